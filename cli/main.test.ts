@@ -1,0 +1,49 @@
+import { readDemoText } from "@/tests/demoRigs";
+import { runCli } from "./main";
+
+const read = (path: string): string => {
+  if (path.startsWith("demo:")) return readDemoText(path.slice(5) as "kranich");
+  if (path === "junk") return "{";
+  throw new Error("ENOENT");
+};
+
+test("a clean rig ends with 0, one with a must ends with 1 and names what to do", () => {
+  expect(runCli(["check", "demo:kranich"], read)).toMatchObject({ code: 0, err: "" });
+  const lesesaal = runCli(["check", "demo:lesesaal"], read);
+  expect(lesesaal.code).toBe(1);
+  expect(lesesaal.out).toMatch(/MUST {2}Sink drain, leg 3 runs backwards, nose down 3°, left low 2°/);
+  expect(lesesaal.out).toMatch(/- Hang Grey tank 30\u00a0mm lower/);
+});
+
+test("an unreadable file ends with 2 and one line that says why", () => {
+  for (const args of [
+    ["check", "junk"],
+    ["check", "gone"],
+    ["check"],
+    ["check", "demo:otter", "--pitch", "90"],
+    ["fly"],
+  ]) {
+    const { code, out, err } = runCli(args, read);
+    expect(code).toBe(2);
+    expect(out).toBe("");
+    expect(err.trim().length).toBeGreaterThan(10);
+  }
+  expect(runCli(["check", "junk"], read).err.trim().split("\n")).toHaveLength(1);
+});
+
+test("--json gives the whole evaluation with remedies and workings", () => {
+  const { out, code } = runCli(["check", "demo:lesesaal", "--json", "--pitch", "-1"], read);
+  const json = JSON.parse(out);
+  expect(code).toBe(1);
+  expect(json.attitude).toEqual({ pitchDeg: -1, rollDeg: 0 });
+  expect(json.findings[0].remedies[0].edit.code).toBe("lowerTank");
+  expect(json.workings.map((w: { formula: string }) => w.formula)).toContain("fallInHandWorst");
+  expect(json.drains[0].here.inHandMm).toBeGreaterThan(0);
+});
+
+test("the schema describes a design and its bounds", () => {
+  const schema = JSON.parse(runCli(["schema"], read).out);
+  expect(schema.$schema).toContain("2020-12");
+  expect(schema.properties.habits.properties.people).toMatchObject({ type: "integer", minimum: 1 });
+  expect(schema.required).toContain("version");
+});

@@ -1,0 +1,94 @@
+import { readFileSync } from "node:fs";
+import * as z from "zod";
+import { type Attitude, LEVEL } from "@/core/attitude/attitude";
+import { type Design, design as designSchema } from "@/core/design/design";
+import { parseDesignText } from "@/core/design/parseDesign";
+import { evaluate } from "@/core/evaluate/evaluate";
+import { proposeRemedies } from "@/core/remedies/proposeRemedies";
+import { listWorkings } from "@/core/workings/listWorkings";
+import { describeFault } from "@/words/faults";
+import { reportDesign } from "./report";
+
+/** What a command prints and how it ends: 0 clean, 1 findings of the highest severity, 2 a file or a command not read. */
+export type CliOutcome = { readonly code: 0 | 1 | 2; readonly out: string; readonly err: string };
+
+const USAGE = `schleuse check FILE [--json] [--imperial] [--pitch DEG] [--roll DEG]   findings of a design
+schleuse schema                                                          JSON Schema of a design file
+Pitch above 0 is nose down, roll above 0 is right side low. Exit: 0 clean, 1 something must be settled, 2 not read.
+`;
+
+/** Runs one command; the file system comes in, so that it can be tested without one. */
+export function runCli(args: readonly string[], readFile: (path: string) => string = readUtf8): CliOutcome {
+  const [command, ...rest] = args;
+  if (command === "check") return check(rest, readFile);
+  if (command === "schema") {
+    const schema = z.toJSONSchema(designSchema, { target: "draft-2020-12", io: "input" });
+    return { code: 0, out: `${JSON.stringify({ title: "Schleuse design", ...schema }, null, 2)}\n`, err: "" };
+  }
+  if (command === "--help" || command === "help") return { code: 0, out: USAGE, err: "" };
+  return { code: 2, out: "", err: USAGE };
+}
+
+const readUtf8 = (path: string): string => readFileSync(path, "utf8");
+
+function check(args: readonly string[], readFile: (path: string) => string): CliOutcome {
+  const options = readOptions(args);
+  if (typeof options === "string") return fail(options);
+  let text: string;
+  try {
+    text = readFile(options.file);
+  } catch {
+    return fail(`${options.file}: there is no such file, or it cannot be read.`);
+  }
+  const outcome = parseDesignText(text);
+  if (!outcome.ok) return fail(`${options.file}: ${describeFault(outcome.faults[0]!)}`);
+  const { design } = outcome;
+  const evaluation = evaluate(design, options.attitude);
+  const code = evaluation.findings.some((finding) => finding.severity === "must") ? 1 : 0;
+  const out = options.json
+    ? `${JSON.stringify(toJson(design, evaluation), null, 2)}\n`
+    : reportDesign(design, evaluation, options.units);
+  return { code, out, err: "" };
+}
+
+function toJson(design: Design, evaluation: ReturnType<typeof evaluate>) {
+  const findings = evaluation.findings.map((finding) => ({
+    ...finding,
+    remedies: proposeRemedies(design, evaluation, finding),
+  }));
+  return {
+    design: { id: design.id, name: design.name, version: design.version },
+    ...evaluation,
+    findings,
+    workings: listWorkings(design, evaluation),
+  };
+}
+
+const fail = (reason: string): CliOutcome => ({ code: 2, out: "", err: `${reason}\n` });
+
+type Options = {
+  readonly file: string;
+  readonly json: boolean;
+  readonly units: "metric" | "imperial";
+  readonly attitude: Attitude;
+};
+
+function readOptions(args: readonly string[]): Options | string {
+  let file: string | null = null;
+  let json = false;
+  let units: Options["units"] = "metric";
+  let attitude = LEVEL;
+  for (let i = 0; i < args.length; i++) {
+    const arg = args[i]!;
+    if (arg === "--json") json = true;
+    else if (arg === "--imperial") units = "imperial";
+    else if (arg === "--pitch" || arg === "--roll") {
+      const value = Number(args[++i]);
+      if (!(Math.abs(value) <= 20)) return `${arg} takes degrees from -20 to 20.`;
+      attitude = arg === "--pitch" ? { ...attitude, pitchDeg: value } : { ...attitude, rollDeg: value };
+    } else if (arg.startsWith("--")) return `${arg} is not known here. Try: schleuse help`;
+    else if (file === null) file = arg;
+    else return "One file at a time.";
+  }
+  return file === null ? "Which file? Try: schleuse check FILE" : { file, json, units, attitude };
+}

@@ -1,0 +1,49 @@
+import { isLevel } from "@/core/attitude/attitude";
+import type { Design } from "@/core/design/design";
+import type { Evaluation } from "@/core/evaluate/evaluation";
+import { proposeRemedies } from "@/core/remedies/proposeRemedies";
+import { describeAttitude } from "@/words/attitudes";
+import { CAUTION } from "@/words/cautions";
+import { describeFinding, SEVERITY_NAMES } from "@/words/findings";
+import { describeRemedy } from "@/words/remedies";
+import { formatLength, formatNumber, formatQuantity, type Units } from "@/words/units";
+
+/** The findings of a design as text for a terminal: the figures first, then what to do. */
+export function reportDesign(design: Design, evaluation: Evaluation, units: Units): string {
+  const lines = [`${design.name}, standing ${describeAttitude(evaluation.attitude, design.rig.kind)}`, ""];
+  for (const drain of evaluation.drains) {
+    const line = design.lines.find((l) => l.id === drain.lineId)!;
+    const worst = describeAttitude(drain.worst.attitude, design.rig.kind);
+    lines.push(
+      `${line.name}: fall in hand ${formatLength(drain.level.inHandMm, units)} level, ${formatLength(drain.worst.inHandMm, units)} at worst (${worst})`,
+    );
+    if (!isLevel(evaluation.attitude)) lines.push(`  here ${formatLength(drain.here.inHandMm, units)}`);
+  }
+  for (const tank of evaluation.tanks) {
+    const { name } = design.tanks.find((t) => t.id === tank.tankId)!;
+    lines.push(
+      `${name}: ${formatQuantity(tank.usableHereL, "volume", units)} usable here of ${formatQuantity(tank.capacityL, "volume", units)}, ${formatQuantity(tank.usableWorstL, "volume", units)} at worst`,
+    );
+  }
+  if (evaluation.stay) {
+    const { daysToGreyFull, daysToFreshEmpty, endedBy } = evaluation.stay.here;
+    const first = {
+      grey: "the grey tank ends the stay",
+      fresh: "the fresh water ends the stay",
+      both: "both end together",
+    };
+    lines.push(
+      `Stay: grey full after ${formatNumber(daysToGreyFull, 1)} days, fresh gone after ${formatNumber(daysToFreshEmpty, 1)}; ${first[endedBy]}`,
+    );
+  }
+  lines.push("");
+  if (evaluation.findings.length === 0) lines.push("Nothing found against it.");
+  for (const finding of evaluation.findings) {
+    const { title, why, todo } = describeFinding(finding, design, units);
+    lines.push(`${SEVERITY_NAMES[finding.severity].name.toUpperCase()}  ${title}. ${why} ${todo}`);
+    for (const { edit, byMm } of proposeRemedies(design, evaluation, finding)) {
+      lines.push(`      - ${describeRemedy(edit, byMm, design, units)}`);
+    }
+  }
+  return `${[...lines, "", CAUTION].join("\n")}\n`;
+}

@@ -1,0 +1,156 @@
+import { vec } from "../geometry/vec";
+import { CURRENT_VERSION, type Design, FORMAT } from "./design";
+import type { RigKind } from "./rig";
+
+/** What a builder measures before anything can be computed; mm unless the name says otherwise. */
+export type FirstMeasures = {
+  readonly floorLengthMm: number;
+  readonly floorWidthMm: number;
+  readonly floorThicknessMm: number;
+  /** From the finished floor down to the ground; on a boat down to the underside of the keel. */
+  readonly groundBelowMm: number;
+  /** From the finished floor down to the sills; null where there are none. */
+  readonly sillBelowMm: number | null;
+  /** From the finished floor up (positive) or down to the waterline; null on land. */
+  readonly waterlineMm: number | null;
+  /** Sink outlet: from the rear edge of the floor, left of the centre line, over the floor. */
+  readonly sinkForwardMm: number;
+  readonly sinkLeftMm: number;
+  readonly sinkHeightMm: number;
+  /** Inside of the tank, and where its rear right bottom corner is. */
+  readonly tankLengthMm: number;
+  readonly tankWidthMm: number;
+  readonly tankHeightMm: number;
+  readonly tankForwardMm: number;
+  readonly tankLeftMm: number;
+  /** From the finished floor down to the top of the tank. */
+  readonly tankTopBelowMm: number;
+  readonly people: number;
+  readonly sinkLPerPersonDay: number;
+  readonly freshL: number;
+};
+
+const LAND: FirstMeasures = {
+  floorLengthMm: 3400,
+  floorWidthMm: 1750,
+  floorThicknessMm: 45,
+  groundBelowMm: 640,
+  sillBelowMm: 400,
+  waterlineMm: null,
+  sinkForwardMm: 2300,
+  sinkLeftMm: 550,
+  sinkHeightMm: 640,
+  tankLengthMm: 700,
+  tankWidthMm: 450,
+  tankHeightMm: 200,
+  tankForwardMm: 700,
+  tankLeftMm: 150,
+  tankTopBelowMm: 120,
+  people: 2,
+  sinkLPerPersonDay: 8,
+  freshL: 80,
+};
+
+/** Measures to start from, by kind of rig [T]; every one of them is asked for. */
+export const USUAL_MEASURES: Readonly<Record<RigKind, FirstMeasures>> = {
+  van: LAND,
+  bus: { ...LAND, floorLengthMm: 7800, floorWidthMm: 2300, groundBelowMm: 820, sillBelowMm: 560, sinkForwardMm: 5200 },
+  trailer: { ...LAND, floorLengthMm: 4200, floorWidthMm: 2000, groundBelowMm: 560, sillBelowMm: 340 },
+  boat: { ...LAND, floorLengthMm: 5200, floorWidthMm: 1500, groundBelowMm: 700, sillBelowMm: null, waterlineMm: 150 },
+};
+
+const PIPE = { innerMm: 36.4, outerMm: 40, manningN: 0.009 };
+const DROP_AHEAD_MM = 180;
+
+/**
+ * A first design from the first measures: sink, P-trap, drain through the floor, tank with breather and dump valve,
+ * with all the fall there is given to the run under the floor. It may well have findings; that is what it is for.
+ */
+export function createDesign(id: string, name: string, kind: RigKind, m: FirstMeasures): Design {
+  const tankAt = vec(m.tankForwardMm, m.tankLeftMm, -m.tankTopBelowMm - m.tankHeightMm);
+  const inletFromRear = m.sinkForwardMm < m.tankForwardMm + m.tankLengthMm / 2;
+  const inlet = vec(inletFromRear ? 0 : m.tankLengthMm, m.tankWidthMm / 2, m.tankHeightMm - PIPE.outerMm);
+  const sink = vec(m.sinkForwardMm, m.sinkLeftMm, m.sinkHeightMm);
+  const toward = inletFromRear ? 1 : -1;
+  const dropX = sink.x + toward * DROP_AHEAD_MM;
+  const weirZ = sink.z - 90;
+  const underZ = -m.floorThicknessMm - PIPE.outerMm - 5;
+  return {
+    format: FORMAT,
+    version: CURRENT_VERSION,
+    id,
+    name,
+    note: "",
+    rig: {
+      kind,
+      lengthMm: m.floorLengthMm,
+      widthMm: m.floorWidthMm,
+      floorLayers: [{ name: "Floor", thicknessMm: m.floorThicknessMm }],
+      groundZMm: -m.groundBelowMm,
+      sillZMm: m.sillBelowMm === null ? null : -m.sillBelowMm,
+      waterlineZMm: m.waterlineMm,
+      axles: [],
+      envelope: { noseDownDeg: 2, noseUpDeg: 2, leftLowDeg: 2, rightLowDeg: 2 },
+      standings: [],
+      dumpAttitude: { pitchDeg: 0, rollDeg: 0 },
+    },
+    obstacles: [],
+    fixtures: [
+      {
+        id: "sink",
+        name: "Kitchen sink",
+        kind: "kitchenSink",
+        outletMm: sink,
+        boreMm: 36.4,
+        rimMm: 160,
+        inflowLps: 0.1,
+        volumePerUseL: 8,
+      },
+    ],
+    tanks: [
+      {
+        id: "grey",
+        name: "Grey tank",
+        holds: "grey",
+        atMm: tankAt,
+        solid: { shape: "box", lengthMm: m.tankLengthMm, widthMm: m.tankWidthMm, heightMm: m.tankHeightMm },
+        wallMm: 6,
+        ports: [
+          { id: "inlet", kind: "inlet", atMm: inlet, boreMm: PIPE.innerMm },
+          { id: "vent", kind: "vent", atMm: vec(m.tankLengthMm / 2, m.tankWidthMm / 2, m.tankHeightMm), boreMm: 19 },
+          {
+            id: "dump",
+            kind: "outlet",
+            atMm: vec(inletFromRear ? m.tankLengthMm : 0, m.tankWidthMm / 2, 0),
+            boreMm: 38,
+          },
+        ],
+      },
+    ],
+    lines: [
+      {
+        id: "sink-drain",
+        name: "Sink drain",
+        kind: "drain",
+        pipe: PIPE,
+        fromFixture: "sink",
+        toTank: "grey",
+        toPort: "inlet",
+        trap: { kind: "pTrap", sealMm: 50, dropMm: 90, spanMm: 80 },
+        branchVent: null,
+        bendsMm: [vec(dropX, sink.y, Math.max(weirZ - 10, 20)), vec(dropX, sink.y, underZ)],
+      },
+      {
+        id: "grey-vent",
+        name: "Breather",
+        kind: "vent",
+        pipe: { innerMm: 19, outerMm: 25, manningN: 0.01 },
+        fromTank: "grey",
+        fromPort: "vent",
+        pointsMm: [vec(tankAt.x + m.tankLengthMm / 2, m.floorWidthMm / 2 - 40, 500)],
+      },
+    ],
+    habits: { people: m.people, sinkLPerPersonDay: m.sinkLPerPersonDay, drunkLPerPersonDay: 2, freshL: m.freshL },
+    rules: { pack: "builders", limits: {} },
+  };
+}

@@ -1,0 +1,44 @@
+import * as z from "zod";
+import { PACK_IDS } from "../rules/packIds";
+import { id, litres, name, number } from "./fields";
+import { fixture, line, tank } from "./plumbing";
+import { obstacles, rig } from "./rig";
+
+export const FORMAT = "schleuse-design";
+/** Version of the file written today; `migrations.ts` brings older ones up to it. */
+export const CURRENT_VERSION = 1;
+
+export const habits = z.strictObject({
+  people: z.int().min(1).max(60),
+  /** Through the sink and down the drain, a person and day. */
+  sinkLPerPersonDay: litres(0.1, 200),
+  /** Drunk, or carried off otherwise: it empties the fresh tank and never reaches the grey one. */
+  drunkLPerPersonDay: litres(0, 50),
+  freshL: litres(1, 5_000),
+});
+
+export const rulesChoice = z.strictObject({
+  pack: z.enum(PACK_IDS),
+  /** Limits the builder has changed, by limit id. */
+  limits: z.record(z.string().regex(/^[a-zA-Z]{1,40}$/), number("as the limit", -1_000, 100_000)),
+});
+
+/** One design is one document: this schema is the only source of its types, its bounds and its JSON Schema. */
+export const design = z.strictObject({
+  format: z.literal(FORMAT),
+  version: z.literal(CURRENT_VERSION),
+  id,
+  name,
+  note: z.string().max(4_000),
+  rig,
+  obstacles,
+  fixtures: z.array(fixture).max(60),
+  tanks: z.array(tank).max(20),
+  lines: z.array(line).max(1_000),
+  habits,
+  rules: rulesChoice,
+});
+
+export type Design = z.infer<typeof design>;
+export type Habits = z.infer<typeof habits>;
+export type RulesChoice = z.infer<typeof rulesChoice>;

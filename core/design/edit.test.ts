@@ -1,0 +1,124 @@
+import fc from "fast-check";
+import { designs } from "@/tests/arbitraries";
+import { readDemo } from "@/tests/demoRigs";
+import { vec } from "../geometry/vec";
+import { buildTankField, measureTankVolumeL } from "../tanks/tankLevels";
+import { createDesign, USUAL_MEASURES } from "./createDesign";
+import { applyEdit, type Edit } from "./edit";
+import { buildMove, buildResize, findPlaceMm, type Movable } from "./moves";
+import { parseDesign } from "./parseDesign";
+import { RIG_KINDS } from "./rig";
+
+const kranich = readDemo("kranich");
+const at = { kind: "rig" } as const;
+
+function apply(design: typeof kranich, edit: Edit | null) {
+  if (!edit) throw new Error("no edit");
+  const outcome = applyEdit(design, edit);
+  if (!outcome.ok) throw new Error(JSON.stringify(outcome.faults));
+  return outcome.design;
+}
+
+test("an edit changes what it names and shares the rest", () => {
+  const edit: Edit = { code: "change", at, ops: [{ op: "set", path: ["tanks", "grey", "wallMm"], value: 8 }] };
+  const next = apply(kranich, edit);
+  expect(next.tanks[0]!.wallMm).toBe(8);
+  expect(kranich.tanks[0]!.wallMm).toBe(6);
+  expect(next.lines).toBe(kranich.lines);
+  expect(next.tanks[0]!.ports).toBe(kranich.tanks[0]!.ports);
+});
+
+test("lists are entered by id or by number; insert and remove keep their order", () => {
+  const extra = { name: "Felt", thicknessMm: 5 };
+  const next = apply(kranich, {
+    code: "change",
+    at,
+    ops: [
+      { op: "insert", path: ["rig", "floorLayers"], index: 1, value: extra },
+      { op: "remove", path: ["rig", "floorLayers", 0] },
+      { op: "remove", path: ["obstacles", "fuel"] },
+    ],
+  });
+  expect(next.rig.floorLayers.map((layer) => layer.name)).toEqual([
+    "Felt",
+    ...kranich.rig.floorLayers.slice(1).map((l) => l.name),
+  ]);
+  expect(next.obstacles.some((o) => o.id === "fuel")).toBe(false);
+});
+
+test("an edit that breaks the design is refused and says where", () => {
+  const outcome = applyEdit(kranich, {
+    code: "change",
+    at,
+    ops: [{ op: "set", path: ["habits", "people"], value: 0 }],
+  });
+  expect(outcome).toMatchObject({ ok: false, faults: [{ code: "tooSmall", path: ["habits", "people"] }] });
+  const nowhere = applyEdit(kranich, {
+    code: "change",
+    at,
+    ops: [{ op: "set", path: ["tanks", "gone", "wallMm"], value: 2 }],
+  });
+  expect(nowhere.ok).toBe(false);
+});
+
+const shift = fc.record({
+  x: fc.integer({ min: -80, max: 80 }),
+  y: fc.integer({ min: -80, max: 80 }),
+  z: fc.integer({ min: -15, max: 15 }),
+});
+const movables: Movable[] = [
+  { kind: "fixture", id: "sink" },
+  { kind: "tank", id: "grey" },
+  { kind: "bend", lineId: "sink-drain", index: 0 },
+  { kind: "bend", lineId: "grey-vent", index: 0 },
+];
+
+test("a part moved there and back is where it was, and so is everything else", () => {
+  fc.assert(
+    fc.property(designs, fc.constantFrom(...movables), shift, (random, part, by) => {
+      // on whole tenths first: a move always lands on them
+      const settled = apply(random, buildMove(random, part, vec(1, 2, 30)) ?? null);
+      const from = findPlaceMm(settled, part)!;
+      const there = buildMove(settled, part, vec(from.x + by.x, from.y + by.y, from.z + by.z));
+      if (!there) return;
+      const moved = applyEdit(settled, there);
+      if (!moved.ok) return;
+      const back = apply(moved.design, buildMove(moved.design, part, from));
+      expect(findPlaceMm(back, part)).toEqual(from);
+    }),
+  );
+});
+
+test("a tank takes its breather along; a port never leaves its tank", () => {
+  const moved = apply(kranich, buildMove(kranich, { kind: "tank", id: "grey" }, vec(1160, -50, -290)));
+  const before = findPlaceMm(kranich, { kind: "bend", lineId: "grey-vent", index: 1 })!;
+  expect(findPlaceMm(moved, { kind: "bend", lineId: "grey-vent", index: 1 })).toEqual(
+    vec(before.x + 10, before.y, before.z),
+  );
+  const port = apply(kranich, buildMove(kranich, { kind: "port", tankId: "grey", id: "inlet" }, vec(9000, 9000, 9000)));
+  expect(port.tanks[0]!.ports[0]!.atMm).toEqual(vec(800, 450, 190));
+});
+
+test("a floor passage moves both ends of its drop and keeps their heights", () => {
+  const moved = apply(
+    kranich,
+    buildMove(kranich, { kind: "passage", lineId: "sink-drain", index: 1 }, vec(2250, 380, 0)),
+  );
+  expect(findPlaceMm(moved, { kind: "bend", lineId: "sink-drain", index: 0 })).toEqual(vec(2250, 380, 500));
+  expect(findPlaceMm(moved, { kind: "bend", lineId: "sink-drain", index: 1 })).toEqual(vec(2250, 380, -92));
+});
+
+test("a tank made shorter keeps its ports on their walls", () => {
+  const smaller = apply(kranich, buildResize(kranich.tanks[0]!, { lengthMm: 600, heightMm: 150 }));
+  const [inlet, vent] = smaller.tanks[0]!.ports;
+  expect(inlet!.atMm).toEqual(vec(600, 300, 110));
+  expect(vent!.atMm).toEqual(vec(400, 225, 150));
+  const tank = smaller.tanks[0]!;
+  const up = vec(0, 0, 1);
+  expect(measureTankVolumeL(tank, buildTankField(tank, up), up, 0)).toBeCloseTo(0.6 * 0.45 * 0.15 * 1000, 6);
+});
+
+test.each(RIG_KINDS)("a first %s from the usual measures is a sound design", (kind) => {
+  const design = createDesign("first", "First", kind, USUAL_MEASURES[kind]);
+  expect(parseDesign(design)).toMatchObject({ ok: true });
+});

@@ -1,0 +1,129 @@
+import { measureExtent } from "../geometry/solid";
+import { add, subtract, type Vec3, vec } from "../geometry/vec";
+import { clamp } from "../quantity/tolerance";
+import type { Design } from "./design";
+import type { Edit, EditOp, EditPath } from "./edit";
+import type { PartRef } from "./part";
+import type { Drain, Line, Tank } from "./plumbing";
+
+/** A thing that can be dragged: a part with a place, or the floor passage of a drain's leg. */
+export type Movable = PartRef | { readonly kind: "passage"; readonly lineId: string; readonly index: number };
+
+/** Rig coordinates, mm, a builder can type for a part; null for parts that have no place of their own. */
+export function findPlaceMm(design: Design, part: Movable): Vec3 | null {
+  switch (part.kind) {
+    case "fixture":
+      return design.fixtures.find((f) => f.id === part.id)?.outletMm ?? null;
+    case "tank":
+      return design.tanks.find((t) => t.id === part.id)?.atMm ?? null;
+    case "obstacle":
+      return design.obstacles.find((o) => o.id === part.id)?.atMm ?? null;
+    case "port": {
+      const tank = design.tanks.find((t) => t.id === part.tankId);
+      const port = tank?.ports.find((p) => p.id === part.id);
+      return tank && port ? add(tank.atMm, port.atMm) : null;
+    }
+    case "bend":
+      return listPoints(design.lines.find((l) => l.id === part.lineId))[part.index] ?? null;
+    case "passage":
+      return listPoints(design.lines.find((l) => l.id === part.lineId))[part.index - 1] ?? null;
+    default:
+      return null;
+  }
+}
+
+/** The free points of a line: a drain's bends, a vent's whole route. */
+export function listPoints(line: Line | undefined): readonly Vec3[] {
+  if (!line) return [];
+  return line.kind === "drain" ? line.bendsMm : line.pointsMm;
+}
+
+/**
+ * Edit that puts a part at a place, mm in the rig frame, rounded to 0.1 mm. A tank takes its breather along,
+ * a passage both ends of its leg, a port stays within its tank. Null when the part has no place.
+ */
+export function buildMove(design: Design, part: Movable, toMm: Vec3): Edit | null {
+  const from = findPlaceMm(design, part);
+  if (!from) return null;
+  const by = subtract(roundTenth(toMm), from);
+  if (by.x === 0 && by.y === 0 && by.z === 0) return null;
+  const at: PartRef = part.kind === "passage" ? { kind: "line", id: part.lineId } : part;
+  return { code: "move", at, ops: listMoveOps(design, part, from, by) };
+}
+
+function listMoveOps(design: Design, part: Movable, from: Vec3, by: Vec3): EditOp[] {
+  const to = roundTenth(add(from, by));
+  switch (part.kind) {
+    case "fixture":
+      return [set(["fixtures", part.id, "outletMm"], to)];
+    case "obstacle":
+      return [set(["obstacles", part.id, "atMm"], to)];
+    case "tank":
+      return [set(["tanks", part.id, "atMm"], to), ...carryVents(design, part.id, by)];
+    case "port": {
+      const tank = design.tanks.find((t) => t.id === part.tankId)!;
+      return [set(["tanks", part.tankId, "ports", part.id, "atMm"], clampToTank(tank, subtract(to, tank.atMm)))];
+    }
+    case "bend": {
+      const line = design.lines.find((l) => l.id === part.lineId)!;
+      return [set(["lines", part.lineId, line.kind === "drain" ? "bendsMm" : "pointsMm", part.index], to)];
+    }
+    case "passage":
+      return movePassage(design.lines.find((l) => l.id === part.lineId) as Drain, part.index, by);
+    default:
+      return [];
+  }
+}
+
+// A passage is a leg: both its free ends move in plan and keep their heights.
+function movePassage(drain: Drain, legIndex: number, by: Vec3): EditOp[] {
+  return [legIndex - 1, legIndex].flatMap((bend) => {
+    const point = drain.bendsMm[bend];
+    if (!point) return [];
+    return [set(["lines", drain.id, "bendsMm", bend], roundTenth(add(point, vec(by.x, by.y, 0))))];
+  });
+}
+
+function carryVents(design: Design, tankId: string, by: Vec3): EditOp[] {
+  return design.lines.flatMap((line) => {
+    if (line.kind !== "vent" || line.fromTank !== tankId) return [];
+    const moved = line.pointsMm.map((p) => roundTenth(add(p, vec(by.x, by.y, 0))));
+    return [set(["lines", line.id, "pointsMm"], moved)];
+  });
+}
+
+/** Edit that gives a box tank new inside lengths, mm; ports on a wall stay on that wall, the others stay inside. */
+export function buildResize(tank: Tank, size: { lengthMm?: number; widthMm?: number; heightMm?: number }): Edit {
+  const before = measureExtent(tank.solid).max;
+  const solid = { ...tank.solid, ...size };
+  const after = measureExtent(solid as Tank["solid"]).max;
+  const follow = (axis: "x" | "y" | "z", value: number) =>
+    value >= before[axis] - 0.05 ? after[axis] : Math.min(value, after[axis]);
+  const ports = tank.ports.map((port) => ({
+    ...port,
+    atMm: { x: follow("x", port.atMm.x), y: follow("y", port.atMm.y), z: clampBelow(port.atMm.z, before.z, after.z) },
+  }));
+  return {
+    code: "resize",
+    at: { kind: "tank", id: tank.id },
+    ops: [set(["tanks", tank.id, "solid"], solid), set(["tanks", tank.id, "ports"], ports)],
+  };
+}
+
+// Ports keep their distance from the top when they are nearer to it, from the bottom otherwise.
+function clampBelow(z: number, heightBefore: number, heightAfter: number): number {
+  const kept = z > heightBefore / 2 ? heightAfter - (heightBefore - z) : z;
+  return clamp(kept, 0, heightAfter);
+}
+
+function clampToTank(tank: Tank, at: Vec3): Vec3 {
+  const { min, max } = measureExtent(tank.solid);
+  return vec(clamp(at.x, min.x, max.x), clamp(at.y, min.y, max.y), clamp(at.z, min.z, max.z));
+}
+
+/** Millimetres to a tenth: finer than any tape. */
+export const roundTenth = (p: Vec3): Vec3 => vec(tenth(p.x), tenth(p.y), tenth(p.z));
+
+const tenth = (value: number): number => Math.round(value * 10) / 10 + 0;
+
+const set = (path: EditPath, value: unknown): EditOp => ({ op: "set", path, value });

@@ -1,0 +1,154 @@
+import fc from "fast-check";
+import { DEMO_NAMES, readDemo, readDemoText } from "@/tests/demoRigs";
+import { describeFault } from "@/words/faults";
+import type { Fault } from "./faults";
+import { migrate } from "./migrations";
+import { parseDesign, parseDesignText } from "./parseDesign";
+
+type Json = null | boolean | number | string | Json[] | { [key: string]: Json };
+
+function readFault(change: (doc: Record<string, never>) => void): Fault {
+  const document = JSON.parse(readDemoText("kranich"));
+  change(document);
+  const outcome = parseDesign(document);
+  if (outcome.ok) throw new Error("it was taken");
+  return outcome.faults[0]!;
+}
+
+test.each(DEMO_NAMES)("%s is read, and written again it is the same file", (name) => {
+  const design = readDemo(name);
+  const again = parseDesignText(JSON.stringify(design));
+  expect(again).toEqual({ ok: true, design, fromVersion: 1 });
+});
+
+test.each<[string, string, Fault["code"]]>([
+  ["not JSON", "{ not json", "notJson"],
+  ["empty", "", "notJson"],
+  ["not ours", '{"some":"thing"}', "notOurs"],
+  ["a list", "[1,2]", "notOurs"],
+  ["a newer version", '{"format":"schleuse-design","version":99}', "newerVersion"],
+  ["no version", '{"format":"schleuse-design"}', "unknownVersion"],
+  ["10 MB", " ".repeat(10_000_000), "tooLarge"],
+  ["deep nesting", `${"[".repeat(100_000)}${"]".repeat(100_000)}`, "tooDeep"],
+  ["a prototype", '{"format":"schleuse-design","version":1,"__proto__":{"isAdmin":true}}', "forbiddenKey"],
+])("%s is refused as such, in a sentence", (_, text, code) => {
+  const outcome = parseDesignText(text);
+  if (outcome.ok) throw new Error("it was taken");
+  expect(outcome.faults[0]!.code).toBe(code);
+  expect(describeFault(outcome.faults[0]!)).toMatch(/^[A-Z].*\.$/);
+});
+
+// biome-ignore lint/suspicious/noExplicitAny: a file from outside has no type
+type Loose = any;
+
+test.each<[string, (doc: Loose) => void, Fault["code"], string]>([
+  ["a negative length", (d) => (d.tanks[0].solid.lengthMm = -5), "tooSmall", "tanks.0.solid.lengthMm"],
+  ["a missing name", (d) => delete d.name, "missing", "name"],
+  ["a text for a number", (d) => (d.rig.lengthMm = "long"), "wrongType", "rig.lengthMm"],
+  ["a number JSON cannot hold", (d) => (d.rig.lengthMm = Number.NaN), "wrongType", "rig.lengthMm"],
+  ["no people", (d) => (d.habits.people = 0), "tooSmall", "habits.people"],
+  ["an unknown rule pack", (d) => (d.rules.pack = "moon"), "notOneOf", "rules.pack"],
+  ["an unknown limit", (d) => (d.rules.limits = { gravity: 1 }), "unknownLimit", "rules.limits"],
+  ["an extra key", (d) => (d.rig.colour = "red"), "unknownKeys", "rig"],
+  ["an outlet below the ground", (d) => (d.fixtures[0].outletMm.z = -2000), "belowGround", "fixtures.0.outletMm.z"],
+  [
+    "a tank smaller than its fitting",
+    (d) => (d.tanks[0].solid.heightMm = 30),
+    "fittingLargerThanTank",
+    "tanks.0.ports.0.boreMm",
+  ],
+  ["a port outside its tank", (d) => (d.tanks[0].ports[0].atMm.x = 2000), "portOutsideTank", "tanks.0.ports.0.atMm"],
+  ["a line to nowhere", (d) => (d.lines[0].toTank = "gone"), "danglingReference", "lines.0.toTank"],
+  ["a drain into a breather", (d) => (d.lines[0].toPort = "vent"), "wrongPortKind", "lines.0.toPort"],
+  ["two of one id", (d) => d.fixtures.push(d.fixtures[0]), "duplicateId", "fixtures.1.id"],
+  ["a pipe without a wall", (d) => (d.lines[0].pipe.outerMm = 30), "pipeWithoutWall", "lines.0.pipe.outerMm"],
+])("%s: refused with its place", (_, change, code, place) => {
+  const fault = readFault(change);
+  expect(fault.code).toBe(code);
+  expect(fault.path.join(".")).toBe(place);
+  expect(describeFault(fault)).not.toMatch(/undefined|NaN|\[object/);
+});
+
+test("a crossing outline names its edges", () => {
+  const fault = readFault((d: Loose) => {
+    d.tanks[0].solid = {
+      shape: "prism",
+      axis: "x",
+      lengthMm: 800,
+      profileMm: [
+        { u: 0, v: 0 },
+        { u: 450, v: 190 },
+        { u: 450, v: 0 },
+        { u: 0, v: 190 },
+      ],
+    };
+  });
+  expect(fault).toMatchObject({ code: "profileCrossesItself", edges: [0, 2] });
+});
+
+test("older versions go through every step; the newest number is written", () => {
+  const table = {
+    1: (old: Record<string, unknown>) => ({ ...old, steps: ["one"] }),
+    2: (old: Record<string, unknown>) => ({ ...old, steps: [...(old["steps"] as string[]), "two"] }),
+  };
+  const outcome = migrate({ format: "schleuse-design", version: 1 }, { table, newest: 3 });
+  expect(outcome).toEqual({
+    ok: true,
+    fromVersion: 1,
+    document: { format: "schleuse-design", version: 3, steps: ["one", "two"] },
+  });
+});
+
+const junk: fc.Arbitrary<Json> = fc.oneof(
+  fc.constantFrom<Json>(null, true, "", "__proto__", -1, 1e308, 0, [], {}),
+  fc.double() as fc.Arbitrary<Json>,
+  fc.string() as fc.Arbitrary<Json>,
+  fc.jsonValue() as fc.Arbitrary<Json>,
+);
+
+// Replaces, drops or adds something at a random place of a real file.
+function mutate(text: string, steps: readonly number[], value: Json, how: number): string {
+  const root = JSON.parse(text) as Json;
+  let at: Json = root;
+  for (const step of steps) {
+    if (typeof at !== "object" || at === null) break;
+    const holder = at as Record<string, Json>;
+    const keys = Object.keys(holder);
+    if (keys.length === 0) break;
+    const key = keys[step % keys.length]!;
+    const child: Json = holder[key]!;
+    if (typeof child !== "object" || child === null || step % 7 === 0) {
+      if (how % 3 === 0) delete holder[key];
+      else holder[how % 3 === 1 ? key : `${key}x`] = value;
+      break;
+    }
+    at = child;
+  }
+  return JSON.stringify(root);
+}
+
+test("6,000 mutated files: every one is read soundly or refused with a sentence, none throws", () => {
+  const texts = DEMO_NAMES.map(readDemoText);
+  let refused = 0;
+  const property = fc.property(
+    fc.nat(3),
+    fc.array(fc.nat(50), { minLength: 1, maxLength: 8 }),
+    junk,
+    fc.nat(2),
+    fc.option(fc.record({ from: fc.nat(4000), length: fc.nat(30) }), { freq: 4 }),
+    (which, steps, value, how, cut) => {
+      let text = mutate(texts[which]!, steps, value, how);
+      if (cut) text = text.slice(0, cut.from) + text.slice(cut.from + cut.length);
+      const outcome = parseDesignText(text);
+      if (outcome.ok) {
+        expect(parseDesign(outcome.design).ok).toBe(true);
+        return;
+      }
+      refused++;
+      expect(outcome.faults.length).toBeGreaterThan(0);
+      for (const fault of outcome.faults) expect(describeFault(fault)).toMatch(/^[A-Z].*\.$/s);
+    },
+  );
+  fc.assert(property, { numRuns: 6000 });
+  expect(refused).toBeGreaterThan(1000);
+});

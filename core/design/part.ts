@@ -1,0 +1,19 @@
+/** A part of a design that a finding, a figure or a selection is about. */
+export type PartRef =
+  | { readonly kind: "rig" }
+  | { readonly kind: "habits" }
+  | { readonly kind: "obstacle"; readonly id: string }
+  | { readonly kind: "fixture"; readonly id: string }
+  | { readonly kind: "tank"; readonly id: string }
+  | { readonly kind: "port"; readonly tankId: string; readonly id: string }
+  | { readonly kind: "line"; readonly id: string }
+  | { readonly kind: "trap"; readonly lineId: string }
+  /** Bend of a drain, or point of a vent, counted from the start. */
+  | { readonly kind: "bend"; readonly lineId: string; readonly index: number }
+  /** Leg of a drain, counted from the trap. */
+  | { readonly kind: "leg"; readonly lineId: string; readonly index: number };
+
+/** One string a part, for keys and comparisons. */
+export function toPartKey(part: PartRef): string {
+  return Object.values(part).join(":");
+}

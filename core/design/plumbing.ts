@@ -1,0 +1,120 @@
+import * as z from "zod";
+import { id, litres, mm, name, number, pointMm } from "./fields";
+
+export const fixture = z.strictObject({
+  id,
+  name,
+  kind: z.enum(["kitchenSink"]),
+  /** Underside of the waste: where the water leaves the fixture. */
+  outletMm: pointMm,
+  boreMm: mm(8, 160),
+  /** Height of the rim over the outlet: how deep water can stand before it runs over. */
+  rimMm: mm(10, 800),
+  /** Tap at full flow. */
+  inflowLps: number("L/s", 0.001, 5),
+  /** One use with the plug in. */
+  volumePerUseL: litres(0.1, 300),
+});
+
+const profileCorner = z.strictObject({ u: mm(-10_000, 10_000), v: mm(-10_000, 10_000) });
+
+/** The inside of a tank. */
+export const solid = z.discriminatedUnion("shape", [
+  z.strictObject({
+    shape: z.literal("box"),
+    lengthMm: mm(20, 10_000),
+    widthMm: mm(20, 4_000),
+    heightMm: mm(20, 3_000),
+  }),
+  z.strictObject({
+    shape: z.literal("prism"),
+    axis: z.enum(["x", "y", "z"]),
+    lengthMm: mm(20, 10_000),
+    profileMm: z.array(profileCorner).min(3).max(64),
+  }),
+]);
+
+export const PORT_KINDS = ["inlet", "vent", "outlet"] as const;
+
+/** A hole in the tank: an inlet from a drain, the breather, or the outlet with its dump valve. */
+export const port = z.strictObject({
+  id,
+  kind: z.enum(PORT_KINDS),
+  /** Its invert, from the tank's own corner. */
+  atMm: pointMm,
+  boreMm: mm(4, 160),
+});
+
+export const tank = z.strictObject({
+  id,
+  name,
+  holds: z.enum(["grey"]),
+  /** Lowest, rearmost, rightmost corner of the inside. */
+  atMm: pointMm,
+  solid,
+  wallMm: mm(0.5, 30),
+  ports: z.array(port).max(24),
+});
+
+export const pipe = z.strictObject({
+  innerMm: mm(6, 160),
+  outerMm: mm(7, 180),
+  /** Manning's n: smooth plastic 0.009 to 0.011, convoluted hose about 0.02. */
+  manningN: number("s/m^(1/3)", 0.005, 0.05),
+});
+
+export const TRAP_KINDS = ["pTrap", "bottle", "running", "membrane"] as const;
+
+export const trap = z.strictObject({
+  kind: z.enum(TRAP_KINDS),
+  /** Depth of water that holds the gas back; 0 for a waterless valve. */
+  sealMm: mm(0, 200),
+  /** Height it takes from the fixture's outlet down to its weir. */
+  dropMm: mm(0, 500),
+  /** How far it carries the water sideways from the outlet to the weir. */
+  spanMm: mm(0, 1_000),
+});
+
+/** Air to the branch near its trap: an open pipe, or a valve that only lets air in. */
+export const branchVent = z.strictObject({
+  kind: z.enum(["openPipe", "admittanceValve"]),
+  fromWeirMm: mm(0, 20_000),
+});
+
+const lineEnds = { id, name, pipe };
+
+/** A drain: fixture, trap, a path of inverts, tank inlet. */
+export const drain = z.strictObject({
+  ...lineEnds,
+  kind: z.literal("drain"),
+  fromFixture: id,
+  toTank: id,
+  toPort: id,
+  trap: trap.nullable(),
+  branchVent: branchVent.nullable(),
+  /** Inverts of the bends between the trap's weir and the tank's inlet. */
+  bendsMm: z.array(pointMm).max(60),
+});
+
+/** A tank's breather: from its port along the points to the open end, which is the last of them. */
+export const vent = z.strictObject({
+  ...lineEnds,
+  kind: z.literal("vent"),
+  fromTank: id,
+  fromPort: id,
+  pointsMm: z.array(pointMm).min(1).max(60),
+});
+
+export const line = z.discriminatedUnion("kind", [drain, vent]);
+
+export type Fixture = z.infer<typeof fixture>;
+export type Tank = z.infer<typeof tank>;
+export type Port = z.infer<typeof port>;
+export type PortKind = Port["kind"];
+export type Pipe = z.infer<typeof pipe>;
+export type Trap = z.infer<typeof trap>;
+export type TrapKind = Trap["kind"];
+export type BranchVent = z.infer<typeof branchVent>;
+export type Drain = z.infer<typeof drain>;
+export type Vent = z.infer<typeof vent>;
+export type Line = z.infer<typeof line>;

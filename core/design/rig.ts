@@ -1,0 +1,65 @@
+import * as z from "zod";
+import { degrees, id, mm, name, pointMm } from "./fields";
+
+export const RIG_KINDS = ["van", "bus", "trailer", "boat"] as const;
+export const OBSTACLE_KINDS = [
+  "chassisRail",
+  "crossMember",
+  "fuelTank",
+  "exhaust",
+  "axle",
+  "shaft",
+  "spareWheel",
+  "wheelArch",
+  "hull",
+  "ballast",
+] as const;
+
+export const attitude = z.strictObject({ pitchDeg: degrees(-20, 20), rollDeg: degrees(-20, 20) });
+
+/** A solid that is already on the rig: a block from its lowest, rearmost, rightmost corner. */
+export const obstacle = z.strictObject({
+  id,
+  name,
+  kind: z.enum(OBSTACLE_KINDS),
+  atMm: pointMm,
+  lengthMm: mm(1, 20_000),
+  widthMm: mm(1, 5_000),
+  heightMm: mm(1, 4_000),
+});
+
+export const rig = z.strictObject({
+  kind: z.enum(RIG_KINDS),
+  /** Length and width of the finished floor; it runs from x = 0 forward and half its width to each side. */
+  lengthMm: mm(500, 20_000),
+  widthMm: mm(500, 4_000),
+  /** What the floor is made of, from the top down; their sum is the build-up a drain must pass. */
+  floorLayers: z
+    .array(z.strictObject({ name, thicknessMm: mm(0, 500) }))
+    .min(1)
+    .max(12),
+  /** Height of the ground over the finished floor; below it, so negative. On a boat the underside of the keel. */
+  groundZMm: mm(-4_000, -50),
+  /** The lowest line anything may hang to: the sills of a vehicle. */
+  sillZMm: mm(-3_000, 0).nullable(),
+  /** A boat's waterline at rest. */
+  waterlineZMm: mm(-3_000, 3_000).nullable(),
+  axles: z.array(z.strictObject({ name, xMm: mm(-2_000, 20_000) })).max(4),
+  /** How far out of level the rig is ever parked (a boat: trim and heel at her berth). */
+  envelope: z.strictObject({
+    noseDownDeg: degrees(0, 20),
+    noseUpDeg: degrees(0, 20),
+    leftLowDeg: degrees(0, 20),
+    rightLowDeg: degrees(0, 20),
+  }),
+  /** Places the rig really stands at. */
+  standings: z.array(z.strictObject({ id, name, attitude })).max(12),
+  /** How the rig stands while the tank is dumped. */
+  dumpAttitude: attitude,
+});
+
+export const obstacles = z.array(obstacle).max(200);
+
+export type Rig = z.infer<typeof rig>;
+export type RigKind = Rig["kind"];
+export type Obstacle = z.infer<typeof obstacle>;

@@ -1,0 +1,124 @@
+import { type Attitude, computeUp, isLevel, LEVEL } from "../attitude/attitude";
+import { computeStay } from "../days/daysToFull";
+import type { Design } from "../design/design";
+import type { Drain, Tank } from "../design/plumbing";
+import { computeDrainFlow } from "../falls/drainFlow";
+import { buildDrainPath, type DrainPath } from "../falls/drainPath";
+import { computeFallBudget, type FallBudget } from "../falls/fallBudget";
+import { computePonds } from "../falls/ponding";
+import { listPassages } from "../fit/passages";
+import { measureCapacityL } from "../geometry/solid";
+import { lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
+import { computeLeftBehindL, computeTankFull, type TankFull } from "../tanks/tankLevels";
+import { computeTrapArm } from "../traps/trapArm";
+import { computeTrapWater } from "../traps/trapSeal";
+import { checkDesign } from "./checkDesign";
+import { checkDrain } from "./checkDrain";
+import { checkTank } from "./checkTank";
+import type { AtWorst, DrainResult, Evaluation, StayResult, TankResult } from "./evaluation";
+import { sortFindings } from "./findings";
+import { listParkedStandings, type Standing } from "./parkedAttitudes";
+
+/**
+ * Whole-design evaluation: pure, deterministic, never throws for a design that passed `parseDesign`.
+ * Pitch and roll in [−20, 20]°, as the schema's attitude.
+ */
+export function evaluate(design: Design, attitude: Attitude = LEVEL): Evaluation {
+  const parked = listParkedStandings(design.rig);
+  const paths = design.lines
+    .filter((line): line is Drain => line.kind === "drain")
+    .map((drain) => buildDrainPath(design, drain));
+  const drains = paths.map((path) => evaluateDrain(design, path, attitude, parked));
+  const tanks = design.tanks.map((tank) => evaluateTank(design, tank, attitude, parked));
+  const stay = evaluateStay(design, drains, tanks);
+  const findings = sortFindings([
+    ...paths.flatMap((path, i) => checkDrain(design, path, drains[i]!, parked)),
+    ...design.tanks.flatMap((tank, i) => checkTank(design, tank, tanks[i]!)),
+    ...checkDesign(design, stay),
+  ]);
+  return { attitude, drains, tanks, stay, findings };
+}
+
+function evaluateDrain(design: Design, path: DrainPath, attitude: Attitude, parked: readonly Standing[]): DrainResult {
+  const { rules } = design;
+  const boreMm = path.pipe.innerMm;
+  const vented = path.drain.branchVent !== null;
+  const minFall = lookUpLimit(rules, "minFall", { boreMm, vented });
+  const parkedFall = lookUpLimit(rules, "parkedFall", { boreMm });
+  const up = computeUp(attitude);
+  const level = computeFallBudget(path, computeUp(LEVEL), minFall.value ?? 0);
+  const ponds = computePonds(path, up);
+  const arm = computeTrapArm(
+    path,
+    parked.map((p) => p.attitude),
+  );
+  const armLimit = lookUpLimit(rules, "trapArm", { boreMm });
+  return {
+    lineId: path.drain.id,
+    fixtureId: path.fixture.id,
+    tankId: path.tank.id,
+    outletMm: path.outletMm,
+    nodesMm: path.nodesMm,
+    legs: path.legs,
+    level,
+    here: isLevel(attitude) ? level : computeFallBudget(path, up, parkedFall.value ?? 0),
+    worst: findWorstBudget(path, parked, parkedFall.value ?? 0),
+    minFall,
+    parkedFall,
+    ponds,
+    pondedL: ponds.reduce((sum, pond) => sum + pond.litres, 0),
+    flow: computeDrainFlow(path, lookUpValue(rules, "drainFill")),
+    trapWater: computeTrapWater(path, up),
+    arm,
+    armLimit,
+    armAllowedMm: armLimit.value ?? arm.boreFallMm,
+    passages: listPassages(path),
+  };
+}
+
+function findWorstBudget(path: DrainPath, parked: readonly Standing[], leastMmPerM: number): AtWorst<FallBudget> {
+  let worst: AtWorst<FallBudget> | null = null;
+  for (const { attitude, up } of parked) {
+    const budget = computeFallBudget(path, up, leastMmPerM);
+    if (!worst || budget.inHandMm < worst.inHandMm) worst = { ...budget, attitude };
+  }
+  return worst!;
+}
+
+function evaluateTank(design: Design, tank: Tank, attitude: Attitude, parked: readonly Standing[]): TankResult {
+  const level = computeTankFull(design, tank, computeUp(LEVEL));
+  const here = isLevel(attitude) ? level : computeTankFull(design, tank, computeUp(attitude));
+  let worst: AtWorst<TankFull> | null = null;
+  for (const { attitude: at, up } of parked) {
+    const full = computeTankFull(design, tank, up);
+    if (!worst || full.litres < worst.litres) worst = { ...full, attitude: at };
+  }
+  const leftL = computeLeftBehindL(tank, computeUp(design.rig.dumpAttitude));
+  const toUsable = (full: TankFull) => Math.max(0, full.litres - (leftL ?? 0));
+  return {
+    tankId: tank.id,
+    capacityL: measureCapacityL(tank.solid),
+    level,
+    here,
+    worst: worst!,
+    leftL,
+    usableLevelL: toUsable(level),
+    usableHereL: toUsable(here),
+    usableWorstL: toUsable(worst!),
+  };
+}
+
+function evaluateStay(design: Design, drains: readonly DrainResult[], tanks: readonly TankResult[]): StayResult | null {
+  const fed = tanks.filter((tank) => drains.some((drain) => drain.tankId === tank.tankId));
+  if (fed.length === 0) return null;
+  const stayOn = (pick: (tank: TankResult) => number) =>
+    computeStay(
+      design.habits,
+      fed.reduce((sum, tank) => sum + pick(tank), 0),
+    );
+  return {
+    level: stayOn((tank) => tank.usableLevelL),
+    here: stayOn((tank) => tank.usableHereL),
+    worst: stayOn((tank) => tank.usableWorstL),
+  };
+}

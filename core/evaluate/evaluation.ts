@@ -1,0 +1,67 @@
+import type { Attitude } from "../attitude/attitude";
+import type { Stay } from "../days/daysToFull";
+import type { DrainFlow } from "../falls/drainFlow";
+import type { Leg } from "../falls/drainPath";
+import type { FallBudget } from "../falls/fallBudget";
+import type { LegPond } from "../falls/ponding";
+import type { Passage } from "../fit/passages";
+import type { Vec3 } from "../geometry/vec";
+import type { Limit } from "../rules/lookUpLimit";
+import type { TankFull } from "../tanks/tankLevels";
+import type { TrapArm } from "../traps/trapArm";
+import type { TrapWater } from "../traps/trapSeal";
+import type { Finding } from "./findings";
+
+/** A result with the attitude at which it is the worst of all the places the rig is parked at. */
+export type AtWorst<T> = T & { readonly attitude: Attitude };
+
+export type DrainResult = {
+  readonly lineId: string;
+  readonly fixtureId: string;
+  readonly tankId: string;
+  readonly outletMm: Vec3;
+  readonly nodesMm: readonly Vec3[];
+  readonly legs: readonly Leg[];
+  /** Against the pack's least fall, standing level. */
+  readonly level: FallBudget;
+  /** At the attitude asked for: level against the least fall, tilted against running backwards. */
+  readonly here: FallBudget;
+  /** Against running backwards, where the rig is parked the worst for this drain. */
+  readonly worst: AtWorst<FallBudget>;
+  readonly minFall: Limit;
+  readonly parkedFall: Limit;
+  readonly ponds: readonly LegPond[];
+  readonly pondedL: number;
+  readonly flow: DrainFlow;
+  readonly trapWater: TrapWater | null;
+  readonly arm: TrapArm;
+  readonly armLimit: Limit;
+  /** The trap arm allowed, mm: the pack's figure, or the length over which the pipe falls by its bore. */
+  readonly armAllowedMm: number;
+  readonly passages: readonly Passage[];
+};
+
+export type TankResult = {
+  readonly tankId: string;
+  readonly capacityL: number;
+  readonly level: TankFull;
+  readonly here: TankFull;
+  readonly worst: AtWorst<TankFull>;
+  /** Left behind at the dumping attitude; null without an outlet. */
+  readonly leftL: number | null;
+  readonly usableLevelL: number;
+  readonly usableHereL: number;
+  readonly usableWorstL: number;
+};
+
+export type StayResult = { readonly level: Stay; readonly here: Stay; readonly worst: Stay };
+
+/** Everything the sums say about a design at one attitude. Same input, same bytes. */
+export type Evaluation = {
+  readonly attitude: Attitude;
+  readonly drains: readonly DrainResult[];
+  readonly tanks: readonly TankResult[];
+  /** Null while no fixture drains to a tank. */
+  readonly stay: StayResult | null;
+  readonly findings: readonly Finding[];
+};

@@ -1,0 +1,69 @@
+import type { Attitude } from "../attitude/attitude";
+import type { PartRef } from "../design/part";
+import type { Limit } from "../rules/lookUpLimit";
+
+/** must: do not drill yet. should: works, but will be regretted. note: worth knowing. */
+export const SEVERITIES = ["must", "should", "note"] as const;
+export type Severity = (typeof SEVERITIES)[number];
+
+type Numbers =
+  | { readonly code: "fixtureUndrained" }
+  | { readonly code: "legBackwards"; readonly fallMm: number; readonly shortMm: number; readonly litres: number }
+  | {
+      readonly code: "legBackwardsParked";
+      readonly attitude: Attitude;
+      readonly shortMm: number;
+      readonly litres: number;
+    }
+  | { readonly code: "legBelowMinFall"; readonly slopeMmPerM: number; readonly shortMm: number }
+  | { readonly code: "legTooSteep"; readonly slopeMmPerM: number }
+  | {
+      readonly code: "legHitsObstacle";
+      readonly obstacleId: string;
+      readonly obstacleName: string;
+      readonly gapMm: number;
+    }
+  | { readonly code: "trapMissing" }
+  | { readonly code: "sealShallow"; readonly sealMm: number }
+  | { readonly code: "sealDeep"; readonly sealMm: number }
+  | { readonly code: "trapArmLong"; readonly lengthMm: number; readonly allowedMm: number }
+  | { readonly code: "drainSlow"; readonly capacityLps: number; readonly inflowLps: number }
+  | { readonly code: "belowCleanVelocity"; readonly velocityMps: number }
+  | { readonly code: "narrowsDownstream"; readonly fromMm: number; readonly toMm: number }
+  | { readonly code: "tankUnvented" }
+  | { readonly code: "ventEndsLow"; readonly endMm: number; readonly topMm: number }
+  | { readonly code: "ventDrownsFirst"; readonly attitude: Attitude; readonly litres: number }
+  | { readonly code: "fixtureDrownsFirst"; readonly attitude: Attitude; readonly litres: number }
+  | { readonly code: "tankNoOutlet" }
+  | {
+      readonly code: "inletDrownsEarly";
+      readonly attitude: Attitude;
+      readonly litres: number;
+      readonly capacityL: number;
+    }
+  | { readonly code: "tankBelowSill"; readonly byMm: number }
+  | {
+      readonly code: "tankHitsObstacle";
+      readonly obstacleId: string;
+      readonly obstacleName: string;
+      readonly gapMm: number;
+    }
+  | { readonly code: "greyEndsStay"; readonly greyDays: number; readonly freshDays: number };
+
+/** Something the builder should know: data only, the sentences are in `words/`. */
+export type Finding = Numbers & {
+  /** Stable while the fault is the same one: code and part. */
+  readonly id: string;
+  readonly severity: Severity;
+  readonly at: PartRef;
+  readonly limit: Limit | null;
+};
+export type FindingCode = Finding["code"];
+export type FindingNumbers = Numbers;
+
+const RANK: Readonly<Record<Severity, number>> = { must: 0, should: 1, note: 2 };
+
+/** Worst first; within a severity in the order they were found, which follows the water. */
+export function sortFindings(findings: readonly Finding[]): Finding[] {
+  return [...findings].sort((a, b) => RANK[a.severity] - RANK[b.severity]);
+}

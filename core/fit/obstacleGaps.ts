@@ -1,0 +1,48 @@
+import type { Design } from "../design/design";
+import type { Tank } from "../design/plumbing";
+import type { Obstacle } from "../design/rig";
+import type { DrainPath } from "../falls/drainPath";
+import { type Block, measureBlockGap, measureLegGap } from "../geometry/blocks";
+import { measureExtent } from "../geometry/solid";
+import { add, type Vec3, vec } from "../geometry/vec";
+
+/** The room between a part and something that is already on the rig; negative is how deep it reaches in. */
+export type ObstacleGap = { readonly obstacle: Obstacle; readonly gapMm: number };
+
+export function toBlock(obstacle: Obstacle): Block {
+  const { atMm, lengthMm, widthMm, heightMm } = obstacle;
+  return { min: atMm, max: add(atMm, vec(lengthMm, widthMm, heightMm)) };
+}
+
+/** Outside of a tank as a block, wall included, mm. A stepped tank counts with its largest sizes. */
+export function toTankBlock(tank: Tank): Block {
+  const { min, max } = measureExtent(tank.solid);
+  const wall = vec(tank.wallMm, tank.wallMm, tank.wallMm);
+  return {
+    min: add(add(tank.atMm, min), vec(-wall.x, -wall.y, -wall.z)),
+    max: add(add(tank.atMm, max), wall),
+  };
+}
+
+/** Gap from a tank to every obstacle, mm [C]. */
+export function measureTankGaps(design: Design, tank: Tank): ObstacleGap[] {
+  const block = toTankBlock(tank);
+  return design.obstacles.map((obstacle) => ({ obstacle, gapMm: measureBlockGap(block, toBlock(obstacle)) }));
+}
+
+/** Gap from the outside of one leg of pipe to every obstacle, mm [C]. */
+export function measureLegGaps(design: Design, path: DrainPath, legIndex: number): ObstacleGap[] {
+  const leg = path.legs[legIndex]!;
+  const radius = path.pipe.outerMm / 2;
+  const axis = (invert: Vec3): Vec3 => vec(invert.x, invert.y, invert.z + path.pipe.innerMm / 2);
+  return design.obstacles.map((obstacle) => ({
+    obstacle,
+    gapMm: measureLegGap(axis(leg.from), axis(leg.to), toBlock(obstacle)) - radius,
+  }));
+}
+
+/** How far a tank reaches over the sill line, mm; negative is below it. Null where the rig has none. */
+export function measureSillGapMm(design: Design, tank: Tank): number | null {
+  const { sillZMm } = design.rig;
+  return sillZMm === null ? null : toTankBlock(tank).min.z - sillZMm;
+}

@@ -1,0 +1,81 @@
+import { clamp } from "../quantity/tolerance";
+import type { Vec3 } from "./vec";
+
+/** A box with its faces along the rig's axes, mm. */
+export type Block = { readonly min: Vec3; readonly max: Vec3 };
+
+const AXES = ["x", "y", "z"] as const;
+
+/** Gap between two blocks, mm; negative is the depth of the overlap along the axis that frees it soonest. */
+export function measureBlockGap(a: Block, b: Block): number {
+  let outside = 0;
+  let inside = -Infinity;
+  for (const axis of AXES) {
+    const gap = Math.max(a.min[axis] - b.max[axis], b.min[axis] - a.max[axis]);
+    inside = Math.max(inside, gap);
+    outside += Math.max(0, gap) ** 2;
+  }
+  return inside > 0 ? Math.sqrt(outside) : inside;
+}
+
+/** Gaps wider than this, mm, are of no interest to any clearance rule, so a lower bound will do. */
+const WIDE_MM = 500;
+
+/**
+ * Least distance, mm, from a straight leg a-b to a block; 0 where it runs through. Exact up to 500 mm, beyond that
+ * at least the distance from the leg's own bounding block. The distance is convex along the leg, so a ternary
+ * search finds the least [C].
+ */
+export function measureLegGap(a: Vec3, b: Vec3, block: Block): number {
+  const around = Math.hypot(
+    measureApart(a.x, b.x, block.min.x, block.max.x),
+    measureApart(a.y, b.y, block.min.y, block.max.y),
+    measureApart(a.z, b.z, block.min.z, block.max.z),
+  );
+  if (around > WIDE_MM) return around;
+  let low = 0;
+  let high = 1;
+  for (let i = 0; i < 32; i++) {
+    const left = low + (high - low) / 3;
+    const right = high - (high - low) / 3;
+    if (measureSquareAt(a, b, left, block) <= measureSquareAt(a, b, right, block)) high = right;
+    else low = left;
+  }
+  const least = Math.min(
+    measureSquareAt(a, b, 0, block),
+    measureSquareAt(a, b, 1, block),
+    measureSquareAt(a, b, (low + high) / 2, block),
+  );
+  return Math.sqrt(least);
+}
+
+function measureSquareAt(a: Vec3, b: Vec3, t: number, { min, max }: Block): number {
+  const x = a.x + (b.x - a.x) * t;
+  const y = a.y + (b.y - a.y) * t;
+  const z = a.z + (b.z - a.z) * t;
+  const dx = x - clamp(x, min.x, max.x);
+  const dy = y - clamp(y, min.y, max.y);
+  const dz = z - clamp(z, min.z, max.z);
+  return dx * dx + dy * dy + dz * dz;
+}
+
+const measureApart = (a: number, b: number, min: number, max: number): number =>
+  Math.max(0, min - Math.max(a, b), Math.min(a, b) - max);
+
+/** The stretch [t0, t1] of a plan leg a-b that passes over or under a block, as shares of the leg; null when it misses. */
+export function measurePlanCrossing(a: Vec3, b: Vec3, block: Block): readonly [number, number] | null {
+  let from = 0;
+  let to = 1;
+  for (const axis of ["x", "y"] as const) {
+    const run = b[axis] - a[axis];
+    if (run === 0) {
+      if (a[axis] < block.min[axis] || a[axis] > block.max[axis]) return null;
+      continue;
+    }
+    const t0 = (block.min[axis] - a[axis]) / run;
+    const t1 = (block.max[axis] - a[axis]) / run;
+    from = Math.max(from, Math.min(t0, t1));
+    to = Math.min(to, Math.max(t0, t1));
+  }
+  return from <= to ? [from, to] : null;
+}

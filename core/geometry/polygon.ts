@@ -1,0 +1,66 @@
+/** A corner of a flat profile, mm. */
+export type Vec2 = { readonly u: number; readonly v: number };
+
+/** Signed area, mm²: positive when the corners run anticlockwise. Shoelace formula [C]. */
+export function measureSignedArea(corners: readonly Vec2[]): number {
+  let twice = 0;
+  for (let i = 0; i < corners.length; i++) {
+    const a = corners[i]!;
+    const b = corners[(i + 1) % corners.length]!;
+    twice += a.u * b.v - b.u * a.v;
+  }
+  return twice / 2;
+}
+
+/** The first two edges that cross or touch without being neighbours, or null for a sound outline. */
+export function findCrossing(corners: readonly Vec2[]): readonly [number, number] | null {
+  const n = corners.length;
+  for (let i = 0; i < n; i++) {
+    for (let j = i + 1; j < n; j++) {
+      if (j === i + 1 || (i === 0 && j === n - 1)) continue;
+      if (segmentsMeet(corners[i]!, corners[(i + 1) % n]!, corners[j]!, corners[(j + 1) % n]!)) return [i, j];
+    }
+  }
+  return null;
+}
+
+/** The part of an outline that lies at or below a line, by cutting edge by edge; `heightOf` is linear in u and v. */
+export function clipBelow(corners: readonly Vec2[], heightOf: (p: Vec2) => number, level: number): Vec2[] {
+  const kept: Vec2[] = [];
+  for (let i = 0; i < corners.length; i++) {
+    const a = corners[i]!;
+    const b = corners[(i + 1) % corners.length]!;
+    const ha = heightOf(a) - level;
+    const hb = heightOf(b) - level;
+    if (ha <= 0) kept.push(a);
+    if ((ha < 0 && hb > 0) || (ha > 0 && hb < 0)) {
+      const t = ha / (ha - hb);
+      kept.push({ u: a.u + (b.u - a.u) * t, v: a.v + (b.v - a.v) * t });
+    }
+  }
+  return kept;
+}
+
+function turn(a: Vec2, b: Vec2, c: Vec2): number {
+  return (b.u - a.u) * (c.v - a.v) - (b.v - a.v) * (c.u - a.u);
+}
+
+function segmentsMeet(a: Vec2, b: Vec2, c: Vec2, d: Vec2): boolean {
+  const abc = turn(a, b, c);
+  const abd = turn(a, b, d);
+  const cda = turn(c, d, a);
+  const cdb = turn(c, d, b);
+  if (abc * abd < 0 && cda * cdb < 0) return true;
+  return (
+    (abc === 0 && isBetween(a, b, c)) ||
+    (abd === 0 && isBetween(a, b, d)) ||
+    (cda === 0 && isBetween(c, d, a)) ||
+    (cdb === 0 && isBetween(c, d, b))
+  );
+}
+
+function isBetween(a: Vec2, b: Vec2, p: Vec2): boolean {
+  return (
+    p.u >= Math.min(a.u, b.u) && p.u <= Math.max(a.u, b.u) && p.v >= Math.min(a.v, b.v) && p.v <= Math.max(a.v, b.v)
+  );
+}

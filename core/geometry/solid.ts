@@ -1,0 +1,68 @@
+import { MM3_PER_L } from "../quantity/convert";
+import { measureSignedArea, type Vec2 } from "./polygon";
+import { type Vec3, vec } from "./vec";
+
+/** The inside of a tank, its lowest corner at the solid's own origin; mm. */
+export type Solid = BoxSolid | PrismSolid;
+
+export type BoxSolid = {
+  readonly shape: "box";
+  readonly lengthMm: number;
+  readonly widthMm: number;
+  readonly heightMm: number;
+};
+
+/**
+ * A flat profile pushed along one axis of the rig. The profile's (u, v) are
+ * (y, z) along x, (x, z) along y and (x, y) along z.
+ */
+export type PrismSolid = {
+  readonly shape: "prism";
+  readonly axis: "x" | "y" | "z";
+  readonly lengthMm: number;
+  readonly profileMm: readonly Vec2[];
+};
+
+/** The profile of any solid with the axis it is pushed along: a box is a prism along x. */
+export function toPrism(solid: Solid): PrismSolid {
+  if (solid.shape === "prism") return solid;
+  const { lengthMm, widthMm, heightMm } = solid;
+  return {
+    shape: "prism",
+    axis: "x",
+    lengthMm,
+    profileMm: [
+      { u: 0, v: 0 },
+      { u: widthMm, v: 0 },
+      { u: widthMm, v: heightMm },
+      { u: 0, v: heightMm },
+    ],
+  };
+}
+
+/** The point of a prism at profile corner `p`, a distance `t` along the axis. */
+export function placeOnAxis(axis: PrismSolid["axis"], p: Vec2, t: number): Vec3 {
+  if (axis === "x") return vec(t, p.u, p.v);
+  if (axis === "y") return vec(p.u, t, p.v);
+  return vec(p.u, p.v, t);
+}
+
+/** Every corner of the solid in its own frame. */
+export function listCorners(solid: Solid): Vec3[] {
+  const { axis, lengthMm, profileMm } = toPrism(solid);
+  return profileMm.flatMap((p) => [placeOnAxis(axis, p, 0), placeOnAxis(axis, p, lengthMm)]);
+}
+
+/** Lengths of the solid along x, y and z, and where its lowest corner is in its own frame. */
+export function measureExtent(solid: Solid): { readonly min: Vec3; readonly max: Vec3 } {
+  const corners = listCorners(solid);
+  const of = (pick: (...n: number[]) => number): Vec3 =>
+    vec(pick(...corners.map((c) => c.x)), pick(...corners.map((c) => c.y)), pick(...corners.map((c) => c.z)));
+  return { min: of(Math.min), max: of(Math.max) };
+}
+
+/** Volume, L: area of the profile times length [C]. */
+export function measureCapacityL(solid: Solid): number {
+  const { lengthMm, profileMm } = toPrism(solid);
+  return (Math.abs(measureSignedArea(profileMm)) * lengthMm) / MM3_PER_L;
+}

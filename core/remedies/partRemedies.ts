@@ -1,0 +1,160 @@
+import type { Design } from "../design/design";
+import { applyEdit, type EditOp } from "../design/edit";
+import { buildMove } from "../design/moves";
+import type { Drain, Pipe, Port, Tank, Trap, Vent } from "../design/plumbing";
+import type { Obstacle } from "../design/rig";
+import { buildDrainPath } from "../falls/drainPath";
+import { toBlock, toTankBlock } from "../fit/obstacleGaps";
+import { measureExtent } from "../geometry/solid";
+import { add, measureLength, subtract, vec } from "../geometry/vec";
+import { lookUpLimit } from "../rules/lookUpLimit";
+import { proposeFallRemedies } from "./fallRemedies";
+import type { Remedy } from "./remedy";
+
+/** Plain waste pipe sizes of the trade, mm inside and outside [T]: what to change a pipe to. */
+const USUAL_PIPES: readonly Pipe[] = [
+  { innerMm: 28.4, outerMm: 32, manningN: 0.009 },
+  { innerMm: 36.4, outerMm: 40, manningN: 0.009 },
+  { innerMm: 46.4, outerMm: 50, manningN: 0.009 },
+];
+
+/** A P-trap as sold, with the seal the rules ask for [T]. */
+export function createTrap(design: Design, boreMm: number): Trap {
+  const sealMm = lookUpLimit(design.rules, "sealLeast", { boreMm }).value ?? 50;
+  return { kind: "pTrap", sealMm, dropMm: 90, spanMm: 80 };
+}
+
+/** A trap costs height: where the drain then lacks fall, what gives it back comes with the trap in one edit. */
+export function proposeTrap(design: Design, drain: Drain): Remedy[] {
+  const value = createTrap(design, drain.pipe.innerMm);
+  const at = { kind: "trap", lineId: drain.id } as const;
+  const ops: EditOp[] = [{ op: "set", path: ["lines", drain.id, "trap"], value }];
+  const fitted = applyEdit(design, { code: "addTrap", at, ops });
+  if (!fitted.ok) return [];
+  const fitting = fitted.design.lines.find((line) => line.id === drain.id) as Drain;
+  const makeUp = proposeFallRemedies(fitted.design, fitting)
+    .filter(({ edit }) => edit.code === "shareFall" || edit.code === "raiseOutlet")
+    .map(({ edit, byMm }): Remedy => ({ byMm, edit: { code: "addTrap", at, ops: [...ops, ...edit.ops] } }));
+  return [{ byMm: null, edit: { code: "addTrap", at, ops } }, ...makeUp];
+}
+
+export function proposeSeal(design: Design, drain: Drain): Remedy[] {
+  const sealMm = lookUpLimit(design.rules, "sealLeast", { boreMm: drain.pipe.innerMm }).value;
+  if (!drain.trap || sealMm === null) return [];
+  const ops: EditOp[] = [{ op: "set", path: ["lines", drain.id, "trap", "sealMm"], value: sealMm }];
+  return [
+    { byMm: sealMm - drain.trap.sealMm, edit: { code: "deepenSeal", at: { kind: "trap", lineId: drain.id }, ops } },
+  ];
+}
+
+/** An air-admittance valve on the branch, on the first run and at least two bores from the weir [P: UPC 1002.2, 95 %]. */
+export function proposeBranchVent(design: Design, drain: Drain): Remedy[] {
+  const path = buildDrainPath(design, drain);
+  const first = path.legs.find((leg) => leg.kind === "run");
+  if (!first || first !== path.legs[0] || drain.branchVent) return [];
+  const fromWeirMm = Math.round(Math.min(first.lengthMm, Math.max(2 * path.pipe.innerMm, first.lengthMm * 0.8)));
+  const value = { kind: "admittanceValve", fromWeirMm };
+  const ops: EditOp[] = [{ op: "set", path: ["lines", drain.id, "branchVent"], value }];
+  return [{ byMm: null, edit: { code: "addBranchVent", at: { kind: "line", id: drain.id }, ops } }];
+}
+
+export function proposeWiderPipe(drain: Drain): Remedy[] {
+  const value = USUAL_PIPES.find((pipe) => pipe.innerMm > drain.pipe.innerMm + 1);
+  if (!value) return [];
+  const at = { kind: "line", id: drain.id } as const;
+  return [
+    { byMm: null, edit: { code: "widenPipe", at, ops: [{ op: "set", path: ["lines", drain.id, "pipe"], value }] } },
+  ];
+}
+
+/** A 19 mm breather from the middle of the tank's top to above the floor [T]. */
+export function proposeVent(design: Design, tank: Tank): Remedy[] {
+  const { min, max } = measureExtent(tank.solid);
+  const boreMm = 19;
+  const portId = freeId("vent", tank.ports);
+  const lineId = freeId(`${tank.id}-vent`.slice(0, 36), design.lines);
+  const port: Port = { id: portId, kind: "vent", atMm: vec((min.x + max.x) / 2, (min.y + max.y) / 2, max.z), boreMm };
+  const foot = add(tank.atMm, port.atMm);
+  const end = vec(foot.x, design.rig.widthMm / 2 - 30, 600);
+  const line: Vent = {
+    id: lineId,
+    name: "Breather",
+    kind: "vent",
+    fromTank: tank.id,
+    fromPort: portId,
+    pipe: { innerMm: boreMm, outerMm: 25, manningN: 0.01 },
+    pointsMm: [vec(end.x, end.y, foot.z + 20), end],
+  };
+  const ops: EditOp[] = [
+    { op: "insert", path: ["tanks", tank.id, "ports"], index: tank.ports.length, value: port },
+    { op: "insert", path: ["lines"], index: design.lines.length, value: line },
+  ];
+  return [{ byMm: null, edit: { code: "addVent", at: { kind: "tank", id: tank.id }, ops } }];
+}
+
+/** Takes the end of a breather 100 mm over the tank's top. */
+export function proposeVentRise(design: Design, vent: Vent): Remedy[] {
+  const tank = design.tanks.find((t) => t.id === vent.fromTank)!;
+  const end = vent.pointsMm[vent.pointsMm.length - 1]!;
+  const byMm = Math.ceil(toTankBlock(tank).max.z + 100 - end.z);
+  const edit = buildMove(
+    design,
+    { kind: "bend", lineId: vent.id, index: vent.pointsMm.length - 1 },
+    add(end, vec(0, 0, byMm)),
+  );
+  return edit && byMm > 0 ? [{ byMm, edit }] : [];
+}
+
+/** A dump outlet at the lowest edge of the rear wall. */
+export function proposeOutlet(tank: Tank): Remedy[] {
+  const { min, max } = measureExtent(tank.solid);
+  const boreMm = Math.min(38, max.z - min.z);
+  const value: Port = {
+    id: freeId("dump", tank.ports),
+    kind: "outlet",
+    atMm: vec(min.x, (min.y + max.y) / 2, min.z),
+    boreMm,
+  };
+  const ops: EditOp[] = [{ op: "insert", path: ["tanks", tank.id, "ports"], index: tank.ports.length, value }];
+  return [{ byMm: null, edit: { code: "addOutlet", at: { kind: "tank", id: tank.id }, ops } }];
+}
+
+/** Puts an inlet as high as the tank lets it. */
+export function proposeHigherInlet(design: Design, tank: Tank, portId: string): Remedy[] {
+  const port = tank.ports.find((p) => p.id === portId);
+  if (!port) return [];
+  const topMm = measureExtent(tank.solid).max.z - port.boreMm;
+  const byMm = Math.floor(topMm - port.atMm.z);
+  const part = { kind: "port", tankId: tank.id, id: portId } as const;
+  const edit = byMm > 0 ? buildMove(design, part, add(tank.atMm, add(port.atMm, vec(0, 0, byMm)))) : null;
+  return edit ? [{ byMm, edit }] : [];
+}
+
+/** The shortest straight moves that take a tank clear of an obstacle, nearest first; at most two. */
+export function proposeMoveClear(design: Design, tank: Tank, obstacle: Obstacle, clearMm: number): Remedy[] {
+  const a = toTankBlock(tank);
+  const b = toBlock(obstacle);
+  const shifts = [
+    vec(b.min.x - clearMm - a.max.x, 0, 0),
+    vec(b.max.x + clearMm - a.min.x, 0, 0),
+    vec(0, b.min.y - clearMm - a.max.y, 0),
+    vec(0, b.max.y + clearMm - a.min.y, 0),
+    vec(0, 0, b.min.z - clearMm - a.max.z),
+  ];
+  return shifts
+    .map((by) => vec(roundOut(by.x), roundOut(by.y), roundOut(by.z)))
+    .sort((p, q) => measureLength(p) - measureLength(q))
+    .flatMap((by): Remedy[] => {
+      const move = buildMove(design, { kind: "tank", id: tank.id }, add(tank.atMm, by));
+      if (!move) return [];
+      return [{ byMm: measureLength(subtract(by, vec(0, 0, 0))), edit: { ...move, code: "moveClear" } }];
+    });
+}
+
+const roundOut = (value: number): number => Math.sign(value) * Math.ceil(Math.abs(value));
+
+function freeId(wanted: string, taken: readonly { readonly id: string }[]): string {
+  let id = wanted;
+  for (let n = 2; taken.some((entry) => entry.id === id); n++) id = `${wanted}-${n}`;
+  return id;
+}

@@ -1,0 +1,101 @@
+import type { Design } from "../design/design";
+import { applyEdit } from "../design/edit";
+import type { Drain, Vent } from "../design/plumbing";
+import { evaluate } from "../evaluate/evaluate";
+import type { Evaluation } from "../evaluate/evaluation";
+import type { Finding } from "../evaluate/findings";
+import { proposeFallRemedies } from "./fallRemedies";
+import {
+  proposeBranchVent,
+  proposeHigherInlet,
+  proposeMoveClear,
+  proposeOutlet,
+  proposeSeal,
+  proposeTrap,
+  proposeVent,
+  proposeVentRise,
+  proposeWiderPipe,
+} from "./partRemedies";
+import type { ProvenRemedy, Remedy, RemedyFigures } from "./remedy";
+
+const MOST_REMEDIES = 4;
+
+/**
+ * Remedies for a finding that have been tried on the design: each settles the finding and raises no new `must`.
+ * An empty list means that nothing simple helps.
+ */
+export function proposeRemedies(design: Design, evaluation: Evaluation, finding: Finding): ProvenRemedy[] {
+  const before = readFigures(evaluation, finding);
+  const known = new Set(evaluation.findings.map((f) => f.id));
+  return listCandidates(design, finding)
+    .flatMap((remedy): ProvenRemedy[] => {
+      const outcome = applyEdit(design, remedy.edit);
+      if (!outcome.ok) return [];
+      const tried = evaluate(outcome.design, evaluation.attitude);
+      const fresh = tried.findings.filter((f) => !known.has(f.id));
+      const settled = !tried.findings.some((f) => f.id === finding.id);
+      if (!settled || fresh.some((f) => f.severity === "must")) return [];
+      const newFindings = fresh.filter((f) => f.severity !== "note").length;
+      return [{ ...remedy, before, after: readFigures(tried, finding), newFindings }];
+    })
+    .slice(0, MOST_REMEDIES);
+}
+
+function listCandidates(design: Design, finding: Finding): Remedy[] {
+  const drain = findDrain(design, finding);
+  const tank = findTank(design, finding);
+  switch (finding.code) {
+    case "legBackwards":
+    case "legBackwardsParked":
+    case "legBelowMinFall":
+      return drain ? proposeFallRemedies(design, drain) : [];
+    case "trapMissing":
+      return drain ? proposeTrap(design, drain) : [];
+    case "sealShallow":
+      return drain ? proposeSeal(design, drain) : [];
+    case "trapArmLong":
+      return drain ? proposeBranchVent(design, drain) : [];
+    case "drainSlow":
+      return drain ? proposeWiderPipe(drain) : [];
+    case "tankUnvented":
+      return tank ? proposeVent(design, tank) : [];
+    case "tankNoOutlet":
+      return tank ? proposeOutlet(tank) : [];
+    case "ventEndsLow": {
+      const vent = finding.at.kind === "line" ? findLine(design, finding.at.id) : undefined;
+      return vent?.kind === "vent" ? proposeVentRise(design, vent as Vent) : [];
+    }
+    case "inletDrownsEarly":
+      return tank && finding.at.kind === "port" ? proposeHigherInlet(design, tank, finding.at.id) : [];
+    case "tankHitsObstacle": {
+      const obstacle = design.obstacles.find((o) => o.id === finding.obstacleId);
+      return tank && obstacle ? proposeMoveClear(design, tank, obstacle, finding.limit?.value ?? 0) : [];
+    }
+    default:
+      return [];
+  }
+}
+
+const findLine = (design: Design, id: string) => design.lines.find((line) => line.id === id);
+
+function findDrain(design: Design, { at }: Finding): Drain | null {
+  const id = "lineId" in at ? at.lineId : at.kind === "line" ? at.id : null;
+  const line = id === null ? undefined : findLine(design, id);
+  return line?.kind === "drain" ? line : null;
+}
+
+function findTank(design: Design, { at }: Finding) {
+  const id = at.kind === "tank" ? at.id : at.kind === "port" ? at.tankId : null;
+  return design.tanks.find((tank) => tank.id === id) ?? null;
+}
+
+function readFigures(evaluation: Evaluation, { at }: Finding): RemedyFigures {
+  const id = "lineId" in at ? at.lineId : at.kind === "line" ? at.id : null;
+  const drain = evaluation.drains.find((d) => d.lineId === id) ?? evaluation.drains[0];
+  return {
+    levelMm: drain?.level.inHandMm ?? null,
+    worstMm: drain?.worst.inHandMm ?? null,
+    usableL: evaluation.tanks.reduce((sum, tank) => sum + tank.usableWorstL, 0),
+    findings: evaluation.findings.filter((f) => f.severity !== "note").length,
+  };
+}

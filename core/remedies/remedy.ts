@@ -1,0 +1,23 @@
+import type { Edit } from "../design/edit";
+
+/** An edit that would settle a finding, with what it costs in its own measure. */
+export type Remedy = {
+  readonly edit: Edit;
+  /** How far something moves, mm; null where nothing does. */
+  readonly byMm: number | null;
+};
+
+/** A remedy that has been tried on a copy of the design. */
+export type ProvenRemedy = Remedy & {
+  /** Fall in hand of the drain it concerns, before and after, level and where the rig is parked the worst, mm. */
+  readonly before: RemedyFigures;
+  readonly after: RemedyFigures;
+  readonly newFindings: number;
+};
+
+export type RemedyFigures = {
+  readonly levelMm: number | null;
+  readonly worstMm: number | null;
+  readonly usableL: number;
+  readonly findings: number;
+};

@@ -1,0 +1,20 @@
+/** Every limit a rule pack may set and a builder may change, with the quantity it is in. */
+export const LIMITS = {
+  minFall: "slope",
+  maxFall: "slope",
+  parkedFall: "slope",
+  sealLeast: "length",
+  sealMost: "length",
+  trapArm: "length",
+  drainFill: "ratio",
+  cleanVelocity: "velocity",
+  obstacleGap: "length",
+  exhaustGap: "length",
+  sillGap: "length",
+  tankUse: "ratio",
+} as const;
+
+export type LimitId = keyof typeof LIMITS;
+export type LimitQuantity = (typeof LIMITS)[LimitId];
+export const LIMIT_IDS = Object.keys(LIMITS) as LimitId[];
+export const isLimitId = (id: string): id is LimitId => Object.hasOwn(LIMITS, id);

@@ -1,0 +1,145 @@
+import { inPerFtToMmPerM, inToMm, MM_PER_FT } from "../quantity/convert";
+import type { LimitId } from "./limitIds";
+import type { PackId } from "./packIds";
+
+/** How far a figure can be trusted: published, common practice of the trade, computed, or the builder's own. */
+export type Standing = "P" | "T" | "C" | "own";
+
+export const SOURCE_IDS = [
+  "ipc704",
+  "ipc909",
+  "ipc1002",
+  "cfr3280610",
+  "cfr3280611",
+  "approvedDocumentH",
+  "din1986",
+  "asnzs3500",
+  "en12056",
+  "sewerCodes",
+  "builders",
+  "physics",
+  "own",
+] as const;
+export type SourceId = (typeof SOURCE_IDS)[number];
+
+/** A limit for bores up to `upToBoreMm`; null where the rules set none. */
+export type Band = { readonly upToBoreMm: number; readonly value: number | null };
+
+export type LimitRule = {
+  readonly bands: readonly Band[];
+  /** Used instead of `bands` where the branch has air of its own. */
+  readonly ventedBands?: readonly Band[];
+  readonly standing: Standing;
+  readonly source: SourceId;
+  /** How sure the memory of a published figure is, percent. */
+  readonly surePercent?: number;
+};
+
+export type RulePack = Readonly<Record<LimitId, LimitRule>>;
+
+const flat = (value: number | null): readonly Band[] => [{ upToBoreMm: Infinity, value }];
+const ft = (feet: number): number => feet * MM_PER_FT;
+const QUARTER = inPerFtToMmPerM(1 / 4);
+const EIGHTH = inPerFtToMmPerM(1 / 8);
+
+/** What builders go by: the ground every pack stands on, because building codes say nothing of a rig that tilts. */
+const BUILDERS: RulePack = {
+  minFall: { bands: flat(20), standing: "T", source: "builders" },
+  maxFall: { bands: flat(null), standing: "T", source: "builders" },
+  parkedFall: { bands: flat(0), standing: "T", source: "builders" },
+  sealLeast: { bands: flat(50), standing: "P", source: "ipc1002", surePercent: 97 },
+  sealMost: { bands: flat(100), standing: "P", source: "ipc1002", surePercent: 97 },
+  // null: the length over which the pipe falls by its own bore, computed for each drain
+  trapArm: { bands: flat(null), standing: "C", source: "physics" },
+  drainFill: { bands: flat(0.5), standing: "P", source: "en12056", surePercent: 90 },
+  cleanVelocity: { bands: flat(0.6), standing: "P", source: "sewerCodes", surePercent: 95 },
+  obstacleGap: { bands: flat(10), standing: "T", source: "builders" },
+  exhaustGap: { bands: flat(80), standing: "T", source: "builders" },
+  sillGap: { bands: flat(0), standing: "T", source: "builders" },
+  tankUse: { bands: flat(0.6), standing: "T", source: "builders" },
+};
+
+/** Limits as data. Written down from memory of the sources named, with how sure that memory is. */
+export const PACKS: Readonly<Record<PackId, RulePack>> = {
+  builders: BUILDERS,
+  usModelCode: {
+    ...BUILDERS,
+    minFall: {
+      bands: [
+        { upToBoreMm: inToMm(2.5), value: QUARTER },
+        { upToBoreMm: inToMm(6), value: EIGHTH },
+        { upToBoreMm: Infinity, value: EIGHTH / 2 },
+      ],
+      standing: "P",
+      source: "ipc704",
+      surePercent: 95,
+    },
+    trapArm: {
+      bands: [
+        { upToBoreMm: inToMm(1.25), value: ft(5) },
+        { upToBoreMm: inToMm(1.5), value: ft(6) },
+        { upToBoreMm: inToMm(2), value: ft(8) },
+        { upToBoreMm: Infinity, value: null },
+      ],
+      standing: "P",
+      source: "ipc909",
+      surePercent: 95,
+    },
+  },
+  usManufacturedHomes: {
+    ...BUILDERS,
+    minFall: { bands: flat(QUARTER), standing: "P", source: "cfr3280610", surePercent: 95 },
+    trapArm: {
+      bands: [
+        { upToBoreMm: inToMm(1.5), value: ft(4.5) },
+        { upToBoreMm: inToMm(2), value: ft(5) },
+        { upToBoreMm: inToMm(3), value: ft(6) },
+        { upToBoreMm: Infinity, value: null },
+      ],
+      standing: "P",
+      source: "cfr3280611",
+      surePercent: 65,
+    },
+  },
+  england: {
+    ...BUILDERS,
+    minFall: { bands: flat(18), standing: "P", source: "approvedDocumentH", surePercent: 90 },
+    maxFall: { bands: flat(90), standing: "P", source: "approvedDocumentH", surePercent: 90 },
+    sealLeast: {
+      bands: [
+        { upToBoreMm: 45, value: 75 },
+        { upToBoreMm: Infinity, value: 50 },
+      ],
+      standing: "P",
+      source: "approvedDocumentH",
+      surePercent: 95,
+    },
+    trapArm: {
+      bands: [
+        { upToBoreMm: 32, value: 1700 },
+        { upToBoreMm: 42, value: 3000 },
+        { upToBoreMm: Infinity, value: 4000 },
+      ],
+      standing: "P",
+      source: "approvedDocumentH",
+      surePercent: 70,
+    },
+  },
+  germany: {
+    ...BUILDERS,
+    minFall: { bands: flat(10), ventedBands: flat(5), standing: "P", source: "din1986", surePercent: 90 },
+    trapArm: { bands: flat(4000), standing: "P", source: "din1986", surePercent: 90 },
+  },
+  australiaNewZealand: {
+    ...BUILDERS,
+    minFall: {
+      bands: [
+        { upToBoreMm: 70, value: 25 },
+        { upToBoreMm: Infinity, value: 16.5 },
+      ],
+      standing: "P",
+      source: "asnzs3500",
+      surePercent: 88,
+    },
+  },
+};

@@ -1,0 +1,57 @@
+import fc from "fast-check";
+import { attitudes, designs } from "@/tests/arbitraries";
+import { readDemo } from "@/tests/demoRigs";
+import { LEVEL } from "../attitude/attitude";
+import type { Drain } from "../design/plumbing";
+import { evaluate } from "../evaluate/evaluate";
+import { layOutLongSection } from "./longSection";
+
+const drainOf = (design: { readonly lines: readonly { kind: string }[] }) =>
+  design.lines.find((l) => l.kind === "drain") as Drain;
+
+test("differences of height in the section are the falls of the budget, at any attitude", () => {
+  fc.assert(
+    fc.property(designs, attitudes, (design, attitude) => {
+      const section = layOutLongSection(design, drainOf(design), attitude, 5);
+      const { here } = evaluate(design, attitude).drains[0]!;
+      here.legs.forEach((leg, i) => {
+        expect(section.nodes[i]!.h - section.nodes[i + 1]!.h).toBeCloseTo(leg.fallMm, 6);
+      });
+      expect(section.outlet.h - section.nodes[section.nodes.length - 1]!.h).toBeCloseTo(here.availableMm, 6);
+    }),
+  );
+});
+
+test("stations are plan lengths, and water in the tank is level and below its opening", () => {
+  fc.assert(
+    fc.property(designs, attitudes, (design, attitude) => {
+      const section = layOutLongSection(design, drainOf(design), attitude, 5);
+      const { legs } = evaluate(design, attitude).drains[0]!;
+      legs.forEach((leg, i) => {
+        expect(section.nodes[i + 1]!.s - section.nodes[i]!.s).toBeCloseTo(leg.planLengthMm, 6);
+      });
+      for (const point of section.tank.water) expect(point.h).toBeLessThanOrEqual(section.tank.waterH + 1e-6);
+    }),
+  );
+});
+
+test("Kranich: floor on top, ground below it by what was measured, the rail cut where the drain passes", () => {
+  const design = readDemo("kranich");
+  const section = layOutLongSection(design, drainOf(design), LEVEL, 20);
+  expect(section.floorTop[0]!.h).toBe(0);
+  expect(section.floorUnder[0]!.h).toBeCloseTo(-44, 6);
+  expect(section.ground[0]!.h).toBe(-620);
+  expect(section.sill[0]!.h).toBe(-390);
+  expect(section.tank.ports.map((p) => p.kind)).toEqual(["inlet", "vent", "outlet"]);
+  expect(section.tank.fullH).toBeCloseTo(-140, 6);
+  expect(section.obstacles.map((o) => o.obstacle.id)).toContain("rail-left");
+});
+
+test("Otter: the bilge tank shows its length, the waterline stands over the sole", () => {
+  const design = readDemo("otter");
+  const section = layOutLongSection(design, drainOf(design), LEVEL, 0);
+  expect(section.waterline).toBeCloseTo(120, 6);
+  expect(section.tank.water).toEqual([]);
+  const width = Math.max(...section.tank.outline.map((p) => p.s)) - Math.min(...section.tank.outline.map((p) => p.s));
+  expect(width).toBeCloseTo(900, 6);
+});

@@ -1,0 +1,50 @@
+import { computeUp } from "../attitude/attitude";
+import { computeStay } from "../days/daysToFull";
+import { createDesign, USUAL_MEASURES } from "../design/createDesign";
+import type { Design } from "../design/design";
+import type { Port, Tank } from "../design/plumbing";
+import { vec } from "../geometry/vec";
+import { computeLeftBehindL, computeTankFull } from "./tankLevels";
+
+const noseDown = computeUp({ pitchDeg: 3, rollDeg: 0 });
+const design: Design = createDesign("t", "T", "van", USUAL_MEASURES.van);
+
+function createTank(ports: Port[]): Tank {
+  return { ...design.tanks[0]!, solid: { shape: "box", lengthMm: 800, widthMm: 400, heightMm: 200 }, ports };
+}
+const port = (id: string, kind: Port["kind"], x: number, z: number): Port => ({
+  id,
+  kind,
+  atMm: vec(x, 200, z),
+  boreMm: 19,
+});
+
+// Worked by hand: box 800 × 400 × 200, nose down 3°, vent at the low end, outlet at the high end's bottom edge.
+test("64 L box nose down 3°: full at 57.29 L by its vent, 6.71 L left behind, 50.58 L usable", () => {
+  const tank = createTank([port("vent", "vent", 800, 200), port("dump", "outlet", 0, 0)]);
+  const full = computeTankFull(design, tank, noseDown);
+  expect(full).toMatchObject({ by: "vent", openingId: "vent" });
+  expect(full.litres).toBeCloseTo(57.29, 2);
+  expect(computeLeftBehindL(tank, noseDown)).toBeCloseTo(6.71, 2);
+  expect(full.litres - computeLeftBehindL(tank, noseDown)!).toBeCloseTo(50.58, 2);
+});
+
+test("the inlet ends the filling before a higher vent; a low sink ends it before both", () => {
+  const tank = createTank([port("in", "inlet", 400, 150), port("vent", "vent", 400, 200)]);
+  expect(computeTankFull(design, tank, computeUp({ pitchDeg: 0, rollDeg: 0 })).by).toBe("inlet");
+  const low = { ...design, fixtures: [{ ...design.fixtures[0]!, outletMm: vec(2300, 0, tank.atMm.z + 100) }] };
+  const full = computeTankFull(low, tank, computeUp({ pitchDeg: 0, rollDeg: 0 }));
+  expect(full).toMatchObject({ by: "fixture", openingId: "sink" });
+  expect(full.litres).toBeCloseTo(32, 6);
+});
+
+test("a tank without an outlet leaves behind nobody knows what", () => {
+  expect(computeLeftBehindL(createTank([]), noseDown)).toBeNull();
+});
+
+test("a stay: two people, 9 L down the sink and 2 L drunk, 90 L of room and 110 L of fresh end together", () => {
+  const habits = { people: 2, sinkLPerPersonDay: 9, drunkLPerPersonDay: 2, freshL: 110 };
+  expect(computeStay(habits, 90)).toMatchObject({ daysToGreyFull: 5, daysToFreshEmpty: 5, endedBy: "both" });
+  expect(computeStay(habits, 80).endedBy).toBe("grey");
+  expect(computeStay({ ...habits, freshL: 60 }, 90).endedBy).toBe("fresh");
+});

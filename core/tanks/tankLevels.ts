@@ -1,0 +1,60 @@
+import type { Design } from "../design/design";
+import type { Tank } from "../design/plumbing";
+import { add, dot, type Vec3 } from "../geometry/vec";
+import { buildHeightField, type HeightField, measureVolumeBelowL } from "../geometry/volumeBelow";
+
+/** What decides that a tank is full. */
+export type FullBy = "inlet" | "vent" | "fixture" | "top";
+
+/** How much a tank holds at one attitude until its first opening drowns. */
+export type TankFull = {
+  readonly litres: number;
+  /** True height of the water then, mm. */
+  readonly surfaceMm: number;
+  readonly by: FullBy;
+  /** Port or fixture that drowns first; null when the tank fills to its top. */
+  readonly openingId: string | null;
+};
+
+/** Heights of a tank's corners at an attitude; ask it for many levels. */
+export const buildTankField = (tank: Tank, up: Vec3): HeightField => buildHeightField(tank.solid, up);
+
+/** Volume, L, below a true height, mm, over the rig's origin. */
+export function measureTankVolumeL(tank: Tank, field: HeightField, up: Vec3, surfaceMm: number): number {
+  return measureVolumeBelowL(field, surfaceMm - dot(up, tank.atMm));
+}
+
+/**
+ * Volume, L, at which the first opening drowns for a unit up direction: the lowest open fixture outlet that drains
+ * to the tank, an inlet's invert, a vent port, or the tank's top. Source: physics [C].
+ * Example: box 800 × 400 × 200, nose down 3°, vent at the low end of the top → 57.29 L.
+ */
+export function computeTankFull(design: Design, tank: Tank, up: Vec3, field = buildTankField(tank, up)): TankFull {
+  const base = dot(up, tank.atMm);
+  let surfaceMm = base + field.highestMm;
+  let by: FullBy = "top";
+  let openingId: string | null = null;
+  const consider = (height: number, kind: FullBy, id: string) => {
+    if (height >= surfaceMm) return;
+    surfaceMm = height;
+    by = kind;
+    openingId = id;
+  };
+  for (const port of tank.ports) {
+    if (port.kind !== "outlet") consider(dot(up, add(tank.atMm, port.atMm)), port.kind, port.id);
+  }
+  for (const line of design.lines) {
+    if (line.kind !== "drain" || line.toTank !== tank.id) continue;
+    const fixture = design.fixtures.find((f) => f.id === line.fromFixture)!;
+    consider(dot(up, fixture.outletMm), "fixture", fixture.id);
+  }
+  return { litres: measureVolumeBelowL(field, surfaceMm - base), surfaceMm, by, openingId };
+}
+
+/** Volume, L, left behind below the lowest outlet's invert while dumping; null without an outlet [C]. */
+export function computeLeftBehindL(tank: Tank, up: Vec3): number | null {
+  const outlets = tank.ports.filter((port) => port.kind === "outlet");
+  if (outlets.length === 0) return null;
+  const field = buildTankField(tank, up);
+  return Math.min(...outlets.map((port) => measureVolumeBelowL(field, dot(up, port.atMm))));
+}

@@ -1,0 +1,53 @@
+import type { Attitude } from "../attitude/attitude";
+import { computeUp } from "../attitude/attitude";
+import type { DrainPath } from "../falls/drainPath";
+import { measureLegFallMm, measureLevelLengthMm } from "../falls/fallBudget";
+
+/** The pipe between a trap and the next air. */
+export type TrapArm = {
+  /** From the weir to the branch vent, or to the tank where there is none, mm along the pipe. */
+  readonly lengthMm: number;
+  /** The steepest mean slope of that stretch over the attitudes, m/m. */
+  readonly slope: number;
+  readonly steepestAt: Attitude;
+  /** Length over which the pipe falls by its own bore, mm: the vent stays above the weir up to here. */
+  readonly boreFallMm: number;
+};
+
+/**
+ * Trap arm of a drain over a set of attitudes. Air must reach the pipe before it has fallen by its own bore:
+ * allowed = D / slope, so 5, 6 and 8 ft for 1¼, 1½ and 2 in at 1/4 in/ft
+ * [P: IPC table 909.1, from memory, 95 %; C]. A stretch that does not fall has no bound.
+ */
+export function computeTrapArm(path: DrainPath, attitudes: readonly Attitude[]): TrapArm {
+  const ventAtMm = path.drain.branchVent?.fromWeirMm ?? Infinity;
+  let slope = -Infinity;
+  let steepestAt = attitudes[0]!;
+  let lengthMm = 0;
+  for (const attitude of attitudes) {
+    const up = computeUp(attitude);
+    let alongMm = 0;
+    let fallMm = 0;
+    let levelMm = 0;
+    for (const leg of path.legs) {
+      const share = Math.min(1, Math.max(0, (ventAtMm - alongMm) / leg.lengthMm));
+      if (leg.lengthMm === 0 || share === 0) continue;
+      const fall = measureLegFallMm(leg, up);
+      alongMm += leg.lengthMm * share;
+      fallMm += fall * share;
+      levelMm += measureLevelLengthMm(leg, fall) * share;
+    }
+    lengthMm = alongMm;
+    const mean = levelMm > 0 ? fallMm / levelMm : fallMm > 0 ? Infinity : 0;
+    if (mean > slope) {
+      slope = mean;
+      steepestAt = attitude;
+    }
+  }
+  return { lengthMm, slope, steepestAt, boreFallMm: computeBoreFallMm(path.pipe.innerMm, slope) };
+}
+
+/** Trap-to-vent length, mm, over which a pipe of bore D falls by D; infinite where it does not fall [C]. */
+export function computeBoreFallMm(boreMm: number, slope: number): number {
+  return slope > 0 ? boreMm / slope : Infinity;
+}

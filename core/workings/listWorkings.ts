@@ -1,0 +1,171 @@
+import { type Attitude, isLevel, LEVEL } from "../attitude/attitude";
+import type { Design } from "../design/design";
+import { type PartRef, toPartKey } from "../design/part";
+import type { DrainResult, Evaluation, TankResult } from "../evaluate/evaluation";
+import type { FallBudget } from "../falls/fallBudget";
+import type { Limit } from "../rules/lookUpLimit";
+import { lookUpLimit } from "../rules/lookUpLimit";
+import type { FormulaId, Quantity, Working, WorkingTerm } from "./working";
+
+/** The name under which a figure's working is found. */
+export const toWorkingId = (formula: FormulaId, at: PartRef): string => `${formula}@${toPartKey(at)}`;
+
+/** The working of every figure of an evaluation. */
+export function listWorkings(design: Design, evaluation: Evaluation): Working[] {
+  return [
+    ...evaluation.drains.flatMap((drain) => listDrainWorkings(design, drain, evaluation.attitude)),
+    ...evaluation.tanks.flatMap((tank) => listTankWorkings(design, tank, evaluation.attitude)),
+    ...listStayWorkings(design, evaluation),
+  ];
+}
+
+const term = (symbol: string, value: number, quantity: Quantity): WorkingTerm => ({ symbol, value, quantity });
+
+function build(
+  formula: FormulaId,
+  at: PartRef,
+  terms: readonly WorkingTerm[],
+  result: WorkingTerm,
+  extra: { readonly attitude?: Attitude; readonly limit?: Limit | null } = {},
+): Working {
+  const { attitude = null, limit = null } = extra;
+  return { id: toWorkingId(formula, at), formula, at, attitude, terms, result, limit };
+}
+
+function listDrainWorkings(design: Design, drain: DrainResult, attitude: Attitude): Working[] {
+  const at = { kind: "line", id: drain.lineId } as const;
+  const line = design.lines.find((l) => l.id === drain.lineId)!;
+  const fixture = design.fixtures.find((f) => f.id === drain.fixtureId)!;
+  const { flow, arm } = drain;
+  const workings = [
+    budgetWorking("fallInHandLevel", at, drain.level, LEVEL, drain.minFall),
+    budgetWorking("fallInHandHere", at, drain.here, attitude, isLevel(attitude) ? drain.minFall : drain.parkedFall),
+    budgetWorking("fallInHandWorst", at, drain.worst, drain.worst.attitude, drain.parkedFall),
+    ...drain.legs.flatMap((leg, index) => (leg.kind === "drop" ? [] : [legWorking(drain, index, attitude)])),
+    build(
+      "trapArm",
+      { kind: "trap", lineId: drain.lineId },
+      [
+        term("D", line.pipe.innerMm, "length"),
+        term("s", arm.slope * 1000, "slope"),
+        term("La", arm.lengthMm, "length"),
+      ],
+      term("Lmax", Number.isFinite(drain.armAllowedMm) ? drain.armAllowedMm : 0, "length"),
+      { attitude: arm.steepestAt, limit: drain.armLimit },
+    ),
+    build("pondedWater", at, [term("D", line.pipe.innerMm, "length")], term("V", drain.pondedL, "volume"), {
+      attitude,
+    }),
+  ];
+  if (drain.trapWater && line.kind === "drain" && line.trap) {
+    const sealLimit = lookUpLimit(design.rules, "sealLeast", { boreMm: line.pipe.innerMm });
+    const terms = [term("H", line.trap.sealMm, "length"), term("b", line.trap.spanMm, "length")];
+    const result = term("Ht", drain.trapWater.sealMm, "length");
+    workings.push(
+      build("trapSeal", { kind: "trap", lineId: drain.lineId }, terms, result, { attitude, limit: sealLimit }),
+    );
+  }
+  if (flow.slope !== null) {
+    const common = [
+      term("D", line.pipe.innerMm, "length"),
+      term("S", flow.slope * 1000, "slope"),
+      term("n", line.pipe.manningN, "roughness"),
+    ];
+    const fill = lookUpLimit(design.rules, "drainFill");
+    const clean = lookUpLimit(design.rules, "cleanVelocity");
+    workings.push(
+      build(
+        "drainCapacity",
+        at,
+        [...common, term("yD", fill.value ?? 0, "ratio"), term("Qin", fixture.inflowLps, "flow")],
+        term("Q", flow.capacityLps ?? 0, "flow"),
+        { attitude: LEVEL, limit: fill },
+      ),
+      build(
+        "drainVelocity",
+        at,
+        [...common, term("Qin", fixture.inflowLps, "flow"), term("yD", flow.fillRatio ?? 1, "ratio")],
+        term("v", flow.velocityMps, "velocity"),
+        { attitude: LEVEL, limit: clean },
+      ),
+    );
+  }
+  return workings;
+}
+
+function budgetWorking(formula: FormulaId, at: PartRef, budget: FallBudget, attitude: Attitude, limit: Limit): Working {
+  const weakest = budget.legs[budget.weakestLeg];
+  return build(
+    formula,
+    at,
+    [
+      term("H", budget.availableMm, "length"),
+      term("t", budget.trapMm, "length"),
+      term("d", budget.dropsMm, "length"),
+      term("N", budget.neededMm, "length"),
+      term("R", budget.leftMm, "length"),
+      ...(weakest ? [term("w", weakest.inHandMm, "length")] : []),
+    ],
+    term("F", budget.inHandMm, "length"),
+    { attitude, limit },
+  );
+}
+
+function legWorking(drain: DrainResult, index: number, attitude: Attitude): Working {
+  const leg = drain.legs[index]!;
+  const fall = drain.here.legs[index]!;
+  return build(
+    "legFall",
+    { kind: "leg", lineId: drain.lineId, index },
+    [
+      term("z1", leg.from.z, "length"),
+      term("z2", leg.to.z, "length"),
+      term("L", leg.planLengthMm, "length"),
+      term("p", attitude.pitchDeg, "angle"),
+      term("r", attitude.rollDeg, "angle"),
+      term("f", fall.fallMm, "length"),
+      term("N", fall.neededMm, "length"),
+    ],
+    term("F", fall.inHandMm, "length"),
+    { attitude, limit: isLevel(attitude) ? drain.minFall : drain.parkedFall },
+  );
+}
+
+function listTankWorkings(design: Design, tank: TankResult, attitude: Attitude): Working[] {
+  const at = { kind: "tank", id: tank.tankId } as const;
+  const use = lookUpLimit(design.rules, "tankUse");
+  return [
+    build("tankFull", at, [term("C", tank.capacityL, "volume")], term("Vf", tank.here.litres, "volume"), {
+      attitude,
+      limit: use,
+    }),
+    build(
+      "tankUsable",
+      at,
+      [term("Vf", tank.here.litres, "volume"), term("Vl", tank.leftL ?? 0, "volume")],
+      term("V", tank.usableHereL, "volume"),
+      { attitude },
+    ),
+  ];
+}
+
+function listStayWorkings(design: Design, evaluation: Evaluation): Working[] {
+  if (!evaluation.stay) return [];
+  const at = { kind: "habits" } as const;
+  const { people, sinkLPerPersonDay, drunkLPerPersonDay, freshL } = design.habits;
+  const { here } = evaluation.stay;
+  const usable = here.daysToGreyFull * here.greyLPerDay;
+  const daily = [term("P", people, "count"), term("q", sinkLPerPersonDay, "volumePerDay")];
+  const { attitude } = evaluation;
+  return [
+    build("daysToGreyFull", at, [term("V", usable, "volume"), ...daily], term("T", here.daysToGreyFull, "days"), {
+      attitude,
+    }),
+    build(
+      "daysToFreshEmpty",
+      at,
+      [term("Vw", freshL, "volume"), ...daily, term("qd", drunkLPerPersonDay, "volumePerDay")],
+      term("T", here.daysToFreshEmpty, "days"),
+    ),
+  ];
+}

@@ -1,0 +1,47 @@
+import type { Attitude } from "../attitude/attitude";
+import type { PartRef } from "../design/part";
+import type { Limit } from "../rules/lookUpLimit";
+
+/** What kind of number it is; `words/` turns it into the reader's unit. */
+export type Quantity =
+  | "length"
+  | "volume"
+  | "slope"
+  | "ratio"
+  | "velocity"
+  | "flow"
+  | "angle"
+  | "days"
+  | "count"
+  | "roughness"
+  | "volumePerDay";
+
+export const FORMULAS = [
+  "fallInHandLevel",
+  "fallInHandHere",
+  "fallInHandWorst",
+  "legFall",
+  "drainCapacity",
+  "drainVelocity",
+  "trapArm",
+  "trapSeal",
+  "pondedWater",
+  "tankFull",
+  "tankUsable",
+  "daysToGreyFull",
+  "daysToFreshEmpty",
+] as const;
+export type FormulaId = (typeof FORMULAS)[number];
+
+export type WorkingTerm = { readonly symbol: string; readonly value: number; readonly quantity: Quantity };
+
+/** How a figure came about: formula, the values put in, the result, and the limit it is held against. */
+export type Working = {
+  readonly id: string;
+  readonly formula: FormulaId;
+  readonly at: PartRef;
+  readonly attitude: Attitude | null;
+  readonly terms: readonly WorkingTerm[];
+  readonly result: WorkingTerm;
+  readonly limit: Limit | null;
+};

@@ -1,0 +1,20 @@
+const swc = [
+  "@swc/jest",
+  {
+    jsc: {
+      target: "es2022",
+      parser: { syntax: "typescript", tsx: true },
+      transform: { react: { runtime: "automatic" } },
+    },
+    module: { type: "es6" },
+  },
+];
+
+export default {
+  testEnvironment: "node",
+  roots: ["<rootDir>/core", "<rootDir>/words", "<rootDir>/store", "<rootDir>/workers", "<rootDir>/ui", "<rootDir>/cli"],
+  testMatch: ["**/*.test.ts", "**/*.test.tsx"],
+  extensionsToTreatAsEsm: [".ts", ".tsx"],
+  moduleNameMapper: { "^@/(.*)$": "<rootDir>/$1" },
+  transform: { "^.+\\.tsx?$": swc },
+};

@@ -1,0 +1,101 @@
+import fc from "fast-check";
+import type { Attitude } from "@/core/attitude/attitude";
+import { createDesign, USUAL_MEASURES } from "@/core/design/createDesign";
+import type { Design } from "@/core/design/design";
+import { applyEdit } from "@/core/design/edit";
+import { RIG_KINDS } from "@/core/design/rig";
+import type { PrismSolid } from "@/core/geometry/solid";
+import type { Vec3 } from "@/core/geometry/vec";
+
+const between = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+
+/** Any attitude the schema allows, some of them level. */
+export const attitudes: fc.Arbitrary<Attitude> = fc.oneof(
+  { weight: 1, arbitrary: fc.constant({ pitchDeg: 0, rollDeg: 0 }) },
+  { weight: 9, arbitrary: fc.record({ pitchDeg: between(-20, 20), rollDeg: between(-20, 20) }) },
+);
+
+/** A star-shaped outline: any number of corners, hollow or not, that never crosses itself. */
+export const prisms: fc.Arbitrary<PrismSolid> = fc
+  .record({
+    axis: fc.constantFrom("x" as const, "y" as const, "z" as const),
+    lengthMm: between(50, 1500),
+    radii: fc.array(between(60, 600), { minLength: 3, maxLength: 14 }),
+    turn: between(0, Math.PI),
+  })
+  .map(({ axis, lengthMm, radii, turn }) => ({
+    shape: "prism",
+    axis,
+    lengthMm,
+    profileMm: radii.map((radius, i) => {
+      const angle = turn + (2 * Math.PI * i) / radii.length;
+      return { u: 700 + radius * Math.cos(angle), v: 700 + radius * Math.sin(angle) };
+    }),
+  }));
+
+/** A rig of any kind with its drain bent about at random, falls and rises alike. */
+export const designs: fc.Arbitrary<Design> = fc
+  .record({
+    kind: fc.constantFrom(...RIG_KINDS),
+    sinkHeightMm: between(200, 900),
+    sinkLeftMm: between(-700, 700),
+    sinkForwardMm: between(1800, 3200),
+    tankHeightMm: between(90, 240),
+    bends: fc.array(fc.record({ dx: between(-300, 300), dy: between(-300, 300), dz: between(-60, 60) }), {
+      minLength: 2,
+      maxLength: 2,
+    }),
+    extra: fc.array(fc.record({ x: between(800, 2600), y: between(-500, 500), z: between(-330, -100) }), {
+      maxLength: 4,
+    }),
+    trap: fc.boolean(),
+  })
+  .map(({ kind, bends, extra, trap, ...measures }) => {
+    const design = createDesign("any", "Any", kind, { ...USUAL_MEASURES[kind], ...measures });
+    const drain = design.lines.find((line) => line.kind === "drain")!;
+    const shifted = drain.bendsMm.map((p, i): Vec3 => {
+      const by = bends[i]!;
+      return { x: p.x + by.dx, y: p.y + by.dy, z: Math.max(p.z + by.dz, -330) };
+    });
+    const outcome = applyEdit(design, {
+      code: "change",
+      at: { kind: "line", id: drain.id },
+      ops: [
+        { op: "set", path: ["lines", drain.id, "bendsMm"], value: [...shifted, ...extra] },
+        ...(trap ? [] : [{ op: "set" as const, path: ["lines", drain.id, "trap"], value: null }]),
+      ],
+    });
+    if (!outcome.ok) throw new Error(JSON.stringify(outcome.faults));
+    return outcome.design;
+  });
+
+/** The same rig with left and right exchanged. */
+export function mirrorDesign(design: Design): Design {
+  const flip = (p: Vec3): Vec3 => ({ x: p.x, y: -p.y, z: p.z });
+  const { envelope } = design.rig;
+  return {
+    ...design,
+    rig: {
+      ...design.rig,
+      envelope: { ...envelope, leftLowDeg: envelope.rightLowDeg, rightLowDeg: envelope.leftLowDeg },
+      standings: design.rig.standings.map((s) => ({ ...s, attitude: { ...s.attitude, rollDeg: -s.attitude.rollDeg } })),
+      dumpAttitude: { ...design.rig.dumpAttitude, rollDeg: -design.rig.dumpAttitude.rollDeg },
+    },
+    obstacles: design.obstacles.map((o) => ({ ...o, atMm: { ...o.atMm, y: -o.atMm.y - o.widthMm } })),
+    fixtures: design.fixtures.map((f) => ({ ...f, outletMm: flip(f.outletMm) })),
+    tanks: design.tanks.map((tank) => {
+      if (tank.solid.shape !== "box") throw new Error("only box tanks are mirrored here");
+      const { widthMm } = tank.solid;
+      return {
+        ...tank,
+        atMm: { ...tank.atMm, y: -tank.atMm.y - widthMm },
+        ports: tank.ports.map((port) => ({ ...port, atMm: { ...port.atMm, y: widthMm - port.atMm.y } })),
+      };
+    }),
+    lines: design.lines.map((line) =>
+      line.kind === "drain"
+        ? { ...line, bendsMm: line.bendsMm.map(flip) }
+        : { ...line, pointsMm: line.pointsMm.map(flip) },
+    ),
+  };
+}

@@ -1,0 +1,15 @@
+import { readFileSync } from "node:fs";
+import type { Design } from "@/core/design/design";
+import { parseDesignText } from "@/core/design/parseDesign";
+
+export const DEMO_NAMES = ["kranich", "lesesaal", "puppenwagen", "otter"] as const;
+export type DemoName = (typeof DEMO_NAMES)[number];
+
+export const readDemoText = (name: DemoName): string => readFileSync(`demo/${name}.json`, "utf8");
+
+/** A sample rig, read the way a user's file is read. */
+export function readDemo(name: DemoName): Design {
+  const outcome = parseDesignText(readDemoText(name));
+  if (!outcome.ok) throw new Error(`${name}: ${JSON.stringify(outcome.faults)}`);
+  return outcome.design;
+}

@@ -1,0 +1,118 @@
+import type { Fault, FaultPath } from "@/core/design/faults";
+import { formatLength, formatNumber, type Units } from "./units";
+
+/** Why a file or a change is refused: what, where, what to do. One sentence or two. */
+export function describeFault(fault: Fault, units: Units = "metric"): string {
+  const place = describePlace(fault.path);
+  const at = place === "" ? "" : ` at ${place}`;
+  switch (fault.code) {
+    case "notJson":
+      return "This is not a Schleuse design: the text is not JSON. Choose a file that Schleuse saved.";
+    case "tooLarge":
+      return `The file is larger than a design can be (${formatNumber(fault.most / 1e6, 0)} MB). Choose a file that Schleuse saved.`;
+    case "tooDeep":
+      return `The file is nested deeper than a design can be${at}. Choose a file that Schleuse saved.`;
+    case "forbiddenKey":
+      return `The file holds the name “${fault.key}”${at}, which a design never has. It was not opened.`;
+    case "notOurs":
+      return "This is not a Schleuse design. Choose a file that Schleuse saved.";
+    case "newerVersion":
+      return `The file was saved by a newer Schleuse (version ${fault.found}; this one reads up to ${fault.newest}). Update Schleuse, then open it again.`;
+    case "unknownVersion":
+      return "The file does not say which version it is. Choose a file that Schleuse saved.";
+    case "missing":
+      return `Something is missing${at}. Put the value in, or choose another file.`;
+    case "wrongType":
+      return `A ${fault.expected} is needed${at}.`;
+    case "notOneOf":
+      return fault.options.length > 0
+        ? `The value${at} is not known here. It can be: ${fault.options.join(", ")}.`
+        : `The value${at} is not of a kind known here.`;
+    case "tooSmall":
+      return fault.what === "number"
+        ? `The value${at} is too small: at least ${formatBound(fault.least, fault.path, units)}.`
+        : `There is too little${at}: at least ${fault.least}.`;
+    case "tooBig":
+      return fault.what === "number"
+        ? `The value${at} is too large: at most ${formatBound(fault.most, fault.path, units)}.`
+        : `There is too much${at}: at most ${fault.most}.`;
+    case "badText":
+      return `The text${at} is not allowed there.`;
+    case "unknownKeys":
+      return `There is something here that a design does not have${at}: ${fault.keys.join(", ")}.`;
+    case "duplicateId":
+      return `Two parts bear the same id “${fault.id}”${at}.`;
+    case "danglingReference":
+      return `The part “${fault.id}” named${at} does not exist.`;
+    case "wrongPortKind":
+      return `The port “${fault.id}” named${at} is not a ${fault.wanted}.`;
+    case "portOutsideTank":
+      return `The port lies outside its tank${at}. Move it onto the tank.`;
+    case "fittingLargerThanTank":
+      return `The tank is smaller than its fitting${at}: a bore of ${formatLength(fault.boreMm, units)} in ${formatLength(fault.roomMm, units)} of tank. Choose a larger tank or a smaller fitting.`;
+    case "pipeWithoutWall":
+      return `The outside of the pipe${at} must be wider than its bore.`;
+    case "profileCrossesItself":
+      return `The outline of the tank${at} crosses itself between its edges ${fault.edges[0] + 1} and ${fault.edges[1] + 1}.`;
+    case "profileWithoutArea":
+      return `The outline of the tank${at} encloses nothing.`;
+    case "belowGround":
+      return `The height${at} is below the ground: ${formatLength(fault.zMm, units)}, where the ground is at ${formatLength(fault.groundZMm, units)}.`;
+    case "unknownLimit":
+      return `The limit “${fault.id}” is not known here.`;
+  }
+}
+
+// Bounds are written with the unit that the field's name carries.
+function formatBound(value: number, path: FaultPath, units: Units): string {
+  const key = String(path[path.length - 1] ?? "");
+  const isLength = /Mm$/.test(key) || (/^[xyzuv]$/.test(key) && /Mm/.test(path.join(".")));
+  return isLength ? formatLength(value, units) : formatNumber(value, Number.isInteger(value) ? 0 : 2);
+}
+
+const PLACE_NAMES: Readonly<Record<string, string>> = {
+  rig: "Rig",
+  obstacles: "Obstacles",
+  fixtures: "Fixtures",
+  tanks: "Tanks",
+  lines: "Lines",
+  habits: "Habits",
+  rules: "Rules",
+  limits: "limits",
+  ports: "ports",
+  bendsMm: "bends",
+  pointsMm: "points",
+  atMm: "place",
+  outletMm: "outlet",
+  solid: "shape",
+  profileMm: "outline",
+  lengthMm: "length",
+  widthMm: "width",
+  heightMm: "height",
+  boreMm: "bore",
+  innerMm: "bore",
+  outerMm: "outside diameter",
+  wallMm: "wall",
+  rimMm: "rim",
+  groundZMm: "ground",
+  sillZMm: "sill line",
+  waterlineZMm: "waterline",
+  floorLayers: "floor layers",
+  thicknessMm: "thickness",
+  people: "people",
+  sinkLPerPersonDay: "litres a day",
+  drunkLPerPersonDay: "litres drunk a day",
+  freshL: "fresh water",
+  inflowLps: "inflow",
+  sealMm: "seal",
+  dropMm: "drop",
+  spanMm: "span",
+  x: "forward (x)",
+  y: "left (y)",
+  z: "height (z)",
+};
+
+/** A place in a file in a builder's words, lists counted from 1: "Tanks, no. 1, shape, height". */
+export function describePlace(path: FaultPath): string {
+  return path.map((key) => (typeof key === "number" ? `no. ${key + 1}` : (PLACE_NAMES[key] ?? key))).join(", ");
+}

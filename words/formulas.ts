@@ -1,0 +1,126 @@
+import type { FormulaId } from "@/core/workings/working";
+
+/** A formula for reading: its name, the sum in symbols, what each symbol is, and a plain line why. */
+export type FormulaWords = {
+  readonly title: string;
+  readonly sum: string;
+  readonly symbols: Readonly<Record<string, string>>;
+  readonly plain: string;
+};
+
+const BUDGET: Readonly<Record<string, string>> = {
+  H: "outlet over tank inlet",
+  t: "spent on the trap",
+  d: "spent in drops",
+  N: "asked for by the runs",
+  R: "left over all runs",
+  w: "left in the weakest run",
+  F: "fall in hand",
+};
+const BUDGET_PLAIN =
+  "The millimetres this drain can still lose before a run fails. The weakest run decides, because a sum may be good while one run goes backwards.";
+
+export const FORMULA_WORDS: Readonly<Record<FormulaId, FormulaWords>> = {
+  fallInHandLevel: {
+    title: "Fall in hand, level",
+    sum: "R = H − t − d − N;  F = min(R, w)",
+    symbols: BUDGET,
+    plain: BUDGET_PLAIN,
+  },
+  fallInHandHere: {
+    title: "Fall in hand, here",
+    sum: "R = H − t − d − N;  F = min(R, w)",
+    symbols: BUDGET,
+    plain: BUDGET_PLAIN,
+  },
+  fallInHandWorst: {
+    title: "Fall in hand, worst standing",
+    sum: "R = H − t − d − N;  F = min(R, w)",
+    symbols: BUDGET,
+    plain: `${BUDGET_PLAIN} Taken where the rig is parked the worst for this drain; there it need only still run.`,
+  },
+  legFall: {
+    title: "Fall of a leg",
+    sum: "f = u · (P₁ − P₂),  u = (−sin p, cos p sin r, cos p cos r);  F = f − N",
+    symbols: {
+      z1: "invert at its upper end",
+      z2: "invert at its lower end",
+      L: "length seen from above",
+      p: "pitch, nose down above 0",
+      r: "roll, right low above 0",
+      f: "true fall",
+      N: "fall asked for",
+      F: "fall in hand",
+    },
+    plain: "How far the inside bottom of the pipe goes down from end to end, as the rig stands now.",
+  },
+  drainCapacity: {
+    title: "What the drain carries",
+    sum: "Q = A R^(2/3) S^(1/2) / n",
+    symbols: {
+      D: "bore",
+      S: "flattest run",
+      n: "roughness",
+      yD: "fill allowed",
+      Qin: "inflow of the fixture",
+      Q: "capacity",
+    },
+    plain: "Manning's formula for a pipe part full. Below half full, air still passes over the water.",
+  },
+  drainVelocity: {
+    title: "Speed of the water",
+    sum: "v = R^(2/3) S^(1/2) / n",
+    symbols: {
+      D: "bore",
+      S: "flattest run",
+      n: "roughness",
+      Qin: "inflow of the fixture",
+      yD: "how full it runs",
+      v: "speed",
+    },
+    plain: "Fast water takes dirt along. A grey line in a rig seldom gets there.",
+  },
+  trapArm: {
+    title: "Trap to air",
+    sum: "Lmax = D / s, or the length the rules name",
+    symbols: { D: "bore", s: "steepest slope where parked", La: "length to the next air", Lmax: "length allowed" },
+    plain:
+      "Air must reach the pipe before it has gone down by its own bore; beyond that a full pipe sucks the trap dry.",
+  },
+  trapSeal: {
+    title: "Trap seal here",
+    sum: "Ht = u · (weir − dip)",
+    symbols: { H: "seal standing level", b: "span of the trap", Ht: "seal as the rig stands" },
+    plain: "The water in the trap that holds the tank's gas back.",
+  },
+  pondedWater: {
+    title: "Water left standing",
+    sum: "V = Σ ∫ A(y) dx",
+    symbols: { D: "bore", V: "water that stays in the pipe" },
+    plain: "After the sink is empty, water stays behind every rise. It smells, and in frost it splits the pipe.",
+  },
+  tankFull: {
+    title: "Full at",
+    sum: "Vf = volume below the first opening that drowns",
+    symbols: { C: "the whole tank", Vf: "full, as the rig stands" },
+    plain: "A tank is full when its inlet, its breather or a sink drowns, not when it is full to the top.",
+  },
+  tankUsable: {
+    title: "Usable",
+    sum: "V = Vf − Vl",
+    symbols: { Vf: "full, as the rig stands", Vl: "left behind when dumping", V: "usable" },
+    plain: "What you can put in between two dumps.",
+  },
+  daysToGreyFull: {
+    title: "Days until the grey tank is full",
+    sum: "T = V / (P q)",
+    symbols: { V: "usable, as the rig stands", P: "people", q: "down the sink, each", T: "days" },
+    plain: "Counted from an empty tank.",
+  },
+  daysToFreshEmpty: {
+    title: "Days until the fresh water is gone",
+    sum: "T = Vw / (P (q + qd))",
+    symbols: { Vw: "fresh water", P: "people", q: "down the sink, each", qd: "drunk, each", T: "days" },
+    plain: "Drunk water empties the fresh tank and never reaches the grey one.",
+  },
+};

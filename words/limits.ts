@@ -1,0 +1,33 @@
+import type { LimitId, LimitQuantity } from "@/core/rules/limitIds";
+import { formatNumber, formatQuantity, type Units } from "./units";
+
+export const LIMIT_NAMES: Readonly<Record<LimitId, { readonly name: string; readonly plain: string }>> = {
+  minFall: { name: "Least fall, standing level", plain: "How much a drain must go down for each metre it runs." },
+  maxFall: { name: "Greatest fall", plain: "Steeper small branches run full and suck their own trap dry." },
+  parkedFall: {
+    name: "Least fall where parked",
+    plain: "What must be left of the fall at every place the rig is parked at.",
+  },
+  sealLeast: { name: "Least trap seal", plain: "Depth of water that holds the tank's gas back." },
+  sealMost: { name: "Greatest trap seal", plain: "Deeper traps drain slowly and foul." },
+  trapArm: { name: "Trap to air, at most", plain: "How far the trap may be from the next vent." },
+  drainFill: {
+    name: "Fill of the drain, at most",
+    plain: "Share of the pipe's depth that may be water, so that air still passes.",
+  },
+  cleanVelocity: {
+    name: "Self-cleansing speed",
+    plain: "Slower water leaves dirt behind. Advice only on a grey line.",
+  },
+  obstacleGap: { name: "Room to anything solid", plain: "So that nothing rubs while driving." },
+  exhaustGap: { name: "Room to the exhaust", plain: "With a metal shield between; heat softens plastic." },
+  sillGap: { name: "Tank over the sill line", plain: "What hangs below the sills hits the ground first." },
+  tankUse: { name: "Least share of the tank in use", plain: "Below this the inlet or vent sits too low for the tank." },
+};
+
+/** A limit's value in the reader's units; null reads as none, or as computed for the trap arm. */
+export function formatLimit(value: number | null, quantity: LimitQuantity, units: Units): string {
+  if (value === null) return "none";
+  if (quantity === "ratio") return `${formatNumber(value * 100, 0)} %`;
+  return formatQuantity(value, quantity, units);
+}

@@ -1,0 +1,71 @@
+import type { Design } from "@/core/design/design";
+import type { Edit } from "@/core/design/edit";
+import { describePart } from "./findings";
+import { formatLength, type Units } from "./units";
+
+/** What a remedy does, as an instruction. */
+export function describeRemedy(edit: Edit, byMm: number | null, design: Design, units: Units): string {
+  const part = describePart(edit.at, design);
+  const by = byMm === null ? "" : formatLength(byMm, units);
+  switch (edit.code) {
+    case "shareFall":
+      return "Share the fall out over the bends";
+    case "raiseOutlet":
+      return `Raise the outlet of ${part} by ${by}`;
+    case "lowerTank":
+      return `Hang ${part} ${by} lower`;
+    case "lowerInlet":
+      return `Set the inlet ${by} lower in the tank`;
+    case "shorten":
+      return `Bring ${part} ${by} nearer`;
+    case "addTrap":
+      return byMm === null ? "Fit a P-trap and share the fall out" : `Fit a P-trap and raise the outlet by ${by}`;
+    case "deepenSeal":
+      return `Fit a trap with ${by} more seal`;
+    case "addBranchVent":
+      return "Put an air-admittance valve on the branch";
+    case "addVent":
+      return "Fit a breather and take it up the wall";
+    case "widenPipe":
+      return "Use the next wider pipe";
+    case "addOutlet":
+      return "Fit a dump outlet at the bottom edge";
+    case "moveClear":
+      return `Move ${part} clear by ${by}`;
+    case "move":
+      return edit.at.kind === "bend" ? `Take the end of the breather up by ${by}` : `Set ${part} ${by} higher`;
+    default:
+      return describeEdit(edit, design);
+  }
+}
+
+/** An edit as it stands in the undo list. */
+export function describeEdit(edit: Edit, design: Design): string {
+  const part = describePart(edit.at, design);
+  const verbs: Readonly<Record<Edit["code"], string>> = {
+    move: `Move ${part}`,
+    resize: `Resize ${part}`,
+    change: `Change ${part}`,
+    addTrap: "Fit a trap",
+    removeTrap: "Take the trap out",
+    addVent: "Fit a breather",
+    addBranchVent: "Put air on the branch",
+    removeBranchVent: "Take the air off the branch",
+    addBend: "Add a bend",
+    removeBend: "Take a bend out",
+    raiseOutlet: `Raise ${part}`,
+    lowerInlet: `Lower ${part}`,
+    lowerTank: `Lower ${part}`,
+    shorten: `Bring ${part} nearer`,
+    shareFall: "Share the fall out",
+    widenPipe: "Use a wider pipe",
+    deepenSeal: "Fit a deeper trap",
+    moveClear: `Move ${part} clear`,
+    addOutlet: "Fit a dump outlet",
+    addDrain: "Draw a drain",
+    addObstacle: "Add an obstacle",
+    removeObstacle: "Take an obstacle away",
+    rename: "Rename",
+  };
+  return verbs[edit.code];
+}

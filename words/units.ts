@@ -1,0 +1,138 @@
+import { inToMm, L_PER_US_GAL, lToUsGal, MM_PER_FT, MM_PER_IN, mmPerMToInPerFt, mmToIn } from "@/core/quantity/convert";
+import type { Quantity } from "@/core/workings/working";
+
+export type Units = "metric" | "imperial";
+
+const MINUS = "\u2212";
+const THIN = "\u00a0";
+
+/** A number as people write it: a real minus, no trailing noise, never "−0". */
+export function formatNumber(value: number, decimals: number): string {
+  if (!Number.isFinite(value)) return value > 0 ? "no bound" : "none";
+  const text = Math.abs(value).toFixed(decimals);
+  return value < 0 && Number(text) !== 0 ? `${MINUS}${text}` : text;
+}
+
+/** A length without its unit: millimetres, or inches in sixteenths. */
+export function formatLengthFigure(lengthMm: number, units: Units): string {
+  if (units === "imperial") return formatInches(mmToIn(lengthMm));
+  const isWhole = Math.abs(lengthMm - Math.round(lengthMm)) < 0.05;
+  return formatNumber(lengthMm, isWhole || Math.abs(lengthMm) >= 100 ? 0 : 1);
+}
+
+export const lengthUnit = (units: Units): string => (units === "metric" ? "mm" : "in");
+
+export function formatLength(lengthMm: number, units: Units): string {
+  return `${formatLengthFigure(lengthMm, units)}${THIN}${lengthUnit(units)}`;
+}
+
+function formatInches(inches: number): string {
+  const sixteenths = Math.round(Math.abs(inches) * 16);
+  const sign = inches < 0 && sixteenths > 0 ? MINUS : "";
+  const whole = Math.floor(sixteenths / 16);
+  let [over, under] = [sixteenths % 16, 16];
+  if (over === 0) return `${sign}${whole}`;
+  while (over % 2 === 0) [over, under] = [over / 2, under / 2];
+  return whole === 0 ? `${sign}${over}/${under}` : `${sign}${whole} ${over}/${under}`;
+}
+
+/** Any quantity with its unit, in the reader's units. */
+export function formatQuantity(value: number, quantity: Quantity, units: Units): string {
+  const imperial = units === "imperial";
+  const join = (figure: string, unit: string) => `${figure}${THIN}${unit}`;
+  switch (quantity) {
+    case "length":
+      return formatLength(value, units);
+    case "volume":
+      return imperial
+        ? join(formatNumber(lToUsGal(value), 1), "gal")
+        : join(formatNumber(value, value < 1 ? 2 : 1), "L");
+    case "volumePerDay":
+      return imperial ? join(formatNumber(lToUsGal(value), 1), "gal/day") : join(formatNumber(value, 1), "L/day");
+    case "slope":
+      return imperial
+        ? join(formatNumber(mmPerMToInPerFt(value), 2), "in/ft")
+        : join(formatNumber(value, value < 10 ? 1 : 0), "mm/m");
+    case "velocity":
+      return imperial ? join(formatNumber((value * 1000) / MM_PER_FT, 2), "ft/s") : join(formatNumber(value, 2), "m/s");
+    case "flow":
+      return imperial
+        ? join(formatNumber(lToUsGal(value * 60), 2), "gal/min")
+        : join(formatNumber(value * 60, 1), "L/min");
+    case "angle":
+      return `${formatNumber(value, 1)}°`;
+    case "days":
+      return join(formatNumber(value, 1), "days");
+    case "ratio":
+      return join(formatNumber(value * 100, 0), "%");
+    case "roughness":
+      return formatNumber(value, 3);
+    case "count":
+      return formatNumber(value, 0);
+  }
+}
+
+export type ReadOutcome =
+  | { readonly ok: true; readonly value: number }
+  | { readonly ok: false; readonly reason: ReadReason };
+export type ReadReason = "empty" | "notANumber" | "unknownUnit";
+
+const LENGTH_UNITS: Readonly<Record<string, number>> = {
+  mm: 1,
+  cm: 10,
+  m: 1000,
+  in: MM_PER_IN,
+  inch: MM_PER_IN,
+  inches: MM_PER_IN,
+  '"': MM_PER_IN,
+  "″": MM_PER_IN,
+  ft: MM_PER_FT,
+  foot: MM_PER_FT,
+  feet: MM_PER_FT,
+  "'": MM_PER_FT,
+  "′": MM_PER_FT,
+};
+const VOLUME_UNITS: Readonly<Record<string, number>> = { l: 1, litre: 1, litres: 1, ml: 0.001, gal: L_PER_US_GAL };
+
+/** A typed length, mm: "412", "41.2 cm", "16 1/4 in", "5 ft 2 1/2"; a bare number is in the reader's unit. */
+export function parseLength(text: string, units: Units): ReadOutcome {
+  return parseParts(text, LENGTH_UNITS, units === "metric" ? 1 : inToMm(1));
+}
+
+/** A typed volume, L: "80", "80 L", "20 gal". */
+export function parseVolume(text: string, units: Units): ReadOutcome {
+  return parseParts(text, VOLUME_UNITS, units === "metric" ? 1 : L_PER_US_GAL);
+}
+
+/** A typed plain number; a comma may stand for the point. */
+export function parsePlain(text: string): ReadOutcome {
+  return parseParts(text.replace(/°|%/g, ""), {}, 1);
+}
+
+const FIGURE = /^(\d+)\/(\d+)|^(\d+(?:\.\d+)?|\.\d+)(?:\s+(\d+)\/(\d+))?/;
+
+// Figures with units follow one another ("5 ft 2 1/2 in"); a sign stands once, before them all.
+function parseParts(text: string, unitTable: Readonly<Record<string, number>>, bareUnit: number): ReadOutcome {
+  let rest = text.trim().replace(/,/g, ".").toLowerCase();
+  if (rest === "") return { ok: false, reason: "empty" };
+  const sign = /^[-−]/.test(rest) ? -1 : 1;
+  rest = rest.replace(/^[-−+]\s*/, "");
+  let sum = 0;
+  let last = 0;
+  while (rest !== "") {
+    const figure = FIGURE.exec(rest);
+    if (!figure) return { ok: false, reason: "notANumber" };
+    const [, alone, below, whole, over, under] = figure;
+    const value = alone ? Number(alone) / Number(below) : Number(whole) + (over ? Number(over) / Number(under) : 0);
+    rest = rest.slice(figure[0].length).trim();
+    const unit = /^[a-z"″'′]+/.exec(rest)?.[0] ?? "";
+    rest = rest.slice(unit.length).trim();
+    // after feet a bare figure is inches
+    const size = unit === "" ? (last === MM_PER_FT ? MM_PER_IN : bareUnit) : unitTable[unit];
+    if (size === undefined) return { ok: false, reason: "unknownUnit" };
+    if (last !== 0 && size >= last) return { ok: false, reason: "notANumber" };
+    sum += value * size;
+    last = size;
+  }
+  return Number.isFinite(sum) ? { ok: true, value: sign * sum } : { ok: false, reason: "notANumber" };
+}

@@ -1,0 +1,96 @@
+import fc from "fast-check";
+import { EDIT_CODES } from "@/core/design/edit";
+import { evaluate } from "@/core/evaluate/evaluate";
+import { listWorkings } from "@/core/workings/listWorkings";
+import { attitudes, designs } from "@/tests/arbitraries";
+import { describeAttitude } from "./attitudes";
+import { describeFinding } from "./findings";
+import { FORMULA_WORDS } from "./formulas";
+import { describeEdit, describeRemedy } from "./remedies";
+import { formatLength, formatNumber, formatQuantity, parseLength, parsePlain, parseVolume } from "./units";
+
+test.each([
+  ["412", 412],
+  ["412 mm", 412],
+  ["41.2 cm", 412],
+  ["41,2cm", 412],
+  ["0.412 m", 412],
+  ["-8", -8],
+  ["−8 mm", -8],
+  ["2 in", 50.8],
+  ["16 1/4 in", 412.75],
+  ['3/8"', 9.525],
+  ["5 ft 2 1/2 in", 1587.5],
+  ["5' 2\"", 1574.8],
+])("metric: %s is %d mm", (text, mm) => {
+  const read = parseLength(text, "metric");
+  expect(read.ok && read.value).toBeCloseTo(mm, 6);
+});
+
+test("imperial: a bare figure is inches, and inches after feet need no mark", () => {
+  expect(parseLength("16 1/4", "imperial")).toEqual({ ok: true, value: 412.75 });
+  expect(parseLength("1 ft 4", "imperial")).toEqual({ ok: true, value: 406.4 });
+  expect(parseVolume("20", "imperial")).toMatchObject({ ok: true });
+});
+
+test.each(["", "abc", "12 parsecs", "1/0", "4 4", "--3", "NaN", "1e400", "2 in 3 ft", "12mm!"])(
+  "%j is refused",
+  (text) => {
+    expect(parseLength(text, "metric").ok).toBe(false);
+  },
+);
+
+test("a length written is read back to the sixteenth of an inch, or the tenth of a millimetre", () => {
+  fc.assert(
+    fc.property(fc.double({ min: -9000, max: 9000, noNaN: true }), (mm) => {
+      const imperial = parseLength(formatLength(mm, "imperial"), "imperial");
+      const metric = parseLength(formatLength(mm, "metric"), "metric");
+      expect(imperial.ok && Math.abs(imperial.value - mm)).toBeLessThanOrEqual(25.4 / 32 + 1e-9);
+      expect(metric.ok && Math.abs(metric.value - mm)).toBeLessThanOrEqual(0.5);
+    }),
+  );
+});
+
+test("numbers are written without minus nought and with a real minus", () => {
+  expect(formatNumber(-0.001, 1)).toBe("0.0");
+  expect(formatNumber(-3, 0)).toBe("\u22123");
+  expect(formatQuantity(0.1, "flow", "metric")).toBe("6.0\u00a0L/min");
+  expect(formatQuantity(3.785411784, "volume", "imperial")).toBe("1.0\u00a0gal");
+  expect(parsePlain("2.5°")).toEqual({ ok: true, value: 2.5 });
+});
+
+test("attitudes in the words of the rig", () => {
+  expect(describeAttitude({ pitchDeg: 0, rollDeg: 0 }, "van")).toBe("level");
+  expect(describeAttitude({ pitchDeg: 3, rollDeg: -1.5 }, "van")).toBe("nose down 3°, left low 1.5°");
+  expect(describeAttitude({ pitchDeg: -2, rollDeg: 5 }, "boat")).toBe("stern down 2°, heeled to starboard 5°");
+});
+
+test("every finding and working of any design reads as sentences, in both units", () => {
+  fc.assert(
+    fc.property(
+      designs,
+      attitudes,
+      fc.constantFrom("metric" as const, "imperial" as const),
+      (design, attitude, units) => {
+        const evaluation = evaluate(design, attitude);
+        for (const finding of evaluation.findings) {
+          const { title, why, todo } = describeFinding(finding, design, units);
+          for (const sentence of [title, why, todo]) {
+            expect(sentence).toMatch(/^[A-Z\d]/);
+            expect(sentence).not.toMatch(/undefined|NaN|Infinity|null|object Object/);
+          }
+        }
+        for (const working of listWorkings(design, evaluation)) {
+          const words = FORMULA_WORDS[working.formula];
+          for (const { symbol } of [...working.terms, working.result]) expect(words.symbols[symbol]).toBeDefined();
+        }
+        for (const code of EDIT_CODES) {
+          const edit = { code, at: { kind: "tank", id: "grey" }, ops: [] } as const;
+          expect(describeEdit(edit, design)).toMatch(/^[A-Z]/);
+          expect(describeRemedy(edit, 12, design, units)).toMatch(/^[A-Z]/);
+        }
+      },
+    ),
+    { numRuns: 60 },
+  );
+});
