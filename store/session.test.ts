@@ -1,0 +1,202 @@
+import "fake-indexeddb/auto";
+import type { Edit } from "@/core/design/edit";
+import { readDemo, readDemoText } from "@/tests/demoRigs";
+import { type Database, openDatabase } from "./database";
+import { createDesignId, listDesigns, saveDesign } from "./library";
+import { Session, type SessionWorld } from "./session";
+import { beginDrag, change, drag, endDrag, redo, undo, workbench } from "./workbench";
+
+let names = 0;
+let dbName = "";
+let downloads: [string, string][] = [];
+
+const world = (over: Partial<SessionWorld> = {}): SessionWorld => ({
+  open: (onEvent) => openDatabase(onEvent, dbName),
+  now: () => 1_700_000_000_000,
+  readSample: async (name) => readDemoText(name as "kranich"),
+  download: (name, text) => void downloads.push([name, text]),
+  ...over,
+});
+
+const wall = (value: number): Edit => ({
+  code: "change",
+  at: { kind: "tank", id: "grey" },
+  ops: [{ op: "set", path: ["tanks", "grey", "wallMm"], value }],
+});
+const open = () => workbench.getState().history!.design;
+const openDb = (): Promise<Database> => openDatabase(() => undefined, dbName);
+
+beforeEach(() => {
+  names += 1;
+  dbName = `test-${names}`;
+  downloads = [];
+  workbench.setState(workbench.getInitialState(), true);
+});
+
+test("the first visit opens a sample; work is found again after the tab was closed", async () => {
+  const session = new Session(world());
+  await session.start();
+  expect(open().name).toBe("Kranich");
+  expect(change(wall(9))).toEqual({ ok: true });
+  await session.flush();
+  expect(workbench.getState().save).toBe("saved");
+
+  workbench.setState(workbench.getInitialState(), true);
+  await new Session(world()).start();
+  expect(open().tanks[0]!.wallMm).toBe(9);
+});
+
+test("undo and redo walk the same way; a new edit ends the way forward", async () => {
+  await new Session(world()).start();
+  const before = open();
+  change(wall(7));
+  change(wall(8));
+  undo();
+  expect(open().tanks[0]!.wallMm).toBe(7);
+  undo();
+  expect(open()).toBe(before);
+  undo();
+  expect(open()).toBe(before);
+  redo();
+  redo();
+  expect(open().tanks[0]!.wallMm).toBe(8);
+  undo();
+  change(wall(4));
+  redo();
+  expect(open().tanks[0]!.wallMm).toBe(4);
+});
+
+test("a refused edit changes nothing and says why", async () => {
+  await new Session(world()).start();
+  const before = workbench.getState().history;
+  const outcome = change(wall(-3));
+  expect(outcome).toMatchObject({ ok: false, faults: [{ code: "tooSmall" }] });
+  expect(workbench.getState().history).toBe(before);
+});
+
+test("a drag is one step, whatever it passed on the way", async () => {
+  await new Session(world()).start();
+  beginDrag();
+  for (const value of [5, 6.5, -1, 7]) drag(wall(value));
+  expect(open().tanks[0]!.wallMm).toBe(7);
+  endDrag(wall(7));
+  expect(workbench.getState().history!.past).toHaveLength(1);
+  undo();
+  expect(open().tanks[0]!.wallMm).toBe(6);
+});
+
+test("two tabs on one design: the later save is refused, told, and kept as a copy", async () => {
+  const session = new Session(world());
+  await session.start();
+  const db = await openDb();
+  const theirs = { ...open(), note: "from the other tab" };
+  expect(await saveDesign(db, theirs, null, 5)).toMatchObject({ ok: true });
+
+  change(wall(9));
+  await session.flush();
+  expect(workbench.getState().save).toBe("conflict");
+  expect(workbench.getState().notice!.text).toMatch(/Another tab/);
+  await session.settleConflict("mine");
+  const entries = await listDesigns(db);
+  expect(entries.map((entry) => entry.name).sort()).toEqual(["Kranich", "Kranich (this tab)"]);
+  expect(open().tanks[0]!.wallMm).toBe(9);
+  expect(((await db.get("designs", "kranich"))!.document as typeof theirs).note).toBe("from the other tab");
+});
+
+test("two tabs: taking theirs shows what the other tab saved", async () => {
+  const session = new Session(world());
+  await session.start();
+  await saveDesign(await openDb(), { ...open(), note: "theirs" }, null, 5);
+  change(wall(9));
+  await session.flush();
+  await session.settleConflict("theirs");
+  expect(open().note).toBe("theirs");
+});
+
+test("a full disk is told, the work stays open and can be saved to a file", async () => {
+  const session = new Session(
+    world({
+      open: async (onEvent) => {
+        const db = await openDatabase(onEvent, dbName);
+        const full = Object.assign(new Error("full"), { name: "QuotaExceededError" });
+        return new Proxy(db, {
+          get: (target, key) => {
+            if (key === "transaction")
+              return () => ({
+                store: { get: async () => undefined, put: () => Promise.reject(full) },
+                done: Promise.resolve(),
+              });
+            const value = Reflect.get(target, key);
+            return typeof value === "function" ? value.bind(target) : value;
+          },
+        });
+      },
+    }),
+  );
+  await session.start();
+  change(wall(9));
+  await session.flush();
+  expect(workbench.getState().save).toBe("full");
+  expect(workbench.getState().notice!.text).toMatch(/store is full/);
+  workbench.getState().notice!.action!.run();
+  expect(JSON.parse(downloads[0]![1]).tanks[0].wallMm).toBe(9);
+});
+
+test("a damaged record is listed with its fault, not opened, its text can be saved; the rest opens", async () => {
+  const db = await openDb();
+  await saveDesign(db, readDemo("otter"), null, 1);
+  await db.put("designs", {
+    id: "bad",
+    name: "Bad",
+    savedAt: 9,
+    revision: 1,
+    document: { format: "schleuse-design", version: 1 },
+  });
+  const session = new Session(world());
+  await session.start();
+  expect(open().name).toBe("Otter");
+  expect(workbench.getState().library.map((entry) => [entry.name, entry.fault?.code])).toEqual([
+    ["Bad", "missing"],
+    ["Otter", undefined],
+  ]);
+  await session.open("bad");
+  expect(open().name).toBe("Otter");
+  expect(workbench.getState().notice!.text).toMatch(/damaged/);
+  workbench.getState().notice!.action!.run();
+  expect(downloads[0]![0]).toBe("bad-damaged.json");
+});
+
+test("without a store at all the sample opens and the builder is told", async () => {
+  await new Session(world({ open: () => Promise.reject(new Error("no")) })).start();
+  expect(open().name).toBe("Kranich");
+  expect(workbench.getState().notice!.text).toMatch(/save to a file/);
+});
+
+test("duplicate, delete and undo of the deletion", async () => {
+  const session = new Session(world());
+  await session.start();
+  await session.duplicate("kranich");
+  expect(open().name).toBe("Kranich copy");
+  await session.remove("kranich-copy");
+  expect(open().name).toBe("Kranich");
+  workbench.getState().notice!.action!.run();
+  await new Promise((resolve) => setTimeout(resolve, 50));
+  expect(open().name).toBe("Kranich copy");
+});
+
+test("a bad file is refused with a sentence and the open design stays; a good one gets an id of its own", async () => {
+  const session = new Session(world());
+  await session.start();
+  const before = open();
+  await session.openText("{", "notes.txt");
+  expect(open()).toBe(before);
+  expect(workbench.getState().notice!.text).toMatch(/^notes.txt was not opened\. .*JSON/);
+  await session.openText(readDemoText("kranich"), "kranich.json");
+  expect(open().id).toBe("kranich-2");
+});
+
+test("ids are made from names and never taken twice", () => {
+  expect(createDesignId("Möwe & Söhne", [])).toBe("mo-we-so-hne");
+  expect(createDesignId("Kranich", ["kranich", "kranich-2"])).toBe("kranich-3");
+  expect(createDesignId("漢字", [])).toBe("design");
+});

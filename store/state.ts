@@ -1,0 +1,53 @@
+import type { Attitude } from "@/core/attitude/attitude";
+import type { Design } from "@/core/design/design";
+import type { Edit } from "@/core/design/edit";
+import type { Movable } from "@/core/design/moves";
+import type { Evaluation } from "@/core/evaluate/evaluation";
+import type { Units } from "@/words/units";
+import type { DesignRecord } from "./database";
+import type { History } from "./history";
+import type { LibraryEntry } from "./library";
+
+export const STATIONS = ["rig", "habits", "tanks", "falls", "air"] as const;
+export type Station = (typeof STATIONS)[number];
+
+/** Drawings and lists the phone shows one at a time. */
+export const PANES = ["section", "plan", "level", "findings", "measures"] as const;
+export type Pane = (typeof PANES)[number];
+
+export type Theme = "light" | "dark";
+
+/** Where the open design stands against the browser's store. */
+export type SaveState = "saved" | "saving" | "unsaved" | "full" | "failed" | "conflict";
+
+/** Something to tell, with what can be done about it. */
+export type Notice = {
+  readonly id: number;
+  readonly text: string;
+  readonly tone: "plain" | "warning";
+  readonly action: { readonly label: string; readonly run: () => void } | null;
+};
+
+/** A remedy or another edit tried on a copy, drawn beside the design until it is taken or dropped. */
+export type Preview = { readonly edit: Edit; readonly design: Design; readonly evaluation: Evaluation };
+
+export type WorkbenchState = {
+  readonly phase: "loading" | "ready" | "failed";
+  readonly history: History | null;
+  readonly evaluation: Evaluation | null;
+  readonly attitude: Attitude;
+  /** How full the tank is drawn, as a share of what it holds here. */
+  readonly fillShare: number;
+  readonly selection: Movable | null;
+  readonly preview: Preview | null;
+  readonly station: Station;
+  readonly pane: Pane;
+  readonly units: Units;
+  readonly theme: Theme;
+  readonly save: SaveState;
+  readonly library: readonly LibraryEntry[];
+  readonly notice: Notice | null;
+  /** The design before a drag began; null when nothing is dragged. */
+  readonly dragBase: Design | null;
+  readonly removed: DesignRecord | null;
+};

@@ -1,0 +1,144 @@
+import { createStore } from "zustand/vanilla";
+import { type Attitude, LEVEL } from "@/core/attitude/attitude";
+import type { Design } from "@/core/design/design";
+import { applyEdit, type Edit } from "@/core/design/edit";
+import type { Fault } from "@/core/design/faults";
+import { evaluate } from "@/core/evaluate/evaluate";
+import { clamp } from "@/core/quantity/tolerance";
+import { pushStep, redoStep, startHistory, undoStep } from "./history";
+import type { Notice, WorkbenchState } from "./state";
+
+export type ChangeOutcome = { readonly ok: true } | { readonly ok: false; readonly faults: readonly Fault[] };
+
+const INITIAL: WorkbenchState = {
+  phase: "loading",
+  history: null,
+  evaluation: null,
+  attitude: LEVEL,
+  fillShare: 0.5,
+  selection: null,
+  preview: null,
+  station: "falls",
+  pane: "section",
+  units: "metric",
+  theme: "light",
+  save: "saved",
+  library: [],
+  notice: null,
+  dragBase: null,
+  removed: null,
+};
+
+/** The one store of the interface: the open design, how it is looked at, and what it evaluates to. */
+export const workbench = createStore<WorkbenchState>()(() => INITIAL);
+
+const { getState, setState } = workbench;
+
+/** Opens a design; the way back starts anew, the rig stands level. */
+export function loadDesign(design: Design): void {
+  setState({
+    phase: "ready",
+    history: startHistory(design),
+    evaluation: evaluate(design, LEVEL),
+    attitude: LEVEL,
+    selection: null,
+    preview: null,
+    dragBase: null,
+    save: "saved",
+  });
+}
+
+/** Applies an edit as one undoable step, or says why not; a refused edit changes nothing. */
+export function change(edit: Edit): ChangeOutcome {
+  const { history, attitude } = getState();
+  if (!history) return { ok: false, faults: [] };
+  const outcome = applyEdit(history.design, edit);
+  if (!outcome.ok) return outcome;
+  setState({
+    history: pushStep(history, outcome.design, edit),
+    evaluation: evaluate(outcome.design, attitude),
+    preview: null,
+    save: "unsaved",
+  });
+  return { ok: true };
+}
+
+/** Remembers where a drag began; the moves until `endDrag` are one step. */
+export function beginDrag(): void {
+  const { history } = getState();
+  if (history) setState({ dragBase: history.design, preview: null });
+}
+
+/** Shows the design as dragged; a move that is not allowed is left out and the last good one stays. */
+export function drag(edit: Edit | null): void {
+  const { history, dragBase, attitude } = getState();
+  if (!history || !dragBase) return;
+  const outcome = edit ? applyEdit(dragBase, edit) : ({ ok: true, design: dragBase } as const);
+  if (!outcome.ok) return;
+  setState({ history: { ...history, design: outcome.design }, evaluation: evaluate(outcome.design, attitude) });
+}
+
+export function endDrag(edit: Edit | null): void {
+  const { history, dragBase } = getState();
+  if (!history || !dragBase) return;
+  const base = { ...history, design: dragBase };
+  const moved = history.design !== dragBase && edit !== null;
+  setState({ dragBase: null, history: moved ? pushStep(base, history.design, edit) : base });
+  if (moved) setState({ save: "unsaved" });
+}
+
+function stepTo(history: WorkbenchState["history"]): void {
+  if (!history || history === getState().history) return;
+  setState({
+    history,
+    evaluation: evaluate(history.design, getState().attitude),
+    preview: null,
+    save: "unsaved",
+    selection: null,
+  });
+}
+
+export const undo = (): void => stepTo(mapHistory(undoStep));
+export const redo = (): void => stepTo(mapHistory(redoStep));
+
+const mapHistory = (step: typeof undoStep) => {
+  const { history, dragBase } = getState();
+  return history && !dragBase ? step(history) : null;
+};
+
+/** Tilts the rig; the bubble ends at 20°, as the schema does. */
+export function tilt(attitude: Attitude): void {
+  const { history } = getState();
+  const held = { pitchDeg: holdAngle(attitude.pitchDeg), rollDeg: holdAngle(attitude.rollDeg) };
+  if (history) setState({ attitude: held, evaluation: evaluate(history.design, held), preview: null });
+}
+
+const holdAngle = (angle: number): number => clamp(Math.round(angle * 10) / 10, -20, 20) + 0;
+
+/** Tries an edit on a copy and shows it; null drops what was shown. */
+export function previewEdit(edit: Edit | null): void {
+  const { history, attitude } = getState();
+  if (!history || !edit) {
+    setState({ preview: null });
+    return;
+  }
+  const outcome = applyEdit(history.design, edit);
+  if (!outcome.ok) return;
+  setState({ preview: { edit, design: outcome.design, evaluation: evaluate(outcome.design, attitude) } });
+}
+
+export type ViewChange = Partial<
+  Pick<WorkbenchState, "station" | "pane" | "units" | "theme" | "selection" | "fillShare">
+>;
+
+export const view = (viewChange: ViewChange): void => setState(viewChange);
+
+let notices = 0;
+
+/** Tells the builder something; it stays until it is read away or replaced. */
+export function tell(text: string, options: Partial<Pick<Notice, "tone" | "action">> = {}): void {
+  notices += 1;
+  setState({ notice: { id: notices, text, tone: options.tone ?? "plain", action: options.action ?? null } });
+}
+
+export const dismissNotice = (): void => setState({ notice: null });
