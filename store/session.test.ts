@@ -26,6 +26,17 @@ const wall = (value: number): Edit => ({
 const open = () => workbench.getState().history!.design;
 const openDb = (): Promise<Database> => openDatabase(() => undefined, dbName);
 
+const sessions: Session[] = [];
+const createSession = (over: Partial<SessionWorld> = {}): Session => {
+  const session = new Session(world(over));
+  sessions.push(session);
+  return session;
+};
+
+afterEach(async () => {
+  for (const session of sessions.splice(0)) await session.stop();
+});
+
 beforeEach(() => {
   names += 1;
   dbName = `test-${names}`;
@@ -34,7 +45,7 @@ beforeEach(() => {
 });
 
 test("the first visit opens a sample; work is found again after the tab was closed", async () => {
-  const session = new Session(world());
+  const session = createSession();
   await session.start();
   expect(open().name).toBe("Kranich");
   expect(change(wall(9))).toEqual({ ok: true });
@@ -42,12 +53,12 @@ test("the first visit opens a sample; work is found again after the tab was clos
   expect(workbench.getState().save).toBe("saved");
 
   workbench.setState(workbench.getInitialState(), true);
-  await new Session(world()).start();
+  await createSession().start();
   expect(open().tanks[0]!.wallMm).toBe(9);
 });
 
 test("undo and redo walk the same way; a new edit ends the way forward", async () => {
-  await new Session(world()).start();
+  await createSession().start();
   const before = open();
   change(wall(7));
   change(wall(8));
@@ -67,7 +78,7 @@ test("undo and redo walk the same way; a new edit ends the way forward", async (
 });
 
 test("a refused edit changes nothing and says why", async () => {
-  await new Session(world()).start();
+  await createSession().start();
   const before = workbench.getState().history;
   const outcome = change(wall(-3));
   expect(outcome).toMatchObject({ ok: false, faults: [{ code: "tooSmall" }] });
@@ -75,7 +86,7 @@ test("a refused edit changes nothing and says why", async () => {
 });
 
 test("a drag is one step, whatever it passed on the way", async () => {
-  await new Session(world()).start();
+  await createSession().start();
   beginDrag();
   for (const value of [5, 6.5, -1, 7]) drag(wall(value));
   expect(open().tanks[0]!.wallMm).toBe(7);
@@ -86,7 +97,7 @@ test("a drag is one step, whatever it passed on the way", async () => {
 });
 
 test("two tabs on one design: the later save is refused, told, and kept as a copy", async () => {
-  const session = new Session(world());
+  const session = createSession();
   await session.start();
   const db = await openDb();
   const theirs = { ...open(), note: "from the other tab" };
@@ -104,7 +115,7 @@ test("two tabs on one design: the later save is refused, told, and kept as a cop
 });
 
 test("two tabs: taking theirs shows what the other tab saved", async () => {
-  const session = new Session(world());
+  const session = createSession();
   await session.start();
   await saveDesign(await openDb(), { ...open(), note: "theirs" }, null, 5);
   change(wall(9));
@@ -114,25 +125,23 @@ test("two tabs: taking theirs shows what the other tab saved", async () => {
 });
 
 test("a full disk is told, the work stays open and can be saved to a file", async () => {
-  const session = new Session(
-    world({
-      open: async (onEvent) => {
-        const db = await openDatabase(onEvent, dbName);
-        const full = Object.assign(new Error("full"), { name: "QuotaExceededError" });
-        return new Proxy(db, {
-          get: (target, key) => {
-            if (key === "transaction")
-              return () => ({
-                store: { get: async () => undefined, put: () => Promise.reject(full) },
-                done: Promise.resolve(),
-              });
-            const value = Reflect.get(target, key);
-            return typeof value === "function" ? value.bind(target) : value;
-          },
-        });
-      },
-    }),
-  );
+  const session = createSession({
+    open: async (onEvent) => {
+      const db = await openDatabase(onEvent, dbName);
+      const full = Object.assign(new Error("full"), { name: "QuotaExceededError" });
+      return new Proxy(db, {
+        get: (target, key) => {
+          if (key === "transaction")
+            return () => ({
+              store: { get: async () => undefined, put: () => Promise.reject(full) },
+              done: Promise.resolve(),
+            });
+          const value = Reflect.get(target, key);
+          return typeof value === "function" ? value.bind(target) : value;
+        },
+      });
+    },
+  });
   await session.start();
   change(wall(9));
   await session.flush();
@@ -152,7 +161,7 @@ test("a damaged record is listed with its fault, not opened, its text can be sav
     revision: 1,
     document: { format: "schleuse-design", version: 1 },
   });
-  const session = new Session(world());
+  const session = createSession();
   await session.start();
   expect(open().name).toBe("Otter");
   expect(workbench.getState().library.map((entry) => [entry.name, entry.fault?.code])).toEqual([
@@ -167,13 +176,13 @@ test("a damaged record is listed with its fault, not opened, its text can be sav
 });
 
 test("without a store at all the sample opens and the builder is told", async () => {
-  await new Session(world({ open: () => Promise.reject(new Error("no")) })).start();
+  await createSession({ open: () => Promise.reject(new Error("no")) }).start();
   expect(open().name).toBe("Kranich");
   expect(workbench.getState().notice!.text).toMatch(/save to a file/);
 });
 
 test("duplicate, delete and undo of the deletion", async () => {
-  const session = new Session(world());
+  const session = createSession();
   await session.start();
   await session.duplicate("kranich");
   expect(open().name).toBe("Kranich copy");
@@ -185,7 +194,7 @@ test("duplicate, delete and undo of the deletion", async () => {
 });
 
 test("a bad file is refused with a sentence and the open design stays; a good one gets an id of its own", async () => {
-  const session = new Session(world());
+  const session = createSession();
   await session.start();
   const before = open();
   await session.openText("{", "notes.txt");

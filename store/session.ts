@@ -37,6 +37,7 @@ export class Session {
   #timer: ReturnType<typeof setTimeout> | null = null;
   #saving: Promise<void> = Promise.resolve();
   #channel: BroadcastChannel | null = null;
+  #unsubscribe: () => void = () => undefined;
   readonly #world: SessionWorld;
 
   constructor(world: SessionWorld) {
@@ -54,7 +55,7 @@ export class Session {
     }
     this.#channel = typeof BroadcastChannel === "undefined" ? null : new BroadcastChannel(CHANNEL);
     if (this.#channel) this.#channel.onmessage = (message) => void this.#hearOtherTab(message.data as string);
-    workbench.subscribe((state, before) => {
+    this.#unsubscribe = workbench.subscribe((state, before) => {
       if (state.save === "unsaved" && state.history !== before.history) this.#saveSoon();
     });
     await this.#refresh();
@@ -63,6 +64,15 @@ export class Session {
     const first = sound.find((entry) => entry.id === last) ?? sound[0];
     if (first) await this.open(first.id);
     else await this.openSample("kranich");
+  }
+
+  /** Saves what is open and lets go of the store, the other tabs and the workbench. */
+  async stop(): Promise<void> {
+    await this.flush();
+    this.#unsubscribe();
+    this.#channel?.close();
+    this.#db?.close();
+    this.#db = null;
   }
 
   /** Opens a design of the library; a damaged one is told of and the open design stays. */
