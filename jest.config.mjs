@@ -13,6 +13,7 @@ const swc = [
 export default {
   testEnvironment: "node",
   roots: ["<rootDir>/core", "<rootDir>/words", "<rootDir>/store", "<rootDir>/workers", "<rootDir>/ui", "<rootDir>/cli"],
+  setupFiles: ["<rootDir>/tests/seed.ts"],
   testMatch: ["**/*.test.ts", "**/*.test.tsx"],
   extensionsToTreatAsEsm: [".ts", ".tsx"],
   moduleNameMapper: { "^@/(.*)$": "<rootDir>/$1" },

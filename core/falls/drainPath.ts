@@ -50,12 +50,15 @@ function placeWeir(outletMm: Vec3, drain: Drain, ahead: readonly Vec3[]): Vec3 {
 
 function buildLeg(from: Vec3, to: Vec3): Leg {
   const along = subtract(to, from);
-  const planLengthMm = measurePlanLength(along);
+  const planLengthMm = dropNoLength(measurePlanLength(along));
   return {
     from,
     to,
     kind: -along.z > planLengthMm ? "drop" : "run",
-    lengthMm: measureLength(along),
+    lengthMm: dropNoLength(measureLength(along)),
     planLengthMm,
   };
 }
+
+// Two points in one place make a leg of no length, not one so short that a slope over it is noise.
+const dropNoLength = (lengthMm: number): number => (lengthMm > NO_LENGTH_MM ? lengthMm : 0);
