@@ -96,6 +96,17 @@ test("a drag is one step, whatever it passed on the way", async () => {
   expect(open().tanks[0]!.wallMm).toBe(6);
 });
 
+test("a drag called off leaves the design, its figures and the way back as they were", async () => {
+  await createSession().start();
+  const { history, evaluation } = workbench.getState();
+  beginDrag();
+  drag(wall(9));
+  expect(open().tanks[0]!.wallMm).toBe(9);
+  endDrag(null);
+  expect(workbench.getState().history).toEqual(history);
+  expect(workbench.getState().evaluation).toEqual(evaluation);
+});
+
 test("two tabs on one design: the later save is refused, told, and kept as a copy", async () => {
   const session = createSession();
   await session.start();

@@ -15,6 +15,10 @@ export type Station = (typeof STATIONS)[number];
 export const PANES = ["section", "plan", "level", "findings", "measures"] as const;
 export type Pane = (typeof PANES)[number];
 
+/** What lies over the drawings; one thing at a time. */
+export const OVERLAYS = ["library", "newDesign", "palette", "keys", "standingMap"] as const;
+export type Overlay = (typeof OVERLAYS)[number];
+
 export type Theme = "light" | "dark";
 
 /** Where the open design stands against the browser's store. */
@@ -39,6 +43,13 @@ export type WorkbenchState = {
   /** How full the tank is drawn, as a share of what it holds here. */
   readonly fillShare: number;
   readonly selection: Movable | null;
+  /** The finding that is open to be read and mended. */
+  readonly findingId: string | null;
+  /** The drain in the long section; null shows the first. */
+  readonly drainId: string | null;
+  /** Heights are drawn this many times as tall as lengths; null takes what fits. */
+  readonly exaggeration: number | null;
+  readonly overlay: Overlay | null;
   readonly preview: Preview | null;
   readonly station: Station;
   readonly pane: Pane;

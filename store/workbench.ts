@@ -17,6 +17,10 @@ const INITIAL: WorkbenchState = {
   attitude: LEVEL,
   fillShare: 0.5,
   selection: null,
+  findingId: null,
+  drainId: null,
+  exaggeration: null,
+  overlay: null,
   preview: null,
   station: "falls",
   pane: "section",
@@ -42,6 +46,8 @@ export function loadDesign(design: Design): void {
     evaluation: evaluate(design, LEVEL),
     attitude: LEVEL,
     selection: null,
+    findingId: null,
+    drainId: null,
     preview: null,
     dragBase: null,
     save: "saved",
@@ -78,13 +84,17 @@ export function drag(edit: Edit | null): void {
   setState({ history: { ...history, design: outcome.design }, evaluation: evaluate(outcome.design, attitude) });
 }
 
+/** Ends a drag as one undoable step; null calls it off. */
 export function endDrag(edit: Edit | null): void {
-  const { history, dragBase } = getState();
+  const { history, dragBase, attitude } = getState();
   if (!history || !dragBase) return;
   const base = { ...history, design: dragBase };
-  const moved = history.design !== dragBase && edit !== null;
-  setState({ dragBase: null, history: moved ? pushStep(base, history.design, edit) : base });
-  if (moved) setState({ save: "unsaved" });
+  if (history.design !== dragBase && edit !== null) {
+    setState({ dragBase: null, history: pushStep(base, history.design, edit), save: "unsaved" });
+    return;
+  }
+  // let go where it began, or called off: back to where it was
+  setState({ dragBase: null, history: base, evaluation: evaluate(dragBase, attitude) });
 }
 
 function stepTo(history: WorkbenchState["history"]): void {
@@ -128,7 +138,19 @@ export function previewEdit(edit: Edit | null): void {
 }
 
 export type ViewChange = Partial<
-  Pick<WorkbenchState, "station" | "pane" | "units" | "theme" | "selection" | "fillShare">
+  Pick<
+    WorkbenchState,
+    | "station"
+    | "pane"
+    | "units"
+    | "theme"
+    | "selection"
+    | "fillShare"
+    | "findingId"
+    | "drainId"
+    | "exaggeration"
+    | "overlay"
+  >
 >;
 
 export const view = (viewChange: ViewChange): void => setState(viewChange);

@@ -1,4 +1,13 @@
-import { inToMm, L_PER_US_GAL, lToUsGal, MM_PER_FT, MM_PER_IN, mmPerMToInPerFt, mmToIn } from "@/core/quantity/convert";
+import {
+  inPerFtToMmPerM,
+  inToMm,
+  L_PER_US_GAL,
+  lToUsGal,
+  MM_PER_FT,
+  MM_PER_IN,
+  mmPerMToInPerFt,
+  mmToIn,
+} from "@/core/quantity/convert";
 import type { Quantity } from "@/core/workings/working";
 
 export type Units = "metric" | "imperial";
@@ -36,40 +45,48 @@ function formatInches(inches: number): string {
   return whole === 0 ? `${sign}${over}/${under}` : `${sign}${whole} ${over}/${under}`;
 }
 
-/** Any quantity with its unit, in the reader's units. */
-export function formatQuantity(value: number, quantity: Quantity, units: Units): string {
+/** A figure and its unit apart, for columns and for fields; a unit of "" stands for none. */
+export type FigureParts = { readonly figure: string; readonly unit: string };
+
+/** Any quantity in the reader's units, figure and unit apart. */
+export function formatParts(value: number, quantity: Quantity, units: Units): FigureParts {
   const imperial = units === "imperial";
-  const join = (figure: string, unit: string) => `${figure}${THIN}${unit}`;
+  const pick = (metric: FigureParts, us: FigureParts): FigureParts => (imperial ? us : metric);
+  const part = (figure: string, unit: string): FigureParts => ({ figure, unit });
+  const gallons = formatNumber(lToUsGal(value), Math.abs(lToUsGal(value)) < 1 ? 2 : 1);
   switch (quantity) {
     case "length":
-      return formatLength(value, units);
+      return part(formatLengthFigure(value, units), lengthUnit(units));
     case "volume":
-      return imperial
-        ? join(formatNumber(lToUsGal(value), 1), "gal")
-        : join(formatNumber(value, value < 1 ? 2 : 1), "L");
+      return pick(part(formatNumber(value, value < 1 ? 2 : 1), "L"), part(gallons, "gal"));
     case "volumePerDay":
-      return imperial ? join(formatNumber(lToUsGal(value), 1), "gal/day") : join(formatNumber(value, 1), "L/day");
+      return pick(part(formatNumber(value, 1), "L/day"), part(gallons, "gal/day"));
     case "slope":
-      return imperial
-        ? join(formatNumber(mmPerMToInPerFt(value), 2), "in/ft")
-        : join(formatNumber(value, value < 10 ? 1 : 0), "mm/m");
+      return pick(
+        part(formatNumber(value, Math.abs(value) < 10 ? 1 : 0), "mm/m"),
+        part(formatNumber(mmPerMToInPerFt(value), 2), "in/ft"),
+      );
     case "velocity":
-      return imperial ? join(formatNumber((value * 1000) / MM_PER_FT, 2), "ft/s") : join(formatNumber(value, 2), "m/s");
+      return pick(part(formatNumber(value, 2), "m/s"), part(formatNumber((value * 1000) / MM_PER_FT, 2), "ft/s"));
     case "flow":
-      return imperial
-        ? join(formatNumber(lToUsGal(value * 60), 2), "gal/min")
-        : join(formatNumber(value * 60, 1), "L/min");
+      return pick(part(formatNumber(value * 60, 1), "L/min"), part(formatNumber(lToUsGal(value * 60), 2), "gal/min"));
     case "angle":
-      return `${formatNumber(value, 1)}°`;
+      return part(formatNumber(value, 1), "°");
     case "days":
-      return join(formatNumber(value, 1), "days");
+      return part(formatNumber(value, 1), "days");
     case "ratio":
-      return join(formatNumber(value * 100, 0), "%");
+      return part(formatNumber(value * 100, 0), "%");
     case "roughness":
-      return formatNumber(value, 3);
+      return part(formatNumber(value, 3), "");
     case "count":
-      return formatNumber(value, 0);
+      return part(formatNumber(value, 0), "");
   }
+}
+
+/** Any quantity with its unit, in the reader's units. */
+export function formatQuantity(value: number, quantity: Quantity, units: Units): string {
+  const { figure, unit } = formatParts(value, quantity, units);
+  return unit === "" || unit === "°" ? `${figure}${unit}` : `${figure}${THIN}${unit}`;
 }
 
 export type ReadOutcome =
@@ -107,6 +124,40 @@ export function parseVolume(text: string, units: Units): ReadOutcome {
 /** A typed plain number; a comma may stand for the point. */
 export function parsePlain(text: string): ReadOutcome {
   return parseParts(text.replace(/°|%/g, ""), {}, 1);
+}
+
+/** Any typed quantity in its stored unit (mm, L, mm/m, m/s, L/s, share of 1, degrees): what `formatParts` shows, read back. */
+export function parseQuantity(text: string, quantity: Quantity, units: Units): ReadOutcome {
+  const imperial = units === "imperial";
+  switch (quantity) {
+    case "length":
+      return parseLength(text, units);
+    case "volume":
+    case "volumePerDay":
+      return parseVolume(text.replace(/\/\s*day/i, ""), units);
+    case "slope":
+      return times(parsePlain(text), imperial ? inPerFtToMmPerM(1) : 1);
+    case "velocity":
+      return times(parsePlain(text), imperial ? MM_PER_FT / 1000 : 1);
+    case "flow":
+      return times(parsePlain(text), (imperial ? L_PER_US_GAL : 1) / 60);
+    case "ratio":
+      return times(parsePlain(text), 1 / 100);
+    default:
+      return parsePlain(text);
+  }
+}
+
+const times = (outcome: ReadOutcome, factor: number): ReadOutcome =>
+  outcome.ok ? { ok: true, value: outcome.value * factor } : outcome;
+
+/** Why a typed figure was not understood, and what to type instead. */
+export function describeRead(reason: ReadReason, quantity: Quantity, units: Units): string {
+  const { unit } = formatParts(0, quantity, units);
+  const example = quantity === "length" ? (units === "metric" ? "412 or 41.2 cm" : "16 1/4") : "12.5";
+  if (reason === "empty") return `Type a number, such as ${example}.`;
+  if (reason === "unknownUnit") return `That unit is not known here. Type a number${unit === "" ? "" : ` in ${unit}`}.`;
+  return `That is not a number. Type one such as ${example}.`;
 }
 
 const FIGURE = /^(\d+)\/(\d+)|^(\d+(?:\.\d+)?|\.\d+)(?:\s+(\d+)\/(\d+))?/;

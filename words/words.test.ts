@@ -7,7 +7,16 @@ import { describeAttitude } from "./attitudes";
 import { describeFinding } from "./findings";
 import { FORMULA_WORDS } from "./formulas";
 import { describeEdit, describeRemedy } from "./remedies";
-import { formatLength, formatNumber, formatQuantity, parseLength, parsePlain, parseVolume } from "./units";
+import {
+  describeRead,
+  formatLength,
+  formatNumber,
+  formatQuantity,
+  parseLength,
+  parsePlain,
+  parseQuantity,
+  parseVolume,
+} from "./units";
 
 test.each([
   ["412", 412],
@@ -93,4 +102,25 @@ test("every finding and working of any design reads as sentences, in both units"
     ),
     { numRuns: 60 },
   );
+});
+
+test("a quantity written is read back in its stored unit", () => {
+  const quantities = ["volume", "volumePerDay", "slope", "velocity", "flow", "ratio", "angle", "length"] as const;
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...quantities),
+      fc.constantFrom("metric" as const, "imperial" as const),
+      fc.double({ min: 1, max: 900, noNaN: true }),
+      (quantity, units, value) => {
+        const read = parseQuantity(formatQuantity(value, quantity, units), quantity, units);
+        // half of the last place shown, in the coarsest unit of each
+        const room = { length: 0.8, slope: 0.5, ratio: 0.006, flow: 0.001, volume: 0.2, volumePerDay: 0.2 };
+        const allowed = room[quantity as keyof typeof room] ?? 0.06;
+        expect(read.ok && Math.abs(read.value - value)).toBeLessThanOrEqual(allowed + 1e-9);
+      },
+    ),
+  );
+  for (const reason of ["empty", "notANumber", "unknownUnit"] as const) {
+    expect(describeRead(reason, "length", "imperial")).toMatch(/\.$/);
+  }
 });

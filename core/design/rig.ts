@@ -62,4 +62,5 @@ export const obstacles = z.array(obstacle).max(200);
 
 export type Rig = z.infer<typeof rig>;
 export type RigKind = Rig["kind"];
+export type ObstacleKind = Obstacle["kind"];
 export type Obstacle = z.infer<typeof obstacle>;

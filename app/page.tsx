@@ -1,0 +1,5 @@
+import { Workbench } from "@/ui/shell/Workbench";
+
+export default function Page() {
+  return <Workbench />;
+}

@@ -1,0 +1,36 @@
+// Builds the pages, notes the hashes of their inline scripts for the content policy, and bundles the command line.
+import { spawnSync } from "node:child_process";
+import { createHash } from "node:crypto";
+import { readdirSync, readFileSync, writeFileSync } from "node:fs";
+import { join } from "node:path";
+import { fileURLToPath } from "node:url";
+import { buildCli } from "./buildCli.mjs";
+
+const root = fileURLToPath(new URL("..", import.meta.url));
+
+function buildPages() {
+  const BUILD_ID = process.env.BUILD_ID ?? Date.now().toString(36);
+  const next = spawnSync("npx", ["--no-install", "next", "build"], {
+    cwd: root,
+    stdio: "inherit",
+    env: { ...process.env, BUILD_ID, NEXT_TELEMETRY_DISABLED: "1" },
+  });
+  if (next.status !== 0) process.exit(next.status ?? 1);
+}
+
+function noteScriptHashes() {
+  const pages = join(root, ".next/server/app");
+  const hashes = new Set();
+  for (const file of readdirSync(pages, { recursive: true })) {
+    if (!String(file).endsWith(".html")) continue;
+    const html = readFileSync(join(pages, String(file)), "utf8");
+    for (const [, text] of html.matchAll(/<script(?![^>]*\ssrc=)[^>]*>([\s\S]*?)<\/script>/g)) {
+      hashes.add(`'sha256-${createHash("sha256").update(text).digest("base64")}'`);
+    }
+  }
+  writeFileSync(join(root, ".next/csp-hashes.json"), JSON.stringify([...hashes]));
+}
+
+buildPages();
+noteScriptHashes();
+await buildCli();

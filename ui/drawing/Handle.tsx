@@ -1,0 +1,141 @@
+"use client";
+import { type KeyboardEvent, type PointerEvent, useRef } from "react";
+import type { Design } from "@/core/design/design";
+import type { Edit } from "@/core/design/edit";
+import { buildMove, findPlaceMm, type Movable } from "@/core/design/moves";
+import { add, type Vec3, vec } from "@/core/geometry/vec";
+import { useWorkbench } from "@/store/useWorkbench";
+import { beginDrag, drag, endDrag, view as look, workbench } from "@/store/workbench";
+
+/** A pull in a drawing, millimetres as drawn: to the right and up. */
+export type Pull = { readonly across: number; readonly up: number };
+
+export type HandleShape = "round" | "square" | "wide";
+
+type HandleProps = {
+  readonly part: Movable;
+  readonly label: string;
+  readonly at: readonly [number, number];
+  readonly pxPerMm: { readonly x: number; readonly y: number };
+  /** What a pull means on the rig. */
+  readonly toShift: (design: Design, pull: Pull) => Vec3;
+  readonly shape?: HandleShape;
+};
+
+const STEPS: Readonly<Record<string, Pull>> = {
+  ArrowLeft: { across: -1, up: 0 },
+  ArrowRight: { across: 1, up: 0 },
+  ArrowUp: { across: 0, up: 1 },
+  ArrowDown: { across: 0, up: -1 },
+};
+
+/** A point of the rig that can be pulled, or nudged with the arrow keys: 1 mm, with Shift 10 mm. One hold is one step of undo. */
+export function Handle({ part, label, at, pxPerMm, toShift, shape = "round" }: HandleProps) {
+  const picked = useWorkbench((state) => isSamePart(state.selection, part));
+  const held = useRef<Held | null>(null);
+  const [x, y] = at;
+
+  const begin = (): Held | null => {
+    const design = workbench.getState().history?.design;
+    const place = design && findPlaceMm(design, part);
+    if (!design || !place) return null;
+    beginDrag();
+    look({ selection: part });
+    return { design, place, edit: null, frame: 0, fromX: 0, fromY: 0, pull: { across: 0, up: 0 } };
+  };
+  const move = (hold: Held, whole: boolean) => {
+    const shift = toShift(hold.design, hold.pull);
+    const step = whole ? vec(Math.round(shift.x), Math.round(shift.y), Math.round(shift.z)) : shift;
+    hold.edit = buildMove(hold.design, part, add(hold.place, step));
+    drag(hold.edit);
+  };
+  const end = (keep: boolean) => {
+    const hold = held.current;
+    if (!hold) return;
+    held.current = null;
+    cancelAnimationFrame(hold.frame);
+    if (keep && hold.frame) move(hold, true);
+    endDrag(keep ? hold.edit : null);
+  };
+
+  const onPointerDown = (event: PointerEvent<SVGGElement>) => {
+    if (event.button !== 0 || held.current) return;
+    event.stopPropagation();
+    const hold = begin();
+    if (!hold) return;
+    event.currentTarget.setPointerCapture(event.pointerId);
+    held.current = { ...hold, fromX: event.clientX, fromY: event.clientY };
+  };
+  const onPointerMove = (event: PointerEvent<SVGGElement>) => {
+    const hold = held.current;
+    if (!hold || !event.currentTarget.hasPointerCapture(event.pointerId)) return;
+    hold.pull = {
+      across: (event.clientX - hold.fromX) / pxPerMm.x,
+      up: (hold.fromY - event.clientY) / pxPerMm.y,
+    };
+    // several moves may come within one frame; only the last is worth a sum
+    if (hold.frame) return;
+    hold.frame = requestAnimationFrame(() => {
+      hold.frame = 0;
+      move(hold, true);
+    });
+  };
+  const onKeyDown = (event: KeyboardEvent<SVGGElement>) => {
+    if (event.key === "Escape" && held.current) {
+      event.stopPropagation();
+      end(false);
+      return;
+    }
+    const step = STEPS[event.key];
+    if (!step || event.ctrlKey || event.metaKey || event.altKey) return;
+    event.preventDefault();
+    event.stopPropagation();
+    held.current ??= begin();
+    const hold = held.current;
+    if (!hold) return;
+    const size = event.shiftKey ? 10 : 1;
+    hold.pull = { across: hold.pull.across + step.across * size, up: hold.pull.up + step.up * size };
+    move(hold, false);
+  };
+
+  return (
+    <g
+      role="button"
+      tabIndex={0}
+      aria-label={label}
+      aria-pressed={picked}
+      data-picked={picked}
+      className="handle"
+      transform={`translate(${x.toFixed(1)} ${y.toFixed(1)})`}
+      onPointerDown={onPointerDown}
+      onPointerMove={onPointerMove}
+      onPointerUp={() => end(true)}
+      onPointerCancel={() => end(false)}
+      onKeyDown={onKeyDown}
+      onKeyUp={(event) => event.key in STEPS && end(true)}
+      onFocus={() => look({ selection: part })}
+      onBlur={() => end(true)}
+    >
+      <title>{label}</title>
+      <circle className="halo" r={15} />
+      {shape === "round" && <circle className="grip" r={5} />}
+      {shape === "square" && <rect className="grip" x={-5} y={-5} width={10} height={10} />}
+      {shape === "wide" && <rect className="grip" x={-9} y={-4} width={18} height={8} rx={4} />}
+    </g>
+  );
+}
+
+type Held = {
+  readonly design: Design;
+  readonly place: Vec3;
+  readonly fromX: number;
+  readonly fromY: number;
+  pull: Pull;
+  edit: Edit | null;
+  frame: number;
+};
+
+/** True when two parts, or places to pull, are the same one. */
+export function isSamePart(a: Movable | null, b: Movable | null): boolean {
+  return a !== null && b !== null && Object.values(a).join(":") === Object.values(b).join(":");
+}

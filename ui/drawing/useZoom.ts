@@ -1,0 +1,61 @@
+"use client";
+import type { ZoomBehavior } from "d3-zoom";
+import { type RefObject, useCallback, useEffect, useRef, useState } from "react";
+import { NO_ZOOM, type Zoom } from "./view";
+
+const MOST_ZOOM = 12;
+
+type Zooming = { readonly zoom: Zoom; readonly zoomBy: (factor: number) => void; readonly reset: () => void };
+
+/** Wheel, pinch and pull on the ground of a drawing; handles are left alone. The machinery loads after the first paint. */
+export function useZoom(ref: RefObject<SVGSVGElement | null>): Zooming {
+  const [zoom, setZoom] = useState<Zoom>(NO_ZOOM);
+  const control = useRef<{ by: (factor: number) => void; reset: () => void } | null>(null);
+  useEffect(() => {
+    const element = ref.current;
+    if (!element) return;
+    let gone = false;
+    let detach = () => {};
+    void Promise.all([import("d3-zoom"), import("d3-selection")]).then(
+      ([{ zoom: createZoom, zoomIdentity }, { select }]) => {
+        if (gone) return;
+        const behavior: ZoomBehavior<SVGSVGElement, unknown> = createZoom<SVGSVGElement, unknown>()
+          .scaleExtent([1, MOST_ZOOM])
+          .filter((event: Event) => isGround(event))
+          .on("zoom", ({ transform }: { transform: Zoom }) =>
+            setZoom({ k: transform.k, x: transform.x, y: transform.y }),
+          );
+        const selection = select(element);
+        selection.call(behavior).on("dblclick.zoom", null);
+        const follow = new ResizeObserver(() => {
+          const { width, height } = element.getBoundingClientRect();
+          behavior.translateExtent([
+            [0, 0],
+            [width, height],
+          ]);
+        });
+        follow.observe(element);
+        control.current = {
+          by: (factor) => behavior.scaleBy(selection, factor),
+          reset: () => behavior.transform(selection, zoomIdentity),
+        };
+        detach = () => {
+          follow.disconnect();
+          selection.on(".zoom", null);
+        };
+      },
+    );
+    return () => {
+      gone = true;
+      detach();
+    };
+  }, [ref]);
+  return {
+    zoom,
+    zoomBy: useCallback((factor) => control.current?.by(factor), []),
+    reset: useCallback(() => control.current?.reset(), []),
+  };
+}
+
+const isGround = (event: Event): boolean =>
+  !(event.target as Element).closest(".handle") && !("button" in event && (event as MouseEvent).button !== 0);

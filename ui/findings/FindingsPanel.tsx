@@ -1,0 +1,116 @@
+"use client";
+import { useEffect, useRef } from "react";
+import type { Design } from "@/core/design/design";
+import type { Finding } from "@/core/evaluate/findings";
+import { useWorkbench } from "@/store/useWorkbench";
+import { view as look, previewEdit, tilt } from "@/store/workbench";
+import { describeAttitude } from "@/words/attitudes";
+import { CAUTION, WORK_CAUTIONS } from "@/words/cautions";
+import { describeFinding } from "@/words/findings";
+import { describeLimitSource } from "@/words/sources";
+import { Button } from "../kit/Button";
+import { SeverityMark } from "../kit/SeverityMark";
+import { RemedyList } from "./RemedyList";
+import { toMovable, toStation } from "./stationOf";
+
+/** Everything that can be said against the design, worst first; an open one shows how to mend it. */
+export function FindingsPanel() {
+  const design = useWorkbench((state) => state.history?.design ?? null);
+  const evaluation = useWorkbench((state) => state.evaluation);
+  const openId = useWorkbench((state) => state.findingId);
+  if (!design || !evaluation) return null;
+  const { findings } = evaluation;
+  const open = (finding: Finding | null) => {
+    previewEdit(null);
+    if (!finding) {
+      look({ findingId: null });
+      return;
+    }
+    const drainId = "lineId" in finding.at ? finding.at.lineId : null;
+    look({
+      findingId: finding.id,
+      selection: toMovable(finding, design),
+      station: toStation(finding),
+      ...(drainId && design.lines.some((l) => l.id === drainId && l.kind === "drain") ? { drainId } : {}),
+    });
+  };
+  return (
+    <section aria-label="Findings" className="flex flex-col">
+      <h2 className="plate px-3 pt-2.5 pb-1.5 text-[16px] leading-tight">{toHeading(findings)}</h2>
+      {findings.length === 0 && (
+        <p className="px-3 pb-2 text-[13px] text-faint">
+          It drains level and wherever it is parked. {WORK_CAUTIONS.drilling}
+        </p>
+      )}
+      <ul>
+        {findings.map((finding) => (
+          <FindingItem
+            key={finding.id}
+            finding={finding}
+            design={design}
+            isOpen={finding.id === openId}
+            onToggle={() => open(finding.id === openId ? null : finding)}
+          />
+        ))}
+      </ul>
+      <p className="px-3 py-2 text-[11.5px] leading-snug text-faint">{CAUTION}</p>
+    </section>
+  );
+}
+
+type ItemProps = {
+  readonly finding: Finding;
+  readonly design: Design;
+  readonly isOpen: boolean;
+  readonly onToggle: () => void;
+};
+
+function FindingItem({ finding, design, isOpen, onToggle }: ItemProps) {
+  const units = useWorkbench((state) => state.units);
+  const item = useRef<HTMLLIElement>(null);
+  const { title, why, todo } = describeFinding(finding, design, units);
+  const attitude = "attitude" in finding ? finding.attitude : null;
+  useEffect(() => {
+    if (isOpen) item.current?.scrollIntoView({ block: "nearest" });
+  }, [isOpen]);
+  return (
+    <li ref={item} className={`border-t border-rule ${isOpen ? "bg-sheet" : ""}`}>
+      <button
+        type="button"
+        aria-expanded={isOpen}
+        onClick={onToggle}
+        className="flex w-full gap-2.5 px-3 py-2 text-left hover:bg-pick"
+      >
+        <span className="pt-0.5">
+          <SeverityMark severity={finding.severity} />
+        </span>
+        <span className="min-w-0">
+          <span className="block leading-snug font-semibold">{title}</span>
+          <span className="block text-[13px] leading-snug text-faint">{why}</span>
+        </span>
+      </button>
+      {isOpen && (
+        <div className="px-3 pb-3 pl-[38px]">
+          <p className="text-[13.5px]">{todo}</p>
+          {attitude && (
+            <Button className="mt-1.5" onClick={() => tilt(attitude)}>
+              See it {describeAttitude(attitude, design.rig.kind)}
+            </Button>
+          )}
+          <RemedyList finding={finding} />
+          {finding.limit && (
+            <p className="mt-2 text-[12px] leading-snug text-faint">Limit: {describeLimitSource(finding.limit)}.</p>
+          )}
+        </div>
+      )}
+    </li>
+  );
+}
+
+function toHeading(findings: readonly Finding[]): string {
+  const musts = findings.filter((f) => f.severity === "must").length;
+  const shoulds = findings.filter((f) => f.severity === "should").length;
+  if (musts > 0) return `${musts} to settle before you drill`;
+  if (shoulds > 0) return `${shoulds} you would be sorry for`;
+  return findings.length > 0 ? "Fit to build, with notes" : "Nothing found against it";
+}

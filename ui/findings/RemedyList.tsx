@@ -1,0 +1,96 @@
+"use client";
+import { useMemo } from "react";
+import type { Finding } from "@/core/evaluate/findings";
+import { proposeRemedies } from "@/core/remedies/proposeRemedies";
+import type { ProvenRemedy } from "@/core/remedies/remedy";
+import { useWorkbench } from "@/store/useWorkbench";
+import { change, view as look, previewEdit, tell, undo } from "@/store/workbench";
+import { describeEdit, describeRemedy } from "@/words/remedies";
+import { formatLength, formatQuantity, type Units } from "@/words/units";
+import { Button } from "../kit/Button";
+
+/** Ways to settle a finding that have been tried; choosing one draws it, and nothing is changed until it is taken. */
+export function RemedyList({ finding }: { readonly finding: Finding }) {
+  const design = useWorkbench((state) => state.history?.design);
+  const evaluation = useWorkbench((state) => state.evaluation);
+  const preview = useWorkbench((state) => state.preview);
+  const units = useWorkbench((state) => state.units);
+  const remedies = useMemo(
+    () => (design && evaluation ? proposeRemedies(design, evaluation, finding) : []),
+    [design, evaluation, finding],
+  );
+  if (!design) return null;
+  if (remedies.length === 0) return null;
+  const take = (remedy: ProvenRemedy) => {
+    if (!change(remedy.edit).ok) return;
+    look({ findingId: null });
+    tell(`Done: ${describeEdit(remedy.edit, design).toLowerCase()}.`, { action: { label: "Undo", run: undo } });
+  };
+  return (
+    <ul className="mt-2 flex flex-col border-t border-rule">
+      {remedies.map((remedy) => {
+        const shown = preview !== null && JSON.stringify(preview.edit) === JSON.stringify(remedy.edit);
+        return (
+          <li key={`${remedy.edit.code}${remedy.byMm}`} className="border-b border-rule">
+            <button
+              type="button"
+              aria-pressed={shown}
+              onClick={() => previewEdit(shown ? null : remedy.edit)}
+              className="flex min-h-8 w-full items-center py-1 text-left text-[13.5px] leading-snug text-enamel underline decoration-dotted underline-offset-4 hover:bg-pick phone:min-h-11"
+            >
+              {describeRemedy(remedy.edit, remedy.byMm, design, units)}
+            </button>
+            {shown && (
+              <div className="pb-2">
+                <RemedyFigures remedy={remedy} units={units} />
+                <div className="mt-1.5 flex gap-1.5">
+                  <Button look="plate" onClick={() => take(remedy)}>
+                    Do it
+                  </Button>
+                  <Button onClick={() => previewEdit(null)}>Leave it</Button>
+                </div>
+              </div>
+            )}
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
+
+function RemedyFigures({ remedy, units }: { readonly remedy: ProvenRemedy; readonly units: Units }) {
+  const { before, after, newFindings } = remedy;
+  const rows: [string, string, string][] = [];
+  if (before.levelMm !== null && after.levelMm !== null) {
+    rows.push(["in hand, level", formatLength(before.levelMm, units), formatLength(after.levelMm, units)]);
+  }
+  if (before.worstMm !== null && after.worstMm !== null) {
+    rows.push(["in hand, worst", formatLength(before.worstMm, units), formatLength(after.worstMm, units)]);
+  }
+  rows.push([
+    "usable at worst",
+    formatQuantity(before.usableL, "volume", units),
+    formatQuantity(after.usableL, "volume", units),
+  ]);
+  return (
+    <>
+      <table className="figures w-full text-[14px]">
+        <tbody>
+          {rows.map(([name, from, to]) => (
+            <tr key={name}>
+              <td className="text-faint">{name}</td>
+              <td className="text-right">{from}</td>
+              <td className="w-6 text-center text-faint">→</td>
+              <td className="text-right">{to}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {newFindings > 0 && (
+        <p className="text-[12.5px] text-warn">
+          It brings {newFindings === 1 ? "one new finding" : `${newFindings} new findings`}, none of them a must.
+        </p>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,48 @@
+import type { Design } from "@/core/design/design";
+import type { Movable } from "@/core/design/moves";
+import type { Finding } from "@/core/evaluate/findings";
+import type { Station } from "@/store/state";
+
+const AIR_CODES = new Set(["tankUnvented", "ventEndsLow", "ventDrownsFirst", "trapArmLong"]);
+
+/** The station at which a finding is worked on. */
+export function toStation(finding: Finding): Station {
+  if (AIR_CODES.has(finding.code)) return "air";
+  switch (finding.at.kind) {
+    case "habits":
+      return "habits";
+    case "tank":
+    case "port":
+      return "tanks";
+    case "rig":
+    case "obstacle":
+      return "rig";
+    default:
+      return "falls";
+  }
+}
+
+/** What is picked in the drawings for a finding: the nearest thing that has a place. */
+export function toMovable({ at }: Finding, design: Design): Movable | null {
+  switch (at.kind) {
+    case "leg": {
+      const line = design.lines.find((l) => l.id === at.lineId);
+      const bends = line?.kind === "drain" ? line.bendsMm.length : 0;
+      if (at.index < bends) return { kind: "bend", lineId: at.lineId, index: at.index };
+      return line?.kind === "drain" ? { kind: "port", tankId: line.toTank, id: line.toPort } : null;
+    }
+    case "trap":
+    case "line": {
+      const line = design.lines.find((l) => l.id === (at.kind === "trap" ? at.lineId : at.id));
+      return line?.kind === "drain" ? { kind: "fixture", id: line.fromFixture } : null;
+    }
+    case "fixture":
+    case "tank":
+    case "port":
+    case "bend":
+    case "obstacle":
+      return at;
+    default:
+      return null;
+  }
+}

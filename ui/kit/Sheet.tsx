@@ -1,0 +1,41 @@
+"use client";
+import { X } from "lucide-react";
+import { Dialog } from "radix-ui";
+import type { ReactNode } from "react";
+
+type SheetProps = {
+  readonly title: string;
+  readonly about?: string;
+  readonly onClose: () => void;
+  readonly children: ReactNode;
+  readonly wide?: boolean;
+};
+
+/** A sheet of paper laid over the drawings; the whole screen on a phone. */
+export function Sheet({ title, about, onClose, children, wide = false }: SheetProps) {
+  return (
+    <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-black/35" />
+        <Dialog.Content
+          {...(about ? {} : { "aria-describedby": undefined })}
+          className={`fixed z-50 flex flex-col overflow-hidden border border-ink bg-paper text-ink shadow-[0_10px_40px_rgb(0_0_0/0.3)] phone:inset-0 desk:top-1/2 desk:left-1/2 desk:max-h-[86vh] desk:-translate-x-1/2 desk:-translate-y-1/2 ${wide ? "desk:w-[60rem]" : "desk:w-[38rem]"}`}
+        >
+          <header className="flex items-start gap-4 border-b border-ink px-5 pt-4 pb-3">
+            <div className="flex-1">
+              <Dialog.Title className="plate text-[22px] leading-tight">{title}</Dialog.Title>
+              {about && <Dialog.Description className="mt-0.5 text-faint">{about}</Dialog.Description>}
+            </div>
+            <Dialog.Close
+              aria-label="Close"
+              className="-mr-2 inline-flex size-9 items-center justify-center rounded-[3px] hover:bg-pick phone:size-11"
+            >
+              <X size={18} aria-hidden />
+            </Dialog.Close>
+          </header>
+          <div className="min-h-0 flex-1 overflow-y-auto px-5 py-4">{children}</div>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}

@@ -1,0 +1,63 @@
+"use client";
+import { isLevel } from "@/core/attitude/attitude";
+import { LIMITS } from "@/core/rules/limitIds";
+import { listWorkings } from "@/core/workings/listWorkings";
+import { useWorkbench } from "@/store/useWorkbench";
+import { describeAttitude } from "@/words/attitudes";
+import { describePart } from "@/words/findings";
+import { FORMULA_WORDS } from "@/words/formulas";
+import { formatLimit, LIMIT_NAMES } from "@/words/limits";
+import { describeLimitSource, STANDINGS } from "@/words/sources";
+import { formatQuantity } from "@/words/units";
+
+/** How a figure came about: the sum, what was put in, and the limit it is held against. */
+export function WorkingSheet({ working: id }: { readonly working: string }) {
+  const design = useWorkbench((state) => state.history?.design);
+  const evaluation = useWorkbench((state) => state.evaluation);
+  const units = useWorkbench((state) => state.units);
+  if (!design || !evaluation) return null;
+  const working = listWorkings(design, evaluation).find((w) => w.id === id);
+  if (!working) return <p>This figure is no longer part of the design.</p>;
+  const words = FORMULA_WORDS[working.formula];
+  const { limit, attitude, result } = working;
+  return (
+    <div className="text-[13.5px]">
+      <h3 className="plate text-[17px] leading-tight">{words.title}</h3>
+      <p className="text-faint">
+        {describePart(working.at, design)}
+        {attitude && `, ${isLevel(attitude) ? "standing level" : describeAttitude(attitude, design.rig.kind)}`}
+      </p>
+      <p className="figures my-2 border-y border-rule py-1.5 text-[16px]">{words.sum}</p>
+      <table className="figures w-full text-[15px]">
+        <tbody>
+          {working.terms.map((term) => (
+            <tr key={term.symbol}>
+              <td className="w-10 align-top text-faint">{term.symbol}</td>
+              <td className="pr-2 text-faint">{words.symbols[term.symbol]}</td>
+              <td className="text-right whitespace-nowrap">{formatQuantity(term.value, term.quantity, units)}</td>
+            </tr>
+          ))}
+          <tr className="border-t border-ink">
+            <td className="pt-0.5 text-faint">{result.symbol}</td>
+            <td className="pt-0.5 pr-2">{words.symbols[result.symbol]}</td>
+            <td className="pt-0.5 text-right text-[18px] whitespace-nowrap">
+              {formatQuantity(result.value, result.quantity, units)}
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <p className="mt-2">{words.plain}</p>
+      {limit && (
+        <p className="mt-2 border-t border-rule pt-2 text-faint" title={STANDINGS[limit.standing].long}>
+          {LIMIT_NAMES[limit.id].name}:{" "}
+          <span className="figures text-[15px] text-ink">
+            {limit.value === null && limit.standing === "C"
+              ? "computed here"
+              : formatLimit(limit.value, LIMITS[limit.id], units)}
+          </span>
+          . {describeLimitSource(limit)}.
+        </p>
+      )}
+    </div>
+  );
+}

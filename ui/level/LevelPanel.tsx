@@ -1,0 +1,145 @@
+"use client";
+import { isLevel, LEVEL } from "@/core/attitude/attitude";
+import { STANDING_STATES } from "@/core/evaluate/standingMap";
+import { useWorkbench } from "@/store/useWorkbench";
+import { tilt } from "@/store/workbench";
+import { describeAttitude } from "@/words/attitudes";
+import { STANDING_NAMES } from "@/words/labels";
+import { formatNumber } from "@/words/units";
+import { findShownResult } from "../drawing/shown";
+import { Button } from "../kit/Button";
+import { NumberField } from "../kit/NumberField";
+import { Bubble, toLetter } from "./Bubble";
+import { findMapRange } from "./findMapRange";
+import { useStandingMap } from "./useStandingMap";
+
+/** The level: how the rig stands, over the map of where its drains run. */
+export function LevelPanel() {
+  const attitude = useWorkbench((state) => state.attitude);
+  const rig = useWorkbench((state) => state.history?.design.rig);
+  const worst = useWorkbench((state) => findShownResult(state)?.worst.attitude);
+  const rangeDeg = rig ? findMapRange(rig) : 6;
+  const standing = useStandingMap(rangeDeg);
+  if (!rig) return null;
+  const boat = rig.kind === "boat";
+  return (
+    <section aria-label="Level" className="flex flex-col gap-1.5">
+      <p className="plate text-[16px] leading-tight" data-testid="attitude">
+        {isLevel(attitude) ? "Standing level" : toSentence(describeAttitude(attitude, rig.kind))}
+      </p>
+      <div>
+        <EdgeWords top={boat ? "port side high" : "left side high"} />
+        <Bubble map={standing.map} rangeDeg={rangeDeg} pixels={360} />
+        <div className="flex justify-between text-[11.5px] leading-tight text-faint">
+          <span>{boat ? "stern high" : "tail high"}</span>
+          <span>{boat ? "bow high" : "nose high"}</span>
+        </div>
+      </div>
+      <MapStatus {...standing} />
+      <div className="flex flex-wrap gap-1">
+        <Button onClick={() => tilt(LEVEL)} disabled={isLevel(attitude)} title="Key L">
+          Level
+        </Button>
+        {worst && (
+          <Button onClick={() => tilt(worst)} title="Key W">
+            Worst
+          </Button>
+        )}
+      </div>
+      {rig.standings.length > 0 && (
+        <ul className="flex flex-col">
+          {rig.standings.map((place, i) => (
+            <li key={place.id}>
+              <button
+                type="button"
+                onClick={() => tilt(place.attitude)}
+                className="flex min-h-7 w-full items-center gap-2 rounded-[3px] px-1 text-left text-[13px] leading-tight hover:bg-pick phone:min-h-11 phone:text-[15px]"
+                title={describeAttitude(place.attitude, rig.kind)}
+              >
+                <span className="plate flex size-[15px] shrink-0 items-center justify-center bg-enamel text-[11px] leading-none text-on-enamel">
+                  {toLetter(i)}
+                </span>
+                {place.name}
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+      <div className="border-t border-rule pt-1">
+        <NumberField
+          label={boat ? "Bow down" : "Nose down"}
+          value={attitude.pitchDeg}
+          quantity="angle"
+          step={0.1}
+          onCommit={(value) => tiltOrRefuse({ ...attitude, pitchDeg: value ?? 0 })}
+        />
+        <NumberField
+          label={boat ? "Heeled to starboard" : "Right side low"}
+          value={attitude.rollDeg}
+          quantity="angle"
+          step={0.1}
+          onCommit={(value) => tiltOrRefuse({ ...attitude, rollDeg: value ?? 0 })}
+        />
+      </div>
+    </section>
+  );
+}
+
+function EdgeWords({ top }: { readonly top: string }) {
+  return <p className="text-center text-[11.5px] leading-tight text-faint">{top}</p>;
+}
+
+function MapStatus({ status, map, progress, tookMs, cancel, retry }: ReturnType<typeof useStandingMap>) {
+  return (
+    <div className="min-h-5 text-[12px] leading-tight text-faint" data-testid="map-status" data-status={status}>
+      {status === "computing" && (
+        <span className="flex items-center gap-2">
+          <progress value={progress} max={1} aria-label="Standing map" className="h-1.5 flex-1 accent-enamel" />
+          <button type="button" onClick={cancel} className="underline underline-offset-2 hover:text-ink">
+            Stop
+          </button>
+        </span>
+      )}
+      {(status === "failed" || status === "cancelled") && (
+        <span className="flex items-center justify-between gap-2">
+          {status === "failed" ? "The map could not be computed." : "The map was stopped."}
+          <button type="button" onClick={retry} className="underline underline-offset-2 hover:text-ink">
+            Compute
+          </button>
+        </span>
+      )}
+      {status === "ready" && map && (
+        <span title={tookMs === null ? undefined : `Computed in ${formatNumber(tookMs, 0)} ms`}>
+          <MapLegend states={map.states} />
+        </span>
+      )}
+    </div>
+  );
+}
+
+/** Only what the map shows, with its mark. */
+function MapLegend({ states }: { readonly states: Uint8Array }) {
+  const present = STANDING_STATES.filter((_, i) => states.includes(i));
+  return (
+    <span className="flex flex-wrap gap-x-3 gap-y-0.5">
+      {present.map((state) => (
+        <span key={state} className="flex items-center gap-1" title={STANDING_NAMES[state].plain}>
+          <span className={`map-mark map-${state} inline-block size-3 border border-ink`} />
+          {STANDING_NAMES[state].name}
+        </span>
+      ))}
+      <span className="flex items-center gap-1">
+        <span className="inline-block size-3 border border-dashed border-ink" />
+        where you park
+      </span>
+    </span>
+  );
+}
+
+function tiltOrRefuse(attitude: { readonly pitchDeg: number; readonly rollDeg: number }): string | null {
+  if (Math.abs(attitude.pitchDeg) > 20 || Math.abs(attitude.rollDeg) > 20) return "At most 20° either way.";
+  tilt(attitude);
+  return null;
+}
+
+const toSentence = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,0 +1,82 @@
+"use client";
+import { STANDING_STATES } from "@/core/evaluate/standingMap";
+import { useWorkbench } from "@/store/useWorkbench";
+import { describeAttitude } from "@/words/attitudes";
+import { STANDING_NAMES } from "@/words/labels";
+import { formatLength, formatQuantity } from "@/words/units";
+import { Sheet } from "../kit/Sheet";
+import { Bubble } from "./Bubble";
+import { findMapRange } from "./findMapRange";
+import { useStandingMap } from "./useStandingMap";
+
+/** The standing map large: every attitude at once, and what one of them comes to. */
+export function StandingMapSheet({ onClose }: { readonly onClose: () => void }) {
+  const rig = useWorkbench((state) => state.history!.design.rig);
+  const rangeDeg = findMapRange(rig);
+  const { map } = useStandingMap(rangeDeg);
+  return (
+    <Sheet
+      wide
+      title="Where the rig may park"
+      about="Each point is a way of standing. The bubble floats to the high side; pull it, and the rig tilts."
+      onClose={onClose}
+    >
+      <div className="grid gap-6 desk:grid-cols-[30rem_1fr]">
+        <div>
+          <p className="text-center text-[12.5px] text-faint">left side high {rangeDeg}°</p>
+          <Bubble map={map} rangeDeg={rangeDeg} pixels={720} />
+          <p className="flex justify-between text-[12.5px] text-faint">
+            <span>tail high {rangeDeg}°</span>
+            <span>nose high {rangeDeg}°</span>
+          </p>
+        </div>
+        <div>
+          <HereFigures />
+          <h3 className="plate mt-5 mb-1 text-[16px]">What the ground says</h3>
+          <dl className="text-[13.5px]">
+            {STANDING_STATES.map((state) => (
+              <div key={state} className="flex items-start gap-2 py-1">
+                <dt className="flex w-28 shrink-0 items-center gap-2">
+                  <span className={`map-${state} inline-block size-4 border border-ink`} />
+                  {STANDING_NAMES[state].name}
+                </dt>
+                <dd className="text-faint">{STANDING_NAMES[state].plain}</dd>
+              </div>
+            ))}
+          </dl>
+        </div>
+      </div>
+    </Sheet>
+  );
+}
+
+function HereFigures() {
+  const design = useWorkbench((state) => state.history!.design);
+  const evaluation = useWorkbench((state) => state.evaluation!);
+  const units = useWorkbench((state) => state.units);
+  return (
+    <div>
+      <h3 className="plate text-[18px]">{describeAttitude(evaluation.attitude, design.rig.kind)}</h3>
+      <table className="figures w-full text-[16px]">
+        <tbody>
+          {evaluation.drains.map((drain) => (
+            <tr key={drain.lineId}>
+              <td className="text-faint">{design.lines.find((l) => l.id === drain.lineId)?.name}</td>
+              <td className={`text-right ${drain.here.inHandMm < 0 ? "text-signal" : ""}`}>
+                {drain.here.inHandMm < 0
+                  ? `${formatLength(-drain.here.inHandMm, units)} short`
+                  : `${formatLength(drain.here.inHandMm, units)} in hand`}
+              </td>
+            </tr>
+          ))}
+          {evaluation.tanks.map((tank) => (
+            <tr key={tank.tankId}>
+              <td className="text-faint">{design.tanks.find((t) => t.id === tank.tankId)?.name}</td>
+              <td className="text-right">{formatQuantity(tank.usableHereL, "volume", units)} usable</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}

@@ -1,0 +1,273 @@
+"use client";
+import { Plus, Trash2 } from "lucide-react";
+import type { Drain, TrapKind } from "@/core/design/plumbing";
+import { TRAP_KINDS } from "@/core/design/plumbing";
+import { interpolate } from "@/core/geometry/vec";
+import { toWorkingId } from "@/core/workings/listWorkings";
+import { useWorkbench } from "@/store/useWorkbench";
+import { view as look } from "@/store/workbench";
+import { GLOSSARY, TRAP_NAMES } from "@/words/labels";
+import { formatQuantity } from "@/words/units";
+import { isSamePart } from "../drawing/Handle";
+import { findShownDrain, findShownResult } from "../drawing/shown";
+import { Button } from "../kit/Button";
+import { Figure } from "../kit/Figure";
+import { NumberField } from "../kit/NumberField";
+import { Pick } from "../kit/Pick";
+import { TextField } from "../kit/TextField";
+import { DrawDrain } from "./DrawDrain";
+import { Group } from "./Group";
+import { PlaceFields } from "./PlaceFields";
+import { RulesMeasures } from "./RulesMeasures";
+import { useEdits } from "./useEdits";
+
+/** The drain shown: fixture, trap, pipe and bends, and the rules it is held against. */
+export function FallsMeasures() {
+  const design = useWorkbench((state) => state.history!.design);
+  const drainId = useWorkbench((state) => state.drainId);
+  const drain = findShownDrain(design, drainId);
+  return (
+    <>
+      <DrawDrain />
+      {drain && (
+        <>
+          <FixtureFields drain={drain} />
+          <TrapFields drain={drain} />
+          <PipeFields drain={drain} />
+          <BendFields drain={drain} />
+        </>
+      )}
+      <RulesMeasures />
+    </>
+  );
+}
+
+function FixtureFields({ drain }: { readonly drain: Drain }) {
+  const fixture = useWorkbench((state) => state.history!.design.fixtures.find((f) => f.id === drain.fromFixture)!);
+  const { set } = useEdits();
+  const at = { kind: "fixture", id: fixture.id } as const;
+  const field = (key: keyof typeof fixture) => (value: number | null) => set(at, ["fixtures", fixture.id, key], value);
+  return (
+    <Group title={`${fixture.name}, underside of the waste`}>
+      <TextField
+        label="Name"
+        value={fixture.name}
+        onCommit={(value) => set(at, ["fixtures", fixture.id, "name"], value)}
+      />
+      <PlaceFields part={at} />
+      <NumberField
+        label="Bore"
+        help={GLOSSARY.bore}
+        value={fixture.boreMm}
+        quantity="length"
+        onCommit={field("boreMm")}
+      />
+      <NumberField label="Rim over the outlet" value={fixture.rimMm} quantity="length" onCommit={field("rimMm")} />
+      <NumberField
+        label="Tap, full on"
+        value={fixture.inflowLps}
+        quantity="flow"
+        step={0.5 / 60}
+        onCommit={field("inflowLps")}
+      />
+      <NumberField
+        label="One use, plug in"
+        value={fixture.volumePerUseL}
+        quantity="volume"
+        onCommit={field("volumePerUseL")}
+      />
+    </Group>
+  );
+}
+
+const NEW_TRAP = { sealMm: 50, dropMm: 90, spanMm: 80 };
+
+function TrapFields({ drain }: { readonly drain: Drain }) {
+  const { set, apply } = useEdits();
+  const at = { kind: "trap", lineId: drain.id } as const;
+  const path = (key: string) => ["lines", drain.id, "trap", key];
+  const pick = (kind: TrapKind | "none") => {
+    if (kind === "none") {
+      apply({ code: "removeTrap", at, ops: [{ op: "set", path: ["lines", drain.id, "trap"], value: null }] });
+      return;
+    }
+    const shape = kind === "membrane" ? { sealMm: 0, dropMm: 40, spanMm: 60 } : NEW_TRAP;
+    const value = { ...shape, ...(drain.trap && kind !== "membrane" && drain.trap.sealMm > 0 ? drain.trap : {}), kind };
+    apply({
+      code: drain.trap ? "change" : "addTrap",
+      at,
+      ops: [{ op: "set", path: ["lines", drain.id, "trap"], value }],
+    });
+  };
+  return (
+    <Group title="Trap">
+      <Pick<TrapKind | "none">
+        label="Kind"
+        value={drain.trap?.kind ?? "none"}
+        options={(["none", ...TRAP_KINDS] as const).map((value) => ({ value, name: TRAP_NAMES[value].name }))}
+        onPick={pick}
+      />
+      <p className="text-[12px] leading-snug text-faint">{TRAP_NAMES[drain.trap?.kind ?? "none"].plain}</p>
+      {drain.trap && (
+        <>
+          {drain.trap.kind !== "membrane" && (
+            <NumberField
+              label="Seal"
+              help={GLOSSARY.trapSeal}
+              value={drain.trap.sealMm}
+              quantity="length"
+              onCommit={(value) => set(at, path("sealMm"), value)}
+            />
+          )}
+          <NumberField
+            label="Outlet down to weir"
+            help={GLOSSARY.weir}
+            value={drain.trap.dropMm}
+            quantity="length"
+            onCommit={(value) => set(at, path("dropMm"), value)}
+          />
+          <NumberField
+            label="Outlet across to weir"
+            value={drain.trap.spanMm}
+            quantity="length"
+            onCommit={(value) => set(at, path("spanMm"), value)}
+          />
+        </>
+      )}
+    </Group>
+  );
+}
+
+function PipeFields({ drain }: { readonly drain: Drain }) {
+  const result = useWorkbench(findShownResult);
+  const units = useWorkbench((state) => state.units);
+  const { set } = useEdits();
+  const at = { kind: "line", id: drain.id } as const;
+  const path = (key: string) => ["lines", drain.id, "pipe", key];
+  return (
+    <Group title="Pipe">
+      <NumberField
+        label="Bore"
+        help={GLOSSARY.bore}
+        value={drain.pipe.innerMm}
+        quantity="length"
+        onCommit={(value) => set(at, path("innerMm"), value)}
+      />
+      <NumberField
+        label="Outside diameter"
+        value={drain.pipe.outerMm}
+        quantity="length"
+        onCommit={(value) => set(at, path("outerMm"), value)}
+      />
+      <NumberField
+        label="Roughness n"
+        help="Smooth plastic 0.009 to 0.011; ribbed hose about 0.02."
+        value={drain.pipe.manningN}
+        quantity="roughness"
+        step={0.001}
+        onCommit={(value) => set(at, path("manningN"), value)}
+      />
+      {result?.flow.capacityLps != null && (
+        <p className="flex flex-wrap items-baseline gap-x-3 pt-1 text-[13px] text-faint">
+          <span>
+            carries{" "}
+            <Figure working={toWorkingId("drainCapacity", at)} label="Capacity" className="text-[15px] text-ink">
+              {formatQuantity(result.flow.capacityLps, "flow", units)}
+            </Figure>
+          </span>
+          <span>
+            at{" "}
+            <Figure working={toWorkingId("drainVelocity", at)} label="Speed" className="text-[15px] text-ink">
+              {formatQuantity(result.flow.velocityMps, "velocity", units)}
+            </Figure>
+          </span>
+          <span>
+            keeps{" "}
+            <Figure
+              working={toWorkingId("pondedWater", at)}
+              label="Water left standing"
+              className="text-[15px] text-ink"
+            >
+              {formatQuantity(result.pondedL, "volume", units)}
+            </Figure>
+          </span>
+        </p>
+      )}
+    </Group>
+  );
+}
+
+function BendFields({ drain }: { readonly drain: Drain }) {
+  const selection = useWorkbench((state) => state.selection);
+  const result = useWorkbench(findShownResult);
+  const { apply } = useEdits();
+  const insertAfter = (index: number) => {
+    const from = result?.nodesMm[index + 1];
+    const to = result?.nodesMm[index + 2];
+    if (!from || !to) return;
+    const part = { kind: "bend", lineId: drain.id, index: index + 1 } as const;
+    const refused = apply({
+      code: "addBend",
+      at: part,
+      ops: [
+        { op: "insert", path: ["lines", drain.id, "bendsMm"], index: index + 1, value: interpolate(from, to, 0.5) },
+      ],
+    });
+    if (refused === null) look({ selection: part });
+  };
+  return (
+    <Group
+      title="Bends, inverts"
+      aside={
+        <Button onClick={() => insertAfter(-1)} title="Put a bend behind the trap">
+          <Plus size={14} aria-hidden /> First
+        </Button>
+      }
+    >
+      <ul>
+        {drain.bendsMm.map((bend, index) => {
+          const part = { kind: "bend", lineId: drain.id, index } as const;
+          const picked = isSamePart(selection, part);
+          return (
+            // biome-ignore lint/suspicious/noArrayIndexKey: bends are known by their place along the drain
+            <li key={index}>
+              <button
+                type="button"
+                aria-expanded={picked}
+                onClick={() => look({ selection: picked ? null : part })}
+                className="flex min-h-7 w-full items-center justify-between rounded-[2px] px-1 text-left text-[13.5px] hover:bg-pick phone:min-h-11"
+              >
+                Bend {index + 1}
+                <span className="figures text-[14px] text-faint">
+                  {Math.round(bend.x)} · {Math.round(bend.y)} · {Math.round(bend.z)}
+                </span>
+              </button>
+              {picked && (
+                <div className="mb-2 border-l-2 border-enamel pl-2">
+                  <PlaceFields part={part} />
+                  <div className="flex gap-1.5 pt-1">
+                    <Button onClick={() => insertAfter(index)}>
+                      <Plus size={14} aria-hidden /> Bend after it
+                    </Button>
+                    <Button
+                      onClick={() => {
+                        look({ selection: null });
+                        apply({
+                          code: "removeBend",
+                          at: { kind: "line", id: drain.id },
+                          ops: [{ op: "remove", path: ["lines", drain.id, "bendsMm", index] }],
+                        });
+                      }}
+                    >
+                      <Trash2 size={14} aria-hidden /> Take it out
+                    </Button>
+                  </div>
+                </div>
+              )}
+            </li>
+          );
+        })}
+      </ul>
+    </Group>
+  );
+}

@@ -1,0 +1,29 @@
+"use client";
+import { useWorkbench } from "@/store/useWorkbench";
+import { STATION_NAMES } from "@/words/labels";
+import { AirMeasures } from "./AirMeasures";
+import { FallsMeasures } from "./FallsMeasures";
+import { HabitsMeasures } from "./HabitsMeasures";
+import { RigMeasures } from "./RigMeasures";
+import { TanksMeasures } from "./TanksMeasures";
+
+const PANELS = {
+  rig: RigMeasures,
+  habits: HabitsMeasures,
+  tanks: TanksMeasures,
+  falls: FallsMeasures,
+  air: AirMeasures,
+} as const;
+
+/** The measures of the station that is open. */
+export function MeasuresPanel() {
+  const station = useWorkbench((state) => state.station);
+  const hasDesign = useWorkbench((state) => state.history !== null);
+  if (!hasDesign) return null;
+  const Panel = PANELS[station];
+  return (
+    <section aria-label={`Measures: ${STATION_NAMES[station].name}`}>
+      <Panel key={station} />
+    </section>
+  );
+}

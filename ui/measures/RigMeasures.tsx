@@ -1,0 +1,287 @@
+"use client";
+import { Plus, Trash2 } from "lucide-react";
+import type { Obstacle, ObstacleKind } from "@/core/design/rig";
+import { OBSTACLE_KINDS, RIG_KINDS, type RigKind } from "@/core/design/rig";
+import { useWorkbench } from "@/store/useWorkbench";
+import { view as look } from "@/store/workbench";
+import { OBSTACLE_NAMES, RIG_NAMES } from "@/words/labels";
+import { Button } from "../kit/Button";
+import { NumberField } from "../kit/NumberField";
+import { Pick } from "../kit/Pick";
+import { TextField } from "../kit/TextField";
+import { createEntryId } from "./createEntryId";
+import { Group } from "./Group";
+import { PlaceFields } from "./PlaceFields";
+import { useEdits } from "./useEdits";
+
+const AT = { kind: "rig" } as const;
+
+/** The rig as it was measured: floor, heights, how it is parked, and what is under it. */
+export function RigMeasures() {
+  const rig = useWorkbench((state) => state.history!.design.rig);
+  const name = useWorkbench((state) => state.history!.design.name);
+  const { set, apply } = useEdits();
+  const boat = rig.kind === "boat";
+  const field = (key: keyof typeof rig) => (value: number | null) => set(AT, ["rig", key], value);
+  const angle = (key: keyof typeof rig.envelope) => (value: number | null) =>
+    set(AT, ["rig", "envelope", key], value ?? 0);
+  return (
+    <>
+      <Group title="Rig">
+        <TextField
+          label="Name"
+          value={name}
+          onCommit={(value) => apply({ code: "rename", at: AT, ops: [{ op: "set", path: ["name"], value }] })}
+        />
+        <Pick<RigKind>
+          label="Kind"
+          value={rig.kind}
+          options={RIG_KINDS.map((value) => ({ value, name: RIG_NAMES[value] }))}
+          onPick={(value) => set(AT, ["rig", "kind"], value)}
+        />
+        <NumberField
+          label="Floor, length"
+          value={rig.lengthMm}
+          quantity="length"
+          step={10}
+          onCommit={field("lengthMm")}
+        />
+        <NumberField label="Floor, width" value={rig.widthMm} quantity="length" step={10} onCommit={field("widthMm")} />
+      </Group>
+      <Group title="Heights over the floor">
+        <NumberField
+          label={boat ? "Underside of the keel" : "Ground"}
+          value={rig.groundZMm}
+          quantity="length"
+          onCommit={field("groundZMm")}
+        />
+        <NumberField label="Sill line" value={rig.sillZMm} quantity="length" clearable onCommit={field("sillZMm")} />
+        {boat && (
+          <NumberField
+            label="Waterline"
+            value={rig.waterlineZMm}
+            quantity="length"
+            clearable
+            onCommit={field("waterlineZMm")}
+          />
+        )}
+        {rig.floorLayers.map((layer, i) => (
+          <NumberField
+            // biome-ignore lint/suspicious/noArrayIndexKey: layers are known by their place
+            key={i}
+            label={layer.name}
+            value={layer.thicknessMm}
+            quantity="length"
+            onCommit={(value) => set(AT, ["rig", "floorLayers", i, "thicknessMm"], value ?? 0)}
+          />
+        ))}
+        <div className="flex gap-1.5 pt-1">
+          <Button
+            onClick={() =>
+              apply({
+                code: "change",
+                at: AT,
+                ops: [
+                  {
+                    op: "insert",
+                    path: ["rig", "floorLayers"],
+                    index: rig.floorLayers.length,
+                    value: { name: `Layer ${rig.floorLayers.length + 1}`, thicknessMm: 10 },
+                  },
+                ],
+              })
+            }
+          >
+            <Plus size={14} aria-hidden /> Floor layer
+          </Button>
+          {rig.floorLayers.length > 1 && (
+            <Button
+              onClick={() =>
+                apply({
+                  code: "change",
+                  at: AT,
+                  ops: [{ op: "remove", path: ["rig", "floorLayers", rig.floorLayers.length - 1] }],
+                })
+              }
+            >
+              Take the lowest out
+            </Button>
+          )}
+        </div>
+      </Group>
+      <Group title={boat ? "How she lies at her berth" : "How far out of level it is parked"}>
+        <NumberField
+          label={boat ? "Bow down" : "Nose down"}
+          value={rig.envelope.noseDownDeg}
+          quantity="angle"
+          step={0.5}
+          onCommit={angle("noseDownDeg")}
+        />
+        <NumberField
+          label={boat ? "Stern down" : "Nose up"}
+          value={rig.envelope.noseUpDeg}
+          quantity="angle"
+          step={0.5}
+          onCommit={angle("noseUpDeg")}
+        />
+        <NumberField
+          label={boat ? "Heeled to port" : "Left low"}
+          value={rig.envelope.leftLowDeg}
+          quantity="angle"
+          step={0.5}
+          onCommit={angle("leftLowDeg")}
+        />
+        <NumberField
+          label={boat ? "Heeled to starboard" : "Right low"}
+          value={rig.envelope.rightLowDeg}
+          quantity="angle"
+          step={0.5}
+          onCommit={angle("rightLowDeg")}
+        />
+        <StandingPlaces />
+      </Group>
+      <Obstacles />
+    </>
+  );
+}
+
+function StandingPlaces() {
+  const standings = useWorkbench((state) => state.history!.design.rig.standings);
+  const attitude = useWorkbench((state) => state.attitude);
+  const { set, apply } = useEdits();
+  return (
+    <div className="pt-1">
+      {standings.map((place) => (
+        <div key={place.id} className="flex items-center gap-1">
+          <div className="flex-1">
+            <TextField
+              label="Place"
+              value={place.name}
+              onCommit={(value) => set(AT, ["rig", "standings", place.id, "name"], value)}
+            />
+          </div>
+          <Button
+            look="bare"
+            aria-label={`Take ${place.name} out`}
+            onClick={() =>
+              apply({ code: "change", at: AT, ops: [{ op: "remove", path: ["rig", "standings", place.id] }] })
+            }
+          >
+            <Trash2 size={15} aria-hidden />
+          </Button>
+        </div>
+      ))}
+      {standings.length < 12 && (
+        <Button
+          className="mt-1"
+          onClick={() =>
+            apply({
+              code: "change",
+              at: AT,
+              ops: [
+                {
+                  op: "insert",
+                  path: ["rig", "standings"],
+                  index: standings.length,
+                  value: { id: createEntryId("place", standings), name: `Place ${standings.length + 1}`, attitude },
+                },
+              ],
+            })
+          }
+        >
+          <Plus size={14} aria-hidden /> Keep this tilt as a place
+        </Button>
+      )}
+    </div>
+  );
+}
+
+function Obstacles() {
+  const obstacles = useWorkbench((state) => state.history!.design.obstacles);
+  const rig = useWorkbench((state) => state.history!.design.rig);
+  const selection = useWorkbench((state) => state.selection);
+  const { apply } = useEdits();
+  const picked = obstacles.find((o) => selection?.kind === "obstacle" && selection.id === o.id);
+  const addObstacle = () => {
+    const id = createEntryId("obstacle", obstacles);
+    const value: Obstacle = {
+      id,
+      name: "Cross-member",
+      kind: "crossMember",
+      atMm: { x: Math.round(rig.lengthMm / 2), y: -300, z: -180 },
+      lengthMm: 60,
+      widthMm: 600,
+      heightMm: 80,
+    };
+    const at = { kind: "obstacle", id } as const;
+    const refused = apply({
+      code: "addObstacle",
+      at,
+      ops: [{ op: "insert", path: ["obstacles"], index: obstacles.length, value }],
+    });
+    if (refused === null) look({ selection: at });
+  };
+  return (
+    <Group
+      title="Under and in the way"
+      aside={
+        <Button onClick={addObstacle}>
+          <Plus size={14} aria-hidden /> Add
+        </Button>
+      }
+    >
+      <ul>
+        {obstacles.map((o) => (
+          <li key={o.id}>
+            <button
+              type="button"
+              aria-expanded={picked?.id === o.id}
+              onClick={() => look({ selection: picked?.id === o.id ? null : { kind: "obstacle", id: o.id } })}
+              className="flex min-h-7 w-full items-center justify-between rounded-[2px] px-1 text-left text-[13.5px] hover:bg-pick phone:min-h-11"
+            >
+              {o.name}
+              <span className="text-faint">{OBSTACLE_NAMES[o.kind] === o.name ? "" : OBSTACLE_NAMES[o.kind]}</span>
+            </button>
+            {picked?.id === o.id && <ObstacleFields obstacle={o} />}
+          </li>
+        ))}
+      </ul>
+    </Group>
+  );
+}
+
+function ObstacleFields({ obstacle }: { readonly obstacle: Obstacle }) {
+  const { set, apply } = useEdits();
+  const at = { kind: "obstacle", id: obstacle.id } as const;
+  const path = (key: string) => ["obstacles", obstacle.id, key];
+  return (
+    <div className="mb-2 border-l-2 border-enamel pl-2">
+      <TextField label="Name" value={obstacle.name} onCommit={(value) => set(at, path("name"), value)} />
+      <Pick<ObstacleKind>
+        label="Kind"
+        value={obstacle.kind}
+        options={OBSTACLE_KINDS.map((value) => ({ value, name: OBSTACLE_NAMES[value] }))}
+        onPick={(value) => set(at, path("kind"), value)}
+      />
+      <PlaceFields part={at} />
+      {(["lengthMm", "widthMm", "heightMm"] as const).map((key) => (
+        <NumberField
+          key={key}
+          label={{ lengthMm: "Length", widthMm: "Width", heightMm: "Height" }[key]}
+          value={obstacle[key]}
+          quantity="length"
+          onCommit={(value) => set(at, path(key), value)}
+        />
+      ))}
+      <Button
+        className="mt-1"
+        onClick={() => {
+          look({ selection: null });
+          apply({ code: "removeObstacle", at: AT, ops: [{ op: "remove", path: ["obstacles", obstacle.id] }] });
+        }}
+      >
+        <Trash2 size={14} aria-hidden /> Take it away
+      </Button>
+    </div>
+  );
+}

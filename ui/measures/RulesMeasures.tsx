@@ -1,0 +1,77 @@
+"use client";
+import { RotateCcw } from "lucide-react";
+import type { LimitId } from "@/core/rules/limitIds";
+import { LIMIT_IDS, LIMITS } from "@/core/rules/limitIds";
+import { lookUpLimit } from "@/core/rules/lookUpLimit";
+import { PACK_IDS, type PackId } from "@/core/rules/packIds";
+import { useWorkbench } from "@/store/useWorkbench";
+import { LIMIT_NAMES } from "@/words/limits";
+import { describeLimitSource, PACK_NAMES } from "@/words/sources";
+import { findShownDrain } from "../drawing/shown";
+import { Button } from "../kit/Button";
+import { NumberField } from "../kit/NumberField";
+import { Pick } from "../kit/Pick";
+import { Group } from "./Group";
+import { useEdits } from "./useEdits";
+
+const AT = { kind: "rig" } as const;
+
+/** The rules the design is held against: a pack, and every limit of it to be changed. */
+export function RulesMeasures() {
+  const rules = useWorkbench((state) => state.history!.design.rules);
+  const { set } = useEdits();
+  return (
+    <Group title="Rules">
+      <Pick<PackId>
+        label="Pack"
+        value={rules.pack}
+        options={PACK_IDS.map((value) => ({ value, name: PACK_NAMES[value] }))}
+        onPick={(value) => set(AT, ["rules", "pack"], value)}
+      />
+      <details className="pt-1">
+        <summary className="min-h-7 cursor-pointer text-[13.5px] leading-7 text-enamel">
+          Every limit, to be changed
+        </summary>
+        {LIMIT_IDS.map((id) => (
+          <LimitField key={id} id={id} />
+        ))}
+      </details>
+    </Group>
+  );
+}
+
+function LimitField({ id }: { readonly id: LimitId }) {
+  const design = useWorkbench((state) => state.history!.design);
+  const drainId = useWorkbench((state) => state.drainId);
+  const { set, apply } = useEdits();
+  const { rules } = design;
+  const drain = findShownDrain(design, drainId);
+  const limit = lookUpLimit(rules, id, { boreMm: drain?.pipe.innerMm ?? 40, vented: drain?.branchVent != null });
+  const isOwn = rules.limits[id] !== undefined;
+  return (
+    <div className="border-t border-rule py-1">
+      <div className="flex items-start gap-1">
+        <div className="min-w-0 flex-1">
+          <NumberField
+            label={LIMIT_NAMES[id].name}
+            help={LIMIT_NAMES[id].plain}
+            value={limit.value}
+            quantity={LIMITS[id]}
+            step={LIMITS[id] === "ratio" ? 0.05 : LIMITS[id] === "velocity" ? 0.05 : 1}
+            onCommit={(value) => (value === null ? null : set(AT, ["rules", "limits", id], value))}
+          />
+        </div>
+        {isOwn && (
+          <Button
+            look="bare"
+            aria-label={`Back to the pack's figure: ${LIMIT_NAMES[id].name}`}
+            onClick={() => apply({ code: "change", at: AT, ops: [{ op: "remove", path: ["rules", "limits", id] }] })}
+          >
+            <RotateCcw size={14} aria-hidden />
+          </Button>
+        )}
+      </div>
+      <p className="text-[12px] leading-snug text-faint">{describeLimitSource(limit)}.</p>
+    </div>
+  );
+}

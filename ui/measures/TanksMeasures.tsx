@@ -1,0 +1,148 @@
+"use client";
+import { buildResize } from "@/core/design/moves";
+import type { Tank } from "@/core/design/plumbing";
+import { toWorkingId } from "@/core/workings/listWorkings";
+import { useWorkbench } from "@/store/useWorkbench";
+import { view as look } from "@/store/workbench";
+import { describeAttitude } from "@/words/attitudes";
+import { PORT_NAMES } from "@/words/labels";
+import { formatQuantity } from "@/words/units";
+import { Figure } from "../kit/Figure";
+import { NumberField } from "../kit/NumberField";
+import { TextField } from "../kit/TextField";
+import { Group } from "./Group";
+import { PlaceFields } from "./PlaceFields";
+import { useEdits } from "./useEdits";
+
+/** Each tank with what it really holds, its inside, its place and its ports. */
+export function TanksMeasures() {
+  const tanks = useWorkbench((state) => state.history!.design.tanks);
+  return tanks.map((tank) => <TankMeasures key={tank.id} tank={tank} />);
+}
+
+function TankMeasures({ tank }: { readonly tank: Tank }) {
+  const share = useWorkbench((state) => state.fillShare);
+  const { set, apply } = useEdits();
+  const at = { kind: "tank", id: tank.id } as const;
+  const resize = (key: "lengthMm" | "widthMm" | "heightMm") => (value: number | null) =>
+    apply(buildResize(tank, { [key]: value ?? 0 }));
+  return (
+    <>
+      <TankFigures tankId={tank.id} />
+      <Group title={tank.name}>
+        <TextField label="Name" value={tank.name} onCommit={(value) => set(at, ["tanks", tank.id, "name"], value)} />
+        <NumberField
+          label="Water drawn in it"
+          help="A way of looking: nothing of the design changes."
+          value={share}
+          quantity="ratio"
+          step={0.05}
+          onCommit={(value) => {
+            if (value === null || value < 0 || value > 1) return "From 0 to 100 % of full.";
+            look({ fillShare: value });
+            return null;
+          }}
+        />
+        {tank.solid.shape === "box" ? (
+          (["lengthMm", "widthMm", "heightMm"] as const).map((key) => (
+            <NumberField
+              key={key}
+              label={{ lengthMm: "Inside, length", widthMm: "Inside, width", heightMm: "Inside, height" }[key]}
+              value={tank.solid.shape === "box" ? tank.solid[key] : 0}
+              quantity="length"
+              onCommit={resize(key)}
+            />
+          ))
+        ) : (
+          <>
+            <NumberField
+              label="Length along its axis"
+              value={tank.solid.lengthMm}
+              quantity="length"
+              onCommit={(value) => set(at, ["tanks", tank.id, "solid", "lengthMm"], value)}
+            />
+            {tank.solid.profileMm.map((corner, i) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: corners are known by their place
+              <div key={i} className="grid grid-cols-2 gap-1">
+                {(["u", "v"] as const).map((key) => (
+                  <NumberField
+                    key={key}
+                    quantity="length"
+                    label={`Corner ${i + 1}, ${key === "u" ? "across" : "up"}`}
+                    value={corner[key]}
+                    onCommit={(value) => set(at, ["tanks", tank.id, "solid", "profileMm", i, key], value)}
+                  />
+                ))}
+              </div>
+            ))}
+          </>
+        )}
+        <NumberField
+          label="Wall"
+          value={tank.wallMm}
+          quantity="length"
+          onCommit={(value) => set(at, ["tanks", tank.id, "wallMm"], value)}
+        />
+      </Group>
+      <Group title="Place of its rear right bottom corner">
+        <PlaceFields part={at} />
+      </Group>
+      {tank.ports.map((port) => {
+        const portRef = { kind: "port", tankId: tank.id, id: port.id } as const;
+        return (
+          <Group key={port.id} title={PORT_NAMES[port.kind]}>
+            <NumberField
+              label="Bore"
+              value={port.boreMm}
+              quantity="length"
+              onCommit={(value) => set(portRef, ["tanks", tank.id, "ports", port.id, "boreMm"], value)}
+            />
+            {(["x", "y", "z"] as const).map((axis) => (
+              <NumberField
+                key={axis}
+                label={{ x: "From the tank's rear", y: "From its right side", z: "Invert over its bottom" }[axis]}
+                value={port.atMm[axis]}
+                quantity="length"
+                onCommit={(value) => set(portRef, ["tanks", tank.id, "ports", port.id, "atMm", axis], value)}
+              />
+            ))}
+          </Group>
+        );
+      })}
+    </>
+  );
+}
+
+function TankFigures({ tankId }: { readonly tankId: string }) {
+  const tank = useWorkbench((state) => state.evaluation?.tanks.find((t) => t.tankId === tankId) ?? null);
+  const kind = useWorkbench((state) => state.history!.design.rig.kind);
+  const units = useWorkbench((state) => state.units);
+  if (!tank) return null;
+  const at = { kind: "tank", id: tankId } as const;
+  const why = {
+    inlet: "its inlet drowns",
+    vent: "its breather drowns",
+    fixture: "the water stands in the fixture",
+    top: "it is full to the top",
+  };
+  const litres = (value: number) => formatQuantity(value, "volume", units);
+  return (
+    <div className="px-3 pt-2 pb-3">
+      <p className="flex items-baseline gap-2">
+        <Figure working={toWorkingId("tankUsable", at)} label="Usable litres" className="text-[30px] leading-none">
+          {litres(tank.usableHereL)}
+        </Figure>
+        <span className="text-[13px] text-faint">usable as it stands, of {litres(tank.capacityL)}</span>
+      </p>
+      <p className="mt-1 text-[13px] text-faint">
+        Full at{" "}
+        <Figure working={toWorkingId("tankFull", at)} label="Full at" className="text-[15px] text-ink">
+          {litres(tank.here.litres)}
+        </Figure>
+        , when {why[tank.here.by]}.{" "}
+        {tank.leftL === null ? "Nothing can be dumped." : `${litres(tank.leftL)} stay behind when it is dumped.`} Worst
+        standing: {litres(tank.usableWorstL)}, {describeAttitude(tank.worst.attitude, kind)}.
+      </p>
+    </div>
+  );
+}

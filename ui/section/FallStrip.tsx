@@ -1,0 +1,167 @@
+"use client";
+import { isLevel } from "@/core/attitude/attitude";
+import type { DrainResult } from "@/core/evaluate/evaluation";
+import type { FallBudget } from "@/core/falls/fallBudget";
+import { toWorkingId } from "@/core/workings/listWorkings";
+import type { FormulaId } from "@/core/workings/working";
+import { useWorkbench } from "@/store/useWorkbench";
+import { tilt } from "@/store/workbench";
+import { describeAttitude } from "@/words/attitudes";
+import { formatLengthFigure, lengthUnit, type Units } from "@/words/units";
+import { findShownResult } from "../drawing/shown";
+import { Figure } from "../kit/Figure";
+
+/** The fall budget: the height between outlet and tank inlet, and what it is spent on, level and where parked. */
+export function FallStrip() {
+  const result = useWorkbench(findShownResult);
+  const attitude = useWorkbench((state) => state.attitude);
+  const units = useWorkbench((state) => state.units);
+  const kind = useWorkbench((state) => state.history?.design.rig.kind ?? "van");
+  const after = useWorkbench((state) => {
+    const id = findShownResult(state)?.lineId;
+    return state.preview?.evaluation.drains.find((d) => d.lineId === id) ?? null;
+  });
+  if (!result) return null;
+  const worstWhere = describeAttitude(result.worst.attitude, kind);
+  return (
+    <section aria-label="Fall budget" className="border-t border-ink bg-paper px-3 py-2">
+      <StripRow
+        name="Level"
+        formula="fallInHandLevel"
+        budget={result.level}
+        after={after?.level}
+        {...{ result, units }}
+      />
+      {!isLevel(attitude) && (
+        <StripRow
+          name="As it stands"
+          formula="fallInHandHere"
+          budget={result.here}
+          after={after?.here}
+          where={describeAttitude(attitude, kind)}
+          {...{ result, units }}
+        />
+      )}
+      <StripRow
+        name="Worst"
+        formula="fallInHandWorst"
+        budget={result.worst}
+        after={after?.worst}
+        where={worstWhere}
+        onWhere={() => tilt(result.worst.attitude)}
+        {...{ result, units }}
+      />
+    </section>
+  );
+}
+
+type RowProps = {
+  readonly name: string;
+  readonly formula: FormulaId;
+  readonly budget: FallBudget;
+  readonly after: FallBudget | undefined;
+  readonly where?: string;
+  readonly onWhere?: () => void;
+  readonly result: DrainResult;
+  readonly units: Units;
+};
+
+function StripRow({ name, formula, budget, after, where, onWhere, result, units }: RowProps) {
+  const { inHandMm } = budget;
+  const short = inHandMm < 0;
+  const at = { kind: "line", id: result.lineId } as const;
+  return (
+    <div className="flex items-stretch gap-3 py-1">
+      <div className="w-[118px] shrink-0 self-center phone:w-24">
+        <div className="plate text-[15px] leading-tight">{name}</div>
+        {where &&
+          (onWhere ? (
+            <button
+              type="button"
+              onClick={onWhere}
+              className="text-left text-[12px] leading-tight text-faint underline decoration-dotted underline-offset-2 hover:text-ink"
+            >
+              {where}
+            </button>
+          ) : (
+            <div className="text-[12px] leading-tight text-faint">{where}</div>
+          ))}
+      </div>
+      <Cells budget={budget} result={result} units={units} />
+      <div className="flex w-[118px] shrink-0 flex-col items-end justify-center">
+        <Figure
+          working={toWorkingId(formula, at)}
+          label={`Fall in hand, ${name.toLowerCase()}`}
+          className={`px-1 text-[28px] leading-none ${short ? "bg-signal text-on-signal" : ""}`}
+        >
+          <span data-testid={`in-hand-${formula}`}>{formatLengthFigure(inHandMm, units)}</span>
+          <span className="ml-1 text-[15px]">{lengthUnit(units)}</span>
+        </Figure>
+        {after ? (
+          <span className="figures text-[14px] leading-tight text-enamel">
+            → {formatLengthFigure(after.inHandMm, units)}
+          </span>
+        ) : (
+          <span className="text-[11.5px] leading-tight text-faint">{short ? "short" : "in hand"}</span>
+        )}
+      </div>
+    </div>
+  );
+}
+
+/** Trap and drops take a fixed width, for they are long and never in doubt; the runs share the rest by their fall. */
+function Cells({ budget, result, units }: Pick<RowProps, "budget" | "result" | "units">) {
+  const runs = budget.legs
+    .map((leg, index) => ({ leg, index }))
+    .filter(({ index }) => result.legs[index]!.kind === "run");
+  const label = (mm: number) => formatLengthFigure(mm, units);
+  return (
+    <div className="flex h-[46px] min-w-0 flex-1 border border-ink bg-sheet phone:h-[52px]">
+      {Math.abs(budget.trapMm) > 0.05 && <Fixed name="trap" figure={label(budget.trapMm)} />}
+      {Math.abs(budget.dropsMm) > 0.05 && <Fixed name="drops" figure={label(budget.dropsMm)} />}
+      {runs.map(({ leg, index }) => {
+        const asked = Math.max(0, leg.neededMm);
+        const hand = leg.inHandMm;
+        const weight = Math.max(20, Math.abs(leg.fallMm) + (hand < 0 ? -hand : 0));
+        const isWeakest = index === budget.weakestLeg && runs.length > 1;
+        return (
+          <div
+            key={index}
+            className="flex min-w-[52px] flex-col border-l border-ink first:border-l-0"
+            style={{ flex: `${weight.toFixed(2)} 1 0` }}
+          >
+            <div className="flex h-3 overflow-hidden border-b border-rule">
+              <div className="strip-asked" style={{ flex: `${asked.toFixed(2)} 0 0` }} />
+              <div
+                className={hand < 0 ? "strip-short" : "strip-hand"}
+                style={{ flex: `${Math.max(0.5, Math.abs(hand)).toFixed(2)} 0 0` }}
+              />
+            </div>
+            <div className="figures flex min-h-0 flex-1 flex-col justify-center px-1.5 text-[13px] leading-[1.2]">
+              <span className={`truncate ${isWeakest ? "text-ink" : "text-faint"}`}>
+                leg {index + 1}
+                {isWeakest && " weakest"}
+              </span>
+              <span className={`truncate text-[15px] ${hand < 0 ? "text-signal" : ""}`}>
+                {asked > 0.5 && <span className="text-faint">{label(asked)} + </span>}
+                {label(hand)}
+              </span>
+            </div>
+          </div>
+        );
+      })}
+    </div>
+  );
+}
+
+function Fixed({ name, figure }: { readonly name: string; readonly figure: string }) {
+  return (
+    <div className="flex w-14 shrink-0 flex-col border-l border-ink first:border-l-0 phone:w-12">
+      <div className="strip-spent h-3 border-b border-rule" />
+      <div className="figures flex flex-1 flex-col justify-center px-1.5 text-[13px] leading-[1.2]">
+        <span className="text-faint">{name}</span>
+        <span className="text-[15px]">{figure}</span>
+      </div>
+    </div>
+  );
+}

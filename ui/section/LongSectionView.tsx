@@ -1,0 +1,240 @@
+"use client";
+import { Maximize2, ZoomIn, ZoomOut } from "lucide-react";
+import { useId, useMemo, useRef } from "react";
+import type { Severity } from "@/core/evaluate/findings";
+import { type LongSection, layOutLongSection } from "@/core/section/longSection";
+import { computeSectionShift } from "@/core/section/sectionShift";
+import { useWorkbench } from "@/store/useWorkbench";
+import { view as look, workbench } from "@/store/workbench";
+import { describePart } from "@/words/findings";
+import { formatLengthFigure } from "@/words/units";
+import { Handle, type Pull } from "../drawing/Handle";
+import { Hatches } from "../drawing/Hatches";
+import { findShownDrain, findShownResult } from "../drawing/shown";
+import { useFrame } from "../drawing/useFrame";
+import { useZoom } from "../drawing/useZoom";
+import { type Bounds, EXAGGERATIONS, fitView, type View } from "../drawing/view";
+import { Button } from "../kit/Button";
+import { SectionDrain } from "./SectionDrain";
+import { SectionGhost } from "./SectionGhost";
+import { SectionLabels } from "./SectionLabels";
+import { SectionScenery } from "./SectionScenery";
+import { SectionTank } from "./SectionTank";
+import { TankLevelHandle } from "./TankLevelHandle";
+
+const PAD = { left: 56, right: 16, top: 46, bottom: 22 };
+
+/** The signature drawing: one drain unrolled from fixture to tank, to scale, as the rig stands. */
+export function LongSectionView() {
+  const design = useWorkbench((state) => state.history?.design ?? null);
+  const drainId = useWorkbench((state) => state.drainId);
+  const attitude = useWorkbench((state) => state.attitude);
+  const fillShare = useWorkbench((state) => state.fillShare);
+  const exaggeration = useWorkbench((state) => state.exaggeration);
+  const preview = useWorkbench((state) => state.preview);
+  const dragBase = useWorkbench((state) => state.dragBase);
+  const units = useWorkbench((state) => state.units);
+  const result = useWorkbench(findShownResult);
+  const evaluation = useWorkbench((state) => state.evaluation);
+  const [frame, size] = useFrame<SVGSVGElement>();
+  const { zoom, zoomBy, reset } = useZoom(frame);
+  const hatch = useId().replace(/[^a-z0-9]/gi, "");
+  const still = useRef<{ readonly bounds: Bounds; readonly inletS: number } | null>(null);
+
+  const drain = design ? findShownDrain(design, drainId) : null;
+  const tank = evaluation?.tanks.find((t) => t.tankId === result?.tankId) ?? null;
+  const tankL = fillShare * (tank?.here.litres ?? 0);
+  const layout = useMemo(
+    () => (design && drain ? layOutLongSection(design, drain, attitude, tankL) : null),
+    [design, drain, attitude, tankL],
+  );
+  const ghost = useMemo(() => {
+    const after = preview ? findShownDrain(preview.design, drainId) : null;
+    return preview && after ? layOutLongSection(preview.design, after, attitude, 0) : null;
+  }, [preview, drainId, attitude]);
+
+  if (!design || !drain || !layout || !result) return <NoDrain />;
+
+  // while something is pulled the paper must not move under the hand
+  if (!dragBase || !still.current) still.current = { bounds: toBounds(layout), inletS: findInletS(layout) };
+  const fit = fitView({ bounds: still.current.bounds, ...size, pad: PAD, exaggeration, zoom });
+  const isFixturePulled = dragBase !== null && workbench.getState().selection?.kind === "fixture";
+  const slip = isFixturePulled ? still.current.inletS - findInletS(layout) : 0;
+  const view: View = { ...fit, x: (s) => fit.x(s + slip) };
+  const floorMm = design.rig.floorLayers.reduce((sum, layer) => sum + layer.thicknessMm, 0);
+  const severities = evaluation?.findings.flatMap((f): [number, Severity][] =>
+    f.at.kind === "leg" && f.at.lineId === drain.id ? [[f.at.index, f.severity]] : [],
+  );
+  const ready = size.width > 0;
+
+  return (
+    <div className="relative min-h-0 flex-1 bg-sheet">
+      <svg
+        ref={frame}
+        className="drawing absolute inset-0 size-full"
+        role="group"
+        aria-label={`Long section of ${drain.name}`}
+      >
+        <Hatches id={hatch} />
+        {ready && (
+          <>
+            <SectionScenery
+              layout={layout}
+              view={view}
+              hatch={hatch}
+              floorJoints={toJoints(design.rig.floorLayers, floorMm)}
+              formatTick={(mm) => formatLengthFigure(mm, units)}
+            />
+            <SectionTank layout={layout} view={view} hatch={hatch} wallMm={findWall(design, result.tankId)} />
+            <SectionDrain
+              layout={layout}
+              view={view}
+              hatch={hatch}
+              pipe={drain.pipe}
+              trapKind={drain.trap?.kind ?? null}
+              legSeverity={(leg) => severities?.find(([index]) => index === leg)?.[1] ?? null}
+            />
+            {ghost && <SectionGhost layout={ghost} view={view} />}
+            <SectionHandles layout={layout} view={view} />
+            <TankLevelHandle layout={layout} view={view} />
+          </>
+        )}
+      </svg>
+      {ready && <SectionLabels design={design} layout={layout} view={view} drain={result} tank={tank} units={units} />}
+      <div className="absolute top-1.5 right-2 flex items-center">
+        {fit.ratio !== 1 && <span className="figures mr-2 text-[13px] text-faint">heights × {fit.ratio}</span>}
+        <Button
+          look="bare"
+          onClick={() => look({ exaggeration: nextExaggeration(fit.ratio) })}
+          title="Draw heights taller than lengths (E)"
+        >
+          {fit.ratio === 1 ? "Stretch heights" : "Stretch"}
+        </Button>
+        <Button look="bare" aria-label="Zoom in on the section" onClick={() => zoomBy(1.5)}>
+          <ZoomIn size={16} aria-hidden />
+        </Button>
+        <Button look="bare" aria-label="Zoom out of the section" disabled={zoom.k <= 1} onClick={() => zoomBy(1 / 1.5)}>
+          <ZoomOut size={16} aria-hidden />
+        </Button>
+        <Button look="bare" aria-label="Show the whole section" disabled={zoom.k <= 1} onClick={reset}>
+          <Maximize2 size={15} aria-hidden />
+        </Button>
+      </div>
+    </div>
+  );
+}
+
+function SectionHandles({ layout, view }: { readonly layout: LongSection; readonly view: View }) {
+  const design = useWorkbench((state) => state.history!.design);
+  const drain = design.lines.find((line) => line.id === layout.lineId);
+  const result = useWorkbench(findShownResult);
+  const attitude = useWorkbench((state) => state.attitude);
+  if (drain?.kind !== "drain" || !result) return null;
+  const pxPerMm = { x: view.kx, y: view.ky };
+  const bore = drain.pipe.innerMm;
+  const at = (s: number, h: number) => [view.x(s), view.y(h)] as const;
+  const props = (part: Parameters<typeof computeSectionShift>[2]) => ({
+    part,
+    pxPerMm,
+    toShift: (base: typeof design, pull: Pull) => {
+      const line = base.lines.find((l) => l.id === drain.id);
+      return computeSectionShift(
+        base,
+        line?.kind === "drain" ? line : drain,
+        part,
+        { alongMm: pull.across, upMm: pull.up },
+        attitude,
+      );
+    },
+  });
+  const { outline } = layout.tank;
+  const low = Math.min(...outline.map((p) => p.h));
+  const middle = (Math.min(...outline.map((p) => p.s)) + Math.max(...outline.map((p) => p.s))) / 2;
+  const tankPart = { kind: "tank", id: drain.toTank } as const;
+  const fixturePart = { kind: "fixture", id: drain.fromFixture } as const;
+  return (
+    <g>
+      <Handle
+        {...props(tankPart)}
+        label={`Move ${describePart(tankPart, design)}`}
+        at={[view.x(middle), view.y(low) - 9]}
+        shape="wide"
+      />
+      {result.passages.map((passage) => {
+        const from = layout.nodes[passage.legIndex]!;
+        const to = layout.nodes[passage.legIndex + 1]!;
+        const floor = layout.floorTop.find((p) => p.s >= from.s)?.h ?? 0;
+        const share = from.h === to.h ? 0 : Math.min(1, Math.max(0, (from.h - floor) / (from.h - to.h)));
+        return (
+          <Handle
+            key={passage.legIndex}
+            {...props({ kind: "passage", lineId: drain.id, index: passage.legIndex })}
+            label={`Move the floor passage of ${drain.name}`}
+            at={at(from.s + (to.s - from.s) * share, floor)}
+            shape="square"
+          />
+        );
+      })}
+      {layout.nodes.map((node) =>
+        node.role === "bend" ? (
+          <Handle
+            key={node.bend}
+            {...props({ kind: "bend", lineId: drain.id, index: node.bend })}
+            label={`Move bend ${node.bend + 1} of ${drain.name}`}
+            at={at(node.s, node.h + bore / 2)}
+          />
+        ) : null,
+      )}
+      {layout.nodes.slice(-1).map((node) => (
+        <Handle
+          key="inlet"
+          {...props({ kind: "port", tankId: drain.toTank, id: drain.toPort })}
+          label={`Move the inlet of ${describePart(tankPart, design)}`}
+          at={at(node.s, node.h + bore / 2)}
+        />
+      ))}
+      <Handle
+        {...props(fixturePart)}
+        label={`Move the outlet of ${describePart(fixturePart, design)}`}
+        at={at(layout.outlet.s, layout.outlet.h)}
+        shape="wide"
+      />
+    </g>
+  );
+}
+
+function NoDrain() {
+  return (
+    <div className="flex flex-1 items-center justify-center bg-sheet p-8 text-center">
+      <p className="max-w-[28rem] text-faint">
+        There is no drain to show yet. Draw one from a fixture to a tank at the station Falls.
+      </p>
+    </div>
+  );
+}
+
+const toBounds = (layout: LongSection): Bounds => ({
+  left: layout.fromS,
+  right: layout.toS,
+  low: layout.lowH,
+  high: layout.highH + 60,
+});
+
+const findInletS = (layout: LongSection): number => layout.nodes[layout.nodes.length - 1]!.s;
+
+const findWall = (design: { tanks: readonly { id: string; wallMm: number }[] }, id: string): number =>
+  design.tanks.find((t) => t.id === id)?.wallMm ?? 4;
+
+// Where the layers of the floor meet, as shares of its thickness from the top.
+function toJoints(layers: readonly { readonly thicknessMm: number }[], totalMm: number): number[] {
+  let sum = 0;
+  return layers.slice(0, -1).map((layer) => {
+    sum += layer.thicknessMm;
+    return totalMm > 0 ? sum / totalMm : 0;
+  });
+}
+
+function nextExaggeration(ratio: number): number {
+  const index = EXAGGERATIONS.indexOf(ratio as (typeof EXAGGERATIONS)[number]);
+  return EXAGGERATIONS[(index + 1) % EXAGGERATIONS.length]!;
+}

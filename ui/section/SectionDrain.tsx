@@ -1,0 +1,150 @@
+import { useId } from "react";
+import type { Pipe, TrapKind } from "@/core/design/plumbing";
+import type { Severity } from "@/core/evaluate/findings";
+import type { LongSection, SectionPoint } from "@/core/section/longSection";
+import { toPath, type View } from "../drawing/view";
+
+type DrainProps = {
+  readonly layout: LongSection;
+  readonly view: View;
+  readonly hatch: string;
+  readonly pipe: Pipe;
+  readonly trapKind: TrapKind | null;
+  /** Worst thing said against each leg. */
+  readonly legSeverity: (leg: number) => Severity | null;
+};
+
+/** Sink, trap and pipe as they are cut by the section, with the water that stays in them. */
+export function SectionDrain({ layout, view, hatch, pipe, trapKind, legSeverity }: DrainProps) {
+  const clip = useId();
+  const bore = pipe.innerMm;
+  const centre = (p: SectionPoint): readonly [number, number] => [p.s, p.h + bore / 2];
+  const legs = layout.nodes.slice(1).map((to, i) => {
+    const from = layout.nodes[i]!;
+    return { from, to, isRun: Math.abs(to.s - from.s) >= Math.abs(to.h - from.h), severity: legSeverity(i) };
+  });
+  const width = (isRun: boolean) => Math.max(4, bore * (isRun ? view.ky : view.kx));
+  const trapPath = toPath(
+    view,
+    layout.trap.map((p) => [p.s, p.h] as const),
+  );
+  const trapWidth = Math.max(4, bore * view.kx);
+  return (
+    <g strokeLinejoin="round" strokeLinecap="butt" fill="none">
+      <Sink layout={layout} view={view} />
+      {legs.map((leg) => (
+        <path
+          key={`wall-${leg.from.s}-${leg.to.h}`}
+          d={toPath(view, [centre(leg.from), centre(leg.to)])}
+          stroke={toInk(leg.severity)}
+          strokeWidth={width(leg.isRun) + 3.2}
+          strokeLinecap="round"
+        />
+      ))}
+      {layout.trap.length > 0 && <path d={trapPath} stroke="var(--ink)" strokeWidth={trapWidth + 3.2} />}
+      {layout.trap.length > 0 && <path d={trapPath} stroke="var(--sheet)" strokeWidth={trapWidth} />}
+      {legs.map((leg) => (
+        <path
+          key={`bore-${leg.from.s}-${leg.to.h}`}
+          d={toPath(view, [centre(leg.from), centre(leg.to)])}
+          stroke="var(--sheet)"
+          strokeWidth={width(leg.isRun)}
+          strokeLinecap="round"
+        />
+      ))}
+      {layout.ponds.map((pond) => {
+        const leg = legs[pond.legIndex]!;
+        const left = Math.min(view.x(pond.fromS), view.x(pond.toS)) - width(false);
+        const span = Math.abs(view.x(pond.toS) - view.x(pond.fromS)) + 2 * width(false);
+        const top = view.y(pond.surfaceH);
+        return (
+          <g key={pond.legIndex}>
+            <clipPath id={`${clip}-${pond.legIndex}`}>
+              <rect x={left} y={top} width={span} height={4000} />
+            </clipPath>
+            <path
+              clipPath={`url(#${clip}-${pond.legIndex})`}
+              d={toPath(view, [centre(leg.from), centre(leg.to)])}
+              stroke={`url(#${hatch}-grey)`}
+              strokeWidth={width(leg.isRun)}
+              strokeLinecap="round"
+            />
+          </g>
+        );
+      })}
+      {layout.trapSurfaceH !== null && (
+        <g>
+          <clipPath id={`${clip}-trap`}>
+            <rect x={-50} y={view.y(layout.trapSurfaceH)} width={view.width + 100} height={4000} />
+          </clipPath>
+          <path clipPath={`url(#${clip}-trap)`} d={trapPath} stroke={`url(#${hatch}-grey)`} strokeWidth={trapWidth} />
+        </g>
+      )}
+      {trapKind === "membrane" && <Membrane layout={layout} view={view} size={trapWidth} />}
+      {legs.map((leg) => (
+        <FlowMark key={`flow-${leg.from.s}-${leg.to.h}`} view={view} from={centre(leg.from)} to={centre(leg.to)} />
+      ))}
+    </g>
+  );
+}
+
+const toInk = (severity: Severity | null): string =>
+  severity === "must" ? "var(--signal)" : severity === "should" ? "var(--warn)" : "var(--ink)";
+
+function Sink({ layout, view }: Pick<DrainProps, "layout" | "view">) {
+  const rim = layout.sink[layout.sink.length - 1];
+  return (
+    <g stroke="var(--ink)" strokeWidth={2}>
+      <path
+        d={toPath(
+          view,
+          layout.sink.map((p) => [p.s, p.h] as const),
+        )}
+        fill="var(--sheet)"
+      />
+      {rim && (
+        <path
+          d={`M${view.x(rim.s - 24)} ${view.y(rim.h)}v-26q0 -9 -9 -9h-10q-8 0 -8 8v4`}
+          strokeWidth={2.4}
+          stroke="var(--edge)"
+        />
+      )}
+    </g>
+  );
+}
+
+// A waterless valve: two lips across the pipe.
+function Membrane({ layout, view, size }: Pick<DrainProps, "layout" | "view"> & { readonly size: number }) {
+  const weir = layout.trap[layout.trap.length - 1];
+  if (!weir) return null;
+  const x = view.x(weir.s) - 4;
+  const y = view.y(weir.h);
+  return <path d={`M${x - 9} ${y - size / 2}l9 ${size / 2}l-9 ${size / 2}`} stroke="var(--enamel)" strokeWidth={2} />;
+}
+
+// A chevron in the middle of a leg, pointing where water runs as the rig stands; none where it stands still.
+function FlowMark({
+  view,
+  from,
+  to,
+}: {
+  readonly view: View;
+  readonly from: readonly [number, number];
+  readonly to: readonly [number, number];
+}) {
+  const [x0, y0, x1, y1] = [view.x(from[0]), view.y(from[1]), view.x(to[0]), view.y(to[1])];
+  const length = Math.hypot(x1 - x0, y1 - y0);
+  const fall = from[1] - to[1];
+  if (length < 26 || fall === 0) return null;
+  const sense = fall > 0 ? 1 : -1;
+  const angle = (Math.atan2((y1 - y0) * sense, (x1 - x0) * sense) * 180) / Math.PI;
+  return (
+    <path
+      d="M-3.5 -3.5L2 0L-3.5 3.5"
+      transform={`translate(${((x0 + x1) / 2).toFixed(1)} ${((y0 + y1) / 2).toFixed(1)}) rotate(${angle.toFixed(1)})`}
+      stroke={sense > 0 ? "var(--ink)" : "var(--signal)"}
+      strokeWidth={1.6}
+      strokeLinecap="round"
+    />
+  );
+}

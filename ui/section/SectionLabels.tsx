@@ -1,0 +1,126 @@
+import type { Design } from "@/core/design/design";
+import type { DrainResult, TankResult } from "@/core/evaluate/evaluation";
+import type { LongSection } from "@/core/section/longSection";
+import { toWorkingId } from "@/core/workings/listWorkings";
+import { formatLength, formatLengthFigure, formatQuantity, type Units } from "@/words/units";
+import type { View } from "../drawing/view";
+import { Figure } from "../kit/Figure";
+
+type LabelsProps = {
+  readonly design: Design;
+  readonly layout: LongSection;
+  readonly view: View;
+  readonly drain: DrainResult;
+  readonly tank: TankResult | null;
+  readonly units: Units;
+};
+
+/** Runs shorter than this on the screen have no room for their figures; the strip below has them. */
+const LEAST_PX = 92;
+
+/** The figures of the section, where they apply; each opens to its working. */
+export function SectionLabels({ design, layout, view, drain, tank, units }: LabelsProps) {
+  const line = design.lines.find((l) => l.id === drain.lineId);
+  const bore = line?.pipe.innerMm ?? 0;
+  return (
+    <div className="pointer-events-none absolute inset-0 overflow-hidden">
+      {layout.nodes.slice(1).map((to, i) => {
+        const from = layout.nodes[i]!;
+        const isRun = drain.legs[i]!.kind === "run";
+        const width = view.x(to.s) - view.x(from.s);
+        const height = view.y(to.h) - view.y(from.h);
+        if (isRun ? width < LEAST_PX : height < 44) return null;
+        const x = view.x((from.s + to.s) / 2);
+        const y = view.y((from.h + to.h) / 2 + (isRun ? bore : bore / 2));
+        return (
+          <Tag key={`${from.s}-${to.h}`} x={isRun ? x : x + 12} y={isRun ? y - 6 : y} anchor={isRun ? "below" : "left"}>
+            {isRun ? (
+              <RunFigures drain={drain} index={i} units={units} />
+            ) : (
+              <span className="figures text-[14px] text-faint">
+                drop {formatLengthFigure(drain.here.legs[i]!.fallMm, units)}
+              </span>
+            )}
+          </Tag>
+        );
+      })}
+      {drain.trapWater && layout.trapSurfaceH !== null && (
+        <Tag x={view.x(layout.outlet.s) - 16} y={view.y(layout.trapSurfaceH)} anchor="right">
+          <Figure
+            working={toWorkingId("trapSeal", { kind: "trap", lineId: drain.lineId })}
+            label="Trap seal"
+            className="text-[14px] text-faint"
+          >
+            seal {formatLengthFigure(drain.trapWater.sealMm, units)}
+          </Figure>
+        </Tag>
+      )}
+      {tank && (
+        <Tag x={view.x(layout.tank.fullAt[1]) - 6} y={view.y(layout.tank.fullH) - 2} anchor="corner">
+          <Figure
+            working={toWorkingId("tankFull", { kind: "tank", id: tank.tankId })}
+            label="Tank full at"
+            className="text-[14px] text-signal"
+          >
+            full {formatQuantity(tank.here.litres, "volume", units)}
+          </Figure>
+        </Tag>
+      )}
+    </div>
+  );
+}
+
+function RunFigures({
+  drain,
+  index,
+  units,
+}: {
+  readonly drain: DrainResult;
+  readonly index: number;
+  readonly units: Units;
+}) {
+  const leg = drain.legs[index]!;
+  const { fallMm, inHandMm } = drain.here.legs[index]!;
+  const slope = leg.planLengthMm > 0 ? (fallMm / leg.planLengthMm) * 1000 : 0;
+  const short = inHandMm < 0;
+  return (
+    <Figure
+      working={toWorkingId("legFall", { kind: "leg", lineId: drain.lineId, index })}
+      label={`Leg ${index + 1}`}
+      className="text-center leading-[1.15]"
+    >
+      <span className="block text-[13px] text-faint">{formatQuantity(slope, "slope", units)}</span>
+      <span className={`block text-[16px] ${short ? "bg-signal px-1 text-on-signal" : "text-ink"}`}>
+        {short ? `${formatLength(-inHandMm, units)} short` : `${formatLength(inHandMm, units)} in hand`}
+      </span>
+    </Figure>
+  );
+}
+
+const ANCHORS = {
+  below: "-translate-x-1/2 -translate-y-full",
+  left: "-translate-y-1/2",
+  right: "-translate-x-full -translate-y-1/2",
+  corner: "-translate-x-full -translate-y-full",
+} as const;
+
+function Tag({
+  x,
+  y,
+  anchor,
+  children,
+}: {
+  readonly x: number;
+  readonly y: number;
+  readonly anchor: keyof typeof ANCHORS;
+  readonly children: React.ReactNode;
+}) {
+  return (
+    <div
+      className={`pointer-events-auto absolute whitespace-nowrap ${ANCHORS[anchor]}`}
+      style={{ left: Math.round(x), top: Math.round(y) }}
+    >
+      {children}
+    </div>
+  );
+}

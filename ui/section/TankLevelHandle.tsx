@@ -1,0 +1,54 @@
+"use client";
+import { type PointerEvent, useRef } from "react";
+import { clamp } from "@/core/quantity/tolerance";
+import type { LongSection } from "@/core/section/longSection";
+import { useWorkbench } from "@/store/useWorkbench";
+import { view as look } from "@/store/workbench";
+import type { View } from "../drawing/view";
+
+/** The water in the tank, pulled up and down between empty and full. It is a way of looking, not an edit. */
+export function TankLevelHandle({ layout, view }: { readonly layout: LongSection; readonly view: View }) {
+  const share = useWorkbench((state) => state.fillShare);
+  const start = useRef<{ y: number; share: number } | null>(null);
+  const { outline, waterH, fullH } = layout.tank;
+  const lowH = Math.min(...outline.map((p) => p.h));
+  const right = Math.max(...outline.map((p) => p.s));
+  const spanPx = Math.max(1, (fullH - lowH) * view.ky);
+  const set = (value: number) => look({ fillShare: clamp(value, 0, 1) });
+  const y = view.y(share > 0 ? waterH : lowH);
+  const onPointerMove = (event: PointerEvent<SVGGElement>) => {
+    if (start.current) set(start.current.share + (start.current.y - event.clientY) / spanPx);
+  };
+  return (
+    <g
+      role="slider"
+      tabIndex={0}
+      aria-label="Water in the tank"
+      aria-valuemin={0}
+      aria-valuemax={100}
+      aria-valuenow={Math.round(share * 100)}
+      aria-valuetext={`${Math.round(share * 100)} % of full`}
+      className="handle"
+      transform={`translate(${(view.x(right) + 3).toFixed(1)} ${y.toFixed(1)})`}
+      onPointerDown={(event) => {
+        event.stopPropagation();
+        event.currentTarget.setPointerCapture(event.pointerId);
+        start.current = { y: event.clientY, share };
+      }}
+      onPointerMove={onPointerMove}
+      onPointerUp={() => {
+        start.current = null;
+      }}
+      onKeyDown={(event) => {
+        const by = { ArrowUp: 0.02, ArrowDown: -0.02, PageUp: 0.2, PageDown: -0.2, Home: -1, End: 1 }[event.key];
+        if (by === undefined) return;
+        event.preventDefault();
+        set(share + by);
+      }}
+    >
+      <title>Water in the tank: pull to fill or empty</title>
+      <circle className="halo" r={14} cx={6} />
+      <path className="grip" d="M0 0l10 -6v12Z" />
+    </g>
+  );
+}

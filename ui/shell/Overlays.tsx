@@ -1,0 +1,29 @@
+"use client";
+import { useWorkbench } from "@/store/useWorkbench";
+import { view as look } from "@/store/workbench";
+import { StandingMapSheet } from "../level/StandingMapSheet";
+import { LibrarySheet } from "../library/LibrarySheet";
+import { NewDesignSheet } from "../library/NewDesignSheet";
+import { KeysSheet } from "./KeysSheet";
+import { Palette } from "./Palette";
+
+const close = () => look({ overlay: null });
+
+/** What lies over the drawings; loaded when it is first wanted. */
+export function Overlays() {
+  const overlay = useWorkbench((state) => state.overlay);
+  switch (overlay) {
+    case "library":
+      return <LibrarySheet onClose={close} />;
+    case "newDesign":
+      return <NewDesignSheet onClose={close} />;
+    case "palette":
+      return <Palette onClose={close} />;
+    case "keys":
+      return <KeysSheet onClose={close} />;
+    case "standingMap":
+      return <StandingMapSheet onClose={close} />;
+    default:
+      return null;
+  }
+}

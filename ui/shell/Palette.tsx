@@ -1,0 +1,68 @@
+"use client";
+import { Command } from "cmdk";
+import { Dialog } from "radix-ui";
+import { SAMPLES } from "@/store/session";
+import { useWorkbench } from "@/store/useWorkbench";
+import { session } from "./browserSession";
+import { COMMANDS } from "./commands";
+import { formatKeys } from "./KeysSheet";
+
+/** Every command by its name. */
+export function Palette({ onClose }: { readonly onClose: () => void }) {
+  const library = useWorkbench((state) => state.library);
+  const run = (action: () => void) => {
+    onClose();
+    action();
+  };
+  const item = "flex min-h-9 items-center justify-between px-3 text-[14px] data-[selected=true]:bg-pick phone:min-h-12";
+  return (
+    <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-black/35" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="fixed top-[12vh] left-1/2 z-50 w-[min(34rem,calc(100vw-24px))] -translate-x-1/2 border border-ink bg-paper shadow-[0_10px_40px_rgb(0_0_0/0.3)]"
+        >
+          <Dialog.Title className="sr-only">Find a command</Dialog.Title>
+          <Command label="Commands" loop>
+            <Command.Input
+              placeholder="What do you want to do?"
+              className="h-12 w-full border-b border-ink bg-sheet px-3 text-[16px] outline-none"
+            />
+            <Command.List className="max-h-[50vh] overflow-y-auto py-1">
+              <Command.Empty className="px-3 py-3 text-faint">No command of that name.</Command.Empty>
+              {COMMANDS.filter((c) => c.id !== "palette" && c.id !== "escape").map((command) => (
+                <Command.Item key={command.id} value={command.name} onSelect={() => run(command.run)} className={item}>
+                  {command.name}
+                  <span className="figures text-faint">{formatKeys(command.keys[0]!)}</span>
+                </Command.Item>
+              ))}
+              {library
+                .filter((entry) => entry.fault === null)
+                .map((entry) => (
+                  <Command.Item
+                    key={entry.id}
+                    value={`Open ${entry.name} ${entry.id}`}
+                    onSelect={() => run(() => void session.open(entry.id))}
+                    className={item}
+                  >
+                    Open {entry.name}
+                  </Command.Item>
+                ))}
+              {SAMPLES.map((name) => (
+                <Command.Item
+                  key={name}
+                  value={`Sample ${name}`}
+                  onSelect={() => run(() => void session.openSample(name))}
+                  className={item}
+                >
+                  Sample rig {name.charAt(0).toUpperCase() + name.slice(1)}
+                </Command.Item>
+              ))}
+            </Command.List>
+          </Command>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}

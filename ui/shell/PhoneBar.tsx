@@ -1,0 +1,41 @@
+"use client";
+import { PANES, type Pane } from "@/store/state";
+import { useWorkbench } from "@/store/useWorkbench";
+import { view as look } from "@/store/workbench";
+
+const PANE_NAMES: Readonly<Record<Pane, string>> = {
+  section: "Section",
+  plan: "Plan",
+  level: "Level",
+  findings: "Findings",
+  measures: "Measures",
+};
+
+/** On a phone one thing at a time; the bar says which. */
+export function PhoneBar() {
+  const pane = useWorkbench((state) => state.pane);
+  const musts = useWorkbench((state) => state.evaluation?.findings.filter((f) => f.severity === "must").length ?? 0);
+  return (
+    <nav
+      aria-label="Views"
+      className="flex shrink-0 border-t border-ink bg-paper pb-[env(safe-area-inset-bottom)] desk:hidden"
+    >
+      {PANES.map((at) => (
+        <button
+          key={at}
+          type="button"
+          aria-current={pane === at ? "page" : undefined}
+          onClick={() => look({ pane: at })}
+          className={`plate relative min-h-14 flex-1 border-t-[3px] text-[15px] ${pane === at ? "border-enamel text-enamel" : "border-transparent text-faint"}`}
+        >
+          {PANE_NAMES[at]}
+          {at === "findings" && musts > 0 && (
+            <span className="figures absolute top-1 right-2 bg-signal px-1 text-[13px] leading-4 text-on-signal">
+              {musts}
+            </span>
+          )}
+        </button>
+      ))}
+    </nav>
+  );
+}

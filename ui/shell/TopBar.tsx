@@ -1,0 +1,88 @@
+"use client";
+import { FolderOpen, Moon, Redo2, Search, Sun, Undo2 } from "lucide-react";
+import type { SaveState } from "@/store/state";
+import { useWorkbench } from "@/store/useWorkbench";
+import { view as look, redo, undo } from "@/store/workbench";
+import { describeEdit } from "@/words/remedies";
+import { Button } from "../kit/Button";
+import { setTheme, setUnits } from "./browserSession";
+
+const SAVE_WORDS: Readonly<Record<SaveState, string>> = {
+  saved: "kept in this browser",
+  saving: "keeping",
+  unsaved: "keeping",
+  full: "not kept: store full",
+  failed: "not kept",
+  conflict: "changed in another tab",
+};
+
+/** Which design is open, whether it is kept, and the way back. */
+export function TopBar() {
+  const name = useWorkbench((state) => state.history?.design.name);
+  const save = useWorkbench((state) => state.save);
+  const units = useWorkbench((state) => state.units);
+  const theme = useWorkbench((state) => state.theme);
+  const troubled = save === "full" || save === "failed" || save === "conflict";
+  return (
+    <header className="flex h-12 shrink-0 items-center gap-2 border-b border-ink bg-paper px-3 phone:gap-1 phone:px-2">
+      <h1 className="plate mr-1 border-[1.5px] border-enamel px-1.5 text-[17px] leading-[22px] text-enamel phone:hidden">
+        Schleuse
+      </h1>
+      <Button
+        look="bare"
+        onClick={() => look({ overlay: "library" })}
+        className="min-w-0"
+        aria-label={`Designs; ${name ?? "none"} is open`}
+      >
+        <FolderOpen size={16} aria-hidden className="shrink-0" />
+        <span className="plate truncate text-[17px]">{name ?? ""}</span>
+      </Button>
+      <span
+        className={`truncate text-[12.5px] ${troubled ? "font-semibold text-signal" : "text-faint"} phone:hidden`}
+        data-testid="save-state"
+      >
+        {SAVE_WORDS[save]}
+      </span>
+      <span className="flex-1" />
+      <WayBack />
+      <Button
+        look="bare"
+        onClick={() => setUnits(units === "metric" ? "imperial" : "metric")}
+        aria-label={units === "metric" ? "Show inches and gallons" : "Show millimetres and litres"}
+        title="Key U"
+        className="w-14 phone:hidden"
+      >
+        <span className="figures text-[15px]">{units === "metric" ? "mm · L" : "in · gal"}</span>
+      </Button>
+      <Button
+        look="bare"
+        onClick={() => setTheme(theme === "light" ? "dark" : "light")}
+        aria-label={theme === "light" ? "Dark, for under the rig" : "Light"}
+        title="Key D"
+      >
+        {theme === "light" ? <Moon size={16} aria-hidden /> : <Sun size={16} aria-hidden />}
+      </Button>
+      <Button look="bare" onClick={() => look({ overlay: "palette" })} aria-label="Find a command" title="Ctrl K">
+        <Search size={16} aria-hidden />
+      </Button>
+    </header>
+  );
+}
+
+function WayBack() {
+  const design = useWorkbench((state) => state.history?.design);
+  const last = useWorkbench((state) => state.history?.past[state.history.past.length - 1]);
+  const next = useWorkbench((state) => state.history?.future[0]);
+  const title = (verb: string, step: typeof last) =>
+    step && design ? `${verb}: ${describeEdit(step.edit, step.before)}` : verb;
+  return (
+    <>
+      <Button look="bare" disabled={!last} onClick={undo} aria-label={title("Undo", last)} title={title("Undo", last)}>
+        <Undo2 size={17} aria-hidden />
+      </Button>
+      <Button look="bare" disabled={!next} onClick={redo} aria-label={title("Redo", next)} title={title("Redo", next)}>
+        <Redo2 size={17} aria-hidden />
+      </Button>
+    </>
+  );
+}

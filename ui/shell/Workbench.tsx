@@ -1,0 +1,139 @@
+"use client";
+import dynamic from "next/dynamic";
+import { type DragEvent, useEffect, useState } from "react";
+import { STATIONS } from "@/store/state";
+import { useWorkbench } from "@/store/useWorkbench";
+import { view as look } from "@/store/workbench";
+import { STATION_NAMES } from "@/words/labels";
+import { FindingsPanel } from "../findings/FindingsPanel";
+import { LevelPanel } from "../level/LevelPanel";
+import { MeasuresPanel } from "../measures/MeasuresPanel";
+import { PlanView } from "../plan/PlanView";
+import { FallStrip } from "../section/FallStrip";
+import { LongSectionView } from "../section/LongSectionView";
+import { SectionHeader } from "../section/SectionHeader";
+import { openFile, startSession } from "./browserSession";
+import { NoticeBar } from "./NoticeBar";
+import { PhoneBar } from "./PhoneBar";
+import { Stair } from "./Stair";
+import { TopBar } from "./TopBar";
+import { useHotkeys } from "./useHotkeys";
+
+const Overlays = dynamic(() => import("./Overlays").then((module) => module.Overlays), { ssr: false });
+
+/** The whole workbench: stair and level at the left, drawings in the middle, findings and measures at the right. */
+export function Workbench() {
+  const phase = useWorkbench((state) => state.phase);
+  const pane = useWorkbench((state) => state.pane);
+  const overlay = useWorkbench((state) => state.overlay);
+  const [isOver, setIsOver] = useState(false);
+  useHotkeys();
+  useEffect(() => {
+    void startSession();
+  }, []);
+  const on = (...panes: (typeof pane)[]) => (panes.includes(pane) ? "" : "phone:hidden");
+  const onDragOver = (event: DragEvent) => {
+    if (!event.dataTransfer.types.includes("Files")) return;
+    event.preventDefault();
+    setIsOver(true);
+  };
+  const onDrop = (event: DragEvent) => {
+    setIsOver(false);
+    if (event.dataTransfer.files.length === 0) return;
+    event.preventDefault();
+    void openFile(event.dataTransfer.files[0]);
+  };
+  return (
+    // biome-ignore lint/a11y/noStaticElementInteractions: a file may be dropped anywhere; the designs sheet opens one by keyboard
+    <div
+      className="flex h-dvh flex-col"
+      onDragOver={onDragOver}
+      onDragLeave={() => setIsOver(false)}
+      onDrop={onDrop}
+      data-phase={phase}
+    >
+      <TopBar />
+      {phase === "ready" ? (
+        <main className="flex min-h-0 flex-1">
+          <div
+            className={`flex w-[212px] shrink-0 flex-col overflow-y-auto border-r border-ink phone:w-full phone:border-r-0 ${on("level")}`}
+          >
+            <div className="pt-2 phone:hidden">
+              <Stair />
+            </div>
+            <div className="border-t border-rule px-3 py-2 phone:border-t-0 phone:px-4">
+              <LevelPanel />
+            </div>
+          </div>
+          <div className={`flex min-w-0 flex-1 flex-col ${on("section", "plan")}`}>
+            <div className={`flex min-h-0 flex-[7] flex-col ${on("section")}`}>
+              <SectionHeader />
+              <LongSectionView />
+            </div>
+            <div className={on("section")}>
+              <FallStrip />
+            </div>
+            <div className={`flex min-h-0 flex-[4] flex-col border-t border-ink ${on("plan")}`}>
+              <PlanView />
+            </div>
+          </div>
+          <div
+            className={`flex w-[336px] shrink-0 flex-col border-l border-ink phone:w-full phone:border-l-0 ${on("findings", "measures")}`}
+          >
+            <div
+              className={`max-h-[52%] overflow-y-auto border-b border-ink phone:max-h-none phone:flex-1 phone:border-b-0 ${on("findings")}`}
+            >
+              <FindingsPanel />
+            </div>
+            <div className={`min-h-0 flex-1 overflow-y-auto ${on("measures")}`}>
+              <PhoneStations />
+              <MeasuresPanel />
+            </div>
+          </div>
+        </main>
+      ) : (
+        <Waiting failed={phase === "failed"} />
+      )}
+      <PhoneBar />
+      <NoticeBar />
+      {overlay && <Overlays />}
+      {isOver && (
+        <div className="pointer-events-none fixed inset-3 z-50 flex items-center justify-center border-4 border-dashed border-enamel bg-paper/80">
+          <p className="plate text-[26px] text-enamel">Drop a design here to open it</p>
+        </div>
+      )}
+    </div>
+  );
+}
+
+/** Stations across the top, where there is no room for the stair. */
+function PhoneStations() {
+  const station = useWorkbench((state) => state.station);
+  return (
+    <div className="sticky top-0 z-10 flex border-b border-rule bg-paper desk:hidden">
+      {STATIONS.map((at) => (
+        <button
+          key={at}
+          type="button"
+          aria-current={station === at ? "step" : undefined}
+          onClick={() => look({ station: at })}
+          className={`plate min-h-12 flex-1 text-[15px] ${station === at ? "bg-enamel text-on-enamel" : "text-faint"}`}
+        >
+          {STATION_NAMES[at].name}
+        </button>
+      ))}
+    </div>
+  );
+}
+
+function Waiting({ failed }: { readonly failed: boolean }) {
+  return (
+    <main className="flex flex-1 items-center justify-center p-8">
+      <p className="text-faint" role="status">
+        {failed
+          ? "Schleuse could not start in this browser. Reload the page; if it happens again, use another browser."
+          : "Opening your design"}
+      </p>
+    </main>
+  );
+}

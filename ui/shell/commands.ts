@@ -1,0 +1,108 @@
+import { LEVEL } from "@/core/attitude/attitude";
+import type { Design } from "@/core/design/design";
+import { STATIONS } from "@/store/state";
+import { change, endDrag, view as look, previewEdit, redo, tilt, undo, workbench } from "@/store/workbench";
+import { STATION_NAMES } from "@/words/labels";
+import { findShownResult } from "../drawing/shown";
+import { EXAGGERATIONS } from "../drawing/view";
+import { session, setTheme, setUnits } from "./browserSession";
+
+/** Something that can be done from the keyboard, from the palette, or both. */
+export type Command = {
+  readonly id: string;
+  readonly name: string;
+  /** As it is pressed: "mod+z", "w", "?". */
+  readonly keys: readonly string[];
+  readonly run: () => void;
+};
+
+const get = workbench.getState;
+
+export const COMMANDS: readonly Command[] = [
+  { id: "undo", name: "Undo", keys: ["mod+z"], run: undo },
+  { id: "redo", name: "Redo", keys: ["mod+shift+z", "mod+y"], run: redo },
+  { id: "palette", name: "Find a command", keys: ["mod+k"], run: () => look({ overlay: "palette" }) },
+  {
+    id: "designs",
+    name: "Designs: open, duplicate, rename, delete",
+    keys: ["mod+o"],
+    run: () => look({ overlay: "library" }),
+  },
+  { id: "new", name: "Begin a new design", keys: ["n"], run: () => look({ overlay: "newDesign" }) },
+  { id: "save", name: "Save to a file", keys: ["mod+s"], run: () => session.download() },
+  ...STATIONS.map((station, i) => ({
+    id: `station-${station}`,
+    name: `Station ${STATION_NAMES[station].name}`,
+    keys: [String(i + 1)],
+    run: () => look({ station, pane: "measures" }),
+  })),
+  { id: "level", name: "Stand level", keys: ["l"], run: () => tilt(LEVEL) },
+  { id: "worst", name: "Stand at the worst", keys: ["w"], run: tiltToWorst },
+  { id: "standing", name: "Next usual standing place", keys: ["s"], run: tiltToNextStanding },
+  {
+    id: "bubble",
+    name: "Tilt with the arrow keys",
+    keys: ["t"],
+    run: () => document.getElementById("bubble")?.focus(),
+  },
+  { id: "map", name: "Standing map, large", keys: ["m"], run: () => look({ overlay: "standingMap" }) },
+  { id: "stretch", name: "Draw heights taller", keys: ["e"], run: stretch },
+  { id: "bend", name: "Take the picked bend out", keys: ["delete", "backspace"], run: removePickedBend },
+  {
+    id: "units",
+    name: "Metric or imperial",
+    keys: ["u"],
+    run: () => setUnits(get().units === "metric" ? "imperial" : "metric"),
+  },
+  { id: "theme", name: "Light or dark", keys: ["d"], run: () => setTheme(get().theme === "light" ? "dark" : "light") },
+  { id: "keys", name: "All keys", keys: ["?"], run: () => look({ overlay: "keys" }) },
+  { id: "escape", name: "Leave it", keys: ["escape"], run: leave },
+];
+
+function tiltToWorst(): void {
+  const worst = findShownResult(get())?.worst.attitude;
+  if (worst) tilt(worst);
+}
+
+function tiltToNextStanding(): void {
+  const { attitude, history } = get();
+  const places = history?.design.rig.standings ?? [];
+  const now = places.findIndex(
+    (p) => p.attitude.pitchDeg === attitude.pitchDeg && p.attitude.rollDeg === attitude.rollDeg,
+  );
+  const next = places[(now + 1) % Math.max(1, places.length)];
+  if (next) tilt(next.attitude);
+}
+
+function stretch(): void {
+  const now = get().exaggeration ?? 1;
+  const index = EXAGGERATIONS.indexOf(now as (typeof EXAGGERATIONS)[number]);
+  look({ exaggeration: EXAGGERATIONS[(index + 1) % EXAGGERATIONS.length]! });
+}
+
+function removePickedBend(): void {
+  const { selection, history } = get();
+  if (selection?.kind !== "bend" || !history) return;
+  const key = findPointList(history.design, selection.lineId);
+  if (!key) return;
+  const outcome = change({
+    code: "removeBend",
+    at: { kind: "line", id: selection.lineId },
+    ops: [{ op: "remove", path: ["lines", selection.lineId, key, selection.index] }],
+  });
+  if (outcome.ok) look({ selection: null });
+}
+
+// A breather keeps its open end; a drain may lose all its bends.
+function findPointList(design: Design, lineId: string): "bendsMm" | "pointsMm" | null {
+  const line = design.lines.find((l) => l.id === lineId);
+  if (line?.kind === "drain") return "bendsMm";
+  return line && line.pointsMm.length > 1 ? "pointsMm" : null;
+}
+
+function leave(): void {
+  const { preview, dragBase } = get();
+  if (dragBase) endDrag(null);
+  else if (preview) previewEdit(null);
+  else look({ selection: null, findingId: null });
+}

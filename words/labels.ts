@@ -1,0 +1,65 @@
+import type { PortKind, TrapKind } from "@/core/design/plumbing";
+import type { ObstacleKind, RigKind } from "@/core/design/rig";
+import type { StandingState } from "@/core/evaluate/standingMap";
+
+/** Stations of the work, as they stand on the stair. */
+export const STATION_NAMES = {
+  rig: { name: "Rig", plain: "What you start from: floor, ground, sills and what is under them." },
+  habits: { name: "Habits", plain: "Who lives in it and how much water they use." },
+  tanks: { name: "Tanks", plain: "Where the waste water waits until it is dumped." },
+  falls: { name: "Falls", plain: "Sink, trap and drain: does the water run, wherever you park?" },
+  air: { name: "Air", plain: "Breathers and vents, so that no trap is blown or sucked out." },
+} as const;
+
+export const RIG_NAMES: Readonly<Record<RigKind, string>> = {
+  van: "Van",
+  bus: "Bus",
+  trailer: "Trailer",
+  boat: "Boat",
+};
+
+export const OBSTACLE_NAMES: Readonly<Record<ObstacleKind, string>> = {
+  chassisRail: "Chassis rail",
+  crossMember: "Cross-member",
+  fuelTank: "Fuel tank",
+  exhaust: "Exhaust",
+  axle: "Axle and its travel",
+  shaft: "Shaft",
+  spareWheel: "Spare wheel",
+  wheelArch: "Wheel arch",
+  hull: "Hull",
+  ballast: "Ballast",
+};
+
+export const TRAP_NAMES: Readonly<Record<TrapKind | "none", { readonly name: string; readonly plain: string }>> = {
+  pTrap: { name: "P-trap", plain: "A bend that keeps water. Cheap; dries out, slops and freezes." },
+  bottle: { name: "Bottle trap", plain: "A cup with water in it. Short, but fouls sooner." },
+  running: { name: "Low running trap", plain: "A flat bend in the run. Takes little height." },
+  membrane: { name: "Membrane valve", plain: "No water at all. Rinse it; a hair keeps it open." },
+  none: { name: "No trap", plain: "Gas from the tank comes up through the sink." },
+};
+
+export const PORT_NAMES: Readonly<Record<PortKind, string>> = {
+  inlet: "Inlet",
+  vent: "Breather port",
+  outlet: "Dump outlet",
+};
+
+export const STANDING_NAMES: Readonly<Record<StandingState, { readonly name: string; readonly plain: string }>> = {
+  runs: { name: "Runs", plain: "Every leg falls." },
+  puddles: { name: "Puddles", plain: "Water stays in the pipe, air still passes." },
+  blocked: { name: "Stands full", plain: "Water fills the bore: no air passes." },
+  backsUp: { name: "Backs up", plain: "The tank comes up in the sink before it is full." },
+};
+
+/** The words of the trade, one tap away from where they are used. */
+export const GLOSSARY = {
+  invert: "Invert: the inside bottom of a pipe, where the last drop runs.",
+  fall: "Fall: how far a pipe goes down over its length.",
+  fallInHand: "Fall in hand: the millimetres a drain can still lose before it stops running.",
+  trapSeal: "Trap seal: the depth of water in a trap that holds the tank's gas back.",
+  weir: "Weir: the edge in a trap over which the water leaves.",
+  bore: "Bore: the inside diameter.",
+  breather: "Breather: the tank's vent. It lets air out while filling and in while dumping.",
+  sill: "Sill line: the lowest edge of the body. What hangs lower hits the ground first.",
+} as const;
