@@ -34,6 +34,9 @@ export type LongSection = {
   /** Stations the drawing reaches over, mm. */
   readonly fromS: number;
   readonly toS: number;
+  /** What must be seen of it: sink, drain and tank, between ground and rim. */
+  readonly nearS: number;
+  readonly farS: number;
   readonly lowH: number;
   readonly highH: number;
   readonly outlet: SectionPoint;
@@ -75,12 +78,19 @@ const MARGIN_MM = 140;
 /**
  * One drain unrolled from fixture to tank, as it stands at an attitude, with `tankL` litres in the tank.
  * Heights are true heights, so standing water is level and a leg that rises runs backwards.
+ * `beyondMm` is how far the rig is drawn past sink and tank.
  */
-export function layOutLongSection(design: Design, drain: Drain, attitude: Attitude, tankL: number): LongSection {
+export function layOutLongSection(
+  design: Design,
+  drain: Drain,
+  attitude: Attitude,
+  tankL: number,
+  beyondMm = MARGIN_MM,
+): LongSection {
   const path = buildDrainPath(design, drain);
   const up = computeUp(attitude);
   const heading = findHeading(path);
-  const spans = layOutSpans(path, heading);
+  const spans = layOutSpans(path, heading, beyondMm);
   const datum = dot(up, vec(path.outletMm.x, path.outletMm.y, 0));
   const heightOf = (p: Vec3): number => dot(up, p) - datum;
   const at = (span: Span, s: number, z: number): SectionPoint => {
@@ -108,12 +118,18 @@ export function layOutLongSection(design: Design, drain: Drain, attitude: Attitu
     at(spans[1] ?? first, SINK_HALF_MM, rimZ),
   ];
   const ground = along(design.rig.groundZMm);
+  const last = spans[spans.length - 1]!;
+  const nearS = first.fromS + beyondMm - MARGIN_MM;
+  const farS = last.toS - beyondMm + MARGIN_MM;
+  const near = [at(first, nearS, design.rig.groundZMm), at(last, farS, design.rig.groundZMm)];
   const sill = design.rig.sillZMm === null ? [] : along(design.rig.sillZMm);
-  const all = [...sink, ...nodes, ...ground, ...tank.outline];
+  const all = [...sink, ...nodes, ...near, ...tank.outline];
   return {
     lineId: drain.id,
     fromS: first.fromS,
-    toS: spans[spans.length - 1]!.toS,
+    toS: last.toS,
+    nearS,
+    farS,
     lowH: Math.min(...all.map((p) => p.h)),
     highH: Math.max(...all.map((p) => p.h)),
     outlet: { s: 0, h: heightOf(path.outletMm) },
@@ -154,7 +170,7 @@ function findHeading(path: DrainPath): Heading {
   return { axis: "y", sense: way.y < 0 ? -1 : 1 };
 }
 
-function layOutSpans(path: DrainPath, heading: Heading): Span[] {
+function layOutSpans(path: DrainPath, heading: Heading, beyondMm: number): Span[] {
   const points = [path.outletMm, ...path.nodesMm].filter(
     (p, i, all) => i === 0 || measurePlanLength(subtract(p, all[i - 1]!)) > NO_LENGTH_MM,
   );
@@ -167,11 +183,11 @@ function layOutSpans(path: DrainPath, heading: Heading): Span[] {
   }
   const tip = points[points.length - 1]!;
   const { far } = outlineTank(path.tank, path.inlet, heading);
-  const reach = Math.max(far, 0) + MARGIN_MM;
+  const reach = Math.max(far, 0) + beyondMm;
   const end =
     heading.axis === "x" ? vec(tip.x + heading.sense * reach, tip.y, 0) : vec(tip.x, tip.y + heading.sense * reach, 0);
   const first = spans[0];
-  const back = SINK_HALF_MM + MARGIN_MM;
+  const back = SINK_HALF_MM + beyondMm;
   const lead = first
     ? interpolate(first.from, first.to, -back / (first.toS - first.fromS))
     : vec(tip.x - back, tip.y, 0);

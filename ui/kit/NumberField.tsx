@@ -70,9 +70,9 @@ export function NumberField(props: NumberFieldProps) {
               nudge((event.key === "ArrowUp" ? 1 : -1) * step * (event.shiftKey ? 10 : 1));
             }
           }}
-          className={`figures h-7 w-20 rounded-[2px] border bg-sheet px-1.5 text-right text-[15px] phone:h-10 phone:w-28 phone:text-[18px] ${refusal ? "border-signal" : "border-edge"}`}
+          className={`figures h-7 w-[72px] border-b bg-sheet px-1.5 text-right text-[16px] hover:bg-pick phone:h-10 phone:w-28 phone:text-[18px] ${refusal ? "border-b-2 border-signal" : "border-edge"}`}
         />
-        <span className="figures w-11 shrink-0 text-[13px] text-faint">{suffix ?? parts.unit}</span>
+        <span className="figures min-w-5 shrink-0 desk:w-[42px] text-[13px] text-faint">{suffix ?? parts.unit}</span>
       </div>
       {refusal && (
         <p id={`${id}-why`} role="alert" className="pb-1 text-[12.5px] text-signal">

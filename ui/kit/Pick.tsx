@@ -20,7 +20,7 @@ export function Pick<T extends string>({ label, value, options, onPick }: PickPr
         id={id}
         value={value}
         onChange={(event) => onPick(event.target.value as T)}
-        className="h-7 w-44 rounded-[2px] border border-edge bg-sheet px-1 text-[14px] phone:h-10 phone:text-[16px]"
+        className="h-7 w-[168px] border-b border-edge bg-sheet hover:bg-pick px-1 text-[14px] phone:h-10 phone:text-[16px]"
       >
         {options.map((option) => (
           <option key={option.value} value={option.value}>

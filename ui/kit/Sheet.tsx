@@ -33,7 +33,14 @@ export function Sheet({ title, about, onClose, children, wide = false }: SheetPr
               <X size={18} aria-hidden />
             </Dialog.Close>
           </header>
-          <div className="min-h-0 flex-1 overflow-y-auto px-5 py-4">{children}</div>
+          <section
+            // biome-ignore lint/a11y/noNoninteractiveTabindex: a sheet longer than the screen must scroll by keyboard
+            tabIndex={0}
+            aria-label={title}
+            className="min-h-0 flex-1 overflow-y-auto px-5 py-4"
+          >
+            {children}
+          </section>
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>

@@ -35,7 +35,7 @@ export function TextField({ label, value, onCommit }: TextFieldProps) {
             if (event.key === "Enter") commit();
             if (event.key === "Escape") setTyped(null);
           }}
-          className="h-7 w-44 rounded-[2px] border border-edge bg-sheet px-1.5 text-[14px] phone:h-10 phone:text-[16px]"
+          className="h-7 w-[168px] border-b border-edge bg-sheet hover:bg-pick px-1.5 text-[14px] phone:h-10 phone:text-[16px]"
         />
       </div>
       {refusal && (

@@ -65,7 +65,7 @@ export function LevelPanel() {
           ))}
         </ul>
       )}
-      <div className="border-t border-rule pt-1">
+      <div className="border-t border-rule pt-1 [&_span]:w-auto">
         <NumberField
           label={boat ? "Bow down" : "Nose down"}
           value={attitude.pitchDeg}

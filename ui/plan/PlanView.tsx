@@ -53,7 +53,7 @@ export function PlanView() {
         )}
       </svg>
       <h2 className="plate pointer-events-none absolute top-1.5 left-3 text-[16px]">Plan</h2>
-      <div className="absolute top-1 right-2 flex">
+      <div className="absolute top-1 right-1 flex bg-sheet/85">
         <Button look="bare" aria-label="Zoom in on the plan" onClick={() => zoomBy(1.5)}>
           <ZoomIn size={16} aria-hidden />
         </Button>

@@ -71,8 +71,8 @@ function StripRow({ name, formula, budget, after, where, onWhere, result, units 
   const short = inHandMm < 0;
   const at = { kind: "line", id: result.lineId } as const;
   return (
-    <div className="flex items-stretch gap-3 py-1">
-      <div className="w-[118px] shrink-0 self-center phone:w-24">
+    <div className="flex items-stretch gap-x-3 gap-y-1 py-1 phone:flex-wrap">
+      <div className="w-[118px] shrink-0 self-center phone:w-auto phone:flex-1">
         <div className="plate text-[15px] leading-tight">{name}</div>
         {where &&
           (onWhere ? (
@@ -88,11 +88,11 @@ function StripRow({ name, formula, budget, after, where, onWhere, result, units 
           ))}
       </div>
       <Cells budget={budget} result={result} units={units} />
-      <div className="flex w-[118px] shrink-0 flex-col items-end justify-center">
+      <div className="flex w-[118px] shrink-0 flex-col items-end justify-center phone:w-auto">
         <Figure
           working={toWorkingId(formula, at)}
           label={`Fall in hand, ${name.toLowerCase()}`}
-          className={`px-1 text-[28px] leading-none ${short ? "bg-signal text-on-signal" : ""}`}
+          className={`px-1 text-[28px] leading-none phone:text-[34px] ${short ? "bg-signal text-on-signal" : ""}`}
         >
           <span data-testid={`in-hand-${formula}`}>{formatLengthFigure(inHandMm, units)}</span>
           <span className="ml-1 text-[15px]">{lengthUnit(units)}</span>
@@ -116,7 +116,7 @@ function Cells({ budget, result, units }: Pick<RowProps, "budget" | "result" | "
     .filter(({ index }) => result.legs[index]!.kind === "run");
   const label = (mm: number) => formatLengthFigure(mm, units);
   return (
-    <div className="flex h-[46px] min-w-0 flex-1 border border-ink bg-sheet phone:h-[52px]">
+    <div className="flex h-[46px] min-w-0 flex-1 border border-ink bg-sheet phone:order-last phone:basis-full">
       {Math.abs(budget.trapMm) > 0.05 && <Fixed name="trap" figure={label(budget.trapMm)} />}
       {Math.abs(budget.dropsMm) > 0.05 && <Fixed name="drops" figure={label(budget.dropsMm)} />}
       {runs.map(({ leg, index }) => {
@@ -140,7 +140,7 @@ function Cells({ budget, result, units }: Pick<RowProps, "budget" | "result" | "
             <div className="figures flex min-h-0 flex-1 flex-col justify-center px-1.5 text-[13px] leading-[1.2]">
               <span className={`truncate ${isWeakest ? "text-ink" : "text-faint"}`}>
                 leg {index + 1}
-                {isWeakest && " weakest"}
+                {isWeakest && " least"}
               </span>
               <span className={`truncate text-[15px] ${hand < 0 ? "text-signal" : ""}`}>
                 {asked > 0.5 && <span className="text-faint">{label(asked)} + </span>}

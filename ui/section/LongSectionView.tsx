@@ -24,6 +24,9 @@ import { TankLevelHandle } from "./TankLevelHandle";
 
 const PAD = { left: 56, right: 16, top: 46, bottom: 22 };
 
+/** The rig goes on past sink and tank as far as any sheet is wide. */
+const BEYOND_MM = 6_000;
+
 /** The signature drawing: one drain unrolled from fixture to tank, to scale, as the rig stands. */
 export function LongSectionView() {
   const design = useWorkbench((state) => state.history?.design ?? null);
@@ -45,7 +48,7 @@ export function LongSectionView() {
   const tank = evaluation?.tanks.find((t) => t.tankId === result?.tankId) ?? null;
   const tankL = fillShare * (tank?.here.litres ?? 0);
   const layout = useMemo(
-    () => (design && drain ? layOutLongSection(design, drain, attitude, tankL) : null),
+    () => (design && drain ? layOutLongSection(design, drain, attitude, tankL, BEYOND_MM) : null),
     [design, drain, attitude, tankL],
   );
   const ghost = useMemo(() => {
@@ -101,7 +104,7 @@ export function LongSectionView() {
         )}
       </svg>
       {ready && <SectionLabels design={design} layout={layout} view={view} drain={result} tank={tank} units={units} />}
-      <div className="absolute top-1.5 right-2 flex items-center">
+      <div className="absolute top-1 right-1 flex items-center bg-sheet/85">
         {fit.ratio !== 1 && <span className="figures mr-2 text-[13px] text-faint">heights × {fit.ratio}</span>}
         <Button
           look="bare"
@@ -214,8 +217,8 @@ function NoDrain() {
 }
 
 const toBounds = (layout: LongSection): Bounds => ({
-  left: layout.fromS,
-  right: layout.toS,
+  left: layout.nearS,
+  right: layout.farS,
   low: layout.lowH,
   high: layout.highH + 60,
 });

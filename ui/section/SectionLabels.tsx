@@ -18,6 +18,9 @@ type LabelsProps = {
 /** Runs shorter than this on the screen have no room for their figures; the strip below has them. */
 const LEAST_PX = 92;
 
+/** The seal stands left of the trap, and the heights left of that. */
+const SEAL_ROOM_PX = 130;
+
 /** The figures of the section, where they apply; each opens to its working. */
 export function SectionLabels({ design, layout, view, drain, tank, units }: LabelsProps) {
   const line = design.lines.find((l) => l.id === drain.lineId);
@@ -44,7 +47,7 @@ export function SectionLabels({ design, layout, view, drain, tank, units }: Labe
           </Tag>
         );
       })}
-      {drain.trapWater && layout.trapSurfaceH !== null && (
+      {drain.trapWater && layout.trapSurfaceH !== null && view.x(layout.outlet.s) > SEAL_ROOM_PX && (
         <Tag x={view.x(layout.outlet.s) - 16} y={view.y(layout.trapSurfaceH)} anchor="right">
           <Figure
             working={toWorkingId("trapSeal", { kind: "trap", lineId: drain.lineId })}
@@ -56,11 +59,15 @@ export function SectionLabels({ design, layout, view, drain, tank, units }: Labe
         </Tag>
       )}
       {tank && (
-        <Tag x={view.x(layout.tank.fullAt[1]) - 6} y={view.y(layout.tank.fullH) - 2} anchor="corner">
+        <Tag
+          x={view.x(Math.min(...layout.tank.outline.map((p) => p.s)))}
+          y={view.y(Math.min(...layout.tank.outline.map((p) => p.h))) + 5}
+          anchor="corner"
+        >
           <Figure
             working={toWorkingId("tankFull", { kind: "tank", id: tank.tankId })}
             label="Tank full at"
-            className="text-[14px] text-signal"
+            className="bg-sheet/85 px-0.5 text-[14px] leading-tight text-signal"
           >
             full {formatQuantity(tank.here.litres, "volume", units)}
           </Figure>
@@ -101,7 +108,7 @@ const ANCHORS = {
   below: "-translate-x-1/2 -translate-y-full",
   left: "-translate-y-1/2",
   right: "-translate-x-full -translate-y-1/2",
-  corner: "-translate-x-full -translate-y-full",
+  corner: "",
 } as const;
 
 function Tag({

@@ -29,7 +29,7 @@ export function TankLevelHandle({ layout, view }: { readonly layout: LongSection
       aria-valuenow={Math.round(share * 100)}
       aria-valuetext={`${Math.round(share * 100)} % of full`}
       className="handle"
-      transform={`translate(${(view.x(right) + 3).toFixed(1)} ${y.toFixed(1)})`}
+      transform={`translate(${(view.x(right) - 3).toFixed(1)} ${y.toFixed(1)})`}
       onPointerDown={(event) => {
         event.stopPropagation();
         event.currentTarget.setPointerCapture(event.pointerId);
@@ -47,8 +47,8 @@ export function TankLevelHandle({ layout, view }: { readonly layout: LongSection
       }}
     >
       <title>Water in the tank: pull to fill or empty</title>
-      <circle className="halo" r={14} cx={6} />
-      <path className="grip" d="M0 0l10 -6v12Z" />
+      <circle className="halo" r={14} cx={-6} />
+      <path className="grip" d="M0 0l-11 -6v12Z" />
     </g>
   );
 }

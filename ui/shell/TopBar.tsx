@@ -50,7 +50,7 @@ export function TopBar() {
         onClick={() => setUnits(units === "metric" ? "imperial" : "metric")}
         aria-label={units === "metric" ? "Show inches and gallons" : "Show millimetres and litres"}
         title="Key U"
-        className="w-14 phone:hidden"
+        className="whitespace-nowrap phone:hidden"
       >
         <span className="figures text-[15px]">{units === "metric" ? "mm · L" : "in · gal"}</span>
       </Button>

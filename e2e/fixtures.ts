@@ -1,0 +1,64 @@
+import { AxeBuilder } from "@axe-core/playwright";
+import { test as base, expect, type Locator, type Page } from "@playwright/test";
+
+/** Every test fails on a console error, a page error, or a request that leaves the machine. */
+export const test = base.extend<{ readonly quiet: undefined }>({
+  quiet: [
+    async ({ page, baseURL }, use) => {
+      const troubles: string[] = [];
+      page.on("console", (message) => {
+        if (message.type() === "error") troubles.push(`console: ${message.text()}`);
+      });
+      page.on("pageerror", (error) => troubles.push(`page: ${error.message}`));
+      page.on("request", (request) => {
+        const { protocol, origin } = new URL(request.url());
+        if (protocol.startsWith("http") && origin !== new URL(baseURL!).origin) troubles.push(`left: ${request.url()}`);
+      });
+      await use(undefined);
+      expect(troubles).toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+
+export { expect };
+
+export const SAMPLES = ["Kranich", "Lesesaal", "Puppenwagen", "Otter"] as const;
+
+/** Opens the page and waits for the first design. */
+export async function openWorkbench(page: Page): Promise<void> {
+  await page.goto("/");
+  await expect(page.locator('[data-phase="ready"]')).toBeVisible();
+}
+
+export async function openSample(page: Page, name: (typeof SAMPLES)[number]): Promise<void> {
+  await page.keyboard.press("Control+o");
+  await page.getByRole("dialog").getByRole("button", { name, exact: true }).click();
+  await expect(page.getByRole("button", { name: `Designs; ${name} is open` })).toBeVisible();
+}
+
+/** A figure on the strip, in millimetres. */
+export async function readInHand(page: Page, which: "Level" | "Here" | "Worst"): Promise<number> {
+  return toNumber(await page.getByTestId(`in-hand-fallInHand${which}`).innerText());
+}
+
+export const toNumber = (text: string): number => Number(text.replace("\u2212", "-").replace(/[^\d.-]/g, ""));
+
+export const section = (page: Page): Locator => page.getByRole("group", { name: /^Long section/ });
+export const plan = (page: Page): Locator => page.getByRole("group", { name: /^Plan of/ });
+
+/** Pulls a point of a drawing by so many pixels, in steps as a hand does. */
+export async function pull(page: Page, handle: Locator, dx: number, dy: number): Promise<void> {
+  const box = (await handle.locator(".halo").boundingBox())!;
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  for (let i = 1; i <= 6; i++) await page.mouse.move(x + (dx * i) / 6, y + (dy * i) / 6);
+  await page.mouse.up();
+}
+
+/** No fault of accessibility that can be found by looking at the page. */
+export async function expectAccessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa"]).analyze();
+  expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(" ")).join(", ")}`)).toEqual([]);
+}

@@ -1,0 +1,43 @@
+import { defineConfig } from "@playwright/test";
+
+const port = Number(process.env["PORT"] ?? 3217);
+
+/** Debian's own browser, started without anything that looks for a network. */
+export default defineConfig({
+  testDir: "e2e",
+  fullyParallel: true,
+  workers: 2,
+  retries: 0,
+  timeout: 40_000,
+  reporter: [["list"]],
+  use: {
+    baseURL: `http://localhost:${port}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: process.env["CHROMIUM"] ?? "/usr/bin/chromium",
+      args: [
+        "--no-sandbox",
+        "--disable-gpu",
+        "--disable-quic",
+        "--no-first-run",
+        "--disable-background-networking",
+        "--disable-component-update",
+        "--disable-sync",
+      ],
+    },
+  },
+  projects: [
+    { name: "desk", testIgnore: /phone\.spec/ },
+    {
+      name: "phone",
+      testMatch: /phone\.spec/,
+      use: { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true, deviceScaleFactor: 2 },
+    },
+  ],
+  webServer: {
+    command: `npx --no-install next start -p ${port}`,
+    url: `http://localhost:${port}`,
+    reuseExistingServer: false,
+    timeout: 60_000,
+  },
+});
