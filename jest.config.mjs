@@ -12,7 +12,15 @@ const swc = [
 
 export default {
   testEnvironment: "node",
-  roots: ["<rootDir>/core", "<rootDir>/words", "<rootDir>/store", "<rootDir>/workers", "<rootDir>/ui", "<rootDir>/cli"],
+  roots: [
+    "<rootDir>/core",
+    "<rootDir>/words",
+    "<rootDir>/store",
+    "<rootDir>/workers",
+    "<rootDir>/ui",
+    "<rootDir>/cli",
+    "<rootDir>/tests",
+  ],
   setupFiles: ["<rootDir>/tests/seed.ts"],
   testMatch: ["**/*.test.ts", "**/*.test.tsx"],
   extensionsToTreatAsEsm: [".ts", ".tsx"],

@@ -22,7 +22,9 @@ test("the page opens on a sample rig and says in one line whether it runs", asyn
 });
 
 for (const name of SAMPLES) {
-  test(`${name} opens, is free of accessibility faults in light and dark, and shows no broken figure`, async ({ page }) => {
+  test(`${name} opens, is free of accessibility faults in light and dark, and shows no broken figure`, async ({
+    page,
+  }) => {
     await openWorkbench(page);
     await openSample(page, name);
     for (const station of ["1", "2", "3", "4", "5"]) {
@@ -47,7 +49,9 @@ test("pulling the tank down in the section gives fall; undo and redo walk the sa
   expect(await readInHand(page, "Worst")).toBe(after);
 });
 
-test("the sink outlet, a bend, the passage and the inlet can be pulled in the section; the plan follows", async ({ page }) => {
+test("the sink outlet, a bend, the passage and the inlet can be pulled in the section; the plan follows", async ({
+  page,
+}) => {
   await openWorkbench(page);
   for (const [name, dx, dy] of [
     ["Move the outlet of Kitchen sink", 0, -6],
@@ -85,7 +89,9 @@ test("arrow keys nudge by 1 mm, with Shift by 10; a hold is one step", async ({ 
   expect(toNumber(await height.inputValue())).toBe(start - 1);
 });
 
-test("typed figures: inches with fractions, refused letters, an impossible tank; the design stays", async ({ page }) => {
+test("typed figures: inches with fractions, refused letters, an impossible tank; the design stays", async ({
+  page,
+}) => {
   await openWorkbench(page);
   await page.keyboard.press("3");
   const length = page.getByLabel("Inside, length");
@@ -170,7 +176,10 @@ test("both faults of Puppenwagen can be mended from their findings", async ({ pa
   await openSample(page, "Puppenwagen");
   const findings = page.getByRole("region", { name: "Findings" });
   await findings.getByRole("button", { name: /has no trap/ }).click();
-  await findings.getByRole("button", { name: /^Fit a P-trap/ }).first().click();
+  await findings
+    .getByRole("button", { name: /^Fit a P-trap/ })
+    .first()
+    .click();
   await findings.getByRole("button", { name: "Do it" }).click();
   await findings.getByRole("button", { name: /has no breather/ }).click();
   await findings.getByRole("button", { name: /^Fit a breather/ }).click();

@@ -62,7 +62,9 @@ test("save to a file, change the design, open the file again", async ({ page }) 
   const text = readFileSync(await download.path(), "utf8");
   expect(JSON.parse(text)).toEqual(JSON.parse(readFileSync("demo/kranich.json", "utf8")));
   await page.keyboard.press("Control+o");
-  await page.getByLabel("Design file").setInputFiles({ name: "again.json", mimeType: "application/json", buffer: Buffer.from(text) });
+  await page
+    .getByLabel("Design file")
+    .setInputFiles({ name: "again.json", mimeType: "application/json", buffer: Buffer.from(text) });
   await expect(page.getByRole("status")).toContainText("again.json is open.");
 });
 
@@ -103,7 +105,9 @@ test("a file with an impossible value names its place", async ({ page }) => {
     mimeType: "application/json",
     buffer: Buffer.from(JSON.stringify(design)),
   });
-  await expect(page.getByRole("alert").filter({ hasText: "short.json" })).toContainText(/Tanks, no\. 1.*length.*too small/);
+  await expect(page.getByRole("alert").filter({ hasText: "short.json" })).toContainText(
+    /Tanks, no\. 1.*length.*too small/,
+  );
 });
 
 test("two tabs on one design: nothing of either is lost", async ({ page, context }) => {

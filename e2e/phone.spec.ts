@@ -19,7 +19,10 @@ test("a bend follows the finger", async ({ page }) => {
   const at = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
   const client = await page.context().newCDPSession(page);
   const touch = (type: "touchStart" | "touchMove" | "touchEnd", dy: number) =>
-    client.send("Input.dispatchTouchEvent", { type, touchPoints: type === "touchEnd" ? [] : [{ x: at.x, y: at.y + dy }] });
+    client.send("Input.dispatchTouchEvent", {
+      type,
+      touchPoints: type === "touchEnd" ? [] : [{ x: at.x, y: at.y + dy }],
+    });
   await touch("touchStart", 0);
   for (const dy of [2, 4, 6, 8]) await touch("touchMove", dy);
   await touch("touchEnd", 8);

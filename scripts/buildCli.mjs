@@ -8,13 +8,14 @@ export async function buildCli() {
   await bundle("cli/main.ts", "dist/schleuse.mjs");
 }
 
-/** Bundles one TypeScript entry for Node. */
-export async function bundle(entry, outfile) {
+/** Bundles one TypeScript entry for Node; the packages named stay outside. */
+export async function bundle(entry, outfile, external = []) {
   await build({
     absWorkingDir: root,
     entryPoints: [entry],
     outfile,
     bundle: true,
+    external,
     platform: "node",
     target: "node20",
     format: "esm",

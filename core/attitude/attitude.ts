@@ -1,4 +1,4 @@
-import { dot, type Vec3, vec } from "../geometry/vec";
+import { type Vec3, vec } from "../geometry/vec";
 import { degToRad } from "../quantity/convert";
 
 /** How the rig stands, degrees, ISO 8855: pitch above 0 is nose down, roll above 0 is left side up. */
@@ -17,9 +17,6 @@ export function computeUp({ pitchDeg, rollDeg }: Attitude): Vec3 {
   const r = degToRad(rollDeg);
   return vec(-Math.sin(p), Math.cos(p) * Math.sin(r), Math.cos(p) * Math.cos(r));
 }
-
-/** True height, mm, of a point of the rig over the level plane through the rig's origin. */
-export const measureTrueHeightMm = (up: Vec3, point: Vec3): number => dot(up, point);
 
 /** The attitude seen in a rig mirrored left to right. */
 export const mirrorAttitude = ({ pitchDeg, rollDeg }: Attitude): Attitude => ({ pitchDeg, rollDeg: -rollDeg });

@@ -34,4 +34,3 @@ export type Fault =
   | { readonly code: "unknownLimit"; readonly path: FaultPath; readonly id: string };
 
 export type FaultMeasure = "number" | "text" | "list";
-export type FaultCode = Fault["code"];

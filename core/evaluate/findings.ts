@@ -58,7 +58,6 @@ export type Finding = Numbers & {
   readonly at: PartRef;
   readonly limit: Limit | null;
 };
-export type FindingCode = Finding["code"];
 export type FindingNumbers = Numbers;
 
 const RANK: Readonly<Record<Severity, number>> = { must: 0, should: 1, note: 2 };

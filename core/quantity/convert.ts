@@ -5,20 +5,15 @@
 export const MM_PER_M = 1000;
 export const MM_PER_IN = 25.4;
 export const MM_PER_FT = 304.8;
-export const L_PER_M3 = 1000;
 export const MM3_PER_L = 1e6;
 export const L_PER_US_GAL = 3.785411784;
-export const PA_PER_MM_WATER = 9.80665;
-export const S_PER_MIN = 60;
 
 export const mmToM = (lengthMm: number): number => lengthMm / MM_PER_M;
-export const mToMm = (lengthM: number): number => lengthM * MM_PER_M;
 export const mmToIn = (lengthMm: number): number => lengthMm / MM_PER_IN;
 export const inToMm = (lengthIn: number): number => lengthIn * MM_PER_IN;
 export const lToUsGal = (volumeL: number): number => volumeL / L_PER_US_GAL;
 export const usGalToL = (volumeUsGal: number): number => volumeUsGal * L_PER_US_GAL;
 export const degToRad = (angleDeg: number): number => (angleDeg * Math.PI) / 180;
-export const radToDeg = (angleRad: number): number => (angleRad * 180) / Math.PI;
 
 /** Slope as mm of fall per m of run from inches per foot: 1/4 in/ft is 20.83 mm/m [C]. */
 export const inPerFtToMmPerM = (slopeInPerFt: number): number => (slopeInPerFt / 12) * MM_PER_M;

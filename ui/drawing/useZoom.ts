@@ -16,8 +16,9 @@ export function useZoom(ref: RefObject<SVGSVGElement | null>): Zooming {
     if (!element) return;
     let gone = false;
     let detach = () => {};
-    void Promise.all([import("d3-zoom"), import("d3-selection")]).then(
-      ([{ zoom: createZoom, zoomIdentity }, { select }]) => {
+    void whenIdle()
+      .then(() => Promise.all([import("d3-zoom"), import("d3-selection")]))
+      .then(([{ zoom: createZoom, zoomIdentity }, { select }]) => {
         if (gone) return;
         const behavior: ZoomBehavior<SVGSVGElement, unknown> = createZoom<SVGSVGElement, unknown>()
           .scaleExtent([1, MOST_ZOOM])
@@ -43,8 +44,7 @@ export function useZoom(ref: RefObject<SVGSVGElement | null>): Zooming {
           follow.disconnect();
           selection.on(".zoom", null);
         };
-      },
-    );
+      });
     return () => {
       gone = true;
       detach();
@@ -59,3 +59,11 @@ export function useZoom(ref: RefObject<SVGSVGElement | null>): Zooming {
 
 const isGround = (event: Event): boolean =>
   !(event.target as Element).closest(".handle") && !("button" in event && (event as MouseEvent).button !== 0);
+
+// The first look needs no zoom; the machinery comes when the page has nothing else to do.
+function whenIdle(): Promise<unknown> {
+  return new Promise((resolve) => {
+    if (typeof requestIdleCallback === "function") requestIdleCallback(resolve, { timeout: 1500 });
+    else setTimeout(resolve, 400);
+  });
+}

@@ -1,7 +1,11 @@
 "use client";
-import { Popover } from "radix-ui";
-import type { ReactNode } from "react";
-import { WorkingSheet } from "./WorkingSheet";
+import dynamic from "next/dynamic";
+import { type ReactNode, useRef, useState } from "react";
+
+// The sheet and what places it beside the figure load when the first figure is opened.
+const WorkingPopover = dynamic(() => import("./WorkingPopover").then((module) => module.WorkingPopover), {
+  ssr: false,
+});
 
 type FigureProps = {
   /** Name of the working behind the figure. */
@@ -13,24 +17,22 @@ type FigureProps = {
 
 /** A figure that opens to its working. */
 export function Figure({ working, label, children, className = "" }: FigureProps) {
+  const [isOpen, setIsOpen] = useState(false);
+  const button = useRef<HTMLButtonElement>(null);
   return (
-    <Popover.Root>
-      <Popover.Trigger
+    <>
+      <button
+        ref={button}
+        type="button"
         aria-label={`${label}: show the working`}
-        className={`figures cursor-help rounded-[2px] decoration-faint decoration-dotted decoration-1 underline-offset-[5px] hover:bg-pick hover:underline data-[state=open]:bg-pick ${className}`}
+        aria-haspopup="dialog"
+        aria-expanded={isOpen}
+        onClick={() => setIsOpen(!isOpen)}
+        className={`figures cursor-help rounded-[2px] decoration-faint decoration-dotted decoration-1 underline-offset-[5px] hover:bg-pick hover:underline aria-expanded:bg-pick ${className}`}
       >
         {children}
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          collisionPadding={10}
-          sideOffset={6}
-          className="z-40 w-[23rem] max-w-[calc(100vw-20px)] border border-ink bg-sheet p-4 text-ink shadow-[0_6px_24px_rgb(0_0_0/0.25)]"
-        >
-          <WorkingSheet working={working} />
-          <Popover.Arrow className="fill-ink" />
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+      </button>
+      {isOpen && <WorkingPopover anchor={button} working={working} onClose={() => setIsOpen(false)} />}
+    </>
   );
 }

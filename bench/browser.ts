@@ -1,0 +1,153 @@
+import { spawn } from "node:child_process";
+import { gzipSync } from "node:zlib";
+import { chromium, type Page } from "@playwright/test";
+import type { Row } from "./core";
+
+const PORT = Number(process.env["PORT"] ?? 3219);
+const ADDRESS = `http://localhost:${PORT}/`;
+
+/** The production build in Debian's chromium: size of the first load, the map in its worker, frames while pulling. */
+export async function benchBrowser(): Promise<Row[]> {
+  const server = spawn("npx", ["--no-install", "next", "start", "-p", String(PORT)], {
+    stdio: "ignore",
+    detached: true,
+  });
+  try {
+    await waitFor(ADDRESS);
+    const browser = await chromium.launch({
+      executablePath: process.env["CHROMIUM"] ?? "/usr/bin/chromium",
+      args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking"],
+    });
+    const rows = [
+      ...(await benchFirstLoad(await (await browser.newContext({ serviceWorkers: "block" })).newPage())),
+      ...(await benchDrag(await browser.newPage())),
+    ];
+    rows.push(...(await benchMap(await browser.newPage())));
+    await browser.close();
+    return rows;
+  } finally {
+    process.kill(-server.pid!);
+  }
+}
+
+async function waitFor(address: string): Promise<void> {
+  for (let i = 0; i < 60; i++) {
+    const answer = await fetch(address).catch(() => null);
+    if (answer?.ok) return;
+    await new Promise((resolve) => setTimeout(resolve, 500));
+  }
+  throw new Error("the production build does not answer; build it first");
+}
+
+// Scripts the page itself asks for until it is ready; what the service worker fetches for later is not the first load.
+async function benchFirstLoad(page: Page): Promise<Row[]> {
+  const bodies: Promise<Buffer>[] = [];
+  page.on("response", (response) => {
+    if (response.request().resourceType() === "script") bodies.push(response.body().catch(() => Buffer.alloc(0)));
+  });
+  await page.goto(ADDRESS);
+  await page.waitForSelector('[data-phase="ready"]');
+  const bytes = (await Promise.all(bodies)).reduce((sum, body) => sum + gzipSync(body, { level: 9 }).length, 0);
+  const paint = await page.evaluate(
+    () =>
+      new Promise<number>((resolve) => {
+        new PerformanceObserver((list) => resolve(list.getEntries().at(-1)!.startTime)).observe({
+          type: "largest-contentful-paint",
+          buffered: true,
+        });
+      }),
+  );
+  await page.close();
+  return [
+    { name: "first-load script, compressed", value: bytes / 1000, unit: "kB", budget: 250, better: "less" },
+    { name: "largest paint", value: paint, unit: "ms", budget: 1500, better: "less" },
+  ];
+}
+
+// Work a frame costs while a bend is pulled: every pointer move with its sums, rendering and painting.
+async function benchDrag(page: Page): Promise<Row[]> {
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goto(ADDRESS);
+  await page.waitForSelector('[data-phase="ready"]');
+  await page.waitForTimeout(1500);
+  const halo = page
+    .getByRole("group", { name: /^Long section/ })
+    .getByRole("button", { name: "Move Grey tank" })
+    .locator(".halo");
+  const box = (await halo.boundingBox())!;
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.evaluate(() => {
+    const frames: number[] = [];
+    const work: number[] = [];
+    const { port1, port2 } = new MessageChannel();
+    let last = performance.now();
+    let began = 0;
+    // the message comes after the frame's scripts, styles, layout and paint
+    port2.onmessage = () => work.push(performance.now() - began);
+    const tick = (now: number) => {
+      frames.push(now - last);
+      last = now;
+      began = performance.now();
+      port1.postMessage(0);
+      requestAnimationFrame(tick);
+    };
+    requestAnimationFrame(tick);
+    Object.assign(window, { measured: { frames, work } });
+  });
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.evaluate(() => {
+    const { measured } = window as unknown as { measured: Measured };
+    measured.frames.splice(0);
+    measured.work.splice(0);
+  });
+  for (let i = 0; i < 240; i++) await page.mouse.move(x + 20 * Math.sin(i / 14), y + 9 * Math.sin(i / 9));
+  const { frames, work } = await page.evaluate(() => (window as unknown as { measured: Measured }).measured);
+  await page.mouse.up();
+  await page.close();
+  return [
+    { name: "drag frames counted", value: frames.length, unit: "", budget: null, better: "more" },
+    {
+      name: "drag, from frame to frame, median",
+      value: findShare(frames, 0.5),
+      unit: "ms",
+      budget: null,
+      better: "less",
+    },
+    {
+      name: "drag, from frame to frame, 95th percentile",
+      value: findShare(frames, 0.95),
+      unit: "ms",
+      budget: null,
+      better: "less",
+    },
+    { name: "drag frame, work, 95th percentile", value: findShare(work, 0.95), unit: "ms", budget: 16, better: "less" },
+  ];
+}
+
+type Measured = { readonly frames: number[]; readonly work: number[] };
+
+const findShare = (values: readonly number[], share: number): number =>
+  [...values].sort((a, b) => a - b)[Math.floor(values.length * share)]!;
+
+async function benchMap(page: Page): Promise<Row[]> {
+  await page.goto(ADDRESS);
+  const status = page.locator('[data-testid="map-status"][data-status="ready"] > span');
+  await status.waitFor();
+  const times: number[] = [];
+  for (const people of ["3", "4", "3", "4", "3", "4", "3"]) {
+    await page.keyboard.press("2");
+    await page.getByLabel("People").fill(people);
+    await page.getByLabel("People").press("Enter");
+    await page
+      .locator('[data-testid="map-status"][data-status="computing"]')
+      .waitFor({ timeout: 400 })
+      .catch(() => undefined);
+    await status.waitFor();
+    await page.waitForTimeout(300);
+    times.push(Number(/(\d+)/.exec((await status.getAttribute("title")) ?? "")?.[1]));
+  }
+  await page.close();
+  const value = times.slice(1).sort((a, b) => a - b)[3]!;
+  return [{ name: "standing map 61 × 61 of kranich, worker and back", value, unit: "ms", budget: 100, better: "less" }];
+}

@@ -1,0 +1,127 @@
+import { readFileSync } from "node:fs";
+import { computeUp } from "@/core/attitude/attitude";
+import type { Design } from "@/core/design/design";
+import { parseDesignText } from "@/core/design/parseDesign";
+import { evaluate } from "@/core/evaluate/evaluate";
+import { computeLevelForVolume } from "@/core/geometry/levelForVolume";
+import { measureExtent, type PrismSolid, toPrism } from "@/core/geometry/solid";
+import { dot, vec } from "@/core/geometry/vec";
+import { buildHeightField, measureVolumeBelowL } from "@/core/geometry/volumeBelow";
+
+/** One measured figure. `budget` is what it may be at most, or at least where `better` is "more". */
+export type Row = {
+  readonly name: string;
+  readonly value: number;
+  readonly unit: string;
+  readonly budget: number | null;
+  readonly better: "less" | "more";
+};
+
+export function readDemo(name: string): Design {
+  const outcome = parseDesignText(readFileSync(`demo/${name}.json`, "utf8"));
+  if (!outcome.ok) throw new Error(`${name} does not open`);
+  return outcome.design;
+}
+
+/** Median time of one call, ms, over batches, after a warm-up. */
+export function time(run: () => unknown, { batches = 15, batchMs = 30 } = {}): number {
+  let calls = 1;
+  for (let took = 0; took < batchMs; calls *= 2) {
+    const began = performance.now();
+    for (let i = 0; i < calls; i++) run();
+    took = performance.now() - began;
+  }
+  const times = Array.from({ length: batches }, () => {
+    const began = performance.now();
+    for (let i = 0; i < calls; i++) run();
+    return (performance.now() - began) / calls;
+  });
+  return times.sort((a, b) => a - b)[Math.floor(batches / 2)]!;
+}
+
+const TILT = { pitchDeg: 2.3, rollDeg: -1.1 };
+
+/** Sums in Node: evaluation, and the exact tilted volume beside a count of 5 mm cubes of the same tank in the same run. */
+export function benchCore(): Row[] {
+  const rows: Row[] = [];
+  for (const name of ["kranich", "lesesaal"]) {
+    const design = readDemo(name);
+    const value = time(() => evaluate(design, TILT));
+    rows.push({
+      name: `evaluation of ${name}`,
+      value,
+      unit: "ms",
+      budget: name === "kranich" ? 1 : null,
+      better: "less",
+    });
+  }
+  const tank = readDemo("kranich").tanks[0]!;
+  const prism = toPrism(tank.solid);
+  const up = computeUp(TILT);
+  const exact = time(() => {
+    const field = buildHeightField(tank.solid, up);
+    return measureVolumeBelowL(field, field.lowestMm + 0.3 * (field.highestMm - field.lowestMm));
+  });
+  const field = buildHeightField(tank.solid, up);
+  const level = field.lowestMm + 0.3 * (field.highestMm - field.lowestMm);
+  const voxel = time(() => countVoxelsL(prism, up, level, 5), { batches: 5 });
+  const exactL = measureVolumeBelowL(field, level);
+  const voxelL = countVoxelsL(prism, up, level, 5);
+  rows.push({ name: "exact tilted volume, one level", value: exact * 1000, unit: "µs", budget: null, better: "less" });
+  rows.push({
+    name: "5 mm voxel count, same tank and level",
+    value: voxel * 1000,
+    unit: "µs",
+    budget: null,
+    better: "less",
+  });
+  rows.push({
+    name: "exact volume against voxel count",
+    value: voxel / exact,
+    unit: "times",
+    budget: 50,
+    better: "more",
+  });
+  rows.push({
+    name: "they differ by",
+    value: Math.abs(exactL - voxelL) / exactL,
+    unit: "share",
+    budget: 0.01,
+    better: "less",
+  });
+  const inverse = time(() => computeLevelForVolume(field, 30));
+  rows.push({ name: "level for a volume", value: inverse * 1000, unit: "µs", budget: null, better: "less" });
+  return rows;
+}
+
+// The baseline: cubes of a side in mm whose middle lies in the profile and below the plane.
+function countVoxelsL(
+  { axis, lengthMm, profileMm }: PrismSolid,
+  up: ReturnType<typeof computeUp>,
+  level: number,
+  side: number,
+): number {
+  const { min, max } = measureExtent({ shape: "prism", axis, lengthMm, profileMm });
+  let count = 0;
+  for (let x = min.x + side / 2; x < max.x; x += side) {
+    for (let y = min.y + side / 2; y < max.y; y += side) {
+      for (let z = min.z + side / 2; z < max.z; z += side) {
+        const p = vec(x, y, z);
+        if (dot(up, p) > level) continue;
+        const [u, v] = axis === "x" ? [y, z] : axis === "y" ? [x, z] : [x, y];
+        if (isInside(profileMm, u, v)) count += 1;
+      }
+    }
+  }
+  return (count * side ** 3) / 1e6;
+}
+
+function isInside(corners: PrismSolid["profileMm"], u: number, v: number): boolean {
+  let inside = false;
+  for (let i = 0, j = corners.length - 1; i < corners.length; j = i++) {
+    const a = corners[i]!;
+    const b = corners[j]!;
+    if (a.v > v !== b.v > v && u < ((b.u - a.u) * (v - a.v)) / (b.v - a.v) + a.u) inside = !inside;
+  }
+  return inside;
+}

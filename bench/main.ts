@@ -1,0 +1,22 @@
+import { writeFileSync } from "node:fs";
+import { benchBrowser } from "./browser";
+import { benchCore, type Row } from "./core";
+
+const isKept = ({ value, budget, better }: Row): boolean =>
+  budget === null || (better === "less" ? value <= budget : value >= budget);
+
+const rows = [...benchCore(), ...(process.argv.includes("--core") ? [] : await benchBrowser())];
+for (const row of rows) {
+  const budget =
+    row.budget === null ? "" : `${row.better === "less" ? "at most" : "at least"} ${row.budget} ${row.unit}`;
+  const verdict = row.budget === null ? "" : isKept(row) ? "kept" : "MISSED";
+  console.log(
+    `${row.name.padEnd(52)}${formatValue(row.value).padStart(10)} ${row.unit.padEnd(6)} ${budget.padEnd(22)} ${verdict}`,
+  );
+}
+writeFileSync("bench-results.json", `${JSON.stringify(rows, null, 2)}\n`);
+process.exit(rows.every(isKept) ? 0 : 1);
+
+function formatValue(value: number): string {
+  return value >= 100 ? value.toFixed(0) : value.toPrecision(3);
+}
