@@ -1,6 +1,6 @@
 import { spawn } from "node:child_process";
 import { gzipSync } from "node:zlib";
-import { chromium, type Page } from "@playwright/test";
+import { type Browser, chromium, type Page } from "@playwright/test";
 import type { Row } from "./core";
 
 const PORT = Number(process.env["PORT"] ?? 3219);
@@ -18,15 +18,12 @@ export async function benchBrowser(): Promise<Row[]> {
       executablePath: process.env["CHROMIUM"] ?? "/usr/bin/chromium",
       args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking"],
     });
-    const rows = [
-      ...(await benchFirstLoad(await (await browser.newContext({ serviceWorkers: "block" })).newPage())),
-      ...(await benchDrag(await browser.newPage())),
-    ];
+    const rows = [...(await benchFirstLoad(browser)), ...(await benchDrag(await browser.newPage()))];
     rows.push(...(await benchMap(await browser.newPage())));
     await browser.close();
     return rows;
   } finally {
-    process.kill(-server.pid!);
+    if (server.exitCode === null) process.kill(-server.pid!);
   }
 }
 
@@ -39,30 +36,46 @@ async function waitFor(address: string): Promise<void> {
   throw new Error("the production build does not answer; build it first");
 }
 
-// Scripts the page itself asks for until it is ready; what the service worker fetches for later is not the first load.
-async function benchFirstLoad(page: Page): Promise<Row[]> {
-  const bodies: Promise<Buffer>[] = [];
-  page.on("response", (response) => {
-    if (response.request().resourceType() === "script") bodies.push(response.body().catch(() => Buffer.alloc(0)));
-  });
-  await page.goto(ADDRESS);
-  await page.waitForSelector('[data-phase="ready"]');
-  const bytes = (await Promise.all(bodies)).reduce((sum, body) => sum + gzipSync(body, { level: 9 }).length, 0);
-  const paint = await page.evaluate(
-    () =>
-      new Promise<number>((resolve) => {
-        new PerformanceObserver((list) => resolve(list.getEntries().at(-1)!.startTime)).observe({
-          type: "largest-contentful-paint",
-          buffered: true,
-        });
-      }),
-  );
-  await page.close();
+const LOADS = 5;
+
+// Every load is a first one, in a context of its own; the figures are medians. Scripts are those the page itself asks
+// for until it is ready; what the service worker fetches for later is not the first load.
+async function benchFirstLoad(browser: Browser): Promise<Row[]> {
+  const sizes: number[] = [];
+  const paints: number[] = [];
+  for (let i = 0; i < LOADS; i++) {
+    const context = await browser.newContext({ serviceWorkers: "block", viewport: { width: 1280, height: 800 } });
+    const page = await context.newPage();
+    const bodies: Promise<Buffer>[] = [];
+    page.on("response", (response) => {
+      if (response.request().resourceType() === "script") bodies.push(response.body().catch(() => Buffer.alloc(0)));
+    });
+    await page.goto(ADDRESS);
+    await page.waitForSelector('[data-phase="ready"]');
+    sizes.push((await Promise.all(bodies)).reduce((sum, body) => sum + gzipSync(body, { level: 9 }).length, 0));
+    await page.waitForTimeout(500);
+    paints.push(await page.evaluate(readLargestPaint));
+    await context.close();
+  }
   return [
-    { name: "first-load script, compressed", value: bytes / 1000, unit: "kB", budget: 250, better: "less" },
-    { name: "largest paint", value: paint, unit: "ms", budget: 1500, better: "less" },
+    {
+      name: "first-load script, compressed",
+      value: findShare(sizes, 0.5) / 1000,
+      unit: "kB",
+      budget: 250,
+      better: "less",
+    },
+    { name: "largest paint", value: findShare(paints, 0.5), unit: "ms", budget: 1500, better: "less" },
   ];
 }
+
+const readLargestPaint = () =>
+  new Promise<number>((resolve) => {
+    new PerformanceObserver((list) => resolve(list.getEntries().at(-1)!.startTime)).observe({
+      type: "largest-contentful-paint",
+      buffered: true,
+    });
+  });
 
 // Work a frame costs while a bend is pulled: every pointer move with its sums, rendering and painting.
 async function benchDrag(page: Page): Promise<Row[]> {

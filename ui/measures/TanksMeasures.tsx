@@ -61,20 +61,17 @@ function TankMeasures({ tank }: { readonly tank: Tank }) {
               quantity="length"
               onCommit={(value) => set(at, ["tanks", tank.id, "solid", "lengthMm"], value)}
             />
-            {tank.solid.profileMm.map((corner, i) => (
-              // biome-ignore lint/suspicious/noArrayIndexKey: corners are known by their place
-              <div key={i} className="grid grid-cols-2 gap-1">
-                {(["u", "v"] as const).map((key) => (
-                  <NumberField
-                    key={key}
-                    quantity="length"
-                    label={`Corner ${i + 1}, ${key === "u" ? "across" : "up"}`}
-                    value={corner[key]}
-                    onCommit={(value) => set(at, ["tanks", tank.id, "solid", "profileMm", i, key], value)}
-                  />
-                ))}
-              </div>
-            ))}
+            {tank.solid.profileMm.flatMap((corner, i) =>
+              (["u", "v"] as const).map((key) => (
+                <NumberField
+                  key={`corner-${i + 1}-${key}`}
+                  label={`Corner ${i + 1}, ${key === "u" ? "across" : "up"}`}
+                  value={corner[key]}
+                  quantity="length"
+                  onCommit={(value) => set(at, ["tanks", tank.id, "solid", "profileMm", i, key], value)}
+                />
+              )),
+            )}
           </>
         )}
         <NumberField

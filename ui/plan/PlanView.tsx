@@ -38,7 +38,7 @@ export function PlanView() {
         ref={frame}
         className="drawing absolute inset-0 size-full"
         role="group"
-        aria-label={`Plan of ${design.name}, nose to the right`}
+        aria-label={`Plan of ${design.name}, ${design.rig.kind === "boat" ? "bow" : "nose"} to the right`}
       >
         <Hatches id={hatch} />
         {size.width > 0 && (
@@ -97,7 +97,7 @@ function PlanRig({ design, view }: PlanProps) {
       />
       <path d={`M${noseX + 8} ${middle - 8}l11 8l-11 8`} fill="none" stroke="var(--ink)" strokeWidth={1.6} />
       <text x={noseX + 5} y={middle - 13} fontSize={12} style={{ fill: "var(--faint)" }}>
-        nose
+        {design.rig.kind === "boat" ? "bow" : "nose"}
       </text>
       {axles.map((axle) =>
         [half - 90, -half + 90].map((y) => (

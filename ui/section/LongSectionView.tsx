@@ -86,6 +86,7 @@ export function LongSectionView() {
               view={view}
               hatch={hatch}
               floorJoints={toJoints(design.rig.floorLayers, floorMm)}
+              tickUnitMm={units === "metric" ? 1 : MM_PER_IN}
               formatTick={(mm) => formatLengthFigure(mm, units)}
             />
             <SectionTank layout={layout} view={view} hatch={hatch} wallMm={findWall(design, result.tankId)} />

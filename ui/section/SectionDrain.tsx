@@ -21,7 +21,13 @@ export function SectionDrain({ layout, view, hatch, pipe, trapKind, legSeverity 
   const centre = (p: SectionPoint): readonly [number, number] => [p.s, p.h + bore / 2];
   const legs = layout.nodes.slice(1).map((to, i) => {
     const from = layout.nodes[i]!;
-    return { from, to, isRun: Math.abs(to.s - from.s) >= Math.abs(to.h - from.h), severity: legSeverity(i) };
+    return {
+      id: `leg-${i}`,
+      from,
+      to,
+      isRun: Math.abs(to.s - from.s) >= Math.abs(to.h - from.h),
+      severity: legSeverity(i),
+    };
   });
   const width = (isRun: boolean) => Math.max(4, bore * (isRun ? view.ky : view.kx));
   const trapPath = toPath(
@@ -34,7 +40,7 @@ export function SectionDrain({ layout, view, hatch, pipe, trapKind, legSeverity 
       <Sink layout={layout} view={view} />
       {legs.map((leg) => (
         <path
-          key={`wall-${leg.from.s}-${leg.to.h}`}
+          key={leg.id}
           d={toPath(view, [centre(leg.from), centre(leg.to)])}
           stroke={toInk(leg.severity)}
           strokeWidth={width(leg.isRun) + 3.2}
@@ -45,7 +51,7 @@ export function SectionDrain({ layout, view, hatch, pipe, trapKind, legSeverity 
       {layout.trap.length > 0 && <path d={trapPath} stroke="var(--sheet)" strokeWidth={trapWidth} />}
       {legs.map((leg) => (
         <path
-          key={`bore-${leg.from.s}-${leg.to.h}`}
+          key={leg.id}
           d={toPath(view, [centre(leg.from), centre(leg.to)])}
           stroke="var(--sheet)"
           strokeWidth={width(leg.isRun)}
@@ -82,7 +88,7 @@ export function SectionDrain({ layout, view, hatch, pipe, trapKind, legSeverity 
       )}
       {trapKind === "membrane" && <Membrane layout={layout} view={view} size={trapWidth} />}
       {legs.map((leg) => (
-        <FlowMark key={`flow-${leg.from.s}-${leg.to.h}`} view={view} from={centre(leg.from)} to={centre(leg.to)} />
+        <FlowMark key={leg.id} view={view} from={centre(leg.from)} to={centre(leg.to)} />
       ))}
     </g>
   );

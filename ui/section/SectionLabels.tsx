@@ -36,7 +36,7 @@ export function SectionLabels({ design, layout, view, drain, tank, units }: Labe
         const x = view.x((from.s + to.s) / 2);
         const y = view.y((from.h + to.h) / 2 + (isRun ? bore : bore / 2));
         return (
-          <Tag key={`${from.s}-${to.h}`} x={isRun ? x : x + 12} y={isRun ? y - 6 : y} anchor={isRun ? "below" : "left"}>
+          <Tag key={`leg-${String(i)}`} x={isRun ? x : x + 12} y={isRun ? y - 6 : y} anchor={isRun ? "below" : "left"}>
             {isRun ? (
               <RunFigures drain={drain} index={i} units={units} />
             ) : (

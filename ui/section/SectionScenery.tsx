@@ -8,6 +8,8 @@ type SceneryProps = {
   readonly hatch: string;
   /** Shares of the floor's thickness at which one layer ends and the next begins. */
   readonly floorJoints: readonly number[];
+  /** What the heights are counted in, mm: ticks are round in it. */
+  readonly tickUnitMm: number;
   readonly formatTick: (mm: number) => string;
 };
 
@@ -17,10 +19,10 @@ const GROUND_BAND_PX = 9;
 const pairs = (points: readonly SectionPoint[]) => points.map((p) => [p.s, p.h] as const);
 
 /** What is there before anything is plumbed: heights, ground, sill, waterline, floor, and what is under it. */
-export function SectionScenery({ layout, view, hatch, floorJoints, formatTick }: SceneryProps) {
+export function SectionScenery({ layout, view, hatch, floorJoints, tickUnitMm, formatTick }: SceneryProps) {
   return (
     <g>
-      <HeightScale view={view} layout={layout} formatTick={formatTick} />
+      <HeightScale view={view} layout={layout} tickUnitMm={tickUnitMm} formatTick={formatTick} />
       {layout.obstacles.map(({ obstacle, corners }, i) => (
         <path
           // one obstacle may be cut twice by a drain that turns back
@@ -50,8 +52,13 @@ export function SectionScenery({ layout, view, hatch, floorJoints, formatTick }:
   );
 }
 
-function HeightScale({ view, layout, formatTick }: Pick<SceneryProps, "view" | "layout" | "formatTick">) {
-  const step = findTickStep(view.ky, 34);
+function HeightScale({
+  view,
+  layout,
+  tickUnitMm,
+  formatTick,
+}: Pick<SceneryProps, "view" | "layout" | "tickUnitMm" | "formatTick">) {
+  const step = findTickStep(view.ky * tickUnitMm, 34) * tickUnitMm;
   const ticks = listTicks(layout.lowH - 400, layout.highH + 400, step).filter((h) => {
     const y = view.y(h);
     return y > 12 && y < view.height - 6;
