@@ -53,7 +53,6 @@ export default function Layout({ children }: { readonly children: ReactNode }) {
       <head>
         {/* biome-ignore lint/security/noDangerouslySetInnerHtml: a constant of ours, allowed by its hash; it must run before the first paint */}
         <script dangerouslySetInnerHTML={{ __html: THEME_SCRIPT }} />
-        <link rel="preload" href="/samples/kranich" as="fetch" crossOrigin="anonymous" />
       </head>
       <body>
         <Offline>{children}</Offline>

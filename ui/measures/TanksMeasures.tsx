@@ -64,6 +64,7 @@ function TankMeasures({ tank }: { readonly tank: Tank }) {
             {tank.solid.profileMm.flatMap((corner, i) =>
               (["u", "v"] as const).map((key) => (
                 <NumberField
+                  // biome-ignore lint/suspicious/noArrayIndexKey: corners are known by their place
                   key={`corner-${i + 1}-${key}`}
                   label={`Corner ${i + 1}, ${key === "u" ? "across" : "up"}`}
                   value={corner[key]}

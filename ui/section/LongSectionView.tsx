@@ -2,6 +2,7 @@
 import { Maximize2, ZoomIn, ZoomOut } from "lucide-react";
 import { useId, useMemo, useRef } from "react";
 import type { Severity } from "@/core/evaluate/findings";
+import { MM_PER_IN } from "@/core/quantity/convert";
 import { type LongSection, layOutLongSection } from "@/core/section/longSection";
 import { computeSectionShift } from "@/core/section/sectionShift";
 import { useWorkbench } from "@/store/useWorkbench";
