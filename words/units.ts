@@ -136,20 +136,34 @@ export function parseQuantity(text: string, quantity: Quantity, units: Units): R
     case "volumePerDay":
       return parseVolume(text.replace(/\/\s*day/i, ""), units);
     case "slope":
-      return times(parsePlain(text), imperial ? inPerFtToMmPerM(1) : 1);
+      return parseWithUnit(text, SLOPE_UNITS, imperial ? "in/ft" : "mm/m");
     case "velocity":
-      return times(parsePlain(text), imperial ? MM_PER_FT / 1000 : 1);
+      return parseWithUnit(text, VELOCITY_UNITS, imperial ? "ft/s" : "m/s");
     case "flow":
-      return times(parsePlain(text), (imperial ? L_PER_US_GAL : 1) / 60);
+      return parseWithUnit(text, FLOW_UNITS, imperial ? "gal/min" : "l/min");
     case "ratio":
-      return times(parsePlain(text), 1 / 100);
+      return parseWithUnit(text, { "%": 1 / 100 }, "%");
     default:
       return parsePlain(text);
   }
 }
 
-const times = (outcome: ReadOutcome, factor: number): ReadOutcome =>
-  outcome.ok ? { ok: true, value: outcome.value * factor } : outcome;
+const SLOPE_UNITS: Readonly<Record<string, number>> = { "mm/m": 1, "in/ft": inPerFtToMmPerM(1), "%": 10 };
+const VELOCITY_UNITS: Readonly<Record<string, number>> = { "m/s": 1, "ft/s": MM_PER_FT / 1000 };
+const FLOW_UNITS: Readonly<Record<string, number>> = {
+  "l/s": 1,
+  "l/min": 1 / 60,
+  "gal/min": L_PER_US_GAL / 60,
+};
+
+// One figure with one unit of a ratio; a bare figure is in the reader's own.
+function parseWithUnit(text: string, unitTable: Readonly<Record<string, number>>, bareUnit: string): ReadOutcome {
+  const unit = /[a-z%/]+$/i.exec(text.trim())?.[0] ?? "";
+  const size = unitTable[unit.toLowerCase() || bareUnit];
+  if (size === undefined) return { ok: false, reason: /\d/.test(text) ? "unknownUnit" : "notANumber" };
+  const read = parseParts(text.trim().slice(0, text.trim().length - unit.length), {}, 1);
+  return read.ok ? { ok: true, value: read.value * size } : read;
+}
 
 /** Why a typed figure was not understood, and what to type instead. */
 export function describeRead(reason: ReadReason, quantity: Quantity, units: Units): string {

@@ -124,3 +124,18 @@ test("a quantity written is read back in its stored unit", () => {
     expect(describeRead(reason, "length", "imperial")).toMatch(/\.$/);
   }
 });
+
+test.each([
+  ["6 L/min", "flow", 0.1],
+  ["0.1 L/s", "flow", 0.1],
+  ["1/4 in/ft", "slope", 20.8333],
+  ["2 %", "slope", 20],
+  ["50", "ratio", 0.5],
+  ["2 ft/s", "velocity", 0.6096],
+] as const)("%s is read as %s in either system", (text, quantity, value) => {
+  for (const units of ["metric", "imperial"] as const) {
+    const read = parseQuantity(text, quantity, units);
+    expect(read.ok && read.value).toBeCloseTo(value, 4);
+  }
+  expect(parseQuantity("6 buckets", "flow", "metric")).toEqual({ ok: false, reason: "unknownUnit" });
+});
