@@ -39,8 +39,8 @@ export function reportDesign(design: Design, evaluation: Evaluation, units: Unit
   lines.push("");
   if (evaluation.findings.length === 0) lines.push("Nothing found against it.");
   for (const finding of evaluation.findings) {
-    const { title, why, todo } = describeFinding(finding, design, units);
-    lines.push(`${SEVERITY_NAMES[finding.severity].name.toUpperCase()}  ${title}. ${why} ${todo}`);
+    const { title, why, advice } = describeFinding(finding, design, units);
+    lines.push(`${SEVERITY_NAMES[finding.severity].name.toUpperCase()}  ${title}. ${why} ${advice}`);
     for (const { edit, byMm } of proposeRemedies(design, evaluation, finding)) {
       lines.push(`      - ${describeRemedy(edit, byMm, design, units)}`);
     }

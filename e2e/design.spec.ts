@@ -191,7 +191,7 @@ test("a bend is added, and taken out with the Delete key", async ({ page }) => {
   await openWorkbench(page);
   const bends = section(page).getByRole("button", { name: /^Move bend/ });
   const before = await bends.count();
-  await page.getByRole("button", { name: /First/ }).click();
+  await page.getByRole("button", { name: "One before the end" }).click();
   await expect(bends).toHaveCount(before + 1);
   await section(page).getByRole("button", { name: "Move bend 1 of Sink drain" }).focus();
   await page.keyboard.press("Delete");

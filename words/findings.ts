@@ -13,7 +13,7 @@ export const SEVERITY_NAMES: Readonly<Record<Severity, { readonly name: string; 
 };
 
 /** A finding in words: what is wrong, why it matters, what to do. */
-export type FindingWords = { readonly title: string; readonly why: string; readonly todo: string };
+export type FindingWords = { readonly title: string; readonly why: string; readonly advice: string };
 
 export function describeFinding(finding: Finding, design: Design, units: Units): FindingWords {
   const length = (mm: number) => formatLength(mm, units);
@@ -23,30 +23,34 @@ export function describeFinding(finding: Finding, design: Design, units: Units):
   const part = describePart(finding.at, design);
   switch (finding.code) {
     case "fixtureUndrained":
-      return { title: `${part} has no drain`, why: "Its water goes nowhere.", todo: "Draw a drain from it to a tank." };
+      return {
+        title: `${part} has no drain`,
+        why: "Its water goes nowhere.",
+        advice: "Draw a drain from it to a tank.",
+      };
     case "legBackwards":
       return {
         title: `${part} runs backwards on level ground`,
         why: `It rises ${length(-finding.fallMm)} instead of falling; ${litres(finding.litres)} stay in it.`,
-        todo: `It needs ${length(finding.shortMm)} more fall to run wherever you park.`,
+        advice: `It needs ${length(finding.shortMm)} more fall to run wherever you park.`,
       };
     case "legBackwardsParked":
       return {
         title: `${part} runs backwards, ${stands(finding.attitude)}`,
         why: `It is ${length(finding.shortMm)} short of fall there; ${litres(finding.litres)} stay in it and the sink empties slowly.`,
-        todo: `Give it ${length(finding.shortMm)} more fall, or park more level.`,
+        advice: `Give it ${length(finding.shortMm)} more fall, or park more level.`,
       };
     case "legBelowMinFall":
       return {
         title: `${part} is too flat`,
         why: `It falls ${formatQuantity(finding.slopeMmPerM, "slope", units)}; the rules ask for ${limit}.`,
-        todo: `Give it ${length(finding.shortMm)} more fall.`,
+        advice: `Give it ${length(finding.shortMm)} more fall.`,
       };
     case "legTooSteep":
       return {
         title: `${part} is steep`,
         why: `It falls ${formatQuantity(finding.slopeMmPerM, "slope", units)}; above ${limit} a small branch can run full and empty its own trap.`,
-        todo: "Lay it flatter and take the height in a drop, or give the trap its own vent.",
+        advice: "Lay it flatter and take the height in a drop, or give the trap its own vent.",
       };
     case "legHitsObstacle":
       return {
@@ -55,91 +59,91 @@ export function describeFinding(finding: Finding, design: Design, units: Units):
           finding.gapMm < 0
             ? `It reaches ${length(-finding.gapMm)} into it.`
             : `There are ${length(finding.gapMm)} between them; ${limit} are wanted.`,
-        todo: "Move a bend so that the pipe passes clear of it.",
+        advice: "Move a bend so that the pipe passes clear of it.",
       };
     case "trapMissing":
       return {
         title: `${part} has no trap`,
         why: "Gas from the tank comes up through the sink.",
-        todo: "Fit a trap under the sink. It costs height: see what is left of the fall.",
+        advice: "Fit a trap under the sink. It costs height: see what is left of the fall.",
       };
     case "sealShallow":
       return {
         title: `The seal of ${part} is shallow`,
         why: `${length(finding.sealMm)} of water; ${limit} are asked for. Driving and drying take it first.`,
-        todo: "Fit a deeper trap.",
+        advice: "Fit a deeper trap.",
       };
     case "sealDeep":
       return {
         title: `The seal of ${part} is deep`,
         why: `${length(finding.sealMm)} of water; above ${limit} it drains slowly and fouls.`,
-        todo: "A shallower trap gives fall back.",
+        advice: "A shallower trap gives fall back.",
       };
     case "trapArmLong":
       return {
         title: `${part} is far from air`,
         why: `${formatQuantity(finding.lengthMm, "length", units)} of pipe to the next vent; ${length(finding.allowedMm)} are allowed. A full pipe can suck the trap dry.`,
-        todo: "Put an air-admittance valve on the branch, upright and within reach.",
+        advice: "Put an air-admittance valve on the branch, upright and within reach.",
       };
     case "drainSlow":
       return {
         title: `${part} cannot keep up`,
         why: `It carries ${formatQuantity(finding.capacityLps, "flow", units)} at ${limit} full; the tap gives ${formatQuantity(finding.inflowLps, "flow", units)}.`,
-        todo: "Use a wider pipe, or more fall on its flattest leg.",
+        advice: "Use a wider pipe, or more fall on its flattest leg.",
       };
     case "belowCleanVelocity":
       return {
         title: `${part} runs slowly`,
         why: `${formatQuantity(finding.velocityMps, "velocity", units)}; pipes clean themselves from ${limit}. Grey lines in a rig seldom reach it.`,
-        todo: "Rinse it through now and then, and leave a way in to clean it.",
+        advice: "Rinse it through now and then, and leave a way in to clean it.",
       };
     case "narrowsDownstream":
       return {
         title: `${part} narrows the way`,
         why: `From ${length(finding.fromMm)} to ${length(finding.toMm)} of bore: what passes above sticks here.`,
-        todo: "Keep the bore or widen it on the way down.",
+        advice: "Keep the bore or widen it on the way down.",
       };
     case "tankUnvented":
       return {
         title: `${part} has no breather`,
         why: "Filling pushes air up through the trap, dumping sucks the trap dry.",
-        todo: "Fit a breather at the top of the tank and take it up above the highest water line.",
+        advice: "Fit a breather at the top of the tank and take it up above the highest water line.",
       };
     case "ventEndsLow":
       return {
         title: `${part} ends below the tank's top`,
         why: `It reaches ${length(finding.endMm)}; the tank's top is at ${length(finding.topMm)}. It spills before the tank is full.`,
-        todo: "Take it up above the tank before it goes anywhere else.",
+        advice: "Take it up above the tank before it goes anywhere else.",
       };
     case "ventDrownsFirst":
       return {
         title: `${part} drowns first, ${stands(finding.attitude)}`,
         why: `From ${litres(finding.litres)} on the tank cannot breathe.`,
-        todo: "Move the breather to the end of the tank that stands high there, or fit a second one.",
+        advice: "Move the breather to the end of the tank that stands high there, or fit a second one.",
       };
     case "fixtureDrownsFirst":
       return {
         title: `The tank comes up in ${part}, ${stands(finding.attitude)}`,
         why: `At ${litres(finding.litres)} the water stands at its outlet, before the tank is full.`,
-        todo: "Lower the tank, or raise the outlet.",
+        advice: "Lower the tank, or raise the outlet.",
       };
     case "tankNoOutlet":
       return {
         title: `${part} cannot be dumped`,
         why: "It has no outlet.",
-        todo: "Fit an outlet with a valve at its lowest edge.",
+        advice: "Fit an outlet with a valve at its lowest edge.",
       };
     case "inletDrownsEarly":
       return {
         title: `${part} drowns early, ${stands(finding.attitude)}`,
         why: `It is under water at ${litres(finding.litres)} of ${litres(finding.capacityL)}; then the drain stands full.`,
-        todo: "Set the inlet higher in the tank, or at the end that stands high.",
+        advice: "Set the inlet higher in the tank, or at the end that stands high.",
       };
     case "tankBelowSill":
       return {
         title: `${part} hangs below the sill line`,
         why: `By ${length(finding.byMm)}: it hits the ground before the rig does.`,
-        todo: "Raise it, or choose a flatter tank.",
+        advice: "Raise it, or choose a flatter tank.",
       };
     case "tankHitsObstacle":
       return {
@@ -148,13 +152,13 @@ export function describeFinding(finding: Finding, design: Design, units: Units):
           finding.gapMm < 0
             ? `They overlap by ${length(-finding.gapMm)}.`
             : `There are ${length(finding.gapMm)} between them; ${limit} are wanted.`,
-        todo: "Move the tank, or choose another size.",
+        advice: "Move the tank, or choose another size.",
       };
     case "greyEndsStay":
       return {
         title: "The grey tank ends the stay",
         why: `It is full after ${formatNumber(finding.greyDays, 1)} days; the fresh water would last ${formatNumber(finding.freshDays, 1)}.`,
-        todo: "More grey litres would buy days; more fresh water would not.",
+        advice: "More grey litres would buy days; more fresh water would not.",
       };
   }
 }

@@ -52,6 +52,13 @@ export const STANDING_NAMES: Readonly<Record<StandingState, { readonly name: str
   backsUp: { name: "Backs up", plain: "The tank comes up in the sink before it is full." },
 };
 
+/** Air on the branch near its trap. */
+export const BRANCH_VENT_NAMES = {
+  none: "None",
+  openPipe: "Open vent pipe",
+  admittanceValve: "Air-admittance valve",
+} as const;
+
 /** The words of the trade, one tap away from where they are used. */
 export const GLOSSARY = {
   invert: "Invert: the inside bottom of a pipe, where the last drop runs.",

@@ -12,8 +12,8 @@ export function describeVerdict(design: Design, evaluation: Evaluation, drain: D
   const own = evaluation.findings.filter((finding) => concerns(finding, drain));
   const worst = own.find((f) => f.severity === "must") ?? own.find((f) => f.severity === "should");
   if (worst) {
-    const { title, todo } = describeFinding(worst, design, units);
-    return { tone: worst.severity === "must" ? "must" : "should", text: `${title}. ${todo}` };
+    const { title, advice } = describeFinding(worst, design, units);
+    return { tone: worst.severity === "must" ? "must" : "should", text: `${title}. ${advice}` };
   }
   const { worst: least } = drain;
   const where = describeAttitude(least.attitude, design.rig.kind);

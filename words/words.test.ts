@@ -83,8 +83,8 @@ test("every finding and working of any design reads as sentences, in both units"
       (design, attitude, units) => {
         const evaluation = evaluate(design, attitude);
         for (const finding of evaluation.findings) {
-          const { title, why, todo } = describeFinding(finding, design, units);
-          for (const sentence of [title, why, todo]) {
+          const { title, why, advice } = describeFinding(finding, design, units);
+          for (const sentence of [title, why, advice]) {
             expect(sentence).toMatch(/^[A-Z\d]/);
             expect(sentence).not.toMatch(/undefined|NaN|Infinity|null|object Object/);
           }

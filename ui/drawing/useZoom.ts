@@ -5,7 +5,8 @@ import { NO_ZOOM, type Zoom } from "./view";
 
 const MOST_ZOOM = 12;
 
-type Zooming = { readonly zoom: Zoom; readonly zoomBy: (factor: number) => void; readonly reset: () => void };
+/** The state of a drawing's zoom and what changes it. */
+export type Zooming = { readonly zoom: Zoom; readonly zoomBy: (factor: number) => void; readonly reset: () => void };
 
 /** Wheel, pinch and pull on the ground of a drawing; handles are left alone. The machinery loads after the first paint. */
 export function useZoom(ref: RefObject<SVGSVGElement | null>): Zooming {

@@ -68,7 +68,7 @@ type ItemProps = {
 function FindingItem({ finding, design, isOpen, onToggle }: ItemProps) {
   const units = useWorkbench((state) => state.units);
   const item = useRef<HTMLLIElement>(null);
-  const { title, why, todo } = describeFinding(finding, design, units);
+  const { title, why, advice } = describeFinding(finding, design, units);
   const attitude = "attitude" in finding ? finding.attitude : null;
   useEffect(() => {
     if (isOpen) item.current?.scrollIntoView({ block: "nearest" });
@@ -91,7 +91,7 @@ function FindingItem({ finding, design, isOpen, onToggle }: ItemProps) {
       </button>
       {isOpen && (
         <div className="px-3 pb-3 pl-[38px]">
-          <p className="text-[13.5px]">{todo}</p>
+          <p className="text-[13.5px]">{advice}</p>
           {attitude && (
             <Button className="mt-1.5" onClick={() => tilt(attitude)}>
               See it {describeAttitude(attitude, design.rig.kind)}

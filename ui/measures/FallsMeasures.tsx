@@ -1,16 +1,11 @@
 "use client";
-import { Plus, Trash2 } from "lucide-react";
 import type { Drain, TrapKind } from "@/core/design/plumbing";
 import { TRAP_KINDS } from "@/core/design/plumbing";
-import { interpolate } from "@/core/geometry/vec";
 import { toWorkingId } from "@/core/workings/listWorkings";
 import { useWorkbench } from "@/store/useWorkbench";
-import { view as look } from "@/store/workbench";
 import { GLOSSARY, TRAP_NAMES } from "@/words/labels";
 import { formatQuantity } from "@/words/units";
-import { isSamePart } from "../drawing/Handle";
 import { findShownDrain, findShownResult } from "../drawing/shown";
-import { Button } from "../kit/Button";
 import { Figure } from "../kit/Figure";
 import { NumberField } from "../kit/NumberField";
 import { Pick } from "../kit/Pick";
@@ -18,6 +13,7 @@ import { TextField } from "../kit/TextField";
 import { DrawDrain } from "./DrawDrain";
 import { Group } from "./Group";
 import { PlaceFields } from "./PlaceFields";
+import { PointList } from "./PointList";
 import { RulesMeasures } from "./RulesMeasures";
 import { useEdits } from "./useEdits";
 
@@ -80,6 +76,10 @@ function FixtureFields({ drain }: { readonly drain: Drain }) {
   );
 }
 
+const TRAP_LIST = Object.fromEntries(
+  (["none", ...TRAP_KINDS] as const).map((kind) => [kind, TRAP_NAMES[kind].name]),
+) as Record<TrapKind | "none", string>;
+
 const NEW_TRAP = { sealMm: 50, dropMm: 90, spanMm: 80 };
 
 function TrapFields({ drain }: { readonly drain: Drain }) {
@@ -101,12 +101,7 @@ function TrapFields({ drain }: { readonly drain: Drain }) {
   };
   return (
     <Group title="Trap">
-      <Pick<TrapKind | "none">
-        label="Kind"
-        value={drain.trap?.kind ?? "none"}
-        options={(["none", ...TRAP_KINDS] as const).map((value) => ({ value, name: TRAP_NAMES[value].name }))}
-        onPick={pick}
-      />
+      <Pick<TrapKind | "none"> label="Kind" value={drain.trap?.kind ?? "none"} names={TRAP_LIST} onPick={pick} />
       <p className="text-[12px] leading-snug text-faint">{TRAP_NAMES[drain.trap?.kind ?? "none"].plain}</p>
       {drain.trap && (
         <>
@@ -198,76 +193,10 @@ function PipeFields({ drain }: { readonly drain: Drain }) {
 }
 
 function BendFields({ drain }: { readonly drain: Drain }) {
-  const selection = useWorkbench((state) => state.selection);
   const result = useWorkbench(findShownResult);
-  const { apply } = useEdits();
-  const insertAfter = (index: number) => {
-    const from = result?.nodesMm[index + 1];
-    const to = result?.nodesMm[index + 2];
-    if (!from || !to) return;
-    const part = { kind: "bend", lineId: drain.id, index: index + 1 } as const;
-    const refused = apply({
-      code: "addBend",
-      at: part,
-      ops: [
-        { op: "insert", path: ["lines", drain.id, "bendsMm"], index: index + 1, value: interpolate(from, to, 0.5) },
-      ],
-    });
-    if (refused === null) look({ selection: part });
-  };
   return (
-    <Group
-      title="Bends, inverts"
-      aside={
-        <Button onClick={() => insertAfter(-1)} title="Put a bend behind the trap">
-          <Plus size={14} aria-hidden /> First
-        </Button>
-      }
-    >
-      <ul>
-        {drain.bendsMm.map((bend, index) => {
-          const part = { kind: "bend", lineId: drain.id, index } as const;
-          const picked = isSamePart(selection, part);
-          return (
-            // biome-ignore lint/suspicious/noArrayIndexKey: bends are known by their place along the drain
-            <li key={index}>
-              <button
-                type="button"
-                aria-expanded={picked}
-                onClick={() => look({ selection: picked ? null : part })}
-                className="flex min-h-7 w-full items-center justify-between rounded-[2px] px-1 text-left text-[13.5px] hover:bg-pick phone:min-h-11"
-              >
-                Bend {index + 1}
-                <span className="figures text-[14px] text-faint">
-                  {Math.round(bend.x)} · {Math.round(bend.y)} · {Math.round(bend.z)}
-                </span>
-              </button>
-              {picked && (
-                <div className="mb-2 border-l-2 border-enamel pl-2">
-                  <PlaceFields part={part} />
-                  <div className="flex gap-1.5 pt-1">
-                    <Button onClick={() => insertAfter(index)}>
-                      <Plus size={14} aria-hidden /> Bend after it
-                    </Button>
-                    <Button
-                      onClick={() => {
-                        look({ selection: null });
-                        apply({
-                          code: "removeBend",
-                          at: { kind: "line", id: drain.id },
-                          ops: [{ op: "remove", path: ["lines", drain.id, "bendsMm", index] }],
-                        });
-                      }}
-                    >
-                      <Trash2 size={14} aria-hidden /> Take it out
-                    </Button>
-                  </div>
-                </div>
-              )}
-            </li>
-          );
-        })}
-      </ul>
+    <Group title="Bends, inverts">
+      <PointList line={drain} routeMm={result?.nodesMm ?? []} nameOf={(index) => `Bend ${index + 1}`} />
     </Group>
   );
 }

@@ -1,7 +1,6 @@
 "use client";
 import { Plus, Trash2 } from "lucide-react";
-import type { Obstacle, ObstacleKind } from "@/core/design/rig";
-import { OBSTACLE_KINDS, RIG_KINDS, type RigKind } from "@/core/design/rig";
+import type { Obstacle, ObstacleKind, RigKind } from "@/core/design/rig";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
 import { OBSTACLE_NAMES, RIG_NAMES } from "@/words/labels";
@@ -36,7 +35,7 @@ export function RigMeasures() {
         <Pick<RigKind>
           label="Kind"
           value={rig.kind}
-          options={RIG_KINDS.map((value) => ({ value, name: RIG_NAMES[value] }))}
+          names={RIG_NAMES}
           onPick={(value) => set(AT, ["rig", "kind"], value)}
         />
         <NumberField
@@ -260,7 +259,7 @@ function ObstacleFields({ obstacle }: { readonly obstacle: Obstacle }) {
       <Pick<ObstacleKind>
         label="Kind"
         value={obstacle.kind}
-        options={OBSTACLE_KINDS.map((value) => ({ value, name: OBSTACLE_NAMES[value] }))}
+        names={OBSTACLE_NAMES}
         onPick={(value) => set(at, path("kind"), value)}
       />
       <PlaceFields part={at} />

@@ -3,7 +3,7 @@ import { RotateCcw } from "lucide-react";
 import type { LimitId } from "@/core/rules/limitIds";
 import { LIMIT_IDS, LIMITS } from "@/core/rules/limitIds";
 import { lookUpLimit } from "@/core/rules/lookUpLimit";
-import { PACK_IDS, type PackId } from "@/core/rules/packIds";
+import type { PackId } from "@/core/rules/packIds";
 import { useWorkbench } from "@/store/useWorkbench";
 import { LIMIT_NAMES } from "@/words/limits";
 import { describeLimitSource, PACK_NAMES } from "@/words/sources";
@@ -25,7 +25,7 @@ export function RulesMeasures() {
       <Pick<PackId>
         label="Pack"
         value={rules.pack}
-        options={PACK_IDS.map((value) => ({ value, name: PACK_NAMES[value] }))}
+        names={PACK_NAMES}
         onPick={(value) => set(AT, ["rules", "pack"], value)}
       />
       <details className="pt-1">

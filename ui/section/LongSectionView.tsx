@@ -1,5 +1,4 @@
 "use client";
-import { Maximize2, ZoomIn, ZoomOut } from "lucide-react";
 import { useId, useMemo, useRef } from "react";
 import type { Severity } from "@/core/evaluate/findings";
 import { MM_PER_IN } from "@/core/quantity/convert";
@@ -9,6 +8,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, workbench } from "@/store/workbench";
 import { describePart } from "@/words/findings";
 import { formatLengthFigure } from "@/words/units";
+import { DrawingTools } from "../drawing/DrawingTools";
 import { Handle, type Pull } from "../drawing/Handle";
 import { Hatches } from "../drawing/Hatches";
 import { findShownDrain, findShownResult } from "../drawing/shown";
@@ -41,7 +41,7 @@ export function LongSectionView() {
   const result = useWorkbench(findShownResult);
   const evaluation = useWorkbench((state) => state.evaluation);
   const [frame, size] = useFrame<SVGSVGElement>();
-  const { zoom, zoomBy, reset } = useZoom(frame);
+  const zooming = useZoom(frame);
   const hatch = useId().replace(/[^a-z0-9]/gi, "");
   const still = useRef<{ readonly bounds: Bounds; readonly inletS: number } | null>(null);
 
@@ -61,7 +61,7 @@ export function LongSectionView() {
 
   // while something is pulled the paper must not move under the hand
   if (!dragBase || !still.current) still.current = { bounds: toBounds(layout), inletS: findInletS(layout) };
-  const fit = fitView({ bounds: still.current.bounds, ...size, pad: PAD, exaggeration, zoom });
+  const fit = fitView({ bounds: still.current.bounds, ...size, pad: PAD, exaggeration, zoom: zooming.zoom });
   const isFixturePulled = dragBase !== null && workbench.getState().selection?.kind === "fixture";
   const slip = isFixturePulled ? still.current.inletS - findInletS(layout) : 0;
   const view: View = { ...fit, x: (s) => fit.x(s + slip) };
@@ -106,7 +106,7 @@ export function LongSectionView() {
         )}
       </svg>
       {ready && <SectionLabels design={design} layout={layout} view={view} drain={result} tank={tank} units={units} />}
-      <div className="absolute top-1 right-1 flex items-center bg-sheet/85">
+      <DrawingTools zooming={zooming} of="section">
         {fit.ratio !== 1 && <span className="figures mr-2 text-[13px] text-faint">heights × {fit.ratio}</span>}
         <Button
           look="bare"
@@ -115,16 +115,7 @@ export function LongSectionView() {
         >
           {fit.ratio === 1 ? "Stretch heights" : "Stretch"}
         </Button>
-        <Button look="bare" aria-label="Zoom in on the section" onClick={() => zoomBy(1.5)}>
-          <ZoomIn size={16} aria-hidden />
-        </Button>
-        <Button look="bare" aria-label="Zoom out of the section" disabled={zoom.k <= 1} onClick={() => zoomBy(1 / 1.5)}>
-          <ZoomOut size={16} aria-hidden />
-        </Button>
-        <Button look="bare" aria-label="Show the whole section" disabled={zoom.k <= 1} onClick={reset}>
-          <Maximize2 size={15} aria-hidden />
-        </Button>
-      </div>
+      </DrawingTools>
     </div>
   );
 }

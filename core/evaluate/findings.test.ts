@@ -1,0 +1,96 @@
+import { readDemo } from "@/tests/demoRigs";
+import { LEVEL } from "../attitude/attitude";
+import type { Design } from "../design/design";
+import { applyEdit, type EditOp } from "../design/edit";
+import { evaluate } from "./evaluate";
+import type { Finding } from "./findings";
+
+const kranich = readDemo("kranich");
+const drain = kranich.lines.find((line) => line.kind === "drain")!;
+const vent = kranich.lines.find((line) => line.kind === "vent")!;
+const tank = kranich.tanks[0]!;
+const port = (kind: string) => tank.ports.find((p) => p.kind === kind)!.id;
+const set = (path: (string | number)[], value: unknown): EditOp => ({ op: "set", path, value });
+
+function change(design: Design, ops: readonly EditOp[]): Design {
+  const outcome = applyEdit(design, { code: "change", at: { kind: "rig" }, ops });
+  if (!outcome.ok) throw new Error(JSON.stringify(outcome.faults));
+  return outcome.design;
+}
+
+const find = (design: Design, code: Finding["code"]): Finding | undefined =>
+  evaluate(design, LEVEL).findings.find((f) => f.code === code);
+
+const lastBend = drain.kind === "drain" ? drain.bendsMm.length - 1 : 0;
+const bend = drain.kind === "drain" ? drain.bendsMm[lastBend]! : null;
+const inletZ = tank.atMm.z + tank.ports.find((p) => p.kind === "inlet")!.atMm.z;
+
+// Kranich has nothing against it; each change breaks one thing, and the finding about it names the part.
+test.each<[Finding["code"], Finding["severity"], readonly EditOp[]]>([
+  ["fixtureUndrained", "must", [{ op: "remove", path: ["lines", drain.id] }]],
+  ["legBackwards", "must", [set(["lines", drain.id, "bendsMm", lastBend, "z"], inletZ - 5)]],
+  ["legBackwardsParked", "must", [set(["lines", drain.id, "bendsMm", lastBend, "z"], inletZ + 9)]],
+  ["legBelowMinFall", "should", [set(["rules", "limits", "minFall"], 150)]],
+  ["legTooSteep", "note", [set(["rules", "pack"], "england")]],
+  ["trapMissing", "must", [set(["lines", drain.id, "trap"], null)]],
+  ["sealShallow", "should", [set(["lines", drain.id, "trap", "sealMm"], 30)]],
+  ["sealDeep", "note", [set(["lines", drain.id, "trap", "sealMm"], 120)]],
+  ["trapArmLong", "should", [set(["rules", "limits", "trapArm"], 50)]],
+  ["drainSlow", "should", [set(["fixtures", "sink", "inflowLps"], 3)]],
+  ["belowCleanVelocity", "note", [set(["fixtures", "sink", "inflowLps"], 0.002)]],
+  ["narrowsDownstream", "should", [set(["tanks", tank.id, "ports", port("inlet"), "boreMm"], 25)]],
+  ["tankUnvented", "must", [{ op: "remove", path: ["lines", vent.id] }]],
+  ["ventEndsLow", "should", [set(["lines", vent.id, "pointsMm"], [{ x: 1500, y: 800, z: -250 }])]],
+  ["tankNoOutlet", "must", [{ op: "remove", path: ["tanks", tank.id, "ports", port("outlet")] }]],
+  ["inletDrownsEarly", "should", [set(["tanks", tank.id, "ports", port("inlet"), "atMm", "z"], 20)]],
+  ["tankBelowSill", "should", [set(["rig", "sillZMm"], -200)]],
+  ["tankHitsObstacle", "must", [set(["obstacles", "fuel", "atMm"], tank.atMm)]],
+  ["greyEndsStay", "note", [set(["habits", "freshL"], 900)]],
+])("%s, a %s", (code, severity, ops) => {
+  expect(find(kranich, code)).toBeUndefined();
+  const finding = find(change(kranich, ops), code);
+  expect(finding).toMatchObject({ code, severity });
+  expect(finding!.id.startsWith(`${code}@`)).toBe(true);
+});
+
+test("a leg through an obstacle, and one only too near to the exhaust", () => {
+  const pipe = { ...bend!, z: bend!.z + 10 };
+  const block = { ...kranich.obstacles[0]!, id: "block", name: "Block", lengthMm: 40, widthMm: 40, heightMm: 40 };
+  const into = { ...block, atMm: { x: pipe.x - 60, y: pipe.y - 20, z: pipe.z - 20 } };
+  const through = change(kranich, [{ op: "insert", path: ["obstacles"], index: 0, value: into }]);
+  expect(find(through, "legHitsObstacle")).toMatchObject({ severity: "must", obstacleId: "block" });
+  const beside = { ...into, kind: "exhaust", atMm: { ...into.atMm, y: pipe.y + 70 } };
+  const near = change(kranich, [{ op: "insert", path: ["obstacles"], index: 0, value: beside }]);
+  const finding = find(near, "legHitsObstacle");
+  expect(finding?.code === "legHitsObstacle" && finding.gapMm).toBeGreaterThan(0);
+  const rail = change(kranich, [
+    { op: "insert", path: ["obstacles"], index: 0, value: { ...beside, kind: "crossMember" } },
+  ]);
+  expect(find(rail, "legHitsObstacle")).toBeUndefined();
+});
+
+test("a sink that hangs lower than the tank's inlet is where the tank comes up", () => {
+  const low = change(kranich, [
+    set(["lines", drain.id, "trap"], null),
+    set(["lines", drain.id, "bendsMm"], []),
+    set(["fixtures", "sink", "outletMm", "z"], tank.atMm.z + 60),
+  ]);
+  expect(find(low, "fixtureDrownsFirst")).toMatchObject({ severity: "must", at: { kind: "fixture", id: "sink" } });
+});
+
+test("a breather at the end that stands low drowns first", () => {
+  const low = change(kranich, [
+    set(["tanks", tank.id, "ports", port("vent"), "atMm"], { x: 0, y: 200, z: 60 }),
+    set(["tanks", tank.id, "ports", port("inlet"), "atMm", "z"], 150),
+  ]);
+  expect(find(low, "ventDrownsFirst")).toMatchObject({ severity: "should", at: { kind: "port" } });
+});
+
+test("worst first, and the same finding keeps its id when its numbers change", () => {
+  const two = change(kranich, [set(["lines", drain.id, "trap"], null), set(["rig", "sillZMm"], -200)]);
+  const ranks = { must: 0, should: 1, note: 2 };
+  const order = evaluate(two).findings.map((f) => ranks[f.severity]);
+  expect(order).toEqual([...order].sort());
+  const deeper = change(two, [set(["rig", "sillZMm"], -150)]);
+  expect(find(deeper, "tankBelowSill")!.id).toBe(find(two, "tankBelowSill")!.id);
+});

@@ -1,0 +1,31 @@
+import type { ReactNode } from "react";
+
+type FieldRowProps = {
+  readonly id: string;
+  readonly label: string;
+  readonly help?: string | undefined;
+  readonly refusal?: string | null;
+  readonly children: ReactNode;
+};
+
+/** A label, what is filled in, and under it the sentence when it was refused. */
+export function FieldRow({ id, label, help, refusal, children }: FieldRowProps) {
+  return (
+    <div className="min-w-0">
+      <div className="flex min-h-8 items-center gap-2 phone:min-h-11">
+        <label htmlFor={id} title={help} className="min-w-0 flex-1 text-[13px] text-faint phone:text-[15px]">
+          {label}
+        </label>
+        {children}
+      </div>
+      {refusal && (
+        <p id={`${id}-why`} role="alert" className="pb-1 text-[12.5px] text-signal">
+          {refusal}
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** How the place to write looks; figures and names share it. */
+export const FIELD_LOOK = "h-7 border-b border-edge bg-sheet px-1.5 hover:bg-pick phone:h-10 phone:text-[17px]";

@@ -1,0 +1,88 @@
+"use client";
+import { Plus, Trash2 } from "lucide-react";
+import type { Line } from "@/core/design/plumbing";
+import { interpolate, type Vec3 } from "@/core/geometry/vec";
+import { useWorkbench } from "@/store/useWorkbench";
+import { view as look } from "@/store/workbench";
+import { isSamePart } from "../drawing/Handle";
+import { Button } from "../kit/Button";
+import { PlaceFields } from "./PlaceFields";
+import { useEdits } from "./useEdits";
+
+type PointListProps = {
+  readonly line: Line;
+  /** The whole route, the fixed ends with it; the free points lie between. */
+  readonly routeMm: readonly Vec3[];
+  readonly nameOf: (index: number) => string;
+  /** A breather keeps its open end. */
+  readonly isFixed?: (index: number) => boolean;
+};
+
+/** The free points of a line: pick one to type its place, put one in after it, take it out. */
+export function PointList({ line, routeMm, nameOf, isFixed = () => false }: PointListProps) {
+  const selection = useWorkbench((state) => state.selection);
+  const { apply } = useEdits();
+  const key = line.kind === "drain" ? "bendsMm" : "pointsMm";
+  const points = line.kind === "drain" ? line.bendsMm : line.pointsMm;
+  const insertAt = (index: number) => {
+    const [before, after] = [routeMm[index], routeMm[index + 1]];
+    if (!before || !after) return;
+    const part = { kind: "bend", lineId: line.id, index } as const;
+    const value = interpolate(before, after, 0.5);
+    const refused = apply({
+      code: "addBend",
+      at: part,
+      ops: [{ op: "insert", path: ["lines", line.id, key], index, value }],
+    });
+    if (refused === null) look({ selection: part });
+  };
+  const remove = (index: number) => {
+    look({ selection: null });
+    const at = { kind: "line", id: line.id } as const;
+    apply({ code: "removeBend", at, ops: [{ op: "remove", path: ["lines", line.id, key, index] }] });
+  };
+  return (
+    <>
+      <ul>
+        {points.map((point, index) => {
+          const part = { kind: "bend", lineId: line.id, index } as const;
+          const picked = isSamePart(selection, part);
+          return (
+            // biome-ignore lint/suspicious/noArrayIndexKey: points are known by their place along the line
+            <li key={index}>
+              <button
+                type="button"
+                aria-expanded={picked}
+                onClick={() => look({ selection: picked ? null : part })}
+                className="flex min-h-7 w-full items-center justify-between rounded-[2px] px-1 text-left text-[13.5px] hover:bg-pick phone:min-h-11"
+              >
+                {nameOf(index)}
+                <span className="figures text-[14px] text-faint">
+                  {Math.round(point.x)} · {Math.round(point.y)} · {Math.round(point.z)}
+                </span>
+              </button>
+              {picked && (
+                <div className="mb-2 border-l-2 border-enamel pl-2">
+                  <PlaceFields part={part} />
+                  <div className="flex gap-1.5 pt-1">
+                    <Button onClick={() => insertAt(index)}>
+                      <Plus size={14} aria-hidden /> One before it
+                    </Button>
+                    {!isFixed(index) && (
+                      <Button onClick={() => remove(index)}>
+                        <Trash2 size={14} aria-hidden /> Take it out
+                      </Button>
+                    )}
+                  </div>
+                </div>
+              )}
+            </li>
+          );
+        })}
+      </ul>
+      <Button className="mt-1" onClick={() => insertAt(line.kind === "drain" ? points.length : points.length - 1)}>
+        <Plus size={14} aria-hidden /> One before the end
+      </Button>
+    </>
+  );
+}

@@ -1,0 +1,60 @@
+"use client";
+import type { Design } from "@/core/design/design";
+import { listPoints, type Movable } from "@/core/design/moves";
+import { measureExtent } from "@/core/geometry/solid";
+import { type Vec3, vec } from "@/core/geometry/vec";
+import { useWorkbench } from "@/store/useWorkbench";
+import { describePart } from "@/words/findings";
+import { Handle, type Pull } from "../drawing/Handle";
+import type { PlanProps } from "./PlanScenery";
+
+/** Everything that can be pulled in plan. */
+export function PlanHandles({ design, view }: PlanProps) {
+  const evaluation = useWorkbench((state) => state.evaluation);
+  const toShift = (_: Design, pull: Pull) => vec(pull.across, pull.up, 0);
+  const pxPerMm = { x: view.kx, y: view.ky };
+  const handle = (part: Movable, label: string, p: Vec3, shape?: "round" | "square" | "wide") => (
+    <Handle
+      key={Object.values(part).join(":")}
+      part={part}
+      label={label}
+      at={[view.x(p.x), view.y(p.y)]}
+      pxPerMm={pxPerMm}
+      toShift={toShift}
+      {...(shape ? { shape } : {})}
+    />
+  );
+  return (
+    <g>
+      {design.tanks.map((tank) => {
+        const { min, max } = measureExtent(tank.solid);
+        const centre = vec(tank.atMm.x + (min.x + max.x) / 2, tank.atMm.y + (min.y + max.y) / 2, 0);
+        return handle({ kind: "tank", id: tank.id }, `Move ${tank.name} in plan`, centre, "wide");
+      })}
+      {design.lines.flatMap((line) =>
+        listPoints(line).map((point, index) => {
+          const part = { kind: "bend", lineId: line.id, index } as const;
+          return handle(part, `Move ${describePart(part, design)} in plan`, point);
+        }),
+      )}
+      {evaluation?.drains.flatMap((drain) =>
+        drain.passages.map((passage) =>
+          handle(
+            { kind: "passage", lineId: drain.lineId, index: passage.legIndex },
+            `Move the floor passage of ${describePart({ kind: "line", id: drain.lineId }, design)} in plan`,
+            passage.atMm,
+            "square",
+          ),
+        ),
+      )}
+      {design.fixtures.map((fixture) =>
+        handle(
+          { kind: "fixture", id: fixture.id },
+          `Move the outlet of ${fixture.name} in plan`,
+          fixture.outletMm,
+          "wide",
+        ),
+      )}
+    </g>
+  );
+}

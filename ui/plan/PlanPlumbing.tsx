@@ -1,0 +1,112 @@
+"use client";
+import type { Design } from "@/core/design/design";
+import type { Tank } from "@/core/design/plumbing";
+import { add, type Vec3 } from "@/core/geometry/vec";
+import { useWorkbench } from "@/store/useWorkbench";
+import { toPath, type View } from "../drawing/view";
+import { outlinePlan } from "./outlinePlan";
+import type { PlanProps } from "./PlanScenery";
+
+/** Tanks with their ports. */
+export function PlanTanks({
+  tanks,
+  view,
+  hatch,
+}: {
+  readonly tanks: readonly Tank[];
+  readonly view: View;
+  readonly hatch: string;
+}) {
+  return (
+    <g>
+      {tanks.map((tank) => (
+        <g key={tank.id}>
+          <path d={toPath(view, outlinePlan(tank), true)} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={2.4} />
+          <path d={toPath(view, outlinePlan(tank), true)} fill={`url(#${hatch}-grey)`} />
+          {tank.ports.map((port) => {
+            const at = add(tank.atMm, port.atMm);
+            return (
+              <circle
+                key={port.id}
+                cx={view.x(at.x)}
+                cy={view.y(at.y)}
+                r={Math.max(2.5, (port.boreMm / 2) * view.kx)}
+                fill={port.kind === "outlet" ? "var(--ink)" : "var(--sheet)"}
+                stroke="var(--ink)"
+                strokeWidth={1.4}
+              />
+            );
+          })}
+        </g>
+      ))}
+    </g>
+  );
+}
+
+const toXy = (points: readonly Vec3[]) => points.map((p) => [p.x, p.y] as const);
+
+/** Drains, breathers and fixtures. */
+export function PlanLines({ design, view, shownId }: PlanProps & { readonly shownId: string | null }) {
+  const evaluation = useWorkbench((state) => state.evaluation);
+  return (
+    <g fill="none" strokeLinejoin="round" strokeLinecap="round">
+      {design.lines.map((line) => {
+        if (line.kind === "vent") {
+          const points = [findPort(design, line.fromTank, line.fromPort), ...line.pointsMm];
+          return (
+            <g key={line.id}>
+              <path d={toPath(view, toXy(points))} stroke="var(--ink)" strokeWidth={4.4} />
+              <path d={toPath(view, toXy(points))} stroke="var(--sheet)" strokeWidth={2.2} />
+              <path d={toPath(view, toXy(points))} stroke="var(--ink)" strokeWidth={1} strokeDasharray="1 5" />
+            </g>
+          );
+        }
+        const drain = evaluation?.drains.find((d) => d.lineId === line.id);
+        if (!drain) return null;
+        const bad = evaluation?.findings.some(
+          (f) => f.severity === "must" && "lineId" in f.at && f.at.lineId === line.id,
+        );
+        const path = toPath(view, toXy([drain.outletMm, ...drain.nodesMm]));
+        const width = Math.max(3.4, line.pipe.innerMm * view.kx);
+        return (
+          <g key={line.id} opacity={line.id === shownId ? 1 : 0.6}>
+            <path d={path} stroke={bad ? "var(--signal)" : "var(--ink)"} strokeWidth={width + 3} />
+            <path d={path} stroke="var(--sheet)" strokeWidth={width} />
+          </g>
+        );
+      })}
+      {design.fixtures.map(({ id, outletMm }) => (
+        <g key={id} stroke="var(--ink)">
+          <rect
+            x={view.x(outletMm.x - 190)}
+            y={view.y(outletMm.y + 170)}
+            width={380 * view.kx}
+            height={340 * view.ky}
+            rx={4}
+            strokeWidth={1.4}
+          />
+        </g>
+      ))}
+    </g>
+  );
+}
+
+/** What a remedy would make of it. */
+export function PlanGhost({ design, view }: PlanProps) {
+  const evaluation = useWorkbench((state) => state.preview?.evaluation);
+  return (
+    <g fill="none" stroke="var(--enamel)" strokeWidth={2.2} strokeDasharray="7 4">
+      {evaluation?.drains.map((drain) => (
+        <path key={drain.lineId} d={toPath(view, toXy([drain.outletMm, ...drain.nodesMm]))} />
+      ))}
+      {design.tanks.map((tank) => (
+        <path key={tank.id} d={toPath(view, outlinePlan(tank), true)} />
+      ))}
+    </g>
+  );
+}
+
+function findPort(design: Design, tankId: string, portId: string): Vec3 {
+  const tank = design.tanks.find((t) => t.id === tankId)!;
+  return add(tank.atMm, tank.ports.find((p) => p.id === portId)!.atMm);
+}
