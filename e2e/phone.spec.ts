@@ -39,3 +39,41 @@ test("stations, fields and remedies have room for a thumb", async ({ page }) => 
   await people.press("Enter");
   await expect(page.getByTestId("stay")).toContainText("days");
 });
+
+test("a remedy by thumb: shown, done, and seen in the section", async ({ page }) => {
+  await openWorkbench(page);
+  await page.getByRole("button", { name: /^Designs/ }).tap();
+  await page.getByRole("dialog").getByRole("button", { name: "Lesesaal" }).tap();
+  const views = page.getByRole("navigation", { name: "Views" });
+  await views.getByRole("button", { name: "Findings" }).tap();
+  const findings = page.getByRole("region", { name: "Findings" });
+  await findings.getByRole("button", { name: /runs backwards/ }).tap();
+  await findings.getByRole("button", { name: /^Hang Grey tank/ }).tap();
+  await findings.getByRole("button", { name: "Do it" }).tap();
+  await views.getByRole("button", { name: "Section" }).tap();
+  await expect(page.getByTestId("verdict")).toContainText("Runs wherever you park");
+});
+
+test("on a tall screen the plan stands nose up, and a pull up the screen goes forward", async ({ page }) => {
+  await openWorkbench(page);
+  await page.getByRole("navigation", { name: "Views" }).getByRole("button", { name: "Plan" }).tap();
+  const handle = page.getByRole("group", { name: /nose up$/ }).getByRole("button", { name: "Move Grey tank in plan" });
+  const box = (await handle.locator(".halo").boundingBox())!;
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x, y - 30, { steps: 4 });
+  await page.mouse.up();
+  const moved = (await handle.locator(".halo").boundingBox())!;
+  expect(Math.abs(moved.y - box.y + 30)).toBeLessThan(4);
+  expect(Math.abs(moved.x - box.x)).toBeLessThan(4);
+});
+
+test("the rig tilts under a finger on the level", async ({ page }) => {
+  await openWorkbench(page);
+  await page.getByRole("navigation", { name: "Views" }).getByRole("button", { name: "Level" }).tap();
+  const field = page.getByRole("slider", { name: "Tilt of the rig" });
+  const box = (await field.boundingBox())!;
+  await page.touchscreen.tap(box.x + box.width * 0.2, box.y + box.height * 0.5);
+  await expect(page.getByTestId("attitude")).toHaveText(/^Nose down/);
+});

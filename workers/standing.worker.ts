@@ -1,18 +1,4 @@
 import * as Comlink from "comlink";
-import { computeStandingMap } from "@/core/evaluate/standingMap";
-import type { StandingApi } from "./standingProtocol";
+import { standingApi } from "./standingApi";
 
-const PROGRESS_EVERY_ROWS = 8;
-
-const api: StandingApi = {
-  computeMap(design, size, rangeDeg, onProgress) {
-    const map = computeStandingMap(design, { size, rangeDeg }, (done) => {
-      if (done % PROGRESS_EVERY_ROWS === 0 || done === size) onProgress(done / size);
-      return true;
-    })!;
-    const buffers = [map.states.buffer, map.inHandMm.buffer, map.pondedL.buffer, map.usableL.buffer];
-    return Comlink.transfer(map, buffers as Transferable[]);
-  },
-};
-
-Comlink.expose(api);
+Comlink.expose(standingApi);

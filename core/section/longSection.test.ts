@@ -55,3 +55,30 @@ test("Otter: the bilge tank shows its length, the waterline stands over the sole
   const width = Math.max(...section.tank.outline.map((p) => p.s)) - Math.min(...section.tank.outline.map((p) => p.s));
   expect(width).toBeCloseTo(900, 6);
 });
+
+test("the branch vent stands so far behind the weir, on the pipe", () => {
+  const kranich = readDemo("kranich");
+  const drain = kranich.lines.find((line) => line.kind === "drain") as Drain;
+  for (const fromWeirMm of [0, 40, 75]) {
+    const line = { ...drain, branchVent: { kind: "admittanceValve" as const, fromWeirMm } };
+    const layout = layOutLongSection({ ...kranich, lines: [line] }, line, LEVEL, 0);
+    const [weir, bend] = layout.nodes;
+    const share = fromWeirMm / Math.hypot(bend!.s - weir!.s, bend!.h - weir!.h);
+    expect(layout.branchVent!.s).toBeCloseTo(weir!.s + (bend!.s - weir!.s) * share, 6);
+    expect(layout.branchVent!.h).toBeCloseTo(weir!.h + (bend!.h - weir!.h) * share, 6);
+  }
+  const far = { ...drain, branchVent: { kind: "openPipe" as const, fromWeirMm: 19_000 } };
+  expect(layOutLongSection({ ...kranich, lines: [far] }, far, LEVEL, 0).branchVent).toBeNull();
+});
+
+test("drawn further past sink and tank, nothing of the drain moves", () => {
+  const kranich = readDemo("kranich");
+  const drain = kranich.lines.find((line) => line.kind === "drain") as Drain;
+  const near = layOutLongSection(kranich, drain, { pitchDeg: 2, rollDeg: 1 }, 20);
+  const far = layOutLongSection(kranich, drain, { pitchDeg: 2, rollDeg: 1 }, 20, 5000);
+  expect(far.nodes).toEqual(near.nodes);
+  expect(far.tank).toEqual(near.tank);
+  expect([far.nearS, far.farS]).toEqual([near.fromS, near.toS]);
+  expect(far.lowH).toBeCloseTo(near.lowH, 6);
+  expect(far.fromS).toBeLessThan(near.fromS - 4000);
+});

@@ -1,6 +1,6 @@
 import { type Attitude, computeUp } from "../attitude/attitude";
 import type { Design } from "../design/design";
-import type { Drain, PortKind, Vent } from "../design/plumbing";
+import type { BranchVent, Drain, PortKind, Vent } from "../design/plumbing";
 import type { Obstacle } from "../design/rig";
 import { buildDrainPath, type DrainPath } from "../falls/drainPath";
 import { computePonds } from "../falls/ponding";
@@ -69,6 +69,8 @@ export type LongSection = {
       readonly boreMm: number;
     })[];
   };
+  /** Where air comes to the branch near its trap; null where none does. */
+  readonly branchVent: (SectionPoint & { readonly kind: BranchVent["kind"] }) | null;
   readonly vents: readonly { readonly lineId: string; readonly points: readonly SectionPoint[] }[];
 };
 
@@ -150,6 +152,7 @@ export function layOutLongSection(
       surfaceH: surface(pond.surfaceMm),
     })),
     tank,
+    branchVent: layOutBranchVent(path, stations, heightOf),
     vents: layOutVents(design, path, heading, inletS, heightOf),
   };
 }
@@ -289,6 +292,27 @@ function layOutTank({ design, path, up, inletS, heading, heightOf, tankL }: Tank
       return { ...place(along, port.atMm.z), id: port.id, kind: port.kind, boreMm: port.boreMm };
     }),
   };
+}
+
+// The point of the drain so far behind the weir, along the pipe; past the inlet there is none to draw.
+function layOutBranchVent(
+  path: DrainPath,
+  stations: readonly number[],
+  heightOf: (p: Vec3) => number,
+): LongSection["branchVent"] {
+  const vent = path.drain.branchVent;
+  if (!vent) return null;
+  let rest = vent.fromWeirMm;
+  for (let i = 0; i < path.legs.length; i++) {
+    const { from, to, lengthMm } = path.legs[i]!;
+    if (rest <= lengthMm && lengthMm > 0) {
+      const share = rest / lengthMm;
+      const s = stations[i]! + (stations[i + 1]! - stations[i]!) * share;
+      return { s, h: heightOf(interpolate(from, to, share)), kind: vent.kind };
+    }
+    rest -= lengthMm;
+  }
+  return null;
 }
 
 function layOutVents(

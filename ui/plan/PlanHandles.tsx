@@ -8,11 +8,13 @@ import { describePart } from "@/words/findings";
 import { Handle, type Pull } from "../drawing/Handle";
 import type { PlanProps } from "./PlanScenery";
 
-/** Everything that can be pulled in plan. */
-export function PlanHandles({ design, view }: PlanProps) {
+/** Everything that can be pulled in plan. On a turned sheet, zoomed by `turnedZoom`, up the screen is forward. */
+export function PlanHandles({ design, view, turnedZoom }: PlanProps & { readonly turnedZoom: number | null }) {
   const evaluation = useWorkbench((state) => state.evaluation);
-  const toShift = (_: Design, pull: Pull) => vec(pull.across, pull.up, 0);
-  const pxPerMm = { x: view.kx, y: view.ky };
+  const toShift = (_: Design, pull: Pull) =>
+    turnedZoom === null ? vec(pull.across, pull.up, 0) : vec(pull.up, -pull.across, 0);
+  const zoomed = turnedZoom ?? 1;
+  const pxPerMm = { x: view.kx * zoomed, y: view.ky * zoomed };
   const handle = (part: Movable, label: string, p: Vec3, shape?: "round" | "square" | "wide") => (
     <Handle
       key={Object.values(part).join(":")}

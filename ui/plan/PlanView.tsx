@@ -9,7 +9,7 @@ import { Hatches } from "../drawing/Hatches";
 import { findShownDrain } from "../drawing/shown";
 import { useFrame } from "../drawing/useFrame";
 import { useZoom } from "../drawing/useZoom";
-import { type Bounds, fitView } from "../drawing/view";
+import { type Bounds, fitView, NO_ZOOM } from "../drawing/view";
 import { outlinePlan } from "./outlinePlan";
 import { PlanHandles } from "./PlanHandles";
 import { PlanGhost, PlanLines, PlanTanks } from "./PlanPlumbing";
@@ -17,38 +17,45 @@ import { PlanObstacles, PlanRig } from "./PlanScenery";
 
 const PAD = { left: 20, right: 44, top: 26, bottom: 14 };
 
-/** The rig from above with what is under the floor; the nose points right, so left is up. */
+/** The rig from above with what is under the floor: nose to the right, so left is up; nose up where the sheet is tall. */
 export function PlanView() {
   const design = useWorkbench((state) => state.history?.design ?? null);
   const preview = useWorkbench((state) => state.preview?.design ?? null);
   const dragBase = useWorkbench((state) => state.dragBase);
   const drainId = useWorkbench((state) => state.drainId);
-  const [frame, size] = useFrame<SVGSVGElement>();
-  const zooming = useZoom(frame);
+  const [svg, size] = useFrame<SVGSVGElement>();
+  const zooming = useZoom(svg);
   const hatch = useId().replace(/[^a-z0-9]/gi, "");
   const still = useRef<Bounds | null>(null);
   if (!design) return null;
   if (!dragBase || !still.current) still.current = toBounds(design);
-  const view = fitView({ bounds: still.current, ...size, pad: PAD, exaggeration: 1, zoom: zooming.zoom });
+  // on a tall screen the rig stands nose up, drawn as if the sheet were wide and then turned
+  const isTurned = size.height > size.width * 1.1;
+  const { zoom } = zooming;
+  const frame = isTurned ? { width: size.height, height: size.width, zoom: NO_ZOOM } : { ...size, zoom };
+  const view = fitView({ bounds: still.current, pad: PAD, exaggeration: 1, ...frame });
+  const turn = isTurned
+    ? `translate(${zoom.x} ${zoom.y}) scale(${zoom.k}) translate(0 ${size.height}) rotate(-90)`
+    : undefined;
   const shown = findShownDrain(design, drainId);
   return (
     <div className="relative min-h-0 flex-1 bg-sheet">
       <svg
-        ref={frame}
+        ref={svg}
         className="drawing absolute inset-0 size-full"
         role="group"
-        aria-label={`Plan of ${design.name}, ${design.rig.kind === "boat" ? "bow" : "nose"} to the right`}
+        aria-label={`Plan of ${design.name}, ${design.rig.kind === "boat" ? "bow" : "nose"} ${isTurned ? "up" : "to the right"}`}
       >
         <Hatches id={hatch} />
         {size.width > 0 && (
-          <>
+          <g transform={turn}>
             <PlanRig design={design} view={view} />
             <PlanObstacles design={design} view={view} hatch={hatch} />
             <PlanTanks tanks={design.tanks} view={view} hatch={hatch} />
             <PlanLines design={design} view={view} shownId={shown?.id ?? null} />
             {preview && <PlanGhost design={preview} view={view} />}
-            <PlanHandles design={design} view={view} />
-          </>
+            <PlanHandles design={design} view={view} turnedZoom={isTurned ? zoom.k : null} />
+          </g>
         )}
       </svg>
       <h2 className="plate pointer-events-none absolute top-1.5 left-3 text-[16px]">Plan</h2>

@@ -138,9 +138,12 @@ function Cells({ budget, result, units }: Pick<RowProps, "budget" | "result" | "
               />
             </div>
             <div className="figures flex min-h-0 flex-1 flex-col justify-center px-1.5 text-[13px] leading-[1.2]">
-              <span className={`truncate ${isWeakest ? "text-ink" : "text-faint"}`}>
+              <span
+                className={`truncate ${isWeakest ? "plate text-ink" : "text-faint"}`}
+                title={isWeakest ? "The weakest run: it decides" : undefined}
+              >
                 leg {index + 1}
-                {isWeakest && " least"}
+                {isWeakest && <span className="sr-only">, the weakest</span>}
               </span>
               <span className={`truncate text-[15px] ${hand < 0 ? "text-signal" : ""}`}>
                 {asked > 0.5 && <span className="text-faint">{label(asked)} + </span>}

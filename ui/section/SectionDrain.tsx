@@ -2,6 +2,7 @@ import { useId } from "react";
 import type { Pipe, TrapKind } from "@/core/design/plumbing";
 import type { Severity } from "@/core/evaluate/findings";
 import type { LongSection, SectionPoint } from "@/core/section/longSection";
+import { BRANCH_VENT_NAMES } from "@/words/labels";
 import { toPath, type View } from "../drawing/view";
 
 type DrainProps = {
@@ -86,6 +87,7 @@ export function SectionDrain({ layout, view, hatch, pipe, trapKind, legSeverity 
           <path clipPath={`url(#${clip}-trap)`} d={trapPath} stroke={`url(#${hatch}-grey)`} strokeWidth={trapWidth} />
         </g>
       )}
+      {layout.branchVent && <BranchAir at={layout.branchVent} view={view} rise={bore} />}
       {trapKind === "membrane" && <Membrane layout={layout} view={view} size={trapWidth} />}
       {legs.map((leg) => (
         <FlowMark key={leg.id} view={view} from={centre(leg.from)} to={centre(leg.to)} />
@@ -152,5 +154,31 @@ function FlowMark({
       strokeWidth={1.6}
       strokeLinecap="round"
     />
+  );
+}
+
+// Air on the branch: a valve has a cap that only opens inward, an open pipe goes on up.
+function BranchAir({
+  at,
+  view,
+  rise,
+}: {
+  readonly at: NonNullable<LongSection["branchVent"]>;
+  readonly view: View;
+  readonly rise: number;
+}) {
+  const [x, y] = [view.x(at.s), view.y(at.h + rise)];
+  const isValve = at.kind === "admittanceValve";
+  return (
+    <g stroke="var(--ink)" strokeWidth={1.6}>
+      <title>{BRANCH_VENT_NAMES[at.kind]}</title>
+      <path d={`M${x} ${y}v${isValve ? -14 : -46}`} strokeWidth={4.6} />
+      <path d={`M${x} ${y}v${isValve ? -14 : -46}`} strokeWidth={1.8} stroke="var(--sheet)" />
+      {isValve ? (
+        <path d={`M${x - 6} ${y - 14}a6 6 0 0 1 12 0Z`} fill="var(--sheet)" />
+      ) : (
+        <path d={`M${x - 5} ${y - 46}h10M${x - 3} ${y - 50}h6`} />
+      )}
+    </g>
   );
 }

@@ -94,7 +94,7 @@ function RunFigures({
     <Figure
       working={toWorkingId("legFall", { kind: "leg", lineId: drain.lineId, index })}
       label={`Leg ${index + 1}`}
-      className="text-center leading-[1.15]"
+      className="bg-sheet/80 px-1 text-center leading-[1.15]"
     >
       <span className="block text-[13px] text-faint">{formatQuantity(slope, "slope", units)}</span>
       <span className={`block text-[16px] ${short ? "bg-signal px-1 text-on-signal" : "text-ink"}`}>

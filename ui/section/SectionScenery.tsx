@@ -20,9 +20,10 @@ const pairs = (points: readonly SectionPoint[]) => points.map((p) => [p.s, p.h] 
 
 /** What is there before anything is plumbed: heights, ground, sill, waterline, floor, and what is under it. */
 export function SectionScenery({ layout, view, hatch, floorJoints, tickUnitMm, formatTick }: SceneryProps) {
+  const heights = listHeights(view, layout, tickUnitMm);
   return (
     <g>
-      <HeightScale view={view} layout={layout} tickUnitMm={tickUnitMm} formatTick={formatTick} />
+      <HeightLines view={view} heights={heights} />
       {layout.obstacles.map(({ obstacle, corners }, i) => (
         <path
           // one obstacle may be cut twice by a drain that turns back
@@ -48,41 +49,85 @@ export function SectionScenery({ layout, view, hatch, floorJoints, tickUnitMm, f
       )}
       {layout.waterline !== null && <Waterline view={view} height={layout.waterline} />}
       <Floor layout={layout} view={view} hatch={hatch} joints={floorJoints} />
+      <HeightFigures view={view} heights={heights} formatTick={formatTick} />
+      <LineNames layout={layout} view={view} />
     </g>
   );
 }
 
-function HeightScale({
-  view,
-  layout,
-  tickUnitMm,
-  formatTick,
-}: Pick<SceneryProps, "view" | "layout" | "tickUnitMm" | "formatTick">) {
-  const step = findTickStep(view.ky * tickUnitMm, 34) * tickUnitMm;
-  const ticks = listTicks(layout.lowH - 400, layout.highH + 400, step).filter((h) => {
+/** Heights worth a line: round in the reader's unit, far enough apart to be read, inside the sheet. */
+function listHeights(view: View, layout: LongSection, unitMm: number): number[] {
+  const step = findTickStep(view.ky * unitMm, 34) * unitMm;
+  return listTicks(layout.lowH - 400, layout.highH + 400, step).filter((h) => {
     const y = view.y(h);
     return y > 12 && y < view.height - 6;
   });
+}
+
+type HeightProps = { readonly view: View; readonly heights: readonly number[] };
+
+function HeightLines({ view, heights }: HeightProps) {
   return (
-    <g>
-      {ticks.map((h) => (
-        <g key={h}>
-          <line
-            x1={EDGE_PX}
-            x2={view.width}
-            y1={view.y(h)}
-            y2={view.y(h)}
-            stroke="var(--rule)"
-            strokeWidth={1}
-            opacity={h === 0 ? 0 : 0.5}
-          />
-          <text x={EDGE_PX - 6} y={view.y(h) + 4} textAnchor="end" fontSize={12} style={{ fill: "var(--faint)" }}>
-            {formatTick(h)}
-          </text>
-        </g>
+    <g stroke="var(--rule)" strokeWidth={1} opacity={0.5}>
+      {heights.map((h) => (
+        <line key={h} x1={EDGE_PX} x2={view.width} y1={view.y(h)} y2={view.y(h)} />
       ))}
     </g>
   );
+}
+
+// A margin of plain sheet, so that no line of the drawing runs through a figure.
+function HeightFigures({ view, heights, formatTick }: HeightProps & Pick<SceneryProps, "formatTick">) {
+  return (
+    <g>
+      <rect x={0} y={0} width={EDGE_PX - 3} height={view.height} fill="var(--sheet)" />
+      <line x1={EDGE_PX - 3} x2={EDGE_PX - 3} y1={0} y2={view.height} stroke="var(--rule)" />
+      {heights.map((h) => (
+        <text key={h} x={EDGE_PX - 8} y={view.y(h) + 4} textAnchor="end" fontSize={12} style={{ fill: "var(--faint)" }}>
+          {formatTick(h)}
+        </text>
+      ))}
+    </g>
+  );
+}
+
+/** What the long lines are, written on them at the edge of the sheet. */
+function LineNames({ layout, view }: Pick<SceneryProps, "layout" | "view">) {
+  const lines: readonly (readonly [string, readonly SectionPoint[]])[] = [
+    ["finished floor", layout.floorTop],
+    ["sill", layout.sill],
+    ["ground", layout.ground],
+  ];
+  return lines.map(([name, points]) => {
+    const y = findHeightAtRight(points, view);
+    return y === null ? null : (
+      <text
+        key={name}
+        x={view.width - 8}
+        y={y - 4}
+        textAnchor="end"
+        fontSize={12}
+        stroke="var(--sheet)"
+        strokeWidth={3}
+        paintOrder="stroke"
+        style={{ fill: "var(--faint)" }}
+      >
+        {name}
+      </text>
+    );
+  });
+}
+
+// Where a line leaves the sheet at its right edge, px from the top.
+function findHeightAtRight(points: readonly SectionPoint[], view: View): number | null {
+  for (let i = 1; i < points.length; i++) {
+    const [a, b] = [points[i - 1]!, points[i]!];
+    const [x0, x1] = [view.x(a.s), view.x(b.s)];
+    if (x0 > view.width || x1 < view.width || x0 === x1) continue;
+    const share = (view.width - x0) / (x1 - x0);
+    return view.y(a.h + (b.h - a.h) * share);
+  }
+  return null;
 }
 
 function Ground({ layout, view, hatch }: Pick<SceneryProps, "layout" | "view" | "hatch">) {

@@ -1,0 +1,227 @@
+import {
+  expect,
+  expectAccessible,
+  openSample,
+  openWorkbench,
+  plan,
+  pull,
+  readInHand,
+  section,
+  test,
+  toNumber,
+} from "./fixtures";
+
+test("rig: a thicker floor is seen, a lower sill is held against the tank, an obstacle in the way is found", async ({
+  page,
+}) => {
+  await openWorkbench(page);
+  await page.keyboard.press("1");
+  await page.getByLabel("Cork").fill("60 mm");
+  await page.getByLabel("Cork").press("Enter");
+  await expect(page.getByRole("button", { name: "Undo: Change Kranich" })).toBeEnabled();
+  await page.getByLabel("Sill line").fill("-250");
+  await page.getByLabel("Sill line").press("Enter");
+  await expect(page.getByTestId("verdict")).toContainText("hangs below the sill line");
+  await page.getByLabel("Sill line").fill("");
+  await page.getByLabel("Sill line").press("Enter");
+  await expect(page.getByTestId("verdict")).toContainText("Runs wherever you park");
+  await page.getByRole("button", { name: "Add", exact: true }).click();
+  await page.getByLabel("From the rear edge").last().fill("1500");
+  await page.getByLabel("From the rear edge").last().press("Enter");
+  await expect(page.getByTestId("verdict")).toContainText(/Cross-member/);
+  await page.getByRole("button", { name: "Take it away" }).click();
+  await expect(page.getByTestId("verdict")).toContainText("Runs wherever you park");
+});
+
+test("rig: a wider envelope is a harder judge, and this tilt can be kept as a place", async ({ page }) => {
+  await openWorkbench(page);
+  const before = await readInHand(page, "Worst");
+  await page.keyboard.press("1");
+  const noseDown = page.getByRole("group", { name: "How far out of level it is parked" }).getByLabel("Nose down");
+  await noseDown.fill("6");
+  await noseDown.press("Enter");
+  expect(await readInHand(page, "Worst")).toBeLessThan(before);
+  await page.keyboard.press("Tab");
+  await page.getByLabel("Right side low").fill("1.5");
+  await page.getByLabel("Right side low").press("Enter");
+  await page.getByRole("button", { name: "Keep this tilt as a place" }).click();
+  await page.getByRole("button", { name: "Level", exact: true }).click();
+  await page.getByRole("region", { name: "Level" }).getByRole("button", { name: "Place 3" }).click();
+  await expect(page.getByTestId("attitude")).toHaveText("Right low 1.5°");
+});
+
+test("tanks: a longer tank holds more, and its ports stay on their walls", async ({ page }) => {
+  await openWorkbench(page);
+  await page.keyboard.press("3");
+  const usable = async () => toNumber((await page.getByRole("button", { name: /^Usable litres/ }).textContent())!);
+  const before = await usable();
+  const length = page.getByLabel("Inside, length");
+  const mm = toNumber(await length.inputValue());
+  await length.fill(String(mm + 100));
+  await length.press("Enter");
+  expect(await usable()).toBeGreaterThan(before);
+  await expect(page.locator("body")).not.toContainText("lies outside its tank");
+});
+
+test("tanks: Otter's bilge tank is a profile, corner by corner; a crossing outline is refused", async ({ page }) => {
+  await openWorkbench(page);
+  await openSample(page, "Otter");
+  await page.keyboard.press("3");
+  const corner = page.getByLabel("Corner 1, across");
+  const before = await corner.inputValue();
+  await corner.fill("2000");
+  await corner.press("Enter");
+  await expect(page.getByRole("alert").filter({ hasText: /crosses itself|outside its tank/ })).toBeVisible();
+  await corner.press("Escape");
+  await expect(corner).toHaveValue(before);
+});
+
+test("falls: a membrane valve saves height, no trap at all is a must, the trap comes back with undo", async ({
+  page,
+}) => {
+  await openWorkbench(page);
+  const trap = page.getByRole("group", { name: "Trap" }).getByLabel("Kind");
+  await trap.selectOption("none");
+  await expect(page.getByTestId("verdict")).toContainText("has no trap");
+  await trap.selectOption("membrane");
+  await expect(page.getByTestId("verdict")).not.toContainText("has no trap");
+  await page.keyboard.press("Escape");
+  await page.getByRole("button", { name: /^Undo/ }).click();
+  await page.getByRole("button", { name: /^Undo/ }).click();
+  await expect(trap).toHaveValue("pTrap");
+});
+
+test("falls: a ribbed hose carries less than a smooth pipe", async ({ page }) => {
+  await openWorkbench(page);
+  const capacity = async () => toNumber((await page.getByRole("button", { name: /^Capacity/ }).textContent())!);
+  const smooth = await capacity();
+  await page.getByLabel("Roughness n").fill("0.02");
+  await page.getByLabel("Roughness n").press("Enter");
+  expect(await capacity()).toBeLessThan(smooth * 0.6);
+});
+
+test("air: the breather's end can be brought down too far, and taken up again", async ({ page }) => {
+  await openWorkbench(page);
+  await page.keyboard.press("5");
+  await page.getByRole("button", { name: /^Point 1/ }).click();
+  await page.getByRole("button", { name: "Take it out" }).click();
+  await page.getByRole("button", { name: /^Open end/ }).click();
+  const height = page.getByRole("region", { name: "Measures: Air" }).getByLabel("Over the floor");
+  await height.fill("-300");
+  await height.press("Enter");
+  const findings = page.getByRole("region", { name: "Findings" });
+  await findings.getByRole("button", { name: /ends below the tank's top/ }).click();
+  await findings.getByRole("button", { name: /^Take the end of the breather up/ }).click();
+  await findings.getByRole("button", { name: "Do it" }).click();
+  await expect(findings).not.toContainText("ends below the tank's top");
+});
+
+test("air: without air on the branch the arm runs to the tank; the working says how long it may be", async ({
+  page,
+}) => {
+  await openWorkbench(page);
+  await page.keyboard.press("5");
+  await page
+    .getByRole("group", { name: /^Air on/ })
+    .getByLabel("Kind")
+    .selectOption("none");
+  await page.getByRole("button", { name: /^Trap to air allowed/ }).click();
+  await expect(page.getByRole("dialog")).toContainText("Lmax = D / s");
+  await expectAccessible(page);
+});
+
+test("the drawings zoom by the buttons and the wheel, and a zoomed point still follows the hand", async ({ page }) => {
+  await openWorkbench(page);
+  const handle = section(page).getByRole("button", { name: "Move bend 1 of Sink drain" });
+  const before = await handle.getAttribute("transform");
+  await expect(async () => {
+    await page.getByRole("button", { name: "Zoom in on the section" }).click();
+    expect(await handle.getAttribute("transform")).not.toBe(before);
+  }).toPass();
+  const start = (await handle.locator(".halo").boundingBox())!;
+  await pull(page, handle, 0, -12);
+  const end = (await handle.locator(".halo").boundingBox())!;
+  expect(Math.abs(end.y - start.y + 12)).toBeLessThan(3);
+  await page.getByRole("button", { name: "Show the whole section" }).click();
+  const box = (await plan(page).boundingBox())!;
+  await page.mouse.move(box.x + 60, box.y + box.height - 20);
+  await page.mouse.wheel(0, -300);
+  await expect(page.getByRole("button", { name: "Show the whole plan" })).toBeEnabled();
+});
+
+test("heights can be stretched, and the drawing says by how much", async ({ page }) => {
+  await openWorkbench(page);
+  await page.getByRole("button", { name: "Stretch heights" }).click();
+  await expect(page.getByText("heights × 2")).toBeVisible();
+  await page.keyboard.press("e");
+  await expect(page.getByText("heights × 3")).toBeVisible();
+});
+
+test("the theme is kept, and a drag can be called off with Escape", async ({ page }) => {
+  await openWorkbench(page);
+  await page.keyboard.press("d");
+  await page.reload();
+  await expect(page.locator("html")).toHaveAttribute("data-theme", "dark");
+  await expect(page.locator('[data-phase="ready"]')).toBeVisible();
+  const handle = section(page).getByRole("button", { name: "Move Grey tank" });
+  const before = await readInHand(page, "Worst");
+  const box = (await handle.locator(".halo").boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2 + 14, { steps: 4 });
+  await expect.poll(() => readInHand(page, "Worst")).not.toBe(before);
+  await page.keyboard.press("Escape");
+  await page.mouse.up();
+  expect(await readInHand(page, "Worst")).toBe(before);
+  await expect(page.getByRole("button", { name: "Undo", exact: true })).toBeDisabled();
+});
+
+test("a worker that takes its time can be stopped, and asked again", async ({ browser, baseURL }) => {
+  const context = await browser.newContext({ serviceWorkers: "block", baseURL: baseURL! });
+  const page = await context.newPage();
+  let held = true;
+  await page.route(/turbopack-worker/, async (route) => {
+    while (held) await new Promise((resolve) => setTimeout(resolve, 50));
+    await route.continue();
+  });
+  await openWorkbench(page);
+  const status = page.getByTestId("map-status");
+  await expect(status).toHaveAttribute("data-status", "computing");
+  await status.getByRole("button", { name: "Stop" }).click();
+  await expect(status).toContainText("The map was stopped.");
+  held = false;
+  await status.getByRole("button", { name: "Compute" }).click();
+  await expect(status).toHaveAttribute("data-status", "ready");
+  await context.close();
+});
+
+test("a damaged record is told of, the rest still opens", async ({ page }) => {
+  await openWorkbench(page);
+  await page.evaluate(
+    () =>
+      new Promise<void>((resolve) => {
+        const open = indexedDB.open("schleuse");
+        open.onsuccess = () => {
+          const tx = open.result.transaction("designs", "readwrite");
+          const document = { format: "schleuse-design", version: 1, id: "wreck" };
+          tx.objectStore("designs").put({ id: "wreck", name: "Wreck", savedAt: 9e12, revision: 1, document });
+          tx.oncomplete = () => {
+            open.result.close();
+            resolve();
+          };
+        };
+      }),
+  );
+  await page.reload();
+  await expect(page.getByRole("button", { name: "Designs; Kranich is open" })).toBeVisible();
+  await page.keyboard.press("Control+o");
+  const sheet = page.getByRole("dialog");
+  await expect(sheet).toContainText("Damaged. Something is missing");
+  await sheet.getByRole("button", { name: /^Wreck/ }).click();
+  await expect(page.getByRole("alert").filter({ hasText: "This design is damaged" })).toBeVisible();
+  const [download] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("button", { name: "Save its text" }).click(),
+  ]);
+  expect(download.suggestedFilename()).toBe("wreck-damaged.json");
+});
