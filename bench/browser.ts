@@ -77,6 +77,9 @@ const readLargestPaint = () =>
     });
   });
 
+// A screen of 60 frames a second shows one every 16.7 ms; the clock reads to a tenth.
+const ON_TIME_MS = 16.9;
+
 // Work a frame costs while a bend is pulled: every pointer move with its sums, rendering and painting.
 async function benchDrag(page: Page): Promise<Row[]> {
   await page.setViewportSize({ width: 1280, height: 800 });
@@ -131,10 +134,16 @@ async function benchDrag(page: Page): Promise<Row[]> {
       name: "drag, from frame to frame, 95th percentile",
       value: findShare(frames, 0.95),
       unit: "ms",
+      budget: ON_TIME_MS,
+      better: "less",
+    },
+    {
+      name: "drag frame, work, 95th percentile",
+      value: findShare(work, 0.95),
+      unit: "ms",
       budget: null,
       better: "less",
     },
-    { name: "drag frame, work, 95th percentile", value: findShare(work, 0.95), unit: "ms", budget: 16, better: "less" },
   ];
 }
 

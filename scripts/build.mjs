@@ -10,7 +10,7 @@ const root = fileURLToPath(new URL("..", import.meta.url));
 
 function buildPages() {
   const BUILD_ID = process.env.BUILD_ID ?? Date.now().toString(36);
-  const next = spawnSync("npx", ["--no-install", "next", "build"], {
+  const next = spawnSync("npx", ["--no-install", "next", "build", ...process.argv.slice(2)], {
     cwd: root,
     stdio: "inherit",
     env: { ...process.env, BUILD_ID, NEXT_TELEMETRY_DISABLED: "1" },

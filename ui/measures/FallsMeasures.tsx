@@ -1,4 +1,5 @@
 "use client";
+import { memo } from "react";
 import type { Drain, TrapKind } from "@/core/design/plumbing";
 import { TRAP_KINDS } from "@/core/design/plumbing";
 import { toWorkingId } from "@/core/workings/listWorkings";
@@ -38,7 +39,7 @@ export function FallsMeasures() {
   );
 }
 
-function FixtureFields({ drain }: { readonly drain: Drain }) {
+const FixtureFields = memo(function FixtureFields({ drain }: { readonly drain: Drain }) {
   const fixture = useWorkbench((state) => state.history!.design.fixtures.find((f) => f.id === drain.fromFixture)!);
   const { set } = useEdits();
   const at = { kind: "fixture", id: fixture.id } as const;
@@ -74,7 +75,7 @@ function FixtureFields({ drain }: { readonly drain: Drain }) {
       />
     </Group>
   );
-}
+});
 
 const TRAP_LIST = Object.fromEntries(
   (["none", ...TRAP_KINDS] as const).map((kind) => [kind, TRAP_NAMES[kind].name]),
@@ -82,7 +83,7 @@ const TRAP_LIST = Object.fromEntries(
 
 const NEW_TRAP = { sealMm: 50, dropMm: 90, spanMm: 80 };
 
-function TrapFields({ drain }: { readonly drain: Drain }) {
+const TrapFields = memo(function TrapFields({ drain }: { readonly drain: Drain }) {
   const { set, apply } = useEdits();
   const at = { kind: "trap", lineId: drain.id } as const;
   const path = (key: string) => ["lines", drain.id, "trap", key];
@@ -131,9 +132,9 @@ function TrapFields({ drain }: { readonly drain: Drain }) {
       )}
     </Group>
   );
-}
+});
 
-function PipeFields({ drain }: { readonly drain: Drain }) {
+const PipeFields = memo(function PipeFields({ drain }: { readonly drain: Drain }) {
   const result = useWorkbench(findShownResult);
   const units = useWorkbench((state) => state.units);
   const { set } = useEdits();
@@ -190,13 +191,13 @@ function PipeFields({ drain }: { readonly drain: Drain }) {
       )}
     </Group>
   );
-}
+});
 
-function BendFields({ drain }: { readonly drain: Drain }) {
+const BendFields = memo(function BendFields({ drain }: { readonly drain: Drain }) {
   const result = useWorkbench(findShownResult);
   return (
     <Group title="Bends, inverts">
       <PointList line={drain} routeMm={result?.nodesMm ?? []} nameOf={(index) => `Bend ${index + 1}`} />
     </Group>
   );
-}
+});

@@ -2,6 +2,7 @@
 import { buildMove, findPlaceMm, type Movable } from "@/core/design/moves";
 import type { Vec3 } from "@/core/geometry/vec";
 import { useWorkbench } from "@/store/useWorkbench";
+import { workbench } from "@/store/workbench";
 import { NumberField } from "../kit/NumberField";
 import { useEdits } from "./useEdits";
 
@@ -19,9 +20,8 @@ export function PlaceFields({
   readonly part: Movable;
   readonly axes?: readonly (keyof Vec3)[];
 }) {
-  const design = useWorkbench((state) => state.history!.design);
+  const place = useWorkbench((state) => findPlaceMm(state.history!.design, part));
   const { apply } = useEdits();
-  const place = findPlaceMm(design, part);
   if (!place) return null;
   return (
     <>
@@ -32,7 +32,7 @@ export function PlaceFields({
           value={place[axis]}
           quantity="length"
           onCommit={(value) => {
-            const edit = buildMove(design, part, { ...place, [axis]: value ?? 0 });
+            const edit = buildMove(workbench.getState().history!.design, part, { ...place, [axis]: value ?? 0 });
             return edit ? apply(edit) : null;
           }}
         />

@@ -1,5 +1,6 @@
 "use client";
 import { RotateCcw } from "lucide-react";
+import { memo } from "react";
 import type { LimitId } from "@/core/rules/limitIds";
 import { LIMIT_IDS, LIMITS } from "@/core/rules/limitIds";
 import { lookUpLimit } from "@/core/rules/lookUpLimit";
@@ -17,7 +18,7 @@ import { useEdits } from "./useEdits";
 const AT = { kind: "rig" } as const;
 
 /** The rules the design is held against: a pack, and every limit of it to be changed. */
-export function RulesMeasures() {
+export const RulesMeasures = memo(function RulesMeasures() {
   const rules = useWorkbench((state) => state.history!.design.rules);
   const { set } = useEdits();
   return (
@@ -38,7 +39,7 @@ export function RulesMeasures() {
       </details>
     </Group>
   );
-}
+});
 
 function LimitField({ id }: { readonly id: LimitId }) {
   const design = useWorkbench((state) => state.history!.design);

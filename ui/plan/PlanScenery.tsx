@@ -1,12 +1,14 @@
+import { memo } from "react";
 import type { Design } from "@/core/design/design";
+import type { Obstacle, Rig } from "@/core/design/rig";
 import { toObstacleFill } from "../drawing/Hatches";
 import type { View } from "../drawing/view";
 
 export type PlanProps = { readonly design: Design; readonly view: View };
 
 /** The floor with its centre line, the nose and the wheels. */
-export function PlanRig({ design, view }: PlanProps) {
-  const { lengthMm, widthMm, axles } = design.rig;
+export const PlanRig = memo(function PlanRig({ rig, view }: { readonly rig: Rig; readonly view: View }) {
+  const { lengthMm, widthMm, axles } = rig;
   const half = widthMm / 2;
   const noseX = view.x(lengthMm);
   const middle = view.y(0);
@@ -32,7 +34,7 @@ export function PlanRig({ design, view }: PlanProps) {
       />
       <path d={`M${noseX + 8} ${middle - 8}l11 8l-11 8`} fill="none" stroke="var(--ink)" strokeWidth={1.6} />
       <text x={noseX + 5} y={middle - 13} fontSize={12} style={{ fill: "var(--faint)" }}>
-        {design.rig.kind === "boat" ? "bow" : "nose"}
+        {rig.kind === "boat" ? "bow" : "nose"}
       </text>
       {axles.map((axle) =>
         [half - 90, -half + 90].map((y) => (
@@ -52,13 +54,15 @@ export function PlanRig({ design, view }: PlanProps) {
       )}
     </g>
   );
-}
+});
+
+type ObstaclesProps = { readonly obstacles: readonly Obstacle[]; readonly view: View; readonly hatch: string };
 
 /** What is under the floor and in the way; broken edges lie below it. */
-export function PlanObstacles({ design, view, hatch }: PlanProps & { readonly hatch: string }) {
+export const PlanObstacles = memo(function PlanObstacles({ obstacles, view, hatch }: ObstaclesProps) {
   return (
     <g>
-      {design.obstacles.map(({ id, name, kind, atMm, lengthMm, widthMm }) => (
+      {obstacles.map(({ id, name, kind, atMm, lengthMm, widthMm }) => (
         <g key={id}>
           <rect
             x={view.x(atMm.x)}
@@ -90,4 +94,4 @@ export function PlanObstacles({ design, view, hatch }: PlanProps & { readonly ha
       ))}
     </g>
   );
-}
+});

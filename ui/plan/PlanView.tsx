@@ -1,5 +1,5 @@
 "use client";
-import { useId, useRef } from "react";
+import { useId, useMemo, useRef } from "react";
 import type { Design } from "@/core/design/design";
 import { listPoints } from "@/core/design/moves";
 import { type Vec3, vec } from "@/core/geometry/vec";
@@ -27,13 +27,18 @@ export function PlanView() {
   const zooming = useZoom(svg);
   const hatch = useId().replace(/[^a-z0-9]/gi, "");
   const still = useRef<Bounds | null>(null);
-  if (!design) return null;
-  if (!dragBase || !still.current) still.current = toBounds(design);
+  // while something is pulled the paper keeps its scale, and what stands still is not drawn again
+  if (design && (!dragBase || !still.current)) still.current = toBounds(design);
+  const bounds = still.current;
   // on a tall screen the rig stands nose up, drawn as if the sheet were wide and then turned
-  const isTurned = size.height > size.width * 1.1;
+  const { width, height } = size;
+  const isTurned = height > width * 1.1;
   const { zoom } = zooming;
-  const frame = isTurned ? { width: size.height, height: size.width, zoom: NO_ZOOM } : { ...size, zoom };
-  const view = fitView({ bounds: still.current, pad: PAD, exaggeration: 1, ...frame });
+  const view = useMemo(() => {
+    const frame = isTurned ? { width: height, height: width, zoom: NO_ZOOM } : { width, height, zoom };
+    return bounds && fitView({ bounds, pad: PAD, exaggeration: 1, ...frame });
+  }, [bounds, width, height, isTurned, zoom]);
+  if (!design || !view) return null;
   const turn = isTurned
     ? `translate(${zoom.x} ${zoom.y}) scale(${zoom.k}) translate(0 ${size.height}) rotate(-90)`
     : undefined;
@@ -49,8 +54,8 @@ export function PlanView() {
         <Hatches id={hatch} />
         {size.width > 0 && (
           <g transform={turn}>
-            <PlanRig design={design} view={view} />
-            <PlanObstacles design={design} view={view} hatch={hatch} />
+            <PlanRig rig={design.rig} view={view} />
+            <PlanObstacles obstacles={design.obstacles} view={view} hatch={hatch} />
             <PlanTanks tanks={design.tanks} view={view} hatch={hatch} />
             <PlanLines design={design} view={view} shownId={shown?.id ?? null} />
             {preview && <PlanGhost design={preview} view={view} />}
