@@ -115,6 +115,14 @@ export function describeFinding(finding: Finding, design: Design, units: Units):
         why: `It reaches ${length(finding.endMm)}; the tank's top is at ${length(finding.topMm)}. It spills before the tank is full.`,
         advice: "Take it up above the tank before it goes anywhere else.",
       };
+    case "ventThrottles":
+      return {
+        title: finding.breaksSeal
+          ? `${part} is too narrow: dumping sucks a trap dry`
+          : `${part} is narrow for the dump outlet`,
+        why: `The moment the valve opens it leaves ${formatQuantity(finding.suctionPa, "pressure", units)} of suction; ${limit} is the measure${finding.breaksSeal ? `, and ${length(finding.sealMm)} of seal cannot hold it` : ""}.`,
+        advice: `Use a breather of at least ${length(finding.leastBoreMm)} bore, or open the valve slowly.`,
+      };
     case "ventDrownsFirst":
       return {
         title: `${part} drowns first, ${stands(finding.attitude)}`,

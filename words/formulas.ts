@@ -111,6 +111,38 @@ export const FORMULA_WORDS: Readonly<Record<FormulaId, FormulaWords>> = {
     symbols: { Vf: "full, as the rig stands", Vl: "left behind when dumping", V: "usable" },
     plain: "What you can put in between two dumps.",
   },
+  dumpSuction: {
+    title: "Suction while dumping",
+    sum: "q = Cd a √(2 (g h − p/ρ));  p = (f L/d + K) ρa v²/2",
+    symbols: {
+      h: "full tank over the outlet",
+      D: "bore of the outlet",
+      d: "bore of the breather",
+      L: "length of the breather",
+      K: "losses at its ends, mesh and bends",
+      q: "out through the outlet",
+      p: "suction in the tank",
+    },
+    plain:
+      "What runs out must come in as air. Outlet and breather are solved together, for the moment the valve opens on a full tank.",
+  },
+  sealAfterDump: {
+    title: "Seal left after dumping",
+    sum: "H' = H − p / (2 ρ g)",
+    symbols: { H: "shallowest seal on the tank", p: "suction in the tank", "H'": "seal left" },
+    plain: "Suction lifts the water in the trap toward the tank; what goes over the weir is lost.",
+  },
+  fillPressure: {
+    title: "Pressure while filling",
+    sum: "p = (f L/d + K) ρa v²/2",
+    symbols: {
+      Qin: "all fixtures on the tank",
+      d: "bore of the breather",
+      L: "length of the breather",
+      p: "pressure in the tank",
+    },
+    plain: "Filling pushes the same volume of air out; twice the seal's depth of water holds it back.",
+  },
   daysToGreyFull: {
     title: "Days until the grey tank is full",
     sum: "T = V / (P q)",

@@ -22,6 +22,10 @@ export const LIMIT_NAMES: Readonly<Record<LimitId, { readonly name: string; read
   obstacleGap: { name: "Room to anything solid", plain: "So that nothing rubs while driving." },
   exhaustGap: { name: "Room to the exhaust", plain: "With a metal shield between; heat softens plastic." },
   sillGap: { name: "Tank over the sill line", plain: "What hangs below the sills hits the ground first." },
+  ventSuction: {
+    name: "Suction while dumping, at most",
+    plain: "What the breather may leave in the tank the moment the valve opens.",
+  },
   tankUse: { name: "Least share of the tank in use", plain: "Below this the inlet or vent sits too low for the tank." },
 };
 

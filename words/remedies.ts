@@ -28,6 +28,8 @@ export function describeRemedy(edit: Edit, byMm: number | null, design: Design, 
       return "Fit a breather and take it up the wall";
     case "widenPipe":
       return "Use the next wider pipe";
+    case "widenVent":
+      return `Use a breather of ${by} bore`;
     case "addOutlet":
       return "Fit a dump outlet at the bottom edge";
     case "moveClear":
@@ -59,6 +61,7 @@ export function describeEdit(edit: Edit, design: Design): string {
     shorten: `Bring ${part} nearer`,
     shareFall: "Share the fall out",
     widenPipe: "Use a wider pipe",
+    widenVent: "Use a wider breather",
     deepenSeal: "Fit a deeper trap",
     moveClear: `Move ${part} clear`,
     addOutlet: "Fit a dump outlet",

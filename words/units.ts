@@ -7,6 +7,7 @@ import {
   MM_PER_IN,
   mmPerMToInPerFt,
   mmToIn,
+  PA_PER_IN_WATER,
 } from "@/core/quantity/convert";
 import type { Quantity } from "@/core/workings/working";
 
@@ -70,6 +71,8 @@ export function formatParts(value: number, quantity: Quantity, units: Units): Fi
       return pick(part(formatNumber(value, 2), "m/s"), part(formatNumber((value * 1000) / MM_PER_FT, 2), "ft/s"));
     case "flow":
       return pick(part(formatNumber(value * 60, 1), "L/min"), part(formatNumber(lToUsGal(value * 60), 2), "gal/min"));
+    case "pressure":
+      return pick(part(formatNumber(value, 0), "Pa"), part(formatNumber(value / PA_PER_IN_WATER, 1), "in water"));
     case "angle":
       return part(formatNumber(value, 1), "°");
     case "days":
@@ -141,6 +144,8 @@ export function parseQuantity(text: string, quantity: Quantity, units: Units): R
       return parseWithUnit(text, VELOCITY_UNITS, imperial ? "ft/s" : "m/s");
     case "flow":
       return parseWithUnit(text, FLOW_UNITS, imperial ? "gal/min" : "l/min");
+    case "pressure":
+      return parseWithUnit(text.replace(/in\s+water/i, "inwater"), PRESSURE_UNITS, imperial ? "inwater" : "pa");
     case "ratio":
       return parseWithUnit(text, { "%": 1 / 100 }, "%");
     default:
@@ -149,6 +154,7 @@ export function parseQuantity(text: string, quantity: Quantity, units: Units): R
 }
 
 const SLOPE_UNITS: Readonly<Record<string, number>> = { "mm/m": 1, "in/ft": inPerFtToMmPerM(1), "%": 10 };
+const PRESSURE_UNITS: Readonly<Record<string, number>> = { pa: 1, kpa: 1000, mbar: 100, inwater: PA_PER_IN_WATER };
 const VELOCITY_UNITS: Readonly<Record<string, number>> = { "m/s": 1, "ft/s": MM_PER_FT / 1000 };
 const FLOW_UNITS: Readonly<Record<string, number>> = {
   "l/s": 1,

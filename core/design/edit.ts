@@ -28,6 +28,7 @@ export const EDIT_CODES = [
   "shorten",
   "shareFall",
   "widenPipe",
+  "widenVent",
   "deepenSeal",
   "moveClear",
   "addOutlet",

@@ -1,7 +1,7 @@
 import type { Design } from "../design/design";
 import type { Tank, Vent } from "../design/plumbing";
 import { measureSillGapMm, measureTankGaps, toTankBlock } from "../fit/obstacleGaps";
-import { isAtLeast } from "../quantity/tolerance";
+import { isAtLeast, isAtMost } from "../quantity/tolerance";
 import { lookUpLimit } from "../rules/lookUpLimit";
 import { checkObstacleGaps } from "./checkObstacleGaps";
 import { createFinding } from "./createFinding";
@@ -15,6 +15,7 @@ export function checkTank(design: Design, tank: Tank, result: TankResult): Findi
   if (!tank.ports.some((port) => port.kind === "outlet"))
     findings.push(createFinding("must", at, { code: "tankNoOutlet" }));
   findings.push(...checkAir(design, tank));
+  findings.push(...checkDumping(design, result));
   findings.push(...checkFirstToDrown(design, tank, result));
   const sill = lookUpLimit(design.rules, "sillGap");
   const sillGapMm = measureSillGapMm(design, tank);
@@ -45,6 +46,17 @@ function checkAir(design: Design, tank: Tank): Finding[] {
     if (highest > topMm) return [];
     return [createFinding("should", { kind: "line", id: vent.id }, { code: "ventEndsLow", endMm, topMm })];
   });
+}
+
+// The valve opens on a full tank: the breather must let in what the outlet lets out.
+function checkDumping(design: Design, { air }: TankResult): Finding[] {
+  if (!air) return [];
+  const limit = lookUpLimit(design.rules, "ventSuction");
+  const { suctionPa, breaksSeal, weakestSealMm, leastBoreMm } = air;
+  if (isAtMost(suctionPa, limit.value ?? Infinity) && !breaksSeal) return [];
+  const at = { kind: "line", id: air.ventId } as const;
+  const numbers = { code: "ventThrottles", suctionPa, breaksSeal, sealMm: weakestSealMm ?? 0, leastBoreMm } as const;
+  return [createFinding(breaksSeal ? "must" : "should", at, numbers, limit)];
 }
 
 function checkFirstToDrown(design: Design, tank: Tank, result: TankResult): Finding[] {

@@ -1,3 +1,4 @@
+import { computeTankAir } from "../air/tankAir";
 import { type Attitude, computeUp, isLevel, LEVEL } from "../attitude/attitude";
 import { computeStay } from "../days/daysToFull";
 import type { Design } from "../design/design";
@@ -102,6 +103,7 @@ function evaluateTank(design: Design, tank: Tank, attitude: Attitude, parked: re
     here,
     worst: worst!,
     leftL,
+    air: computeTankAir(design, tank, lookUpValue(design.rules, "ventSuction")),
     usableLevelL: toUsable(level),
     usableHereL: toUsable(here),
     usableWorstL: toUsable(worst!),

@@ -1,3 +1,4 @@
+import type { TankAir } from "../air/tankAir";
 import type { Attitude } from "../attitude/attitude";
 import type { Stay } from "../days/daysToFull";
 import type { DrainFlow } from "../falls/drainFlow";
@@ -49,6 +50,8 @@ export type TankResult = {
   readonly worst: AtWorst<TankFull>;
   /** Left behind at the dumping attitude; null without an outlet. */
   readonly leftL: number | null;
+  /** Its breather while it is dumped and filled; null without a breather or an outlet. */
+  readonly air: TankAir | null;
   readonly usableLevelL: number;
   readonly usableHereL: number;
   readonly usableWorstL: number;

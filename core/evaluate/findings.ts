@@ -34,6 +34,13 @@ type Numbers =
   | { readonly code: "ventEndsLow"; readonly endMm: number; readonly topMm: number }
   | { readonly code: "ventDrownsFirst"; readonly attitude: Attitude; readonly litres: number }
   | { readonly code: "fixtureDrownsFirst"; readonly attitude: Attitude; readonly litres: number }
+  | {
+      readonly code: "ventThrottles";
+      readonly suctionPa: number;
+      readonly breaksSeal: boolean;
+      readonly sealMm: number;
+      readonly leastBoreMm: number;
+    }
   | { readonly code: "tankNoOutlet" }
   | {
       readonly code: "inletDrownsEarly";

@@ -119,6 +119,29 @@ export function proposeOutlet(tank: Tank): Remedy[] {
   return [{ byMm: null, edit: { code: "addOutlet", at: { kind: "tank", id: tank.id }, ops } }];
 }
 
+// Hoses a breather is made of: bore and outside, mm [T].
+const BREATHER_HOSES = [
+  { innerMm: 13, outerMm: 19 },
+  { innerMm: 16, outerMm: 22 },
+  { innerMm: 19, outerMm: 25 },
+  { innerMm: 25, outerMm: 32 },
+  { innerMm: 32, outerMm: 40 },
+  { innerMm: 38, outerMm: 46 },
+  { innerMm: 50, outerMm: 60 },
+] as const;
+
+/** Gives a breather, and its port, the first hose that is wide enough. */
+export function proposeWiderVent(vent: Vent, leastBoreMm: number): Remedy[] {
+  const hose = BREATHER_HOSES.find(({ innerMm }) => innerMm >= leastBoreMm && innerMm > vent.pipe.innerMm);
+  if (!hose) return [];
+  const ops: EditOp[] = [
+    { op: "set", path: ["lines", vent.id, "pipe", "innerMm"], value: hose.innerMm },
+    { op: "set", path: ["lines", vent.id, "pipe", "outerMm"], value: hose.outerMm },
+    { op: "set", path: ["tanks", vent.fromTank, "ports", vent.fromPort, "boreMm"], value: hose.innerMm },
+  ];
+  return [{ byMm: hose.innerMm, edit: { code: "widenVent", at: { kind: "line", id: vent.id }, ops } }];
+}
+
 /** Puts an inlet as high as the tank lets it. */
 export function proposeHigherInlet(design: Design, tank: Tank, portId: string): Remedy[] {
   const port = tank.ports.find((p) => p.id === portId);

@@ -15,6 +15,7 @@ import {
   proposeVent,
   proposeVentRise,
   proposeWiderPipe,
+  proposeWiderVent,
 } from "./partRemedies";
 import type { ProvenRemedy, Remedy, RemedyFigures } from "./remedy";
 
@@ -64,6 +65,10 @@ function listCandidates(design: Design, finding: Finding): Remedy[] {
     case "ventEndsLow": {
       const vent = finding.at.kind === "line" ? findLine(design, finding.at.id) : undefined;
       return vent?.kind === "vent" ? proposeVentRise(design, vent as Vent) : [];
+    }
+    case "ventThrottles": {
+      const vent = finding.at.kind === "line" ? findLine(design, finding.at.id) : undefined;
+      return vent?.kind === "vent" ? proposeWiderVent(vent, finding.leastBoreMm) : [];
     }
     case "inletDrownsEarly":
       return tank && finding.at.kind === "port" ? proposeHigherInlet(design, tank, finding.at.id) : [];

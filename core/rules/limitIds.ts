@@ -12,6 +12,7 @@ export const LIMITS = {
   exhaustGap: "length",
   sillGap: "length",
   tankUse: "ratio",
+  ventSuction: "pressure",
 } as const;
 
 export type LimitId = keyof typeof LIMITS;

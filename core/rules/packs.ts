@@ -16,6 +16,7 @@ export const SOURCE_IDS = [
   "asnzs3500",
   "en12056",
   "sewerCodes",
+  "ventRules",
   "builders",
   "physics",
   "own",
@@ -57,13 +58,18 @@ const BUILDERS: RulePack = {
   exhaustGap: { bands: flat(80), standing: "T", source: "builders" },
   sillGap: { bands: flat(0), standing: "T", source: "builders" },
   tankUse: { bands: flat(0.6), standing: "T", source: "builders" },
+  ventSuction: { bands: flat(375), standing: "P", source: "ventRules", surePercent: 80 },
 };
+
+// The American venting tables are reckoned for 1 inch of water.
+const US_SUCTION: LimitRule = { bands: flat(250), standing: "P", source: "ventRules", surePercent: 80 };
 
 /** Limits as data. Written down from memory of the sources named, with how sure that memory is. */
 export const PACKS: Readonly<Record<PackId, RulePack>> = {
   builders: BUILDERS,
   usModelCode: {
     ...BUILDERS,
+    ventSuction: US_SUCTION,
     minFall: {
       bands: [
         { upToBoreMm: inToMm(2.5), value: QUARTER },
@@ -88,6 +94,7 @@ export const PACKS: Readonly<Record<PackId, RulePack>> = {
   },
   usManufacturedHomes: {
     ...BUILDERS,
+    ventSuction: US_SUCTION,
     minFall: { bands: flat(QUARTER), standing: "P", source: "cfr3280610", surePercent: 95 },
     trapArm: {
       bands: [

@@ -146,7 +146,38 @@ function listTankWorkings(design: Design, tank: TankResult, attitude: Attitude):
       term("V", tank.usableHereL, "volume"),
       { attitude },
     ),
+    ...listAirWorkings(design, tank),
   ];
+}
+
+function listAirWorkings(design: Design, { tankId, air }: TankResult): Working[] {
+  const vent = design.lines.find((line) => line.id === air?.ventId);
+  if (!air || !vent) return [];
+  const at = { kind: "tank", id: tankId } as const;
+  const attitude = design.rig.dumpAttitude;
+  const breather = [term("d", vent.pipe.innerMm, "length"), term("L", air.ventLengthM * 1000, "length")];
+  const outlet = [term("h", air.headMm, "length"), term("D", air.outletBoreMm, "length")];
+  const suction = term("p", air.suctionPa, "pressure");
+  const drains = design.lines.filter((line) => line.kind === "drain" && line.toTank === tankId);
+  const inflow = drains.reduce((sum, line) => {
+    const fixture = design.fixtures.find((f) => line.kind === "drain" && f.id === line.fromFixture);
+    return sum + (fixture?.inflowLps ?? 0);
+  }, 0);
+  const workings = [
+    build(
+      "dumpSuction",
+      at,
+      [...outlet, ...breather, term("K", air.lossK, "count"), term("q", air.dumpFlowLps, "flow")],
+      suction,
+      { attitude, limit: lookUpLimit(design.rules, "ventSuction") },
+    ),
+    build("fillPressure", at, [term("Qin", inflow, "flow"), ...breather], term("p", air.fillPa, "pressure")),
+  ];
+  if (air.weakestSealMm !== null && air.sealAfterMm !== null) {
+    const terms = [term("H", air.weakestSealMm, "length"), suction];
+    workings.push(build("sealAfterDump", at, terms, term("H'", air.sealAfterMm, "length"), { attitude }));
+  }
+  return workings;
 }
 
 function listStayWorkings(design: Design, evaluation: Evaluation): Working[] {

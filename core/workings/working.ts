@@ -14,7 +14,8 @@ export type Quantity =
   | "days"
   | "count"
   | "roughness"
-  | "volumePerDay";
+  | "volumePerDay"
+  | "pressure";
 
 export const FORMULAS = [
   "fallInHandLevel",
@@ -28,6 +29,9 @@ export const FORMULAS = [
   "pondedWater",
   "tankFull",
   "tankUsable",
+  "dumpSuction",
+  "sealAfterDump",
+  "fillPressure",
   "daysToGreyFull",
   "daysToFreshEmpty",
 ] as const;

@@ -1,10 +1,12 @@
 import fc from "fast-check";
 import { attitudes, designs } from "@/tests/arbitraries";
 import { readDemo } from "@/tests/demoRigs";
+import { computeDumping } from "../air/dumping";
 import { computeUp } from "../attitude/attitude";
 import { evaluate } from "../evaluate/evaluate";
 import { computeManningFlow } from "../falls/manning";
 import { dot, vec } from "../geometry/vec";
+import { computeSealAfterMm } from "../traps/sealPressure";
 import { listWorkings } from "./listWorkings";
 import type { FormulaId, Working } from "./working";
 
@@ -16,6 +18,13 @@ const RECOMPUTE: Partial<Record<FormulaId, (w: Working) => number>> = {
   fallInHandHere: recomputeBudget,
   fallInHandWorst: recomputeBudget,
   legFall: (w) => read(w, "f") - read(w, "N"),
+  sealAfterDump: (w) => computeSealAfterMm(read(w, "H"), read(w, "p")),
+  dumpSuction: (w) =>
+    computeDumping(read(w, "h") / 1000, read(w, "D") / 1000, {
+      boreM: read(w, "d") / 1000,
+      lengthM: read(w, "L") / 1000,
+      lossK: read(w, "K"),
+    }).suctionPa,
   tankUsable: (w) => Math.max(0, read(w, "Vf") - read(w, "Vl")),
   daysToGreyFull: (w) => read(w, "V") / (read(w, "P") * read(w, "q")),
   daysToFreshEmpty: (w) => read(w, "Vw") / (read(w, "P") * (read(w, "q") + read(w, "qd"))),

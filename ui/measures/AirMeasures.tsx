@@ -2,6 +2,7 @@
 import type { BranchVent, Drain, Vent } from "@/core/design/plumbing";
 import { add } from "@/core/geometry/vec";
 import { toWorkingId } from "@/core/workings/listWorkings";
+import type { FormulaId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
 import { WORK_CAUTIONS } from "@/words/cautions";
 import { BRANCH_VENT_NAMES, GLOSSARY } from "@/words/labels";
@@ -30,10 +31,41 @@ export function AirMeasures() {
       {vents.map((vent) => (
         <VentFields key={vent.id} vent={vent} />
       ))}
+      {vents.length > 0 && <AirFigures />}
       {drain && <BranchFields drain={drain} />}
       <p className="px-3 py-2 text-[12px] leading-snug text-faint">{WORK_CAUTIONS.tankGas}</p>
     </>
   );
+}
+
+/** What the breather does to the traps when the valve opens. */
+function AirFigures() {
+  const tanks = useWorkbench((state) => state.evaluation?.tanks ?? []);
+  const units = useWorkbench((state) => state.units);
+  return tanks.map(({ tankId, air }) => {
+    if (!air) return null;
+    const at = { kind: "tank", id: tankId } as const;
+    const figure = (formula: FormulaId, label: string, text: string) => (
+      <Figure working={toWorkingId(formula, at)} label={label} className="text-[15px] text-ink">
+        {text}
+      </Figure>
+    );
+    return (
+      <p key={tankId} className="border-t border-rule px-3 py-2 text-[13px] text-faint">
+        The moment the valve opens the tank is under{" "}
+        {figure("dumpSuction", "Suction while dumping", formatQuantity(air.suctionPa, "pressure", units))} of suction
+        {air.sealAfterMm !== null && (
+          <>
+            {" "}
+            and the trap keeps{" "}
+            {figure("sealAfterDump", "Seal left after dumping", formatQuantity(air.sealAfterMm, "length", units))}
+          </>
+        )}
+        . While it fills,{" "}
+        {figure("fillPressure", "Pressure while filling", formatQuantity(air.fillPa, "pressure", units))} push back.
+      </p>
+    );
+  });
 }
 
 function VentFields({ vent }: { readonly vent: Vent }) {

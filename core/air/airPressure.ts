@@ -1,0 +1,27 @@
+import { computeFrictionFactor } from "./friction";
+
+/** Air at 20 °C: density, kg/m³, and viscosity, Pa s [P: standard tables, from memory, 97 %]. */
+const AIR_DENSITY = 1.204;
+const AIR_VISCOSITY = 1.81e-5;
+
+/** Wall of drawn plastic, m [T]. */
+const PLASTIC_ROUGHNESS_M = 1.5e-6;
+
+/** Losses of a breather besides friction: entry, exit, mesh and bends, in velocity heads [T]. */
+export const BREATHER_LOSS_K = 3;
+
+export type AirPipe = { readonly boreM: number; readonly lengthM: number; readonly lossK: number };
+
+/**
+ * Pressure, Pa, that drives air through a breather: Δp = (f L/D + ΣK) ρ v²/2. Flow ≥ 0 m³/s; bore (0, 0.2] m;
+ * length ≥ 0 m; plastic wall.
+ * Source: Darcy and Weisbach [C].
+ * Example: 0.8 L/s through 2 m of 9.5 mm, ΣK 1.5 → 669 Pa; of 12.7 mm → 177 Pa.
+ */
+export function computeAirPressurePa(flowM3PerS: number, { boreM, lengthM, lossK }: AirPipe): number {
+  if (flowM3PerS <= 0) return 0;
+  const velocity = flowM3PerS / ((Math.PI / 4) * boreM ** 2);
+  const reynolds = (AIR_DENSITY * velocity * boreM) / AIR_VISCOSITY;
+  const f = computeFrictionFactor(reynolds, PLASTIC_ROUGHNESS_M / boreM);
+  return ((f * lengthM) / boreM + lossK) * ((AIR_DENSITY * velocity ** 2) / 2);
+}
