@@ -97,6 +97,12 @@ export function describeFinding(finding: Finding, design: Design, units: Units):
         why: `${formatQuantity(finding.velocityMps, "velocity", units)}; pipes clean themselves from ${limit}. Grey lines in a rig seldom reach it.`,
         advice: "Rinse it through now and then, and leave a way in to clean it.",
       };
+    case "passageSlants":
+      return {
+        title: `${part} slants through the floor`,
+        why: `It needs a hole of ${length(finding.lengthMm)} by ${length(finding.widthMm)}, or a round one of ${length(finding.lengthMm)}.`,
+        advice: `Turn it down before the floor: straight through, ${length(finding.widthMm)} will do.`,
+      };
     case "narrowsDownstream":
       return {
         title: `${part} narrows the way`,

@@ -80,6 +80,19 @@ export const FORMULA_WORDS: Readonly<Record<FormulaId, FormulaWords>> = {
     },
     plain: "Fast water takes dirt along. A grey line in a rig seldom gets there.",
   },
+  floorHole: {
+    title: "Hole in the floor",
+    sum: "l = (d + 2c) / sin θ + t / tan θ;  w = d + 2c",
+    symbols: {
+      d: "outside of the pipe",
+      c: "room all round",
+      t: "floor, through and through",
+      θ: "pipe to the floor",
+      w: "width of the hole",
+      l: "length of the hole",
+    },
+    plain: "A pipe that slants needs a longer hole. Drill a small pilot first and look where it comes out.",
+  },
   trapArm: {
     title: "Trap to air",
     sum: "Lmax = D / s, or the length the rules name",

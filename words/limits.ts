@@ -26,6 +26,11 @@ export const LIMIT_NAMES: Readonly<Record<LimitId, { readonly name: string; read
     name: "Suction while dumping, at most",
     plain: "What the breather may leave in the tank the moment the valve opens.",
   },
+  holeClearance: { name: "Room round a pipe in the floor", plain: "To seal it, and so that it does not rub." },
+  holeSlant: {
+    name: "Hole in the floor, length to width",
+    plain: "A pipe that passes the floor flatter than this should turn down first.",
+  },
   tankUse: { name: "Least share of the tank in use", plain: "Below this the inlet or vent sits too low for the tank." },
 };
 

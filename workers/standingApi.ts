@@ -11,7 +11,14 @@ export const standingApi: StandingApi = {
       if (done % PROGRESS_EVERY_ROWS === 0 || done === size) onProgress(done / size);
       return true;
     })!;
+    release(onProgress);
     const buffers = [map.states.buffer, map.inHandMm.buffer, map.pondedL.buffer, map.usableL.buffer];
     return Comlink.transfer(map, buffers as Transferable[]);
   },
 };
+
+// Each request brings a channel of its own for progress; it is closed with the answer, or channels would pile up.
+function release(onProgress: unknown): void {
+  const proxy = onProgress as { readonly [Comlink.releaseProxy]?: () => void };
+  proxy[Comlink.releaseProxy]?.();
+}

@@ -38,14 +38,25 @@ const design = readDemo("lesesaal");
 const request = (signal: AbortSignal, onProgress: (share: number) => void = () => undefined, size = 21) =>
   requestStandingMap({ design, size, rangeDeg: 5, onProgress, signal });
 
+// Channels that are still open would keep the test run alive.
+const ports: MessagePort[] = [];
+const RealChannel = globalThis.MessageChannel;
+class CountedChannel extends RealChannel {
+  constructor() {
+    super();
+    ports.push(this.port1, this.port2);
+  }
+}
+
 beforeAll(() => {
-  Object.assign(globalThis, { Worker: NearWorker });
+  Object.assign(globalThis, { Worker: NearWorker, MessageChannel: CountedChannel });
 });
 beforeEach(() => {
   NearWorker.api = standingApi;
 });
 afterAll(() => {
-  for (const worker of NearWorker.born) worker.terminate();
+  for (const port of ports) port.close();
+  Object.assign(globalThis, { MessageChannel: RealChannel });
 });
 
 test("the map that comes back is the one the core computes, and progress ends at the whole", async () => {

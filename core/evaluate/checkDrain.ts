@@ -24,6 +24,7 @@ export function checkDrain(
     ...checkLegs(path, result, parked),
     ...checkFlow(design, path, result),
     ...checkBores(path),
+    ...checkPassages(design, result),
     ...path.legs.flatMap((_, legIndex) =>
       checkObstacleGaps(design, measureLegGaps(design, path, legIndex), (obstacle, gapMm, limit) =>
         createFinding(
@@ -117,6 +118,23 @@ function checkFlow(design: Design, path: DrainPath, result: DrainResult): Findin
     findings.push(createFinding("note", at, { code: "belowCleanVelocity", velocityMps: flow.velocityMps }, limit));
   }
   return findings;
+}
+
+// A pipe that goes through the floor at its own fall needs a slot, not a hole: it should turn down first.
+function checkPassages(design: Design, { passages }: DrainResult): Finding[] {
+  const limit = lookUpLimit(design.rules, "holeSlant");
+  return passages.flatMap(({ lineId, legIndex, hole: { lengthMm, widthMm } }) =>
+    isAtMost(lengthMm, (limit.value ?? Infinity) * widthMm)
+      ? []
+      : [
+          createFinding(
+            "should",
+            { kind: "leg", lineId, index: legIndex },
+            { code: "passageSlants", lengthMm, widthMm },
+            limit,
+          ),
+        ],
+  );
 }
 
 function checkBores(path: DrainPath): Finding[] {

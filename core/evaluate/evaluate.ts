@@ -7,7 +7,7 @@ import { computeDrainFlow } from "../falls/drainFlow";
 import { buildDrainPath, type DrainPath } from "../falls/drainPath";
 import { computeFallBudget, type FallBudget } from "../falls/fallBudget";
 import { computePonds } from "../falls/ponding";
-import { listPassages } from "../fit/passages";
+import { listPassages, measureFloorMm } from "../fit/passages";
 import { measureCapacityL } from "../geometry/solid";
 import { lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
 import { computeLeftBehindL, computeTankFull, type TankFull } from "../tanks/tankLevels";
@@ -73,7 +73,7 @@ function evaluateDrain(design: Design, path: DrainPath, attitude: Attitude, park
     arm,
     armLimit,
     armAllowedMm: armLimit.value ?? arm.boreFallMm,
-    passages: listPassages(path),
+    passages: listPassages(path, measureFloorMm(design), lookUpValue(rules, "holeClearance")),
   };
 }
 

@@ -38,6 +38,7 @@ test.each<[Finding["code"], Finding["severity"], readonly EditOp[]]>([
   ["trapArmLong", "should", [set(["rules", "limits", "trapArm"], 50)]],
   ["drainSlow", "should", [set(["fixtures", "sink", "inflowLps"], 3)]],
   ["belowCleanVelocity", "note", [set(["fixtures", "sink", "inflowLps"], 0.002)]],
+  ["passageSlants", "should", [set(["lines", drain.id, "bendsMm", lastBend, "x"], bend!.x - 600)]],
   ["narrowsDownstream", "should", [set(["tanks", tank.id, "ports", port("inlet"), "boreMm"], 25)]],
   ["tankUnvented", "must", [{ op: "remove", path: ["lines", vent.id] }]],
   ["ventEndsLow", "should", [set(["lines", vent.id, "pointsMm"], [{ x: 1500, y: 800, z: -250 }])]],

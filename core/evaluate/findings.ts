@@ -29,6 +29,7 @@ type Numbers =
   | { readonly code: "trapArmLong"; readonly lengthMm: number; readonly allowedMm: number }
   | { readonly code: "drainSlow"; readonly capacityLps: number; readonly inflowLps: number }
   | { readonly code: "belowCleanVelocity"; readonly velocityMps: number }
+  | { readonly code: "passageSlants"; readonly lengthMm: number; readonly widthMm: number }
   | { readonly code: "narrowsDownstream"; readonly fromMm: number; readonly toMm: number }
   | { readonly code: "tankUnvented" }
   | { readonly code: "ventEndsLow"; readonly endMm: number; readonly topMm: number }

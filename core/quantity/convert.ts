@@ -15,6 +15,7 @@ export const mmToIn = (lengthMm: number): number => lengthMm / MM_PER_IN;
 export const inToMm = (lengthIn: number): number => lengthIn * MM_PER_IN;
 export const lToUsGal = (volumeL: number): number => volumeL / L_PER_US_GAL;
 export const usGalToL = (volumeUsGal: number): number => volumeUsGal * L_PER_US_GAL;
+export const radToDeg = (angleRad: number): number => (angleRad * 180) / Math.PI;
 export const degToRad = (angleDeg: number): number => (angleDeg * Math.PI) / 180;
 
 /** Slope as mm of fall per m of run from inches per foot: 1/4 in/ft is 20.83 mm/m [C]. */

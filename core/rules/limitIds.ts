@@ -13,6 +13,8 @@ export const LIMITS = {
   sillGap: "length",
   tankUse: "ratio",
   ventSuction: "pressure",
+  holeClearance: "length",
+  holeSlant: "ratio",
 } as const;
 
 export type LimitId = keyof typeof LIMITS;

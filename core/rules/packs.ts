@@ -57,6 +57,8 @@ const BUILDERS: RulePack = {
   obstacleGap: { bands: flat(10), standing: "T", source: "builders" },
   exhaustGap: { bands: flat(80), standing: "T", source: "builders" },
   sillGap: { bands: flat(0), standing: "T", source: "builders" },
+  holeClearance: { bands: flat(2), standing: "T", source: "builders" },
+  holeSlant: { bands: flat(2), standing: "T", source: "builders" },
   tankUse: { bands: flat(0.6), standing: "T", source: "builders" },
   ventSuction: { bands: flat(375), standing: "P", source: "ventRules", surePercent: 80 },
 };

@@ -3,8 +3,10 @@ import type { Design } from "../design/design";
 import { type PartRef, toPartKey } from "../design/part";
 import type { DrainResult, Evaluation, TankResult } from "../evaluate/evaluation";
 import type { FallBudget } from "../falls/fallBudget";
+import { measureFloorMm } from "../fit/passages";
+import { radToDeg } from "../quantity/convert";
 import type { Limit } from "../rules/lookUpLimit";
-import { lookUpLimit } from "../rules/lookUpLimit";
+import { lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
 import type { FormulaId, Quantity, Working, WorkingTerm } from "./working";
 
 /** The name under which a figure's working is found. */
@@ -42,6 +44,21 @@ function listDrainWorkings(design: Design, drain: DrainResult, attitude: Attitud
     budgetWorking("fallInHandHere", at, drain.here, attitude, isLevel(attitude) ? drain.minFall : drain.parkedFall),
     budgetWorking("fallInHandWorst", at, drain.worst, drain.worst.attitude, drain.parkedFall),
     ...drain.legs.flatMap((leg, index) => (leg.kind === "drop" ? [] : [legWorking(drain, index, attitude)])),
+    ...drain.passages.map(({ legIndex, angleRad, hole }) =>
+      build(
+        "floorHole",
+        { kind: "leg", lineId: drain.lineId, index: legIndex },
+        [
+          term("d", line.pipe.outerMm, "length"),
+          term("c", lookUpValue(design.rules, "holeClearance"), "length"),
+          term("t", measureFloorMm(design), "length"),
+          term("θ", radToDeg(angleRad), "angle"),
+          term("w", hole.widthMm, "length"),
+        ],
+        term("l", hole.lengthMm, "length"),
+        { limit: lookUpLimit(design.rules, "holeSlant") },
+      ),
+    ),
     build(
       "trapArm",
       { kind: "trap", lineId: drain.lineId },

@@ -24,6 +24,7 @@ export const FORMULAS = [
   "legFall",
   "drainCapacity",
   "drainVelocity",
+  "floorHole",
   "trapArm",
   "trapSeal",
   "pondedWater",

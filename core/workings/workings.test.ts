@@ -5,7 +5,9 @@ import { computeDumping } from "../air/dumping";
 import { computeUp } from "../attitude/attitude";
 import { evaluate } from "../evaluate/evaluate";
 import { computeManningFlow } from "../falls/manning";
+import { computeFloorHole } from "../fit/holeSize";
 import { dot, vec } from "../geometry/vec";
+import { degToRad } from "../quantity/convert";
 import { computeSealAfterMm } from "../traps/sealPressure";
 import { listWorkings } from "./listWorkings";
 import type { FormulaId, Working } from "./working";
@@ -25,6 +27,7 @@ const RECOMPUTE: Partial<Record<FormulaId, (w: Working) => number>> = {
       lengthM: read(w, "L") / 1000,
       lossK: read(w, "K"),
     }).suctionPa,
+  floorHole: (w) => computeFloorHole(read(w, "d"), degToRad(read(w, "θ")), read(w, "t"), read(w, "c")).lengthMm,
   tankUsable: (w) => Math.max(0, read(w, "Vf") - read(w, "Vl")),
   daysToGreyFull: (w) => read(w, "V") / (read(w, "P") * read(w, "q")),
   daysToFreshEmpty: (w) => read(w, "Vw") / (read(w, "P") * (read(w, "q") + read(w, "qd"))),

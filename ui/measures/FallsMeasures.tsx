@@ -4,6 +4,7 @@ import type { Drain, TrapKind } from "@/core/design/plumbing";
 import { TRAP_KINDS } from "@/core/design/plumbing";
 import { toWorkingId } from "@/core/workings/listWorkings";
 import { useWorkbench } from "@/store/useWorkbench";
+import { WORK_CAUTIONS } from "@/words/cautions";
 import { GLOSSARY, TRAP_NAMES } from "@/words/labels";
 import { formatQuantity } from "@/words/units";
 import { findShownDrain, findShownResult } from "../drawing/shown";
@@ -32,6 +33,7 @@ export function FallsMeasures() {
           <TrapFields drain={drain} />
           <PipeFields drain={drain} />
           <BendFields drain={drain} />
+          <Passages />
         </>
       )}
       <RulesMeasures />
@@ -201,3 +203,31 @@ const BendFields = memo(function BendFields({ drain }: { readonly drain: Drain }
     </Group>
   );
 });
+
+/** Where to drill, and how large. */
+function Passages() {
+  const result = useWorkbench(findShownResult);
+  const units = useWorkbench((state) => state.units);
+  if (!result || result.passages.length === 0) return null;
+  const length = (mm: number) => formatQuantity(mm, "length", units);
+  return (
+    <Group title="Through the floor">
+      {result.passages.map(({ legIndex, atMm, hole }) => (
+        <p key={legIndex} className="text-[13px] text-faint">
+          Leg {legIndex + 1}, {length(atMm.x)} from the rear edge and {length(Math.abs(atMm.y))}{" "}
+          {atMm.y >= 0 ? "left" : "right"} of the middle: a hole of{" "}
+          <Figure
+            working={toWorkingId("floorHole", { kind: "leg", lineId: result.lineId, index: legIndex })}
+            label="Hole in the floor"
+            className="text-[15px] text-ink"
+          >
+            {hole.lengthMm - hole.widthMm < 0.5
+              ? length(hole.widthMm)
+              : `${length(hole.lengthMm)} by ${length(hole.widthMm)}`}
+          </Figure>
+        </p>
+      ))}
+      <p className="pt-1 text-[12px] leading-snug text-faint">{WORK_CAUTIONS.drilling}</p>
+    </Group>
+  );
+}
