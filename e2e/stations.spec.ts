@@ -225,3 +225,48 @@ test("a damaged record is told of, the rest still opens", async ({ page }) => {
   ]);
   expect(download.suggestedFilename()).toBe("wreck-damaged.json");
 });
+
+test("a shower is added with its drain, shown, moved, and taken out again", async ({ page }) => {
+  await openWorkbench(page);
+  await page.getByLabel("Add a fixture").selectOption("showerTray");
+  await expect(page.getByRole("heading", { name: "Sink drain" })).toHaveCount(0);
+  await expect(page.getByLabel("Drain shown")).toHaveValue(/showertray-drain/);
+  await expect(section(page)).toHaveAttribute("aria-label", /Shower tray drain/);
+  await expect(plan(page).getByRole("button", { name: "Move the outlet of Shower tray in plan" })).toBeVisible();
+  const before = await readInHand(page, "Level");
+  await pull(page, section(page).getByRole("button", { name: "Move the outlet of Shower tray" }), 0, -10);
+  expect(await readInHand(page, "Level")).toBeGreaterThanOrEqual(before);
+  await expectAccessible(page);
+  await page
+    .getByRole("region", { name: "Measures: Falls" })
+    .getByRole("button", { name: "Kitchen sink", exact: true })
+    .click();
+  await expect(section(page)).toHaveAttribute("aria-label", /Sink drain/);
+  await page.getByRole("button", { name: "Take Kitchen sink out" }).click();
+  await expect(page.getByRole("heading", { name: "Shower tray drain" })).toBeVisible();
+  await page.getByRole("button", { name: "Undo: Take a fixture out" }).click();
+  await expect(page.getByLabel("Drain shown")).toBeVisible();
+});
+
+test("air: a breather of 8 mm is told to suck the trap dry, and the right hose is offered", async ({ page }) => {
+  await openWorkbench(page);
+  await page.keyboard.press("5");
+  const bore = page.getByRole("group", { name: "Breather" }).getByLabel("Bore");
+  await bore.fill("8");
+  await bore.press("Enter");
+  const findings = page.getByRole("region", { name: "Findings" });
+  await findings.getByRole("button", { name: /dumping sucks a trap dry/ }).click();
+  await findings.getByRole("button", { name: /^Use a breather of/ }).click();
+  await findings.getByRole("button", { name: "Do it" }).click();
+  await expect(findings).not.toContainText("sucks a trap dry");
+  await page.getByRole("button", { name: /^Seal left after dumping/ }).click();
+  await expect(page.getByRole("dialog")).toContainText("H' = H − p / (2 ρ g)");
+});
+
+test("falls: where to drill and how large stands beside the caution", async ({ page }) => {
+  await openWorkbench(page);
+  const passages = page.getByRole("group", { name: "Through the floor" });
+  await expect(passages).toContainText("drill a small pilot first");
+  await passages.getByRole("button", { name: /^Hole in the floor/ }).click();
+  await expect(page.getByRole("dialog")).toContainText("l = (d + 2c) / sin θ + t / tan θ");
+});

@@ -28,6 +28,12 @@ export function describeFinding(finding: Finding, design: Design, units: Units):
         why: "Its water goes nowhere.",
         advice: "Draw a drain from it to a tank.",
       };
+    case "urineInGrey":
+      return {
+        title: `${part} makes the grey tank sewage`,
+        why: "Most rules count grey water with urine in it as black: where it may be dumped changes.",
+        advice: "Give it a bottle or a tank of its own, or dump the tank only where sewage is taken.",
+      };
     case "legBackwards":
       return {
         title: `${part} runs backwards on level ground`,
@@ -37,7 +43,7 @@ export function describeFinding(finding: Finding, design: Design, units: Units):
     case "legBackwardsParked":
       return {
         title: `${part} runs backwards, ${stands(finding.attitude)}`,
-        why: `It is ${length(finding.shortMm)} short of fall there; ${litres(finding.litres)} stay in it and the sink empties slowly.`,
+        why: `It is ${length(finding.shortMm)} short of fall there; ${litres(finding.litres)} stay in it and it empties slowly.`,
         advice: `Give it ${length(finding.shortMm)} more fall, or park more level.`,
       };
     case "legBelowMinFall":
@@ -64,8 +70,8 @@ export function describeFinding(finding: Finding, design: Design, units: Units):
     case "trapMissing":
       return {
         title: `${part} has no trap`,
-        why: "Gas from the tank comes up through the sink.",
-        advice: "Fit a trap under the sink. It costs height: see what is left of the fall.",
+        why: "Gas from the tank comes up into the living space.",
+        advice: "Fit a trap below the outlet. It costs height: see what is left of the fall.",
       };
     case "sealShallow":
       return {

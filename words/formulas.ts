@@ -110,7 +110,7 @@ export const FORMULA_WORDS: Readonly<Record<FormulaId, FormulaWords>> = {
     title: "Water left standing",
     sum: "V = Σ ∫ A(y) dx",
     symbols: { D: "bore", V: "water that stays in the pipe" },
-    plain: "After the sink is empty, water stays behind every rise. It smells, and in frost it splits the pipe.",
+    plain: "After it has run empty, water stays behind every rise. It smells, and in frost it splits the pipe.",
   },
   tankFull: {
     title: "Full at",
@@ -159,13 +159,13 @@ export const FORMULA_WORDS: Readonly<Record<FormulaId, FormulaWords>> = {
   daysToGreyFull: {
     title: "Days until the grey tank is full",
     sum: "T = V / (P q)",
-    symbols: { V: "usable, as the rig stands", P: "people", q: "down the sink, each", T: "days" },
+    symbols: { V: "usable, as the rig stands", P: "people", q: "down the drains, each", T: "days" },
     plain: "Counted from an empty tank.",
   },
   daysToFreshEmpty: {
     title: "Days until the fresh water is gone",
     sum: "T = Vw / (P (q + qd))",
-    symbols: { Vw: "fresh water", P: "people", q: "down the sink, each", qd: "drunk, each", T: "days" },
+    symbols: { Vw: "fresh water", P: "people", q: "down the drains, each", qd: "drunk, each", T: "days" },
     plain: "Drunk water empties the fresh tank and never reaches the grey one.",
   },
 };

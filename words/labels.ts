@@ -1,4 +1,4 @@
-import type { PortKind, TrapKind } from "@/core/design/plumbing";
+import type { FixtureKind, PortKind, TrapKind } from "@/core/design/plumbing";
 import type { ObstacleKind, RigKind } from "@/core/design/rig";
 import type { StandingState } from "@/core/evaluate/standingMap";
 
@@ -36,7 +36,7 @@ export const TRAP_NAMES: Readonly<Record<TrapKind | "none", { readonly name: str
   bottle: { name: "Bottle trap", plain: "A cup with water in it. Short, but fouls sooner." },
   running: { name: "Low running trap", plain: "A flat bend in the run. Takes little height." },
   membrane: { name: "Membrane valve", plain: "No water at all. Rinse it; a hair keeps it open." },
-  none: { name: "No trap", plain: "Gas from the tank comes up through the sink." },
+  none: { name: "No trap", plain: "Gas from the tank comes up into the living space." },
 };
 
 export const PORT_NAMES: Readonly<Record<PortKind, string>> = {
@@ -49,7 +49,18 @@ export const STANDING_NAMES: Readonly<Record<StandingState, { readonly name: str
   runs: { name: "Runs", plain: "Every leg falls." },
   puddles: { name: "Puddles", plain: "Water stays in the pipe, air still passes." },
   blocked: { name: "Stands full", plain: "Water fills the bore: no air passes." },
-  backsUp: { name: "Backs up", plain: "The tank comes up in the sink before it is full." },
+  backsUp: { name: "Backs up", plain: "The tank comes up in a fixture before it is full." },
+};
+
+export const FIXTURE_NAMES: Readonly<Record<FixtureKind, string>> = {
+  kitchenSink: "Kitchen sink",
+  basin: "Basin",
+  showerTray: "Shower tray",
+  bath: "Bath",
+  washingMachine: "Washing machine",
+  iceboxDrain: "Icebox drain",
+  urineDiverter: "Urine diverter",
+  outsideShower: "Outside shower",
 };
 
 /** Air on the branch near its trap. */

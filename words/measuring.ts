@@ -55,7 +55,7 @@ export const MEASURE_WORDS: Readonly<Record<keyof FirstMeasures, MeasureWords>> 
   },
   people: { label: "People", tape: "Who sleeps aboard." },
   sinkLPerPersonDay: {
-    label: "Down the sink, each",
+    label: "Down the drains, each",
     tape: "Washing up and hands: 5 to 10 L a person and day is usual.",
   },
   freshL: { label: "Fresh water carried", tape: "What the fresh tank gives, or the cans you carry." },

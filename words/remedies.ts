@@ -66,6 +66,8 @@ export function describeEdit(edit: Edit, design: Design): string {
     moveClear: `Move ${part} clear`,
     addOutlet: "Fit a dump outlet",
     addDrain: "Draw a drain",
+    addFixture: "Add a fixture",
+    removeFixture: "Take a fixture out",
     addObstacle: "Add an obstacle",
     removeObstacle: "Take an obstacle away",
     rename: "Rename",

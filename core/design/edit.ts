@@ -33,6 +33,8 @@ export const EDIT_CODES = [
   "moveClear",
   "addOutlet",
   "addDrain",
+  "addFixture",
+  "removeFixture",
   "addObstacle",
   "removeObstacle",
   "rename",

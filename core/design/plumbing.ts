@@ -1,10 +1,21 @@
 import * as z from "zod";
 import { id, litres, mm, name, number, pointMm } from "./fields";
 
+export const FIXTURE_KINDS = [
+  "kitchenSink",
+  "basin",
+  "showerTray",
+  "bath",
+  "washingMachine",
+  "iceboxDrain",
+  "urineDiverter",
+  "outsideShower",
+] as const;
+
 export const fixture = z.strictObject({
   id,
   name,
-  kind: z.enum(["kitchenSink"]),
+  kind: z.enum(FIXTURE_KINDS),
   /** Underside of the waste: where the water leaves the fixture. */
   outletMm: pointMm,
   boreMm: mm(8, 160),
@@ -108,6 +119,7 @@ export const vent = z.strictObject({
 export const line = z.discriminatedUnion("kind", [drain, vent]);
 
 export type Fixture = z.infer<typeof fixture>;
+export type FixtureKind = Fixture["kind"];
 export type Tank = z.infer<typeof tank>;
 export type Port = z.infer<typeof port>;
 export type PortKind = Port["kind"];

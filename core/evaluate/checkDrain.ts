@@ -20,6 +20,9 @@ export function checkDrain(
   parked: readonly Standing[],
 ): Finding[] {
   return [
+    ...(path.fixture.kind === "urineDiverter"
+      ? [createFinding("should", { kind: "fixture", id: path.fixture.id }, { code: "urineInGrey" })]
+      : []),
     ...checkTrap(design, path, result),
     ...checkLegs(path, result, parked),
     ...checkFlow(design, path, result),

@@ -8,6 +8,7 @@ export type Severity = (typeof SEVERITIES)[number];
 
 type Numbers =
   | { readonly code: "fixtureUndrained" }
+  | { readonly code: "urineInGrey" }
   | { readonly code: "legBackwards"; readonly fallMm: number; readonly shortMm: number; readonly litres: number }
   | {
       readonly code: "legBackwardsParked";

@@ -1,5 +1,6 @@
 import type { Design } from "../design/design";
 import { applyEdit, type EditOp } from "../design/edit";
+import { freeId } from "../design/freeId";
 import { buildMove } from "../design/moves";
 import type { Drain, Pipe, Port, Tank, Trap, Vent } from "../design/plumbing";
 import type { Obstacle } from "../design/rig";
@@ -175,9 +176,3 @@ export function proposeMoveClear(design: Design, tank: Tank, obstacle: Obstacle,
 }
 
 const roundOut = (value: number): number => Math.sign(value) * Math.ceil(Math.abs(value));
-
-function freeId(wanted: string, taken: readonly { readonly id: string }[]): string {
-  let id = wanted;
-  for (let n = 2; taken.some((entry) => entry.id === id); n++) id = `${wanted}-${n}`;
-  return id;
-}

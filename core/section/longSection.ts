@@ -2,6 +2,7 @@ import { type Attitude, computeUp } from "../attitude/attitude";
 import type { Design } from "../design/design";
 import type { BranchVent, Drain, PortKind, Vent } from "../design/plumbing";
 import type { Obstacle } from "../design/rig";
+import { USUAL_FIXTURES } from "../design/usualFixtures";
 import { buildDrainPath, type DrainPath } from "../falls/drainPath";
 import { computePonds } from "../falls/ponding";
 import { toBlock } from "../fit/obstacleGaps";
@@ -74,7 +75,6 @@ export type LongSection = {
   readonly vents: readonly { readonly lineId: string; readonly points: readonly SectionPoint[] }[];
 };
 
-const SINK_HALF_MM = 190;
 const MARGIN_MM = 140;
 
 /**
@@ -112,12 +112,13 @@ export function layOutLongSection(
   const surface = (trueHeight: number) => trueHeight - datum;
   const first = spans[0]!;
   const rimZ = path.outletMm.z + path.fixture.rimMm;
+  const half = USUAL_FIXTURES[path.fixture.kind].halfMm;
   const sink = [
-    at(first, -SINK_HALF_MM, rimZ),
-    at(first, -SINK_HALF_MM + 20, path.outletMm.z + 20),
+    at(first, -half, rimZ),
+    at(first, -half + 20, path.outletMm.z + 20),
     at(first, 0, path.outletMm.z),
-    at(spans[1] ?? first, SINK_HALF_MM - 20, path.outletMm.z + 20),
-    at(spans[1] ?? first, SINK_HALF_MM, rimZ),
+    at(spans[1] ?? first, half - 20, path.outletMm.z + 20),
+    at(spans[1] ?? first, half, rimZ),
   ];
   const ground = along(design.rig.groundZMm);
   const last = spans[spans.length - 1]!;
@@ -190,7 +191,7 @@ function layOutSpans(path: DrainPath, heading: Heading, beyondMm: number): Span[
   const end =
     heading.axis === "x" ? vec(tip.x + heading.sense * reach, tip.y, 0) : vec(tip.x, tip.y + heading.sense * reach, 0);
   const first = spans[0];
-  const back = SINK_HALF_MM + beyondMm;
+  const back = USUAL_FIXTURES[path.fixture.kind].halfMm + beyondMm;
   const lead = first
     ? interpolate(first.from, first.to, -back / (first.toS - first.fromS))
     : vec(tip.x - back, tip.y, 0);

@@ -1,10 +1,10 @@
 "use client";
+import { freeId } from "@/core/design/freeId";
 import type { Fixture, Tank } from "@/core/design/plumbing";
 import { add, vec } from "@/core/geometry/vec";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
 import { Button } from "../kit/Button";
-import { createEntryId } from "./createEntryId";
 import { useEdits } from "./useEdits";
 
 /** For fixtures without a drain: one tap draws the straightest there is, to be bent into shape. */
@@ -19,7 +19,7 @@ export function DrawDrain() {
   if (undrained.length === 0) return null;
   if (!tank || !inlet) return <p className="px-3 py-2 text-faint">A drain needs a tank with an inlet.</p>;
   const draw = (fixture: Fixture) => {
-    const id = createEntryId("drain", design.lines);
+    const id = freeId("drain", design.lines);
     const refused = apply({
       code: "addDrain",
       at: { kind: "line", id },

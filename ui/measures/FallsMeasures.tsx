@@ -1,18 +1,23 @@
 "use client";
+import { Trash2 } from "lucide-react";
 import { memo } from "react";
+import { buildRemoveFixture } from "@/core/design/fixtureEdits";
 import type { Drain, TrapKind } from "@/core/design/plumbing";
 import { TRAP_KINDS } from "@/core/design/plumbing";
 import { toWorkingId } from "@/core/workings/listWorkings";
 import { useWorkbench } from "@/store/useWorkbench";
+import { workbench } from "@/store/workbench";
 import { WORK_CAUTIONS } from "@/words/cautions";
 import { GLOSSARY, TRAP_NAMES } from "@/words/labels";
 import { formatQuantity } from "@/words/units";
 import { findShownDrain, findShownResult } from "../drawing/shown";
+import { Button } from "../kit/Button";
 import { Figure } from "../kit/Figure";
 import { NumberField } from "../kit/NumberField";
 import { Pick } from "../kit/Pick";
 import { TextField } from "../kit/TextField";
 import { DrawDrain } from "./DrawDrain";
+import { FixtureList } from "./FixtureList";
 import { Group } from "./Group";
 import { PlaceFields } from "./PlaceFields";
 import { PointList } from "./PointList";
@@ -26,6 +31,7 @@ export function FallsMeasures() {
   const drain = findShownDrain(design, drainId);
   return (
     <>
+      <FixtureList />
       <DrawDrain />
       {drain && (
         <>
@@ -43,7 +49,7 @@ export function FallsMeasures() {
 
 const FixtureFields = memo(function FixtureFields({ drain }: { readonly drain: Drain }) {
   const fixture = useWorkbench((state) => state.history!.design.fixtures.find((f) => f.id === drain.fromFixture)!);
-  const { set } = useEdits();
+  const { set, apply } = useEdits();
   const at = { kind: "fixture", id: fixture.id } as const;
   const field = (key: keyof typeof fixture) => (value: number | null) => set(at, ["fixtures", fixture.id, key], value);
   return (
@@ -75,6 +81,15 @@ const FixtureFields = memo(function FixtureFields({ drain }: { readonly drain: D
         quantity="volume"
         onCommit={field("volumePerUseL")}
       />
+      <Button
+        className="mt-1"
+        onClick={() => {
+          const edit = buildRemoveFixture(workbench.getState().history!.design, fixture.id);
+          if (edit) apply(edit);
+        }}
+      >
+        <Trash2 size={14} aria-hidden /> Take {fixture.name} out
+      </Button>
     </Group>
   );
 });

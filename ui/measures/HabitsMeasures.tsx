@@ -21,7 +21,7 @@ export function HabitsMeasures() {
       <Group title="Habits">
         <NumberField label="People" value={habits.people} quantity="count" onCommit={field("people")} />
         <NumberField
-          label="Down the sink, each"
+          label="Down the drains, each"
           value={habits.sinkLPerPersonDay}
           quantity="volumePerDay"
           onCommit={field("sinkLPerPersonDay")}

@@ -1,5 +1,6 @@
 "use client";
 import { Plus, Trash2 } from "lucide-react";
+import { freeId } from "@/core/design/freeId";
 import type { Obstacle, ObstacleKind, RigKind } from "@/core/design/rig";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
@@ -8,7 +9,6 @@ import { Button } from "../kit/Button";
 import { NumberField } from "../kit/NumberField";
 import { Pick } from "../kit/Pick";
 import { TextField } from "../kit/TextField";
-import { createEntryId } from "./createEntryId";
 import { Group } from "./Group";
 import { PlaceFields } from "./PlaceFields";
 import { useEdits } from "./useEdits";
@@ -182,7 +182,7 @@ function StandingPlaces() {
                   op: "insert",
                   path: ["rig", "standings"],
                   index: standings.length,
-                  value: { id: createEntryId("place", standings), name: `Place ${standings.length + 1}`, attitude },
+                  value: { id: freeId("place", standings), name: `Place ${standings.length + 1}`, attitude },
                 },
               ],
             })
@@ -202,7 +202,7 @@ function Obstacles() {
   const { apply } = useEdits();
   const picked = obstacles.find((o) => selection?.kind === "obstacle" && selection.id === o.id);
   const addObstacle = () => {
-    const id = createEntryId("obstacle", obstacles);
+    const id = freeId("obstacle", obstacles);
     const value: Obstacle = {
       id,
       name: "Cross-member",

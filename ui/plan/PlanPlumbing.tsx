@@ -1,6 +1,7 @@
 "use client";
 import type { Design } from "@/core/design/design";
 import type { Tank } from "@/core/design/plumbing";
+import { USUAL_FIXTURES } from "@/core/design/usualFixtures";
 import { add, type Vec3 } from "@/core/geometry/vec";
 import { useWorkbench } from "@/store/useWorkbench";
 import { toPath, type View } from "../drawing/view";
@@ -75,18 +76,21 @@ export function PlanLines({ design, view, shownId }: PlanProps & { readonly show
           </g>
         );
       })}
-      {design.fixtures.map(({ id, outletMm }) => (
-        <g key={id} stroke="var(--ink)">
+      {design.fixtures.map(({ id, kind, outletMm }) => {
+        const half = USUAL_FIXTURES[kind].halfMm;
+        return (
           <rect
-            x={view.x(outletMm.x - 190)}
-            y={view.y(outletMm.y + 170)}
-            width={380 * view.kx}
-            height={340 * view.ky}
+            key={id}
+            x={view.x(outletMm.x - half)}
+            y={view.y(outletMm.y + half * 0.9)}
+            width={2 * half * view.kx}
+            height={1.8 * half * view.ky}
             rx={4}
+            stroke="var(--ink)"
             strokeWidth={1.4}
           />
-        </g>
-      ))}
+        );
+      })}
     </g>
   );
 }

@@ -1,5 +1,6 @@
 "use client";
 import { useId, useMemo, useRef } from "react";
+import type { FixtureKind } from "@/core/design/plumbing";
 import type { Severity } from "@/core/evaluate/findings";
 import { MM_PER_IN } from "@/core/quantity/convert";
 import { type LongSection, layOutLongSection } from "@/core/section/longSection";
@@ -22,6 +23,8 @@ import { SectionLabels } from "./SectionLabels";
 import { SectionScenery } from "./SectionScenery";
 import { SectionTank } from "./SectionTank";
 import { TankLevelHandle } from "./TankLevelHandle";
+
+const TAPPED = new Set<FixtureKind>(["kitchenSink", "basin", "bath"]);
 
 const PAD = { left: 56, right: 16, top: 46, bottom: 22 };
 
@@ -97,6 +100,7 @@ export function LongSectionView() {
               hatch={hatch}
               pipe={drain.pipe}
               trapKind={drain.trap?.kind ?? null}
+              hasTap={TAPPED.has(design.fixtures.find((f) => f.id === drain.fromFixture)?.kind ?? "basin")}
               legSeverity={(leg) => severities?.find(([index]) => index === leg)?.[1] ?? null}
             />
             {ghost && <SectionGhost layout={ghost} view={view} />}

@@ -11,12 +11,14 @@ type DrainProps = {
   readonly hatch: string;
   readonly pipe: Pipe;
   readonly trapKind: TrapKind | null;
+  /** A tap is drawn over fixtures that have one. */
+  readonly hasTap: boolean;
   /** Worst thing said against each leg. */
   readonly legSeverity: (leg: number) => Severity | null;
 };
 
 /** Sink, trap and pipe as they are cut by the section, with the water that stays in them. */
-export function SectionDrain({ layout, view, hatch, pipe, trapKind, legSeverity }: DrainProps) {
+export function SectionDrain({ layout, view, hatch, pipe, trapKind, hasTap, legSeverity }: DrainProps) {
   const clip = useId();
   const bore = pipe.innerMm;
   const centre = (p: SectionPoint): readonly [number, number] => [p.s, p.h + bore / 2];
@@ -38,7 +40,7 @@ export function SectionDrain({ layout, view, hatch, pipe, trapKind, legSeverity 
   const trapWidth = Math.max(4, bore * view.kx);
   return (
     <g strokeLinejoin="round" strokeLinecap="butt" fill="none">
-      <Sink layout={layout} view={view} />
+      <Basin layout={layout} view={view} hasTap={hasTap} />
       {legs.map((leg) => (
         <path
           key={leg.id}
@@ -99,7 +101,7 @@ export function SectionDrain({ layout, view, hatch, pipe, trapKind, legSeverity 
 const toInk = (severity: Severity | null): string =>
   severity === "must" ? "var(--signal)" : severity === "should" ? "var(--warn)" : "var(--ink)";
 
-function Sink({ layout, view }: Pick<DrainProps, "layout" | "view">) {
+function Basin({ layout, view, hasTap }: Pick<DrainProps, "layout" | "view" | "hasTap">) {
   const rim = layout.sink[layout.sink.length - 1];
   return (
     <g stroke="var(--ink)" strokeWidth={2}>
@@ -110,7 +112,7 @@ function Sink({ layout, view }: Pick<DrainProps, "layout" | "view">) {
         )}
         fill="var(--sheet)"
       />
-      {rim && (
+      {hasTap && rim && (
         <path
           d={`M${view.x(rim.s - 24)} ${view.y(rim.h)}v-26q0 -9 -9 -9h-10q-8 0 -8 8v4`}
           strokeWidth={2.4}

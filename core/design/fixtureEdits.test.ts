@@ -1,0 +1,63 @@
+import fc from "fast-check";
+import { DEMO_NAMES, readDemo } from "@/tests/demoRigs";
+import { evaluate } from "../evaluate/evaluate";
+import type { Design } from "./design";
+import { applyEdit, type Edit } from "./edit";
+import { buildAddFixture, buildRemoveFixture } from "./fixtureEdits";
+import { FIXTURE_KINDS } from "./plumbing";
+import { USUAL_FIXTURES } from "./usualFixtures";
+
+function apply(design: Design, edit: Edit | null): Design {
+  if (!edit) throw new Error("no edit");
+  const outcome = applyEdit(design, edit);
+  if (!outcome.ok) throw new Error(JSON.stringify(outcome.faults));
+  return outcome.design;
+}
+
+const CASES = DEMO_NAMES.flatMap((rig) => FIXTURE_KINDS.map((kind) => [rig, kind] as const));
+
+test.each(CASES)("%s takes a %s with a drain of its own, and gives it back as if it had never been", (rig, kind) => {
+  const before = readDemo(rig);
+  const after = apply(before, buildAddFixture(before, kind, "New one"));
+  const evaluation = evaluate(after);
+  const fixture = after.fixtures[after.fixtures.length - 1]!;
+  expect(fixture).toMatchObject({ kind, name: "New one", boreMm: USUAL_FIXTURES[kind].boreMm });
+  expect(evaluation.drains).toHaveLength(evaluate(before).drains.length + 1);
+  expect(evaluation.findings.map((f) => f.code)).not.toContain("fixtureUndrained");
+  expect(Math.abs(fixture.outletMm.y)).toBeLessThanOrEqual(before.rig.widthMm / 2);
+  expect(apply(after, buildRemoveFixture(after, fixture.id))).toEqual(before);
+});
+
+test("a house full of fixtures: every one drains into an inlet of its own, and no two bear one id", () => {
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...DEMO_NAMES),
+      fc.array(fc.constantFrom(...FIXTURE_KINDS), { minLength: 2, maxLength: 8 }),
+      (rig, kinds) => {
+        let design = readDemo(rig);
+        for (const [i, kind] of kinds.entries()) design = apply(design, buildAddFixture(design, kind, `No. ${i}`));
+        const inlets = design.lines.flatMap((line) => (line.kind === "drain" ? [`${line.toTank}/${line.toPort}`] : []));
+        expect(new Set(inlets).size).toBe(inlets.length);
+        expect(evaluate(design).drains).toHaveLength(design.fixtures.length);
+        for (const fixture of design.fixtures) design = apply(design, buildRemoveFixture(design, fixture.id));
+        expect(design.lines.filter((line) => line.kind === "drain")).toHaveLength(0);
+        expect(design.tanks[0]!.ports.some((port) => port.kind === "inlet")).toBe(true);
+      },
+    ),
+    { numRuns: 40 },
+  );
+});
+
+test("without a tank there is nothing to drain to; what is not there cannot be taken out", () => {
+  const bare = { ...readDemo("kranich"), tanks: [], lines: [] };
+  expect(buildAddFixture(bare, "basin", "Basin")).toBeNull();
+  expect(buildRemoveFixture(bare, "gone")).toBeNull();
+});
+
+test("a urine line into the grey tank is told of", () => {
+  const design = readDemo("kranich");
+  const codes = evaluate(apply(design, buildAddFixture(design, "urineDiverter", "Diverter"))).findings.map(
+    (f) => f.code,
+  );
+  expect(codes).toContain("urineInGrey");
+});

@@ -1,0 +1,112 @@
+import { measureExtent } from "../geometry/solid";
+import { type Vec3, vec } from "../geometry/vec";
+import { clamp } from "../quantity/tolerance";
+import type { Design } from "./design";
+import type { Edit, EditOp } from "./edit";
+import { freeId } from "./freeId";
+import type { Drain, Fixture, FixtureKind, Port, Tank } from "./plumbing";
+import { USUAL_FIXTURES } from "./usualFixtures";
+
+/** Waste pipe for a fixture's bore, mm inside and outside [T]. */
+const PIPES = [
+  { innerMm: 28.4, outerMm: 32, manningN: 0.009 },
+  { innerMm: 36.4, outerMm: 40, manningN: 0.009 },
+  { innerMm: 46.4, outerMm: 50, manningN: 0.009 },
+] as const;
+
+/** How far beside the fixture the drain goes down, mm. */
+const DROP_ASIDE_MM = 180;
+
+/**
+ * Edit that sets a fixture of a kind beside the first tank, on the side with more room, and draws its drain to an
+ * inlet of its own, with half of what fall there is given to each run. It may well have findings; the place is to be
+ * measured. Null where there is no tank to drain to.
+ */
+export function buildAddFixture(design: Design, kind: FixtureKind, name: string): Edit | null {
+  const [tank] = design.tanks;
+  if (!tank) return null;
+  const usual = USUAL_FIXTURES[kind];
+  const pipe = PIPES.find((p) => p.innerMm >= usual.boreMm) ?? PIPES[PIPES.length - 1]!;
+  const fixtureId = freeId(kind.toLowerCase(), design.fixtures);
+  const drainId = freeId(`${fixtureId}-drain`, design.lines);
+  const outletMm = placeFixture(design, tank, usual.heightMm);
+  const inlet = placeInlet(design, tank, outletMm, pipe.innerMm);
+  const { heightMm: _height, halfMm: _half, trap, ...measures } = usual;
+  const fixture: Fixture = { id: fixtureId, name, kind, outletMm, ...measures };
+  const drain: Drain = {
+    id: drainId,
+    name: `${name} drain`,
+    kind: "drain",
+    pipe,
+    fromFixture: fixtureId,
+    toTank: tank.id,
+    toPort: inlet.id,
+    trap,
+    branchVent: null,
+    bendsMm: layBends(design, outletMm, outletMm.z - trap.dropMm, tank.atMm.z + inlet.atMm.z, tank),
+  };
+  const ops: EditOp[] = [
+    { op: "insert", path: ["fixtures"], index: design.fixtures.length, value: fixture },
+    { op: "insert", path: ["tanks", tank.id, "ports"], index: tank.ports.length, value: inlet },
+    { op: "insert", path: ["lines"], index: design.lines.length, value: drain },
+  ];
+  return { code: "addFixture", at: { kind: "fixture", id: fixtureId }, ops };
+}
+
+/** Edit that takes a fixture out with its drains, and the inlets that then serve nothing. Null when it is not there. */
+export function buildRemoveFixture(design: Design, id: string): Edit | null {
+  if (!design.fixtures.some((fixture) => fixture.id === id)) return null;
+  const drains = design.lines.filter((line): line is Drain => line.kind === "drain" && line.fromFixture === id);
+  const kept = design.lines.filter((line) => !drains.some((d) => d.id === line.id));
+  const idle = drains.filter(
+    ({ toTank, toPort }) => !kept.some((l) => l.kind === "drain" && l.toTank === toTank && l.toPort === toPort),
+  );
+  // the last inlet of a tank stays: the next fixture will want it
+  const spare = idle.filter(
+    ({ toTank }) => countInlets(design, toTank) > idle.filter((d) => d.toTank === toTank).length,
+  );
+  return {
+    code: "removeFixture",
+    at: { kind: "rig" },
+    ops: [
+      ...drains.map((d): EditOp => ({ op: "remove", path: ["lines", d.id] })),
+      ...spare.map((d): EditOp => ({ op: "remove", path: ["tanks", d.toTank, "ports", d.toPort] })),
+      { op: "remove", path: ["fixtures", id] },
+    ],
+  };
+}
+
+const countInlets = (design: Design, tankId: string): number =>
+  design.tanks.find((t) => t.id === tankId)?.ports.filter((p) => p.kind === "inlet").length ?? 0;
+
+// Beside the tank, on the side of the rig where fewer fixtures stand, inside the floor.
+function placeFixture(design: Design, tank: Tank, heightMm: number): Vec3 {
+  const { lengthMm, widthMm } = design.rig;
+  const { min, max } = measureExtent(tank.solid);
+  const left = design.fixtures.filter((f) => f.outletMm.y >= 0).length;
+  const side = left * 2 > design.fixtures.length ? -1 : 1;
+  const row = design.fixtures.filter((f) => f.outletMm.y >= 0 === side > 0).length;
+  const x = clamp(tank.atMm.x + (min.x + max.x) / 2 + row * 450, 200, lengthMm - 200);
+  return vec(Math.round(x), side * Math.round(Math.max(0, widthMm / 2 - 350)), heightMm);
+}
+
+// As high as the tank lets it, on the wall that faces the fixture, clear of the inlets already there.
+function placeInlet(design: Design, tank: Tank, outletMm: Vec3, boreMm: number): Port {
+  const { min, max } = measureExtent(tank.solid);
+  const bore = Math.min(boreMm, (max.z - min.z) * 0.8);
+  const y = outletMm.y >= tank.atMm.y + (min.y + max.y) / 2 ? max.y : min.y;
+  const taken = tank.ports.filter((p) => p.kind === "inlet").length;
+  const x = clamp(outletMm.x - tank.atMm.x + (taken % 3) * 60, min.x + bore, max.x - bore);
+  const ids = design.tanks.flatMap((t) => t.ports);
+  return { id: freeId("inlet", ids), kind: "inlet", atMm: vec(Math.round(x), y, max.z - bore), boreMm: bore };
+}
+
+// Down beside the fixture, under the floor, then to the tank: high fixtures drop, low ones turn down at once.
+function layBends(design: Design, outlet: Vec3, weirZ: number, inletZ: number, tank: Tank): Vec3[] {
+  const floorMm = design.rig.floorLayers.reduce((sum, layer) => sum + layer.thicknessMm, 0);
+  const toward = Math.sign(tank.atMm.y - outlet.y) || 1;
+  const y = outlet.y + toward * DROP_ASIDE_MM;
+  const underZ = Math.max(inletZ + 20, Math.min(-floorMm - 45, (weirZ + inletZ) / 2));
+  const under = vec(outlet.x, y, Math.round(underZ));
+  return weirZ - 10 > 20 ? [vec(outlet.x, y, weirZ - 10), under] : [under];
+}

@@ -1,0 +1,33 @@
+import type { Fixture, FixtureKind, Trap } from "./plumbing";
+
+/** What a fixture of a kind is like before it is measured: common practice, no source [T]. */
+export type UsualFixture = Pick<Fixture, "boreMm" | "rimMm" | "inflowLps" | "volumePerUseL"> & {
+  /** Underside of its waste over the finished floor, mm. */
+  readonly heightMm: number;
+  /** Half its width where it is cut by a section, mm. */
+  readonly halfMm: number;
+  readonly trap: Trap;
+};
+
+const DEEP: Trap = { kind: "pTrap", sealMm: 50, dropMm: 90, spanMm: 80 };
+/** Trays sit on the floor: a low trap saves height [T]. */
+const LOW: Trap = { kind: "running", sealMm: 50, dropMm: 60, spanMm: 120 };
+
+export const USUAL_FIXTURES: Readonly<Record<FixtureKind, UsualFixture>> = {
+  kitchenSink: { heightMm: 640, halfMm: 190, boreMm: 36.4, rimMm: 160, inflowLps: 0.1, volumePerUseL: 8, trap: DEEP },
+  basin: { heightMm: 660, halfMm: 170, boreMm: 28.4, rimMm: 110, inflowLps: 0.07, volumePerUseL: 2, trap: DEEP },
+  showerTray: { heightMm: 40, halfMm: 360, boreMm: 36.4, rimMm: 70, inflowLps: 0.05, volumePerUseL: 11, trap: LOW },
+  bath: { heightMm: 60, halfMm: 500, boreMm: 36.4, rimMm: 330, inflowLps: 0.15, volumePerUseL: 60, trap: LOW },
+  washingMachine: {
+    heightMm: 500,
+    halfMm: 60,
+    boreMm: 36.4,
+    rimMm: 300,
+    inflowLps: 0.25,
+    volumePerUseL: 15,
+    trap: DEEP,
+  },
+  iceboxDrain: { heightMm: 300, halfMm: 60, boreMm: 16, rimMm: 30, inflowLps: 0.01, volumePerUseL: 0.5, trap: DEEP },
+  urineDiverter: { heightMm: 300, halfMm: 110, boreMm: 25, rimMm: 80, inflowLps: 0.03, volumePerUseL: 0.4, trap: DEEP },
+  outsideShower: { heightMm: 40, halfMm: 300, boreMm: 36.4, rimMm: 30, inflowLps: 0.05, volumePerUseL: 8, trap: LOW },
+};

@@ -1,0 +1,78 @@
+"use client";
+import { Plus } from "lucide-react";
+import { buildAddFixture } from "@/core/design/fixtureEdits";
+import { FIXTURE_KINDS, type FixtureKind } from "@/core/design/plumbing";
+import { useWorkbench } from "@/store/useWorkbench";
+import { view as look } from "@/store/workbench";
+import { FIXTURE_NAMES } from "@/words/labels";
+import { findShownDrain } from "../drawing/shown";
+import { FIELD_LOOK } from "../kit/FieldRow";
+import { SeverityMark } from "../kit/SeverityMark";
+import { Group } from "./Group";
+import { useEdits } from "./useEdits";
+
+/** Every fixture with what its drain has in hand; one is shown. New ones come with a drain drawn to the tank. */
+export function FixtureList() {
+  const design = useWorkbench((state) => state.history!.design);
+  const evaluation = useWorkbench((state) => state.evaluation);
+  const drainId = useWorkbench((state) => state.drainId);
+  const { apply } = useEdits();
+  const shown = findShownDrain(design, drainId);
+  const add = (kind: FixtureKind) => {
+    const same = design.fixtures.filter((f) => f.kind === kind).length;
+    const edit = buildAddFixture(design, kind, same === 0 ? FIXTURE_NAMES[kind] : `${FIXTURE_NAMES[kind]} ${same + 1}`);
+    if (!edit || apply(edit) !== null) return;
+    const added = edit.ops.find((op) => op.path[0] === "lines");
+    if (added?.op === "insert") look({ drainId: (added.value as { id: string }).id, selection: null });
+  };
+  return (
+    <Group
+      title="Fixtures"
+      aside={
+        <span className="flex items-center gap-1">
+          <Plus size={14} aria-hidden />
+          <select
+            aria-label="Add a fixture"
+            value=""
+            onChange={(event) => add(event.target.value as FixtureKind)}
+            className={`w-[120px] text-[13px] ${FIELD_LOOK}`}
+          >
+            <option value="" disabled>
+              Add
+            </option>
+            {FIXTURE_KINDS.map((kind) => (
+              <option key={kind} value={kind}>
+                {FIXTURE_NAMES[kind]}
+              </option>
+            ))}
+          </select>
+        </span>
+      }
+    >
+      {design.fixtures.length > 1 && (
+        <ul>
+          {design.lines.map((line) => {
+            if (line.kind !== "drain") return null;
+            const fixture = design.fixtures.find((f) => f.id === line.fromFixture)!;
+            const isBad = evaluation?.findings.some(
+              (f) => f.severity === "must" && "lineId" in f.at && f.at.lineId === line.id,
+            );
+            return (
+              <li key={line.id}>
+                <button
+                  type="button"
+                  aria-current={line.id === shown?.id}
+                  onClick={() => look({ drainId: line.id })}
+                  className={`flex min-h-7 w-full items-center gap-2 rounded-[2px] px-1 text-left text-[13.5px] hover:bg-pick phone:min-h-11 ${line.id === shown?.id ? "bg-pick font-semibold" : ""}`}
+                >
+                  <span className="flex-1">{fixture.name}</span>
+                  {isBad && <SeverityMark severity="must" size={14} />}
+                </button>
+              </li>
+            );
+          })}
+        </ul>
+      )}
+    </Group>
+  );
+}
