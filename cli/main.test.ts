@@ -47,3 +47,23 @@ test("the schema describes a design and its bounds", () => {
   expect(schema.properties.habits.properties.people).toMatchObject({ type: "integer", minimum: 1 });
   expect(schema.required).toContain("version");
 });
+
+test("imperial, an attitude, and help", () => {
+  const imperial = runCli(["check", "demo:kranich", "--imperial", "--pitch", "-2", "--roll", "1.5"], read);
+  expect(imperial.out).toMatch(/Kranich, standing nose up 2°, right low 1\.5°/);
+  expect(imperial.out).toMatch(/\d+\/\d+\u00a0in/);
+  expect(imperial.out).toMatch(/gal usable here/);
+  expect(runCli(["help"], read)).toMatchObject({ code: 0, err: "" });
+  expect(runCli(["check", "demo:kranich", "--colour"], read)).toMatchObject({ code: 2, out: "" });
+  expect(runCli(["check", "demo:kranich", "demo:otter"], read).err).toMatch(/One file/);
+});
+
+test("every sample rig reads as sentences: no broken figure, the caution at the end", () => {
+  for (const name of ["kranich", "lesesaal", "puppenwagen", "otter"]) {
+    for (const units of [[], ["--imperial"]]) {
+      const { out } = runCli(["check", `demo:${name}`, ...units], read);
+      expect(out).not.toMatch(/NaN|undefined|Infinity|object Object/);
+      expect(out.trim().split("\n").pop()).toMatch(/Local rules and licensed practice come first/);
+    }
+  }
+});
