@@ -28,6 +28,18 @@ test("the usual standing places are one key or one click away", async ({ page })
   await expect(page.getByTestId("attitude")).toHaveText("Nose up 1°, right low 2°");
 });
 
+test("at a bad standing the level says what to put under which wheel, and that much is enough", async ({ page }) => {
+  await openWorkbench(page);
+  await openSample(page, "Lesesaal");
+  await expect(page.getByTestId("ramps")).toHaveCount(0);
+  await page.keyboard.press("w");
+  const ramps = page.getByTestId("ramps");
+  await expect(ramps).toContainText(/To run: \d+\u00a0mm under the front left wheel/);
+  await expect(ramps).toContainText(/To stand level: \d+\u00a0mm under the front left wheel/);
+  await page.keyboard.press("l");
+  await expect(ramps).toHaveCount(0);
+});
+
 test("the bubble floats to the high side when it is pulled", async ({ page }) => {
   await openWorkbench(page);
   const field = page.getByRole("slider", { name: "Tilt of the rig" });

@@ -11,6 +11,7 @@ import { Button } from "../kit/Button";
 import { NumberField } from "../kit/NumberField";
 import { Bubble, toLetter } from "./Bubble";
 import { findMapRange } from "./findMapRange";
+import { RampAdvice } from "./RampAdvice";
 import { useStandingMap } from "./useStandingMap";
 
 /** The level: how the rig stands, over the map of where its drains run. */
@@ -46,6 +47,7 @@ export function LevelPanel() {
           </Button>
         )}
       </div>
+      <RampAdvice />
       {rig.standings.length > 0 && (
         <ul className="flex flex-col">
           {rig.standings.map((place, i) => (

@@ -1,0 +1,30 @@
+"use client";
+import { isLevel } from "@/core/attitude/attitude";
+import { computeRamps, findRunningAttitude } from "@/core/attitude/ramps";
+import { useWorkbench } from "@/store/useWorkbench";
+import { describeRamps } from "@/words/ramps";
+
+/** What to put under which wheel so that the drains run here, and so that the rig stands level. */
+export function RampAdvice() {
+  const design = useWorkbench((state) => state.history?.design);
+  const attitude = useWorkbench((state) => state.attitude);
+  const units = useWorkbench((state) => state.units);
+  if (!design || isLevel(attitude) || design.rig.axles.length === 0) return null;
+  const { rig } = design;
+  const running = findRunningAttitude(design, attitude);
+  const isShort = running !== null && running !== attitude;
+  return (
+    <div className="text-[12.5px] leading-snug" data-testid="ramps">
+      {isShort && (
+        <p>
+          <span className="font-semibold">To run:</span>{" "}
+          {describeRamps(computeRamps(rig, attitude, running), rig, units)}.
+        </p>
+      )}
+      <p className="text-faint">
+        To stand level: {describeRamps(computeRamps(rig, attitude), rig, units)}
+        {rig.axles.length === 1 && attitude.pitchDeg !== 0 && "; set the nose with the coupling"}.
+      </p>
+    </div>
+  );
+}
