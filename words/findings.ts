@@ -79,6 +79,12 @@ export function describeFinding(finding: Finding, design: Design, units: Units):
         why: `${length(finding.sealMm)} of water; ${limit} are asked for. Driving and drying take it first.`,
         advice: "Fit a deeper trap.",
       };
+    case "sealSlops":
+      return {
+        title: `${part} slops while driving`,
+        why: `Braking can push ${length(finding.lossMm)} of it out; ${length(finding.leftMm)} are left and ${limit} should be.`,
+        advice: "Fit a narrower or deeper trap, or pour water in when you have parked.",
+      };
     case "sealDeep":
       return {
         title: `The seal of ${part} is deep`,

@@ -106,6 +106,23 @@ export const FORMULA_WORDS: Readonly<Record<FormulaId, FormulaWords>> = {
     symbols: { H: "seal standing level", b: "span of the trap", Ht: "seal as the rig stands" },
     plain: "The water in the trap that holds the tank's gas back.",
   },
+  sealDriving: {
+    title: "Seal left after driving",
+    sum: "H' = H − s a / (2 g)",
+    symbols: {
+      H: "seal standing level",
+      s: "legs of the trap apart",
+      a: "push, share of gravity",
+      "H'": "seal left",
+    },
+    plain: "Braking tips the water in the trap; what goes over the weir is lost. Only a push toward the outlet counts.",
+  },
+  sealDrying: {
+    title: "Until the trap is dry",
+    sum: "T = 2 H / e",
+    symbols: { H: "seal standing level", e: "evaporation a week", T: "weeks unused" },
+    plain: "Both legs dry alike, so the seal loses half of it. Pour a glass of water in before you leave it standing.",
+  },
   pondedWater: {
     title: "Water left standing",
     sum: "V = Σ ∫ A(y) dx",

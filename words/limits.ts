@@ -31,6 +31,9 @@ export const LIMIT_NAMES: Readonly<Record<LimitId, { readonly name: string; read
     name: "Hole in the floor, length to width",
     plain: "A pipe that passes the floor flatter than this should turn down first.",
   },
+  sealInUse: { name: "Seal that must survive use", plain: "What should be left in a trap after driving and dumping." },
+  drivingPush: { name: "Push while driving", plain: "Braking and cornering, as a share of gravity." },
+  evaporation: { name: "Evaporation from a trap, a week", plain: "In summer and dry air it is several times as much." },
   tankUse: { name: "Least share of the tank in use", plain: "Below this the inlet or vent sits too low for the tank." },
 };
 

@@ -77,6 +77,8 @@ export function formatParts(value: number, quantity: Quantity, units: Units): Fi
       return part(formatNumber(value, 1), "°");
     case "days":
       return part(formatNumber(value, 1), "days");
+    case "weeks":
+      return part(formatNumber(value, value < 10 ? 1 : 0), "weeks");
     case "ratio":
       return part(formatNumber(value * 100, 0), "%");
     case "roughness":

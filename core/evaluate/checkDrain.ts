@@ -56,6 +56,12 @@ function checkTrap(design: Design, path: DrainPath, result: DrainResult): Findin
   if (most.value !== null && !isAtMost(sealMm, most.value)) {
     findings.push(createFinding("note", at, { code: "sealDeep", sealMm }, most));
   }
+  const inUse = lookUpLimit(design.rules, "sealInUse");
+  const { sealRisks } = result;
+  if (sealRisks && !isAtLeast(sealRisks.afterDrivingMm, inUse.value ?? 0)) {
+    const { drivingLossMm: lossMm, afterDrivingMm: leftMm } = sealRisks;
+    findings.push(createFinding("should", at, { code: "sealSlops", lossMm, leftMm }, inUse));
+  }
   const { arm, armAllowedMm, armLimit } = result;
   if (!isAtMost(arm.lengthMm, armAllowedMm)) {
     const severity = armLimit.standing === "C" && branchVent ? "note" : "should";

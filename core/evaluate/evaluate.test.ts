@@ -4,7 +4,9 @@ import { readDemo } from "@/tests/demoRigs";
 import { LEVEL, mirrorAttitude } from "../attitude/attitude";
 import type { Design } from "../design/design";
 import { applyEdit } from "../design/edit";
+import { parseDesign } from "../design/parseDesign";
 import { vec } from "../geometry/vec";
+import { LIMIT_IDS } from "../rules/limitIds";
 import { listWorkings } from "../workings/listWorkings";
 import { evaluate } from "./evaluate";
 import { computeStandingMap, STANDING_STATES } from "./standingMap";
@@ -37,6 +39,25 @@ test("no design at any attitude gives a number that is none", () => {
     fc.property(designs, attitudes, (design, attitude) => {
       const evaluation = evaluate(design, attitude);
       for (const [path, value] of listNumbers({ evaluation, workings: listWorkings(design, evaluation) })) {
+        if (Number.isNaN(value) || (!Number.isFinite(value) && !UNBOUNDED.test(path)))
+          throw new Error(`${path}: ${value}`);
+      }
+    }),
+  );
+});
+
+const ownLimits = fc.dictionary(
+  fc.constantFrom(...LIMIT_IDS),
+  fc.oneof(fc.constantFrom(-1_000, 0, 1e-9, 100_000), fc.integer({ min: -1_000, max: 100_000 })),
+);
+
+test("whatever limits a builder sets, every figure is a number and every finding can be told", () => {
+  fc.assert(
+    fc.property(designs, attitudes, ownLimits, (design, attitude, limits) => {
+      const own = { ...design, rules: { ...design.rules, limits } };
+      expect(parseDesign(own).ok).toBe(true);
+      const evaluation = evaluate(own, attitude);
+      for (const [path, value] of listNumbers({ evaluation, workings: listWorkings(own, evaluation) })) {
         if (Number.isNaN(value) || (!Number.isFinite(value) && !UNBOUNDED.test(path)))
           throw new Error(`${path}: ${value}`);
       }

@@ -11,6 +11,7 @@ import { listPassages, measureFloorMm } from "../fit/passages";
 import { measureCapacityL } from "../geometry/solid";
 import { lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
 import { computeLeftBehindL, computeTankFull, type TankFull } from "../tanks/tankLevels";
+import { computeSealRisks } from "../traps/sealRisks";
 import { computeTrapArm } from "../traps/trapArm";
 import { computeTrapWater } from "../traps/trapSeal";
 import { checkDesign } from "./checkDesign";
@@ -19,6 +20,9 @@ import { checkTank } from "./checkTank";
 import type { AtWorst, DrainResult, Evaluation, StayResult, TankResult } from "./evaluation";
 import { sortFindings } from "./findings";
 import { listParkedStandings, type Standing } from "./parkedAttitudes";
+
+/** Nothing dries in no time at all: a builder's own nought, or less, is read as this, mm a week. */
+const LEAST_EVAPORATION_MM = 0.01;
 
 /**
  * Whole-design evaluation: pure, deterministic, never throws for a design that passed `parseDesign`.
@@ -70,10 +74,15 @@ function evaluateDrain(design: Design, path: DrainPath, attitude: Attitude, park
     pondedL: ponds.reduce((sum, pond) => sum + pond.litres, 0),
     flow: computeDrainFlow(path, lookUpValue(rules, "drainFill")),
     trapWater: computeTrapWater(path, up),
+    sealRisks: computeSealRisks(
+      path.drain.trap,
+      lookUpValue(rules, "drivingPush"),
+      Math.max(lookUpValue(rules, "evaporation"), LEAST_EVAPORATION_MM),
+    ),
     arm,
     armLimit,
     armAllowedMm: armLimit.value ?? arm.boreFallMm,
-    passages: listPassages(path, measureFloorMm(design), lookUpValue(rules, "holeClearance")),
+    passages: listPassages(path, measureFloorMm(design), Math.max(0, lookUpValue(rules, "holeClearance"))),
   };
 }
 

@@ -9,6 +9,7 @@ import type { Passage } from "../fit/passages";
 import type { Vec3 } from "../geometry/vec";
 import type { Limit } from "../rules/lookUpLimit";
 import type { TankFull } from "../tanks/tankLevels";
+import type { SealRisks } from "../traps/sealRisks";
 import type { TrapArm } from "../traps/trapArm";
 import type { TrapWater } from "../traps/trapSeal";
 import type { Finding } from "./findings";
@@ -35,6 +36,8 @@ export type DrainResult = {
   readonly pondedL: number;
   readonly flow: DrainFlow;
   readonly trapWater: TrapWater | null;
+  /** What driving and standing unused take from the seal; null where no water stands in the trap. */
+  readonly sealRisks: SealRisks | null;
   readonly arm: TrapArm;
   readonly armLimit: Limit;
   /** The trap arm allowed, mm: the pack's figure, or the length over which the pipe falls by its bore. */

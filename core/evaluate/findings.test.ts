@@ -34,6 +34,7 @@ test.each<[Finding["code"], Finding["severity"], readonly EditOp[]]>([
   ["legTooSteep", "note", [set(["rules", "pack"], "england")]],
   ["trapMissing", "must", [set(["lines", drain.id, "trap"], null)]],
   ["sealShallow", "should", [set(["lines", drain.id, "trap", "sealMm"], 30)]],
+  ["sealSlops", "should", [set(["lines", drain.id, "trap", "spanMm"], 160)]],
   ["sealDeep", "note", [set(["lines", drain.id, "trap", "sealMm"], 120)]],
   ["trapArmLong", "should", [set(["rules", "limits", "trapArm"], 50)]],
   ["drainSlow", "should", [set(["fixtures", "sink", "inflowLps"], 3)]],

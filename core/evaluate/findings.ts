@@ -26,6 +26,7 @@ type Numbers =
     }
   | { readonly code: "trapMissing" }
   | { readonly code: "sealShallow"; readonly sealMm: number }
+  | { readonly code: "sealSlops"; readonly lossMm: number; readonly leftMm: number }
   | { readonly code: "sealDeep"; readonly sealMm: number }
   | { readonly code: "trapArmLong"; readonly lengthMm: number; readonly allowedMm: number }
   | { readonly code: "drainSlow"; readonly capacityLps: number; readonly inflowLps: number }

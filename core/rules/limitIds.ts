@@ -13,6 +13,9 @@ export const LIMITS = {
   sillGap: "length",
   tankUse: "ratio",
   ventSuction: "pressure",
+  sealInUse: "length",
+  drivingPush: "ratio",
+  evaporation: "length",
   holeClearance: "length",
   holeSlant: "ratio",
 } as const;

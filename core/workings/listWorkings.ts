@@ -82,6 +82,26 @@ function listDrainWorkings(design: Design, drain: DrainResult, attitude: Attitud
       build("trapSeal", { kind: "trap", lineId: drain.lineId }, terms, result, { attitude, limit: sealLimit }),
     );
   }
+  if (drain.sealRisks && line.kind === "drain" && line.trap) {
+    const trapAt = { kind: "trap", lineId: drain.lineId } as const;
+    const seal = term("H", line.trap.sealMm, "length");
+    workings.push(
+      build(
+        "sealDriving",
+        trapAt,
+        [seal, term("s", line.trap.spanMm, "length"), term("a", lookUpValue(design.rules, "drivingPush"), "ratio")],
+        term("H'", drain.sealRisks.afterDrivingMm, "length"),
+        { limit: lookUpLimit(design.rules, "sealInUse") },
+      ),
+      build(
+        "sealDrying",
+        trapAt,
+        [seal, term("e", lookUpValue(design.rules, "evaporation"), "length")],
+        term("T", drain.sealRisks.dryWeeks, "weeks"),
+        { limit: lookUpLimit(design.rules, "evaporation") },
+      ),
+    );
+  }
   if (flow.slope !== null) {
     const common = [
       term("D", line.pipe.innerMm, "length"),

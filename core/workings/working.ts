@@ -15,7 +15,8 @@ export type Quantity =
   | "count"
   | "roughness"
   | "volumePerDay"
-  | "pressure";
+  | "pressure"
+  | "weeks";
 
 export const FORMULAS = [
   "fallInHandLevel",
@@ -27,6 +28,8 @@ export const FORMULAS = [
   "floorHole",
   "trapArm",
   "trapSeal",
+  "sealDriving",
+  "sealDrying",
   "pondedWater",
   "tankFull",
   "tankUsable",

@@ -9,6 +9,7 @@ import { computeFloorHole } from "../fit/holeSize";
 import { dot, vec } from "../geometry/vec";
 import { degToRad } from "../quantity/convert";
 import { computeSealAfterMm } from "../traps/sealPressure";
+import { computeDrivingLossMm, computeDryWeeks } from "../traps/sealRisks";
 import { listWorkings } from "./listWorkings";
 import type { FormulaId, Working } from "./working";
 
@@ -28,6 +29,8 @@ const RECOMPUTE: Partial<Record<FormulaId, (w: Working) => number>> = {
       lossK: read(w, "K"),
     }).suctionPa,
   floorHole: (w) => computeFloorHole(read(w, "d"), degToRad(read(w, "θ")), read(w, "t"), read(w, "c")).lengthMm,
+  sealDriving: (w) => read(w, "H") - computeDrivingLossMm(read(w, "s"), read(w, "a"), read(w, "H")),
+  sealDrying: (w) => computeDryWeeks(read(w, "H"), read(w, "e")),
   tankUsable: (w) => Math.max(0, read(w, "Vf") - read(w, "Vl")),
   daysToGreyFull: (w) => read(w, "V") / (read(w, "P") * read(w, "q")),
   daysToFreshEmpty: (w) => read(w, "Vw") / (read(w, "P") * (read(w, "q") + read(w, "qd"))),

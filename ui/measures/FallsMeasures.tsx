@@ -147,6 +147,7 @@ const TrapFields = memo(function TrapFields({ drain }: { readonly drain: Drain }
           />
         </>
       )}
+      <SealRisks lineId={drain.id} />
     </Group>
   );
 });
@@ -244,5 +245,26 @@ function Passages() {
       ))}
       <p className="pt-1 text-[12px] leading-snug text-faint">{WORK_CAUTIONS.drilling}</p>
     </Group>
+  );
+}
+
+/** What is left of the seal after driving, and how long it lasts unused. */
+function SealRisks({ lineId }: { readonly lineId: string }) {
+  const risks = useWorkbench((state) => state.evaluation?.drains.find((d) => d.lineId === lineId)?.sealRisks ?? null);
+  const units = useWorkbench((state) => state.units);
+  if (!risks) return null;
+  const at = { kind: "trap", lineId } as const;
+  return (
+    <p className="pt-1 text-[13px] text-faint">
+      Driving leaves{" "}
+      <Figure working={toWorkingId("sealDriving", at)} label="Seal left after driving" className="text-[15px] text-ink">
+        {formatQuantity(risks.afterDrivingMm, "length", units)}
+      </Figure>{" "}
+      of it; unused it is dry in{" "}
+      <Figure working={toWorkingId("sealDrying", at)} label="Until the trap is dry" className="text-[15px] text-ink">
+        {formatQuantity(risks.dryWeeks, "weeks", units)}
+      </Figure>
+      .
+    </p>
   );
 }

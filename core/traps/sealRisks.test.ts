@@ -1,0 +1,49 @@
+import fc from "fast-check";
+import type { Trap } from "../design/plumbing";
+import { computeDrivingLossMm, computeDryWeeks, computeSealRisks } from "./sealRisks";
+
+const traps: fc.Arbitrary<Trap> = fc.record({
+  kind: fc.constantFrom("pTrap" as const, "bottle" as const, "running" as const),
+  sealMm: fc.integer({ min: 1, max: 150 }),
+  dropMm: fc.integer({ min: 0, max: 300 }),
+  spanMm: fc.integer({ min: 0, max: 400 }),
+});
+const push = fc.integer({ min: 0, max: 100 }).map((n) => n / 100);
+
+test("legs 80 mm apart at 0.5 g lose 20.0 mm", () => {
+  expect(computeDrivingLossMm(80, 0.5)).toBeCloseTo(20, 9);
+});
+
+test("50 mm dry in 40 weeks at the house figure, in 7.6 on a hot dry summer", () => {
+  expect(computeDryWeeks(50, 2.5)).toBeCloseTo(40, 9);
+  expect(computeDryWeeks(50, 13.2)).toBeCloseTo(7.58, 2);
+});
+
+test("driving never takes more than there is, and what is lost and left make up the seal", () => {
+  fc.assert(
+    fc.property(traps, push, (trap, g) => {
+      const risks = computeSealRisks(trap, g, 2.5)!;
+      expect(risks.drivingLossMm + risks.afterDrivingMm).toBeCloseTo(trap.sealMm, 9);
+      expect(risks.afterDrivingMm).toBeGreaterThanOrEqual(0);
+    }),
+  );
+});
+
+test("a deeper seal lasts longer and keeps more; a wider trap and a harder push never keep more", () => {
+  fc.assert(
+    fc.property(traps, push, (trap, g) => {
+      const base = computeSealRisks(trap, g, 2.5)!;
+      const deep = computeSealRisks({ ...trap, sealMm: trap.sealMm + 5 }, g, 2.5)!;
+      expect(deep.dryWeeks).toBeGreaterThan(base.dryWeeks);
+      expect(deep.afterDrivingMm).toBeGreaterThanOrEqual(base.afterDrivingMm);
+      const wide = computeSealRisks({ ...trap, spanMm: trap.spanMm + 10 }, g, 2.5)!;
+      expect(wide.afterDrivingMm).toBeLessThanOrEqual(base.afterDrivingMm);
+      expect(computeSealRisks(trap, g + 0.1, 2.5)!.afterDrivingMm).toBeLessThanOrEqual(base.afterDrivingMm);
+    }),
+  );
+});
+
+test("no trap, and a waterless valve, have no water to lose", () => {
+  expect(computeSealRisks(null, 0.5, 2.5)).toBeNull();
+  expect(computeSealRisks({ kind: "membrane", sealMm: 0, dropMm: 40, spanMm: 60 }, 0.5, 2.5)).toBeNull();
+});

@@ -1,0 +1,37 @@
+import type { Trap } from "../design/plumbing";
+
+/** What use takes from a water seal besides pressure: driving, and standing unused. */
+export type SealRisks = {
+  /** Lost over the weir when the rig brakes or corners, mm, and what is left. */
+  readonly drivingLossMm: number;
+  readonly afterDrivingMm: number;
+  /** Weeks unused until the seal is gone. */
+  readonly dryWeeks: number;
+};
+
+/**
+ * Seal, mm, pushed over the weir of a U-trap whose legs stand `spanMm` apart, by a push of `pushG` times gravity toward
+ * the outlet: s a / (2 g), never more than there is. Source: hydrostatics of a tilted level [C].
+ * Example: 80 mm, 0.5 g → 20.0 mm.
+ */
+export function computeDrivingLossMm(spanMm: number, pushG: number, sealMm = Infinity): number {
+  return Math.min(sealMm, Math.max(0, (spanMm * pushG) / 2));
+}
+
+/**
+ * Weeks until a seal is gone when each leg loses `evaporationMm` > 0 a week: the level sinks in both legs alike, and the
+ * seal is what stands above the dip, so it loses half of what the column loses: 2 H / e. Source: a balance [C on T].
+ * Example: 50 mm at 2.5 mm a week → 40 weeks; at 13.2 mm → 7.6 weeks.
+ */
+export const computeDryWeeks = (sealMm: number, evaporationMm: number): number => (2 * sealMm) / evaporationMm;
+
+/** Both for one trap; null where no water stands in it. */
+export function computeSealRisks(trap: Trap | null, pushG: number, evaporationMm: number): SealRisks | null {
+  if (!trap || trap.sealMm === 0) return null;
+  const drivingLossMm = computeDrivingLossMm(trap.spanMm, pushG, trap.sealMm);
+  return {
+    drivingLossMm,
+    afterDrivingMm: trap.sealMm - drivingLossMm,
+    dryWeeks: computeDryWeeks(trap.sealMm, evaporationMm),
+  };
+}
