@@ -47,9 +47,16 @@ export const toNumber = (text: string): number => Number(text.replace("\u2212", 
 export const section = (page: Page): Locator => page.getByRole("group", { name: /^Long section/ });
 export const plan = (page: Page): Locator => page.getByRole("group", { name: /^Plan of/ });
 
+/** Where a point of a drawing is on the screen, once it is drawn. */
+export async function findBox(handle: Locator) {
+  const halo = handle.locator(".halo");
+  await expect.poll(() => halo.boundingBox()).not.toBeNull();
+  return (await halo.boundingBox())!;
+}
+
 /** Pulls a point of a drawing by so many pixels, in steps as a hand does. */
 export async function pull(page: Page, handle: Locator, dx: number, dy: number): Promise<void> {
-  const box = (await handle.locator(".halo").boundingBox())!;
+  const box = await findBox(handle);
   const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
   await page.mouse.move(x, y);
   await page.mouse.down();

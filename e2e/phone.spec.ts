@@ -1,4 +1,4 @@
-import { expect, expectAccessible, openWorkbench, readInHand, test } from "./fixtures";
+import { expect, expectAccessible, findBox, openWorkbench, readInHand, test } from "./fixtures";
 
 test("one thing at a time under the rig: each view by thumb, nothing wider than the screen", async ({ page }) => {
   await openWorkbench(page);
@@ -15,7 +15,7 @@ test("a bend follows the finger", async ({ page }) => {
   await openWorkbench(page);
   const before = await readInHand(page, "Worst");
   const handle = page.getByRole("group", { name: /^Long section/ }).getByRole("button", { name: "Move Grey tank" });
-  const box = (await handle.locator(".halo").boundingBox())!;
+  const box = await findBox(handle);
   const at = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
   const client = await page.context().newCDPSession(page);
   const touch = (type: "touchStart" | "touchMove" | "touchEnd", dy: number) =>
@@ -58,13 +58,13 @@ test("on a tall screen the plan stands nose up, and a pull up the screen goes fo
   await openWorkbench(page);
   await page.getByRole("navigation", { name: "Views" }).getByRole("button", { name: "Plan" }).tap();
   const handle = page.getByRole("group", { name: /nose up$/ }).getByRole("button", { name: "Move Grey tank in plan" });
-  const box = (await handle.locator(".halo").boundingBox())!;
+  const box = await findBox(handle);
   const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
   await page.mouse.move(x, y);
   await page.mouse.down();
   await page.mouse.move(x, y - 30, { steps: 4 });
   await page.mouse.up();
-  const moved = (await handle.locator(".halo").boundingBox())!;
+  const moved = await findBox(handle);
   expect(Math.abs(moved.y - box.y + 30)).toBeLessThan(4);
   expect(Math.abs(moved.x - box.x)).toBeLessThan(4);
 });

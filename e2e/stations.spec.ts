@@ -1,6 +1,7 @@
 import {
   expect,
   expectAccessible,
+  findBox,
   openSample,
   openWorkbench,
   plan,
@@ -138,9 +139,9 @@ test("the drawings zoom by the buttons and the wheel, and a zoomed point still f
     await page.getByRole("button", { name: "Zoom in on the section" }).click();
     expect(await handle.getAttribute("transform")).not.toBe(before);
   }).toPass();
-  const start = (await handle.locator(".halo").boundingBox())!;
+  const start = await findBox(handle);
   await pull(page, handle, 0, -12);
-  const end = (await handle.locator(".halo").boundingBox())!;
+  const end = await findBox(handle);
   expect(Math.abs(end.y - start.y + 12)).toBeLessThan(3);
   await page.getByRole("button", { name: "Show the whole section" }).click();
   const box = (await plan(page).boundingBox())!;
@@ -165,7 +166,7 @@ test("the theme is kept, and a drag can be called off with Escape", async ({ pag
   await expect(page.locator('[data-phase="ready"]')).toBeVisible();
   const handle = section(page).getByRole("button", { name: "Move Grey tank" });
   const before = await readInHand(page, "Worst");
-  const box = (await handle.locator(".halo").boundingBox())!;
+  const box = await findBox(handle);
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
   await page.mouse.down();
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2 + 14, { steps: 4 });

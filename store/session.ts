@@ -82,8 +82,8 @@ export class Session {
     const outcome = await openDesign(this.#db, id);
     if (outcome.ok) {
       this.#revision = outcome.revision;
+      await this.#rememberLast(id);
       loadDesign(outcome.design);
-      await this.#db.put("settings", id, "last");
       return;
     }
     if (outcome.reason === "gone") tell("That design is no longer here.", { tone: "warning" });
@@ -124,10 +124,23 @@ export class Session {
     const taken = workbench.getState().library.map((entry) => entry.id);
     const id = taken.includes(design.id) ? createDesignId(design.name, taken) : design.id;
     const own = { ...design, id };
-    this.#revision = null;
+    // kept first and shown then: what is seen is safe, however soon the tab is closed
+    const outcome = this.#db ? await saveDesign(this.#db, own, null, this.#world.now()) : null;
+    this.#revision = outcome?.ok ? outcome.revision : null;
+    await this.#rememberLast(id);
     loadDesign(own);
-    await this.#save(own);
-    await this.#db?.put("settings", id, "last");
+    if (outcome?.ok) this.#channel?.postMessage(id);
+    else if (outcome) this.#tellNotSaved(outcome.reason);
+    await this.#refresh();
+  }
+
+  // Where to begin next time; a store that cannot keep even this has been told of already.
+  async #rememberLast(id: string): Promise<void> {
+    try {
+      await this.#db?.put("settings", id, "last");
+    } catch {
+      return;
+    }
   }
 
   async duplicate(id: string): Promise<void> {
