@@ -271,3 +271,66 @@ test("falls: where to drill and how large stands beside the caution", async ({ p
   await passages.getByRole("button", { name: /^Hole in the floor/ }).click();
   await expect(page.getByRole("dialog")).toContainText("l = (d + 2c) / sin θ + t / tan θ");
 });
+
+test("tanks: standing wrong while it is dumped leaves water behind", async ({ page }) => {
+  await openWorkbench(page);
+  await page.keyboard.press("3");
+  const usable = async () => toNumber((await page.getByRole("button", { name: /^Usable litres/ }).textContent())!);
+  const before = await usable();
+  const dumped = page.getByRole("group", { name: "How it stands while it is dumped" });
+  for (const [label, degrees] of [
+    ["Nose down", "3"],
+    ["Right low", "2"],
+  ] as const) {
+    await dumped.getByLabel(label).fill(degrees);
+    await dumped.getByLabel(label).press("Enter");
+  }
+  expect(await usable()).toBeLessThan(before);
+  await dumped.getByLabel("Nose down").fill("40");
+  await dumped.getByLabel("Nose down").press("Enter");
+  await expect(page.getByRole("alert").filter({ hasText: /too large/ })).toBeVisible();
+});
+
+test("rig: a new rig has no axles; once they are measured the level says what to put under the wheels", async ({
+  page,
+}) => {
+  await openWorkbench(page);
+  await page.keyboard.press("n");
+  const sheet = page.getByRole("dialog");
+  await sheet.getByRole("button", { name: "Van" }).click();
+  for (const next of [/heights/, /the sink/, /the tank/, /habits/]) {
+    await sheet.getByRole("button", { name: new RegExp(`^Next: ${next.source}`) }).click();
+  }
+  await sheet.getByRole("button", { name: "Draw it" }).click();
+  await expect(page.getByRole("button", { name: /^Designs; My van/ })).toBeVisible();
+  await page.keyboard.press("w");
+  await expect(page.getByTestId("ramps")).toHaveCount(0);
+  await page.keyboard.press("1");
+  await page.getByRole("button", { name: "Axle", exact: true }).click();
+  await page.getByRole("button", { name: "Axle", exact: true }).click();
+  await page.getByLabel("Front axle", { exact: true }).fill("13 ft 3");
+  await page.getByLabel("Front axle", { exact: true }).press("Enter");
+  await expect(page.getByLabel("Front axle", { exact: true })).toHaveValue("4039");
+  await expect(page.getByTestId("ramps")).toContainText(/To stand level: \d+\u00a0mm under the/);
+  await page.getByRole("button", { name: "Take Front axle out" }).click();
+  await expect(page.getByTestId("ramps")).toContainText(/under the (left|right) wheel/);
+});
+
+test("the findings are told in words that name the part, the millimetres and what to do, on every rig", async ({
+  page,
+}) => {
+  await openWorkbench(page);
+  for (const name of ["Lesesaal", "Puppenwagen"] as const) {
+    await openSample(page, name);
+    const items = page.getByRole("region", { name: "Findings" }).getByRole("listitem");
+    const count = await items.count();
+    expect(count).toBeGreaterThan(0);
+    for (let i = 0; i < count; i++) {
+      await items.nth(i).getByRole("button").first().click();
+      await expect(items.nth(i).getByRole("button").first()).toHaveAttribute("aria-expanded", "true");
+      expect(((await items.nth(i).textContent()) ?? "").length).toBeGreaterThan(40);
+      await expectAccessible(page);
+      await items.nth(i).getByRole("button").first().click();
+    }
+  }
+});

@@ -1,11 +1,7 @@
-import fc from "fast-check";
 import { DEMO_NAMES, readDemo, readDemoText } from "@/tests/demoRigs";
-import { describeFault } from "@/words/faults";
 import type { Fault } from "./faults";
 import { migrate } from "./migrations";
 import { parseDesign, parseDesignText } from "./parseDesign";
-
-type Json = null | boolean | number | string | Json[] | { [key: string]: Json };
 
 function readFault(change: (doc: Record<string, never>) => void): Fault {
   const document = JSON.parse(readDemoText("kranich"));
@@ -31,11 +27,10 @@ test.each<[string, string, Fault["code"]]>([
   ["10 MB", " ".repeat(10_000_000), "tooLarge"],
   ["deep nesting", `${"[".repeat(100_000)}${"]".repeat(100_000)}`, "tooDeep"],
   ["a prototype", '{"format":"schleuse-design","version":1,"__proto__":{"isAdmin":true}}', "forbiddenKey"],
-])("%s is refused as such, in a sentence", (_, text, code) => {
+])("%s is refused as such", (_, text, code) => {
   const outcome = parseDesignText(text);
   if (outcome.ok) throw new Error("it was taken");
   expect(outcome.faults[0]!.code).toBe(code);
-  expect(describeFault(outcome.faults[0]!)).toMatch(/^[A-Z].*\.$/);
 });
 
 // biome-ignore lint/suspicious/noExplicitAny: a file from outside has no type
@@ -66,7 +61,6 @@ test.each<[string, (doc: Loose) => void, Fault["code"], string]>([
   const fault = readFault(change);
   expect(fault.code).toBe(code);
   expect(fault.path.join(".")).toBe(place);
-  expect(describeFault(fault)).not.toMatch(/undefined|NaN|\[object/);
 });
 
 test("a crossing outline names its edges", () => {
@@ -97,58 +91,4 @@ test("older versions go through every step; the newest number is written", () =>
     fromVersion: 1,
     document: { format: "schleuse-design", version: 3, steps: ["one", "two"] },
   });
-});
-
-const junk: fc.Arbitrary<Json> = fc.oneof(
-  fc.constantFrom<Json>(null, true, "", "__proto__", -1, 1e308, 0, [], {}),
-  fc.double() as fc.Arbitrary<Json>,
-  fc.string() as fc.Arbitrary<Json>,
-  fc.jsonValue() as fc.Arbitrary<Json>,
-);
-
-// Replaces, drops or adds something at a random place of a real file.
-function mutate(text: string, steps: readonly number[], value: Json, how: number): string {
-  const root = JSON.parse(text) as Json;
-  let at: Json = root;
-  for (const step of steps) {
-    if (typeof at !== "object" || at === null) break;
-    const holder = at as Record<string, Json>;
-    const keys = Object.keys(holder);
-    if (keys.length === 0) break;
-    const key = keys[step % keys.length]!;
-    const child: Json = holder[key]!;
-    if (typeof child !== "object" || child === null || step % 7 === 0) {
-      if (how % 3 === 0) delete holder[key];
-      else holder[how % 3 === 1 ? key : `${key}x`] = value;
-      break;
-    }
-    at = child;
-  }
-  return JSON.stringify(root);
-}
-
-test("6,000 mutated files: every one is read soundly or refused with a sentence, none throws", () => {
-  const texts = DEMO_NAMES.map(readDemoText);
-  let refused = 0;
-  const property = fc.property(
-    fc.nat(3),
-    fc.array(fc.nat(50), { minLength: 1, maxLength: 8 }),
-    junk,
-    fc.nat(2),
-    fc.option(fc.record({ from: fc.nat(4000), length: fc.nat(30) }), { freq: 4 }),
-    (which, steps, value, how, cut) => {
-      let text = mutate(texts[which]!, steps, value, how);
-      if (cut) text = text.slice(0, cut.from) + text.slice(cut.from + cut.length);
-      const outcome = parseDesignText(text);
-      if (outcome.ok) {
-        expect(parseDesign(outcome.design).ok).toBe(true);
-        return;
-      }
-      refused++;
-      expect(outcome.faults.length).toBeGreaterThan(0);
-      for (const fault of outcome.faults) expect(describeFault(fault)).toMatch(/^[A-Z].*\.$/s);
-    },
-  );
-  fc.assert(property, { numRuns: 6000 });
-  expect(refused).toBeGreaterThan(1000);
 });

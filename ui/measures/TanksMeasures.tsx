@@ -17,7 +17,14 @@ import { useEdits } from "./useEdits";
 /** Each tank with what it really holds, its inside, its place and its ports. */
 export function TanksMeasures() {
   const tanks = useWorkbench((state) => state.history!.design.tanks);
-  return tanks.map((tank) => <TankMeasures key={tank.id} tank={tank} />);
+  return (
+    <>
+      {tanks.map((tank) => (
+        <TankMeasures key={tank.id} tank={tank} />
+      ))}
+      <DumpAttitude />
+    </>
+  );
 }
 
 function TankMeasures({ tank }: { readonly tank: Tank }) {
@@ -108,6 +115,33 @@ function TankMeasures({ tank }: { readonly tank: Tank }) {
         );
       })}
     </>
+  );
+}
+
+/** What stays behind depends on how the rig stands while it is dumped. */
+function DumpAttitude() {
+  const { kind, dumpAttitude } = useWorkbench((state) => state.history!.design.rig);
+  const { set } = useEdits();
+  const boat = kind === "boat";
+  const field = (key: keyof typeof dumpAttitude) => (value: number | null) =>
+    set({ kind: "rig" }, ["rig", "dumpAttitude", key], value ?? 0);
+  return (
+    <Group title="How it stands while it is dumped">
+      <NumberField
+        label={boat ? "Bow down" : "Nose down"}
+        value={dumpAttitude.pitchDeg}
+        quantity="angle"
+        step={0.5}
+        onCommit={field("pitchDeg")}
+      />
+      <NumberField
+        label={boat ? "Heeled to starboard" : "Right low"}
+        value={dumpAttitude.rollDeg}
+        quantity="angle"
+        step={0.5}
+        onCommit={field("rollDeg")}
+      />
+    </Group>
   );
 }
 

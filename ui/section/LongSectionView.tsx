@@ -28,7 +28,7 @@ const TAPPED = new Set<FixtureKind>(["kitchenSink", "basin", "bath"]);
 
 const PAD = { left: 56, right: 16, top: 46, bottom: 22 };
 
-/** The rig goes on past sink and tank as far as any sheet is wide. */
+/** The rig is drawn on past sink and tank, further than a sheet is wide. */
 const BEYOND_MM = 6_000;
 
 /** The signature drawing: one drain unrolled from fixture to tank, to scale, as the rig stands. */
