@@ -13,10 +13,10 @@ const MOST_AXLES = 4;
 export function AxleMeasures() {
   const axles = useWorkbench((state) => state.history!.design.rig.axles);
   const lengthMm = useWorkbench((state) => state.history!.design.rig.lengthMm);
-  const { set, apply } = useEdits();
+  const { set, insert, remove } = useEdits();
   const add = () => {
     const value = axles.length === 0 ? { name: "Rear axle", xMm: 800 } : { name: "Front axle", xMm: lengthMm + 900 };
-    apply({ code: "change", at: AT, ops: [{ op: "insert", path: ["rig", "axles"], index: axles.length, value }] });
+    insert(AT, ["rig", "axles"], axles.length, value);
   };
   return (
     <Group
@@ -40,11 +40,7 @@ export function AxleMeasures() {
               onCommit={(value) => set(AT, ["rig", "axles", i, "xMm"], value ?? 0)}
             />
           </div>
-          <Button
-            look="bare"
-            aria-label={`Take ${axle.name} out`}
-            onClick={() => apply({ code: "change", at: AT, ops: [{ op: "remove", path: ["rig", "axles", i] }] })}
-          >
+          <Button look="bare" aria-label={`Take ${axle.name} out`} onClick={() => remove(AT, ["rig", "axles", i])}>
             <Trash2 size={15} aria-hidden />
           </Button>
         </div>

@@ -10,7 +10,7 @@ import { useEdits } from "./useEdits";
 /** For fixtures without a drain: one tap draws the straightest there is, to be bent into shape. */
 export function DrawDrain() {
   const design = useWorkbench((state) => state.history!.design);
-  const { apply } = useEdits();
+  const { insert } = useEdits();
   const undrained = design.fixtures.filter(
     (f) => !design.lines.some((line) => line.kind === "drain" && line.fromFixture === f.id),
   );
@@ -20,11 +20,8 @@ export function DrawDrain() {
   if (!tank || !inlet) return <p className="px-3 py-2 text-faint">A drain needs a tank with an inlet.</p>;
   const draw = (fixture: Fixture) => {
     const id = freeId("drain", design.lines);
-    const refused = apply({
-      code: "addDrain",
-      at: { kind: "line", id },
-      ops: [{ op: "insert", path: ["lines"], index: 0, value: createDrain(id, fixture, tank, inlet.id) }],
-    });
+    const drain = createDrain(id, fixture, tank, inlet.id);
+    const refused = insert({ kind: "line", id }, ["lines"], 0, drain, "addDrain");
     if (refused === null) look({ drainId: id });
   };
   return (

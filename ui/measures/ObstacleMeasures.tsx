@@ -20,7 +20,7 @@ export function ObstacleMeasures() {
   const obstacles = useWorkbench((state) => state.history!.design.obstacles);
   const rig = useWorkbench((state) => state.history!.design.rig);
   const selection = useWorkbench((state) => state.selection);
-  const { apply } = useEdits();
+  const { insert } = useEdits();
   const picked = obstacles.find((o) => selection?.kind === "obstacle" && selection.id === o.id);
   const addObstacle = () => {
     const id = freeId("obstacle", obstacles);
@@ -34,11 +34,7 @@ export function ObstacleMeasures() {
       heightMm: 80,
     };
     const at = { kind: "obstacle", id } as const;
-    const refused = apply({
-      code: "addObstacle",
-      at,
-      ops: [{ op: "insert", path: ["obstacles"], index: obstacles.length, value }],
-    });
+    const refused = insert(at, ["obstacles"], obstacles.length, value, "addObstacle");
     if (refused === null) look({ selection: at });
   };
   return (
@@ -71,7 +67,7 @@ export function ObstacleMeasures() {
 }
 
 function ObstacleFields({ obstacle }: { readonly obstacle: Obstacle }) {
-  const { set, apply } = useEdits();
+  const { set, remove } = useEdits();
   const at = { kind: "obstacle", id: obstacle.id } as const;
   const path = (key: string) => ["obstacles", obstacle.id, key];
   return (
@@ -97,7 +93,7 @@ function ObstacleFields({ obstacle }: { readonly obstacle: Obstacle }) {
         className="mt-1"
         onClick={() => {
           look({ selection: null });
-          apply({ code: "removeObstacle", at: AT, ops: [{ op: "remove", path: ["obstacles", obstacle.id] }] });
+          remove(AT, ["obstacles", obstacle.id], "removeObstacle");
         }}
       >
         <Trash2 size={14} aria-hidden /> Take it away

@@ -21,7 +21,7 @@ type PointListProps = {
 /** The free points of a line: pick one to type its place, put one in after it, take it out. */
 export function PointList({ line, routeMm, nameOf, isFixed = () => false }: PointListProps) {
   const selection = useWorkbench((state) => state.selection);
-  const { apply } = useEdits();
+  const { insert, remove } = useEdits();
   const key = line.kind === "drain" ? "bendsMm" : "pointsMm";
   const points = line.kind === "drain" ? line.bendsMm : line.pointsMm;
   const insertAt = (index: number) => {
@@ -29,17 +29,12 @@ export function PointList({ line, routeMm, nameOf, isFixed = () => false }: Poin
     if (!before || !after) return;
     const part = { kind: "bend", lineId: line.id, index } as const;
     const value = interpolate(before, after, 0.5);
-    const refused = apply({
-      code: "addBend",
-      at: part,
-      ops: [{ op: "insert", path: ["lines", line.id, key], index, value }],
-    });
+    const refused = insert(part, ["lines", line.id, key], index, value, "addBend");
     if (refused === null) look({ selection: part });
   };
-  const remove = (index: number) => {
+  const takeOut = (index: number) => {
     look({ selection: null });
-    const at = { kind: "line", id: line.id } as const;
-    apply({ code: "removeBend", at, ops: [{ op: "remove", path: ["lines", line.id, key, index] }] });
+    remove({ kind: "line", id: line.id }, ["lines", line.id, key, index], "removeBend");
   };
   return (
     <>
@@ -69,7 +64,7 @@ export function PointList({ line, routeMm, nameOf, isFixed = () => false }: Poin
                       <Plus size={14} aria-hidden /> One before it
                     </Button>
                     {!isFixed(index) && (
-                      <Button onClick={() => remove(index)}>
+                      <Button onClick={() => takeOut(index)}>
                         <Trash2 size={14} aria-hidden /> Take it out
                       </Button>
                     )}

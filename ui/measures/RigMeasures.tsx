@@ -19,7 +19,7 @@ const AT = { kind: "rig" } as const;
 export function RigMeasures() {
   const rig = useWorkbench((state) => state.history!.design.rig);
   const name = useWorkbench((state) => state.history!.design.name);
-  const { set, apply } = useEdits();
+  const { set, apply, insert, remove } = useEdits();
   const boat = rig.kind === "boat";
   const field = (key: keyof typeof rig) => (value: number | null) => set(AT, ["rig", key], value);
   const angle = (key: keyof typeof rig.envelope) => (value: number | null) =>
@@ -77,32 +77,16 @@ export function RigMeasures() {
         <div className="flex gap-1.5 pt-1">
           <Button
             onClick={() =>
-              apply({
-                code: "change",
-                at: AT,
-                ops: [
-                  {
-                    op: "insert",
-                    path: ["rig", "floorLayers"],
-                    index: rig.floorLayers.length,
-                    value: { name: `Layer ${rig.floorLayers.length + 1}`, thicknessMm: 10 },
-                  },
-                ],
+              insert(AT, ["rig", "floorLayers"], rig.floorLayers.length, {
+                name: `Layer ${rig.floorLayers.length + 1}`,
+                thicknessMm: 10,
               })
             }
           >
             <Plus size={14} aria-hidden /> Floor layer
           </Button>
           {rig.floorLayers.length > 1 && (
-            <Button
-              onClick={() =>
-                apply({
-                  code: "change",
-                  at: AT,
-                  ops: [{ op: "remove", path: ["rig", "floorLayers", rig.floorLayers.length - 1] }],
-                })
-              }
-            >
+            <Button onClick={() => remove(AT, ["rig", "floorLayers", rig.floorLayers.length - 1])}>
               Take the lowest out
             </Button>
           )}
@@ -148,7 +132,7 @@ export function RigMeasures() {
 function StandingPlaces() {
   const standings = useWorkbench((state) => state.history!.design.rig.standings);
   const attitude = useWorkbench((state) => state.attitude);
-  const { set, apply } = useEdits();
+  const { set, insert, remove } = useEdits();
   return (
     <div className="pt-1">
       {standings.map((place) => (
@@ -163,9 +147,7 @@ function StandingPlaces() {
           <Button
             look="bare"
             aria-label={`Take ${place.name} out`}
-            onClick={() =>
-              apply({ code: "change", at: AT, ops: [{ op: "remove", path: ["rig", "standings", place.id] }] })
-            }
+            onClick={() => remove(AT, ["rig", "standings", place.id])}
           >
             <Trash2 size={15} aria-hidden />
           </Button>
@@ -175,17 +157,10 @@ function StandingPlaces() {
         <Button
           className="mt-1"
           onClick={() =>
-            apply({
-              code: "change",
-              at: AT,
-              ops: [
-                {
-                  op: "insert",
-                  path: ["rig", "standings"],
-                  index: standings.length,
-                  value: { id: freeId("place", standings), name: `Place ${standings.length + 1}`, attitude },
-                },
-              ],
+            insert(AT, ["rig", "standings"], standings.length, {
+              id: freeId("place", standings),
+              name: `Place ${standings.length + 1}`,
+              attitude,
             })
           }
         >

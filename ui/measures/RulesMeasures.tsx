@@ -44,7 +44,7 @@ export const RulesMeasures = memo(function RulesMeasures() {
 function LimitField({ id }: { readonly id: LimitId }) {
   const design = useWorkbench((state) => state.history!.design);
   const drainId = useWorkbench((state) => state.drainId);
-  const { set, apply } = useEdits();
+  const { set, remove } = useEdits();
   const { rules } = design;
   const drain = findShownDrain(design, drainId);
   const limit = lookUpLimit(rules, id, { boreMm: drain?.pipe.innerMm ?? 40, vented: drain?.branchVent != null });
@@ -66,7 +66,7 @@ function LimitField({ id }: { readonly id: LimitId }) {
           <Button
             look="bare"
             aria-label={`Back to the pack's figure: ${LIMIT_NAMES[id].name}`}
-            onClick={() => apply({ code: "change", at: AT, ops: [{ op: "remove", path: ["rules", "limits", id] }] })}
+            onClick={() => remove(AT, ["rules", "limits", id])}
           >
             <RotateCcw size={14} aria-hidden />
           </Button>

@@ -1,14 +1,19 @@
 "use client";
-import type { EditOp, EditPath } from "@/core/design/edit";
+import type { Edit, EditPath } from "@/core/design/edit";
 import type { PartRef } from "@/core/design/part";
 import { useWorkbench } from "@/store/useWorkbench";
 import { change } from "@/store/workbench";
 import { describeFault } from "@/words/faults";
 
+/** A refusal is the sentence that says why; null is done. */
+type Refusal = string | null;
+
 type Edits = {
-  /** Sets one value; the answer is null, or the sentence that says why not. */
-  readonly set: (at: PartRef, path: EditPath, value: unknown) => string | null;
-  readonly apply: (edit: Parameters<typeof change>[0]) => string | null;
+  readonly apply: (edit: Edit) => Refusal;
+  readonly set: (at: PartRef, path: EditPath, value: unknown) => Refusal;
+  /** Puts a new entry into a list, before the place given. */
+  readonly insert: (at: PartRef, path: EditPath, index: number, value: unknown, code?: Edit["code"]) => Refusal;
+  readonly remove: (at: PartRef, path: EditPath, code?: Edit["code"]) => Refusal;
 };
 
 /** Edits for the fields: each is one undoable step, and a refusal comes back as a sentence. */
@@ -22,6 +27,9 @@ export function useEdits(): Edits {
   };
   return {
     apply,
-    set: (at, path, value) => apply({ code: "change", at, ops: [{ op: "set", path, value } satisfies EditOp] }),
+    set: (at, path, value) => apply({ code: "change", at, ops: [{ op: "set", path, value }] }),
+    insert: (at, path, index, value, code = "change") =>
+      apply({ code, at, ops: [{ op: "insert", path, index, value }] }),
+    remove: (at, path, code = "change") => apply({ code, at, ops: [{ op: "remove", path }] }),
   };
 }

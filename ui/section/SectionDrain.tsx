@@ -1,7 +1,7 @@
 import { useId } from "react";
 import type { Pipe, TrapKind } from "@/core/design/plumbing";
 import type { Severity } from "@/core/evaluate/findings";
-import type { LongSection, SectionPoint } from "@/core/section/longSection";
+import type { LongSection, SectionPoint } from "@/core/section/sectionLayout";
 import { BRANCH_VENT_NAMES } from "@/words/labels";
 import { toPath, type View } from "../drawing/view";
 

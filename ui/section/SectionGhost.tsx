@@ -1,4 +1,4 @@
-import type { LongSection } from "@/core/section/longSection";
+import type { LongSection } from "@/core/section/sectionLayout";
 import { toPath, type View } from "../drawing/view";
 
 /** What a remedy would make of the drain, in broken enamel lines over the drawing as it is. */

@@ -1,4 +1,4 @@
-import type { LongSection, SectionPoint } from "@/core/section/longSection";
+import type { LongSection, SectionPoint } from "@/core/section/sectionLayout";
 import { toObstacleFill } from "../drawing/Hatches";
 import { findTickStep, listTicks, toPath, type View } from "../drawing/view";
 

@@ -1,4 +1,4 @@
-import type { LongSection } from "@/core/section/longSection";
+import type { LongSection } from "@/core/section/sectionLayout";
 import { toPath, type View } from "../drawing/view";
 
 type TankProps = { readonly layout: LongSection; readonly view: View; readonly hatch: string; readonly wallMm: number };

@@ -1,7 +1,7 @@
 "use client";
 import { type PointerEvent, useRef } from "react";
 import { clamp } from "@/core/quantity/tolerance";
-import type { LongSection } from "@/core/section/longSection";
+import type { LongSection } from "@/core/section/sectionLayout";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
 import type { View } from "../drawing/view";

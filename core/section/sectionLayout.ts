@@ -1,0 +1,58 @@
+import type { BranchVent, PortKind } from "../design/plumbing";
+import type { Obstacle } from "../design/rig";
+
+/** A point of the long section: station along the drain, mm, and true height over the floor at the fixture, mm. */
+export type SectionPoint = { readonly s: number; readonly h: number };
+
+export type SectionNode = SectionPoint & {
+  readonly role: "weir" | "bend" | "inlet";
+  /** Bend number, −1 for the ends. */
+  readonly bend: number;
+};
+
+export type SectionObstacle = { readonly obstacle: Obstacle; readonly corners: readonly SectionPoint[] };
+
+export type LongSection = {
+  readonly lineId: string;
+  /** Stations the drawing reaches over, mm. */
+  readonly fromS: number;
+  readonly toS: number;
+  /** What must be seen of it: sink, drain and tank, between ground and rim. */
+  readonly nearS: number;
+  readonly farS: number;
+  readonly lowH: number;
+  readonly highH: number;
+  readonly outlet: SectionPoint;
+  readonly sink: readonly SectionPoint[];
+  readonly nodes: readonly SectionNode[];
+  /** Centre line of the trap's pipe from the outlet to the weir; empty without a trap. */
+  readonly trap: readonly SectionPoint[];
+  readonly trapSurfaceH: number | null;
+  readonly floorTop: readonly SectionPoint[];
+  readonly floorUnder: readonly SectionPoint[];
+  readonly ground: readonly SectionPoint[];
+  readonly sill: readonly SectionPoint[];
+  readonly waterline: number | null;
+  readonly obstacles: readonly SectionObstacle[];
+  readonly ponds: readonly {
+    readonly fromS: number;
+    readonly toS: number;
+    readonly surfaceH: number;
+    readonly legIndex: number;
+  }[];
+  readonly tank: {
+    readonly outline: readonly SectionPoint[];
+    readonly water: readonly SectionPoint[];
+    readonly waterH: number;
+    readonly fullH: number;
+    readonly fullAt: readonly [number, number];
+    readonly ports: readonly (SectionPoint & {
+      readonly id: string;
+      readonly kind: PortKind;
+      readonly boreMm: number;
+    })[];
+  };
+  /** Where air comes to the branch near its trap; null where none does. */
+  readonly branchVent: (SectionPoint & { readonly kind: BranchVent["kind"] }) | null;
+  readonly vents: readonly { readonly lineId: string; readonly points: readonly SectionPoint[] }[];
+};
