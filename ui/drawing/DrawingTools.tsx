@@ -1,23 +1,20 @@
 import { Maximize2, ZoomIn, ZoomOut } from "lucide-react";
-import type { ReactNode } from "react";
+import { memo } from "react";
 import { Button } from "../kit/Button";
 import type { Zooming } from "./useZoom";
 
-/** Zoom in, out and back, in the corner of a drawing. */
-export function DrawingTools({
+/** Zoom in, out and back, for the corner of a drawing. */
+export const DrawingTools = memo(function DrawingTools({
   zooming,
   of,
-  children,
 }: {
   readonly zooming: Zooming;
   readonly of: string;
-  readonly children?: ReactNode;
 }) {
   const { zoom, zoomBy, reset } = zooming;
   const whole = zoom.k <= 1;
   return (
-    <div className="absolute top-1 right-1 flex items-center bg-sheet/85">
-      {children}
+    <>
       <Button look="bare" aria-label={`Zoom in on the ${of}`} onClick={() => zoomBy(1.5)}>
         <ZoomIn size={16} aria-hidden />
       </Button>
@@ -27,6 +24,9 @@ export function DrawingTools({
       <Button look="bare" aria-label={`Show the whole ${of}`} disabled={whole} onClick={reset}>
         <Maximize2 size={15} aria-hidden />
       </Button>
-    </div>
+    </>
   );
-}
+});
+
+/** The corner of a drawing in which its tools stand. */
+export const TOOLS_CORNER = "absolute top-1 right-1 flex items-center bg-sheet/85";

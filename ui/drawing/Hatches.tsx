@@ -1,8 +1,10 @@
+import { memo } from "react";
+
 /**
  * The legend of our own: each kind of water and ground is a pattern first and a colour second, so that it reads in
  * greyscale. Grey water lies in broken level lines, ground in slanted strokes, heat in crosses.
  */
-export function Hatches({ id }: { readonly id: string }) {
+export const Hatches = memo(function Hatches({ id }: { readonly id: string }) {
   return (
     <defs>
       <pattern id={`${id}-grey`} width="10" height="6" patternUnits="userSpaceOnUse">
@@ -30,7 +32,7 @@ export function Hatches({ id }: { readonly id: string }) {
       </pattern>
     </defs>
   );
-}
+});
 
 const HATCH_OF: Readonly<Record<string, string>> = { exhaust: "hot", fuelTank: "fuel" };
 

@@ -1,6 +1,6 @@
 "use client";
 import type { ZoomBehavior } from "d3-zoom";
-import { type RefObject, useCallback, useEffect, useRef, useState } from "react";
+import { type RefObject, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { NO_ZOOM, type Zoom } from "./view";
 
 const MOST_ZOOM = 12;
@@ -51,11 +51,9 @@ export function useZoom(ref: RefObject<SVGSVGElement | null>): Zooming {
       detach();
     };
   }, [ref]);
-  return {
-    zoom,
-    zoomBy: useCallback((factor) => control.current?.by(factor), []),
-    reset: useCallback(() => control.current?.reset(), []),
-  };
+  const zoomBy = useCallback((factor: number) => control.current?.by(factor), []);
+  const reset = useCallback(() => control.current?.reset(), []);
+  return useMemo(() => ({ zoom, zoomBy, reset }), [zoom, zoomBy, reset]);
 }
 
 const isGround = (event: Event): boolean =>

@@ -12,13 +12,14 @@ import { NumberField } from "../kit/NumberField";
 import { Bubble, toLetter } from "./Bubble";
 import { findMapRange } from "./findMapRange";
 import { RampAdvice } from "./RampAdvice";
+import { tiltToWorst } from "./tiltToWorst";
 import { useStandingMap } from "./useStandingMap";
 
 /** The level: how the rig stands, over the map of where its drains run. */
 export function LevelPanel() {
   const attitude = useWorkbench((state) => state.attitude);
   const rig = useWorkbench((state) => state.history?.design.rig);
-  const worst = useWorkbench((state) => findShownResult(state)?.worst.attitude);
+  const hasDrain = useWorkbench((state) => findShownResult(state) !== null);
   const rangeDeg = rig ? findMapRange(rig) : 6;
   const standing = useStandingMap(rangeDeg);
   if (!rig) return null;
@@ -41,8 +42,8 @@ export function LevelPanel() {
         <Button onClick={() => tilt(LEVEL)} disabled={isLevel(attitude)} title="Key L">
           Level
         </Button>
-        {worst && (
-          <Button onClick={() => tilt(worst)} title="Key W">
+        {hasDrain && (
+          <Button onClick={tiltToWorst} title="Key W">
             Worst
           </Button>
         )}

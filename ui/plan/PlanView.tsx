@@ -4,7 +4,7 @@ import type { Design } from "@/core/design/design";
 import { listPoints } from "@/core/design/moves";
 import { type Vec3, vec } from "@/core/geometry/vec";
 import { useWorkbench } from "@/store/useWorkbench";
-import { DrawingTools } from "../drawing/DrawingTools";
+import { DrawingTools, TOOLS_CORNER } from "../drawing/DrawingTools";
 import { Hatches } from "../drawing/Hatches";
 import { findShownDrain } from "../drawing/shown";
 import { useFrame } from "../drawing/useFrame";
@@ -64,7 +64,9 @@ export function PlanView() {
         )}
       </svg>
       <h2 className="plate pointer-events-none absolute top-1.5 left-3 text-[16px]">Plan</h2>
-      <DrawingTools zooming={zooming} of="plan" />
+      <div className={TOOLS_CORNER}>
+        <DrawingTools zooming={zooming} of="plan" />
+      </div>
     </div>
   );
 }

@@ -1,16 +1,14 @@
 "use client";
-import { useId, useMemo, useRef } from "react";
+import { memo, useId, useMemo, useRef } from "react";
 import type { FixtureKind } from "@/core/design/plumbing";
 import type { Severity } from "@/core/evaluate/findings";
-import { MM_PER_IN } from "@/core/quantity/convert";
 import { layOutLongSection } from "@/core/section/longSection";
 import type { LongSection } from "@/core/section/sectionLayout";
 import { computeSectionShift } from "@/core/section/sectionShift";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, workbench } from "@/store/workbench";
 import { describePart } from "@/words/findings";
-import { formatLengthFigure } from "@/words/units";
-import { DrawingTools } from "../drawing/DrawingTools";
+import { DrawingTools, TOOLS_CORNER } from "../drawing/DrawingTools";
 import { Handle, type Pull } from "../drawing/Handle";
 import { Hatches } from "../drawing/Hatches";
 import { findShownDrain, findShownResult } from "../drawing/shown";
@@ -61,14 +59,20 @@ export function LongSectionView() {
     return preview && after ? layOutLongSection(preview.design, after, attitude, 0) : null;
   }, [preview, drainId, attitude]);
 
-  if (!design || !drain || !layout || !result) return <NoDrain />;
-
-  // while something is pulled the paper must not move under the hand
-  if (!dragBase || !still.current) still.current = { bounds: toBounds(layout), inletS: findInletS(layout) };
-  const fit = fitView({ bounds: still.current.bounds, ...size, pad: PAD, exaggeration, zoom: zooming.zoom });
+  // while something is pulled the paper must not move under the hand, and what stands still is not drawn again
+  if (layout && (!dragBase || !still.current)) still.current = { bounds: toBounds(layout), inletS: findInletS(layout) };
+  const hold = still.current;
   const isFixturePulled = dragBase !== null && workbench.getState().selection?.kind === "fixture";
-  const slip = isFixturePulled ? still.current.inletS - findInletS(layout) : 0;
-  const view: View = { ...fit, x: (s) => fit.x(s + slip) };
+  const slip = hold && layout && isFixturePulled ? hold.inletS - findInletS(layout) : 0;
+  const { width, height } = size;
+  const { zoom } = zooming;
+  const fit = useMemo(
+    () => hold && fitView({ bounds: hold.bounds, width, height, pad: PAD, exaggeration, zoom }),
+    [hold, width, height, exaggeration, zoom],
+  );
+  const view = useMemo((): View | null => fit && { ...fit, x: (s) => fit.x(s + slip) }, [fit, slip]);
+  if (!design || !drain || !layout || !result || !fit || !view) return <NoDrain />;
+
   const floorMm = design.rig.floorLayers.reduce((sum, layer) => sum + layer.thicknessMm, 0);
   const severities = evaluation?.findings.flatMap((f): [number, Severity][] =>
     f.at.kind === "leg" && f.at.lineId === drain.id ? [[f.at.index, f.severity]] : [],
@@ -91,8 +95,7 @@ export function LongSectionView() {
               view={view}
               hatch={hatch}
               floorJoints={toJoints(design.rig.floorLayers, floorMm)}
-              tickUnitMm={units === "metric" ? 1 : MM_PER_IN}
-              formatTick={(mm) => formatLengthFigure(mm, units)}
+              units={units}
             />
             <SectionTank layout={layout} view={view} hatch={hatch} wallMm={findWall(design, result.tankId)} />
             <SectionDrain
@@ -111,16 +114,10 @@ export function LongSectionView() {
         )}
       </svg>
       {ready && <SectionLabels design={design} layout={layout} view={view} drain={result} tank={tank} units={units} />}
-      <DrawingTools zooming={zooming} of="section">
-        {fit.ratio !== 1 && <span className="figures mr-2 text-[13px] text-faint">heights × {fit.ratio}</span>}
-        <Button
-          look="bare"
-          onClick={() => look({ exaggeration: nextExaggeration(fit.ratio) })}
-          title="Draw heights taller than lengths (E)"
-        >
-          {fit.ratio === 1 ? "Stretch heights" : "Stretch"}
-        </Button>
-      </DrawingTools>
+      <div className={TOOLS_CORNER}>
+        <Stretch ratio={fit.ratio} />
+        <DrawingTools zooming={zooming} of="section" />
+      </div>
     </div>
   );
 }
@@ -203,6 +200,22 @@ function SectionHandles({ layout, view }: { readonly layout: LongSection; readon
     </g>
   );
 }
+
+/** Heights drawn taller than lengths, by how much, and on to the next. */
+const Stretch = memo(function Stretch({ ratio }: { readonly ratio: number }) {
+  return (
+    <>
+      {ratio !== 1 && <span className="figures mr-2 text-[13px] text-faint">heights × {ratio}</span>}
+      <Button
+        look="bare"
+        onClick={() => look({ exaggeration: nextExaggeration(ratio) })}
+        title="Draw heights taller than lengths (E)"
+      >
+        {ratio === 1 ? "Stretch heights" : "Stretch"}
+      </Button>
+    </>
+  );
+});
 
 function NoDrain() {
   return (

@@ -1,4 +1,7 @@
+import { memo } from "react";
+import { MM_PER_IN } from "@/core/quantity/convert";
 import type { LongSection, SectionPoint } from "@/core/section/sectionLayout";
+import { formatLengthFigure, type Units } from "@/words/units";
 import { toObstacleFill } from "../drawing/Hatches";
 import { findTickStep, listTicks, toPath, type View } from "../drawing/view";
 
@@ -8,9 +11,7 @@ type SceneryProps = {
   readonly hatch: string;
   /** Shares of the floor's thickness at which one layer ends and the next begins. */
   readonly floorJoints: readonly number[];
-  /** What the heights are counted in, mm: ticks are round in it. */
-  readonly tickUnitMm: number;
-  readonly formatTick: (mm: number) => string;
+  readonly units: Units;
 };
 
 const EDGE_PX = 46;
@@ -19,11 +20,10 @@ const GROUND_BAND_PX = 9;
 const pairs = (points: readonly SectionPoint[]) => points.map((p) => [p.s, p.h] as const);
 
 /** What is there before anything is plumbed: heights, ground, sill, waterline, floor, and what is under it. */
-export function SectionScenery({ layout, view, hatch, floorJoints, tickUnitMm, formatTick }: SceneryProps) {
-  const heights = listHeights(view, layout, tickUnitMm);
+export function SectionScenery({ layout, view, hatch, floorJoints, units }: SceneryProps) {
   return (
     <g>
-      <HeightLines view={view} heights={heights} />
+      <HeightLines view={view} units={units} />
       {layout.obstacles.map(({ obstacle, corners }, i) => (
         <path
           // one obstacle may be cut twice by a drain that turns back
@@ -49,47 +49,46 @@ export function SectionScenery({ layout, view, hatch, floorJoints, tickUnitMm, f
       )}
       {layout.waterline !== null && <Waterline view={view} height={layout.waterline} />}
       <Floor layout={layout} view={view} hatch={hatch} joints={floorJoints} />
-      <HeightFigures view={view} heights={heights} formatTick={formatTick} />
+      <HeightFigures view={view} units={units} />
       <LineNames layout={layout} view={view} />
     </g>
   );
 }
 
-/** Heights worth a line: round in the reader's unit, far enough apart to be read, inside the sheet. */
-function listHeights(view: View, layout: LongSection, unitMm: number): number[] {
+type HeightProps = { readonly view: View; readonly units: Units };
+
+/** Heights worth a line: round in the reader's unit, far enough apart to be read, on the sheet. */
+function listHeights({ view, units }: HeightProps): number[] {
+  const unitMm = units === "metric" ? 1 : MM_PER_IN;
   const step = findTickStep(view.ky * unitMm, 34) * unitMm;
-  return listTicks(layout.lowH - 400, layout.highH + 400, step).filter((h) => {
-    const y = view.y(h);
-    return y > 12 && y < view.height - 6;
-  });
+  const base = view.y(0);
+  return listTicks((base - view.height + 6) / view.ky, (base - 12) / view.ky, step);
 }
 
-type HeightProps = { readonly view: View; readonly heights: readonly number[] };
-
-function HeightLines({ view, heights }: HeightProps) {
+const HeightLines = memo(function HeightLines({ view, units }: HeightProps) {
   return (
     <g stroke="var(--rule)" strokeWidth={1} opacity={0.5}>
-      {heights.map((h) => (
+      {listHeights({ view, units }).map((h) => (
         <line key={h} x1={EDGE_PX} x2={view.width} y1={view.y(h)} y2={view.y(h)} />
       ))}
     </g>
   );
-}
+});
 
 // A margin of plain sheet, so that no line of the drawing runs through a figure.
-function HeightFigures({ view, heights, formatTick }: HeightProps & Pick<SceneryProps, "formatTick">) {
+const HeightFigures = memo(function HeightFigures({ view, units }: HeightProps) {
   return (
     <g>
       <rect x={0} y={0} width={EDGE_PX - 3} height={view.height} fill="var(--sheet)" />
       <line x1={EDGE_PX - 3} x2={EDGE_PX - 3} y1={0} y2={view.height} stroke="var(--rule)" />
-      {heights.map((h) => (
+      {listHeights({ view, units }).map((h) => (
         <text key={h} x={EDGE_PX - 8} y={view.y(h) + 4} textAnchor="end" fontSize={12} style={{ fill: "var(--faint)" }}>
-          {formatTick(h)}
+          {formatLengthFigure(h, units)}
         </text>
       ))}
     </g>
   );
-}
+});
 
 /** What the long lines are, written on them at the edge of the sheet. */
 function LineNames({ layout, view }: Pick<SceneryProps, "layout" | "view">) {

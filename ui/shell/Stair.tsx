@@ -1,6 +1,6 @@
 "use client";
 import type { Severity } from "@/core/evaluate/findings";
-import { STATIONS, type Station } from "@/store/state";
+import { STATIONS, type Station, type WorkbenchState } from "@/store/state";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
 import { RIG_NAMES, STATION_NAMES } from "@/words/labels";
@@ -16,9 +16,9 @@ const CHAMBER_PX = 30;
 /** The stations as a stair of locks, going down with the water. A gate stays shut while something must be settled there. */
 export function Stair() {
   const station = useWorkbench((state) => state.station);
-  const findings = useWorkbench((state) => state.evaluation?.findings);
-  const worstAt = (at: Station): Severity | null =>
-    (["must", "should"] as const).find((s) => findings?.some((f) => f.severity === s && toStation(f) === at)) ?? null;
+  // one word for all stations, so that the stair is drawn anew only when a gate turns
+  const severities = useWorkbench((state) => STATIONS.map((at) => findWorst(state, at) ?? "").join(",")).split(",");
+  const worstAt = (at: Station) => (severities[STATIONS.indexOf(at)] || null) as Severity | null;
   return (
     <nav aria-label="Stations" className="relative" style={{ height: STATIONS.length * ROW_PX }}>
       <svg className="absolute inset-0 size-full" aria-hidden>
@@ -53,6 +53,11 @@ export function Stair() {
     </nav>
   );
 }
+
+const findWorst = ({ evaluation }: WorkbenchState, at: Station): Severity | undefined =>
+  (["must", "should"] as const).find((severity) =>
+    evaluation?.findings.some((f) => f.severity === severity && toStation(f) === at),
+  );
 
 function Chamber({
   index,

@@ -70,11 +70,9 @@ export function TopBar() {
 }
 
 function WayBack() {
-  const design = useWorkbench((state) => state.history?.design);
   const last = useWorkbench((state) => state.history?.past[state.history.past.length - 1]);
   const next = useWorkbench((state) => state.history?.future[0]);
-  const title = (verb: string, step: typeof last) =>
-    step && design ? `${verb}: ${describeEdit(step.edit, step.before)}` : verb;
+  const title = (verb: string, step: typeof last) => (step ? `${verb}: ${describeEdit(step.edit, step.before)}` : verb);
   return (
     <>
       <Button look="bare" disabled={!last} onClick={undo} aria-label={title("Undo", last)} title={title("Undo", last)}>

@@ -3,8 +3,8 @@ import type { Design } from "@/core/design/design";
 import { STATIONS } from "@/store/state";
 import { change, endDrag, view as look, previewEdit, redo, tilt, undo, workbench } from "@/store/workbench";
 import { STATION_NAMES } from "@/words/labels";
-import { findShownResult } from "../drawing/shown";
 import { EXAGGERATIONS } from "../drawing/view";
+import { tiltToWorst } from "../level/tiltToWorst";
 import { session, setTheme, setUnits } from "./browserSession";
 
 /** Something that can be done from the keyboard, from the palette, or both. */
@@ -58,11 +58,6 @@ export const COMMANDS: readonly Command[] = [
   { id: "keys", name: "All keys", keys: ["?"], run: () => look({ overlay: "keys" }) },
   { id: "escape", name: "Leave it", keys: ["escape"], run: leave },
 ];
-
-function tiltToWorst(): void {
-  const worst = findShownResult(get())?.worst.attitude;
-  if (worst) tilt(worst);
-}
 
 function tiltToNextStanding(): void {
   const { attitude, history } = get();
