@@ -18,6 +18,9 @@ type LabelsProps = {
 /** Runs shorter than this on the screen have no room for their figures; the strip below has them. */
 const LEAST_PX = 92;
 
+/** On a sheet narrower than this the drops leave their figures to the strip; they would stand in those of the runs. */
+const NARROW_PX = 560;
+
 /** The seal stands left of the trap, and the heights left of that. */
 const SEAL_ROOM_PX = 130;
 
@@ -32,7 +35,7 @@ export function SectionLabels({ design, layout, view, drain, tank, units }: Labe
         const isRun = drain.legs[i]!.kind === "run";
         const width = view.x(to.s) - view.x(from.s);
         const height = view.y(to.h) - view.y(from.h);
-        if (isRun ? width < LEAST_PX : height < 44) return null;
+        if (isRun ? width < LEAST_PX : height < 44 || view.width < NARROW_PX) return null;
         const x = view.x((from.s + to.s) / 2);
         const y = view.y((from.h + to.h) / 2 + (isRun ? bore : bore / 2));
         return (
