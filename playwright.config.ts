@@ -9,7 +9,8 @@ export default defineConfig({
   workers: 2,
   // on a busy machine a test gets a second try; one that needed it is named in the report
   retries: process.env["CI"] ? 1 : 0,
-  timeout: 40_000,
+  timeout: 90_000,
+  expect: { timeout: 10_000 },
   reporter: [["list"]],
   use: {
     baseURL: `http://localhost:${port}`,
