@@ -3,7 +3,8 @@ import { useId } from "react";
 import type { Quantity } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeRead, formatParts, parseQuantity } from "@/words/units";
-import { FIELD_LOOK, FieldRow } from "./FieldRow";
+import { FieldInput } from "./FieldInput";
+import { FieldRow } from "./FieldRow";
 import { useTyping } from "./useTyping";
 
 type NumberFieldProps = {
@@ -24,31 +25,22 @@ export function NumberField(props: NumberFieldProps) {
   const units = useWorkbench((state) => state.units);
   const id = useId();
   const { figure, unit } = formatParts(value ?? 0, quantity, units);
-  const { typed, refusal, type, onBlur, onKeyDown } = useTyping((text) => {
-    if (clearable && text.trim() === "") return onCommit(null);
-    const read = parseQuantity(text, quantity, units);
-    return read.ok ? onCommit(read.value) : describeRead(read.reason, quantity, units);
+  const { typed, refusal, on } = useTyping({
+    take: (text) => {
+      if (clearable && text.trim() === "") return onCommit(null);
+      const read = parseQuantity(text, quantity, units);
+      return read.ok ? onCommit(read.value) : describeRead(read.reason, quantity, units);
+    },
+    nudge: (steps) => onCommit((value ?? 0) + steps * step),
   });
-  const nudge = (by: number) => {
-    if (onCommit((value ?? 0) + by) === null) type(null);
-  };
   return (
     <FieldRow id={id} label={label} help={help} refusal={refusal}>
-      <input
+      <FieldInput
         id={id}
-        autoComplete="off"
         value={typed ?? (value === null ? "" : figure)}
-        aria-invalid={refusal !== null}
-        aria-describedby={refusal ? `${id}-why` : undefined}
-        onChange={(event) => type(event.target.value)}
-        onBlur={onBlur}
-        onKeyDown={(event) => {
-          onKeyDown(event);
-          if (event.key !== "ArrowUp" && event.key !== "ArrowDown") return;
-          event.preventDefault();
-          nudge((event.key === "ArrowUp" ? 1 : -1) * step * (event.shiftKey ? 10 : 1));
-        }}
-        className={`figures w-[72px] text-right text-[16px] phone:w-28 ${FIELD_LOOK} ${refusal ? "border-b-2 border-signal" : ""}`}
+        refused={refusal !== null}
+        on={on}
+        className="figures w-[72px] text-right text-[16px] phone:w-28"
       />
       <span className="figures min-w-5 shrink-0 text-[13px] text-faint desk:w-[42px]">{unit}</span>
     </FieldRow>

@@ -1,6 +1,7 @@
 "use client";
 import { useId } from "react";
-import { FIELD_LOOK, FieldRow } from "./FieldRow";
+import { FieldInput } from "./FieldInput";
+import { FieldRow } from "./FieldRow";
 import { useTyping } from "./useTyping";
 
 type TextFieldProps = {
@@ -12,19 +13,10 @@ type TextFieldProps = {
 /** A name that can be typed over. */
 export function TextField({ label, value, onCommit }: TextFieldProps) {
   const id = useId();
-  const { typed, refusal, type, onBlur, onKeyDown } = useTyping((text) => (text === value ? null : onCommit(text)));
+  const { typed, refusal, on } = useTyping({ take: (text) => (text === value ? null : onCommit(text)) });
   return (
     <FieldRow id={id} label={label} refusal={refusal}>
-      <input
-        id={id}
-        autoComplete="off"
-        value={typed ?? value}
-        aria-invalid={refusal !== null}
-        onChange={(event) => type(event.target.value)}
-        onBlur={onBlur}
-        onKeyDown={onKeyDown}
-        className={`w-[168px] text-[14px] ${FIELD_LOOK}`}
-      />
+      <FieldInput id={id} value={typed ?? value} refused={refusal !== null} on={on} className="w-[168px] text-[14px]" />
     </FieldRow>
   );
 }

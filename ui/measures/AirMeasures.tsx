@@ -3,7 +3,7 @@ import type { BranchVent, Drain, Vent } from "@/core/design/plumbing";
 import { add } from "@/core/geometry/vec";
 import { toWorkingId } from "@/core/workings/listWorkings";
 import type { FormulaId } from "@/core/workings/working";
-import { useWorkbench } from "@/store/useWorkbench";
+import { useTrailing } from "@/store/useWorkbench";
 import { WORK_CAUTIONS } from "@/words/cautions";
 import { BRANCH_VENT_NAMES, GLOSSARY } from "@/words/labels";
 import { formatQuantity } from "@/words/units";
@@ -17,8 +17,8 @@ import { useEdits } from "./useEdits";
 
 /** Air for the tank and for the branch. */
 export function AirMeasures() {
-  const design = useWorkbench((state) => state.history!.design);
-  const drainId = useWorkbench((state) => state.drainId);
+  const design = useTrailing((state) => state.history!.design);
+  const drainId = useTrailing((state) => state.drainId);
   const vents = design.lines.filter((line): line is Vent => line.kind === "vent");
   const drain = findShownDrain(design, drainId);
   return (
@@ -40,8 +40,8 @@ export function AirMeasures() {
 
 /** What the breather does to the traps when the valve opens. */
 function AirFigures() {
-  const tanks = useWorkbench((state) => state.evaluation?.tanks ?? []);
-  const units = useWorkbench((state) => state.units);
+  const tanks = useTrailing((state) => state.evaluation?.tanks ?? []);
+  const units = useTrailing((state) => state.units);
   return tanks.map(({ tankId, air }) => {
     if (!air) return null;
     const at = { kind: "tank", id: tankId } as const;
@@ -69,7 +69,7 @@ function AirFigures() {
 }
 
 function VentFields({ vent }: { readonly vent: Vent }) {
-  const design = useWorkbench((state) => state.history!.design);
+  const design = useTrailing((state) => state.history!.design);
   const { set } = useEdits();
   const at = { kind: "line", id: vent.id } as const;
   const tank = design.tanks.find((t) => t.id === vent.fromTank)!;
@@ -95,8 +95,8 @@ function VentFields({ vent }: { readonly vent: Vent }) {
 }
 
 function BranchFields({ drain }: { readonly drain: Drain }) {
-  const result = useWorkbench(findShownResult);
-  const units = useWorkbench((state) => state.units);
+  const result = useTrailing(findShownResult);
+  const units = useTrailing((state) => state.units);
   const { set, apply } = useEdits();
   const at = { kind: "line", id: drain.id } as const;
   const path = ["lines", drain.id, "branchVent"];

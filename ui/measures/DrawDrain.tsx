@@ -2,14 +2,14 @@
 import { freeId } from "@/core/design/freeId";
 import type { Fixture, Tank } from "@/core/design/plumbing";
 import { add, vec } from "@/core/geometry/vec";
-import { useWorkbench } from "@/store/useWorkbench";
+import { useTrailing } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
 import { Button } from "../kit/Button";
 import { useEdits } from "./useEdits";
 
 /** For fixtures without a drain: one tap draws the straightest there is, to be bent into shape. */
 export function DrawDrain() {
-  const design = useWorkbench((state) => state.history!.design);
+  const design = useTrailing((state) => state.history!.design);
   const { insert } = useEdits();
   const undrained = design.fixtures.filter(
     (f) => !design.lines.some((line) => line.kind === "drain" && line.fromFixture === f.id),

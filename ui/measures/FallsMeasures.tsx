@@ -5,7 +5,7 @@ import { buildRemoveFixture } from "@/core/design/fixtureEdits";
 import type { Drain, TrapKind } from "@/core/design/plumbing";
 import { TRAP_KINDS } from "@/core/design/plumbing";
 import { toWorkingId } from "@/core/workings/listWorkings";
-import { useWorkbench } from "@/store/useWorkbench";
+import { useTrailing } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
 import { WORK_CAUTIONS } from "@/words/cautions";
 import { GLOSSARY, TRAP_NAMES } from "@/words/labels";
@@ -26,8 +26,8 @@ import { useEdits } from "./useEdits";
 
 /** The drain shown: fixture, trap, pipe and bends, and the rules it is held against. */
 export function FallsMeasures() {
-  const design = useWorkbench((state) => state.history!.design);
-  const drainId = useWorkbench((state) => state.drainId);
+  const design = useTrailing((state) => state.history!.design);
+  const drainId = useTrailing((state) => state.drainId);
   const drain = findShownDrain(design, drainId);
   return (
     <>
@@ -48,7 +48,7 @@ export function FallsMeasures() {
 }
 
 const FixtureFields = memo(function FixtureFields({ drain }: { readonly drain: Drain }) {
-  const fixture = useWorkbench((state) => state.history!.design.fixtures.find((f) => f.id === drain.fromFixture)!);
+  const fixture = useTrailing((state) => state.history!.design.fixtures.find((f) => f.id === drain.fromFixture)!);
   const { set, apply } = useEdits();
   const at = { kind: "fixture", id: fixture.id } as const;
   const field = (key: keyof typeof fixture) => (value: number | null) => set(at, ["fixtures", fixture.id, key], value);
@@ -153,8 +153,8 @@ const TrapFields = memo(function TrapFields({ drain }: { readonly drain: Drain }
 });
 
 const PipeFields = memo(function PipeFields({ drain }: { readonly drain: Drain }) {
-  const result = useWorkbench(findShownResult);
-  const units = useWorkbench((state) => state.units);
+  const result = useTrailing(findShownResult);
+  const units = useTrailing((state) => state.units);
   const { set } = useEdits();
   const at = { kind: "line", id: drain.id } as const;
   const path = (key: string) => ["lines", drain.id, "pipe", key];
@@ -212,7 +212,7 @@ const PipeFields = memo(function PipeFields({ drain }: { readonly drain: Drain }
 });
 
 const BendFields = memo(function BendFields({ drain }: { readonly drain: Drain }) {
-  const result = useWorkbench(findShownResult);
+  const result = useTrailing(findShownResult);
   return (
     <Group title="Bends, inverts">
       <PointList line={drain} routeMm={result?.nodesMm ?? []} nameOf={(index) => `Bend ${index + 1}`} />
@@ -222,8 +222,8 @@ const BendFields = memo(function BendFields({ drain }: { readonly drain: Drain }
 
 /** Where to drill, and how large. */
 function Passages() {
-  const result = useWorkbench(findShownResult);
-  const units = useWorkbench((state) => state.units);
+  const result = useTrailing(findShownResult);
+  const units = useTrailing((state) => state.units);
   if (!result || result.passages.length === 0) return null;
   const length = (mm: number) => formatQuantity(mm, "length", units);
   return (
@@ -250,8 +250,8 @@ function Passages() {
 
 /** What is left of the seal after driving, and how long it lasts unused. */
 function SealRisks({ lineId }: { readonly lineId: string }) {
-  const risks = useWorkbench((state) => state.evaluation?.drains.find((d) => d.lineId === lineId)?.sealRisks ?? null);
-  const units = useWorkbench((state) => state.units);
+  const risks = useTrailing((state) => state.evaluation?.drains.find((d) => d.lineId === lineId)?.sealRisks ?? null);
+  const units = useTrailing((state) => state.units);
   if (!risks) return null;
   const at = { kind: "trap", lineId } as const;
   return (

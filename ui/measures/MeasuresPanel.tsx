@@ -1,5 +1,5 @@
 "use client";
-import { useWorkbench } from "@/store/useWorkbench";
+import { useTrailing } from "@/store/useWorkbench";
 import { STATION_NAMES } from "@/words/labels";
 import { AirMeasures } from "./AirMeasures";
 import { FallsMeasures } from "./FallsMeasures";
@@ -17,8 +17,8 @@ const PANELS = {
 
 /** The measures of the station that is open. */
 export function MeasuresPanel() {
-  const station = useWorkbench((state) => state.station);
-  const hasDesign = useWorkbench((state) => state.history !== null);
+  const station = useTrailing((state) => state.station);
+  const hasDesign = useTrailing((state) => state.history !== null);
   if (!hasDesign) return null;
   const Panel = PANELS[station];
   return (

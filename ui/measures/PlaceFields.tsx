@@ -1,7 +1,7 @@
 "use client";
 import { buildMove, findPlaceMm, type Movable } from "@/core/design/moves";
 import type { Vec3 } from "@/core/geometry/vec";
-import { useWorkbench } from "@/store/useWorkbench";
+import { useTrailing } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
 import { NumberField } from "../kit/NumberField";
 import { useEdits } from "./useEdits";
@@ -20,7 +20,7 @@ export function PlaceFields({
   readonly part: Movable;
   readonly axes?: readonly (keyof Vec3)[];
 }) {
-  const place = useWorkbench((state) => findPlaceMm(state.history!.design, part));
+  const place = useTrailing((state) => findPlaceMm(state.history!.design, part));
   const { apply } = useEdits();
   if (!place) return null;
   return (

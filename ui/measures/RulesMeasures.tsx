@@ -5,7 +5,7 @@ import type { LimitId } from "@/core/rules/limitIds";
 import { LIMIT_IDS, LIMITS } from "@/core/rules/limitIds";
 import { lookUpLimit } from "@/core/rules/lookUpLimit";
 import type { PackId } from "@/core/rules/packIds";
-import { useWorkbench } from "@/store/useWorkbench";
+import { useTrailing } from "@/store/useWorkbench";
 import { LIMIT_NAMES } from "@/words/limits";
 import { describeLimitSource, PACK_NAMES } from "@/words/sources";
 import { findShownDrain } from "../drawing/shown";
@@ -19,7 +19,7 @@ const AT = { kind: "rig" } as const;
 
 /** The rules the design is held against: a pack, and every limit of it to be changed. */
 export const RulesMeasures = memo(function RulesMeasures() {
-  const rules = useWorkbench((state) => state.history!.design.rules);
+  const rules = useTrailing((state) => state.history!.design.rules);
   const { set } = useEdits();
   return (
     <Group title="Rules">
@@ -42,8 +42,8 @@ export const RulesMeasures = memo(function RulesMeasures() {
 });
 
 function LimitField({ id }: { readonly id: LimitId }) {
-  const design = useWorkbench((state) => state.history!.design);
-  const drainId = useWorkbench((state) => state.drainId);
+  const design = useTrailing((state) => state.history!.design);
+  const drainId = useTrailing((state) => state.drainId);
   const { set, remove } = useEdits();
   const { rules } = design;
   const drain = findShownDrain(design, drainId);

@@ -2,7 +2,7 @@
 import { buildResize } from "@/core/design/moves";
 import type { Tank } from "@/core/design/plumbing";
 import { toWorkingId } from "@/core/workings/listWorkings";
-import { useWorkbench } from "@/store/useWorkbench";
+import { useTrailing } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
 import { describeAttitude } from "@/words/attitudes";
 import { PORT_NAMES } from "@/words/labels";
@@ -16,7 +16,7 @@ import { useEdits } from "./useEdits";
 
 /** Each tank with what it really holds, its inside, its place and its ports. */
 export function TanksMeasures() {
-  const tanks = useWorkbench((state) => state.history!.design.tanks);
+  const tanks = useTrailing((state) => state.history!.design.tanks);
   return (
     <>
       {tanks.map((tank) => (
@@ -28,7 +28,7 @@ export function TanksMeasures() {
 }
 
 function TankMeasures({ tank }: { readonly tank: Tank }) {
-  const share = useWorkbench((state) => state.fillShare);
+  const share = useTrailing((state) => state.fillShare);
   const { set, apply } = useEdits();
   const at = { kind: "tank", id: tank.id } as const;
   const resize = (key: "lengthMm" | "widthMm" | "heightMm") => (value: number | null) =>
@@ -120,7 +120,7 @@ function TankMeasures({ tank }: { readonly tank: Tank }) {
 
 /** What stays behind depends on how the rig stands while it is dumped. */
 function DumpAttitude() {
-  const { kind, dumpAttitude } = useWorkbench((state) => state.history!.design.rig);
+  const { kind, dumpAttitude } = useTrailing((state) => state.history!.design.rig);
   const { set } = useEdits();
   const boat = kind === "boat";
   const field = (key: keyof typeof dumpAttitude) => (value: number | null) =>
@@ -146,9 +146,9 @@ function DumpAttitude() {
 }
 
 function TankFigures({ tankId }: { readonly tankId: string }) {
-  const tank = useWorkbench((state) => state.evaluation?.tanks.find((t) => t.tankId === tankId) ?? null);
-  const kind = useWorkbench((state) => state.history!.design.rig.kind);
-  const units = useWorkbench((state) => state.units);
+  const tank = useTrailing((state) => state.evaluation?.tanks.find((t) => t.tankId === tankId) ?? null);
+  const kind = useTrailing((state) => state.history!.design.rig.kind);
+  const units = useTrailing((state) => state.units);
   if (!tank) return null;
   const at = { kind: "tank", id: tankId } as const;
   const why = {

@@ -108,9 +108,9 @@ function RunFigures({
 }
 
 const ANCHORS = {
-  below: "-translate-x-1/2 -translate-y-full",
-  left: "-translate-y-1/2",
-  right: "-translate-x-full -translate-y-1/2",
+  below: "translate(-50%, -100%)",
+  left: "translate(0, -50%)",
+  right: "translate(-100%, -50%)",
   corner: "",
 } as const;
 
@@ -127,8 +127,8 @@ function Tag({
 }) {
   return (
     <div
-      className={`pointer-events-auto absolute whitespace-nowrap ${ANCHORS[anchor]}`}
-      style={{ left: Math.round(x), top: Math.round(y) }}
+      className="pointer-events-auto absolute top-0 left-0 whitespace-nowrap"
+      style={{ transform: `translate(${Math.round(x)}px, ${Math.round(y)}px) ${ANCHORS[anchor]}` }}
     >
       {children}
     </div>

@@ -56,7 +56,7 @@ export function Workbench() {
       {phase === "ready" ? (
         <main className="flex min-h-0 flex-1">
           <div
-            className={`flex w-[212px] shrink-0 flex-col overflow-y-auto border-r border-ink phone:w-full phone:border-r-0 ${on("level")}`}
+            className={`apart flex w-[212px] shrink-0 flex-col overflow-y-auto border-r border-ink phone:w-full phone:border-r-0 ${on("level")}`}
           >
             <div className="pt-2 phone:hidden">
               <Stair />
@@ -78,7 +78,7 @@ export function Workbench() {
             </div>
           </div>
           <div
-            className={`flex w-[336px] shrink-0 flex-col border-l border-ink phone:w-full phone:border-l-0 ${on("findings", "measures")}`}
+            className={`apart flex w-[336px] shrink-0 flex-col border-l border-ink phone:w-full phone:border-l-0 ${on("findings", "measures")}`}
           >
             <div
               className={`max-h-[52%] overflow-y-auto border-b border-ink phone:max-h-none phone:flex-1 phone:border-b-0 ${on("findings")}`}
