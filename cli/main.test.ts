@@ -37,7 +37,7 @@ test("--json gives the whole evaluation with remedies and workings", () => {
   expect(code).toBe(1);
   expect(json.attitude).toEqual({ pitchDeg: -1, rollDeg: 0 });
   expect(json.findings[0].remedies[0].edit.code).toBe("lowerTank");
-  expect(json.workings.map((w: { formula: string }) => w.formula)).toContain("fallInHandWorst");
+  expect(json.workings.map((w: { formula: string }) => w.formula)).toContain("fallInHand");
   expect(json.drains[0].here.inHandMm).toBeGreaterThan(0);
 });
 

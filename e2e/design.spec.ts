@@ -16,7 +16,7 @@ import {
 test("the page opens on a sample rig and says in one line whether it runs", async ({ page }) => {
   await openWorkbench(page);
   await expect(page.getByTestId("verdict")).toHaveText(/^Runs wherever you park: .* in hand at the worst/);
-  expect(await readInHand(page, "Level")).toBeGreaterThan(await readInHand(page, "Worst"));
+  expect(await readInHand(page, "level")).toBeGreaterThan(await readInHand(page, "worst"));
   await expect(section(page)).toBeVisible();
   await expect(plan(page)).toBeVisible();
 });
@@ -39,14 +39,14 @@ for (const name of SAMPLES) {
 
 test("pulling the tank down in the section gives fall; undo and redo walk the same way", async ({ page }) => {
   await openWorkbench(page);
-  const before = await readInHand(page, "Worst");
+  const before = await readInHand(page, "worst");
   await pull(page, section(page).getByRole("button", { name: "Move Grey tank" }), 0, 8);
-  const after = await readInHand(page, "Worst");
+  const after = await readInHand(page, "worst");
   expect(after).toBeGreaterThan(before);
   await page.keyboard.press("Control+z");
-  expect(await readInHand(page, "Worst")).toBe(before);
+  expect(await readInHand(page, "worst")).toBe(before);
   await page.keyboard.press("Control+y");
-  expect(await readInHand(page, "Worst")).toBe(after);
+  expect(await readInHand(page, "worst")).toBe(after);
 });
 
 test("the sink outlet, a bend, the passage and the inlet can be pulled in the section; the plan follows", async ({
@@ -68,9 +68,9 @@ test("the sink outlet, a bend, the passage and the inlet can be pulled in the se
 
 test("what is pulled in plan moves the section: the tank further away has less fall", async ({ page }) => {
   await openWorkbench(page);
-  const before = await readInHand(page, "Level");
+  const before = await readInHand(page, "level");
   await pull(page, plan(page).getByRole("button", { name: "Move Grey tank in plan" }), -40, 0);
-  expect(await readInHand(page, "Level")).toBeLessThanOrEqual(before);
+  expect(await readInHand(page, "level")).toBeLessThanOrEqual(before);
   await expect(page.getByRole("button", { name: "Undo: Move Grey tank" })).toBeEnabled();
 });
 
@@ -142,11 +142,40 @@ test("a figure opens to its working, with the limit and where it comes from", as
   await expectAccessible(page);
 });
 
+test("every height of the strip and of the section opens to its working", async ({ page }) => {
+  await openWorkbench(page);
+  for (const [figure, sum] of [
+    ["Height the trap takes, level", "t = u · (dx, dy, dz)"],
+    ["Height spent in drops, worst", "d = the sum over the drops"],
+    ["Leg 3, level", "F = f − N"],
+    ["Leg 3, worst, the weakest run: it decides", "F = f − N"],
+    ["Drop, leg 2", "f = u · (dx, dy, dz)"],
+    ["Trap seal", "Ht = u"],
+    ["Full at", "Vf = volume below the first opening that drowns"],
+  ] as const) {
+    await page
+      .getByRole("button", { name: `${figure}: show the working` })
+      .first()
+      .click();
+    await expect(page.getByRole("dialog", { name: "Working" })).toContainText(sum);
+    await page.keyboard.press("Escape");
+  }
+});
+
+test("a finding opens to the sum it rests on", async ({ page }) => {
+  await openWorkbench(page);
+  await openSample(page, "Lesesaal");
+  const finding = page.getByRole("region", { name: "Findings" }).getByRole("button", { expanded: false }).first();
+  await finding.click();
+  await page.getByText("How it is worked out").click();
+  await expect(page.getByRole("dialog", { name: "Working" }).getByRole("row")).not.toHaveCount(0);
+});
+
 test("the rules can be changed, a limit edited and given back", async ({ page }) => {
   await openWorkbench(page);
-  const before = await readInHand(page, "Level");
+  const before = await readInHand(page, "level");
   await page.getByLabel("Pack").selectOption("australiaNewZealand");
-  expect(await readInHand(page, "Level")).toBeLessThan(before);
+  expect(await readInHand(page, "level")).toBeLessThan(before);
   await page.getByText("Every limit, to be changed").click();
   const least = page.getByLabel("Least fall, standing level");
   await least.fill("200");
@@ -214,6 +243,6 @@ test("the command line says what the page says", async ({ page }) => {
   const { code, out } = runCli(["check", "demo/kranich.json", "--json"]);
   expect(code).toBe(0);
   const json = JSON.parse(out);
-  expect(await readInHand(page, "Level")).toBeCloseTo(json.drains[0].level.inHandMm, 1);
+  expect(await readInHand(page, "level")).toBeCloseTo(json.drains[0].level.inHandMm, 1);
   expect(readFileSync("demo/kranich.json", "utf8")).toContain(json.design.name);
 });

@@ -38,8 +38,8 @@ export async function openSample(page: Page, name: (typeof SAMPLES)[number]): Pr
 }
 
 /** A figure on the strip, in millimetres. */
-export async function readInHand(page: Page, which: "Level" | "Here" | "Worst"): Promise<number> {
-  return toNumber(await page.getByTestId(`in-hand-fallInHand${which}`).innerText());
+export async function readInHand(page: Page, which: "level" | "here" | "worst"): Promise<number> {
+  return toNumber(await page.getByTestId(`in-hand-${which}`).innerText());
 }
 
 export const toNumber = (text: string): number => Number(text.replace("\u2212", "-").replace(/[^\d.-]/g, ""));

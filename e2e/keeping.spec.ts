@@ -20,12 +20,12 @@ test("two tabs that both changed a design: the later one is told and keeps its w
   await pull(other, tankHandle(other), 0, 6);
   await other.waitForTimeout(800);
   await pull(page, tankHandle(page), 0, -4);
-  const mine = await readInHand(page, "Worst");
+  const mine = await readInHand(page, "worst");
   await expect(page.getByRole("alert").filter({ hasText: "Another tab has changed this design" })).toBeVisible();
   await expect(page.getByTestId("save-state")).toHaveText("changed in another tab");
   await page.getByRole("button", { name: "Keep mine as a copy" }).click();
   await expect(page.getByRole("button", { name: "Designs; Kranich (this tab) is open" })).toBeVisible();
-  expect(await readInHand(page, "Worst")).toBe(mine);
+  expect(await readInHand(page, "worst")).toBe(mine);
   await page.keyboard.press("Control+o");
   await expect(page.getByRole("dialog").getByRole("button", { name: /^Kranich kept/ })).toBeVisible();
 });
@@ -38,7 +38,7 @@ test("a full store is told at once; the work stays open and goes to a file", asy
     };
   });
   await pull(page, tankHandle(page), 0, 6);
-  const after = await readInHand(page, "Worst");
+  const after = await readInHand(page, "worst");
   await expect(page.getByRole("alert").filter({ hasText: "The browser's store is full" })).toBeVisible();
   await expect(page.getByTestId("save-state")).toHaveText("not kept: store full");
   const [download] = await Promise.all([
@@ -46,7 +46,7 @@ test("a full store is told at once; the work stays open and goes to a file", asy
     page.getByRole("button", { name: "Save to a file" }).click(),
   ]);
   expect(download.suggestedFilename()).toBe("kranich.schleuse.json");
-  expect(await readInHand(page, "Worst")).toBe(after);
+  expect(await readInHand(page, "worst")).toBe(after);
 });
 
 test("without any store at all the page still works for the day", async ({ browser, baseURL }) => {

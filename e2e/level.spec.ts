@@ -6,7 +6,7 @@ test("tilting with the keys: worst, level, and by the bubble", async ({ page }) 
   const attitude = page.getByTestId("attitude");
   await page.keyboard.press("w");
   await expect(attitude).toHaveText("Nose down 3°, left low 2°");
-  expect(await readInHand(page, "Here")).toBe(await readInHand(page, "Worst"));
+  expect(await readInHand(page, "here")).toBe(await readInHand(page, "worst"));
   await page.keyboard.press("l");
   await expect(attitude).toHaveText("Standing level");
   await page.keyboard.press("t");

@@ -29,13 +29,13 @@ test("a new design from a tape: pick the rig, measure, draw it", async ({ page }
 test("work is found again after the tab was closed", async ({ page, context }) => {
   await openWorkbench(page);
   await pull(page, section(page).getByRole("button", { name: "Move Grey tank" }), 0, 6);
-  const inHand = await readInHand(page, "Level");
+  const inHand = await readInHand(page, "level");
   await expect(page.getByTestId("save-state")).toHaveText("kept in this browser");
   await page.waitForTimeout(600);
   await page.close();
   const again = await context.newPage();
   await openWorkbench(again);
-  expect(await readInHand(again, "Level")).toBe(inHand);
+  expect(await readInHand(again, "level")).toBe(inHand);
 });
 
 test("several designs: duplicate, rename, delete with undo", async ({ page }) => {
@@ -115,10 +115,10 @@ test("two tabs on one design: nothing of either is lost", async ({ page, context
   const other = await context.newPage();
   await openWorkbench(other);
   await pull(other, section(other).getByRole("button", { name: "Move Grey tank" }), 0, 6);
-  const theirs = await readInHand(other, "Level");
+  const theirs = await readInHand(other, "level");
   // the first tab had nothing unsaved, so it follows
   await expect(page.getByRole("status")).toContainText("Another tab changed this design");
-  expect(await readInHand(page, "Level")).toBe(theirs);
+  expect(await readInHand(page, "level")).toBe(theirs);
 });
 
 test("the palette finds a command by its name", async ({ page }) => {

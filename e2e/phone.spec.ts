@@ -13,7 +13,7 @@ test("one thing at a time under the rig: each view by thumb, nothing wider than 
 
 test("a bend follows the finger", async ({ page }) => {
   await openWorkbench(page);
-  const before = await readInHand(page, "Worst");
+  const before = await readInHand(page, "worst");
   const handle = page.getByRole("group", { name: /^Long section/ }).getByRole("button", { name: "Move Grey tank" });
   const box = await findBox(handle);
   const at = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
@@ -26,7 +26,7 @@ test("a bend follows the finger", async ({ page }) => {
   await touch("touchStart", 0);
   for (const dy of [2, 4, 6, 8]) await touch("touchMove", dy);
   await touch("touchEnd", 8);
-  await expect.poll(() => readInHand(page, "Worst")).toBeGreaterThan(before);
+  await expect.poll(() => readInHand(page, "worst")).toBeGreaterThan(before);
 });
 
 test("stations, fields and remedies have room for a thumb", async ({ page }) => {

@@ -36,12 +36,12 @@ test("rig: a thicker floor is seen, a lower sill is held against the tank, an ob
 
 test("rig: a wider envelope is a harder judge, and this tilt can be kept as a place", async ({ page }) => {
   await openWorkbench(page);
-  const before = await readInHand(page, "Worst");
+  const before = await readInHand(page, "worst");
   await page.keyboard.press("1");
   const noseDown = page.getByRole("group", { name: "How far out of level it is parked" }).getByLabel("Nose down");
   await noseDown.fill("6");
   await noseDown.press("Enter");
-  expect(await readInHand(page, "Worst")).toBeLessThan(before);
+  expect(await readInHand(page, "worst")).toBeLessThan(before);
   await page.keyboard.press("Tab");
   await page.getByLabel("Right side low").fill("1.5");
   await page.getByLabel("Right side low").press("Enter");
@@ -165,15 +165,15 @@ test("the theme is kept, and a drag can be called off with Escape", async ({ pag
   await expect(page.locator("html")).toHaveAttribute("data-theme", "dark");
   await expect(page.locator('[data-phase="ready"]')).toBeVisible();
   const handle = section(page).getByRole("button", { name: "Move Grey tank" });
-  const before = await readInHand(page, "Worst");
+  const before = await readInHand(page, "worst");
   const box = await findBox(handle);
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
   await page.mouse.down();
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2 + 14, { steps: 4 });
-  await expect.poll(() => readInHand(page, "Worst")).not.toBe(before);
+  await expect.poll(() => readInHand(page, "worst")).not.toBe(before);
   await page.keyboard.press("Escape");
   await page.mouse.up();
-  expect(await readInHand(page, "Worst")).toBe(before);
+  expect(await readInHand(page, "worst")).toBe(before);
   await expect(page.getByRole("button", { name: "Undo", exact: true })).toBeDisabled();
 });
 
@@ -234,9 +234,9 @@ test("a shower is added with its drain, shown, moved, and taken out again", asyn
   await expect(page.getByLabel("Drain shown")).toHaveValue(/showertray-drain/);
   await expect(section(page)).toHaveAttribute("aria-label", /Shower tray drain/);
   await expect(plan(page).getByRole("button", { name: "Move the outlet of Shower tray in plan" })).toBeVisible();
-  const before = await readInHand(page, "Level");
+  const before = await readInHand(page, "level");
   await pull(page, section(page).getByRole("button", { name: "Move the outlet of Shower tray" }), 0, -10);
-  expect(await readInHand(page, "Level")).toBeGreaterThanOrEqual(before);
+  expect(await readInHand(page, "level")).toBeGreaterThanOrEqual(before);
   await expectAccessible(page);
   await page
     .getByRole("region", { name: "Measures: Falls" })

@@ -1,4 +1,4 @@
-import type { FormulaId } from "@/core/workings/working";
+import type { FormulaId, Stand } from "@/core/workings/working";
 
 /** A formula for reading: its name, the sum in symbols, what each symbol is, and a plain line why. */
 export type FormulaWords = {
@@ -6,6 +6,13 @@ export type FormulaWords = {
   readonly sum: string;
   readonly symbols: Readonly<Record<string, string>>;
   readonly plain: string;
+};
+
+/** How the rig stands for a figure that is given three times. */
+export const STAND_WORDS: Readonly<Record<Stand, string>> = {
+  level: "standing level",
+  here: "as it stands now",
+  worst: "where it is parked the worst for this drain; there it need only still run",
 };
 
 const BUDGET: Readonly<Record<string, string>> = {
@@ -17,42 +24,59 @@ const BUDGET: Readonly<Record<string, string>> = {
   w: "left in the weakest run",
   F: "fall in hand",
 };
+// the same for everything that lies between two points
+const TRUE_FALL = {
+  sum: "f = u · (dx, dy, dz);  u = (−sin p, cos p sin r, cos p cos r)",
+  symbols: {
+    dx: "forward, upper end over lower",
+    dy: "to the left",
+    dz: "up",
+    p: "pitch, nose down above 0",
+    r: "roll, right low above 0",
+  },
+} as const;
+
+/** What a symbol of a working stands for; numbered ones share their words. */
+export function describeSymbol(formula: FormulaId, symbol: string): string {
+  const { symbols } = FORMULA_WORDS[formula];
+  const [, letter, number] = /^(.*?)(\d+)$/.exec(symbol) ?? [];
+  return symbols[symbol] ?? (letter && symbols[letter] ? `${symbols[letter]} ${number}` : "");
+}
+
 const BUDGET_PLAIN =
   "The millimetres this drain can still lose before a run fails. The weakest run decides, because a sum may be good while one run goes backwards.";
 
 export const FORMULA_WORDS: Readonly<Record<FormulaId, FormulaWords>> = {
-  fallInHandLevel: {
-    title: "Fall in hand, level",
+  fallInHand: {
+    title: "Fall in hand",
     sum: "R = H − t − d − N;  F = min(R, w)",
     symbols: BUDGET,
     plain: BUDGET_PLAIN,
-  },
-  fallInHandHere: {
-    title: "Fall in hand, here",
-    sum: "R = H − t − d − N;  F = min(R, w)",
-    symbols: BUDGET,
-    plain: BUDGET_PLAIN,
-  },
-  fallInHandWorst: {
-    title: "Fall in hand, worst standing",
-    sum: "R = H − t − d − N;  F = min(R, w)",
-    symbols: BUDGET,
-    plain: `${BUDGET_PLAIN} Taken where the rig is parked the worst for this drain; there it need only still run.`,
   },
   legFall: {
     title: "Fall of a leg",
-    sum: "f = u · (P₁ − P₂),  u = (−sin p, cos p sin r, cos p cos r);  F = f − N",
-    symbols: {
-      z1: "invert at its upper end",
-      z2: "invert at its lower end",
-      L: "length seen from above",
-      p: "pitch, nose down above 0",
-      r: "roll, right low above 0",
-      f: "true fall",
-      N: "fall asked for",
-      F: "fall in hand",
-    },
-    plain: "How far the inside bottom of the pipe goes down from end to end, as the rig stands now.",
+    sum: `${TRUE_FALL.sum};  F = f − N`,
+    symbols: { ...TRUE_FALL.symbols, f: "true fall", N: "fall asked for", F: "fall in hand" },
+    plain: "How far the inside bottom of the pipe goes down from end to end, less what the rule asks for.",
+  },
+  dropFall: {
+    title: "Height of a drop",
+    sum: TRUE_FALL.sum,
+    symbols: { ...TRUE_FALL.symbols, f: "true fall" },
+    plain: "A pipe that goes down at more than 45° drains anyhow; no fall is asked of it.",
+  },
+  trapHeight: {
+    title: "Height the trap takes",
+    sum: TRUE_FALL.sum.replace("f =", "t ="),
+    symbols: { ...TRUE_FALL.symbols, t: "outlet down to the weir" },
+    plain:
+      "From the underside of the waste to the weir of the trap, where the drain begins. Without a trap it is nothing.",
+  },
+  dropsHeight: {
+    title: "Height spent in drops",
+    sum: "d = the sum over the drops",
+    symbols: { f: "fall of leg", d: "in all drops" },
+    plain: "What steep pieces take of the height; it is gone for the runs that lie.",
   },
   drainCapacity: {
     title: "What the drain carries",
@@ -129,16 +153,28 @@ export const FORMULA_WORDS: Readonly<Record<FormulaId, FormulaWords>> = {
     symbols: { D: "bore", V: "water that stays in the pipe" },
     plain: "After it has run empty, water stays behind every rise. It smells, and in frost it splits the pipe.",
   },
+  tankCapacity: {
+    title: "The whole tank",
+    sum: "C = A L",
+    symbols: { A: "area of its profile, inside", L: "length inside", C: "inside volume" },
+    plain: "The inside, filled to the top. No rig ever gets to use all of it.",
+  },
+  tankLeft: {
+    title: "Left behind",
+    sum: "Vl = volume below the invert of the lowest outlet",
+    symbols: { C: "the whole tank", Vl: "left behind" },
+    plain: "What cannot run out as the rig stands at the dump.",
+  },
   tankFull: {
     title: "Full at",
     sum: "Vf = volume below the first opening that drowns",
-    symbols: { C: "the whole tank", Vf: "full, as the rig stands" },
+    symbols: { C: "the whole tank", h: "that opening over the corner the tank is placed by", Vf: "full" },
     plain: "A tank is full when its inlet, its breather or a sink drowns, not when it is full to the top.",
   },
   tankUsable: {
     title: "Usable",
     sum: "V = Vf − Vl",
-    symbols: { Vf: "full, as the rig stands", Vl: "left behind when dumping", V: "usable" },
+    symbols: { Vf: "full", Vl: "left behind when dumping", V: "usable" },
     plain: "What you can put in between two dumps.",
   },
   dumpSuction: {

@@ -79,6 +79,8 @@ export function formatParts(value: number, quantity: Quantity, units: Units): Fi
       return part(formatNumber(value, 1), "days");
     case "weeks":
       return part(formatNumber(value, value < 10 ? 1 : 0), "weeks");
+    case "area":
+      return pick(part(formatNumber(value / 100, 0), "cm²"), part(formatNumber(value / MM_PER_IN ** 2, 1), "sq in"));
     case "ratio":
       return part(formatNumber(value * 100, 0), "%");
     case "roughness":

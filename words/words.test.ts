@@ -5,7 +5,7 @@ import { listWorkings } from "@/core/workings/listWorkings";
 import { attitudes, designs } from "@/tests/arbitraries";
 import { describeAttitude } from "./attitudes";
 import { describeFinding } from "./findings";
-import { FORMULA_WORDS } from "./formulas";
+import { describeSymbol } from "./formulas";
 import { describeEdit, describeRemedy } from "./remedies";
 import {
   describeRead,
@@ -90,8 +90,9 @@ test("every finding and working of any design reads as sentences, in both units"
           }
         }
         for (const working of listWorkings(design, evaluation)) {
-          const words = FORMULA_WORDS[working.formula];
-          for (const { symbol } of [...working.terms, working.result]) expect(words.symbols[symbol]).toBeDefined();
+          for (const { symbol } of [...working.terms, working.result]) {
+            expect(describeSymbol(working.formula, symbol)).not.toBe("");
+          }
         }
         for (const code of EDIT_CODES) {
           const edit = { code, at: { kind: "tank", id: "grey" }, ops: [] } as const;

@@ -1,16 +1,20 @@
-import { type Attitude, isLevel, LEVEL } from "../attitude/attitude";
+import { type Attitude, computeUp, isLevel, LEVEL } from "../attitude/attitude";
 import type { Design } from "../design/design";
 import { type PartRef, toPartKey } from "../design/part";
 import type { DrainResult, Evaluation, TankResult } from "../evaluate/evaluation";
 import type { FallBudget } from "../falls/fallBudget";
 import { measureFloorMm } from "../fit/passages";
+import { measureSignedArea } from "../geometry/polygon";
+import { toPrism } from "../geometry/solid";
+import { dot, type Vec3 } from "../geometry/vec";
 import { radToDeg } from "../quantity/convert";
 import type { Limit } from "../rules/lookUpLimit";
 import { lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
-import type { FormulaId, Quantity, Working, WorkingTerm } from "./working";
+import type { FormulaId, Quantity, Stand, Working, WorkingTerm } from "./working";
 
 /** The name under which a figure's working is found. */
-export const toWorkingId = (formula: FormulaId, at: PartRef): string => `${formula}@${toPartKey(at)}`;
+export const toWorkingId = (formula: FormulaId, at: PartRef, stand: Stand | null = null): string =>
+  `${formula}${stand === null ? "" : `.${stand}`}@${toPartKey(at)}`;
 
 /** The working of every figure of an evaluation. */
 export function listWorkings(design: Design, evaluation: Evaluation): Working[] {
@@ -28,10 +32,10 @@ function build(
   at: PartRef,
   terms: readonly WorkingTerm[],
   result: WorkingTerm,
-  extra: { readonly attitude?: Attitude; readonly limit?: Limit | null } = {},
+  extra: { readonly attitude?: Attitude; readonly limit?: Limit | null; readonly stand?: Stand } = {},
 ): Working {
-  const { attitude = null, limit = null } = extra;
-  return { id: toWorkingId(formula, at), formula, at, attitude, terms, result, limit };
+  const { attitude = null, limit = null, stand = null } = extra;
+  return { id: toWorkingId(formula, at, stand), formula, at, stand, attitude, terms, result, limit };
 }
 
 function listDrainWorkings(design: Design, drain: DrainResult, attitude: Attitude): Working[] {
@@ -40,10 +44,19 @@ function listDrainWorkings(design: Design, drain: DrainResult, attitude: Attitud
   const fixture = design.fixtures.find((f) => f.id === drain.fixtureId)!;
   const { flow, arm } = drain;
   const workings = [
-    budgetWorking("fallInHandLevel", at, drain.level, LEVEL, drain.minFall),
-    budgetWorking("fallInHandHere", at, drain.here, attitude, isLevel(attitude) ? drain.minFall : drain.parkedFall),
-    budgetWorking("fallInHandWorst", at, drain.worst, drain.worst.attitude, drain.parkedFall),
-    ...drain.legs.flatMap((leg, index) => (leg.kind === "drop" ? [] : [legWorking(drain, index, attitude)])),
+    ...listFallWorkings(drain, { stand: "level", budget: drain.level, attitude: LEVEL, limit: drain.minFall }),
+    ...listFallWorkings(drain, {
+      stand: "here",
+      budget: drain.here,
+      attitude,
+      limit: isLevel(attitude) ? drain.minFall : drain.parkedFall,
+    }),
+    ...listFallWorkings(drain, {
+      stand: "worst",
+      budget: drain.worst,
+      attitude: drain.worst.attitude,
+      limit: drain.parkedFall,
+    }),
     ...drain.passages.map(({ legIndex, angleRad, hole }) =>
       build(
         "floorHole",
@@ -130,60 +143,94 @@ function listDrainWorkings(design: Design, drain: DrainResult, attitude: Attitud
   return workings;
 }
 
-function budgetWorking(formula: FormulaId, at: PartRef, budget: FallBudget, attitude: Attitude, limit: Limit): Working {
+type Falls = {
+  readonly stand: Stand;
+  readonly budget: FallBudget;
+  readonly attitude: Attitude;
+  readonly limit: Limit;
+};
+
+/** The fall in hand and every height it is made of, at one way of standing. */
+function listFallWorkings(drain: DrainResult, falls: Falls): Working[] {
+  const { stand, budget, attitude, limit } = falls;
+  const at = { kind: "line", id: drain.lineId } as const;
   const weakest = budget.legs[budget.weakestLeg];
-  return build(
-    formula,
-    at,
-    [
-      term("H", budget.availableMm, "length"),
-      term("t", budget.trapMm, "length"),
-      term("d", budget.dropsMm, "length"),
-      term("N", budget.neededMm, "length"),
-      term("R", budget.leftMm, "length"),
-      ...(weakest ? [term("w", weakest.inHandMm, "length")] : []),
-    ],
-    term("F", budget.inHandMm, "length"),
-    { attitude, limit },
+  const drops = budget.legs.flatMap(({ fallMm }, index) =>
+    drain.legs[index]!.kind === "drop" ? [term(`f${index + 1}`, fallMm, "length")] : [],
   );
-}
-
-function legWorking(drain: DrainResult, index: number, attitude: Attitude): Working {
-  const leg = drain.legs[index]!;
-  const fall = drain.here.legs[index]!;
-  return build(
-    "legFall",
-    { kind: "leg", lineId: drain.lineId, index },
-    [
-      term("z1", leg.from.z, "length"),
-      term("z2", leg.to.z, "length"),
-      term("L", leg.planLengthMm, "length"),
-      term("p", attitude.pitchDeg, "angle"),
-      term("r", attitude.rollDeg, "angle"),
-      term("f", fall.fallMm, "length"),
-      term("N", fall.neededMm, "length"),
-    ],
-    term("F", fall.inHandMm, "length"),
-    { attitude, limit: isLevel(attitude) ? drain.minFall : drain.parkedFall },
-  );
-}
-
-function listTankWorkings(design: Design, tank: TankResult, attitude: Attitude): Working[] {
-  const at = { kind: "tank", id: tank.tankId } as const;
-  const use = lookUpLimit(design.rules, "tankUse");
   return [
-    build("tankFull", at, [term("C", tank.capacityL, "volume")], term("Vf", tank.here.litres, "volume"), {
-      attitude,
-      limit: use,
-    }),
     build(
-      "tankUsable",
+      "fallInHand",
       at,
-      [term("Vf", tank.here.litres, "volume"), term("Vl", tank.leftL ?? 0, "volume")],
-      term("V", tank.usableHereL, "volume"),
-      { attitude },
+      [
+        term("H", budget.availableMm, "length"),
+        term("t", budget.trapMm, "length"),
+        term("d", budget.dropsMm, "length"),
+        term("N", budget.neededMm, "length"),
+        term("R", budget.leftMm, "length"),
+        ...(weakest ? [term("w", weakest.inHandMm, "length")] : []),
+      ],
+      term("F", budget.inHandMm, "length"),
+      { attitude, limit, stand },
     ),
-    ...listAirWorkings(design, tank),
+    build(
+      "trapHeight",
+      at,
+      fallTerms(drain.outletMm, drain.nodesMm[0]!, attitude),
+      term("t", budget.trapMm, "length"),
+      { attitude, stand },
+    ),
+    build("dropsHeight", at, drops, term("d", budget.dropsMm, "length"), { attitude, stand }),
+    ...drain.legs.map((leg, index) => {
+      const { fallMm, neededMm, inHandMm } = budget.legs[index]!;
+      const legAt = { kind: "leg", lineId: drain.lineId, index } as const;
+      const ends = fallTerms(leg.from, leg.to, attitude);
+      const fall = term("f", fallMm, "length");
+      if (leg.kind === "drop") return build("dropFall", legAt, ends, fall, { attitude, stand });
+      const terms = [...ends, fall, term("N", neededMm, "length")];
+      return build("legFall", legAt, terms, term("F", inHandMm, "length"), { attitude, limit, stand });
+    }),
+  ];
+}
+
+// What the true fall between two points is worked out from: how far they lie apart along, across and up the rig.
+const fallTerms = (from: Vec3, to: Vec3, attitude: Attitude): WorkingTerm[] => [
+  term("dx", from.x - to.x, "length"),
+  term("dy", from.y - to.y, "length"),
+  term("dz", from.z - to.z, "length"),
+  term("p", attitude.pitchDeg, "angle"),
+  term("r", attitude.rollDeg, "angle"),
+];
+
+function listTankWorkings(design: Design, result: TankResult, attitude: Attitude): Working[] {
+  const at = { kind: "tank", id: result.tankId } as const;
+  const tank = design.tanks.find((t) => t.id === result.tankId)!;
+  const use = lookUpLimit(design.rules, "tankUse");
+  const { lengthMm, profileMm } = toPrism(tank.solid);
+  const capacity = term("C", result.capacityL, "volume");
+  const left = term("Vl", result.leftL ?? 0, "volume");
+  const area = term("A", Math.abs(measureSignedArea(profileMm)), "area");
+  const stands = [
+    { stand: "level", attitude: LEVEL, full: result.level, usableL: result.usableLevelL },
+    { stand: "here", attitude, full: result.here, usableL: result.usableHereL },
+    { stand: "worst", attitude: result.worst.attitude, full: result.worst, usableL: result.usableWorstL },
+  ] as const;
+  return [
+    build("tankCapacity", at, [area, term("L", lengthMm, "length")], capacity),
+    build("tankLeft", at, [capacity], left, { attitude: design.rig.dumpAttitude }),
+    ...stands.flatMap(({ stand, attitude: standing, full, usableL }) => {
+      const fullL = term("Vf", full.litres, "volume");
+      const overBottom = full.surfaceMm - dot(computeUp(standing), tank.atMm);
+      return [
+        build("tankFull", at, [capacity, term("h", overBottom, "length")], fullL, {
+          attitude: standing,
+          limit: use,
+          stand,
+        }),
+        build("tankUsable", at, [fullL, left], term("V", usableL, "volume"), { attitude: standing, stand }),
+      ];
+    }),
+    ...listAirWorkings(design, result),
   ];
 }
 

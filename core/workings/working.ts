@@ -16,13 +16,15 @@ export type Quantity =
   | "roughness"
   | "volumePerDay"
   | "pressure"
-  | "weeks";
+  | "weeks"
+  | "area";
 
 export const FORMULAS = [
-  "fallInHandLevel",
-  "fallInHandHere",
-  "fallInHandWorst",
+  "fallInHand",
   "legFall",
+  "dropFall",
+  "trapHeight",
+  "dropsHeight",
   "drainCapacity",
   "drainVelocity",
   "floorHole",
@@ -31,6 +33,8 @@ export const FORMULAS = [
   "sealDriving",
   "sealDrying",
   "pondedWater",
+  "tankCapacity",
+  "tankLeft",
   "tankFull",
   "tankUsable",
   "dumpSuction",
@@ -41,6 +45,10 @@ export const FORMULAS = [
 ] as const;
 export type FormulaId = (typeof FORMULAS)[number];
 
+/** How the rig stands for a figure that is given more than once: level, as it stands now, or parked the worst. */
+export const STANDS = ["level", "here", "worst"] as const;
+export type Stand = (typeof STANDS)[number];
+
 export type WorkingTerm = { readonly symbol: string; readonly value: number; readonly quantity: Quantity };
 
 /** How a figure came about: formula, the values put in, the result, and the limit it is held against. */
@@ -48,6 +56,7 @@ export type Working = {
   readonly id: string;
   readonly formula: FormulaId;
   readonly at: PartRef;
+  readonly stand: Stand | null;
   readonly attitude: Attitude | null;
   readonly terms: readonly WorkingTerm[];
   readonly result: WorkingTerm;

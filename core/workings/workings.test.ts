@@ -2,25 +2,28 @@ import fc from "fast-check";
 import { attitudes, designs } from "@/tests/arbitraries";
 import { readDemo } from "@/tests/demoRigs";
 import { computeDumping } from "../air/dumping";
-import { computeUp } from "../attitude/attitude";
 import { evaluate } from "../evaluate/evaluate";
 import { computeManningFlow } from "../falls/manning";
 import { computeFloorHole } from "../fit/holeSize";
-import { dot, vec } from "../geometry/vec";
 import { degToRad } from "../quantity/convert";
 import { computeSealAfterMm } from "../traps/sealPressure";
 import { computeDrivingLossMm, computeDryWeeks } from "../traps/sealRisks";
+import { findWorking } from "./findWorking";
 import { listWorkings } from "./listWorkings";
-import type { FormulaId, Working } from "./working";
+import { type FormulaId, STANDS, type Working } from "./working";
 
 const read = (working: Working, symbol: string): number => working.terms.find((t) => t.symbol === symbol)!.value;
 
 // What a reader with a pocket calculator gets from the terms shown must be the result shown.
 const RECOMPUTE: Partial<Record<FormulaId, (w: Working) => number>> = {
-  fallInHandLevel: recomputeBudget,
-  fallInHandHere: recomputeBudget,
-  fallInHandWorst: recomputeBudget,
-  legFall: (w) => read(w, "f") - read(w, "N"),
+  fallInHand: recomputeBudget,
+  legFall: (w) => {
+    expect(recomputeFall(w)).toBeCloseTo(read(w, "f"), 6);
+    return read(w, "f") - read(w, "N");
+  },
+  dropFall: recomputeFall,
+  trapHeight: recomputeFall,
+  dropsHeight: (w) => w.terms.reduce((sum, { value }) => sum + value, 0),
   sealAfterDump: (w) => computeSealAfterMm(read(w, "H"), read(w, "p")),
   dumpSuction: (w) =>
     computeDumping(read(w, "h") / 1000, read(w, "D") / 1000, {
@@ -31,6 +34,7 @@ const RECOMPUTE: Partial<Record<FormulaId, (w: Working) => number>> = {
   floorHole: (w) => computeFloorHole(read(w, "d"), degToRad(read(w, "θ")), read(w, "t"), read(w, "c")).lengthMm,
   sealDriving: (w) => read(w, "H") - computeDrivingLossMm(read(w, "s"), read(w, "a"), read(w, "H")),
   sealDrying: (w) => computeDryWeeks(read(w, "H"), read(w, "e")),
+  tankCapacity: (w) => (read(w, "A") * read(w, "L")) / 1e6,
   tankUsable: (w) => Math.max(0, read(w, "Vf") - read(w, "Vl")),
   daysToGreyFull: (w) => read(w, "V") / (read(w, "P") * read(w, "q")),
   daysToFreshEmpty: (w) => read(w, "Vw") / (read(w, "P") * (read(w, "q") + read(w, "qd"))),
@@ -39,6 +43,14 @@ const RECOMPUTE: Partial<Record<FormulaId, (w: Working) => number>> = {
   drainCapacity: (w) =>
     computeManningFlow(read(w, "D") / 1000, read(w, "yD"), read(w, "S") / 1000, read(w, "n")).flowM3PerS * 1000,
 };
+
+// u · (dx, dy, dz), written out as the words give it
+function recomputeFall(w: Working): number {
+  const [p, r] = [degToRad(read(w, "p")), degToRad(read(w, "r"))];
+  return (
+    -Math.sin(p) * read(w, "dx") + Math.cos(p) * Math.sin(r) * read(w, "dy") + Math.cos(p) * Math.cos(r) * read(w, "dz")
+  );
+}
 
 function recomputeBudget(w: Working): number {
   const left = read(w, "H") - read(w, "t") - read(w, "d") - read(w, "N");
@@ -63,20 +75,43 @@ test("every working's result follows from the terms it shows", () => {
   expect([...seen].sort()).toEqual(Object.keys(RECOMPUTE).sort());
 });
 
-test("the fall of a leg is the closed form of its ends at the attitude", () => {
-  const design = readDemo("lesesaal");
+test("a drain's heights open level, here and at the worst, and add up to what there is", () => {
   const attitude = { pitchDeg: 2, rollDeg: -1.5 };
-  const evaluation = evaluate(design, attitude);
-  const up = computeUp(attitude);
-  const { legs } = evaluation.drains[0]!;
-  for (const working of listWorkings(design, evaluation).filter((w) => w.formula === "legFall")) {
-    const leg = legs[(working.at as { index: number }).index]!;
-    const byHand = dot(
-      up,
-      vec(leg.from.x - leg.to.x, leg.from.y - leg.to.y, read(working, "z1") - read(working, "z2")),
-    );
-    expect(read(working, "f")).toBeCloseTo(byHand, 9);
-    expect(read(working, "L")).toBeCloseTo(Math.hypot(leg.from.x - leg.to.x, leg.from.y - leg.to.y), 9);
+  const workings = listWorkings(readDemo("lesesaal"), evaluate(readDemo("lesesaal"), attitude));
+  for (const stand of STANDS) {
+    const of = (formula: FormulaId) => workings.filter((w) => w.formula === formula && w.stand === stand);
+    const sum = (ws: readonly Working[], pick: (w: Working) => number) => ws.reduce((all, w) => all + pick(w), 0);
+    const available = sum(of("fallInHand"), (w) => read(w, "H"));
+    const spent =
+      sum(of("trapHeight"), (w) => w.result.value) +
+      sum(of("dropFall"), (w) => w.result.value) +
+      sum(of("legFall"), (w) => read(w, "f"));
+    expect(of("fallInHand").length).toBeGreaterThan(0);
+    expect(spent).toBeCloseTo(available, 6);
+  }
+});
+
+test("a finding with a number opens to the sum that made it", () => {
+  const opened = new Set<string>();
+  fc.assert(
+    fc.property(designs, attitudes, (design, attitude) => {
+      const evaluation = evaluate(design, attitude);
+      const workings = listWorkings(design, evaluation);
+      for (const finding of evaluation.findings) {
+        const working = findWorking(finding, workings);
+        if (!working) continue;
+        opened.add(finding.code);
+        if (finding.code === "legBackwards") expect(-working.result.value).toBeLessThanOrEqual(finding.shortMm + 1e-6);
+        if (finding.code === "inletDrownsEarly") expect(working.result.value).toBe(finding.litres);
+        if (finding.code === "passageSlants") expect(working.result.value).toBe(finding.lengthMm);
+        if (finding.code === "ventThrottles") expect(working.result.value).toBe(finding.suctionPa);
+        if ("attitude" in finding) expect(working.attitude).toEqual(finding.attitude);
+      }
+    }),
+    { numRuns: 300 },
+  );
+  for (const code of ["legBackwards", "inletDrownsEarly", "passageSlants"]) {
+    expect(opened).toContain(code);
   }
 });
 

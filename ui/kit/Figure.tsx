@@ -1,6 +1,6 @@
 "use client";
 import dynamic from "next/dynamic";
-import { type ReactNode, useRef, useState } from "react";
+import { type CSSProperties, type ReactNode, useRef, useState } from "react";
 
 // The sheet and what places it beside the figure load when the first figure is opened.
 const WorkingPopover = dynamic(() => import("./WorkingPopover").then((module) => module.WorkingPopover), {
@@ -13,10 +13,11 @@ type FigureProps = {
   readonly label: string;
   readonly children: ReactNode;
   readonly className?: string;
+  readonly style?: CSSProperties;
 };
 
 /** A figure that opens to its working. */
-export function Figure({ working, label, children, className = "" }: FigureProps) {
+export function Figure({ working, label, children, className = "", style }: FigureProps) {
   const [isOpen, setIsOpen] = useState(false);
   const button = useRef<HTMLButtonElement>(null);
   return (
@@ -28,6 +29,7 @@ export function Figure({ working, label, children, className = "" }: FigureProps
         aria-haspopup="dialog"
         aria-expanded={isOpen}
         onClick={() => setIsOpen(!isOpen)}
+        {...(style ? { style } : {})}
         className={`figures cursor-help rounded-[2px] decoration-faint decoration-dotted decoration-1 underline-offset-[5px] hover:bg-pick hover:underline aria-expanded:bg-pick ${className}`}
       >
         {children}

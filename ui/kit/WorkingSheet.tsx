@@ -5,7 +5,7 @@ import { listWorkings } from "@/core/workings/listWorkings";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeAttitude } from "@/words/attitudes";
 import { describePart } from "@/words/findings";
-import { FORMULA_WORDS } from "@/words/formulas";
+import { describeSymbol, FORMULA_WORDS, STAND_WORDS } from "@/words/formulas";
 import { formatLimit, LIMIT_NAMES } from "@/words/limits";
 import { describeLimitSource, STANDINGS } from "@/words/sources";
 import { formatQuantity } from "@/words/units";
@@ -25,21 +25,28 @@ export function WorkingSheet({ working: id }: { readonly working: string }) {
       <h3 className="plate text-[17px] leading-tight">{words.title}</h3>
       <p className="text-faint">
         {describePart(working.at, design)}
-        {attitude && `, ${isLevel(attitude) ? "standing level" : describeAttitude(attitude, design.rig.kind)}`}
+        {working.stand && `, ${STAND_WORDS[working.stand]}`}
+        {attitude &&
+          working.stand !== "level" &&
+          `, ${isLevel(attitude) ? STAND_WORDS.level : describeAttitude(attitude, design.rig.kind)}`}
       </p>
-      <p className="figures my-2 border-y border-rule py-1.5 text-[16px]">{words.sum}</p>
+      <div className="figures my-2 border-y border-rule py-1.5 text-[16px]">
+        {words.sum.split(";  ").map((sum) => (
+          <p key={sum}>{sum}</p>
+        ))}
+      </div>
       <table className="figures w-full text-[15px]">
         <tbody>
           {working.terms.map((term) => (
             <tr key={term.symbol}>
               <td className="w-10 align-top text-faint">{term.symbol}</td>
-              <td className="pr-2 text-faint">{words.symbols[term.symbol]}</td>
+              <td className="pr-2 text-faint">{describeSymbol(working.formula, term.symbol)}</td>
               <td className="text-right whitespace-nowrap">{formatQuantity(term.value, term.quantity, units)}</td>
             </tr>
           ))}
           <tr className="border-t border-ink">
             <td className="pt-0.5 text-faint">{result.symbol}</td>
-            <td className="pt-0.5 pr-2">{words.symbols[result.symbol]}</td>
+            <td className="pt-0.5 pr-2">{describeSymbol(working.formula, result.symbol)}</td>
             <td className="pt-0.5 text-right text-[18px] whitespace-nowrap">
               {formatQuantity(result.value, result.quantity, units)}
             </td>

@@ -1,9 +1,11 @@
 "use client";
 import { STANDING_STATES } from "@/core/evaluate/standingMap";
+import { toWorkingId } from "@/core/workings/listWorkings";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeAttitude } from "@/words/attitudes";
 import { STANDING_NAMES } from "@/words/labels";
 import { formatLength, formatQuantity } from "@/words/units";
+import { Figure } from "../kit/Figure";
 import { Sheet } from "../kit/Sheet";
 import { Bubble } from "./Bubble";
 import { findMapRange } from "./findMapRange";
@@ -63,16 +65,28 @@ function HereFigures() {
             <tr key={drain.lineId}>
               <td className="text-faint">{design.lines.find((l) => l.id === drain.lineId)?.name}</td>
               <td className={`text-right ${drain.here.inHandMm < 0 ? "text-signal" : ""}`}>
-                {drain.here.inHandMm < 0
-                  ? `${formatLength(-drain.here.inHandMm, units)} short`
-                  : `${formatLength(drain.here.inHandMm, units)} in hand`}
+                <Figure
+                  working={toWorkingId("fallInHand", { kind: "line", id: drain.lineId }, "here")}
+                  label="Fall in hand, as it stands"
+                >
+                  {drain.here.inHandMm < 0
+                    ? `${formatLength(-drain.here.inHandMm, units)} short`
+                    : `${formatLength(drain.here.inHandMm, units)} in hand`}
+                </Figure>
               </td>
             </tr>
           ))}
           {evaluation.tanks.map((tank) => (
             <tr key={tank.tankId}>
               <td className="text-faint">{design.tanks.find((t) => t.id === tank.tankId)?.name}</td>
-              <td className="text-right">{formatQuantity(tank.usableHereL, "volume", units)} usable</td>
+              <td className="text-right">
+                <Figure
+                  working={toWorkingId("tankUsable", { kind: "tank", id: tank.tankId }, "here")}
+                  label="Usable litres, as it stands"
+                >
+                  {formatQuantity(tank.usableHereL, "volume", units)} usable
+                </Figure>
+              </td>
             </tr>
           ))}
         </tbody>

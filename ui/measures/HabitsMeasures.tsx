@@ -77,13 +77,21 @@ export function StayFigures() {
       <p className="text-[13px] text-faint">
         Usable as it stands{" "}
         <Figure
-          working={toWorkingId("tankUsable", { kind: "tank", id: tanks[0].tankId })}
+          working={toWorkingId("tankUsable", { kind: "tank", id: tanks[0].tankId }, "here")}
           label="Usable litres"
           className="text-[15px] text-ink"
         >
           {formatQuantity(tanks[0].usableHereL, "volume", units)}
         </Figure>
-        , at the worst standing {formatQuantity(tanks[0].usableWorstL, "volume", units)}.
+        , at the worst standing{" "}
+        <Figure
+          working={toWorkingId("tankUsable", { kind: "tank", id: tanks[0].tankId }, "worst")}
+          label="Usable, worst standing"
+          className="text-[15px] text-ink"
+        >
+          {formatQuantity(tanks[0].usableWorstL, "volume", units)}
+        </Figure>
+        .
       </p>
     </div>
   );

@@ -158,22 +158,34 @@ function TankFigures({ tankId }: { readonly tankId: string }) {
     top: "it is full to the top",
   };
   const litres = (value: number) => formatQuantity(value, "volume", units);
+  const figure = (working: string, label: string, value: number) => (
+    <Figure working={working} label={label} className="text-[15px] text-ink">
+      {litres(value)}
+    </Figure>
+  );
   return (
     <div className="px-3 pt-2 pb-3">
       <p className="flex items-baseline gap-2">
-        <Figure working={toWorkingId("tankUsable", at)} label="Usable litres" className="text-[30px] leading-none">
+        <Figure
+          working={toWorkingId("tankUsable", at, "here")}
+          label="Usable litres"
+          className="text-[30px] leading-none"
+        >
           {litres(tank.usableHereL)}
         </Figure>
-        <span className="text-[13px] text-faint">usable as it stands, of {litres(tank.capacityL)}</span>
+        <span className="text-[13px] text-faint">
+          usable as it stands, of {figure(toWorkingId("tankCapacity", at), "The whole tank", tank.capacityL)}
+        </span>
       </p>
       <p className="mt-1 text-[13px] text-faint">
-        Full at{" "}
-        <Figure working={toWorkingId("tankFull", at)} label="Full at" className="text-[15px] text-ink">
-          {litres(tank.here.litres)}
-        </Figure>
-        , when {why[tank.here.by]}.{" "}
-        {tank.leftL === null ? "Nothing can be dumped." : `${litres(tank.leftL)} stay behind when it is dumped.`} Worst
-        standing: {litres(tank.usableWorstL)}, {describeAttitude(tank.worst.attitude, kind)}.
+        Full at {figure(toWorkingId("tankFull", at, "here"), "Full at", tank.here.litres)}, when {why[tank.here.by]}.{" "}
+        {tank.leftL === null ? (
+          "Nothing can be dumped."
+        ) : (
+          <>{figure(toWorkingId("tankLeft", at), "Left behind", tank.leftL)} stay behind when it is dumped.</>
+        )}{" "}
+        Worst standing: {figure(toWorkingId("tankUsable", at, "worst"), "Usable, worst standing", tank.usableWorstL)},{" "}
+        {describeAttitude(tank.worst.attitude, kind)}.
       </p>
     </div>
   );

@@ -3,7 +3,7 @@ import { isLevel } from "@/core/attitude/attitude";
 import type { DrainResult } from "@/core/evaluate/evaluation";
 import type { FallBudget } from "@/core/falls/fallBudget";
 import { toWorkingId } from "@/core/workings/listWorkings";
-import type { FormulaId } from "@/core/workings/working";
+import type { Stand } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
 import { tilt } from "@/store/workbench";
 import { describeAttitude } from "@/words/attitudes";
@@ -25,17 +25,10 @@ export function FallStrip() {
   const worstWhere = describeAttitude(result.worst.attitude, kind);
   return (
     <section aria-label="Fall budget" className="border-t border-ink bg-paper px-3 py-2">
-      <StripRow
-        name="Level"
-        formula="fallInHandLevel"
-        budget={result.level}
-        after={after?.level}
-        {...{ result, units }}
-      />
+      <StripRow stand="level" budget={result.level} after={after?.level} {...{ result, units }} />
       {!isLevel(attitude) && (
         <StripRow
-          name="As it stands"
-          formula="fallInHandHere"
+          stand="here"
           budget={result.here}
           after={after?.here}
           where={describeAttitude(attitude, kind)}
@@ -43,8 +36,7 @@ export function FallStrip() {
         />
       )}
       <StripRow
-        name="Worst"
-        formula="fallInHandWorst"
+        stand="worst"
         budget={result.worst}
         after={after?.worst}
         where={worstWhere}
@@ -55,9 +47,10 @@ export function FallStrip() {
   );
 }
 
+const STAND_NAMES: Readonly<Record<Stand, string>> = { level: "Level", here: "As it stands", worst: "Worst" };
+
 type RowProps = {
-  readonly name: string;
-  readonly formula: FormulaId;
+  readonly stand: Stand;
   readonly budget: FallBudget;
   readonly after: FallBudget | undefined;
   readonly where?: string;
@@ -66,14 +59,14 @@ type RowProps = {
   readonly units: Units;
 };
 
-function StripRow({ name, formula, budget, after, where, onWhere, result, units }: RowProps) {
+function StripRow({ stand, budget, after, where, onWhere, result, units }: RowProps) {
   const { inHandMm } = budget;
   const short = inHandMm < 0;
   const at = { kind: "line", id: result.lineId } as const;
   return (
     <div className="flex items-stretch gap-x-3 gap-y-1 py-1 phone:flex-wrap">
       <div className="w-[118px] shrink-0 self-center phone:w-auto phone:flex-1">
-        <div className="plate text-[15px] leading-tight">{name}</div>
+        <div className="plate text-[15px] leading-tight">{STAND_NAMES[stand]}</div>
         {where &&
           (onWhere ? (
             <button
@@ -87,14 +80,14 @@ function StripRow({ name, formula, budget, after, where, onWhere, result, units 
             <div className="text-[12px] leading-tight text-faint">{where}</div>
           ))}
       </div>
-      <Cells budget={budget} result={result} units={units} />
+      <Cells stand={stand} budget={budget} result={result} units={units} />
       <div className="flex w-[118px] shrink-0 flex-col items-end justify-center phone:w-auto">
         <Figure
-          working={toWorkingId(formula, at)}
-          label={`Fall in hand, ${name.toLowerCase()}`}
+          working={toWorkingId("fallInHand", at, stand)}
+          label={`Fall in hand, ${STAND_NAMES[stand].toLowerCase()}`}
           className={`px-1 text-[28px] leading-none phone:text-[34px] ${short ? "bg-signal text-on-signal" : ""}`}
         >
-          <span data-testid={`in-hand-${formula}`}>{formatLengthFigure(inHandMm, units)}</span>
+          <span data-testid={`in-hand-${stand}`}>{formatLengthFigure(inHandMm, units)}</span>
           <span className="ml-1 text-[15px]">{lengthUnit(units)}</span>
         </Figure>
         {after ? (
@@ -109,62 +102,87 @@ function StripRow({ name, formula, budget, after, where, onWhere, result, units 
   );
 }
 
+type CellsProps = Pick<RowProps, "stand" | "budget" | "result" | "units">;
+
 /** Trap and drops take a fixed width, for they are long and never in doubt; the runs share the rest by their fall. */
-function Cells({ budget, result, units }: Pick<RowProps, "budget" | "result" | "units">) {
+function Cells({ stand, budget, result, units }: CellsProps) {
   const runs = budget.legs
     .map((leg, index) => ({ leg, index }))
     .filter(({ index }) => result.legs[index]!.kind === "run");
+  const at = { kind: "line", id: result.lineId } as const;
   const label = (mm: number) => formatLengthFigure(mm, units);
+  const where = STAND_NAMES[stand].toLowerCase();
   return (
     <div className="flex h-[46px] min-w-0 flex-1 border border-ink bg-sheet phone:order-last phone:basis-full">
-      {Math.abs(budget.trapMm) > 0.05 && <Fixed name="trap" figure={label(budget.trapMm)} />}
-      {Math.abs(budget.dropsMm) > 0.05 && <Fixed name="drops" figure={label(budget.dropsMm)} />}
+      {Math.abs(budget.trapMm) > 0.05 && (
+        <Fixed
+          name="trap"
+          label={`Height the trap takes, ${where}`}
+          working={toWorkingId("trapHeight", at, stand)}
+          figure={label(budget.trapMm)}
+        />
+      )}
+      {Math.abs(budget.dropsMm) > 0.05 && (
+        <Fixed
+          name="drops"
+          label={`Height spent in drops, ${where}`}
+          working={toWorkingId("dropsHeight", at, stand)}
+          figure={label(budget.dropsMm)}
+        />
+      )}
       {runs.map(({ leg, index }) => {
         const asked = Math.max(0, leg.neededMm);
         const hand = leg.inHandMm;
         const weight = Math.max(20, Math.abs(leg.fallMm) + (hand < 0 ? -hand : 0));
         const isWeakest = index === budget.weakestLeg && runs.length > 1;
         return (
-          <div
+          <Figure
             key={index}
-            className="flex min-w-[52px] flex-col border-l border-ink first:border-l-0"
+            working={toWorkingId("legFall", { kind: "leg", lineId: result.lineId, index }, stand)}
+            label={`Leg ${index + 1}, ${where}${isWeakest ? ", the weakest run: it decides" : ""}`}
+            className="flex min-w-[52px] flex-col border-l border-ink text-left first:border-l-0"
             style={{ flex: `${weight.toFixed(2)} 1 0` }}
           >
-            <div className="flex h-3 overflow-hidden border-b border-rule">
-              <div className="strip-asked" style={{ flex: `${asked.toFixed(2)} 0 0` }} />
-              <div
+            <span className="flex h-3 w-full overflow-hidden border-b border-rule">
+              <span className="strip-asked" style={{ flex: `${asked.toFixed(2)} 0 0` }} />
+              <span
                 className={hand < 0 ? "strip-short" : "strip-hand"}
                 style={{ flex: `${Math.max(0.5, Math.abs(hand)).toFixed(2)} 0 0` }}
               />
-            </div>
-            <div className="figures flex min-h-0 flex-1 flex-col justify-center px-1.5 text-[13px] leading-[1.2]">
-              <span
-                className={`truncate ${isWeakest ? "plate text-ink" : "text-faint"}`}
-                title={isWeakest ? "The weakest run: it decides" : undefined}
-              >
-                leg {index + 1}
-                {isWeakest && <span className="sr-only">, the weakest</span>}
-              </span>
+            </span>
+            <span className="flex min-h-0 w-full flex-1 flex-col justify-center px-1.5 text-[13px] leading-[1.1]">
+              <span className={`truncate ${isWeakest ? "plate text-ink" : "text-faint"}`}>leg {index + 1}</span>
               <span className={`truncate text-[15px] ${hand < 0 ? "text-signal" : ""}`}>
                 {asked > 0.5 && <span className="text-faint">{label(asked)} + </span>}
                 {label(hand)}
               </span>
-            </div>
-          </div>
+            </span>
+          </Figure>
         );
       })}
     </div>
   );
 }
 
-function Fixed({ name, figure }: { readonly name: string; readonly figure: string }) {
+type FixedProps = {
+  readonly name: string;
+  readonly label: string;
+  readonly working: string;
+  readonly figure: string;
+};
+
+function Fixed({ name, label, working, figure }: FixedProps) {
   return (
-    <div className="flex w-14 shrink-0 flex-col border-l border-ink first:border-l-0 phone:w-12">
-      <div className="strip-spent h-3 border-b border-rule" />
-      <div className="figures flex flex-1 flex-col justify-center px-1.5 text-[13px] leading-[1.2]">
+    <Figure
+      working={working}
+      label={label}
+      className="flex w-14 shrink-0 flex-col border-l border-ink text-left first:border-l-0 phone:w-12"
+    >
+      <span className="strip-spent h-3 w-full border-b border-rule" />
+      <span className="flex w-full flex-1 flex-col justify-center px-1.5 text-[13px] leading-[1.1]">
         <span className="text-faint">{name}</span>
         <span className="text-[15px]">{figure}</span>
-      </div>
-    </div>
+      </span>
+    </Figure>
   );
 }

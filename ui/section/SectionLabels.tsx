@@ -43,9 +43,13 @@ export function SectionLabels({ design, layout, view, drain, tank, units }: Labe
             {isRun ? (
               <RunFigures drain={drain} index={i} units={units} />
             ) : (
-              <span className="figures text-[14px] text-faint">
+              <Figure
+                working={toWorkingId("dropFall", { kind: "leg", lineId: drain.lineId, index: i }, "here")}
+                label={`Drop, leg ${i + 1}`}
+                className="text-[14px] text-faint"
+              >
                 drop {formatLengthFigure(drain.here.legs[i]!.fallMm, units)}
-              </span>
+              </Figure>
             )}
           </Tag>
         );
@@ -68,7 +72,7 @@ export function SectionLabels({ design, layout, view, drain, tank, units }: Labe
           anchor="corner"
         >
           <Figure
-            working={toWorkingId("tankFull", { kind: "tank", id: tank.tankId })}
+            working={toWorkingId("tankFull", { kind: "tank", id: tank.tankId }, "here")}
             label="Tank full at"
             className="bg-sheet/85 px-0.5 text-[14px] leading-tight text-signal"
           >
@@ -95,7 +99,7 @@ function RunFigures({
   const short = inHandMm < 0;
   return (
     <Figure
-      working={toWorkingId("legFall", { kind: "leg", lineId: drain.lineId, index })}
+      working={toWorkingId("legFall", { kind: "leg", lineId: drain.lineId, index }, "here")}
       label={`Leg ${index + 1}`}
       className="bg-sheet/80 px-1 text-center leading-[1.15]"
     >
