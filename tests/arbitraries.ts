@@ -3,7 +3,9 @@ import type { Attitude } from "@/core/attitude/attitude";
 import { createDesign, USUAL_MEASURES } from "@/core/design/createDesign";
 import type { Design } from "@/core/design/design";
 import { applyEdit } from "@/core/design/edit";
+import { type Drain, FITTINGS, FIXTURE_KINDS, type Fixture, type Line } from "@/core/design/plumbing";
 import { RIG_KINDS } from "@/core/design/rig";
+import { USUAL_FIXTURES } from "@/core/design/usualFixtures";
 import type { PrismSolid } from "@/core/geometry/solid";
 import type { Vec3 } from "@/core/geometry/vec";
 
@@ -67,6 +69,53 @@ export const designs: fc.Arbitrary<Design> = fc
     });
     if (!outcome.ok) throw new Error(JSON.stringify(outcome.faults));
     return outcome.design;
+  });
+
+/** The same with up to four more fixtures, each joined at random to a drain that is there already: a tree. */
+export const networks: fc.Arbitrary<Design> = fc
+  .record({
+    design: designs,
+    branches: fc.array(
+      fc.record({
+        kind: fc.constantFrom(...FIXTURE_KINDS),
+        x: between(300, 3000),
+        y: between(-800, 800),
+        z: between(30, 900),
+        bore: fc.constantFrom(28.4, 36.4, 46.4),
+        bends: fc.array(fc.record({ x: between(300, 3000), y: between(-700, 700), z: between(-330, 200) }), {
+          minLength: 1,
+          maxLength: 3,
+        }),
+        line: fc.nat(),
+        bend: fc.nat(),
+        fitting: fc.constantFrom(...FITTINGS),
+        hasTrap: fc.boolean(),
+      }),
+      { minLength: 1, maxLength: 4 },
+    ),
+  })
+  .map(({ design, branches }) => {
+    const fixtures: Fixture[] = [...design.fixtures];
+    const lines: Line[] = [...design.lines];
+    branches.forEach(({ kind, x, y, z, bore, bends, line, bend, fitting, hasTrap }, i) => {
+      const drains = lines.filter((l): l is Drain => l.kind === "drain");
+      const main = drains[line % drains.length]!;
+      const { heightMm: _height, halfMm: _half, trap, ...measures } = USUAL_FIXTURES[kind];
+      const id = `fixture-${i}`;
+      fixtures.push({ id, name: `Fixture ${i}`, kind, outletMm: { x, y, z }, ...measures });
+      lines.push({
+        id: `branch-${i}`,
+        name: `Branch ${i}`,
+        kind: "drain",
+        pipe: { innerMm: bore, outerMm: bore + 3.6, manningN: 0.009 },
+        fromFixture: id,
+        to: { kind: "junction", lineId: main.id, bend: bend % main.bendsMm.length, fitting },
+        trap: hasTrap ? trap : null,
+        branchVent: null,
+        bendsMm: bends,
+      });
+    });
+    return { ...design, fixtures, lines };
   });
 
 /** The same rig with left and right exchanged. */

@@ -46,6 +46,10 @@ export function describeFault(fault: Fault, units: Units = "metric"): string {
       return `The part “${fault.id}” named${at} does not exist.`;
     case "wrongPortKind":
       return `The port “${fault.id}” named${at} is not a ${fault.wanted}.`;
+    case "joinsNoBend":
+      return `The drain “${fault.id}” has no such bend to join${at}: it has ${fault.bends}. Join it at a bend that is there.`;
+    case "drainLoop":
+      return `The drain${at} runs in a circle through “${fault.id}” and never reaches a tank. Let one of them end in a tank.`;
     case "portOutsideTank":
       return `The port lies outside its tank${at}. Move it onto the tank.`;
     case "fittingLargerThanTank":
@@ -80,6 +84,7 @@ const PLACE_NAMES: Readonly<Record<string, string>> = {
   rules: "Rules",
   limits: "limits",
   ports: "ports",
+  to: "end",
   bendsMm: "bends",
   pointsMm: "points",
   atMm: "place",

@@ -66,6 +66,8 @@ export function describeEdit(edit: Edit, design: Design): string {
     moveClear: `Move ${part} clear`,
     addOutlet: "Fit a dump outlet",
     addDrain: "Draw a drain",
+    redirect: `Let ${part} end elsewhere`,
+    fitWye: "Use a wye instead of the tee",
     addFixture: "Add a fixture",
     removeFixture: "Take a fixture out",
     addObstacle: "Add an obstacle",

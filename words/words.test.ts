@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { EDIT_CODES } from "@/core/design/edit";
 import { evaluate } from "@/core/evaluate/evaluate";
 import { listWorkings } from "@/core/workings/listWorkings";
-import { attitudes, designs } from "@/tests/arbitraries";
+import { attitudes, designs, networks } from "@/tests/arbitraries";
 import { describeAttitude } from "./attitudes";
 import { describeFinding } from "./findings";
 import { describeSymbol } from "./formulas";
@@ -77,7 +77,7 @@ test("attitudes in the words of the rig", () => {
 test("every finding and working of any design reads as sentences, in both units", () => {
   fc.assert(
     fc.property(
-      designs,
+      fc.oneof(designs, networks),
       attitudes,
       fc.constantFrom("metric" as const, "imperial" as const),
       (design, attitude, units) => {

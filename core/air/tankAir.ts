@@ -1,6 +1,7 @@
 import { computeUp } from "../attitude/attitude";
 import type { Design } from "../design/design";
-import type { Drain, Tank, Vent } from "../design/plumbing";
+import type { Tank, Vent } from "../design/plumbing";
+import { buildNetwork, listFixturesOf, type Network } from "../falls/network";
 import { add, dot, measureLength, subtract } from "../geometry/vec";
 import { mmToM } from "../quantity/convert";
 import { computeTankFull } from "../tanks/tankLevels";
@@ -33,16 +34,22 @@ export type TankAir = {
  * Air of a tank at its dumping attitude; null without a breather or an outlet. Of several breathers the best one is
  * counted alone, which is on the safe side. Suction limit in Pa > 0. Source: `computeDumping` [C].
  */
-export function computeTankAir(design: Design, tank: Tank, mostPa: number): TankAir | null {
+export function computeTankAir(
+  design: Design,
+  tank: Tank,
+  mostPa: number,
+  network: Network = buildNetwork(design),
+): TankAir | null {
   const vents = design.lines.filter((line): line is Vent => line.kind === "vent" && line.fromTank === tank.id);
   const outlets = tank.ports.filter((port) => port.kind === "outlet");
   if (vents.length === 0 || outlets.length === 0) return null;
   const up = computeUp(design.rig.dumpAttitude);
   const outlet = outlets.reduce((a, b) => (dot(up, b.atMm) < dot(up, a.atMm) ? b : a));
-  const { surfaceMm } = computeTankFull(design, tank, up);
+  const fixtures = listFixturesOf(network, tank.id);
+  const { surfaceMm } = computeTankFull(tank, fixtures, up);
   const headMm = Math.max(0, surfaceMm - dot(up, add(tank.atMm, outlet.atMm)) - outlet.boreMm / 2);
-  const drains = design.lines.filter((line): line is Drain => line.kind === "drain" && line.toTank === tank.id);
-  const inflowM3PerS = drains.reduce((sum, d) => sum + findInflowLps(design, d) / 1000, 0);
+  const drains = network.drainsByTank.get(tank.id) ?? [];
+  const inflowM3PerS = fixtures.reduce((sum, fixture) => sum + fixture.inflowLps / 1000, 0);
   const seals = drains.flatMap(({ trap }) => (trap && trap.sealMm > 0 ? [trap.sealMm] : []));
   const weakestSealMm = seals.length > 0 ? Math.min(...seals) : null;
   const air = vents.map((vent) => {
@@ -67,9 +74,6 @@ export function computeTankAir(design: Design, tank: Tank, mostPa: number): Tank
     leastBoreMm: computeLeastBreatherBoreM(mmToM(headMm), mmToM(outlet.boreMm), mostPa, best.pipe) * 1000,
   };
 }
-
-const findInflowLps = (design: Design, drain: Drain): number =>
-  design.fixtures.find((fixture) => fixture.id === drain.fromFixture)?.inflowLps ?? 0;
 
 /** Length of a breather from its port to its open end, mm along the pipe [C]. */
 export function measureVentLengthMm(tank: Tank, vent: Vent): number {

@@ -1,8 +1,8 @@
 import type { Design } from "../design/design";
-import type { Drain } from "../design/plumbing";
 import type { Rig } from "../design/rig";
 import { buildDrainPath } from "../falls/drainPath";
 import { measureLegFallMm, measureLevelLengthMm } from "../falls/fallBudget";
+import { buildNetwork } from "../falls/network";
 import { dot, vec } from "../geometry/vec";
 import { MM_PER_M } from "../quantity/convert";
 import { lookUpValue } from "../rules/lookUpLimit";
@@ -39,14 +39,13 @@ const STEPS = 40;
  * turns once on the way, because its fall is a sinusoid of the tilt [C].
  */
 export function findRunningAttitude(design: Design, from: Attitude): Attitude | null {
-  const runs = design.lines
-    .filter((line): line is Drain => line.kind === "drain")
-    .flatMap((drain) => {
-      const least = lookUpValue(design.rules, "parkedFall", { boreMm: drain.pipe.innerMm }) / MM_PER_M;
-      return buildDrainPath(design, drain)
-        .legs.filter((leg) => leg.kind === "run")
-        .map((leg) => ({ leg, least }));
-    });
+  const network = buildNetwork(design);
+  const runs = [...network.drains.values()].flatMap((drain) => {
+    const least = lookUpValue(design.rules, "parkedFall", { boreMm: drain.pipe.innerMm }) / MM_PER_M;
+    return buildDrainPath(design, drain, network)
+      .ownLegs.filter((leg) => leg.kind === "run")
+      .map((leg) => ({ leg, least }));
+  });
   const at = (share: number): Attitude => ({ pitchDeg: from.pitchDeg * share, rollDeg: from.rollDeg * share });
   const isRunning = (share: number): boolean => {
     const up = computeUp(at(share));

@@ -4,7 +4,7 @@ import type { Vec3 } from "../geometry/vec";
 import { isLimitId } from "../rules/limitIds";
 import type { Design } from "./design";
 import type { Fault, FaultPath } from "./faults";
-import type { Tank } from "./plumbing";
+import type { Drain, Junction, PortKind, Tank } from "./plumbing";
 
 const AXES = ["x", "y", "z"] as const;
 
@@ -45,22 +45,61 @@ function checkIds(design: Design): Fault[] {
 
 function checkReferences(design: Design): Fault[] {
   return design.lines.flatMap((line, i): Fault[] => {
-    const faults: Fault[] = [];
-    const tankId = line.kind === "drain" ? line.toTank : line.fromTank;
-    const portId = line.kind === "drain" ? line.toPort : line.fromPort;
-    const wanted = line.kind === "drain" ? "inlet" : "vent";
-    const key = (drain: string, vent: string) => ["lines", i, line.kind === "drain" ? drain : vent];
-    if (line.kind === "drain" && !design.fixtures.some((f) => f.id === line.fromFixture)) {
-      faults.push({ code: "danglingReference", path: ["lines", i, "fromFixture"], id: line.fromFixture });
+    const at = ["lines", i];
+    if (line.kind === "vent") {
+      const [tankPath, portPath] = [
+        [...at, "fromTank"],
+        [...at, "fromPort"],
+      ];
+      return checkPort(design, { tankId: line.fromTank, portId: line.fromPort, wanted: "vent", tankPath, portPath });
     }
-    const tank = design.tanks.find((t) => t.id === tankId);
-    const port = tank?.ports.find((p) => p.id === portId);
-    if (!tank) faults.push({ code: "danglingReference", path: key("toTank", "fromTank"), id: tankId });
-    else if (!port) faults.push({ code: "danglingReference", path: key("toPort", "fromPort"), id: portId });
-    else if (port.kind !== wanted)
-      faults.push({ code: "wrongPortKind", path: key("toPort", "fromPort"), id: portId, wanted });
-    return faults;
+    const faults: Fault[] = design.fixtures.some((f) => f.id === line.fromFixture)
+      ? []
+      : [{ code: "danglingReference", path: [...at, "fromFixture"], id: line.fromFixture }];
+    if (line.to.kind === "junction") return [...faults, ...checkJunction(design, line, line.to, [...at, "to"])];
+    const { tankId, portId } = line.to;
+    const [tankPath, portPath] = [
+      [...at, "to", "tankId"],
+      [...at, "to", "portId"],
+    ];
+    return [...faults, ...checkPort(design, { tankId, portId, wanted: "inlet", tankPath, portPath })];
   });
+}
+
+type PortReference = {
+  readonly tankId: string;
+  readonly portId: string;
+  readonly wanted: PortKind;
+  readonly tankPath: FaultPath;
+  readonly portPath: FaultPath;
+};
+
+function checkPort(design: Design, { tankId, portId, wanted, tankPath, portPath }: PortReference): Fault[] {
+  const tank = design.tanks.find((t) => t.id === tankId);
+  if (!tank) return [{ code: "danglingReference", path: tankPath, id: tankId }];
+  const port = tank.ports.find((p) => p.id === portId);
+  if (!port) return [{ code: "danglingReference", path: portPath, id: portId }];
+  return port.kind === wanted ? [] : [{ code: "wrongPortKind", path: portPath, id: portId, wanted }];
+}
+
+// A junction is at a bend of another drain, and following the drains ends in a tank.
+function checkJunction(design: Design, drain: Drain, to: Junction, path: FaultPath): Fault[] {
+  const find = (lineId: string) => design.lines.find((l): l is Drain => l.kind === "drain" && l.id === lineId);
+  const main = find(to.lineId);
+  if (!main) return [{ code: "danglingReference", path: [...path, "lineId"], id: to.lineId }];
+  if (to.bend >= main.bendsMm.length) {
+    return [{ code: "joinsNoBend", path: [...path, "bend"], id: to.lineId, bends: main.bendsMm.length }];
+  }
+  const seen = new Set([drain.id]);
+  for (
+    let next: Drain | undefined = main;
+    next;
+    next = next.to.kind === "junction" ? find(next.to.lineId) : undefined
+  ) {
+    if (seen.has(next.id)) return [{ code: "drainLoop", path, id: next.id }];
+    seen.add(next.id);
+  }
+  return [];
 }
 
 function checkTank(tank: Tank, path: FaultPath): Fault[] {

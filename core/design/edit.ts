@@ -1,5 +1,6 @@
 import type { Design } from "./design";
 import type { Fault } from "./faults";
+import { followBends } from "./followBends";
 import { parseDesign } from "./parseDesign";
 import type { PartRef } from "./part";
 
@@ -33,6 +34,8 @@ export const EDIT_CODES = [
   "moveClear",
   "addOutlet",
   "addDrain",
+  "redirect",
+  "fitWye",
   "addFixture",
   "removeFixture",
   "addObstacle",
@@ -59,7 +62,7 @@ export function applyEdit(design: Design, edit: Edit): EditOutcome {
     if (changed === NOWHERE) {
       return { ok: false, faults: [{ code: "danglingReference", path: [...op.path], id: op.path.join(".") }] };
     }
-    next = changed;
+    next = followBends(changed as Design, op);
   }
   const parsed = parseDesign(next);
   // what is kept is what was built here, not zod's copy, so that untouched parts stay the same objects

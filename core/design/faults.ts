@@ -20,6 +20,8 @@ export type Fault =
   | { readonly code: "duplicateId"; readonly path: FaultPath; readonly id: string }
   | { readonly code: "danglingReference"; readonly path: FaultPath; readonly id: string }
   | { readonly code: "wrongPortKind"; readonly path: FaultPath; readonly id: string; readonly wanted: string }
+  | { readonly code: "joinsNoBend"; readonly path: FaultPath; readonly id: string; readonly bends: number }
+  | { readonly code: "drainLoop"; readonly path: FaultPath; readonly id: string }
   | { readonly code: "portOutsideTank"; readonly path: FaultPath }
   | {
       readonly code: "fittingLargerThanTank";

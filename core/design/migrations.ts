@@ -6,8 +6,19 @@ export type DesignDocument = Record<string, unknown>;
 export type Migration = (old: DesignDocument) => DesignDocument;
 export type MigrationTable = Readonly<Record<number, Migration>>;
 
-/** Step n leads from version n to n + 1. Version 1 is the first, so there is none yet. */
-const MIGRATIONS: MigrationTable = {};
+/** Step n leads from version n to n + 1. */
+const MIGRATIONS: MigrationTable = { 1: giveDrainsAnEnd };
+
+// Version 1 knew drains into tanks only, and named tank and port side by side.
+function giveDrainsAnEnd(old: DesignDocument): DesignDocument {
+  if (!Array.isArray(old["lines"])) return old;
+  const lines = old["lines"].map((line: unknown) => {
+    if (!isDocument(line) || line["kind"] !== "drain") return line;
+    const { toTank, toPort, ...rest } = line;
+    return { ...rest, to: { kind: "inlet", tankId: toTank, portId: toPort } };
+  });
+  return { ...old, lines };
+}
 
 export type MigrationOutcome =
   | { readonly ok: true; readonly document: DesignDocument; readonly fromVersion: number }
@@ -31,5 +42,6 @@ export function migrate(
   return { ok: true, document, fromVersion: version };
 }
 
-const isDocument = (value: unknown): value is DesignDocument =>
-  typeof value === "object" && value !== null && !Array.isArray(value);
+function isDocument(value: unknown): value is DesignDocument {
+  return typeof value === "object" && value !== null && !Array.isArray(value);
+}

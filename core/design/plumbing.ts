@@ -94,16 +94,29 @@ export const branchVent = z.strictObject({
 
 const lineEnds = { id, name, pipe };
 
-/** A drain: fixture, trap, a path of inverts, tank inlet. */
+export const FITTINGS = ["wye", "tee"] as const;
+
+/** Where a drain ends: at an inlet of a tank, or in another drain at one of its bends. */
+export const outfall = z.discriminatedUnion("kind", [
+  z.strictObject({ kind: z.literal("inlet"), tankId: id, portId: id }),
+  z.strictObject({
+    kind: z.literal("junction"),
+    lineId: id,
+    /** Bend of that drain, counted from its trap. */
+    bend: z.int().min(0).max(59),
+    fitting: z.enum(FITTINGS),
+  }),
+]);
+
+/** A drain: fixture, trap, a path of inverts, tank inlet or the drain it joins. */
 export const drain = z.strictObject({
   ...lineEnds,
   kind: z.literal("drain"),
   fromFixture: id,
-  toTank: id,
-  toPort: id,
+  to: outfall,
   trap: trap.nullable(),
   branchVent: branchVent.nullable(),
-  /** Inverts of the bends between the trap's weir and the tank's inlet. */
+  /** Inverts of the bends between the trap's weir and the end. */
   bendsMm: z.array(pointMm).max(60),
 });
 
@@ -127,6 +140,9 @@ export type Pipe = z.infer<typeof pipe>;
 export type Trap = z.infer<typeof trap>;
 export type TrapKind = Trap["kind"];
 export type BranchVent = z.infer<typeof branchVent>;
+export type Fitting = (typeof FITTINGS)[number];
+export type Outfall = z.infer<typeof outfall>;
+export type Junction = Extract<Outfall, { kind: "junction" }>;
 export type Drain = z.infer<typeof drain>;
 export type Vent = z.infer<typeof vent>;
 export type Line = z.infer<typeof line>;

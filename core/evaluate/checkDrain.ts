@@ -28,7 +28,7 @@ export function checkDrain(
     ...checkFlow(design, path, result),
     ...checkBores(path),
     ...checkPassages(design, result),
-    ...path.legs.flatMap((_, legIndex) =>
+    ...path.ownLegs.flatMap((_, legIndex) =>
       checkObstacleGaps(design, measureLegGaps(design, path, legIndex), (obstacle, gapMm, limit) =>
         createFinding(
           "must",
@@ -76,7 +76,7 @@ function checkTrap(design: Design, path: DrainPath, result: DrainResult): Findin
 function checkLegs(path: DrainPath, result: DrainResult, parked: readonly Standing[]): Finding[] {
   const slacks = measureLegSlacks(path, parked, result.minFall.value ?? 0, result.parkedFall.value ?? 0);
   const upright = computeUp(LEVEL);
-  return path.legs.flatMap((leg, index): Finding[] => {
+  return path.ownLegs.flatMap((leg, index): Finding[] => {
     if (leg.kind === "drop") return [];
     const at = { kind: "leg", lineId: path.drain.id, index } as const;
     const slack = slacks[index]!;
@@ -108,7 +108,7 @@ function checkFlow(design: Design, path: DrainPath, result: DrainResult): Findin
   const findings: Finding[] = [];
   const boreMm = path.pipe.innerMm;
   const most = lookUpLimit(design.rules, "maxFall", { boreMm });
-  path.legs.forEach((leg, index) => {
+  path.ownLegs.forEach((leg, index) => {
     if (most.value === null || leg.kind === "drop" || leg.planLengthMm === 0) return;
     const slopeMmPerM = ((leg.from.z - leg.to.z) / leg.planLengthMm) * 1000;
     if (isAtMost(slopeMmPerM, most.value)) return;
@@ -116,7 +116,7 @@ function checkFlow(design: Design, path: DrainPath, result: DrainResult): Findin
       createFinding("note", { kind: "leg", lineId: at.id, index }, { code: "legTooSteep", slopeMmPerM }, most),
     );
   });
-  const { inflowLps } = path.fixture;
+  const { inflowLps } = flow;
   if (flow.capacityLps !== null && flow.slope! > 0 && !isAtLeast(flow.capacityLps, inflowLps)) {
     const limit = lookUpLimit(design.rules, "drainFill");
     findings.push(createFinding("should", at, { code: "drainSlow", capacityLps: flow.capacityLps, inflowLps }, limit));
@@ -153,7 +153,14 @@ function checkBores(path: DrainPath): Finding[] {
     const numbers = { code: "narrowsDownstream", fromMm: path.fixture.boreMm, toMm: pipeMm } as const;
     findings.push(createFinding("should", { kind: "line", id: path.drain.id }, numbers));
   }
-  if (pipeMm > path.inlet.boreMm) {
+  const joined = path.chain[1];
+  if (joined && pipeMm > joined.pipe.innerMm) {
+    const numbers = { code: "narrowsDownstream", fromMm: pipeMm, toMm: joined.pipe.innerMm } as const;
+    findings.push(
+      createFinding("should", { kind: "leg", lineId: path.drain.id, index: path.ownLegs.length - 1 }, numbers),
+    );
+  }
+  if (!joined && pipeMm > path.inlet.boreMm) {
     const numbers = { code: "narrowsDownstream", fromMm: pipeMm, toMm: path.inlet.boreMm } as const;
     findings.push(createFinding("should", { kind: "port", tankId: path.tank.id, id: path.inlet.id }, numbers));
   }

@@ -1,21 +1,23 @@
 import { computeTankAir } from "../air/tankAir";
 import { type Attitude, computeUp, isLevel, LEVEL } from "../attitude/attitude";
 import { computeStay } from "../days/daysToFull";
-import type { Design } from "../design/design";
+import type { Design, RulesChoice } from "../design/design";
 import type { Drain, Tank } from "../design/plumbing";
 import { computeDrainFlow } from "../falls/drainFlow";
-import { buildDrainPath, type DrainPath } from "../falls/drainPath";
+import { buildDrainPath, type DrainPath, type Leg } from "../falls/drainPath";
 import { computeFallBudget, type FallBudget } from "../falls/fallBudget";
+import { buildNetwork, listFixturesOf, type Network } from "../falls/network";
 import { computePonds } from "../falls/ponding";
 import { listPassages, measureFloorMm } from "../fit/passages";
 import { measureCapacityL } from "../geometry/solid";
-import { lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
+import { type Limit, lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
 import { computeLeftBehindL, computeTankFull, type TankFull } from "../tanks/tankLevels";
 import { computeSealRisks } from "../traps/sealRisks";
 import { computeTrapArm } from "../traps/trapArm";
 import { computeTrapWater } from "../traps/trapSeal";
 import { checkDesign } from "./checkDesign";
 import { checkDrain } from "./checkDrain";
+import { checkJunctions } from "./checkJunctions";
 import { checkTank } from "./checkTank";
 import type { AtWorst, DrainResult, Evaluation, StayResult, TankResult } from "./evaluation";
 import { sortFindings } from "./findings";
@@ -30,28 +32,43 @@ const LEAST_EVAPORATION_MM = 0.01;
  */
 export function evaluate(design: Design, attitude: Attitude = LEVEL): Evaluation {
   const parked = listParkedStandings(design.rig);
-  const paths = design.lines
-    .filter((line): line is Drain => line.kind === "drain")
-    .map((drain) => buildDrainPath(design, drain));
-  const drains = paths.map((path) => evaluateDrain(design, path, attitude, parked));
-  const tanks = design.tanks.map((tank) => evaluateTank(design, tank, attitude, parked));
+  const network = buildNetwork(design);
+  const paths = [...network.drains.values()].map((drain) => buildDrainPath(design, drain, network));
+  const falls = new Map(paths.map(({ drain }) => [drain.id, lookUpFalls(design.rules, drain)]));
+  const drains = paths.map((path) => evaluateDrain(design, path, falls, attitude, parked));
+  const tanks = design.tanks.map((tank) => evaluateTank(design, tank, network, attitude, parked));
   const stay = evaluateStay(design, drains, tanks);
   const findings = sortFindings([
     ...paths.flatMap((path, i) => checkDrain(design, path, drains[i]!, parked)),
+    ...checkJunctions(design, network, paths),
     ...design.tanks.flatMap((tank, i) => checkTank(design, tank, tanks[i]!)),
     ...checkDesign(design, stay),
   ]);
   return { attitude, drains, tanks, stay, findings };
 }
 
-function evaluateDrain(design: Design, path: DrainPath, attitude: Attitude, parked: readonly Standing[]): DrainResult {
+type FallLimits = { readonly minFall: Limit; readonly parkedFall: Limit };
+
+const lookUpFalls = (rules: RulesChoice, { pipe, branchVent }: Drain): FallLimits => ({
+  minFall: lookUpLimit(rules, "minFall", { boreMm: pipe.innerMm, vented: branchVent !== null }),
+  parkedFall: lookUpLimit(rules, "parkedFall", { boreMm: pipe.innerMm }),
+});
+
+function evaluateDrain(
+  design: Design,
+  path: DrainPath,
+  falls: ReadonlyMap<string, FallLimits>,
+  attitude: Attitude,
+  parked: readonly Standing[],
+): DrainResult {
   const { rules } = design;
   const boreMm = path.pipe.innerMm;
-  const vented = path.drain.branchVent !== null;
-  const minFall = lookUpLimit(rules, "minFall", { boreMm, vented });
-  const parkedFall = lookUpLimit(rules, "parkedFall", { boreMm });
+  const { minFall, parkedFall } = falls.get(path.drain.id)!;
+  // after a junction the pipe of the drain that is joined has limits of its own
+  const toMinFall = (leg: Leg) => falls.get(leg.lineId)!.minFall.value ?? 0;
+  const toParkedFall = (leg: Leg) => falls.get(leg.lineId)!.parkedFall.value ?? 0;
   const up = computeUp(attitude);
-  const level = computeFallBudget(path, computeUp(LEVEL), minFall.value ?? 0);
+  const level = computeFallBudget(path, computeUp(LEVEL), toMinFall);
   const ponds = computePonds(path, up);
   const arm = computeTrapArm(
     path,
@@ -66,12 +83,13 @@ function evaluateDrain(design: Design, path: DrainPath, attitude: Attitude, park
     nodesMm: path.nodesMm,
     legs: path.legs,
     level,
-    here: isLevel(attitude) ? level : computeFallBudget(path, up, parkedFall.value ?? 0),
-    worst: findWorstBudget(path, parked, parkedFall.value ?? 0),
+    here: isLevel(attitude) ? level : computeFallBudget(path, up, toParkedFall),
+    worst: findWorstBudget(path, parked, toParkedFall),
     minFall,
     parkedFall,
     ponds,
-    pondedL: ponds.reduce((sum, pond) => sum + pond.litres, 0),
+    pondedL: ponds.reduce((sum, pond) => sum + (pond.legIndex < path.ownLegs.length ? pond.litres : 0), 0),
+    ownLegs: path.ownLegs.length,
     flow: computeDrainFlow(path, lookUpValue(rules, "drainFill")),
     trapWater: computeTrapWater(path, up),
     sealRisks: computeSealRisks(
@@ -86,21 +104,32 @@ function evaluateDrain(design: Design, path: DrainPath, attitude: Attitude, park
   };
 }
 
-function findWorstBudget(path: DrainPath, parked: readonly Standing[], leastMmPerM: number): AtWorst<FallBudget> {
+function findWorstBudget(
+  path: DrainPath,
+  parked: readonly Standing[],
+  toLeastMmPerM: (leg: Leg) => number,
+): AtWorst<FallBudget> {
   let worst: AtWorst<FallBudget> | null = null;
   for (const { attitude, up } of parked) {
-    const budget = computeFallBudget(path, up, leastMmPerM);
+    const budget = computeFallBudget(path, up, toLeastMmPerM);
     if (!worst || budget.inHandMm < worst.inHandMm) worst = { ...budget, attitude };
   }
   return worst!;
 }
 
-function evaluateTank(design: Design, tank: Tank, attitude: Attitude, parked: readonly Standing[]): TankResult {
-  const level = computeTankFull(design, tank, computeUp(LEVEL));
-  const here = isLevel(attitude) ? level : computeTankFull(design, tank, computeUp(attitude));
+function evaluateTank(
+  design: Design,
+  tank: Tank,
+  network: Network,
+  attitude: Attitude,
+  parked: readonly Standing[],
+): TankResult {
+  const fixtures = listFixturesOf(network, tank.id);
+  const level = computeTankFull(tank, fixtures, computeUp(LEVEL));
+  const here = isLevel(attitude) ? level : computeTankFull(tank, fixtures, computeUp(attitude));
   let worst: AtWorst<TankFull> | null = null;
   for (const { attitude: at, up } of parked) {
-    const full = computeTankFull(design, tank, up);
+    const full = computeTankFull(tank, fixtures, up);
     if (!worst || full.litres < worst.litres) worst = { ...full, attitude: at };
   }
   const leftL = computeLeftBehindL(tank, computeUp(design.rig.dumpAttitude));
@@ -112,7 +141,7 @@ function evaluateTank(design: Design, tank: Tank, attitude: Attitude, parked: re
     here,
     worst: worst!,
     leftL,
-    air: computeTankAir(design, tank, lookUpValue(design.rules, "ventSuction")),
+    air: computeTankAir(design, tank, lookUpValue(design.rules, "ventSuction"), network),
     usableLevelL: toUsable(level),
     usableHereL: toUsable(here),
     usableWorstL: toUsable(worst!),

@@ -23,7 +23,9 @@ export type DrainResult = {
   readonly tankId: string;
   readonly outletMm: Vec3;
   readonly nodesMm: readonly Vec3[];
+  /** All the way to the tank; those after `ownLegs` belong to the drains it joins. */
   readonly legs: readonly Leg[];
+  readonly ownLegs: number;
   /** Against the pack's least fall, standing level. */
   readonly level: FallBudget;
   /** At the attitude asked for: level against the least fall, tilted against running backwards. */
@@ -33,6 +35,7 @@ export type DrainResult = {
   readonly minFall: Limit;
   readonly parkedFall: Limit;
   readonly ponds: readonly LegPond[];
+  /** Left standing in the drain's own legs, L. */
   readonly pondedL: number;
   readonly flow: DrainFlow;
   readonly trapWater: TrapWater | null;

@@ -33,6 +33,10 @@ type Numbers =
   | { readonly code: "belowCleanVelocity"; readonly velocityMps: number }
   | { readonly code: "passageSlants"; readonly lengthMm: number; readonly widthMm: number }
   | { readonly code: "narrowsDownstream"; readonly fromMm: number; readonly toMm: number }
+  | { readonly code: "branchAgainstFlow"; readonly angleDeg: number }
+  | { readonly code: "teeOnTheFlat" }
+  | { readonly code: "siphonedByOthers"; readonly fillRatio: number; readonly othersLps: number }
+  | { readonly code: "floodedByOthers"; readonly inflowLps: number; readonly capacityLps: number }
   | { readonly code: "tankUnvented" }
   | { readonly code: "ventEndsLow"; readonly endMm: number; readonly topMm: number }
   | { readonly code: "ventDrownsFirst"; readonly attitude: Attitude; readonly litres: number }

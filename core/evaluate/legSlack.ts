@@ -13,7 +13,7 @@ export type LegSlack = {
   readonly leastMm: number;
 };
 
-/** Slack of every leg against the least fall standing level and against the parked fall over all standings [C]. */
+/** Slack of every leg of the drain's own against the least fall standing level and against the parked fall over all standings [C]. */
 export function measureLegSlacks(
   path: DrainPath,
   parked: readonly Standing[],
@@ -21,7 +21,7 @@ export function measureLegSlacks(
   parkedMmPerM: number,
 ): LegSlack[] {
   const upright = computeUp(LEVEL);
-  return path.legs.map((leg) => {
+  return path.ownLegs.map((leg) => {
     const levelMm = measureSlackMm(leg, upright, leastMmPerM);
     let parkedMm = Infinity;
     let parkedAt = parked[0]!;

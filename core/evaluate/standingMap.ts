@@ -1,8 +1,8 @@
 import { computeUp } from "../attitude/attitude";
 import type { Design } from "../design/design";
-import type { Drain } from "../design/plumbing";
 import { buildDrainPath } from "../falls/drainPath";
 import { measureLegFallMm, measureLevelLengthMm } from "../falls/fallBudget";
+import { buildNetwork, listFixturesOf } from "../falls/network";
 import { computePonds } from "../falls/ponding";
 import { MM_PER_M } from "../quantity/convert";
 import { lookUpValue } from "../rules/lookUpLimit";
@@ -41,12 +41,12 @@ export function computeStandingMap(
   onRow: (done: number) => boolean = () => true,
 ): StandingMap | null {
   const map = createMap(size, rangeDeg);
-  const paths = design.lines
-    .filter((line): line is Drain => line.kind === "drain")
-    .map((drain) => ({
-      path: buildDrainPath(design, drain),
-      least: lookUpValue(design.rules, "parkedFall", { boreMm: drain.pipe.innerMm }) / MM_PER_M,
-    }));
+  const network = buildNetwork(design);
+  const paths = [...network.drains.values()].map((drain) => ({
+    path: buildDrainPath(design, drain, network),
+    least: lookUpValue(design.rules, "parkedFall", { boreMm: drain.pipe.innerMm }) / MM_PER_M,
+  }));
+  const fixtures = design.tanks.map((tank) => listFixturesOf(network, tank.id));
   const dumpUp = computeUp(design.rig.dumpAttitude);
   const left = design.tanks.map((tank) => computeLeftBehindL(tank, dumpUp) ?? 0);
   const step = (2 * rangeDeg) / (size - 1);
@@ -58,12 +58,14 @@ export function computeStandingMap(
       let inHand = Infinity;
       let ponded = 0;
       for (const { path, least } of paths) {
-        for (const leg of path.legs) {
+        for (const leg of path.ownLegs) {
           if (leg.kind === "drop") continue;
           const fall = measureLegFallMm(leg, up);
           inHand = Math.min(inHand, fall - measureLevelLengthMm(leg, fall) * least);
         }
         for (const pond of computePonds(path, up)) {
+          // what stands after a junction is counted with the drain it stands in
+          if (pond.legIndex >= path.ownLegs.length) break;
           ponded += pond.litres;
           if (pond.fillsBore) state = Math.max(state, 2);
         }
@@ -71,7 +73,7 @@ export function computeStandingMap(
       if (ponded > WET_PIPE_L || inHand < 0) state = Math.max(state, 1);
       let usable = 0;
       design.tanks.forEach((tank, i) => {
-        const full = computeTankFull(design, tank, up);
+        const full = computeTankFull(tank, fixtures[i]!, up);
         usable += Math.max(0, full.litres - left[i]!);
         if (full.by === "fixture") state = 3;
       });

@@ -2,9 +2,9 @@ import fc from "fast-check";
 import { designs } from "@/tests/arbitraries";
 import { readDemo } from "@/tests/demoRigs";
 import type { Design } from "../design/design";
-import type { Drain } from "../design/plumbing";
+import type { Drain, Pipe } from "../design/plumbing";
 import { computeDrainFlow } from "./drainFlow";
-import { buildDrainPath } from "./drainPath";
+import { buildDrainPath, type DrainPath } from "./drainPath";
 import { computeManningFlow } from "./manning";
 
 const pathOf = (design: Design) => buildDrainPath(design, design.lines.find((l) => l.kind === "drain") as Drain);
@@ -18,14 +18,20 @@ test("the flattest run decides, and the drain carries what Manning says of it ha
   expect(flow.capacityLps).toBeCloseTo(half.flowM3PerS * 1000, 9);
 });
 
+const withPipe = (path: DrainPath, pipe: Pipe): DrainPath => ({
+  ...path,
+  ownLegs: path.ownLegs.map((leg) => ({ ...leg, pipe })),
+});
+
 test("a rougher or narrower pipe never carries more, a fuller one never less", () => {
   fc.assert(
     fc.property(designs, fc.double({ min: 1, max: 3, noNaN: true }), (design, factor) => {
       const path = pathOf(design);
       const base = computeDrainFlow(path, 0.5).capacityLps;
       if (base === null) return;
-      const rough = { ...path, pipe: { ...path.pipe, manningN: path.pipe.manningN * factor } };
-      const narrow = { ...path, pipe: { ...path.pipe, innerMm: path.pipe.innerMm / factor } };
+      const { innerMm, manningN } = path.pipe;
+      const rough = withPipe(path, { ...path.pipe, manningN: manningN * factor });
+      const narrow = withPipe(path, { ...path.pipe, innerMm: innerMm / factor });
       expect(computeDrainFlow(rough, 0.5).capacityLps).toBeLessThanOrEqual(base + 1e-12);
       expect(computeDrainFlow(narrow, 0.5).capacityLps).toBeLessThanOrEqual(base + 1e-12);
       expect(computeDrainFlow(path, 0.7).capacityLps).toBeGreaterThanOrEqual(base - 1e-12);
@@ -35,6 +41,13 @@ test("a rougher or narrower pipe never carries more, a fuller one never less", (
 
 test("a drain that is one drop has no flattest run and no bound", () => {
   const path = pathOf(readDemo("kranich"));
-  const drop = { ...path, legs: path.legs.filter((leg) => leg.kind === "drop") };
-  expect(computeDrainFlow(drop, 0.5)).toEqual({ slope: null, capacityLps: null, fillRatio: 0, velocityMps: 0 });
+  const drop = { ...path, ownLegs: path.legs.filter((leg) => leg.kind === "drop") };
+  expect(computeDrainFlow(drop, 0.5)).toEqual({
+    legIndex: null,
+    slope: null,
+    inflowLps: path.fixture.inflowLps,
+    capacityLps: null,
+    fillRatio: 0,
+    velocityMps: 0,
+  });
 });

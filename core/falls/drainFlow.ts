@@ -1,38 +1,60 @@
 import { computeUp, LEVEL } from "../attitude/attitude";
 import { mmToM } from "../quantity/convert";
-import type { DrainPath } from "./drainPath";
+import type { DrainPath, Leg } from "./drainPath";
 import { measureLegFallMm, measureLevelLengthMm } from "./fallBudget";
 import { computeFillRatio, computeManningFlow } from "./manning";
 
-/** Whether a drain keeps up with its fixture, standing level. */
+/** Whether a drain keeps up with what runs into it, standing level. */
 export type DrainFlow = {
-  /** Slope of the flattest run, m/m; null when the drain is one drop. */
+  /** Which of the drain's own legs has the least to spare; null when the drain is one drop. */
+  readonly legIndex: number | null;
+  /** Slope of that run, m/m; null when the drain is one drop. */
   readonly slope: number | null;
+  /** All that may run in it at once, L/s. */
+  readonly inflowLps: number;
   /** What it carries at the greatest fill allowed, L/s; null when the drain is one drop. */
   readonly capacityLps: number | null;
-  /** Share y/D at the fixture's inflow; null when the run cannot carry it. */
+  /** Share y/D at that inflow; null when the run cannot carry it. */
   readonly fillRatio: number | null;
   readonly velocityMps: number;
 };
 
-/** Capacity of the flattest run at a fill limit y/D in (0, 1], by Manning; standing level [C]. */
+/** Capacity of the run with the least to spare, at a fill limit y/D in (0, 1], by Manning; standing level [C]. */
 export function computeDrainFlow(path: DrainPath, fillLimit: number): DrainFlow {
   const up = computeUp(LEVEL);
-  const slopes = path.legs
+  const runs = path.ownLegs
     .filter((leg) => leg.kind === "run" && leg.planLengthMm > 0)
     .map((leg) => {
       const fall = measureLegFallMm(leg, up);
-      return fall / measureLevelLengthMm(leg, fall);
+      const slope = fall / measureLevelLengthMm(leg, fall);
+      const { flowM3PerS } = computeManningFlow(mmToM(leg.pipe.innerMm), fillLimit, slope, leg.pipe.manningN);
+      return { leg, slope, capacityLps: flowM3PerS * 1000 };
     });
-  if (slopes.length === 0) return { slope: null, capacityLps: null, fillRatio: 0, velocityMps: 0 };
-  const slope = Math.min(...slopes);
-  const diameterM = mmToM(path.pipe.innerMm);
-  const n = path.pipe.manningN;
-  const fillRatio = computeFillRatio(diameterM, path.fixture.inflowLps / 1000, slope, n);
+  if (runs.length === 0) {
+    return {
+      legIndex: null,
+      slope: null,
+      inflowLps: path.ownLegs.at(-1)?.inflowLps ?? 0,
+      capacityLps: null,
+      fillRatio: 0,
+      velocityMps: 0,
+    };
+  }
+  const { leg, slope, capacityLps } = runs.reduce((a, b) => (toSpare(b) < toSpare(a) ? b : a));
+  const diameterM = mmToM(leg.pipe.innerMm);
+  const fillRatio = computeFillRatio(diameterM, leg.inflowLps / 1000, slope, leg.pipe.manningN);
   return {
+    legIndex: leg.index,
     slope,
-    capacityLps: computeManningFlow(diameterM, fillLimit, slope, n).flowM3PerS * 1000,
+    inflowLps: leg.inflowLps,
+    capacityLps,
     fillRatio,
-    velocityMps: fillRatio === null ? 0 : computeManningFlow(diameterM, fillRatio, slope, n).velocityMps,
+    velocityMps:
+      fillRatio === null ? 0 : computeManningFlow(diameterM, fillRatio, slope, leg.pipe.manningN).velocityMps,
   };
 }
+
+type Run = { readonly leg: Leg; readonly slope: number; readonly capacityLps: number };
+
+// How many times its inflow a run carries; runs that do not fall at all are told apart by how far they rise.
+const toSpare = ({ leg, slope, capacityLps }: Run): number => (slope > 0 ? capacityLps / leg.inflowLps : slope);

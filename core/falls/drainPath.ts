@@ -2,6 +2,7 @@ import type { Design } from "../design/design";
 import type { Drain, Fixture, Pipe, Port, Tank } from "../design/plumbing";
 import { add, measureLength, measurePlanLength, scale, subtract, type Vec3, vec } from "../geometry/vec";
 import { NO_LENGTH_MM } from "../quantity/tolerance";
+import { buildNetwork, followDrain, type Network, sumInflowLps } from "./network";
 
 /** A straight piece of drain between two inverts. A run lies; a drop goes down at more than 45°. */
 export type Leg = {
@@ -10,33 +11,98 @@ export type Leg = {
   readonly kind: "run" | "drop";
   readonly lengthMm: number;
   readonly planLengthMm: number;
+  /** The drain it is a piece of, and which of that drain's legs. */
+  readonly lineId: string;
+  readonly index: number;
+  readonly pipe: Pipe;
+  /** All that may run in it at once, L/s. */
+  readonly inflowLps: number;
 };
 
-/** One drain with everything it joins looked up, as the sums need it. */
+/** A node of a path: which bend of which drain; −1 for a weir and for an inlet. */
+export type NodeRef = { readonly lineId: string; readonly bend: number };
+
+/** The way of the water from one fixture to its tank, through every drain it joins, with everything looked up. */
 export type DrainPath = {
   readonly drain: Drain;
+  /** The drain itself and those it runs through. */
+  readonly chain: readonly Drain[];
+  /** Where the water comes into each of them, mm along it from its weir. */
+  readonly enteredAtMm: readonly number[];
   readonly fixture: Fixture;
   readonly tank: Tank;
   readonly inlet: Port;
+  /** The drain's own pipe; after a junction the legs have another. */
   readonly pipe: Pipe;
   /** Where the water leaves the fixture. */
   readonly outletMm: Vec3;
   /** Inverts: the trap's weir (the outlet itself without a trap), the bends, the tank's inlet. */
   readonly nodesMm: readonly Vec3[];
+  readonly nodeRefs: readonly NodeRef[];
   readonly legs: readonly Leg[];
+  /** The legs up to the tank or the junction: those that belong to this drain alone. */
+  readonly ownLegs: readonly Leg[];
 };
 
 /** Lays out one drain in the rig frame. The design has passed its consistency check, so the references hold. */
-export function buildDrainPath(design: Design, drain: Drain): DrainPath {
-  const fixture = design.fixtures.find((f) => f.id === drain.fromFixture)!;
-  const tank = design.tanks.find((t) => t.id === drain.toTank)!;
-  const inlet = tank.ports.find((p) => p.id === drain.toPort)!;
+export function buildDrainPath(design: Design, drain: Drain, network: Network = buildNetwork(design)): DrainPath {
+  const chain = followDrain(network, drain);
+  const fixture = network.fixtures.get(drain.fromFixture)!;
+  const { tank, inlet } = findInlet(network, chain.at(-1)!);
+  const stretches = chain.map((line, i) => ({ line, first: i === 0 ? 0 : findJunctionBend(chain[i - 1]!) }));
+  const bends = stretches.flatMap(({ line, first }) => line.bendsMm.slice(first));
   const inletMm = add(tank.atMm, inlet.atMm);
-  const weirMm = placeWeir(fixture.outletMm, drain, [...drain.bendsMm, inletMm]);
-  const nodesMm = [weirMm, ...drain.bendsMm, inletMm];
-  const legs = nodesMm.slice(1).map((to, i) => buildLeg(nodesMm[i]!, to));
-  return { drain, fixture, tank, inlet, pipe: drain.pipe, outletMm: fixture.outletMm, nodesMm, legs };
+  const nodesMm = [placeWeir(fixture.outletMm, drain, [...bends, inletMm]), ...bends, inletMm];
+  const nodeRefs: NodeRef[] = [
+    { lineId: drain.id, bend: -1 },
+    ...stretches.flatMap(({ line, first }) =>
+      line.bendsMm.slice(first).map((_, i) => ({ lineId: line.id, bend: first + i })),
+    ),
+    { lineId: chain.at(-1)!.id, bend: -1 },
+  ];
+  const legs = stretches.flatMap(({ line, first }, i) => {
+    // a drain that joins another has a leg to the junction; the one joined goes on from there
+    const from = i === 0 ? 0 : first + 1;
+    return Array.from({ length: line.bendsMm.length + 1 - from }, (_, k) => ({ line, index: from + k }));
+  });
+  const built = legs.map(({ line, index }, i) =>
+    buildLeg(nodesMm[i]!, nodesMm[i + 1]!, {
+      lineId: line.id,
+      index,
+      pipe: line.pipe,
+      inflowLps: sumInflowLps(network, line, index),
+    }),
+  );
+  return {
+    drain,
+    chain,
+    enteredAtMm: stretches.map(({ line, first }, i) => (i === 0 ? 0 : measureToBend(network, line, first))),
+    fixture,
+    tank,
+    inlet,
+    pipe: drain.pipe,
+    outletMm: fixture.outletMm,
+    nodesMm,
+    nodeRefs,
+    legs: built,
+    ownLegs: chain.length === 1 ? built : built.slice(0, drain.bendsMm.length + 1),
+  };
 }
+
+function findInlet(network: Network, { to }: Drain): { readonly tank: Tank; readonly inlet: Port } {
+  if (to.kind !== "inlet") throw new Error("a drain that joins another has no inlet");
+  const tank = network.tanks.get(to.tankId)!;
+  return { tank, inlet: tank.ports.find((port) => port.id === to.portId)! };
+}
+
+// Along a drain from its own weir to one of its bends, mm.
+function measureToBend(network: Network, drain: Drain, bend: number): number {
+  const { outletMm } = network.fixtures.get(drain.fromFixture)!;
+  const points = [placeWeir(outletMm, drain, drain.bendsMm), ...drain.bendsMm.slice(0, bend + 1)];
+  return points.slice(1).reduce((sum, p, i) => sum + measureLength(subtract(p, points[i]!)), 0);
+}
+
+const findJunctionBend = ({ to }: Drain): number => (to.kind === "junction" ? to.bend : 0);
 
 // The trap carries the water sideways toward the first point that is not straight below the outlet.
 function placeWeir(outletMm: Vec3, drain: Drain, ahead: readonly Vec3[]): Vec3 {
@@ -48,7 +114,8 @@ function placeWeir(outletMm: Vec3, drain: Drain, ahead: readonly Vec3[]): Vec3 {
   return add(outletMm, add(sideways, vec(0, 0, -dropMm)));
 }
 
-function buildLeg(from: Vec3, to: Vec3): Leg {
+/** A leg between two inverts with what is known of its pipe. */
+export function buildLeg(from: Vec3, to: Vec3, of: Pick<Leg, "lineId" | "index" | "pipe" | "inflowLps">): Leg {
   const along = subtract(to, from);
   const planLengthMm = dropNoLength(measurePlanLength(along));
   return {
@@ -57,6 +124,7 @@ function buildLeg(from: Vec3, to: Vec3): Leg {
     kind: -along.z > planLengthMm ? "drop" : "run",
     lengthMm: dropNoLength(measureLength(along)),
     planLengthMm,
+    ...of,
   };
 }
 

@@ -4,21 +4,25 @@ import { computeUp, LEVEL } from "../attitude/attitude";
 import { listEnvelopeAttitudes } from "../attitude/envelope";
 import type { Drain } from "../design/plumbing";
 import { vec } from "../geometry/vec";
-import { buildDrainPath, type Leg } from "./drainPath";
+import { buildDrainPath, buildLeg, type Leg } from "./drainPath";
 import { computeFallBudget, measureLegFallMm } from "./fallBudget";
 
 const findDrain = (design: { readonly lines: readonly { kind: string }[] }) =>
   design.lines.find((line) => line.kind === "drain") as Drain;
 
 function createLeg(from: ReturnType<typeof vec>, to: ReturnType<typeof vec>): Leg {
-  const plan = Math.hypot(to.x - from.x, to.y - from.y);
-  return { from, to, kind: "run", lengthMm: Math.hypot(plan, to.z - from.z), planLengthMm: plan };
+  return buildLeg(from, to, {
+    lineId: "drain",
+    index: 0,
+    pipe: { innerMm: 40, outerMm: 44, manningN: 0.009 },
+    inflowLps: 0.1,
+  });
 }
 
 test("available = trap + drops + needed + left, at every attitude", () => {
   fc.assert(
     fc.property(designs, attitudes, (design, attitude) => {
-      const budget = computeFallBudget(buildDrainPath(design, findDrain(design)), computeUp(attitude), 20);
+      const budget = computeFallBudget(buildDrainPath(design, findDrain(design)), computeUp(attitude), () => 20);
       const spent = budget.trapMm + budget.dropsMm + budget.neededMm + budget.leftMm;
       expect(spent).toBeCloseTo(budget.availableMm, 6);
       expect(budget.inHandMm).toBeLessThanOrEqual(Math.max(budget.leftMm, budget.dropsMm) + 1e-9);
@@ -85,7 +89,7 @@ test("a worked budget: 500 mm available, trap 90, drop 300, 2 m at 20 mm/m leave
   const legs = [createLeg(vec(0, 0, 410), vec(0, 0, 110)), createLeg(vec(0, 0, 110), vec(2000, 0, 0))];
   legs[0] = { ...legs[0]!, kind: "drop" };
   const path = { outletMm: vec(0, 0, 500), nodesMm: [vec(0, 0, 410), vec(0, 0, 110), vec(2000, 0, 0)], legs };
-  const budget = computeFallBudget(path as never, computeUp(LEVEL), 20);
+  const budget = computeFallBudget(path as never, computeUp(LEVEL), () => 20);
   expect(budget).toMatchObject({ availableMm: 500, trapMm: 90, dropsMm: 300 });
   expect(budget.leftMm).toBeCloseTo(70, 0);
 });

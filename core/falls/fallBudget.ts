@@ -34,14 +34,14 @@ export function measureLevelLengthMm(leg: Leg, fallMm: number): number {
 }
 
 /**
- * Fall budget of a drain, mm, for an up direction and a least slope, mm/m, in [0, 1000).
+ * Fall budget of a drain down to its tank, mm, for an up direction and the least slope of each leg, mm/m, in [0, 1000).
  * available = trap + drops + needed + left, at every attitude. Source: the sum every drain layer does; physics [C].
  * Example: outlet 500 mm over the inlet, trap 90, drop 300, 2 m at 20 mm/m → 70 mm left.
  */
-export function computeFallBudget(path: DrainPath, up: Vec3, leastMmPerM: number): FallBudget {
+export function computeFallBudget(path: DrainPath, up: Vec3, toLeastMmPerM: (leg: Leg) => number): FallBudget {
   const legs = path.legs.map((leg): LegFall => {
     const fallMm = measureLegFallMm(leg, up);
-    const neededMm = leg.kind === "drop" ? 0 : (measureLevelLengthMm(leg, fallMm) * leastMmPerM) / MM_PER_M;
+    const neededMm = leg.kind === "drop" ? 0 : (measureLevelLengthMm(leg, fallMm) * toLeastMmPerM(leg)) / MM_PER_M;
     return { fallMm, neededMm, inHandMm: fallMm - neededMm };
   });
   let dropsMm = 0;

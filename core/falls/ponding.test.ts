@@ -5,7 +5,7 @@ import type { Design } from "../design/design";
 import type { Drain } from "../design/plumbing";
 import { measureSegmentArea } from "../geometry/circularSegment";
 import { dot, interpolate, type Vec3, vec } from "../geometry/vec";
-import { buildDrainPath, type DrainPath } from "./drainPath";
+import { buildDrainPath, buildLeg, type DrainPath } from "./drainPath";
 import { computePonds, measureBoreVolumeL } from "./ponding";
 
 const toPath = (design: Design): DrainPath =>
@@ -13,12 +13,11 @@ const toPath = (design: Design): DrainPath =>
 const upright = vec(0, 0, 1);
 
 function createPath(nodesMm: Vec3[], bore = 36.4): DrainPath {
-  const legs = nodesMm.slice(1).map((to, i) => {
-    const from = nodesMm[i]!;
-    const planLengthMm = Math.hypot(to.x - from.x, to.y - from.y);
-    return { from, to, kind: "run" as const, planLengthMm, lengthMm: Math.hypot(planLengthMm, to.z - from.z) };
-  });
-  return { nodesMm, legs, pipe: { innerMm: bore, outerMm: bore + 4, manningN: 0.009 } } as unknown as DrainPath;
+  const pipe = { innerMm: bore, outerMm: bore + 4, manningN: 0.009 };
+  const legs = nodesMm
+    .slice(1)
+    .map((to, index) => buildLeg(nodesMm[index]!, to, { lineId: "drain", index, pipe, inflowLps: 0.1 }));
+  return { nodesMm, legs, ownLegs: legs, pipe } as unknown as DrainPath;
 }
 
 test("a sag holds no more than its pipe, and never less than nothing", () => {

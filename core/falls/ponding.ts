@@ -24,12 +24,12 @@ export type LegPond = {
  * `up` is the unit up direction; the answer lists only legs that hold water.
  */
 export function computePonds(path: DrainPath, up: Vec3): LegPond[] {
-  const bore = path.pipe.innerMm;
   const heights = path.nodesMm.map((node) => dot(up, node));
   const ponds: LegPond[] = [];
   let highestAhead = -Infinity;
   for (let i = path.legs.length - 1; i >= 0; i--) {
     const leg = path.legs[i]!;
+    const bore = leg.pipe.innerMm;
     highestAhead = Math.max(highestAhead, heights[i + 1]!);
     const h0 = heights[i]!;
     const h1 = heights[i + 1]!;
@@ -51,8 +51,10 @@ export function computePonds(path: DrainPath, up: Vec3): LegPond[] {
 
 /** Full volume of the bore of a whole drain, L. */
 export function measureBoreVolumeL(path: DrainPath): number {
-  const area = measureSegmentArea(path.pipe.innerMm, path.pipe.innerMm);
-  return path.legs.reduce((sum, leg) => sum + (area * leg.lengthMm) / MM3_PER_L, 0);
+  return path.legs.reduce(
+    (sum, { pipe, lengthMm }) => sum + (measureSegmentArea(pipe.innerMm, pipe.innerMm) * lengthMm) / MM3_PER_L,
+    0,
+  );
 }
 
 // Volume of water, L, in a straight pipe whose invert lies d0 and d1 below the surface at its ends.

@@ -33,11 +33,11 @@ export function measureTankGaps(design: Design, tank: Tank): ObstacleGap[] {
 /** Gap from the outside of one leg of pipe to every obstacle, mm [C]. */
 export function measureLegGaps(design: Design, path: DrainPath, legIndex: number): ObstacleGap[] {
   const leg = path.legs[legIndex]!;
-  const radius = path.pipe.outerMm / 2;
-  const axis = (invert: Vec3): Vec3 => vec(invert.x, invert.y, invert.z + path.pipe.innerMm / 2);
+  const { innerMm, outerMm } = leg.pipe;
+  const axis = (invert: Vec3): Vec3 => vec(invert.x, invert.y, invert.z + innerMm / 2);
   return design.obstacles.map((obstacle) => ({
     obstacle,
-    gapMm: measureLegGap(axis(leg.from), axis(leg.to), toBlock(obstacle)) - radius,
+    gapMm: measureLegGap(axis(leg.from), axis(leg.to), toBlock(obstacle)) - outerMm / 2,
   }));
 }
 

@@ -20,7 +20,7 @@ export const measureFloorMm = (design: Design): number =>
 
 /** Every leg that crosses the finished floor, where it does, and the hole it needs with `clearanceMm` ≥ 0 all round [C]. */
 export function listPassages(path: DrainPath, floorMm: number, clearanceMm: number): Passage[] {
-  return path.legs.flatMap((leg, legIndex): Passage[] => {
+  return path.ownLegs.flatMap((leg, legIndex): Passage[] => {
     if (leg.from.z > 0 === leg.to.z > 0) return [];
     const share = leg.from.z / (leg.from.z - leg.to.z);
     const angleRad = Math.atan2(Math.abs(leg.from.z - leg.to.z), leg.planLengthMm);

@@ -37,17 +37,17 @@ function measureSpare(design: Design, path: DrainPath): number[] {
   const least = lookUpLimit(design.rules, "minFall", { boreMm, vented }).value ?? 0;
   const parkedLeast = lookUpLimit(design.rules, "parkedFall", { boreMm }).value ?? 0;
   return measureLegSlacks(path, listParkedStandings(design.rig), least, parkedLeast).map((slack, i) =>
-    path.legs[i]!.kind === "drop" ? measureDropSpare(path.legs[i]!) : Math.floor(slack.leastMm - 0.5),
+    path.ownLegs[i]!.kind === "drop" ? measureDropSpare(path.ownLegs[i]!) : Math.floor(slack.leastMm - 0.5),
   );
 }
 
 // A drop may lose height as long as it stays a drop.
 const measureDropSpare = (leg: Leg): number => Math.max(0, Math.floor(leg.from.z - leg.to.z - leg.planLengthMm - 1));
 
-// Walks up from the inlet: each point rises by what the legs below it lack and cannot give.
+// Walks up from the inlet, or from the junction: each point rises by what the legs below it lack and cannot give.
 function proposeLift(design: Design, path: DrainPath, spare: readonly number[]): Remedy[] {
-  const lift = new Array<number>(path.nodesMm.length).fill(0);
-  for (let i = path.legs.length - 1; i >= 0; i--) lift[i] = Math.max(0, lift[i + 1]! - spare[i]!);
+  const lift = new Array<number>(path.ownLegs.length + 1).fill(0);
+  for (let i = path.ownLegs.length - 1; i >= 0; i--) lift[i] = Math.max(0, lift[i + 1]! - spare[i]!);
   const underside = -measureFloorMm(design) - path.pipe.outerMm;
   const blocked = path.drain.bendsMm.some((bend, i) => bend.z <= underside && bend.z + lift[i + 1]! > underside);
   if (blocked) return [];
@@ -69,8 +69,8 @@ function proposeLift(design: Design, path: DrainPath, spare: readonly number[]):
 
 // The mirror of the lift: walks down from the trap.
 function proposeLowering(_design: Design, path: DrainPath, spare: readonly number[]): Remedy[] {
-  const low = new Array<number>(path.nodesMm.length).fill(0);
-  path.legs.forEach((_, i) => {
+  const low = new Array<number>(path.ownLegs.length + 1).fill(0);
+  path.ownLegs.forEach((_, i) => {
     low[i + 1] = Math.max(0, low[i]! - spare[i]!);
   });
   const byMm = low[low.length - 1]!;
@@ -83,6 +83,8 @@ function proposeLowering(_design: Design, path: DrainPath, spare: readonly numbe
     const at = { kind: "line", id: path.drain.id } as const;
     return bends.length === 0 ? [] : [{ byMm: null, edit: { code: "shareFall", at, ops: bends } }];
   }
+  // a junction is a bend of another drain, and stays where that one needs it
+  if (path.drain.to.kind === "junction") return [];
   const { tank, inlet } = path;
   const lowered = roundTenth(add(tank.atMm, vec(0, 0, -byMm)));
   const remedies: Remedy[] = [
@@ -116,7 +118,8 @@ function shift(drain: Drain, bend: number, byMm: number): EditOp {
 
 // The last leg keeps its height and loses length: fall = a + b L ≥ s L, so L ≤ a / (s − b).
 function proposeShortening(design: Design, path: DrainPath): Remedy[] {
-  const last = path.legs[path.legs.length - 1]!;
+  const last = path.ownLegs.at(-1)!;
+  if (path.drain.to.kind === "junction") return [];
   if (last.kind === "drop" || last.planLengthMm === 0 || last.from.z <= last.to.z) return [];
   const boreMm = path.pipe.innerMm;
   const vented = path.drain.branchVent !== null;

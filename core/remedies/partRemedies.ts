@@ -51,12 +51,19 @@ export function proposeSeal(design: Design, drain: Drain): Remedy[] {
 /** An air-admittance valve on the branch, on the first run and at least two bores from the weir [P: UPC 1002.2, 95 %]. */
 export function proposeBranchVent(design: Design, drain: Drain): Remedy[] {
   const path = buildDrainPath(design, drain);
-  const first = path.legs.find((leg) => leg.kind === "run");
-  if (!first || first !== path.legs[0] || drain.branchVent) return [];
+  const first = path.ownLegs.find((leg) => leg.kind === "run");
+  if (!first || first !== path.ownLegs[0] || drain.branchVent) return [];
   const fromWeirMm = Math.round(Math.min(first.lengthMm, Math.max(2 * path.pipe.innerMm, first.lengthMm * 0.8)));
   const value = { kind: "admittanceValve", fromWeirMm };
   const ops: EditOp[] = [{ op: "set", path: ["lines", drain.id, "branchVent"], value }];
   return [{ byMm: null, edit: { code: "addBranchVent", at: { kind: "line", id: drain.id }, ops } }];
+}
+
+/** Turns the tee of a lying branch into a wye. */
+export function proposeWye(drain: Drain): Remedy[] {
+  if (drain.to.kind !== "junction") return [];
+  const ops: EditOp[] = [{ op: "set", path: ["lines", drain.id, "to", "fitting"], value: "wye" }];
+  return [{ byMm: null, edit: { code: "fitWye", at: { kind: "line", id: drain.id }, ops } }];
 }
 
 export function proposeWiderPipe(drain: Drain): Remedy[] {

@@ -16,6 +16,7 @@ import {
   proposeVentRise,
   proposeWiderPipe,
   proposeWiderVent,
+  proposeWye,
 } from "./partRemedies";
 import type { ProvenRemedy, Remedy, RemedyFigures } from "./remedy";
 
@@ -54,6 +55,9 @@ function listCandidates(design: Design, finding: Finding): Remedy[] {
       return drain ? proposeTrap(design, drain) : [];
     case "sealShallow":
       return drain ? proposeSeal(design, drain) : [];
+    case "teeOnTheFlat":
+      return drain ? proposeWye(drain) : [];
+    case "siphonedByOthers":
     case "trapArmLong":
       return drain ? proposeBranchVent(design, drain) : [];
     case "drainSlow":

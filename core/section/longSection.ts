@@ -3,6 +3,7 @@ import type { Design } from "../design/design";
 import type { Drain } from "../design/plumbing";
 import { USUAL_FIXTURES } from "../design/usualFixtures";
 import { buildDrainPath } from "../falls/drainPath";
+import { buildNetwork, listFixturesOf } from "../falls/network";
 import { computePonds } from "../falls/ponding";
 import { measureFloorMm } from "../fit/passages";
 import { dot, type Vec3, vec } from "../geometry/vec";
@@ -24,7 +25,8 @@ export function layOutLongSection(
   tankL: number,
   beyondMm = MARGIN_MM,
 ): LongSection {
-  const path = buildDrainPath(design, drain);
+  const network = buildNetwork(design);
+  const path = buildDrainPath(design, drain, network);
   const up = computeUp(attitude);
   const heading = findHeading(path);
   const spans = layOutSpans(path, heading, beyondMm);
@@ -39,11 +41,22 @@ export function layOutLongSection(
   const stations = listStations(path);
   const inletS = stations[stations.length - 1]!;
   const nodes = path.nodesMm.map((node, i): SectionNode => {
-    const bend = i === 0 || i === path.nodesMm.length - 1 ? -1 : i - 1;
+    const { lineId, bend } = path.nodeRefs[i]!;
     const role = i === 0 ? "weir" : bend < 0 ? "inlet" : "bend";
-    return { s: stations[i]!, h: heightOf(node), role, bend };
+    const joins = (network.branches.get(lineId) ?? []).filter(
+      ({ id, to }) => to.kind === "junction" && to.bend === bend && !path.chain.some((line) => line.id === id),
+    );
+    return { s: stations[i]!, h: heightOf(node), role, lineId, bend, joins: joins.map(({ id }) => id) };
   });
-  const tank = layOutTank({ design, path, up, inletS, heading, heightOf, tankL });
+  const tank = layOutTank({
+    fixtures: listFixturesOf(network, path.tank.id),
+    path,
+    up,
+    inletS,
+    heading,
+    heightOf,
+    tankL,
+  });
   const surface = (trueHeight: number) => trueHeight - datum;
   const first = spans[0]!;
   const rimZ = path.outletMm.z + path.fixture.rimMm;
@@ -73,6 +86,7 @@ export function layOutLongSection(
     outlet: { s: 0, h: heightOf(path.outletMm) },
     sink,
     nodes,
+    legs: path.legs.map(({ lineId, index, pipe }) => ({ lineId, index, boreMm: pipe.innerMm })),
     trap: layOutTrap(path, heightOf),
     trapSurfaceH: path.drain.trap && path.drain.trap.sealMm > 0 ? heightOf(path.nodesMm[0]!) : null,
     floorTop: along(0),

@@ -6,8 +6,11 @@ export type SectionPoint = { readonly s: number; readonly h: number };
 
 export type SectionNode = SectionPoint & {
   readonly role: "weir" | "bend" | "inlet";
-  /** Bend number, −1 for the ends. */
+  /** Which bend of which drain; −1 for the ends. */
+  readonly lineId: string;
   readonly bend: number;
+  /** The drains that come in here from elsewhere. */
+  readonly joins: readonly string[];
 };
 
 export type SectionObstacle = { readonly obstacle: Obstacle; readonly corners: readonly SectionPoint[] };
@@ -25,6 +28,8 @@ export type LongSection = {
   readonly outlet: SectionPoint;
   readonly sink: readonly SectionPoint[];
   readonly nodes: readonly SectionNode[];
+  /** Between the nodes: a leg of which drain, and its bore. */
+  readonly legs: readonly { readonly lineId: string; readonly index: number; readonly boreMm: number }[];
   /** Centre line of the trap's pipe from the outlet to the weir; empty without a trap. */
   readonly trap: readonly SectionPoint[];
   readonly trapSurfaceH: number | null;
@@ -41,6 +46,8 @@ export type LongSection = {
     readonly legIndex: number;
   }[];
   readonly tank: {
+    readonly id: string;
+    readonly inletId: string;
     readonly outline: readonly SectionPoint[];
     readonly water: readonly SectionPoint[];
     readonly waterH: number;

@@ -1,5 +1,5 @@
 import type { Design } from "../design/design";
-import type { Vent } from "../design/plumbing";
+import type { Fixture, Vent } from "../design/plumbing";
 import type { DrainPath } from "../falls/drainPath";
 import { toBlock } from "../fit/obstacleGaps";
 import { measurePlanCrossing } from "../geometry/blocks";
@@ -55,7 +55,7 @@ export function layOutObstacles(
 }
 
 type TankLayout = {
-  readonly design: Design;
+  readonly fixtures: readonly Fixture[];
   readonly path: DrainPath;
   readonly up: Vec3;
   readonly inletS: number;
@@ -65,7 +65,7 @@ type TankLayout = {
 };
 
 /** The tank across its heading, with its water, the line at which it is full, and its ports. */
-export function layOutTank({ design, path, up, inletS, heading, heightOf, tankL }: TankLayout): LongSection["tank"] {
+export function layOutTank({ fixtures, path, up, inletS, heading, heightOf, tankL }: TankLayout): LongSection["tank"] {
   const { tank, inlet } = path;
   const origin = add(tank.atMm, inlet.atMm);
   const place = (along: number, localZ: number): SectionPoint => {
@@ -76,7 +76,7 @@ export function layOutTank({ design, path, up, inletS, heading, heightOf, tankL 
   const { corners } = outlineTank(tank, inlet, heading);
   const outline = corners.map((c) => place(c.u, c.v));
   const field = buildTankField(tank, up);
-  const full = computeTankFull(design, tank, up, field);
+  const full = computeTankFull(tank, fixtures, up, field);
   const base = heightOf(tank.atMm);
   const waterH = base + computeLevelForVolume(field, tankL);
   const fullH = full.surfaceMm - dot(up, tank.atMm) + base;
@@ -88,6 +88,8 @@ export function layOutTank({ design, path, up, inletS, heading, heightOf, tankL 
     ).map((p) => ({ s: p.u, h: p.v }));
   const atFull = clip(fullH).filter((p) => Math.abs(p.h - fullH) < 0.5);
   return {
+    id: tank.id,
+    inletId: inlet.id,
     outline,
     water: tankL > 0 ? clip(waterH) : [],
     waterH,

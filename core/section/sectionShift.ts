@@ -40,7 +40,10 @@ function findDirection(path: DrainPath, part: Movable): Vec3 {
 function findPointIndex(path: DrainPath, part: Movable): number {
   const last = path.nodesMm.length;
   if (part.kind === "fixture") return 0;
-  if (part.kind === "bend") return Math.min(part.index + 2, last);
+  if (part.kind === "bend") {
+    const node = path.nodeRefs.findIndex(({ lineId, bend }) => lineId === part.lineId && bend === part.index);
+    return node < 0 ? last : node + 1;
+  }
   if (part.kind === "passage") return Math.min(part.index + 1, last);
   return last;
 }

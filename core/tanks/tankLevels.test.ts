@@ -22,7 +22,7 @@ const port = (id: string, kind: Port["kind"], x: number, z: number): Port => ({
 // Worked by hand: box 800 × 400 × 200, nose down 3°, vent at the low end, outlet at the high end's bottom edge.
 test("64 L box nose down 3°: full at 57.29 L by its vent, 6.71 L left behind, 50.58 L usable", () => {
   const tank = createTank([port("vent", "vent", 800, 200), port("dump", "outlet", 0, 0)]);
-  const full = computeTankFull(design, tank, noseDown);
+  const full = computeTankFull(tank, design.fixtures, noseDown);
   expect(full).toMatchObject({ by: "vent", openingId: "vent" });
   expect(full.litres).toBeCloseTo(57.29, 2);
   expect(computeLeftBehindL(tank, noseDown)).toBeCloseTo(6.71, 2);
@@ -31,9 +31,9 @@ test("64 L box nose down 3°: full at 57.29 L by its vent, 6.71 L left behind, 5
 
 test("the inlet ends the filling before a higher vent; a low sink ends it before both", () => {
   const tank = createTank([port("in", "inlet", 400, 150), port("vent", "vent", 400, 200)]);
-  expect(computeTankFull(design, tank, computeUp({ pitchDeg: 0, rollDeg: 0 })).by).toBe("inlet");
+  expect(computeTankFull(tank, design.fixtures, computeUp({ pitchDeg: 0, rollDeg: 0 })).by).toBe("inlet");
   const low = { ...design, fixtures: [{ ...design.fixtures[0]!, outletMm: vec(2300, 0, tank.atMm.z + 100) }] };
-  const full = computeTankFull(low, tank, computeUp({ pitchDeg: 0, rollDeg: 0 }));
+  const full = computeTankFull(tank, low.fixtures, computeUp({ pitchDeg: 0, rollDeg: 0 }));
   expect(full).toMatchObject({ by: "fixture", openingId: "sink" });
   expect(full.litres).toBeCloseTo(32, 6);
 });

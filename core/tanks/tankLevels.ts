@@ -1,5 +1,4 @@
-import type { Design } from "../design/design";
-import type { Tank } from "../design/plumbing";
+import type { Fixture, Tank } from "../design/plumbing";
 import { add, dot, type Vec3 } from "../geometry/vec";
 import { buildHeightField, type HeightField, measureVolumeBelowL } from "../geometry/volumeBelow";
 
@@ -25,11 +24,16 @@ export function measureTankVolumeL(tank: Tank, field: HeightField, up: Vec3, sur
 }
 
 /**
- * Volume, L, at which the first opening drowns for a unit up direction: the lowest open fixture outlet that drains
+ * Volume, L, at which the first opening drowns for a unit up direction: the lowest outlet of the fixtures that drain
  * to the tank, an inlet's invert, a vent port, or the tank's top. Source: physics [C].
  * Example: box 800 × 400 × 200, nose down 3°, vent at the low end of the top → 57.29 L.
  */
-export function computeTankFull(design: Design, tank: Tank, up: Vec3, field = buildTankField(tank, up)): TankFull {
+export function computeTankFull(
+  tank: Tank,
+  fixtures: readonly Fixture[],
+  up: Vec3,
+  field = buildTankField(tank, up),
+): TankFull {
   const base = dot(up, tank.atMm);
   let surfaceMm = base + field.highestMm;
   let by: FullBy = "top";
@@ -43,11 +47,7 @@ export function computeTankFull(design: Design, tank: Tank, up: Vec3, field = bu
   for (const port of tank.ports) {
     if (port.kind !== "outlet") consider(dot(up, add(tank.atMm, port.atMm)), port.kind, port.id);
   }
-  for (const line of design.lines) {
-    if (line.kind !== "drain" || line.toTank !== tank.id) continue;
-    const fixture = design.fixtures.find((f) => f.id === line.fromFixture)!;
-    consider(dot(up, fixture.outletMm), "fixture", fixture.id);
-  }
+  for (const { id, outletMm } of fixtures) consider(dot(up, outletMm), "fixture", id);
   return { litres: measureVolumeBelowL(field, surfaceMm - base), surfaceMm, by, openingId };
 }
 

@@ -20,7 +20,7 @@ export type TrapArm = {
  * [P: IPC table 909.1, from memory, 95 %; C]. A stretch that does not fall has no bound.
  */
 export function computeTrapArm(path: DrainPath, attitudes: readonly Attitude[]): TrapArm {
-  const ventAtMm = path.drain.branchVent?.fromWeirMm ?? Infinity;
+  const ventAtMm = findAirMm(path);
   let slope = -Infinity;
   let steepestAt = attitudes[0]!;
   let lengthMm = 0;
@@ -45,6 +45,19 @@ export function computeTrapArm(path: DrainPath, attitudes: readonly Attitude[]):
     }
   }
   return { lengthMm, slope, steepestAt, boreFallMm: computeBoreFallMm(path.pipe.innerMm, slope) };
+}
+
+/**
+ * How far behind the weir air first comes to the pipe, mm along it: the drain's own vent, or that of a drain it joins;
+ * a vent higher up on that drain reaches down to the junction. Infinite where only the tank gives air.
+ */
+function findAirMm(path: DrainPath): number {
+  let startMm = 0;
+  for (const [i, line] of path.chain.entries()) {
+    if (line.branchVent) return startMm + Math.max(0, line.branchVent.fromWeirMm - path.enteredAtMm[i]!);
+    startMm += path.legs.reduce((sum, leg) => sum + (leg.lineId === line.id ? leg.lengthMm : 0), 0);
+  }
+  return Infinity;
 }
 
 /** Trap-to-vent length, mm, over which a pipe of bore D falls by D; infinite where it does not fall [C]. */

@@ -3,6 +3,7 @@ import type { Design } from "../design/design";
 import { type PartRef, toPartKey } from "../design/part";
 import type { DrainResult, Evaluation, TankResult } from "../evaluate/evaluation";
 import type { FallBudget } from "../falls/fallBudget";
+import { buildNetwork, listFixturesOf } from "../falls/network";
 import { measureFloorMm } from "../fit/passages";
 import { measureSignedArea } from "../geometry/polygon";
 import { toPrism } from "../geometry/solid";
@@ -41,7 +42,6 @@ function build(
 function listDrainWorkings(design: Design, drain: DrainResult, attitude: Attitude): Working[] {
   const at = { kind: "line", id: drain.lineId } as const;
   const line = design.lines.find((l) => l.id === drain.lineId)!;
-  const fixture = design.fixtures.find((f) => f.id === drain.fixtureId)!;
   const { flow, arm } = drain;
   const workings = [
     ...listFallWorkings(drain, { stand: "level", budget: drain.level, attitude: LEVEL, limit: drain.minFall }),
@@ -127,14 +127,14 @@ function listDrainWorkings(design: Design, drain: DrainResult, attitude: Attitud
       build(
         "drainCapacity",
         at,
-        [...common, term("yD", fill.value ?? 0, "ratio"), term("Qin", fixture.inflowLps, "flow")],
+        [...common, term("yD", fill.value ?? 0, "ratio"), term("Qin", flow.inflowLps, "flow")],
         term("Q", flow.capacityLps ?? 0, "flow"),
         { attitude: LEVEL, limit: fill },
       ),
       build(
         "drainVelocity",
         at,
-        [...common, term("Qin", fixture.inflowLps, "flow"), term("yD", flow.fillRatio ?? 1, "ratio")],
+        [...common, term("Qin", flow.inflowLps, "flow"), term("yD", flow.fillRatio ?? 1, "ratio")],
         term("v", flow.velocityMps, "velocity"),
         { attitude: LEVEL, limit: clean },
       ),
@@ -242,11 +242,8 @@ function listAirWorkings(design: Design, { tankId, air }: TankResult): Working[]
   const breather = [term("d", vent.pipe.innerMm, "length"), term("L", air.ventLengthM * 1000, "length")];
   const outlet = [term("h", air.headMm, "length"), term("D", air.outletBoreMm, "length")];
   const suction = term("p", air.suctionPa, "pressure");
-  const drains = design.lines.filter((line) => line.kind === "drain" && line.toTank === tankId);
-  const inflow = drains.reduce((sum, line) => {
-    const fixture = design.fixtures.find((f) => line.kind === "drain" && f.id === line.fromFixture);
-    return sum + (fixture?.inflowLps ?? 0);
-  }, 0);
+  const fixtures = listFixturesOf(buildNetwork(design), tankId);
+  const inflow = fixtures.reduce((sum, fixture) => sum + fixture.inflowLps, 0);
   const workings = [
     build(
       "dumpSuction",

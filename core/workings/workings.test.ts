@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { attitudes, designs } from "@/tests/arbitraries";
+import { attitudes, designs, networks } from "@/tests/arbitraries";
 import { readDemo } from "@/tests/demoRigs";
 import { computeDumping } from "../air/dumping";
 import { evaluate } from "../evaluate/evaluate";
@@ -61,7 +61,7 @@ function recomputeBudget(w: Working): number {
 test("every working's result follows from the terms it shows", () => {
   const seen = new Set<FormulaId>();
   fc.assert(
-    fc.property(designs, attitudes, (design, attitude) => {
+    fc.property(fc.oneof(designs, networks), attitudes, (design, attitude) => {
       for (const working of listWorkings(design, evaluate(design, attitude))) {
         const recompute = RECOMPUTE[working.formula];
         if (!recompute) continue;
@@ -94,7 +94,7 @@ test("a drain's heights open level, here and at the worst, and add up to what th
 test("a finding with a number opens to the sum that made it", () => {
   const opened = new Set<string>();
   fc.assert(
-    fc.property(designs, attitudes, (design, attitude) => {
+    fc.property(fc.oneof(designs, networks), attitudes, (design, attitude) => {
       const evaluation = evaluate(design, attitude);
       const workings = listWorkings(design, evaluation);
       for (const finding of evaluation.findings) {

@@ -29,7 +29,11 @@ export function toMovable({ at }: Finding, design: Design): Movable | null {
       const line = design.lines.find((l) => l.id === at.lineId);
       const bends = line?.kind === "drain" ? line.bendsMm.length : 0;
       if (at.index < bends) return { kind: "bend", lineId: at.lineId, index: at.index };
-      return line?.kind === "drain" ? { kind: "port", tankId: line.toTank, id: line.toPort } : null;
+      if (line?.kind !== "drain") return null;
+      const { to } = line;
+      return to.kind === "inlet"
+        ? { kind: "port", tankId: to.tankId, id: to.portId }
+        : { kind: "bend", lineId: to.lineId, index: to.bend };
     }
     case "trap":
     case "line": {

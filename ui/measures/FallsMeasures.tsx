@@ -1,9 +1,9 @@
 "use client";
 import { Trash2 } from "lucide-react";
 import { memo } from "react";
-import { buildRemoveFixture } from "@/core/design/fixtureEdits";
 import type { Drain, TrapKind } from "@/core/design/plumbing";
 import { TRAP_KINDS } from "@/core/design/plumbing";
+import { buildRemoveFixture } from "@/core/edits/fixtureEdits";
 import { toWorkingId } from "@/core/workings/listWorkings";
 import { useTrailing } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";

@@ -1,7 +1,7 @@
 "use client";
 import { Plus } from "lucide-react";
-import { buildAddFixture } from "@/core/design/fixtureEdits";
 import { FIXTURE_KINDS, type FixtureKind } from "@/core/design/plumbing";
+import { buildAddFixture } from "@/core/edits/fixtureEdits";
 import { useTrailing } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
 import { FIXTURE_NAMES } from "@/words/labels";

@@ -1,5 +1,6 @@
 "use client";
 import { memo, useId, useMemo, useRef } from "react";
+import { toPartKey } from "@/core/design/part";
 import type { FixtureKind } from "@/core/design/plumbing";
 import type { Severity } from "@/core/evaluate/findings";
 import { layOutLongSection } from "@/core/section/longSection";
@@ -74,8 +75,8 @@ export function LongSectionView() {
   if (!design || !drain || !layout || !result || !fit || !view) return <NoDrain />;
 
   const floorMm = design.rig.floorLayers.reduce((sum, layer) => sum + layer.thicknessMm, 0);
-  const severities = evaluation?.findings.flatMap((f): [number, Severity][] =>
-    f.at.kind === "leg" && f.at.lineId === drain.id ? [[f.at.index, f.severity]] : [],
+  const severities = evaluation?.findings.flatMap((f): [string, Severity][] =>
+    f.at.kind === "leg" ? [[toPartKey(f.at), f.severity]] : [],
   );
   const ready = size.width > 0;
 
@@ -105,7 +106,10 @@ export function LongSectionView() {
               pipe={drain.pipe}
               trapKind={drain.trap?.kind ?? null}
               hasTap={TAPPED.has(design.fixtures.find((f) => f.id === drain.fromFixture)?.kind ?? "basin")}
-              legSeverity={(leg) => severities?.find(([index]) => index === leg)?.[1] ?? null}
+              legSeverity={({ lineId, index }) => {
+                const key = toPartKey({ kind: "leg", lineId, index });
+                return severities?.find(([leg]) => leg === key)?.[1] ?? null;
+              }}
             />
             {ghost && <SectionGhost layout={ghost} view={view} />}
             <SectionHandles layout={layout} view={view} />
@@ -148,7 +152,7 @@ function SectionHandles({ layout, view }: { readonly layout: LongSection; readon
   const { outline } = layout.tank;
   const low = Math.min(...outline.map((p) => p.h));
   const middle = (Math.min(...outline.map((p) => p.s)) + Math.max(...outline.map((p) => p.s))) / 2;
-  const tankPart = { kind: "tank", id: drain.toTank } as const;
+  const tankPart = { kind: "tank", id: layout.tank.id } as const;
   const fixturePart = { kind: "fixture", id: drain.fromFixture } as const;
   return (
     <g>
@@ -176,9 +180,9 @@ function SectionHandles({ layout, view }: { readonly layout: LongSection; readon
       {layout.nodes.map((node) =>
         node.role === "bend" ? (
           <Handle
-            key={node.bend}
-            {...props({ kind: "bend", lineId: drain.id, index: node.bend })}
-            label={`Move bend ${node.bend + 1} of ${drain.name}`}
+            key={`${node.lineId}-${node.bend}`}
+            {...props({ kind: "bend", lineId: node.lineId, index: node.bend })}
+            label={`Move ${describePart({ kind: "bend", lineId: node.lineId, index: node.bend }, design)}`}
             at={at(node.s, node.h + bore / 2)}
           />
         ) : null,
@@ -186,7 +190,7 @@ function SectionHandles({ layout, view }: { readonly layout: LongSection; readon
       {layout.nodes.slice(-1).map((node) => (
         <Handle
           key="inlet"
-          {...props({ kind: "port", tankId: drain.toTank, id: drain.toPort })}
+          {...props({ kind: "port", tankId: layout.tank.id, id: layout.tank.inletId })}
           label={`Move the inlet of ${describePart(tankPart, design)}`}
           at={at(node.s, node.h + bore / 2)}
         />

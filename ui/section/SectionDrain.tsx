@@ -14,7 +14,7 @@ type DrainProps = {
   /** A tap is drawn over fixtures that have one. */
   readonly hasTap: boolean;
   /** Worst thing said against each leg. */
-  readonly legSeverity: (leg: number) => Severity | null;
+  readonly legSeverity: (leg: LongSection["legs"][number]) => Severity | null;
 };
 
 /** Sink, trap and pipe as they are cut by the section, with the water that stays in them. */
@@ -29,10 +29,11 @@ export function SectionDrain({ layout, view, hatch, pipe, trapKind, hasTap, legS
       from,
       to,
       isRun: Math.abs(to.s - from.s) >= Math.abs(to.h - from.h),
-      severity: legSeverity(i),
+      boreMm: layout.legs[i]!.boreMm,
+      severity: legSeverity(layout.legs[i]!),
     };
   });
-  const width = (isRun: boolean) => Math.max(4, bore * (isRun ? view.ky : view.kx));
+  const width = (isRun: boolean, boreMm = bore) => Math.max(4, boreMm * (isRun ? view.ky : view.kx));
   const trapPath = toPath(
     view,
     layout.trap.map((p) => [p.s, p.h] as const),
@@ -46,7 +47,7 @@ export function SectionDrain({ layout, view, hatch, pipe, trapKind, hasTap, legS
           key={leg.id}
           d={toPath(view, [centre(leg.from), centre(leg.to)])}
           stroke={toInk(leg.severity)}
-          strokeWidth={width(leg.isRun) + 3.2}
+          strokeWidth={width(leg.isRun, leg.boreMm) + 3.2}
           strokeLinecap="round"
         />
       ))}
@@ -57,7 +58,7 @@ export function SectionDrain({ layout, view, hatch, pipe, trapKind, hasTap, legS
           key={leg.id}
           d={toPath(view, [centre(leg.from), centre(leg.to)])}
           stroke="var(--sheet)"
-          strokeWidth={width(leg.isRun)}
+          strokeWidth={width(leg.isRun, leg.boreMm)}
           strokeLinecap="round"
         />
       ))}
@@ -75,7 +76,7 @@ export function SectionDrain({ layout, view, hatch, pipe, trapKind, hasTap, legS
               clipPath={`url(#${clip}-${pond.legIndex})`}
               d={toPath(view, [centre(leg.from), centre(leg.to)])}
               stroke={`url(#${hatch}-grey)`}
-              strokeWidth={width(leg.isRun)}
+              strokeWidth={width(leg.isRun, leg.boreMm)}
               strokeLinecap="round"
             />
           </g>

@@ -1,11 +1,11 @@
 import fc from "fast-check";
 import { DEMO_NAMES, readDemo } from "@/tests/demoRigs";
+import type { Design } from "../design/design";
+import { applyEdit, type Edit } from "../design/edit";
+import { FIXTURE_KINDS } from "../design/plumbing";
+import { USUAL_FIXTURES } from "../design/usualFixtures";
 import { evaluate } from "../evaluate/evaluate";
-import type { Design } from "./design";
-import { applyEdit, type Edit } from "./edit";
 import { buildAddFixture, buildRemoveFixture } from "./fixtureEdits";
-import { FIXTURE_KINDS } from "./plumbing";
-import { USUAL_FIXTURES } from "./usualFixtures";
 
 function apply(design: Design, edit: Edit | null): Design {
   if (!edit) throw new Error("no edit");
@@ -36,7 +36,9 @@ test("a house full of fixtures: every one drains into an inlet of its own, and n
       (rig, kinds) => {
         let design = readDemo(rig);
         for (const [i, kind] of kinds.entries()) design = apply(design, buildAddFixture(design, kind, `No. ${i}`));
-        const inlets = design.lines.flatMap((line) => (line.kind === "drain" ? [`${line.toTank}/${line.toPort}`] : []));
+        const inlets = design.lines.flatMap((line) =>
+          line.kind === "drain" ? [Object.values(line.to).join("/")] : [],
+        );
         expect(new Set(inlets).size).toBe(inlets.length);
         expect(evaluate(design).drains).toHaveLength(design.fixtures.length);
         for (const fixture of design.fixtures) design = apply(design, buildRemoveFixture(design, fixture.id));

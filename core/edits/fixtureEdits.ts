@@ -1,11 +1,12 @@
+import type { Design } from "../design/design";
+import type { Edit, EditOp } from "../design/edit";
+import { freeId } from "../design/freeId";
+import type { Drain, Fixture, FixtureKind, Port, Tank } from "../design/plumbing";
+import { USUAL_FIXTURES } from "../design/usualFixtures";
 import { measureExtent } from "../geometry/solid";
 import { type Vec3, vec } from "../geometry/vec";
 import { clamp } from "../quantity/tolerance";
-import type { Design } from "./design";
-import type { Edit, EditOp } from "./edit";
-import { freeId } from "./freeId";
-import type { Drain, Fixture, FixtureKind, Port, Tank } from "./plumbing";
-import { USUAL_FIXTURES } from "./usualFixtures";
+import { listHandOver } from "./drainEdits";
 
 /** Waste pipe for a fixture's bore, mm inside and outside [T]. */
 const PIPES = [
@@ -39,8 +40,7 @@ export function buildAddFixture(design: Design, kind: FixtureKind, name: string)
     kind: "drain",
     pipe,
     fromFixture: fixtureId,
-    toTank: tank.id,
-    toPort: inlet.id,
+    to: { kind: "inlet", tankId: tank.id, portId: inlet.id },
     trap,
     branchVent: null,
     bendsMm: layBends(design, outletMm, outletMm.z - trap.dropMm, tank.atMm.z + inlet.atMm.z, tank),
@@ -53,28 +53,41 @@ export function buildAddFixture(design: Design, kind: FixtureKind, name: string)
   return { code: "addFixture", at: { kind: "fixture", id: fixtureId }, ops };
 }
 
-/** Edit that takes a fixture out with its drains, and the inlets that then serve nothing. Null when it is not there. */
+/**
+ * Edit that takes a fixture out with its drains, and the inlets that then serve nothing; what joins those drains goes
+ * on along their way. Null when it is not there.
+ */
 export function buildRemoveFixture(design: Design, id: string): Edit | null {
   if (!design.fixtures.some((fixture) => fixture.id === id)) return null;
   const drains = design.lines.filter((line): line is Drain => line.kind === "drain" && line.fromFixture === id);
   const kept = design.lines.filter((line) => !drains.some((d) => d.id === line.id));
-  const idle = drains.filter(
-    ({ toTank, toPort }) => !kept.some((l) => l.kind === "drain" && l.toTank === toTank && l.toPort === toPort),
-  );
+  const handOver = drains.flatMap((drain) => listHandOver(design, drain));
+  // an inlet is idle when no drain that stays ends there and none takes it over
+  const idle = drains.flatMap(({ to, id: lineId }) => {
+    if (to.kind !== "inlet") return [];
+    const isUsed = kept.some((l) => l.kind === "drain" && l.to.kind === "inlet" && isSameInlet(l.to, to));
+    const isTakenOver = kept.some((l) => l.kind === "drain" && l.to.kind === "junction" && l.to.lineId === lineId);
+    return isUsed || isTakenOver ? [] : [to];
+  });
   // the last inlet of a tank stays: the next fixture will want it
   const spare = idle.filter(
-    ({ toTank }) => countInlets(design, toTank) > idle.filter((d) => d.toTank === toTank).length,
+    ({ tankId }) => countInlets(design, tankId) > idle.filter((p) => p.tankId === tankId).length,
   );
   return {
     code: "removeFixture",
     at: { kind: "rig" },
     ops: [
+      ...handOver,
       ...drains.map((d): EditOp => ({ op: "remove", path: ["lines", d.id] })),
-      ...spare.map((d): EditOp => ({ op: "remove", path: ["tanks", d.toTank, "ports", d.toPort] })),
+      ...spare.map(({ tankId, portId }): EditOp => ({ op: "remove", path: ["tanks", tankId, "ports", portId] })),
       { op: "remove", path: ["fixtures", id] },
     ],
   };
 }
+
+type Inlet = { readonly tankId: string; readonly portId: string };
+
+const isSameInlet = (a: Inlet, b: Inlet): boolean => a.tankId === b.tankId && a.portId === b.portId;
 
 const countInlets = (design: Design, tankId: string): number =>
   design.tanks.find((t) => t.id === tankId)?.ports.filter((p) => p.kind === "inlet").length ?? 0;

@@ -1,0 +1,141 @@
+import type { Design } from "../design/design";
+import type { Edit, EditOp } from "../design/edit";
+import { freeId } from "../design/freeId";
+import { roundTenth } from "../design/moves";
+import type { Drain, Outfall } from "../design/plumbing";
+import { buildDrainPath, type Leg } from "../falls/drainPath";
+import { buildNetwork, followDrain } from "../falls/network";
+import { add, dot, interpolate, measureLength, measurePlanLength, subtract, type Vec3, vec } from "../geometry/vec";
+import { clamp } from "../quantity/tolerance";
+
+/** Where a drain is to end: at an inlet, or somewhere in another drain. */
+export type Goal = Extract<Outfall, { kind: "inlet" }> | { readonly kind: "line"; readonly lineId: string };
+
+/** A bend that is this near serves as the place to join, mm. */
+const SAME_PLACE_MM = 60;
+/** How far beside the fixture the drain goes down, mm. */
+const DROP_ASIDE_MM = 180;
+/** A branch should come in with at least this fall, m/m: what most codes ask of small pipe [P]. */
+const WANTED_FALL = 0.02;
+
+/** Places a drain can end in: every inlet, and every other drain that does not itself run through this one. */
+export function listGoals(design: Design, drainId: string | null): Goal[] {
+  const network = buildNetwork(design);
+  return [
+    ...design.tanks.flatMap((tank) =>
+      tank.ports.flatMap((port): Goal[] =>
+        port.kind === "inlet" ? [{ kind: "inlet", tankId: tank.id, portId: port.id }] : [],
+      ),
+    ),
+    ...[...network.drains.values()]
+      .filter((drain) => !followDrain(network, drain).some(({ id }) => id === drainId))
+      .map((drain): Goal => ({ kind: "line", lineId: drain.id })),
+  ];
+}
+
+/** Edit that draws a drain from a fixture to a goal: down beside the fixture, then straight. Null without the fixture. */
+export function buildDrawDrain(design: Design, fixtureId: string, goal: Goal): Edit | null {
+  const fixture = design.fixtures.find((f) => f.id === fixtureId);
+  if (!fixture) return null;
+  const id = freeId("drain", design.lines);
+  const { outletMm } = fixture;
+  const weir = vec(outletMm.x, outletMm.y, outletMm.z - 90);
+  const { ops, to, endMm } = reach(design, goal, weir);
+  const drain: Drain = {
+    id,
+    name: `${fixture.name} drain`,
+    kind: "drain",
+    pipe: { innerMm: 36.4, outerMm: 40, manningN: 0.009 },
+    fromFixture: fixtureId,
+    to,
+    trap: { kind: "pTrap", sealMm: 50, dropMm: 90, spanMm: 80 },
+    branchVent: null,
+    bendsMm: layBends(weir, endMm),
+  };
+  return {
+    code: "addDrain",
+    at: { kind: "line", id },
+    ops: [...ops, { op: "insert", path: ["lines"], index: design.lines.length, value: drain }],
+  };
+}
+
+// Where there is height to spend, down beside the fixture and then on; where there is little, straight.
+function layBends(weir: Vec3, endMm: Vec3): Vec3[] {
+  const way = subtract(endMm, weir);
+  const lengthMm = measurePlanLength(way);
+  const lastFallMm = Math.max(30, lengthMm * 2 * WANTED_FALL);
+  if (-way.z < lastFallMm + DROP_ASIDE_MM || lengthMm < 2 * DROP_ASIDE_MM) return [];
+  const aside = vec(weir.x + (way.x / lengthMm) * DROP_ASIDE_MM, weir.y + (way.y / lengthMm) * DROP_ASIDE_MM, 0);
+  return [roundTenth(vec(aside.x, aside.y, weir.z - 10)), roundTenth(vec(aside.x, aside.y, endMm.z + lastFallMm))];
+}
+
+/** Edit that lets a drain end somewhere else; its bends stay where they are. Null when it is not there. */
+export function buildRedirect(design: Design, drainId: string, goal: Goal): Edit | null {
+  const drain = design.lines.find((line): line is Drain => line.kind === "drain" && line.id === drainId);
+  if (!drain) return null;
+  const from = drain.bendsMm.at(-1) ?? buildDrainPath(design, drain).nodesMm[0]!;
+  const { ops, to } = reach(design, goal, from);
+  return {
+    code: "redirect",
+    at: { kind: "line", id: drainId },
+    ops: [...ops, { op: "set", path: ["lines", drainId, "to"], value: to }],
+  };
+}
+
+type Reached = { readonly ops: readonly EditOp[]; readonly to: Outfall; readonly endMm: Vec3 };
+
+function reach(design: Design, goal: Goal, from: Vec3): Reached {
+  if (goal.kind === "inlet") {
+    const tank = design.tanks.find((t) => t.id === goal.tankId)!;
+    return { ops: [], to: goal, endMm: add(tank.atMm, tank.ports.find((p) => p.id === goal.portId)!.atMm) };
+  }
+  const main = design.lines.find((line) => line.id === goal.lineId) as Drain;
+  const { leg, atMm } = findPlaceToJoin(buildDrainPath(design, main).ownLegs, from);
+  const junction = (bend: number): Outfall => ({ kind: "junction", lineId: main.id, bend, fitting: "wye" });
+  const near = [leg.index - 1, leg.index].find((bend) => {
+    const point = main.bendsMm[bend];
+    return point && measureLength(subtract(point, atMm)) < SAME_PLACE_MM;
+  });
+  if (near !== undefined) return { ops: [], to: junction(near), endMm: main.bendsMm[near]! };
+  const insert: EditOp = { op: "insert", path: ["lines", main.id, "bendsMm"], index: leg.index, value: atMm };
+  return { ops: [insert], to: junction(leg.index), endMm: atMm };
+}
+
+// The nearest place in plan that is low enough for the branch to fall to it; the nearest of all where none is.
+function findPlaceToJoin(legs: readonly Leg[], from: Vec3): { readonly leg: Leg; readonly atMm: Vec3 } {
+  const places = legs.map((leg) => {
+    const along = subtract(leg.to, leg.from);
+    const flat = vec(along.x, along.y, 0);
+    const nearest = dot(flat, flat) === 0 ? 0.5 : dot(subtract(from, leg.from), flat) / dot(flat, flat);
+    const atMm = roundTenth(interpolate(leg.from, leg.to, clamp(nearest, 0.15, 0.85)));
+    const lengthMm = measurePlanLength(subtract(atMm, from));
+    return { leg, atMm, lengthMm, lacksMm: Math.max(0, lengthMm * WANTED_FALL - (from.z - atMm.z)) };
+  });
+  // what lacks in height weighs more than any way round
+  return places.reduce((a, b) => (b.lengthMm + 20 * b.lacksMm < a.lengthMm + 20 * a.lacksMm ? b : a));
+}
+
+/**
+ * Operations that keep what joins a drain running when that drain is taken out: the branch that joins it first goes on
+ * along its way, in its pipe, and the others join that one. Empty when nothing joins it.
+ */
+export function listHandOver(design: Design, drain: Drain): EditOp[] {
+  const branches = (buildNetwork(design).branches.get(drain.id) ?? []).flatMap((branch) =>
+    branch.to.kind === "junction" ? [{ branch, bend: branch.to.bend, fitting: branch.to.fitting }] : [],
+  );
+  const heir = branches.reduce<(typeof branches)[number] | null>((a, b) => (a && a.bend <= b.bend ? a : b), null);
+  if (!heir) return [];
+  const { branch, bend } = heir;
+  const bendsMm = [...branch.bendsMm, ...drain.bendsMm.slice(bend)];
+  return [
+    { op: "set", path: ["lines", branch.id, "bendsMm"], value: bendsMm },
+    { op: "set", path: ["lines", branch.id, "to"], value: drain.to },
+    { op: "set", path: ["lines", branch.id, "pipe"], value: drain.pipe },
+    ...branches
+      .filter((other) => other !== heir)
+      .map(({ branch: other, bend: at, fitting }): EditOp => {
+        const to = { kind: "junction", lineId: branch.id, bend: branch.bendsMm.length + at - bend, fitting };
+        return { op: "set", path: ["lines", other.id, "to"], value: to };
+      }),
+  ];
+}

@@ -1,0 +1,96 @@
+import type { Design } from "../design/design";
+import type { DrainPath, Leg } from "../falls/drainPath";
+import { measureLegFallMm, measureLevelLengthMm } from "../falls/fallBudget";
+import { computeFillRatio, computeManningFlow, FILL_AT_MOST_FLOW } from "../falls/manning";
+import type { Network } from "../falls/network";
+import { dot, subtract, type Vec3, vec } from "../geometry/vec";
+import { mmToM, radToDeg } from "../quantity/convert";
+import { lookUpLimit } from "../rules/lookUpLimit";
+import { createFinding } from "./createFinding";
+import type { Finding } from "./findings";
+
+/** More than a right angle between branch and flow, with a degree for the tape. */
+const AGAINST_DEG = 91;
+
+/** What can be said against the places where drains join: the way they join, and one fixture flooding or siphoning another. */
+export function checkJunctions(design: Design, network: Network, paths: readonly DrainPath[]): Finding[] {
+  if (network.branches.size === 0) return [];
+  return [
+    ...paths.flatMap(checkFitting),
+    ...paths.flatMap((path) => checkSiphon(design, path)),
+    ...paths.flatMap((path) => checkFlood(network, path)),
+  ];
+}
+
+// Only where both lie: into an upright pipe any direction is as good as another, and a tee is made for it.
+function checkFitting(path: DrainPath): Finding[] {
+  const { to, id: lineId } = path.drain;
+  const last = path.ownLegs.at(-1)!;
+  const next = path.legs[path.ownLegs.length];
+  if (to.kind !== "junction" || !next || last.kind === "drop" || next.kind === "drop") return [];
+  if (last.planLengthMm === 0 || next.planLengthMm === 0) return [];
+  const at = { kind: "leg", lineId, index: last.index } as const;
+  const [comes, goes] = [toPlan(last), toPlan(next)];
+  const angleDeg = radToDeg(Math.atan2(Math.abs(comes.x * goes.y - comes.y * goes.x), dot(comes, goes)));
+  if (angleDeg > AGAINST_DEG) return [createFinding("must", at, { code: "branchAgainstFlow", angleDeg })];
+  return to.fitting === "tee" ? [createFinding("should", at, { code: "teeOnTheFlat" })] : [];
+}
+
+const toPlan = (leg: Leg): Vec3 => {
+  const along = subtract(leg.to, leg.from);
+  return vec(along.x, along.y, 0);
+};
+
+const toSlope = (leg: Leg): number => {
+  const fall = measureLegFallMm(leg, vec(0, 0, 1));
+  return fall / measureLevelLengthMm(leg, fall);
+};
+
+const isRun = (leg: Leg): boolean => leg.kind === "run" && leg.planLengthMm > 0;
+
+// What others send past a junction fills the shared pipe: beyond the fill allowed no air comes through it to this trap.
+function checkSiphon(design: Design, path: DrainPath): Finding[] {
+  const { trap, branchVent, id: lineId } = path.drain;
+  if (!trap || trap.sealMm === 0 || branchVent) return [];
+  const most = lookUpLimit(design.rules, "drainFill");
+  for (const leg of path.legs) {
+    const othersLps = leg.inflowLps - path.fixture.inflowLps;
+    if (!isRun(leg) || othersLps <= 0) continue;
+    const slope = toSlope(leg);
+    if (slope <= 0) continue;
+    const fillRatio = computeFillRatio(mmToM(leg.pipe.innerMm), othersLps / 1000, slope, leg.pipe.manningN) ?? 1;
+    if (fillRatio <= (most.value ?? 1)) continue;
+    const numbers = { code: "siphonedByOthers", fillRatio, othersLps } as const;
+    return [createFinding("should", { kind: "trap", lineId }, numbers, most)];
+  }
+  return [];
+}
+
+// More water than the shared pipe takes at its fullest comes up where the lowest fixture is.
+function checkFlood(network: Network, path: DrainPath): Finding[] {
+  for (const leg of path.ownLegs) {
+    if (!isRun(leg) || leg.inflowLps <= path.fixture.inflowLps) continue;
+    const slope = toSlope(leg);
+    if (slope <= 0) continue;
+    const { flowM3PerS } = computeManningFlow(mmToM(leg.pipe.innerMm), FILL_AT_MOST_FLOW, slope, leg.pipe.manningN);
+    const capacityLps = flowM3PerS * 1000;
+    if (leg.inflowLps <= capacityLps) continue;
+    const lowest = listFixturesAbove(network, path, leg.index).reduce((a, b) => (b.outletMm.z < a.outletMm.z ? b : a));
+    const numbers = { code: "floodedByOthers", inflowLps: leg.inflowLps, capacityLps } as const;
+    return [createFinding("should", { kind: "fixture", id: lowest.id }, numbers)];
+  }
+  return [];
+}
+
+function listFixturesAbove(network: Network, { drain, fixture }: Pick<DrainPath, "drain" | "fixture">, leg: number) {
+  const open = [{ drain, leg }];
+  const fixtures = [fixture];
+  for (let next = open.pop(); next; next = open.pop()) {
+    for (const branch of network.branches.get(next.drain.id) ?? []) {
+      if (branch.to.kind !== "junction" || branch.to.bend >= next.leg) continue;
+      fixtures.push(network.fixtures.get(branch.fromFixture)!);
+      open.push({ drain: branch, leg: branch.bendsMm.length });
+    }
+  }
+  return fixtures;
+}
