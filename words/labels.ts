@@ -1,4 +1,4 @@
-import type { FixtureKind, PortKind, TrapKind } from "@/core/design/plumbing";
+import type { Fitting, FixtureKind, PortKind, TrapKind } from "@/core/design/plumbing";
 import type { ObstacleKind, RigKind } from "@/core/design/rig";
 import type { StandingState } from "@/core/evaluate/standingMap";
 
@@ -37,6 +37,11 @@ export const TRAP_NAMES: Readonly<Record<TrapKind | "none", { readonly name: str
   running: { name: "Low running trap", plain: "A flat bend in the run. Takes little height." },
   membrane: { name: "Membrane valve", plain: "No water at all. Rinse it; a hair keeps it open." },
   none: { name: "No trap", plain: "Gas from the tank comes up into the living space." },
+};
+
+export const FITTING_NAMES: Readonly<Record<Fitting, { readonly name: string; readonly plain: string }>> = {
+  wye: { name: "Wye", plain: "Comes in at a slant, the way the water runs. Right for pipes that lie." },
+  tee: { name: "Tee", plain: "Comes in square. Right for an upright pipe only." },
 };
 
 export const PORT_NAMES: Readonly<Record<PortKind, string>> = {

@@ -13,6 +13,7 @@ export type Goal = Extract<Outfall, { kind: "inlet" }> | { readonly kind: "line"
 
 /** A bend that is this near serves as the place to join, mm. */
 const SAME_PLACE_MM = 60;
+const AGAINST_COST_MM = 600;
 /** How far beside the fixture the drain goes down, mm. */
 const DROP_ASIDE_MM = 180;
 /** A branch should come in with at least this fall, m/m: what most codes ask of small pipe [P]. */
@@ -101,18 +102,20 @@ function reach(design: Design, goal: Goal, from: Vec3): Reached {
   return { ops: [insert], to: junction(leg.index), endMm: atMm };
 }
 
-// The nearest place in plan that is low enough for the branch to fall to it; the nearest of all where none is.
+// The nearest place in plan, but what lacks in height weighs more than any way round, and joining against the flow a lot.
 function findPlaceToJoin(legs: readonly Leg[], from: Vec3): { readonly leg: Leg; readonly atMm: Vec3 } {
   const places = legs.map((leg) => {
     const along = subtract(leg.to, leg.from);
     const flat = vec(along.x, along.y, 0);
     const nearest = dot(flat, flat) === 0 ? 0.5 : dot(subtract(from, leg.from), flat) / dot(flat, flat);
     const atMm = roundTenth(interpolate(leg.from, leg.to, clamp(nearest, 0.15, 0.85)));
-    const lengthMm = measurePlanLength(subtract(atMm, from));
-    return { leg, atMm, lengthMm, lacksMm: Math.max(0, lengthMm * WANTED_FALL - (from.z - atMm.z)) };
+    const way = subtract(atMm, from);
+    const lengthMm = measurePlanLength(way);
+    const lacksMm = Math.max(0, lengthMm * WANTED_FALL + way.z);
+    const isAgainst = leg.kind === "run" && dot(way, flat) < 0;
+    return { leg, atMm, cost: lengthMm + 20 * lacksMm + (isAgainst ? AGAINST_COST_MM : 0) };
   });
-  // what lacks in height weighs more than any way round
-  return places.reduce((a, b) => (b.lengthMm + 20 * b.lacksMm < a.lengthMm + 20 * a.lacksMm ? b : a));
+  return places.reduce((a, b) => (b.cost < a.cost ? b : a));
 }
 
 /**

@@ -46,7 +46,7 @@ export function layOutLongSection(
     const joins = (network.branches.get(lineId) ?? []).filter(
       ({ id, to }) => to.kind === "junction" && to.bend === bend && !path.chain.some((line) => line.id === id),
     );
-    return { s: stations[i]!, h: heightOf(node), role, lineId, bend, joins: joins.map(({ id }) => id) };
+    return { s: stations[i]!, h: heightOf(node), role, lineId, bend, joins: joins.map(({ name }) => name) };
   });
   const tank = layOutTank({
     fixtures: listFixturesOf(network, path.tank.id),

@@ -9,7 +9,7 @@ export type SectionNode = SectionPoint & {
   /** Which bend of which drain; −1 for the ends. */
   readonly lineId: string;
   readonly bend: number;
-  /** The drains that come in here from elsewhere. */
+  /** Names of the drains that come in here from elsewhere. */
   readonly joins: readonly string[];
 };
 

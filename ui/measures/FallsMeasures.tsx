@@ -17,6 +17,7 @@ import { NumberField } from "../kit/NumberField";
 import { Pick } from "../kit/Pick";
 import { TextField } from "../kit/TextField";
 import { DrawDrain } from "./DrawDrain";
+import { EndFields } from "./EndFields";
 import { FixtureList } from "./FixtureList";
 import { Group } from "./Group";
 import { PlaceFields } from "./PlaceFields";
@@ -160,6 +161,7 @@ const PipeFields = memo(function PipeFields({ drain }: { readonly drain: Drain }
   const path = (key: string) => ["lines", drain.id, "pipe", key];
   return (
     <Group title="Pipe">
+      <EndFields drain={drain} />
       <NumberField
         label="Bore"
         help={GLOSSARY.bore}

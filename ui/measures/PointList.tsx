@@ -3,7 +3,7 @@ import { Plus, Trash2 } from "lucide-react";
 import type { Line } from "@/core/design/plumbing";
 import { interpolate, type Vec3 } from "@/core/geometry/vec";
 import { useTrailing } from "@/store/useWorkbench";
-import { view as look } from "@/store/workbench";
+import { view as look, tell } from "@/store/workbench";
 import { isSamePart } from "../drawing/Handle";
 import { Button } from "../kit/Button";
 import { PlaceFields } from "./PlaceFields";
@@ -34,7 +34,8 @@ export function PointList({ line, routeMm, nameOf, isFixed = () => false }: Poin
   };
   const takeOut = (index: number) => {
     look({ selection: null });
-    remove({ kind: "line", id: line.id }, ["lines", line.id, key, index], "removeBend");
+    const refused = remove({ kind: "line", id: line.id }, ["lines", line.id, key, index], "removeBend");
+    if (refused !== null) tell(refused, { tone: "warning" });
   };
   return (
     <>

@@ -67,12 +67,25 @@ export function PlanLines({ design, view, shownId }: PlanProps & { readonly show
         const bad = evaluation?.findings.some(
           (f) => f.severity === "must" && "lineId" in f.at && f.at.lineId === line.id,
         );
-        const path = toPath(view, toXy([drain.outletMm, ...drain.nodesMm]));
+        // past a junction it is the other drain that is drawn
+        const own = drain.nodesMm.slice(0, drain.ownLegs + 1);
+        const path = toPath(view, toXy([drain.outletMm, ...own]));
+        const end = own.at(-1)!;
         const width = Math.max(3.4, line.pipe.innerMm * view.kx);
         return (
           <g key={line.id} opacity={line.id === shownId ? 1 : 0.6}>
             <path d={path} stroke={bad ? "var(--signal)" : "var(--ink)"} strokeWidth={width + 3} />
             <path d={path} stroke="var(--sheet)" strokeWidth={width} />
+            {line.to.kind === "junction" && (
+              <circle
+                cx={view.x(end.x)}
+                cy={view.y(end.y)}
+                r={width / 2 + 2.6}
+                fill="var(--sheet)"
+                stroke="var(--ink)"
+                strokeWidth={1.6}
+              />
+            )}
           </g>
         );
       })}

@@ -90,6 +90,9 @@ export function SectionDrain({ layout, view, hatch, pipe, trapKind, hasTap, legS
           <path clipPath={`url(#${clip}-trap)`} d={trapPath} stroke={`url(#${hatch}-grey)`} strokeWidth={trapWidth} />
         </g>
       )}
+      {layout.nodes.flatMap((node) =>
+        node.joins.map((name, i) => <Joining key={name} name={name} at={node} view={view} bore={bore} place={i} />),
+      )}
       {layout.branchVent && <BranchAir at={layout.branchVent} view={view} rise={bore} />}
       {trapKind === "membrane" && <Membrane layout={layout} view={view} size={trapWidth} />}
       {legs.map((leg) => (
@@ -157,6 +160,43 @@ function FlowMark({
       strokeWidth={1.6}
       strokeLinecap="round"
     />
+  );
+}
+
+// A drain that comes in from elsewhere: cut off, with its name.
+function Joining({
+  name,
+  at,
+  view,
+  bore,
+  place,
+}: {
+  readonly name: string;
+  readonly at: SectionPoint;
+  readonly view: View;
+  readonly bore: number;
+  readonly place: number;
+}) {
+  const [x, y] = [view.x(at.s), view.y(at.h + bore / 2)];
+  const width = Math.max(4, bore * view.kx);
+  const top = y - 34 - 15 * place;
+  return (
+    <g>
+      <path d={`M${x} ${y}L${x + 14} ${top}`} stroke="var(--ink)" strokeWidth={width + 3.2} />
+      <path d={`M${x} ${y}L${x + 14} ${top - 1}`} stroke="var(--sheet)" strokeWidth={width} />
+      <path d={`M${x + 14 - width / 2 - 4} ${top + 3}l${width + 8} -6`} stroke="var(--ink)" strokeWidth={1.2} />
+      <text
+        x={x + 20 + width / 2}
+        y={top + 3}
+        fontSize={12.5}
+        stroke="var(--sheet)"
+        strokeWidth={3}
+        paintOrder="stroke"
+        style={{ fill: "var(--faint)" }}
+      >
+        {name}
+      </text>
+    </g>
   );
 }
 

@@ -1,0 +1,49 @@
+"use client";
+import type { Drain, Fitting } from "@/core/design/plumbing";
+import { FITTINGS } from "@/core/design/plumbing";
+import { buildRedirect, type Goal, listGoals } from "@/core/edits/drainEdits";
+import { useTrailing } from "@/store/useWorkbench";
+import { workbench } from "@/store/workbench";
+import { describeGoal } from "@/words/goals";
+import { FITTING_NAMES } from "@/words/labels";
+import { Pick } from "../kit/Pick";
+import { useEdits } from "./useEdits";
+
+/** Where the drain ends: in a tank, or in another drain and by which fitting. */
+export function EndFields({ drain }: { readonly drain: Drain }) {
+  const design = useTrailing((state) => state.history!.design);
+  const { apply, set } = useEdits();
+  const goals = listGoals(design, drain.id);
+  const byKey = new Map(goals.map((goal) => [toKey(goal), goal]));
+  const names = Object.fromEntries(goals.map((goal) => [toKey(goal), describeGoal(goal, design)]));
+  const { to } = drain;
+  const redirect = (key: string) => {
+    const goal = byKey.get(key);
+    const edit = goal && buildRedirect(workbench.getState().history!.design, drain.id, goal);
+    if (edit) apply(edit);
+  };
+  return (
+    <>
+      <Pick
+        label="Ends in"
+        value={toKey(to.kind === "inlet" ? to : { kind: "line", lineId: to.lineId })}
+        names={names}
+        onPick={redirect}
+      />
+      {to.kind === "junction" && (
+        <>
+          <Pick<Fitting>
+            label="Joins by a"
+            value={to.fitting}
+            names={{ wye: FITTING_NAMES.wye.name, tee: FITTING_NAMES.tee.name }}
+            order={FITTINGS}
+            onPick={(fitting) => set({ kind: "line", id: drain.id }, ["lines", drain.id, "to", "fitting"], fitting)}
+          />
+          <p className="text-[12px] leading-snug text-faint">{FITTING_NAMES[to.fitting].plain}</p>
+        </>
+      )}
+    </>
+  );
+}
+
+const toKey = (goal: Goal): string => Object.values(goal).join(":");
