@@ -15,7 +15,10 @@ test("a basin joins the sink's drain: one line to the tank, seen from both, and 
 
   // the junction is a bend of the sink's drain: pulling it moves both
   const before = await readInHand(page, "level");
-  await page.getByRole("button", { name: /^Basin/ }).first().click();
+  await page
+    .getByRole("button", { name: /^Basin/ })
+    .first()
+    .click();
   const branch = await readInHand(page, "level");
   await pull(page, plan(page).getByRole("button", { name: /^Move Sink drain, bend 3/ }), 24, 0);
   await expect.poll(() => readInHand(page, "level")).not.toBe(branch);

@@ -1,11 +1,13 @@
 import fc from "fast-check";
 import { EDIT_CODES } from "@/core/design/edit";
 import { evaluate } from "@/core/evaluate/evaluate";
+import { listParts } from "@/core/parts/listParts";
 import { listWorkings } from "@/core/workings/listWorkings";
 import { attitudes, designs, networks } from "@/tests/arbitraries";
 import { describeAttitude } from "./attitudes";
 import { describeFinding } from "./findings";
 import { describeSymbol } from "./formulas";
+import { describePart as describePartToBuy } from "./parts";
 import { describeEdit, describeRemedy } from "./remedies";
 import {
   describeRead,
@@ -93,6 +95,11 @@ test("every finding and working of any design reads as sentences, in both units"
           for (const { symbol } of [...working.terms, working.result]) {
             expect(describeSymbol(working.formula, symbol)).not.toBe("");
           }
+        }
+        for (const part of listParts(design)) {
+          const { amount, name } = describePartToBuy(part, units);
+          expect(`${amount} ${name}`).toMatch(/^\d/);
+          expect(name).not.toMatch(/undefined|NaN|object/);
         }
         for (const code of EDIT_CODES) {
           const edit = { code, at: { kind: "tank", id: "grey" }, ops: [] } as const;

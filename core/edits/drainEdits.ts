@@ -6,6 +6,7 @@ import type { Drain, Outfall } from "../design/plumbing";
 import { buildDrainPath, type Leg } from "../falls/drainPath";
 import { buildNetwork, followDrain } from "../falls/network";
 import { add, dot, interpolate, measureLength, measurePlanLength, subtract, type Vec3, vec } from "../geometry/vec";
+import { findWastePipe } from "../parts/pipes";
 import { clamp } from "../quantity/tolerance";
 
 /** Where a drain is to end: at an inlet, or somewhere in another drain. */
@@ -46,7 +47,7 @@ export function buildDrawDrain(design: Design, fixtureId: string, goal: Goal): E
     id,
     name: `${fixture.name} drain`,
     kind: "drain",
-    pipe: { innerMm: 36.4, outerMm: 40, manningN: 0.009 },
+    pipe: findWastePipe(fixture.boreMm),
     fromFixture: fixtureId,
     to,
     trap: { kind: "pTrap", sealMm: 50, dropMm: 90, spanMm: 80 },

@@ -5,15 +5,9 @@ import type { Drain, Fixture, FixtureKind, Port, Tank } from "../design/plumbing
 import { USUAL_FIXTURES } from "../design/usualFixtures";
 import { measureExtent } from "../geometry/solid";
 import { type Vec3, vec } from "../geometry/vec";
+import { findWastePipe } from "../parts/pipes";
 import { clamp } from "../quantity/tolerance";
 import { listHandOver } from "./drainEdits";
-
-/** Waste pipe for a fixture's bore, mm inside and outside [T]. */
-const PIPES = [
-  { innerMm: 28.4, outerMm: 32, manningN: 0.009 },
-  { innerMm: 36.4, outerMm: 40, manningN: 0.009 },
-  { innerMm: 46.4, outerMm: 50, manningN: 0.009 },
-] as const;
 
 /** How far beside the fixture the drain goes down, mm. */
 const DROP_ASIDE_MM = 180;
@@ -27,7 +21,7 @@ export function buildAddFixture(design: Design, kind: FixtureKind, name: string)
   const [tank] = design.tanks;
   if (!tank) return null;
   const usual = USUAL_FIXTURES[kind];
-  const pipe = PIPES.find((p) => p.innerMm >= usual.boreMm) ?? PIPES[PIPES.length - 1]!;
+  const pipe = findWastePipe(usual.boreMm);
   const fixtureId = freeId(kind.toLowerCase(), design.fixtures);
   const drainId = freeId(`${fixtureId}-drain`, design.lines);
   const outletMm = placeFixture(design, tank, usual.heightMm);

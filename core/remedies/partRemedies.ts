@@ -2,22 +2,16 @@ import type { Design } from "../design/design";
 import { applyEdit, type EditOp } from "../design/edit";
 import { freeId } from "../design/freeId";
 import { buildMove } from "../design/moves";
-import type { Drain, Pipe, Port, Tank, Trap, Vent } from "../design/plumbing";
+import type { Drain, Port, Tank, Trap, Vent } from "../design/plumbing";
 import type { Obstacle } from "../design/rig";
 import { buildDrainPath } from "../falls/drainPath";
 import { toBlock, toTankBlock } from "../fit/obstacleGaps";
 import { measureExtent } from "../geometry/solid";
 import { add, measureLength, subtract, vec } from "../geometry/vec";
+import { findPipeSize, listFamily } from "../parts/pipes";
 import { lookUpLimit } from "../rules/lookUpLimit";
 import { proposeFallRemedies } from "./fallRemedies";
 import type { Remedy } from "./remedy";
-
-/** Plain waste pipe sizes of the trade, mm inside and outside [T]: what to change a pipe to. */
-const USUAL_PIPES: readonly Pipe[] = [
-  { innerMm: 28.4, outerMm: 32, manningN: 0.009 },
-  { innerMm: 36.4, outerMm: 40, manningN: 0.009 },
-  { innerMm: 46.4, outerMm: 50, manningN: 0.009 },
-];
 
 /** A P-trap as sold, with the seal the rules ask for [T]. */
 export function createTrap(design: Design, boreMm: number): Trap {
@@ -67,7 +61,9 @@ export function proposeWye(drain: Drain): Remedy[] {
 }
 
 export function proposeWiderPipe(drain: Drain): Remedy[] {
-  const value = USUAL_PIPES.find((pipe) => pipe.innerMm > drain.pipe.innerMm + 1);
+  // the next size of the same kind of pipe; of metric waste pipe where it is the builder's own
+  const family = findPipeSize(drain.pipe)?.family ?? "metricWaste";
+  const value = listFamily(family).find(({ pipe }) => pipe.innerMm > drain.pipe.innerMm + 1)?.pipe;
   if (!value) return [];
   const at = { kind: "line", id: drain.id } as const;
   return [
@@ -127,20 +123,11 @@ export function proposeOutlet(tank: Tank): Remedy[] {
   return [{ byMm: null, edit: { code: "addOutlet", at: { kind: "tank", id: tank.id }, ops } }];
 }
 
-// Hoses a breather is made of: bore and outside, mm [T].
-const BREATHER_HOSES = [
-  { innerMm: 13, outerMm: 19 },
-  { innerMm: 16, outerMm: 22 },
-  { innerMm: 19, outerMm: 25 },
-  { innerMm: 25, outerMm: 32 },
-  { innerMm: 32, outerMm: 40 },
-  { innerMm: 38, outerMm: 46 },
-  { innerMm: 50, outerMm: 60 },
-] as const;
-
 /** Gives a breather, and its port, the first hose that is wide enough. */
 export function proposeWiderVent(vent: Vent, leastBoreMm: number): Remedy[] {
-  const hose = BREATHER_HOSES.find(({ innerMm }) => innerMm >= leastBoreMm && innerMm > vent.pipe.innerMm);
+  const hose = listFamily("smoothHose").find(
+    ({ pipe }) => pipe.innerMm >= leastBoreMm && pipe.innerMm > vent.pipe.innerMm,
+  )?.pipe;
   if (!hose) return [];
   const ops: EditOp[] = [
     { op: "set", path: ["lines", vent.id, "pipe", "innerMm"], value: hose.innerMm },

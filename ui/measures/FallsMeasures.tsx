@@ -1,14 +1,17 @@
 "use client";
 import { Trash2 } from "lucide-react";
+import dynamic from "next/dynamic";
 import { memo } from "react";
 import type { Drain, TrapKind } from "@/core/design/plumbing";
 import { TRAP_KINDS } from "@/core/design/plumbing";
 import { buildRemoveFixture } from "@/core/edits/fixtureEdits";
+import { findPipeSize, PIPE_SIZES } from "@/core/parts/pipes";
 import { toWorkingId } from "@/core/workings/listWorkings";
 import { useTrailing } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
 import { WORK_CAUTIONS } from "@/words/cautions";
 import { GLOSSARY, TRAP_NAMES } from "@/words/labels";
+import { describeSize } from "@/words/parts";
 import { formatQuantity } from "@/words/units";
 import { findShownDrain, findShownResult } from "../drawing/shown";
 import { Button } from "../kit/Button";
@@ -22,8 +25,11 @@ import { FixtureList } from "./FixtureList";
 import { Group } from "./Group";
 import { PlaceFields } from "./PlaceFields";
 import { PointList } from "./PointList";
-import { RulesMeasures } from "./RulesMeasures";
 import { useEdits } from "./useEdits";
+
+// What stands below the fold comes after the page.
+const PartsList = dynamic(() => import("./PartsList").then((module) => module.PartsList), { ssr: false });
+const RulesMeasures = dynamic(() => import("./RulesMeasures").then((module) => module.RulesMeasures), { ssr: false });
 
 /** The drain shown: fixture, trap, pipe and bends, and the rules it is held against. */
 export function FallsMeasures() {
@@ -43,6 +49,7 @@ export function FallsMeasures() {
           <Passages />
         </>
       )}
+      <PartsList />
       <RulesMeasures />
     </>
   );
@@ -153,6 +160,12 @@ const TrapFields = memo(function TrapFields({ drain }: { readonly drain: Drain }
   );
 });
 
+const OWN_MEASURE = "own";
+const SIZE_NAMES: Readonly<Record<string, string>> = {
+  ...Object.fromEntries(PIPE_SIZES.map((size) => [size.id, describeSize(size)])),
+  [OWN_MEASURE]: "Measured below",
+};
+
 const PipeFields = memo(function PipeFields({ drain }: { readonly drain: Drain }) {
   const result = useTrailing(findShownResult);
   const units = useTrailing((state) => state.units);
@@ -162,6 +175,15 @@ const PipeFields = memo(function PipeFields({ drain }: { readonly drain: Drain }
   return (
     <Group title="Pipe">
       <EndFields drain={drain} />
+      <Pick
+        label="Sold as"
+        value={findPipeSize(drain.pipe)?.id ?? OWN_MEASURE}
+        names={SIZE_NAMES}
+        onPick={(sizeId) => {
+          const size = PIPE_SIZES.find((entry) => entry.id === sizeId);
+          if (size) set(at, ["lines", drain.id, "pipe"], size.pipe);
+        }}
+      />
       <NumberField
         label="Bore"
         help={GLOSSARY.bore}

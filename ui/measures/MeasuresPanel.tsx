@@ -1,18 +1,16 @@
 "use client";
+import dynamic from "next/dynamic";
 import { useTrailing } from "@/store/useWorkbench";
 import { STATION_NAMES } from "@/words/labels";
-import { AirMeasures } from "./AirMeasures";
 import { FallsMeasures } from "./FallsMeasures";
-import { HabitsMeasures } from "./HabitsMeasures";
-import { RigMeasures } from "./RigMeasures";
-import { TanksMeasures } from "./TanksMeasures";
 
+// The station a design opens at comes with the page, the others when they are asked for.
 const PANELS = {
-  rig: RigMeasures,
-  habits: HabitsMeasures,
-  tanks: TanksMeasures,
+  rig: dynamic(() => import("./RigMeasures").then((module) => module.RigMeasures), { ssr: false }),
+  habits: dynamic(() => import("./HabitsMeasures").then((module) => module.HabitsMeasures), { ssr: false }),
+  tanks: dynamic(() => import("./TanksMeasures").then((module) => module.TanksMeasures), { ssr: false }),
   falls: FallsMeasures,
-  air: AirMeasures,
+  air: dynamic(() => import("./AirMeasures").then((module) => module.AirMeasures), { ssr: false }),
 } as const;
 
 /** The measures of the station that is open. */

@@ -1,0 +1,69 @@
+import fc from "fast-check";
+import { mirrorDesign, networks } from "@/tests/arbitraries";
+import { readDemo } from "@/tests/demoRigs";
+import { vec } from "../geometry/vec";
+import { BEND_ANGLES, findNearestBend, listParts, measureTurnDeg, type Part } from "./listParts";
+import { findPipeSize, findWastePipe, PIPE_SIZES } from "./pipes";
+
+const count = (parts: readonly Part[], kind: Part["kind"]): number =>
+  parts.reduce((sum, part) => sum + (part.kind === kind && part.kind !== "pipe" ? part.count : 0), 0);
+
+test("every junction, trap and metre drawn is on the list, each kind once, and mirroring changes none", () => {
+  fc.assert(
+    fc.property(networks, (design) => {
+      const parts = listParts(design);
+      const drains = design.lines.flatMap((line) => (line.kind === "drain" ? [line] : []));
+      expect(count(parts, "junction")).toBe(drains.filter(({ to }) => to.kind === "junction").length);
+      expect(count(parts, "trap")).toBe(drains.filter(({ trap }) => trap).length);
+      const keys = parts.map((part) => JSON.stringify({ ...part, count: 0, lengthM: 0 }));
+      expect(new Set(keys).size).toBe(keys.length);
+      const mirrored = listParts(mirrorDesign(design));
+      expect(count(mirrored, "bend")).toBe(count(parts, "bend"));
+    }),
+    { numRuns: 60 },
+  );
+});
+
+test("Kranich: a trap, pipe with a tenth over, bends of the angles drawn", () => {
+  const parts = listParts(readDemo("kranich"));
+  expect(parts).toContainEqual(expect.objectContaining({ kind: "trap", trap: "pTrap", count: 1 }));
+  const pipe = parts.find((part) => part.kind === "pipe");
+  // by hand from the design: 99.6 + 592 + 378.2 mm
+  expect(pipe?.kind === "pipe" && pipe.lengthM).toBeCloseTo(1.1 * (0.0996 + 0.592 + 0.3782), 3);
+  expect(count(parts, "bend")).toBe(2);
+});
+
+test("the turn between two legs is its angle, near 0 and near 180 too", () => {
+  const along = (deg: number) => vec(Math.cos((deg * Math.PI) / 180), Math.sin((deg * Math.PI) / 180), 0);
+  for (const deg of [0, 1e-6, 12, 45, 90, 179.999999, 180]) {
+    expect(measureTurnDeg(vec(2, 0, 0), along(deg))).toBeCloseTo(deg, 8);
+  }
+  expect(measureTurnDeg(vec(0, 0, 0), along(3))).toBeNull();
+});
+
+test("the bend bought is the nearest there is", () => {
+  fc.assert(
+    fc.property(fc.double({ min: 0, max: 120, noNaN: true }), (deg) => {
+      const nearest = findNearestBend(deg);
+      for (const angle of BEND_ANGLES) expect(Math.abs(nearest - deg)).toBeLessThanOrEqual(Math.abs(angle - deg));
+    }),
+  );
+});
+
+test("every size has a wall, its own name, and is found again by its measures", () => {
+  for (const entry of PIPE_SIZES) {
+    expect(entry.pipe.outerMm).toBeGreaterThan(entry.pipe.innerMm);
+    expect(findPipeSize(entry.pipe)?.id).toBe(entry.id);
+  }
+  expect(new Set(PIPE_SIZES.map(({ id }) => id)).size).toBe(PIPE_SIZES.length);
+  expect(findPipeSize({ innerMm: 33, outerMm: 37, manningN: 0.009 })).toBeNull();
+  expect(findWastePipe(30).outerMm).toBe(40);
+  expect(findWastePipe(500).outerMm).toBe(75);
+});
+
+// Published: schedule 40 of nominal 1½ in measures 1.900 in outside, wall 0.145 in (ASTM D1785, from memory).
+test("schedule 40 is 1.900 in outside and 0.145 in of wall at 1½ in", () => {
+  const { pipe } = PIPE_SIZES.find(({ call }) => call === "1½ in")!;
+  expect(pipe.outerMm / 25.4).toBeCloseTo(1.9, 3);
+  expect((pipe.outerMm - pipe.innerMm) / 2 / 25.4).toBeCloseTo(0.145, 3);
+});

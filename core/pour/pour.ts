@@ -1,0 +1,272 @@
+import { GRAVITY } from "../air/dumping";
+import { type Attitude, computeUp } from "../attitude/attitude";
+import type { Design } from "../design/design";
+import type { Fixture } from "../design/plumbing";
+import { USUAL_FIXTURES } from "../design/usualFixtures";
+import { buildDrainPath, type DrainPath, type Leg } from "../falls/drainPath";
+import { measureLegFallMm, measureLevelLengthMm } from "../falls/fallBudget";
+import { computeManningFlow, FILL_AT_MOST_FLOW } from "../falls/manning";
+import { buildNetwork } from "../falls/network";
+import { computePonds } from "../falls/ponding";
+import { measureSegmentArea } from "../geometry/circularSegment";
+import { MM3_PER_L, mmToM } from "../quantity/convert";
+
+/** Water given to one fixture: let go at once with the plug pulled, or running for a while with the drain open. */
+export type PourEvent =
+  | { readonly kind: "empty"; readonly fixtureId: string; readonly litres: number }
+  | { readonly kind: "run"; readonly fixtureId: string; readonly lps: number; readonly seconds: number };
+
+/** What is where at one moment; litres in the order of `legs` and `fixtures`. */
+export type PourFrame = {
+  readonly second: number;
+  readonly legsL: readonly number[];
+  readonly fixturesL: readonly number[];
+  readonly tankL: number;
+};
+
+export type PourLeg = {
+  readonly lineId: string;
+  readonly index: number;
+  /** Its whole bore, L. */
+  readonly fullL: number;
+  /** What its sag keeps at the attitude, L. */
+  readonly keptL: number;
+};
+
+export type PourFixture = {
+  readonly fixtureId: string;
+  readonly areaM2: number;
+  readonly deepestMm: number;
+  /** Seconds until it has run empty; null when water still stands in it at the end. */
+  readonly emptyAfterS: number | null;
+  readonly runsOver: boolean;
+};
+
+export type Pour = {
+  readonly legs: readonly PourLeg[];
+  readonly fixtures: readonly PourFixture[];
+  readonly frames: readonly PourFrame[];
+  readonly givenL: number;
+  /** Over the rim of a fixture, L. */
+  readonly spiltL: number;
+};
+
+const FRAME_S = 0.5;
+const LONGEST_STEP_S = 0.05;
+/** A step moves no more than this share of the smallest store, so that no store is emptied or filled within one. */
+const SHARE_A_STEP = 0.5;
+/** A leg shorter than this is counted as that long, mm: it would ask for steps without end and holds next to nothing. */
+const SHORTEST_MM = 60;
+/** No use of a fixture takes longer than this to run off, s; what stands then stands. */
+const LONGEST_S = 900;
+/** A wet bowl or pipe: less than a teaspoon still running is over, L. */
+const SETTLED_L = 2e-3;
+/** Losses of waste, grid, trap and its exit, in velocity heads [T]. */
+const WASTE_LOSSES = 3;
+/** A leg that does not fall passes water only by what stands higher before it: taken as 1 mm/m [C on T]. */
+const LEAST_SLOPE = 0.001;
+/** A drop runs as fast as a pipe at 45° part full: it never holds the others up [T]. */
+const DROP_SLOPE = 1;
+const TABLE = 48;
+
+type Cell = PourLeg & {
+  readonly next: number;
+  /** Flow out, L/s, by the share of the bore that is filled above what the sag keeps. */
+  readonly flowLps: readonly number[];
+  litres: number;
+};
+
+type Basin = {
+  readonly fixture: Fixture;
+  readonly areaM2: number;
+  readonly headMm: number;
+  readonly boreM: number;
+  readonly cell: number;
+  litres: number;
+  deepestMm: number;
+  lastWetS: number;
+  runsOver: boolean;
+};
+
+/**
+ * Water through the drains after one or more uses, step by step at an attitude. Each leg is a store that fills by what
+ * comes and empties by Manning's flow at its fill, once its sag is full; a full leg holds the one before it back, and the
+ * last holds the fixture back. The sags stand full of the last use when it begins. Nothing is lost: given = in the
+ * fixtures + in the legs more than at the start + in the tank + spilt. Events: litres (0, 300], L/s (0, 5], s (0, 900].
+ * Source: storage routing over Manning's formula [C on P]; losses of the waste and the slope of legs that rise [T].
+ */
+export function computePour(design: Design, attitude: Attitude, events: readonly PourEvent[]): Pour {
+  const { cells, basins } = layOut(design, attitude, events);
+  const givenL = events.reduce((sum, e) => sum + (e.kind === "empty" ? e.litres : e.lps * e.seconds), 0);
+  for (const event of events) {
+    const basin = basins.find((b) => b.fixture.id === event.fixtureId);
+    if (basin && event.kind === "empty") basin.litres += event.litres;
+  }
+  const runs = events.flatMap((e) => (e.kind === "run" ? [e] : []));
+  const lastRunS = Math.max(0, ...runs.map((run) => run.seconds));
+  const frames: PourFrame[] = [];
+  let tankL = 0;
+  let spiltL = basins.reduce((sum, basin) => sum + spill(basin), 0);
+  const note = (second: number) =>
+    frames.push({ second, legsL: cells.map((c) => c.litres), fixturesL: basins.map((b) => b.litres), tankL });
+  note(0);
+  const perFrame = Math.ceil(FRAME_S / findStepS(cells, basins, runs));
+  const stepS = FRAME_S / perFrame;
+  const steps = (LONGEST_S / FRAME_S) * perFrame;
+  for (let step = 1; step <= steps; step++) {
+    const second = step * stepS;
+    // from the tank upward, so that what leaves makes room for what comes
+    for (let i = cells.length - 1; i >= 0; i--) tankL += passOn(cells, cells[i]!, stepS);
+    for (const basin of basins) {
+      for (const run of runs) {
+        if (run.fixtureId !== basin.fixture.id) continue;
+        basin.litres += run.lps * Math.min(stepS, Math.max(0, run.seconds - second + stepS));
+      }
+      const cell = cells[basin.cell]!;
+      const out = Math.min(basin.litres, computeWasteLps(basin) * stepS, cell.fullL - cell.litres);
+      basin.litres -= out;
+      cell.litres += out;
+      spiltL += spill(basin);
+      if (basin.litres > SETTLED_L) basin.lastWetS = second;
+    }
+    if (step % perFrame === 0) note((step / perFrame) * FRAME_S);
+    const isMoving = basins.some((b) => b.litres > SETTLED_L) || cells.some((c) => c.litres - c.keptL > SETTLED_L);
+    if (second > lastRunS && !isMoving) break;
+  }
+  const endS = frames.at(-1)!.second;
+  return {
+    legs: cells.map(({ lineId, index, fullL, keptL }) => ({ lineId, index, fullL, keptL })),
+    fixtures: basins.map((b) => ({
+      fixtureId: b.fixture.id,
+      areaM2: b.areaM2,
+      deepestMm: b.deepestMm,
+      emptyAfterS: b.litres > SETTLED_L && endS >= LONGEST_S - 1 ? null : b.lastWetS,
+      runsOver: b.runsOver,
+    })),
+    frames,
+    givenL,
+    spiltL,
+  };
+}
+
+// Every leg of every drain the water can come to, those nearer to the tank later, and the fixtures that get water.
+function layOut(design: Design, attitude: Attitude, events: readonly PourEvent[]) {
+  const network = buildNetwork(design);
+  const up = computeUp(attitude);
+  const used = new Set(events.map((event) => event.fixtureId));
+  const paths = [...network.drains.values()]
+    .filter((drain) => used.has(drain.fromFixture))
+    .map((drain) => buildDrainPath(design, drain, network));
+  const legs = new Map<string, { readonly leg: Leg; readonly keptL: number; readonly toGo: number }>();
+  for (const path of paths) {
+    const ponds = new Map(computePonds(path, up).map((pond) => [pond.legIndex, pond.litres]));
+    path.legs.forEach((leg, i) => {
+      legs.set(toKey(leg), { leg, keptL: ponds.get(i) ?? 0, toGo: path.legs.length - i });
+    });
+  }
+  const sorted = [...legs.values()].filter(({ leg }) => leg.lengthMm > 0).sort((a, b) => b.toGo - a.toGo);
+  const places = new Map(sorted.map(({ leg }, i) => [toKey(leg), i]));
+  const nextOf = (path: DrainPath, at: number): number => {
+    const after = path.legs.slice(at + 1).find((leg) => leg.lengthMm > 0);
+    return after ? places.get(toKey(after))! : -1;
+  };
+  const next = new Map<string, number>();
+  for (const path of paths) for (const [i, leg] of path.legs.entries()) next.set(toKey(leg), nextOf(path, i));
+  const cells = sorted.map(({ leg, keptL }) => buildCell(leg, keptL, up, next.get(toKey(leg))!));
+  const basins = paths.flatMap((path): Basin[] => {
+    const first = path.legs.find((leg) => leg.lengthMm > 0);
+    return first ? [buildBasin(path, places.get(toKey(first))!)] : [];
+  });
+  return { cells, basins };
+}
+
+// What can come at once is what the wastes let out of bowls full to the rim, and no more than the taps and the pipes.
+function findStepS(
+  cells: readonly Cell[],
+  basins: readonly Basin[],
+  runs: readonly { readonly lps: number }[],
+): number {
+  const mostLps =
+    basins.reduce((sum, basin) => sum + computeWasteLps({ ...basin, litres: basin.fixture.rimMm * basin.areaM2 }), 0) +
+    runs.reduce((sum, run) => sum + run.lps, 0);
+  return cells.reduce(
+    (least, { fullL, flowLps }) => Math.min(least, (SHARE_A_STEP * fullL) / Math.min(mostLps, flowLps.at(-1)!)),
+    LONGEST_STEP_S,
+  );
+}
+
+const toKey = ({ lineId, index }: Leg): string => `${lineId}:${index}`;
+
+function buildCell(leg: Leg, keptL: number, up: ReturnType<typeof computeUp>, next: number): Cell {
+  const { innerMm, manningN } = leg.pipe;
+  const fullArea = measureSegmentArea(innerMm, innerMm);
+  const fullL = (fullArea * Math.max(SHORTEST_MM, leg.lengthMm)) / MM3_PER_L;
+  const fall = measureLegFallMm(leg, up);
+  const slope = leg.kind === "drop" ? DROP_SLOPE : Math.max(LEAST_SLOPE, fall / measureLevelLengthMm(leg, fall));
+  // the curve over the depth, read off at even shares of the area
+  const curve = Array.from({ length: 201 }, (_, i) => {
+    const depth = i / 200;
+    const share = measureSegmentArea(innerMm, depth * innerMm) / fullArea;
+    // past the depth of greatest flow the pipe runs full; it does not carry less for it
+    const { flowM3PerS } = computeManningFlow(mmToM(innerMm), Math.min(depth, FILL_AT_MOST_FLOW), slope, manningN);
+    return { share, lps: flowM3PerS * 1000 };
+  });
+  const flowLps = Array.from(
+    { length: TABLE + 1 },
+    (_, i) => curve.find(({ share }) => share >= i / TABLE - 1e-9)!.lps,
+  );
+  const kept = Math.min(keptL, fullL);
+  return { lineId: leg.lineId, index: leg.index, fullL, keptL: kept, next, flowLps, litres: kept };
+}
+
+function buildBasin({ fixture, drain }: DrainPath, cell: number): Basin {
+  const { halfMm } = USUAL_FIXTURES[fixture.kind];
+  return {
+    fixture,
+    // a bowl as wide as it is drawn, with four fifths of the square it stands in [T]
+    areaM2: 0.8 * (2 * mmToM(halfMm)) ** 2,
+    headMm: drain.trap?.dropMm ?? 0,
+    boreM: mmToM(Math.min(fixture.boreMm, drain.pipe.innerMm)),
+    cell,
+    litres: 0,
+    deepestMm: 0,
+    lastWetS: 0,
+    runsOver: false,
+  };
+}
+
+const measureDepthMm = ({ litres, areaM2 }: Pick<Basin, "litres" | "areaM2">): number => litres / areaM2;
+
+function spill(basin: Basin): number {
+  const depthMm = measureDepthMm(basin);
+  basin.deepestMm = Math.max(basin.deepestMm, Math.min(depthMm, basin.fixture.rimMm));
+  const over = basin.litres - basin.fixture.rimMm * basin.areaM2;
+  if (over <= 0) return 0;
+  basin.runsOver = true;
+  basin.litres -= over;
+  return over;
+}
+
+// Out through waste and trap under the water over it and the height of the trap.
+function computeWasteLps(basin: Basin): number {
+  const headM = mmToM(measureDepthMm(basin) + basin.headMm);
+  return (Math.PI / 4) * basin.boreM ** 2 * Math.sqrt((2 * GRAVITY * headM) / (1 + WASTE_LOSSES)) * 1000;
+}
+
+// What leaves a cell in a step, moved to the next one; the answer is what reached the tank.
+function passOn(cells: readonly Cell[], cell: Cell, stepS: number): number {
+  const live = cell.litres - cell.keptL;
+  if (live <= 0) return 0;
+  const place = Math.min(TABLE, (live / Math.max(1e-9, cell.fullL - cell.keptL)) * TABLE);
+  const low = Math.floor(place);
+  const flow =
+    cell.flowLps[low]! + (place - low) * ((cell.flowLps[low + 1] ?? cell.flowLps[low]!) - cell.flowLps[low]!);
+  const next = cells[cell.next];
+  const room = next ? next.fullL - next.litres : Infinity;
+  // the last film runs off too: at no fill at all there is no flow to read
+  const out = Math.min(live, Math.max(flow * stepS, Math.min(live, SETTLED_L * stepS)), room);
+  cell.litres -= out;
+  if (!next) return out;
+  next.litres += out;
+  return 0;
+}

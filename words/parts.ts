@@ -1,0 +1,49 @@
+import type { Pipe } from "@/core/design/plumbing";
+import type { Part } from "@/core/parts/listParts";
+import { findPipeSize, type PipeSize } from "@/core/parts/pipes";
+import { BRANCH_VENT_NAMES, FITTING_NAMES, TRAP_NAMES } from "./labels";
+import { formatLengthFigure, formatNumber, lengthUnit, type Units } from "./units";
+
+export const FAMILY_NAMES: Readonly<Record<PipeSize["family"], string>> = {
+  metricWaste: "Waste pipe",
+  schedule40: "Schedule 40",
+  smoothHose: "Smooth hose",
+  ribbedHose: "Ribbed hose",
+};
+
+/** A pipe by the name it is bought under, or by its measures. */
+export function describePipe(pipe: Pipe, units: Units): string {
+  const size = findPipeSize(pipe);
+  if (!size)
+    return `pipe ${formatLengthFigure(pipe.innerMm, units)} / ${formatLengthFigure(pipe.outerMm, units)} ${lengthUnit(units)}`;
+  return describeSize(size);
+}
+
+/** Family and size as at the counter: "Waste pipe 40 mm". */
+export const describeSize = ({ family, call }: PipeSize): string =>
+  `${FAMILY_NAMES[family]} ${/in$/.test(call) ? call : `${call} mm`}`;
+
+/** How much of a part, and what it is. */
+export function describePart(part: Part, units: Units): { readonly amount: string; readonly name: string } {
+  if (part.kind === "pipe") {
+    const amount =
+      units === "metric" ? `${formatNumber(part.lengthM, 1)} m` : `${formatNumber(part.lengthM / 0.3048, 1)} ft`;
+    return { amount, name: describePipe(part.pipe, units) };
+  }
+  return { amount: String(part.count), name: nameOf(part, units) };
+}
+
+function nameOf(part: Exclude<Part, { kind: "pipe" }>, units: Units): string {
+  switch (part.kind) {
+    case "bend":
+      return `bend ${part.angleDeg}°, ${describePipe(part.pipe, units)}`;
+    case "junction":
+      return `${FITTING_NAMES[part.fitting].name.toLowerCase()}, ${describePipe(part.pipe, units)}`;
+    case "reducer":
+      return `reducer, ${describePipe(part.from, units)} to ${describePipe(part.to, units)}`;
+    case "trap":
+      return `${TRAP_NAMES[part.trap].name}, ${describePipe(part.pipe, units)}`;
+    case "admittanceValve":
+      return `${BRANCH_VENT_NAMES.admittanceValve}, ${describePipe(part.pipe, units)}`;
+  }
+}
