@@ -35,6 +35,12 @@ export type Notice = {
 /** A remedy or another edit tried on a copy, drawn beside the design until it is taken or dropped. */
 export type Preview = { readonly edit: Edit; readonly design: Design; readonly evaluation: Evaluation };
 
+/** Pours every fixture's use together. */
+export const ALL_AT_ONCE = "*";
+
+/** Water in motion: of which fixture, and where in time it is shown, s. */
+export type ShownPour = { readonly of: string; readonly second: number };
+
 export type WorkbenchState = {
   readonly phase: "loading" | "ready" | "failed";
   readonly history: History | null;
@@ -53,6 +59,8 @@ export type WorkbenchState = {
   readonly preview: Preview | null;
   readonly station: Station;
   readonly pane: Pane;
+  /** The use of a fixture that is replayed on the section; null when none is. */
+  readonly pour: ShownPour | null;
   readonly units: Units;
   readonly theme: Theme;
   readonly save: SaveState;

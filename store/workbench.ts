@@ -22,6 +22,7 @@ const INITIAL: WorkbenchState = {
   exaggeration: null,
   overlay: null,
   preview: null,
+  pour: null,
   station: "falls",
   pane: "section",
   units: "metric",
@@ -49,6 +50,7 @@ export function loadDesign(design: Design): void {
     findingId: null,
     drainId: null,
     preview: null,
+    pour: null,
     dragBase: null,
     save: "saved",
   });
@@ -150,6 +152,7 @@ export type ViewChange = Partial<
     | "drainId"
     | "exaggeration"
     | "overlay"
+    | "pour"
   >
 >;
 

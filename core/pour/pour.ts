@@ -47,6 +47,8 @@ export type Pour = {
   readonly fixtures: readonly PourFixture[];
   readonly frames: readonly PourFrame[];
   readonly givenL: number;
+  /** How full the fullest lying leg ever ran, as a share of its bore. */
+  readonly fullestShare: number;
   /** Over the rim of a fixture, L. */
   readonly spiltL: number;
 };
@@ -70,6 +72,7 @@ const DROP_SLOPE = 1;
 const TABLE = 48;
 
 type Cell = PourLeg & {
+  readonly isRun: boolean;
   readonly next: number;
   /** Flow out, L/s, by the share of the bore that is filled above what the sag keeps. */
   readonly flowLps: readonly number[];
@@ -145,6 +148,7 @@ export function computePour(design: Design, attitude: Attitude, events: readonly
     })),
     frames,
     givenL,
+    fullestShare: findFullest(cells, frames),
     spiltL,
   };
 }
@@ -178,6 +182,13 @@ function layOut(design: Design, attitude: Attitude, events: readonly PourEvent[]
     return first ? [buildBasin(path, places.get(toKey(first))!)] : [];
   });
   return { cells, basins };
+}
+
+function findFullest(cells: readonly Cell[], frames: readonly PourFrame[]): number {
+  return cells.reduce((most, { isRun, fullL }, i) => {
+    if (!isRun) return most;
+    return frames.reduce((fullest, { legsL }) => Math.max(fullest, legsL[i]! / fullL), most);
+  }, 0);
 }
 
 // What can come at once is what the wastes let out of bowls full to the rim, and no more than the taps and the pipes.
@@ -216,7 +227,16 @@ function buildCell(leg: Leg, keptL: number, up: ReturnType<typeof computeUp>, ne
     (_, i) => curve.find(({ share }) => share >= i / TABLE - 1e-9)!.lps,
   );
   const kept = Math.min(keptL, fullL);
-  return { lineId: leg.lineId, index: leg.index, fullL, keptL: kept, next, flowLps, litres: kept };
+  return {
+    lineId: leg.lineId,
+    index: leg.index,
+    isRun: leg.kind === "run",
+    fullL,
+    keptL: kept,
+    next,
+    flowLps,
+    litres: kept,
+  };
 }
 
 function buildBasin({ fixture, drain }: DrainPath, cell: number): Basin {

@@ -1,4 +1,5 @@
 "use client";
+import dynamic from "next/dynamic";
 import { memo, useId, useMemo, useRef } from "react";
 import { toPartKey } from "@/core/design/part";
 import type { FixtureKind } from "@/core/design/plumbing";
@@ -24,6 +25,8 @@ import { SectionScenery } from "./SectionScenery";
 import { SectionTank } from "./SectionTank";
 import { TankLevelHandle } from "./TankLevelHandle";
 
+const SectionPour = dynamic(() => import("../pour/SectionPour").then((module) => module.SectionPour), { ssr: false });
+
 const TAPPED = new Set<FixtureKind>(["kitchenSink", "basin", "bath"]);
 
 const PAD = { left: 56, right: 16, top: 46, bottom: 22 };
@@ -40,6 +43,7 @@ export function LongSectionView() {
   const exaggeration = useWorkbench((state) => state.exaggeration);
   const preview = useWorkbench((state) => state.preview);
   const dragBase = useWorkbench((state) => state.dragBase);
+  const isPouring = useWorkbench((state) => state.pour !== null);
   const units = useWorkbench((state) => state.units);
   const result = useWorkbench(findShownResult);
   const evaluation = useWorkbench((state) => state.evaluation);
@@ -111,6 +115,7 @@ export function LongSectionView() {
                 return severities?.find(([leg]) => leg === key)?.[1] ?? null;
               }}
             />
+            {isPouring && <SectionPour layout={layout} view={view} hatch={hatch} />}
             {ghost && <SectionGhost layout={ghost} view={view} />}
             <SectionHandles layout={layout} view={view} />
             <TankLevelHandle layout={layout} view={view} />
@@ -119,6 +124,7 @@ export function LongSectionView() {
       </svg>
       {ready && <SectionLabels design={design} layout={layout} view={view} drain={result} tank={tank} units={units} />}
       <div className={TOOLS_CORNER}>
+        <PourButton of={drain.fromFixture} isPouring={isPouring} />
         <Stretch ratio={fit.ratio} />
         <DrawingTools zooming={zooming} of="section" />
       </div>
@@ -204,6 +210,20 @@ function SectionHandles({ layout, view }: { readonly layout: LongSection; readon
     </g>
   );
 }
+
+/** Lets the fixture that is shown run out, to be watched. */
+const PourButton = memo(function PourButton({ of, isPouring }: { readonly of: string; readonly isPouring: boolean }) {
+  return (
+    <Button
+      look="bare"
+      aria-pressed={isPouring}
+      onClick={() => look({ pour: isPouring ? null : { of, second: 0 } })}
+      title="See the water run (P)"
+    >
+      Pour
+    </Button>
+  );
+});
 
 /** Heights drawn taller than lengths, by how much, and on to the next. */
 const Stretch = memo(function Stretch({ ratio }: { readonly ratio: number }) {

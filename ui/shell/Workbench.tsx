@@ -21,11 +21,14 @@ import { useHotkeys } from "./useHotkeys";
 
 const Overlays = dynamic(() => import("./Overlays").then((module) => module.Overlays), { ssr: false });
 
+const PourBar = dynamic(() => import("../pour/PourBar").then((module) => module.PourBar), { ssr: false });
+
 /** The whole workbench: stair and level at the left, drawings in the middle, findings and measures at the right. */
 export function Workbench() {
   const phase = useWorkbench((state) => state.phase);
   const pane = useWorkbench((state) => state.pane);
   const overlay = useWorkbench((state) => state.overlay);
+  const isPouring = useWorkbench((state) => state.pour !== null);
   const [isOver, setIsOver] = useState(false);
   useHotkeys();
   useEffect(() => {
@@ -71,6 +74,7 @@ export function Workbench() {
               <LongSectionView />
             </div>
             <div className={on("section")}>
+              {isPouring && <PourBar />}
               <FallStrip />
             </div>
             <div className={`flex min-h-0 flex-[4] flex-col border-t border-ink ${on("plan")}`}>

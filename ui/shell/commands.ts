@@ -3,6 +3,7 @@ import type { Design } from "@/core/design/design";
 import { STATIONS } from "@/store/state";
 import { change, endDrag, view as look, previewEdit, redo, tilt, undo, workbench } from "@/store/workbench";
 import { STATION_NAMES } from "@/words/labels";
+import { findShownDrain } from "../drawing/shown";
 import { EXAGGERATIONS } from "../drawing/view";
 import { tiltToWorst } from "../level/tiltToWorst";
 import { session, setTheme, setUnits } from "./browserSession";
@@ -47,6 +48,7 @@ export const COMMANDS: readonly Command[] = [
   },
   { id: "map", name: "Standing map, large", keys: ["m"], run: () => look({ overlay: "standingMap" }) },
   { id: "stretch", name: "Draw heights taller", keys: ["e"], run: stretch },
+  { id: "pour", name: "Pour: water in motion", keys: ["p"], run: togglePour },
   { id: "bend", name: "Take the picked bend out", keys: ["delete", "backspace"], run: removePickedBend },
   {
     id: "units",
@@ -67,6 +69,12 @@ function tiltToNextStanding(): void {
   );
   const next = places[(now + 1) % Math.max(1, places.length)];
   if (next) tilt(next.attitude);
+}
+
+function togglePour(): void {
+  const { history, pour, drainId } = get();
+  const drain = history && findShownDrain(history.design, drainId);
+  if (drain) look({ pour: pour ? null : { of: drain.fromFixture, second: 0 }, pane: "section" });
 }
 
 function stretch(): void {

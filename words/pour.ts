@@ -1,0 +1,50 @@
+import type { Design } from "@/core/design/design";
+import type { Fixture } from "@/core/design/plumbing";
+import type { Pour, PourEvent } from "@/core/pour/pour";
+import { formatLength, formatQuantity, type Units } from "./units";
+
+/** A use in a few words: "Kitchen sink let go, 8 L". */
+export function describeUse(use: PourEvent, fixture: Fixture, units: Units): string {
+  if (use.kind === "empty") return `${fixture.name} let go, ${formatQuantity(use.litres, "volume", units)}`;
+  return `${fixture.name} at ${formatQuantity(use.lps, "flow", units)} for ${describeSeconds(use.seconds)}`;
+}
+
+/** "40 s", "3 min 40 s". */
+export function describeSeconds(seconds: number): string {
+  const whole = Math.round(seconds);
+  if (whole < 90) return `${whole} s`;
+  return whole % 60 === 0 ? `${whole / 60} min` : `${Math.floor(whole / 60)} min ${whole % 60} s`;
+}
+
+/** What the water did, a sentence each; what went wrong comes first. */
+export function describePour(
+  pour: Pour,
+  events: readonly PourEvent[],
+  design: Design,
+  units: Units,
+): { readonly text: string; readonly isBad: boolean }[] {
+  const lines = pour.fixtures.map((result) => {
+    const fixture = design.fixtures.find((f) => f.id === result.fixtureId)!;
+    const run = events.find((event) => event.kind === "run" && event.fixtureId === fixture.id);
+    const deep = formatLength(Math.round(result.deepestMm), units);
+    if (result.runsOver) return { text: `${fixture.name} runs over its rim.`, isBad: true };
+    if (result.emptyAfterS === null) return { text: `${fixture.name} does not run empty.`, isBad: true };
+    if (run?.kind === "run") {
+      const late = Math.max(0, result.emptyAfterS - run.seconds);
+      return result.deepestMm < 3
+        ? { text: `${fixture.name}: the drain keeps up.`, isBad: false }
+        : {
+            text: `${fixture.name}: water stands up to ${deep} deep and is gone ${describeSeconds(late)} after the tap closes.`,
+            isBad: false,
+          };
+    }
+    return { text: `${fixture.name} is empty after ${describeSeconds(result.emptyAfterS)}.`, isBad: false };
+  });
+  const full = {
+    text: `The fullest leg runs ${formatQuantity(pour.fullestShare, "ratio", units)} full.`,
+    isBad: false,
+  };
+  const keptL = pour.legs.reduce((sum, leg) => sum + leg.keptL, 0);
+  const kept = { text: `${formatQuantity(keptL, "volume", units)} stay in the pipe.`, isBad: false };
+  return [...lines, full, ...(keptL > 0.005 ? [kept] : [])].sort((a, b) => Number(b.isBad) - Number(a.isBad));
+}
