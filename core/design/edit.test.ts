@@ -61,6 +61,39 @@ test("an edit that breaks the design is refused and says where", () => {
   expect(nowhere.ok).toBe(false);
 });
 
+// Every place of the design an edit can name, and whole parts as well.
+function listPlaces(value: unknown, path: readonly (string | number)[] = []): (readonly (string | number)[])[] {
+  if (typeof value !== "object" || value === null) return [path];
+  return [
+    ...(path.length > 0 ? [path] : []),
+    ...Object.entries(value).flatMap(([key, child]) =>
+      listPlaces(child, [...path, Array.isArray(value) ? Number(key) : key]),
+    ),
+  ];
+}
+
+const JUNK = [Number.NaN, -5, 1e9, "x", null, {}, [], true, undefined, JSON.parse('{"__proto__":{"a":1}}')] as const;
+
+test("an edit is refused exactly where the whole file would be, and for the same reason", () => {
+  const places = listPlaces(kranich);
+  fc.assert(
+    fc.property(fc.constantFrom(...places), fc.constantFrom(...JUNK), fc.boolean(), (path, value, isTakenOut) => {
+      const op = isTakenOut ? ({ op: "remove", path } as const) : ({ op: "set", path, value } as const);
+      const outcome = applyEdit(kranich, { code: "change", at, ops: [op] });
+      const next = JSON.parse(JSON.stringify(kranich));
+      const parent = path.slice(0, -1).reduce((part, key) => part[key], next);
+      const key = path.at(-1)!;
+      if (!isTakenOut) parent[key] = value;
+      else if (Array.isArray(parent)) parent.splice(Number(key), 1);
+      else delete parent[key];
+      const whole = parseDesign(next);
+      expect(outcome.ok).toBe(whole.ok);
+      if (!outcome.ok && !whole.ok) expect(outcome.faults[0]).toEqual(whole.faults[0]);
+    }),
+    { numRuns: 1500 },
+  );
+});
+
 const shift = fc.record({
   x: fc.integer({ min: -80, max: 80 }),
   y: fc.integer({ min: -80, max: 80 }),

@@ -1,7 +1,7 @@
 import type { Design } from "./design";
 import type { Fault } from "./faults";
 import { followBends } from "./followBends";
-import { parseDesign } from "./parseDesign";
+import { parseChanged } from "./parseDesign";
 import type { PartRef } from "./part";
 
 /** Keys from the top of the design; in a list a number is a place and a string is the id of an entry. */
@@ -64,7 +64,7 @@ export function applyEdit(design: Design, edit: Edit): EditOutcome {
     }
     next = followBends(changed as Design, op);
   }
-  const parsed = parseDesign(next);
+  const parsed = parseChanged(design, next as Design);
   // what is kept is what was built here, not zod's copy, so that untouched parts stay the same objects
   return parsed.ok ? { ok: true, design: next as Design } : parsed;
 }

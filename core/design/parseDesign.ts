@@ -1,4 +1,4 @@
-import type * as z from "zod";
+import * as z from "zod";
 import { checkConsistency } from "./checkConsistency";
 import { type Design, design } from "./design";
 import type { Fault, FaultMeasure, FaultPath } from "./faults";
@@ -39,6 +39,46 @@ export function parseDesign(value: unknown): ParseOutcome {
   const faults = checkConsistency(parsed.data);
   if (faults.length > 0) return { ok: false, faults: faults.slice(0, MOST_FAULTS) };
   return { ok: true, design: parsed.data, fromVersion: migrated.fromVersion };
+}
+
+/**
+ * The same check for a design that came from a sound one by an edit: parts that are still the same objects are sound
+ * already, so only those that were touched go through the schema. What does not fit together is looked for in all of it.
+ */
+export function parseChanged(
+  before: Design,
+  after: Design,
+): { readonly ok: true } | { readonly ok: false; readonly faults: readonly Fault[] } {
+  if (before.format !== after.format || before.version !== after.version) return parseDesign(after);
+  for (const key of new Set([...Object.keys(design.shape), ...Object.keys(after)]) as Set<keyof Design>) {
+    if (before[key] === after[key]) continue;
+    const faults = checkPart(key, before[key], after[key]);
+    if (faults.length > 0) return { ok: false, faults };
+  }
+  const faults = checkConsistency(after);
+  return faults.length > 0 ? { ok: false, faults: faults.slice(0, MOST_FAULTS) } : { ok: true };
+}
+
+function checkPart(key: keyof Design, before: unknown, after: unknown): Fault[] {
+  const schema: z.ZodType | undefined = design.shape[key];
+  if (!schema) return [{ code: "unknownKeys", path: [], keys: [key] }];
+  const isList = Array.isArray(before) && Array.isArray(after) && before.length === after.length;
+  const entry = isList && schema instanceof z.ZodArray ? (schema.element as z.ZodType) : null;
+  const changed = entry
+    ? (after as unknown[]).flatMap((value, i) =>
+        value === (before as unknown[])[i] ? [] : [{ value, path: [key, i] }],
+      )
+    : [{ value: after, path: [key] }];
+  return changed.flatMap(({ value, path }) => {
+    const hostile = findHostileShape(value);
+    if (hostile) return [{ ...hostile, path: [...path, ...hostile.path] }];
+    const parsed = (entry ?? schema).safeParse(value, { reportInput: true });
+    if (parsed.success) return [];
+    return parsed.error.issues.slice(0, MOST_FAULTS).map((issue) => {
+      const fault = toFault(issue);
+      return { ...fault, path: [...path, ...fault.path] };
+    });
+  });
 }
 
 const refuse = (fault: Fault): ParseOutcome => ({ ok: false, faults: [fault] });

@@ -1,6 +1,6 @@
 import { type Attitude, computeUp, isLevel, LEVEL } from "../attitude/attitude";
 import type { Design } from "../design/design";
-import { type PartRef, toPartKey } from "../design/part";
+import type { PartRef } from "../design/part";
 import type { DrainResult, Evaluation, TankResult } from "../evaluate/evaluation";
 import type { FallBudget } from "../falls/fallBudget";
 import { buildNetwork, listFixturesOf } from "../falls/network";
@@ -11,11 +11,7 @@ import { dot, type Vec3 } from "../geometry/vec";
 import { radToDeg } from "../quantity/convert";
 import type { Limit } from "../rules/lookUpLimit";
 import { lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
-import type { FormulaId, Quantity, Stand, Working, WorkingTerm } from "./working";
-
-/** The name under which a figure's working is found. */
-export const toWorkingId = (formula: FormulaId, at: PartRef, stand: Stand | null = null): string =>
-  `${formula}${stand === null ? "" : `.${stand}`}@${toPartKey(at)}`;
+import { type FormulaId, type Quantity, type Stand, toWorkingId, type Working, type WorkingTerm } from "./working";
 
 /** The working of every figure of an evaluation. */
 export function listWorkings(design: Design, evaluation: Evaluation): Working[] {

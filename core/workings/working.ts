@@ -1,5 +1,5 @@
 import type { Attitude } from "../attitude/attitude";
-import type { PartRef } from "../design/part";
+import { type PartRef, toPartKey } from "../design/part";
 import type { Limit } from "../rules/lookUpLimit";
 
 /** What kind of number it is; `words/` turns it into the reader's unit. */
@@ -62,3 +62,7 @@ export type Working = {
   readonly result: WorkingTerm;
   readonly limit: Limit | null;
 };
+
+/** The name under which a figure's working is found. */
+export const toWorkingId = (formula: FormulaId, at: PartRef, stand: Stand | null = null): string =>
+  `${formula}${stand === null ? "" : `.${stand}`}@${toPartKey(at)}`;

@@ -8,61 +8,68 @@ const MOST_ZOOM = 12;
 /** The state of a drawing's zoom and what changes it. */
 export type Zooming = { readonly zoom: Zoom; readonly zoomBy: (factor: number) => void; readonly reset: () => void };
 
-/** Wheel, pinch and pull on the ground of a drawing; handles are left alone. The machinery loads after the first paint. */
+type Control = { readonly by: (factor: number) => void; readonly reset: () => void; readonly detach: () => void };
+
+/** Wheel, pinch and pull on the ground of a drawing; handles are left alone. */
 export function useZoom(ref: RefObject<SVGSVGElement | null>): Zooming {
   const [zoom, setZoom] = useState<Zoom>(NO_ZOOM);
-  const control = useRef<{ by: (factor: number) => void; reset: () => void } | null>(null);
+  const control = useRef<Promise<Control> | null>(null);
+  // the machinery loads when a hand comes near, or once the page has long been still
+  const begin = useCallback((): Promise<Control> | null => {
+    if (ref.current) control.current ??= attachZoom(ref.current, setZoom);
+    return control.current;
+  }, [ref]);
   useEffect(() => {
     const element = ref.current;
     if (!element) return;
-    let gone = false;
-    let detach = () => {};
-    void whenIdle()
-      .then(() => Promise.all([import("d3-zoom"), import("d3-selection")]))
-      .then(([{ zoom: createZoom, zoomIdentity }, { select }]) => {
-        if (gone) return;
-        const behavior: ZoomBehavior<SVGSVGElement, unknown> = createZoom<SVGSVGElement, unknown>()
-          .scaleExtent([1, MOST_ZOOM])
-          .filter((event: Event) => isGround(event))
-          .on("zoom", ({ transform }: { transform: Zoom }) =>
-            setZoom({ k: transform.k, x: transform.x, y: transform.y }),
-          );
-        const selection = select(element);
-        selection.call(behavior).on("dblclick.zoom", null);
-        const follow = new ResizeObserver(() => {
-          const { width, height } = element.getBoundingClientRect();
-          behavior.translateExtent([
-            [0, 0],
-            [width, height],
-          ]);
-        });
-        follow.observe(element);
-        control.current = {
-          by: (factor) => behavior.scaleBy(selection, factor),
-          reset: () => behavior.transform(selection, zoomIdentity),
-        };
-        detach = () => {
-          follow.disconnect();
-          selection.on(".zoom", null);
-        };
-      });
+    const start = () => void begin();
+    const timer = setTimeout(start, STILL_MS);
+    for (const event of APPROACHES) element.addEventListener(event, start, { once: true, passive: true });
     return () => {
-      gone = true;
-      detach();
+      clearTimeout(timer);
+      for (const event of APPROACHES) element.removeEventListener(event, start);
+      void control.current?.then(({ detach }) => detach());
+      control.current = null;
     };
-  }, [ref]);
-  const zoomBy = useCallback((factor: number) => control.current?.by(factor), []);
-  const reset = useCallback(() => control.current?.reset(), []);
+  }, [ref, begin]);
+  const zoomBy = useCallback((factor: number) => void begin()?.then(({ by }) => by(factor)), [begin]);
+  const reset = useCallback(() => void begin()?.then((loaded) => loaded.reset()), [begin]);
   return useMemo(() => ({ zoom, zoomBy, reset }), [zoom, zoomBy, reset]);
+}
+
+const STILL_MS = 2500;
+const APPROACHES = ["pointerenter", "touchstart", "wheel"] as const;
+
+async function attachZoom(element: SVGSVGElement, onZoom: (zoom: Zoom) => void): Promise<Control> {
+  const [{ zoom: createZoom, zoomIdentity }, { select }] = await Promise.all([
+    import("d3-zoom"),
+    import("d3-selection"),
+  ]);
+  const behavior: ZoomBehavior<SVGSVGElement, unknown> = createZoom<SVGSVGElement, unknown>()
+    .scaleExtent([1, MOST_ZOOM])
+    .filter((event: Event) => isGround(event))
+    .on("zoom", ({ transform }: { transform: Zoom }) => onZoom({ k: transform.k, x: transform.x, y: transform.y }));
+  const selection = select(element);
+  selection.call(behavior).on("dblclick.zoom", null);
+  const holdIn = () => {
+    const { width, height } = element.getBoundingClientRect();
+    behavior.translateExtent([
+      [0, 0],
+      [width, height],
+    ]);
+  };
+  holdIn();
+  const follow = new ResizeObserver(holdIn);
+  follow.observe(element);
+  return {
+    by: (factor) => behavior.scaleBy(selection, factor),
+    reset: () => behavior.transform(selection, zoomIdentity),
+    detach: () => {
+      follow.disconnect();
+      selection.on(".zoom", null);
+    },
+  };
 }
 
 const isGround = (event: Event): boolean =>
   !(event.target as Element).closest(".handle") && !("button" in event && (event as MouseEvent).button !== 0);
-
-// The first look needs no zoom; the machinery comes when the page has nothing else to do.
-function whenIdle(): Promise<unknown> {
-  return new Promise((resolve) => {
-    if (typeof requestIdleCallback === "function") requestIdleCallback(resolve, { timeout: 1500 });
-    else setTimeout(resolve, 400);
-  });
-}

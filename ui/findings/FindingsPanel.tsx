@@ -1,21 +1,23 @@
 "use client";
+import dynamic from "next/dynamic";
 import { useEffect, useRef } from "react";
 import type { Design } from "@/core/design/design";
 import type { Finding } from "@/core/evaluate/findings";
-import { findWorking } from "@/core/workings/findWorking";
-import { listWorkings } from "@/core/workings/listWorkings";
 import { useTrailing } from "@/store/useWorkbench";
 import { view as look, previewEdit, tilt } from "@/store/workbench";
 import { describeAttitude } from "@/words/attitudes";
 import { CAUTION, WORK_CAUTIONS } from "@/words/cautions";
 import { describeFinding } from "@/words/findings";
-import { FORMULA_WORDS } from "@/words/formulas";
 import { describeLimitSource } from "@/words/sources";
 import { Button } from "../kit/Button";
-import { Figure } from "../kit/Figure";
 import { SeverityMark } from "../kit/SeverityMark";
 import { RemedyList } from "./RemedyList";
 import { toMovable, toStation } from "./stationOf";
+
+// The sums and their words load when the first finding is opened.
+const FindingWorking = dynamic(() => import("./FindingWorking").then((module) => module.FindingWorking), {
+  ssr: false,
+});
 
 /** Everything that can be said against the design, worst first; an open one shows how to mend it. */
 export function FindingsPanel() {
@@ -102,28 +104,13 @@ function FindingItem({ finding, design, isOpen, onToggle }: ItemProps) {
             </Button>
           )}
           <RemedyList finding={finding} />
-          <Behind finding={finding} />
+          <FindingWorking finding={finding} />
           {finding.limit && (
             <p className="mt-2 text-[12px] leading-snug text-faint">Limit: {describeLimitSource(finding.limit)}.</p>
           )}
         </div>
       )}
     </li>
-  );
-}
-
-/** The sum a finding rests on. */
-function Behind({ finding }: { readonly finding: Finding }) {
-  const design = useTrailing((state) => state.history!.design);
-  const evaluation = useTrailing((state) => state.evaluation!);
-  const working = findWorking(finding, listWorkings(design, evaluation));
-  if (!working) return null;
-  return (
-    <p className="mt-2 text-[13px]">
-      <Figure working={working.id} label={FORMULA_WORDS[working.formula].title} className="text-[15px] underline">
-        How it is worked out
-      </Figure>
-    </p>
   );
 }
 

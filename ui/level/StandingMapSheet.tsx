@@ -1,6 +1,6 @@
 "use client";
 import { STANDING_STATES } from "@/core/evaluate/standingMap";
-import { toWorkingId } from "@/core/workings/listWorkings";
+import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeAttitude } from "@/words/attitudes";
 import { STANDING_NAMES } from "@/words/labels";

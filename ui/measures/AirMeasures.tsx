@@ -1,8 +1,8 @@
 "use client";
 import type { BranchVent, Drain, Vent } from "@/core/design/plumbing";
 import { add } from "@/core/geometry/vec";
-import { toWorkingId } from "@/core/workings/listWorkings";
 import type { FormulaId } from "@/core/workings/working";
+import { toWorkingId } from "@/core/workings/working";
 import { useTrailing } from "@/store/useWorkbench";
 import { WORK_CAUTIONS } from "@/words/cautions";
 import { BRANCH_VENT_NAMES, GLOSSARY } from "@/words/labels";

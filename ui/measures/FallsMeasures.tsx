@@ -6,7 +6,7 @@ import type { Drain, TrapKind } from "@/core/design/plumbing";
 import { TRAP_KINDS } from "@/core/design/plumbing";
 import { buildRemoveFixture } from "@/core/edits/fixtureEdits";
 import { findPipeSize, PIPE_SIZES } from "@/core/parts/pipes";
-import { toWorkingId } from "@/core/workings/listWorkings";
+import { toWorkingId } from "@/core/workings/working";
 import { useTrailing } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
 import { WORK_CAUTIONS } from "@/words/cautions";

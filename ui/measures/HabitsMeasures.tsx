@@ -1,5 +1,5 @@
 "use client";
-import { toWorkingId } from "@/core/workings/listWorkings";
+import { toWorkingId } from "@/core/workings/working";
 import { useTrailing } from "@/store/useWorkbench";
 import { WORK_CAUTIONS } from "@/words/cautions";
 import { formatNumber, formatQuantity } from "@/words/units";

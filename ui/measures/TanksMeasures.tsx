@@ -1,7 +1,7 @@
 "use client";
 import { buildResize } from "@/core/design/moves";
 import type { Tank } from "@/core/design/plumbing";
-import { toWorkingId } from "@/core/workings/listWorkings";
+import { toWorkingId } from "@/core/workings/working";
 import { useTrailing } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
 import { describeAttitude } from "@/words/attitudes";

@@ -2,8 +2,8 @@
 import { isLevel } from "@/core/attitude/attitude";
 import type { DrainResult } from "@/core/evaluate/evaluation";
 import type { FallBudget } from "@/core/falls/fallBudget";
-import { toWorkingId } from "@/core/workings/listWorkings";
 import type { Stand } from "@/core/workings/working";
+import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
 import { tilt } from "@/store/workbench";
 import { describeAttitude } from "@/words/attitudes";

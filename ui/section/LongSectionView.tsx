@@ -188,7 +188,7 @@ function SectionHandles({ layout, view }: { readonly layout: LongSection; readon
           <Handle
             key={`${node.lineId}-${node.bend}`}
             {...props({ kind: "bend", lineId: node.lineId, index: node.bend })}
-            label={`Move ${describePart({ kind: "bend", lineId: node.lineId, index: node.bend }, design)}`}
+            label={`Move bend ${node.bend + 1} of ${design.lines.find((l) => l.id === node.lineId)?.name}`}
             at={at(node.s, node.h + bore / 2)}
           />
         ) : null,

@@ -1,7 +1,7 @@
 import type { Design } from "@/core/design/design";
 import type { DrainResult, TankResult } from "@/core/evaluate/evaluation";
 import type { LongSection } from "@/core/section/sectionLayout";
-import { toWorkingId } from "@/core/workings/listWorkings";
+import { toWorkingId } from "@/core/workings/working";
 import { formatLength, formatLengthFigure, formatQuantity, type Units } from "@/words/units";
 import type { View } from "../drawing/view";
 import { Figure } from "../kit/Figure";

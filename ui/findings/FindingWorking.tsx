@@ -1,0 +1,22 @@
+"use client";
+import type { Finding } from "@/core/evaluate/findings";
+import { findWorking } from "@/core/workings/findWorking";
+import { listWorkings } from "@/core/workings/listWorkings";
+import { useTrailing } from "@/store/useWorkbench";
+import { FORMULA_WORDS } from "@/words/formulas";
+import { Figure } from "../kit/Figure";
+
+/** The sum a finding rests on. */
+export function FindingWorking({ finding }: { readonly finding: Finding }) {
+  const design = useTrailing((state) => state.history!.design);
+  const evaluation = useTrailing((state) => state.evaluation!);
+  const working = findWorking(finding, listWorkings(design, evaluation));
+  if (!working) return null;
+  return (
+    <p className="mt-2 text-[13px]">
+      <Figure working={working.id} label={FORMULA_WORDS[working.formula].title} className="text-[15px] underline">
+        How it is worked out
+      </Figure>
+    </p>
+  );
+}
