@@ -67,6 +67,7 @@ export function describeEdit(edit: Edit, design: Design): string {
     addOutlet: "Fit a dump outlet",
     addDrain: "Draw a drain",
     redirect: `Let ${part} end elsewhere`,
+    reroute: `Lay ${part} another way`,
     fitWye: "Use a wye instead of the tee",
     addFixture: "Add a fixture",
     removeFixture: "Take a fixture out",

@@ -1,5 +1,6 @@
 import * as Comlink from "comlink";
 import { computeStandingMap } from "@/core/evaluate/standingMap";
+import { releaseProgress } from "./asking";
 import type { StandingApi } from "./standingProtocol";
 
 const PROGRESS_EVERY_ROWS = 8;
@@ -11,14 +12,8 @@ export const standingApi: StandingApi = {
       if (done % PROGRESS_EVERY_ROWS === 0 || done === size) onProgress(done / size);
       return true;
     })!;
-    release(onProgress);
+    releaseProgress(onProgress);
     const buffers = [map.states.buffer, map.inHandMm.buffer, map.pondedL.buffer, map.usableL.buffer];
     return Comlink.transfer(map, buffers as Transferable[]);
   },
 };
-
-// Each request brings a channel of its own for progress; it is closed with the answer, or channels would pile up.
-function release(onProgress: unknown): void {
-  const proxy = onProgress as { readonly [Comlink.releaseProxy]?: () => void };
-  proxy[Comlink.releaseProxy]?.();
-}

@@ -64,8 +64,8 @@ test("the map that comes back is the one the core computes, and progress ends at
   const outcome = await request(new AbortController().signal, (share) => shares.push(share));
   if (outcome.status !== "ready") throw new Error(outcome.status);
   const direct = computeStandingMap(design, { size: 21, rangeDeg: 5 })!;
-  expect([...outcome.map.states]).toEqual([...direct.states]);
-  expect([...outcome.map.inHandMm]).toEqual([...direct.inHandMm]);
+  expect([...outcome.answer.states]).toEqual([...direct.states]);
+  expect([...outcome.answer.inHandMm]).toEqual([...direct.inHandMm]);
   // progress comes by its own messages, which may be a turn behind the answer
   await new Promise((resolve) => setTimeout(resolve, 20));
   expect(shares[shares.length - 1]).toBe(1);

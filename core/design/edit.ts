@@ -35,6 +35,7 @@ export const EDIT_CODES = [
   "addOutlet",
   "addDrain",
   "redirect",
+  "reroute",
   "fitWye",
   "addFixture",
   "removeFixture",

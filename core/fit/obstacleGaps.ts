@@ -1,13 +1,26 @@
-import type { Design } from "../design/design";
+import type { Design, RulesChoice } from "../design/design";
 import type { Tank } from "../design/plumbing";
 import type { Obstacle } from "../design/rig";
 import type { DrainPath } from "../falls/drainPath";
 import { type Block, measureBlockGap, measureLegGap } from "../geometry/blocks";
 import { measureExtent } from "../geometry/solid";
 import { add, type Vec3, vec } from "../geometry/vec";
+import type { LimitId } from "../rules/limitIds";
+import { type Limit, lookUpLimit } from "../rules/lookUpLimit";
 
 /** The room between a part and something that is already on the rig; negative is how deep it reaches in. */
 export type ObstacleGap = { readonly obstacle: Obstacle; readonly gapMm: number };
+
+/** What is hot or moves wants more room than what only stands there. */
+const CLEARANCES: Readonly<Partial<Record<Obstacle["kind"], LimitId>>> = {
+  exhaust: "exhaustGap",
+  axle: "movingGap",
+  shaft: "movingGap",
+};
+
+/** The room the rules ask for between a pipe or tank and an obstacle of a kind. */
+export const findClearance = (rules: RulesChoice, kind: Obstacle["kind"]): Limit =>
+  lookUpLimit(rules, CLEARANCES[kind] ?? "obstacleGap");
 
 export function toBlock(obstacle: Obstacle): Block {
   const { atMm, lengthMm, widthMm, heightMm } = obstacle;

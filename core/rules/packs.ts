@@ -56,6 +56,7 @@ const BUILDERS: RulePack = {
   cleanVelocity: { bands: flat(0.6), standing: "P", source: "sewerCodes", surePercent: 95 },
   obstacleGap: { bands: flat(10), standing: "T", source: "builders" },
   exhaustGap: { bands: flat(80), standing: "T", source: "builders" },
+  movingGap: { bands: flat(25), standing: "T", source: "builders" },
   sillGap: { bands: flat(0), standing: "T", source: "builders" },
   holeClearance: { bands: flat(2), standing: "T", source: "builders" },
   holeSlant: { bands: flat(2), standing: "T", source: "builders" },

@@ -63,7 +63,7 @@ async function compute(
   if (signal.aborted) return;
   setState((before) =>
     outcome.status === "ready"
-      ? { status: "ready", map: outcome.map, progress: 1, tookMs: outcome.tookMs }
+      ? { status: "ready", map: outcome.answer, progress: 1, tookMs: outcome.tookMs }
       : { ...before, status: outcome.status },
   );
 }

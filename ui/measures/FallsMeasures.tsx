@@ -29,6 +29,7 @@ import { useEdits } from "./useEdits";
 
 // What stands below the fold comes after the page.
 const PartsList = dynamic(() => import("./PartsList").then((module) => module.PartsList), { ssr: false });
+const RouteFinder = dynamic(() => import("../routes/RouteFinder").then((module) => module.RouteFinder), { ssr: false });
 const RulesMeasures = dynamic(() => import("./RulesMeasures").then((module) => module.RulesMeasures), { ssr: false });
 
 /** The drain shown: fixture, trap, pipe and bends, and the rules it is held against. */
@@ -46,6 +47,7 @@ export function FallsMeasures() {
           <TrapFields drain={drain} />
           <PipeFields drain={drain} />
           <BendFields drain={drain} />
+          <RouteFinder key={drain.id} drain={drain} />
           <Passages />
         </>
       )}

@@ -1,0 +1,95 @@
+import { DEMO_NAMES, readDemo } from "@/tests/demoRigs";
+import type { Design } from "../design/design";
+import { applyEdit } from "../design/edit";
+import { buildAddFixture } from "../edits/fixtureEdits";
+import { evaluate } from "../evaluate/evaluate";
+import { findRoutes } from "./findRoutes";
+
+const drainsOf = (design: Design) => design.lines.flatMap((line) => (line.kind === "drain" ? [line.id] : []));
+
+const findWays = (design: Design) => {
+  const { proposals, changes } = findRoutes(design, "sink-drain")!;
+  return [...proposals, ...changes];
+};
+
+function apply(design: Design, edit: Parameters<typeof applyEdit>[1]): Design {
+  const outcome = applyEdit(design, edit);
+  if (!outcome.ok) throw new Error(JSON.stringify(outcome.faults));
+  return outcome.design;
+}
+
+test.each(DEMO_NAMES)("%s: every way proposed is buildable, says what it is, and differs from the others", (name) => {
+  const design = readDemo(name);
+  for (const drainId of drainsOf(design)) {
+    const { proposals, changes } = findRoutes(design, drainId)!;
+    expect(proposals.length + changes.length).toBeGreaterThan(0);
+    expect(proposals.length).toBeLessThanOrEqual(3);
+    for (const proposal of [...proposals, ...changes]) {
+      const after = apply(design, proposal.edit);
+      const { drains, findings } = evaluate(after);
+      const result = drains.find((d) => d.lineId === drainId)!;
+      expect(findings.filter((f) => f.severity === "must" && "lineId" in f.at && f.at.lineId === drainId)).toEqual([]);
+      expect(result.worst.inHandMm).toBeCloseTo(proposal.worstMm, 9);
+      expect(result.level.inHandMm).toBeGreaterThanOrEqual(0);
+      expect(result.worst.inHandMm).toBeGreaterThanOrEqual(0);
+    }
+    expect(new Set(proposals.map((p) => JSON.stringify(p.edit.ops))).size).toBe(proposals.length);
+  }
+});
+
+test("a way goes round what stands in the straight one", () => {
+  const design = readDemo("lesesaal");
+  const [straight, ...others] = findWays(design);
+  const drain = evaluate(apply(design, straight!.edit)).drains[0]!;
+  const longest = drain.legs.filter((leg) => leg.kind === "run").reduce((a, b) => (b.lengthMm > a.lengthMm ? b : a));
+  const block = {
+    id: "box",
+    name: "Tool box",
+    kind: "spareWheel",
+    atMm: { x: (longest.from.x + longest.to.x) / 2 - 40, y: (longest.from.y + longest.to.y) / 2 - 40, z: -400 },
+    lengthMm: 80,
+    widthMm: 80,
+    heightMm: 390,
+  } as const;
+  const barred = { ...design, obstacles: [...design.obstacles, block] };
+  const round = findWays(barred);
+  expect(round.length).toBeGreaterThan(0);
+  expect(round.map(({ edit }) => JSON.stringify(edit))).not.toContain(JSON.stringify(straight!.edit));
+  for (const { edit } of round) {
+    expect(evaluate(apply(barred, edit)).findings.filter((f) => f.code === "legHitsObstacle")).toEqual([]);
+  }
+  expect(others.every(({ bends }) => bends > 0)).toBe(true);
+});
+
+test("where height lacks it says by how many millimetres, and what single change makes it possible", () => {
+  const design = readDemo("kranich");
+  const high = apply(design, {
+    code: "change",
+    at: { kind: "rig" },
+    ops: [{ op: "set", path: ["tanks", "grey", "ports", "inlet", "atMm", "z"], value: 189 }],
+  });
+  const raised = {
+    ...high,
+    tanks: high.tanks.map((tank) => ({ ...tank, atMm: { ...tank.atMm, z: tank.atMm.z + 40 } })),
+  };
+  const { proposals, shortMm, changes } = findRoutes(raised, "sink-drain")!;
+  expect(proposals).toEqual([]);
+  expect(shortMm).toBeGreaterThan(0);
+  const lower = changes.find((change) => change.kind === "lowerTank")!;
+  expect(lower.byMm).toBe(Math.ceil(shortMm!));
+  expect(evaluate(apply(raised, lower.edit)).drains[0]!.worst.inHandMm).toBeGreaterThanOrEqual(0);
+});
+
+test("a shower on the floor finds its way too, or is told what it lacks", () => {
+  for (const name of ["kranich", "lesesaal", "puppenwagen"] as const) {
+    const design = readDemo(name);
+    const withShower = apply(design, buildAddFixture(design, "showerTray", "Shower")!);
+    const id = drainsOf(withShower).find((d) => !drainsOf(design).includes(d))!;
+    const { proposals, shortMm } = findRoutes(withShower, id)!;
+    expect(proposals.length > 0 || shortMm !== null).toBe(true);
+  }
+});
+
+test("stopped, it gives no answer", () => {
+  expect(findRoutes(readDemo("kranich"), "sink-drain", () => false)).toBeNull();
+});

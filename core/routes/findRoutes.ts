@@ -1,0 +1,330 @@
+import { computeUp, LEVEL } from "../attitude/attitude";
+import type { Design } from "../design/design";
+import { applyEdit, type Edit, type EditOp } from "../design/edit";
+import { roundTenth } from "../design/moves";
+import type { Drain, Fixture, Pipe, Port, Tank, Trap } from "../design/plumbing";
+import { evaluate } from "../evaluate/evaluate";
+import { listParkedStandings } from "../evaluate/parkedAttitudes";
+import { findClearance, toBlock, toTankBlock } from "../fit/obstacleGaps";
+import { measureFloorMm } from "../fit/passages";
+import { measureExtent } from "../geometry/solid";
+import { add, measurePlanLength, subtract, type Vec3, vec } from "../geometry/vec";
+import { MM_PER_M } from "../quantity/convert";
+import { lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
+import { buildPlanGrid, findCell, findWay, type Hindrance, type PlanGrid, placeCell } from "./planGrid";
+
+/** A way for a drain that has been tried on the design. */
+export type RouteProposal = {
+  readonly edit: Edit;
+  readonly tankId: string;
+  readonly portId: string;
+  readonly levelMm: number;
+  readonly worstMm: number;
+  readonly lengthMm: number;
+  readonly bends: number;
+  /** Findings the way brings that must be settled, and those one would be sorry for. */
+  readonly musts: number;
+  readonly shoulds: number;
+};
+
+/** What single change makes a way possible, tried as well: the route comes with it. */
+export type RouteChange = RouteProposal & { readonly kind: "lowerTank" | "raiseOutlet"; readonly byMm: number };
+
+export type RouteOutcome = {
+  readonly proposals: readonly RouteProposal[];
+  /** Height the best way lacks, mm; null where none lacks any, or where obstacles leave no way at all. */
+  readonly shortMm: number | null;
+  readonly changes: readonly RouteChange[];
+};
+
+const MOST_PROPOSALS = 3;
+/** From the outlet to where the pipe goes down, mm. */
+const REACH_MM = 380;
+/** A point this near to the outlet is under the trap itself, mm. */
+const BELOW_MM = 160;
+/** Kept between a pipe and a tank it passes, mm [T]. */
+const TANK_ROOM_MM = 10;
+/** In front of a side inlet the pipe runs straight, mm [T]. */
+const STRAIGHT_MM = 120;
+/** Kept in hand on each leg over what the rules ask, mm. */
+const RESERVE_MM = 2;
+/** Fall beyond what is asked is used up to this, m/m: more only steepens a small branch [T]. */
+const MOST_EXTRA_FALL = 0.03;
+/** A turn of 45° counts as so much pipe, mm; a second look puts it dearer. */
+const TURN_PRICES = [150, 700] as const;
+const TRODDEN_MM = 400;
+
+/**
+ * Up to three ways from a fixture to a tank, under the floor and clear of what is there, that keep the least fall level
+ * and run wherever the rig parks; each tried by the whole evaluation. Where height lacks, by how much, and what single
+ * change mends it. Bends are of 45° and 90° in plan. `onGoal` is told how many inlets are done; false stops.
+ * Source: least-cost way on a grid of 60 mm; heights by the fall each leg needs over all standings [C].
+ */
+export function findRoutes(
+  design: Design,
+  drainId: string,
+  onGoal: (share: number) => boolean = () => true,
+): RouteOutcome | null {
+  const drain = design.lines.find((line): line is Drain => line.kind === "drain" && line.id === drainId)!;
+  const fixture = design.fixtures.find((f) => f.id === drain.fromFixture)!;
+  const goals = design.tanks.flatMap((tank) =>
+    tank.ports.flatMap((port) => (port.kind === "inlet" ? [{ tank, port }] : [])),
+  );
+  const known = new Set(evaluate(design).findings.map((f) => f.id));
+  const proposals: RouteProposal[] = [];
+  const changes: RouteChange[] = [];
+  let shortMm: number | null = null;
+  for (const [i, { tank, port }] of goals.entries()) {
+    for (const plan of listPlans({ design, drain, fixture, tank, port })) {
+      const laid = layHeights({ design, drain, fixture, tank, port }, plan);
+      if (laid.shortMm <= 0) {
+        const tried = tryOut(design, drain, { tank, port }, laid.bendsMm, [], known);
+        if (tried) proposals.push(tried);
+        continue;
+      }
+      shortMm = Math.min(shortMm ?? Infinity, laid.shortMm);
+      changes.push(...listChanges({ design, drain, fixture, tank, port }, plan, laid.shortMm, known));
+    }
+    if (!onGoal((i + 1) / goals.length)) return null;
+  }
+  const best = sortBest(proposals).slice(0, MOST_PROPOSALS);
+  return {
+    proposals: best,
+    shortMm: best.length > 0 ? null : shortMm,
+    changes: best.length > 0 ? [] : pickChanges(changes),
+  };
+}
+
+type Task = {
+  readonly design: Design;
+  readonly drain: Drain;
+  readonly fixture: Fixture;
+  readonly tank: Tank;
+  readonly port: Port;
+};
+
+/** A way in plan: from where the pipe is under the floor to the inlet. Heights are still to come. */
+type Plan = readonly Vec3[];
+
+function listPlans({ design, drain, fixture, tank, port }: Task): Plan[] {
+  const inletMm = add(tank.atMm, port.atMm);
+  const topMm = findUndersideMm(design, drain.pipe);
+  const axisMm = drain.pipe.innerMm / 2;
+  const facing = findFacing(tank, port);
+  const grid = buildPlanGrid(design.rig, listHindrances(design, drain.pipe, facing ? null : tank.id), [
+    Math.min(inletMm.z, topMm) + axisMm,
+    Math.max(inletMm.z, topMm) + axisMm,
+  ]);
+  const beforeMm = facing ? add(inletMm, facing) : inletMm;
+  const goal = findCell(grid, beforeMm);
+  const starts = listStarts(grid, fixture.outletMm);
+  const plans: Plan[] = [];
+  const trodden = new Set<number>();
+  for (const turnMm of [...TURN_PRICES, TURN_PRICES[0]]) {
+    const cells = findWay(grid, starts, goal, { turnMm, extraMm: (cell) => (trodden.has(cell) ? TRODDEN_MM : 0) });
+    if (!cells) return plans;
+    for (const cell of cells.slice(0, -2)) trodden.add(cell);
+    const corners = pickCorners(grid, cells).map((cell) => placeCell(grid, cell));
+    // the last cell stands for the point before the inlet
+    plans.push([...corners.slice(0, -1), ...(facing ? [beforeMm] : []), inletMm]);
+  }
+  return plans;
+}
+
+// Which way a side inlet looks, as long as the straight before it; null for one in the top.
+function findFacing(tank: Tank, port: Port): Vec3 | null {
+  const { min, max } = measureExtent(tank.solid);
+  if (port.atMm.z >= max.z - 1) return null;
+  const sides = [
+    { gap: port.atMm.x - min.x, way: vec(-STRAIGHT_MM, 0, 0) },
+    { gap: max.x - port.atMm.x, way: vec(STRAIGHT_MM, 0, 0) },
+    { gap: port.atMm.y - min.y, way: vec(0, -STRAIGHT_MM, 0) },
+    { gap: max.y - port.atMm.y, way: vec(0, STRAIGHT_MM, 0) },
+  ];
+  return sides.reduce((a, b) => (b.gap < a.gap ? b : a)).way;
+}
+
+function listHindrances(design: Design, pipe: Pipe, openTank: string | null): Hindrance[] {
+  const radius = pipe.outerMm / 2;
+  return [
+    ...design.obstacles.map((obstacle) => ({
+      block: toBlock(obstacle),
+      roomMm: radius + (findClearance(design.rules, obstacle.kind).value ?? 0),
+    })),
+    ...design.tanks
+      .filter((tank) => tank.id !== openTank)
+      .map((tank) => ({ block: toTankBlock(tank), roomMm: radius + TANK_ROOM_MM })),
+  ];
+}
+
+function listStarts(grid: PlanGrid, outletMm: Vec3): number[] {
+  const centre = findCell(grid, outletMm);
+  const reach = Math.ceil(REACH_MM / grid.cellMm);
+  const starts: number[] = [];
+  for (let dy = -reach; dy <= reach; dy++) {
+    for (let dx = -reach; dx <= reach; dx++) {
+      const column = (centre % grid.columns) + dx;
+      const row = Math.floor(centre / grid.columns) + dy;
+      if (column < 0 || column >= grid.columns || row < 0 || row >= grid.rows) continue;
+      const cell = row * grid.columns + column;
+      if (!grid.isBlocked[cell] && Math.hypot(dx, dy) * grid.cellMm <= REACH_MM) starts.push(cell);
+    }
+  }
+  return starts;
+}
+
+function pickCorners(grid: PlanGrid, cells: readonly number[]): number[] {
+  return cells.filter((cell, i) => {
+    const [before, after] = [cells[i - 1], cells[i + 1]];
+    return before === undefined || after === undefined || cell - before !== after - cell || grid.columns === 1;
+  });
+}
+
+// The invert of a pipe that lies right under the floor.
+const findUndersideMm = (design: Design, pipe: Pipe): number => -measureFloorMm(design) - pipe.outerMm - 5;
+
+type Laid = { readonly bendsMm: readonly Vec3[]; readonly shortMm: number };
+
+// From the inlet upward each leg gets the fall it needs; what height is left over is shared out by length, up to a measure.
+function layHeights({ design, drain, fixture, tank, port }: Task, plan: Plan): Laid {
+  const need = buildNeed(design, drain);
+  const first = plan[0]!;
+  const isBelow = measurePlanLength(subtract(first, fixture.outletMm)) < BELOW_MM;
+  const underMm = findUndersideMm(design, drain.pipe);
+  const weir = placeWeir(fixture, drain.trap, isBelow ? (plan[1] ?? first) : first);
+  const way: Plan = isBelow ? [vec(weir.x, weir.y, 0), ...plan.slice(1)] : plan;
+  const lengths = way.slice(1).map((p, i) => measurePlanLength(subtract(p, way[i]!)));
+  const needs = way.slice(1).map((p, i) => need(way[i]!, p));
+  const inletZ = tank.atMm.z + port.atMm.z;
+  const asideMm = isBelow ? 0 : need(weir, first);
+  const aboveMm = weir.z - asideMm;
+  const highestMm = Math.min(underMm, aboveMm - RESERVE_MM);
+  const spareMm = highestMm - inletZ - needs.reduce((sum, n) => sum + n, 0);
+  const wholeMm = lengths.reduce((sum, l) => sum + l, 0);
+  const extra = Math.min(MOST_EXTRA_FALL, Math.max(0, spareMm) / Math.max(1, wholeMm));
+  const heights = new Array<number>(way.length).fill(inletZ);
+  for (let i = way.length - 2; i >= 0; i--) heights[i] = heights[i + 1]! + needs[i]! + extra * lengths[i]!;
+  const under = way.slice(0, -1).map((p, i) => roundTenth(vec(p.x, p.y, heights[i]!)));
+  const turn = isBelow ? [] : [roundTenth(vec(first.x, first.y, aboveMm))];
+  return { bendsMm: [...turn, ...under], shortMm: -spareMm };
+}
+
+function placeWeir(fixture: Fixture, trap: Trap | null, toward: Vec3): Vec3 {
+  const { outletMm } = fixture;
+  if (!trap) return outletMm;
+  const way = subtract(toward, outletMm);
+  const reach = measurePlanLength(way);
+  const share = reach > 0 ? Math.min(trap.spanMm, reach) / reach : 0;
+  return add(outletMm, vec(way.x * share, way.y * share, -trap.dropMm));
+}
+
+// Height, mm on the rig, a straight leg needs so that it has its least fall level and runs at every standing.
+function buildNeed(design: Design, drain: Drain): (from: Vec3, to: Vec3) => number {
+  const boreMm = drain.pipe.innerMm;
+  const vented = drain.branchVent !== null;
+  const conditions = [
+    { up: computeUp(LEVEL), least: lookUpLimit(design.rules, "minFall", { boreMm, vented }).value ?? 0 },
+    ...listParkedStandings(design.rig).map(({ up }) => ({
+      up,
+      least: lookUpValue(design.rules, "parkedFall", { boreMm }),
+    })),
+  ];
+  return (from, to) => {
+    const along = subtract(from, to);
+    const lengthMm = measurePlanLength(along);
+    const asked = conditions.map(
+      ({ up, least }) => ((lengthMm * least) / MM_PER_M - up.x * along.x - up.y * along.y) / up.z,
+    );
+    return Math.max(0, ...asked) + RESERVE_MM;
+  };
+}
+
+function listChanges(task: Task, plan: Plan, shortMm: number, known: ReadonlySet<string>): RouteChange[] {
+  const { design, drain, fixture, tank, port } = task;
+  const byMm = Math.ceil(shortMm);
+  const lowered = { ...tank, atMm: add(tank.atMm, vec(0, 0, -byMm)) };
+  const raised = { ...fixture, outletMm: add(fixture.outletMm, vec(0, 0, byMm)) };
+  const candidates = [
+    {
+      kind: "lowerTank",
+      task: { ...task, tank: lowered },
+      op: { op: "set", path: ["tanks", tank.id, "atMm"], value: roundTenth(lowered.atMm) },
+    },
+    {
+      kind: "raiseOutlet",
+      task: { ...task, fixture: raised },
+      op: { op: "set", path: ["fixtures", fixture.id, "outletMm"], value: roundTenth(raised.outletMm) },
+    },
+  ] as const;
+  return candidates.flatMap(({ kind, task: changed, op }): RouteChange[] => {
+    const inlet = add(changed.tank.atMm, port.atMm);
+    const laid = layHeights(changed, [...plan.slice(0, -1), inlet]);
+    if (laid.shortMm > 0) return [];
+    const tried = tryOut(design, drain, { tank, port }, laid.bendsMm, [op], known);
+    return tried ? [{ ...tried, kind, byMm, edit: { ...tried.edit, code: kind, at: toPlace(kind, task) } }] : [];
+  });
+}
+
+const toPlace = (kind: RouteChange["kind"], { tank, fixture }: Task): Edit["at"] =>
+  kind === "lowerTank" ? { kind: "tank", id: tank.id } : { kind: "fixture", id: fixture.id };
+
+function tryOut(
+  design: Design,
+  drain: Drain,
+  { tank, port }: Pick<Task, "tank" | "port">,
+  bendsMm: readonly Vec3[],
+  before: readonly EditOp[],
+  known: ReadonlySet<string>,
+): RouteProposal | null {
+  const edit: Edit = {
+    code: "reroute",
+    at: { kind: "line", id: drain.id },
+    ops: [
+      ...before,
+      { op: "set", path: ["lines", drain.id, "to"], value: { kind: "inlet", tankId: tank.id, portId: port.id } },
+      { op: "set", path: ["lines", drain.id, "bendsMm"], value: bendsMm },
+    ],
+  };
+  const outcome = applyEdit(design, edit);
+  if (!outcome.ok) return null;
+  const { drains, findings } = evaluate(outcome.design);
+  const result = drains.find((d) => d.lineId === drain.id)!;
+  const count = (severity: "must" | "should") =>
+    findings.filter((f) => f.severity === severity && (isOfWay(f.at, drain.id) || !known.has(f.id))).length;
+  return {
+    edit,
+    tankId: tank.id,
+    portId: port.id,
+    levelMm: result.level.inHandMm,
+    worstMm: result.worst.inHandMm,
+    lengthMm: result.legs.reduce((sum, leg) => sum + leg.lengthMm, 0),
+    bends: Math.max(0, result.legs.filter((leg) => leg.lengthMm > 0).length - 1),
+    musts: count("must"),
+    shoulds: count("should"),
+  };
+}
+
+// A trap that is missing was missing before; what the way is to blame for is said against its legs, or is new.
+const isOfWay = (at: Edit["at"], lineId: string): boolean => at.kind === "leg" && at.lineId === lineId;
+
+// Without a must first, then fewer regrets, fewer bends, less pipe; the same way is kept once.
+function sortBest<T extends RouteProposal>(proposals: readonly T[]): T[] {
+  const seen = new Set<string>();
+  return [...proposals]
+    .filter(({ musts }) => musts === 0)
+    .sort((a, b) => a.shoulds - b.shoulds || a.bends - b.bends || a.lengthMm - b.lengthMm)
+    .filter(({ edit }) => {
+      const key = JSON.stringify(edit.ops);
+      if (seen.has(key)) return false;
+      seen.add(key);
+      return true;
+    });
+}
+
+// The smallest of each kind.
+function pickChanges(changes: readonly RouteChange[]): RouteChange[] {
+  return (["lowerTank", "raiseOutlet"] as const).flatMap((kind) => {
+    const [least] = changes.filter((c) => c.kind === kind && c.musts === 0).sort((a, b) => a.byMm - b.byMm);
+    return least ? [least] : [];
+  });
+}

@@ -1,0 +1,30 @@
+import { expect, openSample, openWorkbench, readInHand, test } from "./fixtures";
+
+test("Lesesaal: ways are looked for in the worker; what lacks is said, drawn, laid and undone", async ({ page }) => {
+  await openWorkbench(page);
+  await openSample(page, "Lesesaal");
+  await page.keyboard.press("4");
+  const before = await readInHand(page, "worst");
+  expect(before).toBeLessThan(0);
+  await page.getByRole("button", { name: "Find ways under the floor" }).click();
+  const ways = page.getByTestId("routes");
+  await expect(ways).toContainText(/the best lacks \d+\smm/);
+  await ways.getByRole("button", { name: /^Hang Grey tank \d+\smm lower/ }).click();
+  await expect(page.getByTestId("ghost")).toBeVisible();
+  await ways.getByRole("button", { name: "Lay it so" }).click();
+  await expect.poll(() => readInHand(page, "worst")).toBeGreaterThanOrEqual(0);
+  await page.getByRole("button", { name: "Undo" }).first().click();
+  await expect.poll(() => readInHand(page, "worst")).toBe(before);
+});
+
+test("a new basin's drain is laid by the finder without a coordinate typed", async ({ page }) => {
+  await openWorkbench(page);
+  await page.keyboard.press("4");
+  await page.getByLabel("Add a fixture").selectOption("basin");
+  await page.getByRole("button", { name: "Find ways under the floor" }).click();
+  const ways = page.getByTestId("routes");
+  await ways.getByRole("listitem").first().getByRole("button").click();
+  await ways.getByRole("button", { name: "Lay it so" }).click();
+  await expect.poll(() => readInHand(page, "worst")).toBeGreaterThanOrEqual(0);
+  await expect.poll(() => readInHand(page, "level")).toBeGreaterThanOrEqual(0);
+});

@@ -1,0 +1,29 @@
+import type { Design } from "@/core/design/design";
+import type { RouteChange, RouteProposal } from "@/core/routes/findRoutes";
+import { describeGoal } from "./goals";
+import { formatLength, formatNumber, formatQuantity, type Units } from "./units";
+
+/** A way in one line: how long, how many bends, where it ends. */
+export function describeRoute(route: RouteProposal, design: Design, units: Units): string {
+  const bends = route.bends === 1 ? "1 bend" : `${route.bends} bends`;
+  const length =
+    units === "metric"
+      ? `${formatNumber(route.lengthMm / 1000, 2)} m`
+      : formatQuantity(route.lengthMm, "length", units);
+  const goal = describeGoal({ kind: "inlet", tankId: route.tankId, portId: route.portId }, design);
+  return `${length} of pipe, ${bends}, to ${goal}`;
+}
+
+/** What must change for the way to be possible, as an instruction. */
+export function describeRouteChange(change: RouteChange, design: Design, units: Units): string {
+  const by = formatLength(change.byMm, units);
+  if (change.kind === "raiseOutlet") return `Raise the outlet by ${by}`;
+  return `Hang ${design.tanks.find((tank) => tank.id === change.tankId)?.name ?? "the tank"} ${by} lower`;
+}
+
+/** Why there is no way as things are. */
+export function describeNoRoute(shortMm: number | null, units: Units): string {
+  return shortMm === null
+    ? "No way through: what is under the floor leaves no room. Move an obstacle or the tank, or set the outlet elsewhere."
+    : `No way has the height as things are: the best lacks ${formatLength(Math.ceil(shortMm), units)}.`;
+}

@@ -1,0 +1,4 @@
+import * as Comlink from "comlink";
+import { routesApi } from "./routesApi";
+
+Comlink.expose(routesApi);
