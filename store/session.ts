@@ -98,6 +98,13 @@ export class Session {
     }
   }
 
+  /** A design of the library for reading beside the open one; null when it is gone or damaged. */
+  async read(id: string): Promise<Design | null> {
+    if (!this.#db) return null;
+    const outcome = await openDesign(this.#db, id);
+    return outcome.ok ? outcome.design : null;
+  }
+
   /** Opens a sample rig as a design of the builder's own; one that is there already is opened as it was left. */
   async openSample(name: string): Promise<void> {
     if (workbench.getState().library.some((entry) => entry.id === name && entry.fault === null)) return this.open(name);

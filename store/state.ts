@@ -16,7 +16,7 @@ export const PANES = ["section", "plan", "level", "findings", "measures"] as con
 export type Pane = (typeof PANES)[number];
 
 /** What lies over the drawings; one thing at a time. */
-export const OVERLAYS = ["library", "newDesign", "palette", "keys", "standingMap"] as const;
+export const OVERLAYS = ["library", "newDesign", "palette", "keys", "standingMap", "compare"] as const;
 export type Overlay = (typeof OVERLAYS)[number];
 
 export type Theme = "light" | "dark";

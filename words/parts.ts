@@ -2,7 +2,7 @@ import type { Pipe } from "@/core/design/plumbing";
 import type { Part } from "@/core/parts/listParts";
 import { findPipeSize, type PipeSize } from "@/core/parts/pipes";
 import { BRANCH_VENT_NAMES, FITTING_NAMES, TRAP_NAMES } from "./labels";
-import { formatLengthFigure, formatNumber, lengthUnit, type Units } from "./units";
+import { formatLengthFigure, formatRun, lengthUnit, type Units } from "./units";
 
 export const FAMILY_NAMES: Readonly<Record<PipeSize["family"], string>> = {
   metricWaste: "Waste pipe",
@@ -26,9 +26,7 @@ export const describeSize = ({ family, call }: PipeSize): string =>
 /** How much of a part, and what it is. */
 export function describePart(part: Part, units: Units): { readonly amount: string; readonly name: string } {
   if (part.kind === "pipe") {
-    const amount =
-      units === "metric" ? `${formatNumber(part.lengthM, 1)} m` : `${formatNumber(part.lengthM / 0.3048, 1)} ft`;
-    return { amount, name: describePipe(part.pipe, units) };
+    return { amount: formatRun(part.lengthM, units), name: describePipe(part.pipe, units) };
   }
   return { amount: String(part.count), name: nameOf(part, units) };
 }

@@ -68,6 +68,7 @@ export function describeEdit(edit: Edit, design: Design): string {
     addDrain: "Draw a drain",
     redirect: `Let ${part} end elsewhere`,
     reroute: `Lay ${part} another way`,
+    takeOver: `Take ${part} over from another design`,
     fitWye: "Use a wye instead of the tee",
     addFixture: "Add a fixture",
     removeFixture: "Take a fixture out",

@@ -8,7 +8,7 @@ test("Lesesaal: the way that lacks a few millimetres is told with what mends it"
   expect(proposals).toEqual([]);
   expect(describeNoRoute(shortMm, "metric")).toMatch(/the best lacks \d+\u00a0mm\.$/);
   expect(describeRouteChange(changes[0]!, design, "metric")).toMatch(/^Hang Grey tank \d+\u00a0mm lower$/);
-  expect(describeRoute(changes[0]!, design, "imperial")).toMatch(/^\d+.*\sin of pipe, \d+ bends?, to Grey tank$/);
+  expect(describeRoute(changes[0]!, design, "imperial")).toMatch(/^\d+.*\sft of pipe, \d+ bends?, to Grey tank$/);
 });
 
 test("no room at all is said as such", () => {

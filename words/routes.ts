@@ -1,15 +1,12 @@
 import type { Design } from "@/core/design/design";
 import type { RouteChange, RouteProposal } from "@/core/routes/findRoutes";
 import { describeGoal } from "./goals";
-import { formatLength, formatNumber, formatQuantity, type Units } from "./units";
+import { formatLength, formatRun, type Units } from "./units";
 
 /** A way in one line: how long, how many bends, where it ends. */
 export function describeRoute(route: RouteProposal, design: Design, units: Units): string {
   const bends = route.bends === 1 ? "1 bend" : `${route.bends} bends`;
-  const length =
-    units === "metric"
-      ? `${formatNumber(route.lengthMm / 1000, 2)} m`
-      : formatQuantity(route.lengthMm, "length", units);
+  const length = formatRun(route.lengthMm / 1000, units);
   const goal = describeGoal({ kind: "inlet", tankId: route.tankId, portId: route.portId }, design);
   return `${length} of pipe, ${bends}, to ${goal}`;
 }

@@ -36,6 +36,12 @@ export function formatLength(lengthMm: number, units: Units): string {
   return `${formatLengthFigure(lengthMm, units)}${THIN}${lengthUnit(units)}`;
 }
 
+/** A length of pipe as it is bought, from metres. */
+export function formatRun(lengthM: number, units: Units): string {
+  const feet = (lengthM * 1000) / MM_PER_FT;
+  return units === "metric" ? `${formatNumber(lengthM, 1)}${THIN}m` : `${formatNumber(feet, 1)}${THIN}ft`;
+}
+
 function formatInches(inches: number): string {
   const sixteenths = Math.round(Math.abs(inches) * 16);
   const sign = inches < 0 && sixteenths > 0 ? MINUS : "";

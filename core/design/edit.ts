@@ -36,6 +36,7 @@ export const EDIT_CODES = [
   "addDrain",
   "redirect",
   "reroute",
+  "takeOver",
   "fitWye",
   "addFixture",
   "removeFixture",

@@ -18,10 +18,22 @@ export const DrawingTools = memo(function DrawingTools({
       <Button look="bare" aria-label={`Zoom in on the ${of}`} onClick={() => zoomBy(1.5)}>
         <ZoomIn size={16} aria-hidden />
       </Button>
-      <Button look="bare" aria-label={`Zoom out of the ${of}`} disabled={whole} onClick={() => zoomBy(1 / 1.5)}>
+      <Button
+        look="bare"
+        className="phone:disabled:hidden"
+        aria-label={`Zoom out of the ${of}`}
+        disabled={whole}
+        onClick={() => zoomBy(1 / 1.5)}
+      >
         <ZoomOut size={16} aria-hidden />
       </Button>
-      <Button look="bare" aria-label={`Show the whole ${of}`} disabled={whole} onClick={reset}>
+      <Button
+        look="bare"
+        className="phone:disabled:hidden"
+        aria-label={`Show the whole ${of}`}
+        disabled={whole}
+        onClick={reset}
+      >
         <Maximize2 size={15} aria-hidden />
       </Button>
     </>

@@ -1,5 +1,5 @@
 "use client";
-import { Copy, Download, FilePlus2, FolderOpen, Pencil, Trash2 } from "lucide-react";
+import { Columns2, Copy, Download, FilePlus2, FolderOpen, Pencil, Trash2 } from "lucide-react";
 import { useRef, useState } from "react";
 import type { LibraryEntry } from "@/store/library";
 import { SAMPLES } from "@/store/session";
@@ -30,6 +30,9 @@ export function LibrarySheet({ onClose }: { readonly onClose: () => void }) {
         </Button>
         <Button onClick={() => session.download()}>
           <Download size={15} aria-hidden /> Save the open one to a file
+        </Button>
+        <Button onClick={() => look({ overlay: "compare" })}>
+          <Columns2 size={15} aria-hidden /> Compare
         </Button>
         <input
           ref={input}

@@ -30,6 +30,7 @@ import { useEdits } from "./useEdits";
 // What stands below the fold comes after the page.
 const PartsList = dynamic(() => import("./PartsList").then((module) => module.PartsList), { ssr: false });
 const RouteFinder = dynamic(() => import("../routes/RouteFinder").then((module) => module.RouteFinder), { ssr: false });
+const TrapSchools = dynamic(() => import("./TrapSchools").then((module) => module.TrapSchools), { ssr: false });
 const RulesMeasures = dynamic(() => import("./RulesMeasures").then((module) => module.RulesMeasures), { ssr: false });
 
 /** The drain shown: fixture, trap, pipe and bends, and the rules it is held against. */
@@ -158,6 +159,7 @@ const TrapFields = memo(function TrapFields({ drain }: { readonly drain: Drain }
         </>
       )}
       <SealRisks lineId={drain.id} />
+      <TrapSchools lineId={drain.id} />
     </Group>
   );
 });

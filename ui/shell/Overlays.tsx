@@ -1,6 +1,7 @@
 "use client";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
+import { CompareSheet } from "../compare/CompareSheet";
 import { StandingMapSheet } from "../level/StandingMapSheet";
 import { LibrarySheet } from "../library/LibrarySheet";
 import { NewDesignSheet } from "../library/NewDesignSheet";
@@ -21,6 +22,8 @@ export function Overlays() {
       return <Palette onClose={close} />;
     case "keys":
       return <KeysSheet onClose={close} />;
+    case "compare":
+      return <CompareSheet onClose={close} />;
     case "standingMap":
       return <StandingMapSheet onClose={close} />;
     default:

@@ -29,6 +29,7 @@ export const COMMANDS: readonly Command[] = [
     keys: ["mod+o"],
     run: () => look({ overlay: "library" }),
   },
+  { id: "compare", name: "Compare with another design", keys: ["c"], run: () => look({ overlay: "compare" }) },
   { id: "new", name: "Begin a new design", keys: ["n"], run: () => look({ overlay: "newDesign" }) },
   { id: "save", name: "Save to a file", keys: ["mod+s"], run: () => session.download() },
   ...STATIONS.map((station, i) => ({

@@ -1,0 +1,32 @@
+import fc from "fast-check";
+import { networks } from "@/tests/arbitraries";
+import { readDemo } from "@/tests/demoRigs";
+import { TRAP_KINDS } from "../design/plumbing";
+import { evaluate } from "../evaluate/evaluate";
+import { compareTraps, USUAL_TRAPS } from "./trapSchools";
+
+test("each kind is what the whole design says with that trap fitted", () => {
+  const design = readDemo("kranich");
+  for (const school of compareTraps(design, "sink-drain")) {
+    const lines = design.lines.map((line) =>
+      line.kind === "drain" ? { ...line, trap: USUAL_TRAPS[school.kind] } : line,
+    );
+    const [drain] = evaluate({ ...design, lines }).drains;
+    expect(school.worstMm).toBe(drain!.worst.inHandMm);
+    expect(school.afterDrivingMm).toBe(drain!.sealRisks?.afterDrivingMm ?? null);
+  }
+});
+
+test("a waterless valve costs the least height and loses no water by driving or drying", () => {
+  fc.assert(
+    fc.property(networks, (design) => {
+      const schools = compareTraps(design, "sink-drain");
+      expect(schools.map(({ kind }) => kind)).toEqual([...TRAP_KINDS]);
+      const membrane = schools.find(({ kind }) => kind === "membrane")!;
+      expect(membrane.heightMm).toBe(Math.min(...schools.map(({ heightMm }) => heightMm)));
+      expect(membrane.afterDrivingMm).toBeNull();
+      expect(schools.filter(({ kind }) => kind !== "membrane").every(({ dryWeeks }) => dryWeeks! > 0)).toBe(true);
+    }),
+    { numRuns: 20 },
+  );
+});

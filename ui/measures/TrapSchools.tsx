@@ -1,0 +1,51 @@
+"use client";
+import { useMemo } from "react";
+import { compareTraps } from "@/core/traps/trapSchools";
+import { useTrailing } from "@/store/useWorkbench";
+import { TRAP_NAMES } from "@/words/labels";
+import { formatLengthFigure, formatNumber, lengthUnit } from "@/words/units";
+
+/** The kinds of trap side by side on this rig: what each costs in height and keeps of its water. */
+export function TrapSchools({ lineId }: { readonly lineId: string }) {
+  const design = useTrailing((state) => state.dragBase ?? state.history!.design);
+  const units = useTrailing((state) => state.units);
+  const schools = useMemo(() => compareTraps(design, lineId), [design, lineId]);
+  const fitted = design.lines.find((line) => line.id === lineId);
+  const figure = (mm: number | null) => (mm === null ? "none" : formatLengthFigure(mm, units));
+  return (
+    <details className="pt-1.5">
+      <summary className="cursor-pointer text-[13px] text-enamel underline decoration-dotted underline-offset-4">
+        The kinds side by side on this rig
+      </summary>
+      <table className="mt-1 w-full text-[13px]">
+        <thead className="text-faint">
+          <tr>
+            <th className="text-left font-normal">{lengthUnit(units)}</th>
+            <th className="text-right font-normal">height</th>
+            <th className="text-right font-normal">in hand</th>
+            <th className="text-right font-normal">driven</th>
+            <th className="text-right font-normal">dry, weeks</th>
+          </tr>
+        </thead>
+        <tbody className="figures text-[15px]">
+          {schools.map((school) => {
+            const isFitted = fitted?.kind === "drain" && fitted.trap?.kind === school.kind;
+            return (
+              <tr key={school.kind} className={isFitted ? "bg-pick" : ""}>
+                <td className="py-0.5">{TRAP_NAMES[school.kind].name}</td>
+                <td className="text-right">{figure(school.heightMm)}</td>
+                <td className={`text-right ${school.worstMm < 0 ? "text-signal" : ""}`}>{figure(school.worstMm)}</td>
+                <td className="text-right">{figure(school.afterDrivingMm)}</td>
+                <td className="text-right">{school.dryWeeks === null ? "never" : formatNumber(school.dryWeeks, 0)}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <p className="pt-1 text-[12px] leading-snug text-faint">
+        Each as sold; in hand at the worst standing, driven: what a hard corner leaves of the seal.{" "}
+        {TRAP_NAMES.membrane.plain} Never the tank's only protection.
+      </p>
+    </details>
+  );
+}
