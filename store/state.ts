@@ -15,6 +15,10 @@ export type Station = (typeof STATIONS)[number];
 export const PANES = ["section", "plan", "level", "findings", "measures"] as const;
 export type Pane = (typeof PANES)[number];
 
+/** From where the second drawing looks at the rig. */
+export const LOOKS = ["above", "behind"] as const;
+export type Look = (typeof LOOKS)[number];
+
 /** What lies over the drawings; one thing at a time. */
 export const OVERLAYS = ["library", "newDesign", "palette", "keys", "standingMap", "compare"] as const;
 export type Overlay = (typeof OVERLAYS)[number];
@@ -59,6 +63,7 @@ export type WorkbenchState = {
   readonly preview: Preview | null;
   readonly station: Station;
   readonly pane: Pane;
+  readonly look: Look;
   /** The use of a fixture that is replayed on the section; null when none is. */
   readonly pour: ShownPour | null;
   readonly units: Units;

@@ -25,6 +25,7 @@ const INITIAL: WorkbenchState = {
   pour: null,
   station: "falls",
   pane: "section",
+  look: "above",
   units: "metric",
   theme: "light",
   save: "saved",
@@ -144,6 +145,7 @@ export type ViewChange = Partial<
     WorkbenchState,
     | "station"
     | "pane"
+    | "look"
     | "units"
     | "theme"
     | "selection"

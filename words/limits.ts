@@ -28,6 +28,10 @@ export const LIMIT_NAMES: Readonly<Record<LimitId, { readonly name: string; read
     plain: "What the breather may leave in the tank the moment the valve opens.",
   },
   holeClearance: { name: "Room round a pipe in the floor", plain: "To seal it, and so that it does not rub." },
+  backHead: {
+    name: "Head a membrane valve holds",
+    plain: "Rated back pressure, as height of water over the outlet. Never the tank's only protection.",
+  },
   holeSlant: {
     name: "Hole in the floor, length to width",
     plain: "A pipe that passes the floor flatter than this should turn down first.",

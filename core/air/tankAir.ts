@@ -4,6 +4,7 @@ import type { Tank, Vent } from "../design/plumbing";
 import { buildNetwork, listFixturesOf, type Network } from "../falls/network";
 import { add, dot, measureLength, subtract } from "../geometry/vec";
 import { mmToM } from "../quantity/convert";
+import { listOpenings } from "../tanks/openings";
 import { computeTankFull } from "../tanks/tankLevels";
 import { computeSealAfterMm, computeSealBreakPa } from "../traps/sealPressure";
 import { BREATHER_LOSS_K, computeAirPressurePa } from "./airPressure";
@@ -46,7 +47,7 @@ export function computeTankAir(
   const up = computeUp(design.rig.dumpAttitude);
   const outlet = outlets.reduce((a, b) => (dot(up, b.atMm) < dot(up, a.atMm) ? b : a));
   const fixtures = listFixturesOf(network, tank.id);
-  const { surfaceMm } = computeTankFull(tank, fixtures, up);
+  const { surfaceMm } = computeTankFull(tank, listOpenings(design, network, tank), up);
   const headMm = Math.max(0, surfaceMm - dot(up, add(tank.atMm, outlet.atMm)) - outlet.boreMm / 2);
   const drains = network.drainsByTank.get(tank.id) ?? [];
   const inflowM3PerS = fixtures.reduce((sum, fixture) => sum + fixture.inflowLps / 1000, 0);

@@ -6,11 +6,12 @@ import type { Drain, Tank } from "../design/plumbing";
 import { computeDrainFlow } from "../falls/drainFlow";
 import { buildDrainPath, type DrainPath, type Leg } from "../falls/drainPath";
 import { computeFallBudget, type FallBudget } from "../falls/fallBudget";
-import { buildNetwork, listFixturesOf, type Network } from "../falls/network";
+import { buildNetwork, type Network } from "../falls/network";
 import { computePonds } from "../falls/ponding";
 import { listPassages, measureFloorMm } from "../fit/passages";
 import { measureCapacityL } from "../geometry/solid";
 import { type Limit, lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
+import { listOpenings } from "../tanks/openings";
 import { computeLeftBehindL, computeTankFull, type TankFull } from "../tanks/tankLevels";
 import { computeSealRisks } from "../traps/sealRisks";
 import { computeTrapArm } from "../traps/trapArm";
@@ -124,12 +125,12 @@ function evaluateTank(
   attitude: Attitude,
   parked: readonly Standing[],
 ): TankResult {
-  const fixtures = listFixturesOf(network, tank.id);
-  const level = computeTankFull(tank, fixtures, computeUp(LEVEL));
-  const here = isLevel(attitude) ? level : computeTankFull(tank, fixtures, computeUp(attitude));
+  const openings = listOpenings(design, network, tank);
+  const level = computeTankFull(tank, openings, computeUp(LEVEL));
+  const here = isLevel(attitude) ? level : computeTankFull(tank, openings, computeUp(attitude));
   let worst: AtWorst<TankFull> | null = null;
   for (const { attitude: at, up } of parked) {
-    const full = computeTankFull(tank, fixtures, up);
+    const full = computeTankFull(tank, openings, up);
     if (!worst || full.litres < worst.litres) worst = { ...full, attitude: at };
   }
   const leftL = computeLeftBehindL(tank, computeUp(design.rig.dumpAttitude));

@@ -2,10 +2,11 @@ import { computeUp } from "../attitude/attitude";
 import type { Design } from "../design/design";
 import { buildDrainPath } from "../falls/drainPath";
 import { measureLegFallMm, measureLevelLengthMm } from "../falls/fallBudget";
-import { buildNetwork, listFixturesOf } from "../falls/network";
+import { buildNetwork } from "../falls/network";
 import { computePonds } from "../falls/ponding";
 import { MM_PER_M } from "../quantity/convert";
 import { lookUpValue } from "../rules/lookUpLimit";
+import { listOpenings } from "../tanks/openings";
 import { computeLeftBehindL, computeTankFull } from "../tanks/tankLevels";
 
 /** What a cell of the map says, worst last. */
@@ -46,7 +47,7 @@ export function computeStandingMap(
     path: buildDrainPath(design, drain, network),
     least: lookUpValue(design.rules, "parkedFall", { boreMm: drain.pipe.innerMm }) / MM_PER_M,
   }));
-  const fixtures = design.tanks.map((tank) => listFixturesOf(network, tank.id));
+  const openings = design.tanks.map((tank) => listOpenings(design, network, tank));
   const dumpUp = computeUp(design.rig.dumpAttitude);
   const left = design.tanks.map((tank) => computeLeftBehindL(tank, dumpUp) ?? 0);
   const step = (2 * rangeDeg) / (size - 1);
@@ -73,7 +74,7 @@ export function computeStandingMap(
       if (ponded > WET_PIPE_L || inHand < 0) state = Math.max(state, 1);
       let usable = 0;
       design.tanks.forEach((tank, i) => {
-        const full = computeTankFull(tank, fixtures[i]!, up);
+        const full = computeTankFull(tank, openings[i]!, up);
         usable += Math.max(0, full.litres - left[i]!);
         if (full.by === "fixture") state = 3;
       });

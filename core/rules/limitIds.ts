@@ -13,6 +13,7 @@ export const LIMITS = {
   movingGap: "length",
   sillGap: "length",
   tankUse: "ratio",
+  backHead: "length",
   ventSuction: "pressure",
   sealInUse: "length",
   drivingPush: "ratio",

@@ -3,10 +3,11 @@ import type { Design } from "../design/design";
 import type { Drain } from "../design/plumbing";
 import { USUAL_FIXTURES } from "../design/usualFixtures";
 import { buildDrainPath } from "../falls/drainPath";
-import { buildNetwork, listFixturesOf } from "../falls/network";
+import { buildNetwork } from "../falls/network";
 import { computePonds } from "../falls/ponding";
 import { measureFloorMm } from "../fit/passages";
 import { dot, type Vec3, vec } from "../geometry/vec";
+import { listOpenings } from "../tanks/openings";
 import type { LongSection, SectionNode, SectionPoint } from "./sectionLayout";
 import { layOutBranchVent, layOutObstacles, layOutTank, layOutTrap, layOutVents } from "./sectionParts";
 import { findHeading, layOutSpans, listStations, placeOnSpan, type Span } from "./spans";
@@ -49,7 +50,7 @@ export function layOutLongSection(
     return { s: stations[i]!, h: heightOf(node), role, lineId, bend, joins: joins.map(({ name }) => name) };
   });
   const tank = layOutTank({
-    fixtures: listFixturesOf(network, path.tank.id),
+    openings: listOpenings(design, network, path.tank),
     path,
     up,
     inletS,

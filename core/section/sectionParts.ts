@@ -1,11 +1,12 @@
 import type { Design } from "../design/design";
-import type { Fixture, Vent } from "../design/plumbing";
+import type { Vent } from "../design/plumbing";
 import type { DrainPath } from "../falls/drainPath";
 import { toBlock } from "../fit/obstacleGaps";
 import { measurePlanCrossing } from "../geometry/blocks";
 import { computeLevelForVolume } from "../geometry/levelForVolume";
 import { clipBelow } from "../geometry/polygon";
 import { add, dot, interpolate, measurePlanLength, subtract, type Vec3, vec } from "../geometry/vec";
+import type { Opening } from "../tanks/openings";
 import { buildTankField, computeTankFull } from "../tanks/tankLevels";
 import type { LongSection, SectionObstacle, SectionPoint } from "./sectionLayout";
 import type { Span } from "./spans";
@@ -55,7 +56,7 @@ export function layOutObstacles(
 }
 
 type TankLayout = {
-  readonly fixtures: readonly Fixture[];
+  readonly openings: readonly Opening[];
   readonly path: DrainPath;
   readonly up: Vec3;
   readonly inletS: number;
@@ -65,7 +66,7 @@ type TankLayout = {
 };
 
 /** The tank across its heading, with its water, the line at which it is full, and its ports. */
-export function layOutTank({ fixtures, path, up, inletS, heading, heightOf, tankL }: TankLayout): LongSection["tank"] {
+export function layOutTank({ openings, path, up, inletS, heading, heightOf, tankL }: TankLayout): LongSection["tank"] {
   const { tank, inlet } = path;
   const origin = add(tank.atMm, inlet.atMm);
   const place = (along: number, localZ: number): SectionPoint => {
@@ -76,7 +77,7 @@ export function layOutTank({ fixtures, path, up, inletS, heading, heightOf, tank
   const { corners } = outlineTank(tank, inlet, heading);
   const outline = corners.map((c) => place(c.u, c.v));
   const field = buildTankField(tank, up);
-  const full = computeTankFull(tank, fixtures, up, field);
+  const full = computeTankFull(tank, openings, up, field);
   const base = heightOf(tank.atMm);
   const waterH = base + computeLevelForVolume(field, tankL);
   const fullH = full.surfaceMm - dot(up, tank.atMm) + base;

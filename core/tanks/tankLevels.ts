@@ -1,6 +1,7 @@
-import type { Fixture, Tank } from "../design/plumbing";
-import { add, dot, type Vec3 } from "../geometry/vec";
+import type { Tank } from "../design/plumbing";
+import { dot, type Vec3 } from "../geometry/vec";
 import { buildHeightField, type HeightField, measureVolumeBelowL } from "../geometry/volumeBelow";
+import type { Opening } from "./openings";
 
 /** What decides that a tank is full. */
 export type FullBy = "inlet" | "vent" | "fixture" | "top";
@@ -30,7 +31,7 @@ export function measureTankVolumeL(tank: Tank, field: HeightField, up: Vec3, sur
  */
 export function computeTankFull(
   tank: Tank,
-  fixtures: readonly Fixture[],
+  openings: readonly Opening[],
   up: Vec3,
   field = buildTankField(tank, up),
 ): TankFull {
@@ -38,17 +39,30 @@ export function computeTankFull(
   let surfaceMm = base + field.highestMm;
   let by: FullBy = "top";
   let openingId: string | null = null;
-  const consider = (height: number, kind: FullBy, id: string) => {
-    if (height >= surfaceMm) return;
+  for (const opening of openings) {
+    const height = dot(up, opening.atMm) + opening.heldMm;
+    if (height >= surfaceMm) continue;
     surfaceMm = height;
-    by = kind;
-    openingId = id;
-  };
-  for (const port of tank.ports) {
-    if (port.kind !== "outlet") consider(dot(up, add(tank.atMm, port.atMm)), port.kind, port.id);
+    by = opening.by;
+    openingId = opening.id;
   }
-  for (const { id, outletMm } of fixtures) consider(dot(up, outletMm), "fixture", id);
   return { litres: measureVolumeBelowL(field, surfaceMm - base), surfaceMm, by, openingId };
+}
+
+/** An opening with the volume at which the water stands at it; null when the tank is full to its top before. */
+export type Drowning = { readonly opening: Opening; readonly litres: number | null };
+
+/** In which order the openings drown as a tank fills, for a unit up direction; those that never do come last [C]. */
+export function listDrownings(tank: Tank, openings: readonly Opening[], up: Vec3): Drowning[] {
+  const field = buildTankField(tank, up);
+  const base = dot(up, tank.atMm);
+  return openings
+    .map((opening) => ({ opening, height: dot(up, opening.atMm) + opening.heldMm - base }))
+    .sort((a, b) => a.height - b.height)
+    .map(({ opening, height }) => ({
+      opening,
+      litres: height > field.highestMm ? null : measureVolumeBelowL(field, height),
+    }));
 }
 
 /** Volume, L, left behind below the lowest outlet's invert while dumping; null without an outlet [C]. */

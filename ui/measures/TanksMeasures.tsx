@@ -10,6 +10,7 @@ import { formatQuantity } from "@/words/units";
 import { Figure } from "../kit/Figure";
 import { NumberField } from "../kit/NumberField";
 import { TextField } from "../kit/TextField";
+import { BackUp } from "./BackUp";
 import { Group } from "./Group";
 import { PlaceFields } from "./PlaceFields";
 import { useEdits } from "./useEdits";
@@ -36,6 +37,7 @@ function TankMeasures({ tank }: { readonly tank: Tank }) {
   return (
     <>
       <TankFigures tankId={tank.id} />
+      <BackUp tank={tank} />
       <Group title={tank.name}>
         <TextField label="Name" value={tank.name} onCommit={(value) => set(at, ["tanks", tank.id, "name"], value)} />
         <NumberField

@@ -6,6 +6,7 @@ import { type Vec3, vec } from "@/core/geometry/vec";
 import { useWorkbench } from "@/store/useWorkbench";
 import { DrawingTools, TOOLS_CORNER } from "../drawing/DrawingTools";
 import { Hatches } from "../drawing/Hatches";
+import { LookSwitch } from "../drawing/LookSwitch";
 import { findShownDrain } from "../drawing/shown";
 import { useFrame } from "../drawing/useFrame";
 import { useZoom } from "../drawing/useZoom";
@@ -63,7 +64,7 @@ export function PlanView() {
           </g>
         )}
       </svg>
-      <h2 className="plate pointer-events-none absolute top-1.5 left-3 text-[16px]">Plan</h2>
+      <LookSwitch />
       <div className={TOOLS_CORNER}>
         <DrawingTools zooming={zooming} of="plan" />
       </div>

@@ -21,6 +21,7 @@ import { useHotkeys } from "./useHotkeys";
 
 const Overlays = dynamic(() => import("./Overlays").then((module) => module.Overlays), { ssr: false });
 
+const RearView = dynamic(() => import("../rear/RearView").then((module) => module.RearView), { ssr: false });
 const PourBar = dynamic(() => import("../pour/PourBar").then((module) => module.PourBar), { ssr: false });
 
 /** The whole workbench: stair and level at the left, drawings in the middle, findings and measures at the right. */
@@ -28,6 +29,7 @@ export function Workbench() {
   const phase = useWorkbench((state) => state.phase);
   const pane = useWorkbench((state) => state.pane);
   const overlay = useWorkbench((state) => state.overlay);
+  const lookFrom = useWorkbench((state) => state.look);
   const isPouring = useWorkbench((state) => state.pour !== null);
   const [isOver, setIsOver] = useState(false);
   useHotkeys();
@@ -78,7 +80,7 @@ export function Workbench() {
               <FallStrip />
             </div>
             <div className={`flex min-h-0 flex-[4] flex-col border-t border-ink ${on("plan")}`}>
-              <PlanView />
+              {lookFrom === "behind" ? <RearView /> : <PlanView />}
             </div>
           </div>
           <div

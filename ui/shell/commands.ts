@@ -48,6 +48,12 @@ export const COMMANDS: readonly Command[] = [
     run: () => document.getElementById("bubble")?.focus(),
   },
   { id: "map", name: "Standing map, large", keys: ["m"], run: () => look({ overlay: "standingMap" }) },
+  {
+    id: "behind",
+    name: "Look from above or from behind",
+    keys: ["b"],
+    run: () => look({ look: get().look === "above" ? "behind" : "above", pane: "plan" }),
+  },
   { id: "stretch", name: "Draw heights taller", keys: ["e"], run: stretch },
   { id: "pour", name: "Pour: water in motion", keys: ["p"], run: togglePour },
   { id: "bend", name: "Take the picked bend out", keys: ["delete", "backspace"], run: removePickedBend },

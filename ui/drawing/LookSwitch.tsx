@@ -1,0 +1,26 @@
+"use client";
+import { LOOKS, type Look } from "@/store/state";
+import { useWorkbench } from "@/store/useWorkbench";
+import { view as look } from "@/store/workbench";
+
+const NAMES: Readonly<Record<Look, string>> = { above: "Plan", behind: "From behind" };
+
+/** From where the second drawing looks at the rig: from above or from behind. */
+export function LookSwitch() {
+  const now = useWorkbench((state) => state.look);
+  return (
+    <div className="absolute top-1 left-2 flex">
+      {LOOKS.map((from) => (
+        <button
+          key={from}
+          type="button"
+          aria-pressed={from === now}
+          onClick={() => look({ look: from })}
+          className={`plate rounded-[2px] px-1.5 text-[16px] leading-7 phone:min-h-11 ${from === now ? "text-ink" : "text-faint underline decoration-dotted underline-offset-4 hover:bg-pick"}`}
+        >
+          {NAMES[from]}
+        </button>
+      ))}
+    </div>
+  );
+}

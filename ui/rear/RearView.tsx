@@ -1,0 +1,232 @@
+"use client";
+import { useId, useMemo, useRef } from "react";
+import type { Design } from "@/core/design/design";
+import { listPoints, type Movable } from "@/core/design/moves";
+import { USUAL_FIXTURES } from "@/core/design/usualFixtures";
+import { measureFloorMm } from "@/core/fit/passages";
+import { measureExtent } from "@/core/geometry/solid";
+import { add, type Vec3, vec } from "@/core/geometry/vec";
+import { layOutTankRear, projectRear, unprojectRear } from "@/core/section/rearView";
+import { useWorkbench } from "@/store/useWorkbench";
+import { describePart } from "@/words/findings";
+import { DrawingTools, TOOLS_CORNER } from "../drawing/DrawingTools";
+import { Handle, type Pull } from "../drawing/Handle";
+import { Hatches, toObstacleFill } from "../drawing/Hatches";
+import { LookSwitch } from "../drawing/LookSwitch";
+import { findShownDrain } from "../drawing/shown";
+import { useFrame } from "../drawing/useFrame";
+import { useZoom } from "../drawing/useZoom";
+import { type Bounds, fitView, toPath, type View } from "../drawing/view";
+
+const PAD = { left: 20, right: 44, top: 30, bottom: 12 };
+
+/** The rig from behind, leaning as it stands: left is left. What is further forward is drawn first. */
+export function RearView() {
+  const design = useWorkbench((state) => state.history?.design ?? null);
+  const rollDeg = useWorkbench((state) => state.attitude.rollDeg);
+  const dragBase = useWorkbench((state) => state.dragBase);
+  const evaluation = useWorkbench((state) => state.evaluation);
+  const fillShare = useWorkbench((state) => state.fillShare);
+  const drainId = useWorkbench((state) => state.drainId);
+  const [svg, size] = useFrame<SVGSVGElement>();
+  const zooming = useZoom(svg);
+  const hatch = useId().replace(/[^a-z0-9]/gi, "");
+  const still = useRef<Bounds | null>(null);
+  // while something is pulled the paper keeps its scale
+  if (design && (!dragBase || !still.current)) still.current = toBounds(design, rollDeg);
+  const bounds = still.current;
+  const { width, height } = size;
+  const { zoom } = zooming;
+  const view = useMemo(
+    () => bounds && fitView({ bounds, width, height, pad: PAD, exaggeration: 1, zoom }),
+    [bounds, width, height, zoom],
+  );
+  if (!design || !view) return null;
+  const at = (p: Vec3): readonly [number, number] => {
+    const { u, v } = projectRear(p, rollDeg);
+    return [u, v];
+  };
+  const shown = findShownDrain(design, drainId);
+  return (
+    <div className="relative min-h-0 flex-1 bg-sheet">
+      <svg
+        ref={svg}
+        className="drawing absolute inset-0 size-full"
+        role="group"
+        aria-label={`${design.name} from behind`}
+      >
+        <Hatches id={hatch} />
+        {width > 0 && (
+          <>
+            <Shell design={design} view={view} at={at} hatch={hatch} />
+            {design.tanks.map((tank) => {
+              const here = evaluation?.tanks.find((t) => t.tankId === tank.id)?.here.litres ?? 0;
+              const { outline, water } = layOutTankRear(tank, rollDeg, fillShare * here);
+              const pairs = (points: typeof outline) => points.map(({ u, v }) => [u, v] as const);
+              return (
+                <g key={tank.id}>
+                  <path
+                    d={toPath(view, pairs(outline), true)}
+                    fill="var(--sheet)"
+                    stroke="var(--ink)"
+                    strokeWidth={2.4}
+                  />
+                  {water.length > 2 && <path d={toPath(view, pairs(water), true)} fill={`url(#${hatch}-grey)`} />}
+                </g>
+              );
+            })}
+            <Pipes design={design} view={view} at={at} shownId={shown?.id ?? null} />
+            <RearHandles design={design} view={view} rollDeg={rollDeg} at={at} />
+          </>
+        )}
+      </svg>
+      <LookSwitch />
+      <div className={TOOLS_CORNER}>
+        <DrawingTools zooming={zooming} of="view from behind" />
+      </div>
+    </div>
+  );
+}
+
+type PartProps = {
+  readonly design: Design;
+  readonly view: View;
+  readonly at: (p: Vec3) => readonly [number, number];
+};
+
+/** Ground, sill, floor and what is under it. */
+function Shell({ design, view, at, hatch }: PartProps & { readonly hatch: string }) {
+  const { rig, obstacles } = design;
+  const half = rig.widthMm / 2;
+  const across = (z: number, beyond = 0) => [at(vec(0, half + beyond, z)), at(vec(0, -half - beyond, z))];
+  const floor = [...across(0), ...across(-measureFloorMm(design)).reverse()];
+  // far ones first, so that the nearer cover them
+  const sorted = [...obstacles].sort((a, b) => b.atMm.x - a.atMm.x);
+  return (
+    <g>
+      {sorted.map(({ id, name, kind, atMm, widthMm, heightMm }) => (
+        <path
+          key={id}
+          d={toPath(
+            view,
+            [
+              at(atMm),
+              at(add(atMm, vec(0, widthMm, 0))),
+              at(add(atMm, vec(0, widthMm, heightMm))),
+              at(add(atMm, vec(0, 0, heightMm))),
+            ],
+            true,
+          )}
+          fill={toObstacleFill(hatch, kind)}
+          stroke="var(--edge)"
+          strokeWidth={0.9}
+        >
+          <title>{name}</title>
+        </path>
+      ))}
+      <path d={toPath(view, floor, true)} fill={`url(#${hatch}-floor)`} stroke="var(--ink)" strokeWidth={1.4} />
+      <path d={toPath(view, across(rig.groundZMm, 250))} stroke="var(--ink)" strokeWidth={1.6} fill="none" />
+      {rig.sillZMm !== null && (
+        <path
+          d={toPath(view, across(rig.sillZMm, 80))}
+          stroke="var(--faint)"
+          strokeWidth={1}
+          strokeDasharray="14 4 2 4"
+          fill="none"
+        />
+      )}
+    </g>
+  );
+}
+
+function Pipes({ design, view, at, shownId }: PartProps & { readonly shownId: string | null }) {
+  const evaluation = useWorkbench((state) => state.evaluation);
+  return (
+    <g fill="none" strokeLinejoin="round" strokeLinecap="round">
+      {design.lines.map((line) => {
+        const result = evaluation?.drains.find((drain) => drain.lineId === line.id);
+        const tank = line.kind === "vent" ? design.tanks.find((t) => t.id === line.fromTank) : undefined;
+        const port = line.kind === "vent" ? tank?.ports.find((p) => p.id === line.fromPort) : undefined;
+        const points =
+          line.kind === "vent"
+            ? [...(tank && port ? [add(tank.atMm, port.atMm)] : []), ...line.pointsMm]
+            : result
+              ? [result.outletMm, ...result.nodesMm.slice(0, result.ownLegs + 1)]
+              : [];
+        const width = line.kind === "vent" ? 2.2 : Math.max(3.4, line.pipe.innerMm * view.kx);
+        const path = toPath(view, points.map(at));
+        return (
+          <g key={line.id} opacity={line.kind === "vent" || line.id === shownId ? 1 : 0.6}>
+            <path d={path} stroke="var(--ink)" strokeWidth={width + 2.6} />
+            <path d={path} stroke="var(--sheet)" strokeWidth={width} />
+          </g>
+        );
+      })}
+      {design.fixtures.map(({ id, kind, outletMm, rimMm }) => {
+        const half = USUAL_FIXTURES[kind].halfMm;
+        const bowl = [vec(0, half, rimMm), vec(0, half - 25, 15), vec(0, -half + 25, 15), vec(0, -half, rimMm)];
+        return (
+          <path
+            key={id}
+            d={toPath(
+              view,
+              bowl.map((p) => at(add(outletMm, p))),
+            )}
+            stroke="var(--ink)"
+            strokeWidth={1.8}
+            fill="var(--sheet)"
+          />
+        );
+      })}
+    </g>
+  );
+}
+
+function RearHandles({ design, view, rollDeg, at }: PartProps & { readonly rollDeg: number }) {
+  const toShift = (_: Design, pull: Pull) => unprojectRear({ u: pull.across, v: pull.up }, rollDeg);
+  const handle = (part: Movable, label: string, p: Vec3, shape?: "round" | "wide") => {
+    const [u, v] = at(p);
+    return (
+      <Handle
+        key={Object.values(part).join(":")}
+        part={part}
+        label={label}
+        at={[view.x(u), view.y(v)]}
+        pxPerMm={{ x: view.kx, y: view.ky }}
+        toShift={toShift}
+        {...(shape ? { shape } : {})}
+      />
+    );
+  };
+  return (
+    <g>
+      {design.tanks.map((tank) => {
+        const { min, max } = measureExtent(tank.solid);
+        const centre = add(tank.atMm, vec(0, (min.y + max.y) / 2, min.z));
+        return handle({ kind: "tank", id: tank.id }, `Move ${tank.name} from behind`, centre, "wide");
+      })}
+      {design.lines.flatMap((line) =>
+        listPoints(line).map((point, index) => {
+          const part = { kind: "bend", lineId: line.id, index } as const;
+          return handle(part, `Move ${describePart(part, design)} from behind`, point);
+        }),
+      )}
+      {design.fixtures.map(({ id, name, outletMm }) =>
+        handle({ kind: "fixture", id }, `Move the outlet of ${name} from behind`, outletMm, "wide"),
+      )}
+    </g>
+  );
+}
+
+function toBounds({ rig, fixtures, lines }: Design, rollDeg: number): Bounds {
+  const half = rig.widthMm / 2;
+  const points = [
+    vec(0, half, rig.groundZMm),
+    vec(0, -half, rig.groundZMm),
+    ...fixtures.map(({ outletMm, rimMm }) => add(outletMm, vec(0, 0, rimMm + 40))),
+    ...lines.flatMap((line) => (line.kind === "drain" ? line.bendsMm : [])),
+  ].map((p) => projectRear(p, rollDeg));
+  const us = points.map((p) => p.u);
+  const vs = points.map((p) => p.v);
+  return { left: Math.min(...us), right: Math.max(...us), low: Math.min(...vs), high: Math.max(...vs) };
+}
