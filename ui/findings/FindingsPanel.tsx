@@ -11,10 +11,10 @@ import { describeFinding } from "@/words/findings";
 import { describeLimitSource } from "@/words/sources";
 import { Button } from "../kit/Button";
 import { SeverityMark } from "../kit/SeverityMark";
-import { RemedyList } from "./RemedyList";
 import { toMovable, toStation } from "./stationOf";
 
-// The sums and their words load when the first finding is opened.
+// What mends a finding, the sums and their words load when the first one is opened.
+const RemedyList = dynamic(() => import("./RemedyList").then((module) => module.RemedyList), { ssr: false });
 const FindingWorking = dynamic(() => import("./FindingWorking").then((module) => module.FindingWorking), {
   ssr: false,
 });
