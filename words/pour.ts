@@ -41,7 +41,10 @@ export function describePour(
     return { text: `${fixture.name} is empty after ${describeSeconds(result.emptyAfterS)}.`, isBad: false };
   });
   const full = {
-    text: `The fullest leg runs ${formatQuantity(pour.fullestShare, "ratio", units)} full.`,
+    text:
+      pour.fullestShare > 0.99
+        ? "A leg runs full for a while: no air passes it then."
+        : `The fullest leg runs ${formatQuantity(pour.fullestShare, "ratio", units)} full.`,
     isBad: false,
   };
   const keptL = pour.legs.reduce((sum, leg) => sum + leg.keptL, 0);
