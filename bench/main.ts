@@ -16,7 +16,7 @@ for (const row of rows) {
   );
 }
 writeFileSync("bench-results.json", `${JSON.stringify(rows, null, 2)}\n`);
-process.exit(rows.every(isKept) ? 0 : 1);
+process.exitCode = rows.every(isKept) ? 0 : 1;
 
 function formatValue(value: number): string {
   return value >= 100 ? value.toFixed(0) : value.toPrecision(3);

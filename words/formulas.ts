@@ -36,6 +36,20 @@ const TRUE_FALL = {
   },
 } as const;
 
+const RAMPS = {
+  sum: "l = (u₂ − u₁) · (x, y, 0);  h = l − least l",
+  symbols: {
+    p: "pitch here",
+    r: "roll here",
+    pw: "pitch wanted",
+    rw: "roll wanted",
+    x: "from the rear edge, wheel",
+    y: "left of the middle, wheel",
+    h: "under wheel",
+    H: "highest ramp",
+  },
+} as const;
+
 /** What a symbol of a working stands for; numbered ones share their words. */
 export function describeSymbol(formula: FormulaId, symbol: string): string {
   const { symbols } = FORMULA_WORDS[formula];
@@ -208,6 +222,19 @@ export const FORMULA_WORDS: Readonly<Record<FormulaId, FormulaWords>> = {
       p: "pressure in the tank",
     },
     plain: "Filling pushes the same volume of air out; twice the seal's depth of water holds it back.",
+  },
+  rampsToRun: {
+    title: "Ramps, so that the drains run",
+    sum: RAMPS.sum,
+    symbols: RAMPS.symbols,
+    plain:
+      "The way from here to level, stopped where the last run of any drain begins to fall. The lowest wheel stays down.",
+  },
+  rampsToLevel: {
+    title: "Ramps, to stand level",
+    sum: RAMPS.sum,
+    symbols: RAMPS.symbols,
+    plain: "How far each wheel must come up until all stand at one height. The lowest wheel stays down.",
   },
   daysToGreyFull: {
     title: "Days until the grey tank is full",

@@ -1,4 +1,5 @@
 import { type Attitude, computeUp, isLevel, LEVEL } from "../attitude/attitude";
+import { computeRamps, findRunningAttitude } from "../attitude/ramps";
 import type { Design } from "../design/design";
 import type { PartRef } from "../design/part";
 import type { DrainResult, Evaluation, TankResult } from "../evaluate/evaluation";
@@ -19,6 +20,7 @@ export function listWorkings(design: Design, evaluation: Evaluation): Working[] 
     ...evaluation.drains.flatMap((drain) => listDrainWorkings(design, drain, evaluation.attitude)),
     ...evaluation.tanks.flatMap((tank) => listTankWorkings(design, tank, evaluation.attitude)),
     ...listStayWorkings(design, evaluation),
+    ...listRampWorkings(design, evaluation.attitude),
   ];
 }
 
@@ -255,6 +257,30 @@ function listAirWorkings(design: Design, { tankId, air }: TankResult): Working[]
     workings.push(build("sealAfterDump", at, terms, term("H'", air.sealAfterMm, "length"), { attitude }));
   }
   return workings;
+}
+
+function listRampWorkings(design: Design, attitude: Attitude): Working[] {
+  const { rig } = design;
+  if (isLevel(attitude) || rig.axles.length === 0) return [];
+  const running = findRunningAttitude(design, attitude);
+  const toRamps = (formula: FormulaId, to: Attitude): Working => {
+    const ramps = computeRamps(rig, attitude, to);
+    const terms = [
+      term("p", attitude.pitchDeg, "angle"),
+      term("r", attitude.rollDeg, "angle"),
+      // a rig on one axle keeps its pitch: the coupling sets it
+      term("pw", rig.axles.length === 1 ? attitude.pitchDeg : to.pitchDeg, "angle"),
+      term("rw", to.rollDeg, "angle"),
+      ...ramps.flatMap(({ axle, side, heightMm }, i) => [
+        term(`x${i + 1}`, rig.axles[axle]!.xMm, "length"),
+        term(`y${i + 1}`, ((side === "left" ? 1 : -1) * rig.widthMm) / 2, "length"),
+        term(`h${i + 1}`, heightMm, "length"),
+      ]),
+    ];
+    const highest = Math.max(...ramps.map(({ heightMm }) => heightMm));
+    return build(formula, { kind: "rig" }, terms, term("H", highest, "length"), { attitude });
+  };
+  return [...(running && running !== attitude ? [toRamps("rampsToRun", running)] : []), toRamps("rampsToLevel", LEVEL)];
 }
 
 function listStayWorkings(design: Design, evaluation: Evaluation): Working[] {

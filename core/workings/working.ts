@@ -40,6 +40,8 @@ export const FORMULAS = [
   "dumpSuction",
   "sealAfterDump",
   "fillPressure",
+  "rampsToRun",
+  "rampsToLevel",
   "daysToGreyFull",
   "daysToFreshEmpty",
 ] as const;

@@ -1,7 +1,9 @@
 import fc from "fast-check";
 import { attitudes, designs, networks } from "@/tests/arbitraries";
-import { readDemo } from "@/tests/demoRigs";
+import { DEMO_NAMES, readDemo } from "@/tests/demoRigs";
 import { computeDumping } from "../air/dumping";
+import type { Attitude } from "../attitude/attitude";
+import type { Design } from "../design/design";
 import { evaluate } from "../evaluate/evaluate";
 import { computeManningFlow } from "../falls/manning";
 import { computeFloorHole } from "../fit/holeSize";
@@ -24,6 +26,8 @@ const RECOMPUTE: Partial<Record<FormulaId, (w: Working) => number>> = {
   dropFall: recomputeFall,
   trapHeight: recomputeFall,
   dropsHeight: (w) => w.terms.reduce((sum, { value }) => sum + value, 0),
+  rampsToRun: recomputeRamps,
+  rampsToLevel: recomputeRamps,
   sealAfterDump: (w) => computeSealAfterMm(read(w, "H"), read(w, "p")),
   dumpSuction: (w) =>
     computeDumping(read(w, "h") / 1000, read(w, "D") / 1000, {
@@ -44,6 +48,19 @@ const RECOMPUTE: Partial<Record<FormulaId, (w: Working) => number>> = {
     computeManningFlow(read(w, "D") / 1000, read(w, "yD"), read(w, "S") / 1000, read(w, "n")).flowM3PerS * 1000,
 };
 
+// each wheel's height over a level plane, wanted less here
+function recomputeRamps(w: Working): number {
+  const up = (p: string, r: string) => ({
+    x: -Math.sin(degToRad(read(w, p))),
+    y: Math.cos(degToRad(read(w, p))) * Math.sin(degToRad(read(w, r))),
+  });
+  const [here, wanted] = [up("p", "r"), up("pw", "rw")];
+  const wheels = w.terms.filter(({ symbol }) => /^x\d/.test(symbol)).map((_, i) => i + 1);
+  const lifts = wheels.map((i) => (wanted.x - here.x) * read(w, `x${i}`) + (wanted.y - here.y) * read(w, `y${i}`));
+  for (const [k, i] of wheels.entries()) expect(lifts[k]! - Math.min(...lifts)).toBeCloseTo(read(w, `h${i}`), 6);
+  return Math.max(...lifts) - Math.min(...lifts);
+}
+
 // u · (dx, dy, dz), written out as the words give it
 function recomputeFall(w: Working): number {
   const [p, r] = [degToRad(read(w, "p")), degToRad(read(w, "r"))];
@@ -60,18 +77,23 @@ function recomputeBudget(w: Working): number {
 
 test("every working's result follows from the terms it shows", () => {
   const seen = new Set<FormulaId>();
-  fc.assert(
-    fc.property(fc.oneof(designs, networks), attitudes, (design, attitude) => {
-      for (const working of listWorkings(design, evaluate(design, attitude))) {
-        const recompute = RECOMPUTE[working.formula];
-        if (!recompute) continue;
-        // a drain that cannot carry its inflow has no speed to show
-        if (working.formula === "drainVelocity" && working.result.value === 0) continue;
-        seen.add(working.formula);
-        expect(recompute(working)).toBeCloseTo(working.result.value, 6);
-      }
-    }),
-  );
+  const check = (design: Design, attitude: Attitude) => {
+    for (const working of listWorkings(design, evaluate(design, attitude))) {
+      const recompute = RECOMPUTE[working.formula];
+      if (!recompute) continue;
+      // a drain that cannot carry its inflow has no speed to show
+      if (working.formula === "drainVelocity" && working.result.value === 0) continue;
+      seen.add(working.formula);
+      expect(recompute(working)).toBeCloseTo(working.result.value, 6);
+    }
+  };
+  fc.assert(fc.property(fc.oneof(designs, networks), attitudes, check));
+  // the sample rigs have axles, which a random one has not
+  for (const name of DEMO_NAMES)
+    fc.assert(
+      fc.property(attitudes, (attitude) => check(readDemo(name), attitude)),
+      { numRuns: 20 },
+    );
   expect([...seen].sort()).toEqual(Object.keys(RECOMPUTE).sort());
 });
 

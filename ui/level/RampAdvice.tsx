@@ -1,8 +1,13 @@
 "use client";
 import { isLevel } from "@/core/attitude/attitude";
 import { computeRamps, findRunningAttitude } from "@/core/attitude/ramps";
+import { toWorkingId } from "@/core/workings/working";
 import { useTrailing } from "@/store/useWorkbench";
 import { describeRamps } from "@/words/ramps";
+import { Figure } from "../kit/Figure";
+
+const AT = { kind: "rig" } as const;
+const SLIP = "text-left";
 
 /** What to put under which wheel so that the drains run here, and so that the rig stands level. */
 export function RampAdvice() {
@@ -18,11 +23,17 @@ export function RampAdvice() {
       {isShort && (
         <p>
           <span className="font-semibold">To run:</span>{" "}
-          {describeRamps(computeRamps(rig, attitude, running), rig, units)}.
+          <Figure working={toWorkingId("rampsToRun", AT)} label="Ramps, so that the drains run" className={SLIP}>
+            {describeRamps(computeRamps(rig, attitude, running), rig, units)}
+          </Figure>
+          .
         </p>
       )}
       <p className="text-faint">
-        To stand level: {describeRamps(computeRamps(rig, attitude), rig, units)}
+        To stand level:{" "}
+        <Figure working={toWorkingId("rampsToLevel", AT)} label="Ramps, to stand level" className={SLIP}>
+          {describeRamps(computeRamps(rig, attitude), rig, units)}
+        </Figure>
         {rig.axles.length === 1 && attitude.pitchDeg !== 0 && "; set the nose with the coupling"}.
       </p>
     </div>
