@@ -12,6 +12,7 @@ const swc = [
 
 export default {
   testEnvironment: "node",
+  maxWorkers: "100%",
   roots: [
     "<rootDir>/core",
     "<rootDir>/words",

@@ -1,10 +1,20 @@
 import { AxeBuilder } from "@axe-core/playwright";
 import { test as base, expect, type Locator, type Page } from "@playwright/test";
 
+type Rules = {
+  readonly quiet: undefined;
+  /** Whether the browser knows service workers. Filling the offline store costs a fifth of a test that has no use for it. */
+  readonly keepsOffline: boolean;
+};
+
 /** Every test fails on a console error, a page error, or a request that leaves the machine. */
-export const test = base.extend<{ readonly quiet: undefined }>({
+export const test = base.extend<Rules>({
+  keepsOffline: [false, { option: true }],
   quiet: [
-    async ({ page, baseURL }, use) => {
+    async ({ page, baseURL, keepsOffline }, use) => {
+      if (!keepsOffline) {
+        await page.context().addInitScript(() => Reflect.deleteProperty(Navigator.prototype, "serviceWorker"));
+      }
       const troubles: string[] = [];
       page.on("console", (message) => {
         if (message.type() === "error") troubles.push(`console: ${message.text()}`);

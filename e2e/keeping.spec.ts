@@ -83,6 +83,7 @@ test("by keyboard alone: from a faulty rig to a sound one, and saved", async ({ 
   };
   await walkTo(/runs backwards/);
   await page.keyboard.press("Enter");
+  await expect(page.getByRole("button", { name: /^Hang Grey tank/ })).toBeVisible();
   await walkTo(/^Hang Grey tank/);
   await page.keyboard.press("Enter");
   await walkTo(/^Do it$/);

@@ -1,5 +1,7 @@
 import { expect, openSample, openWorkbench, test } from "./fixtures";
 
+test.use({ keepsOffline: true });
+
 test("after the first load the whole application works without a network", async ({ page, context }) => {
   await openWorkbench(page);
   await page.evaluate(() => navigator.serviceWorker.ready);
