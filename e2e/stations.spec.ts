@@ -350,3 +350,17 @@ test("tanks: where it comes up as it fills follows the way the rig stands; a mem
   await page.keyboard.press("3");
   await expect(table.getByText("Kitchen sink, held by its valve")).toBeVisible();
 });
+
+test("air: a breather that dips is found where it dips, and lifting it mends it", async ({ page }) => {
+  await openWorkbench(page);
+  await page.keyboard.press("5");
+  await page.getByRole("button", { name: /^Point 1/ }).click();
+  const height = page.getByLabel("Over the floor").last();
+  await height.fill("-400");
+  await height.press("Enter");
+  const findings = page.getByRole("region", { name: "Findings" });
+  await findings.getByRole("button", { name: /is a dip in which water can stand/ }).click();
+  await findings.getByRole("button", { name: /^Lift / }).click();
+  await findings.getByRole("button", { name: "Do it" }).click();
+  await expect(findings.getByText(/is a dip in which water can stand/)).toBeHidden();
+});

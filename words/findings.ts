@@ -151,6 +151,12 @@ export function describeFinding(finding: Finding, design: Design, units: Units):
         why: "Filling pushes air up through the trap, dumping sucks the trap dry.",
         advice: "Fit a breather at the top of the tank and take it up above the highest water line.",
       };
+    case "ventDips":
+      return {
+        title: `${part} is a dip in which water can stand`,
+        why: `It can stand ${length(finding.deepMm)} deep, ${stands(finding.attitude)}; ${length(finding.boreMm)} close the pipe, and the tank has no air.`,
+        advice: "Let the breather rise, or fall back to the tank, all the way.",
+      };
     case "ventEndsLow":
       return {
         title: `${part} ends below the tank's top`,

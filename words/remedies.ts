@@ -28,6 +28,8 @@ export function describeRemedy(edit: Edit, byMm: number | null, design: Design, 
       return "Fit a breather and take it up the wall";
     case "widenPipe":
       return "Use the next wider pipe";
+    case "liftVent":
+      return `Lift ${part} by ${by}`;
     case "widenVent":
       return `Use a breather of ${by} bore`;
     case "addOutlet":
@@ -69,6 +71,7 @@ export function describeEdit(edit: Edit, design: Design): string {
     redirect: `Let ${part} end elsewhere`,
     reroute: `Lay ${part} another way`,
     takeOver: `Take ${part} over from another design`,
+    liftVent: `Lift ${part}`,
     fitWye: "Use a wye instead of the tee",
     addFixture: "Add a fixture",
     removeFixture: "Take a fixture out",

@@ -30,6 +30,7 @@ export const EDIT_CODES = [
   "shareFall",
   "widenPipe",
   "widenVent",
+  "liftVent",
   "deepenSeal",
   "moveClear",
   "addOutlet",

@@ -1,3 +1,4 @@
+import { findVentDip } from "../air/ventDips";
 import type { Design } from "../design/design";
 import type { Tank, Vent } from "../design/plumbing";
 import { measureSillGapMm, measureTankGaps, toTankBlock } from "../fit/obstacleGaps";
@@ -7,6 +8,7 @@ import { checkObstacleGaps } from "./checkObstacleGaps";
 import { createFinding } from "./createFinding";
 import type { TankResult } from "./evaluation";
 import type { Finding } from "./findings";
+import { listParkedStandings } from "./parkedAttitudes";
 
 /** Everything that can be said against one tank. */
 export function checkTank(design: Design, tank: Tank, result: TankResult): Finding[] {
@@ -40,11 +42,29 @@ function checkAir(design: Design, tank: Tank): Finding[] {
   const vents = design.lines.filter((line): line is Vent => line.kind === "vent" && line.fromTank === tank.id);
   if (vents.length === 0) return [createFinding("must", { kind: "tank", id: tank.id }, { code: "tankUnvented" })];
   const topMm = toTankBlock(tank).max.z;
+  const parked = listParkedStandings(design.rig).map(({ attitude }) => attitude);
   return vents.flatMap((vent) => {
+    const dip = findVentDip(tank, vent, parked);
+    // what stands in a dip closes the breather once it is as deep as the bore
+    const dips =
+      dip && dip.deepMm >= vent.pipe.innerMm
+        ? [
+            createFinding(
+              "should",
+              { kind: "bend", lineId: vent.id, index: dip.point },
+              {
+                code: "ventDips",
+                deepMm: dip.deepMm,
+                boreMm: vent.pipe.innerMm,
+                attitude: dip.attitude,
+              },
+            ),
+          ]
+        : [];
     const endMm = vent.pointsMm[vent.pointsMm.length - 1]!.z;
     const highest = Math.max(...vent.pointsMm.map((p) => p.z));
-    if (highest > topMm) return [];
-    return [createFinding("should", { kind: "line", id: vent.id }, { code: "ventEndsLow", endMm, topMm })];
+    if (highest > topMm) return dips;
+    return [...dips, createFinding("should", { kind: "line", id: vent.id }, { code: "ventEndsLow", endMm, topMm })];
   });
 }
 

@@ -43,6 +43,20 @@ test.each<[Finding["code"], Finding["severity"], readonly EditOp[]]>([
   ["narrowsDownstream", "should", [set(["tanks", tank.id, "ports", port("inlet"), "boreMm"], 25)]],
   ["tankUnvented", "must", [{ op: "remove", path: ["lines", vent.id] }]],
   ["ventEndsLow", "should", [set(["lines", vent.id, "pointsMm"], [{ x: 1500, y: 800, z: -250 }])]],
+  [
+    "ventDips",
+    "should",
+    [
+      set(
+        ["lines", vent.id, "pointsMm"],
+        [
+          { x: 1500, y: 600, z: -80 },
+          { x: 1500, y: 700, z: -200 },
+          { x: 1500, y: 800, z: 900 },
+        ],
+      ),
+    ],
+  ],
   ["ventThrottles", "must", [set(["lines", vent.id, "pipe", "innerMm"], 8)]],
   ["ventThrottles", "should", [set(["rules", "limits", "ventSuction"], 20)]],
   ["tankNoOutlet", "must", [{ op: "remove", path: ["tanks", tank.id, "ports", port("outlet")] }]],

@@ -38,6 +38,7 @@ type Numbers =
   | { readonly code: "siphonedByOthers"; readonly fillRatio: number; readonly othersLps: number }
   | { readonly code: "floodedByOthers"; readonly inflowLps: number; readonly capacityLps: number }
   | { readonly code: "tankUnvented" }
+  | { readonly code: "ventDips"; readonly deepMm: number; readonly boreMm: number; readonly attitude: Attitude }
   | { readonly code: "ventEndsLow"; readonly endMm: number; readonly topMm: number }
   | { readonly code: "ventDrownsFirst"; readonly attitude: Attitude; readonly litres: number }
   | { readonly code: "fixtureDrownsFirst"; readonly attitude: Attitude; readonly litres: number }

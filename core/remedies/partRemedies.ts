@@ -1,7 +1,7 @@
 import type { Design } from "../design/design";
 import { applyEdit, type EditOp } from "../design/edit";
 import { freeId } from "../design/freeId";
-import { buildMove } from "../design/moves";
+import { buildMove, findPlaceMm } from "../design/moves";
 import type { Drain, Port, Tank, Trap, Vent } from "../design/plumbing";
 import type { Obstacle } from "../design/rig";
 import { buildDrainPath } from "../falls/drainPath";
@@ -94,6 +94,18 @@ export function proposeVent(design: Design, tank: Tank): Remedy[] {
     { op: "insert", path: ["lines"], index: design.lines.length, value: line },
   ];
   return [{ byMm: null, edit: { code: "addVent", at: { kind: "tank", id: tank.id }, ops } }];
+}
+
+/** Lifts the dip of a breather until nothing stands in it. */
+export function proposeVentLift(
+  design: Design,
+  at: { readonly kind: "bend"; readonly lineId: string; readonly index: number },
+  deepMm: number,
+): Remedy[] {
+  const place = findPlaceMm(design, at);
+  const byMm = Math.ceil(deepMm) + 1;
+  const edit = place && buildMove(design, at, add(place, vec(0, 0, byMm)));
+  return edit ? [{ byMm, edit: { ...edit, code: "liftVent" } }] : [];
 }
 
 /** Takes the end of a breather 100 mm over the tank's top. */

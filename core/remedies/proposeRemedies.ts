@@ -13,6 +13,7 @@ import {
   proposeSeal,
   proposeTrap,
   proposeVent,
+  proposeVentLift,
   proposeVentRise,
   proposeWiderPipe,
   proposeWiderVent,
@@ -66,6 +67,10 @@ function listCandidates(design: Design, finding: Finding): Remedy[] {
       return tank ? proposeVent(design, tank) : [];
     case "tankNoOutlet":
       return tank ? proposeOutlet(tank) : [];
+    case "ventDips": {
+      const { at } = finding;
+      return at.kind === "bend" ? proposeVentLift(design, at, finding.deepMm) : [];
+    }
     case "ventEndsLow": {
       const vent = finding.at.kind === "line" ? findLine(design, finding.at.id) : undefined;
       return vent?.kind === "vent" ? proposeVentRise(design, vent as Vent) : [];

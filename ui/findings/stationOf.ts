@@ -3,7 +3,14 @@ import type { Movable } from "@/core/design/moves";
 import type { Finding } from "@/core/evaluate/findings";
 import type { Station } from "@/store/state";
 
-const AIR_CODES = new Set(["tankUnvented", "ventEndsLow", "ventDrownsFirst", "ventThrottles", "trapArmLong"]);
+const AIR_CODES = new Set([
+  "tankUnvented",
+  "ventEndsLow",
+  "ventDips",
+  "ventDrownsFirst",
+  "ventThrottles",
+  "trapArmLong",
+]);
 
 /** The station at which a finding is worked on. */
 export function toStation(finding: Finding): Station {
