@@ -1,6 +1,7 @@
 import { memo } from "react";
 import type { Design } from "@/core/design/design";
 import type { Obstacle, Rig } from "@/core/design/rig";
+import { HaloText } from "../drawing/HaloText";
 import { toObstacleFill } from "../drawing/Hatches";
 import type { View } from "../drawing/view";
 
@@ -77,18 +78,9 @@ export const PlanObstacles = memo(function PlanObstacles({ obstacles, view, hatc
             <title>{name}</title>
           </rect>
           {lengthMm * view.kx > name.length * 6.4 && widthMm * view.ky > 15 && (
-            <text
-              x={view.x(atMm.x + lengthMm / 2)}
-              y={view.y(atMm.y + widthMm / 2) + 4}
-              textAnchor="middle"
-              fontSize={12}
-              stroke="var(--sheet)"
-              strokeWidth={3}
-              paintOrder="stroke"
-              style={{ fill: "var(--faint)" }}
-            >
+            <HaloText x={view.x(atMm.x + lengthMm / 2)} y={view.y(atMm.y + widthMm / 2) + 4} anchor="middle">
               {name}
-            </text>
+            </HaloText>
           )}
         </g>
       ))}

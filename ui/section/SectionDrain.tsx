@@ -3,6 +3,7 @@ import type { Pipe, TrapKind } from "@/core/design/plumbing";
 import type { Severity } from "@/core/evaluate/findings";
 import type { LongSection, SectionPoint } from "@/core/section/sectionLayout";
 import { BRANCH_VENT_NAMES } from "@/words/labels";
+import { HaloText } from "../drawing/HaloText";
 import { toPath, type View } from "../drawing/view";
 
 type DrainProps = {
@@ -185,17 +186,9 @@ function Joining({
       <path d={`M${x} ${y}L${x + 14} ${top}`} stroke="var(--ink)" strokeWidth={width + 3.2} />
       <path d={`M${x} ${y}L${x + 14} ${top - 1}`} stroke="var(--sheet)" strokeWidth={width} />
       <path d={`M${x + 14 - width / 2 - 4} ${top + 3}l${width + 8} -6`} stroke="var(--ink)" strokeWidth={1.2} />
-      <text
-        x={x + 20 + width / 2}
-        y={top + 3}
-        fontSize={12.5}
-        stroke="var(--sheet)"
-        strokeWidth={3}
-        paintOrder="stroke"
-        style={{ fill: "var(--faint)" }}
-      >
+      <HaloText x={x + 20 + width / 2} y={top + 3}>
         {name}
-      </text>
+      </HaloText>
     </g>
   );
 }

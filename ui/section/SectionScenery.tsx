@@ -2,6 +2,7 @@ import { memo } from "react";
 import { MM_PER_IN } from "@/core/quantity/convert";
 import type { LongSection, SectionPoint } from "@/core/section/sectionLayout";
 import { formatLengthFigure, type Units } from "@/words/units";
+import { HaloText } from "../drawing/HaloText";
 import { toObstacleFill } from "../drawing/Hatches";
 import { findTickStep, listTicks, toPath, type View } from "../drawing/view";
 
@@ -100,19 +101,9 @@ function LineNames({ layout, view }: Pick<SceneryProps, "layout" | "view">) {
   return lines.map(([name, points]) => {
     const y = findHeightAtRight(points, view);
     return y === null ? null : (
-      <text
-        key={name}
-        x={view.width - 8}
-        y={y - 4}
-        textAnchor="end"
-        fontSize={12}
-        stroke="var(--sheet)"
-        strokeWidth={3}
-        paintOrder="stroke"
-        style={{ fill: "var(--faint)" }}
-      >
+      <HaloText key={name} x={view.width - 8} y={y - 4} anchor="end">
         {name}
-      </text>
+      </HaloText>
     );
   });
 }
