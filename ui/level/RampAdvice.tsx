@@ -24,17 +24,16 @@ export function RampAdvice() {
         <p>
           <span className="font-semibold">To run:</span>{" "}
           <Figure working={toWorkingId("rampsToRun", AT)} label="Ramps, so that the drains run" className={SLIP}>
-            {describeRamps(computeRamps(rig, attitude, running), rig, units)}
+            {describeRamps(computeRamps(rig, attitude, running), rig, units)}.
           </Figure>
-          .
         </p>
       )}
       <p className="text-faint">
         To stand level:{" "}
         <Figure working={toWorkingId("rampsToLevel", AT)} label="Ramps, to stand level" className={SLIP}>
-          {describeRamps(computeRamps(rig, attitude), rig, units)}
+          {describeRamps(computeRamps(rig, attitude), rig, units)}.
         </Figure>
-        {rig.axles.length === 1 && attitude.pitchDeg !== 0 && "; set the nose with the coupling"}.
+        {rig.axles.length === 1 && attitude.pitchDeg !== 0 && " Set the nose with the coupling."}
       </p>
     </div>
   );
