@@ -1,7 +1,9 @@
 import { spawn } from "node:child_process";
 import { gzipSync } from "node:zlib";
 import { type Browser, chromium, type Page } from "@playwright/test";
+import type { Design } from "@/core/design/design";
 import type { Row } from "./core";
+import { growLesesaal } from "./network";
 
 const PORT = Number(process.env["PORT"] ?? 3219);
 const ADDRESS = `http://localhost:${PORT}/`;
@@ -18,7 +20,11 @@ export async function benchBrowser(): Promise<Row[]> {
       executablePath: process.env["CHROMIUM"] ?? "/usr/bin/chromium",
       args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking"],
     });
-    const rows = [...(await benchFirstLoad(browser)), ...(await benchDrag(await browser.newPage()))];
+    const rows = [
+      ...(await benchFirstLoad(browser)),
+      ...(await benchDrag(await browser.newPage(), "kranich", null)),
+      ...(await benchDrag(await browser.newPage(), "lesesaal, 12 fixtures", growLesesaal())),
+    ];
     rows.push(...(await benchMap(await browser.newPage())));
     await browser.close();
     return rows;
@@ -78,10 +84,11 @@ const readLargestPaint = () =>
   });
 
 // Work a frame costs while a bend is pulled: every pointer move with its sums, rendering and painting.
-async function benchDrag(page: Page): Promise<Row[]> {
+async function benchDrag(page: Page, name: string, design: Design | null): Promise<Row[]> {
   await page.setViewportSize({ width: 1280, height: 800 });
   await page.goto(ADDRESS);
   await page.waitForSelector('[data-phase="ready"]');
+  if (design) await openAsFile(page, design);
   await page.waitForTimeout(1500);
   const halo = page
     .getByRole("group", { name: /^Long section/ })
@@ -119,29 +126,39 @@ async function benchDrag(page: Page): Promise<Row[]> {
   await page.mouse.up();
   await page.close();
   return [
-    { name: "drag frames counted", value: frames.length, unit: "", budget: null, better: "more" },
+    { name: `drag frames counted, ${name}`, value: frames.length, unit: "", budget: null, better: "more" },
     {
-      name: "drag, from frame to frame, median",
+      name: `drag, from frame to frame, median, ${name}`,
       value: findShare(frames, 0.5),
       unit: "ms",
       budget: null,
       better: "less",
     },
     {
-      name: "drag, from frame to frame, 95th percentile",
+      name: `drag, from frame to frame, 95 %, ${name}`,
       value: findShare(frames, 0.95),
       unit: "ms",
       budget: null,
       better: "less",
     },
     {
-      name: "drag frame, work, 95th percentile",
+      name: `drag frame, work, 95 %, ${name}`,
       value: findShare(work, 0.95),
       unit: "ms",
       budget: 16,
       better: "less",
     },
   ];
+}
+
+// The way a builder opens a file.
+async function openAsFile(page: Page, design: Design): Promise<void> {
+  await page.keyboard.press("Control+o");
+  const text = JSON.stringify({ ...design, id: "whole", name: "Whole" });
+  await page
+    .getByLabel("Design file")
+    .setInputFiles({ name: "whole.json", mimeType: "application/json", buffer: Buffer.from(text) });
+  await page.getByRole("button", { name: "Designs; Whole is open" }).waitFor();
 }
 
 type Measured = { readonly frames: number[]; readonly work: number[] };
