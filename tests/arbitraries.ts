@@ -8,6 +8,7 @@ import { RIG_KINDS } from "@/core/design/rig";
 import { USUAL_FIXTURES } from "@/core/design/usualFixtures";
 import type { PrismSolid } from "@/core/geometry/solid";
 import type { Vec3 } from "@/core/geometry/vec";
+import { PIPE_SIZES } from "@/core/parts/pipes";
 
 const between = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 
@@ -90,6 +91,8 @@ export const networks: fc.Arbitrary<Design> = fc
         bend: fc.nat(),
         fitting: fc.constantFrom(...FITTINGS),
         hasTrap: fc.boolean(),
+        change: fc.option(fc.constantFrom(...PIPE_SIZES)),
+        lineTrap: fc.option(fc.record({ sealMm: between(10, 120), hasCleanout: fc.boolean() })),
       }),
       { minLength: 1, maxLength: 4 },
     ),
@@ -97,7 +100,7 @@ export const networks: fc.Arbitrary<Design> = fc
   .map(({ design, branches }) => {
     const fixtures: Fixture[] = [...design.fixtures];
     const lines: Line[] = [...design.lines];
-    branches.forEach(({ kind, x, y, z, bore, bends, line, bend, fitting, hasTrap }, i) => {
+    branches.forEach(({ kind, x, y, z, bore, bends, line, bend, fitting, hasTrap, change, lineTrap }, i) => {
       const drains = lines.filter((l): l is Drain => l.kind === "drain");
       const main = drains[line % drains.length]!;
       const { heightMm: _height, halfMm: _half, trap, ...measures } = USUAL_FIXTURES[kind];
@@ -111,8 +114,10 @@ export const networks: fc.Arbitrary<Design> = fc
         fromFixture: id,
         to: { kind: "junction", lineId: main.id, bend: bend % main.bendsMm.length, fitting },
         trap: hasTrap ? trap : null,
+        lineTrap: lineTrap && { ...lineTrap, bend: bend % bends.length },
         branchVent: null,
         bendsMm: bends,
+        changes: change ? [{ bend: bend % bends.length, joint: "reducer", pipe: change.pipe }] : [],
       });
     });
     return { ...design, fixtures, lines };

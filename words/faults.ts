@@ -47,9 +47,17 @@ export function describeFault(fault: Fault, units: Units = "metric"): string {
     case "wrongPortKind":
       return `The port “${fault.id}” named${at} is not a ${fault.wanted}.`;
     case "joinsNoBend":
-      return `The drain “${fault.id}” has no such bend to join${at}: it has ${fault.bends}. Join it at a bend that is there.`;
+      return `The line “${fault.id}” has no such bend to join${at}: it has ${fault.bends}. Join it at a bend that is there.`;
     case "drainLoop":
-      return `The drain${at} runs in a circle through “${fault.id}” and never reaches a tank. Let one of them end in a tank.`;
+      return `The line${at} runs in a circle through “${fault.id}” and never ends. Let one of them end in a tank or in the open air.`;
+    case "ventWithoutEnd":
+      return `The breather${at} ends nowhere. Give it an open end, or let it end in another breather.`;
+    case "drainIntoFresh":
+      return `The drain${at} would run into the fresh water tank “${fault.id}”. Let it end in a tank for waste water.`;
+    case "atNoBend":
+      return `There is no such bend${at}: the drain has ${fault.bends}. Changes of pipe stand at bends that are there, in their order.`;
+    case "locked":
+      return `${fault.name} is locked where it is. Unlock it, then move it.`;
     case "portOutsideTank":
       return `The port lies outside its tank${at}. Move it onto the tank.`;
     case "fittingLargerThanTank":
@@ -86,6 +94,10 @@ const PLACE_NAMES: Readonly<Record<string, string>> = {
   ports: "ports",
   to: "end",
   bendsMm: "bends",
+  changes: "changes of pipe",
+  lineTrap: "trap in the line",
+  hasMesh: "mesh",
+  hasCleanout: "cleanout",
   pointsMm: "points",
   atMm: "place",
   outletMm: "outlet",

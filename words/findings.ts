@@ -157,10 +157,82 @@ export function describeFinding(finding: Finding, design: Design, units: Units):
         why: `It can stand ${length(finding.deepMm)} deep, ${stands(finding.attitude)}; ${length(finding.boreMm)} close the pipe, and the tank has no air.`,
         advice: "Let the breather rise, or fall back to the tank, all the way.",
       };
+    case "ventTeeLow":
+      return {
+        title: `${part} is a tee below the water of its tanks`,
+        why: `It is ${length(finding.byMm)} below the top of one of them, ${stands(finding.attitude)}: a full tank runs over into the other's breather.`,
+        advice: "Lift the tee above both tanks.",
+      };
+    case "ventSharesFresh":
+      return {
+        title: `${part} shares its air with ${finding.otherName}`,
+        why: "Waste water and drinking water must never share a breather: what stands in one reaches the other.",
+        advice: "Take each to the open air by itself, well apart.",
+      };
+    case "ventEndNear":
+      return {
+        title: `${part} ends near ${finding.obstacleName}`,
+        why: `${length(finding.gapMm)} between them; ${limit} are wanted. Gas goes in at a window, and an exhaust blows into the tank.`,
+        advice: "Let it end further off, above the roof, or low under the floor and down wind.",
+      };
+    case "sharedAirSucks":
+      return {
+        title: `Dumping ${finding.otherName} sucks on ${part}`,
+        why: `Through the breather they share it puts ${formatQuantity(finding.suctionPa, "pressure", units)} on the traps; ${limit} are allowed.`,
+        advice: "Widen the stretch they share, or give each its own way out.",
+      };
+    case "trapsInSeries":
+      return {
+        title: `${part} stands behind another trap`,
+        why: "Air shut in between two seals has no way out: the drain gurgles, runs slowly and empties one of them.",
+        advice: "Keep one of them: the trap under the fixture, or the one in the line.",
+      };
+    case "trapUnreachable":
+      return {
+        title: `${part} cannot be opened where it sits`,
+        why: "It is under the floor and has no cleanout. What settles in a trap has to come out some day.",
+        advice: "Fit one with a cleanout that can be reached from the side.",
+      };
+    case "trapFreezes":
+      return {
+        title: `${part} freezes on a cold night`,
+        why: `Under the floor its water is at freezing point after ${formatQuantity(finding.hours, "hours", units)} at ${limit}. Ice splits it.`,
+        advice: "Lag it, put it inside, or pour a cup of plumber's antifreeze in before frost.",
+      };
+    case "sealBlown":
+      return {
+        title: `Filling blows ${part} out`,
+        why: `${formatQuantity(finding.pressurePa, "pressure", units)} build up in the tank while its fixtures run; that is more than ${length(finding.sealMm)} of seal hold.`,
+        advice: "Widen the breather.",
+      };
+    case "holeNearEdge":
+      return {
+        title:
+          finding.gapMm < 0
+            ? `The hole for ${part} cuts into ${finding.memberName}`
+            : `The hole for ${part} is near ${finding.memberName}`,
+        why:
+          finding.gapMm < 0
+            ? `It reaches ${length(-finding.gapMm)} into it. A frame that is cut no longer carries.`
+            : `${length(finding.gapMm)} stay between its edge and the frame or the panel's edge; ${limit} are wanted.`,
+        advice: "Move the passage away from it.",
+      };
+    case "drillTowards":
+      return {
+        title: `${finding.obstacleName} lies behind the hole for ${part}`,
+        why: `A drill that breaks through is ${length(finding.clearMm)} from it.`,
+        advice: "Set a stop on the bit, hold a board before it, drill a small pilot first and look.",
+      };
+    case "touchesRamp":
+      return {
+        title: finding.where === "between" ? `${part} touches on a ridge` : `${part} touches on a ramp`,
+        why: `It hangs ${length(finding.overGroundMm)} over the ground and leaves ${formatQuantity(finding.angleDeg, "angle", units)} ${finding.where === "between" ? "between the axles" : finding.where === "behind" ? "behind the last axle" : "before the first axle"}; ${limit} are wanted.`,
+        advice: "Hang it higher, or nearer to an axle.",
+      };
     case "ventEndsLow":
       return {
         title: `${part} ends below the tank's top`,
-        why: `It reaches ${length(finding.endMm)}; the tank's top is at ${length(finding.topMm)}. It spills before the tank is full.`,
+        why: `Its highest point is at ${length(finding.endMm)}, the tank's top at ${length(finding.topMm)}, ${stands(finding.attitude)}. It spills before the tank is full.`,
         advice: "Take it up above the tank before it goes anywhere else.",
       };
     case "ventThrottles":
@@ -243,6 +315,10 @@ export function describePart(at: PartRef, design: Design): string {
       return `${line ?? at.lineId}, ${isVent(at.lineId, design) ? "point" : "bend"} ${at.index + 1}`;
     case "leg":
       return `${line ?? at.lineId}, leg ${at.index + 1}`;
+    case "panel":
+      return `${line ?? at.lineId}, leg ${at.index + 1}, wall ${at.nth + 1}`;
+    case "ramp":
+      return design.name;
   }
 }
 

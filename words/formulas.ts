@@ -219,9 +219,76 @@ export const FORMULA_WORDS: Readonly<Record<FormulaId, FormulaWords>> = {
       Qin: "all fixtures on the tank",
       d: "bore of the breather",
       L: "length of the breather",
+      K: "losses at its ends, mesh and bends",
       p: "pressure in the tank",
     },
     plain: "Filling pushes the same volume of air out; twice the seal's depth of water holds it back.",
+  },
+  panelHole: {
+    title: "Hole in a wall",
+    sum: "l = (d + 2c) / cos θ + t tan θ;  w = d + 2c",
+    symbols: {
+      d: "outside of the pipe",
+      c: "room all round",
+      t: "wall, through and through",
+      θ: "pipe to the line square to it",
+      w: "width of the hole",
+      l: "height of the hole",
+    },
+    plain:
+      "A pipe that falls needs a hole a little taller than it is wide. Sealed on both faces, with nothing that rubs.",
+  },
+  sealSiphon: {
+    title: "Seal left after the pipe ran full",
+    sum: "H' = H − max(0, f − D) / 2;  0 where f − D ≥ H",
+    symbols: { H: "seal standing level", f: "fall to the next air", D: "bore", "H'": "seal left" },
+    plain:
+      "The water that hangs in a full pipe sucks by its own height. Air comes in once the pipe is down by its bore.",
+  },
+  sealSuction: {
+    title: "Seal left after dumping",
+    sum: "H' = H − p / (2 ρ g);  0 where p ≥ ρ g H",
+    symbols: { H: "seal standing level", p: "suction at this trap", "H'": "seal left" },
+    plain: "Air of the branch's own keeps the tank's suction from the trap.",
+  },
+  sealPressure: {
+    title: "Seal while the tank fills",
+    sum: "H' = H − p / (2 ρ g)",
+    symbols: { H: "seal standing level", p: "pressure at this trap", "H'": "seal left" },
+    plain:
+      "Pressure pushes the water up toward the fixture; it comes back. Only twice the seal's own height blows it out.",
+  },
+  sealFrost: {
+    title: "Until the trap freezes",
+    sum: "t = (m c / U A) ln((10 °C − Ta) / (0 − Ta));  m = ρ π D²/4 (2 H + s);  A = π d (2 H + s)",
+    symbols: {
+      H: "seal standing level",
+      s: "legs of the trap apart",
+      D: "bore",
+      d: "outside of the pipe",
+      Ta: "air on a cold night",
+      t: "until its water is at freezing point",
+    },
+    plain:
+      "A bare trap under the floor, in still air. Wind halves the time; lagging makes it longer and does not stop it.",
+  },
+  breakover: {
+    title: "Breakover angle",
+    sum: "α = atan(h / a) + atan(h / b)",
+    symbols: {
+      h: "lowest point over the ground",
+      a: "to the axle behind",
+      b: "to the axle before",
+      α: "ridge it crosses",
+    },
+    plain:
+      "How sharp a ridge passes between the axles before this touches. Each wheel is taken as a point, on the safe side.",
+  },
+  rampEnd: {
+    title: "Ramp angle at the end",
+    sum: "α = atan(h / a)",
+    symbols: { h: "lowest point over the ground", a: "to the nearest axle", α: "ramp it takes" },
+    plain: "How steep a ramp may begin behind or before the wheels until this touches.",
   },
   rampsToRun: {
     title: "Ramps, so that the drains run",

@@ -29,6 +29,11 @@ export const OBSTACLE_NAMES: Readonly<Record<ObstacleKind, string>> = {
   wheelArch: "Wheel arch",
   hull: "Hull",
   ballast: "Ballast",
+  seat: "Seat",
+  cabinet: "Cabinet",
+  bulkhead: "Wall or bulkhead",
+  window: "Window or door",
+  airIntake: "Air intake",
 };
 
 export const TRAP_NAMES: Readonly<Record<TrapKind | "none", { readonly name: string; readonly plain: string }>> = {

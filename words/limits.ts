@@ -27,6 +27,17 @@ export const LIMIT_NAMES: Readonly<Record<LimitId, { readonly name: string; read
     name: "Suction while dumping, at most",
     plain: "What the breather may leave in the tank the moment the valve opens.",
   },
+  ventEndGap: {
+    name: "End of a breather to windows and intakes",
+    plain: "Also to the exhaust, whose stream must not blow into it.",
+  },
+  nightAir: { name: "Air on a cold night", plain: "Against this the freezing of traps and pipes is worked out." },
+  breakover: {
+    name: "Breakover angle",
+    plain: "The ridge between the axles that the rig still crosses without touching.",
+  },
+  rampEnd: { name: "Ramp angle at the ends", plain: "The ramp on which nothing behind or before the wheels touches." },
+  memberGap: { name: "Hole to a frame or an edge", plain: "Wood or sheet that stays beside a hole, so that it holds." },
   holeClearance: { name: "Room round a pipe in the floor", plain: "To seal it, and so that it does not rub." },
   backHead: {
     name: "Head a membrane valve holds",

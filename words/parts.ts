@@ -39,6 +39,14 @@ function nameOf(part: Exclude<Part, { kind: "pipe" }>, units: Units): string {
       return `${FITTING_NAMES[part.fitting].name.toLowerCase()}, ${describePipe(part.pipe, units)}`;
     case "reducer":
       return `reducer, ${describePipe(part.from, units)} to ${describePipe(part.to, units)}`;
+    case "joint":
+      return part.joint === "union"
+        ? `union, ${describePipe(part.to, units)}`
+        : `hose barb and clamp, ${describePipe(part.from, units)} to ${describePipe(part.to, units)}`;
+    case "ventTee":
+      return `tee for breathers, ${describePipe(part.pipe, units)}`;
+    case "lineTrap":
+      return `${TRAP_NAMES.running.name} in the line, ${describePipe(part.pipe, units)}`;
     case "trap":
       return `${TRAP_NAMES[part.trap].name}, ${describePipe(part.pipe, units)}`;
     case "admittanceValve":

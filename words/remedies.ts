@@ -29,13 +29,20 @@ export function describeRemedy(edit: Edit, byMm: number | null, design: Design, 
     case "widenPipe":
       return "Use the next wider pipe";
     case "liftVent":
+    case "liftTee":
       return `Lift ${part} by ${by}`;
+    case "openVent":
+      return "Take this breather to the open air by itself";
+    case "moveClear":
+      return `Move ${part} clear by ${by}`;
+    case "addCleanout":
+      return "Fit a cleanout that can be reached";
+    case "removeTrap":
+      return "Take the trap under the fixture out";
     case "widenVent":
       return `Use a breather of ${by} bore`;
     case "addOutlet":
       return "Fit a dump outlet at the bottom edge";
-    case "moveClear":
-      return `Move ${part} clear by ${by}`;
     case "move":
       return edit.at.kind === "bend" ? `Take the end of the breather up by ${by}` : `Set ${part} ${by} higher`;
     default:
@@ -78,6 +85,24 @@ export function describeEdit(edit: Edit, design: Design): string {
     addObstacle: "Add an obstacle",
     removeObstacle: "Take an obstacle away",
     rename: "Rename",
+    lock: `Lock ${part}`,
+    unlock: `Unlock ${part}`,
+    joinVent: `Let ${part} join another breather`,
+    openVent: `Let ${part} end in the open air`,
+    liftTee: `Lift ${part}`,
+    removeVent: "Take a breather out",
+    addTank: "Hang a tank",
+    removeTank: "Take a tank away",
+    addPort: "Add a port",
+    removePort: "Take a port out",
+    setFall: `Set the fall of ${part}`,
+    moveLeg: `Move ${part}`,
+    align: "Line parts up",
+    copyFixture: "Copy a fixture with its drain",
+    changePipe: `Change the pipe of ${part}`,
+    addLineTrap: "Fit a trap in the line",
+    removeLineTrap: "Take the trap out of the line",
+    addCleanout: "Fit a cleanout",
   };
   return verbs[edit.code];
 }

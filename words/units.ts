@@ -1,4 +1,6 @@
 import {
+  cToF,
+  fToC,
   inPerFtToMmPerM,
   inToMm,
   L_PER_US_GAL,
@@ -85,10 +87,16 @@ export function formatParts(value: number, quantity: Quantity, units: Units): Fi
       return part(formatNumber(value, 1), "days");
     case "weeks":
       return part(formatNumber(value, value < 10 ? 1 : 0), "weeks");
+    case "hours":
+      return part(formatNumber(value, value < 10 ? 1 : 0), "h");
+    case "temperature":
+      return pick(part(formatNumber(value, 0), "°C"), part(formatNumber(cToF(value), 0), "°F"));
     case "area":
       return pick(part(formatNumber(value / 100, 0), "cm²"), part(formatNumber(value / MM_PER_IN ** 2, 1), "sq in"));
     case "ratio":
       return part(formatNumber(value * 100, 0), "%");
+    case "losses":
+      return part(formatNumber(value, 2), "");
     case "roughness":
       return part(formatNumber(value, 3), "");
     case "count":
@@ -156,11 +164,20 @@ export function parseQuantity(text: string, quantity: Quantity, units: Units): R
       return parseWithUnit(text, FLOW_UNITS, imperial ? "gal/min" : "l/min");
     case "pressure":
       return parseWithUnit(text.replace(/in\s+water/i, "inwater"), PRESSURE_UNITS, imperial ? "inwater" : "pa");
+    case "temperature":
+      return parseTemperature(text, imperial);
     case "ratio":
       return parseWithUnit(text, { "%": 1 / 100 }, "%");
     default:
       return parsePlain(text);
   }
+}
+
+// A scale with another nought: the letter says which, a bare figure is in the reader's own.
+function parseTemperature(text: string, imperial: boolean): ReadOutcome {
+  const isFahrenheit = /f\s*$/i.test(text) || (imperial && !/c\s*$/i.test(text));
+  const read = parsePlain(text.replace(/[cf]\s*$/i, ""));
+  return read.ok && isFahrenheit ? { ok: true, value: fToC(read.value) } : read;
 }
 
 const SLOPE_UNITS: Readonly<Record<string, number>> = { "mm/m": 1, "in/ft": inPerFtToMmPerM(1), "%": 10 };

@@ -7,10 +7,14 @@ const AIR_VISCOSITY = 1.81e-5;
 /** Wall of drawn plastic, m [T]. */
 const PLASTIC_ROUGHNESS_M = 1.5e-6;
 
-/** Losses of a breather besides friction: entry, exit, mesh and bends, in velocity heads [T]. */
-export const BREATHER_LOSS_K = 3;
-
 export type AirPipe = { readonly boreM: number; readonly lengthM: number; readonly lossK: number };
+
+/** Pipes one after the other from a tank to the open. */
+export type Airway = readonly AirPipe[];
+
+/** The same through several pipes in a row: their pressures add up [C]. */
+export const computeAirwayPressurePa = (flowM3PerS: number, airway: Airway): number =>
+  airway.reduce((sum, pipe) => sum + computeAirPressurePa(flowM3PerS, pipe), 0);
 
 /**
  * Pressure, Pa, that drives air through a breather: Δp = (f L/D + ΣK) ρ v²/2. Flow ≥ 0 m³/s; bore (0, 0.2] m;

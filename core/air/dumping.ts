@@ -1,4 +1,4 @@
-import { type AirPipe, computeAirPressurePa } from "./airPressure";
+import { type AirPipe, type Airway, computeAirPressurePa, computeAirwayPressurePa } from "./airPressure";
 
 /** Water at 20 °C, kg/m³ [P: Kell 1975, from memory], and the fall of everything, m/s². */
 export const WATER_DENSITY = 998.2;
@@ -16,17 +16,17 @@ export type Dumping = { readonly flowM3PerS: number; readonly suctionPa: number 
  * is the only one. Source: Torricelli with Darcy and Weisbach [C].
  * Example: head 0.2 m, outlet 38 mm, 2 m of 9.5 mm, ΣK 1.5 → 0.9708 L/s, 942 Pa; of 12.7 mm → 1.2136 L/s, 370 Pa.
  */
-export function computeDumping(headM: number, outletBoreM: number, breather: AirPipe): Dumping {
+export function computeDumping(headM: number, outletBoreM: number, airway: Airway): Dumping {
   const flowAt = (suctionPa: number) => computeOutletFlow(headM, outletBoreM, suctionPa);
   let low = 0;
   let high = flowAt(0);
   for (let i = 0; i < 60; i++) {
     const middle = (low + high) / 2;
-    if (flowAt(computeAirPressurePa(middle, breather)) > middle) low = middle;
+    if (flowAt(computeAirwayPressurePa(middle, airway)) > middle) low = middle;
     else high = middle;
   }
   const flowM3PerS = (low + high) / 2;
-  return { flowM3PerS, suctionPa: computeAirPressurePa(flowM3PerS, breather) };
+  return { flowM3PerS, suctionPa: computeAirwayPressurePa(flowM3PerS, airway) };
 }
 
 /** Flow, m³/s, out of a bore under a head less the suction over it: Cd a √(2 (g h − p/ρ)), 0 where nothing drives it. */

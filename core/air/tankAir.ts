@@ -1,20 +1,21 @@
 import { computeUp } from "../attitude/attitude";
 import type { Design } from "../design/design";
-import type { Tank, Vent } from "../design/plumbing";
+import type { Tank } from "../design/plumbing";
 import { buildNetwork, listFixturesOf, type Network } from "../falls/network";
-import { add, dot, measureLength, subtract } from "../geometry/vec";
+import { add, dot } from "../geometry/vec";
 import { mmToM } from "../quantity/convert";
 import { listOpenings } from "../tanks/openings";
 import { computeTankFull } from "../tanks/tankLevels";
 import { computeSealAfterMm, computeSealBreakPa } from "../traps/sealPressure";
-import { BREATHER_LOSS_K, computeAirPressurePa } from "./airPressure";
+import { type AirPipe, type Airway, computeAirwayPressurePa } from "./airPressure";
 import { computeDumping, computeLeastBreatherBoreM } from "./dumping";
+import { buildVentPath, followVent, listVents, type VentStretch } from "./ventPath";
 
 /** What a tank's breather does while the tank is dumped full, and while every fixture on it runs. */
 export type TankAir = {
   readonly ventId: string;
-  readonly ventLengthM: number;
-  readonly lossK: number;
+  /** Its pipe from the port to the open, and those of the breathers it joins. */
+  readonly stretches: readonly VentStretch[];
   /** Full tank over the centre of the outlet at the dumping attitude, mm. */
   readonly headMm: number;
   readonly outletBoreMm: number;
@@ -41,7 +42,7 @@ export function computeTankAir(
   mostPa: number,
   network: Network = buildNetwork(design),
 ): TankAir | null {
-  const vents = design.lines.filter((line): line is Vent => line.kind === "vent" && line.fromTank === tank.id);
+  const vents = listVents(design, tank.id);
   const outlets = tank.ports.filter((port) => port.kind === "outlet");
   if (vents.length === 0 || outlets.length === 0) return null;
   const up = computeUp(design.rig.dumpAttitude);
@@ -54,31 +55,50 @@ export function computeTankAir(
   const seals = drains.flatMap(({ trap }) => (trap && trap.sealMm > 0 ? [trap.sealMm] : []));
   const weakestSealMm = seals.length > 0 ? Math.min(...seals) : null;
   const air = vents.map((vent) => {
-    const lengthM = mmToM(measureVentLengthMm(tank, vent));
-    const pipe = { boreM: mmToM(vent.pipe.innerMm), lengthM, lossK: BREATHER_LOSS_K };
-    return { vent, pipe, dumping: computeDumping(mmToM(headMm), mmToM(outlet.boreMm), pipe) };
+    const { stretches } = buildVentPath(design, vent);
+    const airway = stretches.map(({ pipe }) => pipe);
+    return { vent, stretches, airway, dumping: computeDumping(mmToM(headMm), mmToM(outlet.boreMm), airway) };
   });
   const best = air.reduce((a, b) => (b.dumping.suctionPa < a.dumping.suctionPa ? b : a));
   const { suctionPa, flowM3PerS } = best.dumping;
   return {
     ventId: best.vent.id,
-    ventLengthM: best.pipe.lengthM,
-    lossK: best.pipe.lossK,
+    stretches: best.stretches,
     headMm,
     outletBoreMm: outlet.boreMm,
     dumpFlowLps: flowM3PerS * 1000,
     suctionPa,
-    fillPa: computeAirPressurePa(inflowM3PerS, best.pipe),
+    fillPa: computeAirwayPressurePa(inflowM3PerS, best.airway),
     weakestSealMm,
     sealAfterMm: weakestSealMm === null ? null : computeSealAfterMm(weakestSealMm, suctionPa),
     breaksSeal: weakestSealMm !== null && suctionPa >= computeSealBreakPa(weakestSealMm),
-    leastBoreMm: computeLeastBreatherBoreM(mmToM(headMm), mmToM(outlet.boreMm), mostPa, best.pipe) * 1000,
+    leastBoreMm: computeLeastBreatherBoreM(mmToM(headMm), mmToM(outlet.boreMm), mostPa, sumAirway(best.airway)) * 1000,
   };
 }
 
-/** Length of a breather from its port to its open end, mm along the pipe [C]. */
-export function measureVentLengthMm(tank: Tank, vent: Vent): number {
-  const port = tank.ports.find((p) => p.id === vent.fromPort)!;
-  const points = [add(tank.atMm, port.atMm), ...vent.pointsMm];
-  return points.slice(1).reduce((sum, p, i) => sum + measureLength(subtract(p, points[i]!)), 0);
+// One pipe as long and with as many losses as all of them.
+const sumAirway = (airway: Airway): Omit<AirPipe, "boreM"> => ({
+  lengthM: airway.reduce((sum, { lengthM }) => sum + lengthM, 0),
+  lossK: airway.reduce((sum, { lossK }) => sum + lossK, 0),
+});
+
+/** Suction or pressure, Pa, that one tank's air puts on another through the breather they share. */
+export type SharedAir = { readonly fromTankId: string; readonly suctionPa: number };
+
+/**
+ * The worst suction another tank puts on this one while it is dumped: what the stretches they share take at that flow.
+ * The air of this tank stands still meanwhile, so the tee's suction reaches it whole [C]. Null where nothing is shared.
+ */
+export function computeSharedAir(design: Design, tank: Tank, airs: ReadonlyMap<string, TankAir>): SharedAir | null {
+  const own = new Set(listVents(design, tank.id).flatMap((vent) => followVent(design, vent).map(({ id }) => id)));
+  let worst: SharedAir | null = null;
+  for (const [fromTankId, { stretches, dumpFlowLps }] of airs) {
+    if (fromTankId === tank.id) continue;
+    const first = stretches.findIndex(({ lineId }) => own.has(lineId));
+    if (first < 0) continue;
+    const shared = stretches.slice(first).map(({ pipe }) => pipe);
+    const suctionPa = computeAirwayPressurePa(dumpFlowLps / 1000, shared);
+    if (!worst || suctionPa > worst.suctionPa) worst = { fromTankId, suctionPa };
+  }
+  return worst;
 }

@@ -1,11 +1,12 @@
 import type { Attitude } from "../attitude/attitude";
 import { computeUp } from "../attitude/attitude";
-import type { Tank, Vent } from "../design/plumbing";
-import { add, dot } from "../geometry/vec";
+import { dot } from "../geometry/vec";
+import type { VentPath } from "./ventPath";
 
 /** The deepest place of a breather in which water can stand. */
 export type VentDip = {
-  /** Which of the breather's points. */
+  /** Which breather's pipe it is in, and which of its points. */
+  readonly lineId: string;
   readonly point: number;
   /** How deep water stands there before it runs off to either side, mm of true height. */
   readonly deepMm: number;
@@ -17,18 +18,16 @@ export type VentDip = {
  * the open end. Water from driving and from moist air gathers there, and closes the pipe once it is as deep as the bore
  * [C]. Null where the breather rises or falls throughout, at every attitude.
  */
-export function findVentDip(tank: Tank, vent: Vent, attitudes: readonly Attitude[]): VentDip | null {
-  const port = tank.ports.find((p) => p.id === vent.fromPort)!;
-  const points = [add(tank.atMm, port.atMm), ...vent.pointsMm];
+export function findVentDip({ pointsMm, refs }: VentPath, attitudes: readonly Attitude[]): VentDip | null {
   let deepest: VentDip | null = null;
   for (const attitude of attitudes) {
     const up = computeUp(attitude);
-    const heights = points.map((p) => dot(up, p));
+    const heights = pointsMm.map((p) => dot(up, p));
     for (let i = 1; i + 1 < heights.length; i++) {
       const before = Math.max(...heights.slice(0, i));
       const after = Math.max(...heights.slice(i + 1));
       const deepMm = Math.min(before, after) - heights[i]!;
-      if (deepMm > (deepest?.deepMm ?? 0)) deepest = { point: i - 1, deepMm, attitude };
+      if (deepMm > (deepest?.deepMm ?? 0)) deepest = { ...refs[i]!, deepMm, attitude };
     }
   }
   return deepest;

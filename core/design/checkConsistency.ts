@@ -4,7 +4,7 @@ import type { Vec3 } from "../geometry/vec";
 import { isLimitId } from "../rules/limitIds";
 import type { Design } from "./design";
 import type { Fault, FaultPath } from "./faults";
-import type { Drain, Junction, PortKind, Tank } from "./plumbing";
+import type { Drain, Junction, PortKind, Tank, Vent } from "./plumbing";
 
 const AXES = ["x", "y", "z"] as const;
 
@@ -51,10 +51,13 @@ function checkReferences(design: Design): Fault[] {
         [...at, "fromTank"],
         [...at, "fromPort"],
       ];
-      return checkPort(design, { tankId: line.fromTank, portId: line.fromPort, wanted: "vent", tankPath, portPath });
+      return [
+        ...checkPort(design, { tankId: line.fromTank, portId: line.fromPort, wanted: "vent", tankPath, portPath }),
+        ...checkVentEnd(design, line, at),
+      ];
     }
     const faults: Fault[] = design.fixtures.some((f) => f.id === line.fromFixture)
-      ? []
+      ? checkAlong(line, at)
       : [{ code: "danglingReference", path: [...at, "fromFixture"], id: line.fromFixture }];
     if (line.to.kind === "junction") return [...faults, ...checkJunction(design, line, line.to, [...at, "to"])];
     const { tankId, portId } = line.to;
@@ -62,8 +65,47 @@ function checkReferences(design: Design): Fault[] {
       [...at, "to", "tankId"],
       [...at, "to", "portId"],
     ];
+    if (design.tanks.some((t) => t.id === tankId && t.holds === "fresh")) {
+      return [...faults, { code: "drainIntoFresh", path: tankPath, id: tankId }];
+    }
     return [...faults, ...checkPort(design, { tankId, portId, wanted: "inlet", tankPath, portPath })];
   });
+}
+
+// What stands at bends stands at bends that are there, and changes of pipe follow one another.
+function checkAlong({ bendsMm, changes, lineTrap }: Drain, at: FaultPath): Fault[] {
+  const bends = bendsMm.length;
+  return [
+    ...changes.flatMap(({ bend, pipe }, i): Fault[] => {
+      const path = [...at, "changes", i];
+      if (bend >= bends || bend <= (changes[i - 1]?.bend ?? -1)) {
+        return [{ code: "atNoBend", path: [...path, "bend"], bends }];
+      }
+      return pipe.outerMm > pipe.innerMm ? [] : [{ code: "pipeWithoutWall", path: [...path, "pipe", "outerMm"] }];
+    }),
+    ...(lineTrap && lineTrap.bend >= bends
+      ? [{ code: "atNoBend", path: [...at, "lineTrap", "bend"], bends } as const]
+      : []),
+  ];
+}
+
+// A breather ends in the open air or, by a tee, at a point of another one; following them comes out in the open.
+function checkVentEnd(design: Design, vent: Vent, at: FaultPath): Fault[] {
+  const { to } = vent;
+  if (to.kind === "openAir") {
+    return vent.pointsMm.length > 0 ? [] : [{ code: "ventWithoutEnd", path: [...at, "pointsMm"] }];
+  }
+  const find = (lineId: string) => design.lines.find((l): l is Vent => l.kind === "vent" && l.id === lineId);
+  const main = find(to.lineId);
+  if (!main) return [{ code: "danglingReference", path: [...at, "to", "lineId"], id: to.lineId }];
+  const bends = main.pointsMm.length;
+  if (to.point >= bends) return [{ code: "joinsNoBend", path: [...at, "to", "point"], id: to.lineId, bends }];
+  const seen = new Set([vent.id]);
+  for (let next: Vent | undefined = main; next; next = next.to.kind === "tee" ? find(next.to.lineId) : undefined) {
+    if (seen.has(next.id)) return [{ code: "drainLoop", path: [...at, "to"], id: next.id }];
+    seen.add(next.id);
+  }
+  return [];
 }
 
 type PortReference = {

@@ -1,6 +1,7 @@
 import { vec } from "../geometry/vec";
 import { CURRENT_VERSION, type Design, FORMAT } from "./design";
 import type { RigKind } from "./rig";
+import { USUAL_TRAPS } from "./usualTraps";
 
 /** What a builder measures before anything can be computed; mm unless the name says otherwise. */
 export type FirstMeasures = {
@@ -135,9 +136,11 @@ export function createDesign(id: string, name: string, kind: RigKind, m: FirstMe
         pipe: PIPE,
         fromFixture: "sink",
         to: { kind: "inlet", tankId: "grey", portId: "inlet" },
-        trap: { kind: "pTrap", sealMm: 50, dropMm: 90, spanMm: 80 },
+        trap: USUAL_TRAPS.pTrap,
+        lineTrap: null,
         branchVent: null,
         bendsMm: [vec(dropX, sink.y, Math.max(weirZ - 10, 20)), vec(dropX, sink.y, underZ)],
+        changes: [],
       },
       {
         id: "grey-vent",
@@ -146,6 +149,7 @@ export function createDesign(id: string, name: string, kind: RigKind, m: FirstMe
         pipe: { innerMm: 19, outerMm: 25, manningN: 0.01 },
         fromTank: "grey",
         fromPort: "vent",
+        to: { kind: "openAir", hasMesh: true },
         pointsMm: [vec(tankAt.x + m.tankLengthMm / 2, m.floorWidthMm / 2 - 40, 500)],
       },
     ],

@@ -1,6 +1,7 @@
 import type { Design } from "./design";
 import type { Fault } from "./faults";
 import { followBends } from "./followBends";
+import { findMovedLock } from "./locks";
 import { parseChanged } from "./parseDesign";
 import type { PartRef } from "./part";
 
@@ -44,6 +45,24 @@ export const EDIT_CODES = [
   "addObstacle",
   "removeObstacle",
   "rename",
+  "lock",
+  "unlock",
+  "joinVent",
+  "openVent",
+  "liftTee",
+  "addTank",
+  "removeTank",
+  "addPort",
+  "removePort",
+  "setFall",
+  "moveLeg",
+  "align",
+  "copyFixture",
+  "changePipe",
+  "addLineTrap",
+  "removeLineTrap",
+  "addCleanout",
+  "removeVent",
 ] as const;
 
 /** A change to a design as data: it can be previewed, applied, named in the undo list, and sent over a wire. */
@@ -67,6 +86,8 @@ export function applyEdit(design: Design, edit: Edit): EditOutcome {
     }
     next = followBends(changed as Design, op);
   }
+  const held = findMovedLock(design, next as Design);
+  if (held) return { ok: false, faults: [{ code: "locked", path: [], name: held }] };
   const parsed = parseChanged(design, next as Design);
   // what is kept is what was built here, not zod's copy, so that untouched parts stay the same objects
   return parsed.ok ? { ok: true, design: next as Design } : parsed;

@@ -22,6 +22,10 @@ export type Fault =
   | { readonly code: "wrongPortKind"; readonly path: FaultPath; readonly id: string; readonly wanted: string }
   | { readonly code: "joinsNoBend"; readonly path: FaultPath; readonly id: string; readonly bends: number }
   | { readonly code: "drainLoop"; readonly path: FaultPath; readonly id: string }
+  | { readonly code: "ventWithoutEnd"; readonly path: FaultPath }
+  | { readonly code: "drainIntoFresh"; readonly path: FaultPath; readonly id: string }
+  | { readonly code: "atNoBend"; readonly path: FaultPath; readonly bends: number }
+  | { readonly code: "locked"; readonly path: FaultPath; readonly name: string }
   | { readonly code: "portOutsideTank"; readonly path: FaultPath }
   | {
       readonly code: "fittingLargerThanTank";

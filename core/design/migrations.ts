@@ -7,7 +7,7 @@ export type Migration = (old: DesignDocument) => DesignDocument;
 export type MigrationTable = Readonly<Record<number, Migration>>;
 
 /** Step n leads from version n to n + 1. */
-const MIGRATIONS: MigrationTable = { 1: giveDrainsAnEnd };
+const MIGRATIONS: MigrationTable = { 1: giveDrainsAnEnd, 2: giveBreathersAnEnd };
 
 // Version 1 knew drains into tanks only, and named tank and port side by side.
 function giveDrainsAnEnd(old: DesignDocument): DesignDocument {
@@ -16,6 +16,26 @@ function giveDrainsAnEnd(old: DesignDocument): DesignDocument {
     if (!isDocument(line) || line["kind"] !== "drain") return line;
     const { toTank, toPort, ...rest } = line;
     return { ...rest, to: { kind: "inlet", tankId: toTank, portId: toPort } };
+  });
+  return { ...old, lines };
+}
+
+// Version 2 knew breathers to the open air only, one pipe a drain and traps under fixtures only.
+function giveBreathersAnEnd(old: DesignDocument): DesignDocument {
+  if (!Array.isArray(old["lines"])) return old;
+  const lines = old["lines"].map((line: unknown) => {
+    if (!isDocument(line)) return line;
+    if (line["kind"] === "vent") return { ...line, to: { kind: "openAir", hasMesh: true } };
+    if (line["kind"] !== "drain") return line;
+    const trap = line["trap"];
+    // what is screwed together below a sink can be unscrewed there
+    const opens = isDocument(trap) && (trap["kind"] === "pTrap" || trap["kind"] === "bottle");
+    return {
+      ...line,
+      trap: isDocument(trap) ? { ...trap, hasCleanout: opens } : trap,
+      lineTrap: null,
+      changes: [],
+    };
   });
   return { ...old, lines };
 }

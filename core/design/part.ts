@@ -11,7 +11,11 @@ export type PartRef =
   /** Bend of a drain, or point of a vent, counted from the start. */
   | { readonly kind: "bend"; readonly lineId: string; readonly index: number }
   /** Leg of a drain, counted from the trap. */
-  | { readonly kind: "leg"; readonly lineId: string; readonly index: number };
+  | { readonly kind: "leg"; readonly lineId: string; readonly index: number }
+  /** Where a leg goes through a wall or the side of a cabinet, counted along the leg. */
+  | { readonly kind: "panel"; readonly lineId: string; readonly index: number; readonly nth: number }
+  /** The ground clearance between or beyond the axles. */
+  | { readonly kind: "ramp"; readonly where: "between" | "behind" | "before" };
 
 /** One string a part, for keys and comparisons. */
 export function toPartKey(part: PartRef): string {

@@ -1,5 +1,6 @@
 import * as z from "zod";
 import { id, litres, mm, name, number, pointMm } from "./fields";
+import { locked } from "./locked";
 
 export const FIXTURE_KINDS = [
   "kitchenSink",
@@ -25,6 +26,7 @@ export const fixture = z.strictObject({
   inflowLps: number("L/s", 0.001, 5),
   /** One use with the plug in. */
   volumePerUseL: litres(0.1, 300),
+  locked,
 });
 
 const profileCorner = z.strictObject({ u: mm(-10_000, 10_000), v: mm(-10_000, 10_000) });
@@ -56,15 +58,18 @@ export const port = z.strictObject({
   boreMm: mm(4, 160),
 });
 
+export const HELD_WATERS = ["grey", "black", "fresh"] as const;
+
 export const tank = z.strictObject({
   id,
   name,
-  holds: z.enum(["grey"]),
+  holds: z.enum(HELD_WATERS),
   /** Lowest, rearmost, rightmost corner of the inside. */
   atMm: pointMm,
   solid,
   wallMm: mm(0.5, 30),
   ports: z.array(port).max(24),
+  locked,
 });
 
 export const pipe = z.strictObject({
@@ -84,6 +89,24 @@ export const trap = z.strictObject({
   dropMm: mm(0, 500),
   /** How far it carries the water sideways from the outlet to the weir. */
   spanMm: mm(0, 1_000),
+  /** It can be opened and cleaned out by hand where it sits. */
+  hasCleanout: z.boolean(),
+});
+
+/** A low running trap in the line itself, at one of its bends: it serves everything that drains through it. */
+export const lineTrap = z.strictObject({
+  bend: z.int().min(0).max(59),
+  sealMm: mm(10, 200),
+  hasCleanout: z.boolean(),
+});
+
+export const PIPE_JOINTS = ["union", "reducer", "hoseBarb"] as const;
+
+/** Where a drain goes on in another pipe: from one of its bends on, until the next change. */
+export const pipeChange = z.strictObject({
+  bend: z.int().min(0).max(59),
+  joint: z.enum(PIPE_JOINTS),
+  pipe,
 });
 
 /** Air to the branch near its trap: an open pipe, or a valve that only lets air in. */
@@ -92,7 +115,7 @@ export const branchVent = z.strictObject({
   fromWeirMm: mm(0, 20_000),
 });
 
-const lineEnds = { id, name, pipe };
+const lineEnds = { id, name, pipe, locked };
 
 export const FITTINGS = ["wye", "tee"] as const;
 
@@ -115,18 +138,32 @@ export const drain = z.strictObject({
   fromFixture: id,
   to: outfall,
   trap: trap.nullable(),
+  lineTrap: lineTrap.nullable(),
   branchVent: branchVent.nullable(),
   /** Inverts of the bends between the trap's weir and the end. */
   bendsMm: z.array(pointMm).max(60),
+  /** Changes of pipe along it, in the order of the bends. */
+  changes: z.array(pipeChange).max(12),
 });
 
-/** A tank's breather: from its port along the points to the open end, which is the last of them. */
+/** Where a breather ends: in the open air, which is its last point, or at a point of another breather, by a tee. */
+export const ventEnd = z.discriminatedUnion("kind", [
+  z.strictObject({
+    kind: z.literal("openAir"),
+    /** Insects stay out. */
+    hasMesh: z.boolean(),
+  }),
+  z.strictObject({ kind: z.literal("tee"), lineId: id, point: z.int().min(0).max(59) }),
+]);
+
+/** A tank's breather: from its port along the points to its end. */
 export const vent = z.strictObject({
   ...lineEnds,
   kind: z.literal("vent"),
   fromTank: id,
   fromPort: id,
-  pointsMm: z.array(pointMm).min(1).max(60),
+  to: ventEnd,
+  pointsMm: z.array(pointMm).max(60),
 });
 
 export const line = z.discriminatedUnion("kind", [drain, vent]);
@@ -142,6 +179,11 @@ export type TrapKind = Trap["kind"];
 export type BranchVent = z.infer<typeof branchVent>;
 export type Fitting = (typeof FITTINGS)[number];
 export type Outfall = z.infer<typeof outfall>;
+export type LineTrap = z.infer<typeof lineTrap>;
+export type PipeChange = z.infer<typeof pipeChange>;
+export type PipeJoint = PipeChange["joint"];
+export type VentEnd = z.infer<typeof ventEnd>;
+export type HeldWater = Tank["holds"];
 export type Junction = Extract<Outfall, { kind: "junction" }>;
 export type Drain = z.infer<typeof drain>;
 export type Vent = z.infer<typeof vent>;

@@ -1,5 +1,6 @@
 import * as z from "zod";
 import { degrees, id, mm, name, pointMm } from "./fields";
+import { locked } from "./locked";
 
 export const RIG_KINDS = ["van", "bus", "trailer", "boat"] as const;
 export const OBSTACLE_KINDS = [
@@ -13,6 +14,11 @@ export const OBSTACLE_KINDS = [
   "wheelArch",
   "hull",
   "ballast",
+  "seat",
+  "cabinet",
+  "bulkhead",
+  "window",
+  "airIntake",
 ] as const;
 
 export const attitude = z.strictObject({ pitchDeg: degrees(-20, 20), rollDeg: degrees(-20, 20) });
@@ -26,6 +32,7 @@ export const obstacle = z.strictObject({
   lengthMm: mm(1, 20_000),
   widthMm: mm(1, 5_000),
   heightMm: mm(1, 4_000),
+  locked,
 });
 
 export const rig = z.strictObject({

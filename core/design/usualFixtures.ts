@@ -1,4 +1,5 @@
 import type { Fixture, FixtureKind, Trap } from "./plumbing";
+import { USUAL_TRAPS } from "./usualTraps";
 
 /** What a fixture of a kind is like before it is measured: common practice, no source [T]. */
 export type UsualFixture = Pick<Fixture, "boreMm" | "rimMm" | "inflowLps" | "volumePerUseL"> & {
@@ -9,9 +10,9 @@ export type UsualFixture = Pick<Fixture, "boreMm" | "rimMm" | "inflowLps" | "vol
   readonly trap: Trap;
 };
 
-const DEEP: Trap = { kind: "pTrap", sealMm: 50, dropMm: 90, spanMm: 80 };
+const DEEP = USUAL_TRAPS.pTrap;
 /** Trays sit on the floor: a low trap saves height [T]. */
-const LOW: Trap = { kind: "running", sealMm: 50, dropMm: 60, spanMm: 120 };
+const LOW = USUAL_TRAPS.running;
 
 export const USUAL_FIXTURES: Readonly<Record<FixtureKind, UsualFixture>> = {
   kitchenSink: { heightMm: 640, halfMm: 190, boreMm: 36.4, rimMm: 160, inflowLps: 0.1, volumePerUseL: 8, trap: DEEP },

@@ -6,6 +6,7 @@ import { parseDesign } from "../design/parseDesign";
 import type { Drain } from "../design/plumbing";
 import { evaluate } from "../evaluate/evaluate";
 import { buildNetwork, followDrain } from "../falls/network";
+import { measureLength, subtract } from "../geometry/vec";
 import { buildDrawDrain, buildRedirect, listGoals } from "./drainEdits";
 
 const drainsOf = (design: Design) => design.lines.filter((line): line is Drain => line.kind === "drain");
@@ -35,7 +36,8 @@ test("any drain can be led to any goal it is offered; the others end where they 
         if (chain.some(({ id }) => id === drain.id)) continue;
         const same = later.drains.find(({ lineId }) => lineId === result.lineId)!;
         expect(same.tankId).toBe(result.tankId);
-        expect(same.nodesMm[0]).toEqual(result.nodesMm[0]);
+        // a bend put in is laid to a tenth of a millimetre, and a trap turns with it by as much
+        expect(measureLength(subtract(same.nodesMm[0]!, result.nodesMm[0]!))).toBeLessThan(0.2);
       }
     }),
     { numRuns: 80 },

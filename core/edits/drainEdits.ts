@@ -3,6 +3,7 @@ import type { Edit, EditOp } from "../design/edit";
 import { freeId } from "../design/freeId";
 import { roundTenth } from "../design/moves";
 import type { Drain, Outfall } from "../design/plumbing";
+import { USUAL_TRAPS } from "../design/usualTraps";
 import { buildDrainPath, type Leg } from "../falls/drainPath";
 import { buildNetwork, followDrain } from "../falls/network";
 import { add, dot, interpolate, measureLength, measurePlanLength, subtract, type Vec3, vec } from "../geometry/vec";
@@ -50,9 +51,11 @@ export function buildDrawDrain(design: Design, fixtureId: string, goal: Goal): E
     pipe: findWastePipe(fixture.boreMm),
     fromFixture: fixtureId,
     to,
-    trap: { kind: "pTrap", sealMm: 50, dropMm: 90, spanMm: 80 },
+    trap: USUAL_TRAPS.pTrap,
+    lineTrap: null,
     branchVent: null,
     bendsMm: layBends(weir, endMm),
+    changes: [],
   };
   return {
     code: "addDrain",
@@ -92,7 +95,10 @@ function reach(design: Design, goal: Goal, from: Vec3): Reached {
     return { ops: [], to: goal, endMm: add(tank.atMm, tank.ports.find((p) => p.id === goal.portId)!.atMm) };
   }
   const main = design.lines.find((line) => line.id === goal.lineId) as Drain;
-  const { leg, atMm } = findPlaceToJoin(buildDrainPath(design, main).ownLegs, from);
+  const path = buildDrainPath(design, main);
+  // a bend within the reach of the trap would turn the trap itself
+  const isInTrap = (p: Vec3) => measurePlanLength(subtract(p, path.outletMm)) <= (main.trap?.spanMm ?? 0);
+  const { leg, atMm } = findPlaceToJoin(path.ownLegs, from, isInTrap);
   const junction = (bend: number): Outfall => ({ kind: "junction", lineId: main.id, bend, fitting: "wye" });
   const near = [leg.index - 1, leg.index].find((bend) => {
     const point = main.bendsMm[bend];
@@ -103,8 +109,10 @@ function reach(design: Design, goal: Goal, from: Vec3): Reached {
   return { ops: [insert], to: junction(leg.index), endMm: atMm };
 }
 
+type Place = { readonly leg: Leg; readonly atMm: Vec3 };
+
 // The nearest place in plan, but what lacks in height weighs more than any way round, and joining against the flow a lot.
-function findPlaceToJoin(legs: readonly Leg[], from: Vec3): { readonly leg: Leg; readonly atMm: Vec3 } {
+function findPlaceToJoin(legs: readonly Leg[], from: Vec3, isInTrap: (p: Vec3) => boolean): Place {
   const places = legs.map((leg) => {
     const along = subtract(leg.to, leg.from);
     const flat = vec(along.x, along.y, 0);
@@ -116,7 +124,8 @@ function findPlaceToJoin(legs: readonly Leg[], from: Vec3): { readonly leg: Leg;
     const isAgainst = leg.kind === "run" && dot(way, flat) < 0;
     return { leg, atMm, cost: lengthMm + 20 * lacksMm + (isAgainst ? AGAINST_COST_MM : 0) };
   });
-  return places.reduce((a, b) => (b.cost < a.cost ? b : a));
+  const free = places.filter(({ atMm }) => !isInTrap(atMm));
+  return (free.length > 0 ? free : places).reduce((a, b) => (b.cost < a.cost ? b : a));
 }
 
 /**

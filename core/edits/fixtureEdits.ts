@@ -36,8 +36,10 @@ export function buildAddFixture(design: Design, kind: FixtureKind, name: string)
     fromFixture: fixtureId,
     to: { kind: "inlet", tankId: tank.id, portId: inlet.id },
     trap,
+    lineTrap: null,
     branchVent: null,
     bendsMm: layBends(design, outletMm, outletMm.z - trap.dropMm, tank.atMm.z + inlet.atMm.z, tank),
+    changes: [],
   };
   const ops: EditOp[] = [
     { op: "insert", path: ["fixtures"], index: design.fixtures.length, value: fixture },

@@ -6,6 +6,7 @@ import { measureLegGaps } from "../fit/obstacleGaps";
 import { isAtLeast, isAtMost } from "../quantity/tolerance";
 import { lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
 import { checkObstacleGaps } from "./checkObstacleGaps";
+import { checkTraps } from "./checkTraps";
 import { createFinding } from "./createFinding";
 import type { DrainResult } from "./evaluation";
 import type { Finding } from "./findings";
@@ -23,7 +24,7 @@ export function checkDrain(
     ...(path.fixture.kind === "urineDiverter"
       ? [createFinding("should", { kind: "fixture", id: path.fixture.id }, { code: "urineInGrey" })]
       : []),
-    ...checkTrap(design, path, result),
+    ...checkTraps(design, path, result),
     ...checkLegs(path, result, parked),
     ...checkFlow(design, path, result),
     ...checkBores(path),
@@ -41,54 +42,27 @@ export function checkDrain(
   ];
 }
 
-function checkTrap(design: Design, path: DrainPath, result: DrainResult): Finding[] {
-  const { trap, branchVent, id: lineId } = path.drain;
-  const at = { kind: "trap", lineId } as const;
-  if (!trap) return [createFinding("must", { kind: "line", id: lineId }, { code: "trapMissing" })];
-  if (trap.kind === "membrane") return [];
-  const findings: Finding[] = [];
-  const { sealMm } = trap;
-  const least = lookUpLimit(design.rules, "sealLeast", { boreMm: path.pipe.innerMm });
-  const most = lookUpLimit(design.rules, "sealMost", { boreMm: path.pipe.innerMm });
-  if (least.value !== null && !isAtLeast(sealMm, least.value)) {
-    findings.push(createFinding("should", at, { code: "sealShallow", sealMm }, least));
-  }
-  if (most.value !== null && !isAtMost(sealMm, most.value)) {
-    findings.push(createFinding("note", at, { code: "sealDeep", sealMm }, most));
-  }
-  const inUse = lookUpLimit(design.rules, "sealInUse");
-  const { sealRisks } = result;
-  if (sealRisks && !isAtLeast(sealRisks.afterDrivingMm, inUse.value ?? 0)) {
-    const { drivingLossMm: lossMm, afterDrivingMm: leftMm } = sealRisks;
-    findings.push(createFinding("should", at, { code: "sealSlops", lossMm, leftMm }, inUse));
-  }
-  const { arm, armAllowedMm, armLimit } = result;
-  if (!isAtMost(arm.lengthMm, armAllowedMm)) {
-    const severity = armLimit.standing === "C" && branchVent ? "note" : "should";
-    findings.push(
-      createFinding(severity, at, { code: "trapArmLong", lengthMm: arm.lengthMm, allowedMm: armAllowedMm }, armLimit),
-    );
-  }
-  return findings;
-}
-
 // One finding a leg: the one that says most. Backwards on level ground, then backwards where it is parked, then too flat.
 function checkLegs(path: DrainPath, result: DrainResult, parked: readonly Standing[]): Finding[] {
-  const slacks = measureLegSlacks(path, parked, result.minFall.value ?? 0, result.parkedFall.value ?? 0);
+  const slacks = measureLegSlacks(
+    path,
+    parked,
+    (leg) => result.minFalls[leg.index]?.value ?? 0,
+    result.parkedFall.value ?? 0,
+  );
   const upright = computeUp(LEVEL);
   return path.ownLegs.flatMap((leg, index): Finding[] => {
     if (leg.kind === "drop") return [];
     const at = { kind: "leg", lineId: path.drain.id, index } as const;
     const slack = slacks[index]!;
+    const minFall = result.minFalls[index]!;
     const shortMm = -slack.leastMm;
     const fallMm = result.level.legs[index]!.fallMm;
     const slopeMmPerM = leg.planLengthMm > 0 ? (fallMm / leg.planLengthMm) * 1000 : 0;
     const litresAt = (up: typeof upright) =>
       computePonds(path, up).find((pond) => pond.legIndex === index)?.litres ?? 0;
     if (fallMm < 0) {
-      return [
-        createFinding("must", at, { code: "legBackwards", fallMm, shortMm, litres: litresAt(upright) }, result.minFall),
-      ];
+      return [createFinding("must", at, { code: "legBackwards", fallMm, shortMm, litres: litresAt(upright) }, minFall)];
     }
     if (!isAtLeast(slack.parkedMm, 0)) {
       const { attitude } = slack.parkedAt;
@@ -96,7 +70,7 @@ function checkLegs(path: DrainPath, result: DrainResult, parked: readonly Standi
       return [createFinding("must", at, { code: "legBackwardsParked", attitude, shortMm, litres }, result.parkedFall)];
     }
     if (!isAtLeast(slack.levelMm, 0)) {
-      return [createFinding("should", at, { code: "legBelowMinFall", slopeMmPerM, shortMm }, result.minFall)];
+      return [createFinding("should", at, { code: "legBelowMinFall", slopeMmPerM, shortMm }, minFall)];
     }
     return [];
   });
@@ -131,38 +105,48 @@ function checkFlow(design: Design, path: DrainPath, result: DrainResult): Findin
 
 // A pipe that goes through the floor at its own fall needs a slot, not a hole: it should turn down first.
 function checkPassages(design: Design, { passages }: DrainResult): Finding[] {
-  const limit = lookUpLimit(design.rules, "holeSlant");
-  return passages.flatMap(({ lineId, legIndex, hole: { lengthMm, widthMm } }) =>
-    isAtMost(lengthMm, (limit.value ?? Infinity) * widthMm)
-      ? []
-      : [
-          createFinding(
-            "should",
-            { kind: "leg", lineId, index: legIndex },
-            { code: "passageSlants", lengthMm, widthMm },
-            limit,
-          ),
-        ],
-  );
+  const slant = lookUpLimit(design.rules, "holeSlant");
+  const edge = lookUpLimit(design.rules, "memberGap");
+  return passages.flatMap((passage): Finding[] => {
+    const { lineId, legIndex, through, hole, nearest, behind } = passage;
+    const at = { kind: "leg", lineId, index: legIndex } as const;
+    const { lengthMm, widthMm } = hole;
+    const findings: Finding[] = [];
+    if (through === "floor" && !isAtMost(lengthMm, (slant.value ?? Infinity) * widthMm)) {
+      findings.push(createFinding("should", at, { code: "passageSlants", lengthMm, widthMm }, slant));
+    }
+    if (nearest && !isAtLeast(nearest.gapMm, edge.value ?? 0)) {
+      const { gapMm, obstacle } = nearest;
+      findings.push(createFinding("should", at, { code: "holeNearEdge", gapMm, memberName: obstacle.name }, edge));
+    }
+    if (behind && behind.clearMm < NEAR_BEHIND_MM) {
+      const { clearMm, obstacle } = behind;
+      findings.push(createFinding("note", at, { code: "drillTowards", clearMm, obstacleName: obstacle.name }));
+    }
+    return findings;
+  });
 }
 
+/** A bit that breaks through runs on this far before it is stopped, mm [T]. */
+const NEAR_BEHIND_MM = 150;
+
+// Where the way of the water gets narrower: at the fixture, at each change of pipe, at the junction, at the tank.
 function checkBores(path: DrainPath): Finding[] {
+  const { drain, fixture, ownLegs, legs, chain, inlet, tank } = path;
   const findings: Finding[] = [];
-  const pipeMm = path.pipe.innerMm;
-  if (path.fixture.boreMm > pipeMm) {
-    const numbers = { code: "narrowsDownstream", fromMm: path.fixture.boreMm, toMm: pipeMm } as const;
-    findings.push(createFinding("should", { kind: "line", id: path.drain.id }, numbers));
+  const narrows = (at: Finding["at"], fromMm: number, toMm: number) => {
+    if (fromMm > toMm) findings.push(createFinding("should", at, { code: "narrowsDownstream", fromMm, toMm }));
+  };
+  narrows({ kind: "line", id: drain.id }, fixture.boreMm, path.pipe.innerMm);
+  ownLegs.forEach((leg, i) => {
+    const next = ownLegs[i + 1];
+    if (next) narrows({ kind: "bend", lineId: drain.id, index: i }, leg.pipe.innerMm, next.pipe.innerMm);
+  });
+  const lastMm = ownLegs.at(-1)!.pipe.innerMm;
+  const joined = legs[ownLegs.length];
+  if (chain.length > 1 && joined) {
+    narrows({ kind: "leg", lineId: drain.id, index: ownLegs.length - 1 }, lastMm, joined.pipe.innerMm);
   }
-  const joined = path.chain[1];
-  if (joined && pipeMm > joined.pipe.innerMm) {
-    const numbers = { code: "narrowsDownstream", fromMm: pipeMm, toMm: joined.pipe.innerMm } as const;
-    findings.push(
-      createFinding("should", { kind: "leg", lineId: path.drain.id, index: path.ownLegs.length - 1 }, numbers),
-    );
-  }
-  if (!joined && pipeMm > path.inlet.boreMm) {
-    const numbers = { code: "narrowsDownstream", fromMm: pipeMm, toMm: path.inlet.boreMm } as const;
-    findings.push(createFinding("should", { kind: "port", tankId: path.tank.id, id: path.inlet.id }, numbers));
-  }
+  if (chain.length === 1) narrows({ kind: "port", tankId: tank.id, id: inlet.id }, lastMm, inlet.boreMm);
   return findings;
 }

@@ -1,14 +1,13 @@
-import { findVentDip } from "../air/ventDips";
 import type { Design } from "../design/design";
-import type { Tank, Vent } from "../design/plumbing";
-import { measureSillGapMm, measureTankGaps, toTankBlock } from "../fit/obstacleGaps";
+import type { Tank } from "../design/plumbing";
+import { measureSillGapMm, measureTankGaps } from "../fit/obstacleGaps";
 import { isAtLeast, isAtMost } from "../quantity/tolerance";
-import { lookUpLimit } from "../rules/lookUpLimit";
+import { type Limit, lookUpLimit } from "../rules/lookUpLimit";
 import { checkObstacleGaps } from "./checkObstacleGaps";
+import { checkVents } from "./checkVents";
 import { createFinding } from "./createFinding";
 import type { TankResult } from "./evaluation";
 import type { Finding } from "./findings";
-import { listParkedStandings } from "./parkedAttitudes";
 
 /** Everything that can be said against one tank. */
 export function checkTank(design: Design, tank: Tank, result: TankResult): Finding[] {
@@ -16,7 +15,7 @@ export function checkTank(design: Design, tank: Tank, result: TankResult): Findi
   const findings: Finding[] = [];
   if (!tank.ports.some((port) => port.kind === "outlet"))
     findings.push(createFinding("must", at, { code: "tankNoOutlet" }));
-  findings.push(...checkAir(design, tank));
+  findings.push(...checkVents(design, tank));
   findings.push(...checkDumping(design, result));
   findings.push(...checkFirstToDrown(design, tank, result));
   const sill = lookUpLimit(design.rules, "sillGap");
@@ -37,41 +36,26 @@ export function checkTank(design: Design, tank: Tank, result: TankResult): Findi
   return findings;
 }
 
-// A tank needs an open breather that ends above the tank itself.
-function checkAir(design: Design, tank: Tank): Finding[] {
-  const vents = design.lines.filter((line): line is Vent => line.kind === "vent" && line.fromTank === tank.id);
-  if (vents.length === 0) return [createFinding("must", { kind: "tank", id: tank.id }, { code: "tankUnvented" })];
-  const topMm = toTankBlock(tank).max.z;
-  const parked = listParkedStandings(design.rig).map(({ attitude }) => attitude);
-  return vents.flatMap((vent) => {
-    const dip = findVentDip(tank, vent, parked);
-    // what stands in a dip closes the breather once it is as deep as the bore
-    const dips =
-      dip && dip.deepMm >= vent.pipe.innerMm
-        ? [
-            createFinding(
-              "should",
-              { kind: "bend", lineId: vent.id, index: dip.point },
-              {
-                code: "ventDips",
-                deepMm: dip.deepMm,
-                boreMm: vent.pipe.innerMm,
-                attitude: dip.attitude,
-              },
-            ),
-          ]
-        : [];
-    const endMm = vent.pointsMm[vent.pointsMm.length - 1]!.z;
-    const highest = Math.max(...vent.pointsMm.map((p) => p.z));
-    if (highest > topMm) return dips;
-    return [...dips, createFinding("should", { kind: "line", id: vent.id }, { code: "ventEndsLow", endMm, topMm })];
-  });
+// The valve opens on a full tank: the breather must let in what the outlet lets out.
+function checkDumping(design: Design, { air, sharedAir, tankId }: TankResult): Finding[] {
+  const limit = lookUpLimit(design.rules, "ventSuction");
+  const other = design.tanks.find(({ id }) => id === sharedAir?.fromTankId);
+  const shared =
+    sharedAir && other && !isAtMost(sharedAir.suctionPa, limit.value ?? Infinity)
+      ? [
+          createFinding(
+            "should",
+            { kind: "tank", id: tankId },
+            { code: "sharedAirSucks", suctionPa: sharedAir.suctionPa, otherName: other.name },
+            limit,
+          ),
+        ]
+      : [];
+  return [...shared, ...checkOwnDumping(air, limit)];
 }
 
-// The valve opens on a full tank: the breather must let in what the outlet lets out.
-function checkDumping(design: Design, { air }: TankResult): Finding[] {
+function checkOwnDumping(air: TankResult["air"], limit: Limit): Finding[] {
   if (!air) return [];
-  const limit = lookUpLimit(design.rules, "ventSuction");
   const { suctionPa, breaksSeal, weakestSealMm, leastBoreMm } = air;
   if (isAtMost(suctionPa, limit.value ?? Infinity) && !breaksSeal) return [];
   const at = { kind: "line", id: air.ventId } as const;

@@ -1,25 +1,36 @@
-import { computeTankAir } from "../air/tankAir";
+import { computeSharedAir, computeTankAir, type SharedAir, type TankAir } from "../air/tankAir";
 import { type Attitude, computeUp, isLevel, LEVEL } from "../attitude/attitude";
 import { computeStay } from "../days/daysToFull";
 import type { Design, RulesChoice } from "../design/design";
-import type { Drain, Tank } from "../design/plumbing";
+import type { Drain, Tank, Trap } from "../design/plumbing";
 import { computeDrainFlow } from "../falls/drainFlow";
-import { buildDrainPath, type DrainPath, type Leg } from "../falls/drainPath";
+import { buildDrainPath, type DrainPath, findPipeOf, type Leg } from "../falls/drainPath";
 import { computeFallBudget, type FallBudget } from "../falls/fallBudget";
 import { buildNetwork, type Network } from "../falls/network";
 import { computePonds } from "../falls/ponding";
-import { listPassages, measureFloorMm } from "../fit/passages";
+import { listPassages } from "../fit/passages";
+import { measureRampAngles } from "../fit/rampAngles";
 import { measureCapacityL } from "../geometry/solid";
 import { type Limit, lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
 import { listOpenings } from "../tanks/openings";
 import { computeLeftBehindL, computeTankFull, type TankFull } from "../tanks/tankLevels";
+import { computeSealAfterMm } from "../traps/sealPressure";
 import { computeSealRisks } from "../traps/sealRisks";
-import { computeTrapArm } from "../traps/trapArm";
+import { computeTrapArm, measureArmFallMm } from "../traps/trapArm";
+import {
+  computeSealAfterSiphonMm,
+  computeSealUnderMm,
+  computeTrapFrostHours,
+  type TrapAir,
+  type TrapRisks,
+} from "../traps/trapRisks";
 import { computeTrapWater } from "../traps/trapSeal";
 import { checkDesign } from "./checkDesign";
 import { checkDrain } from "./checkDrain";
 import { checkJunctions } from "./checkJunctions";
+import { checkRamps } from "./checkRamps";
 import { checkTank } from "./checkTank";
+import { checkTrapAir } from "./checkTraps";
 import type { AtWorst, DrainResult, Evaluation, StayResult, TankResult } from "./evaluation";
 import { sortFindings } from "./findings";
 import { listParkedStandings, type Standing } from "./parkedAttitudes";
@@ -35,38 +46,73 @@ export function evaluate(design: Design, attitude: Attitude = LEVEL): Evaluation
   const parked = listParkedStandings(design.rig);
   const network = buildNetwork(design);
   const paths = [...network.drains.values()].map((drain) => buildDrainPath(design, drain, network));
-  const falls = new Map(paths.map(({ drain }) => [drain.id, lookUpFalls(design.rules, drain)]));
-  const drains = paths.map((path) => evaluateDrain(design, path, falls, attitude, parked));
-  const tanks = design.tanks.map((tank) => evaluateTank(design, tank, network, attitude, parked));
+  const falls = new Map(paths.map(({ drain, ownLegs }) => [drain.id, lookUpFalls(design.rules, drain, ownLegs)]));
+  const airs = computeAirs(design, network);
+  const drains = paths.map((path) => evaluateDrain({ design, path, falls, attitude, parked }));
+  const tanks = design.tanks.map((tank) => evaluateTank({ design, tank, network, attitude, parked, airs }));
   const stay = evaluateStay(design, drains, tanks);
+  const trapAirs = computeTrapAirs(paths, airs);
+  const ramps = measureRampAngles(design, paths);
   const findings = sortFindings([
     ...paths.flatMap((path, i) => checkDrain(design, path, drains[i]!, parked)),
     ...checkJunctions(design, network, paths),
+    ...trapAirs.flatMap((air) => checkTrapAir(design, air)),
+    ...checkRamps(design, ramps),
     ...design.tanks.flatMap((tank, i) => checkTank(design, tank, tanks[i]!)),
     ...checkDesign(design, stay),
   ]);
-  return { attitude, drains, tanks, stay, findings };
+  return { attitude, drains, tanks, trapAirs, ramps, stay, findings };
 }
 
-type FallLimits = { readonly minFall: Limit; readonly parkedFall: Limit };
+type FallLimits = { readonly minFalls: readonly Limit[]; readonly parkedFall: Limit };
 
-const lookUpFalls = (rules: RulesChoice, { pipe, branchVent }: Drain): FallLimits => ({
-  minFall: lookUpLimit(rules, "minFall", { boreMm: pipe.innerMm, vented: branchVent !== null }),
-  parkedFall: lookUpLimit(rules, "parkedFall", { boreMm: pipe.innerMm }),
-});
+// A rule for the least fall goes by the bore, so a change of pipe along the drain changes it.
+function lookUpFalls(rules: RulesChoice, { pipe, branchVent }: Drain, legs: readonly Leg[]): FallLimits {
+  const vented = branchVent !== null;
+  const own = lookUpLimit(rules, "minFall", { boreMm: pipe.innerMm, vented });
+  return {
+    minFalls: legs.map((leg) =>
+      leg.pipe === pipe ? own : lookUpLimit(rules, "minFall", { boreMm: leg.pipe.innerMm, vented }),
+    ),
+    parkedFall: lookUpLimit(rules, "parkedFall", { boreMm: pipe.innerMm }),
+  };
+}
 
-function evaluateDrain(
-  design: Design,
-  path: DrainPath,
-  falls: ReadonlyMap<string, FallLimits>,
-  attitude: Attitude,
-  parked: readonly Standing[],
-): DrainResult {
+type Airs = { readonly own: ReadonlyMap<string, TankAir>; readonly shared: ReadonlyMap<string, SharedAir> };
+
+function computeAirs(design: Design, network: Network): Airs {
+  const mostPa = lookUpValue(design.rules, "ventSuction");
+  const own = new Map<string, TankAir>();
+  for (const tank of design.tanks) {
+    const air = computeTankAir(design, tank, mostPa, network);
+    if (air) own.set(tank.id, air);
+  }
+  const shared = new Map<string, SharedAir>();
+  // only where breathers meet
+  if (design.lines.some((line) => line.kind === "vent" && line.to.kind === "tee")) {
+    for (const tank of design.tanks) {
+      const air = computeSharedAir(design, tank, own);
+      if (air) shared.set(tank.id, air);
+    }
+  }
+  return { own, shared };
+}
+
+type DrainInput = {
+  readonly design: Design;
+  readonly path: DrainPath;
+  readonly falls: ReadonlyMap<string, FallLimits>;
+  readonly attitude: Attitude;
+  readonly parked: readonly Standing[];
+};
+
+function evaluateDrain({ design, path, falls, attitude, parked }: DrainInput): DrainResult {
   const { rules } = design;
   const boreMm = path.pipe.innerMm;
-  const { minFall, parkedFall } = falls.get(path.drain.id)!;
+  const { minFalls, parkedFall } = falls.get(path.drain.id)!;
+  const minFall = minFalls[0]!;
   // after a junction the pipe of the drain that is joined has limits of its own
-  const toMinFall = (leg: Leg) => falls.get(leg.lineId)!.minFall.value ?? 0;
+  const toMinFall = (leg: Leg) => falls.get(leg.lineId)!.minFalls[leg.index]!.value ?? 0;
   const toParkedFall = (leg: Leg) => falls.get(leg.lineId)!.parkedFall.value ?? 0;
   const up = computeUp(attitude);
   const level = computeFallBudget(path, computeUp(LEVEL), toMinFall);
@@ -87,21 +133,20 @@ function evaluateDrain(
     here: isLevel(attitude) ? level : computeFallBudget(path, up, toParkedFall),
     worst: findWorstBudget(path, parked, toParkedFall),
     minFall,
+    minFalls,
     parkedFall,
     ponds,
     pondedL: ponds.reduce((sum, pond) => sum + (pond.legIndex < path.ownLegs.length ? pond.litres : 0), 0),
     ownLegs: path.ownLegs.length,
     flow: computeDrainFlow(path, lookUpValue(rules, "drainFill")),
     trapWater: computeTrapWater(path, up),
-    sealRisks: computeSealRisks(
-      path.drain.trap,
-      lookUpValue(rules, "drivingPush"),
-      Math.max(lookUpValue(rules, "evaporation"), LEAST_EVAPORATION_MM),
-    ),
+    trapRisks: computeRisks(design, path, path.drain.trap),
+    lineTrapRisks: computeRisks(design, path, toTrap(path)),
     arm,
+    armFallMm: measureArmFallMm(path),
     armLimit,
     armAllowedMm: armLimit.value ?? arm.boreFallMm,
-    passages: listPassages(path, measureFloorMm(design), Math.max(0, lookUpValue(rules, "holeClearance"))),
+    passages: listPassages(design, path, Math.max(0, lookUpValue(rules, "holeClearance"))),
   };
 }
 
@@ -118,13 +163,64 @@ function findWorstBudget(
   return worst!;
 }
 
-function evaluateTank(
-  design: Design,
-  tank: Tank,
-  network: Network,
-  attitude: Attitude,
-  parked: readonly Standing[],
-): TankResult {
+// A running trap in the line, as a trap: two turns of its own bore apart [T].
+function toTrap({ drain }: DrainPath): Trap | null {
+  const { lineTrap } = drain;
+  if (!lineTrap) return null;
+  const { innerMm } = findPipeOf(drain, lineTrap.bend);
+  const { sealMm, hasCleanout } = lineTrap;
+  return { kind: "running", sealMm, dropMm: 0, spanMm: 3 * innerMm, hasCleanout };
+}
+
+function computeRisks(design: Design, path: DrainPath, trap: Trap | null): TrapRisks | null {
+  const { rules } = design;
+  const evaporationMm = Math.max(lookUpValue(rules, "evaporation"), LEAST_EVAPORATION_MM);
+  const risks = computeSealRisks(trap, lookUpValue(rules, "drivingPush"), evaporationMm);
+  if (!risks || !trap) return null;
+  const { drain, pipe, nodesMm } = path;
+  const { sealMm } = trap;
+  const inLine = trap !== drain.trap;
+  const atMm = inLine ? drain.bendsMm[drain.lineTrap!.bend]! : nodesMm[0]!;
+  const nightC = lookUpValue(rules, "nightAir");
+  return {
+    ...risks,
+    afterSiphonMm: computeSealAfterSiphonMm(
+      sealMm,
+      measureArmFallMm(path, inLine ? drain.lineTrap!.bend + 1 : 0),
+      pipe.innerMm,
+    ),
+    frostHours: atMm.z < 0 ? computeTrapFrostHours(trap, pipe, nightC) : null,
+  };
+}
+
+// A vent of the branch's own lets air in before the tank's suction comes to the trap; a valve keeps pressure in.
+function computeTrapAirs(paths: readonly DrainPath[], airs: Airs): TrapAir[] {
+  return paths.flatMap(({ drain, tank }): TrapAir[] => {
+    const air = airs.own.get(tank.id);
+    const sealMm = drain.trap?.sealMm ?? 0;
+    if (!air || sealMm === 0) return [];
+    const othersPa = airs.shared.get(tank.id)?.suctionPa ?? 0;
+    const suctionPa = drain.branchVent ? 0 : Math.max(air.suctionPa, othersPa);
+    const pressurePa = drain.branchVent?.kind === "openPipe" ? 0 : air.fillPa;
+    return [
+      {
+        lineId: drain.id,
+        suctionPa,
+        pressurePa,
+        afterSuctionMm: computeSealAfterMm(sealMm, suctionPa),
+        afterPressureMm: computeSealUnderMm(sealMm, pressurePa),
+      },
+    ];
+  });
+}
+
+type TankInput = Omit<DrainInput, "path" | "falls"> & {
+  readonly tank: Tank;
+  readonly network: Network;
+  readonly airs: Airs;
+};
+
+function evaluateTank({ design, tank, network, attitude, parked, airs }: TankInput): TankResult {
   const openings = listOpenings(design, network, tank);
   const level = computeTankFull(tank, openings, computeUp(LEVEL));
   const here = isLevel(attitude) ? level : computeTankFull(tank, openings, computeUp(attitude));
@@ -142,7 +238,8 @@ function evaluateTank(
     here,
     worst: worst!,
     leftL,
-    air: computeTankAir(design, tank, lookUpValue(design.rules, "ventSuction"), network),
+    air: airs.own.get(tank.id) ?? null,
+    sharedAir: airs.shared.get(tank.id) ?? null,
     usableLevelL: toUsable(level),
     usableHereL: toUsable(here),
     usableWorstL: toUsable(worst!),

@@ -1,4 +1,4 @@
-import type { TankAir } from "../air/tankAir";
+import type { SharedAir, TankAir } from "../air/tankAir";
 import type { Attitude } from "../attitude/attitude";
 import type { Stay } from "../days/daysToFull";
 import type { DrainFlow } from "../falls/drainFlow";
@@ -6,11 +6,12 @@ import type { Leg } from "../falls/drainPath";
 import type { FallBudget } from "../falls/fallBudget";
 import type { LegPond } from "../falls/ponding";
 import type { Passage } from "../fit/passages";
+import type { RampAngle } from "../fit/rampAngles";
 import type { Vec3 } from "../geometry/vec";
 import type { Limit } from "../rules/lookUpLimit";
 import type { TankFull } from "../tanks/tankLevels";
-import type { SealRisks } from "../traps/sealRisks";
 import type { TrapArm } from "../traps/trapArm";
+import type { TrapAir, TrapRisks } from "../traps/trapRisks";
 import type { TrapWater } from "../traps/trapSeal";
 import type { Finding } from "./findings";
 
@@ -33,15 +34,21 @@ export type DrainResult = {
   /** Against running backwards, where the rig is parked the worst for this drain. */
   readonly worst: AtWorst<FallBudget>;
   readonly minFall: Limit;
+  /** Of each of its own legs: a wider pipe may be asked for less. */
+  readonly minFalls: readonly Limit[];
   readonly parkedFall: Limit;
   readonly ponds: readonly LegPond[];
   /** Left standing in the drain's own legs, L. */
   readonly pondedL: number;
   readonly flow: DrainFlow;
   readonly trapWater: TrapWater | null;
-  /** What driving and standing unused take from the seal; null where no water stands in the trap. */
-  readonly sealRisks: SealRisks | null;
+  /** What every cause on its own side leaves of the seal; null where no water stands in the trap. */
+  readonly trapRisks: TrapRisks | null;
+  /** The same for a running trap in the line. */
+  readonly lineTrapRisks: TrapRisks | null;
   readonly arm: TrapArm;
+  /** Fall of the pipe from the weir to the next air, standing level, mm. */
+  readonly armFallMm: number;
   readonly armLimit: Limit;
   /** The trap arm allowed, mm: the pack's figure, or the length over which the pipe falls by its bore. */
   readonly armAllowedMm: number;
@@ -58,6 +65,8 @@ export type TankResult = {
   readonly leftL: number | null;
   /** Its breather while it is dumped and filled; null without a breather or an outlet. */
   readonly air: TankAir | null;
+  /** What another tank's dumping does to it through a breather they share. */
+  readonly sharedAir: SharedAir | null;
   readonly usableLevelL: number;
   readonly usableHereL: number;
   readonly usableWorstL: number;
@@ -70,6 +79,10 @@ export type Evaluation = {
   readonly attitude: Attitude;
   readonly drains: readonly DrainResult[];
   readonly tanks: readonly TankResult[];
+  /** What the air of its tank does to each water trap; none where the tank has no breather or no outlet. */
+  readonly trapAirs: readonly TrapAir[];
+  /** The ridge and the ramps the rig still takes. */
+  readonly ramps: readonly RampAngle[];
   /** Null while no fixture drains to a tank. */
   readonly stay: StayResult | null;
   readonly findings: readonly Finding[];

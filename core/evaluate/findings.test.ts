@@ -2,6 +2,8 @@ import { readDemo } from "@/tests/demoRigs";
 import { LEVEL } from "../attitude/attitude";
 import type { Design } from "../design/design";
 import { applyEdit, type EditOp } from "../design/edit";
+import type { ObstacleKind } from "../design/rig";
+import type { Vec3 } from "../geometry/vec";
 import { evaluate } from "./evaluate";
 import type { Finding } from "./findings";
 
@@ -24,6 +26,15 @@ const find = (design: Design, code: Finding["code"]): Finding | undefined =>
 const lastBend = drain.kind === "drain" ? drain.bendsMm.length - 1 : 0;
 const bend = drain.kind === "drain" ? drain.bendsMm[lastBend]! : null;
 const inletZ = tank.atMm.z + tank.ports.find((p) => p.kind === "inlet")!.atMm.z;
+
+const ventEnd = vent.kind === "vent" ? vent.pointsMm.at(-1)! : tank.atMm;
+const block = { id: "block", name: "Block", lengthMm: 100, widthMm: 100, heightMm: 100 };
+const insertAt = (at: Vec3, kind: ObstacleKind): EditOp => ({
+  op: "insert",
+  path: ["obstacles"],
+  index: 0,
+  value: { ...block, kind, atMm: { x: at.x + 200, y: at.y - 50, z: at.z } },
+});
 
 // Kranich has nothing against it; each change breaks one thing, and the finding about it names the part.
 test.each<[Finding["code"], Finding["severity"], readonly EditOp[]]>([
@@ -63,6 +74,28 @@ test.each<[Finding["code"], Finding["severity"], readonly EditOp[]]>([
   ["inletDrownsEarly", "should", [set(["tanks", tank.id, "ports", port("inlet"), "atMm", "z"], 20)]],
   ["tankBelowSill", "should", [set(["rig", "sillZMm"], -200)]],
   ["tankHitsObstacle", "must", [set(["obstacles", "fuel", "atMm"], tank.atMm)]],
+  ["holeNearEdge", "should", [set(["obstacles", 0, "atMm"], { x: bend!.x - 40, y: bend!.y + 10, z: -100 })]],
+  ["trapsInSeries", "should", [set(["lines", drain.id, "lineTrap"], { bend: 0, sealMm: 50, hasCleanout: true })]],
+  ["trapUnreachable", "should", [set(["lines", drain.id, "lineTrap"], { bend: 1, sealMm: 50, hasCleanout: false })]],
+  ["trapFreezes", "note", [set(["lines", drain.id, "lineTrap"], { bend: 1, sealMm: 50, hasCleanout: true })]],
+  [
+    "narrowsDownstream",
+    "should",
+    [
+      set(
+        ["lines", drain.id, "changes"],
+        [{ bend: 1, joint: "hoseBarb", pipe: { innerMm: 25, outerMm: 32, manningN: 0.009 } }],
+      ),
+    ],
+  ],
+  ["ventEndNear", "should", [insertAt(ventEnd, "window")]],
+  ["ventEndNear", "should", [insertAt(ventEnd, "exhaust")]],
+  ["touchesRamp", "should", [set(["rules", "limits", "breakover"], 60)]],
+  [
+    "touchesRamp",
+    "should",
+    [set(["rig", "axles"], [{ name: "Axle", xMm: 0 }]), set(["rules", "limits", "rampEnd"], 60)],
+  ],
   ["greyEndsStay", "note", [set(["habits", "freshL"], 900)]],
 ])("%s, a %s", (code, severity, ops) => {
   expect(find(kranich, code)).toBeUndefined();

@@ -1,5 +1,6 @@
 import type { Attitude } from "../attitude/attitude";
 import type { PartRef } from "../design/part";
+import type { RampAngle } from "../fit/rampAngles";
 import type { Limit } from "../rules/lookUpLimit";
 
 /** must: do not drill yet. should: works, but will be regretted. note: worth knowing. */
@@ -39,7 +40,28 @@ type Numbers =
   | { readonly code: "floodedByOthers"; readonly inflowLps: number; readonly capacityLps: number }
   | { readonly code: "tankUnvented" }
   | { readonly code: "ventDips"; readonly deepMm: number; readonly boreMm: number; readonly attitude: Attitude }
-  | { readonly code: "ventEndsLow"; readonly endMm: number; readonly topMm: number }
+  | { readonly code: "ventEndsLow"; readonly endMm: number; readonly topMm: number; readonly attitude: Attitude }
+  | { readonly code: "ventTeeLow"; readonly byMm: number; readonly attitude: Attitude }
+  | { readonly code: "ventSharesFresh"; readonly otherName: string }
+  | {
+      readonly code: "ventEndNear";
+      readonly obstacleId: string;
+      readonly obstacleName: string;
+      readonly gapMm: number;
+    }
+  | { readonly code: "sharedAirSucks"; readonly suctionPa: number; readonly otherName: string }
+  | { readonly code: "trapsInSeries" }
+  | { readonly code: "trapUnreachable" }
+  | { readonly code: "trapFreezes"; readonly hours: number }
+  | { readonly code: "sealBlown"; readonly pressurePa: number; readonly sealMm: number }
+  | { readonly code: "holeNearEdge"; readonly gapMm: number; readonly memberName: string }
+  | { readonly code: "drillTowards"; readonly clearMm: number; readonly obstacleName: string }
+  | {
+      readonly code: "touchesRamp";
+      readonly where: RampAngle["where"];
+      readonly angleDeg: number;
+      readonly overGroundMm: number;
+    }
   | { readonly code: "ventDrownsFirst"; readonly attitude: Attitude; readonly litres: number }
   | { readonly code: "fixtureDrownsFirst"; readonly attitude: Attitude; readonly litres: number }
   | {

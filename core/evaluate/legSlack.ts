@@ -17,12 +17,12 @@ export type LegSlack = {
 export function measureLegSlacks(
   path: DrainPath,
   parked: readonly Standing[],
-  leastMmPerM: number,
+  toLeastMmPerM: (leg: Leg) => number,
   parkedMmPerM: number,
 ): LegSlack[] {
   const upright = computeUp(LEVEL);
   return path.ownLegs.map((leg) => {
-    const levelMm = measureSlackMm(leg, upright, leastMmPerM);
+    const levelMm = measureSlackMm(leg, upright, toLeastMmPerM(leg));
     let parkedMm = Infinity;
     let parkedAt = parked[0]!;
     for (const standing of parked) {

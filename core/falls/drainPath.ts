@@ -1,5 +1,5 @@
 import type { Design } from "../design/design";
-import type { Drain, Fixture, Pipe, Port, Tank } from "../design/plumbing";
+import type { Drain, Fixture, LineTrap, Pipe, Port, Tank } from "../design/plumbing";
 import { add, measureLength, measurePlanLength, scale, subtract, type Vec3, vec } from "../geometry/vec";
 import { NO_LENGTH_MM } from "../quantity/tolerance";
 import { buildNetwork, followDrain, type Network, sumInflowLps } from "./network";
@@ -32,7 +32,7 @@ export type DrainPath = {
   readonly fixture: Fixture;
   readonly tank: Tank;
   readonly inlet: Port;
-  /** The drain's own pipe; after a junction the legs have another. */
+  /** The pipe it begins in; after a change of pipe or a junction the legs have another. */
   readonly pipe: Pipe;
   /** Where the water leaves the fixture. */
   readonly outletMm: Vec3;
@@ -43,6 +43,26 @@ export type DrainPath = {
   /** The legs up to the tank or the junction: those that belong to this drain alone. */
   readonly ownLegs: readonly Leg[];
 };
+
+/** The pipe of a leg of a drain: its own, or what it has changed to before. The bend b is where leg b + 1 begins. */
+export const findPipeOf = ({ pipe, changes }: Pick<Drain, "pipe" | "changes">, leg: number): Pipe =>
+  changes.length === 0 ? pipe : (changes.findLast(({ bend }) => bend < leg)?.pipe ?? pipe);
+
+/** A running trap in the line that the water of a path goes through. */
+export type TrapOnPath = LineTrap & {
+  readonly lineId: string;
+  /** Which node of the path it sits at. */
+  readonly node: number;
+};
+
+/** The traps in the line that the water of a path goes through, in the order it meets them. */
+export function listLineTraps({ chain, nodeRefs }: Pick<DrainPath, "chain" | "nodeRefs">): TrapOnPath[] {
+  return chain.flatMap(({ id, lineTrap }) => {
+    if (!lineTrap) return [];
+    const node = nodeRefs.findIndex((ref) => ref.lineId === id && ref.bend === lineTrap.bend);
+    return node < 0 ? [] : [{ ...lineTrap, lineId: id, node }];
+  });
+}
 
 /** Lays out one drain in the rig frame. The design has passed its consistency check, so the references hold. */
 export function buildDrainPath(design: Design, drain: Drain, network: Network = buildNetwork(design)): DrainPath {
@@ -69,7 +89,7 @@ export function buildDrainPath(design: Design, drain: Drain, network: Network = 
     buildLeg(nodesMm[i]!, nodesMm[i + 1]!, {
       lineId: line.id,
       index,
-      pipe: line.pipe,
+      pipe: findPipeOf(line, index),
       inflowLps: sumInflowLps(network, line, index),
     }),
   );

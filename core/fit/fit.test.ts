@@ -16,7 +16,7 @@ test("the floor of Kranich is 44 mm: boards, cork, aluminium", () => {
 
 test("a drain goes through the floor once, where its drop crosses the finished floor", () => {
   const drain = kranich.lines.find((line) => line.kind === "drain") as Drain;
-  const passages = listPassages(buildDrainPath(kranich, drain), 44, 2);
+  const passages = listPassages(kranich, buildDrainPath(kranich, drain), 2);
   expect(passages).toHaveLength(1);
   expect(passages[0]!.atMm.z).toBeCloseTo(0, 9);
   // straight down: the pipe and 2 mm all round
@@ -30,7 +30,7 @@ test("a drain passes the floor an odd number of times from above it to below it"
       const path = buildDrainPath(design, drain);
       const starts = path.nodesMm[0]!.z > 0;
       const ends = path.nodesMm[path.nodesMm.length - 1]!.z > 0;
-      const passages = listPassages(path, 45, 2);
+      const passages = listPassages(design, path, 2);
       expect(passages.length % 2 === 1).toBe(starts !== ends);
       for (const { atMm } of passages) expect(Math.abs(atMm.z)).toBeLessThan(1e-6);
     }),

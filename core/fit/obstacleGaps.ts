@@ -7,6 +7,7 @@ import { measureExtent } from "../geometry/solid";
 import { add, type Vec3, vec } from "../geometry/vec";
 import type { LimitId } from "../rules/limitIds";
 import { type Limit, lookUpLimit } from "../rules/lookUpLimit";
+import { hindersPipes, hindersTanks } from "./roles";
 
 /** The room between a part and something that is already on the rig; negative is how deep it reaches in. */
 export type ObstacleGap = { readonly obstacle: Obstacle; readonly gapMm: number };
@@ -37,10 +38,12 @@ export function toTankBlock(tank: Tank): Block {
   };
 }
 
-/** Gap from a tank to every obstacle, mm [C]. */
+/** Gap from a tank to every obstacle that is in its way, mm [C]. */
 export function measureTankGaps(design: Design, tank: Tank): ObstacleGap[] {
   const block = toTankBlock(tank);
-  return design.obstacles.map((obstacle) => ({ obstacle, gapMm: measureBlockGap(block, toBlock(obstacle)) }));
+  return design.obstacles
+    .filter(({ kind }) => hindersTanks(kind))
+    .map((obstacle) => ({ obstacle, gapMm: measureBlockGap(block, toBlock(obstacle)) }));
 }
 
 /** Gap from the outside of one leg of pipe to every obstacle, mm [C]. */
@@ -48,10 +51,12 @@ export function measureLegGaps(design: Design, path: DrainPath, legIndex: number
   const leg = path.legs[legIndex]!;
   const { innerMm, outerMm } = leg.pipe;
   const axis = (invert: Vec3): Vec3 => vec(invert.x, invert.y, invert.z + innerMm / 2);
-  return design.obstacles.map((obstacle) => ({
-    obstacle,
-    gapMm: measureLegGap(axis(leg.from), axis(leg.to), toBlock(obstacle)) - outerMm / 2,
-  }));
+  return design.obstacles
+    .filter(({ kind }) => hindersPipes(kind))
+    .map((obstacle) => ({
+      obstacle,
+      gapMm: measureLegGap(axis(leg.from), axis(leg.to), toBlock(obstacle)) - outerMm / 2,
+    }));
 }
 
 /** How far a tank reaches over the sill line, mm; negative is below it. Null where the rig has none. */

@@ -1,30 +1,186 @@
 import type { Design } from "../design/design";
-import type { DrainPath } from "../falls/drainPath";
-import { interpolate, type Vec3 } from "../geometry/vec";
-import { computeFloorHole, type Hole } from "./holeSize";
+import type { Obstacle } from "../design/rig";
+import type { DrainPath, Leg } from "../falls/drainPath";
+import { interpolate, type Vec3, vec } from "../geometry/vec";
+import { computeFloorHole, computeWallHole, type Hole } from "./holeSize";
+import { toBlock } from "./obstacleGaps";
+import { findRole } from "./roles";
 
-/** A place where a drain goes through the floor. */
+/** A place where a drain goes through the floor, a wall, a bulkhead or the side of a cabinet. */
 export type Passage = {
   readonly lineId: string;
   readonly legIndex: number;
+  /** Counted along the leg. */
+  readonly nth: number;
+  readonly through: "floor" | "panel";
+  /** The wall or cabinet; null for the floor. */
+  readonly panel: Obstacle | null;
   readonly atMm: Vec3;
-  /** How steeply the pipe goes through, to the floor. */
+  readonly thicknessMm: number;
+  /** How steeply the pipe goes through: to the floor, or to the line square to a panel. */
   readonly angleRad: number;
   /** The hole it needs, with room to seal. */
   readonly hole: Hole;
+  /** The frame, rail or other solid nearest to the edge of the hole; null where none is near. */
+  readonly nearest: { readonly obstacle: Obstacle; readonly gapMm: number } | null;
+  /** What the drill comes to beyond, and how far, mm. */
+  readonly behind: { readonly obstacle: Obstacle; readonly clearMm: number } | null;
+  readonly drillFrom: "above" | "below" | "either";
 };
 
 /** Total thickness of the floor, mm. */
 export const measureFloorMm = (design: Design): number =>
   design.rig.floorLayers.reduce((sum, layer) => sum + layer.thicknessMm, 0);
 
-/** Every leg that crosses the finished floor, where it does, and the hole it needs with `clearanceMm` ≥ 0 all round [C]. */
-export function listPassages(path: DrainPath, floorMm: number, clearanceMm: number): Passage[] {
-  return path.ownLegs.flatMap((leg, legIndex): Passage[] => {
-    if (leg.from.z > 0 === leg.to.z > 0) return [];
-    const share = leg.from.z / (leg.from.z - leg.to.z);
-    const angleRad = Math.atan2(Math.abs(leg.from.z - leg.to.z), leg.planLengthMm);
-    const hole = computeFloorHole(path.pipe.outerMm, angleRad, floorMm, clearanceMm);
-    return [{ lineId: path.drain.id, legIndex, atMm: interpolate(leg.from, leg.to, share), angleRad, hole }];
-  });
+/** Side of a cabinet, mm [T]. */
+const CABINET_MM = 16;
+/** A drill with its bit wants this much room behind it, mm [T]. */
+const DRILL_ROOM_MM = 250;
+/** Nothing further off matters to a hole, mm. */
+const NEAR_MM = 300;
+
+/**
+ * Every crossing of the finished floor, of a wall or bulkhead and of a cabinet's side by a drain's own legs, with the
+ * hole it needs with `clearanceMm` ≥ 0 all round, the nearest solid, what lies behind, and from where to drill.
+ * Source: geometry [C]; sides to drill from and the room a drill wants [T].
+ */
+export function listPassages(design: Design, path: DrainPath, clearanceMm: number): Passage[] {
+  const floorMm = measureFloorMm(design);
+  return path.ownLegs.flatMap((leg, legIndex) =>
+    [...crossFloor(design, leg, floorMm, clearanceMm), ...crossPanels(design, leg, clearanceMm)].map(
+      (crossing, nth): Passage => ({ lineId: path.drain.id, legIndex, nth, ...crossing }),
+    ),
+  );
+}
+
+type Crossing = Omit<Passage, "lineId" | "legIndex" | "nth">;
+
+function crossFloor(design: Design, leg: Leg, floorMm: number, clearanceMm: number): Crossing[] {
+  if (leg.from.z > 0 === leg.to.z > 0) return [];
+  const share = leg.from.z / (leg.from.z - leg.to.z);
+  const angleRad = Math.atan2(Math.abs(leg.from.z - leg.to.z), leg.planLengthMm);
+  const hole = computeFloorHole(leg.pipe.outerMm, angleRad, floorMm, clearanceMm);
+  const atMm = interpolate(leg.from, leg.to, share);
+  const below = findBeyond(design, atMm, hole, { z: -1, fromMm: -floorMm });
+  const above = findBeyond(design, atMm, hole, { z: 1, fromMm: 0 });
+  const roomBelowMm = below?.clearMm ?? Infinity;
+  return [
+    {
+      through: "floor",
+      panel: null,
+      atMm,
+      thicknessMm: floorMm,
+      angleRad,
+      hole,
+      nearest: findNearest(design, atMm, hole, -floorMm),
+      behind: below,
+      // from above the chips fall away; from below only where something stands over the hole
+      drillFrom:
+        (above?.clearMm ?? Infinity) >= DRILL_ROOM_MM ? "above" : roomBelowMm >= DRILL_ROOM_MM ? "below" : "above",
+    },
+  ];
+}
+
+type Beyond = NonNullable<Passage["behind"]>;
+
+// The first solid over or under a hole.
+function findBeyond(
+  design: Design,
+  at: Vec3,
+  { lengthMm }: Hole,
+  { z, fromMm }: { readonly z: 1 | -1; readonly fromMm: number },
+): Beyond | null {
+  let nearest: Beyond | null = null;
+  for (const obstacle of design.obstacles) {
+    if (findRole(obstacle.kind) === "opening" || findRole(obstacle.kind) === "cabinet") continue;
+    const { min, max } = toBlock(obstacle);
+    const half = lengthMm / 2;
+    if (at.x + half < min.x || at.x - half > max.x || at.y + half < min.y || at.y - half > max.y) continue;
+    const clearMm = z < 0 ? fromMm - max.z : min.z - fromMm;
+    const isOnThatSide = z < 0 ? min.z < fromMm : max.z > fromMm;
+    if (isOnThatSide && (!nearest || clearMm < nearest.clearMm)) nearest = { obstacle, clearMm: Math.max(0, clearMm) };
+  }
+  return nearest;
+}
+
+// Beside the hole, at the height of the floor: a frame or rail that touches the floor's underside.
+function findNearest(design: Design, at: Vec3, { lengthMm }: Hole, undersideMm: number): Passage["nearest"] {
+  let nearest: Passage["nearest"] = null;
+  for (const obstacle of design.obstacles) {
+    if (findRole(obstacle.kind) !== "solid") continue;
+    const { min, max } = toBlock(obstacle);
+    if (max.z < undersideMm - DRILL_ROOM_MM || min.z > 0) continue;
+    const dx = Math.max(min.x - at.x, at.x - max.x, 0);
+    const dy = Math.max(min.y - at.y, at.y - max.y, 0);
+    const gapMm = Math.hypot(dx, dy) - lengthMm / 2;
+    if (gapMm < NEAR_MM && (!nearest || gapMm < nearest.gapMm)) nearest = { obstacle, gapMm };
+  }
+  return nearest;
+}
+
+const AXES = ["x", "y", "z"] as const;
+type Axis = (typeof AXES)[number];
+
+function crossPanels(design: Design, leg: Leg, clearanceMm: number): Crossing[] {
+  const crossings: { readonly share: number; readonly crossing: Crossing }[] = [];
+  for (const obstacle of design.obstacles) {
+    const role = findRole(obstacle.kind);
+    if (role !== "panel" && role !== "cabinet") continue;
+    for (const { axis, atMm: planeMm, thicknessMm } of listPlanes(obstacle, role)) {
+      const share = crossPlane(leg, axis, planeMm);
+      if (share === null) continue;
+      const at = interpolate(leg.from, leg.to, share);
+      const axisAt = vec(at.x, at.y, at.z + leg.pipe.innerMm / 2);
+      if (!isOnFace(axisAt, obstacle, axis)) continue;
+      const along = Math.abs(leg.to[axis] - leg.from[axis]);
+      const angleRad = Math.acos(Math.min(1, along / Math.max(1e-9, leg.lengthMm)));
+      const hole = computeWallHole(leg.pipe.outerMm, angleRad, thicknessMm, clearanceMm);
+      crossings.push({
+        share,
+        crossing: {
+          through: "panel",
+          panel: obstacle,
+          atMm: axisAt,
+          thicknessMm,
+          angleRad,
+          hole,
+          nearest: findEdge(axisAt, obstacle, axis, hole),
+          behind: null,
+          drillFrom: "either",
+        },
+      });
+    }
+  }
+  return crossings.sort((a, b) => a.share - b.share).map(({ crossing }) => crossing);
+}
+
+// A wall is one plane in its middle; a cabinet has four upright sides.
+function listPlanes(obstacle: Obstacle, role: "panel" | "cabinet") {
+  const { min, max } = toBlock(obstacle);
+  if (role === "cabinet") {
+    return (["x", "y"] as const).flatMap((axis) =>
+      [min[axis], max[axis]].map((atMm) => ({ axis, atMm, thicknessMm: CABINET_MM })),
+    );
+  }
+  const thin = AXES.reduce<Axis>((a, b) => (max[b] - min[b] < max[a] - min[a] ? b : a), "x");
+  return [{ axis: thin, atMm: (min[thin] + max[thin]) / 2, thicknessMm: max[thin] - min[thin] }];
+}
+
+function crossPlane(leg: Leg, axis: Axis, planeMm: number): number | null {
+  const [a, b] = [leg.from[axis], leg.to[axis]];
+  return a > planeMm === b > planeMm ? null : (planeMm - a) / (b - a);
+}
+
+const isOnFace = (p: Vec3, obstacle: Obstacle, normal: Axis): boolean => {
+  const { min, max } = toBlock(obstacle);
+  return AXES.every((axis) => axis === normal || (p[axis] >= min[axis] && p[axis] <= max[axis]));
+};
+
+// What is left of the panel between the hole and its own nearest edge.
+function findEdge(at: Vec3, panel: Obstacle, normal: Axis, { lengthMm }: Hole): NonNullable<Passage["nearest"]> {
+  const { min, max } = toBlock(panel);
+  const toEdge = AXES.filter((axis) => axis !== normal).map((axis) =>
+    Math.min(at[axis] - min[axis], max[axis] - at[axis]),
+  );
+  return { obstacle: panel, gapMm: Math.min(...toEdge) - lengthMm / 2 };
 }

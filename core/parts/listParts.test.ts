@@ -2,8 +2,9 @@ import fc from "fast-check";
 import { mirrorDesign, networks } from "@/tests/arbitraries";
 import { readDemo } from "@/tests/demoRigs";
 import { vec } from "../geometry/vec";
-import { BEND_ANGLES, findNearestBend, listParts, measureTurnDeg, type Part } from "./listParts";
+import { listParts, type Part } from "./listParts";
 import { findPipeSize, findWastePipe, PIPE_SIZES } from "./pipes";
+import { BEND_ANGLES, findNearestBend, measureTurnDeg } from "./turns";
 
 const count = (parts: readonly Part[], kind: Part["kind"]): number =>
   parts.reduce((sum, part) => sum + (part.kind === kind && part.kind !== "pipe" ? part.count : 0), 0);

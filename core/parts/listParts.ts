@@ -1,13 +1,12 @@
-import { measureVentLengthMm } from "../air/tankAir";
+import { measureVentLengthMm } from "../air/ventPath";
 import type { Design } from "../design/design";
-import type { Fitting, Pipe, TrapKind } from "../design/plumbing";
-import { buildDrainPath, type DrainPath } from "../falls/drainPath";
+import type { Fitting, Pipe, PipeJoint, TrapKind } from "../design/plumbing";
+import { buildDrainPath, type DrainPath, findPipeOf } from "../falls/drainPath";
 import { buildNetwork } from "../falls/network";
-import { measureLength, scale, subtract, type Vec3 } from "../geometry/vec";
-import { MM_PER_M, radToDeg } from "../quantity/convert";
-
-/** Angles bends are sold in, degrees [T: metric waste pipe; long bends are two of 45°]. */
-export const BEND_ANGLES = [15, 30, 45, 67, 87] as const;
+import { subtract } from "../geometry/vec";
+import { MM_PER_M } from "../quantity/convert";
+import { findPipeSize } from "./pipes";
+import { findNearestBend, measureTurnDeg } from "./turns";
 
 /** Something to buy. Lengths in metres, everything else by the piece. */
 export type Part =
@@ -21,6 +20,15 @@ export type Part =
       readonly count: number;
     }
   | { readonly kind: "reducer"; readonly from: Pipe; readonly to: Pipe; readonly count: number }
+  | {
+      readonly kind: "joint";
+      readonly joint: Exclude<PipeJoint, "reducer">;
+      readonly from: Pipe;
+      readonly to: Pipe;
+      readonly count: number;
+    }
+  | { readonly kind: "ventTee"; readonly pipe: Pipe; readonly branch: Pipe; readonly count: number }
+  | { readonly kind: "lineTrap"; readonly pipe: Pipe; readonly count: number }
   | { readonly kind: "trap"; readonly trap: TrapKind; readonly pipe: Pipe; readonly count: number }
   | { readonly kind: "admittanceValve"; readonly pipe: Pipe; readonly count: number };
 
@@ -38,16 +46,22 @@ export function listParts(design: Design): Part[] {
   const vents = design.lines.flatMap((line): Part[] => {
     const tank = line.kind === "vent" ? network.tanks.get(line.fromTank) : undefined;
     return line.kind === "vent" && tank
-      ? [{ kind: "pipe", pipe: line.pipe, lengthM: measureVentLengthMm(tank, line) / MM_PER_M }]
+      ? [{ kind: "pipe", pipe: line.pipe, lengthM: measureVentLengthMm(design, line) / MM_PER_M }]
       : [];
   });
   return gather([...pieces, ...vents]);
 }
 
 function listPathParts({ drain, ownLegs, chain }: DrainPath): Part[] {
-  const { pipe, trap, branchVent, to } = drain;
-  const lengthM = ownLegs.reduce((sum, leg) => sum + leg.lengthMm, 0) / MM_PER_M;
-  const parts: Part[] = [{ kind: "pipe", pipe, lengthM }];
+  const { pipe, trap, lineTrap, branchVent, to } = drain;
+  const parts: Part[] = ownLegs.map((leg) => ({ kind: "pipe", pipe: leg.pipe, lengthM: leg.lengthMm / MM_PER_M }));
+  drain.changes.forEach((change, i) => {
+    const from = drain.changes[i - 1]?.pipe ?? pipe;
+    // two of one size are joined straight; where rigid pipe and hose meet there is a barb
+    if (change.joint === "reducer") parts.push({ kind: "reducer", from, to: change.pipe, count: 1 });
+    else parts.push({ kind: "joint", joint: change.joint, from, to: change.pipe, count: 1 });
+  });
+  if (lineTrap) parts.push({ kind: "lineTrap", pipe: ownLegs[lineTrap.bend]?.pipe ?? pipe, count: 1 });
   if (trap) parts.unshift({ kind: "trap", trap: trap.kind, pipe, count: 1 });
   for (let i = 1; i < ownLegs.length; i++) {
     const turned = measureTurnDeg(
@@ -55,30 +69,22 @@ function listPathParts({ drain, ownLegs, chain }: DrainPath): Part[] {
       subtract(ownLegs[i]!.to, ownLegs[i]!.from),
     );
     if (turned === null || turned < JOINT_GIVES_DEG) continue;
-    parts.push({ kind: "bend", angleDeg: findNearestBend(turned), pipe, count: 1 });
+    // hose bends by itself
+    if (isHose(ownLegs[i]!.pipe)) continue;
+    parts.push({ kind: "bend", angleDeg: findNearestBend(turned), pipe: ownLegs[i]!.pipe, count: 1 });
   }
   if (branchVent?.kind === "admittanceValve") parts.push({ kind: "admittanceValve", pipe, count: 1 });
   const main = chain[1];
   if (to.kind === "junction" && main) {
-    parts.push({ kind: "junction", fitting: to.fitting, pipe: main.pipe, branch: pipe, count: 1 });
-    if (pipe.outerMm !== main.pipe.outerMm) parts.push({ kind: "reducer", from: pipe, to: main.pipe, count: 1 });
+    const branch = ownLegs.at(-1)!.pipe;
+    const joined = findPipeOf(main, to.bend);
+    parts.push({ kind: "junction", fitting: to.fitting, pipe: joined, branch, count: 1 });
+    if (branch.outerMm !== joined.outerMm) parts.push({ kind: "reducer", from: branch, to: joined, count: 1 });
   }
   return parts;
 }
 
-/** Degrees between two directions, [0, 180]; null where one has no length [C]. */
-export function measureTurnDeg(a: Vec3, b: Vec3): number | null {
-  const [la, lb] = [measureLength(a), measureLength(b)];
-  if (la === 0 || lb === 0) return null;
-  const [ua, ub] = [scale(a, 1 / la), scale(b, 1 / lb)];
-  // half the angle by its sine and cosine keeps its accuracy near 0 and near 180
-  const sum = { x: ua.x + ub.x, y: ua.y + ub.y, z: ua.z + ub.z };
-  return 2 * radToDeg(Math.atan2(measureLength(subtract(ua, ub)), measureLength(sum)));
-}
-
-/** The bend as sold that comes nearest to an angle, degrees. */
-export const findNearestBend = (angleDeg: number): number =>
-  BEND_ANGLES.reduce((a, b) => (Math.abs(b - angleDeg) < Math.abs(a - angleDeg) ? b : a), BEND_ANGLES[0] as number);
+const isHose = (pipe: Pipe): boolean => findPipeSize(pipe)?.family.endsWith("Hose") ?? false;
 
 const CUTTING = 1.1;
 

@@ -10,11 +10,15 @@ export const MM3_PER_L = 1e6;
 export const PA_PER_IN_WATER = 9.80665 * MM_PER_IN;
 export const L_PER_US_GAL = 3.785411784;
 
+export const SECONDS_PER_HOUR = 3600;
+
 export const mmToM = (lengthMm: number): number => lengthMm / MM_PER_M;
 export const mmToIn = (lengthMm: number): number => lengthMm / MM_PER_IN;
 export const inToMm = (lengthIn: number): number => lengthIn * MM_PER_IN;
 export const lToUsGal = (volumeL: number): number => volumeL / L_PER_US_GAL;
 export const usGalToL = (volumeUsGal: number): number => volumeUsGal * L_PER_US_GAL;
+export const cToF = (celsius: number): number => celsius * 1.8 + 32;
+export const fToC = (fahrenheit: number): number => (fahrenheit - 32) / 1.8;
 export const radToDeg = (angleRad: number): number => (angleRad * 180) / Math.PI;
 export const degToRad = (angleDeg: number): number => (angleDeg * Math.PI) / 180;
 

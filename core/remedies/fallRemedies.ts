@@ -34,9 +34,9 @@ const isSharing = ({ edit }: Remedy): boolean => edit.code === "shareFall";
 function measureSpare(design: Design, path: DrainPath): number[] {
   const boreMm = path.pipe.innerMm;
   const vented = path.drain.branchVent !== null;
-  const least = lookUpLimit(design.rules, "minFall", { boreMm, vented }).value ?? 0;
+  const toLeast = ({ pipe }: Leg) => lookUpLimit(design.rules, "minFall", { boreMm: pipe.innerMm, vented }).value ?? 0;
   const parkedLeast = lookUpLimit(design.rules, "parkedFall", { boreMm }).value ?? 0;
-  return measureLegSlacks(path, listParkedStandings(design.rig), least, parkedLeast).map((slack, i) =>
+  return measureLegSlacks(path, listParkedStandings(design.rig), toLeast, parkedLeast).map((slack, i) =>
     path.ownLegs[i]!.kind === "drop" ? measureDropSpare(path.ownLegs[i]!) : Math.floor(slack.leastMm - 0.5),
   );
 }

@@ -4,6 +4,8 @@ import { freeId } from "../design/freeId";
 import { buildMove, findPlaceMm } from "../design/moves";
 import type { Drain, Port, Tank, Trap, Vent } from "../design/plumbing";
 import type { Obstacle } from "../design/rig";
+import { USUAL_TRAPS } from "../design/usualTraps";
+import { buildAddVent, buildOpenVent } from "../edits/ventEdits";
 import { buildDrainPath } from "../falls/drainPath";
 import { toBlock, toTankBlock } from "../fit/obstacleGaps";
 import { measureExtent } from "../geometry/solid";
@@ -16,7 +18,7 @@ import type { Remedy } from "./remedy";
 /** A P-trap as sold, with the seal the rules ask for [T]. */
 export function createTrap(design: Design, boreMm: number): Trap {
   const sealMm = lookUpLimit(design.rules, "sealLeast", { boreMm }).value ?? 50;
-  return { kind: "pTrap", sealMm, dropMm: 90, spanMm: 80 };
+  return { ...USUAL_TRAPS.pTrap, sealMm };
 }
 
 /** A trap costs height: where the drain then lacks fall, what gives it back comes with the trap in one edit. */
@@ -71,30 +73,8 @@ export function proposeWiderPipe(drain: Drain): Remedy[] {
   ];
 }
 
-/** A 19 mm breather from the middle of the tank's top to above the floor [T]. */
-export function proposeVent(design: Design, tank: Tank): Remedy[] {
-  const { min, max } = measureExtent(tank.solid);
-  const boreMm = 19;
-  const portId = freeId("vent", tank.ports);
-  const lineId = freeId(`${tank.id}-vent`.slice(0, 36), design.lines);
-  const port: Port = { id: portId, kind: "vent", atMm: vec((min.x + max.x) / 2, (min.y + max.y) / 2, max.z), boreMm };
-  const foot = add(tank.atMm, port.atMm);
-  const end = vec(foot.x, design.rig.widthMm / 2 - 30, 600);
-  const line: Vent = {
-    id: lineId,
-    name: "Breather",
-    kind: "vent",
-    fromTank: tank.id,
-    fromPort: portId,
-    pipe: { innerMm: boreMm, outerMm: 25, manningN: 0.01 },
-    pointsMm: [vec(end.x, end.y, foot.z + 20), end],
-  };
-  const ops: EditOp[] = [
-    { op: "insert", path: ["tanks", tank.id, "ports"], index: tank.ports.length, value: port },
-    { op: "insert", path: ["lines"], index: design.lines.length, value: line },
-  ];
-  return [{ byMm: null, edit: { code: "addVent", at: { kind: "tank", id: tank.id }, ops } }];
-}
+/** A breather from the middle of the tank's top up the wall. */
+export const proposeVent = (design: Design, tank: Tank): Remedy[] => [{ byMm: null, edit: buildAddVent(design, tank) }];
 
 /** Lifts the dip of a breather until nothing stands in it. */
 export function proposeVentLift(
@@ -182,3 +162,45 @@ export function proposeMoveClear(design: Design, tank: Tank, obstacle: Obstacle,
 }
 
 const roundOut = (value: number): number => Math.sign(value) * Math.ceil(Math.abs(value));
+
+/** Lifts the tee that two breathers share above both tanks. */
+export function proposeTeeLift(
+  design: Design,
+  at: { readonly kind: "bend"; readonly lineId: string; readonly index: number },
+  byMm: number,
+): Remedy[] {
+  return proposeVentLift(design, at, byMm + 20).map((remedy) => ({
+    ...remedy,
+    edit: { ...remedy.edit, code: "liftTee" },
+  }));
+}
+
+/** Takes a breather that shared another's way up the wall to an end of its own. */
+export function proposeOwnEnd(design: Design, vent: Vent): Remedy[] {
+  const edit = buildOpenVent(design, vent.id);
+  return edit ? [{ byMm: null, edit }] : [];
+}
+
+/** Of two traps in a row the one under the fixture goes, so that what else drains through the other keeps its seal; or the other way round. */
+export function proposeOneTrap(drain: Drain): Remedy[] {
+  const drop = (code: "removeTrap" | "removeLineTrap", key: "trap" | "lineTrap"): Remedy => ({
+    byMm: null,
+    edit: {
+      code,
+      at: { kind: "line", id: drain.id },
+      ops: [{ op: "set", path: ["lines", drain.id, key], value: null }],
+    },
+  });
+  return [
+    ...(drain.lineTrap ? [drop("removeLineTrap", "lineTrap")] : []),
+    ...(drain.trap ? [drop("removeTrap", "trap")] : []),
+  ];
+}
+
+/** A trap that can be opened where it sits. */
+export function proposeCleanout(drain: Drain, isInLine: boolean): Remedy[] {
+  const key = isInLine ? "lineTrap" : "trap";
+  if (!drain[key]) return [];
+  const ops: EditOp[] = [{ op: "set", path: ["lines", drain.id, key, "hasCleanout"], value: true }];
+  return [{ byMm: null, edit: { code: "addCleanout", at: { kind: "line", id: drain.id }, ops } }];
+}

@@ -7,10 +7,14 @@ import type { Finding } from "../evaluate/findings";
 import { proposeFallRemedies } from "./fallRemedies";
 import {
   proposeBranchVent,
+  proposeCleanout,
   proposeHigherInlet,
   proposeMoveClear,
+  proposeOneTrap,
   proposeOutlet,
+  proposeOwnEnd,
   proposeSeal,
+  proposeTeeLift,
   proposeTrap,
   proposeVent,
   proposeVentLift,
@@ -71,6 +75,18 @@ function listCandidates(design: Design, finding: Finding): Remedy[] {
       const { at } = finding;
       return at.kind === "bend" ? proposeVentLift(design, at, finding.deepMm) : [];
     }
+    case "ventTeeLow": {
+      const { at } = finding;
+      return at.kind === "bend" ? proposeTeeLift(design, at, finding.byMm) : [];
+    }
+    case "ventSharesFresh": {
+      const vent = finding.at.kind === "line" ? findLine(design, finding.at.id) : undefined;
+      return vent?.kind === "vent" ? proposeOwnEnd(design, vent) : [];
+    }
+    case "trapsInSeries":
+      return drain ? proposeOneTrap(drain) : [];
+    case "trapUnreachable":
+      return drain ? proposeCleanout(drain, finding.at.kind === "bend") : [];
     case "ventEndsLow": {
       const vent = finding.at.kind === "line" ? findLine(design, finding.at.id) : undefined;
       return vent?.kind === "vent" ? proposeVentRise(design, vent as Vent) : [];

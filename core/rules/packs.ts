@@ -65,6 +65,14 @@ const BUILDERS: RulePack = {
   sealInUse: { bands: flat(25), standing: "P", source: "approvedDocumentH", surePercent: 95 },
   drivingPush: { bands: flat(0.5), standing: "T", source: "builders" },
   evaporation: { bands: flat(2.5), standing: "T", source: "builders" },
+  // so that what comes out is not breathed in again
+  ventEndGap: { bands: flat(600), standing: "T", source: "builders" },
+  nightAir: { bands: flat(-10), standing: "T", source: "builders" },
+  // a ferry's ramp, a kerb, a gateway
+  breakover: { bands: flat(8), standing: "T", source: "builders" },
+  rampEnd: { bands: flat(8), standing: "T", source: "builders" },
+  // the edge of a hole keeps this much wood to a frame or an edge
+  memberGap: { bands: flat(15), standing: "T", source: "builders" },
   ventSuction: { bands: flat(375), standing: "P", source: "ventRules", surePercent: 80 },
 };
 

@@ -6,6 +6,7 @@ import { computeStay } from "../days/daysToFull";
 import { createDesign, USUAL_MEASURES } from "../design/createDesign";
 import type { Design } from "../design/design";
 import type { Port, Tank } from "../design/plumbing";
+import { USUAL_TRAPS } from "../design/usualTraps";
 import { buildNetwork } from "../falls/network";
 import { vec } from "../geometry/vec";
 import { listOpenings } from "./openings";
@@ -80,9 +81,7 @@ test("a membrane valve holds the tank back up to its rated head, and no further"
   const rate = (heldMm: number): Design => ({
     ...kranich,
     fixtures: kranich.fixtures.map((f) => ({ ...f, outletMm: { ...f.outletMm, z: -220 } })),
-    lines: kranich.lines.map((line) =>
-      line.kind === "drain" ? { ...line, trap: { kind: "membrane", sealMm: 0, dropMm: 40, spanMm: 60 } } : line,
-    ),
+    lines: kranich.lines.map((line) => (line.kind === "drain" ? { ...line, trap: USUAL_TRAPS.membrane } : line)),
     rules: { ...kranich.rules, limits: { backHead: heldMm } },
   });
   const fullOf = (design: Design) =>

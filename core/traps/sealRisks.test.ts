@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import type { Trap } from "../design/plumbing";
+import { USUAL_TRAPS } from "../design/usualTraps";
 import { computeDrivingLossMm, computeDryWeeks, computeSealRisks } from "./sealRisks";
 
 const traps: fc.Arbitrary<Trap> = fc.record({
@@ -7,6 +8,7 @@ const traps: fc.Arbitrary<Trap> = fc.record({
   sealMm: fc.integer({ min: 1, max: 150 }),
   dropMm: fc.integer({ min: 0, max: 300 }),
   spanMm: fc.integer({ min: 0, max: 400 }),
+  hasCleanout: fc.boolean(),
 });
 const push = fc.integer({ min: 0, max: 100 }).map((n) => n / 100);
 
@@ -45,5 +47,5 @@ test("a deeper seal lasts longer and keeps more; a wider trap and a harder push 
 
 test("no trap, and a waterless valve, have no water to lose", () => {
   expect(computeSealRisks(null, 0.5, 2.5)).toBeNull();
-  expect(computeSealRisks({ kind: "membrane", sealMm: 0, dropMm: 40, spanMm: 60 }, 0.5, 2.5)).toBeNull();
+  expect(computeSealRisks(USUAL_TRAPS.membrane, 0.5, 2.5)).toBeNull();
 });

@@ -64,3 +64,17 @@ function findAirMm(path: DrainPath): number {
 export function computeBoreFallMm(boreMm: number, slope: number): number {
   return slope > 0 ? boreMm / slope : Infinity;
 }
+
+/** Fall, mm, of the pipe from a node of the path to the next air, the rig standing level [C]. */
+export function measureArmFallMm(path: DrainPath, fromNode = 0): number {
+  const airMm = fromNode === 0 ? findAirMm(path) : Infinity;
+  let alongMm = 0;
+  let fallMm = 0;
+  for (const leg of path.legs.slice(fromNode)) {
+    const share = leg.lengthMm === 0 ? 0 : Math.min(1, Math.max(0, (airMm - alongMm) / leg.lengthMm));
+    if (share === 0) break;
+    alongMm += leg.lengthMm * share;
+    fallMm += (leg.from.z - leg.to.z) * share;
+  }
+  return fallMm;
+}

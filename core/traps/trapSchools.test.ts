@@ -2,8 +2,9 @@ import fc from "fast-check";
 import { networks } from "@/tests/arbitraries";
 import { readDemo } from "@/tests/demoRigs";
 import { TRAP_KINDS } from "../design/plumbing";
+import { USUAL_TRAPS } from "../design/usualTraps";
 import { evaluate } from "../evaluate/evaluate";
-import { compareTraps, USUAL_TRAPS } from "./trapSchools";
+import { compareTraps } from "./trapSchools";
 
 test("each kind is what the whole design says with that trap fitted", () => {
   const design = readDemo("kranich");
@@ -13,7 +14,7 @@ test("each kind is what the whole design says with that trap fitted", () => {
     );
     const [drain] = evaluate({ ...design, lines }).drains;
     expect(school.worstMm).toBe(drain!.worst.inHandMm);
-    expect(school.afterDrivingMm).toBe(drain!.sealRisks?.afterDrivingMm ?? null);
+    expect(school.afterDrivingMm).toBe(drain!.trapRisks?.afterDrivingMm ?? null);
   }
 });
 

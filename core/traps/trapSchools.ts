@@ -1,14 +1,7 @@
 import type { Design } from "../design/design";
-import { TRAP_KINDS, type Trap, type TrapKind } from "../design/plumbing";
+import { TRAP_KINDS, type TrapKind } from "../design/plumbing";
+import { USUAL_TRAPS } from "../design/usualTraps";
 import { evaluate } from "../evaluate/evaluate";
-
-/** A trap of each kind as sold, for a small waste: seal, height and span, mm [T]. */
-export const USUAL_TRAPS: Readonly<Record<TrapKind, Trap>> = {
-  pTrap: { kind: "pTrap", sealMm: 50, dropMm: 90, spanMm: 80 },
-  bottle: { kind: "bottle", sealMm: 50, dropMm: 70, spanMm: 40 },
-  running: { kind: "running", sealMm: 50, dropMm: 60, spanMm: 120 },
-  membrane: { kind: "membrane", sealMm: 0, dropMm: 40, spanMm: 60 },
-};
 
 /** What one kind of trap comes to on this rig; null where no water stands in it. */
 export type TrapSchool = {
@@ -29,8 +22,8 @@ export function compareTraps(design: Design, drainId: string): TrapSchool[] {
       kind,
       heightMm: trap.dropMm,
       worstMm: result.worst.inHandMm,
-      afterDrivingMm: result.sealRisks?.afterDrivingMm ?? null,
-      dryWeeks: result.sealRisks?.dryWeeks ?? null,
+      afterDrivingMm: result.trapRisks?.afterDrivingMm ?? null,
+      dryWeeks: result.trapRisks?.dryWeeks ?? null,
     };
   });
 }

@@ -18,6 +18,8 @@ const BEHIND: Readonly<Partial<Record<FindingNumbers["code"], Sought>>> = {
   drainSlow: { formula: "drainCapacity" },
   belowCleanVelocity: { formula: "drainVelocity" },
   passageSlants: { formula: "floorHole" },
+  trapFreezes: { formula: "sealFrost" },
+  sealBlown: { formula: "sealPressure" },
   ventThrottles: { formula: "dumpSuction" },
   ventDrownsFirst: { formula: "tankFull", stand: "worst" },
   inletDrownsEarly: { formula: "tankFull", stand: "worst" },

@@ -5,13 +5,14 @@ import type { PartRef } from "../design/part";
 import type { DrainResult, Evaluation, TankResult } from "../evaluate/evaluation";
 import type { FallBudget } from "../falls/fallBudget";
 import { buildNetwork, listFixturesOf } from "../falls/network";
-import { measureFloorMm } from "../fit/passages";
+import type { RampAngle } from "../fit/rampAngles";
 import { measureSignedArea } from "../geometry/polygon";
 import { toPrism } from "../geometry/solid";
 import { dot, type Vec3 } from "../geometry/vec";
 import { radToDeg } from "../quantity/convert";
 import type { Limit } from "../rules/lookUpLimit";
 import { lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
+import type { TrapAir } from "../traps/trapRisks";
 import { type FormulaId, type Quantity, type Stand, toWorkingId, type Working, type WorkingTerm } from "./working";
 
 /** The working of every figure of an evaluation. */
@@ -20,6 +21,8 @@ export function listWorkings(design: Design, evaluation: Evaluation): Working[] 
     ...evaluation.drains.flatMap((drain) => listDrainWorkings(design, drain, evaluation.attitude)),
     ...evaluation.tanks.flatMap((tank) => listTankWorkings(design, tank, evaluation.attitude)),
     ...listStayWorkings(design, evaluation),
+    ...evaluation.trapAirs.flatMap((air) => listTrapAirWorkings(design, air)),
+    ...evaluation.ramps.map((ramp) => buildRampAngle(design, ramp)),
     ...listRampWorkings(design, evaluation.attitude),
   ];
 }
@@ -55,19 +58,21 @@ function listDrainWorkings(design: Design, drain: DrainResult, attitude: Attitud
       attitude: drain.worst.attitude,
       limit: drain.parkedFall,
     }),
-    ...drain.passages.map(({ legIndex, angleRad, hole }) =>
+    ...drain.passages.map(({ legIndex, nth, through, thicknessMm, angleRad, hole }) =>
       build(
-        "floorHole",
-        { kind: "leg", lineId: drain.lineId, index: legIndex },
+        through === "floor" ? "floorHole" : "panelHole",
+        through === "floor"
+          ? { kind: "leg", lineId: drain.lineId, index: legIndex }
+          : { kind: "panel", lineId: drain.lineId, index: legIndex, nth },
         [
-          term("d", line.pipe.outerMm, "length"),
-          term("c", lookUpValue(design.rules, "holeClearance"), "length"),
-          term("t", measureFloorMm(design), "length"),
+          term("d", drain.legs[legIndex]!.pipe.outerMm, "length"),
+          term("c", Math.max(0, lookUpValue(design.rules, "holeClearance")), "length"),
+          term("t", thicknessMm, "length"),
           term("θ", radToDeg(angleRad), "angle"),
           term("w", hole.widthMm, "length"),
         ],
         term("l", hole.lengthMm, "length"),
-        { limit: lookUpLimit(design.rules, "holeSlant") },
+        { limit: lookUpLimit(design.rules, through === "floor" ? "holeSlant" : "holeClearance") },
       ),
     ),
     build(
@@ -93,31 +98,51 @@ function listDrainWorkings(design: Design, drain: DrainResult, attitude: Attitud
       build("trapSeal", { kind: "trap", lineId: drain.lineId }, terms, result, { attitude, limit: sealLimit }),
     );
   }
-  if (drain.sealRisks && line.kind === "drain" && line.trap) {
+  if (drain.trapRisks && line.kind === "drain" && line.trap) {
     const trapAt = { kind: "trap", lineId: drain.lineId } as const;
     const seal = term("H", line.trap.sealMm, "length");
+    const { trapRisks } = drain;
+    const left = (mm: number) => term("H'", mm, "length");
+    const inUse = lookUpLimit(design.rules, "sealInUse");
+    const siphon = [seal, term("f", drain.armFallMm, "length"), term("D", line.pipe.innerMm, "length")];
+    workings.push(
+      build("sealSiphon", trapAt, siphon, left(trapRisks.afterSiphonMm), { attitude: LEVEL, limit: inUse }),
+    );
+    if (trapRisks.frostHours !== null && Number.isFinite(trapRisks.frostHours)) {
+      const terms = [
+        seal,
+        term("s", line.trap.spanMm, "length"),
+        term("D", line.pipe.innerMm, "length"),
+        term("d", line.pipe.outerMm, "length"),
+        term("Ta", lookUpValue(design.rules, "nightAir"), "temperature"),
+      ];
+      const limit = lookUpLimit(design.rules, "nightAir");
+      workings.push(build("sealFrost", trapAt, terms, term("t", trapRisks.frostHours, "hours"), { limit }));
+    }
     workings.push(
       build(
         "sealDriving",
         trapAt,
         [seal, term("s", line.trap.spanMm, "length"), term("a", lookUpValue(design.rules, "drivingPush"), "ratio")],
-        term("H'", drain.sealRisks.afterDrivingMm, "length"),
+        term("H'", drain.trapRisks.afterDrivingMm, "length"),
         { limit: lookUpLimit(design.rules, "sealInUse") },
       ),
       build(
         "sealDrying",
         trapAt,
         [seal, term("e", lookUpValue(design.rules, "evaporation"), "length")],
-        term("T", drain.sealRisks.dryWeeks, "weeks"),
+        term("T", drain.trapRisks.dryWeeks, "weeks"),
         { limit: lookUpLimit(design.rules, "evaporation") },
       ),
     );
   }
   if (flow.slope !== null) {
+    // the run with the least to spare has the say, and may be in another pipe than the drain began in
+    const { pipe } = drain.legs[flow.legIndex ?? 0]!;
     const common = [
-      term("D", line.pipe.innerMm, "length"),
+      term("D", pipe.innerMm, "length"),
       term("S", flow.slope * 1000, "slope"),
-      term("n", line.pipe.manningN, "roughness"),
+      term("n", pipe.manningN, "roughness"),
     ];
     const fill = lookUpLimit(design.rules, "drainFill");
     const clean = lookUpLimit(design.rules, "cleanVelocity");
@@ -237,19 +262,22 @@ function listAirWorkings(design: Design, { tankId, air }: TankResult): Working[]
   if (!air || !vent) return [];
   const at = { kind: "tank", id: tankId } as const;
   const attitude = design.rig.dumpAttitude;
-  const breather = [term("d", vent.pipe.innerMm, "length"), term("L", air.ventLengthM * 1000, "length")];
+  // one pipe after another, each with its own number where there are several
+  const mark = (symbol: string, i: number) => (air.stretches.length > 1 ? `${symbol}${i + 1}` : symbol);
+  const breather = air.stretches.flatMap(({ pipe }, i) => [
+    term(mark("d", i), pipe.boreM * 1000, "length"),
+    term(mark("L", i), pipe.lengthM * 1000, "length"),
+    term(mark("K", i), pipe.lossK, "losses"),
+  ]);
   const outlet = [term("h", air.headMm, "length"), term("D", air.outletBoreMm, "length")];
   const suction = term("p", air.suctionPa, "pressure");
   const fixtures = listFixturesOf(buildNetwork(design), tankId);
   const inflow = fixtures.reduce((sum, fixture) => sum + fixture.inflowLps, 0);
   const workings = [
-    build(
-      "dumpSuction",
-      at,
-      [...outlet, ...breather, term("K", air.lossK, "count"), term("q", air.dumpFlowLps, "flow")],
-      suction,
-      { attitude, limit: lookUpLimit(design.rules, "ventSuction") },
-    ),
+    build("dumpSuction", at, [...outlet, ...breather, term("q", air.dumpFlowLps, "flow")], suction, {
+      attitude,
+      limit: lookUpLimit(design.rules, "ventSuction"),
+    }),
     build("fillPressure", at, [term("Qin", inflow, "flow"), ...breather], term("p", air.fillPa, "pressure")),
   ];
   if (air.weakestSealMm !== null && air.sealAfterMm !== null) {
@@ -257,6 +285,40 @@ function listAirWorkings(design: Design, { tankId, air }: TankResult): Working[]
     workings.push(build("sealAfterDump", at, terms, term("H'", air.sealAfterMm, "length"), { attitude }));
   }
   return workings;
+}
+
+function listTrapAirWorkings(design: Design, air: TrapAir): Working[] {
+  const line = design.lines.find(({ id }) => id === air.lineId);
+  if (line?.kind !== "drain" || !line.trap) return [];
+  const at = { kind: "trap", lineId: line.id } as const;
+  const seal = term("H", line.trap.sealMm, "length");
+  const limit = lookUpLimit(design.rules, "sealInUse");
+  const toWorking = (formula: FormulaId, pascal: number, leftMm: number, attitude: Attitude | null) =>
+    build(formula, at, [seal, term("p", pascal, "pressure")], term("H'", leftMm, "length"), {
+      limit,
+      ...(attitude ? { attitude } : {}),
+    });
+  return [
+    toWorking("sealSuction", air.suctionPa, air.afterSuctionMm, design.rig.dumpAttitude),
+    toWorking("sealPressure", air.pressurePa, air.afterPressureMm, null),
+  ];
+}
+
+function buildRampAngle(design: Design, { where, angleDeg, xMm, overGroundMm }: RampAngle): Working {
+  const xs = design.rig.axles.map((axle) => axle.xMm).sort((a, b) => a - b);
+  const behind = xs.findLast((x) => x <= xMm);
+  const before = xs.find((x) => x >= xMm);
+  const reach = (x: number | undefined, symbol: string) =>
+    x === undefined ? [] : [term(symbol, Math.abs(x - xMm), "length")];
+  const height = term("h", Math.max(0, overGroundMm), "length");
+  const [a, b] = where === "between" ? [reach(behind, "a"), reach(before, "b")] : [reach(behind ?? before, "a"), []];
+  return build(
+    where === "between" ? "breakover" : "rampEnd",
+    { kind: "ramp", where },
+    [height, ...a, ...b],
+    term("α", angleDeg, "angle"),
+    { limit: lookUpLimit(design.rules, where === "between" ? "breakover" : "rampEnd") },
+  );
 }
 
 function listRampWorkings(design: Design, attitude: Attitude): Working[] {

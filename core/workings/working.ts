@@ -13,10 +13,13 @@ export type Quantity =
   | "angle"
   | "days"
   | "count"
+  | "losses"
   | "roughness"
   | "volumePerDay"
   | "pressure"
   | "weeks"
+  | "hours"
+  | "temperature"
   | "area";
 
 export const FORMULAS = [
@@ -28,10 +31,15 @@ export const FORMULAS = [
   "drainCapacity",
   "drainVelocity",
   "floorHole",
+  "panelHole",
   "trapArm",
   "trapSeal",
   "sealDriving",
   "sealDrying",
+  "sealSiphon",
+  "sealSuction",
+  "sealPressure",
+  "sealFrost",
   "pondedWater",
   "tankCapacity",
   "tankLeft",
@@ -40,6 +48,8 @@ export const FORMULAS = [
   "dumpSuction",
   "sealAfterDump",
   "fillPressure",
+  "breakover",
+  "rampEnd",
   "rampsToRun",
   "rampsToLevel",
   "daysToGreyFull",

@@ -1,15 +1,17 @@
 import fc from "fast-check";
 import { attitudes, designs, networks } from "@/tests/arbitraries";
 import { DEMO_NAMES, readDemo } from "@/tests/demoRigs";
+import { type Airway, computeAirwayPressurePa } from "../air/airPressure";
 import { computeDumping } from "../air/dumping";
 import type { Attitude } from "../attitude/attitude";
 import type { Design } from "../design/design";
 import { evaluate } from "../evaluate/evaluate";
 import { computeManningFlow } from "../falls/manning";
 import { computeFloorHole } from "../fit/holeSize";
-import { degToRad } from "../quantity/convert";
+import { degToRad, radToDeg } from "../quantity/convert";
 import { computeSealAfterMm } from "../traps/sealPressure";
 import { computeDrivingLossMm, computeDryWeeks } from "../traps/sealRisks";
+import { computeSealAfterSiphonMm } from "../traps/trapRisks";
 import { findWorking } from "./findWorking";
 import { listWorkings } from "./listWorkings";
 import { type FormulaId, STANDS, type Working } from "./working";
@@ -29,12 +31,13 @@ const RECOMPUTE: Partial<Record<FormulaId, (w: Working) => number>> = {
   rampsToRun: recomputeRamps,
   rampsToLevel: recomputeRamps,
   sealAfterDump: (w) => computeSealAfterMm(read(w, "H"), read(w, "p")),
-  dumpSuction: (w) =>
-    computeDumping(read(w, "h") / 1000, read(w, "D") / 1000, {
-      boreM: read(w, "d") / 1000,
-      lengthM: read(w, "L") / 1000,
-      lossK: read(w, "K"),
-    }).suctionPa,
+  dumpSuction: (w) => computeDumping(read(w, "h") / 1000, read(w, "D") / 1000, readAirway(w)).suctionPa,
+  fillPressure: (w) => computeAirwayPressurePa(read(w, "Qin") / 1000, readAirway(w)),
+  sealSiphon: (w) => computeSealAfterSiphonMm(read(w, "H"), read(w, "f"), read(w, "D")),
+  sealSuction: (w) => computeSealAfterMm(read(w, "H"), read(w, "p")),
+  sealPressure: (w) => Math.max(0, read(w, "H") - (read(w, "p") / (2 * 998.2 * 9.80665)) * 1000),
+  breakover: (w) => radToDeg(Math.atan(read(w, "h") / read(w, "a")) + Math.atan(read(w, "h") / read(w, "b"))),
+  rampEnd: (w) => radToDeg(Math.atan(read(w, "h") / read(w, "a"))),
   floorHole: (w) => computeFloorHole(read(w, "d"), degToRad(read(w, "θ")), read(w, "t"), read(w, "c")).lengthMm,
   sealDriving: (w) => read(w, "H") - computeDrivingLossMm(read(w, "s"), read(w, "a"), read(w, "H")),
   sealDrying: (w) => computeDryWeeks(read(w, "H"), read(w, "e")),
@@ -47,6 +50,15 @@ const RECOMPUTE: Partial<Record<FormulaId, (w: Working) => number>> = {
   drainCapacity: (w) =>
     computeManningFlow(read(w, "D") / 1000, read(w, "yD"), read(w, "S") / 1000, read(w, "n")).flowM3PerS * 1000,
 };
+
+// the breather's pipes, one after the other
+function readAirway(w: Working): Airway {
+  const bores = w.terms.filter(({ symbol }) => /^d\d*$/.test(symbol));
+  return bores.map(({ symbol, value }) => {
+    const nth = symbol.slice(1);
+    return { boreM: value / 1000, lengthM: read(w, `L${nth}`) / 1000, lossK: read(w, `K${nth}`) };
+  });
+}
 
 // each wheel's height over a level plane, wanted less here
 function recomputeRamps(w: Working): number {

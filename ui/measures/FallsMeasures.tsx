@@ -4,6 +4,7 @@ import dynamic from "next/dynamic";
 import { memo } from "react";
 import type { Drain, TrapKind } from "@/core/design/plumbing";
 import { TRAP_KINDS } from "@/core/design/plumbing";
+import { USUAL_TRAPS } from "@/core/design/usualTraps";
 import { buildRemoveFixture } from "@/core/edits/fixtureEdits";
 import { findPipeSize, PIPE_SIZES } from "@/core/parts/pipes";
 import { toWorkingId } from "@/core/workings/working";
@@ -109,8 +110,6 @@ const TRAP_LIST = Object.fromEntries(
   (["none", ...TRAP_KINDS] as const).map((kind) => [kind, TRAP_NAMES[kind].name]),
 ) as Record<TrapKind | "none", string>;
 
-const NEW_TRAP = { sealMm: 50, dropMm: 90, spanMm: 80 };
-
 const TrapFields = memo(function TrapFields({ drain }: { readonly drain: Drain }) {
   const { set, apply } = useEdits();
   const at = { kind: "trap", lineId: drain.id } as const;
@@ -120,8 +119,10 @@ const TrapFields = memo(function TrapFields({ drain }: { readonly drain: Drain }
       apply({ code: "removeTrap", at, ops: [{ op: "set", path: ["lines", drain.id, "trap"], value: null }] });
       return;
     }
-    const shape = kind === "membrane" ? { sealMm: 0, dropMm: 40, spanMm: 60 } : NEW_TRAP;
-    const value = { ...shape, ...(drain.trap && kind !== "membrane" && drain.trap.sealMm > 0 ? drain.trap : {}), kind };
+    const { trap } = drain;
+    // one water trap for another keeps the sizes that were measured
+    const keepsSizes = trap && kind !== "membrane" && trap.sealMm > 0;
+    const value = keepsSizes ? { ...trap, kind } : USUAL_TRAPS[kind];
     apply({
       code: drain.trap ? "change" : "addTrap",
       at,
@@ -278,7 +279,7 @@ function Passages() {
 
 /** What is left of the seal after driving, and how long it lasts unused. */
 function SealRisks({ lineId }: { readonly lineId: string }) {
-  const risks = useTrailing((state) => state.evaluation?.drains.find((d) => d.lineId === lineId)?.sealRisks ?? null);
+  const risks = useTrailing((state) => state.evaluation?.drains.find((d) => d.lineId === lineId)?.trapRisks ?? null);
   const units = useTrailing((state) => state.units);
   if (!risks) return null;
   const at = { kind: "trap", lineId } as const;

@@ -1,0 +1,108 @@
+import fc from "fast-check";
+import { DEMO_NAMES, readDemo } from "@/tests/demoRigs";
+import { buildSharedAir, mustApply } from "@/tests/sharedAir";
+import type { Vent } from "../design/plumbing";
+import { buildAddVent, buildJoinVent, buildOpenVent, buildRemoveVent, listVentsToJoin } from "../edits/ventEdits";
+import { evaluate } from "../evaluate/evaluate";
+import { computeAirPressurePa, computeAirwayPressurePa } from "./airPressure";
+import { computeDumping } from "./dumping";
+import { buildVentPath, followVent, listVents } from "./ventPath";
+
+const joined = buildSharedAir();
+const second = listVents(joined, "second")[0]!;
+const codes = (design: Parameters<typeof evaluate>[0]) => evaluate(design).findings.map(({ code }) => code);
+
+test("a breather that joins another runs from its own port to the other's open end", () => {
+  const path = buildVentPath(joined, second);
+  const main = joined.lines.find(({ id }) => id === "grey-vent") as Vent;
+  expect(path.chain.map(({ id }) => id)).toEqual([second.id, "grey-vent"]);
+  expect(path.pointsMm.at(-1)).toEqual(main.pointsMm.at(-1));
+  const whole = path.pointsMm.slice(1).reduce((sum, p, i) => {
+    const q = path.pointsMm[i]!;
+    return sum + Math.hypot(p.x - q.x, p.y - q.y, p.z - q.z);
+  }, 0);
+  const stretches = path.stretches.reduce((sum, { pipe }) => sum + pipe.lengthM * 1000, 0);
+  // each piece of pipe belongs to one stretch and to one only
+  expect(stretches).toBeCloseTo(whole, 6);
+});
+
+test("losses: in 0.5, out 1, mesh 0.7, and three quarters a right angle; about 3 for one with a mesh and a bend", () => {
+  // common practice, no source: the handbook's "about 3 with mesh and bends"
+  const kranich = readDemo("kranich");
+  const vent = kranich.lines.find((line): line is Vent => line.kind === "vent")!;
+  const { pipe } = buildVentPath(kranich, vent).stretches[0]!;
+  expect(pipe.lossK).toBeGreaterThan(2.2);
+  expect(pipe.lossK).toBeLessThan(3.8);
+  const bare = { ...kranich, lines: [{ ...vent, to: { kind: "openAir" as const, hasMesh: false } }] };
+  expect(pipe.lossK - buildVentPath(bare, bare.lines[0] as Vent).stretches[0]!.pipe.lossK).toBeCloseTo(0.7, 9);
+});
+
+const bore = fc.integer({ min: 8, max: 60 });
+
+test("cut anywhere, an airway takes as much as in one piece, and sucks no less for being joined to a narrower one", () => {
+  fc.assert(
+    fc.property(bore, bore, fc.integer({ min: 1, max: 60 }), fc.integer({ min: 1, max: 99 }), (d, other, lps, cut) => {
+      const whole = { boreM: d / 1000, lengthM: 3, lossK: 2 };
+      const share = cut / 100;
+      const pieces = [
+        { ...whole, lengthM: 3 * share, lossK: 0.5 },
+        { ...whole, lengthM: 3 * (1 - share), lossK: 1.5 },
+      ];
+      const flow = lps / 20_000;
+      expect(computeAirwayPressurePa(flow, pieces)).toBeCloseTo(computeAirPressurePa(flow, whole), 6);
+      const longer = [whole, { ...whole, boreM: other / 1000 }];
+      expect(computeDumping(0.2, 0.038, longer).suctionPa).toBeGreaterThanOrEqual(
+        computeDumping(0.2, 0.038, [whole]).suctionPa - 1e-9,
+      );
+    }),
+  );
+});
+
+test("dumping one tank puts on the other what the shared stretch takes, and nothing once they part", () => {
+  const result = evaluate(joined).tanks.find(({ tankId }) => tankId === "grey")!;
+  expect(result.sharedAir).toMatchObject({ fromTankId: "second" });
+  const other = evaluate(joined).tanks.find(({ tankId }) => tankId === "second")!;
+  // the stretch they share is part of the way of the air, so it takes less than all of it
+  expect(result.sharedAir!.suctionPa).toBeGreaterThan(0);
+  expect(result.sharedAir!.suctionPa).toBeLessThan(other.air!.suctionPa);
+  const apart = mustApply(joined, buildOpenVent(joined, second.id));
+  for (const { sharedAir } of evaluate(apart).tanks) expect(sharedAir).toBeNull();
+});
+
+test("never fresh with waste: a must, and the remedy parts them", () => {
+  const mixed = buildSharedAir("fresh");
+  expect(codes(mixed)).toContain("ventSharesFresh");
+  const vent = listVents(mixed, "second")[0]!;
+  expect(codes(mustApply(mixed, buildOpenVent(mixed, vent.id)))).not.toContain("ventSharesFresh");
+  expect(codes(joined)).not.toContain("ventSharesFresh");
+});
+
+test("a tee below its tanks is said, one above both is not", () => {
+  expect(codes(joined)).not.toContain("ventTeeLow");
+  const { to } = second;
+  if (to.kind !== "tee") throw new Error("it has joined");
+  const path = ["lines", "grey-vent", "pointsMm", to.point, "z"];
+  const low = mustApply(joined, { code: "change", at: { kind: "rig" }, ops: [{ op: "set", path, value: -300 }] });
+  expect(codes(low)).toContain("ventTeeLow");
+});
+
+test.each(DEMO_NAMES)(
+  "%s: a second breather joins the first, parts and goes, and leaves things as they were",
+  (name) => {
+    const design = readDemo(name);
+    const tank = design.tanks[0]!;
+    const first = listVents(design, tank.id)[0];
+    const two = mustApply(design, buildAddVent(design, tank));
+    const added = listVents(two, tank.id).at(-1)!;
+    if (first) {
+      const teed = mustApply(two, buildJoinVent(two, added.id, first.id));
+      const vents = listVents(teed, tank.id);
+      expect(followVent(teed, vents.find(({ id }) => id === added.id)!)).toHaveLength(2);
+      // the other way round would be a circle, and is not on offer
+      expect(listVentsToJoin(teed, vents.find(({ id }) => id === first.id)!)).toEqual([]);
+      const parted = mustApply(teed, buildRemoveVent(teed, first.id));
+      expect(listVents(parted, tank.id).map(({ to }) => to.kind)).toEqual(["openAir"]);
+    }
+    expect(mustApply(two, buildRemoveVent(two, added.id))).toEqual(design);
+  },
+);

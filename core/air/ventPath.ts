@@ -1,0 +1,86 @@
+import type { Design } from "../design/design";
+import type { Tank, Vent } from "../design/plumbing";
+import { add, measureLength, subtract, type Vec3 } from "../geometry/vec";
+import { measureTurnDeg } from "../parts/turns";
+import { mmToM } from "../quantity/convert";
+import type { AirPipe } from "./airPressure";
+
+/** Losses in velocity heads: in at one end and out at the other; a mesh; a right angle; through the side of a tee [T]. */
+const ENTRY_K = 0.5;
+const EXIT_K = 1;
+const MESH_K = 0.7;
+const RIGHT_ANGLE_K = 0.75;
+const TEE_K = 1;
+
+/** The part of an airway that is one breather's own pipe. */
+export type VentStretch = { readonly lineId: string; readonly pipe: AirPipe };
+
+/** The way of the air from a tank to the open, through every breather it joins, with everything looked up. */
+export type VentPath = {
+  readonly vent: Vent;
+  readonly tank: Tank;
+  readonly chain: readonly Vent[];
+  /** From the port to the open end. */
+  readonly pointsMm: readonly Vec3[];
+  /** Which point of which breather each of them is; −1 for the port. */
+  readonly refs: readonly { readonly lineId: string; readonly point: number }[];
+  readonly stretches: readonly VentStretch[];
+};
+
+/** A breather and every breather its air goes on through; the last one ends in the open. */
+export function followVent(design: Design, vent: Vent): Vent[] {
+  const chain = [vent];
+  for (let last = vent; last.to.kind === "tee"; ) {
+    const { lineId } = last.to;
+    last = design.lines.find((line): line is Vent => line.kind === "vent" && line.id === lineId)!;
+    chain.push(last);
+  }
+  return chain;
+}
+
+/** Lays out one breather in the rig frame. The design has passed its consistency check, so the references hold. */
+export function buildVentPath(design: Design, vent: Vent): VentPath {
+  const tank = design.tanks.find((t) => t.id === vent.fromTank)!;
+  const port = tank.ports.find((p) => p.id === vent.fromPort)!;
+  const chain = followVent(design, vent);
+  const pointsMm: Vec3[] = [add(tank.atMm, port.atMm)];
+  const refs = [{ lineId: vent.id, point: -1 }];
+  const stretches = chain.map((line, i): VentStretch => {
+    const before = chain[i - 1];
+    const first = before?.to.kind === "tee" ? before.to.point : 0;
+    const from = pointsMm.at(-1)!;
+    const own = line.pointsMm.slice(first);
+    pointsMm.push(...own);
+    refs.push(...own.map((_, k) => ({ lineId: line.id, point: first + k })));
+    // up to the tee the pipe is the breather's own, and the tee is where the next one begins
+    const { to } = line;
+    const tee = to.kind === "tee" ? chain[i + 1]!.pointsMm[to.point]! : null;
+    const course = [...(i === 0 ? [from] : []), ...own, ...(tee ? [tee] : [])];
+    const ends = (i === 0 ? ENTRY_K : 0) + (to.kind === "openAir" ? EXIT_K + (to.hasMesh ? MESH_K : 0) : TEE_K);
+    return {
+      lineId: line.id,
+      pipe: { boreM: mmToM(line.pipe.innerMm), lengthM: mmToM(measureCourse(course)), lossK: ends + sumBends(course) },
+    };
+  });
+  return { vent, tank, chain, pointsMm, refs, stretches };
+}
+
+/** The breathers of a tank. */
+export const listVents = (design: Design, tankId: string): Vent[] =>
+  design.lines.filter((line): line is Vent => line.kind === "vent" && line.fromTank === tankId);
+
+const measureCourse = (points: readonly Vec3[]): number =>
+  points.slice(1).reduce((sum, p, i) => sum + measureLength(subtract(p, points[i]!)), 0);
+
+/** Length of a breather's own pipe from its port to its end, mm [C]. */
+export const measureVentLengthMm = (design: Design, vent: Vent): number =>
+  buildVentPath(design, vent).stretches[0]!.pipe.lengthM * 1000;
+
+function sumBends(points: readonly Vec3[]): number {
+  let turns = 0;
+  for (let i = 2; i < points.length; i++) {
+    const [a, b, c] = [points[i - 2]!, points[i - 1]!, points[i]!];
+    turns += (measureTurnDeg(subtract(b, a), subtract(c, b)) ?? 0) / 90;
+  }
+  return turns * RIGHT_ANGLE_K;
+}

@@ -1,0 +1,4 @@
+import * as z from "zod";
+
+/** Held where it is: an edit that would move it is refused until it is let go. */
+export const locked = z.literal(true).optional();

@@ -1,0 +1,129 @@
+import { buildVentPath, followVent, listVents } from "../air/ventPath";
+import type { Design } from "../design/design";
+import type { Edit, EditOp } from "../design/edit";
+import { freeId } from "../design/freeId";
+import { roundTenth } from "../design/moves";
+import type { Port, Tank, Vent } from "../design/plumbing";
+import { measureExtent } from "../geometry/solid";
+import { add, dot, interpolate, measureLength, subtract, type Vec3, vec } from "../geometry/vec";
+import { clamp } from "../quantity/tolerance";
+
+/** A breather as it is fitted first: 19 mm of bore [T]. */
+const BORE_MM = 19;
+const PIPE = { innerMm: BORE_MM, outerMm: 25, manningN: 0.01 } as const;
+/** Height over the floor at which a breather ends up the wall, mm [T]. */
+const WALL_END_MM = 600;
+/** A point this near serves as the place for a tee, mm. */
+const SAME_PLACE_MM = 60;
+
+/** Edit that fits a breather from the middle of a tank's top up the wall to the open air, with a port of its own. */
+export function buildAddVent(design: Design, tank: Tank): Edit {
+  const { min, max } = measureExtent(tank.solid);
+  const portId = freeId("vent", tank.ports);
+  const lineId = freeId(`${tank.id}-vent`.slice(0, 36), design.lines);
+  const nth = listVents(design, tank.id).length;
+  // a second one beside the first
+  const x = clamp((min.x + max.x) / 2 + nth * 80, min.x, max.x);
+  const port: Port = { id: portId, kind: "vent", atMm: vec(x, (min.y + max.y) / 2, max.z), boreMm: BORE_MM };
+  const line: Vent = {
+    id: lineId,
+    name: design.tanks.length > 1 ? `Breather of ${tank.name}`.slice(0, 80) : "Breather",
+    kind: "vent",
+    fromTank: tank.id,
+    fromPort: portId,
+    to: { kind: "openAir", hasMesh: true },
+    pipe: PIPE,
+    pointsMm: layToWall(design, add(tank.atMm, port.atMm)),
+  };
+  const ops: EditOp[] = [
+    { op: "insert", path: ["tanks", tank.id, "ports"], index: tank.ports.length, value: port },
+    { op: "insert", path: ["lines"], index: design.lines.length, value: line },
+  ];
+  return { code: "addVent", at: { kind: "tank", id: tank.id }, ops };
+}
+
+// Along under the floor to the wall, rising, then up the wall.
+function layToWall(design: Design, foot: Vec3): Vec3[] {
+  const wallY = design.rig.widthMm / 2 - 30;
+  const y = foot.y < 0 ? -wallY : wallY;
+  return [vec(foot.x, y, foot.z + 20), vec(foot.x, y, WALL_END_MM)].map(roundTenth);
+}
+
+/** The breathers one can join by a tee: those that do not run through it themselves. */
+export const listVentsToJoin = (design: Design, vent: Vent): Vent[] =>
+  design.lines.filter(
+    (line): line is Vent => line.kind === "vent" && !followVent(design, line).some(({ id }) => id === vent.id),
+  );
+
+/** Edit that lets a breather end in another at the place nearest to its last rise; null where one of them is not there. */
+export function buildJoinVent(design: Design, ventId: string, mainId: string): Edit | null {
+  const find = (id: string) => design.lines.find((l): l is Vent => l.kind === "vent" && l.id === id);
+  const [vent, main] = [find(ventId), find(mainId)];
+  if (!vent || !main || !listVentsToJoin(design, vent).includes(main)) return null;
+  // what rose to the open air by itself is cut off there
+  const kept = vent.to.kind === "openAir" ? vent.pointsMm.slice(0, -1) : vent.pointsMm;
+  const from = kept.at(-1) ?? buildVentPath(design, vent).pointsMm[0]!;
+  const own = buildVentPath(design, main).pointsMm.slice(0, main.pointsMm.length + 1);
+  const { point, atMm } = findTee(own, from);
+  const near = main.pointsMm.findIndex((p) => measureLength(subtract(p, atMm)) < SAME_PLACE_MM);
+  // the open end is no place for a tee
+  const reuses = near >= 0 && near < main.pointsMm.length - 1;
+  const insert: EditOp = { op: "insert", path: ["lines", main.id, "pointsMm"], index: point, value: atMm };
+  const to = { kind: "tee", lineId: main.id, point: reuses ? near : point } as const;
+  return {
+    code: "joinVent",
+    at: { kind: "line", id: ventId },
+    ops: [
+      ...(reuses ? [] : [insert]),
+      { op: "set", path: ["lines", ventId, "pointsMm"], value: kept },
+      { op: "set", path: ["lines", ventId, "to"], value: to },
+    ],
+  };
+}
+
+// On the piece that rises most, so that water of one tank does not run into the other: the nearest place in its upper half.
+function findTee(points: readonly Vec3[], from: Vec3): { readonly point: number; readonly atMm: Vec3 } {
+  let best = { point: points.length - 2, atMm: points.at(-1)!, cost: Infinity };
+  for (let i = 1; i < points.length; i++) {
+    const [a, b] = [points[i - 1]!, points[i]!];
+    const along = subtract(b, a);
+    const whole = dot(along, along);
+    const share = whole === 0 ? 0.5 : clamp(dot(subtract(from, a), along) / whole, 0.5, 0.85);
+    const atMm = roundTenth(interpolate(a, b, share));
+    const cost = measureLength(subtract(atMm, from)) - 2 * Math.max(0, atMm.z - from.z);
+    if (cost < best.cost) best = { point: i - 1, atMm, cost };
+  }
+  return best;
+}
+
+/** Edit that gives a breather an end of its own up the wall; null where it is not there or has one. */
+export function buildOpenVent(design: Design, ventId: string): Edit | null {
+  const vent = design.lines.find((l): l is Vent => l.kind === "vent" && l.id === ventId);
+  if (vent?.to.kind !== "tee") return null;
+  const from = vent.pointsMm.at(-1) ?? buildVentPath(design, vent).pointsMm[0]!;
+  return {
+    code: "openVent",
+    at: { kind: "line", id: ventId },
+    ops: [
+      { op: "set", path: ["lines", ventId, "pointsMm"], value: [...vent.pointsMm, ...layToWall(design, from)] },
+      { op: "set", path: ["lines", ventId, "to"], value: { kind: "openAir", hasMesh: true } },
+    ],
+  };
+}
+
+/** Edit that takes a breather out with its port; those that joined it end in the open air then. Null where it is not there. */
+export function buildRemoveVent(design: Design, ventId: string): Edit | null {
+  const vent = design.lines.find((l): l is Vent => l.kind === "vent" && l.id === ventId);
+  if (!vent) return null;
+  const joined = design.lines.flatMap((line) =>
+    line.kind === "vent" && line.to.kind === "tee" && line.to.lineId === ventId
+      ? (buildOpenVent(design, line.id)?.ops ?? [])
+      : [],
+  );
+  const ops: EditOp[] = [
+    ...joined,
+    { op: "remove", path: ["lines", ventId] },
+    { op: "remove", path: ["tanks", vent.fromTank, "ports", vent.fromPort] },
+  ];
+  return { code: "removeVent", at: { kind: "tank", id: vent.fromTank }, ops };
+}

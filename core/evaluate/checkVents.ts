@@ -1,0 +1,103 @@
+import { findVentDip } from "../air/ventDips";
+import { buildVentPath, listVents, type VentPath } from "../air/ventPath";
+import type { Design } from "../design/design";
+import type { Tank } from "../design/plumbing";
+import type { ObstacleKind } from "../design/rig";
+import { toBlock, toTankBlock } from "../fit/obstacleGaps";
+import { measureBlockGap } from "../geometry/blocks";
+import { dot, type Vec3, vec } from "../geometry/vec";
+import { isAtLeast } from "../quantity/tolerance";
+import { lookUpLimit } from "../rules/lookUpLimit";
+import { createFinding } from "./createFinding";
+import type { Finding } from "./findings";
+import { listParkedStandings, type Standing } from "./parkedAttitudes";
+
+/** What can be said against the breathers of one tank: it needs one, and each its height, its own company and a clear end. */
+export function checkVents(design: Design, tank: Tank): Finding[] {
+  const vents = listVents(design, tank.id);
+  if (vents.length === 0) return [createFinding("must", { kind: "tank", id: tank.id }, { code: "tankUnvented" })];
+  const parked = listParkedStandings(design.rig);
+  return vents.flatMap((vent) => {
+    const path = buildVentPath(design, vent);
+    return [
+      ...checkDip(path, parked),
+      ...checkHeight(path, parked),
+      ...checkTee(design, path, parked),
+      ...checkCompany(design, path),
+      ...checkEnd(design, path),
+    ];
+  });
+}
+
+// What stands in a dip closes the breather once it is as deep as the bore; the dip of a shared stretch is said once.
+function checkDip(path: VentPath, parked: readonly Standing[]): Finding[] {
+  const dip = findVentDip(
+    path,
+    parked.map(({ attitude }) => attitude),
+  );
+  const line = path.chain.find(({ id }) => id === dip?.lineId);
+  if (!dip || !line || line !== path.vent || dip.deepMm < line.pipe.innerMm) return [];
+  const { deepMm, attitude } = dip;
+  const at = { kind: "bend", lineId: dip.lineId, index: dip.point } as const;
+  return [createFinding("should", at, { code: "ventDips", deepMm, boreMm: line.pipe.innerMm, attitude })];
+}
+
+// Its highest point stands over the tank's highest corner, however the rig is parked.
+function checkHeight({ vent, tank, pointsMm }: VentPath, parked: readonly Standing[]): Finding[] {
+  let worst: { readonly endMm: number; readonly topMm: number; readonly attitude: Standing["attitude"] } | null = null;
+  for (const { up, attitude } of parked) {
+    const topMm = measureTopMm(tank, up);
+    const endMm = Math.max(...pointsMm.slice(1).map((p) => dot(up, p)));
+    if (endMm > topMm) continue;
+    if (!worst || endMm - topMm < worst.endMm - worst.topMm) worst = { endMm, topMm, attitude };
+  }
+  return worst ? [createFinding("should", { kind: "line", id: vent.id }, { code: "ventEndsLow", ...worst })] : [];
+}
+
+// Water of one tank must not find its way into another through the tee they share.
+function checkTee(design: Design, { vent, tank, chain }: VentPath, parked: readonly Standing[]): Finding[] {
+  const { to } = vent;
+  const main = chain[1];
+  if (to.kind !== "tee" || !main) return [];
+  const tee = main.pointsMm[to.point]!;
+  const other = design.tanks.find(({ id }) => id === main.fromTank)!;
+  let worst: { readonly byMm: number; readonly attitude: Standing["attitude"] } | null = null;
+  for (const { up, attitude } of parked) {
+    const byMm = Math.max(measureTopMm(tank, up), measureTopMm(other, up)) - dot(up, tee);
+    if (byMm >= 0 && (!worst || byMm > worst.byMm)) worst = { byMm, attitude };
+  }
+  const at = { kind: "bend", lineId: main.id, index: to.point } as const;
+  return worst ? [createFinding("should", at, { code: "ventTeeLow", ...worst })] : [];
+}
+
+// Air over waste never meets air over drinking water.
+function checkCompany(design: Design, { vent, tank, chain }: VentPath): Finding[] {
+  const others = chain.slice(1).map(({ fromTank }) => design.tanks.find(({ id }) => id === fromTank)!);
+  const other = others.find(({ holds }) => (holds === "fresh") !== (tank.holds === "fresh"));
+  if (!other) return [];
+  const at = { kind: "line", id: vent.id } as const;
+  return [createFinding("must", at, { code: "ventSharesFresh", otherName: other.name })];
+}
+
+const KEPT_FROM: readonly ObstacleKind[] = ["window", "airIntake", "exhaust"];
+
+// What comes out must not go in at a window, and an exhaust must not blow into it.
+function checkEnd(design: Design, { vent, pointsMm, tank }: VentPath): Finding[] {
+  if (vent.to.kind !== "openAir" || tank.holds === "fresh") return [];
+  const end = pointsMm.at(-1)!;
+  const limit = lookUpLimit(design.rules, "ventEndGap");
+  return design.obstacles.flatMap((obstacle): Finding[] => {
+    if (!KEPT_FROM.includes(obstacle.kind)) return [];
+    const gapMm = Math.max(0, measureBlockGap({ min: end, max: end }, toBlock(obstacle)));
+    if (isAtLeast(gapMm, limit.value ?? 0)) return [];
+    const at = { kind: "bend", lineId: vent.id, index: vent.pointsMm.length - 1 } as const;
+    const { id: obstacleId, name: obstacleName } = obstacle;
+    return [createFinding("should", at, { code: "ventEndNear", obstacleId, obstacleName, gapMm }, limit)];
+  });
+}
+
+/** True height of the highest corner of a tank's outside, mm. */
+function measureTopMm(tank: Tank, up: Vec3): number {
+  const { min, max } = toTankBlock(tank);
+  return Math.max(...[min.x, max.x].flatMap((x) => [min.y, max.y].map((y) => dot(up, vec(x, y, max.z)))));
+}

@@ -1,0 +1,40 @@
+import fc from "fast-check";
+import { computeSealAfterMm } from "./sealPressure";
+import { computeSealAfterSiphonMm, computeSealUnderMm, computeTrapFrostHours } from "./trapRisks";
+
+const mm = fc.integer({ min: 1, max: 150 });
+const pascal = fc.integer({ min: 0, max: 3000 });
+
+// Computed from hydrostatics; the figures of the trade's handbook where they are given there.
+test("50 mm of seal under 300 Pa stand at 34.68 mm, and behind 60 mm of fall in a 36 mm bore at 38", () => {
+  expect(computeSealUnderMm(50, 300)).toBeCloseTo(34.68, 2);
+  expect(computeSealAfterSiphonMm(50, 60, 36)).toBeCloseTo(38, 9);
+});
+
+test("a pipe that has not gone down by its bore takes nothing, one that falls a storey takes all", () => {
+  fc.assert(
+    fc.property(mm, mm, mm, (seal, fall, bore) => {
+      const left = computeSealAfterSiphonMm(seal, fall, bore);
+      expect(left).toBeGreaterThanOrEqual(0);
+      expect(left).toBeLessThanOrEqual(seal);
+      if (fall <= bore) expect(left).toBe(seal);
+      expect(computeSealAfterSiphonMm(seal, fall + 5, bore)).toBeLessThanOrEqual(left);
+    }),
+  );
+  expect(computeSealAfterSiphonMm(50, 600, 36)).toBe(0);
+});
+
+test("pressure is borne twice as long as suction", () => {
+  fc.assert(
+    fc.property(mm, pascal, (seal, p) => {
+      expect(computeSealUnderMm(seal, p)).toBeGreaterThanOrEqual(computeSealAfterMm(seal, p));
+    }),
+  );
+});
+
+test("a bare trap of 40 mm under the floor is at freezing point within the hour on a night of −10 °C", () => {
+  // by hand: 0.187 kg of water in 0.18 m of pipe, 9 W/(m² K) over 0.0226 m² → 0.74 h
+  const hours = computeTrapFrostHours({ sealMm: 50, spanMm: 80 }, { innerMm: 36.4, outerMm: 40 }, -10);
+  expect(hours).toBeCloseTo(0.74, 2);
+  expect(computeTrapFrostHours({ sealMm: 50, spanMm: 80 }, { innerMm: 36.4, outerMm: 40 }, 2)).toBe(Infinity);
+});

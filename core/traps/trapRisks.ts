@@ -1,0 +1,57 @@
+import { BARE_LOSS, computeHoursToFreezing } from "../frost/freezing";
+import { MM3_PER_L } from "../quantity/convert";
+import { computeSealAfterMm, computeSealBreakPa } from "./sealPressure";
+import type { SealRisks } from "./sealRisks";
+
+/** What each cause on the drain's own side leaves of a seal, mm; hours and weeks where it is time that takes it. */
+export type TrapRisks = SealRisks & {
+  /** After the pipe behind it has run full, mm. */
+  readonly afterSiphonMm: number;
+  /** Hours on a cold night until its water is at 0 °C; null for a trap inside, where it is as warm as the room. */
+  readonly frostHours: number | null;
+};
+
+/** What the tank's air does to one trap, while the tank is dumped and while all its fixtures run. */
+export type TrapAir = {
+  readonly lineId: string;
+  readonly suctionPa: number;
+  readonly pressurePa: number;
+  readonly afterSuctionMm: number;
+  readonly afterPressureMm: number;
+};
+
+/**
+ * Seal, mm, after the pipe behind it has run full from the weir to the next air, H, mm ≥ 0. The column that hangs there,
+ * its fall less the bore, sucks by its own height; air comes in as soon as the pipe has gone down by its bore
+ * [C; that it runs full is the worst that can be]. Example: 50 mm, fall 60 mm in a bore of 36 mm → 38 mm.
+ */
+export function computeSealAfterSiphonMm(sealMm: number, armFallMm: number, boreMm: number): number {
+  return computeSealAfterMm(sealMm, computeSealBreakPa(Math.max(0, armFallMm - boreMm)));
+}
+
+/**
+ * Seal, mm, that stands while a pressure, Pa ≥ 0, pushes from the tank: legs of equal width, H − p/(2 ρ g). It is blown
+ * out at twice the pressure that breaks it by suction [C]. Example: 50 mm at 300 Pa → 34.68 mm.
+ */
+export function computeSealUnderMm(sealMm: number, pressurePa: number): number {
+  const lossMm = (pressurePa / computeSealBreakPa(1)) * 0.5;
+  return Math.max(0, sealMm - lossMm);
+}
+
+/** Starts as warm as a trap under a rig that was lived in, °C [T]. */
+const TRAP_START_C = 10;
+
+/**
+ * Hours until the water of a trap under the floor is at 0 °C: the bore full over twice the seal and the span, bare pipe
+ * in still air. Bore and outside > 0 mm. Source: `computeHoursToFreezing` [C on T].
+ */
+export function computeTrapFrostHours(
+  { sealMm, spanMm }: { readonly sealMm: number; readonly spanMm: number },
+  { innerMm, outerMm }: { readonly innerMm: number; readonly outerMm: number },
+  airC: number,
+): number {
+  const lengthMm = 2 * sealMm + spanMm;
+  const massKg = ((Math.PI / 4) * innerMm ** 2 * lengthMm) / MM3_PER_L;
+  const lossWPerK = (BARE_LOSS * Math.PI * outerMm * lengthMm) / 1e6;
+  return computeHoursToFreezing({ massKg, lossWPerK, startC: TRAP_START_C, airC });
+}
