@@ -1,5 +1,5 @@
 import { measureExtent } from "../geometry/solid";
-import { add, subtract, type Vec3, vec } from "../geometry/vec";
+import { add, interpolate, subtract, type Vec3, vec } from "../geometry/vec";
 import { clamp } from "../quantity/tolerance";
 import type { Design } from "./design";
 import type { Edit, EditOp, EditPath } from "./edit";
@@ -27,9 +27,20 @@ export function findPlaceMm(design: Design, part: Movable): Vec3 | null {
       return listPoints(design.lines.find((l) => l.id === part.lineId))[part.index] ?? null;
     case "passage":
       return listPoints(design.lines.find((l) => l.id === part.lineId))[part.index - 1] ?? null;
+    case "leg": {
+      const [from, to] = listLegEnds(design, part);
+      return from && to ? interpolate(from, to, 0.5) : null;
+    }
     default:
       return null;
   }
+}
+
+/** The bends at both ends of a leg that lies between two of them; none where one of its ends is held. */
+function listLegEnds(design: Design, { lineId, index }: { readonly lineId: string; readonly index: number }): Vec3[] {
+  const points = listPoints(design.lines.find((l) => l.id === lineId));
+  const [from, to] = [points[index - 1], points[index]];
+  return from && to ? [from, to] : [];
 }
 
 /** The free points of a line: a drain's bends, a vent's whole route. */
@@ -48,7 +59,7 @@ export function buildMove(design: Design, part: Movable, toMm: Vec3): Edit | nul
   const by = subtract(roundTenth(toMm), from);
   if (by.x === 0 && by.y === 0 && by.z === 0) return null;
   const at: PartRef = part.kind === "passage" ? { kind: "line", id: part.lineId } : part;
-  return { code: "move", at, ops: listMoveOps(design, part, from, by) };
+  return { code: part.kind === "leg" ? "moveLeg" : "move", at, ops: listMoveOps(design, part, from, by) };
 }
 
 function listMoveOps(design: Design, part: Movable, from: Vec3, by: Vec3): EditOp[] {
@@ -68,6 +79,11 @@ function listMoveOps(design: Design, part: Movable, from: Vec3, by: Vec3): EditO
       const line = design.lines.find((l) => l.id === part.lineId)!;
       return [set(["lines", part.lineId, line.kind === "drain" ? "bendsMm" : "pointsMm", part.index], to)];
     }
+    case "leg":
+      // both ends by the same, so that the leg keeps its fall
+      return listLegEnds(design, part).flatMap((end, i) =>
+        end ? [set(["lines", part.lineId, "bendsMm", part.index - 1 + i], roundTenth(add(end, by)))] : [],
+      );
     case "passage":
       return movePassage(design.lines.find((l) => l.id === part.lineId) as Drain, part.index, by);
     default:

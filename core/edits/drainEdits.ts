@@ -43,7 +43,7 @@ export function buildDrawDrain(design: Design, fixtureId: string, goal: Goal): E
   const id = freeId("drain", design.lines);
   const { outletMm } = fixture;
   const weir = vec(outletMm.x, outletMm.y, outletMm.z - 90);
-  const { ops, to, endMm } = reach(design, goal, weir);
+  const { ops, to, endMm } = reachGoal(design, goal, weir);
   const drain: Drain = {
     id,
     name: `${fixture.name} drain`,
@@ -79,7 +79,7 @@ export function buildRedirect(design: Design, drainId: string, goal: Goal): Edit
   const drain = design.lines.find((line): line is Drain => line.kind === "drain" && line.id === drainId);
   if (!drain) return null;
   const from = drain.bendsMm.at(-1) ?? buildDrainPath(design, drain).nodesMm[0]!;
-  const { ops, to } = reach(design, goal, from);
+  const { ops, to } = reachGoal(design, goal, from);
   return {
     code: "redirect",
     at: { kind: "line", id: drainId },
@@ -89,7 +89,8 @@ export function buildRedirect(design: Design, drainId: string, goal: Goal): Edit
 
 type Reached = { readonly ops: readonly EditOp[]; readonly to: Outfall; readonly endMm: Vec3 };
 
-function reach(design: Design, goal: Goal, from: Vec3): Reached {
+/** How a drain that comes from a place reaches a goal: what must be put in for it, its end as data, and where that is. */
+export function reachGoal(design: Design, goal: Goal, from: Vec3): Reached {
   if (goal.kind === "inlet") {
     const tank = design.tanks.find((t) => t.id === goal.tankId)!;
     return { ops: [], to: goal, endMm: add(tank.atMm, tank.ports.find((p) => p.id === goal.portId)!.atMm) };

@@ -1,0 +1,159 @@
+import type { Design } from "../design/design";
+import type { Edit, EditOp } from "../design/edit";
+import { freeId } from "../design/freeId";
+import type { HeldWater, Port, Tank } from "../design/plumbing";
+import { findClearance, toBlock, toTankBlock } from "../fit/obstacleGaps";
+import { measureFloorMm } from "../fit/passages";
+import { hindersTanks } from "../fit/roles";
+import { measureBlockGap } from "../geometry/blocks";
+import { measureExtent } from "../geometry/solid";
+import { add, subtract, type Vec3, vec } from "../geometry/vec";
+import { clamp } from "../quantity/tolerance";
+
+type Size = { readonly lengthMm: number; readonly widthMm: number; readonly heightMm: number };
+
+/** A tank as it is hung first, inside, mm: the largest of these that finds a place between what is there [T]. */
+const SIZES: readonly Size[] = [
+  { lengthMm: 800, widthMm: 450, heightMm: 200 },
+  { lengthMm: 600, widthMm: 400, heightMm: 180 },
+  { lengthMm: 500, widthMm: 300, heightMm: 150 },
+  { lengthMm: 400, widthMm: 240, heightMm: 120 },
+];
+const WALL_MM = 6;
+/** Room between two tanks and to the floor, mm [T]. */
+const ROOM_MM = 20;
+const STEP_MM = 50;
+
+/**
+ * Edit that hangs a box tank under the floor where it keeps clear of what is there, nearest to the middle of the rig,
+ * with an inlet, and an outlet at the bottom; it still wants a breather. Where no place is clear the smallest hangs in
+ * the middle, and the findings say what it hits.
+ */
+export function buildAddTank(design: Design, holds: HeldWater, name: string): Edit {
+  const id = freeId(holds, design.tanks);
+  const hang = (size: Size, atMm: Vec3): Tank => ({
+    id,
+    name,
+    holds,
+    atMm,
+    solid: { shape: "box", ...size },
+    wallMm: WALL_MM,
+    ports: [
+      ...(holds === "fresh" ? [] : [placePort(design, size, holds === "black" ? 71.2 : 36.4)]),
+      { id: "dump", kind: "outlet", atMm: vec(0, size.widthMm / 2, 0), boreMm: holds === "black" ? 71.2 : 38 },
+    ],
+  });
+  const smallest = SIZES.at(-1)!;
+  let value = hang(smallest, toMiddle(design, smallest));
+  for (const size of SIZES) {
+    const atMm = findFreePlace(design, size);
+    if (!atMm) continue;
+    value = hang(size, atMm);
+    break;
+  }
+  return {
+    code: "addTank",
+    at: { kind: "tank", id },
+    ops: [{ op: "insert", path: ["tanks"], index: design.tanks.length, value }],
+  };
+}
+
+const placePort = (design: Design, { lengthMm, widthMm, heightMm }: Size, boreMm: number): Port => ({
+  id: freeId(
+    "inlet",
+    design.tanks.flatMap(({ ports }) => ports),
+  ),
+  kind: "inlet",
+  atMm: vec(lengthMm, widthMm / 2, heightMm - boreMm),
+  boreMm,
+});
+
+const toMiddle = (design: Design, { lengthMm, widthMm, heightMm }: Size): Vec3 =>
+  vec(
+    Math.round((design.rig.lengthMm - lengthMm) / 2),
+    -widthMm / 2,
+    -measureFloorMm(design) - ROOM_MM - WALL_MM - heightMm,
+  );
+
+function findFreePlace(design: Design, size: Size): Vec3 | null {
+  const { lengthMm, widthMm, sillZMm } = design.rig;
+  const middle = toMiddle(design, size);
+  if (sillZMm !== null && middle.z - WALL_MM < sillZMm) return null;
+  const taken = [
+    ...design.obstacles
+      .filter(({ kind }) => hindersTanks(kind))
+      .map((o) => ({ block: toBlock(o), roomMm: Math.max(ROOM_MM, findClearance(design.rules, o.kind).value ?? 0) })),
+    ...design.tanks.map((tank) => ({ block: toTankBlock(tank), roomMm: ROOM_MM })),
+  ];
+  const wall = vec(WALL_MM, WALL_MM, WALL_MM);
+  let best: { readonly atMm: Vec3; readonly away: number } | null = null;
+  for (let x = WALL_MM; x + size.lengthMm + WALL_MM <= lengthMm; x += STEP_MM) {
+    for (let y = WALL_MM - widthMm / 2; y + size.widthMm + WALL_MM <= widthMm / 2; y += STEP_MM / 2) {
+      const away = Math.hypot(x - middle.x, y - middle.y);
+      if (best && away >= best.away) continue;
+      const atMm = vec(x, y, middle.z);
+      const inside = vec(size.lengthMm, size.widthMm, size.heightMm);
+      const block = { min: subtract(atMm, wall), max: add(add(atMm, inside), wall) };
+      if (taken.some((other) => measureBlockGap(block, other.block) < other.roomMm)) continue;
+      best = { atMm, away };
+    }
+  }
+  return best?.atMm ?? null;
+}
+/** Edit that takes a tank away with its breathers; null where drains still end in it, or where it is not there. */
+export function buildRemoveTank(design: Design, tankId: string): Edit | null {
+  if (!design.tanks.some(({ id }) => id === tankId)) return null;
+  if (design.lines.some((l) => l.kind === "drain" && l.to.kind === "inlet" && l.to.tankId === tankId)) return null;
+  const own = design.lines.filter((line) => line.kind === "vent" && line.fromTank === tankId);
+  const joined = design.lines.some(
+    (line) =>
+      line.kind === "vent" &&
+      line.to.kind === "tee" &&
+      own.some(({ id }) => line.to.kind === "tee" && line.to.lineId === id) &&
+      line.fromTank !== tankId,
+  );
+  if (joined) return null;
+  const ops: EditOp[] = [
+    ...own.map(({ id }): EditOp => ({ op: "remove", path: ["lines", id] })),
+    { op: "remove", path: ["tanks", tankId] },
+  ];
+  return { code: "removeTank", at: { kind: "rig" }, ops };
+}
+
+/** Edit that puts a port into a tank: an inlet high in the wall forward, an outlet at the bottom of the wall behind. */
+export function buildAddPort(design: Design, tank: Tank, kind: "inlet" | "outlet"): Edit {
+  const { min, max } = measureExtent(tank.solid);
+  const boreMm = Math.min(kind === "inlet" ? 36.4 : 38, (max.z - min.z) * 0.8, (max.y - min.y) * 0.8);
+  const nth = tank.ports.filter((port) => port.kind === kind).length;
+  const y = clamp((min.y + max.y) / 2 + nth * 80, min.y, max.y);
+  const atMm = kind === "inlet" ? vec(max.x, y, max.z - boreMm) : vec(min.x, y, min.z);
+  const value: Port = {
+    id: freeId(
+      kind,
+      design.tanks.flatMap(({ ports }) => ports),
+    ),
+    kind,
+    atMm,
+    boreMm,
+  };
+  return {
+    code: "addPort",
+    at: { kind: "port", tankId: tank.id, id: value.id },
+    ops: [{ op: "insert", path: ["tanks", tank.id, "ports"], index: tank.ports.length, value }],
+  };
+}
+
+/** Edit that takes a port out; null where a line still ends or begins there. */
+export function buildRemovePort(design: Design, tankId: string, portId: string): Edit | null {
+  const isUsed = design.lines.some((line) =>
+    line.kind === "vent"
+      ? line.fromTank === tankId && line.fromPort === portId
+      : line.to.kind === "inlet" && line.to.tankId === tankId && line.to.portId === portId,
+  );
+  if (isUsed) return null;
+  return {
+    code: "removePort",
+    at: { kind: "tank", id: tankId },
+    ops: [{ op: "remove", path: ["tanks", tankId, "ports", portId] }],
+  };
+}
