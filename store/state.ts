@@ -23,6 +23,9 @@ export type Look = (typeof LOOKS)[number];
 export const OVERLAYS = ["library", "newDesign", "palette", "keys", "standingMap", "compare"] as const;
 export type Overlay = (typeof OVERLAYS)[number];
 
+/** Tools of the plan: draw a drain by its bends, measure between two points. */
+export type PlanTool = "draw" | "measure";
+
 export type Theme = "light" | "dark";
 
 /** Where the open design stands against the browser's store. */
@@ -53,6 +56,12 @@ export type WorkbenchState = {
   /** How full the tank is drawn, as a share of what it holds here. */
   readonly fillShare: number;
   readonly selection: Movable | null;
+  /** Parts picked together, to be moved and lined up as one; the selection is one of them. */
+  readonly group: readonly Movable[];
+  /** What a hand in the plan does besides pulling. */
+  readonly tool: PlanTool | null;
+  /** The fall a drain is drawn at, mm/m; null takes what the rules ask for and a tenth over. */
+  readonly drawFallMmPerM: number | null;
   /** The finding that is open to be read and mended. */
   readonly findingId: string | null;
   /** The drain in the long section; null shows the first. */

@@ -17,6 +17,9 @@ const INITIAL: WorkbenchState = {
   attitude: LEVEL,
   fillShare: 0.5,
   selection: null,
+  group: [],
+  tool: null,
+  drawFallMmPerM: null,
   findingId: null,
   drainId: null,
   exaggeration: null,
@@ -48,6 +51,8 @@ export function loadDesign(design: Design): void {
     evaluation: evaluate(design, LEVEL),
     attitude: LEVEL,
     selection: null,
+    group: [],
+    tool: null,
     findingId: null,
     drainId: null,
     preview: null,
@@ -149,6 +154,9 @@ export type ViewChange = Partial<
     | "units"
     | "theme"
     | "selection"
+    | "group"
+    | "tool"
+    | "drawFallMmPerM"
     | "fillShare"
     | "findingId"
     | "drainId"

@@ -1,4 +1,5 @@
-import type { Fitting, FixtureKind, PortKind, TrapKind } from "@/core/design/plumbing";
+import type { Design } from "@/core/design/design";
+import type { Fitting, FixtureKind, HeldWater, PipeJoint, PortKind, TrapKind } from "@/core/design/plumbing";
 import type { ObstacleKind, RigKind } from "@/core/design/rig";
 import type { StandingState } from "@/core/evaluate/standingMap";
 
@@ -55,6 +56,18 @@ export const PORT_NAMES: Readonly<Record<PortKind, string>> = {
   outlet: "Dump outlet",
 };
 
+export const WATER_NAMES: Readonly<Record<HeldWater, string>> = {
+  grey: "Grey water",
+  black: "Black water",
+  fresh: "Fresh water",
+};
+
+export const JOINT_NAMES: Readonly<Record<PipeJoint, string>> = {
+  union: "union",
+  reducer: "reducer",
+  hoseBarb: "hose barb",
+};
+
 export const STANDING_NAMES: Readonly<Record<StandingState, { readonly name: string; readonly plain: string }>> = {
   runs: { name: "Runs", plain: "Every leg falls." },
   puddles: { name: "Puddles", plain: "Water stays in the pipe, air still passes." },
@@ -72,6 +85,15 @@ export const FIXTURE_NAMES: Readonly<Record<FixtureKind, string>> = {
   urineDiverter: "Urine diverter",
   outsideShower: "Outside shower",
 };
+
+/** What a copy is called: the name, with the next number that is free. */
+export function nameCopy(design: Pick<Design, "fixtures">, name: string): string {
+  const base = name.replace(/ \d+$/, "").slice(0, 70);
+  const taken = new Set(design.fixtures.map((fixture) => fixture.name));
+  let nth = 2;
+  while (taken.has(`${base} ${nth}`)) nth += 1;
+  return `${base} ${nth}`;
+}
 
 /** Air on the branch near its trap. */
 export const BRANCH_VENT_NAMES = {

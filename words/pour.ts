@@ -16,6 +16,9 @@ export function describeSeconds(seconds: number): string {
   return whole % 60 === 0 ? `${whole / 60} min` : `${Math.floor(whole / 60)} min ${whole % 60} s`;
 }
 
+/** Less than this no longer holds the gas back, mm [P: Approved Document H1, from memory, 95 %]. */
+const LEAST_SEAL_MM = 25;
+
 /** What the water did, a sentence each; what went wrong comes first. */
 export function describePour(
   pour: Pour,
@@ -49,5 +52,14 @@ export function describePour(
   };
   const keptL = pour.legs.reduce((sum, leg) => sum + leg.keptL, 0);
   const kept = { text: `${formatQuantity(keptL, "volume", units)} stay in the pipe.`, isBad: false };
-  return [...lines, full, ...(keptL > 0.005 ? [kept] : [])].sort((a, b) => Number(b.isBad) - Number(a.isBad));
+  const traps = pour.fixtures.flatMap(({ fixtureId, sealLeftMm }) => {
+    const drain = design.lines.find((line) => line.kind === "drain" && line.fromFixture === fixtureId);
+    const sealMm = drain?.kind === "drain" ? (drain.trap?.sealMm ?? 0) : 0;
+    if (sealLeftMm === null || sealLeftMm >= sealMm) return [];
+    const fixture = design.fixtures.find((f) => f.id === fixtureId)!;
+    const left = sealLeftMm === 0 ? "nothing" : formatLength(Math.round(sealLeftMm), units);
+    const text = `The full pipe sucks on the trap of ${fixture.name}: it keeps ${left} of ${formatLength(sealMm, units)}.`;
+    return [{ text, isBad: sealLeftMm < LEAST_SEAL_MM }];
+  });
+  return [...lines, ...traps, full, ...(keptL > 0.005 ? [kept] : [])].sort((a, b) => Number(b.isBad) - Number(a.isBad));
 }

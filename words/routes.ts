@@ -7,8 +7,7 @@ import { formatLength, formatRun, type Units } from "./units";
 export function describeRoute(route: RouteProposal, design: Design, units: Units): string {
   const bends = route.bends === 1 ? "1 bend" : `${route.bends} bends`;
   const length = formatRun(route.lengthMm / 1000, units);
-  const goal = describeGoal({ kind: "inlet", tankId: route.tankId, portId: route.portId }, design);
-  return `${length} of pipe, ${bends}, to ${goal}`;
+  return `${length} of pipe, ${bends}, ${route.to.kind === "line" ? "into" : "to"} ${describeGoal(route.to, design)}`;
 }
 
 /** What must change for the way to be possible, as an instruction. */

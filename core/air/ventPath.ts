@@ -65,6 +65,16 @@ export function buildVentPath(design: Design, vent: Vent): VentPath {
   return { vent, tank, chain, pointsMm, refs, stretches };
 }
 
+/** The course of a breather's own pipe: its port, its points, and the tee where it ends in another one. */
+export function listOwnCourse(design: Design, vent: Vent): Vec3[] {
+  const tank = design.tanks.find((t) => t.id === vent.fromTank)!;
+  const port = tank.ports.find((p) => p.id === vent.fromPort)!;
+  const { to } = vent;
+  const main = to.kind === "tee" ? design.lines.find(({ id }) => id === to.lineId) : undefined;
+  const tee = to.kind === "tee" && main?.kind === "vent" ? main.pointsMm[to.point] : undefined;
+  return [add(tank.atMm, port.atMm), ...vent.pointsMm, ...(tee ? [tee] : [])];
+}
+
 /** The breathers of a tank. */
 export const listVents = (design: Design, tankId: string): Vent[] =>
   design.lines.filter((line): line is Vent => line.kind === "vent" && line.fromTank === tankId);

@@ -1,6 +1,6 @@
-import * as z from "zod";
+import * as z from "zod/mini";
 import { PACK_IDS } from "../rules/packIds";
-import { id, litres, name, number } from "./fields";
+import { id, list, litres, name, number, whole } from "./fields";
 import { fixture, line, tank } from "./plumbing";
 import { obstacles, rig } from "./rig";
 
@@ -9,7 +9,7 @@ export const FORMAT = "schleuse-design";
 export const CURRENT_VERSION = 3;
 
 export const habits = z.strictObject({
-  people: z.int().min(1).max(60),
+  people: whole(1, 60),
   /** Through the sink and down the drain, a person and day. */
   sinkLPerPersonDay: litres(0.1, 200),
   /** Drunk, or carried off otherwise: it empties the fresh tank and never reaches the grey one. */
@@ -20,7 +20,7 @@ export const habits = z.strictObject({
 export const rulesChoice = z.strictObject({
   pack: z.enum(PACK_IDS),
   /** Limits the builder has changed, by limit id. */
-  limits: z.record(z.string().regex(/^[a-zA-Z]{1,40}$/), number("as the limit", -1_000, 100_000)),
+  limits: z.record(z.string().check(z.regex(/^[a-zA-Z]{1,40}$/)), number("as the limit", -1_000, 100_000)),
 });
 
 /** One design is one document: this schema is the only source of its types, its bounds and its JSON Schema. */
@@ -29,12 +29,12 @@ export const design = z.strictObject({
   version: z.literal(CURRENT_VERSION),
   id,
   name,
-  note: z.string().max(4_000),
+  note: z.string().check(z.maxLength(4_000)),
   rig,
   obstacles,
-  fixtures: z.array(fixture).max(60),
-  tanks: z.array(tank).max(20),
-  lines: z.array(line).max(1_000),
+  fixtures: list(fixture, { most: 60 }),
+  tanks: list(tank, { most: 20 }),
+  lines: list(line, { most: 1_000 }),
   habits,
   rules: rulesChoice,
 });

@@ -1,4 +1,4 @@
-import * as z from "zod";
+import * as z from "zod/mini";
 
 /** Held where it is: an edit that would move it is refused until it is let go. */
-export const locked = z.literal(true).optional();
+export const locked = z.optional(z.literal(true));

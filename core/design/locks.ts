@@ -1,5 +1,5 @@
 import type { Design } from "./design";
-import type { PartRef } from "./part";
+import type { Movable } from "./moves";
 import type { Fixture, Line, Tank } from "./plumbing";
 import type { Obstacle } from "./rig";
 
@@ -33,7 +33,7 @@ export function findMovedLock(before: Design, after: Design): string | null {
 const isSame = (a: unknown, b: unknown): boolean => a === b || JSON.stringify(a) === JSON.stringify(b);
 
 /** The list and id under which a part can be locked; null for what has no lock of its own. */
-export function findLockable(part: PartRef): { readonly list: (typeof LISTS)[number]; readonly id: string } | null {
+export function findLockable(part: Movable): { readonly list: (typeof LISTS)[number]; readonly id: string } | null {
   switch (part.kind) {
     case "fixture":
       return { list: "fixtures", id: part.id };
@@ -44,6 +44,8 @@ export function findLockable(part: PartRef): { readonly list: (typeof LISTS)[num
     case "line":
       return { list: "lines", id: part.id };
     case "bend":
+    case "passage":
+    case "panel":
     case "leg":
     case "trap":
       return { list: "lines", id: part.lineId };

@@ -1,4 +1,4 @@
-import * as z from "zod";
+import * as z from "zod/mini";
 import { checkConsistency } from "./checkConsistency";
 import { type Design, design } from "./design";
 import type { Fault, FaultMeasure, FaultPath } from "./faults";
@@ -60,10 +60,10 @@ export function parseChanged(
 }
 
 function checkPart(key: keyof Design, before: unknown, after: unknown): Fault[] {
-  const schema: z.ZodType | undefined = design.shape[key];
+  const schema: z.ZodMiniType | undefined = design.shape[key];
   if (!schema) return [{ code: "unknownKeys", path: [], keys: [key] }];
   const isList = Array.isArray(before) && Array.isArray(after) && before.length === after.length;
-  const entry = isList && schema instanceof z.ZodArray ? (schema.element as z.ZodType) : null;
+  const entry = isList && schema instanceof z.ZodMiniArray ? (schema.def.element as z.ZodMiniType) : null;
   const changed = entry
     ? (after as unknown[]).flatMap((value, i) =>
         value === (before as unknown[])[i] ? [] : [{ value, path: [key, i] }],

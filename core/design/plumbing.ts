@@ -1,5 +1,5 @@
-import * as z from "zod";
-import { id, litres, mm, name, number, pointMm } from "./fields";
+import * as z from "zod/mini";
+import { id, list, litres, mm, name, number, pointMm, whole } from "./fields";
 import { locked } from "./locked";
 
 export const FIXTURE_KINDS = [
@@ -43,7 +43,7 @@ export const solid = z.discriminatedUnion("shape", [
     shape: z.literal("prism"),
     axis: z.enum(["x", "y", "z"]),
     lengthMm: mm(20, 10_000),
-    profileMm: z.array(profileCorner).min(3).max(64),
+    profileMm: list(profileCorner, { least: 3, most: 64 }),
   }),
 ]);
 
@@ -68,7 +68,7 @@ export const tank = z.strictObject({
   atMm: pointMm,
   solid,
   wallMm: mm(0.5, 30),
-  ports: z.array(port).max(24),
+  ports: list(port, { most: 24 }),
   locked,
 });
 
@@ -95,7 +95,7 @@ export const trap = z.strictObject({
 
 /** A low running trap in the line itself, at one of its bends: it serves everything that drains through it. */
 export const lineTrap = z.strictObject({
-  bend: z.int().min(0).max(59),
+  bend: whole(0, 59),
   sealMm: mm(10, 200),
   hasCleanout: z.boolean(),
 });
@@ -104,7 +104,7 @@ export const PIPE_JOINTS = ["union", "reducer", "hoseBarb"] as const;
 
 /** Where a drain goes on in another pipe: from one of its bends on, until the next change. */
 export const pipeChange = z.strictObject({
-  bend: z.int().min(0).max(59),
+  bend: whole(0, 59),
   joint: z.enum(PIPE_JOINTS),
   pipe,
 });
@@ -126,7 +126,7 @@ export const outfall = z.discriminatedUnion("kind", [
     kind: z.literal("junction"),
     lineId: id,
     /** Bend of that drain, counted from its trap. */
-    bend: z.int().min(0).max(59),
+    bend: whole(0, 59),
     fitting: z.enum(FITTINGS),
   }),
 ]);
@@ -137,13 +137,13 @@ export const drain = z.strictObject({
   kind: z.literal("drain"),
   fromFixture: id,
   to: outfall,
-  trap: trap.nullable(),
-  lineTrap: lineTrap.nullable(),
-  branchVent: branchVent.nullable(),
+  trap: z.nullable(trap),
+  lineTrap: z.nullable(lineTrap),
+  branchVent: z.nullable(branchVent),
   /** Inverts of the bends between the trap's weir and the end. */
-  bendsMm: z.array(pointMm).max(60),
+  bendsMm: list(pointMm, { most: 60 }),
   /** Changes of pipe along it, in the order of the bends. */
-  changes: z.array(pipeChange).max(12),
+  changes: list(pipeChange, { most: 12 }),
 });
 
 /** Where a breather ends: in the open air, which is its last point, or at a point of another breather, by a tee. */
@@ -153,7 +153,7 @@ export const ventEnd = z.discriminatedUnion("kind", [
     /** Insects stay out. */
     hasMesh: z.boolean(),
   }),
-  z.strictObject({ kind: z.literal("tee"), lineId: id, point: z.int().min(0).max(59) }),
+  z.strictObject({ kind: z.literal("tee"), lineId: id, point: whole(0, 59) }),
 ]);
 
 /** A tank's breather: from its port along the points to its end. */
@@ -163,7 +163,7 @@ export const vent = z.strictObject({
   fromTank: id,
   fromPort: id,
   to: ventEnd,
-  pointsMm: z.array(pointMm).max(60),
+  pointsMm: list(pointMm, { most: 60 }),
 });
 
 export const line = z.discriminatedUnion("kind", [drain, vent]);
@@ -182,7 +182,6 @@ export type Outfall = z.infer<typeof outfall>;
 export type LineTrap = z.infer<typeof lineTrap>;
 export type PipeChange = z.infer<typeof pipeChange>;
 export type PipeJoint = PipeChange["joint"];
-export type VentEnd = z.infer<typeof ventEnd>;
 export type HeldWater = Tank["holds"];
 export type Junction = Extract<Outfall, { kind: "junction" }>;
 export type Drain = z.infer<typeof drain>;

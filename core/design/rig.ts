@@ -1,5 +1,5 @@
-import * as z from "zod";
-import { degrees, id, mm, name, pointMm } from "./fields";
+import * as z from "zod/mini";
+import { degrees, id, list, mm, name, pointMm } from "./fields";
 import { locked } from "./locked";
 
 export const RIG_KINDS = ["van", "bus", "trailer", "boat"] as const;
@@ -41,17 +41,14 @@ export const rig = z.strictObject({
   lengthMm: mm(500, 20_000),
   widthMm: mm(500, 4_000),
   /** What the floor is made of, from the top down; their sum is the build-up a drain must pass. */
-  floorLayers: z
-    .array(z.strictObject({ name, thicknessMm: mm(0, 500) }))
-    .min(1)
-    .max(12),
+  floorLayers: list(z.strictObject({ name, thicknessMm: mm(0, 500) }), { least: 1, most: 12 }),
   /** Height of the ground over the finished floor; below it, so negative. On a boat the underside of the keel. */
   groundZMm: mm(-4_000, -50),
   /** The lowest line anything may hang to: the sills of a vehicle. */
-  sillZMm: mm(-3_000, 0).nullable(),
+  sillZMm: z.nullable(mm(-3_000, 0)),
   /** A boat's waterline at rest. */
-  waterlineZMm: mm(-3_000, 3_000).nullable(),
-  axles: z.array(z.strictObject({ name, xMm: mm(-2_000, 20_000) })).max(4),
+  waterlineZMm: z.nullable(mm(-3_000, 3_000)),
+  axles: list(z.strictObject({ name, xMm: mm(-2_000, 20_000) }), { most: 4 }),
   /** How far out of level the rig is ever parked (a boat: trim and heel at her berth). */
   envelope: z.strictObject({
     noseDownDeg: degrees(0, 20),
@@ -60,12 +57,12 @@ export const rig = z.strictObject({
     rightLowDeg: degrees(0, 20),
   }),
   /** Places the rig really stands at. */
-  standings: z.array(z.strictObject({ id, name, attitude })).max(12),
+  standings: list(z.strictObject({ id, name, attitude }), { most: 12 }),
   /** How the rig stands while the tank is dumped. */
   dumpAttitude: attitude,
 });
 
-export const obstacles = z.array(obstacle).max(200);
+export const obstacles = list(obstacle, { most: 200 });
 
 export type Rig = z.infer<typeof rig>;
 export type RigKind = Rig["kind"];

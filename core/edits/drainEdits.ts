@@ -100,6 +100,24 @@ export function reachGoal(design: Design, goal: Goal, from: Vec3): Reached {
   // a bend within the reach of the trap would turn the trap itself
   const isInTrap = (p: Vec3) => measurePlanLength(subtract(p, path.outletMm)) <= (main.trap?.spanMm ?? 0);
   const { leg, atMm } = findPlaceToJoin(path.ownLegs, from, isInTrap);
+  return joinAt(main, leg, atMm);
+}
+
+/** The same for a place that lies along another drain. */
+export function reachPlace(design: Design, main: Drain, placeMm: Vec3): Reached {
+  const legs = buildDrainPath(design, main).ownLegs.map((leg) => {
+    const along = subtract(leg.to, leg.from);
+    const whole = dot(along, along);
+    const share = whole === 0 ? 0 : clamp(dot(subtract(placeMm, leg.from), along) / whole, 0, 1);
+    const atMm = interpolate(leg.from, leg.to, share);
+    return { leg, atMm, away: measureLength(subtract(atMm, placeMm)) };
+  });
+  const { leg, atMm } = legs.reduce((a, b) => (b.away < a.away ? b : a));
+  return joinAt(main, leg, roundTenth(atMm));
+}
+
+// At a bend that is near, or at one that is put in there.
+function joinAt(main: Drain, leg: Leg, atMm: Vec3): Reached {
   const junction = (bend: number): Outfall => ({ kind: "junction", lineId: main.id, bend, fitting: "wye" });
   const near = [leg.index - 1, leg.index].find((bend) => {
     const point = main.bendsMm[bend];

@@ -2,7 +2,6 @@ import type { Design } from "../design/design";
 import { applyEdit, type Edit } from "../design/edit";
 import { findLockable } from "../design/locks";
 import { buildMove, findPlaceMm, type Movable } from "../design/moves";
-import type { PartRef } from "../design/part";
 import { add, type Vec3 } from "../geometry/vec";
 
 export const ALIGN_AXES = ["x", "y", "z"] as const;
@@ -43,7 +42,7 @@ function joinEdits(
 }
 
 /** Edit that holds a part where it is, or lets it go; null for what has no lock of its own. */
-export function buildLock(design: Design, part: PartRef, isLocked: boolean): Edit | null {
+export function buildLock(design: Design, part: Movable, isLocked: boolean): Edit | null {
   const lockable = findLockable(part);
   if (!lockable) return null;
   const entry = (design[lockable.list] as readonly { readonly id: string; readonly locked?: true }[]).find(
@@ -53,13 +52,15 @@ export function buildLock(design: Design, part: PartRef, isLocked: boolean): Edi
   const path = [lockable.list, lockable.id, "locked"];
   return {
     code: isLocked ? "lock" : "unlock",
-    at: part,
+    at: toWhole(part),
     ops: [isLocked ? { op: "set", path, value: true } : { op: "remove", path }],
   };
 }
 
+const toWhole = (part: Movable): Edit["at"] => (part.kind === "passage" ? { kind: "line", id: part.lineId } : part);
+
 /** True while the part, or the line or tank it belongs to, is held where it is. */
-export function isLocked(design: Design, part: PartRef): boolean {
+export function isLocked(design: Design, part: Movable): boolean {
   const lockable = findLockable(part);
   if (!lockable) return false;
   const list = design[lockable.list] as readonly { readonly id: string; readonly locked?: true }[];

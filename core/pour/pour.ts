@@ -10,6 +10,8 @@ import { buildNetwork } from "../falls/network";
 import { computePonds } from "../falls/ponding";
 import { measureSegmentArea } from "../geometry/circularSegment";
 import { MM3_PER_L, mmToM } from "../quantity/convert";
+import { measureArmFallMm } from "../traps/trapArm";
+import { computeSealAfterSiphonMm } from "../traps/trapRisks";
 
 /** Water given to one fixture: let go at once with the plug pulled, or running for a while with the drain open. */
 export type PourEvent =
@@ -40,6 +42,8 @@ export type PourFixture = {
   /** Seconds until it has run empty; null when water still stands in it at the end. */
   readonly emptyAfterS: number | null;
   readonly runsOver: boolean;
+  /** What its trap keeps of its seal, mm: all of it, unless the pipe behind has run full; null without a water trap. */
+  readonly sealLeftMm: number | null;
 };
 
 export type Pour = {
@@ -63,6 +67,8 @@ const SHORTEST_MM = 60;
 const LONGEST_S = 900;
 /** A wet bowl or pipe: less than a teaspoon still running is over, L. */
 const SETTLED_L = 2e-3;
+/** From this share on the surface closes up and the pipe runs full [P: Chow 1959, depth 0.938 of the bore, from memory]. */
+const FULL_SHARE = 0.97;
 /** Losses of waste, grid, trap and its exit, in velocity heads [T]. */
 const WASTE_LOSSES = 3;
 /** A leg that does not fall passes water only by what stands higher before it: taken as 1 mm/m [C on T]. */
@@ -89,6 +95,10 @@ type Basin = {
   deepestMm: number;
   lastWetS: number;
   runsOver: boolean;
+  /** The pipe behind the trap has been full from wall to wall. */
+  ranFull: boolean;
+  readonly sealMm: number;
+  readonly sealIfFullMm: number;
 };
 
 /**
@@ -131,6 +141,7 @@ export function computePour(design: Design, attitude: Attitude, events: readonly
       cell.litres += out;
       spiltL += spill(basin);
       if (basin.litres > SETTLED_L) basin.lastWetS = second;
+      if (cell.litres >= FULL_SHARE * cell.fullL) basin.ranFull = true;
     }
     if (step % perFrame === 0) note((step / perFrame) * FRAME_S);
     const isMoving = basins.some((b) => b.litres > SETTLED_L) || cells.some((c) => c.litres - c.keptL > SETTLED_L);
@@ -145,6 +156,7 @@ export function computePour(design: Design, attitude: Attitude, events: readonly
       deepestMm: b.deepestMm,
       emptyAfterS: b.litres > SETTLED_L && endS >= LONGEST_S - 1 ? null : b.lastWetS,
       runsOver: b.runsOver,
+      sealLeftMm: b.sealMm === 0 ? null : b.ranFull ? b.sealIfFullMm : b.sealMm,
     })),
     frames,
     givenL,
@@ -239,7 +251,9 @@ function buildCell(leg: Leg, keptL: number, up: ReturnType<typeof computeUp>, ne
   };
 }
 
-function buildBasin({ fixture, drain }: DrainPath, cell: number): Basin {
+function buildBasin(path: DrainPath, cell: number): Basin {
+  const { fixture, drain } = path;
+  const sealMm = drain.trap?.sealMm ?? 0;
   const { halfMm } = USUAL_FIXTURES[fixture.kind];
   return {
     fixture,
@@ -252,6 +266,9 @@ function buildBasin({ fixture, drain }: DrainPath, cell: number): Basin {
     deepestMm: 0,
     lastWetS: 0,
     runsOver: false,
+    ranFull: false,
+    sealMm,
+    sealIfFullMm: computeSealAfterSiphonMm(sealMm, measureArmFallMm(path), drain.pipe.innerMm),
   };
 }
 

@@ -90,6 +90,30 @@ test("a shower on the floor finds its way too, or is told what it lacks", () => 
   }
 });
 
+test("a second fixture is offered the first one's drain as well as the tank, and more than one way", () => {
+  const design = readDemo("lesesaal");
+  const two = apply(design, buildAddFixture(design, "basin", "Basin")!);
+  const moved = apply(two, {
+    code: "move",
+    at: { kind: "rig" },
+    ops: [{ op: "set", path: ["fixtures", "basin", "outletMm"], value: { x: 4300, y: 820, z: 640 } }],
+  });
+  const { proposals } = findRoutes(moved, "basin-drain")!;
+  expect(proposals.length).toBeGreaterThan(1);
+  expect(proposals.map(({ to }) => to.kind)).toContain("line");
+  for (const { edit, to } of proposals) {
+    const after = apply(moved, edit);
+    const drain = after.lines.find(({ id }) => id === "basin-drain")!;
+    if (to.kind === "line") expect(drain).toMatchObject({ to: { kind: "junction", lineId: to.lineId } });
+    // the drain that is joined ends where it ended
+    const ends = (of: Design) =>
+      evaluate(of)
+        .drains.find(({ lineId }) => lineId === "sink-drain")!
+        .nodesMm.at(-1);
+    expect(ends(after)).toEqual(ends(moved));
+  }
+});
+
 test("stopped, it gives no answer", () => {
   expect(findRoutes(readDemo("kranich"), "sink-drain", () => false)).toBeNull();
 });

@@ -3,12 +3,17 @@ import type { Design } from "../design/design";
 import { applyEdit, type Edit, type EditOp } from "../design/edit";
 import { roundTenth } from "../design/moves";
 import type { Drain, Fixture, Pipe, Port, Tank, Trap } from "../design/plumbing";
+import { reachPlace } from "../edits/drainEdits";
+import { relay } from "../edits/drawnDrain";
 import { evaluate } from "../evaluate/evaluate";
 import { listParkedStandings } from "../evaluate/parkedAttitudes";
+import { buildDrainPath } from "../falls/drainPath";
+import { buildNetwork, followDrain } from "../falls/network";
 import { findClearance, toBlock, toTankBlock } from "../fit/obstacleGaps";
 import { measureFloorMm } from "../fit/passages";
+import { hindersPipes } from "../fit/roles";
 import { measureExtent } from "../geometry/solid";
-import { add, measurePlanLength, subtract, type Vec3, vec } from "../geometry/vec";
+import { add, interpolate, measurePlanLength, subtract, type Vec3, vec } from "../geometry/vec";
 import { MM_PER_M } from "../quantity/convert";
 import { lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
 import { buildPlanGrid, findCell, findWay, type Hindrance, type PlanGrid, placeCell } from "./planGrid";
@@ -16,8 +21,9 @@ import { buildPlanGrid, findCell, findWay, type Hindrance, type PlanGrid, placeC
 /** A way for a drain that has been tried on the design. */
 export type RouteProposal = {
   readonly edit: Edit;
+  /** Where it ends. */
+  readonly to: RouteEnd;
   readonly tankId: string;
-  readonly portId: string;
   readonly levelMm: number;
   readonly worstMm: number;
   readonly lengthMm: number;
@@ -26,6 +32,11 @@ export type RouteProposal = {
   readonly musts: number;
   readonly shoulds: number;
 };
+
+/** An inlet of a tank, or another drain. */
+export type RouteEnd =
+  | { readonly kind: "inlet"; readonly tankId: string; readonly portId: string }
+  | { readonly kind: "line"; readonly lineId: string };
 
 /** What single change makes a way possible, tried as well: the route comes with it. */
 export type RouteChange = RouteProposal & { readonly kind: "lowerTank" | "raiseOutlet"; readonly byMm: number };
@@ -54,10 +65,15 @@ const MOST_EXTRA_FALL = 0.03;
 const TURN_PRICES = [150, 700] as const;
 const TRODDEN_MM = 400;
 
+/** At most so many places along other drains are tried, the nearest first. */
+const MOST_JOINS = 6;
+/** A run is offered as a place to join about this often, mm. */
+const JOIN_EVERY_MM = 450;
+
 /**
- * Up to three ways from a fixture to a tank, under the floor and clear of what is there, that keep the least fall level
+ * Up to three ways from a fixture to an inlet or into another drain, under the floor and clear of what is there, that keep the least fall level
  * and run wherever the rig parks; each tried by the whole evaluation. Where height lacks, by how much, and what single
- * change mends it. Bends are of 45° and 90° in plan. `onGoal` is told how many inlets are done; false stops.
+ * change mends it. Bends are of 45° and 90° in plan. `onGoal` is told how many ends are done; false stops.
  * Source: least-cost way on a grid of 60 mm; heights by the fall each leg needs over all standings [C].
  */
 export function findRoutes(
@@ -67,25 +83,24 @@ export function findRoutes(
 ): RouteOutcome | null {
   const drain = design.lines.find((line): line is Drain => line.kind === "drain" && line.id === drainId)!;
   const fixture = design.fixtures.find((f) => f.id === drain.fromFixture)!;
-  const goals = design.tanks.flatMap((tank) =>
-    tank.ports.flatMap((port) => (port.kind === "inlet" ? [{ tank, port }] : [])),
-  );
+  const ends = listEnds(design, drain, fixture);
   const known = new Set(evaluate(design).findings.map((f) => f.id));
   const proposals: RouteProposal[] = [];
   const changes: RouteChange[] = [];
   let shortMm: number | null = null;
-  for (const [i, { tank, port }] of goals.entries()) {
-    for (const plan of listPlans({ design, drain, fixture, tank, port })) {
-      const laid = layHeights({ design, drain, fixture, tank, port }, plan);
+  for (const [i, end] of ends.entries()) {
+    const task: Task = { design, drain, fixture, end };
+    for (const plan of listPlans(task)) {
+      const laid = layHeights(task, plan);
       if (laid.shortMm <= 0) {
-        const tried = tryOut(design, drain, { tank, port }, laid.bendsMm, [], known);
+        const tried = tryOut(task, laid.bendsMm, [], known);
         if (tried) proposals.push(tried);
         continue;
       }
       shortMm = Math.min(shortMm ?? Infinity, laid.shortMm);
-      changes.push(...listChanges({ design, drain, fixture, tank, port }, plan, laid.shortMm, known));
+      changes.push(...listChanges(task, plan, laid.shortMm, known));
     }
-    if (!onGoal((i + 1) / goals.length)) return null;
+    if (!onGoal((i + 1) / ends.length)) return null;
   }
   const best = sortBest(proposals).slice(0, MOST_PROPOSALS);
   return {
@@ -99,19 +114,51 @@ type Task = {
   readonly design: Design;
   readonly drain: Drain;
   readonly fixture: Fixture;
-  readonly tank: Tank;
-  readonly port: Port;
+  readonly end: End;
 };
+
+/** Where a way may end, with the invert it comes to. */
+type End =
+  | { readonly kind: "inlet"; readonly tank: Tank; readonly port: Port; readonly atMm: Vec3 }
+  | { readonly kind: "join"; readonly main: Drain; readonly atMm: Vec3 };
+
+function listEnds(design: Design, drain: Drain, { outletMm }: Fixture): End[] {
+  const network = buildNetwork(design);
+  const inlets = design.tanks.flatMap((tank) =>
+    tank.ports.flatMap((port): End[] =>
+      port.kind === "inlet" ? [{ kind: "inlet", tank, port, atMm: add(tank.atMm, port.atMm) }] : [],
+    ),
+  );
+  const joins = [...network.drains.values()].flatMap((main): Extract<End, { kind: "join" }>[] =>
+    followDrain(network, main).some(({ id }) => id === drain.id)
+      ? []
+      : listJoins(design, main).map((atMm) => ({ kind: "join", main, atMm })),
+  );
+  const away = ({ atMm }: End) => measurePlanLength(subtract(atMm, outletMm));
+  return [...inlets, ...joins.sort((a, b) => away(a) - away(b)).slice(0, MOST_JOINS)];
+}
+
+// Places along the runs of a drain under the floor: its bends, and points between them where the run is long.
+function listJoins(design: Design, main: Drain): Vec3[] {
+  const underMm = findUndersideMm(design, main.pipe);
+  return buildDrainPath(design, main).ownLegs.flatMap((leg) => {
+    if (leg.kind === "drop" || leg.to.z > underMm || leg.planLengthMm < 2 * STRAIGHT_MM) return [];
+    const count = Math.max(1, Math.round(leg.planLengthMm / JOIN_EVERY_MM));
+    return Array.from({ length: count }, (_, i) => interpolate(leg.from, leg.to, (i + 0.5) / count));
+  });
+}
 
 /** A way in plan: from where the pipe is under the floor to the inlet. Heights are still to come. */
 type Plan = readonly Vec3[];
 
-function listPlans({ design, drain, fixture, tank, port }: Task): Plan[] {
-  const inletMm = add(tank.atMm, port.atMm);
+function listPlans({ design, drain, fixture, end }: Task): Plan[] {
+  const inletMm = end.atMm;
   const topMm = findUndersideMm(design, drain.pipe);
   const axisMm = drain.pipe.innerMm / 2;
-  const facing = findFacing(tank, port);
-  const grid = buildPlanGrid(design.rig, listHindrances(design, drain.pipe, facing ? null : tank.id), [
+  const facing = end.kind === "inlet" ? findFacing(end.tank, end.port) : null;
+  // into the top of a tank the way leads over the tank itself
+  const openTank = end.kind === "inlet" && !facing ? end.tank.id : null;
+  const grid = buildPlanGrid(design.rig, listHindrances(design, drain.pipe, openTank), [
     Math.min(inletMm.z, topMm) + axisMm,
     Math.max(inletMm.z, topMm) + axisMm,
   ]);
@@ -147,10 +194,12 @@ function findFacing(tank: Tank, port: Port): Vec3 | null {
 function listHindrances(design: Design, pipe: Pipe, openTank: string | null): Hindrance[] {
   const radius = pipe.outerMm / 2;
   return [
-    ...design.obstacles.map((obstacle) => ({
-      block: toBlock(obstacle),
-      roomMm: radius + (findClearance(design.rules, obstacle.kind).value ?? 0),
-    })),
+    ...design.obstacles
+      .filter(({ kind }) => hindersPipes(kind))
+      .map((obstacle) => ({
+        block: toBlock(obstacle),
+        roomMm: radius + (findClearance(design.rules, obstacle.kind).value ?? 0),
+      })),
     ...design.tanks
       .filter((tank) => tank.id !== openTank)
       .map((tank) => ({ block: toTankBlock(tank), roomMm: radius + TANK_ROOM_MM })),
@@ -186,7 +235,7 @@ const findUndersideMm = (design: Design, pipe: Pipe): number => -measureFloorMm(
 type Laid = { readonly bendsMm: readonly Vec3[]; readonly shortMm: number };
 
 // From the inlet upward each leg gets the fall it needs; what height is left over is shared out by length, up to a measure.
-function layHeights({ design, drain, fixture, tank, port }: Task, plan: Plan): Laid {
+function layHeights({ design, drain, fixture, end }: Task, plan: Plan): Laid {
   const need = buildNeed(design, drain);
   const first = plan[0]!;
   const isBelow = measurePlanLength(subtract(first, fixture.outletMm)) < BELOW_MM;
@@ -195,7 +244,7 @@ function layHeights({ design, drain, fixture, tank, port }: Task, plan: Plan): L
   const way: Plan = isBelow ? [vec(weir.x, weir.y, 0), ...plan.slice(1)] : plan;
   const lengths = way.slice(1).map((p, i) => measurePlanLength(subtract(p, way[i]!)));
   const needs = way.slice(1).map((p, i) => need(way[i]!, p));
-  const inletZ = tank.atMm.z + port.atMm.z;
+  const inletZ = end.atMm.z;
   const asideMm = isBelow ? 0 : need(weir, first);
   const aboveMm = weir.z - asideMm;
   const highestMm = Math.min(underMm, aboveMm - RESERVE_MM);
@@ -240,50 +289,65 @@ function buildNeed(design: Design, drain: Drain): (from: Vec3, to: Vec3) => numb
 }
 
 function listChanges(task: Task, plan: Plan, shortMm: number, known: ReadonlySet<string>): RouteChange[] {
-  const { design, drain, fixture, tank, port } = task;
+  const { fixture, end } = task;
   const byMm = Math.ceil(shortMm);
-  const lowered = { ...tank, atMm: add(tank.atMm, vec(0, 0, -byMm)) };
-  const raised = { ...fixture, outletMm: add(fixture.outletMm, vec(0, 0, byMm)) };
-  const candidates = [
-    {
-      kind: "lowerTank",
-      task: { ...task, tank: lowered },
-      op: { op: "set", path: ["tanks", tank.id, "atMm"], value: roundTenth(lowered.atMm) },
-    },
-    {
-      kind: "raiseOutlet",
-      task: { ...task, fixture: raised },
-      op: { op: "set", path: ["fixtures", fixture.id, "outletMm"], value: roundTenth(raised.outletMm) },
-    },
-  ] as const;
-  return candidates.flatMap(({ kind, task: changed, op }): RouteChange[] => {
-    const inlet = add(changed.tank.atMm, port.atMm);
-    const laid = layHeights(changed, [...plan.slice(0, -1), inlet]);
+  const raised = { ...fixture, outletMm: roundTenth(add(fixture.outletMm, vec(0, 0, byMm))) };
+  const raise: Change = {
+    kind: "raiseOutlet",
+    task: { ...task, fixture: raised },
+    at: { kind: "fixture", id: fixture.id },
+    op: { op: "set", path: ["fixtures", fixture.id, "outletMm"], value: raised.outletMm },
+  };
+  const candidates = end.kind === "inlet" ? [lower(task, end, byMm), raise] : [raise];
+  return candidates.flatMap(({ kind, task: changed, at, op }): RouteChange[] => {
+    const laid = layHeights(changed, [...plan.slice(0, -1), changed.end.atMm]);
     if (laid.shortMm > 0) return [];
-    const tried = tryOut(design, drain, { tank, port }, laid.bendsMm, [op], known);
-    return tried ? [{ ...tried, kind, byMm, edit: { ...tried.edit, code: kind, at: toPlace(kind, task) } }] : [];
+    const tried = tryOut(task, laid.bendsMm, [op], known);
+    return tried ? [{ ...tried, kind, byMm, edit: { ...tried.edit, code: kind, at } }] : [];
   });
 }
 
-const toPlace = (kind: RouteChange["kind"], { tank, fixture }: Task): Edit["at"] =>
-  kind === "lowerTank" ? { kind: "tank", id: tank.id } : { kind: "fixture", id: fixture.id };
+type Change = {
+  readonly kind: RouteChange["kind"];
+  readonly task: Task;
+  readonly at: Edit["at"];
+  readonly op: EditOp;
+};
+
+function lower(task: Task, end: Extract<End, { kind: "inlet" }>, byMm: number): Change {
+  const { tank, port } = end;
+  const down = vec(0, 0, -byMm);
+  const lowered = { ...tank, atMm: roundTenth(add(tank.atMm, down)) };
+  return {
+    kind: "lowerTank",
+    task: { ...task, end: { ...end, tank: lowered, atMm: add(lowered.atMm, port.atMm) } },
+    at: { kind: "tank", id: tank.id },
+    op: { op: "set", path: ["tanks", tank.id, "atMm"], value: lowered.atMm },
+  };
+}
+
+type Reached = { readonly goal: RouteEnd; readonly to: Drain["to"]; readonly ops: readonly EditOp[] };
+
+function reachEnd(design: Design, end: End): Reached {
+  if (end.kind === "inlet") {
+    const goal = { kind: "inlet", tankId: end.tank.id, portId: end.port.id } as const;
+    return { goal, to: goal, ops: [] };
+  }
+  const { to, ops } = reachPlace(design, end.main, end.atMm);
+  return { goal: { kind: "line", lineId: end.main.id }, to, ops };
+}
 
 function tryOut(
-  design: Design,
-  drain: Drain,
-  { tank, port }: Pick<Task, "tank" | "port">,
+  { design, drain, end }: Task,
   bendsMm: readonly Vec3[],
   before: readonly EditOp[],
   known: ReadonlySet<string>,
 ): RouteProposal | null {
+  const { goal, to, ops } = reachEnd(design, end);
   const edit: Edit = {
     code: "reroute",
     at: { kind: "line", id: drain.id },
-    ops: [
-      ...before,
-      { op: "set", path: ["lines", drain.id, "to"], value: { kind: "inlet", tankId: tank.id, portId: port.id } },
-      { op: "set", path: ["lines", drain.id, "bendsMm"], value: bendsMm },
-    ],
+    ops: [...before, ...ops, ...relay(drain.id, to, bendsMm)],
   };
   const outcome = applyEdit(design, edit);
   if (!outcome.ok) return null;
@@ -293,8 +357,8 @@ function tryOut(
     findings.filter((f) => f.severity === severity && (isOfWay(f.at, drain.id) || !known.has(f.id))).length;
   return {
     edit,
-    tankId: tank.id,
-    portId: port.id,
+    to: goal,
+    tankId: result.tankId,
     levelMm: result.level.inHandMm,
     worstMm: result.worst.inHandMm,
     lengthMm: result.legs.reduce((sum, leg) => sum + leg.lengthMm, 0),
@@ -307,14 +371,18 @@ function tryOut(
 // A trap that is missing was missing before; what the way is to blame for is said against its legs, or is new.
 const isOfWay = (at: Edit["at"], lineId: string): boolean => at.kind === "leg" && at.lineId === lineId;
 
+/** Two ways to one end that differ by less pipe than this are shown as one, mm. */
+const ALIKE_MM = 100;
+
 // Without a must first, then fewer regrets, fewer bends, less pipe; the same way is kept once.
 function sortBest<T extends RouteProposal>(proposals: readonly T[]): T[] {
   const seen = new Set<string>();
   return [...proposals]
     .filter(({ musts }) => musts === 0)
     .sort((a, b) => a.shoulds - b.shoulds || a.bends - b.bends || a.lengthMm - b.lengthMm)
-    .filter(({ edit }) => {
-      const key = JSON.stringify(edit.ops);
+    .filter((route) => {
+      // two that end in one place, are as long and turn as often are one to a builder
+      const key = `${JSON.stringify(route.to)} ${route.bends} ${Math.round(route.lengthMm / ALIKE_MM)}`;
       if (seen.has(key)) return false;
       seen.add(key);
       return true;

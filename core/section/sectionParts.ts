@@ -1,5 +1,5 @@
+import { buildVentPath, listVents } from "../air/ventPath";
 import type { Design } from "../design/design";
-import type { Vent } from "../design/plumbing";
 import type { DrainPath } from "../falls/drainPath";
 import { toBlock } from "../fit/obstacleGaps";
 import { measurePlanCrossing } from "../geometry/blocks";
@@ -134,10 +134,8 @@ export function layOutVents(
   heightOf: (p: Vec3) => number,
 ): LongSection["vents"] {
   const origin = add(path.tank.atMm, path.inlet.atMm);
-  const vents = design.lines.filter((line): line is Vent => line.kind === "vent" && line.fromTank === path.tank.id);
-  return vents.map((vent) => {
-    const port = path.tank.ports.find((p) => p.id === vent.fromPort)!;
-    const points = [add(path.tank.atMm, port.atMm), ...vent.pointsMm].map((p) => ({
+  return listVents(design, path.tank.id).map((vent) => {
+    const points = buildVentPath(design, vent).pointsMm.map((p) => ({
       s: inletS + (p[heading.axis] - origin[heading.axis]) * heading.sense,
       h: heightOf(p),
     }));

@@ -3,14 +3,18 @@ import { type KeyboardEvent, type PointerEvent, useRef } from "react";
 import type { Design } from "@/core/design/design";
 import type { Edit } from "@/core/design/edit";
 import { buildMove, findPlaceMm, type Movable } from "@/core/design/moves";
+import type { PartRef } from "@/core/design/part";
+import { buildMoveAll, isLocked } from "@/core/edits/groupEdits";
 import { add, type Vec3, vec } from "@/core/geometry/vec";
 import { useWorkbench } from "@/store/useWorkbench";
-import { beginDrag, drag, endDrag, view as look, workbench } from "@/store/workbench";
+import { beginDrag, drag, endDrag, view as look, tell, workbench } from "@/store/workbench";
+import { describeFault } from "@/words/faults";
+import { describePart } from "@/words/findings";
 
 /** A pull in a drawing, millimetres as drawn: to the right and up. */
 export type Pull = { readonly across: number; readonly up: number };
 
-export type HandleShape = "round" | "square" | "wide";
+export type HandleShape = "round" | "square" | "wide" | "leg";
 
 type HandleProps = {
   readonly part: Movable;
@@ -31,7 +35,9 @@ const STEPS: Readonly<Record<string, Pull>> = {
 
 /** A point of the rig that can be pulled, or nudged with the arrow keys: 1 mm, with Shift 10 mm. One hold is one step of undo. */
 export function Handle({ part, label, at, pxPerMm, toShift, shape = "round" }: HandleProps) {
-  const picked = useWorkbench((state) => isSamePart(state.selection, part));
+  const picked = useWorkbench(
+    (state) => isSamePart(state.selection, part) || state.group.some((other) => isSamePart(other, part)),
+  );
   const held = useRef<Held | null>(null);
   const [x, y] = at;
 
@@ -39,14 +45,22 @@ export function Handle({ part, label, at, pxPerMm, toShift, shape = "round" }: H
     const design = workbench.getState().history?.design;
     const place = design && findPlaceMm(design, part);
     if (!design || !place) return null;
+    if (isLocked(design, part)) {
+      tell(describeFault({ code: "locked", path: [], name: describePart(toRef(part), design) }), { tone: "warning" });
+      return null;
+    }
+    const { group } = workbench.getState();
+    const isGrouped = group.some((other) => isSamePart(other, part));
     beginDrag();
-    look({ selection: part });
-    return { design, place, edit: null, frame: 0, fromX: 0, fromY: 0, pull: { across: 0, up: 0 } };
+    look({ selection: part, ...(isGrouped ? {} : { group: [] }) });
+    const parts = isGrouped ? group : null;
+    return { design, place, parts, edit: null, frame: 0, fromX: 0, fromY: 0, pull: { across: 0, up: 0 } };
   };
   const move = (hold: Held, whole: boolean) => {
     const shift = toShift(hold.design, hold.pull);
     const step = whole ? vec(Math.round(shift.x), Math.round(shift.y), Math.round(shift.z)) : shift;
-    hold.edit = buildMove(hold.design, part, add(hold.place, step));
+    const { design, parts, place } = hold;
+    hold.edit = parts ? buildMoveAll(design, parts, step) : buildMove(design, part, add(place, step));
     drag(hold.edit);
   };
   const end = (keep: boolean) => {
@@ -61,6 +75,11 @@ export function Handle({ part, label, at, pxPerMm, toShift, shape = "round" }: H
   const onPointerDown = (event: PointerEvent<SVGGElement>) => {
     if (event.button !== 0 || held.current) return;
     event.stopPropagation();
+    if (event.shiftKey) {
+      event.preventDefault();
+      pickAlong(part);
+      return;
+    }
     const hold = begin();
     if (!hold) return;
     event.currentTarget.setPointerCapture(event.pointerId);
@@ -84,6 +103,11 @@ export function Handle({ part, label, at, pxPerMm, toShift, shape = "round" }: H
     if (event.key === "Escape" && held.current) {
       event.stopPropagation();
       end(false);
+      return;
+    }
+    if (event.key === "Enter" && event.shiftKey) {
+      event.preventDefault();
+      pickAlong(part);
       return;
     }
     const step = STEPS[event.key];
@@ -120,13 +144,26 @@ export function Handle({ part, label, at, pxPerMm, toShift, shape = "round" }: H
       <circle className="halo" r={15} />
       {shape === "round" && <circle className="grip" r={5} />}
       {shape === "square" && <rect className="grip" x={-5} y={-5} width={10} height={10} />}
+      {shape === "leg" && <path className="grip" d="M0 -6l6 6l-6 6l-6 -6z" />}
       {shape === "wide" && <rect className="grip" x={-9} y={-4} width={18} height={8} rx={4} />}
     </g>
   );
 }
 
+// Adds a part to those that are picked together, or takes it out again.
+function pickAlong(part: Movable): void {
+  const { group, selection } = workbench.getState();
+  const before = group.length > 0 || !selection ? group : [selection];
+  const others = before.filter((other) => !isSamePart(other, part));
+  look({ group: others.length < before.length && before.length > 1 ? others : [...others, part], selection: part });
+}
+
+const toRef = (part: Movable): PartRef => (part.kind === "passage" ? { kind: "line", id: part.lineId } : part);
+
 type Held = {
   readonly design: Design;
+  /** What moves with it, itself included; null when it moves alone. */
+  readonly parts: readonly Movable[] | null;
   readonly place: Vec3;
   readonly fromX: number;
   readonly fromY: number;

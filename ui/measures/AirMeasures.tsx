@@ -1,16 +1,22 @@
 "use client";
+import { Plus, Trash2 } from "lucide-react";
+import { listOwnCourse } from "@/core/air/ventPath";
 import type { BranchVent, Drain, Vent } from "@/core/design/plumbing";
-import { add } from "@/core/geometry/vec";
+import { buildAddVent, buildJoinVent, buildOpenVent, buildRemoveVent, listVentsToJoin } from "@/core/edits/ventEdits";
+import type { TankResult } from "@/core/evaluate/evaluation";
 import type { FormulaId } from "@/core/workings/working";
 import { toWorkingId } from "@/core/workings/working";
 import { useTrailing } from "@/store/useWorkbench";
+import { workbench } from "@/store/workbench";
 import { WORK_CAUTIONS } from "@/words/cautions";
 import { BRANCH_VENT_NAMES, GLOSSARY } from "@/words/labels";
 import { formatQuantity } from "@/words/units";
 import { findShownDrain, findShownResult } from "../drawing/shown";
+import { Button } from "../kit/Button";
 import { Figure } from "../kit/Figure";
 import { NumberField } from "../kit/NumberField";
 import { Pick } from "../kit/Pick";
+import { Tick } from "../kit/Tick";
 import { Group } from "./Group";
 import { PointList } from "./PointList";
 import { useEdits } from "./useEdits";
@@ -31,6 +37,7 @@ export function AirMeasures() {
       {vents.map((vent) => (
         <VentFields key={vent.id} vent={vent} />
       ))}
+      <AddBreathers />
       {vents.length > 0 && <AirFigures />}
       {drain && <BranchFields drain={drain} />}
       <p className="px-3 py-2 text-[12px] leading-snug text-faint">{WORK_CAUTIONS.tankGas}</p>
@@ -38,11 +45,14 @@ export function AirMeasures() {
   );
 }
 
+const NO_TANKS: readonly TankResult[] = [];
+
 /** What the breather does to the traps when the valve opens. */
 function AirFigures() {
-  const tanks = useTrailing((state) => state.evaluation?.tanks ?? []);
+  const tanks = useTrailing((state) => state.evaluation?.tanks ?? NO_TANKS);
+  const designTanks = useTrailing((state) => state.history!.design.tanks);
   const units = useTrailing((state) => state.units);
-  return tanks.map(({ tankId, air }) => {
+  return tanks.map(({ tankId, air, sharedAir }) => {
     if (!air) return null;
     const at = { kind: "tank", id: tankId } as const;
     const figure = (formula: FormulaId, label: string, text: string) => (
@@ -50,9 +60,11 @@ function AirFigures() {
         {text}
       </Figure>
     );
+    const name = designTanks.find(({ id }) => id === tankId)?.name;
+    const other = designTanks.find(({ id }) => id === sharedAir?.fromTankId);
     return (
       <p key={tankId} className="border-t border-rule px-3 py-2 text-[13px] text-faint">
-        The moment the valve opens the tank is under{" "}
+        <span className="text-ink">{name}.</span> The moment the valve opens the tank is under{" "}
         {figure("dumpSuction", "Suction while dumping", formatQuantity(air.suctionPa, "pressure", units))} of suction
         {air.sealAfterMm !== null && (
           <>
@@ -63,18 +75,49 @@ function AirFigures() {
         )}
         . While it fills,{" "}
         {figure("fillPressure", "Pressure while filling", formatQuantity(air.fillPa, "pressure", units))} push back.
+        {sharedAir && other && (
+          <>
+            {" "}
+            Dumping {other.name} puts {formatQuantity(sharedAir.suctionPa, "pressure", units)} on it through the
+            breather they share.
+          </>
+        )}
       </p>
     );
   });
 }
 
+/** A breather for each tank; the first is fitted by the finding, further ones here. */
+function AddBreathers() {
+  const tanks = useTrailing((state) => state.history!.design.tanks);
+  const { apply } = useEdits();
+  return (
+    <div className="flex flex-wrap gap-1.5 px-3 py-2">
+      {tanks.map((tank) => (
+        <Button key={tank.id} onClick={() => apply(buildAddVent(workbench.getState().history!.design, tank))}>
+          <Plus size={14} aria-hidden /> Breather for {tank.name}
+        </Button>
+      ))}
+    </div>
+  );
+}
+
+const OPEN_AIR = "open air";
+
 function VentFields({ vent }: { readonly vent: Vent }) {
   const design = useTrailing((state) => state.history!.design);
-  const { set } = useEdits();
+  const { set, apply } = useEdits();
   const at = { kind: "line", id: vent.id } as const;
-  const tank = design.tanks.find((t) => t.id === vent.fromTank)!;
-  const port = tank.ports.find((p) => p.id === vent.fromPort)!;
-  const isEnd = (index: number) => index === vent.pointsMm.length - 1;
+  const isEnd = (index: number) => vent.to.kind === "openAir" && index === vent.pointsMm.length - 1;
+  const names: Record<string, string> = {
+    [OPEN_AIR]: "In the open air",
+    ...Object.fromEntries(listVentsToJoin(design, vent).map(({ id, name }) => [id, `In ${name}, by a tee`])),
+  };
+  const lead = (end: string) => {
+    const now = workbench.getState().history!.design;
+    const edit = end === OPEN_AIR ? buildOpenVent(now, vent.id) : buildJoinVent(now, vent.id, end);
+    if (edit) apply(edit);
+  };
   return (
     <Group title={vent.name}>
       <NumberField
@@ -84,12 +127,29 @@ function VentFields({ vent }: { readonly vent: Vent }) {
         quantity="length"
         onCommit={(value) => set(at, ["lines", vent.id, "pipe", "innerMm"], value)}
       />
+      <Pick label="Ends" value={vent.to.kind === "tee" ? vent.to.lineId : OPEN_AIR} names={names} onPick={lead} />
+      {vent.to.kind === "openAir" && (
+        <Tick
+          label="Mesh on the end"
+          value={vent.to.hasMesh}
+          onPick={(value) => set(at, ["lines", vent.id, "to", "hasMesh"], value)}
+        />
+      )}
       <PointList
         line={vent}
-        routeMm={[add(tank.atMm, port.atMm), ...vent.pointsMm]}
+        routeMm={listOwnCourse(design, vent)}
         nameOf={(index) => (isEnd(index) ? "Open end" : `Point ${index + 1}`)}
         isFixed={isEnd}
       />
+      <Button
+        className="mt-1 ml-1.5"
+        onClick={() => {
+          const edit = buildRemoveVent(workbench.getState().history!.design, vent.id);
+          if (edit) apply(edit);
+        }}
+      >
+        <Trash2 size={14} aria-hidden /> Take it out
+      </Button>
     </Group>
   );
 }

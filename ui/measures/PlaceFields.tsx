@@ -1,8 +1,11 @@
 "use client";
+import { Lock, LockOpen } from "lucide-react";
 import { buildMove, findPlaceMm, type Movable } from "@/core/design/moves";
+import { buildLock, isLocked } from "@/core/edits/groupEdits";
 import type { Vec3 } from "@/core/geometry/vec";
 import { useTrailing } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
+import { Button } from "../kit/Button";
 import { NumberField } from "../kit/NumberField";
 import { useEdits } from "./useEdits";
 
@@ -21,6 +24,7 @@ export function PlaceFields({
   readonly axes?: readonly (keyof Vec3)[];
 }) {
   const place = useTrailing((state) => findPlaceMm(state.history!.design, part));
+  const locked = useTrailing((state) => isLocked(state.history!.design, part));
   const { apply } = useEdits();
   if (!place) return null;
   return (
@@ -37,6 +41,18 @@ export function PlaceFields({
           }}
         />
       ))}
+      <Button
+        look="bare"
+        className="-ml-2"
+        aria-pressed={locked}
+        onClick={() => {
+          const edit = buildLock(workbench.getState().history!.design, part, !locked);
+          if (edit) apply(edit);
+        }}
+      >
+        {locked ? <Lock size={14} aria-hidden /> : <LockOpen size={14} aria-hidden />}
+        {locked ? "Locked here" : "Lock it here"}
+      </Button>
     </>
   );
 }

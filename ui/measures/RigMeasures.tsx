@@ -11,6 +11,7 @@ import { TextField } from "../kit/TextField";
 import { AxleMeasures } from "./AxleMeasures";
 import { Group } from "./Group";
 import { ObstacleMeasures } from "./ObstacleMeasures";
+import { RampFigures } from "./RampFigures";
 import { useEdits } from "./useEdits";
 
 const AT = { kind: "rig" } as const;
@@ -47,6 +48,7 @@ export function RigMeasures() {
         />
         <NumberField label="Floor, width" value={rig.widthMm} quantity="length" step={10} onCommit={field("widthMm")} />
       </Group>
+      <RampFigures />
       <Group title="Heights over the floor">
         <NumberField
           label={boat ? "Underside of the keel" : "Ground"}

@@ -1,14 +1,19 @@
 "use client";
+import { Plus, Trash2 } from "lucide-react";
+import { useState } from "react";
 import { buildResize } from "@/core/design/moves";
-import type { Tank } from "@/core/design/plumbing";
+import { HELD_WATERS, type HeldWater, type Tank } from "@/core/design/plumbing";
+import { buildAddPort, buildAddTank, buildRemovePort, buildRemoveTank } from "@/core/edits/tankEdits";
 import { toWorkingId } from "@/core/workings/working";
 import { useTrailing } from "@/store/useWorkbench";
-import { view as look } from "@/store/workbench";
+import { view as look, workbench } from "@/store/workbench";
 import { describeAttitude } from "@/words/attitudes";
-import { PORT_NAMES } from "@/words/labels";
+import { PORT_NAMES, WATER_NAMES } from "@/words/labels";
 import { formatQuantity } from "@/words/units";
+import { Button } from "../kit/Button";
 import { Figure } from "../kit/Figure";
 import { NumberField } from "../kit/NumberField";
+import { Pick } from "../kit/Pick";
 import { TextField } from "../kit/TextField";
 import { BackUp } from "./BackUp";
 import { Group } from "./Group";
@@ -23,6 +28,7 @@ export function TanksMeasures() {
       {tanks.map((tank) => (
         <TankMeasures key={tank.id} tank={tank} />
       ))}
+      <AddTank />
       <DumpAttitude />
     </>
   );
@@ -30,8 +36,11 @@ export function TanksMeasures() {
 
 function TankMeasures({ tank }: { readonly tank: Tank }) {
   const share = useTrailing((state) => state.fillShare);
+  const design = useTrailing((state) => state.history!.design);
+  const [refusal, setRefusal] = useState<string | null>(null);
   const { set, apply } = useEdits();
   const at = { kind: "tank", id: tank.id } as const;
+  const removeTank = buildRemoveTank(design, tank.id);
   const resize = (key: "lengthMm" | "widthMm" | "heightMm") => (value: number | null) =>
     apply(buildResize(tank, { [key]: value ?? 0 }));
   return (
@@ -40,6 +49,17 @@ function TankMeasures({ tank }: { readonly tank: Tank }) {
       <BackUp tank={tank} />
       <Group title={tank.name}>
         <TextField label="Name" value={tank.name} onCommit={(value) => set(at, ["tanks", tank.id, "name"], value)} />
+        <Pick<HeldWater>
+          label="Holds"
+          value={tank.holds}
+          names={WATER_NAMES}
+          onPick={(value) => setRefusal(set(at, ["tanks", tank.id, "holds"], value))}
+        />
+        {refusal && (
+          <p role="alert" className="text-[12.5px] text-signal">
+            {refusal}
+          </p>
+        )}
         <NumberField
           label="Water drawn in it"
           help="A way of looking: nothing of the design changes."
@@ -94,7 +114,24 @@ function TankMeasures({ tank }: { readonly tank: Tank }) {
       <Group title="Place of its rear right bottom corner">
         <PlaceFields part={at} />
       </Group>
+      <Group
+        title="Ports"
+        aside={
+          <span className="flex gap-1">
+            {(["inlet", "outlet"] as const).map((kind) => (
+              <Button key={kind} onClick={() => apply(buildAddPort(workbench.getState().history!.design, tank, kind))}>
+                <Plus size={14} aria-hidden /> {PORT_NAMES[kind]}
+              </Button>
+            ))}
+          </span>
+        }
+      >
+        <p className="text-[12px] leading-snug text-faint">
+          Everything that goes into the tank, and what lets it out. Fit them before it goes up.
+        </p>
+      </Group>
       {tank.ports.map((port) => {
+        const removal = buildRemovePort(design, tank.id, port.id);
         const portRef = { kind: "port", tankId: tank.id, id: port.id } as const;
         return (
           <Group key={port.id} title={PORT_NAMES[port.kind]}>
@@ -113,10 +150,52 @@ function TankMeasures({ tank }: { readonly tank: Tank }) {
                 onCommit={(value) => set(portRef, ["tanks", tank.id, "ports", port.id, "atMm", axis], value)}
               />
             ))}
+            {removal && (
+              <Button className="mt-1" onClick={() => apply(removal)}>
+                <Trash2 size={14} aria-hidden /> Take this {PORT_NAMES[port.kind].toLowerCase()} out
+              </Button>
+            )}
           </Group>
         );
       })}
+      {removeTank && (
+        <div className="px-3 pb-2">
+          <Button onClick={() => apply(removeTank)}>
+            <Trash2 size={14} aria-hidden /> Take {tank.name} away
+          </Button>
+        </div>
+      )}
     </>
+  );
+}
+
+const NEW_NAMES: Readonly<Record<HeldWater, string>> = {
+  grey: "Grey tank",
+  black: "Black tank",
+  fresh: "Fresh tank",
+};
+
+/** Hangs another tank where there is room for it. */
+function AddTank() {
+  const { apply } = useEdits();
+  const add = (holds: HeldWater) => {
+    const { design } = workbench.getState().history!;
+    const same = design.tanks.filter((tank) => tank.holds === holds).length;
+    apply(buildAddTank(design, holds, same === 0 ? NEW_NAMES[holds] : `${NEW_NAMES[holds]} ${same + 1}`));
+  };
+  return (
+    <Group title="Hang another tank">
+      <div className="flex flex-wrap gap-1.5">
+        {HELD_WATERS.map((holds) => (
+          <Button key={holds} onClick={() => add(holds)}>
+            <Plus size={14} aria-hidden /> {NEW_NAMES[holds]}
+          </Button>
+        ))}
+      </div>
+      <p className="pt-1 text-[12px] leading-snug text-faint">
+        It goes where it keeps clear of what is under the floor, nearest to the middle. Then drag it.
+      </p>
+    </Group>
   );
 }
 

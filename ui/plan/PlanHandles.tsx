@@ -2,20 +2,22 @@
 import type { Design } from "@/core/design/design";
 import { listPoints, type Movable } from "@/core/design/moves";
 import { measureExtent } from "@/core/geometry/solid";
-import { type Vec3, vec } from "@/core/geometry/vec";
+import { interpolate, type Vec3, vec } from "@/core/geometry/vec";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describePart } from "@/words/findings";
-import { Handle, type Pull } from "../drawing/Handle";
+import { Handle, type HandleShape, type Pull } from "../drawing/Handle";
+import { findShownDrain } from "../drawing/shown";
 import type { PlanProps } from "./PlanScenery";
 
 /** Everything that can be pulled in plan. On a turned sheet, zoomed by `turnedZoom`, up the screen is forward. */
 export function PlanHandles({ design, view, turnedZoom }: PlanProps & { readonly turnedZoom: number | null }) {
   const evaluation = useWorkbench((state) => state.evaluation);
+  const drainId = useWorkbench((state) => state.drainId);
   const toShift = (_: Design, pull: Pull) =>
     turnedZoom === null ? vec(pull.across, pull.up, 0) : vec(pull.up, -pull.across, 0);
   const zoomed = turnedZoom ?? 1;
   const pxPerMm = { x: view.kx * zoomed, y: view.ky * zoomed };
-  const handle = (part: Movable, label: string, p: Vec3, shape?: "round" | "square" | "wide") => (
+  const handle = (part: Movable, label: string, p: Vec3, shape?: HandleShape) => (
     <Handle
       key={Object.values(part).join(":")}
       part={part}
@@ -26,6 +28,16 @@ export function PlanHandles({ design, view, turnedZoom }: PlanProps & { readonly
       {...(shape ? { shape } : {})}
     />
   );
+  // a leg is pulled by its middle; those of the drain shown, that there be room
+  const shown = findShownDrain(design, drainId);
+  const shownLegs = (shown?.bendsMm ?? []).slice(1).flatMap((bend, i) => {
+    const before = shown!.bendsMm[i]!;
+    const part = { kind: "leg", lineId: shown!.id, index: i + 1 } as const;
+    // a drop is one point in plan, and its floor passage moves it
+    return Math.hypot(bend.x - before.x, bend.y - before.y) * view.kx < 40
+      ? []
+      : [{ part, at: interpolate(before, bend, 0.5) }];
+  });
   return (
     <g>
       {design.tanks.map((tank) => {
@@ -39,15 +51,18 @@ export function PlanHandles({ design, view, turnedZoom }: PlanProps & { readonly
           return handle(part, `Move ${describePart(part, design)} in plan`, point);
         }),
       )}
+      {shownLegs.map(({ part, at }) => handle(part, `Move ${describePart(part, design)} in plan`, at, "leg"))}
       {evaluation?.drains.flatMap((drain) =>
-        drain.passages.map((passage) =>
-          handle(
-            { kind: "passage", lineId: drain.lineId, index: passage.legIndex },
-            `Move the floor passage of ${describePart({ kind: "line", id: drain.lineId }, design)} in plan`,
-            passage.atMm,
-            "square",
+        drain.passages
+          .filter(({ through }) => through === "floor")
+          .map((passage) =>
+            handle(
+              { kind: "passage", lineId: drain.lineId, index: passage.legIndex },
+              `Move the floor passage of ${describePart({ kind: "line", id: drain.lineId }, design)} in plan`,
+              passage.atMm,
+              "square",
+            ),
           ),
-        ),
       )}
       {design.fixtures.map((fixture) =>
         handle(

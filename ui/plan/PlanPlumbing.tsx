@@ -1,5 +1,5 @@
 "use client";
-import type { Design } from "@/core/design/design";
+import { listOwnCourse } from "@/core/air/ventPath";
 import type { Tank } from "@/core/design/plumbing";
 import { USUAL_FIXTURES } from "@/core/design/usualFixtures";
 import { add, type Vec3 } from "@/core/geometry/vec";
@@ -53,12 +53,22 @@ export function PlanLines({ design, view, shownId }: PlanProps & { readonly show
     <g fill="none" strokeLinejoin="round" strokeLinecap="round">
       {design.lines.map((line) => {
         if (line.kind === "vent") {
-          const points = [findPort(design, line.fromTank, line.fromPort), ...line.pointsMm];
+          const points = listOwnCourse(design, line);
           return (
             <g key={line.id}>
               <path d={toPath(view, toXy(points))} stroke="var(--ink)" strokeWidth={4.4} />
               <path d={toPath(view, toXy(points))} stroke="var(--sheet)" strokeWidth={2.2} />
               <path d={toPath(view, toXy(points))} stroke="var(--ink)" strokeWidth={1} strokeDasharray="1 5" />
+              {line.to.kind === "tee" && (
+                <circle
+                  cx={view.x(points.at(-1)!.x)}
+                  cy={view.y(points.at(-1)!.y)}
+                  r={4}
+                  fill="var(--sheet)"
+                  stroke="var(--ink)"
+                  strokeWidth={1.4}
+                />
+              )}
             </g>
           );
         }
@@ -121,9 +131,4 @@ export function PlanGhost({ design, view }: PlanProps) {
       ))}
     </g>
   );
-}
-
-function findPort(design: Design, tankId: string, portId: string): Vec3 {
-  const tank = design.tanks.find((t) => t.id === tankId)!;
-  return add(tank.atMm, tank.ports.find((p) => p.id === portId)!.atMm);
 }

@@ -1,9 +1,13 @@
 "use client";
+import { Ruler, Spline } from "lucide-react";
+import dynamic from "next/dynamic";
 import { useId, useMemo, useRef } from "react";
 import type { Design } from "@/core/design/design";
 import { listPoints } from "@/core/design/moves";
 import { type Vec3, vec } from "@/core/geometry/vec";
+import type { PlanTool } from "@/store/state";
 import { useWorkbench } from "@/store/useWorkbench";
+import { view as look } from "@/store/workbench";
 import { DrawingTools, TOOLS_CORNER } from "../drawing/DrawingTools";
 import { Hatches } from "../drawing/Hatches";
 import { LookSwitch } from "../drawing/LookSwitch";
@@ -11,10 +15,17 @@ import { findShownDrain } from "../drawing/shown";
 import { useFrame } from "../drawing/useFrame";
 import { useZoom } from "../drawing/useZoom";
 import { type Bounds, fitView, NO_ZOOM } from "../drawing/view";
+import { Button } from "../kit/Button";
 import { outlinePlan } from "./outlinePlan";
 import { PlanHandles } from "./PlanHandles";
 import { PlanGhost, PlanLines, PlanTanks } from "./PlanPlumbing";
 import { PlanObstacles, PlanRig } from "./PlanScenery";
+
+// The tools and the marks of what is wrong come when they are wanted.
+const PlanTools = dynamic(() => import("./PlanTools").then((module) => module.PlanTools), { ssr: false });
+const PlanToolBar = dynamic(() => import("./PlanToolBar").then((module) => module.PlanToolBar), { ssr: false });
+const PlanMarks = dynamic(() => import("./PlanMarks").then((module) => module.PlanMarks), { ssr: false });
+const GroupBar = dynamic(() => import("./GroupBar").then((module) => module.GroupBar), { ssr: false });
 
 const PAD = { left: 20, right: 44, top: 26, bottom: 14 };
 
@@ -24,6 +35,9 @@ export function PlanView() {
   const preview = useWorkbench((state) => state.preview?.design ?? null);
   const dragBase = useWorkbench((state) => state.dragBase);
   const drainId = useWorkbench((state) => state.drainId);
+  const tool = useWorkbench((state) => state.tool);
+  const isGroup = useWorkbench((state) => state.group.length > 1);
+  const isHit = useWorkbench((state) => state.evaluation?.findings.some(({ code }) => HITS.has(code)));
   const [svg, size] = useFrame<SVGSVGElement>();
   const zooming = useZoom(svg);
   const hatch = useId().replace(/[^a-z0-9]/gi, "");
@@ -45,30 +59,72 @@ export function PlanView() {
     : undefined;
   const shown = findShownDrain(design, drainId);
   return (
-    <div className="relative min-h-0 flex-1 bg-sheet">
-      <svg
-        ref={svg}
-        className="drawing absolute inset-0 size-full"
-        role="group"
-        aria-label={`Plan of ${design.name}, ${design.rig.kind === "boat" ? "bow" : "nose"} ${isTurned ? "up" : "to the right"}`}
-      >
-        <Hatches id={hatch} />
-        {size.width > 0 && (
-          <g transform={turn}>
-            <PlanRig rig={design.rig} view={view} />
-            <PlanObstacles obstacles={design.obstacles} view={view} hatch={hatch} />
-            <PlanTanks tanks={design.tanks} view={view} hatch={hatch} />
-            <PlanLines design={design} view={view} shownId={shown?.id ?? null} />
-            {preview && <PlanGhost design={preview} view={view} />}
-            <PlanHandles design={design} view={view} turnedZoom={isTurned ? zoom.k : null} />
-          </g>
-        )}
-      </svg>
-      <LookSwitch />
-      <div className={TOOLS_CORNER}>
-        <DrawingTools zooming={zooming} of="plan" />
+    <>
+      <div className="relative min-h-0 flex-1 bg-sheet">
+        <svg
+          ref={svg}
+          className="drawing absolute inset-0 size-full"
+          role="group"
+          aria-label={`Plan of ${design.name}, ${design.rig.kind === "boat" ? "bow" : "nose"} ${isTurned ? "up" : "to the right"}`}
+        >
+          <Hatches id={hatch} />
+          {size.width > 0 && (
+            <g transform={turn}>
+              <PlanRig rig={design.rig} view={view} />
+              <PlanObstacles obstacles={design.obstacles} view={view} hatch={hatch} />
+              <PlanTanks tanks={design.tanks} view={view} hatch={hatch} />
+              <PlanLines design={design} view={view} shownId={shown?.id ?? null} />
+              {preview && <PlanGhost design={preview} view={view} />}
+              {isHit && <PlanMarks design={design} view={view} />}
+              <PlanHandles design={design} view={view} turnedZoom={isTurned ? zoom.k : null} />
+              {tool && (
+                <PlanTools
+                  tool={tool}
+                  design={design}
+                  view={view}
+                  isTurned={isTurned}
+                  mmPerPx={1 / (view.kx * (isTurned ? zoom.k : 1))}
+                />
+              )}
+            </g>
+          )}
+        </svg>
+        <LookSwitch />
+        <div className={TOOLS_CORNER}>
+          <ToolButton tool="draw" label="Draw a drain (A)" isOn={tool === "draw"} />
+          <ToolButton tool="measure" label="Measure (R)" isOn={tool === "measure"} />
+          <DrawingTools zooming={zooming} of="plan" />
+        </div>
       </div>
-    </div>
+      {isGroup && <GroupBar />}
+      {tool && <PlanToolBar />}
+    </>
+  );
+}
+
+const HITS = new Set(["legHitsObstacle", "tankHitsObstacle"]);
+
+function ToolButton({
+  tool,
+  label,
+  isOn,
+}: {
+  readonly tool: PlanTool;
+  readonly label: string;
+  readonly isOn: boolean;
+}) {
+  const Icon = tool === "draw" ? Spline : Ruler;
+  return (
+    <Button
+      look="bare"
+      className={isOn ? "bg-pick" : ""}
+      aria-label={label}
+      aria-pressed={isOn}
+      title={label}
+      onClick={() => look({ tool: isOn ? null : tool })}
+    >
+      <Icon size={16} aria-hidden />
+    </Button>
   );
 }
 

@@ -1,5 +1,6 @@
 "use client";
 import { useId, useMemo, useRef } from "react";
+import { listOwnCourse } from "@/core/air/ventPath";
 import type { Design } from "@/core/design/design";
 import { listPoints, type Movable } from "@/core/design/moves";
 import { USUAL_FIXTURES } from "@/core/design/usualFixtures";
@@ -145,11 +146,9 @@ function Pipes({ design, view, at, shownId }: PartProps & { readonly shownId: st
     <g fill="none" strokeLinejoin="round" strokeLinecap="round">
       {design.lines.map((line) => {
         const result = evaluation?.drains.find((drain) => drain.lineId === line.id);
-        const tank = line.kind === "vent" ? design.tanks.find((t) => t.id === line.fromTank) : undefined;
-        const port = line.kind === "vent" ? tank?.ports.find((p) => p.id === line.fromPort) : undefined;
         const points =
           line.kind === "vent"
-            ? [...(tank && port ? [add(tank.atMm, port.atMm)] : []), ...line.pointsMm]
+            ? listOwnCourse(design, line)
             : result
               ? [result.outletMm, ...result.nodesMm.slice(0, result.ownLegs + 1)]
               : [];

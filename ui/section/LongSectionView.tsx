@@ -168,21 +168,23 @@ function SectionHandles({ layout, view }: { readonly layout: LongSection; readon
         at={[view.x(middle), view.y(low) - 9]}
         shape="wide"
       />
-      {result.passages.map((passage) => {
-        const from = layout.nodes[passage.legIndex]!;
-        const to = layout.nodes[passage.legIndex + 1]!;
-        const floor = layout.floorTop.find((p) => p.s >= from.s)?.h ?? 0;
-        const share = from.h === to.h ? 0 : Math.min(1, Math.max(0, (from.h - floor) / (from.h - to.h)));
-        return (
-          <Handle
-            key={passage.legIndex}
-            {...props({ kind: "passage", lineId: drain.id, index: passage.legIndex })}
-            label={`Move the floor passage of ${drain.name}`}
-            at={at(from.s + (to.s - from.s) * share, floor)}
-            shape="square"
-          />
-        );
-      })}
+      {result.passages
+        .filter(({ through }) => through === "floor")
+        .map((passage) => {
+          const from = layout.nodes[passage.legIndex]!;
+          const to = layout.nodes[passage.legIndex + 1]!;
+          const floor = layout.floorTop.find((p) => p.s >= from.s)?.h ?? 0;
+          const share = from.h === to.h ? 0 : Math.min(1, Math.max(0, (from.h - floor) / (from.h - to.h)));
+          return (
+            <Handle
+              key={passage.legIndex}
+              {...props({ kind: "passage", lineId: drain.id, index: passage.legIndex })}
+              label={`Move the floor passage of ${drain.name}`}
+              at={at(from.s + (to.s - from.s) * share, floor)}
+              shape="square"
+            />
+          );
+        })}
       {layout.nodes.map((node) =>
         node.role === "bend" ? (
           <Handle

@@ -30,6 +30,8 @@ export function Workbench() {
   const pane = useWorkbench((state) => state.pane);
   const overlay = useWorkbench((state) => state.overlay);
   const lookFrom = useWorkbench((state) => state.look);
+  // a tool wants room to work in
+  const isTooled = useWorkbench((state) => state.tool !== null);
   const isPouring = useWorkbench((state) => state.pour !== null);
   const [isOver, setIsOver] = useState(false);
   useHotkeys();
@@ -79,7 +81,9 @@ export function Workbench() {
               {isPouring && <PourBar />}
               <FallStrip />
             </div>
-            <div className={`flex min-h-0 flex-[4] flex-col border-t border-ink ${on("plan")}`}>
+            <div
+              className={`flex min-h-0 flex-col border-t border-ink ${isTooled ? "flex-[12]" : "flex-[4]"} ${on("plan")}`}
+            >
               {lookFrom === "behind" ? <RearView /> : <PlanView />}
             </div>
           </div>

@@ -1,6 +1,7 @@
 import { LEVEL } from "@/core/attitude/attitude";
 import type { Design } from "@/core/design/design";
-import { STATIONS } from "@/store/state";
+import { buildLock, isLocked } from "@/core/edits/groupEdits";
+import { type PlanTool, STATIONS } from "@/store/state";
 import { change, endDrag, view as look, previewEdit, redo, tilt, undo, workbench } from "@/store/workbench";
 import { STATION_NAMES } from "@/words/labels";
 import { findShownDrain } from "../drawing/shown";
@@ -54,6 +55,10 @@ export const COMMANDS: readonly Command[] = [
     keys: ["b"],
     run: () => look({ look: get().look === "above" ? "behind" : "above", pane: "plan" }),
   },
+  { id: "draw", name: "Draw a drain in the plan", keys: ["a"], run: () => toggleTool("draw") },
+  { id: "measure", name: "Measure in the plan", keys: ["r"], run: () => toggleTool("measure") },
+  { id: "lock", name: "Lock or unlock what is picked", keys: ["k"], run: toggleLock },
+  { id: "copy", name: "Copy the fixture shown with its drain", keys: ["mod+d"], run: copyShown },
   { id: "stretch", name: "Draw heights taller", keys: ["e"], run: stretch },
   { id: "pour", name: "Pour: water in motion", keys: ["p"], run: togglePour },
   { id: "bend", name: "Take the picked bend out", keys: ["delete", "backspace"], run: removePickedBend },
@@ -76,6 +81,21 @@ function tiltToNextStanding(): void {
   );
   const next = places[(now + 1) % Math.max(1, places.length)];
   if (next) tilt(next.attitude);
+}
+
+const toggleTool = (tool: PlanTool): void =>
+  look({ tool: get().tool === tool ? null : tool, pane: "plan", look: "above" });
+
+function toggleLock(): void {
+  const { selection, history } = get();
+  const design = history?.design;
+  const edit = design && selection && buildLock(design, selection, !isLocked(design, selection));
+  if (edit) change(edit);
+}
+
+// comes when it is wanted first
+function copyShown(): void {
+  void import("../measures/copyShownFixture").then(({ copyShownFixture }) => copyShownFixture());
 }
 
 function togglePour(): void {
@@ -111,8 +131,9 @@ function findPointList(design: Design, lineId: string): "bendsMm" | "pointsMm" |
 }
 
 function leave(): void {
-  const { preview, dragBase } = get();
+  const { preview, dragBase, tool } = get();
   if (dragBase) endDrag(null);
   else if (preview) previewEdit(null);
-  else look({ selection: null, findingId: null });
+  else if (tool) look({ tool: null });
+  else look({ selection: null, group: [], findingId: null });
 }

@@ -1,0 +1,174 @@
+"use client";
+import { memo } from "react";
+import type { Drain, TrapKind } from "@/core/design/plumbing";
+import { TRAP_KINDS } from "@/core/design/plumbing";
+import { USUAL_TRAPS } from "@/core/design/usualTraps";
+import { findPipeSize, PIPE_SIZES } from "@/core/parts/pipes";
+import { toWorkingId } from "@/core/workings/working";
+import { useTrailing } from "@/store/useWorkbench";
+import { GLOSSARY, TRAP_NAMES } from "@/words/labels";
+import { describeSize } from "@/words/parts";
+import { formatQuantity } from "@/words/units";
+import { findShownResult } from "../drawing/shown";
+import { Figure } from "../kit/Figure";
+import { NumberField } from "../kit/NumberField";
+import { Pick } from "../kit/Pick";
+import { Tick } from "../kit/Tick";
+import { CourseMeasures } from "./CourseMeasures";
+import { EndFields } from "./EndFields";
+import { Group } from "./Group";
+import { TrapRiskTable } from "./TrapRiskTable";
+import { TrapSchools } from "./TrapSchools";
+import { useEdits } from "./useEdits";
+
+/** The drain shown below its fixture: trap, pipe and course. */
+export function DrainMeasures({ drain }: { readonly drain: Drain }) {
+  return (
+    <>
+      <TrapFields drain={drain} />
+      <PipeFields drain={drain} />
+      <CourseMeasures drain={drain} />
+    </>
+  );
+}
+
+const TRAP_LIST = Object.fromEntries(
+  (["none", ...TRAP_KINDS] as const).map((kind) => [kind, TRAP_NAMES[kind].name]),
+) as Record<TrapKind | "none", string>;
+
+const TrapFields = memo(function TrapFields({ drain }: { readonly drain: Drain }) {
+  const { set, apply } = useEdits();
+  const at = { kind: "trap", lineId: drain.id } as const;
+  const path = (key: string) => ["lines", drain.id, "trap", key];
+  const pick = (kind: TrapKind | "none") => {
+    if (kind === "none") {
+      apply({ code: "removeTrap", at, ops: [{ op: "set", path: ["lines", drain.id, "trap"], value: null }] });
+      return;
+    }
+    const { trap } = drain;
+    // one water trap for another keeps the sizes that were measured
+    const keepsSizes = trap && kind !== "membrane" && trap.sealMm > 0;
+    const value = keepsSizes ? { ...trap, kind } : USUAL_TRAPS[kind];
+    apply({
+      code: drain.trap ? "change" : "addTrap",
+      at,
+      ops: [{ op: "set", path: ["lines", drain.id, "trap"], value }],
+    });
+  };
+  return (
+    <Group title="Trap">
+      <Pick<TrapKind | "none"> label="Kind" value={drain.trap?.kind ?? "none"} names={TRAP_LIST} onPick={pick} />
+      <p className="text-[12px] leading-snug text-faint">{TRAP_NAMES[drain.trap?.kind ?? "none"].plain}</p>
+      {drain.trap && (
+        <>
+          {drain.trap.kind !== "membrane" && (
+            <NumberField
+              label="Seal"
+              help={GLOSSARY.trapSeal}
+              value={drain.trap.sealMm}
+              quantity="length"
+              onCommit={(value) => set(at, path("sealMm"), value)}
+            />
+          )}
+          <NumberField
+            label="Outlet down to weir"
+            help={GLOSSARY.weir}
+            value={drain.trap.dropMm}
+            quantity="length"
+            onCommit={(value) => set(at, path("dropMm"), value)}
+          />
+          <NumberField
+            label="Outlet across to weir"
+            value={drain.trap.spanMm}
+            quantity="length"
+            onCommit={(value) => set(at, path("spanMm"), value)}
+          />
+        </>
+      )}
+      {drain.trap && (
+        <Tick
+          label="Can be opened and cleaned where it sits"
+          value={drain.trap.hasCleanout}
+          onPick={(value) => set(at, path("hasCleanout"), value)}
+        />
+      )}
+      <TrapRiskTable lineId={drain.id} />
+      <TrapSchools lineId={drain.id} />
+    </Group>
+  );
+});
+
+const OWN_MEASURE = "own";
+const SIZE_NAMES: Readonly<Record<string, string>> = {
+  ...Object.fromEntries(PIPE_SIZES.map((size) => [size.id, describeSize(size)])),
+  [OWN_MEASURE]: "Measured below",
+};
+
+const PipeFields = memo(function PipeFields({ drain }: { readonly drain: Drain }) {
+  const result = useTrailing(findShownResult);
+  const units = useTrailing((state) => state.units);
+  const { set } = useEdits();
+  const at = { kind: "line", id: drain.id } as const;
+  const path = (key: string) => ["lines", drain.id, "pipe", key];
+  return (
+    <Group title="Pipe">
+      <EndFields drain={drain} />
+      <Pick
+        label="Sold as"
+        value={findPipeSize(drain.pipe)?.id ?? OWN_MEASURE}
+        names={SIZE_NAMES}
+        onPick={(sizeId) => {
+          const size = PIPE_SIZES.find((entry) => entry.id === sizeId);
+          if (size) set(at, ["lines", drain.id, "pipe"], size.pipe);
+        }}
+      />
+      <NumberField
+        label="Bore"
+        help={GLOSSARY.bore}
+        value={drain.pipe.innerMm}
+        quantity="length"
+        onCommit={(value) => set(at, path("innerMm"), value)}
+      />
+      <NumberField
+        label="Outside diameter"
+        value={drain.pipe.outerMm}
+        quantity="length"
+        onCommit={(value) => set(at, path("outerMm"), value)}
+      />
+      <NumberField
+        label="Roughness n"
+        help="Smooth plastic 0.009 to 0.011; ribbed hose about 0.02."
+        value={drain.pipe.manningN}
+        quantity="roughness"
+        step={0.001}
+        onCommit={(value) => set(at, path("manningN"), value)}
+      />
+      {result?.flow.capacityLps != null && (
+        <p className="flex flex-wrap items-baseline gap-x-3 pt-1 text-[13px] text-faint">
+          <span>
+            carries{" "}
+            <Figure working={toWorkingId("drainCapacity", at)} label="Capacity" className="text-[15px] text-ink">
+              {formatQuantity(result.flow.capacityLps, "flow", units)}
+            </Figure>
+          </span>
+          <span>
+            at{" "}
+            <Figure working={toWorkingId("drainVelocity", at)} label="Speed" className="text-[15px] text-ink">
+              {formatQuantity(result.flow.velocityMps, "velocity", units)}
+            </Figure>
+          </span>
+          <span>
+            keeps{" "}
+            <Figure
+              working={toWorkingId("pondedWater", at)}
+              label="Water left standing"
+              className="text-[15px] text-ink"
+            >
+              {formatQuantity(result.pondedL, "volume", units)}
+            </Figure>
+          </span>
+        </p>
+      )}
+    </Group>
+  );
+});

@@ -1,0 +1,53 @@
+"use client";
+import type { Passage } from "@/core/fit/passages";
+import { toWorkingId } from "@/core/workings/working";
+import { useTrailing } from "@/store/useWorkbench";
+import { WORK_CAUTIONS } from "@/words/cautions";
+import { describeDrilling } from "@/words/passages";
+import { formatQuantity } from "@/words/units";
+import { findShownResult } from "../drawing/shown";
+import { Figure } from "../kit/Figure";
+import { Group } from "./Group";
+
+/** Where to drill, how large, from which side, and what lies behind. */
+export function PassageList() {
+  const result = useTrailing(findShownResult);
+  if (!result || result.passages.length === 0) return null;
+  return (
+    <Group title="Holes to drill">
+      <ul className="flex flex-col gap-1.5">
+        {result.passages.map((passage) => (
+          <PassageRow key={`${passage.legIndex}-${passage.nth}`} passage={passage} />
+        ))}
+      </ul>
+      <p className="pt-1.5 text-[12px] leading-snug text-faint">{WORK_CAUTIONS.drilling}</p>
+    </Group>
+  );
+}
+
+function PassageRow({ passage }: { readonly passage: Passage }) {
+  const units = useTrailing((state) => state.units);
+  const { lineId, legIndex, nth, through, panel, atMm, hole } = passage;
+  const length = (mm: number) => formatQuantity(mm, "length", units);
+  const at = { lineId, index: legIndex };
+  const working =
+    through === "floor"
+      ? toWorkingId("floorHole", { kind: "leg", ...at })
+      : toWorkingId("panelHole", { kind: "panel", ...at, nth });
+  return (
+    <li className="text-[13px] text-faint">
+      <span className="text-ink">{panel ? panel.name : "Floor"}</span>, leg {legIndex + 1}, {length(atMm.x)} from the
+      rear edge and {length(Math.abs(atMm.y))} {atMm.y >= 0 ? "left" : "right"} of the middle: a hole of{" "}
+      <Figure
+        working={working}
+        label={through === "floor" ? "Hole in the floor" : "Hole in the wall"}
+        className="text-[15px] text-ink"
+      >
+        {hole.lengthMm - hole.widthMm < 0.5
+          ? length(hole.widthMm)
+          : `${length(hole.lengthMm)} by ${length(hole.widthMm)}`}
+      </Figure>
+      . {describeDrilling(passage, units)}
+    </li>
+  );
+}

@@ -1,0 +1,58 @@
+"use client";
+import { Lock, LockOpen, X } from "lucide-react";
+import type { Edit } from "@/core/design/edit";
+import { ALIGN_AXES, type AlignAxis, buildAlign, buildLock, isLocked } from "@/core/edits/groupEdits";
+import { useWorkbench } from "@/store/useWorkbench";
+import { change, view as look, tell } from "@/store/workbench";
+import { describeFault } from "@/words/faults";
+import { Button } from "../kit/Button";
+
+const ALIGN_NAMES: Readonly<Record<AlignAxis, string>> = {
+  x: "Line up across the rig",
+  y: "Line up along the rig",
+  z: "Set to one height",
+};
+
+/** What can be done with several parts that are picked together. */
+export function GroupBar() {
+  const group = useWorkbench((state) => state.group);
+  const design = useWorkbench((state) => state.history!.design);
+  const units = useWorkbench((state) => state.units);
+  if (group.length < 2) return null;
+  const apply = (edit: Edit | null) => {
+    const outcome = edit && change(edit);
+    if (outcome && !outcome.ok && outcome.faults[0]) tell(describeFault(outcome.faults[0], units), { tone: "warning" });
+  };
+  const areLocked = group.every((part) => isLocked(design, part));
+  const lockAll = () => {
+    // one part after the other: two bends of one drain share its lock
+    const edits = group.flatMap((part) => buildLock(design, part, !areLocked) ?? []);
+    const seen = new Set<string>();
+    const ops = edits
+      .flatMap((edit) => edit.ops)
+      .filter(({ path }) => !seen.has(path.join()) && seen.add(path.join()) !== null);
+    const [first] = edits;
+    apply(first ? { ...first, ops } : null);
+  };
+  return (
+    <section
+      aria-label="Picked together"
+      className="flex flex-wrap items-center gap-1.5 border-t border-ink bg-paper px-3 py-1 text-[13px]"
+    >
+      <span className="plate mr-1 text-[15px]">{group.length} picked</span>
+      {ALIGN_AXES.map((axis) => (
+        <Button key={axis} onClick={() => apply(buildAlign(design, group, axis))}>
+          {ALIGN_NAMES[axis]}
+        </Button>
+      ))}
+      <Button onClick={lockAll}>
+        {areLocked ? <LockOpen size={14} aria-hidden /> : <Lock size={14} aria-hidden />}
+        {areLocked ? "Unlock" : "Lock"}
+      </Button>
+      <span className="min-w-0 flex-1 text-faint">They move as one; the first stays when they line up.</span>
+      <Button look="bare" aria-label="Let go of all" onClick={() => look({ group: [] })}>
+        <X size={15} aria-hidden />
+      </Button>
+    </section>
+  );
+}
