@@ -1,5 +1,6 @@
 import type { Design } from "@/core/design/design";
 import { parseDesignText } from "@/core/design/parseDesign";
+import { stripPlumbing, toBareId } from "@/core/design/stripPlumbing";
 import { describeFault } from "@/words/faults";
 import { type Database, type DatabaseEvent, openDatabase } from "./database";
 import {
@@ -25,7 +26,7 @@ export type SessionWorld = {
   readonly download: (name: string, text: string) => void;
 };
 
-export const SAMPLES = ["kranich", "lesesaal", "puppenwagen", "otter"] as const;
+export const SAMPLES = ["kranich", "lesesaal", "lesesaal-furnished", "puppenwagen", "otter"] as const;
 
 /**
  * Keeps the workbench and the browser's store together: opens the last design, saves after every edit, notices
@@ -106,10 +107,11 @@ export class Session {
   }
 
   /** Opens a sample rig as a design of the builder's own; one that is there already is opened as it was left. */
-  async openSample(name: string): Promise<void> {
-    if (workbench.getState().library.some((entry) => entry.id === name && entry.fault === null)) return this.open(name);
+  async openSample(name: string, isBare = false): Promise<void> {
+    const id = isBare ? toBareId(name) : name;
+    if (workbench.getState().library.some((entry) => entry.id === id && entry.fault === null)) return this.open(id);
     const outcome = parseDesignText(await this.#world.readSample(name));
-    if (outcome.ok) await this.adopt(outcome.design);
+    if (outcome.ok) await this.adopt(isBare ? stripPlumbing(outcome.design) : outcome.design);
   }
 
   /** Reads a file's text; refused with a sentence, and the open design is not touched. */

@@ -3,7 +3,9 @@ import type { Design } from "@/core/design/design";
 import { parseDesignText } from "@/core/design/parseDesign";
 
 export const DEMO_NAMES = ["kranich", "lesesaal", "puppenwagen", "otter"] as const;
-export type DemoName = (typeof DEMO_NAMES)[number];
+/** Lesesaal with all that a family needs: the largest of the samples. */
+export const FURNISHED = "lesesaal-furnished";
+export type DemoName = (typeof DEMO_NAMES)[number] | typeof FURNISHED;
 
 export const readDemoText = (name: DemoName): string => readFileSync(`demo/${name}.json`, "utf8");
 

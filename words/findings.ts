@@ -181,6 +181,12 @@ export function describeFinding(finding: Finding, design: Design, units: Units):
         why: `Through the breather they share it puts ${formatQuantity(finding.suctionPa, "pressure", units)} on the traps; ${limit} are allowed.`,
         advice: "Widen the stretch they share, or give each its own way out.",
       };
+    case "obstaclesOverlap":
+      return {
+        title: `${part} stands in the place of ${finding.otherName}`,
+        why: "More than half of one lies within the other.",
+        advice: "Measure both again, or take one away.",
+      };
     case "trapsInSeries":
       return {
         title: `${part} stands behind another trap`,

@@ -3,6 +3,7 @@ import { DEMO_NAMES, readDemo } from "@/tests/demoRigs";
 import type { Design } from "../design/design";
 import { applyEdit, type Edit } from "../design/edit";
 import { FIXTURE_KINDS } from "../design/plumbing";
+import { stripPlumbing } from "../design/stripPlumbing";
 import { USUAL_FIXTURES } from "../design/usualFixtures";
 import { evaluate } from "../evaluate/evaluate";
 import { buildAddFixture, buildRemoveFixture } from "./fixtureEdits";
@@ -50,9 +51,11 @@ test("a house full of fixtures: every one drains into an inlet of its own, and n
   );
 });
 
-test("without a tank there is nothing to drain to; what is not there cannot be taken out", () => {
-  const bare = { ...readDemo("kranich"), tanks: [], lines: [] };
-  expect(buildAddFixture(bare, "basin", "Basin")).toBeNull();
+test("without a tank a fixture comes alone, and the finding says so; what is not there cannot be taken out", () => {
+  const bare = stripPlumbing(readDemo("kranich"));
+  const one = apply(bare, buildAddFixture(bare, "basin", "Basin"));
+  expect(one).toMatchObject({ fixtures: [{ name: "Basin" }], lines: [], tanks: [] });
+  expect(evaluate(one).findings.map((f) => f.code)).toEqual(["fixtureUndrained"]);
   expect(buildRemoveFixture(bare, "gone")).toBeNull();
 });
 

@@ -15,14 +15,14 @@ const DROP_ASIDE_MM = 180;
 /**
  * Edit that sets a fixture of a kind beside the first tank, on the side with more room, and draws its drain to an
  * inlet of its own, with half of what fall there is given to each run. It may well have findings; the place is to be
- * measured. Null where there is no tank to drain to.
+ * measured. Where no tank is there to drain to, the fixture comes alone.
  */
-export function buildAddFixture(design: Design, kind: FixtureKind, name: string): Edit | null {
-  const [tank] = design.tanks;
-  if (!tank) return null;
+export function buildAddFixture(design: Design, kind: FixtureKind, name: string): Edit {
+  const tank = design.tanks.find(({ holds }) => holds !== "fresh");
   const usual = USUAL_FIXTURES[kind];
   const pipe = findWastePipe(usual.boreMm);
   const fixtureId = freeId(kind.toLowerCase(), design.fixtures);
+  if (!tank) return addUndrained(design, { kind, name, fixtureId });
   const drainId = freeId(`${fixtureId}-drain`, design.lines);
   const outletMm = placeFixture(design, tank, usual.heightMm);
   const inlet = placeInlet(design, tank, outletMm, pipe.innerMm);
@@ -47,6 +47,22 @@ export function buildAddFixture(design: Design, kind: FixtureKind, name: string)
     { op: "insert", path: ["lines"], index: design.lines.length, value: drain },
   ];
   return { code: "addFixture", at: { kind: "fixture", id: fixtureId }, ops };
+}
+
+type NewFixture = { readonly kind: FixtureKind; readonly name: string; readonly fixtureId: string };
+
+function addUndrained(design: Design, { kind, name, fixtureId }: NewFixture): Edit {
+  const { heightMm, halfMm: _half, trap: _trap, ...measures } = USUAL_FIXTURES[kind];
+  const { lengthMm, widthMm } = design.rig;
+  const nth = design.fixtures.length;
+  const x = clamp(lengthMm * 0.6 - nth * 450, 200, lengthMm - 200);
+  const outletMm = vec(Math.round(x), (nth % 2 === 0 ? 1 : -1) * Math.round(Math.max(0, widthMm / 2 - 350)), heightMm);
+  const value: Fixture = { id: fixtureId, name, kind, outletMm, ...measures };
+  return {
+    code: "addFixture",
+    at: { kind: "fixture", id: fixtureId },
+    ops: [{ op: "insert", path: ["fixtures"], index: nth, value }],
+  };
 }
 
 /**

@@ -1,4 +1,7 @@
 import type { Design } from "../design/design";
+import type { Obstacle } from "../design/rig";
+import { toBlock } from "../fit/obstacleGaps";
+import { findRole } from "../fit/roles";
 import { createFinding } from "./createFinding";
 import type { StayResult } from "./evaluation";
 import type { Finding } from "./findings";
@@ -8,10 +11,34 @@ export function checkDesign(design: Design, stay: StayResult | null): Finding[] 
   const findings = design.fixtures
     .filter((fixture) => !design.lines.some((line) => line.kind === "drain" && line.fromFixture === fixture.id))
     .map((fixture) => createFinding("must", { kind: "fixture", id: fixture.id }, { code: "fixtureUndrained" }));
+  findings.push(...checkOverlaps(design));
   if (stay && stay.level.endedBy === "grey") {
     const { daysToGreyFull, daysToFreshEmpty } = stay.level;
     const numbers = { code: "greyEndsStay", greyDays: daysToGreyFull, freshDays: daysToFreshEmpty } as const;
     findings.push(createFinding("note", { kind: "habits" }, numbers));
   }
   return findings;
+}
+
+/** More than this share of the smaller one within the other is one thing measured twice, or measured wrongly. */
+const MOST_SHARED = 0.5;
+
+// Members cross and touch; two solids in one place do not.
+function checkOverlaps({ obstacles }: Design): Finding[] {
+  const solids = obstacles.filter(({ kind }) => findRole(kind) === "solid");
+  return solids.flatMap((one, i) => {
+    const other = solids.slice(0, i).find((before) => measureShared(before, one) > MOST_SHARED);
+    if (!other) return [];
+    const numbers = { code: "obstaclesOverlap", otherName: other.name } as const;
+    return [createFinding("note", { kind: "obstacle", id: one.id }, numbers)];
+  });
+}
+
+function measureShared(a: Obstacle, b: Obstacle): number {
+  const [p, q] = [toBlock(a), toBlock(b)];
+  const along = (axis: "x" | "y" | "z") =>
+    Math.max(0, Math.min(p.max[axis], q.max[axis]) - Math.max(p.min[axis], q.min[axis]));
+  const shared = along("x") * along("y") * along("z");
+  const smaller = Math.min(a.lengthMm * a.widthMm * a.heightMm, b.lengthMm * b.widthMm * b.heightMm);
+  return shared / smaller;
 }

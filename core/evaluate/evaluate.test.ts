@@ -1,10 +1,11 @@
 import fc from "fast-check";
 import { attitudes, designs, mirrorDesign } from "@/tests/arbitraries";
-import { readDemo } from "@/tests/demoRigs";
+import { DEMO_NAMES, FURNISHED, readDemo } from "@/tests/demoRigs";
 import { LEVEL, mirrorAttitude } from "../attitude/attitude";
 import type { Design } from "../design/design";
 import { applyEdit } from "../design/edit";
 import { parseDesign } from "../design/parseDesign";
+import { stripPlumbing } from "../design/stripPlumbing";
 import { vec } from "../geometry/vec";
 import { LIMIT_IDS } from "../rules/limitIds";
 import { listWorkings } from "../workings/listWorkings";
@@ -177,4 +178,27 @@ test("evaluation reads the design and leaves it alone", () => {
   const before = JSON.stringify(design);
   evaluate(design, LEVEL);
   expect(JSON.stringify(design)).toBe(before);
+});
+
+test("Lesesaal, furnished: twelve fixtures on one tank, joined on the way, and nothing that must be settled", () => {
+  const furnished = readDemo(FURNISHED);
+  const { drains, findings, trapAirs } = evaluate(furnished);
+  expect(furnished.fixtures).toHaveLength(12);
+  expect(drains).toHaveLength(12);
+  expect(furnished.lines.filter((line) => line.kind === "drain" && line.to.kind === "junction").length).toBeGreaterThan(
+    2,
+  );
+  expect(findings.filter(({ severity }) => severity === "must")).toEqual([]);
+  for (const { worst } of drains) expect(worst.inHandMm).toBeGreaterThanOrEqual(0);
+  expect(trapAirs).toHaveLength(12);
+});
+
+test("a bare rig has no plumbing and nothing against it, and keeps what is under it", () => {
+  for (const name of DEMO_NAMES) {
+    const design = readDemo(name);
+    const bare = stripPlumbing(design);
+    expect(parseDesign(bare)).toMatchObject({ ok: true });
+    expect(bare.obstacles).toBe(design.obstacles);
+    expect(evaluate(bare)).toMatchObject({ drains: [], tanks: [], stay: null, findings: [] });
+  }
 });

@@ -75,6 +75,7 @@ test.each<[Finding["code"], Finding["severity"], readonly EditOp[]]>([
   ["tankBelowSill", "should", [set(["rig", "sillZMm"], -200)]],
   ["tankHitsObstacle", "must", [set(["obstacles", "fuel", "atMm"], tank.atMm)]],
   ["holeNearEdge", "should", [set(["obstacles", 0, "atMm"], { x: bend!.x - 40, y: bend!.y + 10, z: -100 })]],
+  ["obstaclesOverlap", "note", [set(["obstacles", "cross-rear", "atMm"], kranich.obstacles.at(-1)!.atMm)]],
   ["trapsInSeries", "should", [set(["lines", drain.id, "lineTrap"], { bend: 0, sealMm: 50, hasCleanout: true })]],
   ["trapUnreachable", "should", [set(["lines", drain.id, "lineTrap"], { bend: 1, sealMm: 50, hasCleanout: false })]],
   ["trapFreezes", "note", [set(["lines", drain.id, "lineTrap"], { bend: 1, sealMm: 50, hasCleanout: true })]],

@@ -50,6 +50,7 @@ type Numbers =
       readonly gapMm: number;
     }
   | { readonly code: "sharedAirSucks"; readonly suctionPa: number; readonly otherName: string }
+  | { readonly code: "obstaclesOverlap"; readonly otherName: string }
   | { readonly code: "trapsInSeries" }
   | { readonly code: "trapUnreachable" }
   | { readonly code: "trapFreezes"; readonly hours: number }

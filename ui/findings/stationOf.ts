@@ -9,6 +9,11 @@ const AIR_CODES = new Set([
   "ventDips",
   "ventDrownsFirst",
   "ventThrottles",
+  "ventTeeLow",
+  "ventSharesFresh",
+  "ventEndNear",
+  "sharedAirSucks",
+  "sealBlown",
   "trapArmLong",
 ]);
 

@@ -6,6 +6,7 @@ import { SAMPLES } from "@/store/session";
 import { useWorkbench } from "@/store/useWorkbench";
 import { change, view as look } from "@/store/workbench";
 import { describeFault } from "@/words/faults";
+import { nameSample } from "@/words/labels";
 import { Button } from "../kit/Button";
 import { Sheet } from "../kit/Sheet";
 import { openFile, session } from "../shell/browserSession";
@@ -63,7 +64,21 @@ export function LibrarySheet({ onClose }: { readonly onClose: () => void }) {
               void session.openSample(name);
             }}
           >
-            {name.charAt(0).toUpperCase() + name.slice(1)}
+            {nameSample(name)}
+          </Button>
+        ))}
+      </div>
+      <h3 className="plate mt-4 mb-1 text-[16px]">Bare rigs, to lay out from nothing</h3>
+      <div className="flex flex-wrap gap-2">
+        {SAMPLES.filter((name) => !name.includes("-")).map((name) => (
+          <Button
+            key={name}
+            onClick={() => {
+              onClose();
+              void session.openSample(name, true);
+            }}
+          >
+            {nameSample(name)}, bare
           </Button>
         ))}
       </div>

@@ -21,7 +21,7 @@ export function FixtureList() {
   const add = (kind: FixtureKind) => {
     const same = design.fixtures.filter((f) => f.kind === kind).length;
     const edit = buildAddFixture(design, kind, same === 0 ? FIXTURE_NAMES[kind] : `${FIXTURE_NAMES[kind]} ${same + 1}`);
-    if (!edit || apply(edit) !== null) return;
+    if (apply(edit) !== null) return;
     const added = edit.ops.find((op) => op.path[0] === "lines");
     if (added?.op === "insert") look({ drainId: (added.value as { id: string }).id, selection: null });
   };

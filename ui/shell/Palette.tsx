@@ -3,6 +3,7 @@ import { Command } from "cmdk";
 import { Dialog } from "radix-ui";
 import { SAMPLES } from "@/store/session";
 import { useWorkbench } from "@/store/useWorkbench";
+import { nameSample } from "@/words/labels";
 import { session } from "./browserSession";
 import { COMMANDS } from "./commands";
 import { formatKeys } from "./KeysSheet";
@@ -56,7 +57,7 @@ export function Palette({ onClose }: { readonly onClose: () => void }) {
                   onSelect={() => run(() => void session.openSample(name))}
                   className={item}
                 >
-                  Sample rig {name.charAt(0).toUpperCase() + name.slice(1)}
+                  Sample rig {nameSample(name)}
                 </Command.Item>
               ))}
             </Command.List>

@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 
-const NAMES = ["kranich", "lesesaal", "puppenwagen", "otter"];
+const NAMES = ["kranich", "lesesaal", "lesesaal-furnished", "puppenwagen", "otter"];
 
 export const dynamic = "force-static";
 export const dynamicParams = false;
