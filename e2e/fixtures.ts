@@ -34,6 +34,8 @@ export const test = base.extend<Rules>({
 export { expect };
 
 export const SAMPLES = ["Kranich", "Lesesaal", "Puppenwagen", "Otter"] as const;
+/** Every sample and bare rig the designs sheet offers. */
+type Offered = (typeof SAMPLES)[number] | "Lesesaal, furnished" | `${(typeof SAMPLES)[number]}, bare`;
 
 /** Opens the page and waits for the first design. */
 export async function openWorkbench(page: Page): Promise<void> {
@@ -41,7 +43,7 @@ export async function openWorkbench(page: Page): Promise<void> {
   await expect(page.locator('[data-phase="ready"]')).toBeVisible();
 }
 
-export async function openSample(page: Page, name: (typeof SAMPLES)[number]): Promise<void> {
+export async function openSample(page: Page, name: Offered): Promise<void> {
   await page.keyboard.press("Control+o");
   await page.getByRole("dialog").getByRole("button", { name, exact: true }).click();
   await expect(page.getByRole("button", { name: `Designs; ${name} is open` })).toBeVisible();

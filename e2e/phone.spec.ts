@@ -43,7 +43,7 @@ test("stations, fields and remedies have room for a thumb", async ({ page }) => 
 test("a remedy by thumb: shown, done, and seen in the section", async ({ page }) => {
   await openWorkbench(page);
   await page.getByRole("button", { name: /^Designs/ }).tap();
-  await page.getByRole("dialog").getByRole("button", { name: "Lesesaal" }).tap();
+  await page.getByRole("dialog").getByRole("button", { name: "Lesesaal", exact: true }).tap();
   const views = page.getByRole("navigation", { name: "Views" });
   await views.getByRole("button", { name: "Findings" }).tap();
   const findings = page.getByRole("region", { name: "Findings" });

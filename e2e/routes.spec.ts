@@ -21,6 +21,7 @@ test("a new basin's drain is laid by the finder without a coordinate typed", asy
   await openWorkbench(page);
   await page.keyboard.press("4");
   await page.getByLabel("Add a fixture").selectOption("basin");
+  await expect(page.getByRole("group", { name: /^Basin/ })).toBeVisible();
   await page.getByRole("button", { name: "Find ways under the floor" }).click();
   const ways = page.getByTestId("routes");
   await ways.getByRole("listitem").first().getByRole("button").click();

@@ -266,7 +266,7 @@ test("air: a breather of 8 mm is told to suck the trap dry, and the right hose i
 
 test("falls: where to drill and how large stands beside the caution", async ({ page }) => {
   await openWorkbench(page);
-  const passages = page.getByRole("group", { name: "Through the floor" });
+  const passages = page.getByRole("group", { name: "Holes to drill" });
   await expect(passages).toContainText("drill a small pilot first");
   await passages.getByRole("button", { name: /^Hole in the floor/ }).click();
   await expect(page.getByRole("dialog")).toContainText("l = (d + 2c) / sin θ + t / tan θ");

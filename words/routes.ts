@@ -1,20 +1,41 @@
 import type { Design } from "@/core/design/design";
-import type { RouteChange, RouteProposal } from "@/core/routes/findRoutes";
+import type { RouteChange, RouteProposal, Wall } from "@/core/routes/findRoutes";
 import { describeGoal } from "./goals";
 import { formatLength, formatRun, type Units } from "./units";
+
+const WALL_NAMES: Readonly<Record<Wall, string>> = {
+  front: "wall toward the nose",
+  rear: "wall toward the rear",
+  left: "left wall",
+  right: "right wall",
+};
 
 /** A way in one line: how long, how many bends, where it ends. */
 export function describeRoute(route: RouteProposal, design: Design, units: Units): string {
   const bends = route.bends === 1 ? "1 bend" : `${route.bends} bends`;
   const length = formatRun(route.lengthMm / 1000, units);
-  return `${length} of pipe, ${bends}, ${route.to.kind === "line" ? "into" : "to"} ${describeGoal(route.to, design)}`;
+  const { to } = route;
+  const moved = to.kind === "inlet" && to.wall !== null ? `, its inlet in the ${WALL_NAMES[to.wall]}` : "";
+  return `${length} of pipe, ${bends}, ${to.kind === "line" ? "into" : "to"} ${describeGoal(to, design)}${moved}`;
 }
 
 /** What must change for the way to be possible, as an instruction. */
 export function describeRouteChange(change: RouteChange, design: Design, units: Units): string {
   const by = formatLength(change.byMm, units);
-  if (change.kind === "raiseOutlet") return `Raise the outlet by ${by}`;
-  return `Hang ${design.tanks.find((tank) => tank.id === change.tankId)?.name ?? "the tank"} ${by} lower`;
+  switch (change.kind) {
+    case "moveForward":
+      return `Set the outlet ${by} further forward`;
+    case "moveAft":
+      return `Set the outlet ${by} further aft`;
+    case "moveLeft":
+      return `Set the outlet ${by} further to the left`;
+    case "moveRight":
+      return `Set the outlet ${by} further to the right`;
+    case "raiseOutlet":
+      return `Raise the outlet by ${by}`;
+    case "lowerTank":
+      return `Hang ${design.tanks.find((tank) => tank.id === change.tankId)?.name ?? "the tank"} ${by} lower`;
+  }
 }
 
 /** Why there is no way as things are. */

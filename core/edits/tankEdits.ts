@@ -23,6 +23,8 @@ const WALL_MM = 6;
 /** Room between two tanks and to the floor, mm [T]. */
 const ROOM_MM = 20;
 const STEP_MM = 50;
+/** How far below the floor its top hangs, mm: room for drains to fall and to come in; nearer where there is no other way. */
+const BELOW_MM = [140, 100, 60, ROOM_MM] as const;
 
 /**
  * Edit that hangs a box tank under the floor where it keeps clear of what is there, nearest to the middle of the rig,
@@ -45,11 +47,13 @@ export function buildAddTank(design: Design, holds: HeldWater, name: string): Ed
   });
   const smallest = SIZES.at(-1)!;
   let value = hang(smallest, toMiddle(design, smallest));
-  for (const size of SIZES) {
-    const atMm = findFreePlace(design, size);
-    if (!atMm) continue;
-    value = hang(size, atMm);
-    break;
+  search: for (const size of SIZES) {
+    for (const belowMm of BELOW_MM) {
+      const atMm = findFreePlace(design, size, belowMm);
+      if (!atMm) continue;
+      value = hang(size, atMm);
+      break search;
+    }
   }
   return {
     code: "addTank",
@@ -68,16 +72,16 @@ const placePort = (design: Design, { lengthMm, widthMm, heightMm }: Size, boreMm
   boreMm,
 });
 
-const toMiddle = (design: Design, { lengthMm, widthMm, heightMm }: Size): Vec3 =>
+const toMiddle = (design: Design, { lengthMm, widthMm, heightMm }: Size, belowMm: number = ROOM_MM): Vec3 =>
   vec(
     Math.round((design.rig.lengthMm - lengthMm) / 2),
     -widthMm / 2,
-    -measureFloorMm(design) - ROOM_MM - WALL_MM - heightMm,
+    -measureFloorMm(design) - belowMm - WALL_MM - heightMm,
   );
 
-function findFreePlace(design: Design, size: Size): Vec3 | null {
+function findFreePlace(design: Design, size: Size, belowMm: number): Vec3 | null {
   const { lengthMm, widthMm, sillZMm } = design.rig;
-  const middle = toMiddle(design, size);
+  const middle = toMiddle(design, size, belowMm);
   if (sillZMm !== null && middle.z - WALL_MM < sillZMm) return null;
   const taken = [
     ...design.obstacles

@@ -106,6 +106,29 @@ test("where drains run already they are offered to end in as well as the tank, a
   }
 });
 
+test("where obstacles leave no way it says how far off the outlet would find one", () => {
+  const lesesaal = readDemo("lesesaal");
+  // a locker hangs under the sink and all round it, down to the ground
+  const locker = {
+    id: "locker",
+    name: "Locker",
+    kind: "spareWheel",
+    atMm: { x: 4700, y: 300, z: -800 },
+    lengthMm: 1000,
+    widthMm: 850,
+    heightMm: 700,
+  } as const;
+  const design = { ...lesesaal, obstacles: [...lesesaal.obstacles, locker] };
+  const { proposals, shortMm, changes } = findRoutes(design, "sink-drain")!;
+  expect({ proposals, shortMm }).toEqual({ proposals: [], shortMm: null });
+  const [move] = changes;
+  expect(move!.kind).toMatch(/^move/);
+  const after = apply(design, move!.edit);
+  const [from, to] = [design.fixtures[0]!.outletMm, after.fixtures[0]!.outletMm];
+  expect(Math.hypot(to.x - from.x, to.y - from.y)).toBeCloseTo(move!.byMm, 6);
+  expect(evaluate(after).findings.filter(({ severity }) => severity === "must")).toEqual([]);
+});
+
 test("stopped, it gives no answer", () => {
   expect(findRoutes(readDemo("kranich"), "sink-drain", () => false)).toBeNull();
 });

@@ -13,7 +13,7 @@ import { findClearance, toBlock, toTankBlock } from "../fit/obstacleGaps";
 import { measureFloorMm } from "../fit/passages";
 import { hindersPipes } from "../fit/roles";
 import { measureExtent } from "../geometry/solid";
-import { add, interpolate, measurePlanLength, subtract, type Vec3, vec } from "../geometry/vec";
+import { add, interpolate, measureLength, measurePlanLength, scale, subtract, type Vec3, vec } from "../geometry/vec";
 import { MM_PER_M } from "../quantity/convert";
 import { lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
 import { buildPlanGrid, findCell, findWay, type Hindrance, type PlanGrid, placeCell } from "./planGrid";
@@ -35,11 +35,20 @@ export type RouteProposal = {
 
 /** An inlet of a tank, or another drain. */
 export type RouteEnd =
-  | { readonly kind: "inlet"; readonly tankId: string; readonly portId: string }
+  | {
+      readonly kind: "inlet";
+      readonly tankId: string;
+      readonly portId: string;
+      /** The wall the inlet is moved to for it; null where it stays. */
+      readonly wall: Wall | null;
+    }
   | { readonly kind: "line"; readonly lineId: string };
 
 /** What single change makes a way possible, tried as well: the route comes with it. */
-export type RouteChange = RouteProposal & { readonly kind: "lowerTank" | "raiseOutlet"; readonly byMm: number };
+export type RouteChange = RouteProposal & {
+  readonly kind: "lowerTank" | "raiseOutlet" | MoveKind;
+  readonly byMm: number;
+};
 
 export type RouteOutcome = {
   readonly proposals: readonly RouteProposal[];
@@ -102,12 +111,14 @@ export function findRoutes(
     }
     if (!onGoal((i + 1) / ends.length)) return null;
   }
+  if (proposals.length === 0 && changes.length === 0)
+    changes.push(...listMoves({ design, drain, fixture }, ends, known));
   const best = sortBest(proposals).slice(0, MOST_PROPOSALS);
-  return {
-    proposals: best,
-    shortMm: best.length > 0 ? null : shortMm,
-    changes: best.length > 0 ? [] : pickChanges(changes),
-  };
+  if (best.length > 0) return { proposals: best, shortMm: null, changes: [] };
+  const picked = pickChanges(changes);
+  // what lacks where one change mends it says more than what lacks least
+  const mended = picked.flatMap(({ kind, byMm }) => (kind === "lowerTank" || kind === "raiseOutlet" ? [byMm] : []));
+  return { proposals: [], shortMm: mended.length > 0 ? Math.min(...mended) : shortMm, changes: picked };
 }
 
 type Task = {
@@ -119,14 +130,21 @@ type Task = {
 
 /** Where a way may end, with the invert it comes to. */
 type End =
-  | { readonly kind: "inlet"; readonly tank: Tank; readonly port: Port; readonly atMm: Vec3 }
+  | {
+      readonly kind: "inlet";
+      readonly tank: Tank;
+      readonly port: Port;
+      readonly atMm: Vec3;
+      /** The wall its inlet is moved to; null where it stays. */
+      readonly wall: Wall | null;
+    }
   | { readonly kind: "join"; readonly main: Drain; readonly atMm: Vec3 };
 
 function listEnds(design: Design, drain: Drain, { outletMm }: Fixture): End[] {
   const network = buildNetwork(design);
   const inlets = design.tanks.flatMap((tank) =>
     tank.ports.flatMap((port): End[] =>
-      port.kind === "inlet" ? [{ kind: "inlet", tank, port, atMm: add(tank.atMm, port.atMm) }] : [],
+      port.kind === "inlet" ? placeInlets(tank, port, isFreeToMove(design, drain, tank, port)) : [],
     ),
   );
   const joins = [...network.drains.values()].flatMap((main): Extract<End, { kind: "join" }>[] =>
@@ -136,6 +154,37 @@ function listEnds(design: Design, drain: Drain, { outletMm }: Fixture): End[] {
   );
   const away = ({ atMm }: End) => measurePlanLength(subtract(atMm, outletMm));
   return [...inlets, ...joins.sort((a, b) => away(a) - away(b)).slice(0, MOST_JOINS)];
+}
+
+/** The walls of a tank as a builder names them. */
+export const WALLS = ["front", "rear", "left", "right"] as const;
+export type Wall = (typeof WALLS)[number];
+
+// An inlet that only this drain comes to is not drilled yet: it may as well sit in another wall.
+const isFreeToMove = (design: Design, drain: Drain, tank: Tank, port: Port): boolean =>
+  drain.to.kind === "inlet" &&
+  drain.to.tankId === tank.id &&
+  drain.to.portId === port.id &&
+  !tank.locked &&
+  !design.lines.some(
+    (line) => line.kind === "drain" && line.id !== drain.id && line.to.kind === "inlet" && line.to.portId === port.id,
+  );
+
+function placeInlets(tank: Tank, port: Port, isFree: boolean): End[] {
+  const stay: End = { kind: "inlet", tank, port, atMm: add(tank.atMm, port.atMm), wall: null };
+  if (!isFree || tank.solid.shape !== "box") return [stay];
+  const { min, max } = measureExtent(tank.solid);
+  const [x, y, z] = [(min.x + max.x) / 2, (min.y + max.y) / 2, Math.min(port.atMm.z, max.z - port.boreMm)];
+  const places = { front: vec(max.x, y, z), rear: vec(min.x, y, z), left: vec(x, max.y, z), right: vec(x, min.y, z) };
+  return [
+    stay,
+    ...WALLS.flatMap((wall): End[] => {
+      const atMm = places[wall];
+      if (measureLength(subtract(atMm, port.atMm)) < STRAIGHT_MM) return [];
+      const moved = { ...port, atMm };
+      return [{ kind: "inlet", tank, port: moved, atMm: add(tank.atMm, atMm), wall }];
+    }),
+  ];
 }
 
 // Places along the runs of a drain under the floor: its bends, and points between them where the run is long.
@@ -148,34 +197,55 @@ function listJoins(design: Design, main: Drain): Vec3[] {
   });
 }
 
-/** A way in plan: from where the pipe is under the floor to the inlet. Heights are still to come. */
-type Plan = readonly Vec3[];
+/**
+ * A way in plan: from where the pipe is under the floor to the inlet. Heights are still to come: low, they are laid from
+ * the inlet upward; high, the pipe keeps right under the floor and drops before the inlet, over what is in the way lower.
+ */
+type Plan = { readonly points: readonly Vec3[]; readonly isHigh: boolean };
 
-function listPlans({ design, drain, fixture, end }: Task): Plan[] {
-  const inletMm = end.atMm;
+/** A pipe that keeps right under the floor falls by no more than this on its way, mm: a long one, and a short one. */
+const HIGH_BANDS_MM = [90, 30] as const;
+
+function listPlans(task: Task): Plan[] {
+  const { end, design, drain } = task;
   const topMm = findUndersideMm(design, drain.pipe);
+  const low = lookForWays(task, [Math.min(end.atMm.z, topMm), Math.max(end.atMm.z, topMm)]);
+  const plans = low.map((points): Plan => ({ points, isHigh: false }));
+  if (end.kind !== "inlet") return plans;
+  for (const bandMm of HIGH_BANDS_MM) {
+    if (end.atMm.z > topMm - bandMm) continue;
+    const high = lookForWays(task, [topMm - bandMm, topMm]);
+    plans.push(...high.map((points) => ({ points, isHigh: true })));
+    // the narrow one only where the wide one is barred
+    if (high.length > 0) break;
+  }
+  return plans;
+}
+
+function lookForWays({ design, drain, fixture, end }: Task, [lowMm, highMm]: readonly [number, number]): Vec3[][] {
+  const inletMm = end.atMm;
   const axisMm = drain.pipe.innerMm / 2;
   const facing = end.kind === "inlet" ? findFacing(end.tank, end.port) : null;
   // into the top of a tank the way leads over the tank itself
   const openTank = end.kind === "inlet" && !facing ? end.tank.id : null;
   const grid = buildPlanGrid(design.rig, listHindrances(design, drain.pipe, openTank), [
-    Math.min(inletMm.z, topMm) + axisMm,
-    Math.max(inletMm.z, topMm) + axisMm,
+    lowMm + axisMm,
+    highMm + axisMm,
   ]);
   const beforeMm = facing ? add(inletMm, facing) : inletMm;
   const goal = findCell(grid, beforeMm);
   const starts = listStarts(grid, fixture.outletMm);
-  const plans: Plan[] = [];
+  const ways: Vec3[][] = [];
   const trodden = new Set<number>();
   for (const turnMm of [...TURN_PRICES, TURN_PRICES[0]]) {
     const cells = findWay(grid, starts, goal, { turnMm, extraMm: (cell) => (trodden.has(cell) ? TRODDEN_MM : 0) });
-    if (!cells) return plans;
+    if (!cells) return ways;
     for (const cell of cells.slice(0, -2)) trodden.add(cell);
     const corners = pickCorners(grid, cells).map((cell) => placeCell(grid, cell));
     // the last cell stands for the point before the inlet
-    plans.push([...corners.slice(0, -1), ...(facing ? [beforeMm] : []), inletMm]);
+    ways.push([...corners.slice(0, -1), ...(facing ? [beforeMm] : []), inletMm]);
   }
-  return plans;
+  return ways;
 }
 
 // Which way a side inlet looks, as long as the straight before it; null for one in the top.
@@ -234,28 +304,54 @@ const findUndersideMm = (design: Design, pipe: Pipe): number => -measureFloorMm(
 
 type Laid = { readonly bendsMm: readonly Vec3[]; readonly shortMm: number };
 
-// From the inlet upward each leg gets the fall it needs; what height is left over is shared out by length, up to a measure.
-function layHeights({ design, drain, fixture, end }: Task, plan: Plan): Laid {
+function layHeights(task: Task, { points, isHigh }: Plan): Laid {
+  const { design, drain, fixture, end } = task;
   const need = buildNeed(design, drain);
-  const first = plan[0]!;
+  const first = points[0]!;
   const isBelow = measurePlanLength(subtract(first, fixture.outletMm)) < BELOW_MM;
   const underMm = findUndersideMm(design, drain.pipe);
-  const weir = placeWeir(fixture, drain.trap, isBelow ? (plan[1] ?? first) : first);
-  const way: Plan = isBelow ? [vec(weir.x, weir.y, 0), ...plan.slice(1)] : plan;
+  const weir = placeWeir(fixture, drain.trap, isBelow ? (points[1] ?? first) : first);
+  const way = isBelow ? [vec(weir.x, weir.y, 0), ...points.slice(1)] : points;
   const lengths = way.slice(1).map((p, i) => measurePlanLength(subtract(p, way[i]!)));
   const needs = way.slice(1).map((p, i) => need(way[i]!, p));
-  const inletZ = end.atMm.z;
   const asideMm = isBelow ? 0 : need(weir, first);
   const aboveMm = weir.z - asideMm;
   const highestMm = Math.min(underMm, aboveMm - RESERVE_MM);
-  const spareMm = highestMm - inletZ - needs.reduce((sum, n) => sum + n, 0);
+  const spareMm = highestMm - end.atMm.z - needs.reduce((sum, n) => sum + n, 0);
+  const turn = isBelow ? [] : [roundTenth(vec(first.x, first.y, aboveMm))];
+  const course = { way, needs, lengths };
+  const under = isHigh ? layHigh(task, course, highestMm) : layLow(task, course, spareMm);
+  return { bendsMm: [...turn, ...under], shortMm: -spareMm };
+}
+
+type Course = {
+  readonly way: readonly Vec3[];
+  readonly needs: readonly number[];
+  readonly lengths: readonly number[];
+};
+
+// From the inlet upward each leg gets the fall it needs; what height is left over is shared out by length, up to a measure.
+function layLow({ end }: Task, { way, needs, lengths }: Course, spareMm: number): Vec3[] {
   const wholeMm = lengths.reduce((sum, l) => sum + l, 0);
   const extra = Math.min(MOST_EXTRA_FALL, Math.max(0, spareMm) / Math.max(1, wholeMm));
-  const heights = new Array<number>(way.length).fill(inletZ);
+  const heights = new Array<number>(way.length).fill(end.atMm.z);
   for (let i = way.length - 2; i >= 0; i--) heights[i] = heights[i + 1]! + needs[i]! + extra * lengths[i]!;
-  const under = way.slice(0, -1).map((p, i) => roundTenth(vec(p.x, p.y, heights[i]!)));
-  const turn = isBelow ? [] : [roundTenth(vec(first.x, first.y, aboveMm))];
-  return { bendsMm: [...turn, ...under], shortMm: -spareMm };
+  return way.slice(0, -1).map((p, i) => roundTenth(vec(p.x, p.y, heights[i]!)));
+}
+
+// From the floor downward each leg gets what it needs and no more; before the inlet the rest goes in a drop.
+function layHigh({ end }: Task, { way, needs }: Course, highestMm: number): Vec3[] {
+  let z = highestMm;
+  const run = way.slice(0, -1).map((p, i) => {
+    const at = roundTenth(vec(p.x, p.y, z));
+    z -= needs[i]!;
+    return at;
+  });
+  const before = run.at(-1)!;
+  const isOnTop = end.kind === "inlet" && findFacing(end.tank, end.port) === null;
+  // into the top it drops right over the inlet, else one straight leg before it
+  const foot = isOnTop ? vec(end.atMm.x, end.atMm.y, z) : vec(before.x, before.y, end.atMm.z + needs.at(-1)!);
+  return [...run, roundTenth(foot)];
 }
 
 function placeWeir(fixture: Fixture, trap: Trap | null, toward: Vec3): Vec3 {
@@ -300,15 +396,53 @@ function listChanges(task: Task, plan: Plan, shortMm: number, known: ReadonlySet
   };
   const candidates = end.kind === "inlet" ? [lower(task, end, byMm), raise] : [raise];
   return candidates.flatMap(({ kind, task: changed, at, op }): RouteChange[] => {
-    const laid = layHeights(changed, [...plan.slice(0, -1), changed.end.atMm]);
+    const points = [...plan.points.slice(0, -1), changed.end.atMm];
+    const laid = layHeights(changed, { ...plan, points });
     if (laid.shortMm > 0) return [];
     const tried = tryOut(task, laid.bendsMm, [op], known);
     return tried ? [{ ...tried, kind, byMm, edit: { ...tried.edit, code: kind, at } }] : [];
   });
 }
 
+/** How far off an outlet is tried where there is no way from its place, mm. */
+const MOVES_MM = [150, 300, 450, 600, 900] as const;
+
+const MOVES = {
+  moveForward: vec(1, 0, 0),
+  moveAft: vec(-1, 0, 0),
+  moveLeft: vec(0, 1, 0),
+  moveRight: vec(0, -1, 0),
+} as const;
+type MoveKind = keyof typeof MOVES;
+const MOVE_KINDS = Object.keys(MOVES) as MoveKind[];
+
+// The nearest other place of the outlet, along or across the rig, from which there is a way.
+function listMoves(task: Omit<Task, "end">, ends: readonly End[], known: ReadonlySet<string>): RouteChange[] {
+  const { design, fixture } = task;
+  const { lengthMm, widthMm } = design.rig;
+  for (const byMm of MOVES_MM) {
+    const found = MOVE_KINDS.flatMap((kind): RouteChange[] => {
+      const outletMm = roundTenth(add(fixture.outletMm, scale(MOVES[kind], byMm)));
+      const isOff = outletMm.x < 0 || outletMm.x > lengthMm || Math.abs(outletMm.y) > widthMm / 2;
+      if (isOff) return [];
+      const moved = { ...fixture, outletMm };
+      const op: EditOp = { op: "set", path: ["fixtures", fixture.id, "outletMm"], value: outletMm };
+      const ways = ends.flatMap((end) =>
+        listPlans({ ...task, fixture: moved, end }).flatMap((plan) => {
+          const laid = layHeights({ ...task, fixture: moved, end }, plan);
+          return laid.shortMm <= 0 ? (tryOut({ ...task, end }, laid.bendsMm, [op], known) ?? []) : [];
+        }),
+      );
+      const [best] = sortBest(ways);
+      return best ? [{ ...best, kind, byMm }] : [];
+    });
+    if (found.length > 0) return found;
+  }
+  return [];
+}
+
 type Change = {
-  readonly kind: RouteChange["kind"];
+  readonly kind: "lowerTank" | "raiseOutlet";
   readonly task: Task;
   readonly at: Edit["at"];
   readonly op: EditOp;
@@ -330,8 +464,10 @@ type Reached = { readonly goal: RouteEnd; readonly to: Drain["to"]; readonly ops
 
 function reachEnd(design: Design, end: End): Reached {
   if (end.kind === "inlet") {
-    const goal = { kind: "inlet", tankId: end.tank.id, portId: end.port.id } as const;
-    return { goal, to: goal, ops: [] };
+    const to = { kind: "inlet", tankId: end.tank.id, portId: end.port.id } as const;
+    const path = ["tanks", end.tank.id, "ports", end.port.id, "atMm"];
+    const ops: EditOp[] = end.wall === null ? [] : [{ op: "set", path, value: end.port.atMm }];
+    return { goal: { ...to, wall: end.wall }, to, ops };
   }
   const { to, ops } = reachPlace(design, end.main, end.atMm);
   return { goal: { kind: "line", lineId: end.main.id }, to, ops };
@@ -374,12 +510,17 @@ const isOfWay = (at: Edit["at"], lineId: string): boolean => at.kind === "leg" &
 /** Two ways to one end that differ by less pipe than this are shown as one, mm. */
 const ALIKE_MM = 100;
 
+/** Moving an inlet counts as so much pipe, mm: it is only a mark on the tank yet. */
+const MOVED_MM = 300;
+const toLength = ({ to, lengthMm }: RouteProposal): number =>
+  lengthMm + (to.kind === "inlet" && to.wall !== null ? MOVED_MM : 0);
+
 // Without a must first, then fewer regrets, fewer bends, less pipe; the same way is kept once.
 function sortBest<T extends RouteProposal>(proposals: readonly T[]): T[] {
   const seen = new Set<string>();
   return [...proposals]
     .filter(({ musts }) => musts === 0)
-    .sort((a, b) => a.shoulds - b.shoulds || a.bends - b.bends || a.lengthMm - b.lengthMm)
+    .sort((a, b) => a.shoulds - b.shoulds || a.bends - b.bends || toLength(a) - toLength(b))
     .filter((route) => {
       // two that end in one place, are as long and turn as often are one to a builder
       const key = `${JSON.stringify(route.to)} ${route.bends} ${Math.round(route.lengthMm / ALIKE_MM)}`;
@@ -391,7 +532,7 @@ function sortBest<T extends RouteProposal>(proposals: readonly T[]): T[] {
 
 // The smallest of each kind.
 function pickChanges(changes: readonly RouteChange[]): RouteChange[] {
-  return (["lowerTank", "raiseOutlet"] as const).flatMap((kind) => {
+  return (["lowerTank", "raiseOutlet", ...MOVE_KINDS] as const).flatMap((kind) => {
     const [least] = changes.filter((c) => c.kind === kind && c.musts === 0).sort((a, b) => a.byMm - b.byMm);
     return least ? [least] : [];
   });

@@ -148,7 +148,7 @@ function VentFields({ vent }: { readonly vent: Vent }) {
           if (edit) apply(edit);
         }}
       >
-        <Trash2 size={14} aria-hidden /> Take it out
+        <Trash2 size={14} aria-hidden /> Take {vent.name} out
       </Button>
     </Group>
   );

@@ -3,7 +3,6 @@ import { Copy, Trash2 } from "lucide-react";
 import dynamic from "next/dynamic";
 import { memo } from "react";
 import type { Drain } from "@/core/design/plumbing";
-import { buildRemoveFixture } from "@/core/edits/fixtureEdits";
 import { useTrailing } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
 import { GLOSSARY } from "@/words/labels";
@@ -11,13 +10,13 @@ import { findShownDrain } from "../drawing/shown";
 import { Button } from "../kit/Button";
 import { NumberField } from "../kit/NumberField";
 import { TextField } from "../kit/TextField";
-import { DrawDrain } from "./DrawDrain";
 import { FixtureList } from "./FixtureList";
 import { Group } from "./Group";
 import { PlaceFields } from "./PlaceFields";
 import { useEdits } from "./useEdits";
 
 // What stands below the fold comes after the page.
+const DrawDrain = dynamic(() => import("./DrawDrain").then((module) => module.DrawDrain), { ssr: false });
 const DrainMeasures = dynamic(() => import("./DrainMeasures").then((module) => module.DrainMeasures), { ssr: false });
 const PassageList = dynamic(() => import("./PassageList").then((module) => module.PassageList), { ssr: false });
 const PartsList = dynamic(() => import("./PartsList").then((module) => module.PartsList), { ssr: false });
@@ -29,10 +28,13 @@ export function FallsMeasures() {
   const design = useTrailing((state) => state.history!.design);
   const drainId = useTrailing((state) => state.drainId);
   const drain = findShownDrain(design, drainId);
+  const hasUndrained = design.fixtures.some(
+    (f) => !design.lines.some((line) => line.kind === "drain" && line.fromFixture === f.id),
+  );
   return (
     <>
       <FixtureList />
-      <DrawDrain />
+      {hasUndrained && <DrawDrain />}
       {drain && (
         <>
           <FixtureFields drain={drain} />
@@ -86,7 +88,8 @@ const FixtureFields = memo(function FixtureFields({ drain }: { readonly drain: D
           <Copy size={14} aria-hidden /> Copy it with its drain
         </Button>
         <Button
-          onClick={() => {
+          onClick={async () => {
+            const { buildRemoveFixture } = await import("@/core/edits/fixtureEdits");
             const edit = buildRemoveFixture(workbench.getState().history!.design, fixture.id);
             if (edit) apply(edit);
           }}

@@ -1,9 +1,8 @@
 "use client";
 import { Plus } from "lucide-react";
 import { FIXTURE_KINDS, type FixtureKind } from "@/core/design/plumbing";
-import { buildAddFixture } from "@/core/edits/fixtureEdits";
 import { useTrailing } from "@/store/useWorkbench";
-import { view as look } from "@/store/workbench";
+import { view as look, workbench } from "@/store/workbench";
 import { FIXTURE_NAMES } from "@/words/labels";
 import { findShownDrain } from "../drawing/shown";
 import { FIELD_LOOK } from "../kit/FieldRow";
@@ -18,9 +17,15 @@ export function FixtureList() {
   const drainId = useTrailing((state) => state.drainId);
   const { apply } = useEdits();
   const shown = findShownDrain(design, drainId);
-  const add = (kind: FixtureKind) => {
+  const add = async (kind: FixtureKind) => {
+    // what lays a drain comes when it is wanted first
+    const { buildAddFixture } = await import("@/core/edits/fixtureEdits");
     const same = design.fixtures.filter((f) => f.kind === kind).length;
-    const edit = buildAddFixture(design, kind, same === 0 ? FIXTURE_NAMES[kind] : `${FIXTURE_NAMES[kind]} ${same + 1}`);
+    const edit = buildAddFixture(
+      workbench.getState().history!.design,
+      kind,
+      same === 0 ? FIXTURE_NAMES[kind] : `${FIXTURE_NAMES[kind]} ${same + 1}`,
+    );
     if (apply(edit) !== null) return;
     const added = edit.ops.find((op) => op.path[0] === "lines");
     if (added?.op === "insert") look({ drainId: (added.value as { id: string }).id, selection: null });
@@ -34,7 +39,7 @@ export function FixtureList() {
           <select
             aria-label="Add a fixture"
             value=""
-            onChange={(event) => add(event.target.value as FixtureKind)}
+            onChange={(event) => void add(event.target.value as FixtureKind)}
             className={`w-[120px] text-[13px] ${FIELD_LOOK}`}
           >
             <option value="" disabled>

@@ -37,7 +37,7 @@ export function GroupBar() {
   return (
     <section
       aria-label="Picked together"
-      className="flex flex-wrap items-center gap-1.5 border-t border-ink bg-paper px-3 py-1 text-[13px]"
+      className="flex flex-wrap items-center gap-1.5 border-b border-rule bg-paper px-3 py-1 text-[13px]"
     >
       <span className="plate mr-1 text-[15px]">{group.length} picked</span>
       {ALIGN_AXES.map((axis) => (

@@ -29,6 +29,7 @@ export function PlanTanks({
             return (
               <circle
                 key={port.id}
+                data-testid={`port-${port.kind}`}
                 cx={view.x(at.x)}
                 cy={view.y(at.y)}
                 r={Math.max(2.5, (port.boreMm / 2) * view.kx)}

@@ -13,7 +13,7 @@ export function PlanToolBar() {
   return (
     <section
       aria-label={tool === "draw" ? "Draw a drain" : "Measure"}
-      className="flex flex-wrap items-center gap-x-3 border-t border-ink bg-paper px-3 py-1 text-[13px]"
+      className="flex flex-wrap items-center gap-x-3 border-b border-rule bg-paper px-3 py-1 text-[13px]"
     >
       {tool === "draw" ? (
         <DrawFields />
@@ -60,7 +60,7 @@ function DrawFields() {
           }}
         />
       </div>
-      <span className="min-w-0 flex-1 text-faint">
+      <span className="min-w-0 flex-1 text-faint phone:order-last phone:basis-full">
         Tap the bends, then an inlet or a drain. Backspace takes one back.
       </span>
     </>

@@ -60,6 +60,8 @@ export function PlanView() {
   const shown = findShownDrain(design, drainId);
   return (
     <>
+      {isGroup && <GroupBar />}
+      {tool && <PlanToolBar />}
       <div className="relative min-h-0 flex-1 bg-sheet">
         <svg
           ref={svg}
@@ -96,8 +98,6 @@ export function PlanView() {
           <DrawingTools zooming={zooming} of="plan" />
         </div>
       </div>
-      {isGroup && <GroupBar />}
-      {tool && <PlanToolBar />}
     </>
   );
 }

@@ -1,0 +1,48 @@
+import { expect, expectAccessible, openSample, openWorkbench, test } from "./fixtures";
+
+for (const name of ["Kranich", "Lesesaal"] as const) {
+  test(`${name}: a second tank is hung and vented, its breather joins the first by a tee; never fresh with waste`, async ({
+    page,
+  }) => {
+    await openWorkbench(page);
+    if (name !== "Kranich") await openSample(page, name);
+    await page.keyboard.press("3");
+    await page.getByRole("button", { name: "Black tank", exact: true }).click();
+    await page.keyboard.press("5");
+    await page.getByRole("button", { name: "Breather for Black tank" }).click();
+    const breather = page.getByRole("group", { name: "Breather of Black tank" });
+    await breather.getByLabel("Ends").selectOption({ label: "In Breather, by a tee" });
+    const air = page.getByRole("region", { name: "Measures: Air" });
+    await expect(air).toContainText("through the breather they share");
+    await expectAccessible(page);
+    // the same tank for drinking water must not share it, and the remedy parts them
+    await page.keyboard.press("3");
+    await page.getByRole("group", { name: "Black tank" }).getByLabel("Holds").selectOption({ label: "Fresh water" });
+    const findings = page.getByRole("region", { name: "Findings" });
+    await findings.getByRole("button", { name: /shares its air with/ }).click();
+    await findings.getByRole("button", { name: "Take this breather to the open air by itself" }).click();
+    await findings.getByRole("button", { name: "Do it" }).click();
+    await expect(findings).not.toContainText("shares its air with");
+  });
+}
+
+test("the mesh costs air: without it the tank is under less suction", async ({ page }) => {
+  await openWorkbench(page);
+  await page.keyboard.press("5");
+  const suction = page.getByRole("button", { name: /^Suction while dumping/ });
+  const before = Number.parseFloat((await suction.textContent())!);
+  await page.getByRole("group", { name: "Breather", exact: true }).getByLabel("Mesh on the end").uncheck();
+  await expect.poll(async () => Number.parseFloat((await suction.textContent())!)).toBeLessThan(before);
+});
+
+test("a breather that others join can be taken out: they end in the open air then", async ({ page }) => {
+  await openWorkbench(page);
+  await page.keyboard.press("5");
+  await page.getByRole("button", { name: "Breather for Grey tank" }).click();
+  const second = page.getByRole("group", { name: "Breather", exact: true }).nth(1);
+  await second.getByLabel("Ends").selectOption({ label: "In Breather, by a tee" });
+  await expect(second.getByLabel("Ends")).toHaveValue("grey-vent");
+  await page.getByRole("button", { name: "Take Breather out" }).first().click();
+  await expect(page.getByRole("group", { name: "Breather", exact: true })).toHaveCount(1);
+  await expect(page.getByLabel("Ends")).toHaveValue("open air");
+});

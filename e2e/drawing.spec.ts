@@ -1,0 +1,107 @@
+import { expect, expectAccessible, findBox, openSample, openWorkbench, plan, pull, readInHand, test } from "./fixtures";
+
+test("a drain is drawn by tapping its bends and an inlet, at the fall that was chosen, and undone", async ({
+  page,
+}) => {
+  await openWorkbench(page);
+  await openSample(page, "Lesesaal");
+  const before = await readInHand(page, "worst");
+  await page.keyboard.press("a");
+  const sheet = plan(page).getByRole("button", { name: /^Draw the drain of Kitchen sink/ });
+  await expect(sheet).toBeVisible();
+  const fall = page.getByLabel("falling");
+  await fall.fill("30");
+  await fall.press("Enter");
+  const outlet = await findBox(plan(page).getByRole("button", { name: "Move the outlet of Kitchen sink in plan" }));
+  await page.mouse.click(outlet.x + outlet.width / 2 - 30, outlet.y + outlet.height / 2 + 10);
+  // a second bend, then the inlet in the front wall of the tank
+  const wall = (await plan(page).getByTestId("port-inlet").boundingBox())!;
+  await page.mouse.click(wall.x + 70, wall.y + wall.height / 2);
+  await page.mouse.move(wall.x + wall.width / 2 + 3, wall.y + wall.height / 2);
+  await page.mouse.click(wall.x + wall.width / 2, wall.y + wall.height / 2);
+  await expect(page.getByText("The drain of Kitchen sink is drawn.")).toBeVisible();
+  await expect(sheet).toBeHidden();
+  await expect.poll(() => readInHand(page, "worst")).not.toBe(before);
+  await page.getByRole("button", { name: "Undo" }).first().click();
+  await expect.poll(() => readInHand(page, "worst")).toBe(before);
+});
+
+test("a drain is drawn with the keys alone", async ({ page }) => {
+  await openWorkbench(page);
+  await page.keyboard.press("a");
+  const sheet = plan(page).getByRole("button", { name: /^Draw the drain of Kitchen sink/ });
+  await expect(sheet).toBeFocused();
+  // the tank's inlet is 350 mm behind the outlet and 310 mm right of it
+  for (let i = 0; i < 3; i++) await page.keyboard.press("Shift+ArrowDown");
+  await page.keyboard.press("Enter");
+  for (let i = 0; i < 3; i++) await page.keyboard.press("Shift+ArrowLeft");
+  for (let i = 0; i < 5; i++) await page.keyboard.press("ArrowLeft");
+  await page.keyboard.press("ArrowDown");
+  await page.keyboard.press("Enter");
+  await expect(page.getByText("The drain of Kitchen sink is drawn.")).toBeVisible();
+});
+
+test("two places are measured: along, across and straight; Escape leaves the tool", async ({ page }) => {
+  await openWorkbench(page);
+  await page.getByRole("button", { name: "Measure (R)" }).click();
+  const sheet = plan(page).getByRole("button", { name: /^Measure/ });
+  await expect(sheet).toBeFocused();
+  await page.keyboard.press("Enter");
+  for (let i = 0; i < 3; i++) await page.keyboard.press("Shift+ArrowLeft");
+  for (let i = 0; i < 4; i++) await page.keyboard.press("Shift+ArrowUp");
+  await page.keyboard.press("Enter");
+  await expect(page.getByTestId("measured")).toContainText(/500\smm straight/);
+  await expect(page.getByTestId("measured")).toContainText(/300\smm along, 400\smm across/);
+  await expectAccessible(page);
+  await page.keyboard.press("Escape");
+  await expect(sheet).toBeHidden();
+});
+
+test("parts picked together move as one, line up, and are locked", async ({ page }) => {
+  await openWorkbench(page);
+  const sink = plan(page).getByRole("button", { name: "Move the outlet of Kitchen sink in plan" });
+  const bend = plan(page).getByRole("button", { name: "Move Sink drain, bend 2 in plan" });
+  await sink.focus();
+  await bend.click({ modifiers: ["Shift"], force: true });
+  const bar = page.getByRole("region", { name: "Picked together" });
+  await expect(bar).toContainText("2 picked");
+  const [before, other] = [await findBox(sink), await findBox(bend)];
+  await pull(page, sink, 20, 0);
+  const [after, moved] = [await findBox(sink), await findBox(bend)];
+  expect(after.x - before.x).toBeGreaterThan(10);
+  expect(Math.abs(after.x - before.x - (moved.x - other.x))).toBeLessThan(2);
+  await bar.getByRole("button", { name: "Line up across the rig" }).click();
+  await expect.poll(async () => Math.abs((await findBox(sink)).x - (await findBox(bend)).x)).toBeLessThan(1.5);
+  await bar.getByRole("button", { name: "Lock", exact: true }).click();
+  const held = await findBox(sink);
+  await pull(page, sink, 30, 10);
+  await expect(page.getByText(/is locked where it is/)).toBeVisible();
+  expect(await findBox(sink)).toEqual(held);
+  await bar.getByRole("button", { name: "Unlock" }).click();
+  await expectAccessible(page);
+});
+
+test("a fixture is copied with its drain, and the copy is shown", async ({ page }) => {
+  await openWorkbench(page);
+  await page.keyboard.press("4");
+  await page.getByRole("button", { name: "Copy it with its drain" }).click();
+  const measures = page.getByRole("region", { name: "Measures: Falls" });
+  await expect(measures.getByRole("group", { name: /^Kitchen sink 2/ })).toBeVisible();
+  await expect(page.getByTestId("in-hand-worst")).toBeVisible();
+  await page.keyboard.press("Control+z");
+  await expect(measures.getByRole("group", { name: /^Kitchen sink 2/ })).toBeHidden();
+});
+
+test("where something is hit is marked in the plan with the millimetres that lack", async ({ page }) => {
+  await openWorkbench(page);
+  await page.keyboard.press("3");
+  const place = page.getByRole("group", { name: /^Place of its/ }).getByLabel("From the rear edge");
+  await place.fill("1400");
+  await place.press("Enter");
+  await page
+    .getByRole("group", { name: /^Place of its/ })
+    .getByLabel("Left of the middle")
+    .fill("-250");
+  await page.keyboard.press("Enter");
+  await expect(plan(page).getByTestId("collisions")).toContainText(/\d+\smm lack/);
+});
