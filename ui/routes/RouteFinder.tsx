@@ -40,12 +40,15 @@ export function RouteFinder({ drain }: { readonly drain: Drain }) {
     running.current = abort;
     setSearch({ status: "searching", share: 0 });
     const { history } = workbench.getState();
+    // progress comes by another way than the answer, and may come after it
+    let isAnswered = false;
     const asked = await requestRoutes({
       design: history!.design,
       drainId: drain.id,
-      onProgress: (share) => running.current === abort && setSearch({ status: "searching", share }),
+      onProgress: (share) => !isAnswered && running.current === abort && setSearch({ status: "searching", share }),
       signal: abort.signal,
     });
+    isAnswered = true;
     if (running.current !== abort) return;
     if (asked.status === "ready") {
       setSearch({ status: "found", design: history!.design, outcome: asked.answer, tookMs: asked.tookMs });
