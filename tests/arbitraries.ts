@@ -118,6 +118,7 @@ export const networks: fc.Arbitrary<Design> = fc
         branchVent: null,
         bendsMm: bends,
         changes: change ? [{ bend: bend % bends.length, joint: "reducer", pipe: change.pipe }] : [],
+        holes: [],
       });
     });
     return { ...design, fixtures, lines };

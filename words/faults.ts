@@ -95,6 +95,8 @@ const PLACE_NAMES: Readonly<Record<string, string>> = {
   to: "end",
   bendsMm: "bends",
   changes: "changes of pipe",
+  holes: "holes",
+  diameterMm: "diameter",
   lineTrap: "trap in the line",
   hasMesh: "mesh",
   hasCleanout: "cleanout",

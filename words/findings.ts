@@ -211,6 +211,12 @@ export function describeFinding(finding: Finding, design: Design, units: Units):
         why: `${formatQuantity(finding.pressurePa, "pressure", units)} build up in the tank while its fixtures run; that is more than ${length(finding.sealMm)} of seal hold.`,
         advice: "Widen the breather.",
       };
+    case "holeSmall":
+      return {
+        title: `The hole for ${part} is too small`,
+        why: `It is ${length(finding.drilledMm)} wide; at its slope the pipe needs ${length(finding.neededMm)}.`,
+        advice: "Widen it, or let the pipe turn down before it and go straight through.",
+      };
     case "holeNearEdge":
       return {
         title:

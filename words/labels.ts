@@ -98,6 +98,13 @@ export function nameCopy(design: Pick<Design, "fixtures">, name: string): string
   return `${base} ${nth}`;
 }
 
+/** Schools of leading a breather to the open air. */
+export const VENT_WAY_NAMES = {
+  wall: "Up the wall",
+  roof: "Through the roof",
+  underFloor: "Low under the floor",
+} as const;
+
 /** Air on the branch near its trap. */
 export const BRANCH_VENT_NAMES = {
   none: "None",

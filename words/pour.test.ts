@@ -30,7 +30,14 @@ test("a flood is said as one", () => {
 test("a use is named with its litres or its time", () => {
   const [sink] = readDemo("kranich").fixtures;
   expect(describeUse(toUse(sink!), sink!, "metric")).toBe("Kitchen sink let go, 8.0\u00a0L");
-  const shower = { ...sink!, kind: "showerTray", name: "Shower tray", inflowLps: 0.05, volumePerUseL: 12 } as const;
+  const shower = {
+    ...sink!,
+    kind: "showerTray",
+    name: "Shower tray",
+    inflowLps: 0.05,
+    volumePerUseL: 12,
+    hasPlug: false,
+  } as const;
   expect(describeUse(toUse(shower), shower, "metric")).toBe("Shower tray at 3.0\u00a0L/min for 4 min");
   expect(describeSeconds(221)).toBe("3 min 41 s");
 });

@@ -1,11 +1,21 @@
 import fc from "fast-check";
 import { DEMO_NAMES, readDemo } from "@/tests/demoRigs";
 import { buildSharedAir, mustApply } from "@/tests/sharedAir";
+import { LEVEL } from "../attitude/attitude";
 import type { Vent } from "../design/plumbing";
-import { buildAddVent, buildJoinVent, buildOpenVent, buildRemoveVent, listVentsToJoin } from "../edits/ventEdits";
+import {
+  buildAddVent,
+  buildJoinVent,
+  buildOpenVent,
+  buildRemoveVent,
+  buildVentWay,
+  listVentsToJoin,
+  VENT_WAYS,
+} from "../edits/ventEdits";
 import { evaluate } from "../evaluate/evaluate";
 import { computeAirPressurePa, computeAirwayPressurePa } from "./airPressure";
 import { computeDumping } from "./dumping";
+import { findVentDip } from "./ventDips";
 import { buildVentPath, followVent, listVents } from "./ventPath";
 
 const joined = buildSharedAir();
@@ -85,6 +95,22 @@ test("a tee below its tanks is said, one above both is not", () => {
   const low = mustApply(joined, { code: "change", at: { kind: "rig" }, ops: [{ op: "set", path, value: -300 }] });
   expect(codes(low)).toContain("ventTeeLow");
 });
+
+test.each(DEMO_NAMES)(
+  "%s: led up the wall, through the roof or under the floor, a breather holds no water level",
+  (name) => {
+    const design = readDemo(name);
+    const vent = listVents(design, design.tanks[0]!.id)[0];
+    for (const way of vent ? VENT_WAYS : []) {
+      const after = mustApply(design, buildVentWay(design, vent!.id, way));
+      const path = buildVentPath(after, listVents(after, design.tanks[0]!.id)[0]!);
+      expect(findVentDip(path, [LEVEL])).toBeNull();
+      const endZ = path.pointsMm.at(-1)!.z;
+      if (way === "roof") expect(endZ).toBeGreaterThan(1900);
+      if (way === "underFloor") expect(endZ).toBeLessThan(0);
+    }
+  },
+);
 
 test.each(DEMO_NAMES)(
   "%s: a second breather joins the first, parts and goes, and leaves things as they were",

@@ -73,9 +73,12 @@ function checkReferences(design: Design): Fault[] {
 }
 
 // What stands at bends stands at bends that are there, and changes of pipe follow one another.
-function checkAlong({ bendsMm, changes, lineTrap }: Drain, at: FaultPath): Fault[] {
+function checkAlong({ bendsMm, changes, lineTrap, holes }: Drain, at: FaultPath): Fault[] {
   const bends = bendsMm.length;
   return [
+    ...holes.flatMap(({ leg }, i): Fault[] =>
+      leg <= bends ? [] : [{ code: "atNoBend", path: [...at, "holes", i, "leg"], bends }],
+    ),
     ...changes.flatMap(({ bend, pipe }, i): Fault[] => {
       const path = [...at, "changes", i];
       if (bend >= bends || bend <= (changes[i - 1]?.bend ?? -1)) {

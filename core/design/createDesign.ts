@@ -106,6 +106,7 @@ export function createDesign(id: string, name: string, kind: RigKind, m: FirstMe
         rimMm: 160,
         inflowLps: 0.1,
         volumePerUseL: 8,
+        hasPlug: true,
       },
     ],
     tanks: [
@@ -141,6 +142,7 @@ export function createDesign(id: string, name: string, kind: RigKind, m: FirstMe
         branchVent: null,
         bendsMm: [vec(dropX, sink.y, Math.max(weirZ - 10, 20)), vec(dropX, sink.y, underZ)],
         changes: [],
+        holes: [],
       },
       {
         id: "grey-vent",

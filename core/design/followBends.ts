@@ -36,11 +36,13 @@ function followTee(line: Vent, id: string, shift: Shift): Line {
 }
 
 function followOwn(line: Drain, shift: Shift, gone: number): Line {
-  if (line.changes.length === 0 && !line.lineTrap) return line;
+  if (line.changes.length === 0 && !line.lineTrap && line.holes.length === 0) return line;
   const changes = line.changes.filter((c) => c.bend !== gone).map((c) => ({ ...c, bend: shift(c.bend) }));
   const { lineTrap } = line;
   const kept = lineTrap && lineTrap.bend !== gone ? { ...lineTrap, bend: shift(lineTrap.bend) } : null;
-  return { ...line, changes, lineTrap: kept };
+  // a leg begins where the bend of the number before it is
+  const holes = line.holes.map((hole) => (hole.leg === 0 ? hole : { ...hole, leg: shift(hole.leg - 1) + 1 }));
+  return { ...line, changes, lineTrap: kept, holes };
 }
 
 function toShift(op: EditOp, bend: string | number | undefined): Shift | null {

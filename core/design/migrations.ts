@@ -21,7 +21,9 @@ function giveDrainsAnEnd(old: DesignDocument): DesignDocument {
 }
 
 // Version 2 knew breathers to the open air only, one pipe a drain and traps under fixtures only.
-function giveBreathersAnEnd(old: DesignDocument): DesignDocument {
+function giveBreathersAnEnd(document: DesignDocument): DesignDocument {
+  const { fixtures } = document;
+  const old: DesignDocument = Array.isArray(fixtures) ? { ...document, fixtures: givePlugs(fixtures) } : document;
   if (!Array.isArray(old["lines"])) return old;
   const lines = old["lines"].map((line: unknown) => {
     if (!isDocument(line)) return line;
@@ -35,10 +37,17 @@ function giveBreathersAnEnd(old: DesignDocument): DesignDocument {
       trap: isDocument(trap) ? { ...trap, hasCleanout: opens } : trap,
       lineTrap: null,
       changes: [],
+      holes: [],
     };
   });
   return { ...old, lines };
 }
+
+const PLUGGED: readonly unknown[] = ["kitchenSink", "basin", "bath"];
+const givePlugs = (fixtures: readonly unknown[]): unknown[] =>
+  fixtures.map((fixture) =>
+    isDocument(fixture) ? { ...fixture, hasPlug: PLUGGED.includes(fixture["kind"]) } : fixture,
+  );
 
 export type MigrationOutcome =
   | { readonly ok: true; readonly document: DesignDocument; readonly fromVersion: number }

@@ -115,7 +115,8 @@ test("a crossing outline names its edges", () => {
 const toVersion2 = (document: Loose): Loose => ({
   ...document,
   version: 2,
-  lines: document.lines.map(({ lineTrap: _trap, changes: _changes, ...line }: Loose) => {
+  fixtures: document.fixtures.map(({ hasPlug: _plug, ...fixture }: Loose) => fixture),
+  lines: document.lines.map(({ lineTrap: _trap, changes: _changes, holes: _holes, ...line }: Loose) => {
     if (line.kind === "vent") {
       const { to: _to, ...rest } = line;
       return rest;

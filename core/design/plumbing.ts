@@ -24,8 +24,10 @@ export const fixture = z.strictObject({
   rimMm: mm(10, 800),
   /** Tap at full flow. */
   inflowLps: number("L/s", 0.001, 5),
-  /** One use with the plug in. */
+  /** What one use takes. */
   volumePerUseL: litres(0.1, 300),
+  /** It is filled with the plug in and let go at once; without, it runs as it is used. */
+  hasPlug: z.boolean(),
   locked,
 });
 
@@ -102,6 +104,9 @@ export const lineTrap = z.strictObject({
 
 export const PIPE_JOINTS = ["union", "reducer", "hoseBarb"] as const;
 
+/** A round hole that is there: for which leg, the how manieth along it, and how wide. */
+export const drilledHole = z.strictObject({ leg: whole(0, 60), nth: whole(0, 40), diameterMm: mm(5, 500) });
+
 /** Where a drain goes on in another pipe: from one of its bends on, until the next change. */
 export const pipeChange = z.strictObject({
   bend: whole(0, 59),
@@ -144,6 +149,8 @@ export const drain = z.strictObject({
   bendsMm: list(pointMm, { most: 60 }),
   /** Changes of pipe along it, in the order of the bends. */
   changes: list(pipeChange, { most: 12 }),
+  /** Holes that are drilled already. */
+  holes: list(drilledHole, { most: 24 }),
 });
 
 /** Where a breather ends: in the open air, which is its last point, or at a point of another breather, by a tee. */

@@ -56,6 +56,7 @@ export function buildDrawDrain(design: Design, fixtureId: string, goal: Goal): E
     branchVent: null,
     bendsMm: layBends(weir, endMm),
     changes: [],
+    holes: [],
   };
   return {
     code: "addDrain",

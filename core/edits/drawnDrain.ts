@@ -102,6 +102,7 @@ export function buildDrawnDrain(
     branchVent: null,
     bendsMm,
     changes: [],
+    holes: [],
   };
   return {
     code: "addDrain",
@@ -113,6 +114,7 @@ export function buildDrawnDrain(
 /** What lays a drain along other bends: what stood at the old ones goes with them. */
 export const relay = (lineId: string, to: Outfall, bendsMm: readonly Vec3[]): EditOp[] => [
   { op: "set", path: ["lines", lineId, "changes"], value: [] },
+  { op: "set", path: ["lines", lineId, "holes"], value: [] },
   { op: "set", path: ["lines", lineId, "lineTrap"], value: null },
   { op: "set", path: ["lines", lineId, "to"], value: to },
   { op: "set", path: ["lines", lineId, "bendsMm"], value: bendsMm },

@@ -40,6 +40,7 @@ export function buildAddFixture(design: Design, kind: FixtureKind, name: string)
     branchVent: null,
     bendsMm: layBends(design, outletMm, outletMm.z - trap.dropMm, tank.atMm.z + inlet.atMm.z, tank),
     changes: [],
+    holes: [],
   };
   const ops: EditOp[] = [
     { op: "insert", path: ["fixtures"], index: design.fixtures.length, value: fixture },

@@ -4,6 +4,7 @@ import type { Edit, EditOp } from "../design/edit";
 import { freeId } from "../design/freeId";
 import { roundTenth } from "../design/moves";
 import type { Port, Tank, Vent } from "../design/plumbing";
+import { measureFloorMm } from "../fit/passages";
 import { measureExtent } from "../geometry/solid";
 import { add, dot, interpolate, measureLength, subtract, type Vec3, vec } from "../geometry/vec";
 import { clamp } from "../quantity/tolerance";
@@ -108,6 +109,37 @@ export function buildOpenVent(design: Design, ventId: string): Edit | null {
       { op: "set", path: ["lines", ventId, "pointsMm"], value: [...vent.pointsMm, ...layToWall(design, from)] },
       { op: "set", path: ["lines", ventId, "to"], value: { kind: "openAir", hasMesh: true } },
     ],
+  };
+}
+
+/** Where a breather that ends by itself may be led: up the wall inside, out through the roof, or low under the floor. */
+export const VENT_WAYS = ["wall", "roof", "underFloor"] as const;
+export type VentWay = (typeof VENT_WAYS)[number];
+
+/** Height over the floor at which a breather ends above a roof, mm: headroom and a hand over it [T]. */
+const ROOF_END_MM = 2_100;
+/** Kept below the floor, mm. */
+const UNDER_MM = 30;
+
+/**
+ * Edit that leads a breather another way to the open air. Under the floor it rises to right below the floor and ends at
+ * the edge of the rig, over the tank's top. Null where it is not there or joins another one.
+ */
+export function buildVentWay(design: Design, ventId: string, way: VentWay): Edit | null {
+  const vent = design.lines.find((l): l is Vent => l.kind === "vent" && l.id === ventId);
+  if (vent?.to.kind !== "openAir") return null;
+  const foot = buildVentPath(design, vent).pointsMm[0]!;
+  const wallY = (foot.y < 0 ? -1 : 1) * (design.rig.widthMm / 2 - 30);
+  const top = measureFloorMm(design) + UNDER_MM;
+  const ways: Readonly<Record<VentWay, readonly Vec3[]>> = {
+    wall: layToWall(design, foot),
+    roof: [vec(foot.x, wallY, foot.z + 20), vec(foot.x, wallY, ROOF_END_MM)],
+    underFloor: [vec(foot.x, foot.y, Math.max(foot.z + 10, -top)), vec(foot.x, wallY, Math.max(foot.z + 10, -top))],
+  };
+  return {
+    code: "move",
+    at: { kind: "line", id: ventId },
+    ops: [{ op: "set", path: ["lines", ventId, "pointsMm"], value: ways[way].map(roundTenth) }],
   };
 }
 

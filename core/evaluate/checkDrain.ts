@@ -108,12 +108,16 @@ function checkPassages(design: Design, { passages }: DrainResult): Finding[] {
   const slant = lookUpLimit(design.rules, "holeSlant");
   const edge = lookUpLimit(design.rules, "memberGap");
   return passages.flatMap((passage): Finding[] => {
-    const { lineId, legIndex, through, hole, nearest, behind } = passage;
+    const { lineId, legIndex, through, hole, drilledMm, nearest, behind } = passage;
     const at = { kind: "leg", lineId, index: legIndex } as const;
     const { lengthMm, widthMm } = hole;
     const findings: Finding[] = [];
     if (through === "floor" && !isAtMost(lengthMm, (slant.value ?? Infinity) * widthMm)) {
       findings.push(createFinding("should", at, { code: "passageSlants", lengthMm, widthMm }, slant));
+    }
+    // a round hole must be as wide as the slant is long
+    if (drilledMm !== null && !isAtLeast(drilledMm, lengthMm)) {
+      findings.push(createFinding("must", at, { code: "holeSmall", drilledMm, neededMm: lengthMm }));
     }
     if (nearest && !isAtLeast(nearest.gapMm, edge.value ?? 0)) {
       const { gapMm, obstacle } = nearest;

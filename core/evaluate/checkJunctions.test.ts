@@ -20,6 +20,7 @@ function joinBasin(...ops: EditOp[]): Design {
     rimMm: 110,
     inflowLps: 0.07,
     volumePerUseL: 2,
+    hasPlug: true,
   };
   const added = apply(readDemo("kranich"), [{ op: "insert", path: ["fixtures"], index: 1, value: basin }]);
   const drawn = applyEdit(added, buildDrawDrain(added, "basin", { kind: "line", lineId: MAIN })!);

@@ -74,6 +74,7 @@ test.each<[Finding["code"], Finding["severity"], readonly EditOp[]]>([
   ["inletDrownsEarly", "should", [set(["tanks", tank.id, "ports", port("inlet"), "atMm", "z"], 20)]],
   ["tankBelowSill", "should", [set(["rig", "sillZMm"], -200)]],
   ["tankHitsObstacle", "must", [set(["obstacles", "fuel", "atMm"], tank.atMm)]],
+  ["holeSmall", "must", [set(["lines", drain.id, "holes"], [{ leg: 1, nth: 0, diameterMm: 36 }])]],
   ["holeNearEdge", "should", [set(["obstacles", 0, "atMm"], { x: bend!.x - 40, y: bend!.y + 10, z: -100 })]],
   ["obstaclesOverlap", "note", [set(["obstacles", "cross-rear", "atMm"], kranich.obstacles.at(-1)!.atMm)]],
   ["trapsInSeries", "should", [set(["lines", drain.id, "lineTrap"], { bend: 0, sealMm: 50, hasCleanout: true })]],

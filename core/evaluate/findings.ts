@@ -55,6 +55,7 @@ type Numbers =
   | { readonly code: "trapUnreachable" }
   | { readonly code: "trapFreezes"; readonly hours: number }
   | { readonly code: "sealBlown"; readonly pressurePa: number; readonly sealMm: number }
+  | { readonly code: "holeSmall"; readonly drilledMm: number; readonly neededMm: number }
   | { readonly code: "holeNearEdge"; readonly gapMm: number; readonly memberName: string }
   | { readonly code: "drillTowards"; readonly clearMm: number; readonly obstacleName: string }
   | {

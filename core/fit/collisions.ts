@@ -9,7 +9,8 @@ import { toBlock, toTankBlock } from "./obstacleGaps";
 /** A place where a pipe or a tank is too near to something, and the room that lacks, mm. */
 export type Collision = {
   readonly id: string;
-  readonly lineId: string | null;
+  /** The leg it is on and where along it, as a share; null for a tank. */
+  readonly on: { readonly lineId: string; readonly leg: number; readonly share: number } | null;
   readonly atMm: Vec3;
   readonly lacksMm: number;
 };
@@ -20,17 +21,16 @@ export function listCollisions(design: Design, findings: readonly Finding[]): Co
     if (finding.code !== "legHitsObstacle" && finding.code !== "tankHitsObstacle") return [];
     const obstacle = design.obstacles.find(({ id }) => id === finding.obstacleId);
     if (!obstacle) return [];
-    const atMm = findPlace(design, finding, toBlock(obstacle));
-    if (!atMm) return [];
-    const lineId = finding.at.kind === "leg" ? finding.at.lineId : null;
-    return [{ id: finding.id, lineId, atMm, lacksMm: (finding.limit?.value ?? 0) - finding.gapMm }];
+    const place = findPlace(design, finding, toBlock(obstacle));
+    if (!place) return [];
+    return [{ id: finding.id, ...place, lacksMm: (finding.limit?.value ?? 0) - finding.gapMm }];
   });
 }
 
-function findPlace(design: Design, { at }: Finding, block: Block): Vec3 | null {
+function findPlace(design: Design, { at }: Finding, block: Block): Pick<Collision, "on" | "atMm"> | null {
   if (at.kind === "tank") {
     const tank = design.tanks.find(({ id }) => id === at.id);
-    return tank ? findMiddle(toTankBlock(tank), block) : null;
+    return tank ? { on: null, atMm: findMiddle(toTankBlock(tank), block) } : null;
   }
   const line = at.kind === "leg" ? design.lines.find(({ id }) => id === at.lineId) : undefined;
   if (at.kind !== "leg" || line?.kind !== "drain") return null;
@@ -38,12 +38,14 @@ function findPlace(design: Design, { at }: Finding, block: Block): Vec3 | null {
   if (!leg) return null;
   // the nearest stretch of the leg: the middle of what lies within a millimetre of the least distance
   const places = Array.from({ length: STEPS + 1 }, (_, i) => {
-    const p = interpolate(leg.from, leg.to, i / STEPS);
-    return { p, away: measureLegGap(p, p, block) };
+    const share = i / STEPS;
+    const p = interpolate(leg.from, leg.to, share);
+    return { p, share, away: measureLegGap(p, p, block) };
   });
   const least = Math.min(...places.map(({ away }) => away));
   const near = places.filter(({ away }) => away <= least + 1);
-  return near[Math.floor(near.length / 2)]!.p;
+  const { p, share } = near[Math.floor(near.length / 2)]!;
+  return { on: { lineId: line.id, leg: at.index, share }, atMm: p };
 }
 
 const STEPS = 60;

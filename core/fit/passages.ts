@@ -21,6 +21,8 @@ export type Passage = {
   readonly angleRad: number;
   /** The hole it needs, with room to seal. */
   readonly hole: Hole;
+  /** A round hole that is there already; null where none is drilled. */
+  readonly drilledMm: number | null;
   /** The frame, rail or other solid nearest to the edge of the hole; null where none is near. */
   readonly nearest: { readonly obstacle: Obstacle; readonly gapMm: number } | null;
   /** What the drill comes to beyond, and how far, mm. */
@@ -48,12 +50,18 @@ export function listPassages(design: Design, path: DrainPath, clearanceMm: numbe
   const floorMm = measureFloorMm(design);
   return path.ownLegs.flatMap((leg, legIndex) =>
     [...crossFloor(design, leg, floorMm, clearanceMm), ...crossPanels(design, leg, clearanceMm)].map(
-      (crossing, nth): Passage => ({ lineId: path.drain.id, legIndex, nth, ...crossing }),
+      (crossing, nth): Passage => ({
+        lineId: path.drain.id,
+        legIndex,
+        nth,
+        drilledMm: path.drain.holes.find((hole) => hole.leg === legIndex && hole.nth === nth)?.diameterMm ?? null,
+        ...crossing,
+      }),
     ),
   );
 }
 
-type Crossing = Omit<Passage, "lineId" | "legIndex" | "nth">;
+type Crossing = Omit<Passage, "lineId" | "legIndex" | "nth" | "drilledMm">;
 
 function crossFloor(design: Design, leg: Leg, floorMm: number, clearanceMm: number): Crossing[] {
   if (leg.from.z > 0 === leg.to.z > 0) return [];

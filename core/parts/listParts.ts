@@ -52,6 +52,13 @@ export function listParts(design: Design): Part[] {
   return gather([...pieces, ...vents]);
 }
 
+/** The parts of one drain alone, counted together in the same way. */
+export function listDrainParts(design: Design, drainId: string): Part[] {
+  const network = buildNetwork(design);
+  const drain = network.drains.get(drainId);
+  return drain ? gather(listPathParts(buildDrainPath(design, drain, network))) : [];
+}
+
 function listPathParts({ drain, ownLegs, chain }: DrainPath): Part[] {
   const { pipe, trap, lineTrap, branchVent, to } = drain;
   const parts: Part[] = ownLegs.map((leg) => ({ kind: "pipe", pipe: leg.pipe, lengthM: leg.lengthMm / MM_PER_M }));

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import type { Trap } from "../design/plumbing";
 import { USUAL_TRAPS } from "../design/usualTraps";
-import { computeDrivingLossMm, computeDryWeeks, computeSealRisks } from "./sealRisks";
+import { computeDrivingLossMm, computeDryWeeks, computeSealRisks, findTrapLie } from "./sealRisks";
 
 const traps: fc.Arbitrary<Trap> = fc.record({
   kind: fc.constantFrom("pTrap" as const, "bottle" as const, "running" as const),
@@ -48,4 +48,10 @@ test("a deeper seal lasts longer and keeps more; a wider trap and a harder push 
 test("no trap, and a waterless valve, have no water to lose", () => {
   expect(computeSealRisks(null, 0.5, 2.5)).toBeNull();
   expect(computeSealRisks(USUAL_TRAPS.membrane, 0.5, 2.5)).toBeNull();
+});
+
+test("a trap lies the way its water goes to the weir", () => {
+  const from = { x: 0, y: 0, z: 0 };
+  expect(findTrapLie(from, { x: 80, y: 10, z: -90 })).toBe("along");
+  expect(findTrapLie(from, { x: 0, y: -80, z: -90 })).toBe("across");
 });

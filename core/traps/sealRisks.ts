@@ -1,4 +1,5 @@
 import type { Trap } from "../design/plumbing";
+import type { Vec3 } from "../geometry/vec";
 
 /** What use takes from a water seal besides pressure: driving, and standing unused. */
 export type SealRisks = {
@@ -24,6 +25,13 @@ export function computeDrivingLossMm(spanMm: number, pushG: number, sealMm = Inf
  * Example: 50 mm at 2.5 mm a week → 40 weeks; at 13.2 mm → 7.6 weeks.
  */
 export const computeDryWeeks = (sealMm: number, evaporationMm: number): number => (2 * sealMm) / evaporationMm;
+
+/** Which push reaches a U-trap: its legs stand one behind the other, or side by side across the rig. */
+export type TrapLie = "along" | "across";
+
+/** How a trap lies, by the way from the outlet to its weir in plan, mm; along where it is neither more than the other [C]. */
+export const findTrapLie = (fromMm: Vec3, weirMm: Vec3): TrapLie =>
+  Math.abs(weirMm.y - fromMm.y) > Math.abs(weirMm.x - fromMm.x) ? "across" : "along";
 
 /** Both for one trap; null where no water stands in it. */
 export function computeSealRisks(trap: Trap | null, pushG: number, evaporationMm: number): SealRisks | null {

@@ -18,6 +18,7 @@ const BEHIND: Readonly<Partial<Record<FindingNumbers["code"], Sought>>> = {
   drainSlow: { formula: "drainCapacity" },
   belowCleanVelocity: { formula: "drainVelocity" },
   passageSlants: { formula: "floorHole" },
+  holeSmall: { formula: "floorHole" },
   trapFreezes: { formula: "sealFrost" },
   sealBlown: { formula: "sealPressure" },
   ventThrottles: { formula: "dumpSuction" },

@@ -34,7 +34,9 @@ export const Hatches = memo(function Hatches({ id }: { readonly id: string }) {
   );
 });
 
+const HOLLOW = new Set(["cabinet", "window", "airIntake"]);
 const HATCH_OF: Readonly<Record<string, string>> = { exhaust: "hot", fuelTank: "fuel" };
 
-/** The hatch of an obstacle, by its kind. */
-export const toObstacleFill = (id: string, kind: string): string => `url(#${id}-${HATCH_OF[kind] ?? "solid"})`;
+/** The hatch of an obstacle, by its kind; what a pipe may run in, and what is only an opening, is hollow. */
+export const toObstacleFill = (id: string, kind: string): string =>
+  HOLLOW.has(kind) ? "none" : `url(#${id}-${HATCH_OF[kind] ?? "solid"})`;

@@ -2,14 +2,22 @@
 import { Plus, Trash2 } from "lucide-react";
 import { listOwnCourse } from "@/core/air/ventPath";
 import type { BranchVent, Drain, Vent } from "@/core/design/plumbing";
-import { buildAddVent, buildJoinVent, buildOpenVent, buildRemoveVent, listVentsToJoin } from "@/core/edits/ventEdits";
+import {
+  buildAddVent,
+  buildJoinVent,
+  buildOpenVent,
+  buildRemoveVent,
+  buildVentWay,
+  listVentsToJoin,
+  type VentWay,
+} from "@/core/edits/ventEdits";
 import type { TankResult } from "@/core/evaluate/evaluation";
 import type { FormulaId } from "@/core/workings/working";
 import { toWorkingId } from "@/core/workings/working";
 import { useTrailing } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
 import { WORK_CAUTIONS } from "@/words/cautions";
-import { BRANCH_VENT_NAMES, GLOSSARY } from "@/words/labels";
+import { BRANCH_VENT_NAMES, GLOSSARY, VENT_WAY_NAMES } from "@/words/labels";
 import { formatQuantity } from "@/words/units";
 import { findShownDrain, findShownResult } from "../drawing/shown";
 import { Button } from "../kit/Button";
@@ -128,6 +136,18 @@ function VentFields({ vent }: { readonly vent: Vent }) {
         onCommit={(value) => set(at, ["lines", vent.id, "pipe", "innerMm"], value)}
       />
       <Pick label="Ends" value={vent.to.kind === "tee" ? vent.to.lineId : OPEN_AIR} names={names} onPick={lead} />
+      {vent.to.kind === "openAir" && (
+        <Pick<VentWay | "asDrawn">
+          label="Led"
+          value="asDrawn"
+          names={{ asDrawn: "As drawn", ...VENT_WAY_NAMES }}
+          onPick={(way) => {
+            if (way === "asDrawn") return;
+            const edit = buildVentWay(workbench.getState().history!.design, vent.id, way);
+            if (edit) apply(edit);
+          }}
+        />
+      )}
       {vent.to.kind === "openAir" && (
         <Tick
           label="Mesh on the end"

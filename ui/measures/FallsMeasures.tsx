@@ -10,6 +10,7 @@ import { findShownDrain } from "../drawing/shown";
 import { Button } from "../kit/Button";
 import { NumberField } from "../kit/NumberField";
 import { TextField } from "../kit/TextField";
+import { Tick } from "../kit/Tick";
 import { FixtureList } from "./FixtureList";
 import { Group } from "./Group";
 import { PlaceFields } from "./PlaceFields";
@@ -77,11 +78,11 @@ const FixtureFields = memo(function FixtureFields({ drain }: { readonly drain: D
         step={0.5 / 60}
         onCommit={field("inflowLps")}
       />
-      <NumberField
-        label="One use, plug in"
-        value={fixture.volumePerUseL}
-        quantity="volume"
-        onCommit={field("volumePerUseL")}
+      <NumberField label="One use" value={fixture.volumePerUseL} quantity="volume" onCommit={field("volumePerUseL")} />
+      <Tick
+        label="Has a plug: let go at once"
+        value={fixture.hasPlug}
+        onPick={(value) => set(at, ["fixtures", fixture.id, "hasPlug"], value)}
       />
       <div className="mt-1 flex flex-wrap gap-1.5">
         <Button onClick={() => void import("./copyShownFixture").then((module) => module.copyShownFixture())}>

@@ -2,12 +2,15 @@
 import type { Passage } from "@/core/fit/passages";
 import { toWorkingId } from "@/core/workings/working";
 import { useTrailing } from "@/store/useWorkbench";
+import { workbench } from "@/store/workbench";
 import { WORK_CAUTIONS } from "@/words/cautions";
 import { describeDrilling } from "@/words/passages";
 import { formatQuantity } from "@/words/units";
 import { findShownResult } from "../drawing/shown";
 import { Figure } from "../kit/Figure";
+import { NumberField } from "../kit/NumberField";
 import { Group } from "./Group";
+import { useEdits } from "./useEdits";
 
 /** Where to drill, how large, from which side, and what lies behind. */
 export function PassageList() {
@@ -28,6 +31,14 @@ export function PassageList() {
 function PassageRow({ passage }: { readonly passage: Passage }) {
   const units = useTrailing((state) => state.units);
   const { lineId, legIndex, nth, through, panel, atMm, hole } = passage;
+  const { set } = useEdits();
+  const drill = (value: number | null) => {
+    const drain = workbench.getState().history!.design.lines.find(({ id }) => id === lineId);
+    if (drain?.kind !== "drain") return null;
+    const others = drain.holes.filter((h) => h.leg !== legIndex || h.nth !== nth);
+    const holes = value === null ? others : [...others, { leg: legIndex, nth, diameterMm: value }];
+    return set({ kind: "line", id: lineId }, ["lines", lineId, "holes"], holes);
+  };
   const length = (mm: number) => formatQuantity(mm, "length", units);
   const at = { lineId, index: legIndex };
   const working =
@@ -48,6 +59,13 @@ function PassageRow({ passage }: { readonly passage: Passage }) {
           : `${length(hole.lengthMm)} by ${length(hole.widthMm)}`}
       </Figure>
       . {describeDrilling(passage, units)}
+      <NumberField
+        label="Drilled already, round"
+        value={passage.drilledMm}
+        quantity="length"
+        clearable
+        onCommit={drill}
+      />
     </li>
   );
 }

@@ -1,6 +1,7 @@
 "use client";
 import type { PartRef } from "@/core/design/part";
 import { lookUpValue } from "@/core/rules/lookUpLimit";
+import { findTrapLie, type TrapLie } from "@/core/traps/sealRisks";
 import type { FormulaId } from "@/core/workings/working";
 import { toWorkingId } from "@/core/workings/working";
 import { useTrailing } from "@/store/useWorkbench";
@@ -15,13 +16,20 @@ type Row = {
   readonly isShort: boolean;
 };
 
+const LIE_CAUSES: Readonly<Record<TrapLie, string>> = {
+  along: "Braking: it lies along the rig",
+  across: "Cornering: it lies across the rig",
+};
+
 /** What each cause by itself leaves of the seal of a drain's trap. */
 export function TrapRiskTable({ lineId }: { readonly lineId: string }) {
   const risks = useTrailing((state) => state.evaluation?.drains.find((d) => d.lineId === lineId)?.trapRisks ?? null);
   const air = useTrailing((state) => state.evaluation?.trapAirs.find((a) => a.lineId === lineId) ?? null);
+  const result = useTrailing((state) => state.evaluation?.drains.find((d) => d.lineId === lineId) ?? null);
   const rules = useTrailing((state) => state.history!.design.rules);
   const units = useTrailing((state) => state.units);
-  if (!risks) return null;
+  if (!risks || !result) return null;
+  const lie = findTrapLie(result.outletMm, result.nodesMm[0]!);
   const at: PartRef = { kind: "trap", lineId };
   const leastMm = lookUpValue(rules, "sealInUse");
   const left = (cause: string, formula: FormulaId, label: string, mm: number): Row => ({
@@ -33,7 +41,7 @@ export function TrapRiskTable({ lineId }: { readonly lineId: string }) {
   });
   const rows: Row[] = [
     left("The pipe behind it runs full", "sealSiphon", "Seal left after the pipe ran full", risks.afterSiphonMm),
-    left("Braking and cornering", "sealDriving", "Seal left after driving", risks.afterDrivingMm),
+    left(LIE_CAUSES[lie], "sealDriving", "Seal left after driving", risks.afterDrivingMm),
     ...(air
       ? [
           left("The dump valve opens", "sealSuction", "Seal left after dumping", air.afterSuctionMm),

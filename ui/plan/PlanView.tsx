@@ -11,7 +11,7 @@ import { view as look } from "@/store/workbench";
 import { DrawingTools, TOOLS_CORNER } from "../drawing/DrawingTools";
 import { Hatches } from "../drawing/Hatches";
 import { LookSwitch } from "../drawing/LookSwitch";
-import { findShownDrain } from "../drawing/shown";
+import { findShownDrain, HITS } from "../drawing/shown";
 import { useFrame } from "../drawing/useFrame";
 import { useZoom } from "../drawing/useZoom";
 import { type Bounds, fitView, NO_ZOOM } from "../drawing/view";
@@ -101,8 +101,6 @@ export function PlanView() {
     </>
   );
 }
-
-const HITS = new Set(["legHitsObstacle", "tankHitsObstacle"]);
 
 function ToolButton({
   tool,

@@ -4,12 +4,14 @@ import { listOwnCourse } from "@/core/air/ventPath";
 import type { Design } from "@/core/design/design";
 import { listPoints, type Movable } from "@/core/design/moves";
 import { USUAL_FIXTURES } from "@/core/design/usualFixtures";
+import { listCollisions } from "@/core/fit/collisions";
 import { measureFloorMm } from "@/core/fit/passages";
 import { measureExtent } from "@/core/geometry/solid";
 import { add, type Vec3, vec } from "@/core/geometry/vec";
 import { layOutTankRear, projectRear, unprojectRear } from "@/core/section/rearView";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describePart } from "@/words/findings";
+import { CollisionMark } from "../drawing/CollisionMark";
 import { DrawingTools, TOOLS_CORNER } from "../drawing/DrawingTools";
 import { Handle, type Pull } from "../drawing/Handle";
 import { Hatches, toObstacleFill } from "../drawing/Hatches";
@@ -77,6 +79,8 @@ export function RearView() {
               );
             })}
             <Pipes design={design} view={view} at={at} shownId={shown?.id ?? null} />
+            <Marks design={design} view={view} at={at} />
+            <Ghost view={view} at={at} />
             <RearHandles design={design} view={view} rollDeg={rollDeg} at={at} />
           </>
         )}
@@ -138,6 +142,27 @@ function Shell({ design, view, at, hatch }: PartProps & { readonly hatch: string
       )}
     </g>
   );
+}
+
+/** What a remedy or another way would make of the drains. */
+function Ghost({ view, at }: Pick<PartProps, "view" | "at">) {
+  const drains = useWorkbench((state) => state.preview?.evaluation.drains);
+  return (
+    <g fill="none" stroke="var(--enamel)" strokeWidth={2.2} strokeDasharray="7 4" data-testid="rear-ghost">
+      {drains?.map((drain) => (
+        <path key={drain.lineId} d={toPath(view, [drain.outletMm, ...drain.nodesMm].map(at))} />
+      ))}
+    </g>
+  );
+}
+
+function Marks({ design, view, at }: Omit<PartProps, "hatch">) {
+  const findings = useWorkbench((state) => state.evaluation?.findings);
+  const units = useWorkbench((state) => state.units);
+  return listCollisions(design, findings ?? []).map(({ id, atMm, lacksMm }) => {
+    const [x, y] = at(atMm);
+    return <CollisionMark key={id} at={[view.x(x), view.y(y)]} lacksMm={lacksMm} units={units} />;
+  });
 }
 
 function Pipes({ design, view, at, shownId }: PartProps & { readonly shownId: string | null }) {

@@ -1,12 +1,14 @@
 "use client";
 import { Route } from "lucide-react";
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import type { Design } from "@/core/design/design";
 import type { Edit } from "@/core/design/edit";
 import type { Drain } from "@/core/design/plumbing";
+import { listDrainParts } from "@/core/parts/listParts";
 import type { RouteOutcome, RouteProposal } from "@/core/routes/findRoutes";
 import { useTrailing } from "@/store/useWorkbench";
 import { change, previewEdit, tell, undo, workbench } from "@/store/workbench";
+import { describePart } from "@/words/parts";
 import { describeNoRoute, describeRoute, describeRouteChange } from "@/words/routes";
 import { formatLength, formatNumber } from "@/words/units";
 import { requestRoutes } from "@/workers/routesClient";
@@ -82,6 +84,7 @@ export function RouteFinder({ drain }: { readonly drain: Drain }) {
               <Way
                 key={JSON.stringify(route.edit)}
                 route={route}
+                drainId={drain.id}
                 name={describeRoute(route, design, units)}
                 onLay={lay}
               />
@@ -90,6 +93,7 @@ export function RouteFinder({ drain }: { readonly drain: Drain }) {
               <Way
                 key={JSON.stringify(route.edit)}
                 route={route}
+                drainId={drain.id}
                 name={`${describeRouteChange(route, design, units)}: ${describeRoute(route, design, units)}`}
                 onLay={lay}
               />
@@ -101,12 +105,21 @@ export function RouteFinder({ drain }: { readonly drain: Drain }) {
   );
 }
 
-type WayProps = { readonly route: RouteProposal; readonly name: string; readonly onLay: (edit: Edit) => void };
+type WayProps = {
+  readonly route: RouteProposal;
+  readonly name: string;
+  readonly drainId: string;
+  readonly onLay: (edit: Edit) => void;
+};
 
-function Way({ route, name, onLay }: WayProps) {
+function Way({ route, name, drainId, onLay }: WayProps) {
   const preview = useTrailing((state) => state.preview);
   const units = useTrailing((state) => state.units);
   const isShown = preview?.edit === route.edit;
+  const shown = useMemo(() => {
+    const result = isShown ? preview.evaluation.drains.find(({ lineId }) => lineId === drainId) : undefined;
+    return result && preview ? { budget: result.level, parts: listDrainParts(preview.design, drainId) } : null;
+  }, [isShown, preview, drainId]);
   return (
     <li className="border-b border-rule">
       <button
@@ -121,6 +134,24 @@ function Way({ route, name, onLay }: WayProps) {
         <div className="pb-2 text-[13px] text-faint">
           In hand {formatLength(route.levelMm, units)} level, {formatLength(route.worstMm, units)} at the worst.
           {route.shoulds > 0 && ` ${route.shoulds} to be sorry for.`}
+          {shown && (
+            <>
+              {" "}
+              Of {formatLength(shown.budget.availableMm, units)} of height the trap takes{" "}
+              {formatLength(shown.budget.trapMm, units)}, drops {formatLength(shown.budget.dropsMm, units)}, the runs
+              ask for {formatLength(shown.budget.neededMm, units)}.
+              <ul className="mt-1" aria-label="Parts of this way">
+                {shown.parts.map((part) => {
+                  const { amount, name: partName } = describePart(part, units);
+                  return (
+                    <li key={partName}>
+                      <span className="figures text-ink">{amount}</span> {partName}
+                    </li>
+                  );
+                })}
+              </ul>
+            </>
+          )}
           <div className="mt-1.5 flex gap-1.5">
             <Button look="plate" onClick={() => onLay(route.edit)}>
               Lay it so

@@ -13,7 +13,7 @@ import { describePart } from "@/words/findings";
 import { DrawingTools, TOOLS_CORNER } from "../drawing/DrawingTools";
 import { Handle, type Pull } from "../drawing/Handle";
 import { Hatches } from "../drawing/Hatches";
-import { findShownDrain, findShownResult } from "../drawing/shown";
+import { findShownDrain, findShownResult, HITS } from "../drawing/shown";
 import { useFrame } from "../drawing/useFrame";
 import { useZoom } from "../drawing/useZoom";
 import { type Bounds, EXAGGERATIONS, fitView, type View } from "../drawing/view";
@@ -26,6 +26,8 @@ import { SectionTank } from "./SectionTank";
 import { TankLevelHandle } from "./TankLevelHandle";
 
 const SectionPour = dynamic(() => import("../pour/SectionPour").then((module) => module.SectionPour), { ssr: false });
+
+const SectionMarks = dynamic(() => import("./SectionMarks").then((module) => module.SectionMarks), { ssr: false });
 
 const TAPPED = new Set<FixtureKind>(["kitchenSink", "basin", "bath"]);
 
@@ -116,6 +118,7 @@ export function LongSectionView() {
               }}
             />
             {isPouring && <SectionPour layout={layout} view={view} hatch={hatch} />}
+            {evaluation?.findings.some(({ code }) => HITS.has(code)) && <SectionMarks layout={layout} view={view} />}
             {ghost && <SectionGhost layout={ghost} view={view} />}
             <SectionHandles layout={layout} view={view} />
             <TankLevelHandle layout={layout} view={view} />

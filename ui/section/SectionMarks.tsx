@@ -1,0 +1,38 @@
+"use client";
+import { listCollisions } from "@/core/fit/collisions";
+import type { LongSection } from "@/core/section/sectionLayout";
+import { useWorkbench } from "@/store/useWorkbench";
+import { CollisionMark } from "../drawing/CollisionMark";
+import type { View } from "../drawing/view";
+
+/** Where the drain shown, or its tank, runs into something. */
+export function SectionMarks({ layout, view }: { readonly layout: LongSection; readonly view: View }) {
+  const design = useWorkbench((state) => state.history?.design);
+  const findings = useWorkbench((state) => state.evaluation?.findings);
+  const units = useWorkbench((state) => state.units);
+  if (!design) return null;
+  return (
+    <g data-testid="section-collisions">
+      {listCollisions(design, findings ?? []).map(({ id, on, lacksMm }) => {
+        const at = on ? placeOnLeg(layout, on) : id.includes(`tank:${layout.tank.id}/`) ? placeOnTank(layout) : null;
+        return at && <CollisionMark key={id} at={[view.x(at.s), view.y(at.h)]} lacksMm={lacksMm} units={units} />;
+      })}
+    </g>
+  );
+}
+
+type OnLeg = { readonly lineId: string; readonly leg: number; readonly share: number };
+
+function placeOnLeg({ legs, nodes }: LongSection, { lineId, leg, share }: OnLeg) {
+  const index = legs.findIndex((l) => l.lineId === lineId && l.index === leg);
+  const [from, to] = [nodes[index], nodes[index + 1]];
+  return from && to ? { s: from.s + (to.s - from.s) * share, h: from.h + (to.h - from.h) * share } : null;
+}
+
+// which corner of a tank hits is seen in plan and from behind; here the tank itself is marked
+function placeOnTank({ tank }: LongSection) {
+  const { outline } = tank;
+  const mean = (pick: (p: (typeof outline)[number]) => number) =>
+    outline.reduce((sum, p) => sum + pick(p), 0) / outline.length;
+  return { s: mean((p) => p.s), h: Math.max(...outline.map((p) => p.h)) };
+}
