@@ -11,6 +11,7 @@ import { Button } from "../kit/Button";
 import { NumberField } from "../kit/NumberField";
 import { TextField } from "../kit/TextField";
 import { Tick } from "../kit/Tick";
+import { useSettled } from "../kit/useSettled";
 import { FixtureList } from "./FixtureList";
 import { Group } from "./Group";
 import { PlaceFields } from "./PlaceFields";
@@ -29,6 +30,7 @@ export function FallsMeasures() {
   const design = useTrailing((state) => state.history!.design);
   const drainId = useTrailing((state) => state.drainId);
   const drain = findShownDrain(design, drainId);
+  const isSettled = useSettled();
   const hasUndrained = design.fixtures.some(
     (f) => !design.lines.some((line) => line.kind === "drain" && line.fromFixture === f.id),
   );
@@ -39,13 +41,21 @@ export function FallsMeasures() {
       {drain && (
         <>
           <FixtureFields drain={drain} />
-          <DrainMeasures drain={drain} />
-          <RouteFinder key={drain.id} drain={drain} />
-          <PassageList />
+          {isSettled && (
+            <>
+              <DrainMeasures drain={drain} />
+              <RouteFinder key={drain.id} drain={drain} />
+              <PassageList />
+            </>
+          )}
         </>
       )}
-      <PartsList />
-      <RulesMeasures />
+      {isSettled && (
+        <>
+          <PartsList />
+          <RulesMeasures />
+        </>
+      )}
     </>
   );
 }
