@@ -2,7 +2,8 @@ import { memo } from "react";
 
 /**
  * The legend of our own: each kind of water and ground is a pattern first and a colour second, so that it reads in
- * greyscale. Grey water lies in broken level lines, ground in slanted strokes, heat in crosses.
+ * greyscale. Grey water lies in broken level lines, black in
+ * whole ones, fresh in waves; ground in slanted strokes, heat in crosses.
  */
 export const Hatches = memo(function Hatches({ id }: { readonly id: string }) {
   return (
@@ -10,6 +11,13 @@ export const Hatches = memo(function Hatches({ id }: { readonly id: string }) {
       <pattern id={`${id}-grey`} width="10" height="6" patternUnits="userSpaceOnUse">
         <rect width="10" height="6" fill="var(--water)" opacity="0.22" />
         <path d="M0 1.5h6M5 4.5h5M0 4.5h1" stroke="var(--water)" strokeWidth="1.1" />
+      </pattern>
+      <pattern id={`${id}-black`} width="10" height="6" patternUnits="userSpaceOnUse">
+        <rect width="10" height="6" fill="var(--edge)" opacity="0.5" />
+        <path d="M0 1.5h10M0 4.5h10" stroke="var(--ink)" strokeWidth="1" />
+      </pattern>
+      <pattern id={`${id}-fresh`} width="14" height="8" patternUnits="userSpaceOnUse">
+        <path d="M0 4q3.5 -3 7 0t7 0" fill="none" stroke="var(--water)" strokeWidth="1" />
       </pattern>
       <pattern id={`${id}-ground`} width="9" height="9" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
         <path d="M0 0v9" stroke="var(--edge)" strokeWidth="1.2" />

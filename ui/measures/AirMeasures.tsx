@@ -161,15 +161,17 @@ function VentFields({ vent }: { readonly vent: Vent }) {
         nameOf={(index) => (isEnd(index) ? "Open end" : `Point ${index + 1}`)}
         isFixed={isEnd}
       />
-      <Button
-        className="mt-1 ml-1.5"
-        onClick={() => {
-          const edit = buildRemoveVent(workbench.getState().history!.design, vent.id);
-          if (edit) apply(edit);
-        }}
-      >
-        <Trash2 size={14} aria-hidden /> Take {vent.name} out
-      </Button>
+      <div>
+        <Button
+          className="mt-1.5"
+          onClick={() => {
+            const edit = buildRemoveVent(workbench.getState().history!.design, vent.id);
+            if (edit) apply(edit);
+          }}
+        >
+          <Trash2 size={14} aria-hidden /> Take {vent.name} out
+        </Button>
+      </div>
     </Group>
   );
 }

@@ -23,7 +23,7 @@ export function PlanTanks({
       {tanks.map((tank) => (
         <g key={tank.id}>
           <path d={toPath(view, outlinePlan(tank), true)} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={2.4} />
-          <path d={toPath(view, outlinePlan(tank), true)} fill={`url(#${hatch}-grey)`} />
+          <path d={toPath(view, outlinePlan(tank), true)} fill={`url(#${hatch}-${tank.holds})`} />
           {tank.ports.map((port) => {
             const at = add(tank.atMm, port.atMm);
             return (

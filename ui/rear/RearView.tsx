@@ -11,7 +11,7 @@ import { add, type Vec3, vec } from "@/core/geometry/vec";
 import { layOutTankRear, projectRear, unprojectRear } from "@/core/section/rearView";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describePart } from "@/words/findings";
-import { CollisionMark } from "../drawing/CollisionMark";
+import { CollisionMarks } from "../drawing/CollisionMarks";
 import { DrawingTools, TOOLS_CORNER } from "../drawing/DrawingTools";
 import { Handle, type Pull } from "../drawing/Handle";
 import { Hatches, toObstacleFill } from "../drawing/Hatches";
@@ -74,7 +74,9 @@ export function RearView() {
                     stroke="var(--ink)"
                     strokeWidth={2.4}
                   />
-                  {water.length > 2 && <path d={toPath(view, pairs(water), true)} fill={`url(#${hatch}-grey)`} />}
+                  {water.length > 2 && (
+                    <path d={toPath(view, pairs(water), true)} fill={`url(#${hatch}-${tank.holds})`} />
+                  )}
                 </g>
               );
             })}
@@ -159,10 +161,11 @@ function Ghost({ view, at }: Pick<PartProps, "view" | "at">) {
 function Marks({ design, view, at }: Omit<PartProps, "hatch">) {
   const findings = useWorkbench((state) => state.evaluation?.findings);
   const units = useWorkbench((state) => state.units);
-  return listCollisions(design, findings ?? []).map(({ id, atMm, lacksMm }) => {
+  const marks = listCollisions(design, findings ?? []).map(({ id, atMm, lacksMm }) => {
     const [x, y] = at(atMm);
-    return <CollisionMark key={id} at={[view.x(x), view.y(y)]} lacksMm={lacksMm} units={units} />;
+    return { id, lacksMm, x: view.x(x), y: view.y(y) };
   });
+  return <CollisionMarks marks={marks} units={units} />;
 }
 
 function Pipes({ design, view, at, shownId }: PartProps & { readonly shownId: string | null }) {

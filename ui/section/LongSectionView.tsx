@@ -1,6 +1,7 @@
 "use client";
 import dynamic from "next/dynamic";
 import { memo, useId, useMemo, useRef } from "react";
+import type { Design } from "@/core/design/design";
 import { toPartKey } from "@/core/design/part";
 import type { FixtureKind } from "@/core/design/plumbing";
 import type { Severity } from "@/core/evaluate/findings";
@@ -104,7 +105,7 @@ export function LongSectionView() {
               floorJoints={toJoints(design.rig.floorLayers, floorMm)}
               units={units}
             />
-            <SectionTank layout={layout} view={view} hatch={hatch} wallMm={findWall(design, result.tankId)} />
+            <SectionTank layout={layout} view={view} hatch={hatch} {...findHeld(design, result.tankId)} />
             <SectionDrain
               layout={layout}
               view={view}
@@ -265,8 +266,10 @@ const toBounds = (layout: LongSection): Bounds => ({
 
 const findInletS = (layout: LongSection): number => layout.nodes[layout.nodes.length - 1]!.s;
 
-const findWall = (design: { tanks: readonly { id: string; wallMm: number }[] }, id: string): number =>
-  design.tanks.find((t) => t.id === id)?.wallMm ?? 4;
+const findHeld = ({ tanks }: Design, id: string) => {
+  const { wallMm, holds } = tanks.find((t) => t.id === id) ?? { wallMm: 4, holds: "grey" as const };
+  return { wallMm, holds };
+};
 
 // Where the layers of the floor meet, as shares of its thickness from the top.
 function toJoints(layers: readonly { readonly thicknessMm: number }[], totalMm: number): number[] {

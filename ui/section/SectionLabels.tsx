@@ -37,7 +37,9 @@ export function SectionLabels({ design, layout, view, drain, tank, units }: Labe
         const height = view.y(to.h) - view.y(from.h);
         if (isRun ? width < LEAST_PX : height < 44 || view.width < NARROW_PX) return null;
         const x = view.x((from.s + to.s) / 2);
-        const y = view.y((from.h + to.h) / 2 + (isRun ? bore : bore / 2));
+        // a drop says its height up beside it, clear of what the run at its foot says
+        const h = isRun ? (from.h + to.h) / 2 + bore : from.h + (to.h - from.h) * 0.38;
+        const y = view.y(h);
         return (
           <Tag key={`leg-${String(i)}`} x={isRun ? x : x + 12} y={isRun ? y - 6 : y} anchor={isRun ? "below" : "left"}>
             {isRun ? (

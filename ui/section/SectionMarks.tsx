@@ -2,7 +2,7 @@
 import { listCollisions } from "@/core/fit/collisions";
 import type { LongSection } from "@/core/section/sectionLayout";
 import { useWorkbench } from "@/store/useWorkbench";
-import { CollisionMark } from "../drawing/CollisionMark";
+import { CollisionMarks } from "../drawing/CollisionMarks";
 import type { View } from "../drawing/view";
 
 /** Where the drain shown, or its tank, runs into something. */
@@ -11,12 +11,13 @@ export function SectionMarks({ layout, view }: { readonly layout: LongSection; r
   const findings = useWorkbench((state) => state.evaluation?.findings);
   const units = useWorkbench((state) => state.units);
   if (!design) return null;
+  const marks = listCollisions(design, findings ?? []).flatMap(({ id, on, lacksMm }) => {
+    const at = on ? placeOnLeg(layout, on) : id.includes(`tank:${layout.tank.id}/`) ? placeOnTank(layout) : null;
+    return at ? [{ id, lacksMm, x: view.x(at.s), y: view.y(at.h) }] : [];
+  });
   return (
     <g data-testid="section-collisions">
-      {listCollisions(design, findings ?? []).map(({ id, on, lacksMm }) => {
-        const at = on ? placeOnLeg(layout, on) : id.includes(`tank:${layout.tank.id}/`) ? placeOnTank(layout) : null;
-        return at && <CollisionMark key={id} at={[view.x(at.s), view.y(at.h)]} lacksMm={lacksMm} units={units} />;
-      })}
+      <CollisionMarks marks={marks} units={units} />
     </g>
   );
 }

@@ -1,10 +1,17 @@
+import type { HeldWater } from "@/core/design/plumbing";
 import type { LongSection } from "@/core/section/sectionLayout";
 import { toPath, type View } from "../drawing/view";
 
-type TankProps = { readonly layout: LongSection; readonly view: View; readonly hatch: string; readonly wallMm: number };
+type TankProps = {
+  readonly layout: LongSection;
+  readonly view: View;
+  readonly hatch: string;
+  readonly wallMm: number;
+  readonly holds: HeldWater;
+};
 
 /** The tank with its water, the line at which it counts as full, its ports, valve and breathers. */
-export function SectionTank({ layout, view, hatch, wallMm }: TankProps) {
+export function SectionTank({ layout, view, hatch, wallMm, holds }: TankProps) {
   const { tank, vents } = layout;
   const pairs = (points: typeof tank.outline) => points.map((p) => [p.s, p.h] as const);
   const wall = Math.max(2.2, wallMm * view.kx * 2);
@@ -26,7 +33,7 @@ export function SectionTank({ layout, view, hatch, wallMm }: TankProps) {
       />
       <path d={toPath(view, pairs(tank.outline), true)} stroke="var(--rule)" strokeWidth={Math.max(0, wall - 1.6)} />
       {tank.water.length > 2 && (
-        <path d={toPath(view, pairs(tank.water), true)} fill={`url(#${hatch}-grey)`} stroke="none" />
+        <path d={toPath(view, pairs(tank.water), true)} fill={`url(#${hatch}-${holds})`} stroke="none" />
       )}
       <line
         x1={view.x(tank.fullAt[0])}

@@ -1,0 +1,29 @@
+import { formatLength, type Units } from "@/words/units";
+import { HaloText } from "./HaloText";
+
+/** A spot where something runs into something, on the sheet, and the room that lacks there. */
+export type Mark = { readonly id: string; readonly x: number; readonly y: number; readonly lacksMm: number };
+
+/** Two names nearer than this would lie on one another, px. */
+const NAME_PX = { across: 96, up: 17 };
+
+/** Crosses where something runs into something; of those close together only the worst says its millimetres. */
+export function CollisionMarks({ marks, units }: { readonly marks: readonly Mark[]; readonly units: Units }) {
+  const worstFirst = [...marks].sort((a, b) => b.lacksMm - a.lacksMm);
+  const named: Mark[] = [];
+  for (const mark of worstFirst) if (!named.some((other) => isNear(other, mark))) named.push(mark);
+  return (
+    <g stroke="var(--signal)" fill="none" strokeWidth={2}>
+      {marks.map(({ id, x, y }) => (
+        <path key={id} d={`M${x - 7} ${y - 7}l14 14m0 -14l-14 14`} />
+      ))}
+      {named.map(({ id, x, y, lacksMm }) => (
+        <HaloText key={id} x={x + 11} y={y - 6} tone="signal">
+          {`${formatLength(Math.ceil(lacksMm), units)} lack`}
+        </HaloText>
+      ))}
+    </g>
+  );
+}
+
+const isNear = (a: Mark, b: Mark): boolean => Math.abs(a.x - b.x) < NAME_PX.across && Math.abs(a.y - b.y) < NAME_PX.up;
