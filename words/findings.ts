@@ -181,6 +181,18 @@ export function describeFinding(finding: Finding, design: Design, units: Units):
         why: `Through the breather they share it puts ${formatQuantity(finding.suctionPa, "pressure", units)} on the traps; ${limit} are allowed.`,
         advice: "Widen the stretch they share, or give each its own way out.",
       };
+    case "senderLong":
+      return {
+        title: `The gauge of ${part} is longer than the tank`,
+        why: `It tells up to ${length(finding.highMm)}; the tank is ${length(finding.heightMm)} high inside.`,
+        advice: "Take a shorter one, or set its upper end lower.",
+      };
+    case "axleOverloaded":
+      return {
+        title: `${finding.axleName} carries too much`,
+        why: `The full tanks put ${formatQuantity(finding.fullKg, "weight", units)} on it; it may carry ${formatQuantity(finding.spareKg, "weight", units)} more.`,
+        advice: "Hang a tank nearer to the other axle, or drive with less water in it.",
+      };
     case "obstaclesOverlap":
       return {
         title: `${part} stands in the place of ${finding.otherName}`,

@@ -1,6 +1,16 @@
 import type { Design } from "@/core/design/design";
-import type { Fitting, FixtureKind, HeldWater, PipeJoint, PortKind, TrapKind } from "@/core/design/plumbing";
+import type {
+  Fitting,
+  FixtureKind,
+  HeldWater,
+  Material,
+  PipeJoint,
+  PortKind,
+  SenderKind,
+  TrapKind,
+} from "@/core/design/plumbing";
 import type { ObstacleKind, RigKind } from "@/core/design/rig";
+import type { TankShape } from "@/core/edits/tankEdits";
 import type { StandingState } from "@/core/evaluate/standingMap";
 
 /** Stations of the work, as they stand on the stair. */
@@ -54,6 +64,29 @@ export const PORT_NAMES: Readonly<Record<PortKind, string>> = {
   inlet: "Inlet",
   vent: "Breather port",
   outlet: "Dump outlet",
+};
+
+export const SHAPE_NAMES: Readonly<Record<TankShape, string>> = {
+  box: "Box",
+  profile: "Profile, by its corners",
+  lyingAlong: "Round, lying along",
+  lyingAcross: "Round, lying across",
+  standing: "Round, standing",
+};
+
+export const MATERIAL_NAMES: Readonly<Record<Material, string>> = {
+  polyethylene: "Polyethylene",
+  stainless: "Stainless steel",
+  aluminium: "Aluminium",
+  grp: "Glass fibre",
+};
+
+export const SENDER_NAMES: Readonly<Record<SenderKind, { readonly name: string; readonly plain: string }>> = {
+  probes: { name: "Electrode probes", plain: "Four rods that tell wet from dry. Grease and soap keep them wet." },
+  pads: { name: "Pads outside the wall", plain: "Three pads stuck to the wall, at three heights. Nothing to foul." },
+  float: { name: "Float on an arm", plain: "Follows the water between its stops; hair and grease stop it." },
+  pressure: { name: "Pressure at the bottom", plain: "Feels the water over it. A drop of mud reads as water." },
+  fullOnly: { name: "Full only", plain: "One contact near the top: full, or not full." },
 };
 
 export const WATER_NAMES: Readonly<Record<HeldWater, string>> = {

@@ -3,6 +3,7 @@ import {
   fToC,
   inPerFtToMmPerM,
   inToMm,
+  KG_PER_LB,
   L_PER_US_GAL,
   lToUsGal,
   MM_PER_FT,
@@ -89,6 +90,8 @@ export function formatParts(value: number, quantity: Quantity, units: Units): Fi
       return part(formatNumber(value, value < 10 ? 1 : 0), "weeks");
     case "hours":
       return part(formatNumber(value, value < 10 ? 1 : 0), "h");
+    case "weight":
+      return pick(part(formatNumber(value, 0), "kg"), part(formatNumber(value / KG_PER_LB, 0), "lb"));
     case "temperature":
       return pick(part(formatNumber(value, 0), "°C"), part(formatNumber(cToF(value), 0), "°F"));
     case "area":
@@ -164,6 +167,8 @@ export function parseQuantity(text: string, quantity: Quantity, units: Units): R
       return parseWithUnit(text, FLOW_UNITS, imperial ? "gal/min" : "l/min");
     case "pressure":
       return parseWithUnit(text.replace(/in\s+water/i, "inwater"), PRESSURE_UNITS, imperial ? "inwater" : "pa");
+    case "weight":
+      return parseWithUnit(text, { kg: 1, lb: KG_PER_LB }, imperial ? "lb" : "kg");
     case "temperature":
       return parseTemperature(text, imperial);
     case "ratio":

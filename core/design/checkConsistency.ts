@@ -162,7 +162,7 @@ function checkTank(tank: Tank, path: FaultPath): Fault[] {
 }
 
 function checkOutline(solid: Solid, path: FaultPath): Fault[] {
-  if (solid.shape === "box") return [];
+  if (solid.shape !== "prism") return [];
   const edges = findCrossing(solid.profileMm);
   if (edges) return [{ code: "profileCrossesItself", path, edges }];
   return Math.abs(measureSignedArea(solid.profileMm)) < 1 ? [{ code: "profileWithoutArea", path }] : [];

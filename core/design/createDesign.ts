@@ -117,6 +117,9 @@ export function createDesign(id: string, name: string, kind: RigKind, m: FirstMe
         atMm: tankAt,
         solid: { shape: "box", lengthMm: m.tankLengthMm, widthMm: m.tankWidthMm, heightMm: m.tankHeightMm },
         wallMm: 6,
+        material: "polyethylene",
+        insulationMm: 0,
+        sender: null,
         ports: [
           { id: "inlet", kind: "inlet", atMm: inlet, boreMm: PIPE.innerMm },
           { id: "vent", kind: "vent", atMm: vec(m.tankLengthMm / 2, m.tankWidthMm / 2, m.tankHeightMm), boreMm: 19 },

@@ -22,8 +22,13 @@ function giveDrainsAnEnd(old: DesignDocument): DesignDocument {
 
 // Version 2 knew breathers to the open air only, one pipe a drain and traps under fixtures only.
 function giveBreathersAnEnd(document: DesignDocument): DesignDocument {
-  const { fixtures } = document;
-  const old: DesignDocument = Array.isArray(fixtures) ? { ...document, fixtures: givePlugs(fixtures) } : document;
+  const { fixtures, tanks, rig } = document;
+  const old: DesignDocument = {
+    ...document,
+    ...(Array.isArray(fixtures) ? { fixtures: givePlugs(fixtures) } : {}),
+    ...(Array.isArray(tanks) ? { tanks: giveMaterials(tanks) } : {}),
+    ...(isDocument(rig) && Array.isArray(rig["axles"]) ? { rig: { ...rig, axles: giveSpare(rig["axles"]) } } : {}),
+  };
   if (!Array.isArray(old["lines"])) return old;
   const lines = old["lines"].map((line: unknown) => {
     if (!isDocument(line)) return line;
@@ -43,6 +48,10 @@ function giveBreathersAnEnd(document: DesignDocument): DesignDocument {
   return { ...old, lines };
 }
 
+const giveMaterials = (tanks: readonly unknown[]): unknown[] =>
+  tanks.map((tank) => (isDocument(tank) ? { ...tank, material: "polyethylene", insulationMm: 0, sender: null } : tank));
+const giveSpare = (axles: readonly unknown[]): unknown[] =>
+  axles.map((axle) => (isDocument(axle) ? { ...axle, spareKg: null } : axle));
 const PLUGGED: readonly unknown[] = ["kitchenSink", "basin", "bath"];
 const givePlugs = (fixtures: readonly unknown[]): unknown[] =>
   fixtures.map((fixture) =>

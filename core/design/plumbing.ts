@@ -47,6 +47,13 @@ export const solid = z.discriminatedUnion("shape", [
     lengthMm: mm(20, 10_000),
     profileMm: list(profileCorner, { least: 3, most: 64 }),
   }),
+  /** A round tank, lying along x or y or standing on z. */
+  z.strictObject({
+    shape: z.literal("cylinder"),
+    axis: z.enum(["x", "y", "z"]),
+    lengthMm: mm(20, 10_000),
+    diameterMm: mm(20, 3_000),
+  }),
 ]);
 
 export const PORT_KINDS = ["inlet", "vent", "outlet"] as const;
@@ -62,6 +69,19 @@ export const port = z.strictObject({
 
 export const HELD_WATERS = ["grey", "black", "fresh"] as const;
 
+export const MATERIALS = ["polyethylene", "stainless", "aluminium", "grp"] as const;
+
+export const SENDER_KINDS = ["probes", "pads", "float", "pressure", "fullOnly"] as const;
+
+/** What tells the level: where it sits in plan, from the tank's own corner, and the heights between which it tells. */
+export const sender = z.strictObject({
+  kind: z.enum(SENDER_KINDS),
+  xMm: mm(-10_000, 10_000),
+  yMm: mm(-10_000, 10_000),
+  lowMm: mm(0, 3_000),
+  highMm: mm(1, 3_000),
+});
+
 export const tank = z.strictObject({
   id,
   name,
@@ -70,6 +90,10 @@ export const tank = z.strictObject({
   atMm: pointMm,
   solid,
   wallMm: mm(0.5, 30),
+  material: z.enum(MATERIALS),
+  /** Lagging all round. */
+  insulationMm: mm(0, 200),
+  sender: z.nullable(sender),
   ports: list(port, { most: 24 }),
   locked,
 });
@@ -189,6 +213,9 @@ export type Outfall = z.infer<typeof outfall>;
 export type LineTrap = z.infer<typeof lineTrap>;
 export type PipeChange = z.infer<typeof pipeChange>;
 export type PipeJoint = PipeChange["joint"];
+export type Material = Tank["material"];
+export type Sender = z.infer<typeof sender>;
+export type SenderKind = Sender["kind"];
 export type HeldWater = Tank["holds"];
 export type Junction = Extract<Outfall, { kind: "junction" }>;
 export type Drain = z.infer<typeof drain>;

@@ -1,5 +1,5 @@
 import * as z from "zod/mini";
-import { degrees, id, list, mm, name, pointMm } from "./fields";
+import { degrees, id, list, mm, name, number, pointMm } from "./fields";
 import { locked } from "./locked";
 
 export const RIG_KINDS = ["van", "bus", "trailer", "boat"] as const;
@@ -48,7 +48,15 @@ export const rig = z.strictObject({
   sillZMm: z.nullable(mm(-3_000, 0)),
   /** A boat's waterline at rest. */
   waterlineZMm: z.nullable(mm(-3_000, 3_000)),
-  axles: list(z.strictObject({ name, xMm: mm(-2_000, 20_000) }), { most: 4 }),
+  axles: list(
+    z.strictObject({
+      name,
+      xMm: mm(-2_000, 20_000),
+      /** What it may still carry over the rig as it is without water, by its plate; null where it was not looked up. */
+      spareKg: z.nullable(number("kg", 0, 20_000)),
+    }),
+    { most: 4 },
+  ),
   /** How far out of level the rig is ever parked (a boat: trim and heel at her berth). */
   envelope: z.strictObject({
     noseDownDeg: degrees(0, 20),

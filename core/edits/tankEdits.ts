@@ -40,6 +40,9 @@ export function buildAddTank(design: Design, holds: HeldWater, name: string): Ed
     atMm,
     solid: { shape: "box", ...size },
     wallMm: WALL_MM,
+    material: "polyethylene",
+    insulationMm: 0,
+    sender: null,
     ports: [
       ...(holds === "fresh" ? [] : [placePort(design, size, holds === "black" ? 71.2 : 36.4)]),
       { id: "dump", kind: "outlet", atMm: vec(0, size.widthMm / 2, 0), boreMm: holds === "black" ? 71.2 : 38 },
@@ -160,4 +163,65 @@ export function buildRemovePort(design: Design, tankId: string, portId: string):
     at: { kind: "tank", id: tankId },
     ops: [{ op: "remove", path: ["tanks", tankId, "ports", portId] }],
   };
+}
+
+export const TANK_SHAPES = ["box", "profile", "lyingAlong", "lyingAcross", "standing"] as const;
+export type TankShape = (typeof TANK_SHAPES)[number];
+
+/** The shape of a tank as a builder names it. */
+export function findShape({ solid }: Pick<Tank, "solid">): TankShape {
+  if (solid.shape === "box") return "box";
+  if (solid.shape === "prism") return "profile";
+  return solid.axis === "x" ? "lyingAlong" : solid.axis === "y" ? "lyingAcross" : "standing";
+}
+
+/** Edit that gives a tank another shape in the room it takes now; its ports stay on it. Null where it has that shape. */
+export function buildReshape(tank: Tank, shape: TankShape): Edit | null {
+  if (findShape(tank) === shape) return null;
+  const { min, max } = measureExtent(tank.solid);
+  const size = subtract(max, min);
+  const solid = toShape(shape, { lengthMm: size.x, widthMm: size.y, heightMm: size.z });
+  const after = measureExtent(solid);
+  const ports = tank.ports.map((port) => ({
+    ...port,
+    boreMm: Math.min(port.boreMm, Math.min(after.max.x, after.max.y, after.max.z)),
+    atMm: vec(
+      clamp(port.atMm.x - min.x, after.min.x, after.max.x),
+      clamp(port.atMm.y - min.y, after.min.y, after.max.y),
+      clamp(port.atMm.z - min.z, after.min.z, after.max.z),
+    ),
+  }));
+  return {
+    code: "resize",
+    at: { kind: "tank", id: tank.id },
+    ops: [
+      { op: "set", path: ["tanks", tank.id, "solid"], value: solid },
+      { op: "set", path: ["tanks", tank.id, "ports"], value: ports },
+    ],
+  };
+}
+
+function toShape(shape: TankShape, { lengthMm, widthMm, heightMm }: Size): Tank["solid"] {
+  switch (shape) {
+    case "box":
+      return { shape: "box", lengthMm, widthMm, heightMm };
+    case "profile":
+      return {
+        shape: "prism",
+        axis: "x",
+        lengthMm,
+        profileMm: [
+          { u: 0, v: 0 },
+          { u: widthMm, v: 0 },
+          { u: widthMm, v: heightMm },
+          { u: 0, v: heightMm },
+        ],
+      };
+    case "lyingAlong":
+      return { shape: "cylinder", axis: "x", lengthMm, diameterMm: Math.min(widthMm, heightMm) };
+    case "lyingAcross":
+      return { shape: "cylinder", axis: "y", lengthMm: widthMm, diameterMm: Math.min(lengthMm, heightMm) };
+    case "standing":
+      return { shape: "cylinder", axis: "z", lengthMm: heightMm, diameterMm: Math.min(lengthMm, widthMm) };
+  }
 }

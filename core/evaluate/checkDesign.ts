@@ -2,6 +2,7 @@ import type { Design } from "../design/design";
 import type { Obstacle } from "../design/rig";
 import { toBlock } from "../fit/obstacleGaps";
 import { findRole } from "../fit/roles";
+import { computeTankLoads } from "../tanks/axleLoads";
 import { createFinding } from "./createFinding";
 import type { StayResult } from "./evaluation";
 import type { Finding } from "./findings";
@@ -11,13 +12,22 @@ export function checkDesign(design: Design, stay: StayResult | null): Finding[] 
   const findings = design.fixtures
     .filter((fixture) => !design.lines.some((line) => line.kind === "drain" && line.fromFixture === fixture.id))
     .map((fixture) => createFinding("must", { kind: "fixture", id: fixture.id }, { code: "fixtureUndrained" }));
-  findings.push(...checkOverlaps(design));
+  findings.push(...checkOverlaps(design), ...checkAxles(design));
   if (stay && stay.level.endedBy === "grey") {
     const { daysToGreyFull, daysToFreshEmpty } = stay.level;
     const numbers = { code: "greyEndsStay", greyDays: daysToGreyFull, freshDays: daysToFreshEmpty } as const;
     findings.push(createFinding("note", { kind: "habits" }, numbers));
   }
   return findings;
+}
+
+// Water is the heaviest thing a builder adds, and an axle's rating the first he forgets.
+function checkAxles(design: Design): Finding[] {
+  return (computeTankLoads(design)?.axles ?? []).flatMap(({ name: axleName, fullKg, spareKg }) =>
+    spareKg === null || fullKg <= spareKg
+      ? []
+      : [createFinding("must", { kind: "rig" }, { code: "axleOverloaded", axleName, fullKg, spareKg })],
+  );
 }
 
 /** More than this share of the smaller one within the other is one thing measured twice, or measured wrongly. */

@@ -1,6 +1,7 @@
 import type { Design } from "../design/design";
 import type { Tank } from "../design/plumbing";
 import { measureSillGapMm, measureTankGaps } from "../fit/obstacleGaps";
+import { measureExtent } from "../geometry/solid";
 import { isAtLeast, isAtMost } from "../quantity/tolerance";
 import { type Limit, lookUpLimit } from "../rules/lookUpLimit";
 import { checkObstacleGaps } from "./checkObstacleGaps";
@@ -15,6 +16,12 @@ export function checkTank(design: Design, tank: Tank, result: TankResult): Findi
   const findings: Finding[] = [];
   if (!tank.ports.some((port) => port.kind === "outlet"))
     findings.push(createFinding("must", at, { code: "tankNoOutlet" }));
+  if (tank.sender) {
+    const { min, max } = measureExtent(tank.solid);
+    const heightMm = max.z - min.z;
+    const { highMm } = tank.sender;
+    if (highMm > heightMm) findings.push(createFinding("should", at, { code: "senderLong", highMm, heightMm }));
+  }
   findings.push(...checkVents(design, tank));
   findings.push(...checkDumping(design, result));
   findings.push(...checkFirstToDrown(design, tank, result));

@@ -76,6 +76,12 @@ test.each<[Finding["code"], Finding["severity"], readonly EditOp[]]>([
   ["tankHitsObstacle", "must", [set(["obstacles", "fuel", "atMm"], tank.atMm)]],
   ["holeSmall", "must", [set(["lines", drain.id, "holes"], [{ leg: 1, nth: 0, diameterMm: 36 }])]],
   ["holeNearEdge", "should", [set(["obstacles", 0, "atMm"], { x: bend!.x - 40, y: bend!.y + 10, z: -100 })]],
+  [
+    "senderLong",
+    "should",
+    [set(["tanks", tank.id, "sender"], { kind: "float", xMm: 100, yMm: 100, lowMm: 10, highMm: 400 })],
+  ],
+  ["axleOverloaded", "must", [set(["rig", "axles", 0, "spareKg"], 20)]],
   ["obstaclesOverlap", "note", [set(["obstacles", "cross-rear", "atMm"], kranich.obstacles.at(-1)!.atMm)]],
   ["trapsInSeries", "should", [set(["lines", drain.id, "lineTrap"], { bend: 0, sealMm: 50, hasCleanout: true })]],
   ["trapUnreachable", "should", [set(["lines", drain.id, "lineTrap"], { bend: 1, sealMm: 50, hasCleanout: false })]],
@@ -96,7 +102,7 @@ test.each<[Finding["code"], Finding["severity"], readonly EditOp[]]>([
   [
     "touchesRamp",
     "should",
-    [set(["rig", "axles"], [{ name: "Axle", xMm: 0 }]), set(["rules", "limits", "rampEnd"], 60)],
+    [set(["rig", "axles"], [{ name: "Axle", xMm: 0, spareKg: null }]), set(["rules", "limits", "rampEnd"], 60)],
   ],
   ["greyEndsStay", "note", [set(["habits", "freshL"], 900)]],
 ])("%s, a %s", (code, severity, ops) => {

@@ -50,6 +50,13 @@ type Numbers =
       readonly gapMm: number;
     }
   | { readonly code: "sharedAirSucks"; readonly suctionPa: number; readonly otherName: string }
+  | { readonly code: "senderLong"; readonly highMm: number; readonly heightMm: number }
+  | {
+      readonly code: "axleOverloaded";
+      readonly axleName: string;
+      readonly fullKg: number;
+      readonly spareKg: number;
+    }
   | { readonly code: "obstaclesOverlap"; readonly otherName: string }
   | { readonly code: "trapsInSeries" }
   | { readonly code: "trapUnreachable" }

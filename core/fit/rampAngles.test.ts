@@ -15,8 +15,8 @@ function hang(overGroundMm: number, wheelbaseMm: number, xMm: number): Design {
     rig: {
       ...kranich.rig,
       axles: [
-        { name: "rear", xMm: 0 },
-        { name: "front", xMm: wheelbaseMm },
+        { name: "rear", xMm: 0, spareKg: null },
+        { name: "front", xMm: wheelbaseMm, spareKg: null },
       ],
     },
     tanks: [

@@ -3,7 +3,7 @@ import { measureSignedArea, type Vec2 } from "./polygon";
 import { type Vec3, vec } from "./vec";
 
 /** The inside of a tank, its lowest corner at the solid's own origin; mm. */
-export type Solid = BoxSolid | PrismSolid;
+export type Solid = BoxSolid | PrismSolid | CylinderSolid;
 
 export type BoxSolid = {
   readonly shape: "box";
@@ -23,9 +23,33 @@ export type PrismSolid = {
   readonly profileMm: readonly Vec2[];
 };
 
+/** A round tank along one axis of the rig. */
+export type CylinderSolid = {
+  readonly shape: "cylinder";
+  readonly axis: "x" | "y" | "z";
+  readonly lengthMm: number;
+  readonly diameterMm: number;
+};
+
+/** A circle is worked out as a polygon of so many corners, of the same area: a level is off by 0.13 % of the radius at most. */
+const CIRCLE_CORNERS = 72;
+
+function roundProfile(diameterMm: number): Vec2[] {
+  const step = (2 * Math.PI) / CIRCLE_CORNERS;
+  const radius = (diameterMm / 2) * Math.sqrt(step / Math.sin(step));
+  return Array.from({ length: CIRCLE_CORNERS }, (_, i) => ({
+    u: diameterMm / 2 + radius * Math.cos(i * step),
+    v: diameterMm / 2 + radius * Math.sin(i * step),
+  }));
+}
+
 /** The profile of any solid with the axis it is pushed along: a box is a prism along x. */
 export function toPrism(solid: Solid): PrismSolid {
   if (solid.shape === "prism") return solid;
+  if (solid.shape === "cylinder") {
+    const { axis, lengthMm: along, diameterMm } = solid;
+    return { shape: "prism", axis, lengthMm: along, profileMm: roundProfile(diameterMm) };
+  }
   const { lengthMm, widthMm, heightMm } = solid;
   return {
     shape: "prism",
@@ -55,6 +79,10 @@ export function listCorners(solid: Solid): Vec3[] {
 
 /** Lengths of the solid along x, y and z, and where its lowest corner is in its own frame. */
 export function measureExtent(solid: Solid): { readonly min: Vec3; readonly max: Vec3 } {
+  if (solid.shape === "cylinder") {
+    const { diameterMm: d } = solid;
+    return { min: vec(0, 0, 0), max: placeOnAxis(solid.axis, { u: d, v: d }, solid.lengthMm) };
+  }
   const corners = listCorners(solid);
   const of = (pick: (...n: number[]) => number): Vec3 =>
     vec(pick(...corners.map((c) => c.x)), pick(...corners.map((c) => c.y)), pick(...corners.map((c) => c.z)));

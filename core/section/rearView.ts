@@ -3,7 +3,7 @@ import type { Tank } from "../design/plumbing";
 import { computeLevelForVolume } from "../geometry/levelForVolume";
 import type { Vec2 } from "../geometry/polygon";
 import { clipBelow } from "../geometry/polygon";
-import { measureExtent } from "../geometry/solid";
+import { measureExtent, toPrism } from "../geometry/solid";
 import { type Vec3, vec } from "../geometry/vec";
 import { degToRad } from "../quantity/convert";
 import { buildTankField } from "../tanks/tankLevels";
@@ -26,9 +26,10 @@ export function unprojectRear({ u, v }: Vec2, rollDeg: number): Vec3 {
 /** A tank from behind: its inside, and its water with `litres` in it. A profile along the rig shows its steps. */
 export function layOutTankRear(tank: Tank, rollDeg: number, litres: number): { outline: Vec2[]; water: Vec2[] } {
   const { min, max } = measureExtent(tank.solid);
+  const prism = toPrism(tank.solid);
   const corners =
-    tank.solid.shape === "prism" && tank.solid.axis === "x"
-      ? tank.solid.profileMm
+    prism.axis === "x"
+      ? prism.profileMm
       : [
           { u: min.y, v: min.z },
           { u: max.y, v: min.z },

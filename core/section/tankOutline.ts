@@ -1,6 +1,6 @@
 import type { Port, Tank } from "../design/plumbing";
 import type { Vec2 } from "../geometry/polygon";
-import { measureExtent } from "../geometry/solid";
+import { measureExtent, toPrism } from "../geometry/solid";
 
 /** A direction along one of the rig's axes. */
 export type Heading = { readonly axis: "x" | "y"; readonly sense: 1 | -1 };
@@ -13,9 +13,10 @@ export function outlineTank(tank: Tank, inlet: Port, heading: Heading): { corner
   const { solid } = tank;
   const { min, max } = measureExtent(solid);
   const across = heading.axis === "x" ? "y" : "x";
+  const prism = toPrism(solid);
   const local: readonly Vec2[] =
-    solid.shape === "prism" && solid.axis === across
-      ? solid.profileMm
+    prism.axis === across
+      ? prism.profileMm
       : [
           { u: min[heading.axis], v: min.z },
           { u: max[heading.axis], v: min.z },

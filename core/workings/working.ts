@@ -19,6 +19,7 @@ export type Quantity =
   | "pressure"
   | "weeks"
   | "hours"
+  | "weight"
   | "temperature"
   | "area";
 

@@ -15,7 +15,10 @@ export function AxleMeasures() {
   const lengthMm = useTrailing((state) => state.history!.design.rig.lengthMm);
   const { set, insert, remove } = useEdits();
   const add = () => {
-    const value = axles.length === 0 ? { name: "Rear axle", xMm: 800 } : { name: "Front axle", xMm: lengthMm + 900 };
+    const value =
+      axles.length === 0
+        ? { name: "Rear axle", xMm: 800, spareKg: null }
+        : { name: "Front axle", xMm: lengthMm + 900, spareKg: null };
     insert(AT, ["rig", "axles"], axles.length, value);
   };
   return (
@@ -38,6 +41,15 @@ export function AxleMeasures() {
               value={axle.xMm}
               quantity="length"
               onCommit={(value) => set(AT, ["rig", "axles", i, "xMm"], value ?? 0)}
+            />
+            <NumberField
+              label="may still carry"
+              help="Its rating less its weight on a scale with the rig as it drives, without water."
+              value={axle.spareKg}
+              quantity="weight"
+              step={10}
+              clearable
+              onCommit={(value) => set(AT, ["rig", "axles", i, "spareKg"], value)}
             />
           </div>
           <Button look="bare" aria-label={`Take ${axle.name} out`} onClick={() => remove(AT, ["rig", "axles", i])}>

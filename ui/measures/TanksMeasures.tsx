@@ -1,7 +1,6 @@
 "use client";
 import { Plus, Trash2 } from "lucide-react";
 import { useState } from "react";
-import { buildResize } from "@/core/design/moves";
 import { HELD_WATERS, type HeldWater, type Tank } from "@/core/design/plumbing";
 import { buildAddPort, buildAddTank, buildRemovePort, buildRemoveTank } from "@/core/edits/tankEdits";
 import { toWorkingId } from "@/core/workings/working";
@@ -18,6 +17,9 @@ import { TextField } from "../kit/TextField";
 import { BackUp } from "./BackUp";
 import { Group } from "./Group";
 import { PlaceFields } from "./PlaceFields";
+import { TankShapeFields } from "./TankShapeFields";
+import { TankUse } from "./TankUse";
+import { TankWeights } from "./TankWeights";
 import { useEdits } from "./useEdits";
 
 /** Each tank with what it really holds, its inside, its place and its ports. */
@@ -28,6 +30,7 @@ export function TanksMeasures() {
       {tanks.map((tank) => (
         <TankMeasures key={tank.id} tank={tank} />
       ))}
+      <TankWeights />
       <AddTank />
       <DumpAttitude />
     </>
@@ -41,8 +44,6 @@ function TankMeasures({ tank }: { readonly tank: Tank }) {
   const { set, apply } = useEdits();
   const at = { kind: "tank", id: tank.id } as const;
   const removeTank = buildRemoveTank(design, tank.id);
-  const resize = (key: "lengthMm" | "widthMm" | "heightMm") => (value: number | null) =>
-    apply(buildResize(tank, { [key]: value ?? 0 }));
   return (
     <>
       <TankFigures tankId={tank.id} />
@@ -72,44 +73,7 @@ function TankMeasures({ tank }: { readonly tank: Tank }) {
             return null;
           }}
         />
-        {tank.solid.shape === "box" ? (
-          (["lengthMm", "widthMm", "heightMm"] as const).map((key) => (
-            <NumberField
-              key={key}
-              label={{ lengthMm: "Inside, length", widthMm: "Inside, width", heightMm: "Inside, height" }[key]}
-              value={tank.solid.shape === "box" ? tank.solid[key] : 0}
-              quantity="length"
-              onCommit={resize(key)}
-            />
-          ))
-        ) : (
-          <>
-            <NumberField
-              label="Length along its axis"
-              value={tank.solid.lengthMm}
-              quantity="length"
-              onCommit={(value) => set(at, ["tanks", tank.id, "solid", "lengthMm"], value)}
-            />
-            {tank.solid.profileMm.flatMap((corner, i) =>
-              (["u", "v"] as const).map((key) => (
-                <NumberField
-                  // biome-ignore lint/suspicious/noArrayIndexKey: corners are known by their place
-                  key={`corner-${i + 1}-${key}`}
-                  label={`Corner ${i + 1}, ${key === "u" ? "across" : "up"}`}
-                  value={corner[key]}
-                  quantity="length"
-                  onCommit={(value) => set(at, ["tanks", tank.id, "solid", "profileMm", i, key], value)}
-                />
-              )),
-            )}
-          </>
-        )}
-        <NumberField
-          label="Wall"
-          value={tank.wallMm}
-          quantity="length"
-          onCommit={(value) => set(at, ["tanks", tank.id, "wallMm"], value)}
-        />
+        <TankShapeFields tank={tank} />
       </Group>
       <Group title="Place of its rear right bottom corner">
         <PlaceFields part={at} />
@@ -158,6 +122,7 @@ function TankMeasures({ tank }: { readonly tank: Tank }) {
           </Group>
         );
       })}
+      <TankUse tank={tank} />
       {removeTank && (
         <div className="px-3 pb-2">
           <Button onClick={() => apply(removeTank)}>

@@ -1,0 +1,79 @@
+import { WATER_DENSITY } from "../air/dumping";
+import type { Design } from "../design/design";
+import type { Tank } from "../design/plumbing";
+import type { Rig } from "../design/rig";
+import { measureCapacityL, measureExtent } from "../geometry/solid";
+import { computeEmptyKg } from "./shell";
+
+/** What the water tanks put on one support, kg: an axle, or the coupling of a rig on one axle. */
+export type AxleLoad = {
+  readonly name: string;
+  readonly emptyKg: number;
+  readonly fullKg: number;
+  /** What may still be carried; null where it was not looked up. */
+  readonly spareKg: number | null;
+};
+
+export type TankLoads = {
+  readonly axles: readonly AxleLoad[];
+  /** Of the full tanks, on the left and on the right wheels, kg. */
+  readonly leftKg: number;
+  readonly rightKg: number;
+  readonly emptyKg: number;
+  readonly fullKg: number;
+};
+
+/** Tyres stand in from the edge of the floor by about this, mm [T]. */
+const TYRE_IN_MM = 90;
+
+/**
+ * Share of a weight at x that each of two supports carries: the lever, (x2 − x)/(x2 − x1) and the rest. Beyond a support
+ * it lifts the other [C]. Example: 99.82 kg 1.2 m behind the rear of 3.64 m → +132.7 rear, −32.9 front.
+ */
+export function shareByLever(kg: number, xMm: number, [rearMm, frontMm]: readonly [number, number]): [number, number] {
+  const front = (kg * (xMm - rearMm)) / (frontMm - rearMm);
+  return [kg - front, front];
+}
+
+type Support = { readonly name: string; readonly xMm: number; readonly spareKg: number | null };
+
+// Two supports carry a rig: its first and last axle, or its one axle and the coupling at the nose.
+function findSupports({ axles, lengthMm }: Rig): readonly [Support, Support] | null {
+  const sorted = [...axles].sort((a, b) => a.xMm - b.xMm);
+  const [first] = sorted;
+  const last = sorted.at(-1);
+  if (!first || !last) return null;
+  if (sorted.length === 1) return [first, { name: "Coupling", xMm: lengthMm, spareKg: null }];
+  return [first, last];
+}
+
+/** Weight of the tanks, empty and full, on the axles and on the sides; null for a rig without axles. Water at 20 °C [C]. */
+export function computeTankLoads({ rig, tanks }: Design): TankLoads | null {
+  const supports = findSupports(rig);
+  if (!supports) return null;
+  const span = [supports[0].xMm, supports[1].xMm] as const;
+  const loads = tanks.map((tank) => {
+    const emptyKg = computeEmptyKg(tank);
+    const fullKg = emptyKg + (measureCapacityL(tank.solid) * WATER_DENSITY) / 1000;
+    return { emptyKg, fullKg, centre: findCentre(tank) };
+  });
+  const track = rig.widthMm - 2 * TYRE_IN_MM;
+  const sum = (pick: (load: (typeof loads)[number]) => number) => loads.reduce((all, load) => all + pick(load), 0);
+  const axles = supports.map(
+    ({ name, spareKg }, i): AxleLoad => ({
+      name,
+      spareKg,
+      emptyKg: sum(({ emptyKg, centre }) => shareByLever(emptyKg, centre.xMm, span)[i]!),
+      fullKg: sum(({ fullKg, centre }) => shareByLever(fullKg, centre.xMm, span)[i]!),
+    }),
+  );
+  const fullKg = sum((load) => load.fullKg);
+  const leftKg = sum((load) => load.fullKg * (0.5 + load.centre.yMm / track));
+  return { axles, leftKg, rightKg: fullKg - leftKg, emptyKg: sum((load) => load.emptyKg), fullKg };
+}
+
+// The middle of a tank's extent: right for boxes and cylinders, near enough for a stepped one.
+function findCentre({ solid, atMm }: Tank) {
+  const { min, max } = measureExtent(solid);
+  return { xMm: atMm.x + (min.x + max.x) / 2, yMm: atMm.y + (min.y + max.y) / 2 };
+}

@@ -1,0 +1,25 @@
+import type { Material, Tank } from "../design/plumbing";
+import { measureSignedArea } from "../geometry/polygon";
+import { type Solid, toPrism } from "../geometry/solid";
+
+/** Density of what tanks are made of, kg/m³ [P: materials handbooks, from memory, 95 %; GRP by hand lay-up, T]. */
+const DENSITY: Readonly<Record<Material, number>> = {
+  polyethylene: 950,
+  stainless: 7_900,
+  aluminium: 2_700,
+  grp: 1_700,
+};
+
+/** Surface of a solid, m²: its two ends and what its outline sweeps along the axis [C]. */
+export function measureSurfaceM2(solid: Solid): number {
+  const { lengthMm, profileMm } = toPrism(solid);
+  const aroundMm = profileMm.reduce((sum, p, i) => {
+    const q = profileMm[(i + 1) % profileMm.length]!;
+    return sum + Math.hypot(q.u - p.u, q.v - p.v);
+  }, 0);
+  return (2 * Math.abs(measureSignedArea(profileMm)) + aroundMm * lengthMm) / 1e6;
+}
+
+/** Weight of an empty tank, kg: its surface times its wall; fittings and straps come on top [C on P]. */
+export const computeEmptyKg = ({ solid, wallMm, material }: Pick<Tank, "solid" | "wallMm" | "material">): number =>
+  measureSurfaceM2(solid) * (wallMm / 1000) * DENSITY[material];

@@ -1,0 +1,64 @@
+import { expect, expectAccessible, openSample, openWorkbench, test } from "./fixtures";
+
+const litresOf = (text: string | null) => Number.parseFloat(text ?? "");
+
+test("a tank changes its shape in the room it takes: round lying, standing, profile corner by corner", async ({
+  page,
+}) => {
+  await openWorkbench(page);
+  await page.keyboard.press("3");
+  const tank = page.getByRole("group", { name: "Grey tank", exact: true });
+  const whole = page.getByRole("button", { name: /^The whole tank/ });
+  const box = litresOf(await whole.textContent());
+  await tank.getByLabel("Shape").selectOption({ label: "Round, lying along" });
+  await expect(tank.getByLabel("Inside, diameter")).toHaveValue("190");
+  // π d²/4 of 190 mm over 800 mm
+  await expect.poll(async () => litresOf(await whole.textContent())).toBeCloseTo(22.7, 1);
+  await tank.getByLabel("Shape").selectOption({ label: "Profile, by its corners" });
+  await tank.getByRole("button", { name: "A corner after corner 2" }).click();
+  await expect(tank.getByLabel("Corner 5, across")).toBeVisible();
+  await tank.getByRole("button", { name: "Take corner 3 out" }).click();
+  await expect(tank.getByLabel("Corner 5, across")).toBeHidden();
+  await tank.getByLabel("Shape").selectOption({ label: "Box" });
+  expect(litresOf(await whole.textContent())).toBeLessThan(box);
+});
+
+test("dip chart, gauge, running empty and a cold night: each tells what is true of the tank", async ({ page }) => {
+  await openWorkbench(page);
+  await page.keyboard.press("3");
+  const dips = page.getByRole("group", { name: "Dip stick, in its middle" });
+  // 190 mm of inside in ten steps: half of it is 34.2 L of 68.4
+  await expect(dips.getByRole("row", { name: /^95 34.2 34.2/ })).toBeVisible();
+  await page.keyboard.press("w");
+  await expect(dips).toContainText("as it stands: nose down 3°");
+  const gauge = page.getByRole("group", { name: "Gauge" });
+  await gauge.getByLabel("Kind").selectOption({ label: "Float on an arm" });
+  await gauge.getByLabel("From the tank's rear").fill("20");
+  await page.keyboard.press("Enter");
+  const error = gauge.getByTestId("gauge-error");
+  const before = await error.textContent();
+  await gauge.getByRole("button", { name: "Put it where it is least out" }).click();
+  await expect(gauge.getByLabel("From the tank's rear")).toHaveValue("400");
+  await expect(error).not.toHaveText(before!);
+  await expect(page.getByRole("group", { name: "Running empty" })).toContainText(/From full it runs/);
+  await expect(page.getByRole("img", { name: /^Starts with/ })).toBeVisible();
+  const night = page.getByTestId("cold-night");
+  const bare = await night.textContent();
+  const lagging = page.getByRole("group", { name: "Grey tank", exact: true }).getByLabel("Lagged with foam of");
+  await lagging.fill("30");
+  await lagging.press("Enter");
+  await expect(night).not.toHaveText(bare!);
+  await expectAccessible(page);
+});
+
+test("the tanks weigh on axles and sides; an axle that may not carry it is a must", async ({ page }) => {
+  await openWorkbench(page);
+  await openSample(page, "Lesesaal");
+  await page.keyboard.press("3");
+  await expect(page.getByRole("table", { name: "Weight on the axles" })).toContainText("Rear axle");
+  await page.getByRole("button", { name: "Rig", exact: false }).first().click();
+  const carry = page.getByLabel("may still carry").first();
+  await carry.fill("40");
+  await carry.press("Enter");
+  await expect(page.getByRole("region", { name: "Findings" })).toContainText("Rear axle carries too much");
+});
