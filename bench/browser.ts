@@ -2,8 +2,8 @@ import { spawn } from "node:child_process";
 import { gzipSync } from "node:zlib";
 import { type Browser, chromium, type Page } from "@playwright/test";
 import type { Design } from "@/core/design/design";
+import { FURNISHED, readDemo } from "@/tests/demoRigs";
 import type { Row } from "./core";
-import { growLesesaal } from "./network";
 
 const PORT = Number(process.env["PORT"] ?? 3219);
 const ADDRESS = `http://localhost:${PORT}/`;
@@ -23,7 +23,7 @@ export async function benchBrowser(): Promise<Row[]> {
     const rows = [
       ...(await benchFirstLoad(browser)),
       ...(await benchDrag(await browser.newPage(), "kranich", null)),
-      ...(await benchDrag(await browser.newPage(), "lesesaal, 12 fixtures", growLesesaal())),
+      ...(await benchDrag(await browser.newPage(), "lesesaal furnished, 12 fixtures", readDemo(FURNISHED))),
     ];
     rows.push(...(await benchMap(await browser.newPage())));
     await browser.close();

@@ -1,46 +1,25 @@
+import { computeUp } from "@/core/attitude/attitude";
 import type { Design } from "@/core/design/design";
-import { applyEdit, type Edit } from "@/core/design/edit";
-import { FIXTURE_KINDS } from "@/core/design/plumbing";
-import { buildRedirect } from "@/core/edits/drainEdits";
-import { buildAddFixture } from "@/core/edits/fixtureEdits";
 import { evaluate } from "@/core/evaluate/evaluate";
 import { computeStandingMap } from "@/core/evaluate/standingMap";
 import { computePour } from "@/core/pour/pour";
 import { listUsable, toUse } from "@/core/pour/usualUses";
 import { findRoutes } from "@/core/routes/findRoutes";
-import { type Row, readDemo, time } from "./core";
+import { computeDips, listDepths } from "@/core/tanks/dipChart";
+import { FURNISHED, readDemo } from "@/tests/demoRigs";
+import { type Row, time } from "./core";
 
 const TILT = { pitchDeg: 2.3, rollDeg: -1.1 };
 
-/** Lesesaal with twelve fixtures, set and joined by the edits of the interface: every other one runs into the drain before. */
-export function growLesesaal(fixtures = 12): Design {
-  let design = readDemo("lesesaal");
-  for (let n = design.fixtures.length; n < fixtures; n++) {
-    design = apply(design, buildAddFixture(design, FIXTURE_KINDS[n % FIXTURE_KINDS.length]!, `Fixture ${n}`));
-    const drains = design.lines.filter((line) => line.kind === "drain");
-    const [before, last] = [drains.at(-2), drains.at(-1)];
-    if (n % 2 === 1 && before && last) {
-      design = apply(design, buildRedirect(design, last.id, { kind: "line", lineId: before.id }));
-    }
-  }
-  return design;
-}
-
-function apply(design: Design, edit: Edit | null): Design {
-  const outcome = edit ? applyEdit(design, edit) : null;
-  if (!outcome?.ok) throw new Error(`an edit was refused: ${JSON.stringify(outcome?.faults)}`);
-  return outcome.design;
-}
-
 /** Sums over whole networks, in Node. */
 export function benchNetwork(): Row[] {
-  const whole = growLesesaal();
+  const whole = readDemo(FURNISHED);
   const drains = whole.lines.filter((line) => line.kind === "drain");
   const slowest = Math.max(...drains.map(({ id }) => timeOnce(() => findRoutes(whole, id))));
   const uses = listUsable(whole).map(toUse);
   return [
     row(
-      `evaluation of lesesaal, ${whole.fixtures.length} fixtures`,
+      `evaluation of lesesaal furnished, ${whole.fixtures.length} fixtures`,
       time(() => evaluate(whole, TILT)),
       4,
     ),
@@ -55,8 +34,26 @@ export function benchNetwork(): Row[] {
       timeOnce(() => computePour(whole, TILT, uses)),
       null,
     ),
+    row("dip chart, 500 levels × 61 attitudes of a 24-corner prism", timeOnce(benchDips), 50),
     ...benchLines(),
   ];
+}
+
+// A star of 24 corners, pushed along the rig, dipped at every 61st of a lean from −6° to 6°.
+function benchDips(): number {
+  const base = readDemo("kranich").tanks[0]!;
+  const profileMm = Array.from({ length: 24 }, (_, i) => {
+    const radius = i % 2 === 0 ? 240 : 170;
+    return { u: 250 + radius * Math.cos((i * Math.PI) / 12), v: 250 + radius * Math.sin((i * Math.PI) / 12) };
+  });
+  const tank = { ...base, solid: { shape: "prism" as const, axis: "x" as const, lengthMm: 900, profileMm } };
+  const depths = listDepths(490, 499);
+  let sum = 0;
+  for (let i = 0; i < 61; i++) {
+    const up = computeUp({ pitchDeg: -6 + i * 0.2, rollDeg: 6 - i * 0.2 });
+    for (const { litres } of computeDips(tank, up, { xMm: 450, yMm: 250 }, depths)) sum += litres;
+  }
+  return sum;
 }
 
 const row = (name: string, value: number, budget: number | null): Row => ({

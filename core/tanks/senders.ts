@@ -15,9 +15,6 @@ const STEPS: Readonly<Record<SenderKind, number | null>> = {
   fullOnly: 1,
 };
 
-/** Litres that are in the tank beside those a sender makes its reader believe. */
-export type SenderReading = { readonly trueL: number; readonly shownL: number };
-
 /**
  * What a sender shows, L, while so much is in the tank at an attitude. It feels the depth at its own place; a gauge
  * turns that depth back into litres as if the rig stood level, and tells nothing below its lowest or above its highest
