@@ -1,5 +1,5 @@
 "use client";
-import { type KeyboardEvent, type PointerEvent, useRef } from "react";
+import { type KeyboardEvent, memo, type PointerEvent, useRef } from "react";
 import type { Design } from "@/core/design/design";
 import type { Edit } from "@/core/design/edit";
 import { buildMove, findPlaceMm, type Movable } from "@/core/design/moves";
@@ -34,7 +34,23 @@ const STEPS: Readonly<Record<string, Pull>> = {
 };
 
 /** A point of the rig that can be pulled, or nudged with the arrow keys: 1 mm, with Shift 10 mm. One hold is one step of undo. */
-export function Handle({ part, label, at, pxPerMm, toShift, shape = "round" }: HandleProps) {
+export const Handle = memo(DrawnHandle, isSameHandle);
+
+// Most handles stand still while one is pulled: those are not drawn again.
+function isSameHandle(a: HandleProps, b: HandleProps): boolean {
+  return (
+    a.label === b.label &&
+    a.at[0] === b.at[0] &&
+    a.at[1] === b.at[1] &&
+    a.pxPerMm.x === b.pxPerMm.x &&
+    a.pxPerMm.y === b.pxPerMm.y &&
+    a.shape === b.shape &&
+    a.toShift === b.toShift &&
+    isSamePart(a.part, b.part)
+  );
+}
+
+function DrawnHandle({ part, label, at, pxPerMm, toShift, shape = "round" }: HandleProps) {
   const picked = useWorkbench(
     (state) => isSamePart(state.selection, part) || state.group.some((other) => isSamePart(other, part)),
   );

@@ -11,7 +11,7 @@ export function Group({
   readonly aside?: ReactNode;
 }) {
   return (
-    <fieldset className="border-t border-rule px-3 py-2 first:border-t-0">
+    <fieldset className="later border-t border-rule px-3 py-2 first:border-t-0">
       <legend className="sr-only">{title}</legend>
       <div className="flex min-h-7 items-center justify-between">
         <span className="plate text-[15px]" aria-hidden>

@@ -9,12 +9,14 @@ import { Handle, type HandleShape, type Pull } from "../drawing/Handle";
 import { findShownDrain } from "../drawing/shown";
 import type { PlanProps } from "./PlanScenery";
 
+const toPlanShift = (_: Design, pull: Pull): Vec3 => vec(pull.across, pull.up, 0);
+const toTurnedShift = (_: Design, pull: Pull): Vec3 => vec(pull.up, -pull.across, 0);
+
 /** Everything that can be pulled in plan. On a turned sheet, zoomed by `turnedZoom`, up the screen is forward. */
 export function PlanHandles({ design, view, turnedZoom }: PlanProps & { readonly turnedZoom: number | null }) {
   const evaluation = useWorkbench((state) => state.evaluation);
   const drainId = useWorkbench((state) => state.drainId);
-  const toShift = (_: Design, pull: Pull) =>
-    turnedZoom === null ? vec(pull.across, pull.up, 0) : vec(pull.up, -pull.across, 0);
+  const toShift = turnedZoom === null ? toPlanShift : toTurnedShift;
   const zoomed = turnedZoom ?? 1;
   const pxPerMm = { x: view.kx * zoomed, y: view.ky * zoomed };
   const handle = (part: Movable, label: string, p: Vec3, shape?: HandleShape) => (

@@ -1,4 +1,5 @@
 "use client";
+import { memo } from "react";
 import { listOwnCourse } from "@/core/air/ventPath";
 import type { Tank } from "@/core/design/plumbing";
 import { USUAL_FIXTURES } from "@/core/design/usualFixtures";
@@ -47,57 +48,79 @@ export function PlanTanks({
 
 const toXy = (points: readonly Vec3[]) => points.map((p) => [p.x, p.y] as const);
 
+type VentStrokeProps = { readonly d: string; readonly teeX: number | null; readonly teeY: number | null };
+
+// Strokes are drawn again only where they have moved.
+const VentStroke = memo(function VentStroke({ d, teeX, teeY }: VentStrokeProps) {
+  return (
+    <g>
+      <path d={d} stroke="var(--ink)" strokeWidth={4.4} />
+      <path d={d} stroke="var(--sheet)" strokeWidth={2.2} />
+      <path d={d} stroke="var(--ink)" strokeWidth={1} strokeDasharray="1 5" />
+      {teeX !== null && teeY !== null && (
+        <circle cx={teeX} cy={teeY} r={4} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={1.4} />
+      )}
+    </g>
+  );
+});
+
+type DrainStrokeProps = {
+  readonly d: string;
+  readonly width: number;
+  readonly isShown: boolean;
+  readonly isBad: boolean;
+  readonly joinX: number | null;
+  readonly joinY: number | null;
+};
+
+const DrainStroke = memo(function DrainStroke({ d, width, isShown, isBad, joinX, joinY }: DrainStrokeProps) {
+  return (
+    <g opacity={isShown ? 1 : 0.6}>
+      <path d={d} stroke={isBad ? "var(--signal)" : "var(--ink)"} strokeWidth={width + 3} />
+      <path d={d} stroke="var(--sheet)" strokeWidth={width} />
+      {joinX !== null && joinY !== null && (
+        <circle cx={joinX} cy={joinY} r={width / 2 + 2.6} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={1.6} />
+      )}
+    </g>
+  );
+});
+
 /** Drains, breathers and fixtures. */
 export function PlanLines({ design, view, shownId }: PlanProps & { readonly shownId: string | null }) {
   const evaluation = useWorkbench((state) => state.evaluation);
+  const bad = new Set(
+    evaluation?.findings.flatMap((f) => (f.severity === "must" && "lineId" in f.at ? [f.at.lineId] : [])),
+  );
   return (
     <g fill="none" strokeLinejoin="round" strokeLinecap="round">
       {design.lines.map((line) => {
         if (line.kind === "vent") {
           const points = listOwnCourse(design, line);
+          const end = line.to.kind === "tee" ? points.at(-1)! : null;
           return (
-            <g key={line.id}>
-              <path d={toPath(view, toXy(points))} stroke="var(--ink)" strokeWidth={4.4} />
-              <path d={toPath(view, toXy(points))} stroke="var(--sheet)" strokeWidth={2.2} />
-              <path d={toPath(view, toXy(points))} stroke="var(--ink)" strokeWidth={1} strokeDasharray="1 5" />
-              {line.to.kind === "tee" && (
-                <circle
-                  cx={view.x(points.at(-1)!.x)}
-                  cy={view.y(points.at(-1)!.y)}
-                  r={4}
-                  fill="var(--sheet)"
-                  stroke="var(--ink)"
-                  strokeWidth={1.4}
-                />
-              )}
-            </g>
+            <VentStroke
+              key={line.id}
+              d={toPath(view, toXy(points))}
+              teeX={end && view.x(end.x)}
+              teeY={end && view.y(end.y)}
+            />
           );
         }
         const drain = evaluation?.drains.find((d) => d.lineId === line.id);
         if (!drain) return null;
-        const bad = evaluation?.findings.some(
-          (f) => f.severity === "must" && "lineId" in f.at && f.at.lineId === line.id,
-        );
         // past a junction it is the other drain that is drawn
         const own = drain.nodesMm.slice(0, drain.ownLegs + 1);
-        const path = toPath(view, toXy([drain.outletMm, ...own]));
-        const end = own.at(-1)!;
-        const width = Math.max(3.4, line.pipe.innerMm * view.kx);
+        const end = line.to.kind === "junction" ? own.at(-1)! : null;
         return (
-          <g key={line.id} opacity={line.id === shownId ? 1 : 0.6}>
-            <path d={path} stroke={bad ? "var(--signal)" : "var(--ink)"} strokeWidth={width + 3} />
-            <path d={path} stroke="var(--sheet)" strokeWidth={width} />
-            {line.to.kind === "junction" && (
-              <circle
-                cx={view.x(end.x)}
-                cy={view.y(end.y)}
-                r={width / 2 + 2.6}
-                fill="var(--sheet)"
-                stroke="var(--ink)"
-                strokeWidth={1.6}
-              />
-            )}
-          </g>
+          <DrainStroke
+            key={line.id}
+            d={toPath(view, toXy([drain.outletMm, ...own]))}
+            width={Math.max(3.4, line.pipe.innerMm * view.kx)}
+            isShown={line.id === shownId}
+            isBad={bad.has(line.id)}
+            joinX={end && view.x(end.x)}
+            joinY={end && view.y(end.y)}
+          />
         );
       })}
       {design.fixtures.map(({ id, kind, outletMm }) => {
