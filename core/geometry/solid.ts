@@ -77,8 +77,21 @@ export function listCorners(solid: Solid): Vec3[] {
   return profileMm.flatMap((p) => [placeOnAxis(axis, p, 0), placeOnAxis(axis, p, lengthMm)]);
 }
 
+type Extent = { readonly min: Vec3; readonly max: Vec3 };
+
+// A solid never changes, and is asked for its extent many times in one evaluation.
+const EXTENTS = new WeakMap<Solid, Extent>();
+
 /** Lengths of the solid along x, y and z, and where its lowest corner is in its own frame. */
-export function measureExtent(solid: Solid): { readonly min: Vec3; readonly max: Vec3 } {
+export function measureExtent(solid: Solid): Extent {
+  const known = EXTENTS.get(solid);
+  if (known) return known;
+  const extent = findExtent(solid);
+  EXTENTS.set(solid, extent);
+  return extent;
+}
+
+function findExtent(solid: Solid): Extent {
   if (solid.shape === "cylinder") {
     const { diameterMm: d } = solid;
     return { min: vec(0, 0, 0), max: placeOnAxis(solid.axis, { u: d, v: d }, solid.lengthMm) };
