@@ -62,3 +62,21 @@ test("the tanks weigh on axles and sides; an axle that may not carry it is a mus
   await carry.press("Enter");
   await expect(page.getByRole("region", { name: "Findings" })).toContainText("Rear axle carries too much");
 });
+
+test("the fixing is held against road, track and crash; what has no rating is told of", async ({ page }) => {
+  await openWorkbench(page);
+  await page.keyboard.press("3");
+  const fixing = page.getByRole("group", { name: "Fixing" });
+  await fixing.getByLabel("Held by").selectOption({ label: "Straps and J-bolts" });
+  const findings = page.getByRole("region", { name: "Findings" });
+  await expect(findings).toContainText("has no rating");
+  await fixing.getByLabel("What each sits in bears").fill("2");
+  await page.keyboard.press("Enter");
+  await expect(findings).toContainText("does not hold");
+  await expect(fixing.getByRole("row", { name: /^A crash forward/ })).toContainText("of what they sit in");
+  await fixing.getByLabel("Bolts, class 8.8").fill("12");
+  await page.keyboard.press("Enter");
+  await fixing.getByLabel("What each sits in bears").fill("10");
+  await page.keyboard.press("Enter");
+  await expect(findings).not.toContainText("does not hold");
+});

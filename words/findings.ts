@@ -3,6 +3,7 @@ import type { PartRef } from "@/core/design/part";
 import type { Finding, Severity } from "@/core/evaluate/findings";
 import { LIMITS } from "@/core/rules/limitIds";
 import { describeAttitude } from "./attitudes";
+import { LOAD_NAMES } from "./labels";
 import { formatLimit } from "./limits";
 import { formatLength, formatNumber, formatQuantity, type Units } from "./units";
 
@@ -180,6 +181,18 @@ export function describeFinding(finding: Finding, design: Design, units: Units):
         title: `Dumping ${finding.otherName} sucks on ${part}`,
         why: `Through the breather they share it puts ${formatQuantity(finding.suctionPa, "pressure", units)} on the traps; ${limit} are allowed.`,
         advice: "Widen the stretch they share, or give each its own way out.",
+      };
+    case "fixingWeak":
+      return {
+        title: `The fixing of ${part} does not hold`,
+        why: `${LOAD_NAMES[finding.load]} takes ${formatQuantity(finding.utilisation, "ratio", units)} of what ${finding.weakest === "held" ? "the bolts sit in" : "the bolts"} bear.`,
+        advice: "Use more bolts or larger ones, a stronger lug, or hang less water.",
+      };
+    case "fixingUnrated":
+      return {
+        title: `What holds ${part} has no rating`,
+        why: "The bolt may bear it and the rivet nut, lug or strap may not. The weakest of them decides.",
+        advice: "Take the rating from its data sheet and type it in, or use a through bolt with a plate.",
       };
     case "senderLong":
       return {

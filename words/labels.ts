@@ -1,6 +1,7 @@
 import type { Design } from "@/core/design/design";
 import type {
   Fitting,
+  FixingKind,
   FixtureKind,
   HeldWater,
   Material,
@@ -9,9 +10,10 @@ import type {
   SenderKind,
   TrapKind,
 } from "@/core/design/plumbing";
-import type { ObstacleKind, RigKind } from "@/core/design/rig";
+import type { CrashClass, ObstacleKind, RigKind } from "@/core/design/rig";
 import type { TankShape } from "@/core/edits/tankEdits";
 import type { StandingState } from "@/core/evaluate/standingMap";
+import type { LoadCaseId } from "@/core/fixing/fixing";
 
 /** Stations of the work, as they stand on the stair. */
 export const STATION_NAMES = {
@@ -87,6 +89,30 @@ export const SENDER_NAMES: Readonly<Record<SenderKind, { readonly name: string; 
   float: { name: "Float on an arm", plain: "Follows the water between its stops; hair and grease stop it." },
   pressure: { name: "Pressure at the bottom", plain: "Feels the water over it. A drop of mud reads as water." },
   fullOnly: { name: "Full only", plain: "One contact near the top: full, or not full." },
+};
+
+export const LOAD_NAMES: Readonly<Record<LoadCaseId, string>> = {
+  braking: "Braking",
+  cornering: "Cornering",
+  track: "A rough track",
+  crashForward: "A crash forward",
+  crashSideways: "A crash from the side",
+};
+
+export const CLASS_NAMES: Readonly<Record<CrashClass, string>> = {
+  none: "None reckoned",
+  m1n1: "Van (M1, N1)",
+  m2n2: "Small bus, lorry (M2, N2)",
+  m3n3: "Bus, heavy lorry (M3, N3)",
+};
+
+export const FIXING_NAMES: Readonly<Record<FixingKind, { readonly name: string; readonly plain: string }>> = {
+  straps: { name: "Straps and J-bolts", plain: "Rubber under each strap, so that nothing chafes." },
+  cradle: { name: "Angle-steel cradle", plain: "Foam between tank and steel; the tank must not carry the cradle." },
+  brackets: {
+    name: "Brackets on the tank",
+    plain: "The lugs of a plastic tank seldom bear a crash: ask for their rating.",
+  },
 };
 
 export const WATER_NAMES: Readonly<Record<HeldWater, string>> = {

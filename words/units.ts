@@ -10,6 +10,7 @@ import {
   MM_PER_IN,
   mmPerMToInPerFt,
   mmToIn,
+  N_PER_LBF,
   PA_PER_IN_WATER,
 } from "@/core/quantity/convert";
 import type { Quantity } from "@/core/workings/working";
@@ -90,6 +91,8 @@ export function formatParts(value: number, quantity: Quantity, units: Units): Fi
       return part(formatNumber(value, value < 10 ? 1 : 0), "weeks");
     case "hours":
       return part(formatNumber(value, value < 10 ? 1 : 0), "h");
+    case "force":
+      return pick(part(formatNumber(value, 2), "kN"), part(formatNumber((value * 1000) / N_PER_LBF, 0), "lbf"));
     case "weight":
       return pick(part(formatNumber(value, 0), "kg"), part(formatNumber(value / KG_PER_LB, 0), "lb"));
     case "temperature":
@@ -167,6 +170,8 @@ export function parseQuantity(text: string, quantity: Quantity, units: Units): R
       return parseWithUnit(text, FLOW_UNITS, imperial ? "gal/min" : "l/min");
     case "pressure":
       return parseWithUnit(text.replace(/in\s+water/i, "inwater"), PRESSURE_UNITS, imperial ? "inwater" : "pa");
+    case "force":
+      return parseWithUnit(text, { kn: 1, lbf: N_PER_LBF / 1000 }, imperial ? "lbf" : "kn");
     case "weight":
       return parseWithUnit(text, { kg: 1, lb: KG_PER_LB }, imperial ? "lb" : "kg");
     case "temperature":

@@ -1,6 +1,6 @@
 import { vec } from "../geometry/vec";
 import { CURRENT_VERSION, type Design, FORMAT } from "./design";
-import type { RigKind } from "./rig";
+import { type RigKind, USUAL_CLASS } from "./rig";
 import { USUAL_TRAPS } from "./usualTraps";
 
 /** What a builder measures before anything can be computed; mm unless the name says otherwise. */
@@ -91,6 +91,7 @@ export function createDesign(id: string, name: string, kind: RigKind, m: FirstMe
       sillZMm: m.sillBelowMm === null ? null : -m.sillBelowMm,
       waterlineZMm: m.waterlineMm,
       axles: [],
+      crashClass: USUAL_CLASS[kind],
       envelope: { noseDownDeg: 2, noseUpDeg: 2, leftLowDeg: 2, rightLowDeg: 2 },
       standings: [],
       dumpAttitude: { pitchDeg: 0, rollDeg: 0 },
@@ -120,6 +121,7 @@ export function createDesign(id: string, name: string, kind: RigKind, m: FirstMe
         material: "polyethylene",
         insulationMm: 0,
         sender: null,
+        fixing: null,
         ports: [
           { id: "inlet", kind: "inlet", atMm: inlet, boreMm: PIPE.innerMm },
           { id: "vent", kind: "vent", atMm: vec(m.tankLengthMm / 2, m.tankWidthMm / 2, m.tankHeightMm), boreMm: 19 },

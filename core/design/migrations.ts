@@ -27,7 +27,7 @@ function giveBreathersAnEnd(document: DesignDocument): DesignDocument {
     ...document,
     ...(Array.isArray(fixtures) ? { fixtures: givePlugs(fixtures) } : {}),
     ...(Array.isArray(tanks) ? { tanks: giveMaterials(tanks) } : {}),
-    ...(isDocument(rig) && Array.isArray(rig["axles"]) ? { rig: { ...rig, axles: giveSpare(rig["axles"]) } } : {}),
+    ...(isDocument(rig) ? { rig: giveClass(rig) } : {}),
   };
   if (!Array.isArray(old["lines"])) return old;
   const lines = old["lines"].map((line: unknown) => {
@@ -49,7 +49,15 @@ function giveBreathersAnEnd(document: DesignDocument): DesignDocument {
 }
 
 const giveMaterials = (tanks: readonly unknown[]): unknown[] =>
-  tanks.map((tank) => (isDocument(tank) ? { ...tank, material: "polyethylene", insulationMm: 0, sender: null } : tank));
+  tanks.map((tank) =>
+    isDocument(tank) ? { ...tank, material: "polyethylene", insulationMm: 0, sender: null, fixing: null } : tank,
+  );
+const CLASS_OF: Readonly<Record<string, string>> = { van: "m1n1", bus: "m3n3" };
+const giveClass = (rig: DesignDocument): DesignDocument => ({
+  ...rig,
+  crashClass: CLASS_OF[String(rig["kind"])] ?? "none",
+  ...(Array.isArray(rig["axles"]) ? { axles: giveSpare(rig["axles"]) } : {}),
+});
 const giveSpare = (axles: readonly unknown[]): unknown[] =>
   axles.map((axle) => (isDocument(axle) ? { ...axle, spareKg: null } : axle));
 const PLUGGED: readonly unknown[] = ["kitchenSink", "basin", "bath"];

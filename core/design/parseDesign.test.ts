@@ -111,12 +111,18 @@ test("a crossing outline names its edges", () => {
   expect(fault).toMatchObject({ code: "profileCrossesItself", edges: [0, 2] });
 });
 
+const toRig2 = ({ crashClass: _class, ...rig }: Loose): Loose => ({
+  ...rig,
+  axles: rig.axles.map(({ spareKg: _spare, ...axle }: Loose) => axle),
+});
 // What the older versions had not: an end of a breather, changes of pipe, traps in the line, cleanouts.
 const toVersion2 = (document: Loose): Loose => ({
   ...document,
   version: 2,
-  rig: { ...document.rig, axles: document.rig.axles.map(({ spareKg: _spare, ...axle }: Loose) => axle) },
-  tanks: document.tanks.map(({ insulationMm: _lagging, sender: _sender, material: _of, ...tank }: Loose) => tank),
+  rig: toRig2(document.rig),
+  tanks: document.tanks.map(
+    ({ insulationMm: _lagging, sender: _sender, material: _of, fixing: _held, ...tank }: Loose) => tank,
+  ),
   fixtures: document.fixtures.map(({ hasPlug: _plug, ...fixture }: Loose) => fixture),
   lines: document.lines.map(({ lineTrap: _trap, changes: _changes, holes: _holes, ...line }: Loose) => {
     if (line.kind === "vent") {

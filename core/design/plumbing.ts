@@ -82,6 +82,18 @@ export const sender = z.strictObject({
   highMm: mm(1, 3_000),
 });
 
+export const FIXING_KINDS = ["straps", "cradle", "brackets"] as const;
+export const BOLT_SIZES = ["M6", "M8", "M10", "M12"] as const;
+
+/** What holds a tank up: bolts of property class 8.8, and what each of them sits in or pulls on. */
+export const fixing = z.strictObject({
+  kind: z.enum(FIXING_KINDS),
+  bolts: whole(2, 24),
+  size: z.enum(BOLT_SIZES),
+  /** Rating of what one bolt sits in or pulls on, from its data sheet: rivet nut, lug, strap; null where it is not known. */
+  heldKN: z.nullable(number("kN", 0.1, 200)),
+});
+
 export const tank = z.strictObject({
   id,
   name,
@@ -94,6 +106,7 @@ export const tank = z.strictObject({
   /** Lagging all round. */
   insulationMm: mm(0, 200),
   sender: z.nullable(sender),
+  fixing: z.nullable(fixing),
   ports: list(port, { most: 24 }),
   locked,
 });
@@ -214,6 +227,9 @@ export type LineTrap = z.infer<typeof lineTrap>;
 export type PipeChange = z.infer<typeof pipeChange>;
 export type PipeJoint = PipeChange["joint"];
 export type Material = Tank["material"];
+export type Fixing = z.infer<typeof fixing>;
+export type FixingKind = Fixing["kind"];
+export type BoltSize = Fixing["size"];
 export type Sender = z.infer<typeof sender>;
 export type SenderKind = Sender["kind"];
 export type HeldWater = Tank["holds"];

@@ -21,6 +21,9 @@ export const OBSTACLE_KINDS = [
   "airIntake",
 ] as const;
 
+/** Classes of vehicles by which a crash is reckoned; a boat and a trailer that nobody rides in have none. */
+export const CRASH_CLASSES = ["none", "m1n1", "m2n2", "m3n3"] as const;
+
 export const attitude = z.strictObject({ pitchDeg: degrees(-20, 20), rollDeg: degrees(-20, 20) });
 
 /** A solid that is already on the rig: a block from its lowest, rearmost, rightmost corner. */
@@ -57,6 +60,7 @@ export const rig = z.strictObject({
     }),
     { most: 4 },
   ),
+  crashClass: z.enum(CRASH_CLASSES),
   /** How far out of level the rig is ever parked (a boat: trim and heel at her berth). */
   envelope: z.strictObject({
     noseDownDeg: degrees(0, 20),
@@ -73,6 +77,15 @@ export const rig = z.strictObject({
 export const obstacles = list(obstacle, { most: 200 });
 
 export type Rig = z.infer<typeof rig>;
+/** The class a rig of a kind usually is: vans M1 and N1, coaches M3; boats and trailers are not reckoned for a crash. */
+export const USUAL_CLASS: Readonly<Record<(typeof RIG_KINDS)[number], (typeof CRASH_CLASSES)[number]>> = {
+  van: "m1n1",
+  bus: "m3n3",
+  trailer: "none",
+  boat: "none",
+};
+
 export type RigKind = Rig["kind"];
 export type ObstacleKind = Obstacle["kind"];
 export type Obstacle = z.infer<typeof obstacle>;
+export type CrashClass = Rig["crashClass"];

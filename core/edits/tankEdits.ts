@@ -43,6 +43,7 @@ export function buildAddTank(design: Design, holds: HeldWater, name: string): Ed
     material: "polyethylene",
     insulationMm: 0,
     sender: null,
+    fixing: null,
     ports: [
       ...(holds === "fresh" ? [] : [placePort(design, size, holds === "black" ? 71.2 : 36.4)]),
       { id: "dump", kind: "outlet", atMm: vec(0, size.widthMm / 2, 0), boreMm: holds === "black" ? 71.2 : 38 },

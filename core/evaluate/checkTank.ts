@@ -1,6 +1,7 @@
 import type { Design } from "../design/design";
 import type { Tank } from "../design/plumbing";
 import { measureSillGapMm, measureTankGaps } from "../fit/obstacleGaps";
+import { computeFixing } from "../fixing/fixing";
 import { measureExtent } from "../geometry/solid";
 import { isAtLeast, isAtMost } from "../quantity/tolerance";
 import { type Limit, lookUpLimit } from "../rules/lookUpLimit";
@@ -16,6 +17,14 @@ export function checkTank(design: Design, tank: Tank, result: TankResult): Findi
   const findings: Finding[] = [];
   if (!tank.ports.some((port) => port.kind === "outlet"))
     findings.push(createFinding("must", at, { code: "tankNoOutlet" }));
+  if (tank.fixing) {
+    const cases = computeFixing(tank, tank.fixing, design.rig.crashClass);
+    const { load, utilisation, weakest } = cases.reduce((a, b) => (b.utilisation > a.utilisation ? b : a));
+    if (utilisation > 1) {
+      findings.push(createFinding("must", at, { code: "fixingWeak", load: load.id, utilisation, weakest }));
+    }
+    if (tank.fixing.heldKN === null) findings.push(createFinding("should", at, { code: "fixingUnrated" }));
+  }
   if (tank.sender) {
     const { min, max } = measureExtent(tank.solid);
     const heightMm = max.z - min.z;

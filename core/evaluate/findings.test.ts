@@ -81,6 +81,12 @@ test.each<[Finding["code"], Finding["severity"], readonly EditOp[]]>([
     "should",
     [set(["tanks", tank.id, "sender"], { kind: "float", xMm: 100, yMm: 100, lowMm: 10, highMm: 400 })],
   ],
+  ["fixingWeak", "must", [set(["tanks", tank.id, "fixing"], { kind: "brackets", bolts: 4, size: "M6", heldKN: 1 })]],
+  [
+    "fixingUnrated",
+    "should",
+    [set(["tanks", tank.id, "fixing"], { kind: "straps", bolts: 8, size: "M10", heldKN: null })],
+  ],
   ["axleOverloaded", "must", [set(["rig", "axles", 0, "spareKg"], 20)]],
   ["obstaclesOverlap", "note", [set(["obstacles", "cross-rear", "atMm"], kranich.obstacles.at(-1)!.atMm)]],
   ["trapsInSeries", "should", [set(["lines", drain.id, "lineTrap"], { bend: 0, sealMm: 50, hasCleanout: true })]],

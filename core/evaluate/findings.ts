@@ -1,6 +1,7 @@
 import type { Attitude } from "../attitude/attitude";
 import type { PartRef } from "../design/part";
 import type { RampAngle } from "../fit/rampAngles";
+import type { LoadCaseId } from "../fixing/fixing";
 import type { Limit } from "../rules/lookUpLimit";
 
 /** must: do not drill yet. should: works, but will be regretted. note: worth knowing. */
@@ -50,6 +51,13 @@ type Numbers =
       readonly gapMm: number;
     }
   | { readonly code: "sharedAirSucks"; readonly suctionPa: number; readonly otherName: string }
+  | {
+      readonly code: "fixingWeak";
+      readonly load: LoadCaseId;
+      readonly utilisation: number;
+      readonly weakest: "bolt" | "held" | null;
+    }
+  | { readonly code: "fixingUnrated" }
   | { readonly code: "senderLong"; readonly highMm: number; readonly heightMm: number }
   | {
       readonly code: "axleOverloaded";

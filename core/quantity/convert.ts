@@ -10,6 +10,7 @@ export const MM3_PER_L = 1e6;
 export const PA_PER_IN_WATER = 9.80665 * MM_PER_IN;
 /** International pound, exact. */
 export const KG_PER_LB = 0.45359237;
+export const N_PER_LBF = KG_PER_LB * 9.80665;
 export const L_PER_US_GAL = 3.785411784;
 
 export const SECONDS_PER_HOUR = 3600;

@@ -13,12 +13,14 @@ import { buildTankField } from "./tankLevels";
 export type EmptyingPoint = { readonly second: number; readonly litres: number };
 export type Emptying = {
   readonly curve: readonly EmptyingPoint[];
-  /** Until nothing more runs; what stays below the outlet stays. */
+  /** Until it only trickles, and what is left then, with what stays below the outlet for good. */
   readonly seconds: number;
   readonly leftL: number;
 };
 
 const STEPS = 240;
+/** Less than this is a trickle that nobody waits for, m³/s: 1.2 L a minute [T]. */
+const TRICKLE_M3_PER_S = 2e-5;
 
 /** An outlet sits in the bottom where its invert is the bottom and it is clear of the walls. */
 export function isBottomOutlet(tank: Tank, { atMm }: Pick<Port, "atMm">): boolean {
@@ -55,22 +57,22 @@ export function computeEmptying(
 ): Emptying {
   const field = buildTankField(tank, up);
   const invertMm = dot(up, outlet.atMm);
-  const leftL = Math.min(fromL, measureVolumeBelowL(field, invertMm));
+  const belowL = Math.min(fromL, measureVolumeBelowL(field, invertMm));
   const isBottom = isBottomOutlet(tank, outlet);
   const curve: EmptyingPoint[] = [{ second: 0, litres: fromL }];
-  const liveL = fromL - leftL;
+  const liveL = fromL - belowL;
   // steps shrink toward the end, as the flow does, so that each takes about as long
-  const toL = (i: number) => leftL + liveL * (1 - i / STEPS) ** 2;
+  const toL = (i: number) => belowL + liveL * (1 - i / STEPS) ** 2;
   let second = 0;
   for (let i = 0; i < STEPS && liveL > 0; i++) {
     const [before, after] = [toL(i), toL(i + 1)];
     const depthM = mmToM(computeLevelForVolume(field, (before + after) / 2) - invertMm);
     const flow = computeOutflow(Math.max(0, depthM), outlet.boreMm, isBottom, airway, dropM);
-    if (flow <= 0) break;
+    if (flow < TRICKLE_M3_PER_S) break;
     second += (before - after) / 1000 / flow;
     curve.push({ second, litres: after });
   }
-  return { curve, seconds: second, leftL };
+  return { curve, seconds: second, leftL: curve.at(-1)!.litres };
 }
 
 function computeOutflow(

@@ -134,8 +134,9 @@ test("200 mm over 0.5 m² run out through 38 mm in the bottom in 148.4 s; at the
   const solid = box(1000, 500, 200);
   const bottom = shaped(solid, [outletAt(500, 250, 38)]);
   const { seconds, leftL } = computeEmptying(bottom, bottom.ports[0]!, level, 100);
-  expect(leftL).toBe(0);
-  expect(Math.abs(seconds - 148.4)).toBeLessThan(1);
+  expect(leftL).toBeLessThan(0.1);
+  // 148.4 s to the last drop; t goes with √h1 − √h2, and it is watched until it only trickles
+  expect(Math.abs(seconds - 148.4 * (1 - Math.sqrt(leftL / 100)))).toBeLessThan(0.5);
   const side = shaped(solid, [outletAt(0, 250, 38)]);
   const { curve } = computeEmptying(side, side.ports[0]!, level, 100);
   const atBoreTop = curve.find(({ litres }) => litres <= 500 * 0.038)!;
@@ -161,7 +162,9 @@ test("running out: the curve falls, time rises, a falling hose helps, a breather
         expect(point.litres).toBeLessThan(before.litres);
       });
       expect(open.leftL).toBeGreaterThanOrEqual(0);
-      if (open.curve.length > 1) expect(open.curve.at(-1)!.litres).toBeCloseTo(open.leftL, 6);
+      expect(open.curve.at(-1)!.litres).toBe(open.leftL);
+      // a bore in the wall never takes as long as a day
+      expect(open.seconds).toBeLessThan(86_400);
       const airway = [{ boreM: 0.012, lengthM: 2, lossK: 3 }];
       expect(computeEmptying(tank, outlet, up, fromL, { airway }).seconds).toBeGreaterThanOrEqual(open.seconds - 1e-6);
       expect(computeEmptying(tank, outlet, up, fromL, { dropM: 0.3 }).seconds).toBeLessThanOrEqual(open.seconds + 1e-6);

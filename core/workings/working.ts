@@ -20,6 +20,7 @@ export type Quantity =
   | "weeks"
   | "hours"
   | "weight"
+  | "force"
   | "temperature"
   | "area";
 

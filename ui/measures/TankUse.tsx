@@ -185,7 +185,8 @@ function RunningEmpty({ tank }: { readonly tank: Tank }) {
     <Group title="Running empty">
       <p className="text-[13px] text-faint">
         From full it runs <span className="figures text-[18px] text-ink">{describeSeconds(run.seconds)}</span> through
-        its outlet, the breather throttling; {formatQuantity(run.leftL, "volume", units)} stay behind.
+        its outlet, the breather throttling, until it only trickles; {formatQuantity(run.leftL, "volume", units)} are
+        left then.
       </p>
       <EmptyingCurve run={run} units={units} />
       <p className="text-[12px] leading-snug text-faint">

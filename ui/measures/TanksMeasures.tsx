@@ -17,6 +17,7 @@ import { TextField } from "../kit/TextField";
 import { BackUp } from "./BackUp";
 import { Group } from "./Group";
 import { PlaceFields } from "./PlaceFields";
+import { TankFixing } from "./TankFixing";
 import { TankShapeFields } from "./TankShapeFields";
 import { TankUse } from "./TankUse";
 import { TankWeights } from "./TankWeights";
@@ -122,6 +123,7 @@ function TankMeasures({ tank }: { readonly tank: Tank }) {
           </Group>
         );
       })}
+      <TankFixing tank={tank} />
       <TankUse tank={tank} />
       {removeTank && (
         <div className="px-3 pb-2">

@@ -1,0 +1,97 @@
+"use client";
+import { BOLT_SIZES, type BoltSize, FIXING_KINDS, type FixingKind, type Tank } from "@/core/design/plumbing";
+import { CRASH_CLASSES, type CrashClass } from "@/core/design/rig";
+import { computeFixing } from "@/core/fixing/fixing";
+import { useTrailing } from "@/store/useWorkbench";
+import { CLASS_NAMES, FIXING_NAMES, LOAD_NAMES } from "@/words/labels";
+import { formatQuantity } from "@/words/units";
+import { NumberField } from "../kit/NumberField";
+import { Pick } from "../kit/Pick";
+import { Group } from "./Group";
+import { useEdits } from "./useEdits";
+
+const NEW = { bolts: 6, size: "M8", heldKN: null } as const;
+
+/** What holds the tank up, and how much of it each load takes. */
+export function TankFixing({ tank }: { readonly tank: Tank }) {
+  const crashClass = useTrailing((state) => state.history!.design.rig.crashClass);
+  const units = useTrailing((state) => state.units);
+  const { set } = useEdits();
+  const at = { kind: "tank", id: tank.id } as const;
+  const path = (...keys: string[]) => ["tanks", tank.id, "fixing", ...keys];
+  const { fixing } = tank;
+  return (
+    <Group title="Fixing">
+      <Pick<FixingKind | "none">
+        label="Held by"
+        value={fixing?.kind ?? "none"}
+        names={{
+          none: "Not worked out",
+          ...(Object.fromEntries(FIXING_KINDS.map((k) => [k, FIXING_NAMES[k].name])) as Record<FixingKind, string>),
+        }}
+        onPick={(kind) => set(at, path(), kind === "none" ? null : { ...(fixing ?? NEW), kind })}
+      />
+      {fixing && (
+        <>
+          <p className="text-[12px] leading-snug text-faint">{FIXING_NAMES[fixing.kind].plain}</p>
+          <NumberField
+            label="Bolts, class 8.8"
+            value={fixing.bolts}
+            quantity="count"
+            onCommit={(value) => set(at, path("bolts"), value)}
+          />
+          <Pick<BoltSize>
+            label="Of size"
+            value={fixing.size}
+            names={Object.fromEntries(BOLT_SIZES.map((size) => [size, size])) as Record<BoltSize, string>}
+            onPick={(value) => set(at, path("size"), value)}
+          />
+          <NumberField
+            label="What each sits in bears"
+            help="Rivet nut, lug or strap, from its data sheet."
+            value={fixing.heldKN}
+            quantity="force"
+            clearable
+            onCommit={(value) => set(at, path("heldKN"), value)}
+          />
+          <Pick<CrashClass>
+            label="Crash as for a"
+            value={crashClass}
+            names={CLASS_NAMES}
+            order={CRASH_CLASSES}
+            onPick={(value) => set({ kind: "rig" }, ["rig", "crashClass"], value)}
+          />
+          <table className="mt-1 w-full text-[13px]" aria-label="What each load takes of the fixing">
+            <thead className="text-faint">
+              <tr>
+                <th className="text-left font-normal">full tank</th>
+                <th className="text-right font-normal">shear</th>
+                <th className="text-right font-normal">pull</th>
+                <th className="text-right font-normal">takes</th>
+              </tr>
+            </thead>
+            <tbody className="figures text-[15px]">
+              {computeFixing(tank, fixing, crashClass).map(({ load, shearKN, tensionKN, utilisation, weakest }) => (
+                <tr key={load.id} className="border-t border-rule">
+                  <th scope="row" className="text-left font-normal">
+                    {LOAD_NAMES[load.id]}
+                  </th>
+                  <td className="text-right">{formatQuantity(shearKN, "force", units)}</td>
+                  <td className="text-right">{formatQuantity(tensionKN, "force", units)}</td>
+                  <td className={`text-right ${utilisation > 1 ? "text-signal" : ""}`}>
+                    {formatQuantity(utilisation, "ratio", units)}
+                    {weakest === "held" ? " of what they sit in" : ""}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <p className="pt-1 text-[12px] leading-snug text-faint">
+            On the bolt that bears most: two rows at the ends, its weight, the push and the turning over with it. Have a
+            fixing that must bear a crash looked at by someone licensed to.
+          </p>
+        </>
+      )}
+    </Group>
+  );
+}
