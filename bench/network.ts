@@ -1,11 +1,13 @@
 import { computeUp } from "@/core/attitude/attitude";
 import type { Design } from "@/core/design/design";
+import { stripPlumbing } from "@/core/design/stripPlumbing";
 import { evaluate } from "@/core/evaluate/evaluate";
 import { computeStandingMap } from "@/core/evaluate/standingMap";
 import { computePour } from "@/core/pour/pour";
 import { listUsable, toUse } from "@/core/pour/usualUses";
 import { findRoutes } from "@/core/routes/findRoutes";
 import { computeDips, listDepths } from "@/core/tanks/dipChart";
+import { findLargestTanks } from "@/core/tanks/largestTanks";
 import { FURNISHED, readDemo } from "@/tests/demoRigs";
 import { type Row, time } from "./core";
 
@@ -33,6 +35,11 @@ export function benchNetwork(): Row[] {
       "pour, all of its fixtures at once",
       timeOnce(() => computePour(whole, TILT, uses)),
       null,
+    ),
+    row(
+      "largest tank, lesesaal bare",
+      timeOnce(() => findLargestTanks(stripPlumbing(readDemo("lesesaal")))),
+      3000,
     ),
     row("dip chart, 500 levels × 61 attitudes of a 24-corner prism", timeOnce(benchDips), 50),
     ...benchLines(),

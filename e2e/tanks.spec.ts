@@ -80,3 +80,19 @@ test("the fixing is held against road, track and crash; what has no rating is to
   await page.keyboard.press("Enter");
   await expect(findings).not.toContainText("does not hold");
 });
+
+test("the largest tank that fits a bare rig is looked for, drawn, hung and undone", async ({ page }) => {
+  await openWorkbench(page);
+  await openSample(page, "Lesesaal, bare");
+  await page.keyboard.press("3");
+  const largest = page.getByTestId("largest");
+  await largest.getByRole("button", { name: "Find the largest that fits" }).click();
+  const first = largest.getByRole("listitem").first();
+  await expect(first).toContainText(/L, \d+ × \d+ × \d+.mm inside/);
+  await first.getByRole("button").first().click();
+  await largest.getByRole("button", { name: "Hang it there" }).click();
+  await expect(page.getByRole("group", { name: "Grey tank", exact: true })).toBeVisible();
+  await expect(page.getByRole("region", { name: "Findings" })).not.toContainText("runs into");
+  await page.keyboard.press("Control+z");
+  await expect(page.getByRole("group", { name: "Grey tank", exact: true })).toBeHidden();
+});

@@ -16,6 +16,7 @@ import { Pick } from "../kit/Pick";
 import { TextField } from "../kit/TextField";
 import { BackUp } from "./BackUp";
 import { Group } from "./Group";
+import { LargestTanks } from "./LargestTanks";
 import { PlaceFields } from "./PlaceFields";
 import { TankFixing } from "./TankFixing";
 import { TankShapeFields } from "./TankShapeFields";
@@ -162,6 +163,7 @@ function AddTank() {
       <p className="pt-1 text-[12px] leading-snug text-faint">
         It goes where it keeps clear of what is under the floor, nearest to the middle. Then drag it.
       </p>
+      <LargestTanks />
     </Group>
   );
 }

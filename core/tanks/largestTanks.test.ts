@@ -1,0 +1,67 @@
+import fc from "fast-check";
+import { DEMO_NAMES, type DemoName, FURNISHED, readDemo } from "@/tests/demoRigs";
+import { mustApply } from "@/tests/sharedAir";
+import type { Obstacle } from "../design/rig";
+import { stripPlumbing } from "../design/stripPlumbing";
+import { evaluate } from "../evaluate/evaluate";
+import { buildTankAt, findLargestTanks } from "./largestTanks";
+
+test.each<DemoName>([...DEMO_NAMES, FURNISHED])(
+  "%s: every place found is clear of what is there, above the sills, and inside the floor",
+  (name) => {
+    const design = stripPlumbing(readDemo(name));
+    const places = findLargestTanks(design)!;
+    expect(places.length).toBeGreaterThan(0);
+    places.forEach((place, i) => {
+      const hung = mustApply(design, buildTankAt(design, place, "Large"));
+      const codes = evaluate(hung).findings.map(({ code }) => code);
+      expect(codes).not.toContain("tankHitsObstacle");
+      expect(codes).not.toContain("tankBelowSill");
+      expect(evaluate(hung).tanks[0]!.capacityL).toBeCloseTo(place.litres, 6);
+      expect(place.litres).toBeLessThanOrEqual(places[i - 1]?.litres ?? Infinity);
+      expect(place.atMm.x + place.lengthMm).toBeLessThanOrEqual(design.rig.lengthMm);
+    });
+  },
+);
+
+test("under an empty floor the best is the whole floor, less walls, fittings and the grid", () => {
+  const bare = { ...stripPlumbing(readDemo("kranich")), obstacles: [] };
+  const [best] = findLargestTanks(bare)!;
+  const { lengthMm, widthMm } = bare.rig;
+  expect(best!.lengthMm).toBeGreaterThan(lengthMm - 100 - 2 * 6 - 2 * 25);
+  expect(best!.widthMm).toBeGreaterThan(widthMm - 2 * 6 - 2 * 25);
+});
+
+const block = fc.record({
+  x: fc.integer({ min: 0, max: 3000 }),
+  y: fc.integer({ min: -800, max: 700 }),
+  l: fc.integer({ min: 50, max: 900 }),
+  w: fc.integer({ min: 50, max: 500 }),
+});
+
+test("one more thing in the way never makes the largest larger, and it never hits it", () => {
+  const bare = { ...stripPlumbing(readDemo("kranich")), obstacles: [] as Obstacle[] };
+  fc.assert(
+    fc.property(fc.array(block, { minLength: 1, maxLength: 6 }), (blocks) => {
+      const obstacles = blocks.map(
+        ({ x, y, l, w }, i): Obstacle => ({
+          id: `o-${i}`,
+          name: "Box",
+          kind: "crossMember",
+          atMm: { x, y, z: -300 },
+          lengthMm: l,
+          widthMm: w,
+          heightMm: 260,
+        }),
+      );
+      const most = (count: number) =>
+        findLargestTanks({ ...bare, obstacles: obstacles.slice(0, count) })![0]?.litres ?? 0;
+      expect(most(obstacles.length)).toBeLessThanOrEqual(most(obstacles.length - 1) + 1e-9);
+    }),
+    { numRuns: 25 },
+  );
+});
+
+test("stopped, it gives no answer", () => {
+  expect(findLargestTanks(stripPlumbing(readDemo("kranich")), () => false)).toBeNull();
+});

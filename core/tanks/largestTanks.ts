@@ -1,0 +1,152 @@
+import type { Design } from "../design/design";
+import type { Edit } from "../design/edit";
+import { buildAddTank } from "../edits/tankEdits";
+import { findClearance, toBlock, toTankBlock } from "../fit/obstacleGaps";
+import { measureFloorMm } from "../fit/passages";
+import { hindersTanks } from "../fit/roles";
+import type { Block } from "../geometry/blocks";
+import { type Vec3, vec } from "../geometry/vec";
+import { lookUpValue } from "../rules/lookUpLimit";
+
+/** A box tank that fits under the floor where it is. */
+export type TankPlace = {
+  /** Lowest, rearmost, rightmost corner of its inside, and its inside, mm. */
+  readonly atMm: Vec3;
+  readonly lengthMm: number;
+  readonly widthMm: number;
+  readonly heightMm: number;
+  readonly litres: number;
+};
+
+const CELL_MM = 25;
+const WALL_MM = 6;
+/** Kept to another tank and to the floor, mm [T]. */
+const ROOM_MM = 20;
+/** Elbows, valve and hose tails at one end, mm [T: 60 to 120 at each]. */
+const FITTINGS_MM = 100;
+const LEAST = { lengthMm: 200, widthMm: 150, heightMm: 80 } as const;
+const MOST_HEIGHT_MM = 500;
+const HEIGHT_STEP_MM = 20;
+/** How far below the floor its top may hang, mm; lower leaves drains more fall. */
+const BELOW_MM = [140, 80, ROOM_MM] as const;
+const MOST_PLACES = 5;
+
+/**
+ * The largest box tanks that find room under the floor, clear of what is there by the rules, above the sill line and with
+ * room for fittings at one end; most litres first, none within another. For each height and depth the largest free
+ * rectangle in plan on a grid of 25 mm, so at most that much is given away on each side. `onStep` is told the share that
+ * is done; false stops. Source: largest rectangle in a histogram, row by row [C]; rooms for fittings and walls [T].
+ */
+export function findLargestTanks(design: Design, onStep: (share: number) => boolean = () => true): TankPlace[] | null {
+  const top = -measureFloorMm(design);
+  const lowest = design.rig.sillZMm ?? design.rig.groundZMm + 150;
+  const taken = listTaken(design);
+  const heights: number[] = [];
+  for (let h = LEAST.heightMm; h <= Math.min(MOST_HEIGHT_MM, top - lowest); h += HEIGHT_STEP_MM) heights.push(h);
+  const found: TankPlace[] = [];
+  for (const [i, heightMm] of heights.entries()) {
+    for (const belowMm of BELOW_MM) {
+      const z = top - belowMm - WALL_MM - heightMm;
+      if (z - WALL_MM < lowest + lookUpValue(design.rules, "sillGap")) continue;
+      found.push(...findAt(design, taken, z, heightMm));
+    }
+    if (!onStep((i + 1) / heights.length)) return null;
+  }
+  return pickDistinct(found);
+}
+
+type Taken = { readonly block: Block; readonly roomMm: number };
+
+const listTaken = (design: Design): Taken[] => [
+  ...design.obstacles
+    .filter(({ kind }) => hindersTanks(kind))
+    .map((o) => ({ block: toBlock(o), roomMm: findClearance(design.rules, o.kind).value ?? 0 })),
+  ...design.tanks.map((tank) => ({ block: toTankBlock(tank), roomMm: ROOM_MM })),
+];
+
+function findAt(design: Design, taken: readonly Taken[], z: number, heightMm: number): TankPlace[] {
+  const { lengthMm, widthMm } = design.rig;
+  const [columns, rows] = [Math.floor(lengthMm / CELL_MM), Math.floor(widthMm / CELL_MM)];
+  const free = new Uint8Array(columns * rows).fill(1);
+  for (const { block, roomMm } of taken) {
+    const room = roomMm + WALL_MM;
+    if (block.max.z + room <= z || block.min.z - room >= z + heightMm) continue;
+    const x0 = Math.max(0, Math.floor((block.min.x - room) / CELL_MM));
+    const x1 = Math.min(columns, Math.ceil((block.max.x + room) / CELL_MM));
+    const y0 = Math.max(0, Math.floor((block.min.y - room + widthMm / 2) / CELL_MM));
+    const y1 = Math.min(rows, Math.ceil((block.max.y + room + widthMm / 2) / CELL_MM));
+    for (let row = y0; row < y1; row++) free.fill(0, row * columns + x0, row * columns + Math.max(x0, x1));
+  }
+  const best = findRectangle(free, columns, rows);
+  if (!best) return [];
+  const place = {
+    atMm: vec(best.column * CELL_MM + WALL_MM, best.row * CELL_MM - widthMm / 2 + WALL_MM, z),
+    lengthMm: best.columns * CELL_MM - 2 * WALL_MM - FITTINGS_MM,
+    widthMm: best.rows * CELL_MM - 2 * WALL_MM,
+    heightMm,
+  };
+  if (place.lengthMm < LEAST.lengthMm || place.widthMm < LEAST.widthMm) return [];
+  return [{ ...place, litres: (place.lengthMm * place.widthMm * place.heightMm) / 1e6 }];
+}
+
+type Rectangle = { readonly column: number; readonly row: number; readonly columns: number; readonly rows: number };
+
+/** The free rectangle of most inside in a grid, its fittings taken off its length; null where nothing is free. */
+function findRectangle(free: Uint8Array, columns: number, rows: number): Rectangle | null {
+  const deep = new Int32Array(columns);
+  let best: (Rectangle & { readonly area: number }) | null = null;
+  for (let row = 0; row < rows; row++) {
+    for (let column = 0; column < columns; column++) {
+      deep[column] = free[row * columns + column] ? deep[column]! + 1 : 0;
+    }
+    const stack: number[] = [];
+    for (let column = 0; column <= columns; column++) {
+      const height = column < columns ? deep[column]! : 0;
+      while (stack.length > 0 && deep[stack.at(-1)!]! >= height) {
+        const tall = deep[stack.pop()!]!;
+        const from = stack.length > 0 ? stack.at(-1)! + 1 : 0;
+        const long = column - from;
+        const area = tall * Math.max(0, long - FITTINGS_MM / CELL_MM);
+        if (area > (best?.area ?? 0)) best = { column: from, row: row - tall + 1, columns: long, rows: tall, area };
+      }
+      stack.push(column);
+    }
+  }
+  return best;
+}
+
+// Most litres first; one that lies mostly where a better one lies is the same place.
+function pickDistinct(places: readonly TankPlace[]): TankPlace[] {
+  const kept: TankPlace[] = [];
+  for (const place of [...places].sort((a, b) => b.litres - a.litres)) {
+    if (kept.length === MOST_PLACES) break;
+    if (!kept.some((other) => isAlike(other, place))) kept.push(place);
+  }
+  return kept;
+}
+
+const isAlike = (a: TankPlace, b: TankPlace): boolean =>
+  Math.abs(a.atMm.x - b.atMm.x) < 100 &&
+  Math.abs(a.atMm.y - b.atMm.y) < 100 &&
+  Math.abs(a.litres - b.litres) < 0.15 * a.litres;
+
+/** Edit that hangs a grey tank in a place that was found. */
+export function buildTankAt(design: Design, place: TankPlace, name: string): Edit {
+  const { atMm, lengthMm, widthMm, heightMm } = place;
+  const edit = buildAddTank(design, "grey", name);
+  return {
+    ...edit,
+    ops: edit.ops.map((op) => {
+      if (op.op !== "insert") return op;
+      const tank = op.value as { readonly ports: readonly { readonly kind: string; readonly boreMm: number }[] };
+      const ports = tank.ports.map((port) => ({
+        ...port,
+        atMm:
+          port.kind === "outlet"
+            ? { x: 0, y: widthMm / 2, z: 0 }
+            : { x: lengthMm, y: widthMm / 2, z: heightMm - port.boreMm },
+      }));
+      return { ...op, value: { ...tank, atMm, solid: { shape: "box", lengthMm, widthMm, heightMm }, ports } };
+    }),
+  };
+}

@@ -1,0 +1,4 @@
+import * as Comlink from "comlink";
+import { tanksApi } from "./tanksApi";
+
+Comlink.expose(tanksApi);
