@@ -1,4 +1,15 @@
-import { expect, expectAccessible, findBox, openSample, openWorkbench, plan, pull, readInHand, test } from "./fixtures";
+import {
+  expect,
+  expectAccessible,
+  findBox,
+  openSample,
+  openWorkbench,
+  plan,
+  pull,
+  readInHand,
+  section,
+  test,
+} from "./fixtures";
 
 test("a drain is drawn by tapping its bends and an inlet, at the fall that was chosen, and undone", async ({
   page,
@@ -104,4 +115,25 @@ test("where something is hit is marked in the plan with the millimetres that lac
     .fill("-250");
   await page.keyboard.press("Enter");
   await expect(plan(page).getByTestId("collisions")).toContainText(/\d+\smm lack/);
+});
+
+test("a double click on a pipe puts a bend in, in the plan and in the section; Delete takes it out", async ({
+  page,
+}) => {
+  await openWorkbench(page);
+  await openSample(page, "Lesesaal");
+  const [upper, tank] = [
+    await findBox(plan(page).getByRole("button", { name: "Move Sink drain, bend 2 in plan" })),
+    (await plan(page).getByTestId("port-inlet").boundingBox())!,
+  ];
+  await page.mouse.dblclick((upper.x + upper.width / 2 + tank.x) / 2, (upper.y + upper.height / 2 + tank.y) / 2);
+  const third = plan(page).getByRole("button", { name: "Move Sink drain, bend 3 in plan" });
+  await expect(third).toBeVisible();
+  await page.keyboard.press("Delete");
+  await expect(third).toBeHidden();
+  const inSection = section(page);
+  const foot = await findBox(inSection.getByRole("button", { name: /^Move bend 2 of Sink drain/ }));
+  const inlet = await findBox(inSection.getByRole("button", { name: /^Move the inlet of/ }));
+  await page.mouse.dblclick((foot.x + inlet.x) / 2 + 15, (foot.y + inlet.y) / 2 + 18);
+  await expect(inSection.getByRole("button", { name: /^Move bend 3 of Sink drain/ })).toBeVisible();
 });

@@ -27,6 +27,9 @@ const PlanToolBar = dynamic(() => import("./PlanToolBar").then((module) => modul
 const PlanMarks = dynamic(() => import("./PlanMarks").then((module) => module.PlanMarks), { ssr: false });
 const GroupBar = dynamic(() => import("./GroupBar").then((module) => module.GroupBar), { ssr: false });
 
+/** A double click this near to the drain shown puts a bend into it, px. */
+const _NEAR_PX = 12;
+
 const PAD = { left: 20, right: 44, top: 26, bottom: 14 };
 
 /** The rig from above with what is under the floor: nose to the right, so left is up; nose up where the sheet is tall. */
@@ -71,7 +74,22 @@ export function PlanView() {
         >
           <Hatches id={hatch} />
           {size.width > 0 && (
-            <g transform={turn}>
+            // biome-ignore lint/a11y/noStaticElementInteractions: by keyboard bends are put in at the list of bends
+            <g
+              transform={turn}
+              onDoubleClick={async (event) => {
+                const target = event.currentTarget;
+                const { clientX, clientY } = event;
+                const [{ findLegAt, insertBend }, { toRigPoint }] = await Promise.all([
+                  import("../drawing/insertBend"),
+                  import("./sheetPoint"),
+                ]);
+                const result = findShownResult(workbench.getState());
+                const place = toRigPoint(target, { clientX, clientY }, view);
+                const at = result && findLegAt(result.legs.slice(0, result.ownLegs), place);
+                if (at && at.away * view.kx < NEAR_PX) insertBend(at.leg, at.share);
+              }}
+            >
               <PlanRig rig={design.rig} view={view} />
               <PlanObstacles obstacles={design.obstacles} view={view} hatch={hatch} />
               <PlanTanks tanks={design.tanks} view={view} hatch={hatch} />

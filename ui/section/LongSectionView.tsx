@@ -5,6 +5,7 @@ import type { Design } from "@/core/design/design";
 import { toPartKey } from "@/core/design/part";
 import type { FixtureKind } from "@/core/design/plumbing";
 import type { Severity } from "@/core/evaluate/findings";
+import type { Leg } from "@/core/falls/drainPath";
 import { layOutLongSection } from "@/core/section/longSection";
 import type { LongSection } from "@/core/section/sectionLayout";
 import { computeSectionShift } from "@/core/section/sectionShift";
@@ -94,6 +95,16 @@ export function LongSectionView() {
         className="drawing absolute inset-0 size-full"
         role="group"
         aria-label={`Long section of ${drain.name}`}
+        onDoubleClick={(event) => {
+          const box = event.currentTarget.getBoundingClientRect();
+          void insertAt(
+            layout,
+            result.legs.slice(0, result.ownLegs),
+            view,
+            event.clientX - box.left,
+            event.clientY - box.top,
+          );
+        }}
       >
         <Hatches id={hatch} />
         {ready && (
@@ -215,6 +226,23 @@ function SectionHandles({ layout, view }: { readonly layout: LongSection; readon
       />
     </g>
   );
+}
+
+/** A double click this near to a leg puts a bend into it, px. */
+const NEAR_PX = 14;
+
+async function insertAt(layout: LongSection, legs: readonly Leg[], view: View, x: number, y: number): Promise<void> {
+  const { insertBend } = await import("../drawing/insertBend");
+  for (const [i, leg] of legs.entries()) {
+    const [from, to] = [layout.nodes[i]!, layout.nodes[i + 1]!];
+    const [x0, y0, x1, y1] = [view.x(from.s), view.y(from.h), view.x(to.s), view.y(to.h)];
+    const whole = (x1 - x0) ** 2 + (y1 - y0) ** 2;
+    if (whole < 1) continue;
+    const share = Math.min(1, Math.max(0, ((x - x0) * (x1 - x0) + (y - y0) * (y1 - y0)) / whole));
+    if (Math.hypot(x0 + (x1 - x0) * share - x, y0 + (y1 - y0) * share - y) > NEAR_PX) continue;
+    insertBend(leg, share);
+    return;
+  }
 }
 
 /** Lets the fixture that is shown run out, to be watched. */
