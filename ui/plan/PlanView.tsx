@@ -7,11 +7,11 @@ import { listPoints } from "@/core/design/moves";
 import { type Vec3, vec } from "@/core/geometry/vec";
 import type { PlanTool } from "@/store/state";
 import { useWorkbench } from "@/store/useWorkbench";
-import { view as look } from "@/store/workbench";
+import { view as look, workbench } from "@/store/workbench";
 import { DrawingTools, TOOLS_CORNER } from "../drawing/DrawingTools";
 import { Hatches } from "../drawing/Hatches";
 import { LookSwitch } from "../drawing/LookSwitch";
-import { findShownDrain, HITS } from "../drawing/shown";
+import { findShownDrain, findShownResult, HITS } from "../drawing/shown";
 import { useFrame } from "../drawing/useFrame";
 import { useZoom } from "../drawing/useZoom";
 import { type Bounds, fitView, NO_ZOOM } from "../drawing/view";
@@ -28,7 +28,7 @@ const PlanMarks = dynamic(() => import("./PlanMarks").then((module) => module.Pl
 const GroupBar = dynamic(() => import("./GroupBar").then((module) => module.GroupBar), { ssr: false });
 
 /** A double click this near to the drain shown puts a bend into it, px. */
-const _NEAR_PX = 12;
+const NEAR_PX = 12;
 
 const PAD = { left: 20, right: 44, top: 26, bottom: 14 };
 
