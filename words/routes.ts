@@ -1,5 +1,6 @@
 import type { Design } from "@/core/design/design";
-import type { RouteChange, RouteProposal, Wall } from "@/core/routes/findRoutes";
+import type { RouteChange, RouteProposal } from "@/core/routes/findRoutes";
+import type { Wall } from "@/core/routes/routeEnds";
 import { describeGoal } from "./goals";
 import { formatLength, formatRun, type Units } from "./units";
 

@@ -2,7 +2,7 @@ import type { Design } from "../design/design";
 import type { Edit, EditOp } from "../design/edit";
 import { freeId } from "../design/freeId";
 import { roundTenth } from "../design/moves";
-import type { Drain, Outfall } from "../design/plumbing";
+import type { Drain, Fixture, Outfall } from "../design/plumbing";
 import { USUAL_TRAPS } from "../design/usualTraps";
 import { buildDrainPath, type Leg } from "../falls/drainPath";
 import { buildNetwork, followDrain } from "../falls/network";
@@ -40,28 +40,37 @@ export function listGoals(design: Design, drainId: string | null): Goal[] {
 export function buildDrawDrain(design: Design, fixtureId: string, goal: Goal): Edit | null {
   const fixture = design.fixtures.find((f) => f.id === fixtureId);
   if (!fixture) return null;
-  const id = freeId("drain", design.lines);
   const { outletMm } = fixture;
   const weir = vec(outletMm.x, outletMm.y, outletMm.z - 90);
   const { ops, to, endMm } = reachGoal(design, goal, weir);
-  const drain: Drain = {
+  return buildAddDrain(design, fixture, { to, bendsMm: layBends(weir, endMm) }, ops);
+}
+
+/** Edit that gives a fixture a drain of the usual kind along a course, after what must be put in for its end. */
+export function buildAddDrain(
+  design: Design,
+  fixture: Fixture,
+  course: Pick<Drain, "to" | "bendsMm">,
+  before: readonly EditOp[],
+): Edit {
+  const id = freeId("drain", design.lines);
+  const value: Drain = {
     id,
-    name: `${fixture.name} drain`,
+    name: `${fixture.name} drain`.slice(0, 80),
     kind: "drain",
     pipe: findWastePipe(fixture.boreMm),
-    fromFixture: fixtureId,
-    to,
+    fromFixture: fixture.id,
     trap: USUAL_TRAPS.pTrap,
     lineTrap: null,
     branchVent: null,
-    bendsMm: layBends(weir, endMm),
     changes: [],
     holes: [],
+    ...course,
   };
   return {
     code: "addDrain",
     at: { kind: "line", id },
-    ops: [...ops, { op: "insert", path: ["lines"], index: design.lines.length, value: drain }],
+    ops: [...before, { op: "insert", path: ["lines"], index: design.lines.length, value }],
   };
 }
 

@@ -1,15 +1,13 @@
 import type { Design } from "../design/design";
 import type { Edit, EditOp } from "../design/edit";
-import { freeId } from "../design/freeId";
 import { roundTenth } from "../design/moves";
 import type { Drain, Fixture, Outfall } from "../design/plumbing";
 import { USUAL_TRAPS } from "../design/usualTraps";
 import { buildDrainPath } from "../falls/drainPath";
 import { measureFloorMm } from "../fit/passages";
 import { add, measurePlanLength, subtract, type Vec3, vec } from "../geometry/vec";
-import { findWastePipe } from "../parts/pipes";
 import { MM_PER_M } from "../quantity/convert";
-import { listGoals, reachGoal } from "./drainEdits";
+import { buildAddDrain, listGoals, reachGoal } from "./drainEdits";
 
 /** A point as it is clicked in plan, mm. */
 export type PlanPoint = { readonly x: number; readonly y: number };
@@ -89,26 +87,7 @@ export function buildDrawnDrain(
   const { to, ops } = reached;
   if (known)
     return { code: "reroute", at: { kind: "line", id: known.id }, ops: [...ops, ...relay(known.id, to, bendsMm)] };
-  const id = freeId("drain", design.lines);
-  const value: Drain = {
-    id,
-    name: `${fixture.name} drain`.slice(0, 80),
-    kind: "drain",
-    pipe: findWastePipe(fixture.boreMm),
-    fromFixture: fixtureId,
-    to,
-    trap: USUAL_TRAPS.pTrap,
-    lineTrap: null,
-    branchVent: null,
-    bendsMm,
-    changes: [],
-    holes: [],
-  };
-  return {
-    code: "addDrain",
-    at: { kind: "line", id },
-    ops: [...ops, { op: "insert", path: ["lines"], index: design.lines.length, value }],
-  };
+  return buildAddDrain(design, fixture, { to, bendsMm }, ops);
 }
 
 /** What lays a drain along other bends: what stood at the old ones goes with them. */

@@ -6,7 +6,7 @@ import { findClearance, toBlock, toTankBlock } from "../fit/obstacleGaps";
 import { measureFloorMm } from "../fit/passages";
 import { hindersTanks } from "../fit/roles";
 import { measureBlockGap } from "../geometry/blocks";
-import { measureExtent } from "../geometry/solid";
+import { measureExtent, toPrism } from "../geometry/solid";
 import { add, subtract, type Vec3, vec } from "../geometry/vec";
 import { clamp } from "../quantity/tolerance";
 
@@ -203,21 +203,14 @@ export function buildReshape(tank: Tank, shape: TankShape): Edit | null {
 }
 
 function toShape(shape: TankShape, { lengthMm, widthMm, heightMm }: Size): Tank["solid"] {
+  const box = { shape: "box", lengthMm, widthMm, heightMm } as const;
   switch (shape) {
     case "box":
-      return { shape: "box", lengthMm, widthMm, heightMm };
-    case "profile":
-      return {
-        shape: "prism",
-        axis: "x",
-        lengthMm,
-        profileMm: [
-          { u: 0, v: 0 },
-          { u: widthMm, v: 0 },
-          { u: widthMm, v: heightMm },
-          { u: 0, v: heightMm },
-        ],
-      };
+      return box;
+    case "profile": {
+      const prism = toPrism(box);
+      return { ...prism, profileMm: [...prism.profileMm] };
+    }
     case "lyingAlong":
       return { shape: "cylinder", axis: "x", lengthMm, diameterMm: Math.min(widthMm, heightMm) };
     case "lyingAcross":

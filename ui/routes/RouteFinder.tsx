@@ -1,61 +1,28 @@
 "use client";
 import { Route } from "lucide-react";
-import { useEffect, useMemo, useRef, useState } from "react";
-import type { Design } from "@/core/design/design";
+import { useMemo } from "react";
 import type { Edit } from "@/core/design/edit";
 import type { Drain } from "@/core/design/plumbing";
 import { listDrainParts } from "@/core/parts/listParts";
-import type { RouteOutcome, RouteProposal } from "@/core/routes/findRoutes";
+import type { RouteProposal } from "@/core/routes/findRoutes";
 import { useTrailing } from "@/store/useWorkbench";
-import { change, previewEdit, tell, undo, workbench } from "@/store/workbench";
+import { change, previewEdit, tell, undo } from "@/store/workbench";
 import { describePart } from "@/words/parts";
 import { describeNoRoute, describeRoute, describeRouteChange } from "@/words/routes";
 import { formatLength, formatNumber } from "@/words/units";
 import { requestRoutes } from "@/workers/routesClient";
 import { Button } from "../kit/Button";
+import { SearchButton } from "../kit/SearchButton";
+import { useSearch } from "../kit/useSearch";
 import { Group } from "../measures/Group";
-
-type Search =
-  | { readonly status: "none" }
-  | { readonly status: "searching"; readonly share: number }
-  | { readonly status: "failed" }
-  | {
-      readonly status: "found";
-      /** The design it was found for; for another one it says nothing. */
-      readonly design: Design;
-      readonly outcome: RouteOutcome;
-      readonly tookMs: number;
-    };
-
-const NONE: Search = { status: "none" };
 
 /** Looks for ways from the fixture to the tank; each is drawn before it is laid. */
 export function RouteFinder({ drain }: { readonly drain: Drain }) {
   const design = useTrailing((state) => state.dragBase ?? state.history!.design);
   const units = useTrailing((state) => state.units);
-  const [search, setSearch] = useState<Search>(NONE);
-  const running = useRef<AbortController | null>(null);
-  useEffect(() => () => running.current?.abort(), []);
-  const look = async () => {
-    running.current?.abort();
-    const abort = new AbortController();
-    running.current = abort;
-    setSearch({ status: "searching", share: 0 });
-    const { history } = workbench.getState();
-    // progress comes by another way than the answer, and may come after it
-    let isAnswered = false;
-    const asked = await requestRoutes({
-      design: history!.design,
-      drainId: drain.id,
-      onProgress: (share) => !isAnswered && running.current === abort && setSearch({ status: "searching", share }),
-      signal: abort.signal,
-    });
-    isAnswered = true;
-    if (running.current !== abort) return;
-    if (asked.status === "ready") {
-      setSearch({ status: "found", design: history!.design, outcome: asked.answer, tookMs: asked.tookMs });
-    } else setSearch(asked.status === "failed" ? { status: "failed" } : NONE);
-  };
+  const { search, look, stop } = useSearch((now, onProgress, signal) =>
+    requestRoutes({ design: now, drainId: drain.id, onProgress, signal }),
+  );
   const lay = (edit: Edit) => {
     if (!change(edit).ok) return;
     tell("The drain is laid anew.", { action: { label: "Undo", run: undo } });
@@ -63,24 +30,16 @@ export function RouteFinder({ drain }: { readonly drain: Drain }) {
   const found = search.status === "found" && search.design === design ? search : null;
   return (
     <Group title="A way to the tank">
-      {search.status === "searching" ? (
-        <span className="flex items-center gap-2 text-[13px]" role="status">
-          <progress value={search.share} max={1} aria-label="Looking for ways" className="h-1.5 flex-1 accent-enamel" />
-          <Button onClick={() => running.current?.abort()}>Stop</Button>
-        </span>
-      ) : (
-        <Button onClick={() => void look()}>
-          <Route size={14} aria-hidden /> Find ways under the floor
-        </Button>
-      )}
-      {search.status === "failed" && <p className="pt-1 text-[13px]">The search did not come to an end. Try again.</p>}
+      <SearchButton search={search} looking="Looking for ways" onLook={look} onStop={stop}>
+        <Route size={14} aria-hidden /> Find ways under the floor
+      </SearchButton>
       {found && (
         <div className="pt-1.5" data-testid="routes" title={`Found in ${formatNumber(found.tookMs, 0)} ms`}>
-          {found.outcome.proposals.length === 0 && (
-            <p className="text-[13.5px]">{describeNoRoute(found.outcome.shortMm, units)}</p>
+          {found.answer.proposals.length === 0 && (
+            <p className="text-[13.5px]">{describeNoRoute(found.answer.shortMm, units)}</p>
           )}
           <ul className="flex flex-col">
-            {found.outcome.proposals.map((route) => (
+            {found.answer.proposals.map((route) => (
               <Way
                 key={JSON.stringify(route.edit)}
                 route={route}
@@ -89,7 +48,7 @@ export function RouteFinder({ drain }: { readonly drain: Drain }) {
                 onLay={lay}
               />
             ))}
-            {found.outcome.changes.map((route) => (
+            {found.answer.changes.map((route) => (
               <Way
                 key={JSON.stringify(route.edit)}
                 route={route}

@@ -1,0 +1,103 @@
+import type { Design } from "../design/design";
+import type { Pipe } from "../design/plumbing";
+import { findClearance, toBlock, toTankBlock } from "../fit/obstacleGaps";
+import { hindersPipes } from "../fit/roles";
+import { add, type Vec3 } from "../geometry/vec";
+import { buildPlanGrid, findCell, findWay, type Hindrance, type PlanGrid, placeCell } from "./planGrid";
+import { findFacing, findUndersideMm, type Task } from "./routeEnds";
+
+/** From the outlet to where the pipe goes down, mm. */
+const REACH_MM = 380;
+/** Kept between a pipe and a tank it passes, mm [T]. */
+const TANK_ROOM_MM = 10;
+/** A turn of 45° counts as so much pipe, mm; a second look puts it dearer. */
+const TURN_PRICES = [150, 700] as const;
+const TRODDEN_MM = 400;
+
+/**
+ * A way in plan: from where the pipe is under the floor to the inlet. Heights are still to come: low, they are laid from
+ * the inlet upward; high, the pipe keeps right under the floor and drops before the inlet, over what is in the way lower.
+ */
+export type Plan = { readonly points: readonly Vec3[]; readonly isHigh: boolean };
+
+/** A pipe that keeps right under the floor falls by no more than this on its way, mm: a long one, and a short one. */
+const HIGH_BANDS_MM = [90, 30] as const;
+
+export function listPlans(task: Task): Plan[] {
+  const { end, design, drain } = task;
+  const topMm = findUndersideMm(design, drain.pipe);
+  const low = lookForWays(task, [Math.min(end.atMm.z, topMm), Math.max(end.atMm.z, topMm)]);
+  const plans = low.map((points): Plan => ({ points, isHigh: false }));
+  if (end.kind !== "inlet") return plans;
+  for (const bandMm of HIGH_BANDS_MM) {
+    if (end.atMm.z > topMm - bandMm) continue;
+    const high = lookForWays(task, [topMm - bandMm, topMm]);
+    plans.push(...high.map((points) => ({ points, isHigh: true })));
+    // the narrow one only where the wide one is barred
+    if (high.length > 0) break;
+  }
+  return plans;
+}
+
+function lookForWays({ design, drain, fixture, end }: Task, [lowMm, highMm]: readonly [number, number]): Vec3[][] {
+  const inletMm = end.atMm;
+  const axisMm = drain.pipe.innerMm / 2;
+  const facing = end.kind === "inlet" ? findFacing(end.tank, end.port) : null;
+  // into the top of a tank the way leads over the tank itself
+  const openTank = end.kind === "inlet" && !facing ? end.tank.id : null;
+  const grid = buildPlanGrid(design.rig, listHindrances(design, drain.pipe, openTank), [
+    lowMm + axisMm,
+    highMm + axisMm,
+  ]);
+  const beforeMm = facing ? add(inletMm, facing) : inletMm;
+  const goal = findCell(grid, beforeMm);
+  const starts = listStarts(grid, fixture.outletMm);
+  const ways: Vec3[][] = [];
+  const trodden = new Set<number>();
+  for (const turnMm of [...TURN_PRICES, TURN_PRICES[0]]) {
+    const cells = findWay(grid, starts, goal, { turnMm, extraMm: (cell) => (trodden.has(cell) ? TRODDEN_MM : 0) });
+    if (!cells) return ways;
+    for (const cell of cells.slice(0, -2)) trodden.add(cell);
+    const corners = pickCorners(grid, cells).map((cell) => placeCell(grid, cell));
+    // the last cell stands for the point before the inlet
+    ways.push([...corners.slice(0, -1), ...(facing ? [beforeMm] : []), inletMm]);
+  }
+  return ways;
+}
+function listHindrances(design: Design, pipe: Pipe, openTank: string | null): Hindrance[] {
+  const radius = pipe.outerMm / 2;
+  return [
+    ...design.obstacles
+      .filter(({ kind }) => hindersPipes(kind))
+      .map((obstacle) => ({
+        block: toBlock(obstacle),
+        roomMm: radius + (findClearance(design.rules, obstacle.kind).value ?? 0),
+      })),
+    ...design.tanks
+      .filter((tank) => tank.id !== openTank)
+      .map((tank) => ({ block: toTankBlock(tank), roomMm: radius + TANK_ROOM_MM })),
+  ];
+}
+
+function listStarts(grid: PlanGrid, outletMm: Vec3): number[] {
+  const centre = findCell(grid, outletMm);
+  const reach = Math.ceil(REACH_MM / grid.cellMm);
+  const starts: number[] = [];
+  for (let dy = -reach; dy <= reach; dy++) {
+    for (let dx = -reach; dx <= reach; dx++) {
+      const column = (centre % grid.columns) + dx;
+      const row = Math.floor(centre / grid.columns) + dy;
+      if (column < 0 || column >= grid.columns || row < 0 || row >= grid.rows) continue;
+      const cell = row * grid.columns + column;
+      if (!grid.isBlocked[cell] && Math.hypot(dx, dy) * grid.cellMm <= REACH_MM) starts.push(cell);
+    }
+  }
+  return starts;
+}
+
+function pickCorners(grid: PlanGrid, cells: readonly number[]): number[] {
+  return cells.filter((cell, i) => {
+    const [before, after] = [cells[i - 1], cells[i + 1]];
+    return before === undefined || after === undefined || cell - before !== after - cell || grid.columns === 1;
+  });
+}

@@ -1,0 +1,105 @@
+import type { Design } from "../design/design";
+import type { Drain, Fixture, Pipe, Port, Tank } from "../design/plumbing";
+import { buildDrainPath } from "../falls/drainPath";
+import { buildNetwork, followDrain } from "../falls/network";
+import { measureFloorMm } from "../fit/passages";
+import { measureExtent } from "../geometry/solid";
+import { add, interpolate, measureLength, measurePlanLength, subtract, type Vec3, vec } from "../geometry/vec";
+
+/** In front of a side inlet the pipe runs straight, mm [T]. */
+const STRAIGHT_MM = 120;
+/** At most so many places along other drains are tried, the nearest first. */
+const MOST_JOINS = 6;
+/** A run is offered as a place to join about this often, mm. */
+const JOIN_EVERY_MM = 450;
+
+/** One drain that is to be led to one end. */
+export type Task = {
+  readonly design: Design;
+  readonly drain: Drain;
+  readonly fixture: Fixture;
+  readonly end: End;
+};
+
+/** Where a way may end, with the invert it comes to. */
+export type End =
+  | {
+      readonly kind: "inlet";
+      readonly tank: Tank;
+      readonly port: Port;
+      readonly atMm: Vec3;
+      /** The wall its inlet is moved to; null where it stays. */
+      readonly wall: Wall | null;
+    }
+  | { readonly kind: "join"; readonly main: Drain; readonly atMm: Vec3 };
+
+export function listEnds(design: Design, drain: Drain, { outletMm }: Fixture): End[] {
+  const network = buildNetwork(design);
+  const inlets = design.tanks.flatMap((tank) =>
+    tank.ports.flatMap((port): End[] =>
+      port.kind === "inlet" ? placeInlets(tank, port, isFreeToMove(design, drain, tank, port)) : [],
+    ),
+  );
+  const joins = [...network.drains.values()].flatMap((main): Extract<End, { kind: "join" }>[] =>
+    followDrain(network, main).some(({ id }) => id === drain.id)
+      ? []
+      : listJoins(design, main).map((atMm) => ({ kind: "join", main, atMm })),
+  );
+  const away = ({ atMm }: End) => measurePlanLength(subtract(atMm, outletMm));
+  return [...inlets, ...joins.sort((a, b) => away(a) - away(b)).slice(0, MOST_JOINS)];
+}
+
+/** The walls of a tank as a builder names them. */
+export const WALLS = ["front", "rear", "left", "right"] as const;
+export type Wall = (typeof WALLS)[number];
+
+// An inlet that only this drain comes to is not drilled yet: it may as well sit in another wall.
+const isFreeToMove = (design: Design, drain: Drain, tank: Tank, port: Port): boolean =>
+  drain.to.kind === "inlet" &&
+  drain.to.tankId === tank.id &&
+  drain.to.portId === port.id &&
+  !tank.locked &&
+  !design.lines.some(
+    (line) => line.kind === "drain" && line.id !== drain.id && line.to.kind === "inlet" && line.to.portId === port.id,
+  );
+
+function placeInlets(tank: Tank, port: Port, isFree: boolean): End[] {
+  const stay: End = { kind: "inlet", tank, port, atMm: add(tank.atMm, port.atMm), wall: null };
+  if (!isFree || tank.solid.shape !== "box") return [stay];
+  const { min, max } = measureExtent(tank.solid);
+  const [x, y, z] = [(min.x + max.x) / 2, (min.y + max.y) / 2, Math.min(port.atMm.z, max.z - port.boreMm)];
+  const places = { front: vec(max.x, y, z), rear: vec(min.x, y, z), left: vec(x, max.y, z), right: vec(x, min.y, z) };
+  return [
+    stay,
+    ...WALLS.flatMap((wall): End[] => {
+      const atMm = places[wall];
+      if (measureLength(subtract(atMm, port.atMm)) < STRAIGHT_MM) return [];
+      const moved = { ...port, atMm };
+      return [{ kind: "inlet", tank, port: moved, atMm: add(tank.atMm, atMm), wall }];
+    }),
+  ];
+}
+
+// Places along the runs of a drain under the floor: its bends, and points between them where the run is long.
+function listJoins(design: Design, main: Drain): Vec3[] {
+  const underMm = findUndersideMm(design, main.pipe);
+  return buildDrainPath(design, main).ownLegs.flatMap((leg) => {
+    if (leg.kind === "drop" || leg.to.z > underMm || leg.planLengthMm < 2 * STRAIGHT_MM) return [];
+    const count = Math.max(1, Math.round(leg.planLengthMm / JOIN_EVERY_MM));
+    return Array.from({ length: count }, (_, i) => interpolate(leg.from, leg.to, (i + 0.5) / count));
+  });
+}
+// Which way a side inlet looks, as long as the straight before it; null for one in the top.
+export function findFacing(tank: Tank, port: Port): Vec3 | null {
+  const { min, max } = measureExtent(tank.solid);
+  if (port.atMm.z >= max.z - 1) return null;
+  const sides = [
+    { gap: port.atMm.x - min.x, way: vec(-STRAIGHT_MM, 0, 0) },
+    { gap: max.x - port.atMm.x, way: vec(STRAIGHT_MM, 0, 0) },
+    { gap: port.atMm.y - min.y, way: vec(0, -STRAIGHT_MM, 0) },
+    { gap: max.y - port.atMm.y, way: vec(0, STRAIGHT_MM, 0) },
+  ];
+  return sides.reduce((a, b) => (b.gap < a.gap ? b : a)).way;
+}
+// The invert of a pipe that lies right under the floor.
+export const findUndersideMm = (design: Design, pipe: Pipe): number => -measureFloorMm(design) - pipe.outerMm - 5;

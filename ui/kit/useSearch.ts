@@ -1,0 +1,42 @@
+"use client";
+import { useEffect, useRef, useState } from "react";
+import type { Design } from "@/core/design/design";
+import { workbench } from "@/store/workbench";
+import type { Asked } from "@/workers/asking";
+
+/** A search in a worker as it stands; what was found holds for the design it was found for. */
+export type Search<T> =
+  | { readonly status: "none" | "failed" }
+  | { readonly status: "searching"; readonly share: number }
+  | { readonly status: "found"; readonly design: Design; readonly answer: T; readonly tookMs: number };
+
+type Ask<T> = (design: Design, onProgress: (share: number) => void, signal: AbortSignal) => Promise<Asked<T>>;
+
+/** Asks a worker about the open design, with progress; asked again, stopped or left, the one before is called off. */
+export function useSearch<T>(ask: Ask<T>): {
+  readonly search: Search<T>;
+  readonly look: () => Promise<void>;
+  readonly stop: () => void;
+} {
+  const [search, setSearch] = useState<Search<T>>({ status: "none" });
+  const running = useRef<AbortController | null>(null);
+  useEffect(() => () => running.current?.abort(), []);
+  const look = async () => {
+    running.current?.abort();
+    const abort = new AbortController();
+    running.current = abort;
+    setSearch({ status: "searching", share: 0 });
+    const design = workbench.getState().history!.design;
+    // progress comes by another way than the answer, and may come after it
+    let isAnswered = false;
+    const onProgress = (share: number) => {
+      if (!isAnswered && running.current === abort) setSearch({ status: "searching", share });
+    };
+    const asked = await ask(design, onProgress, abort.signal);
+    isAnswered = true;
+    if (running.current !== abort) return;
+    if (asked.status === "ready") setSearch({ status: "found", design, answer: asked.answer, tookMs: asked.tookMs });
+    else setSearch({ status: asked.status === "failed" ? "failed" : "none" });
+  };
+  return { search, look, stop: () => running.current?.abort() };
+}
