@@ -1,6 +1,6 @@
 "use client";
 import { memo } from "react";
-import type { Drain, TrapKind } from "@/core/design/plumbing";
+import type { Drain, Trap, TrapKind } from "@/core/design/plumbing";
 import { TRAP_KINDS } from "@/core/design/plumbing";
 import { USUAL_TRAPS } from "@/core/design/usualTraps";
 import { findPipeSize, PIPE_SIZES } from "@/core/parts/pipes";
@@ -25,7 +25,7 @@ import { useEdits } from "./useEdits";
 export function DrainMeasures({ drain }: { readonly drain: Drain }) {
   return (
     <>
-      <TrapFields drain={drain} />
+      <TrapFields lineId={drain.id} trap={drain.trap} />
       <PipeFields drain={drain} />
       <CourseMeasures drain={drain} />
     </>
@@ -36,36 +36,37 @@ const TRAP_LIST = Object.fromEntries(
   (["none", ...TRAP_KINDS] as const).map((kind) => [kind, TRAP_NAMES[kind].name]),
 ) as Record<TrapKind | "none", string>;
 
-const TrapFields = memo(function TrapFields({ drain }: { readonly drain: Drain }) {
+type TrapFieldsProps = { readonly lineId: string; readonly trap: Trap | null };
+
+const TrapFields = memo(function TrapFields({ lineId, trap }: TrapFieldsProps) {
   const { set, apply } = useEdits();
-  const at = { kind: "trap", lineId: drain.id } as const;
-  const path = (key: string) => ["lines", drain.id, "trap", key];
+  const at = { kind: "trap", lineId } as const;
+  const path = (key: string) => ["lines", lineId, "trap", key];
   const pick = (kind: TrapKind | "none") => {
     if (kind === "none") {
-      apply({ code: "removeTrap", at, ops: [{ op: "set", path: ["lines", drain.id, "trap"], value: null }] });
+      apply({ code: "removeTrap", at, ops: [{ op: "set", path: ["lines", lineId, "trap"], value: null }] });
       return;
     }
-    const { trap } = drain;
     // one water trap for another keeps the sizes that were measured
     const keepsSizes = trap && kind !== "membrane" && trap.sealMm > 0;
     const value = keepsSizes ? { ...trap, kind } : USUAL_TRAPS[kind];
     apply({
-      code: drain.trap ? "change" : "addTrap",
+      code: trap ? "change" : "addTrap",
       at,
-      ops: [{ op: "set", path: ["lines", drain.id, "trap"], value }],
+      ops: [{ op: "set", path: ["lines", lineId, "trap"], value }],
     });
   };
   return (
     <Group title="Trap">
-      <Pick<TrapKind | "none"> label="Kind" value={drain.trap?.kind ?? "none"} names={TRAP_LIST} onPick={pick} />
-      <p className="text-[12px] leading-snug text-faint">{TRAP_NAMES[drain.trap?.kind ?? "none"].plain}</p>
-      {drain.trap && (
+      <Pick<TrapKind | "none"> label="Kind" value={trap?.kind ?? "none"} names={TRAP_LIST} onPick={pick} />
+      <p className="text-[12px] leading-snug text-faint">{TRAP_NAMES[trap?.kind ?? "none"].plain}</p>
+      {trap && (
         <>
-          {drain.trap.kind !== "membrane" && (
+          {trap.kind !== "membrane" && (
             <NumberField
               label="Seal"
               help={GLOSSARY.trapSeal}
-              value={drain.trap.sealMm}
+              value={trap.sealMm}
               quantity="length"
               onCommit={(value) => set(at, path("sealMm"), value)}
             />
@@ -73,27 +74,27 @@ const TrapFields = memo(function TrapFields({ drain }: { readonly drain: Drain }
           <NumberField
             label="Outlet down to weir"
             help={GLOSSARY.weir}
-            value={drain.trap.dropMm}
+            value={trap.dropMm}
             quantity="length"
             onCommit={(value) => set(at, path("dropMm"), value)}
           />
           <NumberField
             label="Outlet across to weir"
-            value={drain.trap.spanMm}
+            value={trap.spanMm}
             quantity="length"
             onCommit={(value) => set(at, path("spanMm"), value)}
           />
         </>
       )}
-      {drain.trap && (
+      {trap && (
         <Tick
           label="Can be opened and cleaned where it sits"
-          value={drain.trap.hasCleanout}
+          value={trap.hasCleanout}
           onPick={(value) => set(at, path("hasCleanout"), value)}
         />
       )}
-      <TrapRiskTable lineId={drain.id} />
-      <TrapSchools lineId={drain.id} />
+      <TrapRiskTable lineId={lineId} />
+      <TrapSchools lineId={lineId} />
     </Group>
   );
 });

@@ -11,7 +11,8 @@ import { useEdits } from "./useEdits";
 
 /** Where the drain ends: in a tank, or in another drain and by which fitting. */
 export function EndFields({ drain }: { readonly drain: Drain }) {
-  const design = useTrailing((state) => state.history!.design);
+  // what a drain can end in does not change while something is pulled
+  const design = useTrailing((state) => state.dragBase ?? state.history!.design);
   const { apply, set } = useEdits();
   const goals = listGoals(design, drain.id);
   const byKey = new Map(goals.map((goal) => [toKey(goal), goal]));

@@ -2,7 +2,6 @@
 import { Copy, Trash2 } from "lucide-react";
 import dynamic from "next/dynamic";
 import { memo } from "react";
-import type { Drain } from "@/core/design/plumbing";
 import { useTrailing } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
 import { GLOSSARY } from "@/words/labels";
@@ -40,7 +39,7 @@ export function FallsMeasures() {
       {hasUndrained && <DrawDrain />}
       {drain && (
         <>
-          <FixtureFields drain={drain} />
+          <FixtureFields fixtureId={drain.fromFixture} />
           {isSettled && (
             <>
               <DrainMeasures drain={drain} />
@@ -60,8 +59,8 @@ export function FallsMeasures() {
   );
 }
 
-const FixtureFields = memo(function FixtureFields({ drain }: { readonly drain: Drain }) {
-  const fixture = useTrailing((state) => state.history!.design.fixtures.find((f) => f.id === drain.fromFixture)!);
+const FixtureFields = memo(function FixtureFields({ fixtureId }: { readonly fixtureId: string }) {
+  const fixture = useTrailing((state) => state.history!.design.fixtures.find((f) => f.id === fixtureId)!);
   const { set, apply } = useEdits();
   const at = { kind: "fixture", id: fixture.id } as const;
   const field = (key: keyof typeof fixture) => (value: number | null) => set(at, ["fixtures", fixture.id, key], value);

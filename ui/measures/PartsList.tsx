@@ -10,7 +10,8 @@ import { Group } from "./Group";
 
 /** What to buy for every drain and breather, counted from the drawing. */
 export function PartsList() {
-  const design = useTrailing((state) => state.history!.design);
+  // counted anew when what is pulled has come to rest
+  const design = useTrailing((state) => state.dragBase ?? state.history!.design);
   const units = useTrailing((state) => state.units);
   const rows = useMemo(() => listParts(design).map((part) => describePart(part, units)), [design, units]);
   if (rows.length === 0) return null;

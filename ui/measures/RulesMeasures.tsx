@@ -5,6 +5,7 @@ import type { LimitId } from "@/core/rules/limitIds";
 import { LIMIT_IDS, LIMITS } from "@/core/rules/limitIds";
 import { lookUpLimit } from "@/core/rules/lookUpLimit";
 import type { PackId } from "@/core/rules/packIds";
+import type { WorkbenchState } from "@/store/state";
 import { useTrailing } from "@/store/useWorkbench";
 import { LIMIT_NAMES } from "@/words/limits";
 import { describeLimitSource, PACK_NAMES } from "@/words/sources";
@@ -16,6 +17,8 @@ import { Group } from "./Group";
 import { useEdits } from "./useEdits";
 
 const AT = { kind: "rig" } as const;
+
+const findShown = ({ history, drainId }: WorkbenchState) => findShownDrain(history!.design, drainId);
 
 /** The rules the design is held against: a pack, and every limit of it to be changed. */
 export const RulesMeasures = memo(function RulesMeasures() {
@@ -41,13 +44,13 @@ export const RulesMeasures = memo(function RulesMeasures() {
   );
 });
 
-function LimitField({ id }: { readonly id: LimitId }) {
-  const design = useTrailing((state) => state.history!.design);
-  const drainId = useTrailing((state) => state.drainId);
+const LimitField = memo(function LimitField({ id }: { readonly id: LimitId }) {
+  const rules = useTrailing((state) => state.history!.design.rules);
+  // of the drain shown only what a limit goes by, so that a pull on it does not draw every limit again
+  const boreMm = useTrailing((state) => findShown(state)?.pipe.innerMm ?? 40);
+  const vented = useTrailing((state) => findShown(state)?.branchVent != null);
   const { set, remove } = useEdits();
-  const { rules } = design;
-  const drain = findShownDrain(design, drainId);
-  const limit = lookUpLimit(rules, id, { boreMm: drain?.pipe.innerMm ?? 40, vented: drain?.branchVent != null });
+  const limit = lookUpLimit(rules, id, { boreMm, vented });
   const isOwn = rules.limits[id] !== undefined;
   return (
     <div className="border-t border-rule py-1">
@@ -75,4 +78,4 @@ function LimitField({ id }: { readonly id: LimitId }) {
       <p className="text-[12px] leading-snug text-faint">{describeLimitSource(limit)}.</p>
     </div>
   );
-}
+});
