@@ -87,7 +87,7 @@ test("a refused edit changes nothing and says why", async () => {
 
 test("a drag is one step, whatever it passed on the way", async () => {
   await createSession().start();
-  beginDrag();
+  beginDrag(null);
   for (const value of [5, 6.5, -1, 7]) drag(wall(value));
   expect(open().tanks[0]!.wallMm).toBe(7);
   endDrag(wall(7));
@@ -99,7 +99,7 @@ test("a drag is one step, whatever it passed on the way", async () => {
 test("a drag called off leaves the design, its figures and the way back as they were", async () => {
   await createSession().start();
   const { history, evaluation } = workbench.getState();
-  beginDrag();
+  beginDrag(null);
   drag(wall(9));
   expect(open().tanks[0]!.wallMm).toBe(9);
   endDrag(null);

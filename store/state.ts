@@ -15,6 +15,10 @@ export type Station = (typeof STATIONS)[number];
 export const PANES = ["section", "plan", "level", "findings", "measures"] as const;
 export type Pane = (typeof PANES)[number];
 
+/** Regions of the screen that may follow a pull one after the other. */
+export const REGIONS = ["level", "section", "strip", "plan", "findings", "measures"] as const;
+export type Region = (typeof REGIONS)[number];
+
 /** From where the second drawing looks at the rig. */
 export const LOOKS = ["above", "behind"] as const;
 export type Look = (typeof LOOKS)[number];
@@ -82,5 +86,7 @@ export type WorkbenchState = {
   readonly notice: Notice | null;
   /** The design before a drag began; null when nothing is dragged. */
   readonly dragBase: Design | null;
+  /** The region under a hand that pulls; the others follow one after the other. Null when nothing is pulled. */
+  readonly dragFrom: Region | null;
   readonly removed: DesignRecord | null;
 };

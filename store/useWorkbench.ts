@@ -1,15 +1,15 @@
 "use client";
+import { createContext, useContext } from "react";
 import { useStore } from "zustand";
-import type { WorkbenchState } from "./state";
-import { trailing } from "./trailing";
+import { regions } from "./regions";
+import type { Region, WorkbenchState } from "./state";
 import { workbench } from "./workbench";
 
-/** Subscribes a component to one piece of the workbench. */
-export function useWorkbench<T>(select: (state: WorkbenchState) => T): T {
-  return useStore(workbench, select);
-}
+/** The region of the screen a component stands in; none for what lies over all. */
+export const RegionContext = createContext<Region | null>(null);
 
-/** The same for lists beside the drawings: while something is pulled they may come a little later. */
-export function useTrailing<T>(select: (state: WorkbenchState) => T): T {
-  return useStore(trailing, select);
+/** Subscribes a component to one piece of the workbench, as its region sees it. */
+export function useWorkbench<T>(select: (state: WorkbenchState) => T): T {
+  const region = useContext(RegionContext);
+  return useStore(region ? regions[region] : workbench, select);
 }

@@ -6,7 +6,7 @@ import type { Fault } from "@/core/design/faults";
 import { evaluate } from "@/core/evaluate/evaluate";
 import { clamp } from "@/core/quantity/tolerance";
 import { pushStep, redoStep, startHistory, undoStep } from "./history";
-import type { Notice, WorkbenchState } from "./state";
+import type { Notice, Region, WorkbenchState } from "./state";
 
 export type ChangeOutcome = { readonly ok: true } | { readonly ok: false; readonly faults: readonly Fault[] };
 
@@ -35,6 +35,7 @@ const INITIAL: WorkbenchState = {
   library: [],
   notice: null,
   dragBase: null,
+  dragFrom: null,
   removed: null,
 };
 
@@ -58,6 +59,7 @@ export function loadDesign(design: Design): void {
     preview: null,
     pour: null,
     dragBase: null,
+    dragFrom: null,
     save: "saved",
   });
 }
@@ -77,10 +79,10 @@ export function change(edit: Edit): ChangeOutcome {
   return { ok: true };
 }
 
-/** Remembers where a drag began; the moves until `endDrag` are one step. */
-export function beginDrag(): void {
+/** Remembers where a drag began, and in which region; the moves until `endDrag` are one step. */
+export function beginDrag(dragFrom: Region | null): void {
   const { history } = getState();
-  if (history) setState({ dragBase: history.design, preview: null });
+  if (history) setState({ dragBase: history.design, dragFrom, preview: null });
 }
 
 /** Shows the design as dragged; a move that is not allowed is left out and the last good one stays. */
@@ -98,11 +100,11 @@ export function endDrag(edit: Edit | null): void {
   if (!history || !dragBase) return;
   const base = { ...history, design: dragBase };
   if (history.design !== dragBase && edit !== null) {
-    setState({ dragBase: null, history: pushStep(base, history.design, edit), save: "unsaved" });
+    setState({ dragBase: null, dragFrom: null, history: pushStep(base, history.design, edit), save: "unsaved" });
     return;
   }
   // let go where it began, or called off: back to where it was
-  setState({ dragBase: null, history: base, evaluation: evaluate(dragBase, attitude) });
+  setState({ dragBase: null, dragFrom: null, history: base, evaluation: evaluate(dragBase, attitude) });
 }
 
 function stepTo(history: WorkbenchState["history"]): void {

@@ -1,12 +1,12 @@
 "use client";
-import { type KeyboardEvent, memo, type PointerEvent, useRef } from "react";
+import { type KeyboardEvent, memo, type PointerEvent, useContext, useRef } from "react";
 import type { Design } from "@/core/design/design";
 import type { Edit } from "@/core/design/edit";
 import { buildMove, findPlaceMm, type Movable } from "@/core/design/moves";
 import type { PartRef } from "@/core/design/part";
 import { buildMoveAll, isLocked } from "@/core/edits/groupEdits";
 import { add, type Vec3, vec } from "@/core/geometry/vec";
-import { useWorkbench } from "@/store/useWorkbench";
+import { RegionContext, useWorkbench } from "@/store/useWorkbench";
 import { beginDrag, drag, endDrag, view as look, tell, workbench } from "@/store/workbench";
 import { describeFault } from "@/words/faults";
 import { describePart } from "@/words/findings";
@@ -54,8 +54,10 @@ function DrawnHandle({ part, label, at, pxPerMm, toShift, shape = "round" }: Han
   const picked = useWorkbench(
     (state) => isSamePart(state.selection, part) || state.group.some((other) => isSamePart(other, part)),
   );
+  const region = useContext(RegionContext);
   const held = useRef<Held | null>(null);
-  const [x, y] = at;
+  // placed by its own coordinates: a transform for each of a hundred handles costs every frame
+  const [x, y] = [roundPx(at[0]), roundPx(at[1])];
 
   const begin = (): Held | null => {
     const design = workbench.getState().history?.design;
@@ -67,7 +69,7 @@ function DrawnHandle({ part, label, at, pxPerMm, toShift, shape = "round" }: Han
     }
     const { group } = workbench.getState();
     const isGrouped = group.some((other) => isSamePart(other, part));
-    beginDrag();
+    beginDrag(region);
     look({ selection: part, ...(isGrouped ? {} : { group: [] }) });
     const parts = isGrouped ? group : null;
     return { design, place, parts, edit: null, frame: 0, fromX: 0, fromY: 0, pull: { across: 0, up: 0 } };
@@ -146,7 +148,6 @@ function DrawnHandle({ part, label, at, pxPerMm, toShift, shape = "round" }: Han
       aria-pressed={picked}
       data-picked={picked}
       className="handle"
-      transform={`translate(${x.toFixed(1)} ${y.toFixed(1)})`}
       onPointerDown={onPointerDown}
       onPointerMove={onPointerMove}
       onPointerUp={() => end(true)}
@@ -157,14 +158,16 @@ function DrawnHandle({ part, label, at, pxPerMm, toShift, shape = "round" }: Han
       onBlur={() => end(true)}
     >
       <title>{label}</title>
-      <circle className="halo" r={15} />
-      {shape === "round" && <circle className="grip" r={5} />}
-      {shape === "square" && <rect className="grip" x={-5} y={-5} width={10} height={10} />}
-      {shape === "leg" && <path className="grip" d="M0 -6l6 6l-6 6l-6 -6z" />}
-      {shape === "wide" && <rect className="grip" x={-9} y={-4} width={18} height={8} rx={4} />}
+      <circle className="halo" cx={x} cy={y} r={15} />
+      {shape === "round" && <circle className="grip" cx={x} cy={y} r={5} />}
+      {shape === "square" && <rect className="grip" x={x - 5} y={y - 5} width={10} height={10} />}
+      {shape === "leg" && <path className="grip" d={`M${x} ${y - 6}l6 6l-6 6l-6 -6z`} />}
+      {shape === "wide" && <rect className="grip" x={x - 9} y={y - 4} width={18} height={8} rx={4} />}
     </g>
   );
 }
+
+const roundPx = (px: number): number => Math.round(px * 10) / 10;
 
 // Adds a part to those that are picked together, or takes it out again.
 function pickAlong(part: Movable): void {

@@ -2,14 +2,14 @@
 import type { Finding } from "@/core/evaluate/findings";
 import { findWorking } from "@/core/workings/findWorking";
 import { listWorkings } from "@/core/workings/listWorkings";
-import { useTrailing } from "@/store/useWorkbench";
+import { useWorkbench } from "@/store/useWorkbench";
 import { FORMULA_WORDS } from "@/words/formulas";
 import { Figure } from "../kit/Figure";
 
 /** The sum a finding rests on. */
 export function FindingWorking({ finding }: { readonly finding: Finding }) {
-  const design = useTrailing((state) => state.history!.design);
-  const evaluation = useTrailing((state) => state.evaluation!);
+  const design = useWorkbench((state) => state.history!.design);
+  const evaluation = useWorkbench((state) => state.evaluation!);
   const working = findWorking(finding, listWorkings(design, evaluation));
   if (!working) return null;
   return (

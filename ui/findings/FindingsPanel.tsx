@@ -3,7 +3,7 @@ import dynamic from "next/dynamic";
 import { useEffect, useRef } from "react";
 import type { Design } from "@/core/design/design";
 import type { Finding } from "@/core/evaluate/findings";
-import { useTrailing } from "@/store/useWorkbench";
+import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, previewEdit, tilt } from "@/store/workbench";
 import { describeAttitude } from "@/words/attitudes";
 import { CAUTION, WORK_CAUTIONS } from "@/words/cautions";
@@ -21,9 +21,9 @@ const FindingWorking = dynamic(() => import("./FindingWorking").then((module) =>
 
 /** Everything that can be said against the design, worst first; an open one shows how to mend it. */
 export function FindingsPanel() {
-  const design = useTrailing((state) => state.history?.design ?? null);
-  const evaluation = useTrailing((state) => state.evaluation);
-  const openId = useTrailing((state) => state.findingId);
+  const design = useWorkbench((state) => state.history?.design ?? null);
+  const evaluation = useWorkbench((state) => state.evaluation);
+  const openId = useWorkbench((state) => state.findingId);
   if (!design || !evaluation) return null;
   const { findings } = evaluation;
   const open = (finding: Finding | null) => {
@@ -72,7 +72,7 @@ type ItemProps = {
 };
 
 function FindingItem({ finding, design, isOpen, onToggle }: ItemProps) {
-  const units = useTrailing((state) => state.units);
+  const units = useWorkbench((state) => state.units);
   const item = useRef<HTMLLIElement>(null);
   const { title, why, advice } = describeFinding(finding, design, units);
   const attitude = "attitude" in finding ? finding.attitude : null;

@@ -3,7 +3,7 @@ import { useMemo } from "react";
 import type { Finding } from "@/core/evaluate/findings";
 import { proposeRemedies } from "@/core/remedies/proposeRemedies";
 import type { ProvenRemedy } from "@/core/remedies/remedy";
-import { useTrailing } from "@/store/useWorkbench";
+import { useWorkbench } from "@/store/useWorkbench";
 import { change, view as look, previewEdit, tell, undo } from "@/store/workbench";
 import { describeEdit, describeRemedy } from "@/words/remedies";
 import { formatLength, formatQuantity, type Units } from "@/words/units";
@@ -11,10 +11,10 @@ import { Button } from "../kit/Button";
 
 /** Ways to settle a finding that have been tried; choosing one draws it, and nothing is changed until it is taken. */
 export function RemedyList({ finding }: { readonly finding: Finding }) {
-  const design = useTrailing((state) => state.history?.design);
-  const evaluation = useTrailing((state) => state.evaluation);
-  const preview = useTrailing((state) => state.preview);
-  const units = useTrailing((state) => state.units);
+  const design = useWorkbench((state) => state.history?.design);
+  const evaluation = useWorkbench((state) => state.evaluation);
+  const preview = useWorkbench((state) => state.preview);
+  const units = useWorkbench((state) => state.units);
   const remedies = useMemo(
     () => (design && evaluation ? proposeRemedies(design, evaluation, finding) : []),
     [design, evaluation, finding],

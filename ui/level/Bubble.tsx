@@ -2,7 +2,7 @@
 import { type KeyboardEvent, type PointerEvent, useRef } from "react";
 import type { Attitude } from "@/core/attitude/attitude";
 import type { StandingMap } from "@/core/evaluate/standingMap";
-import { useTrailing } from "@/store/useWorkbench";
+import { useWorkbench } from "@/store/useWorkbench";
 import { tilt } from "@/store/workbench";
 import { describeAttitude } from "@/words/attitudes";
 import { StandingField } from "./StandingField";
@@ -19,8 +19,8 @@ type BubbleProps = {
  * drains run there. Pull it, click, or use the arrow keys.
  */
 export function Bubble({ map, rangeDeg, pixels }: BubbleProps) {
-  const attitude = useTrailing((state) => state.attitude);
-  const design = useTrailing((state) => state.history?.design);
+  const attitude = useWorkbench((state) => state.attitude);
+  const design = useWorkbench((state) => state.history?.design);
   const field = useRef<HTMLDivElement>(null);
   if (!design) return null;
   const { envelope, standings, kind } = design.rig;

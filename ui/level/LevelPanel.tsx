@@ -1,7 +1,7 @@
 "use client";
 import { isLevel, LEVEL } from "@/core/attitude/attitude";
 import { STANDING_STATES } from "@/core/evaluate/standingMap";
-import { useTrailing } from "@/store/useWorkbench";
+import { useWorkbench } from "@/store/useWorkbench";
 import { tilt } from "@/store/workbench";
 import { describeAttitude } from "@/words/attitudes";
 import { STANDING_NAMES } from "@/words/labels";
@@ -17,9 +17,9 @@ import { useStandingMap } from "./useStandingMap";
 
 /** The level: how the rig stands, over the map of where its drains run. */
 export function LevelPanel() {
-  const attitude = useTrailing((state) => state.attitude);
-  const rig = useTrailing((state) => state.history?.design.rig);
-  const hasDrain = useTrailing((state) => findShownResult(state) !== null);
+  const attitude = useWorkbench((state) => state.attitude);
+  const rig = useWorkbench((state) => state.history?.design.rig);
+  const hasDrain = useWorkbench((state) => findShownResult(state) !== null);
   const rangeDeg = rig ? findMapRange(rig) : 6;
   const standing = useStandingMap(rangeDeg);
   if (!rig) return null;

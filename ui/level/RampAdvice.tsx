@@ -2,7 +2,7 @@
 import { isLevel } from "@/core/attitude/attitude";
 import { computeRamps, findRunningAttitude } from "@/core/attitude/ramps";
 import { toWorkingId } from "@/core/workings/working";
-import { useTrailing } from "@/store/useWorkbench";
+import { useWorkbench } from "@/store/useWorkbench";
 import { describeRamps } from "@/words/ramps";
 import { Figure } from "../kit/Figure";
 
@@ -11,9 +11,9 @@ const SLIP = "text-left";
 
 /** What to put under which wheel so that the drains run here, and so that the rig stands level. */
 export function RampAdvice() {
-  const design = useTrailing((state) => state.history?.design);
-  const attitude = useTrailing((state) => state.attitude);
-  const units = useTrailing((state) => state.units);
+  const design = useWorkbench((state) => state.history?.design);
+  const attitude = useWorkbench((state) => state.attitude);
+  const units = useWorkbench((state) => state.units);
   if (!design || isLevel(attitude) || design.rig.axles.length === 0) return null;
   const { rig } = design;
   const running = findRunningAttitude(design, attitude);

@@ -14,7 +14,7 @@ import {
 import type { TankResult } from "@/core/evaluate/evaluation";
 import type { FormulaId } from "@/core/workings/working";
 import { toWorkingId } from "@/core/workings/working";
-import { useTrailing } from "@/store/useWorkbench";
+import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
 import { WORK_CAUTIONS } from "@/words/cautions";
 import { BRANCH_VENT_NAMES, GLOSSARY, VENT_WAY_NAMES } from "@/words/labels";
@@ -31,8 +31,8 @@ import { useEdits } from "./useEdits";
 
 /** Air for the tank and for the branch. */
 export function AirMeasures() {
-  const design = useTrailing((state) => state.history!.design);
-  const drainId = useTrailing((state) => state.drainId);
+  const design = useWorkbench((state) => state.history!.design);
+  const drainId = useWorkbench((state) => state.drainId);
   const vents = design.lines.filter((line): line is Vent => line.kind === "vent");
   const drain = findShownDrain(design, drainId);
   return (
@@ -57,9 +57,9 @@ const NO_TANKS: readonly TankResult[] = [];
 
 /** What the breather does to the traps when the valve opens. */
 function AirFigures() {
-  const tanks = useTrailing((state) => state.evaluation?.tanks ?? NO_TANKS);
-  const designTanks = useTrailing((state) => state.history!.design.tanks);
-  const units = useTrailing((state) => state.units);
+  const tanks = useWorkbench((state) => state.evaluation?.tanks ?? NO_TANKS);
+  const designTanks = useWorkbench((state) => state.history!.design.tanks);
+  const units = useWorkbench((state) => state.units);
   return tanks.map(({ tankId, air, sharedAir }) => {
     if (!air) return null;
     const at = { kind: "tank", id: tankId } as const;
@@ -97,7 +97,7 @@ function AirFigures() {
 
 /** A breather for each tank; the first is fitted by the finding, further ones here. */
 function AddBreathers() {
-  const tanks = useTrailing((state) => state.history!.design.tanks);
+  const tanks = useWorkbench((state) => state.history!.design.tanks);
   const { apply } = useEdits();
   return (
     <div className="flex flex-wrap gap-1.5 px-3 py-2">
@@ -113,7 +113,7 @@ function AddBreathers() {
 const OPEN_AIR = "open air";
 
 function VentFields({ vent }: { readonly vent: Vent }) {
-  const design = useTrailing((state) => state.history!.design);
+  const design = useWorkbench((state) => state.history!.design);
   const { set, apply } = useEdits();
   const at = { kind: "line", id: vent.id } as const;
   const isEnd = (index: number) => vent.to.kind === "openAir" && index === vent.pointsMm.length - 1;
@@ -177,8 +177,8 @@ function VentFields({ vent }: { readonly vent: Vent }) {
 }
 
 function BranchFields({ drain }: { readonly drain: Drain }) {
-  const result = useTrailing(findShownResult);
-  const units = useTrailing((state) => state.units);
+  const result = useWorkbench(findShownResult);
+  const units = useWorkbench((state) => state.units);
   const { set, apply } = useEdits();
   const at = { kind: "line", id: drain.id } as const;
   const path = ["lines", drain.id, "branchVent"];

@@ -1,6 +1,6 @@
 "use client";
 import { Plus, Trash2 } from "lucide-react";
-import { useTrailing } from "@/store/useWorkbench";
+import { useWorkbench } from "@/store/useWorkbench";
 import { Button } from "../kit/Button";
 import { NumberField } from "../kit/NumberField";
 import { Group } from "./Group";
@@ -11,8 +11,8 @@ const MOST_AXLES = 4;
 
 /** Where the axles are, so that the level can say what to put under which wheel. */
 export function AxleMeasures() {
-  const axles = useTrailing((state) => state.history!.design.rig.axles);
-  const lengthMm = useTrailing((state) => state.history!.design.rig.lengthMm);
+  const axles = useWorkbench((state) => state.history!.design.rig.axles);
+  const lengthMm = useWorkbench((state) => state.history!.design.rig.lengthMm);
   const { set, insert, remove } = useEdits();
   const add = () => {
     const value =

@@ -5,16 +5,16 @@ import type { Tank } from "@/core/design/plumbing";
 import { buildNetwork } from "@/core/falls/network";
 import { listOpenings } from "@/core/tanks/openings";
 import { listDrownings } from "@/core/tanks/tankLevels";
-import { useTrailing } from "@/store/useWorkbench";
+import { useWorkbench } from "@/store/useWorkbench";
 import { describeOpening } from "@/words/openings";
 import { formatQuantity } from "@/words/units";
 import { Group } from "./Group";
 
 /** In which order the water comes up as the tank fills, as the rig stands. */
 export function BackUp({ tank }: { readonly tank: Tank }) {
-  const design = useTrailing((state) => state.history!.design);
-  const attitude = useTrailing((state) => state.attitude);
-  const units = useTrailing((state) => state.units);
+  const design = useWorkbench((state) => state.history!.design);
+  const attitude = useWorkbench((state) => state.attitude);
+  const units = useWorkbench((state) => state.units);
   const drownings = useMemo(
     () => listDrownings(tank, listOpenings(design, buildNetwork(design), tank), computeUp(attitude)),
     [design, tank, attitude],

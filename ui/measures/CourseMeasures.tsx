@@ -5,7 +5,7 @@ import { buildEvenFall, buildSetFall } from "@/core/edits/legEdits";
 import { buildChangePipe, buildLineTrap, USUAL_LINE_TRAP } from "@/core/edits/pipeEdits";
 import { findPipeOf } from "@/core/falls/drainPath";
 import { findPipeSize, PIPE_SIZES } from "@/core/parts/pipes";
-import { useTrailing } from "@/store/useWorkbench";
+import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
 import { GLOSSARY, JOINT_NAMES, TRAP_NAMES } from "@/words/labels";
 import { describePipe, describeSize } from "@/words/parts";
@@ -31,8 +31,8 @@ export function CourseMeasures({ drain }: { readonly drain: Drain }) {
 }
 
 function LegFalls({ drain }: { readonly drain: Drain }) {
-  const result = useTrailing(findShownResult);
-  const units = useTrailing((state) => state.units);
+  const result = useWorkbench(findShownResult);
+  const units = useWorkbench((state) => state.units);
   const { apply } = useEdits();
   if (!result) return null;
   const even = buildEvenFall(workbench.getState().history!.design, drain.id);
@@ -91,9 +91,9 @@ const PIPE_NAMES: Readonly<Record<string, string>> = {
 };
 
 function Bends({ drain }: { readonly drain: Drain }) {
-  const result = useTrailing(findShownResult);
-  const selection = useTrailing((state) => state.selection);
-  const units = useTrailing((state) => state.units);
+  const result = useWorkbench(findShownResult);
+  const selection = useWorkbench((state) => state.selection);
+  const units = useWorkbench((state) => state.units);
   const { apply } = useEdits();
   const picked = selection?.kind === "bend" && selection.lineId === drain.id ? selection.index : null;
   const change = picked === null ? undefined : drain.changes.find(({ bend }) => bend === picked);

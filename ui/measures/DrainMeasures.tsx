@@ -5,7 +5,7 @@ import { TRAP_KINDS } from "@/core/design/plumbing";
 import { USUAL_TRAPS } from "@/core/design/usualTraps";
 import { findPipeSize, PIPE_SIZES } from "@/core/parts/pipes";
 import { toWorkingId } from "@/core/workings/working";
-import { useTrailing } from "@/store/useWorkbench";
+import { useWorkbench } from "@/store/useWorkbench";
 import { GLOSSARY, TRAP_NAMES } from "@/words/labels";
 import { describeSize } from "@/words/parts";
 import { formatQuantity } from "@/words/units";
@@ -106,8 +106,8 @@ const SIZE_NAMES: Readonly<Record<string, string>> = {
 };
 
 const PipeFields = memo(function PipeFields({ drain }: { readonly drain: Drain }) {
-  const result = useTrailing(findShownResult);
-  const units = useTrailing((state) => state.units);
+  const result = useWorkbench(findShownResult);
+  const units = useWorkbench((state) => state.units);
   const { set } = useEdits();
   const at = { kind: "line", id: drain.id } as const;
   const path = (key: string) => ["lines", drain.id, "pipe", key];

@@ -1,6 +1,6 @@
 "use client";
 import { buildDrawDrain, listGoals } from "@/core/edits/drainEdits";
-import { useTrailing } from "@/store/useWorkbench";
+import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
 import { describeGoal } from "@/words/goals";
 import { Button } from "../kit/Button";
@@ -8,7 +8,7 @@ import { useEdits } from "./useEdits";
 
 /** For fixtures without a drain: one tap draws the straightest there is, to be bent into shape. */
 export function DrawDrain() {
-  const design = useTrailing((state) => state.history!.design);
+  const design = useWorkbench((state) => state.history!.design);
   const { apply } = useEdits();
   const undrained = design.fixtures.filter(
     (f) => !design.lines.some((line) => line.kind === "drain" && line.fromFixture === f.id),

@@ -2,7 +2,7 @@
 import type { Drain, Fitting } from "@/core/design/plumbing";
 import { FITTINGS } from "@/core/design/plumbing";
 import { buildRedirect, type Goal, listGoals } from "@/core/edits/drainEdits";
-import { useTrailing } from "@/store/useWorkbench";
+import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
 import { describeGoal } from "@/words/goals";
 import { FITTING_NAMES } from "@/words/labels";
@@ -12,7 +12,7 @@ import { useEdits } from "./useEdits";
 /** Where the drain ends: in a tank, or in another drain and by which fitting. */
 export function EndFields({ drain }: { readonly drain: Drain }) {
   // what a drain can end in does not change while something is pulled
-  const design = useTrailing((state) => state.dragBase ?? state.history!.design);
+  const design = useWorkbench((state) => state.dragBase ?? state.history!.design);
   const { apply, set } = useEdits();
   const goals = listGoals(design, drain.id);
   const byKey = new Map(goals.map((goal) => [toKey(goal), goal]));

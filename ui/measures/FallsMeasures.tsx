@@ -2,7 +2,7 @@
 import { Copy, Trash2 } from "lucide-react";
 import dynamic from "next/dynamic";
 import { memo } from "react";
-import { useTrailing } from "@/store/useWorkbench";
+import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
 import { GLOSSARY } from "@/words/labels";
 import { findShownDrain } from "../drawing/shown";
@@ -26,8 +26,8 @@ const RulesMeasures = dynamic(() => import("./RulesMeasures").then((module) => m
 
 /** The drain shown: fixture, trap, pipe and bends, and the rules it is held against. */
 export function FallsMeasures() {
-  const design = useTrailing((state) => state.history!.design);
-  const drainId = useTrailing((state) => state.drainId);
+  const design = useWorkbench((state) => state.history!.design);
+  const drainId = useWorkbench((state) => state.drainId);
   const drain = findShownDrain(design, drainId);
   const isSettled = useSettled();
   const hasUndrained = design.fixtures.some(
@@ -60,7 +60,7 @@ export function FallsMeasures() {
 }
 
 const FixtureFields = memo(function FixtureFields({ fixtureId }: { readonly fixtureId: string }) {
-  const fixture = useTrailing((state) => state.history!.design.fixtures.find((f) => f.id === fixtureId)!);
+  const fixture = useWorkbench((state) => state.history!.design.fixtures.find((f) => f.id === fixtureId)!);
   const { set, apply } = useEdits();
   const at = { kind: "fixture", id: fixture.id } as const;
   const field = (key: keyof typeof fixture) => (value: number | null) => set(at, ["fixtures", fixture.id, key], value);

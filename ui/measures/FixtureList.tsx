@@ -1,7 +1,7 @@
 "use client";
 import { Plus } from "lucide-react";
 import { FIXTURE_KINDS, type FixtureKind } from "@/core/design/plumbing";
-import { useTrailing } from "@/store/useWorkbench";
+import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, workbench } from "@/store/workbench";
 import { FIXTURE_NAMES } from "@/words/labels";
 import { findShownDrain } from "../drawing/shown";
@@ -12,9 +12,9 @@ import { useEdits } from "./useEdits";
 
 /** Every fixture with what its drain has in hand; one is shown. New ones come with a drain drawn to the tank. */
 export function FixtureList() {
-  const design = useTrailing((state) => state.history!.design);
-  const evaluation = useTrailing((state) => state.evaluation);
-  const drainId = useTrailing((state) => state.drainId);
+  const design = useWorkbench((state) => state.history!.design);
+  const evaluation = useWorkbench((state) => state.evaluation);
+  const drainId = useWorkbench((state) => state.drainId);
   const { apply } = useEdits();
   const shown = findShownDrain(design, drainId);
   const add = async (kind: FixtureKind) => {

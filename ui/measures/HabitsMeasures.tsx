@@ -1,6 +1,6 @@
 "use client";
 import { toWorkingId } from "@/core/workings/working";
-import { useTrailing } from "@/store/useWorkbench";
+import { useWorkbench } from "@/store/useWorkbench";
 import { WORK_CAUTIONS } from "@/words/cautions";
 import { formatNumber, formatQuantity } from "@/words/units";
 import { Figure } from "../kit/Figure";
@@ -12,7 +12,7 @@ const AT = { kind: "habits" } as const;
 
 /** Who uses how much, and which tank ends the stay. */
 export function HabitsMeasures() {
-  const habits = useTrailing((state) => state.history!.design.habits);
+  const habits = useWorkbench((state) => state.history!.design.habits);
   const { set } = useEdits();
   const field = (key: keyof typeof habits) => (value: number | null) => set(AT, ["habits", key], value ?? 0);
   return (
@@ -42,9 +42,9 @@ export function HabitsMeasures() {
 
 /** The stay in three lines: grey, fresh, and which of them ends it. */
 export function StayFigures() {
-  const stay = useTrailing((state) => state.evaluation?.stay ?? null);
-  const tanks = useTrailing((state) => state.evaluation?.tanks);
-  const units = useTrailing((state) => state.units);
+  const stay = useWorkbench((state) => state.evaluation?.stay ?? null);
+  const tanks = useWorkbench((state) => state.evaluation?.tanks);
+  const units = useWorkbench((state) => state.units);
   if (!stay || !tanks?.[0]) {
     return <p className="px-3 py-2 text-faint">Days are known once a sink drains into a tank.</p>;
   }

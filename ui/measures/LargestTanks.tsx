@@ -2,7 +2,7 @@
 import { Maximize } from "lucide-react";
 import { useState } from "react";
 import { buildTankAt, type TankPlace } from "@/core/tanks/largestTanks";
-import { useTrailing } from "@/store/useWorkbench";
+import { useWorkbench } from "@/store/useWorkbench";
 import { change, previewEdit, tell, undo, workbench } from "@/store/workbench";
 import { formatLengthFigure, formatQuantity, lengthUnit } from "@/words/units";
 import { requestLargestTanks } from "@/workers/tanksClient";
@@ -12,9 +12,9 @@ import { useSearch } from "../kit/useSearch";
 
 /** Looks for the largest box tanks that fit; each is drawn before it is hung. */
 export function LargestTanks() {
-  const design = useTrailing((state) => state.dragBase ?? state.history!.design);
-  const preview = useTrailing((state) => state.preview);
-  const units = useTrailing((state) => state.units);
+  const design = useWorkbench((state) => state.dragBase ?? state.history!.design);
+  const preview = useWorkbench((state) => state.preview);
+  const units = useWorkbench((state) => state.units);
   const [shown, setShown] = useState<TankPlace | null>(null);
   const { search, look, stop } = useSearch(requestLargestTanks);
   const toEdit = (place: TankPlace) => buildTankAt(workbench.getState().history!.design, place, "Grey tank");

@@ -1,6 +1,6 @@
 "use client";
 import dynamic from "next/dynamic";
-import { useTrailing } from "@/store/useWorkbench";
+import { useWorkbench } from "@/store/useWorkbench";
 import { STATION_NAMES } from "@/words/labels";
 import { FallsMeasures } from "./FallsMeasures";
 
@@ -15,8 +15,8 @@ const PANELS = {
 
 /** The measures of the station that is open. */
 export function MeasuresPanel() {
-  const station = useTrailing((state) => state.station);
-  const hasDesign = useTrailing((state) => state.history !== null);
+  const station = useWorkbench((state) => state.station);
+  const hasDesign = useWorkbench((state) => state.history !== null);
   if (!hasDesign) return null;
   const Panel = PANELS[station];
   return (

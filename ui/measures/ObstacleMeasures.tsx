@@ -2,7 +2,7 @@
 import { Plus, Trash2 } from "lucide-react";
 import { freeId } from "@/core/design/freeId";
 import type { Obstacle, ObstacleKind } from "@/core/design/rig";
-import { useTrailing } from "@/store/useWorkbench";
+import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
 import { OBSTACLE_NAMES } from "@/words/labels";
 import { Button } from "../kit/Button";
@@ -17,9 +17,9 @@ const AT = { kind: "rig" } as const;
 
 /** What is under the floor and in the way, each a block to be measured. */
 export function ObstacleMeasures() {
-  const obstacles = useTrailing((state) => state.history!.design.obstacles);
-  const rig = useTrailing((state) => state.history!.design.rig);
-  const selection = useTrailing((state) => state.selection);
+  const obstacles = useWorkbench((state) => state.history!.design.obstacles);
+  const rig = useWorkbench((state) => state.history!.design.rig);
+  const selection = useWorkbench((state) => state.selection);
   const { insert } = useEdits();
   const picked = obstacles.find((o) => selection?.kind === "obstacle" && selection.id === o.id);
   const addObstacle = () => {

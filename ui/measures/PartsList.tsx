@@ -2,7 +2,7 @@
 import { Copy } from "lucide-react";
 import { useMemo } from "react";
 import { listParts } from "@/core/parts/listParts";
-import { useTrailing } from "@/store/useWorkbench";
+import { useWorkbench } from "@/store/useWorkbench";
 import { tell } from "@/store/workbench";
 import { describePart } from "@/words/parts";
 import { Button } from "../kit/Button";
@@ -11,8 +11,8 @@ import { Group } from "./Group";
 /** What to buy for every drain and breather, counted from the drawing. */
 export function PartsList() {
   // counted anew when what is pulled has come to rest
-  const design = useTrailing((state) => state.dragBase ?? state.history!.design);
-  const units = useTrailing((state) => state.units);
+  const design = useWorkbench((state) => state.dragBase ?? state.history!.design);
+  const units = useWorkbench((state) => state.units);
   const rows = useMemo(() => listParts(design).map((part) => describePart(part, units)), [design, units]);
   if (rows.length === 0) return null;
   const copy = async () => {

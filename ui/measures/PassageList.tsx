@@ -1,7 +1,7 @@
 "use client";
 import type { Passage } from "@/core/fit/passages";
 import { toWorkingId } from "@/core/workings/working";
-import { useTrailing } from "@/store/useWorkbench";
+import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
 import { WORK_CAUTIONS } from "@/words/cautions";
 import { describeDrilling } from "@/words/passages";
@@ -14,7 +14,7 @@ import { useEdits } from "./useEdits";
 
 /** Where to drill, how large, from which side, and what lies behind. */
 export function PassageList() {
-  const result = useTrailing(findShownResult);
+  const result = useWorkbench(findShownResult);
   if (!result || result.passages.length === 0) return null;
   return (
     <Group title="Holes to drill">
@@ -29,7 +29,7 @@ export function PassageList() {
 }
 
 function PassageRow({ passage }: { readonly passage: Passage }) {
-  const units = useTrailing((state) => state.units);
+  const units = useWorkbench((state) => state.units);
   const { lineId, legIndex, nth, through, panel, atMm, hole } = passage;
   const { set } = useEdits();
   const drill = (value: number | null) => {

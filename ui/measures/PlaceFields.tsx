@@ -3,7 +3,7 @@ import { Lock, LockOpen } from "lucide-react";
 import { buildMove, findPlaceMm, type Movable } from "@/core/design/moves";
 import { buildLock, isLocked } from "@/core/edits/groupEdits";
 import type { Vec3 } from "@/core/geometry/vec";
-import { useTrailing } from "@/store/useWorkbench";
+import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
 import { Button } from "../kit/Button";
 import { NumberField } from "../kit/NumberField";
@@ -23,8 +23,8 @@ export function PlaceFields({
   readonly part: Movable;
   readonly axes?: readonly (keyof Vec3)[];
 }) {
-  const place = useTrailing((state) => findPlaceMm(state.history!.design, part));
-  const locked = useTrailing((state) => isLocked(state.history!.design, part));
+  const place = useWorkbench((state) => findPlaceMm(state.history!.design, part));
+  const locked = useWorkbench((state) => isLocked(state.history!.design, part));
   const { apply } = useEdits();
   if (!place) return null;
   return (

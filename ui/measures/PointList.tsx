@@ -2,7 +2,7 @@
 import { Plus, Trash2 } from "lucide-react";
 import type { Line } from "@/core/design/plumbing";
 import { interpolate, type Vec3 } from "@/core/geometry/vec";
-import { useTrailing } from "@/store/useWorkbench";
+import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, tell } from "@/store/workbench";
 import { isSamePart } from "../drawing/Handle";
 import { Button } from "../kit/Button";
@@ -20,7 +20,7 @@ type PointListProps = {
 
 /** The free points of a line: pick one to type its place, put one in after it, take it out. */
 export function PointList({ line, routeMm, nameOf, isFixed = () => false }: PointListProps) {
-  const selection = useTrailing((state) => state.selection);
+  const selection = useWorkbench((state) => state.selection);
   const { insert, remove } = useEdits();
   const key = line.kind === "drain" ? "bendsMm" : "pointsMm";
   const points = line.kind === "drain" ? line.bendsMm : line.pointsMm;

@@ -1,6 +1,6 @@
 "use client";
 import { toWorkingId } from "@/core/workings/working";
-import { useTrailing } from "@/store/useWorkbench";
+import { useWorkbench } from "@/store/useWorkbench";
 import { describePart } from "@/words/findings";
 import { formatQuantity } from "@/words/units";
 import { Figure } from "../kit/Figure";
@@ -14,9 +14,9 @@ const WHERE = {
 
 /** The ridge and the ramps the rig still takes with its plumbing, and what touches first. */
 export function RampFigures() {
-  const ramps = useTrailing((state) => state.evaluation?.ramps ?? null);
-  const design = useTrailing((state) => state.history!.design);
-  const units = useTrailing((state) => state.units);
+  const ramps = useWorkbench((state) => state.evaluation?.ramps ?? null);
+  const design = useWorkbench((state) => state.history!.design);
+  const units = useWorkbench((state) => state.units);
   if (!ramps || ramps.length === 0) return null;
   return (
     <Group title="Ramps and ridges it takes">

@@ -2,7 +2,7 @@
 import { Plus, Trash2 } from "lucide-react";
 import { freeId } from "@/core/design/freeId";
 import type { RigKind } from "@/core/design/rig";
-import { useTrailing } from "@/store/useWorkbench";
+import { useWorkbench } from "@/store/useWorkbench";
 import { RIG_NAMES } from "@/words/labels";
 import { Button } from "../kit/Button";
 import { NumberField } from "../kit/NumberField";
@@ -18,8 +18,8 @@ const AT = { kind: "rig" } as const;
 
 /** The rig as it was measured: floor, heights, how it is parked, and what is under it. */
 export function RigMeasures() {
-  const rig = useTrailing((state) => state.history!.design.rig);
-  const name = useTrailing((state) => state.history!.design.name);
+  const rig = useWorkbench((state) => state.history!.design.rig);
+  const name = useWorkbench((state) => state.history!.design.name);
   const { set, apply, insert, remove } = useEdits();
   const boat = rig.kind === "boat";
   const field = (key: keyof typeof rig) => (value: number | null) => set(AT, ["rig", key], value);
@@ -132,8 +132,8 @@ export function RigMeasures() {
 }
 
 function StandingPlaces() {
-  const standings = useTrailing((state) => state.history!.design.rig.standings);
-  const attitude = useTrailing((state) => state.attitude);
+  const standings = useWorkbench((state) => state.history!.design.rig.standings);
+  const attitude = useWorkbench((state) => state.attitude);
   const { set, insert, remove } = useEdits();
   return (
     <div className="pt-1">

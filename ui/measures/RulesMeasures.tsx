@@ -6,7 +6,7 @@ import { LIMIT_IDS, LIMITS } from "@/core/rules/limitIds";
 import { lookUpLimit } from "@/core/rules/lookUpLimit";
 import type { PackId } from "@/core/rules/packIds";
 import type { WorkbenchState } from "@/store/state";
-import { useTrailing } from "@/store/useWorkbench";
+import { useWorkbench } from "@/store/useWorkbench";
 import { LIMIT_NAMES } from "@/words/limits";
 import { describeLimitSource, PACK_NAMES } from "@/words/sources";
 import { findShownDrain } from "../drawing/shown";
@@ -22,7 +22,7 @@ const findShown = ({ history, drainId }: WorkbenchState) => findShownDrain(histo
 
 /** The rules the design is held against: a pack, and every limit of it to be changed. */
 export const RulesMeasures = memo(function RulesMeasures() {
-  const rules = useTrailing((state) => state.history!.design.rules);
+  const rules = useWorkbench((state) => state.history!.design.rules);
   const { set } = useEdits();
   return (
     <Group title="Rules">
@@ -45,10 +45,10 @@ export const RulesMeasures = memo(function RulesMeasures() {
 });
 
 const LimitField = memo(function LimitField({ id }: { readonly id: LimitId }) {
-  const rules = useTrailing((state) => state.history!.design.rules);
+  const rules = useWorkbench((state) => state.history!.design.rules);
   // of the drain shown only what a limit goes by, so that a pull on it does not draw every limit again
-  const boreMm = useTrailing((state) => findShown(state)?.pipe.innerMm ?? 40);
-  const vented = useTrailing((state) => findShown(state)?.branchVent != null);
+  const boreMm = useWorkbench((state) => findShown(state)?.pipe.innerMm ?? 40);
+  const vented = useWorkbench((state) => findShown(state)?.branchVent != null);
   const { set, remove } = useEdits();
   const limit = lookUpLimit(rules, id, { boreMm, vented });
   const isOwn = rules.limits[id] !== undefined;

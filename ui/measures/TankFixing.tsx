@@ -2,7 +2,7 @@
 import { BOLT_SIZES, type BoltSize, FIXING_KINDS, type FixingKind, type Tank } from "@/core/design/plumbing";
 import { CRASH_CLASSES, type CrashClass } from "@/core/design/rig";
 import { computeFixing } from "@/core/fixing/fixing";
-import { useTrailing } from "@/store/useWorkbench";
+import { useWorkbench } from "@/store/useWorkbench";
 import { CLASS_NAMES, FIXING_NAMES, LOAD_NAMES } from "@/words/labels";
 import { formatQuantity } from "@/words/units";
 import { NumberField } from "../kit/NumberField";
@@ -14,8 +14,8 @@ const NEW = { bolts: 6, size: "M8", heldKN: null } as const;
 
 /** What holds the tank up, and how much of it each load takes. */
 export function TankFixing({ tank }: { readonly tank: Tank }) {
-  const crashClass = useTrailing((state) => state.history!.design.rig.crashClass);
-  const units = useTrailing((state) => state.units);
+  const crashClass = useWorkbench((state) => state.history!.design.rig.crashClass);
+  const units = useWorkbench((state) => state.units);
   const { set } = useEdits();
   const at = { kind: "tank", id: tank.id } as const;
   const path = (...keys: string[]) => ["tanks", tank.id, "fixing", ...keys];

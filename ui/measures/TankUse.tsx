@@ -10,7 +10,7 @@ import { lookUpValue } from "@/core/rules/lookUpLimit";
 import { computeDips, listDepths } from "@/core/tanks/dipChart";
 import { computeEmptying } from "@/core/tanks/emptying";
 import { computeSenderError, findBestPlace } from "@/core/tanks/senders";
-import { useTrailing } from "@/store/useWorkbench";
+import { useWorkbench } from "@/store/useWorkbench";
 import { describeAttitude } from "@/words/attitudes";
 import { SENDER_NAMES } from "@/words/labels";
 import { describeSeconds } from "@/words/pour";
@@ -37,9 +37,9 @@ export function TankUse({ tank }: { readonly tank: Tank }) {
 const DIP_STEPS = 10;
 
 function DipChart({ tank }: { readonly tank: Tank }) {
-  const attitude = useTrailing((state) => state.attitude);
-  const units = useTrailing((state) => state.units);
-  const kind = useTrailing((state) => state.history!.design.rig.kind);
+  const attitude = useWorkbench((state) => state.attitude);
+  const units = useWorkbench((state) => state.units);
+  const kind = useWorkbench((state) => state.history!.design.rig.kind);
   const { min, max } = measureExtent(tank.solid);
   const place = { xMm: (min.x + max.x) / 2, yMm: (min.y + max.y) / 2 };
   const depths = listDepths(max.z - min.z, DIP_STEPS);
@@ -113,9 +113,9 @@ const toNew = (tank: Tank, kind: SenderKind): Sender => {
 };
 
 function GaugeFields({ tank }: { readonly tank: Tank }) {
-  const rig = useTrailing((state) => state.history!.design.rig);
-  const fullL = useTrailing((state) => state.evaluation?.tanks.find((t) => t.tankId === tank.id)?.worst.litres ?? 0);
-  const units = useTrailing((state) => state.units);
+  const rig = useWorkbench((state) => state.history!.design.rig);
+  const fullL = useWorkbench((state) => state.evaluation?.tanks.find((t) => t.tankId === tank.id)?.worst.litres ?? 0);
+  const units = useWorkbench((state) => state.units);
   const { set } = useEdits();
   const at = { kind: "tank", id: tank.id } as const;
   const path = (...keys: string[]) => ["tanks", tank.id, "sender", ...keys];
@@ -170,9 +170,9 @@ function GaugeFields({ tank }: { readonly tank: Tank }) {
 }
 
 function RunningEmpty({ tank }: { readonly tank: Tank }) {
-  const design = useTrailing((state) => state.history!.design);
-  const result = useTrailing((state) => state.evaluation?.tanks.find((t) => t.tankId === tank.id) ?? null);
-  const units = useTrailing((state) => state.units);
+  const design = useWorkbench((state) => state.history!.design);
+  const result = useWorkbench((state) => state.evaluation?.tanks.find((t) => t.tankId === tank.id) ?? null);
+  const units = useWorkbench((state) => state.units);
   const outlet = tank.ports.find(({ kind }) => kind === "outlet");
   const run = useMemo(() => {
     if (!outlet || !result) return null;
@@ -200,9 +200,9 @@ function RunningEmpty({ tank }: { readonly tank: Tank }) {
 const START_C = 10;
 
 function ColdNight({ tank }: { readonly tank: Tank }) {
-  const rules = useTrailing((state) => state.history!.design.rules);
-  const share = useTrailing((state) => state.fillShare);
-  const units = useTrailing((state) => state.units);
+  const rules = useWorkbench((state) => state.history!.design.rules);
+  const share = useWorkbench((state) => state.fillShare);
+  const units = useWorkbench((state) => state.units);
   const airC = lookUpValue(rules, "nightAir");
   const frost = computeTankFrost(tank, share, START_C, airC);
   if (!Number.isFinite(frost.hoursToFreezing)) return null;

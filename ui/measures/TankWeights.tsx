@@ -1,13 +1,13 @@
 "use client";
 import { computeTankLoads } from "@/core/tanks/axleLoads";
-import { useTrailing } from "@/store/useWorkbench";
+import { useWorkbench } from "@/store/useWorkbench";
 import { formatQuantity } from "@/words/units";
 import { Group } from "./Group";
 
 /** What the tanks weigh, empty and full, on which axle and side; what dumping before a drive saves. */
 export function TankWeights() {
-  const design = useTrailing((state) => state.history!.design);
-  const units = useTrailing((state) => state.units);
+  const design = useWorkbench((state) => state.history!.design);
+  const units = useWorkbench((state) => state.units);
   const loads = computeTankLoads(design);
   if (!loads) {
     return (

@@ -4,7 +4,7 @@ import { useState } from "react";
 import { HELD_WATERS, type HeldWater, type Tank } from "@/core/design/plumbing";
 import { buildAddPort, buildAddTank, buildRemovePort, buildRemoveTank } from "@/core/edits/tankEdits";
 import { toWorkingId } from "@/core/workings/working";
-import { useTrailing } from "@/store/useWorkbench";
+import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, workbench } from "@/store/workbench";
 import { describeAttitude } from "@/words/attitudes";
 import { PORT_NAMES, WATER_NAMES } from "@/words/labels";
@@ -26,7 +26,7 @@ import { useEdits } from "./useEdits";
 
 /** Each tank with what it really holds, its inside, its place and its ports. */
 export function TanksMeasures() {
-  const tanks = useTrailing((state) => state.history!.design.tanks);
+  const tanks = useWorkbench((state) => state.history!.design.tanks);
   return (
     <>
       {tanks.map((tank) => (
@@ -40,8 +40,8 @@ export function TanksMeasures() {
 }
 
 function TankMeasures({ tank }: { readonly tank: Tank }) {
-  const share = useTrailing((state) => state.fillShare);
-  const design = useTrailing((state) => state.history!.design);
+  const share = useWorkbench((state) => state.fillShare);
+  const design = useWorkbench((state) => state.history!.design);
   const [refusal, setRefusal] = useState<string | null>(null);
   const { set, apply } = useEdits();
   const at = { kind: "tank", id: tank.id } as const;
@@ -170,7 +170,7 @@ function AddTank() {
 
 /** What stays behind depends on how the rig stands while it is dumped. */
 function DumpAttitude() {
-  const { kind, dumpAttitude } = useTrailing((state) => state.history!.design.rig);
+  const { kind, dumpAttitude } = useWorkbench((state) => state.history!.design.rig);
   const { set } = useEdits();
   const boat = kind === "boat";
   const field = (key: keyof typeof dumpAttitude) => (value: number | null) =>
@@ -196,9 +196,9 @@ function DumpAttitude() {
 }
 
 function TankFigures({ tankId }: { readonly tankId: string }) {
-  const tank = useTrailing((state) => state.evaluation?.tanks.find((t) => t.tankId === tankId) ?? null);
-  const kind = useTrailing((state) => state.history!.design.rig.kind);
-  const units = useTrailing((state) => state.units);
+  const tank = useWorkbench((state) => state.evaluation?.tanks.find((t) => t.tankId === tankId) ?? null);
+  const kind = useWorkbench((state) => state.history!.design.rig.kind);
+  const units = useWorkbench((state) => state.units);
   if (!tank) return null;
   const at = { kind: "tank", id: tankId } as const;
   const why = {

@@ -4,7 +4,7 @@ import { lookUpValue } from "@/core/rules/lookUpLimit";
 import { findTrapLie, type TrapLie } from "@/core/traps/sealRisks";
 import type { FormulaId } from "@/core/workings/working";
 import { toWorkingId } from "@/core/workings/working";
-import { useTrailing } from "@/store/useWorkbench";
+import { useWorkbench } from "@/store/useWorkbench";
 import { formatQuantity } from "@/words/units";
 import { Figure } from "../kit/Figure";
 
@@ -23,11 +23,11 @@ const LIE_CAUSES: Readonly<Record<TrapLie, string>> = {
 
 /** What each cause by itself leaves of the seal of a drain's trap. */
 export function TrapRiskTable({ lineId }: { readonly lineId: string }) {
-  const risks = useTrailing((state) => state.evaluation?.drains.find((d) => d.lineId === lineId)?.trapRisks ?? null);
-  const air = useTrailing((state) => state.evaluation?.trapAirs.find((a) => a.lineId === lineId) ?? null);
-  const result = useTrailing((state) => state.evaluation?.drains.find((d) => d.lineId === lineId) ?? null);
-  const rules = useTrailing((state) => state.history!.design.rules);
-  const units = useTrailing((state) => state.units);
+  const risks = useWorkbench((state) => state.evaluation?.drains.find((d) => d.lineId === lineId)?.trapRisks ?? null);
+  const air = useWorkbench((state) => state.evaluation?.trapAirs.find((a) => a.lineId === lineId) ?? null);
+  const result = useWorkbench((state) => state.evaluation?.drains.find((d) => d.lineId === lineId) ?? null);
+  const rules = useWorkbench((state) => state.history!.design.rules);
+  const units = useWorkbench((state) => state.units);
   if (!risks || !result) return null;
   const lie = findTrapLie(result.outletMm, result.nodesMm[0]!);
   const at: PartRef = { kind: "trap", lineId };

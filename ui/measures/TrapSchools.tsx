@@ -1,14 +1,14 @@
 "use client";
 import { useMemo } from "react";
 import { compareTraps } from "@/core/traps/trapSchools";
-import { useTrailing } from "@/store/useWorkbench";
+import { useWorkbench } from "@/store/useWorkbench";
 import { TRAP_NAMES } from "@/words/labels";
 import { formatLengthFigure, formatNumber, lengthUnit } from "@/words/units";
 
 /** The kinds of trap side by side on this rig: what each costs in height and keeps of its water. */
 export function TrapSchools({ lineId }: { readonly lineId: string }) {
-  const design = useTrailing((state) => state.dragBase ?? state.history!.design);
-  const units = useTrailing((state) => state.units);
+  const design = useWorkbench((state) => state.dragBase ?? state.history!.design);
+  const units = useWorkbench((state) => state.units);
   const schools = useMemo(() => compareTraps(design, lineId), [design, lineId]);
   const fitted = design.lines.find((line) => line.id === lineId);
   const figure = (mm: number | null) => (mm === null ? "none" : formatLengthFigure(mm, units));

@@ -1,7 +1,7 @@
 "use client";
 import type { Edit, EditPath } from "@/core/design/edit";
 import type { PartRef } from "@/core/design/part";
-import { useTrailing } from "@/store/useWorkbench";
+import { useWorkbench } from "@/store/useWorkbench";
 import { change } from "@/store/workbench";
 import { describeFault } from "@/words/faults";
 
@@ -18,7 +18,7 @@ type Edits = {
 
 /** Edits for the fields: each is one undoable step, and a refusal comes back as a sentence. */
 export function useEdits(): Edits {
-  const units = useTrailing((state) => state.units);
+  const units = useWorkbench((state) => state.units);
   const apply: Edits["apply"] = (edit) => {
     const outcome = change(edit);
     if (outcome.ok) return null;

@@ -75,11 +75,11 @@ type DrainStrokeProps = {
 
 const DrainStroke = memo(function DrainStroke({ d, width, isShown, isBad, joinX, joinY }: DrainStrokeProps) {
   return (
-    <g opacity={isShown ? 1 : 0.6}>
-      <path d={d} stroke={isBad ? "var(--signal)" : "var(--ink)"} strokeWidth={width + 3} />
+    <g stroke={isShown ? "var(--ink)" : "var(--faint)"}>
+      <path d={d} stroke={isBad ? "var(--signal)" : undefined} strokeWidth={width + 3} />
       <path d={d} stroke="var(--sheet)" strokeWidth={width} />
       {joinX !== null && joinY !== null && (
-        <circle cx={joinX} cy={joinY} r={width / 2 + 2.6} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={1.6} />
+        <circle cx={joinX} cy={joinY} r={width / 2 + 2.6} fill="var(--sheet)" strokeWidth={1.6} />
       )}
     </g>
   );

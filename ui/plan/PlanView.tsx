@@ -65,7 +65,7 @@ export function PlanView() {
     <>
       {isGroup && <GroupBar />}
       {tool && <PlanToolBar />}
-      <div className="relative min-h-0 flex-1 bg-sheet">
+      <div className="apart relative min-h-0 flex-1 bg-sheet">
         <svg
           ref={svg}
           className="drawing absolute inset-0 size-full"

@@ -51,7 +51,7 @@ export function RearView() {
   };
   const shown = findShownDrain(design, drainId);
   return (
-    <div className="relative min-h-0 flex-1 bg-sheet">
+    <div className="apart relative min-h-0 flex-1 bg-sheet">
       <svg
         ref={svg}
         className="drawing absolute inset-0 size-full"
@@ -183,8 +183,8 @@ function Pipes({ design, view, at, shownId }: PartProps & { readonly shownId: st
         const width = line.kind === "vent" ? 2.2 : Math.max(3.4, line.pipe.innerMm * view.kx);
         const path = toPath(view, points.map(at));
         return (
-          <g key={line.id} opacity={line.kind === "vent" || line.id === shownId ? 1 : 0.6}>
-            <path d={path} stroke="var(--ink)" strokeWidth={width + 2.6} />
+          <g key={line.id} stroke={line.kind === "vent" || line.id === shownId ? "var(--ink)" : "var(--faint)"}>
+            <path d={path} strokeWidth={width + 2.6} />
             <path d={path} stroke="var(--sheet)" strokeWidth={width} />
           </g>
         );

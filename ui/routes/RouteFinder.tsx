@@ -5,7 +5,7 @@ import type { Edit } from "@/core/design/edit";
 import type { Drain } from "@/core/design/plumbing";
 import { listDrainParts } from "@/core/parts/listParts";
 import type { RouteProposal } from "@/core/routes/findRoutes";
-import { useTrailing } from "@/store/useWorkbench";
+import { useWorkbench } from "@/store/useWorkbench";
 import { change, previewEdit, tell, undo } from "@/store/workbench";
 import { describePart } from "@/words/parts";
 import { describeNoRoute, describeRoute, describeRouteChange } from "@/words/routes";
@@ -18,8 +18,8 @@ import { Group } from "../measures/Group";
 
 /** Looks for ways from the fixture to the tank; each is drawn before it is laid. */
 export function RouteFinder({ drain }: { readonly drain: Drain }) {
-  const design = useTrailing((state) => state.dragBase ?? state.history!.design);
-  const units = useTrailing((state) => state.units);
+  const design = useWorkbench((state) => state.dragBase ?? state.history!.design);
+  const units = useWorkbench((state) => state.units);
   const { search, look, stop } = useSearch((now, onProgress, signal) =>
     requestRoutes({ design: now, drainId: drain.id, onProgress, signal }),
   );
@@ -72,8 +72,8 @@ type WayProps = {
 };
 
 function Way({ route, name, drainId, onLay }: WayProps) {
-  const preview = useTrailing((state) => state.preview);
-  const units = useTrailing((state) => state.units);
+  const preview = useWorkbench((state) => state.preview);
+  const units = useWorkbench((state) => state.units);
   const isShown = preview?.edit === route.edit;
   const shown = useMemo(() => {
     const result = isShown ? preview.evaluation.drains.find(({ lineId }) => lineId === drainId) : undefined;

@@ -89,7 +89,7 @@ export function LongSectionView() {
   const ready = size.width > 0;
 
   return (
-    <div className="relative min-h-0 flex-1 bg-sheet">
+    <div className="apart relative min-h-0 flex-1 bg-sheet">
       <svg
         ref={frame}
         className="drawing absolute inset-0 size-full"

@@ -152,11 +152,14 @@ function FlowMark({
   const fall = from[1] - to[1];
   if (length < 26 || fall === 0) return null;
   const sense = fall > 0 ? 1 : -1;
-  const angle = (Math.atan2((y1 - y0) * sense, (x1 - x0) * sense) * 180) / Math.PI;
+  // a unit along the flow, and the middle of the leg
+  const [u, v] = [((x1 - x0) / length) * sense, ((y1 - y0) / length) * sense];
+  const [x, y] = [(x0 + x1) / 2, (y0 + y1) / 2];
+  const at = (along: number, across: number) =>
+    `${(x + u * along - v * across).toFixed(1)} ${(y + v * along + u * across).toFixed(1)}`;
   return (
     <path
-      d="M-3.5 -3.5L2 0L-3.5 3.5"
-      transform={`translate(${((x0 + x1) / 2).toFixed(1)} ${((y0 + y1) / 2).toFixed(1)}) rotate(${angle.toFixed(1)})`}
+      d={`M${at(-3.5, -3.5)}L${at(2, 0)}L${at(-3.5, 3.5)}`}
       stroke={sense > 0 ? "var(--ink)" : "var(--signal)"}
       strokeWidth={1.6}
       strokeLinecap="round"

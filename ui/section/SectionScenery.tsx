@@ -68,7 +68,7 @@ function listHeights({ view, units }: HeightProps): number[] {
 
 const HeightLines = memo(function HeightLines({ view, units }: HeightProps) {
   return (
-    <g stroke="var(--rule)" strokeWidth={1} opacity={0.5}>
+    <g stroke="var(--rule)" strokeWidth={1} strokeOpacity={0.5}>
       {listHeights({ view, units }).map((h) => (
         <line key={h} x1={EDGE_PX} x2={view.width} y1={view.y(h)} y2={view.y(h)} />
       ))}

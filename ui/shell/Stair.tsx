@@ -1,7 +1,7 @@
 "use client";
 import type { Severity } from "@/core/evaluate/findings";
 import { STATIONS, type Station, type WorkbenchState } from "@/store/state";
-import { useTrailing } from "@/store/useWorkbench";
+import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
 import { RIG_NAMES, STATION_NAMES } from "@/words/labels";
 import { formatLength, formatNumber, formatQuantity } from "@/words/units";
@@ -15,9 +15,9 @@ const CHAMBER_PX = 30;
 
 /** The stations as a stair of locks, going down with the water. A gate stays shut while something must be settled there. */
 export function Stair() {
-  const station = useTrailing((state) => state.station);
+  const station = useWorkbench((state) => state.station);
   // one word for all stations, so that the stair is drawn anew only when a gate turns
-  const severities = useTrailing((state) => STATIONS.map((at) => findWorst(state, at) ?? "").join(",")).split(",");
+  const severities = useWorkbench((state) => STATIONS.map((at) => findWorst(state, at) ?? "").join(",")).split(",");
   const worstAt = (at: Station) => (severities[STATIONS.indexOf(at)] || null) as Severity | null;
   return (
     <nav aria-label="Stations" className="relative" style={{ height: STATIONS.length * ROW_PX }}>
@@ -101,12 +101,12 @@ function Chamber({
 
 /** What a station comes to, in one figure. */
 function StationFigure({ station }: { readonly station: Station }) {
-  const kind = useTrailing((state) => state.history?.design.rig.kind);
-  const stay = useTrailing((state) => state.evaluation?.stay ?? null);
-  const usable = useTrailing((state) => state.evaluation?.tanks.reduce((sum, t) => sum + t.usableHereL, 0) ?? 0);
-  const worst = useTrailing((state) => findShownResult(state)?.worst.inHandMm ?? null);
-  const vents = useTrailing((state) => state.history?.design.lines.filter((l) => l.kind === "vent").length ?? 0);
-  const units = useTrailing((state) => state.units);
+  const kind = useWorkbench((state) => state.history?.design.rig.kind);
+  const stay = useWorkbench((state) => state.evaluation?.stay ?? null);
+  const usable = useWorkbench((state) => state.evaluation?.tanks.reduce((sum, t) => sum + t.usableHereL, 0) ?? 0);
+  const worst = useWorkbench((state) => findShownResult(state)?.worst.inHandMm ?? null);
+  const vents = useWorkbench((state) => state.history?.design.lines.filter((l) => l.kind === "vent").length ?? 0);
+  const units = useWorkbench((state) => state.units);
   const texts: Readonly<Record<Station, string>> = {
     rig: kind ? RIG_NAMES[kind].toLowerCase() : "",
     habits: stay ? `${formatNumber(Math.min(stay.here.daysToGreyFull, stay.here.daysToFreshEmpty), 1)} days` : "",

@@ -2,7 +2,7 @@
 import dynamic from "next/dynamic";
 import { type DragEvent, useEffect, useState } from "react";
 import { STATIONS } from "@/store/state";
-import { useWorkbench } from "@/store/useWorkbench";
+import { RegionContext, useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
 import { STATION_NAMES } from "@/words/labels";
 import { FindingsPanel } from "../findings/FindingsPanel";
@@ -66,25 +66,35 @@ export function Workbench() {
             className={`apart flex w-[212px] shrink-0 flex-col overflow-y-auto border-r border-ink phone:w-full phone:border-r-0 ${on("level")}`}
           >
             <div className="pt-2 phone:hidden">
-              <Stair />
+              <RegionContext value="level">
+                <Stair />
+              </RegionContext>
             </div>
             <div className="border-t border-rule px-3 py-2 phone:border-t-0 phone:px-4">
-              <LevelPanel />
+              <RegionContext value="level">
+                <LevelPanel />
+              </RegionContext>
             </div>
           </div>
           <div className={`flex min-w-0 flex-1 flex-col ${on("section", "plan")}`}>
             <div className={`flex min-h-0 flex-[7] flex-col ${on("section")}`}>
-              <SectionHeader />
-              <LongSectionView />
+              <RegionContext value="strip">
+                <SectionHeader />
+              </RegionContext>
+              <RegionContext value="section">
+                <LongSectionView />
+              </RegionContext>
             </div>
             <div className={on("section")}>
               {isPouring && <PourBar />}
-              <FallStrip />
+              <RegionContext value="strip">
+                <FallStrip />
+              </RegionContext>
             </div>
             <div
               className={`flex min-h-0 flex-col border-t border-ink ${isTooled ? "flex-[12]" : "flex-[4]"} ${on("plan")}`}
             >
-              {lookFrom === "behind" ? <RearView /> : <PlanView />}
+              <RegionContext value="plan">{lookFrom === "behind" ? <RearView /> : <PlanView />}</RegionContext>
             </div>
           </div>
           <div
@@ -93,11 +103,15 @@ export function Workbench() {
             <div
               className={`max-h-[52%] overflow-y-auto border-b border-ink phone:max-h-none phone:flex-1 phone:border-b-0 ${on("findings")}`}
             >
-              <FindingsPanel />
+              <RegionContext value="findings">
+                <FindingsPanel />
+              </RegionContext>
             </div>
             <div className={`min-h-0 flex-1 overflow-y-auto ${on("measures")}`}>
               <PhoneStations />
-              <MeasuresPanel />
+              <RegionContext value="measures">
+                <MeasuresPanel />
+              </RegionContext>
             </div>
           </div>
         </main>
