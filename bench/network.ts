@@ -1,7 +1,6 @@
 import { computeUp } from "@/core/attitude/attitude";
 import type { Design } from "@/core/design/design";
 import { stripPlumbing } from "@/core/design/stripPlumbing";
-import { evaluate } from "@/core/evaluate/evaluate";
 import { computeStandingMap } from "@/core/evaluate/standingMap";
 import { computePour } from "@/core/pour/pour";
 import { listUsable, toUse } from "@/core/pour/usualUses";
@@ -9,7 +8,7 @@ import { findRoutes } from "@/core/routes/findRoutes";
 import { computeDips, listDepths } from "@/core/tanks/dipChart";
 import { findLargestTanks } from "@/core/tanks/largestTanks";
 import { FURNISHED, readDemo } from "@/tests/demoRigs";
-import { type Row, time } from "./core";
+import { evaluateAnew, type Row, time } from "./core";
 
 const TILT = { pitchDeg: 2.3, rollDeg: -1.1 };
 
@@ -22,7 +21,7 @@ export function benchNetwork(): Row[] {
   return [
     row(
       `evaluation of lesesaal furnished, ${whole.fixtures.length} fixtures`,
-      time(() => evaluate(whole, TILT)),
+      time(() => evaluateAnew(whole)),
       4,
     ),
     row(
@@ -84,7 +83,7 @@ const LINES = [10, 30, 100, 300, 1000] as const;
 function benchLines(): Row[] {
   const points = LINES.map((lines) => {
     const design = spread(lines);
-    return { lines, ms: time(() => evaluate(design, TILT), { batches: 5 }) };
+    return { lines, ms: time(() => evaluateAnew(design), { batches: 5 }) };
   });
   const [xs, ys] = [points.map(({ lines }) => Math.log(lines)), points.map(({ ms }) => Math.log(ms))];
   const mean = (values: readonly number[]) => values.reduce((sum, v) => sum + v, 0) / values.length;

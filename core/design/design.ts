@@ -41,4 +41,7 @@ export const design = z.strictObject({
 
 export type Design = z.infer<typeof design>;
 export type Habits = z.infer<typeof habits>;
+/** What a drain runs through and is judged by, whatever else the design holds. */
+export type Surroundings = Pick<Design, "rig" | "obstacles" | "rules">;
+
 export type RulesChoice = z.infer<typeof rulesChoice>;

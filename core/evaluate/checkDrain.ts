@@ -1,5 +1,5 @@
 import { computeUp, LEVEL } from "../attitude/attitude";
-import type { Design } from "../design/design";
+import type { Surroundings } from "../design/design";
 import type { DrainPath } from "../falls/drainPath";
 import { computePonds } from "../falls/ponding";
 import { measureLegGaps } from "../fit/obstacleGaps";
@@ -15,7 +15,7 @@ import type { Standing } from "./parkedAttitudes";
 
 /** Everything that can be said against one drain, in the order the water meets it. */
 export function checkDrain(
-  design: Design,
+  design: Surroundings,
   path: DrainPath,
   result: DrainResult,
   parked: readonly Standing[],
@@ -76,7 +76,7 @@ function checkLegs(path: DrainPath, result: DrainResult, parked: readonly Standi
   });
 }
 
-function checkFlow(design: Design, path: DrainPath, result: DrainResult): Finding[] {
+function checkFlow(design: Surroundings, path: DrainPath, result: DrainResult): Finding[] {
   const { flow } = result;
   const at = { kind: "line", id: path.drain.id } as const;
   const findings: Finding[] = [];
@@ -104,7 +104,7 @@ function checkFlow(design: Design, path: DrainPath, result: DrainResult): Findin
 }
 
 // A pipe that goes through the floor at its own fall needs a slot, not a hole: it should turn down first.
-function checkPassages(design: Design, { passages }: DrainResult): Finding[] {
+function checkPassages(design: Surroundings, { passages }: DrainResult): Finding[] {
   const slant = lookUpLimit(design.rules, "holeSlant");
   const edge = lookUpLimit(design.rules, "memberGap");
   return passages.flatMap((passage): Finding[] => {

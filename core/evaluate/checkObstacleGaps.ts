@@ -1,4 +1,4 @@
-import type { Design } from "../design/design";
+import type { Surroundings } from "../design/design";
 import type { Obstacle } from "../design/rig";
 import { findClearance, type ObstacleGap } from "../fit/obstacleGaps";
 import { isAtLeast } from "../quantity/tolerance";
@@ -7,7 +7,7 @@ import type { Finding } from "./findings";
 
 /** Turns gaps that are smaller than the clearance rule of their obstacle into findings. */
 export function checkObstacleGaps(
-  design: Design,
+  design: Surroundings,
   gaps: readonly ObstacleGap[],
   toFinding: (obstacle: Obstacle, gapMm: number, limit: Limit) => Finding,
 ): Finding[] {

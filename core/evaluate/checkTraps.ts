@@ -1,4 +1,4 @@
-import type { Design } from "../design/design";
+import type { Design, Surroundings } from "../design/design";
 import { type DrainPath, listLineTraps } from "../falls/drainPath";
 import { isAtLeast, isAtMost } from "../quantity/tolerance";
 import { lookUpLimit } from "../rules/lookUpLimit";
@@ -9,7 +9,7 @@ import type { DrainResult } from "./evaluation";
 import type { Finding } from "./findings";
 
 /** What can be said against the traps a drain's water goes through: under the fixture and in the line. */
-export function checkTraps(design: Design, path: DrainPath, result: DrainResult): Finding[] {
+export function checkTraps(design: Surroundings, path: DrainPath, result: DrainResult): Finding[] {
   const { trap, lineTrap, id: lineId } = path.drain;
   const onWay = listLineTraps(path);
   const at = { kind: "trap", lineId } as const;
@@ -34,7 +34,7 @@ export function checkTraps(design: Design, path: DrainPath, result: DrainResult)
 
 const isUnderFloor = (zMm: number): boolean => zMm < 0;
 
-function checkSeal(design: Design, path: DrainPath, result: DrainResult, sealMm: number): Finding[] {
+function checkSeal(design: Surroundings, path: DrainPath, result: DrainResult, sealMm: number): Finding[] {
   const { branchVent, id: lineId } = path.drain;
   const at = { kind: "trap", lineId } as const;
   const findings: Finding[] = [];
@@ -66,7 +66,7 @@ function checkSeal(design: Design, path: DrainPath, result: DrainResult, sealMm:
   return findings;
 }
 
-function checkLineTrap(design: Design, path: DrainPath, result: DrainResult): Finding[] {
+function checkLineTrap(design: Surroundings, path: DrainPath, result: DrainResult): Finding[] {
   const { lineTrap, id: lineId, bendsMm } = path.drain;
   if (!lineTrap) return [];
   const at = { kind: "bend", lineId, index: lineTrap.bend } as const;

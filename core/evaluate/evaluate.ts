@@ -1,7 +1,7 @@
 import { computeSharedAir, computeTankAir, type SharedAir, type TankAir } from "../air/tankAir";
 import { type Attitude, computeUp, isLevel, LEVEL } from "../attitude/attitude";
 import { computeStay } from "../days/daysToFull";
-import type { Design, RulesChoice } from "../design/design";
+import type { Design, RulesChoice, Surroundings } from "../design/design";
 import type { Drain, Tank, Trap } from "../design/plumbing";
 import { computeDrainFlow } from "../falls/drainFlow";
 import { buildDrainPath, type DrainPath, findPipeOf, type Leg } from "../falls/drainPath";
@@ -32,8 +32,9 @@ import { checkRamps } from "./checkRamps";
 import { checkTank } from "./checkTank";
 import { checkTrapAir } from "./checkTraps";
 import type { AtWorst, DrainResult, Evaluation, StayResult, TankResult } from "./evaluation";
-import { sortFindings } from "./findings";
+import { type Finding, sortFindings } from "./findings";
 import { listParkedStandings, type Standing } from "./parkedAttitudes";
+import { createRecall } from "./recall";
 
 /** Nothing dries in no time at all: a builder's own nought, or less, is read as this, mm a week. */
 const LEAST_EVAPORATION_MM = 0.01;
@@ -45,16 +46,24 @@ const LEAST_EVAPORATION_MM = 0.01;
 export function evaluate(design: Design, attitude: Attitude = LEVEL): Evaluation {
   const parked = listParkedStandings(design.rig);
   const network = buildNetwork(design);
-  const paths = [...network.drains.values()].map((drain) => buildDrainPath(design, drain, network));
+  const paths = [...network.drains.values()].map((drain) => recallPath(buildDrainPath(design, drain, network)));
   const falls = new Map(paths.map(({ drain, ownLegs }) => [drain.id, lookUpFalls(design.rules, drain, ownLegs)]));
   const airs = computeAirs(design, network);
-  const drains = paths.map((path) => evaluateDrain({ design, path, falls, attitude, parked }));
+  const judged = paths.map((path) => {
+    const { rig, obstacles, rules } = design;
+    const given = [rig, obstacles, rules, attitude.pitchDeg, attitude.rollDeg];
+    return recallDrain(path, given, () => {
+      const result = evaluateDrain({ design, path, falls, attitude, parked });
+      return { result, findings: checkDrain(design, path, result, parked) };
+    });
+  });
+  const drains = judged.map(({ result }) => result);
   const tanks = design.tanks.map((tank) => evaluateTank({ design, tank, network, attitude, parked, airs }));
   const stay = evaluateStay(design, drains, tanks);
   const trapAirs = computeTrapAirs(paths, airs);
   const ramps = measureRampAngles(design, paths);
   const findings = sortFindings([
-    ...paths.flatMap((path, i) => checkDrain(design, path, drains[i]!, parked)),
+    ...judged.flatMap((one) => one.findings),
     ...checkJunctions(design, network, paths),
     ...trapAirs.flatMap((air) => checkTrapAir(design, air)),
     ...checkRamps(design, ramps),
@@ -98,8 +107,21 @@ function computeAirs(design: Design, network: Network): Airs {
   return { own, shared };
 }
 
+type JudgedDrain = { readonly result: DrainResult; readonly findings: readonly Finding[] };
+
+const recallDrain = createRecall<DrainPath, JudgedDrain>();
+const recallLastPath = createRecall<Drain, DrainPath>();
+
+// A way through the same drains, with as much water coming in, is the same way.
+const recallPath = (path: DrainPath): DrainPath =>
+  recallLastPath(
+    path.drain,
+    [path.fixture, path.tank, ...path.chain, ...path.enteredAtMm, ...path.legs.map((leg) => leg.inflowLps)],
+    () => path,
+  );
+
 type DrainInput = {
-  readonly design: Design;
+  readonly design: Surroundings;
   readonly path: DrainPath;
   readonly falls: ReadonlyMap<string, FallLimits>;
   readonly attitude: Attitude;
@@ -172,7 +194,7 @@ function toTrap({ drain }: DrainPath): Trap | null {
   return { kind: "running", sealMm, dropMm: 0, spanMm: 3 * innerMm, hasCleanout };
 }
 
-function computeRisks(design: Design, path: DrainPath, trap: Trap | null): TrapRisks | null {
+function computeRisks(design: Surroundings, path: DrainPath, trap: Trap | null): TrapRisks | null {
   const { rules } = design;
   const evaporationMm = Math.max(lookUpValue(rules, "evaporation"), LEAST_EVAPORATION_MM);
   const risks = computeSealRisks(trap, lookUpValue(rules, "drivingPush"), evaporationMm);
@@ -214,7 +236,8 @@ function computeTrapAirs(paths: readonly DrainPath[], airs: Airs): TrapAir[] {
   });
 }
 
-type TankInput = Omit<DrainInput, "path" | "falls"> & {
+type TankInput = Omit<DrainInput, "design" | "path" | "falls"> & {
+  readonly design: Design;
   readonly tank: Tank;
   readonly network: Network;
   readonly airs: Airs;

@@ -1,4 +1,4 @@
-import type { Design, RulesChoice } from "../design/design";
+import type { RulesChoice, Surroundings } from "../design/design";
 import type { Tank } from "../design/plumbing";
 import type { Obstacle } from "../design/rig";
 import type { DrainPath } from "../falls/drainPath";
@@ -39,7 +39,7 @@ export function toTankBlock(tank: Tank): Block {
 }
 
 /** Gap from a tank to every obstacle that is in its way, mm [C]. */
-export function measureTankGaps(design: Design, tank: Tank): ObstacleGap[] {
+export function measureTankGaps(design: Surroundings, tank: Tank): ObstacleGap[] {
   const block = toTankBlock(tank);
   return design.obstacles
     .filter(({ kind }) => hindersTanks(kind))
@@ -47,7 +47,7 @@ export function measureTankGaps(design: Design, tank: Tank): ObstacleGap[] {
 }
 
 /** Gap from the outside of one leg of pipe to every obstacle, mm [C]. */
-export function measureLegGaps(design: Design, path: DrainPath, legIndex: number): ObstacleGap[] {
+export function measureLegGaps(design: Surroundings, path: DrainPath, legIndex: number): ObstacleGap[] {
   const leg = path.legs[legIndex]!;
   const { innerMm, outerMm } = leg.pipe;
   const axis = (invert: Vec3): Vec3 => vec(invert.x, invert.y, invert.z + innerMm / 2);
@@ -60,7 +60,7 @@ export function measureLegGaps(design: Design, path: DrainPath, legIndex: number
 }
 
 /** How far a tank reaches over the sill line, mm; negative is below it. Null where the rig has none. */
-export function measureSillGapMm(design: Design, tank: Tank): number | null {
+export function measureSillGapMm(design: Surroundings, tank: Tank): number | null {
   const { sillZMm } = design.rig;
   return sillZMm === null ? null : toTankBlock(tank).min.z - sillZMm;
 }

@@ -1,4 +1,4 @@
-import type { Design } from "../design/design";
+import type { Surroundings } from "../design/design";
 import type { Obstacle } from "../design/rig";
 import type { DrainPath, Leg } from "../falls/drainPath";
 import { interpolate, type Vec3, vec } from "../geometry/vec";
@@ -31,7 +31,7 @@ export type Passage = {
 };
 
 /** Total thickness of the floor, mm. */
-export const measureFloorMm = (design: Design): number =>
+export const measureFloorMm = (design: Surroundings): number =>
   design.rig.floorLayers.reduce((sum, layer) => sum + layer.thicknessMm, 0);
 
 /** Side of a cabinet, mm [T]. */
@@ -46,7 +46,7 @@ const NEAR_MM = 300;
  * hole it needs with `clearanceMm` ≥ 0 all round, the nearest solid, what lies behind, and from where to drill.
  * Source: geometry [C]; sides to drill from and the room a drill wants [T].
  */
-export function listPassages(design: Design, path: DrainPath, clearanceMm: number): Passage[] {
+export function listPassages(design: Surroundings, path: DrainPath, clearanceMm: number): Passage[] {
   const floorMm = measureFloorMm(design);
   return path.ownLegs.flatMap((leg, legIndex) =>
     [...crossFloor(design, leg, floorMm, clearanceMm), ...crossPanels(design, leg, clearanceMm)].map(
@@ -63,7 +63,7 @@ export function listPassages(design: Design, path: DrainPath, clearanceMm: numbe
 
 type Crossing = Omit<Passage, "lineId" | "legIndex" | "nth" | "drilledMm">;
 
-function crossFloor(design: Design, leg: Leg, floorMm: number, clearanceMm: number): Crossing[] {
+function crossFloor(design: Surroundings, leg: Leg, floorMm: number, clearanceMm: number): Crossing[] {
   if (leg.from.z > 0 === leg.to.z > 0) return [];
   const share = leg.from.z / (leg.from.z - leg.to.z);
   const angleRad = Math.atan2(Math.abs(leg.from.z - leg.to.z), leg.planLengthMm);
@@ -93,7 +93,7 @@ type Beyond = NonNullable<Passage["behind"]>;
 
 // The first solid over or under a hole.
 function findBeyond(
-  design: Design,
+  design: Surroundings,
   at: Vec3,
   { lengthMm }: Hole,
   { z, fromMm }: { readonly z: 1 | -1; readonly fromMm: number },
@@ -112,7 +112,7 @@ function findBeyond(
 }
 
 // Beside the hole, at the height of the floor: a frame or rail that touches the floor's underside.
-function findNearest(design: Design, at: Vec3, { lengthMm }: Hole, undersideMm: number): Passage["nearest"] {
+function findNearest(design: Surroundings, at: Vec3, { lengthMm }: Hole, undersideMm: number): Passage["nearest"] {
   let nearest: Passage["nearest"] = null;
   for (const obstacle of design.obstacles) {
     if (findRole(obstacle.kind) !== "solid") continue;
@@ -129,7 +129,7 @@ function findNearest(design: Design, at: Vec3, { lengthMm }: Hole, undersideMm: 
 const AXES = ["x", "y", "z"] as const;
 type Axis = (typeof AXES)[number];
 
-function crossPanels(design: Design, leg: Leg, clearanceMm: number): Crossing[] {
+function crossPanels(design: Surroundings, leg: Leg, clearanceMm: number): Crossing[] {
   const crossings: { readonly share: number; readonly crossing: Crossing }[] = [];
   for (const obstacle of design.obstacles) {
     const role = findRole(obstacle.kind);

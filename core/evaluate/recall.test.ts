@@ -1,0 +1,86 @@
+import fc from "fast-check";
+import { attitudes, networks } from "@/tests/arbitraries";
+import { DEMO_NAMES, FURNISHED, readDemo } from "@/tests/demoRigs";
+import type { Design } from "../design/design";
+import { applyEdit, type Edit, type EditPath } from "../design/edit";
+import { buildMove, findPlaceMm, listPoints, type Movable } from "../design/moves";
+import { add, vec } from "../geometry/vec";
+import { evaluate } from "./evaluate";
+import { createRecall } from "./recall";
+
+test("a value is given again while its inputs are the same, and made anew when one is not", () => {
+  const recall = createRecall<object, number>();
+  const [key, input] = [{}, {}];
+  let made = 0;
+  const make = () => ++made;
+  expect([recall(key, [input, 1], make), recall(key, [input, 1], make)]).toEqual([1, 1]);
+  expect(recall(key, [{}, 1], make)).toBe(2);
+  expect(recall(key, [input, 1], make)).toBe(3);
+  expect(recall(key, [input, 2], make)).toBe(4);
+  expect(recall(key, [input], make)).toBe(5);
+  expect(recall({}, [input], make)).toBe(6);
+});
+
+const designs: fc.Arbitrary<Design> = fc.oneof(
+  networks,
+  fc.constantFrom(...DEMO_NAMES, FURNISHED).map((name) => readDemo(name)),
+);
+
+const listMovables = (design: Design): Movable[] => [
+  ...design.tanks.map(({ id }) => ({ kind: "tank", id }) as const),
+  ...design.tanks.flatMap(({ id: tankId, ports }) => ports.map(({ id }) => ({ kind: "port", tankId, id }) as const)),
+  ...design.fixtures.map(({ id }) => ({ kind: "fixture", id }) as const),
+  ...design.lines.flatMap((line) =>
+    listPoints(line).map((_, index) => ({ kind: "bend", lineId: line.id, index }) as const),
+  ),
+];
+
+const change = fc.record({
+  which: fc.nat(),
+  kind: fc.constantFrom("move", "move", "move", "rules", "rig", "obstacle", "inflow", "remove"),
+  by: fc.tuple(fc.integer({ min: -60, max: 60 }), fc.integer({ min: -60, max: 60 }), fc.integer({ min: -40, max: 40 })),
+});
+
+type Change = typeof change extends fc.Arbitrary<infer T> ? T : never;
+
+function buildChange(design: Design, { which, kind, by: [x, y, z] }: Change): Edit | null {
+  const any = (list: readonly unknown[]): number => which % Math.max(1, list.length);
+  const set = (path: EditPath, value: unknown): Edit => ({
+    code: "change",
+    at: { kind: "rig" },
+    ops: [{ op: "set", path, value }],
+  });
+  if (kind === "move") {
+    const movables = listMovables(design);
+    const part = movables[any(movables)];
+    const place = part && findPlaceMm(design, part);
+    return part && place ? buildMove(design, part, add(place, vec(x, y, z))) : null;
+  }
+  if (kind === "rules") return set(["rules", "limits", "parkedFall"], which % 15);
+  if (kind === "rig") return set(["rig", "envelope", "noseDownDeg"], which % 6);
+  if (kind === "obstacle") return set(["obstacles", any(design.obstacles), "atMm", "z"], -300 + z);
+  if (kind === "inflow") return set(["fixtures", any(design.fixtures), "inflowLps"], 0.05 + (which % 9) / 20);
+  return { code: "change", at: { kind: "rig" }, ops: [{ op: "remove", path: ["lines", any(design.lines)] }] };
+}
+
+test("what is remembered from before an edit is what a fresh reading of the design gives", () => {
+  let done = 0;
+  fc.assert(
+    fc.property(designs, fc.array(change, { minLength: 2, maxLength: 12 }), attitudes, (start, changes, attitude) => {
+      let design = start;
+      evaluate(design, attitude);
+      for (const one of changes) {
+        const edit = buildChange(design, one);
+        const outcome = edit && applyEdit(design, edit);
+        if (!outcome?.ok) continue;
+        design = outcome.design;
+        done += 1;
+        expect(evaluate(design, attitude)).toEqual(evaluate(structuredClone(design), attitude));
+      }
+      const tilted = { pitchDeg: 3.5, rollDeg: -2 };
+      expect(evaluate(design, tilted)).toEqual(evaluate(structuredClone(design), tilted));
+    }),
+    { numRuns: 60 },
+  );
+  expect(done).toBeGreaterThan(100);
+});
