@@ -191,7 +191,10 @@ type Held = {
   frame: number;
 };
 
-/** True when two parts, or places to pull, are the same one. */
+/** True when two parts, or places to pull, are the same one. Asked by every handle at every move, so it makes nothing. */
 export function isSamePart(a: Movable | null, b: Movable | null): boolean {
-  return a !== null && b !== null && Object.values(a).join(":") === Object.values(b).join(":");
+  if (a === null || b === null || a.kind !== b.kind) return false;
+  const [one, other]: readonly Readonly<Record<string, string | number>>[] = [a, b];
+  for (const key in one) if (one[key] !== other?.[key]) return false;
+  return true;
 }
