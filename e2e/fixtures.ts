@@ -34,6 +34,11 @@ export const test = base.extend<Rules>({
 export { expect };
 
 export const SAMPLES = ["Kranich", "Lesesaal", "Puppenwagen", "Otter"] as const;
+/** The rigs every capability of the drain side is walked through on, and what their sink is called. */
+export const RIGS = { Kranich: "Kitchen sink", Lesesaal: "Kitchen sink", Puppenwagen: "Washing-up bowl" } as const;
+export type RigName = keyof typeof RIGS;
+export const RIG_NAMES = Object.keys(RIGS) as RigName[];
+
 /** Every sample and bare rig the designs sheet offers. */
 type Offered = (typeof SAMPLES)[number] | "Lesesaal, furnished" | `${(typeof SAMPLES)[number]}, bare`;
 
@@ -47,6 +52,12 @@ export async function openSample(page: Page, name: Offered): Promise<void> {
   await page.keyboard.press("Control+o");
   await page.getByRole("dialog").getByRole("button", { name, exact: true }).click();
   await expect(page.getByRole("button", { name: `Designs; ${name} is open` })).toBeVisible();
+}
+
+/** Opens the page on one of the rigs. */
+export async function openRig(page: Page, name: RigName): Promise<void> {
+  await openWorkbench(page);
+  if (name !== "Kranich") await openSample(page, name);
 }
 
 /** A figure on the strip, in millimetres. */

@@ -1,4 +1,4 @@
-import { expect, openSample, openWorkbench, readInHand, test } from "./fixtures";
+import { expect, openRig, openSample, openWorkbench, RIG_NAMES, readInHand, test } from "./fixtures";
 
 test("Lesesaal: ways are looked for in the worker; what lacks is said, drawn, laid and undone", async ({ page }) => {
   await openWorkbench(page);
@@ -17,15 +17,17 @@ test("Lesesaal: ways are looked for in the worker; what lacks is said, drawn, la
   await expect.poll(() => readInHand(page, "worst")).toBe(before);
 });
 
-test("a new basin's drain is laid by the finder without a coordinate typed", async ({ page }) => {
-  await openWorkbench(page);
-  await page.keyboard.press("4");
-  await page.getByLabel("Add a fixture").selectOption("basin");
-  await expect(page.getByRole("group", { name: /^Basin/ })).toBeVisible();
-  await page.getByRole("button", { name: "Find ways under the floor" }).click();
-  const ways = page.getByTestId("routes");
-  await ways.getByRole("listitem").first().getByRole("button").click();
-  await ways.getByRole("button", { name: "Lay it so" }).click();
-  await expect.poll(() => readInHand(page, "worst")).toBeGreaterThanOrEqual(0);
-  await expect.poll(() => readInHand(page, "level")).toBeGreaterThanOrEqual(0);
-});
+for (const name of RIG_NAMES) {
+  test(`${name}: a new basin's drain is laid by the finder without a coordinate typed`, async ({ page }) => {
+    await openRig(page, name);
+    await page.keyboard.press("4");
+    await page.getByLabel("Add a fixture").selectOption("basin");
+    await expect(page.getByRole("group", { name: /^Basin/ })).toBeVisible();
+    await page.getByRole("button", { name: "Find ways under the floor" }).click();
+    const ways = page.getByTestId("routes");
+    await ways.getByRole("listitem").first().getByRole("button").click();
+    await ways.getByRole("button", { name: "Lay it so" }).click();
+    await expect.poll(() => readInHand(page, "worst")).toBeGreaterThanOrEqual(0);
+    await expect.poll(() => readInHand(page, "level")).toBeGreaterThanOrEqual(0);
+  });
+}

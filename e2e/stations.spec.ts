@@ -2,10 +2,13 @@ import {
   expect,
   expectAccessible,
   findBox,
+  openRig,
   openSample,
   openWorkbench,
   plan,
   pull,
+  RIG_NAMES,
+  RIGS,
   readInHand,
   section,
   test,
@@ -335,21 +338,23 @@ test("the findings are told in words that name the part, the millimetres and wha
   }
 });
 
-test("tanks: where it comes up as it fills follows the way the rig stands; a membrane valve holds it back", async ({
-  page,
-}) => {
-  await openWorkbench(page);
-  await page.keyboard.press("3");
-  const table = page.getByRole("table", { name: "Where Grey tank comes up as it fills" });
-  const first = table.getByRole("row").first();
-  const before = toNumber(await first.getByRole("cell").last().innerText());
-  await page.keyboard.press("w");
-  await expect.poll(async () => toNumber(await first.getByRole("cell").last().innerText())).not.toBe(before);
-  await page.keyboard.press("4");
-  await page.getByLabel("Kind").selectOption({ label: "Membrane valve" });
-  await page.keyboard.press("3");
-  await expect(table.getByText("Kitchen sink, held by its valve")).toBeVisible();
-});
+for (const name of RIG_NAMES) {
+  test(`tanks, ${name}: where it comes up as it fills follows the way the rig stands; a membrane valve holds it back`, async ({
+    page,
+  }) => {
+    await openRig(page, name);
+    await page.keyboard.press("3");
+    const table = page.getByRole("table", { name: "Where Grey tank comes up as it fills" });
+    const first = table.getByRole("row").first();
+    const before = toNumber(await first.getByRole("cell").last().innerText());
+    await page.keyboard.press("w");
+    await expect.poll(async () => toNumber(await first.getByRole("cell").last().innerText())).not.toBe(before);
+    await page.keyboard.press("4");
+    await page.getByLabel("Kind").selectOption({ label: "Membrane valve" });
+    await page.keyboard.press("3");
+    await expect(table.getByText(`${RIGS[name]}, held by its valve`)).toBeVisible();
+  });
+}
 
 test("air: a breather that dips is found where it dips, and lifting it mends it", async ({ page }) => {
   await openWorkbench(page);

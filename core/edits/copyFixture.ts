@@ -2,6 +2,7 @@ import type { Design } from "../design/design";
 import type { Edit, EditOp } from "../design/edit";
 import { freeId } from "../design/freeId";
 import { roundTenth } from "../design/moves";
+import { nameDrain } from "../design/nameDrain";
 import type { Drain, Port } from "../design/plumbing";
 import { measureExtent } from "../geometry/solid";
 import { add, type Vec3, vec } from "../geometry/vec";
@@ -43,7 +44,7 @@ export function buildCopyFixture(design: Design, fixtureId: string, name: string
       value: {
         ...course,
         id: newDrainId,
-        name: `${name} drain`,
+        name: nameDrain(name),
         fromFixture: newFixtureId,
         to: end.to,
         bendsMm: drain.bendsMm.map(shift),

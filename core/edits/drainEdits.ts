@@ -2,6 +2,7 @@ import type { Design } from "../design/design";
 import type { Edit, EditOp } from "../design/edit";
 import { freeId } from "../design/freeId";
 import { roundTenth } from "../design/moves";
+import { nameDrain } from "../design/nameDrain";
 import type { Drain, Fixture, Outfall } from "../design/plumbing";
 import { USUAL_TRAPS } from "../design/usualTraps";
 import { buildDrainPath, type Leg } from "../falls/drainPath";
@@ -56,7 +57,7 @@ export function buildAddDrain(
   const id = freeId("drain", design.lines);
   const value: Drain = {
     id,
-    name: `${fixture.name} drain`.slice(0, 80),
+    name: nameDrain(fixture.name),
     kind: "drain",
     pipe: findWastePipe(fixture.boreMm),
     fromFixture: fixture.id,

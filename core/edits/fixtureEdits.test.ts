@@ -7,6 +7,7 @@ import { stripPlumbing } from "../design/stripPlumbing";
 import { USUAL_FIXTURES } from "../design/usualFixtures";
 import { evaluate } from "../evaluate/evaluate";
 import { buildAddFixture, buildRemoveFixture } from "./fixtureEdits";
+import { buildRenameFixture } from "./renameFixture";
 
 function apply(design: Design, edit: Edit | null): Design {
   if (!edit) throw new Error("no edit");
@@ -65,4 +66,19 @@ test("a urine line into the grey tank is told of", () => {
     (f) => f.code,
   );
   expect(codes).toContain("urineInGrey");
+});
+
+test("a fixture with another name takes its drain's along, unless that has one of its own", () => {
+  const design = apply(readDemo("kranich"), buildAddFixture(readDemo("kranich"), "basin", "Basin"));
+  const basin = design.fixtures.at(-1)!;
+  const renamed = apply(design, buildRenameFixture(design, basin, "Washstand"));
+  expect([renamed.fixtures.at(-1)!.name, renamed.lines.at(-1)!.name]).toEqual(["Washstand", "Washstand drain"]);
+  const sink = design.fixtures[0]!;
+  const own = apply(design, buildRenameFixture(design, sink, "Galley"));
+  expect([own.fixtures[0]!.name, own.lines[0]!.name]).toEqual(["Galley", "Sink drain"]);
+});
+
+test("a drain is not called a drain twice", () => {
+  const design = apply(readDemo("kranich"), buildAddFixture(readDemo("kranich"), "iceboxDrain", "Icebox drain"));
+  expect(design.lines.at(-1)!.name).toBe("Icebox drain");
 });

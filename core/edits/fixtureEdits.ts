@@ -1,6 +1,7 @@
 import type { Design } from "../design/design";
 import type { Edit, EditOp } from "../design/edit";
 import { freeId } from "../design/freeId";
+import { nameDrain } from "../design/nameDrain";
 import type { Drain, Fixture, FixtureKind, Port, Tank } from "../design/plumbing";
 import { USUAL_FIXTURES } from "../design/usualFixtures";
 import { measureExtent } from "../geometry/solid";
@@ -30,7 +31,7 @@ export function buildAddFixture(design: Design, kind: FixtureKind, name: string)
   const fixture: Fixture = { id: fixtureId, name, kind, outletMm, ...measures };
   const drain: Drain = {
     id: drainId,
-    name: `${name} drain`,
+    name: nameDrain(name),
     kind: "drain",
     pipe,
     fromFixture: fixtureId,

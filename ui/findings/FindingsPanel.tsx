@@ -1,6 +1,7 @@
 "use client";
+import { ChevronDown } from "lucide-react";
 import dynamic from "next/dynamic";
-import { useEffect, useRef } from "react";
+import { type ReactNode, useEffect, useRef, useState } from "react";
 import type { Design } from "@/core/design/design";
 import type { Finding } from "@/core/evaluate/findings";
 import { useWorkbench } from "@/store/useWorkbench";
@@ -15,6 +16,7 @@ import { toMovable, toStation } from "./stationOf";
 
 // What mends a finding, the sums and their words load when the first one is opened.
 const RemedyList = dynamic(() => import("./RemedyList").then((module) => module.RemedyList), { ssr: false });
+const MendAlike = dynamic(() => import("./MendAlike").then((module) => module.MendAlike), { ssr: false });
 const FindingWorking = dynamic(() => import("./FindingWorking").then((module) => module.FindingWorking), {
   ssr: false,
 });
@@ -49,18 +51,87 @@ export function FindingsPanel() {
         </p>
       )}
       <ul>
-        {findings.map((finding) => (
-          <FindingItem
-            key={finding.id}
-            finding={finding}
-            design={design}
-            isOpen={finding.id === openId}
-            onToggle={() => open(finding.id === openId ? null : finding)}
-          />
-        ))}
+        {groupAlike(findings).map((alike) => {
+          const items = alike.map((finding) => (
+            <FindingItem
+              key={finding.id}
+              finding={finding}
+              design={design}
+              isOpen={finding.id === openId}
+              onToggle={() => open(finding.id === openId ? null : finding)}
+            />
+          ));
+          const [first] = alike;
+          return alike.length < LEAST_ALIKE ? (
+            items
+          ) : (
+            <AlikeGroup key={`${first!.severity}${first!.code}`} alike={alike} design={design} openId={openId}>
+              {items}
+            </AlikeGroup>
+          );
+        })}
       </ul>
       <p className="px-3 py-2 text-[11.5px] leading-snug text-faint">{CAUTION}</p>
     </section>
+  );
+}
+
+/** So many findings of one kind stand behind one line. */
+const LEAST_ALIKE = 3;
+
+// Findings of one code and severity, in the order they come; what is said once is enough for all of them.
+function groupAlike(findings: readonly Finding[]): Finding[][] {
+  const groups = new Map<string, Finding[]>();
+  for (const finding of findings) {
+    const key = `${finding.severity}${finding.code}`;
+    const group = groups.get(key);
+    if (group) group.push(finding);
+    else groups.set(key, [finding]);
+  }
+  return [...groups.values()];
+}
+
+type AlikeProps = {
+  readonly alike: readonly Finding[];
+  readonly design: Design;
+  readonly openId: string | null;
+  readonly children: ReactNode;
+};
+
+/** Several findings of one kind behind one line, which opens to all of them and to what settles them together. */
+function AlikeGroup({ alike, design, openId, children }: AlikeProps) {
+  const [isWanted, setIsWanted] = useState(false);
+  const units = useWorkbench((state) => state.units);
+  const isOpen = isWanted || alike.some(({ id }) => id === openId);
+  const [first] = alike;
+  const { title } = describeFinding(first!, design, units);
+  return (
+    <li className="border-t border-rule">
+      <button
+        type="button"
+        aria-expanded={isOpen}
+        onClick={() => {
+          setIsWanted(!isOpen);
+          if (isOpen) look({ findingId: null });
+        }}
+        className="flex w-full gap-2.5 px-3 py-2 text-left hover:bg-pick"
+      >
+        <span className="pt-0.5">
+          <SeverityMark severity={first!.severity} />
+        </span>
+        <span className="min-w-0 flex-1">
+          <span className="block leading-snug font-semibold">{title}</span>
+          <span className="block text-[13px] leading-snug text-faint">and {alike.length - 1} more like it</span>
+        </span>
+        <ChevronDown size={16} aria-hidden className={`mt-0.5 shrink-0 ${isOpen ? "rotate-180" : ""}`} />
+      </button>
+      {isOpen && (
+        <div className="ml-3 border-l-2 border-edge">
+          <MendAlike alike={alike} />
+          <ul>{children}</ul>
+        </div>
+      )}
+    </li>
   );
 }
 

@@ -2,6 +2,7 @@
 import { Copy, Trash2 } from "lucide-react";
 import dynamic from "next/dynamic";
 import { memo } from "react";
+import { buildRenameFixture } from "@/core/edits/renameFixture";
 import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
 import { GLOSSARY } from "@/words/labels";
@@ -69,7 +70,7 @@ const FixtureFields = memo(function FixtureFields({ fixtureId }: { readonly fixt
       <TextField
         label="Name"
         value={fixture.name}
-        onCommit={(value) => set(at, ["fixtures", fixture.id, "name"], value)}
+        onCommit={(value) => apply(buildRenameFixture(workbench.getState().history!.design, fixture, value))}
       />
       <PlaceFields part={at} />
       <NumberField

@@ -1,5 +1,6 @@
 "use client";
 import { Plus, Trash2 } from "lucide-react";
+import type { EditOp } from "@/core/design/edit";
 import { freeId } from "@/core/design/freeId";
 import type { Obstacle, ObstacleKind } from "@/core/design/rig";
 import { useWorkbench } from "@/store/useWorkbench";
@@ -67,7 +68,7 @@ export function ObstacleMeasures() {
 }
 
 function ObstacleFields({ obstacle }: { readonly obstacle: Obstacle }) {
-  const { set, remove } = useEdits();
+  const { apply, set, remove } = useEdits();
   const at = { kind: "obstacle", id: obstacle.id } as const;
   const path = (key: string) => ["obstacles", obstacle.id, key];
   return (
@@ -77,7 +78,7 @@ function ObstacleFields({ obstacle }: { readonly obstacle: Obstacle }) {
         label="Kind"
         value={obstacle.kind}
         names={OBSTACLE_NAMES}
-        onPick={(value) => set(at, path("kind"), value)}
+        onPick={(value) => apply({ code: "change", at, ops: listKindOps(obstacle, value) })}
       />
       <PlaceFields part={at} />
       {(["lengthMm", "widthMm", "heightMm"] as const).map((key) => (
@@ -100,4 +101,10 @@ function ObstacleFields({ obstacle }: { readonly obstacle: Obstacle }) {
       </Button>
     </div>
   );
+}
+
+// A thing still called by its kind is called by the new one; a name of its own is kept.
+function listKindOps({ id, name, kind }: Obstacle, to: ObstacleKind): EditOp[] {
+  const set = (key: string, value: string): EditOp => ({ op: "set", path: ["obstacles", id, key], value });
+  return [set("kind", to), ...(name === OBSTACLE_NAMES[kind] ? [set("name", OBSTACLE_NAMES[to])] : [])];
 }

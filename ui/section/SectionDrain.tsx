@@ -183,7 +183,8 @@ function Joining({
 }) {
   const [x, y] = [view.x(at.s), view.y(at.h + bore / 2)];
   const width = Math.max(4, bore * view.kx);
-  const top = y - 34 - 15 * place;
+  // clear of what a run says of itself, two lines above the pipe
+  const top = y - 58 - 15 * place;
   return (
     <g>
       <path d={`M${x} ${y}L${x + 14} ${top}`} stroke="var(--ink)" strokeWidth={width + 3.2} />
