@@ -2,6 +2,7 @@ import { readFileSync } from "node:fs";
 import {
   expect,
   expectAccessible,
+  findBox,
   openSample,
   openWorkbench,
   plan,
@@ -59,10 +60,10 @@ test("the sink outlet, a bend, the passage and the inlet can be pulled in the se
     ["Move the floor passage of Sink drain", 12, 0],
     ["Move the inlet of Grey tank", 0, 3],
   ] as const) {
-    const seen = await section(page).getByRole("button", { name }).getAttribute("transform");
+    const seen = await findBox(section(page).getByRole("button", { name }));
     await pull(page, section(page).getByRole("button", { name }), dx, dy);
     await expect(page.getByRole("button", { name: /^Undo: Move/ })).toBeEnabled();
-    expect(await section(page).getByRole("button", { name }).getAttribute("transform")).not.toBe(seen);
+    expect(await findBox(section(page).getByRole("button", { name }))).not.toEqual(seen);
   }
 });
 

@@ -137,10 +137,10 @@ test("air: without air on the branch the arm runs to the tank; the working says 
 test("the drawings zoom by the buttons and the wheel, and a zoomed point still follows the hand", async ({ page }) => {
   await openWorkbench(page);
   const handle = section(page).getByRole("button", { name: "Move bend 1 of Sink drain" });
-  const before = await handle.getAttribute("transform");
+  const before = await findBox(handle);
   await expect(async () => {
     await page.getByRole("button", { name: "Zoom in on the section" }).click();
-    expect(await handle.getAttribute("transform")).not.toBe(before);
+    expect(await findBox(handle)).not.toEqual(before);
   }).toPass();
   const start = await findBox(handle);
   await pull(page, handle, 0, -12);

@@ -52,6 +52,8 @@ export function describeFault(fault: Fault, units: Units = "metric"): string {
       return `The line${at} runs in a circle through “${fault.id}” and never ends. Let one of them end in a tank or in the open air.`;
     case "ventWithoutEnd":
       return `The breather${at} ends nowhere. Give it an open end, or let it end in another breather.`;
+    case "linkedWaters":
+      return `The tank “${fault.id}”${at} holds another kind of water. Only tanks that hold the same may be joined.`;
     case "drainIntoFresh":
       return `The drain${at} would run into the fresh water tank “${fault.id}”. Let it end in a tank for waste water.`;
     case "atNoBend":

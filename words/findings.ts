@@ -3,7 +3,7 @@ import type { PartRef } from "@/core/design/part";
 import type { Finding, Severity } from "@/core/evaluate/findings";
 import { LIMITS } from "@/core/rules/limitIds";
 import { describeAttitude } from "./attitudes";
-import { LOAD_NAMES } from "./labels";
+import { LOAD_NAMES, PORT_NAMES } from "./labels";
 import { formatLimit } from "./limits";
 import { formatLength, formatNumber, formatQuantity, type Units } from "./units";
 
@@ -15,6 +15,8 @@ export const SEVERITY_NAMES: Readonly<Record<Severity, { readonly name: string; 
 
 /** A finding in words: what is wrong, why it matters, what to do. */
 export type FindingWords = { readonly title: string; readonly why: string; readonly advice: string };
+
+const WEAKEST = { bolt: "the bolts", held: "the bolts sit in", strap: "the straps" } as const;
 
 export function describeFinding(finding: Finding, design: Design, units: Units): FindingWords {
   const length = (mm: number) => formatLength(mm, units);
@@ -185,7 +187,7 @@ export function describeFinding(finding: Finding, design: Design, units: Units):
     case "fixingWeak":
       return {
         title: `The fixing of ${part} does not hold`,
-        why: `${LOAD_NAMES[finding.load]} takes ${formatQuantity(finding.utilisation, "ratio", units)} of what ${finding.weakest === "held" ? "the bolts sit in" : "the bolts"} bear.`,
+        why: `${LOAD_NAMES[finding.load]} takes ${formatQuantity(finding.utilisation, "ratio", units)} of what ${WEAKEST[finding.weakest ?? "bolt"]} bear.`,
         advice: "Use more bolts or larger ones, a stronger lug, or hang less water.",
       };
     case "fixingUnrated":
@@ -193,6 +195,30 @@ export function describeFinding(finding: Finding, design: Design, units: Units):
         title: `What holds ${part} has no rating`,
         why: "The bolt may bear it and the rivet nut, lug or strap may not. The weakest of them decides.",
         advice: "Take the rating from its data sheet and type it in, or use a through bolt with a plate.",
+      };
+    case "portsOverlap":
+      return {
+        title: `${part} runs into the ${PORT_NAMES[finding.otherKind].toLowerCase()}`,
+        why: `The two holes overlap by ${length(finding.overlapMm)}.`,
+        advice: "Move one of them along the wall, with room for both nuts.",
+      };
+    case "valveNarrow":
+      return {
+        title: `The valve behind ${part} is narrower than the outlet`,
+        why: `${length(finding.fromMm)} goes to ${length(finding.toMm)}: it runs slower, and solids catch there.`,
+        advice: "Take a valve with the bore of the outlet.",
+      };
+    case "fittingHitsObstacle":
+      return {
+        title: `What stands before ${part} hits ${finding.obstacleName}`,
+        why: `It reaches ${length(-finding.gapMm)} into it.`,
+        advice: "Move the tank or the port, or take shorter fittings: a bend at the wall instead of a straight tail.",
+      };
+    case "linkApart":
+      return {
+        title: `${part} cannot share a level with ${finding.otherName}`,
+        why: `One lies ${length(finding.apartMm)} over the other.`,
+        advice: "Hang them at one height, or pump over.",
       };
     case "senderLong":
       return {
@@ -359,12 +385,10 @@ export function describePart(at: PartRef, design: Design): string {
   }
 }
 
-const PORT_NAMES = { inlet: "inlet", vent: "breather port", outlet: "dump outlet" } as const;
-
 function describePort(tankId: string, portId: string, design: Design): string {
   const tank = design.tanks.find((t) => t.id === tankId);
   const port = tank?.ports.find((p) => p.id === portId);
-  return port && tank ? `${tank.name}, ${PORT_NAMES[port.kind]}` : portId;
+  return port && tank ? `${tank.name}, ${PORT_NAMES[port.kind].toLowerCase()}` : portId;
 }
 
 const isVent = (lineId: string, design: Design): boolean =>

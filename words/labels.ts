@@ -8,6 +8,7 @@ import type {
   PipeJoint,
   PortKind,
   SenderKind,
+  Thread,
   TrapKind,
 } from "@/core/design/plumbing";
 import type { CrashClass, ObstacleKind, RigKind } from "@/core/design/rig";
@@ -66,6 +67,26 @@ export const PORT_NAMES: Readonly<Record<PortKind, string>> = {
   inlet: "Inlet",
   vent: "Breather port",
   outlet: "Dump outlet",
+  hatch: "Inspection hatch",
+  sender: "Sender hole",
+  plug: "Drain plug",
+};
+
+/** Pipe threads, by the names they are bought under. */
+export const THREAD_NAMES: Readonly<Record<Thread | "none", string>> = {
+  none: "Plain, no thread",
+  g12: "G ½ parallel",
+  g34: "G ¾ parallel",
+  g1: "G 1 parallel",
+  g114: "G 1¼ parallel",
+  g112: "G 1½ parallel",
+  g2: "G 2 parallel",
+  npt12: "½ NPT tapered",
+  npt34: "¾ NPT tapered",
+  npt1: "1 NPT tapered",
+  npt114: "1¼ NPT tapered",
+  npt112: "1½ NPT tapered",
+  npt2: "2 NPT tapered",
 };
 
 export const SHAPE_NAMES: Readonly<Record<TankShape, string>> = {

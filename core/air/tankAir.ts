@@ -5,6 +5,7 @@ import { buildNetwork, listFixturesOf, type Network } from "../falls/network";
 import { add, dot } from "../geometry/vec";
 import { mmToM } from "../quantity/convert";
 import { listOpenings } from "../tanks/openings";
+import { findOutletWay } from "../tanks/outletWay";
 import { computeTankFull } from "../tanks/tankLevels";
 import { computeSealAfterMm, computeSealBreakPa } from "../traps/sealPressure";
 import { type AirPipe, type Airway, computeAirwayPressurePa } from "./airPressure";
@@ -16,8 +17,9 @@ export type TankAir = {
   readonly ventId: string;
   /** Its pipe from the port to the open, and those of the breathers it joins. */
   readonly stretches: readonly VentStretch[];
-  /** Full tank over the centre of the outlet at the dumping attitude, mm. */
+  /** Full tank over the centre of the outlet at the dumping attitude and what the hose adds, mm. */
   readonly headMm: number;
+  /** The bore that outlet, valve and hose together pass as. */
   readonly outletBoreMm: number;
   readonly dumpFlowLps: number;
   /** Suction in the tank the moment the valve opens, Pa. */
@@ -49,7 +51,10 @@ export function computeTankAir(
   const outlet = outlets.reduce((a, b) => (dot(up, b.atMm) < dot(up, a.atMm) ? b : a));
   const fixtures = listFixturesOf(network, tank.id);
   const { surfaceMm } = computeTankFull(tank, listOpenings(design, network, tank), up);
-  const headMm = Math.max(0, surfaceMm - dot(up, add(tank.atMm, outlet.atMm)) - outlet.boreMm / 2);
+  const way = findOutletWay(outlet, design.rig.dumpHose);
+  const overOutletMm = Math.max(0, surfaceMm - dot(up, add(tank.atMm, outlet.atMm)) - outlet.boreMm / 2);
+  // a hose that hangs down pulls with what stands in it
+  const headMm = overOutletMm > 0 ? overOutletMm + way.dropMm : 0;
   const drains = network.drainsByTank.get(tank.id) ?? [];
   const inflowM3PerS = fixtures.reduce((sum, fixture) => sum + fixture.inflowLps / 1000, 0);
   const seals = drains.flatMap(({ trap }) => (trap && trap.sealMm > 0 ? [trap.sealMm] : []));
@@ -57,7 +62,7 @@ export function computeTankAir(
   const air = vents.map((vent) => {
     const { stretches } = buildVentPath(design, vent);
     const airway = stretches.map(({ pipe }) => pipe);
-    return { vent, stretches, airway, dumping: computeDumping(mmToM(headMm), mmToM(outlet.boreMm), airway) };
+    return { vent, stretches, airway, dumping: computeDumping(mmToM(headMm), mmToM(way.boreMm), airway) };
   });
   const best = air.reduce((a, b) => (b.dumping.suctionPa < a.dumping.suctionPa ? b : a));
   const { suctionPa, flowM3PerS } = best.dumping;
@@ -65,14 +70,14 @@ export function computeTankAir(
     ventId: best.vent.id,
     stretches: best.stretches,
     headMm,
-    outletBoreMm: outlet.boreMm,
+    outletBoreMm: way.boreMm,
     dumpFlowLps: flowM3PerS * 1000,
     suctionPa,
     fillPa: computeAirwayPressurePa(inflowM3PerS, best.airway),
     weakestSealMm,
     sealAfterMm: weakestSealMm === null ? null : computeSealAfterMm(weakestSealMm, suctionPa),
     breaksSeal: weakestSealMm !== null && suctionPa >= computeSealBreakPa(weakestSealMm),
-    leastBoreMm: computeLeastBreatherBoreM(mmToM(headMm), mmToM(outlet.boreMm), mostPa, sumAirway(best.airway)) * 1000,
+    leastBoreMm: computeLeastBreatherBoreM(mmToM(headMm), mmToM(way.boreMm), mostPa, sumAirway(best.airway)) * 1000,
   };
 }
 

@@ -12,6 +12,7 @@ const AXES = ["x", "y", "z"] as const;
 export function checkConsistency(design: Design): Fault[] {
   return [
     ...checkIds(design),
+    ...checkLinks(design),
     ...checkReferences(design),
     ...design.tanks.flatMap((tank, i) => checkTank(tank, ["tanks", i])),
     ...design.lines.flatMap((line, i): Fault[] =>
@@ -40,6 +41,17 @@ function checkIds(design: Design): Fault[] {
       seen.add(entry.id);
       return [];
     });
+  });
+}
+
+// A tank goes on in another one that is there and holds the same water.
+function checkLinks({ tanks }: Design): Fault[] {
+  return tanks.flatMap(({ id, holds, link }, i): Fault[] => {
+    if (!link) return [];
+    const path = ["tanks", i, "link", "toTank"];
+    const other = tanks.find((tank) => tank.id === link.toTank);
+    if (!other || other.id === id) return [{ code: "danglingReference", path, id: link.toTank }];
+    return other.holds === holds ? [] : [{ code: "linkedWaters", path, id: other.id }];
   });
 }
 

@@ -1,4 +1,5 @@
 import { vec } from "../geometry/vec";
+import { createPort } from "./createPort";
 import { CURRENT_VERSION, type Design, FORMAT } from "./design";
 import { type RigKind, USUAL_CLASS } from "./rig";
 import { USUAL_TRAPS } from "./usualTraps";
@@ -95,6 +96,7 @@ export function createDesign(id: string, name: string, kind: RigKind, m: FirstMe
       envelope: { noseDownDeg: 2, noseUpDeg: 2, leftLowDeg: 2, rightLowDeg: 2 },
       standings: [],
       dumpAttitude: { pitchDeg: 0, rollDeg: 0 },
+      dumpHose: null,
     },
     obstacles: [],
     fixtures: [
@@ -122,15 +124,21 @@ export function createDesign(id: string, name: string, kind: RigKind, m: FirstMe
         insulationMm: 0,
         sender: null,
         fixing: null,
+        link: null,
         ports: [
-          { id: "inlet", kind: "inlet", atMm: inlet, boreMm: PIPE.innerMm },
-          { id: "vent", kind: "vent", atMm: vec(m.tankLengthMm / 2, m.tankWidthMm / 2, m.tankHeightMm), boreMm: 19 },
-          {
+          createPort({ id: "inlet", kind: "inlet", atMm: inlet, boreMm: PIPE.innerMm }),
+          createPort({
+            id: "vent",
+            kind: "vent",
+            atMm: vec(m.tankLengthMm / 2, m.tankWidthMm / 2, m.tankHeightMm),
+            boreMm: 19,
+          }),
+          createPort({
             id: "dump",
             kind: "outlet",
             atMm: vec(inletFromRear ? m.tankLengthMm : 0, m.tankWidthMm / 2, 0),
             boreMm: 38,
-          },
+          }),
         ],
       },
     ],

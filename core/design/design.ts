@@ -6,7 +6,7 @@ import { obstacles, rig } from "./rig";
 
 export const FORMAT = "schleuse-design";
 /** Version of the file written today; `migrations.ts` brings older ones up to it. */
-export const CURRENT_VERSION = 3;
+export const CURRENT_VERSION = 4;
 
 export const habits = z.strictObject({
   people: whole(1, 60),

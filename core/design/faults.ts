@@ -24,6 +24,7 @@ export type Fault =
   | { readonly code: "drainLoop"; readonly path: FaultPath; readonly id: string }
   | { readonly code: "ventWithoutEnd"; readonly path: FaultPath }
   | { readonly code: "drainIntoFresh"; readonly path: FaultPath; readonly id: string }
+  | { readonly code: "linkedWaters"; readonly path: FaultPath; readonly id: string }
   | { readonly code: "atNoBend"; readonly path: FaultPath; readonly bends: number }
   | { readonly code: "locked"; readonly path: FaultPath; readonly name: string }
   | { readonly code: "portOutsideTank"; readonly path: FaultPath }

@@ -7,7 +7,7 @@ export type Migration = (old: DesignDocument) => DesignDocument;
 export type MigrationTable = Readonly<Record<number, Migration>>;
 
 /** Step n leads from version n to n + 1. */
-const MIGRATIONS: MigrationTable = { 1: giveDrainsAnEnd, 2: giveBreathersAnEnd };
+const MIGRATIONS: MigrationTable = { 1: giveDrainsAnEnd, 2: giveBreathersAnEnd, 3: giveFittings };
 
 // Version 1 knew drains into tanks only, and named tank and port side by side.
 function giveDrainsAnEnd(old: DesignDocument): DesignDocument {
@@ -65,6 +65,30 @@ const givePlugs = (fixtures: readonly unknown[]): unknown[] =>
   fixtures.map((fixture) =>
     isDocument(fixture) ? { ...fixture, hasPlug: PLUGGED.includes(fixture["kind"]) } : fixture,
   );
+
+// Version 3 knew a port by its hole alone, tanks one by one, and dumped without a hose.
+function giveFittings(document: DesignDocument): DesignDocument {
+  const { tanks, rig } = document;
+  return {
+    ...document,
+    ...(isDocument(rig) ? { rig: { ...rig, dumpHose: null } } : {}),
+    ...(Array.isArray(tanks) ? { tanks: tanks.map(giveTankFittings) } : {}),
+  };
+}
+
+function giveTankFittings(tank: unknown): unknown {
+  if (!isDocument(tank)) return tank;
+  const { ports, fixing } = tank;
+  return {
+    ...tank,
+    link: null,
+    fixing: isDocument(fixing) ? { ...fixing, strapKN: null } : fixing,
+    ...(Array.isArray(ports) ? { ports: ports.map(givePortFittings) } : {}),
+  };
+}
+
+const givePortFittings = (port: unknown): unknown =>
+  isDocument(port) ? { ...port, thread: null, fittingMm: 0, valve: null } : port;
 
 export type MigrationOutcome =
   | { readonly ok: true; readonly document: DesignDocument; readonly fromVersion: number }

@@ -116,7 +116,27 @@ const toRig2 = ({ crashClass: _class, ...rig }: Loose): Loose => ({
   axles: rig.axles.map(({ spareKg: _spare, ...axle }: Loose) => axle),
 });
 // What the older versions had not: an end of a breather, changes of pipe, traps in the line, cleanouts.
-const toVersion2 = (document: Loose): Loose => ({
+const toVersion3 = (document: Loose): Loose => {
+  const { dumpHose: _hose, ...rig } = document.rig;
+  const tanks = document.tanks.map(({ link: _link, fixing, ports, ...tank }: Loose) => {
+    const { strapKN: _strap, ...held } = fixing ?? {};
+    return {
+      ...tank,
+      fixing: fixing && held,
+      ports: ports.map(({ thread: _thread, fittingMm: _room, valve: _valve, ...port }: Loose) => port),
+    };
+  });
+  return { ...document, version: 3, rig, tanks };
+};
+
+test.each(DEMO_NAMES)("%s as version 3 wrote it is read as the same design", (name) => {
+  const outcome = parseDesign(toVersion3(JSON.parse(readDemoText(name))));
+  expect(outcome).toEqual({ ok: true, design: readDemo(name), fromVersion: 3 });
+});
+
+const toVersion2 = (newest: Loose): Loose => toVersion2From(toVersion3(newest));
+
+const toVersion2From = (document: Loose): Loose => ({
   ...document,
   version: 2,
   rig: toRig2(document.rig),

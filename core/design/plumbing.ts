@@ -56,15 +56,43 @@ export const solid = z.discriminatedUnion("shape", [
   }),
 ]);
 
-export const PORT_KINDS = ["inlet", "vent", "outlet"] as const;
+export const PORT_KINDS = ["inlet", "vent", "outlet", "hatch", "sender", "plug"] as const;
 
-/** A hole in the tank: an inlet from a drain, the breather, or the outlet with its dump valve. */
+/** Threads of fittings, by the outside of the male one: pipe threads, parallel (G) and tapered (NPT). */
+export const THREADS = [
+  "g12",
+  "g34",
+  "g1",
+  "g114",
+  "g112",
+  "g2",
+  "npt12",
+  "npt34",
+  "npt1",
+  "npt114",
+  "npt112",
+  "npt2",
+] as const;
+
+/** The valve behind a dump outlet and its own bore, which may be narrower than the outlet. */
+export const valve = z.strictObject({ kind: z.enum(["manual", "electric"]), boreMm: mm(4, 160) });
+
+/**
+ * A hole in the tank: an inlet from a drain, the breather, the outlet with its dump valve, or one that is shut: a hatch to
+ * look in, a sender's hole, a drain plug.
+ */
 export const port = z.strictObject({
   id,
   kind: z.enum(PORT_KINDS),
   /** Its invert, from the tank's own corner. */
   atMm: pointMm,
-  boreMm: mm(4, 160),
+  boreMm: mm(4, 300),
+  /** Null for a plain bulkhead or grommet. */
+  thread: z.nullable(z.enum(THREADS)),
+  /** How far bend, valve or hose tail stand out from the wall. */
+  fittingMm: mm(0, 800),
+  /** Dump outlets only; null where none is chosen yet. */
+  valve: z.nullable(valve),
 });
 
 export const HELD_WATERS = ["grey", "black", "fresh"] as const;
@@ -92,7 +120,14 @@ export const fixing = z.strictObject({
   size: z.enum(BOLT_SIZES),
   /** Rating of what one bolt sits in or pulls on, from its data sheet: rivet nut, lug, strap; null where it is not known. */
   heldKN: z.nullable(number("kN", 0.1, 200)),
+  /** Rating of one strap or J-bolt, of which two bolts hold each; null where there is none or it is not known. */
+  strapKN: z.nullable(number("kN", 0.1, 200)),
 });
+
+export const LINK_KINDS = ["communicating", "pumped"] as const;
+
+/** A tank that goes on in another: level with it through a pipe at the bottom, or pumped over into it. */
+export const link = z.strictObject({ kind: z.enum(LINK_KINDS), toTank: id });
 
 export const tank = z.strictObject({
   id,
@@ -107,6 +142,7 @@ export const tank = z.strictObject({
   insulationMm: mm(0, 200),
   sender: z.nullable(sender),
   fixing: z.nullable(fixing),
+  link: z.nullable(link),
   ports: list(port, { most: 24 }),
   locked,
 });
@@ -216,6 +252,9 @@ export type Fixture = z.infer<typeof fixture>;
 export type FixtureKind = Fixture["kind"];
 export type Tank = z.infer<typeof tank>;
 export type Port = z.infer<typeof port>;
+export type Thread = (typeof THREADS)[number];
+export type Valve = z.infer<typeof valve>;
+export type LinkKind = (typeof LINK_KINDS)[number];
 export type PortKind = Port["kind"];
 export type Pipe = z.infer<typeof pipe>;
 export type Trap = z.infer<typeof trap>;

@@ -72,6 +72,8 @@ export const rig = z.strictObject({
   standings: list(z.strictObject({ id, name, attitude }), { most: 12 }),
   /** How the rig stands while the tank is dumped. */
   dumpAttitude: attitude,
+  /** The hose it is dumped through: how far its end lies below the outlet; null where it runs straight out. */
+  dumpHose: z.nullable(z.strictObject({ lengthMm: mm(100, 20_000), dropMm: mm(0, 3_000), innerMm: mm(10, 160) })),
 });
 
 export const obstacles = list(obstacle, { most: 200 });

@@ -1,3 +1,4 @@
+import { createPort } from "../design/createPort";
 import type { Design } from "../design/design";
 import type { Edit, EditOp } from "../design/edit";
 import { freeId } from "../design/freeId";
@@ -125,7 +126,12 @@ function placeInlet(design: Design, tank: Tank, outletMm: Vec3, boreMm: number):
   const taken = tank.ports.filter((p) => p.kind === "inlet").length;
   const x = clamp(outletMm.x - tank.atMm.x + (taken % 3) * 60, min.x + bore, max.x - bore);
   const ids = design.tanks.flatMap((t) => t.ports);
-  return { id: freeId("inlet", ids), kind: "inlet", atMm: vec(Math.round(x), y, max.z - bore), boreMm: bore };
+  return createPort({
+    id: freeId("inlet", ids),
+    kind: "inlet",
+    atMm: vec(Math.round(x), y, max.z - bore),
+    boreMm: bore,
+  });
 }
 
 // Down beside the fixture, under the floor, then to the tank: high fixtures drop, low ones turn down at once.

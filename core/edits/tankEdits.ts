@@ -1,3 +1,4 @@
+import { createPort } from "../design/createPort";
 import type { Design } from "../design/design";
 import type { Edit, EditOp } from "../design/edit";
 import { freeId } from "../design/freeId";
@@ -44,9 +45,15 @@ export function buildAddTank(design: Design, holds: HeldWater, name: string): Ed
     insulationMm: 0,
     sender: null,
     fixing: null,
+    link: null,
     ports: [
       ...(holds === "fresh" ? [] : [placePort(design, size, holds === "black" ? 71.2 : 36.4)]),
-      { id: "dump", kind: "outlet", atMm: vec(0, size.widthMm / 2, 0), boreMm: holds === "black" ? 71.2 : 38 },
+      createPort({
+        id: "dump",
+        kind: "outlet",
+        atMm: vec(0, size.widthMm / 2, 0),
+        boreMm: holds === "black" ? 71.2 : 38,
+      }),
     ],
   });
   const smallest = SIZES.at(-1)!;
@@ -66,15 +73,16 @@ export function buildAddTank(design: Design, holds: HeldWater, name: string): Ed
   };
 }
 
-const placePort = (design: Design, { lengthMm, widthMm, heightMm }: Size, boreMm: number): Port => ({
-  id: freeId(
-    "inlet",
-    design.tanks.flatMap(({ ports }) => ports),
-  ),
-  kind: "inlet",
-  atMm: vec(lengthMm, widthMm / 2, heightMm - boreMm),
-  boreMm,
-});
+const placePort = (design: Design, { lengthMm, widthMm, heightMm }: Size, boreMm: number): Port =>
+  createPort({
+    id: freeId(
+      "inlet",
+      design.tanks.flatMap(({ ports }) => ports),
+    ),
+    kind: "inlet",
+    atMm: vec(lengthMm, widthMm / 2, heightMm - boreMm),
+    boreMm,
+  });
 
 const toMiddle = (design: Design, { lengthMm, widthMm, heightMm }: Size, belowMm: number = ROOM_MM): Vec3 =>
   vec(
@@ -123,19 +131,38 @@ export function buildRemoveTank(design: Design, tankId: string): Edit | null {
   if (joined) return null;
   const ops: EditOp[] = [
     ...own.map(({ id }): EditOp => ({ op: "remove", path: ["lines", id] })),
+    ...design.tanks
+      .filter(({ link }) => link?.toTank === tankId)
+      .map(({ id }): EditOp => ({ op: "set", path: ["tanks", id, "link"], value: null })),
     { op: "remove", path: ["tanks", tankId] },
   ];
   return { code: "removeTank", at: { kind: "rig" }, ops };
 }
 
-/** Edit that puts a port into a tank: an inlet high in the wall forward, an outlet at the bottom of the wall behind. */
-export function buildAddPort(design: Design, tank: Tank, kind: "inlet" | "outlet"): Edit {
+/** Kinds of port that are put in by hand; a breather's comes with the breather. */
+export const ADDED_PORTS = ["inlet", "outlet", "hatch", "sender", "plug"] as const;
+export type AddedPort = (typeof ADDED_PORTS)[number];
+
+const USUAL_BORES: Readonly<Record<AddedPort, number>> = { inlet: 36.4, outlet: 38, hatch: 120, sender: 35, plug: 20 };
+
+/**
+ * Edit that puts a port into a tank: an inlet high in the wall forward, outlet and plug at the bottom of the wall behind,
+ * hatch and sender in the top.
+ */
+export function buildAddPort(design: Design, tank: Tank, kind: AddedPort): Edit {
   const { min, max } = measureExtent(tank.solid);
-  const boreMm = Math.min(kind === "inlet" ? 36.4 : 38, (max.z - min.z) * 0.8, (max.y - min.y) * 0.8);
+  const boreMm = Math.min(USUAL_BORES[kind], (max.z - min.z) * 0.8, (max.y - min.y) * 0.8);
   const nth = tank.ports.filter((port) => port.kind === kind).length;
   const y = clamp((min.y + max.y) / 2 + nth * 80, min.y, max.y);
-  const atMm = kind === "inlet" ? vec(max.x, y, max.z - boreMm) : vec(min.x, y, min.z);
-  const value: Port = {
+  const aside = clamp((min.y + max.y) / 2 - 90, min.y, max.y);
+  const atMm = {
+    inlet: vec(max.x, y, max.z - boreMm),
+    outlet: vec(min.x, y, min.z),
+    plug: vec(min.x, aside, min.z),
+    hatch: vec(min.x + (max.x - min.x) * 0.75, (min.y + max.y) / 2, max.z),
+    sender: vec(min.x + (max.x - min.x) * 0.25, (min.y + max.y) / 2, max.z),
+  }[kind];
+  const value = createPort({
     id: freeId(
       kind,
       design.tanks.flatMap(({ ports }) => ports),
@@ -143,7 +170,7 @@ export function buildAddPort(design: Design, tank: Tank, kind: "inlet" | "outlet
     kind,
     atMm,
     boreMm,
-  };
+  });
   return {
     code: "addPort",
     at: { kind: "port", tankId: tank.id, id: value.id },

@@ -1,9 +1,10 @@
 import { buildVentPath, followVent, listVents } from "../air/ventPath";
+import { createPort } from "../design/createPort";
 import type { Design } from "../design/design";
 import type { Edit, EditOp } from "../design/edit";
 import { freeId } from "../design/freeId";
 import { roundTenth } from "../design/moves";
-import type { Port, Tank, Vent } from "../design/plumbing";
+import type { Tank, Vent } from "../design/plumbing";
 import { measureFloorMm } from "../fit/passages";
 import { measureExtent } from "../geometry/solid";
 import { add, dot, interpolate, measureLength, subtract, type Vec3, vec } from "../geometry/vec";
@@ -25,7 +26,7 @@ export function buildAddVent(design: Design, tank: Tank): Edit {
   const nth = listVents(design, tank.id).length;
   // a second one beside the first
   const x = clamp((min.x + max.x) / 2 + nth * 80, min.x, max.x);
-  const port: Port = { id: portId, kind: "vent", atMm: vec(x, (min.y + max.y) / 2, max.z), boreMm: BORE_MM };
+  const port = createPort({ id: portId, kind: "vent", atMm: vec(x, (min.y + max.y) / 2, max.z), boreMm: BORE_MM });
   const line: Vent = {
     id: lineId,
     name: design.tanks.length > 1 ? `Breather of ${tank.name}`.slice(0, 80) : "Breather",

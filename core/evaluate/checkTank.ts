@@ -5,7 +5,9 @@ import { computeFixing } from "../fixing/fixing";
 import { measureExtent } from "../geometry/solid";
 import { isAtLeast, isAtMost } from "../quantity/tolerance";
 import { type Limit, lookUpLimit } from "../rules/lookUpLimit";
+import { listLevelGroup } from "../tanks/linkedTanks";
 import { checkObstacleGaps } from "./checkObstacleGaps";
+import { checkPorts } from "./checkPorts";
 import { checkVents } from "./checkVents";
 import { createFinding } from "./createFinding";
 import type { TankResult } from "./evaluation";
@@ -15,8 +17,11 @@ import type { Finding } from "./findings";
 export function checkTank(design: Design, tank: Tank, result: TankResult): Finding[] {
   const at = { kind: "tank", id: tank.id } as const;
   const findings: Finding[] = [];
-  if (!tank.ports.some((port) => port.kind === "outlet"))
+  // one outlet serves all that share a level; what is pumped over needs none
+  const outlets = listLevelGroup(design, tank).flatMap(({ ports }) => ports.filter(({ kind }) => kind === "outlet"));
+  if (outlets.length === 0 && tank.link?.kind !== "pumped")
     findings.push(createFinding("must", at, { code: "tankNoOutlet" }));
+  findings.push(...checkPorts(design, tank));
   if (tank.fixing) {
     const cases = computeFixing(tank, tank.fixing, design.rig.crashClass);
     const { load, utilisation, weakest } = cases.reduce((a, b) => (b.utilisation > a.utilisation ? b : a));
@@ -81,7 +86,9 @@ function checkOwnDumping(air: TankResult["air"], limit: Limit): Finding[] {
 
 function checkFirstToDrown(design: Design, tank: Tank, result: TankResult): Finding[] {
   const { worst, capacityL } = result;
-  const { litres, attitude, openingId } = worst;
+  const { litres, attitude, openingId, openingOf } = worst;
+  // what drowns first in another tank of the same level is said of that one
+  if (openingOf !== null && openingOf !== tank.id) return [];
   const use = lookUpLimit(design.rules, "tankUse");
   const port = { kind: "port", tankId: tank.id, id: openingId ?? "" } as const;
   if (worst.by === "fixture") {

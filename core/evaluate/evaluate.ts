@@ -12,6 +12,7 @@ import { listPassages } from "../fit/passages";
 import { measureRampAngles } from "../fit/rampAngles";
 import { measureCapacityL } from "../geometry/solid";
 import { type Limit, lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
+import { listLevelGroup, listStoreGroup } from "../tanks/linkedTanks";
 import { listOpenings } from "../tanks/openings";
 import { computeLeftBehindL, computeTankFull, type TankFull } from "../tanks/tankLevels";
 import { computeSealAfterMm } from "../traps/sealPressure";
@@ -252,7 +253,7 @@ function evaluateTank({ design, tank, network, attitude, parked, airs }: TankInp
     const full = computeTankFull(tank, openings, up);
     if (!worst || full.litres < worst.litres) worst = { ...full, attitude: at };
   }
-  const leftL = computeLeftBehindL(tank, computeUp(design.rig.dumpAttitude));
+  const leftL = computeLeftBehindL(tank, computeUp(design.rig.dumpAttitude), listLevelGroup(design, tank));
   const toUsable = (full: TankFull) => Math.max(0, full.litres - (leftL ?? 0));
   return {
     tankId: tank.id,
@@ -270,7 +271,12 @@ function evaluateTank({ design, tank, network, attitude, parked, airs }: TankInp
 }
 
 function evaluateStay(design: Design, drains: readonly DrainResult[], tanks: readonly TankResult[]): StayResult | null {
-  const fed = tanks.filter((tank) => drains.some((drain) => drain.tankId === tank.tankId));
+  const stores = new Set(
+    design.tanks
+      .filter(({ id }) => drains.some((drain) => drain.tankId === id))
+      .flatMap((tank) => listStoreGroup(design, tank).map(({ id }) => id)),
+  );
+  const fed = tanks.filter(({ tankId }) => stores.has(tankId));
   if (fed.length === 0) return null;
   const stayOn = (pick: (tank: TankResult) => number) =>
     computeStay(

@@ -29,6 +29,7 @@ const inletZ = tank.atMm.z + tank.ports.find((p) => p.kind === "inlet")!.atMm.z;
 
 const ventEnd = vent.kind === "vent" ? vent.pointsMm.at(-1)! : tank.atMm;
 const block = { id: "block", name: "Block", lengthMm: 100, widthMm: 100, heightMm: 100 };
+const insertTank = (value: Design["tanks"][number]): EditOp => ({ op: "insert", path: ["tanks"], index: 1, value });
 const insertAt = (at: Vec3, kind: ObstacleKind): EditOp => ({
   op: "insert",
   path: ["obstacles"],
@@ -81,11 +82,26 @@ test.each<[Finding["code"], Finding["severity"], readonly EditOp[]]>([
     "should",
     [set(["tanks", tank.id, "sender"], { kind: "float", xMm: 100, yMm: 100, lowMm: 10, highMm: 400 })],
   ],
-  ["fixingWeak", "must", [set(["tanks", tank.id, "fixing"], { kind: "brackets", bolts: 4, size: "M6", heldKN: 1 })]],
+  ["portsOverlap", "must", [set(["tanks", tank.id, "ports", 2, "atMm"], { x: 800, y: 290, z: 150 })]],
+  ["valveNarrow", "note", [set(["tanks", tank.id, "ports", 2, "valve"], { kind: "manual", boreMm: 25 })]],
+  ["fittingHitsObstacle", "must", [set(["tanks", tank.id, "ports", 2, "fittingMm"], 300)]],
+  [
+    "linkApart",
+    "must",
+    [
+      insertTank({ ...tank, id: "low", name: "Low tank", atMm: { ...tank.atMm, z: tank.atMm.z - 190 } }),
+      set(["tanks", tank.id, "link"], { kind: "communicating", toTank: "low" }),
+    ],
+  ],
+  [
+    "fixingWeak",
+    "must",
+    [set(["tanks", tank.id, "fixing"], { kind: "brackets", bolts: 4, size: "M6", heldKN: 1, strapKN: null })],
+  ],
   [
     "fixingUnrated",
     "should",
-    [set(["tanks", tank.id, "fixing"], { kind: "straps", bolts: 8, size: "M10", heldKN: null })],
+    [set(["tanks", tank.id, "fixing"], { kind: "straps", bolts: 8, size: "M10", heldKN: null, strapKN: null })],
   ],
   ["axleOverloaded", "must", [set(["rig", "axles", 0, "spareKg"], 20)]],
   ["obstaclesOverlap", "note", [set(["obstacles", "cross-rear", "atMm"], kranich.obstacles.at(-1)!.atMm)]],

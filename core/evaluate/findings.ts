@@ -1,5 +1,6 @@
 import type { Attitude } from "../attitude/attitude";
 import type { PartRef } from "../design/part";
+import type { PortKind } from "../design/plumbing";
 import type { RampAngle } from "../fit/rampAngles";
 import type { LoadCaseId } from "../fixing/fixing";
 import type { Limit } from "../rules/lookUpLimit";
@@ -55,9 +56,18 @@ type Numbers =
       readonly code: "fixingWeak";
       readonly load: LoadCaseId;
       readonly utilisation: number;
-      readonly weakest: "bolt" | "held" | null;
+      readonly weakest: "bolt" | "held" | "strap" | null;
     }
   | { readonly code: "fixingUnrated" }
+  | { readonly code: "portsOverlap"; readonly otherKind: PortKind; readonly overlapMm: number }
+  | { readonly code: "valveNarrow"; readonly fromMm: number; readonly toMm: number }
+  | {
+      readonly code: "fittingHitsObstacle";
+      readonly obstacleId: string;
+      readonly obstacleName: string;
+      readonly gapMm: number;
+    }
+  | { readonly code: "linkApart"; readonly otherName: string; readonly apartMm: number }
   | { readonly code: "senderLong"; readonly highMm: number; readonly heightMm: number }
   | {
       readonly code: "axleOverloaded";

@@ -6,6 +6,7 @@ import { buildNetwork } from "../falls/network";
 import { computePonds } from "../falls/ponding";
 import { MM_PER_M } from "../quantity/convert";
 import { lookUpValue } from "../rules/lookUpLimit";
+import { listLevelGroup } from "../tanks/linkedTanks";
 import { listOpenings } from "../tanks/openings";
 import { computeLeftBehindL, computeTankFull } from "../tanks/tankLevels";
 
@@ -49,7 +50,7 @@ export function computeStandingMap(
   }));
   const openings = design.tanks.map((tank) => listOpenings(design, network, tank));
   const dumpUp = computeUp(design.rig.dumpAttitude);
-  const left = design.tanks.map((tank) => computeLeftBehindL(tank, dumpUp) ?? 0);
+  const left = design.tanks.map((tank) => computeLeftBehindL(tank, dumpUp, listLevelGroup(design, tank)) ?? 0);
   const step = (2 * rangeDeg) / (size - 1);
   for (let row = 0; row < size; row++) {
     for (let column = 0; column < size; column++) {

@@ -10,6 +10,7 @@ const fixings: fc.Arbitrary<Fixing> = fc.record({
   bolts: fc.integer({ min: 2, max: 12 }),
   size: fc.constantFrom(...BOLT_SIZES),
   heldKN: fc.option(fc.integer({ min: 1, max: 30 })),
+  strapKN: fc.option(fc.integer({ min: 1, max: 30 })),
 });
 
 // Published: EN 1993-1-8 with ISO 898-1, from memory; the figures of the trade's handbook.
@@ -37,7 +38,7 @@ test("every case of the class is reckoned; more bolts always use less of each", 
 });
 
 test("what pulls scales with the mass: a tank twice as long pulls twice as hard on the track", () => {
-  const fixing: Fixing = { kind: "straps", bolts: 4, size: "M8", heldKN: null };
+  const fixing: Fixing = { kind: "straps", bolts: 4, size: "M8", heldKN: null, strapKN: null };
   const of = (lengthMm: number, wallMm: number) =>
     computeFixing(
       { ...tank, wallMm, solid: { shape: "box", lengthMm, widthMm: 450, heightMm: 190 } },
@@ -52,10 +53,19 @@ test("what pulls scales with the mass: a tank twice as long pulls twice as hard 
 });
 
 test("a weak rivet nut decides before the bolt does, and is named", () => {
-  const fixing: Fixing = { kind: "brackets", bolts: 6, size: "M8", heldKN: 2 };
+  const fixing: Fixing = { kind: "brackets", bolts: 6, size: "M8", heldKN: 2, strapKN: null };
   const crash = computeFixing(tank, fixing, "m1n1").find(({ load }) => load.id === "crashForward")!;
   expect(crash.weakest).toBe("held");
   expect(crash.utilisation).toBeGreaterThan(1);
   const strong = computeFixing(tank, { ...fixing, heldKN: 40 }, "m1n1").find(({ load }) => load.id === "crashForward")!;
   expect(strong.weakest).toBe("bolt");
+});
+
+test("a weak strap decides before bolts and what they sit in, and is named; brackets have none", () => {
+  const fixing: Fixing = { kind: "straps", bolts: 4, size: "M12", heldKN: 200, strapKN: 1 };
+  for (const result of computeFixing(tank, fixing, "none")) {
+    expect(result.weakest).toBe("strap");
+    expect(result.utilisation).toBeCloseTo(2 * result.tensionKN, 9);
+  }
+  expect(computeFixing(tank, { ...fixing, kind: "brackets" }, "none")[0]!.weakest).not.toBe("strap");
 });

@@ -69,8 +69,8 @@ export type FixingResult = {
   readonly shearKN: number;
   readonly tensionKN: number;
   readonly utilisation: number;
-  /** What gives first: the bolt, or what it sits in; null while the latter has no rating. */
-  readonly weakest: "bolt" | "held" | null;
+  /** What gives first: the bolt, what it sits in, or the strap; null while what it sits in has no rating. */
+  readonly weakest: "bolt" | "held" | "strap" | null;
 };
 
 /**
@@ -92,13 +92,10 @@ export function computeFixing(tank: Tank, fixing: Fixing, crashClass: CrashClass
     const tensionKN = (weightKN * load.downG) / fixing.bolts + turningKN;
     const ofBolt = computeUtilisation(bolt, shearKN, tensionKN);
     const ofHeld = fixing.heldKN === null ? null : Math.hypot(shearKN, tensionKN) / fixing.heldKN;
-    const isHeld = ofHeld !== null && ofHeld > ofBolt;
-    return {
-      load,
-      shearKN,
-      tensionKN,
-      utilisation: isHeld ? ofHeld : ofBolt,
-      weakest: ofHeld === null ? null : isHeld ? "held" : "bolt",
-    };
+    // a strap hangs on two bolts and bears what both of them do
+    const ofStrap = fixing.kind === "straps" && fixing.strapKN !== null ? (2 * tensionKN) / fixing.strapKN : 0;
+    const parts = { bolt: ofBolt, held: ofHeld ?? 0, strap: ofStrap };
+    const weakest = (["bolt", "held", "strap"] as const).reduce((a, b) => (parts[b] > parts[a] ? b : a));
+    return { load, shearKN, tensionKN, utilisation: parts[weakest], weakest: ofHeld === null ? null : weakest };
   });
 }

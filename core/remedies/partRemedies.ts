@@ -1,8 +1,9 @@
+import { createPort } from "../design/createPort";
 import type { Design } from "../design/design";
 import { applyEdit, type EditOp } from "../design/edit";
 import { freeId } from "../design/freeId";
 import { buildMove, findPlaceMm } from "../design/moves";
-import type { Drain, Port, Tank, Trap, Vent } from "../design/plumbing";
+import type { Drain, Tank, Trap, Vent } from "../design/plumbing";
 import type { Obstacle } from "../design/rig";
 import { USUAL_TRAPS } from "../design/usualTraps";
 import { buildAddVent, buildOpenVent } from "../edits/ventEdits";
@@ -105,12 +106,12 @@ export function proposeVentRise(design: Design, vent: Vent): Remedy[] {
 export function proposeOutlet(tank: Tank): Remedy[] {
   const { min, max } = measureExtent(tank.solid);
   const boreMm = Math.min(38, max.z - min.z);
-  const value: Port = {
+  const value = createPort({
     id: freeId("dump", tank.ports),
     kind: "outlet",
     atMm: vec(min.x, (min.y + max.y) / 2, min.z),
     boreMm,
-  };
+  });
   const ops: EditOp[] = [{ op: "insert", path: ["tanks", tank.id, "ports"], index: tank.ports.length, value }];
   return [{ byMm: null, edit: { code: "addOutlet", at: { kind: "tank", id: tank.id }, ops } }];
 }

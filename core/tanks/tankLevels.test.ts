@@ -4,6 +4,7 @@ import { readDemo } from "@/tests/demoRigs";
 import { computeUp, LEVEL } from "../attitude/attitude";
 import { computeStay } from "../days/daysToFull";
 import { createDesign, USUAL_MEASURES } from "../design/createDesign";
+import { createPort } from "../design/createPort";
 import type { Design } from "../design/design";
 import type { Port, Tank } from "../design/plumbing";
 import { USUAL_TRAPS } from "../design/usualTraps";
@@ -20,12 +21,8 @@ const design: Design = createDesign("t", "T", "van", USUAL_MEASURES.van);
 function createTank(ports: Port[]): Tank {
   return { ...design.tanks[0]!, solid: { shape: "box", lengthMm: 800, widthMm: 400, heightMm: 200 }, ports };
 }
-const port = (id: string, kind: Port["kind"], x: number, z: number): Port => ({
-  id,
-  kind,
-  atMm: vec(x, 200, z),
-  boreMm: 19,
-});
+const port = (id: string, kind: Port["kind"], x: number, z: number): Port =>
+  createPort({ id, kind, atMm: vec(x, 200, z), boreMm: 19 });
 
 // Worked by hand: box 800 × 400 × 200, nose down 3°, vent at the low end, outlet at the high end's bottom edge.
 test("64 L box nose down 3°: full at 57.29 L by its vent, 6.71 L left behind, 50.58 L usable", () => {

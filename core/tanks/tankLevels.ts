@@ -1,5 +1,5 @@
 import type { Tank } from "../design/plumbing";
-import { dot, type Vec3 } from "../geometry/vec";
+import { add, dot, type Vec3 } from "../geometry/vec";
 import { buildHeightField, type HeightField, measureVolumeBelowL } from "../geometry/volumeBelow";
 import type { Opening } from "./openings";
 
@@ -14,6 +14,8 @@ export type TankFull = {
   readonly by: FullBy;
   /** Port or fixture that drowns first; null when the tank fills to its top. */
   readonly openingId: string | null;
+  /** The tank that opening belongs to: another one only where they share a level. */
+  readonly openingOf: string | null;
 };
 
 /** Heights of a tank's corners at an attitude; ask it for many levels. */
@@ -39,14 +41,16 @@ export function computeTankFull(
   let surfaceMm = base + field.highestMm;
   let by: FullBy = "top";
   let openingId: string | null = null;
+  let openingOf: string | null = null;
   for (const opening of openings) {
     const height = dot(up, opening.atMm) + opening.heldMm;
     if (height >= surfaceMm) continue;
     surfaceMm = height;
     by = opening.by;
     openingId = opening.id;
+    openingOf = opening.tankId;
   }
-  return { litres: measureVolumeBelowL(field, surfaceMm - base), surfaceMm, by, openingId };
+  return { litres: measureVolumeBelowL(field, surfaceMm - base), surfaceMm, by, openingId, openingOf };
 }
 
 /** An opening with the volume at which the water stands at it; null when the tank is full to its top before. */
@@ -65,10 +69,14 @@ export function listDrownings(tank: Tank, openings: readonly Opening[], up: Vec3
     }));
 }
 
-/** Volume, L, left behind below the lowest outlet's invert while dumping; null without an outlet [C]. */
-export function computeLeftBehindL(tank: Tank, up: Vec3): number | null {
-  const outlets = tank.ports.filter((port) => port.kind === "outlet");
-  if (outlets.length === 0) return null;
-  const field = buildTankField(tank, up);
-  return Math.min(...outlets.map((port) => measureVolumeBelowL(field, dot(up, port.atMm))));
+/**
+ * Volume, L, left behind below the lowest outlet's invert while dumping; null without an outlet. Tanks that share a level
+ * run out through the lowest outlet of them all [C].
+ */
+export function computeLeftBehindL(tank: Tank, up: Vec3, group: readonly Tank[] = [tank]): number | null {
+  const inverts = group.flatMap(({ ports, atMm }) =>
+    ports.flatMap((port) => (port.kind === "outlet" ? [dot(up, add(atMm, port.atMm))] : [])),
+  );
+  if (inverts.length === 0) return null;
+  return measureTankVolumeL(tank, buildTankField(tank, up), up, Math.min(...inverts));
 }

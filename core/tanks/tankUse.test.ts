@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { attitudes, prisms } from "@/tests/arbitraries";
 import { DEMO_NAMES, readDemo } from "@/tests/demoRigs";
 import { computeUp, LEVEL } from "../attitude/attitude";
+import { createPort } from "../design/createPort";
 import { SENDER_KINDS, type Sender, type Tank } from "../design/plumbing";
 import { computeTankFrost, computeWallLoss } from "../frost/tankFrost";
 import { measureCapacityL, measureExtent, type Solid } from "../geometry/solid";
@@ -33,7 +34,7 @@ const cylinder = fc.record({
   diameterMm: fc.integer({ min: 60, max: 600 }),
 });
 const outletAt = (x: number, y: number, boreMm: number) =>
-  ({ id: "dump", kind: "outlet", atMm: { x, y, z: 0 }, boreMm }) as const;
+  createPort({ id: "dump", kind: "outlet", atMm: { x, y, z: 0 }, boreMm });
 
 test("a round tank holds π d²/4 of its length, lying or standing", () => {
   fc.assert(

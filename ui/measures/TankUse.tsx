@@ -9,6 +9,7 @@ import { measureExtent } from "@/core/geometry/solid";
 import { lookUpValue } from "@/core/rules/lookUpLimit";
 import { computeDips, listDepths } from "@/core/tanks/dipChart";
 import { computeEmptying } from "@/core/tanks/emptying";
+import { findOutletWay } from "@/core/tanks/outletWay";
 import { computeSenderError, findBestPlace } from "@/core/tanks/senders";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeAttitude } from "@/words/attitudes";
@@ -173,12 +174,15 @@ function RunningEmpty({ tank }: { readonly tank: Tank }) {
   const design = useWorkbench((state) => state.history!.design);
   const result = useWorkbench((state) => state.evaluation?.tanks.find((t) => t.tankId === tank.id) ?? null);
   const units = useWorkbench((state) => state.units);
+  const { dumpAttitude, dumpHose } = design.rig;
   const outlet = tank.ports.find(({ kind }) => kind === "outlet");
   const run = useMemo(() => {
     if (!outlet || !result) return null;
     const airway = result.air?.stretches.map(({ pipe }) => pipe) ?? null;
-    return computeEmptying(tank, outlet, computeUp(design.rig.dumpAttitude), result.level.litres, { airway });
-  }, [tank, outlet, result, design.rig.dumpAttitude]);
+    const { boreMm, dropMm } = findOutletWay(outlet, dumpHose);
+    const up = computeUp(dumpAttitude);
+    return computeEmptying(tank, { ...outlet, boreMm }, up, result.level.litres, { airway, dropM: dropMm / 1000 });
+  }, [tank, outlet, result, dumpAttitude, dumpHose]);
   if (!run || !outlet) return null;
   const clearMm = tank.atMm.z + outlet.atMm.z - design.rig.groundZMm;
   return (

@@ -1,5 +1,6 @@
 "use client";
 import { Plus, Trash2 } from "lucide-react";
+import dynamic from "next/dynamic";
 import { useState } from "react";
 import { HELD_WATERS, type HeldWater, type Tank } from "@/core/design/plumbing";
 import { buildAddPort, buildAddTank, buildRemovePort, buildRemoveTank } from "@/core/edits/tankEdits";
@@ -23,6 +24,8 @@ import { TankShapeFields } from "./TankShapeFields";
 import { TankUse } from "./TankUse";
 import { TankWeights } from "./TankWeights";
 import { useEdits } from "./useEdits";
+
+const TankTemplates = dynamic(() => import("./TankTemplates").then((module) => module.TankTemplates), { ssr: false });
 
 /** Each tank with what it really holds, its inside, its place and its ports. */
 export function TanksMeasures() {
@@ -126,6 +129,7 @@ function TankMeasures({ tank }: { readonly tank: Tank }) {
       })}
       <TankFixing tank={tank} />
       <TankUse tank={tank} />
+      <TankTemplates tank={tank} />
       {removeTank && (
         <div className="px-3 pb-2">
           <Button onClick={() => apply(removeTank)}>

@@ -2,19 +2,12 @@ import { openBrowserStore, Session } from "@/store/session";
 import type { Theme } from "@/store/state";
 import { view as look, tell, workbench } from "@/store/workbench";
 import type { Units } from "@/words/units";
+import { handOut } from "../kit/handOut";
 import { THEME_KEY } from "./themeScript";
 
 const UNITS_KEY = "schleuse-units";
 
-/** Hands a text out as a file. */
-function download(name: string, text: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type: "application/json" }));
-  const link = document.createElement("a");
-  link.href = url;
-  link.download = name;
-  link.click();
-  URL.revokeObjectURL(url);
-}
+const download = (name: string, text: string): void => handOut(name, text, "application/json");
 
 async function readSample(name: string): Promise<string> {
   const answer = await fetch(`/samples/${name}`);

@@ -1,0 +1,70 @@
+import type { Design } from "../design/design";
+import type { Tank } from "../design/plumbing";
+import { measureFittingGaps } from "../fit/portFittings";
+import { measureExtent } from "../geometry/solid";
+import { listLevelGroup } from "../tanks/linkedTanks";
+import { listTankFaces } from "../templates/tankFaces";
+import { createFinding } from "./createFinding";
+import type { Finding } from "./findings";
+
+/** What can be said against the holes of a tank, what stands before them, and a pipe that joins it to another. */
+export function checkPorts(design: Design, tank: Tank): Finding[] {
+  return [...checkOverlaps(tank), ...checkFittings(design, tank), ...checkLevelWith(design, tank)];
+}
+
+// Two holes in one side need a web of wall between them.
+function checkOverlaps(tank: Tank): Finding[] {
+  if (tank.ports.length < 2) return [];
+  return listTankFaces(tank).flatMap(({ holes }) =>
+    holes.flatMap((hole, i) =>
+      holes.slice(0, i).flatMap((other): Finding[] => {
+        const apart = Math.hypot(hole.at.u - other.at.u, hole.at.v - other.at.v);
+        const overlapMm = (hole.boreMm + other.boreMm) / 2 - apart;
+        if (overlapMm <= 0) return [];
+        const at = { kind: "port", tankId: tank.id, id: hole.portId } as const;
+        return [createFinding("must", at, { code: "portsOverlap", otherKind: other.kind, overlapMm })];
+      }),
+    ),
+  );
+}
+
+function checkFittings(design: Design, tank: Tank): Finding[] {
+  return tank.ports.flatMap((port): Finding[] => {
+    const at = { kind: "port", tankId: tank.id, id: port.id } as const;
+    const { valve } = port;
+    const narrow =
+      valve && valve.boreMm < port.boreMm
+        ? [createFinding("note", at, { code: "valveNarrow", fromMm: port.boreMm, toMm: valve.boreMm })]
+        : [];
+    const hits = measureFittingGaps(design, tank, port)
+      .filter(({ gapMm }) => gapMm < 0)
+      .map(({ obstacle, gapMm }) =>
+        createFinding("must", at, {
+          code: "fittingHitsObstacle",
+          obstacleId: obstacle.id,
+          obstacleName: obstacle.name,
+          gapMm,
+        }),
+      );
+    return [...narrow, ...hits];
+  });
+}
+
+// Tanks that are to share a level need heights in common.
+function checkLevelWith(design: Design, tank: Tank): Finding[] {
+  if (tank.link?.kind !== "communicating") return [];
+  const span = (one: Tank) => {
+    const { min, max } = measureExtent(one.solid);
+    return { low: one.atMm.z + min.z, high: one.atMm.z + max.z };
+  };
+  const own = span(tank);
+  return listLevelGroup(design, tank)
+    .filter(({ id }) => id === tank.link?.toTank)
+    .flatMap((other): Finding[] => {
+      const { low, high } = span(other);
+      const apartMm = Math.max(low - own.high, own.low - high);
+      if (apartMm < 0) return [];
+      const at = { kind: "tank", id: tank.id } as const;
+      return [createFinding("must", at, { code: "linkApart", otherName: other.name, apartMm })];
+    });
+}

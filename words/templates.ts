@@ -1,0 +1,62 @@
+import type { Tank } from "@/core/design/plumbing";
+import { measureCapacityL, measureExtent } from "@/core/geometry/solid";
+import { computeEmptyKg } from "@/core/tanks/shell";
+import { type Face, type FaceHole, findFace } from "@/core/templates/tankFaces";
+import { MATERIAL_NAMES, PORT_NAMES, WATER_NAMES } from "./labels";
+import { formatLength, formatQuantity, type Units } from "./units";
+
+/** The sides of a tank as one who stands outside calls them. */
+export const FACE_NAMES: Readonly<Record<Face, string>> = {
+  rear: "Rear end",
+  front: "Front end",
+  right: "Right side",
+  left: "Left side",
+  bottom: "Underside",
+  top: "Top",
+};
+
+/** What stands beside a hole in a drawing. */
+export const describeHole = ({ kind, boreMm }: FaceHole, units: Units): string =>
+  `${PORT_NAMES[kind]} Ø ${formatLength(boreMm, units)}`;
+
+export type OrderSheet = {
+  readonly title: string;
+  readonly facts: readonly (readonly [string, string])[];
+  readonly portHead: readonly string[];
+  readonly ports: readonly (readonly string[])[];
+  readonly corners: readonly string[];
+};
+
+/** Everything a tank maker asks: sizes, wall, material, and every hole with the side it is in. */
+export function describeOrder(tank: Tank, units: Units): OrderSheet {
+  const { min, max } = measureExtent(tank.solid);
+  const size = (add: number) =>
+    [max.x - min.x, max.y - min.y, max.z - min.z].map((mm) => formatLength(mm + add, units)).join(" × ");
+  const { solid } = tank;
+  return {
+    title: tank.name,
+    facts: [
+      ["Holds", WATER_NAMES[tank.holds]],
+      ["Inside, length × width × height", size(0)],
+      ["Outside", size(2 * tank.wallMm)],
+      ["Wall", formatLength(tank.wallMm, units)],
+      ["Material", MATERIAL_NAMES[tank.material]],
+      ["To the brim", formatQuantity(measureCapacityL(solid), "volume", units)],
+      ["Empty, without fittings", formatQuantity(computeEmptyKg(tank), "weight", units)],
+      ["Holes", String(tank.ports.length)],
+    ],
+    portHead: ["Port", "In", "Bore", "From the rear", "From the right", "Invert or middle over the bottom"],
+    ports: tank.ports.map((port) => [
+      PORT_NAMES[port.kind],
+      FACE_NAMES[findFace(solid, port).face],
+      formatLength(port.boreMm, units),
+      formatLength(port.atMm.x - min.x, units),
+      formatLength(port.atMm.y - min.y, units),
+      formatLength(port.atMm.z - min.z, units),
+    ]),
+    corners:
+      solid.shape === "prism"
+        ? solid.profileMm.map(({ u, v }, i) => `${i + 1}: ${formatLength(u, units)}, ${formatLength(v, units)}`)
+        : [],
+  };
+}
