@@ -1,8 +1,12 @@
 "use client";
 import { BOLT_SIZES, type BoltSize, FIXING_KINDS, type FixingKind, type Tank } from "@/core/design/plumbing";
 import { CRASH_CLASSES, type CrashClass } from "@/core/design/rig";
+import { measureFloorMm } from "@/core/fit/passages";
+import { listAssembly } from "@/core/fixing/assembly";
 import { computeFixing } from "@/core/fixing/fixing";
+import { measureExtent } from "@/core/geometry/solid";
 import { useWorkbench } from "@/store/useWorkbench";
+import { describeAssembly } from "@/words/assembly";
 import { CLASS_NAMES, FIXING_NAMES, LOAD_NAMES } from "@/words/labels";
 import { formatQuantity } from "@/words/units";
 import { NumberField } from "../kit/NumberField";
@@ -10,7 +14,7 @@ import { Pick } from "../kit/Pick";
 import { Group } from "./Group";
 import { useEdits } from "./useEdits";
 
-const NEW = { bolts: 6, size: "M8", heldKN: null } as const;
+const NEW = { bolts: 6, size: "M8", heldKN: null, strapKN: null } as const;
 
 /** What holds the tank up, and how much of it each load takes. */
 export function TankFixing({ tank }: { readonly tank: Tank }) {
@@ -54,6 +58,16 @@ export function TankFixing({ tank }: { readonly tank: Tank }) {
             clearable
             onCommit={(value) => set(at, path("heldKN"), value)}
           />
+          {fixing.kind === "straps" && (
+            <NumberField
+              label="One strap or J-bolt bears"
+              help="From its data sheet. Each hangs on two of the bolts."
+              value={fixing.strapKN}
+              quantity="force"
+              clearable
+              onCommit={(value) => set(at, path("strapKN"), value)}
+            />
+          )}
           <Pick<CrashClass>
             label="Crash as for a"
             value={crashClass}
@@ -80,7 +94,7 @@ export function TankFixing({ tank }: { readonly tank: Tank }) {
                   <td className="text-right">{formatQuantity(tensionKN, "force", units)}</td>
                   <td className={`text-right ${utilisation > 1 ? "text-signal" : ""}`}>
                     {formatQuantity(utilisation, "ratio", units)}
-                    {weakest === "held" ? " of what they sit in" : ""}
+                    {weakest === "held" ? " of what they sit in" : weakest === "strap" ? " of a strap" : ""}
                   </td>
                 </tr>
               ))}
@@ -92,6 +106,27 @@ export function TankFixing({ tank }: { readonly tank: Tank }) {
           </p>
         </>
       )}
+      <HangingOrder tank={tank} />
     </Group>
+  );
+}
+
+/** In what order it is drilled, fitted and hung. */
+function HangingOrder({ tank }: { readonly tank: Tank }) {
+  const design = useWorkbench((state) => state.history!.design);
+  const roomOverMm = -measureFloorMm(design) - (tank.atMm.z + measureExtent(tank.solid).max.z + tank.wallMm);
+  return (
+    <details className="pt-1.5 text-[13px]">
+      <summary className="cursor-pointer text-enamel underline decoration-dotted underline-offset-4">
+        In what order it goes up
+      </summary>
+      <ol className="list-decimal pt-1 pl-4">
+        {listAssembly(tank, tank.atMm.z >= 0 ? 1_000 : roomOverMm).map((step) => (
+          <li key={step.kind} className="py-0.5">
+            {describeAssembly(step, tank)}
+          </li>
+        ))}
+      </ol>
+    </details>
   );
 }

@@ -3,28 +3,34 @@ import { Plus, Trash2 } from "lucide-react";
 import dynamic from "next/dynamic";
 import { useState } from "react";
 import { HELD_WATERS, type HeldWater, type Tank } from "@/core/design/plumbing";
-import { buildAddPort, buildAddTank, buildRemovePort, buildRemoveTank } from "@/core/edits/tankEdits";
+import { buildAddTank, buildRemoveTank } from "@/core/edits/tankEdits";
 import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, workbench } from "@/store/workbench";
 import { describeAttitude } from "@/words/attitudes";
-import { PORT_NAMES, WATER_NAMES } from "@/words/labels";
+import { WATER_NAMES } from "@/words/labels";
 import { formatQuantity } from "@/words/units";
 import { Button } from "../kit/Button";
 import { Figure } from "../kit/Figure";
 import { NumberField } from "../kit/NumberField";
 import { Pick } from "../kit/Pick";
 import { TextField } from "../kit/TextField";
+import { Tick } from "../kit/Tick";
+import { useSettled } from "../kit/useSettled";
 import { BackUp } from "./BackUp";
 import { Group } from "./Group";
 import { LargestTanks } from "./LargestTanks";
 import { PlaceFields } from "./PlaceFields";
 import { TankFixing } from "./TankFixing";
+import { TankLink } from "./TankLink";
+import { TankPorts } from "./TankPorts";
 import { TankShapeFields } from "./TankShapeFields";
 import { TankUse } from "./TankUse";
 import { TankWeights } from "./TankWeights";
 import { useEdits } from "./useEdits";
 
+const FrostMeasures = dynamic(() => import("./FrostMeasures").then((module) => module.FrostMeasures), { ssr: false });
+const WeighSizes = dynamic(() => import("./WeighSizes").then((module) => module.WeighSizes), { ssr: false });
 const TankTemplates = dynamic(() => import("./TankTemplates").then((module) => module.TankTemplates), { ssr: false });
 
 /** Each tank with what it really holds, its inside, its place and its ports. */
@@ -36,6 +42,7 @@ export function TanksMeasures() {
         <TankMeasures key={tank.id} tank={tank} />
       ))}
       <TankWeights />
+      <FrostMeasures />
       <AddTank />
       <DumpAttitude />
     </>
@@ -49,6 +56,7 @@ function TankMeasures({ tank }: { readonly tank: Tank }) {
   const { set, apply } = useEdits();
   const at = { kind: "tank", id: tank.id } as const;
   const removeTank = buildRemoveTank(design, tank.id);
+  const isSettled = useSettled();
   return (
     <>
       <TankFigures tankId={tank.id} />
@@ -78,55 +86,14 @@ function TankMeasures({ tank }: { readonly tank: Tank }) {
             return null;
           }}
         />
+        <TankLink tank={tank} />
         <TankShapeFields tank={tank} />
       </Group>
+      {isSettled && <WeighSizes tankId={tank.id} />}
       <Group title="Place of its rear right bottom corner">
         <PlaceFields part={at} />
       </Group>
-      <Group
-        title="Ports"
-        aside={
-          <span className="flex gap-1">
-            {(["inlet", "outlet"] as const).map((kind) => (
-              <Button key={kind} onClick={() => apply(buildAddPort(workbench.getState().history!.design, tank, kind))}>
-                <Plus size={14} aria-hidden /> {PORT_NAMES[kind]}
-              </Button>
-            ))}
-          </span>
-        }
-      >
-        <p className="text-[12px] leading-snug text-faint">
-          Everything that goes into the tank, and what lets it out. Fit them before it goes up.
-        </p>
-      </Group>
-      {tank.ports.map((port) => {
-        const removal = buildRemovePort(design, tank.id, port.id);
-        const portRef = { kind: "port", tankId: tank.id, id: port.id } as const;
-        return (
-          <Group key={port.id} title={PORT_NAMES[port.kind]}>
-            <NumberField
-              label="Bore"
-              value={port.boreMm}
-              quantity="length"
-              onCommit={(value) => set(portRef, ["tanks", tank.id, "ports", port.id, "boreMm"], value)}
-            />
-            {(["x", "y", "z"] as const).map((axis) => (
-              <NumberField
-                key={axis}
-                label={{ x: "From the tank's rear", y: "From its right side", z: "Invert over its bottom" }[axis]}
-                value={port.atMm[axis]}
-                quantity="length"
-                onCommit={(value) => set(portRef, ["tanks", tank.id, "ports", port.id, "atMm", axis], value)}
-              />
-            ))}
-            {removal && (
-              <Button className="mt-1" onClick={() => apply(removal)}>
-                <Trash2 size={14} aria-hidden /> Take this {PORT_NAMES[port.kind].toLowerCase()} out
-              </Button>
-            )}
-          </Group>
-        );
-      })}
+      <TankPorts tank={tank} />
       <TankFixing tank={tank} />
       <TankUse tank={tank} />
       <TankTemplates tank={tank} />
@@ -172,9 +139,11 @@ function AddTank() {
   );
 }
 
+const USUAL_HOSE = { lengthMm: 1500, dropMm: 250, innerMm: 38 };
+
 /** What stays behind depends on how the rig stands while it is dumped. */
 function DumpAttitude() {
-  const { kind, dumpAttitude } = useWorkbench((state) => state.history!.design.rig);
+  const { kind, dumpAttitude, dumpHose } = useWorkbench((state) => state.history!.design.rig);
   const { set } = useEdits();
   const boat = kind === "boat";
   const field = (key: keyof typeof dumpAttitude) => (value: number | null) =>
@@ -195,6 +164,23 @@ function DumpAttitude() {
         step={0.5}
         onCommit={field("rollDeg")}
       />
+      <Tick
+        label="Through a hose"
+        value={dumpHose !== null}
+        onPick={(isOn) => set({ kind: "rig" }, ["rig", "dumpHose"], isOn ? USUAL_HOSE : null)}
+      />
+      {dumpHose &&
+        (["lengthMm", "innerMm", "dropMm"] as const).map((key) => (
+          <NumberField
+            key={key}
+            label={
+              { lengthMm: "Length of the hose", innerMm: "Bore of the hose", dropMm: "Its end under the outlet" }[key]
+            }
+            value={dumpHose[key]}
+            quantity="length"
+            onCommit={(value) => set({ kind: "rig" }, ["rig", "dumpHose", key], value ?? 0)}
+          />
+        ))}
     </Group>
   );
 }

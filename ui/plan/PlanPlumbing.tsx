@@ -3,6 +3,8 @@ import { memo } from "react";
 import { listOwnCourse } from "@/core/air/ventPath";
 import type { Tank } from "@/core/design/plumbing";
 import { USUAL_FIXTURES } from "@/core/design/usualFixtures";
+import { findFittingBlock } from "@/core/fit/portFittings";
+import { measureExtent } from "@/core/geometry/solid";
 import { add, type Vec3 } from "@/core/geometry/vec";
 import { useWorkbench } from "@/store/useWorkbench";
 import { toPath, type View } from "../drawing/view";
@@ -25,6 +27,23 @@ export function PlanTanks({
         <g key={tank.id}>
           <path d={toPath(view, outlinePlan(tank), true)} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={2.4} />
           <path d={toPath(view, outlinePlan(tank), true)} fill={`url(#${hatch}-${tank.holds})`} />
+          <PlanLink tank={tank} tanks={tanks} view={view} />
+          {tank.ports.map((port) => {
+            const block = findFittingBlock(tank, port);
+            return block ? (
+              <rect
+                key={`${port.id}-fitting`}
+                data-testid="fitting"
+                x={view.x(block.min.x)}
+                y={view.y(block.max.y)}
+                width={(block.max.x - block.min.x) * view.kx}
+                height={(block.max.y - block.min.y) * view.ky}
+                fill="var(--sheet)"
+                stroke="var(--ink)"
+                strokeWidth={1.2}
+              />
+            ) : null;
+          })}
           {tank.ports.map((port) => {
             const at = add(tank.atMm, port.atMm);
             return (
@@ -43,6 +62,34 @@ export function PlanTanks({
         </g>
       ))}
     </g>
+  );
+}
+
+// The pipe between tanks that go on in one another: whole where they share a level, broken where a pump stands between.
+function PlanLink({
+  tank,
+  tanks,
+  view,
+}: {
+  readonly tank: Tank;
+  readonly tanks: readonly Tank[];
+  readonly view: View;
+}) {
+  const other = tank.link && tanks.find(({ id }) => id === tank.link?.toTank);
+  if (!other) return null;
+  const middle = (one: Tank) => {
+    const { min, max } = measureExtent(one.solid);
+    return [one.atMm.x + (min.x + max.x) / 2, one.atMm.y + (min.y + max.y) / 2] as const;
+  };
+  return (
+    <path
+      data-testid="tank-link"
+      d={toPath(view, [middle(tank), middle(other)])}
+      stroke="var(--ink)"
+      strokeWidth={2.2}
+      strokeDasharray={tank.link?.kind === "pumped" ? "6 4" : undefined}
+      fill="none"
+    />
   );
 }
 

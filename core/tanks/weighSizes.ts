@@ -1,0 +1,57 @@
+import { WATER_DENSITY } from "../air/dumping";
+import type { Design } from "../design/design";
+import { applyEdit, type Edit } from "../design/edit";
+import { buildResize } from "../design/moves";
+import type { Tank } from "../design/plumbing";
+import { evaluate } from "../evaluate/evaluate";
+import { findClearance, measureTankGaps } from "../fit/obstacleGaps";
+import { measureCapacityL } from "../geometry/solid";
+import { computeEmptyKg } from "./shell";
+
+/** A tank at another length, and what comes of it. */
+export type WeighedSize = {
+  readonly edit: Edit;
+  readonly lengthMm: number;
+  readonly capacityL: number;
+  /** Days until the grey tanks are full and until the fresh water is gone, standing level; null without a stay. */
+  readonly greyDays: number | null;
+  readonly freshDays: number | null;
+  readonly fullKg: number;
+  /** How much room lacks to what is in the way, mm; 0 where it fits. */
+  readonly lacksMm: number;
+};
+
+const STEP = 0.05;
+const LEAST = 0.5;
+const MOST = 2;
+
+/**
+ * A tank at lengths from half to twice its own, its end with the lowest coordinate staying where it is, each evaluated
+ * level; lengths that are refused are left out. A round tank that stands changes its height [C].
+ */
+export function weighSizes(design: Design, tank: Tank): WeighedSize[] {
+  const count = Math.round((MOST - LEAST) / STEP);
+  return Array.from({ length: count + 1 }, (_, i) => LEAST + i * STEP).flatMap((share): WeighedSize[] => {
+    const lengthMm = Math.round(tank.solid.lengthMm * share);
+    const edit = buildResize(tank, { lengthMm });
+    const outcome = applyEdit(design, edit);
+    const sized = outcome.ok && outcome.design.tanks.find(({ id }) => id === tank.id);
+    if (!outcome.ok || !sized) return [];
+    const { stay } = evaluate(outcome.design);
+    const capacityL = measureCapacityL(sized.solid);
+    const lacks = measureTankGaps(outcome.design, sized).map(
+      ({ obstacle, gapMm }) => (findClearance(design.rules, obstacle.kind).value ?? 0) - gapMm,
+    );
+    return [
+      {
+        edit,
+        lengthMm,
+        capacityL,
+        greyDays: stay?.level.daysToGreyFull ?? null,
+        freshDays: stay?.level.daysToFreshEmpty ?? null,
+        fullKg: computeEmptyKg(sized) + (capacityL * WATER_DENSITY) / 1000,
+        lacksMm: Math.max(0, ...lacks),
+      },
+    ];
+  });
+}

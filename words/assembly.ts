@@ -1,0 +1,31 @@
+import type { Tank } from "@/core/design/plumbing";
+import type { AssemblyStep } from "@/core/fixing/assembly";
+import { PORT_NAMES } from "./labels";
+
+/** A step of hanging a tank, as an instruction. */
+export function describeAssembly(step: AssemblyStep, tank: Tank): string {
+  const names = (ids: readonly string[]) =>
+    ids.map((id) => PORT_NAMES[tank.ports.find((port) => port.id === id)!.kind].toLowerCase()).join(", ");
+  switch (step.kind) {
+    case "dryFit":
+      return "Hold the empty tank in its place with a helper; mark straps, holes and what comes near.";
+    case "drillPorts":
+      return `Drill it on the bench: ${names(step.ports)}. Take the chips out.`;
+    case "fitBefore":
+      return `Fit before it goes up, no hand gets there later: ${names(step.ports)}.`;
+    case "leakTrial":
+      return "Fill it on the ground, plug it, and leave it overnight on dry paper.";
+    case "foam":
+      return "Lay closed foam, 5 mm, where strap, tray or frame would touch: against rattling and chafing.";
+    case "hang":
+      return step.isInside
+        ? "Set it on the floor in its place."
+        : "Rig on axle stands, never on a jack alone. Lift the tank with two, one strap loose at a time.";
+    case "tighten":
+      return "Tighten evenly from both ends to what the bolts ask, with locking nuts; look again after 100 km.";
+    case "fitAfter":
+      return `Then fit and join: ${names(step.ports)}.`;
+    case "look":
+      return "Fill it to the brim, look at every joint dry to the hand, then drain it.";
+  }
+}
