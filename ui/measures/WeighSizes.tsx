@@ -85,7 +85,7 @@ function describeSize(
   return `${formatQuantity(capacityL, "volume", units)}, ${formatLength(lengthMm, units)} long: ${formatQuantity(fullKg, "weight", units)} full${days}; ${fits}.`;
 }
 
-const SIZE = { width: 300, height: 132, left: 30, right: 34, top: 14, bottom: 18 };
+const SIZE = { width: 300, height: 132, left: 46, right: 40, top: 14, bottom: 18 };
 
 // Days to the left, weight to the right; where the tank does not fit the ground is hatched.
 function SizesPicture({
@@ -107,6 +107,8 @@ function SizesPicture({
     sizes
       .map((size, i) => `${i === 0 ? "M" : "L"}${x(size.capacityL).toFixed(1)} ${toY(pick(size)).toFixed(1)}`)
       .join("");
+  // lower than the days, that the two lines stand apart
+  const toWeight = (kg: number) => (0.6 * kg) / last.fullKg;
   const tight = sizes.find(({ lacksMm }) => lacksMm > 0);
   const now = sizes[at]!;
   return (
@@ -133,7 +135,7 @@ function SizesPicture({
       )}
       <path d={`M${left} ${top}V${height - bottom}H${width - right}V${top}`} fill="none" stroke="var(--edge)" />
       <path
-        d={line(({ fullKg }) => fullKg / last.fullKg)}
+        d={line(({ fullKg }) => toWeight(fullKg))}
         fill="none"
         stroke="var(--faint)"
         strokeWidth={1.6}
@@ -160,7 +162,7 @@ function SizesPicture({
         <text x={left - 4} y={top + 4} textAnchor="end">
           {formatQuantity(mostDays, "days", units)}
         </text>
-        <text x={width - right + 3} y={top + 4}>
+        <text x={width - right + 3} y={toY(toWeight(last.fullKg)) + 4}>
           {formatQuantity(last.fullKg, "weight", units)}
         </text>
         <text x={left} y={height - 5}>
@@ -185,7 +187,7 @@ function SizesPicture({
           </text>
         </g>
       )}
-      <text x={left + 3} y={toY(first.fullKg / last.fullKg) - 4} style={{ fill: "var(--faint)" }}>
+      <text x={left + 3} y={toY(toWeight(first.fullKg)) + 13} style={{ fill: "var(--faint)" }}>
         weight
       </text>
     </svg>
