@@ -272,6 +272,63 @@ export const FORMULA_WORDS: Readonly<Record<FormulaId, FormulaWords>> = {
     plain:
       "A bare trap under the floor, in still air. Wind halves the time; lagging makes it longer and does not stop it.",
   },
+  tankFreezing: {
+    title: "Until the tank is at freezing point",
+    sum: "t = (m c / UA) ln((T0 − Ta) / (0 − Ta))",
+    symbols: {
+      m: "water in it",
+      UA: "heat it loses for each degree",
+      T0: "its water at dusk",
+      Ta: "air on a cold night",
+      t: "until it is at freezing point",
+    },
+    plain: "The heat leaves through walls and lagging, the slower the nearer the water is to the air. Wind is quicker.",
+  },
+  tankIce: {
+    title: "From freezing point to a tenth of ice",
+    sum: "t = 0.1 m L / (UA (0 − Ta))",
+    symbols: {
+      m: "water in it",
+      UA: "heat it loses for each degree",
+      Ta: "air on a cold night",
+      t: "until a tenth of it is ice",
+    },
+    plain: "A tenth is ice at the walls: gauge, valve and ports are stuck by then.",
+  },
+  padPower: {
+    title: "Pad that holds the tank",
+    sum: "P = UA (Th − Ta)",
+    symbols: {
+      UA: "heat it loses for each degree",
+      Th: "held at",
+      Ta: "air on a cold night",
+      P: "what the pad must give",
+    },
+    plain: "All night long, what goes out must come in. Lagging halves it more cheaply than watts do.",
+  },
+  boltUse: {
+    title: "What the worst load takes of a bolt",
+    sum: "u = V / VR + T / (1.4 TR)",
+    symbols: {
+      V: "shear on the bolt that bears most",
+      VR: "shear it bears",
+      T: "pull on it",
+      TR: "pull it bears",
+      u: "taken; all of it is 100 %",
+    },
+    plain: "Shear and pull together, for bolts of class 8.8 with what is safe to reckon of their strength.",
+  },
+  heldUse: {
+    title: "What the worst load takes of what a bolt sits in",
+    sum: "u = √(V² + T²) / F",
+    symbols: {
+      V: "shear on the bolt that bears most",
+      T: "pull on it",
+      F: "what it sits in bears",
+      u: "taken; all of it is 100 %",
+    },
+    plain: "Rivet nuts, lugs and thin sheet give long before the bolt does.",
+  },
   breakover: {
     title: "Breakover angle",
     sum: "α = atan(h / a) + atan(h / b)",

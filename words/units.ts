@@ -99,6 +99,10 @@ export function formatParts(value: number, quantity: Quantity, units: Units): Fi
       return pick(part(formatNumber(value, 0), "°C"), part(formatNumber(cToF(value), 0), "°F"));
     case "area":
       return pick(part(formatNumber(value / 100, 0), "cm²"), part(formatNumber(value / MM_PER_IN ** 2, 1), "sq in"));
+    case "heatLoss":
+      return part(formatNumber(value, 2), "W/K");
+    case "power":
+      return part(formatNumber(value, 0), "W");
     case "ratio":
       return part(formatNumber(value * 100, 0), "%");
     case "losses":
@@ -176,6 +180,10 @@ export function parseQuantity(text: string, quantity: Quantity, units: Units): R
       return parseWithUnit(text, { kg: 1, lb: KG_PER_LB }, imperial ? "lb" : "kg");
     case "temperature":
       return parseTemperature(text, imperial);
+    case "heatLoss":
+      return parseWithUnit(text, { "w/k": 1 }, "w/k");
+    case "power":
+      return parseWithUnit(text, { w: 1 }, "w");
     case "ratio":
       return parseWithUnit(text, { "%": 1 / 100 }, "%");
     default:

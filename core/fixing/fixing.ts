@@ -69,6 +69,9 @@ export type FixingResult = {
   readonly shearKN: number;
   readonly tensionKN: number;
   readonly utilisation: number;
+  /** What it takes of the bolt, and of what that sits in; null while the latter has no rating. */
+  readonly ofBolt: number;
+  readonly ofHeld: number | null;
   /** What gives first: the bolt, what it sits in, or the strap; null while what it sits in has no rating. */
   readonly weakest: "bolt" | "held" | "strap" | null;
 };
@@ -96,6 +99,14 @@ export function computeFixing(tank: Tank, fixing: Fixing, crashClass: CrashClass
     const ofStrap = fixing.kind === "straps" && fixing.strapKN !== null ? (2 * tensionKN) / fixing.strapKN : 0;
     const parts = { bolt: ofBolt, held: ofHeld ?? 0, strap: ofStrap };
     const weakest = (["bolt", "held", "strap"] as const).reduce((a, b) => (parts[b] > parts[a] ? b : a));
-    return { load, shearKN, tensionKN, utilisation: parts[weakest], weakest: ofHeld === null ? null : weakest };
+    return {
+      load,
+      shearKN,
+      tensionKN,
+      utilisation: parts[weakest],
+      ofBolt,
+      ofHeld,
+      weakest: ofHeld === null ? null : weakest,
+    };
   });
 }

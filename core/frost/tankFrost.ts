@@ -28,6 +28,7 @@ export function computeWallLoss(wallMm: number, wallK: number, insulationMm: num
 }
 
 export type TankFrost = {
+  readonly massKg: number;
   readonly lossWPerK: number;
   readonly hoursToFreezing: number;
   readonly hoursToTenth: number;
@@ -35,7 +36,8 @@ export type TankFrost = {
   readonly holdW: number;
 };
 
-const HELD_C = 3;
+/** A pad holds the water so warm, °C [T]. */
+export const HELD_C = 3;
 
 /** A tank so full, share in (0, 1], and so warm on a night of `airC` °C [C on T]. */
 export function computeTankFrost(tank: Tank, share: number, startC: number, airC: number): TankFrost {
@@ -43,6 +45,7 @@ export function computeTankFrost(tank: Tank, share: number, startC: number, airC
   const lossWPerK = measureSurfaceM2(solid) * computeWallLoss(wallMm, WALL_K[material], insulationMm);
   const massKg = (Math.max(0.01, share) * measureCapacityL(solid) * WATER_DENSITY) / 1000;
   return {
+    massKg,
     lossWPerK,
     hoursToFreezing: computeHoursToFreezing({ massKg, lossWPerK, startC, airC }),
     hoursToTenth: computeHoursToIce({ massKg, lossWPerK, airC }, 0.1),

@@ -25,6 +25,7 @@ const BEHIND: Readonly<Partial<Record<FindingNumbers["code"], Sought>>> = {
   ventDrownsFirst: { formula: "tankFull", stand: "worst" },
   inletDrownsEarly: { formula: "tankFull", stand: "worst" },
   fixtureDrownsFirst: { formula: "tankFull", stand: "worst" },
+  fixingWeak: { formula: "boltUse" },
   greyEndsStay: { formula: "daysToGreyFull" },
 };
 

@@ -1,7 +1,6 @@
 import { type Attitude, computeUp, isLevel, LEVEL } from "../attitude/attitude";
 import { computeRamps, findRunningAttitude } from "../attitude/ramps";
 import type { Design } from "../design/design";
-import type { PartRef } from "../design/part";
 import type { DrainResult, Evaluation, TankResult } from "../evaluate/evaluation";
 import type { FallBudget } from "../falls/fallBudget";
 import { buildNetwork, listFixturesOf } from "../falls/network";
@@ -13,31 +12,21 @@ import { radToDeg } from "../quantity/convert";
 import type { Limit } from "../rules/lookUpLimit";
 import { lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
 import type { TrapAir } from "../traps/trapRisks";
-import { type FormulaId, type Quantity, type Stand, toWorkingId, type Working, type WorkingTerm } from "./working";
+import { buildWorking, term } from "./buildWorking";
+import { listTankCareWorkings } from "./tankCareWorkings";
+import type { FormulaId, Stand, Working, WorkingTerm } from "./working";
 
-/** The working of every figure of an evaluation. */
-export function listWorkings(design: Design, evaluation: Evaluation): Working[] {
+/** The working of every figure of an evaluation; the tanks are so full in a cold night as a share in [0, 1] says. */
+export function listWorkings(design: Design, evaluation: Evaluation, fillShare = 1): Working[] {
   return [
     ...evaluation.drains.flatMap((drain) => listDrainWorkings(design, drain, evaluation.attitude)),
     ...evaluation.tanks.flatMap((tank) => listTankWorkings(design, tank, evaluation.attitude)),
+    ...design.tanks.flatMap((tank) => listTankCareWorkings(design, tank, fillShare)),
     ...listStayWorkings(design, evaluation),
     ...evaluation.trapAirs.flatMap((air) => listTrapAirWorkings(design, air)),
     ...evaluation.ramps.map((ramp) => buildRampAngle(design, ramp)),
     ...listRampWorkings(design, evaluation.attitude),
   ];
-}
-
-const term = (symbol: string, value: number, quantity: Quantity): WorkingTerm => ({ symbol, value, quantity });
-
-function build(
-  formula: FormulaId,
-  at: PartRef,
-  terms: readonly WorkingTerm[],
-  result: WorkingTerm,
-  extra: { readonly attitude?: Attitude; readonly limit?: Limit | null; readonly stand?: Stand } = {},
-): Working {
-  const { attitude = null, limit = null, stand = null } = extra;
-  return { id: toWorkingId(formula, at, stand), formula, at, stand, attitude, terms, result, limit };
 }
 
 function listDrainWorkings(design: Design, drain: DrainResult, attitude: Attitude): Working[] {
@@ -59,7 +48,7 @@ function listDrainWorkings(design: Design, drain: DrainResult, attitude: Attitud
       limit: drain.parkedFall,
     }),
     ...drain.passages.map(({ legIndex, nth, through, thicknessMm, angleRad, hole }) =>
-      build(
+      buildWorking(
         through === "floor" ? "floorHole" : "panelHole",
         through === "floor"
           ? { kind: "leg", lineId: drain.lineId, index: legIndex }
@@ -75,7 +64,7 @@ function listDrainWorkings(design: Design, drain: DrainResult, attitude: Attitud
         { limit: lookUpLimit(design.rules, through === "floor" ? "holeSlant" : "holeClearance") },
       ),
     ),
-    build(
+    buildWorking(
       "trapArm",
       { kind: "trap", lineId: drain.lineId },
       [
@@ -86,7 +75,7 @@ function listDrainWorkings(design: Design, drain: DrainResult, attitude: Attitud
       term("Lmax", Number.isFinite(drain.armAllowedMm) ? drain.armAllowedMm : 0, "length"),
       { attitude: arm.steepestAt, limit: drain.armLimit },
     ),
-    build("pondedWater", at, [term("D", line.pipe.innerMm, "length")], term("V", drain.pondedL, "volume"), {
+    buildWorking("pondedWater", at, [term("D", line.pipe.innerMm, "length")], term("V", drain.pondedL, "volume"), {
       attitude,
     }),
   ];
@@ -95,7 +84,7 @@ function listDrainWorkings(design: Design, drain: DrainResult, attitude: Attitud
     const terms = [term("H", line.trap.sealMm, "length"), term("b", line.trap.spanMm, "length")];
     const result = term("Ht", drain.trapWater.sealMm, "length");
     workings.push(
-      build("trapSeal", { kind: "trap", lineId: drain.lineId }, terms, result, { attitude, limit: sealLimit }),
+      buildWorking("trapSeal", { kind: "trap", lineId: drain.lineId }, terms, result, { attitude, limit: sealLimit }),
     );
   }
   if (drain.trapRisks && line.kind === "drain" && line.trap) {
@@ -106,7 +95,7 @@ function listDrainWorkings(design: Design, drain: DrainResult, attitude: Attitud
     const inUse = lookUpLimit(design.rules, "sealInUse");
     const siphon = [seal, term("f", drain.armFallMm, "length"), term("D", line.pipe.innerMm, "length")];
     workings.push(
-      build("sealSiphon", trapAt, siphon, left(trapRisks.afterSiphonMm), { attitude: LEVEL, limit: inUse }),
+      buildWorking("sealSiphon", trapAt, siphon, left(trapRisks.afterSiphonMm), { attitude: LEVEL, limit: inUse }),
     );
     if (trapRisks.frostHours !== null && Number.isFinite(trapRisks.frostHours)) {
       const terms = [
@@ -117,17 +106,17 @@ function listDrainWorkings(design: Design, drain: DrainResult, attitude: Attitud
         term("Ta", lookUpValue(design.rules, "nightAir"), "temperature"),
       ];
       const limit = lookUpLimit(design.rules, "nightAir");
-      workings.push(build("sealFrost", trapAt, terms, term("t", trapRisks.frostHours, "hours"), { limit }));
+      workings.push(buildWorking("sealFrost", trapAt, terms, term("t", trapRisks.frostHours, "hours"), { limit }));
     }
     workings.push(
-      build(
+      buildWorking(
         "sealDriving",
         trapAt,
         [seal, term("s", line.trap.spanMm, "length"), term("a", lookUpValue(design.rules, "drivingPush"), "ratio")],
         term("H'", drain.trapRisks.afterDrivingMm, "length"),
         { limit: lookUpLimit(design.rules, "sealInUse") },
       ),
-      build(
+      buildWorking(
         "sealDrying",
         trapAt,
         [seal, term("e", lookUpValue(design.rules, "evaporation"), "length")],
@@ -147,14 +136,14 @@ function listDrainWorkings(design: Design, drain: DrainResult, attitude: Attitud
     const fill = lookUpLimit(design.rules, "drainFill");
     const clean = lookUpLimit(design.rules, "cleanVelocity");
     workings.push(
-      build(
+      buildWorking(
         "drainCapacity",
         at,
         [...common, term("yD", fill.value ?? 0, "ratio"), term("Qin", flow.inflowLps, "flow")],
         term("Q", flow.capacityLps ?? 0, "flow"),
         { attitude: LEVEL, limit: fill },
       ),
-      build(
+      buildWorking(
         "drainVelocity",
         at,
         [...common, term("Qin", flow.inflowLps, "flow"), term("yD", flow.fillRatio ?? 1, "ratio")],
@@ -182,7 +171,7 @@ function listFallWorkings(drain: DrainResult, falls: Falls): Working[] {
     drain.legs[index]!.kind === "drop" ? [term(`f${index + 1}`, fallMm, "length")] : [],
   );
   return [
-    build(
+    buildWorking(
       "fallInHand",
       at,
       [
@@ -196,22 +185,22 @@ function listFallWorkings(drain: DrainResult, falls: Falls): Working[] {
       term("F", budget.inHandMm, "length"),
       { attitude, limit, stand },
     ),
-    build(
+    buildWorking(
       "trapHeight",
       at,
       fallTerms(drain.outletMm, drain.nodesMm[0]!, attitude),
       term("t", budget.trapMm, "length"),
       { attitude, stand },
     ),
-    build("dropsHeight", at, drops, term("d", budget.dropsMm, "length"), { attitude, stand }),
+    buildWorking("dropsHeight", at, drops, term("d", budget.dropsMm, "length"), { attitude, stand }),
     ...drain.legs.map((leg, index) => {
       const { fallMm, neededMm, inHandMm } = budget.legs[index]!;
       const legAt = { kind: "leg", lineId: drain.lineId, index } as const;
       const ends = fallTerms(leg.from, leg.to, attitude);
       const fall = term("f", fallMm, "length");
-      if (leg.kind === "drop") return build("dropFall", legAt, ends, fall, { attitude, stand });
+      if (leg.kind === "drop") return buildWorking("dropFall", legAt, ends, fall, { attitude, stand });
       const terms = [...ends, fall, term("N", neededMm, "length")];
-      return build("legFall", legAt, terms, term("F", inHandMm, "length"), { attitude, limit, stand });
+      return buildWorking("legFall", legAt, terms, term("F", inHandMm, "length"), { attitude, limit, stand });
     }),
   ];
 }
@@ -239,18 +228,18 @@ function listTankWorkings(design: Design, result: TankResult, attitude: Attitude
     { stand: "worst", attitude: result.worst.attitude, full: result.worst, usableL: result.usableWorstL },
   ] as const;
   return [
-    build("tankCapacity", at, [area, term("L", lengthMm, "length")], capacity),
-    build("tankLeft", at, [capacity], left, { attitude: design.rig.dumpAttitude }),
+    buildWorking("tankCapacity", at, [area, term("L", lengthMm, "length")], capacity),
+    buildWorking("tankLeft", at, [capacity], left, { attitude: design.rig.dumpAttitude }),
     ...stands.flatMap(({ stand, attitude: standing, full, usableL }) => {
       const fullL = term("Vf", full.litres, "volume");
       const overBottom = full.surfaceMm - dot(computeUp(standing), tank.atMm);
       return [
-        build("tankFull", at, [capacity, term("h", overBottom, "length")], fullL, {
+        buildWorking("tankFull", at, [capacity, term("h", overBottom, "length")], fullL, {
           attitude: standing,
           limit: use,
           stand,
         }),
-        build("tankUsable", at, [fullL, left], term("V", usableL, "volume"), { attitude: standing, stand }),
+        buildWorking("tankUsable", at, [fullL, left], term("V", usableL, "volume"), { attitude: standing, stand }),
       ];
     }),
     ...listAirWorkings(design, result),
@@ -274,15 +263,15 @@ function listAirWorkings(design: Design, { tankId, air }: TankResult): Working[]
   const fixtures = listFixturesOf(buildNetwork(design), tankId);
   const inflow = fixtures.reduce((sum, fixture) => sum + fixture.inflowLps, 0);
   const workings = [
-    build("dumpSuction", at, [...outlet, ...breather, term("q", air.dumpFlowLps, "flow")], suction, {
+    buildWorking("dumpSuction", at, [...outlet, ...breather, term("q", air.dumpFlowLps, "flow")], suction, {
       attitude,
       limit: lookUpLimit(design.rules, "ventSuction"),
     }),
-    build("fillPressure", at, [term("Qin", inflow, "flow"), ...breather], term("p", air.fillPa, "pressure")),
+    buildWorking("fillPressure", at, [term("Qin", inflow, "flow"), ...breather], term("p", air.fillPa, "pressure")),
   ];
   if (air.weakestSealMm !== null && air.sealAfterMm !== null) {
     const terms = [term("H", air.weakestSealMm, "length"), suction];
-    workings.push(build("sealAfterDump", at, terms, term("H'", air.sealAfterMm, "length"), { attitude }));
+    workings.push(buildWorking("sealAfterDump", at, terms, term("H'", air.sealAfterMm, "length"), { attitude }));
   }
   return workings;
 }
@@ -294,7 +283,7 @@ function listTrapAirWorkings(design: Design, air: TrapAir): Working[] {
   const seal = term("H", line.trap.sealMm, "length");
   const limit = lookUpLimit(design.rules, "sealInUse");
   const toWorking = (formula: FormulaId, pascal: number, leftMm: number, attitude: Attitude | null) =>
-    build(formula, at, [seal, term("p", pascal, "pressure")], term("H'", leftMm, "length"), {
+    buildWorking(formula, at, [seal, term("p", pascal, "pressure")], term("H'", leftMm, "length"), {
       limit,
       ...(attitude ? { attitude } : {}),
     });
@@ -312,7 +301,7 @@ function buildRampAngle(design: Design, { where, angleDeg, xMm, overGroundMm }: 
     x === undefined ? [] : [term(symbol, Math.abs(x - xMm), "length")];
   const height = term("h", Math.max(0, overGroundMm), "length");
   const [a, b] = where === "between" ? [reach(behind, "a"), reach(before, "b")] : [reach(behind ?? before, "a"), []];
-  return build(
+  return buildWorking(
     where === "between" ? "breakover" : "rampEnd",
     { kind: "ramp", where },
     [height, ...a, ...b],
@@ -340,7 +329,7 @@ function listRampWorkings(design: Design, attitude: Attitude): Working[] {
       ]),
     ];
     const highest = Math.max(...ramps.map(({ heightMm }) => heightMm));
-    return build(formula, { kind: "rig" }, terms, term("H", highest, "length"), { attitude });
+    return buildWorking(formula, { kind: "rig" }, terms, term("H", highest, "length"), { attitude });
   };
   return [...(running && running !== attitude ? [toRamps("rampsToRun", running)] : []), toRamps("rampsToLevel", LEVEL)];
 }
@@ -354,10 +343,16 @@ function listStayWorkings(design: Design, evaluation: Evaluation): Working[] {
   const daily = [term("P", people, "count"), term("q", sinkLPerPersonDay, "volumePerDay")];
   const { attitude } = evaluation;
   return [
-    build("daysToGreyFull", at, [term("V", usable, "volume"), ...daily], term("T", here.daysToGreyFull, "days"), {
-      attitude,
-    }),
-    build(
+    buildWorking(
+      "daysToGreyFull",
+      at,
+      [term("V", usable, "volume"), ...daily],
+      term("T", here.daysToGreyFull, "days"),
+      {
+        attitude,
+      },
+    ),
+    buildWorking(
       "daysToFreshEmpty",
       at,
       [term("Vw", freshL, "volume"), ...daily, term("qd", drunkLPerPersonDay, "volumePerDay")],

@@ -22,7 +22,9 @@ export type Quantity =
   | "weight"
   | "force"
   | "temperature"
-  | "area";
+  | "area"
+  | "heatLoss"
+  | "power";
 
 export const FORMULAS = [
   "fallInHand",
@@ -52,6 +54,11 @@ export const FORMULAS = [
   "fillPressure",
   "breakover",
   "rampEnd",
+  "tankFreezing",
+  "tankIce",
+  "padPower",
+  "boltUse",
+  "heldUse",
   "rampsToRun",
   "rampsToLevel",
   "daysToGreyFull",

@@ -39,6 +39,12 @@ const RECOMPUTE: Partial<Record<FormulaId, (w: Working) => number>> = {
   breakover: (w) => radToDeg(Math.atan(read(w, "h") / read(w, "a")) + Math.atan(read(w, "h") / read(w, "b"))),
   rampEnd: (w) => radToDeg(Math.atan(read(w, "h") / read(w, "a"))),
   floorHole: (w) => computeFloorHole(read(w, "d"), degToRad(read(w, "θ")), read(w, "t"), read(w, "c")).lengthMm,
+  tankFreezing: (w) =>
+    ((read(w, "m") * 4186) / read(w, "UA") / 3600) * Math.log((read(w, "T0") - read(w, "Ta")) / -read(w, "Ta")),
+  tankIce: (w) => (0.1 * read(w, "m") * 334_000) / (read(w, "UA") * -read(w, "Ta")) / 3600,
+  padPower: (w) => read(w, "UA") * (read(w, "Th") - read(w, "Ta")),
+  boltUse: (w) => read(w, "V") / read(w, "VR") + read(w, "T") / (1.4 * read(w, "TR")),
+  heldUse: (w) => Math.hypot(read(w, "V"), read(w, "T")) / read(w, "F"),
   sealDriving: (w) => read(w, "H") - computeDrivingLossMm(read(w, "s"), read(w, "a"), read(w, "H")),
   sealDrying: (w) => computeDryWeeks(read(w, "H"), read(w, "e")),
   tankCapacity: (w) => (read(w, "A") * read(w, "L")) / 1e6,
@@ -106,6 +112,10 @@ test("every working's result follows from the terms it shows", () => {
       fc.property(attitudes, (attitude) => check(readDemo(name), attitude)),
       { numRuns: 20 },
     );
+  // and with its tank held by straps
+  const [tank, ...others] = readDemo("kranich").tanks;
+  const fixing = { kind: "straps", bolts: 6, size: "M8", heldKN: 6, strapKN: null } as const;
+  check({ ...readDemo("kranich"), tanks: [{ ...tank!, fixing }, ...others] }, { pitchDeg: 1, rollDeg: 0 });
   expect([...seen].sort()).toEqual(Object.keys(RECOMPUTE).sort());
 });
 

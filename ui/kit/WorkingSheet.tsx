@@ -15,8 +15,9 @@ export function WorkingSheet({ working: id }: { readonly working: string }) {
   const design = useWorkbench((state) => state.history?.design);
   const evaluation = useWorkbench((state) => state.evaluation);
   const units = useWorkbench((state) => state.units);
+  const fillShare = useWorkbench((state) => state.fillShare);
   if (!design || !evaluation) return null;
-  const working = listWorkings(design, evaluation).find((w) => w.id === id);
+  const working = listWorkings(design, evaluation, fillShare).find((w) => w.id === id);
   if (!working) return <p>This figure is no longer part of the design.</p>;
   const words = FORMULA_WORDS[working.formula];
   const { limit, attitude, result } = working;

@@ -3,12 +3,14 @@ import { BOLT_SIZES, type BoltSize, FIXING_KINDS, type FixingKind, type Tank } f
 import { CRASH_CLASSES, type CrashClass } from "@/core/design/rig";
 import { measureFloorMm } from "@/core/fit/passages";
 import { listAssembly } from "@/core/fixing/assembly";
-import { computeFixing } from "@/core/fixing/fixing";
+import { computeFixing, type FixingResult } from "@/core/fixing/fixing";
 import { measureExtent } from "@/core/geometry/solid";
+import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeAssembly } from "@/words/assembly";
 import { CLASS_NAMES, FIXING_NAMES, LOAD_NAMES } from "@/words/labels";
 import { formatQuantity } from "@/words/units";
+import { Figure } from "../kit/Figure";
 import { NumberField } from "../kit/NumberField";
 import { Pick } from "../kit/Pick";
 import { Group } from "./Group";
@@ -24,6 +26,8 @@ export function TankFixing({ tank }: { readonly tank: Tank }) {
   const at = { kind: "tank", id: tank.id } as const;
   const path = (...keys: string[]) => ["tanks", tank.id, "fixing", ...keys];
   const { fixing } = tank;
+  const cases = fixing ? computeFixing(tank, fixing, crashClass) : [];
+  const worst = cases.reduce<FixingResult | null>((a, b) => (a && a.utilisation >= b.utilisation ? a : b), null);
   return (
     <Group title="Fixing">
       <Pick<FixingKind | "none">
@@ -85,7 +89,7 @@ export function TankFixing({ tank }: { readonly tank: Tank }) {
               </tr>
             </thead>
             <tbody className="figures text-[15px]">
-              {computeFixing(tank, fixing, crashClass).map(({ load, shearKN, tensionKN, utilisation, weakest }) => (
+              {cases.map(({ load, shearKN, tensionKN, utilisation, weakest }) => (
                 <tr key={load.id} className="border-t border-rule">
                   <th scope="row" className="text-left font-normal">
                     {LOAD_NAMES[load.id]}
@@ -100,6 +104,7 @@ export function TankFixing({ tank }: { readonly tank: Tank }) {
               ))}
             </tbody>
           </table>
+          {worst && <WorstLoad tank={tank} worst={worst} />}
           <p className="pt-1 text-[12px] leading-snug text-faint">
             On the bolt that bears most: two rows at the ends, its weight, the push and the turning over with it. Have a
             fixing that must bear a crash looked at by someone licensed to.
@@ -108,6 +113,37 @@ export function TankFixing({ tank }: { readonly tank: Tank }) {
       )}
       <HangingOrder tank={tank} />
     </Group>
+  );
+}
+
+/** The load that takes most, with the sums behind it. */
+function WorstLoad({ tank, worst }: { readonly tank: Tank; readonly worst: FixingResult }) {
+  const units = useWorkbench((state) => state.units);
+  const at = { kind: "tank", id: tank.id } as const;
+  const share = (value: number) => formatQuantity(value, "ratio", units);
+  return (
+    <p className="text-[13px] text-faint">
+      {LOAD_NAMES[worst.load.id]} takes{" "}
+      <Figure working={toWorkingId("boltUse", at)} label="What the worst load takes of a bolt" className="text-ink">
+        {share(worst.ofBolt)}
+      </Figure>{" "}
+      of a bolt
+      {worst.ofHeld === null ? (
+        "; what it sits in has no rating yet."
+      ) : (
+        <>
+          {" and "}
+          <Figure
+            working={toWorkingId("heldUse", at)}
+            label="What the worst load takes of what a bolt sits in"
+            className="text-ink"
+          >
+            {share(worst.ofHeld)}
+          </Figure>
+          {" of what it sits in."}
+        </>
+      )}
+    </p>
   );
 }
 

@@ -4,6 +4,7 @@ import { useMemo } from "react";
 import { computeUp, LEVEL } from "@/core/attitude/attitude";
 import { SENDER_KINDS, type Sender, type SenderKind, type Tank } from "@/core/design/plumbing";
 import { listParkedStandings } from "@/core/evaluate/parkedAttitudes";
+import { DUSK_C } from "@/core/frost/frostParts";
 import { computeTankFrost } from "@/core/frost/tankFrost";
 import { measureExtent } from "@/core/geometry/solid";
 import { lookUpValue } from "@/core/rules/lookUpLimit";
@@ -11,12 +12,14 @@ import { computeDips, listDepths } from "@/core/tanks/dipChart";
 import { computeEmptying } from "@/core/tanks/emptying";
 import { findOutletWay } from "@/core/tanks/outletWay";
 import { computeSenderError, findBestPlace } from "@/core/tanks/senders";
+import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeAttitude } from "@/words/attitudes";
 import { SENDER_NAMES } from "@/words/labels";
 import { describeSeconds } from "@/words/pour";
 import { formatLength, formatLengthFigure, formatParts, formatQuantity, lengthUnit } from "@/words/units";
 import { Button } from "../kit/Button";
+import { Figure } from "../kit/Figure";
 import { NumberField } from "../kit/NumberField";
 import { Pick } from "../kit/Pick";
 import { EmptyingCurve } from "./EmptyingCurve";
@@ -201,26 +204,29 @@ function RunningEmpty({ tank }: { readonly tank: Tank }) {
   );
 }
 
-const START_C = 10;
-
 function ColdNight({ tank }: { readonly tank: Tank }) {
   const rules = useWorkbench((state) => state.history!.design.rules);
   const share = useWorkbench((state) => state.fillShare);
   const units = useWorkbench((state) => state.units);
   const airC = lookUpValue(rules, "nightAir");
-  const frost = computeTankFrost(tank, share, START_C, airC);
+  const frost = computeTankFrost(tank, share, DUSK_C, airC);
   if (!Number.isFinite(frost.hoursToFreezing)) return null;
-  const hours = (value: number) => (
-    <span className="figures text-[15px] text-ink">{formatQuantity(value, "hours", units)}</span>
+  const at = { kind: "tank", id: tank.id } as const;
+  const figure = (working: "tankFreezing" | "tankIce" | "padPower", label: string, text: string) => (
+    <Figure working={toWorkingId(working, at)} label={label} className="text-[15px] text-ink">
+      {text}
+    </Figure>
   );
+  const hours = (value: number) => formatQuantity(value, "hours", units);
   return (
     <Group title="Cold night">
       <p className="text-[13px] text-faint" data-testid="cold-night">
         At {formatQuantity(airC, "temperature", units)}, so full as it is drawn and{" "}
-        {formatQuantity(START_C, "temperature", units)} warm, its water is at freezing point in{" "}
-        {hours(frost.hoursToFreezing)} and a tenth of it is ice {hours(frost.hoursToTenth)} later. A pad of{" "}
-        <span className="figures text-[15px] text-ink">{Math.ceil(frost.holdW)} W</span> holds it,{" "}
-        {Math.ceil(frost.holdW * 10)} Wh in a night of ten hours. Valve, trap and sags freeze first: drain them down.
+        {formatQuantity(DUSK_C, "temperature", units)} warm, its water is at freezing point in{" "}
+        {figure("tankFreezing", "Until it is at freezing point", hours(frost.hoursToFreezing))} and a tenth of it is ice{" "}
+        {figure("tankIce", "Until a tenth is ice", hours(frost.hoursToTenth))} later. A pad of{" "}
+        {figure("padPower", "Pad that holds it", `${Math.ceil(frost.holdW)} W`)} holds it, {Math.ceil(frost.holdW * 10)}{" "}
+        Wh in a night of ten hours. Valve, trap and sags freeze first: drain them down.
       </p>
     </Group>
   );

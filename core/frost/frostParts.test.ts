@@ -1,0 +1,72 @@
+import { DEMO_NAMES, FURNISHED, readDemo } from "@/tests/demoRigs";
+import { mustApply } from "@/tests/sharedAir";
+import type { Design } from "../design/design";
+import { evaluate } from "../evaluate/evaluate";
+import { listDrainDown } from "./drainDown";
+import { listFrostParts } from "./frostParts";
+
+const colder = (design: Design, nightAir: number): Design => ({
+  ...design,
+  rules: { ...design.rules, limits: { ...design.rules.limits, nightAir } },
+});
+const partsOf = (design: Design, share = 0.5) => listFrostParts(design, evaluate(design), share);
+
+test("on every rig the thin valve freezes before the tank, and the list stands in that order", () => {
+  for (const name of [...DEMO_NAMES, FURNISHED] as const) {
+    const parts = partsOf(colder(readDemo(name), -10));
+    const hours = parts.map((part) => part.hours);
+    expect(hours).toEqual([...hours].sort((a, b) => a - b));
+    expect(hours.every((h) => h > 0 && Number.isFinite(h))).toBe(true);
+    const first = (kind: string) => parts.find((part) => part.kind === kind)!.hours;
+    expect(first("valve")).toBeLessThan(first("tank"));
+  }
+});
+
+// Computed from physics (the trade's handbook): a valve of 0.2 kg and 0.15 W/K from 10 °C at −10 °C takes 1.07 h; that
+// of a 38 mm outlet holds half as much and loses two thirds as much.
+test("Kranich's valve of 38 mm: 0.108 L, and 0.86 h until it is at freezing point", () => {
+  const valve = partsOf(colder(readDemo("kranich"), -10)).find(({ kind }) => kind === "valve")!;
+  expect(valve.litres).toBeCloseTo(0.1077, 3);
+  expect(valve.hours).toBeCloseTo((0.1077 * 4186 * Math.LN2) / (9 * Math.PI * 0.038 * 0.095) / 3600, 2);
+});
+
+test("a colder night is quicker, a mild one freezes nothing, an empty tank is not on the list", () => {
+  const design = readDemo("kranich");
+  const hours = (airC: number) => partsOf(colder(design, airC)).map((part) => part.hours);
+  hours(-20).forEach((h, i) => {
+    expect(h).toBeLessThan(hours(-5)[i]!);
+  });
+  expect(hours(2)).toEqual([]);
+  expect(partsOf(colder(design, -10), 0).some(({ kind }) => kind === "tank")).toBe(false);
+});
+
+test("draining down: outlets first, then what stays, then sags and traps; the valves are left open at the end", () => {
+  for (const name of [...DEMO_NAMES, FURNISHED] as const) {
+    const design = readDemo(name);
+    const steps = listDrainDown(design, evaluate(design));
+    const order = ["pumpOver", "openOutlet", "mopTank", "emptySag", "treatTrap", "leaveOpen"];
+    const places = steps.map(({ kind }) => order.indexOf(kind));
+    expect(places).toEqual([...places].sort((a, b) => a - b));
+    expect(steps.filter(({ kind }) => kind === "openOutlet")).toHaveLength(design.tanks.length);
+    expect(steps.at(-1)).toEqual({ kind: "leaveOpen" });
+    const sealed = design.lines.filter((line) => line.kind === "drain" && line.trap && line.trap.sealMm > 0);
+    expect(steps.filter(({ kind }) => kind === "treatTrap").length).toBeGreaterThanOrEqual(sealed.length);
+  }
+});
+
+test("water that stays behind or lies in a sag is on the list with its litres", () => {
+  const base = readDemo("kranich");
+  const dumpAttitude = { pitchDeg: 4, rollDeg: 0 };
+  const leaning = { ...base, rig: { ...base.rig, dumpAttitude } };
+  const { leftL } = evaluate(leaning).tanks[0]!;
+  expect(leftL).toBeGreaterThan(1);
+  expect(listDrainDown(leaning, evaluate(leaning))).toContainEqual({ kind: "mopTank", tankId: "grey", litres: leftL });
+  const drain = base.lines[0]!;
+  const sagging = mustApply(base, {
+    code: "change",
+    at: { kind: "rig" },
+    ops: [{ op: "set", path: ["lines", drain.id, "bendsMm", 1, "z"], value: -170 }],
+  });
+  expect(listDrainDown(sagging, evaluate(sagging)).some(({ kind }) => kind === "emptySag")).toBe(true);
+  expect(partsOf(colder(sagging, -10)).some(({ kind }) => kind === "sag")).toBe(true);
+});

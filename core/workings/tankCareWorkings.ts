@@ -1,0 +1,65 @@
+import type { Design } from "../design/design";
+import type { Tank } from "../design/plumbing";
+import { computeBolt, computeFixing } from "../fixing/fixing";
+import { DUSK_C } from "../frost/frostParts";
+import { computeTankFrost, HELD_C } from "../frost/tankFrost";
+import { lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
+import { buildWorking, term } from "./buildWorking";
+import type { Working } from "./working";
+
+/** How a tank stands the cold when it is so full, as a share in [0, 1], and what its fixing bears at the worst load. */
+export const listTankCareWorkings = (design: Design, tank: Tank, fillShare: number): Working[] => [
+  ...listFrostWorkings(design, tank, fillShare),
+  ...listFixingWorkings(design, tank),
+];
+
+function listFrostWorkings({ rules }: Design, tank: Tank, fillShare: number): Working[] {
+  const airC = lookUpValue(rules, "nightAir");
+  const frost = computeTankFrost(tank, fillShare, DUSK_C, airC);
+  if (!Number.isFinite(frost.hoursToFreezing)) return [];
+  const at = { kind: "tank", id: tank.id } as const;
+  const extra = { limit: lookUpLimit(rules, "nightAir") };
+  const mass = term("m", frost.massKg, "weight");
+  const loss = term("UA", frost.lossWPerK, "heatLoss");
+  const air = term("Ta", airC, "temperature");
+  return [
+    buildWorking(
+      "tankFreezing",
+      at,
+      [mass, loss, term("T0", DUSK_C, "temperature"), air],
+      term("t", frost.hoursToFreezing, "hours"),
+      extra,
+    ),
+    buildWorking("tankIce", at, [mass, loss, air], term("t", frost.hoursToTenth, "hours"), extra),
+    buildWorking(
+      "padPower",
+      at,
+      [loss, term("Th", HELD_C, "temperature"), air],
+      term("P", frost.holdW, "power"),
+      extra,
+    ),
+  ];
+}
+
+function listFixingWorkings({ rig }: Design, tank: Tank): Working[] {
+  const { fixing } = tank;
+  if (!fixing) return [];
+  const cases = computeFixing(tank, fixing, rig.crashClass);
+  const { shearKN, tensionKN, ofBolt, ofHeld } = cases.reduce((a, b) => (b.utilisation > a.utilisation ? b : a));
+  const bolt = computeBolt(fixing.size);
+  const at = { kind: "tank", id: tank.id } as const;
+  const [shear, tension] = [term("V", shearKN, "force"), term("T", tensionKN, "force")];
+  return [
+    buildWorking(
+      "boltUse",
+      at,
+      [shear, term("VR", bolt.shearKN, "force"), tension, term("TR", bolt.tensionKN, "force")],
+      term("u", ofBolt, "ratio"),
+    ),
+    ...(ofHeld === null
+      ? []
+      : [
+          buildWorking("heldUse", at, [shear, tension, term("F", fixing.heldKN!, "force")], term("u", ofHeld, "ratio")),
+        ]),
+  ];
+}
