@@ -1,6 +1,6 @@
 import * as Comlink from "comlink";
 import type { Design } from "@/core/design/design";
-import type { TankPlace } from "@/core/tanks/largestTanks";
+import type { TankPlace } from "@/core/tanks/tankPlaces";
 import { type Asked, createAsk } from "./asking";
 import type { TanksApi } from "./tanksProtocol";
 

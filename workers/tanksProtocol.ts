@@ -1,5 +1,5 @@
 import type { Design } from "@/core/design/design";
-import type { TankPlace } from "@/core/tanks/largestTanks";
+import type { TankPlace } from "@/core/tanks/tankPlaces";
 
 /** What the tank worker can be asked. Progress is the share of the heights looked at, (0, 1]. */
 export type TanksApi = {

@@ -8,6 +8,7 @@ import { add, type Vec3, vec } from "../geometry/vec";
 import type { LimitId } from "../rules/limitIds";
 import { type Limit, lookUpLimit } from "../rules/lookUpLimit";
 import { hindersPipes, hindersTanks } from "./roles";
+import { listTankBlocks } from "./tankBlocks";
 
 /** The room between a part and something that is already on the rig; negative is how deep it reaches in. */
 export type ObstacleGap = { readonly obstacle: Obstacle; readonly gapMm: number };
@@ -40,10 +41,13 @@ export function toTankBlock(tank: Tank): Block {
 
 /** Gap from a tank to every obstacle that is in its way, mm [C]. */
 export function measureTankGaps(design: Surroundings, tank: Tank): ObstacleGap[] {
-  const block = toTankBlock(tank);
+  const blocks = listTankBlocks(tank);
   return design.obstacles
     .filter(({ kind }) => hindersTanks(kind))
-    .map((obstacle) => ({ obstacle, gapMm: measureBlockGap(block, toBlock(obstacle)) }));
+    .map((obstacle) => {
+      const other = toBlock(obstacle);
+      return { obstacle, gapMm: Math.min(...blocks.map((block) => measureBlockGap(block, other))) };
+    });
 }
 
 /** Gap from the outside of one leg of pipe to every obstacle, mm [C]. */

@@ -4,6 +4,9 @@ import { mustApply } from "@/tests/sharedAir";
 import type { Obstacle } from "../design/rig";
 import { stripPlumbing } from "../design/stripPlumbing";
 import { evaluate } from "../evaluate/evaluate";
+import { listTankBlocks } from "../fit/tankBlocks";
+import { measureCapacityL } from "../geometry/solid";
+import { findFace } from "../templates/tankFaces";
 import { buildTankAt, findLargestTanks } from "./largestTanks";
 
 test.each<DemoName>([...DEMO_NAMES, FURNISHED])(
@@ -64,4 +67,51 @@ test("one more thing in the way never makes the largest larger, and it never hit
 
 test("stopped, it gives no answer", () => {
   expect(findLargestTanks(stripPlumbing(readDemo("kranich")), () => false)).toBeNull();
+});
+
+test("a profile is cut into blocks as large as itself where it has steps only; a slope counts with its whole slab", () => {
+  const steps = [
+    { u: 0, v: 0 },
+    { u: 200, v: 0 },
+    { u: 200, v: 60 },
+    { u: 500, v: 60 },
+    { u: 500, v: 190 },
+    { u: 0, v: 190 },
+  ];
+  const volumeOf = (profileMm: typeof steps) =>
+    listTankBlocks({
+      solid: { shape: "prism", axis: "x", lengthMm: 800, profileMm },
+      atMm: { x: 0, y: 0, z: 0 },
+      wallMm: 0,
+    }).reduce((sum, { min, max }) => sum + (max.x - min.x) * (max.y - min.y) * (max.z - min.z), 0);
+  expect(volumeOf(steps)).toBeCloseTo((200 * 190 + 300 * 130) * 800, 3);
+  const sloped = steps.map((p) => (p.u === 200 && p.v === 60 ? { ...p, u: 300 } : p));
+  expect(volumeOf(sloped)).toBeGreaterThan(
+    measureCapacityL({ shape: "prism", axis: "x", lengthMm: 800, profileMm: sloped }) * 1e6,
+  );
+});
+
+test("a beam under one side of the floor: the best has a step over it, holds more than any box, and hits nothing", () => {
+  const bare = { ...stripPlumbing(readDemo("kranich")), obstacles: [] as Obstacle[] };
+  const beam: Obstacle = {
+    id: "beam",
+    name: "Beam",
+    kind: "crossMember",
+    atMm: { x: 0, y: 100, z: -400 },
+    lengthMm: bare.rig.lengthMm,
+    widthMm: 500,
+    heightMm: 150,
+  };
+  const design = { ...bare, obstacles: [beam] };
+  const places = findLargestTanks(design)!;
+  const [best] = places;
+  expect(best!.stepped).not.toBeNull();
+  const boxes = places.filter(({ stepped }) => !stepped);
+  for (const box of boxes) expect(best!.litres).toBeGreaterThan(box.litres);
+  const hung = mustApply(design, buildTankAt(design, best!, "Large"));
+  expect(measureCapacityL(hung.tanks[0]!.solid)).toBeCloseTo(best!.litres, 6);
+  expect(evaluate(hung).findings.map(({ code }) => code)).not.toContain("tankHitsObstacle");
+  // it lies over the beam, which must come off before it can be dropped
+  expect(best!.below).toEqual(["Beam"]);
+  expect(hung.tanks[0]!.ports.every((port) => findFace(hung.tanks[0]!.solid, port).behindMm < 1)).toBe(true);
 });

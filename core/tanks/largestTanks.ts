@@ -1,38 +1,34 @@
 import type { Design } from "../design/design";
 import type { Edit } from "../design/edit";
 import { buildAddTank } from "../edits/tankEdits";
-import { findClearance, toBlock, toTankBlock } from "../fit/obstacleGaps";
+import { toBlock } from "../fit/obstacleGaps";
 import { measureFloorMm } from "../fit/passages";
 import { hindersTanks } from "../fit/roles";
-import type { Block } from "../geometry/blocks";
+import { listTankBlocks } from "../fit/tankBlocks";
+import { type PrismSolid, placeOnAxis } from "../geometry/solid";
 import { type Vec3, vec } from "../geometry/vec";
 import { lookUpValue } from "../rules/lookUpLimit";
+import { findSteppedTanks } from "./steppedTanks";
+import {
+  CELL_MM,
+  FITTINGS_MM,
+  type Found,
+  LEAST,
+  listTaken,
+  MOST_HEIGHT_MM,
+  ROOM_MM,
+  type Taken,
+  type TankPlace,
+  WALL_MM,
+} from "./tankPlaces";
 
-/** A box tank that fits under the floor where it is. */
-export type TankPlace = {
-  /** Lowest, rearmost, rightmost corner of its inside, and its inside, mm. */
-  readonly atMm: Vec3;
-  readonly lengthMm: number;
-  readonly widthMm: number;
-  readonly heightMm: number;
-  readonly litres: number;
-};
-
-const CELL_MM = 25;
-const WALL_MM = 6;
-/** Kept to another tank and to the floor, mm [T]. */
-const ROOM_MM = 20;
-/** Elbows, valve and hose tails at one end, mm [T: 60 to 120 at each]. */
-const FITTINGS_MM = 100;
-const LEAST = { lengthMm: 200, widthMm: 150, heightMm: 80 } as const;
-const MOST_HEIGHT_MM = 500;
 const HEIGHT_STEP_MM = 20;
 /** How far below the floor its top may hang, mm; lower leaves drains more fall. */
 const BELOW_MM = [140, 80, ROOM_MM] as const;
 const MOST_PLACES = 5;
 
 /**
- * The largest box tanks that find room under the floor, clear of what is there by the rules, above the sill line and with
+ * The largest tanks, boxes and ones with a step, that find room under the floor, clear of what is there by the rules, above the sill line and with
  * room for fittings at one end; most litres first, none within another. For each height and depth the largest free
  * rectangle in plan on a grid of 25 mm, so at most that much is given away on each side. `onStep` is told the share that
  * is done; false stops. Source: largest rectangle in a histogram, row by row [C]; rooms for fittings and walls [T].
@@ -43,28 +39,50 @@ export function findLargestTanks(design: Design, onStep: (share: number) => bool
   const taken = listTaken(design);
   const heights: number[] = [];
   for (let h = LEAST.heightMm; h <= Math.min(MOST_HEIGHT_MM, top - lowest); h += HEIGHT_STEP_MM) heights.push(h);
-  const found: TankPlace[] = [];
+  const found: Found[] = [];
   for (const [i, heightMm] of heights.entries()) {
     for (const belowMm of BELOW_MM) {
       const z = top - belowMm - WALL_MM - heightMm;
       if (z - WALL_MM < lowest + lookUpValue(design.rules, "sillGap")) continue;
       found.push(...findAt(design, taken, z, heightMm));
     }
-    if (!onStep((i + 1) / heights.length)) return null;
+    if (!onStep((i + 1) / (heights.length + 1))) return null;
   }
-  return pickDistinct(found);
+  const boxes = pickDistinct(found);
+  const stepped = findSteppedTanks(design, taken, { found, lowestMm: lowest + lookUpValue(design.rules, "sillGap") });
+  if (!onStep(1)) return null;
+  // a step is more work: it must be worth it
+  const most = boxes[0]?.litres ?? 0;
+  const worth = stepped.filter(({ litres }) => litres > most * WORTH_A_STEP);
+  return pickDistinct([...boxes, ...worth]).map((place) => ({ ...place, below: listBelow(design, place) }));
 }
 
-type Taken = { readonly block: Block; readonly roomMm: number };
+/** A stepped tank is shown where it holds so much more than the largest box. */
+const WORTH_A_STEP = 1.05;
 
-const listTaken = (design: Design): Taken[] => [
-  ...design.obstacles
+// A tank comes down straight where nothing lies under any part of it.
+function listBelow({ obstacles }: Design, { atMm, lengthMm, widthMm, heightMm, stepped }: Found): string[] {
+  const solid = stepped
+    ? { ...stepped, profileMm: [...stepped.profileMm] }
+    : { shape: "box" as const, lengthMm, widthMm, heightMm };
+  const blocks = listTankBlocks({ solid, atMm, wallMm: WALL_MM });
+  return obstacles
     .filter(({ kind }) => hindersTanks(kind))
-    .map((o) => ({ block: toBlock(o), roomMm: findClearance(design.rules, o.kind).value ?? 0 })),
-  ...design.tanks.map((tank) => ({ block: toTankBlock(tank), roomMm: ROOM_MM })),
-];
+    .filter((obstacle) => {
+      const { min, max } = toBlock(obstacle);
+      return blocks.some(
+        (part) =>
+          max.z <= part.min.z + 1 &&
+          max.x > part.min.x &&
+          min.x < part.max.x &&
+          max.y > part.min.y &&
+          min.y < part.max.y,
+      );
+    })
+    .map(({ name }) => name);
+}
 
-function findAt(design: Design, taken: readonly Taken[], z: number, heightMm: number): TankPlace[] {
+function findAt(design: Design, taken: readonly Taken[], z: number, heightMm: number): Found[] {
   const { lengthMm, widthMm } = design.rig;
   const [columns, rows] = [Math.floor(lengthMm / CELL_MM), Math.floor(widthMm / CELL_MM)];
   const free = new Uint8Array(columns * rows).fill(1);
@@ -86,7 +104,7 @@ function findAt(design: Design, taken: readonly Taken[], z: number, heightMm: nu
     heightMm,
   };
   if (place.lengthMm < LEAST.lengthMm || place.widthMm < LEAST.widthMm) return [];
-  return [{ ...place, litres: (place.lengthMm * place.widthMm * place.heightMm) / 1e6 }];
+  return [{ ...place, litres: (place.lengthMm * place.widthMm * place.heightMm) / 1e6, stepped: null }];
 }
 
 type Rectangle = { readonly column: number; readonly row: number; readonly columns: number; readonly rows: number };
@@ -116,8 +134,8 @@ function findRectangle(free: Uint8Array, columns: number, rows: number): Rectang
 }
 
 // Most litres first; one that lies mostly where a better one lies is the same place.
-function pickDistinct(places: readonly TankPlace[]): TankPlace[] {
-  const kept: TankPlace[] = [];
+function pickDistinct(places: readonly Found[]): Found[] {
+  const kept: Found[] = [];
   for (const place of [...places].sort((a, b) => b.litres - a.litres)) {
     if (kept.length === MOST_PLACES) break;
     if (!kept.some((other) => isAlike(other, place))) kept.push(place);
@@ -125,14 +143,14 @@ function pickDistinct(places: readonly TankPlace[]): TankPlace[] {
   return kept;
 }
 
-const isAlike = (a: TankPlace, b: TankPlace): boolean =>
+const isAlike = (a: Found, b: Found): boolean =>
   Math.abs(a.atMm.x - b.atMm.x) < 100 &&
   Math.abs(a.atMm.y - b.atMm.y) < 100 &&
   Math.abs(a.litres - b.litres) < 0.15 * a.litres;
 
 /** Edit that hangs a grey tank in a place that was found. */
 export function buildTankAt(design: Design, place: TankPlace, name: string): Edit {
-  const { atMm, lengthMm, widthMm, heightMm } = place;
+  const { atMm, lengthMm, widthMm, heightMm, stepped } = place;
   const edit = buildAddTank(design, "grey", name);
   return {
     ...edit,
@@ -141,12 +159,22 @@ export function buildTankAt(design: Design, place: TankPlace, name: string): Edi
       const tank = op.value as { readonly ports: readonly { readonly kind: string; readonly boreMm: number }[] };
       const ports = tank.ports.map((port) => ({
         ...port,
-        atMm:
-          port.kind === "outlet"
+        atMm: stepped
+          ? placePort(stepped, port.kind === "outlet", port.boreMm)
+          : port.kind === "outlet"
             ? { x: 0, y: widthMm / 2, z: 0 }
             : { x: lengthMm, y: widthMm / 2, z: heightMm - port.boreMm },
       }));
-      return { ...op, value: { ...tank, atMm, solid: { shape: "box", lengthMm, widthMm, heightMm }, ports } };
+      const solid = stepped ?? { shape: "box", lengthMm, widthMm, heightMm };
+      return { ...op, value: { ...tank, atMm, solid, ports } };
     }),
   };
+}
+
+// In the ends of a stepped tank, over the middle of its deepest part: the outlet at its bottom, the inlet under its top.
+function placePort({ axis, lengthMm, profileMm }: PrismSolid, isOutlet: boolean, boreMm: number): Vec3 {
+  const deep = profileMm.filter(({ v }) => v === 0).map(({ u }) => u);
+  const middle = (Math.min(...deep) + Math.max(...deep)) / 2;
+  const top = Math.max(...profileMm.map(({ v }) => v));
+  return placeOnAxis(axis, { u: middle, v: isOutlet ? 0 : top - boreMm }, isOutlet ? 0 : lengthMm);
 }

@@ -1,7 +1,8 @@
 "use client";
 import { Maximize } from "lucide-react";
 import { useState } from "react";
-import { buildTankAt, type TankPlace } from "@/core/tanks/largestTanks";
+import { buildTankAt } from "@/core/tanks/largestTanks";
+import type { TankPlace } from "@/core/tanks/tankPlaces";
 import { useWorkbench } from "@/store/useWorkbench";
 import { change, previewEdit, tell, undo, workbench } from "@/store/workbench";
 import { formatLengthFigure, formatQuantity, lengthUnit } from "@/words/units";
@@ -10,7 +11,7 @@ import { Button } from "../kit/Button";
 import { SearchButton } from "../kit/SearchButton";
 import { useSearch } from "../kit/useSearch";
 
-/** Looks for the largest box tanks that fit; each is drawn before it is hung. */
+/** Looks for the largest tanks that fit, boxes and ones with a step; each is drawn before it is hung. */
 export function LargestTanks() {
   const design = useWorkbench((state) => state.dragBase ?? state.history!.design);
   const preview = useWorkbench((state) => state.preview);
@@ -46,7 +47,15 @@ export function LargestTanks() {
                 className="min-h-8 w-full py-1 text-left text-[13.5px] text-enamel underline decoration-dotted underline-offset-4 hover:bg-pick phone:min-h-11"
               >
                 {formatQuantity(place.litres, "volume", units)}, {size(place)} inside
+                {place.stepped ? ", with a step" : ""}
               </button>
+              {isShown && (
+                <p className="pb-1 text-[12.5px] text-faint">
+                  {place.below.length === 0
+                    ? "It can be dropped straight down."
+                    : `Before it can be dropped, off must come: ${place.below.join(", ")}.`}
+                </p>
+              )}
               {isShown && (
                 <Button look="plate" className="mb-1.5" onClick={() => hang(place)}>
                   Hang it there
