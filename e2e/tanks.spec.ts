@@ -1,4 +1,5 @@
-import { expect, expectAccessible, openSample, openWorkbench, test } from "./fixtures";
+import { readFileSync } from "node:fs";
+import { expect, expectAccessible, findBox, openSample, openWorkbench, plan, SAMPLES, test } from "./fixtures";
 
 const litresOf = (text: string | null) => Number.parseFloat(text ?? "");
 
@@ -95,4 +96,142 @@ test("the largest tank that fits a bare rig is looked for, drawn, hung and undon
   await expect(page.getByRole("region", { name: "Findings" })).not.toContainText("runs into");
   await page.keyboard.press("Control+z");
   await expect(page.getByRole("group", { name: "Grey tank", exact: true })).toBeHidden();
+});
+
+test("a profile is drawn: a corner put in by a double click, pulled, nudged, and taken out with Delete", async ({
+  page,
+}) => {
+  await openWorkbench(page);
+  await page.keyboard.press("3");
+  const tank = page.getByRole("group", { name: "Grey tank", exact: true });
+  await tank.getByLabel("Shape").selectOption({ label: "Profile, by its corners" });
+  const sheet = tank.getByRole("group", { name: "Profile of the tank" });
+  const whole = page.getByRole("button", { name: /^The whole tank/ });
+  const box = litresOf(await whole.textContent());
+  const corner = (n: number) => sheet.getByRole("button", { name: `Move corner ${n} of the profile` });
+  await corner(1).scrollIntoViewIfNeeded();
+  const [first, second] = [await findBox(corner(1)), await findBox(corner(2))];
+  const y = first.y + first.height / 2;
+  await page.mouse.dblclick((first.x + second.x + second.width) / 2, y);
+  await expect(corner(5)).toBeVisible();
+  // the new corner is the second; pulled up it takes room away
+  const held = await findBox(corner(2));
+  await page.mouse.move(held.x + held.width / 2, held.y + held.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(held.x + held.width / 2, held.y - 20, { steps: 4 });
+  await page.mouse.up();
+  await expect.poll(async () => litresOf(await whole.textContent())).toBeLessThan(box);
+  const pulled = litresOf(await whole.textContent());
+  await corner(2).focus();
+  await page.keyboard.press("Shift+ArrowUp");
+  await expect.poll(async () => litresOf(await whole.textContent())).toBeLessThan(pulled);
+  await page.keyboard.press("Delete");
+  await expect(corner(5)).toBeHidden();
+  await tank.getByLabel("The profile runs").selectOption({ label: "Across the rig" });
+  await expect(tank.getByLabel("The profile runs")).toHaveValue("y");
+});
+
+for (const name of SAMPLES) {
+  test(`${name}: port, valve and hose, size, frost, hanging order, template and drawings, all from its tank`, async ({
+    page,
+  }) => {
+    await openWorkbench(page);
+    if (name !== "Kranich") await openSample(page, name);
+    await page.keyboard.press("3");
+    // a hatch with a thread and a fitting that is drawn
+    await page.getByRole("button", { name: "Inspection hatch" }).click();
+    const hatch = page.getByRole("group", { name: "Inspection hatch" });
+    await hatch.getByLabel("Thread").selectOption({ label: "G 2 parallel" });
+    const outlet = page.getByRole("group", { name: "Dump outlet" }).first();
+    await outlet.getByLabel("Dump valve").selectOption({ label: "Electric" });
+    await outlet.getByLabel("Bore of the valve").fill("20");
+    await outlet.getByLabel("Bore of the valve").press("Enter");
+    await expect(page.getByRole("region", { name: "Findings" })).toContainText("is narrower than the outlet");
+    await outlet.getByLabel("Stands out from the wall").fill("60");
+    await outlet.getByLabel("Stands out from the wall").press("Enter");
+    await expect(plan(page).getByTestId("fitting")).toBeVisible();
+    const emptying = page.getByRole("group", { name: "Running empty" });
+    const before = await emptying.textContent();
+    await page.getByLabel("Through a hose").check();
+    await expect(emptying).not.toHaveText(before!);
+    // the size slid up is drawn, then left
+    const weigh = page.getByRole("slider", { name: "Capacity to weigh up" });
+    const weighed = page.getByTestId("weighed");
+    const own = await weighed.textContent();
+    await weigh.focus();
+    await page.keyboard.press("ArrowLeft");
+    await expect(weighed).not.toHaveText(own!);
+    await page.getByRole("button", { name: "Leave it" }).click();
+    await expect(weighed).toHaveText(own!);
+    await expect(page.getByTestId("frost-parts").getByRole("listitem").first()).toContainText("Valve at");
+    await expect(page.getByTestId("drain-down")).toContainText("Leave the dump valves half open");
+    await page.getByText("In what order it goes up").first().click();
+    await expect(page.getByText(/Hold the empty tank in its place/).first()).toBeVisible();
+    // files for the maker
+    const templates = page.getByRole("group", { name: "Templates and order" });
+    for (const [button, ending, begins] of [
+      [/^Full-size PDF/, /front\.pdf$/, "%PDF-"],
+      [/^Order sheet/, /order\.pdf$/, "%PDF-"],
+      [/DXF$/, /faces\.dxf$/, "  0\nSECTION"],
+    ] as const) {
+      const [file] = await Promise.all([
+        page.waitForEvent("download"),
+        templates.getByRole("button", { name: button }).click(),
+      ]);
+      expect(file.suggestedFilename()).toMatch(ending);
+      expect(
+        readFileSync(await file.path(), "latin1")
+          .replace(/^ *0\r?\n/, "  0\n")
+          .startsWith(begins),
+      ).toBe(true);
+    }
+    if (name === "Kranich") await expectAccessible(page);
+  });
+}
+
+test("the SVG of Kranich's tank, measured by the browser: one unit is one millimetre, its front 462 × 202", async ({
+  page,
+}) => {
+  await openWorkbench(page);
+  await page.keyboard.press("3");
+  const [file] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("button", { name: "All sides, SVG" }).click(),
+  ]);
+  const text = readFileSync(await file.path(), "utf8");
+  const measured = await page.evaluate((svg) => {
+    const root = new DOMParser().parseFromString(svg, "image/svg+xml").documentElement as unknown as SVGSVGElement;
+    document.body.append(root);
+    const box = root.querySelector<SVGPathElement>("#front .outside")!.getBBox();
+    const holes = [...root.querySelectorAll<SVGCircleElement>("#front .hole")].map((c) => c.r.baseVal.value * 2);
+    const unit = root.getAttribute("width") === `${root.viewBox.baseVal.width}mm`;
+    root.remove();
+    return { width: box.width, height: box.height, holes, unit };
+  }, text);
+  expect(measured.unit).toBe(true);
+  expect(measured.width).toBeCloseTo(462, 2);
+  expect(measured.height).toBeCloseTo(202, 2);
+  expect(measured.holes).toHaveLength(1);
+  expect(measured.holes[0]).toBeCloseTo(36.4, 3);
+});
+
+test("two tanks share a level: the stay is longer, the pipe is drawn, other water is not offered", async ({ page }) => {
+  await openWorkbench(page);
+  // water enough that it is the tanks that end the stay
+  await page.keyboard.press("2");
+  await page.getByLabel("Fresh water carried").fill("400");
+  await page.getByLabel("Fresh water carried").press("Enter");
+  await page.getByLabel("Fresh water carried").blur();
+  await page.keyboard.press("3");
+  await page.getByRole("button", { name: "Grey tank", exact: true }).click();
+  const second = page.getByRole("group", { name: "Grey tank 2", exact: true });
+  const stay = page.getByRole("button", { name: /^Habits/ });
+  const before = await stay.textContent();
+  await second.getByLabel("Goes on").selectOption({ label: "Level with Grey tank" });
+  await expect(plan(page).getByTestId("tank-link")).toBeVisible();
+  await expect(stay).not.toHaveText(before!);
+  await second.getByLabel("Goes on").selectOption({ label: "Pumped into Grey tank" });
+  await expect(second.getByLabel("Goes on")).toHaveValue("pumped:grey");
+  await page.getByRole("button", { name: "Black tank", exact: true }).click();
+  await expect(page.getByRole("group", { name: "Black tank", exact: true }).getByLabel("Goes on")).toBeHidden();
 });

@@ -4,6 +4,7 @@ import { freeId } from "../design/freeId";
 import { roundTenth } from "../design/moves";
 import { nameDrain } from "../design/nameDrain";
 import type { Drain, Port } from "../design/plumbing";
+import { clearPort } from "../fit/clearPort";
 import { measureExtent } from "../geometry/solid";
 import { add, type Vec3, vec } from "../geometry/vec";
 import { clamp } from "../quantity/tolerance";
@@ -64,14 +65,14 @@ function copyEnd(design: Design, { to }: Drain, sense: number): { readonly to: D
   const at = isInEnd
     ? { ...port.atMm, y: clamp(port.atMm.y + PORT_BESIDE_MM, min.y, max.y) }
     : { ...port.atMm, x: clamp(port.atMm.x + sense * PORT_BESIDE_MM, min.x, max.x) };
-  const copy: Port = {
+  const copy: Port = clearPort(tank, {
     ...port,
     id: freeId(
       "inlet",
       design.tanks.flatMap(({ ports }) => ports),
     ),
     atMm: at,
-  };
+  });
   return {
     to: { kind: "inlet", tankId: tank.id, portId: copy.id },
     ops: [{ op: "insert", path: ["tanks", tank.id, "ports"], index: tank.ports.length, value: copy }],

@@ -5,6 +5,7 @@ import { freeId } from "../design/freeId";
 import { nameDrain } from "../design/nameDrain";
 import type { Drain, Fixture, FixtureKind, Port, Tank } from "../design/plumbing";
 import { USUAL_FIXTURES } from "../design/usualFixtures";
+import { clearPort } from "../fit/clearPort";
 import { measureExtent } from "../geometry/solid";
 import { type Vec3, vec } from "../geometry/vec";
 import { findWastePipe } from "../parts/pipes";
@@ -123,15 +124,15 @@ function placeInlet(design: Design, tank: Tank, outletMm: Vec3, boreMm: number):
   const { min, max } = measureExtent(tank.solid);
   const bore = Math.min(boreMm, (max.z - min.z) * 0.8);
   const y = outletMm.y >= tank.atMm.y + (min.y + max.y) / 2 ? max.y : min.y;
-  const taken = tank.ports.filter((p) => p.kind === "inlet").length;
-  const x = clamp(outletMm.x - tank.atMm.x + (taken % 3) * 60, min.x + bore, max.x - bore);
+  const x = clamp(outletMm.x - tank.atMm.x, min.x + bore, max.x - bore);
   const ids = design.tanks.flatMap((t) => t.ports);
-  return createPort({
+  const port = createPort({
     id: freeId("inlet", ids),
     kind: "inlet",
     atMm: vec(Math.round(x), y, max.z - bore),
     boreMm: bore,
   });
+  return clearPort(tank, port);
 }
 
 // Down beside the fixture, under the floor, then to the tank: high fixtures drop, low ones turn down at once.

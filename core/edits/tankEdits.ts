@@ -3,6 +3,7 @@ import type { Design } from "../design/design";
 import type { Edit, EditOp } from "../design/edit";
 import { freeId } from "../design/freeId";
 import type { HeldWater, Port, Tank } from "../design/plumbing";
+import { clearPort } from "../fit/clearPort";
 import { findClearance, toBlock, toTankBlock } from "../fit/obstacleGaps";
 import { measureFloorMm } from "../fit/passages";
 import { hindersTanks } from "../fit/roles";
@@ -162,7 +163,7 @@ export function buildAddPort(design: Design, tank: Tank, kind: AddedPort): Edit 
     hatch: vec(min.x + (max.x - min.x) * 0.75, (min.y + max.y) / 2, max.z),
     sender: vec(min.x + (max.x - min.x) * 0.25, (min.y + max.y) / 2, max.z),
   }[kind];
-  const value = createPort({
+  const hole = createPort({
     id: freeId(
       kind,
       design.tanks.flatMap(({ ports }) => ports),
@@ -171,6 +172,7 @@ export function buildAddPort(design: Design, tank: Tank, kind: AddedPort): Edit 
     atMm,
     boreMm,
   });
+  const value = clearPort(tank, hole);
   return {
     code: "addPort",
     at: { kind: "port", tankId: tank.id, id: value.id },
@@ -208,7 +210,20 @@ export function buildReshape(tank: Tank, shape: TankShape): Edit | null {
   if (findShape(tank) === shape) return null;
   const { min, max } = measureExtent(tank.solid);
   const size = subtract(max, min);
-  const solid = toShape(shape, { lengthMm: size.x, widthMm: size.y, heightMm: size.z });
+  return buildRefill(tank, toShape(shape, { lengthMm: size.x, widthMm: size.y, heightMm: size.z }));
+}
+
+export const TANK_AXES = ["x", "y", "z"] as const;
+export type TankAxis = (typeof TANK_AXES)[number];
+
+/** Edit that lets a profile run along another axis of the rig; its ports stay on it. Null where it is none, or runs so. */
+export function buildTurnProfile(tank: Tank, axis: TankAxis): Edit | null {
+  const { solid } = tank;
+  return solid.shape !== "prism" || solid.axis === axis ? null : buildRefill(tank, { ...solid, axis });
+}
+
+function buildRefill(tank: Tank, solid: Tank["solid"]): Edit {
+  const { min } = measureExtent(tank.solid);
   const after = measureExtent(solid);
   const ports = tank.ports.map((port) => ({
     ...port,

@@ -2,6 +2,7 @@ import type { Design } from "../design/design";
 import type { Drain, Fixture, Pipe, Port, Tank } from "../design/plumbing";
 import { buildDrainPath } from "../falls/drainPath";
 import { buildNetwork, followDrain } from "../falls/network";
+import { clearPort } from "../fit/clearPort";
 import { measureFloorMm } from "../fit/passages";
 import { measureExtent } from "../geometry/solid";
 import { add, interpolate, measureLength, measurePlanLength, subtract, type Vec3, vec } from "../geometry/vec";
@@ -64,7 +65,9 @@ const isFreeToMove = (design: Design, drain: Drain, tank: Tank, port: Port): boo
   );
 
 function placeInlets(tank: Tank, port: Port, isFree: boolean): End[] {
-  const stay: End = { kind: "inlet", tank, port, atMm: add(tank.atMm, port.atMm), wall: null };
+  // one that is not drilled yet keeps clear of the holes beside it
+  const here = isFree ? clearPort(tank, port) : port;
+  const stay: End = { kind: "inlet", tank, port: here, atMm: add(tank.atMm, here.atMm), wall: null };
   if (!isFree || tank.solid.shape !== "box") return [stay];
   const { min, max } = measureExtent(tank.solid);
   const [x, y, z] = [(min.x + max.x) / 2, (min.y + max.y) / 2, Math.min(port.atMm.z, max.z - port.boreMm)];
@@ -74,8 +77,8 @@ function placeInlets(tank: Tank, port: Port, isFree: boolean): End[] {
     ...WALLS.flatMap((wall): End[] => {
       const atMm = places[wall];
       if (measureLength(subtract(atMm, port.atMm)) < STRAIGHT_MM) return [];
-      const moved = { ...port, atMm };
-      return [{ kind: "inlet", tank, port: moved, atMm: add(tank.atMm, atMm), wall }];
+      const moved = clearPort(tank, { ...port, atMm });
+      return [{ kind: "inlet", tank, port: moved, atMm: add(tank.atMm, moved.atMm), wall }];
     }),
   ];
 }

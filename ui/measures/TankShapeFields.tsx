@@ -2,12 +2,23 @@
 import { Plus, Trash2 } from "lucide-react";
 import { buildResize } from "@/core/design/moves";
 import { MATERIALS, type Material, type Tank } from "@/core/design/plumbing";
-import { buildReshape, findShape, TANK_SHAPES, type TankShape } from "@/core/edits/tankEdits";
+import {
+  buildReshape,
+  buildTurnProfile,
+  findShape,
+  TANK_AXES,
+  TANK_SHAPES,
+  type TankAxis,
+  type TankShape,
+} from "@/core/edits/tankEdits";
 import { MATERIAL_NAMES, SHAPE_NAMES } from "@/words/labels";
 import { Button } from "../kit/Button";
 import { NumberField } from "../kit/NumberField";
 import { Pick } from "../kit/Pick";
+import { ProfileDrawing } from "./ProfileDrawing";
 import { useEdits } from "./useEdits";
+
+const AXIS_NAMES: Readonly<Record<TankAxis, string>> = { x: "Along the rig", y: "Across the rig", z: "Upright" };
 
 /** What a tank is like: its shape and inside measures, corner by corner where it has a profile, its wall and lagging. */
 export function TankShapeFields({ tank }: { readonly tank: Tank }) {
@@ -53,7 +64,22 @@ export function TankShapeFields({ tank }: { readonly tank: Tank }) {
           onCommit={(value) => set(at, path("solid", "diameterMm"), value)}
         />
       )}
-      {solid.shape === "prism" && <ProfileFields tank={tank} profile={solid.profileMm} />}
+      {solid.shape === "prism" && (
+        <>
+          <Pick<TankAxis>
+            label="The profile runs"
+            value={solid.axis}
+            names={AXIS_NAMES}
+            order={TANK_AXES}
+            onPick={(axis) => {
+              const edit = buildTurnProfile(tank, axis);
+              if (edit) apply(edit);
+            }}
+          />
+          <ProfileDrawing tank={tank} profile={solid.profileMm} />
+          <ProfileFields tank={tank} profile={solid.profileMm} />
+        </>
+      )}
       <NumberField
         label="Wall"
         value={tank.wallMm}

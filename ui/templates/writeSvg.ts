@@ -22,17 +22,18 @@ export function writeSvg(drawings: readonly FaceDrawing[], units: Units): string
         return [
           `<circle class="hole" cx="${x(u)}" cy="${y(v)}" r="${hole.boreMm / 2}"/>`,
           `<path d="M${x(u - arm)} ${y(v)}H${x(u + arm)}M${x(u)} ${y(v - arm)}V${y(v + arm)}" stroke-width="0.2"/>`,
-          `<text x="${x(u + arm + 2)}" y="${y(v)}">${describeHole(hole, units)}</text>`,
+          `<text font-size="10" font-family="sans-serif" fill="#000" stroke="none" x="${x(u + arm + 2)}" y="${y(v)}">${describeHole(hole, units)}</text>`,
         ];
       }),
-      `<text x="${x(0)}" y="${y(-16)}">${FACE_NAMES[drawing.face]}, from outside</text>`,
+      `<text font-size="10" font-family="sans-serif" fill="#000" stroke="none" x="${x(0)}" y="${y(-16)}">${FACE_NAMES[drawing.face]}, from outside</text>`,
       "</g>",
     ];
   });
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" width="${widthMm}mm" height="${heightMm}mm" viewBox="0 0 ${widthMm} ${heightMm}">`,
-    `<style>path,circle{fill:none;stroke:#000;stroke-width:0.4}text{font:10px sans-serif}</style>`,
+    `<g fill="none" stroke="#000" stroke-width="0.4">`,
     ...body,
+    "</g>",
     "</svg>",
   ].join("\n");
 }
