@@ -1,5 +1,16 @@
 import { readFileSync } from "node:fs";
-import { expect, expectAccessible, findBox, openSample, openWorkbench, plan, SAMPLES, test } from "./fixtures";
+import {
+  expect,
+  expectAccessible,
+  findBox,
+  openSample,
+  openWorkbench,
+  plan,
+  pull,
+  SAMPLES,
+  section,
+  test,
+} from "./fixtures";
 
 const litresOf = (text: string | null) => Number.parseFloat(text ?? "");
 
@@ -234,4 +245,22 @@ test("two tanks share a level: the stay is longer, the pipe is drawn, other wate
   await expect(second.getByLabel("Goes on")).toHaveValue("pumped:grey");
   await page.getByRole("button", { name: "Black tank", exact: true }).click();
   await expect(page.getByRole("group", { name: "Black tank", exact: true }).getByLabel("Goes on")).toBeHidden();
+});
+
+test("a tank pulled up near the floor takes hold under it; with Alt it goes where the hand is", async ({ page }) => {
+  await openWorkbench(page);
+  await page.keyboard.press("3");
+  const height = page.getByRole("group", { name: /^Place of its/ }).getByLabel("Over the floor");
+  const tank = section(page).getByRole("button", { name: "Move Grey tank" });
+  const pullUp = async (px: number) => {
+    await pull(page, tank, 0, -px);
+    const value = await height.inputValue();
+    await page.keyboard.press("Control+z");
+    return value;
+  };
+  expect(await pullUp(9)).toBe(await pullUp(11));
+  await page.keyboard.down("Alt");
+  const free = [await pullUp(9), await pullUp(11)];
+  await page.keyboard.up("Alt");
+  expect(free[0]).not.toBe(free[1]);
 });

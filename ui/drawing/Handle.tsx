@@ -5,6 +5,7 @@ import type { Edit } from "@/core/design/edit";
 import { buildMove, findPlaceMm, type Movable } from "@/core/design/moves";
 import type { PartRef } from "@/core/design/part";
 import { buildMoveAll, isLocked } from "@/core/edits/groupEdits";
+import { snapTank } from "@/core/fit/snapTank";
 import { add, type Vec3, vec } from "@/core/geometry/vec";
 import { RegionContext, useWorkbench } from "@/store/useWorkbench";
 import { beginDrag, drag, endDrag, view as look, tell, workbench } from "@/store/workbench";
@@ -25,6 +26,9 @@ type HandleProps = {
   readonly toShift: (design: Design, pull: Pull) => Vec3;
   readonly shape?: HandleShape;
 };
+
+/** So near to where it just fits a tank takes hold. */
+const SNAP_PX = 5;
 
 const STEPS: Readonly<Record<string, Pull>> = {
   ArrowLeft: { across: -1, up: 0 },
@@ -72,11 +76,25 @@ function DrawnHandle({ part, label, at, pxPerMm, toShift, shape = "round" }: Han
     beginDrag(region);
     look({ selection: part, ...(isGrouped ? {} : { group: [] }) });
     const parts = isGrouped ? group : null;
-    return { design, place, parts, edit: null, frame: 0, fromX: 0, fromY: 0, pull: { across: 0, up: 0 } };
+    return {
+      design,
+      place,
+      parts,
+      edit: null,
+      frame: 0,
+      fromX: 0,
+      fromY: 0,
+      pull: { across: 0, up: 0 },
+      isFree: false,
+    };
   };
   const move = (hold: Held, whole: boolean) => {
-    const shift = toShift(hold.design, hold.pull);
-    const step = whole ? vec(Math.round(shift.x), Math.round(shift.y), Math.round(shift.z)) : shift;
+    const free = toShift(hold.design, hold.pull);
+    const even = whole ? vec(Math.round(free.x), Math.round(free.y), Math.round(free.z)) : free;
+    // a tank that is pulled by itself takes hold where it just fits, unless Alt is held; the keys go where they are told
+    const isSnapped = whole && part.kind === "tank" && !hold.parts && !hold.isFree;
+    const nearMm = SNAP_PX / Math.min(pxPerMm.x, pxPerMm.y);
+    const step = isSnapped ? snapTank(hold.design, part.id, even, nearMm) : even;
     const { design, parts, place } = hold;
     hold.edit = parts ? buildMoveAll(design, parts, step) : buildMove(design, part, add(place, step));
     drag(hold.edit);
@@ -106,6 +124,7 @@ function DrawnHandle({ part, label, at, pxPerMm, toShift, shape = "round" }: Han
   const onPointerMove = (event: PointerEvent<SVGGElement>) => {
     const hold = held.current;
     if (!hold || !event.currentTarget.hasPointerCapture(event.pointerId)) return;
+    hold.isFree = event.altKey;
     hold.pull = {
       across: (event.clientX - hold.fromX) / pxPerMm.x,
       up: (hold.fromY - event.clientY) / pxPerMm.y,
@@ -187,6 +206,8 @@ type Held = {
   readonly fromX: number;
   readonly fromY: number;
   pull: Pull;
+  /** Alt is held: nothing takes hold. */
+  isFree: boolean;
   edit: Edit | null;
   frame: number;
 };

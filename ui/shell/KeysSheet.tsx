@@ -18,6 +18,7 @@ export function KeysSheet({ onClose }: { readonly onClose: () => void }) {
         <tbody>
           <KeyRow keys="Arrows" name="Move the picked point by 1 mm; tilt the rig when the level is picked" />
           <KeyRow keys="Shift Arrows" name="The same by 10 mm, or by a degree" />
+          <KeyRow keys="Alt" name="While a tank is pulled: it takes hold of nothing" />
           <KeyRow keys="Shift Enter" name="Pick the point along with others, to move and line them up together" />
           <KeyRow keys="Double click" name="Put a bend into the drain shown" />
           {COMMANDS.map((command) => (
