@@ -45,6 +45,8 @@ test("dip chart, gauge, running empty and a cold night: each tells what is true 
   await expect(dips).toContainText("as it stands: nose down 3°");
   const gauge = page.getByRole("group", { name: "Gauge" });
   await gauge.getByLabel("Kind").selectOption({ label: "Float on an arm" });
+  await expect(gauge.getByRole("row", { name: /190 Ω 33 Ω/ })).toBeVisible();
+  await expect(gauge).toContainText(/tells nothing of the lowest/);
   await gauge.getByLabel("From the tank's rear").fill("20");
   await page.keyboard.press("Enter");
   const error = gauge.getByTestId("gauge-error");

@@ -7,7 +7,7 @@ import { clamp } from "../quantity/tolerance";
 import { buildTankField } from "./tankLevels";
 
 /** In how many steps a kind tells the level; null for one that tells it without steps [T]. */
-const STEPS: Readonly<Record<SenderKind, number | null>> = {
+export const SENDER_STEPS: Readonly<Record<SenderKind, number | null>> = {
   probes: 4,
   pads: 3,
   float: null,
@@ -36,7 +36,7 @@ export function computeShownL(
 // The depth a sender tells, mm; null for "empty".
 function tell(kind: SenderKind, depthMm: number, lowMm: number, highMm: number): number | null {
   if (depthMm < lowMm) return null;
-  const steps = STEPS[kind];
+  const steps = SENDER_STEPS[kind];
   if (steps === null) return clamp(depthMm, lowMm, highMm);
   // probes and pads stand at even heights from the lowest to the highest
   const gap = steps > 1 ? (highMm - lowMm) / (steps - 1) : 0;

@@ -11,6 +11,7 @@ import { lookUpValue } from "@/core/rules/lookUpLimit";
 import { computeDips, listDepths } from "@/core/tanks/dipChart";
 import { computeEmptying } from "@/core/tanks/emptying";
 import { findOutletWay } from "@/core/tanks/outletWay";
+import { listSenderMarks, measureDeadBands } from "@/core/tanks/senderMarks";
 import { computeSenderError, findBestPlace } from "@/core/tanks/senders";
 import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
@@ -164,12 +165,52 @@ function GaugeFields({ tank }: { readonly tank: Tank }) {
             <span className="figures text-[15px] text-ink">{litres(error.mostOverL)}</span> too much (
             {describeAttitude(error.overAt, rig.kind)}).
           </p>
+          <SenderMarks tank={tank} sender={sender} />
           <Button className="mt-1" onClick={() => set(at, path(), findBestPlace(tank, sender, attitudes, fullL))}>
             Put it where it is least out
           </Button>
         </>
       )}
     </Group>
+  );
+}
+
+/** What it shows against what is in the tank, and what it cannot tell. */
+function SenderMarks({ tank, sender }: { readonly tank: Tank; readonly sender: Sender }) {
+  const attitude = useWorkbench((state) => state.attitude);
+  const units = useWorkbench((state) => state.units);
+  const marks = listSenderMarks(tank, sender, attitude);
+  const { belowL, aboveL } = measureDeadBands(tank, sender);
+  const litres = (value: number) => formatQuantity(value, "volume", units);
+  const hasOhms = marks.some(({ ohms }) => ohms !== null);
+  return (
+    <>
+      <table className="mt-1 w-full text-[13px]" aria-label="What the gauge shows">
+        <thead className="text-faint">
+          <tr>
+            <th className="text-left font-normal">deep</th>
+            {hasOhms && <th className="text-right font-normal">0–190</th>}
+            {hasOhms && <th className="text-right font-normal">240–33</th>}
+            <th className="text-right font-normal">shows</th>
+            <th className="text-right font-normal">true here</th>
+          </tr>
+        </thead>
+        <tbody className="figures text-[15px]">
+          {marks.map(({ depthMm, levelL, hereL, ohms }) => (
+            <tr key={depthMm} className="border-t border-rule">
+              <td>{formatLength(depthMm, units)}</td>
+              {ohms && <td className="text-right">{Math.round(ohms.rising)} Ω</td>}
+              {ohms && <td className="text-right">{Math.round(ohms.falling)} Ω</td>}
+              <td className="text-right">{litres(levelL)}</td>
+              <td className="text-right">{litres(hereL)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="pt-1 text-[12.5px] text-faint">
+        It tells nothing of the lowest {litres(belowL)} and of the last {litres(aboveL)}.
+      </p>
+    </>
   );
 }
 
