@@ -196,6 +196,12 @@ export function describeFinding(finding: Finding, design: Design, units: Units):
         why: "The bolt may bear it and the rivet nut, lug or strap may not. The weakest of them decides.",
         advice: "Take the rating from its data sheet and type it in, or use a through bolt with a plate.",
       };
+    case "fixingScrewed":
+      return {
+        title: `${part} hangs on self-tapping screws`,
+        why: "Thin sheet holds a screw until the first rough road; then the thread is gone at once.",
+        advice: "Use through bolts with plates, or rivet nuts of a known rating.",
+      };
     case "portsOverlap":
       return {
         title: `${part} runs into the ${PORT_NAMES[finding.otherKind].toLowerCase()}`,

@@ -1,5 +1,6 @@
 import type { Design } from "@/core/design/design";
 import type {
+  Fastener,
   Fitting,
   FixingKind,
   FixtureKind,
@@ -127,9 +128,17 @@ export const CLASS_NAMES: Readonly<Record<CrashClass, string>> = {
   m3n3: "Bus, heavy lorry (M3, N3)",
 };
 
+export const FASTENER_NAMES: Readonly<Record<Fastener, string>> = {
+  through: "Through, plate and nut",
+  rivetNut: "Rivet nuts",
+  selfTapping: "Self-tapping screws",
+};
+
 export const FIXING_NAMES: Readonly<Record<FixingKind, { readonly name: string; readonly plain: string }>> = {
   straps: { name: "Straps and J-bolts", plain: "Rubber under each strap, so that nothing chafes." },
   cradle: { name: "Angle-steel cradle", plain: "Foam between tank and steel; the tank must not carry the cradle." },
+  tray: { name: "Folded tray", plain: "A tray with a folded rim bears it all over; drill it so that it drains." },
+  onFloor: { name: "On the floor inside", plain: "A frame on the floor keeps it from sliding; straps keep it down." },
   brackets: {
     name: "Brackets on the tank",
     plain: "The lugs of a plastic tank seldom bear a crash: ask for their rating.",

@@ -82,7 +82,7 @@ function giveTankFittings(tank: unknown): unknown {
   return {
     ...tank,
     link: null,
-    fixing: isDocument(fixing) ? { ...fixing, strapKN: null } : fixing,
+    fixing: isDocument(fixing) ? { ...fixing, fastener: "rivetNut", strapKN: null } : fixing,
     ...(Array.isArray(ports) ? { ports: ports.map(givePortFittings) } : {}),
   };
 }

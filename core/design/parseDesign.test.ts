@@ -119,7 +119,7 @@ const toRig2 = ({ crashClass: _class, ...rig }: Loose): Loose => ({
 const toVersion3 = (document: Loose): Loose => {
   const { dumpHose: _hose, ...rig } = document.rig;
   const tanks = document.tanks.map(({ link: _link, fixing, ports, ...tank }: Loose) => {
-    const { strapKN: _strap, ...held } = fixing ?? {};
+    const { strapKN: _strap, fastener: _fastener, ...held } = fixing ?? {};
     return {
       ...tank,
       fixing: fixing && held,

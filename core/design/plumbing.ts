@@ -110,12 +110,16 @@ export const sender = z.strictObject({
   highMm: mm(1, 3_000),
 });
 
-export const FIXING_KINDS = ["straps", "cradle", "brackets"] as const;
+export const FIXING_KINDS = ["straps", "cradle", "tray", "brackets", "onFloor"] as const;
+
+/** What a bolt is held in: through with plate and nut, a rivet nut, or thin sheet that a screw has cut its way into. */
+export const FASTENERS = ["through", "rivetNut", "selfTapping"] as const;
 export const BOLT_SIZES = ["M6", "M8", "M10", "M12"] as const;
 
 /** What holds a tank up: bolts of property class 8.8, and what each of them sits in or pulls on. */
 export const fixing = z.strictObject({
   kind: z.enum(FIXING_KINDS),
+  fastener: z.enum(FASTENERS),
   bolts: whole(2, 24),
   size: z.enum(BOLT_SIZES),
   /** Rating of what one bolt sits in or pulls on, from its data sheet: rivet nut, lug, strap; null where it is not known. */
@@ -267,6 +271,7 @@ export type PipeChange = z.infer<typeof pipeChange>;
 export type PipeJoint = PipeChange["joint"];
 export type Material = Tank["material"];
 export type Fixing = z.infer<typeof fixing>;
+export type Fastener = (typeof FASTENERS)[number];
 export type FixingKind = Fixing["kind"];
 export type BoltSize = Fixing["size"];
 export type Sender = z.infer<typeof sender>;

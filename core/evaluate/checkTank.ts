@@ -25,10 +25,14 @@ export function checkTank(design: Design, tank: Tank, result: TankResult): Findi
   if (tank.fixing) {
     const cases = computeFixing(tank, tank.fixing, design.rig.crashClass);
     const { load, utilisation, weakest } = cases.reduce((a, b) => (b.utilisation > a.utilisation ? b : a));
+    if (tank.fixing.fastener === "selfTapping") findings.push(createFinding("should", at, { code: "fixingScrewed" }));
     if (utilisation > 1) {
       findings.push(createFinding("must", at, { code: "fixingWeak", load: load.id, utilisation, weakest }));
     }
-    if (tank.fixing.heldKN === null) findings.push(createFinding("should", at, { code: "fixingUnrated" }));
+    // a through bolt with plate and nut bears what it bears; what is strapped, riveted or screwed wants a rating
+    const { kind, fastener, heldKN } = tank.fixing;
+    const isThrough = fastener === "through" && kind !== "straps";
+    if (heldKN === null && !isThrough) findings.push(createFinding("should", at, { code: "fixingUnrated" }));
   }
   if (tank.sender) {
     const { min, max } = measureExtent(tank.solid);

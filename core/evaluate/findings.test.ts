@@ -82,6 +82,20 @@ test.each<[Finding["code"], Finding["severity"], readonly EditOp[]]>([
     "should",
     [set(["tanks", tank.id, "sender"], { kind: "float", xMm: 100, yMm: 100, lowMm: 10, highMm: 400 })],
   ],
+  [
+    "fixingScrewed",
+    "should",
+    [
+      set(["tanks", tank.id, "fixing"], {
+        kind: "tray",
+        fastener: "selfTapping",
+        bolts: 12,
+        size: "M8",
+        heldKN: 20,
+        strapKN: null,
+      }),
+    ],
+  ],
   ["portsOverlap", "must", [set(["tanks", tank.id, "ports", 2, "atMm"], { x: 800, y: 290, z: 150 })]],
   ["valveNarrow", "note", [set(["tanks", tank.id, "ports", 2, "valve"], { kind: "manual", boreMm: 25 })]],
   ["fittingHitsObstacle", "must", [set(["tanks", tank.id, "ports", 2, "fittingMm"], 300)]],
@@ -96,12 +110,30 @@ test.each<[Finding["code"], Finding["severity"], readonly EditOp[]]>([
   [
     "fixingWeak",
     "must",
-    [set(["tanks", tank.id, "fixing"], { kind: "brackets", bolts: 4, size: "M6", heldKN: 1, strapKN: null })],
+    [
+      set(["tanks", tank.id, "fixing"], {
+        kind: "brackets",
+        fastener: "rivetNut",
+        bolts: 4,
+        size: "M6",
+        heldKN: 1,
+        strapKN: null,
+      }),
+    ],
   ],
   [
     "fixingUnrated",
     "should",
-    [set(["tanks", tank.id, "fixing"], { kind: "straps", bolts: 8, size: "M10", heldKN: null, strapKN: null })],
+    [
+      set(["tanks", tank.id, "fixing"], {
+        kind: "straps",
+        fastener: "rivetNut",
+        bolts: 8,
+        size: "M10",
+        heldKN: null,
+        strapKN: null,
+      }),
+    ],
   ],
   ["axleOverloaded", "must", [set(["rig", "axles", 0, "spareKg"], 20)]],
   ["obstaclesOverlap", "note", [set(["obstacles", "cross-rear", "atMm"], kranich.obstacles.at(-1)!.atMm)]],

@@ -59,6 +59,7 @@ type Numbers =
       readonly weakest: "bolt" | "held" | "strap" | null;
     }
   | { readonly code: "fixingUnrated" }
+  | { readonly code: "fixingScrewed" }
   | { readonly code: "portsOverlap"; readonly otherKind: PortKind; readonly overlapMm: number }
   | { readonly code: "valveNarrow"; readonly fromMm: number; readonly toMm: number }
   | {

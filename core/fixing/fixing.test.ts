@@ -1,12 +1,13 @@
 import fc from "fast-check";
 import { readDemo } from "@/tests/demoRigs";
-import { BOLT_SIZES, type Fixing } from "../design/plumbing";
+import { BOLT_SIZES, FASTENERS, FIXING_KINDS, type Fixing } from "../design/plumbing";
 import { CRASH_CLASSES } from "../design/rig";
 import { computeBolt, computeFixing, computeUtilisation, listLoadCases } from "./fixing";
 
 const tank = readDemo("kranich").tanks[0]!;
 const fixings: fc.Arbitrary<Fixing> = fc.record({
-  kind: fc.constantFrom("straps" as const, "cradle" as const, "brackets" as const),
+  kind: fc.constantFrom(...FIXING_KINDS),
+  fastener: fc.constantFrom(...FASTENERS),
   bolts: fc.integer({ min: 2, max: 12 }),
   size: fc.constantFrom(...BOLT_SIZES),
   heldKN: fc.option(fc.integer({ min: 1, max: 30 })),
@@ -38,7 +39,7 @@ test("every case of the class is reckoned; more bolts always use less of each", 
 });
 
 test("what pulls scales with the mass: a tank twice as long pulls twice as hard on the track", () => {
-  const fixing: Fixing = { kind: "straps", bolts: 4, size: "M8", heldKN: null, strapKN: null };
+  const fixing: Fixing = { kind: "straps", fastener: "through", bolts: 4, size: "M8", heldKN: null, strapKN: null };
   const of = (lengthMm: number, wallMm: number) =>
     computeFixing(
       { ...tank, wallMm, solid: { shape: "box", lengthMm, widthMm: 450, heightMm: 190 } },
@@ -53,7 +54,7 @@ test("what pulls scales with the mass: a tank twice as long pulls twice as hard 
 });
 
 test("a weak rivet nut decides before the bolt does, and is named", () => {
-  const fixing: Fixing = { kind: "brackets", bolts: 6, size: "M8", heldKN: 2, strapKN: null };
+  const fixing: Fixing = { kind: "brackets", fastener: "rivetNut", bolts: 6, size: "M8", heldKN: 2, strapKN: null };
   const crash = computeFixing(tank, fixing, "m1n1").find(({ load }) => load.id === "crashForward")!;
   expect(crash.weakest).toBe("held");
   expect(crash.utilisation).toBeGreaterThan(1);
@@ -62,7 +63,7 @@ test("a weak rivet nut decides before the bolt does, and is named", () => {
 });
 
 test("a weak strap decides before bolts and what they sit in, and is named; brackets have none", () => {
-  const fixing: Fixing = { kind: "straps", bolts: 4, size: "M12", heldKN: 200, strapKN: 1 };
+  const fixing: Fixing = { kind: "straps", fastener: "through", bolts: 4, size: "M12", heldKN: 200, strapKN: 1 };
   for (const result of computeFixing(tank, fixing, "none")) {
     expect(result.weakest).toBe("strap");
     expect(result.utilisation).toBeCloseTo(2 * result.tensionKN, 9);

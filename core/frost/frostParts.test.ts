@@ -4,6 +4,7 @@ import type { Design } from "../design/design";
 import { evaluate } from "../evaluate/evaluate";
 import { listDrainDown } from "./drainDown";
 import { listFrostParts } from "./frostParts";
+import { computeHeatCarriers } from "./heatCarriers";
 
 const colder = (design: Design, nightAir: number): Design => ({
   ...design,
@@ -69,4 +70,12 @@ test("water that stays behind or lies in a sag is on the list with its litres", 
   });
   expect(listDrainDown(sagging, evaluate(sagging)).some(({ kind }) => kind === "emptySag")).toBe(true);
   expect(partsOf(colder(sagging, -10)).some(({ kind }) => kind === "sag")).toBe(true);
+});
+
+// Worked by hand: 100 W over 1210 · 30 J/m³ are 2.755 L of air a second; over 3600 · 10 J/L they are 2.8 mL of glycol.
+test("100 W come with 9.9 m³ of warm air an hour, or 0.17 L of glycol a minute; twice the watts, twice the flow", () => {
+  const { airM3PerH, glycolLpm } = computeHeatCarriers(100);
+  expect(airM3PerH).toBeCloseTo(9.92, 2);
+  expect(glycolLpm).toBeCloseTo(0.167, 3);
+  expect(computeHeatCarriers(200).airM3PerH).toBeCloseTo(2 * airM3PerH, 9);
 });

@@ -114,7 +114,7 @@ test("every working's result follows from the terms it shows", () => {
     );
   // and with its tank held by straps
   const [tank, ...others] = readDemo("kranich").tanks;
-  const fixing = { kind: "straps", bolts: 6, size: "M8", heldKN: 6, strapKN: null } as const;
+  const fixing = { kind: "straps", fastener: "through", bolts: 6, size: "M8", heldKN: 6, strapKN: null } as const;
   check({ ...readDemo("kranich"), tanks: [{ ...tank!, fixing }, ...others] }, { pitchDeg: 1, rollDeg: 0 });
   expect([...seen].sort()).toEqual(Object.keys(RECOMPUTE).sort());
 });

@@ -1,5 +1,13 @@
 "use client";
-import { BOLT_SIZES, type BoltSize, FIXING_KINDS, type FixingKind, type Tank } from "@/core/design/plumbing";
+import {
+  BOLT_SIZES,
+  type BoltSize,
+  FASTENERS,
+  type Fastener,
+  FIXING_KINDS,
+  type FixingKind,
+  type Tank,
+} from "@/core/design/plumbing";
 import { CRASH_CLASSES, type CrashClass } from "@/core/design/rig";
 import { measureFloorMm } from "@/core/fit/passages";
 import { listAssembly } from "@/core/fixing/assembly";
@@ -8,7 +16,7 @@ import { measureExtent } from "@/core/geometry/solid";
 import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeAssembly } from "@/words/assembly";
-import { CLASS_NAMES, FIXING_NAMES, LOAD_NAMES } from "@/words/labels";
+import { CLASS_NAMES, FASTENER_NAMES, FIXING_NAMES, LOAD_NAMES } from "@/words/labels";
 import { formatQuantity } from "@/words/units";
 import { Figure } from "../kit/Figure";
 import { NumberField } from "../kit/NumberField";
@@ -16,7 +24,7 @@ import { Pick } from "../kit/Pick";
 import { Group } from "./Group";
 import { useEdits } from "./useEdits";
 
-const NEW = { bolts: 6, size: "M8", heldKN: null, strapKN: null } as const;
+const NEW = { fastener: "rivetNut", bolts: 6, size: "M8", heldKN: null, strapKN: null } as const;
 
 /** What holds the tank up, and how much of it each load takes. */
 export function TankFixing({ tank }: { readonly tank: Tank }) {
@@ -42,6 +50,13 @@ export function TankFixing({ tank }: { readonly tank: Tank }) {
       {fixing && (
         <>
           <p className="text-[12px] leading-snug text-faint">{FIXING_NAMES[fixing.kind].plain}</p>
+          <Pick<Fastener>
+            label="Bolts sit in"
+            value={fixing.fastener}
+            names={FASTENER_NAMES}
+            order={FASTENERS}
+            onPick={(value) => set(at, path("fastener"), value)}
+          />
           <NumberField
             label="Bolts, class 8.8"
             value={fixing.bolts}

@@ -5,8 +5,10 @@ import { computeUp, LEVEL } from "@/core/attitude/attitude";
 import { SENDER_KINDS, type Sender, type SenderKind, type Tank } from "@/core/design/plumbing";
 import { listParkedStandings } from "@/core/evaluate/parkedAttitudes";
 import { DUSK_C } from "@/core/frost/frostParts";
+import { AIR_DROP_K, computeHeatCarriers, GLYCOL_DROP_K } from "@/core/frost/heatCarriers";
 import { computeTankFrost } from "@/core/frost/tankFrost";
 import { measureExtent } from "@/core/geometry/solid";
+import { MM_PER_FT } from "@/core/quantity/convert";
 import { lookUpValue } from "@/core/rules/lookUpLimit";
 import { computeDips, listDepths } from "@/core/tanks/dipChart";
 import { computeEmptying } from "@/core/tanks/emptying";
@@ -18,7 +20,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { describeAttitude } from "@/words/attitudes";
 import { SENDER_NAMES } from "@/words/labels";
 import { describeSeconds } from "@/words/pour";
-import { formatLength, formatLengthFigure, formatParts, formatQuantity, lengthUnit } from "@/words/units";
+import { formatLength, formatLengthFigure, formatParts, formatQuantity, lengthUnit, type Units } from "@/words/units";
 import { Button } from "../kit/Button";
 import { Figure } from "../kit/Figure";
 import { NumberField } from "../kit/NumberField";
@@ -245,6 +247,11 @@ function RunningEmpty({ tank }: { readonly tank: Tank }) {
   );
 }
 
+const CFM_PER_M3_H = 1 / (60 * (MM_PER_FT / 1000) ** 3);
+
+const describeAir = (m3PerH: number, units: Units): string =>
+  units === "metric" ? `${m3PerH.toFixed(0)} m³/h` : `${(m3PerH * CFM_PER_M3_H).toFixed(1)} cu ft/min`;
+
 function ColdNight({ tank }: { readonly tank: Tank }) {
   const rules = useWorkbench((state) => state.history!.design.rules);
   const share = useWorkbench((state) => state.fillShare);
@@ -258,6 +265,7 @@ function ColdNight({ tank }: { readonly tank: Tank }) {
       {text}
     </Figure>
   );
+  const carriers = computeHeatCarriers(frost.holdW);
   const hours = (value: number) => formatQuantity(value, "hours", units);
   return (
     <Group title="Cold night">
@@ -267,7 +275,11 @@ function ColdNight({ tank }: { readonly tank: Tank }) {
         {figure("tankFreezing", "Until it is at freezing point", hours(frost.hoursToFreezing))} and a tenth of it is ice{" "}
         {figure("tankIce", "Until a tenth is ice", hours(frost.hoursToTenth))} later. A pad of{" "}
         {figure("padPower", "Pad that holds it", `${Math.ceil(frost.holdW)} W`)} holds it, {Math.ceil(frost.holdW * 10)}{" "}
-        Wh in a night of ten hours. Valve, trap and sags freeze first: drain them down.
+        Wh in a night of ten hours.
+      </p>
+      <p className="pt-1 text-[12.5px] text-faint">
+        From a heater beside it: {describeAir(carriers.airM3PerH, units)} of air that cools by {AIR_DROP_K} K, or{" "}
+        {formatQuantity(carriers.glycolLpm / 60, "flow", units)} of glycol that cools by {GLYCOL_DROP_K} K.
       </p>
     </Group>
   );
