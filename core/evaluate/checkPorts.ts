@@ -2,6 +2,7 @@ import type { Design } from "../design/design";
 import type { Tank } from "../design/plumbing";
 import { measureFittingGaps } from "../fit/portFittings";
 import { measureExtent } from "../geometry/solid";
+import { createRecall } from "../quantity/recall";
 import { listLevelGroup } from "../tanks/linkedTanks";
 import { listTankFaces } from "../templates/tankFaces";
 import { createFinding } from "./createFinding";
@@ -12,9 +13,14 @@ export function checkPorts(design: Design, tank: Tank): Finding[] {
   return [...checkOverlaps(tank), ...checkFittings(design, tank), ...checkLevelWith(design, tank)];
 }
 
+const recallOverlaps = createRecall<Tank["ports"], Finding[]>();
+
+// Holes move with their tank, so a tank that is only pulled is not looked through again.
+const checkOverlaps = (tank: Tank): Finding[] =>
+  recallOverlaps(tank.ports, [tank.id, tank.solid], () => findOverlaps(tank));
+
 // Two holes in one side need a web of wall between them.
-function checkOverlaps(tank: Tank): Finding[] {
-  if (tank.ports.length < 2) return [];
+function findOverlaps(tank: Tank): Finding[] {
   return listTankFaces(tank).flatMap(({ holes }) =>
     holes.flatMap((hole, i) =>
       holes.slice(0, i).flatMap((other): Finding[] => {

@@ -11,6 +11,7 @@ import { computePonds } from "../falls/ponding";
 import { listPassages } from "../fit/passages";
 import { measureRampAngles } from "../fit/rampAngles";
 import { measureCapacityL } from "../geometry/solid";
+import { createRecall } from "../quantity/recall";
 import { type Limit, lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
 import { listLevelGroup, listStoreGroup } from "../tanks/linkedTanks";
 import { listOpenings } from "../tanks/openings";
@@ -35,7 +36,6 @@ import { checkTrapAir } from "./checkTraps";
 import type { AtWorst, DrainResult, Evaluation, StayResult, TankResult } from "./evaluation";
 import { type Finding, sortFindings } from "./findings";
 import { listParkedStandings, type Standing } from "./parkedAttitudes";
-import { createRecall } from "./recall";
 
 /** Nothing dries in no time at all: a builder's own nought, or less, is read as this, mm a week. */
 const LEAST_EVAPORATION_MM = 0.01;

@@ -5,8 +5,8 @@ import type { Design } from "../design/design";
 import { applyEdit, type Edit, type EditPath } from "../design/edit";
 import { buildMove, findPlaceMm, listPoints, type Movable } from "../design/moves";
 import { add, vec } from "../geometry/vec";
+import { createRecall } from "../quantity/recall";
 import { evaluate } from "./evaluate";
-import { createRecall } from "./recall";
 
 test("a value is given again while its inputs are the same, and made anew when one is not", () => {
   const recall = createRecall<object, number>();

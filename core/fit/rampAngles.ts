@@ -1,7 +1,8 @@
 import type { Design } from "../design/design";
-import type { Drain, Tank } from "../design/plumbing";
+import type { Tank } from "../design/plumbing";
 import type { DrainPath } from "../falls/drainPath";
 import { radToDeg } from "../quantity/convert";
+import { createRecall } from "../quantity/recall";
 import { toTankBlock } from "./obstacleGaps";
 
 /** Something that hangs under the rig, at one of its lowest corners. */
@@ -64,13 +65,16 @@ const listTankLows = (tank: Tank, groundZMm: number): Low[] => {
   return [min.x, (min.x + max.x) / 2, max.x].map((xMm) => ({ part, xMm, overGroundMm }));
 };
 
-function listPipeLows(paths: readonly DrainPath[], groundZMm: number): Low[] {
-  return paths.flatMap(({ drain, ownLegs }: { readonly drain: Drain; readonly ownLegs: DrainPath["ownLegs"] }) =>
-    ownLegs.flatMap(({ from, to, pipe }) =>
-      [from, to].flatMap((p): Low[] => {
-        const lowZ = p.z - (pipe.outerMm - pipe.innerMm) / 2;
-        return lowZ >= 0 ? [] : [{ part: { kind: "line", id: drain.id }, xMm: p.x, overGroundMm: lowZ - groundZMm }];
-      }),
-    ),
+const recallLows = createRecall<DrainPath, Low[]>();
+
+const listPipeLows = (paths: readonly DrainPath[], groundZMm: number): Low[] =>
+  paths.flatMap((path) => recallLows(path, [groundZMm], () => listLowsOf(path, groundZMm)));
+
+function listLowsOf({ drain, ownLegs }: DrainPath, groundZMm: number): Low[] {
+  return ownLegs.flatMap(({ from, to, pipe }) =>
+    [from, to].flatMap((p): Low[] => {
+      const lowZ = p.z - (pipe.outerMm - pipe.innerMm) / 2;
+      return lowZ >= 0 ? [] : [{ part: { kind: "line", id: drain.id }, xMm: p.x, overGroundMm: lowZ - groundZMm }];
+    }),
   );
 }
