@@ -65,8 +65,8 @@ test("the bubble floats to the high side when it is pulled", async ({ page }) =>
 for (const name of RIG_NAMES) {
   test(`${name}: stood badly, it says what to put under which wheel to stand level`, async ({ page }) => {
     await openRig(page, name);
-    await page.getByLabel("Nose down").fill("5");
-    await page.getByLabel("Nose down").press("Enter");
+    await page.getByLabel("Right side low").fill("5");
+    await page.getByLabel("Right side low").press("Enter");
     await expect(page.getByTestId("ramps")).toContainText(/To stand level: \d+\u00a0mm under the/);
   });
 

@@ -278,3 +278,18 @@ test("a tank pulled up near the floor takes hold under it; with Alt it goes wher
   await page.keyboard.up("Alt");
   expect(free[0]).not.toBe(free[1]);
 });
+
+test("an exhaust without a shield wants more room of the tank", async ({ page }) => {
+  await openWorkbench(page);
+  await page.keyboard.press("1");
+  const things = page.getByRole("group", { name: "Under and in the way" });
+  await things.getByRole("button", { name: /^Exhaust/ }).click();
+  const findings = page.getByRole("region", { name: "Findings" });
+  await things.getByLabel("Left of the middle").fill("-240");
+  await things.getByLabel("Left of the middle").press("Enter");
+  await expect(findings).toContainText("Nothing found against it");
+  await things.getByLabel("A metal shield before it, with an air gap").uncheck();
+  await expect(findings.getByRole("button", { name: /Grey tank.*Exhaust/ })).toBeVisible();
+  await things.getByLabel("A metal shield before it, with an air gap").check();
+  await expect(findings.getByRole("button", { name: /Grey tank.*Exhaust/ })).toBeHidden();
+});

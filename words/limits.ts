@@ -21,6 +21,10 @@ export const LIMIT_NAMES: Readonly<Record<LimitId, { readonly name: string; read
   },
   obstacleGap: { name: "Room to anything solid", plain: "So that nothing rubs while driving." },
   movingGap: { name: "Room to what moves", plain: "An axle at the end of its travel, a shaft that turns and whips." },
+  exhaustBareGap: {
+    name: "Room to a bare exhaust",
+    plain: "Without a shield; a shield with an air gap saves most of it.",
+  },
   exhaustGap: { name: "Room to the exhaust", plain: "With a metal shield between; heat softens plastic." },
   sillGap: { name: "Tank over the sill line", plain: "What hangs below the sills hits the ground first." },
   ventSuction: {

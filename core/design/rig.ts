@@ -35,6 +35,8 @@ export const obstacle = z.strictObject({
   lengthMm: mm(1, 20_000),
   widthMm: mm(1, 5_000),
   heightMm: mm(1, 4_000),
+  /** An exhaust without a metal shield before it. */
+  bare: z.optional(z.literal(true)),
   locked,
 });
 

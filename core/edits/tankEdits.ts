@@ -99,7 +99,7 @@ function findFreePlace(design: Design, size: Size, belowMm: number): Vec3 | null
   const taken = [
     ...design.obstacles
       .filter(({ kind }) => hindersTanks(kind))
-      .map((o) => ({ block: toBlock(o), roomMm: Math.max(ROOM_MM, findClearance(design.rules, o.kind).value ?? 0) })),
+      .map((o) => ({ block: toBlock(o), roomMm: Math.max(ROOM_MM, findClearance(design.rules, o).value ?? 0) })),
     ...design.tanks.map((tank) => ({ block: toTankBlock(tank), roomMm: ROOM_MM })),
   ];
   const wall = vec(WALL_MM, WALL_MM, WALL_MM);

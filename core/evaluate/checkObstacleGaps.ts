@@ -12,7 +12,7 @@ export function checkObstacleGaps(
   toFinding: (obstacle: Obstacle, gapMm: number, limit: Limit) => Finding,
 ): Finding[] {
   return gaps.flatMap(({ obstacle, gapMm }) => {
-    const limit = findClearance(design.rules, obstacle.kind);
+    const limit = findClearance(design.rules, obstacle);
     return isAtLeast(gapMm, limit.value ?? 0) ? [] : [toFinding(obstacle, gapMm, limit)];
   });
 }

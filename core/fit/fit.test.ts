@@ -4,7 +4,7 @@ import { readDemo } from "@/tests/demoRigs";
 import type { Drain } from "../design/plumbing";
 import { buildDrainPath } from "../falls/drainPath";
 import { vec } from "../geometry/vec";
-import { measureLegGaps, measureSillGapMm, measureTankGaps, toBlock, toTankBlock } from "./obstacleGaps";
+import { findClearance, measureLegGaps, measureSillGapMm, measureTankGaps, toBlock, toTankBlock } from "./obstacleGaps";
 import { listPassages, measureFloorMm } from "./passages";
 
 const kranich = readDemo("kranich");
@@ -64,4 +64,14 @@ test("the sill gap is what is left below the tank's wall; a boat has none", () =
   const otter = readDemo("otter");
   expect(measureSillGapMm(otter, otter.tanks[0]!)).toBeNull();
   expect(toBlock(kranich.obstacles[0]!).min).toEqual(kranich.obstacles[0]!.atMm);
+});
+
+// Common practice, no source: heat softens plastic, a shield with an air gap keeps most of it off.
+test("a bare exhaust wants more room than a shielded one, of tank and pipe, and nothing else has a shield", () => {
+  const design = readDemo("kranich");
+  const exhaust = design.obstacles.find(({ kind }) => kind === "exhaust")!;
+  const room = (bare: boolean) => findClearance(design.rules, bare ? { ...exhaust, bare: true } : exhaust);
+  expect(room(true).id).toBe("exhaustBareGap");
+  expect(room(true).value!).toBeGreaterThan(room(false).value!);
+  expect(findClearance(design.rules, { kind: "fuelTank", bare: true }).id).toBe("obstacleGap");
 });

@@ -20,9 +20,9 @@ const CLEARANCES: Readonly<Partial<Record<Obstacle["kind"], LimitId>>> = {
   shaft: "movingGap",
 };
 
-/** The room the rules ask for between a pipe or tank and an obstacle of a kind. */
-export const findClearance = (rules: RulesChoice, kind: Obstacle["kind"]): Limit =>
-  lookUpLimit(rules, CLEARANCES[kind] ?? "obstacleGap");
+/** The room the rules ask for between a pipe or tank and an obstacle; an exhaust without a shield wants more. */
+export const findClearance = (rules: RulesChoice, { kind, bare }: Pick<Obstacle, "kind" | "bare">): Limit =>
+  lookUpLimit(rules, kind === "exhaust" && bare ? "exhaustBareGap" : (CLEARANCES[kind] ?? "obstacleGap"));
 
 export function toBlock(obstacle: Obstacle): Block {
   const { atMm, lengthMm, widthMm, heightMm } = obstacle;

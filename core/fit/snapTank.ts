@@ -17,7 +17,7 @@ export function snapTank(design: Design, tankId: string, shift: Vec3, nearMm: nu
   const { min, max } = toTankBlock(tank);
   const others = design.obstacles
     .filter(({ kind }) => hindersTanks(kind))
-    .map((obstacle) => ({ ...toBlock(obstacle), roomMm: findClearance(design.rules, obstacle.kind).value ?? 0 }));
+    .map((obstacle) => ({ ...toBlock(obstacle), roomMm: findClearance(design.rules, obstacle).value ?? 0 }));
   const snapAxis = (axis: Axis): number => {
     const by = shift[axis];
     if (by === 0) return 0;

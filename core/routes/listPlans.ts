@@ -71,7 +71,7 @@ function listHindrances(design: Design, pipe: Pipe, openTank: string | null): Hi
       .filter(({ kind }) => hindersPipes(kind))
       .map((obstacle) => ({
         block: toBlock(obstacle),
-        roomMm: radius + (findClearance(design.rules, obstacle.kind).value ?? 0),
+        roomMm: radius + (findClearance(design.rules, obstacle).value ?? 0),
       })),
     ...design.tanks
       .filter((tank) => tank.id !== openTank)

@@ -10,6 +10,7 @@ export const LIMITS = {
   cleanVelocity: "velocity",
   obstacleGap: "length",
   exhaustGap: "length",
+  exhaustBareGap: "length",
   movingGap: "length",
   sillGap: "length",
   tankUse: "ratio",

@@ -55,6 +55,7 @@ const BUILDERS: RulePack = {
   drainFill: { bands: flat(0.5), standing: "P", source: "en12056", surePercent: 90 },
   cleanVelocity: { bands: flat(0.6), standing: "P", source: "sewerCodes", surePercent: 95 },
   obstacleGap: { bands: flat(10), standing: "T", source: "builders" },
+  exhaustBareGap: { bands: flat(150), standing: "T", source: "builders" },
   exhaustGap: { bands: flat(80), standing: "T", source: "builders" },
   movingGap: { bands: flat(25), standing: "T", source: "builders" },
   sillGap: { bands: flat(0), standing: "T", source: "builders" },

@@ -38,6 +38,6 @@ export type Taken = { readonly block: Block; readonly roomMm: number };
 export const listTaken = (design: Design): Taken[] => [
   ...design.obstacles
     .filter(({ kind }) => hindersTanks(kind))
-    .map((o) => ({ block: toBlock(o), roomMm: findClearance(design.rules, o.kind).value ?? 0 })),
+    .map((o) => ({ block: toBlock(o), roomMm: findClearance(design.rules, o).value ?? 0 })),
   ...design.tanks.map((tank) => ({ block: toTankBlock(tank), roomMm: ROOM_MM })),
 ];

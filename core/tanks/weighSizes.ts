@@ -40,7 +40,7 @@ export function weighSizes(design: Design, tank: Tank): WeighedSize[] {
     const { stay } = evaluate(outcome.design);
     const capacityL = measureCapacityL(sized.solid);
     const lacks = measureTankGaps(outcome.design, sized).map(
-      ({ obstacle, gapMm }) => (findClearance(design.rules, obstacle.kind).value ?? 0) - gapMm,
+      ({ obstacle, gapMm }) => (findClearance(design.rules, obstacle).value ?? 0) - gapMm,
     );
     return [
       {

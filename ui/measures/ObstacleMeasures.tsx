@@ -10,6 +10,7 @@ import { Button } from "../kit/Button";
 import { NumberField } from "../kit/NumberField";
 import { Pick } from "../kit/Pick";
 import { TextField } from "../kit/TextField";
+import { Tick } from "../kit/Tick";
 import { Group } from "./Group";
 import { PlaceFields } from "./PlaceFields";
 import { useEdits } from "./useEdits";
@@ -80,6 +81,13 @@ function ObstacleFields({ obstacle }: { readonly obstacle: Obstacle }) {
         names={OBSTACLE_NAMES}
         onPick={(value) => apply({ code: "change", at, ops: listKindOps(obstacle, value) })}
       />
+      {obstacle.kind === "exhaust" && (
+        <Tick
+          label="A metal shield before it, with an air gap"
+          value={!obstacle.bare}
+          onPick={(isShielded) => (isShielded ? remove(at, path("bare")) : set(at, path("bare"), true))}
+        />
+      )}
       <PlaceFields part={at} />
       {(["lengthMm", "widthMm", "heightMm"] as const).map((key) => (
         <NumberField
