@@ -103,7 +103,7 @@ export function ProfileDrawing({ tank, profile }: { readonly tank: Tank; readonl
             <circle className="halo" cx={x(p.u)} cy={y(p.v)} r={13} />
             <circle className="grip" cx={x(p.u)} cy={y(p.v)} r={5} />
             <text
-              x={x(p.u)}
+              x={x(p.u) + (p.u - left < 1 ? 9 : 0)}
               y={y(p.v) + (y(p.v) > SIZE.height / 2 ? 17 : -9)}
               fontSize={11}
               textAnchor={p.u - left < 1 ? "start" : "middle"}
