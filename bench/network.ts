@@ -8,7 +8,7 @@ import { findRoutes } from "@/core/routes/findRoutes";
 import { computeDips, listDepths } from "@/core/tanks/dipChart";
 import { findLargestTanks } from "@/core/tanks/largestTanks";
 import { FURNISHED, readDemo } from "@/tests/demoRigs";
-import { evaluateAnew, type Row, time } from "./core";
+import { type Row, timeEvaluation } from "./core";
 
 const TILT = { pitchDeg: 2.3, rollDeg: -1.1 };
 
@@ -19,11 +19,7 @@ export function benchNetwork(): Row[] {
   const slowest = Math.max(...drains.map(({ id }) => timeOnce(() => findRoutes(whole, id))));
   const uses = listUsable(whole).map(toUse);
   return [
-    row(
-      `evaluation of lesesaal furnished, ${whole.fixtures.length} fixtures`,
-      time(() => evaluateAnew(whole)),
-      4,
-    ),
+    row(`evaluation of lesesaal furnished, ${whole.fixtures.length} fixtures`, timeEvaluation(whole), 4),
     row(
       "standing map 61 × 61 of it",
       timeOnce(() => computeStandingMap(whole, { size: 61, rangeDeg: 6 })),
@@ -83,7 +79,7 @@ const LINES = [10, 30, 100, 300, 1000] as const;
 function benchLines(): Row[] {
   const points = LINES.map((lines) => {
     const design = spread(lines);
-    return { lines, ms: time(() => evaluateAnew(design), { batches: 5 }) };
+    return { lines, ms: timeEvaluation(design, { batches: 5 }) };
   });
   const [xs, ys] = [points.map(({ lines }) => Math.log(lines)), points.map(({ ms }) => Math.log(ms))];
   const mean = (values: readonly number[]) => values.reduce((sum, v) => sum + v, 0) / values.length;

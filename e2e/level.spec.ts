@@ -86,7 +86,7 @@ for (const name of RIG_NAMES) {
 test("water lies in trap, pipe and tank as the rig stands, and the tank can be filled", async ({ page }) => {
   await openWorkbench(page);
   await openSample(page, "Lesesaal");
-  const water = page.locator("svg path[stroke^='url'][clip-path]");
+  const water = section(page).getByTestId("standing-water");
   const level = await water.count();
   await page.keyboard.press("w");
   await expect(water).not.toHaveCount(level);

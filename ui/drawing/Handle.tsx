@@ -11,6 +11,7 @@ import { RegionContext, useWorkbench } from "@/store/useWorkbench";
 import { beginDrag, drag, endDrag, view as look, tell, workbench } from "@/store/workbench";
 import { describeFault } from "@/words/faults";
 import { describePart } from "@/words/findings";
+import { roundPx } from "./view";
 
 /** A pull in a drawing, millimetres as drawn: to the right and up. */
 export type Pull = { readonly across: number; readonly up: number };
@@ -118,6 +119,9 @@ function DrawnHandle({ part, label, at, pxPerMm, toShift, shape = "round" }: Han
     }
     const hold = begin();
     if (!hold) return;
+    // no mouse events beside the pointer's: each would be handed down the whole page
+    event.preventDefault();
+    event.currentTarget.focus({ preventScroll: true });
     event.currentTarget.setPointerCapture(event.pointerId);
     held.current = { ...hold, fromX: event.clientX, fromY: event.clientY };
   };
@@ -180,13 +184,13 @@ function DrawnHandle({ part, label, at, pxPerMm, toShift, shape = "round" }: Han
       <circle className="halo" cx={x} cy={y} r={15} />
       {shape === "round" && <circle className="grip" cx={x} cy={y} r={5} />}
       {shape === "square" && <rect className="grip" x={x - 5} y={y - 5} width={10} height={10} />}
-      {shape === "leg" && <path className="grip" d={`M${x} ${y - 6}l6 6l-6 6l-6 -6z`} />}
+      {shape === "leg" && (
+        <polygon className="grip" points={`${x},${y - 6} ${x + 6},${y} ${x},${y + 6} ${x - 6},${y}`} />
+      )}
       {shape === "wide" && <rect className="grip" x={x - 9} y={y - 4} width={18} height={8} rx={4} />}
     </g>
   );
 }
-
-const roundPx = (px: number): number => Math.round(px * 10) / 10;
 
 // Adds a part to those that are picked together, or takes it out again.
 function pickAlong(part: Movable): void {

@@ -49,6 +49,17 @@ export function fitView({ bounds, width, height, pad, exaggeration, zoom }: FitI
   };
 }
 
+/** To a tenth of a pixel: finer is not seen. */
+export const roundPx = (px: number): number => Math.round(px * 10) / 10;
+
+/** Corners of a line or outline, px, as SVG lists them. */
+export const listPoints = (corners: readonly (readonly [number, number])[]): string =>
+  corners.map(([x, y]) => `${x.toFixed(1)},${y.toFixed(1)}`).join(" ");
+
+/** Corners of a line or outline of the rig as SVG lists them. */
+export const toPoints = (view: View, points: readonly (readonly [number, number])[]): string =>
+  listPoints(points.map(([a, b]) => [view.x(a), view.y(b)] as const));
+
 /** A polyline or outline as an SVG path. */
 export function toPath(view: View, points: readonly (readonly [number, number])[], close = false): string {
   const steps = points.map(([a, b], i) => `${i === 0 ? "M" : "L"}${view.x(a).toFixed(1)} ${view.y(b).toFixed(1)}`);

@@ -7,7 +7,8 @@ import { findFittingBlock } from "@/core/fit/portFittings";
 import { measureExtent } from "@/core/geometry/solid";
 import { add, type Vec3 } from "@/core/geometry/vec";
 import { useWorkbench } from "@/store/useWorkbench";
-import { toPath, type View } from "../drawing/view";
+import { Outline, Stroke } from "../drawing/Stroke";
+import { toPoints, type View } from "../drawing/view";
 import { outlinePlan } from "./outlinePlan";
 import type { PlanProps } from "./PlanScenery";
 
@@ -25,8 +26,13 @@ export function PlanTanks({
     <g>
       {tanks.map((tank) => (
         <g key={tank.id}>
-          <path d={toPath(view, outlinePlan(tank), true)} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={2.4} />
-          <path d={toPath(view, outlinePlan(tank), true)} fill={`url(#${hatch}-${tank.holds})`} />
+          <Outline
+            points={toPoints(view, outlinePlan(tank))}
+            fill="var(--sheet)"
+            stroke="var(--ink)"
+            strokeWidth={2.4}
+          />
+          <Outline points={toPoints(view, outlinePlan(tank))} fill={`url(#${hatch}-${tank.holds})`} />
           <PlanLink tank={tank} tanks={tanks} view={view} />
           {tank.ports.map((port) => {
             const block = findFittingBlock(tank, port);
@@ -82,28 +88,27 @@ function PlanLink({
     return [one.atMm.x + (min.x + max.x) / 2, one.atMm.y + (min.y + max.y) / 2] as const;
   };
   return (
-    <path
+    <Stroke
       data-testid="tank-link"
-      d={toPath(view, [middle(tank), middle(other)])}
+      points={toPoints(view, [middle(tank), middle(other)])}
       stroke="var(--ink)"
       strokeWidth={2.2}
       strokeDasharray={tank.link?.kind === "pumped" ? "6 4" : undefined}
-      fill="none"
     />
   );
 }
 
 const toXy = (points: readonly Vec3[]) => points.map((p) => [p.x, p.y] as const);
 
-type VentStrokeProps = { readonly d: string; readonly teeX: number | null; readonly teeY: number | null };
+type VentStrokeProps = { readonly points: string; readonly teeX: number | null; readonly teeY: number | null };
 
 // Strokes are drawn again only where they have moved.
-const VentStroke = memo(function VentStroke({ d, teeX, teeY }: VentStrokeProps) {
+const VentStroke = memo(function VentStroke({ points, teeX, teeY }: VentStrokeProps) {
   return (
     <g>
-      <path d={d} stroke="var(--ink)" strokeWidth={4.4} />
-      <path d={d} stroke="var(--sheet)" strokeWidth={2.2} />
-      <path d={d} stroke="var(--ink)" strokeWidth={1} strokeDasharray="1 5" />
+      <Stroke points={points} stroke="var(--ink)" strokeWidth={4.4} />
+      <Stroke points={points} stroke="var(--sheet)" strokeWidth={2.2} />
+      <Stroke points={points} stroke="var(--ink)" strokeWidth={1} strokeDasharray="1 5" />
       {teeX !== null && teeY !== null && (
         <circle cx={teeX} cy={teeY} r={4} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={1.4} />
       )}
@@ -112,7 +117,7 @@ const VentStroke = memo(function VentStroke({ d, teeX, teeY }: VentStrokeProps) 
 });
 
 type DrainStrokeProps = {
-  readonly d: string;
+  readonly points: string;
   readonly width: number;
   readonly isShown: boolean;
   readonly isBad: boolean;
@@ -120,11 +125,11 @@ type DrainStrokeProps = {
   readonly joinY: number | null;
 };
 
-const DrainStroke = memo(function DrainStroke({ d, width, isShown, isBad, joinX, joinY }: DrainStrokeProps) {
+const DrainStroke = memo(function DrainStroke({ points, width, isShown, isBad, joinX, joinY }: DrainStrokeProps) {
   return (
     <g stroke={isShown ? "var(--ink)" : "var(--faint)"}>
-      <path d={d} stroke={isBad ? "var(--signal)" : undefined} strokeWidth={width + 3} />
-      <path d={d} stroke="var(--sheet)" strokeWidth={width} />
+      <Stroke points={points} stroke={isBad ? "var(--signal)" : undefined} strokeWidth={width + 3} />
+      <Stroke points={points} stroke="var(--sheet)" strokeWidth={width} />
       {joinX !== null && joinY !== null && (
         <circle cx={joinX} cy={joinY} r={width / 2 + 2.6} fill="var(--sheet)" strokeWidth={1.6} />
       )}
@@ -147,7 +152,7 @@ export function PlanLines({ design, view, shownId }: PlanProps & { readonly show
           return (
             <VentStroke
               key={line.id}
-              d={toPath(view, toXy(points))}
+              points={toPoints(view, toXy(points))}
               teeX={end && view.x(end.x)}
               teeY={end && view.y(end.y)}
             />
@@ -161,7 +166,7 @@ export function PlanLines({ design, view, shownId }: PlanProps & { readonly show
         return (
           <DrainStroke
             key={line.id}
-            d={toPath(view, toXy([drain.outletMm, ...own]))}
+            points={toPoints(view, toXy([drain.outletMm, ...own]))}
             width={Math.max(3.4, line.pipe.innerMm * view.kx)}
             isShown={line.id === shownId}
             isBad={bad.has(line.id)}
@@ -195,10 +200,10 @@ export function PlanGhost({ design, view }: PlanProps) {
   return (
     <g fill="none" stroke="var(--enamel)" strokeWidth={2.2} strokeDasharray="7 4">
       {evaluation?.drains.map((drain) => (
-        <path key={drain.lineId} d={toPath(view, toXy([drain.outletMm, ...drain.nodesMm]))} />
+        <Stroke key={drain.lineId} points={toPoints(view, toXy([drain.outletMm, ...drain.nodesMm]))} />
       ))}
       {design.tanks.map((tank) => (
-        <path key={tank.id} d={toPath(view, outlinePlan(tank), true)} />
+        <Outline key={tank.id} points={toPoints(view, outlinePlan(tank))} />
       ))}
     </g>
   );

@@ -11,6 +11,7 @@ import { view as look, workbench } from "@/store/workbench";
 import { DrawingTools, TOOLS_CORNER } from "../drawing/DrawingTools";
 import { Hatches } from "../drawing/Hatches";
 import { LookSwitch } from "../drawing/LookSwitch";
+import { Paper } from "../drawing/Stroke";
 import { findShownDrain, findShownResult, HITS } from "../drawing/shown";
 import { useFrame } from "../drawing/useFrame";
 import { useZoom } from "../drawing/useZoom";
@@ -72,6 +73,7 @@ export function PlanView() {
           role="group"
           aria-label={`Plan of ${design.name}, ${design.rig.kind === "boat" ? "bow" : "nose"} ${isTurned ? "up" : "to the right"}`}
         >
+          <Paper />
           <Hatches id={hatch} />
           {size.width > 0 && (
             // biome-ignore lint/a11y/noStaticElementInteractions: by keyboard bends are put in at the list of bends

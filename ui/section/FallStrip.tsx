@@ -24,7 +24,7 @@ export function FallStrip() {
   if (!result) return null;
   const worstWhere = describeAttitude(result.worst.attitude, kind);
   return (
-    <section aria-label="Fall budget" className="border-t border-ink bg-paper px-3 py-2">
+    <section aria-label="Fall budget" className="strip border-t border-ink bg-paper px-3 py-2">
       <StripRow stand="level" budget={result.level} after={after?.level} {...{ result, units }} />
       {!isLevel(attitude) && (
         <StripRow

@@ -15,6 +15,7 @@ import { describePart } from "@/words/findings";
 import { DrawingTools, TOOLS_CORNER } from "../drawing/DrawingTools";
 import { Handle, type Pull } from "../drawing/Handle";
 import { Hatches } from "../drawing/Hatches";
+import { Paper } from "../drawing/Stroke";
 import { findShownDrain, findShownResult, HITS } from "../drawing/shown";
 import { useFrame } from "../drawing/useFrame";
 import { useZoom } from "../drawing/useZoom";
@@ -106,6 +107,7 @@ export function LongSectionView() {
           );
         }}
       >
+        <Paper />
         <Hatches id={hatch} />
         {ready && (
           <>
@@ -137,7 +139,17 @@ export function LongSectionView() {
           </>
         )}
       </svg>
-      {ready && <SectionLabels design={design} layout={layout} view={view} drain={result} tank={tank} units={units} />}
+      {ready && (
+        <SectionLabels
+          design={design}
+          layout={layout}
+          view={view}
+          drain={result}
+          tank={tank}
+          units={units}
+          isPulled={dragBase !== null}
+        />
+      )}
       <div className={TOOLS_CORNER}>
         <PourButton of={drain.fromFixture} isPouring={isPouring} />
         <Stretch ratio={fit.ratio} />

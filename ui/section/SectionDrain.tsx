@@ -1,10 +1,11 @@
-import { useId } from "react";
 import type { Pipe, TrapKind } from "@/core/design/plumbing";
 import type { Severity } from "@/core/evaluate/findings";
 import type { LongSection, SectionPoint } from "@/core/section/sectionLayout";
 import { BRANCH_VENT_NAMES } from "@/words/labels";
 import { HaloText } from "../drawing/HaloText";
-import { toPath, type View } from "../drawing/view";
+import { Outline, Stroke } from "../drawing/Stroke";
+import { listPoints, toPoints, type View } from "../drawing/view";
+import { cutPipeWater } from "./pipeWater";
 
 type DrainProps = {
   readonly layout: LongSection;
@@ -20,7 +21,6 @@ type DrainProps = {
 
 /** Sink, trap and pipe as they are cut by the section, with the water that stays in them. */
 export function SectionDrain({ layout, view, hatch, pipe, trapKind, hasTap, legSeverity }: DrainProps) {
-  const clip = useId();
   const bore = pipe.innerMm;
   const centre = (p: SectionPoint): readonly [number, number] => [p.s, p.h + bore / 2];
   const legs = layout.nodes.slice(1).map((to, i) => {
@@ -35,7 +35,7 @@ export function SectionDrain({ layout, view, hatch, pipe, trapKind, hasTap, legS
     };
   });
   const width = (isRun: boolean, boreMm = bore) => Math.max(4, boreMm * (isRun ? view.ky : view.kx));
-  const trapPath = toPath(
+  const trap = toPoints(
     view,
     layout.trap.map((p) => [p.s, p.h] as const),
   );
@@ -44,52 +44,46 @@ export function SectionDrain({ layout, view, hatch, pipe, trapKind, hasTap, legS
     <g strokeLinejoin="round" strokeLinecap="butt" fill="none">
       <Basin layout={layout} view={view} hasTap={hasTap} />
       {legs.map((leg) => (
-        <path
+        <Stroke
           key={leg.id}
-          d={toPath(view, [centre(leg.from), centre(leg.to)])}
+          points={toPoints(view, [centre(leg.from), centre(leg.to)])}
           stroke={toInk(leg.severity)}
           strokeWidth={width(leg.isRun, leg.boreMm) + 3.2}
           strokeLinecap="round"
         />
       ))}
-      {layout.trap.length > 0 && <path d={trapPath} stroke="var(--ink)" strokeWidth={trapWidth + 3.2} />}
-      {layout.trap.length > 0 && <path d={trapPath} stroke="var(--sheet)" strokeWidth={trapWidth} />}
+      {layout.trap.length > 0 && <Stroke points={trap} stroke="var(--ink)" strokeWidth={trapWidth + 3.2} />}
+      {layout.trap.length > 0 && <Stroke points={trap} stroke="var(--sheet)" strokeWidth={trapWidth} />}
       {legs.map((leg) => (
-        <path
+        <Stroke
           key={leg.id}
-          d={toPath(view, [centre(leg.from), centre(leg.to)])}
+          points={toPoints(view, [centre(leg.from), centre(leg.to)])}
           stroke="var(--sheet)"
           strokeWidth={width(leg.isRun, leg.boreMm)}
           strokeLinecap="round"
         />
       ))}
       {layout.ponds.map((pond) => {
-        const leg = legs[pond.legIndex]!;
-        const left = Math.min(view.x(pond.fromS), view.x(pond.toS)) - width(false);
-        const span = Math.abs(view.x(pond.toS) - view.x(pond.fromS)) + 2 * width(false);
-        const top = view.y(pond.surfaceH);
+        const { from, to, isRun, boreMm } = legs[pond.legIndex]!;
         return (
-          <g key={pond.legIndex}>
-            <clipPath id={`${clip}-${pond.legIndex}`}>
-              <rect x={left} y={top} width={span} height={4000} />
-            </clipPath>
-            <path
-              clipPath={`url(#${clip}-${pond.legIndex})`}
-              d={toPath(view, [centre(leg.from), centre(leg.to)])}
-              stroke={`url(#${hatch}-grey)`}
-              strokeWidth={width(leg.isRun, leg.boreMm)}
-              strokeLinecap="round"
-            />
-          </g>
+          <Water
+            key={pond.legIndex}
+            course={[centre(from), centre(to)]}
+            surfaceH={pond.surfaceH}
+            width={width(isRun, boreMm)}
+            view={view}
+            hatch={hatch}
+          />
         );
       })}
       {layout.trapSurfaceH !== null && (
-        <g>
-          <clipPath id={`${clip}-trap`}>
-            <rect x={-50} y={view.y(layout.trapSurfaceH)} width={view.width + 100} height={4000} />
-          </clipPath>
-          <path clipPath={`url(#${clip}-trap)`} d={trapPath} stroke={`url(#${hatch}-grey)`} strokeWidth={trapWidth} />
-        </g>
+        <Water
+          course={layout.trap.map((p) => [p.s, p.h] as const)}
+          surfaceH={layout.trapSurfaceH}
+          width={trapWidth}
+          view={view}
+          hatch={hatch}
+        />
       )}
       {layout.nodes.flatMap((node) =>
         node.joins.map((name, i) => <Joining key={name} name={name} at={node} view={view} bore={bore} place={i} />),
@@ -103,6 +97,29 @@ export function SectionDrain({ layout, view, hatch, pipe, trapKind, hasTap, legS
   );
 }
 
+type WaterProps = {
+  readonly course: readonly (readonly [number, number])[];
+  readonly surfaceH: number;
+  readonly width: number;
+  readonly view: View;
+  readonly hatch: string;
+};
+
+// Water that stands in a pipe, level at its surface.
+function Water({ course, surfaceH, width, view, hatch }: WaterProps) {
+  const onScreen = course.map(([s, h]) => [view.x(s), view.y(h)] as const);
+  return cutPipeWater(onScreen, width, view.y(surfaceH)).map((outline, i) => (
+    <Outline
+      // the pieces of a pipe have no name of their own
+      // biome-ignore lint/suspicious/noArrayIndexKey: as above
+      key={i}
+      data-testid="standing-water"
+      points={listPoints(outline)}
+      fill={`url(#${hatch}-grey)`}
+    />
+  ));
+}
+
 const toInk = (severity: Severity | null): string =>
   severity === "must" ? "var(--signal)" : severity === "should" ? "var(--warn)" : "var(--ink)";
 
@@ -110,8 +127,8 @@ function Basin({ layout, view, hasTap }: Pick<DrainProps, "layout" | "view" | "h
   const rim = layout.sink[layout.sink.length - 1];
   return (
     <g stroke="var(--ink)" strokeWidth={2}>
-      <path
-        d={toPath(
+      <Stroke
+        points={toPoints(
           view,
           layout.sink.map((p) => [p.s, p.h] as const),
         )}
@@ -134,7 +151,13 @@ function Membrane({ layout, view, size }: Pick<DrainProps, "layout" | "view"> & 
   if (!weir) return null;
   const x = view.x(weir.s) - 4;
   const y = view.y(weir.h);
-  return <path d={`M${x - 9} ${y - size / 2}l9 ${size / 2}l-9 ${size / 2}`} stroke="var(--enamel)" strokeWidth={2} />;
+  return (
+    <Stroke
+      points={`${x - 9},${y - size / 2} ${x},${y} ${x - 9},${y + size / 2}`}
+      stroke="var(--enamel)"
+      strokeWidth={2}
+    />
+  );
 }
 
 // A chevron in the middle of a leg, pointing where water runs as the rig stands; none where it stands still.
@@ -156,10 +179,10 @@ function FlowMark({
   const [u, v] = [((x1 - x0) / length) * sense, ((y1 - y0) / length) * sense];
   const [x, y] = [(x0 + x1) / 2, (y0 + y1) / 2];
   const at = (along: number, across: number) =>
-    `${(x + u * along - v * across).toFixed(1)} ${(y + v * along + u * across).toFixed(1)}`;
+    `${(x + u * along - v * across).toFixed(1)},${(y + v * along + u * across).toFixed(1)}`;
   return (
-    <path
-      d={`M${at(-3.5, -3.5)}L${at(2, 0)}L${at(-3.5, 3.5)}`}
+    <Stroke
+      points={`${at(-3.5, -3.5)} ${at(2, 0)} ${at(-3.5, 3.5)}`}
       stroke={sense > 0 ? "var(--ink)" : "var(--signal)"}
       strokeWidth={1.6}
       strokeLinecap="round"
@@ -187,9 +210,16 @@ function Joining({
   const top = y - 58 - 15 * place;
   return (
     <g>
-      <path d={`M${x} ${y}L${x + 14} ${top}`} stroke="var(--ink)" strokeWidth={width + 3.2} />
-      <path d={`M${x} ${y}L${x + 14} ${top - 1}`} stroke="var(--sheet)" strokeWidth={width} />
-      <path d={`M${x + 14 - width / 2 - 4} ${top + 3}l${width + 8} -6`} stroke="var(--ink)" strokeWidth={1.2} />
+      <line x1={x} y1={y} x2={x + 14} y2={top} stroke="var(--ink)" strokeWidth={width + 3.2} />
+      <line x1={x} y1={y} x2={x + 14} y2={top - 1} stroke="var(--sheet)" strokeWidth={width} />
+      <line
+        x1={x + 14 - width / 2 - 4}
+        y1={top + 3}
+        x2={x + 14 + width / 2 + 4}
+        y2={top - 3}
+        stroke="var(--ink)"
+        strokeWidth={1.2}
+      />
       <HaloText x={x + 20 + width / 2} y={top + 3}>
         {name}
       </HaloText>

@@ -1,5 +1,6 @@
 import type { LongSection } from "@/core/section/sectionLayout";
-import { toPath, type View } from "../drawing/view";
+import { Outline, Stroke } from "../drawing/Stroke";
+import { toPoints, type View } from "../drawing/view";
 
 /** What a remedy would make of the drain, in broken enamel lines over the drawing as it is. */
 export function SectionGhost({ layout, view }: { readonly layout: LongSection; readonly view: View }) {
@@ -7,10 +8,10 @@ export function SectionGhost({ layout, view }: { readonly layout: LongSection; r
     points.map((p) => [p.s, p.h] as const);
   return (
     <g fill="none" stroke="var(--enamel)" strokeWidth={2.4} strokeDasharray="7 4" data-testid="ghost">
-      <path d={toPath(view, pairs([layout.outlet, ...layout.trap, ...layout.nodes]))} />
-      <path d={toPath(view, pairs(layout.tank.outline), true)} />
+      <Stroke points={toPoints(view, pairs([layout.outlet, ...layout.trap, ...layout.nodes]))} />
+      <Outline points={toPoints(view, pairs(layout.tank.outline))} />
       {layout.vents.map((vent) => (
-        <path key={vent.lineId} d={toPath(view, pairs(vent.points))} />
+        <Stroke key={vent.lineId} points={toPoints(view, pairs(vent.points))} />
       ))}
     </g>
   );

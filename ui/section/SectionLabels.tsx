@@ -13,6 +13,8 @@ type LabelsProps = {
   readonly drain: DrainResult;
   readonly tank: TankResult | null;
   readonly units: Units;
+  /** Something is being pulled. */
+  readonly isPulled: boolean;
 };
 
 /** Runs shorter than this on the screen have no room for their figures; the strip below has them. */
@@ -25,11 +27,14 @@ const NARROW_PX = 560;
 const SEAL_ROOM_PX = 130;
 
 /** The figures of the section, where they apply; each opens to its working. */
-export function SectionLabels({ design, layout, view, drain, tank, units }: LabelsProps) {
+export function SectionLabels({ design, layout, view, drain, tank, units, isPulled }: LabelsProps) {
   const line = design.lines.find((l) => l.id === drain.lineId);
   const bore = line?.pipe.innerMm ?? 0;
   return (
-    <div className="pointer-events-none absolute inset-0 overflow-hidden">
+    // on a layer of their own, and not to be hit while they move: else the browser sorts all layers of the page anew
+    <div
+      className={`pointer-events-none absolute inset-0 will-change-transform ${isPulled ? "" : "*:pointer-events-auto"}`}
+    >
       {layout.nodes.slice(1).map((to, i) => {
         const from = layout.nodes[i]!;
         const isRun = drain.legs[i]!.kind === "run";
@@ -114,12 +119,13 @@ function RunFigures({
 }
 
 const ANCHORS = {
-  below: "translate(-50%, -100%)",
-  left: "translate(0, -50%)",
-  right: "translate(-100%, -50%)",
-  corner: "",
+  below: "items-end justify-center",
+  left: "items-center justify-start",
+  right: "items-center justify-end",
+  corner: "items-start justify-start",
 } as const;
 
+// Hung on a box without size and not shifted by a transform, which would cost the same sorting.
 function Tag({
   x,
   y,
@@ -133,8 +139,8 @@ function Tag({
 }) {
   return (
     <div
-      className="pointer-events-auto absolute top-0 left-0 whitespace-nowrap"
-      style={{ transform: `translate(${Math.round(x)}px, ${Math.round(y)}px) ${ANCHORS[anchor]}` }}
+      className={`absolute flex size-0 whitespace-nowrap *:shrink-0 ${ANCHORS[anchor]}`}
+      style={{ left: Math.round(x), top: Math.round(y) }}
     >
       {children}
     </div>

@@ -4,7 +4,9 @@ import type { LongSection, SectionPoint } from "@/core/section/sectionLayout";
 import { formatLengthFigure, type Units } from "@/words/units";
 import { HaloText } from "../drawing/HaloText";
 import { toObstacleFill } from "../drawing/Hatches";
-import { findTickStep, listTicks, toPath, type View } from "../drawing/view";
+import { Outline, Stroke } from "../drawing/Stroke";
+import { findTickStep, listPoints, listTicks, toPoints, type View } from "../drawing/view";
+import { trimToSheet } from "./trimToSheet";
 
 type SceneryProps = {
   readonly layout: LongSection;
@@ -26,23 +28,22 @@ export function SectionScenery({ layout, view, hatch, floorJoints, units }: Scen
     <g>
       <HeightLines view={view} units={units} />
       {layout.obstacles.map(({ obstacle, corners }, i) => (
-        <path
+        <Outline
           // one obstacle may be cut twice by a drain that turns back
           // biome-ignore lint/suspicious/noArrayIndexKey: the cuts have no name of their own
           key={`${obstacle.id}-${i}`}
-          d={toPath(view, pairs(corners), true)}
+          points={toPoints(view, pairs(corners))}
           fill={toObstacleFill(hatch, obstacle.kind)}
           stroke="var(--edge)"
           strokeWidth={1}
         >
           <title>{obstacle.name}</title>
-        </path>
+        </Outline>
       ))}
       <Ground layout={layout} view={view} hatch={hatch} />
       {layout.sill.length > 0 && (
-        <path
-          d={toPath(view, pairs(layout.sill))}
-          fill="none"
+        <Stroke
+          points={listPoints(trimToSheet(view, pairs(layout.sill)))}
           stroke="var(--faint)"
           strokeWidth={1}
           strokeDasharray="14 4 2 4"
@@ -121,15 +122,16 @@ function findHeightAtRight(points: readonly SectionPoint[], view: View): number 
 }
 
 function Ground({ layout, view, hatch }: Pick<SceneryProps, "layout" | "view" | "hatch">) {
-  const line = toPath(view, pairs(layout.ground));
-  const back = [...layout.ground]
-    .reverse()
-    .map((p) => `L${view.x(p.s).toFixed(1)} ${(view.y(p.h) + GROUND_BAND_PX).toFixed(1)}`)
-    .join("");
+  const line = toPoints(view, pairs(layout.ground));
+  const band = GROUND_BAND_PX / view.ky;
+  const under = toPoints(
+    view,
+    [...layout.ground].reverse().map((p) => [p.s, p.h - band] as const),
+  );
   return (
     <g>
-      <path d={`${line}${back}Z`} fill={`url(#${hatch}-ground)`} />
-      <path d={line} fill="none" stroke="var(--ink)" strokeWidth={1.6} />
+      <Outline points={`${line} ${under}`} fill={`url(#${hatch}-ground)`} />
+      <Stroke points={line} stroke="var(--ink)" strokeWidth={1.6} />
     </g>
   );
 }
@@ -141,18 +143,20 @@ function Floor({
   joints,
 }: Pick<SceneryProps, "layout" | "view" | "hatch"> & { readonly joints: readonly number[] }) {
   const { floorTop, floorUnder } = layout;
-  const joint = (share: number) => floorTop.map((p, i) => [p.s, p.h + (floorUnder[i]!.h - p.h) * share] as const);
+  const at = (share: number) =>
+    trimToSheet(
+      view,
+      floorTop.map((p, i) => [p.s, p.h + (floorUnder[i]!.h - p.h) * share] as const),
+    );
+  const [top, under] = [at(0), at(1)];
   return (
     <g>
-      <path
-        d={toPath(view, [...pairs(floorTop), ...pairs(floorUnder).reverse()], true)}
-        fill={`url(#${hatch}-floor)`}
-      />
+      <Outline points={listPoints([...top, ...[...under].reverse()])} fill={`url(#${hatch}-floor)`} />
       {joints.map((share) => (
-        <path key={share} d={toPath(view, joint(share))} fill="none" stroke="var(--edge)" strokeWidth={0.8} />
+        <Stroke key={share} points={listPoints(at(share))} stroke="var(--edge)" strokeWidth={0.8} />
       ))}
-      <path d={toPath(view, pairs(floorTop))} fill="none" stroke="var(--ink)" strokeWidth={1.8} />
-      <path d={toPath(view, pairs(floorUnder))} fill="none" stroke="var(--ink)" strokeWidth={1} />
+      <Stroke points={listPoints(top)} stroke="var(--ink)" strokeWidth={1.8} />
+      <Stroke points={listPoints(under)} stroke="var(--ink)" strokeWidth={1} />
     </g>
   );
 }

@@ -1,6 +1,7 @@
 import type { HeldWater } from "@/core/design/plumbing";
 import type { LongSection } from "@/core/section/sectionLayout";
-import { toPath, type View } from "../drawing/view";
+import { Outline, Stroke } from "../drawing/Stroke";
+import { listPoints, toPoints, type View } from "../drawing/view";
 
 type TankProps = {
   readonly layout: LongSection;
@@ -14,32 +15,33 @@ type TankProps = {
 export function SectionTank({ layout, view, hatch, wallMm, holds }: TankProps) {
   const { tank, vents } = layout;
   const pairs = (points: typeof tank.outline) => points.map((p) => [p.s, p.h] as const);
+  const outline = toPoints(view, pairs(tank.outline));
   const wall = Math.max(2.2, wallMm * view.kx * 2);
   return (
     <g fill="none" strokeLinejoin="round">
       {vents.map((vent) => (
         <g key={vent.lineId}>
-          <path d={toPath(view, pairs(vent.points))} stroke="var(--ink)" strokeWidth={5} />
-          <path d={toPath(view, pairs(vent.points))} stroke="var(--sheet)" strokeWidth={2.4} />
-          <path d={toPath(view, pairs(vent.points))} stroke="var(--ink)" strokeWidth={1} strokeDasharray="1 5" />
+          <Stroke points={toPoints(view, pairs(vent.points))} stroke="var(--ink)" strokeWidth={5} />
+          <Stroke points={toPoints(view, pairs(vent.points))} stroke="var(--sheet)" strokeWidth={2.4} />
+          <Stroke
+            points={toPoints(view, pairs(vent.points))}
+            stroke="var(--ink)"
+            strokeWidth={1}
+            strokeDasharray="1 5"
+          />
           <VentEnd point={vent.points[vent.points.length - 1]!} view={view} />
         </g>
       ))}
-      <path
-        d={toPath(view, pairs(tank.outline), true)}
-        stroke="var(--ink)"
-        strokeWidth={wall + 1.6}
-        fill="var(--sheet)"
-      />
-      <path d={toPath(view, pairs(tank.outline), true)} stroke="var(--rule)" strokeWidth={Math.max(0, wall - 1.6)} />
+      <Outline points={outline} stroke="var(--ink)" strokeWidth={wall + 1.6} fill="var(--sheet)" />
+      <Outline points={outline} stroke="var(--rule)" strokeWidth={Math.max(0, wall - 1.6)} />
       {tank.water.length > 2 && (
-        <path d={toPath(view, pairs(tank.water), true)} fill={`url(#${hatch}-${holds})`} stroke="none" />
+        <Outline points={toPoints(view, pairs(tank.water))} fill={`url(#${hatch}-${holds})`} stroke="none" />
       )}
-      <line
-        x1={view.x(tank.fullAt[0])}
-        x2={view.x(tank.fullAt[1])}
-        y1={view.y(tank.fullH)}
-        y2={view.y(tank.fullH)}
+      <Stroke
+        points={toPoints(
+          view,
+          tank.fullAt.map((at) => [at, tank.fullH] as const),
+        )}
         stroke="var(--signal)"
         strokeWidth={1.4}
         strokeDasharray="5 3"
@@ -53,17 +55,27 @@ export function SectionTank({ layout, view, hatch, wallMm, holds }: TankProps) {
 
 function VentEnd({ point, view }: { readonly point: { readonly s: number; readonly h: number }; readonly view: View }) {
   const [x, y] = [view.x(point.s), view.y(point.h)];
-  return <path d={`M${x - 6} ${y}h12M${x - 4} ${y - 4}h8`} stroke="var(--ink)" strokeWidth={1.6} />;
+  const across = (half: number, up: number) =>
+    listPoints([
+      [x - half, y - up],
+      [x + half, y - up],
+    ]);
+  return (
+    <g stroke="var(--ink)" strokeWidth={1.6}>
+      <Stroke points={across(6, 0)} />
+      <Stroke points={across(4, 4)} />
+    </g>
+  );
 }
 
-// The dump valve: two triangles point to point.
+// The dump valve: two triangles point to point, and its handle.
 function Valve({ x, y }: { readonly x: number; readonly y: number }) {
+  const at = (...corners: readonly (readonly [number, number])[]) =>
+    listPoints(corners.map(([right, down]) => [x + right, y + down] as const));
   return (
-    <path
-      d={`M${x + 3} ${y - 6}v12l14 -12v12ZM${x + 10} ${y}v-9m-4 0h8`}
-      stroke="var(--ink)"
-      strokeWidth={1.6}
-      fill="var(--sheet)"
-    />
+    <g stroke="var(--ink)" strokeWidth={1.6}>
+      <Outline points={at([3, -6], [3, 6], [17, -6], [17, 6])} fill="var(--sheet)" />
+      <Stroke points={at([10, 0], [10, -9], [6, -9], [14, -9])} />
+    </g>
   );
 }

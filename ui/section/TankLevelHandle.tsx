@@ -4,7 +4,7 @@ import { clamp } from "@/core/quantity/tolerance";
 import type { LongSection } from "@/core/section/sectionLayout";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
-import type { View } from "../drawing/view";
+import { roundPx, type View } from "../drawing/view";
 
 /** The water in the tank, pulled up and down between empty and full. It is a way of looking, not an edit. */
 export function TankLevelHandle({ layout, view }: { readonly layout: LongSection; readonly view: View }) {
@@ -15,7 +15,7 @@ export function TankLevelHandle({ layout, view }: { readonly layout: LongSection
   const right = Math.max(...outline.map((p) => p.s));
   const spanPx = Math.max(1, (fullH - lowH) * view.ky);
   const set = (value: number) => look({ fillShare: clamp(value, 0, 1) });
-  const y = view.y(share > 0 ? waterH : lowH);
+  const [x, y] = [roundPx(view.x(right) - 3), roundPx(view.y(share > 0 ? waterH : lowH))];
   const onPointerMove = (event: PointerEvent<SVGGElement>) => {
     if (start.current) set(start.current.share + (start.current.y - event.clientY) / spanPx);
   };
@@ -29,7 +29,6 @@ export function TankLevelHandle({ layout, view }: { readonly layout: LongSection
       aria-valuenow={Math.round(share * 100)}
       aria-valuetext={`${Math.round(share * 100)} % of full`}
       className="handle"
-      transform={`translate(${(view.x(right) - 3).toFixed(1)} ${y.toFixed(1)})`}
       onPointerDown={(event) => {
         event.stopPropagation();
         event.currentTarget.setPointerCapture(event.pointerId);
@@ -47,8 +46,8 @@ export function TankLevelHandle({ layout, view }: { readonly layout: LongSection
       }}
     >
       <title>Water in the tank: pull to fill or empty</title>
-      <circle className="halo" r={14} cx={-6} />
-      <path className="grip" d="M0 0l-11 -6v12Z" />
+      <circle className="halo" cx={x - 6} cy={y} r={14} />
+      <polygon className="grip" points={`${x},${y} ${x - 11},${y - 6} ${x - 11},${y + 6}`} />
     </g>
   );
 }
