@@ -5,7 +5,7 @@ import type { Design, RulesChoice, Surroundings } from "../design/design";
 import type { Drain, Tank, Trap } from "../design/plumbing";
 import { computeDrainFlow } from "../falls/drainFlow";
 import { buildDrainPath, type DrainPath, findPipeOf, type Leg } from "../falls/drainPath";
-import { computeFallBudget, type FallBudget } from "../falls/fallBudget";
+import { computeFallBudget, computeFallInHandMm, type FallBudget } from "../falls/fallBudget";
 import { buildNetwork, type Network } from "../falls/network";
 import { computePonds } from "../falls/ponding";
 import { listPassages } from "../fit/passages";
@@ -178,12 +178,16 @@ function findWorstBudget(
   parked: readonly Standing[],
   toLeastMmPerM: (leg: Leg) => number,
 ): AtWorst<FallBudget> {
-  let worst: AtWorst<FallBudget> | null = null;
-  for (const { attitude, up } of parked) {
-    const budget = computeFallBudget(path, up, toLeastMmPerM);
-    if (!worst || budget.inHandMm < worst.inHandMm) worst = { ...budget, attitude };
+  const leastMmPerM = path.legs.map(toLeastMmPerM);
+  let worst = parked[0]!;
+  let leastMm = Infinity;
+  for (const standing of parked) {
+    const inHandMm = computeFallInHandMm(path, standing.up, leastMmPerM);
+    if (inHandMm >= leastMm) continue;
+    leastMm = inHandMm;
+    worst = standing;
   }
-  return worst!;
+  return { ...computeFallBudget(path, worst.up, toLeastMmPerM), attitude: worst.attitude };
 }
 
 // A running trap in the line, as a trap: two turns of its own bore apart [T].

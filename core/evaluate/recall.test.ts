@@ -21,6 +21,15 @@ test("a value is given again while its inputs are the same, and made anew when o
   expect(recall({}, [input], make)).toBe(6);
 });
 
+test("as many values are remembered as are asked for", () => {
+  const recall = createRecall<object, number>(2);
+  const key = {};
+  let made = 0;
+  const make = () => ++made;
+  expect([1, 2, 1, 2].map((n) => recall(key, [n], make))).toEqual([1, 2, 1, 2]);
+  expect([3, 2, 1].map((n) => recall(key, [n], make))).toEqual([3, 2, 4]);
+});
+
 const designs: fc.Arbitrary<Design> = fc.oneof(
   networks,
   fc.constantFrom(...DEMO_NAMES, FURNISHED).map((name) => readDemo(name)),

@@ -1,6 +1,7 @@
 import type { Design } from "../design/design";
 import type { Drain, Fixture, LineTrap, Pipe, Port, Tank } from "../design/plumbing";
 import { add, measureLength, measurePlanLength, scale, subtract, type Vec3, vec } from "../geometry/vec";
+import { createRecall } from "../quantity/recall";
 import { NO_LENGTH_MM } from "../quantity/tolerance";
 import { buildNetwork, followDrain, type Network, sumInflowLps } from "./network";
 
@@ -85,14 +86,14 @@ export function buildDrainPath(design: Design, drain: Drain, network: Network = 
     const from = i === 0 ? 0 : first + 1;
     return Array.from({ length: line.bendsMm.length + 1 - from }, (_, k) => ({ line, index: from + k }));
   });
-  const built = legs.map(({ line, index }, i) =>
-    buildLeg(nodesMm[i]!, nodesMm[i + 1]!, {
-      lineId: line.id,
-      index,
-      pipe: findPipeOf(line, index),
-      inflowLps: sumInflowLps(network, line, index),
-    }),
-  );
+  const built = legs.map(({ line, index }, i) => {
+    const [from, to] = [nodesMm[i]!, nodesMm[i + 1]!];
+    const pipe = findPipeOf(line, index);
+    const inflowLps = sumInflowLps(network, line, index);
+    return recallLeg(from, [to, line.id, index, pipe, inflowLps], () =>
+      buildLeg(from, to, { lineId: line.id, index, pipe, inflowLps }),
+    );
+  });
   return {
     drain,
     chain,
@@ -108,6 +109,10 @@ export function buildDrainPath(design: Design, drain: Drain, network: Network = 
     ownLegs: chain.length === 1 ? built : built.slice(0, drain.bendsMm.length + 1),
   };
 }
+
+// While one end of a drain is pulled its other legs stay the same objects, and so does what is known of them.
+const recallLeg = createRecall<Vec3, Leg>();
+const recallWeir = createRecall<Drain, Vec3>();
 
 function findInlet(network: Network, { to }: Drain): { readonly tank: Tank; readonly inlet: Port } {
   if (to.kind !== "inlet") throw new Error("a drain that joins another has no inlet");
@@ -128,10 +133,13 @@ const findJunctionBend = ({ to }: Drain): number => (to.kind === "junction" ? to
 function placeWeir(outletMm: Vec3, drain: Drain, ahead: readonly Vec3[]): Vec3 {
   if (!drain.trap) return outletMm;
   const { spanMm, dropMm } = drain.trap;
-  const aim = ahead.map((p) => subtract(p, outletMm)).find((d) => measurePlanLength(d) > NO_LENGTH_MM);
-  const reach = aim ? measurePlanLength(aim) : 1;
-  const sideways = aim ? scale(vec(aim.x, aim.y, 0), Math.min(spanMm, reach) / reach) : vec(0, 0, 0);
-  return add(outletMm, add(sideways, vec(0, 0, -dropMm)));
+  const towards = ahead.find((p) => Math.hypot(p.x - outletMm.x, p.y - outletMm.y) > NO_LENGTH_MM) ?? null;
+  return recallWeir(drain, [outletMm, towards], () => {
+    const aim = towards ? subtract(towards, outletMm) : null;
+    const reach = aim ? measurePlanLength(aim) : 1;
+    const sideways = aim ? scale(vec(aim.x, aim.y, 0), Math.min(spanMm, reach) / reach) : vec(0, 0, 0);
+    return add(outletMm, add(sideways, vec(0, 0, -dropMm)));
+  });
 }
 
 /** A leg between two inverts with what is known of its pipe. */

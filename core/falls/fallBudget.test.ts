@@ -1,11 +1,11 @@
 import fc from "fast-check";
-import { attitudes, designs } from "@/tests/arbitraries";
+import { attitudes, designs, networks } from "@/tests/arbitraries";
 import { computeUp, LEVEL } from "../attitude/attitude";
 import { listEnvelopeAttitudes } from "../attitude/envelope";
 import type { Drain } from "../design/plumbing";
 import { vec } from "../geometry/vec";
 import { buildDrainPath, buildLeg, type Leg } from "./drainPath";
-import { computeFallBudget, measureLegFallMm } from "./fallBudget";
+import { computeFallBudget, computeFallInHandMm, measureLegFallMm } from "./fallBudget";
 
 const findDrain = (design: { readonly lines: readonly { kind: string }[] }) =>
   design.lines.find((line) => line.kind === "drain") as Drain;
@@ -26,6 +26,24 @@ test("available = trap + drops + needed + left, at every attitude", () => {
       const spent = budget.trapMm + budget.dropsMm + budget.neededMm + budget.leftMm;
       expect(spent).toBeCloseTo(budget.availableMm, 6);
       expect(budget.inHandMm).toBeLessThanOrEqual(Math.max(budget.leftMm, budget.dropsMm) + 1e-9);
+    }),
+  );
+});
+
+test("the fall in hand alone is that of the whole budget, at every attitude", () => {
+  fc.assert(
+    fc.property(networks, attitudes, fc.double({ min: 0, max: 40, noNaN: true }), (design, attitude, least) => {
+      const up = computeUp(attitude);
+      for (const line of design.lines) {
+        if (line.kind !== "drain") continue;
+        const path = buildDrainPath(design, line);
+        const alone = computeFallInHandMm(
+          path,
+          up,
+          path.legs.map(() => least),
+        );
+        expect(alone).toBeCloseTo(computeFallBudget(path, up, () => least).inHandMm, 9);
+      }
     }),
   );
 });

@@ -34,6 +34,28 @@ export function measureLevelLengthMm(leg: Leg, fallMm: number): number {
 }
 
 /**
+ * The fall in hand alone, mm, for the least slope of each leg in turn, mm/m: what `computeFallBudget` says of it, without
+ * the rest. It is asked of every drain at every standing, so it makes nothing.
+ */
+export function computeFallInHandMm(path: DrainPath, up: Vec3, leastMmPerM: readonly number[]): number {
+  let dropsMm = 0;
+  let leftMm = 0;
+  let leastMm = Infinity;
+  for (let i = 0; i < path.legs.length; i++) {
+    const leg = path.legs[i]!;
+    const { from, to } = leg;
+    const fallMm = up.x * (from.x - to.x) + up.y * (from.y - to.y) + up.z * (from.z - to.z);
+    if (leg.kind === "drop") dropsMm += fallMm;
+    else {
+      const inHandMm = fallMm - (measureLevelLengthMm(leg, fallMm) * leastMmPerM[i]!) / MM_PER_M;
+      leftMm += inHandMm;
+      leastMm = Math.min(leastMm, inHandMm);
+    }
+  }
+  return leastMm === Infinity ? dropsMm : Math.min(leftMm, leastMm);
+}
+
+/**
  * Fall budget of a drain down to its tank, mm, for an up direction and the least slope of each leg, mm/m, in [0, 1000).
  * available = trap + drops + needed + left, at every attitude. Source: the sum every drain layer does; physics [C].
  * Example: outlet 500 mm over the inlet, trap 90, drop 300, 2 m at 20 mm/m → 70 mm left.

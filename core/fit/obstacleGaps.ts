@@ -1,10 +1,11 @@
 import type { RulesChoice, Surroundings } from "../design/design";
 import type { Tank } from "../design/plumbing";
 import type { Obstacle } from "../design/rig";
-import type { DrainPath } from "../falls/drainPath";
+import type { DrainPath, Leg } from "../falls/drainPath";
 import { type Block, measureBlockGap, measureLegGap } from "../geometry/blocks";
 import { measureExtent } from "../geometry/solid";
 import { add, type Vec3, vec } from "../geometry/vec";
+import { createRecall } from "../quantity/recall";
 import type { LimitId } from "../rules/limitIds";
 import { type Limit, lookUpLimit } from "../rules/lookUpLimit";
 import { hindersPipes, hindersTanks } from "./roles";
@@ -51,17 +52,21 @@ export function measureTankGaps(design: Surroundings, tank: Tank): ObstacleGap[]
 }
 
 /** Gap from the outside of one leg of pipe to every obstacle, mm [C]. */
-export function measureLegGaps(design: Surroundings, path: DrainPath, legIndex: number): ObstacleGap[] {
+export function measureLegGaps(design: Surroundings, path: DrainPath, legIndex: number): readonly ObstacleGap[] {
   const leg = path.legs[legIndex]!;
-  const { innerMm, outerMm } = leg.pipe;
-  const axis = (invert: Vec3): Vec3 => vec(invert.x, invert.y, invert.z + innerMm / 2);
-  return design.obstacles
-    .filter(({ kind }) => hindersPipes(kind))
-    .map((obstacle) => ({
-      obstacle,
-      gapMm: measureLegGap(axis(leg.from), axis(leg.to), toBlock(obstacle)) - outerMm / 2,
-    }));
+  return recallGaps(leg, [design.obstacles], () => {
+    const { innerMm, outerMm } = leg.pipe;
+    const axis = (invert: Vec3): Vec3 => vec(invert.x, invert.y, invert.z + innerMm / 2);
+    return design.obstacles
+      .filter(({ kind }) => hindersPipes(kind))
+      .map((obstacle) => ({
+        obstacle,
+        gapMm: measureLegGap(axis(leg.from), axis(leg.to), toBlock(obstacle)) - outerMm / 2,
+      }));
+  });
 }
+
+const recallGaps = createRecall<Leg, readonly ObstacleGap[]>();
 
 /** How far a tank reaches over the sill line, mm; negative is below it. Null where the rig has none. */
 export function measureSillGapMm(design: Surroundings, tank: Tank): number | null {

@@ -2,6 +2,7 @@ import type { Surroundings } from "../design/design";
 import type { Obstacle } from "../design/rig";
 import type { DrainPath, Leg } from "../falls/drainPath";
 import { interpolate, type Vec3, vec } from "../geometry/vec";
+import { createRecall } from "../quantity/recall";
 import { computeFloorHole, computeWallHole, type Hole } from "./holeSize";
 import { toBlock } from "./obstacleGaps";
 import { findRole } from "./roles";
@@ -49,7 +50,7 @@ const NEAR_MM = 300;
 export function listPassages(design: Surroundings, path: DrainPath, clearanceMm: number): Passage[] {
   const floorMm = measureFloorMm(design);
   return path.ownLegs.flatMap((leg, legIndex) =>
-    [...crossFloor(design, leg, floorMm, clearanceMm), ...crossPanels(design, leg, clearanceMm)].map(
+    listCrossings(design, leg, floorMm, clearanceMm).map(
       (crossing, nth): Passage => ({
         lineId: path.drain.id,
         legIndex,
@@ -60,6 +61,14 @@ export function listPassages(design: Surroundings, path: DrainPath, clearanceMm:
     ),
   );
 }
+
+const listCrossings = (design: Surroundings, leg: Leg, floorMm: number, clearanceMm: number): readonly Crossing[] =>
+  recallCrossings(leg, [design.obstacles, floorMm, clearanceMm], () => [
+    ...crossFloor(design, leg, floorMm, clearanceMm),
+    ...crossPanels(design, leg, clearanceMm),
+  ]);
+
+const recallCrossings = createRecall<Leg, readonly Crossing[]>();
 
 type Crossing = Omit<Passage, "lineId" | "legIndex" | "nth" | "drilledMm">;
 

@@ -1,17 +1,27 @@
+type Kept<V> = { readonly from: readonly unknown[]; readonly value: V };
+
 /**
- * Remembers, for each key, the last value and what it was made from, and gives it again while that is the same: the
- * same objects and equal numbers. Sound because what is made is a pure function of its key and inputs, and a part of a
- * design that no edit touched stays the same object.
+ * Remembers, for each key, the last values, `depth` ≥ 1 of them, and what each was made from, and gives one again when
+ * that is the same: the same objects and equal numbers. Sound because what is made is a pure function of its key and
+ * inputs, and a part of a design that no edit touched stays the same object.
  */
-export function createRecall<K extends object, V>() {
-  const kept = new WeakMap<K, { readonly from: readonly unknown[]; readonly value: V }>();
+export function createRecall<K extends object, V>(depth = 1) {
+  const kept = new WeakMap<K, Kept<V>[]>();
   return (key: K, from: readonly unknown[], make: () => V): V => {
-    const last = kept.get(key);
-    if (last && last.from.length === from.length && from.every((input, i) => Object.is(input, last.from[i]))) {
-      return last.value;
-    }
+    const values = kept.get(key);
+    for (const one of values ?? []) if (isSame(one.from, from)) return one.value;
     const value = make();
-    kept.set(key, { from, value });
+    if (!values) kept.set(key, [{ from, value }]);
+    else {
+      if (values.length >= depth) values.shift();
+      values.push({ from, value });
+    }
     return value;
   };
+}
+
+function isSame(a: readonly unknown[], b: readonly unknown[]): boolean {
+  if (a.length !== b.length) return false;
+  for (let i = 0; i < a.length; i++) if (!Object.is(a[i], b[i])) return false;
+  return true;
 }

@@ -1,6 +1,8 @@
 import type { Tank } from "../design/plumbing";
+import type { Solid } from "../geometry/solid";
 import { add, dot, type Vec3 } from "../geometry/vec";
 import { buildHeightField, type HeightField, measureVolumeBelowL } from "../geometry/volumeBelow";
+import { createRecall } from "../quantity/recall";
 import type { Opening } from "./openings";
 
 /** What decides that a tank is full. */
@@ -18,8 +20,14 @@ export type TankFull = {
   readonly openingOf: string | null;
 };
 
+/** A rig is judged level, as it stands, as it dumps and at a few places where it parks. */
+const USUAL_STANDINGS = 8;
+
+const recallField = createRecall<Solid, HeightField>(USUAL_STANDINGS);
+
 /** Heights of a tank's corners at an attitude; ask it for many levels. */
-export const buildTankField = (tank: Tank, up: Vec3): HeightField => buildHeightField(tank.solid, up);
+export const buildTankField = ({ solid }: Tank, up: Vec3): HeightField =>
+  recallField(solid, [up.x, up.y, up.z], () => buildHeightField(solid, up));
 
 /** Volume, L, below a true height, mm, over the rig's origin. */
 export function measureTankVolumeL(tank: Tank, field: HeightField, up: Vec3, surfaceMm: number): number {

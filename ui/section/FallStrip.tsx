@@ -1,4 +1,5 @@
 "use client";
+import type { CSSProperties } from "react";
 import { isLevel } from "@/core/attitude/attitude";
 import type { DrainResult } from "@/core/evaluate/evaluation";
 import type { FallBudget } from "@/core/falls/fallBudget";
@@ -24,7 +25,11 @@ export function FallStrip() {
   if (!result) return null;
   const worstWhere = describeAttitude(result.worst.attitude, kind);
   return (
-    <section aria-label="Fall budget" className="strip border-t border-ink bg-paper px-3 py-2">
+    <section
+      aria-label="Fall budget"
+      className="strip border-t border-ink bg-paper px-3 py-2"
+      style={{ "--rows": isLevel(attitude) ? 2 : 3 } as CSSProperties}
+    >
       <StripRow stand="level" budget={result.level} after={after?.level} {...{ result, units }} />
       {!isLevel(attitude) && (
         <StripRow
@@ -64,7 +69,7 @@ function StripRow({ stand, budget, after, where, onWhere, result, units }: RowPr
   const short = inHandMm < 0;
   const at = { kind: "line", id: result.lineId } as const;
   return (
-    <div className="flex items-stretch gap-x-3 gap-y-1 py-1 phone:flex-wrap">
+    <div className="flex items-stretch gap-x-3 gap-y-1 py-1 desk:h-[54px] phone:flex-wrap">
       <div className="w-[118px] shrink-0 self-center phone:w-auto phone:flex-1">
         <div className="plate text-[15px] leading-tight">{STAND_NAMES[stand]}</div>
         {where &&
@@ -107,8 +112,9 @@ type CellsProps = Pick<RowProps, "stand" | "budget" | "result" | "units">;
 /** Trap and drops take a fixed width, for they are long and never in doubt; the runs share the rest by their fall. */
 function Cells({ stand, budget, result, units }: CellsProps) {
   const runs = budget.legs
-    .map((leg, index) => ({ leg, index }))
+    .map((leg, index) => ({ leg, index, weight: Math.max(20, Math.abs(leg.fallMm) + Math.max(0, -leg.inHandMm)) }))
     .filter(({ index }) => result.legs[index]!.kind === "run");
+  const whole = runs.reduce((sum, { weight }) => sum + weight, 0);
   const at = { kind: "line", id: result.lineId } as const;
   const label = (mm: number) => formatLengthFigure(mm, units);
   const where = STAND_NAMES[stand].toLowerCase();
@@ -130,10 +136,10 @@ function Cells({ stand, budget, result, units }: CellsProps) {
           figure={label(budget.dropsMm)}
         />
       )}
-      {runs.map(({ leg, index }) => {
+      {runs.map(({ leg, index, weight }) => {
         const asked = Math.max(0, leg.neededMm);
         const hand = leg.inHandMm;
-        const weight = Math.max(20, Math.abs(leg.fallMm) + (hand < 0 ? -hand : 0));
+        const handShare = toShare(Math.max(0.5, Math.abs(hand)), asked + Math.max(0.5, Math.abs(hand)));
         const isWeakest = index === budget.weakestLeg && runs.length > 1;
         return (
           <Figure
@@ -141,17 +147,16 @@ function Cells({ stand, budget, result, units }: CellsProps) {
             working={toWorkingId("legFall", { kind: "leg", lineId: result.lineId, index }, stand)}
             label={`Leg ${index + 1}, ${where}${isWeakest ? ", the weakest run: it decides" : ""}`}
             className="flex min-w-[52px] flex-col border-l border-ink text-left first:border-l-0"
-            style={{ flex: `${weight.toFixed(2)} 1 0` }}
+            style={{ flex: `${toShare(weight, whole)} 1 0` }}
           >
-            <span className="flex h-3 w-full overflow-hidden border-b border-rule">
-              <span className="strip-asked" style={{ flex: `${asked.toFixed(2)} 0 0` }} />
-              <span
-                className={hand < 0 ? "strip-short" : "strip-hand"}
-                style={{ flex: `${Math.max(0.5, Math.abs(hand)).toFixed(2)} 0 0` }}
-              />
+            <span className="flex h-3 w-full border-b border-rule">
+              <span className="strip-asked" style={{ flex: `${100 - handShare} 0 0` }} />
+              <span className={hand < 0 ? "strip-short" : "strip-hand"} style={{ flex: `${handShare} 0 0` }} />
             </span>
             <span className="flex min-h-0 w-full flex-1 flex-col justify-center px-1.5 text-[13px] leading-[1.1]">
-              <span className={`truncate ${isWeakest ? "plate text-ink" : "text-faint"}`}>leg {index + 1}</span>
+              <span className={`whitespace-nowrap ${isWeakest ? "plate text-ink" : "text-faint"}`}>
+                leg {index + 1}
+              </span>
               <span className={`truncate text-[15px] ${hand < 0 ? "text-signal" : ""}`}>
                 {asked > 0.5 && <span className="text-faint">{label(asked)} + </span>}
                 {label(hand)}
@@ -163,6 +168,9 @@ function Cells({ stand, budget, result, units }: CellsProps) {
     </div>
   );
 }
+
+// In whole hundredths, that a move too small to be seen lays nothing out anew.
+const toShare = (part: number, whole: number): number => Math.round((part / whole) * 100);
 
 type FixedProps = {
   readonly name: string;

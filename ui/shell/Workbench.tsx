@@ -78,7 +78,7 @@ export function Workbench() {
           </div>
           <div className={`flex min-w-0 flex-1 flex-col ${on("section", "plan")}`}>
             <div className={`flex min-h-0 flex-[7] flex-col ${on("section")}`}>
-              <RegionContext value="strip">
+              <RegionContext value="findings">
                 <SectionHeader />
               </RegionContext>
               <RegionContext value="section">
