@@ -1,4 +1,5 @@
 import { expect, openSample, openWorkbench, readInHand, test } from "./fixtures";
+import { measureHandS, watchHand } from "./handTime";
 
 // From the empty rig to a drain side that runs, without a coordinate that is not known: tank, fixtures and ways are
 // placed and found; the hand picks, drags and decides.
@@ -49,11 +50,16 @@ const WHOLE = [
   ["kitchenSink", "Paint sink", 500, -850, 600],
 ] as const;
 
-test("Lesesaal, bare: twelve fixtures where they stand, each with a way that was found, and every drain runs", async ({
+/** The whole drain side from the empty rig, s. */
+const MOST_S = 600;
+
+test("Lesesaal, bare: twelve fixtures where they stand, each with a way that was found, and every drain runs, in under ten minutes", async ({
   page,
 }) => {
   test.setTimeout(240_000);
   await openWorkbench(page);
+  await watchHand(page);
+  const began = Date.now();
   await openSample(page, "Lesesaal, bare");
   await page.keyboard.press("3");
   await page.getByRole("button", { name: "Grey tank", exact: true }).click();
@@ -100,4 +106,13 @@ test("Lesesaal, bare: twelve fixtures where they stand, each with a way that was
   await expect(findings).not.toContainText("is far from air");
   await expect(page.getByRole("group", { name: "Fixtures" }).getByRole("listitem")).toHaveCount(WHOLE.length);
   await expect(findings).not.toContainText("to settle before you drill");
+  // the hand waits for the page as long as this test did
+  const waitedS = (Date.now() - began) / 1000;
+  const { seconds, actions } = await measureHandS(page);
+  test.info().annotations.push({
+    type: "by hand",
+    description: `${actions} actions, ${seconds.toFixed(0)} s, and ${waitedS.toFixed(0)} s of waiting`,
+  });
+  expect(actions).toBeGreaterThan(WHOLE.length * 6);
+  expect(seconds + waitedS).toBeLessThan(MOST_S);
 });
