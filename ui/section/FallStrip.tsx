@@ -109,6 +109,9 @@ function StripRow({ stand, budget, after, where, onWhere, result, units }: RowPr
 
 type CellsProps = Pick<RowProps, "stand" | "budget" | "result" | "units">;
 
+/** A cell with less of the row, in hundredths, has no room for what is asked beside what is in hand. */
+const SUM_SHARE = 26;
+
 /** Trap and drops take a fixed width, for they are long and never in doubt; the runs share the rest by their fall. */
 function Cells({ stand, budget, result, units }: CellsProps) {
   const runs = budget.legs
@@ -139,6 +142,7 @@ function Cells({ stand, budget, result, units }: CellsProps) {
       {runs.map(({ leg, index, weight }) => {
         const asked = Math.max(0, leg.neededMm);
         const hand = leg.inHandMm;
+        const share = toShare(weight, whole);
         const handShare = toShare(Math.max(0.5, Math.abs(hand)), asked + Math.max(0.5, Math.abs(hand)));
         const isWeakest = index === budget.weakestLeg && runs.length > 1;
         return (
@@ -147,7 +151,7 @@ function Cells({ stand, budget, result, units }: CellsProps) {
             working={toWorkingId("legFall", { kind: "leg", lineId: result.lineId, index }, stand)}
             label={`Leg ${index + 1}, ${where}${isWeakest ? ", the weakest run: it decides" : ""}`}
             className="flex min-w-[52px] flex-col border-l border-ink text-left first:border-l-0"
-            style={{ flex: `${toShare(weight, whole)} 1 0` }}
+            style={{ flex: `${share} 1 0` }}
           >
             <span className="flex h-3 w-full border-b border-rule">
               <span className="strip-asked" style={{ flex: `${100 - handShare} 0 0` }} />
@@ -158,7 +162,7 @@ function Cells({ stand, budget, result, units }: CellsProps) {
                 leg {index + 1}
               </span>
               <span className={`truncate text-[15px] ${hand < 0 ? "text-signal" : ""}`}>
-                {asked > 0.5 && <span className="text-faint">{label(asked)} + </span>}
+                {asked > 0.5 && share >= SUM_SHARE && <span className="text-faint">{label(asked)} + </span>}
                 {label(hand)}
               </span>
             </span>
