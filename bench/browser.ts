@@ -1,4 +1,5 @@
 import { spawn } from "node:child_process";
+import { existsSync, readFileSync } from "node:fs";
 import { gzipSync } from "node:zlib";
 import { type Browser, chromium, type Locator, type Page } from "@playwright/test";
 import type { Design } from "@/core/design/design";
@@ -20,7 +21,8 @@ export async function benchBrowser(): Promise<Row[]> {
       executablePath: process.env["CHROMIUM"] ?? "/usr/bin/chromium",
       args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking"],
     });
-    const rows = [
+    const before = readSteal();
+    const rows: Row[] = [
       ...(await benchFirstLoad(browser)),
       ...(await benchBareDrag(await browser.newPage())),
       ...(await benchDrag(await browser.newPage(), "kranich", null)),
@@ -28,11 +30,27 @@ export async function benchBrowser(): Promise<Row[]> {
       ...(await benchDrag(await browser.newPage(), "lesesaal furnished, 12 fixtures", readDemo(FURNISHED))),
     ];
     rows.push(...(await benchMap(await browser.newPage())));
+    rows.push(...toStealRows(before, readSteal()));
     await browser.close();
     return rows;
   } finally {
     if (server.exitCode === null) process.kill(-server.pid!);
   }
+}
+
+type Steal = { readonly stolen: number; readonly all: number };
+
+// On a machine that is itself a guest the host takes time away in the middle of a frame; Linux counts it.
+function readSteal(): Steal | null {
+  if (!existsSync("/proc/stat")) return null;
+  const ticks = readFileSync("/proc/stat", "utf8").split("\n")[0]!.trim().split(/\s+/).slice(1).map(Number);
+  return { stolen: ticks[7] ?? 0, all: ticks.reduce((sum, n) => sum + n, 0) };
+}
+
+function toStealRows(before: Steal | null, after: Steal | null): Row[] {
+  if (!before || !after || after.all === before.all) return [];
+  const value = ((after.stolen - before.stolen) / (after.all - before.all)) * 100;
+  return [{ name: "time the machine's host took away meanwhile", value, unit: "%", budget: null, better: "less" }];
 }
 
 async function waitFor(address: string): Promise<void> {
