@@ -113,9 +113,10 @@ const PULLED: readonly (readonly [string, string, RegExp])[] = [
   ["passage", "Long section", /^Move the floor passage/],
   ["inlet", "Long section", /^Move the inlet/],
   ["outlet", "Long section", /^Move the outlet/],
+  ["leg", "Long section", /^Move .*, leg \d+, keeping its fall$/],
   ["tank in plan", "Plan of", /^Move Grey tank in plan$/],
   ["bend in plan", "Plan of", /bend 1 of .* in plan$/],
-  ["leg in plan", "Plan of", /^Move the leg .* in plan$|^Move leg .* in plan$/],
+  ["leg in plan", "Plan of", /^Move .*, leg \d+ in plan$/],
   ["passage in plan", "Plan of", /^Move the floor passage .* in plan$/],
   ["fixture in plan", "Plan of", /^Move the outlet of .* in plan$/],
 ];

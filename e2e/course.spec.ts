@@ -5,10 +5,13 @@ import {
   openRig,
   openSample,
   openWorkbench,
+  pull,
   RIG_NAMES,
   type RigName,
   readInHand,
+  section,
   test,
+  toNumber,
 } from "./fixtures";
 
 // A wall across the way of the sink's drain, and a window beside the breather's end, by their three coordinates.
@@ -44,6 +47,33 @@ for (const name of RIG_NAMES) {
     await last.fill("5000");
     await last.press("Enter");
     await expect(falls.getByRole("alert")).toContainText("From −500 to 1000 mm/m.");
+  });
+
+  test(`${name}: a whole leg is pulled in the section: it keeps its fall and takes the inlet along`, async ({
+    page,
+  }) => {
+    await openRig(page, name);
+    await page.keyboard.press("4");
+    const fall = page.getByRole("group", { name: "Fall of each leg" }).getByLabel(/^Leg 3/);
+    const drop = section(page).locator("..").getByRole("button", { name: "Drop, leg 2: show the working" });
+    const first = page.getByRole("group", { name: "Fall of each leg" }).getByLabel(/^Leg 1/);
+    const before = {
+      first: await first.inputValue(),
+      fall: await fall.inputValue(),
+      drop: toNumber(await drop.innerText()),
+    };
+    const leg = section(page).getByRole("button", { name: /, leg 3, keeping its fall$/ });
+    await pull(page, leg, 0, 4);
+    await expect.poll(async () => toNumber(await drop.innerText())).toBeGreaterThan(before.drop);
+    // a longer drop and the same falls before and after it: the inlet went down as well
+    await expect(first).toHaveValue(before.first);
+    await expect(fall).toHaveValue(before.fall);
+    await page.keyboard.press("Control+z");
+    await expect.poll(async () => toNumber(await drop.innerText())).toBe(before.drop);
+    await leg.focus();
+    await leg.press("Shift+ArrowDown");
+    await expect.poll(async () => toNumber(await drop.innerText())).toBeCloseTo(before.drop + 10, 0);
+    await expect(fall).toHaveValue(before.fall);
   });
 
   test(`${name}: from a bend on the drain goes on in hose: joined by a barb, on the list of parts, and told of where it narrows`, async ({

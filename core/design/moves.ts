@@ -28,19 +28,39 @@ export function findPlaceMm(design: Design, part: Movable): Vec3 | null {
     case "passage":
       return listPoints(design.lines.find((l) => l.id === part.lineId))[part.index - 1] ?? null;
     case "leg": {
-      const [from, to] = listLegEnds(design, part);
-      return from && to ? interpolate(from, to, 0.5) : null;
+      const ends = findLegEnds(design, part);
+      return ends && interpolate(ends.from, ends.to, 0.5);
     }
     default:
       return null;
   }
 }
 
-/** The bends at both ends of a leg that lies between two of them; none where one of its ends is held. */
-function listLegEnds(design: Design, { lineId, index }: { readonly lineId: string; readonly index: number }): Vec3[] {
-  const points = listPoints(design.lines.find((l) => l.id === lineId));
-  const [from, to] = [points[index - 1], points[index]];
-  return from && to ? [from, to] : [];
+type LegEnds = {
+  readonly from: Vec3;
+  readonly to: Vec3;
+  /** The tank and inlet the leg ends in; null where it ends at a bend. */
+  readonly into: { readonly tank: Tank; readonly portId: string } | null;
+};
+
+/**
+ * Both ends of a leg that can be moved as one: between two bends, or from the last bend into a tank that is not locked.
+ * Null where an end is held, at the fixture or in another drain.
+ */
+function findLegEnds(
+  { lines, tanks }: Design,
+  { lineId, index }: { readonly lineId: string; readonly index: number },
+): LegEnds | null {
+  const line = lines.find((l) => l.id === lineId);
+  const from = listPoints(line)[index - 1];
+  if (!from || !line) return null;
+  const bend = listPoints(line)[index];
+  if (bend) return { from, to: bend, into: null };
+  if (line.kind !== "drain" || line.to.kind !== "inlet") return null;
+  const { tankId, portId } = line.to;
+  const tank = tanks.find(({ id, locked }) => id === tankId && !locked);
+  const port = tank?.ports.find(({ id }) => id === portId);
+  return tank && port ? { from, to: add(tank.atMm, port.atMm), into: { tank, portId } } : null;
 }
 
 /** The free points of a line: a drain's bends, a vent's whole route. */
@@ -50,8 +70,8 @@ export function listPoints(line: Line | undefined): readonly Vec3[] {
 }
 
 /**
- * Edit that puts a part at a place, mm in the rig frame, rounded to 0.1 mm. A tank takes its breather along,
- * a passage both ends of its leg, a port stays within its tank. Null when the part has no place.
+ * Edit that puts a part at a place, mm in the rig frame, rounded to 0.1 mm. A tank takes its breather along, a leg the
+ * inlet it ends in, a passage both ends of its leg; a port stays within its tank. Null when the part has no place.
  */
 export function buildMove(design: Design, part: Movable, toMm: Vec3): Edit | null {
   const from = findPlaceMm(design, part);
@@ -80,15 +100,25 @@ function listMoveOps(design: Design, part: Movable, from: Vec3, by: Vec3): EditO
       return [set(["lines", part.lineId, line.kind === "drain" ? "bendsMm" : "pointsMm", part.index], to)];
     }
     case "leg":
-      // both ends by the same, so that the leg keeps its fall
-      return listLegEnds(design, part).flatMap((end, i) =>
-        end ? [set(["lines", part.lineId, "bendsMm", part.index - 1 + i], roundTenth(add(end, by)))] : [],
-      );
+      return moveLeg(design, part, by);
     case "passage":
       return movePassage(design.lines.find((l) => l.id === part.lineId) as Drain, part.index, by);
     default:
       return [];
   }
+}
+
+// Both ends by the same, so that the leg keeps its fall; an inlet goes as far as its tank reaches, and the leg with it.
+function moveLeg(design: Design, part: { readonly lineId: string; readonly index: number }, by: Vec3): EditOp[] {
+  const ends = findLegEnds(design, part);
+  if (!ends) return [];
+  const { from, to, into } = ends;
+  const bend = (index: number, at: Vec3) => set(["lines", part.lineId, "bendsMm", index], roundTenth(at));
+  if (!into) return [bend(part.index - 1, add(from, by)), bend(part.index, add(to, by))];
+  const { tank, portId } = into;
+  const atMm = clampToTank(tank, roundTenth(subtract(add(to, by), tank.atMm)));
+  const held = subtract(add(tank.atMm, atMm), to);
+  return [bend(part.index - 1, add(from, held)), set(["tanks", tank.id, "ports", portId, "atMm"], atMm)];
 }
 
 // A passage is a leg: both its free ends move in plan and keep their heights.

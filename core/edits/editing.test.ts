@@ -6,7 +6,8 @@ import { buildMove, findPlaceMm } from "../design/moves";
 import type { Drain } from "../design/plumbing";
 import { evaluate } from "../evaluate/evaluate";
 import { buildDrainPath } from "../falls/drainPath";
-import { measurePlanLength, subtract } from "../geometry/vec";
+import { measureExtent } from "../geometry/solid";
+import { add, measurePlanLength, subtract } from "../geometry/vec";
 import { listParts } from "../parts/listParts";
 import { listFamily } from "../parts/pipes";
 import { buildCopyFixture } from "./copyFixture";
@@ -85,6 +86,39 @@ test("a leg between two bends moves as one and keeps its fall and its length", (
           0,
         );
         expect(findPlaceMm(design, { ...part, index: 0 })).toBeNull();
+      },
+    ),
+  );
+});
+
+test("a leg that ends in the tank takes its inlet along, as far as the tank reaches, and keeps its fall", () => {
+  fc.assert(
+    fc.property(
+      networks,
+      fc.tuple(...[0, 1, 2].map(() => fc.integer({ min: -900, max: 900 }))),
+      (design, [dx, dy, dz]) => {
+        const drain = drainsOf(design).find(({ to, bendsMm }) => to.kind === "inlet" && bendsMm.length > 0)!;
+        const part = { kind: "leg", lineId: drain.id, index: drain.bendsMm.length } as const;
+        const place = findPlaceMm(design, part)!;
+        const edit = buildMove(design, part, add(place, { x: dx!, y: dy!, z: dz! }));
+        if (!edit) return;
+        const after = mustApply(design, edit);
+        const legOf = (one: Any) =>
+          buildDrainPath(one, drainsOf(one).find(({ id }) => id === drain.id)!).legs.find(
+            ({ lineId, index }) => lineId === part.lineId && index === part.index,
+          )!;
+        const [was, is] = [legOf(design), legOf(after)];
+        // places are kept to a tenth of a millimetre
+        expect(Math.abs(is.from.z - is.to.z - (was.from.z - was.to.z))).toBeLessThan(0.11);
+        expect(Math.abs(is.planLengthMm - was.planLengthMm)).toBeLessThan(0.21);
+        const { tank, inlet } = buildDrainPath(after, drainsOf(after).find(({ id }) => id === drain.id)!);
+        const { min, max } = measureExtent(tank.solid);
+        for (const axis of ["x", "y", "z"] as const) {
+          expect(inlet.atMm[axis]).toBeGreaterThanOrEqual(min[axis] - 0.05);
+          expect(inlet.atMm[axis]).toBeLessThanOrEqual(max[axis] + 0.05);
+        }
+        const locked = { ...design, tanks: design.tanks.map((one) => ({ ...one, locked: true as const })) };
+        expect(findPlaceMm(locked, part)).toBeNull();
       },
     ),
   );

@@ -40,6 +40,7 @@ test("a pull along the section is a shift of the same length in plan, and keeps 
         { kind: "tank", id: "grey" },
         { kind: "bend", lineId: drain.id, index: 1 },
         { kind: "passage", lineId: drain.id, index: 1 },
+        { kind: "leg", lineId: drain.id, index: 1 },
       ] as const) {
         const shift = computeSectionShift(design, drain, part, { alongMm, upMm: 0 }, attitude);
         expect(measurePlanLength(shift)).toBeCloseTo(Math.abs(alongMm), 6);

@@ -44,6 +44,10 @@ function findPointIndex(path: DrainPath, part: Movable): number {
     const node = path.nodeRefs.findIndex(({ lineId, bend }) => lineId === part.lineId && bend === part.index);
     return node < 0 ? last : node + 1;
   }
+  if (part.kind === "leg") {
+    const leg = path.legs.findIndex(({ lineId, index }) => lineId === part.lineId && index === part.index);
+    return leg < 0 ? last : leg + 2;
+  }
   if (part.kind === "passage") return Math.min(part.index + 1, last);
   return last;
 }

@@ -1,12 +1,12 @@
 "use client";
 import type { Design } from "@/core/design/design";
-import { listPoints, type Movable } from "@/core/design/moves";
+import { findPlaceMm, listPoints, type Movable } from "@/core/design/moves";
 import { measureExtent } from "@/core/geometry/solid";
-import { interpolate, type Vec3, vec } from "@/core/geometry/vec";
+import { type Vec3, vec } from "@/core/geometry/vec";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describePart } from "@/words/findings";
 import { Handle, type HandleShape, type Pull } from "../drawing/Handle";
-import { findShownDrain } from "../drawing/shown";
+import { findShownResult } from "../drawing/shown";
 import type { PlanProps } from "./PlanScenery";
 
 const toPlanShift = (_: Design, pull: Pull): Vec3 => vec(pull.across, pull.up, 0);
@@ -15,7 +15,6 @@ const toTurnedShift = (_: Design, pull: Pull): Vec3 => vec(pull.up, -pull.across
 /** Everything that can be pulled in plan. On a turned sheet, zoomed by `turnedZoom`, up the screen is forward. */
 export function PlanHandles({ design, view, turnedZoom }: PlanProps & { readonly turnedZoom: number | null }) {
   const evaluation = useWorkbench((state) => state.evaluation);
-  const drainId = useWorkbench((state) => state.drainId);
   const toShift = turnedZoom === null ? toPlanShift : toTurnedShift;
   const zoomed = turnedZoom ?? 1;
   const pxPerMm = { x: view.kx * zoomed, y: view.ky * zoomed };
@@ -31,14 +30,12 @@ export function PlanHandles({ design, view, turnedZoom }: PlanProps & { readonly
     />
   );
   // a leg is pulled by its middle; those of the drain shown, that there be room
-  const shown = findShownDrain(design, drainId);
-  const shownLegs = (shown?.bendsMm ?? []).slice(1).flatMap((bend, i) => {
-    const before = shown!.bendsMm[i]!;
-    const part = { kind: "leg", lineId: shown!.id, index: i + 1 } as const;
+  const result = useWorkbench(findShownResult);
+  const shownLegs = (result?.legs.slice(0, result.ownLegs) ?? []).flatMap(({ lineId, index, planLengthMm }) => {
+    const part = { kind: "leg", lineId, index } as const;
+    const at = findPlaceMm(design, part);
     // a drop is one point in plan, and its floor passage moves it
-    return Math.hypot(bend.x - before.x, bend.y - before.y) * view.kx < 40
-      ? []
-      : [{ part, at: interpolate(before, bend, 0.5) }];
+    return at && planLengthMm * view.kx >= 40 ? [{ part, at }] : [];
   });
   return (
     <g>

@@ -2,6 +2,7 @@
 import dynamic from "next/dynamic";
 import { memo, useId, useMemo, useRef } from "react";
 import type { Design } from "@/core/design/design";
+import { findPlaceMm } from "@/core/design/moves";
 import { toPartKey } from "@/core/design/part";
 import type { FixtureKind } from "@/core/design/plumbing";
 import type { Severity } from "@/core/evaluate/findings";
@@ -222,6 +223,22 @@ function SectionHandles({ layout, view }: { readonly layout: LongSection; readon
           />
         ) : null,
       )}
+      {result.legs.slice(0, result.ownLegs).map((leg, i) => {
+        const part = { kind: "leg", lineId: leg.lineId, index: leg.index } as const;
+        const [from, to] = [layout.nodes[i]!, layout.nodes[i + 1]!];
+        if (leg.kind === "drop" || (to.s - from.s) * view.kx < LEAST_LEG_PX || !findPlaceMm(design, part)) return null;
+        // clear of the mark of the flow in the middle
+        const share = 0.72;
+        return (
+          <Handle
+            key={`leg-${leg.index}`}
+            {...props(part)}
+            label={`Move ${describePart(part, design)}, keeping its fall`}
+            at={at(from.s + (to.s - from.s) * share, from.h + (to.h - from.h) * share + bore / 2)}
+            shape="leg"
+          />
+        );
+      })}
       {layout.nodes.slice(-1).map((node) => (
         <Handle
           key="inlet"
@@ -239,6 +256,9 @@ function SectionHandles({ layout, view }: { readonly layout: LongSection; readon
     </g>
   );
 }
+
+/** A leg shorter than this on the screen has no room to be taken hold of between its ends. */
+const LEAST_LEG_PX = 64;
 
 /** A double click this near to a leg puts a bend into it, px. */
 const NEAR_PX = 14;
