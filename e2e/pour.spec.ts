@@ -30,6 +30,8 @@ test("a hose too narrow for it is seen to fill the sink; a shower beside it can 
   await openWorkbench(page);
   await page.keyboard.press("4");
   await page.getByLabel("Add a fixture").selectOption("showerTray");
+  // it is laid, and then it is what is shown
+  await expect(page.getByRole("group", { name: "Shower tray, underside of the waste" })).toBeVisible();
   await page.getByRole("button", { name: "Pour", exact: true }).click();
   const bar = page.getByRole("region", { name: "Water in motion" });
   await expect(bar.getByTestId("pour-says")).toContainText("Shower tray");

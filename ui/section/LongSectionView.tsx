@@ -2,19 +2,15 @@
 import dynamic from "next/dynamic";
 import { memo, useId, useMemo, useRef } from "react";
 import type { Design } from "@/core/design/design";
-import { findPlaceMm } from "@/core/design/moves";
 import { toPartKey } from "@/core/design/part";
 import type { FixtureKind } from "@/core/design/plumbing";
 import type { Severity } from "@/core/evaluate/findings";
 import type { Leg } from "@/core/falls/drainPath";
 import { layOutLongSection } from "@/core/section/longSection";
 import type { LongSection } from "@/core/section/sectionLayout";
-import { computeSectionShift } from "@/core/section/sectionShift";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, workbench } from "@/store/workbench";
-import { describePart } from "@/words/findings";
 import { DrawingTools, TOOLS_CORNER } from "../drawing/DrawingTools";
-import { Handle, type Pull } from "../drawing/Handle";
 import { Hatches } from "../drawing/Hatches";
 import { Paper } from "../drawing/Stroke";
 import { findShownDrain, findShownResult, HITS } from "../drawing/shown";
@@ -24,6 +20,7 @@ import { type Bounds, EXAGGERATIONS, fitView, type View } from "../drawing/view"
 import { Button } from "../kit/Button";
 import { SectionDrain } from "./SectionDrain";
 import { SectionGhost } from "./SectionGhost";
+import { SectionHandles } from "./SectionHandles";
 import { SectionLabels } from "./SectionLabels";
 import { SectionScenery } from "./SectionScenery";
 import { SectionTank } from "./SectionTank";
@@ -159,106 +156,6 @@ export function LongSectionView() {
     </div>
   );
 }
-
-function SectionHandles({ layout, view }: { readonly layout: LongSection; readonly view: View }) {
-  const design = useWorkbench((state) => state.history!.design);
-  const drain = design.lines.find((line) => line.id === layout.lineId);
-  const result = useWorkbench(findShownResult);
-  const attitude = useWorkbench((state) => state.attitude);
-  if (drain?.kind !== "drain" || !result) return null;
-  const pxPerMm = { x: view.kx, y: view.ky };
-  const bore = drain.pipe.innerMm;
-  const at = (s: number, h: number) => [view.x(s), view.y(h)] as const;
-  const props = (part: Parameters<typeof computeSectionShift>[2]) => ({
-    part,
-    pxPerMm,
-    toShift: (base: typeof design, pull: Pull) => {
-      const line = base.lines.find((l) => l.id === drain.id);
-      return computeSectionShift(
-        base,
-        line?.kind === "drain" ? line : drain,
-        part,
-        { alongMm: pull.across, upMm: pull.up },
-        attitude,
-      );
-    },
-  });
-  const { outline } = layout.tank;
-  const low = Math.min(...outline.map((p) => p.h));
-  const middle = (Math.min(...outline.map((p) => p.s)) + Math.max(...outline.map((p) => p.s))) / 2;
-  const tankPart = { kind: "tank", id: layout.tank.id } as const;
-  const fixturePart = { kind: "fixture", id: drain.fromFixture } as const;
-  return (
-    <g>
-      <Handle
-        {...props(tankPart)}
-        label={`Move ${describePart(tankPart, design)}`}
-        at={[view.x(middle), view.y(low) - 9]}
-        shape="wide"
-      />
-      {result.passages
-        .filter(({ through }) => through === "floor")
-        .map((passage) => {
-          const from = layout.nodes[passage.legIndex]!;
-          const to = layout.nodes[passage.legIndex + 1]!;
-          const floor = layout.floorTop.find((p) => p.s >= from.s)?.h ?? 0;
-          const share = from.h === to.h ? 0 : Math.min(1, Math.max(0, (from.h - floor) / (from.h - to.h)));
-          return (
-            <Handle
-              key={passage.legIndex}
-              {...props({ kind: "passage", lineId: drain.id, index: passage.legIndex })}
-              label={`Move the floor passage of ${drain.name}`}
-              at={at(from.s + (to.s - from.s) * share, floor)}
-              shape="square"
-            />
-          );
-        })}
-      {layout.nodes.map((node) =>
-        node.role === "bend" ? (
-          <Handle
-            key={`${node.lineId}-${node.bend}`}
-            {...props({ kind: "bend", lineId: node.lineId, index: node.bend })}
-            label={`Move bend ${node.bend + 1} of ${design.lines.find((l) => l.id === node.lineId)?.name}`}
-            at={at(node.s, node.h + bore / 2)}
-          />
-        ) : null,
-      )}
-      {result.legs.slice(0, result.ownLegs).map((leg, i) => {
-        const part = { kind: "leg", lineId: leg.lineId, index: leg.index } as const;
-        const [from, to] = [layout.nodes[i]!, layout.nodes[i + 1]!];
-        if (leg.kind === "drop" || (to.s - from.s) * view.kx < LEAST_LEG_PX || !findPlaceMm(design, part)) return null;
-        // clear of the mark of the flow in the middle
-        const share = 0.72;
-        return (
-          <Handle
-            key={`leg-${leg.index}`}
-            {...props(part)}
-            label={`Move ${describePart(part, design)}, keeping its fall`}
-            at={at(from.s + (to.s - from.s) * share, from.h + (to.h - from.h) * share + bore / 2)}
-            shape="leg"
-          />
-        );
-      })}
-      {layout.nodes.slice(-1).map((node) => (
-        <Handle
-          key="inlet"
-          {...props({ kind: "port", tankId: layout.tank.id, id: layout.tank.inletId })}
-          label={`Move the inlet of ${describePart(tankPart, design)}`}
-          at={at(node.s, node.h + bore / 2)}
-        />
-      ))}
-      <Handle
-        {...props(fixturePart)}
-        label={`Move the outlet of ${describePart(fixturePart, design)}`}
-        at={at(layout.outlet.s, layout.outlet.h)}
-        shape="wide"
-      />
-    </g>
-  );
-}
-
-/** A leg shorter than this on the screen has no room to be taken hold of between its ends. */
-const LEAST_LEG_PX = 64;
 
 /** A double click this near to a leg puts a bend into it, px. */
 const NEAR_PX = 14;

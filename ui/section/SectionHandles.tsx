@@ -1,0 +1,110 @@
+"use client";
+import { findPlaceMm } from "@/core/design/moves";
+import type { LongSection } from "@/core/section/sectionLayout";
+import { computeSectionShift } from "@/core/section/sectionShift";
+import { useWorkbench } from "@/store/useWorkbench";
+import { describePart } from "@/words/findings";
+import { Handle, type Pull } from "../drawing/Handle";
+import { findShownResult } from "../drawing/shown";
+import type { View } from "../drawing/view";
+
+/** A leg shorter than this on the screen has no room to be taken hold of between its ends. */
+const LEAST_LEG_PX = 64;
+
+/** Everything that can be pulled in the section: tank, passages, bends, whole legs, inlet and outlet. */
+export function SectionHandles({ layout, view }: { readonly layout: LongSection; readonly view: View }) {
+  const design = useWorkbench((state) => state.history!.design);
+  const drain = design.lines.find((line) => line.id === layout.lineId);
+  const result = useWorkbench(findShownResult);
+  const attitude = useWorkbench((state) => state.attitude);
+  if (drain?.kind !== "drain" || !result) return null;
+  const pxPerMm = { x: view.kx, y: view.ky };
+  const bore = drain.pipe.innerMm;
+  const at = (s: number, h: number) => [view.x(s), view.y(h)] as const;
+  const props = (part: Parameters<typeof computeSectionShift>[2]) => ({
+    part,
+    pxPerMm,
+    toShift: (base: typeof design, pull: Pull) => {
+      const line = base.lines.find((l) => l.id === drain.id);
+      return computeSectionShift(
+        base,
+        line?.kind === "drain" ? line : drain,
+        part,
+        { alongMm: pull.across, upMm: pull.up },
+        attitude,
+      );
+    },
+  });
+  const { outline } = layout.tank;
+  const low = Math.min(...outline.map((p) => p.h));
+  const middle = (Math.min(...outline.map((p) => p.s)) + Math.max(...outline.map((p) => p.s))) / 2;
+  const tankPart = { kind: "tank", id: layout.tank.id } as const;
+  const fixturePart = { kind: "fixture", id: drain.fromFixture } as const;
+  return (
+    <g>
+      <Handle
+        {...props(tankPart)}
+        label={`Move ${describePart(tankPart, design)}`}
+        at={[view.x(middle), view.y(low) - 9]}
+        shape="wide"
+      />
+      {result.passages
+        .filter(({ through }) => through === "floor")
+        .map((passage) => {
+          const from = layout.nodes[passage.legIndex]!;
+          const to = layout.nodes[passage.legIndex + 1]!;
+          const floor = layout.floorTop.find((p) => p.s >= from.s)?.h ?? 0;
+          const share = from.h === to.h ? 0 : Math.min(1, Math.max(0, (from.h - floor) / (from.h - to.h)));
+          return (
+            <Handle
+              key={passage.legIndex}
+              {...props({ kind: "passage", lineId: drain.id, index: passage.legIndex })}
+              label={`Move the floor passage of ${drain.name}`}
+              at={at(from.s + (to.s - from.s) * share, floor)}
+              shape="square"
+            />
+          );
+        })}
+      {layout.nodes.map((node) =>
+        node.role === "bend" ? (
+          <Handle
+            key={`${node.lineId}-${node.bend}`}
+            {...props({ kind: "bend", lineId: node.lineId, index: node.bend })}
+            label={`Move bend ${node.bend + 1} of ${design.lines.find((l) => l.id === node.lineId)?.name}`}
+            at={at(node.s, node.h + bore / 2)}
+          />
+        ) : null,
+      )}
+      {result.legs.slice(0, result.ownLegs).map((leg, i) => {
+        const part = { kind: "leg", lineId: leg.lineId, index: leg.index } as const;
+        const [from, to] = [layout.nodes[i]!, layout.nodes[i + 1]!];
+        if (leg.kind === "drop" || (to.s - from.s) * view.kx < LEAST_LEG_PX || !findPlaceMm(design, part)) return null;
+        // clear of the mark of the flow in the middle
+        const share = 0.72;
+        return (
+          <Handle
+            key={`leg-${leg.index}`}
+            {...props(part)}
+            label={`Move ${describePart(part, design)}, keeping its fall`}
+            at={at(from.s + (to.s - from.s) * share, from.h + (to.h - from.h) * share + bore / 2)}
+            shape="leg"
+          />
+        );
+      })}
+      {layout.nodes.slice(-1).map((node) => (
+        <Handle
+          key="inlet"
+          {...props({ kind: "port", tankId: layout.tank.id, id: layout.tank.inletId })}
+          label={`Move the inlet of ${describePart(tankPart, design)}`}
+          at={at(node.s, node.h + bore / 2)}
+        />
+      ))}
+      <Handle
+        {...props(fixturePart)}
+        label={`Move the outlet of ${describePart(fixturePart, design)}`}
+        at={at(layout.outlet.s, layout.outlet.h)}
+        shape="wide"
+      />
+    </g>
+  );
+}
