@@ -7,6 +7,7 @@ import { CAUTION } from "@/words/cautions";
 import { describeFinding, SEVERITY_NAMES } from "@/words/findings";
 import { describeRemedy } from "@/words/remedies";
 import { formatLength, formatNumber, formatQuantity, type Units } from "@/words/units";
+import { describeFindings } from "@/words/verdict";
 
 /** The findings of a design as text for a terminal: the figures first, then what to do. */
 export function reportDesign(design: Design, evaluation: Evaluation, units: Units): string {
@@ -37,7 +38,7 @@ export function reportDesign(design: Design, evaluation: Evaluation, units: Unit
     );
   }
   lines.push("");
-  if (evaluation.findings.length === 0) lines.push("Nothing found against it.");
+  lines.push(`${describeFindings(evaluation)}.`);
   for (const finding of evaluation.findings) {
     const { title, why, advice } = describeFinding(finding, design, units);
     lines.push(`${SEVERITY_NAMES[finding.severity].name.toUpperCase()}  ${title}. ${why} ${advice}`);

@@ -26,6 +26,8 @@ const FAULTS: readonly Fault[] = [
   { code: "wrongPortKind", path: ["lines", 0, "to", "portId"], id: "vent", wanted: "inlet" },
   { code: "joinsNoBend", path: ["lines", 0, "to", "bend"], id: "sink-drain", bends: 2 },
   { code: "drainLoop", path: ["lines", 0, "to"], id: "sink-drain" },
+  { code: "waysTooLong", path: ["lines"], legs: 40_000, most: 12_000 },
+  { code: "forbiddenKey", path: ["rig"], key: "x\u202e".repeat(40_000) },
   { code: "portOutsideTank", path: ["tanks", 0, "ports", 2] },
   { code: "fittingLargerThanTank", path: ["tanks", 0, "ports", 2], boreMm: 38, roomMm: 20 },
   { code: "pipeWithoutWall", path: ["lines", 0, "pipe", "outerMm"] },
@@ -39,13 +41,15 @@ test.each(FAULTS.map((fault) => [fault.code, fault] as const))("%s reads as a se
   for (const units of ["metric", "imperial"] as const) {
     const sentence = describeFault(fault, units);
     expect(sentence).toMatch(/^[A-Z].*\.$/);
-    expect(sentence).not.toMatch(/undefined|NaN|object Object/);
+    expect(sentence).not.toMatch(/undefined|NaN|object Object|\u202e/);
+    expect(sentence.length).toBeLessThan(400);
   }
 });
 
 test("a place is named in a builder's words, counted from one", () => {
-  expect(describePlace(["tanks", 0, "solid", "heightMm"])).toBe("Tanks, no. 1, shape, height");
-  expect(describePlace(["lines", 1, "bendsMm", 0, "z"])).toBe("Lines, no. 2, bends, no. 1, height (z)");
+  expect(describePlace(["tanks", 0, "solid", "heightMm"])).toBe("tank 1, shape, height");
+  expect(describePlace(["tanks", 0, "ports", 2, "boreMm"], readDemo("kranich"))).toBe("“Grey tank”, dump outlet, bore");
+  expect(describePlace(["lines", 1, "bendsMm", 0, "z"])).toBe("line 2, bend 1, height (z)");
 });
 
 test("bounds are told in the reader's units", () => {

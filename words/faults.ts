@@ -1,9 +1,15 @@
+import type { Design } from "@/core/design/design";
 import type { Fault, FaultPath } from "@/core/design/faults";
+import { PORT_NAMES } from "./labels";
+import { quote, quoteList } from "./quote";
 import { formatLength, formatNumber, type Units } from "./units";
 
-/** Why a file or a change is refused: what, where, what to do. One sentence or two. */
-export function describeFault(fault: Fault, units: Units = "metric"): string {
-  const place = describePlace(fault.path);
+/**
+ * Why a file or a change is refused: what, where, what to do. One sentence or two. Where the design that was to be changed
+ * is given, its parts are called by their names.
+ */
+export function describeFault(fault: Fault, units: Units = "metric", design: Design | null = null): string {
+  const place = describePlace(fault.path, design);
   const at = place === "" ? "" : ` at ${place}`;
   switch (fault.code) {
     case "notJson":
@@ -13,7 +19,7 @@ export function describeFault(fault: Fault, units: Units = "metric"): string {
     case "tooDeep":
       return `The file is nested deeper than a design can be${at}. Choose a file that Schleuse saved.`;
     case "forbiddenKey":
-      return `The file holds the name “${fault.key}”${at}, which a design never has. It was not opened.`;
+      return `The file holds the name ${quote(fault.key)}${at}, which a design never has. It was not opened.`;
     case "notOurs":
       return "This is not a Schleuse design. Choose a file that Schleuse saved.";
     case "newerVersion":
@@ -26,7 +32,7 @@ export function describeFault(fault: Fault, units: Units = "metric"): string {
       return `A ${fault.expected} is needed${at}.`;
     case "notOneOf":
       return fault.options.length > 0
-        ? `The value${at} is not known here. It can be: ${fault.options.join(", ")}.`
+        ? `The value${at} is not known here. It can be: ${quoteList(fault.options)}.`
         : `The value${at} is not of a kind known here.`;
     case "tooSmall":
       return fault.what === "number"
@@ -39,27 +45,29 @@ export function describeFault(fault: Fault, units: Units = "metric"): string {
     case "badText":
       return `The text${at} is not allowed there.`;
     case "unknownKeys":
-      return `There is something here that a design does not have${at}: ${fault.keys.join(", ")}.`;
+      return `There is something here that a design does not have${at}: ${quoteList(fault.keys)}.`;
     case "duplicateId":
-      return `Two parts bear the same id “${fault.id}”${at}.`;
+      return `Two parts bear the same id ${quote(fault.id)}${at}.`;
     case "danglingReference":
-      return `The part “${fault.id}” named${at} does not exist.`;
+      return `The part ${quote(fault.id)} named${at} does not exist.`;
     case "wrongPortKind":
-      return `The port “${fault.id}” named${at} is not a ${fault.wanted}.`;
+      return `The port ${quote(fault.id)} named${at} is not a ${fault.wanted}.`;
     case "joinsNoBend":
-      return `The line “${fault.id}” has no such bend to join${at}: it has ${fault.bends}. Join it at a bend that is there.`;
+      return `The line ${quote(fault.id)} has no such bend to join${at}: it has ${fault.bends}. Join it at a bend that is there.`;
+    case "waysTooLong":
+      return `The drains and breathers of this design have ${fault.legs} legs, each followed through all it joins; at most ${fault.most} can be reckoned. Let fewer lines join one after another, or take bends out.`;
     case "drainLoop":
-      return `The line${at} runs in a circle through “${fault.id}” and never ends. Let one of them end in a tank or in the open air.`;
+      return `The line${at} runs in a circle through ${quote(fault.id)} and never ends. Let one of them end in a tank or in the open air.`;
     case "ventWithoutEnd":
       return `The breather${at} ends nowhere. Give it an open end, or let it end in another breather.`;
     case "linkedWaters":
-      return `The tank “${fault.id}”${at} holds another kind of water. Only tanks that hold the same may be joined.`;
+      return `The tank ${quote(fault.id)}${at} holds another kind of water. Only tanks that hold the same may be joined.`;
     case "drainIntoFresh":
-      return `The drain${at} would run into the fresh water tank “${fault.id}”. Let it end in a tank for waste water.`;
+      return `The drain${at} would run into the fresh water tank ${quote(fault.id)}. Let it end in a tank for waste water.`;
     case "atNoBend":
       return `There is no such bend${at}: the drain has ${fault.bends}. Changes of pipe stand at bends that are there, in their order.`;
     case "locked":
-      return `${fault.name} is locked where it is. Unlock it, then move it.`;
+      return `${quote(fault.name)} is locked where it is. Unlock it, then move it.`;
     case "portOutsideTank":
       return `The port lies outside its tank${at}. Move it onto the tank.`;
     case "fittingLargerThanTank":
@@ -73,7 +81,7 @@ export function describeFault(fault: Fault, units: Units = "metric"): string {
     case "belowGround":
       return `The height${at} is below the ground: ${formatLength(fault.zMm, units)}, where the ground is at ${formatLength(fault.groundZMm, units)}.`;
     case "unknownLimit":
-      return `The limit “${fault.id}” is not known here.`;
+      return `The limit ${quote(fault.id)} is not known here.`;
   }
 }
 
@@ -142,7 +150,50 @@ const PLACE_NAMES: Readonly<Record<string, string>> = {
   z: "height (z)",
 };
 
-/** A place in a file in a builder's words, lists counted from 1: "Tanks, no. 1, shape, height". */
-export function describePlace(path: FaultPath): string {
-  return path.map((key) => (typeof key === "number" ? `no. ${key + 1}` : (PLACE_NAMES[key] ?? key))).join(", ");
+/** One thing of a list, by what lists are called in a file. */
+const ENTRY_NAMES: Readonly<Record<string, string>> = {
+  obstacles: "obstacle",
+  fixtures: "fixture",
+  tanks: "tank",
+  lines: "line",
+  ports: "port",
+  bendsMm: "bend",
+  pointsMm: "point",
+  changes: "change of pipe",
+  holes: "hole",
+  profileMm: "corner",
+  axles: "axle",
+  standings: "standing",
+  floorLayers: "floor layer",
+};
+
+/**
+ * A place in a file in a builder's words, lists counted from 1: "tank 1, port 2, bore"; of a design that is given, by the
+ * names its parts have: "Grey tank, dump outlet, bore".
+ */
+export function describePlace(path: FaultPath, design: Design | null = null): string {
+  const words: string[] = [];
+  let here: unknown = design;
+  path.forEach((key, i) => {
+    const list = path[i - 1];
+    here = step(here, key);
+    if (typeof key === "number") words.push(nameEntry(here) ?? `${ENTRY_NAMES[String(list)] ?? "no."} ${key + 1}`);
+    // the list itself is said by its entry
+    else if (typeof path[i + 1] !== "number") words.push(PLACE_NAMES[key] ?? quote(key));
+  });
+  return words.join(", ");
+}
+
+function step(value: unknown, key: string | number): unknown {
+  if (typeof value !== "object" || value === null) return null;
+  return (value as Readonly<Record<string | number, unknown>>)[key];
+}
+
+function nameEntry(entry: unknown): string | null {
+  if (typeof entry !== "object" || entry === null) return null;
+  const { name, kind } = entry as { readonly name?: unknown; readonly kind?: unknown };
+  if (typeof name === "string") return quote(name);
+  return typeof kind === "string" && Object.hasOwn(PORT_NAMES, kind)
+    ? PORT_NAMES[kind as keyof typeof PORT_NAMES].toLowerCase()
+    : null;
 }

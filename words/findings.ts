@@ -5,6 +5,7 @@ import { LIMITS } from "@/core/rules/limitIds";
 import { describeAttitude } from "./attitudes";
 import { LOAD_NAMES, PORT_NAMES } from "./labels";
 import { formatLimit } from "./limits";
+import { describePort } from "./ports";
 import { formatLength, formatNumber, formatQuantity, type Units } from "./units";
 
 export const SEVERITY_NAMES: Readonly<Record<Severity, { readonly name: string; readonly plain: string }>> = {
@@ -24,7 +25,54 @@ export function describeFinding(finding: Finding, design: Design, units: Units):
   const stands = (attitude: Parameters<typeof describeAttitude>[0]) => describeAttitude(attitude, design.rig.kind);
   const limit = finding.limit ? formatLimit(finding.limit.value, LIMITS[finding.limit.id], units) : "";
   const part = describePart(finding.at, design);
+  const rigWord = design.rig.kind === "boat" ? "boat" : "rig";
   switch (finding.code) {
+    case "noTankYet":
+      return {
+        title: "No waste tank yet",
+        why: "Nothing is judged: the water has nowhere to go.",
+        advice: "Hang a tank at the station Tanks, then give each fixture its drain.",
+      };
+    case "noFixtureYet":
+      return {
+        title: "No fixture yet",
+        why: "Nothing is judged: there is no drain.",
+        advice: "Add a sink, basin or shower at the station Falls. With a tank there, it comes with a drain.",
+      };
+    case "fixtureOutside":
+      return {
+        title: `${part} stands outside the ${rigWord}`,
+        why: finding.isAbove
+          ? `Its outlet is ${length(finding.byMm)} higher than any waste stands over the floor.`
+          : `Its outlet is ${length(finding.byMm)} beyond the edge of the floor.`,
+        advice: "Measure it again, from the rear edge, the centre line and the finished floor.",
+      };
+    case "useOverfillsTank":
+      return {
+        title: `One use of ${part} is more than ${finding.tankName} holds`,
+        why: `It sends ${litres(finding.useL)}; the empty tank takes ${litres(finding.holdsL)}${finding.severity === "must" ? "" : " where you park the worst"}. The rest stands in the drain and comes up.`,
+        advice: "Use less water at a time, or hang a larger tank.",
+      };
+    case "legBarely":
+      return {
+        title: `${part} is finer than a hand can lay`,
+        why: `${length(finding.inHandMm)} are in hand over ${length(finding.lengthMm)} of pipe; a hand is off by ${length(finding.toleranceMm)}.`,
+        advice: "Give it a little more fall, or lay it on a board and measure each clip.",
+      };
+    case "trapInFloor":
+      return {
+        title: finding.endsInFloor ? `${part} ends within the floor` : `${part} goes through the floor`,
+        why: `It reaches ${length(finding.deepMm)} into it: the floor wants an opening of ${length(finding.lengthMm)} by ${length(finding.widthMm)} under the outlet.`,
+        advice: finding.endsInFloor
+          ? "Raise the fixture or fit a flatter trap, so that the pipe leaves it above the floor or below it."
+          : "Look what is under the floor there before you cut, and seal the opening all round.",
+      };
+    case "ventInRoom":
+      return {
+        title: `${part} runs through the room`,
+        why: `${length(finding.lengthMm)} of it hang free where people move. Knocked loose, it lets the tank's gas in.`,
+        advice: "Lead it along a wall or inside a cabinet, and fix it.",
+      };
     case "fixtureUndrained":
       return {
         title: `${part} has no drain`,
@@ -151,7 +199,7 @@ export function describeFinding(finding: Finding, design: Design, units: Units):
     case "tankUnvented":
       return {
         title: `${part} has no breather`,
-        why: "Filling pushes air up through the trap, dumping sucks the trap dry.",
+        why: describeUnvented(finding.at, design),
         advice: "Fit a breather at the top of the tank and take it up above the highest water line.",
       };
     case "ventDips":
@@ -333,7 +381,7 @@ export function describeFinding(finding: Finding, design: Design, units: Units):
     case "inletDrownsEarly":
       return {
         title: `${part} drowns early, ${stands(finding.attitude)}`,
-        why: `It is under water at ${litres(finding.litres)} of ${litres(finding.capacityL)}; then the drain stands full.`,
+        why: `It is under water at ${litres(finding.litres)} of ${litres(finding.capacityL)}; ${isDrainedInto(finding.at, design) ? "then the drain stands full" : "what comes in then stands before it"}.`,
         advice: "Set the inlet higher in the tank, or at the end that stands high.",
       };
     case "tankBelowSill":
@@ -360,6 +408,21 @@ export function describeFinding(finding: Finding, design: Design, units: Units):
   }
 }
 
+const findTankOf = (at: PartRef, design: Design) =>
+  design.tanks.find(({ id }) => id === (at.kind === "tank" ? at.id : at.kind === "port" ? at.tankId : null));
+
+const isDrainedInto = (at: PartRef, design: Design): boolean =>
+  design.lines.some((l) => l.kind === "drain" && l.to.kind === "inlet" && l.to.tankId === findTankOf(at, design)?.id);
+
+// Without air a tank works on what is joined to it: traps, where drains end in it; else its own walls, pump and valve.
+function describeUnvented(at: PartRef, design: Design): string {
+  const tank = findTankOf(at, design);
+  if (tank?.holds === "fresh") return "Drawing water sucks the tank in and stops the pump; filling it spits back.";
+  return isDrainedInto(at, design)
+    ? "Filling pushes air up through the trap, dumping sucks the trap dry."
+    : "It fills only against the air shut in it, and does not run empty.";
+}
+
 /** A part as its builder calls it. */
 export function describePart(at: PartRef, design: Design): string {
   const line = "lineId" in at ? design.lines.find((l) => l.id === at.lineId)?.name : undefined;
@@ -375,7 +438,7 @@ export function describePart(at: PartRef, design: Design): string {
     case "tank":
       return design.tanks.find((t) => t.id === at.id)?.name ?? at.id;
     case "port":
-      return describePort(at.tankId, at.id, design);
+      return describeTankPort(at.tankId, at.id, design);
     case "line":
       return design.lines.find((l) => l.id === at.id)?.name ?? at.id;
     case "trap":
@@ -391,11 +454,13 @@ export function describePart(at: PartRef, design: Design): string {
   }
 }
 
-function describePort(tankId: string, portId: string, design: Design): string {
+function describeTankPort(tankId: string, portId: string, design: Design): string {
   const tank = design.tanks.find((t) => t.id === tankId);
   const port = tank?.ports.find((p) => p.id === portId);
-  return port && tank ? `${tank.name}, ${PORT_NAMES[port.kind].toLowerCase()}` : portId;
+  return port && tank ? `${tank.name}, ${lowerFirst(describePort(tank, port, design))}` : portId;
 }
+
+const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
 
 const isVent = (lineId: string, design: Design): boolean =>
   design.lines.some((l) => l.id === lineId && l.kind === "vent");

@@ -1,11 +1,14 @@
 import type { Design } from "@/core/design/design";
 import type { Goal } from "@/core/edits/drainEdits";
+import { describePortPlace } from "./ports";
+import type { Units } from "./units";
 
-/** A place a drain can end in, in a few words. */
-export function describeGoal(goal: Goal, design: Design): string {
+/** A place a drain can end in, in a few words: an inlet by the wall it is in and how high, where there are several. */
+export function describeGoal(goal: Goal, design: Design, units: Units): string {
   if (goal.kind === "line") return design.lines.find((line) => line.id === goal.lineId)?.name ?? goal.lineId;
   const tank = design.tanks.find((t) => t.id === goal.tankId);
-  const inlets = tank?.ports.filter((port) => port.kind === "inlet") ?? [];
-  const name = tank?.name ?? goal.tankId;
-  return inlets.length > 1 ? `${name}, inlet ${inlets.findIndex((port) => port.id === goal.portId) + 1}` : name;
+  const port = tank?.ports.find(({ id }) => id === goal.portId);
+  if (!tank || !port) return goal.tankId;
+  const isOnly = tank.ports.filter(({ kind }) => kind === "inlet").length === 1;
+  return isOnly ? tank.name : `${tank.name}, ${describePortPlace(tank, port, design, units)}`;
 }

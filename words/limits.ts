@@ -8,6 +8,10 @@ export const LIMIT_NAMES: Readonly<Record<LimitId, { readonly name: string; read
     name: "Least fall where parked",
     plain: "What must be left of the fall at every place the rig is parked at.",
   },
+  layTolerance: {
+    name: "What a hand is off by",
+    plain: "With tape and level, over a metre and more; less in hand than this is not to be relied on.",
+  },
   sealLeast: { name: "Least trap seal", plain: "Depth of water that holds the tank's gas back." },
   sealMost: { name: "Greatest trap seal", plain: "Deeper traps drain slowly and foul." },
   trapArm: { name: "Trap to air, at most", plain: "How far the trap may be from the next vent." },

@@ -43,6 +43,12 @@ export function describePour(
     }
     return { text: `${fixture.name} is empty after ${describeSeconds(result.emptyAfterS)}.`, isBad: false };
   });
+  const tanks = pour.tanks.flatMap(({ tankId, gotL, takesL, isFull }) => {
+    if (!isFull || pour.givenL - gotL < 0.1) return [];
+    const name = design.tanks.find(({ id }) => id === tankId)?.name ?? tankId;
+    const text = `${name} is full at ${formatQuantity(takesL, "volume", units)}: the rest stands in the drains and comes up.`;
+    return [{ text, isBad: true }];
+  });
   const full = {
     text:
       pour.fullestShare > 0.99
@@ -61,5 +67,7 @@ export function describePour(
     const text = `The full pipe sucks on the trap of ${fixture.name}: it keeps ${left} of ${formatLength(sealMm, units)}.`;
     return [{ text, isBad: sealLeftMm < LEAST_SEAL_MM }];
   });
-  return [...lines, ...traps, full, ...(keptL > 0.005 ? [kept] : [])].sort((a, b) => Number(b.isBad) - Number(a.isBad));
+  return [...tanks, ...lines, ...traps, full, ...(keptL > 0.005 ? [kept] : [])].sort(
+    (a, b) => Number(b.isBad) - Number(a.isBad),
+  );
 }

@@ -23,7 +23,7 @@ export function describeRemedy(edit: Edit, byMm: number | null, design: Design, 
     case "deepenSeal":
       return `Fit a trap with ${by} more seal`;
     case "addBranchVent":
-      return "Put an air-admittance valve on the branch";
+      return byMm === null ? "Put an air-admittance valve on the branch" : `Set its air ${by} behind the trap`;
     case "addVent":
       return "Fit a breather and take it up the wall";
     case "widenPipe":

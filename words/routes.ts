@@ -17,7 +17,7 @@ export function describeRoute(route: RouteProposal, design: Design, units: Units
   const length = formatRun(route.lengthMm / 1000, units);
   const { to } = route;
   const moved = to.kind === "inlet" && to.wall !== null ? `, its inlet in the ${WALL_NAMES[to.wall]}` : "";
-  return `${length} of pipe, ${bends}, ${to.kind === "line" ? "into" : "to"} ${describeGoal(to, design)}${moved}`;
+  return `${length} of pipe, ${bends}, ${to.kind === "line" ? "into" : "to"} ${describeGoal(to, design, units)}${moved}`;
 }
 
 /** What must change for the way to be possible, as an instruction. */

@@ -5,6 +5,16 @@ import { describeAttitude } from "./attitudes";
 import { describeFinding } from "./findings";
 import { formatLength, type Units } from "./units";
 
+/** What all findings come to, over their list: nothing is "fit" where nothing is judged. */
+export function describeFindings({ drains, findings }: Pick<Evaluation, "drains" | "findings">): string {
+  const musts = findings.filter((f) => f.severity === "must").length;
+  const shoulds = findings.filter((f) => f.severity === "should").length;
+  if (musts > 0) return `${musts} to settle before you drill`;
+  if (drains.length === 0) return "Nothing to judge yet";
+  if (shoulds > 0) return `${shoulds} you would be sorry for`;
+  return findings.length > 0 ? "Fit to build, with notes" : "Nothing found against it";
+}
+
 export type Verdict = { readonly tone: "must" | "should" | "runs"; readonly text: string };
 
 /** One line that says whether a drain may be built as it is. */

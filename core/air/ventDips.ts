@@ -23,12 +23,20 @@ export function findVentDip({ pointsMm, refs }: VentPath, attitudes: readonly At
   for (const attitude of attitudes) {
     const up = computeUp(attitude);
     const heights = pointsMm.map((p) => dot(up, p));
+    const after = findHighestAfter(heights);
+    let before = heights[0]!;
     for (let i = 1; i + 1 < heights.length; i++) {
-      const before = Math.max(...heights.slice(0, i));
-      const after = Math.max(...heights.slice(i + 1));
-      const deepMm = Math.min(before, after) - heights[i]!;
+      const deepMm = Math.min(before, after[i]!) - heights[i]!;
+      before = Math.max(before, heights[i]!);
       if (deepMm > (deepest?.deepMm ?? 0)) deepest = { ...refs[i]!, deepMm, attitude };
     }
   }
   return deepest;
+}
+
+// The highest of all points behind each.
+function findHighestAfter(heights: readonly number[]): number[] {
+  const after = new Array<number>(heights.length).fill(-Infinity);
+  for (let i = heights.length - 2; i >= 0; i--) after[i] = Math.max(after[i + 1]!, heights[i + 1]!);
+  return after;
 }

@@ -3,6 +3,7 @@ import type { Tank, Vent } from "../design/plumbing";
 import { add, measureLength, subtract, type Vec3 } from "../geometry/vec";
 import { measureTurnDeg } from "../parts/turns";
 import { mmToM } from "../quantity/convert";
+import { createRecall } from "../quantity/recall";
 import type { AirPipe } from "./airPressure";
 
 /** Losses in velocity heads: in at one end and out at the other; a mesh; a right angle; through the side of a tee [T]. */
@@ -30,13 +31,19 @@ export type VentPath = {
 /** A breather and every breather its air goes on through; the last one ends in the open. */
 export function followVent(design: Design, vent: Vent): Vent[] {
   const chain = [vent];
+  if (vent.to.kind === "openAir") return chain;
+  const vents = recallVents(design.lines, [], () => indexVents(design.lines));
   for (let last = vent; last.to.kind === "tee"; ) {
-    const { lineId } = last.to;
-    last = design.lines.find((line): line is Vent => line.kind === "vent" && line.id === lineId)!;
+    last = vents.get(last.to.lineId)!;
     chain.push(last);
   }
   return chain;
 }
+
+const recallVents = createRecall<Design["lines"], ReadonlyMap<string, Vent>>();
+
+const indexVents = (lines: Design["lines"]): ReadonlyMap<string, Vent> =>
+  new Map(lines.flatMap((line): [string, Vent][] => (line.kind === "vent" ? [[line.id, line]] : [])));
 
 /** Lays out one breather in the rig frame. The design has passed its consistency check, so the references hold. */
 export function buildVentPath(design: Design, vent: Vent): VentPath {

@@ -2,9 +2,10 @@ import { findCrossing, measureSignedArea } from "../geometry/polygon";
 import { measureExtent, type Solid } from "../geometry/solid";
 import type { Vec3 } from "../geometry/vec";
 import { isLimitId } from "../rules/limitIds";
+import { checkWays } from "./checkWays";
 import type { Design } from "./design";
 import type { Fault, FaultPath } from "./faults";
-import type { Drain, Junction, PortKind, Tank, Vent } from "./plumbing";
+import type { Drain, Junction, Line, PortKind, Tank, Vent } from "./plumbing";
 
 const AXES = ["x", "y", "z"] as const;
 
@@ -14,6 +15,7 @@ export function checkConsistency(design: Design): Fault[] {
     ...checkIds(design),
     ...checkLinks(design),
     ...checkReferences(design),
+    ...checkWays(design),
     ...design.tanks.flatMap((tank, i) => checkTank(tank, ["tanks", i])),
     ...design.lines.flatMap((line, i): Fault[] =>
       line.pipe.outerMm > line.pipe.innerMm ? [] : [{ code: "pipeWithoutWall", path: ["lines", i, "pipe", "outerMm"] }],
@@ -55,7 +57,18 @@ function checkLinks({ tanks }: Design): Fault[] {
   });
 }
 
+type Known = {
+  readonly lines: ReadonlyMap<string, Line>;
+  readonly tanks: ReadonlyMap<string, Tank>;
+  readonly fixtures: ReadonlySet<string>;
+};
+
 function checkReferences(design: Design): Fault[] {
+  const known: Known = {
+    lines: new Map(design.lines.map((line) => [line.id, line])),
+    tanks: new Map(design.tanks.map((tank) => [tank.id, tank])),
+    fixtures: new Set(design.fixtures.map(({ id }) => id)),
+  };
   return design.lines.flatMap((line, i): Fault[] => {
     const at = ["lines", i];
     if (line.kind === "vent") {
@@ -64,23 +77,23 @@ function checkReferences(design: Design): Fault[] {
         [...at, "fromPort"],
       ];
       return [
-        ...checkPort(design, { tankId: line.fromTank, portId: line.fromPort, wanted: "vent", tankPath, portPath }),
-        ...checkVentEnd(design, line, at),
+        ...checkPort(known, { tankId: line.fromTank, portId: line.fromPort, wanted: "vent", tankPath, portPath }),
+        ...checkVentEnd(known, line, at),
       ];
     }
-    const faults: Fault[] = design.fixtures.some((f) => f.id === line.fromFixture)
+    const faults: Fault[] = known.fixtures.has(line.fromFixture)
       ? checkAlong(line, at)
       : [{ code: "danglingReference", path: [...at, "fromFixture"], id: line.fromFixture }];
-    if (line.to.kind === "junction") return [...faults, ...checkJunction(design, line, line.to, [...at, "to"])];
+    if (line.to.kind === "junction") return [...faults, ...checkJunction(known, line.to, [...at, "to"])];
     const { tankId, portId } = line.to;
     const [tankPath, portPath] = [
       [...at, "to", "tankId"],
       [...at, "to", "portId"],
     ];
-    if (design.tanks.some((t) => t.id === tankId && t.holds === "fresh")) {
+    if (known.tanks.get(tankId)?.holds === "fresh") {
       return [...faults, { code: "drainIntoFresh", path: tankPath, id: tankId }];
     }
-    return [...faults, ...checkPort(design, { tankId, portId, wanted: "inlet", tankPath, portPath })];
+    return [...faults, ...checkPort(known, { tankId, portId, wanted: "inlet", tankPath, portPath })];
   });
 }
 
@@ -104,22 +117,16 @@ function checkAlong({ bendsMm, changes, lineTrap, holes }: Drain, at: FaultPath)
   ];
 }
 
-// A breather ends in the open air or, by a tee, at a point of another one; following them comes out in the open.
-function checkVentEnd(design: Design, vent: Vent, at: FaultPath): Fault[] {
+// A breather ends in the open air or, by a tee, at a point of another one.
+function checkVentEnd(known: Known, vent: Vent, at: FaultPath): Fault[] {
   const { to } = vent;
   if (to.kind === "openAir") {
     return vent.pointsMm.length > 0 ? [] : [{ code: "ventWithoutEnd", path: [...at, "pointsMm"] }];
   }
-  const find = (lineId: string) => design.lines.find((l): l is Vent => l.kind === "vent" && l.id === lineId);
-  const main = find(to.lineId);
-  if (!main) return [{ code: "danglingReference", path: [...at, "to", "lineId"], id: to.lineId }];
+  const main = known.lines.get(to.lineId);
+  if (main?.kind !== "vent") return [{ code: "danglingReference", path: [...at, "to", "lineId"], id: to.lineId }];
   const bends = main.pointsMm.length;
   if (to.point >= bends) return [{ code: "joinsNoBend", path: [...at, "to", "point"], id: to.lineId, bends }];
-  const seen = new Set([vent.id]);
-  for (let next: Vent | undefined = main; next; next = next.to.kind === "tee" ? find(next.to.lineId) : undefined) {
-    if (seen.has(next.id)) return [{ code: "drainLoop", path: [...at, "to"], id: next.id }];
-    seen.add(next.id);
-  }
   return [];
 }
 
@@ -131,30 +138,20 @@ type PortReference = {
   readonly portPath: FaultPath;
 };
 
-function checkPort(design: Design, { tankId, portId, wanted, tankPath, portPath }: PortReference): Fault[] {
-  const tank = design.tanks.find((t) => t.id === tankId);
+function checkPort({ tanks }: Known, { tankId, portId, wanted, tankPath, portPath }: PortReference): Fault[] {
+  const tank = tanks.get(tankId);
   if (!tank) return [{ code: "danglingReference", path: tankPath, id: tankId }];
   const port = tank.ports.find((p) => p.id === portId);
   if (!port) return [{ code: "danglingReference", path: portPath, id: portId }];
   return port.kind === wanted ? [] : [{ code: "wrongPortKind", path: portPath, id: portId, wanted }];
 }
 
-// A junction is at a bend of another drain, and following the drains ends in a tank.
-function checkJunction(design: Design, drain: Drain, to: Junction, path: FaultPath): Fault[] {
-  const find = (lineId: string) => design.lines.find((l): l is Drain => l.kind === "drain" && l.id === lineId);
-  const main = find(to.lineId);
-  if (!main) return [{ code: "danglingReference", path: [...path, "lineId"], id: to.lineId }];
+// A junction is at a bend of another drain.
+function checkJunction(known: Known, to: Junction, path: FaultPath): Fault[] {
+  const main = known.lines.get(to.lineId);
+  if (main?.kind !== "drain") return [{ code: "danglingReference", path: [...path, "lineId"], id: to.lineId }];
   if (to.bend >= main.bendsMm.length) {
     return [{ code: "joinsNoBend", path: [...path, "bend"], id: to.lineId, bends: main.bendsMm.length }];
-  }
-  const seen = new Set([drain.id]);
-  for (
-    let next: Drain | undefined = main;
-    next;
-    next = next.to.kind === "junction" ? find(next.to.lineId) : undefined
-  ) {
-    if (seen.has(next.id)) return [{ code: "drainLoop", path, id: next.id }];
-    seen.add(next.id);
   }
   return [];
 }

@@ -70,8 +70,8 @@ export function listPoints(line: Line | undefined): readonly Vec3[] {
 }
 
 /**
- * Edit that puts a part at a place, mm in the rig frame, rounded to 0.1 mm. A tank takes its breather along, a leg the
- * inlet it ends in, a passage both ends of its leg; a port stays within its tank. Null when the part has no place.
+ * Edit that puts a part at a place, mm in the rig frame, rounded to 0.1 mm. A tank takes its breather along, a fixture its
+ * trap and stack, a leg the inlet it ends in, a passage both ends of its leg; a port stays within its tank. Null when the part has no place.
  */
 export function buildMove(design: Design, part: Movable, toMm: Vec3): Edit | null {
   const from = findPlaceMm(design, part);
@@ -86,7 +86,7 @@ function listMoveOps(design: Design, part: Movable, from: Vec3, by: Vec3): EditO
   const to = roundTenth(add(from, by));
   switch (part.kind) {
     case "fixture":
-      return [set(["fixtures", part.id, "outletMm"], to)];
+      return [set(["fixtures", part.id, "outletMm"], to), ...carryStack(design, part.id, by)];
     case "obstacle":
       return [set(["obstacles", part.id, "atMm"], to)];
     case "tank":
@@ -128,6 +128,36 @@ function movePassage(drain: Drain, legIndex: number, by: Vec3): EditOp[] {
     if (!point) return [];
     return [set(["lines", drain.id, "bendsMm", bend], roundTenth(add(point, vec(by.x, by.y, 0))))];
   });
+}
+
+/** A drop this far from its fixture in plan belongs to the way and not to the fixture, mm. */
+const STACK_MM = 450;
+
+// Trap and stack go with their fixture: in plan as far as the foot of its first drop, in height what is over the floor.
+function carryStack(design: Design, fixtureId: string, by: Vec3): EditOp[] {
+  const fixture = design.fixtures.find(({ id }) => id === fixtureId)!;
+  return design.lines.flatMap((line): EditOp[] => {
+    if (line.kind !== "drain" || line.fromFixture !== fixtureId || line.locked) return [];
+    const foot = findFoot(fixture.outletMm, line.bendsMm);
+    return line.bendsMm.slice(0, foot + 1).map((bend, i) => {
+      const isHead = i < foot || (foot === 0 && bend.z > 0);
+      return set(
+        ["lines", line.id, "bendsMm", i],
+        roundTenth(add(bend, vec(by.x, by.y, isHead && bend.z > 0 ? by.z : 0))),
+      );
+    });
+  });
+}
+
+// The bend at which the first drop ends; −1 where the drain runs off at once.
+function findFoot(outletMm: Vec3, bends: readonly Vec3[]): number {
+  for (const [i, bend] of bends.entries()) {
+    const before = bends[i - 1] ?? outletMm;
+    const asideMm = Math.hypot(bend.x - before.x, bend.y - before.y);
+    if (Math.hypot(bend.x - outletMm.x, bend.y - outletMm.y) > STACK_MM) return -1;
+    if (before.z - bend.z > asideMm && (i > 0 || asideMm < 1)) return i;
+  }
+  return -1;
 }
 
 function carryVents(design: Design, tankId: string, by: Vec3): EditOp[] {

@@ -10,6 +10,7 @@ import { buildNetwork, followDrain } from "../falls/network";
 import { add, dot, interpolate, measureLength, measurePlanLength, subtract, type Vec3, vec } from "../geometry/vec";
 import { findWastePipe } from "../parts/pipes";
 import { clamp } from "../quantity/tolerance";
+import { listLeftBehind } from "./leftBehind";
 
 /** Where a drain is to end: at an inlet, or somewhere in another drain. */
 export type Goal = Extract<Outfall, { kind: "inlet" }> | { readonly kind: "line"; readonly lineId: string };
@@ -94,7 +95,7 @@ export function buildRedirect(design: Design, drainId: string, goal: Goal): Edit
   return {
     code: "redirect",
     at: { kind: "line", id: drainId },
-    ops: [...ops, { op: "set", path: ["lines", drainId, "to"], value: to }],
+    ops: [...ops, { op: "set", path: ["lines", drainId, "to"], value: to }, ...listLeftBehind(design, drain, to, ops)],
   };
 }
 

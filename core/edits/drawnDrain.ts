@@ -8,6 +8,7 @@ import { measureFloorMm } from "../fit/passages";
 import { add, measurePlanLength, subtract, type Vec3, vec } from "../geometry/vec";
 import { MM_PER_M } from "../quantity/convert";
 import { buildAddDrain, listGoals, reachGoal } from "./drainEdits";
+import { listLeftBehind } from "./leftBehind";
 
 /** A point as it is clicked in plan, mm. */
 export type PlanPoint = { readonly x: number; readonly y: number };
@@ -85,8 +86,10 @@ export function buildDrawnDrain(
   const reached = reachGoal(design, end.goal, end.atMm);
   const bendsMm = layHeights(design, fixture, known, { points, endMm: reached.endMm, fallMmPerM });
   const { to, ops } = reached;
-  if (known)
-    return { code: "reroute", at: { kind: "line", id: known.id }, ops: [...ops, ...relay(known.id, to, bendsMm)] };
+  if (known) {
+    const relaid = [...ops, ...relay(known.id, to, bendsMm), ...listLeftBehind(design, known, to, ops)];
+    return { code: "reroute", at: { kind: "line", id: known.id }, ops: relaid };
+  }
   return buildAddDrain(design, fixture, { to, bendsMm }, ops);
 }
 

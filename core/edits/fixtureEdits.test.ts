@@ -56,7 +56,7 @@ test("without a tank a fixture comes alone, and the finding says so; what is not
   const bare = stripPlumbing(readDemo("kranich"));
   const one = apply(bare, buildAddFixture(bare, "basin", "Basin"));
   expect(one).toMatchObject({ fixtures: [{ name: "Basin" }], lines: [], tanks: [] });
-  expect(evaluate(one).findings.map((f) => f.code)).toEqual(["fixtureUndrained"]);
+  expect(evaluate(one).findings.map((f) => f.code)).toEqual(["fixtureUndrained", "noTankYet"]);
   expect(buildRemoveFixture(bare, "gone")).toBeNull();
 });
 

@@ -3,6 +3,7 @@ import type { Obstacle } from "../design/rig";
 import { toBlock } from "../fit/obstacleGaps";
 import { findRole } from "../fit/roles";
 import { computeTankLoads } from "../tanks/axleLoads";
+import { checkPlaces } from "./checkPlaces";
 import { createFinding } from "./createFinding";
 import type { StayResult } from "./evaluation";
 import type { Finding } from "./findings";
@@ -12,12 +13,22 @@ export function checkDesign(design: Design, stay: StayResult | null): Finding[] 
   const findings = design.fixtures
     .filter((fixture) => !design.lines.some((line) => line.kind === "drain" && line.fromFixture === fixture.id))
     .map((fixture) => createFinding("must", { kind: "fixture", id: fixture.id }, { code: "fixtureUndrained" }));
-  findings.push(...checkOverlaps(design), ...checkAxles(design));
+  findings.push(...checkBeginnings(design), ...checkPlaces(design), ...checkOverlaps(design), ...checkAxles(design));
   if (stay && stay.level.endedBy === "grey") {
     const { daysToGreyFull, daysToFreshEmpty } = stay.level;
     const numbers = { code: "greyEndsStay", greyDays: daysToGreyFull, freshDays: daysToFreshEmpty } as const;
     findings.push(createFinding("note", { kind: "habits" }, numbers));
   }
+  return findings;
+}
+
+// A rig with nothing to judge is not a rig with nothing against it.
+function checkBeginnings({ fixtures, tanks }: Design): Finding[] {
+  const findings: Finding[] = [];
+  if (!tanks.some(({ holds }) => holds !== "fresh")) {
+    findings.push(createFinding("note", { kind: "rig" }, { code: "noTankYet" }));
+  }
+  if (fixtures.length === 0) findings.push(createFinding("note", { kind: "rig" }, { code: "noFixtureYet" }));
   return findings;
 }
 

@@ -10,6 +10,7 @@ import { checkTraps } from "./checkTraps";
 import { createFinding } from "./createFinding";
 import type { DrainResult } from "./evaluation";
 import type { Finding } from "./findings";
+import { computeLayToleranceMm } from "./layTolerance";
 import { measureLegSlacks } from "./legSlack";
 import type { Standing } from "./parkedAttitudes";
 
@@ -25,7 +26,7 @@ export function checkDrain(
       ? [createFinding("should", { kind: "fixture", id: path.fixture.id }, { code: "urineInGrey" })]
       : []),
     ...checkTraps(design, path, result),
-    ...checkLegs(path, result, parked),
+    ...checkLegs(design, path, result, parked),
     ...checkFlow(design, path, result),
     ...checkBores(path),
     ...checkPassages(design, result),
@@ -43,7 +44,12 @@ export function checkDrain(
 }
 
 // One finding a leg: the one that says most. Backwards on level ground, then backwards where it is parked, then too flat.
-function checkLegs(path: DrainPath, result: DrainResult, parked: readonly Standing[]): Finding[] {
+function checkLegs(
+  { rules }: Surroundings,
+  path: DrainPath,
+  result: DrainResult,
+  parked: readonly Standing[],
+): Finding[] {
   const slacks = measureLegSlacks(
     path,
     parked,
@@ -71,6 +77,11 @@ function checkLegs(path: DrainPath, result: DrainResult, parked: readonly Standi
     }
     if (!isAtLeast(slack.levelMm, 0)) {
       return [createFinding("should", at, { code: "legBelowMinFall", slopeMmPerM, shortMm }, minFall)];
+    }
+    const toleranceMm = computeLayToleranceMm(rules, leg.planLengthMm);
+    if (leg.planLengthMm > 0 && !isAtLeast(slack.leastMm, toleranceMm)) {
+      const numbers = { code: "legBarely", inHandMm: slack.leastMm, toleranceMm, lengthMm: leg.lengthMm } as const;
+      return [createFinding("should", at, numbers, lookUpLimit(rules, "layTolerance"))];
     }
     return [];
   });

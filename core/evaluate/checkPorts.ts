@@ -28,7 +28,9 @@ function findOverlaps(tank: Tank): Finding[] {
         const overlapMm = (hole.boreMm + other.boreMm) / 2 - apart;
         if (overlapMm <= 0) return [];
         const at = { kind: "port", tankId: tank.id, id: hole.portId } as const;
-        return [createFinding("must", at, { code: "portsOverlap", otherKind: other.kind, overlapMm })];
+        return [
+          createFinding("must", at, { code: "portsOverlap", otherId: other.portId, otherKind: other.kind, overlapMm }),
+        ];
       }),
     ),
   );

@@ -1,7 +1,9 @@
 import type { Design, Surroundings } from "../design/design";
 import { type DrainPath, listLineTraps } from "../falls/drainPath";
+import { measureFloorMm } from "../fit/passages";
+import { measurePlanLength, subtract } from "../geometry/vec";
 import { isAtLeast, isAtMost } from "../quantity/tolerance";
-import { lookUpLimit } from "../rules/lookUpLimit";
+import { lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
 import { computeSealBreakPa } from "../traps/sealPressure";
 import type { TrapAir } from "../traps/trapRisks";
 import { createFinding } from "./createFinding";
@@ -26,16 +28,38 @@ export function checkTraps(design: Surroundings, path: DrainPath, result: DrainR
   }
   if (trap && trap.sealMm > 0) findings.push(...checkSeal(design, path, result, trap.sealMm));
   if (lineTrap) findings.push(...checkLineTrap(design, path, result));
+  findings.push(...checkTrapInFloor(design, path));
   if (trap?.kind === "running" && !trap.hasCleanout && isUnderFloor(path.nodesMm[0]!.z)) {
     findings.push(createFinding("should", at, { code: "trapUnreachable" }));
   }
   return findings;
 }
 
+// From the outlet down to the bottom of its bend the trap takes room: where that is the floor, the floor must be cut out.
+function checkTrapInFloor(design: Surroundings, { drain, outletMm, nodesMm, pipe }: DrainPath): Finding[] {
+  const { trap, id: lineId } = drain;
+  const weir = nodesMm[0]!;
+  if (!trap) return [];
+  const bottomMm = weir.z - (trap.sealMm > 0 ? trap.sealMm + pipe.innerMm : 0) - (pipe.outerMm - pipe.innerMm) / 2;
+  const undersideMm = -measureFloorMm(design);
+  if (bottomMm >= 0 || outletMm.z <= undersideMm) return [];
+  const roomMm = pipe.outerMm + 2 * Math.max(0, lookUpValue(design.rules, "holeClearance"));
+  // the pipe leaves the trap with its bore over the weir
+  const endsInFloor = weir.z + pipe.innerMm > undersideMm;
+  const numbers = {
+    code: "trapInFloor",
+    deepMm: Math.min(-bottomMm, -undersideMm),
+    lengthMm: measurePlanLength(subtract(weir, outletMm)) + roomMm,
+    widthMm: roomMm,
+    endsInFloor,
+  } as const;
+  return [createFinding(endsInFloor ? "should" : "note", { kind: "trap", lineId }, numbers)];
+}
+
 const isUnderFloor = (zMm: number): boolean => zMm < 0;
 
 function checkSeal(design: Surroundings, path: DrainPath, result: DrainResult, sealMm: number): Finding[] {
-  const { branchVent, id: lineId } = path.drain;
+  const { id: lineId } = path.drain;
   const at = { kind: "trap", lineId } as const;
   const findings: Finding[] = [];
   const least = lookUpLimit(design.rules, "sealLeast", { boreMm: path.pipe.innerMm });
@@ -52,15 +76,14 @@ function checkSeal(design: Surroundings, path: DrainPath, result: DrainResult, s
     const { drivingLossMm: lossMm, afterDrivingMm: leftMm } = trapRisks;
     findings.push(createFinding("should", at, { code: "sealSlops", lossMm, leftMm }, inUse));
   }
-  if (trapRisks?.frostHours != null && Number.isFinite(trapRisks.frostHours)) {
+  if (trapRisks?.frostHours != null) {
     const limit = lookUpLimit(design.rules, "nightAir");
     findings.push(createFinding("note", at, { code: "trapFreezes", hours: trapRisks.frostHours }, limit));
   }
   const { arm, armAllowedMm, armLimit } = result;
-  if (!isAtMost(arm.lengthMm, armAllowedMm)) {
-    const severity = armLimit.standing === "C" && branchVent ? "note" : "should";
+  if (armAllowedMm !== null && !isAtMost(arm.lengthMm, armAllowedMm)) {
     findings.push(
-      createFinding(severity, at, { code: "trapArmLong", lengthMm: arm.lengthMm, allowedMm: armAllowedMm }, armLimit),
+      createFinding("should", at, { code: "trapArmLong", lengthMm: arm.lengthMm, allowedMm: armAllowedMm }, armLimit),
     );
   }
   return findings;
@@ -79,7 +102,7 @@ function checkLineTrap(design: Surroundings, path: DrainPath, result: DrainResul
     findings.push(createFinding("should", at, { code: "trapUnreachable" }));
   }
   const hours = result.lineTrapRisks?.frostHours;
-  if (hours != null && Number.isFinite(hours)) {
+  if (hours != null) {
     findings.push(createFinding("note", at, { code: "trapFreezes", hours }, lookUpLimit(design.rules, "nightAir")));
   }
   return findings;

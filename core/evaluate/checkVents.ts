@@ -1,11 +1,13 @@
 import { findVentDip } from "../air/ventDips";
-import { buildVentPath, listVents, type VentPath } from "../air/ventPath";
+import { buildVentPath, listOwnCourse, listVents, type VentPath } from "../air/ventPath";
+import { measureInRoomMm } from "../air/ventRoom";
 import type { Design } from "../design/design";
-import type { Tank } from "../design/plumbing";
+import type { Tank, Vent } from "../design/plumbing";
 import type { ObstacleKind } from "../design/rig";
 import { toBlock, toTankBlock } from "../fit/obstacleGaps";
 import { measureBlockGap } from "../geometry/blocks";
 import { dot, type Vec3, vec } from "../geometry/vec";
+import { createRecall } from "../quantity/recall";
 import { isAtLeast } from "../quantity/tolerance";
 import { lookUpLimit } from "../rules/lookUpLimit";
 import { createFinding } from "./createFinding";
@@ -25,6 +27,7 @@ export function checkVents(design: Design, tank: Tank): Finding[] {
       ...checkTee(design, path, parked),
       ...checkCompany(design, path),
       ...checkEnd(design, path),
+      ...checkRoom(design, path),
     ];
   });
 }
@@ -95,6 +98,22 @@ function checkEnd(design: Design, { vent, pointsMm, tank }: VentPath): Finding[]
     return [createFinding("should", at, { code: "ventEndNear", obstacleId, obstacleName, gapMm }, limit)];
   });
 }
+
+/** A hand's breadth of hose in the room is a way round a corner, mm [T]. */
+const MOST_IN_ROOM_MM = 150;
+
+// A hose that is knocked loose in the room lets the tank's gas in.
+function checkRoom(design: Design, { vent, tank }: VentPath): Finding[] {
+  if (tank.holds === "fresh") return [];
+  const lengthMm = measureInRoomMm(
+    design,
+    recallCourse(vent, [tank, design.lines], () => listOwnCourse(design, vent)),
+  );
+  if (lengthMm <= MOST_IN_ROOM_MM) return [];
+  return [createFinding("should", { kind: "line", id: vent.id }, { code: "ventInRoom", lengthMm })];
+}
+
+const recallCourse = createRecall<Vent, readonly Vec3[]>();
 
 /** True height of the highest corner of a tank's outside, mm. */
 function measureTopMm(tank: Tank, up: Vec3): number {

@@ -33,6 +33,7 @@ import { checkJunctions } from "./checkJunctions";
 import { checkRamps } from "./checkRamps";
 import { checkTank } from "./checkTank";
 import { checkTrapAir } from "./checkTraps";
+import { checkUses } from "./checkUses";
 import type { AtWorst, DrainResult, Evaluation, StayResult, TankResult } from "./evaluation";
 import { type Finding, sortFindings } from "./findings";
 import { listParkedStandings, type Standing } from "./parkedAttitudes";
@@ -69,6 +70,7 @@ export function evaluate(design: Design, attitude: Attitude = LEVEL): Evaluation
     ...trapAirs.flatMap((air) => checkTrapAir(design, air)),
     ...checkRamps(design, ramps),
     ...design.tanks.flatMap((tank, i) => checkTank(design, tank, tanks[i]!)),
+    ...checkUses(design, network, tanks),
     ...checkDesign(design, stay),
   ]);
   return { attitude, drains, tanks, trapAirs, ramps, stay, findings };

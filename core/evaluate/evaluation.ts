@@ -50,8 +50,8 @@ export type DrainResult = {
   /** Fall of the pipe from the weir to the next air, standing level, mm. */
   readonly armFallMm: number;
   readonly armLimit: Limit;
-  /** The trap arm allowed, mm: the pack's figure, or the length over which the pipe falls by its bore. */
-  readonly armAllowedMm: number;
+  /** The trap arm allowed, mm: the pack's figure, or the length over which the pipe falls by its bore; null for any length. */
+  readonly armAllowedMm: number | null;
   readonly passages: readonly Passage[];
 };
 

@@ -10,7 +10,17 @@ export const SEVERITIES = ["must", "should", "note"] as const;
 export type Severity = (typeof SEVERITIES)[number];
 
 type Numbers =
+  | { readonly code: "noFixtureYet" }
+  | { readonly code: "noTankYet" }
   | { readonly code: "fixtureUndrained" }
+  | { readonly code: "fixtureOutside"; readonly byMm: number; readonly isAbove: boolean }
+  | {
+      readonly code: "useOverfillsTank";
+      readonly useL: number;
+      readonly holdsL: number;
+      readonly otherId: string;
+      readonly tankName: string;
+    }
   | { readonly code: "urineInGrey" }
   | { readonly code: "legBackwards"; readonly fallMm: number; readonly shortMm: number; readonly litres: number }
   | {
@@ -20,6 +30,7 @@ type Numbers =
       readonly litres: number;
     }
   | { readonly code: "legBelowMinFall"; readonly slopeMmPerM: number; readonly shortMm: number }
+  | { readonly code: "legBarely"; readonly inHandMm: number; readonly toleranceMm: number; readonly lengthMm: number }
   | { readonly code: "legTooSteep"; readonly slopeMmPerM: number }
   | {
       readonly code: "legHitsObstacle";
@@ -28,6 +39,14 @@ type Numbers =
       readonly gapMm: number;
     }
   | { readonly code: "trapMissing" }
+  | {
+      readonly code: "trapInFloor";
+      readonly deepMm: number;
+      readonly lengthMm: number;
+      readonly widthMm: number;
+      /** The pipe leaves the trap within the floor's own thickness. */
+      readonly endsInFloor: boolean;
+    }
   | { readonly code: "sealShallow"; readonly sealMm: number }
   | { readonly code: "sealSlops"; readonly lossMm: number; readonly leftMm: number }
   | { readonly code: "sealDeep"; readonly sealMm: number }
@@ -45,6 +64,7 @@ type Numbers =
   | { readonly code: "ventEndsLow"; readonly endMm: number; readonly topMm: number; readonly attitude: Attitude }
   | { readonly code: "ventTeeLow"; readonly byMm: number; readonly attitude: Attitude }
   | { readonly code: "ventSharesFresh"; readonly otherName: string }
+  | { readonly code: "ventInRoom"; readonly lengthMm: number }
   | {
       readonly code: "ventEndNear";
       readonly obstacleId: string;
@@ -60,7 +80,12 @@ type Numbers =
     }
   | { readonly code: "fixingUnrated" }
   | { readonly code: "fixingScrewed" }
-  | { readonly code: "portsOverlap"; readonly otherKind: PortKind; readonly overlapMm: number }
+  | {
+      readonly code: "portsOverlap";
+      readonly otherId: string;
+      readonly otherKind: PortKind;
+      readonly overlapMm: number;
+    }
   | { readonly code: "valveNarrow"; readonly fromMm: number; readonly toMm: number }
   | {
       readonly code: "fittingHitsObstacle";

@@ -10,6 +10,8 @@ export type Network = {
   readonly branches: ReadonlyMap<string, readonly Drain[]>;
   /** The drains whose water ends in a tank, by the tank's id, in the order of the design's lines. */
   readonly drainsByTank: ReadonlyMap<string, readonly Drain[]>;
+  /** Water that may run in each leg of a drain at once, L/s, by the drain's id. */
+  readonly inflowsLps: ReadonlyMap<string, readonly number[]>;
 };
 
 /** Looks up everything the drains name. The design has passed its consistency check, so there is neither gap nor loop. */
@@ -21,14 +23,21 @@ export function buildNetwork(design: Design): Network {
     drains.set(line.id, line);
     if (line.to.kind === "junction") push(branches, line.to.lineId, line);
   }
+  const fixtures = new Map(design.fixtures.map((fixture) => [fixture.id, fixture]));
+  const order = sortUpstreamFirst(drains, branches);
+  const tankIds = new Map<string, string>();
+  for (const { id, to } of [...order].reverse()) {
+    tankIds.set(id, to.kind === "inlet" ? to.tankId : (tankIds.get(to.lineId) ?? ""));
+  }
   const drainsByTank = new Map<string, Drain[]>();
-  for (const drain of drains.values()) push(drainsByTank, findTankId(drains, drain), drain);
+  for (const drain of drains.values()) push(drainsByTank, tankIds.get(drain.id) ?? "", drain);
   return {
-    fixtures: new Map(design.fixtures.map((fixture) => [fixture.id, fixture])),
+    fixtures,
     tanks: new Map(design.tanks.map((tank) => [tank.id, tank])),
     drains,
     branches,
     drainsByTank,
+    inflowsLps: sumInflows(order, branches, fixtures),
   };
 }
 
@@ -42,11 +51,6 @@ export function followDrain({ drains }: Pick<Network, "drains">, drain: Drain): 
   return chain;
 }
 
-function findTankId(drains: ReadonlyMap<string, Drain>, drain: Drain): string {
-  const last = followDrain({ drains }, drain).at(-1)!;
-  return last.to.kind === "inlet" ? last.to.tankId : "";
-}
-
 /** The fixtures whose water ends in a tank. */
 export const listFixturesOf = (network: Network, tankId: string): Fixture[] =>
   (network.drainsByTank.get(tankId) ?? []).flatMap((drain) => network.fixtures.get(drain.fromFixture) ?? []);
@@ -55,15 +59,45 @@ export const listFixturesOf = (network: Network, tankId: string): Fixture[] =>
  * Water that may run in one leg of a drain at once, L/s: its own fixture and everything that has joined before it, all
  * taps open. The bend b is where leg b + 1 begins, so what joins there runs in that leg and after. Mass is kept [C].
  */
-export function sumInflowLps(network: Network, drain: Drain, leg: number): number {
-  const own = network.fixtures.get(drain.fromFixture)?.inflowLps ?? 0;
-  return (network.branches.get(drain.id) ?? []).reduce(
-    (sum, branch) =>
-      branch.to.kind === "junction" && branch.to.bend < leg
-        ? sum + sumInflowLps(network, branch, branch.bendsMm.length)
-        : sum,
-    own,
-  );
+export const sumInflowLps = ({ inflowsLps }: Pick<Network, "inflowsLps">, drain: Drain, leg: number): number =>
+  inflowsLps.get(drain.id)?.[leg] ?? 0;
+
+// Every drain after all that join it, each looked at once; a network that passed its check has no circle.
+function sortUpstreamFirst(
+  drains: ReadonlyMap<string, Drain>,
+  branches: ReadonlyMap<string, readonly Drain[]>,
+): Drain[] {
+  const waiting = new Map([...drains.keys()].map((id) => [id, branches.get(id)?.length ?? 0]));
+  const order = [...drains.values()].filter(({ id }) => waiting.get(id) === 0);
+  // the list grows while it is gone through
+  for (const { to } of order) {
+    if (to.kind !== "junction") continue;
+    const left = (waiting.get(to.lineId) ?? 0) - 1;
+    waiting.set(to.lineId, left);
+    const main = drains.get(to.lineId);
+    if (left === 0 && main) order.push(main);
+  }
+  return order;
+}
+
+function sumInflows(
+  order: readonly Drain[],
+  branches: ReadonlyMap<string, readonly Drain[]>,
+  fixtures: ReadonlyMap<string, Fixture>,
+): Map<string, number[]> {
+  const inflows = new Map<string, number[]>();
+  for (const drain of order) {
+    const joins = new Array<number>(drain.bendsMm.length + 1).fill(0);
+    for (const { id, to } of branches.get(drain.id) ?? []) {
+      if (to.kind === "junction" && to.bend + 1 < joins.length) joins[to.bend + 1]! += inflows.get(id)?.at(-1) ?? 0;
+    }
+    let lps = fixtures.get(drain.fromFixture)?.inflowLps ?? 0;
+    inflows.set(
+      drain.id,
+      joins.map((joined) => (lps += joined)),
+    );
+  }
+  return inflows;
 }
 
 function push<T>(lists: Map<string, T[]>, key: string, value: T): void {

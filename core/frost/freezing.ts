@@ -17,20 +17,20 @@ export type Cooling = {
 };
 
 /**
- * Hours until a body of water is at 0 °C: (m c/UA) ln((T0 − Ta)/(0 − Ta)). Infinite where the air does not freeze; 0
+ * Hours until a body of water is at 0 °C: (m c/UA) ln((T0 − Ta)/(0 − Ta)). Null where the air does not freeze; 0
  * where it is cold already. Mass > 0 kg. Source: Newton's cooling [C].
  * Example: 50 kg, 10 °C, 3 W/K, −10 °C outside → 13.4 h; a valve of 0.2 kg, 0.15 W/K → 1.07 h.
  */
-export function computeHoursToFreezing({ massKg, lossWPerK, startC, airC }: Cooling): number {
-  if (airC >= 0) return Infinity;
+export function computeHoursToFreezing({ massKg, lossWPerK, startC, airC }: Cooling): number | null {
+  if (airC >= 0) return null;
   if (startC <= 0) return 0;
   return ((massKg * WATER_HEAT) / lossWPerK) * (Math.log((startC - airC) / -airC) / SECONDS_PER_HOUR);
 }
 
 /**
- * Hours from 0 °C until a share of it, (0, 1], is ice: share m L/(UA (0 − Ta)). Infinite where the air does not freeze.
+ * Hours from 0 °C until a share of it, (0, 1], is ice: share m L/(UA (0 − Ta)). Null where the air does not freeze.
  * Source: heat of fusion at a constant loss [C]. Example: a tenth of 50 kg, 3 W/K, −10 °C → 15.5 h.
  */
-export function computeHoursToIce({ massKg, lossWPerK, airC }: Omit<Cooling, "startC">, share: number): number {
-  return airC >= 0 ? Infinity : (share * massKg * ICE_HEAT) / (lossWPerK * -airC) / SECONDS_PER_HOUR;
+export function computeHoursToIce({ massKg, lossWPerK, airC }: Omit<Cooling, "startC">, share: number): number | null {
+  return airC >= 0 ? null : (share * massKg * ICE_HEAT) / (lossWPerK * -airC) / SECONDS_PER_HOUR;
 }

@@ -36,7 +36,7 @@ export function listFrostParts(design: Design, evaluation: Evaluation, fillShare
     }
     if (fillShare > 0) {
       const full = evaluation.tanks.find(({ tankId }) => tankId === tank.id)?.level.litres ?? 0;
-      const hours = computeTankFrost(tank, fillShare, DUSK_C, airC).hoursToFreezing;
+      const hours = computeTankFrost(tank, fillShare, DUSK_C, airC).hoursToFreezing ?? 0;
       parts.push({ kind: "tank", at: { kind: "tank", id: tank.id }, litres: full * fillShare, hours });
     }
   }
@@ -60,12 +60,13 @@ function chillValve({ boreMm, valve }: Port, airC: number): { readonly litres: n
   const lengthMm = VALVE_BORES * bore;
   const litres = ((Math.PI / 4) * bore ** 2 * lengthMm) / MM3_PER_L;
   const lossWPerK = (BARE_LOSS * Math.PI * bore * lengthMm) / 1e6;
-  return { litres, hours: computeHoursToFreezing({ massKg: litres, lossWPerK, startC: DUSK_C, airC }) };
+  return { litres, hours: computeHoursToFreezing({ massKg: litres, lossWPerK, startC: DUSK_C, airC }) ?? 0 };
 }
 
 // Water lies in a sag about half the bore deep; it loses heat through the half of the pipe it wets.
 function chillSag(litres: number, boreMm: number, airC: number): number {
   const lengthMm = (litres * MM3_PER_L) / ((Math.PI / 8) * boreMm ** 2);
   const lossWPerK = (BARE_LOSS * (Math.PI / 2) * boreMm * lengthMm) / 1e6;
-  return computeHoursToFreezing({ massKg: litres, lossWPerK, startC: DUSK_C, airC });
+  // the list is of a night that freezes
+  return computeHoursToFreezing({ massKg: litres, lossWPerK, startC: DUSK_C, airC }) ?? 0;
 }

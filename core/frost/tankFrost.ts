@@ -30,8 +30,9 @@ export function computeWallLoss(wallMm: number, wallK: number, insulationMm: num
 export type TankFrost = {
   readonly massKg: number;
   readonly lossWPerK: number;
-  readonly hoursToFreezing: number;
-  readonly hoursToTenth: number;
+  /** Null where the night does not freeze. */
+  readonly hoursToFreezing: number | null;
+  readonly hoursToTenth: number | null;
   /** Power, W, that holds it at 3 °C on that night. */
   readonly holdW: number;
 };

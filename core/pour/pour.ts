@@ -1,15 +1,19 @@
 import { GRAVITY } from "../air/dumping";
 import { type Attitude, computeUp } from "../attitude/attitude";
 import type { Design } from "../design/design";
-import type { Fixture } from "../design/plumbing";
+import type { Fixture, Tank } from "../design/plumbing";
 import { USUAL_FIXTURES } from "../design/usualFixtures";
 import { buildDrainPath, type DrainPath, type Leg } from "../falls/drainPath";
 import { measureLegFallMm, measureLevelLengthMm } from "../falls/fallBudget";
 import { computeManningFlow, FILL_AT_MOST_FLOW } from "../falls/manning";
-import { buildNetwork } from "../falls/network";
+import { buildNetwork, type Network } from "../falls/network";
 import { computePonds } from "../falls/ponding";
 import { measureSegmentArea } from "../geometry/circularSegment";
+import type { Vec3 } from "../geometry/vec";
 import { MM3_PER_L, mmToM } from "../quantity/convert";
+import { listStoreGroup } from "../tanks/linkedTanks";
+import { listOpenings } from "../tanks/openings";
+import { computeTankFull } from "../tanks/tankLevels";
 import { measureArmFallMm } from "../traps/trapArm";
 import { computeSealAfterSiphonMm } from "../traps/trapRisks";
 
@@ -46,9 +50,20 @@ export type PourFixture = {
   readonly sealLeftMm: number | null;
 };
 
+/** A tank the water comes to. */
+export type PourTank = {
+  readonly tankId: string;
+  readonly gotL: number;
+  /** What it takes at the attitude, from empty, before the water stands at its lowest opening, L. */
+  readonly takesL: number;
+  /** It was full before the water was through: the rest stands in the drains and comes up. */
+  readonly isFull: boolean;
+};
+
 export type Pour = {
   readonly legs: readonly PourLeg[];
   readonly fixtures: readonly PourFixture[];
+  readonly tanks: readonly PourTank[];
   readonly frames: readonly PourFrame[];
   readonly givenL: number;
   /** How full the fullest lying leg ever ran, as a share of its bore. */
@@ -80,6 +95,8 @@ const TABLE = 48;
 type Cell = PourLeg & {
   readonly isRun: boolean;
   readonly next: number;
+  /** The tank its way ends in, as a place in the list of tanks. */
+  readonly tank: number;
   /** Flow out, L/s, by the share of the bore that is filled above what the sag keeps. */
   readonly flowLps: readonly number[];
   litres: number;
@@ -104,12 +121,12 @@ type Basin = {
 /**
  * Water through the drains after one or more uses, step by step at an attitude. Each leg is a store that fills by what
  * comes and empties by Manning's flow at its fill, once its sag is full; a full leg holds the one before it back, and the
- * last holds the fixture back. The sags stand full of the last use when it begins. Nothing is lost: given = in the
+ * last holds the fixture back. Tanks begin empty; one that is full holds its last leg back. The sags stand full of the last use when it begins. Nothing is lost: given = in the
  * fixtures + in the legs more than at the start + in the tank + spilt. Events: litres (0, 300], L/s (0, 5], s (0, 900].
  * Source: storage routing over Manning's formula [C on P]; losses of the waste and the slope of legs that rise [T].
  */
 export function computePour(design: Design, attitude: Attitude, events: readonly PourEvent[]): Pour {
-  const { cells, basins } = layOut(design, attitude, events);
+  const { cells, basins, stores } = layOut(design, attitude, events);
   const givenL = events.reduce((sum, e) => sum + (e.kind === "empty" ? e.litres : e.lps * e.seconds), 0);
   for (const event of events) {
     const basin = basins.find((b) => b.fixture.id === event.fixtureId);
@@ -118,10 +135,14 @@ export function computePour(design: Design, attitude: Attitude, events: readonly
   const runs = events.flatMap((e) => (e.kind === "run" ? [e] : []));
   const lastRunS = Math.max(0, ...runs.map((run) => run.seconds));
   const frames: PourFrame[] = [];
-  let tankL = 0;
   let spiltL = basins.reduce((sum, basin) => sum + spill(basin), 0);
   const note = (second: number) =>
-    frames.push({ second, legsL: cells.map((c) => c.litres), fixturesL: basins.map((b) => b.litres), tankL });
+    frames.push({
+      second,
+      legsL: cells.map((c) => c.litres),
+      fixturesL: basins.map((b) => b.litres),
+      tankL: sumGot(stores),
+    });
   note(0);
   const perFrame = Math.ceil(FRAME_S / findStepS(cells, basins, runs));
   const stepS = FRAME_S / perFrame;
@@ -129,7 +150,7 @@ export function computePour(design: Design, attitude: Attitude, events: readonly
   for (let step = 1; step <= steps; step++) {
     const second = step * stepS;
     // from the tank upward, so that what leaves makes room for what comes
-    for (let i = cells.length - 1; i >= 0; i--) tankL += passOn(cells, cells[i]!, stepS);
+    for (let i = cells.length - 1; i >= 0; i--) passOn(cells, stores, cells[i]!, stepS);
     for (const basin of basins) {
       for (const run of runs) {
         if (run.fixtureId !== basin.fixture.id) continue;
@@ -145,19 +166,19 @@ export function computePour(design: Design, attitude: Attitude, events: readonly
     }
     if (step % perFrame === 0) note((step / perFrame) * FRAME_S);
     const isMoving = basins.some((b) => b.litres > SETTLED_L) || cells.some((c) => c.litres - c.keptL > SETTLED_L);
-    if (second > lastRunS && !isMoving) break;
+    if (second > lastRunS && (!isMoving || isStuck(stores, cells, basins))) break;
   }
-  const endS = frames.at(-1)!.second;
   return {
     legs: cells.map(({ lineId, index, fullL, keptL }) => ({ lineId, index, fullL, keptL })),
     fixtures: basins.map((b) => ({
       fixtureId: b.fixture.id,
       areaM2: b.areaM2,
       deepestMm: b.deepestMm,
-      emptyAfterS: b.litres > SETTLED_L && endS >= LONGEST_S - 1 ? null : b.lastWetS,
+      emptyAfterS: b.litres > SETTLED_L ? null : b.lastWetS,
       runsOver: b.runsOver,
       sealLeftMm: b.sealMm === 0 ? null : b.ranFull ? b.sealIfFullMm : b.sealMm,
     })),
+    tanks: stores.map(({ tankId, gotL, takesL }) => ({ tankId, gotL, takesL, isFull: takesL - gotL <= SETTLED_L })),
     frames,
     givenL,
     fullestShare: findFullest(cells, frames),
@@ -173,11 +194,18 @@ function layOut(design: Design, attitude: Attitude, events: readonly PourEvent[]
   const paths = [...network.drains.values()]
     .filter((drain) => used.has(drain.fromFixture))
     .map((drain) => buildDrainPath(design, drain, network));
-  const legs = new Map<string, { readonly leg: Leg; readonly keptL: number; readonly toGo: number }>();
+  const stores = [...new Set(paths.map(({ tank }) => tank))].map(
+    (tank): Store => ({ tankId: tank.id, gotL: 0, takesL: measureStoreL(design, network, tank, up) }),
+  );
+  const legs = new Map<
+    string,
+    { readonly leg: Leg; readonly keptL: number; readonly toGo: number; readonly tank: number }
+  >();
   for (const path of paths) {
     const ponds = new Map(computePonds(path, up).map((pond) => [pond.legIndex, pond.litres]));
+    const tank = stores.findIndex(({ tankId }) => tankId === path.tank.id);
     path.legs.forEach((leg, i) => {
-      legs.set(toKey(leg), { leg, keptL: ponds.get(i) ?? 0, toGo: path.legs.length - i });
+      legs.set(toKey(leg), { leg, keptL: ponds.get(i) ?? 0, toGo: path.legs.length - i, tank });
     });
   }
   const sorted = [...legs.values()].filter(({ leg }) => leg.lengthMm > 0).sort((a, b) => b.toGo - a.toGo);
@@ -188,13 +216,34 @@ function layOut(design: Design, attitude: Attitude, events: readonly PourEvent[]
   };
   const next = new Map<string, number>();
   for (const path of paths) for (const [i, leg] of path.legs.entries()) next.set(toKey(leg), nextOf(path, i));
-  const cells = sorted.map(({ leg, keptL }) => buildCell(leg, keptL, up, next.get(toKey(leg))!));
+  const cells = sorted.map(({ leg, keptL, tank }) => ({ ...buildCell(leg, keptL, up, next.get(toKey(leg))!), tank }));
   const basins = paths.flatMap((path): Basin[] => {
     const first = path.legs.find((leg) => leg.lengthMm > 0);
     return first ? [buildBasin(path, places.get(toKey(first))!)] : [];
   });
-  return { cells, basins };
+  return { cells, basins, stores };
 }
+
+/** A tank that takes what comes until it is full. */
+type Store = { readonly tankId: string; readonly takesL: number; gotL: number };
+
+const sumGot = (stores: readonly Store[]): number => stores.reduce((sum, { gotL }) => sum + gotL, 0);
+
+// With all that stores along with it: what it holds until the water stands at the lowest opening.
+const measureStoreL = (design: Design, network: Network, tank: Tank, up: Vec3): number =>
+  listStoreGroup(design, tank).reduce(
+    (sum, one) => sum + computeTankFull(one, listOpenings(design, network, one), up).litres,
+    0,
+  );
+
+// Tanks are full, and what still stands has nowhere to go.
+const isStuck = (stores: readonly Store[], cells: readonly Cell[], basins: readonly Basin[]): boolean =>
+  stores.every(({ takesL, gotL }) => takesL - gotL <= SETTLED_L) &&
+  basins.every(({ litres, cell }) => litres <= SETTLED_L || cells[cell]!.fullL - cells[cell]!.litres <= SETTLED_L) &&
+  cells.every(({ litres, keptL, fullL, next }) => {
+    const after = cells[next];
+    return litres - keptL <= SETTLED_L || fullL === 0 || !after || after.fullL - after.litres <= SETTLED_L;
+  });
 
 function findFullest(cells: readonly Cell[], frames: readonly PourFrame[]): number {
   return cells.reduce((most, { isRun, fullL }, i) => {
@@ -220,7 +269,7 @@ function findStepS(
 
 const toKey = ({ lineId, index }: Leg): string => `${lineId}:${index}`;
 
-function buildCell(leg: Leg, keptL: number, up: ReturnType<typeof computeUp>, next: number): Cell {
+function buildCell(leg: Leg, keptL: number, up: ReturnType<typeof computeUp>, next: number): Omit<Cell, "tank"> {
   const { innerMm, manningN } = leg.pipe;
   const fullArea = measureSegmentArea(innerMm, innerMm);
   const fullL = (fullArea * Math.max(SHORTEST_MM, leg.lengthMm)) / MM3_PER_L;
@@ -290,20 +339,20 @@ function computeWasteLps(basin: Basin): number {
   return (Math.PI / 4) * basin.boreM ** 2 * Math.sqrt((2 * GRAVITY * headM) / (1 + WASTE_LOSSES)) * 1000;
 }
 
-// What leaves a cell in a step, moved to the next one; the answer is what reached the tank.
-function passOn(cells: readonly Cell[], cell: Cell, stepS: number): number {
+// What leaves a cell in a step, moved to the next one or into the tank.
+function passOn(cells: readonly Cell[], stores: readonly Store[], cell: Cell, stepS: number): void {
   const live = cell.litres - cell.keptL;
-  if (live <= 0) return 0;
+  if (live <= 0) return;
   const place = Math.min(TABLE, (live / Math.max(1e-9, cell.fullL - cell.keptL)) * TABLE);
   const low = Math.floor(place);
   const flow =
     cell.flowLps[low]! + (place - low) * ((cell.flowLps[low + 1] ?? cell.flowLps[low]!) - cell.flowLps[low]!);
   const next = cells[cell.next];
-  const room = next ? next.fullL - next.litres : Infinity;
+  const store = stores[cell.tank]!;
+  const room = Math.max(0, next ? next.fullL - next.litres : store.takesL - store.gotL);
   // the last film runs off too: at no fill at all there is no flow to read
   const out = Math.min(live, Math.max(flow * stepS, Math.min(live, SETTLED_L * stepS)), room);
   cell.litres -= out;
-  if (!next) return out;
-  next.litres += out;
-  return 0;
+  if (next) next.litres += out;
+  else store.gotL += out;
 }

@@ -3,6 +3,7 @@ import type { Design } from "../design/design";
 import type { EditOp } from "../design/edit";
 import { roundTenth } from "../design/moves";
 import type { Drain } from "../design/plumbing";
+import { computeLayToleranceMm } from "../evaluate/layTolerance";
 import { measureLegSlacks } from "../evaluate/legSlack";
 import { listParkedStandings } from "../evaluate/parkedAttitudes";
 import { buildDrainPath, type DrainPath, type Leg } from "../falls/drainPath";
@@ -37,8 +38,12 @@ function measureSpare(design: Design, path: DrainPath): number[] {
   const toLeast = ({ pipe }: Leg) => lookUpLimit(design.rules, "minFall", { boreMm: pipe.innerMm, vented }).value ?? 0;
   const parkedLeast = lookUpLimit(design.rules, "parkedFall", { boreMm }).value ?? 0;
   return measureLegSlacks(path, listParkedStandings(design.rig), toLeast, parkedLeast).map((slack, i) =>
-    path.ownLegs[i]!.kind === "drop" ? measureDropSpare(path.ownLegs[i]!) : Math.floor(slack.leastMm - 0.5),
+    path.ownLegs[i]!.kind === "drop" ? measureDropSpare(path.ownLegs[i]!) : toWhole(slack.leastMm, path.ownLegs[i]!),
   );
+  // what a hand is off by is not there to be given away
+  function toWhole(leastMm: number, { planLengthMm }: Leg): number {
+    return Math.floor(leastMm - computeLayToleranceMm(design.rules, planLengthMm) - 0.5);
+  }
 }
 
 // A drop may lose height as long as it stays a drop.
@@ -129,11 +134,13 @@ function proposeShortening(design: Design, path: DrainPath): Remedy[] {
     { up: computeUp(LEVEL), slope: least },
     ...listParkedStandings(design.rig).map(({ up }) => ({ up, slope: parkedLeast })),
   ];
-  const height = last.from.z - last.to.z;
+  // and what a hand is off by
+  const height = last.from.z - last.to.z - computeLayToleranceMm(design.rules, last.planLengthMm);
+  if (height <= 0) return [];
   const allowed = Math.min(
     ...conditions.map(({ up, slope }) => {
       const fall = measureLegFallMm(last, up);
-      const gained = (fall - up.z * height) / last.planLengthMm;
+      const gained = (fall - up.z * (last.from.z - last.to.z)) / last.planLengthMm;
       const asked = (slope * measureLevelLengthMm(last, fall)) / last.planLengthMm;
       return asked > gained ? (up.z * height) / (asked - gained) : Infinity;
     }),

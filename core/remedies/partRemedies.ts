@@ -6,6 +6,7 @@ import { buildMove, findPlaceMm } from "../design/moves";
 import type { Drain, Tank, Trap, Vent } from "../design/plumbing";
 import type { Obstacle } from "../design/rig";
 import { USUAL_TRAPS } from "../design/usualTraps";
+import { placeBranchVentMm } from "../edits/branchVentEdits";
 import { buildAddVent, buildOpenVent } from "../edits/ventEdits";
 import { buildDrainPath } from "../falls/drainPath";
 import { toBlock, toTankBlock } from "../fit/obstacleGaps";
@@ -47,13 +48,17 @@ export function proposeSeal(design: Design, drain: Drain): Remedy[] {
 
 /** An air-admittance valve on the branch, on the first run and at least two bores from the weir [P: UPC 1002.2, 95 %]. */
 export function proposeBranchVent(design: Design, drain: Drain): Remedy[] {
-  const path = buildDrainPath(design, drain);
-  const first = path.ownLegs.find((leg) => leg.kind === "run");
-  if (!first || first !== path.ownLegs[0] || drain.branchVent) return [];
-  const fromWeirMm = Math.round(Math.min(first.lengthMm, Math.max(2 * path.pipe.innerMm, first.lengthMm * 0.8)));
-  const value = { kind: "admittanceValve", fromWeirMm };
+  const fromWeirMm = placeBranchVentMm(design, drain);
+  if (fromWeirMm === null) return [];
+  // one that is there stands too far off
+  const value = { kind: drain.branchVent?.kind ?? "admittanceValve", fromWeirMm };
   const ops: EditOp[] = [{ op: "set", path: ["lines", drain.id, "branchVent"], value }];
-  return [{ byMm: null, edit: { code: "addBranchVent", at: { kind: "line", id: drain.id }, ops } }];
+  return [
+    {
+      byMm: drain.branchVent ? fromWeirMm : null,
+      edit: { code: "addBranchVent", at: { kind: "line", id: drain.id }, ops },
+    },
+  ];
 }
 
 /** Turns the tee of a lying branch into a wye. */
@@ -92,7 +97,9 @@ export function proposeVentLift(
 /** Takes the end of a breather 100 mm over the tank's top. */
 export function proposeVentRise(design: Design, vent: Vent): Remedy[] {
   const tank = design.tanks.find((t) => t.id === vent.fromTank)!;
-  const end = vent.pointsMm[vent.pointsMm.length - 1]!;
+  const end = vent.pointsMm.at(-1);
+  // one that goes straight into another's tee has no point of its own to lift
+  if (!end) return [];
   const byMm = Math.ceil(toTankBlock(tank).max.z + 100 - end.z);
   const edit = buildMove(
     design,

@@ -2,6 +2,7 @@ import { computeUp, LEVEL } from "../attitude/attitude";
 import type { Design } from "../design/design";
 import { roundTenth } from "../design/moves";
 import type { Drain, Fixture, Trap } from "../design/plumbing";
+import { computeLayToleranceMm } from "../evaluate/layTolerance";
 import { listParkedStandings } from "../evaluate/parkedAttitudes";
 import { add, measurePlanLength, subtract, type Vec3, vec } from "../geometry/vec";
 import { MM_PER_M } from "../quantity/convert";
@@ -11,7 +12,7 @@ import { findFacing, findUndersideMm, type Task } from "./routeEnds";
 
 /** A point this near to the outlet is under the trap itself, mm. */
 const BELOW_MM = 160;
-/** Kept in hand on each leg over what the rules ask, mm. */
+/** Kept in hand on each leg over what the rules ask and a hand is off by, mm. */
 const RESERVE_MM = 2;
 /** Fall beyond what is asked is used up to this, m/m: more only steepens a small branch [T]. */
 const MOST_EXTRA_FALL = 0.03;
@@ -93,6 +94,6 @@ function buildNeed(design: Design, drain: Drain): (from: Vec3, to: Vec3) => numb
     const asked = conditions.map(
       ({ up, least }) => ((lengthMm * least) / MM_PER_M - up.x * along.x - up.y * along.y) / up.z,
     );
-    return Math.max(0, ...asked) + RESERVE_MM;
+    return Math.max(0, ...asked) + RESERVE_MM + computeLayToleranceMm(design.rules, lengthMm);
   };
 }

@@ -3,6 +3,7 @@ export const LIMITS = {
   minFall: "slope",
   maxFall: "slope",
   parkedFall: "slope",
+  layTolerance: "length",
   sealLeast: "length",
   sealMost: "length",
   trapArm: "length",

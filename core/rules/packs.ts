@@ -48,6 +48,8 @@ const BUILDERS: RulePack = {
   minFall: { bands: flat(20), standing: "T", source: "builders" },
   maxFall: { bands: flat(null), standing: "T", source: "builders" },
   parkedFall: { bands: flat(0), standing: "T", source: "builders" },
+  // what a hand with tape and level is off by over a metre and more
+  layTolerance: { bands: flat(5), standing: "T", source: "builders" },
   sealLeast: { bands: flat(50), standing: "P", source: "ipc1002", surePercent: 97 },
   sealMost: { bands: flat(100), standing: "P", source: "ipc1002", surePercent: 97 },
   // null: the length over which the pipe falls by its own bore, computed for each drain

@@ -28,12 +28,17 @@ const TYRE_IN_MM = 90;
 
 /**
  * Share of a weight at x that each of two supports carries: the lever, (x2 − x)/(x2 − x1) and the rest. Beyond a support
- * it lifts the other [C]. Example: 99.82 kg 1.2 m behind the rear of 3.64 m → +132.7 rear, −32.9 front.
+ * it lifts the other; two in one place carry half each [C]. Example: 99.82 kg 1.2 m behind the rear of 3.64 m → +132.7 rear, −32.9 front.
  */
 export function shareByLever(kg: number, xMm: number, [rearMm, frontMm]: readonly [number, number]): [number, number] {
+  // two supports in one place share what they carry
+  if (frontMm - rearMm < ONE_PLACE_MM) return [kg / 2, kg / 2];
   const front = (kg * (xMm - rearMm)) / (frontMm - rearMm);
   return [kg - front, front];
 }
+
+/** Axles nearer than this stand in one place, mm. */
+const ONE_PLACE_MM = 1;
 
 type Support = { readonly name: string; readonly xMm: number; readonly spareKg: number | null };
 

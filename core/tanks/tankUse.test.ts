@@ -204,7 +204,7 @@ test("a lagged wall loses 1.407 W/m²K, bare 9; lagging never makes a tank freez
   fc.assert(
     fc.property(fc.integer({ min: 0, max: 100 }), fc.integer({ min: 1, max: 100 }), (lagging, more) => {
       const at = (insulationMm: number) => computeTankFrost({ ...kranich, insulationMm }, 0.8, 10, -10);
-      expect(at(lagging + more).hoursToFreezing).toBeGreaterThan(at(lagging).hoursToFreezing);
+      expect(at(lagging + more).hoursToFreezing).toBeGreaterThan(at(lagging).hoursToFreezing!);
       expect(at(lagging + more).holdW).toBeLessThan(at(lagging).holdW);
     }),
   );

@@ -7,11 +7,11 @@ import { measureLegFallMm, measureLevelLengthMm } from "../falls/fallBudget";
 export type TrapArm = {
   /** From the weir to the branch vent, or to the tank where there is none, mm along the pipe. */
   readonly lengthMm: number;
-  /** The steepest mean slope of that stretch over the attitudes, m/m. */
-  readonly slope: number;
+  /** The steepest mean slope of that stretch over the attitudes, m/m; null where it goes straight down. */
+  readonly slope: number | null;
   readonly steepestAt: Attitude;
-  /** Length over which the pipe falls by its own bore, mm: the vent stays above the weir up to here. */
-  readonly boreFallMm: number;
+  /** Length over which the pipe falls by its own bore, mm: the vent stays above the weir up to here; null where it never does. */
+  readonly boreFallMm: number | null;
 };
 
 /**
@@ -44,7 +44,8 @@ export function computeTrapArm(path: DrainPath, attitudes: readonly Attitude[]):
       steepestAt = attitude;
     }
   }
-  return { lengthMm, slope, steepestAt, boreFallMm: computeBoreFallMm(path.pipe.innerMm, slope) };
+  const boreFallMm = computeBoreFallMm(path.pipe.innerMm, slope);
+  return { lengthMm, slope: Number.isFinite(slope) ? slope : null, steepestAt, boreFallMm };
 }
 
 /**
@@ -60,9 +61,10 @@ function findAirMm(path: DrainPath): number {
   return Infinity;
 }
 
-/** Trap-to-vent length, mm, over which a pipe of bore D falls by D; infinite where it does not fall [C]. */
-export function computeBoreFallMm(boreMm: number, slope: number): number {
-  return slope > 0 ? boreMm / slope : Infinity;
+/** Trap-to-vent length, mm, over which a pipe of bore D falls by D: D / slope; null where it does not fall [C]. */
+export function computeBoreFallMm(boreMm: number, slope: number): number | null {
+  const lengthMm = boreMm / slope;
+  return slope > 0 && Number.isFinite(lengthMm) ? lengthMm : null;
 }
 
 /** Fall, mm, of the pipe from a node of the path to the next air, the rig standing level [C]. */

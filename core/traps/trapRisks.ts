@@ -7,7 +7,7 @@ import type { SealRisks } from "./sealRisks";
 export type TrapRisks = SealRisks & {
   /** After the pipe behind it has run full, mm. */
   readonly afterSiphonMm: number;
-  /** Hours on a cold night until its water is at 0 °C; null for a trap inside, where it is as warm as the room. */
+  /** Hours on a cold night until its water is at 0 °C; null for a trap inside, where it is as warm as the room, and where the night does not freeze. */
   readonly frostHours: number | null;
 };
 
@@ -43,13 +43,13 @@ const TRAP_START_C = 10;
 
 /**
  * Hours until the water of a trap under the floor is at 0 °C: the bore full over twice the seal and the span, bare pipe
- * in still air. Bore and outside > 0 mm. Source: `computeHoursToFreezing` [C on T].
+ * in still air; null where the air does not freeze. Bore and outside > 0 mm. Source: `computeHoursToFreezing` [C on T].
  */
 export function computeTrapFrostHours(
   { sealMm, spanMm }: { readonly sealMm: number; readonly spanMm: number },
   { innerMm, outerMm }: { readonly innerMm: number; readonly outerMm: number },
   airC: number,
-): number {
+): number | null {
   const lengthMm = 2 * sealMm + spanMm;
   const massKg = ((Math.PI / 4) * innerMm ** 2 * lengthMm) / MM3_PER_L;
   const lossWPerK = (BARE_LOSS * Math.PI * outerMm * lengthMm) / 1e6;

@@ -10,6 +10,7 @@ const BEHIND: Readonly<Partial<Record<FindingNumbers["code"], Sought>>> = {
   legBackwards: { formula: "legFall", stand: "level" },
   legBackwardsParked: { formula: "legFall", stand: "worst" },
   legBelowMinFall: { formula: "legFall", stand: "level" },
+  legBarely: { formula: "legFall", stand: "worst" },
   legTooSteep: { formula: "legFall", stand: "level" },
   sealShallow: { formula: "trapSeal" },
   sealDeep: { formula: "trapSeal" },

@@ -64,17 +64,21 @@ function listDrainWorkings(design: Design, drain: DrainResult, attitude: Attitud
         { limit: lookUpLimit(design.rules, through === "floor" ? "holeSlant" : "holeClearance") },
       ),
     ),
-    buildWorking(
-      "trapArm",
-      { kind: "trap", lineId: drain.lineId },
-      [
-        term("D", line.pipe.innerMm, "length"),
-        term("s", arm.slope * 1000, "slope"),
-        term("La", arm.lengthMm, "length"),
-      ],
-      term("Lmax", Number.isFinite(drain.armAllowedMm) ? drain.armAllowedMm : 0, "length"),
-      { attitude: arm.steepestAt, limit: drain.armLimit },
-    ),
+    ...(arm.slope === null || drain.armAllowedMm === null
+      ? []
+      : [
+          buildWorking(
+            "trapArm",
+            { kind: "trap", lineId: drain.lineId },
+            [
+              term("D", line.pipe.innerMm, "length"),
+              term("s", arm.slope * 1000, "slope"),
+              term("La", arm.lengthMm, "length"),
+            ],
+            term("Lmax", drain.armAllowedMm, "length"),
+            { attitude: arm.steepestAt, limit: drain.armLimit },
+          ),
+        ]),
     buildWorking("pondedWater", at, [term("D", line.pipe.innerMm, "length")], term("V", drain.pondedL, "volume"), {
       attitude,
     }),
@@ -97,7 +101,7 @@ function listDrainWorkings(design: Design, drain: DrainResult, attitude: Attitud
     workings.push(
       buildWorking("sealSiphon", trapAt, siphon, left(trapRisks.afterSiphonMm), { attitude: LEVEL, limit: inUse }),
     );
-    if (trapRisks.frostHours !== null && Number.isFinite(trapRisks.frostHours)) {
+    if (trapRisks.frostHours !== null) {
       const terms = [
         seal,
         term("s", line.trap.spanMm, "length"),

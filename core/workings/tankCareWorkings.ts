@@ -16,7 +16,7 @@ export const listTankCareWorkings = (design: Design, tank: Tank, fillShare: numb
 function listFrostWorkings({ rules }: Design, tank: Tank, fillShare: number): Working[] {
   const airC = lookUpValue(rules, "nightAir");
   const frost = computeTankFrost(tank, fillShare, DUSK_C, airC);
-  if (!Number.isFinite(frost.hoursToFreezing)) return [];
+  if (frost.hoursToFreezing === null || frost.hoursToTenth === null) return [];
   const at = { kind: "tank", id: tank.id } as const;
   const extra = { limit: lookUpLimit(rules, "nightAir") };
   const mass = term("m", frost.massKg, "weight");

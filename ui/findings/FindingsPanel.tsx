@@ -10,6 +10,7 @@ import { describeAttitude } from "@/words/attitudes";
 import { CAUTION, WORK_CAUTIONS } from "@/words/cautions";
 import { describeFinding } from "@/words/findings";
 import { describeLimitSource } from "@/words/sources";
+import { describeFindings } from "@/words/verdict";
 import { Button } from "../kit/Button";
 import { SeverityMark } from "../kit/SeverityMark";
 import { toMovable, toStation } from "./stationOf";
@@ -44,10 +45,11 @@ export function FindingsPanel() {
   };
   return (
     <section aria-label="Findings" className="flex flex-col">
-      <h2 className="plate px-3 pt-2.5 pb-1.5 text-[16px] leading-tight">{toHeading(findings)}</h2>
+      <h2 className="plate px-3 pt-2.5 pb-1.5 text-[16px] leading-tight">{describeFindings(evaluation)}</h2>
       {findings.length === 0 && (
         <p className="px-3 pb-2 text-[13px] text-faint">
-          It drains level and wherever it is parked. {WORK_CAUTIONS.drilling}
+          {design.rig.kind === "boat" ? "It drains upright, trimmed and heeled as far as you set." : "It drains level and wherever it is parked."}{" "}
+          {WORK_CAUTIONS.drilling}
         </p>
       )}
       <ul>
@@ -183,12 +185,4 @@ function FindingItem({ finding, design, isOpen, onToggle }: ItemProps) {
       )}
     </li>
   );
-}
-
-function toHeading(findings: readonly Finding[]): string {
-  const musts = findings.filter((f) => f.severity === "must").length;
-  const shoulds = findings.filter((f) => f.severity === "should").length;
-  if (musts > 0) return `${musts} to settle before you drill`;
-  if (shoulds > 0) return `${shoulds} you would be sorry for`;
-  return findings.length > 0 ? "Fit to build, with notes" : "Nothing found against it";
 }

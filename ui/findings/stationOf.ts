@@ -11,6 +11,7 @@ const AIR_CODES = new Set([
   "ventThrottles",
   "ventTeeLow",
   "ventSharesFresh",
+  "ventInRoom",
   "ventEndNear",
   "sharedAirSucks",
   "sealBlown",
@@ -20,6 +21,8 @@ const AIR_CODES = new Set([
 /** The station at which a finding is worked on. */
 export function toStation(finding: Finding): Station {
   if (AIR_CODES.has(finding.code)) return "air";
+  if (finding.code === "noTankYet") return "tanks";
+  if (finding.code === "noFixtureYet") return "falls";
   switch (finding.at.kind) {
     case "habits":
       return "habits";

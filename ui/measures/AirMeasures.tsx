@@ -2,6 +2,7 @@
 import { Plus, Trash2 } from "lucide-react";
 import { listOwnCourse } from "@/core/air/ventPath";
 import type { BranchVent, Drain, Vent } from "@/core/design/plumbing";
+import { createBranchVent } from "@/core/edits/branchVentEdits";
 import {
   buildAddVent,
   buildJoinVent,
@@ -185,7 +186,9 @@ function BranchFields({ drain }: { readonly drain: Drain }) {
   const pick = (kind: keyof typeof BRANCH_VENT_NAMES) => {
     if (kind === "none") apply({ code: "removeBranchVent", at, ops: [{ op: "set", path, value: null }] });
     else {
-      const value: BranchVent = { kind, fromWeirMm: drain.branchVent?.fromWeirMm ?? 300 };
+      const value: BranchVent = drain.branchVent
+        ? { ...drain.branchVent, kind }
+        : createBranchVent(workbench.getState().history!.design, drain, kind);
       apply({ code: drain.branchVent ? "change" : "addBranchVent", at, ops: [{ op: "set", path, value }] });
     }
   };
@@ -204,13 +207,17 @@ function BranchFields({ drain }: { readonly drain: Drain }) {
       {result && drain.trap && (
         <p className="pt-1 text-[13px] text-faint">
           Trap to air {formatQuantity(result.arm.lengthMm, "length", units)}; allowed{" "}
-          <Figure
-            working={toWorkingId("trapArm", { kind: "trap", lineId: drain.id })}
-            label="Trap to air allowed"
-            className="text-[15px] text-ink"
-          >
-            {Number.isFinite(result.armAllowedMm) ? formatQuantity(result.armAllowedMm, "length", units) : "any length"}
-          </Figure>
+          {result.armAllowedMm === null || result.arm.slope === null ? (
+            "any length, for it does not fall by its bore"
+          ) : (
+            <Figure
+              working={toWorkingId("trapArm", { kind: "trap", lineId: drain.id })}
+              label="Trap to air allowed"
+              className="text-[15px] text-ink"
+            >
+              {formatQuantity(result.armAllowedMm, "length", units)}
+            </Figure>
+          )}
           .
         </p>
       )}

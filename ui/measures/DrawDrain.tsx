@@ -9,6 +9,7 @@ import { useEdits } from "./useEdits";
 /** For fixtures without a drain: one tap draws the straightest there is, to be bent into shape. */
 export function DrawDrain() {
   const design = useWorkbench((state) => state.history!.design);
+  const units = useWorkbench((state) => state.units);
   const { apply } = useEdits();
   const undrained = design.fixtures.filter(
     (f) => !design.lines.some((line) => line.kind === "drain" && line.fromFixture === f.id),
@@ -29,7 +30,7 @@ export function DrawDrain() {
               if (edit?.at.kind === "line" && apply(edit) === null) look({ drainId: edit.at.id });
             }}
           >
-            {describeGoal(goal, design)}
+            {describeGoal(goal, design, units)}
           </Button>
         ))}
       </div>

@@ -13,10 +13,11 @@ import { useEdits } from "./useEdits";
 export function EndFields({ drain }: { readonly drain: Drain }) {
   // what a drain can end in does not change while something is pulled
   const design = useWorkbench((state) => state.dragBase ?? state.history!.design);
+  const units = useWorkbench((state) => state.units);
   const { apply, set } = useEdits();
   const goals = listGoals(design, drain.id);
   const byKey = new Map(goals.map((goal) => [toKey(goal), goal]));
-  const names = Object.fromEntries(goals.map((goal) => [toKey(goal), describeGoal(goal, design)]));
+  const names = Object.fromEntries(goals.map((goal) => [toKey(goal), describeGoal(goal, design, units)]));
   const { to } = drain;
   const redirect = (key: string) => {
     const goal = byKey.get(key);

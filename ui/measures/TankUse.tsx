@@ -258,7 +258,7 @@ function ColdNight({ tank }: { readonly tank: Tank }) {
   const units = useWorkbench((state) => state.units);
   const airC = lookUpValue(rules, "nightAir");
   const frost = computeTankFrost(tank, share, DUSK_C, airC);
-  if (!Number.isFinite(frost.hoursToFreezing)) return null;
+  if (frost.hoursToFreezing === null || frost.hoursToTenth === null) return null;
   const at = { kind: "tank", id: tank.id } as const;
   const figure = (working: "tankFreezing" | "tankIce" | "padPower", label: string, text: string) => (
     <Figure working={toWorkingId(working, at)} label={label} className="text-[15px] text-ink">

@@ -55,7 +55,7 @@ export function TrapRiskTable({ lineId }: { readonly lineId: string }) {
       text: formatQuantity(risks.dryWeeks, "weeks", units),
       isShort: false,
     },
-    ...(risks.frostHours !== null && Number.isFinite(risks.frostHours)
+    ...(risks.frostHours !== null
       ? [
           {
             cause: `At ${formatQuantity(lookUpValue(rules, "nightAir"), "temperature", units)}, frozen from`,

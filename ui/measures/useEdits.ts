@@ -2,7 +2,7 @@
 import type { Edit, EditPath } from "@/core/design/edit";
 import type { PartRef } from "@/core/design/part";
 import { useWorkbench } from "@/store/useWorkbench";
-import { change } from "@/store/workbench";
+import { change, workbench } from "@/store/workbench";
 import { describeFault } from "@/words/faults";
 
 /** A refusal is the sentence that says why; null is done. */
@@ -23,7 +23,7 @@ export function useEdits(): Edits {
     const outcome = change(edit);
     if (outcome.ok) return null;
     const [fault] = outcome.faults;
-    return fault ? describeFault(fault, units) : "That is not possible here.";
+    return fault ? describeFault(fault, units, workbench.getState().history?.design) : "That is not possible here.";
   };
   return {
     apply,

@@ -90,7 +90,7 @@ export function DrawTool({ design, view, isTurned, mmPerPx }: PlanToolProps) {
             strokeWidth={2.4}
           />
           <HaloText x={view.x(end.atMm.x)} y={view.y(end.atMm.y) - 17} anchor="middle">
-            {`ends in ${describeGoal(end.goal, design)}`}
+            {`ends in ${describeGoal(end.goal, design, units)}`}
           </HaloText>
         </>
       )}

@@ -1,0 +1,45 @@
+import type { Design } from "../design/design";
+import type { Obstacle } from "../design/rig";
+import { toBlock } from "../fit/obstacleGaps";
+import { findRole } from "../fit/roles";
+import { interpolate, measureLength, subtract, type Vec3 } from "../geometry/vec";
+import { createRecall } from "../quantity/recall";
+
+/** A hose this near to a wall is fixed to it and out of the way, mm [T]. */
+const ALONG_WALL_MM = 150;
+/** People and their knees are between the floor and this, mm [T]. */
+const HEADROOM_MM = 2_000;
+const STEP_MM = 20;
+
+/**
+ * Length, mm ≥ 0, of a course that runs free through the room people live in: over the floor, away from the walls and in no
+ * cabinet, seat or locker. Sampled every 20 mm [C on T].
+ */
+export const measureInRoomMm = (design: Pick<Design, "rig" | "obstacles">, course: readonly Vec3[]): number =>
+  recallRoom(course, [design.rig, design.obstacles], () => sumInRoom(design, course));
+
+const recallRoom = createRecall<readonly Vec3[], number>();
+
+function sumInRoom({ rig, obstacles }: Pick<Design, "rig" | "obstacles">, course: readonly Vec3[]): number {
+  const covers = obstacles.filter(
+    ({ kind }) => findRole(kind) === "cabinet" || kind === "seat" || kind === "wheelArch",
+  );
+  const isFree = (p: Vec3): boolean => {
+    if (p.z <= 0 || p.z >= HEADROOM_MM) return false;
+    const toWallMm = Math.min(p.x, rig.lengthMm - p.x, rig.widthMm / 2 - Math.abs(p.y));
+    return toWallMm > ALONG_WALL_MM && !covers.some((cover) => isInside(p, cover));
+  };
+  return course.slice(1).reduce((sum, to, i) => {
+    const from = course[i]!;
+    const lengthMm = measureLength(subtract(to, from));
+    const steps = Math.max(1, Math.ceil(lengthMm / STEP_MM));
+    let free = 0;
+    for (let k = 0; k < steps; k++) if (isFree(interpolate(from, to, (k + 0.5) / steps))) free += 1;
+    return sum + (lengthMm * free) / steps;
+  }, 0);
+}
+
+function isInside(p: Vec3, obstacle: Obstacle): boolean {
+  const { min, max } = toBlock(obstacle);
+  return p.x >= min.x && p.x <= max.x && p.y >= min.y && p.y <= max.y && p.z >= min.z && p.z <= max.z;
+}

@@ -1,0 +1,68 @@
+import type { Design } from "../design/design";
+import type { EditOp } from "../design/edit";
+import type { Drain, Outfall } from "../design/plumbing";
+import { dot, measureLength, subtract, type Vec3 } from "../geometry/vec";
+
+/** A bend that turns by less than this was only put in for a fitting: sin of the angle. */
+const STRAIGHT_SINE = 0.02;
+
+/**
+ * What a drain leaves behind when it is led to another end: the inlet in the tank that then serves nothing, unless it is
+ * the tank's last, and the bend in the drain it joined that was only there for its fitting. To be done after the drain has
+ * its new end; `before` are the edits done until then, which may have put a bend into the same drain.
+ */
+export function listLeftBehind(design: Design, drain: Drain, to: Outfall, before: readonly EditOp[]): EditOp[] {
+  return drain.to.kind === "inlet"
+    ? dropInlet(design, drain, drain.to, to)
+    : dropBend(design, drain, drain.to, to, before);
+}
+
+type Inlet = Extract<Outfall, { kind: "inlet" }>;
+type Junction = Extract<Outfall, { kind: "junction" }>;
+
+const isAt = (end: Outfall, { tankId, portId }: Inlet): boolean =>
+  end.kind === "inlet" && end.tankId === tankId && end.portId === portId;
+
+function dropInlet({ tanks, lines }: Design, drain: Drain, from: Inlet, to: Outfall): EditOp[] {
+  const tank = tanks.find(({ id }) => id === from.tankId);
+  const isUsed = lines.some((line) => line.kind === "drain" && line.id !== drain.id && isAt(line.to, from));
+  if (!tank || tank.locked || isUsed || isAt(to, from)) return [];
+  const inlets = tank.ports.filter(({ kind }) => kind === "inlet").length;
+  return inlets < 2 ? [] : [{ op: "remove", path: ["tanks", from.tankId, "ports", from.portId] }];
+}
+
+function dropBend({ lines }: Design, drain: Drain, from: Junction, to: Outfall, before: readonly EditOp[]): EditOp[] {
+  const main = lines.find((line): line is Drain => line.kind === "drain" && line.id === from.lineId);
+  if (!main || main.locked) return [];
+  const isShared = lines.some(
+    (line) =>
+      line.kind === "drain" &&
+      line.id !== drain.id &&
+      line.to.kind === "junction" &&
+      line.to.lineId === main.id &&
+      line.to.bend === from.bend,
+  );
+  const carries =
+    main.changes.some(({ bend }) => bend === from.bend) ||
+    main.lineTrap?.bend === from.bend ||
+    // a bend that goes renumbers the legs behind it, and the holes that are drilled there
+    main.holes.length > 0;
+  if (isShared || carries) return [];
+  const [a, b, c] = [main.bendsMm[from.bend - 1], main.bendsMm[from.bend], main.bendsMm[from.bend + 1]];
+  if (!a || !b || !c || !isStraight(a, b, c)) return [];
+  const shift = before.reduce((sum, op) => sum + (isBefore(op, main.id, from.bend) ? 1 : 0), 0);
+  // it goes on in the same drain and at the same bend
+  if (to.kind === "junction" && to.lineId === main.id && to.bend === from.bend + shift) return [];
+  return [{ op: "remove", path: ["lines", main.id, "bendsMm", from.bend + shift] }];
+}
+
+const isBefore = (op: EditOp, lineId: string, bend: number): boolean =>
+  op.op === "insert" && op.path[0] === "lines" && op.path[1] === lineId && op.path[2] === "bendsMm" && op.index <= bend;
+
+function isStraight(a: Vec3, b: Vec3, c: Vec3): boolean {
+  const [p, q] = [subtract(b, a), subtract(c, b)];
+  const lengths = measureLength(p) * measureLength(q);
+  if (lengths === 0) return true;
+  const cosine = dot(p, q) / lengths;
+  return cosine > 0 && Math.sqrt(Math.max(0, 1 - cosine ** 2)) < STRAIGHT_SINE;
+}

@@ -1,0 +1,31 @@
+import type { Design } from "../design/design";
+import type { Network } from "../falls/network";
+import { listStoreGroup } from "../tanks/linkedTanks";
+import { createFinding } from "./createFinding";
+import type { TankResult } from "./evaluation";
+import type { Finding } from "./findings";
+
+/** A single use that the tank it runs into, with all that stores along with it, cannot hold even when it is empty. */
+export function checkUses(design: Design, network: Network, results: readonly TankResult[]): Finding[] {
+  const byId = new Map(results.map((result) => [result.tankId, result]));
+  return design.tanks.flatMap((tank) => {
+    const drains = network.drainsByTank.get(tank.id);
+    if (!drains) return [];
+    const group = listStoreGroup(design, tank).flatMap(({ id }) => byId.get(id) ?? []);
+    const sum = (pick: (result: TankResult) => number) => group.reduce((all, result) => all + pick(result), 0);
+    const [levelL, worstL] = [sum((r) => r.usableLevelL), sum((r) => r.usableWorstL)];
+    return drains.flatMap(({ fromFixture }): Finding[] => {
+      const fixture = network.fixtures.get(fromFixture);
+      if (!fixture || fixture.volumePerUseL <= worstL) return [];
+      const isMust = fixture.volumePerUseL > levelL;
+      const numbers = {
+        code: "useOverfillsTank",
+        useL: fixture.volumePerUseL,
+        holdsL: isMust ? levelL : worstL,
+        otherId: tank.id,
+        tankName: tank.name,
+      } as const;
+      return [createFinding(isMust ? "must" : "should", { kind: "fixture", id: fixture.id }, numbers)];
+    });
+  });
+}
