@@ -70,6 +70,8 @@ export type WorkbenchState = {
   readonly findingId: string | null;
   /** The drain in the long section; null shows the first. */
   readonly drainId: string | null;
+  /** A fixture that is looked at by itself, because it has no drain; null follows the drain shown. */
+  readonly fixtureId: string | null;
   /** Heights are drawn this many times as tall as lengths; null takes what fits. */
   readonly exaggeration: number | null;
   readonly overlay: Overlay | null;

@@ -22,6 +22,7 @@ const INITIAL: WorkbenchState = {
   drawFallMmPerM: null,
   findingId: null,
   drainId: null,
+  fixtureId: null,
   exaggeration: null,
   overlay: null,
   preview: null,
@@ -56,6 +57,7 @@ export function loadDesign(design: Design): void {
     tool: null,
     findingId: null,
     drainId: null,
+    fixtureId: null,
     preview: null,
     pour: null,
     dragBase: null,
@@ -162,6 +164,7 @@ export type ViewChange = Partial<
     | "fillShare"
     | "findingId"
     | "drainId"
+    | "fixtureId"
     | "exaggeration"
     | "overlay"
     | "pour"

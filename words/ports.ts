@@ -1,11 +1,12 @@
 import type { Design } from "@/core/design/design";
 import type { Port, Tank } from "@/core/design/plumbing";
 import type { RigKind } from "@/core/design/rig";
-import { findPortSide, listServed, measurePortUpMm, type TankSide } from "@/core/tanks/portPlace";
+import { listServed, measurePortUpMm } from "@/core/tanks/portPlace";
+import { type Face, findFace } from "@/core/templates/tankFaces";
 import { PORT_NAMES } from "./labels";
 import { formatLength, type Units } from "./units";
 
-const LAND_SIDES: Readonly<Record<TankSide, string>> = {
+const LAND_SIDES: Readonly<Record<Face, string>> = {
   front: "front wall",
   rear: "rear wall",
   left: "left wall",
@@ -13,7 +14,7 @@ const LAND_SIDES: Readonly<Record<TankSide, string>> = {
   top: "top",
   bottom: "bottom",
 };
-const BOAT_SIDES: Readonly<Record<TankSide, string>> = {
+const BOAT_SIDES: Readonly<Record<Face, string>> = {
   ...LAND_SIDES,
   front: "forward wall",
   rear: "after wall",
@@ -21,11 +22,11 @@ const BOAT_SIDES: Readonly<Record<TankSide, string>> = {
   right: "starboard wall",
 };
 
-export const nameSide = (side: TankSide, kind: RigKind): string => (kind === "boat" ? BOAT_SIDES : LAND_SIDES)[side];
+export const nameSide = (side: Face, kind: RigKind): string => (kind === "boat" ? BOAT_SIDES : LAND_SIDES)[side];
 
 /** Where a port sits: "front wall, 40 mm up"; in the top no height is needed. */
 export function describePortPlace(tank: Tank, port: Port, design: Design, units: Units): string {
-  const side = findPortSide(tank, port);
+  const side = findFace(tank.solid, port).face;
   const name = nameSide(side, design.rig.kind);
   if (side === "top" || side === "bottom") return name;
   return `${name}, ${formatLength(measurePortUpMm(tank, port), units)} up`;

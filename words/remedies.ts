@@ -1,7 +1,7 @@
 import type { Design } from "@/core/design/design";
 import type { Edit } from "@/core/design/edit";
 import { describePart } from "./findings";
-import { formatLength, type Units } from "./units";
+import { formatLength, formatQuantity, type Units } from "./units";
 
 /** What a remedy does, as an instruction. */
 export function describeRemedy(edit: Edit, byMm: number | null, design: Design, units: Units): string {
@@ -34,7 +34,30 @@ export function describeRemedy(edit: Edit, byMm: number | null, design: Design, 
     case "openVent":
       return "Take this breather to the open air by itself";
     case "moveClear":
+    case "clearLeg":
       return `Move ${part} clear by ${by}`;
+    case "moveVentEnd":
+      return `Take the open end ${by} further off`;
+    case "widenInlet":
+      return `Use an inlet of ${by} bore`;
+    case "keepPipe":
+      return "Keep the wider pipe from there on";
+    case "addOwnVessel":
+      return `Hang a small tank of its own under ${part}, with a breather`;
+    case "widenHole":
+      return `Widen the hole to ${by}`;
+    case "fitBottleTrap":
+      return "Fit a bottle trap: its legs stand nearer together";
+    case "turnBranch":
+      return "Turn the last bend the way the water runs";
+    case "useLess":
+      return `Let it take no more than ${formatQuantity(byMm ?? 0, "volume", units)} at a time`;
+    case "moveInside":
+      return `Move ${part} onto the floor, by ${by}`;
+    case "ventAlongWall":
+      return "Lead it to the wall under the floor, then up";
+    case "removeLineTrap":
+      return "Take the trap in the line out";
     case "addCleanout":
       return "Fit a cleanout that can be reached";
     case "removeTrap":
@@ -103,6 +126,17 @@ export function describeEdit(edit: Edit, design: Design): string {
     addLineTrap: "Fit a trap in the line",
     removeLineTrap: "Take the trap out of the line",
     addCleanout: "Fit a cleanout",
+    clearLeg: `Move ${part} clear`,
+    moveVentEnd: `Take the end of ${part} away`,
+    widenInlet: `Widen ${part}`,
+    keepPipe: `Keep the pipe of ${part}`,
+    addOwnVessel: `Give ${part} a vessel of its own`,
+    widenHole: `Widen the hole for ${part}`,
+    fitBottleTrap: "Fit a bottle trap",
+    turnBranch: `Let ${part} come in with the flow`,
+    useLess: `Use less water at ${part}`,
+    moveInside: `Move ${part} onto the floor`,
+    ventAlongWall: `Lead ${part} along the wall`,
   };
   return verbs[edit.code];
 }

@@ -1,7 +1,8 @@
 import type { Design } from "@/core/design/design";
-import type { RouteChange, RouteProposal } from "@/core/routes/findRoutes";
+import type { RouteChange, RouteOutcome, RouteProposal } from "@/core/routes/findRoutes";
 import type { Wall } from "@/core/routes/routeEnds";
 import { describeGoal } from "./goals";
+import { quoteList } from "./quote";
 import { formatLength, formatRun, type Units } from "./units";
 
 const WALL_NAMES: Readonly<Record<Wall, string>> = {
@@ -16,7 +17,7 @@ export function describeRoute(route: RouteProposal, design: Design, units: Units
   const bends = route.bends === 1 ? "1 bend" : `${route.bends} bends`;
   const length = formatRun(route.lengthMm / 1000, units);
   const { to } = route;
-  const moved = to.kind === "inlet" && to.wall !== null ? `, its inlet in the ${WALL_NAMES[to.wall]}` : "";
+  const moved = to.kind === "inlet" && to.wall !== null ? `, with an inlet in the ${WALL_NAMES[to.wall]}` : "";
   return `${length} of pipe, ${bends}, ${to.kind === "line" ? "into" : "to"} ${describeGoal(to, design, units)}${moved}`;
 }
 
@@ -40,7 +41,15 @@ export function describeRouteChange(change: RouteChange, design: Design, units: 
 }
 
 /** Why there is no way as things are. */
-export function describeNoRoute(shortMm: number | null, units: Units): string {
+export function describeNoRoute(
+  { shortMm, barredBy }: Pick<RouteOutcome, "shortMm" | "barredBy">,
+  design: Design,
+  units: Units,
+): string {
+  const names = barredBy.flatMap((id) => design.obstacles.find((o) => o.id === id)?.name ?? []);
+  if (shortMm === null && names.length > 0) {
+    return `No way through. ${quoteList(names)} ${names.length === 1 ? "bars" : "bar"} it: ${names.length === 1 ? "with that" : "with any one of them"} out of the way there would be one.`;
+  }
   return shortMm === null
     ? "No way through: what is under the floor leaves no room. Move an obstacle or the tank, or set the outlet elsewhere."
     : `No way has the height as things are: the best lacks ${formatLength(Math.ceil(shortMm), units)}.`;

@@ -18,7 +18,7 @@ type Piece = {
  */
 export function checkWays({ lines }: Design): Fault[] {
   const pieces = new Map<string, Piece>();
-  lines.forEach((line, i) => pieces.set(line.id, toPiece(line, ["lines", i, "to"])));
+  for (const [i, line] of lines.entries()) pieces.set(line.id, toPiece(line, ["lines", i, "to"]));
   const tails = new Map<string, number>();
   const faults: Fault[] = [];
   for (const id of pieces.keys()) faults.push(...followOne(id, pieces, tails));

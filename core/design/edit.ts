@@ -63,6 +63,17 @@ export const EDIT_CODES = [
   "removeLineTrap",
   "addCleanout",
   "removeVent",
+  "clearLeg",
+  "moveVentEnd",
+  "widenInlet",
+  "keepPipe",
+  "addOwnVessel",
+  "widenHole",
+  "fitBottleTrap",
+  "turnBranch",
+  "useLess",
+  "moveInside",
+  "ventAlongWall",
 ] as const;
 
 /** A change to a design as data: it can be previewed, applied, named in the undo list, and sent over a wire. */

@@ -9,7 +9,7 @@ import { buildDrainPath } from "../falls/drainPath";
 export function placeBranchVentMm(design: Design, drain: Drain): number | null {
   const { ownLegs, pipe } = buildDrainPath(design, drain);
   const first = ownLegs.find(({ lengthMm }) => lengthMm > 0);
-  if (!first || first.kind !== "run") return null;
+  if (first?.kind !== "run") return null;
   return Math.round(Math.min(first.lengthMm, 2 * pipe.innerMm));
 }
 

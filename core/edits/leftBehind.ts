@@ -1,6 +1,7 @@
 import type { Design } from "../design/design";
 import type { EditOp } from "../design/edit";
 import type { Drain, Outfall } from "../design/plumbing";
+import { buildDrainPath } from "../falls/drainPath";
 import { dot, measureLength, subtract, type Vec3 } from "../geometry/vec";
 
 /** A bend that turns by less than this was only put in for a fitting: sin of the angle. */
@@ -31,7 +32,8 @@ function dropInlet({ tanks, lines }: Design, drain: Drain, from: Inlet, to: Outf
   return inlets < 2 ? [] : [{ op: "remove", path: ["tanks", from.tankId, "ports", from.portId] }];
 }
 
-function dropBend({ lines }: Design, drain: Drain, from: Junction, to: Outfall, before: readonly EditOp[]): EditOp[] {
+function dropBend(design: Design, drain: Drain, from: Junction, to: Outfall, before: readonly EditOp[]): EditOp[] {
+  const { lines } = design;
   const main = lines.find((line): line is Drain => line.kind === "drain" && line.id === from.lineId);
   if (!main || main.locked) return [];
   const isShared = lines.some(
@@ -48,8 +50,10 @@ function dropBend({ lines }: Design, drain: Drain, from: Junction, to: Outfall, 
     // a bend that goes renumbers the legs behind it, and the holes that are drilled there
     main.holes.length > 0;
   if (isShared || carries) return [];
-  const [a, b, c] = [main.bendsMm[from.bend - 1], main.bendsMm[from.bend], main.bendsMm[from.bend + 1]];
-  if (!a || !b || !c || !isStraight(a, b, c)) return [];
+  const { ownLegs } = buildDrainPath(design, main);
+  const [into, out] = [ownLegs[from.bend], ownLegs[from.bend + 1]];
+  // the first bend aims the trap: without it the trap would turn
+  if (!into || !out || from.bend === 0 || !isStraight(into.from, into.to, out.to)) return [];
   const shift = before.reduce((sum, op) => sum + (isBefore(op, main.id, from.bend) ? 1 : 0), 0);
   // it goes on in the same drain and at the same bend
   if (to.kind === "junction" && to.lineId === main.id && to.bend === from.bend + shift) return [];

@@ -22,7 +22,8 @@ export function checkDrain(
   parked: readonly Standing[],
 ): Finding[] {
   return [
-    ...(path.fixture.kind === "urineDiverter"
+    // a tank of its own, or one for black water, is where it belongs
+    ...(path.fixture.kind === "urineDiverter" && path.tank.holds === "grey"
       ? [createFinding("should", { kind: "fixture", id: path.fixture.id }, { code: "urineInGrey" })]
       : []),
     ...checkTraps(design, path, result),

@@ -22,6 +22,7 @@ export function checkUses(design: Design, network: Network, results: readonly Ta
         code: "useOverfillsTank",
         useL: fixture.volumePerUseL,
         holdsL: isMust ? levelL : worstL,
+        safeL: worstL,
         otherId: tank.id,
         tankName: tank.name,
       } as const;

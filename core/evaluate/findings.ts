@@ -18,6 +18,8 @@ type Numbers =
       readonly code: "useOverfillsTank";
       readonly useL: number;
       readonly holdsL: number;
+      /** What it takes wherever the rig is parked, L. */
+      readonly safeL: number;
       readonly otherId: string;
       readonly tankName: string;
     }

@@ -8,7 +8,6 @@ import type { Obstacle } from "../design/rig";
 import { USUAL_TRAPS } from "../design/usualTraps";
 import { placeBranchVentMm } from "../edits/branchVentEdits";
 import { buildAddVent, buildOpenVent } from "../edits/ventEdits";
-import { buildDrainPath } from "../falls/drainPath";
 import { toBlock, toTankBlock } from "../fit/obstacleGaps";
 import { measureExtent } from "../geometry/solid";
 import { add, measureLength, subtract, vec } from "../geometry/vec";

@@ -19,7 +19,10 @@ test("every remedy settles its finding, raises no new must, and says what it lea
           const left = after.findings.filter((f) => f.id === finding.id);
           expect(left).toEqual([]);
           expect(after.findings.filter((f) => f.severity === "must" && !known.has(f.id))).toEqual([]);
-          expect(remedy.after.worstMm).toBeCloseTo(after.drains[0]!.worst.inHandMm, 6);
+          // what concerns no drain shows no drain's figures
+          if (remedy.after.worstMm !== null) {
+            expect(remedy.after.worstMm).toBeCloseTo(after.drains[0]!.worst.inHandMm, 6);
+          }
           tried++;
         }
       }
@@ -50,6 +53,7 @@ test("Lesesaal: hanging the tank lower is offered with its millimetres", () => {
   const evaluation = evaluate(design);
   const remedies = proposeRemedies(design, evaluation, evaluation.findings[0]!);
   const lower = remedies.find((r) => r.edit.code === "lowerTank")!;
-  expect(lower.byMm).toBe(Math.ceil(-evaluation.drains[0]!.worst.inHandMm + 0.5));
+  // what lacks, what a hand is off by over more than a metre, and half a millimetre for the rounding
+  expect(lower.byMm).toBe(Math.ceil(-evaluation.drains[0]!.worst.inHandMm + 5 + 0.5));
   expect(lower.after.worstMm).toBeGreaterThanOrEqual(0);
 });

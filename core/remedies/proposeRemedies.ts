@@ -4,7 +4,10 @@ import type { Drain, Vent } from "../design/plumbing";
 import { evaluate } from "../evaluate/evaluate";
 import type { Evaluation } from "../evaluate/evaluation";
 import type { Finding } from "../evaluate/findings";
+import { proposeWiderWay } from "./boreRemedies";
+import { proposeLegClear, proposeVentEndClear } from "./clearRemedies";
 import { proposeFallRemedies } from "./fallRemedies";
+import { proposeOwnVessel } from "./ownVesselRemedy";
 import {
   proposeBranchVent,
   proposeCleanout,
@@ -23,9 +26,21 @@ import {
   proposeWiderVent,
   proposeWye,
 } from "./partRemedies";
+import {
+  proposeAlongWall,
+  proposeDrain,
+  proposeInside,
+  proposeLessUse,
+  proposeSteadySeal,
+  proposeTrapOutOfFloor,
+  proposeTurnedBranch,
+  proposeWiderHole,
+} from "./placeRemedies";
 import type { ProvenRemedy, Remedy, RemedyFigures } from "./remedy";
 
 const MOST_REMEDIES = 4;
+/** Each candidate costs an evaluation; so many are tried at most. */
+const MOST_TRIES = 60;
 
 /**
  * Remedies for a finding that have been tried on the design: each settles the finding and raises no new `must`.
@@ -34,19 +49,26 @@ const MOST_REMEDIES = 4;
 export function proposeRemedies(design: Design, evaluation: Evaluation, finding: Finding): ProvenRemedy[] {
   const before = readFigures(evaluation, finding);
   const known = new Set(evaluation.findings.map((f) => f.id));
-  return listCandidates(design, finding)
-    .flatMap((remedy): ProvenRemedy[] => {
-      const outcome = applyEdit(design, remedy.edit);
-      if (!outcome.ok) return [];
-      const tried = evaluate(outcome.design, evaluation.attitude);
-      const fresh = tried.findings.filter((f) => !known.has(f.id));
-      const settled = !tried.findings.some((f) => f.id === finding.id);
-      if (!settled || fresh.some((f) => f.severity === "must")) return [];
-      const newFindings = fresh.filter((f) => f.severity !== "note").length;
-      return [{ ...remedy, before, after: readFigures(tried, finding), newFindings }];
-    })
-    .slice(0, MOST_REMEDIES);
+  const proven: ProvenRemedy[] = [];
+  let tries = 0;
+  for (const remedy of listCandidates(design, finding)) {
+    if (proven.length === MOST_REMEDIES || tries === MOST_TRIES) break;
+    tries += 1;
+    const outcome = applyEdit(design, remedy.edit);
+    if (!outcome.ok) continue;
+    const tried = evaluate(outcome.design, evaluation.attitude);
+    const fresh = tried.findings.filter((f) => !known.has(f.id));
+    const settled = !tried.findings.some((f) => f.id === finding.id);
+    if (!settled || fresh.some((f) => f.severity === "must")) continue;
+    const newFindings = fresh.filter((f) => f.severity !== "note").length;
+    // of ways that do the same the first, and shortest, is enough
+    const isKnown = proven.some(({ edit, byMm }) => edit.code === remedy.edit.code && isAlike(byMm, remedy.byMm));
+    if (!isKnown) proven.push({ ...remedy, before, after: readFigures(tried, finding), newFindings });
+  }
+  return proven;
 }
+
+const isAlike = (a: number | null, b: number | null): boolean => a === null || b === null || Math.abs(a - b) < 0.5;
 
 function listCandidates(design: Design, finding: Finding): Remedy[] {
   const drain = findDrain(design, finding);
@@ -55,6 +77,7 @@ function listCandidates(design: Design, finding: Finding): Remedy[] {
     case "legBackwards":
     case "legBackwardsParked":
     case "legBelowMinFall":
+    case "legBarely":
       return drain ? proposeFallRemedies(design, drain) : [];
     case "trapMissing":
       return drain ? proposeTrap(design, drain) : [];
@@ -101,10 +124,46 @@ function listCandidates(design: Design, finding: Finding): Remedy[] {
       const obstacle = design.obstacles.find((o) => o.id === finding.obstacleId);
       return tank && obstacle ? proposeMoveClear(design, tank, obstacle, finding.limit?.value ?? 0) : [];
     }
+    case "legHitsObstacle":
+      return drain && finding.at.kind === "leg" ? proposeLegClear(drain, finding.at, finding) : [];
+    case "ventEndNear": {
+      const vent = finding.at.kind === "bend" ? findLine(design, finding.at.lineId) : undefined;
+      return vent?.kind === "vent" ? proposeVentEndClear(design, vent, finding) : [];
+    }
+    case "ventInRoom": {
+      const vent = finding.at.kind === "line" ? findLine(design, finding.at.id) : undefined;
+      return vent?.kind === "vent" ? proposeAlongWall(design, vent) : [];
+    }
+    case "narrowsDownstream":
+      return proposeWiderWay(design, drain, finding);
+    case "urineInGrey": {
+      const { at } = finding;
+      const own = design.lines.find(
+        (l): l is Drain => l.kind === "drain" && at.kind === "fixture" && l.fromFixture === at.id,
+      );
+      return own ? proposeOwnVessel(design, own, OWN_VESSEL_NAME) : [];
+    }
+    case "holeSmall":
+      return drain && finding.at.kind === "leg" ? proposeWiderHole(drain, finding.at.index, finding) : [];
+    case "sealSlops":
+      return drain ? proposeSteadySeal(drain, finding) : [];
+    case "trapInFloor":
+      return drain ? proposeTrapOutOfFloor(design, drain, finding) : [];
+    case "branchAgainstFlow":
+      return drain ? proposeTurnedBranch(design, drain) : [];
+    case "useOverfillsTank":
+      return finding.at.kind === "fixture" ? proposeLessUse(finding.at.id, finding.safeL) : [];
+    case "fixtureOutside":
+      return finding.at.kind === "fixture" ? proposeInside(design, finding.at.id) : [];
+    case "fixtureUndrained":
+      return finding.at.kind === "fixture" ? proposeDrain(design, finding.at.id) : [];
     default:
       return [];
   }
 }
+
+/** A name of our own for a vessel that is hung by a remedy; the builder may give it another. */
+const OWN_VESSEL_NAME = "Urine tank";
 
 const findLine = (design: Design, id: string) => design.lines.find((line) => line.id === id);
 
@@ -121,7 +180,7 @@ function findTank(design: Design, { at }: Finding) {
 
 function readFigures(evaluation: Evaluation, { at }: Finding): RemedyFigures {
   const id = "lineId" in at ? at.lineId : at.kind === "line" ? at.id : null;
-  const drain = evaluation.drains.find((d) => d.lineId === id) ?? evaluation.drains[0];
+  const drain = evaluation.drains.find((d) => d.lineId === id || (at.kind === "fixture" && d.fixtureId === at.id));
   return {
     levelMm: drain?.level.inHandMm ?? null,
     worstMm: drain?.worst.inHandMm ?? null,

@@ -4,10 +4,13 @@ import { roundTenth } from "../design/moves";
 import type { Drain } from "../design/plumbing";
 import { reachPlace } from "../edits/drainEdits";
 import { relay } from "../edits/drawnDrain";
+import { listLeftBehind } from "../edits/leftBehind";
 import { evaluate } from "../evaluate/evaluate";
+import type { Evaluation } from "../evaluate/evaluation";
 import { add, scale, type Vec3, vec } from "../geometry/vec";
+import { listDrainParts } from "../parts/listParts";
 import { layHeights } from "./layHeights";
-import { listPlans, type Plan } from "./listPlans";
+import { listBars, listPlans, type Plan } from "./listPlans";
 import { type End, listEnds, type Task, type Wall } from "./routeEnds";
 
 /** A way for a drain that has been tried on the design. */
@@ -47,6 +50,8 @@ export type RouteOutcome = {
   /** Height the best way lacks, mm; null where none lacks any, or where obstacles leave no way at all. */
   readonly shortMm: number | null;
   readonly changes: readonly RouteChange[];
+  /** Ids of obstacles any one of which, out of the way, would let the drain through; none where ways were found. */
+  readonly barredBy: readonly string[];
 };
 
 const MOST_PROPOSALS = 3;
@@ -64,7 +69,9 @@ export function findRoutes(
   const drain = design.lines.find((line): line is Drain => line.kind === "drain" && line.id === drainId)!;
   const fixture = design.fixtures.find((f) => f.id === drain.fromFixture)!;
   const ends = listEnds(design, drain, fixture);
-  const known = new Set(evaluate(design).findings.map((f) => f.id));
+  const now = evaluate(design);
+  const known = new Set(now.findings.map((f) => f.id));
+  const keptMm = measureKept(now, drainId);
   const proposals: RouteProposal[] = [];
   const changes: RouteChange[] = [];
   let shortMm: number | null = null;
@@ -74,7 +81,7 @@ export function findRoutes(
       const laid = layHeights(task, plan);
       if (laid.shortMm <= 0) {
         const tried = tryOut(task, laid.bendsMm, [], known);
-        if (tried) proposals.push(tried);
+        if (tried && measureInHand(tried) >= keptMm) proposals.push(tried);
         continue;
       }
       shortMm = Math.min(shortMm ?? Infinity, laid.shortMm);
@@ -84,13 +91,50 @@ export function findRoutes(
   }
   if (proposals.length === 0 && changes.length === 0)
     changes.push(...listMoves({ design, drain, fixture }, ends, known));
-  const best = sortBest(proposals).slice(0, MOST_PROPOSALS);
-  if (best.length > 0) return { proposals: best, shortMm: null, changes: [] };
+  const best = pickDiffering(sortBest(proposals));
+  if (best.length > 0) return { proposals: best, shortMm: null, changes: [], barredBy: [] };
   const picked = pickChanges(changes);
   // what lacks where one change mends it says more than what lacks least
   const mended = picked.flatMap(({ kind, byMm }) => (kind === "lowerTank" || kind === "raiseOutlet" ? [byMm] : []));
-  return { proposals: [], shortMm: mended.length > 0 ? Math.min(...mended) : shortMm, changes: picked };
+  const barred = shortMm === null ? listBarred({ design, drain, fixture }, ends) : [];
+  return {
+    proposals: [],
+    shortMm: mended.length > 0 ? Math.min(...mended) : shortMm,
+    changes: picked,
+    barredBy: barred,
+  };
 }
+
+// The best, and among them one that ends in another kind of place, and one in another place of its kind, where there are.
+function pickDiffering(sorted: readonly RouteProposal[]): RouteProposal[] {
+  const [first] = sorted;
+  if (!first) return [];
+  const otherKind = sorted.find(({ to }) => to.kind !== first.to.kind);
+  const otherEnd = sorted.find((route) => route !== otherKind && toEnd(route) !== toEnd(first));
+  const picked = new Set([first, ...(otherKind ? [otherKind] : []), ...(otherEnd ? [otherEnd] : []), ...sorted]);
+  const kept = [...picked].slice(0, MOST_PROPOSALS);
+  return sorted.filter((route) => kept.includes(route));
+}
+
+const toEnd = ({ to }: RouteProposal): string => (to.kind === "inlet" ? `${to.portId} ${to.wall}` : to.lineId);
+
+/** Fall in hand beyond this is more than anybody needs, mm [T]. */
+const PLENTY_MM = 10;
+
+const measureInHand = ({ levelMm, worstMm }: RouteProposal): number => Math.min(levelMm, worstMm);
+
+// A way that runs already is not bought anew with the fall it has in hand.
+function measureKept({ drains, findings }: Evaluation, drainId: string): number {
+  const result = drains.find(({ lineId }) => lineId === drainId);
+  const isBad = findings.some(({ severity, at }) => severity === "must" && "lineId" in at && at.lineId === drainId);
+  if (!result || isBad) return -Infinity;
+  return Math.min(PLENTY_MM, result.level.inHandMm, result.worst.inHandMm) - 0.5;
+}
+
+// The nearest two ends say enough of what stands between.
+const listBarred = (task: Omit<Task, "end">, ends: readonly End[]): string[] => [
+  ...new Set(ends.slice(0, 2).flatMap((end) => listBars({ ...task, end }))),
+];
 function listChanges(task: Task, plan: Plan, shortMm: number, known: ReadonlySet<string>): RouteChange[] {
   const { fixture, end } = task;
   const byMm = Math.ceil(shortMm);
@@ -172,7 +216,12 @@ type Reached = { readonly goal: RouteEnd; readonly to: Drain["to"]; readonly ops
 function reachEnd(design: Design, end: End): Reached {
   if (end.kind === "inlet") {
     const to = { kind: "inlet", tankId: end.tank.id, portId: end.port.id } as const;
-    const path = ["tanks", end.tank.id, "ports", end.port.id, "atMm"];
+    const list = ["tanks", end.tank.id, "ports"];
+    const path = [...list, end.port.id, "atMm"];
+    if (end.isNew) {
+      const insert: EditOp = { op: "insert", path: list, index: end.tank.ports.length, value: end.port };
+      return { goal: { ...to, wall: end.wall }, to, ops: [insert] };
+    }
     const ops: EditOp[] = end.wall === null ? [] : [{ op: "set", path, value: end.port.atMm }];
     return { goal: { ...to, wall: end.wall }, to, ops };
   }
@@ -190,7 +239,7 @@ function tryOut(
   const edit: Edit = {
     code: "reroute",
     at: { kind: "line", id: drain.id },
-    ops: [...before, ...ops, ...relay(drain.id, to, bendsMm)],
+    ops: [...before, ...ops, ...relay(drain.id, to, bendsMm), ...listLeftBehind(design, drain, to, ops)],
   };
   const outcome = applyEdit(design, edit);
   if (!outcome.ok) return null;
@@ -204,12 +253,16 @@ function tryOut(
     tankId: result.tankId,
     levelMm: result.level.inHandMm,
     worstMm: result.worst.inHandMm,
-    lengthMm: result.legs.reduce((sum, leg) => sum + leg.lengthMm, 0),
-    bends: Math.max(0, result.legs.filter((leg) => leg.lengthMm > 0).length - 1),
+    // what is to be laid and bought: its own pipe, and the bends its list of parts counts
+    lengthMm: result.legs.slice(0, result.ownLegs).reduce((sum, leg) => sum + leg.lengthMm, 0),
+    bends: countBends(outcome.design, drain.id),
     musts: count("must"),
     shoulds: count("should"),
   };
 }
+
+const countBends = (design: Design, drainId: string): number =>
+  listDrainParts(design, drainId).reduce((sum, part) => sum + (part.kind === "bend" ? part.count : 0), 0);
 
 // A trap that is missing was missing before; what the way is to blame for is said against its legs, or is new.
 const isOfWay = (at: Edit["at"], lineId: string): boolean => at.kind === "leg" && at.lineId === lineId;
@@ -222,12 +275,22 @@ const MOVED_MM = 300;
 const toLength = ({ to, lengthMm }: RouteProposal): number =>
   lengthMm + (to.kind === "inlet" && to.wall !== null ? MOVED_MM : 0);
 
+// Steps of fall in hand that differ to a builder.
+const toPlenty = (route: RouteProposal): number => Math.floor(Math.min(PLENTY_MM, measureInHand(route)) / 5);
+
 // Without a must first, then fewer regrets, fewer bends, less pipe; the same way is kept once.
 function sortBest<T extends RouteProposal>(proposals: readonly T[]): T[] {
   const seen = new Set<string>();
   return [...proposals]
     .filter(({ musts }) => musts === 0)
-    .sort((a, b) => a.shoulds - b.shoulds || a.bends - b.bends || toLength(a) - toLength(b))
+    .sort(
+      (a, b) =>
+        a.shoulds - b.shoulds ||
+        // fall in hand is not given away for a bend
+        toPlenty(b) - toPlenty(a) ||
+        a.bends - b.bends ||
+        toLength(a) - toLength(b),
+    )
     .filter((route) => {
       // two that end in one place, are as long and turn as often are one to a builder
       const key = `${JSON.stringify(route.to)} ${route.bends} ${Math.round(route.lengthMm / ALIKE_MM)}`;

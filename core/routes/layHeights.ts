@@ -18,7 +18,7 @@ const RESERVE_MM = 2;
 const MOST_EXTRA_FALL = 0.03;
 type Laid = { readonly bendsMm: readonly Vec3[]; readonly shortMm: number };
 
-export function layHeights(task: Task, { points, isHigh }: Plan): Laid {
+export function layHeights(task: Task, { points, isHigh, bandMm }: Plan): Laid {
   const { design, drain, fixture, end } = task;
   const need = buildNeed(design, drain);
   const first = points[0]!;
@@ -34,7 +34,7 @@ export function layHeights(task: Task, { points, isHigh }: Plan): Laid {
   const spareMm = highestMm - end.atMm.z - needs.reduce((sum, n) => sum + n, 0);
   const turn = isBelow ? [] : [roundTenth(vec(first.x, first.y, aboveMm))];
   const course = { way, needs, lengths };
-  const under = isHigh ? layHigh(task, course, highestMm) : layLow(task, course, spareMm);
+  const under = isHigh ? layHigh(task, course, { highestMm, spareMm, bandMm }) : layLow(task, course, spareMm);
   return { bendsMm: [...turn, ...under], shortMm: -spareMm };
 }
 
@@ -53,12 +53,20 @@ function layLow({ end }: Task, { way, needs, lengths }: Course, spareMm: number)
   return way.slice(0, -1).map((p, i) => roundTenth(vec(p.x, p.y, heights[i]!)));
 }
 
-// From the floor downward each leg gets what it needs and no more; before the inlet the rest goes in a drop.
-function layHigh({ end }: Task, { way, needs }: Course, highestMm: number): Vec3[] {
+type Height = { readonly highestMm: number; readonly spareMm: number; readonly bandMm: number };
+
+// From the floor downward each leg gets what it needs, and more as far as the way is free; before the inlet the rest goes in a drop.
+function layHigh({ end }: Task, { way, needs, lengths }: Course, { highestMm, spareMm, bandMm }: Height): Vec3[] {
   let z = highestMm;
+  const [askedMm, wholeMm] = [needs, lengths].map((list) => list.slice(0, -1).reduce((sum, l) => sum + l, 0)) as [
+    number,
+    number,
+  ];
+  const roomMm = Math.max(0, Math.min(spareMm, bandMm - askedMm));
+  const extra = Math.min(MOST_EXTRA_FALL, roomMm / Math.max(1, wholeMm));
   const run = way.slice(0, -1).map((p, i) => {
     const at = roundTenth(vec(p.x, p.y, z));
-    z -= needs[i]!;
+    z -= needs[i]! + extra * lengths[i]!;
     return at;
   });
   const before = run.at(-1)!;

@@ -8,6 +8,9 @@ import { findFacing, findUndersideMm, type Task } from "./routeEnds";
 
 /** From the outlet to where the pipe goes down, mm. */
 const REACH_MM = 380;
+/** A drop this near to the outlet is beneath the fixture, mm; each millimetre further aside counts as so much pipe. */
+const BENEATH_MM = 200;
+const ASIDE_PRICE = 2;
 /** Kept between a pipe and a tank it passes, mm [T]. */
 const TANK_ROOM_MM = 10;
 /** A turn of 45° counts as so much pipe, mm; a second look puts it dearer. */
@@ -18,7 +21,12 @@ const TRODDEN_MM = 400;
  * A way in plan: from where the pipe is under the floor to the inlet. Heights are still to come: low, they are laid from
  * the inlet upward; high, the pipe keeps right under the floor and drops before the inlet, over what is in the way lower.
  */
-export type Plan = { readonly points: readonly Vec3[]; readonly isHigh: boolean };
+export type Plan = {
+  readonly points: readonly Vec3[];
+  readonly isHigh: boolean;
+  /** Height under the floor within which its way is known to be free, mm; a low one is laid from the inlet upward. */
+  readonly bandMm: number;
+};
 
 /** A pipe that keeps right under the floor falls by no more than this on its way, mm: a long one, and a short one. */
 const HIGH_BANDS_MM = [90, 30] as const;
@@ -27,35 +35,44 @@ export function listPlans(task: Task): Plan[] {
   const { end, design, drain } = task;
   const topMm = findUndersideMm(design, drain.pipe);
   const low = lookForWays(task, [Math.min(end.atMm.z, topMm), Math.max(end.atMm.z, topMm)]);
-  const plans = low.map((points): Plan => ({ points, isHigh: false }));
+  const plans = low.map((points): Plan => ({ points, isHigh: false, bandMm: Infinity }));
   if (end.kind !== "inlet") return plans;
   for (const bandMm of HIGH_BANDS_MM) {
     if (end.atMm.z > topMm - bandMm) continue;
     const high = lookForWays(task, [topMm - bandMm, topMm]);
-    plans.push(...high.map((points) => ({ points, isHigh: true })));
+    plans.push(...high.map((points) => ({ points, isHigh: true, bandMm })));
     // the narrow one only where the wide one is barred
     if (high.length > 0) break;
   }
   return plans;
 }
 
-function lookForWays({ design, drain, fixture, end }: Task, [lowMm, highMm]: readonly [number, number]): Vec3[][] {
+function lookForWays(
+  { design, drain, fixture, end }: Task,
+  [lowMm, highMm]: readonly [number, number],
+  without: string | null = null,
+): Vec3[][] {
   const inletMm = end.atMm;
   const axisMm = drain.pipe.innerMm / 2;
   const facing = end.kind === "inlet" ? findFacing(end.tank, end.port) : null;
   // into the top of a tank the way leads over the tank itself
   const openTank = end.kind === "inlet" && !facing ? end.tank.id : null;
-  const grid = buildPlanGrid(design.rig, listHindrances(design, drain.pipe, openTank), [
+  const grid = buildPlanGrid(design.rig, listHindrances(design, drain.pipe, openTank, without), [
     lowMm + axisMm,
     highMm + axisMm,
   ]);
   const beforeMm = facing ? add(inletMm, facing) : inletMm;
   const goal = findCell(grid, beforeMm);
   const starts = listStarts(grid, fixture.outletMm);
+  const startMm = (cell: number) => {
+    const at = placeCell(grid, cell);
+    return ASIDE_PRICE * Math.max(0, Math.hypot(at.x - fixture.outletMm.x, at.y - fixture.outletMm.y) - BENEATH_MM);
+  };
   const ways: Vec3[][] = [];
   const trodden = new Set<number>();
   for (const turnMm of [...TURN_PRICES, TURN_PRICES[0]]) {
-    const cells = findWay(grid, starts, goal, { turnMm, extraMm: (cell) => (trodden.has(cell) ? TRODDEN_MM : 0) });
+    const extraMm = (cell: number) => (trodden.has(cell) ? TRODDEN_MM : 0);
+    const cells = findWay(grid, starts, goal, { turnMm, extraMm, startMm });
     if (!cells) return ways;
     for (const cell of cells.slice(0, -2)) trodden.add(cell);
     const corners = pickCorners(grid, cells).map((cell) => placeCell(grid, cell));
@@ -64,11 +81,23 @@ function lookForWays({ design, drain, fixture, end }: Task, [lowMm, highMm]: rea
   }
   return ways;
 }
-function listHindrances(design: Design, pipe: Pipe, openTank: string | null): Hindrance[] {
+
+/** Things any one of which, taken away, would open a way in plan: what bars it. */
+export function listBars(task: Task): string[] {
+  const { design, drain, end } = task;
+  const topMm = findUndersideMm(design, drain.pipe);
+  const heights = [Math.min(end.atMm.z, topMm), Math.max(end.atMm.z, topMm)] as const;
+  return design.obstacles
+    .filter(({ kind }) => hindersPipes(kind))
+    .filter(({ id }) => lookForWays(task, heights, id).length > 0)
+    .map(({ id }) => id);
+}
+
+function listHindrances(design: Design, pipe: Pipe, openTank: string | null, without: string | null): Hindrance[] {
   const radius = pipe.outerMm / 2;
   return [
     ...design.obstacles
-      .filter(({ kind }) => hindersPipes(kind))
+      .filter(({ kind, id }) => hindersPipes(kind) && id !== without)
       .map((obstacle) => ({
         block: toBlock(obstacle),
         roomMm: radius + (findClearance(design.rules, obstacle).value ?? 0),

@@ -60,13 +60,21 @@ const WAYS = [
 
 /**
  * The cheapest way over free cells from any of the starts to the goal, as cells: its length, mm, a price a turn of 45°,
- * and what some cells cost extra. Null when there is none. Best first with the straight distance as the least to come [C].
+ * what some cells cost extra, and what it costs to begin at one. Null when there is none. Best first with the straight distance as the least to come [C].
  */
 export function findWay(
   grid: PlanGrid,
   starts: readonly number[],
   goal: number,
-  { turnMm, extraMm }: { readonly turnMm: number; readonly extraMm: (cell: number) => number },
+  {
+    turnMm,
+    extraMm,
+    startMm = () => 0,
+  }: {
+    readonly turnMm: number;
+    readonly extraMm: (cell: number) => number;
+    readonly startMm?: (cell: number) => number;
+  },
 ): number[] | null {
   const { columns, rows, isBlocked, cellMm } = grid;
   const states = columns * rows * WAYS.length;
@@ -76,9 +84,10 @@ export function findWay(
   const toGo = (cell: number): number =>
     Math.hypot((cell % columns) - (goal % columns), Math.floor(cell / columns) - Math.floor(goal / columns)) * cellMm;
   for (const start of starts) {
+    const price = startMm(start);
     for (let way = 0; way < WAYS.length; way++) {
-      cost[start * WAYS.length + way] = 0;
-      heap.push(start * WAYS.length + way, toGo(start));
+      cost[start * WAYS.length + way] = price;
+      heap.push(start * WAYS.length + way, price + toGo(start));
     }
   }
   for (let state = heap.pop(); state !== null; state = heap.pop()) {

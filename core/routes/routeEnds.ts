@@ -1,11 +1,15 @@
+import { createPort } from "../design/createPort";
 import type { Design } from "../design/design";
+import { freeId } from "../design/freeId";
 import type { Drain, Fixture, Pipe, Port, Tank } from "../design/plumbing";
 import { buildDrainPath } from "../falls/drainPath";
-import { buildNetwork, followDrain } from "../falls/network";
+import { buildNetwork, followDrain, type Network } from "../falls/network";
 import { clearPort } from "../fit/clearPort";
 import { measureFloorMm } from "../fit/passages";
 import { measureExtent } from "../geometry/solid";
 import { add, interpolate, measureLength, measurePlanLength, subtract, type Vec3, vec } from "../geometry/vec";
+import { listLevelGroup } from "../tanks/linkedTanks";
+import { listServed } from "../tanks/portPlace";
 
 /** In front of a side inlet the pipe runs straight, mm [T]. */
 const STRAIGHT_MM = 120;
@@ -31,24 +35,54 @@ export type End =
       readonly atMm: Vec3;
       /** The wall its inlet is moved to; null where it stays. */
       readonly wall: Wall | null;
+      /** It is not there yet. */
+      readonly isNew: boolean;
     }
   | { readonly kind: "join"; readonly main: Drain; readonly atMm: Vec3 };
 
 export function listEnds(design: Design, drain: Drain, { outletMm }: Fixture): End[] {
   const network = buildNetwork(design);
-  const inlets = design.tanks.flatMap((tank) =>
-    tank.ports.flatMap((port): End[] =>
-      port.kind === "inlet" ? placeInlets(tank, port, isFreeToMove(design, drain, tank, port)) : [],
-    ),
+  const chosen = listChosen(design, network, drain);
+  const inlets = chosen.flatMap((tank) =>
+    tank.ports
+      .filter((port) => port.kind === "inlet" && isOpenTo(design, drain, tank, port))
+      .flatMap((port): End[] => placeInlets(tank, port, isFreeToMove(design, drain, tank, port))),
   );
-  const joins = [...network.drains.values()].flatMap((main): Extract<End, { kind: "join" }>[] =>
-    followDrain(network, main).some(({ id }) => id === drain.id)
+  // only where none stands free another is drilled
+  if (inlets.length === 0) inlets.push(...chosen.flatMap((tank) => placeNewInlets(design, tank, drain.pipe.innerMm)));
+  const joins = [...network.drains.values()].flatMap((main): Extract<End, { kind: "join" }>[] => {
+    const chain = followDrain(network, main);
+    const { to } = chain.at(-1)!;
+    const endsThere = to.kind === "inlet" && chosen.some(({ id }) => id === to.tankId);
+    return !endsThere || chain.some(({ id }) => id === drain.id)
       ? []
-      : listJoins(design, main).map((atMm) => ({ kind: "join", main, atMm })),
-  );
+      : listJoins(design, main).map((atMm) => ({ kind: "join", main, atMm }));
+  });
   const away = ({ atMm }: End) => measurePlanLength(subtract(atMm, outletMm));
   return [...inlets, ...joins.sort((a, b) => away(a) - away(b)).slice(0, MOST_JOINS)];
 }
+
+// The tank the drain was given, and those that share its level.
+function listChosen(design: Design, network: Network, drain: Drain): Tank[] {
+  const { to } = followDrain(network, drain).at(-1)!;
+  const tank = to.kind === "inlet" ? network.tanks.get(to.tankId) : undefined;
+  return tank ? listLevelGroup(design, tank) : [];
+}
+
+function placeNewInlets(design: Design, tank: Tank, wantedMm: number): End[] {
+  const { min, max } = measureExtent(tank.solid);
+  const boreMm = Math.min(wantedMm, (max.z - min.z) * 0.8);
+  const ids = design.tanks.flatMap(({ ports }) => ports);
+  const atMm = vec(max.x, (min.y + max.y) / 2, max.z - boreMm);
+  const port = createPort({ id: freeId("inlet", ids), kind: "inlet", atMm, boreMm });
+  return placeInlets(tank, port, true).map((end) =>
+    end.kind === "inlet" ? { ...end, wall: end.wall ?? "front", isNew: true } : end,
+  );
+}
+
+// An inlet takes one pipe: one that serves another drain is no end for this one.
+const isOpenTo = (design: Design, drain: Drain, tank: Tank, port: Port): boolean =>
+  listServed(design, tank.id, port.id).every(({ id }) => id === drain.id);
 
 /** The walls of a tank as a builder names them. */
 export const WALLS = ["front", "rear", "left", "right"] as const;
@@ -67,7 +101,7 @@ const isFreeToMove = (design: Design, drain: Drain, tank: Tank, port: Port): boo
 function placeInlets(tank: Tank, port: Port, isFree: boolean): End[] {
   // one that is not drilled yet keeps clear of the holes beside it
   const here = isFree ? clearPort(tank, port) : port;
-  const stay: End = { kind: "inlet", tank, port: here, atMm: add(tank.atMm, here.atMm), wall: null };
+  const stay: End = { kind: "inlet", tank, port: here, atMm: add(tank.atMm, here.atMm), wall: null, isNew: false };
   if (!isFree || tank.solid.shape !== "box") return [stay];
   const { min, max } = measureExtent(tank.solid);
   const [x, y, z] = [(min.x + max.x) / 2, (min.y + max.y) / 2, Math.min(port.atMm.z, max.z - port.boreMm)];
@@ -78,7 +112,7 @@ function placeInlets(tank: Tank, port: Port, isFree: boolean): End[] {
       const atMm = places[wall];
       if (measureLength(subtract(atMm, port.atMm)) < STRAIGHT_MM) return [];
       const moved = clearPort(tank, { ...port, atMm });
-      return [{ kind: "inlet", tank, port: moved, atMm: add(tank.atMm, moved.atMm), wall }];
+      return [{ kind: "inlet", tank, port: moved, atMm: add(tank.atMm, moved.atMm), wall, isNew: false }];
     }),
   ];
 }

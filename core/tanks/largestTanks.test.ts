@@ -7,7 +7,7 @@ import { evaluate } from "../evaluate/evaluate";
 import { listTankBlocks } from "../fit/tankBlocks";
 import { measureCapacityL } from "../geometry/solid";
 import { findFace } from "../templates/tankFaces";
-import { buildTankAt, findLargestTanks } from "./largestTanks";
+import { buildTankAt, findLargestTanks, measureBetween } from "./largestTanks";
 
 test.each<DemoName>([...DEMO_NAMES, FURNISHED])(
   "%s: every place found is clear of what is there, above the sills, and inside the floor",
@@ -66,7 +66,7 @@ test("one more thing in the way never makes the largest larger, and it never hit
 });
 
 test("stopped, it gives no answer", () => {
-  expect(findLargestTanks(stripPlumbing(readDemo("kranich")), () => false)).toBeNull();
+  expect(findLargestTanks(stripPlumbing(readDemo("kranich")), { onStep: () => false })).toBeNull();
 });
 
 test("a profile is cut into blocks as large as itself where it has steps only; a slope counts with its whole slab", () => {
@@ -114,4 +114,36 @@ test("a beam under one side of the floor: the best has a step over it, holds mor
   // it lies over the beam, which must come off before it can be dropped
   expect(best!.below).toEqual(["Beam"]);
   expect(hung.tanks[0]!.ports.every((port) => findFace(hung.tanks[0]!.solid, port).behindMm < 1)).toBe(true);
+});
+
+test("between two things: the tank lies between them, and the longest is the longest there is", () => {
+  const bare = { ...stripPlumbing(readDemo("kranich")), obstacles: [] as Obstacle[] };
+  const beam = (id: string, x: number): Obstacle => ({
+    id,
+    name: id,
+    kind: "crossMember",
+    atMm: { x, y: -500, z: -300 },
+    lengthMm: 60,
+    widthMm: 1000,
+    heightMm: 250,
+  });
+  const design = { ...bare, obstacles: [beam("rear", 800), beam("front", 2000)] };
+  const between = ["front", "rear"] as const;
+  expect(measureBetween(design, between)).toMatchObject({ x: [860, 2000] });
+  for (const most of ["litres", "length"] as const) {
+    const places = findLargestTanks(design, { aim: { most, between } })!;
+    expect(places.length).toBeGreaterThan(0);
+    for (const { atMm, lengthMm } of places) {
+      expect(atMm.x).toBeGreaterThanOrEqual(860);
+      expect(atMm.x + lengthMm).toBeLessThanOrEqual(2000);
+    }
+  }
+  // 1,140 mm less room to both, walls, fittings and what the grid gives away
+  const [longest] = findLargestTanks(design, { aim: { most: "length", between } })!;
+  expect(longest!.lengthMm).toBeGreaterThan(1140 - 20 - 12 - 100 - 50);
+  const anywhere = findLargestTanks(design)!;
+  expect(anywhere[0]!.litres).toBeGreaterThanOrEqual(
+    findLargestTanks(design, { aim: { most: "litres", between } })![0]!.litres,
+  );
+  expect(measureBetween(design, ["front", "front"])).toBeNull();
 });

@@ -33,7 +33,15 @@ const MOST_PLACES = 5;
  * rectangle in plan on a grid of 25 mm, so at most that much is given away on each side. `onStep` is told the share that
  * is done; false stops. Source: largest rectangle in a histogram, row by row [C]; rooms for fittings and walls [T].
  */
-export function findLargestTanks(design: Design, onStep: (share: number) => boolean = () => true): TankPlace[] | null {
+export function findLargestTanks(
+  design: Design,
+  {
+    aim = ANYWHERE,
+    onStep = () => true,
+  }: { readonly aim?: TankAim; readonly onStep?: (share: number) => boolean } = {},
+): TankPlace[] | null {
+  const bounds = aim.between ? measureBetween(design, aim.between) : EVERYWHERE;
+  if (!bounds) return [];
   const top = -measureFloorMm(design);
   const lowest = design.rig.sillZMm ?? design.rig.groundZMm + 150;
   const taken = listTaken(design);
@@ -44,18 +52,58 @@ export function findLargestTanks(design: Design, onStep: (share: number) => bool
     for (const belowMm of BELOW_MM) {
       const z = top - belowMm - WALL_MM - heightMm;
       if (z - WALL_MM < lowest + lookUpValue(design.rules, "sillGap")) continue;
-      found.push(...findAt(design, taken, z, heightMm));
+      found.push(...findAt(design, { taken, z, heightMm, bounds, most: aim.most }));
     }
     if (!onStep((i + 1) / (heights.length + 1))) return null;
   }
-  const boxes = pickDistinct(found);
-  const stepped = findSteppedTanks(design, taken, { found, lowestMm: lowest + lookUpValue(design.rules, "sillGap") });
+  const boxes = pickDistinct(found, aim.most);
+  // a step buys litres, not length
+  const stepped =
+    aim.most === "length"
+      ? []
+      : findSteppedTanks(design, taken, { found, lowestMm: lowest + lookUpValue(design.rules, "sillGap") });
   if (!onStep(1)) return null;
   // a step is more work: it must be worth it
   const most = boxes[0]?.litres ?? 0;
   const worth = stepped.filter(({ litres }) => litres > most * WORTH_A_STEP);
-  return pickDistinct([...boxes, ...worth]).map((place) => ({ ...place, below: listBelow(design, place) }));
+  return pickDistinct([...boxes, ...worth.filter((place) => isWithin(place, bounds))], aim.most).map((place) => ({
+    ...place,
+    below: listBelow(design, place),
+  }));
 }
+
+/** What is asked of a tank: most litres or the longest, anywhere or between two things that stand there. */
+export type TankAim = {
+  readonly most: "litres" | "length";
+  /** Ids of two obstacles; the room between them along the way they are further apart. Null for the whole floor. */
+  readonly between: readonly [string, string] | null;
+};
+
+export const ANYWHERE: TankAim = { most: "litres", between: null };
+
+type Bounds = { readonly x: readonly [number, number]; readonly y: readonly [number, number] };
+const EVERYWHERE: Bounds = { x: [-Infinity, Infinity], y: [-Infinity, Infinity] };
+
+/** The room between two obstacles in plan, along the way in which they are further apart; null where they overlap in both [C]. */
+export function measureBetween(
+  { obstacles }: Pick<Design, "obstacles">,
+  ids: readonly [string, string],
+): Bounds | null {
+  const [a, b] = ids.map((id) => obstacles.find((obstacle) => obstacle.id === id));
+  if (!a || !b) return null;
+  const [p, q] = [toBlock(a), toBlock(b)];
+  const gap = (axis: "x" | "y") => {
+    const [low, high] = p.min[axis] <= q.min[axis] ? [p, q] : [q, p];
+    return [low.max[axis], high.min[axis]] as const;
+  };
+  const [along, across] = [gap("x"), gap("y")];
+  const [wideX, wideY] = [along[1] - along[0], across[1] - across[0]];
+  if (Math.max(wideX, wideY) <= 0) return null;
+  return wideX >= wideY ? { ...EVERYWHERE, x: along } : { ...EVERYWHERE, y: across };
+}
+
+const isWithin = ({ atMm, lengthMm, widthMm }: Found, { x, y }: Bounds): boolean =>
+  atMm.x >= x[0] && atMm.x + lengthMm <= x[1] && atMm.y >= y[0] && atMm.y + widthMm <= y[1];
 
 /** A stepped tank is shown where it holds so much more than the largest box. */
 const WORTH_A_STEP = 1.05;
@@ -82,7 +130,15 @@ function listBelow({ obstacles }: Design, { atMm, lengthMm, widthMm, heightMm, s
     .map(({ name }) => name);
 }
 
-function findAt(design: Design, taken: readonly Taken[], z: number, heightMm: number): Found[] {
+type Slab = {
+  readonly taken: readonly Taken[];
+  readonly z: number;
+  readonly heightMm: number;
+  readonly bounds: Bounds;
+  readonly most: TankAim["most"];
+};
+
+function findAt(design: Design, { taken, z, heightMm, bounds, most }: Slab): Found[] {
   const { lengthMm, widthMm } = design.rig;
   const [columns, rows] = [Math.floor(lengthMm / CELL_MM), Math.floor(widthMm / CELL_MM)];
   const free = new Uint8Array(columns * rows).fill(1);
@@ -95,7 +151,8 @@ function findAt(design: Design, taken: readonly Taken[], z: number, heightMm: nu
     const y1 = Math.min(rows, Math.ceil((block.max.y + room + widthMm / 2) / CELL_MM));
     for (let row = y0; row < y1; row++) free.fill(0, row * columns + x0, row * columns + Math.max(x0, x1));
   }
-  const best = findRectangle(free, columns, rows);
+  closeOutside(free, columns, rows, { bounds, widthMm });
+  const best = findRectangle(free, columns, rows, most);
   if (!best) return [];
   const place = {
     atMm: vec(best.column * CELL_MM + WALL_MM, best.row * CELL_MM - widthMm / 2 + WALL_MM, z),
@@ -107,10 +164,27 @@ function findAt(design: Design, taken: readonly Taken[], z: number, heightMm: nu
   return [{ ...place, litres: (place.lengthMm * place.widthMm * place.heightMm) / 1e6, stepped: null }];
 }
 
+// What lies beyond the bounds is not free.
+function closeOutside(
+  free: Uint8Array,
+  columns: number,
+  rows: number,
+  { bounds: { x, y }, widthMm }: { readonly bounds: Bounds; readonly widthMm: number },
+): void {
+  for (let row = 0; row < rows; row++) {
+    const y0 = row * CELL_MM - widthMm / 2;
+    const isOut = y0 < y[0] || y0 + CELL_MM > y[1];
+    for (let column = 0; column < columns; column++) {
+      const x0 = column * CELL_MM;
+      if (isOut || x0 < x[0] || x0 + CELL_MM > x[1]) free[row * columns + column] = 0;
+    }
+  }
+}
+
 type Rectangle = { readonly column: number; readonly row: number; readonly columns: number; readonly rows: number };
 
 /** The free rectangle of most inside in a grid, its fittings taken off its length; null where nothing is free. */
-function findRectangle(free: Uint8Array, columns: number, rows: number): Rectangle | null {
+function findRectangle(free: Uint8Array, columns: number, rows: number, most: TankAim["most"]): Rectangle | null {
   const deep = new Int32Array(columns);
   let best: (Rectangle & { readonly area: number }) | null = null;
   for (let row = 0; row < rows; row++) {
@@ -124,7 +198,10 @@ function findRectangle(free: Uint8Array, columns: number, rows: number): Rectang
         const tall = deep[stack.pop()!]!;
         const from = stack.length > 0 ? stack.at(-1)! + 1 : 0;
         const long = column - from;
-        const area = tall * Math.max(0, long - FITTINGS_MM / CELL_MM);
+        const inside = Math.max(0, long - FITTINGS_MM / CELL_MM);
+        // of the longest the widest, and no narrower than a tank can be
+        const area =
+          most === "litres" ? tall * inside : tall * CELL_MM < LEAST.widthMm + 2 * WALL_MM ? 0 : inside * rows + tall;
         if (area > (best?.area ?? 0)) best = { column: from, row: row - tall + 1, columns: long, rows: tall, area };
       }
       stack.push(column);
@@ -133,10 +210,12 @@ function findRectangle(free: Uint8Array, columns: number, rows: number): Rectang
   return best;
 }
 
-// Most litres first; one that lies mostly where a better one lies is the same place.
-function pickDistinct(places: readonly Found[]): Found[] {
+// The most first; one that lies mostly where a better one lies is the same place.
+function pickDistinct(places: readonly Found[], most: TankAim["most"]): Found[] {
   const kept: Found[] = [];
-  for (const place of [...places].sort((a, b) => b.litres - a.litres)) {
+  const better = (a: Found, b: Found) =>
+    most === "length" ? b.lengthMm - a.lengthMm || b.litres - a.litres : b.litres - a.litres;
+  for (const place of [...places].sort(better)) {
     if (kept.length === MOST_PLACES) break;
     if (!kept.some((other) => isAlike(other, place))) kept.push(place);
   }

@@ -14,7 +14,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { change, tell, undo } from "@/store/workbench";
 import { describeFault } from "@/words/faults";
 import { formatLength, formatNumber, formatQuantity, formatRun, type Units } from "@/words/units";
-import { requestStandingMap } from "@/workers/standingClient";
+import { ask } from "@/workers/client";
 import { Button } from "../kit/Button";
 import { FIELD_LOOK } from "../kit/FieldRow";
 import { Sheet } from "../kit/Sheet";
@@ -189,8 +189,8 @@ function SmallMap({ design }: { readonly design: Design }) {
   const [map, setMap] = useState<StandingMap | null>(null);
   useEffect(() => {
     const abort = new AbortController();
-    const request = { design, size: SMALL_MAP, rangeDeg: findMapRange(design.rig), onProgress: () => undefined };
-    void requestStandingMap({ ...request, signal: abort.signal }).then((asked) => {
+    const input = { design, size: SMALL_MAP, rangeDeg: findMapRange(design.rig) };
+    void ask("standingMap", input, { signal: abort.signal }).then((asked) => {
       if (asked.status === "ready") setMap(asked.answer);
     });
     return () => abort.abort();

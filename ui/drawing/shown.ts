@@ -11,6 +11,14 @@ export function findShownDrain(design: Design, drainId: string | null): Drain | 
   return drains.find((drain) => drain.id === drainId) ?? drains[0] ?? null;
 }
 
+/** The fixture whose fields are shown: one picked that has no drain yet, else that of the drain shown, else the first. */
+export function findShownFixtureId(design: Design, drainId: string | null, fixtureId: string | null): string | null {
+  const isThere = design.fixtures.some(({ id }) => id === fixtureId);
+  const hasDrain = design.lines.some((line) => line.kind === "drain" && line.fromFixture === fixtureId);
+  if (isThere && !hasDrain) return fixtureId;
+  return findShownDrain(design, drainId)?.fromFixture ?? design.fixtures[0]?.id ?? null;
+}
+
 /** The result that belongs to the drain shown. */
 export function findShownResult(state: WorkbenchState) {
   const design = state.history?.design;

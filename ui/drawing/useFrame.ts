@@ -1,15 +1,18 @@
 "use client";
-import { type RefObject, useEffect, useRef, useState } from "react";
+import { useCallback, useEffect, useState } from "react";
 
-/** The size of a drawing's frame on the screen, followed as it changes; 0 until it is known. */
-export function useFrame<T extends Element>(): [
-  RefObject<T | null>,
-  { readonly width: number; readonly height: number },
-] {
-  const ref = useRef<T>(null);
+/** A drawing's frame on the screen: what to hang it on, the element that is there now, and its size; 0 until it is known. */
+export type Frame<T extends Element> = {
+  readonly ref: (element: T | null) => void;
+  readonly element: T | null;
+  readonly size: { readonly width: number; readonly height: number };
+};
+
+/** Follows a frame as it comes, goes and changes its size: a drawing may appear long after the page. */
+export function useFrame<T extends Element>(): Frame<T> {
+  const [element, setElement] = useState<T | null>(null);
   const [size, setSize] = useState({ width: 0, height: 0 });
   useEffect(() => {
-    const element = ref.current;
     if (!element) return;
     const observer = new ResizeObserver(([entry]) => {
       const { width, height } = entry!.contentRect;
@@ -17,6 +20,6 @@ export function useFrame<T extends Element>(): [
     });
     observer.observe(element);
     return () => observer.disconnect();
-  }, []);
-  return [ref, size];
+  }, [element]);
+  return { ref: useCallback((next: T | null) => setElement(next), []), element, size };
 }

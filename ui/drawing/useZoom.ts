@@ -1,6 +1,6 @@
 "use client";
 import type { ZoomBehavior } from "d3-zoom";
-import { type RefObject, useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { NO_ZOOM, type Zoom } from "./view";
 
 const MOST_ZOOM = 12;
@@ -11,16 +11,15 @@ export type Zooming = { readonly zoom: Zoom; readonly zoomBy: (factor: number) =
 type Control = { readonly by: (factor: number) => void; readonly reset: () => void; readonly detach: () => void };
 
 /** Wheel, pinch and pull on the ground of a drawing; handles are left alone. */
-export function useZoom(ref: RefObject<SVGSVGElement | null>): Zooming {
+export function useZoom(element: SVGSVGElement | null): Zooming {
   const [zoom, setZoom] = useState<Zoom>(NO_ZOOM);
   const control = useRef<Promise<Control> | null>(null);
   // the machinery loads when a hand comes near, or once the page has long been still
   const begin = useCallback((): Promise<Control> | null => {
-    if (ref.current) control.current ??= attachZoom(ref.current, setZoom);
+    if (element) control.current ??= attachZoom(element, setZoom);
     return control.current;
-  }, [ref]);
+  }, [element]);
   useEffect(() => {
-    const element = ref.current;
     if (!element) return;
     const start = () => void begin();
     const timer = setTimeout(start, STILL_MS);
@@ -30,8 +29,9 @@ export function useZoom(ref: RefObject<SVGSVGElement | null>): Zooming {
       for (const event of APPROACHES) element.removeEventListener(event, start);
       void control.current?.then(({ detach }) => detach());
       control.current = null;
+      setZoom(NO_ZOOM);
     };
-  }, [ref, begin]);
+  }, [element, begin]);
   const zoomBy = useCallback((factor: number) => void begin()?.then(({ by }) => by(factor)), [begin]);
   const reset = useCallback(() => void begin()?.then((loaded) => loaded.reset()), [begin]);
   return useMemo(() => ({ zoom, zoomBy, reset }), [zoom, zoomBy, reset]);

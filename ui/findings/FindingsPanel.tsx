@@ -48,7 +48,9 @@ export function FindingsPanel() {
       <h2 className="plate px-3 pt-2.5 pb-1.5 text-[16px] leading-tight">{describeFindings(evaluation)}</h2>
       {findings.length === 0 && (
         <p className="px-3 pb-2 text-[13px] text-faint">
-          {design.rig.kind === "boat" ? "It drains upright, trimmed and heeled as far as you set." : "It drains level and wherever it is parked."}{" "}
+          {design.rig.kind === "boat"
+            ? "It drains upright, trimmed and heeled as far as you set."
+            : "It drains level and wherever it is parked."}{" "}
           {WORK_CAUTIONS.drilling}
         </p>
       )}

@@ -2,7 +2,7 @@
 import { useEffect, useRef, useState } from "react";
 import type { Design } from "@/core/design/design";
 import { workbench } from "@/store/workbench";
-import type { Asked } from "@/workers/asking";
+import type { Asked } from "@/workers/client";
 
 /** A search in a worker as it stands; what was found holds for the design it was found for. */
 export type Search<T> =

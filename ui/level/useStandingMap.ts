@@ -3,7 +3,7 @@ import { useCallback, useEffect, useState } from "react";
 import type { Design } from "@/core/design/design";
 import type { StandingMap } from "@/core/evaluate/standingMap";
 import { useWorkbench } from "@/store/useWorkbench";
-import { requestStandingMap } from "@/workers/standingClient";
+import { ask } from "@/workers/client";
 
 export const MAP_SIZE = 61;
 
@@ -59,7 +59,7 @@ async function compute(
   const onProgress = (progress: number) => {
     if (!signal.aborted) setState((before) => (before.status === "computing" ? { ...before, progress } : before));
   };
-  const outcome = await requestStandingMap({ design, size: MAP_SIZE, rangeDeg, onProgress, signal });
+  const outcome = await ask("standingMap", { design, size: MAP_SIZE, rangeDeg }, { onProgress, signal });
   if (signal.aborted) return;
   setState((before) =>
     outcome.status === "ready"

@@ -6,7 +6,7 @@ import { buildRenameFixture } from "@/core/edits/renameFixture";
 import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
 import { GLOSSARY } from "@/words/labels";
-import { findShownDrain } from "../drawing/shown";
+import { findShownDrain, findShownFixtureId } from "../drawing/shown";
 import { Button } from "../kit/Button";
 import { NumberField } from "../kit/NumberField";
 import { TextField } from "../kit/TextField";
@@ -29,7 +29,11 @@ const RulesMeasures = dynamic(() => import("./RulesMeasures").then((module) => m
 export function FallsMeasures() {
   const design = useWorkbench((state) => state.history!.design);
   const drainId = useWorkbench((state) => state.drainId);
-  const drain = findShownDrain(design, drainId);
+  const pickedId = useWorkbench((state) => state.fixtureId);
+  const shown = findShownDrain(design, drainId);
+  const fixtureId = findShownFixtureId(design, drainId, pickedId);
+  // a fixture without a drain stands by itself
+  const drain = shown?.fromFixture === fixtureId ? shown : null;
   const isSettled = useSettled();
   const hasUndrained = design.fixtures.some(
     (f) => !design.lines.some((line) => line.kind === "drain" && line.fromFixture === f.id),
@@ -38,20 +42,16 @@ export function FallsMeasures() {
     <>
       <FixtureList />
       {hasUndrained && <DrawDrain />}
-      {drain && (
+      {fixtureId && <FixtureFields fixtureId={fixtureId} />}
+      {drain && isSettled && (
         <>
-          <FixtureFields fixtureId={drain.fromFixture} />
-          {isSettled && (
-            <>
-              <DrainMeasures drain={drain} />
-              <RouteFinder key={drain.id} drain={drain} />
-              <PassageList />
-            </>
-          )}
+          <DrainMeasures drain={drain} />
+          <RouteFinder key={drain.id} drain={drain} />
         </>
       )}
       {isSettled && (
         <>
+          <PassageList />
           <PartsList />
           <RulesMeasures />
         </>
@@ -61,10 +61,11 @@ export function FallsMeasures() {
 }
 
 const FixtureFields = memo(function FixtureFields({ fixtureId }: { readonly fixtureId: string }) {
-  const fixture = useWorkbench((state) => state.history!.design.fixtures.find((f) => f.id === fixtureId)!);
+  const fixture = useWorkbench((state) => state.history!.design.fixtures.find((f) => f.id === fixtureId));
   const { set, apply } = useEdits();
+  if (!fixture) return null;
   const at = { kind: "fixture", id: fixture.id } as const;
-  const field = (key: keyof typeof fixture) => (value: number | null) => set(at, ["fixtures", fixture.id, key], value);
+  const field = (key: string) => (value: number | null) => set(at, ["fixtures", fixture.id, key], value);
   return (
     <Group title={`${fixture.name}, underside of the waste`}>
       <TextField

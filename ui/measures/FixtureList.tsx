@@ -4,7 +4,7 @@ import { FIXTURE_KINDS, type FixtureKind } from "@/core/design/plumbing";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, workbench } from "@/store/workbench";
 import { FIXTURE_NAMES } from "@/words/labels";
-import { findShownDrain } from "../drawing/shown";
+import { findShownFixtureId } from "../drawing/shown";
 import { FIELD_LOOK } from "../kit/FieldRow";
 import { SeverityMark } from "../kit/SeverityMark";
 import { Group } from "./Group";
@@ -16,7 +16,9 @@ export function FixtureList() {
   const evaluation = useWorkbench((state) => state.evaluation);
   const drainId = useWorkbench((state) => state.drainId);
   const { apply } = useEdits();
-  const shown = findShownDrain(design, drainId);
+  const fixtureId = useWorkbench((state) => state.fixtureId);
+  const shownId = findShownFixtureId(design, drainId, fixtureId);
+  const drainOf = new Map(design.lines.flatMap((l) => (l.kind === "drain" ? [[l.fromFixture, l] as const] : [])));
   const add = async (kind: FixtureKind) => {
     // what lays a drain comes when it is wanted first
     const { buildAddFixture } = await import("@/core/edits/fixtureEdits");
@@ -28,7 +30,8 @@ export function FixtureList() {
     );
     if (apply(edit) !== null) return;
     const added = edit.ops.find((op) => op.path[0] === "lines");
-    if (added?.op === "insert") look({ drainId: (added.value as { id: string }).id, selection: null });
+    if (added?.op === "insert") look({ drainId: (added.value as { id: string }).id, fixtureId: null, selection: null });
+    else if (edit.at.kind === "fixture") look({ fixtureId: edit.at.id, selection: null });
   };
   return (
     <Group
@@ -54,23 +57,34 @@ export function FixtureList() {
         </span>
       }
     >
-      {design.fixtures.length > 1 && (
+      {(design.fixtures.length > 1 || design.fixtures.some(({ id }) => !drainOf.has(id))) && (
         <ul>
-          {design.lines.map((line) => {
-            if (line.kind !== "drain") return null;
-            const fixture = design.fixtures.find((f) => f.id === line.fromFixture)!;
+          {design.fixtures.map((fixture) => {
+            const line = drainOf.get(fixture.id);
             const isBad = evaluation?.findings.some(
-              (f) => f.severity === "must" && "lineId" in f.at && f.at.lineId === line.id,
+              ({ severity, at }) =>
+                severity === "must" &&
+                (("lineId" in at && at.lineId === line?.id) || (at.kind === "fixture" && at.id === fixture.id)),
             );
+            const isShown = fixture.id === shownId;
             return (
-              <li key={line.id}>
+              <li key={fixture.id}>
                 <button
                   type="button"
-                  aria-current={line.id === shown?.id}
-                  onClick={() => look({ drainId: line.id })}
-                  className={`flex min-h-7 w-full items-center gap-2 rounded-[2px] px-1 text-left text-[13.5px] hover:bg-pick phone:min-h-11 ${line.id === shown?.id ? "bg-pick font-semibold" : ""}`}
+                  aria-current={isShown}
+                  onClick={() =>
+                    look(
+                      line
+                        ? { drainId: line.id, fixtureId: null }
+                        : { fixtureId: fixture.id, selection: { kind: "fixture", id: fixture.id } },
+                    )
+                  }
+                  className={`flex min-h-7 w-full items-center gap-2 rounded-[2px] px-1 text-left text-[13.5px] hover:bg-pick phone:min-h-11 ${isShown ? "bg-pick font-semibold" : ""}`}
                 >
-                  <span className="flex-1">{fixture.name}</span>
+                  <span className="flex-1">
+                    {fixture.name}
+                    {!line && <span className="font-normal text-faint">, no drain yet</span>}
+                  </span>
                   {isBad && <SeverityMark severity="must" size={14} />}
                 </button>
               </li>

@@ -1,15 +1,18 @@
 "use client";
 import { Maximize } from "lucide-react";
 import { useState } from "react";
-import { buildTankAt } from "@/core/tanks/largestTanks";
-import type { TankPlace } from "@/core/tanks/tankPlaces";
+import { buildTankAt, type TankAim } from "@/core/tanks/largestTanks";
+import { FITTINGS_MM, type TankPlace } from "@/core/tanks/tankPlaces";
 import { useWorkbench } from "@/store/useWorkbench";
 import { change, previewEdit, tell, undo, workbench } from "@/store/workbench";
-import { formatLengthFigure, formatQuantity, lengthUnit } from "@/words/units";
-import { requestLargestTanks } from "@/workers/tanksClient";
+import { formatLength, formatLengthFigure, formatQuantity, lengthUnit } from "@/words/units";
+import { ask } from "@/workers/client";
 import { Button } from "../kit/Button";
+import { Pick } from "../kit/Pick";
 import { SearchButton } from "../kit/SearchButton";
 import { useSearch } from "../kit/useSearch";
+
+const ANY = "anywhere";
 
 /** Looks for the largest tanks that fit, boxes and ones with a step; each is drawn before it is hung. */
 export function LargestTanks() {
@@ -17,7 +20,14 @@ export function LargestTanks() {
   const preview = useWorkbench((state) => state.preview);
   const units = useWorkbench((state) => state.units);
   const [shown, setShown] = useState<TankPlace | null>(null);
-  const { search, look, stop } = useSearch(requestLargestTanks);
+  const [most, setMost] = useState<TankAim["most"]>("litres");
+  const [from, setFrom] = useState(ANY);
+  const [to, setTo] = useState(ANY);
+  const between = from !== ANY && to !== ANY && from !== to ? ([from, to] as const) : null;
+  const { search, look, stop } = useSearch((now, onProgress, signal) =>
+    ask("largestTanks", { design: now, aim: { most, between } }, { onProgress, signal }),
+  );
+  const things = { [ANY]: "Anywhere", ...Object.fromEntries(design.obstacles.map(({ id, name }) => [id, name])) };
   const toEdit = (place: TankPlace) => buildTankAt(workbench.getState().history!.design, place, "Grey tank");
   const hang = (place: TankPlace) => {
     if (!change(toEdit(place)).ok) return;
@@ -28,10 +38,26 @@ export function LargestTanks() {
     `${[lengthMm, widthMm, heightMm].map((mm) => formatLengthFigure(mm, units)).join(" × ")} ${lengthUnit(units)}`;
   return (
     <div className="pt-2" data-testid="largest">
+      <Pick<TankAim["most"]>
+        label="What is wanted"
+        value={most}
+        names={{ litres: "Most litres", length: "The longest" }}
+        onPick={setMost}
+      />
+      {design.obstacles.length > 1 && (
+        <>
+          <Pick label="Between" value={from} names={things} onPick={setFrom} />
+          <Pick label="and" value={to} names={things} onPick={setTo} />
+        </>
+      )}
       <SearchButton search={search} looking="Looking for room" onLook={look} onStop={stop}>
         <Maximize size={14} aria-hidden /> Find the largest that fits
       </SearchButton>
-      {places?.length === 0 && <p className="pt-1 text-[13px]">There is no room for a tank under the floor.</p>}
+      {places?.length === 0 && (
+        <p className="pt-1 text-[13px]">
+          {between ? "There is no room for a tank between them." : "There is no room for a tank under the floor."}
+        </p>
+      )}
       <ul>
         {places?.map((place) => {
           const isShown = shown === place && preview !== null;
@@ -51,6 +77,7 @@ export function LargestTanks() {
               </button>
               {isShown && (
                 <p className="pb-1 text-[12.5px] text-faint">
+                  {formatLength(FITTINGS_MM, units)} at its front end are kept for bend and hose tail.{" "}
                   {place.below.length === 0
                     ? "It can be dropped straight down."
                     : `Before it can be dropped, off must come: ${place.below.join(", ")}.`}

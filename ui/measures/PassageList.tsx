@@ -6,23 +6,31 @@ import { workbench } from "@/store/workbench";
 import { WORK_CAUTIONS } from "@/words/cautions";
 import { describeDrilling } from "@/words/passages";
 import { formatQuantity } from "@/words/units";
-import { findShownResult } from "../drawing/shown";
 import { Figure } from "../kit/Figure";
 import { NumberField } from "../kit/NumberField";
 import { Group } from "./Group";
 import { useEdits } from "./useEdits";
 
-/** Where to drill, how large, from which side, and what lies behind. */
+/** Every hole of the rig, drain by drain: where to drill, how large, from which side, and what lies behind. */
 export function PassageList() {
-  const result = useWorkbench(findShownResult);
-  if (!result || result.passages.length === 0) return null;
+  const drains = useWorkbench((state) => state.evaluation?.drains);
+  const lines = useWorkbench((state) => state.history!.design.lines);
+  const passages = drains?.flatMap((drain) => drain.passages) ?? [];
+  if (passages.length === 0) return null;
   return (
-    <Group title="Holes to drill">
-      <ul className="flex flex-col gap-1.5">
-        {result.passages.map((passage) => (
-          <PassageRow key={`${passage.legIndex}-${passage.nth}`} passage={passage} />
-        ))}
-      </ul>
+    <Group title={`Holes to drill, ${passages.length} in all`}>
+      {drains?.map(({ lineId, passages: own }) =>
+        own.length === 0 ? null : (
+          <div key={lineId} className="pt-1">
+            <h4 className="text-[13px] font-semibold">{lines.find(({ id }) => id === lineId)?.name}</h4>
+            <ul className="flex flex-col gap-1.5">
+              {own.map((passage) => (
+                <PassageRow key={`${passage.legIndex}-${passage.nth}`} passage={passage} />
+              ))}
+            </ul>
+          </div>
+        ),
+      )}
       <p className="pt-1.5 text-[12px] leading-snug text-faint">{WORK_CAUTIONS.drilling}</p>
     </Group>
   );

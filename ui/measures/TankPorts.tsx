@@ -1,10 +1,13 @@
 "use client";
 import { Plus, Trash2 } from "lucide-react";
 import { type Port, type Tank, THREADS, type Thread, type Valve } from "@/core/design/plumbing";
+import { buildPortToSide } from "@/core/edits/portEdits";
 import { ADDED_PORTS, buildAddPort, buildRemovePort } from "@/core/edits/tankEdits";
+import { FACES, type Face, findFace } from "@/core/templates/tankFaces";
 import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
 import { PORT_NAMES, THREAD_NAMES } from "@/words/labels";
+import { describePort, nameSide } from "@/words/ports";
 import { Button } from "../kit/Button";
 import { NumberField } from "../kit/NumberField";
 import { Pick } from "../kit/Pick";
@@ -44,6 +47,25 @@ const VALVE_NAMES: Readonly<Record<ValveChoice, string>> = {
   electric: "Electric",
 };
 
+// In which side, said and chosen as a builder says it; the figures below are for the tape.
+function PortPlace({ tank, port }: { readonly tank: Tank; readonly port: Port }) {
+  const design = useWorkbench((state) => state.history!.design);
+  const { apply } = useEdits();
+  const { face } = findFace(tank.solid, port);
+  const names = Object.fromEntries(FACES.map((side) => [side, nameSide(side, design.rig.kind)])) as Record<
+    Face,
+    string
+  >;
+  return (
+    <Pick<Face>
+      label="Sits in its"
+      value={face}
+      names={names}
+      onPick={(side) => apply(buildPortToSide(tank, port, side))}
+    />
+  );
+}
+
 function PortFields({ tank, port }: { readonly tank: Tank; readonly port: Port }) {
   const design = useWorkbench((state) => state.history!.design);
   const { set, apply } = useEdits();
@@ -53,7 +75,8 @@ function PortFields({ tank, port }: { readonly tank: Tank; readonly port: Port }
     set(at, ["tanks", tank.id, "ports", port.id, ...key.split(".")], value);
   const { valve } = port;
   return (
-    <Group title={PORT_NAMES[port.kind]}>
+    <Group title={describePort(tank, port, design)}>
+      <PortPlace tank={tank} port={port} />
       <NumberField label="Bore" value={port.boreMm} quantity="length" onCommit={(value) => write("boreMm", value)} />
       {(["x", "y"] as const).map((axis) => (
         <NumberField

@@ -42,8 +42,9 @@ export function PlanView() {
   const tool = useWorkbench((state) => state.tool);
   const isGroup = useWorkbench((state) => state.group.length > 1);
   const isHit = useWorkbench((state) => state.evaluation?.findings.some(({ code }) => HITS.has(code)));
-  const [svg, size] = useFrame<SVGSVGElement>();
-  const zooming = useZoom(svg);
+  const frame = useFrame<SVGSVGElement>();
+  const { size } = frame;
+  const zooming = useZoom(frame.element);
   const hatch = useId().replace(/[^a-z0-9]/gi, "");
   const still = useRef<Bounds | null>(null);
   // while something is pulled the paper keeps its scale, and what stands still is not drawn again
@@ -68,7 +69,7 @@ export function PlanView() {
       {tool && <PlanToolBar />}
       <div className="apart relative min-h-0 flex-1 bg-sheet">
         <svg
-          ref={svg}
+          ref={frame.ref}
           className="drawing absolute inset-0 size-full"
           role="group"
           aria-label={`Plan of ${design.name}, ${design.rig.kind === "boat" ? "bow" : "nose"} ${isTurned ? "up" : "to the right"}`}

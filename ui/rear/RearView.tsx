@@ -31,8 +31,9 @@ export function RearView() {
   const evaluation = useWorkbench((state) => state.evaluation);
   const fillShare = useWorkbench((state) => state.fillShare);
   const drainId = useWorkbench((state) => state.drainId);
-  const [svg, size] = useFrame<SVGSVGElement>();
-  const zooming = useZoom(svg);
+  const frame = useFrame<SVGSVGElement>();
+  const { size } = frame;
+  const zooming = useZoom(frame.element);
   const hatch = useId().replace(/[^a-z0-9]/gi, "");
   const still = useRef<Bounds | null>(null);
   // while something is pulled the paper keeps its scale
@@ -53,7 +54,7 @@ export function RearView() {
   return (
     <div className="apart relative min-h-0 flex-1 bg-sheet">
       <svg
-        ref={svg}
+        ref={frame.ref}
         className="drawing absolute inset-0 size-full"
         role="group"
         aria-label={`${design.name} from behind`}

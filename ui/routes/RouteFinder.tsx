@@ -10,7 +10,7 @@ import { change, previewEdit, tell, undo } from "@/store/workbench";
 import { describePart } from "@/words/parts";
 import { describeNoRoute, describeRoute, describeRouteChange } from "@/words/routes";
 import { formatLength, formatNumber } from "@/words/units";
-import { requestRoutes } from "@/workers/routesClient";
+import { ask } from "@/workers/client";
 import { Button } from "../kit/Button";
 import { SearchButton } from "../kit/SearchButton";
 import { useSearch } from "../kit/useSearch";
@@ -21,7 +21,7 @@ export function RouteFinder({ drain }: { readonly drain: Drain }) {
   const design = useWorkbench((state) => state.dragBase ?? state.history!.design);
   const units = useWorkbench((state) => state.units);
   const { search, look, stop } = useSearch((now, onProgress, signal) =>
-    requestRoutes({ design: now, drainId: drain.id, onProgress, signal }),
+    ask("routes", { design: now, drainId: drain.id }, { onProgress, signal }),
   );
   const lay = (edit: Edit) => {
     if (!change(edit).ok) return;
@@ -36,7 +36,7 @@ export function RouteFinder({ drain }: { readonly drain: Drain }) {
       {found && (
         <div className="pt-1.5" data-testid="routes" title={`Found in ${formatNumber(found.tookMs, 0)} ms`}>
           {found.answer.proposals.length === 0 && (
-            <p className="text-[13.5px]">{describeNoRoute(found.answer.shortMm, units)}</p>
+            <p className="text-[13.5px]">{describeNoRoute(found.answer, design, units)}</p>
           )}
           <ul className="flex flex-col">
             {found.answer.proposals.map((route) => (
@@ -99,7 +99,8 @@ function Way({ route, name, drainId, onLay }: WayProps) {
               Of {formatLength(shown.budget.availableMm, units)} of height the trap takes{" "}
               {formatLength(shown.budget.trapMm, units)}, drops {formatLength(shown.budget.dropsMm, units)}, the runs
               ask for {formatLength(shown.budget.neededMm, units)}.
-              <ul className="mt-1" aria-label="Parts of this way">
+              <span className="mt-1 block">To buy, pipe with a tenth over for cutting:</span>
+              <ul aria-label="Parts of this way">
                 {shown.parts.map((part) => {
                   const { amount, name: partName } = describePart(part, units);
                   return (

@@ -50,8 +50,9 @@ export function LongSectionView() {
   const units = useWorkbench((state) => state.units);
   const result = useWorkbench(findShownResult);
   const evaluation = useWorkbench((state) => state.evaluation);
-  const [frame, size] = useFrame<SVGSVGElement>();
-  const zooming = useZoom(frame);
+  const frame = useFrame<SVGSVGElement>();
+  const { size } = frame;
+  const zooming = useZoom(frame.element);
   const hatch = useId().replace(/[^a-z0-9]/gi, "");
   const still = useRef<{ readonly bounds: Bounds; readonly inletS: number } | null>(null);
 
@@ -90,7 +91,7 @@ export function LongSectionView() {
   return (
     <div className="apart relative min-h-0 flex-1 bg-sheet">
       <svg
-        ref={frame}
+        ref={frame.ref}
         className="drawing absolute inset-0 size-full"
         role="group"
         aria-label={`Long section of ${drain.name}`}

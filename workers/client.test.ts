@@ -1,20 +1,20 @@
 import * as Comlink from "comlink";
 import { computeStandingMap } from "@/core/evaluate/standingMap";
 import { readDemo } from "@/tests/demoRigs";
-import { standingApi } from "./standingApi";
-import { requestStandingMap } from "./standingClient";
+import { ask } from "./client";
+import { serve } from "./serve";
 
 // A worker that lives in this thread, at the other end of a real message channel.
 class NearWorker {
   static born: NearWorker[] = [];
-  static api: typeof standingApi = standingApi;
+  static serve: typeof serve = serve;
   onerror: (() => void) | null = null;
   isAlive = true;
   readonly #channel = new MessageChannel();
 
   constructor() {
     NearWorker.born.push(this);
-    Comlink.expose(NearWorker.api, this.#channel.port2 as unknown as Comlink.Endpoint);
+    Comlink.expose(NearWorker.serve, this.#channel.port2 as unknown as Comlink.Endpoint);
     this.#channel.port1.start();
     this.#channel.port2.start();
   }
@@ -36,7 +36,7 @@ class NearWorker {
 
 const design = readDemo("lesesaal");
 const request = (signal: AbortSignal, onProgress: (share: number) => void = () => undefined, size = 21) =>
-  requestStandingMap({ design, size, rangeDeg: 5, onProgress, signal });
+  ask("standingMap", { design, size, rangeDeg: 5 }, { onProgress, signal });
 
 // Channels that are still open would keep the test run alive.
 const ports: MessagePort[] = [];
@@ -52,7 +52,7 @@ beforeAll(() => {
   Object.assign(globalThis, { Worker: NearWorker, MessageChannel: CountedChannel });
 });
 beforeEach(() => {
-  NearWorker.api = standingApi;
+  NearWorker.serve = serve;
 });
 afterAll(() => {
   for (const port of ports) port.close();
@@ -104,13 +104,11 @@ test("a worker that fails is an outcome, never a promise that hangs or throws", 
   const running = request(controller.signal);
   controller.abort();
   await running;
-  NearWorker.api = {
-    computeMap: () => {
-      throw new Error("out of memory");
-    },
+  NearWorker.serve = () => {
+    throw new Error("out of memory");
   };
   expect(await request(new AbortController().signal)).toEqual({ status: "failed" });
-  NearWorker.api = { computeMap: () => new Promise(() => undefined) as never };
+  NearWorker.serve = () => new Promise(() => undefined) as never;
   const hanging = request(new AbortController().signal);
   NearWorker.born[NearWorker.born.length - 1]!.onerror!();
   expect(await hanging).toEqual({ status: "failed" });

@@ -1,0 +1,30 @@
+import type { Edit } from "../design/edit";
+import type { Port, Tank } from "../design/plumbing";
+import { clearPort } from "../fit/clearPort";
+import { measureExtent } from "../geometry/solid";
+import type { Vec3 } from "../geometry/vec";
+import type { Face } from "../templates/tankFaces";
+
+/**
+ * Edit that sets a port into another side of its tank: in its middle and as high as it was, as far as the side reaches, and
+ * clear of the holes that are there [C].
+ */
+export function buildPortToSide(tank: Tank, port: Port, side: Face): Edit {
+  const { min, max } = measureExtent(tank.solid);
+  const [x, y] = [(min.x + max.x) / 2, (min.y + max.y) / 2];
+  const z = Math.min(port.atMm.z, max.z - port.boreMm);
+  const places: Readonly<Record<Face, Vec3>> = {
+    front: { x: max.x, y, z },
+    rear: { x: min.x, y, z },
+    left: { x, y: max.y, z },
+    right: { x, y: min.y, z },
+    top: { x, y, z: max.z },
+    bottom: { x, y, z: min.z },
+  };
+  const moved = clearPort(tank, { ...port, atMm: places[side] });
+  return {
+    code: "move",
+    at: { kind: "port", tankId: tank.id, id: port.id },
+    ops: [{ op: "set", path: ["tanks", tank.id, "ports", port.id, "atMm"], value: moved.atMm }],
+  };
+}

@@ -1,0 +1,149 @@
+import type { Design } from "../design/design";
+import type { EditOp } from "../design/edit";
+import { buildMove } from "../design/moves";
+import type { Drain, Vent } from "../design/plumbing";
+import { USUAL_TRAPS } from "../design/usualTraps";
+import { buildDrawDrain, buildRedirect, listGoals } from "../edits/drainEdits";
+import { buildVentWay } from "../edits/ventEdits";
+import type { Finding } from "../evaluate/findings";
+import { buildDrainPath } from "../falls/drainPath";
+import { measureFloorMm } from "../fit/passages";
+import { add, measureLength, subtract, type Vec3, vec } from "../geometry/vec";
+import { clamp } from "../quantity/tolerance";
+import { listServed } from "../tanks/portPlace";
+import type { Remedy } from "./remedy";
+
+type Of<C extends Finding["code"]> = Extract<Finding, { code: C }>;
+
+/** Leads a breather under the floor to the wall and up it. */
+export function proposeAlongWall(design: Design, vent: Vent): Remedy[] {
+  return (["wall", "underFloor"] as const).flatMap((way): Remedy[] => {
+    const edit = buildVentWay(design, vent.id, way);
+    return edit ? [{ byMm: null, edit: { ...edit, code: "ventAlongWall" } }] : [];
+  });
+}
+
+/** Makes a round hole as wide as the pipe needs at its slope. */
+export function proposeWiderHole(drain: Drain, leg: number, { neededMm }: Of<"holeSmall">): Remedy[] {
+  const wideMm = Math.ceil(neededMm);
+  const value = drain.holes.map((hole) =>
+    hole.leg === leg && hole.diameterMm < wideMm ? { ...hole, diameterMm: wideMm } : hole,
+  );
+  const ops: EditOp[] = [{ op: "set", path: ["lines", drain.id, "holes"], value }];
+  return [{ byMm: wideMm, edit: { code: "widenHole", at: { kind: "line", id: drain.id }, ops } }];
+}
+
+/** Seals are sold in these depths, mm [T]. */
+const SOLD_SEALS_MM = [50, 60, 75, 100] as const;
+
+/** A seal that stands being pushed: legs nearer together, or more water. */
+export function proposeSteadySeal(drain: Drain, { lossMm, limit }: Of<"sealSlops">): Remedy[] {
+  const { trap } = drain;
+  if (!trap) return [];
+  const at = { kind: "trap", lineId: drain.id } as const;
+  const set = (key: string, value: unknown): EditOp => ({ op: "set", path: ["lines", drain.id, "trap", key], value });
+  const deep = SOLD_SEALS_MM.find((mm) => mm > trap.sealMm && mm - lossMm >= (limit?.value ?? 0));
+  const bottle = { ...USUAL_TRAPS.bottle, sealMm: Math.max(trap.sealMm, USUAL_TRAPS.bottle.sealMm) };
+  return [
+    ...(deep
+      ? [{ byMm: deep - trap.sealMm, edit: { code: "deepenSeal", at, ops: [set("sealMm", deep)] } } as const]
+      : []),
+    ...(trap.spanMm > bottle.spanMm
+      ? [
+          {
+            byMm: null,
+            edit: { code: "fitBottleTrap", at, ops: [{ op: "set", path: ["lines", drain.id, "trap"], value: bottle }] },
+          } as const,
+        ]
+      : []),
+  ];
+}
+
+/** Takes a trap up out of the floor: the fixture higher, or a trap that takes less height. */
+export function proposeTrapOutOfFloor(design: Design, drain: Drain, { deepMm }: Of<"trapInFloor">): Remedy[] {
+  const { trap } = drain;
+  const fixture = design.fixtures.find(({ id }) => id === drain.fromFixture);
+  if (!trap || !fixture) return [];
+  const flatter = (["running", "membrane"] as const)
+    .map((kind) => USUAL_TRAPS[kind])
+    .filter((other) => other.kind !== trap.kind && other.dropMm + other.sealMm < trap.dropMm + trap.sealMm)
+    .map((value): Remedy => {
+      const ops: EditOp[] = [{ op: "set", path: ["lines", drain.id, "trap"], value }];
+      return { byMm: null, edit: { code: "change", at: { kind: "trap", lineId: drain.id }, ops } };
+    });
+  const byMm = Math.ceil(deepMm) + 1;
+  const at = { kind: "fixture", id: fixture.id } as const;
+  const raised = buildMove(design, at, add(fixture.outletMm, vec(0, 0, byMm)));
+  const isShallow = deepMm < measureFloorMm(design);
+  return [...(raised && isShallow ? [{ byMm, edit: { ...raised, code: "raiseOutlet" as const } }] : []), ...flatter];
+}
+
+/** How far the last bend of a branch is set back against the flow of the pipe it joins, mm. */
+const SET_BACK_MM = [150, 300, 500] as const;
+
+/** Lets a branch come in with the flow: its last bend further up beside the pipe it joins, or the junction elsewhere. */
+export function proposeTurnedBranch(design: Design, drain: Drain): Remedy[] {
+  const path = buildDrainPath(design, drain);
+  const next = path.legs[path.ownLegs.length];
+  const last = drain.bendsMm.length - 1;
+  const bend = drain.bendsMm[last];
+  const { to } = drain;
+  if (!next || to.kind !== "junction") return [];
+  const at = { kind: "line", id: drain.id } as const;
+  const along = subtract(next.to, next.from);
+  const reach = Math.hypot(along.x, along.y);
+  const turned =
+    bend && reach > 0
+      ? SET_BACK_MM.map((backMm): Remedy => {
+          const end = path.ownLegs.at(-1)!.to;
+          const value: Vec3 = vec(
+            Math.round(end.x - (along.x / reach) * backMm + (bend.x - end.x) * 0.5),
+            Math.round(end.y - (along.y / reach) * backMm + (bend.y - end.y) * 0.5),
+            bend.z,
+          );
+          const ops: EditOp[] = [{ op: "set", path: ["lines", drain.id, "bendsMm", last], value }];
+          return { byMm: null, edit: { code: "turnBranch", at, ops } };
+        })
+      : [];
+  const redirect = buildRedirect(design, drain.id, { kind: "line", lineId: to.lineId });
+  return [...turned, ...(redirect ? [{ byMm: null, edit: redirect }] : [])];
+}
+
+/** One use that the tank can hold, L in tenths. */
+export function proposeLessUse(fixtureId: string, holdsL: number): Remedy[] {
+  const value = Math.floor(holdsL * 10) / 10;
+  if (value < 0.1) return [];
+  const ops: EditOp[] = [{ op: "set", path: ["fixtures", fixtureId, "volumePerUseL"], value }];
+  return [{ byMm: value, edit: { code: "useLess", at: { kind: "fixture", id: fixtureId }, ops } }];
+}
+
+/** Kept from the edge of the floor, mm. */
+const FROM_EDGE_MM = 200;
+
+/** Moves a fixture that stands outside to the nearest place on the floor. */
+export function proposeInside(design: Design, fixtureId: string): Remedy[] {
+  const fixture = design.fixtures.find(({ id }) => id === fixtureId);
+  if (!fixture) return [];
+  const { lengthMm, widthMm } = design.rig;
+  const half = widthMm / 2 - FROM_EDGE_MM;
+  const { x, y, z } = fixture.outletMm;
+  const inside = vec(clamp(x, FROM_EDGE_MM, lengthMm - FROM_EDGE_MM), clamp(y, -half, half), Math.min(z, 900));
+  const move = buildMove(design, { kind: "fixture", id: fixtureId }, inside);
+  return move
+    ? [{ byMm: measureLength(subtract(inside, fixture.outletMm)), edit: { ...move, code: "moveInside" } }]
+    : [];
+}
+
+/** Draws the missing drain to an inlet that stands free, or into another drain. */
+export function proposeDrain(design: Design, fixtureId: string): Remedy[] {
+  const isFree = (goal: ReturnType<typeof listGoals>[number]) =>
+    goal.kind === "line" || listServed(design, goal.tankId, goal.portId).length === 0;
+  return listGoals(design, null)
+    .filter((goal) => goal.kind === "line" || design.tanks.find(({ id }) => id === goal.tankId)?.holds !== "fresh")
+    .filter(isFree)
+    .sort((a, b) => Number(a.kind === "line") - Number(b.kind === "line"))
+    .flatMap((goal): Remedy[] => {
+      const edit = buildDrawDrain(design, fixtureId, goal);
+      return edit ? [{ byMm: null, edit }] : [];
+    });
+}

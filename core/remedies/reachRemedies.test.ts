@@ -1,0 +1,132 @@
+import { readDemo } from "@/tests/demoRigs";
+import { mustApply } from "@/tests/sharedAir";
+import type { Design } from "../design/design";
+import type { EditOp } from "../design/edit";
+import { buildAddFixture } from "../edits/fixtureEdits";
+import { evaluate } from "../evaluate/evaluate";
+import type { Finding } from "../evaluate/findings";
+import { proposeRemedies } from "./proposeRemedies";
+
+const kranich = readDemo("kranich");
+const drain = kranich.lines.find((line) => line.kind === "drain")!;
+const vent = kranich.lines.find((line) => line.kind === "vent")!;
+const tank = kranich.tanks[0]!;
+const set = (path: (string | number)[], value: unknown): EditOp => ({ op: "set", path, value });
+const change = (design: Design, ops: readonly EditOp[]): Design =>
+  mustApply(design, { code: "change", at: { kind: "rig" }, ops });
+
+const bends = drain.kind === "drain" ? drain.bendsMm : [];
+const last = bends.at(-1)!;
+const inlet = tank.ports.find(({ kind }) => kind === "inlet")!;
+const end = vent.kind === "vent" ? vent.pointsMm.at(-1)! : last;
+const block = (at: { x: number; y: number; z: number }, kind: string): EditOp => ({
+  op: "insert",
+  path: ["obstacles"],
+  index: 0,
+  value: { id: "block", name: "Block", kind, lengthMm: 60, widthMm: 60, heightMm: 60, atMm: at },
+});
+const middle = {
+  x: (last.x + tank.atMm.x + inlet.atMm.x) / 2,
+  y: (last.y + tank.atMm.y + inlet.atMm.y) / 2,
+  z: last.z,
+};
+
+// each breaks one thing on a sample with nothing against it; something simple must mend it
+const CASES: readonly [Finding["code"], () => Design][] = [
+  [
+    "legHitsObstacle",
+    () => change(kranich, [block({ x: middle.x - 30, y: middle.y + 10, z: middle.z - 30 }, "crossMember")]),
+  ],
+  [
+    "legHitsObstacle",
+    () => change(kranich, [block({ x: middle.x - 30, y: middle.y + 60, z: middle.z - 30 }, "exhaust")]),
+  ],
+  ["narrowsDownstream", () => change(kranich, [set(["tanks", tank.id, "ports", inlet.id, "boreMm"], 25)])],
+  ["narrowsDownstream", () => change(kranich, [set(["fixtures", "sink", "boreMm"], 38)])],
+  [
+    "narrowsDownstream",
+    () =>
+      change(kranich, [
+        set(
+          ["lines", drain.id, "changes"],
+          [{ bend: 1, joint: "hoseBarb", pipe: { innerMm: 25, outerMm: 32, manningN: 0.009 } }],
+        ),
+      ]),
+  ],
+  [
+    "urineInGrey",
+    () => mustApply(readDemo("lesesaal"), buildAddFixture(readDemo("lesesaal"), "urineDiverter", "Diverter")),
+  ],
+  ["holeSmall", () => change(kranich, [set(["lines", drain.id, "holes"], [{ leg: 1, nth: 0, diameterMm: 36 }])])],
+  ["sealSlops", () => change(kranich, [set(["lines", drain.id, "trap", "spanMm"], 160)])],
+  ["ventEndNear", () => change(kranich, [block({ x: end.x + 200, y: end.y - 30, z: end.z }, "window")])],
+  ["ventEndNear", () => change(kranich, [block({ x: end.x + 200, y: end.y - 30, z: end.z }, "exhaust")])],
+  [
+    "trapInFloor",
+    () =>
+      change(kranich, [
+        set(["fixtures", "sink", "outletMm", "z"], 140),
+        set(["lines", drain.id, "bendsMm"], [{ ...bends[0]!, z: 40 }, ...bends.slice(1)]),
+      ]),
+  ],
+  ["useOverfillsTank", () => change(kranich, [set(["fixtures", "sink", "volumePerUseL"], 290)])],
+  ["fixtureOutside", () => change(kranich, [set(["fixtures", "sink", "outletMm", "y"], 4000)])],
+  [
+    "ventInRoom",
+    () =>
+      change(kranich, [
+        set(
+          ["lines", vent.id, "pointsMm"],
+          [
+            { x: 1500, y: 100, z: 100 },
+            { x: 1500, y: 100, z: 1900 },
+          ],
+        ),
+      ]),
+  ],
+  ["legBarely", () => change(kranich, [set(["rules", "limits", "layTolerance"], 90)])],
+  [
+    "trapArmLong",
+    () => change(kranich, [set(["lines", drain.id, "branchVent"], { kind: "admittanceValve", fromWeirMm: 1200 })]),
+  ],
+];
+
+test.each(CASES)("%s is settled by a remedy that was tried", (code, build) => {
+  const design = build();
+  const evaluation = evaluate(design);
+  const finding = evaluation.findings.find((f) => f.code === code);
+  expect(finding?.code).toBe(code);
+  const remedies = proposeRemedies(design, evaluation, finding!);
+  expect(remedies.length).toBeGreaterThan(0);
+  for (const { edit } of remedies) {
+    const after = evaluate(mustApply(design, edit));
+    expect(after.findings.map(({ id }) => id)).not.toContain(finding!.id);
+  }
+});
+
+test("a breather that goes straight into another's tee has nothing to lift, and nothing breaks", () => {
+  const second = { ...tank, id: "second", name: "Second", atMm: { ...tank.atMm, z: tank.atMm.z + 20, x: 200 } };
+  const teed = {
+    ...vent,
+    id: "teed",
+    name: "Teed",
+    fromTank: "second",
+    pointsMm: [],
+    to: { kind: "tee", lineId: vent.id, point: 0 },
+  };
+  const design = change(kranich, [
+    {
+      op: "insert",
+      path: ["tanks"],
+      index: 1,
+      value: { ...second, ports: second.ports.filter(({ kind }) => kind !== "inlet") },
+    },
+    { op: "insert", path: ["lines"], index: 2, value: teed },
+    set(["lines", vent.id, "pointsMm"], [{ x: 900, y: 700, z: -500 }]),
+  ]);
+  const evaluation = evaluate(design);
+  expect(evaluation.findings.some((f) => f.code === "ventEndsLow" && f.at.kind === "line" && f.at.id === "teed")).toBe(
+    true,
+  );
+  for (const finding of evaluation.findings) expect(() => proposeRemedies(design, evaluation, finding)).not.toThrow();
+});

@@ -1,0 +1,41 @@
+import type { Design } from "@/core/design/design";
+import { computeStandingMap, type StandingMap } from "@/core/evaluate/standingMap";
+import { findRoutes, type RouteOutcome } from "@/core/routes/findRoutes";
+import { findLargestTanks, type TankAim } from "@/core/tanks/largestTanks";
+import type { TankPlace } from "@/core/tanks/tankPlaces";
+
+/** Tells how far a job is, as a share in (0, 1]. */
+export type OnProgress = (share: number) => void;
+
+/** Something that takes longer than a frame: one value in, one out, both plain data. It is ended with its worker. */
+type Job<Input, Output> = (input: Input, onProgress: OnProgress) => Output;
+
+type MapInput = { readonly design: Design; readonly size: number; readonly rangeDeg: number };
+type RoutesInput = { readonly design: Design; readonly drainId: string };
+type TanksInput = { readonly design: Design; readonly aim: TankAim };
+
+const PROGRESS_EVERY_ROWS = 8;
+
+const goesOn = (onProgress: OnProgress) => (share: number) => {
+  onProgress(share);
+  return true;
+};
+
+const standingMap: Job<MapInput, StandingMap> = ({ design, size, rangeDeg }, onProgress) =>
+  computeStandingMap(design, { size, rangeDeg }, (done) => {
+    if (done % PROGRESS_EVERY_ROWS === 0 || done === size) onProgress(done / size);
+    return true;
+  })!;
+
+const routes: Job<RoutesInput, RouteOutcome> = ({ design, drainId }, onProgress) =>
+  findRoutes(design, drainId, goesOn(onProgress))!;
+
+const largestTanks: Job<TanksInput, readonly TankPlace[]> = ({ design, aim }, onProgress) =>
+  findLargestTanks(design, { aim, onStep: goesOn(onProgress) })!;
+
+/** Everything the worker can be asked, by name. */
+export const JOBS = { standingMap, routes, largestTanks } as const;
+
+export type JobName = keyof typeof JOBS;
+export type JobInput<Name extends JobName> = Parameters<(typeof JOBS)[Name]>[0];
+export type JobOutput<Name extends JobName> = ReturnType<(typeof JOBS)[Name]>;

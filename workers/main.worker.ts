@@ -1,0 +1,4 @@
+import * as Comlink from "comlink";
+import { serve } from "./serve";
+
+Comlink.expose(serve);

@@ -1,4 +1,0 @@
-import * as Comlink from "comlink";
-import { routesApi } from "./routesApi";
-
-Comlink.expose(routesApi);

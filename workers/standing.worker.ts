@@ -1,4 +1,0 @@
-import * as Comlink from "comlink";
-import { standingApi } from "./standingApi";
-
-Comlink.expose(standingApi);

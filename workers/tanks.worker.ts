@@ -1,4 +1,0 @@
-import * as Comlink from "comlink";
-import { tanksApi } from "./tanksApi";
-
-Comlink.expose(tanksApi);
