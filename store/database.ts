@@ -7,6 +7,10 @@ export type DesignRecord = {
   readonly savedAt: number;
   /** Counts up with every save, so that two tabs notice each other. */
   readonly revision: number;
+  /** The tab that saved it last. */
+  readonly by?: string;
+  /** When it was put into the bin; not there while it is in use. */
+  readonly deletedAt?: number;
   readonly document: unknown;
 };
 

@@ -1,22 +1,40 @@
+import { cleanName } from "@/core/design/cleanText";
 import type { Design } from "@/core/design/design";
-import { parseDesignText } from "@/core/design/parseDesign";
+import { parseDesignText, writeDesignText } from "@/core/design/parseDesign";
 import { stripPlumbing, toBareId } from "@/core/design/stripPlumbing";
+import { evaluate } from "@/core/evaluate/evaluate";
 import { describeFault } from "@/words/faults";
+import { findCommitted, findCommittedHistory, isUnkept } from "./committed";
 import { type Database, type DatabaseEvent, openDatabase } from "./database";
+import type { History } from "./history";
 import {
   createDesignId,
+  destroyDesign,
+  emptyBin,
+  type LibraryEntry,
   listDesigns,
   openDesign,
   removeDesign,
+  renameDesign,
   restoreDesign,
   type SaveOutcome,
   saveDesign,
 } from "./library";
-import { dismissNotice, loadDesign, tell, workbench } from "./workbench";
+import { readSlip, type SlipPlace, writeSlip } from "./slip";
+import type { SaveState } from "./state";
+import { type TabNews, Tabs } from "./tabs";
+import { SILENT, withinTime } from "./withinTime";
+import { change, dismissNotice, loadDesign, tell, workbench } from "./workbench";
 
-/** Typing and dragging settle before a save. */
+/** Typing and dragging settle before a save; work that goes on is saved all the same after the longest wait. */
 const SAVE_AFTER_MS = 400;
-const CHANNEL = "schleuse-saved";
+const LONGEST_WAIT_MS = 1_000;
+/** A store that has not answered by then is taken not to, ms. */
+const ANSWER_MS = 6_000;
+/** What could not be kept is tried again after so long, ms; the last of them again and again. */
+const RETRIES_MS = [2_000, 5_000, 15_000, 60_000] as const;
+/** Designs whose way back is held while another is open. */
+const MOST_HELD = 8;
 
 /** What the session needs of the world; tests hand in their own. */
 export type SessionWorld = {
@@ -24,72 +42,144 @@ export type SessionWorld = {
   readonly now: () => number;
   readonly readSample: (name: string) => Promise<string>;
   readonly download: (name: string, text: string) => void;
+  /** Asks the browser not to clear the store when room is short. */
+  readonly persist?: () => void;
+  /** Where unsaved work is noted when the page goes away. */
+  readonly slip?: SlipPlace;
+  /** How many designs the store held when it was last looked at, outside of the store. */
+  readonly held?: { readonly read: () => number; readonly write: (count: number) => void };
 };
 
 export const SAMPLES = ["kranich", "lesesaal", "lesesaal-furnished", "puppenwagen", "otter"] as const;
 
+/** A design that was open: its way back, the revision it lies over, and how it stands against the store. */
+type Work = { readonly history: History; readonly revision: number | null; readonly save: SaveState };
+
+let tabs = 0;
+
 /**
  * Keeps the workbench and the browser's store together: opens the last design, saves after every edit, notices
- * other tabs, and tells the builder whenever something could not be kept.
+ * other tabs, and tells the builder whenever something could not be kept. Work that could not be kept is held until it is.
  */
 export class Session {
   #db: Database | null = null;
   #revision: number | null = null;
   #timer: ReturnType<typeof setTimeout> | null = null;
+  #waitingSince: number | null = null;
+  #retry: ReturnType<typeof setTimeout> | null = null;
+  #failures = 0;
   #saving: Promise<void> = Promise.resolve();
-  #channel: BroadcastChannel | null = null;
+  #tabs: Tabs | null = null;
   #unsubscribe: () => void = () => undefined;
+  #isStopped = false;
+  #hasAskedToPersist = false;
+  readonly #held = new Map<string, Work>();
   readonly #world: SessionWorld;
+  /** Unlike any other tab's, so that a tab knows its own saves. */
+  readonly #by: string;
 
   constructor(world: SessionWorld) {
     this.#world = world;
+    tabs += 1;
+    this.#by = `${world.now().toString(36)}-${tabs}-${Math.random().toString(36).slice(2, 8)}`;
   }
 
   /** Opens the store and the design last worked on, or the first sample; without a store the work goes on unsaved. */
   async start(): Promise<void> {
+    await this.#openStore();
+    this.#tabs = new Tabs((news) => void this.#hearOtherTab(news));
+    this.#unsubscribe = workbench.subscribe((state, before) => {
+      if (state.save === "unsaved" && state.history !== before.history) this.#saveSoon();
+    });
+    if (this.#db) await emptyBin(this.#db, this.#world.now()).catch(() => undefined);
+    await this.#refresh();
+    this.#tellIfCleared();
+    if (await this.#recoverSlip()) return;
+    const last = await this.#readLast();
+    const sound = workbench.getState().library.filter((entry) => entry.fault === null);
+    for (const entry of [...sound].sort((a, b) => Number(b.id === last) - Number(a.id === last))) {
+      await this.open(entry.id);
+      if (workbench.getState().history) return;
+    }
+    await this.openSample("kranich");
+  }
+
+  async #openStore(): Promise<void> {
+    const opening = this.#world.open((event) => void this.#hear(event));
     try {
-      this.#db = await this.#world.open((event) => this.#hear(event));
+      const db = await withinTime(opening, ANSWER_MS);
+      if (db !== SILENT) {
+        this.#db = db;
+        return;
+      }
+      tell("The browser's store does not answer. Work on; what you do is kept as soon as it does.", {
+        tone: "warning",
+      });
+      void opening.then((late) => this.#adoptStore(late)).catch(() => undefined);
     } catch {
       tell("This browser lets nothing be kept. Work on, and save to a file before you close the tab.", {
         tone: "warning",
       });
     }
-    this.#channel = typeof BroadcastChannel === "undefined" ? null : new BroadcastChannel(CHANNEL);
-    if (this.#channel) this.#channel.onmessage = (message) => void this.#hearOtherTab(message.data as string);
-    this.#unsubscribe = workbench.subscribe((state, before) => {
-      if (state.save === "unsaved" && state.history !== before.history) this.#saveSoon();
-    });
+  }
+
+  // A store that came late, or came back: what was done meanwhile goes into it.
+  async #adoptStore(db: Database): Promise<void> {
+    if (this.#isStopped) return db.close();
+    this.#db = db;
     await this.#refresh();
-    const last = await this.#readLast();
-    const sound = workbench.getState().library.filter((entry) => entry.fault === null);
-    const first = sound.find((entry) => entry.id === last) ?? sound[0];
-    if (first) await this.open(first.id);
-    else await this.openSample("kranich");
+    this.#queueSave();
   }
 
   /** Saves what is open and lets go of the store, the other tabs and the workbench. */
   async stop(): Promise<void> {
-    await this.flush();
+    this.#isStopped = true;
+    if (this.#retry) clearTimeout(this.#retry);
     this.#unsubscribe();
-    this.#channel?.close();
+    this.#tabs?.close();
+    await this.flush();
     this.#db?.close();
     this.#db = null;
   }
 
-  /** Opens a design of the library; a damaged one is told of and the open design stays. */
+  /** The page may go away any moment: what is not saved is noted at once, and its save begun. */
+  hide(): void {
+    const { save } = workbench.getState();
+    const design = findCommitted(workbench.getState());
+    if (!design || save === "saved") return;
+    if (this.#world.slip) writeSlip(this.#world.slip, { design, over: this.#revision });
+    void this.flush();
+  }
+
+  /** False while leaving the page would lose work that could not be kept. */
+  canLeave(): boolean {
+    return !isUnkept(workbench.getState().save) && ![...this.#held.values()].some(({ save }) => isUnkept(save));
+  }
+
+  /** Opens a design of the library with its way back; a damaged one is told of and the open design stays. */
   async open(id: string): Promise<void> {
-    if (!this.#db) return;
     await this.flush();
-    const outcome = await openDesign(this.#db, id);
-    if (outcome.ok) {
-      this.#revision = outcome.revision;
-      await this.#rememberLast(id);
-      loadDesign(outcome.design);
+    const held = this.#held.get(id);
+    if (held && isUnkept(held.save)) {
+      this.#show(held.history.design, held);
       return;
     }
-    if (outcome.reason === "gone") tell("That design is no longer here.", { tone: "warning" });
-    else {
-      tell(`This design is damaged and was not opened. ${describeFault(outcome.fault)}`, {
+    if (!this.#db) return;
+    const outcome = await this.#read(id);
+    if (!outcome) return;
+    if (outcome.ok) {
+      if (!canEvaluate(outcome.design)) return this.#offerFile(outcome.design);
+      await this.#rememberLast(id);
+      const isAsLeft = held && held.revision === outcome.revision;
+      this.#show(outcome.design, isAsLeft ? held : null, outcome.revision);
+      return;
+    }
+    if (outcome.reason === "gone") {
+      tell("That design is no longer here.", { tone: "warning" });
+      await this.#refresh();
+    } else {
+      const word = outcome.fault.code === "newerVersion" ? "newer than this page" : "damaged";
+      tell(`This design is ${word} and was not opened. ${describeFault(outcome.fault)}`, {
         tone: "warning",
         action: {
           label: "Save its text",
@@ -97,6 +187,43 @@ export class Session {
         },
       });
     }
+  }
+
+  async #read(id: string) {
+    try {
+      const outcome = await withinTime(openDesign(this.#db!, id), ANSWER_MS);
+      if (outcome !== SILENT) return outcome;
+    } catch {
+      // told below
+    }
+    tell("The browser's store does not answer. Your open work stays here; try again.", { tone: "warning" });
+    return null;
+  }
+
+  // Puts a design on the workbench; the one that was open is held with its way back.
+  #show(design: Design, held: Work | null, revision: number | null = null): void {
+    this.#holdOpen(design.id);
+    this.#revision = held ? held.revision : revision;
+    loadDesign(held?.history ?? design, held?.save ?? "saved");
+    this.#held.delete(design.id);
+  }
+
+  #holdOpen(nextId: string): void {
+    const { save } = workbench.getState();
+    const history = findCommittedHistory(workbench.getState());
+    if (!history || history.design.id === nextId) return;
+    this.#held.set(history.design.id, { history, revision: this.#revision, save });
+    for (const [id, work] of this.#held) {
+      if (this.#held.size <= MOST_HELD) break;
+      if (!isUnkept(work.save)) this.#held.delete(id);
+    }
+  }
+
+  #offerFile(design: Design): void {
+    tell(`${design.name} cannot be worked out by this page and was not opened. Nothing of it is lost.`, {
+      tone: "warning",
+      action: { label: "Save it to a file", run: () => this.#hand(design) },
+    });
   }
 
   /** A design of the library for reading beside the open one; null when it is gone or damaged. */
@@ -110,8 +237,13 @@ export class Session {
   async openSample(name: string, isBare = false): Promise<void> {
     const id = isBare ? toBareId(name) : name;
     if (workbench.getState().library.some((entry) => entry.id === id && entry.fault === null)) return this.open(id);
-    const outcome = parseDesignText(await this.#world.readSample(name));
-    if (outcome.ok) await this.adopt(isBare ? stripPlumbing(outcome.design) : outcome.design);
+    try {
+      const outcome = parseDesignText(await this.#world.readSample(name));
+      if (outcome.ok) await this.adopt(isBare ? stripPlumbing(outcome.design) : outcome.design);
+    } catch (error) {
+      if (!workbench.getState().history) throw error;
+      tell("That sample could not be fetched. Connect to the network once, or open a file.", { tone: "warning" });
+    }
   }
 
   /** Reads a file's text; refused with a sentence, and the open design is not touched. */
@@ -123,132 +255,222 @@ export class Session {
       tell(`${fileName} was not opened. ${describeFault(outcome.faults[0]!, units)}${more}`, { tone: "warning" });
       return;
     }
+    if (!canEvaluate(outcome.design)) return this.#offerFile(outcome.design);
     await this.adopt(outcome.design);
-    tell(`${fileName} is open.`);
+    if (isUnkept(workbench.getState().save)) return;
+    tell(
+      outcome.cleaned
+        ? `${fileName} is open. Signs that cannot be seen were taken out of its names.`
+        : `${fileName} is open.`,
+    );
   }
 
   /** Takes a design into the library under an id of its own and opens it. */
   async adopt(design: Design): Promise<void> {
     await this.flush();
-    const taken = workbench.getState().library.map((entry) => entry.id);
+    const taken = this.#listTaken();
     const id = taken.includes(design.id) ? createDesignId(design.name, taken) : design.id;
     const own = { ...design, id };
     // kept first and shown then: what is seen is safe, however soon the tab is closed
-    const outcome = this.#db ? await saveDesign(this.#db, own, null, this.#world.now()) : null;
-    this.#revision = outcome?.ok ? outcome.revision : null;
-    await this.#rememberLast(id);
-    loadDesign(own);
-    if (outcome?.ok) this.#channel?.postMessage(id);
-    else if (outcome) this.#tellNotSaved(outcome.reason);
-    await this.#refresh();
+    const outcome = await this.#write(own, null);
+    this.#show(own, null, outcome?.ok ? outcome.revision : null);
+    if (!outcome) {
+      if (this.#db === null) workbench.setState({ save: "away" });
+      return;
+    }
+    if (outcome.ok) {
+      await this.#rememberLast(id);
+      this.#note(own);
+      this.#tabs?.tell({ kind: "saved", id });
+    } else this.#tellNotSaved(outcome.reason);
+  }
+
+  // Ids that are in use, in the bin, or held unkept.
+  #listTaken(): string[] {
+    const { library, bin } = workbench.getState();
+    return [...library, ...bin].map(({ id }) => id).concat([...this.#held.keys()]);
   }
 
   // Where to begin next time; a store that cannot keep even this has been told of already.
   async #rememberLast(id: string): Promise<void> {
     try {
-      await this.#db?.put("settings", id, "last");
+      if (this.#db) await withinTime(this.#db.put("settings", id, "last"), ANSWER_MS);
     } catch {
-      return;
+      // the design itself is what matters
     }
   }
 
+  /** Opens a copy of a design under the next free name. */
   async duplicate(id: string): Promise<void> {
     if (!this.#db) return;
     await this.flush();
     const outcome = await openDesign(this.#db, id);
-    if (!outcome.ok) return;
+    if (!outcome.ok) return this.open(id);
     const name = `${outcome.design.name} copy`.slice(0, 80);
-    const taken = workbench.getState().library.map((entry) => entry.id);
-    await this.adopt({ ...outcome.design, id: createDesignId(name, taken), name });
+    await this.adopt({ ...outcome.design, id: createDesignId(name, this.#listTaken()), name });
   }
 
-  /** Takes a design away; it can be put back until the next thing is told. */
+  /** Gives a design another name: the open one as an edit that can be undone, another where it lies. */
+  async rename(id: string, text: string): Promise<void> {
+    const name = cleanName(text).slice(0, 80);
+    if (name === "") return;
+    if (workbench.getState().history?.design.id === id) {
+      change({ code: "rename", at: { kind: "rig" }, ops: [{ op: "set", path: ["name"], value: name }] });
+      await this.flush();
+      return;
+    }
+    if (!this.#db) return;
+    const outcome = await renameDesign(this.#db, id, name, { over: null, by: this.#by, now: this.#world.now() });
+    if (outcome?.ok) this.#tabs?.tell({ kind: "saved", id });
+    else tell("That design could not be renamed: it is no longer here, or damaged.", { tone: "warning" });
+    this.#held.delete(id);
+    await this.#refresh();
+  }
+
+  /** Puts a design into the bin, where it waits for 30 days. */
   async remove(id: string): Promise<void> {
     if (!this.#db) return;
     await this.flush();
-    const record = await removeDesign(this.#db, id);
-    if (!record) return;
+    const name = await removeDesign(this.#db, id, this.#world.now());
+    if (name === null) return;
+    this.#tabs?.tell({ kind: "deleted", id });
     await this.#refresh();
     if (workbench.getState().history?.design.id === id) {
+      workbench.setState({ save: "saved" });
       const next = workbench.getState().library.find((entry) => entry.fault === null);
       if (next) await this.open(next.id);
       else await this.openSample("kranich");
     }
-    tell(`${record.name} is deleted.`, {
+    tell(`${name} is in the bin.`, {
       action: {
         label: "Undo",
         run: () => {
           dismissNotice();
-          void this.#putBack(record);
+          void this.putBack(id);
         },
       },
     });
   }
 
-  async #putBack(record: Parameters<typeof restoreDesign>[1]): Promise<void> {
+  /** Takes a design out of the bin and opens it. */
+  async putBack(id: string): Promise<void> {
     if (!this.#db) return;
-    await restoreDesign(this.#db, record);
+    if (!(await restoreDesign(this.#db, id))) tell("That design is no longer in the bin.", { tone: "warning" });
+    this.#tabs?.tell({ kind: "restored", id });
     await this.#refresh();
-    await this.open(record.id);
+    await this.open(id);
+  }
+
+  /** Takes a design out of the bin for good. */
+  async destroy(id: string): Promise<void> {
+    if (!this.#db) return;
+    await destroyDesign(this.#db, id);
+    await this.#refresh();
   }
 
   /** Hands the open design out as a file. */
   download(): void {
-    const design = workbench.getState().history?.design;
-    if (design) this.#world.download(`${design.id}.schleuse.json`, `${JSON.stringify(design, null, 2)}\n`);
+    const design = findCommitted(workbench.getState());
+    if (design) this.#hand(design);
+  }
+
+  #hand(design: Design): void {
+    this.#world.download(`${design.id}.schleuse.json`, writeDesignText(design));
   }
 
   /** Saves now what is not saved yet. */
   async flush(): Promise<void> {
     if (this.#timer) {
-      clearTimeout(this.#timer);
-      this.#timer = null;
+      this.#clearTimer();
       this.#queueSave();
     }
     await this.#saving;
   }
 
+  #clearTimer(): void {
+    if (this.#timer) clearTimeout(this.#timer);
+    this.#timer = null;
+    this.#waitingSince = null;
+  }
+
   /** After a conflict: take what the other tab saved, or keep this one as a copy of its own. */
   async settleConflict(keep: "theirs" | "mine"): Promise<void> {
-    const design = workbench.getState().history?.design;
+    const design = findCommitted(workbench.getState());
     if (!design || !this.#db) return;
     dismissNotice();
-    workbench.setState({ save: "saved" });
-    if (keep === "theirs") return this.open(design.id);
+    if (keep === "theirs") {
+      workbench.setState({ save: "saved" });
+      return this.open(design.id);
+    }
     const name = `${design.name} (this tab)`.slice(0, 80);
-    const taken = workbench.getState().library.map((entry) => entry.id);
-    await this.adopt({ ...design, id: createDesignId(name, taken), name });
+    const copy = { ...design, id: createDesignId(name, this.#listTaken()), name };
+    // the copy is kept before the other one is let go
+    workbench.setState({ save: "saved" });
+    await this.adopt(copy);
+    this.#held.delete(design.id);
   }
 
   #saveSoon(): void {
+    const now = this.#world.now();
+    this.#waitingSince ??= now;
     if (this.#timer) clearTimeout(this.#timer);
+    const waitMs = Math.min(SAVE_AFTER_MS, Math.max(0, LONGEST_WAIT_MS - (now - this.#waitingSince)));
     this.#timer = setTimeout(() => {
-      this.#timer = null;
+      this.#clearTimer();
       this.#queueSave();
-    }, SAVE_AFTER_MS);
+    }, waitMs);
   }
 
   #queueSave(): void {
     this.#saving = this.#saving.then(async () => {
-      const { history, save } = workbench.getState();
-      if (history && save !== "conflict") await this.#save(history.design);
+      const { save } = workbench.getState();
+      const design = findCommitted(workbench.getState());
+      if (design && save !== "conflict" && save !== "deleted" && save !== "saved") await this.#save(design);
     });
   }
 
   async #save(design: Design): Promise<void> {
-    if (!this.#db) return;
-    workbench.setState({ save: "saving" });
-    const outcome = await saveDesign(this.#db, design, this.#revision, this.#world.now());
-    const isCurrent = workbench.getState().history?.design === design;
-    if (outcome.ok) {
-      this.#revision = outcome.revision;
-      workbench.setState({ save: isCurrent ? "saved" : "unsaved" });
-      this.#channel?.postMessage(design.id);
-      await this.#refresh();
-    } else this.#tellNotSaved(outcome.reason);
+    workbench.setState({ save: this.#db ? "saving" : "away" });
+    const outcome = await this.#write(design, this.#revision);
+    const committed = findCommitted(workbench.getState());
+    if (committed?.id !== design.id) return;
+    if (!outcome) {
+      if (this.#db) this.#tellNotSaved("failed");
+      return;
+    }
+    if (!outcome.ok) {
+      this.#tellNotSaved(outcome.reason);
+      return;
+    }
+    this.#failures = 0;
+    this.#revision = outcome.revision;
+    workbench.setState({ save: committed === design ? "saved" : "unsaved" });
+    if (committed !== design) this.#saveSoon();
+    this.#tabs?.tell({ kind: "saved", id: design.id });
+    this.#note(design);
+    this.#askToPersist();
+    if (outcome.wasGone)
+      tell("The browser had lost this design from its store; it is kept there again.", { tone: "warning" });
+  }
+
+  // A store that fails, is silent or away is an outcome, never a promise that rejects or hangs.
+  async #write(design: Design, over: number | null): Promise<SaveOutcome | null> {
+    if (!this.#db) return null;
+    const saving = { over, by: this.#by, now: this.#world.now() };
+    const outcome = await withinTime(saveDesign(this.#db, design, saving), ANSWER_MS);
+    if (outcome === SILENT) return { ok: false, reason: "failed" };
+    if (outcome.ok && this.#world.slip && findCommitted(workbench.getState()) === design) this.#world.slip.clear();
+    return outcome;
+  }
+
+  #askToPersist(): void {
+    if (this.#hasAskedToPersist) return;
+    this.#hasAskedToPersist = true;
+    this.#world.persist?.();
   }
 
   #tellNotSaved(reason: Exclude<SaveOutcome, { ok: true }>["reason"]): void {
+    const isFirst = workbench.getState().notice === null || this.#failures === 0;
     workbench.setState({ save: reason });
     if (reason === "conflict") {
       tell("Another tab has changed this design. Nothing of either is lost.", {
@@ -257,24 +479,91 @@ export class Session {
       });
       return;
     }
+    if (reason === "deleted") {
+      tell("Another tab has put this design into the bin. It is still open here.", {
+        tone: "warning",
+        action: { label: "Keep mine as a copy", run: () => void this.settleConflict("mine") },
+      });
+      return;
+    }
+    this.#failures += 1;
+    this.#tryAgain();
+    if (!isFirst) return;
     const why = reason === "full" ? "The browser's store is full" : "The browser could not save";
-    tell(`${why}. Your work is still open here: save it to a file.`, {
+    tell(`${why}. Your work is still open here and is tried again; save it to a file to be sure.`, {
       tone: "warning",
       action: { label: "Save to a file", run: () => this.download() },
     });
   }
 
-  // A clean tab follows the other one; a tab with unsaved work finds out when it saves.
-  async #hearOtherTab(id: string): Promise<void> {
+  #tryAgain(): void {
+    if (this.#retry) clearTimeout(this.#retry);
+    const waitMs = RETRIES_MS[Math.min(this.#failures, RETRIES_MS.length) - 1] ?? RETRIES_MS[0];
+    this.#retry = setTimeout(() => void this.#retryNow(), waitMs);
+  }
+
+  async #retryNow(): Promise<void> {
+    if (this.#isStopped) return;
+    if (!this.#db) {
+      try {
+        const db = await withinTime(
+          this.#world.open((event) => void this.#hear(event)),
+          ANSWER_MS,
+        );
+        if (db !== SILENT) this.#db = db;
+      } catch {
+        // tried again below
+      }
+    }
+    await this.#saveHeld();
+    const { save } = workbench.getState();
+    if (save !== "full" && save !== "failed" && save !== "away") return;
+    this.#queueSave();
+    await this.#saving;
+    if (workbench.getState().save !== "saved") return;
+    dismissNotice();
+    tell("It could be kept now.");
+  }
+
+  // Work that could not be kept when another design was opened.
+  async #saveHeld(): Promise<void> {
+    for (const [id, work] of [...this.#held]) {
+      if (work.save !== "full" && work.save !== "failed" && work.save !== "away") continue;
+      const outcome = await this.#write(work.history.design, work.revision);
+      if (!outcome?.ok) continue;
+      this.#held.set(id, { ...work, revision: outcome.revision, save: "saved" });
+      this.#note(work.history.design);
+    }
+  }
+
+  async #hearOtherTab({ kind, id }: TabNews): Promise<void> {
     await this.#refresh();
+    this.#held.delete(id);
+    const before = workbench.getState();
+    if (before.history?.design.id !== id) return;
+    if (kind === "deleted") {
+      tell("Another tab has put this design into the bin. It is still open here.", {
+        tone: "warning",
+        action: { label: "Put it back", run: () => void this.putBack(id) },
+      });
+      return;
+    }
+    // a clean tab follows the other one; a tab with unsaved work finds out when it saves
+    if (before.save !== "saved" || before.dragBase || !this.#db) return;
+    const outcome = await openDesign(this.#db, id).catch(() => null);
     const { history, save, dragBase } = workbench.getState();
-    if (history?.design.id !== id || save !== "saved" || dragBase) return;
-    await this.open(id);
+    // an edit that was made while it was read goes before it
+    if (!outcome?.ok || history !== before.history || save !== "saved" || dragBase) return;
+    if (outcome.revision === this.#revision || !canEvaluate(outcome.design)) return;
+    this.#revision = outcome.revision;
+    loadDesign(outcome.design, "saved");
     tell("Another tab changed this design; it is shown here as it is now.");
   }
 
-  #hear(event: DatabaseEvent): void {
+  async #hear(event: DatabaseEvent): Promise<void> {
     if (event === "blocking") {
+      // what is not kept yet goes in before the store is let go
+      await this.flush();
       this.#db?.close();
       this.#db = null;
       tell("A newer Schleuse is open in another tab. Reload this one to go on saving.", { tone: "warning" });
@@ -282,16 +571,87 @@ export class Session {
       tell("Close the other tabs of Schleuse, so that this one can open its store.", { tone: "warning" });
     } else {
       this.#db = null;
-      tell("The browser has closed the store. Save to a file, then reload.", { tone: "warning" });
+      tell("The browser has closed the store. It is opened again; save to a file to be sure.", { tone: "warning" });
+      this.#failures = Math.max(1, this.#failures);
+      this.#tryAgain();
     }
   }
 
+  // One entry, put first, without reading all the others.
+  #note(design: Design): void {
+    const { library } = workbench.getState();
+    const entry: LibraryEntry = { id: design.id, name: design.name, savedAt: this.#world.now(), fault: null };
+    workbench.setState({ library: [entry, ...library.filter(({ id }) => id !== design.id)] });
+    this.#world.held?.write(workbench.getState().library.length);
+  }
+
+  // A list that cannot be read is told of; what is open is saved all the same.
   async #refresh(): Promise<void> {
-    if (this.#db) workbench.setState({ library: await listDesigns(this.#db) });
+    if (!this.#db) return;
+    try {
+      const listed = await withinTime(listDesigns(this.#db), ANSWER_MS);
+      if (listed !== SILENT) workbench.setState({ library: listed.entries, bin: listed.bin });
+    } catch {
+      tell("The list of designs could not be read. What is open is saved all the same.", { tone: "warning" });
+    }
+  }
+
+  #tellIfCleared(): void {
+    const { library, bin } = workbench.getState();
+    const held = this.#world.held?.read() ?? 0;
+    if (this.#db && library.length === 0 && bin.length === 0 && held > 0) {
+      const what = held === 1 ? "a design" : `${held} designs`;
+      tell(
+        `The browser has cleared its store: ${what} that it kept for you ${held === 1 ? "is" : "are"} gone. Open them from the files you saved.`,
+        {
+          tone: "warning",
+        },
+      );
+    }
+    this.#world.held?.write(library.length);
+  }
+
+  // Work that was on its way into the store when the page went away; true when it is open now.
+  async #recoverSlip(): Promise<boolean> {
+    const { slip } = this.#world;
+    if (!slip) return false;
+    const left = readSlip(slip);
+    slip.clear();
+    if (!left || !canEvaluate(left.design)) return false;
+    const { design, over } = left;
+    const lying = this.#db ? await openDesign(this.#db, design.id).catch(() => null) : null;
+    if (lying?.ok && JSON.stringify(lying.design) === JSON.stringify(design)) return false;
+    if (lying?.ok && lying.revision !== over) {
+      const name = `${design.name} (recovered)`.slice(0, 80);
+      await this.adopt({ ...design, id: createDesignId(name, this.#listTaken()), name });
+      tell("What was not saved when the page was closed is here as a copy.");
+      return true;
+    }
+    const outcome = await this.#write(design, over);
+    this.#show(design, null, outcome?.ok ? outcome.revision : over);
+    await this.#rememberLast(design.id);
+    if (outcome?.ok) this.#note(design);
+    else this.#tellNotSaved(outcome?.reason ?? "failed");
+    return true;
   }
 
   async #readLast(): Promise<unknown> {
-    return this.#db ? this.#db.get("settings", "last") : undefined;
+    try {
+      const last = this.#db ? await withinTime(this.#db.get("settings", "last"), ANSWER_MS) : undefined;
+      return last === SILENT ? undefined : last;
+    } catch {
+      return undefined;
+    }
+  }
+}
+
+// A design that this page cannot work out must not be what it opens at every start.
+function canEvaluate(design: Design): boolean {
+  try {
+    evaluate(design);
+    return true;
+  } catch {
+    return false;
   }
 }
 

@@ -4,9 +4,8 @@ import type { Edit } from "@/core/design/edit";
 import type { Movable } from "@/core/design/moves";
 import type { Evaluation } from "@/core/evaluate/evaluation";
 import type { Units } from "@/words/units";
-import type { DesignRecord } from "./database";
 import type { History } from "./history";
-import type { LibraryEntry } from "./library";
+import type { BinEntry, LibraryEntry } from "./library";
 
 export const STATIONS = ["rig", "habits", "tanks", "falls", "air"] as const;
 export type Station = (typeof STATIONS)[number];
@@ -33,7 +32,17 @@ export type PlanTool = "draw" | "measure";
 export type Theme = "light" | "dark";
 
 /** Where the open design stands against the browser's store. */
-export type SaveState = "saved" | "saving" | "unsaved" | "full" | "failed" | "conflict";
+export type SaveState =
+  | "saved"
+  | "saving"
+  | "unsaved"
+  | "full"
+  | "failed"
+  | "conflict"
+  /** Another tab has put it into the bin. */
+  | "deleted"
+  /** There is no store to keep it in. */
+  | "away";
 
 /** Something to tell, with what can be done about it. */
 export type Notice = {
@@ -85,10 +94,10 @@ export type WorkbenchState = {
   readonly theme: Theme;
   readonly save: SaveState;
   readonly library: readonly LibraryEntry[];
+  readonly bin: readonly BinEntry[];
   readonly notice: Notice | null;
   /** The design before a drag began; null when nothing is dragged. */
   readonly dragBase: Design | null;
   /** The region under a hand that pulls; the others follow one after the other. Null when nothing is pulled. */
   readonly dragFrom: Region | null;
-  readonly removed: DesignRecord | null;
 };

@@ -4,9 +4,10 @@ import type { Design } from "@/core/design/design";
 import { applyEdit, type Edit } from "@/core/design/edit";
 import type { Fault } from "@/core/design/faults";
 import { evaluate } from "@/core/evaluate/evaluate";
+import type { Evaluation } from "@/core/evaluate/evaluation";
 import { clamp } from "@/core/quantity/tolerance";
-import { pushStep, redoStep, startHistory, undoStep } from "./history";
-import type { Notice, Region, WorkbenchState } from "./state";
+import { type History, pushStep, redoStep, startHistory, undoStep } from "./history";
+import type { Notice, Region, SaveState, WorkbenchState } from "./state";
 
 export type ChangeOutcome = { readonly ok: true } | { readonly ok: false; readonly faults: readonly Fault[] };
 
@@ -34,10 +35,10 @@ const INITIAL: WorkbenchState = {
   theme: "light",
   save: "saved",
   library: [],
+  bin: [],
   notice: null,
   dragBase: null,
   dragFrom: null,
-  removed: null,
 };
 
 /** The one store of the interface: the open design, how it is looked at, and what it evaluates to. */
@@ -45,12 +46,13 @@ export const workbench = createStore<WorkbenchState>()(() => INITIAL);
 
 const { getState, setState } = workbench;
 
-/** Opens a design; the way back starts anew, the rig stands level. */
-export function loadDesign(design: Design): void {
+/** Opens a design, or goes on with one and its way back; the rig stands level. */
+export function loadDesign(opened: Design | History, save: SaveState = "saved"): void {
+  const history = "past" in opened ? opened : startHistory(opened);
   setState({
     phase: "ready",
-    history: startHistory(design),
-    evaluation: evaluate(design, LEVEL),
+    history,
+    evaluation: evaluate(history.design, LEVEL),
     attitude: LEVEL,
     selection: null,
     group: [],
@@ -62,7 +64,7 @@ export function loadDesign(design: Design): void {
     pour: null,
     dragBase: null,
     dragFrom: null,
-    save: "saved",
+    save,
   });
 }
 
@@ -72,13 +74,27 @@ export function change(edit: Edit): ChangeOutcome {
   if (!history) return { ok: false, faults: [] };
   const outcome = applyEdit(history.design, edit);
   if (!outcome.ok) return outcome;
+  const evaluation = evaluateSafely(outcome.design, attitude);
+  if (!evaluation) return { ok: false, faults: [] };
   setState({
     history: pushStep(history, outcome.design, edit),
-    evaluation: evaluate(outcome.design, attitude),
+    evaluation,
     preview: null,
     save: "unsaved",
   });
   return { ok: true };
+}
+
+// An edit whose outcome cannot be worked out is not made: the screen never shows a design without its figures.
+function evaluateSafely(design: Design, attitude: Attitude): Evaluation | null {
+  try {
+    return evaluate(design, attitude);
+  } catch {
+    tell("That could not be worked out, and nothing was changed. Save the design to a file and tell us of it.", {
+      tone: "warning",
+    });
+    return null;
+  }
 }
 
 /** Remembers where a drag began, and in which region; the moves until `endDrag` are one step. */
@@ -92,8 +108,9 @@ export function drag(edit: Edit | null): void {
   const { history, dragBase, attitude } = getState();
   if (!history || !dragBase) return;
   const outcome = edit ? applyEdit(dragBase, edit) : ({ ok: true, design: dragBase } as const);
-  if (!outcome.ok) return;
-  setState({ history: { ...history, design: outcome.design }, evaluation: evaluate(outcome.design, attitude) });
+  const evaluation = outcome.ok ? evaluateSafely(outcome.design, attitude) : null;
+  if (!outcome.ok || !evaluation) return;
+  setState({ history: { ...history, design: outcome.design }, evaluation });
 }
 
 /** Ends a drag as one undoable step; null calls it off. */

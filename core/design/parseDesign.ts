@@ -1,5 +1,6 @@
 import * as z from "zod/mini";
 import { checkConsistency } from "./checkConsistency";
+import { cleanDocument } from "./cleanDocument";
 import { type Design, design } from "./design";
 import type { Fault, FaultMeasure, FaultPath } from "./faults";
 import { migrate } from "./migrations";
@@ -11,8 +12,14 @@ const MOST_FAULTS = 20;
 const FORBIDDEN_KEYS = new Set(["__proto__", "constructor", "prototype"]);
 
 export type ParseOutcome =
-  | { readonly ok: true; readonly design: Design; readonly fromVersion: number }
+  | { readonly ok: true; readonly design: Design; readonly fromVersion: number; readonly cleaned: boolean }
   | { readonly ok: false; readonly faults: readonly Fault[] };
+
+/** A design as the text of a file: laid out to be read, or close where it would be larger than a file may be. */
+export function writeDesignText(design: Design): string {
+  const text = `${JSON.stringify(design, null, 2)}\n`;
+  return text.length <= MOST_BYTES ? text : `${JSON.stringify(design)}\n`;
+}
 
 /** Reads the text of a design file of any version. Never throws; every refusal names its place. */
 export function parseDesignText(text: string): ParseOutcome {
@@ -34,11 +41,12 @@ export function parseDesign(value: unknown): ParseOutcome {
   if (hostile) return refuse(hostile);
   const migrated = migrate(value);
   if (!migrated.ok) return refuse(migrated.fault);
-  const parsed = design.safeParse(migrated.document, { reportInput: true });
+  const document = cleanDocument(migrated.document);
+  const parsed = design.safeParse(document, { reportInput: true });
   if (!parsed.success) return { ok: false, faults: parsed.error.issues.slice(0, MOST_FAULTS).map(toFault) };
   const faults = checkConsistency(parsed.data);
   if (faults.length > 0) return { ok: false, faults: faults.slice(0, MOST_FAULTS) };
-  return { ok: true, design: parsed.data, fromVersion: migrated.fromVersion };
+  return { ok: true, design: parsed.data, fromVersion: migrated.fromVersion, cleaned: document !== migrated.document };
 }
 
 /**

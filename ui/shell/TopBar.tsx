@@ -1,5 +1,6 @@
 "use client";
 import { FolderOpen, Moon, Redo2, Search, Sun, Undo2 } from "lucide-react";
+import { isUnkept } from "@/store/committed";
 import type { SaveState } from "@/store/state";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, redo, undo } from "@/store/workbench";
@@ -14,6 +15,8 @@ const SAVE_WORDS: Readonly<Record<SaveState, string>> = {
   full: "not kept: store full",
   failed: "not kept",
   conflict: "changed in another tab",
+  deleted: "in the bin",
+  away: "not kept: no store",
 };
 
 /** Which design is open, whether it is kept, and the way back. */
@@ -22,7 +25,7 @@ export function TopBar() {
   const save = useWorkbench((state) => state.save);
   const units = useWorkbench((state) => state.units);
   const theme = useWorkbench((state) => state.theme);
-  const troubled = save === "full" || save === "failed" || save === "conflict";
+  const troubled = isUnkept(save);
   return (
     <header className="flex h-12 shrink-0 items-center gap-2 border-b border-ink bg-paper px-3 phone:gap-1 phone:px-2">
       <h1 className="plate mr-1 border-[1.5px] border-enamel px-1.5 text-[17px] leading-[22px] text-enamel phone:hidden">
