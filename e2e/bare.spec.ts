@@ -26,7 +26,7 @@ for (const name of ["Lesesaal", "Kranich", "Puppenwagen"] as const) {
       await page.getByRole("button", { name: "Find ways under the floor" }).click();
       const ways = page.getByTestId("routes");
       await ways.getByRole("listitem").first().getByRole("button").first().click();
-      await ways.getByRole("button", { name: "Lay it so" }).click();
+      await ways.getByRole("button", { name: "Use this route" }).click();
       await expect.poll(() => readInHand(page, "worst")).toBeGreaterThanOrEqual(0);
     }
     await expect(findings).not.toContainText("to settle before you drill");
@@ -93,7 +93,7 @@ test("Lesesaal, bare: twelve fixtures where they stand, each with a way that was
     await page.getByRole("button", { name: "Find ways under the floor" }).click();
     const ways = page.getByTestId("routes");
     await ways.getByRole("listitem").first().getByRole("button").first().click();
-    await ways.getByRole("button", { name: "Lay it so" }).click();
+    await ways.getByRole("button", { name: "Use this route" }).click();
     await expect.poll(() => readInHand(page, "worst")).toBeGreaterThanOrEqual(0);
   }
   const findings = page.getByRole("region", { name: "Findings" });

@@ -27,8 +27,8 @@ for (const name of RIG_NAMES) {
     await expect(row).toContainText(String(changed));
     await expect(sheet.getByText(`${sink} is different`)).toBeVisible();
     if (name === "Kranich") await expectAccessible(page);
-    await sheet.getByRole("listitem").filter({ hasText: sink }).getByRole("button", { name: "Take it over" }).click();
-    await expect(sheet.getByText("In no part.")).toBeVisible();
+    await sheet.getByRole("listitem").filter({ hasText: sink }).getByRole("button", { name: "Copy it here" }).click();
+    await expect(sheet.getByText("Nowhere: every part is the same.")).toBeVisible();
     await page.keyboard.press("Escape");
     await expect.poll(() => readInHand(page, "level")).toBe(original);
     await page.keyboard.press("Control+z");

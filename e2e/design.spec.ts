@@ -152,7 +152,7 @@ test("every height of the strip and of the section opens to its working", async 
     ["Leg 3, worst, the weakest run: it decides", "F = f − N"],
     ["Drop, leg 2", "f = u · (dx, dy, dz)"],
     ["Trap seal", "Ht = u"],
-    ["Full at", "Vf = volume below the first opening that drowns"],
+    ["Full at", "Vf = volume below the first opening that floods"],
   ] as const) {
     await page
       .getByRole("button", { name: `${figure}: show the working` })

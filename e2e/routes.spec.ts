@@ -11,7 +11,7 @@ test("Lesesaal: ways are looked for in the worker; what lacks is said, drawn, la
   await expect(ways).toContainText(/the best lacks \d+\smm/);
   await ways.getByRole("button", { name: /^Hang Grey tank \d+\smm lower/ }).click();
   await expect(page.getByTestId("ghost")).toBeVisible();
-  await ways.getByRole("button", { name: "Lay it so" }).click();
+  await ways.getByRole("button", { name: "Use this route" }).click();
   await expect.poll(() => readInHand(page, "worst")).toBeGreaterThanOrEqual(0);
   await page.getByRole("button", { name: "Undo" }).first().click();
   await expect.poll(() => readInHand(page, "worst")).toBe(before);
@@ -26,7 +26,7 @@ for (const name of RIG_NAMES) {
     await page.getByRole("button", { name: "Find ways under the floor" }).click();
     const ways = page.getByTestId("routes");
     await ways.getByRole("listitem").first().getByRole("button").click();
-    await ways.getByRole("button", { name: "Lay it so" }).click();
+    await ways.getByRole("button", { name: "Use this route" }).click();
     await expect.poll(() => readInHand(page, "worst")).toBeGreaterThanOrEqual(0);
     await expect.poll(() => readInHand(page, "level")).toBeGreaterThanOrEqual(0);
   });

@@ -54,7 +54,7 @@ test("dip chart, gauge, running empty and a cold night: each tells what is true 
   await gauge.getByRole("button", { name: "Put it where it is least out" }).click();
   await expect(gauge.getByLabel("From the tank's rear")).toHaveValue("400");
   await expect(error).not.toHaveText(before!);
-  await expect(page.getByRole("group", { name: "Running empty" })).toContainText(/From full it runs/);
+  await expect(page.getByRole("group", { name: "Running empty" })).toContainText(/Takes .* to empty from full/);
   await expect(page.getByRole("img", { name: /^Starts with/ })).toBeVisible();
   const night = page.getByTestId("cold-night");
   const bare = await night.textContent();
@@ -84,13 +84,13 @@ test("the fixing is held against road, track and crash; what has no rating is to
   await fixing.getByLabel("Held by").selectOption({ label: "Straps and J-bolts" });
   const findings = page.getByRole("region", { name: "Findings" });
   await expect(findings).toContainText("has no rating");
-  await fixing.getByLabel("What each sits in bears").fill("2");
+  await fixing.getByLabel("Rating of each rivet nut or lug").fill("2");
   await page.keyboard.press("Enter");
   await expect(findings).toContainText("does not hold");
   await expect(fixing.getByRole("row", { name: /^A crash forward/ })).toContainText("of what they sit in");
   await fixing.getByLabel("Bolts, class 8.8").fill("12");
   await page.keyboard.press("Enter");
-  await fixing.getByLabel("What each sits in bears").fill("10");
+  await fixing.getByLabel("Rating of each rivet nut or lug").fill("10");
   await page.keyboard.press("Enter");
   await expect(findings).not.toContainText("does not hold");
 });
@@ -105,7 +105,7 @@ for (const name of SAMPLES) {
     const first = largest.getByRole("listitem").first();
     await expect(first).toContainText(/L, \d+ × \d+ × \d+.mm inside/);
     await first.getByRole("button").first().click();
-    await largest.getByRole("button", { name: "Hang it there" }).click();
+    await largest.getByRole("button", { name: "Hang it here" }).click();
     await expect(page.getByRole("group", { name: "Grey tank", exact: true })).toBeVisible();
     await expect(page.getByRole("region", { name: "Findings" })).not.toContainText("runs into");
     await page.keyboard.press("Control+z");
@@ -176,7 +176,7 @@ for (const name of SAMPLES) {
     await weigh.focus();
     await page.keyboard.press("ArrowLeft");
     await expect(weighed).not.toHaveText(own!);
-    await page.getByRole("button", { name: "Leave it" }).click();
+    await page.getByRole("button", { name: "Cancel" }).click();
     await expect(weighed).toHaveText(own!);
     // what it shows, and what holds it
     await page.getByRole("group", { name: "Gauge" }).getByLabel("Kind").selectOption({ label: "Electrode probes" });

@@ -284,8 +284,12 @@ test("a list that cannot be read is told of, and saving goes on", async () => {
 });
 
 test("unsaved work is noted when the page goes away and comes back with it", async () => {
-  let slip: string | null = null;
-  const place = { read: () => slip, write: (text: string) => void (slip = text), clear: () => void (slip = null) };
+  const box = new Map<string, string>();
+  const place = {
+    read: () => box.get("slip") ?? null,
+    write: (text: string) => void box.set("slip", text),
+    clear: () => void box.delete("slip"),
+  };
   // a page that is killed before its save could end: the store of the first session is never written
   const first = createSession({
     slip: place,
@@ -293,7 +297,7 @@ test("unsaved work is noted when the page goes away and comes back with it", asy
       const db = await openDatabase(onEvent, dbName);
       return new Proxy(db, {
         get: (target, key) => {
-          if (key === "transaction" && open()?.tanks[0]!.wallMm === 9)
+          if (key === "transaction" && workbench.getState().history?.design.tanks[0]?.wallMm === 9)
             return () => ({ store: { get: () => new Promise(() => undefined) }, done: new Promise(() => undefined) });
           const value = Reflect.get(target, key);
           return typeof value === "function" ? value.bind(target) : value;
@@ -305,13 +309,13 @@ test("unsaved work is noted when the page goes away and comes back with it", asy
   change(wall(9));
   expect(first.canLeave()).toBe(true);
   first.hide();
-  expect(slip).not.toBeNull();
+  expect(place.read()).not.toBeNull();
   sessions.length = 0;
   const gone = first.stop();
   workbench.setState(workbench.getInitialState(), true);
   await createSession({ slip: place }).start();
   expect(open().tanks[0]!.wallMm).toBe(9);
-  expect(slip).toBeNull();
+  expect(place.read()).toBeNull();
   await gone;
 }, 15_000);
 
@@ -391,8 +395,8 @@ test("a damaged record is never overwritten by the sample of its name", async ()
 });
 
 test("a store that came up empty after it held designs says so", async () => {
-  let count = 3;
-  await createSession({ held: { read: () => count, write: (n) => void (count = n) } }).start();
+  const counts = [3];
+  await createSession({ held: { read: () => counts.at(-1)!, write: (count) => void counts.push(count) } }).start();
   expect(workbench.getState().notice!.text).toMatch(/cleared its store: 3 designs/);
-  expect(count).toBe(1);
+  expect(counts.at(-1)).toBe(1);
 });

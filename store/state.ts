@@ -96,6 +96,8 @@ export type WorkbenchState = {
   readonly library: readonly LibraryEntry[];
   readonly bin: readonly BinEntry[];
   readonly notice: Notice | null;
+  /** The last thing said to a screen reader. */
+  readonly said: string;
   /** The design before a drag began; null when nothing is dragged. */
   readonly dragBase: Design | null;
   /** The region under a hand that pulls; the others follow one after the other. Null when nothing is pulled. */

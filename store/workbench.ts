@@ -37,6 +37,7 @@ const INITIAL: WorkbenchState = {
   library: [],
   bin: [],
   notice: null,
+  said: "",
   dragBase: null,
   dragFrom: null,
 };
@@ -197,5 +198,8 @@ export function tell(text: string, options: Partial<Pick<Notice, "tone" | "actio
   notices += 1;
   setState({ notice: { id: notices, text, tone: options.tone ?? "plain", action: options.action ?? null } });
 }
+
+/** Says something to those who do not see the drawing. */
+export const say = (said: string): void => setState({ said });
 
 export const dismissNotice = (): void => setState({ notice: null });

@@ -1,9 +1,10 @@
 import type { Tank } from "@/core/design/plumbing";
 import type { AssemblyStep } from "@/core/fixing/assembly";
 import { PORT_NAMES } from "./labels";
+import type { Units } from "./units";
 
 /** A step of hanging a tank, as an instruction. */
-export function describeAssembly(step: AssemblyStep, tank: Tank): string {
+export function describeAssembly(step: AssemblyStep, tank: Tank, units: Units): string {
   const names = (ids: readonly string[]) =>
     ids.map((id) => PORT_NAMES[tank.ports.find((port) => port.id === id)!.kind].toLowerCase()).join(", ");
   switch (step.kind) {
@@ -22,7 +23,7 @@ export function describeAssembly(step: AssemblyStep, tank: Tank): string {
         ? "Set it on the floor in its place."
         : "Rig on axle stands, never on a jack alone. Lift the tank with two, one strap loose at a time.";
     case "tighten":
-      return "Tighten evenly from both ends to what the bolts ask, with locking nuts; look again after 100 km.";
+      return `Tighten evenly from both ends to what the bolts ask, with locking nuts; look again after ${units === "metric" ? "100 km" : "60 miles"}.`;
     case "fitAfter":
       return `Then fit and join: ${names(step.ports)}.`;
     case "look":

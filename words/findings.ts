@@ -10,7 +10,7 @@ import { formatLength, formatNumber, formatQuantity, type Units } from "./units"
 
 export const SEVERITY_NAMES: Readonly<Record<Severity, { readonly name: string; readonly plain: string }>> = {
   must: { name: "Must", plain: "Do not drill or buy before this is settled." },
-  should: { name: "Should", plain: "It works, but you will be sorry." },
+  should: { name: "Should", plain: "It works, but you'll regret it." },
   note: { name: "Note", plain: "Worth knowing." },
 };
 
@@ -204,8 +204,8 @@ export function describeFinding(finding: Finding, design: Design, units: Units):
       };
     case "ventDips":
       return {
-        title: `${part} is a dip in which water can stand`,
-        why: `It can stand ${length(finding.deepMm)} deep, ${stands(finding.attitude)}; ${length(finding.boreMm)} close the pipe, and the tank has no air.`,
+        title: `${part} sags: water there can block it`,
+        why: `${length(finding.deepMm)} of water can stand in it, ${stands(finding.attitude)}; ${length(finding.boreMm)} is enough to block it, and the tank has no air.`,
         advice: "Let the breather rise, or fall back to the tank, all the way.",
       };
     case "ventTeeLow":
@@ -362,7 +362,7 @@ export function describeFinding(finding: Finding, design: Design, units: Units):
       };
     case "ventDrownsFirst":
       return {
-        title: `${part} drowns first, ${stands(finding.attitude)}`,
+        title: `${part} floods first, ${stands(finding.attitude)}`,
         why: `From ${litres(finding.litres)} on the tank cannot breathe.`,
         advice: "Move the breather to the end of the tank that stands high there, or fit a second one.",
       };
@@ -380,7 +380,7 @@ export function describeFinding(finding: Finding, design: Design, units: Units):
       };
     case "inletDrownsEarly":
       return {
-        title: `${part} drowns early, ${stands(finding.attitude)}`,
+        title: `${part} floods early, ${stands(finding.attitude)}`,
         why: `It is under water at ${litres(finding.litres)} of ${litres(finding.capacityL)}; ${isDrainedInto(finding.at, design) ? "then the drain stands full" : "what comes in then stands before it"}.`,
         advice: "Set the inlet higher in the tank, or at the end that stands high.",
       };

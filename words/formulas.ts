@@ -181,9 +181,9 @@ export const FORMULA_WORDS: Readonly<Record<FormulaId, FormulaWords>> = {
   },
   tankFull: {
     title: "Full at",
-    sum: "Vf = volume below the first opening that drowns",
+    sum: "Vf = volume below the first opening that floods",
     symbols: { C: "the whole tank", h: "that opening over the corner the tank is placed by", Vf: "full" },
-    plain: "A tank is full when its inlet, its breather or a sink drowns, not when it is full to the top.",
+    plain: "A tank is full when its inlet, its breather or a sink floods, not when it is full to the top.",
   },
   tankUsable: {
     title: "Usable",

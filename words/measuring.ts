@@ -1,10 +1,11 @@
 import type { FirstMeasures } from "@/core/design/createDesign";
+import type { FirstObstacleKind } from "@/core/design/firstObstacles";
 import type { RigKind } from "@/core/design/rig";
 
 export type MeasureWords = { readonly label: string; readonly tape: string };
 
 /** What is asked at the start of a design, and where to hold the tape. */
-export const MEASURE_WORDS: Readonly<Record<keyof FirstMeasures, MeasureWords>> = {
+const MEASURE_WORDS: Readonly<Record<keyof FirstMeasures, MeasureWords>> = {
   floorLengthMm: {
     label: "Floor, length",
     tape: "Along the middle, from the rear edge of the finished floor to where it ends at the front.",
@@ -43,11 +44,11 @@ export const MEASURE_WORDS: Readonly<Record<keyof FirstMeasures, MeasureWords>> 
   tankHeightMm: { label: "Tank inside, height", tape: "Upright, inside." },
   tankForwardMm: {
     label: "Tank, from the rear edge",
-    tape: "Under the rig: from below the rear edge of the floor forward to the tank's rear wall.",
+    tape: "Under the rig: from below the rear edge of the floor forward to the tank's rear wall. Empty: as near to the sink as it goes.",
   },
   tankLeftMm: {
     label: "Tank's right wall, left of the middle",
-    tape: "From the centre line to the tank's right wall; to the right counts as minus.",
+    tape: "From the centre line to the tank's right wall; to the right counts as minus. Empty: as near to the sink as it goes.",
   },
   tankTopBelowMm: {
     label: "Floor down to the tank's top",
@@ -61,7 +62,98 @@ export const MEASURE_WORDS: Readonly<Record<keyof FirstMeasures, MeasureWords>> 
   freshL: { label: "Fresh water carried", tape: "What the fresh tank gives, or the cans you carry." },
 };
 
-export type MeasureStep = { readonly title: string; readonly keys: readonly (keyof FirstMeasures)[] };
+/** The same on a boat, where there is a sole, a keel and a waterline, and no metal, tyres, door or ground. */
+const BOAT_WORDS: Readonly<Partial<Record<keyof FirstMeasures, MeasureWords>>> = {
+  floorLengthMm: {
+    label: "Sole, length",
+    tape: "Along the middle, from the after edge of the cabin sole to where it ends forward.",
+  },
+  floorWidthMm: { label: "Sole, width", tape: "Across, where it is widest, between the lockers." },
+  floorThicknessMm: {
+    label: "Sole, thickness",
+    tape: "Lift a board and measure its edge, with the bearers it lies on.",
+  },
+  groundBelowMm: {
+    label: "Sole down to the keel",
+    tape: "From the sole to the underside of the keel: in the bilge down to the planking or plating, and what is below it.",
+  },
+  sinkForwardMm: {
+    label: "Sink, from the after edge",
+    tape: "From the after edge of the sole forward to the middle of the sink's waste.",
+  },
+  sinkLeftMm: {
+    label: "Sink, to port of the middle",
+    tape: "From the centre line to the waste; to starboard counts as minus.",
+  },
+  sinkHeightMm: {
+    label: "Waste over the sole",
+    tape: "From the cabin sole up to the underside of the sink's waste, where the trap screws on.",
+  },
+  tankLengthMm: { label: "Tank inside, length", tape: "Fore and aft, inside. Outside less two walls will do." },
+  tankWidthMm: { label: "Tank inside, width", tape: "Athwartships, inside." },
+  tankForwardMm: {
+    label: "Tank, from the after edge",
+    tape: "From below the after edge of the sole forward to the tank's after wall. Empty: as near to the sink as it goes.",
+  },
+  tankLeftMm: {
+    label: "Tank's starboard wall, to port of the middle",
+    tape: "From the centre line; to starboard counts as minus. Empty: as near to the sink as it goes.",
+  },
+  tankTopBelowMm: { label: "Sole down to the tank's top", tape: "From the cabin sole down to the top of the tank." },
+};
+
+/** What is asked, in the words of the rig. */
+export const describeMeasure = (key: keyof FirstMeasures, kind: RigKind): MeasureWords =>
+  (kind === "boat" ? BOAT_WORDS[key] : undefined) ?? MEASURE_WORDS[key];
+
+/** What may be under the floor: what it is called, and the measures it takes. */
+export const UNDER_WORDS: Readonly<
+  Record<FirstObstacleKind, { readonly label: string; readonly fields: Readonly<Record<string, string>> }>
+> = {
+  rails: {
+    label: "Two chassis rails along it",
+    fields: { apartMm: "Outside to outside", wideMm: "Width of one", deepMm: "How far they hang down" },
+  },
+  axle: { label: "An axle", fields: { fromRearMm: "From the rear edge" } },
+  fuelTank: {
+    label: "A fuel tank",
+    fields: {
+      fromRearMm: "From the rear edge",
+      leftMm: "Its right side, left of the middle",
+      belowMm: "Floor down to its top",
+      lengthMm: "Length",
+      widthMm: "Width",
+      heightMm: "Height",
+    },
+  },
+  exhaust: {
+    label: "An exhaust",
+    fields: {
+      fromRearMm: "From the rear edge",
+      lengthMm: "Length",
+      leftMm: "Its right side, left of the middle",
+      belowMm: "Floor down to its top",
+    },
+  },
+  ballast: {
+    label: "Ballast or an engine in the bilge",
+    fields: {
+      fromRearMm: "From the after edge",
+      leftMm: "Its starboard side, to port of the middle",
+      belowMm: "Sole down to its top",
+      lengthMm: "Length",
+      widthMm: "Width",
+      heightMm: "Height",
+    },
+  },
+};
+
+export type MeasureStep = {
+  readonly title: string;
+  readonly keys: readonly (keyof FirstMeasures)[];
+  /** What bars the way is asked for instead of measures. */
+  readonly isUnder?: true;
+};
 
 /** The order of measuring: what stands still first, what can be moved last. */
 export function listMeasureSteps(kind: RigKind): readonly MeasureStep[] {
@@ -70,8 +162,9 @@ export function listMeasureSteps(kind: RigKind): readonly MeasureStep[] {
       ? ["floorThicknessMm", "groundBelowMm", "waterlineMm"]
       : ["floorThicknessMm", "groundBelowMm", "sillBelowMm"];
   return [
-    { title: "The floor", keys: ["floorLengthMm", "floorWidthMm"] },
+    { title: kind === "boat" ? "The sole" : "The floor", keys: ["floorLengthMm", "floorWidthMm"] },
     { title: "Heights", keys: heights },
+    { title: kind === "boat" ? "In the bilge" : "Under the floor", keys: [], isUnder: true },
     { title: "The sink", keys: ["sinkForwardMm", "sinkLeftMm", "sinkHeightMm"] },
     {
       title: "The tank",

@@ -16,12 +16,30 @@ export function describePipe(pipe: Pipe, units: Units): string {
   const size = findPipeSize(pipe);
   if (!size)
     return `pipe ${formatLengthFigure(pipe.innerMm, units)} / ${formatLengthFigure(pipe.outerMm, units)} ${lengthUnit(units)}`;
-  return describeSize(size);
+  return describeSize(size, units);
 }
 
-/** Family and size as at the counter: "Waste pipe 40 mm". */
-export const describeSize = ({ family, call }: PipeSize): string =>
-  `${FAMILY_NAMES[family]} ${/in$/.test(call) ? call : `${call} mm`}`;
+/** Hoses by the inch sizes they are sold under. */
+const HOSE_INCHES: Readonly<Record<string, string>> = {
+  "13": "½ in",
+  "16": "⅝ in",
+  "19": "¾ in",
+  "25": "1 in",
+  "32": "1¼ in",
+  "38": "1½ in",
+  "40": "1½ in",
+  "50": "2 in",
+};
+
+/** Family and size as at the counter: "Waste pipe 40 mm"; hoses in the reader's own sizes, metric pipe with what it comes to. */
+export function describeSize({ family, call, pipe }: PipeSize, units: Units): string {
+  const name = FAMILY_NAMES[family];
+  if (/in$/.test(call)) return `${name} ${call}`;
+  if (units === "metric") return `${name} ${call} mm`;
+  return family === "metricWaste"
+    ? `Metric ${name.toLowerCase()} ${call} mm (${formatLengthFigure(pipe.outerMm, units)} in outside)`
+    : `${name} ${HOSE_INCHES[call] ?? `${call} mm`}`;
+}
 
 /** How much of a part, and what it is. */
 export function describePart(part: Part, units: Units): { readonly amount: string; readonly name: string } {

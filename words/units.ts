@@ -225,11 +225,33 @@ export function describeRead(reason: ReadReason, quantity: Quantity, units: Unit
   return `That is not a number. Type one such as ${example}.`;
 }
 
-const FIGURE = /^(\d+)\/(\d+)|^(\d+(?:\.\d+)?|\.\d+)(?:\s+(\d+)\/(\d+))?/;
+// a fraction stands after a space or a dash, so that 1 1/2 and 1-1/2 are one and a half
+const FIGURE = /^(\d+)\/(\d+)|^(\d+(?:\.\d+)?|\.\d+)(?:(?:\s+|\s*-\s*)(\d+)\/(\d+))?/;
+
+const VULGAR: Readonly<Record<string, string>> = {
+  "½": "1/2",
+  "¼": "1/4",
+  "¾": "3/4",
+  "⅛": "1/8",
+  "⅜": "3/8",
+  "⅝": "5/8",
+  "⅞": "7/8",
+  "⅓": "1/3",
+  "⅔": "2/3",
+};
+
+// As people paste and type it: single signs for fractions, curly quotes, a dash between feet and inches.
+const spellOut = (text: string): string =>
+  text
+    .replace(/[½¼¾⅛⅜⅝⅞⅓⅔]/g, (sign) => ` ${VULGAR[sign]}`)
+    .replace(/(\d)\s*\u2044\s*(\d)/g, "$1/$2")
+    .replace(/[\u2018\u2019\u02bc]/g, "'")
+    .replace(/[\u201c\u201d]|''/g, '"')
+    .replace(/(['′]|ft|feet|foot)\s*[-–]\s*(?=\d)/gi, "$1 ");
 
 // Figures with units follow one another ("5 ft 2 1/2 in"); a sign stands once, before them all.
 function parseParts(text: string, unitTable: Readonly<Record<string, number>>, bareUnit: number): ReadOutcome {
-  let rest = text.trim().replace(/,/g, ".").toLowerCase();
+  let rest = spellOut(text).trim().replace(/,/g, ".").toLowerCase();
   if (rest === "") return { ok: false, reason: "empty" };
   const sign = /^[-−]/.test(rest) ? -1 : 1;
   rest = rest.replace(/^[-−+]\s*/, "");

@@ -11,7 +11,7 @@ export function describeFindings({ drains, findings }: Pick<Evaluation, "drains"
   const shoulds = findings.filter((f) => f.severity === "should").length;
   if (musts > 0) return `${musts} to settle before you drill`;
   if (drains.length === 0) return "Nothing to judge yet";
-  if (shoulds > 0) return `${shoulds} you would be sorry for`;
+  if (shoulds > 0) return `${shoulds} you'd regret`;
   return findings.length > 0 ? "Fit to build, with notes" : "Nothing found against it";
 }
 

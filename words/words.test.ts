@@ -33,6 +33,14 @@ test.each([
   ['3/8"', 9.525],
   ["5 ft 2 1/2 in", 1587.5],
   ["5' 2\"", 1574.8],
+  ["1½ in", 38.1],
+  ['½"', 12.7],
+  ["1-1/2 in", 38.1],
+  ["1 - 1/2 in", 38.1],
+  ["3'-6\"", 1066.8],
+  ["3’-6 ½”", 1079.5],
+  ["5 ft-2 1/2 in", 1587.5],
+  ["24 13⁄16 in", 630.2375],
 ])("metric: %s is %d mm", (text, mm) => {
   const read = parseLength(text, "metric");
   expect(read.ok && read.value).toBeCloseTo(mm, 6);

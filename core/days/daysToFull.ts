@@ -2,6 +2,8 @@ import type { Habits } from "../design/design";
 
 /** What ends the stay. */
 export type Stay = {
+  /** What the grey tanks hold together, L. */
+  readonly usableL: number;
   readonly greyLPerDay: number;
   readonly freshLPerDay: number;
   readonly daysToGreyFull: number;
@@ -21,5 +23,5 @@ export function computeStay(habits: Habits, usableL: number): Stay {
   const daysToFreshEmpty = habits.freshL / freshLPerDay;
   const gap = daysToGreyFull - daysToFreshEmpty;
   const endedBy = Math.abs(gap) < 1e-9 ? "both" : gap < 0 ? "grey" : "fresh";
-  return { greyLPerDay, freshLPerDay, daysToGreyFull, daysToFreshEmpty, endedBy };
+  return { usableL, greyLPerDay, freshLPerDay, daysToGreyFull, daysToFreshEmpty, endedBy };
 }

@@ -1,6 +1,7 @@
 import { vec } from "../geometry/vec";
 import { createPort } from "./createPort";
 import { CURRENT_VERSION, type Design, FORMAT } from "./design";
+import { buildFirstObstacles, type FirstObstacles, NOTHING_UNDER } from "./firstObstacles";
 import { type RigKind, USUAL_CLASS } from "./rig";
 import { USUAL_TRAPS } from "./usualTraps";
 
@@ -23,8 +24,9 @@ export type FirstMeasures = {
   readonly tankLengthMm: number;
   readonly tankWidthMm: number;
   readonly tankHeightMm: number;
-  readonly tankForwardMm: number;
-  readonly tankLeftMm: number;
+  /** Null where its place is still to be chosen. */
+  readonly tankForwardMm: number | null;
+  readonly tankLeftMm: number | null;
   /** From the finished floor down to the top of the tank. */
   readonly tankTopBelowMm: number;
   readonly people: number;
@@ -45,8 +47,8 @@ const LAND: FirstMeasures = {
   tankLengthMm: 700,
   tankWidthMm: 450,
   tankHeightMm: 200,
-  tankForwardMm: 700,
-  tankLeftMm: 150,
+  tankForwardMm: null,
+  tankLeftMm: null,
   tankTopBelowMm: 120,
   people: 2,
   sinkLPerPersonDay: 8,
@@ -68,9 +70,19 @@ const DROP_AHEAD_MM = 180;
  * A first design from the first measures: sink, P-trap, drain through the floor, tank with breather and dump valve,
  * with all the fall there is given to the run under the floor. It may well have findings; that is what it is for.
  */
-export function createDesign(id: string, name: string, kind: RigKind, m: FirstMeasures): Design {
-  const tankAt = vec(m.tankForwardMm, m.tankLeftMm, -m.tankTopBelowMm - m.tankHeightMm);
-  const inletFromRear = m.sinkForwardMm < m.tankForwardMm + m.tankLengthMm / 2;
+export function createDesign(
+  id: string,
+  name: string,
+  kind: RigKind,
+  m: FirstMeasures,
+  under: FirstObstacles = NOTHING_UNDER,
+): Design {
+  const { obstacles, axles } = buildFirstObstacles(under, m);
+  // behind the sink, where most rigs have their room
+  const tankForwardMm = m.tankForwardMm ?? Math.max(50, m.sinkForwardMm - 500 - m.tankLengthMm);
+  const tankLeftMm = m.tankLeftMm ?? Math.min(m.sinkLeftMm, m.floorWidthMm / 2 - 50) - m.tankWidthMm;
+  const tankAt = vec(tankForwardMm, tankLeftMm, -m.tankTopBelowMm - m.tankHeightMm);
+  const inletFromRear = m.sinkForwardMm < tankForwardMm + m.tankLengthMm / 2;
   const inlet = vec(inletFromRear ? 0 : m.tankLengthMm, m.tankWidthMm / 2, m.tankHeightMm - PIPE.outerMm);
   const sink = vec(m.sinkForwardMm, m.sinkLeftMm, m.sinkHeightMm);
   const toward = inletFromRear ? 1 : -1;
@@ -91,14 +103,14 @@ export function createDesign(id: string, name: string, kind: RigKind, m: FirstMe
       groundZMm: -m.groundBelowMm,
       sillZMm: m.sillBelowMm === null ? null : -m.sillBelowMm,
       waterlineZMm: m.waterlineMm,
-      axles: [],
+      axles,
       crashClass: USUAL_CLASS[kind],
       envelope: { noseDownDeg: 2, noseUpDeg: 2, leftLowDeg: 2, rightLowDeg: 2 },
       standings: [],
       dumpAttitude: { pitchDeg: 0, rollDeg: 0 },
       dumpHose: null,
     },
-    obstacles: [],
+    obstacles,
     fixtures: [
       {
         id: "sink",

@@ -277,9 +277,10 @@ function evaluateTank({ design, tank, network, attitude, parked, airs }: TankInp
 }
 
 function evaluateStay(design: Design, drains: readonly DrainResult[], tanks: readonly TankResult[]): StayResult | null {
+  // black water, and urine in a vessel of its own, do not come out of the litres that go down the sinks
   const stores = new Set(
     design.tanks
-      .filter(({ id }) => drains.some((drain) => drain.tankId === id))
+      .filter(({ id, holds }) => holds === "grey" && drains.some((drain) => drain.tankId === id))
       .flatMap((tank) => listStoreGroup(design, tank).map(({ id }) => id)),
   );
   const fed = tanks.filter(({ tankId }) => stores.has(tankId));
@@ -290,6 +291,7 @@ function evaluateStay(design: Design, drains: readonly DrainResult[], tanks: rea
       fed.reduce((sum, tank) => sum + pick(tank), 0),
     );
   return {
+    tankIds: fed.map(({ tankId }) => tankId),
     level: stayOn((tank) => tank.usableLevelL),
     here: stayOn((tank) => tank.usableHereL),
     worst: stayOn((tank) => tank.usableWorstL),

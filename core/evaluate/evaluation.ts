@@ -72,7 +72,13 @@ export type TankResult = {
   readonly usableWorstL: number;
 };
 
-export type StayResult = { readonly level: Stay; readonly here: Stay; readonly worst: Stay };
+/** How long it lasts on what the grey tanks hold together, and which those are. */
+export type StayResult = {
+  readonly tankIds: readonly string[];
+  readonly level: Stay;
+  readonly here: Stay;
+  readonly worst: Stay;
+};
 
 /** Everything the sums say about a design at one attitude. Same input, same bytes. */
 export type Evaluation = {
@@ -83,7 +89,7 @@ export type Evaluation = {
   readonly trapAirs: readonly TrapAir[];
   /** The ridge and the ramps the rig still takes. */
   readonly ramps: readonly RampAngle[];
-  /** Null while no fixture drains to a tank. */
+  /** Null while no fixture drains to a grey tank. */
   readonly stay: StayResult | null;
   readonly findings: readonly Finding[];
 };

@@ -39,12 +39,12 @@ export function CompareSheet({ onClose }: { readonly onClose: () => void }) {
   return (
     <Sheet
       title="Compare"
-      about="The open design beside another one. Duplicate a design to have a variant of it."
+      about="The open design beside another one. Duplicate a design to try a variant."
       onClose={onClose}
       wide
     >
       {others.length === 0 ? (
-        <p>There is no other design yet. Duplicate this one among the designs, change it, and come back.</p>
+        <p>There is no other design yet. Duplicate this one under Designs, change it, then compare.</p>
       ) : (
         <>
           <div className="flex flex-wrap items-center gap-3">
@@ -68,7 +68,7 @@ export function CompareSheet({ onClose }: { readonly onClose: () => void }) {
                 void session.open(otherId);
               }}
             >
-              <ArrowRightLeft size={14} aria-hidden /> Open that one
+              <ArrowRightLeft size={14} aria-hidden /> Open it instead
             </Button>
           </div>
           {there && <Comparison here={here} there={there} />}
@@ -125,13 +125,13 @@ function listRows(mine: Summary, theirs: Summary, units: Units): Row[] {
     const show = (mm: number | undefined) => (mm === undefined ? "none" : formatLength(mm, units));
     return [
       [`${name}, in hand level`, show(a?.levelMm), show(b?.levelMm)],
-      [`${name}, at the worst`, show(a?.worstMm), show(b?.worstMm)],
+      [`${name}, in hand at worst`, show(a?.worstMm), show(b?.worstMm)],
     ];
   });
   const both = (name: string, format: (side: Summary) => string): Row => [name, format(mine), format(theirs)];
   return [
     both("To settle before you drill", ({ musts }) => String(musts)),
-    both("To be sorry for", ({ shoulds }) => String(shoulds)),
+    both("You'd regret", ({ shoulds }) => String(shoulds)),
     ...drainRows,
     both("Usable, worst standing", ({ usableL }) => formatQuantity(usableL, "volume", units)),
     both("Days, standing level", ({ days }) => (days === null ? "none" : formatNumber(days, 1))),
@@ -155,12 +155,12 @@ function Differences({ here, there, differences }: DifferencesProps) {
     if (!edit) return;
     const outcome = change(edit);
     setRefusal(outcome.ok ? null : outcome.faults[0] ? describeFault(outcome.faults[0]) : "That is not possible here.");
-    if (outcome.ok) tell(`${difference.name} is taken over.`, { action: { label: "Undo", run: undo } });
+    if (outcome.ok) tell(`${difference.name} is copied here.`, { action: { label: "Undo", run: undo } });
   };
   return (
     <>
       <h3 className="plate mt-5 mb-1 text-[17px]">Where they differ</h3>
-      {differences.length === 0 && <p className="text-faint">In no part.</p>}
+      {differences.length === 0 && <p className="text-faint">Nowhere: every part is the same.</p>}
       <ul>
         {differences.map((difference) => (
           <li
@@ -170,7 +170,7 @@ function Differences({ here, there, differences }: DifferencesProps) {
             <span className="flex-1">
               {difference.name} <span className="text-faint">{HOW[difference.how]}</span>
             </span>
-            {difference.how !== "onlyHere" && <Button onClick={() => take(difference)}>Take it over</Button>}
+            {difference.how !== "onlyHere" && <Button onClick={() => take(difference)}>Copy it here</Button>}
           </li>
         ))}
       </ul>
@@ -200,7 +200,7 @@ function SmallMap({ design }: { readonly design: Design }) {
       <div className="relative aspect-square w-full max-w-[13rem] border border-ink bg-sheet">
         <StandingField map={map} pixels={240} />
       </div>
-      <figcaption className="text-[12.5px] text-faint">{design.name}: nose high to the right, left high up</figcaption>
+      <figcaption className="text-[12.5px] text-faint">{design.name}. Right: nose high. Up: left side high.</figcaption>
     </figure>
   );
 }

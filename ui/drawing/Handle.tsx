@@ -8,9 +8,11 @@ import { buildMoveAll, isLocked } from "@/core/edits/groupEdits";
 import { snapTank } from "@/core/fit/snapTank";
 import { add, type Vec3, vec } from "@/core/geometry/vec";
 import { RegionContext, useWorkbench } from "@/store/useWorkbench";
-import { beginDrag, drag, endDrag, view as look, tell, workbench } from "@/store/workbench";
+import { beginDrag, drag, endDrag, view as look, say, tell, workbench } from "@/store/workbench";
 import { describeFault } from "@/words/faults";
 import { describePart } from "@/words/findings";
+import { describePlaceMm } from "@/words/places";
+import { formatLength } from "@/words/units";
 import { roundPx } from "./view";
 
 /** A pull in a drawing, millimetres as drawn: to the right and up. */
@@ -176,7 +178,11 @@ function DrawnHandle({ part, label, at, pxPerMm, toShift, shape = "round" }: Han
       onPointerUp={() => end(true)}
       onPointerCancel={() => end(false)}
       onKeyDown={onKeyDown}
-      onKeyUp={(event) => event.key in STEPS && end(true)}
+      onKeyUp={(event) => {
+        if (!(event.key in STEPS)) return;
+        end(true);
+        sayPlace(part);
+      }}
       onFocus={() => look({ selection: part })}
       onBlur={() => end(true)}
     >
@@ -189,6 +195,18 @@ function DrawnHandle({ part, label, at, pxPerMm, toShift, shape = "round" }: Han
       )}
       {shape === "wide" && <rect className="grip" x={x - 9} y={y - 4} width={18} height={8} rx={4} />}
     </g>
+  );
+}
+
+// Where it is now and what that makes: a drawing says it to the eye only.
+function sayPlace(part: Movable): void {
+  const { history, units, evaluation, drainId } = workbench.getState();
+  const place = history && findPlaceMm(history.design, part);
+  if (!place) return;
+  const drain = evaluation?.drains.find(({ lineId }) => lineId === drainId) ?? evaluation?.drains[0];
+  const inHand = drain ? ` In hand at the worst ${formatLength(drain.worst.inHandMm, units)}.` : "";
+  say(
+    `${describePart(toRef(part), history.design)}: ${describePlaceMm(place, history.design.rig.kind, units)}.${inHand}`,
   );
 }
 

@@ -51,7 +51,7 @@ export function MendAlike({ alike }: { readonly alike: readonly Finding[] }) {
         <Button look="plate" onClick={take}>
           Do it
         </Button>
-        <Button onClick={() => previewEdit(null)}>Leave it</Button>
+        <Button onClick={() => previewEdit(null)}>Cancel</Button>
       </div>
     </div>
   );

@@ -47,7 +47,7 @@ export function RemedyList({ finding }: { readonly finding: Finding }) {
                   <Button look="plate" onClick={() => take(remedy)}>
                     Do it
                   </Button>
-                  <Button onClick={() => previewEdit(null)}>Leave it</Button>
+                  <Button onClick={() => previewEdit(null)}>Cancel</Button>
                 </div>
               </div>
             )}

@@ -17,11 +17,12 @@ type NumberFieldProps = {
   readonly clearable?: boolean;
   readonly help?: string;
   readonly step?: number;
+  readonly onRefusal?: (refusal: string | null) => void;
 };
 
 /** A figure that can be typed: with any unit, fractions too; the arrow keys nudge it. */
 export function NumberField(props: NumberFieldProps) {
-  const { label, value, quantity, onCommit, clearable = false, help, step = 1 } = props;
+  const { label, value, quantity, onCommit, clearable = false, help, step = 1, onRefusal } = props;
   const units = useWorkbench((state) => state.units);
   const id = useId();
   const { figure, unit } = formatParts(value ?? 0, quantity, units);
@@ -31,6 +32,7 @@ export function NumberField(props: NumberFieldProps) {
       const read = parseQuantity(text, quantity, units);
       return read.ok ? onCommit(read.value) : describeRead(read.reason, quantity, units);
     },
+    ...(onRefusal ? { onRefusal } : {}),
     nudge: (steps) => onCommit((value ?? 0) + steps * step),
   });
   return (

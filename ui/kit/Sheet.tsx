@@ -1,7 +1,9 @@
 "use client";
 import { X } from "lucide-react";
 import { Dialog } from "radix-ui";
-import type { ReactNode } from "react";
+import type { KeyboardEvent, ReactNode } from "react";
+import { workbench } from "@/store/workbench";
+import { NoticeBar } from "./NoticeBar";
 
 type SheetProps = {
   readonly title: string;
@@ -11,6 +13,16 @@ type SheetProps = {
   readonly wide?: boolean;
 };
 
+// What was done in a sheet is undone in it: the way the notice offers.
+function undoWithKeys(event: KeyboardEvent): void {
+  const isTyping = event.target instanceof HTMLElement && event.target.closest("input, textarea, select") !== null;
+  if (isTyping || event.key.toLowerCase() !== "z" || event.shiftKey || !(event.ctrlKey || event.metaKey)) return;
+  const { notice } = workbench.getState();
+  if (notice?.action?.label !== "Undo") return;
+  event.preventDefault();
+  notice.action.run();
+}
+
 /** A sheet of paper laid over the drawings; the whole screen on a phone. */
 export function Sheet({ title, about, onClose, children, wide = false }: SheetProps) {
   return (
@@ -18,6 +30,7 @@ export function Sheet({ title, about, onClose, children, wide = false }: SheetPr
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-black/35" />
         <Dialog.Content
+          onKeyDown={undoWithKeys}
           {...(about ? {} : { "aria-describedby": undefined })}
           className={`fixed z-50 flex flex-col overflow-hidden border border-ink bg-paper text-ink shadow-[0_10px_40px_rgb(0_0_0/0.3)] phone:inset-0 desk:top-1/2 desk:left-1/2 desk:max-h-[86vh] desk:-translate-x-1/2 desk:-translate-y-1/2 ${wide ? "desk:w-[60rem]" : "desk:w-[38rem]"}`}
         >
@@ -41,6 +54,7 @@ export function Sheet({ title, about, onClose, children, wide = false }: SheetPr
           >
             {children}
           </section>
+          <NoticeBar isInSheet />
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>

@@ -20,6 +20,8 @@ type Takes = {
   readonly take: (text: string) => string | null;
   /** Goes up or down by a step with the arrow keys; ten steps at a time with Shift. */
   readonly nudge?: (steps: number) => string | null;
+  /** Told whether what stands in the field was refused. */
+  readonly onRefusal?: (refusal: string | null) => void;
 };
 
 /** A field that takes over on Enter or on leaving it, and gives up on Escape. */
@@ -33,6 +35,7 @@ export function useTyping(takes: Takes): Typing {
     const commit = (text: string) => {
       const reason = latest.current.take(text);
       setRefusal(reason);
+      latest.current.onRefusal?.(reason);
       if (reason === null) setTyped(null);
     };
     return {
@@ -52,6 +55,7 @@ export function useTyping(takes: Takes): Typing {
         event.stopPropagation();
         setTyped(null);
         setRefusal(null);
+        latest.current.onRefusal?.(null);
       },
     };
   }, []);

@@ -1,10 +1,11 @@
 "use client";
 import { Columns2, Copy, Download, FilePlus2, FolderOpen, Pencil, Trash2 } from "lucide-react";
 import { useRef, useState } from "react";
-import type { LibraryEntry } from "@/store/library";
+import type { Fault } from "@/core/design/faults";
+import { BIN_DAYS, type LibraryEntry } from "@/store/library";
 import { SAMPLES } from "@/store/session";
 import { useWorkbench } from "@/store/useWorkbench";
-import { change, view as look } from "@/store/workbench";
+import { view as look } from "@/store/workbench";
 import { describeFault } from "@/words/faults";
 import { nameSample } from "@/words/labels";
 import { Button } from "../kit/Button";
@@ -19,7 +20,7 @@ export function LibrarySheet({ onClose }: { readonly onClose: () => void }) {
   return (
     <Sheet
       title="Designs"
-      about="Kept in this browser. Save to a file what you want to keep for good."
+      about="Kept in this browser. Save to a file what you want to keep for good. Deleted ones wait 30 days in the bin."
       onClose={onClose}
     >
       <div className="flex flex-wrap gap-2 pb-3">
@@ -54,6 +55,7 @@ export function LibrarySheet({ onClose }: { readonly onClose: () => void }) {
           <LibraryRow key={entry.id} entry={entry} isOpen={entry.id === openId} onClose={onClose} />
         ))}
       </ul>
+      <Bin />
       <h3 className="plate mt-5 mb-1 text-[16px]">Sample rigs</h3>
       <div className="flex flex-wrap gap-2">
         {SAMPLES.map((name) => (
@@ -86,6 +88,41 @@ export function LibrarySheet({ onClose }: { readonly onClose: () => void }) {
   );
 }
 
+/** What was deleted, and for how long it can still be put back. */
+function Bin() {
+  const bin = useWorkbench((state) => state.bin);
+  const [now] = useState(() => Date.now());
+  if (bin.length === 0) return null;
+  return (
+    <details className="mt-3">
+      <summary className="cursor-pointer text-[13.5px] text-enamel underline decoration-dotted underline-offset-4">
+        In the bin: {bin.length}
+      </summary>
+      <ul className="mt-1 border-t border-rule" aria-label="In the bin">
+        {bin.map(({ id, name, deletedAt }) => {
+          const daysLeft = Math.max(0, Math.ceil(BIN_DAYS - (now - deletedAt) / 86_400_000));
+          return (
+            <li key={id} className="flex min-h-11 items-center gap-1 border-b border-rule">
+              <span className="min-w-0 flex-1 py-1.5 pl-2">
+                <span className="block truncate">{name}</span>
+                <span className="block text-[12.5px] text-faint">
+                  gone for good in {daysLeft === 1 ? "1 day" : `${daysLeft} days`}
+                </span>
+              </span>
+              <Button aria-label={`Put ${name} back`} onClick={() => void session.putBack(id)}>
+                Put back
+              </Button>
+              <Button look="bare" aria-label={`Delete ${name} for good`} onClick={() => void session.destroy(id)}>
+                <Trash2 size={15} aria-hidden />
+              </Button>
+            </li>
+          );
+        })}
+      </ul>
+    </details>
+  );
+}
+
 type RowProps = { readonly entry: LibraryEntry; readonly isOpen: boolean; readonly onClose: () => void };
 
 function LibraryRow({ entry, isOpen, onClose }: RowProps) {
@@ -98,7 +135,7 @@ function LibraryRow({ entry, isOpen, onClose }: RowProps) {
   return (
     <li className="flex min-h-11 items-center gap-1 border-b border-rule">
       {isRenaming ? (
-        <RenameField entry={entry} isOpen={isOpen} onDone={() => setIsRenaming(false)} />
+        <RenameField entry={entry} onDone={() => setIsRenaming(false)} />
       ) : (
         <button type="button" onClick={open} className="min-w-0 flex-1 py-1.5 pl-2 text-left hover:bg-pick">
           <span className={`block truncate ${isOpen ? "font-semibold" : ""}`}>
@@ -106,7 +143,7 @@ function LibraryRow({ entry, isOpen, onClose }: RowProps) {
             {isOpen && <span className="font-normal text-faint">, open</span>}
           </span>
           <span className={`block text-[12.5px] ${fault ? "text-signal" : "text-faint"}`}>
-            {fault ? `Damaged. ${describeFault(fault)}` : `kept ${formatWhen(savedAt)}`}
+            {fault ? describeTrouble(fault) : `kept ${formatWhen(savedAt)}`}
           </span>
         </button>
       )}
@@ -127,23 +164,13 @@ function LibraryRow({ entry, isOpen, onClose }: RowProps) {
   );
 }
 
-function RenameField({
-  entry,
-  isOpen,
-  onDone,
-}: {
-  readonly entry: LibraryEntry;
-  readonly isOpen: boolean;
-  readonly onDone: () => void;
-}) {
+function RenameField({ entry, onDone }: { readonly entry: LibraryEntry; readonly onDone: () => void }) {
   const [text, setText] = useState(entry.name);
   const rename = async () => {
     const value = text.trim();
     onDone();
     if (value === "" || value === entry.name) return;
-    if (!isOpen) await session.open(entry.id);
-    change({ code: "rename", at: { kind: "rig" }, ops: [{ op: "set", path: ["name"], value: value.slice(0, 80) }] });
-    await session.flush();
+    await session.rename(entry.id, value.slice(0, 80));
   };
   return (
     <input
@@ -165,6 +192,9 @@ function RenameField({
     />
   );
 }
+
+const describeTrouble = (fault: Fault): string =>
+  `${fault.code === "newerVersion" ? "Newer." : "Damaged."} ${describeFault(fault)}`;
 
 const formatWhen = (time: number): string =>
   new Date(time).toLocaleString("en-GB", { day: "numeric", month: "short", hour: "2-digit", minute: "2-digit" });

@@ -1,75 +1,126 @@
 "use client";
 import { useState } from "react";
-import { createDesign, type FirstMeasures, USUAL_MEASURES } from "@/core/design/createDesign";
-import { parseDesign } from "@/core/design/parseDesign";
+import { type FirstMeasures, USUAL_MEASURES } from "@/core/design/createDesign";
+import {
+  ASKED_UNDER,
+  type FirstObstacleKind,
+  type FirstObstacles,
+  listUsualUnder,
+  NOTHING_UNDER,
+} from "@/core/design/firstObstacles";
 import { RIG_KINDS, type RigKind } from "@/core/design/rig";
+import { buildFirstDesign } from "@/core/edits/firstDesign";
 import type { Quantity } from "@/core/workings/working";
 import { createDesignId } from "@/store/library";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
 import { describeFault } from "@/words/faults";
 import { RIG_NAMES } from "@/words/labels";
-import { listMeasureSteps, MEASURE_WORDS } from "@/words/measuring";
+import { describeMeasure, listMeasureSteps, UNDER_WORDS } from "@/words/measuring";
 import { Button } from "../kit/Button";
 import { NumberField } from "../kit/NumberField";
 import { Sheet } from "../kit/Sheet";
+import { Tick } from "../kit/Tick";
 import { session } from "../shell/browserSession";
 import { TapeDrawing } from "./TapeDrawing";
 
+/** What has been measured so far; it outlives the sheet, so that closing it loses nothing. */
+type Measured = {
+  readonly name: string;
+  readonly kind: RigKind | null;
+  readonly measures: FirstMeasures;
+  readonly under: FirstObstacles;
+  readonly step: number;
+};
+
+const NOTHING: Measured = { name: "", kind: null, measures: USUAL_MEASURES.van, under: NOTHING_UNDER, step: 0 };
+let measured = NOTHING;
+
 /** Leads through the few measures that matter, and draws a first drain from them. */
 export function NewDesignSheet({ onClose }: { readonly onClose: () => void }) {
-  const [name, setName] = useState("");
-  const [kind, setKind] = useState<RigKind | null>(null);
-  const [measures, setMeasures] = useState<FirstMeasures>(USUAL_MEASURES.van);
-  const [step, setStep] = useState(0);
+  const [now, setNow] = useState(measured);
+  const [refused, setRefused] = useState<ReadonlySet<string>>(new Set());
   const [refusal, setRefusal] = useState<string | null>(null);
   const library = useWorkbench((state) => state.library);
+  const bin = useWorkbench((state) => state.bin);
   const units = useWorkbench((state) => state.units);
+  const { kind, step, measures, under } = now;
   const steps = kind ? listMeasureSteps(kind) : [];
-
-  const begin = (picked: RigKind) => {
-    setKind(picked);
-    setMeasures(USUAL_MEASURES[picked]);
-    setStep(1);
+  const change = (part: Partial<Measured>) => {
+    measured = { ...now, ...part };
+    setNow(measured);
+  };
+  const hear = (key: string) => (why: string | null) =>
+    setRefused((before) => {
+      const next = new Set(before);
+      if (why === null) next.delete(key);
+      else next.add(key);
+      return next;
+    });
+  const begin = (picked: RigKind) =>
+    change(
+      picked === kind ? { step: 1 } : { kind: picked, measures: USUAL_MEASURES[picked], under: NOTHING_UNDER, step: 1 },
+    );
+  const go = (to: number) => {
+    // what was not understood is not passed over
+    if (refused.size > 0 && to > step) return;
+    setRefused(new Set());
+    setRefusal(null);
+    change({ step: to });
   };
   const finish = () => {
-    if (!kind) return;
-    const title = name.trim() || `My ${RIG_NAMES[kind].toLowerCase()}`;
+    if (!kind || refused.size > 0) return;
+    const title = now.name.trim() || `My ${RIG_NAMES[kind].toLowerCase()}`;
     const id = createDesignId(
       title,
-      library.map((entry) => entry.id),
+      [...library, ...bin].map((entry) => entry.id),
     );
-    const outcome = parseDesign(createDesign(id, title, kind, measures));
+    const outcome = buildFirstDesign({ id, name: title, kind, measures, under });
     if (!outcome.ok) {
       setRefusal(`This cannot be built: ${describeFault(outcome.faults[0]!, units)}`);
       return;
     }
+    measured = NOTHING;
     onClose();
     look({ station: "falls", pane: "section" });
     void session.adopt(outcome.design);
   };
+  const at = steps[step - 1];
 
   return (
     <Sheet
-      title={step === 0 ? "A new design" : (steps[step - 1]?.title ?? "")}
+      title={step === 0 ? "A new design" : (at?.title ?? "")}
       about={
         step === 0
           ? "Five minutes with a tape. Every figure can be changed later; what is filled in is only usual."
-          : `Step ${step} of ${steps.length}. Pick a field to see where to hold the tape.`
+          : `Step ${step} of ${steps.length}. ${at?.isUnder ? "What is there bars the way of drains and tank." : "Pick a field to see where to hold the tape."}`
       }
       onClose={onClose}
     >
       {step === 0 ? (
-        <KindStep name={name} onName={setName} onKind={begin} />
+        <KindStep name={now.name} kind={kind} onName={(name) => change({ name })} onKind={begin} />
       ) : (
-        kind && (
-          <MeasureStepFields
-            key={step}
-            kind={kind}
-            keys={steps[step - 1]!.keys}
-            measures={measures}
-            onMeasure={(key, value) => setMeasures((before) => ({ ...before, [key]: value }))}
-          />
+        kind &&
+        at && (
+          <div key={step}>
+            {at.isUnder ? (
+              <UnderStep
+                kind={kind}
+                measures={measures}
+                under={under}
+                onUnder={(next) => change({ under: next })}
+                onRefusal={hear}
+              />
+            ) : (
+              <MeasureStepFields
+                kind={kind}
+                keys={at.keys}
+                measures={measures}
+                onMeasure={(key, value) => change({ measures: { ...measures, [key]: value } })}
+                onRefusal={hear}
+              />
+            )}
+          </div>
         )
       )}
       {refusal && (
@@ -77,11 +128,16 @@ export function NewDesignSheet({ onClose }: { readonly onClose: () => void }) {
           {refusal}
         </p>
       )}
+      {refused.size > 0 && (
+        <p role="status" className="mt-3 text-[13px] text-signal">
+          One of the fields is not understood yet. Mend it, or press Esc in it for the figure before.
+        </p>
+      )}
       {step > 0 && (
         <div className="mt-4 flex justify-between border-t border-rule pt-3">
-          <Button onClick={() => setStep(step - 1)}>Back</Button>
+          <Button onClick={() => go(step - 1)}>Back</Button>
           {step < steps.length ? (
-            <Button look="plate" onClick={() => setStep(step + 1)}>
+            <Button look="plate" onClick={() => go(step + 1)}>
               Next: {steps[step]!.title.toLowerCase()}
             </Button>
           ) : (
@@ -97,11 +153,12 @@ export function NewDesignSheet({ onClose }: { readonly onClose: () => void }) {
 
 type KindProps = {
   readonly name: string;
+  readonly kind: RigKind | null;
   readonly onName: (name: string) => void;
   readonly onKind: (kind: RigKind) => void;
 };
 
-function KindStep({ name, onName, onKind }: KindProps) {
+function KindStep({ name, kind: chosen, onName, onKind }: KindProps) {
   return (
     <>
       <label className="flex items-center gap-3 pb-4">
@@ -113,14 +170,19 @@ function KindStep({ name, onName, onKind }: KindProps) {
           className="h-9 flex-1 rounded-[2px] border border-edge bg-sheet px-2 text-[16px]"
         />
       </label>
-      <p className="pb-2 text-faint">What is it?</p>
+      <p className="pb-2 text-faint">
+        {chosen
+          ? `What is it? Pick ${RIG_NAMES[chosen].toLowerCase()} again to go on with what you have measured.`
+          : "What is it?"}
+      </p>
       <div className="grid grid-cols-2 gap-3 desk:grid-cols-4">
         {RIG_KINDS.map((kind) => (
           <button
             key={kind}
             type="button"
+            aria-pressed={kind === chosen}
             onClick={() => onKind(kind)}
-            className="flex flex-col gap-1 border border-edge bg-sheet p-1.5 hover:border-enamel hover:bg-pick"
+            className={`flex flex-col gap-1 border bg-sheet p-1.5 hover:border-enamel hover:bg-pick ${kind === chosen ? "border-2 border-enamel" : "border-edge"}`}
           >
             <TapeDrawing measure="sinkHeightMm" kind={kind} />
             <span className="plate text-[17px]">{RIG_NAMES[kind]}</span>
@@ -131,31 +193,35 @@ function KindStep({ name, onName, onKind }: KindProps) {
   );
 }
 
+type Hear = (key: string) => (why: string | null) => void;
+
 type FieldsProps = {
   readonly kind: RigKind;
   readonly keys: readonly (keyof FirstMeasures)[];
   readonly measures: FirstMeasures;
   readonly onMeasure: (key: keyof FirstMeasures, value: number | null) => void;
+  readonly onRefusal: Hear;
 };
 
-const CLEARABLE = new Set<keyof FirstMeasures>(["sillBelowMm", "waterlineMm"]);
+const CLEARABLE = new Set<keyof FirstMeasures>(["sillBelowMm", "waterlineMm", "tankForwardMm", "tankLeftMm"]);
 
-function MeasureStepFields({ kind, keys, measures, onMeasure }: FieldsProps) {
+function MeasureStepFields({ kind, keys, measures, onMeasure, onRefusal }: FieldsProps) {
   const [active, setActive] = useState<keyof FirstMeasures>(keys[0]!);
   return (
     <div className="grid gap-5 desk:grid-cols-2">
       <div>
         <TapeDrawing measure={active} kind={kind} />
-        <p className="mt-2 text-[13.5px]">{MEASURE_WORDS[active].tape}</p>
+        <p className="mt-2 text-[13.5px]">{describeMeasure(active, kind).tape}</p>
       </div>
       <div>
         {keys.map((key) => (
           <div key={key} onFocusCapture={() => setActive(key)}>
             <NumberField
-              label={MEASURE_WORDS[key].label}
+              label={describeMeasure(key, kind).label}
               value={measures[key]}
               quantity={toQuantity(key)}
               clearable={CLEARABLE.has(key)}
+              onRefusal={onRefusal(key)}
               onCommit={(value) => {
                 if (key === "people" && !(Number.isInteger(value) && value! >= 1)) return "At least one person.";
                 onMeasure(key, value);
@@ -168,6 +234,55 @@ function MeasureStepFields({ kind, keys, measures, onMeasure }: FieldsProps) {
     </div>
   );
 }
+
+type UnderProps = {
+  readonly kind: RigKind;
+  readonly measures: FirstMeasures;
+  readonly under: FirstObstacles;
+  readonly onUnder: (under: FirstObstacles) => void;
+  readonly onRefusal: Hear;
+};
+
+/** What bars the way: each thing ticked, then measured. More of them can be added at the station Rig. */
+function UnderStep({ kind, measures, under, onUnder, onRefusal }: UnderProps) {
+  return (
+    <div className="flex flex-col gap-1">
+      {ASKED_UNDER[kind].map((what) => (
+        <div key={what} className="border-b border-rule pb-1">
+          <Tick
+            label={UNDER_WORDS[what].label}
+            value={under[what] !== null}
+            onPick={(isThere) => onUnder({ ...under, [what]: isThere ? listUsualUnder(measures)[what] : null })}
+          />
+          {under[what] && (
+            <div className="grid gap-x-5 pl-5 desk:grid-cols-2">
+              {Object.entries(UNDER_WORDS[what].fields).map(([key, label]) => (
+                <NumberField
+                  key={key}
+                  label={label}
+                  value={readMeasure(under, what, key)}
+                  quantity="length"
+                  onRefusal={onRefusal(`${what} ${key}`)}
+                  onCommit={(value) => {
+                    if (value === null) return "Type its measure.";
+                    onUnder({ ...under, [what]: { ...under[what], [key]: value } });
+                    return null;
+                  }}
+                />
+              ))}
+            </div>
+          )}
+        </div>
+      ))}
+      <p className="pt-1 text-[12.5px] text-faint">
+        What else is there, such as spare wheel, shaft or walls, is added at the station Rig.
+      </p>
+    </div>
+  );
+}
+
+const readMeasure = (under: FirstObstacles, what: FirstObstacleKind, key: string): number =>
+  (under[what] as unknown as Readonly<Record<string, number>>)[key] ?? 0;
 
 function toQuantity(key: keyof FirstMeasures): Quantity {
   if (key === "people") return "count";

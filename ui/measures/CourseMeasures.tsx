@@ -9,7 +9,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
 import { GLOSSARY, JOINT_NAMES, TRAP_NAMES } from "@/words/labels";
 import { describePipe, describeSize } from "@/words/parts";
-import { formatQuantity } from "@/words/units";
+import { formatQuantity, type Units } from "@/words/units";
 import { findShownResult } from "../drawing/shown";
 import { Button } from "../kit/Button";
 import { NumberField } from "../kit/NumberField";
@@ -85,10 +85,10 @@ function LegFalls({ drain }: { readonly drain: Drain }) {
 }
 
 const AS_BEFORE = "as before";
-const PIPE_NAMES: Readonly<Record<string, string>> = {
+const toPipeNames = (units: Units): Readonly<Record<string, string>> => ({
   [AS_BEFORE]: "Same pipe goes on",
-  ...Object.fromEntries(PIPE_SIZES.map((size) => [size.id, describeSize(size)])),
-};
+  ...Object.fromEntries(PIPE_SIZES.map((size) => [size.id, describeSize(size, units)])),
+});
 
 function Bends({ drain }: { readonly drain: Drain }) {
   const result = useWorkbench(findShownResult);
@@ -109,7 +109,7 @@ function Bends({ drain }: { readonly drain: Drain }) {
           <Pick
             label={`From bend ${picked + 1} on`}
             value={change ? (findPipeSize(change.pipe)?.id ?? AS_BEFORE) : AS_BEFORE}
-            names={PIPE_NAMES}
+            names={toPipeNames(units)}
             onPick={(id) => pick(PIPE_SIZES.find((size) => size.id === id)?.pipe ?? null)}
           />
           {change ? (

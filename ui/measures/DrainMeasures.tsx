@@ -8,7 +8,7 @@ import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
 import { GLOSSARY, TRAP_NAMES } from "@/words/labels";
 import { describeSize } from "@/words/parts";
-import { formatQuantity } from "@/words/units";
+import { formatQuantity, type Units } from "@/words/units";
 import { findShownResult } from "../drawing/shown";
 import { Figure } from "../kit/Figure";
 import { NumberField } from "../kit/NumberField";
@@ -100,10 +100,10 @@ const TrapFields = memo(function TrapFields({ lineId, trap }: TrapFieldsProps) {
 });
 
 const OWN_MEASURE = "own";
-const SIZE_NAMES: Readonly<Record<string, string>> = {
-  ...Object.fromEntries(PIPE_SIZES.map((size) => [size.id, describeSize(size)])),
+const toSizeNames = (units: Units): Readonly<Record<string, string>> => ({
+  ...Object.fromEntries(PIPE_SIZES.map((size) => [size.id, describeSize(size, units)])),
   [OWN_MEASURE]: "Measured below",
-};
+});
 
 const PipeFields = memo(function PipeFields({ drain }: { readonly drain: Drain }) {
   const result = useWorkbench(findShownResult);
@@ -117,7 +117,7 @@ const PipeFields = memo(function PipeFields({ drain }: { readonly drain: Drain }
       <Pick
         label="Sold as"
         value={findPipeSize(drain.pipe)?.id ?? OWN_MEASURE}
-        names={SIZE_NAMES}
+        names={toSizeNames(units)}
         onPick={(sizeId) => {
           const size = PIPE_SIZES.find((entry) => entry.id === sizeId);
           if (size) set(at, ["lines", drain.id, "pipe"], size.pipe);

@@ -43,10 +43,10 @@ export function HabitsMeasures() {
 /** The stay in three lines: grey, fresh, and which of them ends it. */
 export function StayFigures() {
   const stay = useWorkbench((state) => state.evaluation?.stay ?? null);
-  const tanks = useWorkbench((state) => state.evaluation?.tanks);
+  const tanks = useWorkbench((state) => state.history!.design.tanks);
   const units = useWorkbench((state) => state.units);
-  if (!stay || !tanks?.[0]) {
-    return <p className="px-3 py-2 text-faint">Days are known once a sink drains into a tank.</p>;
+  if (!stay) {
+    return <p className="px-3 py-2 text-faint">Days are known once a sink drains into a grey tank.</p>;
   }
   const { daysToGreyFull, daysToFreshEmpty, endedBy } = stay.here;
   const ended = {
@@ -55,6 +55,19 @@ export function StayFigures() {
     both: "Both end together.",
   };
   const longest = Math.max(daysToGreyFull, daysToFreshEmpty);
+  const nameTank = (id: string) => tanks.find((tank) => tank.id === id)?.name ?? id;
+  const [only, ...more] = stay.tankIds;
+  // one tank opens to its working; several are a sum of theirs
+  const figure = (stand: "here" | "worst", litres: number, label: string) => {
+    const text = formatQuantity(litres, "volume", units);
+    if (!only || more.length > 0) return <span className="figures text-[15px] text-ink">{text}</span>;
+    const working = toWorkingId("tankUsable", { kind: "tank", id: only }, stand);
+    return (
+      <Figure working={working} label={label} className="text-[15px] text-ink">
+        {text}
+      </Figure>
+    );
+  };
   return (
     <div className="px-3 pt-2 pb-3" data-testid="stay">
       <Days
@@ -75,23 +88,9 @@ export function StayFigures() {
       />
       <p className="mt-1.5 font-semibold">{ended[endedBy]}</p>
       <p className="text-[13px] text-faint">
-        Usable as it stands{" "}
-        <Figure
-          working={toWorkingId("tankUsable", { kind: "tank", id: tanks[0].tankId }, "here")}
-          label="Usable litres"
-          className="text-[15px] text-ink"
-        >
-          {formatQuantity(tanks[0].usableHereL, "volume", units)}
-        </Figure>
-        , at the worst standing{" "}
-        <Figure
-          working={toWorkingId("tankUsable", { kind: "tank", id: tanks[0].tankId }, "worst")}
-          label="Usable, worst standing"
-          className="text-[15px] text-ink"
-        >
-          {formatQuantity(tanks[0].usableWorstL, "volume", units)}
-        </Figure>
-        .
+        {stay.tankIds.length > 1 && `${stay.tankIds.map(nameTank).join(" and ")} together. `}
+        Usable as it stands {figure("here", stay.here.usableL, "Usable litres")}, at the worst standing{" "}
+        {figure("worst", stay.worst.usableL, "Usable, worst standing")}.
       </p>
     </div>
   );

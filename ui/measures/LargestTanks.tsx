@@ -79,13 +79,13 @@ export function LargestTanks() {
                 <p className="pb-1 text-[12.5px] text-faint">
                   {formatLength(FITTINGS_MM, units)} at its front end are kept for bend and hose tail.{" "}
                   {place.below.length === 0
-                    ? "It can be dropped straight down."
-                    : `Before it can be dropped, off must come: ${place.below.join(", ")}.`}
+                    ? "It drops straight down."
+                    : `To drop this tank, first remove: ${place.below.join(", ")}.`}
                 </p>
               )}
               {isShown && (
                 <Button look="plate" className="mb-1.5" onClick={() => hang(place)}>
-                  Hang it there
+                  Hang it here
                 </Button>
               )}
             </li>

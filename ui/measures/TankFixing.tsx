@@ -70,7 +70,7 @@ export function TankFixing({ tank }: { readonly tank: Tank }) {
             onPick={(value) => set(at, path("size"), value)}
           />
           <NumberField
-            label="What each sits in bears"
+            label="Rating of each rivet nut or lug"
             help="Rivet nut, lug or strap, from its data sheet."
             value={fixing.heldKN}
             quantity="force"
@@ -165,6 +165,7 @@ function WorstLoad({ tank, worst }: { readonly tank: Tank; readonly worst: Fixin
 /** In what order it is drilled, fitted and hung. */
 function HangingOrder({ tank }: { readonly tank: Tank }) {
   const design = useWorkbench((state) => state.history!.design);
+  const units = useWorkbench((state) => state.units);
   const roomOverMm = -measureFloorMm(design) - (tank.atMm.z + measureExtent(tank.solid).max.z + tank.wallMm);
   return (
     <details className="pt-1.5 text-[13px]">
@@ -174,7 +175,7 @@ function HangingOrder({ tank }: { readonly tank: Tank }) {
       <ol className="list-decimal pt-1 pl-4">
         {listAssembly(tank, tank.atMm.z >= 0 ? 1_000 : roomOverMm).map((step) => (
           <li key={step.kind} className="py-0.5">
-            {describeAssembly(step, tank)}
+            {describeAssembly(step, tank, units)}
           </li>
         ))}
       </ol>

@@ -230,13 +230,15 @@ function RunningEmpty({ tank }: { readonly tank: Tank }) {
     return computeEmptying(tank, { ...outlet, boreMm }, up, result.level.litres, { airway, dropM: dropMm / 1000 });
   }, [tank, outlet, result, dumpAttitude, dumpHose]);
   if (!run || !outlet) return null;
+  const behindL = Math.min(run.leftL, result?.leftL ?? 0);
   const clearMm = tank.atMm.z + outlet.atMm.z - design.rig.groundZMm;
   return (
     <Group title="Running empty">
       <p className="text-[13px] text-faint">
-        From full it runs <span className="figures text-[18px] text-ink">{describeSeconds(run.seconds)}</span> through
-        its outlet, the breather throttling, until it only trickles; {formatQuantity(run.leftL, "volume", units)} are
-        left then.
+        Takes <span className="figures text-[18px] text-ink">{describeSeconds(run.seconds)}</span> to empty from full,
+        slowed by the breather, until it only trickles.{" "}
+        {formatQuantity(Math.max(0, run.leftL - behindL), "volume", units)} trickle after that
+        {behindL > 0.005 && `; ${formatQuantity(behindL, "volume", units)} stay behind below the outlet`}.
       </p>
       <EmptyingCurve run={run} units={units} />
       <p className="text-[12px] leading-snug text-faint">

@@ -192,8 +192,8 @@ function TankFigures({ tankId }: { readonly tankId: string }) {
   if (!tank) return null;
   const at = { kind: "tank", id: tankId } as const;
   const why = {
-    inlet: "its inlet drowns",
-    vent: "its breather drowns",
+    inlet: "its inlet floods",
+    vent: "its breather floods",
     fixture: "the water stands in the fixture",
     top: "it is full to the top",
   };

@@ -58,15 +58,15 @@ function Weighed({ design, tank }: { readonly design: Design; readonly tank: Tan
           {next.greyDays !== null && size.greyDays !== null
             ? `, and give ${formatQuantity(next.greyDays - size.greyDays, "days", units)}`
             : ""}
-          {next.lacksMm > 0 ? `; ${formatLength(Math.round(next.lacksMm), units)} of room would lack` : ""}.
+          {next.lacksMm > 0 ? `; ${formatLength(Math.round(next.lacksMm), units)} too long for the space` : ""}.
         </p>
       )}
       {at !== own && (
         <div className="flex gap-1.5 pt-1">
           <Button look="plate" onClick={take}>
-            Make it so long
+            Use this length
           </Button>
-          <Button onClick={() => slide(own)}>Leave it</Button>
+          <Button onClick={() => slide(own)}>Cancel</Button>
         </div>
       )}
     </Group>

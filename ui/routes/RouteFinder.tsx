@@ -92,7 +92,7 @@ function Way({ route, name, drainId, onLay }: WayProps) {
       {isShown && (
         <div className="pb-2 text-[13px] text-faint">
           In hand {formatLength(route.levelMm, units)} level, {formatLength(route.worstMm, units)} at the worst.
-          {route.shoulds > 0 && ` ${route.shoulds} to be sorry for.`}
+          {route.shoulds > 0 && ` ${route.shoulds} you'd regret.`}
           {shown && (
             <>
               {" "}
@@ -114,9 +114,9 @@ function Way({ route, name, drainId, onLay }: WayProps) {
           )}
           <div className="mt-1.5 flex gap-1.5">
             <Button look="plate" onClick={() => onLay(route.edit)}>
-              Lay it so
+              Use this route
             </Button>
-            <Button onClick={() => previewEdit(null)}>Leave it</Button>
+            <Button onClick={() => previewEdit(null)}>Cancel</Button>
           </div>
         </div>
       )}

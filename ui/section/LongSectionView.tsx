@@ -116,6 +116,7 @@ export function LongSectionView() {
               hatch={hatch}
               floorJoints={toJoints(design.rig.floorLayers, floorMm)}
               units={units}
+              isBoat={design.rig.kind === "boat"}
             />
             <SectionTank layout={layout} view={view} hatch={hatch} {...findHeld(design, result.tankId)} />
             <SectionDrain
@@ -197,7 +198,7 @@ const Stretch = memo(function Stretch({ ratio }: { readonly ratio: number }) {
       <Button
         look="bare"
         onClick={() => look({ exaggeration: nextExaggeration(ratio) })}
-        title="Draw heights taller than lengths (E)"
+        title="Stretch the heights than lengths (E)"
       >
         {ratio === 1 ? "Stretch heights" : "Stretch"}
       </Button>

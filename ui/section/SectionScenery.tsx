@@ -15,6 +15,8 @@ type SceneryProps = {
   /** Shares of the floor's thickness at which one layer ends and the next begins. */
   readonly floorJoints: readonly number[];
   readonly units: Units;
+  /** A boat has a sole, a keel and a waterline. */
+  readonly isBoat: boolean;
 };
 
 const EDGE_PX = 46;
@@ -23,7 +25,7 @@ const GROUND_BAND_PX = 9;
 const pairs = (points: readonly SectionPoint[]) => points.map((p) => [p.s, p.h] as const);
 
 /** What is there before anything is plumbed: heights, ground, sill, waterline, floor, and what is under it. */
-export function SectionScenery({ layout, view, hatch, floorJoints, units }: SceneryProps) {
+export function SectionScenery({ layout, view, hatch, floorJoints, units, isBoat }: SceneryProps) {
   return (
     <g>
       <HeightLines view={view} units={units} />
@@ -52,7 +54,7 @@ export function SectionScenery({ layout, view, hatch, floorJoints, units }: Scen
       {layout.waterline !== null && <Waterline view={view} height={layout.waterline} />}
       <Floor layout={layout} view={view} hatch={hatch} joints={floorJoints} />
       <HeightFigures view={view} units={units} />
-      <LineNames layout={layout} view={view} />
+      <LineNames layout={layout} view={view} isBoat={isBoat} />
     </g>
   );
 }
@@ -93,14 +95,15 @@ const HeightFigures = memo(function HeightFigures({ view, units }: HeightProps) 
 });
 
 /** What the long lines are, written on them at the edge of the sheet. */
-function LineNames({ layout, view }: Pick<SceneryProps, "layout" | "view">) {
+function LineNames({ layout, view, isBoat }: Pick<SceneryProps, "layout" | "view" | "isBoat">) {
   const lines: readonly (readonly [string, readonly SectionPoint[]])[] = [
-    ["finished floor", layout.floorTop],
+    [isBoat ? "cabin sole" : "finished floor", layout.floorTop],
     ["sill", layout.sill],
-    ["ground", layout.ground],
+    [isBoat ? "underside of the keel" : "ground", layout.ground],
   ];
-  return lines.map(([name, points]) => {
-    const y = findHeightAtRight(points, view);
+  const named = lines.map(([name, points]) => [name, findHeightAtRight(points, view)] as const);
+  const water = layout.waterline === null ? null : view.y(layout.waterline) - 4;
+  return [...named, ["waterline", water] as const].map(([name, y]) => {
     return y === null ? null : (
       <HaloText key={name} x={view.width - 8} y={y - 4} anchor="end">
         {name}

@@ -13,17 +13,17 @@ export const formatKeys = (keys: string): string =>
 
 export function KeysSheet({ onClose }: { readonly onClose: () => void }) {
   return (
-    <Sheet title="Keys" about="Tab walks through the points of the drawings." onClose={onClose}>
+    <Sheet title="Keyboard shortcuts" about="Tab goes from point to point in the drawings." onClose={onClose}>
       <table className="w-full text-[14px]">
         <tbody>
-          <KeyRow keys="Arrows" name="Move the picked point by 1 mm; tilt the rig when the level is picked" />
-          <KeyRow keys="Shift Arrows" name="The same by 10 mm, or by a degree" />
-          <KeyRow keys="Alt" name="While a tank is pulled: it takes hold of nothing" />
-          <KeyRow keys="Shift Enter" name="Pick the point along with others, to move and line them up together" />
-          <KeyRow keys="Double click" name="Put a bend into the drain shown" />
-          {COMMANDS.map((command) => (
-            <KeyRow key={command.id} keys={formatKeys(command.keys[0]!)} name={command.name} />
-          ))}
+          <KeyRow keys="Arrows" name="Move the selected point 1 mm; tilt the rig when the level has focus" />
+          <KeyRow keys="Shift Arrows" name="Same, 10 mm or 1° at a time" />
+          <KeyRow keys="Alt" name="Hold while dragging a tank: no snapping" />
+          <KeyRow keys="Shift Enter" name="Add the point to the selection, to move or line up several" />
+          <KeyRow keys="Double click" name="Add a bend to the drain shown" />
+          {COMMANDS.flatMap(({ id, keys, name }) =>
+            keys[0] ? [<KeyRow key={id} keys={formatKeys(keys[0])} name={name} />] : [],
+          )}
         </tbody>
       </table>
     </Sheet>

@@ -24,18 +24,26 @@ export function Palette({ onClose }: { readonly onClose: () => void }) {
           aria-describedby={undefined}
           className="fixed top-[12vh] left-1/2 z-50 w-[min(34rem,calc(100vw-24px))] -translate-x-1/2 border border-ink bg-paper shadow-[0_10px_40px_rgb(0_0_0/0.3)]"
         >
-          <Dialog.Title className="sr-only">Find a command</Dialog.Title>
+          <Dialog.Title className="sr-only">Search commands</Dialog.Title>
           <Command label="Commands" loop>
             <Command.Input
-              placeholder="What do you want to do?"
+              placeholder="What would you like to do?"
               className="h-12 w-full border-b border-ink bg-sheet px-3 text-[16px] outline-none"
             />
             <Command.List className="max-h-[50vh] overflow-y-auto py-1">
-              <Command.Empty className="px-3 py-3 text-faint">No command of that name.</Command.Empty>
+              <Command.Empty className="px-3 py-3 text-faint">
+                Nothing is called that. Try one word: tank, drain, breather, file, undo.
+              </Command.Empty>
               {COMMANDS.filter((c) => c.id !== "palette" && c.id !== "escape").map((command) => (
-                <Command.Item key={command.id} value={command.name} onSelect={() => run(command.run)} className={item}>
+                <Command.Item
+                  key={command.id}
+                  value={command.name}
+                  keywords={[...(command.words ?? [])]}
+                  onSelect={() => run(command.run)}
+                  className={item}
+                >
                   {command.name}
-                  <span className="figures text-faint">{formatKeys(command.keys[0]!)}</span>
+                  {command.keys[0] && <span className="figures text-faint">{formatKeys(command.keys[0])}</span>}
                 </Command.Item>
               ))}
               {library

@@ -65,7 +65,7 @@ export function TopBar() {
       >
         {theme === "light" ? <Moon size={16} aria-hidden /> : <Sun size={16} aria-hidden />}
       </Button>
-      <Button look="bare" onClick={() => look({ overlay: "palette" })} aria-label="Find a command" title="Ctrl K">
+      <Button look="bare" onClick={() => look({ overlay: "palette" })} aria-label="Search commands" title="Ctrl K">
         <Search size={16} aria-hidden />
       </Button>
     </header>

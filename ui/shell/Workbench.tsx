@@ -6,18 +6,22 @@ import { RegionContext, useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
 import { STATION_NAMES } from "@/words/labels";
 import { FindingsPanel } from "../findings/FindingsPanel";
+import { NoticeBar } from "../kit/NoticeBar";
 import { LevelPanel } from "../level/LevelPanel";
 import { MeasuresPanel } from "../measures/MeasuresPanel";
 import { PlanView } from "../plan/PlanView";
 import { FallStrip } from "../section/FallStrip";
 import { LongSectionView } from "../section/LongSectionView";
 import { SectionHeader } from "../section/SectionHeader";
+import { Announcer } from "./Announcer";
+import { Boundary } from "./Boundary";
 import { openFile, startSession } from "./browserSession";
-import { NoticeBar } from "./NoticeBar";
 import { PhoneBar } from "./PhoneBar";
 import { Stair } from "./Stair";
 import { TopBar } from "./TopBar";
 import { useHotkeys } from "./useHotkeys";
+import { useKeepFocus } from "./useKeepFocus";
+import { WelcomeBar } from "./WelcomeBar";
 
 const Overlays = dynamic(() => import("./Overlays").then((module) => module.Overlays), { ssr: false });
 
@@ -35,6 +39,7 @@ export function Workbench() {
   const isPouring = useWorkbench((state) => state.pour !== null);
   const [isOver, setIsOver] = useState(false);
   useHotkeys();
+  useKeepFocus();
   useEffect(() => {
     void startSession();
   }, []);
@@ -60,6 +65,7 @@ export function Workbench() {
       data-phase={phase}
     >
       <TopBar />
+      <WelcomeBar />
       {phase === "ready" ? (
         <main className="flex min-h-0 flex-1">
           <div
@@ -67,34 +73,46 @@ export function Workbench() {
           >
             <div className="pt-2 phone:hidden">
               <RegionContext value="level">
-                <Stair />
+                <Boundary name="The stair">
+                  <Stair />
+                </Boundary>
               </RegionContext>
             </div>
             <div className="border-t border-rule px-3 py-2 phone:border-t-0 phone:px-4">
               <RegionContext value="level">
-                <LevelPanel />
+                <Boundary name="The level">
+                  <LevelPanel />
+                </Boundary>
               </RegionContext>
             </div>
           </div>
           <div className={`flex min-w-0 flex-1 flex-col ${on("section", "plan")}`}>
             <div className={`flex min-h-0 flex-[7] flex-col ${on("section")}`}>
               <RegionContext value="findings">
-                <SectionHeader />
+                <Boundary name="The verdict">
+                  <SectionHeader />
+                </Boundary>
               </RegionContext>
               <RegionContext value="section">
-                <LongSectionView />
+                <Boundary name="The long section">
+                  <LongSectionView />
+                </Boundary>
               </RegionContext>
             </div>
             <div className={on("section")}>
-              {isPouring && <PourBar />}
+              <Boundary name="The pour">{isPouring && <PourBar />}</Boundary>
               <RegionContext value="strip">
-                <FallStrip />
+                <Boundary name="The fall budget">
+                  <FallStrip />
+                </Boundary>
               </RegionContext>
             </div>
             <div
               className={`flex min-h-0 flex-col border-t border-ink ${isTooled ? "flex-[12]" : "flex-[4]"} ${on("plan")}`}
             >
-              <RegionContext value="plan">{lookFrom === "behind" ? <RearView /> : <PlanView />}</RegionContext>
+              <RegionContext value="plan">
+                <Boundary name="The plan">{lookFrom === "behind" ? <RearView /> : <PlanView />}</Boundary>
+              </RegionContext>
             </div>
           </div>
           <div
@@ -104,13 +122,17 @@ export function Workbench() {
               className={`max-h-[52%] overflow-y-auto border-b border-ink phone:max-h-none phone:flex-1 phone:border-b-0 ${on("findings")}`}
             >
               <RegionContext value="findings">
-                <FindingsPanel />
+                <Boundary name="The list of findings">
+                  <FindingsPanel />
+                </Boundary>
               </RegionContext>
             </div>
             <div className={`min-h-0 flex-1 overflow-y-auto ${on("measures")}`}>
               <PhoneStations />
               <RegionContext value="measures">
-                <MeasuresPanel />
+                <Boundary name="This station">
+                  <MeasuresPanel />
+                </Boundary>
               </RegionContext>
             </div>
           </div>
@@ -119,8 +141,13 @@ export function Workbench() {
         <Waiting failed={phase === "failed"} />
       )}
       <PhoneBar />
-      <NoticeBar />
-      {overlay && <Overlays />}
+      {!overlay && <NoticeBar />}
+      <Announcer />
+      {overlay && (
+        <Boundary name="This sheet">
+          <Overlays />
+        </Boundary>
+      )}
       {isOver && (
         <div className="pointer-events-none fixed inset-3 z-50 flex items-center justify-center border-4 border-dashed border-enamel bg-paper/80">
           <p className="plate text-[26px] text-enamel">Drop a design here to open it</p>

@@ -1,11 +1,16 @@
+import { cleanName } from "@/core/design/cleanText";
+import { MOST_BYTES } from "@/core/design/parseDesign";
 import { openBrowserStore, Session } from "@/store/session";
 import type { Theme } from "@/store/state";
 import { view as look, tell, workbench } from "@/store/workbench";
+import { describeFault } from "@/words/faults";
 import type { Units } from "@/words/units";
 import { handOut } from "../kit/handOut";
 import { THEME_KEY } from "./themeScript";
 
 const UNITS_KEY = "schleuse-units";
+const SLIP_KEY = "schleuse-slip";
+const HELD_KEY = "schleuse-held";
 
 const download = (name: string, text: string): void => handOut(name, text, "application/json");
 
@@ -16,7 +21,38 @@ async function readSample(name: string): Promise<string> {
 }
 
 /** The session of this tab. */
-export const session = new Session({ open: openBrowserStore, now: () => Date.now(), readSample, download });
+export const session = new Session({
+  open: openBrowserStore,
+  now: () => Date.now(),
+  readSample,
+  download,
+  persist: () => void navigator.storage?.persist?.().catch(() => false),
+  slip: {
+    read: () => localStorage.getItem(SLIP_KEY),
+    write: (text) => localStorage.setItem(SLIP_KEY, text),
+    clear: () => forget(SLIP_KEY),
+  },
+  held: {
+    read: () => Number(recall(HELD_KEY) ?? 0) || 0,
+    write: (count) => remember(HELD_KEY, String(count)),
+  },
+});
+
+function recall(key: string): string | null {
+  try {
+    return localStorage.getItem(key);
+  } catch {
+    return null;
+  }
+}
+
+function forget(key: string): void {
+  try {
+    localStorage.removeItem(key);
+  } catch {
+    // nothing was kept either
+  }
+}
 
 let started = false;
 
@@ -25,6 +61,7 @@ export async function startSession(): Promise<void> {
   if (started) return;
   started = true;
   look({ theme: document.documentElement.dataset["theme"] === "dark" ? "dark" : "light", units: readUnits() });
+  watchLeaving();
   try {
     await session.start();
   } catch {
@@ -32,13 +69,30 @@ export async function startSession(): Promise<void> {
   }
 }
 
+// Leaving within a moment of an edit loses nothing; leaving with what could not be kept is asked about.
+function watchLeaving(): void {
+  const hide = () => session.hide();
+  window.addEventListener("pagehide", hide);
+  document.addEventListener("visibilitychange", () => {
+    if (document.visibilityState === "hidden") hide();
+  });
+  window.addEventListener("beforeunload", (event) => {
+    if (!session.canLeave()) event.preventDefault();
+  });
+}
+
 /** Opens a file a builder chose or dropped; more than one at a time is too much of a good thing. */
 export async function openFile(file: File | undefined): Promise<void> {
   if (!file) return;
   try {
-    await session.openText(await file.text(), file.name);
+    if (file.size > MOST_BYTES) {
+      const why = describeFault({ code: "tooLarge", path: [], bytes: file.size, most: MOST_BYTES });
+      tell(`${cleanName(file.name)} was not opened. ${why}`, { tone: "warning" });
+      return;
+    }
+    await session.openText(await file.text(), cleanName(file.name));
   } catch {
-    tell(`${file.name} could not be read.`, { tone: "warning" });
+    tell(`${cleanName(file.name)} could not be read.`, { tone: "warning" });
   }
 }
 

@@ -15,6 +15,8 @@ export type Command = {
   readonly name: string;
   /** As it is pressed: "mod+z", "w", "?". */
   readonly keys: readonly string[];
+  /** Other words people look for it by. */
+  readonly words?: readonly string[];
   readonly run: () => void;
 };
 
@@ -23,45 +25,70 @@ const get = workbench.getState;
 export const COMMANDS: readonly Command[] = [
   { id: "undo", name: "Undo", keys: ["mod+z"], run: undo },
   { id: "redo", name: "Redo", keys: ["mod+shift+z", "mod+y"], run: redo },
-  { id: "palette", name: "Find a command", keys: ["mod+k"], run: () => look({ overlay: "palette" }) },
+  {
+    id: "palette",
+    name: "Search commands",
+    keys: ["mod+k"],
+    words: ["palette", "help"],
+    run: () => look({ overlay: "palette" }),
+  },
   {
     id: "designs",
     name: "Designs: open, duplicate, rename, delete",
     keys: ["mod+o"],
+    words: ["file", "remove", "trash", "bin", "sample", "help", "load"],
     run: () => look({ overlay: "library" }),
   },
   { id: "compare", name: "Compare with another design", keys: ["c"], run: () => look({ overlay: "compare" }) },
-  { id: "new", name: "Begin a new design", keys: ["n"], run: () => look({ overlay: "newDesign" }) },
-  { id: "save", name: "Save to a file", keys: ["mod+s"], run: () => session.download() },
+  {
+    id: "new",
+    name: "New design",
+    keys: ["n"],
+    words: ["begin", "start", "help", "wizard", "create"],
+    run: () => look({ overlay: "newDesign" }),
+  },
+  {
+    id: "save",
+    name: "Save to a file",
+    keys: ["mod+s"],
+    words: ["export", "backup", "download", "share"],
+    run: () => session.download(),
+  },
   ...STATIONS.map((station, i) => ({
     id: `station-${station}`,
     name: `Station ${STATION_NAMES[station].name}`,
     keys: [String(i + 1)],
     run: () => look({ station, pane: "measures" }),
   })),
-  { id: "level", name: "Stand level", keys: ["l"], run: () => tilt(LEVEL) },
-  { id: "worst", name: "Stand at the worst", keys: ["w"], run: tiltToWorst },
-  { id: "standing", name: "Next usual standing place", keys: ["s"], run: tiltToNextStanding },
+  { id: "level", name: "Tilt to level", keys: ["l"], run: () => tilt(LEVEL) },
+  { id: "worst", name: "Tilt to worst case", keys: ["w"], run: tiltToWorst },
+  { id: "standing", name: "Tilt to the next place you park", keys: ["s"], run: tiltToNextStanding },
   {
     id: "bubble",
     name: "Tilt with the arrow keys",
     keys: ["t"],
     run: () => document.getElementById("bubble")?.focus(),
   },
-  { id: "map", name: "Standing map, large", keys: ["m"], run: () => look({ overlay: "standingMap" }) },
+  { id: "map", name: "Standing map, full size", keys: ["m"], run: () => look({ overlay: "standingMap" }) },
   {
     id: "behind",
-    name: "Look from above or from behind",
+    name: "View from above or from behind",
     keys: ["b"],
     run: () => look({ look: get().look === "above" ? "behind" : "above", pane: "plan" }),
   },
   { id: "draw", name: "Draw a drain in the plan", keys: ["a"], run: () => toggleTool("draw") },
   { id: "measure", name: "Measure in the plan", keys: ["r"], run: () => toggleTool("measure") },
-  { id: "lock", name: "Lock or unlock what is picked", keys: ["k"], run: toggleLock },
+  { id: "lock", name: "Lock or unlock the selection", keys: ["k"], run: toggleLock },
   { id: "copy", name: "Copy the fixture shown with its drain", keys: ["mod+d"], run: copyShown },
-  { id: "stretch", name: "Draw heights taller", keys: ["e"], run: stretch },
-  { id: "pour", name: "Pour: water in motion", keys: ["p"], run: togglePour },
-  { id: "bend", name: "Take the picked bend out", keys: ["delete", "backspace"], run: removePickedBend },
+  { id: "stretch", name: "Stretch the heights", keys: ["e"], run: stretch },
+  { id: "pour", name: "Pour: watch the water run", keys: ["p"], run: togglePour },
+  {
+    id: "bend",
+    name: "Remove the selected bend",
+    keys: ["delete", "backspace"],
+    words: ["erase", "take out"],
+    run: removePickedBend,
+  },
   {
     id: "units",
     name: "Metric or imperial",
@@ -69,8 +96,28 @@ export const COMMANDS: readonly Command[] = [
     run: () => setUnits(get().units === "metric" ? "imperial" : "metric"),
   },
   { id: "theme", name: "Light or dark", keys: ["d"], run: () => setTheme(get().theme === "light" ? "dark" : "light") },
-  { id: "keys", name: "All keys", keys: ["?"], run: () => look({ overlay: "keys" }) },
-  { id: "escape", name: "Leave it", keys: ["escape"], run: leave },
+  {
+    id: "keys",
+    name: "Keyboard shortcuts",
+    keys: ["?"],
+    words: ["help", "hotkeys", "how"],
+    run: () => look({ overlay: "keys" }),
+  },
+  {
+    id: "toilet",
+    name: "Toilet: hang a tank for black water (bowls and macerators are not reckoned yet)",
+    keys: [],
+    words: ["wc", "heads", "black water", "sewage", "cassette", "composting", "urine"],
+    run: () => look({ station: "tanks", pane: "measures" }),
+  },
+  {
+    id: "deleteFixture",
+    name: "Delete a fixture with its drain: pick it at the station Falls",
+    keys: [],
+    words: ["remove", "sink", "shower", "take out"],
+    run: () => look({ station: "falls", pane: "measures" }),
+  },
+  { id: "escape", name: "Cancel", keys: ["escape"], run: leave },
 ];
 
 function tiltToNextStanding(): void {

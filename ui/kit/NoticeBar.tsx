@@ -3,30 +3,35 @@ import { X } from "lucide-react";
 import { useEffect } from "react";
 import { useWorkbench } from "@/store/useWorkbench";
 import { dismissNotice } from "@/store/workbench";
-import { Button } from "../kit/Button";
+import { Button } from "./Button";
 
 /** A plain word goes by itself; a warning stays until it is read away. */
 const STAYS_MS = 9000;
 
 /** What the builder is told, with what can be done about it. */
-export function NoticeBar() {
+export function NoticeBar({ isInSheet = false }: { readonly isInSheet?: boolean }) {
   const notice = useWorkbench((state) => state.notice);
   useEffect(() => {
-    if (!notice || notice.tone === "warning") return;
+    // what can be undone waits for it
+    if (!notice || notice.tone === "warning" || notice.action) return;
     const timer = setTimeout(dismissNotice, STAYS_MS);
     return () => clearTimeout(timer);
   }, [notice]);
   return (
     <div
       aria-live="polite"
-      className="pointer-events-none fixed inset-x-0 bottom-4 z-30 flex justify-center px-3 phone:bottom-20"
+      className={
+        isInSheet
+          ? "flex justify-center px-4 pb-3 empty:hidden"
+          : "pointer-events-none fixed inset-x-0 bottom-4 z-30 flex justify-center px-3 phone:bottom-20"
+      }
     >
       {notice && (
         <div
           role={notice.tone === "warning" ? "alert" : "status"}
-          className={`pointer-events-auto flex max-w-[40rem] items-center gap-3 border bg-sheet py-2 pr-1.5 pl-4 shadow-[0_6px_24px_rgb(0_0_0/0.25)] ${notice.tone === "warning" ? "border-l-[6px] border-signal" : "border-ink"}`}
+          className={`pointer-events-auto flex max-h-[40vh] max-w-[40rem] items-center overflow-y-auto gap-3 border bg-sheet py-2 pr-1.5 pl-4 shadow-[0_6px_24px_rgb(0_0_0/0.25)] ${notice.tone === "warning" ? "border-l-[6px] border-signal" : "border-ink"}`}
         >
-          <p className="text-[14px]">{notice.text}</p>
+          <p className="min-w-0 text-[14px] break-words">{notice.text}</p>
           {notice.action && (
             <Button
               look="plate"

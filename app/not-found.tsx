@@ -1,0 +1,6 @@
+import { Workbench } from "@/ui/shell/Workbench";
+
+/** Every address opens the application: there is one page, and what is open is kept in the browser. */
+export default function NotFound() {
+  return <Workbench />;
+}

@@ -1,0 +1,73 @@
+import { createDesign, type FirstMeasures } from "../design/createDesign";
+import type { Design } from "../design/design";
+import { type FirstObstacles, NOTHING_UNDER } from "../design/firstObstacles";
+import { type ParseOutcome, parseDesign } from "../design/parseDesign";
+import type { RigKind } from "../design/rig";
+import { evaluate } from "../evaluate/evaluate";
+import { findClearance, measureTankGaps } from "../fit/obstacleGaps";
+
+export type FirstDesign = {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: RigKind;
+  readonly measures: FirstMeasures;
+  readonly under?: FirstObstacles;
+};
+
+const STEP_MM = 50;
+/** From the sink's drop to the tank a drain wants some run and no more than it has fall for, mm. */
+const NEAREST_MM = 250;
+/** Places that are worked out whole, the nearest first. */
+const MOST_TRIED = 40;
+
+/**
+ * A first design from the first measures. Where the builder has measured no place for the tank it hangs as near to the sink
+ * as it keeps clear of what is under the floor and its drain has nothing that must be settled; where there is no such place,
+ * the nearest clear one. Refused with the faults of what was measured.
+ */
+export function buildFirstDesign({ id, name, kind, measures, under = NOTHING_UNDER }: FirstDesign): ParseOutcome {
+  const at = (m: FirstMeasures) => createDesign(id, name, kind, m, under);
+  if (measures.tankForwardMm !== null && measures.tankLeftMm !== null) return parseDesign(at(measures));
+  let best: { readonly outcome: ParseOutcome; readonly musts: number } | null = null;
+  let tried = 0;
+  for (const place of listPlaces(measures)) {
+    const design = at({ ...measures, ...place });
+    if (!isClear(design)) continue;
+    const outcome = parseDesign(design);
+    if (!outcome.ok) continue;
+    const musts = evaluate(outcome.design).findings.filter(({ severity }) => severity !== "note").length;
+    if (!best || musts < best.musts) best = { outcome, musts };
+    tried += 1;
+    if (musts === 0 || tried === MOST_TRIED) break;
+  }
+  return best?.outcome ?? parseDesign(at(measures));
+}
+
+type Place = { readonly tankForwardMm: number; readonly tankLeftMm: number };
+
+// Over the floor on a grid, those from which the way to the sink is a short run first.
+function listPlaces(m: FirstMeasures): Place[] {
+  const places: (Place & { readonly cost: number })[] = [];
+  const half = m.floorWidthMm / 2;
+  const [ownX, ownY] = [m.tankForwardMm, m.tankLeftMm];
+  for (let x = STEP_MM; x + m.tankLengthMm <= m.floorLengthMm - STEP_MM; x += STEP_MM) {
+    for (let y = -half + STEP_MM; y + m.tankWidthMm <= half - STEP_MM; y += STEP_MM) {
+      const [dx, dy] = [
+        Math.max(x - m.sinkForwardMm, m.sinkForwardMm - x - m.tankLengthMm),
+        y + m.tankWidthMm / 2 - m.sinkLeftMm,
+      ];
+      const away = Math.hypot(Math.max(0, dx), dy);
+      // too near leaves no room for the drop and a straight run into the inlet
+      const cost = away + (dx < NEAREST_MM ? 4 * (NEAREST_MM - dx) : 0);
+      places.push({ tankForwardMm: ownX ?? Math.round(x), tankLeftMm: ownY ?? Math.round(y), cost });
+    }
+  }
+  return places.sort((a, b) => a.cost - b.cost);
+}
+
+const isClear = (design: Design): boolean =>
+  design.tanks.every((tank) =>
+    measureTankGaps(design, tank).every(
+      ({ obstacle, gapMm }) => gapMm >= (findClearance(design.rules, obstacle).value ?? 0),
+    ),
+  );

@@ -1,0 +1,59 @@
+"use client";
+import { FilePlus2, X } from "lucide-react";
+import { useState } from "react";
+import { SAMPLES } from "@/store/session";
+import { useWorkbench } from "@/store/useWorkbench";
+import { view as look } from "@/store/workbench";
+import { Button } from "../kit/Button";
+
+const SEEN_KEY = "schleuse-welcome";
+const SAMPLE_IDS: ReadonlySet<string> = new Set(SAMPLES);
+
+/** Says that what is open is a sample, and how to begin one's own, until the builder has done something with it. */
+export function WelcomeBar() {
+  const name = useWorkbench((state) => state.history?.design.name);
+  const isSample = useWorkbench((state) => SAMPLE_IDS.has(state.history?.design.id ?? ""));
+  const isTouched = useWorkbench((state) => (state.history?.past.length ?? 0) > 0);
+  const [isSeen, setIsSeen] = useState(readSeen);
+  if (!isSample || isTouched || isSeen) return null;
+  return (
+    <section
+      aria-label="How to begin"
+      className="flex items-center gap-2 border-b border-ink bg-sheet px-3 py-1 text-[13.5px] phone:flex-wrap"
+    >
+      <p className="min-w-0 flex-1">
+        {name} is a sample rig. Pull a point to see what the water does, or begin your own with a tape.
+      </p>
+      <Button look="plate" onClick={() => look({ overlay: "newDesign" })}>
+        <FilePlus2 size={14} aria-hidden /> New design
+      </Button>
+      <Button onClick={() => look({ overlay: "library" })}>Other samples</Button>
+      <Button
+        look="bare"
+        aria-label="Do not say this again"
+        onClick={() => {
+          setIsSeen(true);
+          keepSeen();
+        }}
+      >
+        <X size={15} aria-hidden />
+      </Button>
+    </section>
+  );
+}
+
+function readSeen(): boolean {
+  try {
+    return localStorage.getItem(SEEN_KEY) !== null;
+  } catch {
+    return false;
+  }
+}
+
+function keepSeen(): void {
+  try {
+    localStorage.setItem(SEEN_KEY, "1");
+  } catch {
+    // it is said again next time
+  }
+}
