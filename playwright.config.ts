@@ -37,7 +37,7 @@ export default defineConfig({
     },
   ],
   webServer: {
-    command: `npx --no-install next start -p ${port}`,
+    command: `NODE_ENV=production PORT=${port} node scripts/serve.mjs`,
     url: `http://localhost:${port}`,
     reuseExistingServer: false,
     timeout: 60_000,

@@ -1,5 +1,5 @@
 /// <reference lib="webworker" />
-import { type PrecacheEntry, Serwist, type SerwistGlobalConfig, type SerwistPlugin } from "serwist";
+import { CacheFirst, type PrecacheEntry, Serwist, type SerwistGlobalConfig, type SerwistPlugin } from "serwist";
 
 declare global {
   interface WorkerGlobalScope extends SerwistGlobalConfig {
@@ -16,10 +16,42 @@ const keepWorkerAddress: SerwistPlugin = {
       : response,
 };
 
+/** The scripts of the version before: a tab that was not reloaded yet still asks for them. */
+const BEFORE = "schleuse-before";
+const isScript = (url: URL): boolean => url.pathname.startsWith("/_next/static/");
+
+// Before this version takes over, what the one before kept is put by whole.
+self.addEventListener("install", (event) => event.waitUntil(putBy()));
+
+async function putBy(): Promise<void> {
+  const names = (await caches.keys()).filter((name) => name.includes("precache"));
+  if (names.length === 0) return;
+  await caches.delete(BEFORE);
+  const before = await caches.open(BEFORE);
+  for (const name of names) {
+    const cache = await caches.open(name);
+    for (const request of await cache.keys()) {
+      const url = new URL(request.url);
+      const answer = isScript(url) ? await cache.match(request) : undefined;
+      if (answer) await before.put(url.origin + url.pathname, answer);
+    }
+  }
+}
+
 new Serwist({
   ...(self.__SW_MANIFEST ? { precacheEntries: self.__SW_MANIFEST } : {}),
-  skipWaiting: true,
+  // an open tab keeps the version it began with until it is reloaded
+  skipWaiting: false,
   clientsClaim: true,
-  precacheOptions: { cleanupOutdatedCaches: true, plugins: [keepWorkerAddress] },
-  fallbacks: { entries: [{ url: "/", matcher: ({ request }) => request.mode === "navigate" }] },
+  precacheOptions: {
+    cleanupOutdatedCaches: true,
+    plugins: [keepWorkerAddress],
+    // an address with a query is the same page
+    ignoreURLParametersMatching: [/.*/],
+    navigateFallback: "/",
+    navigateFallbackDenylist: [/^\/(licences\.txt|samples\/|serwist\/|_next\/|manifest\.webmanifest)/],
+  },
+  runtimeCaching: [
+    { matcher: ({ url, sameOrigin }) => sameOrigin && isScript(url), handler: new CacheFirst({ cacheName: BEFORE }) },
+  ],
 }).addEventListeners();

@@ -1,8 +1,9 @@
-import { readFileSync } from "node:fs";
+import { closeSync, openSync, readSync } from "node:fs";
 import * as z from "zod";
 import { type Attitude, LEVEL } from "@/core/attitude/attitude";
+import { cleanName } from "@/core/design/cleanText";
 import { type Design, design as designSchema } from "@/core/design/design";
-import { parseDesignText } from "@/core/design/parseDesign";
+import { MOST_BYTES, parseDesignText } from "@/core/design/parseDesign";
 import { evaluate } from "@/core/evaluate/evaluate";
 import { proposeRemedies } from "@/core/remedies/proposeRemedies";
 import { listWorkings } from "@/core/workings/listWorkings";
@@ -29,7 +30,26 @@ export function runCli(args: readonly string[], readFile: (path: string) => stri
   return { code: 2, out: "", err: USAGE };
 }
 
-const readUtf8 = (path: string): string => readFileSync(path, "utf8");
+// A file, a device or a pipe: no more is read than a design can have, however much comes.
+function readUtf8(path: string): string {
+  const file = openSync(path, "r");
+  try {
+    const chunks: Buffer[] = [];
+    let size = 0;
+    while (size <= 4 * MOST_BYTES) {
+      const chunk = Buffer.alloc(CHUNK_BYTES);
+      const got = readSync(file, chunk, 0, CHUNK_BYTES, null);
+      if (got === 0) break;
+      chunks.push(chunk.subarray(0, got));
+      size += got;
+    }
+    return Buffer.concat(chunks).toString("utf8");
+  } finally {
+    closeSync(file);
+  }
+}
+
+const CHUNK_BYTES = 65_536;
 
 function check(args: readonly string[], readFile: (path: string) => string): CliOutcome {
   const options = readOptions(args);
@@ -38,10 +58,10 @@ function check(args: readonly string[], readFile: (path: string) => string): Cli
   try {
     text = readFile(options.file);
   } catch {
-    return fail(`${options.file}: there is no such file, or it cannot be read.`);
+    return fail(`${cleanName(options.file)}: there is no such file, or it cannot be read.`);
   }
   const outcome = parseDesignText(text);
-  if (!outcome.ok) return fail(`${options.file}: ${describeFault(outcome.faults[0]!)}`);
+  if (!outcome.ok) return fail(`${cleanName(options.file)}: ${describeFault(outcome.faults[0]!)}`);
   const { design } = outcome;
   const evaluation = evaluate(design, options.attitude);
   const code = evaluation.findings.some((finding) => finding.severity === "must") ? 1 : 0;
@@ -83,10 +103,11 @@ function readOptions(args: readonly string[]): Options | string {
     if (arg === "--json") json = true;
     else if (arg === "--imperial") units = "imperial";
     else if (arg === "--pitch" || arg === "--roll") {
-      const value = Number(args[++i]);
-      if (!(Math.abs(value) <= 20)) return `${arg} takes degrees from -20 to 20.`;
+      const given = args[++i]?.trim() ?? "";
+      const value = Number(given);
+      if (given === "" || !(Math.abs(value) <= 20)) return `${arg} takes degrees from -20 to 20.`;
       attitude = arg === "--pitch" ? { ...attitude, pitchDeg: value } : { ...attitude, rollDeg: value };
-    } else if (arg.startsWith("--")) return `${arg} is not known here. Try: schleuse help`;
+    } else if (arg.startsWith("--")) return `${cleanName(arg)} is not known here. Try: schleuse help`;
     else if (file === null) file = arg;
     else return "One file at a time.";
   }

@@ -301,7 +301,7 @@ test("rig: a new rig has no axles; once they are measured the level says what to
   await page.keyboard.press("n");
   const sheet = page.getByRole("dialog");
   await sheet.getByRole("button", { name: "Van" }).click();
-  for (const next of [/heights/, /the sink/, /the tank/, /habits/]) {
+  for (const next of [/heights/, /under the floor/, /the sink/, /the tank/, /habits/]) {
     await sheet.getByRole("button", { name: new RegExp(`^Next: ${next.source}`) }).click();
   }
   await sheet.getByRole("button", { name: "Draw it" }).click();
@@ -364,8 +364,8 @@ test("air: a breather that dips is found where it dips, and lifting it mends it"
   await height.fill("-400");
   await height.press("Enter");
   const findings = page.getByRole("region", { name: "Findings" });
-  await findings.getByRole("button", { name: /is a dip in which water can stand/ }).click();
+  await findings.getByRole("button", { name: /sags: water there can block it/ }).click();
   await findings.getByRole("button", { name: /^Lift / }).click();
   await findings.getByRole("button", { name: "Do it" }).click();
-  await expect(findings.getByText(/is a dip in which water can stand/)).toBeHidden();
+  await expect(findings.getByText(/sags: water there can block it/)).toBeHidden();
 });

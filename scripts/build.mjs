@@ -1,10 +1,11 @@
 // Builds the pages, notes the hashes of their inline scripts for the content policy, and bundles the command line.
 import { spawnSync } from "node:child_process";
 import { createHash } from "node:crypto";
-import { readdirSync, readFileSync, writeFileSync } from "node:fs";
+import { copyFileSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { fileURLToPath } from "node:url";
 import { buildCli } from "./buildCli.mjs";
+import { collectLicences } from "./licences.mjs";
 
 const root = fileURLToPath(new URL("..", import.meta.url));
 
@@ -31,6 +32,29 @@ function noteScriptHashes() {
   writeFileSync(join(root, ".next/csp-hashes.json"), JSON.stringify([...hashes]));
 }
 
+// The product's own letters for files it writes; the pages themselves get theirs through the framework.
+function layOutFonts() {
+  mkdirSync(join(root, "public/letters"), { recursive: true });
+  for (const part of ["latin", "latin-ext"]) {
+    for (const weight of ["400", "600"]) {
+      const name = `barlow-semi-condensed-${part}-${weight}-normal.woff`;
+      copyFileSync(
+        join(root, "node_modules/@fontsource/barlow-semi-condensed/files", name),
+        join(root, "public/letters", name),
+      );
+    }
+  }
+}
+
+// The bundler also lays the workers' own text beside them, which nobody asks for.
+function dropSources() {
+  const media = join(root, ".next/static/media");
+  for (const file of readdirSync(media)) if (/\.tsx?$/.test(file)) rmSync(join(media, file));
+}
+
+layOutFonts();
+writeFileSync(join(root, "public/licences.txt"), collectLicences(root));
 buildPages();
+dropSources();
 noteScriptHashes();
 await buildCli();

@@ -50,8 +50,6 @@ export type SessionWorld = {
   readonly held?: { readonly read: () => number; readonly write: (count: number) => void };
 };
 
-export const SAMPLES = ["kranich", "lesesaal", "lesesaal-furnished", "puppenwagen", "otter"] as const;
-
 /** A design that was open: its way back, the revision it lies over, and how it stands against the store. */
 type Work = { readonly history: History; readonly revision: number | null; readonly save: SaveState };
 
@@ -105,8 +103,8 @@ export class Session {
   }
 
   async #openStore(): Promise<void> {
-    const opening = this.#world.open((event) => void this.#hear(event));
     try {
+      const opening = this.#world.open((event) => void this.#hear(event));
       const db = await withinTime(opening, ANSWER_MS);
       if (db !== SILENT) {
         this.#db = db;

@@ -8,6 +8,14 @@ export function describeRemedy(edit: Edit, byMm: number | null, design: Design, 
   const part = describePart(edit.at, design);
   const by = byMm === null ? "" : formatLength(byMm, units);
   switch (edit.code) {
+    case "addTank":
+      return "Hang a grey tank where there is room";
+    case "addFixture":
+      return "Add a kitchen sink";
+    case "addDrain":
+      return "Draw its drain";
+    case "redirect":
+      return "Let it join at another place";
     case "shareFall":
       return "Share the fall out over the bends";
     case "raiseOutlet":

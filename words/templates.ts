@@ -24,8 +24,26 @@ export type OrderSheet = {
   readonly facts: readonly (readonly [string, string])[];
   readonly portHead: readonly string[];
   readonly ports: readonly (readonly string[])[];
+  /** From where the corners are measured: the same corner as the ports. */
+  readonly cornerHead: string;
   readonly corners: readonly string[];
 };
+
+const findLowest = (profile: readonly { readonly u: number; readonly v: number }[]): readonly [number, number] => [
+  Math.min(...profile.map(({ u }) => u)),
+  Math.min(...profile.map(({ v }) => v)),
+];
+
+// Which two ways the corners of a pushed profile go, from the rear right bottom corner from which the ports are measured.
+function describeOrigin({ solid }: Tank): string {
+  const axis = solid.shape === "prism" ? solid.axis : "x";
+  const ways = {
+    x: "from the right, over the bottom",
+    y: "from the rear, over the bottom",
+    z: "from the rear, from the right",
+  };
+  return ways[axis];
+}
 
 /** Everything a tank maker asks: sizes, wall, material, and every hole with the side it is in. */
 export function describeOrder(tank: Tank, units: Units): OrderSheet {
@@ -54,9 +72,13 @@ export function describeOrder(tank: Tank, units: Units): OrderSheet {
       formatLength(port.atMm.y - min.y, units),
       formatLength(port.atMm.z - min.z, units),
     ]),
+    cornerHead: `Corners of the inside, ${describeOrigin(tank)}:`,
     corners:
       solid.shape === "prism"
-        ? solid.profileMm.map(({ u, v }, i) => `${i + 1}: ${formatLength(u, units)}, ${formatLength(v, units)}`)
+        ? solid.profileMm.map(({ u, v }, i) => {
+            const [lowU, lowV] = findLowest(solid.profileMm);
+            return `${i + 1}: ${formatLength(u - lowU, units)}, ${formatLength(v - lowV, units)}`;
+          })
         : [],
   };
 }

@@ -131,7 +131,7 @@ const toVersion3 = (document: Loose): Loose => {
 
 test.each(DEMO_NAMES)("%s as version 3 wrote it is read as the same design", (name) => {
   const outcome = parseDesign(toVersion3(JSON.parse(readDemoText(name))));
-  expect(outcome).toEqual({ ok: true, design: readDemo(name), fromVersion: 3 });
+  expect(outcome).toEqual({ ok: true, design: readDemo(name), fromVersion: 3, cleaned: false });
 });
 
 const toVersion2 = (newest: Loose): Loose => toVersion2From(toVersion3(newest));
@@ -164,7 +164,12 @@ const toVersion1 = (document: Loose): Loose => {
 test.each(DEMO_NAMES)("%s as versions 1 and 2 wrote it is read as the same design", (name) => {
   const document = JSON.parse(readDemoText(name));
   const tanks = readDemo(name).tanks.map((tank) => ({ ...tank, material: "polyethylene" }));
-  expect(parseDesign(toVersion2(document))).toEqual({ ok: true, design: { ...readDemo(name), tanks }, fromVersion: 2 });
+  expect(parseDesign(toVersion2(document))).toEqual({
+    ok: true,
+    design: { ...readDemo(name), tanks },
+    fromVersion: 2,
+    cleaned: false,
+  });
   const first = { ...document, lines: document.lines.filter((l: Loose) => l.to?.kind !== "junction") };
   const outcome = parseDesign(toVersion1(first));
   expect(outcome).toMatchObject({ ok: true, fromVersion: 1 });

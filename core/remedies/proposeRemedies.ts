@@ -1,6 +1,8 @@
 import type { Design } from "../design/design";
 import { applyEdit } from "../design/edit";
 import type { Drain, Vent } from "../design/plumbing";
+import { buildAddFixture } from "../edits/fixtureEdits";
+import { buildAddTank } from "../edits/tankEdits";
 import { evaluate } from "../evaluate/evaluate";
 import type { Evaluation } from "../evaluate/evaluation";
 import type { Finding } from "../evaluate/findings";
@@ -59,7 +61,9 @@ export function proposeRemedies(design: Design, evaluation: Evaluation, finding:
     const tried = evaluate(outcome.design, evaluation.attitude);
     const fresh = tried.findings.filter((f) => !known.has(f.id));
     const settled = !tried.findings.some((f) => f.id === finding.id);
-    if (!settled || fresh.some((f) => f.severity === "must")) continue;
+    // what is begun may want more: a first tank has no breather yet
+    const begins = finding.code === "noTankYet" || finding.code === "noFixtureYet";
+    if (!settled || (!begins && fresh.some((f) => f.severity === "must"))) continue;
     const newFindings = fresh.filter((f) => f.severity !== "note").length;
     // of ways that do the same the first, and shortest, is enough
     const isKnown = proven.some(({ edit, byMm }) => edit.code === remedy.edit.code && isAlike(byMm, remedy.byMm));
@@ -79,6 +83,10 @@ function listCandidates(design: Design, finding: Finding): Remedy[] {
     case "legBelowMinFall":
     case "legBarely":
       return drain ? proposeFallRemedies(design, drain) : [];
+    case "noTankYet":
+      return [{ byMm: null, edit: buildAddTank(design, "grey", FIRST_TANK_NAME) }];
+    case "noFixtureYet":
+      return [{ byMm: null, edit: buildAddFixture(design, "kitchenSink", FIRST_FIXTURE_NAME) }];
     case "trapMissing":
       return drain ? proposeTrap(design, drain) : [];
     case "sealShallow":
@@ -162,6 +170,9 @@ function listCandidates(design: Design, finding: Finding): Remedy[] {
   }
 }
 
+/** Names of our own for what a remedy puts in; the builder may give others. */
+const FIRST_TANK_NAME = "Grey tank";
+const FIRST_FIXTURE_NAME = "Kitchen sink";
 /** A name of our own for a vessel that is hung by a remedy; the builder may give it another. */
 const OWN_VESSEL_NAME = "Urine tank";
 

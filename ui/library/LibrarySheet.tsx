@@ -3,7 +3,6 @@ import { Columns2, Copy, Download, FilePlus2, FolderOpen, Pencil, Trash2 } from 
 import { useRef, useState } from "react";
 import type { Fault } from "@/core/design/faults";
 import { BIN_DAYS, type LibraryEntry } from "@/store/library";
-import { SAMPLES } from "@/store/session";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
 import { describeFault } from "@/words/faults";
@@ -11,6 +10,7 @@ import { nameSample } from "@/words/labels";
 import { Button } from "../kit/Button";
 import { Sheet } from "../kit/Sheet";
 import { openFile, session } from "../shell/browserSession";
+import { SAMPLES } from "./samples";
 
 /** Every design kept in this browser, and the ways in and out. */
 export function LibrarySheet({ onClose }: { readonly onClose: () => void }) {
@@ -84,6 +84,16 @@ export function LibrarySheet({ onClose }: { readonly onClose: () => void }) {
           </Button>
         ))}
       </div>
+      <p className="mt-5 text-[12.5px] text-faint">
+        <a
+          href="/licences.txt"
+          target="_blank"
+          rel="noreferrer"
+          className="underline decoration-dotted underline-offset-4"
+        >
+          Licences of what Schleuse is built with
+        </a>
+      </p>
     </Sheet>
   );
 }

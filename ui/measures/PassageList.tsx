@@ -22,7 +22,7 @@ export function PassageList() {
       {drains?.map(({ lineId, passages: own }) =>
         own.length === 0 ? null : (
           <div key={lineId} className="pt-1">
-            <h4 className="text-[13px] font-semibold">{lines.find(({ id }) => id === lineId)?.name}</h4>
+            <p className="text-[13px] font-semibold">{lines.find(({ id }) => id === lineId)?.name}</p>
             <ul className="flex flex-col gap-1.5">
               {own.map((passage) => (
                 <PassageRow key={`${passage.legIndex}-${passage.nth}`} passage={passage} />

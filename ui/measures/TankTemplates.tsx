@@ -27,12 +27,23 @@ export function TankTemplates({ tank }: { readonly tank: Tank }) {
   const make = (run: () => Promise<void>) =>
     void run().catch(() => tell("The file could not be made. Reload the page and try again.", { tone: "warning" }));
   const givePdf = async () => {
-    const { writeTemplatePdf } = await import("../templates/writePdf");
-    handOut(file(`${face}.pdf`), writeTemplatePdf(tank.name, drawing, paper, units), "application/pdf");
+    const [{ writeTemplatePdf }, { loadLetters }] = await Promise.all([
+      import("../templates/writePdf"),
+      import("../templates/letters"),
+    ]);
+    const letters = await loadLetters();
+    handOut(file(`${face}.pdf`), writeTemplatePdf(tank.name, drawing, paper, units, letters), "application/pdf");
   };
   const giveOrder = async () => {
-    const { writeOrderPdf } = await import("../templates/writePdf");
-    handOut(file("order.pdf"), writeOrderPdf(describeOrder(tank, units), paper), "application/pdf");
+    const [{ writeOrderPdf }, { loadLetters }] = await Promise.all([
+      import("../templates/writePdf"),
+      import("../templates/letters"),
+    ]);
+    handOut(
+      file("order.pdf"),
+      writeOrderPdf(describeOrder(tank, units), paper, await loadLetters()),
+      "application/pdf",
+    );
   };
   const giveSvg = async () => {
     const { writeSvg } = await import("../templates/writeSvg");

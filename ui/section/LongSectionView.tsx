@@ -206,12 +206,12 @@ const Stretch = memo(function Stretch({ ratio }: { readonly ratio: number }) {
   );
 });
 
+const FirstSteps = dynamic(() => import("./FirstSteps").then((module) => module.FirstSteps), { ssr: false });
+
 function NoDrain() {
   return (
     <div className="flex flex-1 items-center justify-center bg-sheet p-8 text-center">
-      <p className="max-w-[28rem] text-faint">
-        There is no drain to show yet. Draw one from a fixture to a tank at the station Falls.
-      </p>
+      <FirstSteps />
     </div>
   );
 }

@@ -1,9 +1,9 @@
 "use client";
 import { Command } from "cmdk";
 import { Dialog } from "radix-ui";
-import { SAMPLES } from "@/store/session";
 import { useWorkbench } from "@/store/useWorkbench";
 import { nameSample } from "@/words/labels";
+import { SAMPLES } from "../library/samples";
 import { session } from "./browserSession";
 import { COMMANDS } from "./commands";
 import { formatKeys } from "./KeysSheet";

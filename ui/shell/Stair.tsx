@@ -104,13 +104,14 @@ function StationFigure({ station }: { readonly station: Station }) {
   const kind = useWorkbench((state) => state.history?.design.rig.kind);
   const stay = useWorkbench((state) => state.evaluation?.stay ?? null);
   const usable = useWorkbench((state) => state.evaluation?.tanks.reduce((sum, t) => sum + t.usableHereL, 0) ?? 0);
+  const hasTank = useWorkbench((state) => (state.history?.design.tanks.length ?? 0) > 0);
   const worst = useWorkbench((state) => findShownResult(state)?.worst.inHandMm ?? null);
   const vents = useWorkbench((state) => state.history?.design.lines.filter((l) => l.kind === "vent").length ?? 0);
   const units = useWorkbench((state) => state.units);
   const texts: Readonly<Record<Station, string>> = {
     rig: kind ? RIG_NAMES[kind].toLowerCase() : "",
     habits: stay ? `${formatNumber(Math.min(stay.here.daysToGreyFull, stay.here.daysToFreshEmpty), 1)} days` : "",
-    tanks: `${formatQuantity(usable, "volume", units)} usable`,
+    tanks: hasTank ? `${formatQuantity(usable, "volume", units)} usable` : "no tank yet",
     falls:
       worst === null
         ? "no drain"

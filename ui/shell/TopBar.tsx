@@ -7,6 +7,7 @@ import { view as look, redo, undo } from "@/store/workbench";
 import { describeEdit } from "@/words/remedies";
 import { Button } from "../kit/Button";
 import { setTheme, setUnits } from "./browserSession";
+import { UpdateLine } from "./UpdateLine";
 
 const SAVE_WORDS: Readonly<Record<SaveState, string>> = {
   saved: "kept in this browser",
@@ -47,6 +48,7 @@ export function TopBar() {
         {SAVE_WORDS[save]}
       </span>
       <span className="flex-1" />
+      <UpdateLine />
       <WayBack />
       <Button
         look="bare"

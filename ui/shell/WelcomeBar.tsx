@@ -1,21 +1,20 @@
 "use client";
 import { FilePlus2, X } from "lucide-react";
 import { useState } from "react";
-import { SAMPLES } from "@/store/session";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
 import { Button } from "../kit/Button";
+import { SAMPLES } from "../library/samples";
 
 const SEEN_KEY = "schleuse-welcome";
 const SAMPLE_IDS: ReadonlySet<string> = new Set(SAMPLES);
 
-/** Says that what is open is a sample, and how to begin one's own, until the builder has done something with it. */
+/** Says that what is open is a sample, and how to begin one's own, until it is put away: nothing moves under a hand that pulls. */
 export function WelcomeBar() {
   const name = useWorkbench((state) => state.history?.design.name);
   const isSample = useWorkbench((state) => SAMPLE_IDS.has(state.history?.design.id ?? ""));
-  const isTouched = useWorkbench((state) => (state.history?.past.length ?? 0) > 0);
   const [isSeen, setIsSeen] = useState(readSeen);
-  if (!isSample || isTouched || isSeen) return null;
+  if (!isSample || isSeen) return null;
   return (
     <section
       aria-label="How to begin"

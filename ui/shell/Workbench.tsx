@@ -64,8 +64,10 @@ export function Workbench() {
       onDrop={onDrop}
       data-phase={phase}
     >
-      <TopBar />
-      <WelcomeBar />
+      <Boundary name="The top line">
+        <TopBar />
+        <WelcomeBar />
+      </Boundary>
       {phase === "ready" ? (
         <main className="flex min-h-0 flex-1">
           <div

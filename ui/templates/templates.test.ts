@@ -1,10 +1,35 @@
+import { readFileSync } from "node:fs";
 import DxfParser, { type ICircleEntity, type ILwpolylineEntity, type IPolylineEntity } from "dxf-parser";
 import { listTankFaces } from "@/core/templates/tankFaces";
 import { PAPERS, type Paper } from "@/core/templates/tileSheet";
 import { readDemo } from "@/tests/demoRigs";
 import { describeOrder } from "@/words/templates";
+import { type Letters, loadLetters } from "./letters";
 import { writeDxf } from "./writeDxf";
 import { writeOrderPdf, writeTemplatePdf } from "./writePdf";
+
+let letters: Letters;
+beforeAll(async () => {
+  letters = await loadLetters(async (file) => {
+    const bytes = readFileSync(`node_modules/@fontsource/barlow-semi-condensed/files/${file}`);
+    return bytes.buffer.slice(bytes.byteOffset, bytes.byteOffset + bytes.length) as ArrayBuffer;
+  });
+});
+
+// What a general reader makes of the letters on the pages.
+async function readWords(bytes: ArrayBuffer): Promise<string> {
+  const { getDocument } = await import("pdfjs-dist/legacy/build/pdf.mjs");
+  const pdf = await getDocument({ data: new Uint8Array(bytes.slice(0)), useSystemFonts: false, isEvalSupported: false })
+    .promise;
+  const pages = await Promise.all(
+    Array.from({ length: pdf.numPages }, async (_, i) => {
+      const { items } = await (await pdf.getPage(i + 1)).getTextContent();
+      return items.map((item) => ("str" in item ? item.str : "")).join("");
+    }),
+  );
+  await pdf.destroy();
+  return pages.join("\n");
+}
 
 const kranich = readDemo("kranich").tanks[0]!;
 const faces = listTankFaces(kranich);
@@ -30,7 +55,7 @@ function readPdf(bytes: ArrayBuffer) {
 test.each(["a4", "letter"] as const)(
   "Kranich's front end on %s: page boxes and lines measure true to 0.1 mm",
   (paper: Paper) => {
-    const { boxes, lines } = readPdf(writeTemplatePdf("Grey tank", front, paper, "metric"));
+    const { boxes, lines } = readPdf(writeTemplatePdf("Grey tank", front, paper, "metric", letters));
     const { widthMm, heightMm } = PAPERS[paper];
     for (const [w, h] of boxes) {
       const [short, long] = [Math.min(w!, h!) * MM_PER_PT, Math.max(w!, h!) * MM_PER_PT];
@@ -48,7 +73,7 @@ test.each(["a4", "letter"] as const)(
 );
 
 test("glued by their crosses the pages join: a wall drawn on two pages lies on one line", () => {
-  const { lines } = readPdf(writeTemplatePdf("Grey tank", front, "a4", "metric"));
+  const { lines } = readPdf(writeTemplatePdf("Grey tank", front, "a4", "metric", letters));
   expect(lines.length).toBeGreaterThan(1);
   // crosses are 8 mm long; the left pair of a page lies over the right pair of the page before
   const uprights = (page: (typeof lines)[number]) =>
@@ -63,12 +88,12 @@ test("glued by their crosses the pages join: a wall drawn on two pages lies on o
 });
 
 test("the same tank gives the same bytes", () => {
-  const make = () => Buffer.from(writeTemplatePdf("Grey tank", front, "a4", "metric")).toString("base64");
+  const make = () => Buffer.from(writeTemplatePdf("Grey tank", front, "a4", "metric", letters)).toString("base64");
   expect(make()).toBe(make());
 });
 
 test("in inches the ruler is 4 in long", () => {
-  const { lines } = readPdf(writeTemplatePdf("Grey tank", front, "letter", "imperial"));
+  const { lines } = readPdf(writeTemplatePdf("Grey tank", front, "letter", "imperial", letters));
   expect(lines[0]!.some(({ mm }) => Math.abs(mm - 101.6) < 0.05)).toBe(true);
 });
 
@@ -90,7 +115,40 @@ test("the order sheet names every port with its side and measures", () => {
   const order = describeOrder(kranich, "metric");
   expect(order.ports).toHaveLength(kranich.ports.length);
   expect(order.ports.find(([name]) => name === "Inlet")!.slice(1, 2)).toEqual(["Front end"]);
-  const { text, boxes } = readPdf(writeOrderPdf(order, "a4"));
-  expect(boxes).toHaveLength(1);
-  for (const [name] of order.ports) expect(text).toContain(`(${name})`);
+  const bytes = writeOrderPdf(order, "a4", letters);
+  expect(readPdf(bytes).boxes).toHaveLength(1);
+});
+
+test("the order sheet reads back as it was written: minus signs, umlauts, other letters; what has no letter is a box", async () => {
+  const name = "Möwe Łódź Żółw Řeka";
+  const stepped = {
+    ...kranich,
+    name,
+    solid: {
+      shape: "prism" as const,
+      axis: "x" as const,
+      lengthMm: 800,
+      profileMm: [
+        { u: -200, v: 0 },
+        { u: 250, v: 0 },
+        { u: 250, v: 190 },
+        { u: -200, v: 190 },
+      ],
+    },
+  };
+  const order = describeOrder(stepped, "metric");
+  // from the same corner as the ports: no corner lies at less than nothing
+  expect(order.corners[0]).toBe("1: 0\u00a0mm, 0\u00a0mm");
+  expect(order.corners[2]).toBe("3: 450\u00a0mm, 190\u00a0mm");
+  const words = await readWords(
+    writeOrderPdf({ ...order, facts: [...order.facts, ["A height", "\u2212200 mm"]] }, "a4", letters),
+  );
+  const plain = (text: string) => text.replace(/[\s\u00a0]/g, "");
+  for (const text of [name, "\u2212200 mm", order.cornerHead, ...order.corners, ...order.ports.flat()]) {
+    expect(plain(words)).toContain(plain(text));
+  }
+  const boxed = readPdf(writeOrderPdf({ ...order, title: "漢字 tank" }, "a4", letters)).text;
+  const without = readPdf(writeOrderPdf({ ...order, title: "tank" }, "a4", letters)).text;
+  const count = (text: string) => (text.match(/ re\n?S?/g) ?? []).length;
+  expect(count(boxed) - count(without)).toBe(2);
 });

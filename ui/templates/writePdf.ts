@@ -5,6 +5,7 @@ import type { FaceDrawing } from "@/core/templates/tankFaces";
 import { OVERLAP_MM, PAPERS, type Paper, RIM_MM, type Tile, tileSheet } from "@/core/templates/tileSheet";
 import { describeHole, FACE_NAMES, type OrderSheet } from "@/words/templates";
 import type { Units } from "@/words/units";
+import { breakWords, installLetters, type Letters, writeWords } from "./letters";
 
 /** A pencil's line, mm. */
 const LINE_MM = 0.25;
@@ -12,13 +13,15 @@ const LINE_MM = 0.25;
 const NOTE_PT = 9;
 
 // The same design gives the same bytes.
-function openPdf(widthMm: number, heightMm: number): jsPDF {
+function openPdf(widthMm: number, heightMm: number, letters: Letters): jsPDF {
   const pdf = new jsPDF({
     unit: "mm",
     format: [widthMm, heightMm],
     orientation: widthMm > heightMm ? "landscape" : "portrait",
     compress: false,
+    putOnlyUsedFonts: true,
   });
+  installLetters(pdf, letters);
   pdf.setCreationDate("D:20000101000000+00'00'");
   pdf.setFileId("5C41E05E5C41E05E5C41E05E5C41E05E");
   return pdf;
@@ -28,11 +31,17 @@ function openPdf(widthMm: number, heightMm: number): jsPDF {
  * One face of a tank in full size on tiled pages: crosses that lie on one another when the pages are glued, and on each
  * page a ruler that tells whether it was printed at its size.
  */
-export function writeTemplatePdf(tankName: string, drawing: FaceDrawing, paper: Paper, units: Units): ArrayBuffer {
+export function writeTemplatePdf(
+  tankName: string,
+  drawing: FaceDrawing,
+  paper: Paper,
+  units: Units,
+  letters: Letters,
+): ArrayBuffer {
   const { isLying, tiles } = tileSheet(drawing, paper);
   const { widthMm: w, heightMm: h } = PAPERS[paper];
   const [pageWidth, pageHeight] = isLying ? [h, w] : [w, h];
-  const pdf = openPdf(pageWidth, pageHeight);
+  const pdf = openPdf(pageWidth, pageHeight, letters);
   tiles.forEach((tile, i) => {
     if (i > 0) pdf.addPage([pageWidth, pageHeight], isLying ? "landscape" : "portrait");
     drawTile(pdf, drawing, tile, units);
@@ -59,14 +68,13 @@ function drawTile(pdf: jsPDF, drawing: FaceDrawing, tile: Tile, units: Units): v
   pdf.setLineDashPattern([3, 2], 0);
   drawOutline(pdf, drawing.inside.map(at));
   pdf.setLineDashPattern([], 0);
-  pdf.setFontSize(NOTE_PT);
   for (const hole of drawing.holes) {
     const [x, y] = at(hole.at);
     const arm = hole.boreMm / 2 + 5;
     pdf.circle(x, y, hole.boreMm / 2, "S");
     pdf.line(x - arm, y, x + arm, y);
     pdf.line(x, y - arm, x, y + arm);
-    pdf.text(describeHole(hole, units), x + arm + 1.5, y + 1);
+    writeWords(pdf, describeHole(hole, units), x + arm + 1.5, y + 1, { size: NOTE_PT });
   }
   pdf.restoreGraphicsState();
   // the crosses of neighbours lie on the same place of the drawing
@@ -92,15 +100,17 @@ function drawFoot(pdf: jsPDF, pageWidth: number, pageHeight: number, units: Unit
   pdf.setLineWidth(LINE_MM);
   pdf.line(RIM_MM, y, RIM_MM + length, y);
   for (let at = 0; at <= length + 1e-6; at += step) pdf.line(RIM_MM + at, y, RIM_MM + at, y - 2);
-  pdf.setFontSize(NOTE_PT - 1);
-  pdf.text(`${says}: measure it before you cut. Print at 100 %, not fitted to the page.`, RIM_MM, y - 3.2);
-  pdf.text(name, pageWidth - RIM_MM, y, { align: "right" });
+  const size = NOTE_PT - 1;
+  writeWords(pdf, `${says}: measure it before you cut. Print at 100 %, not fitted to the page.`, RIM_MM, y - 3.2, {
+    size,
+  });
+  writeWords(pdf, name, pageWidth - RIM_MM, y, { size, align: "right" });
 }
 
 /** Every dimension and port of a tank on paper, for the one who makes it. */
-export function writeOrderPdf(order: OrderSheet, paper: Paper): ArrayBuffer {
+export function writeOrderPdf(order: OrderSheet, paper: Paper, letters: Letters): ArrayBuffer {
   const { widthMm, heightMm } = PAPERS[paper];
-  const pdf = openPdf(widthMm, heightMm);
+  const pdf = openPdf(widthMm, heightMm, letters);
   let y = 22;
   const feed = (by: number) => {
     y += by;
@@ -109,44 +119,45 @@ export function writeOrderPdf(order: OrderSheet, paper: Paper): ArrayBuffer {
       y = 22;
     }
   };
-  pdf.setFontSize(18);
-  pdf.text(order.title, RIM_MM, y);
-  pdf.setFontSize(10);
-  feed(10);
+  const size = 10;
+  for (const line of breakWords(pdf, order.title, 180, 18)) {
+    writeWords(pdf, line, RIM_MM, y, { size: 18 });
+    feed(9);
+  }
   for (const [label, value] of order.facts) {
-    pdf.text(label, RIM_MM, y);
-    pdf.text(value, RIM_MM + 70, y);
+    writeWords(pdf, label, RIM_MM, y, { size });
+    writeWords(pdf, value, RIM_MM + 70, y, { size });
     feed(6);
   }
   feed(4);
   const columns = [0, 30, 55, 80, 108, 136];
-  const row = (cells: readonly string[]) => {
-    const lines = cells.map(
-      (cell, i) => pdf.splitTextToSize(cell, (columns[i + 1] ?? 182) - columns[i]! - 2) as string[],
+  const row = (cells: readonly string[], weight: "normal" | "bold") => {
+    const lines = cells.map((cell, i) =>
+      breakWords(pdf, cell, (columns[i + 1] ?? 182) - columns[i]! - 2, size, weight),
     );
-    lines.forEach((text, i) => {
-      pdf.text(text, RIM_MM + columns[i]!, y);
+    lines.forEach((texts, i) => {
+      for (const [n, text] of texts.entries()) writeWords(pdf, text, RIM_MM + columns[i]!, y + n * 5, { size, weight });
     });
-    feed(5 * Math.max(...lines.map((text) => text.length)) + 1);
+    feed(5 * Math.max(1, ...lines.map((texts) => texts.length)) + 1);
   };
-  pdf.setFont("helvetica", "bold");
-  row(order.portHead);
-  pdf.setFont("helvetica", "normal");
-  for (const port of order.ports) row(port);
+  row(order.portHead, "bold");
+  for (const port of order.ports) row(port, "normal");
   if (order.corners.length > 0) {
     feed(4);
-    pdf.text("Corners of the inside of the profile, across and up from its lowest rear right corner:", RIM_MM, y);
+    writeWords(pdf, order.cornerHead, RIM_MM, y, { size });
     feed(6);
     for (const corner of order.corners) {
-      pdf.text(corner, RIM_MM, y);
+      writeWords(pdf, corner, RIM_MM, y, { size });
       feed(5);
     }
   }
   feed(6);
-  pdf.text(
+  writeWords(
+    pdf,
     "Measure the space once more before you order. Mind the fittings at both ends and the room to lift it in.",
     RIM_MM,
     y,
+    { size },
   );
   return pdf.output("arraybuffer");
 }

@@ -1,11 +1,10 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
-
-const NAMES = ["kranich", "lesesaal", "lesesaal-furnished", "puppenwagen", "otter"];
+import { SAMPLES } from "@/ui/library/samples";
 
 export const dynamic = "force-static";
 export const dynamicParams = false;
-export const generateStaticParams = () => NAMES.map((name) => ({ name }));
+export const generateStaticParams = () => SAMPLES.map((name) => ({ name }));
 
 /** A sample rig as a design file. */
 export async function GET(_request: Request, { params }: { params: Promise<{ name: string }> }): Promise<Response> {

@@ -1,4 +1,5 @@
 import { createSerwistRoute } from "@serwist/turbopack";
+import { SAMPLES } from "@/ui/library/samples";
 
 const revision = process.env["BUILD_ID"] ?? "dev";
 
@@ -7,11 +8,11 @@ export const { dynamic, dynamicParams, revalidate, generateStaticParams, GET } =
   swSrc: "app/sw.ts",
   useNativeEsbuild: true,
   globPatterns: [".next/static/**/*.{js,css,woff2}", "public/**/*"],
-  additionalPrecacheEntries: [
-    "/",
-    "/samples/kranich",
-    "/samples/lesesaal",
-    "/samples/puppenwagen",
-    "/samples/otter",
-  ].map((url) => ({ url, revision })),
+  esbuildOptions: { sourcemap: false },
+  additionalPrecacheEntries: ["/", "/manifest.webmanifest", ...SAMPLES.map((name) => `/samples/${name}`)].map(
+    (url) => ({
+      url,
+      revision,
+    }),
+  ),
 });

@@ -1,0 +1,53 @@
+"use client";
+import { useEffect, useState } from "react";
+import { Button } from "../kit/Button";
+import { session } from "./browserSession";
+
+/** Tells quietly that a newer version lies ready; this tab keeps its own until it is reloaded, and saves before. */
+export function UpdateLine() {
+  const [waiting, setWaiting] = useState<ServiceWorker | null>(null);
+  useEffect(() => watchForUpdate(setWaiting), []);
+  if (!waiting) return null;
+  const take = async () => {
+    await session.flush();
+    if (!session.canLeave()) return;
+    // the page is loaded anew by the version that takes over
+    navigator.serviceWorker.addEventListener("controllerchange", () => window.location.reload(), { once: true });
+    waiting.postMessage({ type: "SKIP_WAITING" });
+  };
+  return (
+    <span className="flex items-center gap-1 text-[12.5px] text-faint" role="status">
+      <span className="phone:hidden">A newer version is ready.</span>
+      <Button look="bare" onClick={() => void take()}>
+        Reload into it
+      </Button>
+    </span>
+  );
+}
+
+/** Looks again after so long, ms: a tab may stay open for days. */
+const LOOK_EVERY_MS = 3_600_000;
+
+function watchForUpdate(onWaiting: (worker: ServiceWorker) => void): () => void {
+  if (!("serviceWorker" in navigator)) return () => undefined;
+  const { serviceWorker } = navigator;
+  let isGone = false;
+  let timer: ReturnType<typeof setInterval> | null = null;
+  const offer = (worker: ServiceWorker | null) => {
+    // the first version of all has nothing to take over from
+    if (worker && serviceWorker.controller && !isGone) onWaiting(worker);
+  };
+  void serviceWorker.ready.then((registration) => {
+    if (isGone) return;
+    offer(registration.waiting);
+    registration.addEventListener("updatefound", () => {
+      const { installing } = registration;
+      installing?.addEventListener("statechange", () => installing.state === "installed" && offer(installing));
+    });
+    timer = setInterval(() => void registration.update().catch(() => undefined), LOOK_EVERY_MS);
+  });
+  return () => {
+    isGone = true;
+    if (timer) clearInterval(timer);
+  };
+}
