@@ -1,3 +1,4 @@
+import { spawnSync } from "node:child_process";
 import { readDemoText } from "@/tests/demoRigs";
 import { runCli } from "./main";
 
@@ -66,4 +67,24 @@ test("every sample rig reads as sentences: no broken figure, the caution at the 
       expect(out.trim().split("\n").pop()).toMatch(/Local rules and licensed practice come first/);
     }
   }
+});
+
+test("whatever a file is, no more of it is read than a design can have; a tilt left empty is refused", () => {
+  expect(runCli(["check", "/dev/zero"])).toMatchObject({ code: 2, out: "" });
+  expect(runCli(["check", "."])).toMatchObject({ code: 2, out: "" });
+  expect(runCli(["check", "demo/kranich.json"])).toMatchObject({ code: 0 });
+  for (const empty of ["", "  "]) {
+    expect(runCli(["check", "demo:kranich", "--pitch", empty], read).err).toMatch(/^--pitch takes degrees/);
+  }
+  expect(runCli(["check", "demo:kranich", "--pitch"], read)).toMatchObject({ code: 2 });
+  const odd = runCli(["check", "no\u001b[31msuch\u202e"], read);
+  expect([...odd.err].some((sign) => sign === "\u001b" || sign === "\u202e")).toBe(false);
+});
+
+test("output that cannot be written is one line and exit 2", () => {
+  const run = spawnSync("sh", ["-c", "node cli/bin.mjs check demo/kranich.json --json > /dev/full"], {
+    encoding: "utf8",
+  });
+  expect(run.status).toBe(2);
+  expect(run.stderr.trim().split("\n")).toHaveLength(1);
 });

@@ -120,3 +120,36 @@ test("Lesesaal, bare: twelve fixtures where they stand, each with a way that was
   expect(actions).toBeGreaterThan(WHOLE.length * 6);
   expect(seconds + waitedS).toBeLessThan(MOST_S);
 });
+
+test("the section comes with the first drain and after an undo; a fixture without a drain can be named and taken out", async ({
+  page,
+}) => {
+  const troubles: string[] = [];
+  page.on("pageerror", (error) => troubles.push(error.message));
+  await openWorkbench(page);
+  await openSample(page, "Kranich, bare");
+  const findings = page.getByRole("region", { name: "Findings" });
+  await expect(findings).toContainText("Nothing to judge yet");
+  await expect(findings).not.toContainText(/Nothing found against it|wherever it is parked/);
+  // no tank yet: the fixture stands alone, in the list, with its fields
+  await page.getByLabel("Add a fixture").selectOption("basin");
+  await expect(page.getByRole("group", { name: "Fixtures" })).toContainText("Basin, no drain yet");
+  const alone = page.getByRole("group", { name: "Basin, underside of the waste" });
+  await alone.getByLabel("From the rear edge").fill("1800");
+  await alone.getByLabel("From the rear edge").press("Enter");
+  await expect(alone.getByLabel("From the rear edge")).toHaveValue("1800");
+  await alone.getByRole("button", { name: "Take Basin out" }).click();
+  await expect(alone).toBeHidden();
+  await page.getByRole("button", { name: "Hang a grey tank" }).click();
+  await page.getByRole("button", { name: "Add a kitchen sink" }).click();
+  const drawn = page.getByRole("group", { name: /^Long section/ });
+  await expect(drawn.getByRole("button", { name: /^Move/ }).first()).toBeVisible();
+  await page.getByRole("button", { name: "Zoom in on the section" }).click();
+  await expect(page.getByRole("button", { name: "Show the whole section" })).toBeEnabled();
+  await page.keyboard.press("4");
+  await page.getByRole("button", { name: "Take Kitchen sink out" }).click();
+  await expect(drawn).toBeHidden();
+  await page.keyboard.press("Control+z");
+  await expect(drawn.getByRole("button", { name: /^Move/ }).first()).toBeVisible();
+  expect(troubles).toEqual([]);
+});

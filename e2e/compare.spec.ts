@@ -15,7 +15,7 @@ for (const name of RIG_NAMES) {
       .getByRole("group", { name: /^Place of its/ })
       .first()
       .getByLabel("Over the floor");
-    await height.fill(String(Number((await height.inputValue()).replace("\u2212", "-")) - 7));
+    await height.fill(String(Number((await height.inputValue()).replace("\u2212", "-")) + 15));
     await height.press("Enter");
     await expect.poll(() => readInHand(page, "level")).not.toBe(original);
     const changed = await readInHand(page, "level");

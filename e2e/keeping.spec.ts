@@ -1,4 +1,4 @@
-import { expect, openSample, openWorkbench, pull, readInHand, section, test } from "./fixtures";
+import { expect, expectAccessible, openSample, openWorkbench, pull, readInHand, section, test } from "./fixtures";
 
 const tankHandle = (page: Parameters<typeof section>[0]) =>
   section(page).getByRole("button", { name: "Move Grey tank" });
@@ -89,6 +89,11 @@ test("by keyboard alone: from a faulty rig to a sound one, and saved", async ({ 
   await walkTo(/^Do it$/);
   await page.keyboard.press("Enter");
   await expect(page.getByTestId("verdict")).toContainText("Runs wherever you park");
+  // the remedy is gone, and the hand goes on from where it was
+  await expect.poll(() => page.evaluate(() => document.activeElement?.tagName)).not.toBe("BODY");
+  await section(page).getByRole("button", { name: "Move Grey tank" }).focus();
+  await page.keyboard.press("ArrowDown");
+  await expect(page.getByTestId("said")).toContainText(/Grey tank: .* from the rear edge.* In hand at the worst/);
   await page.keyboard.press("w");
   await expect(page.getByTestId("attitude")).not.toHaveText("Standing level");
   const [download] = await Promise.all([page.waitForEvent("download"), page.keyboard.press("Control+s")]);
@@ -103,4 +108,19 @@ test("what is opened last comes back first, with the tilt level and nothing to u
   await expect(page.getByRole("button", { name: "Designs; Otter is open" })).toBeVisible();
   await expect(page.getByTestId("attitude")).toHaveText("Standing level");
   await expect(page.getByRole("button", { name: "Undo", exact: true })).toBeDisabled();
+});
+
+test("a part that cannot be loaded is said in its place; the others work on, and nothing is lost", async ({ page }) => {
+  page.removeAllListeners("console");
+  await openWorkbench(page);
+  await page.waitForTimeout(1_500);
+  await page.route(/_next\/static\/chunks/, (route) => route.abort());
+  await page.keyboard.press("1");
+  const failed = page.getByRole("alert").filter({ hasText: "This station could not be loaded" });
+  await expect(failed).toBeVisible();
+  await pull(page, tankHandle(page), 0, 6);
+  await expect(page.getByRole("button", { name: /^Undo: Move/ })).toBeEnabled();
+  await expect(failed.getByRole("button", { name: "Save to a file" })).toBeVisible();
+  await expectAccessible(page);
+  await page.unroute(/_next\/static\/chunks/);
 });

@@ -51,9 +51,65 @@ test("several designs: duplicate, rename, delete with undo", async ({ page }) =>
   await expect(sheet.getByRole("button", { name: /^Kranich, second try/ })).toBeVisible();
   await sheet.getByRole("button", { name: "Delete Kranich, second try" }).click();
   await expect(sheet.getByRole("button", { name: /^Kranich, second try/ })).toHaveCount(0);
+  // it is undone where it was done: by the button in the sheet, by keys, or out of the bin
+  await sheet.getByRole("button", { name: "Undo" }).click();
+  await expect(
+    page.getByRole("button", { name: "Designs; Kranich, second try is open", includeHidden: true }),
+  ).toBeVisible();
+  await sheet.getByRole("button", { name: "Delete Kranich, second try" }).click();
+  await expect(sheet.getByText(/is in the bin/)).toBeVisible();
+  await page.keyboard.press("Control+z");
+  await expect(sheet.getByRole("button", { name: /^Kranich, second try/ })).toBeVisible();
+  await sheet.getByRole("button", { name: "Delete Kranich, second try" }).click();
+  await sheet.getByText(/^In the bin: 1/).click();
+  await expect(sheet.getByText("gone for good in 30 days")).toBeVisible();
+  await expectAccessible(page);
+  await sheet.getByRole("button", { name: "Put Kranich, second try back" }).click();
+  await expect(sheet.getByRole("button", { name: /^Kranich, second try/ })).toBeVisible();
+});
+
+test("an edit made right before the page is left is there again", async ({ page }) => {
+  await openWorkbench(page);
+  await page.keyboard.press("3");
+  const height = page.getByRole("group", { name: /^Place of its/ }).getByLabel("Over the floor");
+  for (const z of [-301, -302, -303]) {
+    await height.fill(String(z));
+    await height.press("Enter");
+    await page.reload();
+    await expect(page.locator('[data-phase="ready"]')).toBeVisible();
+    await page.keyboard.press("3");
+    await expect(height).toHaveValue(`\u2212${-z}`);
+  }
+});
+
+test("the wizard holds what it does not understand, and closing it loses no measure; its first drain runs", async ({
+  page,
+}) => {
+  await openWorkbench(page);
+  await page.getByRole("region", { name: "How to begin" }).getByRole("button", { name: "New design" }).click();
+  const sheet = page.getByRole("dialog");
+  await sheet.getByRole("button", { name: "Boat" }).click();
+  await sheet.getByLabel("Sole, length").fill("abc");
+  await sheet.getByRole("button", { name: /^Next: heights/ }).click();
+  await expect(sheet.getByLabel("Sole, length")).toHaveValue("abc");
+  await expect(sheet.getByRole("alert")).toContainText("That is not a number");
+  await sheet.getByLabel("Sole, length").fill("5000");
+  await sheet.getByRole("button", { name: /^Next: heights/ }).click();
+  await expect(sheet).not.toContainText(/metal|tyre|door|ground/i);
   await page.keyboard.press("Escape");
-  await page.getByRole("status").getByRole("button", { name: "Undo" }).click();
-  await expect(page.getByRole("button", { name: "Designs; Kranich, second try is open" })).toBeVisible();
+  await expect(sheet).toBeHidden();
+  await page.keyboard.press("n");
+  await sheet.getByRole("button", { name: "Back" }).click();
+  await expect(sheet.getByLabel("Sole, length")).toHaveValue("5000");
+  for (const next of [/heights/, /in the bilge/, /the sink/, /the tank/, /habits/]) {
+    await sheet.getByRole("button", { name: new RegExp(`^Next: ${next.source}`) }).click();
+    if (next.source === "in the bilge") await sheet.getByLabel("Ballast or an engine in the bilge").check();
+  }
+  await sheet.getByRole("button", { name: "Draw it" }).click();
+  await expect(page.getByRole("button", { name: "Designs; My boat is open" })).toBeVisible();
+  await expect(page.getByRole("region", { name: "Findings" })).not.toContainText("to settle before you drill");
+  await expect(section(page).getByText("waterline")).toBeVisible();
+  await expect(section(page).getByText("underside of the keel")).toBeVisible();
 });
 
 test("save to a file, change the design, open the file again", async ({ page }) => {
@@ -127,6 +183,16 @@ test("the palette finds a command by its name", async ({ page }) => {
   await page.keyboard.type("worst");
   await page.keyboard.press("Enter");
   await expect(page.getByTestId("attitude")).not.toHaveText("Standing level");
+  for (const [word, answer] of [
+    ["help", "Keyboard shortcuts"],
+    ["toilet", "black water"],
+    ["delete", "Designs: open, duplicate, rename, delete"],
+  ] as const) {
+    await page.keyboard.press("Control+k");
+    await page.keyboard.type(word);
+    await expect(page.getByRole("option", { name: answer }).first()).toBeVisible();
+    await page.keyboard.press("Escape");
+  }
   await page.keyboard.press("?");
   await expect(page.getByRole("dialog")).toContainText("Move the selected point 1 mm");
   await expectAccessible(page);

@@ -9,10 +9,16 @@ test("after the first load the whole application works without a network", async
   await context.setOffline(true);
   await page.reload();
   await expect(page.locator('[data-phase="ready"]')).toBeVisible();
+  await openSample(page, "Lesesaal, furnished");
   await openSample(page, "Lesesaal");
   await expect(page.getByTestId("map-status")).toHaveAttribute("data-status", "ready");
   await page.keyboard.press("w");
   await expect(page.getByTestId("attitude")).not.toHaveText("Standing level");
+  expect(await page.evaluate(async () => (await fetch("/manifest.webmanifest")).ok)).toBe(true);
+  for (const address of ["/?from=a-link", "/no/such/page"]) {
+    await page.goto(address);
+    await expect(page.locator('[data-phase="ready"]')).toBeVisible();
+  }
   await context.setOffline(false);
 });
 

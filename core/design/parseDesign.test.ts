@@ -15,7 +15,7 @@ function readFault(change: (doc: Record<string, never>) => void): Fault {
 test.each(DEMO_NAMES)("%s is read, and written again it is the same file", (name) => {
   const design = readDemo(name);
   const again = parseDesignText(JSON.stringify(design));
-  expect(again).toEqual({ ok: true, design, fromVersion: CURRENT_VERSION });
+  expect(again).toEqual({ ok: true, design, fromVersion: CURRENT_VERSION, cleaned: false });
 });
 
 test.each<[string, string, Fault["code"]]>([

@@ -158,6 +158,30 @@ test.each<[Finding["code"], Finding["severity"], readonly EditOp[]]>([
     "should",
     [set(["rig", "axles"], [{ name: "Axle", xMm: 0, spareKg: null }]), set(["rules", "limits", "rampEnd"], 60)],
   ],
+  ["fixtureOutside", "must", [set(["fixtures", "sink", "outletMm", "y"], 4000)]],
+  ["fixtureOutside", "must", [set(["fixtures", "sink", "outletMm", "z"], 2600)]],
+  ["useOverfillsTank", "must", [set(["fixtures", "sink", "volumePerUseL"], 200)]],
+  ["legBarely", "should", [set(["rules", "limits", "layTolerance"], 90)]],
+  [
+    "trapInFloor",
+    "should",
+    [set(["fixtures", "sink", "outletMm", "z"], 120), set(["lines", drain.id, "bendsMm", 0, "z"], 20)],
+  ],
+  [
+    "ventInRoom",
+    "should",
+    [
+      set(
+        ["lines", vent.id, "pointsMm"],
+        [
+          { x: 1500, y: 0, z: 200 },
+          { x: 1500, y: 0, z: 1500 },
+        ],
+      ),
+    ],
+  ],
+  ["noFixtureYet", "note", [set(["lines"], []), set(["fixtures"], [])]],
+  ["noTankYet", "note", [set(["lines"], []), set(["tanks"], [])]],
   ["greyEndsStay", "note", [set(["habits", "freshL"], 900)]],
 ])("%s, a %s", (code, severity, ops) => {
   expect(find(kranich, code)).toBeUndefined();

@@ -149,3 +149,15 @@ test("more water than bowl and drain take runs over the rim, and is counted", ()
   expect(pour.spiltL).toBeGreaterThan(20);
   expect(pour.fixtures[0]).toMatchObject({ runsOver: true });
 });
+
+test("more than the tank holds does not vanish in it: it is full, the rest stands in the drain and comes up", () => {
+  const design = readDemo("kranich");
+  const pour = computePour(design, LEVEL, [{ kind: "run", fixtureId: "sink", lps: 0.2, seconds: 400 }]);
+  const [tank] = pour.tanks;
+  expect(tank).toMatchObject({ tankId: "grey", isFull: true });
+  expect(tank!.gotL).toBeLessThanOrEqual(tank!.takesL + 1e-9);
+  const last = pour.frames.at(-1)!;
+  const inLegs = last.legsL.reduce((sum, l) => sum + l, 0) - pour.frames[0]!.legsL.reduce((sum, l) => sum + l, 0);
+  expect(tank!.gotL + inLegs + last.fixturesL[0]! + pour.spiltL).toBeCloseTo(80, 6);
+  expect(pour.fixtures[0]!.runsOver || pour.fixtures[0]!.emptyAfterS === null).toBe(true);
+});

@@ -166,7 +166,8 @@ export function computePour(design: Design, attitude: Attitude, events: readonly
     }
     if (step % perFrame === 0) note((step / perFrame) * FRAME_S);
     const isMoving = basins.some((b) => b.litres > SETTLED_L) || cells.some((c) => c.litres - c.keptL > SETTLED_L);
-    if (second > lastRunS && (!isMoving || isStuck(stores, cells, basins))) break;
+    // only at a frame, so that the last one shown is how it ends
+    if (step % perFrame === 0 && second > lastRunS && (!isMoving || isStuck(stores, cells, basins))) break;
   }
   return {
     legs: cells.map(({ lineId, index, fullL, keptL }) => ({ lineId, index, fullL, keptL })),

@@ -9,7 +9,7 @@ import {
   NOTHING_UNDER,
 } from "@/core/design/firstObstacles";
 import { RIG_KINDS, type RigKind } from "@/core/design/rig";
-import { buildFirstDesign } from "@/core/edits/firstDesign";
+import { buildFirstDesign } from "@/core/routes/firstDesign";
 import type { Quantity } from "@/core/workings/working";
 import { createDesignId } from "@/store/library";
 import { useWorkbench } from "@/store/useWorkbench";

@@ -188,7 +188,7 @@ function Fixed({ name, label, working, figure }: FixedProps) {
     <Figure
       working={working}
       label={label}
-      className="flex w-14 shrink-0 flex-col border-l border-ink text-left first:border-l-0 phone:w-12"
+      className="flex min-w-14 shrink-0 flex-col border-l border-ink text-left whitespace-nowrap first:border-l-0 phone:min-w-12"
     >
       <span className="strip-spent h-3 w-full border-b border-rule" />
       <span className="flex w-full flex-1 flex-col justify-center px-1.5 text-[13px] leading-[1.1]">

@@ -1,10 +1,12 @@
 import { createDesign, type FirstMeasures } from "../design/createDesign";
 import type { Design } from "../design/design";
+import { applyEdit } from "../design/edit";
 import { type FirstObstacles, NOTHING_UNDER } from "../design/firstObstacles";
 import { type ParseOutcome, parseDesign } from "../design/parseDesign";
 import type { RigKind } from "../design/rig";
 import { evaluate } from "../evaluate/evaluate";
 import { findClearance, measureTankGaps } from "../fit/obstacleGaps";
+import { findRoutes } from "./findRoutes";
 
 export type FirstDesign = {
   readonly id: string;
@@ -23,7 +25,7 @@ const MOST_TRIED = 40;
 /**
  * A first design from the first measures. Where the builder has measured no place for the tank it hangs as near to the sink
  * as it keeps clear of what is under the floor and its drain has nothing that must be settled; where there is no such place,
- * the nearest clear one. Refused with the faults of what was measured.
+ * the nearest clear one, with another way for the drain where there is one. Refused with the faults of what was measured.
  */
 export function buildFirstDesign({ id, name, kind, measures, under = NOTHING_UNDER }: FirstDesign): ParseOutcome {
   const at = (m: FirstMeasures) => createDesign(id, name, kind, m, under);
@@ -40,8 +42,23 @@ export function buildFirstDesign({ id, name, kind, measures, under = NOTHING_UND
     tried += 1;
     if (musts === 0 || tried === MOST_TRIED) break;
   }
-  return best?.outcome ?? parseDesign(at(measures));
+  return best ? layAnew(best.outcome) : parseDesign(at(measures));
 }
+
+// Where the straight drain of a first design will not do, the finder lays it: another way, or one with the tank lower.
+function layAnew(outcome: ParseOutcome): ParseOutcome {
+  if (!outcome.ok || countMusts(outcome.design) === 0) return outcome;
+  const drain = outcome.design.lines.find(({ kind }) => kind === "drain");
+  const routes = drain && findRoutes(outcome.design, drain.id);
+  for (const { edit } of [...(routes?.proposals ?? []), ...(routes?.changes ?? [])]) {
+    const laid = applyEdit(outcome.design, edit);
+    if (laid.ok && countMusts(laid.design) === 0) return { ...outcome, design: laid.design };
+  }
+  return outcome;
+}
+
+const countMusts = (design: Design): number =>
+  evaluate(design).findings.filter(({ severity }) => severity === "must").length;
 
 type Place = { readonly tankForwardMm: number; readonly tankLeftMm: number };
 
