@@ -42,10 +42,41 @@ test("--json gives the whole evaluation with remedies and workings", () => {
   expect(json.drains[0].here.inHandMm).toBeGreaterThan(0);
 });
 
+test("days: every tank with its litres, its days and how they are known; the same seed says the same", () => {
+  const ask = (...more: string[]) => runCli(["days", "demo:kranich", "--json", "--journeys", "500", ...more], read);
+  const { out, code } = ask("--days", "10");
+  const json = JSON.parse(out);
+  expect(code).toBe(0);
+  expect(json.stores.map((s: { holds: string; method: string }) => [s.holds, s.method])).toEqual([
+    ["fresh", "exact"],
+    ["grey", "simulated"],
+  ]);
+  for (const { chanceByDay, dayAt, meanLPerDay, roomL } of json.stores) {
+    expect(chanceByDay).toHaveLength(10);
+    expect(meanLPerDay).toBeGreaterThan(0);
+    expect(dayAt.p10).toBeLessThanOrEqual(Math.ceil(roomL / meanLPerDay));
+  }
+  expect(ask("--days", "10").out).toBe(out);
+  const worst = JSON.parse(ask("--standing", "worst").out).stores;
+  expect(worst[1].roomL).toBeLessThan(json.stores[1].roomL);
+  expect(runCli(["days", "demo:kranich"], read).out).toMatch(/ends the stay/);
+  for (const bad of [
+    ["--days", "0"],
+    ["--seed", "x"],
+    ["--journeys", "2e9"],
+    ["--standing", "moon"],
+  ]) {
+    expect(runCli(["days", "demo:kranich", ...bad], read)).toMatchObject({ code: 2, out: "" });
+  }
+});
+
 test("the schema describes a design and its bounds", () => {
   const schema = JSON.parse(runCli(["schema"], read).out);
   expect(schema.$schema).toContain("2020-12");
-  expect(schema.properties.habits.properties.people).toMatchObject({ type: "integer", minimum: 1 });
+  expect(schema.properties.habits.properties.people.items.properties.count).toMatchObject({
+    type: "integer",
+    minimum: 1,
+  });
   expect(schema.required).toContain("version");
 });
 

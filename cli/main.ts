@@ -8,12 +8,15 @@ import { evaluate } from "@/core/evaluate/evaluate";
 import { proposeRemedies } from "@/core/remedies/proposeRemedies";
 import { listWorkings } from "@/core/workings/listWorkings";
 import { describeFault } from "@/words/faults";
+import { type DaysOptions, printDays, reportDays, USUAL_DAYS } from "./days";
 import { reportDesign } from "./report";
 
 /** What a command prints and how it ends: 0 clean, 1 findings of the highest severity, 2 a file or a command not read. */
 export type CliOutcome = { readonly code: 0 | 1 | 2; readonly out: string; readonly err: string };
 
 const USAGE = `schleuse check FILE [--json] [--imperial] [--pitch DEG] [--roll DEG]   findings of a design
+schleuse days FILE [--days N] [--journeys N] [--seed N] [--standing ID|worst] [--json] [--imperial] [--pitch DEG] [--roll DEG]
+                                                                         how long it lasts, tank by tank
 schleuse schema                                                          JSON Schema of a design file
 Pitch above 0 is nose down, roll above 0 is right side low. Exit: 0 clean, 1 something must be settled, 2 not read.
 `;
@@ -22,6 +25,7 @@ Pitch above 0 is nose down, roll above 0 is right side low. Exit: 0 clean, 1 som
 export function runCli(args: readonly string[], readFile: (path: string) => string = readUtf8): CliOutcome {
   const [command, ...rest] = args;
   if (command === "check") return check(rest, readFile);
+  if (command === "days") return days(rest, readFile);
   if (command === "schema") {
     const schema = z.toJSONSchema(designSchema, { target: "draft-2020-12", io: "input" });
     return { code: 0, out: `${JSON.stringify({ title: "Schleuse design", ...schema }, null, 2)}\n`, err: "" };
@@ -52,7 +56,52 @@ function readUtf8(path: string): string {
 const CHUNK_BYTES = 65_536;
 
 function check(args: readonly string[], readFile: (path: string) => string): CliOutcome {
-  const options = readOptions(args);
+  const asked = readAsked(args, readFile, {});
+  if ("code" in asked) return asked;
+  const { design, options } = asked;
+  const evaluation = evaluate(design, options.attitude);
+  const code = evaluation.findings.some((finding) => finding.severity === "must") ? 1 : 0;
+  const out = options.json
+    ? `${JSON.stringify(toJson(design, evaluation), null, 2)}\n`
+    : reportDesign(design, evaluation, options.units);
+  return { code, out, err: "" };
+}
+
+const DAYS_OPTIONS: CountOptions = { "--days": [1, 365], "--journeys": [1, 1_000_000], "--seed": [0, 4_294_967_295] };
+
+function days(args: readonly string[], readFile: (path: string) => string): CliOutcome {
+  const at = args.indexOf("--standing");
+  const standingId = at < 0 ? null : cleanName(args[at + 1] ?? "");
+  const asked = readAsked(at < 0 ? args : args.toSpliced(at, 2), readFile, DAYS_OPTIONS);
+  if ("code" in asked) return asked;
+  const { design, options } = asked;
+  const standing = design.rig.standings.find(({ id }) => id === standingId);
+  if (standingId !== null && standingId !== "worst" && !standing) {
+    const known = ["worst", ...design.rig.standings.map(({ id }) => id)].join(", ");
+    return fail(`--standing ${standingId} is not one of this rig's: ${known}.`);
+  }
+  const attitude = standing?.attitude ?? options.attitude;
+  const wanted: DaysOptions = {
+    days: options.counts["--days"] ?? USUAL_DAYS.days,
+    journeys: options.counts["--journeys"] ?? USUAL_DAYS.journeys,
+    seed: options.counts["--seed"] ?? USUAL_DAYS.seed,
+    standing: standingId === "worst" ? "worst" : "here",
+  };
+  const out = options.json
+    ? `${JSON.stringify(reportDays(design, attitude, wanted), null, 2)}\n`
+    : printDays(design, attitude, wanted, options.units);
+  return { code: 0, out, err: "" };
+}
+
+type Asked = { readonly design: Design; readonly options: Options };
+
+// The design a command is about, and how it wants it told; or why that is not to be had.
+function readAsked(
+  args: readonly string[],
+  readFile: (path: string) => string,
+  counts: CountOptions,
+): Asked | CliOutcome {
+  const options = readOptions(args, counts);
   if (typeof options === "string") return fail(options);
   let text: string;
   try {
@@ -62,13 +111,7 @@ function check(args: readonly string[], readFile: (path: string) => string): Cli
   }
   const outcome = parseDesignText(text);
   if (!outcome.ok) return fail(`${cleanName(options.file)}: ${describeFault(outcome.faults[0]!)}`);
-  const { design } = outcome;
-  const evaluation = evaluate(design, options.attitude);
-  const code = evaluation.findings.some((finding) => finding.severity === "must") ? 1 : 0;
-  const out = options.json
-    ? `${JSON.stringify(toJson(design, evaluation), null, 2)}\n`
-    : reportDesign(design, evaluation, options.units);
-  return { code, out, err: "" };
+  return { design: outcome.design, options };
 }
 
 function toJson(design: Design, evaluation: ReturnType<typeof evaluate>) {
@@ -91,9 +134,14 @@ type Options = {
   readonly json: boolean;
   readonly units: "metric" | "imperial";
   readonly attitude: Attitude;
+  readonly counts: Readonly<Record<string, number>>;
 };
 
-function readOptions(args: readonly string[]): Options | string {
+/** Whole numbers a command takes beside the others, each with its least and most. */
+type CountOptions = Readonly<Record<string, readonly [number, number]>>;
+
+function readOptions(args: readonly string[], known: CountOptions): Options | string {
+  const counts: Record<string, number> = {};
   let file: string | null = null;
   let json = false;
   let units: Options["units"] = "metric";
@@ -107,9 +155,16 @@ function readOptions(args: readonly string[]): Options | string {
       const value = Number(given);
       if (given === "" || !(Math.abs(value) <= 20)) return `${arg} takes degrees from -20 to 20.`;
       attitude = arg === "--pitch" ? { ...attitude, pitchDeg: value } : { ...attitude, rollDeg: value };
+    } else if (known[arg]) {
+      const [least, most] = known[arg];
+      const given = args[++i]?.trim() ?? "";
+      const value = Number(given);
+      if (!/^\d+$/.test(given) || value < least || value > most)
+        return `${arg} takes a whole number from ${least} to ${most}.`;
+      counts[arg] = value;
     } else if (arg.startsWith("--")) return `${cleanName(arg)} is not known here. Try: schleuse help`;
     else if (file === null) file = arg;
     else return "One file at a time.";
   }
-  return file === null ? "Which file? Try: schleuse check FILE" : { file, json, units, attitude };
+  return file === null ? "Which file? Try: schleuse check FILE" : { file, json, units, attitude, counts };
 }

@@ -4,9 +4,10 @@ import type { Evaluation } from "@/core/evaluate/evaluation";
 import { proposeRemedies } from "@/core/remedies/proposeRemedies";
 import { describeAttitude } from "@/words/attitudes";
 import { CAUTION } from "@/words/cautions";
+import { describeBalance } from "@/words/days";
 import { describeFinding, SEVERITY_NAMES } from "@/words/findings";
 import { describeRemedy } from "@/words/remedies";
-import { formatLength, formatNumber, formatQuantity, type Units } from "@/words/units";
+import { formatLength, formatQuantity, type Units } from "@/words/units";
 import { describeFindings } from "@/words/verdict";
 
 /** The findings of a design as text for a terminal: the figures first, then what to do. */
@@ -26,17 +27,7 @@ export function reportDesign(design: Design, evaluation: Evaluation, units: Unit
       `${name}: ${formatQuantity(tank.usableHereL, "volume", units)} usable here of ${formatQuantity(tank.capacityL, "volume", units)}, ${formatQuantity(tank.usableWorstL, "volume", units)} at worst`,
     );
   }
-  if (evaluation.stay) {
-    const { daysToGreyFull, daysToFreshEmpty, endedBy } = evaluation.stay.here;
-    const first = {
-      grey: "the grey tank ends the stay",
-      fresh: "the fresh water ends the stay",
-      both: "both end together",
-    };
-    lines.push(
-      `Stay: grey full after ${formatNumber(daysToGreyFull, 1)} days, fresh gone after ${formatNumber(daysToFreshEmpty, 1)}; ${first[endedBy]}`,
-    );
-  }
+  for (const line of describeBalance(design, evaluation.balance, units)) lines.push(line);
   lines.push("");
   lines.push(`${describeFindings(evaluation)}.`);
   for (const finding of evaluation.findings) {

@@ -15,8 +15,8 @@ type Loose = ReturnType<typeof JSON.parse>;
 
 test.each<[string, (doc: Loose) => void]>([
   ["a missing rig", (d) => delete d.rig],
-  ["no people", (d) => (d.habits.people = 0)],
-  ["half a person", (d) => (d.habits.people = 1.5)],
+  ["no people", (d) => (d.habits.people[0].count = 0)],
+  ["half a person", (d) => (d.habits.people[0].count = 1.5)],
   ["a tank of negative length", (d) => (d.tanks[0].solid.lengthMm = -600)],
   ["a name that is a number", (d) => (d.name = 7)],
   ["an unknown kind of rig", (d) => (d.rig.kind = "balloon")],

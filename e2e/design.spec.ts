@@ -120,12 +120,13 @@ test("typed figures: inches with fractions, refused letters, an impossible tank;
 test("zero people are refused with a sentence; habits move the days", async ({ page }) => {
   await openWorkbench(page);
   await page.keyboard.press("2");
-  const people = page.getByLabel("People");
+  const people = page.getByLabel("People", { exact: true });
   await people.fill("0");
   await people.press("Enter");
   await expect(page.getByRole("alert").filter({ hasText: /at least 1/ })).toBeVisible();
   await people.press("Escape");
-  const days = async () => toNumber(await page.getByRole("button", { name: /^Grey tank full/ }).innerText());
+  const days = async () =>
+    toNumber(await page.getByRole("button", { name: "Grey tank full: show the working" }).innerText());
   const before = await days();
   await people.fill("4");
   await people.press("Enter");

@@ -112,6 +112,7 @@ test("what is opened last comes back first, with the tilt level and nothing to u
 
 test("a part that cannot be loaded is said in its place; the others work on, and nothing is lost", async ({ page }) => {
   page.removeAllListeners("console");
+  page.removeAllListeners("pageerror");
   await openWorkbench(page);
   await page.waitForTimeout(1_500);
   await page.route(/_next\/static\/chunks/, (route) => route.abort());

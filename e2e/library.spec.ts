@@ -18,7 +18,7 @@ test("a new design from a tape: pick the rig, measure, draw it", async ({ page }
   await sheet.getByRole("button", { name: /^Next: under the floor/ }).click();
   await sheet.getByRole("button", { name: /^Next: the sink/ }).click();
   await sheet.getByRole("button", { name: /^Next: the tank/ }).click();
-  await sheet.getByRole("button", { name: /^Next: habits/ }).click();
+  await sheet.getByRole("button", { name: /^Next: days/ }).click();
   await sheet.getByLabel("People").fill("3");
   await sheet.getByRole("button", { name: "Draw it" }).click();
   await expect(page.getByRole("button", { name: "Designs; Zaunkönig is open" })).toBeVisible();
@@ -101,7 +101,7 @@ test("the wizard holds what it does not understand, and closing it loses no meas
   await page.keyboard.press("n");
   await sheet.getByRole("button", { name: "Back" }).click();
   await expect(sheet.getByLabel("Sole, length")).toHaveValue("5000");
-  for (const next of [/heights/, /in the bilge/, /the sink/, /the tank/, /habits/]) {
+  for (const next of [/heights/, /in the bilge/, /the sink/, /the tank/, /days/]) {
     await sheet.getByRole("button", { name: new RegExp(`^Next: ${next.source}`) }).click();
     if (next.source === "in the bilge") await sheet.getByLabel("Ballast or an engine in the bilge").check();
   }

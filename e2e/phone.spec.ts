@@ -32,7 +32,7 @@ test("a bend follows the finger", async ({ page }) => {
 test("stations, fields and remedies have room for a thumb", async ({ page }) => {
   await openWorkbench(page);
   await page.getByRole("navigation", { name: "Views" }).getByRole("button", { name: "Measures" }).tap();
-  await page.getByRole("button", { name: "Habits", exact: true }).tap();
+  await page.getByRole("button", { name: "Days", exact: true }).tap();
   const people = page.getByLabel("People");
   expect((await people.boundingBox())!.height).toBeGreaterThanOrEqual(40);
   await people.fill("3");

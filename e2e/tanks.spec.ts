@@ -244,13 +244,13 @@ test("two tanks share a level: the stay is longer, the pipe is drawn, other wate
   await openWorkbench(page);
   // water enough that it is the tanks that end the stay
   await page.keyboard.press("2");
-  await page.getByLabel("Fresh water carried").fill("400");
-  await page.getByLabel("Fresh water carried").press("Enter");
-  await page.getByLabel("Fresh water carried").blur();
+  await page.getByLabel("Fresh water carried, holds").fill("400");
+  await page.getByLabel("Fresh water carried, holds").press("Enter");
+  await page.getByLabel("Fresh water carried, holds").blur();
   await page.keyboard.press("3");
   await page.getByRole("button", { name: "Grey tank", exact: true }).click();
   const second = page.getByRole("group", { name: "Grey tank 2", exact: true });
-  const stay = page.getByRole("button", { name: /^Habits/ });
+  const stay = page.getByRole("button", { name: /^Days/ });
   const before = await stay.textContent();
   await second.getByLabel("Goes on").selectOption({ label: "Level with Grey tank" });
   await expect(plan(page).getByTestId("tank-link")).toBeVisible();

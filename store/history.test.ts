@@ -8,7 +8,7 @@ const kranich = readDemo("kranich");
 
 const edits: fc.Arbitrary<Edit> = fc.oneof(
   fc.integer({ min: 1, max: 20 }).map((value) => set(["tanks", "grey", "wallMm"], value)),
-  fc.integer({ min: 1, max: 9 }).map((value) => set(["habits", "people"], value)),
+  fc.integer({ min: 1, max: 9 }).map((value) => set(["habits", "people", "adults", "count"], value)),
   fc.integer({ min: 500, max: 700 }).map((value) => set(["fixtures", "sink", "outletMm", "z"], value)),
 );
 
@@ -49,7 +49,7 @@ test("whatever was done, undone all the way is where it began, and redone all th
 
 test("an edit after undoing ends the way forward", () => {
   let history = startHistory(kranich);
-  const [one, two] = [set(["habits", "people"], 3), set(["habits", "people"], 4)];
+  const [one, two] = [set(["habits", "people", "adults", "count"], 3), set(["habits", "people", "adults", "count"], 4)];
   history = pushStep(history, apply(history.design, one), one);
   history = undoStep(history);
   history = pushStep(history, apply(history.design, two), two);
@@ -60,7 +60,7 @@ test("an edit after undoing ends the way forward", () => {
 test("the way back is long but has an end, and what it leaves out is the oldest", () => {
   let history = startHistory(kranich);
   for (let i = 0; i < 320; i++) {
-    const edit = set(["habits", "people"], (i % 9) + 1);
+    const edit = set(["habits", "people", "adults", "count"], (i % 9) + 1);
     history = pushStep(history, { ...history.design, note: String(i) }, edit);
   }
   expect(history.past).toHaveLength(300);

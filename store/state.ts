@@ -7,7 +7,7 @@ import type { Units } from "@/words/units";
 import type { History } from "./history";
 import type { BinEntry, LibraryEntry } from "./library";
 
-export const STATIONS = ["rig", "habits", "tanks", "falls", "air"] as const;
+export const STATIONS = ["rig", "days", "tanks", "falls", "air"] as const;
 export type Station = (typeof STATIONS)[number];
 
 /** Drawings and lists the phone shows one at a time. */
@@ -75,6 +75,8 @@ export type WorkbenchState = {
   readonly tool: PlanTool | null;
   /** The fall a drain is drawn at, mm/m; null takes what the rules ask for and a tenth over. */
   readonly drawFallMmPerM: number | null;
+  /** For how many days the stay is wished to last; null while nothing was wished. */
+  readonly wantedDays: number | null;
   /** The finding that is open to be read and mended. */
   readonly findingId: string | null;
   /** The drain in the long section; null shows the first. */

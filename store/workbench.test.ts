@@ -15,7 +15,11 @@ test("the evaluation always belongs to the design and the attitude shown", () =>
   check();
   tilt({ pitchDeg: 2, rollDeg: -1 });
   check();
-  change({ code: "change", at: { kind: "rig" }, ops: [{ op: "set", path: ["habits", "people"], value: 2 }] });
+  change({
+    code: "change",
+    at: { kind: "rig" },
+    ops: [{ op: "set", path: ["habits", "people", "adults", "count"], value: 2 }],
+  });
   check();
   undo();
   check();
@@ -43,7 +47,11 @@ test("a previewed remedy changes nothing until it is taken, and any edit drops i
 });
 
 test("a preview that the design refuses is not shown", () => {
-  previewEdit({ code: "change", at: { kind: "rig" }, ops: [{ op: "set", path: ["habits", "people"], value: 0 }] });
+  previewEdit({
+    code: "change",
+    at: { kind: "rig" },
+    ops: [{ op: "set", path: ["habits", "people", "adults", "count"], value: 0 }],
+  });
   expect(get().preview).toBeNull();
 });
 
@@ -55,7 +63,11 @@ test("a way of looking is no edit: nothing to undo, nothing to save", () => {
 });
 
 test("opening a design ends the way back of the one before, and stands it level", () => {
-  change({ code: "change", at: { kind: "rig" }, ops: [{ op: "set", path: ["habits", "people"], value: 2 }] });
+  change({
+    code: "change",
+    at: { kind: "rig" },
+    ops: [{ op: "set", path: ["habits", "people", "adults", "count"], value: 2 }],
+  });
   tilt({ pitchDeg: 2, rollDeg: 0 });
   loadDesign(readDemo("otter"));
   expect(get()).toMatchObject({ attitude: { pitchDeg: 0, rollDeg: 0 }, save: "saved", selection: null });

@@ -21,6 +21,7 @@ const INITIAL: WorkbenchState = {
   group: [],
   tool: null,
   drawFallMmPerM: null,
+  wantedDays: null,
   findingId: null,
   drainId: null,
   fixtureId: null,
@@ -61,6 +62,7 @@ export function loadDesign(opened: Design | History, save: SaveState = "saved"):
     findingId: null,
     drainId: null,
     fixtureId: null,
+    wantedDays: null,
     preview: null,
     pour: null,
     dragBase: null,
@@ -179,6 +181,7 @@ export type ViewChange = Partial<
     | "group"
     | "tool"
     | "drawFallMmPerM"
+    | "wantedDays"
     | "fillShare"
     | "findingId"
     | "drainId"

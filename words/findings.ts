@@ -6,6 +6,7 @@ import { describeAttitude } from "./attitudes";
 import { LOAD_NAMES, PORT_NAMES } from "./labels";
 import { formatLimit } from "./limits";
 import { describePort } from "./ports";
+import { describeStore } from "./stores";
 import { formatLength, formatNumber, formatQuantity, type Units } from "./units";
 
 export const SEVERITY_NAMES: Readonly<Record<Severity, { readonly name: string; readonly plain: string }>> = {
@@ -399,11 +400,27 @@ export function describeFinding(finding: Finding, design: Design, units: Units):
             : `There are ${length(finding.gapMm)} between them; ${limit} are wanted.`,
         advice: "Move the tank, or choose another size.",
       };
-    case "greyEndsStay":
+    case "wasteEndsStay":
       return {
-        title: "The grey tank ends the stay",
-        why: `It is full after ${formatNumber(finding.greyDays, 1)} days; the fresh water would last ${formatNumber(finding.freshDays, 1)}.`,
-        advice: "More grey litres would buy days; more fresh water would not.",
+        title: `${part} ends the stay`,
+        why:
+          finding.freshDays === null
+            ? `It is full after ${formatNumber(finding.wasteDays, 1)} days.`
+            : `It is full after ${formatNumber(finding.wasteDays, 1)} days; the fresh water would last ${formatNumber(finding.freshDays, 1)}.`,
+        advice: "More litres in it, or less water into it, would buy days; more fresh water would not.",
+      };
+    case "useBeyondFresh":
+      return {
+        title: `${finding.useName} takes more than is carried`,
+        why: `One time takes ${litres(finding.takesL)}; ${litres(finding.freshL)} of fresh water are aboard.`,
+        advice: "Correct the use at the station Days, or carry more.",
+      };
+    case "ontoGround":
+      return {
+        title: "Some of the water goes on the ground",
+        why: `${formatQuantity(finding.litresPerDay, "volumePerDay", units)} come down no drain and into no vessel.`,
+        advice:
+          "Give the use a fixture with a drain or a vessel. Dumping on the ground is forbidden in many places: ask.",
       };
   }
 }
@@ -431,6 +448,8 @@ export function describePart(at: PartRef, design: Design): string {
       return design.name;
     case "habits":
       return "Habits";
+    case "store":
+      return describeStore(at.id, design);
     case "obstacle":
       return design.obstacles.find((o) => o.id === at.id)?.name ?? at.id;
     case "fixture":

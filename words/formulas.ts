@@ -360,16 +360,11 @@ export const FORMULA_WORDS: Readonly<Record<FormulaId, FormulaWords>> = {
     symbols: RAMPS.symbols,
     plain: "How far each wheel must come up until all stand at one height. The lowest wheel stays down.",
   },
-  daysToGreyFull: {
-    title: "Days until the grey tank is full",
-    sum: "T = V / (P q)",
-    symbols: { V: "usable, as the rig stands", P: "people", q: "down the drains, each", T: "days" },
-    plain: "Counted from an empty tank.",
-  },
-  daysToFreshEmpty: {
-    title: "Days until the fresh water is gone",
-    sum: "T = Vw / (P (q + qd))",
-    symbols: { Vw: "fresh water", P: "people", q: "down the drains, each", qd: "drunk, each", T: "days" },
-    plain: "Drunk water empties the fresh tank and never reaches the grey one.",
+  storeDays: {
+    title: "Days until it is full, or empty",
+    sum: "T = V / q",
+    symbols: { V: "usable, as the rig stands", q: "into it, or out of it, a day", T: "days" },
+    plain:
+      "From empty, or for fresh water from full; at the mean of the way of living. What is drunk never reaches a waste tank.",
   },
 };

@@ -20,7 +20,7 @@ import type { LoadCaseId } from "@/core/fixing/fixing";
 /** Stations of the work, as they stand on the stair. */
 export const STATION_NAMES = {
   rig: { name: "Rig", plain: "What you start from: floor, ground, sills and what is under them." },
-  habits: { name: "Habits", plain: "Who lives in it and how much water they use." },
+  days: { name: "Days", plain: "Who lives in it, what they do with water, and how long that lasts." },
   tanks: { name: "Tanks", plain: "Where the waste water waits until it is dumped." },
   falls: { name: "Falls", plain: "Sink, trap and drain: does the water run, wherever you park?" },
   air: { name: "Air", plain: "Breathers and vents, so that no trap is blown or sucked out." },

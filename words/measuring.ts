@@ -170,6 +170,6 @@ export function listMeasureSteps(kind: RigKind): readonly MeasureStep[] {
       title: "The tank",
       keys: ["tankLengthMm", "tankWidthMm", "tankHeightMm", "tankForwardMm", "tankLeftMm", "tankTopBelowMm"],
     },
-    { title: "Habits", keys: ["people", "sinkLPerPersonDay", "freshL"] },
+    { title: "Days", keys: ["people", "sinkLPerPersonDay", "freshL"] },
   ];
 }

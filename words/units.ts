@@ -111,6 +111,10 @@ export function formatParts(value: number, quantity: Quantity, units: Units): Fi
       return part(formatNumber(value, 3), "");
     case "count":
       return part(formatNumber(value, 0), "");
+    case "times":
+      return part(formatNumber(value, Number.isInteger(value) ? 0 : 2), "");
+    case "seconds":
+      return part(formatNumber(value, Number.isInteger(value) ? 0 : 1), "s");
   }
 }
 

@@ -1,3 +1,4 @@
+import { type ForecastInput, forecast, type StoreForecast } from "@/core/days/forecast";
 import type { Design } from "@/core/design/design";
 import { computeStandingMap, type StandingMap } from "@/core/evaluate/standingMap";
 import { findRoutes, type RouteOutcome } from "@/core/routes/findRoutes";
@@ -33,8 +34,10 @@ const routes: Job<RoutesInput, RouteOutcome> = ({ design, drainId }, onProgress)
 const largestTanks: Job<TanksInput, readonly TankPlace[]> = ({ design, aim }, onProgress) =>
   findLargestTanks(design, { aim, onStep: goesOn(onProgress) })!;
 
+const days: Job<ForecastInput, readonly StoreForecast[]> = (input, onProgress) => forecast(input, goesOn(onProgress))!;
+
 /** Everything the worker can be asked, by name. */
-export const JOBS = { standingMap, routes, largestTanks } as const;
+export const JOBS = { standingMap, routes, largestTanks, days } as const;
 
 export type JobName = keyof typeof JOBS;
 export type JobInput<Name extends JobName> = Parameters<(typeof JOBS)[Name]>[0];

@@ -13,7 +13,7 @@ export type Summary = {
     readonly worstMm: number;
   }[];
   readonly usableL: number;
-  /** Until grey full or fresh gone; null while nothing drains to a tank. */
+  /** Until the first store is full or empty, standing level; null where none ever is. */
   readonly days: number | null;
   readonly musts: number;
   readonly shoulds: number;
@@ -23,7 +23,7 @@ export type Summary = {
 };
 
 export function summarize(design: Design): Summary {
-  const { drains, tanks, stay, findings } = evaluate(design);
+  const { drains, tanks, balance, findings } = evaluate(design);
   const parts = listParts(design);
   return {
     drains: drains.map(({ lineId, level, worst }) => ({
@@ -33,7 +33,7 @@ export function summarize(design: Design): Summary {
       worstMm: worst.inHandMm,
     })),
     usableL: tanks.reduce((sum, tank) => sum + tank.usableWorstL, 0),
-    days: stay ? Math.min(stay.level.daysToGreyFull, stay.level.daysToFreshEmpty) : null,
+    days: balance.endsBy.level?.days ?? null,
     musts: findings.filter((f) => f.severity === "must").length,
     shoulds: findings.filter((f) => f.severity === "should").length,
     pipeM: parts.reduce((sum, part) => sum + (part.kind === "pipe" ? part.lengthM : 0), 0),

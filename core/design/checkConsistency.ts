@@ -14,6 +14,7 @@ export function checkConsistency(design: Design): Fault[] {
   return [
     ...checkIds(design),
     ...checkLinks(design),
+    ...checkHabits(design),
     ...checkReferences(design),
     ...checkWays(design),
     ...design.tanks.flatMap((tank, i) => checkTank(tank, ["tanks", i])),
@@ -35,6 +36,10 @@ function checkIds(design: Design): Fault[] {
     [["tanks"], design.tanks],
     [["lines"], design.lines],
     ...design.tanks.map((tank, i): [FaultPath, typeof tank.ports] => [["tanks", i, "ports"], tank.ports]),
+    ...(["people", "ways", "vessels", "flows"] as const).map(
+      (list): [FaultPath, readonly { readonly id: string }[]] => [["habits", list], design.habits[list]],
+    ),
+    ...design.habits.ways.map(({ uses }, i): [FaultPath, typeof uses] => [["habits", "ways", i, "uses"], uses]),
   ];
   return lists.flatMap(([path, entries]) => {
     const seen = new Set<string>();
@@ -55,6 +60,24 @@ function checkLinks({ tanks }: Design): Fault[] {
     if (!other || other.id === id) return [{ code: "danglingReference", path, id: link.toTank }];
     return other.holds === holds ? [] : [{ code: "linkedWaters", path, id: other.id }];
   });
+}
+
+// A stretch is lived in a way that is there, and what is done is done at a fixture or into a vessel that is there.
+function checkHabits({ habits, fixtures }: Design): Fault[] {
+  const wants = (list: readonly { readonly id: string }[], wanted: string | null, ...path: FaultPath): Fault[] =>
+    wanted === null || list.some(({ id }) => id === wanted)
+      ? []
+      : [{ code: "danglingReference", path: ["habits", ...path], id: wanted }];
+  return [
+    ...habits.stretches.flatMap(({ wayId }, i) => wants(habits.ways, wayId, "stretches", i, "wayId")),
+    ...habits.flows.flatMap(({ fixtureId }, i) => wants(fixtures, fixtureId, "flows", i, "fixtureId")),
+    ...habits.ways.flatMap(({ uses }, w) =>
+      uses.flatMap(({ fixtureId, vesselId }, i) => [
+        ...wants(fixtures, fixtureId, "ways", w, "uses", i, "fixtureId"),
+        ...wants(habits.vessels, vesselId, "ways", w, "uses", i, "vesselId"),
+      ]),
+    ),
+  ];
 }
 
 type Known = {

@@ -40,7 +40,8 @@ test("whatever is measured, a first design is sound or is refused with its fault
       sound += 1;
       const evaluation = evaluate(outcome.design);
       expect(evaluation.drains).toHaveLength(1);
-      expect(evaluation.stay).not.toBeNull();
+      expect(evaluation.balance.stores.map(({ holds }) => holds)).toEqual(["fresh", "grey"]);
+      expect(evaluation.balance.endsBy.level).not.toBeNull();
     }),
     { numRuns: 300 },
   );

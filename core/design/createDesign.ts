@@ -1,4 +1,5 @@
 import { vec } from "../geometry/vec";
+import { createHabits } from "./createHabits";
 import { createPort } from "./createPort";
 import { CURRENT_VERSION, type Design, FORMAT } from "./design";
 import { buildFirstObstacles, type FirstObstacles, NOTHING_UNDER } from "./firstObstacles";
@@ -180,7 +181,7 @@ export function createDesign(
         pointsMm: [vec(tankAt.x + m.tankLengthMm / 2, m.floorWidthMm / 2 - 40, 500)],
       },
     ],
-    habits: { people: m.people, sinkLPerPersonDay: m.sinkLPerPersonDay, drunkLPerPersonDay: 2, freshL: m.freshL },
+    habits: createHabits({ ...m, drunkLPerPersonDay: 2 }, "sink"),
     rules: { pack: "builders", limits: {} },
   };
 }

@@ -1,21 +1,13 @@
 import * as z from "zod/mini";
 import { PACK_IDS } from "../rules/packIds";
-import { id, list, litres, name, number, whole } from "./fields";
+import { id, list, name, number } from "./fields";
+import { habits } from "./habits";
 import { fixture, line, tank } from "./plumbing";
 import { obstacles, rig } from "./rig";
 
 export const FORMAT = "schleuse-design";
 /** Version of the file written today; `migrations.ts` brings older ones up to it. */
-export const CURRENT_VERSION = 4;
-
-export const habits = z.strictObject({
-  people: whole(1, 60),
-  /** Through the sink and down the drain, a person and day. */
-  sinkLPerPersonDay: litres(0.1, 200),
-  /** Drunk, or carried off otherwise: it empties the fresh tank and never reaches the grey one. */
-  drunkLPerPersonDay: litres(0, 50),
-  freshL: litres(1, 5_000),
-});
+export const CURRENT_VERSION = 5;
 
 export const rulesChoice = z.strictObject({
   pack: z.enum(PACK_IDS),
@@ -40,7 +32,6 @@ export const design = z.strictObject({
 });
 
 export type Design = z.infer<typeof design>;
-export type Habits = z.infer<typeof habits>;
 /** What a drain runs through and is judged by, whatever else the design holds. */
 export type Surroundings = Pick<Design, "rig" | "obstacles" | "rules">;
 

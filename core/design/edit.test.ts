@@ -50,9 +50,9 @@ test("an edit that breaks the design is refused and says where", () => {
   const outcome = applyEdit(kranich, {
     code: "change",
     at,
-    ops: [{ op: "set", path: ["habits", "people"], value: 0 }],
+    ops: [{ op: "set", path: ["habits", "people", "adults", "count"], value: 0 }],
   });
-  expect(outcome).toMatchObject({ ok: false, faults: [{ code: "tooSmall", path: ["habits", "people"] }] });
+  expect(outcome).toMatchObject({ ok: false, faults: [{ code: "tooSmall", path: ["habits", "people", 0, "count"] }] });
   const nowhere = applyEdit(kranich, {
     code: "change",
     at,

@@ -7,7 +7,7 @@ export type Migration = (old: DesignDocument) => DesignDocument;
 export type MigrationTable = Readonly<Record<number, Migration>>;
 
 /** Step n leads from version n to n + 1. */
-const MIGRATIONS: MigrationTable = { 1: giveDrainsAnEnd, 2: giveBreathersAnEnd, 3: giveFittings };
+const MIGRATIONS: MigrationTable = { 1: giveDrainsAnEnd, 2: giveBreathersAnEnd, 3: giveFittings, 4: giveUses };
 
 // Version 1 knew drains into tanks only, and named tank and port side by side.
 function giveDrainsAnEnd(old: DesignDocument): DesignDocument {
@@ -89,6 +89,59 @@ function giveTankFittings(tank: unknown): unknown {
 
 const givePortFittings = (port: unknown): unknown =>
   isDocument(port) ? { ...port, thread: null, fittingMm: 0, valve: null } : port;
+
+// Version 4 knew four plain figures: they become one group of people, two uses and a vessel that come to the same days.
+function giveUses(document: DesignDocument): DesignDocument {
+  const { habits } = document;
+  if (!isDocument(habits)) return document;
+  const { people, sinkLPerPersonDay, drunkLPerPersonDay, freshL, ...others } = habits;
+  const plain = { from: "fresh", vesselId: null, times: 1, per: "personDay", byChance: false };
+  const uses = [
+    {
+      id: "drains",
+      name: "Down the drains",
+      kind: "drains",
+      takesL: sinkLPerPersonDay,
+      sendsL: sinkLPerPersonDay,
+      fixtureId: findGreyFixture(document),
+      ...plain,
+    },
+    { id: "drunk", name: "Drunk", kind: "drinking", takesL: drunkLPerPersonDay, sendsL: 0, fixtureId: null, ...plain },
+  ];
+  return {
+    ...document,
+    habits: {
+      ...others,
+      people: [{ id: "adults", name: "Adults", kind: "adult", count: people, daysPerWeek: 7 }],
+      ways: [{ id: "ordinary", name: "Ordinary days", uses }],
+      stretches: [{ wayId: "ordinary", days: 30 }],
+      vessels: [{ id: "fresh-water", name: "Fresh water carried", holds: "fresh", litres: freshL }],
+      flows: [],
+      certainty: 0.9,
+    },
+  };
+}
+
+// The first fixture whose water comes to a grey tank, through however many drains; null where none does.
+function findGreyFixture({ lines, tanks }: DesignDocument): unknown {
+  if (!Array.isArray(lines) || !Array.isArray(tanks)) return null;
+  const byId = new Map(lines.filter(isDocument).map((line) => [line["id"], line]));
+  const isGrey = (id: unknown) =>
+    tanks.some((tank) => isDocument(tank) && tank["id"] === id && tank["holds"] === "grey");
+  for (const first of byId.values()) {
+    let at: DesignDocument | undefined = first["kind"] === "drain" ? first : undefined;
+    for (let steps = 0; at && steps <= lines.length; steps++) {
+      const to: unknown = at["to"];
+      if (!isDocument(to)) break;
+      if (to["kind"] === "inlet") {
+        if (isGrey(to["tankId"])) return first["fromFixture"];
+        break;
+      }
+      at = byId.get(to["lineId"]);
+    }
+  }
+  return null;
+}
 
 export type MigrationOutcome =
   | { readonly ok: true; readonly document: DesignDocument; readonly fromVersion: number }

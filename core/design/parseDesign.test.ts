@@ -1,4 +1,6 @@
-import { DEMO_NAMES, readDemo, readDemoText } from "@/tests/demoRigs";
+import { DEMO_NAMES, FURNISHED, readDemo, readDemoText, readOldText } from "@/tests/demoRigs";
+import { evaluate } from "../evaluate/evaluate";
+import { createHabits } from "./createHabits";
 import { CURRENT_VERSION } from "./design";
 import type { Fault } from "./faults";
 import { migrate } from "./migrations";
@@ -44,7 +46,7 @@ test.each<[string, (doc: Loose) => void, Fault["code"], string]>([
   ["a missing name", (d) => delete d.name, "missing", "name"],
   ["a text for a number", (d) => (d.rig.lengthMm = "long"), "wrongType", "rig.lengthMm"],
   ["a number JSON cannot hold", (d) => (d.rig.lengthMm = Number.NaN), "wrongType", "rig.lengthMm"],
-  ["no people", (d) => (d.habits.people = 0), "tooSmall", "habits.people"],
+  ["no people", (d) => (d.habits.people[0].count = 0), "tooSmall", "habits.people.0.count"],
   ["an unknown rule pack", (d) => (d.rules.pack = "moon"), "notOneOf", "rules.pack"],
   ["an unknown limit", (d) => (d.rules.limits = { gravity: 1 }), "unknownLimit", "rules.limits"],
   ["an extra key", (d) => (d.rig.colour = "red"), "unknownKeys", "rig"],
@@ -129,9 +131,40 @@ const toVersion3 = (document: Loose): Loose => {
   return { ...document, version: 3, rig, tanks };
 };
 
+/** As the file of version 4 is read today. */
+const readOld = (name: (typeof DEMO_NAMES)[number]) => {
+  const outcome = parseDesignText(readOldText(4, name));
+  if (!outcome.ok) throw new Error(JSON.stringify(outcome.faults));
+  return outcome.design;
+};
+
+test.each([...DEMO_NAMES, FURNISHED] as const)(
+  "%s as version 4 wrote it keeps its people, its litres and all else",
+  (name) => {
+    const old = JSON.parse(readOldText(4, name));
+    const outcome = parseDesign(old);
+    if (!outcome.ok) throw new Error(JSON.stringify(outcome.faults));
+    const { habits, ...rest } = outcome.design;
+    const { habits: plain, ...oldRest } = old;
+    expect(rest).toEqual({ ...oldRest, version: CURRENT_VERSION });
+    const fixtureId = habits.ways[0]!.uses[0]!.fixtureId;
+    expect(habits).toEqual(createHabits(plain, fixtureId));
+    expect(old.fixtures.map(({ id }: Loose) => id)).toContain(fixtureId);
+    // the days come out as the four figures said: litres over people times litres each
+    const { stores } = evaluate(outcome.design).balance;
+    const fresh = stores.find(({ holds }) => holds === "fresh")!;
+    expect(fresh.days.level).toBeCloseTo(
+      plain.freshL / (plain.people * (plain.sinkLPerPersonDay + plain.drunkLPerPersonDay)),
+      9,
+    );
+    const grey = stores.find(({ holds, days }) => holds === "grey" && days.level !== null)!;
+    expect(grey.days.level).toBeCloseTo(grey.roomL.level / (plain.people * plain.sinkLPerPersonDay), 9);
+  },
+);
+
 test.each(DEMO_NAMES)("%s as version 3 wrote it is read as the same design", (name) => {
-  const outcome = parseDesign(toVersion3(JSON.parse(readDemoText(name))));
-  expect(outcome).toEqual({ ok: true, design: readDemo(name), fromVersion: 3, cleaned: false });
+  const outcome = parseDesign(toVersion3(JSON.parse(readOldText(4, name))));
+  expect(outcome).toEqual({ ok: true, design: readOld(name), fromVersion: 3, cleaned: false });
 });
 
 const toVersion2 = (newest: Loose): Loose => toVersion2From(toVersion3(newest));
@@ -162,11 +195,11 @@ const toVersion1 = (document: Loose): Loose => {
 };
 
 test.each(DEMO_NAMES)("%s as versions 1 and 2 wrote it is read as the same design", (name) => {
-  const document = JSON.parse(readDemoText(name));
-  const tanks = readDemo(name).tanks.map((tank) => ({ ...tank, material: "polyethylene" }));
+  const document = JSON.parse(readOldText(4, name));
+  const tanks = readOld(name).tanks.map((tank) => ({ ...tank, material: "polyethylene" }));
   expect(parseDesign(toVersion2(document))).toEqual({
     ok: true,
-    design: { ...readDemo(name), tanks },
+    design: { ...readOld(name), tanks },
     fromVersion: 2,
     cleaned: false,
   });

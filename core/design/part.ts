@@ -2,6 +2,8 @@
 export type PartRef =
   | { readonly kind: "rig" }
   | { readonly kind: "habits" }
+  /** Tanks that store together, fresh water as a whole, or a vessel, by the store's id. */
+  | { readonly kind: "store"; readonly id: string }
   | { readonly kind: "obstacle"; readonly id: string }
   | { readonly kind: "fixture"; readonly id: string }
   | { readonly kind: "tank"; readonly id: string }

@@ -13,5 +13,11 @@ export function stripPlumbing(design: Design): Design {
     fixtures: [],
     tanks: [],
     lines: [],
+    // what was done at a fixture waits for the next one
+    habits: {
+      ...design.habits,
+      flows: [],
+      ways: design.habits.ways.map((way) => ({ ...way, uses: way.uses.map((use) => ({ ...use, fixtureId: null })) })),
+    },
   };
 }

@@ -11,6 +11,7 @@ import { type Vec3, vec } from "../geometry/vec";
 import { findWastePipe } from "../parts/pipes";
 import { clamp } from "../quantity/tolerance";
 import { listHandOver } from "./drainEdits";
+import { listForgotten, listTaken } from "./habitEdits";
 
 /** How far beside the fixture the drain goes down, mm. */
 const DROP_ASIDE_MM = 180;
@@ -49,6 +50,7 @@ export function buildAddFixture(design: Design, kind: FixtureKind, name: string)
     { op: "insert", path: ["fixtures"], index: design.fixtures.length, value: fixture },
     { op: "insert", path: ["tanks", tank.id, "ports"], index: tank.ports.length, value: inlet },
     { op: "insert", path: ["lines"], index: design.lines.length, value: drain },
+    ...listTaken(design, fixture),
   ];
   return { code: "addFixture", at: { kind: "fixture", id: fixtureId }, ops };
 }
@@ -65,7 +67,7 @@ function addUndrained(design: Design, { kind, name, fixtureId }: NewFixture): Ed
   return {
     code: "addFixture",
     at: { kind: "fixture", id: fixtureId },
-    ops: [{ op: "insert", path: ["fixtures"], index: nth, value }],
+    ops: [{ op: "insert", path: ["fixtures"], index: nth, value }, ...listTaken(design, value)],
   };
 }
 
@@ -96,6 +98,7 @@ export function buildRemoveFixture(design: Design, id: string): Edit | null {
       ...handOver,
       ...drains.map((d): EditOp => ({ op: "remove", path: ["lines", d.id] })),
       ...spare.map(({ tankId, portId }): EditOp => ({ op: "remove", path: ["tanks", tankId, "ports", portId] })),
+      ...listForgotten(design, id),
       { op: "remove", path: ["fixtures", id] },
     ],
   };

@@ -1,3 +1,5 @@
+import type { Balance } from "../days/balance";
+import { FRESH_ID } from "../days/stores";
 import type { Design } from "../design/design";
 import type { Obstacle } from "../design/rig";
 import { toBlock } from "../fit/obstacleGaps";
@@ -5,20 +7,44 @@ import { findRole } from "../fit/roles";
 import { computeTankLoads } from "../tanks/axleLoads";
 import { checkPlaces } from "./checkPlaces";
 import { createFinding } from "./createFinding";
-import type { StayResult } from "./evaluation";
 import type { Finding } from "./findings";
 
 /** What concerns the whole design rather than one drain or tank. */
-export function checkDesign(design: Design, stay: StayResult | null): Finding[] {
+export function checkDesign(design: Design, balance: Balance): Finding[] {
   const findings = design.fixtures
     .filter((fixture) => !design.lines.some((line) => line.kind === "drain" && line.fromFixture === fixture.id))
     .map((fixture) => createFinding("must", { kind: "fixture", id: fixture.id }, { code: "fixtureUndrained" }));
   findings.push(...checkBeginnings(design), ...checkPlaces(design), ...checkOverlaps(design), ...checkAxles(design));
-  if (stay && stay.level.endedBy === "grey") {
-    const { daysToGreyFull, daysToFreshEmpty } = stay.level;
-    const numbers = { code: "greyEndsStay", greyDays: daysToGreyFull, freshDays: daysToFreshEmpty } as const;
-    findings.push(createFinding("note", { kind: "habits" }, numbers));
+  findings.push(...checkStay(balance), ...checkLiving(design, balance));
+  return findings;
+}
+
+// A waste tank that is full while there is water left.
+function checkStay({ endsBy, stores }: Balance): Finding[] {
+  const first = stores.find(({ store }) => store.id === endsBy.level?.storeId);
+  if (!first || first.holds === "fresh" || first.days.level === null) return [];
+  const fresh = stores.find(({ store }) => store.id === FRESH_ID);
+  const freshDays = fresh?.days.level ?? null;
+  if (freshDays !== null && freshDays <= first.days.level) return [];
+  const numbers = { code: "wasteEndsStay", wasteDays: first.days.level, freshDays, holds: first.holds } as const;
+  return [createFinding("note", { kind: "store", id: first.store.id }, numbers)];
+}
+
+// What people do with water, held against what is there to take it from and to send it to.
+function checkLiving({ habits, tanks, fixtures }: Design, { stores, groundLPerDay }: Balance): Finding[] {
+  const findings: Finding[] = [];
+  const at = { kind: "habits" } as const;
+  const freshL = stores.find(({ store }) => store.id === FRESH_ID)?.roomL.level ?? 0;
+  const wayId = habits.stretches[0]?.wayId;
+  for (const use of habits.ways.find(({ id }) => id === wayId)?.uses ?? []) {
+    if (use.from !== "fresh" || use.takesL <= freshL || use.times === 0) continue;
+    const numbers = { code: "useBeyondFresh", otherId: use.id, useName: use.name, takesL: use.takesL, freshL } as const;
+    findings.push(createFinding("should", at, numbers));
   }
+  // a rig without a tank or a fixture has been told so
+  const isBegun = tanks.some(({ holds }) => holds !== "fresh") && fixtures.length > 0;
+  if (groundLPerDay > 0 && isBegun)
+    findings.push(createFinding("note", at, { code: "ontoGround", litresPerDay: groundLPerDay }));
   return findings;
 }
 

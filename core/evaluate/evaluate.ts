@@ -1,6 +1,6 @@
 import { computeSharedAir, computeTankAir, type SharedAir, type TankAir } from "../air/tankAir";
 import { type Attitude, computeUp, isLevel, LEVEL } from "../attitude/attitude";
-import { computeStay } from "../days/daysToFull";
+import { computeBalance } from "../days/balance";
 import type { Design, RulesChoice, Surroundings } from "../design/design";
 import type { Drain, Tank, Trap } from "../design/plumbing";
 import { computeDrainFlow } from "../falls/drainFlow";
@@ -13,7 +13,7 @@ import { measureRampAngles } from "../fit/rampAngles";
 import { measureCapacityL } from "../geometry/solid";
 import { createRecall } from "../quantity/recall";
 import { type Limit, lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
-import { listLevelGroup, listStoreGroup } from "../tanks/linkedTanks";
+import { listLevelGroup } from "../tanks/linkedTanks";
 import { listOpenings } from "../tanks/openings";
 import { computeLeftBehindL, computeTankFull, type TankFull } from "../tanks/tankLevels";
 import { computeSealAfterMm } from "../traps/sealPressure";
@@ -34,7 +34,7 @@ import { checkRamps } from "./checkRamps";
 import { checkTank } from "./checkTank";
 import { checkTrapAir } from "./checkTraps";
 import { checkUses } from "./checkUses";
-import type { AtWorst, DrainResult, Evaluation, StayResult, TankResult } from "./evaluation";
+import type { AtWorst, DrainResult, Evaluation, TankResult } from "./evaluation";
 import { type Finding, sortFindings } from "./findings";
 import { listParkedStandings, type Standing } from "./parkedAttitudes";
 
@@ -61,7 +61,7 @@ export function evaluate(design: Design, attitude: Attitude = LEVEL): Evaluation
   });
   const drains = judged.map(({ result }) => result);
   const tanks = design.tanks.map((tank) => evaluateTank({ design, tank, network, attitude, parked, airs }));
-  const stay = evaluateStay(design, drains, tanks);
+  const balance = computeBalance(design, network, tanks);
   const trapAirs = computeTrapAirs(paths, airs);
   const ramps = measureRampAngles(design, paths);
   const findings = sortFindings([
@@ -71,9 +71,9 @@ export function evaluate(design: Design, attitude: Attitude = LEVEL): Evaluation
     ...checkRamps(design, ramps),
     ...design.tanks.flatMap((tank, i) => checkTank(design, tank, tanks[i]!)),
     ...checkUses(design, network, tanks),
-    ...checkDesign(design, stay),
+    ...checkDesign(design, balance),
   ]);
-  return { attitude, drains, tanks, trapAirs, ramps, stay, findings };
+  return { attitude, drains, tanks, trapAirs, ramps, balance, findings };
 }
 
 type FallLimits = { readonly minFalls: readonly Limit[]; readonly parkedFall: Limit };
@@ -273,27 +273,5 @@ function evaluateTank({ design, tank, network, attitude, parked, airs }: TankInp
     usableLevelL: toUsable(level),
     usableHereL: toUsable(here),
     usableWorstL: toUsable(worst!),
-  };
-}
-
-function evaluateStay(design: Design, drains: readonly DrainResult[], tanks: readonly TankResult[]): StayResult | null {
-  // black water, and urine in a vessel of its own, do not come out of the litres that go down the sinks
-  const stores = new Set(
-    design.tanks
-      .filter(({ id, holds }) => holds === "grey" && drains.some((drain) => drain.tankId === id))
-      .flatMap((tank) => listStoreGroup(design, tank).map(({ id }) => id)),
-  );
-  const fed = tanks.filter(({ tankId }) => stores.has(tankId));
-  if (fed.length === 0) return null;
-  const stayOn = (pick: (tank: TankResult) => number) =>
-    computeStay(
-      design.habits,
-      fed.reduce((sum, tank) => sum + pick(tank), 0),
-    );
-  return {
-    tankIds: fed.map(({ tankId }) => tankId),
-    level: stayOn((tank) => tank.usableLevelL),
-    here: stayOn((tank) => tank.usableHereL),
-    worst: stayOn((tank) => tank.usableWorstL),
   };
 }

@@ -1,6 +1,6 @@
 import type { SharedAir, TankAir } from "../air/tankAir";
 import type { Attitude } from "../attitude/attitude";
-import type { Stay } from "../days/daysToFull";
+import type { Balance } from "../days/balance";
 import type { DrainFlow } from "../falls/drainFlow";
 import type { Leg } from "../falls/drainPath";
 import type { FallBudget } from "../falls/fallBudget";
@@ -72,14 +72,6 @@ export type TankResult = {
   readonly usableWorstL: number;
 };
 
-/** How long it lasts on what the grey tanks hold together, and which those are. */
-export type StayResult = {
-  readonly tankIds: readonly string[];
-  readonly level: Stay;
-  readonly here: Stay;
-  readonly worst: Stay;
-};
-
 /** Everything the sums say about a design at one attitude. Same input, same bytes. */
 export type Evaluation = {
   readonly attitude: Attitude;
@@ -89,7 +81,7 @@ export type Evaluation = {
   readonly trapAirs: readonly TrapAir[];
   /** The ridge and the ramps the rig still takes. */
   readonly ramps: readonly RampAngle[];
-  /** Null while no fixture drains to a grey tank. */
-  readonly stay: StayResult | null;
+  /** What comes into each store of water and goes out of it, and which ends the stay. */
+  readonly balance: Balance;
   readonly findings: readonly Finding[];
 };

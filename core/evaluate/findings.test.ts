@@ -3,6 +3,7 @@ import { LEVEL } from "../attitude/attitude";
 import type { Design } from "../design/design";
 import { applyEdit, type EditOp } from "../design/edit";
 import type { ObstacleKind } from "../design/rig";
+import { stripPlumbing } from "../design/stripPlumbing";
 import type { Vec3 } from "../geometry/vec";
 import { evaluate } from "./evaluate";
 import type { Finding } from "./findings";
@@ -180,9 +181,11 @@ test.each<[Finding["code"], Finding["severity"], readonly EditOp[]]>([
       ),
     ],
   ],
-  ["noFixtureYet", "note", [set(["lines"], []), set(["fixtures"], [])]],
+  ["noFixtureYet", "note", [set(["lines"], []), set(["habits"], stripPlumbing(kranich).habits), set(["fixtures"], [])]],
   ["noTankYet", "note", [set(["lines"], []), set(["tanks"], [])]],
-  ["greyEndsStay", "note", [set(["habits", "freshL"], 900)]],
+  ["wasteEndsStay", "note", [set(["habits", "vessels", "fresh-water", "litres"], 900)]],
+  ["useBeyondFresh", "should", [set(["habits", "ways", "wild", "uses", "drinking", "takesL"], 299)]],
+  ["ontoGround", "note", [set(["habits", "ways", "wild", "uses", "shower", "fixtureId"], null)]],
 ])("%s, a %s", (code, severity, ops) => {
   expect(find(kranich, code)).toBeUndefined();
   const finding = find(change(kranich, ops), code);

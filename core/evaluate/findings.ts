@@ -1,6 +1,6 @@
 import type { Attitude } from "../attitude/attitude";
 import type { PartRef } from "../design/part";
-import type { PortKind } from "../design/plumbing";
+import type { HeldWater, PortKind } from "../design/plumbing";
 import type { RampAngle } from "../fit/rampAngles";
 import type { LoadCaseId } from "../fixing/fixing";
 import type { Limit } from "../rules/lookUpLimit";
@@ -140,7 +140,20 @@ type Numbers =
       readonly obstacleName: string;
       readonly gapMm: number;
     }
-  | { readonly code: "greyEndsStay"; readonly greyDays: number; readonly freshDays: number };
+  | {
+      readonly code: "wasteEndsStay";
+      readonly wasteDays: number;
+      readonly freshDays: number | null;
+      readonly holds: HeldWater;
+    }
+  | {
+      readonly code: "useBeyondFresh";
+      readonly otherId: string;
+      readonly useName: string;
+      readonly takesL: number;
+      readonly freshL: number;
+    }
+  | { readonly code: "ontoGround"; readonly litresPerDay: number };
 
 /** Something the builder should know: data only, the sentences are in `words/`. */
 export type Finding = Numbers & {

@@ -4,6 +4,7 @@ import { DEMO_NAMES, readDemo } from "@/tests/demoRigs";
 import { LEVEL } from "../attitude/attitude";
 import type { Design } from "../design/design";
 import { applyEdit, type EditOp } from "../design/edit";
+import { stripPlumbing } from "../design/stripPlumbing";
 import { listWorkings } from "../workings/listWorkings";
 import { evaluate } from "./evaluate";
 
@@ -80,7 +81,7 @@ test.each<[string, readonly EditOp[]]>([
       set(["lines", drain.id, "lineTrap"], { bend: 1, sealMm: 50, hasCleanout: true }),
     ],
   ],
-  ["no fixture, no line", [set(["lines"], []), set(["fixtures"], [])]],
+  ["no fixture, no line", [set(["lines"], []), set(["habits"], stripPlumbing(kranich).habits), set(["fixtures"], [])]],
 ])("finite: %s", (_, ops) => {
   const design = change(kranich, ops);
   expectFinite(design);

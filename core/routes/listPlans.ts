@@ -11,6 +11,10 @@ const REACH_MM = 380;
 /** A drop this near to the outlet is beneath the fixture, mm; each millimetre further aside counts as so much pipe. */
 const BENEATH_MM = 200;
 const ASIDE_PRICE = 2;
+/** A water trap whose outlet plunges nearer than this sucks itself dry, and no breather finds room before the drop, mm [T]. */
+const RUN_MM = 180;
+/** What such a plunge is worth avoiding, mm of pipe [T]. */
+const PLUNGE_PRICE_MM = 400;
 /** Kept between a pipe and a tank it passes, mm [T]. */
 const TANK_ROOM_MM = 10;
 /** A turn of 45° counts as so much pipe, mm; a second look puts it dearer. */
@@ -64,9 +68,11 @@ function lookForWays(
   const beforeMm = facing ? add(inletMm, facing) : inletMm;
   const goal = findCell(grid, beforeMm);
   const starts = listStarts(grid, fixture.outletMm);
+  const sucks = (drain.trap?.sealMm ?? 0) > 0;
   const startMm = (cell: number) => {
     const at = placeCell(grid, cell);
-    return ASIDE_PRICE * Math.max(0, Math.hypot(at.x - fixture.outletMm.x, at.y - fixture.outletMm.y) - BENEATH_MM);
+    const asideMm = Math.hypot(at.x - fixture.outletMm.x, at.y - fixture.outletMm.y);
+    return ASIDE_PRICE * Math.max(0, asideMm - BENEATH_MM) + (sucks && asideMm < RUN_MM ? PLUNGE_PRICE_MM : 0);
   };
   const ways: Vec3[][] = [];
   const trodden = new Set<number>();

@@ -66,7 +66,7 @@ test("dumping conserves: what is full is what can be used and what stays, in bot
 });
 
 test("one beside it that shares its level makes the stay longer; so does one it is pumped into; by itself it does not", () => {
-  const stay = (design: Design) => evaluate(design).stay!.level.daysToGreyFull;
+  const stay = (design: Design) => evaluate(design).balance.stores.find(({ holds }) => holds === "grey")!.days.level!;
   const alone = { ...pair("pumped"), tanks: pair("pumped").tanks.map((tank) => ({ ...tank, link: null })) };
   expect(stay(pair("communicating"))).toBeGreaterThan(stay(alone));
   expect(stay(pair("pumped"))).toBeGreaterThan(stay(alone));

@@ -27,7 +27,10 @@ test("sizes weighed up: longer holds more, weighs more and lasts longer; its own
     });
     const own = sizes.find(({ lengthMm }) => lengthMm === Math.round(tank!.solid.lengthMm))!;
     expect(own.capacityL).toBeCloseTo(measureCapacityL(tank!.solid), 6);
-    expect(own.greyDays).toBeCloseTo(evaluate(design).stay!.level.daysToGreyFull, 6);
+    expect(own.greyDays).toBeCloseTo(
+      evaluate(design).balance.stores.find(({ holds }) => holds === "grey")!.days.level!,
+      6,
+    );
   }
 });
 

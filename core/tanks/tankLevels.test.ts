@@ -2,7 +2,6 @@ import fc from "fast-check";
 import { attitudes, networks } from "@/tests/arbitraries";
 import { readDemo } from "@/tests/demoRigs";
 import { computeUp, LEVEL } from "../attitude/attitude";
-import { computeStay } from "../days/daysToFull";
 import { createDesign, USUAL_MEASURES } from "../design/createDesign";
 import { createPort } from "../design/createPort";
 import type { Design } from "../design/design";
@@ -45,13 +44,6 @@ test("the inlet ends the filling before a higher vent; a low sink ends it before
 
 test("a tank without an outlet leaves behind nobody knows what", () => {
   expect(computeLeftBehindL(createTank([]), noseDown)).toBeNull();
-});
-
-test("a stay: two people, 9 L down the sink and 2 L drunk, 90 L of room and 110 L of fresh end together", () => {
-  const habits = { people: 2, sinkLPerPersonDay: 9, drunkLPerPersonDay: 2, freshL: 110 };
-  expect(computeStay(habits, 90)).toMatchObject({ daysToGreyFull: 5, daysToFreshEmpty: 5, endedBy: "both" });
-  expect(computeStay(habits, 80).endedBy).toBe("grey");
-  expect(computeStay({ ...habits, freshL: 60 }, 90).endedBy).toBe("fresh");
 });
 
 test("the first opening to drown is the one that makes the tank full, and each later one takes more", () => {

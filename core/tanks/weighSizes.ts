@@ -1,4 +1,5 @@
 import { WATER_DENSITY } from "../air/dumping";
+import { FRESH_ID } from "../days/stores";
 import type { Design } from "../design/design";
 import { applyEdit, type Edit } from "../design/edit";
 import { buildResize } from "../design/moves";
@@ -13,7 +14,7 @@ export type WeighedSize = {
   readonly edit: Edit;
   readonly lengthMm: number;
   readonly capacityL: number;
-  /** Days until the grey tanks are full and until the fresh water is gone, standing level; null without a stay. */
+  /** Days until this tank is full and until the fresh water is gone, standing level; null where they never are. */
   readonly greyDays: number | null;
   readonly freshDays: number | null;
   readonly fullKg: number;
@@ -37,7 +38,9 @@ export function weighSizes(design: Design, tank: Tank): WeighedSize[] {
     const outcome = applyEdit(design, edit);
     const sized = outcome.ok && outcome.design.tanks.find(({ id }) => id === tank.id);
     if (!outcome.ok || !sized) return [];
-    const { stay } = evaluate(outcome.design);
+    const { stores } = evaluate(outcome.design).balance;
+    const own = stores.find(({ store }) => store.tankIds.includes(tank.id));
+    const fresh = stores.find(({ store }) => store.id === FRESH_ID);
     const capacityL = measureCapacityL(sized.solid);
     const lacks = measureTankGaps(outcome.design, sized).map(
       ({ obstacle, gapMm }) => (findClearance(design.rules, obstacle).value ?? 0) - gapMm,
@@ -47,8 +50,8 @@ export function weighSizes(design: Design, tank: Tank): WeighedSize[] {
         edit,
         lengthMm,
         capacityL,
-        greyDays: stay?.level.daysToGreyFull ?? null,
-        freshDays: stay?.level.daysToFreshEmpty ?? null,
+        greyDays: own?.days.level ?? null,
+        freshDays: fresh?.days.level ?? null,
         fullKg: computeEmptyKg(sized) + (capacityL * WATER_DENSITY) / 1000,
         lacksMm: Math.max(0, ...lacks),
       },

@@ -27,7 +27,7 @@ const BEHIND: Readonly<Partial<Record<FindingNumbers["code"], Sought>>> = {
   inletDrownsEarly: { formula: "tankFull", stand: "worst" },
   fixtureDrownsFirst: { formula: "tankFull", stand: "worst" },
   fixingWeak: { formula: "boltUse" },
-  greyEndsStay: { formula: "daysToGreyFull" },
+  wasteEndsStay: { formula: "storeDays", stand: "level" },
 };
 
 /** The working that a finding rests on, at the attitude it was found at; null when no sum stands behind it. */
@@ -55,6 +55,8 @@ function toWhole(at: PartRef): string | number {
       return at.id;
     case "trap":
       return at.lineId;
+    case "store":
+      return at.id;
     case "port":
       return at.tankId;
     default:

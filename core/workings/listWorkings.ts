@@ -22,7 +22,7 @@ export function listWorkings(design: Design, evaluation: Evaluation, fillShare =
     ...evaluation.drains.flatMap((drain) => listDrainWorkings(design, drain, evaluation.attitude)),
     ...evaluation.tanks.flatMap((tank) => listTankWorkings(design, tank, evaluation.attitude)),
     ...design.tanks.flatMap((tank) => listTankCareWorkings(design, tank, fillShare)),
-    ...listStayWorkings(design, evaluation),
+    ...listStayWorkings(evaluation),
     ...evaluation.trapAirs.flatMap((air) => listTrapAirWorkings(design, air)),
     ...evaluation.ramps.map((ramp) => buildRampAngle(design, ramp)),
     ...listRampWorkings(design, evaluation.attitude),
@@ -338,29 +338,21 @@ function listRampWorkings(design: Design, attitude: Attitude): Working[] {
   return [...(running && running !== attitude ? [toRamps("rampsToRun", running)] : []), toRamps("rampsToLevel", LEVEL)];
 }
 
-function listStayWorkings(design: Design, evaluation: Evaluation): Working[] {
-  if (!evaluation.stay) return [];
-  const at = { kind: "habits" } as const;
-  const { people, sinkLPerPersonDay, drunkLPerPersonDay, freshL } = design.habits;
-  const { here } = evaluation.stay;
-  const usable = here.daysToGreyFull * here.greyLPerDay;
-  const daily = [term("P", people, "count"), term("q", sinkLPerPersonDay, "volumePerDay")];
-  const { attitude } = evaluation;
-  return [
-    buildWorking(
-      "daysToGreyFull",
-      at,
-      [term("V", usable, "volume"), ...daily],
-      term("T", here.daysToGreyFull, "days"),
-      {
-        attitude,
-      },
-    ),
-    buildWorking(
-      "daysToFreshEmpty",
-      at,
-      [term("Vw", freshL, "volume"), ...daily, term("qd", drunkLPerPersonDay, "volumePerDay")],
-      term("T", here.daysToFreshEmpty, "days"),
-    ),
-  ];
+// A plain quotient only while the first way of living lasts as long as the store does.
+function listStayWorkings({ balance, attitude }: Evaluation): Working[] {
+  const [first, ...more] = balance.stretches;
+  return balance.stores.flatMap(({ store, meanLPerDay, roomL, days }) =>
+    (["level", "here"] as const).flatMap((stand): Working[] => {
+      const T = days[stand];
+      if (T === null || !first || (more.length > 0 && T > first.days)) return [];
+      const terms = [term("V", roomL[stand], "volume"), term("q", meanLPerDay, "volumePerDay")];
+      const at = { kind: "store", id: store.id } as const;
+      return [
+        buildWorking("storeDays", at, terms, term("T", T, "days"), {
+          attitude: stand === "level" ? LEVEL : attitude,
+          stand,
+        }),
+      ];
+    }),
+  );
 }

@@ -13,6 +13,8 @@ export type Quantity =
   | "angle"
   | "days"
   | "count"
+  | "times"
+  | "seconds"
   | "losses"
   | "roughness"
   | "volumePerDay"
@@ -61,8 +63,7 @@ export const FORMULAS = [
   "heldUse",
   "rampsToRun",
   "rampsToLevel",
-  "daysToGreyFull",
-  "daysToFreshEmpty",
+  "storeDays",
 ] as const;
 export type FormulaId = (typeof FORMULAS)[number];
 

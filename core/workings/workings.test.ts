@@ -49,8 +49,7 @@ const RECOMPUTE: Partial<Record<FormulaId, (w: Working) => number>> = {
   sealDrying: (w) => computeDryWeeks(read(w, "H"), read(w, "e")),
   tankCapacity: (w) => (read(w, "A") * read(w, "L")) / 1e6,
   tankUsable: (w) => Math.max(0, read(w, "Vf") - read(w, "Vl")),
-  daysToGreyFull: (w) => read(w, "V") / (read(w, "P") * read(w, "q")),
-  daysToFreshEmpty: (w) => read(w, "Vw") / (read(w, "P") * (read(w, "q") + read(w, "qd"))),
+  storeDays: (w) => read(w, "V") / read(w, "q"),
   drainVelocity: (w) =>
     computeManningFlow(read(w, "D") / 1000, read(w, "yD"), read(w, "S") / 1000, read(w, "n")).velocityMps,
   drainCapacity: (w) =>

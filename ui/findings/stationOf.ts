@@ -25,7 +25,8 @@ export function toStation(finding: Finding): Station {
   if (finding.code === "noFixtureYet") return "falls";
   switch (finding.at.kind) {
     case "habits":
-      return "habits";
+    case "store":
+      return "days";
     case "tank":
     case "port":
       return "tanks";

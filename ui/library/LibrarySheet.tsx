@@ -110,7 +110,7 @@ function Bin() {
       </summary>
       <ul className="mt-1 border-t border-rule" aria-label="In the bin">
         {bin.map(({ id, name, deletedAt }) => {
-          const daysLeft = Math.max(0, Math.ceil(BIN_DAYS - (now - deletedAt) / 86_400_000));
+          const daysLeft = Math.min(BIN_DAYS, Math.max(0, Math.ceil(BIN_DAYS - (now - deletedAt) / 86_400_000)));
           return (
             <li key={id} className="flex min-h-11 items-center gap-1 border-b border-rule">
               <span className="min-w-0 flex-1 py-1.5 pl-2">

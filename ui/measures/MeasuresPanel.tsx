@@ -7,7 +7,7 @@ import { FallsMeasures } from "./FallsMeasures";
 // The station a design opens at comes with the page, the others when they are asked for.
 const PANELS = {
   rig: dynamic(() => import("./RigMeasures").then((module) => module.RigMeasures), { ssr: false }),
-  habits: dynamic(() => import("./HabitsMeasures").then((module) => module.HabitsMeasures), { ssr: false }),
+  days: dynamic(() => import("./DaysMeasures").then((module) => module.DaysMeasures), { ssr: false }),
   tanks: dynamic(() => import("./TanksMeasures").then((module) => module.TanksMeasures), { ssr: false }),
   falls: FallsMeasures,
   air: dynamic(() => import("./AirMeasures").then((module) => module.AirMeasures), { ssr: false }),

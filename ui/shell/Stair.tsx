@@ -102,7 +102,7 @@ function Chamber({
 /** What a station comes to, in one figure. */
 function StationFigure({ station }: { readonly station: Station }) {
   const kind = useWorkbench((state) => state.history?.design.rig.kind);
-  const stay = useWorkbench((state) => state.evaluation?.stay ?? null);
+  const days = useWorkbench((state) => state.evaluation?.balance.endsBy.here?.days ?? null);
   const usable = useWorkbench((state) => state.evaluation?.tanks.reduce((sum, t) => sum + t.usableHereL, 0) ?? 0);
   const hasTank = useWorkbench((state) => (state.history?.design.tanks.length ?? 0) > 0);
   const worst = useWorkbench((state) => findShownResult(state)?.worst.inHandMm ?? null);
@@ -110,7 +110,7 @@ function StationFigure({ station }: { readonly station: Station }) {
   const units = useWorkbench((state) => state.units);
   const texts: Readonly<Record<Station, string>> = {
     rig: kind ? RIG_NAMES[kind].toLowerCase() : "",
-    habits: stay ? `${formatNumber(Math.min(stay.here.daysToGreyFull, stay.here.daysToFreshEmpty), 1)} days` : "",
+    days: days === null ? "no end to it" : `${formatNumber(days, 1)} days`,
     tanks: hasTank ? `${formatQuantity(usable, "volume", units)} usable` : "no tank yet",
     falls:
       worst === null

@@ -26,6 +26,7 @@ import { WelcomeBar } from "./WelcomeBar";
 const Overlays = dynamic(() => import("./Overlays").then((module) => module.Overlays), { ssr: false });
 
 const RearView = dynamic(() => import("../rear/RearView").then((module) => module.RearView), { ssr: false });
+const DaysStage = dynamic(() => import("../days/DaysStage").then((module) => module.DaysStage), { ssr: false });
 const PourBar = dynamic(() => import("../pour/PourBar").then((module) => module.PourBar), { ssr: false });
 
 /** The whole workbench: stair and level at the left, drawings in the middle, findings and measures at the right. */
@@ -37,6 +38,7 @@ export function Workbench() {
   // a tool wants room to work in
   const isTooled = useWorkbench((state) => state.tool !== null);
   const isPouring = useWorkbench((state) => state.pour !== null);
+  const isDays = useWorkbench((state) => state.station === "days");
   const [isOver, setIsOver] = useState(false);
   useHotkeys();
   useKeepFocus();
@@ -89,26 +91,38 @@ export function Workbench() {
             </div>
           </div>
           <div className={`flex min-w-0 flex-1 flex-col ${on("section", "plan")}`}>
-            <div className={`flex min-h-0 flex-[7] flex-col ${on("section")}`}>
-              <RegionContext value="findings">
-                <Boundary name="The verdict">
-                  <SectionHeader />
-                </Boundary>
-              </RegionContext>
-              <RegionContext value="section">
-                <Boundary name="The long section">
-                  <LongSectionView />
-                </Boundary>
-              </RegionContext>
-            </div>
-            <div className={on("section")}>
-              <Boundary name="The pour">{isPouring && <PourBar />}</Boundary>
-              <RegionContext value="strip">
-                <Boundary name="The fall budget">
-                  <FallStrip />
-                </Boundary>
-              </RegionContext>
-            </div>
+            {isDays ? (
+              <div className={`flex min-h-0 flex-[9] flex-col ${on("section")}`}>
+                <RegionContext value="section">
+                  <Boundary name="The days">
+                    <DaysStage />
+                  </Boundary>
+                </RegionContext>
+              </div>
+            ) : (
+              <>
+                <div className={`flex min-h-0 flex-[7] flex-col ${on("section")}`}>
+                  <RegionContext value="findings">
+                    <Boundary name="The verdict">
+                      <SectionHeader />
+                    </Boundary>
+                  </RegionContext>
+                  <RegionContext value="section">
+                    <Boundary name="The long section">
+                      <LongSectionView />
+                    </Boundary>
+                  </RegionContext>
+                </div>
+                <div className={on("section")}>
+                  <Boundary name="The pour">{isPouring && <PourBar />}</Boundary>
+                  <RegionContext value="strip">
+                    <Boundary name="The fall budget">
+                      <FallStrip />
+                    </Boundary>
+                  </RegionContext>
+                </div>
+              </>
+            )}
             <div
               className={`flex min-h-0 flex-col border-t border-ink ${isTooled ? "flex-[12]" : "flex-[4]"} ${on("plan")}`}
             >

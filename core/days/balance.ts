@@ -1,0 +1,83 @@
+import type { Design } from "../design/design";
+import type { HeldWater } from "../design/plumbing";
+import type { Network } from "../falls/network";
+import { computeMeanDays, type FlowStretch, listFlows, sumDraws } from "./flows";
+import { listStores, type Store } from "./stores";
+
+/** What tanks hold at the three ways they are asked about, L. */
+export type TankRoom = {
+  readonly tankId: string;
+  readonly usableLevelL: number;
+  readonly usableHereL: number;
+  readonly usableWorstL: number;
+  readonly capacityL: number;
+};
+
+export const STANDS = ["level", "here", "worst"] as const;
+export type BalanceStand = (typeof STANDS)[number];
+
+/** One store with what comes into it or goes out of it, and how many days that lasts. */
+export type StoreBalance = {
+  readonly store: Store;
+  readonly holds: HeldWater;
+  /** Of the first stretch, L a day. */
+  readonly meanLPerDay: number;
+  readonly varianceL2PerDay: number;
+  readonly roomL: Readonly<Record<BalanceStand, number>>;
+  /** Days until full, or empty for fresh water; null where it never is. */
+  readonly days: Readonly<Record<BalanceStand, number | null>>;
+};
+
+export type Balance = {
+  readonly stores: readonly StoreBalance[];
+  /** Id of the store that ends the stay first, and after how many days; null where nothing ever does. */
+  readonly endsBy: Readonly<Record<BalanceStand, { readonly storeId: string; readonly days: number } | null>>;
+  readonly groundLPerDay: number;
+  readonly stretches: readonly FlowStretch[];
+};
+
+/**
+ * The balance of every store by itself, from the uses of the ways of living: never a sum over what is not linked. Fresh
+ * tanks give what they hold to their outlet, or to the brim where they have none. Source: a balance [C].
+ */
+export function computeBalance(design: Design, network: Network, rooms: readonly TankRoom[]): Balance {
+  const stores = listStores(design);
+  const stretches = listFlows(design, network, stores);
+  const balances = stores.map((store): StoreBalance => {
+    const draws = stretches[0]?.flows.find(({ storeId }) => storeId === store.id)?.draws ?? [];
+    const { meanL, varianceL2 } = sumDraws(draws);
+    const roomL = {
+      level: measureRoom(design, store, rooms, "usableLevelL"),
+      here: measureRoom(design, store, rooms, "usableHereL"),
+      worst: measureRoom(design, store, rooms, "usableWorstL"),
+    };
+    const daysOf = (stand: BalanceStand) => computeMeanDays(stretches, store.id, roomL[stand]);
+    const days = { level: daysOf("level"), here: daysOf("here"), worst: daysOf("worst") };
+    return { store, holds: store.holds, meanLPerDay: meanL, varianceL2PerDay: varianceL2, roomL, days };
+  });
+  const endsBy = (stand: BalanceStand) =>
+    balances.reduce<{ readonly storeId: string; readonly days: number } | null>((first, { store, days }) => {
+      const own = days[stand];
+      return own === null || (first && first.days <= own) ? first : { storeId: store.id, days: own };
+    }, null);
+  return {
+    stores: balances,
+    endsBy: { level: endsBy("level"), here: endsBy("here"), worst: endsBy("worst") },
+    groundLPerDay: stretches[0]?.groundLPerDay ?? 0,
+    stretches,
+  };
+}
+
+function measureRoom(
+  { habits }: Design,
+  { tankIds, vesselIds, holds }: Store,
+  rooms: readonly TankRoom[],
+  key: "usableLevelL" | "usableHereL" | "usableWorstL",
+): number {
+  // a fresh tank is drawn from its bottom, and filled to its brim
+  const tanksL = rooms.reduce(
+    (sum, room) => (tankIds.includes(room.tankId) ? sum + (holds === "fresh" ? room.capacityL : room[key]) : sum),
+    0,
+  );
+  return habits.vessels.reduce((sum, { id, litres }) => (vesselIds.includes(id) ? sum + litres : sum), tanksL);
+}

@@ -1,0 +1,60 @@
+import type { Design } from "../design/design";
+import type { Use, Vessel } from "../design/habits";
+import type { HeldWater, Tank } from "../design/plumbing";
+import { followDrain, type Network } from "../falls/network";
+import { listStoreGroup } from "../tanks/linkedTanks";
+
+/** Something that fills or runs out: tanks that store together, all fresh water, or one vessel of waste. */
+export type Store = {
+  /** The first tank's id, a vessel's id, or "fresh". */
+  readonly id: string;
+  readonly holds: HeldWater;
+  readonly tankIds: readonly string[];
+  readonly vesselIds: readonly string[];
+};
+
+/** All fresh water is one store: people draw until none is left in any of it. */
+export const FRESH_ID = "fresh-water-store";
+
+/**
+ * What holds water on a rig: every group of waste tanks that store together, every vessel of waste, and the fresh water as
+ * one. Tanks that are not linked are never added up [C].
+ */
+export function listStores({ tanks, habits }: Pick<Design, "tanks" | "habits">): Store[] {
+  const seen = new Set<string>();
+  const waste = tanks.flatMap((tank): Store[] => {
+    if (tank.holds === "fresh" || seen.has(tank.id)) return [];
+    const group = listStoreGroup({ tanks }, tank);
+    for (const { id } of group) seen.add(id);
+    return [{ id: tank.id, holds: tank.holds, tankIds: group.map(({ id }) => id), vesselIds: [] }];
+  });
+  const isFresh = ({ holds }: Tank | Vessel) => holds === "fresh";
+  const fresh: Store = {
+    id: FRESH_ID,
+    holds: "fresh",
+    tankIds: tanks.filter(isFresh).map(({ id }) => id),
+    vesselIds: habits.vessels.filter(isFresh).map(({ id }) => id),
+  };
+  const vessels = habits.vessels
+    .filter((vessel) => !isFresh(vessel))
+    .map(({ id, holds }): Store => ({ id, holds, tankIds: [], vesselIds: [id] }));
+  return [...(fresh.tankIds.length + fresh.vesselIds.length > 0 ? [fresh] : []), ...waste, ...vessels];
+}
+
+/** Where what one use sends ends: a store's id, or the ground where no drain carries it. */
+export type UseEnd = { readonly kind: "store"; readonly id: string } | { readonly kind: "ground" };
+
+/** Finds for a use the store its water ends in: its vessel, or the tank at the end of its fixture's drain. */
+export function findUseEnd(network: Network, stores: readonly Store[], { fixtureId, vesselId }: Use): UseEnd {
+  const find = (isIt: (store: Store) => boolean): UseEnd => {
+    const store = stores.find(isIt);
+    return store ? { kind: "store", id: store.id } : { kind: "ground" };
+  };
+  if (vesselId !== null) return find(({ vesselIds, holds }) => holds !== "fresh" && vesselIds.includes(vesselId));
+  for (const drain of network.drains.values()) {
+    if (drain.fromFixture !== fixtureId) continue;
+    const { to } = followDrain(network, drain).at(-1)!;
+    if (to.kind === "inlet") return find(({ tankIds }) => tankIds.includes(to.tankId));
+  }
+  return { kind: "ground" };
+}

@@ -1,0 +1,131 @@
+import { READY_USES, type ReadyWay, USUAL_USES } from "../days/usualUses";
+import type { Design } from "../design/design";
+import type { Edit, EditOp } from "../design/edit";
+import { freeId } from "../design/freeId";
+import type { Person, PersonKind, Use, UseKind, Vessel, Way } from "../design/habits";
+import type { Fixture, FixtureKind } from "../design/plumbing";
+
+const AT = { kind: "habits" } as const;
+const toEdit = (...ops: EditOp[]): Edit => ({ code: "change", at: AT, ops });
+
+/** One more group of people: guests come at weekends. */
+export function buildAddPeople({ habits: { people } }: Design, kind: PersonKind, name: string): Edit {
+  const value: Person = { id: freeId(kind, people), name, kind, count: 1, daysPerWeek: kind === "guest" ? 2 : 7 };
+  return toEdit({ op: "insert", path: ["habits", "people"], index: people.length, value });
+}
+
+const byUsual = (kind: UseKind, id: string, name: string, fixtureId: string | null): Use => {
+  const usual = USUAL_USES[kind];
+  return { ...usual, id, name, fixtureId: usual.sendsL > 0 ? fixtureId : null, vesselId: null };
+};
+
+/** One more use in a way of living, at the usual figures; it goes down the fixture that suits it. */
+export function buildAddUse(design: Design, way: Way, kind: UseKind, name: string): Edit {
+  const value = byUsual(kind, freeId(kind.toLowerCase(), way.uses), name, findFixtureFor(design, kind));
+  return toEdit({ op: "insert", path: ["habits", "ways", way.id, "uses"], index: way.uses.length, value });
+}
+
+/** A ready way of living, lived from now on. */
+export function buildAddWay(
+  design: Design,
+  ready: ReadyWay,
+  { name, uses }: { readonly name: string; readonly uses: Readonly<Record<UseKind, string>> },
+): Edit {
+  const { ways, stretches } = design.habits;
+  const id = freeId(ready, ways);
+  const way: Way = { id, name, uses: [] };
+  for (const { kind, times, takesL } of READY_USES[ready]) {
+    const use = byUsual(kind, freeId(kind.toLowerCase(), way.uses), uses[kind], findFixtureFor(design, kind));
+    const share = takesL !== undefined && use.takesL > 0 ? takesL / use.takesL : 1;
+    way.uses.push({
+      ...use,
+      times: times ?? use.times,
+      takesL: use.takesL * share,
+      sendsL: Math.round(use.sendsL * share * 100) / 100,
+    });
+  }
+  return toEdit(
+    { op: "insert", path: ["habits", "ways"], index: ways.length, value: way },
+    {
+      op: "set",
+      path: ["habits", "stretches"],
+      value: [{ wayId: id, days: stretches[0]?.days ?? 30 }, ...stretches.slice(1)],
+    },
+  );
+}
+
+const FIXTURE_FOR: Readonly<Partial<Record<UseKind, readonly FixtureKind[]>>> = {
+  shower: ["showerTray", "bath"],
+  handsTeeth: ["basin", "kitchenSink"],
+  laundry: ["washingMachine", "showerTray"],
+  urine: ["urineDiverter"],
+};
+
+const SINKS: readonly FixtureKind[] = ["kitchenSink", "basin"];
+
+/** Where a rig with nothing else does all its washing. */
+const WASHED_AT: readonly FixtureKind[] = [...SINKS, "showerTray", "bath"];
+
+const isWaste = (kind: UseKind): boolean => kind === "toilet" || kind === "urine";
+
+// Of the kind it is done at, else the first there is: a builder sees it and changes it.
+function findFixtureFor({ fixtures }: Design, kind: UseKind): string | null {
+  const wanted = FIXTURE_FOR[kind] ?? SINKS;
+  const found = wanted.flatMap((w) => fixtures.filter((fixture) => fixture.kind === w)).at(0);
+  return (found ?? (isWaste(kind) ? undefined : fixtures[0]))?.id ?? null;
+}
+
+/** What had no drain yet is done at a fixture that comes: all of it at the first one, later what its kind is for. */
+export function listTaken({ habits, fixtures }: Design, { id, kind }: Pick<Fixture, "id" | "kind">): EditOp[] {
+  const suits = (use: Use) =>
+    (FIXTURE_FOR[use.kind] ?? SINKS).includes(kind) ||
+    (fixtures.length === 0 && WASHED_AT.includes(kind) && !isWaste(use.kind));
+  return listUses(habits, (use) => use.fixtureId === null && use.vesselId === null && use.sendsL > 0 && suits(use), id);
+}
+
+/** Uses at a fixture that goes have no drain any more, and what was measured there is forgotten. */
+export const listForgotten = ({ habits }: Design, fixtureId: string): EditOp[] => [
+  ...listUses(habits, (use) => use.fixtureId === fixtureId, null),
+  ...habits.flows
+    .filter((flow) => flow.fixtureId === fixtureId)
+    .map(({ id }): EditOp => ({ op: "remove", path: ["habits", "flows", id] })),
+];
+
+const listUses = ({ ways }: Design["habits"], isMeant: (use: Use) => boolean, fixtureId: string | null): EditOp[] =>
+  ways.flatMap((way) =>
+    way.uses.filter(isMeant).map(
+      (use): EditOp => ({
+        op: "set",
+        path: ["habits", "ways", way.id, "uses", use.id, "fixtureId"],
+        value: fixtureId,
+      }),
+    ),
+  );
+
+/** One more can, bottle or bucket. */
+export function buildAddVessel({ habits: { vessels } }: Design, holds: Vessel["holds"], name: string): Edit {
+  const value: Vessel = { id: freeId(`${holds}-can`, vessels), name, holds, litres: 10 };
+  return toEdit({ op: "insert", path: ["habits", "vessels"], index: vessels.length, value });
+}
+
+/** Takes a vessel out; what went into it comes down no drain until it is told. */
+export function buildRemoveVessel({ habits }: Design, id: string): Edit {
+  const freed = habits.ways.flatMap((way) =>
+    way.uses
+      .filter(({ vesselId }) => vesselId === id)
+      .map((use): EditOp => ({ op: "set", path: ["habits", "ways", way.id, "uses", use.id, "vesselId"], value: null })),
+  );
+  return toEdit(...freed, { op: "remove", path: ["habits", "vessels", id] });
+}
+
+/** Takes a way of living out with its stretches; null for the last one. */
+export function buildRemoveWay({ habits: { ways, stretches } }: Design, id: string): Edit | null {
+  const left = ways.find((way) => way.id !== id);
+  if (!left) return null;
+  const others = stretches.filter(({ wayId }) => wayId !== id);
+  const value = others.length > 0 ? others : [{ wayId: left.id, days: stretches[0]?.days ?? 30 }];
+  return toEdit({ op: "set", path: ["habits", "stretches"], value }, { op: "remove", path: ["habits", "ways", id] });
+}
+
+/** Litres and seconds by bucket and watch, as L/min; each above 0 [C]. Example: 5 L in 60 s → 5 L/min. */
+export const toFlowLpm = (litres: number, seconds: number): number => (litres / seconds) * 60;

@@ -1,0 +1,83 @@
+"use client";
+import { useEffect, useMemo, useRef, useState } from "react";
+import { MOST_DAYS } from "@/core/days/accrual";
+import { useWorkbench } from "@/store/useWorkbench";
+import { describeEnd, formatDays } from "@/words/days";
+import { describeStore } from "@/words/stores";
+import { LevelChart } from "./LevelChart";
+import { WantedDays } from "./WantedDays";
+
+const LEAST_DAYS = 7;
+const ROW_PX = 112;
+
+/** The levels of all tanks over the days, the day the stay ends, and the line that is pulled to the day it should. */
+export function DaysStage() {
+  const design = useWorkbench((state) => state.history!.design);
+  const balance = useWorkbench((state) => state.evaluation?.balance ?? null);
+  const wanted = useWorkbench((state) => state.wantedDays);
+  const box = useRef<HTMLDivElement>(null);
+  const [widthPx, setWidthPx] = useState(640);
+  useEffect(() => {
+    const element = box.current;
+    if (!element) return;
+    const observer = new ResizeObserver(([entry]) => entry && setWidthPx(Math.max(240, entry.contentRect.width)));
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, []);
+  const moving = useMemo(() => balance?.stores.filter(({ days }) => days.here !== null) ?? [], [balance]);
+  const ends = balance?.endsBy.here ?? null;
+  // the first end stands in the middle, and what is wished is always on the sheet
+  const span = Math.max(LEAST_DAYS, Math.ceil((ends?.days ?? 3) * 2), (wanted ?? 0) + 1);
+  const days = Math.min(MOST_DAYS, span);
+  return (
+    <section aria-label="Days" className="flex min-h-0 flex-1 flex-col bg-sheet">
+      <header className="border-b border-rule px-3 py-2">
+        <h2 className="text-[15px] leading-snug font-semibold" data-testid="days-verdict">
+          {balance ? describeEnd(design, balance) : ""}
+        </h2>
+        <p className="text-[12.5px] text-faint">
+          Line: half of all stays are below it. Band: four in five lie in it. Red: full, or gone, as the rig stands.
+        </p>
+      </header>
+      <div
+        ref={box}
+        className="min-h-0 flex-1 overflow-y-auto"
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keys
+        tabIndex={0}
+        role="group"
+        aria-label="Levels over the days"
+      >
+        {balance && moving.length > 0 ? (
+          <>
+            {moving.map(({ store, holds, roomL }) => (
+              <LevelChart
+                key={store.id}
+                name={describeStore(store.id, design)}
+                holds={holds}
+                roomL={roomL.here}
+                stretches={balance.stretches}
+                storeId={store.id}
+                days={days}
+                wanted={wanted}
+                widthPx={widthPx}
+                heightPx={ROW_PX}
+              />
+            ))}
+            <WantedDays days={days} widthPx={widthPx} endDay={ends?.days ?? null} />
+          </>
+        ) : (
+          <p className="px-3 py-4">
+            Nothing fills or empties yet. Add uses at the right, and say which fixture each goes down.
+          </p>
+        )}
+      </div>
+      {ends && wanted !== null && (
+        <p className="border-t border-rule px-3 py-1.5 text-[13.5px]">
+          {wanted > ends.days
+            ? `${formatDays(wanted)} wished, ${formatDays(ends.days)} reached. What is missing stands at the right.`
+            : `${formatDays(wanted)} wished; on the mean it lasts ${formatDays(ends.days)}.`}
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,25 @@
+"use client";
+import { useWorkbench } from "@/store/useWorkbench";
+import { WORK_CAUTIONS } from "@/words/cautions";
+import { BucketAndWatch } from "./BucketAndWatch";
+import { PeopleFields } from "./PeopleFields";
+import { StayFigures } from "./StayFigures";
+import { StayLadder } from "./StayLadder";
+import { UseList } from "./UseList";
+import { VesselFields } from "./VesselFields";
+
+/** Who lives in it and what they do with water, how long that lasts, and what would lengthen it. */
+export function DaysMeasures() {
+  const hasPlace = useWorkbench((state) => state.history!.design.fixtures.length > 0);
+  return (
+    <>
+      <StayFigures />
+      <StayLadder />
+      <PeopleFields />
+      <UseList />
+      <VesselFields />
+      {hasPlace && <BucketAndWatch />}
+      <p className="px-3 py-2 text-[12px] leading-snug text-faint">{WORK_CAUTIONS.dumping}</p>
+    </>
+  );
+}
