@@ -43,7 +43,8 @@ export const READY_NAMES: Readonly<Record<ReadyWay, string>> = {
   winter: "In winter",
 };
 
-export const formatDays = (days: number): string => `${formatNumber(days, 1)} days`;
+export const formatDays = (days: number): string =>
+  days === 1 ? "1 day" : `${formatNumber(days, Number.isInteger(days) ? 0 : 1)} days`;
 
 /** What a store comes to, a line each: litres a day and how long it lasts. */
 export function describeBalance(design: Design, { stores, endsBy }: Balance, units: Units): string[] {

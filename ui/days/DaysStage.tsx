@@ -5,10 +5,14 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { describeEnd, formatDays } from "@/words/days";
 import { describeStore } from "@/words/stores";
 import { LevelChart } from "./LevelChart";
+import { StretchStrip } from "./StretchStrip";
 import { WantedDays } from "./WantedDays";
 
 const LEAST_DAYS = 7;
-const ROW_PX = 112;
+const ROW_LEAST_PX = 104;
+const ROW_MOST_PX = 190;
+/** Kept for the days themselves and how they are lived, px. */
+const FOOT_PX = 136;
 
 /** The levels of all tanks over the days, the day the stay ends, and the line that is pulled to the day it should. */
 export function DaysStage() {
@@ -16,11 +20,14 @@ export function DaysStage() {
   const balance = useWorkbench((state) => state.evaluation?.balance ?? null);
   const wanted = useWorkbench((state) => state.wantedDays);
   const box = useRef<HTMLDivElement>(null);
-  const [widthPx, setWidthPx] = useState(640);
+  const [{ widthPx, heightPx }, setSize] = useState({ widthPx: 640, heightPx: 400 });
   useEffect(() => {
     const element = box.current;
     if (!element) return;
-    const observer = new ResizeObserver(([entry]) => entry && setWidthPx(Math.max(240, entry.contentRect.width)));
+    const observer = new ResizeObserver(
+      ([entry]) =>
+        entry && setSize({ widthPx: Math.max(240, entry.contentRect.width), heightPx: entry.contentRect.height }),
+    );
     observer.observe(element);
     return () => observer.disconnect();
   }, []);
@@ -29,6 +36,10 @@ export function DaysStage() {
   // the first end stands in the middle, and what is wished is always on the sheet
   const span = Math.max(LEAST_DAYS, Math.ceil((ends?.days ?? 3) * 2), (wanted ?? 0) + 1);
   const days = Math.min(MOST_DAYS, span);
+  const rowPx = Math.min(
+    ROW_MOST_PX,
+    Math.max(ROW_LEAST_PX, Math.floor((heightPx - FOOT_PX) / Math.max(1, moving.length))),
+  );
   return (
     <section aria-label="Days" className="flex min-h-0 flex-1 flex-col bg-sheet">
       <header className="border-b border-rule px-3 py-2">
@@ -60,9 +71,10 @@ export function DaysStage() {
                 days={days}
                 wanted={wanted}
                 widthPx={widthPx}
-                heightPx={ROW_PX}
+                heightPx={rowPx}
               />
             ))}
+            <StretchStrip days={days} widthPx={widthPx} />
             <WantedDays days={days} widthPx={widthPx} endDay={ends?.days ?? null} />
           </>
         ) : (
@@ -74,7 +86,7 @@ export function DaysStage() {
       {ends && wanted !== null && (
         <p className="border-t border-rule px-3 py-1.5 text-[13.5px]">
           {wanted > ends.days
-            ? `${formatDays(wanted)} wished, ${formatDays(ends.days)} reached. What is missing stands at the right.`
+            ? `${formatDays(wanted)} wished, ${formatDays(ends.days)} reached. What is missing stands under “Longer”.`
             : `${formatDays(wanted)} wished; on the mean it lasts ${formatDays(ends.days)}.`}
         </p>
       )}

@@ -77,6 +77,16 @@ export const LevelChart = memo(function LevelChart(props: LevelChartProps) {
             strokeWidth={1.4}
           />
         )}
+        <text
+          x={toX(0, days, widthPx) - 6}
+          y={y(0) + 4}
+          textAnchor="end"
+          className="figures"
+          fontSize={12}
+          fill="var(--faint)"
+        >
+          {isFresh ? formatQuantity(roomL, "volume", units) : "0"}
+        </text>
         <text x={8} y={16} className="plate" fontSize={14} fill="var(--ink)">
           {name}
         </text>

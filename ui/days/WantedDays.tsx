@@ -59,6 +59,9 @@ export function WantedDays({ days, widthPx, endDay }: WantedDaysProps) {
           {day}
         </text>
       ))}
+      <text x={8} y={LINE_Y + 32} className="figures" fontSize={13} fill="var(--faint)">
+        day
+      </text>
       {endDay !== null && endDay <= days && (
         <line
           x1={toX(endDay, days, widthPx)}

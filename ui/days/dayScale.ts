@@ -1,5 +1,5 @@
 /** Room at the left for the litres, at the right for the last day's name, px. */
-const LEFT_PX = 46;
+const LEFT_PX = 52;
 const RIGHT_PX = 14;
 
 /** Where a day stands on the sheet, px, and which day a place is. */

@@ -25,7 +25,7 @@ export function StayFigures() {
   return (
     <div className="px-3 pt-2 pb-3">
       <div data-testid="stay">
-        <p className="pb-1 text-[15px] leading-snug font-semibold">{describeEnd(design, balance)}</p>
+        <p className="pb-1 text-[15px] desk:hidden leading-snug font-semibold">{describeEnd(design, balance)}</p>
         {balance.stores.map(({ store, holds, days, meanLPerDay, roomL }) => {
           const name = describeStore(store.id, design);
           const chances = rhythm.stores.find(({ storeId }) => storeId === store.id)!;

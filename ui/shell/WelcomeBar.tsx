@@ -20,7 +20,7 @@ export function WelcomeBar() {
       aria-label="How to begin"
       className="flex items-center gap-2 border-b border-ink bg-sheet px-3 py-1 text-[13.5px] phone:flex-wrap"
     >
-      <p className="min-w-0 flex-1">
+      <p className="min-w-0 flex-1 phone:flex-none phone:basis-full">
         {name} is a sample rig. Pull a point to see what the water does, or begin your own with a tape.
       </p>
       <Button look="plate" onClick={() => look({ overlay: "newDesign" })}>

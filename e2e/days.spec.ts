@@ -1,0 +1,92 @@
+import { expect, expectAccessible, openRig, openSample, openWorkbench, RIG_NAMES, test, toNumber } from "./fixtures";
+
+for (const name of RIG_NAMES) {
+  test(`${name}: when must we dump? Levels over the days, the day wished pulled, a way of living put in, the ladder climbed and undone`, async ({
+    page,
+  }) => {
+    await openRig(page, name);
+    await page.keyboard.press("2");
+    const stage = page.getByRole("region", { name: "Days", exact: true });
+    await expect(page.getByTestId("days-verdict")).toContainText(/ends the stay/);
+    await expect(stage.getByRole("img", { name: /^Fresh water: level over/ })).toBeVisible();
+    await expect(stage.getByRole("img", { name: /^Grey tank: level over/ })).toBeVisible();
+    await expect(page.getByTestId("rhythm")).toContainText(/^Fill the fresh water/);
+    // lived another way, the days are others
+    const verdict = await page.getByTestId("days-verdict").innerText();
+    await page.getByLabel("Add a way of living").selectOption({ label: "On a site" });
+    await expect(page.getByTestId("days-verdict")).not.toHaveText(verdict);
+    // the wish is pulled by keys and says what it would take
+    const wish = stage.getByRole("slider", { name: "Days the stay should last" });
+    await wish.focus();
+    for (let i = 0; i < 4; i++) await page.keyboard.press("ArrowRight");
+    await expect(page.getByTestId("needs")).toContainText(/more, .* in all/);
+    await page.keyboard.press("Escape");
+    await expect(page.getByTestId("needs")).toHaveCount(0);
+    // the first rung, done and undone
+    const rung = page.getByTestId("ladder").getByRole("listitem").first();
+    const gain = toNumber(await rung.locator(".figures").innerText());
+    expect(gain).toBeGreaterThan(0);
+    const before = await page.getByTestId("days-verdict").innerText();
+    await rung.getByRole("button").click();
+    await expect(page.getByTestId("days-verdict")).not.toHaveText(before);
+    await page.getByRole("button", { name: "Undo", exact: true }).last().click();
+    await expect(page.getByTestId("days-verdict")).toHaveText(before);
+    if (name === "Kranich") await expectAccessible(page);
+  });
+}
+
+test("uses: one added, sent into a canister, refused where it is wrong; people and tap are kept; stretches are pulled", async ({
+  page,
+}) => {
+  await openWorkbench(page);
+  await openSample(page, "Otter");
+  await page.keyboard.press("2");
+  const stay = page.getByTestId("stay");
+  await page.getByLabel("Add a canister or bottle").selectOption({ label: "Black water or urine" });
+  await page.getByLabel("Add a use").selectOption({ label: "Urine" });
+  const uses = page.getByRole("group", { name: "Uses", exact: true });
+  await uses.getByRole("button", { name: /^Urine/ }).click();
+  await uses.getByLabel("into").selectOption({ label: "Black water or urine" });
+  await expect(stay).toContainText("Black water or urine");
+  const often = uses.getByLabel("How often");
+  await often.fill("often");
+  await often.press("Enter");
+  await expect(page.getByRole("alert").filter({ hasText: "That is not a number" })).toBeVisible();
+  await often.fill("-2");
+  await often.press("Enter");
+  await expect(page.getByRole("alert").filter({ hasText: /too small/ })).toBeVisible();
+  await often.press("Escape");
+  await page.getByLabel("Add people").selectOption({ label: "Guests" });
+  await expect(page.getByLabel("Guests, days a week aboard")).toHaveValue("2");
+  const tap = page.getByRole("group", { name: "Bucket and watch" });
+  await tap.getByLabel("in", { exact: true }).fill("0");
+  await tap.getByLabel("in", { exact: true }).press("Enter");
+  await expect(tap.getByRole("alert")).toContainText("More than nothing");
+  await tap.getByLabel("in", { exact: true }).fill("30");
+  await tap.getByLabel("in", { exact: true }).press("Enter");
+  await expect(tap.getByTestId("measured-flow")).toHaveText(/10\.0/);
+  await tap.getByRole("button", { name: "Keep it" }).click();
+  await expect(tap.getByRole("listitem")).toHaveCount(1);
+  await page.getByLabel("Then live").selectOption({ label: "Ordinary days" });
+  const edge = page.getByRole("slider", { name: "Standing wild, days" });
+  await expect(edge).toHaveAttribute("aria-valuenow", "2");
+  await edge.focus();
+  await page.keyboard.press("ArrowLeft");
+  await expect(edge).toHaveAttribute("aria-valuenow", "1");
+  await expectAccessible(page);
+});
+
+test("stays lived through in the worker: which tank ends how many; the same again says the same", async ({ page }) => {
+  await openWorkbench(page);
+  await page.keyboard.press("2");
+  const lived = page.getByTestId("simulated");
+  await lived.getByRole("button", { name: "Live through 10,000 stays" }).click();
+  await expect(lived.getByRole("listitem").first()).toContainText(/ends \d+ of 100 stays/);
+  const said = await lived.getByRole("list").innerText();
+  await lived.getByRole("button", { name: "Live through 10,000 stays" }).click();
+  await expect(lived.getByRole("list")).toHaveText(said.replace(/\n/g, ""));
+  // an edit makes what was lived through void
+  await page.getByLabel("People", { exact: true }).fill("5");
+  await page.getByLabel("People", { exact: true }).press("Enter");
+  await expect(lived.getByRole("list")).toHaveCount(0);
+});
