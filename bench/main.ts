@@ -1,12 +1,20 @@
 import { writeFileSync } from "node:fs";
 import { benchBrowser } from "./browser";
 import { benchCore, type Row } from "./core";
+import { benchDays } from "./days";
+import { benchLargest } from "./largest";
 import { benchNetwork } from "./network";
 
 const isKept = ({ value, budget, better }: Row): boolean =>
   budget === null || (better === "less" ? value <= budget : value >= budget);
 
-const rows = [...benchCore(), ...benchNetwork(), ...(process.argv.includes("--core") ? [] : await benchBrowser())];
+const rows = [
+  ...benchCore(),
+  ...benchNetwork(),
+  ...benchLargest(),
+  ...benchDays(),
+  ...(process.argv.includes("--core") ? [] : await benchBrowser()),
+];
 for (const row of rows) {
   const budget =
     row.budget === null ? "" : `${row.better === "less" ? "at most" : "at least"} ${row.budget} ${row.unit}`;

@@ -32,7 +32,7 @@ test("every case of the class is reckoned; more bolts always use less of each", 
       once.forEach((result, i) => {
         expect(result.utilisation).toBeGreaterThan(0);
         expect(more[i]!.utilisation).toBeLessThan(result.utilisation);
-        expect(result.weakest === null).toBe(fixing.heldKN === null);
+        expect(result.weakest === null).toBe(fixing.heldKN === null && result.utilisation === result.ofBolt);
       });
     }),
   );
@@ -51,6 +51,13 @@ test("what pulls scales with the mass: a tank twice as long pulls twice as hard 
   const long = of(800, 0.5);
   expect(long.tensionKN / short.tensionKN).toBeGreaterThan(1.98);
   expect(long.tensionKN / short.tensionKN).toBeLessThan(2.001);
+});
+
+test("a weak strap is named although what the bolts sit in has no rating", () => {
+  const fixing: Fixing = { kind: "straps", fastener: "rivetNut", bolts: 4, size: "M10", heldKN: null, strapKN: 0.3 };
+  const crash = computeFixing(tank, fixing, "m1n1").find(({ load }) => load.id === "crashForward")!;
+  expect(crash.utilisation).toBeGreaterThan(crash.ofBolt);
+  expect(crash.weakest).toBe("strap");
 });
 
 test("a weak rivet nut decides before the bolt does, and is named", () => {

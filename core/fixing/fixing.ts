@@ -106,7 +106,8 @@ export function computeFixing(tank: Tank, fixing: Fixing, crashClass: CrashClass
       utilisation: parts[weakest],
       ofBolt,
       ofHeld,
-      weakest: ofHeld === null ? null : weakest,
+      // while one part has no rating the bolt may not be the weakest; a strap that bears more than it may is known to give
+      weakest: ofHeld === null && weakest !== "strap" ? null : weakest,
     };
   });
 }

@@ -34,6 +34,28 @@ test("Kranich: a trap, pipe with a tenth over, bends of the angles drawn", () =>
   expect(count(parts, "bend")).toBe(2);
 });
 
+test("a breather's bends and the tee it ends in are on the list; a hose bends by itself", () => {
+  const kranich = readDemo("kranich");
+  const vent = kranich.lines.find((line) => line.kind === "vent")!;
+  if (vent.kind !== "vent") throw new Error("no breather");
+  const [first] = vent.pointsMm;
+  const rigid = { innerMm: 28.4, outerMm: 32, manningN: 0.009 };
+  const turned = [
+    vec(first!.x, first!.y, 200),
+    vec(first!.x + 400, first!.y, 200),
+    vec(first!.x + 400, first!.y + 400, 600),
+  ];
+  const bends = (pipe: typeof rigid) =>
+    count(listParts({ ...kranich, lines: [{ ...vent, pipe, pointsMm: turned }] }), "bend");
+  const hose = PIPE_SIZES.find((size) => size.family.endsWith("Hose"))!.pipe;
+  expect(bends(rigid)).toBeGreaterThanOrEqual(2);
+  expect(bends({ ...hose })).toBe(0);
+  const joined = { ...vent, id: "second", pipe: rigid, to: { kind: "tee" as const, lineId: vent.id, point: 0 } };
+  expect(listParts({ ...kranich, lines: [vent, joined] })).toContainEqual(
+    expect.objectContaining({ kind: "ventTee", branch: rigid, count: 1 }),
+  );
+});
+
 test("the turn between two legs is its angle, near 0 and near 180 too", () => {
   const along = (deg: number) => vec(Math.cos((deg * Math.PI) / 180), Math.sin((deg * Math.PI) / 180), 0);
   for (const deg of [0, 1e-6, 12, 45, 90, 179.999999, 180]) {

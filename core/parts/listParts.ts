@@ -1,9 +1,9 @@
-import { measureVentLengthMm } from "../air/ventPath";
+import { listOwnCourse, measureVentLengthMm } from "../air/ventPath";
 import type { Design } from "../design/design";
-import type { Fitting, Pipe, PipeJoint, TrapKind } from "../design/plumbing";
+import type { Fitting, Pipe, PipeJoint, TrapKind, Vent } from "../design/plumbing";
 import { buildDrainPath, type DrainPath, findPipeOf } from "../falls/drainPath";
 import { buildNetwork } from "../falls/network";
-import { subtract } from "../geometry/vec";
+import { subtract, type Vec3 } from "../geometry/vec";
 import { MM_PER_M } from "../quantity/convert";
 import { findPipeSize } from "./pipes";
 import { findNearestBend, measureTurnDeg } from "./turns";
@@ -43,13 +43,29 @@ export function listParts(design: Design): Part[] {
   const network = buildNetwork(design);
   const paths = [...network.drains.values()].map((drain) => buildDrainPath(design, drain, network));
   const pieces = paths.flatMap(listPathParts);
-  const vents = design.lines.flatMap((line): Part[] => {
-    const tank = line.kind === "vent" ? network.tanks.get(line.fromTank) : undefined;
-    return line.kind === "vent" && tank
-      ? [{ kind: "pipe", pipe: line.pipe, lengthM: measureVentLengthMm(design, line) / MM_PER_M }]
-      : [];
-  });
+  const vents = design.lines.flatMap((line) => (line.kind === "vent" ? listVentParts(design, line) : []));
   return gather([...pieces, ...vents]);
+}
+
+// A breather's own pipe with its bends, and the tee where it ends in another one.
+function listVentParts(design: Design, vent: Vent): Part[] {
+  const { pipe, to } = vent;
+  const course = listOwnCourse(design, vent);
+  const legs = course.slice(1).map((p, i) => subtract(p, course[i]!));
+  const parts: Part[] = [{ kind: "pipe", pipe, lengthM: measureVentLengthMm(design, vent) / MM_PER_M }];
+  for (let i = 1; i < legs.length; i++) parts.push(...listTurn(legs[i - 1]!, legs[i]!, pipe));
+  if (to.kind === "tee") {
+    const main = design.lines.find(({ id }) => id === to.lineId)!;
+    parts.push({ kind: "ventTee", pipe: main.pipe, branch: pipe, count: 1 });
+  }
+  return parts;
+}
+
+// The bend between two legs, unless the joints take it up or a hose bends by itself.
+function listTurn(before: Vec3, after: Vec3, pipe: Pipe): Part[] {
+  const turned = measureTurnDeg(before, after);
+  if (turned === null || turned < JOINT_GIVES_DEG || isHose(pipe)) return [];
+  return [{ kind: "bend", angleDeg: findNearestBend(turned), pipe, count: 1 }];
 }
 
 /** The parts of one drain alone, counted together in the same way. */
@@ -71,14 +87,8 @@ function listPathParts({ drain, ownLegs, chain }: DrainPath): Part[] {
   if (lineTrap) parts.push({ kind: "lineTrap", pipe: ownLegs[lineTrap.bend]?.pipe ?? pipe, count: 1 });
   if (trap) parts.unshift({ kind: "trap", trap: trap.kind, pipe, count: 1 });
   for (let i = 1; i < ownLegs.length; i++) {
-    const turned = measureTurnDeg(
-      subtract(ownLegs[i - 1]!.to, ownLegs[i - 1]!.from),
-      subtract(ownLegs[i]!.to, ownLegs[i]!.from),
-    );
-    if (turned === null || turned < JOINT_GIVES_DEG) continue;
-    // hose bends by itself
-    if (isHose(ownLegs[i]!.pipe)) continue;
-    parts.push({ kind: "bend", angleDeg: findNearestBend(turned), pipe: ownLegs[i]!.pipe, count: 1 });
+    const [before, after] = [ownLegs[i - 1]!, ownLegs[i]!];
+    parts.push(...listTurn(subtract(before.to, before.from), subtract(after.to, after.from), after.pipe));
   }
   if (branchVent?.kind === "admittanceValve") parts.push({ kind: "admittanceValve", pipe, count: 1 });
   const main = chain[1];
