@@ -9,11 +9,14 @@ import type { Row } from "./core";
 const PORT = Number(process.env["PORT"] ?? 3219);
 const ADDRESS = `http://localhost:${PORT}/`;
 
+const DRAGGED = ["kranich", "lesesaal", "lesesaal furnished, 12 fixtures"] as const;
+
 /** The production build in Debian's chromium: size of the first load, the map in its worker, frames while pulling. */
 export async function benchBrowser(): Promise<Row[]> {
-  const server = spawn("npx", ["--no-install", "next", "start", "-p", String(PORT)], {
+  const server = spawn("node", ["scripts/serve.mjs"], {
     stdio: "ignore",
     detached: true,
+    env: { ...process.env, NODE_ENV: "production", PORT: String(PORT) },
   });
   try {
     await waitFor(ADDRESS);
@@ -25,10 +28,11 @@ export async function benchBrowser(): Promise<Row[]> {
     const rows: Row[] = [
       ...(await benchFirstLoad(browser)),
       ...(await benchBareDrag(await browser.newPage())),
-      ...(await benchDrag(await browser.newPage(), "kranich", null)),
-      ...(await benchDrag(await browser.newPage(), "lesesaal", readDemo("lesesaal"))),
-      ...(await benchDrag(await browser.newPage(), "lesesaal furnished, 12 fixtures", readDemo(FURNISHED))),
+      ...(await benchDrag(await browser.newPage(), DRAGGED[0], null)),
+      ...(await benchDrag(await browser.newPage(), DRAGGED[1], readDemo("lesesaal"))),
+      ...(await benchDrag(await browser.newPage(), DRAGGED[2], readDemo(FURNISHED))),
     ];
+    rows.push(...compareDrags(rows));
     rows.push(...(await benchMap(await browser.newPage())));
     rows.push(...toStealRows(before, readSteal()));
     await browser.close();
@@ -36,6 +40,27 @@ export async function benchBrowser(): Promise<Row[]> {
   } finally {
     if (server.exitCode === null) process.kill(-server.pid!);
   }
+}
+
+const FRAMES = "from frame to frame, 95 %";
+const WORK = "work in a frame, 95 %";
+const BARE = "one circle on an empty sheet";
+/** What a rig's frames may cost, against one circle on an empty sheet in the same run. */
+const MOST_TIMES = { [FRAMES]: 1.1, [WORK]: 4 } as const;
+
+function compareDrags(rows: readonly Row[]): Row[] {
+  const read = (what: string, of: string) => rows.find(({ name }) => name === `drag, ${what}, ${of}`)!.value;
+  return DRAGGED.flatMap((name) =>
+    ([FRAMES, WORK] as const).map(
+      (what): Row => ({
+        name: `drag, ${what}, ${name}, against one circle`,
+        value: read(what, name) / read(what, BARE),
+        unit: "times",
+        budget: MOST_TIMES[what],
+        better: "less",
+      }),
+    ),
+  );
 }
 
 type Steal = { readonly stolen: number; readonly all: number };
@@ -91,7 +116,7 @@ async function benchFirstLoad(browser: Browser): Promise<Row[]> {
       budget: 250,
       better: "less",
     },
-    { name: "largest paint", value: findShare(paints, 0.5), unit: "ms", budget: 1500, better: "less" },
+    { name: "largest paint", value: findShare(paints, 0.5), unit: "ms", budget: null, better: "less" },
   ];
 }
 
@@ -151,11 +176,11 @@ async function benchDrag(page: Page, name: string, design: Design | null): Promi
   });
   return [
     { ...row(`frames of ${kinds.length} kinds of points`, all("work").length), unit: "", better: "more" },
-    row("from frame to frame, 95 %", findShare(all("frames"), 0.95)),
+    row(FRAMES, findShare(all("frames"), 0.95)),
     row(`from frame to frame, 95 %, worst kind: ${late.kind}`, late.ms),
     row("work in a frame, median", findShare(all("work"), 0.5)),
     row(`work in a frame, 95 %, worst kind: ${work.kind}`, work.ms),
-    row("work in a frame, 95 %", findShare(all("work"), 0.95), 16),
+    row(WORK, findShare(all("work"), 0.95)),
   ];
 }
 
@@ -177,16 +202,16 @@ async function benchBareDrag(page: Page): Promise<Row[]> {
   const { frames, work } = await pull(page, page.locator("#dot"));
   await page.close();
   const row = (what: string, value: number): Row => ({
-    name: `drag, ${what}, one circle on an empty sheet`,
+    name: `drag, ${what}, ${BARE}`,
     value,
     unit: "ms",
     budget: null,
     better: "less",
   });
   return [
-    row("from frame to frame, 95 %", findShare(frames, 0.95)),
+    row(FRAMES, findShare(frames, 0.95)),
     row("work in a frame, median", findShare(work, 0.5)),
-    row("work in a frame, 95 %", findShare(work, 0.95)),
+    row(WORK, findShare(work, 0.95)),
   ];
 }
 
@@ -260,8 +285,8 @@ async function benchMap(page: Page): Promise<Row[]> {
   const times: number[] = [];
   for (const people of ["3", "4", "3", "4", "3", "4", "3"]) {
     await page.keyboard.press("2");
-    await page.getByLabel("People").fill(people);
-    await page.getByLabel("People").press("Enter");
+    await page.getByLabel("People", { exact: true }).fill(people);
+    await page.getByLabel("People", { exact: true }).press("Enter");
     await page
       .locator('[data-testid="map-status"][data-status="computing"]')
       .waitFor({ timeout: 400 })
@@ -272,5 +297,7 @@ async function benchMap(page: Page): Promise<Row[]> {
   }
   await page.close();
   const value = times.slice(1).sort((a, b) => a - b)[3]!;
-  return [{ name: "standing map 61 × 61 of kranich, worker and back", value, unit: "ms", budget: 100, better: "less" }];
+  return [
+    { name: "standing map 61 × 61 of kranich, worker and back", value, unit: "ms", budget: null, better: "less" },
+  ];
 }

@@ -67,6 +67,12 @@ test("uses: one added, sent into a canister, refused where it is wrong; people a
   await expect(tap.getByTestId("measured-flow")).toHaveText(/10\.0/);
   await tap.getByRole("button", { name: "Keep it" }).click();
   await expect(tap.getByRole("listitem")).toHaveCount(1);
+  // the tap was measured: minutes are litres now
+  await uses.getByRole("button", { name: /^Shower/ }).click();
+  const minutes = uses.getByLabel("Minutes, each time");
+  await minutes.fill("3");
+  await minutes.press("Enter");
+  await expect(uses.getByLabel("Takes, each time")).toHaveValue("30.0");
   await page.getByLabel("Then live").selectOption({ label: "Ordinary days" });
   const edge = page.getByRole("slider", { name: "Standing wild, days" });
   await expect(edge).toHaveAttribute("aria-valuenow", "2");

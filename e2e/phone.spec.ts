@@ -33,11 +33,19 @@ test("stations, fields and remedies have room for a thumb", async ({ page }) => 
   await openWorkbench(page);
   await page.getByRole("navigation", { name: "Views" }).getByRole("button", { name: "Measures" }).tap();
   await page.getByRole("button", { name: "Days", exact: true }).tap();
-  const people = page.getByLabel("People");
+  const people = page.getByLabel("People", { exact: true });
   expect((await people.boundingBox())!.height).toBeGreaterThanOrEqual(40);
   await people.fill("3");
   await people.press("Enter");
   await expect(page.getByTestId("stay")).toContainText("days");
+  // the levels over the days by thumb: the line is put on the day wished
+  await page.getByRole("navigation", { name: "Views" }).getByRole("button", { name: "Levels" }).tap();
+  const wish = page.getByRole("slider", { name: "Days the stay should last" });
+  await wish.scrollIntoViewIfNeeded();
+  const box = (await wish.boundingBox())!;
+  await page.touchscreen.tap(box.x + box.width / 2 + 120, box.y + 14);
+  await expect(page.getByText(/wished/)).toBeVisible();
+  await expectAccessible(page);
 });
 
 test("a remedy by thumb: shown, done, and seen in the section", async ({ page }) => {

@@ -1,4 +1,4 @@
-import type { Balance, StoreBalance } from "@/core/days/balance";
+import { type Balance, findEvenRooms, type StoreBalance } from "@/core/days/balance";
 import type { StoreForecast } from "@/core/days/forecast";
 import type { Rung } from "@/core/days/lengthenStay";
 import type { Need, Rhythm } from "@/core/days/rhythm";
@@ -147,7 +147,9 @@ export function describeRhythm(design: Design, { stores }: Balance, rhythm: Rhyt
     if (balance.days.here === null || everyDays === null) return [];
     const name = describeStore(storeId, design);
     const deed = balance.holds === "fresh" ? "Fill the fresh water" : `Empty ${name}`;
-    return [everyDays === 0 ? `${deed}: it does not last a day` : `${deed} ${countDays(everyDays)}`];
+    if (everyDays > 0) return [`${deed} ${countDays(everyDays)}`];
+    const aDay = 1 / balance.days.here;
+    return [`${deed} ${aDay < 1 ? "every day, and it may not last one" : `${formatNumber(aDay, 1)} times a day`}`];
   });
   const { togetherDays } = rhythm;
   if (lines.length > 1 && togetherDays !== null && togetherDays > 0)
@@ -169,4 +171,18 @@ export function describeForecast(design: Design, { storeId, holds, dayAt, endsSh
   if (dayAt.p10 === null) return `${name}: hardly ever ${word} within the days lived; ${share}.`;
   const until = dayAt.p90 === null ? ` on, or never` : dayAt.p90 === dayAt.p10 ? "" : ` to ${dayAt.p90}`;
   return `${name}: ${word} ${until.startsWith(" on") ? "from" : "on"} day ${dayAt.p10}${until}; ${share}.`;
+}
+
+/** At what rooms both would end together, and what goes on the ground: what a builder weighs before buying a tank. */
+export function describeRooms(design: Design, balance: Balance, units: Units): string[] {
+  const even = findEvenRooms(balance);
+  const litres = (value: number) => formatQuantity(value, "volume", units);
+  const together = even
+    ? `Both end together with ${litres(even.freshL)} of fresh water, or with room for ${litres(even.wasteL)} in ${describeStore(even.wasteId, design)}.`
+    : null;
+  const ground =
+    balance.groundLPerDay > 0
+      ? `${formatQuantity(balance.groundLPerDay, "volumePerDay", units)} go on the ground: no drain and no canister takes it. That is forbidden in many places: ask.`
+      : null;
+  return [together, ground].filter((line) => line !== null);
 }

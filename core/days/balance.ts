@@ -2,7 +2,7 @@ import type { Design } from "../design/design";
 import type { HeldWater } from "../design/plumbing";
 import type { Network } from "../falls/network";
 import { computeMeanDays, type FlowStretch, listFlows, sumDraws } from "./flows";
-import { listStores, type Store } from "./stores";
+import { FRESH_ID, listStores, type Store } from "./stores";
 
 /** What tanks hold at the three ways they are asked about, L. */
 export type TankRoom = {
@@ -80,4 +80,26 @@ function measureRoom(
     0,
   );
   return habits.vessels.reduce((sum, { id, litres }) => (vesselIds.includes(id) ? sum + litres : sum), tanksL);
+}
+
+/** Rooms at which the fresh water and the waste that is through first would end together, as the rig stands, L. */
+export type EvenRooms = {
+  readonly wasteId: string;
+  /** Fresh water that lasts as long as that waste tank. */
+  readonly freshL: number;
+  /** Room of that waste tank that lasts as long as the fresh water. */
+  readonly wasteL: number;
+};
+
+/** Finds them on the mean of a stay of one stretch; null for several, and where one of the two never ends [C]. Example: 70 L at 27.1 L/day and a
+ * tank that takes 18.7 L/day → 48.3 L of room. */
+export function findEvenRooms({ stores, stretches }: Balance): EvenRooms | null {
+  if (stretches.length > 1) return null;
+  const fresh = stores.find(({ store, days }) => store.id === FRESH_ID && days.here !== null);
+  const wastes = stores.filter(({ holds, days }) => holds !== "fresh" && days.here !== null);
+  const first = wastes.sort((a, b) => a.days.here! - b.days.here!)[0];
+  if (!fresh || !first) return null;
+  const freshDays = fresh.roomL.here / fresh.meanLPerDay;
+  const wasteDays = first.roomL.here / first.meanLPerDay;
+  return { wasteId: first.store.id, freshL: wasteDays * fresh.meanLPerDay, wasteL: freshDays * first.meanLPerDay };
 }

@@ -5,6 +5,7 @@ import type { Design } from "../design/design";
 import { applyEdit } from "../design/edit";
 import type { Habits, Use } from "../design/habits";
 import { evaluate } from "../evaluate/evaluate";
+import { findEvenRooms } from "./balance";
 import { computeCompoundPoisson } from "./compoundPoisson";
 import { computeMeanDays, type FlowStretch, sumDraws } from "./flows";
 import { computeDayChances, findDayAt } from "./fullChance";
@@ -246,6 +247,22 @@ test("what one use takes and where it ends: fresh falls by all of it, the tank g
     expect(days.level).toBeCloseTo(roomL.level / meanLPerDay, 9);
   }
   expect(stores.map(({ store }) => store.id)).toContain(FRESH_ID);
+});
+
+test("with the rooms named, fresh water and the first waste tank end together", () => {
+  fc.assert(
+    fc.property(networks, (any) => {
+      const design = withUses(any, true);
+      const { balance } = evaluate(design);
+      const even = findEvenRooms(balance);
+      if (!even) return;
+      const days = (storeId: string, roomL: number) => computeMeanDays(balance.stretches, storeId, roomL)!;
+      const own = (id: string) => balance.stores.find(({ store }) => store.id === id)!.days.here!;
+      expect(days(FRESH_ID, even.freshL)).toBeCloseTo(own(even.wasteId), 6);
+      expect(days(even.wasteId, even.wasteL)).toBeCloseTo(own(FRESH_ID), 6);
+    }),
+    { numRuns: 30 },
+  );
 });
 
 test("each rung of the ladder, done, lasts as long as it said and longer than before", () => {

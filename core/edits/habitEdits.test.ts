@@ -16,6 +16,7 @@ import {
   buildAddWay,
   buildRemoveVessel,
   buildRemoveWay,
+  buildRunMinutes,
   toFlowLpm,
 } from "./habitEdits";
 
@@ -77,4 +78,12 @@ test("a vessel taken out sends what went into it nowhere, and that is said", () 
 test("bucket and watch: 5 L in a minute are 5 L/min, in 20 s 15", () => {
   expect(toFlowLpm(5, 60)).toBe(5);
   expect(toFlowLpm(5, 20)).toBe(15);
+});
+
+test("a tap that gives 10 L/min, run 3 minutes, takes 30 L and sends the same share down as before", () => {
+  const kranich = readDemo("kranich");
+  const cooking = kranich.habits.ways.find(({ id }) => id === "wild")!.uses.find(({ kind }) => kind === "cooking")!;
+  const run = apply(kranich, buildRunMinutes("wild", cooking, 3, toFlowLpm(5, 30)));
+  const after = run.habits.ways.find(({ id }) => id === "wild")!.uses.find(({ kind }) => kind === "cooking")!;
+  expect(after).toEqual({ ...cooking, takesL: 30, sendsL: 12 });
 });

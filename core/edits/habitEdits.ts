@@ -127,5 +127,16 @@ export function buildRemoveWay({ habits: { ways, stretches } }: Design, id: stri
   return toEdit({ op: "set", path: ["habits", "stretches"], value }, { op: "remove", path: ["habits", "ways", id] });
 }
 
+/** Lets a tap that was measured run so many minutes ≥ 0 at each time of a use; the share that goes down stays [C]. */
+export function buildRunMinutes(wayId: string, use: Use, minutes: number, flowLpm: number): Edit {
+  const takesL = Math.round(minutes * flowLpm * 100) / 100;
+  const share = use.takesL > 0 ? use.sendsL / use.takesL : 1;
+  const path = ["habits", "ways", wayId, "uses", use.id];
+  return toEdit(
+    { op: "set", path: [...path, "takesL"], value: takesL },
+    { op: "set", path: [...path, "sendsL"], value: Math.round(takesL * share * 100) / 100 },
+  );
+}
+
 /** Litres and seconds by bucket and watch, as L/min; each above 0 [C]. Example: 5 L in 60 s → 5 L/min. */
 export const toFlowLpm = (litres: number, seconds: number): number => (litres / seconds) * 60;

@@ -3,7 +3,15 @@ import { useMemo } from "react";
 import { findRhythm } from "@/core/days/rhythm";
 import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
-import { CERTAINTY_NAMES, describeChance, describeEnd, describeRhythm, formatDays, nameCertainty } from "@/words/days";
+import {
+  CERTAINTY_NAMES,
+  describeChance,
+  describeEnd,
+  describeRhythm,
+  describeRooms,
+  formatDays,
+  nameCertainty,
+} from "@/words/days";
 import { describeStore } from "@/words/stores";
 import { formatQuantity } from "@/words/units";
 import { Figure } from "../kit/Figure";
@@ -77,6 +85,11 @@ export function StayFigures() {
           </li>
         ))}
       </ul>
+      {describeRooms(design, balance, units).map((line) => (
+        <p key={line} className="py-0.5 text-[13.5px] leading-snug">
+          {line}
+        </p>
+      ))}
       <SimulatedStays />
       <p className="pt-1 text-[12px] leading-snug text-faint">
         Reckoned store by store, as the rig stands, from empty tanks and full fresh water. A waste tank is reckoned as

@@ -1,6 +1,7 @@
 "use client";
 import { Trash2 } from "lucide-react";
 import { USE_RATES, type Use } from "@/core/design/habits";
+import { buildRunMinutes, toFlowLpm } from "@/core/edits/habitEdits";
 import { useWorkbench } from "@/store/useWorkbench";
 import { CHANCE_NAMES, RATE_NAMES, SOURCE_NAMES, USE_NAMES } from "@/words/days";
 import { Button } from "../kit/Button";
@@ -25,6 +26,8 @@ export function UseFields({ wayId, use }: { readonly wayId: string; readonly use
     ...Object.fromEntries(vessels.map(({ id, name }) => [`vessel ${id}`, name])),
   };
   const end = use.vesselId ? `vessel ${use.vesselId}` : use.fixtureId ? `fixture ${use.fixtureId}` : NOWHERE;
+  const measured = habits.flows.filter(({ fixtureId }) => fixtureId === use.fixtureId).at(-1);
+  const lpm = measured ? toFlowLpm(measured.litres, measured.seconds) : null;
   const pickEnd = (value: string) => {
     const [kind, id] = value.split(" ");
     apply({
@@ -42,6 +45,15 @@ export function UseFields({ wayId, use }: { readonly wayId: string; readonly use
       <TextField label="Name" value={use.name} onCommit={(value) => set(AT, [...path, "name"], value)} />
       <NumberField label="How often" value={use.times} quantity="times" onCommit={write("times")} />
       <Pick label="that often" value={use.per} names={RATE_NAMES} order={USE_RATES} onPick={write("per")} />
+      {lpm !== null && use.from === "fresh" && (
+        <NumberField
+          label="Minutes, each time"
+          help="At what the tap gave by bucket and watch."
+          value={use.takesL / lpm}
+          quantity="times"
+          onCommit={(minutes) => apply(buildRunMinutes(wayId, use, minutes ?? 0, lpm))}
+        />
+      )}
       <NumberField label="Takes, each time" value={use.takesL} quantity="volume" onCommit={write("takesL")} />
       <Pick label="out of" value={use.from} names={SOURCE_NAMES} onPick={write("from")} />
       <NumberField

@@ -14,6 +14,8 @@ const PANE_NAMES: Readonly<Record<Pane, string>> = {
 /** On a phone one thing at a time; the bar says which. */
 export function PhoneBar() {
   const pane = useWorkbench((state) => state.pane);
+  // at the station of the days the levels over them stand where the section does
+  const isDays = useWorkbench((state) => state.station === "days");
   const musts = useWorkbench((state) => state.evaluation?.findings.filter((f) => f.severity === "must").length ?? 0);
   return (
     <nav
@@ -28,7 +30,7 @@ export function PhoneBar() {
           onClick={() => look({ pane: at })}
           className={`plate relative min-h-14 flex-1 border-t-[3px] text-[15px] ${pane === at ? "border-enamel text-enamel" : "border-transparent text-faint"}`}
         >
-          {PANE_NAMES[at]}
+          {at === "section" && isDays ? "Levels" : PANE_NAMES[at]}
           {at === "findings" && musts > 0 && (
             <span className="figures absolute top-1 right-2 bg-signal px-1 text-[13px] leading-4 text-on-signal">
               {musts}
