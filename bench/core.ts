@@ -2,7 +2,7 @@ import { readFileSync } from "node:fs";
 import { computeUp } from "@/core/attitude/attitude";
 import type { Design } from "@/core/design/design";
 import { applyEdit } from "@/core/design/edit";
-import { buildMove } from "@/core/design/moves";
+import { buildMove, findPlaceMm } from "@/core/design/moves";
 import { parseDesignText } from "@/core/design/parseDesign";
 import { evaluate } from "@/core/evaluate/evaluate";
 import { computeLevelForVolume } from "@/core/geometry/levelForVolume";
@@ -118,16 +118,15 @@ function benchEvaluation(name: string): Row[] {
   const text = JSON.stringify(design);
   const reading = time(() => parseDesignText(text));
   const anew = timeEvaluation(design);
-  const [tank] = design.tanks;
-  const lifted = (mm: number) => {
-    const outcome = applyEdit(
-      design,
-      buildMove(design, { kind: "tank", id: tank!.id }, add(tank!.atMm, vec(0, 0, mm)))!,
-    );
-    if (!outcome.ok) throw new Error("the tank does not move");
+  // what a hand does most: a bend pulled, by another tenth each time
+  const drain = design.lines.find((line) => line.kind === "drain")!;
+  const bend = { kind: "bend", lineId: drain.id, index: 0 } as const;
+  const from = findPlaceMm(design, bend)!;
+  const steps = Array.from({ length: 40 }, (_, i) => {
+    const outcome = applyEdit(design, buildMove(design, bend, add(from, vec(0, 0, -(i + 1) / 10)))!);
+    if (!outcome.ok) throw new Error("the bend does not move");
     return outcome.design;
-  };
-  const steps = Array.from({ length: 40 }, (_, i) => lifted(-(i + 1) / 10));
+  });
   let at = 0;
   const edited = time(() => evaluate(steps[at++ % steps.length]!, TILT));
   const ratio = (what: string, value: number, budget: number): Row => ({
