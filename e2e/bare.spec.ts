@@ -1,4 +1,4 @@
-import { expect, openSample, openWorkbench, readInHand, test } from "./fixtures";
+import { expect, layBestWay, openSample, openWorkbench, readInHand, test } from "./fixtures";
 import { measureHandS, watchHand } from "./handTime";
 
 // From the empty rig to a drain side that runs, without a coordinate that is not known: tank, fixtures and ways are
@@ -21,12 +21,9 @@ for (const name of ["Lesesaal", "Kranich", "Puppenwagen"] as const) {
     await findings.getByRole("button", { name: "Do it" }).click();
     await page.keyboard.press("4");
     for (const [kind, called] of [["kitchenSink", "Kitchen sink"], SECOND[name]] as const) {
-      await page.getByLabel("Add a fixture").selectOption(kind);
+      await page.getByLabel("Add a fixture", { exact: true }).selectOption(kind);
       await expect(page.getByRole("group", { name: new RegExp(`^${called}`) })).toBeVisible();
-      await page.getByRole("button", { name: "Find ways under the floor" }).click();
-      const ways = page.getByTestId("routes");
-      await ways.getByRole("listitem").first().getByRole("button").first().click();
-      await ways.getByRole("button", { name: "Use this route" }).click();
+      await layBestWay(page);
       await expect.poll(() => readInHand(page, "worst")).toBeGreaterThanOrEqual(0);
     }
     await expect(findings).not.toContainText("to settle before you drill");
@@ -75,7 +72,7 @@ test("Lesesaal, bare: twelve fixtures where they stand, each with a way that was
   await page.getByLabel("Right low").last().blur();
   await page.keyboard.press("4");
   for (const [kind, name, x, y, z] of WHOLE) {
-    await page.getByLabel("Add a fixture").selectOption(kind);
+    await page.getByLabel("Add a fixture", { exact: true }).selectOption(kind);
     const fixture = page.getByRole("group", { name: /, underside/ });
     await expect(fixture).toBeVisible();
     for (const [label, value] of [
@@ -90,10 +87,7 @@ test("Lesesaal, bare: twelve fixtures where they stand, each with a way that was
     await fixture.getByLabel("Name").fill(name);
     await fixture.getByLabel("Name").press("Enter");
     await expect(page.getByRole("group", { name: `${name}, underside` })).toBeVisible();
-    await page.getByRole("button", { name: "Find ways under the floor" }).click();
-    const ways = page.getByTestId("routes");
-    await ways.getByRole("listitem").first().getByRole("button").first().click();
-    await ways.getByRole("button", { name: "Use this route" }).click();
+    await layBestWay(page);
     await expect.poll(() => readInHand(page, "worst")).toBeGreaterThanOrEqual(0);
   }
   const findings = page.getByRole("region", { name: "Findings" });
@@ -132,7 +126,7 @@ test("the section comes with the first drain and after an undo; a fixture withou
   await expect(findings).toContainText("Nothing to judge yet");
   await expect(findings).not.toContainText(/Nothing found against it|wherever it is parked/);
   // no tank yet: the fixture stands alone, in the list, with its fields
-  await page.getByLabel("Add a fixture").selectOption("basin");
+  await page.getByLabel("Add a fixture", { exact: true }).selectOption("basin");
   await expect(page.getByRole("group", { name: "Fixtures" })).toContainText("Basin, no drain yet");
   const alone = page.getByRole("group", { name: "Basin, underside of the waste" });
   await alone.getByLabel("From the rear edge").fill("1800");

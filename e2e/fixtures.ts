@@ -94,3 +94,15 @@ export async function expectAccessible(page: Page): Promise<void> {
     .analyze();
   expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(" ")).join(", ")}`)).toEqual([]);
 }
+
+/** Lets the ways be looked for and uses the first; where the drain runs as it is and none is better, it is left alone. */
+export async function layBestWay(page: Page): Promise<void> {
+  await page.getByRole("button", { name: "Find ways under the floor" }).click();
+  const ways = page.getByTestId("routes");
+  const first = ways.getByRole("listitem").first().getByRole("button").first();
+  const isBest = ways.getByText("It runs as it is laid");
+  await expect(first.or(isBest)).toBeVisible();
+  if (await isBest.isVisible()) return;
+  await first.click();
+  await ways.getByRole("button", { name: "Use this route" }).click();
+}

@@ -52,6 +52,8 @@ export type RouteOutcome = {
   readonly changes: readonly RouteChange[];
   /** Ids of obstacles any one of which, out of the way, would let the drain through; none where ways were found. */
   readonly barredBy: readonly string[];
+  /** The drain runs as it is laid, and no way was found that keeps as much in hand. */
+  readonly isBestAlready: boolean;
 };
 
 const MOST_PROPOSALS = 3;
@@ -72,6 +74,7 @@ export function findRoutes(
   const now = evaluate(design);
   const known = new Set(now.findings.map((f) => f.id));
   const keptMm = measureKept(now, drainId);
+  const isRunning = keptMm > -Infinity;
   const proposals: RouteProposal[] = [];
   const changes: RouteChange[] = [];
   let shortMm: number | null = null;
@@ -84,15 +87,18 @@ export function findRoutes(
         if (tried && measureInHand(tried) >= keptMm) proposals.push(tried);
         continue;
       }
+      // nothing is hung lower for a drain that runs
+      if (isRunning) continue;
       shortMm = Math.min(shortMm ?? Infinity, laid.shortMm);
       changes.push(...listChanges(task, plan, laid.shortMm, known));
     }
     if (!onGoal((i + 1) / ends.length)) return null;
   }
-  if (proposals.length === 0 && changes.length === 0)
-    changes.push(...listMoves({ design, drain, fixture }, ends, known));
   const best = pickDiffering(sortBest(proposals));
-  if (best.length > 0) return { proposals: best, shortMm: null, changes: [], barredBy: [] };
+  if (best.length > 0 || isRunning) {
+    return { proposals: best, shortMm: null, changes: [], barredBy: [], isBestAlready: best.length === 0 };
+  }
+  if (changes.length === 0) changes.push(...listMoves({ design, drain, fixture }, ends, known));
   const picked = pickChanges(changes);
   // what lacks where one change mends it says more than what lacks least
   const mended = picked.flatMap(({ kind, byMm }) => (kind === "lowerTank" || kind === "raiseOutlet" ? [byMm] : []));
@@ -102,6 +108,7 @@ export function findRoutes(
     shortMm: mended.length > 0 ? Math.min(...mended) : shortMm,
     changes: picked,
     barredBy: barred,
+    isBestAlready: false,
   };
 }
 

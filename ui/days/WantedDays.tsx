@@ -35,7 +35,7 @@ export function WantedDays({ days, widthPx, endDay }: WantedDaysProps) {
       height={HEIGHT_PX}
       role="group"
       aria-label="Days of the stay"
-      className="touch-none"
+      className="touch-none overflow-visible"
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);
         setIsHeld(true);
