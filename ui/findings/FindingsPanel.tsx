@@ -7,7 +7,7 @@ import type { Finding } from "@/core/evaluate/findings";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, previewEdit, tilt } from "@/store/workbench";
 import { describeAttitude } from "@/words/attitudes";
-import { CAUTION, WORK_CAUTIONS } from "@/words/cautions";
+import { CAUTION, sayBeforeDrilling } from "@/words/cautions";
 import { describeFinding } from "@/words/findings";
 import { describeLimitSource } from "@/words/sources";
 import { describeFindings } from "@/words/verdict";
@@ -51,7 +51,7 @@ export function FindingsPanel() {
           {design.rig.kind === "boat"
             ? "It drains upright, trimmed and heeled as far as you set."
             : "It drains level and wherever it is parked."}{" "}
-          {WORK_CAUTIONS.drilling}
+          {sayBeforeDrilling(design.rig.kind)}
         </p>
       )}
       <ul>

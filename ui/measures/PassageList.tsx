@@ -3,7 +3,7 @@ import type { Passage } from "@/core/fit/passages";
 import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
-import { WORK_CAUTIONS } from "@/words/cautions";
+import { sayBeforeDrilling } from "@/words/cautions";
 import { describeDrilling } from "@/words/passages";
 import { formatQuantity } from "@/words/units";
 import { Figure } from "../kit/Figure";
@@ -15,6 +15,7 @@ import { useEdits } from "./useEdits";
 export function PassageList() {
   const drains = useWorkbench((state) => state.evaluation?.drains);
   const lines = useWorkbench((state) => state.history!.design.lines);
+  const kind = useWorkbench((state) => state.history!.design.rig.kind);
   const passages = drains?.flatMap((drain) => drain.passages) ?? [];
   if (passages.length === 0) return null;
   return (
@@ -31,7 +32,7 @@ export function PassageList() {
           </div>
         ),
       )}
-      <p className="pt-1.5 text-[12px] leading-snug text-faint">{WORK_CAUTIONS.drilling}</p>
+      <p className="pt-1.5 text-[12px] leading-snug text-faint">{sayBeforeDrilling(kind)}</p>
     </Group>
   );
 }
