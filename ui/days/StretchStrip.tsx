@@ -6,7 +6,7 @@ import type { Habits } from "@/core/design/habits";
 import { useWorkbench } from "@/store/useWorkbench";
 import { beginDrag, change, drag, endDrag } from "@/store/workbench";
 import { formatDays } from "@/words/days";
-import { AddOne } from "../measures/AddOne";
+import { AddOne } from "../kit/AddOne";
 import { toX } from "./dayScale";
 
 type Stretches = Habits["stretches"];

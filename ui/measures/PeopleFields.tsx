@@ -4,9 +4,9 @@ import { PERSON_KINDS, type PersonKind } from "@/core/design/habits";
 import { buildAddPeople } from "@/core/edits/habitEdits";
 import { useWorkbench } from "@/store/useWorkbench";
 import { PERSON_NAMES } from "@/words/days";
+import { AddOne } from "../kit/AddOne";
 import { Button } from "../kit/Button";
 import { NumberField } from "../kit/NumberField";
-import { AddOne } from "./AddOne";
 import { Group } from "./Group";
 import { useEdits } from "./useEdits";
 

@@ -4,10 +4,10 @@ import { HELD_WATERS, type HeldWater } from "@/core/design/plumbing";
 import { buildAddVessel, buildRemoveVessel } from "@/core/edits/habitEdits";
 import { useWorkbench } from "@/store/useWorkbench";
 import { VESSEL_NAMES } from "@/words/days";
+import { AddOne } from "../kit/AddOne";
 import { Button } from "../kit/Button";
 import { NumberField } from "../kit/NumberField";
 import { TextField } from "../kit/TextField";
-import { AddOne } from "./AddOne";
 import { Group } from "./Group";
 import { useEdits } from "./useEdits";
 

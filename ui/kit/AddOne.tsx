@@ -1,6 +1,6 @@
 "use client";
 import { Plus } from "lucide-react";
-import { FIELD_LOOK } from "../kit/FieldRow";
+import { FIELD_LOOK } from "./FieldRow";
 
 type AddOneProps<T extends string> = {
   readonly label: string;
