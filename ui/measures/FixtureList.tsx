@@ -1,11 +1,10 @@
 "use client";
-import { Plus } from "lucide-react";
 import { FIXTURE_KINDS, type FixtureKind } from "@/core/design/plumbing";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, workbench } from "@/store/workbench";
 import { FIXTURE_NAMES } from "@/words/labels";
 import { findShownFixtureId } from "../drawing/shown";
-import { FIELD_LOOK } from "../kit/FieldRow";
+import { AddOne } from "../kit/AddOne";
 import { SeverityMark } from "../kit/SeverityMark";
 import { Group } from "./Group";
 import { useEdits } from "./useEdits";
@@ -37,24 +36,12 @@ export function FixtureList() {
     <Group
       title="Fixtures"
       aside={
-        <span className="flex items-center gap-1">
-          <Plus size={14} aria-hidden />
-          <select
-            aria-label="Add a fixture"
-            value=""
-            onChange={(event) => void add(event.target.value as FixtureKind)}
-            className={`w-[120px] text-[13px] ${FIELD_LOOK}`}
-          >
-            <option value="" disabled>
-              Add
-            </option>
-            {FIXTURE_KINDS.map((kind) => (
-              <option key={kind} value={kind}>
-                {FIXTURE_NAMES[kind]}
-              </option>
-            ))}
-          </select>
-        </span>
+        <AddOne<FixtureKind>
+          label="Add a fixture"
+          names={FIXTURE_NAMES}
+          order={FIXTURE_KINDS}
+          onAdd={(kind) => void add(kind)}
+        />
       }
     >
       {(design.fixtures.length > 1 || design.fixtures.some(({ id }) => !drainOf.has(id))) && (
