@@ -173,7 +173,10 @@ export function describeForecast(design: Design, { storeId, holds, dayAt, endsSh
   return `${name}: ${word} ${until.startsWith(" on") ? "from" : "on"} day ${dayAt.p10}${until}; ${share}.`;
 }
 
-/** At what rooms both would end together, and what goes on the ground: what a builder weighs before buying a tank. */
+/** A difference below this is not worth a sentence, days. */
+const LEAST_TOLD_DAYS = 0.05;
+
+/** What another standing makes of it, at what rooms both would end together, and what goes on the ground: what a builder weighs before buying a tank. */
 export function describeRooms(design: Design, balance: Balance, units: Units): string[] {
   const even = findEvenRooms(balance);
   const litres = (value: number) => formatQuantity(value, "volume", units);
@@ -184,5 +187,12 @@ export function describeRooms(design: Design, balance: Balance, units: Units): s
     balance.groundLPerDay > 0
       ? `${formatQuantity(balance.groundLPerDay, "volumePerDay", units)} go on the ground: no drain and no canister takes it. That is forbidden in many places: ask.`
       : null;
-  return [together, ground].filter((line) => line !== null);
+  const { level, here, worst } = balance.endsBy;
+  const standing =
+    here && level && level.days - here.days >= LEAST_TOLD_DAYS
+      ? `Standing level it would last ${formatDays(level.days)}.`
+      : here && worst && here.days - worst.days >= LEAST_TOLD_DAYS
+        ? `At the worst standing it lasts ${formatDays(worst.days)}: ${describeStore(worst.storeId, design)} ends it there.`
+        : null;
+  return [standing, together, ground].filter((line) => line !== null);
 }
