@@ -10,6 +10,7 @@ import {
   describeRhythm,
   describeRooms,
   describeUse,
+  describeUseDoubt,
   formatDays,
   nameCertainty,
 } from "./days";
@@ -58,6 +59,15 @@ test("the rhythm: whole days, times a day where it does not last one, and one st
   expect(describeRhythm(crowd, crowded, findRhythm(crowded, 0.9))[0]).toMatch(
     /^Fill the fresh water \d\.\d times a day$/,
   );
+});
+
+test("a use that sends more than it takes, takes nothing or never happens is doubted; a toilet is not", () => {
+  const [use] = kranich.habits.ways.find(({ id }) => id === "wild")!.uses;
+  expect(describeUseDoubt(use!)).toBeNull();
+  expect(describeUseDoubt({ ...use!, sendsL: use!.takesL + 1 })).toMatch(/^More goes down/);
+  expect(describeUseDoubt({ ...use!, kind: "toilet", sendsL: use!.takesL + 1 })).toBeNull();
+  expect(describeUseDoubt({ ...use!, times: 0 })).toMatch(/never/);
+  expect(describeUseDoubt({ ...use!, takesL: 0, sendsL: 0 })).toMatch(/nothing/);
 });
 
 test("days, certainties and uses read as people say them", () => {

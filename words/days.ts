@@ -138,6 +138,16 @@ export function describeUse({ times, per, takesL, sendsL }: Use, units: Units): 
   return `${formatQuantity(times, "times", units)} × ${litres} ${RATE_NAMES[per]}`;
 }
 
+/** What is odd about a use, at its place; null where nothing is. What people add to a toilet is meant. */
+export function describeUseDoubt({ kind, from, takesL, sendsL, times }: Use): string | null {
+  if (times === 0) return "It never happens: it is not counted.";
+  if (takesL === 0 && sendsL === 0) return "It takes nothing and sends nothing: it is not counted.";
+  if (from === "fresh" && sendsL > takesL && kind !== "toilet") {
+    return "More goes down than it takes. It is counted so; check both figures.";
+  }
+  return null;
+}
+
 const countDays = (days: number): string => (days === 1 ? "every day" : `every ${days} days`);
 
 /** How often to dump and to fill, a line each, and the one rhythm at which all meet. */

@@ -3,7 +3,7 @@ import { Trash2 } from "lucide-react";
 import { USE_RATES, type Use } from "@/core/design/habits";
 import { buildRunMinutes, toFlowLpm } from "@/core/edits/habitEdits";
 import { useWorkbench } from "@/store/useWorkbench";
-import { CHANCE_NAMES, RATE_NAMES, SOURCE_NAMES, USE_NAMES } from "@/words/days";
+import { CHANCE_NAMES, describeUseDoubt, RATE_NAMES, SOURCE_NAMES, USE_NAMES } from "@/words/days";
 import { Button } from "../kit/Button";
 import { NumberField } from "../kit/NumberField";
 import { Pick } from "../kit/Pick";
@@ -28,6 +28,7 @@ export function UseFields({ wayId, use }: { readonly wayId: string; readonly use
   const end = use.vesselId ? `vessel ${use.vesselId}` : use.fixtureId ? `fixture ${use.fixtureId}` : NOWHERE;
   const measured = habits.flows.filter(({ fixtureId }) => fixtureId === use.fixtureId).at(-1);
   const lpm = measured ? toFlowLpm(measured.litres, measured.seconds) : null;
+  const doubt = describeUseDoubt(use);
   const pickEnd = (value: string) => {
     const [kind, id] = value.split(" ");
     apply({
@@ -70,6 +71,11 @@ export function UseFields({ wayId, use }: { readonly wayId: string; readonly use
         names={CHANCE_NAMES}
         onPick={(value) => write("byChance")(value === "chance")}
       />
+      {doubt && (
+        <p role="status" className="py-1 text-[12.5px] leading-snug text-warn">
+          {doubt}
+        </p>
+      )}
       <Button look="bare" onClick={() => remove(AT, path)}>
         <Trash2 size={14} aria-hidden /> Take this use out
       </Button>
