@@ -9,6 +9,9 @@ export const RIM_MM = 14;
 /** So much of a page is on its neighbour as well, for gluing; the crosses stand at its edges. */
 export const OVERLAP_MM = 12;
 
+/** Nobody glues more pages than this; a larger side is for a print shop or a machine [T]. */
+export const MOST_PAGES = 300;
+
 /** One page of a drawing in full size: which part of the drawing its field shows. */
 export type Tile = {
   /** Column from the left and row from the top, from 0. */

@@ -1,9 +1,9 @@
 "use client";
 import { Download } from "lucide-react";
-import { useMemo, useState } from "react";
+import { useMemo, useRef, useState } from "react";
 import type { Tank } from "@/core/design/plumbing";
 import { FACES, type Face, type FaceDrawing, listTankFaces } from "@/core/templates/tankFaces";
-import { type Paper, tileSheet } from "@/core/templates/tileSheet";
+import { MOST_PAGES, type Paper, tileSheet } from "@/core/templates/tileSheet";
 import { useWorkbench } from "@/store/useWorkbench";
 import { tell } from "@/store/workbench";
 import { describeHole, describeOrder, FACE_NAMES } from "@/words/templates";
@@ -26,13 +26,23 @@ export function TankTemplates({ tank }: { readonly tank: Tank }) {
   const file = (what: string) => `${tank.id}-${what}`;
   const make = (run: () => Promise<void>) =>
     void run().catch(() => tell("The file could not be made. Reload the page and try again.", { tone: "warning" }));
+  // null while none is written
+  const [share, setShare] = useState<number | null>(null);
+  const stopped = useRef(false);
   const givePdf = async () => {
+    stopped.current = false;
+    setShare(0);
     const [{ writeTemplatePdf }, { loadLetters }] = await Promise.all([
       import("../templates/writePdf"),
       import("../templates/letters"),
     ]);
     const letters = await loadLetters();
-    handOut(file(`${face}.pdf`), writeTemplatePdf(tank.name, drawing, paper, units, letters), "application/pdf");
+    const pdf = await writeTemplatePdf(tank.name, drawing, paper, units, letters, async (done) => {
+      setShare(done);
+      await new Promise((resolve) => setTimeout(resolve));
+      return !stopped.current;
+    });
+    if (pdf) handOut(file(`${face}.pdf`), pdf, "application/pdf");
   };
   const giveOrder = async () => {
     const [{ writeOrderPdf }, { loadLetters }] = await Promise.all([
@@ -67,10 +77,27 @@ export function TankTemplates({ tank }: { readonly tank: Tank }) {
       </p>
       <Pick label="Paper" value={paper} names={PAPER_NAMES} onPick={setPaper} />
       <div className="flex flex-wrap gap-1.5 pt-1">
-        <Button onClick={() => make(givePdf)}>
-          <Download size={14} aria-hidden /> Full-size PDF, {tiles.length} {tiles.length === 1 ? "page" : "pages"}
-          {isLying ? " lying" : ""}
-        </Button>
+        {share !== null ? (
+          <span className="flex w-full items-center gap-2 text-[13px]" role="status">
+            <progress value={share} max={1} aria-label="Writing the pages" className="h-1.5 flex-1 accent-enamel" />
+            <Button
+              onClick={() => {
+                stopped.current = true;
+              }}
+            >
+              Stop
+            </Button>
+          </span>
+        ) : tiles.length > MOST_PAGES ? (
+          <p className="text-[13px]">
+            In full size it takes {tiles.length} pages: too many to glue. Take the SVG or DXF to a print shop.
+          </p>
+        ) : (
+          <Button onClick={() => make(() => givePdf().finally(() => setShare(null)))}>
+            <Download size={14} aria-hidden /> Full-size PDF, {tiles.length} {tiles.length === 1 ? "page" : "pages"}
+            {isLying ? " lying" : ""}
+          </Button>
+        )}
         <Button onClick={() => make(giveSvg)}>
           <Download size={14} aria-hidden /> All sides, SVG
         </Button>

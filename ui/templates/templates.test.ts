@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import DxfParser, { type ICircleEntity, type ILwpolylineEntity, type IPolylineEntity } from "dxf-parser";
 import { listTankFaces } from "@/core/templates/tankFaces";
-import { PAPERS, type Paper } from "@/core/templates/tileSheet";
+import { MOST_PAGES, PAPERS, type Paper, tileSheet } from "@/core/templates/tileSheet";
 import { readDemo } from "@/tests/demoRigs";
 import { describeOrder } from "@/words/templates";
 import { type Letters, loadLetters } from "./letters";
@@ -54,8 +54,8 @@ function readPdf(bytes: ArrayBuffer) {
 
 test.each(["a4", "letter"] as const)(
   "Kranich's front end on %s: page boxes and lines measure true to 0.1 mm",
-  (paper: Paper) => {
-    const { boxes, lines } = readPdf(writeTemplatePdf("Grey tank", front, paper, "metric", letters));
+  async (paper: Paper) => {
+    const { boxes, lines } = readPdf((await writeTemplatePdf("Grey tank", front, paper, "metric", letters))!);
     const { widthMm, heightMm } = PAPERS[paper];
     for (const [w, h] of boxes) {
       const [short, long] = [Math.min(w!, h!) * MM_PER_PT, Math.max(w!, h!) * MM_PER_PT];
@@ -72,8 +72,8 @@ test.each(["a4", "letter"] as const)(
   },
 );
 
-test("glued by their crosses the pages join: a wall drawn on two pages lies on one line", () => {
-  const { lines } = readPdf(writeTemplatePdf("Grey tank", front, "a4", "metric", letters));
+test("glued by their crosses the pages join: a wall drawn on two pages lies on one line", async () => {
+  const { lines } = readPdf((await writeTemplatePdf("Grey tank", front, "a4", "metric", letters))!);
   expect(lines.length).toBeGreaterThan(1);
   // crosses are 8 mm long; the left pair of a page lies over the right pair of the page before
   const uprights = (page: (typeof lines)[number]) =>
@@ -87,13 +87,27 @@ test("glued by their crosses the pages join: a wall drawn on two pages lies on o
   expect(fromCross(one, uprights(one).at(-1)!)).toBeCloseTo(fromCross(two, uprights(two)[0]!), 2);
 });
 
-test("the same tank gives the same bytes", () => {
-  const make = () => Buffer.from(writeTemplatePdf("Grey tank", front, "a4", "metric", letters)).toString("base64");
-  expect(make()).toBe(make());
+test("the same tank gives the same bytes", async () => {
+  const make = () =>
+    writeTemplatePdf("Grey tank", front, "a4", "metric", letters).then((pdf) => Buffer.from(pdf!).toString("base64"));
+  expect(await make()).toBe(await make());
 });
 
-test("in inches the ruler is 4 in long", () => {
-  const { lines } = readPdf(writeTemplatePdf("Grey tank", front, "letter", "imperial", letters));
+test("a side of many pages tells how far it is, can be stopped, and is bounded", async () => {
+  const tank = readDemo("kranich").tanks[0]!;
+  const large = { ...tank, solid: { shape: "box", lengthMm: 2400, widthMm: 1800, heightMm: 400 } as const };
+  const top = listTankFaces(large).find(({ face }) => face === "top")!;
+  const shares: number[] = [];
+  const whole = await writeTemplatePdf("Large", top, "a4", "metric", letters, async (share) => shares.push(share) > 0);
+  expect(readPdf(whole!).boxes).toHaveLength(tileSheet(top, "a4").tiles.length);
+  expect(shares.length).toBeGreaterThan(5);
+  expect(shares).toEqual([...shares].sort((a, b) => a - b));
+  expect(await writeTemplatePdf("Large", top, "a4", "metric", letters, async (share) => share < 0.5)).toBeNull();
+  expect(tileSheet({ widthMm: 6000, heightMm: 2500 }, "a4").tiles.length).toBeGreaterThan(MOST_PAGES);
+});
+
+test("in inches the ruler is 4 in long", async () => {
+  const { lines } = readPdf((await writeTemplatePdf("Grey tank", front, "letter", "imperial", letters))!);
   expect(lines[0]!.some(({ mm }) => Math.abs(mm - 101.6) < 0.05)).toBe(true);
 });
 

@@ -27,22 +27,28 @@ function openPdf(widthMm: number, heightMm: number, letters: Letters): jsPDF {
   return pdf;
 }
 
+/** Pages written before the page on the screen has a turn. */
+const PAGES_AT_ONCE = 6;
+
 /**
  * One face of a tank in full size on tiled pages: crosses that lie on one another when the pages are glued, and on each
- * page a ruler that tells whether it was printed at its size.
+ * page a ruler that tells whether it was printed at its size. After every few pages `onPages` is told the share done; false
+ * stops, and nothing comes of it.
  */
-export function writeTemplatePdf(
+export async function writeTemplatePdf(
   tankName: string,
   drawing: FaceDrawing,
   paper: Paper,
   units: Units,
   letters: Letters,
-): ArrayBuffer {
+  onPages: (share: number) => Promise<boolean> = () => Promise.resolve(true),
+): Promise<ArrayBuffer | null> {
   const { isLying, tiles } = tileSheet(drawing, paper);
   const { widthMm: w, heightMm: h } = PAPERS[paper];
   const [pageWidth, pageHeight] = isLying ? [h, w] : [w, h];
   const pdf = openPdf(pageWidth, pageHeight, letters);
-  tiles.forEach((tile, i) => {
+  for (const [i, tile] of tiles.entries()) {
+    if (i > 0 && i % PAGES_AT_ONCE === 0 && !(await onPages(i / tiles.length))) return null;
     if (i > 0) pdf.addPage([pageWidth, pageHeight], isLying ? "landscape" : "portrait");
     drawTile(pdf, drawing, tile, units);
     drawFoot(
@@ -52,7 +58,7 @@ export function writeTemplatePdf(
       units,
       `${tankName}, ${FACE_NAMES[drawing.face]}: ${tile.name}, ${i + 1} of ${tiles.length}`,
     );
-  });
+  }
   return pdf.output("arraybuffer");
 }
 
