@@ -68,6 +68,7 @@ for (const name of RIG_NAMES) {
     // a longer drop and the same falls before and after it: the inlet went down as well
     await expect(first).toHaveValue(before.first);
     await expect(fall).toHaveValue(before.fall);
+    await expect(page.getByRole("button", { name: /^Undo: / })).toBeEnabled();
     await page.keyboard.press("Control+z");
     await expect.poll(async () => toNumber(await drop.innerText())).toBe(before.drop);
     await leg.focus();

@@ -177,6 +177,8 @@ function DrawnHandle({ part, label, at, pxPerMm, toShift, shape = "round" }: Han
       onPointerMove={onPointerMove}
       onPointerUp={() => end(true)}
       onPointerCancel={() => end(false)}
+      // however the hand was lost, what it held is let go where it is
+      onLostPointerCapture={() => end(true)}
       onKeyDown={onKeyDown}
       onKeyUp={(event) => {
         if (!(event.key in STEPS)) return;
