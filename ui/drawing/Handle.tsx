@@ -1,5 +1,5 @@
 "use client";
-import { type KeyboardEvent, memo, type PointerEvent, useContext, useRef } from "react";
+import { type KeyboardEvent, memo, type PointerEvent, useContext, useEffect, useRef } from "react";
 import type { Design } from "@/core/design/design";
 import type { Edit } from "@/core/design/edit";
 import { buildMove, findPlaceMm, type Movable } from "@/core/design/moves";
@@ -110,6 +110,18 @@ function DrawnHandle({ part, label, at, pxPerMm, toShift, shape = "round" }: Han
     if (keep && hold.frame) move(hold, true);
     endDrag(keep ? hold.edit : null);
   };
+
+  // a handle may go while it is held, when what it stands on has no room for it any more: what was pulled so far stays
+  useEffect(
+    () => () => {
+      const hold = held.current;
+      if (!hold) return;
+      held.current = null;
+      cancelAnimationFrame(hold.frame);
+      endDrag(hold.edit);
+    },
+    [],
+  );
 
   const onPointerDown = (event: PointerEvent<SVGGElement>) => {
     if (event.button !== 0 || held.current) return;

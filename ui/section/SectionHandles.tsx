@@ -4,7 +4,7 @@ import type { LongSection } from "@/core/section/sectionLayout";
 import { computeSectionShift } from "@/core/section/sectionShift";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describePart } from "@/words/findings";
-import { Handle, type Pull } from "../drawing/Handle";
+import { Handle, isSamePart, type Pull } from "../drawing/Handle";
 import { findShownResult } from "../drawing/shown";
 import type { View } from "../drawing/view";
 
@@ -17,6 +17,7 @@ export function SectionHandles({ layout, view }: { readonly layout: LongSection;
   const drain = design.lines.find((line) => line.id === layout.lineId);
   const result = useWorkbench(findShownResult);
   const attitude = useWorkbench((state) => state.attitude);
+  const picked = useWorkbench((state) => state.selection);
   if (drain?.kind !== "drain" || !result) return null;
   const pxPerMm = { x: view.kx, y: view.ky };
   const bore = drain.pipe.innerMm;
@@ -78,7 +79,9 @@ export function SectionHandles({ layout, view }: { readonly layout: LongSection;
       {result.legs.slice(0, result.ownLegs).map((leg, i) => {
         const part = { kind: "leg", lineId: leg.lineId, index: leg.index } as const;
         const [from, to] = [layout.nodes[i]!, layout.nodes[i + 1]!];
-        if (leg.kind === "drop" || (to.s - from.s) * view.kx < LEAST_LEG_PX || !findPlaceMm(design, part)) return null;
+        // one that is picked keeps its handle, however short it becomes under the hand
+        const isShort = (to.s - from.s) * view.kx < LEAST_LEG_PX && !isSamePart(picked, part);
+        if (leg.kind === "drop" || isShort || !findPlaceMm(design, part)) return null;
         // clear of the mark of the flow in the middle
         const share = 0.72;
         return (
