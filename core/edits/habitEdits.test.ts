@@ -1,9 +1,8 @@
 import { DEMO_NAMES, readDemo } from "@/tests/demoRigs";
-import { READY_NAMES, USE_LIST } from "@/words/days";
 import { READY_WAYS } from "../days/usualUses";
 import type { Design } from "../design/design";
 import { applyEdit, type Edit } from "../design/edit";
-import { PERSON_KINDS, USE_KINDS } from "../design/habits";
+import { PERSON_KINDS, USE_KINDS, type UseKind } from "../design/habits";
 import { parseDesign } from "../design/parseDesign";
 import { HELD_WATERS } from "../design/plumbing";
 import { stripPlumbing } from "../design/stripPlumbing";
@@ -20,6 +19,8 @@ import {
   toFlowLpm,
 } from "./habitEdits";
 
+const NAMES = Object.fromEntries(USE_KINDS.map((kind) => [kind, kind])) as Record<UseKind, string>;
+
 function apply(design: Design, edit: Edit | null): Design {
   const outcome = edit && applyEdit(design, edit);
   if (!outcome?.ok) throw new Error(JSON.stringify(outcome));
@@ -31,10 +32,8 @@ test.each(DEMO_NAMES)(
   (name) => {
     let design = readDemo(name);
     for (const kind of PERSON_KINDS) design = apply(design, buildAddPeople(design, kind, kind));
-    for (const ready of READY_WAYS)
-      design = apply(design, buildAddWay(design, ready, { name: READY_NAMES[ready], uses: USE_LIST }));
-    for (const kind of USE_KINDS)
-      design = apply(design, buildAddUse(design, design.habits.ways[0]!, kind, USE_LIST[kind]));
+    for (const ready of READY_WAYS) design = apply(design, buildAddWay(design, ready, { name: ready, uses: NAMES }));
+    for (const kind of USE_KINDS) design = apply(design, buildAddUse(design, design.habits.ways[0]!, kind, kind));
     for (const holds of HELD_WATERS) design = apply(design, buildAddVessel(design, holds, holds));
     expect(parseDesign(JSON.parse(JSON.stringify(design)))).toMatchObject({ ok: true });
     // the way added last is lived, and its days are known
