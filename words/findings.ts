@@ -415,6 +415,12 @@ export function describeFinding(finding: Finding, design: Design, units: Units):
         why: `One time takes ${litres(finding.takesL)}; ${litres(finding.freshL)} of fresh water are aboard.`,
         advice: "Correct the use at the station Days, or carry more.",
       };
+    case "endsOnGround":
+      return {
+        title: `${part} lets waste water fall on the ground`,
+        why: "It saves tank, height and weight, and smells where you stay. Many places forbid it, for grey water too.",
+        advice: "Ask what the place allows. Put a canister under it, or lead it to a tank.",
+      };
     case "ontoGround":
       return {
         title: "Some of the water goes on the ground",
@@ -464,6 +470,8 @@ export function describePart(at: PartRef, design: Design): string {
       return `Trap of ${line ?? at.lineId}`;
     case "bend":
       return `${line ?? at.lineId}, ${isVent(at.lineId, design) ? "point" : "bend"} ${at.index + 1}`;
+    case "end":
+      return `End of ${lowerFirst(line ?? at.lineId)}`;
     case "leg":
       return `${line ?? at.lineId}, leg ${at.index + 1}`;
     case "panel":

@@ -72,6 +72,8 @@ export function describeRemedy(edit: Edit, byMm: number | null, design: Design, 
       return "Take the trap under the fixture out";
     case "widenVent":
       return `Use a breather of ${by} bore`;
+    case "lowerEnd":
+      return `Hang the open end ${by} lower`;
     case "addOutlet":
       return "Fit a dump outlet at the bottom edge";
     case "move":
@@ -87,6 +89,7 @@ export function describeEdit(edit: Edit, design: Design): string {
   const verbs: Readonly<Record<Edit["code"], string>> = {
     move: `Move ${part}`,
     resize: `Resize ${part}`,
+    lowerEnd: `Lower ${part}`,
     change: `Change ${part}`,
     addTrap: "Fit a trap",
     removeTrap: "Take the trap out",

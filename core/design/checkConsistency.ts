@@ -108,6 +108,8 @@ function checkReferences(design: Design): Fault[] {
       ? checkAlong(line, at)
       : [{ code: "danglingReference", path: [...at, "fromFixture"], id: line.fromFixture }];
     if (line.to.kind === "junction") return [...faults, ...checkJunction(known, line.to, [...at, "to"])];
+    if (line.to.kind === "ground") return faults;
+    if (line.to.kind === "vessel") return [...faults, ...checkVessel(design, line.to.vesselId, [...at, "to", "vesselId"])];
     const { tankId, portId } = line.to;
     const [tankPath, portPath] = [
       [...at, "to", "tankId"],
@@ -118,6 +120,13 @@ function checkReferences(design: Design): Fault[] {
     }
     return [...faults, ...checkPort(known, { tankId, portId, wanted: "inlet", tankPath, portPath })];
   });
+}
+
+// Waste runs into a vessel that is there and does not hold drinking water.
+function checkVessel({ habits }: Design, vesselId: string, path: FaultPath): Fault[] {
+  const vessel = habits.vessels.find(({ id }) => id === vesselId);
+  if (!vessel) return [{ code: "danglingReference", path, id: vesselId }];
+  return vessel.holds === "fresh" ? [{ code: "drainIntoFresh", path, id: vesselId }] : [];
 }
 
 // What stands at bends stands at bends that are there, and changes of pipe follow one another.
@@ -210,7 +219,11 @@ function checkGround(design: Design): Fault[] {
     ...design.lines.flatMap((line, i) => {
       const key = line.kind === "drain" ? "bendsMm" : "pointsMm";
       const points = line.kind === "drain" ? line.bendsMm : line.pointsMm;
-      return points.flatMap((p, k) => check(["lines", i, key, k, "z"], p.z));
+      const end = line.to.kind === "ground" || line.to.kind === "vessel" ? line.to.atMm : null;
+      return [
+        ...points.flatMap((p, k) => check(["lines", i, key, k, "z"], p.z)),
+        ...(end ? check(["lines", i, "to", "atMm", "z"], end.z) : []),
+      ];
     }),
   ];
 }

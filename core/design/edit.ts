@@ -27,6 +27,7 @@ export const EDIT_CODES = [
   "raiseOutlet",
   "lowerInlet",
   "lowerTank",
+  "lowerEnd",
   "shorten",
   "shareFall",
   "widenPipe",

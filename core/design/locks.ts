@@ -44,6 +44,7 @@ export function findLockable(part: Movable): { readonly list: (typeof LISTS)[num
     case "line":
       return { list: "lines", id: part.id };
     case "bend":
+    case "end":
     case "passage":
     case "panel":
     case "leg":

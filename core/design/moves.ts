@@ -27,6 +27,8 @@ export function findPlaceMm(design: Design, part: Movable): Vec3 | null {
       return listPoints(design.lines.find((l) => l.id === part.lineId))[part.index] ?? null;
     case "passage":
       return listPoints(design.lines.find((l) => l.id === part.lineId))[part.index - 1] ?? null;
+    case "end":
+      return findFreeEnd(design, part.lineId);
     case "leg": {
       const ends = findLegEnds(design, part);
       return ends && interpolate(ends.from, ends.to, 0.5);
@@ -34,6 +36,11 @@ export function findPlaceMm(design: Design, part: Movable): Vec3 | null {
     default:
       return null;
   }
+}
+
+function findFreeEnd({ lines }: Design, lineId: string): Vec3 | null {
+  const to = lines.find((line) => line.id === lineId)?.to;
+  return to?.kind === "ground" || to?.kind === "vessel" ? to.atMm : null;
 }
 
 type LegEnds = {
@@ -99,6 +106,8 @@ function listMoveOps(design: Design, part: Movable, from: Vec3, by: Vec3): EditO
       const line = design.lines.find((l) => l.id === part.lineId)!;
       return [set(["lines", part.lineId, line.kind === "drain" ? "bendsMm" : "pointsMm", part.index], to)];
     }
+    case "end":
+      return [set(["lines", part.lineId, "to", "atMm"], to)];
     case "leg":
       return moveLeg(design, part, by);
     case "passage":

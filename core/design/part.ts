@@ -12,6 +12,8 @@ export type PartRef =
   | { readonly kind: "trap"; readonly lineId: string }
   /** Bend of a drain, or point of a vent, counted from the start. */
   | { readonly kind: "bend"; readonly lineId: string; readonly index: number }
+  /** The free end of a drain, in the open or over a vessel. */
+  | { readonly kind: "end"; readonly lineId: string }
   /** Leg of a drain, counted from the trap. */
   | { readonly kind: "leg"; readonly lineId: string; readonly index: number }
   /** Where a leg goes through a wall or the side of a cabinet, counted along the leg. */

@@ -201,7 +201,7 @@ const lineEnds = { id, name, pipe, locked };
 
 export const FITTINGS = ["wye", "tee"] as const;
 
-/** Where a drain ends: at an inlet of a tank, or in another drain at one of its bends. */
+/** Where a drain ends: at an inlet of a tank, in another drain at one of its bends, in the open, or in a vessel. */
 export const outfall = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("inlet"), tankId: id, portId: id }),
   z.strictObject({
@@ -211,6 +211,10 @@ export const outfall = z.discriminatedUnion("kind", [
     bend: whole(0, 59),
     fitting: z.enum(FITTINGS),
   }),
+  /** The open end under the rig, from which the water falls on the ground. */
+  z.strictObject({ kind: z.literal("ground"), atMm: pointMm }),
+  /** A canister, bucket or bottle of the habits that stands under its open end. */
+  z.strictObject({ kind: z.literal("vessel"), vesselId: id, atMm: pointMm }),
 ]);
 
 /** A drain: fixture, trap, a path of inverts, tank inlet or the drain it joins. */
@@ -277,6 +281,8 @@ export type BoltSize = Fixing["size"];
 export type Sender = z.infer<typeof sender>;
 export type SenderKind = Sender["kind"];
 export type HeldWater = Tank["holds"];
+/** An end in the open or in a vessel has a place of its own. */
+export type FreeEnd = Extract<Outfall, { kind: "ground" | "vessel" }>;
 export type Junction = Extract<Outfall, { kind: "junction" }>;
 export type Drain = z.infer<typeof drain>;
 export type Vent = z.infer<typeof vent>;

@@ -57,6 +57,9 @@ export function buildCopyFixture(design: Design, fixtureId: string, name: string
 
 function copyEnd(design: Design, { to }: Drain, sense: number): { readonly to: Drain["to"]; readonly ops: EditOp[] } {
   if (to.kind === "junction") return { to, ops: [] };
+  if (to.kind !== "inlet") {
+    return { to: { ...to, atMm: { ...to.atMm, x: to.atMm.x + sense * PORT_BESIDE_MM } }, ops: [] };
+  }
   const tank = design.tanks.find(({ id }) => id === to.tankId)!;
   const port = tank.ports.find(({ id }) => id === to.portId)!;
   const { min, max } = measureExtent(tank.solid);

@@ -13,11 +13,17 @@ import { clamp } from "../quantity/tolerance";
 import { listLeftBehind } from "./leftBehind";
 
 /** Where a drain is to end: at an inlet, or somewhere in another drain. */
-export type Goal = Extract<Outfall, { kind: "inlet" }> | { readonly kind: "line"; readonly lineId: string };
+export type Goal =
+  | Extract<Outfall, { kind: "inlet" }>
+  | { readonly kind: "line"; readonly lineId: string }
+  | { readonly kind: "ground" }
+  | { readonly kind: "vessel"; readonly vesselId: string };
 
 /** A bend that is this near serves as the place to join, mm. */
 const SAME_PLACE_MM = 60;
 const AGAINST_COST_MM = 600;
+/** How far an end that hangs free is led down, mm [T]. */
+const FREE_DROP_MM = 60;
 /** How far beside the fixture the drain goes down, mm. */
 const DROP_ASIDE_MM = 180;
 /** A branch should come in with at least this fall, m/m: what most codes ask of small pipe [P]. */
@@ -35,6 +41,10 @@ export function listGoals(design: Design, drainId: string | null): Goal[] {
     ...[...network.drains.values()]
       .filter((drain) => !followDrain(network, drain).some(({ id }) => id === drainId))
       .map((drain): Goal => ({ kind: "line", lineId: drain.id })),
+    ...design.habits.vessels.flatMap(
+      ({ id, holds }): Goal[] => (holds === "fresh" ? [] : [{ kind: "vessel", vesselId: id }]),
+    ),
+    { kind: "ground" },
   ];
 }
 
@@ -107,12 +117,26 @@ export function reachGoal(design: Design, goal: Goal, from: Vec3): Reached {
     const tank = design.tanks.find((t) => t.id === goal.tankId)!;
     return { ops: [], to: goal, endMm: add(tank.atMm, tank.ports.find((p) => p.id === goal.portId)!.atMm) };
   }
+  if (goal.kind !== "line") {
+    const atMm = hangFree(design, from);
+    return { ops: [], to: { ...goal, atMm }, endMm: atMm };
+  }
   const main = design.lines.find((line) => line.id === goal.lineId) as Drain;
   const path = buildDrainPath(design, main);
   // a bend within the reach of the trap would turn the trap itself
   const isInTrap = (p: Vec3) => measurePlanLength(subtract(p, path.outletMm)) <= (main.trap?.spanMm ?? 0);
   const { leg, atMm } = findPlaceToJoin(path.ownLegs, from, isInTrap);
   return joinAt(main, leg, atMm);
+}
+
+/** An end that hangs free does so under the floor, this far over the ground at least, mm [T]. */
+const OVER_GROUND_MM = 150;
+
+// Straight below where it comes from, under the floor and well over the ground.
+function hangFree({ rig }: Design, from: Vec3): Vec3 {
+  const underMm = -rig.floorLayers.reduce((sum, { thicknessMm }) => sum + thicknessMm, 0) - FREE_DROP_MM;
+  const z = Math.max(Math.min(from.z - FREE_DROP_MM, underMm), rig.groundZMm + Math.min(OVER_GROUND_MM, -rig.groundZMm / 2));
+  return roundTenth(vec(from.x, from.y, Math.min(z, from.z)));
 }
 
 /** The same for a place that lies along another drain. */

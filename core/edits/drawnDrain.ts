@@ -46,7 +46,8 @@ export function findPlanEnd(design: Design, fixtureId: string, click: PlanPoint,
       offer(goal, atMm, Math.max(0, Math.hypot(atMm.x - click.x, atMm.y - click.y) - withinMm / 2));
       continue;
     }
-    if (goal.lineId === own?.id) continue;
+    // an end in the open is everywhere, and so no place to aim at
+    if (goal.kind !== "line" || goal.lineId === own?.id) continue;
     const main = design.lines.find((line): line is Drain => line.kind === "drain" && line.id === goal.lineId)!;
     for (const { from, to } of buildDrainPath(design, main).ownLegs) {
       const along = subtract(to, from);

@@ -13,9 +13,15 @@ const STRAIGHT_SINE = 0.02;
  * its new end; `before` are the edits done until then, which may have put a bend into the same drain.
  */
 export function listLeftBehind(design: Design, drain: Drain, to: Outfall, before: readonly EditOp[]): EditOp[] {
-  return drain.to.kind === "inlet"
-    ? dropInlet(design, drain, drain.to, to)
-    : dropBend(design, drain, drain.to, to, before);
+  switch (drain.to.kind) {
+    case "inlet":
+      return dropInlet(design, drain, drain.to, to);
+    case "junction":
+      return dropBend(design, drain, drain.to, to, before);
+    case "ground":
+    case "vessel":
+      return [];
+  }
 }
 
 type Inlet = Extract<Outfall, { kind: "inlet" }>;

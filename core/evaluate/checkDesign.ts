@@ -31,7 +31,7 @@ function checkStay({ endsBy, stores }: Balance): Finding[] {
 }
 
 // What people do with water, held against what is there to take it from and to send it to.
-function checkLiving({ habits, tanks, fixtures }: Design, { stores, groundLPerDay }: Balance): Finding[] {
+function checkLiving({ habits, tanks, fixtures, lines }: Design, { stores, groundLPerDay }: Balance): Finding[] {
   const findings: Finding[] = [];
   const at = { kind: "habits" } as const;
   const freshL = stores.find(({ store }) => store.id === FRESH_ID)?.roomL.level ?? 0;
@@ -42,16 +42,20 @@ function checkLiving({ habits, tanks, fixtures }: Design, { stores, groundLPerDa
     findings.push(createFinding("should", at, numbers));
   }
   // a rig without a tank or a fixture has been told so
-  const isBegun = tanks.some(({ holds }) => holds !== "fresh") && fixtures.length > 0;
+  const hasEnd =
+    tanks.some(({ holds }) => holds !== "fresh") || lines.some(({ to }) => to.kind === "ground" || to.kind === "vessel");
+  const isBegun = hasEnd && fixtures.length > 0;
   if (groundLPerDay > 0 && isBegun)
     findings.push(createFinding("note", at, { code: "ontoGround", litresPerDay: groundLPerDay }));
   return findings;
 }
 
 // A rig with nothing to judge is not a rig with nothing against it.
-function checkBeginnings({ fixtures, tanks }: Design): Finding[] {
+function checkBeginnings({ fixtures, tanks, lines }: Design): Finding[] {
   const findings: Finding[] = [];
-  if (!tanks.some(({ holds }) => holds !== "fresh")) {
+  // who lets all of it go in the open or into vessels needs none
+  const isFree = lines.some(({ kind, to }) => kind === "drain" && (to.kind === "ground" || to.kind === "vessel"));
+  if (!isFree && !tanks.some(({ holds }) => holds !== "fresh")) {
     findings.push(createFinding("note", { kind: "rig" }, { code: "noTankYet" }));
   }
   if (fixtures.length === 0) findings.push(createFinding("note", { kind: "rig" }, { code: "noFixtureYet" }));

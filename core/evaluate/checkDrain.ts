@@ -23,8 +23,12 @@ export function checkDrain(
 ): Finding[] {
   return [
     // a tank of its own, or one for black water, is where it belongs
-    ...(path.fixture.kind === "urineDiverter" && path.tank.holds === "grey"
+    ...(path.fixture.kind === "urineDiverter" && path.tank?.holds === "grey"
       ? [createFinding("should", { kind: "fixture", id: path.fixture.id }, { code: "urineInGrey" })]
+      : []),
+    // said once, at the drain whose end it is
+    ...(path.drain.to.kind === "ground"
+      ? [createFinding("should", { kind: "end", lineId: path.drain.id }, { code: "endsOnGround" })]
       : []),
     ...checkTraps(design, path, result),
     ...checkLegs(design, path, result, parked),
@@ -163,6 +167,6 @@ function checkBores(path: DrainPath): Finding[] {
   if (chain.length > 1 && joined) {
     narrows({ kind: "leg", lineId: drain.id, index: ownLegs.length - 1 }, lastMm, joined.pipe.innerMm);
   }
-  if (chain.length === 1) narrows({ kind: "port", tankId: tank.id, id: inlet.id }, lastMm, inlet.boreMm);
+  if (chain.length === 1 && tank && inlet) narrows({ kind: "port", tankId: tank.id, id: inlet.id }, lastMm, inlet.boreMm);
   return findings;
 }

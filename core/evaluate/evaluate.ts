@@ -150,7 +150,7 @@ function evaluateDrain({ design, path, falls, attitude, parked }: DrainInput): D
   return {
     lineId: path.drain.id,
     fixtureId: path.fixture.id,
-    tankId: path.tank.id,
+    tankId: path.tank?.id ?? null,
     outletMm: path.outletMm,
     nodesMm: path.nodesMm,
     legs: path.legs,
@@ -225,6 +225,8 @@ function computeRisks(design: Surroundings, path: DrainPath, trap: Trap | null):
 // A vent of the branch's own lets air in before the tank's suction comes to the trap; a valve keeps pressure in.
 function computeTrapAirs(paths: readonly DrainPath[], airs: Airs): TrapAir[] {
   return paths.flatMap(({ drain, tank }): TrapAir[] => {
+    // an end in the open has no tank behind it that could suck
+    if (!tank) return [];
     const air = airs.own.get(tank.id);
     const sealMm = drain.trap?.sealMm ?? 0;
     if (!air || sealMm === 0) return [];

@@ -21,7 +21,8 @@ export type AtWorst<T> = T & { readonly attitude: Attitude };
 export type DrainResult = {
   readonly lineId: string;
   readonly fixtureId: string;
-  readonly tankId: string;
+  /** Null where it ends in the open or in a vessel. */
+  readonly tankId: string | null;
   readonly outletMm: Vec3;
   readonly nodesMm: readonly Vec3[];
   /** All the way to the tank; those after `ownLegs` belong to the drains it joins. */

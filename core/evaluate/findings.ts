@@ -153,6 +153,7 @@ type Numbers =
       readonly takesL: number;
       readonly freshL: number;
     }
+  | { readonly code: "endsOnGround" }
   | { readonly code: "ontoGround"; readonly litresPerDay: number };
 
 /** Something the builder should know: data only, the sentences are in `words/`. */

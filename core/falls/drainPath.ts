@@ -31,8 +31,9 @@ export type DrainPath = {
   /** Where the water comes into each of them, mm along it from its weir. */
   readonly enteredAtMm: readonly number[];
   readonly fixture: Fixture;
-  readonly tank: Tank;
-  readonly inlet: Port;
+  /** The tank it ends in and that tank's inlet; both null where it ends in the open or in a vessel. */
+  readonly tank: Tank | null;
+  readonly inlet: Port | null;
   /** The pipe it begins in; after a change of pipe or a junction the legs have another. */
   readonly pipe: Pipe;
   /** Where the water leaves the fixture. */
@@ -69,10 +70,9 @@ export function listLineTraps({ chain, nodeRefs }: Pick<DrainPath, "chain" | "no
 export function buildDrainPath(design: Design, drain: Drain, network: Network = buildNetwork(design)): DrainPath {
   const chain = followDrain(network, drain);
   const fixture = network.fixtures.get(drain.fromFixture)!;
-  const { tank, inlet } = findInlet(network, chain.at(-1)!);
+  const { tank, inlet, atMm: inletMm } = findEnd(network, chain.at(-1)!);
   const stretches = chain.map((line, i) => ({ line, first: i === 0 ? 0 : findJunctionBend(chain[i - 1]!) }));
   const bends = stretches.flatMap(({ line, first }) => line.bendsMm.slice(first));
-  const inletMm = add(tank.atMm, inlet.atMm);
   const nodesMm = [placeWeir(fixture.outletMm, drain, [...bends, inletMm]), ...bends, inletMm];
   const nodeRefs: NodeRef[] = [
     { lineId: drain.id, bend: -1 },
@@ -112,12 +112,24 @@ export function buildDrainPath(design: Design, drain: Drain, network: Network = 
 
 // While one end of a drain is pulled its other legs stay the same objects, and so does what is known of them.
 const recallLeg = createRecall<Vec3, Leg>();
+const recallInlet = createRecall<Port, Vec3>();
 const recallWeir = createRecall<Drain, Vec3>();
 
-function findInlet(network: Network, { to }: Drain): { readonly tank: Tank; readonly inlet: Port } {
-  if (to.kind !== "inlet") throw new Error("a drain that joins another has no inlet");
-  const tank = network.tanks.get(to.tankId)!;
-  return { tank, inlet: tank.ports.find((port) => port.id === to.portId)! };
+type PathEnd = Pick<DrainPath, "tank" | "inlet"> & { readonly atMm: Vec3 };
+
+function findEnd(network: Network, { to }: Drain): PathEnd {
+  switch (to.kind) {
+    case "junction":
+      throw new Error("a drain that joins another ends where that one does");
+    case "inlet": {
+      const tank = network.tanks.get(to.tankId)!;
+      const inlet = tank.ports.find((port) => port.id === to.portId)!;
+      return { tank, inlet, atMm: recallInlet(inlet, [tank.atMm], () => add(tank.atMm, inlet.atMm)) };
+    }
+    case "ground":
+    case "vessel":
+      return { tank: null, inlet: null, atMm: to.atMm };
+  }
 }
 
 // Along a drain from its own weir to one of its bends, mm.

@@ -14,6 +14,9 @@ export type Network = {
   readonly inflowsLps: ReadonlyMap<string, readonly number[]>;
 };
 
+/** The drains that end in no tank stand under this. */
+const NO_TANK = "";
+
 /** Looks up everything the drains name. The design has passed its consistency check, so there is neither gap nor loop. */
 export function buildNetwork(design: Design): Network {
   const drains = new Map<string, Drain>();
@@ -27,10 +30,11 @@ export function buildNetwork(design: Design): Network {
   const order = sortUpstreamFirst(drains, branches);
   const tankIds = new Map<string, string>();
   for (const { id, to } of [...order].reverse()) {
-    tankIds.set(id, to.kind === "inlet" ? to.tankId : (tankIds.get(to.lineId) ?? ""));
+    if (to.kind === "inlet") tankIds.set(id, to.tankId);
+    else if (to.kind === "junction") tankIds.set(id, tankIds.get(to.lineId) ?? "");
   }
   const drainsByTank = new Map<string, Drain[]>();
-  for (const drain of drains.values()) push(drainsByTank, tankIds.get(drain.id) ?? "", drain);
+  for (const drain of drains.values()) push(drainsByTank, tankIds.get(drain.id) ?? NO_TANK, drain);
   return {
     fixtures,
     tanks: new Map(design.tanks.map((tank) => [tank.id, tank])),
@@ -41,7 +45,7 @@ export function buildNetwork(design: Design): Network {
   };
 }
 
-/** A drain and every drain its water runs through after it; the last of them ends in a tank. */
+/** A drain and every drain its water runs through after it; the last of them ends in a tank, a vessel or the open. */
 export function followDrain({ drains }: Pick<Network, "drains">, drain: Drain): Drain[] {
   const chain = [drain];
   for (let last = drain; last.to.kind === "junction"; ) {

@@ -179,7 +179,9 @@ export function computePour(design: Design, attitude: Attitude, events: readonly
       runsOver: b.runsOver,
       sealLeftMm: b.sealMm === 0 ? null : b.ranFull ? b.sealIfFullMm : b.sealMm,
     })),
-    tanks: stores.map(({ tankId, gotL, takesL }) => ({ tankId, gotL, takesL, isFull: takesL - gotL <= SETTLED_L })),
+    tanks: stores.flatMap(({ tankId, gotL, takesL }) =>
+      tankId === null ? [] : [{ tankId, gotL, takesL, isFull: takesL - gotL <= SETTLED_L }],
+    ),
     frames,
     givenL,
     fullestShare: findFullest(cells, frames),
@@ -196,7 +198,10 @@ function layOut(design: Design, attitude: Attitude, events: readonly PourEvent[]
     .filter((drain) => used.has(drain.fromFixture))
     .map((drain) => buildDrainPath(design, drain, network));
   const stores = [...new Set(paths.map(({ tank }) => tank))].map(
-    (tank): Store => ({ tankId: tank.id, gotL: 0, takesL: measureStoreL(design, network, tank, up) }),
+    (tank): Store =>
+      tank
+        ? { tankId: tank.id, gotL: 0, takesL: measureStoreL(design, network, tank, up) }
+        : { tankId: null, gotL: 0, takesL: Infinity },
   );
   const legs = new Map<
     string,
@@ -204,7 +209,7 @@ function layOut(design: Design, attitude: Attitude, events: readonly PourEvent[]
   >();
   for (const path of paths) {
     const ponds = new Map(computePonds(path, up).map((pond) => [pond.legIndex, pond.litres]));
-    const tank = stores.findIndex(({ tankId }) => tankId === path.tank.id);
+    const tank = stores.findIndex(({ tankId }) => tankId === (path.tank?.id ?? null));
     path.legs.forEach((leg, i) => {
       legs.set(toKey(leg), { leg, keptL: ponds.get(i) ?? 0, toGo: path.legs.length - i, tank });
     });
@@ -225,8 +230,8 @@ function layOut(design: Design, attitude: Attitude, events: readonly PourEvent[]
   return { cells, basins, stores };
 }
 
-/** A tank that takes what comes until it is full. */
-type Store = { readonly tankId: string; readonly takesL: number; gotL: number };
+/** A tank that takes what comes until it is full; all that ends in the open or in vessels is one that never is. */
+type Store = { readonly tankId: string | null; readonly takesL: number; gotL: number };
 
 const sumGot = (stores: readonly Store[]): number => stores.reduce((sum, { gotL }) => sum + gotL, 0);
 

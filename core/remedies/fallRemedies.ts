@@ -90,7 +90,8 @@ function proposeLowering(_design: Design, path: DrainPath, spare: readonly numbe
   }
   // a junction is a bend of another drain, and stays where that one needs it
   if (path.drain.to.kind === "junction") return [];
-  const { tank, inlet } = path;
+  const { tank, inlet, drain } = path;
+  if (!tank || !inlet) return proposeLowerEnd(drain, bends, byMm);
   const lowered = roundTenth(add(tank.atMm, vec(0, 0, -byMm)));
   const remedies: Remedy[] = [
     {
@@ -116,6 +117,16 @@ function proposeLowering(_design: Design, path: DrainPath, spare: readonly numbe
   return remedies;
 }
 
+// An end in the open or over a vessel hangs free.
+function proposeLowerEnd({ id, to }: Drain, bends: readonly EditOp[], byMm: number): Remedy[] {
+  if (to.kind !== "ground" && to.kind !== "vessel") return [];
+  const atMm = roundTenth(add(to.atMm, vec(0, 0, -byMm)));
+  const at = { kind: "end", lineId: id } as const;
+  return [
+    { byMm, edit: { code: "lowerEnd", at, ops: [...bends, { op: "set", path: ["lines", id, "to", "atMm"], value: atMm }] } },
+  ];
+}
+
 function shift(drain: Drain, bend: number, byMm: number): EditOp {
   const point = drain.bendsMm[bend]!;
   return { op: "set", path: ["lines", drain.id, "bendsMm", bend], value: roundTenth(add(point, vec(0, 0, byMm))) };
@@ -124,7 +135,8 @@ function shift(drain: Drain, bend: number, byMm: number): EditOp {
 // The last leg keeps its height and loses length: fall = a + b L ≥ s L, so L ≤ a / (s − b).
 function proposeShortening(design: Design, path: DrainPath): Remedy[] {
   const last = path.ownLegs.at(-1)!;
-  if (path.drain.to.kind === "junction") return [];
+  const { tank } = path;
+  if (path.drain.to.kind === "junction" || !tank) return [];
   if (last.kind === "drop" || last.planLengthMm === 0 || last.from.z <= last.to.z) return [];
   const boreMm = path.pipe.innerMm;
   const vented = path.drain.branchVent !== null;
@@ -148,9 +160,9 @@ function proposeShortening(design: Design, path: DrainPath): Remedy[] {
   const byMm = Math.ceil(last.planLengthMm - allowed + 1);
   if (!(byMm > 0) || byMm > last.planLengthMm - 50) return [];
   const back = scale(subtract(last.from, last.to), byMm / last.planLengthMm);
-  const nearer = roundTenth(add(path.tank.atMm, vec(back.x, back.y, 0)));
+  const nearer = roundTenth(add(tank.atMm, vec(back.x, back.y, 0)));
   const vents = design.lines.flatMap((line): EditOp[] => {
-    if (line.kind !== "vent" || line.fromTank !== path.tank.id) return [];
+    if (line.kind !== "vent" || line.fromTank !== tank.id) return [];
     const pointsMm = line.pointsMm.map((p) => roundTenth(add(p, vec(back.x, back.y, 0))));
     return [{ op: "set", path: ["lines", line.id, "pointsMm"], value: pointsMm }];
   });
@@ -159,8 +171,8 @@ function proposeShortening(design: Design, path: DrainPath): Remedy[] {
       byMm,
       edit: {
         code: "shorten",
-        at: { kind: "tank", id: path.tank.id },
-        ops: [{ op: "set", path: ["tanks", path.tank.id, "atMm"], value: nearer }, ...vents],
+        at: { kind: "tank", id: tank.id },
+        ops: [{ op: "set", path: ["tanks", tank.id, "atMm"], value: nearer }, ...vents],
       },
     },
   ];

@@ -3,7 +3,7 @@ import type { EditOp } from "../design/edit";
 import { buildMove } from "../design/moves";
 import type { Drain, Vent } from "../design/plumbing";
 import { USUAL_TRAPS } from "../design/usualTraps";
-import { buildDrawDrain, buildRedirect, listGoals } from "../edits/drainEdits";
+import { buildDrawDrain, buildRedirect, listGoals, type Goal } from "../edits/drainEdits";
 import { buildVentWay } from "../edits/ventEdits";
 import type { Finding } from "../evaluate/findings";
 import { buildDrainPath } from "../falls/drainPath";
@@ -136,11 +136,14 @@ export function proposeInside(design: Design, fixtureId: string): Remedy[] {
 
 /** Draws the missing drain to an inlet that stands free, or into another drain. */
 export function proposeDrain(design: Design, fixtureId: string): Remedy[] {
-  const isFree = (goal: ReturnType<typeof listGoals>[number]) =>
-    goal.kind === "line" || listServed(design, goal.tankId, goal.portId).length === 0;
+  const isMeant = (goal: Goal): boolean => {
+    if (goal.kind === "line") return true;
+    if (goal.kind !== "inlet") return false;
+    const isFresh = design.tanks.find(({ id }) => id === goal.tankId)?.holds === "fresh";
+    return !isFresh && listServed(design, goal.tankId, goal.portId).length === 0;
+  };
   return listGoals(design, null)
-    .filter((goal) => goal.kind === "line" || design.tanks.find(({ id }) => id === goal.tankId)?.holds !== "fresh")
-    .filter(isFree)
+    .filter(isMeant)
     .sort((a, b) => Number(a.kind === "line") - Number(b.kind === "line"))
     .flatMap((goal): Remedy[] => {
       const edit = buildDrawDrain(design, fixtureId, goal);

@@ -257,7 +257,8 @@ function tryOut(
   return {
     edit,
     to: goal,
-    tankId: result.tankId,
+    // a way that is looked for ends in a tank, if only through another drain
+    tankId: result.tankId ?? "",
     levelMm: result.level.inHandMm,
     worstMm: result.worst.inHandMm,
     // what is to be laid and bought: its own pipe, and the bends its list of parts counts

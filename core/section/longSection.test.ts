@@ -30,7 +30,7 @@ test("stations are plan lengths, and water in the tank is level and below its op
       legs.forEach((leg, i) => {
         expect(section.nodes[i + 1]!.s - section.nodes[i]!.s).toBeCloseTo(leg.planLengthMm, 6);
       });
-      for (const point of section.tank.water) expect(point.h).toBeLessThanOrEqual(section.tank.waterH + 1e-6);
+      for (const point of section.tank!.water) expect(point.h).toBeLessThanOrEqual(section.tank!.waterH + 1e-6);
     }),
   );
 });
@@ -42,8 +42,8 @@ test("Kranich: floor on top, ground below it by what was measured, the rail cut 
   expect(section.floorUnder[0]!.h).toBeCloseTo(-44, 6);
   expect(section.ground[0]!.h).toBe(-620);
   expect(section.sill[0]!.h).toBe(-390);
-  expect(section.tank.ports.map((p) => p.kind)).toEqual(["inlet", "vent", "outlet"]);
-  expect(section.tank.fullH).toBeCloseTo(-140, 6);
+  expect(section.tank!.ports.map((p) => p.kind)).toEqual(["inlet", "vent", "outlet"]);
+  expect(section.tank!.fullH).toBeCloseTo(-140, 6);
   expect(section.obstacles.map((o) => o.obstacle.id)).toContain("rail-left");
 });
 
@@ -51,8 +51,8 @@ test("Otter: the bilge tank shows its length, the waterline stands over the sole
   const design = readDemo("otter");
   const section = layOutLongSection(design, drainOf(design), LEVEL, 0);
   expect(section.waterline).toBeCloseTo(120, 6);
-  expect(section.tank.water).toEqual([]);
-  const width = Math.max(...section.tank.outline.map((p) => p.s)) - Math.min(...section.tank.outline.map((p) => p.s));
+  expect(section.tank!.water).toEqual([]);
+  const width = Math.max(...section.tank!.outline.map((p) => p.s)) - Math.min(...section.tank!.outline.map((p) => p.s));
   expect(width).toBeCloseTo(900, 6);
 });
 

@@ -43,14 +43,14 @@ export function layOutLongSection(
   const inletS = stations[stations.length - 1]!;
   const nodes = path.nodesMm.map((node, i): SectionNode => {
     const { lineId, bend } = path.nodeRefs[i]!;
-    const role = i === 0 ? "weir" : bend < 0 ? "inlet" : "bend";
+    const role = i === 0 ? "weir" : bend >= 0 ? "bend" : path.tank ? "inlet" : "freeEnd";
     const joins = (network.branches.get(lineId) ?? []).filter(
       ({ id, to }) => to.kind === "junction" && to.bend === bend && !path.chain.some((line) => line.id === id),
     );
     return { s: stations[i]!, h: heightOf(node), role, lineId, bend, joins: joins.map(({ name }) => name) };
   });
   const tank = layOutTank({
-    openings: listOpenings(design, network, path.tank),
+    openings: path.tank ? listOpenings(design, network, path.tank) : [],
     path,
     up,
     inletS,
@@ -75,7 +75,7 @@ export function layOutLongSection(
   const farS = last.toS - beyondMm + MARGIN_MM;
   const near = [at(first, nearS, design.rig.groundZMm), at(last, farS, design.rig.groundZMm)];
   const sill = design.rig.sillZMm === null ? [] : along(design.rig.sillZMm);
-  const all = [...sink, ...nodes, ...near, ...tank.outline];
+  const all = [...sink, ...nodes, ...near, ...(tank?.outline ?? [])];
   return {
     lineId: drain.id,
     fromS: first.fromS,
@@ -103,7 +103,13 @@ export function layOutLongSection(
       surfaceH: surface(pond.surfaceMm),
     })),
     tank,
+    vesselName: findVesselName(design, path.chain.at(-1)!),
     branchVent: layOutBranchVent(path, stations, heightOf),
     vents: layOutVents(design, path, heading, inletS, heightOf),
   };
+}
+
+function findVesselName({ habits }: Design, { to }: Drain): string | null {
+  if (to.kind !== "vessel") return null;
+  return habits.vessels.find(({ id }) => id === to.vesselId)?.name ?? to.vesselId;
 }

@@ -5,7 +5,7 @@ import type { Obstacle } from "../design/rig";
 export type SectionPoint = { readonly s: number; readonly h: number };
 
 export type SectionNode = SectionPoint & {
-  readonly role: "weir" | "bend" | "inlet";
+  readonly role: "weir" | "bend" | "inlet" | "freeEnd";
   /** Which bend of which drain; −1 for the ends. */
   readonly lineId: string;
   readonly bend: number;
@@ -45,6 +45,7 @@ export type LongSection = {
     readonly surfaceH: number;
     readonly legIndex: number;
   }[];
+  /** Null where the drain ends in the open or in a vessel. */
   readonly tank: {
     readonly id: string;
     readonly inletId: string;
@@ -58,7 +59,9 @@ export type LongSection = {
       readonly kind: PortKind;
       readonly boreMm: number;
     })[];
-  };
+  } | null;
+  /** What stands under its free end; null where it ends in a tank or in the open. */
+  readonly vesselName: string | null;
   /** Where air comes to the branch near its trap; null where none does. */
   readonly branchVent: (SectionPoint & { readonly kind: BranchVent["kind"] }) | null;
   readonly vents: readonly { readonly lineId: string; readonly points: readonly SectionPoint[] }[];

@@ -56,6 +56,7 @@ export function layOutObstacles(
 }
 
 type TankLayout = {
+  /** Of the tank it ends in; none without one. */
   readonly openings: readonly Opening[];
   readonly path: DrainPath;
   readonly up: Vec3;
@@ -68,6 +69,7 @@ type TankLayout = {
 /** The tank across its heading, with its water, the line at which it is full, and its ports. */
 export function layOutTank({ openings, path, up, inletS, heading, heightOf, tankL }: TankLayout): LongSection["tank"] {
   const { tank, inlet } = path;
+  if (!tank || !inlet) return null;
   const origin = add(tank.atMm, inlet.atMm);
   const place = (along: number, localZ: number): SectionPoint => {
     const shift = heading.axis === "x" ? vec(heading.sense * along, 0, 0) : vec(0, heading.sense * along, 0);
@@ -133,6 +135,7 @@ export function layOutVents(
   inletS: number,
   heightOf: (p: Vec3) => number,
 ): LongSection["vents"] {
+  if (!path.tank || !path.inlet) return [];
   const origin = add(path.tank.atMm, path.inlet.atMm);
   return listVents(design, path.tank.id).map((vent) => {
     const points = buildVentPath(design, vent).pointsMm.map((p) => ({

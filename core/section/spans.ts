@@ -16,6 +16,7 @@ export function listStations(path: DrainPath): number[] {
 
 /** Past the inlet the section goes on along the rig's own axes, toward the dump outlet. */
 export function findHeading(path: DrainPath): Heading {
+  if (!path.tank || !path.inlet) return { axis: "x", sense: -1 };
   const outlet = path.tank.ports.find((port) => port.kind === "outlet");
   const { min, max } = measureExtent(path.tank.solid);
   const aim = outlet ?? { atMm: vec((min.x + max.x) / 2, (min.y + max.y) / 2, 0) };
@@ -23,6 +24,9 @@ export function findHeading(path: DrainPath): Heading {
   if (Math.abs(way.x) >= Math.abs(way.y)) return { axis: "x", sense: way.x < 0 ? -1 : 1 };
   return { axis: "y", sense: way.y < 0 ? -1 : 1 };
 }
+
+/** Drawn past an end that hangs free, mm. */
+const FREE_END_MM = 200;
 
 export function layOutSpans(path: DrainPath, heading: Heading, beyondMm: number): Span[] {
   const points = [path.outletMm, ...path.nodesMm].filter(
@@ -36,7 +40,7 @@ export function layOutSpans(path: DrainPath, heading: Heading, beyondMm: number)
     s += length;
   }
   const tip = points[points.length - 1]!;
-  const { far } = outlineTank(path.tank, path.inlet, heading);
+  const far = path.tank && path.inlet ? outlineTank(path.tank, path.inlet, heading).far : FREE_END_MM;
   const reach = Math.max(far, 0) + beyondMm;
   const end =
     heading.axis === "x" ? vec(tip.x + heading.sense * reach, tip.y, 0) : vec(tip.x, tip.y + heading.sense * reach, 0);

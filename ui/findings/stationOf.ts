@@ -47,9 +47,15 @@ export function toMovable({ at }: Finding, design: Design): Movable | null {
       if (at.index < bends) return { kind: "bend", lineId: at.lineId, index: at.index };
       if (line?.kind !== "drain") return null;
       const { to } = line;
-      return to.kind === "inlet"
-        ? { kind: "port", tankId: to.tankId, id: to.portId }
-        : { kind: "bend", lineId: to.lineId, index: to.bend };
+      switch (to.kind) {
+        case "inlet":
+          return { kind: "port", tankId: to.tankId, id: to.portId };
+        case "junction":
+          return { kind: "bend", lineId: to.lineId, index: to.bend };
+        case "ground":
+        case "vessel":
+          return { kind: "end", lineId: line.id };
+      }
     }
     case "trap":
     case "line": {
@@ -60,6 +66,7 @@ export function toMovable({ at }: Finding, design: Design): Movable | null {
     case "tank":
     case "port":
     case "bend":
+    case "end":
     case "obstacle":
       return at;
     default:

@@ -1,5 +1,5 @@
 "use client";
-import type { Drain, Fitting } from "@/core/design/plumbing";
+import type { Drain, Fitting, Outfall } from "@/core/design/plumbing";
 import { FITTINGS } from "@/core/design/plumbing";
 import { buildRedirect, type Goal, listGoals } from "@/core/edits/drainEdits";
 import { useWorkbench } from "@/store/useWorkbench";
@@ -28,10 +28,16 @@ export function EndFields({ drain }: { readonly drain: Drain }) {
     <>
       <Pick
         label="Ends in"
-        value={toKey(to.kind === "inlet" ? to : { kind: "line", lineId: to.lineId })}
+        value={toKey(toGoal(to))}
         names={names}
         onPick={redirect}
       />
+      {(to.kind === "ground" || to.kind === "vessel") && (
+        <p className="text-[12px] leading-snug text-faint">
+          Pull its end in the section or in plan. Whether waste water may run on the ground is for the local rules and the
+          owner of the land; never where people walk, wash or draw water.
+        </p>
+      )}
       {to.kind === "junction" && (
         <>
           <Pick<Fitting>
@@ -46,6 +52,19 @@ export function EndFields({ drain }: { readonly drain: Drain }) {
       )}
     </>
   );
+}
+
+function toGoal(to: Outfall): Goal {
+  switch (to.kind) {
+    case "inlet":
+      return to;
+    case "junction":
+      return { kind: "line", lineId: to.lineId };
+    case "ground":
+      return { kind: "ground" };
+    case "vessel":
+      return { kind: "vessel", vesselId: to.vesselId };
+  }
 }
 
 const toKey = (goal: Goal): string => Object.values(goal).join(":");

@@ -50,6 +50,11 @@ export function PlanHandles({ design, view, turnedZoom }: PlanProps & { readonly
           return handle(part, `Move ${describePart(part, design)} in plan`, point);
         }),
       )}
+      {design.lines.flatMap(({ id, to }) => {
+        if (to.kind !== "ground" && to.kind !== "vessel") return [];
+        const part = { kind: "end", lineId: id } as const;
+        return handle(part, `Move the ${describePart(part, design).toLowerCase()} in plan`, to.atMm);
+      })}
       {shownLegs.map(({ part, at }) => handle(part, `Move ${describePart(part, design)} in plan`, at, "leg"))}
       {evaluation?.drains.flatMap((drain) =>
         drain.passages

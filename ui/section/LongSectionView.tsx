@@ -225,7 +225,7 @@ const toBounds = (layout: LongSection): Bounds => ({
 
 const findInletS = (layout: LongSection): number => layout.nodes[layout.nodes.length - 1]!.s;
 
-const findHeld = ({ tanks }: Design, id: string) => {
+const findHeld = ({ tanks }: Design, id: string | null) => {
   const { wallMm, holds } = tanks.find((t) => t.id === id) ?? { wallMm: 4, holds: "grey" as const };
   return { wallMm, holds };
 };

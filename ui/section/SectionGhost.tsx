@@ -9,7 +9,7 @@ export function SectionGhost({ layout, view }: { readonly layout: LongSection; r
   return (
     <g fill="none" stroke="var(--enamel)" strokeWidth={2.4} strokeDasharray="7 4" data-testid="ghost">
       <Stroke points={toPoints(view, pairs([layout.outlet, ...layout.trap, ...layout.nodes]))} />
-      <Outline points={toPoints(view, pairs(layout.tank.outline))} />
+      {layout.tank && <Outline points={toPoints(view, pairs(layout.tank.outline))} />}
       {layout.vents.map((vent) => (
         <Stroke key={vent.lineId} points={toPoints(view, pairs(vent.points))} />
       ))}

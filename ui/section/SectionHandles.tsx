@@ -1,6 +1,6 @@
 "use client";
 import { findPlaceMm } from "@/core/design/moves";
-import type { LongSection } from "@/core/section/sectionLayout";
+import type { LongSection, SectionPoint } from "@/core/section/sectionLayout";
 import { computeSectionShift } from "@/core/section/sectionShift";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describePart } from "@/words/findings";
@@ -36,19 +36,18 @@ export function SectionHandles({ layout, view }: { readonly layout: LongSection;
       );
     },
   });
-  const { outline } = layout.tank;
-  const low = Math.min(...outline.map((p) => p.h));
-  const middle = (Math.min(...outline.map((p) => p.s)) + Math.max(...outline.map((p) => p.s))) / 2;
-  const tankPart = { kind: "tank", id: layout.tank.id } as const;
+  const { tank } = layout;
   const fixturePart = { kind: "fixture", id: drain.fromFixture } as const;
   return (
     <g>
-      <Handle
-        {...props(tankPart)}
-        label={`Move ${describePart(tankPart, design)}`}
-        at={[view.x(middle), view.y(low) - 9]}
-        shape="wide"
-      />
+      {tank && (
+        <Handle
+          {...props({ kind: "tank", id: tank.id })}
+          label={`Move ${describePart({ kind: "tank", id: tank.id }, design)}`}
+          at={[view.x(findMiddleS(tank.outline)), view.y(Math.min(...tank.outline.map((p) => p.h))) - 9]}
+          shape="wide"
+        />
+      )}
       {result.passages
         .filter(({ through }) => through === "floor")
         .map((passage) => {
@@ -97,8 +96,14 @@ export function SectionHandles({ layout, view }: { readonly layout: LongSection;
       {layout.nodes.slice(-1).map((node) => (
         <Handle
           key="inlet"
-          {...props({ kind: "port", tankId: layout.tank.id, id: layout.tank.inletId })}
-          label={`Move the inlet of ${describePart(tankPart, design)}`}
+          {...props(
+            tank ? { kind: "port", tankId: tank.id, id: tank.inletId } : { kind: "end", lineId: node.lineId },
+          )}
+          label={
+            tank
+              ? `Move the inlet of ${describePart({ kind: "tank", id: tank.id }, design)}`
+              : `Move the ${describePart({ kind: "end", lineId: node.lineId }, design).toLowerCase()}`
+          }
           at={at(node.s, node.h + bore / 2)}
         />
       ))}
@@ -111,3 +116,6 @@ export function SectionHandles({ layout, view }: { readonly layout: LongSection;
     </g>
   );
 }
+
+const findMiddleS = (outline: readonly SectionPoint[]): number =>
+  (Math.min(...outline.map((p) => p.s)) + Math.max(...outline.map((p) => p.s))) / 2;

@@ -72,7 +72,7 @@ export function SectionLabels({ design, layout, view, drain, tank, units, isPull
           </Figure>
         </Tag>
       )}
-      {tank && (
+      {tank && layout.tank && (
         <Tag
           x={view.x(Math.min(...layout.tank.outline.map((p) => p.s)))}
           y={view.y(Math.min(...layout.tank.outline.map((p) => p.h))) + 5}

@@ -12,7 +12,7 @@ export function SectionMarks({ layout, view }: { readonly layout: LongSection; r
   const units = useWorkbench((state) => state.units);
   if (!design) return null;
   const marks = listCollisions(design, findings ?? []).flatMap(({ id, on, lacksMm }) => {
-    const at = on ? placeOnLeg(layout, on) : id.includes(`tank:${layout.tank.id}/`) ? placeOnTank(layout) : null;
+    const at = on ? placeOnLeg(layout, on) : placeOnTank(layout, id);
     return at ? [{ id, lacksMm, x: view.x(at.s), y: view.y(at.h) }] : [];
   });
   return (
@@ -31,7 +31,8 @@ function placeOnLeg({ legs, nodes }: LongSection, { lineId, leg, share }: OnLeg)
 }
 
 // which corner of a tank hits is seen in plan and from behind; here the tank itself is marked
-function placeOnTank({ tank }: LongSection) {
+function placeOnTank({ tank }: LongSection, collision: string) {
+  if (!tank || !collision.includes(`tank:${tank.id}/`)) return null;
   const { outline } = tank;
   const mean = (pick: (p: (typeof outline)[number]) => number) =>
     outline.reduce((sum, p) => sum + pick(p), 0) / outline.length;

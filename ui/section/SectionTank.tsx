@@ -1,5 +1,6 @@
 import type { HeldWater } from "@/core/design/plumbing";
 import type { LongSection } from "@/core/section/sectionLayout";
+import { HaloText } from "../drawing/HaloText";
 import { Outline, Stroke } from "../drawing/Stroke";
 import { listPoints, toPoints, type View } from "../drawing/view";
 
@@ -14,6 +15,7 @@ type TankProps = {
 /** The tank with its water, the line at which it counts as full, its ports, valve and breathers. */
 export function SectionTank({ layout, view, hatch, wallMm, holds }: TankProps) {
   const { tank, vents } = layout;
+  if (!tank) return <FreeEnd layout={layout} view={view} />;
   const pairs = (points: typeof tank.outline) => points.map((p) => [p.s, p.h] as const);
   const outline = toPoints(view, pairs(tank.outline));
   const wall = Math.max(2.2, wallMm * view.kx * 2);
@@ -49,6 +51,44 @@ export function SectionTank({ layout, view, hatch, wallMm, holds }: TankProps) {
       {tank.ports.map((port) =>
         port.kind === "outlet" ? <Valve key={port.id} x={view.x(port.s)} y={view.y(port.h + port.boreMm / 2)} /> : null,
       )}
+    </g>
+  );
+}
+
+// Water that falls free, in broken strokes down to the ground or into what stands there.
+function FreeEnd({ layout, view }: Pick<TankProps, "layout" | "view">) {
+  const end = layout.nodes.at(-1)!;
+  const groundH = layout.ground.findLast((p) => p.s <= end.s)?.h ?? layout.lowH;
+  const [x, top, low] = [view.x(end.s), view.y(end.h), view.y(groundH)];
+  return (
+    <g fill="none" data-testid="free-end">
+      {[-3, 3].map((aside) => (
+        <Stroke
+          key={aside}
+          points={listPoints([
+            [x + aside, top + 4],
+            [x + aside, low],
+          ])}
+          stroke="var(--water)"
+          strokeWidth={1.6}
+          strokeDasharray="6 5"
+        />
+      ))}
+      {layout.vesselName !== null && (
+        <Stroke
+          points={listPoints([
+            [x - 22, Math.max(top + 12, low - 44)],
+            [x - 18, low],
+            [x + 18, low],
+            [x + 22, Math.max(top + 12, low - 44)],
+          ])}
+          stroke="var(--ink)"
+          strokeWidth={2}
+        />
+      )}
+      <HaloText x={x + 28} y={low - 8}>
+        {layout.vesselName ?? "Onto the ground"}
+      </HaloText>
     </g>
   );
 }

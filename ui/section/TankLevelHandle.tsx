@@ -10,6 +10,7 @@ import { roundPx, type View } from "../drawing/view";
 export function TankLevelHandle({ layout, view }: { readonly layout: LongSection; readonly view: View }) {
   const share = useWorkbench((state) => state.fillShare);
   const start = useRef<{ y: number; share: number } | null>(null);
+  if (!layout.tank) return null;
   const { outline, waterH, fullH } = layout.tank;
   const lowH = Math.min(...outline.map((p) => p.h));
   const right = Math.max(...outline.map((p) => p.s));
