@@ -116,6 +116,7 @@ export const VESSEL_NAMES: Readonly<Record<HeldWater, string>> = {
   grey: "Grey water canister",
   black: "Black water or urine",
   fresh: "Fresh water canister",
+  loop: "Loop water canister",
 };
 
 /** The certainties a builder can ask for; any other in a file shows as the nearest. */

@@ -64,6 +64,8 @@ export function describeFault(fault: Fault, units: Units = "metric", design: Des
       return `The tank ${quote(fault.id)}${at} holds another kind of water. Only tanks that hold the same may be joined.`;
     case "drainIntoFresh":
       return `The drain${at} would run into the fresh water tank ${quote(fault.id)}. Let it end in a tank for waste water.`;
+    case "portTaken":
+      return `Two hoses would sit on one port${at}, ${quote(fault.id)} among them. Fit a tee, or put one of them elsewhere.`;
     case "atNoBend":
       return `There is no such bend${at}: the drain has ${fault.bends}. Changes of pipe stand at bends that are there, in their order.`;
     case "locked":
@@ -98,6 +100,15 @@ const PLACE_NAMES: Readonly<Record<string, string>> = {
   fixtures: "Fixtures",
   tanks: "Tanks",
   lines: "Lines",
+  gear: "Gear",
+  states: "Working states",
+  from: "beginning",
+  sizeMm: "size",
+  spec: "figures",
+  positions: "positions",
+  openTaps: "open taps",
+  gearId: "piece of gear",
+  vesselId: "vessel",
   habits: "Habits",
   rules: "Rules",
   limits: "limits",
@@ -157,6 +168,8 @@ const ENTRY_NAMES: Readonly<Record<string, string>> = {
   tanks: "tank",
   lines: "line",
   ports: "port",
+  gear: "piece of gear",
+  states: "working state",
   bendsMm: "bend",
   pointsMm: "point",
   changes: "change of pipe",

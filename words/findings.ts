@@ -466,6 +466,10 @@ export function describePart(at: PartRef, design: Design): string {
       return describeTankPort(at.tankId, at.id, design);
     case "line":
       return design.lines.find((l) => l.id === at.id)?.name ?? at.id;
+    case "gear":
+      return design.gear.find((g) => g.id === at.id)?.name ?? at.id;
+    case "state":
+      return design.states.find((s) => s.id === at.id)?.name ?? at.id;
     case "trap":
       return `Trap of ${line ?? at.lineId}`;
     case "bend":

@@ -7,7 +7,8 @@ import type { Units } from "./units";
 export function describeGoal(goal: Goal, design: Design, units: Units): string {
   if (goal.kind === "line") return design.lines.find((line) => line.id === goal.lineId)?.name ?? goal.lineId;
   if (goal.kind === "ground") return "Open, onto the ground";
-  if (goal.kind === "vessel") return design.habits.vessels.find(({ id }) => id === goal.vesselId)?.name ?? goal.vesselId;
+  if (goal.kind === "vessel")
+    return design.habits.vessels.find(({ id }) => id === goal.vesselId)?.name ?? goal.vesselId;
   const tank = design.tanks.find((t) => t.id === goal.tankId);
   const port = tank?.ports.find(({ id }) => id === goal.portId);
   if (!tank || !port) return goal.tankId;

@@ -71,6 +71,8 @@ export const PORT_NAMES: Readonly<Record<PortKind, string>> = {
   hatch: "Inspection hatch",
   sender: "Sender hole",
   plug: "Drain plug",
+  draw: "Draw-off",
+  fill: "Filling port",
 };
 
 /** Pipe threads, by the names they are bought under. */
@@ -149,6 +151,7 @@ export const WATER_NAMES: Readonly<Record<HeldWater, string>> = {
   grey: "Grey water",
   black: "Black water",
   fresh: "Fresh water",
+  loop: "Loop water, for the shower only",
 };
 
 export const JOINT_NAMES: Readonly<Record<PipeJoint, string>> = {

@@ -55,7 +55,8 @@ export function findUseEnd(network: Network, stores: readonly Store[], { fixture
     if (drain.fromFixture !== fixtureId) continue;
     const { to } = followDrain(network, drain).at(-1)!;
     if (to.kind === "inlet") return find(({ tankIds }) => tankIds.includes(to.tankId));
-    if (to.kind === "vessel") return find(({ vesselIds, holds }) => holds !== "fresh" && vesselIds.includes(to.vesselId));
+    if (to.kind === "vessel")
+      return find(({ vesselIds, holds }) => holds !== "fresh" && vesselIds.includes(to.vesselId));
   }
   return { kind: "ground" };
 }

@@ -2,6 +2,7 @@ import { findCrossing, measureSignedArea } from "../geometry/polygon";
 import { measureExtent, type Solid } from "../geometry/solid";
 import type { Vec3 } from "../geometry/vec";
 import { isLimitId } from "../rules/limitIds";
+import { checkGear } from "./checkGear";
 import { checkWays } from "./checkWays";
 import type { Design } from "./design";
 import type { Fault, FaultPath } from "./faults";
@@ -16,6 +17,7 @@ export function checkConsistency(design: Design): Fault[] {
     ...checkLinks(design),
     ...checkHabits(design),
     ...checkReferences(design),
+    ...checkGear(design),
     ...checkWays(design),
     ...design.tanks.flatMap((tank, i) => checkTank(tank, ["tanks", i])),
     ...design.lines.flatMap((line, i): Fault[] =>
@@ -35,6 +37,8 @@ function checkIds(design: Design): Fault[] {
     [["fixtures"], design.fixtures],
     [["tanks"], design.tanks],
     [["lines"], design.lines],
+    [["gear"], design.gear],
+    [["states"], design.states],
     ...design.tanks.map((tank, i): [FaultPath, typeof tank.ports] => [["tanks", i, "ports"], tank.ports]),
     ...(["people", "ways", "vessels", "flows"] as const).map(
       (list): [FaultPath, readonly { readonly id: string }[]] => [["habits", list], design.habits[list]],
@@ -94,6 +98,7 @@ function checkReferences(design: Design): Fault[] {
   };
   return design.lines.flatMap((line, i): Fault[] => {
     const at = ["lines", i];
+    if (line.kind === "hose") return [];
     if (line.kind === "vent") {
       const [tankPath, portPath] = [
         [...at, "fromTank"],
@@ -109,7 +114,8 @@ function checkReferences(design: Design): Fault[] {
       : [{ code: "danglingReference", path: [...at, "fromFixture"], id: line.fromFixture }];
     if (line.to.kind === "junction") return [...faults, ...checkJunction(known, line.to, [...at, "to"])];
     if (line.to.kind === "ground") return faults;
-    if (line.to.kind === "vessel") return [...faults, ...checkVessel(design, line.to.vesselId, [...at, "to", "vesselId"])];
+    if (line.to.kind === "vessel")
+      return [...faults, ...checkVessel(design, line.to.vesselId, [...at, "to", "vesselId"])];
     const { tankId, portId } = line.to;
     const [tankPath, portPath] = [
       [...at, "to", "tankId"],

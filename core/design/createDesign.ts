@@ -96,6 +96,8 @@ export function createDesign(
     id,
     name,
     note: "",
+    gear: [],
+    states: [],
     rig: {
       kind,
       lengthMm: m.floorLengthMm,

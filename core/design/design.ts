@@ -1,13 +1,14 @@
 import * as z from "zod/mini";
 import { PACK_IDS } from "../rules/packIds";
 import { id, list, name, number } from "./fields";
+import { gearList, workingStates } from "./gear";
 import { habits } from "./habits";
 import { fixture, line, tank } from "./plumbing";
 import { obstacles, rig } from "./rig";
 
 export const FORMAT = "schleuse-design";
 /** Version of the file written today; `migrations.ts` brings older ones up to it. */
-export const CURRENT_VERSION = 5;
+export const CURRENT_VERSION = 6;
 
 export const rulesChoice = z.strictObject({
   pack: z.enum(PACK_IDS),
@@ -27,6 +28,9 @@ export const design = z.strictObject({
   fixtures: list(fixture, { most: 60 }),
   tanks: list(tank, { most: 20 }),
   lines: list(line, { most: 1_000 }),
+  /** Everything through which water is pushed rather than falls. */
+  gear: gearList,
+  states: workingStates,
   habits,
   rules: rulesChoice,
 });

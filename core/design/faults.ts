@@ -20,6 +20,7 @@ export type Fault =
   | { readonly code: "duplicateId"; readonly path: FaultPath; readonly id: string }
   | { readonly code: "danglingReference"; readonly path: FaultPath; readonly id: string }
   | { readonly code: "wrongPortKind"; readonly path: FaultPath; readonly id: string; readonly wanted: string }
+  | { readonly code: "portTaken"; readonly path: FaultPath; readonly id: string }
   | { readonly code: "joinsNoBend"; readonly path: FaultPath; readonly id: string; readonly bends: number }
   | { readonly code: "waysTooLong"; readonly path: FaultPath; readonly legs: number; readonly most: number }
   | { readonly code: "drainLoop"; readonly path: FaultPath; readonly id: string }

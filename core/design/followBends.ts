@@ -18,7 +18,8 @@ export function followBends(design: Design, op: EditOp): Design {
   const gone = op.op === "remove" ? (bend as number) : -1;
   const lines = design.lines.map((line) => {
     if (line.id === id) return line.kind === "drain" ? followOwn(line, shift, gone) : line;
-    return line.kind === "drain" ? followJunction(line, id, shift) : followTee(line, id, shift);
+    if (line.kind === "drain") return followJunction(line, id, shift);
+    return line.kind === "vent" ? followTee(line, id, shift) : line;
   });
   return lines.some((line, i) => line !== design.lines[i]) ? { ...design, lines } : design;
 }

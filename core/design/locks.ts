@@ -1,9 +1,10 @@
 import type { Design } from "./design";
+import type { Gear } from "./gear";
 import type { Movable } from "./moves";
 import type { Fixture, Line, Tank } from "./plumbing";
 import type { Obstacle } from "./rig";
 
-type Lockable = Fixture | Tank | Obstacle | Line;
+type Lockable = Fixture | Tank | Obstacle | Line | Gear;
 
 /** What an edit must leave as it is on a part that is locked: where it is and how it runs. */
 const toPlace = (part: Lockable): readonly unknown[] => {
@@ -11,10 +12,11 @@ const toPlace = (part: Lockable): readonly unknown[] => {
   if ("solid" in part) return [part.atMm, part.solid];
   if ("kind" in part && part.kind === "drain") return [part.bendsMm, part.to];
   if ("kind" in part && part.kind === "vent") return [part.pointsMm, part.to];
+  if ("kind" in part && part.kind === "hose") return [part.pointsMm, part.from, part.to];
   return "atMm" in part ? [part.atMm] : [];
 };
 
-const LISTS = ["fixtures", "tanks", "obstacles", "lines"] as const;
+const LISTS = ["fixtures", "tanks", "obstacles", "lines", "gear"] as const;
 
 /** The name of a locked part that a change has moved or taken away; null when all stay where they are. */
 export function findMovedLock(before: Design, after: Design): string | null {
@@ -41,6 +43,8 @@ export function findLockable(part: Movable): { readonly list: (typeof LISTS)[num
       return { list: "tanks", id: part.id };
     case "obstacle":
       return { list: "obstacles", id: part.id };
+    case "gear":
+      return { list: "gear", id: part.id };
     case "line":
       return { list: "lines", id: part.id };
     case "bend":

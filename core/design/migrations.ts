@@ -7,7 +7,13 @@ export type Migration = (old: DesignDocument) => DesignDocument;
 export type MigrationTable = Readonly<Record<number, Migration>>;
 
 /** Step n leads from version n to n + 1. */
-const MIGRATIONS: MigrationTable = { 1: giveDrainsAnEnd, 2: giveBreathersAnEnd, 3: giveFittings, 4: giveUses };
+const MIGRATIONS: MigrationTable = {
+  1: giveDrainsAnEnd,
+  2: giveBreathersAnEnd,
+  3: giveFittings,
+  4: giveUses,
+  5: giveGear,
+};
 
 // Version 1 knew drains into tanks only, and named tank and port side by side.
 function giveDrainsAnEnd(old: DesignDocument): DesignDocument {
@@ -141,6 +147,11 @@ function findGreyFixture({ lines, tanks }: DesignDocument): unknown {
     }
   }
   return null;
+}
+
+// Version 5 knew only water that falls.
+function giveGear(document: DesignDocument): DesignDocument {
+  return { ...document, gear: [], states: [] };
 }
 
 export type MigrationOutcome =

@@ -16,6 +16,8 @@ export function findPlaceMm(design: Design, part: Movable): Vec3 | null {
       return design.fixtures.find((f) => f.id === part.id)?.outletMm ?? null;
     case "tank":
       return design.tanks.find((t) => t.id === part.id)?.atMm ?? null;
+    case "gear":
+      return design.gear.find((g) => g.id === part.id)?.atMm ?? null;
     case "obstacle":
       return design.obstacles.find((o) => o.id === part.id)?.atMm ?? null;
     case "port": {
@@ -94,6 +96,8 @@ function listMoveOps(design: Design, part: Movable, from: Vec3, by: Vec3): EditO
   switch (part.kind) {
     case "fixture":
       return [set(["fixtures", part.id, "outletMm"], to), ...carryStack(design, part.id, by)];
+    case "gear":
+      return [set(["gear", part.id, "atMm"], to)];
     case "obstacle":
       return [set(["obstacles", part.id, "atMm"], to)];
     case "tank":

@@ -146,7 +146,7 @@ test.each([...DEMO_NAMES, FURNISHED] as const)(
     if (!outcome.ok) throw new Error(JSON.stringify(outcome.faults));
     const { habits, ...rest } = outcome.design;
     const { habits: plain, ...oldRest } = old;
-    expect(rest).toEqual({ ...oldRest, version: CURRENT_VERSION });
+    expect(rest).toEqual({ ...oldRest, version: CURRENT_VERSION, gear: [], states: [] });
     const fixtureId = habits.ways[0]!.uses[0]!.fixtureId;
     expect(habits).toEqual(createHabits(plain, fixtureId));
     expect(old.fixtures.map(({ id }: Loose) => id)).toContain(fixtureId);
@@ -161,6 +161,13 @@ test.each([...DEMO_NAMES, FURNISHED] as const)(
     expect(grey.days.level).toBeCloseTo(grey.roomL.level / (plain.people * plain.sinkLPerPersonDay), 9);
   },
 );
+
+test.each([...DEMO_NAMES, FURNISHED] as const)("%s as version 5 wrote it is the same, without gear", (name) => {
+  const old = JSON.parse(readOldText(5, name));
+  const outcome = parseDesign(old);
+  expect(outcome).toMatchObject({ ok: true, fromVersion: 5 });
+  if (outcome.ok) expect(outcome.design).toEqual({ ...old, version: CURRENT_VERSION, gear: [], states: [] });
+});
 
 test.each(DEMO_NAMES)("%s as version 3 wrote it is read as the same design", (name) => {
   const outcome = parseDesign(toVersion3(JSON.parse(readOldText(4, name))));

@@ -9,6 +9,9 @@ export type PartRef =
   | { readonly kind: "tank"; readonly id: string }
   | { readonly kind: "port"; readonly tankId: string; readonly id: string }
   | { readonly kind: "line"; readonly id: string }
+  | { readonly kind: "gear"; readonly id: string }
+  /** A working state of the pumped side. */
+  | { readonly kind: "state"; readonly id: string }
   | { readonly kind: "trap"; readonly lineId: string }
   /** Bend of a drain, or point of a vent, counted from the start. */
   | { readonly kind: "bend"; readonly lineId: string; readonly index: number }

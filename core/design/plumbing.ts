@@ -1,5 +1,6 @@
 import * as z from "zod/mini";
 import { id, list, litres, mm, name, number, pointMm, whole } from "./fields";
+import { hoseEnd } from "./gear";
 import { locked } from "./locked";
 
 export const FIXTURE_KINDS = [
@@ -56,7 +57,7 @@ export const solid = z.discriminatedUnion("shape", [
   }),
 ]);
 
-export const PORT_KINDS = ["inlet", "vent", "outlet", "hatch", "sender", "plug"] as const;
+export const PORT_KINDS = ["inlet", "vent", "outlet", "hatch", "sender", "plug", "draw", "fill"] as const;
 
 /** Threads of fittings, by the outside of the male one: pipe threads, parallel (G) and tapered (NPT). */
 export const THREADS = [
@@ -79,7 +80,7 @@ export const valve = z.strictObject({ kind: z.enum(["manual", "electric"]), bore
 
 /**
  * A hole in the tank: an inlet from a drain, the breather, the outlet with its dump valve, or one that is shut: a hatch to
- * look in, a sender's hole, a drain plug.
+ * look in, a sender's hole, a drain plug; and where hoses draw from it and fill it.
  */
 export const port = z.strictObject({
   id,
@@ -95,7 +96,8 @@ export const port = z.strictObject({
   valve: z.nullable(valve),
 });
 
-export const HELD_WATERS = ["grey", "black", "fresh"] as const;
+/** What a tank holds; the loop is shower water that is cleaned and used again, and never drunk. */
+export const HELD_WATERS = ["grey", "black", "fresh", "loop"] as const;
 
 export const MATERIALS = ["polyethylene", "stainless", "aluminium", "grp"] as const;
 
@@ -254,7 +256,16 @@ export const vent = z.strictObject({
   pointsMm: list(pointMm, { most: 60 }),
 });
 
-export const line = z.discriminatedUnion("kind", [drain, vent]);
+/** Water that is pushed or sucked from one port to another along its points. */
+export const hose = z.strictObject({
+  ...lineEnds,
+  kind: z.literal("hose"),
+  from: hoseEnd,
+  to: hoseEnd,
+  pointsMm: list(pointMm, { most: 60 }),
+});
+
+export const line = z.discriminatedUnion("kind", [drain, vent, hose]);
 
 export type Fixture = z.infer<typeof fixture>;
 export type FixtureKind = Fixture["kind"];
@@ -286,4 +297,5 @@ export type FreeEnd = Extract<Outfall, { kind: "ground" | "vessel" }>;
 export type Junction = Extract<Outfall, { kind: "junction" }>;
 export type Drain = z.infer<typeof drain>;
 export type Vent = z.infer<typeof vent>;
+export type Hose = z.infer<typeof hose>;
 export type Line = z.infer<typeof line>;

@@ -13,6 +13,8 @@ export function stripPlumbing(design: Design): Design {
     fixtures: [],
     tanks: [],
     lines: [],
+    gear: [],
+    states: [],
     // what was done at a fixture waits for the next one
     habits: {
       ...design.habits,

@@ -41,8 +41,8 @@ export function listGoals(design: Design, drainId: string | null): Goal[] {
     ...[...network.drains.values()]
       .filter((drain) => !followDrain(network, drain).some(({ id }) => id === drainId))
       .map((drain): Goal => ({ kind: "line", lineId: drain.id })),
-    ...design.habits.vessels.flatMap(
-      ({ id, holds }): Goal[] => (holds === "fresh" ? [] : [{ kind: "vessel", vesselId: id }]),
+    ...design.habits.vessels.flatMap(({ id, holds }): Goal[] =>
+      holds === "fresh" ? [] : [{ kind: "vessel", vesselId: id }],
     ),
     { kind: "ground" },
   ];
@@ -135,7 +135,10 @@ const OVER_GROUND_MM = 150;
 // Straight below where it comes from, under the floor and well over the ground.
 function hangFree({ rig }: Design, from: Vec3): Vec3 {
   const underMm = -rig.floorLayers.reduce((sum, { thicknessMm }) => sum + thicknessMm, 0) - FREE_DROP_MM;
-  const z = Math.max(Math.min(from.z - FREE_DROP_MM, underMm), rig.groundZMm + Math.min(OVER_GROUND_MM, -rig.groundZMm / 2));
+  const z = Math.max(
+    Math.min(from.z - FREE_DROP_MM, underMm),
+    rig.groundZMm + Math.min(OVER_GROUND_MM, -rig.groundZMm / 2),
+  );
   return roundTenth(vec(from.x, from.y, Math.min(z, from.z)));
 }
 

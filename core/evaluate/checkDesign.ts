@@ -43,7 +43,8 @@ function checkLiving({ habits, tanks, fixtures, lines }: Design, { stores, groun
   }
   // a rig without a tank or a fixture has been told so
   const hasEnd =
-    tanks.some(({ holds }) => holds !== "fresh") || lines.some(({ to }) => to.kind === "ground" || to.kind === "vessel");
+    tanks.some(({ holds }) => holds !== "fresh") ||
+    lines.some(({ to }) => to.kind === "ground" || to.kind === "vessel");
   const isBegun = hasEnd && fixtures.length > 0;
   if (groundLPerDay > 0 && isBegun)
     findings.push(createFinding("note", at, { code: "ontoGround", litresPerDay: groundLPerDay }));

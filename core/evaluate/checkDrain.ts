@@ -167,6 +167,7 @@ function checkBores(path: DrainPath): Finding[] {
   if (chain.length > 1 && joined) {
     narrows({ kind: "leg", lineId: drain.id, index: ownLegs.length - 1 }, lastMm, joined.pipe.innerMm);
   }
-  if (chain.length === 1 && tank && inlet) narrows({ kind: "port", tankId: tank.id, id: inlet.id }, lastMm, inlet.boreMm);
+  if (chain.length === 1 && tank && inlet)
+    narrows({ kind: "port", tankId: tank.id, id: inlet.id }, lastMm, inlet.boreMm);
   return findings;
 }

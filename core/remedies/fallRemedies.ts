@@ -123,7 +123,10 @@ function proposeLowerEnd({ id, to }: Drain, bends: readonly EditOp[], byMm: numb
   const atMm = roundTenth(add(to.atMm, vec(0, 0, -byMm)));
   const at = { kind: "end", lineId: id } as const;
   return [
-    { byMm, edit: { code: "lowerEnd", at, ops: [...bends, { op: "set", path: ["lines", id, "to", "atMm"], value: atMm }] } },
+    {
+      byMm,
+      edit: { code: "lowerEnd", at, ops: [...bends, { op: "set", path: ["lines", id, "to", "atMm"], value: atMm }] },
+    },
   ];
 }
 

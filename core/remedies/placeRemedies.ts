@@ -3,7 +3,7 @@ import type { EditOp } from "../design/edit";
 import { buildMove } from "../design/moves";
 import type { Drain, Vent } from "../design/plumbing";
 import { USUAL_TRAPS } from "../design/usualTraps";
-import { buildDrawDrain, buildRedirect, listGoals, type Goal } from "../edits/drainEdits";
+import { buildDrawDrain, buildRedirect, type Goal, listGoals } from "../edits/drainEdits";
 import { buildVentWay } from "../edits/ventEdits";
 import type { Finding } from "../evaluate/findings";
 import { buildDrainPath } from "../falls/drainPath";

@@ -1,5 +1,6 @@
 import type { Design } from "@/core/design/design";
 import type { Movable } from "@/core/design/moves";
+import type { Drain } from "@/core/design/plumbing";
 import type { Finding } from "@/core/evaluate/findings";
 import type { Station } from "@/store/state";
 
@@ -46,16 +47,7 @@ export function toMovable({ at }: Finding, design: Design): Movable | null {
       const bends = line?.kind === "drain" ? line.bendsMm.length : 0;
       if (at.index < bends) return { kind: "bend", lineId: at.lineId, index: at.index };
       if (line?.kind !== "drain") return null;
-      const { to } = line;
-      switch (to.kind) {
-        case "inlet":
-          return { kind: "port", tankId: to.tankId, id: to.portId };
-        case "junction":
-          return { kind: "bend", lineId: to.lineId, index: to.bend };
-        case "ground":
-        case "vessel":
-          return { kind: "end", lineId: line.id };
-      }
+      return toEnd(line);
     }
     case "trap":
     case "line": {
@@ -71,5 +63,17 @@ export function toMovable({ at }: Finding, design: Design): Movable | null {
       return at;
     default:
       return null;
+  }
+}
+
+function toEnd({ id, to }: Drain): Movable {
+  switch (to.kind) {
+    case "inlet":
+      return { kind: "port", tankId: to.tankId, id: to.portId };
+    case "junction":
+      return { kind: "bend", lineId: to.lineId, index: to.bend };
+    case "ground":
+    case "vessel":
+      return { kind: "end", lineId: id };
   }
 }

@@ -11,10 +11,10 @@ import { describePart } from "@/words/parts";
 import { describeNoRoute, describeRoute, describeRouteChange } from "@/words/routes";
 import { formatLength, formatNumber } from "@/words/units";
 import { ask } from "@/workers/client";
+import { Group } from "../fields/Group";
 import { Button } from "../kit/Button";
 import { SearchButton } from "../kit/SearchButton";
 import { useSearch } from "../kit/useSearch";
-import { Group } from "../measures/Group";
 
 /** Looks for ways from the fixture to the tank; each is drawn before it is laid. */
 export function RouteFinder({ drain }: { readonly drain: Drain }) {

@@ -96,9 +96,7 @@ export function SectionHandles({ layout, view }: { readonly layout: LongSection;
       {layout.nodes.slice(-1).map((node) => (
         <Handle
           key="inlet"
-          {...props(
-            tank ? { kind: "port", tankId: tank.id, id: tank.inletId } : { kind: "end", lineId: node.lineId },
-          )}
+          {...props(tank ? { kind: "port", tankId: tank.id, id: tank.inletId } : { kind: "end", lineId: node.lineId })}
           label={
             tank
               ? `Move the inlet of ${describePart({ kind: "tank", id: tank.id }, design)}`

@@ -8,11 +8,11 @@ import { STATION_NAMES } from "@/words/labels";
 import { FindingsPanel } from "../findings/FindingsPanel";
 import { NoticeBar } from "../kit/NoticeBar";
 import { LevelPanel } from "../level/LevelPanel";
-import { MeasuresPanel } from "../measures/MeasuresPanel";
 import { PlanView } from "../plan/PlanView";
 import { FallStrip } from "../section/FallStrip";
 import { LongSectionView } from "../section/LongSectionView";
 import { SectionHeader } from "../section/SectionHeader";
+import { MeasuresPanel } from "../stations/MeasuresPanel";
 import { Announcer } from "./Announcer";
 import { Boundary } from "./Boundary";
 import { openFile, startSession } from "./browserSession";
@@ -26,7 +26,9 @@ import { WelcomeBar } from "./WelcomeBar";
 const Overlays = dynamic(() => import("./Overlays").then((module) => module.Overlays), { ssr: false });
 
 const RearView = dynamic(() => import("../rear/RearView").then((module) => module.RearView), { ssr: false });
-const DaysStage = dynamic(() => import("../days/DaysStage").then((module) => module.DaysStage), { ssr: false });
+const DaysStage = dynamic(() => import("../stations/days/DaysStage").then((module) => module.DaysStage), {
+  ssr: false,
+});
 const PourBar = dynamic(() => import("../pour/PourBar").then((module) => module.PourBar), { ssr: false });
 
 /** The whole workbench: stair and level at the left, drawings in the middle, findings and measures at the right. */

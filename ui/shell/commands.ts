@@ -142,7 +142,7 @@ function toggleLock(): void {
 
 // comes when it is wanted first
 function copyShown(): void {
-  void import("../measures/copyShownFixture").then(({ copyShownFixture }) => copyShownFixture());
+  void import("../stations/falls/copyShownFixture").then(({ copyShownFixture }) => copyShownFixture());
 }
 
 function togglePour(): void {

@@ -1,0 +1,226 @@
+"use client";
+import { Plus, Trash2 } from "lucide-react";
+import { listOwnCourse } from "@/core/air/ventPath";
+import type { BranchVent, Drain, Vent } from "@/core/design/plumbing";
+import { createBranchVent } from "@/core/edits/branchVentEdits";
+import {
+  buildAddVent,
+  buildJoinVent,
+  buildOpenVent,
+  buildRemoveVent,
+  buildVentWay,
+  listVentsToJoin,
+  type VentWay,
+} from "@/core/edits/ventEdits";
+import type { TankResult } from "@/core/evaluate/evaluation";
+import type { FormulaId } from "@/core/workings/working";
+import { toWorkingId } from "@/core/workings/working";
+import { useWorkbench } from "@/store/useWorkbench";
+import { workbench } from "@/store/workbench";
+import { WORK_CAUTIONS } from "@/words/cautions";
+import { BRANCH_VENT_NAMES, GLOSSARY, VENT_WAY_NAMES } from "@/words/labels";
+import { formatQuantity } from "@/words/units";
+import { findShownDrain, findShownResult } from "../../drawing/shown";
+import { Group } from "../../fields/Group";
+import { PointList } from "../../fields/PointList";
+import { useEdits } from "../../fields/useEdits";
+import { Button } from "../../kit/Button";
+import { Figure } from "../../kit/Figure";
+import { NumberField } from "../../kit/NumberField";
+import { Pick } from "../../kit/Pick";
+import { Tick } from "../../kit/Tick";
+
+/** Air for the tank and for the branch. */
+export function AirMeasures() {
+  const design = useWorkbench((state) => state.history!.design);
+  const drainId = useWorkbench((state) => state.drainId);
+  const vents = design.lines.filter((line): line is Vent => line.kind === "vent");
+  const drain = findShownDrain(design, drainId);
+  return (
+    <>
+      {vents.length === 0 && (
+        <p className="px-3 py-2">
+          There is no breather. {GLOSSARY.breather} The finding “no breather” above fits one for you.
+        </p>
+      )}
+      {vents.map((vent) => (
+        <VentFields key={vent.id} vent={vent} />
+      ))}
+      <AddBreathers />
+      {vents.length > 0 && <AirFigures />}
+      {drain && <BranchFields drain={drain} />}
+      <p className="px-3 py-2 text-[12px] leading-snug text-faint">{WORK_CAUTIONS.tankGas}</p>
+    </>
+  );
+}
+
+const NO_TANKS: readonly TankResult[] = [];
+
+/** What the breather does to the traps when the valve opens. */
+function AirFigures() {
+  const tanks = useWorkbench((state) => state.evaluation?.tanks ?? NO_TANKS);
+  const designTanks = useWorkbench((state) => state.history!.design.tanks);
+  const units = useWorkbench((state) => state.units);
+  return tanks.map(({ tankId, air, sharedAir }) => {
+    if (!air) return null;
+    const at = { kind: "tank", id: tankId } as const;
+    const figure = (formula: FormulaId, label: string, text: string) => (
+      <Figure working={toWorkingId(formula, at)} label={label} className="text-[15px] text-ink">
+        {text}
+      </Figure>
+    );
+    const name = designTanks.find(({ id }) => id === tankId)?.name;
+    const other = designTanks.find(({ id }) => id === sharedAir?.fromTankId);
+    return (
+      <p key={tankId} className="border-t border-rule px-3 py-2 text-[13px] text-faint">
+        <span className="text-ink">{name}.</span> The moment the valve opens the tank is under{" "}
+        {figure("dumpSuction", "Suction while dumping", formatQuantity(air.suctionPa, "pressure", units))} of suction
+        {air.sealAfterMm !== null && (
+          <>
+            {" "}
+            and the trap keeps{" "}
+            {figure("sealAfterDump", "Seal left after dumping", formatQuantity(air.sealAfterMm, "length", units))}
+          </>
+        )}
+        . While it fills,{" "}
+        {figure("fillPressure", "Pressure while filling", formatQuantity(air.fillPa, "pressure", units))} push back.
+        {sharedAir && other && (
+          <>
+            {" "}
+            Dumping {other.name} puts {formatQuantity(sharedAir.suctionPa, "pressure", units)} on it through the
+            breather they share.
+          </>
+        )}
+      </p>
+    );
+  });
+}
+
+/** A breather for each tank; the first is fitted by the finding, further ones here. */
+function AddBreathers() {
+  const tanks = useWorkbench((state) => state.history!.design.tanks);
+  const { apply } = useEdits();
+  return (
+    <div className="flex flex-wrap gap-1.5 px-3 py-2">
+      {tanks.map((tank) => (
+        <Button key={tank.id} onClick={() => apply(buildAddVent(workbench.getState().history!.design, tank))}>
+          <Plus size={14} aria-hidden /> Breather for {tank.name}
+        </Button>
+      ))}
+    </div>
+  );
+}
+
+const OPEN_AIR = "open air";
+
+function VentFields({ vent }: { readonly vent: Vent }) {
+  const design = useWorkbench((state) => state.history!.design);
+  const { set, apply } = useEdits();
+  const at = { kind: "line", id: vent.id } as const;
+  const isEnd = (index: number) => vent.to.kind === "openAir" && index === vent.pointsMm.length - 1;
+  const names: Record<string, string> = {
+    [OPEN_AIR]: "In the open air",
+    ...Object.fromEntries(listVentsToJoin(design, vent).map(({ id, name }) => [id, `In ${name}, by a tee`])),
+  };
+  const lead = (end: string) => {
+    const now = workbench.getState().history!.design;
+    const edit = end === OPEN_AIR ? buildOpenVent(now, vent.id) : buildJoinVent(now, vent.id, end);
+    if (edit) apply(edit);
+  };
+  return (
+    <Group title={vent.name}>
+      <NumberField
+        label="Bore"
+        help={GLOSSARY.bore}
+        value={vent.pipe.innerMm}
+        quantity="length"
+        onCommit={(value) => set(at, ["lines", vent.id, "pipe", "innerMm"], value)}
+      />
+      <Pick label="Ends" value={vent.to.kind === "tee" ? vent.to.lineId : OPEN_AIR} names={names} onPick={lead} />
+      {vent.to.kind === "openAir" && (
+        <Pick<VentWay | "asDrawn">
+          label="Led"
+          value="asDrawn"
+          names={{ asDrawn: "As drawn", ...VENT_WAY_NAMES }}
+          onPick={(way) => {
+            if (way === "asDrawn") return;
+            const edit = buildVentWay(workbench.getState().history!.design, vent.id, way);
+            if (edit) apply(edit);
+          }}
+        />
+      )}
+      {vent.to.kind === "openAir" && (
+        <Tick
+          label="Mesh on the end"
+          value={vent.to.hasMesh}
+          onPick={(value) => set(at, ["lines", vent.id, "to", "hasMesh"], value)}
+        />
+      )}
+      <PointList
+        line={vent}
+        routeMm={listOwnCourse(design, vent)}
+        nameOf={(index) => (isEnd(index) ? "Open end" : `Point ${index + 1}`)}
+        isFixed={isEnd}
+      />
+      <div>
+        <Button
+          className="mt-1.5"
+          onClick={() => {
+            const edit = buildRemoveVent(workbench.getState().history!.design, vent.id);
+            if (edit) apply(edit);
+          }}
+        >
+          <Trash2 size={14} aria-hidden /> Take {vent.name} out
+        </Button>
+      </div>
+    </Group>
+  );
+}
+
+function BranchFields({ drain }: { readonly drain: Drain }) {
+  const result = useWorkbench(findShownResult);
+  const units = useWorkbench((state) => state.units);
+  const { set, apply } = useEdits();
+  const at = { kind: "line", id: drain.id } as const;
+  const path = ["lines", drain.id, "branchVent"];
+  const pick = (kind: keyof typeof BRANCH_VENT_NAMES) => {
+    if (kind === "none") apply({ code: "removeBranchVent", at, ops: [{ op: "set", path, value: null }] });
+    else {
+      const value: BranchVent = drain.branchVent
+        ? { ...drain.branchVent, kind }
+        : createBranchVent(workbench.getState().history!.design, drain, kind);
+      apply({ code: drain.branchVent ? "change" : "addBranchVent", at, ops: [{ op: "set", path, value }] });
+    }
+  };
+  return (
+    <Group title={`Air on ${drain.name}`}>
+      <Pick label="Kind" value={drain.branchVent?.kind ?? "none"} names={BRANCH_VENT_NAMES} onPick={pick} />
+      {drain.branchVent && (
+        <NumberField
+          label="From the trap's weir"
+          value={drain.branchVent.fromWeirMm}
+          quantity="length"
+          step={10}
+          onCommit={(value) => set(at, [...path, "fromWeirMm"], value)}
+        />
+      )}
+      {result && drain.trap && (
+        <p className="pt-1 text-[13px] text-faint">
+          Trap to air {formatQuantity(result.arm.lengthMm, "length", units)}; allowed{" "}
+          {result.armAllowedMm === null || result.arm.slope === null ? (
+            "any length, for it does not fall by its bore"
+          ) : (
+            <Figure
+              working={toWorkingId("trapArm", { kind: "trap", lineId: drain.id })}
+              label="Trap to air allowed"
+              className="text-[15px] text-ink"
+            >
+              {formatQuantity(result.armAllowedMm, "length", units)}
+            </Figure>
+          )}
+          .
+        </p>
+      )}
+    </Group>
+  );
+}

@@ -1,0 +1,100 @@
+"use client";
+import { useMemo } from "react";
+import { findRhythm } from "@/core/days/rhythm";
+import { toWorkingId } from "@/core/workings/working";
+import { useWorkbench } from "@/store/useWorkbench";
+import {
+  CERTAINTY_NAMES,
+  describeChance,
+  describeEnd,
+  describeRhythm,
+  describeRooms,
+  formatDays,
+  nameCertainty,
+} from "@/words/days";
+import { describeStore } from "@/words/stores";
+import { formatQuantity } from "@/words/units";
+import { useEdits } from "../../fields/useEdits";
+import { Figure } from "../../kit/Figure";
+import { Pick } from "../../kit/Pick";
+import { SimulatedStays } from "./SimulatedStays";
+
+/** How long each store lasts, which of them ends the stay, and how often to dump and fill. */
+export function StayFigures() {
+  const design = useWorkbench((state) => state.history!.design);
+  const balance = useWorkbench((state) => state.evaluation?.balance ?? null);
+  const units = useWorkbench((state) => state.units);
+  const { set } = useEdits();
+  const { certainty } = design.habits;
+  const rhythm = useMemo(() => balance && findRhythm(balance, certainty), [balance, certainty]);
+  if (!balance || !rhythm) return null;
+  const longest = Math.max(1, ...balance.stores.map(({ days }) => days.here ?? 0));
+  const first = balance.endsBy.here?.storeId;
+  return (
+    <div className="px-3 pt-2 pb-3">
+      <div data-testid="stay">
+        <p className="pb-1 text-[15px] desk:hidden leading-snug font-semibold">{describeEnd(design, balance)}</p>
+        {balance.stores.map(({ store, holds, days, meanLPerDay, roomL }) => {
+          const name = describeStore(store.id, design);
+          const chances = rhythm.stores.find(({ storeId }) => storeId === store.id)!;
+          return (
+            <div key={store.id} className="py-1">
+              <div className="flex items-baseline justify-between gap-2">
+                <span className={`min-w-0 text-[13.5px] ${store.id === first ? "font-semibold" : ""}`}>{name}</span>
+                {days.here === null ? (
+                  <span className="text-[13px] text-faint">nothing comes to it</span>
+                ) : (
+                  <Figure
+                    working={toWorkingId("storeDays", { kind: "store", id: store.id }, "here")}
+                    label={`${name} ${holds === "fresh" ? "gone" : "full"}`}
+                    className="text-right text-[17px] whitespace-nowrap"
+                  >
+                    {formatDays(days.here)}
+                  </Figure>
+                )}
+              </div>
+              {days.here !== null && (
+                <>
+                  <span className="block h-3 border border-ink bg-sheet">
+                    <span
+                      className={`block h-full bar-${holds === "fresh" ? "fresh" : "grey"}`}
+                      style={{ width: `${Math.max(2, (days.here / longest) * 100).toFixed(1)}%` }}
+                    />
+                  </span>
+                  <p className="text-[12.5px] leading-snug text-faint">
+                    {formatQuantity(meanLPerDay, "volumePerDay", units)}, room for{" "}
+                    {formatQuantity(roomL.here, "volume", units)}.{" "}
+                    {describeChance({ holds }, chances.lowDay, chances.highDay)}
+                  </p>
+                </>
+              )}
+            </div>
+          );
+        })}
+      </div>
+      <Pick
+        label="Days should hold"
+        value={nameCertainty(certainty)}
+        names={CERTAINTY_NAMES}
+        onPick={(value) => set({ kind: "habits" }, ["habits", "certainty"], Number(value))}
+      />
+      <ul className="text-[13.5px]" data-testid="rhythm">
+        {describeRhythm(design, balance, rhythm).map((line) => (
+          <li key={line} className="py-0.5">
+            {line}
+          </li>
+        ))}
+      </ul>
+      {describeRooms(design, balance, units).map((line) => (
+        <p key={line} className="py-0.5 text-[13.5px] leading-snug">
+          {line}
+        </p>
+      ))}
+      <SimulatedStays />
+      <p className="pt-1 text-[12px] leading-snug text-faint">
+        Reckoned store by store, as the rig stands, from empty tanks and full fresh water. A waste tank is reckoned as
+        if the fresh water never ran out. What is caught in the pipes and what evaporates is not reckoned.
+      </p>
+    </div>
+  );
+}

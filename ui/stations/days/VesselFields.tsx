@@ -1,0 +1,57 @@
+"use client";
+import { Trash2 } from "lucide-react";
+import { HELD_WATERS, type HeldWater } from "@/core/design/plumbing";
+import { buildAddVessel, buildRemoveVessel } from "@/core/edits/habitEdits";
+import { useWorkbench } from "@/store/useWorkbench";
+import { VESSEL_NAMES } from "@/words/days";
+import { Group } from "../../fields/Group";
+import { useEdits } from "../../fields/useEdits";
+import { AddOne } from "../../kit/AddOne";
+import { Button } from "../../kit/Button";
+import { NumberField } from "../../kit/NumberField";
+import { TextField } from "../../kit/TextField";
+
+const AT = { kind: "habits" } as const;
+
+/** Canisters, bottles and buckets beside the tanks. */
+export function VesselFields() {
+  const design = useWorkbench((state) => state.history!.design);
+  const { set, apply } = useEdits();
+  return (
+    <Group
+      title="Canisters and bottles"
+      aside={
+        <AddOne<HeldWater>
+          label="Add a canister or bottle"
+          names={VESSEL_NAMES}
+          order={HELD_WATERS}
+          onAdd={(holds) => apply(buildAddVessel(design, holds, VESSEL_NAMES[holds]))}
+        />
+      }
+    >
+      {design.habits.vessels.map(({ id, name, holds, litres }) => (
+        <div key={id} className="border-b border-rule pb-1">
+          <TextField
+            label={VESSEL_NAMES[holds]}
+            value={name}
+            onCommit={(value) => set(AT, ["habits", "vessels", id, "name"], value)}
+          />
+          <div className="flex items-center gap-1">
+            <span className="min-w-0 flex-1">
+              <NumberField
+                label={`${name}, holds`}
+                value={litres}
+                quantity="volume"
+                onCommit={(value) => set(AT, ["habits", "vessels", id, "litres"], value ?? 0)}
+              />
+            </span>
+            <Button look="bare" aria-label={`Take ${name} out`} onClick={() => apply(buildRemoveVessel(design, id))}>
+              <Trash2 size={14} aria-hidden />
+            </Button>
+          </div>
+        </div>
+      ))}
+      {design.habits.vessels.length === 0 && <p className="text-[13px] text-faint">None: all water is in tanks.</p>}
+    </Group>
+  );
+}

@@ -1,0 +1,179 @@
+"use client";
+import { AlignVerticalDistributeCenter } from "lucide-react";
+import type { Drain, Pipe } from "@/core/design/plumbing";
+import { buildEvenFall, buildSetFall } from "@/core/edits/legEdits";
+import { buildChangePipe, buildLineTrap, USUAL_LINE_TRAP } from "@/core/edits/pipeEdits";
+import { findPipeOf } from "@/core/falls/drainPath";
+import { findPipeSize, PIPE_SIZES } from "@/core/parts/pipes";
+import { useWorkbench } from "@/store/useWorkbench";
+import { workbench } from "@/store/workbench";
+import { GLOSSARY, JOINT_NAMES, TRAP_NAMES } from "@/words/labels";
+import { describePipe, describeSize } from "@/words/parts";
+import { formatQuantity, type Units } from "@/words/units";
+import { findShownResult } from "../../drawing/shown";
+import { Group } from "../../fields/Group";
+import { PointList } from "../../fields/PointList";
+import { useEdits } from "../../fields/useEdits";
+import { Button } from "../../kit/Button";
+import { NumberField } from "../../kit/NumberField";
+import { Pick } from "../../kit/Pick";
+import { Tick } from "../../kit/Tick";
+
+/** The course of a drain: the fall of each leg, its bends, and what changes at them. */
+export function CourseMeasures({ drain }: { readonly drain: Drain }) {
+  return (
+    <>
+      <LegFalls drain={drain} />
+      <Bends drain={drain} />
+      <LineTrapFields drain={drain} />
+    </>
+  );
+}
+
+function LegFalls({ drain }: { readonly drain: Drain }) {
+  const result = useWorkbench(findShownResult);
+  const units = useWorkbench((state) => state.units);
+  const { apply } = useEdits();
+  if (!result) return null;
+  const even = buildEvenFall(workbench.getState().history!.design, drain.id);
+  return (
+    <Group
+      title="Fall of each leg"
+      aside={
+        even && (
+          <Button
+            onClick={() => {
+              const edit = buildEvenFall(workbench.getState().history!.design, drain.id);
+              if (edit) apply(edit);
+            }}
+          >
+            <AlignVerticalDistributeCenter size={14} aria-hidden /> Even between the ends
+          </Button>
+        )
+      }
+    >
+      {result.legs.slice(0, result.ownLegs).map((leg, index) => {
+        const key = `${drain.id}-${index}`;
+        const name = `Leg ${index + 1}, ${formatQuantity(leg.lengthMm, "length", units)}`;
+        if (leg.kind === "drop" || leg.planLengthMm === 0) {
+          return (
+            <p key={key} className="flex min-h-8 items-center justify-between text-[13px] text-faint">
+              {name} <span>drop</span>
+            </p>
+          );
+        }
+        return (
+          <NumberField
+            key={key}
+            label={name}
+            help={GLOSSARY.fall}
+            value={((leg.from.z - leg.to.z) / leg.planLengthMm) * 1000}
+            quantity="slope"
+            onCommit={(value) => {
+              if (value === null || value < -500 || value > 1000) return "From −500 to 1000 mm/m.";
+              const edit = buildSetFall(workbench.getState().history!.design, drain.id, index, value);
+              return edit ? apply(edit) : "Both its ends are held. Move the fixture, the tank or the junction.";
+            }}
+          />
+        );
+      })}
+      <p className="text-[12px] leading-snug text-faint">
+        Typed, the lower end moves and takes what follows along; on the last leg the upper end.
+      </p>
+    </Group>
+  );
+}
+
+const AS_BEFORE = "as before";
+const toPipeNames = (units: Units): Readonly<Record<string, string>> => ({
+  [AS_BEFORE]: "Same pipe goes on",
+  ...Object.fromEntries(PIPE_SIZES.map((size) => [size.id, describeSize(size, units)])),
+});
+
+function Bends({ drain }: { readonly drain: Drain }) {
+  const result = useWorkbench(findShownResult);
+  const selection = useWorkbench((state) => state.selection);
+  const units = useWorkbench((state) => state.units);
+  const { apply } = useEdits();
+  const picked = selection?.kind === "bend" && selection.lineId === drain.id ? selection.index : null;
+  const change = picked === null ? undefined : drain.changes.find(({ bend }) => bend === picked);
+  const pick = (pipe: Pipe | null) => {
+    const edit = picked === null ? null : buildChangePipe(drain, picked, pipe);
+    if (edit) apply(edit);
+  };
+  return (
+    <Group title="Bends, inverts">
+      <PointList line={drain} routeMm={result?.nodesMm ?? []} nameOf={(index) => nameBend(drain, index)} />
+      {picked !== null && picked < drain.bendsMm.length && (
+        <div className="mt-1 border-l-2 border-enamel pl-2">
+          <Pick
+            label={`From bend ${picked + 1} on`}
+            value={change ? (findPipeSize(change.pipe)?.id ?? AS_BEFORE) : AS_BEFORE}
+            names={toPipeNames(units)}
+            onPick={(id) => pick(PIPE_SIZES.find((size) => size.id === id)?.pipe ?? null)}
+          />
+          {change ? (
+            <p className="text-[12px] leading-snug text-faint">
+              Joined by a {JOINT_NAMES[change.joint]} to {describePipe(change.pipe, units)}.
+            </p>
+          ) : (
+            <Button onClick={() => pick(findPipeOf(drain, picked))}>A union here, to take it apart</Button>
+          )}
+        </div>
+      )}
+    </Group>
+  );
+}
+
+function nameBend({ changes, lineTrap }: Drain, index: number): string {
+  const change = changes.find(({ bend }) => bend === index);
+  const marks = [change && JOINT_NAMES[change.joint], lineTrap?.bend === index && "trap"].filter(Boolean);
+  return `Bend ${index + 1}${marks.length > 0 ? `, ${marks.join(", ")}` : ""}`;
+}
+
+function LineTrapFields({ drain }: { readonly drain: Drain }) {
+  const { apply, set } = useEdits();
+  const { lineTrap, bendsMm } = drain;
+  const at = { kind: "line", id: drain.id } as const;
+  const path = (key: string) => ["lines", drain.id, "lineTrap", key];
+  const names = Object.fromEntries([
+    ["none", "None"],
+    ...bendsMm.map((_, index) => [String(index), `At bend ${index + 1}`]),
+  ]);
+  if (bendsMm.length === 0) return null;
+  return (
+    <Group title="Running trap in the line">
+      <Pick
+        label="Where"
+        value={lineTrap ? String(lineTrap.bend) : "none"}
+        names={names}
+        onPick={(value) => {
+          const bend = Number(value);
+          const edit = buildLineTrap(drain, value === "none" ? null : { ...(lineTrap ?? USUAL_LINE_TRAP), bend });
+          if (edit) apply(edit);
+        }}
+      />
+      {lineTrap ? (
+        <>
+          <NumberField
+            label="Seal"
+            help={GLOSSARY.trapSeal}
+            value={lineTrap.sealMm}
+            quantity="length"
+            onCommit={(value) => set(at, path("sealMm"), value)}
+          />
+          <Tick
+            label="Can be opened and cleaned where it sits"
+            value={lineTrap.hasCleanout}
+            onPick={(value) => set(at, path("hasCleanout"), value)}
+          />
+        </>
+      ) : (
+        <p className="text-[12px] leading-snug text-faint">
+          {TRAP_NAMES.running.plain} In the line it serves every fixture that drains through it, which then has none of
+          its own.
+        </p>
+      )}
+    </Group>
+  );
+}

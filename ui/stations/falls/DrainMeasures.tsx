@@ -1,0 +1,175 @@
+"use client";
+import { memo } from "react";
+import type { Drain, Trap, TrapKind } from "@/core/design/plumbing";
+import { TRAP_KINDS } from "@/core/design/plumbing";
+import { USUAL_TRAPS } from "@/core/design/usualTraps";
+import { findPipeSize, PIPE_SIZES } from "@/core/parts/pipes";
+import { toWorkingId } from "@/core/workings/working";
+import { useWorkbench } from "@/store/useWorkbench";
+import { GLOSSARY, TRAP_NAMES } from "@/words/labels";
+import { describeSize } from "@/words/parts";
+import { formatQuantity, type Units } from "@/words/units";
+import { findShownResult } from "../../drawing/shown";
+import { Group } from "../../fields/Group";
+import { useEdits } from "../../fields/useEdits";
+import { Figure } from "../../kit/Figure";
+import { NumberField } from "../../kit/NumberField";
+import { Pick } from "../../kit/Pick";
+import { Tick } from "../../kit/Tick";
+import { CourseMeasures } from "./CourseMeasures";
+import { EndFields } from "./EndFields";
+import { TrapRiskTable } from "./TrapRiskTable";
+import { TrapSchools } from "./TrapSchools";
+
+/** The drain shown below its fixture: trap, pipe and course. */
+export function DrainMeasures({ drain }: { readonly drain: Drain }) {
+  return (
+    <>
+      <TrapFields lineId={drain.id} trap={drain.trap} />
+      <PipeFields drain={drain} />
+      <CourseMeasures drain={drain} />
+    </>
+  );
+}
+
+const TRAP_LIST = Object.fromEntries(
+  (["none", ...TRAP_KINDS] as const).map((kind) => [kind, TRAP_NAMES[kind].name]),
+) as Record<TrapKind | "none", string>;
+
+type TrapFieldsProps = { readonly lineId: string; readonly trap: Trap | null };
+
+const TrapFields = memo(function TrapFields({ lineId, trap }: TrapFieldsProps) {
+  const { set, apply } = useEdits();
+  const at = { kind: "trap", lineId } as const;
+  const path = (key: string) => ["lines", lineId, "trap", key];
+  const pick = (kind: TrapKind | "none") => {
+    if (kind === "none") {
+      apply({ code: "removeTrap", at, ops: [{ op: "set", path: ["lines", lineId, "trap"], value: null }] });
+      return;
+    }
+    // one water trap for another keeps the sizes that were measured
+    const keepsSizes = trap && kind !== "membrane" && trap.sealMm > 0;
+    const value = keepsSizes ? { ...trap, kind } : USUAL_TRAPS[kind];
+    apply({
+      code: trap ? "change" : "addTrap",
+      at,
+      ops: [{ op: "set", path: ["lines", lineId, "trap"], value }],
+    });
+  };
+  return (
+    <Group title="Trap">
+      <Pick<TrapKind | "none"> label="Kind" value={trap?.kind ?? "none"} names={TRAP_LIST} onPick={pick} />
+      <p className="text-[12px] leading-snug text-faint">{TRAP_NAMES[trap?.kind ?? "none"].plain}</p>
+      {trap && (
+        <>
+          {trap.kind !== "membrane" && (
+            <NumberField
+              label="Seal"
+              help={GLOSSARY.trapSeal}
+              value={trap.sealMm}
+              quantity="length"
+              onCommit={(value) => set(at, path("sealMm"), value)}
+            />
+          )}
+          <NumberField
+            label="Outlet down to weir"
+            help={GLOSSARY.weir}
+            value={trap.dropMm}
+            quantity="length"
+            onCommit={(value) => set(at, path("dropMm"), value)}
+          />
+          <NumberField
+            label="Outlet across to weir"
+            value={trap.spanMm}
+            quantity="length"
+            onCommit={(value) => set(at, path("spanMm"), value)}
+          />
+        </>
+      )}
+      {trap && (
+        <Tick
+          label="Can be opened and cleaned where it sits"
+          value={trap.hasCleanout}
+          onPick={(value) => set(at, path("hasCleanout"), value)}
+        />
+      )}
+      <TrapRiskTable lineId={lineId} />
+      <TrapSchools lineId={lineId} />
+    </Group>
+  );
+});
+
+const OWN_MEASURE = "own";
+const toSizeNames = (units: Units): Readonly<Record<string, string>> => ({
+  ...Object.fromEntries(PIPE_SIZES.map((size) => [size.id, describeSize(size, units)])),
+  [OWN_MEASURE]: "Measured below",
+});
+
+const PipeFields = memo(function PipeFields({ drain }: { readonly drain: Drain }) {
+  const result = useWorkbench(findShownResult);
+  const units = useWorkbench((state) => state.units);
+  const { set } = useEdits();
+  const at = { kind: "line", id: drain.id } as const;
+  const path = (key: string) => ["lines", drain.id, "pipe", key];
+  return (
+    <Group title="Pipe">
+      <EndFields drain={drain} />
+      <Pick
+        label="Sold as"
+        value={findPipeSize(drain.pipe)?.id ?? OWN_MEASURE}
+        names={toSizeNames(units)}
+        onPick={(sizeId) => {
+          const size = PIPE_SIZES.find((entry) => entry.id === sizeId);
+          if (size) set(at, ["lines", drain.id, "pipe"], size.pipe);
+        }}
+      />
+      <NumberField
+        label="Bore"
+        help={GLOSSARY.bore}
+        value={drain.pipe.innerMm}
+        quantity="length"
+        onCommit={(value) => set(at, path("innerMm"), value)}
+      />
+      <NumberField
+        label="Outside diameter"
+        value={drain.pipe.outerMm}
+        quantity="length"
+        onCommit={(value) => set(at, path("outerMm"), value)}
+      />
+      <NumberField
+        label="Roughness n"
+        help="Smooth plastic 0.009 to 0.011; ribbed hose about 0.02."
+        value={drain.pipe.manningN}
+        quantity="roughness"
+        step={0.001}
+        onCommit={(value) => set(at, path("manningN"), value)}
+      />
+      {result?.flow.capacityLps != null && (
+        <p className="flex flex-wrap items-baseline gap-x-3 pt-1 text-[13px] text-faint">
+          <span>
+            carries{" "}
+            <Figure working={toWorkingId("drainCapacity", at)} label="Capacity" className="text-[15px] text-ink">
+              {formatQuantity(result.flow.capacityLps, "flow", units)}
+            </Figure>
+          </span>
+          <span>
+            at{" "}
+            <Figure working={toWorkingId("drainVelocity", at)} label="Speed" className="text-[15px] text-ink">
+              {formatQuantity(result.flow.velocityMps, "velocity", units)}
+            </Figure>
+          </span>
+          <span>
+            keeps{" "}
+            <Figure
+              working={toWorkingId("pondedWater", at)}
+              label="Water left standing"
+              className="text-[15px] text-ink"
+            >
+              {formatQuantity(result.pondedL, "volume", units)}
+            </Figure>
+          </span>
+        </p>
+      )}
+    </Group>
+  );
+});

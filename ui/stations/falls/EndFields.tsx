@@ -1,0 +1,65 @@
+"use client";
+import type { Drain, Fitting, Outfall } from "@/core/design/plumbing";
+import { FITTINGS } from "@/core/design/plumbing";
+import { buildRedirect, type Goal, listGoals } from "@/core/edits/drainEdits";
+import { useWorkbench } from "@/store/useWorkbench";
+import { workbench } from "@/store/workbench";
+import { describeGoal } from "@/words/goals";
+import { FITTING_NAMES } from "@/words/labels";
+import { useEdits } from "../../fields/useEdits";
+import { Pick } from "../../kit/Pick";
+
+/** Where the drain ends: in a tank, or in another drain and by which fitting. */
+export function EndFields({ drain }: { readonly drain: Drain }) {
+  // what a drain can end in does not change while something is pulled
+  const design = useWorkbench((state) => state.dragBase ?? state.history!.design);
+  const units = useWorkbench((state) => state.units);
+  const { apply, set } = useEdits();
+  const goals = listGoals(design, drain.id);
+  const byKey = new Map(goals.map((goal) => [toKey(goal), goal]));
+  const names = Object.fromEntries(goals.map((goal) => [toKey(goal), describeGoal(goal, design, units)]));
+  const { to } = drain;
+  const redirect = (key: string) => {
+    const goal = byKey.get(key);
+    const edit = goal && buildRedirect(workbench.getState().history!.design, drain.id, goal);
+    if (edit) apply(edit);
+  };
+  return (
+    <>
+      <Pick label="Ends in" value={toKey(toGoal(to))} names={names} onPick={redirect} />
+      {(to.kind === "ground" || to.kind === "vessel") && (
+        <p className="text-[12px] leading-snug text-faint">
+          Pull its end in the section or in plan. Whether waste water may run on the ground is for the local rules and
+          the owner of the land; never where people walk, wash or draw water.
+        </p>
+      )}
+      {to.kind === "junction" && (
+        <>
+          <Pick<Fitting>
+            label="Joins by a"
+            value={to.fitting}
+            names={{ wye: FITTING_NAMES.wye.name, tee: FITTING_NAMES.tee.name }}
+            order={FITTINGS}
+            onPick={(fitting) => set({ kind: "line", id: drain.id }, ["lines", drain.id, "to", "fitting"], fitting)}
+          />
+          <p className="text-[12px] leading-snug text-faint">{FITTING_NAMES[to.fitting].plain}</p>
+        </>
+      )}
+    </>
+  );
+}
+
+function toGoal(to: Outfall): Goal {
+  switch (to.kind) {
+    case "inlet":
+      return to;
+    case "junction":
+      return { kind: "line", lineId: to.lineId };
+    case "ground":
+      return { kind: "ground" };
+    case "vessel":
+      return { kind: "vessel", vesselId: to.vesselId };
+  }
+}
+
+const toKey = (goal: Goal): string => Object.values(goal).join(":");

@@ -1,0 +1,51 @@
+"use client";
+import { Copy } from "lucide-react";
+import { useMemo } from "react";
+import { listParts } from "@/core/parts/listParts";
+import { useWorkbench } from "@/store/useWorkbench";
+import { tell } from "@/store/workbench";
+import { describePart } from "@/words/parts";
+import { Group } from "../../fields/Group";
+import { Button } from "../../kit/Button";
+
+/** What to buy for every drain and breather, counted from the drawing. */
+export function PartsList() {
+  // counted anew when what is pulled has come to rest
+  const design = useWorkbench((state) => state.dragBase ?? state.history!.design);
+  const units = useWorkbench((state) => state.units);
+  const rows = useMemo(() => listParts(design).map((part) => describePart(part, units)), [design, units]);
+  if (rows.length === 0) return null;
+  const copy = async () => {
+    const text = rows.map(({ amount, name }) => `${amount}\t${name}`).join("\n");
+    try {
+      await navigator.clipboard.writeText(text);
+      tell("The parts are copied; paste them into a list or a mail.");
+    } catch {
+      tell("This browser does not let the list be copied. Select it and copy it by hand.", { tone: "warning" });
+    }
+  };
+  return (
+    <Group
+      title="Parts to buy"
+      aside={
+        <Button onClick={() => void copy()}>
+          <Copy size={13} aria-hidden /> Copy
+        </Button>
+      }
+    >
+      <table className="w-full text-[13.5px]" aria-label="Parts to buy">
+        <tbody>
+          {rows.map(({ amount, name }) => (
+            <tr key={name}>
+              <td className="figures w-14 pr-2 text-right align-top text-[15px] whitespace-nowrap">{amount}</td>
+              <td className="py-0.5">{name}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="pt-1 text-[12px] leading-snug text-faint">
+        Pipe with a tenth over for cutting; bends to the nearest angle sold. Unions, clips and cement are not counted.
+      </p>
+    </Group>
+  );
+}

@@ -1,0 +1,80 @@
+"use client";
+import type { Passage } from "@/core/fit/passages";
+import { toWorkingId } from "@/core/workings/working";
+import { useWorkbench } from "@/store/useWorkbench";
+import { workbench } from "@/store/workbench";
+import { sayBeforeDrilling } from "@/words/cautions";
+import { describeDrilling } from "@/words/passages";
+import { formatQuantity } from "@/words/units";
+import { Group } from "../../fields/Group";
+import { useEdits } from "../../fields/useEdits";
+import { Figure } from "../../kit/Figure";
+import { NumberField } from "../../kit/NumberField";
+
+/** Every hole of the rig, drain by drain: where to drill, how large, from which side, and what lies behind. */
+export function PassageList() {
+  const drains = useWorkbench((state) => state.evaluation?.drains);
+  const lines = useWorkbench((state) => state.history!.design.lines);
+  const kind = useWorkbench((state) => state.history!.design.rig.kind);
+  const passages = drains?.flatMap((drain) => drain.passages) ?? [];
+  if (passages.length === 0) return null;
+  return (
+    <Group title={`Holes to drill, ${passages.length} in all`}>
+      {drains?.map(({ lineId, passages: own }) =>
+        own.length === 0 ? null : (
+          <div key={lineId} className="pt-1">
+            <p className="text-[13px] font-semibold">{lines.find(({ id }) => id === lineId)?.name}</p>
+            <ul className="flex flex-col gap-1.5">
+              {own.map((passage) => (
+                <PassageRow key={`${passage.legIndex}-${passage.nth}`} passage={passage} />
+              ))}
+            </ul>
+          </div>
+        ),
+      )}
+      <p className="pt-1.5 text-[12px] leading-snug text-faint">{sayBeforeDrilling(kind)}</p>
+    </Group>
+  );
+}
+
+function PassageRow({ passage }: { readonly passage: Passage }) {
+  const units = useWorkbench((state) => state.units);
+  const { lineId, legIndex, nth, through, panel, atMm, hole } = passage;
+  const { set } = useEdits();
+  const drill = (value: number | null) => {
+    const drain = workbench.getState().history!.design.lines.find(({ id }) => id === lineId);
+    if (drain?.kind !== "drain") return null;
+    const others = drain.holes.filter((h) => h.leg !== legIndex || h.nth !== nth);
+    const holes = value === null ? others : [...others, { leg: legIndex, nth, diameterMm: value }];
+    return set({ kind: "line", id: lineId }, ["lines", lineId, "holes"], holes);
+  };
+  const length = (mm: number) => formatQuantity(mm, "length", units);
+  const at = { lineId, index: legIndex };
+  const working =
+    through === "floor"
+      ? toWorkingId("floorHole", { kind: "leg", ...at })
+      : toWorkingId("panelHole", { kind: "panel", ...at, nth });
+  return (
+    <li className="text-[13px] text-faint">
+      <span className="text-ink">{panel ? panel.name : "Floor"}</span>, leg {legIndex + 1}, {length(atMm.x)} from the
+      rear edge and {length(Math.abs(atMm.y))} {atMm.y >= 0 ? "left" : "right"} of the middle: a hole of{" "}
+      <Figure
+        working={working}
+        label={through === "floor" ? "Hole in the floor" : "Hole in the wall"}
+        className="text-[15px] text-ink"
+      >
+        {hole.lengthMm - hole.widthMm < 0.5
+          ? length(hole.widthMm)
+          : `${length(hole.lengthMm)} by ${length(hole.widthMm)}`}
+      </Figure>
+      . {describeDrilling(passage, units)}
+      <NumberField
+        label="Drilled already, round"
+        value={passage.drilledMm}
+        quantity="length"
+        clearable
+        onCommit={drill}
+      />
+    </li>
+  );
+}

@@ -1,0 +1,54 @@
+"use client";
+import { listDrainDown } from "@/core/frost/drainDown";
+import { listFrostParts } from "@/core/frost/frostParts";
+import { lookUpValue } from "@/core/rules/lookUpLimit";
+import { useWorkbench } from "@/store/useWorkbench";
+import { describeDrainDown, describeFrostPart } from "@/words/frost";
+import { formatQuantity } from "@/words/units";
+import { Group } from "../../fields/Group";
+
+/** What freezes first on a cold night, part by part, and what to empty before. */
+export function FrostMeasures() {
+  const design = useWorkbench((state) => state.history!.design);
+  const evaluation = useWorkbench((state) => state.evaluation);
+  const share = useWorkbench((state) => state.fillShare);
+  const units = useWorkbench((state) => state.units);
+  if (!evaluation) return null;
+  const airC = lookUpValue(design.rules, "nightAir");
+  const parts = listFrostParts(design, evaluation, share);
+  const steps = listDrainDown(design, evaluation);
+  return (
+    <>
+      {parts.length > 0 && (
+        <Group title="What freezes first">
+          <ol data-testid="frost-parts">
+            {parts.map((part) => (
+              <li
+                key={`${part.kind} ${Object.values(part.at).join(":")}`}
+                className="flex items-baseline justify-between gap-2 py-0.5 text-[13px]"
+              >
+                <span>{describeFrostPart(part, design, units)}</span>
+                <span className="figures text-[15px] whitespace-nowrap">
+                  {formatQuantity(part.hours, "hours", units)}
+                </span>
+              </li>
+            ))}
+          </ol>
+          <p className="pt-1 text-[12px] leading-snug text-faint">
+            Until it is at freezing point at {formatQuantity(airC, "temperature", units)}, bare in still air; wind is
+            quicker. Traps over the floor stay as warm as the room.
+          </p>
+        </Group>
+      )}
+      <Group title="Drain down before frost">
+        <ol className="list-decimal pl-4 text-[13px]" data-testid="drain-down">
+          {steps.map((step) => (
+            <li key={JSON.stringify(step)} className="py-0.5">
+              {describeDrainDown(step, design, units)}
+            </li>
+          ))}
+        </ol>
+      </Group>
+    </>
+  );
+}

@@ -1,0 +1,184 @@
+"use client";
+import {
+  BOLT_SIZES,
+  type BoltSize,
+  FASTENERS,
+  type Fastener,
+  FIXING_KINDS,
+  type FixingKind,
+  type Tank,
+} from "@/core/design/plumbing";
+import { CRASH_CLASSES, type CrashClass } from "@/core/design/rig";
+import { measureFloorMm } from "@/core/fit/passages";
+import { listAssembly } from "@/core/fixing/assembly";
+import { computeFixing, type FixingResult } from "@/core/fixing/fixing";
+import { measureExtent } from "@/core/geometry/solid";
+import { toWorkingId } from "@/core/workings/working";
+import { useWorkbench } from "@/store/useWorkbench";
+import { describeAssembly } from "@/words/assembly";
+import { CLASS_NAMES, FASTENER_NAMES, FIXING_NAMES, LOAD_NAMES } from "@/words/labels";
+import { formatQuantity } from "@/words/units";
+import { Group } from "../../fields/Group";
+import { useEdits } from "../../fields/useEdits";
+import { Figure } from "../../kit/Figure";
+import { NumberField } from "../../kit/NumberField";
+import { Pick } from "../../kit/Pick";
+
+const NEW = { fastener: "rivetNut", bolts: 6, size: "M8", heldKN: null, strapKN: null } as const;
+
+/** What holds the tank up, and how much of it each load takes. */
+export function TankFixing({ tank }: { readonly tank: Tank }) {
+  const crashClass = useWorkbench((state) => state.history!.design.rig.crashClass);
+  const units = useWorkbench((state) => state.units);
+  const { set } = useEdits();
+  const at = { kind: "tank", id: tank.id } as const;
+  const path = (...keys: string[]) => ["tanks", tank.id, "fixing", ...keys];
+  const { fixing } = tank;
+  const cases = fixing ? computeFixing(tank, fixing, crashClass) : [];
+  const worst = cases.reduce<FixingResult | null>((a, b) => (a && a.utilisation >= b.utilisation ? a : b), null);
+  return (
+    <Group title="Fixing">
+      <Pick<FixingKind | "none">
+        label="Held by"
+        value={fixing?.kind ?? "none"}
+        names={{
+          none: "Not worked out",
+          ...(Object.fromEntries(FIXING_KINDS.map((k) => [k, FIXING_NAMES[k].name])) as Record<FixingKind, string>),
+        }}
+        onPick={(kind) => set(at, path(), kind === "none" ? null : { ...(fixing ?? NEW), kind })}
+      />
+      {fixing && (
+        <>
+          <p className="text-[12px] leading-snug text-faint">{FIXING_NAMES[fixing.kind].plain}</p>
+          <Pick<Fastener>
+            label="Bolts sit in"
+            value={fixing.fastener}
+            names={FASTENER_NAMES}
+            order={FASTENERS}
+            onPick={(value) => set(at, path("fastener"), value)}
+          />
+          <NumberField
+            label="Bolts, class 8.8"
+            value={fixing.bolts}
+            quantity="count"
+            onCommit={(value) => set(at, path("bolts"), value)}
+          />
+          <Pick<BoltSize>
+            label="Of size"
+            value={fixing.size}
+            names={Object.fromEntries(BOLT_SIZES.map((size) => [size, size])) as Record<BoltSize, string>}
+            onPick={(value) => set(at, path("size"), value)}
+          />
+          <NumberField
+            label="Rating of each rivet nut or lug"
+            help="Rivet nut, lug or strap, from its data sheet."
+            value={fixing.heldKN}
+            quantity="force"
+            clearable
+            onCommit={(value) => set(at, path("heldKN"), value)}
+          />
+          {fixing.kind === "straps" && (
+            <NumberField
+              label="One strap or J-bolt bears"
+              help="From its data sheet. Each hangs on two of the bolts."
+              value={fixing.strapKN}
+              quantity="force"
+              clearable
+              onCommit={(value) => set(at, path("strapKN"), value)}
+            />
+          )}
+          <Pick<CrashClass>
+            label="Crash as for a"
+            value={crashClass}
+            names={CLASS_NAMES}
+            order={CRASH_CLASSES}
+            onPick={(value) => set({ kind: "rig" }, ["rig", "crashClass"], value)}
+          />
+          <table className="mt-1 w-full text-[13px]" aria-label="What each load takes of the fixing">
+            <thead className="text-faint">
+              <tr>
+                <th className="text-left font-normal">full tank</th>
+                <th className="text-right font-normal">shear</th>
+                <th className="text-right font-normal">pull</th>
+                <th className="text-right font-normal">takes</th>
+              </tr>
+            </thead>
+            <tbody className="figures text-[15px]">
+              {cases.map(({ load, shearKN, tensionKN, utilisation, weakest }) => (
+                <tr key={load.id} className="border-t border-rule">
+                  <th scope="row" className="text-left font-normal">
+                    {LOAD_NAMES[load.id]}
+                  </th>
+                  <td className="text-right">{formatQuantity(shearKN, "force", units)}</td>
+                  <td className="text-right">{formatQuantity(tensionKN, "force", units)}</td>
+                  <td className={`text-right ${utilisation > 1 ? "text-signal" : ""}`}>
+                    {formatQuantity(utilisation, "ratio", units)}
+                    {weakest === "held" ? " of what they sit in" : weakest === "strap" ? " of a strap" : ""}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          {worst && <WorstLoad tank={tank} worst={worst} />}
+          <p className="pt-1 text-[12px] leading-snug text-faint">
+            On the bolt that bears most: two rows at the ends, its weight, the push and the turning over with it. Have a
+            fixing that must bear a crash looked at by someone licensed to.
+          </p>
+        </>
+      )}
+      <HangingOrder tank={tank} />
+    </Group>
+  );
+}
+
+/** The load that takes most, with the sums behind it. */
+function WorstLoad({ tank, worst }: { readonly tank: Tank; readonly worst: FixingResult }) {
+  const units = useWorkbench((state) => state.units);
+  const at = { kind: "tank", id: tank.id } as const;
+  const share = (value: number) => formatQuantity(value, "ratio", units);
+  return (
+    <p className="text-[13px] text-faint">
+      {LOAD_NAMES[worst.load.id]} takes{" "}
+      <Figure working={toWorkingId("boltUse", at)} label="What the worst load takes of a bolt" className="text-ink">
+        {share(worst.ofBolt)}
+      </Figure>{" "}
+      of a bolt
+      {worst.ofHeld === null ? (
+        "; what it sits in has no rating yet."
+      ) : (
+        <>
+          {" and "}
+          <Figure
+            working={toWorkingId("heldUse", at)}
+            label="What the worst load takes of what a bolt sits in"
+            className="text-ink"
+          >
+            {share(worst.ofHeld)}
+          </Figure>
+          {" of what it sits in."}
+        </>
+      )}
+    </p>
+  );
+}
+
+/** In what order it is drilled, fitted and hung. */
+function HangingOrder({ tank }: { readonly tank: Tank }) {
+  const design = useWorkbench((state) => state.history!.design);
+  const units = useWorkbench((state) => state.units);
+  const roomOverMm = -measureFloorMm(design) - (tank.atMm.z + measureExtent(tank.solid).max.z + tank.wallMm);
+  return (
+    <details className="pt-1.5 text-[13px]">
+      <summary className="cursor-pointer text-enamel underline decoration-dotted underline-offset-4">
+        In what order it goes up
+      </summary>
+      <ol className="list-decimal pt-1 pl-4">
+        {listAssembly(tank, tank.atMm.z >= 0 ? 1_000 : roomOverMm).map((step) => (
+          <li key={step.kind} className="py-0.5">
+            {describeAssembly(step, tank, units)}
+          </li>
+        ))}
+      </ol>
+    </details>
+  );
+}

@@ -1,0 +1,45 @@
+"use client";
+import { useState } from "react";
+import type { LinkKind, Tank } from "@/core/design/plumbing";
+import { useWorkbench } from "@/store/useWorkbench";
+import { useEdits } from "../../fields/useEdits";
+import { Pick } from "../../kit/Pick";
+
+/** How a tank goes on in another of the same water: by itself, level with it, or pumped over. */
+export function TankLink({ tank }: { readonly tank: Tank }) {
+  const tanks = useWorkbench((state) => state.history!.design.tanks);
+  const { set } = useEdits();
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const others = tanks.filter(({ id, holds }) => id !== tank.id && holds === tank.holds);
+  if (others.length === 0 && !tank.link) return null;
+  const names: Record<string, string> = { none: "By itself" };
+  for (const { id, name } of others) {
+    names[`communicating:${id}`] = `Level with ${name}`;
+    names[`pumped:${id}`] = `Pumped into ${name}`;
+  }
+  const pick = (value: string) => {
+    const [kind, toTank] = value.split(":");
+    const link = value === "none" ? null : { kind: kind as LinkKind, toTank: toTank! };
+    setRefusal(set({ kind: "tank", id: tank.id }, ["tanks", tank.id, "link"], link));
+  };
+  return (
+    <>
+      <Pick<string>
+        label="Goes on"
+        value={tank.link ? `${tank.link.kind}:${tank.link.toTank}` : "none"}
+        names={names}
+        onPick={pick}
+      />
+      {tank.link?.kind === "communicating" && (
+        <p className="text-[12px] leading-snug text-faint">
+          A pipe joins them at the bottom: one water line, and the first opening of either decides when both are full.
+        </p>
+      )}
+      {refusal && (
+        <p role="alert" className="text-[12.5px] text-signal">
+          {refusal}
+        </p>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,135 @@
+"use client";
+import { Plus, Trash2 } from "lucide-react";
+import { type Port, type Tank, THREADS, type Thread, type Valve } from "@/core/design/plumbing";
+import { buildPortToSide } from "@/core/edits/portEdits";
+import { ADDED_PORTS, buildAddPort, buildRemovePort } from "@/core/edits/tankEdits";
+import { FACES, type Face, findFace } from "@/core/templates/tankFaces";
+import { useWorkbench } from "@/store/useWorkbench";
+import { workbench } from "@/store/workbench";
+import { PORT_NAMES, THREAD_NAMES } from "@/words/labels";
+import { describePort, nameSide } from "@/words/ports";
+import { Group } from "../../fields/Group";
+import { useEdits } from "../../fields/useEdits";
+import { Button } from "../../kit/Button";
+import { NumberField } from "../../kit/NumberField";
+import { Pick } from "../../kit/Pick";
+
+/** Every hole of a tank: what it is for, where, how wide, and what stands before it. */
+export function TankPorts({ tank }: { readonly tank: Tank }) {
+  const { apply } = useEdits();
+  return (
+    <>
+      <Group title="Ports">
+        <div className="flex flex-wrap gap-1.5">
+          {ADDED_PORTS.map((kind) => (
+            <Button key={kind} onClick={() => apply(buildAddPort(workbench.getState().history!.design, tank, kind))}>
+              <Plus size={14} aria-hidden /> {PORT_NAMES[kind]}
+            </Button>
+          ))}
+        </div>
+        <p className="pt-1 text-[12px] leading-snug text-faint">
+          Everything that goes into the tank, and what lets it out. A breather brings its port along.
+        </p>
+      </Group>
+      {tank.ports.map((port) => (
+        <PortFields key={port.id} tank={tank} port={port} />
+      ))}
+    </>
+  );
+}
+
+const AXES = { x: "From the tank's rear", y: "From its right side" } as const;
+
+type ValveChoice = Valve["kind"] | "none";
+const VALVE_NAMES: Readonly<Record<ValveChoice, string>> = {
+  none: "Not chosen yet",
+  manual: "By hand",
+  electric: "Electric",
+};
+
+// In which side, said and chosen as a builder says it; the figures below are for the tape.
+function PortPlace({ tank, port }: { readonly tank: Tank; readonly port: Port }) {
+  const design = useWorkbench((state) => state.history!.design);
+  const { apply } = useEdits();
+  const { face } = findFace(tank.solid, port);
+  const names = Object.fromEntries(FACES.map((side) => [side, nameSide(side, design.rig.kind)])) as Record<
+    Face,
+    string
+  >;
+  return (
+    <Pick<Face>
+      label="Sits in its"
+      value={face}
+      names={names}
+      onPick={(side) => apply(buildPortToSide(tank, port, side))}
+    />
+  );
+}
+
+function PortFields({ tank, port }: { readonly tank: Tank; readonly port: Port }) {
+  const design = useWorkbench((state) => state.history!.design);
+  const { set, apply } = useEdits();
+  const at = { kind: "port", tankId: tank.id, id: port.id } as const;
+  const removal = buildRemovePort(design, tank.id, port.id);
+  const write = (key: string, value: unknown) =>
+    set(at, ["tanks", tank.id, "ports", port.id, ...key.split(".")], value);
+  const { valve } = port;
+  return (
+    <Group title={describePort(tank, port, design)}>
+      <PortPlace tank={tank} port={port} />
+      <NumberField label="Bore" value={port.boreMm} quantity="length" onCommit={(value) => write("boreMm", value)} />
+      {(["x", "y"] as const).map((axis) => (
+        <NumberField
+          key={axis}
+          label={AXES[axis]}
+          value={port.atMm[axis]}
+          quantity="length"
+          onCommit={(value) => write(`atMm.${axis}`, value)}
+        />
+      ))}
+      <NumberField
+        label="Invert over its bottom"
+        value={port.atMm.z}
+        quantity="length"
+        onCommit={(value) => write("atMm.z", value)}
+      />
+      <Pick<Thread | "none">
+        label="Thread"
+        value={port.thread ?? "none"}
+        names={THREAD_NAMES}
+        order={["none", ...THREADS]}
+        onPick={(value) => write("thread", value === "none" ? null : value)}
+      />
+      <NumberField
+        label="Stands out from the wall"
+        help="How far bend, valve or hose tail reach out. It is drawn, and held against what is in the way."
+        value={port.fittingMm}
+        quantity="length"
+        onCommit={(value) => write("fittingMm", value ?? 0)}
+      />
+      {port.kind === "outlet" && (
+        <>
+          <Pick<ValveChoice>
+            label="Dump valve"
+            value={valve?.kind ?? "none"}
+            names={VALVE_NAMES}
+            onPick={(kind) => write("valve", kind === "none" ? null : { kind, boreMm: valve?.boreMm ?? port.boreMm })}
+          />
+          {valve && (
+            <NumberField
+              label="Bore of the valve"
+              value={valve.boreMm}
+              quantity="length"
+              onCommit={(value) => write("valve.boreMm", value)}
+            />
+          )}
+        </>
+      )}
+      {removal && (
+        <Button className="mt-1" onClick={() => apply(removal)}>
+          <Trash2 size={14} aria-hidden /> Take this {PORT_NAMES[port.kind].toLowerCase()} out
+        </Button>
+      )}
+    </Group>
+  );
+}

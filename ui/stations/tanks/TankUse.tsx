@@ -1,0 +1,288 @@
+"use client";
+import { Printer } from "lucide-react";
+import { useMemo } from "react";
+import { computeUp, LEVEL } from "@/core/attitude/attitude";
+import { SENDER_KINDS, type Sender, type SenderKind, type Tank } from "@/core/design/plumbing";
+import { listParkedStandings } from "@/core/evaluate/parkedAttitudes";
+import { DUSK_C } from "@/core/frost/frostParts";
+import { AIR_DROP_K, computeHeatCarriers, GLYCOL_DROP_K } from "@/core/frost/heatCarriers";
+import { computeTankFrost } from "@/core/frost/tankFrost";
+import { measureExtent } from "@/core/geometry/solid";
+import { MM_PER_FT } from "@/core/quantity/convert";
+import { lookUpValue } from "@/core/rules/lookUpLimit";
+import { computeDips, listDepths } from "@/core/tanks/dipChart";
+import { computeEmptying } from "@/core/tanks/emptying";
+import { findOutletWay } from "@/core/tanks/outletWay";
+import { listSenderMarks, measureDeadBands } from "@/core/tanks/senderMarks";
+import { computeSenderError, findBestPlace } from "@/core/tanks/senders";
+import { toWorkingId } from "@/core/workings/working";
+import { useWorkbench } from "@/store/useWorkbench";
+import { describeAttitude } from "@/words/attitudes";
+import { SENDER_NAMES } from "@/words/labels";
+import { describeSeconds } from "@/words/pour";
+import { formatLength, formatLengthFigure, formatParts, formatQuantity, lengthUnit, type Units } from "@/words/units";
+import { Group } from "../../fields/Group";
+import { useEdits } from "../../fields/useEdits";
+import { Button } from "../../kit/Button";
+import { Figure } from "../../kit/Figure";
+import { NumberField } from "../../kit/NumberField";
+import { Pick } from "../../kit/Pick";
+import { EmptyingCurve } from "./EmptyingCurve";
+
+/** A tank in use: how deep is how much, what its gauge makes of it, how long it runs out, and how soon it freezes. */
+export function TankUse({ tank }: { readonly tank: Tank }) {
+  return (
+    <>
+      <DipChart tank={tank} />
+      <GaugeFields tank={tank} />
+      <RunningEmpty tank={tank} />
+      <ColdNight tank={tank} />
+    </>
+  );
+}
+
+const DIP_STEPS = 10;
+
+function DipChart({ tank }: { readonly tank: Tank }) {
+  const attitude = useWorkbench((state) => state.attitude);
+  const units = useWorkbench((state) => state.units);
+  const kind = useWorkbench((state) => state.history!.design.rig.kind);
+  const { min, max } = measureExtent(tank.solid);
+  const place = { xMm: (min.x + max.x) / 2, yMm: (min.y + max.y) / 2 };
+  const depths = listDepths(max.z - min.z, DIP_STEPS);
+  const level = computeDips(
+    tank,
+    computeUp(LEVEL),
+    place,
+    depths.map((d) => min.z + d),
+  );
+  const here = computeDips(
+    tank,
+    computeUp(attitude),
+    place,
+    depths.map((d) => min.z + d),
+  );
+  const { unit } = formatParts(1, "volume", units);
+  const litres = (value: number) => formatParts(value, "volume", units).figure;
+  return (
+    <Group
+      title="Dip stick, in its middle"
+      aside={
+        <Button onClick={(event) => printGroup(event.currentTarget)}>
+          <Printer size={14} aria-hidden /> Print
+        </Button>
+      }
+    >
+      <table className="w-full text-[13px]">
+        <caption className="hidden pb-2 text-left print:table-caption">Dip chart of {tank.name}</caption>
+        <thead className="text-faint">
+          <tr>
+            <th className="text-left font-normal">deep, {lengthUnit(units)}</th>
+            <th className="text-right font-normal">level, {unit}</th>
+            <th className="text-right font-normal">as it stands, {unit}</th>
+          </tr>
+        </thead>
+        <tbody className="figures text-[15px]">
+          {level.map((dip, i) => (
+            <tr key={dip.depthMm} className="border-t border-rule">
+              <td>{formatLengthFigure(dip.depthMm - min.z, units)}</td>
+              <td className="text-right">{litres(dip.litres)}</td>
+              <td className="text-right">{litres(here[i]!.litres)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="pt-1 text-[12px] leading-snug text-faint">
+        Inside, from the bottom up; as it stands: {describeAttitude(attitude, kind)}.
+      </p>
+    </Group>
+  );
+}
+
+// Only the group the button stands in goes on paper.
+function printGroup(button: HTMLElement): void {
+  const group = button.closest("fieldset");
+  group?.classList.add("printing");
+  window.print();
+  group?.classList.remove("printing");
+}
+
+const toNew = (tank: Tank, kind: SenderKind): Sender => {
+  const { min, max } = measureExtent(tank.solid);
+  const heightMm = max.z - min.z;
+  return {
+    kind,
+    xMm: Math.round((min.x + max.x) / 2),
+    yMm: Math.round((min.y + max.y) / 2),
+    lowMm: Math.round(heightMm * 0.1),
+    highMm: Math.round(heightMm * 0.9),
+  };
+};
+
+function GaugeFields({ tank }: { readonly tank: Tank }) {
+  const rig = useWorkbench((state) => state.history!.design.rig);
+  const fullL = useWorkbench((state) => state.evaluation?.tanks.find((t) => t.tankId === tank.id)?.worst.litres ?? 0);
+  const units = useWorkbench((state) => state.units);
+  const { set } = useEdits();
+  const at = { kind: "tank", id: tank.id } as const;
+  const path = (...keys: string[]) => ["tanks", tank.id, "sender", ...keys];
+  const { sender } = tank;
+  const attitudes = useMemo(() => listParkedStandings(rig).map(({ attitude }) => attitude), [rig]);
+  const error = useMemo(
+    () => (sender ? computeSenderError(tank, sender, attitudes, fullL) : null),
+    [tank, sender, attitudes, fullL],
+  );
+  const litres = (value: number) => formatQuantity(value, "volume", units);
+  const field = (key: "xMm" | "yMm" | "lowMm" | "highMm", label: string) =>
+    sender && (
+      <NumberField
+        label={label}
+        value={sender[key]}
+        quantity="length"
+        onCommit={(value) => set(at, path(key), value)}
+      />
+    );
+  return (
+    <Group title="Gauge">
+      <Pick<SenderKind | "none">
+        label="Kind"
+        value={sender?.kind ?? "none"}
+        names={{
+          none: "None: dip it",
+          ...(Object.fromEntries(SENDER_KINDS.map((k) => [k, SENDER_NAMES[k].name])) as Record<SenderKind, string>),
+        }}
+        onPick={(kind) => set(at, path(), kind === "none" ? null : sender ? { ...sender, kind } : toNew(tank, kind))}
+      />
+      {sender && error && (
+        <>
+          <p className="text-[12px] leading-snug text-faint">{SENDER_NAMES[sender.kind].plain}</p>
+          {field("xMm", "From the tank's rear")}
+          {field("yMm", "From its right side")}
+          {field("lowMm", "Tells from")}
+          {field("highMm", "Tells up to")}
+          <p className="pt-1 text-[13px] text-faint" data-testid="gauge-error">
+            Where you park it shows up to{" "}
+            <span className="figures text-[15px] text-ink">{litres(error.mostUnderL)}</span> too little (
+            {describeAttitude(error.underAt, rig.kind)}) and up to{" "}
+            <span className="figures text-[15px] text-ink">{litres(error.mostOverL)}</span> too much (
+            {describeAttitude(error.overAt, rig.kind)}).
+          </p>
+          <SenderMarks tank={tank} sender={sender} />
+          <Button className="mt-1" onClick={() => set(at, path(), findBestPlace(tank, sender, attitudes, fullL))}>
+            Put it where it is least out
+          </Button>
+        </>
+      )}
+    </Group>
+  );
+}
+
+/** What it shows against what is in the tank, and what it cannot tell. */
+function SenderMarks({ tank, sender }: { readonly tank: Tank; readonly sender: Sender }) {
+  const attitude = useWorkbench((state) => state.attitude);
+  const units = useWorkbench((state) => state.units);
+  const marks = listSenderMarks(tank, sender, attitude);
+  const { belowL, aboveL } = measureDeadBands(tank, sender);
+  const litres = (value: number) => formatQuantity(value, "volume", units);
+  const hasOhms = marks.some(({ ohms }) => ohms !== null);
+  return (
+    <>
+      <table className="mt-1 w-full text-[13px]" aria-label="What the gauge shows">
+        <thead className="text-faint">
+          <tr>
+            <th className="text-left font-normal">deep</th>
+            {hasOhms && <th className="text-right font-normal">0–190</th>}
+            {hasOhms && <th className="text-right font-normal">240–33</th>}
+            <th className="text-right font-normal">shows</th>
+            <th className="text-right font-normal">true here</th>
+          </tr>
+        </thead>
+        <tbody className="figures text-[15px]">
+          {marks.map(({ depthMm, levelL, hereL, ohms }) => (
+            <tr key={depthMm} className="border-t border-rule">
+              <td>{formatLength(depthMm, units)}</td>
+              {ohms && <td className="text-right">{Math.round(ohms.rising)} Ω</td>}
+              {ohms && <td className="text-right">{Math.round(ohms.falling)} Ω</td>}
+              <td className="text-right">{litres(levelL)}</td>
+              <td className="text-right">{litres(hereL)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="pt-1 text-[12.5px] text-faint">
+        It tells nothing of the lowest {litres(belowL)} and of the last {litres(aboveL)}.
+      </p>
+    </>
+  );
+}
+
+function RunningEmpty({ tank }: { readonly tank: Tank }) {
+  const design = useWorkbench((state) => state.history!.design);
+  const result = useWorkbench((state) => state.evaluation?.tanks.find((t) => t.tankId === tank.id) ?? null);
+  const units = useWorkbench((state) => state.units);
+  const { dumpAttitude, dumpHose } = design.rig;
+  const outlet = tank.ports.find(({ kind }) => kind === "outlet");
+  const run = useMemo(() => {
+    if (!outlet || !result) return null;
+    const airway = result.air?.stretches.map(({ pipe }) => pipe) ?? null;
+    const { boreMm, dropMm } = findOutletWay(outlet, dumpHose);
+    const up = computeUp(dumpAttitude);
+    return computeEmptying(tank, { ...outlet, boreMm }, up, result.level.litres, { airway, dropM: dropMm / 1000 });
+  }, [tank, outlet, result, dumpAttitude, dumpHose]);
+  if (!run || !outlet) return null;
+  const behindL = Math.min(run.leftL, result?.leftL ?? 0);
+  const clearMm = tank.atMm.z + outlet.atMm.z - design.rig.groundZMm;
+  return (
+    <Group title="Running empty">
+      <p className="text-[13px] text-faint">
+        Takes <span className="figures text-[18px] text-ink">{describeSeconds(run.seconds)}</span> to empty from full,
+        slowed by the breather, until it only trickles.{" "}
+        {formatQuantity(Math.max(0, run.leftL - behindL), "volume", units)} trickle after that
+        {behindL > 0.005 && `; ${formatQuantity(behindL, "volume", units)} stay behind below the outlet`}.
+      </p>
+      <EmptyingCurve run={run} units={units} />
+      <p className="text-[12px] leading-snug text-faint">
+        The outlet is {formatLength(Math.round(clearMm), units)} over the ground
+        {clearMm < 150 ? ": low for a hose and a bucket" : ""}.
+      </p>
+    </Group>
+  );
+}
+
+const CFM_PER_M3_H = 1 / (60 * (MM_PER_FT / 1000) ** 3);
+
+const describeAir = (m3PerH: number, units: Units): string =>
+  units === "metric" ? `${m3PerH.toFixed(0)} m³/h` : `${(m3PerH * CFM_PER_M3_H).toFixed(1)} cu ft/min`;
+
+function ColdNight({ tank }: { readonly tank: Tank }) {
+  const rules = useWorkbench((state) => state.history!.design.rules);
+  const share = useWorkbench((state) => state.fillShare);
+  const units = useWorkbench((state) => state.units);
+  const airC = lookUpValue(rules, "nightAir");
+  const frost = computeTankFrost(tank, share, DUSK_C, airC);
+  if (frost.hoursToFreezing === null || frost.hoursToTenth === null) return null;
+  const at = { kind: "tank", id: tank.id } as const;
+  const figure = (working: "tankFreezing" | "tankIce" | "padPower", label: string, text: string) => (
+    <Figure working={toWorkingId(working, at)} label={label} className="text-[15px] text-ink">
+      {text}
+    </Figure>
+  );
+  const carriers = computeHeatCarriers(frost.holdW);
+  const hours = (value: number) => formatQuantity(value, "hours", units);
+  return (
+    <Group title="Cold night">
+      <p className="text-[13px] text-faint" data-testid="cold-night">
+        At {formatQuantity(airC, "temperature", units)}, so full as it is drawn and{" "}
+        {formatQuantity(DUSK_C, "temperature", units)} warm, its water is at freezing point in{" "}
+        {figure("tankFreezing", "Until it is at freezing point", hours(frost.hoursToFreezing))} and a tenth of it is ice{" "}
+        {figure("tankIce", "Until a tenth is ice", hours(frost.hoursToTenth))} later. A pad of{" "}
+        {figure("padPower", "Pad that holds it", `${Math.ceil(frost.holdW)} W`)} holds it, {Math.ceil(frost.holdW * 10)}{" "}
+        Wh in a night of ten hours.
+      </p>
+      <p className="pt-1 text-[12.5px] text-faint">
+        From a heater beside it: {describeAir(carriers.airM3PerH, units)} of air that cools by {AIR_DROP_K} K, or{" "}
+        {formatQuantity(carriers.glycolLpm / 60, "flow", units)} of glycol that cools by {GLYCOL_DROP_K} K.
+      </p>
+    </Group>
+  );
+}

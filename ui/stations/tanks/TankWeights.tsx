@@ -1,0 +1,52 @@
+"use client";
+import { computeTankLoads } from "@/core/tanks/axleLoads";
+import { useWorkbench } from "@/store/useWorkbench";
+import { formatQuantity } from "@/words/units";
+import { Group } from "../../fields/Group";
+
+/** What the tanks weigh, empty and full, on which axle and side; what dumping before a drive saves. */
+export function TankWeights() {
+  const design = useWorkbench((state) => state.history!.design);
+  const units = useWorkbench((state) => state.units);
+  const loads = computeTankLoads(design);
+  if (!loads) {
+    return (
+      <Group title="Weight on the axles">
+        <p className="text-[13px] text-faint">Measure the axles at the station Rig first.</p>
+      </Group>
+    );
+  }
+  const kg = (value: number) => formatQuantity(value, "weight", units);
+  return (
+    <Group title="Weight on the axles">
+      <table className="w-full text-[13px]" aria-label="Weight on the axles">
+        <thead className="text-faint">
+          <tr>
+            <th className="text-left font-normal">all tanks</th>
+            <th className="text-right font-normal">empty</th>
+            <th className="text-right font-normal">full</th>
+            <th className="text-right font-normal">may carry</th>
+          </tr>
+        </thead>
+        <tbody className="figures text-[15px]">
+          {loads.axles.map(({ name, emptyKg, fullKg, spareKg }) => (
+            <tr key={name} className="border-t border-rule">
+              <th scope="row" className="text-left font-normal">
+                {name}
+              </th>
+              <td className="text-right">{kg(emptyKg)}</td>
+              <td className={`text-right ${spareKg !== null && fullKg > spareKg ? "text-signal" : ""}`}>
+                {kg(fullKg)}
+              </td>
+              <td className="text-right">{spareKg === null ? "not known" : kg(spareKg)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="pt-1 text-[13px] text-faint">
+        Full they are {kg(loads.leftKg)} on the left and {kg(loads.rightKg)} on the right. Dumped before a drive you
+        carry {kg(loads.fullKg - loads.emptyKg)} less.
+      </p>
+    </Group>
+  );
+}
