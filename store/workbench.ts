@@ -25,6 +25,7 @@ const INITIAL: WorkbenchState = {
   findingId: null,
   drainId: null,
   fixtureId: null,
+  tankId: null,
   exaggeration: null,
   overlay: null,
   preview: null,
@@ -62,6 +63,7 @@ export function loadDesign(opened: Design | History, save: SaveState = "saved"):
     findingId: null,
     drainId: null,
     fixtureId: null,
+    tankId: null,
     wantedDays: null,
     preview: null,
     pour: null,
@@ -186,6 +188,7 @@ export type ViewChange = Partial<
     | "findingId"
     | "drainId"
     | "fixtureId"
+    | "tankId"
     | "exaggeration"
     | "overlay"
     | "pour"

@@ -452,6 +452,10 @@ export function describePart(at: PartRef, design: Design): string {
   switch (at.kind) {
     case "rig":
       return design.name;
+    case "axle":
+      return design.rig.axles[at.index]?.name ?? `Axle ${at.index + 1}`;
+    case "measure":
+      return RIG_LINE_NAMES[design.rig.kind === "boat" ? "boat" : "land"][at.of];
     case "habits":
       return "Habits";
     case "store":
@@ -484,6 +488,11 @@ export function describePart(at: PartRef, design: Design): string {
       return design.name;
   }
 }
+
+const RIG_LINE_NAMES = {
+  land: { ground: "Ground", sill: "Sill line", waterline: "Waterline", front: "Front edge of the floor" },
+  boat: { ground: "Keel", sill: "Lowest line", waterline: "Waterline", front: "Front edge of the sole" },
+} as const;
 
 function describeTankPort(tankId: string, portId: string, design: Design): string {
   const tank = design.tanks.find((t) => t.id === tankId);

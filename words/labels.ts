@@ -19,11 +19,44 @@ import type { LoadCaseId } from "@/core/fixing/fixing";
 
 /** Stations of the work, as they stand on the stair. */
 export const STATION_NAMES = {
-  rig: { name: "Rig", plain: "What you start from: floor, ground, sills and what is under them." },
-  days: { name: "Days", plain: "Who lives in it, what they do with water, and how long that lasts." },
-  tanks: { name: "Tanks", plain: "Where the waste water waits until it is dumped." },
-  falls: { name: "Falls", plain: "Sink, trap and drain: does the water run, wherever you park?" },
-  air: { name: "Air", plain: "Breathers and vents, so that no trap is blown or sucked out." },
+  rig: {
+    name: "Rig",
+    plain: "What you start from: floor, ground, sills and what is under them.",
+    stage: "The rig from the side",
+    pane: "Side",
+  },
+  days: {
+    name: "Days",
+    plain: "Who lives in it, what they do with water, and how long that lasts.",
+    stage: "The days",
+    pane: "Levels",
+  },
+  tanks: {
+    name: "Tanks",
+    plain: "Where the waste water waits until it is dumped.",
+    stage: "The tank",
+    pane: "Tank",
+  },
+  falls: {
+    name: "Falls",
+    plain: "Sink, trap and drain: does the water run, wherever you park?",
+    stage: "The long section",
+    pane: "Section",
+  },
+  air: {
+    name: "Air",
+    plain: "Breathers and vents, so that no trap is blown or sucked out.",
+    stage: "The breather",
+    pane: "Breather",
+  },
+} as const;
+
+export const STATION_GROUP_NAMES = { design: "Design", build: "Build", live: "Live" } as const;
+
+export const RAMP_NAMES = {
+  between: "Ridge between the axles",
+  behind: "Ramp behind the last axle",
+  before: "Ramp before the first axle",
 } as const;
 
 export const RIG_NAMES: Readonly<Record<RigKind, string>> = {

@@ -3,7 +3,7 @@ import { add, interpolate, subtract, type Vec3, vec } from "../geometry/vec";
 import { clamp } from "../quantity/tolerance";
 import type { Design } from "./design";
 import type { Edit, EditOp, EditPath } from "./edit";
-import type { PartRef } from "./part";
+import type { PartRef, RigLine } from "./part";
 import type { Drain, Line, Tank } from "./plumbing";
 
 /** A thing that can be dragged: a part with a place, or the floor passage of a drain's leg. */
@@ -16,6 +16,12 @@ export function findPlaceMm(design: Design, part: Movable): Vec3 | null {
       return design.fixtures.find((f) => f.id === part.id)?.outletMm ?? null;
     case "tank":
       return design.tanks.find((t) => t.id === part.id)?.atMm ?? null;
+    case "axle": {
+      const axle = design.rig.axles[part.index];
+      return axle ? vec(axle.xMm, 0, design.rig.groundZMm) : null;
+    }
+    case "measure":
+      return findRigLine(design, part.of);
     case "gear":
       return design.gear.find((g) => g.id === part.id)?.atMm ?? null;
     case "obstacle":
@@ -38,6 +44,15 @@ export function findPlaceMm(design: Design, part: Movable): Vec3 | null {
     default:
       return null;
   }
+}
+
+const RIG_LINE_KEYS = { ground: "groundZMm", sill: "sillZMm", waterline: "waterlineZMm" } as const;
+
+// Each at the middle of the rig, but the front edge where it is.
+function findRigLine({ rig }: Design, of: RigLine): Vec3 | null {
+  if (of === "front") return vec(rig.lengthMm, 0, 0);
+  const z = rig[RIG_LINE_KEYS[of]];
+  return z === null ? null : vec(rig.lengthMm / 2, 0, z);
 }
 
 function findFreeEnd({ lines }: Design, lineId: string): Vec3 | null {
@@ -96,6 +111,10 @@ function listMoveOps(design: Design, part: Movable, from: Vec3, by: Vec3): EditO
   switch (part.kind) {
     case "fixture":
       return [set(["fixtures", part.id, "outletMm"], to), ...carryStack(design, part.id, by)];
+    case "axle":
+      return [set(["rig", "axles", part.index, "xMm"], to.x)];
+    case "measure":
+      return part.of === "front" ? [set(["rig", "lengthMm"], to.x)] : [set(["rig", RIG_LINE_KEYS[part.of]], to.z)];
     case "gear":
       return [set(["gear", part.id, "atMm"], to)];
     case "obstacle":

@@ -1,6 +1,12 @@
+export type RigLine = "ground" | "sill" | "waterline" | "front";
+
 /** A part of a design that a finding, a figure or a selection is about. */
 export type PartRef =
   | { readonly kind: "rig" }
+  /** An axle, counted from the first in the list. */
+  | { readonly kind: "axle"; readonly index: number }
+  /** Lines of the rig that are measured: the ground, the sills, the waterline, the front edge of the floor. */
+  | { readonly kind: "measure"; readonly of: RigLine }
   | { readonly kind: "habits" }
   /** Tanks that store together, fresh water as a whole, or a vessel, by the store's id. */
   | { readonly kind: "store"; readonly id: string }

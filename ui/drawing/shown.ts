@@ -1,5 +1,5 @@
 import type { Design } from "@/core/design/design";
-import type { Drain } from "@/core/design/plumbing";
+import type { Drain, Tank } from "@/core/design/plumbing";
 import type { WorkbenchState } from "@/store/state";
 
 /** Findings that have a spot: they are marked in the drawings. */
@@ -24,4 +24,11 @@ export function findShownResult(state: WorkbenchState) {
   const design = state.history?.design;
   const drain = design ? findShownDrain(design, state.drainId) : null;
   return state.evaluation?.drains.find((result) => result.lineId === drain?.id) ?? null;
+}
+
+/** The tank on the stage: the one chosen, else the one picked in a drawing, else where the drain shown ends, else the first. */
+export function findShownTank(state: WorkbenchState): Tank | null {
+  const tanks = state.history?.design.tanks ?? [];
+  const ends = findShownResult(state)?.tankId;
+  return tanks.find(({ id }) => id === state.tankId) ?? tanks.find(({ id }) => id === ends) ?? tanks[0] ?? null;
 }

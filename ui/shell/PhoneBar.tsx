@@ -2,9 +2,9 @@
 import { PANES, type Pane } from "@/store/state";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
+import { STATION_NAMES } from "@/words/labels";
 
-const PANE_NAMES: Readonly<Record<Pane, string>> = {
-  section: "Section",
+const PANE_NAMES: Readonly<Record<Exclude<Pane, "section">, string>> = {
   plan: "Plan",
   level: "Level",
   findings: "Findings",
@@ -14,8 +14,7 @@ const PANE_NAMES: Readonly<Record<Pane, string>> = {
 /** On a phone one thing at a time; the bar says which. */
 export function PhoneBar() {
   const pane = useWorkbench((state) => state.pane);
-  // at the station of the days the levels over them stand where the section does
-  const isDays = useWorkbench((state) => state.station === "days");
+  const station = useWorkbench((state) => state.station);
   const musts = useWorkbench((state) => state.evaluation?.findings.filter((f) => f.severity === "must").length ?? 0);
   return (
     <nav
@@ -30,7 +29,7 @@ export function PhoneBar() {
           onClick={() => look({ pane: at })}
           className={`plate relative min-h-14 flex-1 border-t-[3px] text-[15px] ${pane === at ? "border-enamel text-enamel" : "border-transparent text-faint"}`}
         >
-          {at === "section" && isDays ? "Levels" : PANE_NAMES[at]}
+          {at === "section" ? STATION_NAMES[station].pane : PANE_NAMES[at]}
           {at === "findings" && musts > 0 && (
             <span className="figures absolute top-1 right-2 bg-signal px-1 text-[13px] leading-4 text-on-signal">
               {musts}

@@ -9,10 +9,8 @@ import { FindingsPanel } from "../findings/FindingsPanel";
 import { NoticeBar } from "../kit/NoticeBar";
 import { LevelPanel } from "../level/LevelPanel";
 import { PlanView } from "../plan/PlanView";
-import { FallStrip } from "../section/FallStrip";
-import { LongSectionView } from "../section/LongSectionView";
-import { SectionHeader } from "../section/SectionHeader";
-import { MeasuresPanel } from "../stations/MeasuresPanel";
+import { Panel } from "../stations/Panel";
+import { Stage } from "../stations/Stage";
 import { Announcer } from "./Announcer";
 import { Boundary } from "./Boundary";
 import { openFile, startSession } from "./browserSession";
@@ -26,10 +24,6 @@ import { WelcomeBar } from "./WelcomeBar";
 const Overlays = dynamic(() => import("./Overlays").then((module) => module.Overlays), { ssr: false });
 
 const RearView = dynamic(() => import("../rear/RearView").then((module) => module.RearView), { ssr: false });
-const DaysStage = dynamic(() => import("../stations/days/DaysStage").then((module) => module.DaysStage), {
-  ssr: false,
-});
-const PourBar = dynamic(() => import("../pour/PourBar").then((module) => module.PourBar), { ssr: false });
 
 /** The whole workbench: stair and level at the left, drawings in the middle, findings and measures at the right. */
 export function Workbench() {
@@ -39,8 +33,6 @@ export function Workbench() {
   const lookFrom = useWorkbench((state) => state.look);
   // a tool wants room to work in
   const isTooled = useWorkbench((state) => state.tool !== null);
-  const isPouring = useWorkbench((state) => state.pour !== null);
-  const isDays = useWorkbench((state) => state.station === "days");
   const [isOver, setIsOver] = useState(false);
   useHotkeys();
   useKeepFocus();
@@ -93,38 +85,9 @@ export function Workbench() {
             </div>
           </div>
           <div className={`flex min-w-0 flex-1 flex-col ${on("section", "plan")}`}>
-            {isDays ? (
-              <div className={`flex min-h-0 flex-[9] flex-col ${on("section")}`}>
-                <RegionContext value="section">
-                  <Boundary name="The days">
-                    <DaysStage />
-                  </Boundary>
-                </RegionContext>
-              </div>
-            ) : (
-              <>
-                <div className={`flex min-h-0 flex-[7] flex-col ${on("section")}`}>
-                  <RegionContext value="findings">
-                    <Boundary name="The verdict">
-                      <SectionHeader />
-                    </Boundary>
-                  </RegionContext>
-                  <RegionContext value="section">
-                    <Boundary name="The long section">
-                      <LongSectionView />
-                    </Boundary>
-                  </RegionContext>
-                </div>
-                <div className={on("section")}>
-                  <Boundary name="The pour">{isPouring && <PourBar />}</Boundary>
-                  <RegionContext value="strip">
-                    <Boundary name="The fall budget">
-                      <FallStrip />
-                    </Boundary>
-                  </RegionContext>
-                </div>
-              </>
-            )}
+            <div className={`flex min-h-0 flex-[9] flex-col ${on("section")}`}>
+              <Stage />
+            </div>
             <div
               className={`flex min-h-0 flex-col border-t border-ink ${isTooled ? "flex-[12]" : "flex-[4]"} ${on("plan")}`}
             >
@@ -149,7 +112,7 @@ export function Workbench() {
               <PhoneStations />
               <RegionContext value="measures">
                 <Boundary name="This station">
-                  <MeasuresPanel />
+                  <Panel />
                 </Boundary>
               </RegionContext>
             </div>

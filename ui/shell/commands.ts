@@ -7,6 +7,7 @@ import { STATION_NAMES } from "@/words/labels";
 import { findShownDrain } from "../drawing/shown";
 import { EXAGGERATIONS } from "../drawing/view";
 import { tiltToWorst } from "../level/tiltToWorst";
+import { STATION_DESCRIPTORS } from "../stations/stations";
 import { session, setTheme, setUnits } from "./browserSession";
 
 /** Something that can be done from the keyboard, from the palette, or both. */
@@ -54,10 +55,10 @@ export const COMMANDS: readonly Command[] = [
     words: ["export", "backup", "download", "share"],
     run: () => session.download(),
   },
-  ...STATIONS.map((station, i) => ({
+  ...STATIONS.map((station) => ({
     id: `station-${station}`,
     name: `Station ${STATION_NAMES[station].name}`,
-    keys: [String(i + 1)],
+    keys: [STATION_DESCRIPTORS[station].key],
     run: () => look({ station, pane: "measures" }),
   })),
   { id: "level", name: "Tilt to level", keys: ["l"], run: () => tilt(LEVEL) },

@@ -12,7 +12,6 @@ import { Pick } from "../../kit/Pick";
 import { TextField } from "../../kit/TextField";
 import { AxleMeasures } from "./AxleMeasures";
 import { ObstacleMeasures } from "./ObstacleMeasures";
-import { RampFigures } from "./RampFigures";
 
 const AT = { kind: "rig" } as const;
 
@@ -48,7 +47,6 @@ export function RigMeasures() {
         />
         <NumberField label="Floor, width" value={rig.widthMm} quantity="length" step={10} onCommit={field("widthMm")} />
       </Group>
-      <RampFigures />
       <Group title="Heights over the floor">
         <NumberField
           label={boat ? "Underside of the keel" : "Ground"}

@@ -10,6 +10,7 @@ import { view as look, workbench } from "@/store/workbench";
 import { describeAttitude } from "@/words/attitudes";
 import { WATER_NAMES } from "@/words/labels";
 import { formatQuantity } from "@/words/units";
+import { findShownTank } from "../../drawing/shown";
 import { Group } from "../../fields/Group";
 import { PlaceFields } from "../../fields/PlaceFields";
 import { useEdits } from "../../fields/useEdits";
@@ -33,14 +34,12 @@ const FrostMeasures = dynamic(() => import("./FrostMeasures").then((module) => m
 const WeighSizes = dynamic(() => import("./WeighSizes").then((module) => module.WeighSizes), { ssr: false });
 const TankTemplates = dynamic(() => import("./TankTemplates").then((module) => module.TankTemplates), { ssr: false });
 
-/** Each tank with what it really holds, its inside, its place and its ports. */
+/** The tank on the stage with what it really holds, its inside, its place and its ports. */
 export function TanksMeasures() {
-  const tanks = useWorkbench((state) => state.history!.design.tanks);
+  const tank = useWorkbench(findShownTank);
   return (
     <>
-      {tanks.map((tank) => (
-        <TankMeasures key={tank.id} tank={tank} />
-      ))}
+      {tank && <TankMeasures key={tank.id} tank={tank} />}
       <TankWeights />
       <FrostMeasures />
       <AddTank />

@@ -1,0 +1,272 @@
+"use client";
+import { useId, useMemo, useRef, useState } from "react";
+import type { Vent } from "@/core/design/plumbing";
+import { buildNetwork, listFixturesOf } from "@/core/falls/network";
+import { layOutVentSection, unprojectVentPull, type VentSection } from "@/core/section/ventSection";
+import { toWorkingId } from "@/core/workings/working";
+import { useWorkbench } from "@/store/useWorkbench";
+import { describePart } from "@/words/findings";
+import { formatLength, formatQuantity, type Units } from "@/words/units";
+import { DrawingTools, TOOLS_CORNER } from "../../drawing/DrawingTools";
+import { HaloText } from "../../drawing/HaloText";
+import { Handle, type Pull } from "../../drawing/Handle";
+import { Hatches } from "../../drawing/Hatches";
+import { Outline, Paper, Stroke } from "../../drawing/Stroke";
+import { useFrame } from "../../drawing/useFrame";
+import { useZoom } from "../../drawing/useZoom";
+import { type Bounds, fitView, listPoints, toPoints, type View } from "../../drawing/view";
+import { Figure } from "../../kit/Figure";
+import { StagePick } from "../../kit/StagePick";
+import { StageHeader } from "../StageHeader";
+
+const PAD = { left: 70, right: 110, top: 42, bottom: 104 };
+/** Strip of the pressure under the drawing, px. */
+const STRIP_PX = 74;
+
+/** The breather unrolled like a drain: heights, dips, tees, its end, where the water may come to, and the pressure along it. */
+export function AirStage() {
+  const design = useWorkbench((state) => state.history?.design ?? null);
+  const [ventId, setVentId] = useState<string | null>(null);
+  if (!design) return null;
+  const vents = design.lines.filter((line): line is Vent => line.kind === "vent");
+  const vent = vents.find(({ id }) => id === ventId) ?? vents[0];
+  if (!vent) {
+    return (
+      <section aria-label="The breather" className="flex flex-1 items-center justify-center bg-sheet p-8">
+        <p>No breather yet. Fit one at the right: a tank without air gurgles, and sucks its traps dry.</p>
+      </section>
+    );
+  }
+  return <VentSheet key={vent.id} vent={vent} vents={vents} onPick={setVentId} />;
+}
+
+type VentSheetProps = { readonly vent: Vent; readonly vents: readonly Vent[]; readonly onPick: (id: string) => void };
+
+function VentSheet({ vent, vents, onPick }: VentSheetProps) {
+  const design = useWorkbench((state) => state.history!.design);
+  const attitude = useWorkbench((state) => state.attitude);
+  const dragBase = useWorkbench((state) => state.dragBase);
+  const exaggeration = useWorkbench((state) => state.exaggeration);
+  const units = useWorkbench((state) => state.units);
+  const result = useWorkbench((state) => state.evaluation?.tanks.find((t) => t.tankId === vent.fromTank) ?? null);
+  const frame = useFrame<SVGSVGElement>();
+  const zooming = useZoom(frame.element);
+  const hatch = useId().replace(/[^a-z0-9]/gi, "");
+  const still = useRef<Bounds | null>(null);
+  const section = useMemo(() => {
+    const fillLps = listFixturesOf(buildNetwork(design), vent.fromTank).reduce((sum, f) => sum + f.inflowLps, 0);
+    return layOutVentSection(design, vent, attitude, result?.air ?? null, fillLps);
+  }, [design, vent, attitude, result]);
+  if (!dragBase || !still.current) still.current = toBounds(section);
+  const bounds = still.current;
+  const { width, height } = frame.size;
+  const { zoom } = zooming;
+  const view = useMemo(() => {
+    const pad = width < 600 ? { ...PAD, left: 28, right: 40 } : PAD;
+    return fitView({ bounds, width, height, pad, exaggeration, zoom });
+  }, [bounds, width, height, exaggeration, zoom]);
+  const air = result?.air ?? null;
+  return (
+    <section aria-label="The breather" className="flex min-h-0 flex-1 flex-col bg-sheet">
+      <StageHeader
+        title={vent.name}
+        choice={
+          vents.length > 1 ? (
+            <StagePick label="Breather shown" value={vent.id} options={vents} onPick={onPick} />
+          ) : undefined
+        }
+        text={
+          air ? (
+            <>
+              Dumping sucks{" "}
+              <Figure
+                working={toWorkingId("dumpSuction", { kind: "tank", id: vent.fromTank })}
+                label="Suction while dumping"
+                className="font-semibold"
+              >
+                {formatQuantity(air.suctionPa, "pressure", units)}
+              </Figure>
+              {air.sealAfterMm !== null && (
+                <>
+                  ;{" "}
+                  <span className={air.breaksSeal ? "font-semibold text-signal" : ""}>
+                    {air.breaksSeal
+                      ? "the weakest trap is pulled through"
+                      : `the weakest trap keeps ${formatLength(air.sealAfterMm, units)} of seal`}
+                  </span>
+                </>
+              )}
+              .
+            </>
+          ) : (
+            <>Give the tank a dump outlet: then what its breather takes is reckoned.</>
+          )
+        }
+      />
+      <div className="apart relative min-h-0 flex-1">
+        <svg
+          ref={frame.ref}
+          className="drawing absolute inset-0 size-full"
+          role="group"
+          aria-label={`${vent.name} unrolled from its tank to the open air`}
+        >
+          <Paper />
+          <Hatches id={hatch} />
+          {width > 0 && (
+            <>
+              <Around section={section} view={view} hatch={hatch} />
+              <Course section={section} view={view} units={units} />
+              <Pressures section={section} view={view} units={units} />
+              {section.nodes
+                .filter(({ role }) => role !== "port")
+                .map((node) => (
+                  <Handle
+                    key={`${node.lineId}-${node.point}`}
+                    part={{ kind: "bend", lineId: node.lineId, index: node.point }}
+                    label={`Move ${describePart({ kind: "bend", lineId: node.lineId, index: node.point }, design)}`}
+                    at={[view.x(node.s), view.y(node.h)]}
+                    pxPerMm={{ x: view.kx, y: view.ky }}
+                    toShift={(base, pull: Pull) => {
+                      const now = base.lines.find((line): line is Vent => line.kind === "vent" && line.id === vent.id);
+                      return unprojectVentPull(base, now ?? vent, node, attitude, pull.across, pull.up);
+                    }}
+                  />
+                ))}
+            </>
+          )}
+        </svg>
+        <div className={TOOLS_CORNER}>
+          <DrawingTools zooming={zooming} of="breather" />
+        </div>
+      </div>
+    </section>
+  );
+}
+
+type PartProps = { readonly section: VentSection; readonly view: View };
+
+// Floor and ground, and how high the tank's water may come, as it stands and at the worst.
+function Around({ section, view, hatch }: PartProps & { readonly hatch: string }) {
+  const [from, to] = [section.nodes[0]!.s - 4000, section.nodes.at(-1)!.s + 4000];
+  const line = (h: number) => toPoints(view, [[from, h] as const, [to, h] as const]);
+  const { floorH } = section;
+  const floor = toPoints(view, [
+    [from, floorH[0]] as const,
+    [section.nodes[0]!.s, floorH[0]] as const,
+    [section.nodes.at(-1)!.s, floorH[1]] as const,
+    [to, floorH[1]] as const,
+  ]);
+  return (
+    <g>
+      <Stroke points={line(section.groundH)} stroke="var(--ink)" strokeWidth={1.4} />
+      <Outline
+        points={toPoints(view, [
+          [from, section.groundH] as const,
+          [to, section.groundH] as const,
+          [to, section.groundH - 60] as const,
+          [from, section.groundH - 60] as const,
+        ])}
+        fill={`url(#${hatch}-ground)`}
+      />
+      <Stroke points={floor} stroke="var(--edge)" strokeWidth={1.4} strokeDasharray="12 3" />
+      <HaloText x={8} y={view.y(floorH[0]) - 5}>
+        Under the floor
+      </HaloText>
+      <Stroke points={line(section.floodH)} stroke="var(--water)" strokeWidth={1.6} />
+      <HaloText x={8} y={view.y(section.floodH) + 14}>
+        Water at full
+      </HaloText>
+      {section.worstFloodH > section.floodH + 1 && (
+        <>
+          <Stroke points={line(section.worstFloodH)} stroke="var(--signal)" strokeWidth={1.2} strokeDasharray="7 4" />
+          <HaloText x={view.width - 8} y={view.y(section.worstFloodH) - 5} anchor="end" tone="signal">
+            Full, standing at the worst
+          </HaloText>
+        </>
+      )}
+    </g>
+  );
+}
+
+function Course({ section, view, units }: PartProps & { readonly units: Units }) {
+  const points = toPoints(
+    view,
+    section.nodes.map(({ s, h }) => [s, h] as const),
+  );
+  const end = section.nodes.at(-1)!;
+  return (
+    <g fill="none" strokeLinejoin="round">
+      <Stroke points={points} stroke="var(--ink)" strokeWidth={9} />
+      <Stroke points={points} stroke="var(--sheet)" strokeWidth={5.5} />
+      <Stroke points={points} stroke="var(--ink)" strokeWidth={1} strokeDasharray="1 5" />
+      {section.nodes.map(({ lineId, point, s, h, role, dipMm }) => (
+        <g key={`${lineId}-${point}`}>
+          {dipMm > 0.5 && (
+            <HaloText x={view.x(s)} y={view.y(h) + 24} anchor="middle" tone="signal">
+              {`sags ${formatLength(dipMm, units)}`}
+            </HaloText>
+          )}
+          {role === "tee" && (
+            <HaloText x={view.x(s)} y={view.y(h) - 12} anchor="middle">
+              tee
+            </HaloText>
+          )}
+        </g>
+      ))}
+      <g stroke="var(--ink)" strokeWidth={2}>
+        <Stroke
+          points={listPoints([
+            [view.x(end.s) - 8, view.y(end.h) - 3],
+            [view.x(end.s) + 8, view.y(end.h) - 3],
+          ])}
+        />
+      </g>
+      <HaloText x={view.x(end.s) + 14} y={view.y(end.h) + 4} tone="ink">
+        {`open end, ${formatLength(end.h - section.floodH, units)} over full`}
+      </HaloText>
+      <HaloText x={view.x(section.nodes[0]!.s) - 10} y={view.y(section.nodes[0]!.h) + 16} anchor="end" tone="ink">
+        tank
+      </HaloText>
+    </g>
+  );
+}
+
+// From nothing at the open end to the whole at the tank: sucked while dumping, pushed while filling.
+function Pressures({ section, view, units }: PartProps & { readonly units: Units }) {
+  const most = Math.max(1, ...section.suctionPa, ...section.fillPa);
+  const base = view.height - 12;
+  const y = (pa: number) => base - (pa / most) * (STRIP_PX - 34);
+  const curve = (values: readonly number[]) =>
+    listPoints(section.nodes.map(({ s }, i) => [view.x(s), y(values[i]!)] as const));
+  const first = view.x(section.nodes[0]!.s);
+  return (
+    <g data-testid="vent-pressure">
+      <Stroke
+        points={listPoints([
+          [0, base],
+          [view.width, base],
+        ])}
+        stroke="var(--edge)"
+      />
+      <Stroke points={curve(section.suctionPa)} stroke="var(--signal)" strokeWidth={2.2} />
+      <Stroke points={curve(section.fillPa)} stroke="var(--enamel)" strokeWidth={2.2} strokeDasharray="6 3" />
+      <HaloText x={first - 6} y={y(section.suctionPa[0] ?? 0) + 4} anchor="end" tone="signal">
+        {formatQuantity(section.suctionPa[0] ?? 0, "pressure", units)}
+      </HaloText>
+      <HaloText x={8} y={base - STRIP_PX + 4}>
+        Pressure along it: whole line sucked while dumping, broken line pushed while filling
+      </HaloText>
+    </g>
+  );
+}
+
+const toBounds = ({ nodes, floodH, floorH, groundH }: VentSection): Bounds => {
+  const hs = [...nodes.map(({ h }) => h), floodH, ...floorH];
+  const ss = nodes.map(({ s }) => s);
+  return {
+    left: Math.min(...ss) - 60,
+    right: Math.max(Math.max(...ss), Math.min(...ss) + 400) + 60,
+    low: Math.max(groundH, Math.min(...hs) - 120),
+    high: Math.max(...hs) + 40,
+  };
+};

@@ -1,0 +1,81 @@
+import type { Severity } from "@/core/evaluate/findings";
+import { STATIONS, type Station, type WorkbenchState } from "@/store/state";
+import { RIG_NAMES } from "@/words/labels";
+import { formatLength, formatNumber, formatQuantity } from "@/words/units";
+import { findShownResult } from "../drawing/shown";
+import { toStation } from "../findings/stationOf";
+
+/** What a station is, besides its words, its stage and its panel: which group it stands in, its key, its headline figure. */
+export type StationDescriptor = {
+  readonly group: StationGroup;
+  readonly key: string;
+  /** The one figure it comes to. */
+  readonly toFigure: (state: WorkbenchState) => string;
+  /** The rig has a use for it; one without is folded, one press from being fitted. */
+  readonly isFitted: (state: WorkbenchState) => boolean;
+};
+
+export const STATION_GROUPS = ["design", "build", "live"] as const;
+export type StationGroup = (typeof STATION_GROUPS)[number];
+
+const always = () => true;
+
+export const STATION_DESCRIPTORS: Readonly<Record<Station, StationDescriptor>> = {
+  rig: {
+    group: "design",
+    key: "1",
+    isFitted: always,
+    toFigure: ({ history }) => (history ? RIG_NAMES[history.design.rig.kind].toLowerCase() : ""),
+  },
+  days: {
+    group: "design",
+    key: "2",
+    isFitted: always,
+    toFigure: ({ evaluation }) => {
+      const days = evaluation?.balance.endsBy.here?.days ?? null;
+      return days === null ? "no end to it" : `${formatNumber(days, 1)} days`;
+    },
+  },
+  tanks: {
+    group: "design",
+    key: "3",
+    isFitted: always,
+    toFigure: ({ history, evaluation, units }) => {
+      const waste = history?.design.tanks.filter(({ holds }) => holds === "grey" || holds === "black") ?? [];
+      if (waste.length === 0) return "no tank yet";
+      const ids = new Set(waste.map(({ id }) => id));
+      const usableL = evaluation?.tanks.reduce((sum, t) => sum + (ids.has(t.tankId) ? t.usableHereL : 0), 0) ?? 0;
+      return `${formatQuantity(usableL, "volume", units)} usable`;
+    },
+  },
+  falls: {
+    group: "design",
+    key: "4",
+    isFitted: always,
+    toFigure: (state) => {
+      const worst = findShownResult(state)?.worst.inHandMm ?? null;
+      if (worst === null) return "no drain";
+      const { units } = state;
+      return worst < 0 ? `${formatLength(-worst, units)} short` : `${formatLength(worst, units)} in hand`;
+    },
+  },
+  air: {
+    group: "design",
+    key: "5",
+    isFitted: always,
+    toFigure: ({ history }) => {
+      const vents = history?.design.lines.filter((line) => line.kind === "vent").length ?? 0;
+      return vents === 0 ? "no breather" : vents === 1 ? "breather open" : `${vents} breathers`;
+    },
+  },
+};
+
+/** The stations of a group, in the order the water meets them. */
+export const listStations = (group: StationGroup): Station[] =>
+  STATIONS.filter((station) => STATION_DESCRIPTORS[station].group === group);
+
+/** The worst that is found at a station; notes are not shown on the stair. */
+export const findWorst = ({ evaluation }: WorkbenchState, at: Station): Severity | null =>
+  (["must", "should"] as const).find((severity) =>
+    evaluation?.findings.some((f) => f.severity === severity && toStation(f) === at),
+  ) ?? null;
