@@ -107,9 +107,8 @@ function spread(
     const at = own.findIndex(({ last }) => i <= last);
     const { first, last } = own[at]!;
     const [before, after] = [sums[at]!, sums[at + 1] ?? 0];
-    const whole = stations[last]! - stations[first]!;
-    const share =
-      whole > 0 ? (stations[i]! - stations[first]!) / whole : last > first ? (i - first) / (last - first) : 1;
+    const whole = along[last]! - along[first]!;
+    const share = whole > 0 ? (along[i]! - along[first]!) / whole : 1;
     return before + (after - before) * share;
   });
 }

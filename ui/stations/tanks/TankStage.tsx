@@ -207,7 +207,7 @@ function Ports({ tank, axis, section, view, units }: Omit<BodyProps, "hatch" | "
   const isNarrow = view.width < 600;
   const rows = section.ports.map((port) => ({
     port,
-    y: view.y(port.h + port.boreMm / 2),
+    y: toMiddleY(tank, port, view),
     isLeft: port.s < (left + right) / 2,
   }));
   const placed = [true, false].flatMap((side) => {
