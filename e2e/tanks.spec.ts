@@ -1,16 +1,5 @@
 import { readFileSync } from "node:fs";
-import {
-  expect,
-  expectAccessible,
-  findBox,
-  openSample,
-  openWorkbench,
-  plan,
-  pull,
-  SAMPLES,
-  section,
-  test,
-} from "./fixtures";
+import { expect, expectAccessible, findBox, openSample, openWorkbench, plan, pull, SAMPLES, test } from "./fixtures";
 
 const litresOf = (text: string | null) => Number.parseFloat(text ?? "");
 
@@ -249,6 +238,8 @@ test("two tanks share a level: the stay is longer, the pipe is drawn, other wate
   await page.getByLabel("Fresh water carried, holds").blur();
   await page.keyboard.press("3");
   await page.getByRole("button", { name: "Grey tank", exact: true }).click();
+  // what is hung stands on the stage
+  await expect(page.getByLabel("Tank shown")).toHaveValue("grey-2");
   const second = page.getByRole("group", { name: "Grey tank 2", exact: true });
   const stay = page.getByRole("button", { name: /^Days/ });
   const before = await stay.textContent();
@@ -265,7 +256,9 @@ test("a tank pulled up near the floor takes hold under it; with Alt it goes wher
   await openWorkbench(page);
   await page.keyboard.press("3");
   const height = page.getByRole("group", { name: /^Place of its/ }).getByLabel("Over the floor");
-  const tank = section(page).getByRole("button", { name: "Move Grey tank" });
+  const tank = page
+    .getByRole("region", { name: "The rig from the side" })
+    .getByRole("button", { name: "Move Grey tank from the side" });
   const pullUp = async (px: number) => {
     await pull(page, tank, 0, -px);
     const value = await height.inputValue();

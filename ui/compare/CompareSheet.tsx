@@ -41,7 +41,7 @@ export function CompareSheet({ onClose }: { readonly onClose: () => void }) {
       title="Compare"
       about="The open design beside another one. Duplicate a design to try a variant."
       onClose={onClose}
-      wide
+      size="wide"
     >
       {others.length === 0 ? (
         <p>There is no other design yet. Duplicate this one under Designs, change it, then compare.</p>

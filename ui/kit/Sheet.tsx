@@ -10,7 +10,8 @@ type SheetProps = {
   readonly about?: string;
   readonly onClose: () => void;
   readonly children: ReactNode;
-  readonly wide?: boolean;
+  /** How much of the screen of a desk it takes. */
+  readonly size?: "plain" | "wide" | "full";
 };
 
 // What was done in a sheet is undone in it: the way the notice offers.
@@ -24,7 +25,13 @@ function undoWithKeys(event: KeyboardEvent): void {
 }
 
 /** A sheet of paper laid over the drawings; the whole screen on a phone. */
-export function Sheet({ title, about, onClose, children, wide = false }: SheetProps) {
+const SIZES = {
+  plain: "desk:w-[38rem]",
+  wide: "desk:w-[60rem]",
+  full: "desk:h-[92vh] desk:max-h-[92vh] desk:w-[94vw]",
+} as const;
+
+export function Sheet({ title, about, onClose, children, size = "plain" }: SheetProps) {
   return (
     <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
       <Dialog.Portal>
@@ -32,7 +39,7 @@ export function Sheet({ title, about, onClose, children, wide = false }: SheetPr
         <Dialog.Content
           onKeyDown={undoWithKeys}
           {...(about ? {} : { "aria-describedby": undefined })}
-          className={`fixed z-50 flex flex-col overflow-hidden border border-ink bg-paper text-ink shadow-[0_10px_40px_rgb(0_0_0/0.3)] phone:inset-0 desk:top-1/2 desk:left-1/2 desk:max-h-[86vh] desk:-translate-x-1/2 desk:-translate-y-1/2 ${wide ? "desk:w-[60rem]" : "desk:w-[38rem]"}`}
+          className={`fixed z-50 flex flex-col overflow-hidden border border-ink bg-paper text-ink shadow-[0_10px_40px_rgb(0_0_0/0.3)] phone:inset-0 desk:top-1/2 desk:left-1/2 desk:max-h-[86vh] desk:-translate-x-1/2 desk:-translate-y-1/2 ${SIZES[size]}`}
         >
           <header className="flex items-start gap-4 border-b border-ink px-5 pt-4 pb-3">
             <div className="flex-1">

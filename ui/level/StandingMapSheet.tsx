@@ -18,7 +18,7 @@ export function StandingMapSheet({ onClose }: { readonly onClose: () => void }) 
   const { map } = useStandingMap(rangeDeg);
   return (
     <Sheet
-      wide
+      size="wide"
       title="Where the rig may park"
       about="Each point is a way of standing. The bubble floats to the high side; pull it, and the rig tilts."
       onClose={onClose}

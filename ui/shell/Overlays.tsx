@@ -5,6 +5,7 @@ import { CompareSheet } from "../compare/CompareSheet";
 import { StandingMapSheet } from "../level/StandingMapSheet";
 import { LibrarySheet } from "../library/LibrarySheet";
 import { NewDesignSheet } from "../library/NewDesignSheet";
+import { WaterwaySheet } from "../waterway/WaterwaySheet";
 import { KeysSheet } from "./KeysSheet";
 import { Palette } from "./Palette";
 
@@ -22,6 +23,8 @@ export function Overlays() {
       return <Palette onClose={close} />;
     case "keys":
       return <KeysSheet onClose={close} />;
+    case "waterway":
+      return <WaterwaySheet onClose={close} />;
     case "compare":
       return <CompareSheet onClose={close} />;
     case "standingMap":

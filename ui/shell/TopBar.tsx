@@ -1,5 +1,5 @@
 "use client";
-import { FolderOpen, Moon, Redo2, Search, Sun, Undo2 } from "lucide-react";
+import { FolderOpen, Moon, Redo2, Search, Sun, Undo2, Waypoints } from "lucide-react";
 import { isUnkept } from "@/store/committed";
 import type { SaveState } from "@/store/state";
 import { useWorkbench } from "@/store/useWorkbench";
@@ -50,6 +50,9 @@ export function TopBar() {
       <span className="flex-1" />
       <UpdateLine />
       <WayBack />
+      <Button look="bare" onClick={() => look({ overlay: "waterway" })} aria-label="Waterway" title="Key Y">
+        <Waypoints size={16} aria-hidden />
+      </Button>
       <Button
         look="bare"
         onClick={() => setUnits(units === "metric" ? "imperial" : "metric")}

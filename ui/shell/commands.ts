@@ -40,6 +40,13 @@ export const COMMANDS: readonly Command[] = [
     words: ["file", "remove", "trash", "bin", "sample", "help", "load"],
     run: () => look({ overlay: "library" }),
   },
+  {
+    id: "waterway",
+    name: "Waterway: the whole rig as a diagram",
+    keys: ["y"],
+    words: ["diagram", "overview", "schematic", "print"],
+    run: () => look({ overlay: "waterway" }),
+  },
   { id: "compare", name: "Compare with another design", keys: ["c"], run: () => look({ overlay: "compare" }) },
   {
     id: "new",

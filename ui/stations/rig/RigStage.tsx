@@ -247,7 +247,7 @@ function RampLines({ design, view, at }: PartProps) {
   const isBad = (where: string) =>
     evaluation?.findings.some((f) => f.code === "touchesRamp" && f.at.kind === "ramp" && f.at.where === where) ?? false;
   return (
-    <g data-testid="ramps">
+    <g data-testid="ramp-lines">
       {layOutRamps(design.rig, evaluation?.ramps ?? []).map(({ ramp, pointsMm }) => {
         const tone = isBad(ramp.where) ? "var(--signal)" : "var(--enamel)";
         const [u, v] = at(pointsMm[1]!);

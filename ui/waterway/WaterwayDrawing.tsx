@@ -1,0 +1,296 @@
+"use client";
+import { type ReactNode, useId, useMemo } from "react";
+import type { Severity } from "@/core/evaluate/findings";
+import type { WaterEdge, WaterNode, Waterway } from "@/core/waterway/buildWaterway";
+import { useWorkbench } from "@/store/useWorkbench";
+import { describeWaterEdge, describeWaterFigure, nameWaterNode } from "@/words/waterway";
+import { Hatches } from "../drawing/Hatches";
+import { Stroke } from "../drawing/Stroke";
+import { listPoints } from "../drawing/view";
+import { GearGlyph } from "./GearGlyph";
+import { type Led, layOutWaterway, type Placed } from "./layOutWaterway";
+
+/** How each water is drawn: by its stroke first, by its colour second. */
+const STROKES: Readonly<
+  Record<WaterEdge["carries"], { readonly stroke: string; readonly width: number; readonly dash?: string }>
+> = {
+  fresh: { stroke: "var(--water)", width: 1.8 },
+  grey: { stroke: "var(--water)", width: 3.2, dash: "9 4" },
+  black: { stroke: "var(--ink)", width: 3.4 },
+  loop: { stroke: "var(--enamel)", width: 2.6, dash: "12 3 2 3" },
+  air: { stroke: "var(--faint)", width: 1.4, dash: "1 5" },
+};
+
+const TONES: Readonly<Record<Severity, string>> = {
+  must: "var(--signal)",
+  should: "var(--warn)",
+  note: "var(--faint)",
+};
+
+type WaterwayDrawingProps = {
+  readonly waterway: Waterway;
+  readonly isTall: boolean;
+  readonly onNode: (node: WaterNode) => void;
+  readonly onEdge: (edge: WaterEdge) => void;
+  readonly pickedId?: string | null;
+  /** How a piece of gear is turned, and what stands beside it. */
+  readonly notes?: ReadonlyMap<string, string>;
+  /** Lines through which water goes now. */
+  readonly flowing?: ReadonlySet<string>;
+  readonly children?: ReactNode;
+};
+
+/** The whole rig as a diagram: press a part and it opens. */
+export function WaterwayDrawing({ waterway, isTall, onNode, onEdge, pickedId, notes, flowing }: WaterwayDrawingProps) {
+  const units = useWorkbench((state) => state.units);
+  const gear = useWorkbench((state) => state.history!.design.gear);
+  const hatch = useId().replace(/[^a-z0-9]/gi, "");
+  const labels = useMemo(
+    () =>
+      new Map(
+        waterway.edges.flatMap((edge): [string, string][] => {
+          const figure = edge.figure ? describeWaterFigure(edge.figure, units) : null;
+          const note = notes?.get(edge.id);
+          const text = [figure, note].filter(Boolean).join(" ");
+          return text ? [[edge.id, text]] : [];
+        }),
+      ),
+    [waterway, units, notes],
+  );
+  const laid = useMemo(() => layOutWaterway(waterway, labels, isTall), [waterway, labels, isTall]);
+  const names = new Map(waterway.nodes.map((node) => [node.id, nameWaterNode(node)]));
+  return (
+    <svg
+      viewBox={`0 0 ${laid.width} ${laid.height}`}
+      className="mx-auto block h-full max-h-full w-full max-w-full"
+      role="group"
+      aria-label="Waterway: the whole rig as a diagram"
+    >
+      <Hatches id={hatch} />
+      {laid.edges.map((edge) => (
+        <EdgeLine
+          key={edge.id}
+          edge={edge}
+          text={describeWaterEdge(edge, names, units)}
+          isFlowing={flowing?.has(edge.id) ?? false}
+          onPress={() => onEdge(edge)}
+        />
+      ))}
+      {laid.edges.map((edge) => (
+        <EdgeFigure key={edge.id} edge={edge} label={labels.get(edge.id) ?? null} />
+      ))}
+      {laid.nodes.map((node) => {
+        const piece =
+          node.part.kind === "gear" ? gear.find(({ id }) => id === (node.part as { id: string }).id) : undefined;
+        return (
+          <NodeMark
+            key={node.id}
+            node={node}
+            name={names.get(node.id) ?? ""}
+            figure={notes?.get(node.id) ?? (node.figure ? describeWaterFigure(node.figure, units) : "")}
+            hatch={hatch}
+            isPicked={pickedId === node.id}
+            glyph={piece ? <GearGlyph kind={piece.spec.kind} /> : null}
+            onPress={() => onNode(node)}
+          />
+        );
+      })}
+    </svg>
+  );
+}
+
+type EdgeLineProps = {
+  readonly edge: Led;
+  readonly text: string;
+  readonly isFlowing: boolean;
+  readonly onPress: () => void;
+};
+
+function EdgeLine({ edge, text, isFlowing, onPress }: EdgeLineProps) {
+  const { stroke, width, dash } = STROKES[edge.carries];
+  const points = listPoints(edge.points);
+  const [end, before] = [edge.points.at(-1), edge.points.at(-2)];
+  return (
+    <g
+      role="button"
+      tabIndex={0}
+      aria-label={text}
+      className="press"
+      onClick={onPress}
+      onKeyDown={(event) => {
+        if (event.key !== "Enter" && event.key !== " ") return;
+        event.preventDefault();
+        onPress();
+      }}
+    >
+      <title>{text}</title>
+      <Stroke points={points} stroke="transparent" strokeWidth={16} />
+      {isFlowing && <Stroke points={points} stroke="var(--pick)" strokeWidth={10} strokeLinejoin="round" />}
+      <Stroke
+        points={points}
+        stroke={edge.severity === "must" ? "var(--signal)" : stroke}
+        strokeWidth={width}
+        strokeLinejoin="round"
+        {...(dash ? { strokeDasharray: dash } : {})}
+      />
+      {edge.trapMm !== null && edge.points[0] && <TrapMark at={edge.points[0]} />}
+      {end && before && <Arrow from={before} to={end} />}
+    </g>
+  );
+}
+
+// Over all lines, with a rim of plain sheet so that none runs through it.
+function EdgeFigure({ edge, label }: { readonly edge: Led; readonly label: string | null }) {
+  if (!label || !edge.labelAt) return null;
+  return (
+    <text
+      x={edge.labelAt[0]}
+      y={edge.labelAt[1] + 5}
+      textAnchor="middle"
+      fontSize={14}
+      className="figures pointer-events-none"
+      stroke="var(--sheet)"
+      strokeWidth={5}
+      paintOrder="stroke"
+      style={{ fill: edge.severity ? TONES[edge.severity] : "var(--ink)" }}
+    >
+      {label}
+    </text>
+  );
+}
+
+// A U with its water, where the line leaves the fixture.
+function TrapMark({ at: [x, y] }: { readonly at: readonly [number, number] }) {
+  return (
+    <g fill="none" stroke="var(--ink)" strokeWidth={1.6}>
+      <path d={`M${x + 2} ${y - 7}v7a6 6 0 0 0 12 0v-7`} fill="var(--sheet)" />
+      <path d={`M${x + 3} ${y - 2}h10`} stroke="var(--water)" strokeWidth={2} />
+    </g>
+  );
+}
+
+function Arrow({ from, to }: { readonly from: readonly [number, number]; readonly to: readonly [number, number] }) {
+  const angle = Math.atan2(to[1] - from[1], to[0] - from[0]);
+  const wing = (turn: number) => [to[0] - 9 * Math.cos(angle + turn), to[1] - 9 * Math.sin(angle + turn)] as const;
+  return <polygon points={listPoints([to, wing(0.42), wing(-0.42)])} fill="var(--ink)" />;
+}
+
+type NodeMarkProps = {
+  readonly node: Placed<WaterNode>;
+  readonly name: string;
+  readonly figure: string;
+  readonly hatch: string;
+  readonly isPicked: boolean;
+  readonly glyph: ReactNode;
+  readonly onPress: () => void;
+};
+
+const NAME_LETTERS = 21;
+const shorten = (name: string): string => (name.length > NAME_LETTERS ? `${name.slice(0, NAME_LETTERS - 1)}…` : name);
+
+function NodeMark({ node, name, figure, hatch, isPicked, glyph, onPress }: NodeMarkProps) {
+  const [left, top] = [node.x - node.width / 2, node.y - node.height / 2];
+  if (node.kind === "junction") return <circle cx={node.x} cy={node.y} r={5} fill="var(--ink)" />;
+  const isMark = node.kind === "openAir" || node.kind === "ground" || node.kind === "dump";
+  const tone = node.severity === "must" || node.severity === "should" ? TONES[node.severity] : "var(--ink)";
+  return (
+    <g
+      role="button"
+      tabIndex={0}
+      aria-label={[name, figure].filter(Boolean).join(", ")}
+      aria-pressed={isPicked}
+      className="press"
+      onClick={onPress}
+      onKeyDown={(event) => {
+        if (event.key !== "Enter" && event.key !== " ") return;
+        event.preventDefault();
+        onPress();
+      }}
+    >
+      <title>{[name, figure].filter(Boolean).join(", ")}</title>
+      {isPicked && <rect x={left - 4} y={top - 4} width={node.width + 8} height={node.height + 8} fill="var(--pick)" />}
+      <Shape node={node} left={left} top={top} tone={tone} hatch={hatch} />
+      {glyph && <g transform={`translate(${left + 6} ${top + 12})`}>{glyph}</g>}
+      <text
+        x={glyph ? left + 46 : node.x}
+        y={isMark ? top + node.height - 2 : top + (figure ? 25 : 34)}
+        textAnchor={glyph ? "start" : "middle"}
+        fontSize={13.5}
+        fontWeight={600}
+        style={{ fill: "var(--ink)" }}
+        {...(glyph && name.length > 13 ? { textLength: node.width - 52, lengthAdjust: "spacingAndGlyphs" } : {})}
+      >
+        {shorten(name)}
+      </text>
+      {figure && !isMark && (
+        <text
+          x={glyph ? left + 46 : node.x}
+          y={top + 44}
+          textAnchor={glyph ? "start" : "middle"}
+          fontSize={15}
+          className="figures"
+          style={{ fill: "var(--ink)" }}
+        >
+          {figure}
+        </text>
+      )}
+    </g>
+  );
+}
+
+type ShapeProps = {
+  readonly node: Placed<WaterNode>;
+  readonly left: number;
+  readonly top: number;
+  readonly tone: string;
+  readonly hatch: string;
+};
+
+// What it is can be told without its name: bowl, box with water, bucket, open end, valve, ground.
+function Shape({ node, left, top, tone, hatch }: ShapeProps) {
+  const { width, height, x, y } = node;
+  const right = left + width;
+  const low = top + height;
+  const common = { stroke: tone, strokeWidth: tone === "var(--ink)" ? 1.8 : 3, fill: "var(--sheet)" };
+  switch (node.kind) {
+    case "fixture":
+      return <path d={`M${left} ${top}L${left + 14} ${low}H${right - 14}L${right} ${top}`} {...common} />;
+    case "tank":
+      return (
+        <>
+          <rect x={left} y={top} width={width} height={height} {...common} />
+          <rect
+            x={left + 3}
+            y={low - 10}
+            width={width - 6}
+            height={8}
+            fill={`url(#${hatch}-${node.holds ?? "grey"})`}
+          />
+        </>
+      );
+    case "source":
+      return (
+        <>
+          <rect x={left} y={top} width={width} height={height} rx={12} {...common} />
+          <rect x={left + 8} y={low - 11} width={width - 16} height={8} fill={`url(#${hatch}-fresh)`} />
+        </>
+      );
+    case "vessel":
+      return <path d={`M${left + 8} ${top}L${left + 16} ${low}H${right - 16}L${right - 8} ${top}Z`} {...common} />;
+    case "openAir":
+      return <path d={`M${x - 10} ${y - 8}h20M${x - 6} ${y - 14}h12`} stroke={tone} strokeWidth={2} fill="none" />;
+    case "ground":
+      return (
+        <>
+          <rect x={left} y={y - 8} width={width} height={12} fill={`url(#${hatch}-ground)`} />
+          <path d={`M${left} ${y - 8}h${width}`} stroke={tone} strokeWidth={1.8} />
+        </>
+      );
+    case "dump":
+      return <path d={`M${x - 14} ${y - 16}v14l28 -14v14Z`} stroke={tone} strokeWidth={1.8} fill="var(--sheet)" />;
+    case "junction":
+      return null;
+    case "gear":
+      return <rect x={left} y={top} width={width} height={height} rx={4} {...common} />;
+  }
+}

@@ -1,0 +1,106 @@
+"use client";
+import { Printer } from "lucide-react";
+import { useMemo, useState } from "react";
+import type { Design } from "@/core/design/design";
+import type { PartRef } from "@/core/design/part";
+import { buildWaterway } from "@/core/waterway/buildWaterway";
+import type { WorkbenchState } from "@/store/state";
+import { useWorkbench } from "@/store/useWorkbench";
+import { view as look, workbench } from "@/store/workbench";
+import { Button } from "../kit/Button";
+import { Sheet } from "../kit/Sheet";
+import { WaterwayDrawing } from "./WaterwayDrawing";
+
+/** One sheet that shows the whole rig: press a part and its station opens. It prints on one page. */
+export function WaterwaySheet({ onClose }: { readonly onClose: () => void }) {
+  const design = useWorkbench((state) => state.history!.design);
+  const evaluation = useWorkbench((state) => state.evaluation!);
+  const waterway = useMemo(() => buildWaterway(design, evaluation), [design, evaluation]);
+  const [isTall] = useState(() => window.innerHeight > window.innerWidth);
+  return (
+    <Sheet
+      size="full"
+      title="Waterway"
+      about="Where the water comes from, what it runs through, and where it ends. Press a part to open it."
+      onClose={onClose}
+    >
+      <div className="flex h-full min-h-0 flex-col gap-2">
+        <div className="flex flex-wrap items-center gap-x-5 gap-y-1 text-[12.5px] text-faint">
+          <Legend />
+          <span className="flex-1" />
+          <Button onClick={(event) => printSheet(event.currentTarget)}>
+            <Printer size={14} aria-hidden /> Print
+          </Button>
+        </div>
+        <div className="min-h-0 flex-1 bg-sheet" data-waterway>
+          <WaterwayDrawing
+            waterway={waterway}
+            isTall={isTall}
+            onNode={(node) => openPart(node.part)}
+            onEdge={(edge) => openPart(edge.part, edge.carries === "air")}
+          />
+        </div>
+      </div>
+    </Sheet>
+  );
+}
+
+const LEGEND = [
+  ["Fresh", "var(--water)", 1.8, undefined],
+  ["Grey", "var(--water)", 3.2, "9 4"],
+  ["Black", "var(--ink)", 3.4, undefined],
+  ["Loop", "var(--enamel)", 2.6, "12 3 2 3"],
+  ["Air", "var(--faint)", 1.4, "1 5"],
+] as const;
+
+function Legend() {
+  return (
+    <>
+      {LEGEND.map(([name, stroke, width, dash]) => (
+        <span key={name} className="flex items-center gap-1.5">
+          <svg width="30" height="8" aria-hidden>
+            <path d="M0 4h30" stroke={stroke} strokeWidth={width} {...(dash ? { strokeDasharray: dash } : {})} />
+          </svg>
+          {name}
+        </span>
+      ))}
+    </>
+  );
+}
+
+// Only the diagram goes on paper, on one page.
+function printSheet(button: HTMLElement): void {
+  const drawing = button.closest("section")?.querySelector("[data-waterway]");
+  drawing?.classList.add("printing");
+  window.print();
+  drawing?.classList.remove("printing");
+}
+
+/** Opens the station a part is worked at, with the part picked. */
+function openPart(part: PartRef, isAir = false): void {
+  const { design } = workbench.getState().history!;
+  look({ overlay: null, pane: "section", ...findPlace(design, part, isAir) });
+}
+
+type Place = Pick<WorkbenchState, "station"> & Partial<Parameters<typeof look>[0]>;
+
+function findPlace(design: Design, part: PartRef, isAir: boolean): Place {
+  switch (part.kind) {
+    case "tank":
+      return { station: "tanks", tankId: part.id, selection: part };
+    case "port":
+      return { station: "tanks", tankId: part.tankId, selection: part };
+    case "line":
+    case "end": {
+      const id = part.kind === "line" ? part.id : part.lineId;
+      const line = design.lines.find((l) => l.id === id);
+      return isAir || line?.kind === "vent" ? { station: "air" } : { station: "falls", drainId: id };
+    }
+    case "fixture": {
+      const drain = design.lines.find((line) => line.kind === "drain" && line.fromFixture === part.id);
+      return { station: "falls", fixtureId: part.id, drainId: drain?.id ?? null, selection: part };
+    }
+    default:
+      return { station: part.kind === "store" || part.kind === "habits" ? "days" : "rig" };
+  }
+}
