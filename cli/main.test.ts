@@ -119,3 +119,27 @@ test("output that cannot be written is one line and exit 2", () => {
   expect(run.status).toBe(2);
   expect(run.stderr.trim().split("\n")).toHaveLength(1);
 });
+
+test("sum: lists all, works one out with units, and says what is missing", () => {
+  const list = runCli(["sum"], read);
+  expect(list.code).toBe(0);
+  expect(list.out.trim().split("\n").length).toBeGreaterThan(25);
+  // IPC table 909.1, from memory: 1½ in at ¼ in/ft is 6 ft
+  const arm = JSON.parse(runCli(["sum", "trapArm", "D=1.5in", "S=0.25in/ft", "--json"], read).out);
+  expect(arm.result.value).toBeCloseTo(1828.8, 1);
+  expect(arm).toMatchObject({ id: "trapArm", standing: "P", result: { unit: "mm", quantity: "length" } });
+  expect(arm.source.length).toBeGreaterThan(5);
+  expect(runCli(["sum", "hoseLoss", "Q=10 L/min", "d=12.7", "L=3000", "K=0"], read).out).toMatch(/5\.57\u00a0kPa/);
+  for (const [args, said] of [
+    [["sum", "trapArm", "D=40"], /S .*missing.*D, S/],
+    [["sum", "trapArm", "D=40", "S=20", "x=1"], /x is no term/],
+    [["sum", "trapArm", "D=forty", "S=20"], /D: /],
+    [["sum", "trapArm", "D=9000", "S=20"], /goes from/],
+    [["sum", "nothing"], /There is no sum/],
+    [["sum", "trapArm", "--loud"], /--loud/],
+  ] as const) {
+    const { code, out, err } = runCli([...args], read);
+    expect([code, out]).toEqual([2, ""]);
+    expect(err).toMatch(said);
+  }
+});

@@ -10,6 +10,7 @@ import { listWorkings } from "@/core/workings/listWorkings";
 import { describeFault } from "@/words/faults";
 import { type DaysOptions, printDays, reportDays, USUAL_DAYS } from "./days";
 import { reportDesign } from "./report";
+import { sum } from "./sum";
 
 /** What a command prints and how it ends: 0 clean, 1 findings of the highest severity, 2 a file or a command not read. */
 export type CliOutcome = { readonly code: 0 | 1 | 2; readonly out: string; readonly err: string };
@@ -17,6 +18,7 @@ export type CliOutcome = { readonly code: 0 | 1 | 2; readonly out: string; reado
 const USAGE = `schleuse check FILE [--json] [--imperial] [--pitch DEG] [--roll DEG]   findings of a design
 schleuse days FILE [--days N] [--journeys N] [--seed N] [--standing ID|worst] [--json] [--imperial] [--pitch DEG] [--roll DEG]
                                                                          how long it lasts, tank by tank
+schleuse sum [ID name=value …] [--json] [--imperial]                      the formulas by themselves, such as sum trapArm D=1.5in S=0.25in/ft
 schleuse schema                                                          JSON Schema of a design file
 Pitch above 0 is nose down, roll above 0 is right side low. Exit: 0 clean, 1 something must be settled, 2 not read.
 `;
@@ -26,6 +28,7 @@ export function runCli(args: readonly string[], readFile: (path: string) => stri
   const [command, ...rest] = args;
   if (command === "check") return check(rest, readFile);
   if (command === "days") return days(rest, readFile);
+  if (command === "sum") return sum(rest);
   if (command === "schema") {
     const schema = z.toJSONSchema(designSchema, { target: "draft-2020-12", io: "input" });
     return { code: 0, out: `${JSON.stringify({ title: "Schleuse design", ...schema }, null, 2)}\n`, err: "" };

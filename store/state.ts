@@ -23,7 +23,16 @@ export const LOOKS = ["above", "behind"] as const;
 export type Look = (typeof LOOKS)[number];
 
 /** What lies over the drawings; one thing at a time. */
-export const OVERLAYS = ["library", "newDesign", "palette", "keys", "standingMap", "compare", "waterway"] as const;
+export const OVERLAYS = [
+  "library",
+  "newDesign",
+  "palette",
+  "keys",
+  "standingMap",
+  "compare",
+  "waterway",
+  "sums",
+] as const;
 export type Overlay = (typeof OVERLAYS)[number];
 
 /** Tools of the plan: draw a drain by its bends, measure between two points. */

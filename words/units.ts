@@ -4,6 +4,7 @@ import {
   inPerFtToMmPerM,
   inToMm,
   KG_PER_LB,
+  KPA_PER_PSI,
   L_PER_US_GAL,
   lToUsGal,
   MM_PER_FT,
@@ -103,6 +104,17 @@ export function formatParts(value: number, quantity: Quantity, units: Units): Fi
       return part(formatNumber(value, 2), "W/K");
     case "power":
       return part(formatNumber(value, 0), "W");
+    case "waterPressure":
+      return pick(
+        part(formatNumber(value, Math.abs(value) < 10 ? 2 : 0), "kPa"),
+        part(formatNumber(value / KPA_PER_PSI, 1), "psi"),
+      );
+    case "grams":
+      return part(formatNumber(value, 1), "g");
+    case "concentration":
+      return part(formatNumber(value, 3), "g/L");
+    case "dose":
+      return part(formatNumber(value, 1), "mJ/cm²");
     case "ratio":
       return part(formatNumber(value * 100, 0), "%");
     case "losses":
@@ -188,6 +200,16 @@ export function parseQuantity(text: string, quantity: Quantity, units: Units): R
       return parseWithUnit(text, { "w/k": 1 }, "w/k");
     case "power":
       return parseWithUnit(text, { w: 1 }, "w");
+    case "waterPressure":
+      return parseWithUnit(text, { kpa: 1, bar: 100, psi: KPA_PER_PSI, pa: 0.001 }, imperial ? "psi" : "kpa");
+    case "area":
+      return parseWithUnit(
+        text.replace(/\s*(cm|mm|m)(²|2)/i, "sq$1").replace(/sq\s+in/i, "sqin"),
+        { sqcm: 100, sqmm: 1, sqm: 1e6, sqin: MM_PER_IN ** 2 },
+        imperial ? "sqin" : "sqcm",
+      );
+    case "angle":
+      return parsePlain(text.replace(/\s*(°|deg)$/i, ""));
     case "ratio":
       return parseWithUnit(text, { "%": 1 / 100 }, "%");
     default:

@@ -12,6 +12,8 @@ export const PA_PER_IN_WATER = 9.80665 * MM_PER_IN;
 export const KG_PER_LB = 0.45359237;
 export const N_PER_LBF = KG_PER_LB * 9.80665;
 export const L_PER_US_GAL = 3.785411784;
+/** Pound-force on a square inch. */
+export const KPA_PER_PSI = (N_PER_LBF / MM_PER_IN ** 2) * 1000;
 
 export const SECONDS_PER_HOUR = 3600;
 

@@ -26,7 +26,14 @@ export type Quantity =
   | "temperature"
   | "area"
   | "heatLoss"
-  | "power";
+  | "power"
+  /** Of water in pipes, kPa. */
+  | "waterPressure"
+  | "grams"
+  /** g/L. */
+  | "concentration"
+  /** Of ultraviolet light, mJ/cm². */
+  | "dose";
 
 export const FORMULAS = [
   "fallInHand",

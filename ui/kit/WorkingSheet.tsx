@@ -1,7 +1,11 @@
 "use client";
+import { useState } from "react";
 import { isLevel } from "@/core/attitude/attitude";
 import { LIMITS } from "@/core/rules/limitIds";
+import { findSum } from "@/core/sums/catalogue";
+import { SUM_OF_FORMULA } from "@/core/sums/sumOfFormula";
 import { listWorkings } from "@/core/workings/listWorkings";
+import type { Working } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeAttitude } from "@/words/attitudes";
 import { describePart } from "@/words/findings";
@@ -9,6 +13,8 @@ import { describeSymbol, FORMULA_WORDS, STAND_WORDS } from "@/words/formulas";
 import { formatLimit, LIMIT_NAMES } from "@/words/limits";
 import { describeLimitSource, STANDINGS } from "@/words/sources";
 import { formatQuantity } from "@/words/units";
+import { SumFields } from "../sums/SumFields";
+import { Button } from "./Button";
 
 /** How a figure came about: the sum, what was put in, and the limit it is held against. */
 export function WorkingSheet({ working: id }: { readonly working: string }) {
@@ -54,6 +60,7 @@ export function WorkingSheet({ working: id }: { readonly working: string }) {
           </tr>
         </tbody>
       </table>
+      <TryValues working={working} />
       <p className="mt-2">{words.plain}</p>
       {limit && (
         <p className="mt-2 border-t border-rule pt-2 text-faint" title={STANDINGS[limit.standing].long}>
@@ -66,6 +73,35 @@ export function WorkingSheet({ working: id }: { readonly working: string }) {
           . {describeLimitSource(limit)}.
         </p>
       )}
+    </div>
+  );
+}
+
+// Where the working is a sum of the catalogue, its values can be changed here without touching the design.
+function TryValues({ working }: { readonly working: Working }) {
+  const [isOpen, setIsOpen] = useState(false);
+  const match = SUM_OF_FORMULA[working.formula];
+  const sum = match ? findSum(match.sum) : null;
+  if (!match || !sum) return null;
+  const start = Object.fromEntries(
+    working.terms.flatMap(({ symbol, value }) => (match.terms[symbol] ? [[match.terms[symbol], value]] : [])),
+  );
+  if (sum.terms.some(({ name }) => start[name] === undefined)) return null;
+  if (!isOpen) {
+    return (
+      <Button className="mt-2" onClick={() => setIsOpen(true)}>
+        Try other values
+      </Button>
+    );
+  }
+  return (
+    <div className="mt-2 border-t border-rule pt-1">
+      <p className="pb-1 text-[12.5px] text-faint">Nothing of the design changes here.</p>
+      <SumFields
+        sum={sum}
+        start={start}
+        limit={sum.result.quantity === working.result.quantity ? (working.limit?.value ?? null) : null}
+      />
     </div>
   );
 }

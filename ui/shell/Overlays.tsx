@@ -5,6 +5,7 @@ import { CompareSheet } from "../compare/CompareSheet";
 import { StandingMapSheet } from "../level/StandingMapSheet";
 import { LibrarySheet } from "../library/LibrarySheet";
 import { NewDesignSheet } from "../library/NewDesignSheet";
+import { SumsSheet } from "../sums/SumsSheet";
 import { WaterwaySheet } from "../waterway/WaterwaySheet";
 import { KeysSheet } from "./KeysSheet";
 import { Palette } from "./Palette";
@@ -25,6 +26,8 @@ export function Overlays() {
       return <KeysSheet onClose={close} />;
     case "waterway":
       return <WaterwaySheet onClose={close} />;
+    case "sums":
+      return <SumsSheet onClose={close} />;
     case "compare":
       return <CompareSheet onClose={close} />;
     case "standingMap":

@@ -47,6 +47,13 @@ export const COMMANDS: readonly Command[] = [
     words: ["diagram", "overview", "schematic", "print"],
     run: () => look({ overlay: "waterway" }),
   },
+  {
+    id: "sums",
+    name: "Sums: one figure, without a design",
+    keys: ["f"],
+    words: ["formula", "calculator", "handbook", "reckon", "compute"],
+    run: () => look({ overlay: "sums" }),
+  },
   { id: "compare", name: "Compare with another design", keys: ["c"], run: () => look({ overlay: "compare" }) },
   {
     id: "new",
