@@ -143,6 +143,18 @@ export function describeFinding(finding: Finding, design: Design, units: Units):
         why: `${length(finding.sealMm)} of water; above ${limit} it drains slowly and fouls.`,
         advice: "A shallower trap gives fall back.",
       };
+    case "sealSucked":
+      return {
+        title: `Dumping pulls ${part} empty`,
+        why: `${formatQuantity(finding.suctionPa, "pressure", units)} of suction stands against a seal of ${length(finding.sealMm)}.`,
+        advice: "Fit a wider breather, or take the trap out of the line and give each fixture its own.",
+      };
+    case "trapSiphons":
+      return {
+        title: `${part} can suck itself dry`,
+        why: `From its weir to the next air the pipe falls ${length(finding.fallMm)}, more than its bore of ${length(finding.boreMm)}. Run full, it leaves ${length(finding.leftMm)} of seal.`,
+        advice: "Fit an air-admittance valve just behind the trap, or let the pipe run on at its fall before it drops.",
+      };
     case "trapArmLong":
       return {
         title: `${part} is far from air`,

@@ -197,6 +197,7 @@ export const FORMULA_WORDS: Readonly<Record<FormulaId, FormulaWords>> = {
     symbols: {
       h: "full tank over the outlet",
       D: "bore of the outlet",
+      Cd: "discharge of the outlet",
       d: "bore of the breather",
       L: "length of the breather",
       K: "losses at its ends, mesh and bends",

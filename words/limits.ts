@@ -49,7 +49,15 @@ export const LIMIT_NAMES: Readonly<Record<LimitId, { readonly name: string; read
   holeClearance: { name: "Room round a pipe in the floor", plain: "To seal it, and so that it does not rub." },
   backHead: {
     name: "Head a membrane valve holds",
-    plain: "Rated back pressure, as height of water over the outlet. Never the tank's only protection.",
+    plain: "Rated back pressure off its data sheet, as height of water over the outlet. 0 until you have read it.",
+  },
+  outletSlow: {
+    name: "Discharge of an outlet, at least",
+    plain: "Share of an ideal outlet's flow, where a large flow helps: how long a tank runs out.",
+  },
+  outletFast: {
+    name: "Discharge of an outlet, at most",
+    plain: "The same where a large flow hurts: what dumping sucks through the traps.",
   },
   holeSlant: {
     name: "Hole in the floor, length to width",

@@ -107,7 +107,7 @@ export const SUM_WORDS: Readonly<Record<SumId, SumWords>> = {
   dumpSuction: {
     title: "Suction while a tank is dumped",
     formula: "q = Cd a √(2 (g h − p(q)/ρ))",
-    terms: { h: "water over the outlet's middle", D: "bore of the outlet", ...AIRWAY },
+    terms: { h: "water over the outlet's middle", D: "bore of the outlet", ...AIRWAY, Cd: "0.8 on the safe side" },
     result: "suction in the tank",
     source: "Torricelli with Darcy and Weisbach, solved together",
     plain: "What the breather cannot bring in is sucked through the traps.",
@@ -250,8 +250,8 @@ export const SUM_WORDS: Readonly<Record<SumId, SumWords>> = {
   },
   flood: {
     title: "Water through an open hole below the waterline",
-    formula: "Q = 0.6 A √(2 g h)",
-    terms: { D: "bore", h: "under the water" },
+    formula: "Q = Cd A √(2 g h)",
+    terms: { D: "bore", h: "under the water", Cd: "0.8 on the safe side, 0.6 sharp-edged" },
     result: "comes in",
     source: "Torricelli",
     plain: "A hose that slips off sinks a boat while nobody is aboard: shut seacocks when you leave.",

@@ -4,7 +4,7 @@ import { type AirPipe, type Airway, computeAirPressurePa, computeAirwayPressureP
 export const WATER_DENSITY = 998.2;
 export const GRAVITY = 9.80665;
 
-/** A sharp-edged outlet passes this share of what an ideal one would [T: 0.6 sharp, 0.8 short tube]. */
+/** Where nothing else is said: a sharp-edged outlet passes this share of what an ideal one would [T: 0.6 sharp, 0.8 short tube]. */
 export const OUTLET_CD = 0.6;
 
 export type Dumping = { readonly flowM3PerS: number; readonly suctionPa: number };
@@ -16,8 +16,8 @@ export type Dumping = { readonly flowM3PerS: number; readonly suctionPa: number 
  * is the only one. Source: Torricelli with Darcy and Weisbach [C].
  * Example: head 0.2 m, outlet 38 mm, 2 m of 9.5 mm, ΣK 1.5 → 0.9708 L/s, 942 Pa; of 12.7 mm → 1.2136 L/s, 370 Pa.
  */
-export function computeDumping(headM: number, outletBoreM: number, airway: Airway): Dumping {
-  const flowAt = (suctionPa: number) => computeOutletFlow(headM, outletBoreM, suctionPa);
+export function computeDumping(headM: number, outletBoreM: number, airway: Airway, cd = OUTLET_CD): Dumping {
+  const flowAt = (suctionPa: number) => computeOutletFlow(headM, outletBoreM, suctionPa, cd);
   let low = 0;
   let high = flowAt(0);
   for (let i = 0; i < 60; i++) {
@@ -30,9 +30,9 @@ export function computeDumping(headM: number, outletBoreM: number, airway: Airwa
 }
 
 /** Flow, m³/s, out of a bore under a head less the suction over it: Cd a √(2 (g h − p/ρ)), 0 where nothing drives it. */
-export function computeOutletFlow(headM: number, outletBoreM: number, suctionPa = 0): number {
+export function computeOutletFlow(headM: number, outletBoreM: number, suctionPa = 0, cd = OUTLET_CD): number {
   const area = (Math.PI / 4) * outletBoreM ** 2;
-  return OUTLET_CD * area * Math.sqrt(Math.max(0, 2 * (GRAVITY * headM - suctionPa / WATER_DENSITY)));
+  return cd * area * Math.sqrt(Math.max(0, 2 * (GRAVITY * headM - suctionPa / WATER_DENSITY)));
 }
 
 /**
@@ -45,8 +45,9 @@ export function computeLeastBreatherBoreM(
   outletBoreM: number,
   mostPa: number,
   { lengthM, lossK }: Omit<AirPipe, "boreM">,
+  cd = OUTLET_CD,
 ): number {
-  const flow = computeOutletFlow(headM, outletBoreM);
+  const flow = computeOutletFlow(headM, outletBoreM, 0, cd);
   let low = 0.001;
   let high = 0.2;
   for (let i = 0; i < 50; i++) {

@@ -1,9 +1,11 @@
 import { computeUp } from "../attitude/attitude";
 import type { Design } from "../design/design";
 import type { Tank } from "../design/plumbing";
-import { buildNetwork, listFixturesOf, type Network } from "../falls/network";
+import { buildNetwork, type Network, sumSurgeLps } from "../falls/network";
 import { add, dot } from "../geometry/vec";
 import { mmToM } from "../quantity/convert";
+import { lookUpValue } from "../rules/lookUpLimit";
+import { isBottomOutlet } from "../tanks/emptying";
 import { listOpenings } from "../tanks/openings";
 import { findOutletWay } from "../tanks/outletWay";
 import { computeTankFull } from "../tanks/tankLevels";
@@ -24,7 +26,7 @@ export type TankAir = {
   readonly dumpFlowLps: number;
   /** Suction in the tank the moment the valve opens, Pa. */
   readonly suctionPa: number;
-  /** Pressure in the tank while all its fixtures run, Pa. */
+  /** Pressure in the tank at the largest flow that can come: one bowl let go, and the taps of the rest, Pa. */
   readonly fillPa: number;
   /** The shallowest water seal on the tank, mm, and what the dumping leaves of it; null where no trap holds water. */
   readonly weakestSealMm: number | null;
@@ -49,20 +51,22 @@ export function computeTankAir(
   if (vents.length === 0 || outlets.length === 0) return null;
   const up = computeUp(design.rig.dumpAttitude);
   const outlet = outlets.reduce((a, b) => (dot(up, b.atMm) < dot(up, a.atMm) ? b : a));
-  const fixtures = listFixturesOf(network, tank.id);
   const { surfaceMm } = computeTankFull(tank, listOpenings(design, network, tank), up);
   const way = findOutletWay(outlet, design.rig.dumpHose);
-  const overOutletMm = Math.max(0, surfaceMm - dot(up, add(tank.atMm, outlet.atMm)) - outlet.boreMm / 2);
+  // a bore in the bottom has all of the depth as its head, one in a wall what is over its middle
+  const halfMm = isBottomOutlet(tank, outlet) ? 0 : outlet.boreMm / 2;
+  const overOutletMm = Math.max(0, surfaceMm - dot(up, add(tank.atMm, outlet.atMm)) - halfMm);
+  const cd = lookUpValue(design.rules, "outletFast");
   // a hose that hangs down pulls with what stands in it
   const headMm = overOutletMm > 0 ? overOutletMm + way.dropMm : 0;
   const drains = network.drainsByTank.get(tank.id) ?? [];
-  const inflowM3PerS = fixtures.reduce((sum, fixture) => sum + fixture.inflowLps / 1000, 0);
+  const inflowM3PerS = sumSurgeLps(network, tank.id) / 1000;
   const seals = drains.flatMap(({ trap }) => (trap && trap.sealMm > 0 ? [trap.sealMm] : []));
   const weakestSealMm = seals.length > 0 ? Math.min(...seals) : null;
   const air = vents.map((vent) => {
     const { stretches } = buildVentPath(design, vent);
     const airway = stretches.map(({ pipe }) => pipe);
-    return { vent, stretches, airway, dumping: computeDumping(mmToM(headMm), mmToM(way.boreMm), airway) };
+    return { vent, stretches, airway, dumping: computeDumping(mmToM(headMm), mmToM(way.boreMm), airway, cd) };
   });
   const best = air.reduce((a, b) => (b.dumping.suctionPa < a.dumping.suctionPa ? b : a));
   const { suctionPa, flowM3PerS } = best.dumping;
@@ -77,7 +81,7 @@ export function computeTankAir(
     weakestSealMm,
     sealAfterMm: weakestSealMm === null ? null : computeSealAfterMm(weakestSealMm, suctionPa),
     breaksSeal: weakestSealMm !== null && suctionPa >= computeSealBreakPa(weakestSealMm),
-    leastBoreMm: computeLeastBreatherBoreM(mmToM(headMm), mmToM(way.boreMm), mostPa, sumAirway(best.airway)) * 1000,
+    leastBoreMm: computeLeastBreatherBoreM(mmToM(headMm), mmToM(way.boreMm), mostPa, sumAirway(best.airway), cd) * 1000,
   };
 }
 

@@ -38,12 +38,12 @@ test("a breather that joins another runs from its own port to the other's open e
 
 test("losses: in 0.5, out 1, mesh 0.7, and three quarters a right angle; about 3 for one with a mesh and a bend", () => {
   // common practice, no source: the handbook's "about 3 with mesh and bends"
-  const kranich = readDemo("kranich");
-  const vent = kranich.lines.find((line): line is Vent => line.kind === "vent")!;
-  const { pipe } = buildVentPath(kranich, vent).stretches[0]!;
+  const otter = readDemo("otter");
+  const vent = otter.lines.find((line): line is Vent => line.kind === "vent")!;
+  const { pipe } = buildVentPath(otter, vent).stretches[0]!;
   expect(pipe.lossK).toBeGreaterThan(2.2);
   expect(pipe.lossK).toBeLessThan(3.8);
-  const bare = { ...kranich, lines: [{ ...vent, to: { kind: "openAir" as const, hasMesh: false } }] };
+  const bare = { ...otter, lines: [{ ...vent, to: { kind: "openAir" as const, hasMesh: false } }] };
   expect(pipe.lossK - buildVentPath(bare, bare.lines[0] as Vent).stretches[0]!.pipe.lossK).toBeCloseTo(0.7, 9);
 });
 

@@ -5,6 +5,8 @@ import type { Edit, EditOp } from "../design/edit";
 import { freeId } from "../design/freeId";
 import { roundTenth } from "../design/moves";
 import type { Tank, Vent } from "../design/plumbing";
+import { buildLeg } from "../falls/drainPath";
+import { findClearance, measureGapsOf } from "../fit/obstacleGaps";
 import { measureFloorMm } from "../fit/passages";
 import { measureExtent } from "../geometry/solid";
 import { add, dot, interpolate, measureLength, subtract, type Vec3, vec } from "../geometry/vec";
@@ -44,11 +46,32 @@ export function buildAddVent(design: Design, tank: Tank): Edit {
   return { code: "addVent", at: { kind: "tank", id: tank.id }, ops };
 }
 
-// Along under the floor to the wall, rising, then up the wall.
+/** A hose that lies on the floor has its middle this far over it, mm [T]. */
+const ON_FLOOR_MM = 40;
+
+// Along under the floor to the nearer wall, rising, then up the wall; to the other wall, the rear or the front one, or up through the floor beside
+// the tank and along it, where what is under the floor is in the way. The first that keeps clear, else the first.
 function layToWall(design: Design, foot: Vec3): Vec3[] {
-  const wallY = design.rig.widthMm / 2 - 30;
-  const y = foot.y < 0 ? -wallY : wallY;
-  return [vec(foot.x, y, foot.z + 20), vec(foot.x, y, WALL_END_MM)].map(roundTenth);
+  const wallY = (foot.y < 0 ? -1 : 1) * (design.rig.widthMm / 2 - 30);
+  const courses = [
+    ...[wallY, -wallY].map((y) => [vec(foot.x, y, foot.z + 20), vec(foot.x, y, WALL_END_MM)]),
+    ...[30, design.rig.lengthMm - 30].map((x) => [vec(x, foot.y, foot.z + 20), vec(x, foot.y, WALL_END_MM)]),
+    ...[wallY, -wallY].map((y) => [
+      vec(foot.x, foot.y, ON_FLOOR_MM),
+      vec(foot.x, y, ON_FLOOR_MM + 20),
+      vec(foot.x, y, WALL_END_MM),
+    ]),
+  ].map((course) => course.map(roundTenth));
+  return courses.find((course) => isClear(design, [foot, ...course])) ?? courses[0]!;
+}
+
+function isClear(design: Design, course: readonly Vec3[]): boolean {
+  return course.slice(1).every((to, index) => {
+    const leg = buildLeg(course[index]!, to, { lineId: "", index, pipe: PIPE, inflowLps: 0 });
+    return measureGapsOf(design, leg).every(
+      ({ obstacle, gapMm }) => gapMm >= (findClearance(design.rules, obstacle).value ?? 0),
+    );
+  });
 }
 
 /** The breathers one can join by a tee: those that do not run through it themselves. */

@@ -6,6 +6,7 @@ import { measureLegGaps } from "../fit/obstacleGaps";
 import { isAtLeast, isAtMost } from "../quantity/tolerance";
 import { lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
 import { checkObstacleGaps } from "./checkObstacleGaps";
+import { checkPassages } from "./checkPassages";
 import { checkTraps } from "./checkTraps";
 import { createFinding } from "./createFinding";
 import type { DrainResult } from "./evaluation";
@@ -34,7 +35,7 @@ export function checkDrain(
     ...checkLegs(design, path, result, parked),
     ...checkFlow(design, path, result),
     ...checkBores(path),
-    ...checkPassages(design, result),
+    ...checkPassages(design, result.passages),
     ...path.ownLegs.flatMap((_, legIndex) =>
       checkObstacleGaps(design, measureLegGaps(design, path, legIndex), (obstacle, gapMm, limit) =>
         createFinding(
@@ -118,37 +119,6 @@ function checkFlow(design: Surroundings, path: DrainPath, result: DrainResult): 
   }
   return findings;
 }
-
-// A pipe that goes through the floor at its own fall needs a slot, not a hole: it should turn down first.
-function checkPassages(design: Surroundings, { passages }: DrainResult): Finding[] {
-  const slant = lookUpLimit(design.rules, "holeSlant");
-  const edge = lookUpLimit(design.rules, "memberGap");
-  return passages.flatMap((passage): Finding[] => {
-    const { lineId, legIndex, through, hole, drilledMm, nearest, behind } = passage;
-    const at = { kind: "leg", lineId, index: legIndex } as const;
-    const { lengthMm, widthMm } = hole;
-    const findings: Finding[] = [];
-    if (through === "floor" && !isAtMost(lengthMm, (slant.value ?? Infinity) * widthMm)) {
-      findings.push(createFinding("should", at, { code: "passageSlants", lengthMm, widthMm }, slant));
-    }
-    // a round hole must be as wide as the slant is long
-    if (drilledMm !== null && !isAtLeast(drilledMm, lengthMm)) {
-      findings.push(createFinding("must", at, { code: "holeSmall", drilledMm, neededMm: lengthMm }));
-    }
-    if (nearest && !isAtLeast(nearest.gapMm, edge.value ?? 0)) {
-      const { gapMm, obstacle } = nearest;
-      findings.push(createFinding("should", at, { code: "holeNearEdge", gapMm, memberName: obstacle.name }, edge));
-    }
-    if (behind && behind.clearMm < NEAR_BEHIND_MM) {
-      const { clearMm, obstacle } = behind;
-      findings.push(createFinding("note", at, { code: "drillTowards", clearMm, obstacleName: obstacle.name }));
-    }
-    return findings;
-  });
-}
-
-/** A bit that breaks through runs on this far before it is stopped, mm [T]. */
-const NEAR_BEHIND_MM = 150;
 
 // Where the way of the water gets narrower: at the fixture, at each change of pipe, at the junction, at the tank.
 function checkBores(path: DrainPath): Finding[] {

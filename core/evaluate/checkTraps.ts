@@ -1,4 +1,4 @@
-import type { Design, Surroundings } from "../design/design";
+import type { Surroundings } from "../design/design";
 import { type DrainPath, listLineTraps } from "../falls/drainPath";
 import { measureFloorMm } from "../fit/passages";
 import { measurePlanLength, subtract } from "../geometry/vec";
@@ -80,6 +80,13 @@ function checkSeal(design: Surroundings, path: DrainPath, result: DrainResult, s
     const limit = lookUpLimit(design.rules, "nightAir");
     findings.push(createFinding("note", at, { code: "trapFreezes", hours: trapRisks.frostHours }, limit));
   }
+  // whatever length a pack publishes: past one bore of fall the pipe behind the trap can fill and suck
+  const { armFallMm } = result;
+  const boreMm = path.pipe.innerMm;
+  if (trapRisks && !isAtMost(armFallMm, boreMm) && !isAtLeast(trapRisks.afterSiphonMm, inUse.value ?? 0)) {
+    const leftMm = trapRisks.afterSiphonMm;
+    findings.push(createFinding("should", at, { code: "trapSiphons", fallMm: armFallMm, boreMm, leftMm }, inUse));
+  }
   const { arm, armAllowedMm, armLimit } = result;
   if (armAllowedMm !== null && !isAtMost(arm.lengthMm, armAllowedMm)) {
     findings.push(
@@ -108,10 +115,16 @@ function checkLineTrap(design: Surroundings, path: DrainPath, result: DrainResul
   return findings;
 }
 
-/** Pressure in the tank blows a seal out at twice what breaks it by suction. */
-export function checkTrapAir(design: Design, { lineId, pressurePa }: TrapAir): Finding[] {
-  const line = design.lines.find(({ id }) => id === lineId);
-  const sealMm = line?.kind === "drain" ? (line.trap?.sealMm ?? 0) : 0;
-  if (sealMm === 0 || pressurePa < 2 * computeSealBreakPa(sealMm)) return [];
-  return [createFinding("must", { kind: "trap", lineId }, { code: "sealBlown", pressurePa, sealMm })];
+/** What the tank's air does to one trap: pressure blows a seal out at twice what breaks it by suction. */
+export function checkTrapAir({ lineId, bend, sealMm, suctionPa, pressurePa }: TrapAir): Finding[] {
+  const at = bend === null ? ({ kind: "trap", lineId } as const) : ({ kind: "bend", lineId, index: bend } as const);
+  const findings: Finding[] = [];
+  if (sealMm > 0 && pressurePa >= 2 * computeSealBreakPa(sealMm)) {
+    findings.push(createFinding("must", at, { code: "sealBlown", pressurePa, sealMm }));
+  }
+  // that of a trap under a fixture is said of the breather that throttles
+  if (bend !== null && suctionPa >= computeSealBreakPa(sealMm)) {
+    findings.push(createFinding("must", at, { code: "sealSucked", suctionPa, sealMm }));
+  }
+  return findings;
 }

@@ -30,6 +30,7 @@ import { computeTrapWater } from "../traps/trapSeal";
 import { checkDesign } from "./checkDesign";
 import { checkDrain } from "./checkDrain";
 import { checkJunctions } from "./checkJunctions";
+import { checkLineLegs, listLinePassages } from "./checkLineLegs";
 import { checkRamps } from "./checkRamps";
 import { checkTank } from "./checkTank";
 import { checkTrapAir } from "./checkTraps";
@@ -64,16 +65,18 @@ export function evaluate(design: Design, attitude: Attitude = LEVEL): Evaluation
   const balance = computeBalance(design, network, tanks);
   const trapAirs = computeTrapAirs(paths, airs);
   const ramps = measureRampAngles(design, paths);
+  const linePassages = listLinePassages(design);
   const findings = sortFindings([
     ...judged.flatMap((one) => one.findings),
     ...checkJunctions(design, network, paths),
-    ...trapAirs.flatMap((air) => checkTrapAir(design, air)),
+    ...trapAirs.flatMap(checkTrapAir),
+    ...checkLineLegs(design, linePassages),
     ...checkRamps(design, ramps),
     ...design.tanks.flatMap((tank, i) => checkTank(design, tank, tanks[i]!)),
     ...checkUses(design, network, tanks),
     ...checkDesign(design, balance),
   ]);
-  return { attitude, drains, tanks, trapAirs, ramps, balance, findings };
+  return { attitude, drains, tanks, linePassages, trapAirs, ramps, balance, findings };
 }
 
 type FallLimits = { readonly minFalls: readonly Limit[]; readonly parkedFall: Limit };
@@ -226,22 +229,27 @@ function computeRisks(design: Surroundings, path: DrainPath, trap: Trap | null):
 function computeTrapAirs(paths: readonly DrainPath[], airs: Airs): TrapAir[] {
   return paths.flatMap(({ drain, tank }): TrapAir[] => {
     // an end in the open has no tank behind it that could suck
-    if (!tank) return [];
-    const air = airs.own.get(tank.id);
-    const sealMm = drain.trap?.sealMm ?? 0;
-    if (!air || sealMm === 0) return [];
+    const air = tank && airs.own.get(tank.id);
+    if (!air) return [];
+    const { trap, lineTrap, branchVent } = drain;
     const othersPa = airs.shared.get(tank.id)?.suctionPa ?? 0;
-    const suctionPa = drain.branchVent ? 0 : Math.max(air.suctionPa, othersPa);
-    const pressurePa = drain.branchVent?.kind === "openPipe" ? 0 : air.fillPa;
-    return [
-      {
+    const tankPa = Math.max(air.suctionPa, othersPa);
+    // a vent of the branch stands between the tank and its trap; a trap in the line lies beyond it
+    const own = trap && trap.sealMm > 0 ? [{ bend: null, sealMm: trap.sealMm, vent: branchVent }] : [];
+    const inLine = lineTrap ? [{ bend: lineTrap.bend, sealMm: lineTrap.sealMm, vent: null }] : [];
+    return [...own, ...inLine].map(({ bend, sealMm, vent }): TrapAir => {
+      const suctionPa = vent ? 0 : tankPa;
+      const pressurePa = vent?.kind === "openPipe" ? 0 : air.fillPa;
+      return {
         lineId: drain.id,
+        bend,
+        sealMm,
         suctionPa,
         pressurePa,
         afterSuctionMm: computeSealAfterMm(sealMm, suctionPa),
         afterPressureMm: computeSealUnderMm(sealMm, pressurePa),
-      },
-    ];
+      };
+    });
   });
 }
 

@@ -78,6 +78,8 @@ export type Evaluation = {
   readonly attitude: Attitude;
   readonly drains: readonly DrainResult[];
   readonly tanks: readonly TankResult[];
+  /** Holes of breathers and hoses; those of drains stand with their drains. */
+  readonly linePassages: readonly Passage[];
   /** What the air of its tank does to each water trap; none where the tank has no breather or no outlet. */
   readonly trapAirs: readonly TrapAir[];
   /** The ridge and the ramps the rig still takes. */

@@ -137,7 +137,11 @@ test.each<[Finding["code"], Finding["severity"], readonly EditOp[]]>([
     ],
   ],
   ["axleOverloaded", "must", [set(["rig", "axles", 0, "spareKg"], 20)]],
-  ["obstaclesOverlap", "note", [set(["obstacles", "cross-rear", "atMm"], kranich.obstacles.at(-1)!.atMm)]],
+  [
+    "obstaclesOverlap",
+    "note",
+    [set(["obstacles", "cross-rear", "atMm"], kranich.obstacles.find(({ id }) => id === "fuel")!.atMm)],
+  ],
   ["trapsInSeries", "should", [set(["lines", drain.id, "lineTrap"], { bend: 0, sealMm: 50, hasCleanout: true })]],
   ["trapUnreachable", "should", [set(["lines", drain.id, "lineTrap"], { bend: 1, sealMm: 50, hasCleanout: false })]],
   ["trapFreezes", "note", [set(["lines", drain.id, "lineTrap"], { bend: 1, sealMm: 50, hasCleanout: true })]],

@@ -52,6 +52,8 @@ type Numbers =
   | { readonly code: "sealShallow"; readonly sealMm: number }
   | { readonly code: "sealSlops"; readonly lossMm: number; readonly leftMm: number }
   | { readonly code: "sealDeep"; readonly sealMm: number }
+  | { readonly code: "sealSucked"; readonly suctionPa: number; readonly sealMm: number }
+  | { readonly code: "trapSiphons"; readonly fallMm: number; readonly boreMm: number; readonly leftMm: number }
   | { readonly code: "trapArmLong"; readonly lengthMm: number; readonly allowedMm: number }
   | { readonly code: "drainSlow"; readonly capacityLps: number; readonly inflowLps: number }
   | { readonly code: "belowCleanVelocity"; readonly velocityMps: number }

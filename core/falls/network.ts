@@ -1,5 +1,6 @@
 import type { Design } from "../design/design";
 import type { Drain, Fixture, Tank } from "../design/plumbing";
+import { computeReleaseLps } from "./release";
 
 /** The drains of a design as the tree they are: what is where, and what joins what. Built once, asked often. */
 export type Network = {
@@ -58,6 +59,26 @@ export function followDrain({ drains }: Pick<Network, "drains">, drain: Drain): 
 /** The fixtures whose water ends in a tank. */
 export const listFixturesOf = (network: Network, tankId: string): Fixture[] =>
   (network.drainsByTank.get(tankId) ?? []).flatMap((drain) => network.fixtures.get(drain.fromFixture) ?? []);
+
+/**
+ * The largest flow that can come into a tank at once, L/s: the one bowl that sends the most let go, and the taps of all
+ * the rest [C; that one is let go while the others run is what builders reckon with, T].
+ */
+export function sumSurgeLps(network: Network, tankId: string): number {
+  let taps = 0;
+  let surge = 0;
+  for (const drain of network.drainsByTank.get(tankId) ?? []) {
+    const fixture = network.fixtures.get(drain.fromFixture);
+    if (!fixture) continue;
+    taps += fixture.inflowLps;
+    surge = Math.max(surge, releaseOf(drain, fixture) - fixture.inflowLps);
+  }
+  return taps + surge;
+}
+
+/** The largest flow one fixture sends into its drain, L/s. */
+export const releaseOf = ({ pipe, trap }: Drain, fixture: Fixture): number =>
+  computeReleaseLps(fixture, { pipeMm: pipe.innerMm, dropMm: trap?.dropMm ?? 0 });
 
 /**
  * Water that may run in one leg of a drain at once, L/s: its own fixture and everything that has joined before it, all

@@ -4,6 +4,7 @@ import { buildDrainPath } from "../falls/drainPath";
 import { type Block, measureLegGap } from "../geometry/blocks";
 import { interpolate, type Vec3, vec } from "../geometry/vec";
 import { clamp } from "../quantity/tolerance";
+import { listLineLegs } from "./lineLegs";
 import { toBlock, toTankBlock } from "./obstacleGaps";
 
 /** A place where a pipe or a tank is too near to something, and the room that lacks, mm. */
@@ -33,8 +34,9 @@ function findPlace(design: Design, { at }: Finding, block: Block): Pick<Collisio
     return tank ? { on: null, atMm: findMiddle(toTankBlock(tank), block) } : null;
   }
   const line = at.kind === "leg" ? design.lines.find(({ id }) => id === at.lineId) : undefined;
-  if (at.kind !== "leg" || line?.kind !== "drain") return null;
-  const leg = buildDrainPath(design, line).ownLegs[at.index];
+  if (at.kind !== "leg" || !line) return null;
+  const legs = line.kind === "drain" ? buildDrainPath(design, line).ownLegs : listLineLegs(design, line);
+  const leg = legs[at.index];
   if (!leg) return null;
   // the nearest stretch of the leg: the middle of what lies within a millimetre of the least distance
   const places = Array.from({ length: STEPS + 1 }, (_, i) => {

@@ -8,6 +8,7 @@ import { add, type Vec3, vec } from "../geometry/vec";
 import { createRecall } from "../quantity/recall";
 import type { LimitId } from "../rules/limitIds";
 import { type Limit, lookUpLimit } from "../rules/lookUpLimit";
+import { findFittingBlock } from "./fittingBlock";
 import { hindersPipes, hindersTanks } from "./roles";
 import { listTankBlocks } from "./tankBlocks";
 
@@ -30,10 +31,11 @@ export function toBlock(obstacle: Obstacle): Block {
   return { min: atMm, max: add(atMm, vec(lengthMm, widthMm, heightMm)) };
 }
 
-/** Outside of a tank as a block, wall included, mm. A stepped tank counts with its largest sizes. */
+/** Outside of a tank as a block, wall and lagging included, mm. A stepped tank counts with its largest sizes. */
 export function toTankBlock(tank: Tank): Block {
   const { min, max } = measureExtent(tank.solid);
-  const wall = vec(tank.wallMm, tank.wallMm, tank.wallMm);
+  const thick = tank.wallMm + tank.insulationMm;
+  const wall = vec(thick, thick, thick);
   return {
     min: add(add(tank.atMm, min), vec(-wall.x, -wall.y, -wall.z)),
     max: add(add(tank.atMm, max), wall),
@@ -52,8 +54,11 @@ export function measureTankGaps(design: Surroundings, tank: Tank): ObstacleGap[]
 }
 
 /** Gap from the outside of one leg of pipe to every obstacle, mm [C]. */
-export function measureLegGaps(design: Surroundings, path: DrainPath, legIndex: number): readonly ObstacleGap[] {
-  const leg = path.legs[legIndex]!;
+export const measureLegGaps = (design: Surroundings, path: DrainPath, legIndex: number): readonly ObstacleGap[] =>
+  measureGapsOf(design, path.legs[legIndex]!);
+
+/** The same for a leg of any line. */
+export function measureGapsOf(design: Surroundings, leg: Leg): readonly ObstacleGap[] {
   return recallGaps(leg, [design.obstacles], () => {
     const { innerMm, outerMm } = leg.pipe;
     const axis = (invert: Vec3): Vec3 => vec(invert.x, invert.y, invert.z + innerMm / 2);
@@ -68,8 +73,18 @@ export function measureLegGaps(design: Surroundings, path: DrainPath, legIndex: 
 
 const recallGaps = createRecall<Leg, readonly ObstacleGap[]>();
 
+/** The lowest of a tank: its outside, or a valve, bend or hose tail that stands before a port, mm [C]. */
+export const measureLowestZMm = (tank: Tank): number =>
+  Math.min(
+    toTankBlock(tank).min.z,
+    ...tank.ports.flatMap((port) => {
+      const block = findFittingBlock(tank, port);
+      return block ? [block.min.z] : [];
+    }),
+  );
+
 /** How far a tank reaches over the sill line, mm; negative is below it. Null where the rig has none. */
 export function measureSillGapMm(design: Surroundings, tank: Tank): number | null {
   const { sillZMm } = design.rig;
-  return sillZMm === null ? null : toTankBlock(tank).min.z - sillZMm;
+  return sillZMm === null ? null : measureLowestZMm(tank) - sillZMm;
 }

@@ -1,4 +1,5 @@
 import type { Surroundings } from "../design/design";
+import type { Drain } from "../design/plumbing";
 import type { Obstacle } from "../design/rig";
 import type { DrainPath, Leg } from "../falls/drainPath";
 import { interpolate, type Vec3, vec } from "../geometry/vec";
@@ -47,15 +48,25 @@ const NEAR_MM = 300;
  * hole it needs with `clearanceMm` ≥ 0 all round, the nearest solid, what lies behind, and from where to drill.
  * Source: geometry [C]; sides to drill from and the room a drill wants [T].
  */
-export function listPassages(design: Surroundings, path: DrainPath, clearanceMm: number): Passage[] {
+export const listPassages = (design: Surroundings, { drain, ownLegs }: DrainPath, clearanceMm: number): Passage[] =>
+  listLegPassages(design, drain.id, ownLegs, drain.holes, clearanceMm);
+
+/** The same for the legs of any line, with the holes that are drilled for it already. */
+export function listLegPassages(
+  design: Surroundings,
+  lineId: string,
+  legs: readonly Leg[],
+  holes: Drain["holes"],
+  clearanceMm: number,
+): Passage[] {
   const floorMm = measureFloorMm(design);
-  return path.ownLegs.flatMap((leg, legIndex) =>
+  return legs.flatMap((leg, legIndex) =>
     listCrossings(design, leg, floorMm, clearanceMm).map(
       (crossing, nth): Passage => ({
-        lineId: path.drain.id,
+        lineId,
         legIndex,
         nth,
-        drilledMm: path.drain.holes.find((hole) => hole.leg === legIndex && hole.nth === nth)?.diameterMm ?? null,
+        drilledMm: holes.find((hole) => hole.leg === legIndex && hole.nth === nth)?.diameterMm ?? null,
         ...crossing,
       }),
     ),

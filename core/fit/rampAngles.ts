@@ -3,6 +3,7 @@ import type { Tank } from "../design/plumbing";
 import type { DrainPath } from "../falls/drainPath";
 import { radToDeg } from "../quantity/convert";
 import { createRecall } from "../quantity/recall";
+import { findFittingBlock } from "./fittingBlock";
 import { toTankBlock } from "./obstacleGaps";
 
 /** Something that hangs under the rig, at one of its lowest corners. */
@@ -62,7 +63,14 @@ const listTankLows = (tank: Tank, groundZMm: number): Low[] => {
   if (min.z >= 0) return [];
   const overGroundMm = min.z - groundZMm;
   const part = { kind: "tank", id: tank.id } as const;
-  return [min.x, (min.x + max.x) / 2, max.x].map((xMm) => ({ part, xMm, overGroundMm }));
+  // what stands before its ports is screwed to it and touches with it
+  const fittings = tank.ports.flatMap((port): Low[] => {
+    const block = findFittingBlock(tank, port);
+    if (!block || block.min.z >= 0) return [];
+    const low = block.min.z - groundZMm;
+    return [block.min.x, block.max.x].map((xMm) => ({ part, xMm, overGroundMm: low }));
+  });
+  return [...[min.x, (min.x + max.x) / 2, max.x].map((xMm) => ({ part, xMm, overGroundMm })), ...fittings];
 };
 
 const recallLows = createRecall<DrainPath, Low[]>();

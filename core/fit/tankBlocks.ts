@@ -4,23 +4,26 @@ import type { Vec2 } from "../geometry/polygon";
 import { measureExtent, placeOnAxis, type Solid, toPrism } from "../geometry/solid";
 import { add, type Vec3, vec } from "../geometry/vec";
 
+type Covered = Pick<Tank, "solid" | "atMm" | "wallMm" | "insulationMm">;
+
 // A solid never changes, and is held against every obstacle in every evaluation.
 const SLABS = new WeakMap<Solid, readonly Block[]>();
 
 /**
- * Outside of a tank as blocks, wall included, mm: a stepped profile is cut into slabs at its corners, each as high as the
+ * Outside of a tank as blocks, wall and lagging included, mm: a stepped profile is cut into slabs at its corners, each as high as the
  * profile is there, so that what stands in a step is not in the tank. A slope counts with the whole height of its slab, a
  * round tank with its largest sizes: both on the safe side [C].
  */
-export function listTankBlocks({ solid, atMm, wallMm }: Pick<Tank, "solid" | "atMm" | "wallMm">): Block[] {
+export function listTankBlocks({ solid, atMm, wallMm, insulationMm }: Covered): Block[] {
   let slabs = SLABS.get(solid);
   if (!slabs) {
     slabs = solid.shape === "prism" ? cutSlabs(solid) : [measureExtent(solid)];
     SLABS.set(solid, slabs);
   }
-  const wall = vec(wallMm, wallMm, wallMm);
+  const thick = wallMm + insulationMm;
+  const wall = vec(thick, thick, thick);
   return slabs.map(({ min, max }) => ({
-    min: add(add(atMm, min), vec(-wallMm, -wallMm, -wallMm)),
+    min: add(add(atMm, min), vec(-thick, -thick, -thick)),
     max: add(add(atMm, max), wall),
   }));
 }

@@ -1,4 +1,3 @@
-import { GRAVITY } from "../air/dumping";
 import { type Attitude, computeUp } from "../attitude/attitude";
 import type { Design } from "../design/design";
 import type { Fixture, Tank } from "../design/plumbing";
@@ -8,6 +7,7 @@ import { measureLegFallMm, measureLevelLengthMm } from "../falls/fallBudget";
 import { computeManningFlow, FILL_AT_MOST_FLOW } from "../falls/manning";
 import { buildNetwork, type Network } from "../falls/network";
 import { computePonds } from "../falls/ponding";
+import { computeWasteLps } from "../falls/release";
 import { measureSegmentArea } from "../geometry/circularSegment";
 import type { Vec3 } from "../geometry/vec";
 import { MM3_PER_L, mmToM } from "../quantity/convert";
@@ -84,8 +84,6 @@ const LONGEST_S = 900;
 const SETTLED_L = 2e-3;
 /** From this share on the surface closes up and the pipe runs full [P: Chow 1959, depth 0.938 of the bore, from memory]. */
 const FULL_SHARE = 0.97;
-/** Losses of waste, grid, trap and its exit, in velocity heads [T]. */
-const WASTE_LOSSES = 3;
 /** A leg that does not fall passes water only by what stands higher before it: taken as 1 mm/m [C on T]. */
 const LEAST_SLOPE = 0.001;
 /** A drop runs as fast as a pipe at 45° part full: it never holds the others up [T]. */
@@ -157,7 +155,7 @@ export function computePour(design: Design, attitude: Attitude, events: readonly
         basin.litres += run.lps * Math.min(stepS, Math.max(0, run.seconds - second + stepS));
       }
       const cell = cells[basin.cell]!;
-      const out = Math.min(basin.litres, computeWasteLps(basin) * stepS, cell.fullL - cell.litres);
+      const out = Math.min(basin.litres, computeBasinLps(basin) * stepS, cell.fullL - cell.litres);
       basin.litres -= out;
       cell.litres += out;
       spiltL += spill(basin);
@@ -265,7 +263,7 @@ function findStepS(
   runs: readonly { readonly lps: number }[],
 ): number {
   const mostLps =
-    basins.reduce((sum, basin) => sum + computeWasteLps({ ...basin, litres: basin.fixture.rimMm * basin.areaM2 }), 0) +
+    basins.reduce((sum, basin) => sum + computeBasinLps({ ...basin, litres: basin.fixture.rimMm * basin.areaM2 }), 0) +
     runs.reduce((sum, run) => sum + run.lps, 0);
   return cells.reduce(
     (least, { fullL, flowLps }) => Math.min(least, (SHARE_A_STEP * fullL) / Math.min(mostLps, flowLps.at(-1)!)),
@@ -340,9 +338,8 @@ function spill(basin: Basin): number {
 }
 
 // Out through waste and trap under the water over it and the height of the trap.
-function computeWasteLps(basin: Basin): number {
-  const headM = mmToM(measureDepthMm(basin) + basin.headMm);
-  return (Math.PI / 4) * basin.boreM ** 2 * Math.sqrt((2 * GRAVITY * headM) / (1 + WASTE_LOSSES)) * 1000;
+function computeBasinLps(basin: Basin): number {
+  return computeWasteLps(basin.boreM * 1000, measureDepthMm(basin) + basin.headMm);
 }
 
 // What leaves a cell in a step, moved to the next one or into the tank.

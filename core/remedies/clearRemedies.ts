@@ -1,7 +1,7 @@
 import type { Design } from "../design/design";
 import type { EditOp } from "../design/edit";
 import { buildMove, listPoints, roundTenth } from "../design/moves";
-import type { Drain, Vent } from "../design/plumbing";
+import type { Line, Vent } from "../design/plumbing";
 import type { Finding } from "../evaluate/findings";
 import { add, measureLength, type Vec3, vec } from "../geometry/vec";
 import type { Remedy } from "./remedy";
@@ -24,17 +24,19 @@ const DIRECTIONS: readonly Vec3[] = [
 const TIMES = [1, 1.5, 2.5, 4] as const;
 
 /** A leg moved clear of what it hits: both its bends, or one of them, by the shortest shift that is tried first. */
-export function proposeLegClear(drain: Drain, at: LegRef, finding: Clash): Remedy[] {
+export function proposeLegClear(line: Line, at: LegRef, finding: Clash): Remedy[] {
+  const points = listPoints(line);
+  const key = line.kind === "drain" ? "bendsMm" : "pointsMm";
   const missingMm = toMissingMm(finding);
-  const ends = [at.index - 1, at.index].filter((bend) => drain.bendsMm[bend]);
+  const ends = [at.index - 1, at.index].filter((bend) => points[bend]);
   const picks = ends.length === 2 ? [ends, [ends[0]!], [ends[1]!]] : [ends];
   const shifts = DIRECTIONS.flatMap((way) => TIMES.map((times) => scaleWay(way, Math.ceil(missingMm * times))));
   return shifts
     .flatMap((by) =>
       picks.map((bends): Remedy => {
         const ops = bends.map((bend): EditOp => {
-          const value = roundTenth(add(drain.bendsMm[bend]!, by));
-          return { op: "set", path: ["lines", drain.id, "bendsMm", bend], value };
+          const value = roundTenth(add(points[bend]!, by));
+          return { op: "set", path: ["lines", line.id, key, bend], value };
         });
         return { byMm: measureLength(by), edit: { code: "clearLeg", at: { kind: "leg", ...at }, ops } };
       }),

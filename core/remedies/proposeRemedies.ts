@@ -94,6 +94,7 @@ function listCandidates(design: Design, finding: Finding): Remedy[] {
     case "teeOnTheFlat":
       return drain ? proposeWye(drain) : [];
     case "siphonedByOthers":
+    case "trapSiphons":
     case "trapArmLong":
       return drain ? proposeBranchVent(design, drain) : [];
     case "drainSlow":
@@ -133,7 +134,7 @@ function listCandidates(design: Design, finding: Finding): Remedy[] {
       return tank && obstacle ? proposeMoveClear(design, tank, obstacle, finding.limit?.value ?? 0) : [];
     }
     case "legHitsObstacle":
-      return drain && finding.at.kind === "leg" ? proposeLegClear(drain, finding.at, finding) : [];
+      return finding.at.kind === "leg" ? proposeClear(design, finding.at, finding) : [];
     case "ventEndNear": {
       const vent = finding.at.kind === "bend" ? findLine(design, finding.at.lineId) : undefined;
       return vent?.kind === "vent" ? proposeVentEndClear(design, vent, finding) : [];
@@ -198,4 +199,13 @@ function readFigures(evaluation: Evaluation, { at }: Finding): RemedyFigures {
     usableL: evaluation.tanks.reduce((sum, tank) => sum + tank.usableWorstL, 0),
     findings: evaluation.findings.filter((f) => f.severity !== "note").length,
   };
+}
+
+function proposeClear(
+  design: Design,
+  at: { readonly lineId: string; readonly index: number },
+  finding: Extract<Finding, { code: "legHitsObstacle" }>,
+): Remedy[] {
+  const line = findLine(design, at.lineId);
+  return line ? proposeLegClear(line, at, finding) : [];
 }

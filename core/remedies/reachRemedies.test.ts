@@ -74,9 +74,9 @@ const CASES: readonly [Finding["code"], () => Design][] = [
   [
     "ventInRoom",
     () =>
-      change(kranich, [
+      change(readDemo("lesesaal"), [
         set(
-          ["lines", vent.id, "pointsMm"],
+          ["lines", "grey-vent", "pointsMm"],
           [
             { x: 1500, y: 100, z: 100 },
             { x: 1500, y: 100, z: 1900 },

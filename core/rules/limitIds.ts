@@ -16,6 +16,8 @@ export const LIMITS = {
   sillGap: "length",
   tankUse: "ratio",
   backHead: "length",
+  outletSlow: "losses",
+  outletFast: "losses",
   ventSuction: "pressure",
   ventEndGap: "length",
   sealInUse: "length",

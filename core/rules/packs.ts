@@ -64,7 +64,10 @@ const BUILDERS: RulePack = {
   holeClearance: { bands: flat(2), standing: "T", source: "builders" },
   holeSlant: { bands: flat(2), standing: "T", source: "builders" },
   tankUse: { bands: flat(0.6), standing: "T", source: "builders" },
-  backHead: { bands: flat(300), standing: "T", source: "builders" },
+  // a membrane valve is no dam until its rating has been read off its sheet
+  backHead: { bands: flat(0), standing: "T", source: "builders" },
+  outletSlow: { bands: flat(0.6), standing: "T", source: "builders" },
+  outletFast: { bands: flat(0.8), standing: "T", source: "builders" },
   sealInUse: { bands: flat(25), standing: "P", source: "approvedDocumentH", surePercent: 95 },
   drivingPush: { bands: flat(0.5), standing: "T", source: "builders" },
   evaporation: { bands: flat(2.5), standing: "T", source: "builders" },

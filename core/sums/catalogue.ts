@@ -208,14 +208,18 @@ const BODIES: Readonly<Record<SumId, Body>> = {
       bore(19, "d"),
       t("L", "length", 0, 50_000, 2_000),
       t("K", "losses", 0, 50, 1.5),
+      t("Cd", "losses", 0.4, 1, 0.8),
     ],
     result: { name: "p", quantity: "pressure" },
     standing: "C",
     compute: (v) =>
-      computeDumping(of(v, "h") / 1000, of(v, "D") / 1000, [
-        { boreM: of(v, "d") / 1000, lengthM: of(v, "L") / 1000, lossK: of(v, "K") },
-      ]).suctionPa,
-    example: { values: { h: 200, D: 38, d: 9.5, L: 2_000, K: 1.5 }, result: 942, within: 1 },
+      computeDumping(
+        of(v, "h") / 1000,
+        of(v, "D") / 1000,
+        [{ boreM: of(v, "d") / 1000, lengthM: of(v, "L") / 1000, lossK: of(v, "K") }],
+        of(v, "Cd"),
+      ).suctionPa,
+    example: { values: { h: 200, D: 38, d: 9.5, L: 2_000, K: 1.5, Cd: 0.6 }, result: 942, within: 1 },
   },
   sealSuction: {
     terms: [t("H", "length", 0, 200, 50), t("p", "pressure", 0, 5_000, 300)],
@@ -377,11 +381,11 @@ const BODIES: Readonly<Record<SumId, Body>> = {
     example: { values: { P: 1, e: 1, f: 0, T: 1, d: 20, D: 40, Q: 0.1 }, result: 10, within: 1e-9 },
   },
   flood: {
-    terms: [bore(38), t("h", "length", 0, 5_000, 500)],
+    terms: [bore(38), t("h", "length", 0, 5_000, 500), t("Cd", "losses", 0.4, 1, 0.8)],
     result: { name: "Q", quantity: "flow" },
     standing: "C",
-    compute: (v) => computeFloodLps(of(v, "D"), of(v, "h")),
-    example: { values: { D: 38, h: 500 }, result: 128 / 60, within: 0.01 },
+    compute: (v) => computeFloodLps(of(v, "D"), of(v, "h"), of(v, "Cd")),
+    example: { values: { D: 38, h: 500, Cd: 0.6 }, result: 128 / 60, within: 0.01 },
   },
   freeSurface: {
     terms: [t("L", "length", 20, 10_000, 800), t("b", "length", 20, 4_000, 400), t("m", "weight", 100, 1e6, 4_000)],

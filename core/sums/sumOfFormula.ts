@@ -17,7 +17,7 @@ export const SUM_OF_FORMULA: Readonly<Partial<Record<FormulaId, Match>>> = {
   trapArm: { sum: "trapArm", terms: { D: "D", s: "S" }, result: "Lmax" },
   breakover: { sum: "breakover", terms: { h: "h", a: "a", b: "b" }, result: "α" },
   rampEnd: { sum: "rampEnd", terms: { h: "h", a: "a" }, result: "α" },
-  dumpSuction: { sum: "dumpSuction", terms: { h: "h", D: "D", d: "d", L: "L", K: "K" }, result: "p" },
+  dumpSuction: { sum: "dumpSuction", terms: { h: "h", D: "D", d: "d", L: "L", K: "K", Cd: "Cd" }, result: "p" },
   fillPressure: { sum: "breather", terms: { Qin: "Q", d: "d", L: "L", K: "K" }, result: "p" },
   storeDays: { sum: "storeDays", terms: { V: "V", q: "q" }, result: "T" },
 };

@@ -83,6 +83,7 @@ test("a profile is cut into blocks as large as itself where it has steps only; a
       solid: { shape: "prism", axis: "x", lengthMm: 800, profileMm },
       atMm: { x: 0, y: 0, z: 0 },
       wallMm: 0,
+      insulationMm: 0,
     }).reduce((sum, { min, max }) => sum + (max.x - min.x) * (max.y - min.y) * (max.z - min.z), 0);
   expect(volumeOf(steps)).toBeCloseTo((200 * 190 + 300 * 130) * 800, 3);
   const sloped = steps.map((p) => (p.u === 200 && p.v === 60 ? { ...p, u: 300 } : p));

@@ -113,7 +113,7 @@ function listBelow({ obstacles }: Design, { atMm, lengthMm, widthMm, heightMm, s
   const solid = stepped
     ? { ...stepped, profileMm: [...stepped.profileMm] }
     : { shape: "box" as const, lengthMm, widthMm, heightMm };
-  const blocks = listTankBlocks({ solid, atMm, wallMm: WALL_MM });
+  const blocks = listTankBlocks({ solid, atMm, wallMm: WALL_MM, insulationMm: 0 });
   return obstacles
     .filter(({ kind }) => hindersTanks(kind))
     .filter((obstacle) => {

@@ -4,7 +4,7 @@ import { mustApply } from "@/tests/sharedAir";
 import { createPort } from "../design/createPort";
 import { ADDED_PORTS, buildAddPort } from "../edits/tankEdits";
 import { evaluate } from "../evaluate/evaluate";
-import { findFittingBlock } from "../fit/portFittings";
+import { findFittingBlock } from "../fit/fittingBlock";
 import { listAssembly, listPortsBefore } from "../fixing/assembly";
 import { measureCapacityL } from "../geometry/solid";
 import { vec } from "../geometry/vec";

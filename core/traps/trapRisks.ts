@@ -14,6 +14,9 @@ export type TrapRisks = SealRisks & {
 /** What the tank's air does to one trap, while the tank is dumped and while all its fixtures run. */
 export type TrapAir = {
   readonly lineId: string;
+  /** The bend a trap in the line sits at; null for the one under the fixture. */
+  readonly bend: number | null;
+  readonly sealMm: number;
   readonly suctionPa: number;
   readonly pressurePa: number;
   readonly afterSuctionMm: number;

@@ -3,7 +3,8 @@ import { computeRamps, findRunningAttitude } from "../attitude/ramps";
 import type { Design } from "../design/design";
 import type { DrainResult, Evaluation, TankResult } from "../evaluate/evaluation";
 import type { FallBudget } from "../falls/fallBudget";
-import { buildNetwork, listFixturesOf } from "../falls/network";
+import { buildNetwork, sumSurgeLps } from "../falls/network";
+import type { Passage } from "../fit/passages";
 import type { RampAngle } from "../fit/rampAngles";
 import { measureSignedArea } from "../geometry/polygon";
 import { toPrism } from "../geometry/solid";
@@ -24,6 +25,9 @@ export function listWorkings(design: Design, evaluation: Evaluation, fillShare =
     ...design.tanks.flatMap((tank) => listTankCareWorkings(design, tank, fillShare)),
     ...listStayWorkings(evaluation),
     ...evaluation.trapAirs.flatMap((air) => listTrapAirWorkings(design, air)),
+    ...evaluation.linePassages.map((passage) =>
+      buildHole(design, passage, design.lines.find(({ id }) => id === passage.lineId)!.pipe.outerMm),
+    ),
     ...evaluation.ramps.map((ramp) => buildRampAngle(design, ramp)),
     ...listRampWorkings(design, evaluation.attitude),
   ];
@@ -47,23 +51,7 @@ function listDrainWorkings(design: Design, drain: DrainResult, attitude: Attitud
       attitude: drain.worst.attitude,
       limit: drain.parkedFall,
     }),
-    ...drain.passages.map(({ legIndex, nth, through, thicknessMm, angleRad, hole }) =>
-      buildWorking(
-        through === "floor" ? "floorHole" : "panelHole",
-        through === "floor"
-          ? { kind: "leg", lineId: drain.lineId, index: legIndex }
-          : { kind: "panel", lineId: drain.lineId, index: legIndex, nth },
-        [
-          term("d", drain.legs[legIndex]!.pipe.outerMm, "length"),
-          term("c", Math.max(0, lookUpValue(design.rules, "holeClearance")), "length"),
-          term("t", thicknessMm, "length"),
-          term("θ", radToDeg(angleRad), "angle"),
-          term("w", hole.widthMm, "length"),
-        ],
-        term("l", hole.lengthMm, "length"),
-        { limit: lookUpLimit(design.rules, through === "floor" ? "holeSlant" : "holeClearance") },
-      ),
-    ),
+    ...drain.passages.map((passage) => buildHole(design, passage, drain.legs[passage.legIndex]!.pipe.outerMm)),
     ...(arm.slope === null || drain.armAllowedMm === null
       ? []
       : [
@@ -157,6 +145,26 @@ function listDrainWorkings(design: Design, drain: DrainResult, attitude: Attitud
     );
   }
   return workings;
+}
+
+function buildHole(
+  { rules }: Design,
+  { lineId, legIndex, nth, through, thicknessMm, angleRad, hole }: Passage,
+  outerMm: number,
+): Working {
+  return buildWorking(
+    through === "floor" ? "floorHole" : "panelHole",
+    through === "floor" ? { kind: "leg", lineId, index: legIndex } : { kind: "panel", lineId, index: legIndex, nth },
+    [
+      term("d", outerMm, "length"),
+      term("c", Math.max(0, lookUpValue(rules, "holeClearance")), "length"),
+      term("t", thicknessMm, "length"),
+      term("θ", radToDeg(angleRad), "angle"),
+      term("w", hole.widthMm, "length"),
+    ],
+    term("l", hole.lengthMm, "length"),
+    { limit: lookUpLimit(rules, through === "floor" ? "holeSlant" : "holeClearance") },
+  );
 }
 
 type Falls = {
@@ -262,10 +270,10 @@ function listAirWorkings(design: Design, { tankId, air }: TankResult): Working[]
     term(mark("L", i), pipe.lengthM * 1000, "length"),
     term(mark("K", i), pipe.lossK, "losses"),
   ]);
-  const outlet = [term("h", air.headMm, "length"), term("D", air.outletBoreMm, "length")];
+  const cd = term("Cd", lookUpValue(design.rules, "outletFast"), "losses");
+  const outlet = [term("h", air.headMm, "length"), term("D", air.outletBoreMm, "length"), cd];
   const suction = term("p", air.suctionPa, "pressure");
-  const fixtures = listFixturesOf(buildNetwork(design), tankId);
-  const inflow = fixtures.reduce((sum, fixture) => sum + fixture.inflowLps, 0);
+  const inflow = sumSurgeLps(buildNetwork(design), tankId);
   const workings = [
     buildWorking("dumpSuction", at, [...outlet, ...breather, term("q", air.dumpFlowLps, "flow")], suction, {
       attitude,
@@ -282,7 +290,7 @@ function listAirWorkings(design: Design, { tankId, air }: TankResult): Working[]
 
 function listTrapAirWorkings(design: Design, air: TrapAir): Working[] {
   const line = design.lines.find(({ id }) => id === air.lineId);
-  if (line?.kind !== "drain" || !line.trap) return [];
+  if (line?.kind !== "drain" || !line.trap || air.bend !== null) return [];
   const at = { kind: "trap", lineId: line.id } as const;
   const seal = term("H", line.trap.sealMm, "length");
   const limit = lookUpLimit(design.rules, "sealInUse");

@@ -31,7 +31,7 @@ const RECOMPUTE: Partial<Record<FormulaId, (w: Working) => number>> = {
   rampsToRun: recomputeRamps,
   rampsToLevel: recomputeRamps,
   sealAfterDump: (w) => computeSealAfterMm(read(w, "H"), read(w, "p")),
-  dumpSuction: (w) => computeDumping(read(w, "h") / 1000, read(w, "D") / 1000, readAirway(w)).suctionPa,
+  dumpSuction: (w) => computeDumping(read(w, "h") / 1000, read(w, "D") / 1000, readAirway(w), read(w, "Cd")).suctionPa,
   fillPressure: (w) => computeAirwayPressurePa(read(w, "Qin") / 1000, readAirway(w)),
   sealSiphon: (w) => computeSealAfterSiphonMm(read(w, "H"), read(w, "f"), read(w, "D")),
   sealSuction: (w) => computeSealAfterMm(read(w, "H"), read(w, "p")),

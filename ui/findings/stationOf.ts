@@ -17,6 +17,8 @@ const AIR_CODES = new Set([
   "sharedAirSucks",
   "sealBlown",
   "trapArmLong",
+  "trapSiphons",
+  "sealSucked",
 ]);
 
 /** The station at which a finding is worked on. */

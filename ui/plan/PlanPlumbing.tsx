@@ -3,7 +3,7 @@ import { memo } from "react";
 import { listOwnCourse } from "@/core/air/ventPath";
 import type { Tank } from "@/core/design/plumbing";
 import { USUAL_FIXTURES } from "@/core/design/usualFixtures";
-import { findFittingBlock } from "@/core/fit/portFittings";
+import { findFittingBlock } from "@/core/fit/fittingBlock";
 import { measureExtent } from "@/core/geometry/solid";
 import { add, type Vec3 } from "@/core/geometry/vec";
 import { useWorkbench } from "@/store/useWorkbench";

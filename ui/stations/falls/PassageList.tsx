@@ -11,27 +11,29 @@ import { useEdits } from "../../fields/useEdits";
 import { Figure } from "../../kit/Figure";
 import { NumberField } from "../../kit/NumberField";
 
-/** Every hole of the rig, drain by drain: where to drill, how large, from which side, and what lies behind. */
+/** Every hole of the rig, line by line: where to drill, how large, from which side, and what lies behind. */
 export function PassageList() {
   const drains = useWorkbench((state) => state.evaluation?.drains);
   const lines = useWorkbench((state) => state.history!.design.lines);
   const kind = useWorkbench((state) => state.history!.design.rig.kind);
-  const passages = drains?.flatMap((drain) => drain.passages) ?? [];
+  const others = useWorkbench((state) => state.evaluation?.linePassages);
+  const passages = [...(drains?.flatMap((drain) => drain.passages) ?? []), ...(others ?? [])];
   if (passages.length === 0) return null;
   return (
     <Group title={`Holes to drill, ${passages.length} in all`}>
-      {drains?.map(({ lineId, passages: own }) =>
-        own.length === 0 ? null : (
+      {lines.map(({ id: lineId, name }) => {
+        const own = passages.filter((passage) => passage.lineId === lineId);
+        return own.length === 0 ? null : (
           <div key={lineId} className="pt-1">
-            <p className="text-[13px] font-semibold">{lines.find(({ id }) => id === lineId)?.name}</p>
+            <p className="text-[13px] font-semibold">{name}</p>
             <ul className="flex flex-col gap-1.5">
               {own.map((passage) => (
                 <PassageRow key={`${passage.legIndex}-${passage.nth}`} passage={passage} />
               ))}
             </ul>
           </div>
-        ),
-      )}
+        );
+      })}
       <p className="pt-1.5 text-[12px] leading-snug text-faint">{sayBeforeDrilling(kind)}</p>
     </Group>
   );
@@ -40,6 +42,9 @@ export function PassageList() {
 function PassageRow({ passage }: { readonly passage: Passage }) {
   const units = useWorkbench((state) => state.units);
   const { lineId, legIndex, nth, through, panel, atMm, hole } = passage;
+  const isDrain = useWorkbench((state) =>
+    state.history!.design.lines.some(({ id, kind }) => id === lineId && kind === "drain"),
+  );
   const { set } = useEdits();
   const drill = (value: number | null) => {
     const drain = workbench.getState().history!.design.lines.find(({ id }) => id === lineId);
@@ -68,13 +73,15 @@ function PassageRow({ passage }: { readonly passage: Passage }) {
           : `${length(hole.lengthMm)} by ${length(hole.widthMm)}`}
       </Figure>
       . {describeDrilling(passage, units)}
-      <NumberField
-        label="Drilled already, round"
-        value={passage.drilledMm}
-        quantity="length"
-        clearable
-        onCommit={drill}
-      />
+      {isDrain && (
+        <NumberField
+          label="Drilled already, round"
+          value={passage.drilledMm}
+          quantity="length"
+          clearable
+          onCommit={drill}
+        />
+      )}
     </li>
   );
 }

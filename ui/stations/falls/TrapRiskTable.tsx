@@ -24,7 +24,9 @@ const LIE_CAUSES: Readonly<Record<TrapLie, string>> = {
 /** What each cause by itself leaves of the seal of a drain's trap. */
 export function TrapRiskTable({ lineId }: { readonly lineId: string }) {
   const risks = useWorkbench((state) => state.evaluation?.drains.find((d) => d.lineId === lineId)?.trapRisks ?? null);
-  const air = useWorkbench((state) => state.evaluation?.trapAirs.find((a) => a.lineId === lineId) ?? null);
+  const air = useWorkbench(
+    (state) => state.evaluation?.trapAirs.find((a) => a.lineId === lineId && a.bend === null) ?? null,
+  );
   const result = useWorkbench((state) => state.evaluation?.drains.find((d) => d.lineId === lineId) ?? null);
   const rules = useWorkbench((state) => state.history!.design.rules);
   const units = useWorkbench((state) => state.units);
