@@ -4,6 +4,7 @@ import { buildDrainPath } from "../falls/drainPath";
 import { measureLegFallMm, measureLevelLengthMm } from "../falls/fallBudget";
 import { buildNetwork } from "../falls/network";
 import { dot, vec } from "../geometry/vec";
+import { toCodeBoreMm } from "../parts/pipes";
 import { MM_PER_M } from "../quantity/convert";
 import { lookUpValue } from "../rules/lookUpLimit";
 import { type Attitude, computeUp, LEVEL } from "./attitude";
@@ -41,7 +42,7 @@ const STEPS = 40;
 export function findRunningAttitude(design: Design, from: Attitude): Attitude | null {
   const network = buildNetwork(design);
   const runs = [...network.drains.values()].flatMap((drain) => {
-    const least = lookUpValue(design.rules, "parkedFall", { boreMm: drain.pipe.innerMm }) / MM_PER_M;
+    const least = lookUpValue(design.rules, "parkedFall", { boreMm: toCodeBoreMm(drain.pipe) }) / MM_PER_M;
     return buildDrainPath(design, drain, network)
       .ownLegs.filter((leg) => leg.kind === "run")
       .map((leg) => ({ leg, least }));

@@ -3,6 +3,7 @@ import type { Surroundings } from "../design/design";
 import type { DrainPath } from "../falls/drainPath";
 import { computePonds } from "../falls/ponding";
 import { measureLegGaps } from "../fit/obstacleGaps";
+import { toCodeBoreMm } from "../parts/pipes";
 import { isAtLeast, isAtMost } from "../quantity/tolerance";
 import { lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
 import { checkObstacleGaps } from "./checkObstacleGaps";
@@ -97,7 +98,7 @@ function checkFlow(design: Surroundings, path: DrainPath, result: DrainResult): 
   const { flow } = result;
   const at = { kind: "line", id: path.drain.id } as const;
   const findings: Finding[] = [];
-  const boreMm = path.pipe.innerMm;
+  const boreMm = toCodeBoreMm(path.pipe);
   const most = lookUpLimit(design.rules, "maxFall", { boreMm });
   path.ownLegs.forEach((leg, index) => {
     if (most.value === null || leg.kind === "drop" || leg.planLengthMm === 0) return;

@@ -2,6 +2,7 @@ import type { Surroundings } from "../design/design";
 import { type DrainPath, listLineTraps } from "../falls/drainPath";
 import { measureFloorMm } from "../fit/passages";
 import { measurePlanLength, subtract } from "../geometry/vec";
+import { toCodeBoreMm } from "../parts/pipes";
 import { isAtLeast, isAtMost } from "../quantity/tolerance";
 import { lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
 import { computeSealBreakPa } from "../traps/sealPressure";
@@ -62,8 +63,8 @@ function checkSeal(design: Surroundings, path: DrainPath, result: DrainResult, s
   const { id: lineId } = path.drain;
   const at = { kind: "trap", lineId } as const;
   const findings: Finding[] = [];
-  const least = lookUpLimit(design.rules, "sealLeast", { boreMm: path.pipe.innerMm });
-  const most = lookUpLimit(design.rules, "sealMost", { boreMm: path.pipe.innerMm });
+  const least = lookUpLimit(design.rules, "sealLeast", { boreMm: toCodeBoreMm(path.pipe) });
+  const most = lookUpLimit(design.rules, "sealMost", { boreMm: toCodeBoreMm(path.pipe) });
   if (least.value !== null && !isAtLeast(sealMm, least.value)) {
     findings.push(createFinding("should", at, { code: "sealShallow", sealMm }, least));
   }
@@ -101,7 +102,7 @@ function checkLineTrap(design: Surroundings, path: DrainPath, result: DrainResul
   if (!lineTrap) return [];
   const at = { kind: "bend", lineId, index: lineTrap.bend } as const;
   const findings: Finding[] = [];
-  const least = lookUpLimit(design.rules, "sealLeast", { boreMm: path.pipe.innerMm });
+  const least = lookUpLimit(design.rules, "sealLeast", { boreMm: toCodeBoreMm(path.pipe) });
   if (least.value !== null && !isAtLeast(lineTrap.sealMm, least.value)) {
     findings.push(createFinding("should", at, { code: "sealShallow", sealMm: lineTrap.sealMm }, least));
   }

@@ -11,6 +11,7 @@ import { computePonds } from "../falls/ponding";
 import { listPassages } from "../fit/passages";
 import { measureRampAngles } from "../fit/rampAngles";
 import { measureCapacityL } from "../geometry/solid";
+import { toCodeBoreMm } from "../parts/pipes";
 import { createRecall } from "../quantity/recall";
 import { type Limit, lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
 import { listLevelGroup } from "../tanks/linkedTanks";
@@ -84,12 +85,12 @@ type FallLimits = { readonly minFalls: readonly Limit[]; readonly parkedFall: Li
 // A rule for the least fall goes by the bore, so a change of pipe along the drain changes it.
 function lookUpFalls(rules: RulesChoice, { pipe, branchVent }: Drain, legs: readonly Leg[]): FallLimits {
   const vented = branchVent !== null;
-  const own = lookUpLimit(rules, "minFall", { boreMm: pipe.innerMm, vented });
+  const own = lookUpLimit(rules, "minFall", { boreMm: toCodeBoreMm(pipe), vented });
   return {
     minFalls: legs.map((leg) =>
-      leg.pipe === pipe ? own : lookUpLimit(rules, "minFall", { boreMm: leg.pipe.innerMm, vented }),
+      leg.pipe === pipe ? own : lookUpLimit(rules, "minFall", { boreMm: toCodeBoreMm(leg.pipe), vented }),
     ),
-    parkedFall: lookUpLimit(rules, "parkedFall", { boreMm: pipe.innerMm }),
+    parkedFall: lookUpLimit(rules, "parkedFall", { boreMm: toCodeBoreMm(pipe) }),
   };
 }
 
@@ -136,7 +137,7 @@ type DrainInput = {
 
 function evaluateDrain({ design, path, falls, attitude, parked }: DrainInput): DrainResult {
   const { rules } = design;
-  const boreMm = path.pipe.innerMm;
+  const boreMm = toCodeBoreMm(path.pipe);
   const { minFalls, parkedFall } = falls.get(path.drain.id)!;
   const minFall = minFalls[0]!;
   // after a junction the pipe of the drain that is joined has limits of its own

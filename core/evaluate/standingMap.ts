@@ -4,6 +4,7 @@ import { buildDrainPath } from "../falls/drainPath";
 import { measureLegFallMm, measureLevelLengthMm } from "../falls/fallBudget";
 import { buildNetwork } from "../falls/network";
 import { computePonds } from "../falls/ponding";
+import { toCodeBoreMm } from "../parts/pipes";
 import { MM_PER_M } from "../quantity/convert";
 import { lookUpValue } from "../rules/lookUpLimit";
 import { listLevelGroup } from "../tanks/linkedTanks";
@@ -46,7 +47,7 @@ export function computeStandingMap(
   const network = buildNetwork(design);
   const paths = [...network.drains.values()].map((drain) => ({
     path: buildDrainPath(design, drain, network),
-    least: lookUpValue(design.rules, "parkedFall", { boreMm: drain.pipe.innerMm }) / MM_PER_M,
+    least: lookUpValue(design.rules, "parkedFall", { boreMm: toCodeBoreMm(drain.pipe) }) / MM_PER_M,
   }));
   const openings = design.tanks.map((tank) => listOpenings(design, network, tank));
   const dumpUp = computeUp(design.rig.dumpAttitude);

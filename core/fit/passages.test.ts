@@ -4,8 +4,8 @@ import { readDemo } from "@/tests/demoRigs";
 import type { Design } from "../design/design";
 import type { Drain } from "../design/plumbing";
 import type { Obstacle } from "../design/rig";
-import { buildDrainPath } from "../falls/drainPath";
-import { listPassages } from "./passages";
+import { buildDrainPath, buildLeg } from "../falls/drainPath";
+import { listLegPassages, listPassages } from "./passages";
 
 const kranich = readDemo("kranich");
 const drain = kranich.lines.find((line): line is Drain => line.kind === "drain")!;
@@ -80,4 +80,19 @@ test("of any network: a hole is never smaller than its pipe, and every one is on
     }),
   );
   expect(panels).toBeGreaterThan(20);
+});
+
+test("a slanted pipe is marked where its middle meets each face, not where its invert does", () => {
+  // 28° to the floor, 40 mm of floor: the faces are t/tan θ apart, the middle lies r/sin θ from the invert
+  const [theta, floorMm] = [(28 * Math.PI) / 180, 44];
+  const fall = 400 * Math.tan(theta);
+  const leg = buildLeg(
+    { x: 0, y: 0, z: 60 },
+    { x: 400, y: 0, z: 60 - fall },
+    { lineId: "any", index: 0, pipe: { innerMm: 36, outerMm: 40, manningN: 0.009 }, inflowLps: 0 },
+  );
+  const [passage] = listLegPassages({ ...kranich, obstacles: [] }, "any", [leg], [], 2);
+  const [above, below] = passage!.facesMm;
+  expect(below.x - above.x).toBeCloseTo(floorMm / Math.tan(theta), 6);
+  expect(above.x - passage!.atMm.x).toBeCloseTo(18 / Math.sin(theta), 6);
 });

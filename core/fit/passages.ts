@@ -2,7 +2,7 @@ import type { Surroundings } from "../design/design";
 import type { Drain } from "../design/plumbing";
 import type { Obstacle } from "../design/rig";
 import type { DrainPath, Leg } from "../falls/drainPath";
-import { interpolate, type Vec3, vec } from "../geometry/vec";
+import { add, interpolate, scale, subtract, type Vec3, vec } from "../geometry/vec";
 import { createRecall } from "../quantity/recall";
 import { computeFloorHole, computeWallHole, type Hole } from "./holeSize";
 import { toBlock } from "./obstacleGaps";
@@ -18,6 +18,8 @@ export type Passage = {
   /** The wall or cabinet; null for the floor. */
   readonly panel: Obstacle | null;
   readonly atMm: Vec3;
+  /** Where the middle of the pipe meets both faces: the finished floor and its underside, or the wall's two sides. */
+  readonly facesMm: readonly [Vec3, Vec3];
   readonly thicknessMm: number;
   /** How steeply the pipe goes through: to the floor, or to the line square to a panel. */
   readonly angleRad: number;
@@ -97,6 +99,7 @@ function crossFloor(design: Surroundings, leg: Leg, floorMm: number, clearanceMm
       through: "floor",
       panel: null,
       atMm,
+      facesMm: [meetLevel(leg, 0), meetLevel(leg, -floorMm)],
       thicknessMm: floorMm,
       angleRad,
       hole,
@@ -107,6 +110,25 @@ function crossFloor(design: Surroundings, leg: Leg, floorMm: number, clearanceMm
         (above?.clearMm ?? Infinity) >= DRILL_ROOM_MM ? "above" : roomBelowMm >= DRILL_ROOM_MM ? "below" : "above",
     },
   ];
+}
+
+// The middle of the pipe, half a bore off its invert square to its run, where it comes to a height.
+function meetLevel(leg: Leg, z: number): Vec3 {
+  const along = subtract(leg.to, leg.from);
+  const plan = leg.planLengthMm;
+  const off =
+    plan === 0
+      ? vec(0, 0, 0)
+      : scale(vec(-along.x * along.z, -along.y * along.z, plan ** 2), leg.pipe.innerMm / 2 / (plan * leg.lengthMm));
+  const from = add(leg.from, off);
+  const share = along.z === 0 ? 0 : (z - from.z) / along.z;
+  return vec(from.x + along.x * share, from.y + along.y * share, z);
+}
+
+// From where it crosses a panel on along its run, by so much square to the panel.
+function goAlong(leg: Leg, at: Vec3, axis: Axis, byMm: number): Vec3 {
+  const along = subtract(leg.to, leg.from);
+  return along[axis] === 0 ? at : add(at, scale(along, byMm / along[axis]));
 }
 
 type Beyond = NonNullable<Passage["behind"]>;
@@ -169,6 +191,7 @@ function crossPanels(design: Surroundings, leg: Leg, clearanceMm: number): Cross
           through: "panel",
           panel: obstacle,
           atMm: axisAt,
+          facesMm: [-1, 1].map((side) => goAlong(leg, axisAt, axis, (side * thicknessMm) / 2)) as [Vec3, Vec3],
           thicknessMm,
           angleRad,
           hole,

@@ -10,6 +10,7 @@ import { buildDrainPath, type DrainPath, type Leg } from "../falls/drainPath";
 import { measureLegFallMm, measureLevelLengthMm } from "../falls/fallBudget";
 import { measureFloorMm } from "../fit/passages";
 import { add, scale, subtract, vec } from "../geometry/vec";
+import { toCodeBoreMm } from "../parts/pipes";
 import { lookUpLimit } from "../rules/lookUpLimit";
 import type { Remedy } from "./remedy";
 
@@ -33,9 +34,10 @@ const isSharing = ({ edit }: Remedy): boolean => edit.code === "shareFall";
 
 // What each leg can give (positive) or lacks (negative), in whole millimetres on the safe side.
 function measureSpare(design: Design, path: DrainPath): number[] {
-  const boreMm = path.pipe.innerMm;
+  const boreMm = toCodeBoreMm(path.pipe);
   const vented = path.drain.branchVent !== null;
-  const toLeast = ({ pipe }: Leg) => lookUpLimit(design.rules, "minFall", { boreMm: pipe.innerMm, vented }).value ?? 0;
+  const toLeast = ({ pipe }: Leg) =>
+    lookUpLimit(design.rules, "minFall", { boreMm: toCodeBoreMm(pipe), vented }).value ?? 0;
   const parkedLeast = lookUpLimit(design.rules, "parkedFall", { boreMm }).value ?? 0;
   return measureLegSlacks(path, listParkedStandings(design.rig), toLeast, parkedLeast).map((slack, i) =>
     path.ownLegs[i]!.kind === "drop" ? measureDropSpare(path.ownLegs[i]!) : toWhole(slack.leastMm, path.ownLegs[i]!),
@@ -141,7 +143,7 @@ function proposeShortening(design: Design, path: DrainPath): Remedy[] {
   const { tank } = path;
   if (path.drain.to.kind === "junction" || !tank) return [];
   if (last.kind === "drop" || last.planLengthMm === 0 || last.from.z <= last.to.z) return [];
-  const boreMm = path.pipe.innerMm;
+  const boreMm = toCodeBoreMm(path.pipe);
   const vented = path.drain.branchVent !== null;
   const least = (lookUpLimit(design.rules, "minFall", { boreMm, vented }).value ?? 0) / 1000;
   const parkedLeast = (lookUpLimit(design.rules, "parkedFall", { boreMm }).value ?? 0) / 1000;

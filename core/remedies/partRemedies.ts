@@ -11,7 +11,7 @@ import { buildAddVent, buildOpenVent } from "../edits/ventEdits";
 import { toBlock, toTankBlock } from "../fit/obstacleGaps";
 import { measureExtent } from "../geometry/solid";
 import { add, measureLength, subtract, vec } from "../geometry/vec";
-import { findPipeSize, listFamily } from "../parts/pipes";
+import { findPipeSize, listFamily, toCodeBoreMm } from "../parts/pipes";
 import { lookUpLimit } from "../rules/lookUpLimit";
 import { proposeFallRemedies } from "./fallRemedies";
 import type { Remedy } from "./remedy";
@@ -37,7 +37,7 @@ export function proposeTrap(design: Design, drain: Drain): Remedy[] {
 }
 
 export function proposeSeal(design: Design, drain: Drain): Remedy[] {
-  const sealMm = lookUpLimit(design.rules, "sealLeast", { boreMm: drain.pipe.innerMm }).value;
+  const sealMm = lookUpLimit(design.rules, "sealLeast", { boreMm: toCodeBoreMm(drain.pipe) }).value;
   if (!drain.trap || sealMm === null) return [];
   const ops: EditOp[] = [{ op: "set", path: ["lines", drain.id, "trap", "sealMm"], value: sealMm }];
   return [

@@ -5,6 +5,7 @@ import type { Drain, Fixture, Trap } from "../design/plumbing";
 import { computeLayToleranceMm } from "../evaluate/layTolerance";
 import { listParkedStandings } from "../evaluate/parkedAttitudes";
 import { add, measurePlanLength, subtract, type Vec3, vec } from "../geometry/vec";
+import { toCodeBoreMm } from "../parts/pipes";
 import { MM_PER_M } from "../quantity/convert";
 import { lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
 import type { Plan } from "./listPlans";
@@ -87,7 +88,7 @@ function placeWeir(fixture: Fixture, trap: Trap | null, toward: Vec3): Vec3 {
 
 // Height, mm on the rig, a straight leg needs so that it has its least fall level and runs at every standing.
 function buildNeed(design: Design, drain: Drain): (from: Vec3, to: Vec3) => number {
-  const boreMm = drain.pipe.innerMm;
+  const boreMm = toCodeBoreMm(drain.pipe);
   const vented = drain.branchVent !== null;
   const conditions = [
     { up: computeUp(LEVEL), least: lookUpLimit(design.rules, "minFall", { boreMm, vented }).value ?? 0 },

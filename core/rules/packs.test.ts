@@ -1,3 +1,4 @@
+import { PIPE_SIZES, toCodeBoreMm } from "../parts/pipes";
 import { LIMIT_IDS } from "./limitIds";
 import { lookUpLimit } from "./lookUpLimit";
 import { PACK_IDS } from "./packIds";
@@ -38,4 +39,17 @@ test("a vented branch in Germany may be flatter", () => {
 test("the builder's own figure goes before the pack's and says whose it is", () => {
   const limit = lookUpLimit({ pack: "england", limits: { minFall: 30 } }, "minFall", { boreMm: 40 });
   expect(limit).toMatchObject({ value: 30, standing: "own", source: "own" });
+});
+
+test("trap arms of schedule 40 as the table names them: 5, 6 and 8 ft for 1¼, 1½ and 2 in", () => {
+  // IPC 909.1, from memory, 95 %; read through the pipes of the list, whose insides are wider than their names
+  for (const [call, feet] of [
+    ["1¼ in", 5],
+    ["1½ in", 6],
+    ["2 in", 8],
+  ] as const) {
+    const { pipe } = PIPE_SIZES.find((size) => size.family === "schedule40" && size.call === call)!;
+    const rules = { pack: "usModelCode" as const, limits: {} };
+    expect(lookUpLimit(rules, "trapArm", { boreMm: toCodeBoreMm(pipe) }).value).toBeCloseTo(feet * 304.8, 6);
+  }
 });

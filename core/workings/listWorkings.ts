@@ -9,6 +9,7 @@ import type { RampAngle } from "../fit/rampAngles";
 import { measureSignedArea } from "../geometry/polygon";
 import { toPrism } from "../geometry/solid";
 import { dot, type Vec3 } from "../geometry/vec";
+import { toCodeBoreMm } from "../parts/pipes";
 import { radToDeg } from "../quantity/convert";
 import type { Limit } from "../rules/lookUpLimit";
 import { lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
@@ -72,7 +73,7 @@ function listDrainWorkings(design: Design, drain: DrainResult, attitude: Attitud
     }),
   ];
   if (drain.trapWater && line.kind === "drain" && line.trap) {
-    const sealLimit = lookUpLimit(design.rules, "sealLeast", { boreMm: line.pipe.innerMm });
+    const sealLimit = lookUpLimit(design.rules, "sealLeast", { boreMm: toCodeBoreMm(line.pipe) });
     const terms = [term("H", line.trap.sealMm, "length"), term("b", line.trap.spanMm, "length")];
     const result = term("Ht", drain.trapWater.sealMm, "length");
     workings.push(

@@ -41,7 +41,9 @@ export function PassageList() {
 
 function PassageRow({ passage }: { readonly passage: Passage }) {
   const units = useWorkbench((state) => state.units);
-  const { lineId, legIndex, nth, through, panel, atMm, hole } = passage;
+  const { lineId, legIndex, nth, through, panel, facesMm, hole } = passage;
+  const [face, other] = facesMm;
+  const isSlanted = Math.hypot(other.x - face.x, other.y - face.y, through === "floor" ? 0 : other.z - face.z) > 1;
   const isDrain = useWorkbench((state) =>
     state.history!.design.lines.some(({ id, kind }) => id === lineId && kind === "drain"),
   );
@@ -61,8 +63,15 @@ function PassageRow({ passage }: { readonly passage: Passage }) {
       : toWorkingId("panelHole", { kind: "panel", ...at, nth });
   return (
     <li className="text-[13px] text-faint">
-      <span className="text-ink">{panel ? panel.name : "Floor"}</span>, leg {legIndex + 1}, {length(atMm.x)} from the
-      rear edge and {length(Math.abs(atMm.y))} {atMm.y >= 0 ? "left" : "right"} of the middle: a hole of{" "}
+      <span className="text-ink">{panel ? panel.name : "Floor"}</span>, leg {legIndex + 1}, {length(face.x)} from the
+      rear edge and {length(Math.abs(face.y))} {face.y >= 0 ? "left" : "right"} of the middle
+      {isSlanted && (
+        <>
+          {" "}
+          (on the other face {length(other.x)} and {length(Math.abs(other.y))} {other.y >= 0 ? "left" : "right"})
+        </>
+      )}
+      : a hole of{" "}
       <Figure
         working={working}
         label={through === "floor" ? "Hole in the floor" : "Hole in the wall"}
