@@ -1,0 +1,180 @@
+import type { Design } from "../design/design";
+import type { Gear, HoseEnd } from "../design/gear";
+import type { HeldWater, Pipe, Tank } from "../design/plumbing";
+import { listHoseCourse, placeHoseEnd } from "../fit/lineLegs";
+import { measureExtent } from "../geometry/solid";
+import { measureLength, subtract, type Vec3 } from "../geometry/vec";
+import { listGearPorts } from "./gearPorts";
+
+/** A place where water has one pressure: a port, or the middle of a tee. */
+export type GearNode = { readonly id: string; readonly atMm: Vec3 };
+
+/** What joins two nodes: a hose, or the inside of a piece of gear. Water may go both ways unless the piece forbids it. */
+export type GearLink =
+  | {
+      readonly kind: "hose";
+      readonly id: string;
+      readonly from: string;
+      readonly to: string;
+      readonly pipe: Pipe;
+      readonly lengthMm: number;
+      /** Bends on the way, in right angles. */
+      readonly turns: number;
+    }
+  | {
+      readonly kind: "inside";
+      readonly id: string;
+      readonly from: string;
+      readonly to: string;
+      readonly gear: Gear;
+      /** The branch of a diverter or mixer it is. */
+      readonly branch: "a" | "b" | null;
+    };
+
+/** Where water comes from or may end: tanks, the sea, a tap outside, and every opening to the air. */
+export type GearEnd = {
+  readonly node: string;
+  readonly kind: "tank" | "sea" | "supply" | "air";
+  /** What is behind it; null for air. */
+  readonly holds: HeldWater | "sea" | null;
+  readonly tankId: string | null;
+  readonly gearId: string | null;
+  /** Height at which the water stands there, mm over the floor; for air the height of the opening. */
+  readonly headMm: number;
+  /** What stands over that, kPa: the pressure of a supply, or what holds a relief valve shut. */
+  readonly overKPa: number;
+  /** It lies over the water, so that nothing can be drawn there. */
+  readonly isDry: boolean;
+};
+
+export type GearGraph = {
+  readonly nodes: ReadonlyMap<string, GearNode>;
+  readonly links: readonly GearLink[];
+  readonly ends: readonly GearEnd[];
+};
+
+export const toPortNode = (gearId: string, port: string): string => `${gearId}:${port}`;
+export const toTankNode = (tankId: string, portId: string): string => `tank:${tankId}:${portId}`;
+const toNode = (end: HoseEnd): string =>
+  end.kind === "gear" ? toPortNode(end.gearId, end.port) : toTankNode(end.tankId, end.portId);
+
+/** So full a tank is taken to be where nothing else is said. */
+const USUAL_FILL = 0.5;
+
+/** The pumped side as nodes and links, tanks so full as `fill`, a share of their height in [0, 1], says. */
+export function buildGearGraph(design: Design, fill = USUAL_FILL): GearGraph {
+  const nodes = new Map<string, GearNode>();
+  const links: GearLink[] = [];
+  for (const piece of design.gear) {
+    for (const port of listGearPorts(piece.spec.kind)) {
+      const id = toPortNode(piece.id, port);
+      nodes.set(id, { id, atMm: placeHoseEnd(design, { kind: "gear", gearId: piece.id, port }) });
+    }
+    links.push(...listInside(piece));
+  }
+  for (const line of design.lines) {
+    if (line.kind !== "hose") continue;
+    for (const end of [line.from, line.to]) {
+      const id = toNode(end);
+      if (!nodes.has(id)) nodes.set(id, { id, atMm: placeHoseEnd(design, end) });
+    }
+    const course = listHoseCourse(design, line);
+    const lengthMm = course.slice(1).reduce((sum, p, i) => sum + measureLength(subtract(p, course[i]!)), 0);
+    links.push({
+      kind: "hose",
+      id: line.id,
+      from: toNode(line.from),
+      to: toNode(line.to),
+      pipe: line.pipe,
+      lengthMm,
+      turns: line.pointsMm.length,
+    });
+  }
+  return { nodes, links, ends: listEnds(design, nodes, fill) };
+}
+
+function listInside(gear: Gear): GearLink[] {
+  const node = (port: string) => toPortNode(gear.id, port);
+  const link = (from: string, to: string, branch: "a" | "b" | null = null): GearLink => ({
+    kind: "inside",
+    id: branch ? `${gear.id}.${branch}` : gear.id,
+    from: node(from),
+    to: node(to),
+    gear,
+    branch,
+  });
+  switch (gear.spec.kind) {
+    case "diverter":
+      return [link("common", "a", "a"), link("common", "b", "b")];
+    case "mixer":
+      return [link("hot", "out", "a"), link("cold", "out", "b")];
+    case "tee":
+      return [link("a", "b", "a"), link("b", "c", "b")];
+    case "bowl":
+      return [link("flush", "waste")];
+    // these have one port, or let nothing through but air
+    case "accumulator":
+    case "coupling":
+    case "gauge":
+    case "relief":
+    case "tap":
+    case "skinFitting":
+    case "sump":
+    case "deckFitting":
+    case "airGap":
+      return [];
+    default:
+      return [link("in", "out")];
+  }
+}
+
+function listEnds(design: Design, nodes: ReadonlyMap<string, GearNode>, fill: number): GearEnd[] {
+  const seaMm = design.rig.waterlineZMm;
+  const common = { overKPa: 0, isDry: false, tankId: null, gearId: null };
+  const tanks = design.tanks.flatMap((tank) =>
+    tank.ports.flatMap((port): GearEnd[] => {
+      const node = toTankNode(tank.id, port.id);
+      const at = nodes.get(node);
+      if (!at) return [];
+      const surfaceMm = measureSurfaceMm(tank, fill);
+      const isDry = at.atMm.z > surfaceMm;
+      const headMm = Math.max(surfaceMm, at.atMm.z);
+      return [{ ...common, node, kind: "tank", holds: tank.holds, tankId: tank.id, headMm, isDry }];
+    }),
+  );
+  const gear = design.gear.flatMap(({ id, spec }): GearEnd[] => {
+    const at = (port: string) => {
+      const node = toPortNode(id, port);
+      return { ...common, node, gearId: id, headMm: nodes.get(node)!.atMm.z };
+    };
+    switch (spec.kind) {
+      case "tap":
+        return [{ ...at("in"), kind: "air", holds: null }];
+      case "airGap":
+        return [{ ...at("in"), kind: "air", holds: null }];
+      case "relief":
+        return [{ ...at("in"), kind: "air", holds: null, overKPa: spec.setKPa }];
+      case "coupling":
+        return [
+          spec.supplyKPa === null
+            ? { ...at("out"), kind: "air", holds: null }
+            : { ...at("out"), kind: "supply", holds: "fresh", overKPa: spec.supplyKPa },
+        ];
+      case "skinFitting": {
+        const end = at("in");
+        const isUnder = seaMm !== null && end.headMm < seaMm;
+        return [{ ...end, kind: "sea", holds: "sea", headMm: isUnder ? seaMm : end.headMm, isDry: !isUnder }];
+      }
+      case "sump":
+        return [{ ...at("out"), kind: "tank", holds: "grey" }];
+      default:
+        return [];
+    }
+  });
+  return [...tanks, ...gear];
+}
+
+function measureSurfaceMm({ atMm, solid }: Tank, fill: number): number {
+  const { min, max } = measureExtent(solid);
+  return atMm.z + min.z + (max.z - min.z) * fill;
+}
