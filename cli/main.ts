@@ -1,14 +1,16 @@
-import { closeSync, openSync, readSync } from "node:fs";
+import { closeSync, openSync, readSync, writeFileSync } from "node:fs";
 import * as z from "zod";
 import { type Attitude, LEVEL } from "@/core/attitude/attitude";
 import { cleanName } from "@/core/design/cleanText";
 import { type Design, design as designSchema } from "@/core/design/design";
 import { MOST_BYTES, parseDesignText } from "@/core/design/parseDesign";
 import { evaluate } from "@/core/evaluate/evaluate";
+import { proveInterlock } from "@/core/gear/interlock";
 import { proposeRemedies } from "@/core/remedies/proposeRemedies";
 import { listWorkings } from "@/core/workings/listWorkings";
 import { describeFault } from "@/words/faults";
 import { type DaysOptions, printDays, reportDays, USUAL_DAYS } from "./days";
+import { exportEpanet, printLoop, reportLoop } from "./loop";
 import { reportDesign } from "./report";
 import { sum } from "./sum";
 
@@ -18,16 +20,24 @@ export type CliOutcome = { readonly code: 0 | 1 | 2; readonly out: string; reado
 const USAGE = `schleuse check FILE [--json] [--imperial] [--pitch DEG] [--roll DEG]   findings of a design
 schleuse days FILE [--days N] [--journeys N] [--seed N] [--standing ID|worst] [--json] [--imperial] [--pitch DEG] [--roll DEG]
                                                                          how long it lasts, tank by tank
+schleuse loop FILE [--state ID] [--json] [--imperial]                    pumped water: flows, hazards, dose, change
+schleuse export FILE --as epanet [--state ID] --out PATH                 the network of a state for a general engine
 schleuse sum [ID name=value …] [--json] [--imperial]                      the formulas by themselves, such as sum trapArm D=1.5in S=0.25in/ft
 schleuse schema                                                          JSON Schema of a design file
 Pitch above 0 is nose down, roll above 0 is right side low. Exit: 0 clean, 1 something must be settled, 2 not read.
 `;
 
 /** Runs one command; the file system comes in, so that it can be tested without one. */
-export function runCli(args: readonly string[], readFile: (path: string) => string = readUtf8): CliOutcome {
+export function runCli(
+  args: readonly string[],
+  readFile: (path: string) => string = readUtf8,
+  writeFile: (path: string, text: string) => void = writeUtf8,
+): CliOutcome {
   const [command, ...rest] = args;
   if (command === "check") return check(rest, readFile);
   if (command === "days") return days(rest, readFile);
+  if (command === "loop") return loop(rest, readFile);
+  if (command === "export") return exportAs(rest, readFile, writeFile);
   if (command === "sum") return sum(rest);
   if (command === "schema") {
     const schema = z.toJSONSchema(designSchema, { target: "draft-2020-12", io: "input" });
@@ -57,6 +67,8 @@ function readUtf8(path: string): string {
 }
 
 const CHUNK_BYTES = 65_536;
+
+const writeUtf8 = (path: string, text: string): void => writeFileSync(path, text, "utf8");
 
 function check(args: readonly string[], readFile: (path: string) => string): CliOutcome {
   const asked = readAsked(args, readFile, {});
@@ -94,6 +106,59 @@ function days(args: readonly string[], readFile: (path: string) => string): CliO
     ? `${JSON.stringify(reportDays(design, attitude, wanted), null, 2)}\n`
     : printDays(design, attitude, wanted, options.units);
   return { code: 0, out, err: "" };
+}
+
+/** Takes an option with its value out of a command line; null where it is not there. */
+function takeOption(
+  args: readonly string[],
+  name: string,
+): { readonly value: string | null; readonly rest: readonly string[] } {
+  const at = args.indexOf(name);
+  return at < 0 ? { value: null, rest: args } : { value: cleanName(args[at + 1] ?? ""), rest: args.toSpliced(at, 2) };
+}
+
+function loop(args: readonly string[], readFile: (path: string) => string): CliOutcome {
+  const { value: stateId, rest } = takeOption(args, "--state");
+  const asked = readAsked(rest, readFile, {});
+  if ("code" in asked) return asked;
+  const { design, options } = asked;
+  const unknown = findUnknownState(design, stateId);
+  if (unknown) return fail(unknown);
+  const out = options.json
+    ? `${JSON.stringify(reportLoop(design, stateId), null, 2)}\n`
+    : printLoop(design, stateId, options.units);
+  return { code: proveInterlock(design).some(({ kind }) => kind === "fouls") ? 1 : 0, out, err: "" };
+}
+
+function findUnknownState({ states }: Design, stateId: string | null): string | null {
+  if (stateId === null || states.some(({ id }) => id === stateId)) return null;
+  const known = states.map(({ id }) => id).join(", ");
+  return `--state ${stateId} is not one of this design's: ${known === "" ? "it has none" : known}.`;
+}
+
+const EXPORTS = ["epanet"];
+
+function exportAs(
+  args: readonly string[],
+  readFile: (path: string) => string,
+  writeFile: (path: string, text: string) => void,
+): CliOutcome {
+  const as = takeOption(args, "--as");
+  const out = takeOption(as.rest, "--out");
+  const state = takeOption(out.rest, "--state");
+  if (as.value === null || !EXPORTS.includes(as.value)) return fail(`--as takes one of: ${EXPORTS.join(", ")}.`);
+  if (!out.value) return fail("Where to? Add --out PATH.");
+  const asked = readAsked(state.rest, readFile, {});
+  if ("code" in asked) return asked;
+  const unknown = findUnknownState(asked.design, state.value);
+  if (unknown) return fail(unknown);
+  if (asked.design.gear.length === 0) return fail("Nothing is pumped in this design: there is no network to write.");
+  try {
+    writeFile(out.value, exportEpanet(asked.design, state.value));
+  } catch {
+    return fail(`${out.value} could not be written.`);
+  }
+  return { code: 0, out: `${out.value}\n`, err: "" };
 }
 
 type Asked = { readonly design: Design; readonly options: Options };

@@ -49,6 +49,12 @@ export const STATION_NAMES = {
     stage: "The breather",
     pane: "Breather",
   },
+  loop: {
+    name: "Loop",
+    plain: "Pumped and valved water, and the shower that uses its water again.",
+    stage: "The pumped water",
+    pane: "Loop",
+  },
 } as const;
 
 export const STATION_GROUP_NAMES = { design: "Design", build: "Build", live: "Live" } as const;

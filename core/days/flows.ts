@@ -1,5 +1,6 @@
 import type { Design } from "../design/design";
 import { buildNetwork, type Network } from "../falls/network";
+import { LOOP_RENEWED_SHARE } from "../gear/waterQuality";
 import { computeTimesPerDay, countPeople, type Draw, listStretches } from "./rates";
 import { FRESH_ID, findUseEnd, listStores } from "./stores";
 
@@ -31,9 +32,12 @@ export function listFlows(
       const perDay = computeTimesPerDay(use, people);
       if (perDay === 0) continue;
       const draw = (litres: number): Draw => ({ useId: use.id, litres, perDay, byChance: use.byChance });
-      if (use.from === "fresh" && use.takesL > 0) byStore.get(FRESH_ID)?.push(draw(use.takesL));
-      if (use.sendsL === 0) continue;
       const end = findUseEnd(network, stores, use);
+      // a loop gives back what it is given: only what is lost of it comes from the fresh water
+      const isLoop = end.kind === "store" && stores.find(({ id }) => id === end.id)?.holds === "loop";
+      const takenL = isLoop ? use.takesL * LOOP_RENEWED_SHARE : use.takesL;
+      if (use.from === "fresh" && takenL > 0) byStore.get(FRESH_ID)?.push(draw(takenL));
+      if (use.sendsL === 0 || isLoop) continue;
       if (end.kind === "store") byStore.get(end.id)!.push(draw(use.sendsL));
       else groundLPerDay += use.sendsL * perDay;
     }

@@ -75,6 +75,10 @@ export const EDIT_CODES = [
   "useLess",
   "moveInside",
   "ventAlongWall",
+  "addLoop",
+  "addGear",
+  "removeGear",
+  "addHose",
 ] as const;
 
 /** A change to a design as data: it can be previewed, applied, named in the undo list, and sent over a wire. */

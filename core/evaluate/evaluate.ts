@@ -30,6 +30,7 @@ import {
 import { computeTrapWater } from "../traps/trapSeal";
 import { checkDesign } from "./checkDesign";
 import { checkDrain } from "./checkDrain";
+import { checkGear } from "./checkGear";
 import { checkJunctions } from "./checkJunctions";
 import { checkLineLegs, listLinePassages } from "./checkLineLegs";
 import { checkRamps } from "./checkRamps";
@@ -72,6 +73,7 @@ export function evaluate(design: Design, attitude: Attitude = LEVEL): Evaluation
     ...checkJunctions(design, network, paths),
     ...trapAirs.flatMap(checkTrapAir),
     ...checkLineLegs(design, linePassages),
+    ...checkGear(design),
     ...checkRamps(design, ramps),
     ...design.tanks.flatMap((tank, i) => checkTank(design, tank, tanks[i]!)),
     ...checkUses(design, network, tanks),

@@ -3,11 +3,20 @@ import type { PartRef } from "../design/part";
 import type { HeldWater, PortKind } from "../design/plumbing";
 import type { RampAngle } from "../fit/rampAngles";
 import type { LoadCaseId } from "../fixing/fixing";
+import type { Failure } from "../gear/settings";
 import type { Limit } from "../rules/lookUpLimit";
 
 /** must: do not drill yet. should: works, but will be regretted. note: worth knowing. */
 export const SEVERITIES = ["must", "should", "note"] as const;
 export type Severity = (typeof SEVERITIES)[number];
+
+/** In which working state something happens, and with which single failure, if any. */
+type InState = {
+  readonly otherId: string;
+  readonly stateName: string;
+  readonly failure: Failure | null;
+  readonly failedName: string | null;
+};
 
 type Numbers =
   | { readonly code: "noFixtureYet" }
@@ -156,6 +165,16 @@ type Numbers =
       readonly freshL: number;
     }
   | { readonly code: "endsOnGround" }
+  | { readonly code: "gearPortOpen"; readonly ports: string }
+  | { readonly code: "pumpCurveRises" }
+  | { readonly code: "uvBlind" }
+  | { readonly code: "floatReversed" }
+  | { readonly code: "filterOrder"; readonly otherId: string; readonly otherName: string }
+  | { readonly code: "pumpsInRow"; readonly otherId: string; readonly otherName: string }
+  | ({ readonly code: "waterFouled"; readonly water: HeldWater | "sea"; readonly fromName: string | null } & InState)
+  | ({ readonly code: "seaComesIn" } & InState)
+  | ({ readonly code: "pumpRunsDry" } & InState)
+  | ({ readonly code: "pumpDeadHead" } & InState)
   | { readonly code: "ontoGround"; readonly litresPerDay: number };
 
 /** Something the builder should know: data only, the sentences are in `words/`. */

@@ -8,6 +8,9 @@ export function computeBuildUp(shedG: number, volumeL: number, renewedShare: num
   return ((shedG / volumeL) * (1 - (1 - renewedShare) ** showers)) / renewedShare;
 }
 
+/** Of the loop water a shower uses, so much is lost with the towel and the tray and made up with fresh, as a share [T]. */
+export const LOOP_RENEWED_SHARE = 0.1;
+
 export type UvChamber = {
   /** What the lamp gives at 254 nm when new, W. */
   readonly uvcWatts: number;

@@ -24,12 +24,16 @@ const AIR_CODES = new Set([
 /** The station at which a finding is worked on. */
 export function toStation(finding: Finding): Station {
   if (AIR_CODES.has(finding.code)) return "air";
+  if (finding.code === "waterFouled" || finding.code === "seaComesIn") return "loop";
   if (finding.code === "noTankYet") return "tanks";
   if (finding.code === "noFixtureYet") return "falls";
   switch (finding.at.kind) {
     case "habits":
     case "store":
       return "days";
+    case "gear":
+    case "state":
+      return "loop";
     case "tank":
     case "port":
       return "tanks";

@@ -68,6 +68,15 @@ export const STATION_DESCRIPTORS: Readonly<Record<Station, StationDescriptor>> =
       return vents === 0 ? "no breather" : vents === 1 ? "breather open" : `${vents} breathers`;
     },
   },
+  loop: {
+    group: "design",
+    key: "6",
+    isFitted: ({ history }) => (history?.design.gear.length ?? 0) > 0,
+    toFigure: ({ history }) => {
+      const pieces = history?.design.gear.length ?? 0;
+      return pieces === 0 ? "nothing pumped" : pieces === 1 ? "1 piece" : `${pieces} pieces`;
+    },
+  },
 };
 
 /** The stations of a group, in the order the water meets them. */

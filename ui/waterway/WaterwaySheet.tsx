@@ -100,6 +100,9 @@ function findPlace(design: Design, part: PartRef, isAir: boolean): Place {
       const drain = design.lines.find((line) => line.kind === "drain" && line.fromFixture === part.id);
       return { station: "falls", fixtureId: part.id, drainId: drain?.id ?? null, selection: part };
     }
+    case "gear":
+    case "state":
+      return { station: "loop", selection: part };
     default:
       return { station: part.kind === "store" || part.kind === "habits" ? "days" : "rig" };
   }

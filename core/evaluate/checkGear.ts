@@ -1,0 +1,110 @@
+import type { Design } from "../design/design";
+import type { Gear } from "../design/gear";
+import type { Hose } from "../design/plumbing";
+import { listGearPorts } from "../gear/gearPorts";
+import { type Hazard, proveInterlock } from "../gear/interlock";
+import { createRecall } from "../quantity/recall";
+import { createFinding } from "./createFinding";
+import type { Finding } from "./findings";
+
+const recallGear = createRecall<Design["gear"], readonly Finding[]>();
+
+/** What can be said against the pumped side: parts by themselves, in their order, and what all states let happen. */
+export function checkGear(design: Design): readonly Finding[] {
+  if (design.gear.length === 0) return [];
+  const hoses = design.lines.filter((line): line is Hose => line.kind === "hose");
+  // a drain that is pulled changes nothing here
+  return recallGear(design.gear, [design.states, design.tanks, design.rig, ...hoses], () => [
+    ...checkPorts(design, hoses),
+    ...design.gear.flatMap(checkPiece),
+    ...checkOrder(design, hoses),
+    ...proveInterlock(design).map((hazard) => toFinding(design, hazard)),
+  ]);
+}
+
+/** Ports that may stay shut. */
+const OPTIONAL = new Set(["gauge", "coupling", "deckFitting"]);
+
+function checkPorts({ gear }: Design, hoses: readonly Hose[]): Finding[] {
+  const taken = new Set(
+    hoses.flatMap(({ from, to }) => [from, to].map((end) => (end.kind === "gear" ? `${end.gearId}:${end.port}` : ""))),
+  );
+  return gear.flatMap(({ id, spec }) => {
+    if (OPTIONAL.has(spec.kind)) return [];
+    const open = listGearPorts(spec.kind).filter((port) => !taken.has(`${id}:${port}`));
+    return open.length === 0
+      ? []
+      : [createFinding("should", { kind: "gear", id }, { code: "gearPortOpen", ports: open.join(", ") })];
+  });
+}
+
+/** Below this at the far wall a lamp does not even reach three steps of Cryptosporidium, mJ/cm² [P: as the table of doses]. */
+function checkPiece({ id, spec }: Gear): Finding[] {
+  const at = { kind: "gear", id } as const;
+  if (spec.kind === "pump" && spec.midKPa >= spec.shutOffKPa)
+    return [createFinding("must", at, { code: "pumpCurveRises" })];
+  if (spec.kind === "uvLamp" && spec.transmittance === 0) return [createFinding("must", at, { code: "uvBlind" })];
+  if (spec.kind === "sump" && spec.offMm >= spec.onMm) return [createFinding("must", at, { code: "floatReversed" })];
+  return [];
+}
+
+// From each filter the way the water goes: a finer one before a coarser one takes all the dirt.
+function checkOrder({ gear }: Design, hoses: readonly Hose[]): Finding[] {
+  const after = new Map<string, string[]>();
+  for (const { from, to } of hoses) {
+    if (from.kind !== "gear" || to.kind !== "gear") continue;
+    const [a, b] = from.port === "in" ? [to.gearId, from.gearId] : [from.gearId, to.gearId];
+    after.set(a, [...(after.get(a) ?? []), b]);
+  }
+  const byId = new Map(gear.map((piece) => [piece.id, piece]));
+  return gear.flatMap((piece): Finding[] => {
+    const { spec, id } = piece;
+    if (spec.kind !== "filter" && spec.kind !== "pump") return [];
+    const seen = new Set([id]);
+    const open = [...(after.get(id) ?? [])];
+    for (let next = open.shift(); next !== undefined; next = open.shift()) {
+      if (seen.has(next)) continue;
+      seen.add(next);
+      const other = byId.get(next);
+      if (spec.kind === "filter" && other?.spec.kind === "filter") {
+        if (other.spec.micron <= spec.micron) return [];
+        const numbers = { code: "filterOrder", otherId: other.id, otherName: other.name } as const;
+        return [createFinding("should", { kind: "gear", id }, numbers)];
+      }
+      if (spec.kind === "pump" && other?.spec.kind === "pump") {
+        return [
+          createFinding("note", { kind: "gear", id }, { code: "pumpsInRow", otherId: other.id, otherName: other.name }),
+        ];
+      }
+      open.push(...(after.get(next) ?? []));
+    }
+    return [];
+  });
+}
+
+function toFinding({ states, tanks, gear }: Design, hazard: Hazard): Finding {
+  const at =
+    hazard.tankId !== null
+      ? ({ kind: "tank", id: hazard.tankId } as const)
+      : ({ kind: "gear", id: hazard.gearId! } as const);
+  const stateName = states.find(({ id }) => id === hazard.stateId)?.name ?? hazard.stateId;
+  const { failure } = hazard;
+  const failedName =
+    failure && "gearId" in failure ? (gear.find(({ id }) => id === failure.gearId)?.name ?? failure.gearId) : null;
+  const otherId = [hazard.from, hazard.stateId, failure ? Object.values(failure).join(":") : "none"].join("~");
+  const common = { otherId, stateName, failure, failedName } as const;
+  switch (hazard.kind) {
+    case "fouls": {
+      const tankId = hazard.from.startsWith("tank:") ? hazard.from.split(":")[1] : null;
+      const fromName = tanks.find(({ id }) => id === tankId)?.name ?? null;
+      // what can be drunk is a must with one failure as with none
+      return createFinding("must", at, { code: "waterFouled", water: hazard.water!, fromName, ...common });
+    }
+    case "floods":
+      return createFinding(failure ? "should" : "must", at, { code: "seaComesIn", ...common });
+    case "runsDry":
+      return createFinding(failure ? "note" : "should", at, { code: "pumpRunsDry", ...common });
+    case "deadHead":
+      return createFinding(failure ? "note" : "should", at, { code: "pumpDeadHead", ...common });
+  }
+}

@@ -1,0 +1,194 @@
+import type { Design } from "../design/design";
+import type { Gear, GearKind, GearOf, WorkingState } from "../design/gear";
+import { measureCapacityL } from "../geometry/solid";
+import { MM3_PER_L } from "../quantity/convert";
+import { computeAccumulatorDrawL } from "./accumulator";
+import { buildGearGraph, type GearGraph } from "./gearGraph";
+import { toSetting } from "./settings";
+import { type FlowResult, solveFlows } from "./solveFlows";
+import {
+  computeBuildUp,
+  computeUvDose,
+  findLogSteps,
+  type Germ,
+  LOOP_RENEWED_SHARE,
+  type UvDose,
+} from "./waterQuality";
+
+/** Heat of water, J/(L K) [P: standard tables, from memory]. */
+const HEAT_J_PER_L_K = 4_186;
+/** Water that falls as a shower and runs back is so much cooler, K a turn [T]. */
+const LOST_K = 4;
+/** Cold water in the tank against a warm shower, K [T]. */
+const WARMING_K = 27;
+/** What one shower sheds that no filter takes: soap, salts, g [T]. */
+const SHED_G = 2;
+/** Of that, what strainer and filters hold: hair, skin, lint, g a shower [T]. */
+const DIRT_G = 1.5;
+/** Dissolved: from here on it feels and smells used, g/L [T]. */
+const MOST_BUILD_UP = 0.6;
+/** Warm water that stands longer than this is let go, days [T]. */
+const MOST_DAYS_WARM = 2;
+/** Of shower water behind a 1 µm filter, 10 mm at 254 nm, where it was not measured [T]. */
+export const USUAL_TRANSMITTANCE = 0.6;
+
+export type ChangeReason = "buildUp" | "filter" | "lamp" | "standing";
+
+export type LoopFigures = {
+  readonly stateId: string;
+  readonly tapId: string;
+  /** Out of the shower's head, L/min, and the pressure at it, kPa. */
+  readonly lpm: number;
+  readonly kPa: number | null;
+  readonly loopL: number;
+  /** What takes most of the pressure on the way: a link's id, and its share. */
+  readonly throttle: { readonly linkId: string; readonly share: number; readonly kPa: number } | null;
+  readonly pumpWh: number;
+  readonly lampWh: number;
+  /** To keep the loop warm against warming as much fresh water, W. */
+  readonly keepWarmW: number;
+  readonly freshW: number;
+  /** Water one shower of so many minutes would take fresh, and takes from the loop, L. */
+  readonly freshL: number;
+  readonly lostL: number;
+  readonly dose: (UvDose & { readonly steps: Readonly<Record<Germ, number>>; readonly isMeasured: boolean }) | null;
+  /** Showers until the water or a filter is changed, and what decides it. */
+  readonly showers: number;
+  readonly because: ChangeReason;
+  readonly buildUpGPerL: number;
+  /** Seconds the pump runs and rests at half the flow; null where no accumulator and switch are. */
+  readonly cycle: { readonly onS: number; readonly offS: number } | null;
+};
+
+/** A shower lasts so many minutes where nothing else is said [T]. */
+export const USUAL_MINUTES = 8;
+
+const hasKind = <K extends GearKind>(piece: Gear, kind: K): piece is GearOf<K> => piece.spec.kind === kind;
+
+/** The state in which water of the loop comes out of a shower; null where none does. */
+export function findShowerState({
+  states,
+  gear,
+}: Design): { readonly state: WorkingState; readonly tap: GearOf<"tap"> } | null {
+  const taps = gear.filter((piece): piece is GearOf<"tap"> => hasKind(piece, "tap") && piece.spec.use === "shower");
+  for (const state of states) {
+    const tap = taps.find(({ id }) => state.openTaps.includes(id));
+    if (tap && state.on.length > 0) return { state, tap };
+  }
+  return null;
+}
+
+/** What the loop comes to, in the state in which one showers from it; null without one. Minutes > 0 a shower. */
+export function computeLoopFigures(design: Design, minutes = USUAL_MINUTES): LoopFigures | null {
+  const found = findShowerState(design);
+  if (!found) return null;
+  const { state, tap } = found;
+  const graph = buildGearGraph(design);
+  const flows = solveFlows(design, graph, toSetting(state));
+  const lpm = Math.max(0, flows.ends.find(({ node }) => node === `${tap.id}:in`)?.lpm ?? 0);
+  const loopL = measureLoopL(design, graph);
+  const hours = minutes / 60;
+  const on = design.gear.filter(({ id }) => state.on.includes(id));
+  const pumpW = on.reduce((sum, { spec }) => sum + (spec.kind === "pump" ? spec.watts : 0), 0);
+  const lamp = design.gear.find((piece): piece is GearOf<"uvLamp"> => hasKind(piece, "uvLamp"));
+  const change = findChange(design, loopL, minutes, lpm);
+  return {
+    stateId: state.id,
+    tapId: tap.id,
+    lpm,
+    kPa: flows.nodes.find(({ id }) => id === `${tap.id}:in`)?.kPa ?? null,
+    loopL,
+    throttle: findThrottle(flows, graph),
+    pumpWh: pumpW * hours,
+    lampWh: lamp && state.on.includes(lamp.id) ? lamp.spec.watts * hours : 0,
+    keepWarmW: (lpm / 60) * HEAT_J_PER_L_K * LOST_K,
+    freshW: (lpm / 60) * HEAT_J_PER_L_K * WARMING_K,
+    freshL: lpm * minutes,
+    lostL: loopL * LOOP_RENEWED_SHARE,
+    dose: lamp ? findDose(lamp, Math.max(lpm, 0.1)) : null,
+    ...change,
+    cycle: findCycle(design, lpm / 2),
+  };
+}
+
+function findDose({ spec }: GearOf<"uvLamp">, lpm: number): NonNullable<LoopFigures["dose"]> {
+  const dose = computeUvDose({ ...spec, transmittance: spec.transmittance ?? USUAL_TRANSMITTANCE }, lpm / 60);
+  const steps = (germ: Germ) => findLogSteps(germ, dose.leastMjPerCm2);
+  return {
+    ...dose,
+    steps: { cryptosporidium: steps("cryptosporidium"), giardia: steps("giardia"), virus: steps("virus") },
+    isMeasured: spec.transmittance !== null,
+  };
+}
+
+/** What tanks of the loop hold half full, and its hoses, L. */
+function measureLoopL(design: Design, graph: GearGraph): number {
+  const tanks = design.tanks.filter(({ holds }) => holds === "loop");
+  const ids = new Set(tanks.map(({ id }) => id));
+  const touches = (node: string) => node.startsWith("tank:") && ids.has(node.split(":")[1]!);
+  const hoses = graph.links.reduce(
+    (sum, link) =>
+      link.kind === "hose" && (touches(link.from) || touches(link.to))
+        ? sum + ((Math.PI / 4) * link.pipe.innerMm ** 2 * link.lengthMm) / MM3_PER_L
+        : sum,
+    0,
+  );
+  return Math.max(1, tanks.reduce((sum, tank) => sum + measureCapacityL(tank.solid) * 0.8, 0) + hoses);
+}
+
+// Pumps give and do not take; of all that take, the one that takes the most.
+function findThrottle(flows: FlowResult, graph: GearGraph): LoopFigures["throttle"] {
+  const takers = flows.links.filter(({ lossKPa, lpm }) => lossKPa > 0 && Math.abs(lpm) > 1e-6);
+  const whole = takers.reduce((sum, { lossKPa }) => sum + lossKPa, 0);
+  const most = takers.reduce<(typeof takers)[number] | null>((a, b) => (a && a.lossKPa >= b.lossKPa ? a : b), null);
+  if (!most || whole <= 0 || !graph.links.some(({ id }) => id === most.id)) return null;
+  return { linkId: most.id, share: most.lossKPa / whole, kPa: most.lossKPa };
+}
+
+// So many showers until the first of all reasons to change water or filter.
+function findChange(
+  design: Design,
+  loopL: number,
+  minutes: number,
+  lpm: number,
+): Pick<LoopFigures, "showers" | "because" | "buildUpGPerL"> {
+  let showers = 0;
+  while (showers < 500 && computeBuildUp(SHED_G, loopL, LOOP_RENEWED_SHARE, showers + 1) <= MOST_BUILD_UP) showers += 1;
+  const reasons: { readonly because: ChangeReason; readonly showers: number }[] = [{ because: "buildUp", showers }];
+  const shower = Math.max(0.1, lpm * minutes);
+  for (const { spec } of design.gear) {
+    if (spec.kind === "filter") {
+      if (spec.lifeL !== null) reasons.push({ because: "filter", showers: Math.floor(spec.lifeL / shower) });
+      if (spec.holdsG !== null) reasons.push({ because: "filter", showers: Math.floor(spec.holdsG / DIRT_G) });
+    }
+    if (spec.kind === "uvLamp") reasons.push({ because: "lamp", showers: Math.floor((spec.lifeHours * 60) / minutes) });
+  }
+  reasons.push({ because: "standing", showers: Math.ceil(MOST_DAYS_WARM * countShowersPerDay(design)) });
+  const first = reasons.reduce((a, b) => (b.showers < a.showers ? b : a));
+  return { ...first, buildUpGPerL: computeBuildUp(SHED_G, loopL, LOOP_RENEWED_SHARE, first.showers) };
+}
+
+// As the way of living has it; one a day where it has none.
+function countShowersPerDay({ habits }: Design): number {
+  const wayId = habits.stretches[0]?.wayId;
+  const uses = habits.ways.find(({ id }) => id === wayId)?.uses.filter(({ kind }) => kind === "shower") ?? [];
+  const people = habits.people.reduce((sum, { count, daysPerWeek }) => sum + (count * daysPerWeek) / 7, 0);
+  const times = uses.reduce(
+    (sum, { times: n, per }) => sum + (per === "personDay" ? n * people : per === "day" ? n : n / 7),
+    0,
+  );
+  return Math.max(0.5, times || 1);
+}
+
+// At a demand the pump could outrun: it fills the accumulator, rests while that gives, and starts again.
+function findCycle({ gear }: Design, demandLpm: number): LoopFigures["cycle"] {
+  const pump = gear.find((piece): piece is GearOf<"pump"> => hasKind(piece, "pump") && piece.spec.cutInKPa !== null);
+  const store = gear.find((piece): piece is GearOf<"accumulator"> => hasKind(piece, "accumulator"));
+  if (!pump || !store || demandLpm <= 0) return null;
+  const { cutInKPa, cutOutKPa, freeLpm, shutOffKPa } = pump.spec;
+  if (cutInKPa === null || cutOutKPa === null) return null;
+  const drawL = computeAccumulatorDrawL(store.spec.litres, store.spec.prechargeKPa, cutInKPa, cutOutKPa);
+  const middleLpm = freeLpm * (1 - (cutInKPa + cutOutKPa) / 2 / Math.max(shutOffKPa, cutOutKPa + 1));
+  if (middleLpm <= demandLpm) return null;
+  return { onS: (drawL / (middleLpm - demandLpm)) * 60, offS: (drawL / demandLpm) * 60 };
+}

@@ -1,0 +1,111 @@
+"use client";
+import { useState } from "react";
+import type { Design } from "@/core/design/design";
+import type { HoseEnd } from "@/core/design/gear";
+import type { Hose } from "@/core/design/plumbing";
+import { buildAddHose } from "@/core/edits/loopEdits";
+import { listHoseCourse } from "@/core/fit/lineLegs";
+import { listGearPorts } from "@/core/gear/gearPorts";
+import { measureLength, subtract } from "@/core/geometry/vec";
+import { useWorkbench } from "@/store/useWorkbench";
+import { workbench } from "@/store/workbench";
+import { PORT_WORDS } from "@/words/gearFields";
+import { PORT_NAMES } from "@/words/labels";
+import { formatLength } from "@/words/units";
+import { Group } from "../../fields/Group";
+import { useEdits } from "../../fields/useEdits";
+import { Button } from "../../kit/Button";
+import { NumberField } from "../../kit/NumberField";
+import { Pick } from "../../kit/Pick";
+
+/** Hoses from port to port: bore, length as drawn, and one more. */
+export function HoseList() {
+  const design = useWorkbench((state) => state.history!.design);
+  const units = useWorkbench((state) => state.units);
+  const { set, apply, remove } = useEdits();
+  const hoses = design.lines.filter((line): line is Hose => line.kind === "hose");
+  const free = listFreePorts(design, hoses);
+  const [from, setFrom] = useState<string | null>(null);
+  const [to, setTo] = useState<string | null>(null);
+  const keys = [...free.keys()];
+  const fromKey = from && free.has(from) ? from : keys[0];
+  const toKey = to && free.has(to) && to !== fromKey ? to : keys.find((key) => key !== fromKey);
+  const names = Object.fromEntries([...free].map(([key, end]) => [key, describeEnd(design, end)]));
+  return (
+    <Group title="Hoses">
+      <ul className="flex flex-col gap-1">
+        {hoses.map((hose) => (
+          <li key={hose.id} className="border-b border-rule pb-1 text-[13px]">
+            <p>
+              {describeEnd(design, hose.from)} to {describeEnd(design, hose.to)},{" "}
+              {formatLength(measure(design, hose), units)}
+            </p>
+            <NumberField
+              label={`Bore of ${hose.name}`}
+              value={hose.pipe.innerMm}
+              quantity="length"
+              onCommit={(value) =>
+                value === null
+                  ? null
+                  : set({ kind: "line", id: hose.id }, ["lines", hose.id, "pipe"], {
+                      ...hose.pipe,
+                      innerMm: value,
+                      outerMm: Math.max(hose.pipe.outerMm, value + 4),
+                    })
+              }
+            />
+            <Button look="bare" onClick={() => remove({ kind: "line", id: hose.id }, ["lines", hose.id])}>
+              Take {hose.name} off
+            </Button>
+          </li>
+        ))}
+      </ul>
+      {fromKey && toKey && (
+        <>
+          <Pick label="From" value={fromKey} names={names} onPick={setFrom} />
+          <Pick label="To" value={toKey} names={names} onPick={setTo} />
+          <Button
+            onClick={() => {
+              const now = workbench.getState().history!.design;
+              apply(buildAddHose(now, free.get(fromKey)!, free.get(toKey)!));
+            }}
+          >
+            Join them by a hose
+          </Button>
+        </>
+      )}
+    </Group>
+  );
+}
+
+const toKey = (end: HoseEnd): string => Object.values(end).join(":");
+
+// Ports of gear without a hose, and the ports of tanks one may be put on.
+function listFreePorts({ gear, tanks }: Design, hoses: readonly Hose[]): ReadonlyMap<string, HoseEnd> {
+  const taken = new Set(hoses.flatMap(({ from, to }) => [toKey(from), toKey(to)]));
+  const ends: HoseEnd[] = [
+    ...gear.flatMap(({ id, spec }) =>
+      listGearPorts(spec.kind).map((port): HoseEnd => ({ kind: "gear", gearId: id, port })),
+    ),
+    ...tanks.flatMap((tank) =>
+      tank.ports.flatMap((port): HoseEnd[] =>
+        port.kind === "draw" || port.kind === "fill" ? [{ kind: "tank", tankId: tank.id, portId: port.id }] : [],
+      ),
+    ),
+  ];
+  return new Map(ends.filter((end) => !taken.has(toKey(end))).map((end) => [toKey(end), end]));
+}
+
+function describeEnd({ gear, tanks }: Design, end: HoseEnd): string {
+  if (end.kind === "gear") {
+    return `${gear.find(({ id }) => id === end.gearId)?.name ?? end.gearId}, ${PORT_WORDS[end.port] ?? end.port}`;
+  }
+  const tank = tanks.find(({ id }) => id === end.tankId);
+  const port = tank?.ports.find(({ id }) => id === end.portId);
+  return `${tank?.name ?? end.tankId}, ${port ? PORT_NAMES[port.kind].toLowerCase() : end.portId}`;
+}
+
+function measure(design: Design, hose: Hose): number {
+  const course = listHoseCourse(design, hose);
+  return course.slice(1).reduce((sum, p, i) => sum + measureLength(subtract(p, course[i]!)), 0);
+}

@@ -1,0 +1,207 @@
+"use client";
+import { useState } from "react";
+import type { Gear, GearKind } from "@/core/design/gear";
+import { buildAddGear, buildLoop, buildRemoveGear, LOOP_SCHOOLS, type LoopSchool } from "@/core/edits/loopEdits";
+import { findRole } from "@/core/fit/roles";
+import { GEAR_PORTS } from "@/core/gear/gearPorts";
+import { computeLoopFigures } from "@/core/gear/loopFigures";
+import { useWorkbench } from "@/store/useWorkbench";
+import { view as look, workbench } from "@/store/workbench";
+import { describeDose, describeLack, describeLoop, GEAR_NAMES, LOOP_CAUTIONS, SCHOOL_NAMES } from "@/words/gear";
+import { formatNumber, formatQuantity } from "@/words/units";
+import { Group } from "../../fields/Group";
+import { useEdits } from "../../fields/useEdits";
+import { AddOne } from "../../kit/AddOne";
+import { Button } from "../../kit/Button";
+import { Pick } from "../../kit/Pick";
+import { GearFields } from "./GearFields";
+import { HoseList } from "./HoseList";
+
+/** The pumped side: a loop laid out in one step, what it comes to, each piece with its figures, and hoses. */
+export function LoopMeasures() {
+  const gear = useWorkbench((state) => state.history!.design.gear);
+  const selection = useWorkbench((state) => state.selection);
+  const { apply } = useEdits();
+  const picked = gear.find(({ id }) => selection?.kind === "gear" && selection.id === id) ?? null;
+  const kinds = Object.keys(GEAR_PORTS) as GearKind[];
+  return (
+    <>
+      <LoopAssistant />
+      {gear.length > 0 && <Figures />}
+      {gear.length > 0 && <PieceList gear={gear} pickedId={picked?.id ?? null} />}
+      {picked && <GearFields key={picked.id} piece={picked} />}
+      {picked && (
+        <div className="px-3 pb-2">
+          <Button onClick={() => apply(buildRemoveGear(workbench.getState().history!.design, picked.id))}>
+            Take {picked.name} away
+          </Button>
+        </div>
+      )}
+      <Group title="Add a piece">
+        <AddOne<GearKind>
+          label="Piece of gear"
+          names={Object.fromEntries(kinds.map((kind) => [kind, GEAR_NAMES[kind].name])) as Record<GearKind, string>}
+          order={kinds}
+          onAdd={(kind) => {
+            const edit = buildAddGear(workbench.getState().history!.design, kind, GEAR_NAMES[kind].name);
+            if (apply(edit) === null && edit.at.kind === "gear") look({ selection: edit.at });
+          }}
+        />
+      </Group>
+      {gear.length > 1 && <HoseList />}
+      {gear.length > 0 &&
+        LOOP_CAUTIONS.map((caution) => (
+          <p key={caution} className="px-3 py-1 text-[12px] leading-snug text-faint">
+            {caution}
+          </p>
+        ))}
+    </>
+  );
+}
+
+const NO_CABINET = "none";
+
+/** From a fixture to a complete loop in one step, with a school chosen. */
+function LoopAssistant() {
+  const design = useWorkbench((state) => state.history!.design);
+  const units = useWorkbench((state) => state.units);
+  const { apply } = useEdits();
+  const washing = design.fixtures.filter(
+    ({ kind }) => kind === "showerTray" || kind === "bath" || kind === "outsideShower",
+  );
+  const cabinets = design.obstacles.filter(({ kind }) => findRole(kind) === "cabinet");
+  const [fixtureId, setFixtureId] = useState<string | null>(null);
+  const [school, setSchool] = useState<LoopSchool>("airGap");
+  const [cabinetId, setCabinetId] = useState(cabinets[0]?.id ?? NO_CABINET);
+  const [lacks, setLacks] = useState<readonly string[]>([]);
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const fixture = washing.find(({ id }) => id === fixtureId) ?? washing[0];
+  if (design.tanks.some(({ holds }) => holds === "loop") && design.gear.length > 0) return null;
+  if (!fixture) {
+    return (
+      <Group title="A shower that uses its water again">
+        <p className="text-[13px]">There is no shower yet. Add a shower tray at the station Falls, then come back.</p>
+      </Group>
+    );
+  }
+  const lay = () => {
+    const plan = buildLoop(
+      workbench.getState().history!.design,
+      fixture.id,
+      school,
+      cabinetId === NO_CABINET ? null : cabinetId,
+    );
+    if (!plan) return;
+    setRefusal(apply(plan.edit));
+    setLacks(plan.lacks.map((lack) => describeLack(lack, units)));
+  };
+  return (
+    <Group title="A shower that uses its water again">
+      <Pick
+        label="Shower"
+        value={fixture.id}
+        names={Object.fromEntries(washing.map(({ id, name }) => [id, name]))}
+        onPick={setFixtureId}
+      />
+      <Pick<LoopSchool>
+        label="Fresh water comes"
+        value={school}
+        names={{ airGap: SCHOOL_NAMES.airGap.name, motorValve: SCHOOL_NAMES.motorValve.name }}
+        order={LOOP_SCHOOLS}
+        onPick={setSchool}
+      />
+      <p className="pb-1 text-[12px] leading-snug text-faint">{SCHOOL_NAMES[school].plain}</p>
+      <Pick
+        label="Gear stands in"
+        value={cabinetId}
+        names={{ [NO_CABINET]: "Beside the shower", ...Object.fromEntries(cabinets.map(({ id, name }) => [id, name])) }}
+        onPick={setCabinetId}
+      />
+      <Button look="plate" onClick={lay}>
+        Lay out the loop
+      </Button>
+      {refusal && <p className="text-[12.5px] text-signal">{refusal}</p>}
+      {lacks.map((lack) => (
+        <p key={lack} className="text-[12.5px] text-warn">
+          {lack}
+        </p>
+      ))}
+    </Group>
+  );
+}
+
+function Figures() {
+  const design = useWorkbench((state) => state.history!.design);
+  const units = useWorkbench((state) => state.units);
+  const figures = computeLoopFigures(design);
+  if (!figures) {
+    return (
+      <Group title="What it comes to">
+        <p className="text-[13px] text-faint">
+          Give it a working state in which a pump is on and a shower head open: then flow, dose and water quality are
+          worked out.
+        </p>
+      </Group>
+    );
+  }
+  const { throttle, cycle } = figures;
+  const name =
+    throttle &&
+    (design.gear.find(({ id }) => throttle.linkId.startsWith(id))?.name ??
+      design.lines.find(({ id }) => id === throttle.linkId)?.name);
+  const dose = describeDose(figures, units);
+  return (
+    <Group title="What it comes to">
+      <p className="text-[13.5px] leading-snug">{describeLoop(figures, units)}</p>
+      <dl className="figures mt-1 grid grid-cols-[1fr_auto] gap-x-2 text-[14.5px]">
+        {throttle && (
+          <Row name={`${name} takes most of the pressure`} value={`${formatNumber(throttle.share * 100, 0)} %`} />
+        )}
+        <Row name="Fresh water such a shower would take" value={formatQuantity(figures.freshL, "volume", units)} />
+        <Row name="Lost of the loop, made up with fresh" value={formatQuantity(figures.lostL, "volume", units)} />
+        <Row name="To keep it warm" value={`${formatNumber(figures.keepWarmW, 0)} W`} />
+        <Row name="To warm as much fresh water" value={`${formatNumber(figures.freshW, 0)} W`} />
+        <Row name="Pump and lamp, a shower" value={`${formatNumber(figures.pumpWh + figures.lampWh, 1)} Wh`} />
+        <Row name="Dissolved when it is changed" value={formatQuantity(figures.buildUpGPerL, "concentration", units)} />
+        {cycle && (
+          <Row
+            name="Pump at half the flow"
+            value={`${formatNumber(cycle.onS, 0)} s on, ${formatNumber(cycle.offS, 0)} s off`}
+          />
+        )}
+      </dl>
+      {dose && <p className="pt-1 text-[12px] leading-snug text-faint">{dose}</p>}
+    </Group>
+  );
+}
+
+function Row({ name, value }: { readonly name: string; readonly value: string }) {
+  return (
+    <>
+      <dt className="text-faint">{name}</dt>
+      <dd className="text-right whitespace-nowrap">{value}</dd>
+    </>
+  );
+}
+
+function PieceList({ gear, pickedId }: { readonly gear: readonly Gear[]; readonly pickedId: string | null }) {
+  return (
+    <Group title="Pieces">
+      <ul>
+        {gear.map(({ id, name, spec }) => (
+          <li key={id}>
+            <button
+              type="button"
+              aria-pressed={id === pickedId}
+              onClick={() => look({ selection: { kind: "gear", id } })}
+              className={`flex min-h-7 w-full items-baseline justify-between gap-2 px-1 text-left text-[13.5px] phone:min-h-11 ${id === pickedId ? "bg-pick" : "hover:bg-pick/60"}`}
+            >
+              <span>{name}</span>
+              <span className="text-[12px] text-faint">{GEAR_NAMES[spec.kind].name}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+    </Group>
+  );
+}

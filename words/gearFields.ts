@@ -1,0 +1,116 @@
+import type { Quantity } from "@/core/workings/working";
+
+/** A figure of a piece of gear: what it is called, what kind of number, and by how much it is kept larger than shown. */
+export type GearField = {
+  readonly label: string;
+  readonly quantity: Quantity;
+  readonly times?: number;
+  readonly help?: string;
+};
+
+/** L/min are kept, and shown as any flow. */
+const LPM = { quantity: "flow", times: 60 } as const;
+const KPA = { quantity: "waterPressure" } as const;
+
+export const GEAR_FIELDS: Readonly<Record<string, GearField>> = {
+  dropKPa: { label: "Takes", ...KPA, help: "Pressure at the flow below; it grows with the square." },
+  atLpm: { label: "at a flow of", ...LPM },
+  openingUm: { label: "Mesh, µm", quantity: "count" },
+  shutOffKPa: { label: "Pressure, shut off", ...KPA },
+  midLpm: { label: "Between: flow", ...LPM },
+  midKPa: { label: "Between: pressure", ...KPA },
+  freeLpm: { label: "Flow, running free", ...LPM },
+  cutInKPa: { label: "Switch cuts in", ...KPA },
+  cutOutKPa: { label: "Switch cuts out", ...KPA },
+  watts: { label: "Power", quantity: "power" },
+  litres: { label: "Holds", quantity: "volume" },
+  prechargeKPa: { label: "Pre-charge of air", ...KPA },
+  micron: { label: "Holds back, µm", quantity: "times" },
+  cleanKPa: { label: "Takes, clean", ...KPA },
+  loadedKPa: { label: "Takes, loaded", ...KPA },
+  lifeL: { label: "Good for", quantity: "volume" },
+  holdsG: { label: "Dirt until loaded", quantity: "grams" },
+  lifeDays: { label: "Change after", quantity: "days" },
+  uvcWatts: { label: "Light at 254 nm, new", quantity: "power" },
+  sleeveMm: { label: "Sleeve, outside", quantity: "length" },
+  chamberMm: { label: "Chamber, inside", quantity: "length" },
+  lengthMm: { label: "Lit length", quantity: "length" },
+  endOfLife: { label: "Left at end of life", quantity: "ratio" },
+  fouling: { label: "Taken by fouling", quantity: "ratio" },
+  transmittance: {
+    label: "Light through 10 mm",
+    quantity: "ratio",
+    help: "Of the water, at 254 nm. Empty: a usual figure.",
+  },
+  lifeHours: { label: "Lamp lasts", quantity: "hours" },
+  crackKPa: { label: "Opens at", ...KPA },
+  supplyKPa: { label: "Pressure of the camp's tap", ...KPA },
+  gapMm: { label: "Free fall", quantity: "length" },
+  setKPa: { label: "Opens at", ...KPA },
+  boreMm: { label: "Bore", quantity: "length" },
+  clamps: { label: "Clamps on its hose", quantity: "count" },
+  flushL: { label: "One flush", quantity: "volume" },
+  onMm: { label: "Float switches on at", quantity: "length" },
+  offMm: { label: "Float switches off at", quantity: "length" },
+  areaCm2: { label: "Floor of it, cm²", quantity: "count" },
+};
+
+/** Choices of a piece of gear, and what each is called. */
+export const GEAR_CHOICES: Readonly<
+  Record<string, { readonly label: string; readonly names: Readonly<Record<string, string>> }>
+> = {
+  pump: {
+    label: "Kind",
+    names: { diaphragm: "Diaphragm", centrifugal: "Centrifugal", macerator: "Macerator", hand: "By hand" },
+  },
+  medium: { label: "Medium", names: { sediment: "Sediment", carbon: "Carbon", block: "Carbon block" } },
+  drive: { label: "Turned by", names: { hand: "Hand", motor: "Motor" } },
+  atRest: {
+    label: "Without power",
+    names: { stays: "Stays as it is", opens: "Opens", shuts: "Shuts", a: "Goes to way A", b: "Goes to way B" },
+  },
+  use: {
+    label: "For",
+    names: { drinking: "Drinking and cooking", washing: "Washing", shower: "Shower", deckWash: "Deck wash" },
+  },
+  metal: {
+    label: "Made of",
+    names: {
+      bronze: "Bronze",
+      dzrBrass: "Brass that keeps its zinc",
+      stainless: "Stainless",
+      composite: "Composite, rated",
+      brass: "Plain brass",
+    },
+  },
+  serves: {
+    label: "Serves",
+    names: { intake: "Intake", discharge: "Discharge", cockpit: "Cockpit drain", bilge: "Bilge pump" },
+  },
+  bowl: {
+    label: "Kind",
+    names: { handPump: "Hand pump", macerating: "Macerating", vacuum: "Vacuum", gravity: "Gravity" },
+  },
+};
+
+/** Of the choices those that a kind of gear has. */
+export const CHOICES_OF: Readonly<Record<string, readonly string[]>> = {
+  valve: ["stays", "opens", "shuts"],
+  diverter: ["stays", "a", "b"],
+};
+
+export const GEAR_TICKS: Readonly<Record<string, string>> = { mayRunDry: "May run dry", hasSeacock: "Has a seacock" };
+
+/** What each port is called at its piece. */
+export const PORT_WORDS: Readonly<Record<string, string>> = {
+  in: "in",
+  out: "out",
+  common: "common",
+  a: "A",
+  b: "B",
+  c: "C",
+  hot: "hot",
+  cold: "cold",
+  flush: "flush",
+  waste: "waste",
+};
