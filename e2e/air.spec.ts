@@ -33,7 +33,9 @@ for (const name of RIG_NAMES) {
 test("the mesh costs air: without it the tank is under less suction", async ({ page }) => {
   await openWorkbench(page);
   await page.keyboard.press("5");
-  const suction = page.getByRole("button", { name: /^Suction while dumping/ });
+  const suction = page
+    .getByRole("region", { name: "Measures: Air" })
+    .getByRole("button", { name: /^Suction while dumping/ });
   const before = Number.parseFloat((await suction.textContent())!);
   await page.getByRole("group", { name: "Breather", exact: true }).getByLabel("Mesh on the end").uncheck();
   await expect.poll(async () => Number.parseFloat((await suction.textContent())!)).toBeLessThan(before);

@@ -17,10 +17,11 @@ for (const name of RIG_NAMES) {
       .getByLabel("Over the floor");
     await height.fill(String(Number((await height.inputValue()).replace("\u2212", "-")) + 60));
     await height.press("Enter");
+    await height.blur();
+    await page.keyboard.press("4");
     await expect.poll(() => readInHand(page, "level")).not.toBe(original);
     const changed = await readInHand(page, "level");
     expect(changed).not.toBe(original);
-    await height.blur();
     await page.keyboard.press("c");
     const sheet = page.getByRole("dialog", { name: "Compare" });
     await sheet.getByLabel("The other design").selectOption({ label: name });

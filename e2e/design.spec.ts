@@ -77,9 +77,9 @@ test("what is pulled in plan moves the section: the tank further away has less f
 
 test("arrow keys nudge by 1 mm, with Shift by 10; a hold is one step", async ({ page }) => {
   await openWorkbench(page);
-  const handle = section(page).getByRole("button", { name: "Move Grey tank" });
+  const handle = plan(page).getByRole("button", { name: "Move Grey tank in plan" });
   await page.keyboard.press("3");
-  const height = page.getByLabel("Over the floor").first();
+  const height = page.getByRole("group", { name: /^Place of its/ }).getByLabel("Left of the middle");
   const start = toNumber(await height.inputValue());
   await handle.focus();
   await page.keyboard.press("ArrowDown");

@@ -1,4 +1,4 @@
-import { expect, expectAccessible, openSample, openWorkbench, pull, readInHand, section, test } from "./fixtures";
+import { expect, expectAccessible, openSample, openWorkbench, plan, pull, readInHand, section, test } from "./fixtures";
 
 const tankHandle = (page: Parameters<typeof section>[0]) =>
   section(page).getByRole("button", { name: "Move Grey tank" });
@@ -119,7 +119,7 @@ test("a part that cannot be loaded is said in its place; the others work on, and
   await page.keyboard.press("1");
   const failed = page.getByRole("alert").filter({ hasText: "This station could not be loaded" });
   await expect(failed).toBeVisible();
-  await pull(page, tankHandle(page), 0, 6);
+  await pull(page, plan(page).getByRole("button", { name: "Move Grey tank in plan" }), 0, 6);
   await expect(page.getByRole("button", { name: /^Undo: Move/ })).toBeEnabled();
   await expect(failed.getByRole("button", { name: "Save to a file" })).toBeVisible();
   await expectAccessible(page);

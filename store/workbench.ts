@@ -86,6 +86,8 @@ export function change(edit: Edit): ChangeOutcome {
     evaluation,
     preview: null,
     save: "unsaved",
+    // what is hung stands on the stage
+    ...(edit.code === "addTank" && edit.at.kind === "tank" ? { tankId: edit.at.id } : {}),
   });
   return { ok: true };
 }

@@ -43,7 +43,7 @@ export function buildLoop(
   const fixture = design.fixtures.find(({ id }) => id === fixtureId);
   if (!fixture) return null;
   const builder = startBuilder(design);
-  builder.add(buildAddTank(builder.now(), "loop", "Loop tank"));
+  builder.add(buildAddTank(builder.now(), "loop", "Loop tank", fixture.outletMm));
   const tankId = builder.now().tanks.at(-1)!.id;
   const loop = addHosePorts(builder, tankId);
   builder.add(buildAddVent(builder.now(), builder.now().tanks.find(({ id }) => id === tankId)!));

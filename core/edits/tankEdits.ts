@@ -29,11 +29,12 @@ const STEP_MM = 50;
 const BELOW_MM = [140, 100, 60, ROOM_MM] as const;
 
 /**
- * Edit that hangs a box tank under the floor where it keeps clear of what is there, nearest to the middle of the rig,
+ * Edit that hangs a box tank under the floor where it keeps clear of what is there, nearest to the middle of the rig or
+ * to a place given,
  * with an inlet, and an outlet at the bottom; it still wants a breather. Where no place is clear the smallest hangs in
  * the middle, and the findings say what it hits.
  */
-export function buildAddTank(design: Design, holds: HeldWater, name: string): Edit {
+export function buildAddTank(design: Design, holds: HeldWater, name: string, near: Vec3 | null = null): Edit {
   const id = freeId(holds, design.tanks);
   const hang = (size: Size, atMm: Vec3): Tank => ({
     id,
@@ -61,7 +62,7 @@ export function buildAddTank(design: Design, holds: HeldWater, name: string): Ed
   let value = hang(smallest, toMiddle(design, smallest));
   search: for (const size of SIZES) {
     for (const belowMm of BELOW_MM) {
-      const atMm = findFreePlace(design, size, belowMm);
+      const atMm = findFreePlace(design, size, belowMm, near);
       if (!atMm) continue;
       value = hang(size, atMm);
       break search;
@@ -92,7 +93,7 @@ const toMiddle = (design: Design, { lengthMm, widthMm, heightMm }: Size, belowMm
     -measureFloorMm(design) - belowMm - WALL_MM - heightMm,
   );
 
-function findFreePlace(design: Design, size: Size, belowMm: number): Vec3 | null {
+function findFreePlace(design: Design, size: Size, belowMm: number, near: Vec3 | null): Vec3 | null {
   const { lengthMm, widthMm, sillZMm } = design.rig;
   const middle = toMiddle(design, size, belowMm);
   if (sillZMm !== null && middle.z - WALL_MM < sillZMm) return null;
@@ -106,7 +107,9 @@ function findFreePlace(design: Design, size: Size, belowMm: number): Vec3 | null
   let best: { readonly atMm: Vec3; readonly away: number } | null = null;
   for (let x = WALL_MM; x + size.lengthMm + WALL_MM <= lengthMm; x += STEP_MM) {
     for (let y = WALL_MM - widthMm / 2; y + size.widthMm + WALL_MM <= widthMm / 2; y += STEP_MM / 2) {
-      const away = Math.hypot(x - middle.x, y - middle.y);
+      const away = near
+        ? Math.hypot(x + size.lengthMm / 2 - near.x, y + size.widthMm / 2 - near.y)
+        : Math.hypot(x - middle.x, y - middle.y);
       if (best && away >= best.away) continue;
       const atMm = vec(x, y, middle.z);
       const inside = vec(size.lengthMm, size.widthMm, size.heightMm);

@@ -46,6 +46,10 @@ export function buildAddVent(design: Design, tank: Tank): Edit {
   return { code: "addVent", at: { kind: "tank", id: tank.id }, ops };
 }
 
+/** Kept below the floor, mm. */
+const UNDER_MM = 30;
+/** Rise of a long breather under the floor, m/m: more than a rig is parked askew [T]. */
+const STEEP = 0.08;
 /** A hose that lies on the floor has its middle this far over it, mm [T]. */
 const ON_FLOOR_MM = 40;
 
@@ -55,7 +59,12 @@ function layToWall(design: Design, foot: Vec3): Vec3[] {
   const wallY = (foot.y < 0 ? -1 : 1) * (design.rig.widthMm / 2 - 30);
   const courses = [
     ...[wallY, -wallY].map((y) => [vec(foot.x, y, foot.z + 20), vec(foot.x, y, WALL_END_MM)]),
-    ...[30, design.rig.lengthMm - 30].map((x) => [vec(x, foot.y, foot.z + 20), vec(x, foot.y, WALL_END_MM)]),
+    ...[30, design.rig.lengthMm - 30].map((x) => {
+      // a long way rises as much as there is room, so that it does not sag where the rig stands askew
+      const under = -measureFloorMm(design) - UNDER_MM;
+      const z = Math.max(foot.z + 20, Math.min(under, foot.z + Math.abs(x - foot.x) * STEEP));
+      return [vec(x, foot.y, z), vec(x, foot.y, WALL_END_MM)];
+    }),
     ...[wallY, -wallY].map((y) => [
       vec(foot.x, foot.y, ON_FLOOR_MM),
       vec(foot.x, y, ON_FLOOR_MM + 20),
@@ -142,8 +151,6 @@ export type VentWay = (typeof VENT_WAYS)[number];
 
 /** Height over the floor at which a breather ends above a roof, mm: headroom and a hand over it [T]. */
 const ROOF_END_MM = 2_100;
-/** Kept below the floor, mm. */
-const UNDER_MM = 30;
 
 /**
  * Edit that leads a breather another way to the open air. Under the floor it rises to right below the floor and ends at

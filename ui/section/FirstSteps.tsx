@@ -11,7 +11,7 @@ export function FirstSteps() {
   const fixtures = useWorkbench((state) => state.history!.design.fixtures.length);
   const now = () => workbench.getState().history!.design;
   const hang = () => {
-    if (change(buildAddTank(now(), "grey", "Grey tank")).ok) look({ station: "tanks" });
+    change(buildAddTank(now(), "grey", "Grey tank"));
   };
   const add = () => {
     const edit = buildAddFixture(now(), "kitchenSink", "Kitchen sink");

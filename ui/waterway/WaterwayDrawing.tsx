@@ -29,7 +29,8 @@ const TONES: Readonly<Record<Severity, string>> = {
 
 type WaterwayDrawingProps = {
   readonly waterway: Waterway;
-  readonly isTall: boolean;
+  /** Width to height of the sheet it is read on. */
+  readonly aspect: number;
   readonly onNode: (node: WaterNode) => void;
   readonly onEdge: (edge: WaterEdge) => void;
   readonly pickedId?: string | null;
@@ -41,7 +42,7 @@ type WaterwayDrawingProps = {
 };
 
 /** The whole rig as a diagram: press a part and it opens. */
-export function WaterwayDrawing({ waterway, isTall, onNode, onEdge, pickedId, notes, flowing }: WaterwayDrawingProps) {
+export function WaterwayDrawing({ waterway, aspect, onNode, onEdge, pickedId, notes, flowing }: WaterwayDrawingProps) {
   const units = useWorkbench((state) => state.units);
   const gear = useWorkbench((state) => state.history!.design.gear);
   const hatch = useId().replace(/[^a-z0-9]/gi, "");
@@ -57,7 +58,7 @@ export function WaterwayDrawing({ waterway, isTall, onNode, onEdge, pickedId, no
       ),
     [waterway, units, notes],
   );
-  const laid = useMemo(() => layOutWaterway(waterway, labels, isTall), [waterway, labels, isTall]);
+  const laid = useMemo(() => layOutWaterway(waterway, labels, aspect), [waterway, labels, aspect]);
   const names = new Map(waterway.nodes.map((node) => [node.id, nameWaterNode(node)]));
   return (
     <svg

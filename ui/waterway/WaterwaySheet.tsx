@@ -16,7 +16,7 @@ export function WaterwaySheet({ onClose }: { readonly onClose: () => void }) {
   const design = useWorkbench((state) => state.history!.design);
   const evaluation = useWorkbench((state) => state.evaluation!);
   const waterway = useMemo(() => buildWaterway(design, evaluation), [design, evaluation]);
-  const [isTall] = useState(() => window.innerHeight > window.innerWidth);
+  const [aspect] = useState(() => window.innerWidth / window.innerHeight);
   return (
     <Sheet
       size="full"
@@ -35,7 +35,7 @@ export function WaterwaySheet({ onClose }: { readonly onClose: () => void }) {
         <div className="min-h-0 flex-1 bg-sheet" data-waterway>
           <WaterwayDrawing
             waterway={waterway}
-            isTall={isTall}
+            aspect={aspect}
             onNode={(node) => openPart(node.part)}
             onEdge={(edge) => openPart(edge.part, edge.carries === "air")}
           />

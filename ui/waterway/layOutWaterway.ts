@@ -22,14 +22,20 @@ export type LaidOut = {
 /** Letters of the figures are about so wide, px. */
 const LETTER_PX = 7;
 
+/** Between two rows of a folded diagram, px. */
+const ROW_GAP = 34;
+/** How far a line runs out beside a row before it goes on in the next, px. */
+const TURN_PX = 14;
+
 /** Lays the diagram out from left to right with the water; room is kept for each figure, so that none crosses another. */
 export function layOutWaterway(
   { nodes, edges }: Waterway,
   labels: ReadonlyMap<string, string>,
-  isTall: boolean,
+  aspect: number,
 ): LaidOut {
+  const isTall = aspect < 0.8;
   const graph = new graphlib.Graph({ multigraph: true });
-  graph.setGraph({ rankdir: isTall ? "TB" : "LR", nodesep: 16, ranksep: 64, edgesep: 12, marginx: 16, marginy: 16 });
+  graph.setGraph({ rankdir: isTall ? "TB" : "LR", nodesep: 16, ranksep: 34, edgesep: 12, marginx: 16, marginy: 16 });
   for (const node of nodes) graph.setNode(node.id, { ...sizeOf(node) });
   for (const edge of edges) {
     const label = labels.get(edge.id);
@@ -42,7 +48,7 @@ export function layOutWaterway(
   }
   layout(graph);
   const { width = 0, height = 0 } = graph.graph();
-  return {
+  const laid: LaidOut = {
     width,
     height,
     nodes: nodes.map((node) => {
@@ -55,6 +61,57 @@ export function layOutWaterway(
         ...edge,
         points: (led.points ?? []).map(({ x, y }: { readonly x: number; readonly y: number }) => [x, y] as const),
         labelAt: labels.has(edge.id) && led.x !== undefined && led.y !== undefined ? [led.x, led.y] : null,
+      };
+    }),
+  };
+  return isTall ? laid : fold(laid, aspect);
+}
+
+// A long chain is folded into rows like the lines of a page, so that it can be read: so many rows as fit the sheet best.
+function fold(laid: LaidOut, aspect: number): LaidOut {
+  const rows = Math.max(1, Math.round(Math.sqrt(laid.width / (laid.height + ROW_GAP) / aspect)));
+  if (rows < 2) return laid;
+  const ranks = [...new Set(laid.nodes.map(({ x }) => Math.round(x)))].sort((a, b) => a - b);
+  const perRow = Math.ceil(ranks.length / rows);
+  const rowOf = (x: number) => Math.floor(ranks.findIndex((rank) => rank >= Math.round(x)) / perRow);
+  const bands = Array.from({ length: rows }, (_, row) => {
+    const own = laid.nodes.filter((node) => rowOf(node.x) === row);
+    const left = Math.min(...own.map((node) => node.x - node.width / 2));
+    return { left, right: Math.max(...own.map((node) => node.x + node.width / 2)) };
+  }).filter(({ left }) => Number.isFinite(left));
+  const high = laid.height + ROW_GAP;
+  const shift = (row: number) => ({ x: 2 * TURN_PX - bands[row]!.left, y: row * high });
+  const byId = new Map(laid.nodes.map((node) => [node.id, node]));
+  const width = Math.max(...bands.map(({ left, right }) => right - left)) + 4 * TURN_PX;
+  return {
+    width,
+    height: bands.length * high,
+    nodes: laid.nodes.map((node) => {
+      const by = shift(rowOf(node.x));
+      return { ...node, x: node.x + by.x, y: node.y + by.y };
+    }),
+    edges: laid.edges.map((edge): Led => {
+      const [from, to] = [byId.get(edge.from)!, byId.get(edge.to)!];
+      const [a, b] = [rowOf(from.x), rowOf(to.x)];
+      const [by, on] = [shift(a), shift(b)];
+      if (a === b) {
+        return {
+          ...edge,
+          points: edge.points.map(([x, y]) => [x + by.x, y + by.y] as const),
+          labelAt: edge.labelAt && [edge.labelAt[0] + by.x, edge.labelAt[1] + by.y],
+        };
+      }
+      // out at the end of the row, down between the two, and in at the beginning of the other
+      const [start, end] = [
+        [from.x + from.width / 2 + by.x, from.y + by.y],
+        [to.x - to.width / 2 + on.x, to.y + on.y],
+      ] as const;
+      const between = Math.max(a, b) * high - ROW_GAP / 2;
+      const out = bands[a]!.right + by.x + TURN_PX;
+      return {
+        ...edge,
+        points: [start, [out, start[1]], [out, between], [TURN_PX, between], [TURN_PX, end[1]], end],
+        labelAt: edge.labelAt && [(out + TURN_PX) / 2, between],
       };
     }),
   };

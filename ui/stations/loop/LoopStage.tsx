@@ -13,6 +13,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
 import { describeLoop, describeStanding } from "@/words/gear";
 import { formatQuantity } from "@/words/units";
+import { useFrame } from "../../drawing/useFrame";
 import { useEdits } from "../../fields/useEdits";
 import { Button } from "../../kit/Button";
 import { StagePick } from "../../kit/StagePick";
@@ -43,6 +44,8 @@ function Trainer({ design }: { readonly design: Design }) {
   const units = useWorkbench((state) => state.units);
   const selection = useWorkbench((state) => state.selection);
   const { set } = useEdits();
+  const frame = useFrame<HTMLDivElement>();
+  const { width, height } = frame.size;
   const [stateId, setStateId] = useState<string | null>(null);
   const kept = design.states.find(({ id }) => id === stateId) ?? design.states[0] ?? NO_STATE;
   // what is turned here is tried, and changes the design only when it is kept
@@ -108,10 +111,14 @@ function Trainer({ design }: { readonly design: Design }) {
         }
       />
       <div className="flex min-h-0 flex-1 phone:flex-col">
-        <div className="relative min-h-0 min-w-0 flex-[3] overflow-auto p-1" data-testid="loop-waterway">
+        <div
+          ref={frame.ref}
+          className="relative min-h-0 min-w-0 flex-[5] overflow-auto p-1"
+          data-testid="loop-waterway"
+        >
           <WaterwayDrawing
             waterway={shown}
-            isTall={false}
+            aspect={width > 0 ? width / height : 1}
             onNode={press}
             onEdge={(edge) => edge.part.kind === "line" && look({ selection: edge.part })}
             pickedId={selection?.kind === "gear" ? `gear:${selection.id}` : null}
@@ -132,7 +139,7 @@ function Trainer({ design }: { readonly design: Design }) {
             </p>
           )}
         </div>
-        <div className="flex min-h-0 min-w-0 flex-[2] flex-col border-l border-rule phone:border-t phone:border-l-0">
+        <div className="flex min-h-0 min-w-0 flex-[3] flex-col border-l border-rule phone:border-t phone:border-l-0">
           <CabinetView design={design} />
         </div>
       </div>
