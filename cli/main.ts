@@ -10,6 +10,7 @@ import { proposeRemedies } from "@/core/remedies/proposeRemedies";
 import { listWorkings } from "@/core/workings/listWorkings";
 import { describeFault } from "@/words/faults";
 import { type DaysOptions, printDays, reportDays, USUAL_DAYS } from "./days";
+import { drawHoleTemplates, printHeads, printHoles, reportHeads, reportHoles } from "./holes";
 import { exportEpanet, printLoop, reportLoop } from "./loop";
 import { reportDesign } from "./report";
 import { sum } from "./sum";
@@ -21,6 +22,8 @@ const USAGE = `schleuse check FILE [--json] [--imperial] [--pitch DEG] [--roll D
 schleuse days FILE [--days N] [--journeys N] [--seed N] [--standing ID|worst] [--json] [--imperial] [--pitch DEG] [--roll DEG]
                                                                          how long it lasts, tank by tank
 schleuse loop FILE [--state ID] [--json] [--imperial]                    pumped water: flows, hazards, dose, change
+schleuse holes FILE [--as svg --out PATH] [--json] [--imperial]           every hole: size, saw, place; templates in full size
+schleuse heads FILE [--json] [--imperial]                                skin fittings, floods, ways for sea and black water
 schleuse export FILE --as epanet [--state ID] --out PATH                 the network of a state for a general engine
 schleuse sum [ID name=value …] [--json] [--imperial]                      the formulas by themselves, such as sum trapArm D=1.5in S=0.25in/ft
 schleuse schema                                                          JSON Schema of a design file
@@ -37,6 +40,8 @@ export function runCli(
   if (command === "check") return check(rest, readFile);
   if (command === "days") return days(rest, readFile);
   if (command === "loop") return loop(rest, readFile);
+  if (command === "holes") return holes(rest, readFile, writeFile);
+  if (command === "heads") return heads(rest, readFile);
   if (command === "export") return exportAs(rest, readFile, writeFile);
   if (command === "sum") return sum(rest);
   if (command === "schema") {
@@ -134,6 +139,38 @@ function findUnknownState({ states }: Design, stateId: string | null): string | 
   if (stateId === null || states.some(({ id }) => id === stateId)) return null;
   const known = states.map(({ id }) => id).join(", ");
   return `--state ${stateId} is not one of this design's: ${known === "" ? "it has none" : known}.`;
+}
+
+function holes(
+  args: readonly string[],
+  readFile: (path: string) => string,
+  writeFile: (path: string, text: string) => void,
+): CliOutcome {
+  const as = takeOption(args, "--as");
+  const to = takeOption(as.rest, "--out");
+  const asked = readAsked(to.rest, readFile, {});
+  if ("code" in asked) return asked;
+  const { design, options } = asked;
+  if (as.value !== null) {
+    if (as.value !== "svg") return fail("--as takes svg.");
+    if (!to.value) return fail("Where to? Add --out PATH.");
+    try {
+      writeFile(to.value, drawHoleTemplates(design));
+    } catch {
+      return fail(`${to.value} could not be written.`);
+    }
+    return { code: 0, out: `${to.value}\n`, err: "" };
+  }
+  const out = options.json ? `${JSON.stringify(reportHoles(design), null, 2)}\n` : printHoles(design, options.units);
+  return { code: 0, out, err: "" };
+}
+
+function heads(args: readonly string[], readFile: (path: string) => string): CliOutcome {
+  const asked = readAsked(args, readFile, {});
+  if ("code" in asked) return asked;
+  const { design, options } = asked;
+  const out = options.json ? `${JSON.stringify(reportHeads(design), null, 2)}\n` : printHeads(design, options.units);
+  return { code: 0, out, err: "" };
 }
 
 const EXPORTS = ["epanet"];

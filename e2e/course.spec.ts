@@ -151,7 +151,7 @@ for (const name of RIG_NAMES) {
     await height.fill("400");
     await height.press("Enter");
     await height.blur();
-    await page.keyboard.press("4");
+    await page.keyboard.press("6");
     const holes = page.getByRole("group", { name: "Holes to drill" });
     await expect(holes).toContainText("stay to its edge");
     await holes

@@ -277,8 +277,11 @@ test("air: a breather of 8 mm is told to suck the trap dry, and the right hose i
   await expect(page.getByRole("dialog")).toContainText("H' = H − p / (2 ρ g)");
 });
 
-test("falls: where to drill and how large stands beside the caution", async ({ page }) => {
+test("through: where to drill and how large stands beside the caution, the hole in section", async ({ page }) => {
   await openWorkbench(page);
+  await page.keyboard.press("6");
+  await expect(page.getByRole("img", { name: /^Hole of/ })).toBeVisible();
+  await expectAccessible(page);
   const passages = page.getByRole("group", { name: "Holes to drill" });
   await expect(passages).toContainText("drill a small pilot first");
   await passages

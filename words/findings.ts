@@ -428,6 +428,40 @@ export function describeFinding(finding: Finding, design: Design, units: Units):
         why: `One time takes ${litres(finding.takesL)}; ${litres(finding.freshL)} of fresh water are aboard.`,
         advice: "Correct the use at the station Days, or carry more.",
       };
+    case "seacockMissing":
+      return {
+        title: `${part} has no seacock`,
+        why:
+          finding.overMm < 0
+            ? `Heeled ${stands(finding.attitude)} it lies ${length(-finding.overMm)} under water. If its hose comes off, ${formatQuantity(finding.lps, "flow", units)} come in.`
+            : `At the worst it lies only ${length(finding.overMm)} over the water, and a wave is higher.`,
+        advice:
+          "Fit a ball valve that is rated for it, with its handle where a hand reaches it, and shut it when you leave her.",
+      };
+    case "metalUnfit":
+      return {
+        title: `${part} is of the wrong metal`,
+        why: finding.isBrass
+          ? "Plain brass loses its zinc in water and breaks off one day."
+          : "Stainless pits where it lies under water without air.",
+        advice:
+          "Use bronze, brass that keeps its zinc, or a rated composite, and one metal family for fitting, valve and tail.",
+      };
+    case "clampsFew":
+      return {
+        title: `${part} wants two clamps`,
+        why: `There ${finding.clamps === 1 ? "is one" : "are none"}; one that breaks lets the hose off.`,
+        advice: "Fit two clamps, screws on opposite sides, where the tail is long enough for both.",
+      };
+    case "loopLow":
+      return {
+        title: `${part} stands too low`,
+        why:
+          finding.overMm < 0
+            ? `Heeled at the worst its top lies ${length(-finding.overMm)} under water: the sea runs straight over it.`
+            : `Heeled at the worst its top stands ${length(finding.overMm)} over the water; ${length(finding.wantedMm)} are asked for.`,
+        advice: "Lead the hose higher, near the middle of the boat, with the valve at the very top.",
+      };
     case "gearPortOpen":
       return {
         title: `${part} has an open port`,

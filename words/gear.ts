@@ -1,4 +1,4 @@
-import type { Gear, GearKind, Position, TapUse } from "@/core/design/gear";
+import type { Gear, GearKind, Position } from "@/core/design/gear";
 import type { LoopSchool } from "@/core/edits/loopEdits";
 import type { ChangeReason, LoopFigures } from "@/core/gear/loopFigures";
 import type { Lack } from "@/core/gear/shelf";
@@ -27,13 +27,6 @@ export const GEAR_NAMES: Readonly<Record<GearKind, { readonly name: string; read
   bowl: { name: "Toilet bowl", plain: "Flushed from one port, let go from the other." },
   sump: { name: "Sump with float pump", plain: "Gathers what lies too low to drain, and pumps it up." },
   deckFitting: { name: "Deck fitting", plain: "Where a pump-out station puts its hose on." },
-};
-
-export const TAP_USE_NAMES: Readonly<Record<TapUse, string>> = {
-  drinking: "Drinking and cooking",
-  washing: "Washing",
-  shower: "Shower",
-  deckWash: "Deck wash",
 };
 
 export const POSITION_NAMES: Readonly<Record<Position, string>> = {

@@ -49,6 +49,12 @@ export const STATION_NAMES = {
     stage: "The breather",
     pane: "Breather",
   },
+  through: {
+    name: "Through",
+    plain: "Every hole in floor, wall and hull: how large, from which side, and what lies behind.",
+    stage: "The hole",
+    pane: "Hole",
+  },
   loop: {
     name: "Loop",
     plain: "Pumped and valved water, and the shower that uses its water again.",

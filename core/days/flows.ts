@@ -39,7 +39,7 @@ export function listFlows(
       if (use.from === "fresh" && takenL > 0) byStore.get(FRESH_ID)?.push(draw(takenL));
       if (use.sendsL === 0 || isLoop) continue;
       if (end.kind === "store") byStore.get(end.id)!.push(draw(use.sendsL));
-      else groundLPerDay += use.sendsL * perDay;
+      else if (end.kind === "ground") groundLPerDay += use.sendsL * perDay;
     }
     return { wayId: way.id, days, groundLPerDay, flows: [...byStore].map(([storeId, draws]) => ({ storeId, draws })) };
   });

@@ -41,8 +41,11 @@ export function listStores({ tanks, habits }: Pick<Design, "tanks" | "habits">):
   return [...(fresh.tankIds.length + fresh.vesselIds.length > 0 ? [fresh] : []), ...waste, ...vessels];
 }
 
-/** Where what one use sends ends: a store's id, or the ground where no drain carries it. */
-export type UseEnd = { readonly kind: "store"; readonly id: string } | { readonly kind: "ground" };
+/** Where what one use sends ends: a store's id, the sea where it runs overboard, or the ground where no drain carries it. */
+export type UseEnd =
+  | { readonly kind: "store"; readonly id: string }
+  | { readonly kind: "ground" }
+  | { readonly kind: "overboard" };
 
 /** Finds for a use the store its water ends in: its vessel, or the tank at the end of its fixture's drain. */
 export function findUseEnd(network: Network, stores: readonly Store[], { fixtureId, vesselId }: Use): UseEnd {
@@ -55,6 +58,7 @@ export function findUseEnd(network: Network, stores: readonly Store[], { fixture
     if (drain.fromFixture !== fixtureId) continue;
     const { to } = followDrain(network, drain).at(-1)!;
     if (to.kind === "inlet") return find(({ tankIds }) => tankIds.includes(to.tankId));
+    if (to.kind === "overboard") return { kind: "overboard" };
     if (to.kind === "vessel")
       return find(({ vesselIds, holds }) => holds !== "fresh" && vesselIds.includes(to.vesselId));
   }

@@ -217,6 +217,8 @@ export const outfall = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("ground"), atMm: pointMm }),
   /** A canister, bucket or bottle of the habits that stands under its open end. */
   z.strictObject({ kind: z.literal("vessel"), vesselId: id, atMm: pointMm }),
+  /** A skin fitting in the hull or side, through which it runs overboard. */
+  z.strictObject({ kind: z.literal("overboard"), gearId: id }),
 ]);
 
 /** A drain: fixture, trap, a path of inverts, tank inlet or the drain it joins. */
@@ -292,8 +294,6 @@ export type BoltSize = Fixing["size"];
 export type Sender = z.infer<typeof sender>;
 export type SenderKind = Sender["kind"];
 export type HeldWater = Tank["holds"];
-/** An end in the open or in a vessel has a place of its own. */
-export type FreeEnd = Extract<Outfall, { kind: "ground" | "vessel" }>;
 export type Junction = Extract<Outfall, { kind: "junction" }>;
 export type Drain = z.infer<typeof drain>;
 export type Vent = z.infer<typeof vent>;

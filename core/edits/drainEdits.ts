@@ -7,6 +7,7 @@ import type { Drain, Fixture, Outfall } from "../design/plumbing";
 import { USUAL_TRAPS } from "../design/usualTraps";
 import { buildDrainPath, type Leg } from "../falls/drainPath";
 import { buildNetwork, followDrain } from "../falls/network";
+import { placeGearPort } from "../gear/gearPorts";
 import { add, dot, interpolate, measureLength, measurePlanLength, subtract, type Vec3, vec } from "../geometry/vec";
 import { findWastePipe } from "../parts/pipes";
 import { clamp } from "../quantity/tolerance";
@@ -17,7 +18,8 @@ export type Goal =
   | Extract<Outfall, { kind: "inlet" }>
   | { readonly kind: "line"; readonly lineId: string }
   | { readonly kind: "ground" }
-  | { readonly kind: "vessel"; readonly vesselId: string };
+  | { readonly kind: "vessel"; readonly vesselId: string }
+  | { readonly kind: "overboard"; readonly gearId: string };
 
 /** A bend that is this near serves as the place to join, mm. */
 const SAME_PLACE_MM = 60;
@@ -43,6 +45,9 @@ export function listGoals(design: Design, drainId: string | null): Goal[] {
       .map((drain): Goal => ({ kind: "line", lineId: drain.id })),
     ...design.habits.vessels.flatMap(({ id, holds }): Goal[] =>
       holds === "fresh" ? [] : [{ kind: "vessel", vesselId: id }],
+    ),
+    ...design.gear.flatMap(({ id, spec }): Goal[] =>
+      spec.kind === "skinFitting" ? [{ kind: "overboard", gearId: id }] : [],
     ),
     { kind: "ground" },
   ];
@@ -116,6 +121,10 @@ export function reachGoal(design: Design, goal: Goal, from: Vec3): Reached {
   if (goal.kind === "inlet") {
     const tank = design.tanks.find((t) => t.id === goal.tankId)!;
     return { ops: [], to: goal, endMm: add(tank.atMm, tank.ports.find((p) => p.id === goal.portId)!.atMm) };
+  }
+  if (goal.kind === "overboard") {
+    const fitting = design.gear.find(({ id }) => id === goal.gearId)!;
+    return { ops: [], to: goal, endMm: placeGearPort(fitting, "in") };
   }
   if (goal.kind !== "line") {
     const atMm = hangFree(design, from);

@@ -20,6 +20,7 @@ export function listLeftBehind(design: Design, drain: Drain, to: Outfall, before
       return dropBend(design, drain, drain.to, to, before);
     case "ground":
     case "vessel":
+    case "overboard":
       return [];
   }
 }

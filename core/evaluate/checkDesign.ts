@@ -55,7 +55,7 @@ function checkLiving({ habits, tanks, fixtures, lines }: Design, { stores, groun
 function checkBeginnings({ fixtures, tanks, lines }: Design): Finding[] {
   const findings: Finding[] = [];
   // who lets all of it go in the open or into vessels needs none
-  const isFree = lines.some(({ kind, to }) => kind === "drain" && (to.kind === "ground" || to.kind === "vessel"));
+  const isFree = lines.some(({ kind, to }) => kind === "drain" && to.kind !== "inlet" && to.kind !== "junction");
   if (!isFree && !tanks.some(({ holds }) => holds !== "fresh")) {
     findings.push(createFinding("note", { kind: "rig" }, { code: "noTankYet" }));
   }

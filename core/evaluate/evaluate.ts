@@ -35,6 +35,7 @@ import { checkJunctions } from "./checkJunctions";
 import { checkLineLegs, listLinePassages } from "./checkLineLegs";
 import { checkRamps } from "./checkRamps";
 import { checkTank } from "./checkTank";
+import { checkThrough } from "./checkThrough";
 import { checkTrapAir } from "./checkTraps";
 import { checkUses } from "./checkUses";
 import type { AtWorst, DrainResult, Evaluation, TankResult } from "./evaluation";
@@ -74,6 +75,7 @@ export function evaluate(design: Design, attitude: Attitude = LEVEL): Evaluation
     ...trapAirs.flatMap(checkTrapAir),
     ...checkLineLegs(design, linePassages),
     ...checkGear(design),
+    ...checkThrough(design),
     ...checkRamps(design, ramps),
     ...design.tanks.flatMap((tank, i) => checkTank(design, tank, tanks[i]!)),
     ...checkUses(design, network, tanks),

@@ -165,6 +165,15 @@ type Numbers =
       readonly freshL: number;
     }
   | { readonly code: "endsOnGround" }
+  | {
+      readonly code: "seacockMissing";
+      readonly overMm: number;
+      readonly lps: number;
+      readonly attitude: Attitude;
+    }
+  | { readonly code: "metalUnfit"; readonly isBrass: boolean }
+  | { readonly code: "clampsFew"; readonly clamps: number }
+  | { readonly code: "loopLow"; readonly overMm: number; readonly wantedMm: number }
   | { readonly code: "gearPortOpen"; readonly ports: string }
   | { readonly code: "pumpCurveRises" }
   | { readonly code: "uvBlind" }

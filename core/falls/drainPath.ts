@@ -1,5 +1,7 @@
 import type { Design } from "../design/design";
+import type { Gear } from "../design/gear";
 import type { Drain, Fixture, LineTrap, Pipe, Port, Tank } from "../design/plumbing";
+import { placeGearPort } from "../gear/gearPorts";
 import { add, measureLength, measurePlanLength, scale, subtract, type Vec3, vec } from "../geometry/vec";
 import { createRecall } from "../quantity/recall";
 import { NO_LENGTH_MM } from "../quantity/tolerance";
@@ -112,6 +114,7 @@ export function buildDrainPath(design: Design, drain: Drain, network: Network = 
 
 // While one end of a drain is pulled its other legs stay the same objects, and so does what is known of them.
 const recallLeg = createRecall<Vec3, Leg>();
+const recallFitting = createRecall<Gear, Vec3>();
 const recallInlet = createRecall<Port, Vec3>();
 const recallWeir = createRecall<Drain, Vec3>();
 
@@ -129,6 +132,11 @@ function findEnd(network: Network, { to }: Drain): PathEnd {
     case "ground":
     case "vessel":
       return { tank: null, inlet: null, atMm: to.atMm };
+    case "overboard": {
+      const fitting = network.gear.get(to.gearId)!;
+      const place = () => placeGearPort(fitting, "in");
+      return { tank: null, inlet: null, atMm: recallFitting(fitting, [fitting.atMm, fitting.sizeMm], place) };
+    }
   }
 }
 

@@ -1,9 +1,11 @@
 import type { Design } from "../design/design";
+import type { Gear } from "../design/gear";
 import type { Drain, Fixture, Tank } from "../design/plumbing";
 import { computeReleaseLps } from "./release";
 
 /** The drains of a design as the tree they are: what is where, and what joins what. Built once, asked often. */
 export type Network = {
+  readonly gear: ReadonlyMap<string, Gear>;
   readonly fixtures: ReadonlyMap<string, Fixture>;
   readonly tanks: ReadonlyMap<string, Tank>;
   readonly drains: ReadonlyMap<string, Drain>;
@@ -38,6 +40,7 @@ export function buildNetwork(design: Design): Network {
   for (const drain of drains.values()) push(drainsByTank, tankIds.get(drain.id) ?? NO_TANK, drain);
   return {
     fixtures,
+    gear: new Map(design.gear.map((piece) => [piece.id, piece])),
     tanks: new Map(design.tanks.map((tank) => [tank.id, tank])),
     drains,
     branches,

@@ -1,4 +1,4 @@
-import { GRAVITY, WATER_DENSITY } from "../air/dumping";
+import { WATER_DENSITY } from "../air/dumping";
 import { computeFrictionFactor } from "../air/friction";
 
 /** Water at 20 °C, Pa s [P: standard tables, from memory, 97 %]. */
@@ -21,6 +21,3 @@ export function computeHoseLossPa(flowM3PerS: number, { boreMm, lengthMm, lossK 
   const f = computeFrictionFactor(reynolds, PLASTIC_ROUGHNESS_M / boreM);
   return ((f * lengthMm) / boreMm + lossK) * ((WATER_DENSITY * velocity ** 2) / 2);
 }
-
-/** Head of water, mm, as pressure, Pa [C]. */
-export const computeHeadPa = (headMm: number): number => (WATER_DENSITY * GRAVITY * headMm) / 1000;

@@ -110,6 +110,7 @@ export function layOutLongSection(
 }
 
 function findVesselName({ habits }: Design, { to }: Drain): string | null {
+  if (to.kind === "overboard") return "Overboard";
   if (to.kind !== "vessel") return null;
   return habits.vessels.find(({ id }) => id === to.vesselId)?.name ?? to.vesselId;
 }

@@ -193,6 +193,8 @@ function toDrainEnd(to: Outfall, id: string, add: AddNode): string {
       return `vessel:${to.vesselId}`;
     case "junction":
       return toJunctionId(to.lineId, to.bend);
+    case "overboard":
+      return `gear:${to.gearId}`;
     case "ground":
       add({
         id: `ground:${id}`,

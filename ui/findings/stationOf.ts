@@ -4,6 +4,17 @@ import type { Drain } from "@/core/design/plumbing";
 import type { Finding } from "@/core/evaluate/findings";
 import type { Station } from "@/store/state";
 
+const THROUGH_CODES = new Set([
+  "seacockMissing",
+  "metalUnfit",
+  "clampsFew",
+  "loopLow",
+  "holeSmall",
+  "holeNearEdge",
+  "passageSlants",
+  "drillTowards",
+]);
+
 const AIR_CODES = new Set([
   "tankUnvented",
   "ventEndsLow",
@@ -24,6 +35,7 @@ const AIR_CODES = new Set([
 /** The station at which a finding is worked on. */
 export function toStation(finding: Finding): Station {
   if (AIR_CODES.has(finding.code)) return "air";
+  if (THROUGH_CODES.has(finding.code)) return "through";
   if (finding.code === "waterFouled" || finding.code === "seaComesIn") return "loop";
   if (finding.code === "noTankYet") return "tanks";
   if (finding.code === "noFixtureYet") return "falls";
@@ -78,6 +90,8 @@ function toEnd({ id, to }: Drain): Movable {
       return { kind: "port", tankId: to.tankId, id: to.portId };
     case "junction":
       return { kind: "bend", lineId: to.lineId, index: to.bend };
+    case "overboard":
+      return { kind: "gear", id: to.gearId };
     case "ground":
     case "vessel":
       return { kind: "end", lineId: id };

@@ -12,6 +12,7 @@ const PANELS: Readonly<Record<Station, ComponentType>> = {
   days: dynamic(() => import("./days/DaysMeasures").then((module) => module.DaysMeasures), { ssr: false }),
   tanks: dynamic(() => import("./tanks/TanksMeasures").then((module) => module.TanksMeasures), { ssr: false }),
   falls: FallsMeasures,
+  through: dynamic(() => import("./through/ThroughMeasures").then((module) => module.ThroughMeasures), { ssr: false }),
   loop: dynamic(() => import("./loop/LoopMeasures").then((module) => module.LoopMeasures), { ssr: false }),
   air: dynamic(() => import("./air/AirMeasures").then((module) => module.AirMeasures), { ssr: false }),
 };

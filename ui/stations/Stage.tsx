@@ -13,6 +13,7 @@ const STAGES: Readonly<Record<Station, ComponentType>> = {
   days: dynamic(() => import("./days/DaysStage").then((module) => module.DaysStage), { ssr: false }),
   tanks: dynamic(() => import("./tanks/TankStage").then((module) => module.TankStage), { ssr: false }),
   falls: FallsStage,
+  through: dynamic(() => import("./through/ThroughStage").then((module) => module.ThroughStage), { ssr: false }),
   loop: dynamic(() => import("./loop/LoopStage").then((module) => module.LoopStage), { ssr: false }),
   air: dynamic(() => import("./air/AirStage").then((module) => module.AirStage), { ssr: false }),
 };

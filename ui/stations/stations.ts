@@ -1,4 +1,5 @@
 import type { Severity } from "@/core/evaluate/findings";
+import { listHoles } from "@/core/through/holes";
 import { STATIONS, type Station, type WorkbenchState } from "@/store/state";
 import { RIG_NAMES } from "@/words/labels";
 import { formatLength, formatNumber, formatQuantity } from "@/words/units";
@@ -68,9 +69,19 @@ export const STATION_DESCRIPTORS: Readonly<Record<Station, StationDescriptor>> =
       return vents === 0 ? "no breather" : vents === 1 ? "breather open" : `${vents} breathers`;
     },
   },
-  loop: {
+  through: {
     group: "design",
     key: "6",
+    isFitted: always,
+    toFigure: ({ history, evaluation }) => {
+      if (!history || !evaluation) return "";
+      const count = listHoles(history.design, evaluation).length;
+      return count === 0 ? "no hole" : count === 1 ? "1 hole" : `${count} holes`;
+    },
+  },
+  loop: {
+    group: "design",
+    key: "7",
     isFitted: ({ history }) => (history?.design.gear.length ?? 0) > 0,
     toFigure: ({ history }) => {
       const pieces = history?.design.gear.length ?? 0;

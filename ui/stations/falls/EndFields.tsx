@@ -57,6 +57,8 @@ function toGoal(to: Outfall): Goal {
       return { kind: "line", lineId: to.lineId };
     case "ground":
       return { kind: "ground" };
+    case "overboard":
+      return to;
     case "vessel":
       return { kind: "vessel", vesselId: to.vesselId };
   }

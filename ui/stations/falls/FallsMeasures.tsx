@@ -20,7 +20,6 @@ import { FixtureList } from "./FixtureList";
 // What stands below the fold comes after the page.
 const DrawDrain = dynamic(() => import("./DrawDrain").then((module) => module.DrawDrain), { ssr: false });
 const DrainMeasures = dynamic(() => import("./DrainMeasures").then((module) => module.DrainMeasures), { ssr: false });
-const PassageList = dynamic(() => import("./PassageList").then((module) => module.PassageList), { ssr: false });
 const PartsList = dynamic(() => import("./PartsList").then((module) => module.PartsList), { ssr: false });
 const RouteFinder = dynamic(() => import("../../routes/RouteFinder").then((module) => module.RouteFinder), {
   ssr: false,
@@ -55,7 +54,6 @@ export function FallsMeasures() {
       )}
       {isSettled && (
         <>
-          <PassageList />
           <PartsList />
           <RulesMeasures />
         </>

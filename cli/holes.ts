@@ -1,0 +1,81 @@
+import type { Design } from "@/core/design/design";
+import { evaluate } from "@/core/evaluate/evaluate";
+import { proveInterlock } from "@/core/gear/interlock";
+import { type HoleEntry, listFittings, listHoles, measureFitting } from "@/core/through/holes";
+import { sayBeforeDrilling } from "@/words/cautions";
+import { describeHole, describeSaw, describeSize } from "@/words/holes";
+import { formatLength, formatQuantity, type Units } from "@/words/units";
+
+/** Every hole of a rig, for a program to read. */
+export function reportHoles(design: Design) {
+  return {
+    design: { id: design.id, name: design.name, version: design.version },
+    holes: listHoles(design, evaluate(design)),
+  };
+}
+
+/** The same as lines for a terminal. */
+export function printHoles(design: Design, units: Units): string {
+  const { holes } = reportHoles(design);
+  const lines = holes.map((hole) => {
+    const [face] = hole.facesMm;
+    const side = face.y >= 0 ? "left" : "right";
+    return `${describeHole(hole, design)}: ${describeSize(hole, units)}, ${describeSaw(hole.saw)}; ${formatLength(face.x, units)} from the rear edge, ${formatLength(Math.abs(face.y), units)} ${side} of the middle`;
+  });
+  return `${[design.name, ...(lines.length > 0 ? lines : ["No hole."]), sayBeforeDrilling(design.rig.kind)].join("\n")}\n`;
+}
+
+/** Skin fittings with their floods, and the hazards of heads and intakes. */
+export function reportHeads(design: Design) {
+  return {
+    design: { id: design.id, name: design.name, version: design.version },
+    fittings: listFittings(design).map((piece) => ({
+      id: piece.id,
+      name: piece.name,
+      ...piece.spec,
+      ...measureFitting(design, piece),
+    })),
+    hazards: proveInterlock(design).filter(
+      ({ kind, water }) => kind === "floods" || water === "sea" || water === "black",
+    ),
+  };
+}
+
+export function printHeads(design: Design, units: Units): string {
+  const { fittings, hazards } = reportHeads(design);
+  const lines = fittings.map(
+    ({ name, worstOverMm, worstLps }) =>
+      `${name}: ${formatLength(Math.abs(worstOverMm), units)} ${worstOverMm < 0 ? "under" : "over"} the water at the worst${worstLps > 0 ? `, ${formatQuantity(worstLps, "flow", units)} if its hose comes off` : ""}`,
+  );
+  const told =
+    hazards.length === 0
+      ? "No way for sea or black water is found."
+      : `${hazards.length} ways for sea or black water where it must not go.`;
+  return `${[design.name, ...(lines.length > 0 ? lines : ["No skin fitting."]), told, "A failed skin fitting sinks a boat. Local rules and licensed practice come first."].join("\n")}\n`;
+}
+
+/** Full-size ellipses of all holes with centre marks, one under the other, 1 unit a millimetre. */
+export function drawHoleTemplates(design: Design): string {
+  const { holes } = reportHoles(design);
+  let y = MARGIN_MM;
+  const width = Math.max(120, ...holes.map(({ lengthMm }) => lengthMm + 2 * MARGIN_MM));
+  const shapes = holes.map((hole) => {
+    const [rx, ry] = [hole.lengthMm / 2, hole.widthMm / 2];
+    const [cx, cy] = [width / 2, y + ry];
+    y += hole.widthMm + ROW_MM;
+    return [
+      `<ellipse cx="${cx}" cy="${cy}" rx="${rx}" ry="${ry}"/>`,
+      `<path d="M${cx - rx - 5} ${cy}H${cx + rx + 5}M${cx} ${cy - ry - 5}V${cy + ry + 5}"/>`,
+      `<text x="${cx}" y="${cy + ry + 10}" font-size="5" text-anchor="middle" fill="black" stroke="none">${escapeXml(toLabel(hole, design))}</text>`,
+    ].join("");
+  });
+  const height = y + MARGIN_MM;
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}" fill="none" stroke="black" stroke-width="0.3">${shapes.join("")}</svg>\n`;
+}
+
+const MARGIN_MM = 12;
+const ROW_MM = 24;
+const toLabel = (hole: HoleEntry, design: Design): string =>
+  `${describeHole(hole, design)} ${describeSize(hole, "metric")}`;
+const escapeXml = (text: string): string =>
+  text.replace(/[&<>"]/g, (sign) => ({ "&": "&amp;", "<": "&lt;", ">": "&gt;", '"': "&quot;" })[sign]!);

@@ -1,0 +1,61 @@
+import type { Design } from "../design/design";
+import { placeGearPort } from "../gear/gearPorts";
+import { listFittings, measureFitting, measureOverWater } from "../through/holes";
+import { createFinding } from "./createFinding";
+import type { Finding } from "./findings";
+import { listParkedStandings } from "./parkedAttitudes";
+
+/** Above this over the worst waterline a fitting may do without a seacock, mm [T]. */
+const FREE_OVER_MM = 150;
+/** A vented loop reaches so far over the worst waterline at least, mm [P: makers' sheets, from memory, 80 %]. */
+const LOOP_OVER_MM = 150;
+
+/** Skin fittings and vented loops of a boat: seacock, metal, clamps, and how far the loop stands over the worst waterline. */
+export function checkThrough(design: Design): Finding[] {
+  if (design.rig.waterlineZMm === null) return [];
+  return [
+    ...listFittings(design).flatMap((piece): Finding[] => {
+      const at = { kind: "gear", id: piece.id } as const;
+      const { worstOverMm, worstLps, worstAt } = measureFitting(design, piece);
+      const { hasSeacock, metal, clamps } = piece.spec;
+      const findings: Finding[] = [];
+      if (!hasSeacock && worstOverMm < FREE_OVER_MM) {
+        findings.push(
+          createFinding(worstOverMm < 0 ? "must" : "should", at, {
+            code: "seacockMissing",
+            overMm: worstOverMm,
+            lps: worstLps,
+            attitude: worstAt,
+          }),
+        );
+      }
+      if (metal === "brass" || (metal === "stainless" && worstOverMm < 0)) {
+        findings.push(
+          createFinding(worstOverMm < FREE_OVER_MM ? "must" : "should", at, {
+            code: "metalUnfit",
+            isBrass: metal === "brass",
+          }),
+        );
+      }
+      if (clamps < 2 && worstOverMm < FREE_OVER_MM)
+        findings.push(createFinding("should", at, { code: "clampsFew", clamps }));
+      return findings;
+    }),
+    ...design.gear.flatMap((piece): Finding[] => {
+      if (piece.spec.kind !== "ventedLoop") return [];
+      const port = placeGearPort(piece, "in");
+      const top = { ...port, z: piece.atMm.z + piece.sizeMm.z };
+      const leastMm = Math.min(
+        ...listParkedStandings(design.rig).map(({ attitude }) => measureOverWater(design, top, attitude) ?? Infinity),
+      );
+      if (leastMm >= LOOP_OVER_MM) return [];
+      return [
+        createFinding(
+          "must",
+          { kind: "gear", id: piece.id },
+          { code: "loopLow", overMm: leastMm, wantedMm: LOOP_OVER_MM },
+        ),
+      ];
+    }),
+  ];
+}

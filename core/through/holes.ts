@@ -1,0 +1,147 @@
+import type { Attitude } from "../attitude/attitude";
+import { computeUp } from "../attitude/attitude";
+import type { Design } from "../design/design";
+import type { GearOf } from "../design/gear";
+import type { Evaluation } from "../evaluate/evaluation";
+import { listParkedStandings } from "../evaluate/parkedAttitudes";
+import type { Passage } from "../fit/passages";
+import { placeGearPort } from "../gear/gearPorts";
+import { dot, subtract, type Vec3, vec } from "../geometry/vec";
+import { MM_PER_IN } from "../quantity/convert";
+import { computeFloodLps } from "./openHole";
+
+/** Hole saws as sold, mm, and inch saws by sixteenths [T]. */
+const METRIC_SAWS = [
+  16, 19, 20, 22, 25, 28, 30, 32, 35, 38, 40, 44, 48, 51, 54, 57, 60, 64, 68, 73, 76, 83, 89, 92, 102, 105, 114, 127,
+  152,
+] as const;
+const INCH_SAWS = [
+  0.625, 0.75, 0.875, 1, 1.125, 1.25, 1.375, 1.5, 1.625, 1.75, 1.875, 2, 2.125, 2.25, 2.5, 2.75, 3, 3.25, 3.5, 4, 4.5,
+  5, 6,
+] as const;
+
+/** The next saw up that a hole of a width can be cut with; null where none is sold. */
+export type Saw = { readonly metricMm: number | null; readonly inch: number | null };
+
+export const findSaw = (widthMm: number): Saw => ({
+  metricMm: METRIC_SAWS.find((saw) => saw >= widthMm - 1e-9) ?? null,
+  inch: INCH_SAWS.find((saw) => saw * MM_PER_IN >= widthMm - 1e-9) ?? null,
+});
+
+export type HoleEntry = {
+  readonly id: string;
+  readonly through: "floor" | "panel" | "hull";
+  /** The line it is for, or the skin fitting itself. */
+  readonly lineId: string | null;
+  readonly gearId: string | null;
+  readonly panelName: string | null;
+  /** Where its middle is on each face; the side to drill from is the first. */
+  readonly facesMm: readonly [Vec3, Vec3];
+  readonly lengthMm: number;
+  readonly widthMm: number;
+  readonly thicknessMm: number;
+  readonly angleRad: number;
+  readonly drillFrom: Passage["drillFrom"];
+  readonly behind: { readonly name: string; readonly clearMm: number } | null;
+  readonly saw: Saw;
+  /** Lies below the waterline where she floats or heels the worst. */
+  readonly isUnderWater: boolean;
+};
+
+/** Every hole of a rig in one list: floor, walls and bulkheads, hull. Sizes with the room to seal that is set. */
+export function listHoles(
+  design: Design,
+  { drains, linePassages }: Pick<Evaluation, "drains" | "linePassages">,
+): HoleEntry[] {
+  const passages = [...drains.flatMap((drain) => drain.passages), ...linePassages];
+  return [
+    ...passages.map((passage): HoleEntry => {
+      const { lineId, legIndex, nth, through, panel, facesMm, hole, thicknessMm, angleRad, drillFrom, behind } =
+        passage;
+      return {
+        id: `${lineId}-${legIndex}-${nth}`,
+        through,
+        lineId,
+        gearId: null,
+        panelName: panel?.name ?? null,
+        facesMm,
+        lengthMm: hole.lengthMm,
+        widthMm: hole.widthMm,
+        thicknessMm,
+        angleRad,
+        drillFrom,
+        behind: behind && { name: behind.obstacle.name, clearMm: behind.clearMm },
+        saw: findSaw(hole.lengthMm),
+        isUnderWater: false,
+      };
+    }),
+    ...listFittings(design).map((piece): HoleEntry => {
+      const at = placeGearPort(piece, "in");
+      // the thread goes through with a millimetre to bed it
+      const widthMm = piece.spec.boreMm + FITTING_WALL_MM;
+      return {
+        id: piece.id,
+        through: "hull",
+        lineId: null,
+        gearId: piece.id,
+        panelName: null,
+        facesMm: [at, at],
+        lengthMm: widthMm,
+        widthMm,
+        thicknessMm: 0,
+        angleRad: Math.PI / 2,
+        drillFrom: "either",
+        behind: null,
+        saw: findSaw(widthMm),
+        isUnderWater: measureFitting(design, piece).worstOverMm < 0,
+      };
+    }),
+  ];
+}
+
+/** A skin fitting is so much thicker than its bore, thread and bedding together, mm [T]. */
+const FITTING_WALL_MM = 12;
+
+type Fitting = GearOf<"skinFitting">;
+
+export const listFittings = ({ gear }: Design): Fitting[] =>
+  gear.filter((piece): piece is Fitting => piece.spec.kind === "skinFitting");
+
+/** A height over the water, mm; she heels about the middle of her waterline [C on T]. Null without a waterline. */
+export function measureOverWater({ rig }: Design, p: Vec3, attitude: Attitude): number | null {
+  if (rig.waterlineZMm === null) return null;
+  const middle = vec(rig.lengthMm / 2, 0, rig.waterlineZMm);
+  return dot(computeUp(attitude), subtract(p, middle));
+}
+
+export type FittingFigures = {
+  /** Over the water at rest, and at the worst heel and trim, mm; below 0 it lies under. */
+  readonly restOverMm: number;
+  readonly worstOverMm: number;
+  readonly worstAt: Attitude;
+  /** If its hose comes off, at rest and at the worst, L/s; discharge on the safe side. */
+  readonly restLps: number;
+  readonly worstLps: number;
+};
+
+/** Discharge of an open hole where much water hurts [T]. */
+const FLOOD_CD = 0.8;
+
+/** How high a skin fitting lies, and what comes in through it if its hose comes off. */
+export function measureFitting(design: Design, piece: Fitting): FittingFigures {
+  const at = placeGearPort(piece, "in");
+  const restOverMm = measureOverWater(design, at, { pitchDeg: 0, rollDeg: 0 }) ?? Infinity;
+  let worst = { over: restOverMm, at: { pitchDeg: 0, rollDeg: 0 } as Attitude };
+  for (const { attitude } of listParkedStandings(design.rig)) {
+    const over = measureOverWater(design, at, attitude) ?? Infinity;
+    if (over < worst.over) worst = { over, at: attitude };
+  }
+  const flood = (overMm: number) => computeFloodLps(piece.spec.boreMm, Math.max(0, -overMm), FLOOD_CD);
+  return {
+    restOverMm,
+    worstOverMm: worst.over,
+    worstAt: worst.at,
+    restLps: flood(restOverMm),
+    worstLps: flood(worst.over),
+  };
+}

@@ -1,0 +1,72 @@
+"use client";
+import { listFittings, measureFitting } from "@/core/through/holes";
+import { useWorkbench } from "@/store/useWorkbench";
+import { view as look } from "@/store/workbench";
+import { HOLE_STEPS } from "@/words/holes";
+import { formatLength, formatQuantity } from "@/words/units";
+import { Group } from "../../fields/Group";
+import { PassageList } from "./PassageList";
+
+/** Every hole with how it is made, and on a boat every skin fitting with what comes in if its hose comes off. */
+export function ThroughMeasures() {
+  return (
+    <>
+      <Fittings />
+      <PassageList />
+      <Group title="In this order">
+        <ol className="list-decimal pl-5 text-[13px] leading-snug">
+          {HOLE_STEPS.map((step) => (
+            <li key={step} className="pb-0.5">
+              {step}
+            </li>
+          ))}
+        </ol>
+      </Group>
+    </>
+  );
+}
+
+function Fittings() {
+  const design = useWorkbench((state) => state.history!.design);
+  const units = useWorkbench((state) => state.units);
+  const fittings = listFittings(design);
+  if (design.rig.waterlineZMm === null) return null;
+  if (fittings.length === 0) {
+    return (
+      <Group title="Skin fittings">
+        <p className="text-[13px] text-faint">
+          None yet. Add one under Loop, as a piece of gear; then a drain can end overboard through it.
+        </p>
+      </Group>
+    );
+  }
+  return (
+    <Group title="Skin fittings">
+      <ul className="flex flex-col gap-1.5">
+        {fittings.map((piece) => {
+          const { restOverMm, worstOverMm, worstLps } = measureFitting(design, piece);
+          const height = (mm: number) => `${formatLength(Math.abs(mm), units)} ${mm < 0 ? "under" : "over"} the water`;
+          return (
+            <li key={piece.id} className="text-[13px] leading-snug">
+              <button
+                type="button"
+                className="min-h-7 font-semibold underline decoration-dotted underline-offset-4 phone:min-h-11"
+                onClick={() => look({ station: "loop", selection: { kind: "gear", id: piece.id } })}
+              >
+                {piece.name}
+              </button>
+              <p className="text-faint">
+                At rest {height(restOverMm)}, heeled at the worst {height(worstOverMm)}.{" "}
+                {worstLps > 0 && (
+                  <span className="text-signal">
+                    If its hose comes off, {formatQuantity(worstLps, "flow", units)} come in.
+                  </span>
+                )}
+              </p>
+            </li>
+          );
+        })}
+      </ul>
+    </Group>
+  );
+}

@@ -1,0 +1,36 @@
+import type { Design } from "@/core/design/design";
+import type { HoleEntry, Saw } from "@/core/through/holes";
+import { formatLength, formatNumber, type Units } from "./units";
+
+/** What a hole is for and goes through. */
+export function describeHole({ through, panelName, lineId, gearId }: HoleEntry, { lines, gear, rig }: Design): string {
+  const floor = rig.kind === "boat" ? "Sole" : "Floor";
+  const where = through === "floor" ? floor : through === "hull" ? "Hull" : (panelName ?? "Wall");
+  const what = lines.find(({ id }) => id === lineId)?.name ?? gear.find(({ id }) => id === gearId)?.name ?? "";
+  return `${where}, ${what}`;
+}
+
+/** The next saw up, in both measures. */
+export function describeSaw({ metricMm, inch }: Saw): string {
+  if (metricMm === null && inch === null) return "larger than any saw: cut it with a jigsaw";
+  const parts = [
+    ...(metricMm === null ? [] : [`${metricMm} mm`]),
+    ...(inch === null ? [] : [`${formatNumber(inch, inch % 0.25 === 0 ? 2 : 3)} in`]),
+  ];
+  return `saw ${parts.join(" or ")}`;
+}
+
+/** The size of a hole: round, or along the slope by across it. */
+export const describeSize = ({ lengthMm, widthMm }: HoleEntry, units: Units): string =>
+  lengthMm - widthMm < 0.5
+    ? formatLength(widthMm, units)
+    : `${formatLength(lengthMm, units)} by ${formatLength(widthMm, units)}`;
+
+/** How a hole is cut, in order. */
+export const HOLE_STEPS: readonly string[] = [
+  "Mark it on the face you drill from, and look what lies behind.",
+  "Pilot of 4 mm right through; look from the other side.",
+  "Saw a little over size, half from each face where you can.",
+  "Break the edges, prime bare metal, seal bare wood and core.",
+  "Seal both faces round the pipe, and let it cure before you drive.",
+];
