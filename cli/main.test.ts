@@ -143,3 +143,33 @@ test("sum: lists all, works one out with units, and says what is missing", () =>
     expect(err).toMatch(said);
   }
 });
+
+test("export writes parts, cuts and steps as tables; holes as full-size templates", () => {
+  const written = new Map<string, string>();
+  const write = (path: string, text: string) => void written.set(path, text);
+  for (const kind of ["parts", "cuts", "steps"]) {
+    expect(runCli(["export", "demo:kranich", "--as", kind, "--out", `${kind}.csv`], read, write)).toMatchObject({
+      code: 0,
+    });
+    const rows = written.get(`${kind}.csv`)!.trim().split(/\r?\n/);
+    expect(rows.length).toBeGreaterThan(3);
+  }
+  expect(runCli(["holes", "demo:kranich", "--as", "svg", "--out", "h.svg"], read, write)).toMatchObject({ code: 0 });
+  expect(written.get("h.svg")).toMatch(/<ellipse/);
+  const { holes } = JSON.parse(runCli(["holes", "demo:kranich", "--json"], read).out);
+  expect(holes).toHaveLength(2);
+  expect(runCli(["heads", "demo:otter", "--json"], read).code).toBe(0);
+  for (const bad of [
+    ["export", "demo:kranich", "--as", "song", "--out", "x"],
+    ["export", "demo:kranich", "--as", "parts"],
+    ["export", "demo:kranich", "--as", "epanet", "--out", "x"],
+    ["loop", "demo:kranich", "--state", "none"],
+    ["holes", "demo:kranich", "--as", "png", "--out", "x"],
+  ]) {
+    expect(runCli(bad, read, write)).toMatchObject({ code: 2, out: "" });
+  }
+  const full = () => {
+    throw new Error("ENOSPC");
+  };
+  expect(runCli(["export", "demo:kranich", "--as", "cuts", "--out", "x.csv"], read, full)).toMatchObject({ code: 2 });
+});

@@ -14,6 +14,7 @@ import { drawHoleTemplates, printHeads, printHoles, reportHeads, reportHoles } f
 import { exportEpanet, printLoop, reportLoop } from "./loop";
 import { reportDesign } from "./report";
 import { sum } from "./sum";
+import { exportTable } from "./tables";
 
 /** What a command prints and how it ends: 0 clean, 1 findings of the highest severity, 2 a file or a command not read. */
 export type CliOutcome = { readonly code: 0 | 1 | 2; readonly out: string; readonly err: string };
@@ -24,7 +25,7 @@ schleuse days FILE [--days N] [--journeys N] [--seed N] [--standing ID|worst] [-
 schleuse loop FILE [--state ID] [--json] [--imperial]                    pumped water: flows, hazards, dose, change
 schleuse holes FILE [--as svg --out PATH] [--json] [--imperial]           every hole: size, saw, place; templates in full size
 schleuse heads FILE [--json] [--imperial]                                skin fittings, floods, ways for sea and black water
-schleuse export FILE --as epanet [--state ID] --out PATH                 the network of a state for a general engine
+schleuse export FILE --as parts|cuts|steps|epanet [--state ID] --out PATH   what to buy, cut and do as CSV; the network for a general engine
 schleuse sum [ID name=value …] [--json] [--imperial]                      the formulas by themselves, such as sum trapArm D=1.5in S=0.25in/ft
 schleuse schema                                                          JSON Schema of a design file
 Pitch above 0 is nose down, roll above 0 is right side low. Exit: 0 clean, 1 something must be settled, 2 not read.
@@ -173,7 +174,7 @@ function heads(args: readonly string[], readFile: (path: string) => string): Cli
   return { code: 0, out, err: "" };
 }
 
-const EXPORTS = ["epanet"];
+const EXPORTS = ["epanet", "parts", "cuts", "steps"] as const;
 
 function exportAs(
   args: readonly string[],
@@ -183,15 +184,21 @@ function exportAs(
   const as = takeOption(args, "--as");
   const out = takeOption(as.rest, "--out");
   const state = takeOption(out.rest, "--state");
-  if (as.value === null || !EXPORTS.includes(as.value)) return fail(`--as takes one of: ${EXPORTS.join(", ")}.`);
+  const kind = EXPORTS.find((one) => one === as.value);
+  if (!kind) return fail(`--as takes one of: ${EXPORTS.join(", ")}.`);
   if (!out.value) return fail("Where to? Add --out PATH.");
   const asked = readAsked(state.rest, readFile, {});
   if ("code" in asked) return asked;
   const unknown = findUnknownState(asked.design, state.value);
   if (unknown) return fail(unknown);
-  if (asked.design.gear.length === 0) return fail("Nothing is pumped in this design: there is no network to write.");
+  if (kind === "epanet" && asked.design.gear.length === 0)
+    return fail("Nothing is pumped in this design: there is no network to write.");
   try {
-    writeFile(out.value, exportEpanet(asked.design, state.value));
+    const { design, options } = asked;
+    writeFile(
+      out.value,
+      kind === "epanet" ? exportEpanet(design, state.value) : exportTable(design, kind, options.units),
+    );
   } catch {
     return fail(`${out.value} could not be written.`);
   }

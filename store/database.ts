@@ -17,6 +17,14 @@ export type DesignRecord = {
 export interface Schema extends DBSchema {
   designs: { key: string; value: DesignRecord; indexes: { savedAt: number } };
   settings: { key: string; value: unknown };
+  /** How far the building of a design is; unknown until it has been read through its schema. */
+  builds: { key: string; value: { readonly designId: string; readonly build: unknown } };
+  /** One record a line of the logbook, so that a line more costs the same in any book. */
+  log: {
+    key: string;
+    value: { readonly key: string; readonly designId: string; readonly entry: unknown };
+    indexes: { designId: string };
+  };
 }
 
 export type Database = IDBPDatabase<Schema>;
@@ -25,15 +33,21 @@ export type Database = IDBPDatabase<Schema>;
 export type DatabaseEvent = "blocked" | "blocking" | "terminated";
 
 export const DATABASE_NAME = "schleuse";
-const VERSION = 1;
+const VERSION = 2;
 
 /** Opens the browser's store and makes it on the first visit. */
 export function openDatabase(onEvent: (event: DatabaseEvent) => void, name = DATABASE_NAME): Promise<Database> {
   return openDB<Schema>(name, VERSION, {
-    upgrade(db) {
-      const designs = db.createObjectStore("designs", { keyPath: "id" });
-      designs.createIndex("savedAt", "savedAt");
-      db.createObjectStore("settings");
+    upgrade(db, from) {
+      if (from < 1) {
+        const designs = db.createObjectStore("designs", { keyPath: "id" });
+        designs.createIndex("savedAt", "savedAt");
+        db.createObjectStore("settings");
+      }
+      if (from < 2) {
+        db.createObjectStore("builds", { keyPath: "designId" });
+        db.createObjectStore("log", { keyPath: "key" }).createIndex("designId", "designId");
+      }
     },
     blocked: () => onEvent("blocked"),
     blocking: () => onEvent("blocking"),

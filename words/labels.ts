@@ -61,6 +61,18 @@ export const STATION_NAMES = {
     stage: "The pumped water",
     pane: "Loop",
   },
+  build: {
+    name: "Build",
+    plain: "What to buy, cut and do, in an order in which nothing has to come off again.",
+    stage: "The building",
+    pane: "Steps",
+  },
+  road: {
+    name: "Road",
+    plain: "How full the tanks are now, by the logbook, and what comes next.",
+    stage: "Now",
+    pane: "Now",
+  },
 } as const;
 
 export const STATION_GROUP_NAMES = { design: "Design", build: "Build", live: "Live" } as const;

@@ -70,7 +70,10 @@ export function formatParts(value: number, quantity: Quantity, units: Units): Fi
     case "length":
       return part(formatLengthFigure(value, units), lengthUnit(units));
     case "volume":
-      return pick(part(formatNumber(value, value < 1 ? 2 : 1), "L"), part(gallons, "gal"));
+      return pick(
+        part(formatNumber(value, value === 0 ? 0 : value < 1 ? 2 : 1), "L"),
+        part(value === 0 ? "0" : gallons, "gal"),
+      );
     case "volumePerDay":
       return pick(part(formatNumber(value, 1), "L/day"), part(gallons, "gal/day"));
     case "slope":

@@ -143,4 +143,3 @@ export type GearOf<K extends GearKind> = Gear & { readonly spec: SpecOf<K> };
 export type HoseEnd = z.infer<typeof hoseEnd>;
 export type WorkingState = z.infer<typeof workingState>;
 export type Position = (typeof POSITIONS)[number];
-export type TapUse = (typeof TAP_USES)[number];

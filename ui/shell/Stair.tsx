@@ -7,8 +7,8 @@ import { STATION_GROUP_NAMES, STATION_NAMES } from "@/words/labels";
 import { SeverityMark } from "../kit/SeverityMark";
 import { findWorst, listStations, STATION_DESCRIPTORS, STATION_GROUPS } from "../stations/stations";
 
-const ROW_PX = 42;
-const HEAD_PX = 20;
+const ROW_PX = 37;
+const HEAD_PX = 18;
 const STEP_PX = 5;
 const CHAMBER_PX = 26;
 
@@ -30,7 +30,7 @@ export function Stair() {
         return (
           <div key={group} className="relative" style={{ height: HEAD_PX + stations.length * ROW_PX }}>
             <p
-              className="px-2 text-[11.5px] leading-5 font-semibold tracking-wide text-faint"
+              className="px-2 text-[11.5px] leading-[18px] font-semibold tracking-wide text-faint"
               style={{ height: HEAD_PX }}
             >
               {STATION_GROUP_NAMES[group]}
@@ -91,10 +91,10 @@ function StationButton({ station, index, isOpen, severity }: StationButtonProps)
       style={{ top: HEAD_PX + index * ROW_PX + 1, height: ROW_PX - 3, left, width: `calc(100% - ${left}px)` }}
     >
       <span className="min-w-0 flex-1 pl-1.5">
-        <span className={`plate block text-[16px] leading-[17px] ${isOpen ? "text-enamel" : ""}`}>
+        <span className={`plate block text-[15.5px] leading-[16px] ${isOpen ? "text-enamel" : ""}`}>
           {STATION_NAMES[station].name}
         </span>
-        <span className="figures block truncate text-[13px] leading-[15px] text-faint">{figure}</span>
+        <span className="figures block truncate text-[12.5px] leading-[14px] text-faint">{figure}</span>
       </span>
       {severity && <SeverityMark severity={severity} size={15} />}
     </button>
@@ -107,7 +107,7 @@ function Chamber({ index, severity, isLast }: ChamberProps) {
   const left = 8 + index * STEP_PX;
   const right = left + CHAMBER_PX;
   const top = index * ROW_PX + 6;
-  const floor = top + 30;
+  const floor = top + 27;
   const shut = severity === "must";
   // behind a shut gate the water stands high
   const surface = shut ? top + 4 : top + 13;

@@ -142,14 +142,14 @@ export function Workbench() {
 function PhoneStations() {
   const station = useWorkbench((state) => state.station);
   return (
-    <div className="sticky top-0 z-10 flex border-b border-rule bg-paper desk:hidden">
+    <div className="sticky top-0 z-10 flex overflow-x-auto border-b border-rule bg-paper desk:hidden">
       {STATIONS.map((at) => (
         <button
           key={at}
           type="button"
           aria-current={station === at ? "step" : undefined}
           onClick={() => look({ station: at })}
-          className={`plate min-h-12 flex-1 text-[15px] ${station === at ? "bg-enamel text-on-enamel" : "text-faint"}`}
+          className={`plate min-h-12 flex-auto px-2.5 text-[15px] ${station === at ? "bg-enamel text-on-enamel" : "text-faint"}`}
         >
           {STATION_NAMES[at].name}
         </button>

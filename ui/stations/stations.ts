@@ -88,6 +88,8 @@ export const STATION_DESCRIPTORS: Readonly<Record<Station, StationDescriptor>> =
       return pieces === 0 ? "nothing pumped" : pieces === 1 ? "1 piece" : `${pieces} pieces`;
     },
   },
+  build: { group: "build", key: "8", isFitted: always, toFigure: () => "steps, parts, cuts" },
+  road: { group: "live", key: "9", isFitted: always, toFigure: () => "now, logbook" },
 };
 
 /** The stations of a group, in the order the water meets them. */

@@ -1,0 +1,42 @@
+import Papa from "papaparse";
+import { listCuts } from "@/core/build/cuts";
+import { listSteps, orderSteps } from "@/core/build/steps";
+import type { Design } from "@/core/design/design";
+import { evaluate } from "@/core/evaluate/evaluate";
+import { describeStep, listGoods, STEP_WORDS } from "@/words/build";
+import { describePipe } from "@/words/parts";
+import type { Units } from "@/words/units";
+
+/** What to buy, cut or do, as CSV; what a spreadsheet would take for a formula is neutralised. */
+export function exportTable(design: Design, kind: "parts" | "cuts" | "steps", units: Units): string {
+  return `${Papa.unparse(listRows(design, kind, units), { escapeFormulae: true })}\n`;
+}
+
+type Row = Record<string, string | number>;
+
+function listRows(design: Design, kind: "parts" | "cuts" | "steps", units: Units): Row[] {
+  const nameOf = (lineId: string) => design.lines.find(({ id }) => id === lineId)?.name ?? lineId;
+  switch (kind) {
+    case "parts":
+      return listGoods(design, units).map(({ amount, name }): Row => ({ amount, part: name }));
+    case "cuts":
+      return listCuts(design).map(
+        ({ mark, lineId, leg, pipe, centreMm, cutMm }): Row => ({
+          mark,
+          line: nameOf(lineId),
+          leg: leg + 1,
+          pipe: describePipe(pipe, units),
+          centreMm: Math.round(centreMm * 10) / 10,
+          cutMm: Math.round(cutMm * 10) / 10,
+        }),
+      );
+    case "steps": {
+      const order = orderSteps(listSteps(design, evaluate(design)));
+      if (!order.ok) throw new Error(order.circle.join(", "));
+      return order.steps.map((step, i): Row => {
+        const { tools, caution } = STEP_WORDS[step.kind];
+        return { step: i + 1, what: describeStep(step, design), tools, caution: caution ?? "", hours: step.hours };
+      });
+    }
+  }
+}

@@ -1,0 +1,91 @@
+import type { Design } from "../design/design";
+import type { Pipe } from "../design/plumbing";
+import { buildDrainPath } from "../falls/drainPath";
+import { buildNetwork } from "../falls/network";
+import { listLineLegs } from "../fit/lineLegs";
+
+/** One straight piece to cut: as drawn from middle to middle, and what is sawn of it. */
+export type Cut = {
+  readonly mark: string;
+  readonly lineId: string;
+  readonly leg: number;
+  readonly pipe: Pipe;
+  readonly centreMm: number;
+  readonly cutMm: number;
+};
+
+/** A fitting takes so much off at each end from its middle, as a share of the pipe's outside [T: bends of waste pipe]. */
+const TAKE_OFF = 0.6;
+/** Pipe goes into a socket by so much, as a share of its outside, 25 mm at least [T]. */
+const INSERTION = 0.8;
+const LEAST_INSERTION_MM = 25;
+/** Hose is cut to its run, with so much to spare [T]. */
+const HOSE_SPARE_MM = 30;
+
+/**
+ * Every piece of pipe, numbered as it stands on the drawing: middle to middle less what the fittings take, and with what
+ * goes into their sockets. Hose runs through its bends and is one piece. Source: geometry [C on T]. Never below 0.
+ */
+export function listCuts(design: Design): Cut[] {
+  const network = buildNetwork(design);
+  const drains = [...network.drains.values()].flatMap((drain) =>
+    buildDrainPath(design, drain, network).ownLegs.map((leg) => ({ lineId: drain.id, leg })),
+  );
+  const rigid = drains
+    .filter(({ leg }) => leg.lengthMm > 0)
+    .map(({ lineId, leg }) => {
+      const { outerMm } = leg.pipe;
+      const socket = Math.max(LEAST_INSERTION_MM, INSERTION * outerMm);
+      const cutMm = Math.max(0, leg.lengthMm - 2 * TAKE_OFF * outerMm + 2 * socket);
+      return { lineId, leg: leg.index, pipe: leg.pipe, centreMm: leg.lengthMm, cutMm };
+    });
+  const soft = design.lines.flatMap((line) => {
+    const legs = listLineLegs(design, line);
+    const lengthMm = legs.reduce((sum, leg) => sum + leg.lengthMm, 0);
+    return lengthMm > 0
+      ? [{ lineId: line.id, leg: 0, pipe: line.pipe, centreMm: lengthMm, cutMm: lengthMm + HOSE_SPARE_MM }]
+      : [];
+  });
+  return [...rigid, ...soft].map((cut, i) => ({ mark: `P${i + 1}`, ...cut }));
+}
+
+export type Bar = { readonly cuts: readonly Cut[]; readonly restMm: number };
+export type BarPlan = {
+  readonly pipe: Pipe;
+  readonly stockMm: number;
+  readonly bars: readonly Bar[];
+  readonly tooLong: readonly Cut[];
+};
+
+/** A saw takes this much with it, mm [T]. */
+const KERF_MM = 3;
+
+/**
+ * From which bar each piece is sawn: the longest first into the first bar that still has room. Pieces longer than the stock
+ * are named. Stock > 0 mm. Never fewer bars than the sum over the stock asks for [C; first fit is within 22 % of the least,
+ * P: Johnson 1973, from memory].
+ */
+export function planBars(cuts: readonly Cut[], stockMm: number): BarPlan[] {
+  const kinds = new Map<string, Cut[]>();
+  for (const cut of cuts) {
+    const key = `${cut.pipe.innerMm}/${cut.pipe.outerMm}/${cut.pipe.manningN}`;
+    kinds.set(key, [...(kinds.get(key) ?? []), cut]);
+  }
+  return [...kinds.values()].map((own) => {
+    const sorted = [...own].sort((a, b) => b.cutMm - a.cutMm);
+    const bars: { cuts: Cut[]; restMm: number }[] = [];
+    const tooLong: Cut[] = [];
+    for (const cut of sorted) {
+      if (cut.cutMm > stockMm) {
+        tooLong.push(cut);
+        continue;
+      }
+      const bar = bars.find(({ restMm }) => restMm >= cut.cutMm + KERF_MM);
+      if (bar) {
+        bar.cuts.push(cut);
+        bar.restMm -= cut.cutMm + KERF_MM;
+      } else bars.push({ cuts: [cut], restMm: stockMm - cut.cutMm });
+    }
+    return { pipe: own[0]!.pipe, stockMm, bars, tooLong };
+  });
+}

@@ -1,0 +1,156 @@
+import type { Design } from "../design/design";
+import type { PartRef } from "../design/part";
+import type { Evaluation } from "../evaluate/evaluation";
+import { toTankBlock } from "../fit/obstacleGaps";
+import { listHoles } from "../through/holes";
+
+export const STEP_KINDS = [
+  "fitTankPorts",
+  "drillHole",
+  "hangTank",
+  "layVent",
+  "fitTrap",
+  "layDrain",
+  "mountGear",
+  "layHose",
+  "trialTank",
+  "trialDrain",
+  "trialHoses",
+  "closeUp",
+] as const;
+export type StepKind = (typeof STEP_KINDS)[number];
+
+export type BuildStep = {
+  readonly id: string;
+  readonly kind: StepKind;
+  readonly at: PartRef;
+  /** Steps that must be done before it. */
+  readonly after: readonly string[];
+  /** Usual hours of one who has not done it before [T]. */
+  readonly hours: number;
+};
+
+const HOURS: Readonly<Record<StepKind, number>> = {
+  fitTankPorts: 1.5,
+  drillHole: 0.5,
+  hangTank: 3,
+  layVent: 1,
+  fitTrap: 0.5,
+  layDrain: 1.5,
+  mountGear: 0.5,
+  layHose: 0.25,
+  trialTank: 1,
+  trialDrain: 0.5,
+  trialHoses: 1,
+  closeUp: 1,
+};
+
+/**
+ * What is to be done, and what must come before what: holes over a tank before it goes up, fittings before the tank hangs,
+ * breather before filling, nothing closed up before its trial. Source: geometry and common practice [C on T].
+ */
+export function listSteps(design: Design, evaluation: Evaluation): BuildStep[] {
+  const holes = listHoles(design, evaluation);
+  const steps: BuildStep[] = [];
+  const push = (kind: StepKind, key: string, at: PartRef, after: readonly string[]): string => {
+    const id = `${kind}:${key}`;
+    steps.push({ id, kind, at, after, hours: HOURS[kind] });
+    return id;
+  };
+  const drills = new Map(
+    holes.map((hole) => {
+      const at: PartRef = hole.gearId ? { kind: "gear", id: hole.gearId } : { kind: "line", id: hole.lineId! };
+      return [hole.id, push("drillHole", hole.id, at, [])];
+    }),
+  );
+  const holesOf = (lineId: string) => holes.flatMap((hole) => (hole.lineId === lineId ? [drills.get(hole.id)!] : []));
+  const hung = new Map<string, string>();
+  for (const tank of design.tanks) {
+    const at = { kind: "tank", id: tank.id } as const;
+    const fitted = push("fitTankPorts", tank.id, at, []);
+    const { min, max } = toTankBlock(tank);
+    // a hole that lies over the tank is drilled while there is still air below it
+    const over = holes.flatMap((hole) => {
+      const [face] = hole.facesMm;
+      const isOver =
+        hole.through === "floor" && face.x >= min.x && face.x <= max.x && face.y >= min.y && face.y <= max.y;
+      return isOver ? [drills.get(hole.id)!] : [];
+    });
+    hung.set(tank.id, push("hangTank", tank.id, at, [fitted, ...over]));
+  }
+  const vented = new Map<string, string[]>();
+  for (const line of design.lines) {
+    if (line.kind !== "vent") continue;
+    const step = push("layVent", line.id, { kind: "line", id: line.id }, [
+      ...holesOf(line.id),
+      hung.get(line.fromTank)!,
+    ]);
+    vented.set(line.fromTank, [...(vented.get(line.fromTank) ?? []), step]);
+  }
+  const trials = new Map(
+    design.tanks.map((tank) => [
+      tank.id,
+      push("trialTank", tank.id, { kind: "tank", id: tank.id }, [hung.get(tank.id)!, ...(vented.get(tank.id) ?? [])]),
+    ]),
+  );
+  const laid = new Map<string, string>();
+  const tankOf = (lineId: string) => evaluation.drains.find((drain) => drain.lineId === lineId)?.tankId ?? null;
+  for (const line of design.lines) {
+    if (line.kind !== "drain") continue;
+    const at = { kind: "line", id: line.id } as const;
+    const traps = line.trap ? [push("fitTrap", line.id, { kind: "trap", lineId: line.id }, [])] : [];
+    const tankId = tankOf(line.id);
+    const tank = tankId === null ? [] : [hung.get(tankId)!];
+    laid.set(line.id, push("layDrain", line.id, at, [...holesOf(line.id), ...traps, ...tank]));
+  }
+  const drainTrials = design.lines.flatMap((line) => {
+    if (line.kind !== "drain") return [];
+    const tankId = tankOf(line.id);
+    // water runs on through the drain it joins, so that one must be there too
+    const joined = line.to.kind === "junction" ? [laid.get(line.to.lineId)!] : [];
+    const tank = tankId === null ? [] : [trials.get(tankId)!];
+    return [push("trialDrain", line.id, { kind: "line", id: line.id }, [laid.get(line.id)!, ...joined, ...tank])];
+  });
+  const mounted = new Map(
+    design.gear.map(({ id }) => [
+      id,
+      push("mountGear", id, { kind: "gear", id }, drills.has(id) ? [drills.get(id)!] : []),
+    ]),
+  );
+  const hoses = design.lines.flatMap((line) => {
+    if (line.kind !== "hose") return [];
+    const ends = [line.from, line.to].map((end) =>
+      end.kind === "gear" ? mounted.get(end.gearId)! : hung.get(end.tankId)!,
+    );
+    return [push("layHose", line.id, { kind: "line", id: line.id }, [...holesOf(line.id), ...ends])];
+  });
+  const hoseTrial = hoses.length > 0 ? [push("trialHoses", "all", { kind: "rig" }, hoses)] : [];
+  const before = [...trials.values(), ...drainTrials, ...hoseTrial];
+  if (before.length > 0) push("closeUp", "all", { kind: "rig" }, before);
+  return steps;
+}
+
+export type StepOrder =
+  | { readonly ok: true; readonly steps: readonly BuildStep[] }
+  /** Steps that need each other. */
+  | { readonly ok: false; readonly circle: readonly string[] };
+
+/** An order in which nothing comes before what it needs, otherwise as listed; or the steps that need each other [C]. */
+export function orderSteps(steps: readonly BuildStep[]): StepOrder {
+  const known = new Set(steps.map(({ id }) => id));
+  const done = new Set<string>();
+  const ordered: BuildStep[] = [];
+  let left = [...steps];
+  while (left.length > 0) {
+    const next = left.find(({ after }) => after.every((id) => done.has(id) || !known.has(id)));
+    if (!next) return { ok: false, circle: left.map(({ id }) => id) };
+    done.add(next.id);
+    ordered.push(next);
+    left = left.filter((step) => step !== next);
+  }
+  return { ok: true, steps: ordered };
+}
+
+/** What can be done now: not done, and all it needs is. */
+export const listOpenSteps = (steps: readonly BuildStep[], done: ReadonlySet<string>): BuildStep[] =>
+  steps.filter(({ id, after }) => !done.has(id) && after.every((one) => done.has(one)));

@@ -1,0 +1,49 @@
+import * as z from "zod/mini";
+import { id, list, litres } from "../design/fields";
+
+const day = z.string().check(z.regex(/^\d{4}-\d{2}-\d{2}$/));
+/** A moment as it was where the rig stood: local, without a zone, so that a day is the day of the stop. */
+const moment = z.string().check(z.regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/));
+const note = z.string().check(z.maxLength(400));
+
+export const PART_STATES = ["wanted", "ordered", "came", "built"] as const;
+
+/** What is done of the building, and how the parts stand; a document of its own beside the design. */
+export const buildRecord = z.strictObject({
+  /** Steps that are done, by their ids, and when. */
+  done: list(z.strictObject({ stepId: z.string().check(z.maxLength(120)), on: day }), { most: 2_000 }),
+  /** Parts by what they are called, and how they stand. */
+  parts: z.record(z.string().check(z.maxLength(160)), z.enum(PART_STATES)),
+});
+
+export const LOG_KINDS = [
+  "fill",
+  "dump",
+  "reading",
+  "showers",
+  "filter",
+  "cleaning",
+  "smell",
+  "leak",
+  "repair",
+  "note",
+] as const;
+
+/** One line of the logbook; it is added and never rewritten, only followed by another. */
+export const logEntry = z.strictObject({
+  id,
+  at: moment,
+  kind: z.enum(LOG_KINDS),
+  /** The store it is about, as the days know it; null where it is about none. */
+  storeId: z.nullable(id),
+  /** Filled, dumped or read, L; showers by their number; null where there is no figure. */
+  amount: z.nullable(litres(0, 5_000)),
+  note,
+});
+
+export type BuildRecord = z.infer<typeof buildRecord>;
+export type PartState = (typeof PART_STATES)[number];
+export type LogEntry = z.infer<typeof logEntry>;
+export type LogKind = LogEntry["kind"];
+
+export const EMPTY_BUILD: BuildRecord = { done: [], parts: {} };

@@ -1,0 +1,158 @@
+import type { StoreBalance } from "../days/balance";
+import type { LogEntry } from "../record/record";
+
+/** How a store stands now: what is in it by the sum, with a band of one in ten to each side. */
+export type NowLevel = {
+  readonly storeId: string;
+  readonly holds: StoreBalance["holds"];
+  readonly litres: number;
+  readonly lowL: number;
+  readonly highL: number;
+  readonly roomL: number;
+  /** L a day as it has been learned, with the standard error. */
+  readonly perDayL: number;
+  readonly perDayErrorL: number;
+  /** Days until it is full, or empty; null where nothing changes. */
+  readonly daysLeft: number | null;
+  /** Since which entry it is reckoned; null where the log is silent. */
+  readonly since: string | null;
+  /** A reading that differs from the sum by more than chance allows, L; null where none does. */
+  readonly oddL: number | null;
+};
+
+/** One in ten to each side of a normal. */
+const Z10 = 1.2816;
+/** A reading further off than this many standard errors is questioned. */
+const ODD_Z = 3;
+
+// A local moment as days since 1970, by the civil calendar: no zone and no summer time comes in [P: days from civil].
+function toDays(at: string): number {
+  const [date = "", time = "00:00"] = at.split("T");
+  const [year = 1970, month = 1, day = 1] = date.split("-").map(Number);
+  const [hour = 0, minute = 0] = time.split(":").map(Number);
+  const y = month <= 2 ? year - 1 : year;
+  const era = Math.floor(y / 400);
+  const ofEra = y - era * 400;
+  const ofYear = Math.floor((153 * (month + (month > 2 ? -3 : 9)) + 2) / 5) + day - 1;
+  const ofAge = ofEra * 365 + Math.floor(ofEra / 4) - Math.floor(ofEra / 100) + ofYear;
+  return era * 146_097 + ofAge - 719_468 + (hour * 60 + minute) / 1_440;
+}
+
+type Span = { readonly days: number; readonly litres: number };
+
+/**
+ * The spans of a store between entries that fix its level: fills and dumps without a figure mean full and empty, a
+ * reading says what is in it. Entries may come in any order; a clock that was set back makes no span.
+ */
+function listSpans(entries: readonly LogEntry[], storeId: string, isFresh: boolean, roomL: number): Span[] {
+  const own = entries.filter((entry) => entry.storeId === storeId).sort((a, b) => a.at.localeCompare(b.at));
+  const spans: Span[] = [];
+  let known: { readonly at: number; readonly litres: number } | null = null;
+  for (const { at, kind, amount } of own) {
+    const day = toDays(at);
+    const reads = kind === "reading" && amount !== null ? amount : null;
+    if (known && reads !== null && day > known.at) {
+      const change = isFresh ? known.litres - reads : reads - known.litres;
+      spans.push({ days: day - known.at, litres: Math.max(0, change) });
+    }
+    // how full it was when it was emptied says what came in
+    if (known && kind === "dump" && amount !== null && !isFresh && day > known.at) {
+      spans.push({ days: day - known.at, litres: Math.max(0, amount - known.litres) });
+    }
+    if (reads !== null) known = { at: day, litres: reads };
+    else if (kind === "dump") known = { at: day, litres: 0 };
+    else if (kind === "fill")
+      known = { at: day, litres: amount === null || known === null ? roomL : Math.min(roomL, known.litres + amount) };
+  }
+  return spans;
+}
+
+/** So many days' worth the design's own figures weigh against what is read [T]. */
+const PRIOR_DAYS = 2;
+
+/**
+ * Litres a day as learned: the mean of a Gamma that begins at the design's figure with a weight of two days and takes in
+ * every span; its error falls with the root of the days seen. Source: Gamma and Poisson [P]; the size of a use from the
+ * balance.
+ */
+export function learnRate(
+  spans: readonly Span[],
+  priorL: number,
+  useL: number,
+): { readonly meanL: number; readonly errorL: number } {
+  const days = spans.reduce((sum, span) => sum + span.days, PRIOR_DAYS);
+  const litres = spans.reduce((sum, span) => sum + span.litres, priorL * PRIOR_DAYS);
+  const meanL = litres / days;
+  // litres come in uses of a size: variance of the mean λ s²/T = mean s/T
+  return { meanL, errorL: Math.sqrt((meanL * Math.max(useL, 0.1)) / days) };
+}
+
+/** Where a store stands at a moment, from its log and its balance. `at` as YYYY-MM-DDTHH:MM, local. */
+export function computeNow(balance: StoreBalance, entries: readonly LogEntry[], at: string): NowLevel {
+  const { holds, store } = balance;
+  const isFresh = holds === "fresh";
+  const roomL = balance.roomL.here;
+  const { meanLPerDay: priorL, varianceL2PerDay } = balance;
+  const useL = priorL > 0 ? Math.max(0.5, varianceL2PerDay / priorL || priorL / 4) : 1;
+  const own = entries
+    .filter((entry) => entry.storeId === store.id && entry.at <= at)
+    .sort((a, b) => a.at.localeCompare(b.at));
+  const { meanL, errorL } = learnRate(listSpans(own, store.id, isFresh, roomL), priorL, useL);
+  const fix = findFix(own, roomL);
+  const days = fix ? Math.max(0, toDays(at) - toDays(fix.at)) : 0;
+  const start = fix?.litres ?? (isFresh ? roomL : 0);
+  const moved = meanL * days;
+  const litres = clamp(isFresh ? start - moved : start + moved, roomL);
+  const spread = Z10 * Math.sqrt(meanL * useL * days + (errorL * days) ** 2);
+  const left = isFresh ? litres : roomL - litres;
+  return {
+    storeId: store.id,
+    holds,
+    litres,
+    lowL: clamp(litres - spread, roomL),
+    highL: clamp(litres + spread, roomL),
+    roomL,
+    perDayL: meanL,
+    perDayErrorL: errorL,
+    daysLeft: meanL > 0 ? left / meanL : null,
+    since: fix?.at ?? null,
+    oddL: findOdd(own, isFresh, roomL, priorL, useL),
+  };
+}
+
+const clamp = (litres: number, roomL: number): number => Math.min(roomL, Math.max(0, litres));
+
+type Fix = { readonly at: string; readonly litres: number };
+
+// What is known of the level last, with what was filled since.
+function findFix(own: readonly LogEntry[], roomL: number): Fix | null {
+  let fix: Fix | null = null;
+  for (const { at, kind, amount } of own) {
+    if (kind === "reading" && amount !== null) fix = { at, litres: amount };
+    else if (kind === "dump") fix = { at, litres: 0 };
+    else if (kind === "fill") fix = { at, litres: amount === null || !fix ? roomL : clamp(fix.litres + amount, roomL) };
+  }
+  return fix;
+}
+
+// The last reading against what the sum of all before it says.
+function findOdd(
+  own: readonly LogEntry[],
+  isFresh: boolean,
+  roomL: number,
+  priorL: number,
+  useL: number,
+): number | null {
+  const last = own.findLastIndex(({ kind, amount }) => kind === "reading" && amount !== null);
+  if (last < 1) return null;
+  const before = own.slice(0, last);
+  const fix = findFix(before, roomL);
+  if (!fix) return null;
+  const { at, amount } = own[last]!;
+  const days = Math.max(0, toDays(at) - toDays(fix.at));
+  const { meanL, errorL } = learnRate(listSpans(before, own[last]!.storeId!, isFresh, roomL), priorL, useL);
+  const expected = clamp(isFresh ? fix.litres - meanL * days : fix.litres + meanL * days, roomL);
+  const error = Math.sqrt(meanL * useL * days + (errorL * days) ** 2) + 0.03 * roomL;
+  const off = amount! - expected;
+  return Math.abs(off) > ODD_Z * error ? off : null;
+}

@@ -1,0 +1,61 @@
+import { expect, expectAccessible, openRig, openWorkbench, RIG_NAMES, test } from "./fixtures";
+
+for (const name of RIG_NAMES) {
+  test(`${name}: the building is ticked off step by step, and is there again after a reload`, async ({ page }) => {
+    await openRig(page, name);
+    await page.keyboard.press("8");
+    const now = page.getByRole("list", { name: "Now" });
+    const first = now.getByRole("checkbox").first();
+    const label = (await first.getAttribute("aria-label"))!;
+    await first.click();
+    const done = page.getByRole("list", { name: "Done" });
+    await expect(done.getByRole("checkbox", { name: label })).toBeChecked();
+    await expect(page.getByRole("table", { name: "Pieces to cut" })).toContainText("P1");
+    const part = page.getByRole("combobox", { name: /^How .* stands$/ }).first();
+    await part.selectOption({ label: "Ordered" });
+    if (name === "Kranich") await expectAccessible(page);
+    await page.reload();
+    await expect(page.locator('[data-phase="ready"]')).toBeVisible();
+    await page.keyboard.press("8");
+    await expect(done.getByRole("checkbox", { name: label })).toBeChecked();
+    await expect(part).toHaveValue("ordered");
+    // not part of the design, and so not of its undo
+    await expect(page.getByRole("button", { name: "Undo", exact: true })).toBeDisabled();
+  });
+}
+
+test("the parts are handed out as a table", async ({ page }) => {
+  await openWorkbench(page);
+  await page.keyboard.press("8");
+  const download = page.waitForEvent("download");
+  await page
+    .getByRole("group", { name: /^Parts/ })
+    .getByRole("button", { name: "CSV" })
+    .click();
+  expect((await download).suggestedFilename()).toBe("kranich-parts.csv");
+});
+
+test("the road: dumped, read, taken back, searched, and there again after a reload", async ({ page }) => {
+  await openWorkbench(page);
+  await page.keyboard.press("9");
+  const now = page.getByRole("region", { name: "Now", exact: true });
+  await now.getByRole("button", { name: "Dumped" }).click();
+  await expect(now).toContainText("days until full");
+  await now.getByLabel("Litres read of Grey tank").fill("900");
+  await now.getByRole("button", { name: "Write reading" }).last().click();
+  await expect(now.getByRole("alert")).toContainText("more than it holds");
+  await now.getByLabel("Litres read of Grey tank").fill("12");
+  await now.getByRole("button", { name: "Write reading" }).last().click();
+  await expect(now).toContainText(/12\.0\sL by the sum/);
+  const book = page.getByRole("list", { name: "Lines of the logbook" });
+  await expect(book.getByRole("listitem")).toHaveCount(2);
+  await expectAccessible(page);
+  await page.reload();
+  await expect(page.locator('[data-phase="ready"]')).toBeVisible();
+  await page.keyboard.press("9");
+  await expect(book.getByRole("listitem")).toHaveCount(2);
+  await page.getByLabel("Search the logbook").fill("dumped");
+  await expect(book.getByRole("listitem")).toHaveCount(1);
+  await book.getByRole("button", { name: /^Take out: Dumped/ }).click();
+  await expect(page.getByText("No line has these words.")).toBeVisible();
+});

@@ -1,0 +1,52 @@
+import "fake-indexeddb/auto";
+import type { LogEntry } from "@/core/record/record";
+import { openDatabase } from "./database";
+import { createRecords } from "./records";
+
+const entry = (id: string): LogEntry => ({
+  id,
+  at: "2026-05-01T12:00",
+  kind: "dump",
+  storeId: "grey",
+  amount: null,
+  note: "",
+});
+const fresh = (name: string) => () => openDatabase(() => undefined, name);
+
+test("what is done and written is there again, design by design, and never in the design", async () => {
+  const one = createRecords(fresh("again"));
+  await one.open("kranich");
+  await one.tickStep("hangTank:grey", "2026-05-01");
+  await one.setPart("bend 45°", "ordered");
+  await one.addEntry(entry("a"));
+  await one.open("otter");
+  expect(one.store.getState()).toMatchObject({ log: [], build: { done: [], parts: {} } });
+  const later = createRecords(fresh("again"));
+  await later.open("kranich");
+  expect(later.store.getState()).toMatchObject({
+    phase: "ready",
+    build: { done: [{ stepId: "hangTank:grey", on: "2026-05-01" }], parts: { "bend 45°": "ordered" } },
+    log: [entry("a")],
+  });
+  await later.tickStep("hangTank:grey", null);
+  await later.removeEntry("a");
+  await one.open("otter");
+  const last = createRecords(fresh("again"));
+  await last.open("kranich");
+  expect(last.store.getState()).toMatchObject({ build: { done: [] }, log: [] });
+});
+
+test("a line that cannot be read does not take the others along", async () => {
+  const db = await openDatabase(() => undefined, "spoilt");
+  await db.put("log", { key: "kranich/x", designId: "kranich", entry: { id: "x", at: "yesterday" } });
+  await db.put("log", { key: "kranich/y", designId: "kranich", entry: entry("y") });
+  const one = createRecords(fresh("spoilt"));
+  await one.open("kranich");
+  expect(one.store.getState().log).toEqual([entry("y")]);
+});
+
+test("a store that cannot be opened is said, not thrown", async () => {
+  const one = createRecords(() => Promise.reject(new Error("away")));
+  await one.open("kranich");
+  expect(one.store.getState().phase).toBe("failed");
+});

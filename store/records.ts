@@ -1,0 +1,103 @@
+import * as z from "zod/mini";
+import { createStore, type StoreApi } from "zustand/vanilla";
+import {
+  type BuildRecord,
+  buildRecord,
+  EMPTY_BUILD,
+  type LogEntry,
+  logEntry,
+  type PartState,
+} from "@/core/record/record";
+import { type Database, openDatabase } from "./database";
+
+/** What is kept beside a design: how far the building is, and its logbook. Neither is part of the design or its undo. */
+export type RecordsState = {
+  readonly designId: string | null;
+  readonly phase: "none" | "loading" | "ready" | "failed";
+  readonly build: BuildRecord;
+  /** In the order they were written. */
+  readonly log: readonly LogEntry[];
+};
+
+const NONE: RecordsState = { designId: null, phase: "none", build: EMPTY_BUILD, log: [] };
+
+export type Records = {
+  readonly store: StoreApi<RecordsState>;
+  readonly open: (designId: string) => Promise<void>;
+  readonly tickStep: (stepId: string, on: string | null) => Promise<void>;
+  readonly setPart: (name: string, state: PartState) => Promise<void>;
+  /** Adds one line; the cost does not grow with the book. */
+  readonly addEntry: (entry: LogEntry) => Promise<void>;
+  /** Takes the last line back. */
+  readonly removeEntry: (id: string) => Promise<void>;
+};
+
+/** The records of the design that is open; the database comes when the first is asked for. */
+export function createRecords(openStore: () => Promise<Database> = () => openDatabase(() => undefined)): Records {
+  const store = createStore<RecordsState>()(() => NONE);
+  let database: Promise<Database> | null = null;
+  const db = () => {
+    database ??= openStore();
+    return database;
+  };
+  const keepBuild = async (build: BuildRecord) => {
+    const { designId } = store.getState();
+    if (designId === null) return;
+    store.setState({ build });
+    await (await db()).put("builds", { designId, build });
+  };
+  return {
+    store,
+    open: async (designId) => {
+      if (store.getState().designId === designId && store.getState().phase !== "failed") return;
+      store.setState({ ...NONE, designId, phase: "loading" });
+      try {
+        const opened = await db();
+        const [record, entries] = await Promise.all([
+          opened.get("builds", designId),
+          opened.getAllFromIndex("log", "designId", designId),
+        ]);
+        const build = buildRecord.safeParse(record?.build);
+        const log = z.array(logEntry).safeParse(entries.map(({ entry }) => entry));
+        if (store.getState().designId !== designId) return;
+        store.setState({
+          phase: "ready",
+          build: build.success ? build.data : EMPTY_BUILD,
+          // a line that cannot be read is left where it lies
+          log: log.success ? log.data : entries.flatMap(({ entry }) => readEntry(entry)),
+        });
+      } catch {
+        if (store.getState().designId === designId) store.setState({ phase: "failed" });
+      }
+    },
+    tickStep: (stepId, on) => {
+      const { build } = store.getState();
+      const others = build.done.filter((done) => done.stepId !== stepId);
+      return keepBuild({ ...build, done: on === null ? others : [...others, { stepId, on }] });
+    },
+    setPart: (name, state) => {
+      const { build } = store.getState();
+      return keepBuild({ ...build, parts: { ...build.parts, [name]: state } });
+    },
+    addEntry: async (entry) => {
+      const { designId, log } = store.getState();
+      if (designId === null) return;
+      store.setState({ log: [...log, entry] });
+      await (await db()).put("log", { key: `${designId}/${entry.id}`, designId, entry });
+    },
+    removeEntry: async (id) => {
+      const { designId, log } = store.getState();
+      if (designId === null) return;
+      store.setState({ log: log.filter((entry) => entry.id !== id) });
+      await (await db()).delete("log", `${designId}/${id}`);
+    },
+  };
+}
+
+function readEntry(value: unknown): LogEntry[] {
+  const read = logEntry.safeParse(value);
+  return read.success ? [read.data] : [];
+}
+
+/** The records of this page. */
+export const records = createRecords();

@@ -1,0 +1,221 @@
+"use client";
+import { Download } from "lucide-react";
+import { useMemo, useState } from "react";
+import { listCuts, planBars } from "@/core/build/cuts";
+import { PART_STATES, type PartState } from "@/core/record/record";
+import { records } from "@/store/records";
+import { useWorkbench } from "@/store/useWorkbench";
+import { tell } from "@/store/workbench";
+import { listGoods, PART_STATE_NAMES } from "@/words/build";
+import { describePipe } from "@/words/parts";
+import { formatLength } from "@/words/units";
+import { Group } from "../../fields/Group";
+import { Button } from "../../kit/Button";
+import { NumberField } from "../../kit/NumberField";
+import { useRecords } from "../useRecords";
+
+/** What to buy and how it stands, and what to cut from which bar. */
+export function BuildMeasures() {
+  return (
+    <>
+      <Goods />
+      <CutList />
+    </>
+  );
+}
+
+function Goods() {
+  const design = useWorkbench((state) => state.dragBase ?? state.history!.design);
+  const units = useWorkbench((state) => state.units);
+  const states = useRecords((state) => state.build.parts);
+  const goods = useMemo(() => listGoods(design, units), [design, units]);
+  const stateOf = (name: string): PartState => states[name] ?? "wanted";
+  const missing = goods.filter(({ name }) => stateOf(name) === "wanted" || stateOf(name) === "ordered").length;
+  const download = async () => {
+    const { handOutCsv } = await import("../../kit/writeCsv");
+    handOutCsv(
+      `${design.id}-parts.csv`,
+      goods.map(({ amount, name }) => ({ amount, part: name, state: PART_STATE_NAMES[stateOf(name)] })),
+    );
+  };
+  if (goods.length === 0) return null;
+  return (
+    <Group
+      title={`Parts, ${missing} not here yet`}
+      aside={
+        <Button onClick={() => void download()}>
+          <Download size={13} aria-hidden /> CSV
+        </Button>
+      }
+    >
+      <table className="w-full text-[13.5px]" aria-label="Parts and how they stand">
+        <tbody>
+          {goods.map(({ amount, name }) => (
+            <tr key={name} className="border-t border-rule">
+              <td className="figures w-12 pr-2 text-right align-top text-[15px] whitespace-nowrap">{amount}</td>
+              <td className="py-0.5 pr-1">{name}</td>
+              <td className="w-24 align-top">
+                <select
+                  aria-label={`How ${name} stands`}
+                  value={stateOf(name)}
+                  onChange={(event) => set(name, event.target.value as PartState)}
+                  className="w-full border-b border-edge bg-sheet text-[13px] phone:min-h-11"
+                >
+                  {PART_STATES.map((state) => (
+                    <option key={state} value={state}>
+                      {PART_STATE_NAMES[state]}
+                    </option>
+                  ))}
+                </select>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Group>
+  );
+}
+
+function set(name: string, state: PartState): void {
+  records.setPart(name, state).catch(() => tell("That could not be kept in this browser.", { tone: "warning" }));
+}
+
+/** Waste pipe is sold in bars of this, mm [T]. */
+const USUAL_STOCK_MM = 2_000;
+
+function CutList() {
+  const design = useWorkbench((state) => state.dragBase ?? state.history!.design);
+  const units = useWorkbench((state) => state.units);
+  const [stockMm, setStock] = useState(USUAL_STOCK_MM);
+  const cuts = useMemo(() => listCuts(design), [design]);
+  const plans = useMemo(() => planBars(cuts, stockMm), [cuts, stockMm]);
+  if (cuts.length === 0) return null;
+  const nameOf = (lineId: string) => design.lines.find(({ id }) => id === lineId)?.name ?? lineId;
+  const download = async () => {
+    const { handOutCsv } = await import("../../kit/writeCsv");
+    handOutCsv(
+      `${design.id}-cuts.csv`,
+      cuts.map(({ mark, lineId, pipe, centreMm, cutMm }) => ({
+        mark,
+        line: nameOf(lineId),
+        pipe: describePipe(pipe, units),
+        "middle to middle": formatLength(centreMm, units),
+        cut: formatLength(cutMm, units),
+      })),
+    );
+  };
+  return (
+    <Group
+      title="Cut list"
+      aside={
+        <Button onClick={() => void download()}>
+          <Download size={13} aria-hidden /> CSV
+        </Button>
+      }
+    >
+      <NumberField
+        label="Bars are sold in"
+        value={stockMm}
+        quantity="length"
+        onCommit={(value) => {
+          if (value === null || value < 100 || value > 20_000) return "From 100 mm to 20 m.";
+          setStock(value);
+          return null;
+        }}
+      />
+      {plans.map(({ pipe, bars, tooLong }) => (
+        <div key={`${pipe.innerMm}-${pipe.outerMm}`} className="pt-1.5">
+          <p className="text-[13px] font-semibold">
+            {describePipe(pipe, units)}: {bars.length} {bars.length === 1 ? "bar" : "bars"}
+          </p>
+          {bars.map((bar, i) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: bars of one pipe are alike
+            <BarDrawing key={i} bar={bar} stockMm={stockMm} />
+          ))}
+          {tooLong.map(({ mark, cutMm }) => (
+            <p key={mark} className="text-[12.5px] text-warn">
+              {mark} is {formatLength(cutMm, units)}, longer than a bar: join it by a socket, or buy it longer.
+            </p>
+          ))}
+        </div>
+      ))}
+      <table className="mt-1.5 w-full text-[13px]" aria-label="Pieces to cut">
+        <thead className="text-faint">
+          <tr>
+            <th className="text-left font-normal">piece</th>
+            <th className="text-left font-normal">of</th>
+            <th className="text-right font-normal">middles</th>
+            <th className="text-right font-normal">cut</th>
+          </tr>
+        </thead>
+        <tbody className="figures text-[15px]">
+          {cuts.map(({ mark, lineId, centreMm, cutMm }) => (
+            <tr key={mark} className="border-t border-rule">
+              <td>{mark}</td>
+              <td className="truncate">{nameOf(lineId)}</td>
+              <td className="text-right">{formatLength(centreMm, units)}</td>
+              <td className="text-right">{formatLength(cutMm, units)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="pt-1 text-[12px] leading-snug text-faint">
+        Middle to middle less what a bend takes, and with what goes into its socket: common figures, so hold each piece
+        up before you saw it.
+      </p>
+    </Group>
+  );
+}
+
+const BAR = { width: 300, height: 20 };
+
+function BarDrawing({
+  bar,
+  stockMm,
+}: {
+  readonly bar: ReturnType<typeof planBars>[number]["bars"][number];
+  readonly stockMm: number;
+}) {
+  const k = BAR.width / stockMm;
+  let x = 0;
+  const pieces = bar.cuts.map(({ mark, cutMm }) => {
+    const piece = { mark, x, width: cutMm * k };
+    x += cutMm * k + 2;
+    return piece;
+  });
+  return (
+    <svg
+      viewBox={`0 0 ${BAR.width} ${BAR.height}`}
+      className="my-0.5 w-full"
+      role="img"
+      aria-label={`Bar with ${bar.cuts.map(({ mark }) => mark).join(", ")}`}
+    >
+      <rect
+        x={0}
+        y={2}
+        width={BAR.width}
+        height={BAR.height - 4}
+        fill="var(--rule)"
+        fillOpacity={0.4}
+        stroke="var(--edge)"
+      />
+      {pieces.map(({ mark, x: at, width }) => (
+        <g key={mark}>
+          <rect
+            x={at}
+            y={2}
+            width={Math.max(1, width)}
+            height={BAR.height - 4}
+            fill="var(--sheet)"
+            stroke="var(--ink)"
+          />
+          {width > 20 && (
+            <text x={at + width / 2} y={14} fontSize={11} textAnchor="middle" style={{ fill: "var(--ink)" }}>
+              {mark}
+            </text>
+          )}
+        </g>
+      ))}
+    </svg>
+  );
+}
