@@ -59,3 +59,20 @@ test("the road: dumped, read, taken back, searched, and there again after a relo
   await book.getByRole("button", { name: /^Take out: Dumped/ }).click();
   await expect(page.getByText("No line has these words.")).toBeVisible();
 });
+
+for (const name of RIG_NAMES) {
+  test(`${name}: a planted leak is found by answering truthfully`, async ({ page }) => {
+    await openRig(page, name);
+    await page.keyboard.press("0");
+    const trial = page.getByTestId("next-trial");
+    await expect(trial).toContainText("Did it drip");
+    if (name === "Kranich") await expectAccessible(page);
+    // planted: the joint where the sink drain enters its tank, shown only when all of the drain stands under water
+    for (let asked = 0; asked < 12 && (await trial.isVisible()); asked++) {
+      const text = await trial.innerText();
+      const shows = /Plug the pipe just after Sink drain and/.test(text);
+      await trial.getByRole("button", { name: shows ? "Yes" : "No", exact: true }).click();
+    }
+    await expect(page.getByTestId("stage-line")).toContainText("Most likely: Sink drain: where it ends");
+  });
+}

@@ -67,6 +67,12 @@ export const STATION_NAMES = {
     stage: "The building",
     pane: "Steps",
   },
+  trials: {
+    name: "Trials",
+    plain: "Whether it holds water, and where it does not.",
+    stage: "Finding the fault",
+    pane: "Trial",
+  },
   road: {
     name: "Road",
     plain: "How full the tanks are now, by the logbook, and what comes next.",

@@ -14,6 +14,7 @@ const PANELS: Readonly<Record<Station, ComponentType>> = {
   falls: FallsMeasures,
   through: dynamic(() => import("./through/ThroughMeasures").then((module) => module.ThroughMeasures), { ssr: false }),
   build: dynamic(() => import("./build/BuildMeasures").then((module) => module.BuildMeasures), { ssr: false }),
+  trials: dynamic(() => import("./trials/TrialsMeasures").then((module) => module.TrialsMeasures), { ssr: false }),
   road: dynamic(() => import("./road/RoadMeasures").then((module) => module.RoadMeasures), { ssr: false }),
   loop: dynamic(() => import("./loop/LoopMeasures").then((module) => module.LoopMeasures), { ssr: false }),
   air: dynamic(() => import("./air/AirMeasures").then((module) => module.AirMeasures), { ssr: false }),

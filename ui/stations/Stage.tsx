@@ -15,6 +15,7 @@ const STAGES: Readonly<Record<Station, ComponentType>> = {
   falls: FallsStage,
   through: dynamic(() => import("./through/ThroughStage").then((module) => module.ThroughStage), { ssr: false }),
   build: dynamic(() => import("./build/BuildStage").then((module) => module.BuildStage), { ssr: false }),
+  trials: dynamic(() => import("./trials/TrialsStage").then((module) => module.TrialsStage), { ssr: false }),
   road: dynamic(() => import("./road/RoadStage").then((module) => module.RoadStage), { ssr: false }),
   loop: dynamic(() => import("./loop/LoopStage").then((module) => module.LoopStage), { ssr: false }),
   air: dynamic(() => import("./air/AirStage").then((module) => module.AirStage), { ssr: false }),

@@ -89,6 +89,7 @@ export const STATION_DESCRIPTORS: Readonly<Record<Station, StationDescriptor>> =
     },
   },
   build: { group: "build", key: "8", isFitted: always, toFigure: () => "steps, parts, cuts" },
+  trials: { group: "build", key: "0", isFitted: always, toFigure: () => "does it hold?" },
   road: { group: "live", key: "9", isFitted: always, toFigure: () => "now, logbook" },
 };
 

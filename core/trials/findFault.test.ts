@@ -1,0 +1,73 @@
+import fc from "fast-check";
+import { DEMO_NAMES, FURNISHED, readDemo } from "@/tests/demoRigs";
+import { chooseTrial, countTrialsLeft, type Shown, updateChances } from "./findFault";
+import { listSuspects, type Suspect, SYMPTOMS, type Trial } from "./suspects";
+
+/** A chain of n equal suspects, with a trial up to each of them. */
+function makeChain(n: number): { suspects: Suspect[]; trials: Trial[] } {
+  const suspects = Array.from(
+    { length: n },
+    (_, i): Suspect => ({ id: `s${i}`, kind: "bendJoint", at: { kind: "rig" }, weight: 1 }),
+  );
+  const trials = suspects.map(
+    (_, i): Trial => ({
+      id: `t${i}`,
+      kind: "fillDrainTo",
+      at: { kind: "rig" },
+      covers: new Set(suspects.slice(0, i + 1).map(({ id }) => id)),
+    }),
+  );
+  return { suspects, trials };
+}
+
+// Answers truthfully until only the planted one is left, or nothing tells any more.
+function search(suspects: readonly Suspect[], trials: readonly Trial[], plantedId: string, error: number) {
+  const shown: Shown[] = [];
+  for (;;) {
+    const chances = updateChances(suspects, trials, shown, error);
+    const next = chooseTrial(chances, trials, shown, error);
+    if (!next || chances[0]!.share > 0.999) return { steps: shown.length, chances };
+    shown.push({ trialId: next.trial.id, showed: next.trial.covers.has(plantedId) });
+  }
+}
+
+test("n equal suspects in a row take at most ⌈log2 n⌉ trials, wherever the fault is", () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 1, max: 40 }), fc.nat(), (n, where) => {
+      const { suspects, trials } = makeChain(n);
+      const planted = suspects[where % n]!;
+      const { steps, chances } = search(suspects, trials, planted.id, 0);
+      expect(chances[0]!.suspect.id).toBe(planted.id);
+      expect(steps).toBeLessThanOrEqual(Math.ceil(Math.log2(n)));
+    }),
+  );
+});
+
+test.each([...DEMO_NAMES, FURNISHED] as const)(
+  "%s: a fault planted anywhere is found by answering truthfully",
+  (name) => {
+    const design = readDemo(name);
+    for (const symptom of SYMPTOMS) {
+      const { suspects, trials } = listSuspects(design, symptom);
+      if (suspects.length === 0) continue;
+      expect(new Set(suspects.map(({ id }) => id)).size).toBe(suspects.length);
+      for (const planted of suspects) {
+        const { chances } = search(suspects, trials, planted.id, 0);
+        const like = chances.filter(({ share }) => share >= chances[0]!.share - 1e-9).map(({ suspect }) => suspect.id);
+        // what no trial can part stays together
+        expect(like).toContain(planted.id);
+      }
+    }
+  },
+);
+
+test("chances add up to 1, a trial that shows nothing makes what it covers less likely", () => {
+  const { suspects, trials } = makeChain(8);
+  const before = updateChances(suspects, trials, []);
+  const after = updateChances(suspects, trials, [{ trialId: "t3", showed: false }]);
+  expect(after.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 12);
+  const shareOf = (chances: typeof after, id: string) => chances.find(({ suspect }) => suspect.id === id)!.share;
+  expect(shareOf(after, "s0")).toBeLessThan(shareOf(before, "s0"));
+  expect(shareOf(after, "s7")).toBeGreaterThan(shareOf(before, "s7"));
+  expect(countTrialsLeft(before)).toBe(3);
+});

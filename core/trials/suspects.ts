@@ -1,0 +1,105 @@
+import type { Design } from "../design/design";
+import type { PartRef } from "../design/part";
+import { buildDrainPath } from "../falls/drainPath";
+import { buildNetwork } from "../falls/network";
+
+export const SYMPTOMS = ["wetFloor", "pumpRuns", "smell", "gurgles"] as const;
+export type Symptom = (typeof SYMPTOMS)[number];
+
+export type SuspectKind =
+  | "trapJoint"
+  | "bendJoint"
+  | "inletJoint"
+  | "tankPort"
+  | "drySeal"
+  | "breather"
+  | "hoseEnd"
+  | "gearBody";
+
+/** Something that may be the cause, with how likely it is before anything was tried. */
+export type Suspect = {
+  readonly id: string;
+  readonly kind: SuspectKind;
+  readonly at: PartRef;
+  readonly weight: number;
+};
+
+/** A trial that tells one half from the other: it shows the fault when the cause is among what it covers. */
+export type Trial = {
+  readonly id: string;
+  readonly kind: "fillDrainTo" | "fillTank" | "fillTrap" | "blowBreather" | "pressHoses";
+  readonly at: PartRef;
+  readonly covers: ReadonlySet<string>;
+};
+
+/** How often each is the cause, against the others [T: what builders find; no source]. */
+const WEIGHTS: Readonly<Record<Symptom, Readonly<Partial<Record<SuspectKind, number>>>>> = {
+  wetFloor: { trapJoint: 4, bendJoint: 2, inletJoint: 3, tankPort: 3, hoseEnd: 3, gearBody: 1 },
+  pumpRuns: { hoseEnd: 4, gearBody: 2 },
+  smell: { drySeal: 6, breather: 2, inletJoint: 1, tankPort: 1 },
+  gurgles: { breather: 5, drySeal: 2 },
+};
+
+/** The causes of a symptom that this rig has, and the trials that part them. */
+export function listSuspects(
+  design: Design,
+  symptom: Symptom,
+): { readonly suspects: Suspect[]; readonly trials: Trial[] } {
+  const weights = WEIGHTS[symptom];
+  const suspects: Suspect[] = [];
+  const trials: Trial[] = [];
+  const add = (kind: SuspectKind, key: string, at: PartRef): string[] => {
+    const weight = weights[kind];
+    if (weight === undefined) return [];
+    const id = `${kind}:${key}`;
+    suspects.push({ id, kind, at, weight });
+    return [id];
+  };
+  const propose = (kind: Trial["kind"], key: string, at: PartRef, covers: readonly string[]) => {
+    if (covers.length > 0) trials.push({ id: `${kind}:${key}`, kind, at, covers: new Set(covers) });
+  };
+  const network = buildNetwork(design);
+  for (const drain of network.drains.values()) {
+    const path = buildDrainPath(design, drain, network);
+    // filled up to a bend, every joint before it is under water
+    const along: string[] = [];
+    if (drain.trap) {
+      const trapAt = { kind: "trap", lineId: drain.id } as const;
+      along.push(...add("trapJoint", drain.id, trapAt));
+      propose("fillTrap", drain.id, trapAt, [...along, ...add("drySeal", drain.id, trapAt)]);
+    }
+    path.ownLegs.forEach((_, index) => {
+      const isLast = index === path.ownLegs.length - 1;
+      const at: PartRef = isLast ? { kind: "line", id: drain.id } : { kind: "bend", lineId: drain.id, index };
+      along.push(...add(isLast ? "inletJoint" : "bendJoint", `${drain.id}-${index}`, at));
+      propose("fillDrainTo", `${drain.id}-${index}`, at, along);
+    });
+  }
+  for (const tank of design.tanks) {
+    const ports = [...tank.ports].sort((a, b) => a.atMm.z - b.atMm.z);
+    const wet: string[] = [];
+    for (const port of ports) {
+      const at = { kind: "port", tankId: tank.id, id: port.id } as const;
+      wet.push(...add("tankPort", `${tank.id}-${port.id}`, at));
+      propose("fillTank", `${tank.id}-${port.id}`, at, wet);
+    }
+  }
+  for (const line of design.lines) {
+    if (line.kind !== "vent") continue;
+    const at = { kind: "line", id: line.id } as const;
+    propose("blowBreather", line.id, at, add("breather", line.id, at));
+  }
+  const pressed: string[] = [];
+  for (const line of design.lines) {
+    if (line.kind !== "hose") continue;
+    const at = { kind: "line", id: line.id } as const;
+    pressed.push(...add("hoseEnd", line.id, at));
+    propose("pressHoses", line.id, at, pressed);
+  }
+  for (const { id } of design.gear) {
+    const at = { kind: "gear", id } as const;
+    pressed.push(...add("gearBody", id, at));
+    propose("pressHoses", `gear-${id}`, at, pressed);
+  }
+  return { suspects, trials };
+}

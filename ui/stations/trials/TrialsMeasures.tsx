@@ -1,0 +1,46 @@
+"use client";
+import { useMemo } from "react";
+import { listSteps, orderSteps } from "@/core/build/steps";
+import { useWorkbench } from "@/store/useWorkbench";
+import { describeStep, STEP_WORDS } from "@/words/build";
+import { TRIAL_CAUTIONS } from "@/words/trials";
+import { Group } from "../../fields/Group";
+import { useRecords } from "../useRecords";
+
+const TRIALS = new Set(["trialTank", "trialDrain", "trialHoses"]);
+
+/** The trials this rig wants before it is closed up, in their order, and which are done. */
+export function TrialsMeasures() {
+  const design = useWorkbench((state) => state.dragBase ?? state.history!.design);
+  const evaluation = useWorkbench((state) => state.evaluation!);
+  const done = useRecords((state) => state.build.done);
+  const trials = useMemo(() => {
+    const order = orderSteps(listSteps(design, evaluation));
+    return order.ok ? order.steps.filter(({ kind }) => TRIALS.has(kind)) : [];
+  }, [design, evaluation]);
+  return (
+    <>
+      <Group title="Trials before closing up">
+        {trials.length === 0 && <p className="text-[13px] text-faint">Nothing to try yet.</p>}
+        <ol className="text-[13px] leading-snug">
+          {trials.map((step) => {
+            const on = done.find(({ stepId }) => stepId === step.id)?.on;
+            return (
+              <li key={step.id} className="border-t border-rule py-1">
+                {describeStep(step, design)}
+                <span className="block text-faint">
+                  {STEP_WORDS[step.kind].tools}. {on ? `Done on ${on}.` : "Not done; tick it under Build."}
+                </span>
+              </li>
+            );
+          })}
+        </ol>
+      </Group>
+      {TRIAL_CAUTIONS.map((caution) => (
+        <p key={caution} className="px-3 py-1 text-[12px] leading-snug text-faint">
+          {caution}
+        </p>
+      ))}
+    </>
+  );
+}

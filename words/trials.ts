@@ -1,0 +1,61 @@
+import type { Design } from "@/core/design/design";
+import type { Suspect, SuspectKind, Symptom, Trial } from "@/core/trials/suspects";
+import { describePart } from "./findings";
+
+export const SYMPTOM_NAMES: Readonly<Record<Symptom, string>> = {
+  wetFloor: "Wet floor, or a drip underneath",
+  pumpRuns: "The pump starts though no tap is open",
+  smell: "It smells",
+  gurgles: "It gurgles when the tank is dumped",
+};
+
+const SUSPECTS: Readonly<Record<SuspectKind, (part: string) => string>> = {
+  trapJoint: (part) => `${part}: its nuts and seals`,
+  bendJoint: (part) => `${part}: the joint there`,
+  inletJoint: (part) => `${part}: where it ends`,
+  tankPort: (part) => `${part}: its seal`,
+  drySeal: (part) => `${part}: dry, or sucked dry`,
+  breather: (part) => `${part}: blocked, or with water in a sag`,
+  hoseEnd: (part) => `${part}: its ends and clamps`,
+  gearBody: (part) => `${part}: its body and seals`,
+};
+
+export const describeSuspect = ({ kind, at }: Suspect, design: Design): string =>
+  SUSPECTS[kind](describePart(at, design));
+
+/** What is to be done, and what counts as an answer. */
+export function describeTrial({ kind, at }: Trial, design: Design): { readonly what: string; readonly asks: string } {
+  const part = describePart(at, design);
+  switch (kind) {
+    case "fillDrainTo":
+      return {
+        what: `Plug the pipe just after ${part} and fill it from the fixture. Dry paper under each joint, 15 minutes.`,
+        asks: "Did it drip, or did the water go down?",
+      };
+    case "fillTank":
+      return {
+        what: `Fill the tank until ${part} stands under water. Dry paper under it, 15 minutes.`,
+        asks: "Did it drip?",
+      };
+    case "fillTrap":
+      return {
+        what: `Pour a litre into the fixture over ${part}, wait 15 minutes, look and smell again.`,
+        asks: "Is the fault still there?",
+      };
+    case "blowBreather":
+      return {
+        what: `Take the mesh off ${part} and blow through it toward the tank.`,
+        asks: "Is there resistance, or a bubbling sound?",
+      };
+    case "pressHoses":
+      return {
+        what: `Bring the line up to pressure as far as ${part}, shut off behind it, soap on every joint before it.`,
+        asks: "Did the pressure fall, or did it foam?",
+      };
+  }
+}
+
+export const TRIAL_CAUTIONS: readonly string[] = [
+  "Try drains and tanks with water only. Never with air: 5 psi on a small tank's wall is more than a ton, and plastic shatters.",
+  "Buckets in place before you fill; the pump's fuse last. Gloves: grey water carries germs.",
+];
