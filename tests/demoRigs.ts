@@ -5,7 +5,9 @@ import { parseDesignText } from "@/core/design/parseDesign";
 export const DEMO_NAMES = ["kranich", "lesesaal", "puppenwagen", "otter"] as const;
 /** Lesesaal with all that a family needs: the largest of the samples. */
 export const FURNISHED = "lesesaal-furnished";
-export type DemoName = (typeof DEMO_NAMES)[number] | typeof FURNISHED;
+/** Rigs with a shower that uses its water again. */
+export const LOOP_NAMES = ["kranich-loop", "lesesaal-loop"] as const;
+export type DemoName = (typeof DEMO_NAMES)[number] | (typeof LOOP_NAMES)[number] | typeof FURNISHED;
 
 export const readDemoText = (name: DemoName): string => readFileSync(`demo/${name}.json`, "utf8");
 

@@ -89,3 +89,11 @@ test("a piece goes with its hoses and its part in the states", () => {
     expect(parseDesign(without)).toMatchObject({ ok: true });
   }
 });
+
+test("the samples with a loop say what their notes promise", () => {
+  const usual = evaluate(readDemo("kranich-loop")).findings.filter(({ severity }) => severity === "must");
+  expect(new Set(usual.map(({ code }) => code))).toEqual(new Set(["waterFouled"]));
+  expect(usual.some((f) => f.code === "waterFouled" && f.failure?.kind === "stuck")).toBe(true);
+  const safe = evaluate(readDemo("lesesaal-loop")).findings.filter(({ severity }) => severity !== "note");
+  expect(safe).toEqual([]);
+});

@@ -3,7 +3,9 @@ import type { Design } from "../design/design";
 import { applyEdit, type Edit, type EditOp } from "../design/edit";
 import { freeId } from "../design/freeId";
 import type { Gear, GearKind, GearSpec, HoseEnd, WorkingState } from "../design/gear";
+import { roundTenth } from "../design/moves";
 import type { Hose, Tank } from "../design/plumbing";
+import { placeHoseEnd } from "../fit/lineLegs";
 import { fillShelf, type Lack } from "../gear/shelf";
 import { USUAL_GEAR, usualSpec } from "../gear/usualGear";
 import { measureExtent } from "../geometry/solid";
@@ -218,12 +220,23 @@ function startBuilder(design: Design) {
         pipe: PIPE,
         from,
         to,
-        pointsMm: [],
+        pointsMm: riseThroughFloor(now, from, to),
       };
       insert("lines", value);
     },
     addState: (state: StateWords) => insert("states", { id: freeId(toIdWord(state.name), now.states), ...state }),
   };
+}
+
+/** Over the floor, where a hose that came through it turns, mm [T]. */
+const TURN_MM = 60;
+
+// Straight up through the floor where it comes from, so that the hole is round, and then on.
+function riseThroughFloor(design: Design, from: HoseEnd, to: HoseEnd): Hose["pointsMm"] {
+  const [a, b] = [placeHoseEnd(design, from), placeHoseEnd(design, to)];
+  if (a.z < 0 === b.z < 0) return [];
+  const low = a.z < b.z ? a : b;
+  return [roundTenth(vec(low.x, low.y, TURN_MM))];
 }
 
 const toIdWord = (key: string): string =>

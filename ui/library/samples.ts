@@ -1,2 +1,10 @@
 /** The sample rigs, by the names of their files in demo/. */
-export const SAMPLES = ["kranich", "lesesaal", "lesesaal-furnished", "puppenwagen", "otter"] as const;
+export const SAMPLES = [
+  "kranich",
+  "kranich-loop",
+  "lesesaal",
+  "lesesaal-furnished",
+  "lesesaal-loop",
+  "puppenwagen",
+  "otter",
+] as const;
