@@ -3,9 +3,10 @@ import * as z from "zod";
 import { type Attitude, LEVEL } from "@/core/attitude/attitude";
 import { cleanName } from "@/core/design/cleanText";
 import { type Design, design as designSchema } from "@/core/design/design";
-import { MOST_BYTES, parseDesignText } from "@/core/design/parseDesign";
+import { MOST_BYTES } from "@/core/design/parseDesign";
 import { evaluate } from "@/core/evaluate/evaluate";
 import { proveInterlock } from "@/core/gear/interlock";
+import { parseFileText } from "@/core/record/file";
 import { proposeRemedies } from "@/core/remedies/proposeRemedies";
 import { listWorkings } from "@/core/workings/listWorkings";
 import { describeFault } from "@/words/faults";
@@ -221,7 +222,7 @@ function readAsked(
   } catch {
     return fail(`${cleanName(options.file)}: there is no such file, or it cannot be read.`);
   }
-  const outcome = parseDesignText(text);
+  const { design: outcome } = parseFileText(text);
   if (!outcome.ok) return fail(`${cleanName(options.file)}: ${describeFault(outcome.faults[0]!)}`);
   return { design: outcome.design, options };
 }

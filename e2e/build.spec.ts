@@ -76,3 +76,29 @@ for (const name of RIG_NAMES) {
     await expect(page.getByTestId("stage-line")).toContainText("Most likely: Sink drain: where it ends");
   });
 }
+
+test("what was built and the logbook go into the design's file, and come out of it again", async ({ page }) => {
+  await openWorkbench(page);
+  await page.keyboard.press("9");
+  await page.getByRole("region", { name: "Now", exact: true }).getByRole("button", { name: "Dumped" }).click();
+  await page.keyboard.press("8");
+  const first = page.getByRole("list", { name: "Now" }).getByRole("checkbox").first();
+  const label = (await first.getAttribute("aria-label"))!;
+  await first.click();
+  await expect(page.getByRole("list", { name: "Done" }).getByRole("checkbox", { name: label })).toBeChecked();
+  const download = page.waitForEvent("download");
+  await page.keyboard.press("Control+s");
+  const path = await (await download).path();
+  const chooser = page.waitForEvent("filechooser");
+  await page.keyboard.press("Control+o");
+  await page
+    .getByRole("dialog")
+    .getByRole("button", { name: /^Open a file/ })
+    .click();
+  await (await chooser).setFiles(path);
+  await expect(page.getByText(/is open\.$/)).toBeVisible();
+  await page.keyboard.press("8");
+  await expect(page.getByRole("list", { name: "Done" }).getByRole("checkbox", { name: label })).toBeChecked();
+  await page.keyboard.press("9");
+  await expect(page.getByRole("list", { name: "Lines of the logbook" }).getByRole("listitem")).toHaveCount(1);
+});

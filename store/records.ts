@@ -1,5 +1,5 @@
-import * as z from "zod/mini";
 import { createStore, type StoreApi } from "zustand/vanilla";
+import type { Records } from "@/core/record/file";
 import {
   type BuildRecord,
   buildRecord,
@@ -21,7 +21,7 @@ export type RecordsState = {
 
 const NONE: RecordsState = { designId: null, phase: "none", build: EMPTY_BUILD, log: [] };
 
-export type Records = {
+export type RecordsStore = {
   readonly store: StoreApi<RecordsState>;
   readonly open: (designId: string) => Promise<void>;
   readonly tickStep: (stepId: string, on: string | null) => Promise<void>;
@@ -30,10 +30,13 @@ export type Records = {
   readonly addEntry: (entry: LogEntry) => Promise<void>;
   /** Takes the last line back. */
   readonly removeEntry: (id: string) => Promise<void>;
+  /** What is kept beside any design, and putting there what came out of a file. */
+  readonly read: (designId: string) => Promise<Records>;
+  readonly adopt: (designId: string, records: Records) => Promise<void>;
 };
 
 /** The records of the design that is open; the database comes when the first is asked for. */
-export function createRecords(openStore: () => Promise<Database> = () => openDatabase(() => undefined)): Records {
+export function createRecords(openStore: () => Promise<Database> = () => openDatabase(() => undefined)): RecordsStore {
   const store = createStore<RecordsState>()(() => NONE);
   let database: Promise<Database> | null = null;
   const db = () => {
@@ -46,26 +49,35 @@ export function createRecords(openStore: () => Promise<Database> = () => openDat
     store.setState({ build });
     await (await db()).put("builds", { designId, build });
   };
+  const read = async (designId: string): Promise<Records> => {
+    const opened = await db();
+    const [record, entries] = await Promise.all([
+      opened.get("builds", designId),
+      opened.getAllFromIndex("log", "designId", designId),
+    ]);
+    const build = buildRecord.safeParse(record?.build);
+    // a line that cannot be read is left where it lies
+    const log = entries.flatMap(({ entry }) => readEntry(entry));
+    return { build: build.success ? build.data : EMPTY_BUILD, log: log.sort((a, b) => a.at.localeCompare(b.at)) };
+  };
   return {
     store,
+    read,
+    adopt: async (designId, { build, log }) => {
+      const transaction = (await db()).transaction(["builds", "log"], "readwrite");
+      await transaction.objectStore("builds").put({ designId, build });
+      for (const entry of log) {
+        await transaction.objectStore("log").put({ key: `${designId}/${entry.id}`, designId, entry });
+      }
+      await transaction.done;
+      if (store.getState().designId === designId) store.setState({ build, log });
+    },
     open: async (designId) => {
       if (store.getState().designId === designId && store.getState().phase !== "failed") return;
       store.setState({ ...NONE, designId, phase: "loading" });
       try {
-        const opened = await db();
-        const [record, entries] = await Promise.all([
-          opened.get("builds", designId),
-          opened.getAllFromIndex("log", "designId", designId),
-        ]);
-        const build = buildRecord.safeParse(record?.build);
-        const log = z.array(logEntry).safeParse(entries.map(({ entry }) => entry));
-        if (store.getState().designId !== designId) return;
-        store.setState({
-          phase: "ready",
-          build: build.success ? build.data : EMPTY_BUILD,
-          // a line that cannot be read is left where it lies
-          log: log.success ? log.data : entries.flatMap(({ entry }) => readEntry(entry)),
-        });
+        const { build, log } = await read(designId);
+        if (store.getState().designId === designId) store.setState({ phase: "ready", build, log });
       } catch {
         if (store.getState().designId === designId) store.setState({ phase: "failed" });
       }

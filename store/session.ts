@@ -3,6 +3,7 @@ import type { Design } from "@/core/design/design";
 import { parseDesignText, writeDesignText } from "@/core/design/parseDesign";
 import { stripPlumbing, toBareId } from "@/core/design/stripPlumbing";
 import { evaluate } from "@/core/evaluate/evaluate";
+import { parseFileText, type Records, writeFileText } from "@/core/record/file";
 import { describeFault } from "@/words/faults";
 import { findCommitted, findCommittedHistory, isUnkept } from "./committed";
 import { type Database, type DatabaseEvent, openDatabase } from "./database";
@@ -42,6 +43,11 @@ export type SessionWorld = {
   readonly now: () => number;
   readonly readSample: (name: string) => Promise<string>;
   readonly download: (name: string, text: string) => void;
+  /** What is kept beside a design, to go into its file and to come out of it. */
+  readonly records?: {
+    readonly read: (designId: string) => Promise<Records>;
+    readonly adopt: (designId: string, records: Records) => Promise<void>;
+  };
   /** Asks the browser not to clear the store when room is short. */
   readonly persist?: () => void;
   /** Where unsaved work is noted when the page goes away. */
@@ -246,7 +252,7 @@ export class Session {
 
   /** Reads a file's text; refused with a sentence, and the open design is not touched. */
   async openText(text: string, fileName: string): Promise<void> {
-    const outcome = parseDesignText(text);
+    const { design: outcome, records, lostLines, lostBuild } = parseFileText(text);
     if (!outcome.ok) {
       const more = outcome.faults.length > 1 ? ` (and ${outcome.faults.length - 1} more)` : "";
       const { units } = workbench.getState();
@@ -255,7 +261,22 @@ export class Session {
     }
     if (!canEvaluate(outcome.design)) return this.#offerFile(outcome.design);
     await this.adopt(outcome.design);
+    const id = workbench.getState().history?.design.id;
+    if (
+      id !== undefined &&
+      (records.log.length > 0 || records.build.done.length > 0 || Object.keys(records.build.parts).length > 0)
+    ) {
+      await this.#world.records?.adopt(id, records);
+    }
     if (isUnkept(workbench.getState().save)) return;
+    if (lostLines > 0 || lostBuild) {
+      const lost = [
+        ...(lostLines > 0 ? [`${lostLines} ${lostLines === 1 ? "line" : "lines"} of its logbook`] : []),
+        ...(lostBuild ? ["what was built"] : []),
+      ].join(" and ");
+      tell(`${fileName} is open; ${lost} could not be read and was left out.`, { tone: "warning" });
+      return;
+    }
     tell(
       outcome.cleaned
         ? `${fileName} is open. Signs that cannot be seen were taken out of its names.`
@@ -373,7 +394,17 @@ export class Session {
   }
 
   #hand(design: Design): void {
-    this.#world.download(`${design.id}.schleuse.json`, writeDesignText(design));
+    const hand = (text: string) => this.#world.download(`${design.id}.schleuse.json`, text);
+    const { records } = this.#world;
+    if (!records) {
+      hand(writeDesignText(design));
+      return;
+    }
+    // a book that cannot be read must not hold the design back
+    records.read(design.id).then(
+      (beside) => hand(writeFileText(design, beside)),
+      () => hand(writeDesignText(design)),
+    );
   }
 
   /** Saves now what is not saved yet. */

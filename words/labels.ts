@@ -242,7 +242,8 @@ export const FIXTURE_NAMES: Readonly<Record<FixtureKind, string>> = {
 };
 
 /** A sample rig by its file: "lesesaal-furnished" is Lesesaal, furnished. */
-export const nameSample = (file: string): string => (file.charAt(0).toUpperCase() + file.slice(1)).replace("-loop", ", with loop").replace("-", ", ");
+export const nameSample = (file: string): string =>
+  (file.charAt(0).toUpperCase() + file.slice(1)).replace("-loop", ", with loop").replace("-", ", ");
 
 /** What a copy is called: the name, with the next number that is free. */
 export function nameCopy(design: Pick<Design, "fixtures">, name: string): string {

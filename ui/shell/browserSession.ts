@@ -1,5 +1,6 @@
 import { cleanName } from "@/core/design/cleanText";
-import { MOST_BYTES } from "@/core/design/parseDesign";
+import { MOST_FILE_BYTES } from "@/core/record/file";
+import { records } from "@/store/records";
 import { openBrowserStore, Session } from "@/store/session";
 import type { Theme } from "@/store/state";
 import { view as look, tell, workbench } from "@/store/workbench";
@@ -26,6 +27,7 @@ export const session = new Session({
   now: () => Date.now(),
   readSample,
   download,
+  records,
   persist: () => void navigator.storage?.persist?.().catch(() => false),
   slip: {
     read: () => localStorage.getItem(SLIP_KEY),
@@ -85,8 +87,8 @@ function watchLeaving(): void {
 export async function openFile(file: File | undefined): Promise<void> {
   if (!file) return;
   try {
-    if (file.size > MOST_BYTES) {
-      const why = describeFault({ code: "tooLarge", path: [], bytes: file.size, most: MOST_BYTES });
+    if (file.size > MOST_FILE_BYTES) {
+      const why = describeFault({ code: "tooLarge", path: [], bytes: file.size, most: MOST_FILE_BYTES });
       tell(`${cleanName(file.name)} was not opened. ${why}`, { tone: "warning" });
       return;
     }

@@ -1,0 +1,68 @@
+import * as z from "zod/mini";
+import type { Design } from "../design/design";
+import { MOST_BYTES, type ParseOutcome, parseDesign, parseDesignText, writeDesignText } from "../design/parseDesign";
+import { type BuildRecord, buildRecord, EMPTY_BUILD, type LogEntry, logEntry } from "./record";
+
+/** A file that carries a design and what is kept beside it; a design by itself is a file too. */
+export const FILE_FORMAT = "schleuse-file";
+/** A logbook of 20,000 lines is below 6 MB. */
+export const MOST_FILE_BYTES = 4 * MOST_BYTES;
+
+export type Records = { readonly build: BuildRecord; readonly log: readonly LogEntry[] };
+
+export type FileOutcome = {
+  readonly design: ParseOutcome;
+  readonly records: Records;
+  /** Lines of the book that could not be read, and whether the building could not be. */
+  readonly lostLines: number;
+  readonly lostBuild: boolean;
+};
+
+const isEmpty = ({ build, log }: Records): boolean =>
+  log.length === 0 && build.done.length === 0 && Object.keys(build.parts).length === 0;
+
+/** A design with its records as the text of a file; without any it is the design alone, as older versions read it. */
+export function writeFileText(design: Design, records: Records): string {
+  if (isEmpty(records)) return writeDesignText(design);
+  return `${JSON.stringify({ format: FILE_FORMAT, version: 1, design, build: records.build, log: records.log }, null, 1)}\n`;
+}
+
+const NOTHING: Records = { build: EMPTY_BUILD, log: [] };
+
+/** Reads a file of either kind. Never throws; what beside the design cannot be read is left out and counted. */
+export function parseFileText(text: string): FileOutcome {
+  const plain = (design: ParseOutcome): FileOutcome => ({ design, records: NOTHING, lostLines: 0, lostBuild: false });
+  if (text.length > MOST_FILE_BYTES) {
+    return plain({ ok: false, faults: [{ code: "tooLarge", path: [], bytes: text.length, most: MOST_FILE_BYTES }] });
+  }
+  let value: unknown;
+  try {
+    value = JSON.parse(text.replace(/^\uFEFF/, ""));
+  } catch {
+    return plain(parseDesignText(text));
+  }
+  if (typeof value !== "object" || value === null || (value as { format?: unknown }).format !== FILE_FORMAT) {
+    return plain(parseDesignText(text));
+  }
+  const file = value as {
+    readonly version?: unknown;
+    readonly design?: unknown;
+    readonly build?: unknown;
+    readonly log?: unknown;
+  };
+  if (file.version !== 1) {
+    return plain({ ok: false, faults: [{ code: "unknownVersion", path: ["version"] }] });
+  }
+  const build = buildRecord.safeParse(file.build ?? EMPTY_BUILD);
+  const lines: readonly unknown[] = Array.isArray(file.log) ? file.log : [];
+  const log = lines.flatMap((line): LogEntry[] => {
+    const read = z.safeParse(logEntry, line);
+    return read.success ? [read.data] : [];
+  });
+  return {
+    design: parseDesign(file.design),
+    records: { build: build.success ? build.data : EMPTY_BUILD, log },
+    lostLines: lines.length - log.length,
+    lostBuild: !build.success,
+  };
+}
