@@ -144,6 +144,12 @@ export function describeFinding(finding: Finding, design: Design, units: Units):
         why: `${length(finding.sealMm)} of water; above ${limit} it drains slowly and fouls.`,
         advice: "A shallower trap gives fall back.",
       };
+    case "sealTogether":
+      return {
+        title: `${part} fails when all comes together`,
+        why: `Parked askew at the worst, a week unused and the dump valve opened take more than its seal of ${length(finding.sealMm)}. Each alone leaves some.`,
+        advice: "Give it a deeper seal, a vent of its own, or let water run before you dump.",
+      };
     case "sealSucked":
       return {
         title: `Dumping pulls ${part} empty`,

@@ -117,11 +117,15 @@ function checkLineTrap(design: Surroundings, path: DrainPath, result: DrainResul
 }
 
 /** What the tank's air does to one trap: pressure blows a seal out at twice what breaks it by suction. */
-export function checkTrapAir({ lineId, bend, sealMm, suctionPa, pressurePa }: TrapAir): Finding[] {
+export function checkTrapAir({ lineId, bend, sealMm, suctionPa, pressurePa, togetherMm }: TrapAir): Finding[] {
   const at = bend === null ? ({ kind: "trap", lineId } as const) : ({ kind: "bend", lineId, index: bend } as const);
   const findings: Finding[] = [];
   if (sealMm > 0 && pressurePa >= 2 * computeSealBreakPa(sealMm)) {
     findings.push(createFinding("must", at, { code: "sealBlown", pressurePa, sealMm }));
+  }
+  // each by itself is told elsewhere; here what they do together, unless one of them does it alone
+  if (sealMm > 0 && togetherMm <= 0 && suctionPa < computeSealBreakPa(sealMm)) {
+    findings.push(createFinding("should", at, { code: "sealTogether", leftMm: togetherMm, sealMm }));
   }
   // that of a trap under a fixture is said of the breather that throttles
   if (bend !== null && suctionPa >= computeSealBreakPa(sealMm)) {

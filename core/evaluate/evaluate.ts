@@ -23,6 +23,7 @@ import { computeTrapArm, measureArmFallMm } from "../traps/trapArm";
 import {
   computeSealAfterSiphonMm,
   computeSealUnderMm,
+  computeTogetherMm,
   computeTrapFrostHours,
   type TrapAir,
   type TrapRisks,
@@ -66,7 +67,7 @@ export function evaluate(design: Design, attitude: Attitude = LEVEL): Evaluation
   const drains = judged.map(({ result }) => result);
   const tanks = design.tanks.map((tank) => evaluateTank({ design, tank, network, attitude, parked, airs }));
   const balance = computeBalance(design, network, tanks);
-  const trapAirs = computeTrapAirs(paths, airs);
+  const trapAirs = computeTrapAirs(design, paths, airs, parked);
   const ramps = measureRampAngles(design, paths);
   const linePassages = listLinePassages(design);
   const findings = sortFindings([
@@ -231,8 +232,15 @@ function computeRisks(design: Surroundings, path: DrainPath, trap: Trap | null):
 }
 
 // A vent of the branch's own lets air in before the tank's suction comes to the trap; a valve keeps pressure in.
-function computeTrapAirs(paths: readonly DrainPath[], airs: Airs): TrapAir[] {
-  return paths.flatMap(({ drain, tank }): TrapAir[] => {
+function computeTrapAirs(
+  { rules }: Surroundings,
+  paths: readonly DrainPath[],
+  airs: Airs,
+  parked: readonly Standing[],
+): TrapAir[] {
+  const evaporationMm = Math.max(lookUpValue(rules, "evaporation"), LEAST_EVAPORATION_MM);
+  return paths.flatMap((path): TrapAir[] => {
+    const { drain, tank } = path;
     // an end in the open has no tank behind it that could suck
     const air = tank && airs.own.get(tank.id);
     if (!air) return [];
@@ -240,6 +248,8 @@ function computeTrapAirs(paths: readonly DrainPath[], airs: Airs): TrapAir[] {
     const othersPa = airs.shared.get(tank.id)?.suctionPa ?? 0;
     const tankPa = Math.max(air.suctionPa, othersPa);
     // a vent of the branch stands between the tank and its trap; a trap in the line lies beyond it
+    // a trap in the line is taken as it stands level: it is short and lies along the pipe
+    const parkedMm = Math.min(...parked.map(({ up }) => computeTrapWater(path, up)?.sealMm ?? 0));
     const own = trap && trap.sealMm > 0 ? [{ bend: null, sealMm: trap.sealMm, vent: branchVent }] : [];
     const inLine = lineTrap ? [{ bend: lineTrap.bend, sealMm: lineTrap.sealMm, vent: null }] : [];
     return [...own, ...inLine].map(({ bend, sealMm, vent }): TrapAir => {
@@ -253,6 +263,7 @@ function computeTrapAirs(paths: readonly DrainPath[], airs: Airs): TrapAir[] {
         pressurePa,
         afterSuctionMm: computeSealAfterMm(sealMm, suctionPa),
         afterPressureMm: computeSealUnderMm(sealMm, pressurePa),
+        togetherMm: computeTogetherMm(bend === null ? parkedMm : sealMm, evaporationMm, suctionPa),
       };
     });
   });

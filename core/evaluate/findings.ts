@@ -61,6 +61,7 @@ type Numbers =
   | { readonly code: "sealShallow"; readonly sealMm: number }
   | { readonly code: "sealSlops"; readonly lossMm: number; readonly leftMm: number }
   | { readonly code: "sealDeep"; readonly sealMm: number }
+  | { readonly code: "sealTogether"; readonly leftMm: number; readonly sealMm: number }
   | { readonly code: "sealSucked"; readonly suctionPa: number; readonly sealMm: number }
   | { readonly code: "trapSiphons"; readonly fallMm: number; readonly boreMm: number; readonly leftMm: number }
   | { readonly code: "trapArmLong"; readonly lengthMm: number; readonly allowedMm: number }

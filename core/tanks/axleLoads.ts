@@ -40,15 +40,29 @@ export function shareByLever(kg: number, xMm: number, [rearMm, frontMm]: readonl
 /** Axles nearer than this stand in one place, mm. */
 const ONE_PLACE_MM = 1;
 
+/** Axles nearer than this share what they carry evenly, mm [T: tandems stand 0.9 to 1.4 m apart]. */
+const TANDEM_MM = 1_500;
+
 type Support = { readonly name: string; readonly xMm: number; readonly spareKg: number | null };
 
 // Two supports carry a rig: its first and last axle, or its one axle and the coupling at the nose.
-function findSupports({ axles, lengthMm }: Rig): readonly [Support, Support] | null {
+function findSupports({ axles, lengthMm, kind }: Rig): readonly [Support, Support] | null {
   const sorted = [...axles].sort((a, b) => a.xMm - b.xMm);
   const [first] = sorted;
   const last = sorted.at(-1);
   if (!first || !last) return null;
   if (sorted.length === 1) return [first, { name: "Coupling", xMm: lengthMm, spareKg: null }];
+  // two close together are one support in their middle: what is left of them is the coupling's
+  if (kind === "trailer" && last.xMm - first.xMm <= TANDEM_MM) {
+    const spares = sorted.map(({ spareKg }) => spareKg);
+    const xMm = sorted.reduce((sum, axle) => sum + axle.xMm, 0) / sorted.length;
+    // an even share each: the weakest of them decides
+    const spareKg = spares.some((spare) => spare === null) ? null : Math.min(...(spares as number[])) * sorted.length;
+    return [
+      { name: sorted.map(({ name }) => name).join(" and "), xMm, spareKg },
+      { name: "Coupling", xMm: lengthMm, spareKg: null },
+    ];
+  }
   return [first, last];
 }
 

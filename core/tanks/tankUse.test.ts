@@ -209,3 +209,25 @@ test("a lagged wall loses 1.407 W/m²K, bare 9; lagging never makes a tank freez
     }),
   );
 });
+
+test("two axles close together carry as one; what is left is the coupling's, by moments", () => {
+  const base = readDemo("puppenwagen");
+  const one = base.rig.axles[0]!;
+  const spare = 150;
+  const tandem = {
+    ...base,
+    rig: {
+      ...base.rig,
+      axles: [
+        { ...one, name: "Front", xMm: one.xMm + 450, spareKg: spare },
+        { ...one, name: "Rear", xMm: one.xMm - 450, spareKg: spare + 80 },
+      ],
+    },
+  };
+  const [alone, two] = [computeTankLoads(base)!, computeTankLoads(tandem)!];
+  expect(two.axles.map(({ name }) => name)).toEqual(["Rear and Front", "Coupling"]);
+  // the pair stands where the one axle stood, so the moments are the same
+  expect(two.axles[0]!.fullKg).toBeCloseTo(alone.axles[0]!.fullKg, 9);
+  // an even share each: the weaker one decides
+  expect(two.axles[0]!.spareKg).toBe(2 * spare);
+});

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { computeSealAfterMm } from "./sealPressure";
-import { computeSealAfterSiphonMm, computeSealUnderMm, computeTrapFrostHours } from "./trapRisks";
+import { computeSealAfterSiphonMm, computeSealUnderMm, computeTogetherMm, computeTrapFrostHours } from "./trapRisks";
 
 const mm = fc.integer({ min: 1, max: 150 });
 const pascal = fc.integer({ min: 0, max: 3000 });
@@ -37,4 +37,20 @@ test("a bare trap of 40 mm under the floor is at freezing point within the hour 
   const hours = computeTrapFrostHours({ sealMm: 50, spanMm: 80 }, { innerMm: 36.4, outerMm: 40 }, -10);
   expect(hours).toBeCloseTo(0.74, 2);
   expect(computeTrapFrostHours({ sealMm: 50, spanMm: 80 }, { innerMm: 36.4, outerMm: 40 }, 2)).toBeNull();
+});
+
+test("what comes together adds up: a week of drying and suction off what the tilt leaves", () => {
+  // 40 mm left askew, 2.5 mm a week is 1.25 mm of both surfaces, 100 Pa is 10.2 mm of water, half of it lost
+  expect(computeTogetherMm(40, 2.5, 100)).toBeCloseTo(40 - 1.25 - 100 / 9.789 / 2, 2);
+  fc.assert(
+    fc.property(
+      fc.double({ min: 0, max: 100, noNaN: true }),
+      fc.double({ min: 0, max: 20, noNaN: true }),
+      fc.double({ min: 0, max: 900, noNaN: true }),
+      (seal, dry, pa) => {
+        expect(computeTogetherMm(seal, dry, pa)).toBeLessThanOrEqual(seal);
+        expect(computeTogetherMm(seal + 1, dry, pa)).toBeGreaterThan(computeTogetherMm(seal, dry, pa));
+      },
+    ),
+  );
 });

@@ -30,6 +30,7 @@ const AIR_CODES = new Set([
   "trapArmLong",
   "trapSiphons",
   "sealSucked",
+  "sealTogether",
 ]);
 
 /** The station at which a finding is worked on. */

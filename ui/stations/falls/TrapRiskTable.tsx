@@ -89,6 +89,18 @@ export function TrapRiskTable({ lineId }: { readonly lineId: string }) {
             </td>
           </tr>
         ))}
+        {air && (
+          <tr className="border-t border-rule">
+            <th scope="row" className="py-0.5 text-left font-normal text-faint">
+              Together: parked askew, a week unused, dumped
+            </th>
+            <td
+              className={`figures text-right text-[15px] whitespace-nowrap ${air.togetherMm < leastMm ? "text-signal" : "text-ink"}`}
+            >
+              {air.togetherMm <= 0 ? "broken through" : formatQuantity(air.togetherMm, "length", units)}
+            </td>
+          </tr>
+        )}
       </tbody>
     </table>
   );
