@@ -70,7 +70,7 @@ for (const name of RIG_NAMES) {
     // planted: the joint where the sink drain enters its tank, shown only when all of the drain stands under water
     for (let asked = 0; asked < 12 && (await trial.isVisible()); asked++) {
       const text = await trial.innerText();
-      const shows = /Plug the pipe just after Sink drain and/.test(text);
+      const shows = /Plug the pipe where Sink drain ends/.test(text);
       await trial.getByRole("button", { name: shows ? "Yes" : "No", exact: true }).click();
     }
     await expect(page.getByTestId("stage-line")).toContainText("Most likely: Sink drain: where it ends");

@@ -29,7 +29,7 @@ export function describeTrial({ kind, at }: Trial, design: Design): { readonly w
   switch (kind) {
     case "fillDrainTo":
       return {
-        what: `Plug the pipe just after ${part} and fill it from the fixture. Dry paper under each joint, 15 minutes.`,
+        what: `Plug the pipe ${at.kind === "line" ? `where ${part} ends` : `just after ${part}`} and fill it from the fixture. Dry paper under each joint, 15 minutes.`,
         asks: "Did it drip, or did the water go down?",
       };
     case "fillTank":
