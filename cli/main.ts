@@ -13,12 +13,10 @@ import { describeFault } from "@/words/faults";
 import { type DaysOptions, printDays, reportDays, USUAL_DAYS } from "./days";
 import { drawHoleTemplates, printHeads, printHoles, reportHeads, reportHoles } from "./holes";
 import { exportEpanet, printLoop, reportLoop } from "./loop";
+import type { CliOutcome } from "./outcome";
 import { reportDesign } from "./report";
 import { sum } from "./sum";
 import { exportTable } from "./tables";
-
-/** What a command prints and how it ends: 0 clean, 1 findings of the highest severity, 2 a file or a command not read. */
-export type CliOutcome = { readonly code: 0 | 1 | 2; readonly out: string; readonly err: string };
 
 const USAGE = `schleuse check FILE [--json] [--imperial] [--pitch DEG] [--roll DEG]   findings of a design
 schleuse days FILE [--days N] [--journeys N] [--seed N] [--standing ID|worst] [--json] [--imperial] [--pitch DEG] [--roll DEG]

@@ -2,7 +2,7 @@ import { findSum, SUMS, type Sum, workOut } from "@/core/sums/catalogue";
 import { STANDINGS } from "@/words/sources";
 import { describeSumFault, listTerms, readTerms, SUM_WORDS } from "@/words/sums";
 import { formatQuantity, type Units } from "@/words/units";
-import type { CliOutcome } from "./main";
+import type { CliOutcome } from "./outcome";
 
 /** `sum` by itself lists all; `sum ID name=value …` works one out. */
 export function sum(args: readonly string[]): CliOutcome {

@@ -14,7 +14,7 @@ import { computeSealAfterMm } from "../traps/sealPressure";
 import { computeDrivingLossMm, computeDryWeeks } from "../traps/sealRisks";
 import { computeBoreFallMm } from "../traps/trapArm";
 import { computeSealAfterSiphonMm, computeSealUnderMm } from "../traps/trapRisks";
-import { computeWallForceKN, computeWarmthKPa } from "../trials/airTest";
+import { computeWallForceKN, computeWarmthKPa } from "../trials/airTrial";
 import type { Quantity } from "../workings/working";
 
 /** What is put into a sum: its name, what kind of number it is, from where to where it is meant, and a usual value. */
