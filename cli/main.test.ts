@@ -173,3 +173,21 @@ test("export writes parts, cuts and steps as tables; holes as full-size template
   };
   expect(runCli(["export", "demo:kranich", "--as", "cuts", "--out", "x.csv"], read, full)).toMatchObject({ code: 2 });
 });
+
+test("log writes the book that is in a file, formulas neutralised; a file without one says so", () => {
+  const written = new Map<string, string>();
+  const write = (path: string, text: string) => void written.set(path, text);
+  const entry = { id: "e1", at: "2026-05-01T12:00", kind: "note", storeId: null, amount: null, note: "=1+1" };
+  const file = () =>
+    JSON.stringify({
+      format: "schleuse-file",
+      version: 1,
+      design: JSON.parse(readDemoText("kranich")),
+      build: { done: [], parts: {} },
+      log: [entry],
+    });
+  expect(runCli(["log", "any", "--as", "csv", "--out", "l.csv"], file, write)).toMatchObject({ code: 0 });
+  expect(written.get("l.csv")).toMatch(/2026-05-01T12:00,Note,,,"?'=1\+1/);
+  expect(runCli(["log", "demo:kranich", "--as", "csv", "--out", "l.csv"], read, write)).toMatchObject({ code: 2 });
+  expect(runCli(["check", "any"], file)).toMatchObject({ code: 0 });
+});

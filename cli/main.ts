@@ -6,7 +6,7 @@ import { type Design, design as designSchema } from "@/core/design/design";
 import { MOST_BYTES } from "@/core/design/parseDesign";
 import { evaluate } from "@/core/evaluate/evaluate";
 import { proveInterlock } from "@/core/gear/interlock";
-import { parseFileText } from "@/core/record/file";
+import { parseFileText, type Records } from "@/core/record/file";
 import { proposeRemedies } from "@/core/remedies/proposeRemedies";
 import { listWorkings } from "@/core/workings/listWorkings";
 import { describeFault } from "@/words/faults";
@@ -16,7 +16,7 @@ import { exportEpanet, printLoop, reportLoop } from "./loop";
 import type { CliOutcome } from "./outcome";
 import { reportDesign } from "./report";
 import { sum } from "./sum";
-import { exportTable } from "./tables";
+import { exportLog, exportTable } from "./tables";
 
 const USAGE = `schleuse check FILE [--json] [--imperial] [--pitch DEG] [--roll DEG]   findings of a design
 schleuse days FILE [--days N] [--journeys N] [--seed N] [--standing ID|worst] [--json] [--imperial] [--pitch DEG] [--roll DEG]
@@ -25,6 +25,7 @@ schleuse loop FILE [--state ID] [--json] [--imperial]                    pumped 
 schleuse holes FILE [--as svg --out PATH] [--json] [--imperial]           every hole: size, saw, place; templates in full size
 schleuse heads FILE [--json] [--imperial]                                skin fittings, floods, ways for sea and black water
 schleuse export FILE --as parts|cuts|steps|epanet [--state ID] --out PATH   what to buy, cut and do as CSV; the network for a general engine
+schleuse log FILE --as csv --out PATH                                    the logbook that is in a file
 schleuse sum [ID name=value …] [--json] [--imperial]                      the formulas by themselves, such as sum trapArm D=1.5in S=0.25in/ft
 schleuse schema                                                          JSON Schema of a design file
 Pitch above 0 is nose down, roll above 0 is right side low. Exit: 0 clean, 1 something must be settled, 2 not read.
@@ -40,6 +41,7 @@ export function runCli(
   if (command === "check") return check(rest, readFile);
   if (command === "days") return days(rest, readFile);
   if (command === "loop") return loop(rest, readFile);
+  if (command === "log") return log(rest, readFile, writeFile);
   if (command === "holes") return holes(rest, readFile, writeFile);
   if (command === "heads") return heads(rest, readFile);
   if (command === "export") return exportAs(rest, readFile, writeFile);
@@ -173,6 +175,27 @@ function heads(args: readonly string[], readFile: (path: string) => string): Cli
   return { code: 0, out, err: "" };
 }
 
+function log(
+  args: readonly string[],
+  readFile: (path: string) => string,
+  writeFile: (path: string, text: string) => void,
+): CliOutcome {
+  const as = takeOption(args, "--as");
+  const to = takeOption(as.rest, "--out");
+  const asked = readAsked(to.rest, readFile, {});
+  if ("code" in asked) return asked;
+  if (as.value !== "csv") return fail("--as takes csv.");
+  if (!to.value) return fail("Where to? Add --out PATH.");
+  if (asked.records.log.length === 0)
+    return fail("There is no logbook in this file. Save it from Road, with what was written.");
+  try {
+    writeFile(to.value, exportLog(asked.design, asked.records.log));
+  } catch {
+    return fail(`${to.value} could not be written.`);
+  }
+  return { code: 0, out: `${to.value}\n`, err: "" };
+}
+
 const EXPORTS = ["epanet", "parts", "cuts", "steps"] as const;
 
 function exportAs(
@@ -204,7 +227,7 @@ function exportAs(
   return { code: 0, out: `${out.value}\n`, err: "" };
 }
 
-type Asked = { readonly design: Design; readonly options: Options };
+type Asked = { readonly design: Design; readonly records: Records; readonly options: Options };
 
 // The design a command is about, and how it wants it told; or why that is not to be had.
 function readAsked(
@@ -220,9 +243,9 @@ function readAsked(
   } catch {
     return fail(`${cleanName(options.file)}: there is no such file, or it cannot be read.`);
   }
-  const { design: outcome } = parseFileText(text);
+  const { design: outcome, records } = parseFileText(text);
   if (!outcome.ok) return fail(`${cleanName(options.file)}: ${describeFault(outcome.faults[0]!)}`);
-  return { design: outcome.design, options };
+  return { design: outcome.design, records, options };
 }
 
 function toJson(design: Design, evaluation: ReturnType<typeof evaluate>) {

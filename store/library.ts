@@ -1,8 +1,9 @@
+import type { IDBPTransaction } from "idb";
 import { cleanName } from "@/core/design/cleanText";
 import type { Design } from "@/core/design/design";
 import type { Fault } from "@/core/design/faults";
 import { parseDesign } from "@/core/design/parseDesign";
-import type { Database, DesignRecord } from "./database";
+import type { Database, DesignRecord, Schema } from "./database";
 
 /** A design in the list; a damaged one stays in it with the reason, and its text can still be saved. */
 export type LibraryEntry = {
@@ -131,17 +132,33 @@ export async function restoreDesign(db: Database, id: string): Promise<boolean> 
 
 /** Takes a design out of the bin for good. */
 export async function destroyDesign(db: Database, id: string): Promise<void> {
-  const tx = db.transaction("designs", "readwrite");
-  if ((await tx.store.get(id))?.deletedAt !== undefined) await tx.store.delete(id);
+  const tx = db.transaction(["designs", "builds", "log"], "readwrite");
+  const designs = tx.objectStore("designs");
+  if ((await designs.get(id))?.deletedAt !== undefined) {
+    await designs.delete(id);
+    await dropRecords(tx, id);
+  }
   await tx.done;
+}
+
+type Whole = IDBPTransaction<Schema, ("designs" | "builds" | "log")[], "readwrite">;
+
+// What was built and written goes with its design, and not before.
+async function dropRecords(tx: Whole, id: string): Promise<void> {
+  await tx.objectStore("builds").delete(id);
+  const log = tx.objectStore("log");
+  for (const key of await log.index("designId").getAllKeys(id)) await log.delete(key);
 }
 
 /** Takes out of the bin for good what has waited its days. */
 export async function emptyBin(db: Database, now: number): Promise<void> {
-  const tx = db.transaction("designs", "readwrite");
-  for (const record of await tx.store.getAll()) {
+  const tx = db.transaction(["designs", "builds", "log"], "readwrite");
+  const designs = tx.objectStore("designs");
+  for (const record of await designs.getAll()) {
     const { id, deletedAt } = toSound(record);
-    if (deletedAt !== undefined && now - deletedAt > BIN_DAYS * DAY_MS) await tx.store.delete(id);
+    if (deletedAt === undefined || now - deletedAt <= BIN_DAYS * DAY_MS) continue;
+    await designs.delete(id);
+    await dropRecords(tx, id);
   }
   await tx.done;
 }

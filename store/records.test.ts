@@ -1,6 +1,7 @@
 import "fake-indexeddb/auto";
 import type { LogEntry } from "@/core/record/record";
 import { openDatabase } from "./database";
+import { destroyDesign } from "./library";
 import { createRecords } from "./records";
 
 const entry = (id: string): LogEntry => ({
@@ -43,6 +44,25 @@ test("a line that cannot be read does not take the others along", async () => {
   const one = createRecords(fresh("spoilt"));
   await one.open("kranich");
   expect(one.store.getState().log).toEqual([entry("y")]);
+});
+
+test("what is kept beside a design goes with it when it is taken out of the bin, and not before", async () => {
+  const open = fresh("gone");
+  const one = createRecords(open);
+  await one.open("kranich");
+  await one.addEntry(entry("a"));
+  await one.tickStep("hangTank:grey", "2026-05-01");
+  await one.open("otter");
+  await one.addEntry(entry("b"));
+  const db = await open();
+  const record = { id: "kranich", name: "Kranich", savedAt: 1, revision: 1, document: {} };
+  await db.put("designs", record);
+  await destroyDesign(db, "kranich");
+  expect((await one.read("kranich")).log).toHaveLength(1);
+  await db.put("designs", { ...record, deletedAt: 1 });
+  await destroyDesign(db, "kranich");
+  expect(await one.read("kranich")).toEqual({ build: { done: [], parts: {} }, log: [] });
+  expect((await one.read("otter")).log).toHaveLength(1);
 });
 
 test("a store that cannot be opened is said, not thrown", async () => {

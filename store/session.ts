@@ -403,7 +403,12 @@ export class Session {
     // a book that cannot be read must not hold the design back
     records.read(design.id).then(
       (beside) => hand(writeFileText(design, beside)),
-      () => hand(writeDesignText(design)),
+      () => {
+        hand(writeDesignText(design));
+        tell("The design is saved to a file. What was built and the logbook could not be read and are not in it.", {
+          tone: "warning",
+        });
+      },
     );
   }
 

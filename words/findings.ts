@@ -1,9 +1,10 @@
 import type { Design } from "@/core/design/design";
 import type { PartRef } from "@/core/design/part";
 import type { Finding, Severity } from "@/core/evaluate/findings";
-import type { Failure } from "@/core/gear/settings";
 import { LIMITS } from "@/core/rules/limitIds";
 import { describeAttitude } from "./attitudes";
+import type { FindingWords } from "./findingWords";
+import { describeGearFinding } from "./gearFindings";
 import { LOAD_NAMES, PORT_NAMES } from "./labels";
 import { formatLimit } from "./limits";
 import { describePort } from "./ports";
@@ -15,9 +16,6 @@ export const SEVERITY_NAMES: Readonly<Record<Severity, { readonly name: string; 
   should: { name: "Should", plain: "It works, but you'll regret it." },
   note: { name: "Note", plain: "Worth knowing." },
 };
-
-/** A finding in words: what is wrong, why it matters, what to do. */
-export type FindingWords = { readonly title: string; readonly why: string; readonly advice: string };
 
 const WEAKEST = { bolt: "the bolts", held: "the bolts sit in", strap: "the straps" } as const;
 
@@ -435,101 +433,20 @@ export function describeFinding(finding: Finding, design: Design, units: Units):
         advice: "Correct the use at the station Days, or carry more.",
       };
     case "seacockMissing":
-      return {
-        title: `${part} has no seacock`,
-        why:
-          finding.overMm < 0
-            ? `Heeled ${stands(finding.attitude)} it lies ${length(-finding.overMm)} under water. If its hose comes off, ${formatQuantity(finding.lps, "flow", units)} come in.`
-            : `At the worst it lies only ${length(finding.overMm)} over the water, and a wave is higher.`,
-        advice:
-          "Fit a ball valve that is rated for it, with its handle where a hand reaches it, and shut it when you leave her.",
-      };
     case "metalUnfit":
-      return {
-        title: `${part} is of the wrong metal`,
-        why: finding.isBrass
-          ? "Plain brass loses its zinc in water and breaks off one day."
-          : "Stainless pits where it lies under water without air.",
-        advice:
-          "Use bronze, brass that keeps its zinc, or a rated composite, and one metal family for fitting, valve and tail.",
-      };
     case "clampsFew":
-      return {
-        title: `${part} wants two clamps`,
-        why: `There ${finding.clamps === 1 ? "is one" : "are none"}; one that breaks lets the hose off.`,
-        advice: "Fit two clamps, screws on opposite sides, where the tail is long enough for both.",
-      };
     case "loopLow":
-      return {
-        title: `${part} stands too low`,
-        why:
-          finding.overMm < 0
-            ? `Heeled at the worst its top lies ${length(-finding.overMm)} under water: the sea runs straight over it.`
-            : `Heeled at the worst its top stands ${length(finding.overMm)} over the water; ${length(finding.wantedMm)} are asked for.`,
-        advice: "Lead the hose higher, near the middle of the boat, with the valve at the very top.",
-      };
     case "gearPortOpen":
-      return {
-        title: `${part} has an open port`,
-        why: `Nothing is joined to: ${finding.ports}. It is reckoned as shut.`,
-        advice: "Put a hose on it, or take the piece out.",
-      };
     case "pumpCurveRises":
-      return {
-        title: `The curve of ${part} rises`,
-        why: "It would give more pressure at more flow, which no pump does. A straight line is reckoned instead.",
-        advice: "Read the three points of its curve again: shut off is the highest pressure.",
-      };
     case "uvBlind":
-      return {
-        title: `No light comes through at ${part}`,
-        why: "A transmittance of nothing means no dose at all.",
-        advice: "Measure the water at 254 nm, or leave the field empty to reckon with a usual figure.",
-      };
     case "floatReversed":
-      return {
-        title: `The float of ${part} is the wrong way round`,
-        why: "It would switch off higher than it switches on.",
-        advice: "Set the upper point over the lower one.",
-      };
     case "filterOrder":
-      return {
-        title: `${part} is finer than ${finding.otherName} behind it`,
-        why: "The fine one takes all the dirt and clogs; the coarse one has nothing left to do.",
-        advice: "Put the coarser filter first.",
-      };
     case "pumpsInRow":
-      return {
-        title: `${part} pumps into ${finding.otherName}`,
-        why: "Two pumps in a row hunt: each one's switch reads the other's pressure.",
-        advice: "Let one of them do it, or put a tank between.",
-      };
     case "waterFouled":
-      return {
-        title: `${capitalise(WATERS_SHORT[finding.water])} water can get to ${part}`,
-        why: `${describeState(finding)} ${finding.fromName ?? "It"} has an open way to it.`,
-        advice:
-          "Part the two waters by an air gap: fill the loop by a hose that ends over its water. One valve is no protection.",
-      };
     case "seaComesIn":
-      return {
-        title: `The sea can come in through ${part}`,
-        why: describeState(finding),
-        advice:
-          "Take the hose up over the worst heeled waterline with a vented loop at its top, and shut the seacock when you leave her.",
-      };
     case "pumpRunsDry":
-      return {
-        title: `${part} can run dry`,
-        why: `${describeState(finding)} No water comes to it.`,
-        advice: "Open what is shut before it, or let its switch see the flow.",
-      };
     case "pumpDeadHead":
-      return {
-        title: `${part} can pump against a shut line`,
-        why: `${describeState(finding)} Nothing is open behind it, and nothing cuts it out.`,
-        advice: "Fit a pressure switch or a relief valve.",
-      };
+      return describeGearFinding(finding, { part, length, stands, units });
     case "endsOnGround":
       return {
         title: `${part} lets waste water fall on the ground`,
@@ -614,32 +531,6 @@ function describeTankPort(tankId: string, portId: string, design: Design): strin
   const port = tank?.ports.find((p) => p.id === portId);
   return port && tank ? `${tank.name}, ${lowerFirst(describePort(tank, port, design))}` : portId;
 }
-
-type InState = { readonly stateName: string; readonly failure: Failure | null; readonly failedName: string | null };
-
-// In which state, and what has to fail for it.
-function describeState({ stateName, failure, failedName }: InState): string {
-  if (!failure) return `In the state “${stateName}” it needs no failure.`;
-  return `In the state “${stateName}”, with ${describeFailure(failure, failedName ?? "")}.`;
-}
-
-export function describeFailure(failure: Failure, name: string): string {
-  switch (failure.kind) {
-    case "stuck":
-      return `${name} stuck ${failure.at === "a" || failure.at === "b" ? `on way ${failure.at.toUpperCase()}` : failure.at}`;
-    case "leaksBack":
-      return `${name} leaking back`;
-    case "leftOn":
-      return `${name} left on`;
-    case "leftOpen":
-      return `${name} left open`;
-    case "powerLost":
-      return "the power gone";
-  }
-}
-
-const WATERS_SHORT = { grey: "grey", black: "black", fresh: "fresh", loop: "loop", sea: "sea" } as const;
-const capitalise = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
 

@@ -1,6 +1,5 @@
 import { cleanName } from "@/core/design/cleanText";
 import { MOST_FILE_BYTES } from "@/core/record/file";
-import { records } from "@/store/records";
 import { openBrowserStore, Session } from "@/store/session";
 import type { Theme } from "@/store/state";
 import { view as look, tell, workbench } from "@/store/workbench";
@@ -27,7 +26,11 @@ export const session = new Session({
   now: () => Date.now(),
   readSample,
   download,
-  records,
+  // they come when a file is saved or opened, and not with the page
+  records: {
+    read: async (id) => (await import("@/store/records")).records.read(id),
+    adopt: async (id, beside) => (await import("@/store/records")).records.adopt(id, beside),
+  },
   persist: () => void navigator.storage?.persist?.().catch(() => false),
   slip: {
     read: () => localStorage.getItem(SLIP_KEY),
