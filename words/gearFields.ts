@@ -8,7 +8,7 @@ export type GearField = {
   readonly help?: string;
 };
 
-/** L/min are kept, and shown as any flow. */
+/** Kept in L/min, shown in the flow unit of the reader. */
 const LPM = { quantity: "flow", times: 60 } as const;
 const KPA = { quantity: "waterPressure" } as const;
 

@@ -34,7 +34,6 @@ export type TankSection = {
   readonly marks: readonly SectionPoint[];
   /** What the gauge shows now, L; null without a sender. */
   readonly shownL: number | null;
-  readonly lowH: number;
 };
 
 const MARKS = 5;
@@ -99,7 +98,6 @@ export function layOutTankSection(
     }),
     marks: sender ? listMarks(sender.kind, sender.lowMm, sender.highMm).map((z) => toMark(up, axis, sender, z)) : [],
     shownL: sender ? computeShownL(tank, sender, attitude, litres) : null,
-    lowH: field.lowestMm,
   };
 }
 

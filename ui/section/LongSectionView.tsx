@@ -14,6 +14,7 @@ import { DrawingTools, TOOLS_CORNER } from "../drawing/DrawingTools";
 import { Hatches } from "../drawing/Hatches";
 import { Paper } from "../drawing/Stroke";
 import { findShownDrain, findShownResult, HITS } from "../drawing/shown";
+import { TankLevelHandle } from "../drawing/TankLevelHandle";
 import { useFrame } from "../drawing/useFrame";
 import { useZoom } from "../drawing/useZoom";
 import { type Bounds, EXAGGERATIONS, fitView, type View } from "../drawing/view";
@@ -24,7 +25,6 @@ import { SectionHandles } from "./SectionHandles";
 import { SectionLabels } from "./SectionLabels";
 import { SectionScenery } from "./SectionScenery";
 import { SectionTank } from "./SectionTank";
-import { TankLevelHandle } from "./TankLevelHandle";
 
 const SectionPour = dynamic(() => import("../pour/SectionPour").then((module) => module.SectionPour), { ssr: false });
 
@@ -135,7 +135,7 @@ export function LongSectionView() {
             {evaluation?.findings.some(({ code }) => HITS.has(code)) && <SectionMarks layout={layout} view={view} />}
             {ghost && <SectionGhost layout={ghost} view={view} />}
             <SectionHandles layout={layout} view={view} />
-            <TankLevelHandle layout={layout} view={view} />
+            {layout.tank && <TankLevelHandle tank={layout.tank} view={view} />}
           </>
         )}
       </svg>

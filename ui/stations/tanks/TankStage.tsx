@@ -1,5 +1,5 @@
 "use client";
-import { type PointerEvent, useId, useMemo, useRef, useState } from "react";
+import { useId, useMemo, useRef, useState } from "react";
 import { isLevel } from "@/core/attitude/attitude";
 import type { Tank } from "@/core/design/plumbing";
 import { buildNetwork } from "@/core/falls/network";
@@ -20,9 +20,10 @@ import { Handle, type Pull } from "../../drawing/Handle";
 import { Hatches } from "../../drawing/Hatches";
 import { Outline, Paper, Stroke } from "../../drawing/Stroke";
 import { findShownTank } from "../../drawing/shown";
+import { TankLevelHandle } from "../../drawing/TankLevelHandle";
 import { useFrame } from "../../drawing/useFrame";
 import { useZoom } from "../../drawing/useZoom";
-import { type Bounds, fitView, listPoints, roundPx, toPoints, type View } from "../../drawing/view";
+import { type Bounds, fitView, listPoints, toPoints, type View } from "../../drawing/view";
 import { Button } from "../../kit/Button";
 import { Figure } from "../../kit/Figure";
 import { StagePick } from "../../kit/StagePick";
@@ -141,7 +142,7 @@ function TankSheet({ tank }: { readonly tank: Tank }) {
                   />
                 );
               })}
-              <Level section={section} view={view} share={share} />
+              <TankLevelHandle tank={section} view={view} />
             </>
           )}
         </svg>
@@ -343,59 +344,6 @@ function Gauge({ tank, section, view, units, litres }: GaugeProps) {
       >
         {`true ${formatQuantity(litres, "volume", units)}`}
       </HaloText>
-    </g>
-  );
-}
-
-/** The level, pulled by hand between empty and full: a way of looking, not an edit. */
-function Level({
-  section,
-  view,
-  share,
-}: {
-  readonly section: TankSection;
-  readonly view: View;
-  readonly share: number;
-}) {
-  const start = useRef<{ y: number; share: number } | null>(null);
-  const right = Math.max(...section.outline.map((p) => p.s));
-  const spanPx = Math.max(1, (section.fullH - section.lowH) * view.ky);
-  const set = (value: number) => look({ fillShare: clamp(value, 0, 1) });
-  const [x, y] = [roundPx(view.x(right) - 4), roundPx(view.y(share > 0 ? section.waterH : section.lowH))];
-  const onPointerMove = (event: PointerEvent<SVGGElement>) => {
-    if (start.current) set(start.current.share + (start.current.y - event.clientY) / spanPx);
-  };
-  const letGo = () => {
-    start.current = null;
-  };
-  return (
-    <g
-      role="slider"
-      tabIndex={0}
-      aria-label="Water in the tank"
-      aria-valuemin={0}
-      aria-valuemax={100}
-      aria-valuenow={Math.round(share * 100)}
-      aria-valuetext={`${Math.round(share * 100)} % of full`}
-      className="handle"
-      onPointerDown={(event) => {
-        event.stopPropagation();
-        event.currentTarget.setPointerCapture(event.pointerId);
-        start.current = { y: event.clientY, share };
-      }}
-      onPointerMove={onPointerMove}
-      onPointerUp={letGo}
-      onLostPointerCapture={letGo}
-      onKeyDown={(event) => {
-        const by = { ArrowUp: 0.02, ArrowDown: -0.02, PageUp: 0.2, PageDown: -0.2, Home: -1, End: 1 }[event.key];
-        if (by === undefined) return;
-        event.preventDefault();
-        set(share + by);
-      }}
-    >
-      <title>Water in the tank: pull to fill or empty</title>
-      <circle className="halo" cx={x - 6} cy={y} r={15} />
-      <polygon className="grip" points={`${x},${y} ${x - 13},${y - 7} ${x - 13},${y + 7}`} />
     </g>
   );
 }

@@ -1,17 +1,22 @@
 "use client";
 import { type PointerEvent, useRef } from "react";
 import { clamp } from "@/core/quantity/tolerance";
-import type { LongSection } from "@/core/section/sectionLayout";
+import type { SectionPoint } from "@/core/section/sectionLayout";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
-import { roundPx, type View } from "../drawing/view";
+import { roundPx, type View } from "./view";
+
+type Props = {
+  /** The inside as it stands, with the surface now and when full, mm. */
+  readonly tank: { readonly outline: readonly SectionPoint[]; readonly waterH: number; readonly fullH: number };
+  readonly view: View;
+};
 
 /** The water in the tank, pulled up and down between empty and full. It is a way of looking, not an edit. */
-export function TankLevelHandle({ layout, view }: { readonly layout: LongSection; readonly view: View }) {
+export function TankLevelHandle({ tank, view }: Props) {
   const share = useWorkbench((state) => state.fillShare);
   const start = useRef<{ y: number; share: number } | null>(null);
-  if (!layout.tank) return null;
-  const { outline, waterH, fullH } = layout.tank;
+  const { outline, waterH, fullH } = tank;
   const lowH = Math.min(...outline.map((p) => p.h));
   const right = Math.max(...outline.map((p) => p.s));
   const spanPx = Math.max(1, (fullH - lowH) * view.ky);
@@ -19,6 +24,9 @@ export function TankLevelHandle({ layout, view }: { readonly layout: LongSection
   const [x, y] = [roundPx(view.x(right) - 3), roundPx(view.y(share > 0 ? waterH : lowH))];
   const onPointerMove = (event: PointerEvent<SVGGElement>) => {
     if (start.current) set(start.current.share + (start.current.y - event.clientY) / spanPx);
+  };
+  const letGo = () => {
+    start.current = null;
   };
   return (
     <g
@@ -36,9 +44,8 @@ export function TankLevelHandle({ layout, view }: { readonly layout: LongSection
         start.current = { y: event.clientY, share };
       }}
       onPointerMove={onPointerMove}
-      onPointerUp={() => {
-        start.current = null;
-      }}
+      onPointerUp={letGo}
+      onLostPointerCapture={letGo}
       onKeyDown={(event) => {
         const by = { ArrowUp: 0.02, ArrowDown: -0.02, PageUp: 0.2, PageDown: -0.2, Home: -1, End: 1 }[event.key];
         if (by === undefined) return;
