@@ -157,9 +157,9 @@ export const FORMULA_WORDS: Readonly<Record<FormulaId, FormulaWords>> = {
   },
   sealDrying: {
     title: "Until the trap is dry",
-    sum: "T = 2 H / e",
-    symbols: { H: "seal standing level", e: "evaporation a week", T: "weeks unused" },
-    plain: "Both legs dry alike, so the seal loses half of it. Pour a glass of water in before you leave it standing.",
+    sum: "T = H / e",
+    symbols: { H: "seal standing level", e: "how far the seal falls in a week", T: "weeks unused" },
+    plain: "Pour a glass of water in before you leave it standing, or a cup of cooking oil for the winter.",
   },
   pondedWater: {
     title: "Water left standing",
@@ -261,17 +261,18 @@ export const FORMULA_WORDS: Readonly<Record<FormulaId, FormulaWords>> = {
   },
   sealFrost: {
     title: "Until the trap freezes",
-    sum: "t = (m c / U A) ln((10 °C − Ta) / (0 − Ta));  m = ρ π D²/4 (2 H + s);  A = π d (2 H + s)",
+    sum: "t = (m c / h A) ln((T0 − Ta) / (0 − Ta));  m = ρ π D²/4 (2 H + s);  A = π d (2 H + s)",
     symbols: {
       H: "seal standing level",
       s: "legs of the trap apart",
       D: "bore",
       d: "outside of the pipe",
+      h: "heat from the pipe to the air",
       Ta: "air on a cold night",
       t: "until its water is at freezing point",
     },
     plain:
-      "A bare trap under the floor, in still air. Wind halves the time; lagging makes it longer and does not stop it.",
+      "A bare trap under the floor. A breeze more than halves the time; lagging makes it longer and does not stop it.",
   },
   tankFreezing: {
     title: "Until the tank is at freezing point",
@@ -286,15 +287,16 @@ export const FORMULA_WORDS: Readonly<Record<FormulaId, FormulaWords>> = {
     plain: "The heat leaves through walls and lagging, the slower the nearer the water is to the air. Wind is quicker.",
   },
   tankIce: {
-    title: "From freezing point to a tenth of ice",
-    sum: "t = 0.1 m L / (UA (0 − Ta))",
+    title: "From freezing point until ice does harm",
+    sum: "t = s m L / (UA (0 − Ta))",
     symbols: {
+      s: "share that is ice then",
       m: "water in it",
       UA: "heat it loses for each degree",
       Ta: "air on a cold night",
-      t: "until a tenth of it is ice",
+      t: "until so much of it is ice",
     },
-    plain: "A tenth is ice at the walls: gauge, valve and ports are stuck by then.",
+    plain: "It freezes from the walls: by then gauge, valve and ports are stuck.",
   },
   padPower: {
     title: "Pad that holds the tank",

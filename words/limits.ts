@@ -40,6 +40,29 @@ export const LIMIT_NAMES: Readonly<Record<LimitId, { readonly name: string; read
     plain: "Also to the exhaust, whose stream must not blow into it.",
   },
   nightAir: { name: "Air on a cold night", plain: "Against this the freezing of traps and pipes is worked out." },
+  nightWind: {
+    name: "Wind on that night",
+    plain: "0 is still air. It takes the heat off pipes and walls faster: a breeze of 3 m/s more than doubles it.",
+  },
+  duskWater: { name: "Water at dusk", plain: "How warm traps and tanks are when the cold night begins." },
+  iceShare: {
+    name: "Ice that does harm",
+    plain: "Share of the water that is ice when gauge, valve and ports are stuck.",
+  },
+  heldWater: { name: "Heater holds the water at", plain: "What the pad keeps the tank at all night." },
+  waterFilm: {
+    name: "Heat from water to wall",
+    plain: "Film inside a lagged tank. Still water passes on about 100; more is on the safe side.",
+  },
+  foamConductivity: {
+    name: "Conductivity of the foam",
+    plain: "Off its data sheet: closed foam 0.034, wet foam several times that.",
+  },
+  airTemperature: { name: "Air in the breather", plain: "Colder air is heavier and harder to draw through a pipe." },
+  altitude: {
+    name: "Height over the sea",
+    plain: "Thinner air passes a breather more easily: reckon with the lowest place.",
+  },
   breakover: {
     name: "Breakover angle",
     plain: "The ridge between the axles that the rig still crosses without touching.",
@@ -65,7 +88,10 @@ export const LIMIT_NAMES: Readonly<Record<LimitId, { readonly name: string; read
   },
   sealInUse: { name: "Seal that must survive use", plain: "What should be left in a trap after driving and dumping." },
   drivingPush: { name: "Push while driving", plain: "Braking and cornering, as a share of gravity." },
-  evaporation: { name: "Evaporation from a trap, a week", plain: "In summer and dry air it is several times as much." },
+  evaporation: {
+    name: "Trap dries out by, a week",
+    plain: "How far the seal falls unused. In summer and dry air it is several times as much: see the sum for drying.",
+  },
   tankUse: { name: "Least share of the tank in use", plain: "Below this the inlet or vent sits too low for the tank." },
 };
 

@@ -146,10 +146,10 @@ export const SUM_WORDS: Readonly<Record<SumId, SumWords>> = {
   },
   sealDrying: {
     title: "How long a trap keeps from drying out",
-    formula: "T = 2 H/e",
-    terms: { ...SEAL, e: "what dries off in a week" },
+    formula: "T = H/e",
+    terms: { ...SEAL, e: "how far the seal falls in a week" },
     result: "weeks",
-    source: "Both surfaces fall together; common practice, no source",
+    source: "Common practice, no source: the house figure is the fall of the seal itself",
     plain: "Before laying up pour in a cup of cooking oil, or antifreeze that is no poison.",
   },
   trapArm: {

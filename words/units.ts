@@ -105,6 +105,12 @@ export function formatParts(value: number, quantity: Quantity, units: Units): Fi
       return pick(part(formatNumber(value / 100, 0), "cm²"), part(formatNumber(value / MM_PER_IN ** 2, 1), "sq in"));
     case "heatLoss":
       return part(formatNumber(value, 2), "W/K");
+    case "film":
+      return part(formatNumber(value, 0), "W/m²K");
+    case "conductivity":
+      return part(formatNumber(value, 3), "W/mK");
+    case "altitude":
+      return pick(part(formatNumber(value, 0), "m"), part(formatNumber((value * 1000) / MM_PER_FT, 0), "ft"));
     case "power":
       return part(formatNumber(value, 0), "W");
     case "waterPressure":
@@ -201,6 +207,12 @@ export function parseQuantity(text: string, quantity: Quantity, units: Units): R
       return parseTemperature(text, imperial);
     case "heatLoss":
       return parseWithUnit(text, { "w/k": 1 }, "w/k");
+    case "film":
+      return parseWithUnit(text.replace("²", "2"), { "w/m2k": 1 }, "w/m2k");
+    case "conductivity":
+      return parseWithUnit(text, { "w/mk": 1 }, "w/mk");
+    case "altitude":
+      return parseWithUnit(text, { m: 1, ft: MM_PER_FT / 1000 }, imperial ? "ft" : "m");
     case "power":
       return parseWithUnit(text, { w: 1 }, "w");
     case "waterPressure":

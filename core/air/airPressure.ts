@@ -1,13 +1,16 @@
+import { type AirState, USUAL_AIR } from "./airState";
 import { computeFrictionFactor } from "./friction";
-
-/** Air at 20 °C: density, kg/m³, and viscosity, Pa s [P: standard tables, from memory, 97 %]. */
-const AIR_DENSITY = 1.204;
-const AIR_VISCOSITY = 1.81e-5;
 
 /** Wall of drawn plastic, m [T]. */
 const PLASTIC_ROUGHNESS_M = 1.5e-6;
 
-export type AirPipe = { readonly boreM: number; readonly lengthM: number; readonly lossK: number };
+/** A stretch of a breather; its air is the usual one where none is named. */
+export type AirPipe = {
+  readonly boreM: number;
+  readonly lengthM: number;
+  readonly lossK: number;
+  readonly air?: AirState;
+};
 
 /** Pipes one after the other from a tank to the open. */
 export type Airway = readonly AirPipe[];
@@ -22,10 +25,13 @@ export const computeAirwayPressurePa = (flowM3PerS: number, airway: Airway): num
  * Source: Darcy and Weisbach [C].
  * Example: 0.8 L/s through 2 m of 9.5 mm, ΣK 1.5 → 669 Pa; of 12.7 mm → 177 Pa.
  */
-export function computeAirPressurePa(flowM3PerS: number, { boreM, lengthM, lossK }: AirPipe): number {
+export function computeAirPressurePa(
+  flowM3PerS: number,
+  { boreM, lengthM, lossK, air: { density, viscosity } = USUAL_AIR }: AirPipe,
+): number {
   if (flowM3PerS <= 0) return 0;
   const velocity = flowM3PerS / ((Math.PI / 4) * boreM ** 2);
-  const reynolds = (AIR_DENSITY * velocity * boreM) / AIR_VISCOSITY;
+  const reynolds = (density * velocity * boreM) / viscosity;
   const f = computeFrictionFactor(reynolds, PLASTIC_ROUGHNESS_M / boreM);
-  return ((f * lengthM) / boreM + lossK) * ((AIR_DENSITY * velocity ** 2) / 2);
+  return ((f * lengthM) / boreM + lossK) * ((density * velocity ** 2) / 2);
 }

@@ -44,7 +44,7 @@ export function computeLeastBreatherBoreM(
   headM: number,
   outletBoreM: number,
   mostPa: number,
-  { lengthM, lossK }: Omit<AirPipe, "boreM">,
+  rest: Omit<AirPipe, "boreM">,
   cd = OUTLET_CD,
 ): number {
   const flow = computeOutletFlow(headM, outletBoreM, 0, cd);
@@ -52,7 +52,7 @@ export function computeLeastBreatherBoreM(
   let high = 0.2;
   for (let i = 0; i < 50; i++) {
     const middle = (low + high) / 2;
-    if (computeAirPressurePa(flow, { boreM: middle, lengthM, lossK }) > mostPa) low = middle;
+    if (computeAirPressurePa(flow, { ...rest, boreM: middle }) > mostPa) low = middle;
     else high = middle;
   }
   return high;

@@ -89,6 +89,7 @@ export function computeTankAir(
 const sumAirway = (airway: Airway): Omit<AirPipe, "boreM"> => ({
   lengthM: airway.reduce((sum, { lengthM }) => sum + lengthM, 0),
   lossK: airway.reduce((sum, { lossK }) => sum + lossK, 0),
+  ...(airway[0]?.air ? { air: airway[0].air } : {}),
 });
 
 /** Suction or pressure, Pa, that one tank's air puts on another through the breather they share. */

@@ -5,6 +5,7 @@ import { measureTurnDeg } from "../parts/turns";
 import { mmToM } from "../quantity/convert";
 import { createRecall } from "../quantity/recall";
 import type { AirPipe } from "./airPressure";
+import { readAir } from "./airState";
 
 /** Losses in velocity heads: in at one end and out at the other; a mesh; a right angle; through the side of a tee [T]. */
 const ENTRY_K = 0.5;
@@ -50,6 +51,7 @@ export function buildVentPath(design: Design, vent: Vent): VentPath {
   const tank = design.tanks.find((t) => t.id === vent.fromTank)!;
   const port = tank.ports.find((p) => p.id === vent.fromPort)!;
   const chain = followVent(design, vent);
+  const air = readAir(design.rules);
   const pointsMm: Vec3[] = [add(tank.atMm, port.atMm)];
   const refs = [{ lineId: vent.id, point: -1 }];
   const stretches = chain.map((line, i): VentStretch => {
@@ -66,7 +68,12 @@ export function buildVentPath(design: Design, vent: Vent): VentPath {
     const ends = (i === 0 ? ENTRY_K : 0) + (to.kind === "openAir" ? EXIT_K + (to.hasMesh ? MESH_K : 0) : TEE_K);
     return {
       lineId: line.id,
-      pipe: { boreM: mmToM(line.pipe.innerMm), lengthM: mmToM(measureCourse(course)), lossK: ends + sumBends(course) },
+      pipe: {
+        boreM: mmToM(line.pipe.innerMm),
+        lengthM: mmToM(measureCourse(course)),
+        lossK: ends + sumBends(course),
+        air,
+      },
     };
   });
   return { vent, tank, chain, pointsMm, refs, stretches };

@@ -10,6 +10,7 @@ import { buildNetwork, type Network } from "../falls/network";
 import { computePonds } from "../falls/ponding";
 import { listPassages } from "../fit/passages";
 import { measureRampAngles } from "../fit/rampAngles";
+import { readNight } from "../frost/night";
 import { measureCapacityL } from "../geometry/solid";
 import { toCodeBoreMm } from "../parts/pipes";
 import { createRecall } from "../quantity/recall";
@@ -219,7 +220,7 @@ function computeRisks(design: Surroundings, path: DrainPath, trap: Trap | null):
   const { sealMm } = trap;
   const inLine = trap !== drain.trap;
   const atMm = inLine ? drain.bendsMm[drain.lineTrap!.bend]! : nodesMm[0]!;
-  const nightC = lookUpValue(rules, "nightAir");
+  const night = readNight(rules);
   return {
     ...risks,
     afterSiphonMm: computeSealAfterSiphonMm(
@@ -227,7 +228,7 @@ function computeRisks(design: Surroundings, path: DrainPath, trap: Trap | null):
       measureArmFallMm(path, inLine ? drain.lineTrap!.bend + 1 : 0),
       pipe.innerMm,
     ),
-    frostHours: atMm.z < 0 ? computeTrapFrostHours(trap, pipe, nightC) : null,
+    frostHours: atMm.z < 0 ? computeTrapFrostHours(trap, pipe, night) : null,
   };
 }
 

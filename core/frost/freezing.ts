@@ -4,9 +4,6 @@ import { SECONDS_PER_HOUR } from "../quantity/convert";
 const WATER_HEAT = 4186;
 const ICE_HEAT = 334_000;
 
-/** Bare plastic in still air gives off this much, W/(m² K) [T]. */
-export const BARE_LOSS = 9;
-
 /** A body of water that loses its heat to the air around it. */
 export type Cooling = {
   readonly massKg: number;

@@ -3,8 +3,8 @@ import type { PartRef } from "../design/part";
 import type { Port } from "../design/plumbing";
 import type { Evaluation } from "../evaluate/evaluation";
 import { MM3_PER_L } from "../quantity/convert";
-import { lookUpValue } from "../rules/lookUpLimit";
-import { BARE_LOSS, computeHoursToFreezing } from "./freezing";
+import { computeHoursToFreezing } from "./freezing";
+import { type Night, readNight } from "./night";
 import { computeTankFrost } from "./tankFrost";
 
 /** A body of water out in the cold, and the hours until it is at 0 °C. */
@@ -16,27 +16,25 @@ export type FrostPart = {
   readonly hours: number;
 };
 
-/** So warm is the water when the night begins, °C [T]. */
-export const DUSK_C = 10;
 /** A valve holds as much as its bore over this many bores of length [T]. */
 const VALVE_BORES = 2.5;
 
 /**
  * What freezes on the night of the rules, the thinnest first: dump valves, traps and sags under the floor, tanks so full
- * as a share in [0, 1] says. Empty where the night does not freeze. Bodies of bare plastic in still air [C on T].
+ * as a share in [0, 1] says. Empty where the night does not freeze. Bodies of bare plastic in the wind of the rules [C on T].
  */
 export function listFrostParts(design: Design, evaluation: Evaluation, fillShare: number): FrostPart[] {
-  const airC = lookUpValue(design.rules, "nightAir");
-  if (airC >= 0) return [];
+  const night = readNight(design.rules);
+  if (night.airC >= 0) return [];
   const parts: FrostPart[] = [];
   for (const tank of design.tanks) {
     for (const port of tank.ports) {
       if (port.kind !== "outlet") continue;
-      parts.push({ kind: "valve", at: { kind: "port", tankId: tank.id, id: port.id }, ...chillValve(port, airC) });
+      parts.push({ kind: "valve", at: { kind: "port", tankId: tank.id, id: port.id }, ...chillValve(port, night) });
     }
     if (fillShare > 0) {
       const full = evaluation.tanks.find(({ tankId }) => tankId === tank.id)?.level.litres ?? 0;
-      const hours = computeTankFrost(tank, fillShare, DUSK_C, airC).hoursToFreezing ?? 0;
+      const hours = computeTankFrost(tank, fillShare, night).hoursToFreezing ?? 0;
       parts.push({ kind: "tank", at: { kind: "tank", id: tank.id }, litres: full * fillShare, hours });
     }
   }
@@ -49,24 +47,24 @@ export function listFrostParts(design: Design, evaluation: Evaluation, fillShare
       const leg = legs[pond.legIndex];
       if (!leg || pond.legIndex >= ownLegs || leg.to.z >= 0 || pond.litres <= 0) continue;
       const at = { kind: "leg", lineId, index: pond.legIndex } as const;
-      parts.push({ kind: "sag", at, litres: pond.litres, hours: chillSag(pond.litres, leg.pipe.innerMm, airC) });
+      parts.push({ kind: "sag", at, litres: pond.litres, hours: chillSag(pond.litres, leg.pipe.innerMm, night) });
     }
   }
   return parts.sort((a, b) => a.hours - b.hours);
 }
 
-function chillValve({ boreMm, valve }: Port, airC: number): { readonly litres: number; readonly hours: number } {
+function chillValve({ boreMm, valve }: Port, night: Night): { readonly litres: number; readonly hours: number } {
   const bore = valve?.boreMm ?? boreMm;
   const lengthMm = VALVE_BORES * bore;
   const litres = ((Math.PI / 4) * bore ** 2 * lengthMm) / MM3_PER_L;
-  const lossWPerK = (BARE_LOSS * Math.PI * bore * lengthMm) / 1e6;
-  return { litres, hours: computeHoursToFreezing({ massKg: litres, lossWPerK, startC: DUSK_C, airC }) ?? 0 };
+  const lossWPerK = (night.outerFilm * Math.PI * bore * lengthMm) / 1e6;
+  return { litres, hours: computeHoursToFreezing({ ...night, massKg: litres, lossWPerK }) ?? 0 };
 }
 
 // Water lies in a sag about half the bore deep; it loses heat through the half of the pipe it wets.
-function chillSag(litres: number, boreMm: number, airC: number): number {
+function chillSag(litres: number, boreMm: number, night: Night): number {
   const lengthMm = (litres * MM3_PER_L) / ((Math.PI / 8) * boreMm ** 2);
-  const lossWPerK = (BARE_LOSS * (Math.PI / 2) * boreMm * lengthMm) / 1e6;
+  const lossWPerK = (night.outerFilm * (Math.PI / 2) * boreMm * lengthMm) / 1e6;
   // the list is of a night that freezes
-  return computeHoursToFreezing({ massKg: litres, lossWPerK, startC: DUSK_C, airC }) ?? 0;
+  return computeHoursToFreezing({ ...night, massKg: litres, lossWPerK }) ?? 0;
 }

@@ -74,6 +74,14 @@ const BUILDERS: RulePack = {
   // so that what comes out is not breathed in again
   ventEndGap: { bands: flat(600), standing: "T", source: "builders" },
   nightAir: { bands: flat(-10), standing: "T", source: "builders" },
+  nightWind: { bands: flat(0), standing: "T", source: "builders" },
+  duskWater: { bands: flat(10), standing: "T", source: "builders" },
+  iceShare: { bands: flat(0.1), standing: "T", source: "builders" },
+  heldWater: { bands: flat(3), standing: "T", source: "builders" },
+  waterFilm: { bands: flat(100), standing: "T", source: "builders" },
+  foamConductivity: { bands: flat(0.034), standing: "T", source: "builders" },
+  airTemperature: { bands: flat(20), standing: "T", source: "builders" },
+  altitude: { bands: flat(0), standing: "T", source: "builders" },
   // a ferry's ramp, a kerb, a gateway
   breakover: { bands: flat(8), standing: "T", source: "builders" },
   rampEnd: { bands: flat(8), standing: "T", source: "builders" },

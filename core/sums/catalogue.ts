@@ -256,7 +256,7 @@ const BODIES: Readonly<Record<SumId, Body>> = {
     result: { name: "T", quantity: "weeks" },
     standing: "T",
     compute: (v) => computeDryWeeks(of(v, "H"), of(v, "e")),
-    example: { values: { H: 50, e: 2.5 }, result: 40, within: 1e-9 },
+    example: { values: { H: 50, e: 2.5 }, result: 20, within: 1e-9 },
   },
   trapArm: {
     terms: [bore(36.4), t("S", "slope", 0.1, 2_000, 20)],

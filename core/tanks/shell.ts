@@ -10,14 +10,18 @@ const DENSITY: Readonly<Record<Material, number>> = {
   grp: 1_700,
 };
 
-/** Surface of a solid, m²: its two ends and what its outline sweeps along the axis [C]. */
-export function measureSurfaceM2(solid: Solid): number {
+/**
+ * Surface of a solid, m², grown by so many mm ≥ 0 on every side: its two ends and what its outline sweeps along the axis.
+ * A box is exact; a grown outline is taken with the corners of a box, which is more than a round one has [C].
+ */
+export function measureSurfaceM2(solid: Solid, growMm = 0): number {
   const { lengthMm, profileMm } = toPrism(solid);
   const aroundMm = profileMm.reduce((sum, p, i) => {
     const q = profileMm[(i + 1) % profileMm.length]!;
     return sum + Math.hypot(q.u - p.u, q.v - p.v);
   }, 0);
-  return (2 * Math.abs(measureSignedArea(profileMm)) + aroundMm * lengthMm) / 1e6;
+  const endMm2 = Math.abs(measureSignedArea(profileMm)) + aroundMm * growMm + 4 * growMm ** 2;
+  return (2 * endMm2 + (aroundMm + 8 * growMm) * (lengthMm + 2 * growMm)) / 1e6;
 }
 
 /** Weight of an empty tank, kg: its surface times its wall; fittings and straps come on top [C on P]. */

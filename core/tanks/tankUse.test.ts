@@ -4,6 +4,7 @@ import { DEMO_NAMES, readDemo } from "@/tests/demoRigs";
 import { computeUp, LEVEL } from "../attitude/attitude";
 import { createPort } from "../design/createPort";
 import { SENDER_KINDS, type Sender, type Tank } from "../design/plumbing";
+import { readNight } from "../frost/night";
 import { computeTankFrost, computeWallLoss } from "../frost/tankFrost";
 import { measureCapacityL, measureExtent, type Solid } from "../geometry/solid";
 import { buildHeightField, measureVolumeBelowL } from "../geometry/volumeBelow";
@@ -199,11 +200,12 @@ test.each(DEMO_NAMES)("%s: axles and sides each carry all of the tanks together"
 
 // Computed; the figures of the trade's handbook: films 10 and 100, 5 mm of 0.4, 20 mm of 0.034.
 test("a lagged wall loses 1.407 W/m²K, bare 9; lagging never makes a tank freeze sooner", () => {
-  expect(computeWallLoss(5, 0.4, 20)).toBeCloseTo(1.407, 3);
-  expect(computeWallLoss(5, 0.4, 0)).toBe(9);
+  expect(computeWallLoss(5, 0.4, 20, { innerFilm: 100, outerFilm: 10, foamK: 0.034 })).toBeCloseTo(1.407, 3);
+  expect(computeWallLoss(5, 0.4, 0, { innerFilm: 100, outerFilm: 9, foamK: 0.034 })).toBe(9);
   fc.assert(
     fc.property(fc.integer({ min: 0, max: 100 }), fc.integer({ min: 1, max: 100 }), (lagging, more) => {
-      const at = (insulationMm: number) => computeTankFrost({ ...kranich, insulationMm }, 0.8, 10, -10);
+      const at = (insulationMm: number) =>
+        computeTankFrost({ ...kranich, insulationMm }, 0.8, readNight(readDemo("kranich").rules));
       expect(at(lagging + more).hoursToFreezing).toBeGreaterThan(at(lagging).hoursToFreezing!);
       expect(at(lagging + more).holdW).toBeLessThan(at(lagging).holdW);
     }),

@@ -20,11 +20,10 @@ export function computeDrivingLossMm(spanMm: number, pushG: number, sealMm = Inf
 }
 
 /**
- * Weeks until a seal is gone when each leg loses `evaporationMm` > 0 a week: the level sinks in both legs alike, and the
- * seal is what stands above the dip, so it loses half of what the column loses: 2 H / e. Source: a balance [C on T].
- * Example: 50 mm at 2.5 mm a week → 40 weeks; at 13.2 mm → 7.6 weeks.
+ * Weeks until a seal is gone when it falls by `evaporationMm` > 0 a week: H / e. The house figure is the fall of the seal
+ * itself and is not halved again. Source: a balance [C on T]. Example: 50 mm at 2.5 mm a week → 20 weeks, 25 mm in 10.
  */
-export const computeDryWeeks = (sealMm: number, evaporationMm: number): number => (2 * sealMm) / evaporationMm;
+export const computeDryWeeks = (sealMm: number, evaporationMm: number): number => sealMm / evaporationMm;
 
 /** Which push reaches a U-trap: its legs stand one behind the other, or side by side across the rig. */
 export type TrapLie = "along" | "across";

@@ -1,6 +1,10 @@
 import fc from "fast-check";
+import { readDemo } from "@/tests/demoRigs";
+import { readNight } from "../frost/night";
 import { computeSealAfterMm } from "./sealPressure";
 import { computeSealAfterSiphonMm, computeSealUnderMm, computeTogetherMm, computeTrapFrostHours } from "./trapRisks";
+
+const night = (airC: number) => ({ ...readNight(readDemo("kranich").rules), airC });
 
 const mm = fc.integer({ min: 1, max: 150 });
 const pascal = fc.integer({ min: 0, max: 3000 });
@@ -34,14 +38,14 @@ test("pressure is borne twice as long as suction", () => {
 
 test("a bare trap of 40 mm under the floor is at freezing point within the hour on a night of −10 °C", () => {
   // by hand: 0.187 kg of water in 0.18 m of pipe, 9 W/(m² K) over 0.0226 m² → 0.74 h
-  const hours = computeTrapFrostHours({ sealMm: 50, spanMm: 80 }, { innerMm: 36.4, outerMm: 40 }, -10);
+  const hours = computeTrapFrostHours({ sealMm: 50, spanMm: 80 }, { innerMm: 36.4, outerMm: 40 }, night(-10));
   expect(hours).toBeCloseTo(0.74, 2);
-  expect(computeTrapFrostHours({ sealMm: 50, spanMm: 80 }, { innerMm: 36.4, outerMm: 40 }, 2)).toBeNull();
+  expect(computeTrapFrostHours({ sealMm: 50, spanMm: 80 }, { innerMm: 36.4, outerMm: 40 }, night(2))).toBeNull();
 });
 
 test("what comes together adds up: a week of drying and suction off what the tilt leaves", () => {
-  // 40 mm left askew, 2.5 mm a week is 1.25 mm of both surfaces, 100 Pa is 10.2 mm of water, half of it lost
-  expect(computeTogetherMm(40, 2.5, 100)).toBeCloseTo(40 - 1.25 - 100 / 9.789 / 2, 2);
+  // 40 mm left askew, 2.5 mm a week of the seal, 100 Pa is 10.2 mm of water, half of it lost
+  expect(computeTogetherMm(40, 2.5, 100)).toBeCloseTo(40 - 2.5 - 100 / 9.789 / 2, 2);
   fc.assert(
     fc.property(
       fc.double({ min: 0, max: 100, noNaN: true }),

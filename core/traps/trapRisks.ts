@@ -1,4 +1,5 @@
-import { BARE_LOSS, computeHoursToFreezing } from "../frost/freezing";
+import { computeHoursToFreezing } from "../frost/freezing";
+import type { Night } from "../frost/night";
 import { MM3_PER_L } from "../quantity/convert";
 import { computeSealAfterMm, computeSealBreakPa } from "./sealPressure";
 import type { SealRisks } from "./sealRisks";
@@ -30,11 +31,11 @@ const DRY_WEEKS = 1;
 
 /**
  * Seal, mm, that is left after all that can come together while a rig is parked: what the worst standing leaves of it, less
- * a week's drying (half of e, for both surfaces fall), less half the suction's column. Below 0 where it is broken through.
+ * a week's drying, less half the suction's column. Below 0 where it is broken through.
  * Lengths in mm ≥ 0, suction in Pa ≥ 0. Source: the parts add up [C on T: a week].
  */
 export const computeTogetherMm = (parkedMm: number, evaporationMm: number, suctionPa: number): number =>
-  parkedMm - (DRY_WEEKS * evaporationMm) / 2 - suctionPa / computeSealBreakPa(1) / 2;
+  parkedMm - DRY_WEEKS * evaporationMm - suctionPa / computeSealBreakPa(1) / 2;
 
 /**
  * Seal, mm, after the pipe behind it has run full from the weir to the next air, H, mm ≥ 0. The column that hangs there,
@@ -54,20 +55,17 @@ export function computeSealUnderMm(sealMm: number, pressurePa: number): number {
   return Math.max(0, sealMm - lossMm);
 }
 
-/** Starts as warm as a trap under a rig that was lived in, °C [T]. */
-const TRAP_START_C = 10;
-
 /**
  * Hours until the water of a trap under the floor is at 0 °C: the bore full over twice the seal and the span, bare pipe
- * in still air; null where the air does not freeze. Bore and outside > 0 mm. Source: `computeHoursToFreezing` [C on T].
+ * in the wind of the night; null where the air does not freeze. Bore and outside > 0 mm. Source: `computeHoursToFreezing` [C on T].
  */
 export function computeTrapFrostHours(
   { sealMm, spanMm }: { readonly sealMm: number; readonly spanMm: number },
   { innerMm, outerMm }: { readonly innerMm: number; readonly outerMm: number },
-  airC: number,
+  night: Night,
 ): number | null {
   const lengthMm = 2 * sealMm + spanMm;
   const massKg = ((Math.PI / 4) * innerMm ** 2 * lengthMm) / MM3_PER_L;
-  const lossWPerK = (BARE_LOSS * Math.PI * outerMm * lengthMm) / 1e6;
-  return computeHoursToFreezing({ massKg, lossWPerK, startC: TRAP_START_C, airC });
+  const lossWPerK = (night.outerFilm * Math.PI * outerMm * lengthMm) / 1e6;
+  return computeHoursToFreezing({ ...night, massKg, lossWPerK });
 }

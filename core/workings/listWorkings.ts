@@ -6,6 +6,7 @@ import type { FallBudget } from "../falls/fallBudget";
 import { buildNetwork, sumSurgeLps } from "../falls/network";
 import type { Passage } from "../fit/passages";
 import type { RampAngle } from "../fit/rampAngles";
+import { readNight } from "../frost/night";
 import { measureSignedArea } from "../geometry/polygon";
 import { toPrism } from "../geometry/solid";
 import { dot, type Vec3 } from "../geometry/vec";
@@ -96,6 +97,7 @@ function listDrainWorkings(design: Design, drain: DrainResult, attitude: Attitud
         term("s", line.trap.spanMm, "length"),
         term("D", line.pipe.innerMm, "length"),
         term("d", line.pipe.outerMm, "length"),
+        term("h", readNight(design.rules).outerFilm, "film"),
         term("Ta", lookUpValue(design.rules, "nightAir"), "temperature"),
       ];
       const limit = lookUpLimit(design.rules, "nightAir");

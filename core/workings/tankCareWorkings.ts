@@ -1,9 +1,9 @@
 import type { Design } from "../design/design";
 import type { Tank } from "../design/plumbing";
 import { computeBolt, computeFixing } from "../fixing/fixing";
-import { DUSK_C } from "../frost/frostParts";
-import { computeTankFrost, HELD_C } from "../frost/tankFrost";
-import { lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
+import { readNight } from "../frost/night";
+import { computeTankFrost } from "../frost/tankFrost";
+import { lookUpLimit } from "../rules/lookUpLimit";
 import { buildWorking, term } from "./buildWorking";
 import type { Working } from "./working";
 
@@ -14,9 +14,10 @@ export const listTankCareWorkings = (design: Design, tank: Tank, fillShare: numb
 ];
 
 function listFrostWorkings({ rules }: Design, tank: Tank, fillShare: number): Working[] {
-  const airC = lookUpValue(rules, "nightAir");
-  const frost = computeTankFrost(tank, fillShare, DUSK_C, airC);
-  if (frost.hoursToFreezing === null || frost.hoursToTenth === null) return [];
+  const night = readNight(rules);
+  const { airC } = night;
+  const frost = computeTankFrost(tank, fillShare, night);
+  if (frost.hoursToFreezing === null || frost.hoursToIce === null) return [];
   const at = { kind: "tank", id: tank.id } as const;
   const extra = { limit: lookUpLimit(rules, "nightAir") };
   const mass = term("m", frost.massKg, "weight");
@@ -26,15 +27,21 @@ function listFrostWorkings({ rules }: Design, tank: Tank, fillShare: number): Wo
     buildWorking(
       "tankFreezing",
       at,
-      [mass, loss, term("T0", DUSK_C, "temperature"), air],
+      [mass, loss, term("T0", night.startC, "temperature"), air],
       term("t", frost.hoursToFreezing, "hours"),
       extra,
     ),
-    buildWorking("tankIce", at, [mass, loss, air], term("t", frost.hoursToTenth, "hours"), extra),
+    buildWorking(
+      "tankIce",
+      at,
+      [term("s", night.iceShare, "ratio"), mass, loss, air],
+      term("t", frost.hoursToIce, "hours"),
+      extra,
+    ),
     buildWorking(
       "padPower",
       at,
-      [loss, term("Th", HELD_C, "temperature"), air],
+      [loss, term("Th", night.heldC, "temperature"), air],
       term("P", frost.holdW, "power"),
       extra,
     ),

@@ -9,6 +9,11 @@ export type Quantity =
   | "slope"
   | "ratio"
   | "velocity"
+  /** Heat through a film, W/(m² K), and through foam, W/(m K). */
+  | "film"
+  | "conductivity"
+  /** Over the sea, m. */
+  | "altitude"
   | "flow"
   | "angle"
   | "days"

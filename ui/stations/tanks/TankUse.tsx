@@ -4,29 +4,23 @@ import { useMemo } from "react";
 import { computeUp, LEVEL } from "@/core/attitude/attitude";
 import { SENDER_KINDS, type Sender, type SenderKind, type Tank } from "@/core/design/plumbing";
 import { listParkedStandings } from "@/core/evaluate/parkedAttitudes";
-import { DUSK_C } from "@/core/frost/frostParts";
-import { AIR_DROP_K, computeHeatCarriers, GLYCOL_DROP_K } from "@/core/frost/heatCarriers";
-import { computeTankFrost } from "@/core/frost/tankFrost";
 import { measureExtent } from "@/core/geometry/solid";
-import { MM_PER_FT } from "@/core/quantity/convert";
-import { lookUpValue } from "@/core/rules/lookUpLimit";
 import { computeDips, listDepths } from "@/core/tanks/dipChart";
 import { computeEmptying } from "@/core/tanks/emptying";
 import { findOutletWay } from "@/core/tanks/outletWay";
 import { listSenderMarks, measureDeadBands } from "@/core/tanks/senderMarks";
 import { computeSenderError, findBestPlace } from "@/core/tanks/senders";
-import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeAttitude } from "@/words/attitudes";
 import { SENDER_NAMES } from "@/words/labels";
 import { describeSeconds } from "@/words/pour";
-import { formatLength, formatLengthFigure, formatParts, formatQuantity, lengthUnit, type Units } from "@/words/units";
+import { formatLength, formatLengthFigure, formatParts, formatQuantity, lengthUnit } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
 import { Button } from "../../kit/Button";
-import { Figure } from "../../kit/Figure";
 import { NumberField } from "../../kit/NumberField";
 import { Pick } from "../../kit/Pick";
+import { ColdNight } from "./ColdNight";
 import { EmptyingCurve } from "./EmptyingCurve";
 
 /** A tank in use: how deep is how much, what its gauge makes of it, how long it runs out, and how soon it freezes. */
@@ -244,44 +238,6 @@ function RunningEmpty({ tank }: { readonly tank: Tank }) {
       <p className="text-[12px] leading-snug text-faint">
         The outlet is {formatLength(Math.round(clearMm), units)} over the ground
         {clearMm < 150 ? ": low for a hose and a bucket" : ""}.
-      </p>
-    </Group>
-  );
-}
-
-const CFM_PER_M3_H = 1 / (60 * (MM_PER_FT / 1000) ** 3);
-
-const describeAir = (m3PerH: number, units: Units): string =>
-  units === "metric" ? `${m3PerH.toFixed(0)} m³/h` : `${(m3PerH * CFM_PER_M3_H).toFixed(1)} cu ft/min`;
-
-function ColdNight({ tank }: { readonly tank: Tank }) {
-  const rules = useWorkbench((state) => state.history!.design.rules);
-  const share = useWorkbench((state) => state.fillShare);
-  const units = useWorkbench((state) => state.units);
-  const airC = lookUpValue(rules, "nightAir");
-  const frost = computeTankFrost(tank, share, DUSK_C, airC);
-  if (frost.hoursToFreezing === null || frost.hoursToTenth === null) return null;
-  const at = { kind: "tank", id: tank.id } as const;
-  const figure = (working: "tankFreezing" | "tankIce" | "padPower", label: string, text: string) => (
-    <Figure working={toWorkingId(working, at)} label={label} className="text-[15px] text-ink">
-      {text}
-    </Figure>
-  );
-  const carriers = computeHeatCarriers(frost.holdW);
-  const hours = (value: number) => formatQuantity(value, "hours", units);
-  return (
-    <Group title="Cold night">
-      <p className="text-[13px] text-faint" data-testid="cold-night">
-        At {formatQuantity(airC, "temperature", units)}, so full as it is drawn and{" "}
-        {formatQuantity(DUSK_C, "temperature", units)} warm, its water is at freezing point in{" "}
-        {figure("tankFreezing", "Until it is at freezing point", hours(frost.hoursToFreezing))} and a tenth of it is ice{" "}
-        {figure("tankIce", "Until a tenth is ice", hours(frost.hoursToTenth))} later. A pad of{" "}
-        {figure("padPower", "Pad that holds it", `${Math.ceil(frost.holdW)} W`)} holds it, {Math.ceil(frost.holdW * 10)}{" "}
-        Wh in a night of ten hours.
-      </p>
-      <p className="pt-1 text-[12.5px] text-faint">
-        From a heater beside it: {describeAir(carriers.airM3PerH, units)} of air that cools by {AIR_DROP_K} K, or{" "}
-        {formatQuantity(carriers.glycolLpm / 60, "flow", units)} of glycol that cools by {GLYCOL_DROP_K} K.
       </p>
     </Group>
   );

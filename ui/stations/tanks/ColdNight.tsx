@@ -1,0 +1,95 @@
+"use client";
+import type { Tank } from "@/core/design/plumbing";
+import { AIR_DROP_K, computeHeatCarriers, GLYCOL_DROP_K } from "@/core/frost/heatCarriers";
+import { readNight } from "@/core/frost/night";
+import { computeTankFrost } from "@/core/frost/tankFrost";
+import { MM_PER_FT } from "@/core/quantity/convert";
+import { lookUpValue } from "@/core/rules/lookUpLimit";
+import { toWorkingId } from "@/core/workings/working";
+import { useWorkbench } from "@/store/useWorkbench";
+import { formatQuantity, type Units } from "@/words/units";
+import { Group } from "../../fields/Group";
+import { LimitField } from "../../fields/LimitField";
+import { useEdits } from "../../fields/useEdits";
+import { Figure } from "../../kit/Figure";
+import { Pick } from "../../kit/Pick";
+
+const CFM_PER_M3_H = 1 / (60 * (MM_PER_FT / 1000) ** 3);
+
+const describeAir = (m3PerH: number, units: Units): string =>
+  units === "metric" ? `${m3PerH.toFixed(0)} m³/h` : `${(m3PerH * CFM_PER_M3_H).toFixed(1)} cu ft/min`;
+
+/** Usual winds, m/s: no wind, a breeze at a pitch, and the air that streams past under way. */
+const WINDS = { still: 0, breeze: 3, driving: 20 } as const;
+type Wind = keyof typeof WINDS | "own";
+const WIND_NAMES: Readonly<Record<Wind, string>> = {
+  still: "Still air",
+  breeze: "Breeze, 3 m/s",
+  driving: "Driving, 20 m/s",
+  own: "As typed below",
+};
+
+/** How long a tank stands a cold night, and what a heater must bring. */
+export function ColdNight({ tank }: { readonly tank: Tank }) {
+  const rules = useWorkbench((state) => state.history!.design.rules);
+  const share = useWorkbench((state) => state.fillShare);
+  const units = useWorkbench((state) => state.units);
+  const night = readNight(rules);
+  const frost = computeTankFrost(tank, share, night);
+  const at = { kind: "tank", id: tank.id } as const;
+  const figure = (working: "tankFreezing" | "tankIce" | "padPower", label: string, text: string) => (
+    <Figure working={toWorkingId(working, at)} label={label} className="text-[15px] text-ink">
+      {text}
+    </Figure>
+  );
+  const carriers = computeHeatCarriers(frost.holdW);
+  const hours = (value: number) => formatQuantity(value, "hours", units);
+  const warm = (value: number) => formatQuantity(value, "temperature", units);
+  return (
+    <Group title="Cold night">
+      {frost.hoursToFreezing === null || frost.hoursToIce === null ? (
+        <p className="text-[13px] text-faint">At {warm(night.airC)} nothing freezes.</p>
+      ) : (
+        <>
+          <p className="text-[13px] text-faint" data-testid="cold-night">
+            At {warm(night.airC)}, as full as it is drawn and {warm(night.startC)} warm at dusk, its water is at
+            freezing point in {figure("tankFreezing", "Until it is at freezing point", hours(frost.hoursToFreezing))};{" "}
+            {formatQuantity(night.iceShare, "ratio", units)} of it is ice{" "}
+            {figure("tankIce", "Until ice does harm", hours(frost.hoursToIce))} later. A pad of{" "}
+            {figure("padPower", "Pad that holds it", `${Math.ceil(frost.holdW)} W`)} holds it at {warm(night.heldC)},{" "}
+            {Math.ceil(frost.holdW * 10)} Wh in a night of ten hours.
+          </p>
+          <p className="pt-1 text-[12.5px] text-faint">
+            From a heater beside it: {describeAir(carriers.airM3PerH, units)} of air that cools by {AIR_DROP_K} K, or{" "}
+            {formatQuantity(carriers.glycolLpm / 60, "flow", units)} of glycol that cools by {GLYCOL_DROP_K} K.
+          </p>
+        </>
+      )}
+      <WindPick />
+      <details className="pt-1">
+        <summary className="min-h-7 cursor-pointer text-[13.5px] leading-7 text-enamel">
+          The night it is reckoned for
+        </summary>
+        {(
+          ["nightAir", "nightWind", "duskWater", "iceShare", "heldWater", "waterFilm", "foamConductivity"] as const
+        ).map((id) => (
+          <LimitField key={id} id={id} />
+        ))}
+      </details>
+    </Group>
+  );
+}
+
+function WindPick() {
+  const mps = useWorkbench((state) => lookUpValue(state.history!.design.rules, "nightWind"));
+  const { set } = useEdits();
+  const wind = (Object.keys(WINDS) as (keyof typeof WINDS)[]).find((name) => WINDS[name] === mps) ?? "own";
+  return (
+    <Pick<Wind>
+      label="Wind"
+      value={wind}
+      names={WIND_NAMES}
+      onPick={(value) => value !== "own" && set({ kind: "rig" }, ["rules", "limits", "nightWind"], WINDS[value])}
+    />
+  );
+}
