@@ -105,7 +105,7 @@ export const networks: fc.Arbitrary<Design> = fc
       const main = drains[line % drains.length]!;
       const { heightMm: _height, halfMm: _half, trap, ...measures } = USUAL_FIXTURES[kind];
       const id = `fixture-${i}`;
-      fixtures.push({ id, name: `Fixture ${i}`, kind, outletMm: { x, y, z }, ...measures });
+      fixtures.push({ id, name: `Fixture ${i}`, kind, outletMm: { x, y, z }, ...measures, runsAlone: i % 2 === 1 });
       lines.push({
         id: `branch-${i}`,
         name: `Branch ${i}`,

@@ -166,6 +166,12 @@ export function describeFinding(finding: Finding, design: Design, units: Units):
         why: `${formatQuantity(finding.lengthMm, "length", units)} of pipe to the next vent; ${length(finding.allowedMm)} are allowed. A full pipe can suck the trap dry.`,
         advice: "Put an air-admittance valve on the branch, upright and within reach.",
       };
+    case "runsFull":
+      return {
+        title: `Let go, a bowl fills ${part}`,
+        why: `${formatQuantity(finding.surgeLps, "flow", units)} come when the plug is pulled; the pipe carries ${formatQuantity(finding.capacityLps, "flow", units)} at ${limit} full. It runs full for some seconds and pulls at the trap.`,
+        advice: "Keep the trap near its air, or use the next pipe size.",
+      };
     case "drainSlow":
       return {
         title: `${part} cannot keep up`,
@@ -261,6 +267,49 @@ export function describeFinding(finding: Finding, design: Design, units: Units):
         title: `What holds ${part} has no rating`,
         why: "The bolt may bear it and the rivet nut, lug or strap may not. The weakest of them decides.",
         advice: "Take the rating from its data sheet and type it in, or use a through bolt with a plate.",
+      };
+    case "toiletNotBlack":
+      return {
+        title: `${part} falls into a ${finding.holds} tank`,
+        why: "What a toilet sends makes the whole tank sewage, and solids do not leave it through a small valve.",
+        advice: "Give it a black tank of its own with an outlet of 75 mm or 3 in.",
+      };
+    case "toiletNarrow":
+      return {
+        title: `${part} is too narrow for a toilet`,
+        why: `${length(finding.boreMm)} of bore; solids need 75 mm waste or 3 in pipe all the way.`,
+        advice: "Take 75 mm or 3 in pipe from the bowl to the tank.",
+      };
+    case "toiletLongRun":
+      return {
+        title: `${part} runs too far on the flat`,
+        why: `${length(finding.lengthMm)} of run: with a litre a flush the water goes on and the solids lie.`,
+        advice:
+          "Put the tank under the bowl, or move the bowl: a straight drop is best. Fit a cleanout at its upper end.",
+      };
+    case "fixingMissing":
+      return {
+        title: `Nothing is said of what holds ${part}`,
+        why: `Full it weighs ${formatQuantity(finding.fullKg, "weight", units)}, and in a crash many times that.`,
+        advice: "Say what it hangs by, how many bolts and what they sit in: Tanks, Fixing.",
+      };
+    case "fixingTips":
+      return {
+        title: `The bolts of ${part} stand in one line`,
+        why: "Nothing holds it against tipping across that line.",
+        advice: "Spread the bolts: at least three, not in a row.",
+      };
+    case "fixingSlides":
+      return {
+        title: `${part} can slide out of its straps`,
+        why: "Along itself a strap holds by friction only, about a fifth of its weight.",
+        advice: "Put something solid before and behind it: an angle, a bracket, a chassis member. Then tick End stop.",
+      };
+    case "fixingNoPlate":
+      return {
+        title: `The through bolts of ${part} have no plate`,
+        why: "A bolt and washer pull through floor or thin sheet long before the bolt gives.",
+        advice: "Put a plate of 3 mm steel or more behind each, and say so; or type in what the sheet is rated for.",
       };
     case "fixingScrewed":
       return {

@@ -323,11 +323,13 @@ export const FORMULA_WORDS: Readonly<Record<FormulaId, FormulaWords>> = {
   },
   heldUse: {
     title: "What the worst load takes of what a bolt sits in",
-    sum: "u = √(V² + T²) / F",
+    sum: "u = f (V / FV + T / FT)",
     symbols: {
+      f: "safety factor on the ratings",
       V: "shear on the bolt that bears most",
+      FV: "rated in shear",
       T: "pull on it",
-      F: "what it sits in bears",
+      FT: "rated against pulling out",
       u: "taken; all of it is 100 %",
     },
     plain: "Rivet nuts, lugs and thin sheet give long before the bolt does.",

@@ -181,6 +181,7 @@ export const SENDER_NAMES: Readonly<Record<SenderKind, { readonly name: string; 
 export const LOAD_NAMES: Readonly<Record<LoadCaseId, string>> = {
   braking: "Braking",
   cornering: "Cornering",
+  road: "Braking into a bend",
   track: "A rough track",
   crashForward: "A crash forward",
   crashSideways: "A crash from the side",
@@ -239,6 +240,7 @@ export const FIXTURE_NAMES: Readonly<Record<FixtureKind, string>> = {
   iceboxDrain: "Icebox drain",
   urineDiverter: "Urine diverter",
   outsideShower: "Outside shower",
+  gravityToilet: "Gravity toilet",
 };
 
 /** A sample rig by its file: "lesesaal-furnished" is Lesesaal, furnished. */

@@ -37,6 +37,7 @@ test("a use is named with its litres or its time", () => {
     inflowLps: 0.05,
     volumePerUseL: 12,
     hasPlug: false,
+    runsAlone: false,
   } as const;
   expect(describeUse(toUse(shower), shower, "metric")).toBe("Shower tray at 3.0\u00a0L/min for 4 min");
   expect(describeSeconds(221)).toBe("3 min 41 s");

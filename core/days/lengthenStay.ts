@@ -82,7 +82,7 @@ function carryMore({ habits: { vessels } }: Design): Edit {
         op: "insert",
         path: ["habits", "vessels"],
         index: vessels.length,
-        value: { id: "fresh-can", name: "Fresh water can", holds: "fresh", litres: STEP_L },
+        value: { id: "fresh-can", name: "Fresh water can", holds: "fresh", litres: STEP_L, on: "rig" },
       };
   return { code: "change", at: AT, ops: [op] };
 }

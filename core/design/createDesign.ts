@@ -107,6 +107,7 @@ export function createDesign(
       sillZMm: m.sillBelowMm === null ? null : -m.sillBelowMm,
       waterlineZMm: m.waterlineMm,
       axles,
+      couplingXMm: null,
       crashClass: USUAL_CLASS[kind],
       envelope: { noseDownDeg: 2, noseUpDeg: 2, leftLowDeg: 2, rightLowDeg: 2 },
       standings: [],
@@ -125,6 +126,7 @@ export function createDesign(
         inflowLps: 0.1,
         volumePerUseL: 8,
         hasPlug: true,
+        runsAlone: false,
       },
     ],
     tanks: [

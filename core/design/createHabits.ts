@@ -36,7 +36,7 @@ export function createHabits(
     people: [{ id: "adults", name: "Adults", kind: "adult", count: people, daysPerWeek: 7 }],
     ways: [{ id: "ordinary", name: "Ordinary days", uses }],
     stretches: [{ wayId: "ordinary", days: 30 }],
-    vessels: [{ id: "fresh-water", name: "Fresh water carried", holds: "fresh", litres: freshL }],
+    vessels: [{ id: "fresh-water", name: "Fresh water carried", holds: "fresh", litres: freshL, on: "rig" }],
     flows: [],
     certainty: USUAL_CERTAINTY,
   };

@@ -54,7 +54,14 @@ export const use = z.strictObject({
 export const way = z.strictObject({ id, name, uses: list(use, { most: 40 }) });
 
 /** Water that is carried or caught beside the tanks. */
-export const vessel = z.strictObject({ id, name, holds: z.enum(HELD_WATERS), litres: litres(0.1, 5_000) });
+export const vessel = z.strictObject({
+  id,
+  name,
+  holds: z.enum(HELD_WATERS),
+  litres: litres(0.1, 5_000),
+  /** On this rig, or on the vehicle it is hitched to or that tows it, and then only there while both stand together. */
+  on: z.enum(["rig", "tow"]),
+});
 
 /** So many days lived in one way. */
 export const stretch = z.strictObject({ wayId: id, days: whole(1, 365) });

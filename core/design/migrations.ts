@@ -13,6 +13,7 @@ const MIGRATIONS: MigrationTable = {
   3: giveFittings,
   4: giveUses,
   5: giveGear,
+  6: giveBolts,
 };
 
 // Version 1 knew drains into tanks only, and named tank and port side by side.
@@ -147,6 +148,37 @@ function findGreyFixture({ lines, tanks }: DesignDocument): unknown {
     }
   }
   return null;
+}
+
+// Version 6 knew bolts by their number only, one rating for them in any direction, and one unit.
+function giveBolts(document: DesignDocument): DesignDocument {
+  const { tanks, fixtures, rig, habits } = document;
+  const vessels = isDocument(habits) ? habits["vessels"] : null;
+  return {
+    ...document,
+    ...(Array.isArray(tanks) ? { tanks: tanks.map(giveRatings) } : {}),
+    ...(Array.isArray(fixtures) ? { fixtures: fixtures.map((one) => giveEach(one, { runsAlone: false })) } : {}),
+    ...(isDocument(rig) ? { rig: { ...rig, couplingXMm: null } } : {}),
+    ...(isDocument(habits) && Array.isArray(vessels)
+      ? { habits: { ...habits, vessels: vessels.map((one) => giveEach(one, { on: "rig" })) } }
+      : {}),
+  };
+}
+
+const giveEach = (value: unknown, given: DesignDocument): unknown =>
+  isDocument(value) ? { ...value, ...given } : value;
+
+function giveRatings(tank: unknown): unknown {
+  if (!isDocument(tank) || !isDocument(tank["fixing"])) return tank;
+  const { fixing } = tank;
+  const given = {
+    placesMm: null,
+    heldShearKN: fixing["heldKN"] ?? null,
+    heldFactor: 1.5,
+    hasPlate: false,
+    hasEndStop: false,
+  };
+  return { ...tank, fixing: { ...fixing, ...given } };
 }
 
 // Version 5 knew only water that falls.

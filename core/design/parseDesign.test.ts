@@ -1,4 +1,4 @@
-import { DEMO_NAMES, FURNISHED, readDemo, readDemoText, readOldText } from "@/tests/demoRigs";
+import { DEMO_NAMES, FURNISHED, LOOP_NAMES, readDemo, readDemoText, readOldText } from "@/tests/demoRigs";
 import { evaluate } from "../evaluate/evaluate";
 import { createHabits } from "./createHabits";
 import { CURRENT_VERSION } from "./design";
@@ -117,6 +117,17 @@ const toRig2 = ({ crashClass: _class, ...rig }: Loose): Loose => ({
   ...rig,
   axles: rig.axles.map(({ spareKg: _spare, ...axle }: Loose) => axle),
 });
+// What version 6 had not: who runs alone, where a coupling is, what is carried on another unit.
+const toNewest = (old: Loose): Loose => ({
+  ...old,
+  version: CURRENT_VERSION,
+  rig: { ...old.rig, couplingXMm: null },
+  fixtures: old.fixtures.map((fixture: Loose) => ({ ...fixture, runsAlone: false })),
+  ...(old.habits?.vessels
+    ? { habits: { ...old.habits, vessels: old.habits.vessels.map((vessel: Loose) => ({ ...vessel, on: "rig" })) } }
+    : {}),
+});
+
 // What the older versions had not: an end of a breather, changes of pipe, traps in the line, cleanouts.
 const toVersion3 = (document: Loose): Loose => {
   const { dumpHose: _hose, ...rig } = document.rig;
@@ -146,7 +157,7 @@ test.each([...DEMO_NAMES, FURNISHED] as const)(
     if (!outcome.ok) throw new Error(JSON.stringify(outcome.faults));
     const { habits, ...rest } = outcome.design;
     const { habits: plain, ...oldRest } = old;
-    expect(rest).toEqual({ ...oldRest, version: CURRENT_VERSION, gear: [], states: [] });
+    expect(rest).toEqual(toNewest({ ...oldRest, gear: [], states: [] }));
     const fixtureId = habits.ways[0]!.uses[0]!.fixtureId;
     expect(habits).toEqual(createHabits(plain, fixtureId));
     expect(old.fixtures.map(({ id }: Loose) => id)).toContain(fixtureId);
@@ -166,7 +177,25 @@ test.each([...DEMO_NAMES, FURNISHED] as const)("%s as version 5 wrote it is the 
   const old = JSON.parse(readOldText(5, name));
   const outcome = parseDesign(old);
   expect(outcome).toMatchObject({ ok: true, fromVersion: 5 });
-  if (outcome.ok) expect(outcome.design).toEqual({ ...old, version: CURRENT_VERSION, gear: [], states: [] });
+  if (outcome.ok) expect(outcome.design).toEqual(toNewest({ ...old, gear: [], states: [] }));
+});
+
+test.each([...DEMO_NAMES, ...LOOP_NAMES, FURNISHED] as const)(
+  "%s as version 6 wrote it is the same, with bolts in rows and one unit",
+  (name) => {
+    const old = JSON.parse(readOldText(6, name));
+    const outcome = parseDesign(old);
+    expect(outcome).toMatchObject({ ok: true, fromVersion: 6 });
+    if (outcome.ok) expect(outcome.design).toEqual(toNewest(old));
+  },
+);
+
+test("a fixing of version 6 keeps its one rating for both directions, with a factor on it", () => {
+  const old = JSON.parse(readOldText(6, "kranich"));
+  const fixing = { kind: "straps", fastener: "rivetNut", bolts: 6, size: "M8", heldKN: 4, strapKN: null };
+  const outcome = parseDesign({ ...old, tanks: [{ ...old.tanks[0], fixing }, ...old.tanks.slice(1)] });
+  const given = { placesMm: null, heldShearKN: 4, heldFactor: 1.5, hasPlate: false, hasEndStop: false };
+  expect(outcome.ok && outcome.design.tanks[0]!.fixing).toEqual({ ...fixing, ...given });
 });
 
 test.each(DEMO_NAMES)("%s as version 3 wrote it is read as the same design", (name) => {

@@ -12,6 +12,7 @@ export const FIXTURE_KINDS = [
   "iceboxDrain",
   "urineDiverter",
   "outsideShower",
+  "gravityToilet",
 ] as const;
 
 export const fixture = z.strictObject({
@@ -29,6 +30,8 @@ export const fixture = z.strictObject({
   volumePerUseL: litres(0.1, 300),
   /** It is filled with the plug in and let go at once; without, it runs as it is used. */
   hasPlug: z.boolean(),
+  /** Nothing else runs while it does, so that its flow is never added to that of others. */
+  runsAlone: z.boolean(),
   locked,
 });
 
@@ -122,12 +125,21 @@ export const BOLT_SIZES = ["M6", "M8", "M10", "M12"] as const;
 export const fixing = z.strictObject({
   kind: z.enum(FIXING_KINDS),
   fastener: z.enum(FASTENERS),
-  bolts: whole(2, 24),
+  bolts: whole(1, 24),
   size: z.enum(BOLT_SIZES),
-  /** Rating of what one bolt sits in or pulls on, from its data sheet: rivet nut, lug, strap; null where it is not known. */
+  /** Where each bolt sits, from the tank's own corner; null for rows along both ends. */
+  placesMm: z.nullable(list(z.strictObject({ x: mm(-3_000, 13_000), y: mm(-3_000, 7_000) }), { least: 1, most: 24 })),
+  /** Ratings of what one bolt sits in or pulls on, from its data sheet, pulled out and in shear; null where not known. */
   heldKN: z.nullable(number("kN", 0.1, 200)),
+  heldShearKN: z.nullable(number("kN", 0.1, 200)),
+  /** What those ratings are divided by. */
+  heldFactor: number("factor", 1, 10),
   /** Rating of one strap or J-bolt, of which two bolts hold each; null where there is none or it is not known. */
   strapKN: z.nullable(number("kN", 0.1, 200)),
+  /** Through bolts have a plate behind the sheet they go through. */
+  hasPlate: z.boolean(),
+  /** Something solid before and behind it, so that it cannot slide out of its straps. */
+  hasEndStop: z.boolean(),
 });
 
 export const LINK_KINDS = ["communicating", "pumped"] as const;

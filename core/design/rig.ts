@@ -62,6 +62,8 @@ export const rig = z.strictObject({
     }),
     { most: 4 },
   ),
+  /** A trailer's coupling, from the rear edge of the floor; null where it is not measured and taken at the front edge. */
+  couplingXMm: z.nullable(mm(500, 25_000)),
   crashClass: z.enum(CRASH_CLASSES),
   /** How far out of level the rig is ever parked (a boat: trim and heel at her berth). */
   envelope: z.strictObject({

@@ -7,7 +7,8 @@ export type UsualFixture = Pick<Fixture, "boreMm" | "rimMm" | "inflowLps" | "vol
   readonly heightMm: number;
   /** Half its width where it is cut by a section, mm. */
   readonly halfMm: number;
-  readonly trap: Trap;
+  /** Null where a flap of its own shuts it. */
+  readonly trap: Trap | null;
 };
 
 const DEEP = USUAL_TRAPS.pTrap;
@@ -84,6 +85,17 @@ export const USUAL_FIXTURES: Readonly<Record<FixtureKind, UsualFixture>> = {
     volumePerUseL: 0.4,
     hasPlug: false,
     trap: DEEP,
+  },
+  // gravity over a tank: a bowl with a flap on a straight drop
+  gravityToilet: {
+    heightMm: 20,
+    halfMm: 190,
+    boreMm: 71.2,
+    rimMm: 250,
+    inflowLps: 0.15,
+    volumePerUseL: 1,
+    hasPlug: true,
+    trap: null,
   },
   outsideShower: {
     heightMm: 40,

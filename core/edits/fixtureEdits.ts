@@ -22,7 +22,10 @@ const DROP_ASIDE_MM = 180;
  * measured. Where no tank is there to drain to, the fixture comes alone.
  */
 export function buildAddFixture(design: Design, kind: FixtureKind, name: string): Edit {
-  const tank = design.tanks.find(({ holds }) => holds !== "fresh");
+  // what falls from a toilet is sewage and needs a tank of its own
+  const tank = design.tanks.find(({ holds }) =>
+    kind === "gravityToilet" ? holds === "black" : holds === "grey" || holds === "black",
+  );
   const usual = USUAL_FIXTURES[kind];
   const pipe = findWastePipe(usual.boreMm);
   const fixtureId = freeId(kind.toLowerCase(), design.fixtures);
@@ -31,7 +34,7 @@ export function buildAddFixture(design: Design, kind: FixtureKind, name: string)
   const outletMm = placeFixture(design, tank, usual.heightMm);
   const inlet = placeInlet(design, tank, outletMm, pipe.innerMm);
   const { heightMm: _height, halfMm: _half, trap, ...measures } = usual;
-  const fixture: Fixture = { id: fixtureId, name, kind, outletMm, ...measures };
+  const fixture: Fixture = { id: fixtureId, name, kind, outletMm, ...measures, runsAlone: false };
   const drain: Drain = {
     id: drainId,
     name: nameDrain(name),
@@ -42,7 +45,7 @@ export function buildAddFixture(design: Design, kind: FixtureKind, name: string)
     trap,
     lineTrap: null,
     branchVent: null,
-    bendsMm: layBends(design, outletMm, outletMm.z - trap.dropMm, tank.atMm.z + inlet.atMm.z, tank),
+    bendsMm: layBends(design, outletMm, outletMm.z - (trap?.dropMm ?? 0), tank.atMm.z + inlet.atMm.z, tank),
     changes: [],
     holes: [],
   };
@@ -63,7 +66,7 @@ function addUndrained(design: Design, { kind, name, fixtureId }: NewFixture): Ed
   const nth = design.fixtures.length;
   const x = clamp(lengthMm * 0.6 - nth * 450, 200, lengthMm - 200);
   const outletMm = vec(Math.round(x), (nth % 2 === 0 ? 1 : -1) * Math.round(Math.max(0, widthMm / 2 - 350)), heightMm);
-  const value: Fixture = { id: fixtureId, name, kind, outletMm, ...measures };
+  const value: Fixture = { id: fixtureId, name, kind, outletMm, ...measures, runsAlone: false };
   return {
     code: "addFixture",
     at: { kind: "fixture", id: fixtureId },

@@ -104,7 +104,7 @@ const listUses = ({ ways }: Design["habits"], isMeant: (use: Use) => boolean, fi
 
 /** One more can, bottle or bucket. */
 export function buildAddVessel({ habits: { vessels } }: Design, holds: Vessel["holds"], name: string): Edit {
-  const value: Vessel = { id: freeId(`${holds}-can`, vessels), name, holds, litres: 10 };
+  const value: Vessel = { id: freeId(`${holds}-can`, vessels), name, holds, litres: 10, on: "rig" };
   return toEdit({ op: "insert", path: ["habits", "vessels"], index: vessels.length, value });
 }
 

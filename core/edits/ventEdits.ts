@@ -76,7 +76,7 @@ function layToWall(design: Design, foot: Vec3): Vec3[] {
 
 function isClear(design: Design, course: readonly Vec3[]): boolean {
   return course.slice(1).every((to, index) => {
-    const leg = buildLeg(course[index]!, to, { lineId: "", index, pipe: PIPE, inflowLps: 0 });
+    const leg = buildLeg(course[index]!, to, { lineId: "", index, pipe: PIPE, inflowLps: 0, surgeLps: 0 });
     return measureGapsOf(design, leg).every(
       ({ obstacle, gapMm }) => gapMm >= (findClearance(design.rules, obstacle).value ?? 0),
     );

@@ -8,6 +8,7 @@ import { isAtLeast, isAtMost } from "../quantity/tolerance";
 import { lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
 import { checkObstacleGaps } from "./checkObstacleGaps";
 import { checkPassages } from "./checkPassages";
+import { checkToilet } from "./checkToilet";
 import { checkTraps } from "./checkTraps";
 import { createFinding } from "./createFinding";
 import type { DrainResult } from "./evaluation";
@@ -32,6 +33,7 @@ export function checkDrain(
     ...(path.drain.to.kind === "ground"
       ? [createFinding("should", { kind: "end", lineId: path.drain.id }, { code: "endsOnGround" })]
       : []),
+    ...checkToilet(path),
     ...checkTraps(design, path, result),
     ...checkLegs(design, path, result, parked),
     ...checkFlow(design, path, result),
@@ -112,6 +114,14 @@ function checkFlow(design: Surroundings, path: DrainPath, result: DrainResult): 
   if (flow.capacityLps !== null && flow.slope! > 0 && !isAtLeast(flow.capacityLps, inflowLps)) {
     const limit = lookUpLimit(design.rules, "drainFill");
     findings.push(createFinding("should", at, { code: "drainSlow", capacityLps: flow.capacityLps, inflowLps }, limit));
+  }
+  // a bowl let go: the pipe fills, which the trap must stand and others feel
+  const { surge } = flow;
+  if (surge && surge.surgeLps > inflowLps && !isAtLeast(surge.capacityLps, surge.surgeLps)) {
+    const legAt = { kind: "leg", lineId: at.id, index: surge.legIndex } as const;
+    const { capacityLps, surgeLps } = surge;
+    const limit = lookUpLimit(design.rules, "drainFill");
+    findings.push(createFinding("note", legAt, { code: "runsFull", capacityLps, surgeLps }, limit));
   }
   const clean = lookUpValue(design.rules, "cleanVelocity");
   if (flow.velocityMps > 0 && !isAtLeast(flow.velocityMps, clean)) {

@@ -21,6 +21,7 @@ function joinBasin(...ops: EditOp[]): Design {
     inflowLps: 0.07,
     volumePerUseL: 2,
     hasPlug: true,
+    runsAlone: false,
   };
   const added = apply(readDemo("kranich"), [{ op: "insert", path: ["fixtures"], index: 1, value: basin }]);
   const drawn = applyEdit(added, buildDrawDrain(added, "basin", { kind: "line", lineId: MAIN })!);

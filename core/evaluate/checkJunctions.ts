@@ -2,7 +2,7 @@ import type { Design } from "../design/design";
 import type { DrainPath, Leg } from "../falls/drainPath";
 import { measureLegFallMm, measureLevelLengthMm } from "../falls/fallBudget";
 import { computeFillRatio, computeManningFlow, FILL_AT_MOST_FLOW } from "../falls/manning";
-import type { Network } from "../falls/network";
+import { type Network, sumSurgeOf } from "../falls/network";
 import { dot, subtract, type Vec3, vec } from "../geometry/vec";
 import { mmToM, radToDeg } from "../quantity/convert";
 import { lookUpLimit } from "../rules/lookUpLimit";
@@ -15,12 +15,18 @@ const AGAINST_DEG = 91;
 /** What can be said against the places where drains join: the way they join, and one fixture flooding or siphoning another. */
 export function checkJunctions(design: Design, network: Network, paths: readonly DrainPath[]): Finding[] {
   if (network.branches.size === 0) return [];
+  const through = new Map<string, DrainPath[]>();
+  for (const path of paths) {
+    for (const leg of path.legs) through.set(toLegKey(leg), [...(through.get(toLegKey(leg)) ?? []), path]);
+  }
   return [
     ...paths.flatMap(checkFitting),
-    ...paths.flatMap((path) => checkSiphon(design, path)),
+    ...paths.flatMap((path) => checkSiphon(design, path, through)),
     ...paths.flatMap((path) => checkFlood(network, path)),
   ];
 }
+
+const toLegKey = ({ lineId, index }: Leg): string => `${lineId} ${index}`;
 
 // Only where both lie: into an upright pipe any direction is as good as another, and a tee is made for it.
 function checkFitting(path: DrainPath): Finding[] {
@@ -49,13 +55,15 @@ const toSlope = (leg: Leg): number => {
 const isRun = (leg: Leg): boolean => leg.kind === "run" && leg.planLengthMm > 0;
 
 // What others send past a junction fills the shared pipe: beyond the fill allowed no air comes through it to this trap.
-function checkSiphon(design: Design, path: DrainPath): Finding[] {
+function checkSiphon(design: Design, path: DrainPath, through: ReadonlyMap<string, readonly DrainPath[]>): Finding[] {
   const { trap, branchVent, id: lineId } = path.drain;
   if (!trap || trap.sealMm === 0 || branchVent) return [];
   const most = lookUpLimit(design.rules, "drainFill");
   for (const leg of path.legs) {
-    const othersLps = leg.inflowLps - path.fixture.inflowLps;
-    if (!isRun(leg) || othersLps <= 0) continue;
+    const others = (through.get(toLegKey(leg)) ?? []).filter(({ drain }) => drain.id !== lineId);
+    if (!isRun(leg) || others.length === 0) continue;
+    const othersLps = sumSurgeOf(others);
+    if (othersLps <= 0) continue;
     const slope = toSlope(leg);
     if (slope <= 0) continue;
     const fillRatio = computeFillRatio(mmToM(leg.pipe.innerMm), othersLps / 1000, slope, leg.pipe.manningN) ?? 1;
@@ -74,9 +82,9 @@ function checkFlood(network: Network, path: DrainPath): Finding[] {
     if (slope <= 0) continue;
     const { flowM3PerS } = computeManningFlow(mmToM(leg.pipe.innerMm), FILL_AT_MOST_FLOW, slope, leg.pipe.manningN);
     const capacityLps = flowM3PerS * 1000;
-    if (leg.inflowLps <= capacityLps) continue;
+    if (leg.surgeLps <= capacityLps) continue;
     const lowest = listFixturesAbove(network, path, leg.index).reduce((a, b) => (b.outletMm.z < a.outletMm.z ? b : a));
-    const numbers = { code: "floodedByOthers", inflowLps: leg.inflowLps, capacityLps } as const;
+    const numbers = { code: "floodedByOthers", inflowLps: leg.surgeLps, capacityLps } as const;
     return [createFinding("should", { kind: "fixture", id: lowest.id }, numbers)];
   }
   return [];

@@ -1,11 +1,11 @@
 import type { Design } from "../design/design";
 import type { Tank } from "../design/plumbing";
 import { measureSillGapMm, measureTankGaps } from "../fit/obstacleGaps";
-import { computeFixing } from "../fixing/fixing";
 import { measureExtent } from "../geometry/solid";
 import { isAtLeast, isAtMost } from "../quantity/tolerance";
 import { type Limit, lookUpLimit } from "../rules/lookUpLimit";
 import { listLevelGroup } from "../tanks/linkedTanks";
+import { checkFixing } from "./checkFixing";
 import { checkObstacleGaps } from "./checkObstacleGaps";
 import { checkPorts } from "./checkPorts";
 import { checkVents } from "./checkVents";
@@ -22,18 +22,7 @@ export function checkTank(design: Design, tank: Tank, result: TankResult): Findi
   if (outlets.length === 0 && tank.link?.kind !== "pumped")
     findings.push(createFinding("must", at, { code: "tankNoOutlet" }));
   findings.push(...checkPorts(design, tank));
-  if (tank.fixing) {
-    const cases = computeFixing(tank, tank.fixing, design.rig.crashClass);
-    const { load, utilisation, weakest } = cases.reduce((a, b) => (b.utilisation > a.utilisation ? b : a));
-    if (tank.fixing.fastener === "selfTapping") findings.push(createFinding("should", at, { code: "fixingScrewed" }));
-    if (utilisation > 1) {
-      findings.push(createFinding("must", at, { code: "fixingWeak", load: load.id, utilisation, weakest }));
-    }
-    // a through bolt with plate and nut bears what it bears; what is strapped, riveted or screwed wants a rating
-    const { kind, fastener, heldKN } = tank.fixing;
-    const isThrough = fastener === "through" && kind !== "straps";
-    if (heldKN === null && !isThrough) findings.push(createFinding("should", at, { code: "fixingUnrated" }));
-  }
+  findings.push(...checkFixing(design, tank));
   if (tank.sender) {
     const { min, max } = measureExtent(tank.solid);
     const heightMm = max.z - min.z;

@@ -17,7 +17,8 @@ export function checkTraps(design: Surroundings, path: DrainPath, result: DrainR
   const onWay = listLineTraps(path);
   const at = { kind: "trap", lineId } as const;
   const findings: Finding[] = [];
-  if (!trap && onWay.length === 0) {
+  // a gravity toilet shuts itself with a flap
+  if (!trap && onWay.length === 0 && path.fixture.kind !== "gravityToilet") {
     findings.push(createFinding("must", { kind: "line", id: lineId }, { code: "trapMissing" }));
   }
   // between two seals the air has no way out: each gurgles the other empty

@@ -129,7 +129,13 @@ const recallLastPath = createRecall<Drain, DrainPath>();
 const recallPath = (path: DrainPath): DrainPath =>
   recallLastPath(
     path.drain,
-    [path.fixture, path.tank, ...path.chain, ...path.enteredAtMm, ...path.legs.map((leg) => leg.inflowLps)],
+    [
+      path.fixture,
+      path.tank,
+      ...path.chain,
+      ...path.enteredAtMm,
+      ...path.legs.flatMap((leg) => [leg.inflowLps, leg.surgeLps]),
+    ],
     () => path,
   );
 

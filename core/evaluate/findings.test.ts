@@ -1,4 +1,5 @@
 import { readDemo } from "@/tests/demoRigs";
+import { SAMPLE_FIXING } from "@/tests/sampleFixing";
 import { LEVEL } from "../attitude/attitude";
 import type { Design } from "../design/design";
 import { applyEdit, type EditOp } from "../design/edit";
@@ -88,12 +89,14 @@ test.each<[Finding["code"], Finding["severity"], readonly EditOp[]]>([
     "should",
     [
       set(["tanks", tank.id, "fixing"], {
+        ...SAMPLE_FIXING,
         kind: "tray",
         fastener: "selfTapping",
         bolts: 12,
         size: "M8",
         heldKN: 20,
-        strapKN: null,
+        heldShearKN: 20,
+        hasEndStop: true,
       }),
     ],
   ],
@@ -113,12 +116,14 @@ test.each<[Finding["code"], Finding["severity"], readonly EditOp[]]>([
     "must",
     [
       set(["tanks", tank.id, "fixing"], {
+        ...SAMPLE_FIXING,
         kind: "brackets",
         fastener: "rivetNut",
         bolts: 4,
         size: "M6",
         heldKN: 1,
-        strapKN: null,
+        heldShearKN: 1,
+        hasEndStop: true,
       }),
     ],
   ],
@@ -127,15 +132,23 @@ test.each<[Finding["code"], Finding["severity"], readonly EditOp[]]>([
     "should",
     [
       set(["tanks", tank.id, "fixing"], {
+        ...SAMPLE_FIXING,
         kind: "straps",
         fastener: "rivetNut",
         bolts: 8,
         size: "M10",
         heldKN: null,
-        strapKN: null,
+        heldShearKN: null,
+        hasEndStop: true,
       }),
     ],
   ],
+  ["fixingMissing", "should", [set(["tanks", tank.id, "fixing"], null)]],
+  ["fixingTips", "must", [set(["tanks", tank.id, "fixing"], { ...SAMPLE_FIXING, bolts: 1 })]],
+  ["fixingSlides", "should", [set(["tanks", tank.id, "fixing"], SAMPLE_FIXING)]],
+  ["fixingNoPlate", "should", [set(["tanks", tank.id, "fixing"], { ...SAMPLE_FIXING, kind: "brackets" })]],
+  ["toiletNotBlack", "must", [set(["fixtures", "sink", "kind"], "gravityToilet")]],
+  ["toiletNarrow", "must", [set(["fixtures", "sink", "kind"], "gravityToilet")]],
   ["axleOverloaded", "must", [set(["rig", "axles", 0, "spareKg"], 20)]],
   [
     "obstaclesOverlap",
@@ -195,6 +208,22 @@ test.each<[Finding["code"], Finding["severity"], readonly EditOp[]]>([
   const finding = find(change(kranich, ops), code);
   expect(finding).toMatchObject({ code, severity });
   expect(finding!.id.startsWith(`${code}@`)).toBe(true);
+});
+
+test("a toilet on a long run is told to stand over its tank", () => {
+  const toilet = change(readDemo("lesesaal"), [
+    set(["fixtures", "sink", "kind"], "gravityToilet"),
+    set(["tanks", 0, "holds"], "black"),
+  ]);
+  expect(find(toilet, "toiletLongRun")).toMatchObject({ severity: "should" });
+  expect(find(toilet, "toiletNotBlack")).toBeUndefined();
+});
+
+test("a bowl let go fills a pipe that is too narrow for it, and a wide one not", () => {
+  expect(find(kranich, "runsFull")).toMatchObject({ severity: "note" });
+  const wide = { innerMm: 71.2, outerMm: 75, manningN: 0.009 };
+  expect(find(change(kranich, [set(["lines", drain.id, "pipe"], wide)]), "runsFull")).toBeUndefined();
+  expect(find(change(kranich, [set(["fixtures", "sink", "hasPlug"], false)]), "runsFull")).toBeUndefined();
 });
 
 test("a leg through an obstacle, and one only too near to the exhaust", () => {

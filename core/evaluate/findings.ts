@@ -65,6 +65,7 @@ type Numbers =
   | { readonly code: "sealSucked"; readonly suctionPa: number; readonly sealMm: number }
   | { readonly code: "trapSiphons"; readonly fallMm: number; readonly boreMm: number; readonly leftMm: number }
   | { readonly code: "trapArmLong"; readonly lengthMm: number; readonly allowedMm: number }
+  | { readonly code: "runsFull"; readonly capacityLps: number; readonly surgeLps: number }
   | { readonly code: "drainSlow"; readonly capacityLps: number; readonly inflowLps: number }
   | { readonly code: "belowCleanVelocity"; readonly velocityMps: number }
   | { readonly code: "passageSlants"; readonly lengthMm: number; readonly widthMm: number }
@@ -93,6 +94,13 @@ type Numbers =
       readonly weakest: "bolt" | "held" | "strap" | null;
     }
   | { readonly code: "fixingUnrated" }
+  | { readonly code: "toiletNotBlack"; readonly holds: HeldWater }
+  | { readonly code: "toiletNarrow"; readonly boreMm: number }
+  | { readonly code: "toiletLongRun"; readonly lengthMm: number }
+  | { readonly code: "fixingMissing"; readonly fullKg: number }
+  | { readonly code: "fixingTips" }
+  | { readonly code: "fixingSlides" }
+  | { readonly code: "fixingNoPlate" }
   | { readonly code: "fixingScrewed" }
   | {
       readonly code: "portsOverlap";

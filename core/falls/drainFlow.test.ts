@@ -45,6 +45,7 @@ test("a drain that is one drop has no flattest run and no bound", () => {
   expect(computeDrainFlow(drop, 0.5)).toEqual({
     legIndex: null,
     slope: null,
+    surge: null,
     inflowLps: path.fixture.inflowLps,
     capacityLps: null,
     fillRatio: 0,

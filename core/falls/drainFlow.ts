@@ -17,6 +17,8 @@ export type DrainFlow = {
   /** Share y/D at that inflow; null when the run cannot carry it. */
   readonly fillRatio: number | null;
   readonly velocityMps: number;
+  /** The largest flow that can come, a bowl let go: what it is and what the run with the least to spare for it carries. */
+  readonly surge: { readonly legIndex: number; readonly surgeLps: number; readonly capacityLps: number } | null;
 };
 
 /** Capacity of the run with the least to spare, at a fill limit y/D in (0, 1], by Manning; standing level [C]. */
@@ -38,8 +40,12 @@ export function computeDrainFlow(path: DrainPath, fillLimit: number): DrainFlow 
       capacityLps: null,
       fillRatio: 0,
       velocityMps: 0,
+      surge: null,
     };
   }
+  const tightest = runs
+    .filter((run) => run.slope > 0)
+    .reduce<Run | null>((a, b) => (a && toSpareOf(a) <= toSpareOf(b) ? a : b), null);
   const { leg, slope, capacityLps } = runs.reduce((a, b) => (toSpare(b) < toSpare(a) ? b : a));
   const diameterM = mmToM(leg.pipe.innerMm);
   const fillRatio = computeFillRatio(diameterM, leg.inflowLps / 1000, slope, leg.pipe.manningN);
@@ -51,8 +57,16 @@ export function computeDrainFlow(path: DrainPath, fillLimit: number): DrainFlow 
     fillRatio,
     velocityMps:
       fillRatio === null ? 0 : computeManningFlow(diameterM, fillRatio, slope, leg.pipe.manningN).velocityMps,
+    surge: tightest && {
+      legIndex: tightest.leg.index,
+      surgeLps: tightest.leg.surgeLps,
+      capacityLps: tightest.capacityLps,
+    },
   };
 }
+
+// The same for the largest flow.
+const toSpareOf = ({ leg, capacityLps }: Run): number => capacityLps / leg.surgeLps;
 
 type Run = { readonly leg: Leg; readonly slope: number; readonly capacityLps: number };
 

@@ -5,7 +5,7 @@ import { placeGearPort } from "../gear/gearPorts";
 import { add, measureLength, measurePlanLength, scale, subtract, type Vec3, vec } from "../geometry/vec";
 import { createRecall } from "../quantity/recall";
 import { NO_LENGTH_MM } from "../quantity/tolerance";
-import { buildNetwork, followDrain, type Network, sumInflowLps } from "./network";
+import { buildNetwork, findSurgeLps, followDrain, type Network, sumInflowLps } from "./network";
 
 /** A straight piece of drain between two inverts. A run lies; a drop goes down at more than 45°. */
 export type Leg = {
@@ -18,8 +18,9 @@ export type Leg = {
   readonly lineId: string;
   readonly index: number;
   readonly pipe: Pipe;
-  /** All that may run in it at once, L/s. */
+  /** All that may run in it at once, L/s: taps open, and with the bowl that sends most let go. */
   readonly inflowLps: number;
+  readonly surgeLps: number;
 };
 
 /** A node of a path: which bend of which drain; −1 for a weir and for an inlet. */
@@ -92,8 +93,9 @@ export function buildDrainPath(design: Design, drain: Drain, network: Network = 
     const [from, to] = [nodesMm[i]!, nodesMm[i + 1]!];
     const pipe = findPipeOf(line, index);
     const inflowLps = sumInflowLps(network, line, index);
-    return recallLeg(from, [to, line.id, index, pipe, inflowLps], () =>
-      buildLeg(from, to, { lineId: line.id, index, pipe, inflowLps }),
+    const surgeLps = findSurgeLps(network, line, index);
+    return recallLeg(from, [to, line.id, index, pipe, inflowLps, surgeLps], () =>
+      buildLeg(from, to, { lineId: line.id, index, pipe, inflowLps, surgeLps }),
     );
   });
   return {
@@ -163,7 +165,11 @@ function placeWeir(outletMm: Vec3, drain: Drain, ahead: readonly Vec3[]): Vec3 {
 }
 
 /** A leg between two inverts with what is known of its pipe. */
-export function buildLeg(from: Vec3, to: Vec3, of: Pick<Leg, "lineId" | "index" | "pipe" | "inflowLps">): Leg {
+export function buildLeg(
+  from: Vec3,
+  to: Vec3,
+  of: Pick<Leg, "lineId" | "index" | "pipe" | "inflowLps" | "surgeLps">,
+): Leg {
   const along = subtract(to, from);
   const planLengthMm = dropNoLength(measurePlanLength(along));
   return {

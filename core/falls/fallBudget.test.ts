@@ -16,6 +16,7 @@ function createLeg(from: ReturnType<typeof vec>, to: ReturnType<typeof vec>): Le
     index: 0,
     pipe: { innerMm: 40, outerMm: 44, manningN: 0.009 },
     inflowLps: 0.1,
+    surgeLps: 0.1,
   });
 }
 

@@ -8,7 +8,7 @@ import { buildRemoveFixture } from "../edits/fixtureEdits";
 import { evaluate } from "../evaluate/evaluate";
 import { buildDrainPath } from "./drainPath";
 import { computeFallBudget } from "./fallBudget";
-import { buildNetwork, listFixturesOf } from "./network";
+import { buildNetwork, listFixturesOf, releaseOf, sumSurgeLps } from "./network";
 import { computePonds, measureBoreVolumeL } from "./ponding";
 
 const listPaths = (design: Design) => {
@@ -16,9 +16,34 @@ const listPaths = (design: Design) => {
   return [...network.drains.values()].map((drain) => buildDrainPath(design, drain, network));
 };
 
-test("what runs into the tanks is what the fixtures give", () => {
+test("the largest flow is one bowl let go with the taps of the rest, or the largest that runs alone", () => {
   fc.assert(
     fc.property(networks, (design) => {
+      const network = buildNetwork(design);
+      for (const tank of design.tanks) {
+        const sent = (network.drainsByTank.get(tank.id) ?? []).map((drain) => {
+          const fixture = network.fixtures.get(drain.fromFixture)!;
+          return { fixture, tap: fixture.inflowLps, release: releaseOf(drain, fixture) };
+        });
+        // every choice of one bowl, tried
+        const together = sent.filter(({ fixture }) => !fixture.runsAlone);
+        const taps = together.reduce((sum, { tap }) => sum + tap, 0);
+        const choices = [
+          ...together.map(({ tap, release }) => taps - tap + release),
+          ...sent.filter(({ fixture }) => fixture.runsAlone).map(({ release }) => release),
+        ];
+        expect(sumSurgeLps(network, tank.id)).toBeCloseTo(Math.max(0, ...choices), 9);
+      }
+      // water only gathers along a drain
+      for (const surges of network.surgesLps.values()) expect(surges).toEqual([...surges].sort((a, b) => a - b));
+    }),
+  );
+});
+
+test("what runs into the tanks is what the fixtures give", () => {
+  fc.assert(
+    fc.property(networks, (any) => {
+      const design = { ...any, fixtures: any.fixtures.map((fixture) => ({ ...fixture, runsAlone: false })) };
       const given = design.fixtures.reduce((sum, fixture) => sum + fixture.inflowLps, 0);
       const ends = listPaths(design).filter(({ drain }) => drain.to.kind === "inlet");
       expect(ends.reduce((sum, path) => sum + path.ownLegs.at(-1)!.inflowLps, 0)).toBeCloseTo(given, 9);

@@ -15,6 +15,8 @@ export type Network = {
   readonly drainsByTank: ReadonlyMap<string, readonly Drain[]>;
   /** Water that may run in each leg of a drain at once, L/s, by the drain's id. */
   readonly inflowsLps: ReadonlyMap<string, readonly number[]>;
+  /** The largest flow that can come in each leg of a drain, L/s: one bowl let go with the taps of the rest. */
+  readonly surgesLps: ReadonlyMap<string, readonly number[]>;
 };
 
 /** The drains that end in no tank stand under this. */
@@ -45,7 +47,7 @@ export function buildNetwork(design: Design): Network {
     drains,
     branches,
     drainsByTank,
-    inflowsLps: sumInflows(order, branches, fixtures),
+    ...sumFlows(order, branches, fixtures),
   };
 }
 
@@ -68,16 +70,46 @@ export const listFixturesOf = (network: Network, tankId: string): Fixture[] =>
  * the rest [C; that one is let go while the others run is what builders reckon with, T].
  */
 export function sumSurgeLps(network: Network, tankId: string): number {
-  let taps = 0;
-  let surge = 0;
+  let sum = NOTHING;
   for (const drain of network.drainsByTank.get(tankId) ?? []) {
     const fixture = network.fixtures.get(drain.fromFixture);
-    if (!fixture) continue;
-    taps += fixture.inflowLps;
-    surge = Math.max(surge, releaseOf(drain, fixture) - fixture.inflowLps);
+    if (fixture) sum = addFlows(sum, toFlows(drain, fixture));
   }
-  return taps + surge;
+  return toSurgeLps(sum);
 }
+
+/** The same for some drains and their fixtures. */
+export const sumSurgeOf = (those: readonly { readonly drain: Drain; readonly fixture: Fixture }[]): number =>
+  toSurgeLps(those.reduce((sum, { drain, fixture }) => addFlows(sum, toFlows(drain, fixture)), NOTHING));
+
+/** What several fixtures send: their taps together, what one bowl let go adds to its tap at most, and who runs alone. */
+type Flows = {
+  readonly tapsLps: number;
+  readonly extraLps: number;
+  /** Of those that only run alone: the largest tap, and the largest bowl let go. */
+  readonly aloneTapLps: number;
+  readonly aloneLps: number;
+};
+
+const NOTHING: Flows = { tapsLps: 0, extraLps: 0, aloneTapLps: 0, aloneLps: 0 };
+
+function toFlows(drain: Drain, fixture: Fixture): Flows {
+  const release = releaseOf(drain, fixture);
+  const { inflowLps, runsAlone } = fixture;
+  return runsAlone
+    ? { ...NOTHING, aloneTapLps: inflowLps, aloneLps: release }
+    : { ...NOTHING, tapsLps: inflowLps, extraLps: release - inflowLps };
+}
+
+const addFlows = (a: Flows, b: Flows): Flows => ({
+  tapsLps: a.tapsLps + b.tapsLps,
+  extraLps: Math.max(a.extraLps, b.extraLps),
+  aloneTapLps: Math.max(a.aloneTapLps, b.aloneTapLps),
+  aloneLps: Math.max(a.aloneLps, b.aloneLps),
+});
+
+const toTapsLps = ({ tapsLps, aloneTapLps }: Flows): number => Math.max(tapsLps, aloneTapLps);
+const toSurgeLps = ({ tapsLps, extraLps, aloneLps }: Flows): number => Math.max(tapsLps + extraLps, aloneLps);
 
 /** The largest flow one fixture sends into its drain, L/s. */
 export const releaseOf = ({ pipe, trap }: Drain, fixture: Fixture): number =>
@@ -89,6 +121,10 @@ export const releaseOf = ({ pipe, trap }: Drain, fixture: Fixture): number =>
  */
 export const sumInflowLps = ({ inflowsLps }: Pick<Network, "inflowsLps">, drain: Drain, leg: number): number =>
   inflowsLps.get(drain.id)?.[leg] ?? 0;
+
+/** The largest flow that can come in one leg of a drain, L/s: of all that has joined before it [C; which run together: T]. */
+export const findSurgeLps = ({ surgesLps }: Pick<Network, "surgesLps">, drain: Drain, leg: number): number =>
+  surgesLps.get(drain.id)?.[leg] ?? 0;
 
 // Every drain after all that join it, each looked at once; a network that passed its check has no circle.
 function sortUpstreamFirst(
@@ -108,24 +144,28 @@ function sortUpstreamFirst(
   return order;
 }
 
-function sumInflows(
+function sumFlows(
   order: readonly Drain[],
   branches: ReadonlyMap<string, readonly Drain[]>,
   fixtures: ReadonlyMap<string, Fixture>,
-): Map<string, number[]> {
-  const inflows = new Map<string, number[]>();
+): Pick<Network, "inflowsLps" | "surgesLps"> {
+  const atEnds = new Map<string, Flows>();
+  const inflowsLps = new Map<string, number[]>();
+  const surgesLps = new Map<string, number[]>();
   for (const drain of order) {
-    const joins = new Array<number>(drain.bendsMm.length + 1).fill(0);
+    const joins = new Array<Flows>(drain.bendsMm.length + 1).fill(NOTHING);
     for (const { id, to } of branches.get(drain.id) ?? []) {
-      if (to.kind === "junction" && to.bend + 1 < joins.length) joins[to.bend + 1]! += inflows.get(id)?.at(-1) ?? 0;
+      if (to.kind !== "junction" || to.bend + 1 >= joins.length) continue;
+      joins[to.bend + 1] = addFlows(joins[to.bend + 1]!, atEnds.get(id) ?? NOTHING);
     }
-    let lps = fixtures.get(drain.fromFixture)?.inflowLps ?? 0;
-    inflows.set(
-      drain.id,
-      joins.map((joined) => (lps += joined)),
-    );
+    const fixture = fixtures.get(drain.fromFixture);
+    let flows = fixture ? toFlows(drain, fixture) : NOTHING;
+    const along = joins.map((joined) => (flows = addFlows(flows, joined)));
+    atEnds.set(drain.id, flows);
+    inflowsLps.set(drain.id, along.map(toTapsLps));
+    surgesLps.set(drain.id, along.map(toSurgeLps));
   }
-  return inflows;
+  return { inflowsLps, surgesLps };
 }
 
 function push<T>(lists: Map<string, T[]>, key: string, value: T): void {

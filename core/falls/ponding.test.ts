@@ -16,7 +16,7 @@ function createPath(nodesMm: Vec3[], bore = 36.4): DrainPath {
   const pipe = { innerMm: bore, outerMm: bore + 4, manningN: 0.009 };
   const legs = nodesMm
     .slice(1)
-    .map((to, index) => buildLeg(nodesMm[index]!, to, { lineId: "drain", index, pipe, inflowLps: 0.1 }));
+    .map((to, index) => buildLeg(nodesMm[index]!, to, { lineId: "drain", index, pipe, inflowLps: 0.1, surgeLps: 0.1 }));
   return { nodesMm, legs, ownLegs: legs, pipe } as unknown as DrainPath;
 }
 

@@ -30,11 +30,15 @@ export function listLineLegs(design: Design, line: Line): readonly Leg[] {
   return recallLegs(line, [design.tanks, design.gear, design.lines], () => {
     const course = line.kind === "vent" ? listOwnCourse(design, line) : listHoseCourse(design, line);
     const toInvert = (p: Vec3): Vec3 => vec(p.x, p.y, p.z - line.pipe.innerMm / 2);
-    return course
-      .slice(1)
-      .map((to, index) =>
-        buildLeg(toInvert(course[index]!), toInvert(to), { lineId: line.id, index, pipe: line.pipe, inflowLps: 0 }),
-      );
+    return course.slice(1).map((to, index) =>
+      buildLeg(toInvert(course[index]!), toInvert(to), {
+        lineId: line.id,
+        index,
+        pipe: line.pipe,
+        inflowLps: 0,
+        surgeLps: 0,
+      }),
+    );
   });
 }
 

@@ -89,7 +89,7 @@ test("a slanted pipe is marked where its middle meets each face, not where its i
   const leg = buildLeg(
     { x: 0, y: 0, z: 60 },
     { x: 400, y: 0, z: 60 - fall },
-    { lineId: "any", index: 0, pipe: { innerMm: 36, outerMm: 40, manningN: 0.009 }, inflowLps: 0 },
+    { lineId: "any", index: 0, pipe: { innerMm: 36, outerMm: 40, manningN: 0.009 }, inflowLps: 0, surgeLps: 0 },
   );
   const [passage] = listLegPassages({ ...kranich, obstacles: [] }, "any", [leg], [], 2);
   const [above, below] = passage!.facesMm;

@@ -1,8 +1,10 @@
-import { GRAVITY, WATER_DENSITY } from "../air/dumping";
+import { GRAVITY } from "../air/dumping";
 import type { BoltSize, Fixing, Tank } from "../design/plumbing";
 import type { CrashClass } from "../design/rig";
-import { measureCapacityL, measureExtent } from "../geometry/solid";
-import { computeEmptyKg } from "../tanks/shell";
+import { measureExtent } from "../geometry/solid";
+import { computeFullKg } from "../tanks/shell";
+import { type BoltForce, computeBoltGroup } from "./boltGroup";
+import { listBoltPlaces } from "./boltPlaces";
 
 /** Stress area of metric bolts, mm² [P: ISO 898-1, from memory, 95 %]. */
 const STRESS_AREA: Readonly<Record<BoltSize, number>> = { M6: 20.1, M8: 36.6, M10: 58, M12: 84.3 };
@@ -28,15 +30,15 @@ export const computeUtilisation = (
   tension: number,
 ): number => shear / shearKN + tension / (1.4 * tensionKN);
 
-export const LOAD_CASES = ["braking", "cornering", "track", "crashForward", "crashSideways"] as const;
+export const LOAD_CASES = ["braking", "cornering", "road", "track", "crashForward", "crashSideways"] as const;
 export type LoadCaseId = (typeof LOAD_CASES)[number];
 
-/** A push on the tank as shares of gravity: level and down, its own weight included. */
+/** What pulls at a tank as shares of gravity, all at once: forward, sideways, and down with its own weight. */
 export type LoadCase = {
   readonly id: LoadCaseId;
-  readonly levelG: number;
+  readonly forwardG: number;
+  readonly sidewaysG: number;
   readonly downG: number;
-  readonly along: "x" | "y";
 };
 
 /** Crash forward and sideways by class of vehicle [P: UN R67 and R110 for gas tanks, from memory, 85 %]. */
@@ -51,63 +53,130 @@ const CRASH: Readonly<Record<CrashClass, readonly [number, number] | null>> = {
 export function listLoadCases(crashClass: CrashClass): LoadCase[] {
   const crash = CRASH[crashClass];
   return [
-    { id: "braking", levelG: 0.8, downG: 1, along: "x" },
-    { id: "cornering", levelG: 0.5, downG: 1, along: "y" },
-    { id: "track", levelG: 0, downG: 3, along: "x" },
+    { id: "braking", forwardG: 0.8, sidewaysG: 0, downG: 1 },
+    { id: "cornering", forwardG: 0, sidewaysG: 0.5, downG: 1 },
+    // braking into a bend
+    { id: "road", forwardG: 0.8, sidewaysG: 0.5, downG: 1 },
+    { id: "track", forwardG: 0, sidewaysG: 0, downG: 3 },
     ...(crash
       ? ([
-          { id: "crashForward", levelG: crash[0], downG: 1, along: "x" },
-          { id: "crashSideways", levelG: crash[1], downG: 1, along: "y" },
+          { id: "crashForward", forwardG: crash[0], sidewaysG: 0, downG: 1 },
+          { id: "crashSideways", forwardG: 0, sidewaysG: crash[1], downG: 1 },
         ] as const)
       : []),
   ];
 }
 
+export type WeakestPart = "bolt" | "held" | "strap";
+
 export type FixingResult = {
   readonly load: LoadCase;
-  /** On the bolt that bears most, kN. */
+  /** The bolt that uses most of what it may bear: which, and what is on it, kN. */
+  readonly boltIndex: number;
   readonly shearKN: number;
   readonly tensionKN: number;
   readonly utilisation: number;
+  /** What each bolt uses of what may be borne there, in the order of the places. */
+  readonly uses: readonly number[];
   /** What it takes of the bolt, and of what that sits in; null while the latter has no rating. */
   readonly ofBolt: number;
   readonly ofHeld: number | null;
   /** What gives first: the bolt, what it sits in, or the strap; null while what it sits in has no rating. */
-  readonly weakest: "bolt" | "held" | "strap" | null;
+  readonly weakest: WeakestPart | null;
 };
 
+/** Tanks that stand on something press on it; the rest hang [T]. */
+const stands = (kind: Fixing["kind"]): boolean => kind === "onFloor";
+
 /**
- * Every bolt of a full tank that hangs by its top in two rows at its ends, case by case. Level pushes are shared as shear
- * and turn the tank over about the row they push toward: M = m a g h over the distance of the rows, borne by half of the
- * bolts. The bolt and what it sits in are in a row: the worse of the two decides. Mass in kg > 0 [C; that the rows share
- * evenly: T]. What the bolt sits in is taken as equally strong in any direction [T].
+ * Every bolt of a full tank, case by case: level pushes act at its middle, half its height off the plane of the bolts, with
+ * its weight where it hangs, all at once. A standing tank's weight is not counted as holding it down. The bolt, what it sits
+ * in and the strap are in a row: the worst decides. Null where the bolts stand in one line and nothing holds it across.
+ * Mass in kg > 0 [C on T: a full tank moves as one solid]. What a bolt sits in: factor × (V/VR + T/TR) ≤ 1.
  */
-export function computeFixing(tank: Tank, fixing: Fixing, crashClass: CrashClass): FixingResult[] {
-  const massKg = computeEmptyKg(tank) + (measureCapacityL(tank.solid) * WATER_DENSITY) / 1000;
+export function computeFixing(tank: Tank, fixing: Fixing, crashClass: CrashClass): FixingResult[] | null {
   const { min, max } = measureExtent(tank.solid);
-  const heightM = (max.z - min.z) / 2000;
+  const places = listBoltPlaces(tank, fixing);
   const bolt = computeBolt(fixing.size);
-  return listLoadCases(crashClass).map((load): FixingResult => {
-    const rowsM = (load.along === "x" ? max.x - min.x : max.y - min.y) / 1000;
-    const weightKN = (massKg * GRAVITY) / 1000;
-    const shearKN = (weightKN * load.levelG) / fixing.bolts;
-    const turningKN = (weightKN * load.levelG * heightM) / Math.max(0.05, rowsM) / (fixing.bolts / 2);
-    const tensionKN = (weightKN * load.downG) / fixing.bolts + turningKN;
-    const ofBolt = computeUtilisation(bolt, shearKN, tensionKN);
-    const ofHeld = fixing.heldKN === null ? null : Math.hypot(shearKN, tensionKN) / fixing.heldKN;
-    // a strap hangs on two bolts and bears what both of them do
-    const ofStrap = fixing.kind === "straps" && fixing.strapKN !== null ? (2 * tensionKN) / fixing.strapKN : 0;
-    const parts = { bolt: ofBolt, held: ofHeld ?? 0, strap: ofStrap };
-    const weakest = (["bolt", "held", "strap"] as const).reduce((a, b) => (parts[b] > parts[a] ? b : a));
-    return {
-      load,
-      shearKN,
-      tensionKN,
-      utilisation: parts[weakest],
-      ofBolt,
-      ofHeld,
-      // while one part has no rating the bolt may not be the weakest; a strap that bears more than it may is known to give
-      weakest: ofHeld === null && weakest !== "strap" ? null : weakest,
-    };
-  });
+  const weightKN = (computeFullKg(tank) * GRAVITY) / 1000;
+  const results: FixingResult[] = [];
+  for (const load of listLoadCases(crashClass)) {
+    let worst: FixingResult | null = null;
+    for (const [along, across] of listWays(load)) {
+      const group = computeBoltGroup(places, {
+        pushXKN: along * weightKN * load.forwardG,
+        pushYKN: across * weightKN * load.sidewaysG,
+        pullKN: stands(fixing.kind) ? 0 : weightKN * load.downG,
+        at: { x: (min.x + max.x) / 2, y: (min.y + max.y) / 2 },
+        leverMm: (max.z - min.z) / 2,
+      });
+      if (!group.bolts) return null;
+      const result = judge(load, group.bolts, bolt, fixing);
+      if (!worst || result.utilisation > worst.utilisation) worst = result;
+    }
+    results.push(worst!);
+  }
+  return results;
 }
+
+// A pattern need not be even: what pushes forward also pushes back when somebody drives into the rig, and bends go both ways.
+const listWays = ({ forwardG, sidewaysG }: LoadCase): readonly (readonly [1 | -1, 1 | -1])[] => {
+  const along = forwardG > 0 ? ([1, -1] as const) : ([1] as const);
+  const across = sidewaysG > 0 ? ([1, -1] as const) : ([1] as const);
+  return along.flatMap((x) => across.map((y) => [x, y] as const));
+};
+
+function judge(
+  load: LoadCase,
+  bolts: readonly BoltForce[],
+  bolt: ReturnType<typeof computeBolt>,
+  fixing: Fixing,
+): FixingResult {
+  const parts = bolts.map(({ shearKN, tensionKN }) => ({
+    bolt: computeUtilisation(bolt, shearKN, tensionKN),
+    held: computeHeldUse(fixing, shearKN, tensionKN),
+    // a strap hangs on two bolts and bears what both of them do
+    strap:
+      fixing.kind === "straps" && fixing.strapKN !== null ? (2 * tensionKN * fixing.heldFactor) / fixing.strapKN : 0,
+  }));
+  const uses = parts.map((part) => Math.max(part.bolt, part.held ?? 0, part.strap));
+  const boltIndex = uses.reduce((worst, use, i) => (use > uses[worst]! ? i : worst), 0);
+  const worst = parts[boltIndex]!;
+  const order = ["bolt", "held", "strap"] as const;
+  const weakest = order.reduce<WeakestPart>((a, b) => ((worst[b] ?? 0) > (worst[a] ?? 0) ? b : a), "bolt");
+  return {
+    load,
+    boltIndex,
+    ...bolts[boltIndex]!,
+    utilisation: uses[boltIndex]!,
+    uses,
+    ofBolt: worst.bolt,
+    ofHeld: worst.held,
+    // while one part has no rating the bolt may not be the weakest; a strap that bears more than it may is known to give
+    weakest: worst.held === null && weakest !== "strap" ? null : weakest,
+  };
+}
+
+/** What a bolt's pull and shear, kN ≥ 0, take of what it sits in; null where one of them has no rating. Linear, on the safe side [T]. */
+export function computeHeldUse(
+  { heldKN, heldShearKN, heldFactor }: Pick<Fixing, "heldKN" | "heldShearKN" | "heldFactor">,
+  shearKN: number,
+  tensionKN: number,
+): number | null {
+  const of = (force: number, ratingKN: number | null) =>
+    force <= 0 ? 0 : ratingKN === null ? null : (force * heldFactor) / ratingKN;
+  const [shear, pull] = [of(shearKN, heldShearKN), of(tensionKN, heldKN)];
+  return shear === null || pull === null ? null : shear + pull;
+}
+
+/** Plastic on steel, [T]: a strap holds a tank along itself by no more than this share of what it presses with. */
+const STRAP_FRICTION = 0.2;
+
+/**
+ * Whether a tank slides out of its straps along them: their hold is friction on its weight, the push any case's. Brackets,
+ * trays and cradles stop it; so does an end stop. [C on T: friction 0.2].
+ */
+export const slidesOut = ({ kind, hasEndStop }: Fixing, crashClass: CrashClass): boolean =>
+  kind === "straps" &&
+  !hasEndStop &&
+  listLoadCases(crashClass).some(({ forwardG, downG }) => forwardG > STRAP_FRICTION * downG);

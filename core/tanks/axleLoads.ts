@@ -1,9 +1,8 @@
-import { WATER_DENSITY } from "../air/dumping";
 import type { Design } from "../design/design";
 import type { Tank } from "../design/plumbing";
 import type { Rig } from "../design/rig";
-import { measureCapacityL, measureExtent } from "../geometry/solid";
-import { computeEmptyKg } from "./shell";
+import { measureExtent } from "../geometry/solid";
+import { computeEmptyKg, computeFullKg } from "./shell";
 
 /** What the water tanks put on one support, kg: an axle, or the coupling of a rig on one axle. */
 export type AxleLoad = {
@@ -45,23 +44,22 @@ const TANDEM_MM = 1_500;
 
 type Support = { readonly name: string; readonly xMm: number; readonly spareKg: number | null };
 
-// Two supports carry a rig: its first and last axle, or its one axle and the coupling at the nose.
-function findSupports({ axles, lengthMm, kind }: Rig): readonly [Support, Support] | null {
+// Two supports carry a rig: its first and last axle, or its one axle and the coupling before it.
+function findSupports({ axles, lengthMm, kind, couplingXMm }: Rig): readonly [Support, Support] | null {
+  // not measured, it is taken at the front edge, where it carries more than at a drawbar's end
+  const coupling: Support = { name: "Coupling", xMm: couplingXMm ?? lengthMm, spareKg: null };
   const sorted = [...axles].sort((a, b) => a.xMm - b.xMm);
   const [first] = sorted;
   const last = sorted.at(-1);
   if (!first || !last) return null;
-  if (sorted.length === 1) return [first, { name: "Coupling", xMm: lengthMm, spareKg: null }];
+  if (sorted.length === 1) return [first, coupling];
   // two close together are one support in their middle: what is left of them is the coupling's
   if (kind === "trailer" && last.xMm - first.xMm <= TANDEM_MM) {
     const spares = sorted.map(({ spareKg }) => spareKg);
     const xMm = sorted.reduce((sum, axle) => sum + axle.xMm, 0) / sorted.length;
     // an even share each: the weakest of them decides
     const spareKg = spares.some((spare) => spare === null) ? null : Math.min(...(spares as number[])) * sorted.length;
-    return [
-      { name: sorted.map(({ name }) => name).join(" and "), xMm, spareKg },
-      { name: "Coupling", xMm: lengthMm, spareKg: null },
-    ];
+    return [{ name: sorted.map(({ name }) => name).join(" and "), xMm, spareKg }, coupling];
   }
   return [first, last];
 }
@@ -73,8 +71,7 @@ export function computeTankLoads({ rig, tanks }: Design): TankLoads | null {
   const span = [supports[0].xMm, supports[1].xMm] as const;
   const loads = tanks.map((tank) => {
     const emptyKg = computeEmptyKg(tank);
-    const fullKg = emptyKg + (measureCapacityL(tank.solid) * WATER_DENSITY) / 1000;
-    return { emptyKg, fullKg, centre: findCentre(tank) };
+    return { emptyKg, fullKg: computeFullKg(tank), centre: findCentre(tank) };
   });
   const track = rig.widthMm - 2 * TYRE_IN_MM;
   const sum = (pick: (load: (typeof loads)[number]) => number) => loads.reduce((all, load) => all + pick(load), 0);

@@ -1,6 +1,7 @@
+import { WATER_DENSITY } from "../air/dumping";
 import type { Material, Tank } from "../design/plumbing";
 import { measureSignedArea } from "../geometry/polygon";
-import { type Solid, toPrism } from "../geometry/solid";
+import { measureCapacityL, type Solid, toPrism } from "../geometry/solid";
 
 /** Density of what tanks are made of, kg/m³ [P: materials handbooks, from memory, 95 %; GRP by hand lay-up, T]. */
 const DENSITY: Readonly<Record<Material, number>> = {
@@ -27,3 +28,7 @@ export function measureSurfaceM2(solid: Solid, growMm = 0): number {
 /** Weight of an empty tank, kg: its surface times its wall; fittings and straps come on top [C on P]. */
 export const computeEmptyKg = ({ solid, wallMm, material }: Pick<Tank, "solid" | "wallMm" | "material">): number =>
   measureSurfaceM2(solid) * (wallMm / 1000) * DENSITY[material];
+
+/** Weight of a tank full to the brim, kg, its water at 20 °C [C]. */
+export const computeFullKg = (tank: Pick<Tank, "solid" | "wallMm" | "material">): number =>
+  computeEmptyKg(tank) + (measureCapacityL(tank.solid) * WATER_DENSITY) / 1000;

@@ -52,6 +52,7 @@ function listFixingWorkings({ rig }: Design, tank: Tank): Working[] {
   const { fixing } = tank;
   if (!fixing) return [];
   const cases = computeFixing(tank, fixing, rig.crashClass);
+  if (!cases) return [];
   const { shearKN, tensionKN, ofBolt, ofHeld } = cases.reduce((a, b) => (b.utilisation > a.utilisation ? b : a));
   const bolt = computeBolt(fixing.size);
   const at = { kind: "tank", id: tank.id } as const;
@@ -66,7 +67,18 @@ function listFixingWorkings({ rig }: Design, tank: Tank): Working[] {
     ...(ofHeld === null
       ? []
       : [
-          buildWorking("heldUse", at, [shear, tension, term("F", fixing.heldKN!, "force")], term("u", ofHeld, "ratio")),
+          buildWorking(
+            "heldUse",
+            at,
+            [
+              term("f", fixing.heldFactor, "times"),
+              shear,
+              term("FV", fixing.heldShearKN ?? 0, "force"),
+              tension,
+              term("FT", fixing.heldKN ?? 0, "force"),
+            ],
+            term("u", ofHeld, "ratio"),
+          ),
         ]),
   ];
 }

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { attitudes, designs, networks } from "@/tests/arbitraries";
 import { DEMO_NAMES, readDemo } from "@/tests/demoRigs";
+import { SAMPLE_FIXING } from "@/tests/sampleFixing";
 import { type Airway, computeAirwayPressurePa } from "../air/airPressure";
 import { computeDumping } from "../air/dumping";
 import type { Attitude } from "../attitude/attitude";
@@ -44,7 +45,7 @@ const RECOMPUTE: Partial<Record<FormulaId, (w: Working) => number>> = {
   tankIce: (w) => (0.1 * read(w, "m") * 334_000) / (read(w, "UA") * -read(w, "Ta")) / 3600,
   padPower: (w) => read(w, "UA") * (read(w, "Th") - read(w, "Ta")),
   boltUse: (w) => read(w, "V") / read(w, "VR") + read(w, "T") / (1.4 * read(w, "TR")),
-  heldUse: (w) => Math.hypot(read(w, "V"), read(w, "T")) / read(w, "F"),
+  heldUse: (w) => read(w, "f") * (read(w, "V") / read(w, "FV") + read(w, "T") / read(w, "FT")),
   sealDriving: (w) => read(w, "H") - computeDrivingLossMm(read(w, "s"), read(w, "a"), read(w, "H")),
   sealDrying: (w) => computeDryWeeks(read(w, "H"), read(w, "e")),
   tankCapacity: (w) => (read(w, "A") * read(w, "L")) / 1e6,
@@ -113,7 +114,7 @@ test("every working's result follows from the terms it shows", () => {
     );
   // and with its tank held by straps
   const [tank, ...others] = readDemo("kranich").tanks;
-  const fixing = { kind: "straps", fastener: "through", bolts: 6, size: "M8", heldKN: 6, strapKN: null } as const;
+  const fixing = { ...SAMPLE_FIXING, bolts: 6, heldKN: 6, heldShearKN: 6 };
   check({ ...readDemo("kranich"), tanks: [{ ...tank!, fixing }, ...others] }, { pitchDeg: 1, rollDeg: 0 });
   expect([...seen].sort()).toEqual(Object.keys(RECOMPUTE).sort());
 });

@@ -1,7 +1,7 @@
 "use client";
 import { useId, useMemo, useRef, useState } from "react";
 import type { Vent } from "@/core/design/plumbing";
-import { buildNetwork, listFixturesOf } from "@/core/falls/network";
+import { buildNetwork, sumSurgeLps } from "@/core/falls/network";
 import { layOutVentSection, unprojectVentPull, type VentSection } from "@/core/section/ventSection";
 import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
@@ -54,7 +54,7 @@ function VentSheet({ vent, vents, onPick }: VentSheetProps) {
   const hatch = useId().replace(/[^a-z0-9]/gi, "");
   const still = useRef<Bounds | null>(null);
   const section = useMemo(() => {
-    const fillLps = listFixturesOf(buildNetwork(design), vent.fromTank).reduce((sum, f) => sum + f.inflowLps, 0);
+    const fillLps = sumSurgeLps(buildNetwork(design), vent.fromTank);
     return layOutVentSection(design, vent, attitude, result?.air ?? null, fillLps);
   }, [design, vent, attitude, result]);
   if (!dragBase || !still.current) still.current = toBounds(section);

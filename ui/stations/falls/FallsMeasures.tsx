@@ -97,6 +97,11 @@ const FixtureFields = memo(function FixtureFields({ fixtureId }: { readonly fixt
         value={fixture.hasPlug}
         onPick={(value) => set(at, ["fixtures", fixture.id, "hasPlug"], value)}
       />
+      <Tick
+        label="Never runs beside others"
+        value={fixture.runsAlone}
+        onPick={(value) => set(at, ["fixtures", fixture.id, "runsAlone"], value)}
+      />
       <div className="mt-1 flex flex-wrap gap-1.5">
         <Button onClick={() => void import("./copyShownFixture").then((module) => module.copyShownFixture())}>
           <Copy size={14} aria-hidden /> Copy it with its drain

@@ -13,6 +13,8 @@ const MOST_AXLES = 4;
 export function AxleMeasures() {
   const axles = useWorkbench((state) => state.history!.design.rig.axles);
   const lengthMm = useWorkbench((state) => state.history!.design.rig.lengthMm);
+  const kind = useWorkbench((state) => state.history!.design.rig.kind);
+  const couplingXMm = useWorkbench((state) => state.history!.design.rig.couplingXMm);
   const { set, insert, remove } = useEdits();
   const add = () => {
     const value =
@@ -32,6 +34,16 @@ export function AxleMeasures() {
         )
       }
     >
+      {kind === "trailer" && axles.length > 0 && (
+        <NumberField
+          label="Coupling"
+          help="The ball's middle, measured along the drawbar. Left empty it is taken at the front edge."
+          value={couplingXMm}
+          quantity="length"
+          clearable
+          onCommit={(value) => set(AT, ["rig", "couplingXMm"], value)}
+        />
+      )}
       {axles.map((axle, i) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: axles are known by their place in the list
         <div key={i} className="flex items-center gap-1">

@@ -9,6 +9,7 @@ import {
   type Tank,
 } from "@/core/design/plumbing";
 import { CRASH_CLASSES, type CrashClass } from "@/core/design/rig";
+import { buildBoltCount } from "@/core/edits/boltEdits";
 import { measureFloorMm } from "@/core/fit/passages";
 import { listAssembly } from "@/core/fixing/assembly";
 import { computeFixing, type FixingResult } from "@/core/fixing/fixing";
@@ -23,19 +24,35 @@ import { useEdits } from "../../fields/useEdits";
 import { Figure } from "../../kit/Figure";
 import { NumberField } from "../../kit/NumberField";
 import { Pick } from "../../kit/Pick";
+import { Tick } from "../../kit/Tick";
+import { BoltPattern } from "./BoltPattern";
 
-const NEW = { fastener: "rivetNut", bolts: 6, size: "M8", heldKN: null, strapKN: null } as const;
+const NEW = {
+  fastener: "rivetNut",
+  bolts: 6,
+  size: "M8",
+  placesMm: null,
+  heldKN: null,
+  heldShearKN: null,
+  heldFactor: 1.5,
+  strapKN: null,
+  hasPlate: false,
+  hasEndStop: false,
+} as const;
 
 /** What holds the tank up, and how much of it each load takes. */
 export function TankFixing({ tank }: { readonly tank: Tank }) {
   const crashClass = useWorkbench((state) => state.history!.design.rig.crashClass);
   const units = useWorkbench((state) => state.units);
-  const { set } = useEdits();
+  const { set, apply } = useEdits();
   const at = { kind: "tank", id: tank.id } as const;
   const path = (...keys: string[]) => ["tanks", tank.id, "fixing", ...keys];
   const { fixing } = tank;
   const cases = fixing ? computeFixing(tank, fixing, crashClass) : [];
-  const worst = cases.reduce<FixingResult | null>((a, b) => (a && a.utilisation >= b.utilisation ? a : b), null);
+  const worst = (cases ?? []).reduce<FixingResult | null>(
+    (a, b) => (a && a.utilisation >= b.utilisation ? a : b),
+    null,
+  );
   return (
     <Group title="Fixing">
       <Pick<FixingKind | "none">
@@ -61,21 +78,44 @@ export function TankFixing({ tank }: { readonly tank: Tank }) {
             label="Bolts, class 8.8"
             value={fixing.bolts}
             quantity="count"
-            onCommit={(value) => set(at, path("bolts"), value)}
+            onCommit={(value) => (value === null ? null : apply(buildBoltCount(tank, value)))}
           />
+          <BoltPattern tank={tank} fixing={fixing} cases={cases} />
           <Pick<BoltSize>
             label="Of size"
             value={fixing.size}
             names={Object.fromEntries(BOLT_SIZES.map((size) => [size, size])) as Record<BoltSize, string>}
             onPick={(value) => set(at, path("size"), value)}
           />
+          {fixing.fastener === "through" && (
+            <Tick
+              label="Plate behind each bolt"
+              value={fixing.hasPlate}
+              onPick={(value) => set(at, path("hasPlate"), value)}
+            />
+          )}
           <NumberField
-            label="Rating of each rivet nut or lug"
-            help="Rivet nut, lug or strap, from its data sheet."
+            label="Rated against pulling out"
+            help="What one rivet nut, lug or screwed place bears, from its data sheet."
             value={fixing.heldKN}
             quantity="force"
             clearable
             onCommit={(value) => set(at, path("heldKN"), value)}
+          />
+          <NumberField
+            label="Rated in shear"
+            help="The same sideways."
+            value={fixing.heldShearKN}
+            quantity="force"
+            clearable
+            onCommit={(value) => set(at, path("heldShearKN"), value)}
+          />
+          <NumberField
+            label="Safety factor on ratings"
+            value={fixing.heldFactor}
+            quantity="times"
+            step={0.1}
+            onCommit={(value) => set(at, path("heldFactor"), value)}
           />
           {fixing.kind === "straps" && (
             <NumberField
@@ -87,6 +127,13 @@ export function TankFixing({ tank }: { readonly tank: Tank }) {
               onCommit={(value) => set(at, path("strapKN"), value)}
             />
           )}
+          {fixing.kind === "straps" && (
+            <Tick
+              label="End stop before and behind"
+              value={fixing.hasEndStop}
+              onPick={(value) => set(at, path("hasEndStop"), value)}
+            />
+          )}
           <Pick<CrashClass>
             label="Crash as for a"
             value={crashClass}
@@ -94,35 +141,41 @@ export function TankFixing({ tank }: { readonly tank: Tank }) {
             order={CRASH_CLASSES}
             onPick={(value) => set({ kind: "rig" }, ["rig", "crashClass"], value)}
           />
-          <table className="mt-1 w-full text-[13px]" aria-label="What each load takes of the fixing">
-            <thead className="text-faint">
-              <tr>
-                <th className="text-left font-normal">full tank</th>
-                <th className="text-right font-normal">shear</th>
-                <th className="text-right font-normal">pull</th>
-                <th className="text-right font-normal">takes</th>
-              </tr>
-            </thead>
-            <tbody className="figures text-[15px]">
-              {cases.map(({ load, shearKN, tensionKN, utilisation, weakest }) => (
-                <tr key={load.id} className="border-t border-rule">
-                  <th scope="row" className="text-left font-normal">
-                    {LOAD_NAMES[load.id]}
-                  </th>
-                  <td className="text-right">{formatQuantity(shearKN, "force", units)}</td>
-                  <td className="text-right">{formatQuantity(tensionKN, "force", units)}</td>
-                  <td className={`text-right ${utilisation > 1 ? "text-signal" : ""}`}>
-                    {formatQuantity(utilisation, "ratio", units)}
-                    {weakest === "held" ? " of what they sit in" : weakest === "strap" ? " of a strap" : ""}
-                  </td>
+          {cases ? (
+            <table className="mt-1 w-full text-[13px]" aria-label="What each load takes of the fixing">
+              <thead className="text-faint">
+                <tr>
+                  <th className="text-left font-normal">full tank</th>
+                  <th className="text-right font-normal">shear</th>
+                  <th className="text-right font-normal">pull</th>
+                  <th className="text-right font-normal">takes</th>
                 </tr>
-              ))}
-            </tbody>
-          </table>
+              </thead>
+              <tbody className="figures text-[15px]">
+                {cases.map(({ load, shearKN, tensionKN, utilisation, weakest }) => (
+                  <tr key={load.id} className="border-t border-rule">
+                    <th scope="row" className="text-left font-normal">
+                      {LOAD_NAMES[load.id]}
+                    </th>
+                    <td className="text-right">{formatQuantity(shearKN, "force", units)}</td>
+                    <td className="text-right">{formatQuantity(tensionKN, "force", units)}</td>
+                    <td className={`text-right ${utilisation > 1 ? "text-signal" : ""}`}>
+                      {formatQuantity(utilisation, "ratio", units)}
+                      {weakest === "held" ? " of what they sit in" : weakest === "strap" ? " of a strap" : ""}
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          ) : (
+            <p className="text-[13px] text-signal">
+              All bolts stand in one line: nothing holds the tank across it. Spread them.
+            </p>
+          )}
           {worst && <WorstLoad tank={tank} worst={worst} />}
           <p className="pt-1 text-[12px] leading-snug text-faint">
-            On the bolt that bears most: two rows at the ends, its weight, the push and the turning over with it. Have a
-            fixing that must bear a crash looked at by someone licensed to.
+            On the bolt that bears most, where each bolt stands: weight, push and the turning over with it, all at once.
+            Have a fixing that must bear a crash looked at by someone licensed to.
           </p>
         </>
       )}

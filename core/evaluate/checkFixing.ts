@@ -1,0 +1,34 @@
+import type { Design } from "../design/design";
+import type { Tank } from "../design/plumbing";
+import { computeFixing, slidesOut } from "../fixing/fixing";
+import { computeFullKg } from "../tanks/shell";
+import { createFinding } from "./createFinding";
+import type { Finding } from "./findings";
+
+/** What can be said against what holds a tank. */
+export function checkFixing({ rig }: Design, tank: Tank): Finding[] {
+  const at = { kind: "tank", id: tank.id } as const;
+  const { fixing } = tank;
+  if (!fixing) {
+    // what hangs under a floor falls on the road; in a boat it stands in the bilge
+    const hangs = tank.atMm.z < 0 && rig.kind !== "boat";
+    return hangs ? [createFinding("should", at, { code: "fixingMissing", fullKg: computeFullKg(tank) })] : [];
+  }
+  const findings: Finding[] = [];
+  const cases = computeFixing(tank, fixing, rig.crashClass);
+  if (fixing.fastener === "selfTapping") findings.push(createFinding("should", at, { code: "fixingScrewed" }));
+  if (!cases) findings.push(createFinding("must", at, { code: "fixingTips" }));
+  else {
+    const { load, utilisation, weakest } = cases.reduce((a, b) => (b.utilisation > a.utilisation ? b : a));
+    if (utilisation > 1)
+      findings.push(createFinding("must", at, { code: "fixingWeak", load: load.id, utilisation, weakest }));
+  }
+  if (slidesOut(fixing, rig.crashClass)) findings.push(createFinding("should", at, { code: "fixingSlides" }));
+  // a through bolt with a plate bears what it bears; what is strapped, riveted, screwed or pulls on bare sheet wants a rating
+  const isRated = fixing.heldKN !== null && fixing.heldShearKN !== null;
+  const isPlated = fixing.fastener === "through" && fixing.hasPlate && fixing.kind !== "straps";
+  if (fixing.fastener === "through" && !fixing.hasPlate && !isRated)
+    findings.push(createFinding("should", at, { code: "fixingNoPlate" }));
+  else if (!isRated && !isPlated) findings.push(createFinding("should", at, { code: "fixingUnrated" }));
+  return findings;
+}

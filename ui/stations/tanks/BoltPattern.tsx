@@ -1,0 +1,142 @@
+"use client";
+import { type KeyboardEvent, type PointerEvent, useRef, useState } from "react";
+import type { Fixing, Tank } from "@/core/design/plumbing";
+import { buildBoltRows, buildMoveBolt } from "@/core/edits/boltEdits";
+import type { BoltPlace } from "@/core/fixing/boltGroup";
+import { listBoltPlaces } from "@/core/fixing/boltPlaces";
+import type { FixingResult } from "@/core/fixing/fixing";
+import { measureExtent } from "@/core/geometry/solid";
+import { useWorkbench } from "@/store/useWorkbench";
+import { formatLength, formatQuantity } from "@/words/units";
+import { useEdits } from "../../fields/useEdits";
+
+const SIZE = { width: 300, height: 170, pad: 26 };
+const GRID_MM = 5;
+
+type Props = { readonly tank: Tank; readonly fixing: Fixing; readonly cases: readonly FixingResult[] | null };
+
+/** The tank from above with its bolts where they sit, each with the most it bears; pull one, or nudge it with the arrows. */
+export function BoltPattern({ tank, fixing, cases }: Props) {
+  const units = useWorkbench((state) => state.units);
+  const { apply } = useEdits();
+  const sheet = useRef<SVGSVGElement>(null);
+  const [pulled, setPulled] = useState<{ readonly index: number; readonly to: BoltPlace } | null>(null);
+  const places = listBoltPlaces(tank, fixing);
+  const drawn = places.map((place, i) => (pulled?.index === i ? pulled.to : place));
+  const { min, max } = measureExtent(tank.solid);
+  // forward is to the right; the paper holds still under the hand
+  const left = Math.min(min.x, ...places.map(({ x }) => x));
+  const right = Math.max(max.x, ...places.map(({ x }) => x));
+  const low = Math.min(min.y, ...places.map(({ y }) => y));
+  const high = Math.max(max.y, ...places.map(({ y }) => y));
+  const scale = Math.min(
+    (SIZE.width - 2 * SIZE.pad) / Math.max(1, right - left),
+    (SIZE.height - 2 * SIZE.pad) / Math.max(1, high - low),
+  );
+  const toX = (x: number) => SIZE.width / 2 + (x - (left + right) / 2) * scale;
+  const toY = (y: number) => SIZE.height / 2 - (y - (low + high) / 2) * scale;
+  const snap = (mm: number) => Math.round(mm / GRID_MM) * GRID_MM;
+  const toPlace = (event: PointerEvent): BoltPlace => {
+    const box = sheet.current!.getBoundingClientRect();
+    const k = box.width / SIZE.width;
+    return {
+      x: snap(((event.clientX - box.left) / k - SIZE.width / 2) / scale + (left + right) / 2),
+      y: snap((SIZE.height / 2 - (event.clientY - box.top) / k) / scale + (low + high) / 2),
+    };
+  };
+  const uses = places.map((_, i) => Math.max(0, ...(cases ?? []).map((one) => one.uses[i] ?? 0)));
+  const onKey = (event: KeyboardEvent, index: number) => {
+    const by = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }[event.key];
+    const place = places[index];
+    if (!by || !place) return;
+    const size = event.shiftKey ? 10 : 1;
+    apply(buildMoveBolt(tank, fixing, index, { x: place.x + by[0]! * size, y: place.y + by[1]! * size }));
+    event.preventDefault();
+    event.stopPropagation();
+  };
+  return (
+    <div>
+      <svg
+        ref={sheet}
+        viewBox={`0 0 ${SIZE.width} ${SIZE.height}`}
+        role="group"
+        aria-label="Bolts of the tank from above, forward to the right"
+        className="my-1.5 w-full touch-none bg-sheet"
+      >
+        <rect
+          x={toX(min.x)}
+          y={toY(max.y)}
+          width={(max.x - min.x) * scale}
+          height={(max.y - min.y) * scale}
+          fill="var(--pick)"
+          stroke="var(--ink)"
+          strokeWidth={2}
+        />
+        {drawn.map((place, i) => {
+          const isOver = !cases || uses[i]! > 1;
+          return (
+            <g
+              // biome-ignore lint/suspicious/noArrayIndexKey: bolts are known by their place in the list
+              key={i}
+              role="button"
+              tabIndex={0}
+              aria-label={`Bolt ${i + 1}: ${formatLength(place.x, units)} forward, ${formatLength(place.y, units)} left of the tank's corner, uses ${formatQuantity(uses[i]!, "ratio", units)}`}
+              className="handle"
+              onPointerDown={(event) => {
+                event.currentTarget.setPointerCapture(event.pointerId);
+                setPulled({ index: i, to: places[i]! });
+              }}
+              onPointerMove={(event) => {
+                if (event.currentTarget.hasPointerCapture(event.pointerId)) setPulled({ index: i, to: toPlace(event) });
+              }}
+              onPointerUp={() => {
+                const to = pulled?.index === i ? pulled.to : null;
+                setPulled(null);
+                if (to && (to.x !== places[i]!.x || to.y !== places[i]!.y)) apply(buildMoveBolt(tank, fixing, i, to));
+              }}
+              onPointerCancel={() => setPulled(null)}
+              onKeyDown={(event) => onKey(event, i)}
+            >
+              <circle className="halo" cx={toX(place.x)} cy={toY(place.y)} r={13} />
+              <polygon
+                className="grip"
+                points={listHexagon(toX(place.x), toY(place.y))}
+                style={isOver ? { fill: "var(--signal)" } : undefined}
+              />
+              <text
+                x={toX(place.x)}
+                y={toY(place.y) + (toY(place.y) > SIZE.height / 2 ? 18 : -10)}
+                fontSize={11}
+                textAnchor="middle"
+                style={{ fill: isOver ? "var(--signal)" : "var(--faint)" }}
+              >
+                {cases ? formatQuantity(uses[i]!, "ratio", units) : "?"}
+              </text>
+            </g>
+          );
+        })}
+      </svg>
+      <p className="text-[12px] leading-snug text-faint">
+        Forward is to the right. Each bolt shows the most it takes in any load. Pull one to where it can go.{" "}
+        {fixing.placesMm && (
+          <button
+            type="button"
+            className="cursor-pointer text-enamel underline decoration-dotted underline-offset-4"
+            onClick={() => apply(buildBoltRows(tank))}
+          >
+            Back in rows
+          </button>
+        )}
+      </p>
+    </div>
+  );
+}
+
+const RADIUS = 6;
+
+// The head of a bolt.
+const listHexagon = (x: number, y: number): string =>
+  Array.from({ length: 6 }, (_, i) => {
+    const turn = (Math.PI / 3) * i;
+    return `${(x + RADIUS * Math.cos(turn)).toFixed(1)},${(y + RADIUS * Math.sin(turn)).toFixed(1)}`;
+  }).join(" ");
