@@ -1,5 +1,6 @@
 import type { Attitude } from "@/core/attitude/attitude";
 import { forecast, type StoreForecast } from "@/core/days/forecast";
+import { computeBalanceApart } from "@/core/days/twoUnits";
 import type { Design } from "@/core/design/design";
 import { evaluate } from "@/core/evaluate/evaluate";
 import { describeEnd } from "@/words/days";
@@ -17,7 +18,8 @@ export const USUAL_DAYS: DaysOptions = { days: 30, journeys: 10_000, seed: 1, st
 
 /** How long every store of a design lasts, for a program to read. */
 export function reportDays(design: Design, attitude: Attitude, { standing, ...options }: DaysOptions) {
-  const { balance } = evaluate(design, attitude);
+  const { balance, tanks } = evaluate(design, attitude);
+  const apart = computeBalanceApart(design, tanks);
   const stores = forecast({ balance, stand: standing, ...options })!;
   const byChance = [...stores].sort((a, b) => b.endsShare - a.endsShare)[0];
   return {
@@ -25,6 +27,15 @@ export function reportDays(design: Design, attitude: Attitude, { standing, ...op
     ...options,
     standing: standing === "worst" ? "worst" : attitude,
     endsStay: byChance && byChance.endsShare > 0 ? { storeId: byChance.storeId, share: byChance.endsShare } : null,
+    apart: apart && {
+      endsStay: apart.endsBy[standing],
+      stores: apart.stores.map(({ store, roomL, days }) => ({
+        name: describeStore(store.id, design),
+        storeId: store.id,
+        roomL: roomL[standing],
+        days: days[standing],
+      })),
+    },
     stores: stores.map((store) => ({ name: describeStore(store.storeId, design), ...store })),
   };
 }

@@ -30,6 +30,28 @@ export const USE_NAMES: Readonly<Record<UseKind, { readonly name: string; readon
   other: { name: "Something else", plain: "Whatever takes water." },
 };
 
+/** Where a canister is carried: on this rig, or on what it is hitched to. */
+export const UNIT_NAMES = {
+  trailer: { rig: "This trailer", tow: "The towing vehicle" },
+  van: { rig: "This rig", tow: "A trailer behind it" },
+} as const;
+
+/** How long the two units last hitched and apart, and what the other carries. */
+export function describeUnits(design: Design, hitched: Balance, apart: Balance, otherKg: number, units: Units): string {
+  const of = (balance: Balance) => {
+    const end = balance.endsBy.here;
+    return end ? `${formatDays(end.days)}, until ${describeStore(end.storeId, design)}` : "without an end";
+  };
+  const what = design.rig.kind === "trailer" ? "The towing vehicle" : "The trailer";
+  return `Hitched ${of(hitched)}; apart ${of(apart)}. ${what} carries ${formatQuantity(otherKg, "weight", units)} of water: it counts there, not on this rig's axles.`;
+}
+
+export const SCHOOL_NAMES = {
+  tank: "Tank, as drawn",
+  canister: "Canister under the drain",
+  ground: "Onto the ground",
+} as const;
+
 export const RATE_NAMES: Readonly<Record<UseRate, string>> = {
   personDay: "a person and day",
   day: "a day",

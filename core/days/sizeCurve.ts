@@ -7,7 +7,6 @@ import { computeTankLoads } from "../tanks/axleLoads";
 import type { Balance } from "./balance";
 import { computeMeanDays } from "./flows";
 import { computeDayChances, findDayAt } from "./fullChance";
-import { FRESH_ID } from "./stores";
 
 /** Days a store would last with so many litres of room. */
 export type SizePoint = {
@@ -93,5 +92,3 @@ export const computeDaysPerLitre = ({ stretches }: Balance, storeId: string, lit
   const [now, more] = [computeMeanDays(stretches, storeId, litres), computeMeanDays(stretches, storeId, litres + 1)];
   return now === null || more === null ? null : more - now;
 };
-
-export const isFreshStore = (storeId: string): boolean => storeId === FRESH_ID;

@@ -35,10 +35,19 @@ export function listStores({ tanks, habits }: Pick<Design, "tanks" | "habits">):
     tankIds: tanks.filter(isFresh).map(({ id }) => id),
     vesselIds: habits.vessels.filter(isFresh).map(({ id }) => id),
   };
-  const vessels = habits.vessels
-    .filter((vessel) => !isFresh(vessel))
-    .map(({ id, holds }): Store => ({ id, holds, tankIds: [], vesselIds: [id] }));
-  return [...(fresh.tankIds.length + fresh.vesselIds.length > 0 ? [fresh] : []), ...waste, ...vessels];
+  // waste on the other unit is joined by a hose while both stand together: it stores with the first tank of its water
+  const joined = new Map<string, string[]>();
+  const alone: Vessel[] = [];
+  for (const vessel of habits.vessels.filter((one) => !isFresh(one))) {
+    const mate = vessel.on === "tow" ? waste.find(({ holds }) => holds === vessel.holds) : undefined;
+    if (mate) joined.set(mate.id, [...(joined.get(mate.id) ?? []), vessel.id]);
+    else alone.push(vessel);
+  }
+  return [
+    ...(fresh.tankIds.length + fresh.vesselIds.length > 0 ? [fresh] : []),
+    ...waste.map((store) => ({ ...store, vesselIds: joined.get(store.id) ?? [] })),
+    ...alone.map(({ id, holds }): Store => ({ id, holds, tankIds: [], vesselIds: [id] })),
+  ];
 }
 
 /** Where what one use sends ends: a store's id, the sea where it runs overboard, or the ground where no drain carries it. */

@@ -3,10 +3,12 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { WORK_CAUTIONS } from "@/words/cautions";
 import { BucketAndWatch } from "./BucketAndWatch";
 import { PeopleFields } from "./PeopleFields";
+import { SizeCurves } from "./SizeCurves";
 import { StayFigures } from "./StayFigures";
 import { StayLadder } from "./StayLadder";
 import { UseList } from "./UseList";
 import { VesselFields } from "./VesselFields";
+import { WasteSchools } from "./WasteSchools";
 
 /** Who lives in it and what they do with water, how long that lasts, and what would lengthen it. */
 export function DaysMeasures() {
@@ -15,6 +17,8 @@ export function DaysMeasures() {
     <>
       <StayFigures />
       <StayLadder />
+      <SizeCurves />
+      <WasteSchools />
       <PeopleFields />
       <UseList />
       <VesselFields />

@@ -1,6 +1,7 @@
 "use client";
 import { useMemo } from "react";
 import { findRhythm } from "@/core/days/rhythm";
+import { computeBalanceApart, sumSecondUnitKg } from "@/core/days/twoUnits";
 import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
 import {
@@ -9,6 +10,7 @@ import {
   describeEnd,
   describeRhythm,
   describeRooms,
+  describeUnits,
   formatDays,
   nameCertainty,
 } from "@/words/days";
@@ -27,6 +29,8 @@ export function StayFigures() {
   const { set } = useEdits();
   const { certainty } = design.habits;
   const rhythm = useMemo(() => balance && findRhythm(balance, certainty), [balance, certainty]);
+  const tanks = useWorkbench((state) => state.evaluation?.tanks ?? null);
+  const apart = useMemo(() => tanks && computeBalanceApart(design, tanks), [design, tanks]);
   if (!balance || !rhythm) return null;
   const longest = Math.max(1, ...balance.stores.map(({ days }) => days.here ?? 0));
   const first = balance.endsBy.here?.storeId;
@@ -90,6 +94,11 @@ export function StayFigures() {
           {line}
         </p>
       ))}
+      {apart && (
+        <p className="py-0.5 text-[13.5px] leading-snug" data-testid="two-units">
+          {describeUnits(design, balance, apart, sumSecondUnitKg(design), units)}
+        </p>
+      )}
       <SimulatedStays />
       <p className="pt-1 text-[12px] leading-snug text-faint">
         Reckoned store by store, as the rig stands, from empty tanks and full fresh water. A waste tank is reckoned as

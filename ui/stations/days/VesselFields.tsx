@@ -1,14 +1,16 @@
 "use client";
 import { Trash2 } from "lucide-react";
+import type { Vessel } from "@/core/design/habits";
 import { HELD_WATERS, type HeldWater } from "@/core/design/plumbing";
 import { buildAddVessel, buildRemoveVessel } from "@/core/edits/habitEdits";
 import { useWorkbench } from "@/store/useWorkbench";
-import { VESSEL_NAMES } from "@/words/days";
+import { UNIT_NAMES, VESSEL_NAMES } from "@/words/days";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
 import { AddOne } from "../../kit/AddOne";
 import { Button } from "../../kit/Button";
 import { NumberField } from "../../kit/NumberField";
+import { Pick } from "../../kit/Pick";
 import { TextField } from "../../kit/TextField";
 
 const AT = { kind: "habits" } as const;
@@ -17,6 +19,8 @@ const AT = { kind: "habits" } as const;
 export function VesselFields() {
   const design = useWorkbench((state) => state.history!.design);
   const { set, apply } = useEdits();
+  const { kind } = design.rig;
+  const canBeHitched = kind !== "boat";
   return (
     <Group
       title="Canisters and bottles"
@@ -29,7 +33,7 @@ export function VesselFields() {
         />
       }
     >
-      {design.habits.vessels.map(({ id, name, holds, litres }) => (
+      {design.habits.vessels.map(({ id, name, holds, litres, on }) => (
         <div key={id} className="border-b border-rule pb-1">
           <TextField
             label={VESSEL_NAMES[holds]}
@@ -49,6 +53,14 @@ export function VesselFields() {
               <Trash2 size={14} aria-hidden />
             </Button>
           </div>
+          {canBeHitched && (
+            <Pick<Vessel["on"]>
+              label={`${name}, carried on`}
+              value={on}
+              names={UNIT_NAMES[kind === "trailer" ? "trailer" : "van"]}
+              onPick={(value) => set(AT, ["habits", "vessels", id, "on"], value)}
+            />
+          )}
         </div>
       ))}
       {design.habits.vessels.length === 0 && <p className="text-[13px] text-faint">None: all water is in tanks.</p>}

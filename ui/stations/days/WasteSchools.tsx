@@ -1,0 +1,84 @@
+"use client";
+import { useMemo, useState } from "react";
+import { CANISTER_L, compareWasteSchools } from "@/core/days/wasteSchools";
+import { useWorkbench } from "@/store/useWorkbench";
+import { formatDays, SCHOOL_NAMES } from "@/words/days";
+import { formatLength, formatNumber, formatQuantity } from "@/words/units";
+import { Group } from "../../fields/Group";
+
+/** The tank as drawn, a canister under the drain, and the open ground, side by side on the same uses. */
+export function WasteSchools() {
+  const design = useWorkbench((state) => state.dragBase ?? state.history!.design);
+  const units = useWorkbench((state) => state.units);
+  const [isOpen, setOpen] = useState(false);
+  const schools = useMemo(() => (isOpen ? compareWasteSchools(design) : []), [design, isOpen]);
+  return (
+    <Group title="With a tank and without">
+      <details onToggle={(event) => setOpen(event.currentTarget.open)}>
+        <summary className="min-h-7 cursor-pointer text-[13.5px] leading-7 text-enamel">
+          What a canister or the ground would spare
+        </summary>
+        {schools.length === 0 ? (
+          <p className="text-[13px] text-faint">No drain ends in a grey tank here.</p>
+        ) : (
+          <>
+            <table className="w-full text-[13px]" data-testid="waste-schools">
+              <thead className="text-faint">
+                <tr>
+                  <th className="text-left font-normal">grey water</th>
+                  {schools.map(({ id }) => (
+                    <th key={id} className="pl-2 text-right font-normal">
+                      {SCHOOL_NAMES[id]}
+                    </th>
+                  ))}
+                </tr>
+              </thead>
+              <tbody className="figures text-[15px]">
+                <Row
+                  name="stay ends after"
+                  cells={schools.map(({ days }) => (days === null ? "never" : formatDays(days)))}
+                />
+                <Row
+                  name="carried away a day"
+                  cells={schools.map(({ changesPerDay }) =>
+                    changesPerDay > 0 ? `${formatNumber(changesPerDay, 1)} ×` : "–",
+                  )}
+                />
+                <Row
+                  name="on the ground a day"
+                  cells={schools.map(({ groundLPerDay }) => formatQuantity(groundLPerDay, "volume", units))}
+                />
+                <Row name="weight, full" cells={schools.map(({ fullKg }) => formatQuantity(fullKg, "weight", units))} />
+                <Row
+                  name="hangs below the floor"
+                  cells={schools.map(({ hangsMm }) => (hangsMm > 0 ? formatLength(hangsMm, units) : "–"))}
+                />
+              </tbody>
+            </table>
+            <p className="pt-1 text-[12px] leading-snug text-faint">
+              A canister holds {formatQuantity(CANISTER_L, "volume", units)} here and is changed before it is full;
+              forgotten, it runs over. Letting grey water run on the ground is forbidden in many places even where
+              others do it: ask on the spot. Change an end at Falls.
+            </p>
+          </>
+        )}
+      </details>
+    </Group>
+  );
+}
+
+function Row({ name, cells }: { readonly name: string; readonly cells: readonly string[] }) {
+  return (
+    <tr className="border-t border-rule">
+      <th scope="row" className="font-text text-[13px] text-left font-normal">
+        {name}
+      </th>
+      {cells.map((cell, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: a cell is known by its column
+        <td key={i} className="pl-2 text-right">
+          {cell}
+        </td>
+      ))}
+    </tr>
+  );
+}
