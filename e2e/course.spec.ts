@@ -119,7 +119,7 @@ for (const name of RIG_NAMES) {
       ["Seal left after driving", "s a / (2 g)"],
       ["Seal left after dumping", "p / (2 ρ g)"],
       ["Seal while the tank fills", "p / (2 ρ g)"],
-      ["Until the trap is dry", "T = 2 H / e"],
+      ["Until the trap is dry", "T = H / e"],
     ] as const) {
       await trap.getByRole("button", { name: new RegExp(`^${cause}`) }).click();
       await expect(page.getByRole("dialog")).toContainText(sum);

@@ -96,3 +96,35 @@ test("stays lived through in the worker: which tank ends how many; the same agai
   await page.getByLabel("People", { exact: true }).press("Enter");
   await expect(lived.getByRole("list")).toHaveCount(0);
 });
+
+test("sizes are weighed by days, water on the trailer counts while hitched, and a canister is held against the tank", async ({
+  page,
+}) => {
+  await openWorkbench(page);
+  await page.keyboard.press("2");
+  await page.getByText("What each litre brings, and what bounds it").click();
+  const size = page.getByRole("slider", { name: "Grey tank: try another size" });
+  await size.focus();
+  await size.press("End");
+  await expect(size).toHaveAttribute("aria-valuetext", /108.*5\.\d.days/);
+  await page.getByText("What a canister or the ground would spare").click();
+  const schools = page.getByTestId("waste-schools");
+  await expect(schools).toContainText("Canister under the drain");
+  await expect(schools.getByRole("row", { name: /carried away a day/ })).toContainText("×");
+  await page.getByLabel("Fresh water carried, carried on").selectOption({ label: "A trailer behind it" });
+  await expect(page.getByTestId("two-units")).toContainText(/^Hitched 2\.6.days.*apart/);
+});
+
+test("the handbook: a word looked up, the rules of another pack, the cautions", async ({ page }) => {
+  await openWorkbench(page);
+  await page.keyboard.press("h");
+  const book = page.getByRole("dialog", { name: "Handbook" });
+  await book.getByLabel("Search the words").fill("invert");
+  await expect(book.getByRole("term")).toHaveCount(1);
+  await book.getByRole("button", { name: "Rules" }).click();
+  await book.getByLabel("Pack").selectOption({ label: "England" });
+  await expect(book.getByRole("row", { name: /Greatest fall/ })).toContainText("90");
+  await book.getByRole("button", { name: "Cautions" }).click();
+  await expect(book).toContainText("axle stands");
+  await expectAccessible(page);
+});

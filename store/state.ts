@@ -32,6 +32,7 @@ export const OVERLAYS = [
   "compare",
   "waterway",
   "sums",
+  "handbook",
 ] as const;
 export type Overlay = (typeof OVERLAYS)[number];
 

@@ -133,7 +133,9 @@ export function describeFinding(finding: Finding, design: Design, units: Units):
     case "sealSlops":
       return {
         title: `${part} slops while driving`,
-        why: `Braking can push ${length(finding.lossMm)} of it out; ${length(finding.leftMm)} are left and ${limit} should be.`,
+        why: finding.breaks
+          ? "Braking tilts its water by more than the seal: gas breaks through, and the trap can empty."
+          : `Braking can push ${length(finding.lossMm)} of it out; ${length(finding.leftMm)} are left and ${limit} should be.`,
         advice: "Fit a narrower or deeper trap, or pour water in when you have parked.",
       };
     case "sealDeep":
@@ -145,7 +147,7 @@ export function describeFinding(finding: Finding, design: Design, units: Units):
     case "sealTogether":
       return {
         title: `${part} fails when all comes together`,
-        why: `Parked askew at the worst, a week unused and the dump valve opened take more than its seal of ${length(finding.sealMm)}. Each alone leaves some.`,
+        why: `Driven to the dump, parked askew at the worst, a week unused and the valve opened: together they take more than its seal of ${length(finding.sealMm)}. Each alone leaves some.`,
         advice: "Give it a deeper seal, a vent of its own, or let water run before you dump.",
       };
     case "sealSucked":

@@ -74,9 +74,11 @@ function checkSeal(design: Surroundings, path: DrainPath, result: DrainResult, s
   }
   const inUse = lookUpLimit(design.rules, "sealInUse");
   const { trapRisks } = result;
-  if (trapRisks && !isAtLeast(trapRisks.afterDrivingMm, inUse.value ?? 0)) {
+  // once the push tilts the water by the whole seal it breaks through, whatever the average leaves
+  const breaks = (path.drain.trap?.spanMm ?? 0) * lookUpValue(design.rules, "drivingPush") >= sealMm;
+  if (trapRisks && (breaks || !isAtLeast(trapRisks.afterDrivingMm, inUse.value ?? 0))) {
     const { drivingLossMm: lossMm, afterDrivingMm: leftMm } = trapRisks;
-    findings.push(createFinding("should", at, { code: "sealSlops", lossMm, leftMm }, inUse));
+    findings.push(createFinding(breaks ? "must" : "should", at, { code: "sealSlops", lossMm, leftMm, breaks }, inUse));
   }
   if (trapRisks?.frostHours != null) {
     const limit = lookUpLimit(design.rules, "nightAir");

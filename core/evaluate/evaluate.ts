@@ -19,7 +19,7 @@ import { listLevelGroup } from "../tanks/linkedTanks";
 import { listOpenings } from "../tanks/openings";
 import { computeLeftBehindL, computeTankFull, type TankFull } from "../tanks/tankLevels";
 import { computeSealAfterMm } from "../traps/sealPressure";
-import { computeSealRisks } from "../traps/sealRisks";
+import { computeDrivingLossMm, computeSealRisks } from "../traps/sealRisks";
 import { computeTrapArm, measureArmFallMm } from "../traps/trapArm";
 import {
   computeSealAfterSiphonMm,
@@ -246,6 +246,7 @@ function computeTrapAirs(
   parked: readonly Standing[],
 ): TrapAir[] {
   const evaporationMm = Math.max(lookUpValue(rules, "evaporation"), LEAST_EVAPORATION_MM);
+  const push = lookUpValue(rules, "drivingPush");
   return paths.flatMap((path): TrapAir[] => {
     const { drain, tank } = path;
     // an end in the open has no tank behind it that could suck
@@ -257,9 +258,11 @@ function computeTrapAirs(
     // a vent of the branch stands between the tank and its trap; a trap in the line lies beyond it
     // a trap in the line is taken as it stands level: it is short and lies along the pipe
     const parkedMm = Math.min(...parked.map(({ up }) => computeTrapWater(path, up)?.sealMm ?? 0));
-    const own = trap && trap.sealMm > 0 ? [{ bend: null, sealMm: trap.sealMm, vent: branchVent }] : [];
-    const inLine = lineTrap ? [{ bend: lineTrap.bend, sealMm: lineTrap.sealMm, vent: null }] : [];
-    return [...own, ...inLine].map(({ bend, sealMm, vent }): TrapAir => {
+    const own =
+      trap && trap.sealMm > 0 ? [{ bend: null, sealMm: trap.sealMm, vent: branchVent, spanMm: trap.spanMm }] : [];
+    const spanMm = toTrap(path)?.spanMm ?? 0;
+    const inLine = lineTrap ? [{ bend: lineTrap.bend, sealMm: lineTrap.sealMm, vent: null, spanMm }] : [];
+    return [...own, ...inLine].map(({ bend, sealMm, vent, spanMm: span }): TrapAir => {
       const suctionPa = vent ? 0 : tankPa;
       const pressurePa = vent?.kind === "openPipe" ? 0 : air.fillPa;
       return {
@@ -270,7 +273,12 @@ function computeTrapAirs(
         pressurePa,
         afterSuctionMm: computeSealAfterMm(sealMm, suctionPa),
         afterPressureMm: computeSealUnderMm(sealMm, pressurePa),
-        togetherMm: computeTogetherMm(bend === null ? parkedMm : sealMm, evaporationMm, suctionPa),
+        togetherMm: computeTogetherMm(
+          bend === null ? parkedMm : sealMm,
+          evaporationMm,
+          suctionPa,
+          computeDrivingLossMm(span, push, sealMm),
+        ),
       };
     });
   });

@@ -59,7 +59,7 @@ type Numbers =
       readonly endsInFloor: boolean;
     }
   | { readonly code: "sealShallow"; readonly sealMm: number }
-  | { readonly code: "sealSlops"; readonly lossMm: number; readonly leftMm: number }
+  | { readonly code: "sealSlops"; readonly lossMm: number; readonly leftMm: number; readonly breaks: boolean }
   | { readonly code: "sealDeep"; readonly sealMm: number }
   | { readonly code: "sealTogether"; readonly leftMm: number; readonly sealMm: number }
   | { readonly code: "sealSucked"; readonly suctionPa: number; readonly sealMm: number }

@@ -19,5 +19,6 @@ export const SUM_OF_FORMULA: Readonly<Partial<Record<FormulaId, Match>>> = {
   rampEnd: { sum: "rampEnd", terms: { h: "h", a: "a" }, result: "α" },
   dumpSuction: { sum: "dumpSuction", terms: { h: "h", D: "D", d: "d", L: "L", K: "K", Cd: "Cd" }, result: "p" },
   fillPressure: { sum: "breather", terms: { Qin: "Q", d: "d", L: "L", K: "K" }, result: "p" },
+  boltUse: { sum: "boltUse", terms: { V: "V", VR: "VR", T: "T", TR: "TR" }, result: "u" },
   storeDays: { sum: "storeDays", terms: { V: "V", q: "q" }, result: "T" },
 };

@@ -22,7 +22,7 @@ export type TrapAir = {
   readonly pressurePa: number;
   readonly afterSuctionMm: number;
   readonly afterPressureMm: number;
-  /** After the worst that comes together while it is parked: askew, a week dry, and the dump valve opened; below 0 gas comes in. */
+  /** After the worst that comes together: driven to the dump, parked askew, a week dry, the valve opened; below 0 gas comes in. */
   readonly togetherMm: number;
 };
 
@@ -30,12 +30,17 @@ export type TrapAir = {
 const DRY_WEEKS = 1;
 
 /**
- * Seal, mm, that is left after all that can come together while a rig is parked: what the worst standing leaves of it, less
+ * Seal, mm, that is left after all that can come together: what the worst standing leaves of it, less what was pushed out on
+ * the way there, less
  * a week's drying, less half the suction's column. Below 0 where it is broken through.
  * Lengths in mm ≥ 0, suction in Pa ≥ 0. Source: the parts add up [C on T: a week].
  */
-export const computeTogetherMm = (parkedMm: number, evaporationMm: number, suctionPa: number): number =>
-  parkedMm - DRY_WEEKS * evaporationMm - suctionPa / computeSealBreakPa(1) / 2;
+export const computeTogetherMm = (
+  parkedMm: number,
+  evaporationMm: number,
+  suctionPa: number,
+  drivingLossMm = 0,
+): number => parkedMm - drivingLossMm - DRY_WEEKS * evaporationMm - suctionPa / computeSealBreakPa(1) / 2;
 
 /**
  * Seal, mm, after the pipe behind it has run full from the weir to the next air, H, mm ≥ 0. The column that hangs there,

@@ -2,6 +2,7 @@
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
 import { CompareSheet } from "../compare/CompareSheet";
+import { HandbookSheet } from "../handbook/HandbookSheet";
 import { StandingMapSheet } from "../level/StandingMapSheet";
 import { LibrarySheet } from "../library/LibrarySheet";
 import { NewDesignSheet } from "../library/NewDesignSheet";
@@ -28,6 +29,8 @@ export function Overlays() {
       return <WaterwaySheet onClose={close} />;
     case "sums":
       return <SumsSheet onClose={close} />;
+    case "handbook":
+      return <HandbookSheet onClose={close} />;
     case "compare":
       return <CompareSheet onClose={close} />;
     case "standingMap":

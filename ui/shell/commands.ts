@@ -51,8 +51,15 @@ export const COMMANDS: readonly Command[] = [
     id: "sums",
     name: "Sums: one figure, without a design",
     keys: ["f"],
-    words: ["formula", "calculator", "handbook", "reckon", "compute"],
+    words: ["formula", "calculator", "reckon", "compute"],
     run: () => look({ overlay: "sums" }),
+  },
+  {
+    id: "handbook",
+    name: "Handbook: words, rules, formulas, cautions",
+    keys: ["h"],
+    words: ["glossary", "explain", "what is", "limits", "sources", "safety", "help"],
+    run: () => look({ overlay: "handbook" }),
   },
   { id: "compare", name: "Compare with another design", keys: ["c"], run: () => look({ overlay: "compare" }) },
   {
@@ -120,10 +127,10 @@ export const COMMANDS: readonly Command[] = [
   },
   {
     id: "toilet",
-    name: "Toilet: hang a tank for black water (bowls and macerators are not reckoned yet)",
+    name: "Toilet: hang a black tank at Tanks, then add a gravity toilet at Falls",
     keys: [],
     words: ["wc", "heads", "black water", "sewage", "cassette", "composting", "urine"],
-    run: () => look({ station: "tanks", pane: "measures" }),
+    run: () => look({ station: "falls", pane: "measures" }),
   },
   {
     id: "deleteFixture",

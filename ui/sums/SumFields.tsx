@@ -1,6 +1,7 @@
 "use client";
 import { useState } from "react";
-import { type Sum, type SumValues, solveFor, workOut } from "@/core/sums/catalogue";
+import { type Sum, solveFor, workOut } from "@/core/sums/catalogue";
+import type { SumValues } from "@/core/sums/sum";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeSumFault, SUM_WORDS } from "@/words/sums";
 import { formatQuantity } from "@/words/units";

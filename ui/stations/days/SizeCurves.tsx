@@ -113,7 +113,7 @@ function SizeCurve({ store: { store, roomL, meanLPerDay } }: { readonly store: S
       <p className="text-[13px] leading-snug">
         {litres(at)} of room: {here.days === null ? "no end" : formatDays(here.days)} on the mean
         {here.sureDays !== null &&
-          `, ${formatNumber(here.sureDays, 0)} for sure (${formatNumber(certainty * 100, 0)} in 100)`}
+          `; sure for ${formatNumber(here.sureDays, 0)}, ${formatNumber(certainty * 100, 0)} times in 100`}
         . {perLitre !== null && `${litres(10)} more bring ${formatNumber(perLitre * 10, 1)} days. `}
         {bounds.fitsL !== null &&
           (bounds.fitsL > roomL.here + 0.5

@@ -10,7 +10,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { formatLength, formatQuantity } from "@/words/units";
 import { useEdits } from "../../fields/useEdits";
 
-const SIZE = { width: 300, height: 170, pad: 26 };
+const SIZE = { width: 300, height: 170, pad: 40 };
 const GRID_MM = 5;
 
 type Props = { readonly tank: Tank; readonly fixing: Fixing; readonly cases: readonly FixingResult[] | null };
@@ -104,10 +104,10 @@ export function BoltPattern({ tank, fixing, cases }: Props) {
                 style={isOver ? { fill: "var(--signal)" } : undefined}
               />
               <text
-                x={toX(place.x)}
-                y={toY(place.y) + (toY(place.y) > SIZE.height / 2 ? 18 : -10)}
+                x={toX(place.x) + (toX(place.x) < SIZE.width / 2 ? -10 : 10)}
+                y={toY(place.y) + 4}
                 fontSize={11}
-                textAnchor="middle"
+                textAnchor={toX(place.x) < SIZE.width / 2 ? "end" : "start"}
                 style={{ fill: isOver ? "var(--signal)" : "var(--faint)" }}
               >
                 {cases ? formatQuantity(uses[i]!, "ratio", units) : "?"}

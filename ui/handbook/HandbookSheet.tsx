@@ -1,0 +1,175 @@
+"use client";
+import { useState } from "react";
+import { LIMIT_IDS, LIMITS } from "@/core/rules/limitIds";
+import { PACK_IDS, type PackId } from "@/core/rules/packIds";
+import { type Band, PACKS } from "@/core/rules/packs";
+import { SUMS } from "@/core/sums/catalogue";
+import { useWorkbench } from "@/store/useWorkbench";
+import { CAUTION, WORK_CAUTIONS } from "@/words/cautions";
+import { GLOSSARY, type GlossaryWord } from "@/words/glossary";
+import { formatLimit, LIMIT_NAMES } from "@/words/limits";
+import { PACK_NAMES, SOURCES, STANDINGS } from "@/words/sources";
+import { SUM_WORDS } from "@/words/sums";
+import { formatLength, type Units } from "@/words/units";
+import { Pick } from "../kit/Pick";
+import { Sheet } from "../kit/Sheet";
+
+const PARTS = { words: "Words", rules: "Rules", sums: "Sums", cautions: "Cautions" } as const;
+type Part = keyof typeof PARTS;
+
+/** The trade in short: its words, the rules by pack with their standing, every formula with its source, the cautions. */
+export function HandbookSheet({ onClose }: { readonly onClose: () => void }) {
+  const [part, setPart] = useState<Part>("words");
+  return (
+    <Sheet
+      size="wide"
+      title="Handbook"
+      about="The words, the figures this application goes by, and how far each can be trusted."
+      onClose={onClose}
+    >
+      <div role="group" aria-label="Parts of the handbook" className="flex gap-4 border-b border-rule pb-2">
+        {(Object.keys(PARTS) as Part[]).map((id) => (
+          <button
+            key={id}
+            type="button"
+            aria-pressed={part === id}
+            onClick={() => setPart(id)}
+            className={`min-h-8 text-[15px] phone:min-h-11 ${part === id ? "font-semibold" : "cursor-pointer text-enamel underline decoration-dotted underline-offset-4"}`}
+          >
+            {PARTS[id]}
+          </button>
+        ))}
+      </div>
+      {part === "words" && <Words />}
+      {part === "rules" && <Rules />}
+      {part === "sums" && <Formulas />}
+      {part === "cautions" && <Cautions />}
+    </Sheet>
+  );
+}
+
+function Words() {
+  const [query, setQuery] = useState("");
+  const found = GLOSSARY.filter((one) => fits(one, query));
+  return (
+    <>
+      <input
+        type="search"
+        aria-label="Search the words"
+        placeholder="Search: seal, vent, invert…"
+        value={query}
+        onChange={(event) => setQuery(event.target.value)}
+        className="my-2 min-h-9 w-full border-b border-edge bg-sheet px-2 phone:min-h-11"
+      />
+      <dl className="gap-x-8 desk:columns-2">
+        {found.map(({ word, also, plain }) => (
+          <div key={word} className="mb-2.5 break-inside-avoid">
+            <dt className="text-[15px] font-semibold">
+              {word}
+              {also.length > 0 && <span className="font-normal text-faint"> also {also.join(", ")}</span>}
+            </dt>
+            <dd className="text-[13.5px] leading-snug">{plain}</dd>
+          </div>
+        ))}
+      </dl>
+      {found.length === 0 && <p className="text-faint">No word like that here.</p>}
+    </>
+  );
+}
+
+const fits = ({ word, also, plain }: GlossaryWord, query: string): boolean =>
+  [word, ...also, plain].some((text) => text.toLowerCase().includes(query.trim().toLowerCase()));
+
+function Rules() {
+  const own = useWorkbench((state) => state.history?.design.rules.pack ?? "builders");
+  const units = useWorkbench((state) => state.units);
+  const [pack, setPack] = useState<PackId>(own);
+  return (
+    <div className="pt-2">
+      <Pick<PackId> label="Pack" value={pack} names={PACK_NAMES} order={PACK_IDS} onPick={setPack} />
+      <table className="mt-2 w-full text-[13.5px]">
+        <thead className="text-left text-faint">
+          <tr>
+            <th className="font-normal">limit</th>
+            <th className="font-normal">figure</th>
+            <th className="font-normal">from</th>
+          </tr>
+        </thead>
+        <tbody>
+          {LIMIT_IDS.map((id) => {
+            const { bands, ventedBands, standing, source, surePercent } = PACKS[pack][id];
+            const sure = surePercent === undefined ? "" : `, from memory, ${surePercent} % sure`;
+            return (
+              <tr key={id} className="border-t border-rule align-top">
+                <th scope="row" className="py-1 pr-3 text-left font-normal">
+                  {LIMIT_NAMES[id].name}
+                </th>
+                <td className="figures py-1 pr-3 text-[15px] whitespace-nowrap">
+                  {listBands(bands, id, units).map((line) => (
+                    <div key={line}>{line}</div>
+                  ))}
+                  {ventedBands && <div>with air: {listBands(ventedBands, id, units).join("; ")}</div>}
+                </td>
+                <td className="py-1 text-faint">
+                  {SOURCES[source]} ({STANDINGS[standing].short}
+                  {sure})
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <p className="pt-2 text-[12.5px] text-faint">Your own figures go first: Rig, Rules.</p>
+    </div>
+  );
+}
+
+function listBands(bands: readonly Band[], id: (typeof LIMIT_IDS)[number], units: Units): string[] {
+  return bands.map(({ upToBoreMm, value }) => {
+    const figure = value === null ? "none" : formatLimit(value, LIMITS[id], units);
+    return Number.isFinite(upToBoreMm) && bands.length > 1
+      ? `to ${formatLength(upToBoreMm, units)}: ${figure}`
+      : figure;
+  });
+}
+
+function Formulas() {
+  return (
+    <ul className="pt-2">
+      {SUMS.map(({ id, standing }) => {
+        const { title, formula, source, plain } = SUM_WORDS[id];
+        return (
+          <li key={id} className="border-b border-rule py-1.5">
+            <h3 className="text-[15px] font-semibold">{title}</h3>
+            <p className="figures text-[16px]">{formula}</p>
+            <p className="text-[13px] leading-snug">{plain}</p>
+            <p className="text-[12.5px] text-faint">
+              {source} ({STANDINGS[standing].short})
+            </p>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
+
+function Cautions() {
+  return (
+    <div className="max-w-2xl pt-2">
+      {[CAUTION, ...Object.values(WORK_CAUTIONS)].map((text) => (
+        <p key={text} className="border-b border-rule py-2 text-[14.5px] leading-snug">
+          {text}
+        </p>
+      ))}
+      <h3 className="pt-3 text-[15px] font-semibold">How far a figure can be trusted</h3>
+      <dl>
+        {Object.values(STANDINGS).map(({ short, long }) => (
+          <div key={short} className="flex gap-3 py-0.5 text-[14px]">
+            <dt className="w-24 text-faint">{short}</dt>
+            <dd>{long}</dd>
+          </div>
+        ))}
+      </dl>
+    </div>
+  );
+}
