@@ -78,7 +78,7 @@ function checkSeal(design: Surroundings, path: DrainPath, result: DrainResult, s
   const breaks = (path.drain.trap?.spanMm ?? 0) * lookUpValue(design.rules, "drivingPush") >= sealMm;
   if (trapRisks && (breaks || !isAtLeast(trapRisks.afterDrivingMm, inUse.value ?? 0))) {
     const { drivingLossMm: lossMm, afterDrivingMm: leftMm } = trapRisks;
-    findings.push(createFinding(breaks ? "must" : "should", at, { code: "sealSlops", lossMm, leftMm, breaks }, inUse));
+    findings.push(createFinding("should", at, { code: "sealSlops", lossMm, leftMm, breaks }, inUse));
   }
   if (trapRisks?.frostHours != null) {
     const limit = lookUpLimit(design.rules, "nightAir");

@@ -23,6 +23,7 @@ test("the faults of the sample rigs are worked on where a builder would look", (
     evaluate(readDemo(name)).findings.map((f) => [f.code, toStation(f)]);
   expect(stations("lesesaal")).toEqual([
     ["legBackwardsParked", "falls"],
+    ["runsFull", "falls"],
     ["wasteEndsStay", "days"],
   ]);
   expect(stations("puppenwagen")).toEqual([
