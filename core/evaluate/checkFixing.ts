@@ -26,9 +26,9 @@ export function checkFixing({ rig }: Design, tank: Tank): Finding[] {
   if (slidesOut(fixing, rig.crashClass)) findings.push(createFinding("should", at, { code: "fixingSlides" }));
   // a through bolt with a plate bears what it bears; what is strapped, riveted, screwed or pulls on bare sheet wants a rating
   const isRated = fixing.heldKN !== null && fixing.heldShearKN !== null;
-  const isPlated = fixing.fastener === "through" && fixing.hasPlate && fixing.kind !== "straps";
-  if (fixing.fastener === "through" && !fixing.hasPlate && !isRated)
-    findings.push(createFinding("should", at, { code: "fixingNoPlate" }));
-  else if (!isRated && !isPlated) findings.push(createFinding("should", at, { code: "fixingUnrated" }));
+  const isThrough = fixing.fastener === "through";
+  if (isThrough && !fixing.hasPlate && !isRated) findings.push(createFinding("should", at, { code: "fixingNoPlate" }));
+  if (!isRated && (!isThrough || fixing.kind === "straps"))
+    findings.push(createFinding("should", at, { code: "fixingUnrated" }));
   return findings;
 }
