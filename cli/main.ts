@@ -7,13 +7,17 @@ import { MOST_BYTES } from "@/core/design/parseDesign";
 import { evaluate } from "@/core/evaluate/evaluate";
 import { proveInterlock } from "@/core/gear/interlock";
 import { parseFileText, type Records } from "@/core/record/file";
+import type { Stop } from "@/core/record/journey";
 import { proposeRemedies } from "@/core/remedies/proposeRemedies";
+import { toDate, toDays } from "@/core/road/civil";
 import { listWorkings } from "@/core/workings/listWorkings";
+import { writeJourneyCalendar } from "@/files/journeyCalendar";
 import { describeFault } from "@/words/faults";
 import { type DaysOptions, printDays, reportDays, USUAL_DAYS } from "./days";
 import { drawHoleTemplates, printHeads, printHoles, reportHeads, reportHoles } from "./holes";
 import { exportEpanet, printLoop, reportLoop } from "./loop";
 import type { CliOutcome } from "./outcome";
+import { printPlan, readStops, reportPlan } from "./plan";
 import { reportDesign } from "./report";
 import { sum } from "./sum";
 import { exportLog, exportTable } from "./tables";
@@ -25,7 +29,8 @@ schleuse loop FILE [--state ID] [--json] [--imperial]                    pumped 
 schleuse holes FILE [--as svg --out PATH] [--json] [--imperial]           every hole: size, saw, place; templates in full size
 schleuse heads FILE [--json] [--imperial]                                skin fittings, floods, ways for sea and black water
 schleuse export FILE --as parts|cuts|steps|epanet [--state ID] --out PATH   what to buy, cut and do as CSV; the network for a general engine
-schleuse log FILE --as csv --out PATH                                    the logbook that is in a file
+schleuse plan FILE --stops F --from DATE [--certainty 0.9] [--json]       where to dump and fill on a journey; stops as GPX, KML, GeoJSON or CSV
+schleuse log FILE --as csv|ics --out PATH [--from DATE]                   the logbook in a file as a table; plan and care as a calendar
 schleuse sum [ID name=value …] [--json] [--imperial]                      the formulas by themselves, such as sum trapArm D=1.5in S=0.25in/ft
 schleuse schema                                                          JSON Schema of a design file
 Pitch above 0 is nose down, roll above 0 is right side low. Exit: 0 clean, 1 something must be settled, 2 not read.
@@ -42,6 +47,7 @@ export function runCli(
   if (command === "days") return days(rest, readFile);
   if (command === "loop") return loop(rest, readFile);
   if (command === "log") return log(rest, readFile, writeFile);
+  if (command === "plan") return plan(rest, readFile);
   if (command === "holes") return holes(rest, readFile, writeFile);
   if (command === "heads") return heads(rest, readFile);
   if (command === "export") return exportAs(rest, readFile, writeFile);
@@ -155,13 +161,7 @@ function holes(
   const { design, options } = asked;
   if (as.value !== null) {
     if (as.value !== "svg") return fail("--as takes svg.");
-    if (!to.value) return fail("Where to? Add --out PATH.");
-    try {
-      writeFile(to.value, drawHoleTemplates(design));
-    } catch {
-      return fail(`${to.value} could not be written.`);
-    }
-    return { code: 0, out: `${to.value}\n`, err: "" };
+    return writeOut(to.value, writeFile, () => drawHoleTemplates(design));
   }
   const out = options.json ? `${JSON.stringify(reportHoles(design), null, 2)}\n` : printHoles(design, options.units);
   return { code: 0, out, err: "" };
@@ -182,18 +182,68 @@ function log(
 ): CliOutcome {
   const as = takeOption(args, "--as");
   const to = takeOption(as.rest, "--out");
-  const asked = readAsked(to.rest, readFile, {});
+  const since = takeOption(to.rest, "--from");
+  const asked = readAsked(since.rest, readFile, {});
   if ("code" in asked) return asked;
-  if (as.value !== "csv") return fail("--as takes csv.");
-  if (!to.value) return fail("Where to? Add --out PATH.");
-  if (asked.records.log.length === 0)
-    return fail("There is no logbook in this file. Save it from Road, with what was written.");
-  try {
-    writeFile(to.value, exportLog(asked.design, asked.records.log));
-  } catch {
-    return fail(`${to.value} could not be written.`);
+  const { design, records } = asked;
+  if (as.value === "ics") {
+    const from = since.value ?? today();
+    if (!isDay(from)) return fail(NO_DAY);
+    const options = { stops: records.journey.stops, from, certainty: design.habits.certainty, stampMs: Date.now() };
+    return writeOut(to.value, writeFile, () => writeJourneyCalendar(design, records.log, options));
   }
-  return { code: 0, out: `${to.value}\n`, err: "" };
+  if (as.value !== "csv") return fail("--as takes one of: csv, ics.");
+  if (records.log.length === 0)
+    return fail("There is no logbook in this file. Save it from Road, with what was written.");
+  return writeOut(to.value, writeFile, () => exportLog(design, records.log));
+}
+
+const NO_DAY = "--from takes a day as 2026-05-01.";
+const isDay = (text: string): boolean => /^\d{4}-\d{2}-\d{2}$/.test(text) && toDate(toDays(text)) === text;
+const today = (): string => new Date().toISOString().slice(0, 10);
+
+function plan(args: readonly string[], readFile: (path: string) => string): CliOutcome {
+  const stopsAt = takeOption(args, "--stops");
+  const since = takeOption(stopsAt.rest, "--from");
+  const sure = takeOption(since.rest, "--certainty");
+  const asked = readAsked(sure.rest, readFile, {});
+  if ("code" in asked) return asked;
+  const { design, records, options } = asked;
+  const from = since.value ?? "";
+  if (!isDay(from)) return fail(NO_DAY);
+  const certainty = sure.value === null ? design.habits.certainty : Number(sure.value);
+  if (!(certainty >= 0.5 && certainty <= 0.99)) return fail("--certainty takes a share from 0.5 to 0.99.");
+  let stops: readonly Stop[] | string = records.journey.stops;
+  if (stopsAt.value !== null) {
+    try {
+      stops = readStops(readFile(stopsAt.value), from);
+    } catch {
+      return fail(`${stopsAt.value}: there is no such file, or it cannot be read.`);
+    }
+    if (typeof stops === "string") return fail(`${stopsAt.value}: ${stops}`);
+  }
+  if (stops.length === 0) return fail("No stops: add --stops FILE, or save the design with its journey.");
+  const wanted = { stops, from, certainty };
+  const report = reportPlan(design, records.log, wanted);
+  const out = options.json
+    ? `${JSON.stringify(report, null, 2)}\n`
+    : printPlan(design, records.log, wanted, options.units);
+  return { code: report.holds ? 0 : 1, out, err: "" };
+}
+
+// The end of every command that writes a file.
+function writeOut(
+  path: string | null,
+  writeFile: (path: string, text: string) => void,
+  toText: () => string,
+): CliOutcome {
+  if (!path) return fail("Where to? Add --out PATH.");
+  try {
+    writeFile(path, toText());
+  } catch {
+    return fail(`${path} could not be written.`);
+  }
+  return { code: 0, out: `${path}\n`, err: "" };
 }
 
 const EXPORTS = ["epanet", "parts", "cuts", "steps"] as const;
@@ -215,16 +265,10 @@ function exportAs(
   if (unknown) return fail(unknown);
   if (kind === "epanet" && asked.design.gear.length === 0)
     return fail("Nothing is pumped in this design: there is no network to write.");
-  try {
-    const { design, options } = asked;
-    writeFile(
-      out.value,
-      kind === "epanet" ? exportEpanet(design, state.value) : exportTable(design, kind, options.units),
-    );
-  } catch {
-    return fail(`${out.value} could not be written.`);
-  }
-  return { code: 0, out: `${out.value}\n`, err: "" };
+  const { design, options } = asked;
+  return writeOut(out.value, writeFile, () =>
+    kind === "epanet" ? exportEpanet(design, state.value) : exportTable(design, kind, options.units),
+  );
 }
 
 type Asked = { readonly design: Design; readonly records: Records; readonly options: Options };

@@ -18,7 +18,7 @@ export interface Schema extends DBSchema {
   designs: { key: string; value: DesignRecord; indexes: { savedAt: number } };
   settings: { key: string; value: unknown };
   /** How far the building of a design is; unknown until it has been read through its schema. */
-  builds: { key: string; value: { readonly designId: string; readonly build: unknown } };
+  builds: { key: string; value: { readonly designId: string; readonly build: unknown; readonly journey?: unknown } };
   /** One record a line of the logbook, so that a line more costs the same in any book. */
   log: {
     key: string;

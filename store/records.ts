@@ -1,5 +1,6 @@
 import { createStore, type StoreApi } from "zustand/vanilla";
 import type { Records } from "@/core/record/file";
+import { EMPTY_JOURNEY, type Journey, journey as journeySchema } from "@/core/record/journey";
 import {
   type BuildRecord,
   buildRecord,
@@ -7,6 +8,7 @@ import {
   type LogEntry,
   logEntry,
   type PartState,
+  type TrialRun,
 } from "@/core/record/record";
 import { type Database, openDatabase } from "./database";
 
@@ -17,15 +19,20 @@ export type RecordsState = {
   readonly build: BuildRecord;
   /** In the order they were written. */
   readonly log: readonly LogEntry[];
+  readonly journey: Journey;
 };
 
-const NONE: RecordsState = { designId: null, phase: "none", build: EMPTY_BUILD, log: [] };
+const NONE: RecordsState = { designId: null, phase: "none", build: EMPTY_BUILD, log: [], journey: EMPTY_JOURNEY };
 
 export type RecordsStore = {
   readonly store: StoreApi<RecordsState>;
   readonly open: (designId: string) => Promise<void>;
   readonly tickStep: (stepId: string, on: string | null) => Promise<void>;
   readonly setPart: (name: string, state: PartState) => Promise<void>;
+  readonly addTrial: (trial: TrialRun) => Promise<void>;
+  readonly setJourney: (journey: Journey) => Promise<void>;
+  /** Puts a line of the book in place of the one with its id. */
+  readonly changeEntry: (entry: LogEntry) => Promise<void>;
   /** Adds one line; the cost does not grow with the book. */
   readonly addEntry: (entry: LogEntry) => Promise<void>;
   /** Takes the last line back. */
@@ -43,12 +50,14 @@ export function createRecords(openStore: () => Promise<Database> = () => openDat
     database ??= openStore();
     return database;
   };
-  const keepBuild = async (build: BuildRecord) => {
+  const keep = async (changed: { readonly build?: BuildRecord; readonly journey?: Journey }) => {
     const { designId } = store.getState();
     if (designId === null) return;
-    store.setState({ build });
-    await (await db()).put("builds", { designId, build });
+    store.setState(changed);
+    const { build, journey } = store.getState();
+    await (await db()).put("builds", { designId, build, journey });
   };
+  const keepBuild = (build: BuildRecord) => keep({ build });
   const read = async (designId: string): Promise<Records> => {
     const opened = await db();
     const [record, entries] = await Promise.all([
@@ -58,26 +67,31 @@ export function createRecords(openStore: () => Promise<Database> = () => openDat
     const build = buildRecord.safeParse(record?.build);
     // a line that cannot be read is left where it lies
     const log = entries.flatMap(({ entry }) => readEntry(entry));
-    return { build: build.success ? build.data : EMPTY_BUILD, log: log.sort((a, b) => a.at.localeCompare(b.at)) };
+    const stops = journeySchema.safeParse(record?.journey);
+    return {
+      build: build.success ? build.data : EMPTY_BUILD,
+      log: log.sort((a, b) => a.at.localeCompare(b.at)),
+      journey: stops.success ? stops.data : EMPTY_JOURNEY,
+    };
   };
   return {
     store,
     read,
-    adopt: async (designId, { build, log }) => {
+    adopt: async (designId, { build, log, journey }) => {
       const transaction = (await db()).transaction(["builds", "log"], "readwrite");
-      await transaction.objectStore("builds").put({ designId, build });
+      await transaction.objectStore("builds").put({ designId, build, journey });
       for (const entry of log) {
         await transaction.objectStore("log").put({ key: `${designId}/${entry.id}`, designId, entry });
       }
       await transaction.done;
-      if (store.getState().designId === designId) store.setState({ build, log });
+      if (store.getState().designId === designId) store.setState({ build, log, journey });
     },
     open: async (designId) => {
       if (store.getState().designId === designId && store.getState().phase !== "failed") return;
       store.setState({ ...NONE, designId, phase: "loading" });
       try {
-        const { build, log } = await read(designId);
-        if (store.getState().designId === designId) store.setState({ phase: "ready", build, log });
+        const { build, log, journey } = await read(designId);
+        if (store.getState().designId === designId) store.setState({ phase: "ready", build, log, journey });
       } catch {
         if (store.getState().designId === designId) store.setState({ phase: "failed" });
       }
@@ -87,6 +101,11 @@ export function createRecords(openStore: () => Promise<Database> = () => openDat
       const others = build.done.filter((done) => done.stepId !== stepId);
       return keepBuild({ ...build, done: on === null ? others : [...others, { stepId, on }] });
     },
+    setJourney: (journey) => keep({ journey }),
+    addTrial: (trial) => {
+      const { build } = store.getState();
+      return keepBuild({ ...build, trials: [...(build.trials ?? []), trial] });
+    },
     setPart: (name, state) => {
       const { build } = store.getState();
       return keepBuild({ ...build, parts: { ...build.parts, [name]: state } });
@@ -95,6 +114,12 @@ export function createRecords(openStore: () => Promise<Database> = () => openDat
       const { designId, log } = store.getState();
       if (designId === null) return;
       store.setState({ log: [...log, entry] });
+      await (await db()).put("log", { key: `${designId}/${entry.id}`, designId, entry });
+    },
+    changeEntry: async (entry) => {
+      const { designId, log } = store.getState();
+      if (designId === null) return;
+      store.setState({ log: log.map((one) => (one.id === entry.id ? entry : one)) });
       await (await db()).put("log", { key: `${designId}/${entry.id}`, designId, entry });
     },
     removeEntry: async (id) => {

@@ -252,7 +252,7 @@ export class Session {
 
   /** Reads a file's text; refused with a sentence, and the open design is not touched. */
   async openText(text: string, fileName: string): Promise<void> {
-    const { design: outcome, records, lostLines, lostBuild } = parseFileText(text);
+    const { design: outcome, records, lostLines, lostBuild, lostJourney } = parseFileText(text);
     if (!outcome.ok) {
       const more = outcome.faults.length > 1 ? ` (and ${outcome.faults.length - 1} more)` : "";
       const { units } = workbench.getState();
@@ -269,10 +269,11 @@ export class Session {
       await this.#world.records?.adopt(id, records);
     }
     if (isUnkept(workbench.getState().save)) return;
-    if (lostLines > 0 || lostBuild) {
+    if (lostLines > 0 || lostBuild || lostJourney) {
       const lost = [
         ...(lostLines > 0 ? [`${lostLines} ${lostLines === 1 ? "line" : "lines"} of its logbook`] : []),
         ...(lostBuild ? ["what was built"] : []),
+        ...(lostJourney ? ["the journey"] : []),
       ].join(" and ");
       tell(`${fileName} is open; ${lost} could not be read and was left out.`, { tone: "warning" });
       return;

@@ -68,6 +68,10 @@ export type Preview = { readonly edit: Edit; readonly design: Design; readonly e
 /** Pours every fixture's use together. */
 export const ALL_AT_ONCE = "*";
 
+/** How the tanks stand now, the stops of a journey, or what is due. */
+export const ROAD_VIEWS = ["now", "journey", "care"] as const;
+export type RoadView = (typeof ROAD_VIEWS)[number];
+
 /** Water in motion: of which fixture, and where in time it is shown, s. */
 export type ShownPour = { readonly of: string; readonly second: number };
 
@@ -87,6 +91,8 @@ export type WorkbenchState = {
   readonly drawFallMmPerM: number | null;
   /** For how many days the stay is wished to last; null while nothing was wished. */
   readonly wantedDays: number | null;
+  /** What the station Road shows. */
+  readonly roadView: RoadView;
   /** The finding that is open to be read and mended. */
   readonly findingId: string | null;
   /** The drain in the long section; null shows the first. */

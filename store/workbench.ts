@@ -22,6 +22,7 @@ const INITIAL: WorkbenchState = {
   tool: null,
   drawFallMmPerM: null,
   wantedDays: null,
+  roadView: "now",
   findingId: null,
   drainId: null,
   fixtureId: null,
@@ -185,6 +186,7 @@ export type ViewChange = Partial<
     | "group"
     | "tool"
     | "drawFallMmPerM"
+    | "roadView"
     | "wantedDays"
     | "fillShare"
     | "findingId"

@@ -14,6 +14,8 @@ export const LOG_NAMES: Readonly<Record<LogKind, string>> = {
   smell: "Smell",
   leak: "Leak",
   repair: "Repair",
+  care: "Care done",
+  place: "Place",
   note: "Note",
 };
 

@@ -1,4 +1,5 @@
 import type { FlowStretch } from "./flows";
+import { createRandom } from "./random";
 import { FRESH_ID } from "./stores";
 
 export type SimulatedStore = {
@@ -30,7 +31,7 @@ export type SimulationInput = {
 };
 
 // Looked up once: they are asked for at every use of every journey.
-const { imul, log, min } = Math;
+const { log, min } = Math;
 const NEVER = Number.POSITIVE_INFINITY;
 
 /**
@@ -220,15 +221,4 @@ function countUpTo(sorted: Float64Array, day: number): number {
     else high = middle;
   }
   return low;
-}
-
-// A seed means the same journeys everywhere [T: mulberry32].
-function createRandom(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = imul(state ^ (state >>> 15), 1 | state);
-    t = (t + imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 2 ** 32;
-  };
 }

@@ -1,5 +1,6 @@
 import { DEMO_NAMES, readDemo, readDemoText } from "@/tests/demoRigs";
 import { parseFileText, writeFileText } from "./file";
+import { EMPTY_JOURNEY, type Stop } from "./journey";
 import { EMPTY_BUILD, type LogEntry } from "./record";
 
 const line: LogEntry = {
@@ -11,17 +12,32 @@ const line: LogEntry = {
   note: "at the mill",
 };
 
+const stop: Stop = {
+  id: "mill",
+  name: "Mill pond",
+  latDeg: 51.2,
+  lonDeg: 9.4,
+  arrive: "2026-05-01",
+  nights: 2,
+  has: { grey: true, toilet: false, fresh: true },
+  isClosed: false,
+  cost: 5,
+  stands: null,
+  note: "",
+};
+
 test.each(DEMO_NAMES)("%s with its records comes back as it was; without any it is the design alone", (name) => {
   const design = readDemo(name);
   const records = {
     build: { done: [{ stepId: "hangTank:grey", on: "2026-05-01" }], parts: { trap: "came" as const } },
     log: [line],
+    journey: { stops: [stop] },
   };
   const read = parseFileText(writeFileText(design, records));
-  expect(read).toMatchObject({ records, lostLines: 0, lostBuild: false });
+  expect(read).toMatchObject({ records, lostLines: 0, lostBuild: false, lostJourney: false });
   if (read.design.ok) expect(read.design.design).toEqual(design);
   expect(read.design.ok).toBe(true);
-  expect(writeFileText(design, { build: EMPTY_BUILD, log: [] })).toBe(readDemoText(name));
+  expect(writeFileText(design, { build: EMPTY_BUILD, log: [], journey: EMPTY_JOURNEY })).toBe(readDemoText(name));
   expect(parseFileText(readDemoText(name)).design).toMatchObject({ ok: true });
 });
 
@@ -33,11 +49,13 @@ test("what beside the design cannot be read is counted, and takes nothing else a
     design,
     build: { done: 3 },
     log: [line, { at: "soon" }, 7],
+    journey: { stops: [{ name: "nowhere" }] },
   });
   expect(parseFileText(text)).toMatchObject({
     design: { ok: true },
     lostLines: 2,
     lostBuild: true,
+    lostJourney: true,
     records: { log: [line] },
   });
 });

@@ -1,6 +1,7 @@
 import * as z from "zod/mini";
 import type { Design } from "../design/design";
 import { MOST_BYTES, type ParseOutcome, parseDesign, parseDesignText, writeDesignText } from "../design/parseDesign";
+import { EMPTY_JOURNEY, type Journey, journey as journeySchema } from "./journey";
 import { type BuildRecord, buildRecord, EMPTY_BUILD, type LogEntry, logEntry } from "./record";
 
 /** A file that carries a design and what is kept beside it; a design by itself is a file too. */
@@ -8,7 +9,11 @@ export const FILE_FORMAT = "schleuse-file";
 /** A logbook of 20,000 lines is below 6 MB. */
 export const MOST_FILE_BYTES = 4 * MOST_BYTES;
 
-export type Records = { readonly build: BuildRecord; readonly log: readonly LogEntry[] };
+export type Records = {
+  readonly build: BuildRecord;
+  readonly log: readonly LogEntry[];
+  readonly journey: Journey;
+};
 
 export type FileOutcome = {
   readonly design: ParseOutcome;
@@ -16,22 +21,33 @@ export type FileOutcome = {
   /** Lines of the book that could not be read, and whether the building could not be. */
   readonly lostLines: number;
   readonly lostBuild: boolean;
+  readonly lostJourney: boolean;
 };
 
-const isEmpty = ({ build, log }: Records): boolean =>
-  log.length === 0 && build.done.length === 0 && Object.keys(build.parts).length === 0;
+const isEmpty = ({ build, log, journey }: Records): boolean =>
+  log.length === 0 &&
+  journey.stops.length === 0 &&
+  (build.trials ?? []).length === 0 &&
+  build.done.length === 0 &&
+  Object.keys(build.parts).length === 0;
 
 /** A design with its records as the text of a file; without any it is the design alone, as older versions read it. */
 export function writeFileText(design: Design, records: Records): string {
   if (isEmpty(records)) return writeDesignText(design);
-  return `${JSON.stringify({ format: FILE_FORMAT, version: 1, design, build: records.build, log: records.log }, null, 1)}\n`;
+  return `${JSON.stringify({ format: FILE_FORMAT, version: 1, design, ...records }, null, 1)}\n`;
 }
 
-const NOTHING: Records = { build: EMPTY_BUILD, log: [] };
+const NOTHING: Records = { build: EMPTY_BUILD, log: [], journey: EMPTY_JOURNEY };
 
 /** Reads a file of either kind. Never throws; what beside the design cannot be read is left out and counted. */
 export function parseFileText(text: string): FileOutcome {
-  const plain = (design: ParseOutcome): FileOutcome => ({ design, records: NOTHING, lostLines: 0, lostBuild: false });
+  const plain = (design: ParseOutcome): FileOutcome => ({
+    design,
+    records: NOTHING,
+    lostLines: 0,
+    lostBuild: false,
+    lostJourney: false,
+  });
   if (text.length > MOST_FILE_BYTES) {
     return plain({ ok: false, faults: [{ code: "tooLarge", path: [], bytes: text.length, most: MOST_FILE_BYTES }] });
   }
@@ -49,6 +65,7 @@ export function parseFileText(text: string): FileOutcome {
     readonly design?: unknown;
     readonly build?: unknown;
     readonly log?: unknown;
+    readonly journey?: unknown;
   };
   if (file.version !== 1) {
     return plain({ ok: false, faults: [{ code: "unknownVersion", path: ["version"] }] });
@@ -59,10 +76,16 @@ export function parseFileText(text: string): FileOutcome {
     const read = z.safeParse(logEntry, line);
     return read.success ? [read.data] : [];
   });
+  const journey = journeySchema.safeParse(file.journey ?? EMPTY_JOURNEY);
   return {
     design: parseDesign(file.design),
-    records: { build: build.success ? build.data : EMPTY_BUILD, log },
+    records: {
+      build: build.success ? build.data : EMPTY_BUILD,
+      log,
+      journey: journey.success ? journey.data : EMPTY_JOURNEY,
+    },
     lostLines: lines.length - log.length,
     lostBuild: !build.success,
+    lostJourney: !journey.success,
   };
 }

@@ -8,12 +8,27 @@ const note = z.string().check(z.maxLength(400));
 
 export const PART_STATES = ["wanted", "ordered", "came", "built"] as const;
 
+export const TRIAL_RESULTS = ["held", "leaks", "unclear"] as const;
+
+/** One trial that was run: what was tried, when, what was read, and what came of it. */
+export const trialRun = z.strictObject({
+  id,
+  /** The step of the trial plan. */
+  trialId: z.string().check(z.maxLength(160)),
+  at: moment,
+  result: z.enum(TRIAL_RESULTS),
+  /** What was read, in words of the builder or the sum that was made of it. */
+  note,
+});
+
 /** What is done of the building, and how the parts stand; a document of its own beside the design. */
 export const buildRecord = z.strictObject({
   /** Steps that are done, by their ids, and when. */
   done: list(z.strictObject({ stepId: z.string().check(z.maxLength(120)), on: day }), { most: 2_000 }),
   /** Parts by what they are called, and how they stand. */
   parts: z.record(z.string().check(z.maxLength(160)), z.enum(PART_STATES)),
+  /** Trials as they were run, the first first. */
+  trials: z.optional(list(trialRun, { most: 2_000 })),
 });
 
 export const LOG_KINDS = [
@@ -26,6 +41,8 @@ export const LOG_KINDS = [
   "smell",
   "leak",
   "repair",
+  "care",
+  "place",
   "note",
 ] as const;
 
@@ -39,8 +56,11 @@ export const logEntry = z.strictObject({
   /** Filled, dumped or read, L; showers by their number; null where there is no figure. */
   amount: z.nullable(litres(0, 5_000)),
   note,
+  /** The task of care it settles. */
+  taskId: z.optional(z.string().check(z.maxLength(120))),
 });
 
+export type TrialRun = z.infer<typeof trialRun>;
 export type BuildRecord = z.infer<typeof buildRecord>;
 export type PartState = (typeof PART_STATES)[number];
 export type LogEntry = z.infer<typeof logEntry>;

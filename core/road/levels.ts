@@ -1,5 +1,6 @@
 import type { StoreBalance } from "../days/balance";
 import type { LogEntry } from "../record/record";
+import { toDays } from "./civil";
 
 /** How a store stands now: what is in it by the sum, with a band of one in ten to each side. */
 export type NowLevel = {
@@ -24,19 +25,6 @@ export type NowLevel = {
 const Z10 = 1.2816;
 /** A reading further off than this many standard errors is questioned. */
 const ODD_Z = 3;
-
-// A local moment as days since 1970, by the civil calendar: no zone and no summer time comes in [P: days from civil].
-function toDays(at: string): number {
-  const [date = "", time = "00:00"] = at.split("T");
-  const [year = 1970, month = 1, day = 1] = date.split("-").map(Number);
-  const [hour = 0, minute = 0] = time.split(":").map(Number);
-  const y = month <= 2 ? year - 1 : year;
-  const era = Math.floor(y / 400);
-  const ofEra = y - era * 400;
-  const ofYear = Math.floor((153 * (month + (month > 2 ? -3 : 9)) + 2) / 5) + day - 1;
-  const ofAge = ofEra * 365 + Math.floor(ofEra / 4) - Math.floor(ofEra / 100) + ofYear;
-  return era * 146_097 + ofAge - 719_468 + (hour * 60 + minute) / 1_440;
-}
 
 type Span = { readonly days: number; readonly litres: number };
 

@@ -9,10 +9,13 @@ export const { dynamic, dynamicParams, revalidate, generateStaticParams, GET } =
   useNativeEsbuild: true,
   globPatterns: [".next/static/**/*.{js,css,woff2}", "public/**/*"],
   esbuildOptions: { sourcemap: false },
-  additionalPrecacheEntries: ["/", "/manifest.webmanifest", ...SAMPLES.map((name) => `/samples/${name}`)].map(
-    (url) => ({
-      url,
-      revision,
-    }),
-  ),
+  additionalPrecacheEntries: [
+    "/",
+    "/manifest.webmanifest",
+    "/samples/journey",
+    ...SAMPLES.map((name) => `/samples/${name}`),
+  ].map((url) => ({
+    url,
+    revision,
+  })),
 });

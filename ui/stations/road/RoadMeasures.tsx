@@ -12,16 +12,18 @@ import { Button } from "../../kit/Button";
 import { Pick } from "../../kit/Pick";
 import { TextField } from "../../kit/TextField";
 import { useRecords } from "../useRecords";
-import { add } from "./RoadStage";
+import { JourneyMeasures } from "./JourneyMeasures";
+import { add } from "./NowStage";
 
 /** So many lines are shown at once; search finds the others. */
 const SHOWN = 60;
 
 /** The logbook: a line more in ten seconds, the last first, searched and handed out. */
 export function RoadMeasures() {
+  const view = useWorkbench((state) => state.roadView);
   return (
     <>
-      <NewEntry />
+      {view === "journey" ? <JourneyMeasures /> : <NewEntry />}
       <Book />
     </>
   );

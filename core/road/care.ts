@@ -1,0 +1,112 @@
+import type { Design } from "../design/design";
+import type { LogEntry } from "../record/record";
+import { addDays, toDays } from "./civil";
+
+export const CARE_KINDS = [
+  "primeTraps",
+  "mesh",
+  "filter",
+  "lamp",
+  "sanitise",
+  "seacock",
+  "valve",
+  "fixing",
+  "clamps",
+  "hoses",
+  "senders",
+] as const;
+export type CareKind = (typeof CARE_KINDS)[number];
+
+/** Something that is done again and again on this rig. */
+export type CareTask = {
+  readonly id: string;
+  readonly kind: CareKind;
+  /** What it is about: a part's name; null for all of them. */
+  readonly name: string | null;
+  readonly everyDays: number;
+  /** Water it takes, L, where it takes any: the room to be sanitised. */
+  readonly litres: number | null;
+};
+
+/** A task with when it was done last and when it is due; never done is due from the start of the book, or today. */
+export type DueCare = CareTask & { readonly doneOn: string | null; readonly dueOn: string; readonly inDays: number };
+
+/** How often, days [T]; a filter's and a lamp's life by the calendar beside their litres and hours. */
+const EVERY: Readonly<Record<CareKind, number>> = {
+  primeTraps: 56,
+  mesh: 180,
+  filter: 180,
+  lamp: 365,
+  sanitise: 180,
+  seacock: 90,
+  valve: 90,
+  fixing: 180,
+  clamps: 180,
+  hoses: 365,
+  senders: 180,
+};
+
+/** What a rig asks for, from its parts [T]. */
+export function listCare({ lines, tanks, gear, habits }: Design): CareTask[] {
+  const task = (kind: CareKind, id: string | null, name: string | null, litres: number | null = null): CareTask => ({
+    id: id === null ? kind : `${kind}:${id}`,
+    kind,
+    name,
+    everyDays: EVERY[kind],
+    litres,
+  });
+  const hasTraps = lines.some((line) => line.kind === "drain" && ((line.trap?.sealMm ?? 0) > 0 || line.lineTrap));
+  const freshL = habits.vessels.reduce((sum, { holds, litres }) => (holds === "fresh" ? sum + litres : sum), 0);
+  const hasFresh = tanks.some(({ holds }) => holds === "fresh") || freshL > 0;
+  return [
+    ...(hasTraps ? [task("primeTraps", null, null)] : []),
+    ...lines.flatMap((line) =>
+      line.kind === "vent" && line.to.kind === "openAir" && line.to.hasMesh ? [task("mesh", line.id, line.name)] : [],
+    ),
+    ...gear.flatMap(({ id, name, spec }): CareTask[] => {
+      switch (spec.kind) {
+        case "filter":
+        case "strainer":
+          return [task("filter", id, name)];
+        case "uvLamp":
+          return [task("lamp", id, name)];
+        case "skinFitting":
+          return [task("seacock", id, name)];
+        default:
+          return [];
+      }
+    }),
+    ...(hasFresh ? [task("sanitise", null, null, freshL > 0 ? freshL : null)] : []),
+    ...tanks.flatMap(({ id, name, ports, fixing, sender }) => [
+      ...(ports.some(({ kind }) => kind === "outlet") ? [task("valve", id, name)] : []),
+      ...(fixing ? [task("fixing", id, name)] : []),
+      ...(sender ? [task("senders", id, name)] : []),
+    ]),
+    ...(lines.some(({ kind }) => kind === "hose") ? [task("clamps", null, null), task("hoses", null, null)] : []),
+  ];
+}
+
+/** The tasks with when they are due, the soonest first; `today` as YYYY-MM-DD. */
+export function listDueCare(design: Design, log: readonly LogEntry[], today: string): DueCare[] {
+  return listCare(design)
+    .map((task): DueCare => {
+      const last = log
+        .filter(({ kind, taskId }) => kind === "care" && taskId === task.id)
+        .map(({ at }) => at.slice(0, 10));
+      const doneOn = last.sort().at(-1) ?? null;
+      const dueOn = doneOn === null ? today : addDays(doneOn, task.everyDays);
+      return { ...task, doneOn, dueOn, inDays: toDays(dueOn) - toDays(today) };
+    })
+    .sort((a, b) => a.inDays - b.inDays);
+}
+
+/** Free chlorine a fresh tank stands with, mg/L, and for how long, h [T: usual for caravans; the bottle's own instructions go first]. */
+export const SANITISE_MG_PER_L = 50;
+export const SANITISE_HOURS = 4;
+
+/**
+ * Household bleach, mL, for so many litres ≥ 0 of tank and pipe: V c/(10 s), strength s in % by weight in (0, 20], a litre
+ * taken as a kilogram. Source: dilution [C]. Example: 100 L at 50 mg/L with 5 % → 100 mL.
+ */
+export const computeBleachMl = (litres: number, strengthPercent: number): number =>
+  (litres * SANITISE_MG_PER_L) / (10 * strengthPercent);

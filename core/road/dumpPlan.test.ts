@@ -1,0 +1,193 @@
+import distance from "@turf/distance";
+import fc from "fast-check";
+import { DEMO_NAMES, readDemo } from "@/tests/demoRigs";
+import { evaluate } from "../evaluate/evaluate";
+import type { Stop } from "../record/journey";
+import { addDays, toDate, toDays } from "./civil";
+import { findLastDay, listMoments, type PlanInput, planDumps } from "./dumpPlan";
+import { measureGreatCircleKm } from "./greatCircle";
+import { livePlan } from "./livePlan";
+
+const FROM = "2026-05-01";
+
+const stops = (most: number): fc.Arbitrary<Stop[]> =>
+  fc
+    .array(
+      fc.record({
+        gap: fc.integer({ min: 0, max: 2 }),
+        nights: fc.integer({ min: 0, max: 2 }),
+        grey: fc.boolean(),
+        toilet: fc.boolean(),
+        fresh: fc.boolean(),
+        isClosed: fc.integer({ min: 0, max: 9 }).map((n) => n === 0),
+        cost: fc.constantFrom(0, 3, 7),
+      }),
+      { minLength: 1, maxLength: most },
+    )
+    .map((list) => {
+      let day = 0;
+      return list.map(({ gap, nights, grey, toilet, fresh, isClosed, cost }, i): Stop => {
+        const arrive = addDays(FROM, day + gap);
+        day += gap + nights;
+        const has = { grey, toilet, fresh };
+        return {
+          id: `s${i}`,
+          name: `Stop ${i}`,
+          latDeg: null,
+          lonDeg: null,
+          arrive,
+          nights,
+          has,
+          isClosed,
+          cost,
+          stands: null,
+          note: "",
+        };
+      });
+    });
+
+const inputs = (most: number): fc.Arbitrary<PlanInput> =>
+  fc
+    .record({
+      name: fc.constantFrom(...DEMO_NAMES),
+      list: stops(most),
+      share: fc.double({ min: 0.2, max: 1, noNaN: true }),
+      certainty: fc.constantFrom(0.5, 0.8, 0.9, 0.95),
+    })
+    .map(({ name, list, share, certainty }) => {
+      const { balance } = evaluate(readDemo(name));
+      const planned = balance.stores
+        .filter(({ holds, meanLPerDay }) => holds !== "loop" && meanLPerDay > 0)
+        .map(({ store, holds, roomL }) => ({
+          storeId: store.id,
+          holds,
+          roomL: roomL.level,
+          leftL: roomL.level * share,
+        }));
+      return { stores: planned, stretches: balance.stretches, stops: list, from: FROM, certainty };
+    });
+
+// Every subset of the chances, tried: the plan uses no more services, and of as many none costs less.
+test("against exhaustive search no plan with fewer services or less cost holds", () => {
+  fc.assert(
+    fc.property(inputs(4), (input) => {
+      const plan = planDumps(input);
+      const moments = listMoments(input);
+      let best: { served: number; cost: number } | null = null;
+      for (let mask = 0; mask < 2 ** moments.length; mask++) {
+        const chosen = moments.filter((_, i) => mask & (1 << i));
+        const holds = chanceOf(input, chosen) >= input.certainty - 1e-9;
+        const cost = chosen.reduce((sum, moment) => sum + moment.cost, 0);
+        if (holds && (!best || chosen.length < best.served || (chosen.length === best.served && cost < best.cost)))
+          best = { served: chosen.length, cost };
+      }
+      expect(plan.holds).toBe(best !== null);
+      if (best) expect({ served: plan.services.length, cost: plan.cost }).toEqual(best);
+    }),
+    { numRuns: 60 },
+  );
+});
+
+// The product of the exact chances, by hand from the plan's own tables of one interval each.
+function chanceOf(input: PlanInput, services: readonly ReturnType<typeof listMoments>[number][]): number {
+  const lastDay = findLastDay(input);
+  return input.stores.reduce((product, store) => {
+    const days = [
+      ...services.filter(({ storeIds }) => storeIds.includes(store.storeId)).map(({ day }) => day),
+      lastDay,
+    ];
+    let from = 0;
+    let left = store.leftL;
+    for (const to of days) {
+      const length = to - from;
+      if (length > 0) {
+        const alone = planDumps({
+          ...input,
+          stores: [{ ...store, leftL: left }],
+          certainty: 0.5,
+          stops: [{ ...NOWHERE, arrive: addDays(FROM, length) }],
+        });
+        product *= alone.holdsWith;
+      }
+      from = to;
+      left = store.roomL;
+    }
+    return product;
+  }, 1);
+}
+
+const NOWHERE: Stop = {
+  id: "end",
+  name: "End",
+  latDeg: null,
+  lonDeg: null,
+  arrive: FROM,
+  nights: 0,
+  has: { grey: false, toilet: false, fresh: false },
+  isClosed: false,
+  cost: 0,
+  stands: null,
+  note: "",
+};
+
+test("a plan that holds keeps its certainty in 10,000 journeys with a seed of their own, within 2 in 100", () => {
+  fc.assert(
+    fc.property(inputs(8), fc.integer({ min: 1, max: 1e6 }), (input, seed) => {
+      const plan = planDumps(input);
+      fc.pre(plan.holds);
+      const held = livePlan(input.stores, input.stretches, plan.services, findLastDay(input), {
+        journeys: 10_000,
+        seed,
+      });
+      expect(held).toBeGreaterThan(input.certainty - 0.02);
+      // the exact chances are on the safe side of what is lived through
+      expect(held).toBeGreaterThan(plan.holdsWith - 0.02);
+    }),
+    { numRuns: 12 },
+  );
+});
+
+test("a stop that closes never makes it easier; a plan that cannot hold says from when", () => {
+  fc.assert(
+    fc.property(inputs(6), fc.nat(), (input, which) => {
+      const plan = planDumps(input);
+      const shut = input.stops.map((stop, i) =>
+        i === which % input.stops.length ? { ...stop, isClosed: true } : stop,
+      );
+      const less = planDumps({ ...input, stops: shut });
+      if (less.holds) {
+        expect(plan.holds).toBe(true);
+        expect(less.services.length).toBeGreaterThanOrEqual(plan.services.length);
+      } else {
+        expect(less.breaks!.day).toBeGreaterThan(0);
+        expect(less.breaks!.day).toBeLessThanOrEqual(findLastDay(input));
+      }
+    }),
+    { numRuns: 40 },
+  );
+});
+
+// A general-purpose library: the calendar of the engine, in universal time.
+test("days by the civil calendar are those of the engine, over four centuries, and come back", () => {
+  fc.assert(
+    fc.property(fc.integer({ min: -90_000, max: 90_000 }), (day) => {
+      const iso = new Date(day * 86_400_000).toISOString().slice(0, 10);
+      expect(toDate(day)).toBe(iso);
+      expect(toDays(iso)).toBe(day);
+    }),
+  );
+});
+
+// A general-purpose library on a sphere.
+test("great circles come out as a library of geodesy has them", () => {
+  const place = fc.record({
+    latDeg: fc.double({ min: -89, max: 89, noNaN: true }),
+    lonDeg: fc.double({ min: -180, max: 180, noNaN: true }),
+  });
+  fc.assert(
+    fc.property(place, place, (a, b) => {
+      const km = distance([a.lonDeg, a.latDeg], [b.lonDeg, b.latDeg], { units: "kilometers" });
+      expect(measureGreatCircleKm(a, b)).toBeCloseTo(km, 1);
+    }),
+  );
+});

@@ -1,0 +1,42 @@
+import type { Design } from "@/core/design/design";
+import { evaluate } from "@/core/evaluate/evaluate";
+import type { Stop } from "@/core/record/journey";
+import type { LogEntry } from "@/core/record/record";
+import { listDueCare } from "@/core/road/care";
+import { addDays } from "@/core/road/civil";
+import { planDumps } from "@/core/road/dumpPlan";
+import { buildPlanInput } from "@/core/road/planInput";
+import { describeCare, describeReason, describeService } from "@/words/journey";
+import { type CalendarDay, writeCalendar } from "./calendar";
+
+export type CalendarOptions = {
+  readonly stops: readonly Stop[];
+  /** The day it begins, YYYY-MM-DD. */
+  readonly from: string;
+  readonly certainty: number;
+  /** When the file is written, ms since 1970. */
+  readonly stampMs: number;
+};
+
+/** The services of a plan and the care that is due, as a calendar file. */
+export function writeJourneyCalendar(
+  design: Design,
+  log: readonly LogEntry[],
+  { stops, from, certainty, stampMs }: CalendarOptions,
+): string {
+  const plan = planDumps(buildPlanInput(evaluate(design).balance, log, { stops, from, certainty }));
+  const services = plan.services.map((service): CalendarDay => {
+    const stop = stops.find(({ id }) => id === service.stopId)!;
+    return {
+      id: `${design.id}-${service.stopId}-${service.when}`,
+      on: addDays(from, service.day),
+      title: `${stop.name}: ${describeService(service, design)}`,
+      text: describeReason(service, design, from, "metric"),
+    };
+  });
+  const care = listDueCare(design, log, from).map((task): CalendarDay => {
+    const { title, how } = describeCare(task);
+    return { id: `${design.id}-${task.id}`, on: task.dueOn, title, text: how };
+  });
+  return writeCalendar(design.name, [...services, ...care], stampMs);
+}

@@ -1,0 +1,61 @@
+"use client";
+import { type ReactNode, useMemo } from "react";
+import { type DueCare, listDueCare } from "@/core/road/care";
+import { useWorkbench } from "@/store/useWorkbench";
+import { describeCare, describeDue } from "@/words/journey";
+import { Button } from "../../kit/Button";
+import { today } from "../now";
+import { StageHeader } from "../StageHeader";
+import { useRecords } from "../useRecords";
+import { DrainDownWalk } from "./DrainDownWalk";
+import { add } from "./NowStage";
+
+/** What this rig asks for again and again, the soonest first; done goes into the logbook. Before winter, the way round to empty it. */
+export function CareStage({ choice }: { readonly choice: ReactNode }) {
+  const design = useWorkbench((state) => state.history!.design);
+  const log = useRecords((state) => state.log);
+  const due = useMemo(() => listDueCare(design, log, today()), [design, log]);
+  const late = due.filter(({ inDays }) => inDays <= 0).length;
+  return (
+    <section aria-label="Care" className="flex min-h-0 flex-1 flex-col bg-sheet">
+      <StageHeader
+        title="Care"
+        choice={choice}
+        text={due.length === 0 ? "Nothing to look after yet." : late === 0 ? "Nothing is due." : `${late} due.`}
+      />
+      <div
+        className="min-h-0 flex-1 overflow-y-auto px-3 pb-3"
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keys
+        tabIndex={0}
+        role="group"
+        aria-label="What is due"
+      >
+        <ul data-testid="care">
+          {due.map((task) => (
+            <Task key={task.id} task={task} />
+          ))}
+        </ul>
+        <DrainDownWalk />
+      </div>
+    </section>
+  );
+}
+
+function Task({ task }: { readonly task: DueCare }) {
+  const { title, how } = describeCare(task);
+  return (
+    <li className="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-rule py-2">
+      <div className="min-w-0 flex-1 basis-64">
+        <h3 className="text-[15px] font-semibold">{title}</h3>
+        <p className="text-[13.5px] leading-snug">{how}</p>
+      </div>
+      <span className={`text-[13.5px] ${task.inDays <= 0 ? "text-warn" : "text-faint"}`}>{describeDue(task)}</span>
+      <Button
+        className="phone:min-h-14"
+        onClick={() => add({ kind: "care", storeId: null, amount: null, note: title.slice(0, 400), taskId: task.id })}
+      >
+        Done today
+      </Button>
+    </li>
+  );
+}

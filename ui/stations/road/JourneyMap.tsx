@@ -1,0 +1,125 @@
+"use client";
+import { degToRad } from "@/core/quantity/convert";
+import type { Stop } from "@/core/record/journey";
+import { measureGreatCircleKm } from "@/core/road/greatCircle";
+import { useWorkbench } from "@/store/useWorkbench";
+import { formatNumber } from "@/words/units";
+
+const SIZE = { width: 720, height: 300, pad: 46 };
+const KM_PER_MILE = 1.609344;
+const STEPS = [1, 2, 5, 10, 20, 50, 100, 200, 500, 1_000, 2_000] as const;
+
+type Placed = Stop & { readonly latDeg: number; readonly lonDeg: number };
+const isPlaced = (stop: Stop): stop is Placed => stop.latDeg !== null && stop.lonDeg !== null;
+
+/** The stops where they lie, north up and to scale, joined in the order of their days; no streets. */
+export function JourneyMap({
+  stops,
+  served,
+}: {
+  readonly stops: readonly Stop[];
+  readonly served: ReadonlySet<string>;
+}) {
+  const units = useWorkbench((state) => state.units);
+  const placed = stops.filter(isPlaced).sort((a, b) => a.arrive.localeCompare(b.arrive));
+  if (placed.length < 2) return null;
+  const mid = placed.reduce((sum, { latDeg }) => sum + latDeg, 0) / placed.length;
+  const squeeze = Math.cos(degToRad(mid));
+  const xs = placed.map(({ lonDeg }) => lonDeg * squeeze);
+  const ys = placed.map(({ latDeg }) => latDeg);
+  const [left, right] = [Math.min(...xs), Math.max(...xs)];
+  const [low, high] = [Math.min(...ys), Math.max(...ys)];
+  const scale = Math.min(
+    (SIZE.width - 2 * SIZE.pad) / Math.max(1e-4, right - left),
+    (SIZE.height - 2 * SIZE.pad) / Math.max(1e-4, high - low),
+  );
+  const toX = (stop: Placed) => SIZE.width / 2 + (stop.lonDeg * squeeze - (left + right) / 2) * scale;
+  const toY = (stop: Placed) => SIZE.height / 2 - (stop.latDeg - (low + high) / 2) * scale;
+  const perUnit = units === "metric" ? 1 : KM_PER_MILE;
+  const distance = (km: number) => `${formatNumber(km / perUnit, km < 20 ? 1 : 0)} ${units === "metric" ? "km" : "mi"}`;
+  const legs = placed.slice(1).map((to, i) => ({ from: placed[i]!, to, km: measureGreatCircleKm(placed[i]!, to) }));
+  // one degree of latitude is 111.195 km
+  const pxPerKm = scale / 111.195;
+  const bar = STEPS.findLast((step) => step * perUnit * pxPerKm <= 140) ?? 1;
+  return (
+    <svg
+      viewBox={`0 0 ${SIZE.width} ${SIZE.height}`}
+      className="my-2 w-full max-w-4xl"
+      role="img"
+      aria-label={`Map of ${placed.length} stops, ${distance(legs.reduce((sum, { km }) => sum + km, 0))} as the crow flies`}
+    >
+      {legs.map(({ from, to, km }) => {
+        const [x, y] = [(toX(from) + toX(to)) / 2, (toY(from) + toY(to)) / 2];
+        return (
+          <g key={`${from.id} ${to.id}`}>
+            <line
+              x1={toX(from)}
+              y1={toY(from)}
+              x2={toX(to)}
+              y2={toY(to)}
+              stroke="var(--edge)"
+              strokeWidth={1.6}
+              strokeDasharray="6 4"
+            />
+            <text x={x} y={y - 5} fontSize={11.5} textAnchor="middle" style={{ fill: "var(--faint)" }}>
+              {distance(km)}
+            </text>
+          </g>
+        );
+      })}
+      {placed.map((stop) => {
+        const [x, y] = [toX(stop), toY(stop)];
+        const isServed = served.has(stop.id);
+        const above = y > SIZE.height / 2;
+        return (
+          <g key={stop.id}>
+            {isServed && <circle cx={x} cy={y} r={11} fill="none" stroke="var(--enamel)" strokeWidth={2.4} />}
+            <rect
+              x={x - 5}
+              y={y - 5}
+              width={10}
+              height={10}
+              fill={stop.isClosed ? "var(--sheet)" : "var(--ink)"}
+              stroke="var(--ink)"
+              strokeWidth={1.6}
+            />
+            {stop.isClosed && (
+              <path
+                d={`M${x - 8} ${y - 8}L${x + 8} ${y + 8}M${x - 8} ${y + 8}L${x + 8} ${y - 8}`}
+                stroke="var(--signal)"
+                strokeWidth={2}
+              />
+            )}
+            <text
+              x={x}
+              y={above ? y + 26 : y - 17}
+              fontSize={13.5}
+              textAnchor={x < 120 ? "start" : x > SIZE.width - 120 ? "end" : "middle"}
+              style={{ fill: "var(--ink)" }}
+            >
+              {stop.name}
+            </text>
+          </g>
+        );
+      })}
+      <path
+        d={`M${SIZE.width - 20} 34V10l-5 8M${SIZE.width - 20} 10l5 8`}
+        fill="none"
+        stroke="var(--ink)"
+        strokeWidth={1.6}
+      />
+      <text x={SIZE.width - 20} y={47} fontSize={11.5} textAnchor="middle" style={{ fill: "var(--faint)" }}>
+        north
+      </text>
+      <path
+        d={`M12 ${SIZE.height - 14}v6h${(bar * perUnit * pxPerKm).toFixed(1)}v-6`}
+        fill="none"
+        stroke="var(--ink)"
+        strokeWidth={1.6}
+      />
+      <text x={16} y={SIZE.height - 16} fontSize={11.5} style={{ fill: "var(--faint)" }}>
+        {bar} {units === "metric" ? "km" : "mi"}
+      </text>
+    </svg>
+  );
+}

@@ -1,0 +1,245 @@
+"use client";
+import { Download, Plus, Trash2, Upload } from "lucide-react";
+import { useRef, useState } from "react";
+import type { Stop } from "@/core/record/journey";
+import { addDays } from "@/core/road/civil";
+import { useWorkbench } from "@/store/useWorkbench";
+import { tell } from "@/store/workbench";
+import { CERTAINTY_NAMES, nameCertainty } from "@/words/days";
+import { SERVICE_NAMES } from "@/words/journey";
+import { Group } from "../../fields/Group";
+import { useEdits } from "../../fields/useEdits";
+import { Button } from "../../kit/Button";
+import { NumberField } from "../../kit/NumberField";
+import { Pick } from "../../kit/Pick";
+import { TextField } from "../../kit/TextField";
+import { Tick } from "../../kit/Tick";
+import { today } from "../now";
+import { useRecords } from "../useRecords";
+import { addStop, changeStop, freeStopId, keepStops, removeStop } from "./stopEdits";
+
+/** The stops by their fields, in from files and out to files, and the certainty the plan keeps. */
+export function JourneyMeasures() {
+  const { stops } = useRecords((state) => state.journey);
+  const certainty = useWorkbench((state) => state.history!.design.habits.certainty);
+  const [openId, setOpenId] = useState<string | null>(null);
+  const { set } = useEdits();
+  const sorted = [...stops].sort((a, b) => a.arrive.localeCompare(b.arrive));
+  const open = stops.find(({ id }) => id === openId);
+  return (
+    <Group
+      title={`Stops, ${stops.length}`}
+      aside={
+        <Button onClick={() => setOpenId(addStop(today()))} disabled={stops.length >= 200}>
+          <Plus size={14} aria-hidden /> Stop
+        </Button>
+      }
+    >
+      <Pick
+        label="The plan should hold"
+        value={nameCertainty(certainty)}
+        names={CERTAINTY_NAMES}
+        onPick={(value) => set({ kind: "habits" }, ["habits", "certainty"], Number(value))}
+      />
+      {stops.length === 0 && (
+        <Button className="my-1" onClick={() => void placeInventedStops(today())}>
+          Try it with invented stops
+        </Button>
+      )}
+      <ul aria-label="Stops">
+        {sorted.map((stop) => (
+          <li key={stop.id}>
+            <button
+              type="button"
+              aria-expanded={stop.id === openId}
+              onClick={() => setOpenId(stop.id === openId ? null : stop.id)}
+              className={`flex min-h-8 w-full items-baseline justify-between gap-2 border-t border-rule px-1 text-left text-[13.5px] phone:min-h-11 ${stop.id === openId ? "bg-pick" : "hover:bg-pick/60"}`}
+            >
+              <span className={stop.isClosed ? "line-through" : ""}>{stop.name}</span>
+              <span className="figures text-[14px] text-faint">{stop.arrive}</span>
+            </button>
+            {open && stop.id === openId && <StopFields stop={open} />}
+          </li>
+        ))}
+      </ul>
+      <FilesRow stops={sorted} />
+    </Group>
+  );
+}
+
+type InventedStop = Pick<Stop, "name" | "latDeg" | "lonDeg" | "nights" | "has" | "cost"> & { readonly day: number };
+
+// The stops that ship with the product, from a day on.
+async function placeInventedStops(from: string): Promise<void> {
+  try {
+    const answer = await fetch("/samples/journey");
+    const { stops } = (await answer.json()) as { readonly stops: readonly InventedStop[] };
+    keepStops(
+      stops.map(({ day, ...stop }, i): Stop => {
+        const arrive = addDays(from, day);
+        return { ...stop, id: `stop-${i + 1}`, arrive, isClosed: false, stands: null, note: "" };
+      }),
+    );
+  } catch {
+    tell("The invented stops could not be loaded.", { tone: "warning" });
+  }
+}
+
+function StopFields({ stop }: { readonly stop: Stop }) {
+  const change = (given: Partial<Stop>) => {
+    changeStop(stop.id, given);
+    return null;
+  };
+  const whole = (value: number | null, most: number, keep: (value: number) => null) =>
+    value === null || !Number.isInteger(value) || value < 0 || value > most
+      ? `A whole number from 0 to ${most}.`
+      : keep(value);
+  const degrees = (value: string, most: number, keep: (value: number | null) => null) => {
+    if (value.trim() === "") return keep(null);
+    const read = Number(value.replace(",", "."));
+    return Math.abs(read) <= most ? keep(read) : `Degrees from −${most} to ${most}.`;
+  };
+  return (
+    <div className="border-l-2 border-enamel pb-2 pl-2">
+      <TextField
+        label="Name"
+        value={stop.name}
+        onCommit={(value) => {
+          const name = value.trim().slice(0, 80);
+          return name === "" ? "A stop needs a name." : change({ name });
+        }}
+      />
+      <label className="flex min-h-8 items-center justify-between gap-2 text-[13px] text-faint">
+        Arrive
+        <input
+          type="date"
+          value={stop.arrive}
+          onChange={(event) => event.target.value && change({ arrive: event.target.value })}
+          className="figures border-b border-edge bg-sheet px-2 text-[15px] text-ink phone:min-h-11"
+        />
+      </label>
+      <NumberField
+        label="Nights"
+        value={stop.nights}
+        quantity="count"
+        onCommit={(value) => whole(value, 120, (nights) => change({ nights }))}
+      />
+      {(["grey", "toilet", "fresh"] as const).map((service) => (
+        <Tick
+          key={service}
+          label={SERVICE_NAMES[service]}
+          value={stop.has[service]}
+          onPick={(value) => change({ has: { ...stop.has, [service]: value } })}
+        />
+      ))}
+      <Tick label="Closed" value={stop.isClosed} onPick={(isClosed) => change({ isClosed })} />
+      <TextField
+        label="Latitude, north above 0"
+        value={stop.latDeg === null ? "" : String(stop.latDeg)}
+        onCommit={(value) => degrees(value, 90, (latDeg) => change({ latDeg }))}
+      />
+      <TextField
+        label="Longitude, east above 0"
+        value={stop.lonDeg === null ? "" : String(stop.lonDeg)}
+        onCommit={(value) => degrees(value, 180, (lonDeg) => change({ lonDeg }))}
+      />
+      <NumberField
+        label="Cost to dump or fill"
+        value={stop.cost}
+        quantity="count"
+        onCommit={(value) => whole(value, 10_000, (cost) => change({ cost }))}
+      />
+      <TextField label="Note" value={stop.note} onCommit={(value) => change({ note: value.slice(0, 400) })} />
+      <Button look="bare" onClick={() => removeStop(stop.id)}>
+        <Trash2 size={14} aria-hidden /> Take {stop.name} out
+      </Button>
+    </div>
+  );
+}
+
+function FilesRow({ stops }: { readonly stops: readonly Stop[] }) {
+  const design = useWorkbench((state) => state.history!.design);
+  const log = useRecords((state) => state.log);
+  const input = useRef<HTMLInputElement>(null);
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const read = async (file: File) => {
+    const { readPlaces } = await import("@/files/places");
+    const outcome = readPlaces(await file.text());
+    if (!outcome.ok) return setRefusal(`${file.name}: ${outcome.sentence}`);
+    setRefusal(null);
+    const from = today();
+    const all: Stop[] = [...stops];
+    for (const [i, place] of outcome.places.entries()) {
+      if (all.length >= 200) break;
+      all.push({
+        arrive: addDays(from, i),
+        nights: 1,
+        has: { grey: false, toilet: false, fresh: false },
+        cost: 0,
+        ...place,
+        id: freeStopId(all),
+        isClosed: false,
+        stands: null,
+      });
+    }
+    const added = all.length - stops.length;
+    keepStops(
+      all,
+      `${added} ${added === 1 ? "stop" : "stops"} read${outcome.skipped > 0 ? `, ${outcome.skipped} left out` : ""}. Say what each offers.`,
+    );
+  };
+  const write = async (as: "csv" | "geojson" | "gpx" | "ics") => {
+    const { handOut } = await import("../../kit/handOut");
+    const name = `${design.id}-journey.${as}`;
+    if (as === "ics") {
+      const { writeJourneyCalendar } = await import("@/files/journeyCalendar");
+      const from = stops[0]?.arrive ?? today();
+      const { certainty } = design.habits;
+      handOut(
+        name,
+        writeJourneyCalendar(design, log, { stops, from, certainty, stampMs: Date.now() }),
+        "text/calendar",
+      );
+      return;
+    }
+    const files = await import("@/files/places");
+    const text = { csv: files.writeStopsCsv, geojson: files.writeStopsGeoJson, gpx: files.writeStopsGpx }[as](stops);
+    handOut(name, text, { csv: "text/csv", geojson: "application/geo+json", gpx: "application/gpx+xml" }[as]);
+  };
+  return (
+    <div className="pt-2">
+      <input
+        ref={input}
+        type="file"
+        aria-label="File of places"
+        accept=".gpx,.kml,.geojson,.json,.csv"
+        className="sr-only"
+        tabIndex={-1}
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          event.target.value = "";
+          if (file) void read(file).catch(() => tell("That file could not be read.", { tone: "warning" }));
+        }}
+      />
+      <div className="flex flex-wrap gap-1.5">
+        <Button onClick={() => input.current?.click()}>
+          <Upload size={13} aria-hidden /> GPX, KML, GeoJSON, CSV
+        </Button>
+        {stops.length > 0 &&
+          (["csv", "geojson", "gpx"] as const).map((as) => (
+            <Button key={as} onClick={() => void write(as)}>
+              <Download size={13} aria-hidden /> {as === "csv" ? "CSV" : as === "gpx" ? "GPX" : "GeoJSON"}
+            </Button>
+          ))}
+        <Button onClick={() => void write("ics")}>
+          <Download size={13} aria-hidden /> Calendar
+        </Button>
+      </div>
+      {refusal && (
+        <p role="alert" className="pt-1 text-[12.5px] text-signal">
+          {refusal}
+        </p>
+      )}
+    </div>
+  );
+}

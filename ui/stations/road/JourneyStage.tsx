@@ -1,0 +1,112 @@
+"use client";
+import type { ReactNode } from "react";
+import type { Stop } from "@/core/record/journey";
+import { addDays, toDays } from "@/core/road/civil";
+import { useWorkbench } from "@/store/useWorkbench";
+import { describePlan, describeReason, describeService, describeStop, formatDay } from "@/words/journey";
+import { Button } from "../../kit/Button";
+import { StageHeader } from "../StageHeader";
+import { useRecords } from "../useRecords";
+import { JourneyMap } from "./JourneyMap";
+import { changeStop, shiftFrom } from "./stopEdits";
+import { useJourneyPlan } from "./useJourneyPlan";
+
+/** The stops of a journey on a plain map and along its days, and where to dump and fill so that it holds. */
+export function JourneyStage({ choice }: { readonly choice: ReactNode }) {
+  const design = useWorkbench((state) => state.history!.design);
+  const units = useWorkbench((state) => state.units);
+  const { stops } = useRecords((state) => state.journey);
+  const planned = useJourneyPlan();
+  const served = new Set(planned?.plan.services.map(({ stopId }) => stopId));
+  return (
+    <section aria-label="Journey" className="flex min-h-0 flex-1 flex-col bg-sheet">
+      <StageHeader
+        title="Journey"
+        choice={choice}
+        text={
+          planned ? (
+            <span className={planned.plan.holds ? "" : "text-signal"}>
+              {describePlan(planned.plan, design, planned.from, planned.certainty)}
+            </span>
+          ) : (
+            "Add stops at the right, or read them from a file."
+          )
+        }
+      />
+      <div
+        className="min-h-0 flex-1 overflow-y-auto px-3 pb-3"
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keys
+        tabIndex={0}
+        role="group"
+        aria-label="Stops and plan"
+      >
+        {stops.length > 0 && <JourneyMap stops={stops} served={served} />}
+        {planned && (
+          <ol data-testid="dump-plan" className="pt-1">
+            {planned.plan.services.map((service) => {
+              const stop = planned.ahead.find(({ id }) => id === service.stopId)!;
+              return (
+                <li
+                  key={`${service.stopId} ${service.when}`}
+                  className="flex flex-wrap items-center gap-x-4 border-t border-rule py-2"
+                >
+                  <div className="min-w-0 flex-1 basis-72">
+                    <h3 className="text-[15px] font-semibold">
+                      {formatDay(addDays(planned.from, service.day))},{" "}
+                      {service.when === "arrive" ? "on arriving at" : "on leaving"} {stop.name}
+                    </h3>
+                    <p className="text-[14.5px]">{describeService(service, design)}.</p>
+                    <p className="text-[13px] leading-snug text-faint">
+                      {describeReason(service, design, planned.from, units)}
+                    </p>
+                  </div>
+                  <Button className="phone:min-h-14" onClick={() => changeStop(stop.id, { isClosed: true })}>
+                    It is closed
+                  </Button>
+                </li>
+              );
+            })}
+          </ol>
+        )}
+        {stops.length > 0 && <Timeline stops={stops} served={served} />}
+      </div>
+    </section>
+  );
+}
+
+/** Every stop with its days, longest at the widest; one may close, open and stay longer. */
+function Timeline({ stops, served }: { readonly stops: readonly Stop[]; readonly served: ReadonlySet<string> }) {
+  const sorted = [...stops].sort((a, b) => a.arrive.localeCompare(b.arrive));
+  const start = toDays(sorted[0]!.arrive);
+  const days = Math.max(1, ...sorted.map(({ arrive, nights }) => toDays(arrive) + Math.max(1, nights) - start));
+  return (
+    <ul aria-label="Days of the journey" className="mt-2 border-t border-ink pt-1">
+      {sorted.map((stop) => {
+        const left = ((toDays(stop.arrive) - start) / days) * 100;
+        const width = (Math.max(0.35, stop.nights) / days) * 100;
+        return (
+          <li key={stop.id} className="flex flex-wrap items-center gap-x-3 border-b border-rule py-1">
+            <span className="w-40 shrink-0 text-[13.5px]">
+              <span className={stop.isClosed ? "line-through" : ""}>{stop.name}</span>
+              <span className="block text-[12.5px] text-faint">{describeStop(stop)}</span>
+            </span>
+            <span className="relative h-5 min-w-32 flex-1 bg-paper" aria-hidden>
+              <span
+                className={`absolute inset-y-1 border border-ink ${served.has(stop.id) ? "bg-enamel" : "bg-pick"}`}
+                style={{ left: `${left.toFixed(2)}%`, width: `${Math.min(100 - left, width).toFixed(2)}%` }}
+              />
+            </span>
+            <Button look="bare" className="phone:min-h-11" onClick={() => shiftFrom(stop.id, 2)}>
+              2 days more
+            </Button>
+            {stop.isClosed && (
+              <Button look="bare" className="phone:min-h-11" onClick={() => changeStop(stop.id, { isClosed: false })}>
+                Open again
+              </Button>
+            )}
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

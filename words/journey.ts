@@ -1,0 +1,92 @@
+import { FRESH_ID } from "@/core/days/stores";
+import type { Design } from "@/core/design/design";
+import type { Stop } from "@/core/record/journey";
+import { type CareKind, computeBleachMl, type DueCare, SANITISE_HOURS } from "@/core/road/care";
+import { addDays } from "@/core/road/civil";
+import type { DumpPlan, PlannedService } from "@/core/road/dumpPlan";
+import { describeStore } from "./stores";
+import { formatNumber, formatQuantity, type Units } from "./units";
+
+const MONTHS = ["Jan", "Feb", "Mar", "Apr", "May", "Jun", "Jul", "Aug", "Sep", "Oct", "Nov", "Dec"] as const;
+
+/** "3 May", and the year where it is asked for. */
+export function formatDay(date: string, withYear = false): string {
+  const [year, month, day] = date.split("-").map(Number);
+  return `${day} ${MONTHS[(month ?? 1) - 1]}${withYear ? ` ${year}` : ""}`;
+}
+
+export const SERVICE_NAMES = { grey: "Grey dump", toilet: "Toilet dump", fresh: "Fresh water" } as const;
+
+const share = (chance: number): string =>
+  chance < 0.01 ? "under 1" : chance > 0.99 ? "over 99" : formatNumber(chance * 100, 0);
+
+/** What is done at one stop of a plan: "Dump the grey tank, fill fresh water". */
+export function describeService({ storeIds }: PlannedService, design: Design): string {
+  const dumped = storeIds.filter((id) => id !== FRESH_ID).map((id) => describeStore(id, design));
+  const text = [
+    ...(dumped.length > 0 ? [`dump ${dumped.join(" and ")}`] : []),
+    ...(storeIds.includes(FRESH_ID) ? ["fill fresh water"] : []),
+  ].join(", ");
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+/** Why it is done there and not later. */
+export function describeReason(
+  { because, day, dumpedKg }: PlannedService,
+  design: Design,
+  from: string,
+  units: Units,
+): string {
+  const word = because.storeId === FRESH_ID ? "gone" : "full";
+  const next = `${describeStore(because.storeId, design)} would be ${word} by the next chance, ${formatDay(addDays(from, because.untilDay))}, ${share(because.chance)} times in 100`;
+  const weight = dumpedKg >= 5 ? `. You drive on ${formatQuantity(dumpedKg, "weight", units)} lighter` : "";
+  return because.untilDay === day ? "" : `${next}${weight}.`;
+}
+
+/** Whether a plan holds, in one sentence. */
+export function describePlan(plan: DumpPlan, design: Design, from: string, certainty: number): string {
+  const wanted = `${formatNumber(certainty * 100, 0)} in 100`;
+  if (plan.holds) {
+    const count = plan.services.length;
+    return `${count === 0 ? "No stop to dump or fill" : count === 1 ? "One stop to dump or fill" : `${count} stops to dump or fill`}: nothing runs over or dry, ${share(plan.holdsWith)} times in 100 (${wanted} wanted).`;
+  }
+  const { breaks } = plan;
+  if (!breaks) return "This journey cannot be planned: no store fills or empties.";
+  const word = breaks.storeId === FRESH_ID ? "runs dry" : "runs over";
+  return `It does not hold: from ${formatDay(addDays(from, breaks.day))} on ${describeStore(breaks.storeId, design)} ${word} oftener than ${wanted} allows, although every chance before is used. Add a stop with a dump, or use less.`;
+}
+
+/** A stop in one line. */
+export const describeStop = ({ arrive, nights }: Stop): string =>
+  nights === 0 ? `${formatDay(arrive)}, passing` : `${formatDay(arrive)} to ${formatDay(addDays(arrive, nights))}`;
+
+const CARE: Readonly<Record<CareKind, readonly [string, string]>> = {
+  primeTraps: ["Fill the traps", "A glass of water into every outlet after it has stood unused."],
+  mesh: ["Clean the mesh", "Insects and fluff shut it; the trap is sucked dry instead."],
+  filter: ["Change or wash the filter", "Before its litres are through, and at the latest half a year after the last."],
+  lamp: ["Change the lamp", "After a year of light it has lost a quarter. It must be off while you look at it."],
+  sanitise: ["Sanitise the fresh water side", "Fill, draw to every tap, let stand, rinse until nothing smells."],
+  seacock: ["Turn the seacock", "Shut and open it, look at the hose and both clamps."],
+  valve: ["Work the dump valve", "Shut and open it, wipe its seat, a little silicone grease."],
+  fixing: ["Look at the fixing", "Bolts tight, no rust, no crack in lug or strap."],
+  clamps: ["Tighten the hose clamps", "Under the floor too."],
+  hoses: ["Feel the hoses", "Hard, cracked or soft ones are changed."],
+  senders: ["Clean the sender", "Grease makes it read full."],
+};
+
+/** A task of care: what, and how. */
+export function describeCare({ kind, name, litres }: DueCare): { readonly title: string; readonly how: string } {
+  const [title, how] = CARE[kind];
+  const bleach =
+    kind === "sanitise" && litres !== null
+      ? ` For ${formatNumber(litres, 0)} L: ${formatNumber(computeBleachMl(litres, 5), 0)} mL of plain 5 % bleach, ${SANITISE_HOURS} hours. Never after urine or acid cleaner: the gas kills.`
+      : "";
+  return { title: name === null ? title : `${title}: ${name}`, how: `${how}${bleach}` };
+}
+
+/** When a task is due. */
+export function describeDue({ doneOn, inDays, dueOn }: DueCare): string {
+  if (doneOn === null) return "never written down";
+  if (inDays < 0) return `due since ${formatDay(dueOn)}`;
+  return inDays === 0 ? "due today" : `due ${formatDay(dueOn)}, in ${inDays} days`;
+}
