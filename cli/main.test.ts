@@ -146,7 +146,7 @@ test("sum: lists all, works one out with units, and says what is missing", () =>
 
 test("export writes parts, cuts and steps as tables; holes as full-size templates", () => {
   const written = new Map<string, string>();
-  const write = (path: string, text: string) => void written.set(path, text);
+  const write = (path: string, content: string | Uint8Array) => void written.set(path, String(content));
   for (const kind of ["parts", "cuts", "steps"]) {
     expect(runCli(["export", "demo:kranich", "--as", kind, "--out", `${kind}.csv`], read, write)).toMatchObject({
       code: 0,
@@ -176,7 +176,7 @@ test("export writes parts, cuts and steps as tables; holes as full-size template
 
 test("log writes the book that is in a file, formulas neutralised; a file without one says so", () => {
   const written = new Map<string, string>();
-  const write = (path: string, text: string) => void written.set(path, text);
+  const write = (path: string, content: string | Uint8Array) => void written.set(path, String(content));
   const entry = { id: "e1", at: "2026-05-01T12:00", kind: "note", storeId: null, amount: null, note: "=1+1" };
   const file = () =>
     JSON.stringify({

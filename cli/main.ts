@@ -13,6 +13,7 @@ import { toDate, toDays } from "@/core/road/civil";
 import { listWorkings } from "@/core/workings/listWorkings";
 import { writeJourneyCalendar } from "@/files/journeyCalendar";
 import { describeFault } from "@/words/faults";
+import { exportBook } from "./book";
 import { type DaysOptions, printDays, reportDays, USUAL_DAYS } from "./days";
 import { drawHoleTemplates, printHeads, printHoles, reportHeads, reportHoles } from "./holes";
 import { exportEpanet, printLoop, reportLoop } from "./loop";
@@ -28,7 +29,7 @@ schleuse days FILE [--days N] [--journeys N] [--seed N] [--standing ID|worst] [-
 schleuse loop FILE [--state ID] [--json] [--imperial]                    pumped water: flows, hazards, dose, change
 schleuse holes FILE [--as svg --out PATH] [--json] [--imperial]           every hole: size, saw, place; templates in full size
 schleuse heads FILE [--json] [--imperial]                                skin fittings, floods, ways for sea and black water
-schleuse export FILE --as parts|cuts|steps|epanet [--state ID] --out PATH   what to buy, cut and do as CSV; the network for a general engine
+schleuse export FILE --as parts|cuts|steps|holes|book|epanet [--state ID] --out PATH   what to buy, cut and do as CSV; holes as SVG; the book as PDF; the network for a general engine
 schleuse plan FILE --stops F --from DATE [--certainty 0.9] [--json]       where to dump and fill on a journey; stops as GPX, KML, GeoJSON or CSV
 schleuse log FILE --as csv|ics --out PATH [--from DATE]                   the logbook in a file as a table; plan and care as a calendar
 schleuse sum [ID name=value …] [--json] [--imperial]                      the formulas by themselves, such as sum trapArm D=1.5in S=0.25in/ft
@@ -36,11 +37,13 @@ schleuse schema                                                          JSON Sc
 Pitch above 0 is nose down, roll above 0 is right side low. Exit: 0 clean, 1 something must be settled, 2 not read.
 `;
 
+type WriteFile = (path: string, content: string | Uint8Array) => void;
+
 /** Runs one command; the file system comes in, so that it can be tested without one. */
 export function runCli(
   args: readonly string[],
   readFile: (path: string) => string = readUtf8,
-  writeFile: (path: string, text: string) => void = writeUtf8,
+  writeFile: WriteFile = writeUtf8,
 ): CliOutcome {
   const [command, ...rest] = args;
   if (command === "check") return check(rest, readFile);
@@ -81,7 +84,7 @@ function readUtf8(path: string): string {
 
 const CHUNK_BYTES = 65_536;
 
-const writeUtf8 = (path: string, text: string): void => writeFileSync(path, text, "utf8");
+const writeUtf8: WriteFile = (path, content) => writeFileSync(path, content);
 
 function check(args: readonly string[], readFile: (path: string) => string): CliOutcome {
   const asked = readAsked(args, readFile, {});
@@ -149,11 +152,7 @@ function findUnknownState({ states }: Design, stateId: string | null): string | 
   return `--state ${stateId} is not one of this design's: ${known === "" ? "it has none" : known}.`;
 }
 
-function holes(
-  args: readonly string[],
-  readFile: (path: string) => string,
-  writeFile: (path: string, text: string) => void,
-): CliOutcome {
+function holes(args: readonly string[], readFile: (path: string) => string, writeFile: WriteFile): CliOutcome {
   const as = takeOption(args, "--as");
   const to = takeOption(as.rest, "--out");
   const asked = readAsked(to.rest, readFile, {});
@@ -175,11 +174,7 @@ function heads(args: readonly string[], readFile: (path: string) => string): Cli
   return { code: 0, out, err: "" };
 }
 
-function log(
-  args: readonly string[],
-  readFile: (path: string) => string,
-  writeFile: (path: string, text: string) => void,
-): CliOutcome {
+function log(args: readonly string[], readFile: (path: string) => string, writeFile: WriteFile): CliOutcome {
   const as = takeOption(args, "--as");
   const to = takeOption(as.rest, "--out");
   const since = takeOption(to.rest, "--from");
@@ -232,11 +227,7 @@ function plan(args: readonly string[], readFile: (path: string) => string): CliO
 }
 
 // The end of every command that writes a file.
-function writeOut(
-  path: string | null,
-  writeFile: (path: string, text: string) => void,
-  toText: () => string,
-): CliOutcome {
+function writeOut(path: string | null, writeFile: WriteFile, toText: () => string | Uint8Array): CliOutcome {
   if (!path) return fail("Where to? Add --out PATH.");
   try {
     writeFile(path, toText());
@@ -246,13 +237,9 @@ function writeOut(
   return { code: 0, out: `${path}\n`, err: "" };
 }
 
-const EXPORTS = ["epanet", "parts", "cuts", "steps"] as const;
+const EXPORTS = ["epanet", "parts", "cuts", "steps", "holes", "book"] as const;
 
-function exportAs(
-  args: readonly string[],
-  readFile: (path: string) => string,
-  writeFile: (path: string, text: string) => void,
-): CliOutcome {
+function exportAs(args: readonly string[], readFile: (path: string) => string, writeFile: WriteFile): CliOutcome {
   const as = takeOption(args, "--as");
   const out = takeOption(as.rest, "--out");
   const state = takeOption(out.rest, "--state");
@@ -266,9 +253,12 @@ function exportAs(
   if (kind === "epanet" && asked.design.gear.length === 0)
     return fail("Nothing is pumped in this design: there is no network to write.");
   const { design, options } = asked;
-  return writeOut(out.value, writeFile, () =>
-    kind === "epanet" ? exportEpanet(design, state.value) : exportTable(design, kind, options.units),
-  );
+  return writeOut(out.value, writeFile, () => {
+    if (kind === "epanet") return exportEpanet(design, state.value);
+    if (kind === "holes") return drawHoleTemplates(design);
+    if (kind === "book") return exportBook(design, options.units);
+    return exportTable(design, kind, options.units);
+  });
 }
 
 type Asked = { readonly design: Design; readonly records: Records; readonly options: Options };

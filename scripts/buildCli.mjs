@@ -20,6 +20,8 @@ export async function bundle(entry, outfile, external = []) {
     target: "node20",
     format: "esm",
     logLevel: "warning",
-    banner: { js: 'import { createRequire } from "node:module"; const require = createRequire(import.meta.url);' },
+    banner: {
+      js: 'import { createRequire as toRequire } from "node:module"; const require = toRequire(import.meta.url);',
+    },
   });
 }

@@ -2,13 +2,13 @@
 import { type ReactNode, useId, useMemo } from "react";
 import type { Severity } from "@/core/evaluate/findings";
 import type { WaterEdge, WaterNode, Waterway } from "@/core/waterway/buildWaterway";
+import { type Led, layOutWaterway, type Placed } from "@/files/layOutWaterway";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeWaterEdge, describeWaterFigure, nameWaterNode } from "@/words/waterway";
 import { Hatches } from "../drawing/Hatches";
 import { Stroke } from "../drawing/Stroke";
 import { listPoints } from "../drawing/view";
 import { GearGlyph } from "./GearGlyph";
-import { type Led, layOutWaterway, type Placed } from "./layOutWaterway";
 
 /** How each water is drawn: by its stroke first, by its colour second. */
 const STROKES: Readonly<

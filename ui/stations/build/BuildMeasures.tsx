@@ -13,6 +13,8 @@ import { Group } from "../../fields/Group";
 import { Button } from "../../kit/Button";
 import { NumberField } from "../../kit/NumberField";
 import { useRecords } from "../useRecords";
+import { BookFields } from "./BookFields";
+import { JointFields } from "./JointFields";
 
 /** What to buy and how it stands, and what to cut from which bar. */
 export function BuildMeasures() {
@@ -20,6 +22,8 @@ export function BuildMeasures() {
     <>
       <Goods />
       <CutList />
+      <JointFields />
+      <BookFields />
     </>
   );
 }

@@ -5,7 +5,9 @@ import { measureGreatCircleKm } from "@/core/road/greatCircle";
 import { useWorkbench } from "@/store/useWorkbench";
 import { formatNumber } from "@/words/units";
 
-const SIZE = { width: 720, height: 300, pad: 46 };
+const SIZE = { width: 720, height: 240, padX: 70, padY: 44 };
+/** A leg shorter than this has no room for its distance. */
+const LABEL_PX = 60;
 const KM_PER_MILE = 1.609344;
 const STEPS = [1, 2, 5, 10, 20, 50, 100, 200, 500, 1_000, 2_000] as const;
 
@@ -30,8 +32,8 @@ export function JourneyMap({
   const [left, right] = [Math.min(...xs), Math.max(...xs)];
   const [low, high] = [Math.min(...ys), Math.max(...ys)];
   const scale = Math.min(
-    (SIZE.width - 2 * SIZE.pad) / Math.max(1e-4, right - left),
-    (SIZE.height - 2 * SIZE.pad) / Math.max(1e-4, high - low),
+    (SIZE.width - 2 * SIZE.padX) / Math.max(1e-4, right - left),
+    (SIZE.height - 2 * SIZE.padY) / Math.max(1e-4, high - low),
   );
   const toX = (stop: Placed) => SIZE.width / 2 + (stop.lonDeg * squeeze - (left + right) / 2) * scale;
   const toY = (stop: Placed) => SIZE.height / 2 - (stop.latDeg - (low + high) / 2) * scale;
@@ -61,16 +63,29 @@ export function JourneyMap({
               strokeWidth={1.6}
               strokeDasharray="6 4"
             />
-            <text x={x} y={y - 5} fontSize={11.5} textAnchor="middle" style={{ fill: "var(--faint)" }}>
-              {distance(km)}
-            </text>
+            {Math.hypot(toX(to) - toX(from), toY(to) - toY(from)) > LABEL_PX && (
+              <text
+                x={x}
+                y={y + 4}
+                fontSize={11.5}
+                textAnchor="middle"
+                stroke="var(--sheet)"
+                strokeWidth={5}
+                paintOrder="stroke"
+                style={{ fill: "var(--faint)" }}
+              >
+                {distance(km)}
+              </text>
+            )}
           </g>
         );
       })}
-      {placed.map((stop) => {
+      {placed.map((stop, i) => {
         const [x, y] = [toX(stop), toY(stop)];
         const isServed = served.has(stop.id);
-        const above = y > SIZE.height / 2;
+        // away from the way on: under a stop the others lie above, and over one they lie below
+        const others = [placed[i - 1], placed[i + 1]].filter((one) => one !== undefined);
+        const under = others.reduce((sum, one) => sum + toY(one), 0) / others.length < y;
         return (
           <g key={stop.id}>
             {isServed && <circle cx={x} cy={y} r={11} fill="none" stroke="var(--enamel)" strokeWidth={2.4} />}
@@ -92,7 +107,7 @@ export function JourneyMap({
             )}
             <text
               x={x}
-              y={above ? y + 26 : y - 17}
+              y={under ? y + 26 : y - 17}
               fontSize={13.5}
               textAnchor={x < 120 ? "start" : x > SIZE.width - 120 ? "end" : "middle"}
               style={{ fill: "var(--ink)" }}

@@ -33,8 +33,8 @@ export function TankTemplates({ tank }: { readonly tank: Tank }) {
     stopped.current = false;
     setShare(0);
     const [{ writeTemplatePdf }, { loadLetters }] = await Promise.all([
-      import("../../templates/writePdf"),
-      import("../../templates/letters"),
+      import("@/files/tankPdf"),
+      import("@/files/letters"),
     ]);
     const letters = await loadLetters();
     const pdf = await writeTemplatePdf(tank.name, drawing, paper, units, letters, async (done) => {
@@ -46,8 +46,8 @@ export function TankTemplates({ tank }: { readonly tank: Tank }) {
   };
   const giveOrder = async () => {
     const [{ writeOrderPdf }, { loadLetters }] = await Promise.all([
-      import("../../templates/writePdf"),
-      import("../../templates/letters"),
+      import("@/files/tankPdf"),
+      import("@/files/letters"),
     ]);
     handOut(
       file("order.pdf"),
@@ -56,11 +56,11 @@ export function TankTemplates({ tank }: { readonly tank: Tank }) {
     );
   };
   const giveSvg = async () => {
-    const { writeSvg } = await import("../../templates/writeSvg");
+    const { writeSvg } = await import("@/files/tankSvg");
     handOut(file("faces.svg"), writeSvg(faces, units), "image/svg+xml");
   };
   const giveDxf = async () => {
-    const { writeDxf } = await import("../../templates/writeDxf");
+    const { writeDxf } = await import("@/files/tankDxf");
     handOut(file("faces.dxf"), writeDxf(faces, units), "image/vnd.dxf");
   };
   return (

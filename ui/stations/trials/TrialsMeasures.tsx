@@ -6,6 +6,7 @@ import { describeStep, STEP_WORDS } from "@/words/build";
 import { TRIAL_CAUTIONS } from "@/words/trials";
 import { Group } from "../../fields/Group";
 import { useRecords } from "../useRecords";
+import { TrialRunFields } from "./TrialRunFields";
 
 const TRIALS = new Set(["trialTank", "trialDrain", "trialHoses"]);
 
@@ -36,6 +37,7 @@ export function TrialsMeasures() {
           })}
         </ol>
       </Group>
+      <TrialRunFields trials={trials} />
       {TRIAL_CAUTIONS.map((caution) => (
         <p key={caution} className="px-3 py-1 text-[12px] leading-snug text-faint">
           {caution}

@@ -5,8 +5,8 @@ import { MOST_PAGES, PAPERS, type Paper, tileSheet } from "@/core/templates/tile
 import { readDemo } from "@/tests/demoRigs";
 import { describeOrder } from "@/words/templates";
 import { type Letters, loadLetters } from "./letters";
-import { writeDxf } from "./writeDxf";
-import { writeOrderPdf, writeTemplatePdf } from "./writePdf";
+import { writeDxf } from "./tankDxf";
+import { writeOrderPdf, writeTemplatePdf } from "./tankPdf";
 
 let letters: Letters;
 beforeAll(async () => {

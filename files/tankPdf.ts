@@ -1,31 +1,17 @@
-import { jsPDF } from "jspdf";
+import type { jsPDF } from "jspdf";
 import type { Vec2 } from "@/core/geometry/polygon";
 import { MM_PER_IN } from "@/core/quantity/convert";
 import type { FaceDrawing } from "@/core/templates/tankFaces";
 import { OVERLAP_MM, PAPERS, type Paper, RIM_MM, type Tile, tileSheet } from "@/core/templates/tileSheet";
 import { describeHole, FACE_NAMES, type OrderSheet } from "@/words/templates";
 import type { Units } from "@/words/units";
-import { breakWords, installLetters, type Letters, writeWords } from "./letters";
+import { breakWords, type Letters, writeWords } from "./letters";
+import { openPdf } from "./openPdf";
 
 /** A pencil's line, mm. */
 const LINE_MM = 0.25;
 /** Letters of the notes, points. */
 const NOTE_PT = 9;
-
-// The same design gives the same bytes.
-function openPdf(widthMm: number, heightMm: number, letters: Letters): jsPDF {
-  const pdf = new jsPDF({
-    unit: "mm",
-    format: [widthMm, heightMm],
-    orientation: widthMm > heightMm ? "landscape" : "portrait",
-    compress: false,
-    putOnlyUsedFonts: true,
-  });
-  installLetters(pdf, letters);
-  pdf.setCreationDate("D:20000101000000+00'00'");
-  pdf.setFileId("5C41E05E5C41E05E5C41E05E5C41E05E");
-  return pdf;
-}
 
 /** Pages written before the page on the screen has a turn. */
 const PAGES_AT_ONCE = 6;

@@ -22,6 +22,12 @@ export async function loadLetters(read: (file: string) => Promise<ArrayBuffer> =
   return { latin, "latin-ext": extended };
 }
 
+/** The same where files are read at once. */
+export function readLetters(read: (file: string) => ArrayBuffer): Letters {
+  const of = (part: Part) => ({ normal: read(toFile(part, "normal")), bold: read(toFile(part, "bold")) });
+  return { latin: of("latin"), "latin-ext": of("latin-ext") };
+}
+
 async function readShipped(file: string): Promise<ArrayBuffer> {
   const answer = await fetch(`/letters/${file}`);
   if (!answer.ok) throw new Error(`letters: ${answer.status}`);

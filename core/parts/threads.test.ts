@@ -1,0 +1,32 @@
+import { END_KINDS, END_SIZES, findPitch, judgeJoint } from "./threads";
+
+// Published: ISO 7-1, ASME B1.20.1, ASME B1.20.7, from memory: 14 and 14 at 1/2 and 3/4, 11 and 11.5 from 1 to 2 in.
+test.each([
+  ["1/2", 14, 14, "startsAndLeaks"],
+  ["3/4", 14, 14, "startsAndLeaks"],
+  ["1", 11, 11.5, "jams"],
+  ["1 1/2", 11, 11.5, "jams"],
+  ["2", 11, 11.5, "jams"],
+] as const)("%s in: BSPT has %s threads an inch, NPT %s: it %s", (size, bsp, npt, fit) => {
+  expect(findPitch("bspt", size)).toBe(bsp);
+  expect(findPitch("npt", size)).toBe(npt);
+  expect(judgeJoint("bspt", "npt", size).fit).toBe(fit);
+});
+
+test("garden hose is 3/4 only, and neither pipe thread goes on it", () => {
+  expect(findPitch("gardenHose", "3/4")).toBe(11.5);
+  expect(judgeJoint("gardenHose", "npt", "3/4").fit).toBe("jams");
+  expect(judgeJoint("gardenHose", "bspp", "3/4").fit).toBe("jams");
+  expect(judgeJoint("gardenHose", "gardenHose", "1/2").fit).toBe("notMade");
+});
+
+test("the verdict does not depend on which end is named first; an end fits its like with its own seal", () => {
+  for (const size of END_SIZES)
+    for (const one of END_KINDS) {
+      for (const other of END_KINDS) expect(judgeJoint(one, other, size)).toEqual(judgeJoint(other, one, size));
+      const own = judgeJoint(one, one, size);
+      if (own.fit === "fits") expect(own.sealant).not.toBeNull();
+    }
+  expect(judgeJoint("bspp", "bspp", "1").sealant).toBe("washer");
+  expect(judgeJoint("solventPvc", "hoseBarb", "1").fit).toBe("adaptor");
+});

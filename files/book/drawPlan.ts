@@ -1,0 +1,78 @@
+import { listOwnCourse } from "@/core/air/ventPath";
+import type { Design } from "@/core/design/design";
+import { buildDrainPath } from "@/core/falls/drainPath";
+import { buildNetwork } from "@/core/falls/network";
+import { toBlock, toTankBlock } from "@/core/fit/obstacleGaps";
+import { findRole } from "@/core/fit/roles";
+import type { Vec3 } from "@/core/geometry/vec";
+import type { HoleEntry } from "@/core/through/holes";
+import type { At, BookPaper, Field } from "./bookPaper";
+
+/** The rig from above, forward to the right: floor, what is under it, tanks, drains with their legs, breathers, holes by number. */
+export function drawPlan(book: BookPaper, design: Design, holes: readonly HoleEntry[], field: Field): void {
+  const { pdf, words } = book;
+  const { rig } = design;
+  const network = buildNetwork(design);
+  const reach = [0, rig.lengthMm, ...design.obstacles.flatMap((one) => [toBlock(one).min.x, toBlock(one).max.x])];
+  const [left, right] = [Math.min(...reach), Math.max(...reach)];
+  const half = Math.max(
+    rig.widthMm / 2,
+    ...design.obstacles.flatMap((one) => [-toBlock(one).min.y, toBlock(one).max.y]),
+  );
+  const scale = Math.min(field.width / (right - left), field.height / (2 * half));
+  const at = ({ x, y }: Pick<Vec3, "x" | "y">): At => [
+    field.left + (field.width - (right - left) * scale) / 2 + (x - left) * scale,
+    field.top + field.height / 2 - y * scale,
+  ];
+  const box = (min: Pick<Vec3, "x" | "y">, max: Pick<Vec3, "x" | "y">) => {
+    const [x0, y0] = at(min);
+    const [x1, y1] = at(max);
+    pdf.rect(x0, y1, x1 - x0, y0 - y1, "S");
+  };
+  pdf.setLineWidth(0.4);
+  box({ x: 0, y: -rig.widthMm / 2 }, { x: rig.lengthMm, y: rig.widthMm / 2 });
+  pdf.setLineWidth(0.12);
+  pdf.setLineDashPattern([1.2, 0.8], 0);
+  for (const obstacle of design.obstacles) {
+    if (findRole(obstacle.kind) === "opening") continue;
+    const { min, max } = toBlock(obstacle);
+    box(min, max);
+  }
+  pdf.setLineDashPattern([], 0);
+  pdf.setLineWidth(0.5);
+  for (const tank of design.tanks) {
+    const { min, max } = toTankBlock(tank);
+    box(min, max);
+    const [x, y] = at({ x: (min.x + max.x) / 2, y: (min.y + max.y) / 2 });
+    words(tank.name, [x, y + 1], 8, "middle");
+  }
+  const course = (points: readonly Vec3[]) =>
+    points.slice(1).forEach((to, i) => {
+      const [[x0, y0], [x1, y1]] = [at(points[i]!), at(to)];
+      pdf.line(x0, y0, x1, y1);
+    });
+  pdf.setLineWidth(0.6);
+  for (const drain of network.drains.values()) {
+    const path = buildDrainPath(design, drain, network);
+    course([path.outletMm, ...path.ownLegs.flatMap((leg, i) => (i === 0 ? [leg.from, leg.to] : [leg.to]))]);
+  }
+  pdf.setLineWidth(0.25);
+  pdf.setLineDashPattern([0.4, 0.8], 0);
+  for (const line of design.lines) if (line.kind === "vent") course(listOwnCourse(design, line));
+  pdf.setLineDashPattern([2.4, 0.8], 0);
+  for (const line of design.lines) if (line.kind === "hose") course(line.pointsMm);
+  pdf.setLineDashPattern([], 0);
+  pdf.setLineWidth(0.3);
+  for (const { name, outletMm } of design.fixtures) {
+    const [x, y] = at(outletMm);
+    pdf.circle(x, y, 1.6, "S");
+    words(name, [x, y - 2.6], 7.5, "middle");
+  }
+  holes.forEach(({ facesMm: [face] }, i) => {
+    const [x, y] = at(face);
+    pdf.circle(x, y, 2.2, "S");
+    words(`H${i + 1}`, [x + 2.8, y + 3.4], 7.5, "left", "bold");
+  });
+  const [noseX, noseY] = at({ x: right, y: 0 });
+  words("front", [Math.min(noseX, field.left + field.width) - 1, noseY - 1], 7.5, "right");
+}

@@ -1,0 +1,36 @@
+"use client";
+import { useState } from "react";
+import { END_KINDS, END_SIZES, type EndKind, type EndSize, findPitch, judgeJoint } from "@/core/parts/threads";
+import { describeJoint, END_NAMES, formatEndSize, JOINT_CAUTION } from "@/words/joints";
+import { Group } from "../../fields/Group";
+import { Pick } from "../../kit/Pick";
+
+const SIZES = Object.fromEntries(END_SIZES.map((size) => [size, formatEndSize(size)])) as Record<EndSize, string>;
+
+/** Two ends held together before they are bought: what fits, what starts and leaks, and what seals it. */
+export function JointFields() {
+  const [one, setOne] = useState<EndKind>("bspt");
+  const [other, setOther] = useState<EndKind>("npt");
+  const [size, setSize] = useState<EndSize>("1/2");
+  const verdict = judgeJoint(one, other, size);
+  const [a, b] = [findPitch(one, size), findPitch(other, size)];
+  return (
+    <Group title="Will it screw together?">
+      <Pick<EndKind> label="One end" value={one} names={END_NAMES} order={END_KINDS} onPick={setOne} />
+      <Pick<EndKind> label="The other" value={other} names={END_NAMES} order={END_KINDS} onPick={setOther} />
+      <Pick<EndSize> label="Size" value={size} names={SIZES} order={END_SIZES} onPick={setSize} />
+      <p
+        data-testid="joint"
+        className={`pt-1 text-[14px] leading-snug ${verdict.fit === "fits" ? "" : verdict.fit === "adaptor" ? "text-warn" : "text-signal"}`}
+      >
+        {describeJoint(verdict)}
+      </p>
+      {a !== null && b !== null && (
+        <p className="text-[12.5px] text-faint">
+          Threads an inch: {a} and {b}.
+        </p>
+      )}
+      <p className="text-[12px] leading-snug text-faint">{JOINT_CAUTION}</p>
+    </Group>
+  );
+}
