@@ -7,7 +7,19 @@ import type { Units } from "@/words/units";
 import type { History } from "./history";
 import type { BinEntry, LibraryEntry } from "./library";
 
-export const STATIONS = ["rig", "days", "tanks", "falls", "air", "through", "loop", "build", "trials", "road"] as const;
+export const STATIONS = [
+  "rig",
+  "days",
+  "tanks",
+  "falls",
+  "air",
+  "through",
+  "heads",
+  "loop",
+  "build",
+  "trials",
+  "road",
+] as const;
 export type Station = (typeof STATIONS)[number];
 
 /** Drawings and lists the phone shows one at a time. */

@@ -7,7 +7,9 @@ export const DEMO_NAMES = ["kranich", "lesesaal", "puppenwagen", "otter"] as con
 export const FURNISHED = "lesesaal-furnished";
 /** Rigs with a shower that uses its water again. */
 export const LOOP_NAMES = ["kranich-loop", "lesesaal-loop"] as const;
-export type DemoName = (typeof DEMO_NAMES)[number] | (typeof LOOP_NAMES)[number] | typeof FURNISHED;
+/** A boat with toilet, sump and skin fittings. */
+export const HEADS_NAME = "otter-heads";
+export type DemoName = (typeof DEMO_NAMES)[number] | (typeof LOOP_NAMES)[number] | typeof FURNISHED | typeof HEADS_NAME;
 
 export const readDemoText = (name: DemoName): string => readFileSync(`demo/${name}.json`, "utf8");
 

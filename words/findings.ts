@@ -270,6 +270,40 @@ export function describeFinding(finding: Finding, design: Design, units: Units):
         why: "The bolt may bear it and the rivet nut, lug or strap may not. The weakest of them decides.",
         advice: "Take the rating from its data sheet and type it in, or use a through bolt with a plate.",
       };
+    case "hoseKinks":
+      return {
+        title: `${part} bends too sharply`,
+        why: `There is room for a radius of ${length(finding.radiusMm)}; hose of this bore kinks below ${length(finding.leastMm)}.`,
+        advice: "Lay it in a wider curve, or use a moulded bend.",
+      };
+    case "sumpNoPump":
+      return {
+        title: `${part} has no pump`,
+        why: "What runs into it stays until it runs over.",
+        advice: "Lead a hose from it to a pump and on: Loop, Gear.",
+      };
+    case "sumpOutrun":
+      return {
+        title: `${part} is outrun by the tap`,
+        why: `${formatQuantity(finding.inflowLps, "flow", units)} run in; at its lift the pump sends ${formatQuantity(finding.pumpLps, "flow", units)}, not what is printed on it.`,
+        advice: "A stronger pump, a wider hose, or less lift.",
+      };
+    case "sumpCycles":
+      return {
+        title: `The pump of ${part} cuts in and out`,
+        why:
+          finding.drainBackL >= finding.bandL
+            ? `${litres(finding.drainBackL)} run back out of its hose, and the float's band holds ${litres(finding.bandL)}: it pumps the same water for ever.`
+            : `It starts ${formatNumber(finding.perHour, 0)} times an hour while the tap runs.`,
+        advice:
+          "A wider band of the float, a larger box, a thinner or shorter rising hose, or a non-return right behind the pump.",
+      };
+    case "gmEaten":
+      return {
+        title: "Loose water takes her stability",
+        why: `Part-full tanks take ${length(finding.lossMm)} off her metacentric height, ${formatQuantity(finding.share, "ratio", units)} of it.`,
+        advice: "Narrower tanks athwart, a baffle along the middle, or keep them full or empty.",
+      };
     case "toiletNotBlack":
       return {
         title: `${part} falls into a ${finding.holds} tank`,

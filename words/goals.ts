@@ -9,8 +9,9 @@ export function describeGoal(goal: Goal, design: Design, units: Units): string {
   if (goal.kind === "ground") return "Open, onto the ground";
   if (goal.kind === "vessel")
     return design.habits.vessels.find(({ id }) => id === goal.vesselId)?.name ?? goal.vesselId;
-  if (goal.kind === "overboard") {
-    return `Overboard, ${design.gear.find(({ id }) => id === goal.gearId)?.name ?? goal.gearId}`;
+  if (goal.kind === "overboard" || goal.kind === "sump") {
+    const name = design.gear.find(({ id }) => id === goal.gearId)?.name ?? goal.gearId;
+    return goal.kind === "sump" ? name : `Overboard, ${name}`;
   }
   const tank = design.tanks.find((t) => t.id === goal.tankId);
   const port = tank?.ports.find(({ id }) => id === goal.portId);

@@ -55,6 +55,12 @@ export const STATION_NAMES = {
     stage: "The hole",
     pane: "Hole",
   },
+  heads: {
+    name: "Heads",
+    plain: "Toilets and black water, sumps and hoses, and on a boat what lies under the water.",
+    stage: "The heads from behind",
+    pane: "Heads",
+  },
   loop: {
     name: "Loop",
     plain: "Pumped and valved water, and the shower that uses its water again.",

@@ -2,6 +2,7 @@ import type { Design } from "../design/design";
 import type { Use, Vessel } from "../design/habits";
 import type { HeldWater, Tank } from "../design/plumbing";
 import { followDrain, type Network } from "../falls/network";
+import { followSump } from "../heads/followSump";
 import { listStoreGroup } from "../tanks/linkedTanks";
 
 /** Something that fills or runs out: tanks that store together, all fresh water, or one vessel of waste. */
@@ -57,7 +58,7 @@ export type UseEnd =
   | { readonly kind: "overboard" };
 
 /** Finds for a use the store its water ends in: its vessel, or the tank at the end of its fixture's drain. */
-export function findUseEnd(network: Network, stores: readonly Store[], { fixtureId, vesselId }: Use): UseEnd {
+export function findUseEnd(network: Network, stores: readonly Store[], { kind, fixtureId, vesselId }: Use): UseEnd {
   const find = (isIt: (store: Store) => boolean): UseEnd => {
     const store = stores.find(isIt);
     return store ? { kind: "store", id: store.id } : { kind: "ground" };
@@ -68,8 +69,20 @@ export function findUseEnd(network: Network, stores: readonly Store[], { fixture
     const { to } = followDrain(network, drain).at(-1)!;
     if (to.kind === "inlet") return find(({ tankIds }) => tankIds.includes(to.tankId));
     if (to.kind === "overboard") return { kind: "overboard" };
+    if (to.kind === "sump") {
+      const end = followSump(network, to.gearId);
+      if (end === "overboard") return { kind: "overboard" };
+      if (end !== null) return find(({ tankIds }) => tankIds.includes(end));
+    }
     if (to.kind === "vessel")
       return find(({ vesselIds, holds }) => holds !== "fresh" && vesselIds.includes(to.vesselId));
+  }
+  // a toilet that is a piece of gear: its hose leads to a tank, or overboard
+  const bowl = kind === "toilet" ? [...network.gear.values()].find(({ spec }) => spec.kind === "bowl") : undefined;
+  if (fixtureId === null && bowl) {
+    const end = followSump(network, bowl.id);
+    if (end === "overboard") return { kind: "overboard" };
+    if (end !== null) return find(({ tankIds }) => tankIds.includes(end));
   }
   return { kind: "ground" };
 }

@@ -116,13 +116,14 @@ function checkReferences(design: Design): Fault[] {
     if (line.to.kind === "ground") return faults;
     if (line.to.kind === "vessel")
       return [...faults, ...checkVessel(design, line.to.vesselId, [...at, "to", "vesselId"])];
-    if (line.to.kind === "overboard") {
+    if (line.to.kind === "overboard" || line.to.kind === "sump") {
       const { gearId } = line.to;
+      const wanted = line.to.kind === "sump" ? "sump" : "skinFitting";
       const path = [...at, "to", "gearId"];
       const fitting = design.gear.find(({ id }) => id === gearId);
       if (!fitting) return [...faults, { code: "danglingReference", path, id: gearId }];
-      if (fitting.spec.kind === "skinFitting") return faults;
-      return [...faults, { code: "wrongPortKind", path, id: gearId, wanted: "skinFitting" }];
+      if (fitting.spec.kind === wanted) return faults;
+      return [...faults, { code: "wrongPortKind", path, id: gearId, wanted }];
     }
     const { tankId, portId } = line.to;
     const [tankPath, portPath] = [

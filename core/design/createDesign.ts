@@ -108,6 +108,8 @@ export function createDesign(
       waterlineZMm: m.waterlineMm,
       axles,
       couplingXMm: null,
+      displacementKg: null,
+      gmMm: null,
       crashClass: USUAL_CLASS[kind],
       envelope: { noseDownDeg: 2, noseUpDeg: 2, leftLowDeg: 2, rightLowDeg: 2 },
       standings: [],

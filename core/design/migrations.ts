@@ -158,7 +158,7 @@ function giveBolts(document: DesignDocument): DesignDocument {
     ...document,
     ...(Array.isArray(tanks) ? { tanks: tanks.map(giveRatings) } : {}),
     ...(Array.isArray(fixtures) ? { fixtures: fixtures.map((one) => giveEach(one, { runsAlone: false })) } : {}),
-    ...(isDocument(rig) ? { rig: { ...rig, couplingXMm: null } } : {}),
+    ...(isDocument(rig) ? { rig: { ...rig, couplingXMm: null, displacementKg: null, gmMm: null } } : {}),
     ...(isDocument(habits) && Array.isArray(vessels)
       ? { habits: { ...habits, vessels: vessels.map((one) => giveEach(one, { on: "rig" })) } }
       : {}),

@@ -121,7 +121,7 @@ const toRig2 = ({ crashClass: _class, ...rig }: Loose): Loose => ({
 const toNewest = (old: Loose): Loose => ({
   ...old,
   version: CURRENT_VERSION,
-  rig: { ...old.rig, couplingXMm: null },
+  rig: { ...old.rig, couplingXMm: null, displacementKg: null, gmMm: null },
   fixtures: old.fixtures.map((fixture: Loose) => ({ ...fixture, runsAlone: false })),
   ...(old.habits?.vessels
     ? { habits: { ...old.habits, vessels: old.habits.vessels.map((vessel: Loose) => ({ ...vessel, on: "rig" })) } }

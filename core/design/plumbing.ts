@@ -231,6 +231,8 @@ export const outfall = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("vessel"), vesselId: id, atMm: pointMm }),
   /** A skin fitting in the hull or side, through which it runs overboard. */
   z.strictObject({ kind: z.literal("overboard"), gearId: id }),
+  /** A sump box, whose pump sends the water on. */
+  z.strictObject({ kind: z.literal("sump"), gearId: id }),
 ]);
 
 /** A drain: fixture, trap, a path of inverts, tank inlet or the drain it joins. */

@@ -64,6 +64,9 @@ export const rig = z.strictObject({
   ),
   /** A trailer's coupling, from the rear edge of the floor; null where it is not measured and taken at the front edge. */
   couplingXMm: z.nullable(mm(500, 25_000)),
+  /** A boat's weight as she floats, and how far her metacentre stands over her centre of gravity; null where not known. */
+  displacementKg: z.nullable(number("kg", 100, 500_000)),
+  gmMm: z.nullable(mm(10, 5_000)),
   crashClass: z.enum(CRASH_CLASSES),
   /** How far out of level the rig is ever parked (a boat: trim and heel at her berth). */
   envelope: z.strictObject({

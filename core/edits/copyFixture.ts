@@ -56,7 +56,7 @@ export function buildCopyFixture(design: Design, fixtureId: string, name: string
 }
 
 function copyEnd(design: Design, { to }: Drain, sense: number): { readonly to: Drain["to"]; readonly ops: EditOp[] } {
-  if (to.kind === "junction" || to.kind === "overboard") return { to, ops: [] };
+  if (to.kind === "junction" || to.kind === "overboard" || to.kind === "sump") return { to, ops: [] };
   if (to.kind !== "inlet") {
     return { to: { ...to, atMm: { ...to.atMm, x: to.atMm.x + sense * PORT_BESIDE_MM } }, ops: [] };
   }

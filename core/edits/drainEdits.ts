@@ -7,7 +7,7 @@ import type { Drain, Fixture, Outfall } from "../design/plumbing";
 import { USUAL_TRAPS } from "../design/usualTraps";
 import { buildDrainPath, type Leg } from "../falls/drainPath";
 import { buildNetwork, followDrain } from "../falls/network";
-import { placeGearPort } from "../gear/gearPorts";
+import { placeDrainEnd } from "../gear/gearPorts";
 import { add, dot, interpolate, measureLength, measurePlanLength, subtract, type Vec3, vec } from "../geometry/vec";
 import { findWastePipe } from "../parts/pipes";
 import { clamp } from "../quantity/tolerance";
@@ -19,7 +19,8 @@ export type Goal =
   | { readonly kind: "line"; readonly lineId: string }
   | { readonly kind: "ground" }
   | { readonly kind: "vessel"; readonly vesselId: string }
-  | { readonly kind: "overboard"; readonly gearId: string };
+  | { readonly kind: "overboard"; readonly gearId: string }
+  | { readonly kind: "sump"; readonly gearId: string };
 
 /** A bend that is this near serves as the place to join, mm. */
 const SAME_PLACE_MM = 60;
@@ -47,7 +48,11 @@ export function listGoals(design: Design, drainId: string | null): Goal[] {
       holds === "fresh" ? [] : [{ kind: "vessel", vesselId: id }],
     ),
     ...design.gear.flatMap(({ id, spec }): Goal[] =>
-      spec.kind === "skinFitting" ? [{ kind: "overboard", gearId: id }] : [],
+      spec.kind === "skinFitting"
+        ? [{ kind: "overboard", gearId: id }]
+        : spec.kind === "sump"
+          ? [{ kind: "sump", gearId: id }]
+          : [],
     ),
     { kind: "ground" },
   ];
@@ -122,9 +127,9 @@ export function reachGoal(design: Design, goal: Goal, from: Vec3): Reached {
     const tank = design.tanks.find((t) => t.id === goal.tankId)!;
     return { ops: [], to: goal, endMm: add(tank.atMm, tank.ports.find((p) => p.id === goal.portId)!.atMm) };
   }
-  if (goal.kind === "overboard") {
-    const fitting = design.gear.find(({ id }) => id === goal.gearId)!;
-    return { ops: [], to: goal, endMm: placeGearPort(fitting, "in") };
+  if (goal.kind === "overboard" || goal.kind === "sump") {
+    const piece = design.gear.find(({ id }) => id === goal.gearId)!;
+    return { ops: [], to: goal, endMm: placeDrainEnd(piece) };
   }
   if (goal.kind !== "line") {
     const atMm = hangFree(design, from);

@@ -21,6 +21,7 @@ export function listLeftBehind(design: Design, drain: Drain, to: Outfall, before
     case "ground":
     case "vessel":
     case "overboard":
+    case "sump":
       return [];
   }
 }

@@ -33,6 +33,7 @@ import { computeTrapWater } from "../traps/trapSeal";
 import { checkDesign } from "./checkDesign";
 import { checkDrain } from "./checkDrain";
 import { checkGear } from "./checkGear";
+import { checkHeads } from "./checkHeads";
 import { checkJunctions } from "./checkJunctions";
 import { checkLineLegs, listLinePassages } from "./checkLineLegs";
 import { checkRamps } from "./checkRamps";
@@ -78,6 +79,7 @@ export function evaluate(design: Design, attitude: Attitude = LEVEL): Evaluation
     ...checkLineLegs(design, linePassages),
     ...checkGear(design),
     ...checkThrough(design),
+    ...checkHeads(design),
     ...checkRamps(design, ramps),
     ...design.tanks.flatMap((tank, i) => checkTank(design, tank, tanks[i]!)),
     ...checkUses(design, network, tanks),

@@ -94,6 +94,11 @@ type Numbers =
       readonly weakest: "bolt" | "held" | "strap" | null;
     }
   | { readonly code: "fixingUnrated" }
+  | { readonly code: "hoseKinks"; readonly radiusMm: number; readonly leastMm: number }
+  | { readonly code: "sumpNoPump" }
+  | { readonly code: "sumpOutrun"; readonly pumpLps: number; readonly inflowLps: number }
+  | { readonly code: "sumpCycles"; readonly drainBackL: number; readonly bandL: number; readonly perHour: number }
+  | { readonly code: "gmEaten"; readonly lossMm: number; readonly share: number }
   | { readonly code: "toiletNotBlack"; readonly holds: HeldWater }
   | { readonly code: "toiletNarrow"; readonly boreMm: number }
   | { readonly code: "toiletLongRun"; readonly lengthMm: number }

@@ -1,7 +1,7 @@
 import type { Design } from "../design/design";
 import type { Gear } from "../design/gear";
 import type { Drain, Fixture, LineTrap, Pipe, Port, Tank } from "../design/plumbing";
-import { placeGearPort } from "../gear/gearPorts";
+import { placeDrainEnd } from "../gear/gearPorts";
 import { add, measureLength, measurePlanLength, scale, subtract, type Vec3, vec } from "../geometry/vec";
 import { createRecall } from "../quantity/recall";
 import { NO_LENGTH_MM } from "../quantity/tolerance";
@@ -134,9 +134,10 @@ function findEnd(network: Network, { to }: Drain): PathEnd {
     case "ground":
     case "vessel":
       return { tank: null, inlet: null, atMm: to.atMm };
+    case "sump":
     case "overboard": {
       const fitting = network.gear.get(to.gearId)!;
-      const place = () => placeGearPort(fitting, "in");
+      const place = () => placeDrainEnd(fitting);
       return { tank: null, inlet: null, atMm: recallFitting(fitting, [fitting.atMm, fitting.sizeMm], place) };
     }
   }

@@ -1,11 +1,13 @@
 import type { Design } from "../design/design";
 import type { Gear } from "../design/gear";
-import type { Drain, Fixture, Tank } from "../design/plumbing";
+import type { Drain, Fixture, Hose, Tank } from "../design/plumbing";
 import { computeReleaseLps } from "./release";
 
 /** The drains of a design as the tree they are: what is where, and what joins what. Built once, asked often. */
 export type Network = {
   readonly gear: ReadonlyMap<string, Gear>;
+  /** The hoses, by which gear sends water on. */
+  readonly hoses: readonly Hose[];
   readonly fixtures: ReadonlyMap<string, Fixture>;
   readonly tanks: ReadonlyMap<string, Tank>;
   readonly drains: ReadonlyMap<string, Drain>;
@@ -43,6 +45,7 @@ export function buildNetwork(design: Design): Network {
   return {
     fixtures,
     gear: new Map(design.gear.map((piece) => [piece.id, piece])),
+    hoses: design.lines.filter((line): line is Hose => line.kind === "hose"),
     tanks: new Map(design.tanks.map((tank) => [tank.id, tank])),
     drains,
     branches,

@@ -48,6 +48,9 @@ const DIVERTER_PLACES: Readonly<Record<string, Vec3>> = {
   b: vec(0.5, 0.5, 1),
 };
 
+/** Where a drain comes into a piece of gear: a skin fitting at its tail, a sump through its lid. */
+export const placeDrainEnd = (piece: Gear): Vec3 => placeGearPort(piece, piece.spec.kind === "sump" ? "c" : "in");
+
 /** Place of a port of a piece of gear in the rig frame, mm. */
 export function placeGearPort({ atMm, sizeMm, spec }: Gear, port: string): Vec3 {
   const at = (spec.kind === "diverter" ? DIVERTER_PLACES[port] : PLACES[port]) ?? vec(0.5, 0.5, 0.5);

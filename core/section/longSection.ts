@@ -109,8 +109,9 @@ export function layOutLongSection(
   };
 }
 
-function findVesselName({ habits }: Design, { to }: Drain): string | null {
+function findVesselName({ habits, gear }: Design, { to }: Drain): string | null {
   if (to.kind === "overboard") return "Overboard";
+  if (to.kind === "sump") return gear.find(({ id }) => id === to.gearId)?.name ?? to.gearId;
   if (to.kind !== "vessel") return null;
   return habits.vessels.find(({ id }) => id === to.vesselId)?.name ?? to.vesselId;
 }

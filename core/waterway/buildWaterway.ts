@@ -194,6 +194,7 @@ function toDrainEnd(to: Outfall, id: string, add: AddNode): string {
     case "junction":
       return toJunctionId(to.lineId, to.bend);
     case "overboard":
+    case "sump":
       return `gear:${to.gearId}`;
     case "ground":
       add({

@@ -8,11 +8,22 @@ const THROUGH_CODES = new Set([
   "seacockMissing",
   "metalUnfit",
   "clampsFew",
-  "loopLow",
   "holeSmall",
   "holeNearEdge",
   "passageSlants",
   "drillTowards",
+]);
+
+const HEADS_CODES = new Set([
+  "hoseKinks",
+  "sumpNoPump",
+  "sumpOutrun",
+  "sumpCycles",
+  "gmEaten",
+  "toiletNotBlack",
+  "toiletNarrow",
+  "toiletLongRun",
+  "loopLow",
 ]);
 
 const AIR_CODES = new Set([
@@ -37,6 +48,7 @@ const AIR_CODES = new Set([
 export function toStation(finding: Finding): Station {
   if (AIR_CODES.has(finding.code)) return "air";
   if (THROUGH_CODES.has(finding.code)) return "through";
+  if (HEADS_CODES.has(finding.code)) return "heads";
   if (finding.code === "waterFouled" || finding.code === "seaComesIn") return "loop";
   if (finding.code === "noTankYet") return "tanks";
   if (finding.code === "noFixtureYet") return "falls";
@@ -92,6 +104,7 @@ function toEnd({ id, to }: Drain): Movable {
     case "junction":
       return { kind: "bend", lineId: to.lineId, index: to.bend };
     case "overboard":
+    case "sump":
       return { kind: "gear", id: to.gearId };
     case "ground":
     case "vessel":

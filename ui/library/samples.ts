@@ -7,4 +7,5 @@ export const SAMPLES = [
   "lesesaal-loop",
   "puppenwagen",
   "otter",
+  "otter-heads",
 ] as const;

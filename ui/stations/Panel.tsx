@@ -16,6 +16,7 @@ const PANELS: Readonly<Record<Station, ComponentType>> = {
   build: dynamic(() => import("./build/BuildMeasures").then((module) => module.BuildMeasures), { ssr: false }),
   trials: dynamic(() => import("./trials/TrialsMeasures").then((module) => module.TrialsMeasures), { ssr: false }),
   road: dynamic(() => import("./road/RoadMeasures").then((module) => module.RoadMeasures), { ssr: false }),
+  heads: dynamic(() => import("./heads/HeadsMeasures").then((module) => module.HeadsMeasures), { ssr: false }),
   loop: dynamic(() => import("./loop/LoopMeasures").then((module) => module.LoopMeasures), { ssr: false }),
   air: dynamic(() => import("./air/AirMeasures").then((module) => module.AirMeasures), { ssr: false }),
 };

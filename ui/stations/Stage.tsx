@@ -17,6 +17,7 @@ const STAGES: Readonly<Record<Station, ComponentType>> = {
   build: dynamic(() => import("./build/BuildStage").then((module) => module.BuildStage), { ssr: false }),
   trials: dynamic(() => import("./trials/TrialsStage").then((module) => module.TrialsStage), { ssr: false }),
   road: dynamic(() => import("./road/RoadStage").then((module) => module.RoadStage), { ssr: false }),
+  heads: dynamic(() => import("./heads/HeadsStage").then((module) => module.HeadsStage), { ssr: false }),
   loop: dynamic(() => import("./loop/LoopStage").then((module) => module.LoopStage), { ssr: false }),
   air: dynamic(() => import("./air/AirStage").then((module) => module.AirStage), { ssr: false }),
 };

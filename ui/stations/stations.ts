@@ -79,6 +79,26 @@ export const STATION_DESCRIPTORS: Readonly<Record<Station, StationDescriptor>> =
       return count === 0 ? "no hole" : count === 1 ? "1 hole" : `${count} holes`;
     },
   },
+  heads: {
+    group: "design",
+    key: "-",
+    isFitted: ({ history }) => {
+      const design = history?.design;
+      if (!design) return false;
+      const kinds = ["bowl", "sump", "skinFitting", "deckFitting", "ventedLoop"];
+      return (
+        design.tanks.some(({ holds }) => holds === "black") ||
+        design.fixtures.some(({ kind }) => kind === "gravityToilet" || kind === "urineDiverter") ||
+        design.gear.some(({ spec }) => kinds.includes(spec.kind))
+      );
+    },
+    toFigure: ({ history }) => {
+      const toilets =
+        (history?.design.gear.filter(({ spec }) => spec.kind === "bowl").length ?? 0) +
+        (history?.design.fixtures.filter(({ kind }) => kind === "gravityToilet").length ?? 0);
+      return toilets === 0 ? "no toilet" : toilets === 1 ? "1 toilet" : `${toilets} toilets`;
+    },
+  },
   loop: {
     group: "design",
     key: "7",

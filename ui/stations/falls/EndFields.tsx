@@ -58,6 +58,7 @@ function toGoal(to: Outfall): Goal {
     case "ground":
       return { kind: "ground" };
     case "overboard":
+    case "sump":
       return to;
     case "vessel":
       return { kind: "vessel", vesselId: to.vesselId };

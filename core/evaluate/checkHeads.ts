@@ -1,0 +1,49 @@
+import type { Design } from "../design/design";
+import { measureHoseRun } from "../heads/hoseRun";
+import { computeStability } from "../heads/stability";
+import { listSumps } from "../heads/sumpFigures";
+import { createFinding } from "./createFinding";
+import type { Finding } from "./findings";
+
+/** A tenth of GM gone is too much for one who sails her [T]. */
+const MOST_GM_SHARE = 0.1;
+/** A pump that starts oftener than this wears out its switch, an hour [T]. */
+const MOST_STARTS = 60;
+
+/** Hoses that kink, sumps that are outrun or cycle, and surfaces that take a boat's stability. */
+export function checkHeads(design: Design): Finding[] {
+  const findings: Finding[] = [];
+  for (const line of design.lines) {
+    if (line.kind !== "hose") continue;
+    const { tightest } = measureHoseRun(design, line);
+    if (!tightest || tightest.radiusMm >= tightest.leastMm) continue;
+    const { radiusMm, leastMm, point } = tightest;
+    findings.push(
+      createFinding(
+        "should",
+        { kind: "bend", lineId: line.id, index: point },
+        { code: "hoseKinks", radiusMm, leastMm },
+      ),
+    );
+  }
+  for (const { sumpId, pumpLpm, inflowLpm, bandL, drainBackL, cyclesPerHour } of listSumps(design)) {
+    const at = { kind: "gear", id: sumpId } as const;
+    if (pumpLpm === null) findings.push(createFinding("must", at, { code: "sumpNoPump" }));
+    else if (pumpLpm <= inflowLpm) {
+      findings.push(
+        createFinding("must", at, { code: "sumpOutrun", pumpLps: pumpLpm / 60, inflowLps: inflowLpm / 60 }),
+      );
+    } else if (drainBackL >= bandL || (cyclesPerHour ?? 0) > MOST_STARTS) {
+      findings.push(
+        createFinding("should", at, { code: "sumpCycles", drainBackL, bandL, perHour: cyclesPerHour ?? 0 }),
+      );
+    }
+  }
+  const stability = computeStability(design);
+  if (stability?.share != null && stability.share > MOST_GM_SHARE) {
+    findings.push(
+      createFinding("should", { kind: "rig" }, { code: "gmEaten", lossMm: stability.lossMm, share: stability.share }),
+    );
+  }
+  return findings;
+}

@@ -1,0 +1,105 @@
+import fc from "fast-check";
+import { readDemo } from "@/tests/demoRigs";
+import { findUseEnd, listStores } from "../days/stores";
+import { evaluate } from "../evaluate/evaluate";
+import { buildNetwork } from "../falls/network";
+import { followSump } from "./followSump";
+import { computeBendRadiusMm, countFlushes, listHoseRuns, measureHoseRun } from "./hoseRun";
+import { computeStability } from "./stability";
+import { countCycles, listSumps } from "./sumpFigures";
+
+const otter = readDemo("otter-heads");
+
+// The trade's handbook: 38 mm hose holds 1.134 L a metre.
+test("38 mm hose holds 1.134 L a metre, and a flush of 2 L moves 3 m of it in two", () => {
+  for (const run of listHoseRuns(otter)) {
+    const hose = otter.lines.find(({ id }) => id === run.lineId)!;
+    if (hose.pipe.innerMm !== 38) continue;
+    expect(run.volumeL / (run.lengthMm / 1_000)).toBeCloseTo(1.134, 3);
+  }
+  expect(countFlushes(3 * 1.134, 2)).toBe(2);
+  expect(countFlushes(2, 2)).toBe(1);
+});
+
+test("a right angle between legs of 300 mm has room for a radius of 300; the flatter the turn, the wider the curve", () => {
+  expect(computeBendRadiusMm(300, 90)).toBeCloseTo(300, 9);
+  fc.assert(
+    fc.property(fc.integer({ min: 10, max: 170 }), fc.integer({ min: 1, max: 500 }), (turn, room) => {
+      expect(computeBendRadiusMm(room, turn)).toBeGreaterThan(computeBendRadiusMm(room, turn + 5));
+      expect(computeBendRadiusMm(room + 1, turn)).toBeGreaterThan(computeBendRadiusMm(room, turn));
+    }),
+  );
+});
+
+test("a hose that only falls has no sag; one with a low place between two high ones holds water there, by hand", () => {
+  const rise = otter.lines.find(({ id }) => id === "h-rise")!;
+  if (rise.kind !== "hose") throw new Error("no hose");
+  expect(measureHoseRun(otter, rise).sagL).toBe(0);
+  const [from, to] = [
+    { x: 0, y: 0, z: 500 },
+    { x: 2_000, y: 0, z: 500 },
+  ];
+  const gear = otter.gear.map((piece) =>
+    piece.id === "sump-pump"
+      ? { ...piece, atMm: { ...from, x: -piece.sizeMm.x, y: -piece.sizeMm.y / 2, z: 500 - piece.sizeMm.z / 2 } }
+      : piece.id === "sump-loop"
+        ? { ...piece, atMm: { ...to, y: -piece.sizeMm.y / 2, z: 500 - piece.sizeMm.z / 2 } }
+        : piece,
+  );
+  // down 300 mm over the first metre and up again over the second: both legs stand full
+  const bent = { ...rise, pointsMm: [{ x: 1_000, y: 0, z: 200 }] };
+  const run = measureHoseRun({ ...otter, gear }, bent);
+  expect(run.sagMm).toBeCloseTo(300, 6);
+  expect(run.sagL).toBeCloseTo(run.volumeL, 6);
+});
+
+// Worked by hand: a band of 6 L, 1 L comes back, 6 L/min in and 12 out: 5/6 min to fill, 1 min to empty.
+test("a sump's starts by hand, and never where the pump is outrun", () => {
+  expect(countCycles(6, 1, 6, 12)).toBeCloseTo(60 / (5 / 6 + 1), 9);
+  expect(countCycles(6, 1, 6, 6)).toBeNull();
+  expect(countCycles(6, 1, 6, null)).toBeNull();
+  const [sump] = listSumps(otter);
+  expect(sump!.bandL).toBeCloseTo(7, 9);
+  expect(sump!.inflowLpm).toBe(6);
+  // the rated 47 L/min is at no head
+  expect(sump!.pumpLpm!).toBeLessThan(47);
+  expect(sump!.pumpLpm!).toBeGreaterThan(6);
+});
+
+test("more lift never sends more", () => {
+  const higher = otter.gear.map((piece) =>
+    piece.id === "sump-loop" ? { ...piece, atMm: { ...piece.atMm, z: piece.atMm.z + 400 } } : piece,
+  );
+  expect(listSumps({ ...otter, gear: higher })[0]!.pumpLpm!).toBeLessThan(listSumps(otter)[0]!.pumpLpm!);
+});
+
+// The trade's handbook: 0.8 × 0.4 m, 4,000 kg: 1.06 mm, turned athwart 4.26.
+test("free surface by hand; port and starboard mirror", () => {
+  const tank = { ...otter.tanks[0]!, solid: { shape: "box", lengthMm: 800, widthMm: 400, heightMm: 200 } as const };
+  const rig = { ...otter.rig, displacementKg: 4_000, gmMm: 500 };
+  const port = computeStability({ ...otter, rig, tanks: [{ ...tank, atMm: { x: 0, y: 100, z: 0 } }] })!.tanks[0]!;
+  expect(port.lossMm).toBeCloseTo(1.06, 2);
+  expect(port.turnedMm).toBeCloseTo(4.26, 2);
+  const starboard = computeStability({ ...otter, rig, tanks: [{ ...tank, atMm: { x: 0, y: -500, z: 0 } }] })!.tanks[0]!;
+  expect(starboard.heelDeg).toBeCloseTo(-port.heelDeg!, 9);
+  expect(computeStability(readDemo("kranich"))).toBeNull();
+});
+
+test("what the sump pumps goes overboard, what the toilet sends fills the tank, and every litre has its end", () => {
+  const network = buildNetwork(otter);
+  expect(followSump(network, "sump")).toBe("overboard");
+  expect(followSump(network, "bowl")).toBe("black");
+  const toilet = otter.habits.ways.flatMap(({ uses }) => uses).find(({ kind }) => kind === "toilet")!;
+  expect(findUseEnd(network, listStores(otter), toilet)).toEqual({ kind: "store", id: "black" });
+  const basin = { ...toilet, kind: "handsTeeth" as const, fixtureId: "basin" };
+  expect(findUseEnd(network, listStores(otter), basin)).toEqual({ kind: "overboard" });
+});
+
+test("the fault left in is found, and raising the loop settles it", () => {
+  const codes = (design: typeof otter) => evaluate(design).findings.map(({ code }) => code);
+  expect(codes(otter)).toContain("loopLow");
+  const gear = otter.gear.map((piece) =>
+    piece.id === "out-loop" ? { ...piece, atMm: { ...piece.atMm, z: 320 } } : piece,
+  );
+  expect(codes({ ...otter, gear })).not.toContain("loopLow");
+});

@@ -1,0 +1,45 @@
+import type { Design } from "../design/design";
+import { measureExtent } from "../geometry/solid";
+import { radToDeg } from "../quantity/convert";
+import { computeFullKg } from "../tanks/shell";
+import { computeFreeSurfaceMm } from "../through/openHole";
+
+/** What one tank does to how a boat floats. */
+export type TankStability = {
+  readonly tankId: string;
+  /** What its free surface takes off GM while it is part full, mm, as it lies, and turned by a right angle. */
+  readonly lossMm: number;
+  readonly turnedMm: number;
+  /** Heel when it alone is full, °, to its own side; above 0 left. Null where GM is not known. */
+  readonly heelDeg: number | null;
+};
+
+export type Stability = {
+  readonly tanks: readonly TankStability[];
+  /** All surfaces together, mm, and as a share of GM; null where GM is not known. */
+  readonly lossMm: number;
+  readonly share: number | null;
+};
+
+/**
+ * Free surface and heel of the tanks of a boat whose weight is known; null on land and where it is not. Free surface of the
+ * tank's whole plan, ρ l b³/(12 Δ) with b athwart, on the safe side; heel tan φ = w y/((Δ + w) GM) [C]. Trim is not reckoned.
+ */
+export function computeStability({ rig, tanks }: Design): Stability | null {
+  const { displacementKg, gmMm } = rig;
+  if (rig.kind !== "boat" || displacementKg === null) return null;
+  const each = tanks.map((tank): TankStability => {
+    const { min, max } = measureExtent(tank.solid);
+    const [length, breadth] = [max.x - min.x, max.y - min.y];
+    const kg = computeFullKg(tank);
+    const middle = tank.atMm.y + (min.y + max.y) / 2;
+    return {
+      tankId: tank.id,
+      lossMm: computeFreeSurfaceMm(length, breadth, displacementKg),
+      turnedMm: computeFreeSurfaceMm(breadth, length, displacementKg),
+      heelDeg: gmMm === null ? null : radToDeg(Math.atan((kg * middle) / ((displacementKg + kg) * gmMm))),
+    };
+  });
+  const lossMm = each.reduce((sum, tank) => sum + tank.lossMm, 0);
+  return { tanks: each, lossMm, share: gmMm === null ? null : lossMm / gmMm };
+}

@@ -1,0 +1,177 @@
+"use client";
+import { useMemo, useState } from "react";
+import { buildAddFixture } from "@/core/edits/fixtureEdits";
+import { buildAddGear } from "@/core/edits/loopEdits";
+import { listHoseRuns } from "@/core/heads/hoseRun";
+import { computeStability } from "@/core/heads/stability";
+import { listSumps } from "@/core/heads/sumpFigures";
+import { useWorkbench } from "@/store/useWorkbench";
+import { view as look, workbench } from "@/store/workbench";
+import { GEAR_NAMES } from "@/words/gear";
+import {
+  DISCHARGE_NAMES,
+  DISCHARGE_RULES,
+  type DischargePlace,
+  describeRun,
+  describeStability,
+  describeSump,
+  HEADS_CAUTIONS,
+} from "@/words/heads";
+import { FIXTURE_NAMES } from "@/words/labels";
+import { Group } from "../../fields/Group";
+import { useEdits } from "../../fields/useEdits";
+import { AddOne } from "../../kit/AddOne";
+import { NumberField } from "../../kit/NumberField";
+import { Pick } from "../../kit/Pick";
+import { GearFields } from "../loop/GearFields";
+
+const PIECES = [
+  "bowl",
+  "ventedLoop",
+  "skinFitting",
+  "deckFitting",
+  "sump",
+  "nonReturn",
+  "diverter",
+  "strainer",
+  "pump",
+] as const;
+type Piece = (typeof PIECES)[number] | "gravityToilet";
+
+/** Toilets and the gear round them, hoses as they lie, sumps in use, what loose water does to a boat, and where it may go. */
+export function HeadsMeasures() {
+  const design = useWorkbench((state) => state.dragBase ?? state.history!.design);
+  const selection = useWorkbench((state) => state.selection);
+  const units = useWorkbench((state) => state.units);
+  const { apply, set } = useEdits();
+  const { rig } = design;
+  const isBoat = rig.kind === "boat";
+  const [place, setPlace] = useState<DischargePlace>(isBoat ? "inland" : "camp");
+  const runs = useMemo(() => listHoseRuns(design), [design]);
+  const sumps = useMemo(() => listSumps(design), [design]);
+  const stability = useMemo(() => computeStability(design), [design]);
+  const flushes = design.gear.flatMap(({ spec }) => (spec.kind === "bowl" ? [spec.flushL] : []));
+  const flushL = flushes.length > 0 ? Math.min(...flushes) : null;
+  const nameOf = (id: string) => design.lines.find((line) => line.id === id)?.name ?? id;
+  const picked = design.gear.find(({ id }) => selection?.kind === "gear" && selection.id === id) ?? null;
+  const add = (kind: Piece) => {
+    const now = workbench.getState().history!.design;
+    if (kind === "gravityToilet") {
+      apply(buildAddFixture(now, "gravityToilet", FIXTURE_NAMES.gravityToilet));
+      return;
+    }
+    const edit = buildAddGear(now, kind, GEAR_NAMES[kind].name);
+    if (apply(edit) === null && edit.at.kind === "gear") look({ selection: edit.at });
+  };
+  return (
+    <>
+      <Group
+        title="Toilets and their gear"
+        aside={
+          <AddOne<Piece>
+            label="Add to the heads"
+            names={
+              {
+                gravityToilet: FIXTURE_NAMES.gravityToilet,
+                ...Object.fromEntries(PIECES.map((kind) => [kind, GEAR_NAMES[kind].name])),
+              } as Record<Piece, string>
+            }
+            order={["gravityToilet", ...PIECES]}
+            onAdd={add}
+          />
+        }
+      >
+        <ul className="text-[13.5px]" aria-label="Gear of the heads">
+          {design.gear
+            .filter(({ spec }) => (PIECES as readonly string[]).includes(spec.kind))
+            .map(({ id, name, spec }) => (
+              <li key={id}>
+                <button
+                  type="button"
+                  aria-pressed={picked?.id === id}
+                  onClick={() => look({ selection: { kind: "gear", id } })}
+                  className={`flex min-h-8 w-full justify-between gap-2 border-t border-rule px-1 text-left phone:min-h-11 ${picked?.id === id ? "bg-pick" : "hover:bg-pick/60"}`}
+                >
+                  <span>{name}</span>
+                  <span className="text-faint">{GEAR_NAMES[spec.kind].name}</span>
+                </button>
+              </li>
+            ))}
+        </ul>
+        <p className="pt-1 text-[12px] leading-snug text-faint">
+          Hoses join ports under Loop. Valves and failures are proved there too: sea by siphon, black where it must not
+          go.
+        </p>
+      </Group>
+      {picked && <GearFields key={picked.id} piece={picked} />}
+      {sumps.length > 0 && (
+        <Group title="Sumps">
+          {sumps.map((figures) => (
+            <p key={figures.sumpId} className="border-t border-rule py-1 text-[13.5px] leading-snug">
+              <span className="font-semibold">{design.gear.find(({ id }) => id === figures.sumpId)?.name}</span>:{" "}
+              {describeSump(figures, units)}.
+            </p>
+          ))}
+        </Group>
+      )}
+      {runs.length > 0 && (
+        <Group title="Hoses as they lie">
+          <ul data-testid="hose-runs" className="text-[13.5px] leading-snug">
+            {runs.map((run) => (
+              <li key={run.lineId} className="border-t border-rule py-1">
+                <span className="font-semibold">{nameOf(run.lineId)}</span>: {describeRun(run, flushL, units)}.
+              </li>
+            ))}
+          </ul>
+        </Group>
+      )}
+      {isBoat && (
+        <Group title="Stability">
+          <NumberField
+            label="Weight as she floats"
+            value={rig.displacementKg}
+            quantity="weight"
+            step={100}
+            clearable
+            onCommit={(value) => set({ kind: "rig" }, ["rig", "displacementKg"], value)}
+          />
+          <NumberField
+            label="GM"
+            help="Metacentre over centre of gravity: from her papers, or a roll test by one who knows."
+            value={rig.gmMm}
+            quantity="length"
+            clearable
+            onCommit={(value) => set({ kind: "rig" }, ["rig", "gmMm"], value)}
+          />
+          {stability ? (
+            describeStability(stability, design, units).map((line) => (
+              <p key={line} className="py-0.5 text-[13.5px] leading-snug">
+                {line}
+              </p>
+            ))
+          ) : (
+            <p className="text-[13px] text-faint">
+              With her weight, what loose water takes is worked out. Trim is not.
+            </p>
+          )}
+        </Group>
+      )}
+      <Group title="Where it may go">
+        <Pick<DischargePlace>
+          label="You are"
+          value={place}
+          names={DISCHARGE_NAMES}
+          order={Object.keys(DISCHARGE_NAMES) as DischargePlace[]}
+          onPick={setPlace}
+        />
+        <p className="text-[13.5px] leading-snug">{DISCHARGE_RULES[place]}</p>
+        <p className="pt-1 text-[12px] leading-snug text-faint">From memory of those rules; the local rule decides.</p>
+      </Group>
+      {HEADS_CAUTIONS.map((caution) => (
+        <p key={caution} className="px-3 py-1 text-[12px] leading-snug text-faint">
+          {caution}
+        </p>
+      ))}
+    </>
+  );
+}

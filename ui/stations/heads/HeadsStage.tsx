@@ -1,0 +1,241 @@
+"use client";
+import { useId, useMemo } from "react";
+import { computeUp, LEVEL } from "@/core/attitude/attitude";
+import type { Design } from "@/core/design/design";
+import { listHoseCourse } from "@/core/fit/lineLegs";
+import { toBlock, toTankBlock } from "@/core/fit/obstacleGaps";
+import type { Vec3 } from "@/core/geometry/vec";
+import { measureOverWater } from "@/core/through/holes";
+import { useWorkbench } from "@/store/useWorkbench";
+import { view as look, tilt } from "@/store/workbench";
+import { formatLength, formatNumber } from "@/words/units";
+import { HaloText } from "../../drawing/HaloText";
+import { Hatches } from "../../drawing/Hatches";
+import { Outline, Paper, Stroke } from "../../drawing/Stroke";
+import { useFrame } from "../../drawing/useFrame";
+import { StageHeader } from "../StageHeader";
+
+/** A vented loop stands so far over the water at least, mm. */
+const LOOP_OVER_MM = 150;
+const PAD = 34;
+
+/** The heads from behind at their true heights, with the water at any heel: pull the heel and watch what goes under. */
+export function HeadsStage() {
+  const design = useWorkbench((state) => state.history!.design);
+  const attitude = useWorkbench((state) => state.attitude);
+  const units = useWorkbench((state) => state.units);
+  const loops = design.gear.filter(({ spec }) => spec.kind === "ventedLoop");
+  const lowest = loops
+    .map((piece) => ({
+      piece,
+      over: measureOverWater(design, { ...piece.atMm, z: piece.atMm.z + piece.sizeMm.z }, attitude),
+    }))
+    .sort((a, b) => (a.over ?? Infinity) - (b.over ?? Infinity))[0];
+  const isBoat = design.rig.waterlineZMm !== null;
+  const heel = attitude.rollDeg;
+  return (
+    <section aria-label="The heads from behind" className="flex min-h-0 flex-1 flex-col bg-sheet">
+      <StageHeader
+        title="Heads"
+        text={
+          !isBoat ? (
+            "From behind, at true heights over the floor."
+          ) : lowest?.over == null ? (
+            "From behind, with the water where she floats. No vented loop yet."
+          ) : (
+            <span className={lowest.over < LOOP_OVER_MM ? "text-signal" : ""}>
+              {lowest.piece.name}: top {formatLength(Math.abs(lowest.over), units)} {lowest.over < 0 ? "under" : "over"}{" "}
+              the water here{lowest.over < LOOP_OVER_MM ? `; ${formatLength(LOOP_OVER_MM, units)} wanted` : ""}.
+            </span>
+          )
+        }
+      />
+      <HeadsDrawing design={design} />
+      {isBoat && (
+        <label className="flex items-center gap-3 border-t border-rule px-3 py-1.5 text-[13.5px]">
+          Heel
+          <input
+            type="range"
+            min={-15}
+            max={15}
+            step={0.5}
+            value={heel}
+            aria-valuetext={
+              heel === 0 ? "upright" : `${formatNumber(Math.abs(heel), 1)}° to ${heel > 0 ? "starboard" : "port"}`
+            }
+            onChange={(event) => tilt({ ...attitude, rollDeg: Number(event.target.value) })}
+            className="flex-1 accent-enamel phone:min-h-11"
+          />
+          <span className="figures w-32 text-right text-[15px]">
+            {heel === 0 ? "upright" : `${formatNumber(Math.abs(heel), 1)}° to ${heel > 0 ? "starboard" : "port"}`}
+          </span>
+        </label>
+      )}
+    </section>
+  );
+}
+
+type Flat = readonly [number, number];
+
+function HeadsDrawing({ design }: { readonly design: Design }) {
+  const attitude = useWorkbench((state) => state.attitude);
+  const units = useWorkbench((state) => state.units);
+  const selection = useWorkbench((state) => state.selection);
+  const frame = useFrame<SVGSVGElement>();
+  const hatch = useId().replace(/[^a-z0-9]/gi, "");
+  const { width, height } = frame.size;
+  const { rig } = design;
+  const waterZ = rig.waterlineZMm;
+  // looked at from behind: port is to the left; the paper stays level and she heels
+  const up = computeUp({ ...LEVEL, rollDeg: attitude.rollDeg });
+  const turn = useMemo(() => {
+    const [sin, cos] = [up.y, up.z];
+    const z0 = waterZ ?? 0;
+    return ({ y, z }: Pick<Vec3, "y" | "z">): Flat => [-(y * cos - (z - z0) * sin), y * sin + (z - z0) * cos];
+  }, [up.y, up.z, waterZ]);
+  const hulls = design.obstacles.filter(({ kind }) => kind === "hull").map(toBlock);
+  const tanks = design.tanks.map((tank) => ({ tank, ...toTankBlock(tank) }));
+  const all: Flat[] = [
+    ...design.gear.flatMap(({ atMm, sizeMm }) => listCorners(atMm, sizeMm.y, sizeMm.z)),
+    ...tanks.flatMap(({ min, max }) => listCorners(min, max.y - min.y, max.z - min.z)),
+    ...hulls.flatMap(({ min, max }) => listCorners(min, max.y - min.y, max.z - min.z)),
+    { y: rig.widthMm / 2, z: 0 },
+    { y: -rig.widthMm / 2, z: 0 },
+  ].map(turn);
+  const reach = Math.max(300, ...all.map(([x]) => Math.abs(x)));
+  const [low, high] = [Math.min(-100, ...all.map(([, z]) => z)), Math.max(200, ...all.map(([, z]) => z))];
+  const k = Math.max(0.01, Math.min((width - 2 * PAD) / (2 * reach), (height - 2 * PAD) / (high - low)));
+  const at = ([x, z]: Flat): Flat => [width / 2 + x * k, height / 2 - (z - (low + high) / 2) * k];
+  const box = (min: Pick<Vec3, "y" | "z">, wide: number, tall: number) =>
+    listCorners(min, wide, tall).map((p) => at(turn(p)));
+  const toText = (points: readonly Flat[]) => points.map(([x, y]) => `${x.toFixed(1)},${y.toFixed(1)}`).join(" ");
+  return (
+    <div className="apart relative min-h-0 flex-1">
+      <svg
+        ref={frame.ref}
+        className="drawing absolute inset-0 size-full"
+        role="group"
+        aria-label="Heads from behind, to scale"
+      >
+        <Paper />
+        <Hatches id={hatch} />
+        {width > 0 && (
+          <>
+            {waterZ !== null && (
+              <>
+                <rect
+                  x={0}
+                  y={at([0, 0])[1]}
+                  width={width}
+                  height={Math.max(0, height - at([0, 0])[1])}
+                  fill="var(--pick)"
+                />
+                <Stroke
+                  points={`0,${at([0, 0])[1].toFixed(1)} ${width},${at([0, 0])[1].toFixed(1)}`}
+                  stroke="var(--water)"
+                  strokeWidth={2}
+                />
+                <HaloText x={8} y={at([0, 0])[1] - 5}>
+                  water
+                </HaloText>
+              </>
+            )}
+            {hulls.map(({ min, max }) => (
+              <Outline
+                key={`${min.x} ${min.y}`}
+                points={toText(box(min, max.y - min.y, max.z - min.z))}
+                fill="var(--rule)"
+                stroke="var(--ink)"
+                strokeWidth={1.4}
+              />
+            ))}
+            <Stroke
+              points={toText([at(turn({ y: rig.widthMm / 2, z: 0 })), at(turn({ y: -rig.widthMm / 2, z: 0 }))])}
+              stroke="var(--ink)"
+              strokeWidth={1.6}
+            />
+            {tanks.map(({ tank, min, max }) => {
+              const corners = box(min, max.y - min.y, max.z - min.z);
+              const [x, y] = corners[3]!;
+              return (
+                <g key={tank.id}>
+                  <Outline
+                    points={toText(corners)}
+                    fill={`url(#${hatch}-${tank.holds})`}
+                    stroke="var(--ink)"
+                    strokeWidth={2}
+                  />
+                  <HaloText x={x + 4} y={y + 14}>
+                    {tank.name}
+                  </HaloText>
+                </g>
+              );
+            })}
+            {design.lines.map((line) =>
+              line.kind === "hose" ? (
+                <Stroke
+                  key={line.id}
+                  points={toText(listHoseCourse(design, line).map((p) => at(turn(p))))}
+                  stroke="var(--ink)"
+                  strokeWidth={Math.max(1.6, Math.min(6, line.pipe.innerMm * k))}
+                  strokeOpacity={0.55}
+                />
+              ) : null,
+            )}
+            {design.gear.map((piece) => {
+              const corners = box(piece.atMm, piece.sizeMm.y, piece.sizeMm.z);
+              const over = measureOverWater(design, { ...piece.atMm, z: piece.atMm.z + piece.sizeMm.z }, attitude);
+              const isLow = piece.spec.kind === "ventedLoop" && over !== null && over < LOOP_OVER_MM;
+              const isUnder = over !== null && over < 0;
+              const isPicked = selection?.kind === "gear" && selection.id === piece.id;
+              const [x, y] = corners[2]!;
+              return (
+                <g key={piece.id}>
+                  <Outline
+                    points={toText(corners)}
+                    fill={isPicked ? "var(--pick)" : "var(--sheet)"}
+                    stroke={isLow ? "var(--signal)" : isUnder ? "var(--water)" : "var(--ink)"}
+                    strokeWidth={isLow ? 3 : 1.8}
+                  />
+                  <a
+                    href={`#${piece.id}`}
+                    aria-label={`${piece.name}${over === null ? "" : `, top ${formatLength(Math.abs(over), units)} ${over < 0 ? "under" : "over"} the water`}`}
+                    onClick={(event) => {
+                      event.preventDefault();
+                      look({ selection: { kind: "gear", id: piece.id } });
+                    }}
+                  >
+                    <rect
+                      x={Math.min(...corners.map(([cx]) => cx)) - 6}
+                      y={y - 8}
+                      width={34}
+                      height={34}
+                      fill="transparent"
+                    />
+                  </a>
+                  {(isPicked || LABELLED.has(piece.spec.kind)) && (
+                    <HaloText x={x + 3} y={y - 4}>
+                      {over !== null && LABELLED.has(piece.spec.kind)
+                        ? `${piece.name}, ${formatLength(Math.round(Math.abs(over)), units)} ${over < 0 ? "under" : "over"}`
+                        : piece.name}
+                    </HaloText>
+                  )}
+                </g>
+              );
+            })}
+          </>
+        )}
+      </svg>
+    </div>
+  );
+}
+
+const LABELLED = new Set(["bowl", "ventedLoop", "skinFitting", "sump", "deckFitting"]);
+
+// Of a box from behind: lower right, lower left, upper left, upper right as y grows to port.
+const listCorners = ({ y, z }: Pick<Vec3, "y" | "z">, wide: number, tall: number): Pick<Vec3, "y" | "z">[] => [
+  { y, z },
+  { y: y + wide, z },
+  { y: y + wide, z: z + tall },
+  { y, z: z + tall },
+];
