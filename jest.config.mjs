@@ -20,6 +20,7 @@ export default {
     "<rootDir>/workers",
     "<rootDir>/ui",
     "<rootDir>/cli",
+    "<rootDir>/files",
     "<rootDir>/tests",
   ],
   setupFiles: ["<rootDir>/tests/seed.ts"],

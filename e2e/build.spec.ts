@@ -1,3 +1,4 @@
+import { readFileSync } from "node:fs";
 import { expect, expectAccessible, openRig, openWorkbench, RIG_NAMES, test } from "./fixtures";
 
 for (const name of RIG_NAMES) {
@@ -101,4 +102,47 @@ test("what was built and the logbook go into the design's file, and come out of 
   await expect(page.getByRole("list", { name: "Done" }).getByRole("checkbox", { name: label })).toBeChecked();
   await page.keyboard.press("9");
   await expect(page.getByRole("list", { name: "Lines of the logbook" }).getByRole("listitem")).toHaveCount(1);
+});
+
+test("the book of the build comes as a PDF with the parts that were chosen; two ends are held together", async ({
+  page,
+}) => {
+  await openWorkbench(page);
+  await page.keyboard.press("8");
+  const book = page.getByRole("group", { name: "Book" });
+  await book.getByText("What is in it").click();
+  await book.getByLabel("Waterway").uncheck();
+  const [file] = await Promise.all([
+    page.waitForEvent("download"),
+    book.getByRole("button", { name: "Book as PDF" }).click(),
+  ]);
+  expect(file.suggestedFilename()).toBe("kranich-book.pdf");
+  const bytes = readFileSync((await file.path())!);
+  expect(bytes.subarray(0, 5).toString()).toBe("%PDF-");
+  expect(bytes.length).toBeGreaterThan(20_000);
+  const joint = page.getByRole("group", { name: "Will it screw together?" });
+  await expect(joint.getByTestId("joint")).toContainText("It starts, turns tight and leaks");
+  await joint.getByLabel("The other").selectOption({ label: "BSP tapered (R)" });
+  await expect(joint.getByTestId("joint")).toContainText("They fit.");
+});
+
+test("a trial is run: what sank says leak or not, it is kept, and what held is ticked in the building", async ({
+  page,
+}) => {
+  await openWorkbench(page);
+  await page.keyboard.press("0");
+  const run = page.getByRole("group", { name: "Run a trial" });
+  await run.getByLabel("Level sank by").fill("12");
+  await page.keyboard.press("Enter");
+  await expect(page.getByTestId("trial-outcome")).toContainText(/It loses \d/);
+  await run.getByRole("button", { name: "Leaks" }).click();
+  await run.getByLabel("Level sank by").fill("0");
+  await page.keyboard.press("Enter");
+  await run.getByRole("button", { name: "Held" }).click();
+  await expect(run.getByRole("list", { name: "Trials that were run" }).getByRole("listitem")).toHaveCount(2);
+  await expect(page.getByRole("group", { name: "Trials before closing up" })).toContainText(/Done on \d{4}-/);
+  await page.reload();
+  await expect(page.locator('[data-phase="ready"]')).toBeVisible();
+  await page.keyboard.press("0");
+  await expect(run.getByRole("list", { name: "Trials that were run" }).getByRole("listitem")).toHaveCount(2);
 });

@@ -40,7 +40,7 @@ export type RigName = keyof typeof RIGS;
 export const RIG_NAMES = Object.keys(RIGS) as RigName[];
 
 /** Every sample and bare rig the designs sheet offers. */
-type Offered = (typeof SAMPLES)[number] | "Lesesaal, furnished" | `${(typeof SAMPLES)[number]}, bare`;
+type Offered = (typeof SAMPLES)[number] | "Lesesaal, furnished" | "Otter, heads" | `${(typeof SAMPLES)[number]}, bare`;
 
 /** Opens the page and waits for the first design. */
 export async function openWorkbench(page: Page): Promise<void> {

@@ -15,8 +15,8 @@ const text = fc
 const stop: fc.Arbitrary<Stop> = fc.record({
   id: fc.nat(999).map((n) => `s${n}`),
   name: text,
-  latDeg: fc.double({ min: -89, max: 89, noNaN: true }).map((v) => Math.round(v * 1e5) / 1e5),
-  lonDeg: fc.double({ min: -179, max: 179, noNaN: true }).map((v) => Math.round(v * 1e5) / 1e5),
+  latDeg: fc.double({ min: -89, max: 89, noNaN: true }).map((v) => Math.round(v * 1e5) / 1e5 || 0),
+  lonDeg: fc.double({ min: -179, max: 179, noNaN: true }).map((v) => Math.round(v * 1e5) / 1e5 || 0),
   arrive: fc.nat(3_000).map((n) => addDays("2024-01-01", n)),
   nights: fc.nat(30),
   has: fc.record({ grey: fc.boolean(), toilet: fc.boolean(), fresh: fc.boolean() }),
@@ -153,7 +153,7 @@ test("a calendar has whole days, whatever zone the machine stands in, each with 
 test("a journey's calendar carries its services and the care that is due", () => {
   const stops = [
     { ...base, arrive: "2026-05-01", nights: 1 },
-    { ...base, id: "b", name: "Weir", arrive: "2026-05-02", nights: 0 },
+    { ...base, id: "b", name: "Weir", arrive: "2026-05-02", nights: 2 },
   ];
   const calendar = writeJourneyCalendar(readDemo("kranich"), [], {
     stops,

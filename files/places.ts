@@ -115,16 +115,15 @@ function readGeoJson(text: string): PlacesOutcome {
 }
 
 function readCsv(text: string): PlacesOutcome {
-  const { data, errors } = Papa.parse<Record<string, string>>(text, {
-    header: true,
-    skipEmptyLines: true,
-    transformHeader: (header) => header.trim().toLowerCase(),
-  });
+  const { data: rows, errors } = Papa.parse<string[]>(text, { skipEmptyLines: true });
   const broken = errors.find(({ type }) => type === "Quotes");
-  // the heading is line 1
-  if (broken)
-    return refuse(`Not readable at line ${(broken.row ?? 0) + 2}, column ${broken.index ?? 0}: ${broken.message}`);
-  if (data[0] && !("name" in data[0])) return refuse('The first line must name the columns, one of them "name".');
+  if (broken) {
+    return refuse(`Not readable at line ${(broken.row ?? 0) + 1}, column ${broken.index ?? 0}: ${broken.message}`);
+  }
+  const [head = [], ...lines] = rows;
+  const columns = head.map((name) => name.trim().toLowerCase());
+  if (!columns.includes("name")) return refuse('The first line must name the columns, one of them "name".');
+  const data = lines.map((line) => Object.fromEntries(columns.map((name, i) => [name, line[i] ?? ""])));
   return {
     ok: true,
     skipped: 0,

@@ -9,7 +9,7 @@ const POLICY = "default-src 'none'; frame-ancestors 'none'";
 const EVERYWHERE = {
   "X-Content-Type-Options": "nosniff",
   "Referrer-Policy": "no-referrer",
-  "Permissions-Policy": "geolocation=(), microphone=(), payment=(), usb=()",
+  "Permissions-Policy": "geolocation=(), microphone=(), payment=(), usb=(), camera=(self)",
   "X-Frame-Options": "DENY",
   "Content-Security-Policy": POLICY,
 };

@@ -12,6 +12,7 @@ export const { dynamic, dynamicParams, revalidate, generateStaticParams, GET } =
   additionalPrecacheEntries: [
     "/",
     "/manifest.webmanifest",
+    "/under",
     "/samples/journey",
     ...SAMPLES.map((name) => `/samples/${name}`),
   ].map((url) => ({

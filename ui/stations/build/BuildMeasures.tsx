@@ -14,6 +14,7 @@ import { Button } from "../../kit/Button";
 import { NumberField } from "../../kit/NumberField";
 import { useRecords } from "../useRecords";
 import { BookFields } from "./BookFields";
+import { HandOver } from "./HandOver";
 import { JointFields } from "./JointFields";
 
 /** What to buy and how it stands, and what to cut from which bar. */
@@ -24,6 +25,7 @@ export function BuildMeasures() {
       <CutList />
       <JointFields />
       <BookFields />
+      <HandOver />
     </>
   );
 }

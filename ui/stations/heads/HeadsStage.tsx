@@ -188,7 +188,7 @@ function HeadsDrawing({ design }: { readonly design: Design }) {
               const isLow = piece.spec.kind === "ventedLoop" && over !== null && over < LOOP_OVER_MM;
               const isUnder = over !== null && over < 0;
               const isPicked = selection?.kind === "gear" && selection.id === piece.id;
-              const [x, y] = corners[2]!;
+              const y = corners[2]![1];
               return (
                 <g key={piece.id}>
                   <Outline
@@ -213,21 +213,56 @@ function HeadsDrawing({ design }: { readonly design: Design }) {
                       fill="transparent"
                     />
                   </a>
-                  {(isPicked || LABELLED.has(piece.spec.kind)) && (
-                    <HaloText x={x + 3} y={y - 4}>
-                      {over !== null && LABELLED.has(piece.spec.kind)
-                        ? `${piece.name}, ${formatLength(Math.round(Math.abs(over)), units)} ${over < 0 ? "under" : "over"}`
-                        : piece.name}
-                    </HaloText>
-                  )}
                 </g>
               );
             })}
+            {spreadLabels(
+              design.gear
+                .filter(
+                  (piece) => LABELLED.has(piece.spec.kind) || (selection?.kind === "gear" && selection.id === piece.id),
+                )
+                .map((piece) => {
+                  const [x, y] = box(piece.atMm, piece.sizeMm.y, piece.sizeMm.z)[2]!;
+                  const over = measureOverWater(design, { ...piece.atMm, z: piece.atMm.z + piece.sizeMm.z }, attitude);
+                  const text =
+                    over === null
+                      ? piece.name
+                      : `${piece.name}, ${formatLength(Math.round(Math.abs(over)), units)} ${over < 0 ? "under" : "over"}`;
+                  return { id: piece.id, x: x + 3, y: y - 4, text };
+                }),
+            ).map(({ id, x, y, text }) => (
+              <HaloText key={id} x={x} y={y}>
+                {text}
+              </HaloText>
+            ))}
           </>
         )}
       </svg>
     </div>
   );
+}
+
+type Label = { readonly id: string; readonly x: number; readonly y: number; readonly text: string };
+
+const LINE_PX = 15;
+const LETTER_PX = 6.2;
+
+// From the top down each label goes below those it would run into.
+function spreadLabels(labels: readonly Label[]): Label[] {
+  const placed: Label[] = [];
+  for (const label of [...labels].sort((a, b) => a.y - b.y)) {
+    let y = label.y;
+    const meets = () =>
+      placed.find(
+        (one) =>
+          Math.abs(one.y - y) < LINE_PX &&
+          label.x < one.x + one.text.length * LETTER_PX &&
+          one.x < label.x + label.text.length * LETTER_PX,
+      );
+    for (let other = meets(); other; other = meets()) y = other.y + LINE_PX;
+    placed.push({ ...label, y });
+  }
+  return placed;
 }
 
 const LABELLED = new Set(["bowl", "ventedLoop", "skinFitting", "sump", "deckFitting"]);

@@ -1,0 +1,88 @@
+import { encode } from "uqr";
+import { splitFrames } from "@/files/frames";
+import { expect, expectAccessible, openWorkbench, test } from "./fixtures";
+
+test("from Build to the phone's page: one card at a time, read large, ticked, undone, kept; keys and thumbs", async ({
+  page,
+}) => {
+  await openWorkbench(page);
+  await page.keyboard.press("8");
+  await page.getByRole("button", { name: "Open on this device" }).click();
+  await expect(page).toHaveURL(/\/under$/);
+  const card = page.getByTestId("under-card");
+  await expect(page.getByRole("heading", { name: "Kranich" })).toBeVisible();
+  await expect(card).toContainText("1 of 10");
+  const first = await card.getByRole("heading").textContent();
+  await page.getByRole("button", { name: "Done", exact: true }).click();
+  await expect(card).toContainText("2 of 10");
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(card.getByRole("heading")).toHaveText(first!);
+  await page.getByRole("button", { name: "Done", exact: true }).click();
+  await page.getByRole("button", { name: "Holes" }).click();
+  await expect(card).toContainText(/44.mm/);
+  await page.keyboard.press("ArrowRight");
+  await expect(card).toContainText("2 of 2");
+  for (const button of await page.getByRole("button").all()) {
+    const box = await button.boundingBox();
+    expect(box!.height).toBeGreaterThanOrEqual(56);
+  }
+  await page.reload();
+  await expect(card).toContainText("1 of 10, done");
+  await expectAccessible(page);
+  // a level without a sensor says what to do
+  await page.getByRole("button", { name: "Level" }).click();
+  await page.getByRole("button", { name: "Use the tilt sensor" }).click();
+  await expect(page.getByRole("region", { name: "Level" })).toContainText(/Waiting for the sensor|no tilt sensor/);
+});
+
+// The camera is another canvas of this page: it shows the codes one after the other, some of them never clearly.
+test("a sheet is handed over by codes in any order, read by a fake camera; a refused camera says what else to do", async ({
+  page,
+}) => {
+  const sheet = {
+    designId: "other",
+    name: "Rig from the desk",
+    cards: Array.from({ length: 12 }, (_, i) => ({
+      id: `steps:${i}`,
+      group: "steps",
+      title: `Step ${i + 1} ${"of the work ".repeat(8)}${i * 7919}`,
+      figures: [],
+      text: `${i * 104729}`,
+      slopeMmPerM: null,
+    })),
+  };
+  const frames = splitFrames(JSON.stringify(sheet));
+  expect(frames.length).toBeGreaterThan(1);
+  const codes = [...frames].reverse().map((frame) => encode(frame, { border: 4 }).data);
+  await page.addInitScript((drawn: boolean[][][]) => {
+    const canvas = document.createElement("canvas");
+    canvas.width = canvas.height = 480;
+    const context = canvas.getContext("2d")!;
+    let at = 0;
+    const draw = () => {
+      const code = drawn[at % drawn.length]!;
+      const dot = Math.floor(480 / code.length);
+      context.fillStyle = "#fff";
+      context.fillRect(0, 0, 480, 480);
+      context.fillStyle = "#000";
+      for (const [y, row] of code.entries())
+        for (const [x, dark] of row.entries()) if (dark) context.fillRect(x * dot, y * dot, dot, dot);
+      // three in ten are covered by a thumb
+      if (at % 10 < 3) context.fillRect(0, 0, 480, 300);
+      at += 1;
+    };
+    draw();
+    setInterval(draw, 300);
+    navigator.mediaDevices.getUserMedia = () =>
+      (window as unknown as { refuse?: boolean }).refuse
+        ? Promise.reject(new Error("no"))
+        : Promise.resolve(canvas.captureStream(10));
+  }, codes);
+  await page.goto("/under");
+  await page.getByRole("button", { name: "Read codes" }).click();
+  await expect(page.getByRole("heading", { name: "Rig from the desk" })).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByTestId("under-card")).toContainText("1 of 12");
+  await page.evaluate(() => Object.assign(window, { refuse: true }));
+  await page.getByRole("button", { name: "Read codes" }).click();
+  await expect(page.getByRole("alert").filter({ hasText: "camera was refused" })).toBeVisible();
+});

@@ -1,0 +1,71 @@
+import fc from "fast-check";
+import jsQR from "jsqr";
+import { encode } from "uqr";
+import { evaluate } from "@/core/evaluate/evaluate";
+import { DEMO_NAMES, FURNISHED, readDemo } from "@/tests/demoRigs";
+import { writeUnderCards } from "@/words/underCards";
+import { type Gathered, gatherFrame, joinFrames, splitFrames } from "./frames";
+
+test("any text comes back from its frames, in any order, with three in ten lost and shown again", () => {
+  fc.assert(
+    fc.property(fc.string({ maxLength: 6_000, unit: "grapheme" }), fc.infiniteStream(fc.nat(9)), (text, chance) => {
+      const frames = splitFrames(text);
+      let gathered: Gathered | null = null;
+      for (let round = 0; round < 60; round++) {
+        for (const frame of [...frames].reverse()) {
+          // three in ten are not read
+          if (chance.next().value < 3) continue;
+          gathered = gatherFrame(gathered, frame);
+        }
+        if (gathered && joinFrames(gathered).ok) break;
+      }
+      expect(gathered && joinFrames(gathered)).toEqual({ ok: true, text });
+    }),
+    { numRuns: 60 },
+  );
+});
+
+test("half a sequence says how much is missing; a frame read wrongly does not pass; another sequence begins anew", () => {
+  const frames = splitFrames("x".repeat(10) + Array.from({ length: 3_000 }, (_, i) => String(i * 7919)).join(""));
+  expect(frames.length).toBeGreaterThan(3);
+  const half = frames.slice(0, 2).reduce<Gathered | null>(gatherFrame, null)!;
+  expect(joinFrames(half)).toEqual({ ok: false, missing: frames.length - 2 });
+  const spoilt = frames.map((frame, i) => (i === 1 ? `${frame.slice(0, -4)}AAAA` : frame));
+  expect(joinFrames(spoilt.reduce<Gathered | null>(gatherFrame, null)!)).toEqual({ ok: false, missing: 0 });
+  expect(gatherFrame(half, splitFrames("other")[0]!)!.count).toBe(1);
+  expect(gatherFrame(half, "hello")).toBe(half);
+  expect(gatherFrame(null, "SL1|zz|1|1|x")).toBeNull();
+});
+
+test("whatever comes in, joining never throws", () => {
+  fc.assert(
+    fc.property(fc.string(), fc.nat(3), fc.nat(3), (data, index, count) => {
+      const gathered = gatherFrame(null, `SL1|0badf00d|${index}|${count}|${data}`);
+      if (gathered) expect(joinFrames(gathered).ok).toBe(false);
+    }),
+  );
+});
+
+// Drawn by one general library and read by another, as a camera sees it: black and white dots.
+test("every frame of a rig's sheet is a code that a general reader reads", () => {
+  for (const name of [...DEMO_NAMES, FURNISHED] as const) {
+    const design = readDemo(name);
+    const frames = splitFrames(JSON.stringify(writeUnderCards(design, evaluate(design), "metric")));
+    expect(frames.length).toBeLessThan(20);
+    for (const frame of frames.slice(0, 3)) expect(readCode(frame)).toBe(frame);
+  }
+});
+
+function readCode(text: string): string | undefined {
+  const { data, size } = encode(text, { border: 4 });
+  const dot = 4;
+  const side = size * dot;
+  const pixels = new Uint8ClampedArray(side * side * 4);
+  for (let y = 0; y < side; y++)
+    for (let x = 0; x < side; x++)
+      pixels.set(
+        [...new Array(3).fill(data[Math.floor(y / dot)]![Math.floor(x / dot)] ? 0 : 255), 255],
+        (y * side + x) * 4,
+      );
+  return jsQR(pixels, side, side)?.data;
+}

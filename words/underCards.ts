@@ -1,0 +1,84 @@
+import { listSteps, orderSteps } from "@/core/build/steps";
+import type { Design } from "@/core/design/design";
+import type { Evaluation } from "@/core/evaluate/evaluation";
+import { listDrainDown } from "@/core/frost/drainDown";
+import { listHoles } from "@/core/through/holes";
+import { describeStep, STEP_WORDS } from "./build";
+import { sayBeforeDrilling } from "./cautions";
+import { describeDrainDown } from "./frost";
+import { describeHole, describeSaw, describeSize } from "./holes";
+import { describePipe } from "./parts";
+import { formatLength, formatQuantity, type Units } from "./units";
+
+export const UNDER_GROUPS = ["steps", "holes", "legs", "frost"] as const;
+export type UnderGroup = (typeof UNDER_GROUPS)[number];
+
+/** One thing at a time for a phone under the floor: written out here, so that the phone's page works nothing out. */
+export type UnderCard = {
+  readonly id: string;
+  readonly group: UnderGroup;
+  readonly title: string;
+  /** Large figures with what they are. */
+  readonly figures: readonly (readonly [string, string])[];
+  readonly text: string;
+  /** The fall a pipe should have, mm/m, for the level; null where there is none. */
+  readonly slopeMmPerM: number | null;
+};
+
+/** A design's cards and what it is called. */
+export type UnderSheet = { readonly designId: string; readonly name: string; readonly cards: readonly UnderCard[] };
+
+const card = (group: UnderGroup, key: string, given: Pick<UnderCard, "title"> & Partial<UnderCard>): UnderCard => ({
+  figures: [],
+  text: "",
+  slopeMmPerM: null,
+  ...given,
+  id: `${group}:${key}`,
+  group,
+});
+
+/** Steps, holes, legs of drains and the drain-down of a design as cards, in the order they are worked. */
+export function writeUnderCards(design: Design, evaluation: Evaluation, units: Units): UnderSheet {
+  const length = (mm: number) => formatLength(mm, units);
+  const order = orderSteps(listSteps(design, evaluation));
+  const steps = (order.ok ? order.steps : []).map((step) => {
+    const { tools, caution } = STEP_WORDS[step.kind];
+    const text = `With ${tools}.${caution ? ` ${caution}` : ""}`;
+    return card("steps", step.id, { title: describeStep(step, design), text });
+  });
+  const holes = listHoles(design, evaluation).map((hole, i) => {
+    const [face] = hole.facesMm;
+    return card("holes", hole.id, {
+      title: `H${i + 1}: ${describeHole(hole, design)}`,
+      figures: [
+        ["size", describeSize(hole, units)],
+        ["from the rear edge", length(face.x)],
+        [face.y >= 0 ? "left of the middle" : "right of the middle", length(Math.abs(face.y))],
+      ],
+      text: `${describeSaw(hole.saw)}, from ${hole.drillFrom}. ${sayBeforeDrilling(design.rig.kind)}`,
+    });
+  });
+  const legs = evaluation.drains.flatMap(({ lineId, legs: all, ownLegs }) => {
+    const line = design.lines.find(({ id }) => id === lineId);
+    return all.slice(0, ownLegs).map((leg) => {
+      const fall = leg.from.z - leg.to.z;
+      const slope = leg.planLengthMm > 0 ? (fall / leg.planLengthMm) * 1000 : null;
+      return card("legs", `${lineId}-${leg.index}`, {
+        title: `${line?.name ?? lineId}, leg ${leg.index + 1}`,
+        figures: [
+          ["middle to middle", length(leg.lengthMm)],
+          ["falls", length(fall)],
+          ...(leg.kind === "run" && slope !== null
+            ? ([["slope", formatQuantity(slope, "slope", units)]] as const)
+            : []),
+        ],
+        text: `${describePipe(leg.pipe, units)}. Clip it so that it cannot sag.`,
+        slopeMmPerM: leg.kind === "run" ? slope : null,
+      });
+    });
+  });
+  const frost = listDrainDown(design, evaluation).map((step, i) =>
+    card("frost", String(i), { title: describeDrainDown(step, design, units) }),
+  );
+  return { designId: design.id, name: design.name, cards: [...steps, ...holes, ...legs, ...frost] };
+}
