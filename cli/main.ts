@@ -12,6 +12,7 @@ import { proposeRemedies } from "@/core/remedies/proposeRemedies";
 import { toDate, toDays } from "@/core/road/civil";
 import { listWorkings } from "@/core/workings/listWorkings";
 import { writeJourneyCalendar } from "@/files/journeyCalendar";
+import { writeLogCsv } from "@/files/logCsv";
 import { describeFault } from "@/words/faults";
 import { exportBook } from "./book";
 import { type DaysOptions, printDays, reportDays, USUAL_DAYS } from "./days";
@@ -21,7 +22,7 @@ import type { CliOutcome } from "./outcome";
 import { printPlan, readStops, reportPlan } from "./plan";
 import { reportDesign } from "./report";
 import { sum } from "./sum";
-import { exportLog, exportTable } from "./tables";
+import { exportTable } from "./tables";
 
 const USAGE = `schleuse check FILE [--json] [--imperial] [--pitch DEG] [--roll DEG]   findings of a design
 schleuse days FILE [--days N] [--journeys N] [--seed N] [--standing ID|worst] [--json] [--imperial] [--pitch DEG] [--roll DEG]
@@ -190,7 +191,7 @@ function log(args: readonly string[], readFile: (path: string) => string, writeF
   if (as.value !== "csv") return fail("--as takes one of: csv, ics.");
   if (records.log.length === 0)
     return fail("There is no logbook in this file. Save it from Road, with what was written.");
-  return writeOut(to.value, writeFile, () => exportLog(design, records.log));
+  return writeOut(to.value, writeFile, () => writeLogCsv(design, records.log));
 }
 
 const NO_DAY = "--from takes a day as 2026-05-01.";

@@ -3,30 +3,13 @@ import { listCuts } from "@/core/build/cuts";
 import { listSteps, orderSteps } from "@/core/build/steps";
 import type { Design } from "@/core/design/design";
 import { evaluate } from "@/core/evaluate/evaluate";
-import type { LogEntry } from "@/core/record/record";
 import { describeStep, listGoods, STEP_WORDS } from "@/words/build";
 import { describePipe } from "@/words/parts";
-import { LOG_NAMES } from "@/words/road";
-import { describeStore } from "@/words/stores";
 import type { Units } from "@/words/units";
 
 /** What to buy, cut or do, as CSV; what a spreadsheet would take for a formula is neutralised. */
 export function exportTable(design: Design, kind: "parts" | "cuts" | "steps", units: Units): string {
-  return `${Papa.unparse(listRows(design, kind, units), { escapeFormulae: true })}\n`;
-}
-
-/** The logbook, a line a row. */
-export function exportLog(design: Design, entries: readonly LogEntry[]): string {
-  const rows = entries.map(
-    ({ at, kind, storeId, amount, note }): Row => ({
-      at,
-      what: LOG_NAMES[kind],
-      of: storeId === null ? "" : describeStore(storeId, design),
-      litres: amount ?? "",
-      note,
-    }),
-  );
-  return `${Papa.unparse(rows, { escapeFormulae: true })}\n`;
+  return `${Papa.unparse(listRows(design, kind, units), { escapeFormulae: true })}\r\n`;
 }
 
 type Row = Record<string, string | number>;

@@ -115,7 +115,7 @@ function readGeoJson(text: string): PlacesOutcome {
 }
 
 function readCsv(text: string): PlacesOutcome {
-  const { data: rows, errors } = Papa.parse<string[]>(text, { skipEmptyLines: true });
+  const { data: rows, errors } = Papa.parse<string[]>(text.replace(/\r\n?/g, "\n"), { skipEmptyLines: true });
   const broken = errors.find(({ type }) => type === "Quotes");
   if (broken) {
     return refuse(`Not readable at line ${(broken.row ?? 0) + 1}, column ${broken.index ?? 0}: ${broken.message}`);
@@ -168,7 +168,7 @@ const toRow = ({ name, latDeg, lonDeg, arrive, nights, has, cost, note }: Stop) 
 
 /** Stops as CSV; what a spreadsheet would take for a formula is neutralised. */
 export const writeStopsCsv = (stops: readonly Stop[]): string =>
-  `${Papa.unparse(stops.map(toRow), { escapeFormulae: true })}\n`;
+  `${Papa.unparse(stops.map(toRow), { escapeFormulae: true })}\r\n`;
 
 /** Stops with a place as GeoJSON (RFC 7946). */
 export const writeStopsGeoJson = (stops: readonly Stop[]): string =>

@@ -13,6 +13,7 @@ import { Button } from "../../kit/Button";
 import { thisMinute } from "../now";
 import { StageHeader } from "../StageHeader";
 import { useRecords } from "../useRecords";
+import { DevicePanel } from "./DevicePanel";
 
 /** How every tank stands now by the book, with its band, and one press to write down what was done. */
 export function NowStage({ choice }: { readonly choice: ReactNode }) {
@@ -54,6 +55,7 @@ export function NowStage({ choice }: { readonly choice: ReactNode }) {
         {levels.map((level) => (
           <StoreNow key={level.storeId} level={level} name={describeStore(level.storeId, design)} />
         ))}
+        {levels.length > 0 && <DevicePanel levels={levels} />}
         {levels.length === 0 && (
           <p className="py-4">No tank and no canister yet: there is nothing to keep a book of.</p>
         )}

@@ -1,9 +1,10 @@
 "use client";
-import { Download, Trash2 } from "lucide-react";
-import { useMemo, useState } from "react";
-import { LOG_KINDS, type LogKind } from "@/core/record/record";
+import { Download, Pencil, Trash2, Upload } from "lucide-react";
+import { useMemo, useRef, useState } from "react";
+import { LOG_KINDS, type LogEntry, type LogKind } from "@/core/record/record";
 import { records } from "@/store/records";
 import { useWorkbench } from "@/store/useWorkbench";
+import { tell } from "@/store/workbench";
 import { describeEntry, LOG_NAMES, WITH_STORE } from "@/words/road";
 import { describeStore } from "@/words/stores";
 import { parsePlain } from "@/words/units";
@@ -99,6 +100,10 @@ function Book() {
   const design = useWorkbench((state) => state.history!.design);
   const units = useWorkbench((state) => state.units);
   const log = useRecords((state) => state.log);
+  const stores = useWorkbench((state) => state.evaluation!.balance.stores);
+  const input = useRef<HTMLInputElement>(null);
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const [editing, setEditing] = useState<string | null>(null);
   const [query, setQuery] = useState("");
   const rows = useMemo(() => {
     const wanted = query.trim().toLowerCase();
@@ -113,27 +118,55 @@ function Book() {
     return found;
   }, [log, query, design, units]);
   const download = async () => {
-    const { handOutCsv } = await import("../../kit/writeCsv");
-    handOutCsv(
-      `${design.id}-log.csv`,
-      log.map(({ at, kind, storeId, amount, note }) => ({
-        at,
-        what: LOG_NAMES[kind],
-        of: storeId === null ? "" : describeStore(storeId, design),
-        litres: amount ?? "",
-        note,
-      })),
+    const [{ writeLogCsv }, { handOut }] = await Promise.all([import("@/files/logCsv"), import("../../kit/handOut")]);
+    handOut(`${design.id}-log.csv`, writeLogCsv(design, log), "text/csv");
+  };
+  const readIn = async (file: File) => {
+    const { readLogCsv } = await import("@/files/logCsv");
+    const outcome = readLogCsv(
+      await file.text(),
+      new Map(stores.map(({ store: { id } }) => [id, describeStore(id, design)])),
     );
+    if (!outcome.ok) return setRefusal(`${file.name}: ${outcome.sentence}`);
+    const stamp = Date.now().toString(36);
+    for (const [i, entry] of outcome.entries.entries())
+      await records.addEntry({ id: `c${stamp}${i.toString(36)}`, ...entry });
+    const [first] = outcome.skipped;
+    setRefusal(first ? `${outcome.skipped.length} left out, the first at ${first}.` : null);
+    tell(`${outcome.entries.length} lines read.`);
   };
   return (
     <Group
       title={`Logbook, ${log.length} ${log.length === 1 ? "line" : "lines"}`}
       aside={
-        <Button onClick={() => void download()} disabled={log.length === 0}>
-          <Download size={13} aria-hidden /> CSV
-        </Button>
+        <span className="flex gap-1">
+          <Button onClick={() => input.current?.click()}>
+            <Upload size={13} aria-hidden /> Read CSV
+          </Button>
+          <Button onClick={() => void download()} disabled={log.length === 0}>
+            <Download size={13} aria-hidden /> CSV
+          </Button>
+        </span>
       }
     >
+      <input
+        ref={input}
+        type="file"
+        aria-label="Logbook as CSV"
+        accept=".csv"
+        className="sr-only"
+        tabIndex={-1}
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          event.target.value = "";
+          if (file) void readIn(file).catch(() => setRefusal("That file could not be read."));
+        }}
+      />
+      {refusal && (
+        <p role="alert" className="pb-1 text-[12.5px] text-signal">
+          {refusal}
+        </p>
+      )}
       <input
         type="search"
         aria-label="Search the logbook"
@@ -149,16 +182,77 @@ function Book() {
       ) : (
         <ul aria-label="Lines of the logbook">
           {rows.map(({ id, at, text }) => (
-            <li key={id} className="flex items-baseline gap-2 border-t border-rule py-1 text-[13px]">
+            <li key={id} className="flex flex-wrap items-baseline gap-x-2 border-t border-rule py-1 text-[13px]">
               <span className="figures shrink-0 text-[14px] text-faint">{at.replace("T", " ")}</span>
               <span className="flex-1">{text}</span>
+              <Button
+                look="bare"
+                aria-label={`Change: ${text}`}
+                aria-expanded={editing === id}
+                onClick={() => setEditing(editing === id ? null : id)}
+              >
+                <Pencil size={13} aria-hidden />
+              </Button>
               <Button look="bare" aria-label={`Take out: ${text}`} onClick={() => void records.removeEntry(id)}>
                 <Trash2 size={13} aria-hidden />
               </Button>
+              {editing === id && (
+                <EntryFields entry={log.find((one) => one.id === id)!} onDone={() => setEditing(null)} />
+              )}
             </li>
           ))}
         </ul>
       )}
     </Group>
+  );
+}
+
+// One line put right; what it said before comes back with Undo.
+function EntryFields({ entry, onDone }: { readonly entry: LogEntry; readonly onDone: () => void }) {
+  const [at, setAt] = useState(entry.at);
+  const [amount, setAmount] = useState(entry.amount === null ? "" : String(entry.amount));
+  const [note, setNote] = useState(entry.note);
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const keep = () => {
+    const read = amount.trim() === "" ? null : parsePlain(amount);
+    if (read && (!read.ok || read.value < 0 || read.value > 5_000))
+      return setRefusal("A figure from 0 to 5,000, or none.");
+    if (!/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/.test(at)) return setRefusal("A day and a time.");
+    records
+      .changeEntry({ ...entry, at, amount: read?.ok ? read.value : null, note: note.slice(0, 400) })
+      .then(() => tell("Put right.", { action: { label: "Undo", run: () => void records.changeEntry(entry) } }))
+      .catch(() => tell("That could not be kept in this browser.", { tone: "warning" }));
+    onDone();
+  };
+  const field = "min-h-8 border-b border-edge bg-sheet px-2 text-[14px] phone:min-h-11";
+  return (
+    <div className="flex w-full flex-wrap items-center gap-1.5 py-1 pl-2">
+      <input
+        type="datetime-local"
+        aria-label="When"
+        value={at}
+        onChange={(event) => setAt(event.target.value)}
+        className={field}
+      />
+      <input
+        aria-label="Litres"
+        inputMode="decimal"
+        value={amount}
+        onChange={(event) => setAmount(event.target.value)}
+        className={`${field} figures w-20 text-right`}
+      />
+      <input
+        aria-label="Note of the line"
+        value={note}
+        onChange={(event) => setNote(event.target.value)}
+        className={`${field} min-w-32 flex-1`}
+      />
+      <Button onClick={keep}>Keep</Button>
+      {refusal && (
+        <p role="alert" className="text-[12.5px] text-signal">
+          {refusal}
+        </p>
+      )}
+    </div>
   );
 }

@@ -1,0 +1,160 @@
+"use client";
+import { useEffect, useRef, useState } from "react";
+import { computeOutletFlow } from "@/core/air/dumping";
+import { type DeviceReport, SCENARIOS, type Scenario } from "@/core/devices/device";
+import type { NowLevel } from "@/core/road/levels";
+import { useWorkbench } from "@/store/useWorkbench";
+import { describeReport, SCENARIO_NAMES } from "@/words/devices";
+import { describeStore } from "@/words/stores";
+import { formatQuantity } from "@/words/units";
+import { Group } from "../../fields/Group";
+import { Button } from "../../kit/Button";
+import { Pick } from "../../kit/Pick";
+
+/** Simulated senders, flow meter, tilt, heater and dump valve, live beside what the book says; marked as simulated throughout. */
+export function DevicePanel({ levels }: { readonly levels: readonly NowLevel[] }) {
+  const design = useWorkbench((state) => state.history!.design);
+  const units = useWorkbench((state) => state.units);
+  const [scenario, setScenario] = useState<Scenario>("week");
+  const [isOn, setOn] = useState(false);
+  const [report, setReport] = useState<DeviceReport | null>(null);
+  const [failed, setFailed] = useState(false);
+  const query = levels
+    .filter(({ roomL }) => roomL > 0)
+    .map(({ storeId, roomL, litres, perDayL, holds }) => {
+      const perDay = holds === "fresh" ? -perDayL : perDayL;
+      return `store=${storeId}:${roomL.toFixed(2)}:${litres.toFixed(2)}:${perDay.toFixed(2)}`;
+    })
+    .join("&");
+  const asked = useRef(query);
+  useEffect(() => {
+    if (!isOn) return;
+    setFailed(false);
+    const source = new EventSource(`/devices?scenario=${scenario}&${asked.current}`);
+    source.onmessage = ({ data }) => setReport(JSON.parse(data) as DeviceReport);
+    source.onerror = () => {
+      source.close();
+      setFailed(true);
+    };
+    return () => source.close();
+  }, [isOn, scenario]);
+  return (
+    <Group title="Devices, simulated">
+      <p className="text-[12.5px] leading-snug text-faint">
+        Stand-ins for senders, meter, tilt, heater and valve: no real device is read. A gateway would answer at the same
+        address.
+      </p>
+      <Pick<Scenario> label="Play" value={scenario} names={SCENARIO_NAMES} order={SCENARIOS} onPick={setScenario} />
+      <Button
+        aria-pressed={isOn}
+        onClick={() => {
+          asked.current = query;
+          setReport(null);
+          setOn(!isOn);
+        }}
+      >
+        {isOn ? "Stop" : "Run it live"}
+      </Button>
+      {failed && (
+        <p role="alert" className="pt-1 text-[13px] text-signal">
+          No device answers: they live on the server, and there is none without a network.
+        </p>
+      )}
+      {isOn && report && (
+        <div data-testid="devices" className="pt-1 text-[13.5px] leading-snug">
+          {describeReport(report, units).map((line) => (
+            <p key={line.split(":")[0]}>{line}</p>
+          ))}
+          {levels.map(({ storeId, litres }) => {
+            const sensed = report.levelsL[storeId];
+            if (sensed === undefined) return null;
+            return (
+              <p key={storeId}>
+                {describeStore(storeId, design)}: sender {formatQuantity(sensed, "volume", units)}, by the book{" "}
+                {formatQuantity(litres, "volume", units)}
+              </p>
+            );
+          })}
+        </div>
+      )}
+      <DumpValve litres={levels.find(({ holds }) => holds !== "fresh")?.litres ?? 0} />
+    </Group>
+  );
+}
+
+const TICK_MS = 100;
+const OUTLET_M = 0.038;
+const HEAD_M = 0.1;
+
+// Opens only while it is held, and only over a dump place: a dead man's switch.
+function DumpValve({ litres }: { readonly litres: number }) {
+  const units = useWorkbench((state) => state.units);
+  const [isOver, setOver] = useState(false);
+  const [isHeld, setHeld] = useState(false);
+  const [leftL, setLeft] = useState<number | null>(null);
+  useEffect(() => {
+    if (!isHeld) return;
+    const perTick = computeOutletFlow(HEAD_M, OUTLET_M) * 1_000 * (TICK_MS / 1_000);
+    const timer = setInterval(() => setLeft((now) => Math.max(0, (now ?? litres) - perTick)), TICK_MS);
+    const stop = () => setHeld(false);
+    window.addEventListener("blur", stop);
+    return () => {
+      clearInterval(timer);
+      window.removeEventListener("blur", stop);
+    };
+  }, [isHeld, litres]);
+  const now = leftL ?? litres;
+  return (
+    <div className="mt-2 border-t border-rule pt-2">
+      <svg
+        viewBox="0 0 300 90"
+        className="w-full bg-sheet"
+        role="img"
+        aria-label={`Camera, simulated: the hose is ${isOver ? "over" : "beside"} the drain; valve ${isHeld ? "open" : "shut"}`}
+      >
+        <path d="M0 70H300" stroke="var(--ink)" strokeWidth={2} />
+        <path d="M150 70v14h60v-14" fill="none" stroke="var(--ink)" strokeWidth={3} />
+        <path
+          d={isOver ? "M40 10C120 14 175 20 180 58" : "M40 10C70 20 80 40 84 62"}
+          fill="none"
+          stroke="var(--faint)"
+          strokeWidth={12}
+          strokeLinecap="round"
+        />
+        {isHeld && <path d="M180 60v18" stroke="var(--water)" strokeWidth={6} strokeDasharray="5 4" />}
+        <text x={8} y={86} fontSize={11} style={{ fill: "var(--faint)" }}>
+          camera, simulated
+        </text>
+      </svg>
+      <label className="flex min-h-9 items-center gap-2 text-[13.5px] phone:min-h-14">
+        <input
+          type="checkbox"
+          checked={isOver}
+          onChange={(event) => {
+            setOver(event.target.checked);
+            setHeld(false);
+          }}
+          className="size-5 accent-enamel"
+        />
+        The hose is over a dump place, and I see it
+      </label>
+      <Button
+        look="plate"
+        disabled={!isOver}
+        className="w-full select-none phone:min-h-14"
+        onPointerDown={() => setHeld(isOver)}
+        onPointerUp={() => setHeld(false)}
+        onPointerLeave={() => setHeld(false)}
+        onPointerCancel={() => setHeld(false)}
+        onKeyDown={(event) => event.key === " " && setHeld(isOver)}
+        onKeyUp={() => setHeld(false)}
+        onBlur={() => setHeld(false)}
+      >
+        {isHeld ? "Open while you hold" : "Hold to open the dump valve"}
+      </Button>
+      <p className="pt-1 text-[12.5px] text-faint" data-testid="valve">
+        Simulated: {isHeld ? "open" : "shut"}, {formatQuantity(now, "volume", units)} in the tank. Let go and it shuts.
+      </p>
+    </div>
+  );
+}
