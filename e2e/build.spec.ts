@@ -146,3 +146,22 @@ test("a trial is run: what sank says leak or not, it is kept, and what held is t
   await page.keyboard.press("0");
   await expect(run.getByRole("list", { name: "Trials that were run" }).getByRole("listitem")).toHaveCount(2);
 });
+
+test("measured as built: a bend that came lower takes the fall, says so at once, and is there after a reload", async ({
+  page,
+}) => {
+  await openWorkbench(page);
+  await page.keyboard.press("8");
+  const built = page.getByRole("group", { name: "Measured as built" });
+  await built.getByLabel("Part").selectOption({ label: "Sink drain, bend 2" });
+  await built.getByLabel("Lower than drawn").fill("40");
+  await page.keyboard.press("Enter");
+  await expect(page.getByTestId("as-built")).toContainText(/24\.9.mm in hand at the worst as drawn, −\d/);
+  await expect(page.getByTestId("as-built")).toContainText("runs backwards");
+  await page.reload();
+  await expect(page.locator('[data-phase="ready"]')).toBeVisible();
+  await page.keyboard.press("8");
+  await expect(page.getByTestId("as-built")).toContainText("runs backwards");
+  await page.getByRole("button", { name: /^Forget what was measured/ }).click();
+  await expect(page.getByTestId("as-built")).toHaveCount(0);
+});

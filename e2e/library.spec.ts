@@ -185,7 +185,7 @@ test("the palette finds a command by its name", async ({ page }) => {
   await expect(page.getByTestId("attitude")).not.toHaveText("Standing level");
   for (const [word, answer] of [
     ["help", "Keyboard shortcuts"],
-    ["toilet", "black water"],
+    ["toilet", "hang a black tank"],
     ["delete", "Designs: open, duplicate, rename, delete"],
   ] as const) {
     await page.keyboard.press("Control+k");

@@ -67,3 +67,42 @@ test("Lesesaal, furnished: the way round before frost is walked step by step; ca
   await walk.getByRole("button", { name: "Close" }).click();
   await expectAccessible(page);
 });
+
+test("a line of the book is put right and taken back; a CSV is read with what does not fit told; devices run live, marked as simulated", async ({
+  page,
+}) => {
+  await openWorkbench(page);
+  await page.keyboard.press("9");
+  const lines = page.getByRole("list", { name: "Lines of the logbook" }).getByRole("listitem");
+  await page.getByLabel("Logbook as CSV").setInputFiles({
+    name: "log.csv",
+    mimeType: "text/csv",
+    buffer: Buffer.from(
+      "at,what,of,litres\n2026-05-01 09:00,Dumped,Grey tank,\n2026-99-01,Dumped,,\n2026-05-02 09:00,Read,Grey tank,20\n",
+    ),
+  });
+  await expect(lines).toHaveCount(2);
+  await expect(page.getByRole("alert").filter({ hasText: "1 left out, the first at line 3" })).toBeVisible();
+  await lines
+    .first()
+    .getByRole("button", { name: /^Change/ })
+    .click();
+  await lines.first().getByLabel("Litres").fill("21");
+  await lines.first().getByRole("button", { name: "Keep" }).click();
+  await expect(lines.first()).toContainText(/21.0.L/);
+  await page.getByRole("button", { name: "Undo", exact: true }).last().click();
+  await expect(lines.first()).toContainText(/20.0.L/);
+  const devices = page.getByRole("group", { name: "Devices, simulated" });
+  await devices.getByRole("button", { name: "Run it live" }).click();
+  await expect(page.getByTestId("devices")).toContainText(/Grey tank: sender .*by the book/);
+  // a dead man's switch: nothing opens before it was said that the hose is over a dump, and letting go shuts
+  const hold = devices.getByRole("button", { name: /open the dump valve/ });
+  await expect(hold).toBeDisabled();
+  await devices.getByLabel("The hose is over a dump place, and I see it").check();
+  await hold.hover();
+  await page.mouse.down();
+  await expect(page.getByTestId("valve")).toContainText("Simulated: open");
+  await page.mouse.up();
+  await expect(page.getByTestId("valve")).toContainText("Simulated: shut");
+  await devices.getByRole("button", { name: "Stop" }).click();
+});

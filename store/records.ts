@@ -1,4 +1,5 @@
 import { createStore, type StoreApi } from "zustand/vanilla";
+import { toMeasuredKey } from "@/core/build/asBuilt";
 import type { Records } from "@/core/record/file";
 import { EMPTY_JOURNEY, type Journey, journey as journeySchema } from "@/core/record/journey";
 import {
@@ -7,6 +8,7 @@ import {
   EMPTY_BUILD,
   type LogEntry,
   logEntry,
+  type MeasuredPart,
   type PartState,
   type TrialRun,
 } from "@/core/record/record";
@@ -29,6 +31,8 @@ export type RecordsStore = {
   readonly open: (designId: string) => Promise<void>;
   readonly tickStep: (stepId: string, on: string | null) => Promise<void>;
   readonly setPart: (name: string, state: PartState) => Promise<void>;
+  /** Notes where a part came to sit; null forgets it. */
+  readonly setMeasured: (key: string, measured: MeasuredPart | null) => Promise<void>;
   readonly addTrial: (trial: TrialRun) => Promise<void>;
   readonly setJourney: (journey: Journey) => Promise<void>;
   /** Puts a line of the book in place of the one with its id. */
@@ -102,6 +106,11 @@ export function createRecords(openStore: () => Promise<Database> = () => openDat
       return keepBuild({ ...build, done: on === null ? others : [...others, { stepId, on }] });
     },
     setJourney: (journey) => keep({ journey }),
+    setMeasured: (key, given) => {
+      const { build } = store.getState();
+      const others = (build.measured ?? []).filter(({ part }) => toMeasuredKey(part) !== key);
+      return keepBuild({ ...build, measured: given === null ? others : [...others, given] });
+    },
     addTrial: (trial) => {
       const { build } = store.getState();
       return keepBuild({ ...build, trials: [...(build.trials ?? []), trial] });

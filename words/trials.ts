@@ -7,6 +7,10 @@ export const SYMPTOM_NAMES: Readonly<Record<Symptom, string>> = {
   pumpRuns: "The pump starts though no tap is open",
   smell: "It smells",
   gurgles: "It gurgles when the tank is dumped",
+  slowDrain: "It drains slowly",
+  comesUp: "The tank comes up in a tray or sink",
+  gaugeStuck: "The gauge is stuck",
+  spits: "The breather spits",
 };
 
 const SUSPECTS: Readonly<Record<SuspectKind, (part: string) => string>> = {
@@ -18,6 +22,11 @@ const SUSPECTS: Readonly<Record<SuspectKind, (part: string) => string>> = {
   breather: (part) => `${part}: blocked, or with water in a sag`,
   hoseEnd: (part) => `${part}: its ends and clamps`,
   gearBody: (part) => `${part}: its body and seals`,
+  trapClog: (part) => `${part}: grease or hair in it`,
+  legClog: (part) => `${part}: clogged, or water standing in it`,
+  tankFull: (part) => `${part}: full to its inlet`,
+  senderFoul: (part) => `${part}: grease on its sender`,
+  senderWire: (part) => `${part}: a wire or plug of its sender`,
 };
 
 export const describeSuspect = ({ kind, at }: Suspect, design: Design): string =>
@@ -46,6 +55,26 @@ export function describeTrial({ kind, at }: Trial, design: Design): { readonly w
       return {
         what: `Take the mesh off ${part} and blow through it toward the tank.`,
         asks: "Is there resistance, or a bubbling sound?",
+      };
+    case "pourPast":
+      return {
+        what: `Open the pipe at the beginning of ${part} and pour a bowl in there.`,
+        asks: "Does it still run slowly, or come up?",
+      };
+    case "dipTank":
+      return {
+        what: `Dip ${part}, or open its valve over a dump place for a moment.`,
+        asks: "Does its water stand at the inlet or over it?",
+      };
+    case "cleanSender":
+      return {
+        what: `Fill ${part} with warm water and a little washing soda, drive a while, and look at the gauge again.`,
+        asks: "Does it move now?",
+      };
+    case "bridgeSender":
+      return {
+        what: `Take the plug off the sender of ${part} and bridge the two wires there.`,
+        asks: "Does the gauge stay where it is?",
       };
     case "pressHoses":
       return {

@@ -28,6 +28,7 @@ const isEmpty = ({ build, log, journey }: Records): boolean =>
   log.length === 0 &&
   journey.stops.length === 0 &&
   (build.trials ?? []).length === 0 &&
+  (build.measured ?? []).length === 0 &&
   build.done.length === 0 &&
   Object.keys(build.parts).length === 0;
 

@@ -1,5 +1,5 @@
 import * as z from "zod/mini";
-import { id, list, litres } from "../design/fields";
+import { id, list, litres, pointMm, whole } from "../design/fields";
 
 const day = z.string().check(z.regex(/^\d{4}-\d{2}-\d{2}$/));
 /** A moment as it was where the rig stood: local, without a zone, so that a day is the day of the stop. */
@@ -21,6 +21,18 @@ export const trialRun = z.strictObject({
   note,
 });
 
+/** A part that was measured after it was built: fixture, tank, port or bend, and how far it lies off its place, mm. */
+export const measuredPart = z.strictObject({
+  part: z.discriminatedUnion("kind", [
+    z.strictObject({ kind: z.literal("fixture"), id }),
+    z.strictObject({ kind: z.literal("tank"), id }),
+    z.strictObject({ kind: z.literal("port"), tankId: id, id }),
+    z.strictObject({ kind: z.literal("bend"), lineId: id, index: whole(0, 59) }),
+  ]),
+  offMm: pointMm,
+  on: day,
+});
+
 /** What is done of the building, and how the parts stand; a document of its own beside the design. */
 export const buildRecord = z.strictObject({
   /** Steps that are done, by their ids, and when. */
@@ -29,6 +41,8 @@ export const buildRecord = z.strictObject({
   parts: z.record(z.string().check(z.maxLength(160)), z.enum(PART_STATES)),
   /** Trials as they were run, the first first. */
   trials: z.optional(list(trialRun, { most: 2_000 })),
+  /** Where parts really came to sit, off the drawing. */
+  measured: z.optional(list(measuredPart, { most: 500 })),
 });
 
 export const LOG_KINDS = [
@@ -60,6 +74,7 @@ export const logEntry = z.strictObject({
   taskId: z.optional(z.string().check(z.maxLength(120))),
 });
 
+export type MeasuredPart = z.infer<typeof measuredPart>;
 export type TrialRun = z.infer<typeof trialRun>;
 export type BuildRecord = z.infer<typeof buildRecord>;
 export type PartState = (typeof PART_STATES)[number];

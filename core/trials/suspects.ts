@@ -3,7 +3,16 @@ import type { PartRef } from "../design/part";
 import { buildDrainPath } from "../falls/drainPath";
 import { buildNetwork } from "../falls/network";
 
-export const SYMPTOMS = ["wetFloor", "pumpRuns", "smell", "gurgles"] as const;
+export const SYMPTOMS = [
+  "wetFloor",
+  "pumpRuns",
+  "smell",
+  "gurgles",
+  "slowDrain",
+  "comesUp",
+  "gaugeStuck",
+  "spits",
+] as const;
 export type Symptom = (typeof SYMPTOMS)[number];
 
 export type SuspectKind =
@@ -14,7 +23,12 @@ export type SuspectKind =
   | "drySeal"
   | "breather"
   | "hoseEnd"
-  | "gearBody";
+  | "gearBody"
+  | "trapClog"
+  | "legClog"
+  | "tankFull"
+  | "senderFoul"
+  | "senderWire";
 
 /** Something that may be the cause, with how likely it is before anything was tried. */
 export type Suspect = {
@@ -27,7 +41,16 @@ export type Suspect = {
 /** A trial that tells one half from the other: it shows the fault when the cause is among what it covers. */
 export type Trial = {
   readonly id: string;
-  readonly kind: "fillDrainTo" | "fillTank" | "fillTrap" | "blowBreather" | "pressHoses";
+  readonly kind:
+    | "fillDrainTo"
+    | "fillTank"
+    | "fillTrap"
+    | "blowBreather"
+    | "pressHoses"
+    | "pourPast"
+    | "dipTank"
+    | "cleanSender"
+    | "bridgeSender";
   readonly at: PartRef;
   readonly covers: ReadonlySet<string>;
 };
@@ -38,6 +61,10 @@ const WEIGHTS: Readonly<Record<Symptom, Readonly<Partial<Record<SuspectKind, num
   pumpRuns: { hoseEnd: 4, gearBody: 2 },
   smell: { drySeal: 6, breather: 2, inletJoint: 1, tankPort: 1 },
   gurgles: { breather: 5, drySeal: 2 },
+  slowDrain: { trapClog: 4, legClog: 2, breather: 3 },
+  comesUp: { tankFull: 5, legClog: 2, breather: 1 },
+  gaugeStuck: { senderFoul: 4, senderWire: 3 },
+  spits: { tankFull: 4, breather: 3 },
 };
 
 /** The causes of a symptom that this rig has, and the trials that part them. */
@@ -63,6 +90,7 @@ export function listSuspects(
     const path = buildDrainPath(design, drain, network);
     // filled up to a bend, every joint before it is under water
     const along: string[] = [];
+    const clogs = [...(drain.trap ? add("trapClog", drain.id, { kind: "trap", lineId: drain.id }) : [])];
     if (drain.trap) {
       const trapAt = { kind: "trap", lineId: drain.id } as const;
       along.push(...add("trapJoint", drain.id, trapAt));
@@ -74,8 +102,22 @@ export function listSuspects(
       along.push(...add(isLast ? "inletJoint" : "bendJoint", `${drain.id}-${index}`, at));
       propose("fillDrainTo", `${drain.id}-${index}`, at, along);
     });
+    // poured in further down, it still runs slowly when what stops it lies beyond
+    path.ownLegs.forEach((_, index) => {
+      clogs.push(...add("legClog", `${drain.id}-${index}`, { kind: "leg", lineId: drain.id, index }));
+    });
+    clogs.slice(1).forEach((id, i) => {
+      const index = Number(id.slice(id.lastIndexOf("-") + 1));
+      propose("pourPast", `${drain.id}-${index}`, { kind: "leg", lineId: drain.id, index }, clogs.slice(i + 1));
+    });
   }
   for (const tank of design.tanks) {
+    const whole = { kind: "tank", id: tank.id } as const;
+    if (tank.holds !== "fresh") propose("dipTank", tank.id, whole, add("tankFull", tank.id, whole));
+    if (tank.sender) {
+      propose("cleanSender", tank.id, whole, add("senderFoul", tank.id, whole));
+      propose("bridgeSender", tank.id, whole, add("senderWire", tank.id, whole));
+    }
     const ports = [...tank.ports].sort((a, b) => a.atMm.z - b.atMm.z);
     const wet: string[] = [];
     for (const port of ports) {

@@ -13,6 +13,7 @@ import { Group } from "../../fields/Group";
 import { Button } from "../../kit/Button";
 import { NumberField } from "../../kit/NumberField";
 import { useRecords } from "../useRecords";
+import { AsBuiltFields } from "./AsBuiltFields";
 import { BookFields } from "./BookFields";
 import { HandOver } from "./HandOver";
 import { JointFields } from "./JointFields";
@@ -23,6 +24,7 @@ export function BuildMeasures() {
     <>
       <Goods />
       <CutList />
+      <AsBuiltFields />
       <JointFields />
       <BookFields />
       <HandOver />
