@@ -1,6 +1,7 @@
 import type { Gear, GearKind, Position } from "@/core/design/gear";
 import type { LoopSchool } from "@/core/edits/loopEdits";
 import type { ChangeReason, LoopFigures } from "@/core/gear/loopFigures";
+import type { LoopRhythm } from "@/core/gear/loopRhythm";
 import type { Lack } from "@/core/gear/shelf";
 import { formatLength, formatNumber, formatQuantity, type Units } from "./units";
 
@@ -55,6 +56,16 @@ const REASONS: Readonly<Record<ChangeReason, string>> = {
 };
 
 /** What a loop comes to, in one line. */
+/** How often the loop is changed, by the showers of the days, what it spares and what it takes. */
+export function describeLoopRhythm(
+  { everyDays, showersPerDay, figures, whPerDay, sparedLPerDay }: LoopRhythm,
+  units: Units,
+): string {
+  if (everyDays === null)
+    return "Nobody showers in these days: the loop stands. Warm water that stands two days is let go.";
+  return `New loop water every ${formatNumber(everyDays, 1)} days at ${formatNumber(showersPerDay, 1)} showers a day: ${REASONS[figures.because]} decides. It spares ${formatQuantity(sparedLPerDay, "volumePerDay", units)} of fresh water and takes ${formatNumber(whPerDay, 0)} Wh a day for pump and lamp. Change it where you dump.`;
+}
+
 export function describeLoop({ lpm, loopL, showers, because }: LoopFigures, units: Units): string {
   const flow = formatQuantity(lpm / 60, "flow", units);
   return `${flow} at the head, as long as you like, on ${formatQuantity(loopL, "volume", units)}. New water after ${showers} ${showers === 1 ? "shower" : "showers"}: ${REASONS[because]} decides.`;

@@ -143,6 +143,8 @@ function describeFailure(failure: Failure, name: string): string {
   switch (failure.kind) {
     case "stuck":
       return `${name} stuck ${failure.at === "a" || failure.at === "b" ? `on way ${failure.at.toUpperCase()}` : failure.at}`;
+    case "halfWay":
+      return `${name} stuck half way`;
     case "leaksBack":
       return `${name} leaking back`;
     case "leftOn":

@@ -1,5 +1,8 @@
 import type { Design } from "../design/design";
+import type { Gear } from "../design/gear";
 import type { Evaluation } from "../evaluate/evaluation";
+import { listHoseRuns } from "../heads/hoseRun";
+import { MM3_PER_L } from "../quantity/convert";
 
 /** One step of emptying the rig before frost. */
 export type DrainDownStep =
@@ -8,7 +11,31 @@ export type DrainDownStep =
   | { readonly kind: "mopTank"; readonly tankId: string; readonly litres: number }
   | { readonly kind: "treatTrap"; readonly lineId: string; readonly inLine: boolean }
   | { readonly kind: "emptySag"; readonly lineId: string; readonly leg: number; readonly litres: number }
+  | { readonly kind: "drainGear"; readonly gearId: string; readonly litres: number }
+  | { readonly kind: "emptyHose"; readonly lineId: string; readonly litres: number }
   | { readonly kind: "leaveOpen" };
+
+/** Water fills about so much of a housing's outside [T]. */
+const HOLLOW_SHARE = 0.5;
+
+/** What a piece of gear holds that frost would split, L; null for what holds next to nothing or runs empty by itself [T]. */
+function measureHeldL({ spec, sizeMm }: Gear): number | null {
+  switch (spec.kind) {
+    case "accumulator":
+    case "heater":
+      return spec.litres;
+    case "filter":
+    case "uvLamp":
+    case "strainer":
+    case "sump":
+      return (sizeMm.x * sizeMm.y * sizeMm.z * HOLLOW_SHARE) / MM3_PER_L;
+    case "pump":
+    case "bowl":
+      return 0.2;
+    default:
+      return null;
+  }
+}
 
 /** Less than this does no harm when it freezes: it has room to grow, L [T]. */
 const NO_HARM_L = 0.05;
@@ -26,6 +53,13 @@ export function listDrainDown(design: Design, evaluation: Evaluation): DrainDown
       link?.kind === "pumped" ? [{ kind: "pumpOver", tankId: id, toTank: link.toTank }] : [],
     ),
     ...outlets.map(({ id }): DrainDownStep => ({ kind: "openOutlet", tankId: id })),
+    ...design.gear.flatMap((piece): DrainDownStep[] => {
+      const litres = measureHeldL(piece);
+      return litres === null ? [] : [{ kind: "drainGear", gearId: piece.id, litres }];
+    }),
+    ...listHoseRuns(design).flatMap(({ lineId, sagL }): DrainDownStep[] =>
+      sagL > NO_HARM_L ? [{ kind: "emptyHose", lineId, litres: sagL }] : [],
+    ),
     ...evaluation.tanks.flatMap(({ tankId, leftL, level }): DrainDownStep[] => {
       const litres = leftL ?? level.litres;
       return litres > NO_HARM_L ? [{ kind: "mopTank", tankId, litres }] : [];

@@ -1,4 +1,4 @@
-import { DEMO_NAMES, FURNISHED, readDemo } from "@/tests/demoRigs";
+import { DEMO_NAMES, FURNISHED, HEADS_NAME, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
 import { mustApply } from "@/tests/sharedAir";
 import type { Design } from "../design/design";
 import { evaluate } from "../evaluate/evaluate";
@@ -45,7 +45,7 @@ test("draining down: outlets first, then what stays, then sags and traps; the va
   for (const name of [...DEMO_NAMES, FURNISHED] as const) {
     const design = readDemo(name);
     const steps = listDrainDown(design, evaluate(design));
-    const order = ["pumpOver", "openOutlet", "mopTank", "emptySag", "treatTrap", "leaveOpen"];
+    const order = ["pumpOver", "openOutlet", "drainGear", "emptyHose", "mopTank", "emptySag", "treatTrap", "leaveOpen"];
     const places = steps.map(({ kind }) => order.indexOf(kind));
     expect(places).toEqual([...places].sort((a, b) => a - b));
     expect(steps.filter(({ kind }) => kind === "openOutlet")).toHaveLength(design.tanks.length);
@@ -78,4 +78,17 @@ test("100 W come with 9.9 m³ of warm air an hour, or 0.17 L of glycol a minute;
   expect(airM3PerH).toBeCloseTo(9.92, 2);
   expect(glycolLpm).toBeCloseTo(0.167, 3);
   expect(computeHeatCarriers(200).airM3PerH).toBeCloseTo(2 * airM3PerH, 9);
+});
+
+test("what is pumped is emptied piece by piece, with its litres", () => {
+  for (const name of [...LOOP_NAMES, HEADS_NAME] as const) {
+    const design = readDemo(name);
+    const steps = listDrainDown(design, evaluate(design));
+    const drained = steps.flatMap((step) => (step.kind === "drainGear" ? [step.gearId] : []));
+    const holding = design.gear.filter(({ spec }) =>
+      ["filter", "accumulator", "pump", "uvLamp", "strainer", "heater", "sump", "bowl"].includes(spec.kind),
+    );
+    expect(drained).toEqual(holding.map(({ id }) => id));
+    for (const step of steps) if ("litres" in step) expect(step.litres).toBeGreaterThan(0);
+  }
 });

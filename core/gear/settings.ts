@@ -4,6 +4,7 @@ import type { GearLink } from "./gearGraph";
 /** One thing that fails, or none: stuck the other way, leaking back, left on, or left open. */
 export type Failure =
   | { readonly kind: "stuck"; readonly gearId: string; readonly at: Position }
+  | { readonly kind: "halfWay"; readonly gearId: string }
   | { readonly kind: "leaksBack"; readonly gearId: string }
   | { readonly kind: "leftOn"; readonly gearId: string }
   | { readonly kind: "leftOpen"; readonly gearId: string }
@@ -16,6 +17,8 @@ export type Setting = {
   readonly positionOf: (gear: Gear) => Position;
   readonly isTapOpen: (gearId: string) => boolean;
   readonly leaksBack: (gearId: string) => boolean;
+  /** A three-way valve between its ways: all three are one water. */
+  readonly isHalfWay: (gearId: string) => boolean;
 };
 
 /** A valve that nobody speaks of is shut, a diverter stands at its first way. */
@@ -31,6 +34,7 @@ export function toSetting(state: WorkingState | null, failure: Failure | null = 
   return {
     isOn: (id) => !isPowerLost && (on.has(id) || (failure?.kind === "leftOn" && failure.gearId === id)),
     isTapOpen: (id) => taps.has(id) || (failure?.kind === "leftOpen" && failure.gearId === id),
+    isHalfWay: (id) => failure?.kind === "halfWay" && failure.gearId === id,
     leaksBack: (id) => failure?.kind === "leaksBack" && failure.gearId === id,
     positionOf: ({ id, spec }) => {
       if (failure?.kind === "stuck" && failure.gearId === id) return failure.at;
@@ -55,7 +59,10 @@ export function listFailures(gear: readonly Gear[]): Failure[] {
         case "valve":
           return (["open", "shut"] as const).map((at) => ({ kind: "stuck", gearId: id, at }));
         case "diverter":
-          return (["a", "b"] as const).map((at) => ({ kind: "stuck", gearId: id, at }));
+          return [
+            ...(["a", "b"] as const).map((at): Failure => ({ kind: "stuck", gearId: id, at })),
+            { kind: "halfWay", gearId: id },
+          ];
         case "nonReturn":
           return [{ kind: "leaksBack", gearId: id }];
         case "pump":
@@ -95,7 +102,7 @@ export function findPassing(link: GearLink, setting: Setting): Passing {
     case "valve":
       return setting.positionOf(gear) === "open" ? BOTH : NONE;
     case "diverter":
-      return setting.positionOf(gear) === branch ? BOTH : NONE;
+      return setting.isHalfWay(gear.id) || setting.positionOf(gear) === branch ? BOTH : NONE;
     default:
       return BOTH;
   }

@@ -2,6 +2,7 @@
 import { useMemo } from "react";
 import { findRhythm } from "@/core/days/rhythm";
 import { computeBalanceApart, sumSecondUnitKg } from "@/core/days/twoUnits";
+import { computeLoopRhythm } from "@/core/gear/loopRhythm";
 import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
 import {
@@ -14,6 +15,7 @@ import {
   formatDays,
   nameCertainty,
 } from "@/words/days";
+import { describeLoopRhythm } from "@/words/gear";
 import { describeStore } from "@/words/stores";
 import { formatQuantity } from "@/words/units";
 import { useEdits } from "../../fields/useEdits";
@@ -30,6 +32,7 @@ export function StayFigures() {
   const { certainty } = design.habits;
   const rhythm = useMemo(() => balance && findRhythm(balance, certainty), [balance, certainty]);
   const tanks = useWorkbench((state) => state.evaluation?.tanks ?? null);
+  const loop = useMemo(() => computeLoopRhythm(design), [design]);
   const apart = useMemo(() => tanks && computeBalanceApart(design, tanks), [design, tanks]);
   if (!balance || !rhythm) return null;
   const longest = Math.max(1, ...balance.stores.map(({ days }) => days.here ?? 0));
@@ -94,6 +97,11 @@ export function StayFigures() {
           {line}
         </p>
       ))}
+      {loop && (
+        <p className="py-0.5 text-[13.5px] leading-snug" data-testid="loop-rhythm">
+          {describeLoopRhythm(loop, units)}
+        </p>
+      )}
       {apart && (
         <p className="py-0.5 text-[13.5px] leading-snug" data-testid="two-units">
           {describeUnits(design, balance, apart, sumSecondUnitKg(design), units)}

@@ -1,0 +1,34 @@
+import { computeTimesPerDay, countPeople, listStretches } from "../days/rates";
+import type { Design } from "../design/design";
+import { computeLoopFigures, type LoopFigures } from "./loopFigures";
+
+/** How the loop's water and current fit the days. */
+export type LoopRhythm = {
+  readonly showersPerDay: number;
+  /** Days until its water or a filter is changed; null while nobody showers. */
+  readonly everyDays: number | null;
+  readonly figures: LoopFigures;
+  /** Pump and lamp, Wh a day. */
+  readonly whPerDay: number;
+  /** Fresh water a day that the loop spares, L. */
+  readonly sparedLPerDay: number;
+};
+
+/** From the showers of the way a stay begins in; null without a loop [C on T: what a shower sheds]. */
+export function computeLoopRhythm(design: Design): LoopRhythm | null {
+  const figures = computeLoopFigures(design);
+  if (!figures) return null;
+  const people = countPeople(design.habits.people);
+  const uses = listStretches(design.habits)[0]?.way.uses ?? [];
+  const showersPerDay = uses.reduce(
+    (sum, use) => (use.kind === "shower" ? sum + computeTimesPerDay(use, people) : sum),
+    0,
+  );
+  return {
+    showersPerDay,
+    everyDays: showersPerDay > 0 ? figures.showers / showersPerDay : null,
+    figures,
+    whPerDay: (figures.pumpWh + figures.lampWh) * showersPerDay,
+    sparedLPerDay: Math.max(0, figures.freshL - figures.lostL) * showersPerDay,
+  };
+}
