@@ -154,23 +154,15 @@ function HeadsDrawing({ design }: { readonly design: Design }) {
               stroke="var(--ink)"
               strokeWidth={1.6}
             />
-            {tanks.map(({ tank, min, max }) => {
-              const corners = box(min, max.y - min.y, max.z - min.z);
-              const [x, y] = corners[3]!;
-              return (
-                <g key={tank.id}>
-                  <Outline
-                    points={toText(corners)}
-                    fill={`url(#${hatch}-${tank.holds})`}
-                    stroke="var(--ink)"
-                    strokeWidth={2}
-                  />
-                  <HaloText x={x + 4} y={y + 14}>
-                    {tank.name}
-                  </HaloText>
-                </g>
-              );
-            })}
+            {tanks.map(({ tank, min, max }) => (
+              <Outline
+                key={tank.id}
+                points={toText(box(min, max.y - min.y, max.z - min.z))}
+                fill={`url(#${hatch}-${tank.holds})`}
+                stroke="var(--ink)"
+                strokeWidth={2}
+              />
+            ))}
             {design.lines.map((line) =>
               line.kind === "hose" ? (
                 <Stroke
@@ -216,8 +208,12 @@ function HeadsDrawing({ design }: { readonly design: Design }) {
                 </g>
               );
             })}
-            {spreadLabels(
-              design.gear
+            {spreadLabels([
+              ...tanks.map(({ tank, min, max }) => {
+                const [x, y] = box(min, max.y - min.y, max.z - min.z)[1]!;
+                return { id: tank.id, x: x + 4, y: y - 5, text: tank.name };
+              }),
+              ...design.gear
                 .filter(
                   (piece) => LABELLED.has(piece.spec.kind) || (selection?.kind === "gear" && selection.id === piece.id),
                 )
@@ -230,7 +226,7 @@ function HeadsDrawing({ design }: { readonly design: Design }) {
                       : `${piece.name}, ${formatLength(Math.round(Math.abs(over)), units)} ${over < 0 ? "under" : "over"}`;
                   return { id: piece.id, x: x + 3, y: y - 4, text };
                 }),
-            ).map(({ id, x, y, text }) => (
+            ]).map(({ id, x, y, text }) => (
               <HaloText key={id} x={x} y={y}>
                 {text}
               </HaloText>

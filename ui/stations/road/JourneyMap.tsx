@@ -4,8 +4,13 @@ import type { Stop } from "@/core/record/journey";
 import { measureGreatCircleKm } from "@/core/road/greatCircle";
 import { useWorkbench } from "@/store/useWorkbench";
 import { formatNumber } from "@/words/units";
+import { useFrame } from "../../drawing/useFrame";
 
-const SIZE = { width: 720, height: 240, padX: 70, padY: 44 };
+const PAD = { x: 58, y: 44 };
+const HEIGHT = 240;
+/** Before the frame is measured, and on the widest screen, px. */
+const USUAL_WIDTH = 360;
+const MOST_WIDTH = 880;
 /** A leg shorter than this has no room for its distance. */
 const LABEL_PX = 60;
 const KM_PER_MILE = 1.609344;
@@ -23,6 +28,14 @@ export function JourneyMap({
   readonly served: ReadonlySet<string>;
 }) {
   const units = useWorkbench((state) => state.units);
+  const frame = useFrame<HTMLDivElement>();
+  // drawn at the size it is seen, so that its letters stay letters on a phone
+  const size = {
+    width: Math.min(MOST_WIDTH, frame.size.width || USUAL_WIDTH),
+    height: HEIGHT,
+    padX: PAD.x,
+    padY: PAD.y,
+  };
   const placed = stops.filter(isPlaced).sort((a, b) => a.arrive.localeCompare(b.arrive));
   if (placed.length < 2) return null;
   const mid = placed.reduce((sum, { latDeg }) => sum + latDeg, 0) / placed.length;
@@ -32,11 +45,11 @@ export function JourneyMap({
   const [left, right] = [Math.min(...xs), Math.max(...xs)];
   const [low, high] = [Math.min(...ys), Math.max(...ys)];
   const scale = Math.min(
-    (SIZE.width - 2 * SIZE.padX) / Math.max(1e-4, right - left),
-    (SIZE.height - 2 * SIZE.padY) / Math.max(1e-4, high - low),
+    (size.width - 2 * size.padX) / Math.max(1e-4, right - left),
+    (size.height - 2 * size.padY) / Math.max(1e-4, high - low),
   );
-  const toX = (stop: Placed) => SIZE.width / 2 + (stop.lonDeg * squeeze - (left + right) / 2) * scale;
-  const toY = (stop: Placed) => SIZE.height / 2 - (stop.latDeg - (low + high) / 2) * scale;
+  const toX = (stop: Placed) => size.width / 2 + (stop.lonDeg * squeeze - (left + right) / 2) * scale;
+  const toY = (stop: Placed) => size.height / 2 - (stop.latDeg - (low + high) / 2) * scale;
   const perUnit = units === "metric" ? 1 : KM_PER_MILE;
   const distance = (km: number) => `${formatNumber(km / perUnit, km < 20 ? 1 : 0)} ${units === "metric" ? "km" : "mi"}`;
   const legs = placed.slice(1).map((to, i) => ({ from: placed[i]!, to, km: measureGreatCircleKm(placed[i]!, to) }));
@@ -44,97 +57,101 @@ export function JourneyMap({
   const pxPerKm = scale / 111.195;
   const bar = STEPS.findLast((step) => step * perUnit * pxPerKm <= 140) ?? 1;
   return (
-    <svg
-      viewBox={`0 0 ${SIZE.width} ${SIZE.height}`}
-      className="my-2 w-full max-w-4xl"
-      role="img"
-      aria-label={`Map of ${placed.length} stops, ${distance(legs.reduce((sum, { km }) => sum + km, 0))} as the crow flies`}
-    >
-      {legs.map(({ from, to, km }) => {
-        const [x, y] = [(toX(from) + toX(to)) / 2, (toY(from) + toY(to)) / 2];
-        return (
-          <g key={`${from.id} ${to.id}`}>
-            <line
-              x1={toX(from)}
-              y1={toY(from)}
-              x2={toX(to)}
-              y2={toY(to)}
-              stroke="var(--edge)"
-              strokeWidth={1.6}
-              strokeDasharray="6 4"
-            />
-            {Math.hypot(toX(to) - toX(from), toY(to) - toY(from)) > LABEL_PX && (
+    <div ref={frame.ref}>
+      <svg
+        viewBox={`0 0 ${size.width} ${size.height}`}
+        width={size.width}
+        height={size.height}
+        className="my-2"
+        role="img"
+        aria-label={`Map of ${placed.length} stops, ${distance(legs.reduce((sum, { km }) => sum + km, 0))} as the crow flies`}
+      >
+        {legs.map(({ from, to, km }) => {
+          const [x, y] = [(toX(from) + toX(to)) / 2, (toY(from) + toY(to)) / 2];
+          return (
+            <g key={`${from.id} ${to.id}`}>
+              <line
+                x1={toX(from)}
+                y1={toY(from)}
+                x2={toX(to)}
+                y2={toY(to)}
+                stroke="var(--edge)"
+                strokeWidth={1.6}
+                strokeDasharray="6 4"
+              />
+              {Math.hypot(toX(to) - toX(from), toY(to) - toY(from)) > LABEL_PX && (
+                <text
+                  x={x}
+                  y={y + 4}
+                  fontSize={11.5}
+                  textAnchor="middle"
+                  stroke="var(--sheet)"
+                  strokeWidth={5}
+                  paintOrder="stroke"
+                  style={{ fill: "var(--faint)" }}
+                >
+                  {distance(km)}
+                </text>
+              )}
+            </g>
+          );
+        })}
+        {placed.map((stop, i) => {
+          const [x, y] = [toX(stop), toY(stop)];
+          const isServed = served.has(stop.id);
+          // away from the way on: under a stop the others lie above, and over one they lie below
+          const others = [placed[i - 1], placed[i + 1]].filter((one) => one !== undefined);
+          const under = others.reduce((sum, one) => sum + toY(one), 0) / others.length < y;
+          return (
+            <g key={stop.id}>
+              {isServed && <circle cx={x} cy={y} r={11} fill="none" stroke="var(--enamel)" strokeWidth={2.4} />}
+              <rect
+                x={x - 5}
+                y={y - 5}
+                width={10}
+                height={10}
+                fill={stop.isClosed ? "var(--sheet)" : "var(--ink)"}
+                stroke="var(--ink)"
+                strokeWidth={1.6}
+              />
+              {stop.isClosed && (
+                <path
+                  d={`M${x - 8} ${y - 8}L${x + 8} ${y + 8}M${x - 8} ${y + 8}L${x + 8} ${y - 8}`}
+                  stroke="var(--signal)"
+                  strokeWidth={2}
+                />
+              )}
               <text
                 x={x}
-                y={y + 4}
-                fontSize={11.5}
-                textAnchor="middle"
-                stroke="var(--sheet)"
-                strokeWidth={5}
-                paintOrder="stroke"
-                style={{ fill: "var(--faint)" }}
+                y={under ? y + 26 : y - 17}
+                fontSize={13.5}
+                textAnchor={x < 120 ? "start" : x > size.width - 120 ? "end" : "middle"}
+                style={{ fill: "var(--ink)" }}
               >
-                {distance(km)}
+                {stop.name}
               </text>
-            )}
-          </g>
-        );
-      })}
-      {placed.map((stop, i) => {
-        const [x, y] = [toX(stop), toY(stop)];
-        const isServed = served.has(stop.id);
-        // away from the way on: under a stop the others lie above, and over one they lie below
-        const others = [placed[i - 1], placed[i + 1]].filter((one) => one !== undefined);
-        const under = others.reduce((sum, one) => sum + toY(one), 0) / others.length < y;
-        return (
-          <g key={stop.id}>
-            {isServed && <circle cx={x} cy={y} r={11} fill="none" stroke="var(--enamel)" strokeWidth={2.4} />}
-            <rect
-              x={x - 5}
-              y={y - 5}
-              width={10}
-              height={10}
-              fill={stop.isClosed ? "var(--sheet)" : "var(--ink)"}
-              stroke="var(--ink)"
-              strokeWidth={1.6}
-            />
-            {stop.isClosed && (
-              <path
-                d={`M${x - 8} ${y - 8}L${x + 8} ${y + 8}M${x - 8} ${y + 8}L${x + 8} ${y - 8}`}
-                stroke="var(--signal)"
-                strokeWidth={2}
-              />
-            )}
-            <text
-              x={x}
-              y={under ? y + 26 : y - 17}
-              fontSize={13.5}
-              textAnchor={x < 120 ? "start" : x > SIZE.width - 120 ? "end" : "middle"}
-              style={{ fill: "var(--ink)" }}
-            >
-              {stop.name}
-            </text>
-          </g>
-        );
-      })}
-      <path
-        d={`M${SIZE.width - 20} 34V10l-5 8M${SIZE.width - 20} 10l5 8`}
-        fill="none"
-        stroke="var(--ink)"
-        strokeWidth={1.6}
-      />
-      <text x={SIZE.width - 20} y={47} fontSize={11.5} textAnchor="middle" style={{ fill: "var(--faint)" }}>
-        north
-      </text>
-      <path
-        d={`M12 ${SIZE.height - 14}v6h${(bar * perUnit * pxPerKm).toFixed(1)}v-6`}
-        fill="none"
-        stroke="var(--ink)"
-        strokeWidth={1.6}
-      />
-      <text x={16} y={SIZE.height - 16} fontSize={11.5} style={{ fill: "var(--faint)" }}>
-        {bar} {units === "metric" ? "km" : "mi"}
-      </text>
-    </svg>
+            </g>
+          );
+        })}
+        <path
+          d={`M${size.width - 20} 34V10l-5 8M${size.width - 20} 10l5 8`}
+          fill="none"
+          stroke="var(--ink)"
+          strokeWidth={1.6}
+        />
+        <text x={size.width - 20} y={47} fontSize={11.5} textAnchor="middle" style={{ fill: "var(--faint)" }}>
+          north
+        </text>
+        <path
+          d={`M12 ${size.height - 14}v6h${(bar * perUnit * pxPerKm).toFixed(1)}v-6`}
+          fill="none"
+          stroke="var(--ink)"
+          strokeWidth={1.6}
+        />
+        <text x={16} y={size.height - 16} fontSize={11.5} style={{ fill: "var(--faint)" }}>
+          {bar} {units === "metric" ? "km" : "mi"}
+        </text>
+      </svg>
+    </div>
   );
 }
