@@ -17,6 +17,7 @@ import { AsBuiltFields } from "./AsBuiltFields";
 import { BookFields } from "./BookFields";
 import { HandOver } from "./HandOver";
 import { JointFields } from "./JointFields";
+import { WiringFields } from "./WiringFields";
 
 /** What to buy and how it stands, and what to cut from which bar. */
 export function BuildMeasures() {
@@ -25,6 +26,7 @@ export function BuildMeasures() {
       <Goods />
       <CutList />
       <AsBuiltFields />
+      <WiringFields />
       <JointFields />
       <BookFields />
       <HandOver />

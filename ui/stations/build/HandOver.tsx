@@ -1,5 +1,5 @@
 "use client";
-import { Smartphone } from "lucide-react";
+import { Share2, Smartphone } from "lucide-react";
 import { useEffect, useState } from "react";
 import { useWorkbench } from "@/store/useWorkbench";
 import { tell } from "@/store/workbench";
@@ -15,6 +15,11 @@ export function HandOver() {
   const evaluation = useWorkbench((state) => state.evaluation!);
   const units = useWorkbench((state) => state.units);
   const [frames, setFrames] = useState<readonly string[] | null>(null);
+  const [canShare, setCanShare] = useState(false);
+  useEffect(() => {
+    const probe = new File(["{}"], "a.json", { type: "application/json" });
+    setCanShare(typeof navigator.canShare === "function" && navigator.canShare({ files: [probe] }));
+  }, []);
   const write = async () => (await import("@/words/underCards")).writeUnderCards(design, evaluation, units);
   const open = async () => {
     try {
@@ -23,6 +28,21 @@ export function HandOver() {
       window.location.assign("/under");
     } catch {
       tell("That could not be kept in this browser.", { tone: "warning" });
+    }
+  };
+  const share = async () => {
+    const [{ writeFileText }, { records }] = await Promise.all([
+      import("@/core/record/file"),
+      import("@/store/records"),
+    ]);
+    const text = writeFileText(design, await records.read(design.id));
+    const file = new File([text], `${design.id}.json`, { type: "application/json" });
+    try {
+      await navigator.share({ files: [file], title: design.name });
+    } catch (error) {
+      // put away by the one who shares is no failure
+      if (error instanceof Error && error.name !== "AbortError")
+        tell("This device cannot share it. Save it to a file.", { tone: "warning" });
     }
   };
   const show = async () => {
@@ -39,6 +59,11 @@ export function HandOver() {
         <Button look="plate" onClick={() => void open()}>
           <Smartphone size={14} aria-hidden /> Open on this device
         </Button>
+        {canShare && (
+          <Button onClick={() => void share()}>
+            <Share2 size={14} aria-hidden /> Share the file
+          </Button>
+        )}
         <Button aria-pressed={frames !== null} onClick={() => void show()}>
           {frames ? "Hide the codes" : "Show as codes for a phone"}
         </Button>

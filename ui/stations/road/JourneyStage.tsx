@@ -1,4 +1,5 @@
 "use client";
+import { Printer } from "lucide-react";
 import type { ReactNode } from "react";
 import type { Stop } from "@/core/record/journey";
 import { addDays, toDays } from "@/core/road/civil";
@@ -38,9 +39,15 @@ export function JourneyStage({ choice }: { readonly choice: ReactNode }) {
         // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keys
         tabIndex={0}
         role="group"
+        data-card
         aria-label="Stops and plan"
       >
         {stops.length > 0 && <JourneyMap stops={stops} served={served} />}
+        {planned && (
+          <Button onClick={(event) => printCard(event.currentTarget)}>
+            <Printer size={14} aria-hidden /> Print as a card
+          </Button>
+        )}
         {planned && (
           <ol data-testid="dump-plan" className="pt-1">
             {planned.plan.services.map((service) => {
@@ -72,6 +79,14 @@ export function JourneyStage({ choice }: { readonly choice: ReactNode }) {
       </div>
     </section>
   );
+}
+
+// Map, plan and days alone on the paper: a card for the dashboard.
+function printCard(button: HTMLElement): void {
+  const card = button.closest("[data-card]");
+  card?.classList.add("printing");
+  window.print();
+  card?.classList.remove("printing");
 }
 
 /** Every stop with its days, longest at the widest; one may close, open and stay longer. */
