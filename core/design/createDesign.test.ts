@@ -1,7 +1,8 @@
 import fc from "fast-check";
 import { evaluate } from "../evaluate/evaluate";
 import { proposeRemedies } from "../remedies/proposeRemedies";
-import { createDesign, type FirstMeasures, USUAL_MEASURES } from "./createDesign";
+import { createDesign, USUAL_MEASURES } from "./createDesign";
+import type { FirstMeasures } from "./firstMeasures";
 import { parseDesign } from "./parseDesign";
 import { RIG_KINDS } from "./rig";
 

@@ -1,5 +1,5 @@
 import { vec } from "../geometry/vec";
-import type { FirstMeasures } from "./createDesign";
+import type { FirstMeasures } from "./firstMeasures";
 import type { Obstacle, Rig } from "./rig";
 
 /** What may be under a floor before anything is plumbed, by the few measures a tape gives; mm. */

@@ -1,6 +1,7 @@
-import { createDesign, type FirstMeasures } from "../design/createDesign";
+import { createDesign } from "../design/createDesign";
 import type { Design } from "../design/design";
 import { applyEdit } from "../design/edit";
+import type { FirstMeasures } from "../design/firstMeasures";
 import { type FirstObstacles, NOTHING_UNDER } from "../design/firstObstacles";
 import { type ParseOutcome, parseDesign } from "../design/parseDesign";
 import type { RigKind } from "../design/rig";

@@ -9,7 +9,7 @@ import { formatLength } from "@/words/units";
 import { HaloText } from "../drawing/HaloText";
 import { toPath } from "../drawing/view";
 import { findDrawn } from "./drawn";
-import type { PlanToolProps } from "./PlanTools";
+import type { PlanToolProps } from "./planToolProps";
 import { stepPoint, toRigPoint } from "./sheetPoint";
 import { ToolSheet } from "./ToolSheet";
 

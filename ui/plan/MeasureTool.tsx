@@ -4,7 +4,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { formatLength } from "@/words/units";
 import { HaloText } from "../drawing/HaloText";
 import { type MeasuredPoint, measureBetween, snapToPart } from "./measurePoints";
-import type { PlanToolProps } from "./PlanTools";
+import type { PlanToolProps } from "./planToolProps";
 import { stepPoint, toRigPoint } from "./sheetPoint";
 import { ToolSheet } from "./ToolSheet";
 
