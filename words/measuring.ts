@@ -1,4 +1,4 @@
-import type { FirstMeasures } from "@/core/design/createDesign";
+import type { FirstMeasures } from "@/core/design/firstMeasures";
 import type { FirstObstacleKind } from "@/core/design/firstObstacles";
 import type { RigKind } from "@/core/design/rig";
 

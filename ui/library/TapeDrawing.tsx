@@ -1,4 +1,4 @@
-import type { FirstMeasures } from "@/core/design/createDesign";
+import type { FirstMeasures } from "@/core/design/firstMeasures";
 import type { RigKind } from "@/core/design/rig";
 
 type Sketch = "side" | "plan" | "tank" | "cup";
