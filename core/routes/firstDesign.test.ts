@@ -1,5 +1,6 @@
 import fc from "fast-check";
-import { type FirstMeasures, USUAL_MEASURES } from "../design/createDesign";
+import { USUAL_MEASURES } from "../design/createDesign";
+import type { FirstMeasures } from "../design/firstMeasures";
 import { ASKED_UNDER, type FirstObstacles, listUsualUnder, NOTHING_UNDER } from "../design/firstObstacles";
 import { RIG_KINDS } from "../design/rig";
 import { evaluate } from "../evaluate/evaluate";

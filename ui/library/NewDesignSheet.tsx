@@ -1,6 +1,7 @@
 "use client";
 import { useState } from "react";
-import { type FirstMeasures, USUAL_MEASURES } from "@/core/design/createDesign";
+import { USUAL_MEASURES } from "@/core/design/createDesign";
+import type { FirstMeasures } from "@/core/design/firstMeasures";
 import {
   ASKED_UNDER,
   type FirstObstacleKind,
