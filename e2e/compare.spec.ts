@@ -1,6 +1,6 @@
-import { expect, expectAccessible, openRig, RIG_NAMES, readInHand, test } from "./fixtures";
+import { expect, expectAccessible, openRig, readInHand, TWO_RIGS, test } from "./fixtures";
 
-for (const name of RIG_NAMES) {
+for (const name of TWO_RIGS) {
   test(`${name}: a variant beside its original: figures, maps, where they differ, a part taken over and the way back`, async ({
     page,
   }) => {

@@ -6,10 +6,10 @@ import {
   openSample,
   openWorkbench,
   pull,
-  RIG_NAMES,
   type RigName,
   readInHand,
   section,
+  TWO_RIGS,
   test,
   toNumber,
 } from "./fixtures";
@@ -30,7 +30,7 @@ async function complete(page: Page, name: RigName): Promise<void> {
   await page.getByRole("group", { name: "Trap", exact: true }).getByLabel("Kind").selectOption("pTrap");
 }
 
-for (const name of RIG_NAMES) {
+for (const name of TWO_RIGS) {
   test(`${name}: the fall of a leg is typed and the far end follows; even between the ends`, async ({ page }) => {
     await openRig(page, name);
     await page.keyboard.press("4");

@@ -38,6 +38,8 @@ export const SAMPLES = ["Kranich", "Lesesaal", "Puppenwagen", "Otter"] as const;
 export const RIGS = { Kranich: "Kitchen sink", Lesesaal: "Kitchen sink", Puppenwagen: "Washing-up bowl" } as const;
 export type RigName = keyof typeof RIGS;
 export const RIG_NAMES = Object.keys(RIGS) as RigName[];
+/** Two unlike rigs, for what the hand does alike on every rig; the core's own tests go over all of them. */
+export const TWO_RIGS = ["Kranich", "Puppenwagen"] as const satisfies readonly RigName[];
 
 /** Every sample and bare rig the designs sheet offers. */
 type Offered = (typeof SAMPLES)[number] | "Lesesaal, furnished" | "Otter, heads" | `${(typeof SAMPLES)[number]}, bare`;

@@ -5,9 +5,9 @@ import {
   openSample,
   openWorkbench,
   pull,
-  RIG_NAMES,
   readInHand,
   section,
+  TWO_RIGS,
   test,
 } from "./fixtures";
 
@@ -62,7 +62,7 @@ test("the bubble floats to the high side when it is pulled", async ({ page }) =>
   await expect(page.getByTestId("attitude")).toHaveText(/^Nose up/);
 });
 
-for (const name of RIG_NAMES) {
+for (const name of TWO_RIGS) {
   test(`${name}: stood badly, it says what to put under which wheel to stand level`, async ({ page }) => {
     await openRig(page, name);
     await page.getByLabel("Right side low").fill("5");

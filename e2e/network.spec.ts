@@ -1,6 +1,6 @@
-import { expect, openRig, openWorkbench, plan, pull, RIG_NAMES, RIGS, readInHand, section, test } from "./fixtures";
+import { expect, openRig, openWorkbench, plan, pull, RIGS, readInHand, section, TWO_RIGS, test } from "./fixtures";
 
-for (const name of RIG_NAMES) {
+for (const name of TWO_RIGS) {
   test(`${name}: a basin joins the sink's drain: one line to the tank, seen from both, and undone`, async ({
     page,
   }) => {

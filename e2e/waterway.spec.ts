@@ -1,6 +1,6 @@
-import { expect, expectAccessible, openSample, openWorkbench, SAMPLES, test } from "./fixtures";
+import { expect, expectAccessible, openSample, openWorkbench, test } from "./fixtures";
 
-for (const name of SAMPLES) {
+for (const name of ["Kranich", "Otter"] as const) {
   test(`${name}: the Waterway shows the whole rig, and a press on a part opens its station`, async ({ page }) => {
     await openWorkbench(page);
     if (name !== "Kranich") await openSample(page, name);

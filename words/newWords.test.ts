@@ -1,0 +1,160 @@
+import fc from "fast-check";
+import { SCENARIOS } from "@/core/devices/device";
+import { simulateDevices } from "@/core/devices/simulateDevices";
+import { evaluate } from "@/core/evaluate/evaluate";
+import { computeLoopRhythm } from "@/core/gear/loopRhythm";
+import { listHoseRuns } from "@/core/heads/hoseRun";
+import { computeStability } from "@/core/heads/stability";
+import { listSumps } from "@/core/heads/sumpFigures";
+import { END_KINDS, END_SIZES, judgeJoint } from "@/core/parts/threads";
+import { listDueCare } from "@/core/road/care";
+import { planDumps } from "@/core/road/dumpPlan";
+import { buildPlanInput } from "@/core/road/planInput";
+import { LIMIT_IDS } from "@/core/rules/limitIds";
+import { computeLeak } from "@/core/trials/leakRate";
+import { DEMO_NAMES, FURNISHED, HEADS_NAME, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
+import { describeReport } from "./devices";
+import { describeLoopRhythm } from "./gear";
+import { GLOSSARY } from "./glossary";
+import { describeRun, describeStability, describeSump } from "./heads";
+import { describeJoint } from "./joints";
+import { describeCare, describeDue, describePlan, describeReason, describeService, formatDay } from "./journey";
+import { LIMIT_NAMES } from "./limits";
+import { describeLeak } from "./trialRuns";
+import { writeUnderCards } from "./underCards";
+
+const ALL = [...DEMO_NAMES, ...LOOP_NAMES, FURNISHED, HEADS_NAME] as const;
+
+/** A sentence a builder may read: nothing left unsaid by the machine, and no figure that is none. */
+function expectSaid(text: string): void {
+  expect(text).not.toMatch(/undefined|NaN|null|Infinity|\[object|\$\{/);
+  expect(text.trim().length).toBeGreaterThan(2);
+}
+
+test("every card for the phone says something, bears an id of its own, and only runs have a slope to hold", () => {
+  for (const name of ALL) {
+    const design = readDemo(name);
+    for (const units of ["metric", "imperial"] as const) {
+      const { cards } = writeUnderCards(design, evaluate(design), units);
+      expect(new Set(cards.map(({ id }) => id)).size).toBe(cards.length);
+      for (const { title, text, figures, slopeMmPerM, group } of cards) {
+        expectSaid(title);
+        if (text) expectSaid(text);
+        for (const pair of figures) pair.forEach(expectSaid);
+        if (slopeMmPerM !== null) expect(group).toBe("legs");
+      }
+    }
+  }
+});
+
+test("hoses, sumps, loose water and the loop are told on every rig that has them", () => {
+  for (const name of ALL) {
+    const design = readDemo(name);
+    for (const units of ["metric", "imperial"] as const) {
+      for (const run of listHoseRuns(design)) expectSaid(describeRun(run, 2, units));
+      for (const sump of listSumps(design)) expectSaid(describeSump(sump, units));
+      const stability = computeStability(design);
+      for (const line of stability ? describeStability(stability, design, units) : []) expectSaid(line);
+      const loop = computeLoopRhythm(design);
+      if (loop) expectSaid(describeLoopRhythm(loop, units));
+      for (const scenario of SCENARIOS)
+        describeReport(simulateDevices([], scenario, 5_000, 1), units).forEach(expectSaid);
+    }
+  }
+  expect(computeLoopRhythm(readDemo("kranich"))).toBeNull();
+});
+
+test("a loop's days are its showers over the showers a day, by hand", () => {
+  const rhythm = computeLoopRhythm(readDemo("kranich-loop"))!;
+  expect(rhythm.everyDays! * rhythm.showersPerDay).toBeCloseTo(rhythm.figures.showers, 9);
+  const alone = { ...readDemo("kranich-loop") };
+  const none = { ...alone, habits: { ...alone.habits, ways: alone.habits.ways.map((way) => ({ ...way, uses: [] })) } };
+  expect(computeLoopRhythm(none)).toMatchObject({ showersPerDay: 0, everyDays: null, whPerDay: 0 });
+});
+
+test("a plan, why it stops where it does, and the care that is due are sentences", () => {
+  for (const name of ALL) {
+    const design = readDemo(name);
+    const stops = [0, 1, 3].map((day, i) => ({
+      id: `s${i}`,
+      name: `Stop ${i}`,
+      latDeg: null,
+      lonDeg: null,
+      arrive: `2026-05-0${day + 1}`,
+      nights: 1,
+      has: { grey: i > 0, toilet: i > 0, fresh: i > 0 },
+      isClosed: false,
+      cost: 0,
+      stands: null,
+      note: "",
+    }));
+    const input = buildPlanInput(evaluate(design).balance, [], { stops, from: "2026-05-01", certainty: 0.8 });
+    const plan = planDumps(input);
+    expectSaid(describePlan(plan, design, "2026-05-01", 0.8));
+    for (const service of plan.services) {
+      expectSaid(describeService(service, design));
+      const reason = describeReason(service, design, "2026-05-01", "metric");
+      if (reason) expectSaid(reason);
+    }
+    for (const task of listDueCare(design, [], "2026-05-01")) {
+      expectSaid(describeCare(task).title);
+      expectSaid(describeCare(task).how);
+      expectSaid(describeDue(task));
+    }
+  }
+  expect(formatDay("2026-05-03")).toBe("3 May");
+});
+
+test("what the book has taught changes the plan's litres: a store that fills twice as fast has twice the uses", () => {
+  const { balance } = evaluate(readDemo("kranich"));
+  const grey = balance.stores.find(({ holds }) => holds === "grey")!;
+  const entry = (at: string, kind: "dump" | "reading", amount: number | null) =>
+    ({ id: at.slice(5, 10), at, kind, storeId: grey.store.id, amount, note: "" }) as const;
+  const log = Array.from({ length: 40 }, (_, i) => {
+    const day = String(1 + (i % 28)).padStart(2, "0");
+    const month = i < 28 ? "03" : "04";
+    return [
+      entry(`2026-${month}-${day}T08:00`, "dump", null),
+      entry(`2026-${month}-${day}T20:00`, "reading", grey.meanLPerDay),
+    ];
+  }).flat();
+  const options = { stops: [], from: "2026-05-01", certainty: 0.9 };
+  const perDay = (entries: typeof log) =>
+    buildPlanInput(balance, entries, options).stretches[0]!.flows.find(({ storeId }) => storeId === grey.store.id)!
+      .draws[0]!.perDay;
+  // half a day brought a whole day's litres
+  expect(perDay(log) / perDay([])).toBeGreaterThan(1.8);
+  expect(perDay(log) / perDay([])).toBeLessThan(2.05);
+});
+
+test("every pair of ends has a verdict, every leak a sentence, every limit and word of the handbook its line", () => {
+  for (const one of END_KINDS)
+    for (const other of END_KINDS)
+      for (const size of END_SIZES) expectSaid(describeJoint(judgeJoint(one, other, size)));
+  fc.assert(
+    fc.property(
+      fc.double({ min: 0, max: 100, noNaN: true }),
+      fc.double({ min: 0, max: 100, noNaN: true }),
+      (startKPa, endKPa) => {
+        const leak = computeLeak({
+          volumeL: 2,
+          minutes: 10,
+          startKPa,
+          endKPa,
+          startC: 20,
+          endC: 18,
+          startBarometerKPa: 101,
+          endBarometerKPa: 100,
+          gaugeErrorKPa: 0.5,
+          thermometerErrorK: 0.2,
+        })!;
+        expectSaid(describeLeak(leak, "metric"));
+      },
+    ),
+  );
+  for (const id of LIMIT_IDS) expectSaid(`${LIMIT_NAMES[id].name}: ${LIMIT_NAMES[id].plain}`);
+  const words = GLOSSARY.map(({ word }) => word);
+  expect(words).toEqual([...words].sort((a, b) => a.localeCompare(b, "en", { sensitivity: "base" })));
+  expect(new Set(words).size).toBe(words.length);
+  for (const { plain } of GLOSSARY) expectSaid(plain);
+});
