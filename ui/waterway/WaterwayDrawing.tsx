@@ -1,14 +1,17 @@
 "use client";
 import { type ReactNode, useId, useMemo } from "react";
 import type { Severity } from "@/core/evaluate/findings";
+import type { Proof } from "@/core/trials/proof";
 import type { WaterEdge, WaterNode, Waterway } from "@/core/waterway/buildWaterway";
 import { type Led, layOutWaterway, type Placed } from "@/files/layOutWaterway";
 import { useWorkbench } from "@/store/useWorkbench";
+import { PROOF_NAMES } from "@/words/proof";
 import { describeWaterEdge, describeWaterFigure, nameWaterNode } from "@/words/waterway";
 import { Hatches } from "../drawing/Hatches";
 import { Stroke } from "../drawing/Stroke";
 import { listPoints } from "../drawing/view";
 import { GearGlyph } from "./GearGlyph";
+import { ProofMark } from "./ProofMark";
 
 /** How each water is drawn: by its stroke first, by its colour second. */
 const STROKES: Readonly<
@@ -36,13 +39,23 @@ type WaterwayDrawingProps = {
   readonly pickedId?: string | null;
   /** How a piece of gear is turned, and what stands beside it. */
   readonly notes?: ReadonlyMap<string, string>;
-  /** Lines through which water goes now. */
-  readonly flowing?: ReadonlySet<string>;
-  readonly children?: ReactNode;
+  /** What is lit: lines through which water goes now, or what is suspected. */
+  readonly lit?: ReadonlySet<string>;
+  /** How far a line or a part is proven. */
+  readonly proofs?: ReadonlyMap<string, Proof>;
 };
 
 /** The whole rig as a diagram: press a part and it opens. */
-export function WaterwayDrawing({ waterway, aspect, onNode, onEdge, pickedId, notes, flowing }: WaterwayDrawingProps) {
+export function WaterwayDrawing({
+  waterway,
+  aspect,
+  onNode,
+  onEdge,
+  pickedId,
+  notes,
+  lit,
+  proofs,
+}: WaterwayDrawingProps) {
   const units = useWorkbench((state) => state.units);
   const gear = useWorkbench((state) => state.history!.design.gear);
   const hatch = useId().replace(/[^a-z0-9]/gi, "");
@@ -72,8 +85,8 @@ export function WaterwayDrawing({ waterway, aspect, onNode, onEdge, pickedId, no
         <EdgeLine
           key={edge.id}
           edge={edge}
-          text={describeWaterEdge(edge, names, units)}
-          isFlowing={flowing?.has(edge.id) ?? false}
+          text={nameProven(describeWaterEdge(edge, names, units), proofs?.get(edge.id))}
+          isLit={lit?.has(edge.id) ?? false}
           onPress={() => onEdge(edge)}
         />
       ))}
@@ -88,26 +101,54 @@ export function WaterwayDrawing({ waterway, aspect, onNode, onEdge, pickedId, no
             key={node.id}
             node={node}
             name={names.get(node.id) ?? ""}
+            proof={proofs?.get(node.id)}
             figure={notes?.get(node.id) ?? (node.figure ? describeWaterFigure(node.figure, units) : "")}
             hatch={hatch}
-            isPicked={pickedId === node.id}
+            isPicked={pickedId === node.id || (lit?.has(node.id) ?? false)}
             glyph={piece ? <GearGlyph kind={piece.spec.kind} /> : null}
             onPress={() => onNode(node)}
           />
         );
       })}
+      {proofs &&
+        laid.edges.map(({ id, points }) => {
+          const proof = proofs.get(id);
+          return proof && <ProofMark key={id} proof={proof} at={findMarkPlace(points)} />;
+        })}
+      {proofs &&
+        laid.nodes.map(({ id, x, y, width, height }) => {
+          const proof = proofs.get(id);
+          return proof && <ProofMark key={id} proof={proof} at={[x + width / 2 - 3, y - height / 2 + 3]} />;
+        })}
     </svg>
   );
+}
+
+const nameProven = (text: string, proof: Proof | undefined): string =>
+  proof ? `${text}; ${PROOF_NAMES[proof].toLowerCase()}` : text;
+
+// Far along a line: past its figure, before the part it ends at.
+function findMarkPlace(points: readonly (readonly [number, number])[]): readonly [number, number] {
+  const legs = points.slice(1).map((to, i) => Math.hypot(to[0] - points[i]![0], to[1] - points[i]![1]));
+  let left = legs.reduce((sum, leg) => sum + leg, 0) * 0.86;
+  for (const [i, leg] of legs.entries()) {
+    if (left <= leg && leg > 0) {
+      const [from, to, share] = [points[i]!, points[i + 1]!, left / leg];
+      return [from[0] + (to[0] - from[0]) * share, from[1] + (to[1] - from[1]) * share];
+    }
+    left -= leg;
+  }
+  return points[0] ?? [0, 0];
 }
 
 type EdgeLineProps = {
   readonly edge: Led;
   readonly text: string;
-  readonly isFlowing: boolean;
+  readonly isLit: boolean;
   readonly onPress: () => void;
 };
 
-function EdgeLine({ edge, text, isFlowing, onPress }: EdgeLineProps) {
+function EdgeLine({ edge, text, isLit, onPress }: EdgeLineProps) {
   const { stroke, width, dash } = STROKES[edge.carries];
   const points = listPoints(edge.points);
   const [end, before] = [edge.points.at(-1), edge.points.at(-2)];
@@ -126,7 +167,7 @@ function EdgeLine({ edge, text, isFlowing, onPress }: EdgeLineProps) {
     >
       <title>{text}</title>
       <Stroke points={points} stroke="transparent" strokeWidth={16} />
-      {isFlowing && <Stroke points={points} stroke="var(--pick)" strokeWidth={10} strokeLinejoin="round" />}
+      {isLit && <Stroke points={points} stroke="var(--pick)" strokeWidth={10} strokeLinejoin="round" />}
       <Stroke
         points={points}
         stroke={edge.severity === "must" ? "var(--signal)" : stroke}
@@ -182,6 +223,7 @@ type NodeMarkProps = {
   readonly figure: string;
   readonly hatch: string;
   readonly isPicked: boolean;
+  readonly proof: Proof | undefined;
   readonly glyph: ReactNode;
   readonly onPress: () => void;
 };
@@ -189,7 +231,7 @@ type NodeMarkProps = {
 const NAME_LETTERS = 21;
 const shorten = (name: string): string => (name.length > NAME_LETTERS ? `${name.slice(0, NAME_LETTERS - 1)}…` : name);
 
-function NodeMark({ node, name, figure, hatch, isPicked, glyph, onPress }: NodeMarkProps) {
+function NodeMark({ node, name, figure, hatch, isPicked, proof, glyph, onPress }: NodeMarkProps) {
   const [left, top] = [node.x - node.width / 2, node.y - node.height / 2];
   if (node.kind === "junction") return <circle cx={node.x} cy={node.y} r={5} fill="var(--ink)" />;
   const isMark = node.kind === "openAir" || node.kind === "ground" || node.kind === "dump";
@@ -198,7 +240,7 @@ function NodeMark({ node, name, figure, hatch, isPicked, glyph, onPress }: NodeM
     <g
       role="button"
       tabIndex={0}
-      aria-label={[name, figure].filter(Boolean).join(", ")}
+      aria-label={nameProven([name, figure].filter(Boolean).join(", "), proof)}
       aria-pressed={isPicked}
       className="press"
       onClick={onPress}

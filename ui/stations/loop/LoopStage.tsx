@@ -123,7 +123,7 @@ function Trainer({ design }: { readonly design: Design }) {
             onEdge={(edge) => edge.part.kind === "line" && look({ selection: edge.part })}
             pickedId={selection?.kind === "gear" ? `gear:${selection.id}` : null}
             notes={notes}
-            flowing={flowing}
+            lit={flowing}
           />
           {isTried && (
             <p className="absolute bottom-1 left-2 flex items-center gap-2 bg-sheet/90 text-[13px]">

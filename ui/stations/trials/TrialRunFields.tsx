@@ -3,6 +3,7 @@ import { useEffect, useState } from "react";
 import type { BuildStep } from "@/core/build/steps";
 import { TRIAL_RESULTS, type TrialRun } from "@/core/record/record";
 import { computeLeak, computeWaterLoss } from "@/core/trials/leakRate";
+import { findTrialOf } from "@/core/trials/proof";
 import { records } from "@/store/records";
 import { useWorkbench } from "@/store/useWorkbench";
 import { tell } from "@/store/workbench";
@@ -21,7 +22,15 @@ const NOTHING: readonly TrialRun[] = [];
 export function TrialRunFields({ trials }: { readonly trials: readonly BuildStep[] }) {
   const design = useWorkbench((state) => state.history!.design);
   const runs = useRecords((state) => state.build.trials ?? NOTHING);
+  const selection = useWorkbench((state) => state.selection);
   const [picked, setPicked] = useState<string | null>(null);
+  const [seen, setSeen] = useState(selection);
+  // what is pressed in the drawing has its trial laid ready
+  if (selection !== seen) {
+    setSeen(selection);
+    const asked = selection && findTrialOf(design, selection);
+    if (asked) setPicked(asked);
+  }
   const step = trials.find(({ id }) => id === picked) ?? trials[0];
   if (!step) return null;
   const own = runs.filter(({ trialId }) => trialId === step.id);

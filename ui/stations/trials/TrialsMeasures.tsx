@@ -1,14 +1,13 @@
 "use client";
 import { useMemo } from "react";
 import { listSteps, orderSteps } from "@/core/build/steps";
+import { listTrials } from "@/core/trials/proof";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeStep, STEP_WORDS } from "@/words/build";
 import { TRIAL_CAUTIONS } from "@/words/trials";
 import { Group } from "../../fields/Group";
 import { useRecords } from "../useRecords";
 import { TrialRunFields } from "./TrialRunFields";
-
-const TRIALS = new Set(["trialTank", "trialDrain", "trialHoses"]);
 
 /** The trials this rig wants before it is closed up, in their order, and which are done. */
 export function TrialsMeasures() {
@@ -17,7 +16,7 @@ export function TrialsMeasures() {
   const done = useRecords((state) => state.build.done);
   const trials = useMemo(() => {
     const order = orderSteps(listSteps(design, evaluation));
-    return order.ok ? order.steps.filter(({ kind }) => TRIALS.has(kind)) : [];
+    return order.ok ? listTrials(order.steps) : [];
   }, [design, evaluation]);
   return (
     <>

@@ -1,12 +1,15 @@
 "use client";
 import { useMemo, useState } from "react";
-import { chooseTrial, countTrialsLeft, type Shown, updateChances } from "@/core/trials/findFault";
+import { type Chance, chooseTrial, countTrialsLeft, type Shown, updateChances } from "@/core/trials/findFault";
 import { listSuspects, SYMPTOMS, type Symptom } from "@/core/trials/suspects";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeSuspect, describeTrial, SYMPTOM_NAMES } from "@/words/trials";
 import { Button } from "../../kit/Button";
 import { StagePick } from "../../kit/StagePick";
 import { StageHeader } from "../StageHeader";
+import { ProofWaterway } from "./ProofWaterway";
+
+const NOTHING: readonly Chance[] = [];
 
 /** From a symptom to its cause: the trial that tells most comes next, and what is left is drawn by how likely it is. */
 export function TrialsStage() {
@@ -50,58 +53,65 @@ export function TrialsStage() {
               : `${suspects.length} possible causes; about ${Math.max(1, left)} ${left > 1 ? "trials" : "trial"} to go.`
         }
       />
-      <div
-        className="min-h-0 flex-1 overflow-y-auto px-3 pb-3"
-        // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keys
-        tabIndex={0}
-        role="group"
-        aria-label="Trial and causes"
-      >
-        {words && !isFound && (
-          <div className="my-2 border border-ink p-3" data-testid="next-trial">
-            <p className="text-[16px] leading-snug phone:text-[19px]">{words.what}</p>
-            <p className="pt-1 font-semibold">{words.asks}</p>
-            <div className="flex flex-wrap gap-2 pt-2">
-              <Button look="plate" className="phone:min-h-14 phone:flex-1" onClick={() => answer(true)}>
-                Yes
-              </Button>
-              <Button look="plate" className="phone:min-h-14 phone:flex-1" onClick={() => answer(false)}>
-                No
-              </Button>
-              <Button className="phone:min-h-14" onClick={() => setSkipped([...skipped, next!.trial.id])}>
-                Cannot be done here
-              </Button>
+      <div className="flex min-h-0 flex-1 phone:flex-col phone:overflow-y-auto">
+        <div
+          className="min-h-0 flex-[4] overflow-y-auto border-r border-rule px-3 pb-3 phone:flex-none phone:overflow-visible phone:border-r-0"
+          // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keys
+          tabIndex={0}
+          role="group"
+          aria-label="Trial and causes"
+        >
+          {words && !isFound && (
+            <div className="my-2 border border-ink p-3" data-testid="next-trial">
+              <p className="text-[16px] leading-snug phone:text-[19px]">{words.what}</p>
+              <p className="pt-1 font-semibold">{words.asks}</p>
+              <div className="flex flex-wrap gap-2 pt-2">
+                <Button look="plate" className="phone:min-h-14 phone:flex-1" onClick={() => answer(true)}>
+                  Yes
+                </Button>
+                <Button look="plate" className="phone:min-h-14 phone:flex-1" onClick={() => answer(false)}>
+                  No
+                </Button>
+                <Button className="phone:min-h-14" onClick={() => setSkipped([...skipped, next!.trial.id])}>
+                  Cannot be done here
+                </Button>
+              </div>
             </div>
-          </div>
-        )}
-        {!next && suspects.length > 1 && !isFound && (
-          <p className="py-2">No trial on this rig tells these apart any more. A stop valve between them would.</p>
-        )}
-        <ul aria-label="Possible causes">
-          {chances.slice(0, 24).map(({ suspect, share }) => (
-            <li key={suspect.id} className="flex items-center gap-2 border-t border-rule py-1 text-[13.5px]">
-              <svg width="90" height="12" role="img" aria-label={`${Math.round(share * 100)} %`} className="shrink-0">
-                <rect x="0" y="2" width="88" height="8" fill="none" stroke="var(--edge)" />
-                <rect
-                  x="0"
-                  y="2"
-                  width={88 * share}
-                  height="8"
-                  fill={share > 0.5 ? "var(--signal)" : "var(--enamel)"}
-                />
-              </svg>
-              <span className={share < 0.01 ? "text-faint line-through" : ""}>{describeSuspect(suspect, design)}</span>
-            </li>
-          ))}
-        </ul>
-        {(shown.length > 0 || skipped.length > 0) && (
-          <div className="flex gap-2 pt-2">
-            {shown.length > 0 && (
-              <Button onClick={() => setShown(shown.slice(0, -1))}>Take the last answer back</Button>
-            )}
-            <Button onClick={restart}>Begin again</Button>
-          </div>
-        )}
+          )}
+          {!next && suspects.length > 1 && !isFound && (
+            <p className="py-2">No trial on this rig tells these apart any more. A stop valve between them would.</p>
+          )}
+          <ul aria-label="Possible causes">
+            {chances.slice(0, 24).map(({ suspect, share }) => (
+              <li key={suspect.id} className="flex items-center gap-2 border-t border-rule py-1 text-[13.5px]">
+                <svg width="90" height="12" role="img" aria-label={`${Math.round(share * 100)} %`} className="shrink-0">
+                  <rect x="0" y="2" width="88" height="8" fill="none" stroke="var(--edge)" />
+                  <rect
+                    x="0"
+                    y="2"
+                    width={88 * share}
+                    height="8"
+                    fill={share > 0.5 ? "var(--signal)" : "var(--enamel)"}
+                  />
+                </svg>
+                <span className={share < 0.01 ? "text-faint line-through" : ""}>
+                  {describeSuspect(suspect, design)}
+                </span>
+              </li>
+            ))}
+          </ul>
+          {(shown.length > 0 || skipped.length > 0) && (
+            <div className="flex gap-2 pt-2">
+              {shown.length > 0 && (
+                <Button onClick={() => setShown(shown.slice(0, -1))}>Take the last answer back</Button>
+              )}
+              <Button onClick={restart}>Begin again</Button>
+            </div>
+          )}
+        </div>
+        <div className="flex min-h-0 min-w-0 flex-[7] phone:h-[70vh] phone:flex-none phone:border-t phone:border-rule">
+          <ProofWaterway chances={shown.length > 0 ? chances : NOTHING} />
+        </div>
       </div>
     </section>
   );

@@ -1,0 +1,81 @@
+import type { BuildStep, StepKind } from "../build/steps";
+import type { Design } from "../design/design";
+import type { Movable } from "../design/moves";
+import type { BuildRecord } from "../record/record";
+import type { Waterway } from "../waterway/buildWaterway";
+
+/** How far a part is proven: a trial held, was ticked as done without readings, showed a leak, or nothing is known yet. */
+export const PROOFS = ["leaks", "open", "ticked", "held"] as const;
+export type Proof = (typeof PROOFS)[number];
+
+const TRIALS: ReadonlySet<StepKind> = new Set(["trialTank", "trialDrain", "trialHoses"]);
+
+/** The trials among the steps of the building. */
+export const listTrials = (steps: readonly BuildStep[]): BuildStep[] => steps.filter(({ kind }) => TRIALS.has(kind));
+
+/**
+ * What came of a trial so far, by its last run. A leak is settled only by a later run that held; a tick in the order of
+ * work does not outweigh a run. Source: common practice, no source [C].
+ */
+export function judgeTrial(trialId: string, { trials = [], done }: Pick<BuildRecord, "trials" | "done">): Proof {
+  let proof: Proof = done.some(({ stepId }) => stepId === trialId) ? "ticked" : "open";
+  const runs = trials.filter((run) => run.trialId === trialId).sort((a, b) => a.at.localeCompare(b.at));
+  for (const { result } of runs) {
+    // what was not clear tells nothing, and clears nothing
+    if (result === "unclear") proof = proof === "leaks" ? "leaks" : "open";
+    else proof = result;
+  }
+  return proof;
+}
+
+/** The trial a part is proven by, by its step's id; null for parts no trial is asked of: breathers, hoses to the dump. */
+export function findTrialOf({ lines }: Pick<Design, "lines">, part: Movable): string | null {
+  switch (part.kind) {
+    case "tank":
+      return `trialTank:${part.id}`;
+    case "port":
+      return `trialTank:${part.tankId}`;
+    case "gear": {
+      const isOn = (end: { readonly kind: string; readonly gearId?: string }) => end.gearId === part.id;
+      return lines.some((line) => line.kind === "hose" && (isOn(line.from) || isOn(line.to))) ? "trialHoses:all" : null;
+    }
+    case "line":
+    case "trap":
+    case "bend":
+    case "leg":
+    case "end": {
+      const id = part.kind === "line" ? part.id : part.lineId;
+      const kind = lines.find((line) => line.id === id)?.kind;
+      return kind === "drain" ? `trialDrain:${id}` : kind === "hose" ? "trialHoses:all" : null;
+    }
+    default:
+      return null;
+  }
+}
+
+/** How far every line and part of the Waterway is proven, by its id there; what no trial is asked of is left out. */
+export function judgeProofs(
+  { nodes, edges }: Waterway,
+  design: Pick<Design, "lines">,
+  trials: readonly BuildStep[],
+  build: Pick<BuildRecord, "trials" | "done">,
+): ReadonlyMap<string, Proof> {
+  const known = new Map(trials.map(({ id }) => [id, judgeTrial(id, build)]));
+  const judged = new Map<string, Proof>();
+  const put = (id: string, asked: readonly (string | null)[]) => {
+    const found = asked.flatMap((trial) => (trial === null ? [] : (known.get(trial) ?? [])));
+    const worst = PROOFS.find((proof) => found.includes(proof));
+    if (worst) judged.set(id, worst);
+  };
+  for (const { id, kind, part } of nodes) if (kind === "tank" || kind === "gear") put(id, [findTrialOf(design, part)]);
+  for (const { id, part, from, to } of edges) {
+    if (part.kind === "line") put(id, [findTrialOf(design, part)]);
+    // a pipe between two tanks stands under the water of both
+    if (part.kind === "tank")
+      put(
+        id,
+        [from, to].map((end) => end.replace(/^tank:/, "trialTank:")),
+      );
+  }
+  return judged;
+}

@@ -1,0 +1,101 @@
+"use client";
+import { useMemo } from "react";
+import { listSteps } from "@/core/build/steps";
+import type { PartRef } from "@/core/design/part";
+import type { Chance } from "@/core/trials/findFault";
+import { findTrialOf, judgeProofs, judgeTrial, listTrials, PROOFS, type Proof } from "@/core/trials/proof";
+import { buildWaterway, type Waterway } from "@/core/waterway/buildWaterway";
+import { useWorkbench } from "@/store/useWorkbench";
+import { view as look } from "@/store/workbench";
+import { describeProofs, PROOF_NAMES } from "@/words/proof";
+import { useFrame } from "../../drawing/useFrame";
+import { ProofMark } from "../../waterway/ProofMark";
+import { WaterwayDrawing } from "../../waterway/WaterwayDrawing";
+import { useRecords } from "../useRecords";
+
+/** From this share on a suspect is lit. */
+const LIT_SHARE = 0.05;
+
+/** So high every fixture's row stands at least, so that it can be read; more of them scroll. */
+const ROW_PX = 48;
+
+type ProofWaterwayProps = {
+  /** The causes as they stand; empty while nothing was answered, then nothing is lit. */
+  readonly chances: readonly Chance[];
+};
+
+/** The whole rig with how far each line is proven; press one and its trial is ready to be run. */
+export function ProofWaterway({ chances }: ProofWaterwayProps) {
+  const design = useWorkbench((state) => state.history!.design);
+  const evaluation = useWorkbench((state) => state.evaluation!);
+  const build = useRecords((state) => state.build);
+  const frame = useFrame<HTMLDivElement>();
+  const { width, height } = frame.size;
+  const waterway = useMemo(() => buildWaterway(design, evaluation), [design, evaluation]);
+  const trials = useMemo(() => listTrials(listSteps(design, evaluation)), [design, evaluation]);
+  const proofs = useMemo(() => judgeProofs(waterway, design, trials, build), [waterway, design, trials, build]);
+  const lit = useMemo(() => {
+    const parts = new Set(chances.flatMap(({ suspect, share }) => (share >= LIT_SHARE ? [toDrawnId(suspect.at)] : [])));
+    return new Set(
+      [...waterway.nodes, ...waterway.edges].flatMap(({ id, part }) => (parts.has(toDrawnId(part)) ? [id] : [])),
+    );
+  }, [chances, waterway]);
+  const tried = useMemo(() => pickTried(waterway, proofs), [waterway, proofs]);
+  const press = (part: PartRef) => {
+    if (findTrialOf(design, part) !== null) look({ selection: part });
+  };
+  return (
+    <div role="group" aria-label="State of proof" className="flex min-h-0 min-w-0 flex-1 flex-col">
+      <p className="px-3 pt-2 text-[13.5px] leading-snug" data-testid="proof-line">
+        {describeProofs(trials.map(({ id }) => judgeTrial(id, build)))}
+      </p>
+      <div
+        ref={frame.ref}
+        className="min-h-0 flex-1 overflow-y-auto p-1"
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keys
+        tabIndex={0}
+        role="group"
+        aria-label="Waterway of the trials"
+      >
+        <div className="h-full" style={{ minHeight: design.fixtures.length * ROW_PX }}>
+          <WaterwayDrawing
+            waterway={tried}
+            aspect={width > 0 ? width / height : 1}
+            onNode={({ part }) => press(part)}
+            onEdge={({ part }) => press(part)}
+            lit={lit}
+            proofs={proofs}
+          />
+        </div>
+      </div>
+      <div className="flex flex-wrap gap-x-4 gap-y-0.5 px-3 pb-2 text-[12.5px] text-faint">
+        {PROOFS.map((proof) => (
+          <span key={proof} className="flex items-center gap-1.5">
+            <svg width="20" height="20" viewBox="-10 -10 20 20" aria-hidden>
+              <ProofMark proof={proof} at={[0, 0]} />
+            </svg>
+            {PROOF_NAMES[proof]}
+          </span>
+        ))}
+        <span>
+          Not drawn: breathers, and the hose to the dump; no trial is asked of them. What was taken apart since wants
+          its trial again.
+        </span>
+      </div>
+    </div>
+  );
+}
+
+// Only what is tried, so that a large rig can still be read.
+function pickTried({ nodes, edges }: Waterway, proofs: ReadonlyMap<string, Proof>): Waterway {
+  const own = edges.filter(({ id }) => proofs.has(id));
+  const ids = new Set(own.flatMap(({ from, to }) => [from, to]));
+  return { nodes: nodes.filter(({ id }) => proofs.has(id) || ids.has(id)), edges: own };
+}
+
+// Traps, bends and ends are drawn with their line, ports with their tank.
+function toDrawnId(part: PartRef): string {
+  if ("lineId" in part) return `line:${part.lineId}`;
+  if (part.kind === "port") return `tank:${part.tankId}`;
+  return "id" in part ? `${part.kind}:${part.id}` : part.kind;
+}
