@@ -1,6 +1,6 @@
-import { expect, expectAccessible, openRig, openSample, openWorkbench, RIG_NAMES, test, toNumber } from "./fixtures";
+import { expect, expectAccessible, openRig, openSample, openWorkbench, TWO_RIGS, test, toNumber } from "./fixtures";
 
-for (const name of RIG_NAMES) {
+for (const name of TWO_RIGS) {
   test(`${name}: when must we dump? Levels over the days, the day wished pulled, a way of living put in, the ladder climbed and undone`, async ({
     page,
   }) => {

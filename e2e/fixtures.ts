@@ -34,6 +34,8 @@ export const test = base.extend<Rules>({
 export { expect };
 
 export const SAMPLES = ["Kranich", "Lesesaal", "Puppenwagen", "Otter"] as const;
+/** A bus and a boat, for what hangs on the tanks alone. */
+export const TWO_SAMPLES: readonly (typeof SAMPLES)[number][] = ["Lesesaal", "Otter"];
 /** The rigs every capability of the drain side is walked through on, and what their sink is called. */
 export const RIGS = { Kranich: "Kitchen sink", Lesesaal: "Kitchen sink", Puppenwagen: "Washing-up bowl" } as const;
 export type RigName = keyof typeof RIGS;

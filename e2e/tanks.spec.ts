@@ -1,5 +1,15 @@
 import { readFileSync } from "node:fs";
-import { expect, expectAccessible, findBox, openSample, openWorkbench, plan, pull, SAMPLES, test } from "./fixtures";
+import {
+  expect,
+  expectAccessible,
+  findBox,
+  openSample,
+  openWorkbench,
+  plan,
+  pull,
+  TWO_SAMPLES,
+  test,
+} from "./fixtures";
 
 const litresOf = (text: string | null) => Number.parseFloat(text ?? "");
 
@@ -123,7 +133,7 @@ test("a breeze takes the heat off faster; the night is the builder's own", async
   await expect(night).toContainText("nothing freezes");
 });
 
-for (const name of SAMPLES) {
+for (const name of TWO_SAMPLES) {
   test(`${name}, bare: the largest tank that fits is looked for, drawn, hung and undone`, async ({ page }) => {
     await openWorkbench(page);
     await openSample(page, `${name}, bare`);
@@ -174,7 +184,7 @@ test("a profile is drawn: a corner put in by a double click, pulled, nudged, and
   await expect(tank.getByLabel("The profile runs")).toHaveValue("y");
 });
 
-for (const name of SAMPLES) {
+for (const name of TWO_SAMPLES) {
   test(`${name}: port, valve and hose, size, frost, hanging order, template and drawings, all from its tank`, async ({
     page,
   }) => {
