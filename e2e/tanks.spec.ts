@@ -248,7 +248,7 @@ for (const name of TWO_SAMPLES) {
           .startsWith(begins),
       ).toBe(true);
     }
-    if (name === "Kranich") await expectAccessible(page);
+    if (name === "Lesesaal") await expectAccessible(page);
   });
 }
 

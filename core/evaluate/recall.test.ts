@@ -89,7 +89,7 @@ test("what is remembered from before an edit is what a fresh reading of the desi
       const tilted = { pitchDeg: 3.5, rollDeg: -2 };
       expect(evaluate(design, tilted)).toEqual(evaluate(structuredClone(design), tilted));
     }),
-    { numRuns: 30 },
+    { numRuns: 60 },
   );
   expect(done).toBeGreaterThan(100);
 });
