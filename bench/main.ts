@@ -2,6 +2,7 @@ import { writeFileSync } from "node:fs";
 import { benchBrowser } from "./browser";
 import { benchCore, type Row } from "./core";
 import { benchDays } from "./days";
+import { benchGear } from "./gear";
 import { benchLargest } from "./largest";
 import { benchNetwork } from "./network";
 
@@ -13,6 +14,7 @@ const rows = [
   ...benchNetwork(),
   ...benchLargest(),
   ...benchDays(),
+  ...(await benchGear()),
   ...(process.argv.includes("--core") ? [] : await benchBrowser()),
 ];
 for (const row of rows) {

@@ -1,13 +1,17 @@
 import type { Design } from "@/core/design/design";
 import { evaluate } from "@/core/evaluate/evaluate";
+import { proveEveryPosition } from "@/core/gear/everyPosition";
 import { buildGearGraph } from "@/core/gear/gearGraph";
 import { proveInterlock } from "@/core/gear/interlock";
+import { listJoins } from "@/core/gear/joins";
 import { computeLoopFigures } from "@/core/gear/loopFigures";
 import { toSetting } from "@/core/gear/settings";
 import { solveFlows } from "@/core/gear/solveFlows";
+import { computeTapFlows } from "@/core/gear/tapFlows";
 import { toEpanet } from "@/core/gear/toEpanet";
 import { describeFinding } from "@/words/findings";
 import { describeDose, describeLoop } from "@/words/gear";
+import { describeEveryPosition, describeJoin, describeWrongTurns } from "@/words/interlock";
 import { formatQuantity, type Units } from "@/words/units";
 
 /** States, flows, pressures, hazards, dose and change interval of the pumped side, for a program to read. */
@@ -18,13 +22,16 @@ export function reportLoop(design: Design, stateId: string | null) {
     design: { id: design.id, name: design.name, version: design.version },
     states: states.map((state) => ({ ...state, ...solveFlows(design, graph, toSetting(state)) })),
     hazards: proveInterlock(design).filter((hazard) => stateId === null || hazard.stateId === stateId),
+    everyPosition: proveEveryPosition(design),
+    joins: listJoins(design),
+    taps: computeTapFlows(design),
     loop: computeLoopFigures(design),
   };
 }
 
 /** The same as lines for a terminal. */
 export function printLoop(design: Design, stateId: string | null, units: Units): string {
-  const { states, loop } = reportLoop(design, stateId);
+  const { states, loop, everyPosition, joins } = reportLoop(design, stateId);
   const nameOf = (node: string) => {
     const [first = "", tankId] = node.split(":");
     return (
@@ -50,7 +57,11 @@ export function printLoop(design: Design, stateId: string | null, units: Units):
   const sums = loop
     ? [describeLoop(loop, units), ...(describeDose(loop, units) ? [describeDose(loop, units)!] : [])]
     : [];
-  return `${[design.name, ...lines, ...told, ...sums, "Loop water is never drunk."].join("\n")}\n`;
+  const proof = everyPosition
+    ? [describeEveryPosition(everyPosition), ...everyPosition.ways.map((way) => describeWrongTurns(design, way))]
+    : [];
+  const met = joins.map((join) => describeJoin(design, join));
+  return `${[design.name, ...lines, ...told, ...proof, ...met, ...sums, "Loop water is never drunk."].join("\n")}\n`;
 }
 
 /** The network of one working state as an EPANET input file. */

@@ -23,6 +23,20 @@ for (const name of RIG_NAMES) {
     await expect(drawing.getByRole("button", { name: "Motor valve, open" })).toBeVisible();
     await page.getByRole("button", { name: "Back", exact: true }).click();
     await expect(drawing.getByRole("button", { name: "Motor valve, shut" })).toBeVisible();
+    // one more state begins as the one shown, and is one step back
+    await panel.getByLabel("One more state").selectOption({ label: "Dump" });
+    await expect(page.getByLabel("Working state", { exact: true })).toHaveValue("dump");
+    await expect(drawing.getByRole("button", { name: "Loop pump, on" })).toBeVisible();
+    await page.keyboard.press("Control+z");
+    // every position is proven in the worker; a way that is pressed is turned on the stage and drawn
+    await panel.getByRole("button", { name: "Prove every position" }).click();
+    const proof = panel.getByTestId("every-position");
+    await expect(proof).toContainText(/Over all \d+ positions/);
+    await proof.getByRole("button", { name: /Loop water gets to Drinking tap: .*one turn: Motor valve open/ }).click();
+    await expect(page.getByTestId("stage-line")).toContainText("Motor valve open");
+    await expect(drawing.getByRole("button", { name: "Motor valve, open" })).toBeVisible();
+    await page.getByRole("button", { name: "Clear" }).click();
+    await expect(page.getByTestId("stage-line")).toContainText("at the head");
     if (name === "Kranich") await expectAccessible(page);
     await page.keyboard.press("Control+z");
     await expect(findings).not.toContainText("Loop water can get to");

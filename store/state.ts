@@ -3,6 +3,8 @@ import type { Design } from "@/core/design/design";
 import type { Edit } from "@/core/design/edit";
 import type { Movable } from "@/core/design/moves";
 import type { Evaluation } from "@/core/evaluate/evaluation";
+import type { Turn } from "@/core/gear/everyPosition";
+import type { Failure } from "@/core/gear/settings";
 import type { Units } from "@/words/units";
 import type { History } from "./history";
 import type { BinEntry, LibraryEntry } from "./library";
@@ -87,6 +89,14 @@ export type RoadView = (typeof ROAD_VIEWS)[number];
 /** Water in motion: of which fixture, and where in time it is shown, s. */
 export type ShownPour = { readonly of: string; readonly second: number };
 
+/** A way for water to where it must not come: what is turned and what fails for it, and the links it goes along. */
+export type ShownWay = {
+  readonly turns: readonly Turn[];
+  readonly failure: Failure | null;
+  readonly links: readonly string[];
+  readonly text: string;
+};
+
 export type WorkbenchState = {
   readonly phase: "loading" | "ready" | "failed";
   readonly history: History | null;
@@ -103,6 +113,8 @@ export type WorkbenchState = {
   readonly drawFallMmPerM: number | null;
   /** For how many days the stay is wished to last; null while nothing was wished. */
   readonly wantedDays: number | null;
+  /** The working state on the stage of the loop, null the first; and the way that is lit there. */
+  readonly loopView: { readonly stateId: string | null; readonly way: ShownWay | null };
   /** What the station Road shows. */
   readonly roadView: RoadView;
   /** The finding that is open to be read and mended. */

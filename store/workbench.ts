@@ -22,6 +22,7 @@ const INITIAL: WorkbenchState = {
   tool: null,
   drawFallMmPerM: null,
   wantedDays: null,
+  loopView: { stateId: null, way: null },
   roadView: "now",
   findingId: null,
   drainId: null,
@@ -66,6 +67,7 @@ export function loadDesign(opened: Design | History, save: SaveState = "saved"):
     fixtureId: null,
     tankId: null,
     wantedDays: null,
+    loopView: { stateId: null, way: null },
     preview: null,
     pour: null,
     dragBase: null,
@@ -186,6 +188,7 @@ export type ViewChange = Partial<
     | "group"
     | "tool"
     | "drawFallMmPerM"
+    | "loopView"
     | "roadView"
     | "wantedDays"
     | "fillShare"

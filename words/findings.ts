@@ -529,6 +529,9 @@ export function describeFinding(finding: Finding, design: Design, units: Units):
     case "pumpsInRow":
     case "waterFouled":
     case "seaComesIn":
+    case "hoseComesOff":
+    case "tankRunsOut":
+    case "nonReturnAgainst":
     case "pumpRunsDry":
     case "pumpDeadHead":
       return describeGearFinding(finding, { part, length, stands, units });

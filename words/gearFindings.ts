@@ -17,6 +17,9 @@ type GearCode =
   | "pumpsInRow"
   | "waterFouled"
   | "seaComesIn"
+  | "hoseComesOff"
+  | "tankRunsOut"
+  | "nonReturnAgainst"
   | "pumpRunsDry"
   | "pumpDeadHead";
 
@@ -116,6 +119,33 @@ export function describeGearFinding(finding: GearFinding, { part, length, stands
         advice:
           "Take the hose up over the worst heeled waterline with a vented loop at its top, and shut the seacock when you leave her.",
       };
+    case "hoseComesOff": {
+      const which = finding.hoses === 1 ? finding.hoseName : `${finding.hoseName}, or any of ${finding.hoses} hoses,`;
+      const what =
+        finding.litres === null
+          ? "runs without end"
+          : `runs out, ${formatQuantity(finding.litres, "volume", units)} at most`;
+      return {
+        title: `${part} floods the floor if a hose comes off`,
+        why: `${describeWhen(finding)} if ${which} slips off, it ${what}, ${finding.isDriven ? "pushed by a pump" : "by itself, with every pump off"}.`,
+        advice:
+          finding.litres === null
+            ? "Shut the tap outside when you leave, and fit a pressure reducer at the coupling."
+            : "Fit a stop valve at the tank, or a main switch for the pump, and shut it when you leave. Two clamps where they fit.",
+      };
+    }
+    case "tankRunsOut":
+      return {
+        title: `${part} can run out at ${finding.outName}`,
+        why: `${finding.failure ? (finding.stateName ? describeState(finding) : `With everything at rest and ${describeFailure(finding.failure, finding.failedName ?? "")}:`) : "With everything at rest:"} ${finding.isDriven ? "a pump empties it" : "it empties by itself"}.`,
+        advice: "Put a stop valve that shuts by itself, or a main switch for the pump, between the two.",
+      };
+    case "nonReturnAgainst":
+      return {
+        title: `${part} is the wrong way round`,
+        why: "Water comes to its outlet and none to its inlet: it holds the flow back that it should let through.",
+        advice: "Turn it, arrow the way the water goes.",
+      };
     case "pumpRunsDry":
       return {
         title: `${part} can run dry`,
@@ -133,13 +163,23 @@ export function describeGearFinding(finding: GearFinding, { part, length, stands
 
 type InState = { readonly stateName: string; readonly failure: Failure | null; readonly failedName: string | null };
 
+const describeWhen = ({
+  stateName,
+  isAttended,
+}: {
+  readonly stateName: string;
+  readonly isAttended: boolean;
+}): string =>
+  stateName ? `In the state “${stateName}”${isAttended ? "" : ", with nobody at a tap,"}` : "With everything at rest,";
+
 // In which state, and what has to fail for it.
 function describeState({ stateName, failure, failedName }: InState): string {
   if (!failure) return `In the state “${stateName}” it needs no failure.`;
   return `In the state “${stateName}”, with ${describeFailure(failure, failedName ?? "")}.`;
 }
 
-function describeFailure(failure: Failure, name: string): string {
+/** What fails, in words. */
+export function describeFailure(failure: Failure, name: string): string {
   switch (failure.kind) {
     case "stuck":
       return `${name} stuck ${failure.at === "a" || failure.at === "b" ? `on way ${failure.at.toUpperCase()}` : failure.at}`;
@@ -153,6 +193,8 @@ function describeFailure(failure: Failure, name: string): string {
       return `${name} left open`;
     case "powerLost":
       return "the power gone";
+    case "hoseOff":
+      return `${name} slipped off`;
   }
 }
 

@@ -9,6 +9,8 @@ export const LOG_NAMES: Readonly<Record<LogKind, string>> = {
   dump: "Dumped",
   reading: "Read",
   showers: "Showers",
+  waterTest: "Loop water tested",
+  loopChange: "Loop water changed",
   filter: "Filter changed",
   cleaning: "Cleaned",
   smell: "Smell",
@@ -22,6 +24,10 @@ export const LOG_NAMES: Readonly<Record<LogKind, string>> = {
 /** Kinds of entry that are about a tank and take litres. */
 export const WITH_STORE: readonly LogKind[] = ["fill", "dump", "reading", "cleaning", "smell", "leak"];
 
+/** What the figure of an entry is, beside its field. */
+export const nameAmount = (kind: LogKind): string =>
+  kind === "showers" ? "How many" : kind === "waterTest" ? "mg/L over fresh water" : "Litres, if known";
+
 /** One line of the book. */
 export function describeEntry({ kind, storeId, amount, note }: LogEntry, design: Design, units: Units): string {
   const about = storeId === null ? "" : ` ${describeStore(storeId, design)}`;
@@ -30,7 +36,9 @@ export function describeEntry({ kind, storeId, amount, note }: LogEntry, design:
       ? ""
       : kind === "showers"
         ? ` ${formatNumber(amount, 0)}`
-        : `, ${formatQuantity(amount, "volume", units)}`;
+        : kind === "waterTest"
+          ? ` ${formatNumber(amount, 0)} mg/L`
+          : `, ${formatQuantity(amount, "volume", units)}`;
   return `${LOG_NAMES[kind]}${about}${figure}${note === "" ? "" : `: ${note}`}`;
 }
 

@@ -1,6 +1,7 @@
 import { type ForecastInput, forecast, type StoreForecast } from "@/core/days/forecast";
 import type { Design } from "@/core/design/design";
 import { computeStandingMap, type StandingMap } from "@/core/evaluate/standingMap";
+import { type EveryPosition, proveEveryPosition } from "@/core/gear/everyPosition";
 import { findRoutes, type RouteOutcome } from "@/core/routes/findRoutes";
 import { findLargestTanks, type TankAim } from "@/core/tanks/largestTanks";
 import type { TankPlace } from "@/core/tanks/tankPlaces";
@@ -36,8 +37,11 @@ const largestTanks: Job<TanksInput, readonly TankPlace[]> = ({ design, aim }, on
 
 const days: Job<ForecastInput, readonly StoreForecast[]> = (input, onProgress) => forecast(input, goesOn(onProgress))!;
 
+const everyPosition: Job<{ readonly design: Design }, EveryPosition> = ({ design }, onProgress) =>
+  proveEveryPosition(design, goesOn(onProgress))!;
+
 /** Everything the worker can be asked, by name. */
-export const JOBS = { standingMap, routes, largestTanks, days } as const;
+export const JOBS = { standingMap, routes, largestTanks, days, everyPosition } as const;
 
 export type JobName = keyof typeof JOBS;
 export type JobInput<Name extends JobName> = Parameters<(typeof JOBS)[Name]>[0];

@@ -78,6 +78,8 @@ export const EDIT_CODES = [
   "addLoop",
   "addGear",
   "removeGear",
+  "addState",
+  "removeState",
   "addHose",
 ] as const;
 

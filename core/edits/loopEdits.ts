@@ -334,3 +334,31 @@ export function buildAddHose(design: Design, from: HoseEnd, to: HoseEnd): Edit {
     ops: [{ op: "insert", path: ["lines"], index: design.lines.length, value }],
   };
 }
+
+/** Working states builders name, to begin with. */
+export const USUAL_STATES = ["standby", "sink", "shower", "refill", "dump", "campHose", "winter"] as const;
+export type UsualState = (typeof USUAL_STATES)[number];
+
+/** Edit that adds a working state; it starts as the one given stands, standby and winter with everything shut and off. */
+export function buildAddState(design: Design, usual: UsualState, stateName: string, from: WorkingState | null): Edit {
+  const isAtRest = usual === "standby" || usual === "winter" || from === null;
+  const value: WorkingState = {
+    id: freeId(toIdWord(stateName), design.states),
+    name: stateName,
+    on: isAtRest ? [] : [...from.on],
+    positions: isAtRest ? [] : [...from.positions],
+    openTaps: isAtRest ? [] : [...from.openTaps],
+  };
+  return {
+    code: "addState",
+    at: { kind: "state", id: value.id },
+    ops: [{ op: "insert", path: ["states"], index: design.states.length, value }],
+  };
+}
+
+/** Edit that takes a working state out. */
+export const buildRemoveState = (stateId: string): Edit => ({
+  code: "removeState",
+  at: { kind: "state", id: stateId },
+  ops: [{ op: "remove", path: ["states", stateId] }],
+});

@@ -1,8 +1,12 @@
 import type { Design } from "../design/design";
 import type { Gear } from "../design/gear";
 import type { Hose } from "../design/plumbing";
+import { buildGearGraph } from "../gear/gearGraph";
 import { listGearPorts } from "../gear/gearPorts";
-import { type Hazard, proveInterlock } from "../gear/interlock";
+import { groupHazards, type Hazard, hasOpenTap, proveInterlock } from "../gear/interlock";
+import { buildArcs, reaches } from "../gear/reach";
+import { ALL_OPEN, type Failure } from "../gear/settings";
+import { measureCapacityL } from "../geometry/solid";
 import { createRecall } from "../quantity/recall";
 import { createFinding } from "./createFinding";
 import type { Finding } from "./findings";
@@ -18,7 +22,8 @@ export function checkGear(design: Design): readonly Finding[] {
     ...checkPorts(design, hoses),
     ...design.gear.flatMap(checkPiece),
     ...checkOrder(design, hoses),
-    ...proveInterlock(design).map((hazard) => toFinding(design, hazard)),
+    ...checkSense(design),
+    ...groupHazards(design, proveInterlock(design)).map((hazards) => toFinding(design, hazards)),
   ]);
 }
 
@@ -82,15 +87,28 @@ function checkOrder({ gear }: Design, hoses: readonly Hose[]): Finding[] {
   });
 }
 
-function toFinding({ states, tanks, gear }: Design, hazard: Hazard): Finding {
+// A non-return to whose inlet no water comes, while some stands at its outlet, is the wrong way round.
+function checkSense(design: Design): Finding[] {
+  const graph = buildGearGraph(design);
+  const wet = graph.ends.filter(({ kind, isDry }) => !isDry && kind !== "air");
+  const open = buildArcs(graph, ALL_OPEN);
+  const isFed = (node: string, pieceId: string) => wet.some((end) => reaches(open, end.node, node, pieceId));
+  return design.gear.flatMap(({ id, spec }) =>
+    spec.kind === "nonReturn" && !isFed(`${id}:in`, id) && isFed(`${id}:out`, id)
+      ? [createFinding("must", { kind: "gear", id }, { code: "nonReturnAgainst" })]
+      : [],
+  );
+}
+
+function toFinding(design: Design, [hazard, ...more]: readonly [Hazard, ...Hazard[]]): Finding {
+  const { states, tanks, gear } = design;
   const at =
     hazard.tankId !== null
       ? ({ kind: "tank", id: hazard.tankId } as const)
       : ({ kind: "gear", id: hazard.gearId! } as const);
   const stateName = states.find(({ id }) => id === hazard.stateId)?.name ?? hazard.stateId;
   const { failure } = hazard;
-  const failedName =
-    failure && "gearId" in failure ? (gear.find(({ id }) => id === failure.gearId)?.name ?? failure.gearId) : null;
+  const failedName = failure && nameFailed(design, failure);
   const otherId = [hazard.from, hazard.stateId, failure ? Object.values(failure).join(":") : "none"].join("~");
   const common = { otherId, stateName, failure, failedName } as const;
   switch (hazard.kind) {
@@ -102,9 +120,41 @@ function toFinding({ states, tanks, gear }: Design, hazard: Hazard): Finding {
     }
     case "floods":
       return createFinding(failure ? "should" : "must", at, { code: "seaComesIn", ...common });
+    case "spills": {
+      const tank = tanks.find(({ id }) => id === hazard.tankId);
+      const spec = gear.find(({ id }) => id === hazard.gearId)?.spec;
+      const isAttended = hasOpenTap(design, hazard.stateId);
+      const hoses = new Set([hazard, ...more].map(({ failure: one }) => (one?.kind === "hoseOff" ? one.lineId : "")));
+      return createFinding(hazard.isDriven && isAttended ? "note" : "should", at, {
+        code: "hoseComesOff",
+        ...common,
+        // one for each tank, whichever hose speaks
+        otherId: "spill",
+        hoses: hoses.size,
+        hoseName: failedName ?? "",
+        isDriven: hazard.isDriven,
+        isAttended,
+        litres: tank ? measureCapacityL(tank.solid) : spec?.kind === "sump" ? spec.litres : null,
+      });
+    }
+    case "runsOut": {
+      const out = gear.find(({ id }) => hazard.to === `${id}:in` || hazard.to === `${id}:out`);
+      return createFinding(failure ? "should" : "must", at, {
+        code: "tankRunsOut",
+        ...common,
+        otherId: failure ? "failure" : "none",
+        outName: out?.name ?? "",
+        isDriven: hazard.isDriven,
+      });
+    }
     case "runsDry":
       return createFinding(failure ? "note" : "should", at, { code: "pumpRunsDry", ...common });
     case "deadHead":
       return createFinding(failure ? "note" : "should", at, { code: "pumpDeadHead", ...common });
   }
+}
+
+function nameFailed({ gear, lines }: Design, failure: Failure): string | null {
+  if (failure.kind === "hoseOff") return lines.find(({ id }) => id === failure.lineId)?.name ?? failure.lineId;
+  return "gearId" in failure ? (gear.find(({ id }) => id === failure.gearId)?.name ?? failure.gearId) : null;
 }

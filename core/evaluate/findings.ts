@@ -196,6 +196,18 @@ type Numbers =
   | { readonly code: "pumpsInRow"; readonly otherId: string; readonly otherName: string }
   | ({ readonly code: "waterFouled"; readonly water: HeldWater | "sea"; readonly fromName: string | null } & InState)
   | ({ readonly code: "seaComesIn" } & InState)
+  | ({
+      readonly code: "hoseComesOff";
+      /** Hoses of which each would do it, and the first of them. */
+      readonly hoses: number;
+      readonly hoseName: string;
+      readonly isDriven: boolean;
+      readonly isAttended: boolean;
+      /** What can run out, L; null where the tap outside goes on for ever. */
+      readonly litres: number | null;
+    } & InState)
+  | ({ readonly code: "tankRunsOut"; readonly outName: string; readonly isDriven: boolean } & InState)
+  | { readonly code: "nonReturnAgainst" }
   | ({ readonly code: "pumpRunsDry" } & InState)
   | ({ readonly code: "pumpDeadHead" } & InState)
   | { readonly code: "ontoGround"; readonly litresPerDay: number };

@@ -1,8 +1,7 @@
 import fc from "fast-check";
 import { gearDesigns } from "@/tests/gearArbitraries";
+import { loopSystems, withLoop } from "@/tests/loopSystems";
 import type { Design } from "../design/design";
-import type { Gear } from "../design/gear";
-import type { Hose, Tank } from "../design/plumbing";
 import { buildGearGraph, type GearEnd } from "./gearGraph";
 import { listEveryHazard, proveInterlock } from "./interlock";
 import { findPassing, listFailures, toSetting } from "./settings";
@@ -29,79 +28,9 @@ function isReached(design: Design, source: GearEnd, target: string, setting: Ret
   return walk(source.node, [source.node], false);
 }
 
-/** The random network with a loop tank joined to it by a valve and a non-return: what builders do. */
-function withLoop(design: Design, height: number, hasNonReturn: boolean): Design {
-  const common = { sizeMm: { x: 80, y: 80, z: 80 }, openBelowMm: 0 };
-  const gear: Gear[] = [
-    ...design.gear,
-    {
-      id: "cross",
-      name: "Cross valve",
-      ...common,
-      atMm: { x: 0, y: 0, z: height },
-      spec: { kind: "valve", dropKPa: 1, atLpm: 10, drive: "motor", atRest: "opens" },
-    },
-    hasNonReturn
-      ? {
-          id: "guard",
-          name: "Guard",
-          ...common,
-          atMm: { x: 100, y: 0, z: height },
-          spec: { kind: "nonReturn", dropKPa: 1, atLpm: 10, crackKPa: 2 },
-        }
-      : {
-          id: "guard",
-          name: "Guard",
-          ...common,
-          atMm: { x: 100, y: 0, z: height },
-          spec: { kind: "flowMeter", dropKPa: 1, atLpm: 10 },
-        },
-  ];
-  const loop: Tank = {
-    ...design.tanks.at(-1)!,
-    id: "other",
-    name: "Other",
-    holds: design.tanks.at(-1)!.holds === "fresh" ? "loop" : "fresh",
-    atMm: { x: 500, y: -300, z: height },
-    ports: [
-      { id: "p", kind: "draw", atMm: { x: 0, y: 50, z: 10 }, boreMm: 12, thread: null, fittingMm: 0, valve: null },
-    ],
-  };
-  const hose = (id: string, from: Hose["from"], to: Hose["to"]): Hose => ({
-    id,
-    name: id,
-    kind: "hose",
-    pipe: { innerMm: 12.7, outerMm: 18, manningN: 0.009 },
-    from,
-    to,
-    pointsMm: [],
-  });
-  const at = (gearId: string, port: string) => ({ kind: "gear" as const, gearId, port });
-  // cut into the first hose: the tank's own port takes a second one
-  const own = {
-    ...design.tanks.at(-1)!,
-    ports: [...design.tanks.at(-1)!.ports, { ...design.tanks.at(-1)!.ports[0]!, id: "second" }],
-  };
-  return {
-    ...design,
-    gear,
-    tanks: [...design.tanks.slice(0, -1), own, loop],
-    lines: [
-      ...design.lines,
-      hose("x1", { kind: "tank", tankId: "other", portId: "p" }, at("cross", "in")),
-      hose("x2", at("cross", "out"), at("guard", "in")),
-      hose("x3", at("guard", "out"), { kind: "tank", tankId: own.id, portId: "second" }),
-    ],
-  };
-}
-
-const systems = fc
-  .record({ base: gearDesigns, height: fc.integer({ min: -400, max: 1_200 }), guarded: fc.boolean() })
-  .map(({ base, height, guarded }) => withLoop(base.design, height, guarded));
-
 test("every way that is found is there, and every way that is there is found: against brute force", () => {
   fc.assert(
-    fc.property(systems, (design) => {
+    fc.property(loopSystems, (design) => {
       const found = new Set(
         listEveryHazard(design)
           .filter(({ kind }) => kind === "fouls")
@@ -131,7 +60,7 @@ test("every way that is found is there, and every way that is there is found: ag
 
 test("an air gap on the way removes every way back", () => {
   fc.assert(
-    fc.property(systems, (design) => {
+    fc.property(loopSystems, (design) => {
       const gapped = {
         ...design,
         gear: design.gear.map((piece) =>

@@ -12,6 +12,8 @@ import {
   findLogSteps,
   type Germ,
   LOOP_RENEWED_SHARE,
+  MOST_BUILD_UP,
+  SHED_G,
   type UvDose,
 } from "./waterQuality";
 
@@ -21,12 +23,8 @@ const HEAT_J_PER_L_K = 4_186;
 const LOST_K = 4;
 /** Cold water in the tank against a warm shower, K [T]. */
 const WARMING_K = 27;
-/** What one shower sheds that no filter takes: soap, salts, g [T]. */
-const SHED_G = 2;
 /** Of that, what strainer and filters hold: hair, skin, lint, g a shower [T]. */
 const DIRT_G = 1.5;
-/** Dissolved: from here on it feels and smells used, g/L [T]. */
-const MOST_BUILD_UP = 0.6;
 /** Warm water that stands longer than this is let go, days [T]. */
 const MOST_DAYS_WARM = 2;
 /** Of shower water behind a 1 µm filter, 10 mm at 254 nm, where it was not measured [T]. */
@@ -78,8 +76,11 @@ export function findShowerState({
   return null;
 }
 
-/** What the loop comes to, in the state in which one showers from it; null without one. Minutes > 0 a shower. */
-export function computeLoopFigures(design: Design, minutes = USUAL_MINUTES): LoopFigures | null {
+/**
+ * What the loop comes to, in the state in which one showers from it; null without one. Minutes > 0 a shower; what it sheds
+ * against the usual, as tests of the water have it, > 0.
+ */
+export function computeLoopFigures(design: Design, minutes = USUAL_MINUTES, shedShare = 1): LoopFigures | null {
   const found = findShowerState(design);
   if (!found) return null;
   const { state, tap } = found;
@@ -91,7 +92,7 @@ export function computeLoopFigures(design: Design, minutes = USUAL_MINUTES): Loo
   const on = design.gear.filter(({ id }) => state.on.includes(id));
   const pumpW = on.reduce((sum, { spec }) => sum + (spec.kind === "pump" ? spec.watts : 0), 0);
   const lamp = design.gear.find((piece): piece is GearOf<"uvLamp"> => hasKind(piece, "uvLamp"));
-  const change = findChange(design, loopL, minutes, lpm);
+  const change = findChange(design, loopL, minutes, lpm, SHED_G * shedShare);
   return {
     stateId: state.id,
     tapId: tap.id,
@@ -151,9 +152,10 @@ function findChange(
   loopL: number,
   minutes: number,
   lpm: number,
+  shedG: number,
 ): Pick<LoopFigures, "showers" | "because" | "buildUpGPerL"> {
   let showers = 0;
-  while (showers < 500 && computeBuildUp(SHED_G, loopL, LOOP_RENEWED_SHARE, showers + 1) <= MOST_BUILD_UP) showers += 1;
+  while (showers < 500 && computeBuildUp(shedG, loopL, LOOP_RENEWED_SHARE, showers + 1) <= MOST_BUILD_UP) showers += 1;
   const reasons: { readonly because: ChangeReason; readonly showers: number }[] = [{ because: "buildUp", showers }];
   const shower = Math.max(0.1, lpm * minutes);
   for (const { spec } of design.gear) {
@@ -165,7 +167,7 @@ function findChange(
   }
   reasons.push({ because: "standing", showers: Math.ceil(MOST_DAYS_WARM * countShowersPerDay(design)) });
   const first = reasons.reduce((a, b) => (b.showers < a.showers ? b : a));
-  return { ...first, buildUpGPerL: computeBuildUp(SHED_G, loopL, LOOP_RENEWED_SHARE, first.showers) };
+  return { ...first, buildUpGPerL: computeBuildUp(shedG, loopL, LOOP_RENEWED_SHARE, first.showers) };
 }
 
 // As the way of living has it; one a day where it has none.

@@ -1,14 +1,16 @@
 import type { Gear, Position, WorkingState } from "../design/gear";
 import type { GearLink } from "./gearGraph";
 
-/** One thing that fails, or none: stuck the other way, leaking back, left on, or left open. */
+/** One thing that fails: stuck the other way, leaking back, left on, left open, or off. */
 export type Failure =
   | { readonly kind: "stuck"; readonly gearId: string; readonly at: Position }
   | { readonly kind: "halfWay"; readonly gearId: string }
   | { readonly kind: "leaksBack"; readonly gearId: string }
   | { readonly kind: "leftOn"; readonly gearId: string }
   | { readonly kind: "leftOpen"; readonly gearId: string }
-  | { readonly kind: "powerLost" };
+  | { readonly kind: "powerLost" }
+  /** A hose slips off at either of its ends. */
+  | { readonly kind: "hoseOff"; readonly lineId: string };
 
 /** How everything stands: from a working state, with at most one failure. */
 export type Setting = {
@@ -49,6 +51,15 @@ export function toSetting(state: WorkingState | null, failure: Failure | null = 
     },
   };
 }
+
+/** Everything open at once and every pump on: what no position of any part could let through, is shut for good. */
+export const ALL_OPEN: Setting = {
+  isOn: () => true,
+  isTapOpen: () => true,
+  isHalfWay: () => true,
+  leaksBack: () => false,
+  positionOf: () => "open",
+};
 
 /** Every single failure of a piece of gear that there can be. */
 export function listFailures(gear: readonly Gear[]): Failure[] {

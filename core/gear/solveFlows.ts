@@ -1,7 +1,9 @@
 import type { Design } from "../design/design";
+import type { GearSpec } from "../design/gear";
 import type { GearEnd, GearGraph, GearLink } from "./gearGraph";
 import { computeLinkLossPa, computePumpPa, toPa, USUAL_LOAD } from "./linkLoss";
 import { findPassing, type Setting } from "./settings";
+import { type EliminationPlan, eliminate, planElimination } from "./sparse";
 
 export type LinkFlow = {
   readonly id: string;
@@ -52,8 +54,7 @@ const LEAK = 1e-22;
  * What is not joined to water or to the open stands still. Source: the gradient method of Todini and Pilati [P].
  */
 export function solveFlows(design: Design, graph: GearGraph, setting: Setting, load = USUAL_LOAD): FlowResult {
-  const ids = [...graph.nodes.keys()];
-  const index = new Map(ids.map((id, i) => [id, i]));
+  const { ids, index, plan, specOf } = indexGraph(design, graph);
   // every end is a node of its own with a fixed pressure
   const fixed: number[] = [];
   const edges: Edge[] = [];
@@ -62,9 +63,9 @@ export function solveFlows(design: Design, graph: GearGraph, setting: Setting, l
     if (edge) edges.push(edge);
   }
   for (const end of graph.ends) {
-    if (!isOpen(design, end, setting)) continue;
+    const spec = end.gearId === null ? undefined : specOf.get(end.gearId);
+    if (!isOpen(spec, end, setting)) continue;
     const at = index.get(end.node)!;
-    const spec = design.gear.find(({ id }) => id === end.gearId)?.spec;
     const mouth = spec?.kind === "tap" && spec.dropKPa > 0 ? spec : MOUTH;
     // air does not come in here, nor water where there is none
     const isOneWay = end.kind === "air" || end.isDry;
@@ -80,12 +81,36 @@ export function solveFlows(design: Design, graph: GearGraph, setting: Setting, l
     });
     fixed.push(toPa(end.headMm) + end.overKPa * 1000);
   }
-  const solved = solve(ids.length, fixed, edges);
+  const solved = solve(ids.length, fixed, edges, plan);
   return report(graph, ids, fixed, edges, solved);
 }
 
-function isOpen(design: Design, { gearId, kind }: GearEnd, setting: Setting): boolean {
-  const spec = design.gear.find(({ id }) => id === gearId)?.spec;
+type Indexed = {
+  readonly ids: readonly string[];
+  readonly index: ReadonlyMap<string, number>;
+  readonly plan: EliminationPlan;
+  readonly specOf: ReadonlyMap<string, GearSpec>;
+};
+
+/** What is the same in every setting of a graph; a valve that is turned asks for no more than its numbers. */
+const indexed = new WeakMap<GearGraph, Indexed>();
+
+function indexGraph(design: Design, graph: GearGraph): Indexed {
+  const known = indexed.get(graph);
+  if (known) return known;
+  const ids = [...graph.nodes.keys()];
+  const index = new Map(ids.map((id, i) => [id, i]));
+  const plan = planElimination(
+    ids.length,
+    graph.links.map(({ from, to }) => [index.get(from)!, index.get(to)!]),
+  );
+  const specOf = new Map(design.gear.map(({ id, spec }) => [id, spec]));
+  const made = { ids, index, plan, specOf };
+  indexed.set(graph, made);
+  return made;
+}
+
+function isOpen(spec: GearSpec | undefined, { gearId, kind }: GearEnd, setting: Setting): boolean {
   if (spec?.kind === "tap") return setting.isTapOpen(gearId!);
   if (spec?.kind === "coupling" && kind === "air") return setting.isTapOpen(gearId!);
   return true;
@@ -118,23 +143,26 @@ type Solved = {
 function lossAt(edge: Edge, flow: number): { readonly pa: number; readonly slope: number } {
   const sense = flow < 0 ? -1 : 1;
   const size = Math.max(Math.abs(flow), 1e-9);
-  const at = (q: number) => edge.loss(q) - (edge.gain ? edge.gain(q) * sense : 0) + edge.crackPa;
   const step = size * 1e-4;
-  const slope = Math.max((at(size + step) - at(size - step)) / (2 * step), 1e3);
-  const pa = edge.loss(size) * sense - (edge.gain ? edge.gain(flow < 0 ? 0 : size) : 0) + edge.crackPa * sense;
+  const loss = edge.loss(size);
+  const gainSlope = edge.gain ? ((edge.gain(size + step) - edge.gain(size - step)) / (2 * step)) * sense : 0;
+  const slope = Math.max((edge.loss(size + step) - loss) / step - gainSlope, 1e3);
+  const pa = loss * sense - (edge.gain ? edge.gain(flow < 0 ? 0 : size) : 0) + edge.crackPa * sense;
   return { pa, slope };
 }
 
-function solve(count: number, fixed: readonly number[], edges: readonly Edge[]): Solved {
+function solve(count: number, fixed: readonly number[], edges: readonly Edge[], plan: EliminationPlan): Solved {
   const shut = edges.map(() => false);
   const flows = edges.map(() => 1e-4);
   const heads = new Array<number>(count).fill(fixed.length > 0 ? Math.max(...fixed) : 0);
   const headOf = (i: number) => (i < count ? heads[i]! : fixed[i - count]!);
   let set = findSet(count, edges, shut);
+  const places = edges.map(({ a, b }) => (a < count && b < count && a !== b ? plan.pairOf(a, b) : -1));
   for (let round = 0; round < ROUNDS; round++) {
-    const matrix = Array.from({ length: count }, () => new Float64Array(count));
+    const diagonal = new Float64Array(count);
     const right = new Float64Array(count);
-    for (let i = 0; i < count; i++) matrix[i]![i] = set[i] ? LEAK : 1;
+    const pairs = new Float64Array(plan.pairs);
+    for (let i = 0; i < count; i++) diagonal[i] = set[i] ? LEAK : 1;
     const terms = edges.map((edge, e) =>
       shut[e] || !(isSet(set, edge.a, count) && isSet(set, edge.b, count)) ? null : lossAt(edge, flows[e]!),
     );
@@ -145,19 +173,18 @@ function solve(count: number, fixed: readonly number[], edges: readonly Edge[]):
       // the flow this edge would have with no difference of pressure over it
       const free = flows[e]! - term.pa * p;
       if (a < count) {
-        matrix[a]![a]! += p;
+        diagonal[a]! += p;
         right[a]! -= free;
-        if (b < count) matrix[a]![b]! -= p;
-        else right[a]! += p * fixed[b - count]!;
+        if (b >= count) right[a]! += p * fixed[b - count]!;
+        else if (a !== b) pairs[places[e]!]! -= p;
       }
       if (b < count) {
-        matrix[b]![b]! += p;
+        diagonal[b]! += p;
         right[b]! += free;
-        if (a < count) matrix[b]![a]! -= p;
-        else right[b]! += p * fixed[a - count]!;
+        if (a >= count) right[b]! += p * fixed[a - count]!;
       }
     });
-    const next = eliminate(matrix, right);
+    const next = eliminate(plan, diagonal, pairs, right);
     for (let i = 0; i < count; i++) if (set[i]) heads[i] = next[i]!;
     let moved = 0;
     terms.forEach((term, e) => {
@@ -202,48 +229,20 @@ const isSet = (set: readonly boolean[], i: number, count: number): boolean => i 
 
 // Nodes that are joined, by what is open, to something whose pressure is given.
 function findSet(count: number, edges: readonly Edge[], shut: readonly boolean[]): boolean[] {
-  const next = new Map<number, number[]>();
-  edges.forEach(({ a, b }, e) => {
-    if (shut[e]) return;
-    next.set(a, [...(next.get(a) ?? []), b]);
-    next.set(b, [...(next.get(b) ?? []), a]);
-  });
   const set = new Array<boolean>(count).fill(false);
-  const seen = new Set<number>();
-  const open = [...next.keys()].filter((i) => i >= count);
-  for (let i = open.pop(); i !== undefined; i = open.pop()) {
-    if (seen.has(i)) continue;
-    seen.add(i);
-    if (i < count) set[i] = true;
-    open.push(...(next.get(i) ?? []));
-  }
-  return set;
-}
-
-// Gauss with pivots: networks of a rig have some hundred nodes at most.
-function eliminate(matrix: Float64Array[], right: Float64Array): Float64Array {
-  const n = right.length;
-  for (let k = 0; k < n; k++) {
-    let pivot = k;
-    for (let i = k + 1; i < n; i++) if (Math.abs(matrix[i]![k]!) > Math.abs(matrix[pivot]![k]!)) pivot = i;
-    [matrix[k], matrix[pivot]] = [matrix[pivot]!, matrix[k]!];
-    [right[k], right[pivot]] = [right[pivot]!, right[k]!];
-    const row = matrix[k]!;
-    if (row[k] === 0) continue;
-    for (let i = k + 1; i < n; i++) {
-      const other = matrix[i]!;
-      if (other[k] === 0) continue;
-      const factor = other[k]! / row[k]!;
-      for (let j = k; j < n; j++) other[j]! -= factor * row[j]!;
-      right[i]! -= factor * right[k]!;
+  // over and over until nothing more is joined: rigs have some dozens of edges, in the order the water goes
+  for (let grew = true; grew; ) {
+    grew = false;
+    for (let e = 0; e < edges.length; e++) {
+      if (shut[e]) continue;
+      const { a, b } = edges[e]!;
+      const [isA, isB] = [isSet(set, a, count), isSet(set, b, count)];
+      if (isA === isB) continue;
+      set[isA ? b : a] = true;
+      grew = true;
     }
   }
-  for (let k = n - 1; k >= 0; k--) {
-    let sum = right[k]!;
-    for (let j = k + 1; j < n; j++) sum -= matrix[k]![j]! * right[j]!;
-    right[k] = matrix[k]![k] === 0 ? 0 : sum / matrix[k]![k]!;
-  }
-  return right;
+  return set;
 }
 
 function report(

@@ -8,6 +8,11 @@ export function computeBuildUp(shedG: number, volumeL: number, renewedShare: num
   return ((shedG / volumeL) * (1 - (1 - renewedShare) ** showers)) / renewedShare;
 }
 
+/** What one shower sheds that no filter takes: soap, salts, g [T]. */
+export const SHED_G = 2;
+/** Dissolved: from here on it feels and smells used, g/L [T]. */
+export const MOST_BUILD_UP = 0.6;
+
 /** Of the loop water a shower uses, so much is lost with the towel and the tray and made up with fresh, as a share [T]. */
 export const LOOP_RENEWED_SHARE = 0.1;
 

@@ -50,6 +50,8 @@ export const LOG_KINDS = [
   "dump",
   "reading",
   "showers",
+  "waterTest",
+  "loopChange",
   "filter",
   "cleaning",
   "smell",
@@ -67,7 +69,7 @@ export const logEntry = z.strictObject({
   kind: z.enum(LOG_KINDS),
   /** The store it is about, as the days know it; null where it is about none. */
   storeId: z.nullable(id),
-  /** Filled, dumped or read, L; showers by their number; null where there is no figure. */
+  /** Filled, dumped or read, L; showers by their number; of loop water what is dissolved, mg/L; null where there is none. */
   amount: z.nullable(litres(0, 5_000)),
   note,
   /** The task of care it settles. */

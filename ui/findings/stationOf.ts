@@ -26,6 +26,8 @@ const HEADS_CODES = new Set([
   "loopLow",
 ]);
 
+const LOOP_CODES = new Set(["waterFouled", "seaComesIn", "hoseComesOff", "tankRunsOut"]);
+
 const AIR_CODES = new Set([
   "tankUnvented",
   "ventEndsLow",
@@ -49,7 +51,7 @@ export function toStation(finding: Finding): Station {
   if (AIR_CODES.has(finding.code)) return "air";
   if (THROUGH_CODES.has(finding.code)) return "through";
   if (HEADS_CODES.has(finding.code)) return "heads";
-  if (finding.code === "waterFouled" || finding.code === "seaComesIn") return "loop";
+  if (LOOP_CODES.has(finding.code)) return "loop";
   if (finding.code === "noTankYet") return "tanks";
   if (finding.code === "noFixtureYet") return "falls";
   switch (finding.at.kind) {

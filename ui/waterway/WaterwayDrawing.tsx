@@ -41,6 +41,8 @@ type WaterwayDrawingProps = {
   readonly notes?: ReadonlyMap<string, string>;
   /** What is lit: lines through which water goes now, or what is suspected. */
   readonly lit?: ReadonlySet<string>;
+  /** The way of water that must not come: drawn over everything. */
+  readonly foul?: ReadonlySet<string>;
   /** How far a line or a part is proven. */
   readonly proofs?: ReadonlyMap<string, Proof>;
 };
@@ -54,6 +56,7 @@ export function WaterwayDrawing({
   pickedId,
   notes,
   lit,
+  foul,
   proofs,
 }: WaterwayDrawingProps) {
   const units = useWorkbench((state) => state.units);
@@ -87,6 +90,7 @@ export function WaterwayDrawing({
           edge={edge}
           text={nameProven(describeWaterEdge(edge, names, units), proofs?.get(edge.id))}
           isLit={lit?.has(edge.id) ?? false}
+          isFoul={foul?.has(edge.id) ?? false}
           onPress={() => onEdge(edge)}
         />
       ))}
@@ -105,6 +109,7 @@ export function WaterwayDrawing({
             figure={notes?.get(node.id) ?? (node.figure ? describeWaterFigure(node.figure, units) : "")}
             hatch={hatch}
             isPicked={pickedId === node.id || (lit?.has(node.id) ?? false)}
+            isFoul={foul?.has(node.id) ?? false}
             glyph={piece ? <GearGlyph kind={piece.spec.kind} /> : null}
             onPress={() => onNode(node)}
           />
@@ -145,10 +150,11 @@ type EdgeLineProps = {
   readonly edge: Led;
   readonly text: string;
   readonly isLit: boolean;
+  readonly isFoul: boolean;
   readonly onPress: () => void;
 };
 
-function EdgeLine({ edge, text, isLit, onPress }: EdgeLineProps) {
+function EdgeLine({ edge, text, isLit, isFoul, onPress }: EdgeLineProps) {
   const { stroke, width, dash } = STROKES[edge.carries];
   const points = listPoints(edge.points);
   const [end, before] = [edge.points.at(-1), edge.points.at(-2)];
@@ -168,6 +174,7 @@ function EdgeLine({ edge, text, isLit, onPress }: EdgeLineProps) {
       <title>{text}</title>
       <Stroke points={points} stroke="transparent" strokeWidth={16} />
       {isLit && <Stroke points={points} stroke="var(--pick)" strokeWidth={10} strokeLinejoin="round" />}
+      {isFoul && <Stroke points={points} stroke="var(--signal)" strokeWidth={9} strokeDasharray="3 4" />}
       <Stroke
         points={points}
         stroke={edge.severity === "must" ? "var(--signal)" : stroke}
@@ -223,6 +230,7 @@ type NodeMarkProps = {
   readonly figure: string;
   readonly hatch: string;
   readonly isPicked: boolean;
+  readonly isFoul: boolean;
   readonly proof: Proof | undefined;
   readonly glyph: ReactNode;
   readonly onPress: () => void;
@@ -231,7 +239,7 @@ type NodeMarkProps = {
 const NAME_LETTERS = 21;
 const shorten = (name: string): string => (name.length > NAME_LETTERS ? `${name.slice(0, NAME_LETTERS - 1)}…` : name);
 
-function NodeMark({ node, name, figure, hatch, isPicked, proof, glyph, onPress }: NodeMarkProps) {
+function NodeMark({ node, name, figure, hatch, isPicked, isFoul, proof, glyph, onPress }: NodeMarkProps) {
   const [left, top] = [node.x - node.width / 2, node.y - node.height / 2];
   if (node.kind === "junction") return <circle cx={node.x} cy={node.y} r={5} fill="var(--ink)" />;
   const isMark = node.kind === "openAir" || node.kind === "ground" || node.kind === "dump";
@@ -252,6 +260,18 @@ function NodeMark({ node, name, figure, hatch, isPicked, proof, glyph, onPress }
     >
       <title>{[name, figure].filter(Boolean).join(", ")}</title>
       {isPicked && <rect x={left - 4} y={top - 4} width={node.width + 8} height={node.height + 8} fill="var(--pick)" />}
+      {isFoul && (
+        <rect
+          x={left - 5}
+          y={top - 5}
+          width={node.width + 10}
+          height={node.height + 10}
+          fill="none"
+          stroke="var(--signal)"
+          strokeWidth={3}
+          strokeDasharray="3 4"
+        />
+      )}
       <Shape node={node} left={left} top={top} tone={tone} hatch={hatch} />
       {glyph && <g transform={`translate(${left + 6} ${top + 12})`}>{glyph}</g>}
       <text

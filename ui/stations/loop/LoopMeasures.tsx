@@ -1,21 +1,28 @@
 "use client";
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import type { Gear, GearKind } from "@/core/design/gear";
 import { buildAddGear, buildLoop, buildRemoveGear, LOOP_SCHOOLS, type LoopSchool } from "@/core/edits/loopEdits";
 import { findRole } from "@/core/fit/roles";
 import { GEAR_PORTS } from "@/core/gear/gearPorts";
-import { computeLoopFigures } from "@/core/gear/loopFigures";
+import { computeLoopFigures, USUAL_MINUTES } from "@/core/gear/loopFigures";
+import { learnLoopWater } from "@/core/gear/loopWater";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, workbench } from "@/store/workbench";
 import { describeDose, describeLack, describeLoop, GEAR_NAMES, LOOP_CAUTIONS, SCHOOL_NAMES } from "@/words/gear";
+import { describeLoopWater } from "@/words/interlock";
 import { formatNumber, formatQuantity } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
 import { AddOne } from "../../kit/AddOne";
 import { Button } from "../../kit/Button";
 import { Pick } from "../../kit/Pick";
+import { useRecords } from "../useRecords";
 import { GearFields } from "./GearFields";
 import { HoseList } from "./HoseList";
+import { Interlock } from "./Interlock";
+import { LoopCareWalks } from "./LoopCareWalks";
+import { StateList } from "./StateList";
+import { TapTable } from "./TapTable";
 
 /** The pumped side: a loop laid out in one step, what it comes to, each piece with its figures, and hoses. */
 export function LoopMeasures() {
@@ -27,7 +34,10 @@ export function LoopMeasures() {
   return (
     <>
       <LoopAssistant />
+      {gear.length > 0 && <Interlock />}
       {gear.length > 0 && <Figures />}
+      {gear.length > 0 && <TapTable />}
+      {gear.length > 0 && <StateList />}
       {gear.length > 0 && <PieceList gear={gear} pickedId={picked?.id ?? null} />}
       {picked && <GearFields key={picked.id} piece={picked} />}
       {picked && (
@@ -49,6 +59,7 @@ export function LoopMeasures() {
         />
       </Group>
       {gear.length > 1 && <HoseList />}
+      <LoopCareWalks />
       {gear.length > 0 &&
         LOOP_CAUTIONS.map((caution) => (
           <p key={caution} className="px-3 py-1 text-[12px] leading-snug text-faint">
@@ -133,7 +144,14 @@ function LoopAssistant() {
 function Figures() {
   const design = useWorkbench((state) => state.history!.design);
   const units = useWorkbench((state) => state.units);
-  const figures = computeLoopFigures(design);
+  const log = useRecords((state) => state.log);
+  const usual = useMemo(() => computeLoopFigures(design), [design]);
+  const storeId = design.tanks.find(({ holds }) => holds === "loop")?.id ?? null;
+  const water = useMemo(() => (usual ? learnLoopWater(log, usual.loopL, storeId) : null), [log, usual, storeId]);
+  const figures = useMemo(
+    () => (water && water.tests > 0 ? computeLoopFigures(design, USUAL_MINUTES, water.shedShare) : usual),
+    [design, water, usual],
+  );
   if (!figures) {
     return (
       <Group title="What it comes to">
@@ -170,6 +188,11 @@ function Figures() {
           />
         )}
       </dl>
+      {water && (
+        <p className="pt-1 text-[12.5px] leading-snug" data-testid="loop-water">
+          {describeLoopWater(water)}
+        </p>
+      )}
       {dose && <p className="pt-1 text-[12px] leading-snug text-faint">{dose}</p>}
     </Group>
   );

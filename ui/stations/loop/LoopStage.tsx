@@ -3,6 +3,7 @@ import { RotateCcw, Save } from "lucide-react";
 import { useMemo, useState } from "react";
 import type { Design } from "@/core/design/design";
 import type { Gear, Position, WorkingState } from "@/core/design/gear";
+import type { Turn } from "@/core/gear/everyPosition";
 import { buildGearGraph } from "@/core/gear/gearGraph";
 import { computeLoopFigures } from "@/core/gear/loopFigures";
 import { toSetting } from "@/core/gear/settings";
@@ -37,6 +38,19 @@ export function LoopStage() {
   return <Trainer design={design} />;
 }
 
+// As the hands of a way turned it, for showing.
+function takeTurns(state: WorkingState, turns: readonly Turn[]): WorkingState {
+  const turned = new Set(turns.map(({ gearId }) => gearId));
+  return {
+    ...state,
+    on: [...state.on, ...turns.flatMap(({ gearId, to }) => (to === "on" ? [gearId] : []))],
+    positions: [
+      ...state.positions.filter(({ gearId }) => !turned.has(gearId)),
+      ...turns.flatMap(({ gearId, to }) => (to === "on" ? [] : [{ gearId, at: to }])),
+    ],
+  };
+}
+
 const NO_STATE: WorkingState = { id: "none", name: "Everything shut", on: [], positions: [], openTaps: [] };
 
 function Trainer({ design }: { readonly design: Design }) {
@@ -46,12 +60,13 @@ function Trainer({ design }: { readonly design: Design }) {
   const { set } = useEdits();
   const frame = useFrame<HTMLDivElement>();
   const { width, height } = frame.size;
-  const [stateId, setStateId] = useState<string | null>(null);
-  const kept = design.states.find(({ id }) => id === stateId) ?? design.states[0] ?? NO_STATE;
+  const { stateId, way } = useWorkbench((state) => state.loopView);
+  const own = design.states.find(({ id }) => id === stateId) ?? design.states[0] ?? NO_STATE;
+  const kept = useMemo(() => (way ? takeTurns(own, way.turns) : own), [own, way]);
   // what is turned here is tried, and changes the design only when it is kept
   const [tried, setTried] = useState<WorkingState | null>(null);
   const state = tried?.id === kept.id ? tried : kept;
-  const setting = useMemo(() => toSetting(state), [state]);
+  const setting = useMemo(() => toSetting(state, way?.failure ?? null), [state, way]);
   const graph = useMemo(() => buildGearGraph(design), [design]);
   const flows = useMemo(() => solveFlows(design, graph, setting), [design, graph, setting]);
   const figures = useMemo(() => computeLoopFigures(design), [design]);
@@ -81,6 +96,10 @@ function Trainer({ design }: { readonly design: Design }) {
       }),
     ]),
   ]);
+  const foul = useMemo(
+    () => new Set((way?.links ?? []).flatMap((id) => [`line:${id}`, `gear:${id.replace(/\.[ab]$/, "")}`])),
+    [way],
+  );
   const press = (node: WaterNode) => {
     if (node.part.kind === "tank") {
       look({ station: "tanks", tankId: node.part.id });
@@ -90,7 +109,9 @@ function Trainer({ design }: { readonly design: Design }) {
     const piece = design.gear.find(({ id }) => id === (node.part as { readonly id: string }).id);
     look({ selection: node.part });
     const next = piece && turn(state, piece, setting.positionOf(piece));
-    if (next) setTried(next);
+    if (!next) return;
+    setTried(next);
+    if (way) look({ loopView: { stateId, way: null } });
   };
   const keep = () => {
     set({ kind: "state", id: state.id }, ["states", state.id], state);
@@ -103,11 +124,25 @@ function Trainer({ design }: { readonly design: Design }) {
         title="Loop"
         choice={
           design.states.length > 0 ? (
-            <StagePick label="Working state" value={kept.id} options={design.states} onPick={setStateId} />
+            <StagePick
+              label="Working state"
+              value={kept.id}
+              options={design.states}
+              onPick={(id) => look({ loopView: { stateId: id, way: null } })}
+            />
           ) : undefined
         }
         text={
-          figures ? describeLoop(figures, units) : "Press a valve, a pump or a tap: it turns, and the water follows."
+          way ? (
+            <span className="flex flex-wrap items-center gap-2">
+              <span className="text-signal">{way.text}</span>
+              <Button onClick={() => look({ loopView: { stateId, way: null } })}>Clear</Button>
+            </span>
+          ) : figures ? (
+            describeLoop(figures, units)
+          ) : (
+            "Press a valve, a pump or a tap: it turns, and the water follows."
+          )
         }
       />
       <div className="flex min-h-0 flex-1 phone:flex-col">
@@ -124,6 +159,7 @@ function Trainer({ design }: { readonly design: Design }) {
             pickedId={selection?.kind === "gear" ? `gear:${selection.id}` : null}
             notes={notes}
             lit={flowing}
+            foul={foul}
           />
           {isTried && (
             <p className="absolute bottom-1 left-2 flex items-center gap-2 bg-sheet/90 text-[13px]">

@@ -5,7 +5,7 @@ import { LOG_KINDS, type LogEntry, type LogKind } from "@/core/record/record";
 import { records } from "@/store/records";
 import { useWorkbench } from "@/store/useWorkbench";
 import { tell } from "@/store/workbench";
-import { describeEntry, LOG_NAMES, WITH_STORE } from "@/words/road";
+import { describeEntry, LOG_NAMES, nameAmount, WITH_STORE } from "@/words/road";
 import { describeStore } from "@/words/stores";
 import { parsePlain } from "@/words/units";
 import { Group } from "../../fields/Group";
@@ -68,7 +68,7 @@ function NewEntry() {
         />
       )}
       <label className="flex min-h-8 items-center justify-between gap-2 text-[13px] text-faint">
-        {kind === "showers" ? "How many" : "Litres, if known"}
+        {nameAmount(kind)}
         <input
           value={amount}
           inputMode="decimal"

@@ -1,0 +1,73 @@
+import type { Design } from "../design/design";
+import type { GearKind } from "../design/gear";
+import type { HeldWater } from "../design/plumbing";
+import { buildGearGraph, type GearEnd } from "./gearGraph";
+import { FOUL, listTargets } from "./interlock";
+import { type Arc, findWays } from "./reach";
+
+/** Fluid categories of water that might flow back [P: EN 1717, from memory, 95 %]: 5 is a danger to health by germs. */
+export const FLUID_CATEGORY: Readonly<Record<HeldWater | "sea", 1 | 2 | 3 | 4 | 5>> = {
+  fresh: 1,
+  loop: 5,
+  grey: 5,
+  black: 5,
+  sea: 5,
+};
+
+/** Where foul water and fresh are joined by something, and what keeps them apart. */
+export type Join = {
+  readonly water: HeldWater | "sea";
+  readonly from: string;
+  readonly to: string;
+  readonly tankId: string | null;
+  readonly gearId: string | null;
+  readonly category: 1 | 2 | 3 | 4 | 5;
+  /** Pieces on the way that can hold it back, from the foul side: valves, non-returns, pumps, air gaps. */
+  readonly keptApartBy: readonly string[];
+  /** An air gap stands between: the only thing that is asked for category 5 [P: EN 1717, AA or AB, from memory]. */
+  readonly isEnough: boolean;
+};
+
+const PARTS = new Set<GearKind>(["valve", "diverter", "nonReturn", "pump", "airGap", "tap", "ventedLoop"]);
+
+/** Every pair of foul and fresh water that is joined at all, taken that every piece lets water both ways [C]. */
+export function listJoins(design: Design): Join[] {
+  const graph = buildGearGraph(design);
+  const arcs = new Map<string, Arc[]>();
+  const put = (from: string, to: string, link: Arc["link"]) =>
+    arcs.set(from, [...(arcs.get(from) ?? []), { link, to, isDriven: true }]);
+  for (const link of graph.links) {
+    put(link.from, link.to, link);
+    put(link.to, link.from, link);
+  }
+  for (const gear of design.gear) {
+    if (gear.spec.kind !== "airGap") continue;
+    const [from, to] = [`${gear.id}:in`, `${gear.id}:out`];
+    const link = { kind: "inside", id: gear.id, from, to, gear, branch: null } as const;
+    put(from, to, link);
+    put(to, from, link);
+  }
+  const holdsBack = new Map(design.gear.map(({ id, spec }) => [id, spec.kind]));
+  return graph.ends.flatMap((source: GearEnd) => {
+    if (!FOUL.has(source.holds)) return [];
+    const ways = findWays(graph, arcs, source);
+    return listTargets(graph, design.gear, () => true, source).flatMap((target): Join[] => {
+      const way = ways.get(target.node);
+      if (!way || target.node === source.node || target.tankId === source.tankId) return [];
+      const pieces = way.links.map((id) => id.replace(/\.[ab]$/, ""));
+      const keptApartBy = [...new Set(pieces)].filter((id) => PARTS.has(holdsBack.get(id)!));
+      return [
+        {
+          water: source.holds!,
+          from: source.node,
+          to: target.node,
+          tankId: target.tankId,
+          gearId: target.gearId,
+          category: FLUID_CATEGORY[source.holds!],
+          keptApartBy,
+          isEnough: keptApartBy.some((id) => holdsBack.get(id) === "airGap"),
+        },
+      ];
+    });
+  });
+}

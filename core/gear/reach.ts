@@ -1,0 +1,94 @@
+import type { GearEnd, GearGraph, GearLink } from "./gearGraph";
+import { findPassing, type Passing, type Setting } from "./settings";
+
+/** Tilt and a full tank against an empty one change what stands higher by as much, mm [T]. */
+export const MARGIN_MM = 400;
+/** Water is not sucked over a rise of more than this, mm [P: 10 m of air pressure, less vapour and losses]. */
+const MOST_SUCTION_MM = 9_000;
+
+/** Whether water of a source comes by itself to what lies so high, mm. */
+export const standsOver = (source: GearEnd, heightMm: number): boolean =>
+  source.headMm + MARGIN_MM + source.overKPa * 102 >= heightMm;
+
+/** Whether water that nothing drives passes from a source through a link that ends so high: not sucked over too much, not over a vented loop. */
+export function passesUndriven(source: GearEnd, link: GearLink, toMm: number): boolean {
+  const riseMm = toMm - source.headMm;
+  if (riseMm > MOST_SUCTION_MM) return false;
+  // air let in at the top of a vented loop breaks what would run over it by itself
+  return !(link.kind === "inside" && link.gear.spec.kind === "ventedLoop" && riseMm > MARGIN_MM);
+}
+
+export type Arc = { readonly link: GearLink; readonly to: string; readonly isDriven: boolean };
+
+/** What is open in a setting, from node to node. */
+export function buildArcs({ links }: GearGraph, setting: Setting): ReadonlyMap<string, readonly Arc[]> {
+  const arcs = new Map<string, Arc[]>();
+  const push = (from: string, arc: Arc) => {
+    const list = arcs.get(from);
+    if (list) list.push(arc);
+    else arcs.set(from, [arc]);
+  };
+  for (const link of links) {
+    const { forward, back, isDriven }: Passing = findPassing(link, setting);
+    if (forward) push(link.from, { link, to: link.to, isDriven });
+    if (back) push(link.to, { link, to: link.from, isDriven: false });
+  }
+  return arcs;
+}
+
+export type Way = { readonly links: readonly string[]; readonly isDriven: boolean };
+
+/**
+ * From one source breadth first, once for what runs by itself and once for what a pump drives on the way: a pump on the
+ * way takes it anywhere that is open; by itself it goes no higher than it can be sucked over [C].
+ */
+export function findWays(
+  graph: GearGraph,
+  arcs: ReadonlyMap<string, readonly Arc[]>,
+  source: GearEnd,
+): ReadonlyMap<string, Way> {
+  type Step = {
+    readonly node: string;
+    readonly isDriven: boolean;
+    readonly before: Step | null;
+    readonly link: string;
+  };
+  const first: Step = { node: source.node, isDriven: false, before: null, link: "" };
+  const seen = new Set([`${first.node}|false`]);
+  const open = [first];
+  const ways = new Map<string, Way>();
+  for (let step = open.shift(); step; step = open.shift()) {
+    const known = ways.get(step.node);
+    if (!known || (step.isDriven && !known.isDriven)) ways.set(step.node, toWay(step));
+    for (const { link, to, isDriven } of arcs.get(step.node) ?? []) {
+      const driven = step.isDriven || isDriven;
+      if (!driven && !passesUndriven(source, link, graph.nodes.get(to)?.atMm.z ?? 0)) continue;
+      const key = `${to}|${driven}`;
+      if (seen.has(key)) continue;
+      seen.add(key);
+      open.push({ node: to, isDriven: driven, before: step, link: link.id });
+    }
+  }
+  return ways;
+
+  function toWay(last: Step): Way {
+    const links: string[] = [];
+    for (let at: Step | null = last; at?.before; at = at.before) links.unshift(at.link);
+    return { links, isDriven: last.isDriven };
+  }
+}
+
+/** Whether water comes from one node to another by any open way that does not go through the pump itself. */
+export function reaches(arcs: ReadonlyMap<string, readonly Arc[]>, from: string, to: string, pumpId: string): boolean {
+  const seen = new Set([from]);
+  const open = [from];
+  for (let node = open.pop(); node !== undefined; node = open.pop()) {
+    if (node === to) return true;
+    for (const arc of arcs.get(node) ?? []) {
+      if (arc.link.id === pumpId || seen.has(arc.to)) continue;
+      seen.add(arc.to);
+      open.push(arc.to);
+    }
+  }
+  return false;
+}

@@ -1,0 +1,63 @@
+"use client";
+import { Trash2 } from "lucide-react";
+import { buildAddState, buildRemoveState, USUAL_STATES, type UsualState } from "@/core/edits/loopEdits";
+import { useWorkbench } from "@/store/useWorkbench";
+import { view as look, workbench } from "@/store/workbench";
+import { USUAL_STATE_NAMES } from "@/words/interlock";
+import { Group } from "../../fields/Group";
+import { useEdits } from "../../fields/useEdits";
+import { AddOne } from "../../kit/AddOne";
+import { Button } from "../../kit/Button";
+import { TextField } from "../../kit/TextField";
+
+/** The working states by name: add one, call it otherwise, take one out. How it stands is turned on the stage. */
+export function StateList() {
+  const states = useWorkbench((state) => state.history!.design.states);
+  const shownId = useWorkbench((state) => state.loopView.stateId);
+  const { apply, set } = useEdits();
+  const shown = states.find(({ id }) => id === shownId) ?? states[0] ?? null;
+  const add = (usual: UsualState) => {
+    const edit = buildAddState(workbench.getState().history!.design, usual, USUAL_STATE_NAMES[usual], shown);
+    if (apply(edit) === null && edit.at.kind === "state") look({ loopView: { stateId: edit.at.id, way: null } });
+  };
+  return (
+    <Group title="Working states">
+      <ul>
+        {states.map(({ id, name }) => (
+          <li key={id} className="flex items-center gap-1">
+            <button
+              type="button"
+              aria-pressed={id === shown?.id}
+              onClick={() => look({ loopView: { stateId: id, way: null } })}
+              className={`min-h-7 flex-1 px-1 text-left text-[13.5px] phone:min-h-11 ${id === shown?.id ? "bg-pick" : "hover:bg-pick/60"}`}
+            >
+              {name}
+            </button>
+            <Button
+              look="bare"
+              aria-label={`Take ${name} out`}
+              onClick={() => {
+                apply(buildRemoveState(id));
+                look({ loopView: { stateId: null, way: null } });
+              }}
+            >
+              <Trash2 size={14} aria-hidden />
+            </Button>
+          </li>
+        ))}
+      </ul>
+      {shown && (
+        <TextField
+          key={shown.id}
+          label="Called"
+          value={shown.name}
+          onCommit={(name) => set({ kind: "state", id: shown.id }, ["states", shown.id, "name"], name)}
+        />
+      )}
+      <AddOne label="One more state" names={USUAL_STATE_NAMES} order={USUAL_STATES} onAdd={add} />
+      <p className="pt-1 text-[12px] leading-snug text-faint">
+        A new one starts as the one shown. Turn valves, pumps and taps on the stage, then keep it.
+      </p>
+    </Group>
+  );
+}

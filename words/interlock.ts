@@ -1,0 +1,100 @@
+import type { Design } from "@/core/design/design";
+import type { UsualState } from "@/core/edits/loopEdits";
+import type { EveryPosition, WrongTurns } from "@/core/gear/everyPosition";
+import type { Hazard, HazardKind } from "@/core/gear/interlock";
+import type { Join } from "@/core/gear/joins";
+import type { LoopWater } from "@/core/gear/loopWater";
+import type { Failure } from "@/core/gear/settings";
+import { POSITION_NAMES } from "./gear";
+import { describeFailure } from "./gearFindings";
+import { formatNumber } from "./units";
+
+export const USUAL_STATE_NAMES: Readonly<Record<UsualState, string>> = {
+  standby: "Standby",
+  sink: "Sink",
+  shower: "Shower",
+  refill: "Refill",
+  dump: "Dump",
+  campHose: "Camp hose on",
+  winter: "Winter",
+};
+
+const WATERS = { grey: "Grey", black: "Black", fresh: "Fresh", loop: "Loop", sea: "Sea" } as const;
+
+const VERBS: Readonly<Record<HazardKind, string>> = {
+  fouls: "water gets to",
+  floods: "water comes in at",
+  spills: "water runs onto the floor at",
+  runsOut: "water runs out at",
+  runsDry: "runs dry",
+  deadHead: "pumps against a shut line",
+};
+
+/** A node of the pumped side by the part it belongs to. */
+export function nameNode({ tanks, gear }: Design, node: string): string {
+  const [first = "", tankId] = node.split(":");
+  return (first === "tank" ? tanks.find(({ id }) => id === tankId) : gear.find(({ id }) => id === first))?.name ?? node;
+}
+
+const nameFailed = ({ gear, lines }: Design, failure: Failure): string => {
+  if (failure.kind === "hoseOff") return lines.find(({ id }) => id === failure.lineId)?.name ?? "";
+  return "gearId" in failure ? (gear.find(({ id }) => id === failure.gearId)?.name ?? "") : "";
+};
+
+const nameState = ({ states }: Design, stateId: string): string =>
+  states.find(({ id }) => id === stateId)?.name ?? "Everything at rest";
+
+/** One way of the states, in a line. */
+export function describeHazard(design: Design, { kind, water, to, from, stateId, failure }: Hazard, alike = 0): string {
+  const what =
+    kind === "runsDry" || kind === "deadHead"
+      ? `${nameNode(design, from)} ${VERBS[kind]}`
+      : kind === "spills" && failure
+        ? `${nameNode(design, from)} runs onto the floor`
+        : `${WATERS[water ?? "grey"]} water ${VERBS[kind].replace("water ", "")} ${nameNode(design, to)}`;
+  const why = failure ? `${describeFailure(failure, nameFailed(design, failure))}` : "no failure needed";
+  const more = alike === 0 ? "" : ` ${alike} more like it.`;
+  return `${what}: ${nameState(design, stateId)}, ${why}.${more}`;
+}
+
+/** One way over all positions: who turns what, and what fails. */
+export function describeWrongTurns(design: Design, { water, to, stateId, turns, failure }: WrongTurns): string {
+  const turned = turns.map(
+    ({ gearId, to: at }) =>
+      `${design.gear.find(({ id }) => id === gearId)?.name ?? gearId} ${at === "on" ? "on" : POSITION_NAMES[at]}`,
+  );
+  const hand =
+    turned.length === 0
+      ? `as “${nameState(design, stateId)}” stands`
+      : `from “${nameState(design, stateId)}”, ${turned.length === 1 ? "one turn" : `${turned.length} turns`}: ${turned.join(", ")}`;
+  const fails = failure ? `, with ${describeFailure(failure, nameFailed(design, failure))}` : "";
+  return `${WATERS[water]} water gets to ${nameNode(design, to)}: ${hand}${fails}.`;
+}
+
+/** What was proven, in one line. */
+export function describeEveryPosition({ positions, failures, ways }: EveryPosition): string {
+  const over = `Over all ${formatNumber(positions, 0)} positions, alone and with each of ${failures} single failures`;
+  return ways.length === 0
+    ? `${over}: no foul water gets to fresh water or a tap.`
+    : `${over}: ${ways.length === 1 ? "one way" : `${ways.length} ways`} for foul water, each with the fewest turns it takes.`;
+}
+
+/** Where two waters meet, and whether what stands between is what is asked. */
+export function describeJoin(design: Design, { water, from, to, category, keptApartBy, isEnough }: Join): string {
+  const kept = keptApartBy.map((id) => design.gear.find((piece) => piece.id === id)?.name ?? id).join(", ");
+  const between =
+    kept === "" ? "Nothing stands between" : `${kept} ${keptApartBy.length === 1 ? "stands" : "stand"} between`;
+  return `${WATERS[water]} (fluid category ${category}) from ${nameNode(design, from)} to ${nameNode(design, to)}. ${between}. ${
+    isEnough ? "The air gap is what is asked." : "Asked is an air gap; valves and non-returns are no protection."
+  }`;
+}
+
+/** What the tests of the water say, or how to begin. */
+export function describeLoopWater({ shedShare, tests, unused, last }: LoopWater): string {
+  if (!last) {
+    const why =
+      unused > 0 ? ` ${unused === 1 ? "One test has" : `${unused} tests have`} no shower before it in the book.` : "";
+    return `Not tested yet: usual figures are reckoned with.${why} Dip a strip, take off what fresh water shows, and write it down at Road as “Loop water tested”.`;
+  }
+  return `By ${tests === 1 ? "one test" : `${tests} tests`} a shower sheds ${formatNumber(shedShare, 2)} times the usual. The last read ${formatNumber(last.gPerL * 1000, 0)} mg/L where ${formatNumber(last.reckonedGPerL * 1000, 0)} were reckoned.`;
+}
