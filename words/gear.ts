@@ -1,7 +1,7 @@
 import type { Gear, GearKind, Position } from "@/core/design/gear";
 import type { LoopSchool } from "@/core/edits/loopEdits";
 import type { ChangeReason, LoopFigures } from "@/core/gear/loopFigures";
-import type { LoopRhythm } from "@/core/gear/loopRhythm";
+import type { LoopRhythm, PlainSchool } from "@/core/gear/loopRhythm";
 import type { Lack } from "@/core/gear/shelf";
 import { formatLength, formatNumber, formatQuantity, type Units } from "./units";
 
@@ -55,7 +55,12 @@ const REASONS: Readonly<Record<ChangeReason, string>> = {
   standing: "warm water that stands: two days at most",
 };
 
-/** What a loop comes to, in one line. */
+/** The loop against larger tanks, in one line. */
+export function describePlainSchool({ days, litres, kg, daysGained }: PlainSchool, units: Units): string {
+  const litresText = formatQuantity(litres, "volume", units);
+  return `Without it the ${formatNumber(days, 1)} days the fresh water lasts would take ${litresText} more fresh water and room for as much waste, ${formatQuantity(kg, "weight", units)} more to carry. On the same tanks the loop gains ${formatNumber(daysGained, 1)} days.`;
+}
+
 /** How often the loop is changed, by the showers of the days, what it spares and what it takes. */
 export function describeLoopRhythm(
   { everyDays, showersPerDay, figures, whPerDay, sparedLPerDay }: LoopRhythm,
@@ -66,6 +71,7 @@ export function describeLoopRhythm(
   return `New loop water every ${formatNumber(everyDays, 1)} days at ${formatNumber(showersPerDay, 1)} showers a day: ${REASONS[figures.because]} decides. It spares ${formatQuantity(sparedLPerDay, "volumePerDay", units)} of fresh water and takes ${formatNumber(whPerDay, 0)} Wh a day for pump and lamp. Change it where you dump.`;
 }
 
+/** What a loop comes to, in one line. */
 export function describeLoop({ lpm, loopL, showers, because }: LoopFigures, units: Units): string {
   const flow = formatQuantity(lpm / 60, "flow", units);
   return `${flow} at the head, as long as you like, on ${formatQuantity(loopL, "volume", units)}. New water after ${showers} ${showers === 1 ? "shower" : "showers"}: ${REASONS[because]} decides.`;

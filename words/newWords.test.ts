@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { SCENARIOS } from "@/core/devices/device";
 import { simulateDevices } from "@/core/devices/simulateDevices";
 import { evaluate } from "@/core/evaluate/evaluate";
-import { computeLoopRhythm } from "@/core/gear/loopRhythm";
+import { comparePlainSchool, computeLoopRhythm } from "@/core/gear/loopRhythm";
 import { listHoseRuns } from "@/core/heads/hoseRun";
 import { computeStability } from "@/core/heads/stability";
 import { listSumps } from "@/core/heads/sumpFigures";
@@ -14,7 +14,7 @@ import { LIMIT_IDS } from "@/core/rules/limitIds";
 import { computeLeak } from "@/core/trials/leakRate";
 import { DEMO_NAMES, FURNISHED, HEADS_NAME, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
 import { describeReport } from "./devices";
-import { describeLoopRhythm } from "./gear";
+import { describeLoopRhythm, describePlainSchool } from "./gear";
 import { GLOSSARY } from "./glossary";
 import { describeRun, describeStability, describeSump } from "./heads";
 import { describeJoint } from "./joints";
@@ -70,6 +70,15 @@ test("a loop's days are its showers over the showers a day, by hand", () => {
   const alone = { ...readDemo("kranich-loop") };
   const none = { ...alone, habits: { ...alone.habits, ways: alone.habits.ways.map((way) => ({ ...way, uses: [] })) } };
   expect(computeLoopRhythm(none)).toMatchObject({ showersPerDay: 0, everyDays: null, whPerDay: 0 });
+});
+
+test("larger tanks instead of a loop: litres, weight and days by hand", () => {
+  const rhythm = { ...computeLoopRhythm(readDemo("kranich-loop"))!, sparedLPerDay: 60 };
+  const plain = comparePlainSchool(rhythm, 6, 20);
+  // 6 days of 60 L; the loop's own water is not carried; 120 L at 80 L a day last 1.5 days instead of 6
+  expect(plain).toMatchObject({ litres: 360, daysGained: 4.5 });
+  expect(plain.kg).toBeCloseTo(360 - rhythm.figures.loopL, 9);
+  for (const units of ["metric", "imperial"] as const) expectSaid(describePlainSchool(plain, units));
 });
 
 test("a plan, why it stops where it does, and the care that is due are sentences", () => {

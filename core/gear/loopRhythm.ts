@@ -32,3 +32,31 @@ export function computeLoopRhythm(design: Design): LoopRhythm | null {
     sparedLPerDay: Math.max(0, figures.freshL - figures.lostL) * showersPerDay,
   };
 }
+
+/** The same days without a loop: a larger fresh tank, and as much room for waste. */
+export type PlainSchool = {
+  readonly days: number;
+  readonly litres: number;
+  readonly kg: number;
+  readonly daysGained: number;
+};
+
+/**
+ * What larger tanks would have to hold instead of the loop over so many days > 0, L each of fresh and of waste, and the
+ * weight that is carried for it, kg: a litre is fresh or waste, never both, and the loop's own water is saved [C]. Days
+ * gained are against the same tanks without the loop, whose fresh water would go for showers too.
+ */
+export function comparePlainSchool(
+  { sparedLPerDay, figures }: LoopRhythm,
+  days: number,
+  meanLPerDay: number,
+): PlainSchool {
+  const litres = sparedLPerDay * days;
+  const room = meanLPerDay * days;
+  return {
+    days,
+    litres,
+    kg: Math.max(0, litres - figures.loopL),
+    daysGained: meanLPerDay > 0 ? days - room / (meanLPerDay + sparedLPerDay) : 0,
+  };
+}

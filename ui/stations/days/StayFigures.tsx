@@ -1,8 +1,10 @@
 "use client";
+
 import { useMemo } from "react";
 import { findRhythm } from "@/core/days/rhythm";
+import { FRESH_ID } from "@/core/days/stores";
 import { computeBalanceApart, sumSecondUnitKg } from "@/core/days/twoUnits";
-import { computeLoopRhythm } from "@/core/gear/loopRhythm";
+import { comparePlainSchool, computeLoopRhythm } from "@/core/gear/loopRhythm";
 import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
 import {
@@ -15,7 +17,7 @@ import {
   formatDays,
   nameCertainty,
 } from "@/words/days";
-import { describeLoopRhythm } from "@/words/gear";
+import { describeLoopRhythm, describePlainSchool } from "@/words/gear";
 import { describeStore } from "@/words/stores";
 import { formatQuantity } from "@/words/units";
 import { useEdits } from "../../fields/useEdits";
@@ -37,6 +39,7 @@ export function StayFigures() {
   if (!balance || !rhythm) return null;
   const longest = Math.max(1, ...balance.stores.map(({ days }) => days.here ?? 0));
   const first = balance.endsBy.here?.storeId;
+  const fresh = balance.stores.find(({ store, days }) => store.id === FRESH_ID && days.here !== null);
   return (
     <div className="px-3 pt-2 pb-3">
       <div data-testid="stay">
@@ -99,7 +102,10 @@ export function StayFigures() {
       ))}
       {loop && (
         <p className="py-0.5 text-[13.5px] leading-snug" data-testid="loop-rhythm">
-          {describeLoopRhythm(loop, units)}
+          {describeLoopRhythm(loop, units)}{" "}
+          {fresh && loop.showersPerDay > 0
+            ? describePlainSchool(comparePlainSchool(loop, fresh.days.here!, fresh.meanLPerDay), units)
+            : ""}
         </p>
       )}
       {apart && (
