@@ -1,9 +1,11 @@
 import Papa from "papaparse";
 import { listCuts } from "@/core/build/cuts";
+import { listGoods } from "@/core/build/goods";
 import { listSteps, orderSteps } from "@/core/build/steps";
 import type { Design } from "@/core/design/design";
 import { evaluate } from "@/core/evaluate/evaluate";
-import { describeStep, listGoods, STEP_WORDS } from "@/words/build";
+import { describeStep, STEP_WORDS } from "@/words/build";
+import { listGoodsRows } from "@/words/goods";
 import { describePipe } from "@/words/parts";
 import type { Units } from "@/words/units";
 
@@ -18,7 +20,9 @@ function listRows(design: Design, kind: "parts" | "cuts" | "steps", units: Units
   const nameOf = (lineId: string) => design.lines.find(({ id }) => id === lineId)?.name ?? lineId;
   switch (kind) {
     case "parts":
-      return listGoods(design, units).map(({ amount, name }): Row => ({ amount, part: name }));
+      return listGoodsRows(listGoods(design, evaluate(design)), design, "counter", units).flatMap(({ title, rows }) =>
+        rows.map(({ amount, name }): Row => ({ counter: title, amount, part: name })),
+      );
     case "cuts":
       return listCuts(design).map(
         ({ mark, lineId, leg, pipe, centreMm, cutMm }): Row => ({

@@ -9,6 +9,7 @@ import {
   type LogEntry,
   logEntry,
   type MeasuredPart,
+  type PartPrice,
   type PartState,
   type TrialRun,
 } from "@/core/record/record";
@@ -31,6 +32,10 @@ export type RecordsStore = {
   readonly open: (designId: string) => Promise<void>;
   readonly tickStep: (stepId: string, on: string | null) => Promise<void>;
   readonly setPart: (name: string, state: PartState) => Promise<void>;
+  /** Notes what a part costs and where it is bought. */
+  readonly setPrice: (name: string, price: PartPrice) => Promise<void>;
+  /** Puts in what a parts list read from a file says, in one step. */
+  readonly setGoods: (parts: BuildRecord["parts"], prices: NonNullable<BuildRecord["prices"]>) => Promise<void>;
   /** Notes where a part came to sit; null forgets it. */
   readonly setMeasured: (key: string, measured: MeasuredPart | null) => Promise<void>;
   readonly addTrial: (trial: TrialRun) => Promise<void>;
@@ -118,6 +123,14 @@ export function createRecords(openStore: () => Promise<Database> = () => openDat
     setPart: (name, state) => {
       const { build } = store.getState();
       return keepBuild({ ...build, parts: { ...build.parts, [name]: state } });
+    },
+    setPrice: (name, price) => {
+      const { build } = store.getState();
+      return keepBuild({ ...build, prices: { ...build.prices, [name]: price } });
+    },
+    setGoods: (parts, prices) => {
+      const { build } = store.getState();
+      return keepBuild({ ...build, parts: { ...build.parts, ...parts }, prices: { ...build.prices, ...prices } });
     },
     addEntry: async (entry) => {
       const { designId, log } = store.getState();

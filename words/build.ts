@@ -1,10 +1,6 @@
 import type { BuildStep, StepKind } from "@/core/build/steps";
 import type { Design } from "@/core/design/design";
-import { listParts } from "@/core/parts/listParts";
-import type { PartState } from "@/core/record/record";
 import { describePart } from "./findings";
-import { describePart as describeGoods } from "./parts";
-import type { Units } from "./units";
 
 type StepWords = { readonly verb: (part: string) => string; readonly tools: string; readonly caution: string | null };
 
@@ -48,23 +44,3 @@ export const STEP_WORDS: Readonly<Record<StepKind, StepWords>> = {
 /** What a step is called, with its part. */
 export const describeStep = ({ kind, at }: BuildStep, design: Design): string =>
   STEP_WORDS[kind].verb(describePart(at, design));
-
-export const PART_STATE_NAMES: Readonly<Record<PartState, string>> = {
-  wanted: "Wanted",
-  ordered: "Ordered",
-  came: "Here",
-  built: "Built in",
-};
-
-/** Everything to buy, by what it is called and how much: pipe and fittings, gear, clamps for its hoses. */
-export function listGoods(design: Design, units: Units): { readonly amount: string; readonly name: string }[] {
-  const goods = listParts(design).map((part) => describeGoods(part, units));
-  const gear = new Map<string, number>();
-  for (const { name } of design.gear) gear.set(name, (gear.get(name) ?? 0) + 1);
-  const hoses = design.lines.filter(({ kind }) => kind === "hose").length;
-  return [
-    ...goods,
-    ...[...gear].map(([name, count]) => ({ amount: String(count), name })),
-    ...(hoses > 0 ? [{ amount: String(2 * hoses), name: "hose clamp, stainless" }] : []),
-  ];
-}

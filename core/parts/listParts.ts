@@ -75,6 +75,9 @@ export function listDrainParts(design: Design, drainId: string): Part[] {
   return drain ? gather(listPathParts(buildDrainPath(design, drain, network))) : [];
 }
 
+/** The parts of one breather alone. */
+export const listBreatherParts = (design: Design, vent: Vent): Part[] => gather(listVentParts(design, vent));
+
 function listPathParts({ drain, ownLegs, chain }: DrainPath): Part[] {
   const { pipe, trap, lineTrap, branchVent, to } = drain;
   const parts: Part[] = ownLegs.map((leg) => ({ kind: "pipe", pipe: leg.pipe, lengthM: leg.lengthMm / MM_PER_M }));

@@ -30,7 +30,8 @@ const isEmpty = ({ build, log, journey }: Records): boolean =>
   (build.trials ?? []).length === 0 &&
   (build.measured ?? []).length === 0 &&
   build.done.length === 0 &&
-  Object.keys(build.parts).length === 0;
+  Object.keys(build.parts).length === 0 &&
+  Object.keys(build.prices ?? {}).length === 0;
 
 /** A design with its records as the text of a file; without any it is the design alone, as older versions read it. */
 export function writeFileText(design: Design, records: Records): string {

@@ -1,12 +1,12 @@
 import * as z from "zod/mini";
-import { id, list, litres, pointMm, whole } from "../design/fields";
+import { id, list, litres, number, pointMm, whole } from "../design/fields";
 
 const day = z.string().check(z.regex(/^\d{4}-\d{2}-\d{2}$/));
 /** A moment as it was where the rig stood: local, without a zone, so that a day is the day of the stop. */
 const moment = z.string().check(z.regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/));
 const note = z.string().check(z.maxLength(400));
 
-export const PART_STATES = ["wanted", "ordered", "came", "built"] as const;
+export const PART_STATES = ["wanted", "ordered", "came", "sorted", "built"] as const;
 
 export const TRIAL_RESULTS = ["held", "leaks", "unclear"] as const;
 
@@ -39,6 +39,13 @@ export const buildRecord = z.strictObject({
   done: list(z.strictObject({ stepId: z.string().check(z.maxLength(120)), on: day }), { most: 2_000 }),
   /** Parts by what they are called, and how they stand. */
   parts: z.record(z.string().check(z.maxLength(160)), z.enum(PART_STATES)),
+  /** What a part costs, each or by the metre as it is counted, and where it is bought. */
+  prices: z.optional(
+    z.record(
+      z.string().check(z.maxLength(160)),
+      z.strictObject({ price: z.nullable(number("money", 0, 100_000)), shop: z.string().check(z.maxLength(60)) }),
+    ),
+  ),
   /** Trials as they were run, the first first. */
   trials: z.optional(list(trialRun, { most: 2_000 })),
   /** Where parts really came to sit, off the drawing. */
@@ -79,6 +86,7 @@ export const logEntry = z.strictObject({
 export type MeasuredPart = z.infer<typeof measuredPart>;
 export type TrialRun = z.infer<typeof trialRun>;
 export type BuildRecord = z.infer<typeof buildRecord>;
+export type PartPrice = NonNullable<BuildRecord["prices"]>[string];
 export type PartState = (typeof PART_STATES)[number];
 export type LogEntry = z.infer<typeof logEntry>;
 export type LogKind = LogEntry["kind"];

@@ -1,14 +1,16 @@
 import { listCuts, planBars } from "@/core/build/cuts";
+import { listGoods } from "@/core/build/goods";
 import { listSteps, orderSteps } from "@/core/build/steps";
 import type { Design } from "@/core/design/design";
 import { evaluate } from "@/core/evaluate/evaluate";
 import type { Paper } from "@/core/templates/tileSheet";
 import { type HoleEntry, listHoles } from "@/core/through/holes";
 import { BOOK_PART_NAMES, type BookPartId } from "@/words/book";
-import { describeStep, listGoods, STEP_WORDS } from "@/words/build";
+import { describeStep, STEP_WORDS } from "@/words/build";
 import { CAUTION, sayBeforeDrilling, WORK_CAUTIONS } from "@/words/cautions";
 import { describeEnd } from "@/words/days";
 import { describeFinding } from "@/words/findings";
+import { listGoodsRows, SEALING_NOTE } from "@/words/goods";
 import { describeHole, describeSaw, describeSize, HOLE_STEPS } from "@/words/holes";
 import { describePipe } from "@/words/parts";
 import { TRIAL_CAUTIONS } from "@/words/trials";
@@ -118,7 +120,11 @@ export function writeBook(design: Design, { paper, units, parts }: BookOptions, 
       book.beginPage("Parts");
       const at = [0, 24, 150];
       book.row(["amount", "part", "here"], at);
-      for (const { amount, name } of listGoods(design, units)) book.row([amount, name, "☐"], at);
+      for (const { title, rows } of listGoodsRows(listGoods(design, evaluation), design, "counter", units)) {
+        book.heading(title);
+        for (const { amount, name } of rows) book.row([amount, name, "☐"], at);
+      }
+      book.text(SEALING_NOTE, 9);
     },
     order: () => {
       book.beginPage("Order of work");

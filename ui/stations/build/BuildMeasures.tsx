@@ -2,19 +2,15 @@
 import { Download } from "lucide-react";
 import { useMemo, useState } from "react";
 import { listCuts, planBars } from "@/core/build/cuts";
-import { PART_STATES, type PartState } from "@/core/record/record";
-import { records } from "@/store/records";
 import { useWorkbench } from "@/store/useWorkbench";
-import { tell } from "@/store/workbench";
-import { listGoods, PART_STATE_NAMES } from "@/words/build";
 import { describePipe } from "@/words/parts";
 import { formatLength } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { Button } from "../../kit/Button";
 import { NumberField } from "../../kit/NumberField";
-import { useRecords } from "../useRecords";
 import { AsBuiltFields } from "./AsBuiltFields";
 import { BookFields } from "./BookFields";
+import { GoodsList } from "./GoodsList";
 import { HandOver } from "./HandOver";
 import { JointFields } from "./JointFields";
 import { WiringFields } from "./WiringFields";
@@ -23,7 +19,7 @@ import { WiringFields } from "./WiringFields";
 export function BuildMeasures() {
   return (
     <>
-      <Goods />
+      <GoodsList />
       <CutList />
       <AsBuiltFields />
       <WiringFields />
@@ -32,62 +28,6 @@ export function BuildMeasures() {
       <HandOver />
     </>
   );
-}
-
-function Goods() {
-  const design = useWorkbench((state) => state.dragBase ?? state.history!.design);
-  const units = useWorkbench((state) => state.units);
-  const states = useRecords((state) => state.build.parts);
-  const goods = useMemo(() => listGoods(design, units), [design, units]);
-  const stateOf = (name: string): PartState => states[name] ?? "wanted";
-  const missing = goods.filter(({ name }) => stateOf(name) === "wanted" || stateOf(name) === "ordered").length;
-  const download = async () => {
-    const { handOutCsv } = await import("../../kit/writeCsv");
-    handOutCsv(
-      `${design.id}-parts.csv`,
-      goods.map(({ amount, name }) => ({ amount, part: name, state: PART_STATE_NAMES[stateOf(name)] })),
-    );
-  };
-  if (goods.length === 0) return null;
-  return (
-    <Group
-      title={`Parts, ${missing} not here yet`}
-      aside={
-        <Button onClick={() => void download()}>
-          <Download size={13} aria-hidden /> CSV
-        </Button>
-      }
-    >
-      <table className="w-full text-[13.5px]" aria-label="Parts and how they stand">
-        <tbody>
-          {goods.map(({ amount, name }) => (
-            <tr key={name} className="border-t border-rule">
-              <td className="figures w-12 pr-2 text-right align-top text-[15px] whitespace-nowrap">{amount}</td>
-              <td className="py-0.5 pr-1">{name}</td>
-              <td className="w-24 align-top">
-                <select
-                  aria-label={`How ${name} stands`}
-                  value={stateOf(name)}
-                  onChange={(event) => set(name, event.target.value as PartState)}
-                  className="w-full border-b border-edge bg-sheet text-[13px] phone:min-h-11"
-                >
-                  {PART_STATES.map((state) => (
-                    <option key={state} value={state}>
-                      {PART_STATE_NAMES[state]}
-                    </option>
-                  ))}
-                </select>
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </Group>
-  );
-}
-
-function set(name: string, state: PartState): void {
-  records.setPart(name, state).catch(() => tell("That could not be kept in this browser.", { tone: "warning" }));
 }
 
 /** Waste pipe is sold in bars of this, mm [T]. */

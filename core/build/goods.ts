@@ -1,0 +1,314 @@
+import { listOwnCourse } from "../air/ventPath";
+import type { Design } from "../design/design";
+import type { GearKind } from "../design/gear";
+import type { Fixing, Hose, Pipe, PortKind, Sender, Tank, Thread, Vent } from "../design/plumbing";
+import type { Evaluation } from "../evaluate/evaluation";
+import { buildDrainPath } from "../falls/drainPath";
+import { buildNetwork } from "../falls/network";
+import { listLineLegs } from "../fit/lineLegs";
+import { toTankBlock } from "../fit/obstacleGaps";
+import { measureLength, subtract } from "../geometry/vec";
+import { listBreatherParts, listDrainParts, type Part } from "../parts/listParts";
+import { findPipeSize } from "../parts/pipes";
+import { listHoles } from "../through/holes";
+import { countClips, findClipSpacingMm } from "./clipSpacing";
+import { listWires, type Supply } from "./wiring";
+
+/** Which counter of a shop it is bought at. */
+export const COUNTERS = ["pipe", "tank", "fixings", "sealing", "gear", "electrics", "tools"] as const;
+export type Counter = (typeof COUNTERS)[number];
+
+export type ToolKind =
+  | "pilotBit"
+  | "deburrer"
+  | "level"
+  | "pipeSaw"
+  | "torqueWrench"
+  | "rivetNutTool"
+  | "crimper"
+  | "screwdriver";
+
+/** What is bought; how much stands beside it, in pieces unless said. */
+export type Ware =
+  | { readonly kind: "part"; readonly part: Part }
+  | { readonly kind: "union" | "clip" | "hoseClamp"; readonly pipe: Pipe }
+  /** From a thread in a tank's wall to the pipe or hose that goes on it. */
+  | { readonly kind: "adaptor"; readonly thread: Thread; readonly pipe: Pipe }
+  /** Hose, m. */
+  | { readonly kind: "hose"; readonly pipe: Pipe }
+  | { readonly kind: "sleeve"; readonly boreMm: number }
+  /** mL. */
+  | { readonly kind: "sealant" | "edgePrimer" }
+  /** Of a pipe's family: rings want grease, sockets cement. */
+  | { readonly kind: "ringGrease" | "cement" }
+  /** m. */
+  | { readonly kind: "threadTape" }
+  | {
+      readonly kind: "sealWasher" | "portFitting";
+      readonly thread: Thread | null;
+      readonly boreMm: number;
+      readonly port: PortKind;
+    }
+  | { readonly kind: "dumpValve"; readonly drive: "manual" | "electric"; readonly boreMm: number }
+  | { readonly kind: "sender"; readonly sender: Sender["kind"] }
+  | { readonly kind: "bolt" | "lockNut" | "boltWasher" | "rivetNut" | "screw"; readonly size: Fixing["size"] }
+  | { readonly kind: "backPlate" | "strap" | "endStop" | "mesh" | "relay" | "sealedConnector" }
+  /** m. */
+  | { readonly kind: "foamStrip" }
+  /** m². */
+  | { readonly kind: "lagging"; readonly thickMm: number }
+  | { readonly kind: "gear"; readonly gear: GearKind; readonly name: string }
+  /** m. */
+  | { readonly kind: "cable"; readonly mm2: number }
+  | { readonly kind: "fuse"; readonly amps: number }
+  | { readonly kind: "holeSaw"; readonly metricMm: number | null; readonly inch: number | null }
+  | { readonly kind: "tool"; readonly tool: ToolKind };
+
+/** Where it goes: a tank, a line, a piece of gear, or the rig as a whole. */
+export type Assembly = { readonly kind: "tank" | "line" | "gear"; readonly id: string } | { readonly kind: "rig" };
+
+export type Good = {
+  readonly ware: Ware;
+  readonly amount: number;
+  readonly assembly: Assembly;
+  readonly counter: Counter;
+};
+
+/** Bead along the edge of a hole, both faces, mm² [T]; edge primer a hole, mL [T]. */
+const BEAD_MM2 = 36;
+const PRIMER_ML = 2;
+/** Turns of tape on a thread, m for each [T]. */
+const TAPE_M = 0.5;
+/** Spare of foam, lagging and cable, a share [T]. */
+const SPARE = 1.1;
+/** Clips of hoses and breathers, mm apart [T]. */
+const SOFT_CLIPS_MM = 400;
+const VENT_CLIPS_MM = 800;
+
+/** The fuse box of the water side where nothing else is said: on the left of the rig, forward. */
+export const usualSupply = ({ rig }: Pick<Design, "rig">): Supply => ({
+  volts: 12,
+  boxMm: { x: Math.round(rig.lengthMm * 0.75), y: 0, z: 300 },
+  dropShare: 0.03,
+});
+
+/**
+ * Everything the water side takes, by where it goes: pipe and fittings, clips at the spacing that keeps the belly under the
+ * fall, what seals each hole and thread, what holds each tank, gear, hoses with clamps, cable with its fuse, and the tools.
+ * Source: geometry; beads, tape, spare and clips of hoses are practice [C on T].
+ */
+export function listGoods(design: Design, evaluation: Evaluation, supply: Supply = usualSupply(design)): Good[] {
+  return [
+    ...listDrainGoods(design, evaluation),
+    ...design.lines.flatMap((line) =>
+      line.kind === "vent" ? listVentGoods(design, line) : line.kind === "hose" ? listHoseGoods(design, line) : [],
+    ),
+    ...design.tanks.flatMap(listTankGoods),
+    ...listAdaptors(design),
+    ...design.gear.map(
+      ({ id, name, spec }): Good => ({
+        ware: { kind: "gear", gear: spec.kind, name },
+        amount: 1,
+        assembly: { kind: "gear", id },
+        counter: "gear",
+      }),
+    ),
+    ...listHoleGoods(design, evaluation),
+    ...listWireGoods(design, supply),
+    ...listTools(design),
+  ];
+}
+
+function listDrainGoods(design: Design, evaluation: Evaluation): Good[] {
+  const network = buildNetwork(design);
+  return [...network.drains.values()].flatMap((drain) => {
+    const assembly = { kind: "line", id: drain.id } as const;
+    const worst = evaluation.drains.find(({ lineId }) => lineId === drain.id);
+    const { ownLegs } = buildDrainPath(design, drain, network);
+    const goods: Good[] = listDrainParts(design, drain.id).map((part) => toPartGood(part, assembly));
+    for (const leg of ownLegs) {
+      // the fall it has where the rig leans the worst way
+      const fallMm = worst?.worst.legs[leg.index]?.fallMm ?? leg.from.z - leg.to.z;
+      const slope = leg.lengthMm > 0 ? fallMm / leg.lengthMm : 0;
+      const clips = countClips(leg.lengthMm, findClipSpacingMm(leg.pipe, slope));
+      if (clips > 0)
+        goods.push({ ware: { kind: "clip", pipe: leg.pipe }, amount: clips, assembly, counter: "fixings" });
+    }
+    const families = new Set(ownLegs.map(({ pipe }) => findPipeSize(pipe)?.family));
+    if (families.has("metricWaste"))
+      goods.push({ ware: { kind: "ringGrease" }, amount: 1, assembly, counter: "sealing" });
+    if (families.has("schedule40")) {
+      goods.push({ ware: { kind: "cement" }, amount: 1, assembly, counter: "sealing" });
+      // what is cemented comes apart nowhere, so the tank could not be dropped
+      const last = ownLegs.at(-1);
+      const hasUnion = drain.changes.some(({ joint }) => joint === "union");
+      if (drain.to.kind === "inlet" && last && !hasUnion)
+        goods.push({ ware: { kind: "union", pipe: last.pipe }, amount: 1, assembly, counter: "pipe" });
+    }
+    return goods;
+  });
+}
+
+const toPartGood = (part: Part, assembly: Assembly): Good => ({
+  ware: { kind: "part", part },
+  amount: part.kind === "pipe" ? part.lengthM : part.count,
+  assembly,
+  counter: "pipe",
+});
+
+// A thread never takes a pipe by itself.
+function listAdaptors({ tanks, lines }: Design): Good[] {
+  const threadOf = (tankId: string, portId: string) =>
+    tanks.find(({ id }) => id === tankId)?.ports.find(({ id }) => id === portId)?.thread ?? null;
+  return lines.flatMap((line): Good[] => {
+    const ends: (readonly [string, string])[] =
+      line.kind === "drain"
+        ? line.to.kind === "inlet"
+          ? [[line.to.tankId, line.to.portId]]
+          : []
+        : line.kind === "vent"
+          ? [[line.fromTank, line.fromPort]]
+          : [line.from, line.to].flatMap((end): (readonly [string, string])[] =>
+              end.kind === "tank" ? [[end.tankId, end.portId]] : [],
+            );
+    return ends.flatMap(([tankId, portId]): Good[] => {
+      const thread = threadOf(tankId, portId);
+      if (thread === null) return [];
+      const assembly = { kind: "line", id: line.id } as const;
+      return [{ ware: { kind: "adaptor", thread, pipe: line.pipe }, amount: 1, assembly, counter: "pipe" }];
+    });
+  });
+}
+
+function listVentGoods(design: Design, vent: Vent): Good[] {
+  const assembly = { kind: "line", id: vent.id } as const;
+  const course = listOwnCourse(design, vent);
+  const lengthMm = course.slice(1).reduce((sum, p, i) => sum + measureLength(subtract(p, course[i]!)), 0);
+  const isHose = findPipeSize(vent.pipe)?.family.endsWith("Hose") ?? false;
+  const clips = countClips(lengthMm, isHose ? SOFT_CLIPS_MM : VENT_CLIPS_MM);
+  return [
+    ...listBreatherParts(design, vent).map((part) => toPartGood(part, assembly)),
+    { ware: { kind: "clip", pipe: vent.pipe }, amount: clips, assembly, counter: "fixings" },
+    ...(isHose
+      ? [{ ware: { kind: "hoseClamp", pipe: vent.pipe }, amount: 2, assembly, counter: "fixings" } as const]
+      : []),
+    ...(vent.to.kind === "openAir" && vent.to.hasMesh
+      ? [{ ware: { kind: "mesh" }, amount: 1, assembly, counter: "tank" } as const]
+      : []),
+  ];
+}
+
+function listHoseGoods(design: Design, hose: Hose): Good[] {
+  const assembly = { kind: "line", id: hose.id } as const;
+  const lengthMm = listLineLegs(design, hose).reduce((sum, leg) => sum + leg.lengthMm, 0);
+  // two an end where something is below the water, and everywhere one sleeps above it [T]
+  return [
+    { ware: { kind: "hose", pipe: hose.pipe }, amount: (lengthMm * SPARE) / 1000, assembly, counter: "pipe" },
+    { ware: { kind: "hoseClamp", pipe: hose.pipe }, amount: 4, assembly, counter: "fixings" },
+    {
+      ware: { kind: "clip", pipe: hose.pipe },
+      amount: countClips(lengthMm, SOFT_CLIPS_MM),
+      assembly,
+      counter: "fixings",
+    },
+  ];
+}
+
+function listTankGoods(tank: Tank): Good[] {
+  const assembly = { kind: "tank", id: tank.id } as const;
+  const good = (ware: Ware, amount: number, counter: Counter): Good => ({ ware, amount, assembly, counter });
+  const ports = tank.ports.flatMap(({ kind, thread, boreMm, valve }): Good[] => [
+    good({ kind: "portFitting", thread, boreMm, port: kind }, 1, "tank"),
+    ...(thread === null
+      ? []
+      : thread.startsWith("npt")
+        ? [good({ kind: "threadTape" }, TAPE_M, "sealing")]
+        : [good({ kind: "sealWasher", thread, boreMm, port: kind }, 1, "sealing")]),
+    ...(valve ? [good({ kind: "dumpValve", drive: valve.kind, boreMm: valve.boreMm }, 1, "tank")] : []),
+  ]);
+  const sender = tank.sender ? [good({ kind: "sender", sender: tank.sender.kind }, 1, "tank")] : [];
+  const { min, max } = toTankBlock(tank);
+  const [x, y, z] = [max.x - min.x, max.y - min.y, max.z - min.z].map((mm) => mm / 1000) as [number, number, number];
+  const lagging =
+    tank.insulationMm > 0
+      ? [good({ kind: "lagging", thickMm: tank.insulationMm }, 2 * (x * y + y * z + x * z) * SPARE, "tank")]
+      : [];
+  return [...ports, ...sender, ...lagging, ...(tank.fixing ? listFixingGoods(tank.fixing, Math.max(x, y), good) : [])];
+}
+
+function listFixingGoods(
+  { kind, fastener, bolts, size, hasPlate, hasEndStop }: Fixing,
+  lengthM: number,
+  good: (ware: Ware, amount: number, counter: Counter) => Good,
+): Good[] {
+  const held: Readonly<Record<Fixing["fastener"], Good[]>> = {
+    through: [
+      good({ kind: "bolt", size }, bolts, "fixings"),
+      good({ kind: "lockNut", size }, bolts, "fixings"),
+      good({ kind: "boltWasher", size }, 2 * bolts, "fixings"),
+    ],
+    rivetNut: [
+      good({ kind: "rivetNut", size }, bolts, "fixings"),
+      good({ kind: "bolt", size }, bolts, "fixings"),
+      good({ kind: "boltWasher", size }, bolts, "fixings"),
+    ],
+    selfTapping: [good({ kind: "screw", size }, bolts, "fixings")],
+  };
+  const straps = kind === "straps" ? Math.max(1, Math.floor(bolts / 2)) : 0;
+  return [
+    ...held[fastener],
+    ...(hasPlate && fastener === "through" ? [good({ kind: "backPlate" }, bolts, "fixings")] : []),
+    ...(straps > 0 ? [good({ kind: "strap" }, straps, "fixings")] : []),
+    ...(hasEndStop ? [good({ kind: "endStop" }, 2, "fixings")] : []),
+    // between tank and what holds it, so that neither chafes
+    ...(kind === "brackets" ? [] : [good({ kind: "foamStrip" }, 2 * lengthM * SPARE, "fixings")]),
+  ];
+}
+
+function listHoleGoods(design: Design, evaluation: Evaluation): Good[] {
+  return listHoles(design, evaluation).flatMap(({ lineId, gearId, widthMm, lengthMm, through, saw }) => {
+    const assembly: Assembly = lineId !== null ? { kind: "line", id: lineId } : { kind: "gear", id: gearId! };
+    const beadMl = (Math.PI * Math.max(widthMm, lengthMm) * 2 * BEAD_MM2) / 1000;
+    return [
+      ...(gearId === null
+        ? [{ ware: { kind: "sleeve", boreMm: Math.round(widthMm) }, amount: 1, assembly, counter: "sealing" } as const]
+        : []),
+      { ware: { kind: "sealant" }, amount: beadMl, assembly, counter: "sealing" } as const,
+      ...(through === "panel"
+        ? []
+        : [{ ware: { kind: "edgePrimer" }, amount: PRIMER_ML, assembly, counter: "sealing" } as const]),
+      { ware: { kind: "holeSaw", ...saw }, amount: 1, assembly: { kind: "rig" }, counter: "tools" } as const,
+    ];
+  });
+}
+
+function listWireGoods(design: Design, supply: Supply): Good[] {
+  return listWires(design, supply).flatMap(({ load, sizeMm2, lengthMm, fuseA, wantsRelay }) => {
+    const tankId = load.id.startsWith("pad-") ? load.id.slice(4) : null;
+    const assembly: Assembly = tankId ? { kind: "tank", id: tankId } : { kind: "gear", id: load.id };
+    const good = (ware: Ware, amount: number): Good => ({ ware, amount, assembly, counter: "electrics" });
+    return [
+      ...(sizeMm2 === null ? [] : [good({ kind: "cable", mm2: sizeMm2 }, (lengthMm / 1000) * SPARE)]),
+      ...(fuseA === null ? [] : [good({ kind: "fuse", amps: fuseA }, 1)]),
+      ...(wantsRelay ? [good({ kind: "relay" }, 1)] : []),
+      ...(load.isOutside ? [good({ kind: "sealedConnector" }, 1)] : []),
+    ];
+  });
+}
+
+function listTools(design: Design): Good[] {
+  const has = (kind: "drain" | "hose") => design.lines.some((line) => line.kind === kind);
+  const tools: ToolKind[] = [
+    ...(has("drain") ? (["pipeSaw", "deburrer", "level", "pilotBit"] as const) : []),
+    ...(has("hose") ? (["screwdriver"] as const) : []),
+    ...(design.tanks.some(({ fixing }) => fixing) ? (["torqueWrench"] as const) : []),
+    ...(design.tanks.some(({ fixing }) => fixing?.fastener === "rivetNut") ? (["rivetNutTool"] as const) : []),
+    ...(design.gear.some(({ spec }) => spec.kind === "pump") ? (["crimper"] as const) : []),
+  ];
+  return tools.map((tool) => ({
+    ware: { kind: "tool", tool },
+    amount: 1,
+    assembly: { kind: "rig" },
+    counter: "tools",
+  }));
+}
