@@ -22,6 +22,8 @@ export type LaidOut = {
 /** Letters of the figures are about so wide, px. */
 const LETTER_PX = 7;
 
+/** Lines between the same two rows lie so far apart, px: a figure's height. */
+const LANE_PX = 17;
 /** Between two rows of a folded diagram, px. */
 const ROW_GAP = 34;
 /** How far a line runs out beside a row before it goes on in the next, px. */
@@ -69,6 +71,7 @@ export function layOutWaterway(
 
 // A long chain is folded into rows like the lines of a page, so that it can be read: so many rows as fit the sheet best.
 function fold(laid: LaidOut, aspect: number): LaidOut {
+  const lanes = new Map<number, number>();
   const rows = Math.max(1, Math.round(Math.sqrt(laid.width / (laid.height + ROW_GAP) / aspect)));
   if (rows < 2) return laid;
   const ranks = [...new Set(laid.nodes.map(({ x }) => Math.round(x)))].sort((a, b) => a - b);
@@ -94,6 +97,9 @@ function fold(laid: LaidOut, aspect: number): LaidOut {
       const [from, to] = [byId.get(edge.from)!, byId.get(edge.to)!];
       const [a, b] = [rowOf(from.x), rowOf(to.x)];
       const [by, on] = [shift(a), shift(b)];
+      // several between the same rows run beside one another
+      const lane = a === b ? 0 : (lanes.get(Math.max(a, b)) ?? 0);
+      if (a !== b) lanes.set(Math.max(a, b), lane + 1);
       if (a === b) {
         return {
           ...edge,
@@ -106,16 +112,20 @@ function fold(laid: LaidOut, aspect: number): LaidOut {
         [from.x + from.width / 2 + by.x, from.y + by.y],
         [to.x - to.width / 2 + on.x, to.y + on.y],
       ] as const;
-      const between = Math.max(a, b) * high - ROW_GAP / 2;
-      const out = bands[a]!.right + by.x + TURN_PX;
+      const between = Math.max(a, b) * high - ROW_GAP / 2 + laneOffset(lane, LANE_PX);
+      const out = bands[a]!.right + by.x + TURN_PX + laneOffset(lane, LANE_PX / 3);
+      const back = TURN_PX + laneOffset(lane, LANE_PX / 3);
       return {
         ...edge,
-        points: [start, [out, start[1]], [out, between], [TURN_PX, between], [TURN_PX, end[1]], end],
-        labelAt: edge.labelAt && [(out + TURN_PX) / 2, between],
+        points: [start, [out, start[1]], [out, between], [back, between], [back, end[1]], end],
+        labelAt: edge.labelAt && [(out + back) / 2, between],
       };
     }),
   };
 }
+
+// The first in the middle, the others to either side of it in turn.
+const laneOffset = (lane: number, step: number): number => Math.ceil(lane / 2) * step * (lane % 2 === 1 ? 1 : -1) + 0;
 
 function sizeOf({ kind }: WaterNode) {
   if (kind === "junction") return DOT_PX;

@@ -25,6 +25,12 @@ export interface Schema extends DBSchema {
     value: { readonly key: string; readonly designId: string; readonly entry: unknown };
     indexes: { designId: string };
   };
+  /** Photographs of trials, steps and the book, already scaled; one record each. */
+  photos: {
+    key: string;
+    value: { readonly key: string; readonly designId: string; readonly bytes: ArrayBuffer; readonly type: string };
+    indexes: { designId: string };
+  };
 }
 
 export type Database = IDBPDatabase<Schema>;
@@ -33,7 +39,7 @@ export type Database = IDBPDatabase<Schema>;
 export type DatabaseEvent = "blocked" | "blocking" | "terminated";
 
 export const DATABASE_NAME = "schleuse";
-const VERSION = 2;
+const VERSION = 3;
 
 /** Opens the browser's store and makes it on the first visit. */
 export function openDatabase(onEvent: (event: DatabaseEvent) => void, name = DATABASE_NAME): Promise<Database> {
@@ -48,6 +54,7 @@ export function openDatabase(onEvent: (event: DatabaseEvent) => void, name = DAT
         db.createObjectStore("builds", { keyPath: "designId" });
         db.createObjectStore("log", { keyPath: "key" }).createIndex("designId", "designId");
       }
+      if (from < 3) db.createObjectStore("photos", { keyPath: "key" }).createIndex("designId", "designId");
     },
     blocked: () => onEvent("blocked"),
     blocking: () => onEvent("blocking"),

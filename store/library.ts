@@ -132,7 +132,7 @@ export async function restoreDesign(db: Database, id: string): Promise<boolean> 
 
 /** Takes a design out of the bin for good. */
 export async function destroyDesign(db: Database, id: string): Promise<void> {
-  const tx = db.transaction(["designs", "builds", "log"], "readwrite");
+  const tx = db.transaction(["designs", "builds", "log", "photos"], "readwrite");
   const designs = tx.objectStore("designs");
   if ((await designs.get(id))?.deletedAt !== undefined) {
     await designs.delete(id);
@@ -141,18 +141,20 @@ export async function destroyDesign(db: Database, id: string): Promise<void> {
   await tx.done;
 }
 
-type Whole = IDBPTransaction<Schema, ("designs" | "builds" | "log")[], "readwrite">;
+type Whole = IDBPTransaction<Schema, ("designs" | "builds" | "log" | "photos")[], "readwrite">;
 
 // What was built and written goes with its design, and not before.
 async function dropRecords(tx: Whole, id: string): Promise<void> {
   await tx.objectStore("builds").delete(id);
   const log = tx.objectStore("log");
   for (const key of await log.index("designId").getAllKeys(id)) await log.delete(key);
+  const photos = tx.objectStore("photos");
+  for (const key of await photos.index("designId").getAllKeys(id)) await photos.delete(key);
 }
 
 /** Takes out of the bin for good what has waited its days. */
 export async function emptyBin(db: Database, now: number): Promise<void> {
-  const tx = db.transaction(["designs", "builds", "log"], "readwrite");
+  const tx = db.transaction(["designs", "builds", "log", "photos"], "readwrite");
   const designs = tx.objectStore("designs");
   for (const record of await designs.getAll()) {
     const { id, deletedAt } = toSound(record);

@@ -31,6 +31,10 @@ export type RecordsStore = {
   readonly store: StoreApi<RecordsState>;
   readonly open: (designId: string) => Promise<void>;
   readonly tickStep: (stepId: string, on: string | null) => Promise<void>;
+  /** What a done step really took, h. */
+  readonly setHours: (stepId: string, hours: number | null) => Promise<void>;
+  /** The order of work the builder wishes. */
+  readonly setOrder: (order: readonly string[]) => Promise<void>;
   readonly setPart: (name: string, state: PartState) => Promise<void>;
   /** Notes what a part costs and where it is bought. */
   readonly setPrice: (name: string, price: PartPrice) => Promise<void>;
@@ -110,6 +114,16 @@ export function createRecords(openStore: () => Promise<Database> = () => openDat
       const others = build.done.filter((done) => done.stepId !== stepId);
       return keepBuild({ ...build, done: on === null ? others : [...others, { stepId, on }] });
     },
+    setHours: (stepId, hours) => {
+      const { build } = store.getState();
+      const done = build.done.map((one) => {
+        if (one.stepId !== stepId) return one;
+        const { hours: _, ...rest } = one;
+        return hours === null ? rest : { ...rest, hours };
+      });
+      return keepBuild({ ...build, done });
+    },
+    setOrder: (order) => keepBuild({ ...store.getState().build, order: [...order] }),
     setJourney: (journey) => keep({ journey }),
     setMeasured: (key, given) => {
       const { build } = store.getState();

@@ -1,6 +1,8 @@
-import type { BuildStep, StepKind } from "@/core/build/steps";
+import type { BuildStep, Moved, StepKind } from "@/core/build/steps";
 import type { Design } from "@/core/design/design";
+import type { BuildRecord } from "@/core/record/record";
 import { describePart } from "./findings";
+import { formatNumber } from "./units";
 
 type StepWords = { readonly verb: (part: string) => string; readonly tools: string; readonly caution: string | null };
 
@@ -33,6 +35,16 @@ export const STEP_WORDS: Readonly<Record<StepKind, StepWords>> = {
     tools: "plug, bucket, dry paper under each joint",
     caution: null,
   },
+  trialDump: {
+    verb: (part) => `Let ${part} run out by bucket and watch: dump and breather`,
+    tools: "bucket with litre marks, watch",
+    caution: "At a place where it may be let go, gloves on.",
+  },
+  trialBack: {
+    verb: (part) => `Fill behind ${part} and look whether any comes back`,
+    tools: "bucket, dry paper, 15 minutes",
+    caution: null,
+  },
   trialHoses: {
     verb: () => "Bring the pumped side to pressure and soap every joint",
     tools: "soapy water, gauge",
@@ -44,3 +56,45 @@ export const STEP_WORDS: Readonly<Record<StepKind, StepWords>> = {
 /** What a step is called, with its part. */
 export const describeStep = ({ kind, at }: BuildStep, design: Design): string =>
   STEP_WORDS[kind].verb(describePart(at, design));
+
+/** Which steps are looked for: all, those out of the rain, those for which everything is here. */
+export const BUILD_WHENS = ["any", "rain", "here"] as const;
+export type BuildWhen = (typeof BUILD_WHENS)[number];
+export const BUILD_WHEN_NAMES: Readonly<Record<BuildWhen, string>> = {
+  any: "All steps",
+  rain: "While it rains",
+  here: "With what is here",
+};
+
+/** Hours left by the usual figures, and how those done compare. */
+export function describeHours(steps: readonly BuildStep[], done: BuildRecord["done"]): string {
+  const on = new Map(done.map((one) => [one.stepId, one.hours ?? null]));
+  const left = steps.reduce((sum, { id, hours }) => (on.has(id) ? sum : sum + hours), 0);
+  const told = steps.filter(({ id }) => typeof on.get(id) === "number");
+  const [usual, took] = [
+    told.reduce((sum, { hours }) => sum + hours, 0),
+    told.reduce((sum, { id }) => sum + (on.get(id) ?? 0), 0),
+  ];
+  const compared = usual > 0 ? ` You took ${formatNumber(took, 1)} h where ${formatNumber(usual, 1)} h are usual.` : "";
+  const own = usual > 0 ? left * Math.max(0.25, took / usual) : left;
+  return `Some ${formatNumber(own, 0)} hours left.${compared}`;
+}
+
+/** What a step still waits for. */
+export function describeMissing(names: readonly string[]): string {
+  const shown = names.slice(0, 3).join("; ");
+  return `Not here yet: ${shown}${names.length > 3 ? `; and ${names.length - 3} more` : ""}.`;
+}
+
+/** Why a step cannot go there. */
+export function describeMoveRefused(
+  moved: Extract<Moved, { ok: false }>,
+  steps: readonly BuildStep[],
+  design: Design,
+): string {
+  const nameOf = (wanted: string) => {
+    const step = steps.find(({ id }) => id === wanted);
+    return step ? describeStep(step, design) : wanted;
+  };
+  return `Not there: “${nameOf(moved.stepId)}” needs “${nameOf(moved.needsId)}” first.`;
+}

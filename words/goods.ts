@@ -1,6 +1,7 @@
 import { type Assembly, COUNTERS, type Counter, type Good, type ToolKind, type Ware } from "@/core/build/goods";
 import type { Design } from "@/core/design/design";
 import type { PartRef } from "@/core/design/part";
+import { MM_PER_IN } from "@/core/quantity/convert";
 import type { BuildRecord, PartState } from "@/core/record/record";
 import { PORT_NAMES, SENDER_NAMES, THREAD_NAMES } from "./labels";
 import { describePart, describePipe } from "./parts";
@@ -103,7 +104,7 @@ export function nameWare(ware: Ware, units: Units): string {
       return `fuse ${formatNumber(ware.amps, ware.amps % 1 === 0 ? 0 : 1)} A with its holder`;
     case "holeSaw":
       return units === "imperial" && ware.inch !== null
-        ? `hole saw ${formatNumber(ware.inch, 3)} in`
+        ? `hole saw ${mm(ware.inch * MM_PER_IN)}`
         : ware.metricMm === null
           ? "hole larger than saws are sold: jigsaw"
           : `hole saw ${ware.metricMm} mm`;

@@ -98,7 +98,7 @@ export const usualSupply = ({ rig }: Pick<Design, "rig">): Supply => ({
  * Source: geometry; beads, tape, spare and clips of hoses are practice [C on T].
  */
 export function listGoods(design: Design, evaluation: Evaluation, supply: Supply = usualSupply(design)): Good[] {
-  return [
+  const goods = [
     ...listDrainGoods(design, evaluation),
     ...design.lines.flatMap((line) =>
       line.kind === "vent" ? listVentGoods(design, line) : line.kind === "hose" ? listHoseGoods(design, line) : [],
@@ -117,6 +117,8 @@ export function listGoods(design: Design, evaluation: Evaluation, supply: Supply
     ...listWireGoods(design, supply),
     ...listTools(design),
   ];
+  // a hose of a hand's length wants no clip
+  return goods.filter(({ amount }) => amount > 0);
 }
 
 function listDrainGoods(design: Design, evaluation: Evaluation): Good[] {

@@ -14,7 +14,9 @@ export const STEP_KINDS = [
   "mountGear",
   "layHose",
   "trialTank",
+  "trialDump",
   "trialDrain",
+  "trialBack",
   "trialHoses",
   "closeUp",
 ] as const;
@@ -40,6 +42,8 @@ const HOURS: Readonly<Record<StepKind, number>> = {
   mountGear: 0.5,
   layHose: 0.25,
   trialTank: 1,
+  trialDump: 0.5,
+  trialBack: 0.25,
   trialDrain: 0.5,
   trialHoses: 1,
   closeUp: 1,
@@ -93,6 +97,12 @@ export function listSteps(design: Design, evaluation: Evaluation): BuildStep[] {
       push("trialTank", tank.id, { kind: "tank", id: tank.id }, [hung.get(tank.id)!, ...(vented.get(tank.id) ?? [])]),
     ]),
   );
+  // through its outlet, with breather and hose: the fullest water there is for it
+  const dumps = design.tanks.flatMap((tank) =>
+    tank.holds !== "fresh" && tank.ports.some(({ kind }) => kind === "outlet")
+      ? [push("trialDump", tank.id, { kind: "tank", id: tank.id }, [trials.get(tank.id)!])]
+      : [],
+  );
   const laid = new Map<string, string>();
   const tankOf = (lineId: string) => evaluation.drains.find((drain) => drain.lineId === lineId)?.tankId ?? null;
   for (const line of design.lines) {
@@ -111,6 +121,12 @@ export function listSteps(design: Design, evaluation: Evaluation): BuildStep[] {
     const tank = tankId === null ? [] : [trials.get(tankId)!];
     return [push("trialDrain", line.id, { kind: "line", id: line.id }, [laid.get(line.id)!, ...joined, ...tank])];
   });
+  // what holds water back is tried from behind, before it is relied on
+  const backs = design.lines.flatMap((line) =>
+    line.kind === "drain" && line.trap?.kind === "membrane"
+      ? [push("trialBack", line.id, { kind: "trap", lineId: line.id }, [laid.get(line.id)!])]
+      : [],
+  );
   const mounted = new Map(
     design.gear.map(({ id }) => [
       id,
@@ -124,8 +140,11 @@ export function listSteps(design: Design, evaluation: Evaluation): BuildStep[] {
     );
     return [push("layHose", line.id, { kind: "line", id: line.id }, [...holesOf(line.id), ...ends])];
   });
+  const nonReturns = design.gear.flatMap(({ id, spec }) =>
+    spec.kind === "nonReturn" ? [push("trialBack", id, { kind: "gear", id }, [mounted.get(id)!])] : [],
+  );
   const hoseTrial = hoses.length > 0 ? [push("trialHoses", "all", { kind: "rig" }, hoses)] : [];
-  const before = [...trials.values(), ...drainTrials, ...hoseTrial];
+  const before = [...trials.values(), ...dumps, ...drainTrials, ...backs, ...nonReturns, ...hoseTrial];
   if (before.length > 0) push("closeUp", "all", { kind: "rig" }, before);
   return steps;
 }
@@ -135,8 +154,16 @@ export type StepOrder =
   /** Steps that need each other. */
   | { readonly ok: false; readonly circle: readonly string[] };
 
-/** An order in which nothing comes before what it needs, otherwise as listed; or the steps that need each other [C]. */
-export function orderSteps(steps: readonly BuildStep[]): StepOrder {
+/**
+ * An order in which nothing comes before what it needs, otherwise as the builder wishes it and then as listed; or the steps
+ * that need each other [C].
+ */
+export function orderSteps(given: readonly BuildStep[], wished: readonly string[] = []): StepOrder {
+  const rank = new Map(wished.map((id, i) => [id, i]));
+  const steps = given
+    .map((step, i) => ({ step, at: rank.get(step.id) ?? wished.length + i }))
+    .sort((a, b) => a.at - b.at)
+    .map(({ step }) => step);
   const known = new Set(steps.map(({ id }) => id));
   const done = new Set<string>();
   const ordered: BuildStep[] = [];
@@ -154,3 +181,55 @@ export function orderSteps(steps: readonly BuildStep[]): StepOrder {
 /** What can be done now: not done, and all it needs is. */
 export const listOpenSteps = (steps: readonly BuildStep[], done: ReadonlySet<string>): BuildStep[] =>
   steps.filter(({ id, after }) => !done.has(id) && after.every((one) => done.has(one)));
+
+export type Moved =
+  | { readonly ok: true; readonly wished: readonly string[] }
+  /** It cannot go there: the first needs the second. */
+  | { readonly ok: false; readonly stepId: string; readonly needsId: string };
+
+/**
+ * A step put right before or right after another, in an order in which nothing comes before what it needs; refused with what stands
+ * against it [C].
+ */
+export function moveStep(
+  steps: readonly BuildStep[],
+  stepId: string,
+  targetId: string,
+  side: "before" | "after",
+): Moved {
+  const byId = new Map(steps.map((step) => [step.id, step]));
+  const others = steps.filter(({ id }) => id !== stepId).map(({ id }) => id);
+  const at = others.indexOf(targetId) + (side === "after" ? 1 : 0);
+  const wished = [...others.slice(0, at), stepId, ...others.slice(at)];
+  const place = new Map(wished.map((id, i) => [id, i]));
+  for (const id of wished) {
+    for (const needsId of byId.get(id)?.after ?? []) {
+      const needed = place.get(needsId);
+      if (needed !== undefined && needed > place.get(id)!) return { ok: false, stepId: id, needsId };
+    }
+  }
+  return { ok: true, wished };
+}
+
+/** Steps that want dry weather or room to lie down: at something under the floor or outside; the bench and the inside do not. */
+export function isUnderRig({ kind, at }: BuildStep, { tanks, lines, gear }: Design): boolean {
+  switch (kind) {
+    case "fitTankPorts":
+    case "fitTrap":
+    case "trialHoses":
+    case "trialBack":
+      return false;
+    case "mountGear":
+      return gear.some(({ id, atMm }) => at.kind === "gear" && id === at.id && atMm.z < 0);
+    case "hangTank":
+    case "trialTank":
+      return tanks.some(({ id, atMm }) => at.kind === "tank" && id === at.id && atMm.z < 0);
+    case "layHose":
+      return lines.some(
+        (line) =>
+          at.kind === "line" && line.id === at.id && line.kind === "hose" && line.pointsMm.some(({ z }) => z < 0),
+      );
+    default:
+      return true;
+  }
+}

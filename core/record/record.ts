@@ -19,6 +19,11 @@ export const trialRun = z.strictObject({
   result: z.enum(TRIAL_RESULTS),
   /** What was read, in words of the builder or the sum that was made of it. */
   note,
+  /** The part as it was drawn when it was tried, as a short word that changes with it. */
+  on: z.optional(z.string().check(z.maxLength(16))),
+  /** Photographs taken of it, by their ids, and who signs for it. */
+  photos: z.optional(list(id, { most: 12 })),
+  signed: z.optional(z.string().check(z.maxLength(80))),
 });
 
 /** A part that was measured after it was built: fixture, tank, port or bend, and how far it lies off its place, mm. */
@@ -36,7 +41,17 @@ export const measuredPart = z.strictObject({
 /** What is done of the building, and how the parts stand; a document of its own beside the design. */
 export const buildRecord = z.strictObject({
   /** Steps that are done, by their ids, and when. */
-  done: list(z.strictObject({ stepId: z.string().check(z.maxLength(120)), on: day }), { most: 2_000 }),
+  done: list(
+    z.strictObject({
+      stepId: z.string().check(z.maxLength(120)),
+      on: day,
+      /** What it really took, h. */
+      hours: z.optional(number("h", 0, 1_000)),
+    }),
+    { most: 2_000 },
+  ),
+  /** Steps in the order the builder wishes, as far as they may. */
+  order: z.optional(list(z.string().check(z.maxLength(120)), { most: 2_000 })),
   /** Parts by what they are called, and how they stand. */
   parts: z.record(z.string().check(z.maxLength(160)), z.enum(PART_STATES)),
   /** What a part costs, each or by the metre as it is counted, and where it is bought. */
@@ -81,6 +96,8 @@ export const logEntry = z.strictObject({
   note,
   /** The task of care it settles. */
   taskId: z.optional(z.string().check(z.maxLength(120))),
+  /** Photographs of it, by their ids. */
+  photos: z.optional(list(id, { most: 12 })),
 });
 
 export type MeasuredPart = z.infer<typeof measuredPart>;

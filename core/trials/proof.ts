@@ -3,21 +3,29 @@ import type { Design } from "../design/design";
 import type { Movable } from "../design/moves";
 import type { BuildRecord } from "../record/record";
 import type { Waterway } from "../waterway/buildWaterway";
+import { takeFingerprint } from "./fingerprint";
 
-/** How far a part is proven: a trial held, was ticked as done without readings, showed a leak, or nothing is known yet. */
-export const PROOFS = ["leaks", "open", "ticked", "held"] as const;
+/**
+ * How far a part is proven: a trial held, held on a drawing that changed since, was ticked as done without readings, showed a
+ * leak, or nothing is known yet.
+ */
+export const PROOFS = ["leaks", "open", "changed", "ticked", "held"] as const;
 export type Proof = (typeof PROOFS)[number];
 
-const TRIALS: ReadonlySet<StepKind> = new Set(["trialTank", "trialDrain", "trialHoses"]);
+const TRIALS: ReadonlySet<StepKind> = new Set(["trialTank", "trialDump", "trialDrain", "trialBack", "trialHoses"]);
 
 /** The trials among the steps of the building. */
 export const listTrials = (steps: readonly BuildStep[]): BuildStep[] => steps.filter(({ kind }) => TRIALS.has(kind));
 
 /**
  * What came of a trial so far, by its last run. A leak is settled only by a later run that held; a tick in the order of
- * work does not outweigh a run. Source: common practice, no source [C].
+ * work does not outweigh a run. With the design, a trial that held before its part was changed says so. Source: common practice, no source [C].
  */
-export function judgeTrial(trialId: string, { trials = [], done }: Pick<BuildRecord, "trials" | "done">): Proof {
+export function judgeTrial(
+  trialId: string,
+  { trials = [], done }: Pick<BuildRecord, "trials" | "done">,
+  design: Design | null = null,
+): Proof {
   let proof: Proof = done.some(({ stepId }) => stepId === trialId) ? "ticked" : "open";
   const runs = trials.filter((run) => run.trialId === trialId).sort((a, b) => a.at.localeCompare(b.at));
   for (const { result } of runs) {
@@ -25,11 +33,14 @@ export function judgeTrial(trialId: string, { trials = [], done }: Pick<BuildRec
     if (result === "unclear") proof = proof === "leaks" ? "leaks" : "open";
     else proof = result;
   }
+  const word = runs.at(-1)?.on;
+  // runs of older files do not say what they were held on
+  if (proof === "held" && design && word !== undefined && word !== takeFingerprint(design, trialId)) return "changed";
   return proof;
 }
 
-/** The trial a part is proven by, by its step's id; null for parts no trial is asked of: breathers, hoses to the dump. */
-export function findTrialOf({ lines }: Pick<Design, "lines">, part: Movable): string | null {
+/** The trial a part is proven by, by its step's id; null for parts no trial is asked of. */
+export function findTrialOf({ lines, tanks }: Pick<Design, "lines" | "tanks">, part: Movable): string | null {
   switch (part.kind) {
     case "tank":
       return `trialTank:${part.id}`;
@@ -45,22 +56,29 @@ export function findTrialOf({ lines }: Pick<Design, "lines">, part: Movable): st
     case "leg":
     case "end": {
       const id = part.kind === "line" ? part.id : part.lineId;
-      const kind = lines.find((line) => line.id === id)?.kind;
-      return kind === "drain" ? `trialDrain:${id}` : kind === "hose" ? "trialHoses:all" : null;
+      const line = lines.find((one) => one.id === id);
+      if (line?.kind === "vent") return hasDumpTrial(tanks, line.fromTank) ? `trialDump:${line.fromTank}` : null;
+      return line?.kind === "drain" ? `trialDrain:${id}` : line?.kind === "hose" ? "trialHoses:all" : null;
     }
     default:
       return null;
   }
 }
 
+/** A breather is proven with the dump of its tank: it is what slows it. */
+const hasDumpTrial = (tanks: Design["tanks"], tankId: string): boolean =>
+  tanks.some(
+    ({ id, holds, ports }) => id === tankId && holds !== "fresh" && ports.some(({ kind }) => kind === "outlet"),
+  );
+
 /** How far every line and part of the Waterway is proven, by its id there; what no trial is asked of is left out. */
 export function judgeProofs(
   { nodes, edges }: Waterway,
-  design: Pick<Design, "lines">,
+  design: Design,
   trials: readonly BuildStep[],
   build: Pick<BuildRecord, "trials" | "done">,
 ): ReadonlyMap<string, Proof> {
-  const known = new Map(trials.map(({ id }) => [id, judgeTrial(id, build)]));
+  const known = new Map(trials.map(({ id }) => [id, judgeTrial(id, build, design)]));
   const judged = new Map<string, Proof>();
   const put = (id: string, asked: readonly (string | null)[]) => {
     const found = asked.flatMap((trial) => (trial === null ? [] : (known.get(trial) ?? [])));
@@ -71,7 +89,9 @@ export function judgeProofs(
   for (const { id, part, from, to } of edges) {
     if (part.kind === "line") put(id, [findTrialOf(design, part)]);
     // a pipe between two tanks stands under the water of both
-    if (part.kind === "tank")
+    const dumped = [to].flatMap((end) => (end.startsWith("dump:") ? [`trialDump:${end.split(":")[1]}`] : []));
+    if (dumped.length > 0) put(id, dumped);
+    else if (part.kind === "tank")
       put(
         id,
         [from, to].map((end) => end.replace(/^tank:/, "trialTank:")),

@@ -87,8 +87,9 @@ test("only the parts that were chosen; an empty rig has a book too; the same des
   const design = readDemo("kranich");
   const write = () => writeBook(design, { paper: "letter", units: "imperial", parts: ["parts"] }, letters);
   const pages = await readBook(write());
-  expect(pages).toHaveLength(1);
-  expect(pages[0]!.text).not.toContain("Cautions");
+  expect(pages.length).toBeGreaterThan(0);
+  for (const { text } of pages) expect(text).toMatch(/^Parts/);
+  expect(pages.map(({ text }) => text).join(" ")).not.toContain("Cautions");
   expect(Buffer.from(write()).equals(Buffer.from(write()))).toBe(true);
   const bare = await readBook(
     writeBook(stripPlumbing(design), { paper: "a4", units: "metric", parts: BOOK_PARTS }, letters),

@@ -34,7 +34,7 @@ export type BookOptions = {
 const SECTION_MM = 86;
 /** Stock pipe as it is sold, mm [T]. */
 const STOCK_MM = 2_000;
-const TRIALS = new Set(["trialTank", "trialDrain", "trialHoses"]);
+const TRIALS = new Set(["trialTank", "trialDump", "trialDrain", "trialBack", "trialHoses"]);
 
 /** The build on paper, in black, drawings as lines: what is drawn, drilled, cut, bought, done in which order, and tried. */
 export function writeBook(design: Design, { paper, units, parts }: BookOptions, letters: Letters): ArrayBuffer {

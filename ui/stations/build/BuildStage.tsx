@@ -1,24 +1,36 @@
 "use client";
-import { useMemo } from "react";
-import { type BuildStep, listOpenSteps, listSteps, orderSteps } from "@/core/build/steps";
-import type { Design } from "@/core/design/design";
+import { useMemo, useState } from "react";
+import { listGoods } from "@/core/build/goods";
+import { listBuilt } from "@/core/build/progress";
+import { type BuildStep, isUnderRig, listOpenSteps, listSteps, moveStep, orderSteps } from "@/core/build/steps";
 import type { Movable } from "@/core/design/moves";
 import { records } from "@/store/records";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, tell } from "@/store/workbench";
-import { describeStep, STEP_WORDS } from "@/words/build";
-import { formatNumber } from "@/words/units";
-import { today } from "../now";
+import { BUILD_WHEN_NAMES, BUILD_WHENS, type BuildWhen, describeHours, describeMoveRefused } from "@/words/build";
+import { listMissing } from "@/words/goods";
+import { StagePick } from "../../kit/StagePick";
 import { StageHeader } from "../StageHeader";
 import { useRecords } from "../useRecords";
+import { BuildDrawing } from "./BuildDrawing";
+import { StepList } from "./StepList";
 
-/** What can be done now, what waits for it, and what is done; ticked with a thumb. */
+/** What can be done now, what waits for it, and what is done; ticked with a thumb, drawn beside as it grows. */
 export function BuildStage() {
   const design = useWorkbench((state) => state.history!.design);
   const evaluation = useWorkbench((state) => state.evaluation!);
-  const doneList = useRecords((state) => state.build.done);
+  const units = useWorkbench((state) => state.units);
+  const build = useRecords((state) => state.build);
   const phase = useRecords((state) => state.phase);
-  const order = useMemo(() => orderSteps(listSteps(design, evaluation)), [design, evaluation]);
+  const [when, setWhen] = useState<BuildWhen>("any");
+  const [pickedId, setPicked] = useState<string | null>(null);
+  const listed = useMemo(() => listSteps(design, evaluation), [design, evaluation]);
+  const order = useMemo(() => orderSteps(listed, build.order), [listed, build.order]);
+  const goods = useMemo(() => listGoods(design, evaluation), [design, evaluation]);
+  const done = useMemo(() => new Set(build.done.map(({ stepId }) => stepId)), [build.done]);
+  const open = order.ok ? listOpenSteps(order.steps, done) : [];
+  const current = open.find(({ id }) => id === pickedId) ?? open[0] ?? null;
+  const built = useMemo(() => listBuilt(design, done, current), [design, done, current]);
   if (!order.ok) {
     return (
       <section aria-label="The building" className="flex flex-1 items-center justify-center bg-sheet p-8">
@@ -28,19 +40,38 @@ export function BuildStage() {
       </section>
     );
   }
-  const done = new Set(doneList.map(({ stepId }) => stepId));
-  const open = listOpenSteps(order.steps, done);
+  const missingOf = (step: BuildStep) => listMissing(goods, step.at, build, design, units);
+  const fits = (step: BuildStep) =>
+    when === "any" || (when === "rain" ? !isUnderRig(step, design) : missingOf(step).length === 0);
+  const now = open.filter(fits);
   const waiting = order.steps.filter((step) => !done.has(step.id) && !open.includes(step));
   const finished = order.steps.filter((step) => done.has(step.id));
-  const hoursLeft = [...open, ...waiting].reduce((sum, { hours }) => sum + hours, 0);
+  const move = (stepId: string, targetId: string, side: "before" | "after") => {
+    const moved = moveStep(order.steps, stepId, targetId, side);
+    if (!moved.ok) return tell(describeMoveRefused(moved, order.steps, design), { tone: "warning" });
+    records.setOrder(moved.wished).catch(() => tell("That could not be kept in this browser.", { tone: "warning" }));
+  };
+  const pick = (step: BuildStep) => {
+    setPicked(step.id);
+    look({ selection: toPart(step) });
+  };
+  const common = { design, build, missingOf, onMove: move, onPick: pick, pickedId: current?.id ?? null };
   return (
     <section aria-label="The building" className="flex min-h-0 flex-1 flex-col bg-sheet">
       <StageHeader
         title="Build"
+        choice={
+          <StagePick
+            label="What can be done"
+            value={when}
+            options={BUILD_WHENS.map((id) => ({ id, name: BUILD_WHEN_NAMES[id] }))}
+            onPick={(id) => setWhen(id as BuildWhen)}
+          />
+        }
         text={
           order.steps.length === 0
             ? "Nothing to build yet: draw a tank and a drain first."
-            : `${finished.length} of ${order.steps.length} steps done; some ${formatNumber(hoursLeft, 0)} hours left.`
+            : `${finished.length} of ${order.steps.length} steps done. ${describeHours(order.steps, build.done)}`
         }
       />
       {phase === "failed" && (
@@ -48,79 +79,40 @@ export function BuildStage() {
           What is done cannot be kept in this browser. Reload the page; if it happens again, write it down.
         </p>
       )}
-      <div
-        className="min-h-0 flex-1 overflow-y-auto px-3 pb-3"
-        // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keys
-        tabIndex={0}
-        role="group"
-        aria-label="Steps"
-      >
-        <Steps title="Now" steps={open} design={design} isDone={false} />
-        <Steps title="Waits for that" steps={waiting} design={design} isDone={null} />
-        <Steps title="Done" steps={finished} design={design} isDone />
+      <div className="flex min-h-0 flex-1 phone:flex-col">
+        <div
+          className="min-h-0 flex-[3] overflow-y-auto px-3 pb-3 phone:flex-none phone:overflow-visible"
+          // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keys
+          tabIndex={0}
+          role="group"
+          aria-label="Steps"
+        >
+          <StepList title="Now" steps={now} isDone={false} {...common} />
+          {now.length === 0 && open.length > 0 && (
+            <p className="pt-3 text-[14px]">
+              {when === "rain"
+                ? "Everything that comes next is under the rig."
+                : "For everything that comes next something is missing. Mark what came in the parts list."}
+            </p>
+          )}
+          <StepList title="Waits for that" steps={waiting.filter(fits)} isDone={null} {...common} />
+          <StepList title="Done" steps={finished} isDone {...common} />
+        </div>
+        <div
+          className="min-h-0 min-w-0 flex-[2] overflow-y-auto border-l border-rule p-2 phone:border-t phone:border-l-0"
+          // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keys
+          tabIndex={0}
+          role="group"
+          aria-label="Drawing of the building"
+        >
+          <BuildDrawing design={design} built={built} />
+        </div>
       </div>
     </section>
   );
 }
 
-type StepsProps = {
-  readonly title: string;
-  readonly steps: readonly BuildStep[];
-  readonly design: Design;
-  /** Null where it cannot be ticked yet. */
-  readonly isDone: boolean | null;
-};
-
-function Steps({ title, steps, design, isDone }: StepsProps) {
-  if (steps.length === 0) return null;
-  return (
-    <>
-      <h3 className="plate pt-3 pb-1 text-[17px]">{title}</h3>
-      <ul aria-label={title}>
-        {steps.map((step) => {
-          const { tools, caution } = STEP_WORDS[step.kind];
-          const name = describeStep(step, design);
-          return (
-            <li
-              key={step.id}
-              className={`flex gap-3 border-t border-rule py-1.5 ${isDone === null ? "text-faint" : ""}`}
-            >
-              <input
-                type="checkbox"
-                aria-label={name}
-                checked={isDone === true}
-                disabled={isDone === null}
-                onChange={(event) => tick(step.id, event.target.checked)}
-                className="mt-0.5 size-6 shrink-0 accent-enamel phone:size-9"
-              />
-              <button type="button" className="flex-1 text-left" onClick={() => show(step)}>
-                <span className={`block text-[15px] leading-snug phone:text-[18px] ${isDone ? "line-through" : ""}`}>
-                  {name}
-                </span>
-                {isDone === false && (
-                  <span className="block text-[12.5px] leading-snug text-faint">
-                    {tools}; about {formatNumber(step.hours, 1)} h.
-                    {caution && <strong className="text-warn"> {caution}</strong>}
-                  </span>
-                )}
-              </button>
-            </li>
-          );
-        })}
-      </ul>
-    </>
-  );
-}
-
-function tick(stepId: string, isDone: boolean): void {
-  records.tickStep(stepId, isDone ? today() : null).catch(() => {
-    tell("That could not be kept in this browser.", { tone: "warning" });
-  });
-}
-
 // The part lights up in the drawings.
-function show({ at }: BuildStep): void {
-  const part: Movable | null =
-    at.kind === "tank" || at.kind === "gear" || at.kind === "fixture" ? at : at.kind === "line" ? at : null;
-  look({ selection: part });
+function toPart({ at }: BuildStep): Movable | null {
+  return at.kind === "tank" || at.kind === "gear" || at.kind === "fixture" || at.kind === "line" ? at : null;
 }

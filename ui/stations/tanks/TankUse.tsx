@@ -6,8 +6,7 @@ import { SENDER_KINDS, type Sender, type SenderKind, type Tank } from "@/core/de
 import { listParkedStandings } from "@/core/evaluate/parkedAttitudes";
 import { measureExtent } from "@/core/geometry/solid";
 import { computeDips, listDepths } from "@/core/tanks/dipChart";
-import { computeEmptying } from "@/core/tanks/emptying";
-import { findOutletWay } from "@/core/tanks/outletWay";
+import { computeRunEmpty } from "@/core/tanks/runEmpty";
 import { listSenderMarks, measureDeadBands } from "@/core/tanks/senderMarks";
 import { computeSenderError, findBestPlace } from "@/core/tanks/senders";
 import { useWorkbench } from "@/store/useWorkbench";
@@ -214,15 +213,8 @@ function RunningEmpty({ tank }: { readonly tank: Tank }) {
   const design = useWorkbench((state) => state.history!.design);
   const result = useWorkbench((state) => state.evaluation?.tanks.find((t) => t.tankId === tank.id) ?? null);
   const units = useWorkbench((state) => state.units);
-  const { dumpAttitude, dumpHose } = design.rig;
   const outlet = tank.ports.find(({ kind }) => kind === "outlet");
-  const run = useMemo(() => {
-    if (!outlet || !result) return null;
-    const airway = result.air?.stretches.map(({ pipe }) => pipe) ?? null;
-    const { boreMm, dropMm } = findOutletWay(outlet, dumpHose);
-    const up = computeUp(dumpAttitude);
-    return computeEmptying(tank, { ...outlet, boreMm }, up, result.level.litres, { airway, dropM: dropMm / 1000 });
-  }, [tank, outlet, result, dumpAttitude, dumpHose]);
+  const run = useMemo(() => result && computeRunEmpty(design, tank, result), [design, tank, result]);
   if (!run || !outlet) return null;
   const behindL = Math.min(run.leftL, result?.leftL ?? 0);
   const clearMm = tank.atMm.z + outlet.atMm.z - design.rig.groundZMm;

@@ -47,7 +47,7 @@ export function ProofWaterway({ chances }: ProofWaterwayProps) {
   return (
     <div role="group" aria-label="State of proof" className="flex min-h-0 min-w-0 flex-1 flex-col">
       <p className="px-3 pt-2 text-[13.5px] leading-snug" data-testid="proof-line">
-        {describeProofs(trials.map(({ id }) => judgeTrial(id, build)))}
+        {describeProofs(trials.map(({ id }) => judgeTrial(id, build, design)))}
       </p>
       <div
         ref={frame.ref}
@@ -77,10 +77,7 @@ export function ProofWaterway({ chances }: ProofWaterwayProps) {
             {PROOF_NAMES[proof]}
           </span>
         ))}
-        <span>
-          Not drawn: breathers, and the hose to the dump; no trial is asked of them. What was taken apart since wants
-          its trial again.
-        </span>
+        <span>Breathers are tried with the dump of their tank. What was taken apart since wants its trial again.</span>
       </div>
     </div>
   );

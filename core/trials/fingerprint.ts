@@ -1,0 +1,41 @@
+import type { Design } from "../design/design";
+
+/**
+ * What a trial was held on, as a short word that changes with it: of a drain its own line, fixture and what it joins, of a
+ * tank itself and its breathers, of the pumped side all gear and hoses. What a trial does not touch leaves it as it is.
+ */
+export function takeFingerprint(design: Design, trialId: string): string {
+  const [kind = "", id = ""] = [trialId.slice(0, trialId.indexOf(":")), trialId.slice(trialId.indexOf(":") + 1)];
+  return hash(JSON.stringify(collect(design, kind, id)));
+}
+
+function collect({ lines, tanks, fixtures, gear, rig }: Design, kind: string, id: string): unknown {
+  switch (kind) {
+    case "trialTank":
+      return tanks.find((tank) => tank.id === id);
+    case "trialDump":
+      return [
+        tanks.find((tank) => tank.id === id),
+        lines.filter((line) => line.kind === "vent" && line.fromTank === id),
+        rig.dumpHose,
+      ];
+    case "trialDrain":
+    case "trialBack": {
+      const line = lines.find((one) => one.id === id);
+      if (!line) return gear.find((piece) => piece.id === id);
+      if (line.kind !== "drain") return line;
+      const { to } = line;
+      const joined = to.kind === "junction" ? lines.find((one) => one.id === to.lineId) : null;
+      return [line, fixtures.find((one) => one.id === line.fromFixture), joined];
+    }
+    default:
+      return [gear, lines.filter((line) => line.kind === "hose")];
+  }
+}
+
+// Fowler, Noll and Vo's hash of 32 bits: not to keep secrets, only to see a change.
+function hash(text: string): string {
+  let value = 0x811c9dc5;
+  for (let i = 0; i < text.length; i++) value = Math.imul(value ^ text.charCodeAt(i), 0x01000193) >>> 0;
+  return value.toString(36);
+}

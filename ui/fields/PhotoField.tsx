@@ -1,0 +1,112 @@
+"use client";
+import { Camera, Trash2 } from "lucide-react";
+import { useEffect, useRef, useState } from "react";
+import { photos } from "@/store/photos";
+import { useWorkbench } from "@/store/useWorkbench";
+import { tell } from "@/store/workbench";
+import { describeScaled, PHOTO_REFUSED } from "@/words/photos";
+import { Button } from "../kit/Button";
+import { scalePhoto } from "../kit/scalePhoto";
+
+type PhotoFieldProps = {
+  readonly ids: readonly string[];
+  readonly onChange: (ids: readonly string[]) => void;
+  readonly label?: string;
+};
+
+const MOST = 12;
+
+/** Takes a photograph or picks one, scales it, and shows what there is. */
+export function PhotoField({ ids, onChange, label = "Photograph" }: PhotoFieldProps) {
+  const designId = useWorkbench((state) => state.history!.design.id);
+  const input = useRef<HTMLInputElement>(null);
+  const add = async (file: File) => {
+    const scaled = await scalePhoto(file);
+    if (!scaled.ok) return tell(PHOTO_REFUSED, { tone: "warning" });
+    try {
+      onChange([...ids, await photos.add(designId, scaled.photo)]);
+      tell(describeScaled(scaled.from, scaled.to));
+    } catch {
+      tell("That could not be kept in this browser.", { tone: "warning" });
+    }
+  };
+  return (
+    <div className="py-1">
+      <Button onClick={() => input.current?.click()} disabled={ids.length >= MOST}>
+        <Camera size={14} aria-hidden /> {label}
+      </Button>
+      <input
+        ref={input}
+        type="file"
+        accept="image/*"
+        capture="environment"
+        aria-label={`${label} from a file`}
+        className="hidden"
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          event.target.value = "";
+          if (file) void add(file);
+        }}
+      />
+      <PhotoStrip ids={ids} onRemove={(id) => onChange(ids.filter((one) => one !== id))} />
+    </div>
+  );
+}
+
+/** Photographs side by side; one that another browser took is said. */
+export function PhotoStrip({
+  ids,
+  onRemove,
+}: {
+  readonly ids: readonly string[];
+  readonly onRemove?: (id: string) => void;
+}) {
+  if (ids.length === 0) return null;
+  return (
+    <ul aria-label="Photographs" className="flex flex-wrap gap-1.5 pt-1">
+      {ids.map((id, i) => (
+        <li key={id} className="relative">
+          <Photo id={id} number={i + 1} />
+          {onRemove && (
+            <Button
+              look="plate"
+              aria-label={`Take photograph ${i + 1} out`}
+              className="absolute top-0 right-0 min-h-7 px-1"
+              onClick={() => onRemove(id)}
+            >
+              <Trash2 size={13} aria-hidden />
+            </Button>
+          )}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function Photo({ id, number }: { readonly id: string; readonly number: number }) {
+  const designId = useWorkbench((state) => state.history!.design.id);
+  const [url, setUrl] = useState<string | null>(null);
+  const [isAway, setAway] = useState(false);
+  useEffect(() => {
+    let made: string | null = null;
+    let isLeft = false;
+    photos
+      .read(designId, id)
+      .then((photo) => {
+        if (isLeft) return;
+        if (photo) {
+          made = URL.createObjectURL(photo);
+          setUrl(made);
+        } else setAway(true);
+      })
+      .catch(() => setAway(true));
+    return () => {
+      isLeft = true;
+      if (made) URL.revokeObjectURL(made);
+    };
+  }, [designId, id]);
+  if (isAway) return <span className="text-[12px] text-faint">Photograph {number} is in another browser.</span>;
+  if (!url) return null;
+  // biome-ignore lint/performance/noImgElement: it lies in this browser's own store, there is nothing to optimise
+  return <img src={url} alt={`Number ${number}`} className="h-24 w-auto border border-edge" />;
+}

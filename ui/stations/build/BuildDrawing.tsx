@@ -1,0 +1,174 @@
+"use client";
+import { useMemo } from "react";
+import { listOwnCourse } from "@/core/air/ventPath";
+import { listCuts } from "@/core/build/cuts";
+import type { Built } from "@/core/build/progress";
+import type { Design } from "@/core/design/design";
+import { buildDrainPath } from "@/core/falls/drainPath";
+import { buildNetwork } from "@/core/falls/network";
+import { listHoseCourse } from "@/core/fit/lineLegs";
+import { toTankBlock } from "@/core/fit/obstacleGaps";
+import type { Vec3 } from "@/core/geometry/vec";
+
+type Flat = readonly [number, number];
+type View = (p: Vec3) => Flat;
+
+const LOOKS: Readonly<Record<Built, { readonly stroke: string; readonly width: number; readonly dash?: string }>> = {
+  solid: { stroke: "var(--ink)", width: 2.4 },
+  lit: { stroke: "var(--enamel)", width: 3.4 },
+  thin: { stroke: "var(--faint)", width: 1.2, dash: "3 3" },
+};
+
+const SIZE = { width: 300, gap: 30, pad: 10 };
+
+/** The rig from above and from the side: what is built is solid, what the step is about is lit, what is not yet thin. */
+export function BuildDrawing({
+  design,
+  built,
+}: {
+  readonly design: Design;
+  readonly built: ReadonlyMap<string, Built>;
+}) {
+  const shapes = useMemo(() => collect(design), [design]);
+  const { rig } = design;
+  const [left, right] = spread([...shapes.flatMap(({ points }) => points.map(({ x }) => x)), 0, rig.lengthMm]);
+  const [low, high] = spread([...shapes.flatMap(({ points }) => points.map(({ z }) => z)), 0]);
+  const half = Math.max(rig.widthMm / 2, ...shapes.flatMap(({ points }) => points.map(({ y }) => Math.abs(y))));
+  const scale = (SIZE.width - 2 * SIZE.pad) / Math.max(1, right - left);
+  const planHeight = 2 * half * scale;
+  const top = 22;
+  const sideTop = top + planHeight + SIZE.gap;
+  const height = sideTop + (high - low) * scale + 24;
+  const above: View = ({ x, y }) => [SIZE.pad + (x - left) * scale, top + (half - y) * scale];
+  const side: View = ({ x, z }) => [SIZE.pad + (x - left) * scale, sideTop + (high - z) * scale];
+  const [floorLeft, floorRight] = [side({ x: 0, y: 0, z: 0 }), side({ x: rig.lengthMm, y: 0, z: 0 })];
+  const [planA, planB] = [
+    above({ x: 0, y: rig.widthMm / 2, z: 0 }),
+    above({ x: rig.lengthMm, y: -rig.widthMm / 2, z: 0 }),
+  ];
+  return (
+    <svg
+      viewBox={`0 0 ${SIZE.width} ${Math.round(height)}`}
+      className="w-full"
+      role="img"
+      aria-label="What is built: solid; what the step is about: lit; the rest: thin"
+    >
+      <text x={SIZE.pad} y={16} fontSize={12} style={{ fill: "var(--faint)" }}>
+        From above, forward to the right
+      </text>
+      <rect
+        x={planA[0]}
+        y={planA[1]}
+        width={planB[0] - planA[0]}
+        height={planB[1] - planA[1]}
+        fill="none"
+        stroke="var(--edge)"
+      />
+      <text x={SIZE.pad} y={sideTop - 8} fontSize={12} style={{ fill: "var(--faint)" }}>
+        From the side
+      </text>
+      <path d={`M${floorLeft.join(" ")}L${floorRight.join(" ")}`} stroke="var(--ink)" strokeWidth={1.5} />
+      {[above, side].map((view, i) =>
+        shapes.map(({ key, points, isClosed, of }) => {
+          const { stroke, width, dash } = LOOKS[built.get(of) ?? "thin"];
+          const flat = (isClosed ? outline(points.map(view)) : points.map(view)).map((p) => p.map(round).join(","));
+          const common = {
+            points: flat.join(" "),
+            fill: "none",
+            stroke,
+            strokeWidth: width,
+            strokeLinejoin: "round",
+            ...(dash ? { strokeDasharray: dash } : {}),
+          } as const;
+          // biome-ignore lint/suspicious/noArrayIndexKey: there are two views, always the same
+          return isClosed ? <polygon key={`${key}${i}`} {...common} /> : <polyline key={`${key}${i}`} {...common} />;
+        }),
+      )}
+      {shapes.flatMap(({ key, marks }) =>
+        marks.map(({ text, at }) => {
+          const [x, y] = above(at);
+          return (
+            <text
+              key={`${key}${text}`}
+              x={x}
+              y={y - 4}
+              fontSize={12}
+              textAnchor="middle"
+              className="figures"
+              stroke="var(--sheet)"
+              strokeWidth={4}
+              paintOrder="stroke"
+              style={{ fill: "var(--ink)" }}
+            >
+              {text}
+            </text>
+          );
+        }),
+      )}
+    </svg>
+  );
+}
+
+const round = (n: number): number => Math.round(n * 10) / 10;
+
+const spread = (values: readonly number[]): readonly [number, number] => [Math.min(...values), Math.max(...values)];
+
+// The rectangle round the corners of a block, as it is seen.
+function outline(points: readonly Flat[]): Flat[] {
+  const [x0, x1] = spread(points.map(([x]) => x));
+  const [y0, y1] = spread(points.map(([, y]) => y));
+  return [
+    [x0, y0],
+    [x1, y0],
+    [x1, y1],
+    [x0, y1],
+  ];
+}
+
+type Shape = {
+  readonly key: string;
+  /** The part it belongs to, by kind and id. */
+  readonly of: string;
+  readonly points: readonly Vec3[];
+  readonly isClosed: boolean;
+  /** Numbers of the cut list where the pieces lie. */
+  readonly marks: readonly { readonly text: string; readonly at: Vec3 }[];
+};
+
+function collect(design: Design): Shape[] {
+  const network = buildNetwork(design);
+  const cuts = listCuts(design);
+  const block = (key: string, min: Vec3, max: Vec3): Shape => ({
+    key,
+    of: key,
+    points: [min, max],
+    isClosed: true,
+    marks: [],
+  });
+  const line = (id: string, points: readonly Vec3[]): Shape => ({
+    key: `line:${id}`,
+    of: `line:${id}`,
+    points,
+    isClosed: false,
+    marks: cuts.flatMap(({ lineId, leg, mark }) => {
+      const [from, to] = [points[leg], points[leg + 1]];
+      if (lineId !== id || !from || !to) return [];
+      return [{ text: mark, at: { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2, z: (from.z + to.z) / 2 } }];
+    }),
+  });
+  return [
+    ...design.tanks.map((tank) => {
+      const { min, max } = toTankBlock(tank);
+      return block(`tank:${tank.id}`, min, max);
+    }),
+    ...design.gear.map(({ id, atMm, sizeMm }) =>
+      block(`gear:${id}`, atMm, { x: atMm.x + sizeMm.x, y: atMm.y + sizeMm.y, z: atMm.z + sizeMm.z }),
+    ),
+    ...design.lines.map((one) => {
+      if (one.kind === "vent") return line(one.id, listOwnCourse(design, one));
+      if (one.kind === "hose") return line(one.id, listHoseCourse(design, one));
+      const { ownLegs } = buildDrainPath(design, one, network);
+      return line(one.id, [...ownLegs.slice(0, 1).map(({ from }) => from), ...ownLegs.map(({ to }) => to)]);
+    }),
+  ];
+}

@@ -1,0 +1,153 @@
+"use client";
+import { ChevronDown, ChevronUp } from "lucide-react";
+import { useState } from "react";
+import type { BuildStep } from "@/core/build/steps";
+import type { Design } from "@/core/design/design";
+import type { BuildRecord } from "@/core/record/record";
+import { records } from "@/store/records";
+import { tell } from "@/store/workbench";
+import { describeMissing, describeStep, STEP_WORDS } from "@/words/build";
+import { formatNumber, parsePlain } from "@/words/units";
+import { Button } from "../../kit/Button";
+import { today } from "../now";
+
+type StepListProps = {
+  readonly title: string;
+  readonly steps: readonly BuildStep[];
+  readonly design: Design;
+  readonly build: BuildRecord;
+  /** Null where it cannot be ticked yet. */
+  readonly isDone: boolean | null;
+  readonly pickedId: string | null;
+  readonly missingOf: (step: BuildStep) => readonly string[];
+  readonly onMove: (stepId: string, targetId: string, side: "before" | "after") => void;
+  readonly onPick: (step: BuildStep) => void;
+};
+
+const lost = () => tell("That could not be kept in this browser.", { tone: "warning" });
+
+/** Steps in their order: pulled to another place or moved by one, ticked, with what they want and what is missing. */
+export function StepList(props: StepListProps) {
+  const { title, steps, onMove } = props;
+  const [pulled, setPulled] = useState<string | null>(null);
+  if (steps.length === 0) return null;
+  return (
+    <>
+      <h3 className="plate pt-3 pb-1 text-[17px]">{title}</h3>
+      <ul aria-label={title}>
+        {steps.map((step, i) => (
+          <li
+            key={step.id}
+            draggable={props.isDone !== true}
+            onDragStart={() => setPulled(step.id)}
+            onDragOver={(event) => pulled && event.preventDefault()}
+            onDrop={() => {
+              if (pulled && pulled !== step.id)
+                onMove(pulled, step.id, steps.findIndex(({ id }) => id === pulled) < i ? "after" : "before");
+              setPulled(null);
+            }}
+            className={`flex gap-3 border-t border-rule py-1.5 ${props.isDone === null ? "text-faint" : ""} ${step.id === props.pickedId && props.isDone === false ? "bg-pick/50" : ""}`}
+          >
+            <Step {...props} step={step} before={steps[i - 1]?.id ?? null} after={steps[i + 1]?.id ?? null} />
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
+type StepProps = StepListProps & {
+  readonly step: BuildStep;
+  readonly before: string | null;
+  readonly after: string | null;
+};
+
+function Step({ step, design, build, isDone, missingOf, onMove, onPick, before, after }: StepProps) {
+  const { tools, caution } = STEP_WORDS[step.kind];
+  const name = describeStep(step, design);
+  const missing = isDone === false ? missingOf(step) : [];
+  return (
+    <>
+      <input
+        type="checkbox"
+        aria-label={name}
+        checked={isDone === true}
+        disabled={isDone === null}
+        onChange={(event) => void records.tickStep(step.id, event.target.checked ? today() : null).catch(lost)}
+        className="mt-0.5 size-6 shrink-0 accent-enamel phone:size-9"
+      />
+      <div className="min-w-0 flex-1">
+        <button type="button" className="w-full text-left" onClick={() => onPick(step)}>
+          <span className={`block text-[15px] leading-snug phone:text-[18px] ${isDone ? "line-through" : ""}`}>
+            {name}
+          </span>
+          {isDone === false && (
+            <span className="block text-[12.5px] leading-snug text-faint">
+              {tools}; about {formatNumber(step.hours, 1)} h.
+              {caution && <strong className="text-warn"> {caution}</strong>}
+            </span>
+          )}
+        </button>
+        {missing.length > 0 && <p className="text-[12.5px] leading-snug text-warn">{describeMissing(missing)}</p>}
+        {isDone === true && <HoursField stepId={step.id} name={name} build={build} />}
+      </div>
+      {isDone !== true && (
+        <span className="flex shrink-0">
+          <Button
+            look="bare"
+            className="min-h-6 px-1"
+            aria-label={`${name}: earlier`}
+            disabled={before === null}
+            onClick={() => before && onMove(step.id, before, "before")}
+          >
+            <ChevronUp size={14} aria-hidden />
+          </Button>
+          <Button
+            look="bare"
+            className="min-h-6 px-1"
+            aria-label={`${name}: later`}
+            disabled={after === null}
+            onClick={() => after && onMove(step.id, after, "after")}
+          >
+            <ChevronDown size={14} aria-hidden />
+          </Button>
+        </span>
+      )}
+    </>
+  );
+}
+
+function HoursField({
+  stepId,
+  name,
+  build,
+}: {
+  readonly stepId: string;
+  readonly name: string;
+  readonly build: BuildRecord;
+}) {
+  const kept = build.done.find((one) => one.stepId === stepId);
+  const [text, setText] = useState(kept?.hours === undefined ? "" : String(kept.hours));
+  const write = () => {
+    const read = text.trim() === "" ? null : parsePlain(text);
+    if (read && (!read.ok || read.value < 0 || read.value > 1_000)) {
+      setText(kept?.hours === undefined ? "" : String(kept.hours));
+      return;
+    }
+    records.setHours(stepId, read?.ok ? read.value : null).catch(lost);
+  };
+  return (
+    <label className="flex items-center gap-1 text-[12.5px] text-faint">
+      {kept?.on}, took
+      <input
+        aria-label={`Hours for ${name}`}
+        value={text}
+        inputMode="decimal"
+        onChange={(event) => setText(event.target.value)}
+        onBlur={write}
+        className="figures w-10 border-b border-edge bg-sheet text-right text-[14px] text-ink phone:min-h-11"
+      />
+      h
+    </label>
+  );
+}

@@ -1,0 +1,84 @@
+"use client";
+import { useState } from "react";
+import { computeLeak } from "@/core/trials/leakRate";
+import { useWorkbench } from "@/store/useWorkbench";
+import { describeLeak } from "@/words/trialRuns";
+import { NumberField } from "../../kit/NumberField";
+import { TrialOutcome } from "./TrialOutcome";
+import { keepWithin, type TrialProps } from "./trialProps";
+import { Watch } from "./Watch";
+
+/** The pumped side under pressure: gauge, warmth and barometer before and after. */
+export function AirTrial({ onResult }: TrialProps) {
+  const units = useWorkbench((state) => state.units);
+  const [minutes, setMinutes] = useState(10);
+  const [volumeL, setVolume] = useState(2);
+  const [startKPa, setStart] = useState(100);
+  const [endKPa, setEnd] = useState(100);
+  const [startC, setStartC] = useState(20);
+  const [endC, setEndC] = useState(20);
+  const [barometerKPa, setBarometer] = useState(101.3);
+  const leak = computeLeak({
+    volumeL,
+    minutes,
+    startKPa,
+    endKPa,
+    startC,
+    endC,
+    startBarometerKPa: barometerKPa,
+    endBarometerKPa: barometerKPa,
+    gaugeErrorKPa: 0.5,
+    thermometerErrorK: 0.2,
+  });
+  return (
+    <>
+      <p className="text-[12.5px] leading-snug text-faint">
+        Pumped side only, shut off from every tank and drain. Air or water to the pump's cut-out, soap on every joint.
+      </p>
+      <Watch onSeconds={(seconds) => setMinutes(Math.max(0.1, Math.round(seconds / 6) / 10))} />
+      <NumberField
+        label="Minutes"
+        value={minutes}
+        quantity="times"
+        onCommit={(value) => keepWithin(value, 0.1, 1_440, setMinutes)}
+      />
+      <NumberField
+        label="Air shut in"
+        value={volumeL}
+        quantity="volume"
+        onCommit={(value) => keepWithin(value, 0.05, 500, setVolume)}
+      />
+      <NumberField
+        label="Gauge, first"
+        value={startKPa}
+        quantity="waterPressure"
+        onCommit={(value) => keepWithin(value, 0, 800, setStart)}
+      />
+      <NumberField
+        label="Gauge, last"
+        value={endKPa}
+        quantity="waterPressure"
+        onCommit={(value) => keepWithin(value, 0, 800, setEnd)}
+      />
+      <NumberField
+        label="Air at first"
+        value={startC}
+        quantity="temperature"
+        onCommit={(value) => keepWithin(value, -40, 60, setStartC)}
+      />
+      <NumberField
+        label="Air at last"
+        value={endC}
+        quantity="temperature"
+        onCommit={(value) => keepWithin(value, -40, 60, setEndC)}
+      />
+      <NumberField
+        label="Barometer"
+        value={barometerKPa}
+        quantity="waterPressure"
+        onCommit={(value) => keepWithin(value, 50, 110, setBarometer)}
+      />
+      {leak && <TrialOutcome text={describeLeak(leak, units)} verdict={leak.verdict} onResult={onResult} />}
+    </>
+  );
+}

@@ -1,0 +1,46 @@
+"use client";
+import { useState } from "react";
+import { computeWaterLoss } from "@/core/trials/leakRate";
+import { useWorkbench } from "@/store/useWorkbench";
+import { describeLeak } from "@/words/trialRuns";
+import { NumberField } from "../../kit/NumberField";
+import { TrialOutcome } from "./TrialOutcome";
+import { keepWithin, type TrialProps } from "./trialProps";
+import { Watch } from "./Watch";
+
+/** Water filled to the brim: how far it sank, against what dries and what the ruler errs. */
+export function WaterTrial({ onResult }: TrialProps) {
+  const [minutes, setMinutes] = useState<number>(15);
+  const [sankMm, setSank] = useState<number>(0);
+  const [areaCm2, setArea] = useState<number>(10.4);
+  const units = useWorkbench((state) => state.units);
+  const loss = computeWaterLoss({ areaCm2, minutes, sankMm, rulerErrorMm: 1 });
+  return (
+    <>
+      <p className="text-[12.5px] leading-snug text-faint">
+        Fill to the brim, mark the level, dry paper under each joint. Then read how far it sank.
+      </p>
+      <Watch onSeconds={(seconds) => setMinutes(Math.max(0.1, Math.round(seconds / 6) / 10))} />
+      <NumberField
+        label="Minutes"
+        value={minutes}
+        quantity="times"
+        onCommit={(value) => keepWithin(value, 0.1, 1_440, setMinutes)}
+      />
+      <NumberField
+        label="Level sank by"
+        value={sankMm}
+        quantity="length"
+        onCommit={(value) => keepWithin(value, 0, 2_000, setSank)}
+      />
+      <NumberField
+        label="Surface that sank"
+        help="A 36 mm pipe is 10 cm²; a bowl or a tank many times that, and shows less."
+        value={areaCm2 * 100}
+        quantity="area"
+        onCommit={(value) => keepWithin(value === null ? null : value / 100, 0.1, 100_000, setArea)}
+      />
+      {loss && <TrialOutcome text={describeLeak(loss, units)} verdict={loss.verdict} onResult={onResult} />}
+    </>
+  );
+}
