@@ -1,7 +1,7 @@
 import type { Design } from "@/core/design/design";
 import { evaluate } from "@/core/evaluate/evaluate";
 import { proveInterlock } from "@/core/gear/interlock";
-import { type HoleEntry, listFittings, listHoles, measureFitting } from "@/core/through/holes";
+import { listFittings, listHoles, measureFitting } from "@/core/through/holes";
 import { sayBeforeDrilling } from "@/words/cautions";
 import { describeHole, describeSaw, describeSize } from "@/words/holes";
 import { formatLength, formatQuantity, type Units } from "@/words/units";
@@ -53,29 +53,3 @@ export function printHeads(design: Design, units: Units): string {
       : `${hazards.length} ways for sea or black water where it must not go.`;
   return `${[design.name, ...(lines.length > 0 ? lines : ["No skin fitting."]), told, "A failed skin fitting sinks a boat. Local rules and licensed practice come first."].join("\n")}\n`;
 }
-
-/** Full-size ellipses of all holes with centre marks, one under the other, 1 unit a millimetre. */
-export function drawHoleTemplates(design: Design): string {
-  const { holes } = reportHoles(design);
-  let y = MARGIN_MM;
-  const width = Math.max(120, ...holes.map(({ lengthMm }) => lengthMm + 2 * MARGIN_MM));
-  const shapes = holes.map((hole) => {
-    const [rx, ry] = [hole.lengthMm / 2, hole.widthMm / 2];
-    const [cx, cy] = [width / 2, y + ry];
-    y += hole.widthMm + ROW_MM;
-    return [
-      `<ellipse cx="${cx}" cy="${cy}" rx="${rx}" ry="${ry}"/>`,
-      `<path d="M${cx - rx - 5} ${cy}H${cx + rx + 5}M${cx} ${cy - ry - 5}V${cy + ry + 5}"/>`,
-      `<text x="${cx}" y="${cy + ry + 10}" font-size="5" text-anchor="middle" fill="black" stroke="none">${escapeXml(toLabel(hole, design))}</text>`,
-    ].join("");
-  });
-  const height = y + MARGIN_MM;
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}" fill="none" stroke="black" stroke-width="0.3">${shapes.join("")}</svg>\n`;
-}
-
-const MARGIN_MM = 12;
-const ROW_MM = 24;
-const toLabel = (hole: HoleEntry, design: Design): string =>
-  `${describeHole(hole, design)} ${describeSize(hole, "metric")}`;
-const escapeXml = (text: string): string =>
-  text.replace(/[&<>"]/g, (sign) => ({ "&": "&amp;", "<": "&lt;", ">": "&gt;", '"': "&quot;" })[sign]!);

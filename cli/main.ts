@@ -11,12 +11,13 @@ import type { Stop } from "@/core/record/journey";
 import { proposeRemedies } from "@/core/remedies/proposeRemedies";
 import { toDate, toDays } from "@/core/road/civil";
 import { listWorkings } from "@/core/workings/listWorkings";
+import { DRAWING_FORMATS, DRAWINGS, writeDrawing } from "@/files/drawing/writeDrawing";
 import { writeJourneyCalendar } from "@/files/journeyCalendar";
 import { writeLogCsv } from "@/files/logCsv";
 import { describeFault } from "@/words/faults";
 import { exportBook } from "./book";
 import { type DaysOptions, printDays, reportDays, USUAL_DAYS } from "./days";
-import { drawHoleTemplates, printHeads, printHoles, reportHeads, reportHoles } from "./holes";
+import { printHeads, printHoles, reportHeads, reportHoles } from "./holes";
 import { exportEpanet, printLoop, reportLoop } from "./loop";
 import type { CliOutcome } from "./outcome";
 import { printPlan, readStops, reportPlan } from "./plan";
@@ -28,9 +29,9 @@ const USAGE = `schleuse check FILE [--json] [--imperial] [--pitch DEG] [--roll D
 schleuse days FILE [--days N] [--journeys N] [--seed N] [--standing ID|worst] [--json] [--imperial] [--pitch DEG] [--roll DEG]
                                                                          how long it lasts, tank by tank
 schleuse loop FILE [--state ID] [--json] [--imperial]                    pumped water: flows, hazards, dose, change
-schleuse holes FILE [--as svg --out PATH] [--json] [--imperial]           every hole: size, saw, place; templates in full size
+schleuse holes FILE [--as pdf|svg|dxf --out PATH] [--json] [--imperial]   every hole: size, saw, place; templates in full size
 schleuse heads FILE [--json] [--imperial]                                skin fittings, floods, ways for sea and black water
-schleuse export FILE --as parts|cuts|steps|holes|book|epanet [--state ID] --out PATH   what to buy, cut and do as CSV; holes as SVG; the book as PDF; the network for a general engine
+schleuse export FILE --as parts|cuts|steps|book|plan|section|waterway|holes|epanet [--state ID] --out PATH   what to buy, cut and do as CSV; the book as PDF; drawings as .svg or .dxf; the network for a general engine
 schleuse plan FILE --stops F --from DATE [--certainty 0.9] [--json]       where to dump and fill on a journey; stops as GPX, KML, GeoJSON or CSV
 schleuse log FILE --as csv|ics --out PATH [--from DATE]                   the logbook in a file as a table; plan and care as a calendar
 schleuse sum [ID name=value …] [--json] [--imperial]                      the formulas by themselves, such as sum trapArm D=1.5in S=0.25in/ft
@@ -160,8 +161,13 @@ function holes(args: readonly string[], readFile: (path: string) => string, writ
   if ("code" in asked) return asked;
   const { design, options } = asked;
   if (as.value !== null) {
-    if (as.value !== "svg") return fail("--as takes svg.");
-    return writeOut(to.value, writeFile, () => drawHoleTemplates(design));
+    const format = HOLE_FORMATS.find((one) => one === as.value);
+    if (!format) return fail(`--as takes one of: ${HOLE_FORMATS.join(", ")}.`);
+    return writeOut(to.value, writeFile, () =>
+      format === "pdf"
+        ? exportBook(design, options.units, ["holes"])
+        : writeDrawing(design, "holes", format, options.units),
+    );
   }
   const out = options.json ? `${JSON.stringify(reportHoles(design), null, 2)}\n` : printHoles(design, options.units);
   return { code: 0, out, err: "" };
@@ -238,7 +244,8 @@ function writeOut(path: string | null, writeFile: WriteFile, toText: () => strin
   return { code: 0, out: `${path}\n`, err: "" };
 }
 
-const EXPORTS = ["epanet", "parts", "cuts", "steps", "holes", "book"] as const;
+const HOLE_FORMATS = ["pdf", ...DRAWING_FORMATS] as const;
+const EXPORTS = ["epanet", "parts", "cuts", "steps", "book", ...DRAWINGS] as const;
 
 function exportAs(args: readonly string[], readFile: (path: string) => string, writeFile: WriteFile): CliOutcome {
   const as = takeOption(args, "--as");
@@ -254,11 +261,15 @@ function exportAs(args: readonly string[], readFile: (path: string) => string, w
   if (kind === "epanet" && asked.design.gear.length === 0)
     return fail("Nothing is pumped in this design: there is no network to write.");
   const { design, options } = asked;
+  const drawing = DRAWINGS.find((one) => one === kind);
+  // a drawing is what its name ends in
+  const format = DRAWING_FORMATS.find((one) => out.value!.toLowerCase().endsWith(`.${one}`));
+  if (drawing && !format) return fail(`A drawing is written as ${DRAWING_FORMATS.join(" or ")}: end its name so.`);
   return writeOut(out.value, writeFile, () => {
+    if (drawing) return writeDrawing(design, drawing, format!, options.units);
     if (kind === "epanet") return exportEpanet(design, state.value);
-    if (kind === "holes") return drawHoleTemplates(design);
     if (kind === "book") return exportBook(design, options.units);
-    return exportTable(design, kind, options.units);
+    return exportTable(design, kind as "parts" | "cuts" | "steps", options.units);
   });
 }
 

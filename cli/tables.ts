@@ -4,7 +4,7 @@ import { listGoods } from "@/core/build/goods";
 import { listSteps, orderSteps } from "@/core/build/steps";
 import type { Design } from "@/core/design/design";
 import { evaluate } from "@/core/evaluate/evaluate";
-import { describeStep, STEP_WORDS } from "@/words/build";
+import { describeCutEnd, describeStep, STEP_WORDS } from "@/words/build";
 import { listGoodsRows } from "@/words/goods";
 import { describePipe } from "@/words/parts";
 import type { Units } from "@/words/units";
@@ -25,13 +25,14 @@ function listRows(design: Design, kind: "parts" | "cuts" | "steps", units: Units
       );
     case "cuts":
       return listCuts(design).map(
-        ({ mark, lineId, leg, pipe, centreMm, cutMm }): Row => ({
+        ({ mark, lineId, leg, pipe, centreMm, cutMm, ends }): Row => ({
           mark,
           line: nameOf(lineId),
           leg: leg + 1,
           pipe: describePipe(pipe, units),
           centreMm: Math.round(centreMm * 10) / 10,
           cutMm: Math.round(cutMm * 10) / 10,
+          ends: ends ? ends.map(describeCutEnd).join(" to ") : "",
         }),
       );
     case "steps": {

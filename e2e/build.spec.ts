@@ -31,7 +31,7 @@ test("the parts are handed out as a table", async ({ page }) => {
   const download = page.waitForEvent("download");
   await page
     .getByRole("group", { name: /^Parts/ })
-    .getByRole("button", { name: "CSV" })
+    .getByRole("button", { name: "Parts as CSV" })
     .click();
   expect((await download).suggestedFilename()).toBe("kranich-parts.csv");
 });

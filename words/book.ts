@@ -12,3 +12,11 @@ export const BOOK_PART_NAMES = {
   cautions: "Cautions",
 } as const;
 export type BookPartId = keyof typeof BOOK_PART_NAMES;
+
+/** Drawings that are handed out by themselves. */
+export const DRAWING_NAMES = {
+  plan: "Plan",
+  section: "Drains unrolled",
+  waterway: "Waterway",
+  holes: "Holes",
+} as const;

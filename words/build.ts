@@ -1,3 +1,4 @@
+import type { CutEnd } from "@/core/build/cuts";
 import type { BuildStep, Moved, StepKind } from "@/core/build/steps";
 import type { Design } from "@/core/design/design";
 import type { BuildRecord } from "@/core/record/record";
@@ -97,4 +98,31 @@ export function describeMoveRefused(
     return step ? describeStep(step, design) : wanted;
   };
   return `Not there: “${nameOf(moved.stepId)}” needs “${nameOf(moved.needsId)}” first.`;
+}
+
+/** What a bend that is sold leaves over of the drawn angle may be, degrees: the joints take up so much [T]. */
+const JOINTS_TAKE_DEG = 6;
+
+/** One end of a piece: what it goes into, and what the angle means. */
+export function describeCutEnd(end: CutEnd): string {
+  switch (end.kind) {
+    case "bend": {
+      const left = Math.round(end.leftDeg);
+      if (Math.abs(left) < 1) return `bend ${end.bendDeg}°`;
+      const over = Math.abs(left) > JOINTS_TAKE_DEG ? ", more than joints take: turn the bend out of the plane" : "";
+      return `bend ${end.bendDeg}°, ${Math.abs(left)}° ${left > 0 ? "missing" : "too much"}${over}`;
+    }
+    case "straight":
+      return "socket";
+    case "trap":
+      return "trap";
+    case "tank":
+      return "tank";
+    case "branch":
+      return "branch";
+    case "hose":
+      return "hose";
+    case "open":
+      return end.sawDeg > 89 ? "open, sawn square" : `open, sawn at ${Math.round(end.sawDeg)}°`;
+  }
 }

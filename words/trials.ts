@@ -1,6 +1,7 @@
 import type { Design } from "@/core/design/design";
 import type { Suspect, SuspectKind, Symptom, Trial } from "@/core/trials/suspects";
 import { describePart } from "./findings";
+import { formatNumber } from "./units";
 
 export const SYMPTOM_NAMES: Readonly<Record<Symptom, string>> = {
   wetFloor: "Wet floor, or a drip underneath",
@@ -88,3 +89,10 @@ export const TRIAL_CAUTIONS: readonly string[] = [
   "Try drains and tanks with water only. Never with air: 5 psi on a small tank's wall is more than a ton, and plastic shatters.",
   "Buckets in place before you fill; the pump's fuse last. Gloves: grey water carries germs.",
 ];
+
+/** The size of a leak by the pump's rests. */
+export function describeCycleLeak(mlPerMin: number | null): string {
+  if (mlPerMin === null) return "With a pressure switch and an accumulator the rests would tell how large the leak is.";
+  const size = `${formatNumber(mlPerMin, mlPerMin < 10 ? 1 : 0)} mL/min`;
+  return `Every tap shut, it loses ${size}: ${mlPerMin < 20 ? "a drip; soap and paper find it" : mlPerMin < 300 ? "a thread or clamp that weeps; feel every joint" : "that must be wet somewhere; look before you soap"}.`;
+}

@@ -3,6 +3,7 @@ import { networks } from "@/tests/arbitraries";
 import { DEMO_NAMES, FURNISHED, readDemo } from "@/tests/demoRigs";
 import { evaluate } from "../evaluate/evaluate";
 import { buildDrainPath } from "../falls/drainPath";
+import { listParts } from "../parts/listParts";
 import { type Cut, listCuts, planBars } from "./cuts";
 import { listOpenSteps, listSteps, orderSteps } from "./steps";
 
@@ -69,7 +70,7 @@ test("middle to middle the pieces of a drain add up to the way as drawn", () => 
 
 const PIPE = { innerMm: 36.4, outerMm: 40, manningN: 0.009 };
 const toCuts = (lengths: readonly number[]): Cut[] =>
-  lengths.map((cutMm, i) => ({ mark: `P${i}`, lineId: "any", leg: i, pipe: PIPE, centreMm: cutMm, cutMm }));
+  lengths.map((cutMm, i) => ({ mark: `P${i}`, lineId: "any", leg: i, pipe: PIPE, centreMm: cutMm, cutMm, ends: null }));
 
 // The least number of bars, by trying every way.
 function leastBars(lengths: readonly number[], stock: number): number {
@@ -103,5 +104,23 @@ test("no bar is overfilled, none is more than one over the least, every piece is
       if (fitting.length > 0) expect(plan!.bars.length).toBeLessThanOrEqual(leastBars(fitting, 2_000) + 1);
     }),
     { numRuns: 60 },
+  );
+});
+
+test("the bends at the ends of the pieces are those of the parts list, and two pieces tell the same of the bend between them", () => {
+  fc.assert(
+    fc.property(networks, (design) => {
+      const listed = listParts(design).reduce((sum, part) => (part.kind === "bend" ? sum + part.count : sum), 0);
+      const rigid = listCuts(design).filter(({ ends }) => ends !== null);
+      let bends = 0;
+      for (const { lineId, leg, ends } of rigid) {
+        const [, last] = ends!;
+        if (last.kind === "bend") bends += 1;
+        const next = rigid.find((cut) => cut.lineId === lineId && cut.leg === leg + 1);
+        if (next && (last.kind === "bend" || last.kind === "straight")) expect(next.ends![0]).toEqual(last);
+      }
+      expect(bends).toBeLessThanOrEqual(listed);
+    }),
+    { numRuns: 40 },
   );
 });

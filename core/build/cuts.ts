@@ -1,8 +1,12 @@
 import type { Design } from "../design/design";
-import type { Pipe } from "../design/plumbing";
-import { buildDrainPath } from "../falls/drainPath";
+import type { Drain, Pipe } from "../design/plumbing";
+import { buildDrainPath, type Leg } from "../falls/drainPath";
 import { buildNetwork } from "../falls/network";
 import { listLineLegs } from "../fit/lineLegs";
+import { subtract } from "../geometry/vec";
+import { findPipeSize } from "../parts/pipes";
+import { findNearestBend, measureTurnDeg } from "../parts/turns";
+import { radToDeg } from "../quantity/convert";
 
 /** One straight piece to cut: as drawn from middle to middle, and what is sawn of it. */
 export type Cut = {
@@ -12,7 +16,24 @@ export type Cut = {
   readonly pipe: Pipe;
   readonly centreMm: number;
   readonly cutMm: number;
+  /** What it goes into at either end; null for hose, which bends by itself. */
+  readonly ends: readonly [CutEnd, CutEnd] | null;
 };
+
+/**
+ * One end of a piece, sawn square wherever a fitting takes it: the bend it goes into and what of the drawn angle is left over, which
+ * the two joints must take up by half each; or what else is there.
+ */
+export type CutEnd =
+  | { readonly kind: "bend"; readonly bendDeg: number; readonly leftDeg: number }
+  /** Nearly straight on: a socket, turned a little. */
+  | { readonly kind: "straight"; readonly leftDeg: number }
+  | { readonly kind: "trap" | "tank" | "branch" | "hose" }
+  /** It ends in the open: sawn square, or at this angle against the pipe so that it lies level, degrees. */
+  | { readonly kind: "open"; readonly sawDeg: number };
+
+/** Below this two legs are one line with a socket between, degrees [T]. */
+const STRAIGHT_DEG = 4;
 
 /** A fitting takes so much off at each end from its middle, as a share of the pipe's outside [T: bends of waste pipe]. */
 const TAKE_OFF = 0.6;
@@ -28,25 +49,63 @@ const HOSE_SPARE_MM = 30;
  */
 export function listCuts(design: Design): Cut[] {
   const network = buildNetwork(design);
-  const drains = [...network.drains.values()].flatMap((drain) =>
-    buildDrainPath(design, drain, network).ownLegs.map((leg) => ({ lineId: drain.id, leg })),
-  );
+  const drains = [...network.drains.values()].flatMap((drain) => {
+    const { ownLegs } = buildDrainPath(design, drain, network);
+    return ownLegs.map((leg, i) => ({ lineId: drain.id, leg, ends: findEnds(drain, ownLegs, i) }));
+  });
   const rigid = drains
     .filter(({ leg }) => leg.lengthMm > 0)
-    .map(({ lineId, leg }) => {
+    .map(({ lineId, leg, ends }) => {
       const { outerMm } = leg.pipe;
       const socket = Math.max(LEAST_INSERTION_MM, INSERTION * outerMm);
       const cutMm = Math.max(0, leg.lengthMm - 2 * TAKE_OFF * outerMm + 2 * socket);
-      return { lineId, leg: leg.index, pipe: leg.pipe, centreMm: leg.lengthMm, cutMm };
+      const own = isSoft(leg.pipe) ? null : ends;
+      return { lineId, leg: leg.index, pipe: leg.pipe, centreMm: leg.lengthMm, cutMm, ends: own };
     });
   const soft = design.lines.flatMap((line) => {
     const legs = listLineLegs(design, line);
     const lengthMm = legs.reduce((sum, leg) => sum + leg.lengthMm, 0);
     return lengthMm > 0
-      ? [{ lineId: line.id, leg: 0, pipe: line.pipe, centreMm: lengthMm, cutMm: lengthMm + HOSE_SPARE_MM }]
+      ? [{ lineId: line.id, leg: 0, pipe: line.pipe, centreMm: lengthMm, cutMm: lengthMm + HOSE_SPARE_MM, ends: null }]
       : [];
   });
   return [...rigid, ...soft].map((cut, i) => ({ mark: `P${i + 1}`, ...cut }));
+}
+
+const isSoft = (pipe: Pipe): boolean => findPipeSize(pipe)?.family.endsWith("Hose") ?? false;
+
+function findEnds(drain: Drain, legs: readonly Leg[], i: number): readonly [CutEnd, CutEnd] {
+  const [before, leg, after] = [legs[i - 1], legs[i]!, legs[i + 1]];
+  const first: CutEnd = before ? findTurn(before, leg) : { kind: "trap" };
+  return [first, after ? findTurn(leg, after) : findLast(drain, leg)];
+}
+
+function findTurn(a: Leg, b: Leg): CutEnd {
+  // hose is pushed on, and bends by itself
+  if (isSoft(a.pipe) !== isSoft(b.pipe)) return { kind: "hose" };
+  const turned = measureTurnDeg(subtract(a.to, a.from), subtract(b.to, b.from)) ?? 0;
+  if (turned < STRAIGHT_DEG) return { kind: "straight", leftDeg: turned };
+  const bendDeg = findNearestBend(turned);
+  return { kind: "bend", bendDeg, leftDeg: turned - bendDeg };
+}
+
+function findLast({ to }: Drain, leg: Leg): CutEnd {
+  switch (to.kind) {
+    case "junction":
+      return { kind: "branch" };
+    case "inlet":
+    case "sump":
+    case "overboard":
+      return { kind: "tank" };
+    case "ground":
+    case "vessel": {
+      const along = subtract(leg.to, leg.from);
+      const flat = Math.hypot(along.x, along.y);
+      // a pipe that comes down steeply is sawn level, one that lies is sawn square
+      const steepDeg = radToDeg(Math.atan2(Math.abs(along.z), flat));
+      return { kind: "open", sawDeg: steepDeg > 45 ? steepDeg : 90 };
+    }
+  }
 }
 
 export type Bar = { readonly cuts: readonly Cut[]; readonly restMm: number };

@@ -1,15 +1,10 @@
 import type { jsPDF } from "jspdf";
 import { PAPERS, type Paper, RIM_MM } from "@/core/templates/tileSheet";
+import type { Field, Pen } from "../drawing/pen";
 import { breakWords, type Letters, measureWords, writeWords } from "../letters";
 import { openPdf } from "../openPdf";
 
-/** A place on a page, mm from its upper left corner. */
-export type At = readonly [number, number];
-
-/** Room a drawing has on a page, mm. */
-export type Field = { readonly left: number; readonly top: number; readonly width: number; readonly height: number };
-
-export type BookPaper = {
+export type BookPaper = Pen & {
   readonly pdf: jsPDF;
   readonly widthMm: number;
   readonly heightMm: number;
@@ -22,7 +17,6 @@ export type BookPaper = {
   readonly row: (cells: readonly string[], lefts: readonly number[], size?: number) => void;
   /** Room of a height on the page, mm; on the next where this has it no more. */
   readonly field: (heightMm: number) => Field;
-  readonly words: (text: string, at: At, size: number, align?: "left" | "right" | "middle", weight?: "bold") => void;
   readonly finish: () => ArrayBuffer;
 };
 
@@ -62,6 +56,7 @@ export function openBook(bookTitle: string, paper: Paper, letters: Letters): Boo
     widthMm,
     heightMm,
     words,
+    measure: (text, size) => measureWords(pdf, text, size),
     beginPage: (text) => {
       title = text;
       feed();

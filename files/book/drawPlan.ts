@@ -6,11 +6,11 @@ import { toBlock, toTankBlock } from "@/core/fit/obstacleGaps";
 import { findRole } from "@/core/fit/roles";
 import type { Vec3 } from "@/core/geometry/vec";
 import type { HoleEntry } from "@/core/through/holes";
-import type { At, BookPaper, Field } from "./bookPaper";
+import type { At, Field, Pen } from "../drawing/pen";
 
-/** The rig from above, forward to the right: floor, what is under it, tanks, drains with their legs, breathers, holes by number. */
-export function drawPlan(book: BookPaper, design: Design, holes: readonly HoleEntry[], field: Field): void {
-  const { pdf, words } = book;
+/** The rig from above, forward to the right: floor, what is under it, tanks, drains with their legs, breathers, holes by number. Its scale comes back, mm on paper a mm. */
+export function drawPlan(pen: Pen, design: Design, holes: readonly HoleEntry[], field: Field): number {
+  const { pdf, words } = pen;
   const { rig } = design;
   const network = buildNetwork(design);
   const reach = [0, rig.lengthMm, ...design.obstacles.flatMap((one) => [toBlock(one).min.x, toBlock(one).max.x])];
@@ -75,4 +75,5 @@ export function drawPlan(book: BookPaper, design: Design, holes: readonly HoleEn
   });
   const [noseX, noseY] = at({ x: right, y: 0 });
   words("front", [Math.min(noseX, field.left + field.width) - 1, noseY - 1], 7.5, "right");
+  return scale;
 }

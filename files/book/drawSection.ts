@@ -6,19 +6,18 @@ import { measureFloorMm } from "@/core/fit/passages";
 import { measureExtent } from "@/core/geometry/solid";
 import { measureLength, measurePlanLength, subtract } from "@/core/geometry/vec";
 import { formatLength, type Units } from "@/words/units";
-import { measureWords } from "../letters";
-import type { At, BookPaper, Field } from "./bookPaper";
+import type { At, Field, Pen } from "../drawing/pen";
 
-/** One drain unrolled, its heights drawn taller than its lengths where that helps: floor, trap, every leg with its mark, length and fall, the tank. */
+/** One drain unrolled, its heights drawn taller than its lengths where that helps: floor, trap, every leg with its mark, length and fall, the tank. The scale of its lengths comes back. */
 export function drawSection(
-  book: BookPaper,
+  pen: Pen,
   design: Design,
   drain: Drain,
   marks: ReadonlyMap<string, string>,
   units: Units,
   field: Field,
-): void {
-  const { pdf, words } = book;
+): number {
+  const { pdf, words, measure } = pen;
   const path = buildDrainPath(design, drain, buildNetwork(design));
   const points = unroll(path);
   const last = points.at(-1)!;
@@ -55,7 +54,7 @@ export function drawSection(
     words(mark, [isDrop ? x + 1.5 : x, isDrop ? y : y - 1.4], 8, isDrop ? "left" : "middle", "bold");
     const told = `${formatLength(leg.lengthMm, units)}, falls ${formatLength(fall, units)}`;
     // a short leg has no room for it; its figures stand in the cut list
-    if (!isDrop && (to.s - from.s) * scaleX < measureWords(pdf, told, 7)) return;
+    if (!isDrop && (to.s - from.s) * scaleX < measure(told, 7)) return;
     words(told, [isDrop ? x + 1.5 : x, isDrop ? y + 3.6 : y + 4], 7, isDrop ? "left" : "middle");
   });
   if (tank && inlet) {
@@ -75,6 +74,7 @@ export function drawSection(
     7,
     "right",
   );
+  return scaleX;
 }
 
 type Unrolled = { readonly s: number; readonly z: number };

@@ -3,22 +3,15 @@ import type { Evaluation } from "@/core/evaluate/evaluation";
 import { buildWaterway } from "@/core/waterway/buildWaterway";
 import type { Units } from "@/words/units";
 import { describeWaterFigure, nameWaterNode } from "@/words/waterway";
+import type { Field, Pen } from "../drawing/pen";
 import { layOutWaterway } from "../layOutWaterway";
-import { measureWords } from "../letters";
-import type { BookPaper, Field } from "./bookPaper";
 
 /** Below this the diagram would be laid from the top down, and a page of paper reads better from the left. */
 const LEAST_ASPECT = 0.85;
 
 /** The whole rig as a diagram on one page. */
-export function drawWaterway(
-  book: BookPaper,
-  design: Design,
-  evaluation: Evaluation,
-  units: Units,
-  field: Field,
-): void {
-  const { pdf, words } = book;
+export function drawWaterway(pen: Pen, design: Design, evaluation: Evaluation, units: Units, field: Field): void {
+  const { pdf, words, measure } = pen;
   const waterway = buildWaterway(design, evaluation);
   if (waterway.nodes.length === 0) return;
   const labels = new Map(
@@ -41,7 +34,7 @@ export function drawWaterway(
     pdf.setLineDashPattern([], 0);
     const label = labels.get(id);
     if (!labelAt || !label) continue;
-    const wide = measureWords(pdf, label, size(7));
+    const wide = measure(label, size(7));
     pdf.setFillColor(255, 255, 255);
     pdf.rect(x(labelAt[0]) - wide / 2 - 0.6, y(labelAt[1]) - 1.6, wide + 1.2, 3.2, "F");
     pdf.setFillColor(0, 0, 0);

@@ -2,15 +2,17 @@
 import { BookOpen } from "lucide-react";
 import { useState } from "react";
 import { PAPERS, type Paper } from "@/core/templates/tileSheet";
+import type { DrawingFormat, DrawingKind } from "@/files/drawing/writeDrawing";
 import { useWorkbench } from "@/store/useWorkbench";
 import { tell } from "@/store/workbench";
-import { BOOK_PART_NAMES, type BookPartId } from "@/words/book";
+import { BOOK_PART_NAMES, type BookPartId, DRAWING_NAMES } from "@/words/book";
 import { Group } from "../../fields/Group";
 import { Button } from "../../kit/Button";
 import { Pick } from "../../kit/Pick";
 import { Tick } from "../../kit/Tick";
 
 const PAPER_NAMES: Readonly<Record<Paper, string>> = { a4: "A4", letter: "Letter" };
+const DRAWING_KINDS = Object.keys(DRAWING_NAMES) as DrawingKind[];
 const PARTS = Object.keys(BOOK_PART_NAMES) as BookPartId[];
 
 /** The whole build as one PDF for the workshop wall: chosen parts, A4 or Letter, in black. */
@@ -38,6 +40,14 @@ export function BookFields() {
     }
     setBusy(false);
   };
+  const draw = async (kind: DrawingKind, format: DrawingFormat) => {
+    const [{ writeDrawing }, { handOut }] = await Promise.all([
+      import("@/files/drawing/writeDrawing"),
+      import("../../kit/handOut"),
+    ]);
+    const type = format === "svg" ? "image/svg+xml" : "image/vnd.dxf";
+    handOut(`${design.id}-${kind}.${format}`, writeDrawing(design, kind, format, units), type);
+  };
   return (
     <Group title="Book">
       <p className="text-[13px] leading-snug text-faint">
@@ -64,6 +74,23 @@ export function BookFields() {
       <Button look="plate" disabled={parts.length === 0 || isBusy} onClick={() => void print()}>
         <BookOpen size={15} aria-hidden /> {isBusy ? "Making it…" : "Book as PDF"}
       </Button>
+      <p className="pt-2 text-[13px] text-faint">Drawings by themselves; plan and holes come in full size:</p>
+      {DRAWING_KINDS.map((kind) => (
+        <div key={kind} className="flex items-center justify-between gap-2 py-0.5 text-[13.5px]">
+          <span>{DRAWING_NAMES[kind]}</span>
+          <span className="flex gap-1.5">
+            {(["svg", "dxf"] as const).map((format) => (
+              <Button
+                key={format}
+                aria-label={`${DRAWING_NAMES[kind]} as ${format.toUpperCase()}`}
+                onClick={() => void draw(kind, format)}
+              >
+                {format.toUpperCase()}
+              </Button>
+            ))}
+          </span>
+        </div>
+      ))}
     </Group>
   );
 }

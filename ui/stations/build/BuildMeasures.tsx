@@ -3,6 +3,7 @@ import { Download } from "lucide-react";
 import { useMemo, useState } from "react";
 import { listCuts, planBars } from "@/core/build/cuts";
 import { useWorkbench } from "@/store/useWorkbench";
+import { describeCutEnd } from "@/words/build";
 import { describePipe } from "@/words/parts";
 import { formatLength } from "@/words/units";
 import { Group } from "../../fields/Group";
@@ -45,12 +46,13 @@ function CutList() {
     const { handOutCsv } = await import("../../kit/writeCsv");
     handOutCsv(
       `${design.id}-cuts.csv`,
-      cuts.map(({ mark, lineId, pipe, centreMm, cutMm }) => ({
+      cuts.map(({ mark, lineId, pipe, centreMm, cutMm, ends }) => ({
         mark,
         line: nameOf(lineId),
         pipe: describePipe(pipe, units),
         "middle to middle": formatLength(centreMm, units),
         cut: formatLength(cutMm, units),
+        ends: ends ? ends.map(describeCutEnd).join(" to ") : "",
       })),
     );
   };
@@ -99,10 +101,17 @@ function CutList() {
           </tr>
         </thead>
         <tbody className="figures text-[15px]">
-          {cuts.map(({ mark, lineId, centreMm, cutMm }) => (
-            <tr key={mark} className="border-t border-rule">
+          {cuts.map(({ mark, lineId, centreMm, cutMm, ends }) => (
+            <tr key={mark} className="border-t border-rule align-top">
               <td>{mark}</td>
-              <td className="truncate">{nameOf(lineId)}</td>
+              <td>
+                {nameOf(lineId)}
+                {ends && (
+                  <span className="block text-[12px] leading-snug text-faint">
+                    {ends.map(describeCutEnd).join(" to ")}
+                  </span>
+                )}
+              </td>
               <td className="text-right">{formatLength(centreMm, units)}</td>
               <td className="text-right">{formatLength(cutMm, units)}</td>
             </tr>

@@ -1,13 +1,16 @@
 "use client";
 import { useMemo, useState } from "react";
 import { type Chance, chooseTrial, countTrialsLeft, type Shown, updateChances } from "@/core/trials/findFault";
+import { findHalving } from "@/core/trials/halving";
 import { listSuspects, SYMPTOMS, type Symptom } from "@/core/trials/suspects";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeSuspect, describeTrial, SYMPTOM_NAMES } from "@/words/trials";
 import { Button } from "../../kit/Button";
 import { StagePick } from "../../kit/StagePick";
 import { StageHeader } from "../StageHeader";
+import { CycleLeak } from "./CycleLeak";
 import { ProofWaterway } from "./ProofWaterway";
+import { ProposedValve } from "./ProposedValve";
 
 const NOTHING: readonly Chance[] = [];
 
@@ -21,6 +24,10 @@ export function TrialsStage() {
   const possible = trials.filter(({ id }) => !skipped.includes(id));
   const chances = useMemo(() => updateChances(suspects, trials, shown), [suspects, trials, shown]);
   const next = useMemo(() => chooseTrial(chances, possible, shown), [chances, possible, shown]);
+  const halving = useMemo(
+    () => (symptom === "pumpRuns" || symptom === "wetFloor" ? findHalving(design, chances) : null),
+    [design, chances, symptom],
+  );
   const restart = () => {
     setShown([]);
     setSkipped([]);
@@ -81,6 +88,8 @@ export function TrialsStage() {
           {!next && suspects.length > 1 && !isFound && (
             <p className="py-2">No trial on this rig tells these apart any more. A stop valve between them would.</p>
           )}
+          {symptom === "pumpRuns" && <CycleLeak />}
+          {halving && !isFound && <ProposedValve halving={halving} />}
           <ul aria-label="Possible causes">
             {chances.slice(0, 24).map(({ suspect, share }) => (
               <li key={suspect.id} className="flex items-center gap-2 border-t border-rule py-1 text-[13.5px]">

@@ -1,0 +1,24 @@
+"use client";
+import { useState } from "react";
+import { computeCycleLeakMlPerMin } from "@/core/trials/halving";
+import { useWorkbench } from "@/store/useWorkbench";
+import { describeCycleLeak } from "@/words/trials";
+import { NumberField } from "../../kit/NumberField";
+import { keepWithin } from "./trialProps";
+
+/** How large the leak is, from how long the pump rests between two starts with every tap shut. */
+export function CycleLeak() {
+  const design = useWorkbench((state) => state.history!.design);
+  const [restS, setRest] = useState(20);
+  return (
+    <div className="py-1" data-testid="cycle-leak">
+      <NumberField
+        label="Seconds the pump rests"
+        value={restS}
+        quantity="times"
+        onCommit={(value) => keepWithin(value, 0.5, 86_400, setRest)}
+      />
+      <p className="text-[13px] leading-snug">{describeCycleLeak(computeCycleLeakMlPerMin(design, restS))}</p>
+    </div>
+  );
+}
