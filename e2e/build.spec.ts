@@ -25,15 +25,43 @@ for (const name of TWO_RIGS) {
   });
 }
 
-test("the parts are handed out as a table", async ({ page }) => {
+test("the parts go out as a table with price and shop and come back; steps are moved as far as they may", async ({
+  page,
+}) => {
   await openWorkbench(page);
   await page.keyboard.press("8");
+  const parts = page.getByRole("group", { name: /^Parts/ });
+  await parts.getByRole("button", { name: "dump outlet bulkhead or grommet, 38 mm" }).click();
+  await parts.getByLabel(/^Price of dump outlet/).fill("12,50");
+  await parts.getByLabel(/^Shop for dump outlet/).fill("Yard");
+  await page.keyboard.press("Tab");
+  await expect(parts.getByTestId("goods-total")).toContainText("12.50 for 1 of");
   const download = page.waitForEvent("download");
-  await page
-    .getByRole("group", { name: /^Parts/ })
-    .getByRole("button", { name: "Parts as CSV" })
-    .click();
-  expect((await download).suggestedFilename()).toBe("kranich-parts.csv");
+  await parts.getByRole("button", { name: "Parts as CSV" }).click();
+  const file = await download;
+  expect(file.suggestedFilename()).toBe("kranich-parts.csv");
+  const text = readFileSync((await file.path())!, "utf8");
+  expect(text).toContain("12.5,Yard");
+  const csv = `${text.replace("Wanted,12.5,Yard", "Here,13,Yard")}any,1,unobtainium,Here,,\r\n`;
+  await parts
+    .getByLabel("Parts from a CSV file")
+    .setInputFiles({ name: "parts.csv", mimeType: "text/csv", buffer: Buffer.from(csv) });
+  await expect(parts.getByRole("alert")).toContainText(/1 left out, the first at line \d+: “unobtainium” is no part/);
+  await expect(parts.getByTestId("goods-total")).toContainText("13.00 for 1 of");
+  // the last that can be done now goes first; what waits for it cannot come before it
+  const now = page.getByRole("list", { name: "Now" });
+  const last = (await now.getByRole("checkbox").last().getAttribute("aria-label"))!;
+  const count = await now.getByRole("checkbox").count();
+  for (let i = 1; i < count; i++) await now.getByRole("button", { name: `${last}: earlier` }).click();
+  await expect(now.getByRole("checkbox").first()).toHaveAttribute("aria-label", last);
+  const waits = page.getByRole("list", { name: "Waits for that" });
+  await waits.getByRole("button", { name: "Fill Grey tank to the brim and look for drips: earlier" }).click();
+  await expect(page.getByText(/^Not there: .* needs “Lay Breather/)).toBeVisible();
+  await page.getByLabel("What can be done").selectOption({ label: "While it rains" });
+  await expect(now).not.toContainText("Drill the hole");
+  const drawing = page.waitForEvent("download");
+  await page.getByRole("button", { name: "Plan as DXF" }).click();
+  expect((await drawing).suggestedFilename()).toBe("kranich-plan.dxf");
 });
 
 test("the road: dumped, read, taken back, searched, and there again after a reload", async ({ page }) => {
@@ -149,6 +177,28 @@ test("a trial is run: what sank says leak or not, it is kept, and what held is t
   await proof.getByRole("button", { name: /^Kitchen sink to Grey tank.*; not tried$/ }).press("Enter");
   await expect(run.getByRole("combobox", { name: "Trial" })).toHaveValue(/^trialDrain:/);
   await proof.getByRole("button", { name: /^Grey tank, / }).press("Enter");
+  // dump and breather by bucket and watch: too slow shut, right open; a photograph stays with it
+  await run.getByRole("combobox", { name: "Trial" }).selectOption("trialDump:grey");
+  await run.getByLabel("Seconds, hatch shut").fill("600");
+  await page.keyboard.press("Enter");
+  await expect(page.getByTestId("trial-outcome")).toContainText("open the hatch");
+  await run.getByLabel("Seconds, hatch open").fill("5");
+  await page.keyboard.press("Enter");
+  await expect(page.getByTestId("trial-outcome")).toContainText("the breather is blocked");
+  const dot = Buffer.from(
+    "iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==",
+    "base64",
+  );
+  await run
+    .getByLabel("Photograph of it from a file")
+    .setInputFiles({ name: "gauge.png", mimeType: "image/png", buffer: dot });
+  await expect(run.getByRole("img", { name: "Number 1" })).toBeVisible();
+  await run.getByLabel("Signed by").fill("M. Amsel");
+  await run.getByRole("button", { name: "Leaks" }).click();
+  await expect(run.getByRole("list", { name: "Trials that were run" })).toContainText("Signed M. Amsel.");
+  await expect(run.getByRole("img", { name: "Number 1" })).toBeVisible();
+  await run.getByRole("combobox", { name: "Trial" }).selectOption("trialTank:grey");
+  await page.reload();
   await page.reload();
   await expect(page.locator('[data-phase="ready"]')).toBeVisible();
   await page.keyboard.press("0");

@@ -1,4 +1,16 @@
-import type { EndKind, EndSize, Fit, JointVerdict, Sealant } from "@/core/parts/threads";
+import type { Design } from "@/core/design/design";
+import type { RigJoint } from "@/core/parts/rigJoints";
+import {
+  type EndKind,
+  type EndSize,
+  type Fit,
+  type JointVerdict,
+  SEALANTS as SEALS,
+  type Sealant,
+} from "@/core/parts/threads";
+import { PORT_NAMES, THREAD_NAMES } from "./labels";
+import { describePipe } from "./parts";
+import type { Units } from "./units";
 
 export const END_NAMES: Readonly<Record<EndKind, string>> = {
   bspp: "BSP parallel (G)",
@@ -40,3 +52,23 @@ export const formatEndSize = (size: EndSize): string =>
 /** Said under every joint that is looked up. */
 export const JOINT_CAUTION =
   "Putty on a drain flange works loose in a moving vehicle. Soap, solvent and putty crack ABS in time.";
+
+/** One joint of the rig: where, both its ends, what joins and what seals them. */
+export function describeRigJoint({ at, lineId, one, other, verdict }: RigJoint, design: Design, units: Units): string {
+  const line = design.lines.find(({ id }) => id === lineId)?.name ?? lineId;
+  const pipe = `${line}, ${describePipe(other.pipe, units)}, ${END_NAMES[other.kind].toLowerCase()}`;
+  if (at.kind === "gear") {
+    const name = design.gear.find(({ id }) => id === at.id)?.name ?? at.id;
+    return `${name}: its own tail to ${pipe}. ${SEALANTS[SEALS[other.kind]]} Hold the tail's size against the hose before you buy.`;
+  }
+  const tank = design.tanks.find(({ id }) => id === at.tankId);
+  const port = tank?.ports.find(({ id }) => id === at.portId);
+  const where = `${tank?.name ?? at.tankId}, ${port ? PORT_NAMES[port.kind].toLowerCase() : ""}`;
+  if (!one || !verdict) return `${where}: bulkhead or grommet to ${pipe}. ${SEALANTS[SEALS[other.kind]]}`;
+  const thread = THREAD_NAMES[one.thread];
+  const joins =
+    verdict.fit === "fits"
+      ? "They fit."
+      : `An adaptor, ${thread} to ${describePipe(other.pipe, units)}, is in the parts.`;
+  return `${where}: ${thread} to ${pipe}. ${joins} Thread: ${SEALANTS[SEALS[one.kind]]} Pipe: ${SEALANTS[SEALS[other.kind]]}`;
+}

@@ -1,3 +1,8 @@
+import { DEMO_NAMES, FURNISHED, HEADS_NAME, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
+import { listGoods } from "../build/goods";
+import { THREADS } from "../design/plumbing";
+import { evaluate } from "../evaluate/evaluate";
+import { listRigJoints, toEnd } from "./rigJoints";
 import { END_KINDS, END_SIZES, findPitch, judgeJoint } from "./threads";
 
 // Published: ISO 7-1, ASME B1.20.1, ASME B1.20.7, from memory: 14 and 14 at 1/2 and 3/4, 11 and 11.5 from 1 to 2 in.
@@ -29,4 +34,32 @@ test("the verdict does not depend on which end is named first; an end fits its l
     }
   expect(judgeJoint("bspp", "bspp", "1").sealant).toBe("washer");
   expect(judgeJoint("solventPvc", "hoseBarb", "1").fit).toBe("adaptor");
+});
+
+test("every line's end at a tank or a piece of gear is a joint; a thread never takes a pipe without an adaptor, and the parts have it", () => {
+  for (const name of [...DEMO_NAMES, ...LOOP_NAMES, FURNISHED, HEADS_NAME] as const) {
+    const plain = readDemo(name);
+    // threads in turn, so that every kind of line meets one
+    const design = {
+      ...plain,
+      tanks: plain.tanks.map((tank) => ({
+        ...tank,
+        ports: tank.ports.map((port, i) => ({
+          ...port,
+          thread: i % 3 === 0 ? null : THREADS[(i * 5) % THREADS.length]!,
+        })),
+      })),
+    };
+    const joints = listRigJoints(design);
+    const ends = design.lines.reduce(
+      (sum, line) => sum + (line.kind === "hose" ? 2 : line.kind === "vent" || line.to.kind === "inlet" ? 1 : 0),
+      0,
+    );
+    expect(joints).toHaveLength(ends);
+    const threaded = joints.filter(({ one }) => one !== null);
+    for (const { verdict } of threaded) expect(verdict!.fit).toBe("adaptor");
+    const adaptors = listGoods(design, evaluate(design)).filter(({ ware }) => ware.kind === "adaptor");
+    expect(adaptors).toHaveLength(threaded.length);
+    for (const { thread } of threaded.map(({ one }) => one!)) expect(toEnd(thread).size.length).toBeGreaterThan(0);
+  }
 });

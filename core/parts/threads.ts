@@ -72,7 +72,8 @@ export function judgeJoint(one: EndKind, other: EndKind, size: EndSize): JointVe
 
 const isMade = (kind: EndKind, size: EndSize): boolean => kind !== "gardenHose" || size === "3/4";
 
-const SEALANTS: Readonly<Record<EndKind, Sealant>> = {
+/** What seals each kind of end [T; P for washers and tapered threads]. */
+export const SEALANTS: Readonly<Record<EndKind, Sealant>> = {
   bspp: "washer",
   bspt: "tapeOrPaste",
   npt: "tapeOrPaste",

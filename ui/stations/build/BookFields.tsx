@@ -40,14 +40,6 @@ export function BookFields() {
     }
     setBusy(false);
   };
-  const draw = async (kind: DrawingKind, format: DrawingFormat) => {
-    const [{ writeDrawing }, { handOut }] = await Promise.all([
-      import("@/files/drawing/writeDrawing"),
-      import("../../kit/handOut"),
-    ]);
-    const type = format === "svg" ? "image/svg+xml" : "image/vnd.dxf";
-    handOut(`${design.id}-${kind}.${format}`, writeDrawing(design, kind, format, units), type);
-  };
   return (
     <Group title="Book">
       <p className="text-[13px] leading-snug text-faint">
@@ -74,7 +66,25 @@ export function BookFields() {
       <Button look="plate" disabled={parts.length === 0 || isBusy} onClick={() => void print()}>
         <BookOpen size={15} aria-hidden /> {isBusy ? "Making it…" : "Book as PDF"}
       </Button>
-      <p className="pt-2 text-[13px] text-faint">Drawings by themselves; plan and holes come in full size:</p>
+    </Group>
+  );
+}
+
+/** Each drawing by itself, as a file for another program. */
+export function DrawingFiles() {
+  const design = useWorkbench((state) => state.history!.design);
+  const units = useWorkbench((state) => state.units);
+  const draw = async (kind: DrawingKind, format: DrawingFormat) => {
+    const [{ writeDrawing }, { handOut }] = await Promise.all([
+      import("@/files/drawing/writeDrawing"),
+      import("../../kit/handOut"),
+    ]);
+    const type = format === "svg" ? "image/svg+xml" : "image/vnd.dxf";
+    handOut(`${design.id}-${kind}.${format}`, writeDrawing(design, kind, format, units), type);
+  };
+  return (
+    <Group title="Drawings as files">
+      <p className="text-[13px] text-faint">Plan and holes come in full size, lengths of the drains too.</p>
       {DRAWING_KINDS.map((kind) => (
         <div key={kind} className="flex items-center justify-between gap-2 py-0.5 text-[13.5px]">
           <span>{DRAWING_NAMES[kind]}</span>

@@ -10,10 +10,10 @@ import { Group } from "../../fields/Group";
 import { Button } from "../../kit/Button";
 import { NumberField } from "../../kit/NumberField";
 import { AsBuiltFields } from "./AsBuiltFields";
-import { BookFields } from "./BookFields";
+import { BookFields, DrawingFiles } from "./BookFields";
 import { GoodsList } from "./GoodsList";
 import { HandOver } from "./HandOver";
-import { JointFields } from "./JointFields";
+import { JointFields, JointList } from "./JointFields";
 import { WiringFields } from "./WiringFields";
 
 /** What to buy and how it stands, and what to cut from which bar. */
@@ -24,8 +24,10 @@ export function BuildMeasures() {
       <CutList />
       <AsBuiltFields />
       <WiringFields />
+      <JointList />
       <JointFields />
       <BookFields />
+      <DrawingFiles />
       <HandOver />
     </>
   );

@@ -1,11 +1,32 @@
 "use client";
-import { useState } from "react";
+import { useMemo, useState } from "react";
+import { listRigJoints } from "@/core/parts/rigJoints";
 import { END_KINDS, END_SIZES, type EndKind, type EndSize, findPitch, judgeJoint } from "@/core/parts/threads";
-import { describeJoint, END_NAMES, formatEndSize, JOINT_CAUTION } from "@/words/joints";
+import { useWorkbench } from "@/store/useWorkbench";
+import { describeJoint, describeRigJoint, END_NAMES, formatEndSize, JOINT_CAUTION } from "@/words/joints";
 import { Group } from "../../fields/Group";
 import { Pick } from "../../kit/Pick";
 
 const SIZES = Object.fromEntries(END_SIZES.map((size) => [size, formatEndSize(size)])) as Record<EndSize, string>;
+
+/** Every joint at tanks and gear with both its ends, and what seals it. */
+export function JointList() {
+  const design = useWorkbench((state) => state.history!.design);
+  const units = useWorkbench((state) => state.units);
+  const joints = useMemo(() => listRigJoints(design), [design]);
+  if (joints.length === 0) return null;
+  return (
+    <Group title={`Joints at tanks and gear, ${joints.length}`}>
+      <ul className="text-[13px] leading-snug">
+        {joints.map((joint) => (
+          <li key={joint.id} className="border-t border-rule py-1">
+            {describeRigJoint(joint, design, units)}
+          </li>
+        ))}
+      </ul>
+    </Group>
+  );
+}
 
 /** Two ends held together before they are bought: what fits, what starts and leaks, and what seals it. */
 export function JointFields() {
