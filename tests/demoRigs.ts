@@ -9,7 +9,14 @@ export const FURNISHED = "lesesaal-furnished";
 export const LOOP_NAMES = ["kranich-loop", "lesesaal-loop"] as const;
 /** A boat with toilet, sump and skin fittings. */
 export const HEADS_NAME = "otter-heads";
-export type DemoName = (typeof DEMO_NAMES)[number] | (typeof LOOP_NAMES)[number] | typeof FURNISHED | typeof HEADS_NAME;
+/** Rigs with toilets: over a tank, urine apart, and a moulded boat with her hull's sections. */
+export const HEADS_NAMES = ["lesesaal-heads", "puppenwagen-heads", "setzkasten"] as const;
+export type DemoName =
+  | (typeof DEMO_NAMES)[number]
+  | (typeof LOOP_NAMES)[number]
+  | (typeof HEADS_NAMES)[number]
+  | typeof FURNISHED
+  | typeof HEADS_NAME;
 
 export const readDemoText = (name: DemoName): string => readFileSync(`demo/${name}.json`, "utf8");
 

@@ -80,6 +80,10 @@ export function describeFault(fault: Fault, units: Units = "metric", design: Des
       return `The outline of the tank${at} crosses itself between its edges ${fault.edges[0] + 1} and ${fault.edges[1] + 1}.`;
     case "profileWithoutArea":
       return `The outline of the tank${at} encloses nothing.`;
+    case "sectionsCross":
+      return fault.isOrder
+        ? `Section ${fault.section} does not lie before the one behind it. Give the sections from stern to bow, each further forward.`
+        : `Section ${fault.section} turns down on its way up. Give its points from the keel to the sheer, none lower than the one before.`;
     case "belowGround":
       return `The height${at} is below the ground: ${formatLength(fault.zMm, units)}, where the ground is at ${formatLength(fault.groundZMm, units)}.`;
     case "unknownLimit":

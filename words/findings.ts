@@ -5,6 +5,7 @@ import { LIMITS } from "@/core/rules/limitIds";
 import { describeAttitude } from "./attitudes";
 import type { FindingWords } from "./findingWords";
 import { describeGearFinding } from "./gearFindings";
+import { describeHullFinding } from "./hullFindings";
 import { LOAD_NAMES, PORT_NAMES } from "./labels";
 import { formatLimit } from "./limits";
 import { describePort } from "./ports";
@@ -535,6 +536,19 @@ export function describeFinding(finding: Finding, design: Design, units: Units):
     case "pumpRunsDry":
     case "pumpDeadHead":
       return describeGearFinding(finding, { part, length, stands, units });
+    case "fittingOffHull":
+    case "fittingDomestic":
+    case "metalsMeet":
+    case "backingMissing":
+    case "tailUnfit":
+    case "handleBlocked":
+    case "fittingShared":
+    case "iceboxOpen":
+    case "lineOffHull":
+    case "waterOverDeck":
+    case "floatsNowhere":
+    case "weightDiffers":
+      return describeHullFinding(finding, part, length, units);
     case "endsOnGround":
       return {
         title: `${part} lets waste water fall on the ground`,

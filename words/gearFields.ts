@@ -49,6 +49,11 @@ export const GEAR_FIELDS: Readonly<Record<string, GearField>> = {
   setKPa: { label: "Opens at", ...KPA },
   boreMm: { label: "Bore", quantity: "length" },
   clamps: { label: "Clamps on its hose", quantity: "count" },
+  tailMm: {
+    label: "Its tail, outside",
+    quantity: "length",
+    help: "Over the ridges, with calipers. Empty: not measured.",
+  },
   flushL: { label: "One flush", quantity: "volume" },
   onMm: { label: "Float switches on at", quantity: "length" },
   offMm: { label: "Float switches off at", quantity: "length" },
@@ -81,7 +86,13 @@ export const GEAR_CHOICES: Readonly<
       stainless: "Stainless",
       composite: "Composite, rated",
       brass: "Plain brass",
+      domestic: "Household plastic",
     },
+  },
+  tail: { label: "Hose tail", names: { straight: "Straight", elbow90: "Elbow 90°", elbow120: "Elbow 110 to 120°" } },
+  bedding: {
+    label: "Bedded on",
+    names: { polyurethane: "Polyurethane", polysulphide: "Polysulphide", butyl: "Butyl", none: "Not said" },
   },
   serves: {
     label: "Serves",
@@ -99,7 +110,11 @@ export const CHOICES_OF: Readonly<Record<string, readonly string[]>> = {
   diverter: ["stays", "a", "b"],
 };
 
-export const GEAR_TICKS: Readonly<Record<string, string>> = { mayRunDry: "May run dry", hasSeacock: "Has a seacock" };
+export const GEAR_TICKS: Readonly<Record<string, string>> = {
+  mayRunDry: "May run dry",
+  hasSeacock: "Has a seacock",
+  hasBacking: "Backing block inside",
+};
 
 /** What each port is called at its piece. */
 export const PORT_WORDS: Readonly<Record<string, string>> = {

@@ -37,16 +37,23 @@ export function describeSump(figures: SumpFigures, units: Units): string {
 }
 
 /** What loose water and full tanks do to a boat. */
-export function describeStability({ tanks, lossMm, share }: Stability, design: Design, units: Units): string[] {
+export function describeStability({ tanks, lossMm, share, sinkMm }: Stability, design: Design, units: Units): string[] {
   const nameOf = (id: string) => design.tanks.find((tank) => tank.id === id)?.name ?? id;
   return [
     `Part full, the tanks take ${formatLength(lossMm, units)} off GM${share === null ? "" : `, ${formatQuantity(share, "ratio", units)} of it`}.`,
-    ...tanks.map(({ tankId, lossMm: own, turnedMm, heelDeg }) => {
+    ...(sinkMm === null
+      ? ["Trim and how deep full tanks put her are not reckoned: give her hull's sections at Rig."]
+      : [`All tanks full she lies ${formatLength(sinkMm, units)} deeper.`]),
+    ...tanks.map(({ tankId, lossMm: own, turnedMm, heelDeg, trimDeg }) => {
       const heel =
         heelDeg === null || Math.abs(heelDeg) < 0.05
           ? ""
           : `; full it heels her ${formatNumber(Math.abs(heelDeg), 1)}° to ${heelDeg > 0 ? "port" : "starboard"}`;
-      return `${nameOf(tankId)}: ${formatLength(own, units)}, turned by a right angle ${formatLength(turnedMm, units)}${heel}.`;
+      const trim =
+        trimDeg === null || Math.abs(trimDeg) < 0.05
+          ? ""
+          : `; it puts her ${formatNumber(Math.abs(trimDeg), 1)}° down by the ${trimDeg > 0 ? "bow" : "stern"}`;
+      return `${nameOf(tankId)}: ${formatLength(own, units)}, turned by a right angle ${formatLength(turnedMm, units)}${heel}${trim}.`;
     }),
   ];
 }

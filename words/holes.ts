@@ -1,5 +1,6 @@
 import type { Design } from "@/core/design/design";
 import type { HoleEntry, Saw } from "@/core/through/holes";
+import type { StubFit } from "@/core/through/stubs";
 import { formatLength, formatNumber, type Units } from "./units";
 
 /** What a hole is for and goes through. */
@@ -34,3 +35,16 @@ export const HOLE_STEPS: readonly string[] = [
   "Break the edges, prime bare metal, seal bare wood and core.",
   "Seal both faces round the pipe, and let it cure before you drive.",
 ];
+
+/** What an odd moulded stub takes, in a line each. */
+export function describeStub(fit: StubFit, units: Units): string {
+  const hose = `hose of ${formatLength(fit.boreMm, units)}`;
+  switch (fit.kind) {
+    case "fits":
+      return `Takes ${hose}, with two clamps.`;
+    case "turn":
+      return `Turned down to ${formatLength(fit.toMm, units)} it takes ${hose}.`;
+    case "sleeve":
+      return `With a sleeve up to ${formatLength(fit.toMm, units)} it takes ${hose}; never under the waterline.`;
+  }
+}

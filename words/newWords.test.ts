@@ -12,7 +12,7 @@ import { planDumps } from "@/core/road/dumpPlan";
 import { buildPlanInput } from "@/core/road/planInput";
 import { LIMIT_IDS } from "@/core/rules/limitIds";
 import { computeLeak } from "@/core/trials/leakRate";
-import { DEMO_NAMES, FURNISHED, HEADS_NAME, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
+import { DEMO_NAMES, FURNISHED, HEADS_NAME, HEADS_NAMES, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
 import { describeReport } from "./devices";
 import { describeLoopRhythm, describePlainSchool } from "./gear";
 import { GLOSSARY } from "./glossary";
@@ -23,7 +23,7 @@ import { LIMIT_NAMES } from "./limits";
 import { describeLeak } from "./trialRuns";
 import { writeUnderCards } from "./underCards";
 
-const ALL = [...DEMO_NAMES, ...LOOP_NAMES, FURNISHED, HEADS_NAME] as const;
+const ALL = [...DEMO_NAMES, ...LOOP_NAMES, FURNISHED, HEADS_NAME, ...HEADS_NAMES] as const;
 
 /** A sentence a builder may read: nothing left unsaid by the machine, and no figure that is none. */
 function expectSaid(text: string): void {

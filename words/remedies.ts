@@ -93,6 +93,7 @@ export function describeEdit(edit: Edit, design: Design): string {
     addLoop: "Make the shower use its water again",
     addGear: `Add ${part}`,
     removeGear: "Take a piece of gear away",
+    setHull: "Change the hull",
     addState: "Add a working state",
     removeState: "Take a working state out",
     addHose: "Join two ports by a hose",

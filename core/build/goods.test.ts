@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { networks } from "@/tests/arbitraries";
-import { DEMO_NAMES, FURNISHED, HEADS_NAME, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
+import { DEMO_NAMES, FURNISHED, HEADS_NAME, HEADS_NAMES, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
 import { evaluate } from "../evaluate/evaluate";
 import { listParts } from "../parts/listParts";
 import { computeBellySpanMm, countClips, findClipSpacingMm } from "./clipSpacing";
@@ -8,7 +8,7 @@ import { COUNTERS, type Good, listGoods } from "./goods";
 import { listBuilt } from "./progress";
 import { listOpenSteps, listSteps, moveStep, orderSteps } from "./steps";
 
-const ALL = [...DEMO_NAMES, ...LOOP_NAMES, FURNISHED, HEADS_NAME] as const;
+const ALL = [...DEMO_NAMES, ...LOOP_NAMES, FURNISHED, HEADS_NAME, ...HEADS_NAMES] as const;
 const of = (goods: readonly Good[], kind: Good["ware"]["kind"]) => goods.filter(({ ware }) => ware.kind === kind);
 
 test("a warm pipe bellies sooner: 40 × 1.8 mm of polypropylene full of water at 2 % [worked by hand]", () => {

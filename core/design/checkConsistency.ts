@@ -23,6 +23,7 @@ export function checkConsistency(design: Design): Fault[] {
     ...design.lines.flatMap((line, i): Fault[] =>
       line.pipe.outerMm > line.pipe.innerMm ? [] : [{ code: "pipeWithoutWall", path: ["lines", i, "pipe", "outerMm"] }],
     ),
+    ...checkHull(design),
     ...checkGround(design),
     ...Object.keys(design.rules.limits)
       .filter((limit) => !isLimitId(limit))
@@ -52,6 +53,20 @@ function checkIds(design: Design): Fault[] {
       seen.add(entry.id);
       return [];
     });
+  });
+}
+
+// Sections stand one before the other, and each goes up from the keel.
+function checkHull({ rig }: Design): Fault[] {
+  return (rig.hull?.sections ?? []).flatMap(({ xMm, pointsMm }, i, all): Fault[] => {
+    const path = ["rig", "hull", "sections", i];
+    const before = all[i - 1];
+    if (before && xMm <= before.xMm)
+      return [{ code: "sectionsCross", path: [...path, "xMm"], section: i + 1, isOrder: true }];
+    const falls = pointsMm.findIndex((p, k) => k > 0 && p.z < pointsMm[k - 1]!.z);
+    const isFlat = pointsMm.at(-1)!.z <= pointsMm[0]!.z;
+    if (falls < 0 && !isFlat) return [];
+    return [{ code: "sectionsCross", path: [...path, "pointsMm", Math.max(0, falls)], section: i + 1, isOrder: false }];
   });
 }
 

@@ -79,6 +79,7 @@ export const EDIT_CODES = [
   "addGear",
   "removeGear",
   "addState",
+  "setHull",
   "removeState",
   "addHose",
 ] as const;

@@ -39,6 +39,8 @@ export type Fault =
   | { readonly code: "pipeWithoutWall"; readonly path: FaultPath }
   | { readonly code: "profileCrossesItself"; readonly path: FaultPath; readonly edges: readonly [number, number] }
   | { readonly code: "profileWithoutArea"; readonly path: FaultPath }
+  /** Sections that do not go from stern to bow, or that cross themselves on the way from keel to sheer. */
+  | { readonly code: "sectionsCross"; readonly path: FaultPath; readonly section: number; readonly isOrder: boolean }
   | { readonly code: "belowGround"; readonly path: FaultPath; readonly zMm: number; readonly groundZMm: number }
   | { readonly code: "unknownLimit"; readonly path: FaultPath; readonly id: string };
 

@@ -14,7 +14,9 @@ export const PUMP_KINDS = ["diaphragm", "centrifugal", "macerator", "hand"] as c
 export const FILTER_MEDIA = ["sediment", "carbon", "block"] as const;
 export const TAP_USES = ["drinking", "washing", "shower", "deckWash"] as const;
 export const BOWL_KINDS = ["handPump", "macerating", "vacuum", "gravity"] as const;
-export const METALS = ["bronze", "dzrBrass", "stainless", "composite", "brass"] as const;
+export const METALS = ["bronze", "dzrBrass", "stainless", "composite", "brass", "domestic"] as const;
+export const TAILS = ["straight", "elbow90", "elbow120"] as const;
+export const BEDDINGS = ["polyurethane", "polysulphide", "butyl", "none"] as const;
 export const SERVES = ["intake", "discharge", "cockpit", "bilge"] as const;
 
 const of = <K extends string, T extends Record<string, z.core.$ZodType>>(kind: K, fields: T) =>
@@ -89,6 +91,12 @@ export const gearSpec = z.discriminatedUnion("kind", [
     serves: z.enum(SERVES),
     hasSeacock: z.boolean(),
     clamps: number("clamps", 0, 4),
+    /** Its hose tail, and what that measures outside over its ridges; null where it was not measured. */
+    tail: z.optional(z.enum(TAILS)),
+    tailMm: z.optional(z.nullable(mm(8, 160))),
+    /** A block inside the hull that spreads its load, and what it is bedded on. */
+    hasBacking: z.optional(z.boolean()),
+    bedding: z.optional(z.enum(BEDDINGS)),
   }),
   of("bowl", { ...loss, bowl: z.enum(BOWL_KINDS), flushL: litres(0.1, 20) }),
   /** A box with a float pump for what lies too low to drain: heights of the float over its floor. */

@@ -24,6 +24,21 @@ export const OBSTACLE_KINDS = [
 /** Classes of vehicles by which a crash is reckoned; a boat and a trailer that nobody rides in have none. */
 export const CRASH_CLASSES = ["none", "m1n1", "m2n2", "m3n3"] as const;
 
+export const HULL_MATERIALS = ["steel", "aluminium", "laminate", "cored", "wood"] as const;
+
+/** One half of the hull where it is cut across: from the keel up to the sheer, outside; y is the half-breadth. */
+export const hullSection = z.strictObject({
+  xMm: mm(-5_000, 25_000),
+  pointsMm: list(z.strictObject({ y: mm(0, 4_000), z: mm(-5_000, 4_000) }), { least: 2, most: 40 }),
+});
+
+/** A boat's hull by half-sections from stern to bow; between two of them it runs straight. */
+export const hull = z.strictObject({
+  material: z.enum(HULL_MATERIALS),
+  thicknessMm: mm(1, 200),
+  sections: list(hullSection, { least: 3, most: 40 }),
+});
+
 export const attitude = z.strictObject({ pitchDeg: degrees(-20, 20), rollDeg: degrees(-20, 20) });
 
 /** A solid that is already on the rig: a block from its lowest, rearmost, rightmost corner. */
@@ -67,6 +82,8 @@ export const rig = z.strictObject({
   /** A boat's weight as she floats, and how far her metacentre stands over her centre of gravity; null where not known. */
   displacementKg: z.nullable(number("kg", 100, 500_000)),
   gmMm: z.nullable(mm(10, 5_000)),
+  /** Her hull by its sections; not there where it was not measured. */
+  hull: z.optional(z.nullable(hull)),
   crashClass: z.enum(CRASH_CLASSES),
   /** How far out of level the rig is ever parked (a boat: trim and heel at her berth). */
   envelope: z.strictObject({
@@ -86,6 +103,9 @@ export const rig = z.strictObject({
 export const obstacles = list(obstacle, { most: 200 });
 
 export type Rig = z.infer<typeof rig>;
+export type Hull = z.infer<typeof hull>;
+export type HullSection = Hull["sections"][number];
+export type HullMaterial = Hull["material"];
 /** The class a rig of a kind usually is: vans M1 and N1, coaches M3; boats and trailers are not reckoned for a crash. */
 export const USUAL_CLASS: Readonly<Record<(typeof RIG_KINDS)[number], (typeof CRASH_CLASSES)[number]>> = {
   van: "m1n1",

@@ -6,7 +6,7 @@ import type { HeldWater, Port, Tank } from "../design/plumbing";
 import { clearPort } from "../fit/clearPort";
 import { findClearance, toBlock, toTankBlock } from "../fit/obstacleGaps";
 import { measureFloorMm } from "../fit/passages";
-import { hindersTanks } from "../fit/roles";
+import { listTankHinders } from "../fit/tankHinders";
 import { measureBlockGap } from "../geometry/blocks";
 import { measureExtent, toPrism } from "../geometry/solid";
 import { add, subtract, type Vec3, vec } from "../geometry/vec";
@@ -98,9 +98,10 @@ function findFreePlace(design: Design, size: Size, belowMm: number, near: Vec3 |
   const middle = toMiddle(design, size, belowMm);
   if (sillZMm !== null && middle.z - WALL_MM < sillZMm) return null;
   const taken = [
-    ...design.obstacles
-      .filter(({ kind }) => hindersTanks(kind))
-      .map((o) => ({ block: toBlock(o), roomMm: Math.max(ROOM_MM, findClearance(design.rules, o).value ?? 0) })),
+    ...listTankHinders(design).map((o) => ({
+      block: toBlock(o),
+      roomMm: Math.max(ROOM_MM, findClearance(design.rules, o).value ?? 0),
+    })),
     ...design.tanks.map((tank) => ({ block: toTankBlock(tank), roomMm: ROOM_MM })),
   ];
   const wall = vec(WALL_MM, WALL_MM, WALL_MM);

@@ -30,10 +30,15 @@ export function checkGear(design: Design): readonly Finding[] {
 /** Ports that may stay shut. */
 const OPTIONAL = new Set(["gauge", "coupling", "deckFitting"]);
 
-function checkPorts({ gear }: Design, hoses: readonly Hose[]): Finding[] {
+function checkPorts({ gear, lines }: Design, hoses: readonly Hose[]): Finding[] {
   const taken = new Set(
     hoses.flatMap(({ from, to }) => [from, to].map((end) => (end.kind === "gear" ? `${end.gearId}:${end.port}` : ""))),
   );
+  // a drain that ends there is joined to it as well
+  for (const line of lines) {
+    if (line.kind === "drain" && (line.to.kind === "overboard" || line.to.kind === "sump"))
+      taken.add(`${line.to.gearId}:in`);
+  }
   return gear.flatMap(({ id, spec }) => {
     if (OPTIONAL.has(spec.kind)) return [];
     const open = listGearPorts(spec.kind).filter((port) => !taken.has(`${id}:${port}`));

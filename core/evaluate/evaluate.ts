@@ -32,8 +32,10 @@ import {
 import { computeTrapWater } from "../traps/trapSeal";
 import { checkDesign } from "./checkDesign";
 import { checkDrain } from "./checkDrain";
+import { checkFittings } from "./checkFittings";
 import { checkGear } from "./checkGear";
 import { checkHeads } from "./checkHeads";
+import { checkHull } from "./checkHull";
 import { checkJunctions } from "./checkJunctions";
 import { checkLineLegs, listLinePassages } from "./checkLineLegs";
 import { checkRamps } from "./checkRamps";
@@ -79,6 +81,8 @@ export function evaluate(design: Design, attitude: Attitude = LEVEL): Evaluation
     ...checkLineLegs(design, linePassages),
     ...checkGear(design),
     ...checkThrough(design),
+    ...checkFittings(design),
+    ...checkHull(design),
     ...checkHeads(design),
     ...checkRamps(design, ramps),
     ...design.tanks.flatMap((tank, i) => checkTank(design, tank, tanks[i]!)),

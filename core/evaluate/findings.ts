@@ -1,4 +1,5 @@
 import type { Attitude } from "../attitude/attitude";
+import type { SERVES } from "../design/gear";
 import type { PartRef } from "../design/part";
 import type { HeldWater, PortKind } from "../design/plumbing";
 import type { RampAngle } from "../fit/rampAngles";
@@ -188,6 +189,31 @@ type Numbers =
   | { readonly code: "metalUnfit"; readonly isBrass: boolean }
   | { readonly code: "clampsFew"; readonly clamps: number }
   | { readonly code: "loopLow"; readonly overMm: number; readonly wantedMm: number }
+  /** Off her skin by so much, mm, above 0 outside; null where she has no side there. */
+  | { readonly code: "fittingOffHull"; readonly offMm: number | null }
+  | { readonly code: "fittingDomestic" }
+  | { readonly code: "metalsMeet" }
+  | { readonly code: "backingMissing"; readonly isCored: boolean }
+  | {
+      readonly code: "tailUnfit";
+      readonly tailMm: number;
+      readonly boreMm: number;
+      readonly isLarge: boolean;
+      readonly otherId: string;
+      readonly otherName: string;
+    }
+  | { readonly code: "handleBlocked"; readonly longMm: number }
+  | {
+      readonly code: "fittingShared";
+      readonly serves: (typeof SERVES)[number];
+      readonly count: number;
+      readonly isBowl: boolean;
+    }
+  | { readonly code: "iceboxOpen" }
+  | { readonly code: "lineOffHull"; readonly byMm: number }
+  | { readonly code: "waterOverDeck"; readonly byMm: number }
+  | { readonly code: "floatsNowhere" }
+  | { readonly code: "weightDiffers"; readonly reckonedKg: number; readonly saidKg: number }
   | { readonly code: "gearPortOpen"; readonly ports: string }
   | { readonly code: "pumpCurveRises" }
   | { readonly code: "uvBlind" }

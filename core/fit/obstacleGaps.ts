@@ -5,12 +5,14 @@ import type { DrainPath, Leg } from "../falls/drainPath";
 import { type Block, measureBlockGap, measureLegGap } from "../geometry/blocks";
 import { measureExtent } from "../geometry/solid";
 import { add, type Vec3, vec } from "../geometry/vec";
+import { isHullBlock } from "../hull/hullBlocks";
 import { createRecall } from "../quantity/recall";
 import type { LimitId } from "../rules/limitIds";
 import { type Limit, lookUpLimit } from "../rules/lookUpLimit";
 import { findFittingBlock } from "./fittingBlock";
-import { hindersPipes, hindersTanks } from "./roles";
+import { hindersPipes } from "./roles";
 import { listTankBlocks } from "./tankBlocks";
+import { listTankHinders } from "./tankHinders";
 
 /** The room between a part and something that is already on the rig; negative is how deep it reaches in. */
 export type ObstacleGap = { readonly obstacle: Obstacle; readonly gapMm: number };
@@ -45,12 +47,18 @@ export function toTankBlock(tank: Tank): Block {
 /** Gap from a tank to every obstacle that is in its way, mm [C]. */
 export function measureTankGaps(design: Surroundings, tank: Tank): ObstacleGap[] {
   const blocks = listTankBlocks(tank);
-  return design.obstacles
-    .filter(({ kind }) => hindersTanks(kind))
-    .map((obstacle) => {
-      const other = toBlock(obstacle);
-      return { obstacle, gapMm: Math.min(...blocks.map((block) => measureBlockGap(block, other))) };
-    });
+  const gaps = listTankHinders(design).map((obstacle) => {
+    const other = toBlock(obstacle);
+    return { obstacle, gapMm: Math.min(...blocks.map((block) => measureBlockGap(block, other))) };
+  });
+  // of her skin the nearest place on either side speaks for it
+  const skins = new Map<string, ObstacleGap>();
+  for (const gap of gaps) {
+    if (!isHullBlock(gap.obstacle)) continue;
+    const before = skins.get(gap.obstacle.name);
+    if (!before || gap.gapMm < before.gapMm) skins.set(gap.obstacle.name, gap);
+  }
+  return [...gaps.filter(({ obstacle }) => !isHullBlock(obstacle)), ...skins.values()];
 }
 
 /** Gap from the outside of one leg of pipe to every obstacle, mm [C]. */

@@ -3,13 +3,11 @@ import type { Port, Tank } from "../design/plumbing";
 import { measureBlockGap } from "../geometry/blocks";
 import { findFittingBlock } from "./fittingBlock";
 import { type ObstacleGap, toBlock } from "./obstacleGaps";
-import { hindersTanks } from "./roles";
+import { listTankHinders } from "./tankHinders";
 
 /** Gap between what stands before a port and every obstacle that is in the way of a tank, mm; negative reaches in [C]. */
-export function measureFittingGaps({ obstacles }: Surroundings, tank: Tank, port: Port): ObstacleGap[] {
+export function measureFittingGaps(design: Surroundings, tank: Tank, port: Port): ObstacleGap[] {
   const block = findFittingBlock(tank, port);
   if (!block) return [];
-  return obstacles
-    .filter(({ kind }) => hindersTanks(kind))
-    .map((obstacle) => ({ obstacle, gapMm: measureBlockGap(block, toBlock(obstacle)) }));
+  return listTankHinders(design).map((obstacle) => ({ obstacle, gapMm: measureBlockGap(block, toBlock(obstacle)) }));
 }

@@ -2,7 +2,7 @@ import type { Design } from "../design/design";
 import { type Vec3, vec } from "../geometry/vec";
 import { findClearance, toBlock, toTankBlock } from "./obstacleGaps";
 import { measureFloorMm } from "./passages";
-import { hindersTanks } from "./roles";
+import { listTankHinders } from "./tankHinders";
 
 type Axis = "x" | "y" | "z";
 
@@ -15,9 +15,10 @@ export function snapTank(design: Design, tankId: string, shift: Vec3, nearMm: nu
   const tank = design.tanks.find(({ id }) => id === tankId);
   if (!tank) return shift;
   const { min, max } = toTankBlock(tank);
-  const others = design.obstacles
-    .filter(({ kind }) => hindersTanks(kind))
-    .map((obstacle) => ({ ...toBlock(obstacle), roomMm: findClearance(design.rules, obstacle).value ?? 0 }));
+  const others = listTankHinders(design).map((obstacle) => ({
+    ...toBlock(obstacle),
+    roomMm: findClearance(design.rules, obstacle).value ?? 0,
+  }));
   const snapAxis = (axis: Axis): number => {
     const by = shift[axis];
     if (by === 0) return 0;

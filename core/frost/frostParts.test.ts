@@ -1,4 +1,4 @@
-import { DEMO_NAMES, FURNISHED, HEADS_NAME, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
+import { DEMO_NAMES, FURNISHED, HEADS_NAME, HEADS_NAMES, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
 import { mustApply } from "@/tests/sharedAir";
 import type { Design } from "../design/design";
 import { evaluate } from "../evaluate/evaluate";
@@ -81,7 +81,7 @@ test("100 W come with 9.9 m³ of warm air an hour, or 0.17 L of glycol a minute;
 });
 
 test("what is pumped is emptied piece by piece, with its litres", () => {
-  for (const name of [...LOOP_NAMES, HEADS_NAME] as const) {
+  for (const name of [...LOOP_NAMES, HEADS_NAME, ...HEADS_NAMES] as const) {
     const design = readDemo(name);
     const steps = listDrainDown(design, evaluate(design));
     const drained = steps.flatMap((step) => (step.kind === "drainGear" ? [step.gearId] : []));

@@ -1,5 +1,6 @@
 import type { Design } from "../design/design";
 import { measureExtent } from "../geometry/solid";
+import { computeHydrostatics } from "../hull/hydrostatics";
 import { radToDeg } from "../quantity/convert";
 import { computeFullKg } from "../tanks/shell";
 import { computeFreeSurfaceMm } from "../through/openHole";
@@ -12,6 +13,9 @@ export type TankStability = {
   readonly turnedMm: number;
   /** Heel when it alone is full, °, to its own side; above 0 left. Null where GM is not known. */
   readonly heelDeg: number | null;
+  /** Trim when it alone is full, °, above 0 bow down, and how much deeper she lies, mm; null without the hull's sections. */
+  readonly trimDeg: number | null;
+  readonly sinkMm: number | null;
 };
 
 export type Stability = {
@@ -19,27 +23,36 @@ export type Stability = {
   /** All surfaces together, mm, and as a share of GM; null where GM is not known. */
   readonly lossMm: number;
   readonly share: number | null;
+  /** All tanks full: how much deeper she lies than without them, mm; null without the hull's sections. */
+  readonly sinkMm: number | null;
 };
 
 /**
  * Free surface and heel of the tanks of a boat whose weight is known; null on land and where it is not. Free surface of the
- * tank's whole plan, ρ l b³/(12 Δ) with b athwart, on the safe side; heel tan φ = w y/((Δ + w) GM) [C]. Trim is not reckoned.
+ * tank's whole plan, ρ l b³/(12 Δ) with b athwart, on the safe side; heel tan φ = w y/((Δ + w) GM), trim tan θ = w (x − x of the waterplane's middle)/((Δ + w) BM along) with the hull's
+ * sections [C].
  */
 export function computeStability({ rig, tanks }: Design): Stability | null {
   const { displacementKg, gmMm } = rig;
   if (rig.kind !== "boat" || displacementKg === null) return null;
+  const afloat = rig.hull && rig.waterlineZMm !== null ? computeHydrostatics(rig.hull, rig.waterlineZMm) : null;
   const each = tanks.map((tank): TankStability => {
     const { min, max } = measureExtent(tank.solid);
     const [length, breadth] = [max.x - min.x, max.y - min.y];
     const kg = computeFullKg(tank);
     const middle = tank.atMm.y + (min.y + max.y) / 2;
+    const along = tank.atMm.x + (min.x + max.x) / 2;
     return {
       tankId: tank.id,
       lossMm: computeFreeSurfaceMm(length, breadth, displacementKg),
       turnedMm: computeFreeSurfaceMm(breadth, length, displacementKg),
       heelDeg: gmMm === null ? null : radToDeg(Math.atan((kg * middle) / ((displacementKg + kg) * gmMm))),
+      trimDeg:
+        afloat && radToDeg(Math.atan((kg * (along - afloat.middleXMm)) / ((displacementKg + kg) * afloat.bmAlongMm))),
+      sinkMm: afloat && (kg / afloat.kgPerCm) * 10,
     };
   });
   const lossMm = each.reduce((sum, tank) => sum + tank.lossMm, 0);
-  return { tanks: each, lossMm, share: gmMm === null ? null : lossMm / gmMm };
+  const sinkMm = afloat && each.reduce((sum, tank) => sum + (tank.sinkMm ?? 0), 0);
+  return { tanks: each, lossMm, share: gmMm === null ? null : lossMm / gmMm, sinkMm };
 }

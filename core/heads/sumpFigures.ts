@@ -139,8 +139,15 @@ function solvePump(design: Design, hoses: readonly Hose[], liftMm: number): numb
 
 // Taps of the fixtures that drain into it, L/s.
 function sumTaps({ lines, fixtures }: Design, sumpId: string): number {
+  // also what comes through a drain that joins one
+  const endsThere = (lineId: string, left = lines.length): boolean => {
+    const line = lines.find(({ id }) => id === lineId);
+    if (line?.kind !== "drain" || left < 0) return false;
+    if (line.to.kind === "junction") return endsThere(line.to.lineId, left - 1);
+    return line.to.kind === "sump" && line.to.gearId === sumpId;
+  };
   return lines.reduce((sum, line) => {
-    if (line.kind !== "drain" || line.to.kind !== "sump" || line.to.gearId !== sumpId) return sum;
+    if (line.kind !== "drain" || !endsThere(line.id)) return sum;
     return sum + (fixtures.find(({ id }) => id === line.fromFixture)?.inflowLps ?? 0);
   }, 0);
 }

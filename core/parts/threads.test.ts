@@ -1,4 +1,4 @@
-import { DEMO_NAMES, FURNISHED, HEADS_NAME, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
+import { DEMO_NAMES, FURNISHED, HEADS_NAME, HEADS_NAMES, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
 import { listGoods } from "../build/goods";
 import { THREADS } from "../design/plumbing";
 import { evaluate } from "../evaluate/evaluate";
@@ -37,7 +37,7 @@ test("the verdict does not depend on which end is named first; an end fits its l
 });
 
 test("every line's end at a tank or a piece of gear is a joint; a thread never takes a pipe without an adaptor, and the parts have it", () => {
-  for (const name of [...DEMO_NAMES, ...LOOP_NAMES, FURNISHED, HEADS_NAME] as const) {
+  for (const name of [...DEMO_NAMES, ...LOOP_NAMES, FURNISHED, HEADS_NAME, ...HEADS_NAMES] as const) {
     const plain = readDemo(name);
     // threads in turn, so that every kind of line meets one
     const design = {

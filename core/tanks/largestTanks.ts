@@ -3,8 +3,8 @@ import type { Edit } from "../design/edit";
 import { buildAddTank } from "../edits/tankEdits";
 import { toBlock } from "../fit/obstacleGaps";
 import { measureFloorMm } from "../fit/passages";
-import { hindersTanks } from "../fit/roles";
 import { listTankBlocks } from "../fit/tankBlocks";
+import { listTankHinders } from "../fit/tankHinders";
 import { type PrismSolid, placeOnAxis } from "../geometry/solid";
 import { type Vec3, vec } from "../geometry/vec";
 import { lookUpValue } from "../rules/lookUpLimit";
@@ -109,13 +109,12 @@ const isWithin = ({ atMm, lengthMm, widthMm }: Found, { x, y }: Bounds): boolean
 const WORTH_A_STEP = 1.05;
 
 // A tank comes down straight where nothing lies under any part of it.
-function listBelow({ obstacles }: Design, { atMm, lengthMm, widthMm, heightMm, stepped }: Found): string[] {
+function listBelow(design: Design, { atMm, lengthMm, widthMm, heightMm, stepped }: Found): string[] {
   const solid = stepped
     ? { ...stepped, profileMm: [...stepped.profileMm] }
     : { shape: "box" as const, lengthMm, widthMm, heightMm };
   const blocks = listTankBlocks({ solid, atMm, wallMm: WALL_MM, insulationMm: 0 });
-  return obstacles
-    .filter(({ kind }) => hindersTanks(kind))
+  return listTankHinders(design)
     .filter((obstacle) => {
       const { min, max } = toBlock(obstacle);
       return blocks.some(

@@ -1,6 +1,6 @@
 import type { Design } from "../design/design";
 import { findClearance, toBlock, toTankBlock } from "../fit/obstacleGaps";
-import { hindersTanks } from "../fit/roles";
+import { listTankHinders } from "../fit/tankHinders";
 import type { Block } from "../geometry/blocks";
 import type { PrismSolid } from "../geometry/solid";
 import type { Vec3 } from "../geometry/vec";
@@ -36,8 +36,6 @@ export type Taken = { readonly block: Block; readonly roomMm: number };
 
 /** What is in the way of a tank, with the room the rules ask around it. */
 export const listTaken = (design: Design): Taken[] => [
-  ...design.obstacles
-    .filter(({ kind }) => hindersTanks(kind))
-    .map((o) => ({ block: toBlock(o), roomMm: findClearance(design.rules, o).value ?? 0 })),
+  ...listTankHinders(design).map((o) => ({ block: toBlock(o), roomMm: findClearance(design.rules, o).value ?? 0 })),
   ...design.tanks.map((tank) => ({ block: toTankBlock(tank), roomMm: ROOM_MM })),
 ];

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { networks } from "@/tests/arbitraries";
-import { DEMO_NAMES, FURNISHED, HEADS_NAME, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
+import { DEMO_NAMES, FURNISHED, HEADS_NAME, HEADS_NAMES, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
 import { listSteps } from "../build/steps";
 import { evaluate } from "../evaluate/evaluate";
 import { type BuildRecord, EMPTY_BUILD, TRIAL_RESULTS, type TrialRun } from "../record/record";
@@ -15,7 +15,7 @@ const run = (trialId: string, result: TrialRun["result"], minute = 0): TrialRun 
   note: "",
 });
 
-test.each([...DEMO_NAMES, ...LOOP_NAMES, FURNISHED, HEADS_NAME] as const)(
+test.each([...DEMO_NAMES, ...LOOP_NAMES, FURNISHED, HEADS_NAME, ...HEADS_NAMES] as const)(
   "%s: every tank, drain and hose is marked as what its own trial came to, and nothing else is",
   (name) => {
     const design = readDemo(name);

@@ -2,10 +2,10 @@ import DxfParser from "dxf-parser";
 import { XMLParser } from "fast-xml-parser";
 import { evaluate } from "@/core/evaluate/evaluate";
 import { listHoles } from "@/core/through/holes";
-import { DEMO_NAMES, FURNISHED, HEADS_NAME, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
+import { DEMO_NAMES, FURNISHED, HEADS_NAME, HEADS_NAMES, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
 import { DRAWINGS, writeDrawing } from "./writeDrawing";
 
-const ALL = [...DEMO_NAMES, ...LOOP_NAMES, FURNISHED, HEADS_NAME] as const;
+const ALL = [...DEMO_NAMES, ...LOOP_NAMES, FURNISHED, HEADS_NAME, ...HEADS_NAMES] as const;
 
 const readDxf = (text: string) => new DxfParser().parseSync(text)!.entities as readonly Entity[];
 type Entity = {

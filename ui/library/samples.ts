@@ -5,7 +5,10 @@ export const SAMPLES = [
   "lesesaal",
   "lesesaal-furnished",
   "lesesaal-loop",
+  "lesesaal-heads",
   "puppenwagen",
+  "puppenwagen-heads",
   "otter",
   "otter-heads",
+  "setzkasten",
 ] as const;

@@ -5,6 +5,7 @@ import type { Design } from "@/core/design/design";
 import { listHoseCourse } from "@/core/fit/lineLegs";
 import { toBlock, toTankBlock } from "@/core/fit/obstacleGaps";
 import type { Vec3 } from "@/core/geometry/vec";
+import { sectionAt } from "@/core/hull/loft";
 import { measureOverWater } from "@/core/through/holes";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, tilt } from "@/store/workbench";
@@ -75,6 +76,16 @@ export function HeadsStage() {
   );
 }
 
+// Both sides of the section where most of the heads are: port sheer, keel, starboard sheer.
+function findSkin({ rig, gear }: Design): readonly Pick<Vec3, "y" | "z">[] | null {
+  if (!rig.hull) return null;
+  const pieces = gear.filter(({ spec }) => LABELLED.has(spec.kind));
+  const mean = pieces.reduce((sum, { atMm }) => sum + atMm.x, 0) / Math.max(1, pieces.length);
+  const half = sectionAt(rig.hull, pieces.length > 0 ? mean : rig.lengthMm / 2);
+  if (!half) return null;
+  return [...[...half].reverse(), ...half.map(({ y, z }) => ({ y: -y, z }))];
+}
+
 type Flat = readonly [number, number];
 
 function HeadsDrawing({ design }: { readonly design: Design }) {
@@ -93,12 +104,15 @@ function HeadsDrawing({ design }: { readonly design: Design }) {
     const z0 = waterZ ?? 0;
     return ({ y, z }: Pick<Vec3, "y" | "z">): Flat => [-(y * cos - (z - z0) * sin), y * sin + (z - z0) * cos];
   }, [up.y, up.z, waterZ]);
-  const hulls = design.obstacles.filter(({ kind }) => kind === "hull").map(toBlock);
+  // with her sections the hull is drawn as it is where the heads are; without, as the blocks that stand for it
+  const skin = useMemo(() => findSkin(design), [design]);
+  const hulls = skin ? [] : design.obstacles.filter(({ kind }) => kind === "hull").map(toBlock);
   const tanks = design.tanks.map((tank) => ({ tank, ...toTankBlock(tank) }));
   const all: Flat[] = [
     ...design.gear.flatMap(({ atMm, sizeMm }) => listCorners(atMm, sizeMm.y, sizeMm.z)),
     ...tanks.flatMap(({ min, max }) => listCorners(min, max.y - min.y, max.z - min.z)),
     ...hulls.flatMap(({ min, max }) => listCorners(min, max.y - min.y, max.z - min.z)),
+    ...(skin ?? []),
     { y: rig.widthMm / 2, z: 0 },
     { y: -rig.widthMm / 2, z: 0 },
   ].map(turn);
@@ -139,6 +153,14 @@ function HeadsDrawing({ design }: { readonly design: Design }) {
                   water
                 </HaloText>
               </>
+            )}
+            {skin && (
+              <Stroke
+                points={toText(skin.map((p) => at(turn(p))))}
+                stroke="var(--ink)"
+                strokeWidth={Math.max(2, (rig.hull?.thicknessMm ?? 0) * k)}
+                strokeLinejoin="round"
+              />
             )}
             {hulls.map(({ min, max }) => (
               <Outline

@@ -11,6 +11,7 @@ import { NumberField } from "../../kit/NumberField";
 import { Pick } from "../../kit/Pick";
 import { TextField } from "../../kit/TextField";
 import { AxleMeasures } from "./AxleMeasures";
+import { HullFields } from "./HullFields";
 import { ObstacleMeasures } from "./ObstacleMeasures";
 
 const AT = { kind: "rig" } as const;
@@ -92,6 +93,7 @@ export function RigMeasures() {
           )}
         </div>
       </Group>
+      {boat && <HullFields />}
       <Group title={boat ? "How she lies at her berth" : "How far out of level it is parked"}>
         <NumberField
           label={boat ? "Bow down" : "Nose down"}

@@ -1,9 +1,10 @@
 "use client";
-import { type KeyboardEvent, type PointerEvent, useRef, useState } from "react";
+import { type KeyboardEvent, useRef, useState } from "react";
 import type { Tank } from "@/core/design/plumbing";
 import { measureSignedArea, type Vec2 } from "@/core/geometry/polygon";
 import { useWorkbench } from "@/store/useWorkbench";
 import { formatLengthFigure, formatQuantity } from "@/words/units";
+import { PointHandle } from "../../drawing/PointHandle";
 import { useEdits } from "../../fields/useEdits";
 
 const SIZE = { width: 300, height: 190, pad: 22 };
@@ -41,11 +42,6 @@ export function ProfileDrawing({ tank, profile }: { readonly tank: Tank; readonl
     };
   };
   const move = (index: number, to: Vec2) => setRefusal(set(at, [...list, index], to));
-  const onMove = (event: PointerEvent, index: number) => {
-    if (!event.currentTarget.hasPointerCapture(event.pointerId)) return;
-    const to = toPlace(event);
-    setPulled({ index, to: { u: snap(to.u), v: snap(to.v) } });
-  };
   const onUp = (index: number) => {
     if (pulled?.index === index) move(index, pulled.to);
     setPulled(null);
@@ -84,34 +80,23 @@ export function ProfileDrawing({ tank, profile }: { readonly tank: Tank; readonl
           strokeLinejoin="round"
         />
         {drawn.map((p, i) => (
-          <g
+          <PointHandle
             // biome-ignore lint/suspicious/noArrayIndexKey: corners are known by their place
             key={i}
-            role="button"
-            tabIndex={0}
-            aria-label={`Move corner ${i + 1} of the profile`}
-            className="handle"
-            onPointerDown={(event) => {
-              event.currentTarget.setPointerCapture(event.pointerId);
-              setPulled({ index: i, to: p });
+            at={[x(p.u), y(p.v)]}
+            label={`Move corner ${i + 1} of the profile`}
+            text={`${formatLengthFigure(p.u, units)}, ${formatLengthFigure(p.v, units)}`}
+            isAtEdge={p.u - left < 1}
+            isTextBelow={y(p.v) > SIZE.height / 2}
+            onGrip={() => setPulled({ index: i, to: p })}
+            onPull={(event) => {
+              const to = toPlace(event);
+              setPulled({ index: i, to: { u: snap(to.u), v: snap(to.v) } });
             }}
-            onPointerMove={(event) => onMove(event, i)}
-            onPointerUp={() => onUp(i)}
-            onPointerCancel={() => setPulled(null)}
-            onKeyDown={(event) => onKey(event, i)}
-          >
-            <circle className="halo" cx={x(p.u)} cy={y(p.v)} r={13} />
-            <circle className="grip" cx={x(p.u)} cy={y(p.v)} r={5} />
-            <text
-              x={x(p.u) + (p.u - left < 1 ? 9 : 0)}
-              y={y(p.v) + (y(p.v) > SIZE.height / 2 ? 17 : -9)}
-              fontSize={11}
-              textAnchor={p.u - left < 1 ? "start" : "middle"}
-              style={{ fill: "var(--faint)" }}
-            >
-              {formatLengthFigure(p.u, units)}, {formatLengthFigure(p.v, units)}
-            </text>
-          </g>
+            onDrop={() => onUp(i)}
+            onLeave={() => setPulled(null)}
+            onKey={(event) => onKey(event, i)}
+          />
         ))}
       </svg>
       <p className="text-[12px] leading-snug text-faint">

@@ -1,10 +1,13 @@
 "use client";
+import { useState } from "react";
 import { listFittings, measureFitting } from "@/core/through/holes";
+import { matchStub } from "@/core/through/stubs";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
-import { HOLE_STEPS } from "@/words/holes";
+import { describeStub, HOLE_STEPS } from "@/words/holes";
 import { formatLength, formatQuantity } from "@/words/units";
 import { Group } from "../../fields/Group";
+import { NumberField } from "../../kit/NumberField";
 import { PassageList } from "./PassageList";
 
 /** Every hole with how it is made, and on a boat every skin fitting with what comes in if its hose comes off. */
@@ -13,6 +16,7 @@ export function ThroughMeasures() {
     <>
       <Fittings />
       <PassageList />
+      <Stubs />
       <Group title="In this order">
         <ol className="list-decimal pl-5 text-[13px] leading-snug">
           {HOLE_STEPS.map((step) => (
@@ -66,6 +70,35 @@ function Fittings() {
             </li>
           );
         })}
+      </ul>
+    </Group>
+  );
+}
+
+/** A moulded stub that measures nothing usual: which hose it takes, and what has to be done to it. */
+function Stubs() {
+  const units = useWorkbench((state) => state.units);
+  const isBoat = useWorkbench((state) => state.history!.design.rig.kind === "boat");
+  const [outsideMm, setOutside] = useState(40);
+  if (!isBoat) return null;
+  const fits = matchStub(outsideMm);
+  return (
+    <Group title="An odd stub">
+      <NumberField
+        label="Measured outside"
+        value={outsideMm}
+        quantity="length"
+        onCommit={(value) => {
+          if (value === null || value < 8 || value > 120) return "From 8 to 120 mm.";
+          setOutside(value);
+          return null;
+        }}
+      />
+      <ul className="text-[13px] leading-snug" data-testid="stub">
+        {fits.length === 0 && <li>No hose comes near it: cut it off and fit a tail.</li>}
+        {fits.slice(0, 3).map((fit) => (
+          <li key={`${fit.kind}${fit.boreMm}`}>{describeStub(fit, units)}</li>
+        ))}
       </ul>
     </Group>
   );

@@ -1,0 +1,123 @@
+import type { Finding } from "@/core/evaluate/findings";
+import type { FindingWords } from "./findingWords";
+import { formatQuantity, type Units } from "./units";
+
+type HullCode =
+  | "fittingOffHull"
+  | "fittingDomestic"
+  | "metalsMeet"
+  | "backingMissing"
+  | "tailUnfit"
+  | "handleBlocked"
+  | "fittingShared"
+  | "iceboxOpen"
+  | "lineOffHull"
+  | "waterOverDeck"
+  | "floatsNowhere"
+  | "weightDiffers";
+
+type HullFinding = Extract<Finding, { code: HullCode }>;
+
+const SERVES = {
+  intake: "draws sea water in",
+  discharge: "",
+  cockpit: "drains the cockpit",
+  bilge: "pumps the bilge",
+} as const;
+
+/** What is found at a boat's hull and at the fittings in it, in words. */
+export function describeHullFinding(
+  finding: HullFinding,
+  part: string,
+  length: (mm: number) => string,
+  units: Units,
+): FindingWords {
+  switch (finding.code) {
+    case "fittingOffHull":
+      return {
+        title: `${part} does not sit in the hull`,
+        why:
+          finding.offMm === null
+            ? "At its place she has no side: it lies off her ends, under her keel or over her sheer."
+            : `It lies ${length(Math.abs(finding.offMm))} ${finding.offMm > 0 ? "outside" : "inside"} her skin there.`,
+        advice: "Put it where her sections say the skin is, or measure the sections again.",
+      };
+    case "fittingDomestic":
+      return {
+        title: `${part} is household plastic`,
+        why: "It is not made for a hull: light, frost and a knock break it, and nobody rated it.",
+        advice: "Use bronze, brass that keeps its zinc, or a composite that is rated for hulls.",
+      };
+    case "metalsMeet":
+      return {
+        title: `${part} eats the aluminium round it`,
+        why: "Bronze and brass in an aluminium hull make a battery, and the hull is what dissolves.",
+        advice: "Use a rated composite, or stainless above the waterline on an insulating pad.",
+      };
+    case "backingMissing":
+      return {
+        title: `${part} wants a backing block`,
+        why: finding.isCored
+          ? "A core is crushed under it, and water gets in."
+          : "Its load sits on the edge of the hole alone; a kick on the seacock cracks the skin.",
+        advice: finding.isCored
+          ? "Take the core out round the hole, fill with thickened resin, bed a block of solid laminate on the inside."
+          : "Bed a block of solid laminate or marine ply on the inside, twice as wide as the flange.",
+      };
+    case "tailUnfit":
+      return {
+        title: `${finding.otherName} does not fit the tail of ${part}`,
+        why: `The tail measures ${length(finding.tailMm)}, the hose ${length(finding.boreMm)} inside: ${finding.isLarge ? "it splits, or never seats" : "clamps cannot make it tight"}.`,
+        advice: finding.isLarge
+          ? "Use the next hose up with a reducer, or another tail."
+          : "Use a tail of the hose's size; no sleeve under the waterline.",
+      };
+    case "handleBlocked":
+      return {
+        title: `The handle of ${part} has no room`,
+        why: `It wants ${length(finding.longMm)} and a hand's breadth forward, aft or upward, and something stands in each way.`,
+        advice:
+          "Turn the valve, move what is in the way, or fit a valve with a short handle: one that cannot be shut is none.",
+      };
+    case "fittingShared":
+      return {
+        title: `${part} is shared by what must not share`,
+        why: finding.isBowl
+          ? "A toilet's discharge shares it: it comes up in the other."
+          : finding.serves !== "discharge"
+            ? `It ${SERVES[finding.serves]}, and something else uses it too.`
+            : "Under water at the worst heel, what one lets go comes up in the other.",
+        advice: "Give it a fitting of its own. Only sinks and an icebox may share one, by a tee above the water.",
+      };
+    case "iceboxOpen":
+      return {
+        title: `${part} loses its cold`,
+        why: "Its drain is open all the way: cold air is heavy and runs out, warm air and smell come in.",
+        advice: "Put a trap in its drain, or shut it by a valve.",
+      };
+    case "lineOffHull":
+      return {
+        title: `${part} runs through the hull`,
+        why: `It reaches ${length(finding.byMm)} into her skin or past it.`,
+        advice: "Move it inward; only a skin fitting goes through.",
+      };
+    case "waterOverDeck":
+      return {
+        title: "The water comes over her deck",
+        why: `At the worst heel and trim her sheer lies ${length(finding.byMm)} under water.`,
+        advice: "Check the waterline, the sections and how far she really heels at her berth.",
+      };
+    case "floatsNowhere":
+      return {
+        title: "The waterline does not cut her hull",
+        why: "By her sections she lies wholly above it or wholly under it.",
+        advice: "Measure both from the same height: the finished sole.",
+      };
+    case "weightDiffers":
+      return {
+        title: "Her weight and her sections differ",
+        why: `At this waterline her sections displace ${formatQuantity(finding.reckonedKg, "weight", units)}; you gave ${formatQuantity(finding.saidKg, "weight", units)}.`,
+        advice: "Measure the waterline once more, or take her weight from a crane's scale.",
+      };
+  }
+}
