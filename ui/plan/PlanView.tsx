@@ -22,6 +22,8 @@ import { PlanHandles } from "./PlanHandles";
 import { PlanGhost, PlanLines, PlanTanks } from "./PlanPlumbing";
 import { PlanObstacles, PlanRig } from "./PlanScenery";
 
+const PlanHull = dynamic(() => import("./PlanHull").then((module) => module.PlanHull), { ssr: false });
+
 // The tools and the marks of what is wrong come when they are wanted.
 const PlanTools = dynamic(() => import("./PlanTools").then((module) => module.PlanTools), { ssr: false });
 const PlanToolBar = dynamic(() => import("./PlanToolBar").then((module) => module.PlanToolBar), { ssr: false });
@@ -94,6 +96,7 @@ export function PlanView() {
               }}
             >
               <PlanRig rig={design.rig} view={view} />
+              {design.rig.hull && <PlanHull rig={design.rig} view={view} />}
               <PlanObstacles obstacles={design.obstacles} view={view} hatch={hatch} />
               <PlanTanks tanks={design.tanks} view={view} hatch={hatch} />
               <PlanLines design={design} view={view} shownId={shown?.id ?? null} />
@@ -151,6 +154,9 @@ function toBounds({ rig, tanks, lines, fixtures }: Design): Bounds {
   const points: Vec3[] = [
     vec(-60, -rig.widthMm / 2, 0),
     vec(rig.lengthMm, rig.widthMm / 2, 0),
+    ...(rig.hull?.sections ?? []).flatMap(({ xMm, pointsMm }) =>
+      pointsMm.flatMap(({ y }) => [vec(xMm, y, 0), vec(xMm, -y, 0)]),
+    ),
     ...fixtures.map((fixture) => fixture.outletMm),
     ...lines.flatMap((line) => listPoints(line)),
     ...tanks.flatMap((tank) => outlinePlan(tank).map(([x, y]) => vec(x, y, 0))),

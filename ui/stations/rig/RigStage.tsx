@@ -5,6 +5,7 @@ import type { Movable } from "@/core/design/moves";
 import { USUAL_FIXTURES } from "@/core/design/usualFixtures";
 import { measureFloorMm } from "@/core/fit/passages";
 import { add, type Vec3, vec } from "@/core/geometry/vec";
+import { listProfile } from "@/core/hull/lines";
 import { layOutRamps, layOutTankSide, projectSide, unprojectSide } from "@/core/section/sideView";
 import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
@@ -138,6 +139,15 @@ function Scenery({ design, view, at, hatch }: PartProps & { readonly hatch: stri
           <title>{name}</title>
         </Outline>
       ))}
+      {rig.hull &&
+        (["keel", "sheer"] as const).map((which) => (
+          <Stroke
+            key={which}
+            points={toPoints(view, listProfile(rig.hull!, which).map(at))}
+            stroke="var(--ink)"
+            strokeWidth={1.6}
+          />
+        ))}
       <Outline points={toPoints(view, floor)} fill={`url(#${hatch}-floor)`} stroke="var(--ink)" strokeWidth={1.4} />
       {!isBoat && (
         <Outline
@@ -309,9 +319,17 @@ function RigHandles({ design, view, at, pitchDeg }: PartProps & { readonly pitch
 }
 
 function toBounds({ rig, fixtures, obstacles }: Design, pitchDeg: number): Bounds {
-  const xs = [0, rig.lengthMm, ...obstacles.flatMap(({ atMm, lengthMm }) => [atMm.x, atMm.x + lengthMm])];
+  const sections = rig.hull?.sections ?? [];
+  const sheer = sections.map(({ xMm, pointsMm }) => vec(xMm, 0, pointsMm.at(-1)!.z));
+  const xs = [
+    0,
+    rig.lengthMm,
+    ...sections.map(({ xMm }) => xMm),
+    ...obstacles.flatMap(({ atMm, lengthMm }) => [atMm.x, atMm.x + lengthMm]),
+  ];
   const wheels = rig.kind === "boat" ? [] : rig.axles.map(({ xMm }) => xMm);
   const points = [
+    ...sheer,
     vec(Math.min(...xs, ...wheels.map((x) => x - WHEEL_MM)) - 120, 0, rig.groundZMm - 40),
     vec(Math.max(...xs, ...wheels.map((x) => x + WHEEL_MM)) + 120, 0, rig.groundZMm - 40),
     vec(0, 0, 300),
