@@ -39,3 +39,31 @@ test("Lesesaal: a gravity toilet is added over a black tank and wants its trap o
   await page.getByLabel("Holds", { exact: true }).selectOption({ label: "Grey water" });
   await expect(findings).toContainText("falls into a grey tank");
 });
+
+test("a boat's hull is begun, pulled by keys, read from offsets with a fault told by its line, and says how she floats", async ({
+  page,
+}) => {
+  await openWorkbench(page);
+  await openSample(page, "Otter");
+  await page.getByRole("navigation", { name: "Stations" }).getByRole("button", { name: /^Rig/ }).click();
+  const hull = page.getByRole("group", { name: "Hull", exact: true });
+  await hull.getByRole("button", { name: "Begin with a round bilge" }).click();
+  await expect(hull.getByTestId("afloat")).toContainText(/displaces .*kg of sea water/);
+  const before = await hull.getByTestId("afloat").textContent();
+  const point = hull.getByRole("button", { name: "Move point 3 of the section" });
+  await point.press("Shift+ArrowRight");
+  await expect(hull.getByTestId("afloat")).not.toHaveText(before!);
+  await hull.getByRole("button", { name: "Section before it" }).click();
+  await expect(hull.getByLabel("Section", { exact: true })).toHaveValue("2");
+  const read = (text: string) =>
+    hull
+      .getByLabel("Table of offsets as CSV")
+      .setInputFiles({ name: "offsets.csv", mimeType: "text/csv", buffer: Buffer.from(text) });
+  await read("x,y,z\n0,0,-500\n0,wide,0\n");
+  await expect(hull.getByRole("alert")).toContainText("Line 3, column y: “wide” is no number.");
+  const box = [0, 2_600, 5_200].flatMap((x) => [`${x},800,-500`, `${x},800,900`]);
+  await read(`x,y,z\n${box.join("\n")}\n`);
+  // 5.2 m by 1.6 m, 620 mm deep, in sea water
+  await expect(hull.getByTestId("afloat")).toContainText(/displaces 5287.kg/);
+  await expectAccessible(page);
+});
