@@ -68,5 +68,5 @@ export function printPlan(design: Design, log: readonly LogEntry[], options: Pla
     const when = `${formatDay(addDays(options.from, service.day))}, ${service.when === "arrive" ? "on arriving at" : "on leaving"} ${stop.name}`;
     return `${when}: ${describeService(service, design)}. ${describeReason(service, design, options.from, units)}`.trimEnd();
   });
-  return `${[design.name, describePlan(plan, design, options.from, options.certainty), ...lines].join("\n")}\n`;
+  return `${[design.name, describePlan(plan, design, options.from, options.certainty, units), ...lines].join("\n")}\n`;
 }

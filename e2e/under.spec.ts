@@ -11,10 +11,10 @@ test("from Build to the phone's page: one card at a time, read large, ticked, un
   await expect(page).toHaveURL(/\/under$/);
   const card = page.getByTestId("under-card");
   await expect(page.getByRole("heading", { name: "Kranich" })).toBeVisible();
-  await expect(card).toContainText("1 of 10");
+  await expect(card).toContainText("1 of 11");
   const first = await card.getByRole("heading").textContent();
   await page.getByRole("button", { name: "Done", exact: true }).click();
-  await expect(card).toContainText("2 of 10");
+  await expect(card).toContainText("2 of 11");
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(card.getByRole("heading")).toHaveText(first!);
   await page.getByRole("button", { name: "Done", exact: true }).click();
@@ -27,7 +27,7 @@ test("from Build to the phone's page: one card at a time, read large, ticked, un
     expect(box!.height).toBeGreaterThanOrEqual(56);
   }
   await page.reload();
-  await expect(card).toContainText("1 of 10, done");
+  await expect(card).toContainText("1 of 11, done");
   await expectAccessible(page);
   // a level without a sensor says what to do
   await page.getByRole("button", { name: "Level" }).click();

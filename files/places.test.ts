@@ -63,6 +63,9 @@ test("GPX 1.1: version, namespace and every waypoint", () => {
   expect(gpx["@_xmlns"]).toBe("http://www.topografix.com/GPX/1/1");
   expect(gpx.wpt.map((point: { name: string }) => point.name)).toEqual(["Mill & pond <1>", "Weir"]);
   expect(Number(gpx.wpt[0]["@_lat"])).toBe(51.2);
+  // the route leads through them in the order of their days, and reading it back finds each once
+  expect(gpx.rte.rtept).toHaveLength(2);
+  expect(readPlaces(writeStopsGpx(stops))).toMatchObject({ ok: true, places: [{ latDeg: 51.2 }, {}] });
 });
 
 const base: Stop = {
@@ -86,6 +89,15 @@ test("KML placemarks in folders, GPX waypoints and loose GeoJSON are read; lines
     ok: true,
     skipped: 1,
     places: [{ name: "Mill", latDeg: 51.2, lonDeg: 9.4, note: "" }],
+  });
+  expect(
+    readPlaces('<gpx><rte><rtept lat="51.2" lon="9.4"><name>Mill</name></rtept><rtept lat="52" lon="9"/></rte></gpx>'),
+  ).toMatchObject({
+    ok: true,
+    places: [
+      { name: "Mill", latDeg: 51.2 },
+      { latDeg: 52, lonDeg: 9 },
+    ],
   });
   expect(readPlaces('<gpx><wpt lat="51.2" lon="9.4"><name>Mill</name></wpt></gpx>')).toMatchObject({
     ok: true,

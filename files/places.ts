@@ -55,7 +55,12 @@ function readXml(text: string): PlacesOutcome {
   );
   const gpx = parsed["gpx"] as Loose | undefined;
   if (gpx) {
-    const points = asList(gpx["wpt"]);
+    // a planned route is stops in their order, after the waypoints that stand alone
+    const routes = asList(gpx["rte"]).flatMap((route) => asList((route as Loose)["rtept"]));
+    const alone = asList(gpx["wpt"]);
+    const toKey = (point: unknown) => `${(point as Loose)["@_lat"]} ${(point as Loose)["@_lon"]}`;
+    const known = new Set(alone.map(toKey));
+    const points = [...alone, ...routes.filter((point) => !known.has(toKey(point)))];
     return {
       ok: true,
       skipped: 0,
@@ -189,7 +194,7 @@ export const writeStopsGeoJson = (stops: readonly Stop[]): string =>
 const escapeXml = (text: string): string =>
   text.replace(/&/g, "&amp;").replace(/</g, "&lt;").replace(/>/g, "&gt;").replace(/"/g, "&quot;");
 
-/** Stops with a place as GPX 1.1 waypoints. */
+/** Stops with a place as GPX 1.1: waypoints with their notes, and a route through them in their order. */
 export const writeStopsGpx = (stops: readonly Stop[]): string => {
   const points = stops
     .filter(({ latDeg, lonDeg }) => latDeg !== null && lonDeg !== null)
@@ -197,5 +202,13 @@ export const writeStopsGpx = (stops: readonly Stop[]): string => {
       ({ name, latDeg, lonDeg, note }) =>
         `  <wpt lat="${latDeg}" lon="${lonDeg}"><name>${escapeXml(name)}</name>${note ? `<desc>${escapeXml(note)}</desc>` : ""}</wpt>`,
     );
-  return `<?xml version="1.0" encoding="UTF-8"?>\n<gpx version="1.1" creator="Schleuse" xmlns="http://www.topografix.com/GPX/1/1">\n${points.join("\n")}\n</gpx>\n`;
+  const route = [...stops]
+    .sort((a, b) => a.arrive.localeCompare(b.arrive))
+    .filter(({ latDeg, lonDeg }) => latDeg !== null && lonDeg !== null)
+    .map(
+      ({ name, latDeg, lonDeg }) =>
+        `    <rtept lat="${latDeg}" lon="${lonDeg}"><name>${escapeXml(name)}</name></rtept>`,
+    );
+  const led = route.length > 1 ? `  <rte>\n${route.join("\n")}\n  </rte>\n` : "";
+  return `<?xml version="1.0" encoding="UTF-8"?>\n<gpx version="1.1" creator="Schleuse" xmlns="http://www.topografix.com/GPX/1/1">\n${points.join("\n")}\n${led}</gpx>\n`;
 };

@@ -13,6 +13,7 @@ import {
   type PartState,
   type TrialRun,
 } from "@/core/record/record";
+import { mergeTicks, type Ticks } from "@/core/record/ticks";
 import { type Database, openDatabase } from "./database";
 
 /** What is kept beside a design: how far the building is, and its logbook. Neither is part of the design or its undo. */
@@ -35,6 +36,8 @@ export type RecordsStore = {
   readonly setHours: (stepId: string, hours: number | null) => Promise<void>;
   /** The order of work the builder wishes. */
   readonly setOrder: (order: readonly string[]) => Promise<void>;
+  /** Adds steps that were ticked elsewhere; what is ticked here stays as it is. */
+  readonly addTicks: (ticks: Pick<Ticks, "on" | "stepIds">) => Promise<void>;
   readonly setPart: (name: string, state: PartState) => Promise<void>;
   /** Notes what a part costs and where it is bought. */
   readonly setPrice: (name: string, price: PartPrice) => Promise<void>;
@@ -123,6 +126,7 @@ export function createRecords(openStore: () => Promise<Database> = () => openDat
       });
       return keepBuild({ ...build, done });
     },
+    addTicks: (ticks) => keepBuild(mergeTicks(store.getState().build, ticks)),
     setOrder: (order) => keepBuild({ ...store.getState().build, order: [...order] }),
     setJourney: (journey) => keep({ journey }),
     setMeasured: (key, given) => {

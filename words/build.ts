@@ -126,3 +126,10 @@ export function describeCutEnd(end: CutEnd): string {
       return end.sawDeg > 89 ? "open, sawn square" : `open, sawn at ${Math.round(end.sawDeg)}°`;
   }
 }
+
+/** What came back from the phone. */
+export function describeTicks(added: number, ticked: number): string {
+  if (ticked === 0) return "Nothing is ticked there yet.";
+  if (added === 0) return "All that is ticked there is ticked here already.";
+  return `${added === 1 ? "One step" : `${added} steps`} ticked there ${added === 1 ? "is" : "are"} ticked here now.`;
+}

@@ -43,12 +43,26 @@ export function describeReason(
   return because.untilDay === day ? "" : `${next}${weight}.`;
 }
 
+const KM_PER_MI = 1.609344;
+const formatDistance = (km: number, units: Units): string =>
+  units === "metric" ? `${formatNumber(km, 0)} km` : `${formatNumber(km / KM_PER_MI, 0)} mi`;
+
 /** Whether a plan holds, in one sentence. */
-export function describePlan(plan: DumpPlan, design: Design, from: string, certainty: number): string {
+export function describePlan(
+  plan: DumpPlan,
+  design: Design,
+  from: string,
+  certainty: number,
+  units: Units = "metric",
+): string {
   const wanted = `${formatNumber(certainty * 100, 0)} in 100`;
   if (plan.holds) {
     const count = plan.services.length;
-    return `${count === 0 ? "No stop to dump or fill" : count === 1 ? "One stop to dump or fill" : `${count} stops to dump or fill`}: nothing runs over or dry, ${share(plan.holdsWith)} times in 100 (${wanted} wanted).`;
+    const detour =
+      plan.detourKm >= 1
+        ? ` ${formatDistance(plan.detourKm, units)} out of the way for it, by the crow and a third more.`
+        : "";
+    return `${count === 0 ? "No stop to dump or fill" : count === 1 ? "One stop to dump or fill" : `${count} stops to dump or fill`}: nothing runs over or dry, ${share(plan.holdsWith)} times in 100 (${wanted} wanted).${detour}`;
   }
   const { breaks } = plan;
   if (!breaks) return "This journey cannot be planned: no store fills or empties.";

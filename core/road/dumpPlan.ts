@@ -3,6 +3,7 @@ import { computeDayChances } from "../days/fullChance";
 import type { HeldWater } from "../design/plumbing";
 import type { Stop } from "../record/journey";
 import { toDays } from "./civil";
+import { measureGreatCircleKm } from "./greatCircle";
 
 /** A store at the start of a journey: its room when it has just been emptied or filled, and what of that is left now, L. */
 export type PlannedStore = {
@@ -20,7 +21,10 @@ export type Moment = {
   readonly day: number;
   /** The stores that can be served there. */
   readonly storeIds: readonly string[];
+  /** What the place takes, and the detour to it. */
   readonly cost: number;
+  /** Out of the way by so much, km of road; 0 where one stays there anyway or its place is not known. */
+  readonly detourKm: number;
 };
 
 /** A store between one service and the next, or the end, with its chance of running over, or dry, before. */
@@ -46,6 +50,8 @@ export type DumpPlan = {
   readonly holdsWith: number;
   readonly holds: boolean;
   readonly cost: number;
+  /** Kilometres of road that are driven only to dump or fill. */
+  readonly detourKm: number;
   /** Where it cannot hold: the store and the first day by which it is through more often than is allowed. */
   readonly breaks: { readonly storeId: string; readonly day: number } | null;
 };
@@ -59,27 +65,56 @@ export type PlanInput = {
   readonly from: string;
   /** Share in [0.5, 0.99]. */
   readonly certainty: number;
+  /** What a kilometre out of the way costs, money of the stops; the usual where it is not said. */
+  readonly perKm?: number;
 };
+
+/** Fuel and wear of a camper, money a kilometre [T]. */
+export const USUAL_PER_KM = 0.25;
+/** Roads are longer than the crow flies by about this, times [T]. */
+const ROAD_FACTOR = 1.3;
 
 /** The longest journey that is planned, days. */
 export const MOST_PLAN_DAYS = 180;
 
 /** Every chance to dump or fill on the way, in order: on the day of arriving, and of leaving where one stays. */
-export function listMoments({ stops, from, stores }: Pick<PlanInput, "stops" | "from" | "stores">): Moment[] {
+export function listMoments({
+  stops,
+  from,
+  stores,
+  perKm = USUAL_PER_KM,
+}: Pick<PlanInput, "stops" | "from" | "stores" | "perKm">): Moment[] {
   const start = toDays(from);
-  return [...stops]
-    .sort((a, b) => a.arrive.localeCompare(b.arrive))
-    .flatMap((stop): Moment[] => {
+  const sorted = [...stops].sort((a, b) => a.arrive.localeCompare(b.arrive));
+  return sorted
+    .flatMap((stop, i): Moment[] => {
       if (stop.isClosed) return [];
       const storeIds = stores.filter(({ holds }) => serves(stop, holds)).map(({ storeId }) => storeId);
       if (storeIds.length === 0) return [];
       const day = toDays(stop.arrive) - start;
+      const detourKm = measureDetourKm(sorted, i);
+      const cost = stop.cost + perKm * detourKm;
       const at = (when: Moment["when"], on: number): Moment[] =>
-        on >= 0 && on <= MOST_PLAN_DAYS ? [{ stopId: stop.id, when, day: on, storeIds, cost: stop.cost }] : [];
+        on >= 0 && on <= MOST_PLAN_DAYS ? [{ stopId: stop.id, when, day: on, storeIds, cost, detourKm }] : [];
       return [...at("arrive", day), ...(stop.nights > 0 ? at("leave", day + stop.nights) : [])];
     })
     .sort((a, b) => a.day - b.day);
 }
+
+// A place where nobody stays is driven to only to dump or fill: the way over it against the way past it.
+function measureDetourKm(sorted: readonly Stop[], i: number): number {
+  const stop = sorted[i]!;
+  if (stop.nights > 0) return 0;
+  const isStayed = (one: Stop) => one.nights > 0 && one.latDeg !== null && one.lonDeg !== null;
+  const [before, after] = [sorted.slice(0, i).findLast(isStayed), sorted.slice(i + 1).find(isStayed)];
+  const here = toPlace(stop);
+  if (!here || !before || !after) return 0;
+  const [a, b] = [toPlace(before)!, toPlace(after)!];
+  const over = measureGreatCircleKm(a, here) + measureGreatCircleKm(here, b);
+  return ROAD_FACTOR * Math.max(0, over - measureGreatCircleKm(a, b));
+}
+
+const toPlace = ({ latDeg, lonDeg }: Stop) => (latDeg === null || lonDeg === null ? null : { latDeg, lonDeg });
 
 function serves({ has }: Stop, holds: HeldWater): boolean {
   switch (holds) {
@@ -237,6 +272,7 @@ function toPlan(
     holdsWith,
     holds,
     cost,
+    detourKm: services.reduce((sum, service) => sum + service.detourKm, 0),
     breaks: holds ? null : findBreak(intervals, stores, certainty, chanceOf),
   };
 }

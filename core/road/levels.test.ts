@@ -11,8 +11,9 @@ const grey = (meanLPerDay: number, useL: number, room = 1_000): StoreBalance => 
   days: { level: null, here: null, worst: null },
 });
 
+// within one season, for seasons learn apart
 const at = (day: number): string =>
-  `2026-${String(5 + Math.floor(day / 28)).padStart(2, "0")}-${String(1 + (day % 28)).padStart(2, "0")}T12:00`;
+  `2026-${String(6 + Math.floor(day / 28)).padStart(2, "0")}-${String(1 + (day % 28)).padStart(2, "0")}T12:00`;
 const entry = (day: number, kind: LogEntry["kind"], amount: number | null): LogEntry => ({
   id: `e${day}-${kind}`,
   at: at(day),
@@ -83,4 +84,30 @@ test("an empty book is the design's own figures; entries out of order and clocks
   const now = computeNow(grey(20, 5), entries, at(4));
   expect(now.litres).toBe(80);
   expect(Number.isFinite(now.perDayL)).toBe(true);
+});
+
+test("seasons learn apart: a winter of twice the summer's use is told in winter, and the summer's figure comes back", () => {
+  const days = (month: number, perDay: number, count: number): LogEntry[] =>
+    Array.from({ length: count }, (_, i): LogEntry[] => {
+      const day = `2026-${String(month).padStart(2, "0")}-${String(i + 1).padStart(2, "0")}`;
+      const line = (time: string, kind: LogEntry["kind"], amount: number | null): LogEntry => ({
+        id: `${day}${time}`,
+        at: `${day}T${time}`,
+        kind,
+        storeId: "grey",
+        amount,
+        note: "",
+      });
+      return i === 0 ? [line("12:00", "dump", null)] : [line("12:00", "reading", perDay), line("12:01", "dump", null)];
+    }).flat();
+  const book = [...days(1, 40, 25), ...days(7, 20, 25)];
+  const inWinter = computeNow(grey(25, 5), book.slice(0, 49), "2026-01-26T12:00");
+  const inSummer = computeNow(grey(25, 5), book, "2026-07-26T12:00");
+  expect(inWinter.perDayL).toBeGreaterThan(38);
+  expect(inSummer.perDayL).toBeLessThan(24);
+  // the next winter begins with what the whole book taught, not with the design's figure alone
+  const nextWinter = computeNow(grey(25, 5), book, "2026-12-02T12:00");
+  expect(nextWinter.perDayL).toBeGreaterThan(35);
+  const spring = computeNow(grey(25, 5), book, "2026-04-02T12:00");
+  expect(spring.perDayL).toBeGreaterThan(25);
 });

@@ -26,7 +26,14 @@ const Z10 = 1.2816;
 /** A reading further off than this many standard errors is questioned. */
 const ODD_Z = 3;
 
-type Span = { readonly days: number; readonly litres: number };
+type Span = { readonly days: number; readonly litres: number; readonly season: Season };
+
+/** One lives otherwise in winter than in summer: more indoors, fewer showers outside. Quarters from December on. */
+export const SEASONS = ["winter", "spring", "summer", "autumn"] as const;
+export type Season = (typeof SEASONS)[number];
+
+/** The quarter of the year a day lies in, as the north counts them; what learns apart is the same in the south. */
+export const findSeason = (at: string): Season => SEASONS[Math.floor((Number(at.slice(5, 7)) % 12) / 3)]!;
 
 /**
  * The spans of a store between entries that fix its level: fills and dumps without a figure mean full and empty, a
@@ -41,11 +48,11 @@ function listSpans(entries: readonly LogEntry[], storeId: string, isFresh: boole
     const reads = kind === "reading" && amount !== null ? amount : null;
     if (known && reads !== null && day > known.at) {
       const change = isFresh ? known.litres - reads : reads - known.litres;
-      spans.push({ days: day - known.at, litres: Math.max(0, change) });
+      spans.push({ days: day - known.at, litres: Math.max(0, change), season: findSeason(at) });
     }
     // how full it was when it was emptied says what came in
     if (known && kind === "dump" && amount !== null && !isFresh && day > known.at) {
-      spans.push({ days: day - known.at, litres: Math.max(0, amount - known.litres) });
+      spans.push({ days: day - known.at, litres: Math.max(0, amount - known.litres), season: findSeason(at) });
     }
     if (reads !== null) known = { at: day, litres: reads };
     else if (kind === "dump") known = { at: day, litres: 0 };
@@ -57,19 +64,30 @@ function listSpans(entries: readonly LogEntry[], storeId: string, isFresh: boole
 
 /** So many days' worth the design's own figures weigh against what is read [T]. */
 const PRIOR_DAYS = 2;
+/** What was learned in other seasons weighs as so many days at most [T]. */
+const OTHER_DAYS = 4;
 
 /**
  * Litres a day as learned: the mean of a Gamma that begins at the design's figure with a weight of two days and takes in
- * every span; its error falls with the root of the days seen. Source: Gamma and Poisson [P]; the size of a use from the
+ * every span; its error falls with the root of the days seen. In a season the spans of that season are taken in, and what the
+ * others taught stands at the beginning with the weight of a few days. Source: Gamma and Poisson [P]; the size of a use from the
  * balance.
  */
 export function learnRate(
   spans: readonly Span[],
   priorL: number,
   useL: number,
+  season: Season | null = null,
 ): { readonly meanL: number; readonly errorL: number } {
-  const days = spans.reduce((sum, span) => sum + span.days, PRIOR_DAYS);
-  const litres = spans.reduce((sum, span) => sum + span.litres, priorL * PRIOR_DAYS);
+  const own = season === null ? spans : spans.filter((span) => span.season === season);
+  // what other seasons taught stands for the design's figure, as far as it goes
+  const others = season === null ? [] : spans.filter((span) => span.season !== season);
+  const otherDays = others.reduce((sum, span) => sum + span.days, 0);
+  const weight = PRIOR_DAYS + Math.min(otherDays, OTHER_DAYS);
+  const taught = others.reduce((sum, span) => sum + span.litres, 0);
+  const beforeL = otherDays > 0 ? (priorL * PRIOR_DAYS + taught) / (PRIOR_DAYS + otherDays) : priorL;
+  const days = own.reduce((sum, span) => sum + span.days, weight);
+  const litres = own.reduce((sum, span) => sum + span.litres, beforeL * weight);
   const meanL = litres / days;
   // litres come in uses of a size: variance of the mean λ s²/T = mean s/T
   return { meanL, errorL: Math.sqrt((meanL * Math.max(useL, 0.1)) / days) };
@@ -85,7 +103,7 @@ export function computeNow(balance: StoreBalance, entries: readonly LogEntry[], 
   const own = entries
     .filter((entry) => entry.storeId === store.id && entry.at <= at)
     .sort((a, b) => a.at.localeCompare(b.at));
-  const { meanL, errorL } = learnRate(listSpans(own, store.id, isFresh, roomL), priorL, useL);
+  const { meanL, errorL } = learnRate(listSpans(own, store.id, isFresh, roomL), priorL, useL, findSeason(at));
   const fix = findFix(own, roomL);
   const days = fix ? Math.max(0, toDays(at) - toDays(fix.at)) : 0;
   const start = fix?.litres ?? (isFresh ? roomL : 0);
@@ -138,7 +156,12 @@ function findOdd(
   if (!fix) return null;
   const { at, amount } = own[last]!;
   const days = Math.max(0, toDays(at) - toDays(fix.at));
-  const { meanL, errorL } = learnRate(listSpans(before, own[last]!.storeId!, isFresh, roomL), priorL, useL);
+  const { meanL, errorL } = learnRate(
+    listSpans(before, own[last]!.storeId!, isFresh, roomL),
+    priorL,
+    useL,
+    findSeason(at),
+  );
   const expected = clamp(isFresh ? fix.litres - meanL * days : fix.litres + meanL * days, roomL);
   const error = Math.sqrt(meanL * useL * days + (errorL * days) ** 2) + 0.03 * roomL;
   const off = amount! - expected;

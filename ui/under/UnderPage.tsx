@@ -1,9 +1,15 @@
 "use client";
+import dynamic from "next/dynamic";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { isSheet, keepUnderDone, keepUnderSheet, readUnderDone, readUnderSheet } from "@/store/under";
 import type { UnderCard, UnderGroup, UnderSheet } from "@/words/underCards";
+import { ReadCodes } from "../kit/ReadCodes";
 import { PhoneLevel } from "./PhoneLevel";
-import { ReadCodes } from "./ReadCodes";
+import type { ShowTicksProps } from "./ShowTicks";
+
+const ShowTicks = dynamic<ShowTicksProps>(() => import("./ShowTicks").then((module) => module.ShowTicks), {
+  ssr: false,
+});
 
 const GROUPS: Readonly<Record<UnderGroup, string>> = { steps: "Steps", holes: "Holes", legs: "Pipes", frost: "Frost" };
 const BIG = "min-h-14 flex-1 rounded-[3px] border border-edge px-3 text-[19px]";
@@ -14,7 +20,7 @@ const SWIPE_PX = 60;
 export function UnderPage() {
   const [sheet, setSheet] = useState<UnderSheet | null>(null);
   const [phase, setPhase] = useState<"loading" | "ready" | "failed">("loading");
-  const [tool, setTool] = useState<"cards" | "level" | "codes">("cards");
+  const [tool, setTool] = useState<"cards" | "level" | "codes" | "ticks">("cards");
   useEffect(() => {
     readUnderSheet()
       .then((found) => {
@@ -56,9 +62,20 @@ export function UnderPage() {
         >
           Read codes
         </button>
+        {sheet && (
+          <button
+            type="button"
+            className="min-h-14 px-3 text-[17px] text-enamel"
+            aria-pressed={tool === "ticks"}
+            onClick={() => setTool(tool === "ticks" ? "cards" : "ticks")}
+          >
+            Hand back
+          </button>
+        )}
       </header>
       {tool === "level" && <PhoneLevel />}
       {tool === "codes" && <ReadCodes onText={take} />}
+      {tool === "ticks" && sheet && <ShowTicks designId={sheet.designId} />}
       {tool === "cards" && phase === "failed" && (
         <p role="alert" className="p-4 text-[18px]">
           Nothing can be kept in this browser. Reload; if it happens again, print the book.

@@ -1,13 +1,15 @@
 "use client";
 import { Share2, Smartphone } from "lucide-react";
 import { useEffect, useState } from "react";
+import { readTicks, type Ticks, writeTicks } from "@/core/record/ticks";
 import { useWorkbench } from "@/store/useWorkbench";
 import { tell } from "@/store/workbench";
+import { describeTicks } from "@/words/build";
 import { Group } from "../../fields/Group";
 import { Button } from "../../kit/Button";
-
-/** Each code stands so long, ms: a phone reads several a second. */
-const CODE_MS = 350;
+import { Codes } from "../../kit/Codes";
+import { ReadCodes } from "../../kit/ReadCodes";
+import { today } from "../now";
 
 /** To the phone under the floor: on this device its own page, on another the same as codes for its camera. */
 export function HandOver() {
@@ -20,6 +22,33 @@ export function HandOver() {
     const probe = new File(["{}"], "a.json", { type: "application/json" });
     setCanShare(typeof navigator.canShare === "function" && navigator.canShare({ files: [probe] }));
   }, []);
+  const [isReading, setReading] = useState(false);
+  const [told, setTold] = useState<string | null>(null);
+  const merge = async (ticks: Pick<Ticks, "on" | "stepIds">) => {
+    const { records } = await import("@/store/records");
+    await records.open(design.id);
+    const before = records.store.getState().build.done.length;
+    await records.addTicks(ticks);
+    const added = records.store.getState().build.done.length - before;
+    setTold(describeTicks(added, ticks.stepIds.length));
+  };
+  const takeHere = async () => {
+    try {
+      const { readUnderDone } = await import("@/store/under");
+      const ticks = readTicks(writeTicks(design.id, today(), await readUnderDone(design.id)))!;
+      await merge(ticks);
+    } catch {
+      tell("That could not be kept in this browser.", { tone: "warning" });
+    }
+  };
+  const takeText = (text: string): string | null => {
+    const ticks = readTicks(text);
+    if (!ticks) return "These codes are not what was ticked on the phone.";
+    if (ticks.designId !== design.id) return "These ticks belong to another design. Open that one first.";
+    setReading(false);
+    merge(ticks).catch(() => tell("That could not be kept in this browser.", { tone: "warning" }));
+    return null;
+  };
   const write = async () => (await import("@/words/underCards")).writeUnderCards(design, evaluation, units);
   const open = async () => {
     try {
@@ -68,56 +97,27 @@ export function HandOver() {
           {frames ? "Hide the codes" : "Show as codes for a phone"}
         </Button>
       </div>
-      {frames && <Codes frames={frames} />}
-    </Group>
-  );
-}
-
-function Codes({ frames }: { readonly frames: readonly string[] }) {
-  const [at, setAt] = useState(0);
-  const [drawn, setDrawn] = useState<readonly { readonly path: string; readonly size: number }[] | null>(null);
-  useEffect(() => {
-    let isOver = false;
-    void import("uqr").then(({ encode }) => {
-      if (isOver) return;
-      setDrawn(
-        frames.map((frame) => {
-          const { data, size } = encode(frame, { border: 4 });
-          const path = data
-            .flatMap((row, y) => row.flatMap((dark, x) => (dark ? [`M${x} ${y}h1v1h-1z`] : [])))
-            .join("");
-          return { path, size };
-        }),
-      );
-    });
-    return () => {
-      isOver = true;
-    };
-  }, [frames]);
-  useEffect(() => {
-    const timer = setInterval(() => setAt((now) => (now + 1) % frames.length), CODE_MS);
-    return () => clearInterval(timer);
-  }, [frames.length]);
-  const code = drawn?.[at];
-  return (
-    <div className="pt-2">
-      {code && (
-        // a camera reads black on white, whatever the theme
-        <svg
-          viewBox={`0 0 ${code.size} ${code.size}`}
-          className="w-full"
-          role="img"
-          aria-label={`Code ${at + 1} of ${frames.length}`}
-          shapeRendering="crispEdges"
-        >
-          <rect width={code.size} height={code.size} fill="#fff" />
-          <path d={code.path} fill="#000" />
-        </svg>
+      {frames && (
+        <Codes
+          frames={frames}
+          text="On the phone open this application's address with /under, press “Read codes”, hold it here until all are read. No network is needed for that."
+        />
       )}
-      <p className="text-[12.5px] leading-snug text-faint">
-        {frames.length} codes in turn. On the phone open this application's address with /under, press “Read codes”,
-        hold it here until all are read. No network is needed for that.
+      <p className="pt-2 text-[13px] leading-snug text-faint">
+        What was ticked on the phone comes back into the building:
       </p>
-    </div>
+      <div className="flex flex-wrap gap-1.5 pt-1">
+        <Button onClick={() => void takeHere()}>Ticked on this device</Button>
+        <Button aria-pressed={isReading} onClick={() => setReading(!isReading)}>
+          {isReading ? "Camera off" : "Read the phone's codes"}
+        </Button>
+      </div>
+      {isReading && <ReadCodes onText={takeText} />}
+      {told && (
+        <p role="status" className="pt-1 text-[13px]">
+          {told}
+        </p>
+      )}
+    </Group>
   );
 }

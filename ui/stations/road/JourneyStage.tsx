@@ -27,7 +27,7 @@ export function JourneyStage({ choice }: { readonly choice: ReactNode }) {
         text={
           planned ? (
             <span className={planned.plan.holds ? "" : "text-signal"}>
-              {describePlan(planned.plan, design, planned.from, planned.certainty)}
+              {describePlan(planned.plan, design, planned.from, planned.certainty, units)}
             </span>
           ) : (
             "Add stops at the right, or read them from a file."

@@ -9,6 +9,7 @@ import { describeEntry, LOG_NAMES, nameAmount, WITH_STORE } from "@/words/road";
 import { describeStore } from "@/words/stores";
 import { parsePlain } from "@/words/units";
 import { Group } from "../../fields/Group";
+import { PhotoField, PhotoStrip } from "../../fields/PhotoField";
 import { Button } from "../../kit/Button";
 import { Pick } from "../../kit/Pick";
 import { TextField } from "../../kit/TextField";
@@ -37,6 +38,7 @@ function NewEntry() {
   const [storeId, setStoreId] = useState<string | null>(null);
   const [amount, setAmount] = useState("");
   const [note, setNote] = useState("");
+  const [shots, setShots] = useState<readonly string[]>([]);
   const [refusal, setRefusal] = useState<string | null>(null);
   const isAbout = WITH_STORE.includes(kind);
   const store = stores.find(({ store: { id } }) => id === storeId) ?? stores[0];
@@ -52,9 +54,11 @@ function NewEntry() {
       storeId: isAbout ? (store?.store.id ?? null) : null,
       amount: read?.ok ? read.value : null,
       note: note.slice(0, 400),
+      ...(shots.length > 0 ? { photos: [...shots] } : {}),
     });
     setAmount("");
     setNote("");
+    setShots([]);
   };
   return (
     <Group title="Write down">
@@ -84,6 +88,7 @@ function NewEntry() {
           return null;
         }}
       />
+      <PhotoField ids={shots} onChange={setShots} />
       <Button look="plate" onClick={write}>
         Write it
       </Button>
@@ -107,13 +112,13 @@ function Book() {
   const [query, setQuery] = useState("");
   const rows = useMemo(() => {
     const wanted = query.trim().toLowerCase();
-    const found: { readonly id: string; readonly at: string; readonly text: string }[] = [];
+    const found: (Pick<LogEntry, "id" | "at" | "photos"> & { readonly text: string })[] = [];
     // from the end, and no further than is shown
     for (let i = log.length - 1; i >= 0 && found.length < SHOWN; i--) {
       const entry = log[i]!;
       const text = describeEntry(entry, design, units);
       if (wanted === "" || `${entry.at} ${text}`.toLowerCase().includes(wanted))
-        found.push({ id: entry.id, at: entry.at, text });
+        found.push({ id: entry.id, at: entry.at, text, photos: entry.photos });
     }
     return found;
   }, [log, query, design, units]);
@@ -181,7 +186,7 @@ function Book() {
         </p>
       ) : (
         <ul aria-label="Lines of the logbook">
-          {rows.map(({ id, at, text }) => (
+          {rows.map(({ id, at, text, photos: taken }) => (
             <li key={id} className="flex flex-wrap items-baseline gap-x-2 border-t border-rule py-1 text-[13px]">
               <span className="figures shrink-0 text-[14px] text-faint">{at.replace("T", " ")}</span>
               <span className="flex-1">{text}</span>
@@ -196,6 +201,11 @@ function Book() {
               <Button look="bare" aria-label={`Take out: ${text}`} onClick={() => void records.removeEntry(id)}>
                 <Trash2 size={13} aria-hidden />
               </Button>
+              {taken && (
+                <div className="w-full">
+                  <PhotoStrip ids={taken} />
+                </div>
+              )}
               {editing === id && (
                 <EntryFields entry={log.find((one) => one.id === id)!} onDone={() => setEditing(null)} />
               )}

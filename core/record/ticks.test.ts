@@ -1,0 +1,40 @@
+import fc from "fast-check";
+import { EMPTY_BUILD } from "./record";
+import { mergeTicks, readTicks, writeTicks } from "./ticks";
+
+const ids = fc.uniqueArray(fc.stringMatching(/^[a-z]{3,12}:[a-z0-9-]{1,20}$/), { maxLength: 40 });
+
+test("ticks come back as they went, cards that are no steps stay on the phone", () => {
+  fc.assert(
+    fc.property(ids, ids, (steps, others) => {
+      const cards = new Set([...steps.map((id) => `steps:${id}`), ...others.map((id) => `holes:${id}`)]);
+      expect(readTicks(writeTicks("kranich", "2026-05-01", cards))).toEqual({
+        designId: "kranich",
+        on: "2026-05-01",
+        stepIds: steps,
+      });
+    }),
+  );
+});
+
+test("merging loses nothing, changes no day, and twice is as once", () => {
+  fc.assert(
+    fc.property(ids, ids, (mine, theirs) => {
+      const build = { ...EMPTY_BUILD, done: mine.map((stepId) => ({ stepId, on: "2026-04-01", hours: 2 })) };
+      const merged = mergeTicks(build, { on: "2026-05-01", stepIds: theirs });
+      expect(merged.done.slice(0, mine.length)).toEqual(build.done);
+      expect(new Set(merged.done.map(({ stepId }) => stepId))).toEqual(new Set([...mine, ...theirs]));
+      expect(mergeTicks(merged, { on: "2026-06-01", stepIds: theirs })).toEqual(merged);
+    }),
+  );
+});
+
+test.each([
+  "",
+  "{",
+  "null",
+  "7",
+  "{}",
+  '{"format":"schleuse-ticks","designId":"a","on":"soon","stepIds":[]}',
+  '{"format":"schleuse-ticks","designId":"a","on":"2026-05-01","stepIds":[7]}',
+])("%j is no ticks of ours", (text) => expect(readTicks(text)).toBeNull());

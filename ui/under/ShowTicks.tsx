@@ -1,0 +1,31 @@
+"use client";
+import { useEffect, useState } from "react";
+import { writeTicks } from "@/core/record/ticks";
+import { splitFrames } from "@/files/frames";
+import { readUnderDone } from "@/store/under";
+import { Codes } from "../kit/Codes";
+import { today } from "../stations/now";
+
+export type ShowTicksProps = { readonly designId: string };
+
+/** What is ticked here as codes for the desk's camera. */
+export function ShowTicks({ designId }: ShowTicksProps) {
+  const [frames, setFrames] = useState<readonly string[] | null>(null);
+  const [isFailed, setFailed] = useState(false);
+  useEffect(() => {
+    readUnderDone(designId)
+      .then((done) => setFrames(splitFrames(writeTicks(designId, today(), done))))
+      .catch(() => setFailed(true));
+  }, [designId]);
+  return (
+    <section aria-label="Hand back" className="flex flex-1 flex-col p-4 text-[19px] leading-snug">
+      {isFailed && <p role="alert">What is ticked could not be read in this browser.</p>}
+      {frames && (
+        <Codes
+          frames={frames}
+          text="On the desk open Build, “Under the floor”, press “Read the phone's codes” and hold this to its camera."
+        />
+      )}
+    </section>
+  );
+}
