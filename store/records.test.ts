@@ -37,6 +37,31 @@ test("what is done and written is there again, design by design, and never in th
   expect(last.store.getState()).toMatchObject({ build: { done: [] }, log: [] });
 });
 
+test("hours, prices, the order of work and what the phone ticked are kept, and none takes another along", async () => {
+  const one = createRecords(fresh("order"));
+  await one.open("kranich");
+  await one.tickStep("hangTank:grey", "2026-05-01");
+  await one.setHours("hangTank:grey", 4.5);
+  await one.setPrice("bend 45°", { price: 3.5, shop: "Yard" });
+  await one.setOrder(["b", "a"]);
+  await one.addTicks({ on: "2026-05-02", stepIds: ["hangTank:grey", "layVent:vent"] });
+  await one.setGoods({ "bend 45°": "came" }, { clip: { price: null, shop: "Quay" } });
+  const later = createRecords(fresh("order"));
+  await later.open("kranich");
+  const { build } = later.store.getState();
+  expect(build).toMatchObject({
+    done: [
+      { stepId: "hangTank:grey", on: "2026-05-01", hours: 4.5 },
+      { stepId: "layVent:vent", on: "2026-05-02" },
+    ],
+    order: ["b", "a"],
+    parts: { "bend 45°": "came" },
+    prices: { "bend 45°": { price: 3.5, shop: "Yard" }, clip: { price: null, shop: "Quay" } },
+  });
+  await later.setHours("hangTank:grey", null);
+  expect(later.store.getState().build.done[0]).toEqual({ stepId: "hangTank:grey", on: "2026-05-01" });
+});
+
 test("a line that cannot be read does not take the others along", async () => {
   const db = await openDatabase(() => undefined, "spoilt");
   await db.put("log", { key: "kranich/x", designId: "kranich", entry: { id: "x", at: "yesterday" } });
