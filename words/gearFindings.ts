@@ -170,7 +170,7 @@ const describeWhen = ({
   readonly stateName: string;
   readonly isAttended: boolean;
 }): string =>
-  stateName ? `In the state “${stateName}”${isAttended ? "" : ", with nobody at a tap,"}` : "With everything at rest,";
+  stateName ? `In the state “${stateName}”${isAttended ? "" : ", with nobody by,"}` : "With everything at rest,";
 
 // In which state, and what has to fail for it.
 function describeState({ stateName, failure, failedName }: InState): string {

@@ -3,7 +3,7 @@ import type { Gear } from "../design/gear";
 import type { Hose } from "../design/plumbing";
 import { buildGearGraph } from "../gear/gearGraph";
 import { listGearPorts } from "../gear/gearPorts";
-import { groupHazards, type Hazard, hasOpenTap, proveInterlock } from "../gear/interlock";
+import { groupHazards, type Hazard, isAttended, proveInterlock } from "../gear/interlock";
 import { buildArcs, reaches } from "../gear/reach";
 import { ALL_OPEN, type Failure } from "../gear/settings";
 import { measureCapacityL } from "../geometry/solid";
@@ -106,7 +106,7 @@ function checkSense(design: Design): Finding[] {
 }
 
 function toFinding(design: Design, [hazard, ...more]: readonly [Hazard, ...Hazard[]]): Finding {
-  const { states, tanks, gear } = design;
+  const { states, tanks, gear, lines } = design;
   const at =
     hazard.tankId !== null
       ? ({ kind: "tank", id: hazard.tankId } as const)
@@ -128,9 +128,15 @@ function toFinding(design: Design, [hazard, ...more]: readonly [Hazard, ...Hazar
     case "spills": {
       const tank = tanks.find(({ id }) => id === hazard.tankId);
       const spec = gear.find(({ id }) => id === hazard.gearId)?.spec;
-      const isAttended = hasOpenTap(design, hazard.stateId);
-      const hoses = new Set([hazard, ...more].map(({ failure: one }) => (one?.kind === "hoseOff" ? one.lineId : "")));
-      return createFinding(hazard.isDriven && isAttended ? "note" : "should", at, {
+      const isWatched = isAttended(design, hazard.stateId);
+      // as bad as the one that speaks
+      const alike = [hazard, ...more].filter(
+        (one) => one.isDriven === hazard.isDriven && isAttended(design, one.stateId) === isWatched,
+      );
+      const hoses = new Set(alike.map(({ failure: one }) => (one?.kind === "hoseOff" ? one.lineId : "")));
+      // the one hose that sits on the tank itself can only be clamped well
+      const isOnItself = [...hoses].every((id) => isOnSource(lines, id, hazard.from));
+      return createFinding(isWatched || isOnItself ? "note" : "should", at, {
         code: "hoseComesOff",
         ...common,
         // one for each tank, whichever hose speaks
@@ -138,7 +144,7 @@ function toFinding(design: Design, [hazard, ...more]: readonly [Hazard, ...Hazar
         hoses: hoses.size,
         hoseName: failedName ?? "",
         isDriven: hazard.isDriven,
-        isAttended,
+        isAttended: isWatched,
         litres: tank ? measureCapacityL(tank.solid) : spec?.kind === "sump" ? spec.litres : null,
       });
     }
@@ -162,4 +168,13 @@ function toFinding(design: Design, [hazard, ...more]: readonly [Hazard, ...Hazar
 function nameFailed({ gear, lines }: Design, failure: Failure): string | null {
   if (failure.kind === "hoseOff") return lines.find(({ id }) => id === failure.lineId)?.name ?? failure.lineId;
   return "gearId" in failure ? (gear.find(({ id }) => id === failure.gearId)?.name ?? failure.gearId) : null;
+}
+
+// Whether a hose begins or ends at the node the water comes from, so that no valve can stand between.
+function isOnSource(lines: Design["lines"], hoseId: string, node: string): boolean {
+  const hose = lines.find(({ id }) => id === hoseId);
+  if (hose?.kind !== "hose") return false;
+  return [hose.from, hose.to].some((end) =>
+    end.kind === "tank" ? node.startsWith(`tank:${end.tankId}:`) : node.startsWith(`${end.gearId}:`),
+  );
 }

@@ -52,8 +52,8 @@ export function proveInterlock(design: Design): Hazard[] {
     // what happens without a failure is not told again with each; a state more adds nothing to a way that is told
     const { kind, from, to, gearId, failure } = hazard;
     // what runs onto the floor while somebody stands at a tap is another thing than what runs while nobody does
-    const isAttended = kind === "spills" && hasOpenTap(design, hazard.stateId);
-    const key = [kind, from, to, gearId, isAttended].join("|");
+    const isWatched = kind === "spills" && isAttended(design, hazard.stateId);
+    const key = [kind, from, to, gearId, isWatched].join("|");
     const own = failure === null ? key : `${key}|${toFailureKey(failure)}`;
     if (told.has(key) || told.has(own)) return false;
     told.add(own);
@@ -74,9 +74,21 @@ export function listEveryHazard(design: Design): Hazard[] {
   ];
 }
 
-/** Whether somebody stands at a tap in this state. */
-export const hasOpenTap = ({ states }: Design, stateId: string): boolean =>
-  states.some(({ id, openTaps }) => id === stateId && openTaps.length > 0);
+/** Whether somebody is there in this state: a tap is open, or a hand has opened a valve that is shut in another state. */
+export function isAttended({ states, gear }: Design, stateId: string): boolean {
+  const state = states.find(({ id }) => id === stateId);
+  if (!state) return false;
+  if (state.openTaps.length > 0) return true;
+  const settings = states.map((one) => toSetting(one));
+  const own = toSetting(state);
+  return gear.some(
+    (piece) =>
+      piece.spec.kind === "valve" &&
+      piece.spec.drive === "hand" &&
+      own.positionOf(piece) === "open" &&
+      settings.some((other) => other.positionOf(piece) === "shut"),
+  );
+}
 
 /** What runs out of one tank is one thing, whichever hose or tap it is: the worst stands first and speaks for all. */
 export function groupHazards(design: Design, hazards: readonly Hazard[]): (readonly [Hazard, ...Hazard[]])[] {
@@ -97,7 +109,7 @@ export function groupHazards(design: Design, hazards: readonly Hazard[]): (reado
 
 // By itself is worse than by a pump, and while nobody stands by is worse than under one's eyes.
 const rankSpill = (design: Design, { isDriven, stateId }: Hazard): number =>
-  (isDriven ? 0 : 2) + (hasOpenTap(design, stateId) ? 0 : 1);
+  (isDriven ? 0 : 2) + (isAttended(design, stateId) ? 0 : 1);
 
 const toFailureKey = (failure: Failure): string => Object.values(failure).join(":");
 
