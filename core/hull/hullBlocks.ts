@@ -5,7 +5,7 @@ import { sectionAt } from "./loft";
 const ALONG = 8;
 const BANDS = 7;
 /** Places at which each stretch is read; between two of them her thickness is the margin. */
-const SAMPLES = 24;
+const SAMPLES = 12;
 /** A block reaches so far outside her, mm. */
 const OUTSIDE_MM = 40;
 

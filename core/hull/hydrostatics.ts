@@ -7,7 +7,7 @@ import { findHalfBreadthMm, type HalfPoint, listRings } from "./loft";
 /** Sea water, kg/L [P: standard tables, from memory, 98 %]; fresh water lets her float a fortieth deeper. */
 const SEA_KG_PER_L = 1.025;
 /** Places along her at which her waterplane is read. */
-const STATIONS = 240;
+const STATIONS = 120;
 
 type Triangle = readonly [Vec3, Vec3, Vec3];
 
@@ -103,6 +103,22 @@ export type Hydrostatics = {
  * [P]. Example: box of 4 × 2 m, 0.5 m deep: 4,100 kg, BM 667 mm.
  */
 export function computeHydrostatics(hull: Pick<Hull, "sections">, waterlineMm: number): Hydrostatics | null {
+  const before = known.get(hull.sections) ?? new Map<number, Hydrostatics | null>();
+  known.set(hull.sections, before);
+  const told = before.get(waterlineMm);
+  if (told !== undefined) return told;
+  // a waterline that is pulled leaves one behind for every move
+  if (before.size > MOST_KNOWN) before.clear();
+  const worked = workHydrostatics(hull, waterlineMm);
+  before.set(waterlineMm, worked);
+  return worked;
+}
+
+/** Sections are shared by every design that does not change them, so what they come to is worked out once. */
+const known = new WeakMap<Hull["sections"], Map<number, Hydrostatics | null>>();
+const MOST_KNOWN = 64;
+
+function workHydrostatics(hull: Pick<Hull, "sections">, waterlineMm: number): Hydrostatics | null {
   const { sections } = hull;
   const [first, last] = [sections[0]!.xMm, sections.at(-1)!.xMm];
   const step = (last - first) / STATIONS;
