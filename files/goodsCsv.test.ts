@@ -1,8 +1,9 @@
 import { listGoods } from "@/core/build/goods";
+import { listSteps } from "@/core/build/steps";
 import { evaluate } from "@/core/evaluate/evaluate";
 import type { PartState } from "@/core/record/record";
 import { readDemo } from "@/tests/demoRigs";
-import { listGoodsRows } from "@/words/goods";
+import { listGoodsRows, listMissing } from "@/words/goods";
 import { readGoodsCsv, writeGoodsCsv } from "./goodsCsv";
 
 const design = readDemo("kranich-loop");
@@ -48,4 +49,31 @@ test("a table without a column for the part, and one with a broken quote, are re
   });
   expect(readGoodsCsv('part,state\n"open,Here\n', rows)).toMatchObject({ ok: false });
   expect(readGoodsCsv("", rows)).toMatchObject({ ok: false });
+});
+
+test("every good of a part is taken by some step of it, none twice, and a trial waits for nothing", () => {
+  for (const name of ["kranich", "kranich-loop", "setzkasten"] as const) {
+    const rig = readDemo(name);
+    const evaluation = evaluate(rig);
+    const goods = listGoods(rig, evaluation);
+    const steps = listSteps(rig, evaluation);
+    const nothing = { parts: {} };
+    for (const step of steps) {
+      const missing = listMissing(goods, step, nothing, rig, "metric");
+      if (/^trial|closeUp/.test(step.kind)) expect(missing).toEqual([]);
+    }
+    const taken = new Set(steps.flatMap((step) => listMissing(goods, step, nothing, rig, "metric")));
+    const wanted = listGoodsRows(
+      goods.filter(({ assembly, counter }) => assembly.kind !== "rig" && counter !== "electrics"),
+      rig,
+      "all",
+      "metric",
+    ).flatMap((group) => group.rows);
+    expect(wanted.filter(({ name: own }) => !taken.has(own)).map(({ name: own }) => own)).toEqual([]);
+    const all = Object.fromEntries(wanted.map(({ key }) => [key, "came" as const]));
+    for (const step of steps) {
+      const left = listMissing(goods, step, { parts: all }, rig, "metric");
+      expect(left.every((own) => !wanted.some(({ name: one }) => one === own))).toBe(true);
+    }
+  }
 });

@@ -18,7 +18,7 @@ export const STEP_WORDS: Readonly<Record<StepKind, StepWords>> = {
   drillHole: {
     verb: (part) => `Drill the hole for ${part}`,
     tools: "pilot bit, hole saw, glasses",
-    caution: "Look what lies behind before you drill: fuel, brake and electric lines.",
+    caution: "Look what lies behind before you drill: fuel, gas, brake and electric lines.",
   },
   hangTank: { verb: (part) => `Hang ${part}`, tools: "jack with a board, spanners, torque wrench", caution: UNDER },
   layVent: { verb: (part) => `Lay ${part}, rising all the way`, tools: "knife, clamps", caution: null },

@@ -1,4 +1,5 @@
 import { type Assembly, COUNTERS, type Counter, type Good, type ToolKind, type Ware } from "@/core/build/goods";
+import type { BuildStep, StepKind } from "@/core/build/steps";
 import type { Design } from "@/core/design/design";
 import type { PartRef } from "@/core/design/part";
 import { MM_PER_IN } from "@/core/quantity/convert";
@@ -211,15 +212,33 @@ const IS_HERE: ReadonlySet<PartState> = new Set(["came", "sorted", "built"]);
 export const isHere = ({ parts }: Pick<BuildRecord, "parts">, key: string): boolean =>
   IS_HERE.has(parts[key] ?? "wanted");
 
-/** What a step waits for: names of the goods of its part that are not here. */
+const isTrap = ({ ware }: Good): boolean =>
+  ware.kind === "part" && (ware.part.kind === "trap" || ware.part.kind === "lineTrap");
+const isAtHole = ({ ware }: Good): boolean =>
+  ware.kind === "sleeve" || ware.kind === "sealant" || ware.kind === "edgePrimer";
+const isLaid = (good: Good): boolean => !isTrap(good) && !isAtHole(good);
+
+/** Which of its part's goods a step takes; trials and closing up take none. */
+const TAKES: Readonly<Partial<Record<StepKind, (good: Good) => boolean>>> = {
+  fitTankPorts: ({ counter }) => counter === "tank" || counter === "sealing",
+  hangTank: ({ counter, ware }) => counter === "fixings" || ware.kind === "lagging",
+  drillHole: isAtHole,
+  fitTrap: isTrap,
+  layDrain: isLaid,
+  layVent: isLaid,
+  layHose: isLaid,
+  mountGear: (good) => !isAtHole(good),
+};
+
+/** What a step waits for: names of the goods it takes that are not here. */
 export function listMissing(
   goods: readonly Good[],
-  at: PartRef,
+  { kind, at }: Pick<BuildStep, "kind" | "at">,
   build: Pick<BuildRecord, "parts">,
   design: Design,
   units: Units,
 ): readonly string[] {
-  const wanted = goods.filter(({ assembly }) => isFor(assembly, at));
+  const wanted = goods.filter((good) => isFor(good.assembly, at) && TAKES[kind]?.(good));
   return listGoodsRows(wanted, design, "all", units).flatMap(({ rows }) =>
     rows.flatMap(({ key, name }) => (isHere(build, key) ? [] : [name])),
   );

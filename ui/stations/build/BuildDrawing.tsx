@@ -21,6 +21,9 @@ const LOOKS: Readonly<Record<Built, { readonly stroke: string; readonly width: n
 
 const SIZE = { width: 300, gap: 30, pad: 10 };
 
+/** More numbers than this run into one another. */
+const MOST_MARKS = 8;
+
 /** The rig from above and from the side: what is built is solid, what the step is about is lit, what is not yet thin. */
 export function BuildDrawing({
   design,
@@ -31,6 +34,7 @@ export function BuildDrawing({
 }) {
   const shapes = useMemo(() => collect(design), [design]);
   const { rig } = design;
+  const isCrowded = shapes.reduce((sum, { marks }) => sum + marks.length, 0) > MOST_MARKS;
   const [left, right] = spread([...shapes.flatMap(({ points }) => points.map(({ x }) => x)), 0, rig.lengthMm]);
   const [low, high] = spread([...shapes.flatMap(({ points }) => points.map(({ z }) => z)), 0]);
   const half = Math.max(rig.widthMm / 2, ...shapes.flatMap(({ points }) => points.map(({ y }) => Math.abs(y))));
@@ -84,8 +88,9 @@ export function BuildDrawing({
           return isClosed ? <polygon key={`${key}${i}`} {...common} /> : <polyline key={`${key}${i}`} {...common} />;
         }),
       )}
-      {shapes.flatMap(({ key, marks }) =>
-        marks.map(({ text, at }) => {
+      {shapes.flatMap(({ key, of, marks }) =>
+        // where there are many, those of the step alone, so that they can be read
+        (isCrowded && built.get(of) !== "lit" ? [] : marks).map(({ text, at }) => {
           const [x, y] = above(at);
           return (
             <text

@@ -40,7 +40,7 @@ export function BuildStage() {
       </section>
     );
   }
-  const missingOf = (step: BuildStep) => listMissing(goods, step.at, build, design, units);
+  const missingOf = (step: BuildStep) => listMissing(goods, step, build, design, units);
   const fits = (step: BuildStep) =>
     when === "any" || (when === "rain" ? !isUnderRig(step, design) : missingOf(step).length === 0);
   const now = open.filter(fits);

@@ -130,7 +130,7 @@ function Row({ row: { key, amount, name }, state, kept }: RowProps) {
   const [isOpen, setOpen] = useState(false);
   return (
     <li className="border-t border-rule">
-      <div className="grid grid-cols-[52px_1fr_88px] items-start gap-x-2 py-0.5 text-[13.5px]">
+      <div className="grid grid-cols-[52px_1fr_88px] items-baseline phone:items-center gap-x-2 py-0.5 text-[13.5px]">
         <span className="figures text-right text-[15px] whitespace-nowrap">{amount}</span>
         <button
           type="button"
