@@ -1,7 +1,9 @@
+import type { Balance } from "@/core/days/balance";
 import type { Design } from "@/core/design/design";
 import { countFlushes, type HoseRun } from "@/core/heads/hoseRun";
 import type { Stability } from "@/core/heads/stability";
 import type { SumpFigures } from "@/core/heads/sumpFigures";
+import { describeStore } from "./stores";
 import { formatLength, formatNumber, formatQuantity, type Units } from "./units";
 
 /** A hose of the heads in one line: what it holds, how it lies, and how often one must flush to clear it. */
@@ -82,4 +84,29 @@ export const HEADS_CAUTIONS: readonly string[] = [
   "Tank gas can kill and deadens the nose: air the tank out, never lean into it.",
   "A failed skin fitting sinks her: two clamps, a seacock within reach, shut when you leave.",
   "A rinse hose left on bursts a closed tank, and never comes from the drinking tap without an air gap.",
+];
+
+/** On land: how long each black tank or canister lasts, and how often it is carried. */
+export function describeBlackStores({ stores }: Pick<Balance, "stores">, design: Design): readonly string[] {
+  return stores.flatMap(({ store, holds, days }): string[] => {
+    if (holds !== "black") return [];
+    const name = describeStore(store.id, design);
+    if (days.here === null) return [`${name}: nothing comes to it yet. Say at Days who uses the toilet.`];
+    const lasts = `${name} is full after ${formatNumber(days.here, 1)} days`;
+    const carried = store.vesselIds.length > 0 && store.tankIds.length === 0;
+    return [
+      carried
+        ? `${lasts}: carry it ${formatNumber(Math.ceil((7 / days.here) * 10) / 10, 1)} times a week.`
+        : `${lasts}.`,
+    ];
+  });
+}
+
+/** What a black tank on land asks for, in the order it is met. */
+export const BLACK_ON_LAND: readonly string[] = [
+  "A straight drop from bowl to tank, or one steep pipe: no long flat run. A cleanout at its upper end.",
+  "Its breather wide and short, out over the roof: gas kills and smells.",
+  "At the dump: grey shut, black open until it is empty, black shut, then grey to rinse the hose.",
+  "A rinse nozzle has a hose of its own with a back-flow guard, never the drinking tap's. Dump valve open first.",
+  "A cassette or canister: both hands, lid on, and to a toilet dump and nowhere else.",
 ];

@@ -2,25 +2,39 @@ import fc from "fast-check";
 import { SCENARIOS } from "@/core/devices/device";
 import { simulateDevices } from "@/core/devices/simulateDevices";
 import { evaluate } from "@/core/evaluate/evaluate";
+import { proveEveryPosition } from "@/core/gear/everyPosition";
+import { groupHazards, proveInterlock } from "@/core/gear/interlock";
+import { listJoins } from "@/core/gear/joins";
+import { listLoopCare } from "@/core/gear/loopCare";
 import { comparePlainSchool, computeLoopRhythm } from "@/core/gear/loopRhythm";
 import { listHoseRuns } from "@/core/heads/hoseRun";
 import { computeStability } from "@/core/heads/stability";
 import { listSumps } from "@/core/heads/sumpFigures";
+import { computeHydrostatics } from "@/core/hull/hydrostatics";
+import { listRigJoints } from "@/core/parts/rigJoints";
 import { END_KINDS, END_SIZES, judgeJoint } from "@/core/parts/threads";
 import { listDueCare } from "@/core/road/care";
 import { planDumps } from "@/core/road/dumpPlan";
 import { buildPlanInput } from "@/core/road/planInput";
 import { LIMIT_IDS } from "@/core/rules/limitIds";
+import { computeRunEmpty } from "@/core/tanks/runEmpty";
+import { matchStub } from "@/core/through/stubs";
+import { judgeBucket } from "@/core/trials/bucketTrial";
 import { computeLeak } from "@/core/trials/leakRate";
 import { DEMO_NAMES, FURNISHED, HEADS_NAME, HEADS_NAMES, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
 import { describeReport } from "./devices";
 import { describeLoopRhythm, describePlainSchool } from "./gear";
 import { GLOSSARY } from "./glossary";
-import { describeRun, describeStability, describeSump } from "./heads";
-import { describeJoint } from "./joints";
+import { describeBlackStores, describeRun, describeStability, describeSump } from "./heads";
+import { describeStub } from "./holes";
+import { describeAfloat } from "./hull";
+import { describeEveryPosition, describeHazard, describeJoin, describeWrongTurns } from "./interlock";
+import { describeJoint, describeRigJoint } from "./joints";
 import { describeCare, describeDue, describePlan, describeReason, describeService, formatDay } from "./journey";
 import { LIMIT_NAMES } from "./limits";
-import { describeLeak } from "./trialRuns";
+import { describeLoopCare } from "./loopCare";
+import { describeBucket, describeLeak } from "./trialRuns";
+import { describeCycleLeak, describeFirstFilling } from "./trials";
 import { writeUnderCards } from "./underCards";
 
 const ALL = [...DEMO_NAMES, ...LOOP_NAMES, FURNISHED, HEADS_NAME, ...HEADS_NAMES] as const;
@@ -55,6 +69,8 @@ test("hoses, sumps, loose water and the loop are told on every rig that has them
       for (const sump of listSumps(design)) expectSaid(describeSump(sump, units));
       const stability = computeStability(design);
       for (const line of stability ? describeStability(stability, design, units) : []) expectSaid(line);
+      for (const line of [...describeBlackStores(evaluate(design).balance, design), ...describeFirstFilling(design)])
+        expectSaid(line);
       const loop = computeLoopRhythm(design);
       if (loop) expectSaid(describeLoopRhythm(loop, units));
       for (const scenario of SCENARIOS)
@@ -70,6 +86,41 @@ test("a loop's days are its showers over the showers a day, by hand", () => {
   const alone = { ...readDemo("kranich-loop") };
   const none = { ...alone, habits: { ...alone.habits, ways: alone.habits.ways.map((way) => ({ ...way, uses: [] })) } };
   expect(computeLoopRhythm(none)).toMatchObject({ showersPerDay: 0, everyDays: null, whPerDay: 0 });
+});
+
+test("ways for foul water, joins, care of the loop, joints and bucket trials are sentences, of every rig in both units", () => {
+  for (const name of ALL) {
+    const design = readDemo(name);
+    for (const [hazard, ...more] of groupHazards(design, proveInterlock(design)))
+      expectSaid(describeHazard(design, hazard, more.length));
+    const proof = proveEveryPosition(design)!;
+    if (design.gear.length > 0) expectSaid(describeEveryPosition(proof));
+    for (const way of proof.ways) expectSaid(describeWrongTurns(design, way));
+    for (const join of listJoins(design)) expectSaid(describeJoin(design, join));
+    for (const units of ["metric", "imperial"] as const) {
+      const care = listLoopCare(design);
+      for (const { steps } of care ? describeLoopCare(care, units) : []) steps.forEach(expectSaid);
+      for (const joint of listRigJoints(design)) expectSaid(describeRigJoint(joint, design, units));
+      if (design.rig.hull)
+        expectSaid(describeAfloat(computeHydrostatics(design.rig.hull, 140), design.rig.gmMm, units));
+    }
+    const { tanks } = evaluate(design);
+    for (const tank of design.tanks) {
+      const result = tanks.find(({ tankId }) => tankId === tank.id)!;
+      const [shut, open] = [computeRunEmpty(design, tank, result), computeRunEmpty(design, tank, result, true)];
+      for (const [shutS, openS] of [
+        [2, null],
+        [400, null],
+        [400, 5],
+        [400, 400],
+      ] as const) {
+        const told = shut && open && judgeBucket(shut, open, { litres: 4, shutS, openS });
+        if (told) expectSaid(describeBucket(told));
+      }
+    }
+  }
+  for (let mm = 10; mm < 80; mm += 3) for (const fit of matchStub(mm)) expectSaid(describeStub(fit, "metric"));
+  for (const leak of [null, 3, 120, 900]) expectSaid(describeCycleLeak(leak));
 });
 
 test("larger tanks instead of a loop: litres, weight and days by hand", () => {

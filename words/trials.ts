@@ -96,3 +96,30 @@ export function describeCycleLeak(mlPerMin: number | null): string {
   const size = `${formatNumber(mlPerMin, mlPerMin < 10 ? 1 : 0)} mL/min`;
   return `Every tap shut, it loses ${size}: ${mlPerMin < 20 ? "a drip; soap and paper find it" : mlPerMin < 300 ? "a thread or clamp that weeps; feel every joint" : "that must be wet somewhere; look before you soap"}.`;
 }
+
+/** Filling the rig for the first time, in order, with its own parts: buckets first, the pump's fuse last. */
+export function describeFirstFilling({ tanks, gear, fixtures }: Design): readonly string[] {
+  const names = (list: readonly { readonly name: string }[]) => list.map(({ name }) => name).join(", ");
+  const dumped = tanks.filter(({ ports }) => ports.some(({ kind }) => kind === "outlet"));
+  const fresh = tanks.filter(({ holds }) => holds === "fresh");
+  const pumps = gear.filter(({ spec }) => spec.kind === "pump");
+  const taps = gear.filter(({ spec }) => spec.kind === "tap");
+  const seacocks = gear.filter(({ spec }) => spec.kind === "skinFitting" && spec.hasSeacock);
+  return [
+    ...(dumped.length > 0 ? [`Shut the dump valve of ${names(dumped)}.`] : []),
+    ...(seacocks.length > 0 ? [`Shut the seacocks: ${names(seacocks)}.`] : []),
+    "Put buckets under the lowest joints, and dry paper under every other one.",
+    ...(pumps.length > 0 ? [`Take the fuse of ${names(pumps)} out.`] : []),
+    ...(fresh.length > 0 ? [`Ten litres into ${names(fresh)}; look at its lowest port first, then upward.`] : []),
+    ...(fixtures.length > 0
+      ? [`A litre into each of ${names(fixtures)}, one after the other; look under its trap before the next.`]
+      : []),
+    ...(taps.length > 0 ? [`Open ${names(taps)}, so that the air has a way out.`] : []),
+    ...(pumps.length > 0
+      ? ["Put the fuse in last, a hand on the switch: five seconds on, off, look; then until no tap spits."]
+      : []),
+    ...(tanks.length > 0
+      ? ["Only then fill the tanks, and let them stand full for an hour before anything is closed up."]
+      : []),
+  ];
+}

@@ -9,9 +9,11 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, workbench } from "@/store/workbench";
 import { GEAR_NAMES } from "@/words/gear";
 import {
+  BLACK_ON_LAND,
   DISCHARGE_NAMES,
   DISCHARGE_RULES,
   type DischargePlace,
+  describeBlackStores,
   describeRun,
   describeStability,
   describeSump,
@@ -53,6 +55,8 @@ export function HeadsMeasures() {
   const flushes = design.gear.flatMap(({ spec }) => (spec.kind === "bowl" ? [spec.flushL] : []));
   const flushL = flushes.length > 0 ? Math.min(...flushes) : null;
   const nameOf = (id: string) => design.lines.find((line) => line.id === id)?.name ?? id;
+  const hasBlack =
+    design.tanks.some(({ holds }) => holds === "black") || design.habits.vessels.some(({ holds }) => holds === "black");
   const picked = design.gear.find(({ id }) => selection?.kind === "gear" && selection.id === id) ?? null;
   const add = (kind: Piece) => {
     const now = workbench.getState().history!.design;
@@ -167,11 +171,34 @@ export function HeadsMeasures() {
         <p className="text-[13.5px] leading-snug">{DISCHARGE_RULES[place]}</p>
         <p className="pt-1 text-[12px] leading-snug text-faint">From memory of those rules; the local rule decides.</p>
       </Group>
+      {!isBoat && hasBlack && <BlackOnLand />}
       {HEADS_CAUTIONS.map((caution) => (
         <p key={caution} className="px-3 py-1 text-[12px] leading-snug text-faint">
           {caution}
         </p>
       ))}
     </>
+  );
+}
+
+/** How long the black water of a land rig lasts, and what it asks for. */
+function BlackOnLand() {
+  const design = useWorkbench((state) => state.history!.design);
+  const balance = useWorkbench((state) => state.evaluation!.balance);
+  return (
+    <Group title="Black water on land">
+      {describeBlackStores(balance, design).map((line) => (
+        <p key={line} className="pb-1 text-[13.5px] leading-snug" data-testid="black-store">
+          {line}
+        </p>
+      ))}
+      <ul className="list-disc pl-5 text-[13px] leading-snug">
+        {BLACK_ON_LAND.map((line) => (
+          <li key={line} className="py-0.5">
+            {line}
+          </li>
+        ))}
+      </ul>
+    </Group>
   );
 }

@@ -4,7 +4,7 @@ import { listSteps, orderSteps } from "@/core/build/steps";
 import { listTrials } from "@/core/trials/proof";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeStep, STEP_WORDS } from "@/words/build";
-import { TRIAL_CAUTIONS } from "@/words/trials";
+import { describeFirstFilling, TRIAL_CAUTIONS } from "@/words/trials";
 import { Group } from "../../fields/Group";
 import { useRecords } from "../useRecords";
 import { TrialRunFields } from "./TrialRunFields";
@@ -37,6 +37,15 @@ export function TrialsMeasures() {
         </ol>
       </Group>
       <TrialRunFields trials={trials} />
+      <Group title="First filling, in this order">
+        <ol className="list-decimal pl-5 text-[13px] leading-snug">
+          {describeFirstFilling(design).map((step) => (
+            <li key={step} className="py-0.5">
+              {step}
+            </li>
+          ))}
+        </ol>
+      </Group>
       {TRIAL_CAUTIONS.map((caution) => (
         <p key={caution} className="px-3 py-1 text-[12px] leading-snug text-faint">
           {caution}
