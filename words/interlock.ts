@@ -1,7 +1,7 @@
 import type { Design } from "@/core/design/design";
 import type { UsualState } from "@/core/edits/loopEdits";
 import type { EveryPosition, WrongTurns } from "@/core/gear/everyPosition";
-import type { Hazard, HazardKind } from "@/core/gear/interlock";
+import type { Hazard, HazardKind } from "@/core/gear/hazard";
 import type { Join } from "@/core/gear/joins";
 import type { LoopWater } from "@/core/gear/loopWater";
 import type { Failure } from "@/core/gear/settings";

@@ -1,7 +1,7 @@
 import type { Design } from "../design/design";
 import type { WorkingState } from "../design/gear";
 import type { GearEnd, GearGraph } from "./gearGraph";
-import type { Hazard } from "./interlock";
+import type { Hazard } from "./hazard";
 import { buildArcs, findWays, standsOver, type Way } from "./reach";
 import { type Failure, listFailures, toSetting } from "./settings";
 
