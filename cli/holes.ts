@@ -1,6 +1,7 @@
 import type { Design } from "@/core/design/design";
 import { evaluate } from "@/core/evaluate/evaluate";
 import { proveInterlock } from "@/core/gear/interlock";
+import { listFloods } from "@/core/through/flood";
 import { listFittings, listHoles, measureFitting } from "@/core/through/holes";
 import { sayBeforeDrilling } from "@/words/cautions";
 import { describeHole, describeSaw, describeSize } from "@/words/holes";
@@ -35,6 +36,7 @@ export function reportHeads(design: Design) {
       ...piece.spec,
       ...measureFitting(design, piece),
     })),
+    floods: listFloods(design),
     hazards: proveInterlock(design).filter(
       ({ kind, water }) => kind === "floods" || water === "sea" || water === "black",
     ),

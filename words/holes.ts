@@ -1,7 +1,8 @@
 import type { Design } from "@/core/design/design";
+import type { Flood } from "@/core/through/flood";
 import type { HoleEntry, Saw } from "@/core/through/holes";
 import type { StubFit } from "@/core/through/stubs";
-import { formatLength, formatNumber, type Units } from "./units";
+import { formatLength, formatNumber, formatQuantity, type Units } from "./units";
 
 /** What a hole is for and goes through. */
 export function describeHole({ through, panelName, lineId, gearId }: HoleEntry, { lines, gear, rig }: Design): string {
@@ -47,4 +48,17 @@ export function describeStub(fit: StubFit, units: Units): string {
     case "sleeve":
       return `With a sleeve up to ${formatLength(fit.toMm, units)} it takes ${hose}; never under the waterline.`;
   }
+}
+
+/** What comes in if the hose comes off, against the bilge pumps, and how long until the sole is wet. */
+export function describeFlood({ inLpm, outLpm, roomL, minutes, minutesWithoutPower }: Flood, units: Units): string {
+  const flow = (lpm: number) => formatQuantity(lpm / 60, "flow", units);
+  const pumps = outLpm > 0 ? `; the bilge pumps send ${flow(outLpm)} at their lift` : "; no bilge pump is drawn";
+  const comes = `If its hose comes off at the worst, ${flow(inLpm)} come in${pumps}.`;
+  if (roomL === null) return `${comes} Until when the sole is wet is not reckoned: give her hull's sections at Rig.`;
+  const wet = (after: number) => `${formatNumber(after, after < 10 ? 1 : 0)} min`;
+  const without = minutesWithoutPower === null ? "" : ` Without power it is wet after ${wet(minutesWithoutPower)}.`;
+  return minutes === null
+    ? `${comes} They keep up while they have power.${without}`
+    : `${comes} The sole is wet after ${wet(minutes)}.${outLpm > 0 ? without : ""}`;
 }

@@ -49,11 +49,18 @@ export function describeHullFinding(
         advice: "Use bronze, brass that keeps its zinc, or a composite that is rated for hulls.",
       };
     case "metalsMeet":
-      return {
-        title: `${part} eats the aluminium round it`,
-        why: "Bronze and brass in an aluminium hull make a battery, and the hull is what dissolves.",
-        advice: "Use a rated composite, or stainless above the waterline on an insulating pad.",
-      };
+      return finding.hull === "aluminium"
+        ? {
+            title: `${part} eats the aluminium round it`,
+            why: "Bronze and brass in an aluminium hull make a battery, and the hull is what dissolves.",
+            advice: "Use a rated composite, or stainless above the waterline on an insulating pad.",
+          }
+        : {
+            title: `${part} is another metal than the steel round it`,
+            why: "Wet, the two make a battery, and the steel round the hole rusts first.",
+            advice:
+              "Set it on an insulating pad and sleeve, paint the hole, and bond it to its anode and to nothing else.",
+          };
     case "backingMissing":
       return {
         title: `${part} wants a backing block`,

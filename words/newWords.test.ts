@@ -18,6 +18,7 @@ import { planDumps } from "@/core/road/dumpPlan";
 import { buildPlanInput } from "@/core/road/planInput";
 import { LIMIT_IDS } from "@/core/rules/limitIds";
 import { computeRunEmpty } from "@/core/tanks/runEmpty";
+import { listFloods } from "@/core/through/flood";
 import { matchStub } from "@/core/through/stubs";
 import { judgeBucket } from "@/core/trials/bucketTrial";
 import { computeLeak } from "@/core/trials/leakRate";
@@ -26,7 +27,7 @@ import { describeReport } from "./devices";
 import { describeLoopRhythm, describePlainSchool } from "./gear";
 import { GLOSSARY } from "./glossary";
 import { describeBlackStores, describeRun, describeStability, describeSump } from "./heads";
-import { describeStub } from "./holes";
+import { describeFlood, describeStub } from "./holes";
 import { describeAfloat } from "./hull";
 import { describeEveryPosition, describeHazard, describeJoin, describeWrongTurns } from "./interlock";
 import { describeJoint, describeRigJoint } from "./joints";
@@ -101,6 +102,7 @@ test("ways for foul water, joins, care of the loop, joints and bucket trials are
       const care = listLoopCare(design);
       for (const { steps } of care ? describeLoopCare(care, units) : []) steps.forEach(expectSaid);
       for (const joint of listRigJoints(design)) expectSaid(describeRigJoint(joint, design, units));
+      for (const flood of listFloods(design)) expectSaid(describeFlood(flood, units));
       if (design.rig.hull)
         expectSaid(describeAfloat(computeHydrostatics(design.rig.hull, 140), design.rig.gmMm, units));
     }

@@ -70,7 +70,9 @@ function checkMake({ rig }: Design, piece: Fitting, worstOverMm: number): Findin
     findings.push(createFinding(isNear ? "must" : "should", toRef(piece), { code: "fittingDomestic" }));
   const material = rig.hull?.material ?? null;
   if (material === "aluminium" && metal !== "composite" && metal !== "stainless" && metal !== "domestic")
-    findings.push(createFinding("must", toRef(piece), { code: "metalsMeet" }));
+    findings.push(createFinding("must", toRef(piece), { code: "metalsMeet", hull: "aluminium" }));
+  if (material === "steel" && (metal === "bronze" || metal === "dzrBrass" || metal === "brass"))
+    findings.push(createFinding("note", toRef(piece), { code: "metalsMeet", hull: "steel" }));
   if ((material === "laminate" || material === "cored" || material === "wood") && hasBacking === false && isNear)
     findings.push(createFinding("should", toRef(piece), { code: "backingMissing", isCored: material === "cored" }));
   return findings;

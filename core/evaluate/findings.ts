@@ -192,7 +192,7 @@ type Numbers =
   /** Off her skin by so much, mm, above 0 outside; null where she has no side there. */
   | { readonly code: "fittingOffHull"; readonly offMm: number | null }
   | { readonly code: "fittingDomestic" }
-  | { readonly code: "metalsMeet" }
+  | { readonly code: "metalsMeet"; readonly hull: "aluminium" | "steel" }
   | { readonly code: "backingMissing"; readonly isCored: boolean }
   | {
       readonly code: "tailUnfit";

@@ -1,11 +1,9 @@
-import { GRAVITY, WATER_DENSITY } from "../air/dumping";
 import type { Design } from "../design/design";
-import type { GearOf, HoseEnd } from "../design/gear";
+import type { GearOf } from "../design/gear";
 import type { Hose } from "../design/plumbing";
 import { listHoseCourse } from "../fit/lineLegs";
-import { computeHoseLossPa } from "../gear/hoseLoss";
-import { computePumpPa } from "../gear/linkLoss";
 import { measureHoseRun } from "./hoseRun";
+import { listOutHoses, solveLift } from "./lift";
 
 export type Sump = GearOf<"sump">;
 
@@ -42,7 +40,7 @@ function measureSump(design: Design, sump: Sump): SumpFigures {
   const topZ = Math.max(startZ, ...hoses.flatMap((hose) => listHoseCourse(design, hose).map(({ z }) => z)));
   const liftMm = topZ - startZ;
   const inflowLpm = Math.max(LEAST_INFLOW_LPM, sumTaps(design, sump.id) * 60);
-  const pumpLpm = solvePump(design, hoses, liftMm);
+  const pumpLpm = solveLift(design, hoses, liftMm);
   return {
     sumpId: sump.id,
     bandL,
@@ -71,28 +69,6 @@ export function countCycles(
   return 60 / Math.max(1e-6, fillMin + emptyMin);
 }
 
-const touches = (end: HoseEnd, id: string): boolean => end.kind === "gear" && end.gearId === id;
-
-// The hoses from the sump on, up to a tank, a skin fitting or an open end.
-function listOutHoses(design: Design, sumpId: string): Hose[] {
-  const hoses = design.lines.filter((line): line is Hose => line.kind === "hose");
-  const found: Hose[] = [];
-  const open = [sumpId];
-  const seen = new Set(open);
-  for (let id = open.shift(); id !== undefined; id = open.shift()) {
-    for (const hose of hoses) {
-      if (found.includes(hose) || !(touches(hose.from, id) || touches(hose.to, id))) continue;
-      found.push(hose);
-      const next = touches(hose.from, id) ? hose.to : hose.from;
-      if (next.kind === "gear" && !seen.has(next.gearId)) {
-        seen.add(next.gearId);
-        open.push(next.gearId);
-      }
-    }
-  }
-  return found;
-}
-
 // Up to the first non-return on the way everything below the highest point comes back.
 function measureDrainBack(design: Design, hoses: readonly Hose[]): number {
   let volumeL = 0;
@@ -108,33 +84,6 @@ function measureDrainBack(design: Design, hoses: readonly Hose[]): number {
     if (isHeld) break;
   }
   return volumeL;
-}
-
-// The flow at which the pump gives what lift and hoses take, L/min, by halving; both sides are monotone.
-function solvePump(design: Design, hoses: readonly Hose[], liftMm: number): number | null {
-  const ids = new Set(
-    hoses.flatMap(({ from, to }) => [from, to]).flatMap((end) => (end.kind === "gear" ? [end.gearId] : [])),
-  );
-  const spec = design.gear.find(({ id, spec: { kind } }) => ids.has(id) && kind === "pump")?.spec;
-  if (spec?.kind !== "pump") return null;
-  const liftPa = (WATER_DENSITY * GRAVITY * liftMm) / 1000;
-  const pipes = hoses.map((hose) => ({
-    boreMm: hose.pipe.innerMm,
-    lengthMm: measureHoseRun(design, hose).lengthMm,
-    lossK: 1.5,
-  }));
-  const spare = (lpm: number) =>
-    computePumpPa(spec, lpm / 60_000) -
-    liftPa -
-    pipes.reduce((sum, pipe) => sum + computeHoseLossPa(lpm / 60_000, pipe), 0);
-  if (spare(0) <= 0) return 0;
-  let [low, high] = [0, spec.freeLpm];
-  for (let i = 0; i < 60; i++) {
-    const middle = (low + high) / 2;
-    if (spare(middle) > 0) low = middle;
-    else high = middle;
-  }
-  return low;
 }
 
 // Taps of the fixtures that drain into it, L/s.

@@ -4,6 +4,7 @@ import type { Design } from "../design/design";
 import type { GearOf } from "../design/gear";
 import { evaluate } from "../evaluate/evaluate";
 import { computeStability } from "../heads/stability";
+import { listFloods } from "./flood";
 import { measureFitting } from "./holes";
 import { HOSE_BORES, judgeTail, matchStub } from "./stubs";
 
@@ -137,4 +138,26 @@ test("a tank ahead of her middle puts her down by the bow, its mirror aft by the
   expect(at(0).trimDeg!).toBeLessThan(0);
   expect(at(4_500).sinkMm).toBeCloseTo(at(0).sinkMm!, 9);
   expect(computeStability(readDemo("otter-heads"))!.sinkMm).toBeNull();
+});
+
+test("a hull that floods: what comes in by hand, less what the bilge pumps send; without power never later", () => {
+  const floods = listFloods(boat);
+  const seacock = boat.gear.find(({ id }) => id === "seacock") as Fitting;
+  const own = floods.find(({ gearId }) => gearId === "seacock")!;
+  const { worstOverMm } = measureFitting(boat, seacock);
+  // 0.8 A √(2 g h) by hand
+  const byHand = 0.8 * (Math.PI / 4) * 0.038 ** 2 * Math.sqrt(2 * 9.80665 * (-worstOverMm / 1_000)) * 60_000;
+  expect(own.inLpm).toBeCloseTo(byHand, 1);
+  expect(own.outLpm).toBe(0);
+  expect(own.minutes).toBeCloseTo(own.roomL! / own.inLpm, 9);
+  // a pump on the bilge: the sump's pump and its way out, called so
+  const pumped = withSpec(boat, "sump-out", { serves: "bilge" });
+  const after = listFloods(pumped).find(({ gearId }) => gearId === "seacock")!;
+  expect(after.outLpm).toBeGreaterThan(5);
+  expect(after.minutesWithoutPower).toBeCloseTo(own.minutes!, 9);
+  if (after.minutes !== null) expect(after.minutes).toBeGreaterThan(own.minutes!);
+  // no sections, no time, and that is said by null
+  expect(listFloods(readDemo("otter-heads")).every(({ minutes, roomL }) => minutes === null && roomL === null)).toBe(
+    true,
+  );
 });

@@ -1,11 +1,12 @@
 "use client";
-import { useState } from "react";
+import { useMemo, useState } from "react";
+import { listFloods } from "@/core/through/flood";
 import { listFittings, measureFitting } from "@/core/through/holes";
 import { matchStub } from "@/core/through/stubs";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
-import { describeStub, HOLE_STEPS } from "@/words/holes";
-import { formatLength, formatQuantity } from "@/words/units";
+import { describeFlood, describeStub, HOLE_STEPS } from "@/words/holes";
+import { formatLength } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { NumberField } from "../../kit/NumberField";
 import { PassageList } from "./PassageList";
@@ -34,6 +35,7 @@ function Fittings() {
   const design = useWorkbench((state) => state.history!.design);
   const units = useWorkbench((state) => state.units);
   const fittings = listFittings(design);
+  const floods = useMemo(() => listFloods(design), [design]);
   if (design.rig.waterlineZMm === null) return null;
   if (fittings.length === 0) {
     return (
@@ -48,7 +50,8 @@ function Fittings() {
     <Group title="Skin fittings">
       <ul className="flex flex-col gap-1.5">
         {fittings.map((piece) => {
-          const { restOverMm, worstOverMm, worstLps } = measureFitting(design, piece);
+          const { restOverMm, worstOverMm } = measureFitting(design, piece);
+          const flood = floods.find(({ gearId }) => gearId === piece.id);
           const height = (mm: number) => `${formatLength(Math.abs(mm), units)} ${mm < 0 ? "under" : "over"} the water`;
           return (
             <li key={piece.id} className="text-[13px] leading-snug">
@@ -61,11 +64,7 @@ function Fittings() {
               </button>
               <p className="text-faint">
                 At rest {height(restOverMm)}, heeled at the worst {height(worstOverMm)}.{" "}
-                {worstLps > 0 && (
-                  <span className="text-signal">
-                    If its hose comes off, {formatQuantity(worstLps, "flow", units)} come in.
-                  </span>
-                )}
+                {flood && <span className="text-signal">{describeFlood(flood, units)}</span>}
               </p>
             </li>
           );
