@@ -126,7 +126,7 @@ export function HullFields() {
         onPick={(value) => setPicked(Number(value))}
       />
       <NumberField
-        label="From the rear edge of the floor"
+        label="From the after edge of the sole"
         value={section.xMm}
         quantity="length"
         onCommit={(value) =>

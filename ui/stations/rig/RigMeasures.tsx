@@ -40,22 +40,30 @@ export function RigMeasures() {
           onPick={(value) => set(AT, ["rig", "kind"], value)}
         />
         <NumberField
-          label="Floor, length"
+          label={boat ? "Sole, length" : "Floor, length"}
           value={rig.lengthMm}
           quantity="length"
           step={10}
           onCommit={field("lengthMm")}
         />
-        <NumberField label="Floor, width" value={rig.widthMm} quantity="length" step={10} onCommit={field("widthMm")} />
+        <NumberField
+          label={boat ? "Sole, width" : "Floor, width"}
+          value={rig.widthMm}
+          quantity="length"
+          step={10}
+          onCommit={field("widthMm")}
+        />
       </Group>
-      <Group title="Heights over the floor">
+      <Group title={boat ? "Heights over the sole" : "Heights over the floor"}>
         <NumberField
           label={boat ? "Underside of the keel" : "Ground"}
           value={rig.groundZMm}
           quantity="length"
           onCommit={field("groundZMm")}
         />
-        <NumberField label="Sill line" value={rig.sillZMm} quantity="length" clearable onCommit={field("sillZMm")} />
+        {!boat && (
+          <NumberField label="Sill line" value={rig.sillZMm} quantity="length" clearable onCommit={field("sillZMm")} />
+        )}
         {boat && (
           <NumberField
             label="Waterline"
@@ -84,7 +92,7 @@ export function RigMeasures() {
               })
             }
           >
-            <Plus size={14} aria-hidden /> Floor layer
+            <Plus size={14} aria-hidden /> {boat ? "Sole layer" : "Floor layer"}
           </Button>
           {rig.floorLayers.length > 1 && (
             <Button onClick={() => remove(AT, ["rig", "floorLayers", rig.floorLayers.length - 1])}>
