@@ -11,6 +11,7 @@ import {
   readInHand,
   SAMPLES,
   section,
+  TWO_SAMPLES,
   test,
   toNumber,
 } from "./fixtures";
@@ -33,6 +34,8 @@ for (const name of SAMPLES) {
       await page.keyboard.press(station);
       await expect(page.locator("body")).not.toContainText(/NaN|undefined|Infinity|\[object/);
     }
+    // a bus and a boat have every kind of control there is
+    if (!TWO_SAMPLES.includes(name)) return;
     await expectAccessible(page);
     await page.keyboard.press("d");
     await expectAccessible(page);
