@@ -21,6 +21,15 @@ export const SEVERITY_NAMES: Readonly<Record<Severity, { readonly name: string; 
 const WEAKEST = { bolt: "the bolts", held: "the bolts sit in", strap: "the straps" } as const;
 
 export function describeFinding(finding: Finding, design: Design, units: Units): FindingWords {
+  const told = tellFinding(finding, design, units);
+  if (design.rig.kind !== "boat") return told;
+  return { title: toSole(told.title), why: toSole(told.why), advice: toSole(told.advice) };
+}
+
+// A boat has a sole; what somebody has called a part stays as it is, for names bear no article.
+const toSole = (text: string): string => text.replace(/\b([Tt]he) floor\b/g, "$1 sole");
+
+function tellFinding(finding: Finding, design: Design, units: Units): FindingWords {
   const length = (mm: number) => formatLength(mm, units);
   const litres = (l: number) => formatQuantity(l, "volume", units);
   const stands = (attitude: Parameters<typeof describeAttitude>[0]) => describeAttitude(attitude, design.rig.kind);

@@ -24,6 +24,7 @@ import { judgeBucket } from "@/core/trials/bucketTrial";
 import { computeLeak } from "@/core/trials/leakRate";
 import { DEMO_NAMES, FURNISHED, HEADS_NAME, HEADS_NAMES, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
 import { describeReport } from "./devices";
+import { describeFinding } from "./findings";
 import { describeLoopRhythm, describePlainSchool } from "./gear";
 import { GLOSSARY } from "./glossary";
 import { describeBlackStores, describeRun, describeStability, describeSump } from "./heads";
@@ -123,6 +124,16 @@ test("ways for foul water, joins, care of the loop, joints and bucket trials are
   }
   for (let mm = 10; mm < 80; mm += 3) for (const fit of matchStub(mm)) expectSaid(describeStub(fit, "metric"));
   for (const leak of [null, 3, 120, 900]) expectSaid(describeCycleLeak(leak));
+});
+
+test("on a boat no finding speaks of the floor, on land none of the sole", () => {
+  for (const name of ["otter", HEADS_NAME, "setzkasten", "kranich-loop", "puppenwagen"] as const) {
+    const design = readDemo(name);
+    const all = evaluate(design).findings.map((finding) =>
+      Object.values(describeFinding(finding, design, "metric")).join(" "),
+    );
+    expect(all.join(" ")).not.toMatch(design.rig.kind === "boat" ? /\bthe floor\b/i : /\bthe sole\b/i);
+  }
 });
 
 test("larger tanks instead of a loop: litres, weight and days by hand", () => {
