@@ -5,6 +5,7 @@ import { listFloods } from "@/core/through/flood";
 import { listFittings, listHoles, measureFitting } from "@/core/through/holes";
 import { sayBeforeDrilling } from "@/words/cautions";
 import { describeHole, describeSaw, describeSize } from "@/words/holes";
+import { describePlanPlaceMm } from "@/words/places";
 import { formatLength, formatQuantity, type Units } from "@/words/units";
 
 /** Every hole of a rig, for a program to read. */
@@ -20,8 +21,7 @@ export function printHoles(design: Design, units: Units): string {
   const { holes } = reportHoles(design);
   const lines = holes.map((hole) => {
     const [face] = hole.facesMm;
-    const side = face.y >= 0 ? "left" : "right";
-    return `${describeHole(hole, design)}: ${describeSize(hole, units)}, ${describeSaw(hole.saw)}; ${formatLength(face.x, units)} from the rear edge, ${formatLength(Math.abs(face.y), units)} ${side} of the middle`;
+    return `${describeHole(hole, design)}: ${describeSize(hole, units)}, ${describeSaw(hole.saw)}; ${describePlanPlaceMm(face, design.rig.kind, units)}`;
   });
   return `${[design.name, ...(lines.length > 0 ? lines : ["No hole."]), sayBeforeDrilling(design.rig.kind)].join("\n")}\n`;
 }

@@ -8,6 +8,7 @@ import { describeAttitude } from "./attitudes";
 import { describeFinding } from "./findings";
 import { describeSymbol } from "./formulas";
 import { describePart as describePartToBuy } from "./parts";
+import { describePlaceMm, describePlanPlaceMm } from "./places";
 import { describeEdit, describeRemedy } from "./remedies";
 import {
   describeRead,
@@ -154,4 +155,17 @@ test.each([
     expect(read.ok && read.value).toBeCloseTo(value, 4);
   }
   expect(parseQuantity("6 buckets", "flow", "metric")).toEqual({ ok: false, reason: "unknownUnit" });
+});
+
+test("a place is said in the words of the rig", () => {
+  const at = { x: 3780, y: -420, z: 60 };
+  expect(describePlanPlaceMm(at, "van", "metric")).toBe(
+    "3780\u00a0mm from the rear edge, 420\u00a0mm right of the middle",
+  );
+  expect(describePlanPlaceMm(at, "boat", "metric")).toBe(
+    "3780\u00a0mm from the after edge, 420\u00a0mm to starboard of the middle",
+  );
+  expect(describePlaceMm({ ...at, y: 0, z: -60 }, "boat", "metric")).toBe(
+    "3780\u00a0mm from the after edge, on the middle, 60\u00a0mm below the sole",
+  );
 });

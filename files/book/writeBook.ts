@@ -13,6 +13,7 @@ import { describeFinding } from "@/words/findings";
 import { listGoodsRows, SEALING_NOTE } from "@/words/goods";
 import { describeHole, describeSaw, describeSize, HOLE_STEPS } from "@/words/holes";
 import { describePipe } from "@/words/parts";
+import { describePlanPlaceMm } from "@/words/places";
 import { TRIAL_CAUTIONS } from "@/words/trials";
 import { formatLength, type Units } from "@/words/units";
 import type { Letters } from "../letters";
@@ -157,7 +158,6 @@ export function writeBook(design: Design, { paper, units, parts }: BookOptions, 
 
 // Every hole with its place and size, then in full size, an ellipse where the pipe passes aslant.
 function writeHoles(book: BookPaper, design: Design, holes: readonly HoleEntry[], units: Units): void {
-  const length = (mm: number) => formatLength(mm, units);
   book.beginPage("Holes");
   book.text(sayBeforeDrilling(design.rig.kind), 9);
   if (holes.length === 0) {
@@ -168,14 +168,13 @@ function writeHoles(book: BookPaper, design: Design, holes: readonly HoleEntry[]
   book.row(["", "what for", "size", "saw", "place, on the face you drill from"], at);
   holes.forEach((hole, i) => {
     const [face] = hole.facesMm;
-    const side = face.y >= 0 ? "left" : "right";
     book.row(
       [
         `H${i + 1}`,
         describeHole(hole, design),
         describeSize(hole, units),
         describeSaw(hole.saw),
-        `${length(face.x)} from the rear edge, ${length(Math.abs(face.y))} ${side} of the middle, from ${hole.drillFrom}`,
+        `${describePlanPlaceMm(face, design.rig.kind, units)}, from ${hole.drillFrom}`,
       ],
       at,
     );

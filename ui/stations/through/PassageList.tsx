@@ -5,6 +5,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
 import { sayBeforeDrilling } from "@/words/cautions";
 import { describeDrilling } from "@/words/passages";
+import { describePlanPlaceMm } from "@/words/places";
 import { formatQuantity } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
@@ -41,6 +42,7 @@ export function PassageList() {
 
 function PassageRow({ passage }: { readonly passage: Passage }) {
   const units = useWorkbench((state) => state.units);
+  const rigKind = useWorkbench((state) => state.history!.design.rig.kind);
   const { lineId, legIndex, nth, through, panel, facesMm, hole } = passage;
   const [face, other] = facesMm;
   const isSlanted = Math.hypot(other.x - face.x, other.y - face.y, through === "floor" ? 0 : other.z - face.z) > 1;
@@ -63,15 +65,9 @@ function PassageRow({ passage }: { readonly passage: Passage }) {
       : toWorkingId("panelHole", { kind: "panel", ...at, nth });
   return (
     <li className="text-[13px] text-faint">
-      <span className="text-ink">{panel ? panel.name : "Floor"}</span>, leg {legIndex + 1}, {length(face.x)} from the
-      rear edge and {length(Math.abs(face.y))} {face.y >= 0 ? "left" : "right"} of the middle
-      {isSlanted && (
-        <>
-          {" "}
-          (on the other face {length(other.x)} and {length(Math.abs(other.y))} {other.y >= 0 ? "left" : "right"})
-        </>
-      )}
-      : a hole of{" "}
+      <span className="text-ink">{panel?.name ?? (rigKind === "boat" ? "Sole" : "Floor")}</span>, leg {legIndex + 1},{" "}
+      {describePlanPlaceMm(face, rigKind, units)}
+      {isSlanted && <> (on the other face {describePlanPlaceMm(other, rigKind, units)})</>}: a hole of{" "}
       <Figure
         working={working}
         label={through === "floor" ? "Hole in the floor" : "Hole in the wall"}

@@ -4,6 +4,7 @@ import { radToDeg } from "@/core/quantity/convert";
 import { type HoleEntry, listHoles } from "@/core/through/holes";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeHole, describeSaw, describeSize } from "@/words/holes";
+import { describePlanPlaceMm } from "@/words/places";
 import { formatLength, formatNumber, type Units } from "@/words/units";
 import { HaloText } from "../../drawing/HaloText";
 import { Hatches } from "../../drawing/Hatches";
@@ -43,8 +44,7 @@ export function ThroughStage() {
         text={
           <>
             <span className="font-semibold">{describeSize(hole, units)}</span>, {describeSaw(hole.saw)};{" "}
-            {formatLength(face.x, units)} from the rear edge, {formatLength(Math.abs(face.y), units)}{" "}
-            {face.y >= 0 ? "left" : "right"} of the middle.
+            {describePlanPlaceMm(face, design.rig.kind, units)}.
           </>
         }
       />
