@@ -22,19 +22,31 @@ export async function benchGear(): Promise<Row[]> {
     const graph = buildGearGraph(design);
     return { design, graph, setting: toSetting(state) };
   });
-  const ours = timeEach(() => {
+  // warm before either is timed
+  timeEach(() => {
     for (const { design, graph, setting } of networks) solveFlows(design, graph, setting);
   });
+  let ours = 0;
   let theirs = 0;
   let opening = 0;
+  let telling = 0;
   for (const { design, graph, setting } of networks) {
     const project = new Project(workspace);
     workspace.writeFile("net.inp", toEpanet(design, graph, setting));
     const began = performance.now();
     project.open("net.inp", "net.rpt", "net.bin");
     opening += performance.now() - began;
+    // one right after the other, so that both meet the same machine
+    ours += timeEach(() => solveFlows(design, graph, setting));
     // its reading of the file does not count
     theirs += timeEach(() => project.solveH());
+    // what ours hands over with its answer: 8 is a link's flow, 10 its loss, 11 a node's pressure
+    const links = graph.links.map((_, i) => project.getLinkIndex(`l${i + 1}`));
+    const nodes = Array.from({ length: graph.nodes.size }, (_, i) => i + 1);
+    telling += timeEach(() => {
+      for (const link of links) [8, 10].map((of) => project.getLinkValue(link, of));
+      for (const node of nodes) project.getNodeValue(node, 11);
+    });
     project.close();
   }
   const loop = withHandValves(readDemo("kranich-loop"));
@@ -48,15 +60,16 @@ export async function benchGear(): Promise<Row[]> {
   return [
     { name: "one network of gear solved", value: ours / networks.length, unit: "ms", budget: null, better: "less" },
     {
-      name: "the general engine, against it",
-      value: theirs / ours,
+      name: "the general engine, flows and pressures told, against it",
+      value: (theirs + telling) / ours,
       unit: "×",
       budget: 5,
       better: "more",
     },
+    { name: "its rounds alone", value: theirs / ours, unit: "×", budget: null, better: "more" },
     {
       name: "the same with reading its file",
-      value: (theirs + opening) / ours,
+      value: (theirs + telling + opening) / ours,
       unit: "×",
       budget: null,
       better: "more",

@@ -3,7 +3,8 @@ import fc from "fast-check";
 import { gearDesigns } from "@/tests/gearArbitraries";
 import { parseDesign } from "../design/parseDesign";
 import { buildGearGraph } from "./gearGraph";
-import { toSetting } from "./settings";
+import { computeLinkLossPa, computePumpPa, toPa } from "./linkLoss";
+import { listFailures, toSetting } from "./settings";
 import { solveFlows } from "./solveFlows";
 import { toEpanet } from "./toEpanet";
 
@@ -39,6 +40,16 @@ test("flows of 50 random networks within 0.1 % of a general engine (EPANET 2.3),
       });
       held += 1;
     });
+    [...graph.nodes.values()].forEach(({ id, atMm }, i) => {
+      const kPa = result.nodes.find((node) => node.id === id)!.kPa!;
+      // property 10 of a node is its head, m
+      const theirs = project.getNodeValue(project.getNodeIndex(`n${i + 1}`), 10);
+      const ours = (kPa * 1000 + toPa(atMm.z)) / toPa(1000);
+      expect({ node: id, off: Math.abs(ours - theirs) / Math.max(1, Math.abs(theirs)) < 1e-3 }).toEqual({
+        node: id,
+        off: true,
+      });
+    });
     project.close();
   }
   expect(held).toBeGreaterThan(300);
@@ -58,5 +69,46 @@ test("doubling every loss in series never raises a flow", () => {
       expect(sum(harder)).toBeLessThanOrEqual(sum(design) + 1e-6);
     }),
     { numRuns: 60 },
+  );
+});
+
+test("with any one thing failed, every piece through which water runs takes what its own law says", () => {
+  fc.assert(
+    fc.property(gearDesigns, ({ design, state }) => {
+      const graph = buildGearGraph(design);
+      for (const failure of [null, ...listFailures(design.gear)]) {
+        const { links, residualLpm } = solveFlows(design, graph, toSetting(state, failure));
+        expect(residualLpm).toBeLessThan(1e-6);
+        graph.links.forEach((link, i) => {
+          const { lpm, lossKPa } = links[i]!;
+          if (Math.abs(lpm) < 1e-3) return;
+          const spec = link.kind === "inside" ? link.gear.spec : null;
+          const flow = Math.abs(lpm) / 60_000;
+          const lost = Math.sign(lpm) * computeLinkLossPa(link, flow);
+          const gained =
+            spec?.kind === "pump" && toSetting(state, failure).isOn(link.id) ? computePumpPa(spec, flow) : 0;
+          expect(lossKPa * 1000).toBeCloseTo(lost - gained, 0);
+        });
+      }
+    }),
+    { numRuns: 20 },
+  );
+});
+
+test("a pump that is on against a shut valve gives all it can up to the valve, and nothing runs", () => {
+  fc.assert(
+    fc.property(gearDesigns, ({ design, state }) => {
+      const graph = buildGearGraph(design);
+      const shut = { ...state, openTaps: [] };
+      const { links, nodes } = solveFlows(design, graph, toSetting(shut));
+      const pump = design.gear.find(({ spec }) => spec.kind === "pump")!;
+      const kPaAt = (port: string) => {
+        const id = `${pump.id}:${port}`;
+        return nodes.find((node) => node.id === id)!.kPa! + toPa(graph.nodes.get(id)!.atMm.z) / 1000;
+      };
+      for (const { lpm } of links) expect(Math.abs(lpm)).toBeLessThan(1e-6);
+      expect(kPaAt("out") - kPaAt("in")).toBeCloseTo(pump.spec.kind === "pump" ? pump.spec.shutOffKPa : 0, 3);
+    }),
+    { numRuns: 40 },
   );
 });
