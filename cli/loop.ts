@@ -11,7 +11,13 @@ import { computeTapFlows } from "@/core/gear/tapFlows";
 import { toEpanet } from "@/core/gear/toEpanet";
 import { describeFinding } from "@/words/findings";
 import { describeDose, describeLoop } from "@/words/gear";
-import { describeEveryPosition, describeJoin, describeWrongTurns } from "@/words/interlock";
+import {
+  describeEveryPosition,
+  describeJoin,
+  describePumpProof,
+  describePumpTurns,
+  describeWrongTurns,
+} from "@/words/interlock";
 import { formatQuantity, type Units } from "@/words/units";
 
 /** States, flows, pressures, hazards, dose and change interval of the pumped side, for a program to read. */
@@ -58,7 +64,12 @@ export function printLoop(design: Design, stateId: string | null, units: Units):
     ? [describeLoop(loop, units), ...(describeDose(loop, units) ? [describeDose(loop, units)!] : [])]
     : [];
   const proof = everyPosition
-    ? [describeEveryPosition(everyPosition), ...everyPosition.ways.map((way) => describeWrongTurns(design, way))]
+    ? [
+        describeEveryPosition(everyPosition),
+        ...everyPosition.ways.map((way) => describeWrongTurns(design, way)),
+        describePumpProof(everyPosition),
+        ...everyPosition.pumps.map((pump) => describePumpTurns(design, pump)),
+      ]
     : [];
   const met = joins.map((join) => describeJoin(design, join));
   return `${[design.name, ...lines, ...told, ...proof, ...met, ...sums, "Loop water is never drunk."].join("\n")}\n`;

@@ -182,7 +182,9 @@ function describeState({ stateName, failure, failedName }: InState): string {
 export function describeFailure(failure: Failure, name: string): string {
   switch (failure.kind) {
     case "stuck":
-      return `${name} stuck ${failure.at === "a" || failure.at === "b" ? `on way ${failure.at.toUpperCase()}` : failure.at}`;
+      // a two-way valve that stops half way lets water through as an open one does
+      if (failure.at === "open") return `${name} stuck open or half way`;
+      return `${name} stuck ${failure.at === "shut" ? "shut" : `on way ${failure.at.toUpperCase()}`}`;
     case "halfWay":
       return `${name} stuck half way`;
     case "leaksBack":

@@ -1,10 +1,12 @@
 import type { Design } from "@/core/design/design";
 import type { UsualState } from "@/core/edits/loopEdits";
 import type { EveryPosition, WrongTurns } from "@/core/gear/everyPosition";
+import { MOST_TURNS, type PumpTurns } from "@/core/gear/everyPump";
 import type { Hazard, HazardKind } from "@/core/gear/hazard";
 import type { Join } from "@/core/gear/joins";
 import type { LoopWater } from "@/core/gear/loopWater";
 import type { Failure } from "@/core/gear/settings";
+import type { Turn } from "@/core/gear/turns";
 import { POSITION_NAMES } from "./gear";
 import { describeFailure } from "./gearFindings";
 import { formatNumber } from "./units";
@@ -57,19 +59,25 @@ export function describeHazard(design: Design, { kind, water, to, from, stateId,
   return `${what}: ${nameState(design, stateId)}, ${why}.${more}`;
 }
 
-/** One way over all positions: who turns what, and what fails. */
-export function describeWrongTurns(design: Design, { water, to, stateId, turns, failure }: WrongTurns): string {
+// Who turns what, away from which working state.
+function describeTurns(design: Design, stateId: string, turns: readonly Turn[]): string {
   const turned = turns.map(
     ({ gearId, to: at }) =>
       `${design.gear.find(({ id }) => id === gearId)?.name ?? gearId} ${at === "on" ? "on" : POSITION_NAMES[at]}`,
   );
-  const hand =
-    turned.length === 0
-      ? `as “${nameState(design, stateId)}” stands`
-      : `from “${nameState(design, stateId)}”, ${turned.length === 1 ? "one turn" : `${turned.length} turns`}: ${turned.join(", ")}`;
-  const fails = failure ? `, with ${describeFailure(failure, nameFailed(design, failure))}` : "";
-  return `${WATERS[water]} water gets to ${nameNode(design, to)}: ${hand}${fails}.`;
+  if (turned.length === 0) return `as “${nameState(design, stateId)}” stands`;
+  return `from “${nameState(design, stateId)}”, ${turned.length === 1 ? "one turn" : `${turned.length} turns`}: ${turned.join(", ")}`;
 }
+
+/** One way over all positions: who turns what, and what fails. */
+export function describeWrongTurns(design: Design, { water, to, stateId, turns, failure }: WrongTurns): string {
+  const fails = failure ? `, with ${describeFailure(failure, nameFailed(design, failure))}` : "";
+  return `${WATERS[water]} water gets to ${nameNode(design, to)}: ${describeTurns(design, stateId, turns)}${fails}.`;
+}
+
+/** How a pump comes to run dry or against a shut line. */
+export const describePumpTurns = (design: Design, { kind, gearId, stateId, turns }: PumpTurns): string =>
+  `${nameNode(design, gearId)} ${VERBS[kind]}: ${describeTurns(design, stateId, turns)}.`;
 
 /** What was proven, in one line. */
 export function describeEveryPosition({ positions, failures, ways }: EveryPosition): string {
@@ -78,6 +86,12 @@ export function describeEveryPosition({ positions, failures, ways }: EveryPositi
     ? `${over}: no foul water gets to fresh water or a tap.`
     : `${over}: ${ways.length === 1 ? "one way" : `${ways.length} ways`} for foul water, each with the fewest turns it takes.`;
 }
+
+/** What was proven of pumps, in one line; a valve that sticks is the same to a pump as one that is turned. */
+export const describePumpProof = ({ pumps }: EveryPosition): string =>
+  pumps.length === 0
+    ? `No pump runs dry or against a shut line by up to ${MOST_TURNS} turns.`
+    : "Pumps, each with the fewest turns it takes. A valve that sticks is the same as one turned:";
 
 /** Where two waters meet, and whether what stands between is what is asked. */
 export function describeJoin(design: Design, { water, from, to, category, keptApartBy, isEnough }: Join): string {

@@ -4,9 +4,11 @@ import { loopSystems } from "@/tests/loopSystems";
 import type { Design } from "../design/design";
 import type { WorkingState } from "../design/gear";
 import { proveEveryPosition } from "./everyPosition";
+import { MOST_TURNS } from "./everyPump";
 import { buildGearGraph } from "./gearGraph";
 import { listEveryHazard } from "./interlock";
 import { findPassing, toSetting } from "./settings";
+import { takeTurns } from "./turns";
 
 // Every position of every valve, three-way valve and pump, one after the other; taps stand as in the state.
 function listPositions({ gear, states }: Design): { readonly state: WorkingState; readonly turned: number }[] {
@@ -77,14 +79,7 @@ test("what is found happens: turned so and failed so, the way is open link by li
     const graph = buildGearGraph(design);
     for (const { stateId, turns, failure, way, from } of proveEveryPosition(design)!.ways) {
       const state = design.states.find(({ id }) => id === stateId)!;
-      const turned: WorkingState = {
-        ...state,
-        on: [...state.on, ...turns.flatMap(({ gearId, to }) => (to === "on" ? [gearId] : []))],
-        positions: [
-          ...state.positions.filter(({ gearId }) => !turns.some((turn) => turn.gearId === gearId)),
-          ...turns.flatMap(({ gearId, to }) => (to === "on" ? [] : [{ gearId, at: to }])),
-        ],
-      };
+      const turned = takeTurns(design.gear, state, turns);
       const setting = toSetting(turned, failure);
       let node = from;
       for (const id of way) {
@@ -114,3 +109,35 @@ test("it stops when told to, and tells how far it is", () => {
   proveEveryPosition(design, (share) => shares.push(share) > 0);
   expect(shares.at(-1)).toBe(1);
 });
+
+test("pumps run dry or against a shut line by no fewer turns than trying every position tells", () => {
+  fc.assert(
+    fc.property(
+      loopSystems.filter(({ gear }) => gear.filter(({ spec }) => spec.kind === "valve").length <= 4),
+      (design) => {
+        const fewest = new Map<string, number>();
+        const positions = listPositions(design);
+        const turnedOf = new Map(positions.map(({ state, turned }) => [state.id, turned]));
+        // taps stand as in the state here, so that more turns may be asked
+        for (const { kind, gearId, stateId, failure } of listEveryHazard({
+          ...design,
+          states: positions.map((p) => p.state),
+        })) {
+          if (failure !== null || (kind !== "runsDry" && kind !== "deadHead")) continue;
+          const key = [kind, gearId].join("|");
+          fewest.set(key, Math.min(fewest.get(key) ?? 99, turnedOf.get(stateId)!));
+        }
+        for (const { kind, gearId, turns, stateId } of proveEveryPosition(design)!.pumps) {
+          const state = design.states.find(({ id }) => id === stateId)!;
+          const turned = takeTurns(design.gear, state, turns);
+          const there = listEveryHazard({ ...design, states: [turned] });
+          expect(there.some((one) => one.failure === null && one.kind === kind && one.gearId === gearId)).toBe(true);
+          expect(turns.length).toBeLessThanOrEqual(fewest.get([kind, gearId].join("|")) ?? 99);
+        }
+        const found = new Set(proveEveryPosition(design)!.pumps.map(({ kind, gearId }) => [kind, gearId].join("|")));
+        for (const [key, turns] of fewest) if (turns <= MOST_TURNS) expect([key, found.has(key)]).toEqual([key, true]);
+      },
+    ),
+    { numRuns: 25 },
+  );
+}, 60_000);

@@ -1,13 +1,12 @@
 import type { Design } from "../design/design";
-import type { Gear, Position, WorkingState } from "../design/gear";
+import type { Gear, WorkingState } from "../design/gear";
 import type { HeldWater } from "../design/plumbing";
+import { findPumpTurns, type PumpTurns } from "./everyPump";
 import { buildGearGraph, type GearEnd, type GearGraph, type GearLink } from "./gearGraph";
 import { FOUL, listTargets } from "./interlock";
 import { passesUndriven, standsOver } from "./reach";
 import { type Failure, listFailures, type Setting, toSetting } from "./settings";
-
-/** One thing turned by a hand, away from how it stands in a working state. */
-export type Turn = { readonly gearId: string; readonly to: Position | "on" };
+import { AT_REST, type Turn } from "./turns";
 
 /** A way for foul water, and the fewest wrong turns from any working state that open it. */
 export type WrongTurns = {
@@ -29,9 +28,9 @@ export type EveryPosition = {
   /** Single failures each of them is held against. */
   readonly failures: number;
   readonly ways: readonly WrongTurns[];
+  /** Pumps that can run dry or against a shut line. */
+  readonly pumps: readonly PumpTurns[];
 };
-
-const AT_REST: WorkingState = { id: "", name: "", on: [], positions: [], openTaps: [] };
 
 const MOVES = new Set<Gear["spec"]["kind"]>(["valve", "diverter", "pump", "tap", "coupling"]);
 
@@ -39,8 +38,7 @@ const MOVES = new Set<Gear["spec"]["kind"]>(["valve", "diverter", "pump", "tap",
  * Every way by which grey, black, loop or sea water reaches fresh water or a tap, over all positions of all valves, pumps
  * and taps, each alone and with every single failure: with the fewest turns from a working state, and with a failure only
  * where that spares a turn. More that is open never takes a way away, so ways are searched by what they need open instead
- * of trying each position; held against trying each [C]. Pumps that run dry or against a shut line are judged in the
- * states alone. Tells its progress as a share; null when told to stop.
+ * of trying each position; held against trying each [C]. Tells its progress as a share; null when told to stop.
  */
 export function proveEveryPosition(
   design: Design,
@@ -67,6 +65,7 @@ export function proveEveryPosition(
     positions: 2 ** design.gear.filter(({ spec }) => MOVES.has(spec.kind)).length,
     failures: failures.length - 1,
     ways: [...best.values()].sort((a, b) => weigh(a) - weigh(b)),
+    pumps: findPumpTurns(design),
   };
 }
 

@@ -139,7 +139,8 @@ export function listTargets(
 
 type PumpHazard = Omit<Hazard, "stateId" | "failure">;
 
-function listPumpHazards(
+/** Pumps that are on and have nothing to draw, or nowhere to pump to. */
+export function listPumpHazards(
   graph: GearGraph,
   arcs: ReadonlyMap<string, readonly Arc[]>,
   gear: readonly Gear[],

@@ -7,7 +7,14 @@ import { listJoins } from "@/core/gear/joins";
 import type { ShownWay } from "@/store/state";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
-import { describeEveryPosition, describeHazard, describeJoin, describeWrongTurns } from "@/words/interlock";
+import {
+  describeEveryPosition,
+  describeHazard,
+  describeJoin,
+  describePumpProof,
+  describePumpTurns,
+  describeWrongTurns,
+} from "@/words/interlock";
 import { ask } from "@/workers/client";
 import { Group } from "../../fields/Group";
 import { SearchButton } from "../../kit/SearchButton";
@@ -50,10 +57,21 @@ export function Interlock() {
         {proven && (
           <>
             <p className="pt-1 text-[13px] leading-snug" role="status">
-              {describeEveryPosition(proven)} Pumps that run dry or against a shut line are judged in the states alone.
+              {describeEveryPosition(proven)}
             </p>
             <WayList
               ways={proven.ways.map((way) => ({ ...toShown(design, way), stateId: way.stateId }))}
+              shown={shown}
+            />
+            <p className="pt-1 text-[13px] leading-snug">{describePumpProof(proven)}</p>
+            <WayList
+              ways={proven.pumps.map((pump) => ({
+                stateId: pump.stateId,
+                turns: pump.turns,
+                failure: null,
+                links: [pump.gearId],
+                text: describePumpTurns(design, pump),
+              }))}
               shown={shown}
             />
           </>

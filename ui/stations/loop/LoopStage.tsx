@@ -3,11 +3,11 @@ import { RotateCcw, Save } from "lucide-react";
 import { useMemo, useState } from "react";
 import type { Design } from "@/core/design/design";
 import type { Gear, Position, WorkingState } from "@/core/design/gear";
-import type { Turn } from "@/core/gear/everyPosition";
 import { buildGearGraph } from "@/core/gear/gearGraph";
 import { computeLoopFigures } from "@/core/gear/loopFigures";
 import { toSetting } from "@/core/gear/settings";
 import { solveFlows } from "@/core/gear/solveFlows";
+import { takeTurns } from "@/core/gear/turns";
 import { findWaterInHoses, LEAST_LPM } from "@/core/gear/waterInHoses";
 import { buildWaterway, type WaterNode, type Waterway } from "@/core/waterway/buildWaterway";
 import { useWorkbench } from "@/store/useWorkbench";
@@ -38,19 +38,6 @@ export function LoopStage() {
   return <Trainer design={design} />;
 }
 
-// As the hands of a way turned it, for showing.
-function takeTurns(state: WorkingState, turns: readonly Turn[]): WorkingState {
-  const turned = new Set(turns.map(({ gearId }) => gearId));
-  return {
-    ...state,
-    on: [...state.on, ...turns.flatMap(({ gearId, to }) => (to === "on" ? [gearId] : []))],
-    positions: [
-      ...state.positions.filter(({ gearId }) => !turned.has(gearId)),
-      ...turns.flatMap(({ gearId, to }) => (to === "on" ? [] : [{ gearId, at: to }])),
-    ],
-  };
-}
-
 const NO_STATE: WorkingState = { id: "none", name: "Everything shut", on: [], positions: [], openTaps: [] };
 
 function Trainer({ design }: { readonly design: Design }) {
@@ -62,7 +49,7 @@ function Trainer({ design }: { readonly design: Design }) {
   const { width, height } = frame.size;
   const { stateId, way } = useWorkbench((state) => state.loopView);
   const own = design.states.find(({ id }) => id === stateId) ?? design.states[0] ?? NO_STATE;
-  const kept = useMemo(() => (way ? takeTurns(own, way.turns) : own), [own, way]);
+  const kept = useMemo(() => (way ? takeTurns(design.gear, own, way.turns) : own), [design.gear, own, way]);
   // what is turned here is tried, and changes the design only when it is kept
   const [tried, setTried] = useState<WorkingState | null>(null);
   const state = tried?.id === kept.id ? tried : kept;
