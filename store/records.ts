@@ -45,6 +45,8 @@ export type RecordsStore = {
   readonly setGoods: (parts: BuildRecord["parts"], prices: NonNullable<BuildRecord["prices"]>) => Promise<void>;
   /** Notes where a part came to sit; null forgets it. */
   readonly setMeasured: (key: string, measured: MeasuredPart | null) => Promise<void>;
+  /** The hole saws in the own box, mm. */
+  readonly setSaws: (sawsMm: readonly number[]) => Promise<void>;
   readonly addTrial: (trial: TrialRun) => Promise<void>;
   readonly setJourney: (journey: Journey) => Promise<void>;
   /** Puts a line of the book in place of the one with its id. */
@@ -134,6 +136,7 @@ export function createRecords(openStore: () => Promise<Database> = () => openDat
       const others = (build.measured ?? []).filter(({ part }) => toMeasuredKey(part) !== key);
       return keepBuild({ ...build, measured: given === null ? others : [...others, given] });
     },
+    setSaws: (sawsMm) => keepBuild({ ...store.getState().build, saws: [...new Set(sawsMm)].sort((a, b) => a - b) }),
     addTrial: (trial) => {
       const { build } = store.getState();
       return keepBuild({ ...build, trials: [...(build.trials ?? []), trial] });

@@ -1,6 +1,7 @@
 import type { Design } from "@/core/design/design";
 import type { Flood } from "@/core/through/flood";
-import type { HoleEntry, Saw } from "@/core/through/holes";
+import type { HoleEntry } from "@/core/through/holes";
+import type { Saw, SawFit } from "@/core/through/saws";
 import type { StubFit } from "@/core/through/stubs";
 import { formatLength, formatNumber, formatQuantity, type Units } from "./units";
 
@@ -20,6 +21,14 @@ export function describeSaw({ metricMm, inch }: Saw): string {
     ...(inch === null ? [] : [`${formatNumber(inch, inch % 0.25 === 0 ? 2 : 3)} in`]),
   ];
   return `saw ${parts.join(" or ")}`;
+}
+
+/** What the own saw makes of a hole, against buying the right one. */
+export function describeOwnSaw({ sawMm, overMm, moreSealantMl, isFit }: SawFit, saw: Saw, units: Units): string {
+  const own = `Your ${formatLength(sawMm, units)} saw`;
+  if (overMm < 0.5) return `${own} cuts it as asked.`;
+  const costs = `${own} cuts it ${formatLength(overMm, units)} over, ${formatLength(overMm / 2, units)} more gap all round and ${formatNumber(moreSealantMl, 0)}\u00a0mL more sealant`;
+  return isFit ? `${costs}.` : `${costs}: too wide a gap to seal well. Buy ${describeSaw(saw)}, or put a sleeve in.`;
 }
 
 /** The size of a hole: round, or along the slope by across it. */

@@ -11,6 +11,7 @@ import { measureLength, subtract } from "../geometry/vec";
 import { listBreatherParts, listDrainParts, type Part } from "../parts/listParts";
 import { findPipeSize } from "../parts/pipes";
 import { listHoles } from "../through/holes";
+import { chooseOwnSaw } from "../through/saws";
 import { countClips, findClipSpacingMm } from "./clipSpacing";
 import { listWires, type Supply } from "./wiring";
 
@@ -95,9 +96,14 @@ export const usualSupply = ({ rig }: Pick<Design, "rig">): Supply => ({
 /**
  * Everything the water side takes, by where it goes: pipe and fittings, clips at the spacing that keeps the belly under the
  * fall, what seals each hole and thread, what holds each tank, gear, hoses with clamps, cable with its fuse, and the tools.
- * Source: geometry; beads, tape, spare and clips of hoses are practice [C on T].
+ * Saws that the own box, mm across, has a fit one for are not bought. Source: geometry; beads, tape, spare and clips of hoses are practice [C on T].
  */
-export function listGoods(design: Design, evaluation: Evaluation, supply: Supply = usualSupply(design)): Good[] {
+export function listGoods(
+  design: Design,
+  evaluation: Evaluation,
+  supply: Supply = usualSupply(design),
+  ownSawsMm: readonly number[] = [],
+): Good[] {
   const goods = [
     ...listDrainGoods(design, evaluation),
     ...design.lines.flatMap((line) =>
@@ -113,7 +119,7 @@ export function listGoods(design: Design, evaluation: Evaluation, supply: Supply
         counter: "gear",
       }),
     ),
-    ...listHoleGoods(design, evaluation),
+    ...listHoleGoods(design, evaluation, ownSawsMm),
     ...listWireGoods(design, supply),
     ...listTools(design),
   ];
@@ -267,10 +273,13 @@ function listFixingGoods(
   ];
 }
 
-function listHoleGoods(design: Design, evaluation: Evaluation): Good[] {
-  return listHoles(design, evaluation).flatMap(({ lineId, gearId, widthMm, lengthMm, through, saw }) => {
+function listHoleGoods(design: Design, evaluation: Evaluation, ownSawsMm: readonly number[]): Good[] {
+  return listHoles(design, evaluation).flatMap((hole) => {
+    const { lineId, gearId, widthMm, lengthMm, through, saw } = hole;
+    const own = chooseOwnSaw(hole, ownSawsMm);
     const assembly: Assembly = lineId !== null ? { kind: "line", id: lineId } : { kind: "gear", id: gearId! };
-    const beadMl = (Math.PI * Math.max(widthMm, lengthMm) * 2 * BEAD_MM2) / 1000;
+    const isOwn = own?.isFit === true;
+    const beadMl = (Math.PI * Math.max(widthMm, lengthMm) * 2 * BEAD_MM2) / 1000 + (isOwn ? own.moreSealantMl : 0);
     return [
       ...(gearId === null
         ? [{ ware: { kind: "sleeve", boreMm: Math.round(widthMm) }, amount: 1, assembly, counter: "sealing" } as const]
@@ -279,7 +288,9 @@ function listHoleGoods(design: Design, evaluation: Evaluation): Good[] {
       ...(through === "panel"
         ? []
         : [{ ware: { kind: "edgePrimer" }, amount: PRIMER_ML, assembly, counter: "sealing" } as const]),
-      { ware: { kind: "holeSaw", ...saw }, amount: 1, assembly: { kind: "rig" }, counter: "tools" } as const,
+      ...(isOwn
+        ? []
+        : [{ ware: { kind: "holeSaw", ...saw }, amount: 1, assembly: { kind: "rig" }, counter: "tools" } as const]),
     ];
   });
 }

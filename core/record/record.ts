@@ -61,6 +61,8 @@ export const buildRecord = z.strictObject({
       z.strictObject({ price: z.nullable(number("money", 0, 100_000)), shop: z.string().check(z.maxLength(60)) }),
     ),
   ),
+  /** Hole saws in the own box, mm across. */
+  saws: z.optional(list(number("mm", 5, 250), { most: 100 })),
   /** Trials as they were run, the first first. */
   trials: z.optional(list(trialRun, { most: 2_000 })),
   /** Where parts really came to sit, off the drawing. */

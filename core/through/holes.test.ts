@@ -1,9 +1,11 @@
+import fc from "fast-check";
 import { readDemo } from "@/tests/demoRigs";
 import type { Design } from "../design/design";
 import type { Gear } from "../design/gear";
 import { parseDesign } from "../design/parseDesign";
 import { evaluate } from "../evaluate/evaluate";
-import { findSaw, listFittings, listHoles, measureFitting } from "./holes";
+import { listFittings, listHoles, measureFitting } from "./holes";
+import { chooseOwnSaw, findSaw, MOST_OVER_MM } from "./saws";
 
 const otter = readDemo("otter");
 
@@ -98,4 +100,28 @@ test("a sink may run overboard through a fitting: it fills no tank and nothing f
   const evaluation = evaluate(design);
   expect(evaluation.drains.find(({ fixtureId }) => fixtureId === fixture.id)!.tankId).toBeNull();
   expect(evaluation.findings.map(({ code }) => code)).not.toContain("endsOnGround");
+});
+
+test("the own saw is the smallest that cuts the hole; what it is over goes into sealant", () => {
+  const hole = { lengthMm: 44, widthMm: 44, thicknessMm: 40 };
+  // by hand: a ring from 44 to 48 mm is 289.0 mm², through 40 mm 11.6 mL
+  const fit = chooseOwnSaw(hole, [60, 48, 40])!;
+  expect(fit).toMatchObject({ sawMm: 48, overMm: 4, isFit: true });
+  expect(fit.moreSealantMl).toBeCloseTo(11.56, 2);
+  expect(chooseOwnSaw(hole, [40, 43.9])).toBeNull();
+  expect(chooseOwnSaw(hole, [])).toBeNull();
+  fc.assert(
+    fc.property(
+      fc.double({ min: 10, max: 150, noNaN: true }),
+      fc.array(fc.double({ min: 10, max: 160, noNaN: true }), { maxLength: 8 }),
+      (width, own) => {
+        const found = chooseOwnSaw({ lengthMm: width, widthMm: width, thicknessMm: 20 }, own);
+        if (found === null) return expect(own.every((saw) => saw < width)).toBe(true);
+        expect(found.sawMm).toBeGreaterThanOrEqual(width - 1e-9);
+        expect(own.some((saw) => saw >= width && saw < found.sawMm)).toBe(false);
+        expect(found.moreSealantMl).toBeGreaterThanOrEqual(-1e-9);
+        expect(found.isFit).toBe(found.overMm <= MOST_OVER_MM);
+      },
+    ),
+  );
 });

@@ -7,26 +7,8 @@ import { listParkedStandings } from "../evaluate/parkedAttitudes";
 import type { Passage } from "../fit/passages";
 import { placeGearPort } from "../gear/gearPorts";
 import { dot, subtract, type Vec3, vec } from "../geometry/vec";
-import { MM_PER_IN } from "../quantity/convert";
 import { computeFloodLps } from "./openHole";
-
-/** Hole saws as sold, mm, and inch saws by sixteenths [T]. */
-const METRIC_SAWS = [
-  16, 19, 20, 22, 25, 28, 30, 32, 35, 38, 40, 44, 48, 51, 54, 57, 60, 64, 68, 73, 76, 83, 89, 92, 102, 105, 114, 127,
-  152,
-] as const;
-const INCH_SAWS = [
-  0.625, 0.75, 0.875, 1, 1.125, 1.25, 1.375, 1.5, 1.625, 1.75, 1.875, 2, 2.125, 2.25, 2.5, 2.75, 3, 3.25, 3.5, 4, 4.5,
-  5, 6,
-] as const;
-
-/** The next saw up that a hole of a width can be cut with; null where none is sold. */
-export type Saw = { readonly metricMm: number | null; readonly inch: number | null };
-
-export const findSaw = (widthMm: number): Saw => ({
-  metricMm: METRIC_SAWS.find((saw) => saw >= widthMm - 1e-9) ?? null,
-  inch: INCH_SAWS.find((saw) => saw * MM_PER_IN >= widthMm - 1e-9) ?? null,
-});
+import { findSaw, type Saw } from "./saws";
 
 export type HoleEntry = {
   readonly id: string;

@@ -81,9 +81,10 @@ export function UnderPage() {
           Nothing can be kept in this browser. Reload; if it happens again, print the book.
         </p>
       )}
-      {tool === "cards" && phase === "ready" && !sheet && (
+      {/* stands in the page as it is sent, so that there is something to read before any script has come */}
+      {tool === "cards" && phase !== "failed" && !sheet && (
         <div className="p-4 text-[19px] leading-snug">
-          <p>Nothing lies ready here yet.</p>
+          <p>{phase === "loading" ? "Looking for what this phone keeps." : "Nothing lies ready here yet."}</p>
           <p className="pt-3">
             On this phone: open the design, then Build, “Under the floor”. From another machine: press “Show as codes”
             there and “Read codes” here.

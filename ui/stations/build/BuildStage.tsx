@@ -26,7 +26,7 @@ export function BuildStage() {
   const [pickedId, setPicked] = useState<string | null>(null);
   const listed = useMemo(() => listSteps(design, evaluation), [design, evaluation]);
   const order = useMemo(() => orderSteps(listed, build.order), [listed, build.order]);
-  const goods = useMemo(() => listGoods(design, evaluation), [design, evaluation]);
+  const goods = useMemo(() => listGoods(design, evaluation, undefined, build.saws), [design, evaluation, build.saws]);
   const done = useMemo(() => new Set(build.done.map(({ stepId }) => stepId)), [build.done]);
   const open = order.ok ? listOpenSteps(order.steps, done) : [];
   const current = open.find(({ id }) => id === pickedId) ?? open[0] ?? null;

@@ -1,7 +1,7 @@
 "use client";
 import { useMemo, useState } from "react";
 import { listFloods } from "@/core/through/flood";
-import { listFittings, measureFitting } from "@/core/through/holes";
+import { listFittings, listHoles, measureFitting } from "@/core/through/holes";
 import { matchStub } from "@/core/through/stubs";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
@@ -10,13 +10,18 @@ import { formatLength } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { NumberField } from "../../kit/NumberField";
 import { PassageList } from "./PassageList";
+import { SawBox } from "./SawBox";
 
 /** Every hole with how it is made, and on a boat every skin fitting with what comes in if its hose comes off. */
 export function ThroughMeasures() {
+  const design = useWorkbench((state) => state.history!.design);
+  const evaluation = useWorkbench((state) => state.evaluation!);
+  const holes = useMemo(() => listHoles(design, evaluation), [design, evaluation]);
   return (
     <>
       <Fittings />
       <PassageList />
+      <SawBox holes={holes} />
       <Stubs />
       <Group title="In this order">
         <ol className="list-decimal pl-5 text-[13px] leading-snug">

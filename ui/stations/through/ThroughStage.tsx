@@ -2,8 +2,9 @@
 import { useId, useState } from "react";
 import { radToDeg } from "@/core/quantity/convert";
 import { type HoleEntry, listHoles } from "@/core/through/holes";
+import { chooseOwnSaw } from "@/core/through/saws";
 import { useWorkbench } from "@/store/useWorkbench";
-import { describeHole, describeSaw, describeSize } from "@/words/holes";
+import { describeHole, describeOwnSaw, describeSaw, describeSize } from "@/words/holes";
 import { describePlanPlaceMm } from "@/words/places";
 import { formatLength, formatNumber, type Units } from "@/words/units";
 import { HaloText } from "../../drawing/HaloText";
@@ -11,12 +12,14 @@ import { Hatches } from "../../drawing/Hatches";
 import { useFrame } from "../../drawing/useFrame";
 import { StagePick } from "../../kit/StagePick";
 import { StageHeader } from "../StageHeader";
+import { useRecords } from "../useRecords";
 
 /** One hole in section at its true angle: what it goes through, the pipe with its room to seal, and what lies behind. */
 export function ThroughStage() {
   const design = useWorkbench((state) => state.history?.design ?? null);
   const evaluation = useWorkbench((state) => state.evaluation);
   const units = useWorkbench((state) => state.units);
+  const saws = useRecords((state) => state.build.saws);
   const [id, setId] = useState<string | null>(null);
   if (!design || !evaluation) return null;
   const holes = listHoles(design, evaluation);
@@ -29,6 +32,7 @@ export function ThroughStage() {
     );
   }
   const [face] = hole.facesMm;
+  const own = chooseOwnSaw(hole, saws ?? NO_SAWS);
   return (
     <section aria-label="The hole" className="flex min-h-0 flex-1 flex-col bg-sheet">
       <StageHeader
@@ -44,7 +48,7 @@ export function ThroughStage() {
         text={
           <>
             <span className="font-semibold">{describeSize(hole, units)}</span>, {describeSaw(hole.saw)};{" "}
-            {describePlanPlaceMm(face, design.rig.kind, units)}.
+            {describePlanPlaceMm(face, design.rig.kind, units)}. {own && describeOwnSaw(own, hole.saw, units)}
           </>
         }
       />
@@ -53,6 +57,7 @@ export function ThroughStage() {
   );
 }
 
+const NO_SAWS: readonly number[] = [];
 const LAYER = 0.42;
 
 // The wall lies level in the drawing, as the drill meets it; the pipe goes through at its angle to it.
