@@ -286,6 +286,18 @@ function tellFinding(finding: Finding, design: Design, units: Units): FindingWor
         why: `There is room for a radius of ${length(finding.radiusMm)}; hose of this bore kinks below ${length(finding.leastMm)}.`,
         advice: "Lay it in a wider curve, or use a moulded bend.",
       };
+    case "hoseSmells":
+      return finding.years === null
+        ? {
+            title: `Is ${part} made for sewage?`,
+            why: "Black water can come into it, and its wall is not said. Vinyl hose smells through within a year.",
+            advice: "Say at Heads, “Hoses as they lie”, what it is made of.",
+          }
+        : {
+            title: `${part} will smell through its wall`,
+            why: `Sewage comes through such hose after about ${finding.years < 1 ? "half a year" : finding.years === 1 ? "a year" : `${formatNumber(finding.years, 1)} years`}, sooner where it stands.`,
+            advice: "Use a barrier hose or rigid pipe, and give it fall so that nothing stands in it.",
+          };
     case "sumpNoPump":
       return {
         title: `${part} has no pump`,

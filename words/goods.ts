@@ -4,6 +4,7 @@ import type { Design } from "@/core/design/design";
 import type { PartRef } from "@/core/design/part";
 import { MM_PER_IN } from "@/core/quantity/convert";
 import type { BuildRecord, PartState } from "@/core/record/record";
+import { HOSE_WALL_NAMES } from "./heads";
 import { PORT_NAMES, SENDER_NAMES, THREAD_NAMES } from "./labels";
 import { describePart, describePipe } from "./parts";
 import { formatLength, formatNumber, formatQuantity, formatRun, type Units } from "./units";
@@ -48,7 +49,9 @@ export function nameWare(ware: Ware, units: Units): string {
     case "adaptor":
       return `adaptor, ${THREAD_NAMES[ware.thread]} to ${describePipe(ware.pipe, units)}`;
     case "hose":
-      return describePipe(ware.pipe, units);
+      return ware.wall && ware.wall !== "plain"
+        ? `${HOSE_WALL_NAMES[ware.wall]}, ${describePipe(ware.pipe, units)}`
+        : describePipe(ware.pipe, units);
     case "sleeve":
       return `grommet or sealed sleeve for a hole of ${mm(ware.boreMm)}`;
     case "sealant":

@@ -1,5 +1,6 @@
 import type { Balance } from "@/core/days/balance";
 import type { Design } from "@/core/design/design";
+import type { HoseWall } from "@/core/design/plumbing";
 import { countFlushes, type HoseRun } from "@/core/heads/hoseRun";
 import type { Stability } from "@/core/heads/stability";
 import type { SumpFigures } from "@/core/heads/sumpFigures";
@@ -23,6 +24,14 @@ export function describeRun(run: HoseRun, flushL: number | null, units: Units): 
       : []),
   ].join("; ");
 }
+
+/** What a hose is made of, as one asks for it over the counter. */
+export const HOSE_WALL_NAMES: Readonly<Record<HoseWall, string>> = {
+  plain: "vinyl hose for water",
+  sanitation: "sanitation hose",
+  barrier: "barrier hose for sewage",
+  rigid: "rigid pipe",
+};
 
 /** A sump box in use. */
 export function describeSump(figures: SumpFigures, units: Units): string {

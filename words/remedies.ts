@@ -30,6 +30,8 @@ export function describeRemedy(edit: Edit, byMm: number | null, design: Design, 
       return byMm === null ? "Fit a P-trap and share the fall out" : `Fit a P-trap and raise the outlet by ${by}`;
     case "deepenSeal":
       return `Fit a trap with ${by} more seal`;
+    case "barrierHose":
+      return "Use a barrier hose";
     case "addBranchVent":
       return byMm === null ? "Put an air-admittance valve on the branch" : `Set its air ${by} behind the trap`;
     case "addVent":
@@ -113,6 +115,7 @@ export function describeEdit(edit: Edit, design: Design): string {
     widenPipe: "Use a wider pipe",
     widenVent: "Use a wider breather",
     deepenSeal: "Fit a deeper trap",
+    barrierHose: "Use a barrier hose",
     moveClear: `Move ${part} clear`,
     addOutlet: "Fit a dump outlet",
     addDrain: "Draw a drain",

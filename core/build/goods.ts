@@ -1,7 +1,7 @@
 import { listOwnCourse } from "../air/ventPath";
 import type { Design } from "../design/design";
 import type { GearKind } from "../design/gear";
-import type { Fixing, Hose, Pipe, PortKind, Sender, Tank, Thread, Vent } from "../design/plumbing";
+import type { Fixing, Hose, HoseWall, Pipe, PortKind, Sender, Tank, Thread, Vent } from "../design/plumbing";
 import type { Evaluation } from "../evaluate/evaluation";
 import { buildDrainPath } from "../falls/drainPath";
 import { buildNetwork } from "../falls/network";
@@ -36,7 +36,7 @@ export type Ware =
   /** From a thread in a tank's wall to the pipe or hose that goes on it. */
   | { readonly kind: "adaptor"; readonly thread: Thread; readonly pipe: Pipe }
   /** Hose, m. */
-  | { readonly kind: "hose"; readonly pipe: Pipe }
+  | { readonly kind: "hose"; readonly pipe: Pipe; readonly wall?: HoseWall | undefined }
   | { readonly kind: "sleeve"; readonly boreMm: number }
   /** mL. */
   | { readonly kind: "sealant" | "edgePrimer" }
@@ -211,7 +211,12 @@ function listHoseGoods(design: Design, hose: Hose): Good[] {
   const lengthMm = listLineLegs(design, hose).reduce((sum, leg) => sum + leg.lengthMm, 0);
   // two an end where something is below the water, and everywhere one sleeps above it [T]
   return [
-    { ware: { kind: "hose", pipe: hose.pipe }, amount: (lengthMm * SPARE) / 1000, assembly, counter: "pipe" },
+    {
+      ware: { kind: "hose", pipe: hose.pipe, wall: hose.wall },
+      amount: (lengthMm * SPARE) / 1000,
+      assembly,
+      counter: "pipe",
+    },
     { ware: { kind: "hoseClamp", pipe: hose.pipe }, amount: 4, assembly, counter: "fixings" },
     {
       ware: { kind: "clip", pipe: hose.pipe },

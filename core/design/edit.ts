@@ -34,6 +34,7 @@ export const EDIT_CODES = [
   "widenVent",
   "liftVent",
   "deepenSeal",
+  "barrierHose",
   "moveClear",
   "addOutlet",
   "addDrain",

@@ -272,6 +272,9 @@ export const vent = z.strictObject({
   pointsMm: list(pointMm, { most: 60 }),
 });
 
+/** What a hose lets through of a smell: vinyl for water, sanitation hose, a barrier hose, or rigid pipe. */
+export const HOSE_WALLS = ["plain", "sanitation", "barrier", "rigid"] as const;
+
 /** Water that is pushed or sucked from one port to another along its points. */
 export const hose = z.strictObject({
   ...lineEnds,
@@ -279,6 +282,8 @@ export const hose = z.strictObject({
   from: hoseEnd,
   to: hoseEnd,
   pointsMm: list(pointMm, { most: 60 }),
+  /** Not said in designs that never asked. */
+  wall: z.optional(z.enum(HOSE_WALLS)),
 });
 
 export const line = z.discriminatedUnion("kind", [drain, vent, hose]);
@@ -312,4 +317,5 @@ export type Junction = Extract<Outfall, { kind: "junction" }>;
 export type Drain = z.infer<typeof drain>;
 export type Vent = z.infer<typeof vent>;
 export type Hose = z.infer<typeof hose>;
+export type HoseWall = (typeof HOSE_WALLS)[number];
 export type Line = z.infer<typeof line>;

@@ -1,5 +1,6 @@
 import type { Design } from "../design/design";
 import { measureHoseRun } from "../heads/hoseRun";
+import { computeSmellYears, findFoulHoses } from "../heads/permeation";
 import { computeStability } from "../heads/stability";
 import { listSumps } from "../heads/sumpFigures";
 import { createFinding } from "./createFinding";
@@ -7,10 +8,12 @@ import type { Finding } from "./findings";
 
 /** A tenth of GM gone is too much for one who sails her [T]. */
 const MOST_GM_SHARE = 0.1;
+/** A hose that smells sooner than this is changed before one has forgotten it, years [T]. */
+const FEWEST_YEARS = 3;
 /** A pump that starts oftener than this wears out its switch, an hour [T]. */
 const MOST_STARTS = 60;
 
-/** Hoses that kink, sumps that are outrun or cycle, and surfaces that take a boat's stability. */
+/** Hoses that kink or smell, sumps that are outrun or cycle, and surfaces that take a boat's stability. */
 export function checkHeads(design: Design): Finding[] {
   const findings: Finding[] = [];
   for (const line of design.lines) {
@@ -25,6 +28,16 @@ export function checkHeads(design: Design): Finding[] {
         { code: "hoseKinks", radiusMm, leastMm },
       ),
     );
+  }
+  const foul = findFoulHoses(design);
+  for (const line of design.lines) {
+    if (line.kind !== "hose" || !foul.has(line.id)) continue;
+    const years = computeSmellYears(design, line);
+    const at = { kind: "line", id: line.id } as const;
+    if (years === undefined) findings.push(createFinding("note", at, { code: "hoseSmells", years: null }));
+    else if (years !== null && years < FEWEST_YEARS) {
+      findings.push(createFinding("should", at, { code: "hoseSmells", years }));
+    }
   }
   for (const { sumpId, pumpLpm, inflowLpm, bandL, drainBackL, cyclesPerHour } of listSumps(design)) {
     const at = { kind: "gear", id: sumpId } as const;

@@ -7,6 +7,7 @@ import { listLineLegs } from "../fit/lineLegs";
 import { placeGearPort } from "../gear/gearPorts";
 import { measureLength, subtract, type Vec3, vec } from "../geometry/vec";
 import { computeHydrostatics } from "../hull/hydrostatics";
+import { measureLoadedSinkMm } from "../hull/loadedLine";
 import { findHalfBreadthMm, sectionAt } from "../hull/loft";
 import { listFittings, measureOverWater } from "../through/holes";
 import { createFinding } from "./createFinding";
@@ -26,9 +27,10 @@ export function checkHull(design: Design): Finding[] {
     const { y, z } = pointsMm.at(-1)!;
     return [vec(xMm, y, z), vec(xMm, -y, z)];
   });
+  const sinkMm = measureLoadedSinkMm(design) ?? 0;
   const least = Math.min(
     ...[{ pitchDeg: 0, rollDeg: 0 }, ...listParkedStandings(rig).map(({ attitude }) => attitude)].flatMap((attitude) =>
-      sheer.map((p) => measureOverWater(design, p, attitude) ?? Infinity),
+      sheer.map((p) => measureOverWater(design, p, attitude, sinkMm) ?? Infinity),
     ),
   );
   const findings: Finding[] = [...checkLines(design, hull)];

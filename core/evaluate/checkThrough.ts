@@ -1,5 +1,6 @@
 import type { Design } from "../design/design";
 import { placeGearPort } from "../gear/gearPorts";
+import { measureLoadedSinkMm } from "../hull/loadedLine";
 import { listFittings, measureFitting, measureOverWater } from "../through/holes";
 import { createFinding } from "./createFinding";
 import type { Finding } from "./findings";
@@ -13,6 +14,7 @@ const LOOP_OVER_MM = 150;
 /** Skin fittings and vented loops of a boat: seacock, metal, clamps, and how far the loop stands over the worst waterline. */
 export function checkThrough(design: Design): Finding[] {
   if (design.rig.waterlineZMm === null) return [];
+  const sinkMm = measureLoadedSinkMm(design) ?? 0;
   return [
     ...listFittings(design).flatMap((piece): Finding[] => {
       const at = { kind: "gear", id: piece.id } as const;
@@ -46,7 +48,9 @@ export function checkThrough(design: Design): Finding[] {
       const port = placeGearPort(piece, "in");
       const top = { ...port, z: piece.atMm.z + piece.sizeMm.z };
       const leastMm = Math.min(
-        ...listParkedStandings(design.rig).map(({ attitude }) => measureOverWater(design, top, attitude) ?? Infinity),
+        ...listParkedStandings(design.rig).map(
+          ({ attitude }) => measureOverWater(design, top, attitude, sinkMm) ?? Infinity,
+        ),
       );
       if (leastMm >= LOOP_OVER_MM) return [];
       return [

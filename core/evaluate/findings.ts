@@ -96,6 +96,8 @@ type Numbers =
     }
   | { readonly code: "fixingUnrated" }
   | { readonly code: "hoseKinks"; readonly radiusMm: number; readonly leastMm: number }
+  /** Years until sewage smells through its wall; null where the wall is not said. */
+  | { readonly code: "hoseSmells"; readonly years: number | null }
   | { readonly code: "sumpNoPump" }
   | { readonly code: "sumpOutrun"; readonly pumpLps: number; readonly inflowLps: number }
   | { readonly code: "sumpCycles"; readonly drainBackL: number; readonly bandL: number; readonly perHour: number }

@@ -1,10 +1,13 @@
 import fc from "fast-check";
 import { readDemo } from "@/tests/demoRigs";
 import { findUseEnd, listStores } from "../days/stores";
+import type { Hose } from "../design/plumbing";
 import { evaluate } from "../evaluate/evaluate";
 import { buildNetwork } from "../falls/network";
+import { proposeRemedies } from "../remedies/proposeRemedies";
 import { followSump } from "./followSump";
 import { computeBendRadiusMm, countFlushes, listHoseRuns, measureHoseRun } from "./hoseRun";
+import { computeSmellYears, findFoulHoses } from "./permeation";
 import { computeStability } from "./stability";
 import { countCycles, listSumps } from "./sumpFigures";
 
@@ -104,4 +107,44 @@ test("the fault left in is found, and raising the loop settles it", () => {
     piece.id === "out-loop" ? { ...piece, atMm: { ...piece.atMm, z: 320 } } : piece,
   );
   expect(codes({ ...otter, gear })).not.toContain("loopLow");
+});
+
+test("hoses that sewage can come into are those beyond the bowl and about the black tank, however valves stand", () => {
+  expect([...findFoulHoses(otter)].sort()).toEqual(["h-deck", "h-loop", "h-over", "h-tank", "h-waste"]);
+  // turned the other way round on the paper, the same hoses
+  const mirrored = {
+    ...otter,
+    lines: otter.lines.map((line) => (line.kind === "hose" ? { ...line, from: line.to, to: line.from } : line)),
+  };
+  expect([...findFoulHoses(mirrored)].sort()).toEqual([...findFoulHoses(otter)].sort());
+  const withoutBlack = { ...otter, gear: otter.gear.filter(({ spec }) => spec.kind !== "bowl"), tanks: [], lines: [] };
+  expect(findFoulHoses(withoutBlack).size).toBe(0);
+});
+
+test("vinyl smells through first, standing sewage halves it, rigid pipe never does; one press mends it", () => {
+  const hose = otter.lines.find(({ id }) => id === "h-waste") as Hose;
+  const years = (["plain", "sanitation", "barrier"] as const).map(
+    (wall) => computeSmellYears(otter, { ...hose, wall })!,
+  );
+  expect([...years].sort((a, b) => a - b)).toEqual(years);
+  expect(computeSmellYears(otter, { ...hose, wall: "rigid" })).toBeNull();
+  const { wall: _, ...unsaid } = hose;
+  expect(computeSmellYears(otter, unsaid)).toBeUndefined();
+  const of = (wall: Hose["wall"]) => {
+    const lines = otter.lines.map((line) =>
+      line.id === hose.id ? ({ ...unsaid, ...(wall ? { wall } : {}) } as Hose) : line,
+    );
+    const design = { ...otter, lines };
+    return {
+      design,
+      evaluation: evaluate(design),
+      found: evaluate(design).findings.find(({ code }) => code === "hoseSmells"),
+    };
+  };
+  expect(of("barrier").found).toBeUndefined();
+  expect(of(undefined).found).toMatchObject({ severity: "note", years: null });
+  const plain = of("plain");
+  expect(plain.found).toMatchObject({ severity: "should" });
+  const remedies = proposeRemedies(plain.design, plain.evaluation, plain.found!);
+  expect(remedies.map(({ edit }) => edit.code)).toEqual(["barrierHose"]);
 });

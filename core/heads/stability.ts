@@ -1,6 +1,7 @@
 import type { Design } from "../design/design";
 import { measureExtent } from "../geometry/solid";
 import { computeHydrostatics } from "../hull/hydrostatics";
+import { measureLoadedSinkMm } from "../hull/loadedLine";
 import { radToDeg } from "../quantity/convert";
 import { computeFullKg } from "../tanks/shell";
 import { computeFreeSurfaceMm } from "../through/openHole";
@@ -53,6 +54,10 @@ export function computeStability({ rig, tanks }: Design): Stability | null {
     };
   });
   const lossMm = each.reduce((sum, tank) => sum + tank.lossMm, 0);
-  const sinkMm = afloat && each.reduce((sum, tank) => sum + (tank.sinkMm ?? 0), 0);
-  return { tanks: each, lossMm, share: gmMm === null ? null : lossMm / gmMm, sinkMm };
+  return {
+    tanks: each,
+    lossMm,
+    share: gmMm === null ? null : lossMm / gmMm,
+    sinkMm: measureLoadedSinkMm({ rig, tanks }),
+  };
 }

@@ -1,11 +1,14 @@
 import fc from "fast-check";
 import Module from "manifold-3d";
+import { readDemo } from "@/tests/demoRigs";
 import { computeUp } from "../attitude/attitude";
 import type { Hull, HullSection } from "../design/rig";
 import { vec } from "../geometry/vec";
 import { measureVolumeBelowL } from "../geometry/volumeBelow";
+import { computeFullKg } from "../tanks/shell";
 import { listHullBlocks } from "./hullBlocks";
 import { buildHullField, computeHydrostatics, findLowestSheerMm, listSkin } from "./hydrostatics";
+import { measureLoadedSinkMm } from "./loadedLine";
 import { findHalfBreadthMm, sectionAt } from "./loft";
 
 const of = (sections: readonly HullSection[]): Hull => ({
@@ -195,4 +198,17 @@ test("off her ends, under her keel and over her sheer she is not", () => {
   expect(findLowestSheerMm(hull)).toBe(600);
   expect(computeHydrostatics(hull, -600)).toBeNull();
   expect(buildHullField(hull, vec(0, 0, 1)).capacityL).toBeCloseTo(8_800, 6);
+});
+
+test("with her tanks full she lies deeper by their weight over what a centimetre takes, never less", () => {
+  const setzkasten = readDemo("setzkasten");
+  const { rig, tanks } = setzkasten;
+  const sinkMm = measureLoadedSinkMm(setzkasten)!;
+  const afloat = (by: number) => computeHydrostatics(rig.hull!, rig.waterlineZMm! + by)!;
+  const kg = tanks.reduce((sum, tank) => sum + computeFullKg(tank), 0);
+  // exactly: where what she displaces is more by just the weight of the tanks
+  expect(afloat(sinkMm).displacementKg).toBeGreaterThanOrEqual(afloat(0).displacementKg + kg * 0.995);
+  expect(sinkMm).toBeLessThan(200);
+  expect(measureLoadedSinkMm({ rig, tanks: [] })).toBe(0);
+  expect(measureLoadedSinkMm(readDemo("kranich"))).toBeNull();
 });

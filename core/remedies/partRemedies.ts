@@ -45,6 +45,14 @@ export function proposeSeal(design: Design, drain: Drain): Remedy[] {
   ];
 }
 
+/** A hose that sewage does not smell through. */
+export function proposeBarrierHose(design: Design, lineId: string): Remedy[] {
+  const line = design.lines.find(({ id }) => id === lineId);
+  if (line?.kind !== "hose") return [];
+  const ops: EditOp[] = [{ op: "set", path: ["lines", lineId, "wall"], value: "barrier" }];
+  return [{ byMm: null, edit: { code: "barrierHose", at: { kind: "line", id: lineId }, ops } }];
+}
+
 /** An air-admittance valve on the branch, on the first run and at least two bores from the weir [P: UPC 1002.2, 95 %]. */
 export function proposeBranchVent(design: Design, drain: Drain): Remedy[] {
   const fromWeirMm = placeBranchVentMm(design, drain);

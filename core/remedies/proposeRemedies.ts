@@ -11,6 +11,7 @@ import { proposeLegClear, proposeVentEndClear } from "./clearRemedies";
 import { proposeFallRemedies } from "./fallRemedies";
 import { proposeOwnVessel } from "./ownVesselRemedy";
 import {
+  proposeBarrierHose,
   proposeBranchVent,
   proposeCleanout,
   proposeHigherInlet,
@@ -93,6 +94,8 @@ function listCandidates(design: Design, finding: Finding): Remedy[] {
       return drain ? proposeSeal(design, drain) : [];
     case "teeOnTheFlat":
       return drain ? proposeWye(drain) : [];
+    case "hoseSmells":
+      return finding.at.kind === "line" ? proposeBarrierHose(design, finding.at.id) : [];
     case "siphonedByOthers":
     case "trapSiphons":
     case "trapArmLong":

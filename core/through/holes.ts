@@ -7,6 +7,7 @@ import { listParkedStandings } from "../evaluate/parkedAttitudes";
 import type { Passage } from "../fit/passages";
 import { placeGearPort } from "../gear/gearPorts";
 import { dot, subtract, type Vec3, vec } from "../geometry/vec";
+import { measureLoadedSinkMm } from "../hull/loadedLine";
 import { computeFloodLps } from "./openHole";
 import { findSaw, type Saw } from "./saws";
 
@@ -89,15 +90,18 @@ type Fitting = GearOf<"skinFitting">;
 export const listFittings = ({ gear }: Design): Fitting[] =>
   gear.filter((piece): piece is Fitting => piece.spec.kind === "skinFitting");
 
-/** A height over the water, mm; she heels about the middle of her waterline [C on T]. Null without a waterline. */
-export function measureOverWater({ rig }: Design, p: Vec3, attitude: Attitude): number | null {
+/**
+ * A height over the water, mm; she heels about the middle of her waterline, and lies so much deeper than at rest [C on T].
+ * Null without a waterline.
+ */
+export function measureOverWater({ rig }: Design, p: Vec3, attitude: Attitude, sinkMm = 0): number | null {
   if (rig.waterlineZMm === null) return null;
-  const middle = vec(rig.lengthMm / 2, 0, rig.waterlineZMm);
+  const middle = vec(rig.lengthMm / 2, 0, rig.waterlineZMm + sinkMm);
   return dot(computeUp(attitude), subtract(p, middle));
 }
 
 export type FittingFigures = {
-  /** Over the water at rest, and at the worst heel and trim, mm; below 0 it lies under. */
+  /** Over the water at rest, and at the worst heel and trim with her tanks full, mm; below 0 it lies under. */
   readonly restOverMm: number;
   readonly worstOverMm: number;
   readonly worstAt: Attitude;
@@ -113,9 +117,11 @@ const FLOOD_CD = 0.8;
 export function measureFitting(design: Design, piece: Fitting): FittingFigures {
   const at = placeGearPort(piece, "in");
   const restOverMm = measureOverWater(design, at, { pitchDeg: 0, rollDeg: 0 }) ?? Infinity;
-  let worst = { over: restOverMm, at: { pitchDeg: 0, rollDeg: 0 } as Attitude };
+  // the worst has her tanks full, too
+  const sinkMm = measureLoadedSinkMm(design) ?? 0;
+  let worst = { over: restOverMm - sinkMm, at: { pitchDeg: 0, rollDeg: 0 } as Attitude };
   for (const { attitude } of listParkedStandings(design.rig)) {
-    const over = measureOverWater(design, at, attitude) ?? Infinity;
+    const over = measureOverWater(design, at, attitude, sinkMm) ?? Infinity;
     if (over < worst.over) worst = { over, at: attitude };
   }
   const flood = (overMm: number) => computeFloodLps(piece.spec.boreMm, Math.max(0, -overMm), FLOOD_CD);

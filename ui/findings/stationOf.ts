@@ -23,6 +23,7 @@ const THROUGH_CODES = new Set([
 
 const HEADS_CODES = new Set([
   "hoseKinks",
+  "hoseSmells",
   "sumpNoPump",
   "sumpOutrun",
   "sumpCycles",

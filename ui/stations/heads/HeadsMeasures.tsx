@@ -1,8 +1,10 @@
 "use client";
 import { useMemo, useState } from "react";
+import { HOSE_WALLS, type HoseWall } from "@/core/design/plumbing";
 import { buildAddFixture } from "@/core/edits/fixtureEdits";
 import { buildAddGear } from "@/core/edits/loopEdits";
 import { listHoseRuns } from "@/core/heads/hoseRun";
+import { findFoulHoses } from "@/core/heads/permeation";
 import { computeStability } from "@/core/heads/stability";
 import { listSumps } from "@/core/heads/sumpFigures";
 import { useWorkbench } from "@/store/useWorkbench";
@@ -18,6 +20,7 @@ import {
   describeStability,
   describeSump,
   HEADS_CAUTIONS,
+  HOSE_WALL_NAMES,
 } from "@/words/heads";
 import { FIXTURE_NAMES } from "@/words/labels";
 import { Group } from "../../fields/Group";
@@ -50,6 +53,7 @@ export function HeadsMeasures() {
   const isBoat = rig.kind === "boat";
   const [place, setPlace] = useState<DischargePlace>(isBoat ? "inland" : "camp");
   const runs = useMemo(() => listHoseRuns(design), [design]);
+  const foul = useMemo(() => findFoulHoses(design), [design]);
   const sumps = useMemo(() => listSumps(design), [design]);
   const stability = useMemo(() => computeStability(design), [design]);
   const flushes = design.gear.flatMap(({ spec }) => (spec.kind === "bowl" ? [spec.flushL] : []));
@@ -124,6 +128,7 @@ export function HeadsMeasures() {
             {runs.map((run) => (
               <li key={run.lineId} className="border-t border-rule py-1">
                 <span className="font-semibold">{nameOf(run.lineId)}</span>: {describeRun(run, flushL, units)}.
+                {foul.has(run.lineId) && <WallField lineId={run.lineId} />}
               </li>
             ))}
           </ul>
@@ -200,5 +205,30 @@ function BlackOnLand() {
         ))}
       </ul>
     </Group>
+  );
+}
+
+/** What a hose that sewage can come into is made of. */
+function WallField({ lineId }: { readonly lineId: string }) {
+  const wall = useWorkbench((state) => {
+    const line = state.history!.design.lines.find(({ id }) => id === lineId);
+    return line?.kind === "hose" ? line.wall : undefined;
+  });
+  const { set } = useEdits();
+  return (
+    <Pick
+      label="Sewage comes in; made of"
+      value={wall ?? "unsaid"}
+      names={
+        { ...(wall === undefined ? { unsaid: "not said" } : {}), ...HOSE_WALL_NAMES } as Record<
+          HoseWall | "unsaid",
+          string
+        >
+      }
+      order={wall === undefined ? ["unsaid", ...HOSE_WALLS] : HOSE_WALLS}
+      onPick={(picked) => {
+        if (picked !== "unsaid") set({ kind: "line", id: lineId }, ["lines", lineId, "wall"], picked);
+      }}
+    />
   );
 }

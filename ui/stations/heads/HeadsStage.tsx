@@ -5,6 +5,7 @@ import type { Design } from "@/core/design/design";
 import { listHoseCourse } from "@/core/fit/lineLegs";
 import { toBlock, toTankBlock } from "@/core/fit/obstacleGaps";
 import type { Vec3 } from "@/core/geometry/vec";
+import { measureLoadedSinkMm } from "@/core/hull/loadedLine";
 import { sectionAt } from "@/core/hull/loft";
 import { measureOverWater } from "@/core/through/holes";
 import { useWorkbench } from "@/store/useWorkbench";
@@ -97,6 +98,7 @@ function HeadsDrawing({ design }: { readonly design: Design }) {
   const { width, height } = frame.size;
   const { rig } = design;
   const waterZ = rig.waterlineZMm;
+  const sinkMm = useMemo(() => measureLoadedSinkMm(design), [design]);
   // looked at from behind: port is to the left; the paper stays level and she heels
   const up = computeUp({ ...LEVEL, rollDeg: attitude.rollDeg });
   const turn = useMemo(() => {
@@ -149,9 +151,22 @@ function HeadsDrawing({ design }: { readonly design: Design }) {
                   stroke="var(--water)"
                   strokeWidth={2}
                 />
-                <HaloText x={8} y={at([0, 0])[1] - 5}>
+                <HaloText x={8} y={at([0, 0])[1] + 14}>
                   water
                 </HaloText>
+                {sinkMm !== null && sinkMm > 0 && (
+                  <>
+                    <Stroke
+                      points={`0,${at([0, sinkMm])[1].toFixed(1)} ${width},${at([0, sinkMm])[1].toFixed(1)}`}
+                      stroke="var(--water)"
+                      strokeWidth={1.2}
+                      strokeDasharray="7 4"
+                    />
+                    <HaloText x={8} y={at([0, sinkMm])[1] - 5}>
+                      {`tanks full, ${formatLength(sinkMm, units)} deeper`}
+                    </HaloText>
+                  </>
+                )}
               </>
             )}
             {skin && (

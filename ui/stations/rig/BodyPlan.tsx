@@ -14,11 +14,13 @@ type BodyPlanProps = {
   readonly hull: Hull;
   readonly index: number;
   readonly waterlineZMm: number | null;
+  /** So much deeper with her tanks full; null where it is not reckoned. */
+  readonly sinkMm: number | null;
   readonly onChange: (points: readonly HalfPoint[]) => void;
 };
 
 /** All half-sections over one another, the picked one to be pulled: from the keel up, half-breadth to the right. */
-export function BodyPlan({ hull, index, waterlineZMm, onChange }: BodyPlanProps) {
+export function BodyPlan({ hull, index, waterlineZMm, sinkMm, onChange }: BodyPlanProps) {
   const units = useWorkbench((state) => state.units);
   const [pulled, setPulled] = useState<{ readonly at: number; readonly to: HalfPoint } | null>(null);
   const sheet = useRef<SVGSVGElement>(null);
@@ -73,6 +75,13 @@ export function BodyPlan({ hull, index, waterlineZMm, onChange }: BodyPlanProps)
         />
         {waterlineZMm !== null && (
           <path d={`M${x(0) - 8} ${y(waterlineZMm)}H${SIZE.width - 6}`} stroke="var(--water)" strokeWidth={2} />
+        )}
+        {waterlineZMm !== null && sinkMm !== null && sinkMm > 0 && (
+          <path
+            d={`M${x(0) - 8} ${y(waterlineZMm + sinkMm)}H${SIZE.width - 6}`}
+            stroke="var(--water)"
+            strokeDasharray="6 4"
+          />
         )}
         {hull.sections.map(({ xMm, pointsMm }, i) =>
           i === index ? null : (

@@ -10,6 +10,7 @@ import {
   createFirstHull,
 } from "@/core/edits/hullEdits";
 import { computeHydrostatics } from "@/core/hull/hydrostatics";
+import { measureLoadedSinkMm } from "@/core/hull/loadedLine";
 import { sectionAt } from "@/core/hull/loft";
 import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
@@ -32,6 +33,7 @@ export function HullFields() {
   const input = useRef<HTMLInputElement>(null);
   const { rig } = design;
   const hull = rig.hull ?? null;
+  const sinkMm = useMemo(() => measureLoadedSinkMm(design), [design]);
   const afloat = useMemo(
     () => (hull && rig.waterlineZMm !== null ? computeHydrostatics(hull, rig.waterlineZMm) : null),
     [hull, rig.waterlineZMm],
@@ -139,6 +141,7 @@ export function HullFields() {
         hull={hull}
         index={index}
         waterlineZMm={rig.waterlineZMm}
+        sinkMm={sinkMm}
         onChange={(pointsMm) =>
           setRefusal(
             apply(

@@ -6,6 +6,7 @@ import { USUAL_FIXTURES } from "@/core/design/usualFixtures";
 import { measureFloorMm } from "@/core/fit/passages";
 import { add, type Vec3, vec } from "@/core/geometry/vec";
 import { listProfile } from "@/core/hull/lines";
+import { measureLoadedSinkMm } from "@/core/hull/loadedLine";
 import { layOutRamps, layOutTankSide, projectSide, unprojectSide } from "@/core/section/sideView";
 import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
@@ -119,6 +120,7 @@ function Scenery({ design, view, at, hatch }: PartProps & { readonly hatch: stri
   const floor = [...along(0), ...along(-measureFloorMm(design)).reverse()];
   const wheel = Math.min(WHEEL_MM, -rig.groundZMm * 0.62);
   const isBoat = rig.kind === "boat";
+  const sinkMm = measureLoadedSinkMm(design);
   const ground = along(rig.groundZMm, 900);
   const [, groundY] = at(vec(0, 0, rig.groundZMm));
   return (
@@ -162,6 +164,19 @@ function Scenery({ design, view, at, hatch }: PartProps & { readonly hatch: stri
       </HaloText>
       {rig.waterlineZMm !== null && (
         <Stroke points={toPoints(view, along(rig.waterlineZMm, 600))} stroke="var(--water)" strokeWidth={2} />
+      )}
+      {rig.waterlineZMm !== null && sinkMm !== null && sinkMm > 0 && (
+        <g>
+          <Stroke
+            points={toPoints(view, along(rig.waterlineZMm + sinkMm, 600))}
+            stroke="var(--water)"
+            strokeWidth={1.2}
+            strokeDasharray="7 4"
+          />
+          <HaloText x={12} y={view.y(at(vec(0, 0, rig.waterlineZMm + sinkMm))[1]) - 6}>
+            {`Tanks full: ${formatLength(sinkMm, units)} deeper`}
+          </HaloText>
+        </g>
       )}
       {rig.sillZMm !== null && (
         <Stroke
