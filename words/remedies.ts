@@ -116,6 +116,7 @@ export function describeEdit(edit: Edit, design: Design): string {
     widenVent: "Use a wider breather",
     deepenSeal: "Fit a deeper trap",
     barrierHose: "Use a barrier hose",
+    addToilet: "Fit a toilet",
     moveClear: `Move ${part} clear`,
     addOutlet: "Fit a dump outlet",
     addDrain: "Draw a drain",

@@ -35,6 +35,7 @@ export const EDIT_CODES = [
   "liftVent",
   "deepenSeal",
   "barrierHose",
+  "addToilet",
   "moveClear",
   "addOutlet",
   "addDrain",

@@ -29,6 +29,7 @@ import { AddOne } from "../../kit/AddOne";
 import { NumberField } from "../../kit/NumberField";
 import { Pick } from "../../kit/Pick";
 import { GearFields } from "../loop/GearFields";
+import { ToiletKinds } from "./ToiletKinds";
 
 const PIECES = [
   "bowl",
@@ -111,6 +112,7 @@ export function HeadsMeasures() {
           go.
         </p>
       </Group>
+      <ToiletKinds />
       {picked && <GearFields key={picked.id} piece={picked} />}
       {sumps.length > 0 && (
         <Group title="Sumps">

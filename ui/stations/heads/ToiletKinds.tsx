@@ -1,0 +1,39 @@
+"use client";
+import { useState } from "react";
+import { buildAddToilet } from "@/core/edits/toiletEdits";
+import { TOILET_KINDS, type ToiletKind } from "@/core/heads/toiletKinds";
+import { useWorkbench } from "@/store/useWorkbench";
+import { view as look, tell, workbench } from "@/store/workbench";
+import { describeToilet, TOILET_NAMES, toToiletNames } from "@/words/toilets";
+import { Group } from "../../fields/Group";
+import { useEdits } from "../../fields/useEdits";
+import { Button } from "../../kit/Button";
+import { Pick } from "../../kit/Pick";
+
+/** Kinds of toilets with what each usually is and asks; one press fits it with all that belongs to it. */
+export function ToiletKinds() {
+  const isBoat = useWorkbench((state) => state.history!.design.rig.kind === "boat");
+  const units = useWorkbench((state) => state.units);
+  const { apply } = useEdits();
+  const [kind, setKind] = useState<ToiletKind>(isBoat ? "handPump" : "cassette");
+  const fit = () => {
+    const edit = buildAddToilet(workbench.getState().history!.design, kind, toToiletNames(kind));
+    if (apply(edit) !== null) return;
+    if (edit.at.kind === "gear") look({ selection: edit.at });
+    if (edit.code === "addToilet") tell(`${TOILET_NAMES[kind]} fitted. Its vessels and what fills them stand at Days.`);
+  };
+  return (
+    <Group title="Fit a toilet">
+      <Pick<ToiletKind> label="Kind" value={kind} names={TOILET_NAMES} order={TOILET_KINDS} onPick={setKind} />
+      <ul className="list-disc pl-5 text-[13px] leading-snug" data-testid="toilet-kind">
+        {describeToilet(kind, isBoat, units).map((line) => (
+          <li key={line} className="py-0.5">
+            {line}
+          </li>
+        ))}
+      </ul>
+      <Button onClick={fit}>Fit it</Button>
+      <p className="pt-1 text-[12px] text-faint">Usual figures: read yours off its sheet.</p>
+    </Group>
+  );
+}
