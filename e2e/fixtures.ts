@@ -46,7 +46,12 @@ export const RIG_NAMES = Object.keys(RIGS) as RigName[];
 export const TWO_RIGS: readonly RigName[] = isWhole ? RIG_NAMES : ["Kranich", "Puppenwagen"];
 
 /** Every sample and bare rig the designs sheet offers. */
-type Offered = (typeof SAMPLES)[number] | "Lesesaal, furnished" | "Otter, heads" | `${(typeof SAMPLES)[number]}, bare`;
+type Offered =
+  | (typeof SAMPLES)[number]
+  | "Lesesaal, furnished"
+  | "Otter, heads"
+  | "Setzkasten"
+  | `${(typeof SAMPLES)[number]}, bare`;
 
 /** Opens the page and waits for the first design. */
 export async function openWorkbench(page: Page): Promise<void> {

@@ -24,7 +24,7 @@ export function SawBox({ holes }: { readonly holes: readonly HoleEntry[] }) {
     records.setSaws(saws).catch(() => tell("That could not be kept in this browser.", { tone: "warning" }));
   };
   const bought = new Map<string, { readonly name: string; readonly wanted: string[] }>();
-  for (const hole of holes) {
+  for (const hole of [...holes].sort((a, b) => a.lengthMm - b.lengthMm)) {
     if (chooseOwnSaw(hole, own)?.isFit) continue;
     const ware = { kind: "holeSaw", ...findSaw(hole.lengthMm) } as const;
     // as the parts list keys it, so that what was noted there is found
