@@ -552,6 +552,8 @@ function tellFinding(finding: Finding, design: Design, units: Units): FindingWor
     case "waterFouled":
     case "seaComesIn":
     case "hoseComesOff":
+    case "blackOverboard":
+    case "tankOverfills":
     case "tankRunsOut":
     case "nonReturnAgainst":
     case "pumpRunsDry":

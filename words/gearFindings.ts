@@ -2,6 +2,7 @@ import type { Attitude } from "@/core/attitude/attitude";
 import type { Finding } from "@/core/evaluate/findings";
 import type { Failure } from "@/core/gear/settings";
 import type { FindingWords } from "./findingWords";
+import { DISCHARGE_NAMES } from "./heads";
 import { formatQuantity, type Units } from "./units";
 
 type GearCode =
@@ -19,6 +20,8 @@ type GearCode =
   | "seaComesIn"
   | "hoseComesOff"
   | "tankRunsOut"
+  | "blackOverboard"
+  | "tankOverfills"
   | "nonReturnAgainst"
   | "pumpRunsDry"
   | "pumpDeadHead";
@@ -134,6 +137,20 @@ export function describeGearFinding(finding: GearFinding, { part, length, stands
             : "Fit a stop valve at the tank, or a main switch for the pump, and shut it when you leave. Two clamps where they fit.",
       };
     }
+    case "blackOverboard":
+      return {
+        title: `Black water can go overboard at ${part}`,
+        why: `${describeState(finding)} ${DISCHARGE_NAMES[finding.place]}: nothing may.`,
+        advice: finding.failure
+          ? "Secure that valve, locked, tied or its handle off, and tick it at the valve. Local rules decide."
+          : "Turn the way into the tank and secure the valve: locked, tied, or its handle off. Local rules decide.",
+      };
+    case "tankOverfills":
+      return {
+        title: `${part} can run over from ${finding.fromName ?? "outside"}`,
+        why: `${describeState(finding)} Nobody stands by and nothing shuts it: the tank runs over at its breather, and bursts where that is too narrow.`,
+        advice: "Fill it by a hose one holds, or fit a valve that shuts when it is full.",
+      };
     case "tankRunsOut":
       return {
         title: `${part} can run out at ${finding.outName}`,

@@ -1,5 +1,6 @@
 import type { Balance } from "@/core/days/balance";
 import type { Design } from "@/core/design/design";
+import type { DischargePlace } from "@/core/design/gear";
 import type { HoseWall } from "@/core/design/plumbing";
 import { countFlushes, type HoseRun } from "@/core/heads/hoseRun";
 import type { Stability } from "@/core/heads/stability";
@@ -79,8 +80,7 @@ export const DISCHARGE_RULES = {
   offshore:
     "Beyond 3 miles many coasts allow it, some from 12 only, under way and not all at once. MARPOL Annex IV binds large ships; your flag and the coast have the say.",
   camp: "On land: into a toilet dump and nowhere else. Black first, then grey to rinse the hose.",
-} as const;
-export type DischargePlace = keyof typeof DISCHARGE_RULES;
+} as const satisfies Readonly<Record<DischargePlace, string>>;
 export const DISCHARGE_NAMES: Readonly<Record<DischargePlace, string>> = {
   inland: "Inland water",
   within3: "Within 3 miles",

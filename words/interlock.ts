@@ -28,6 +28,8 @@ const VERBS: Readonly<Record<HazardKind, string>> = {
   floods: "water comes in at",
   spills: "water runs onto the floor at",
   runsOut: "water runs out at",
+  discharges: "water goes overboard at",
+  overfills: "water goes on filling",
   runsDry: "runs dry",
   deadHead: "pumps against a shut line",
 };

@@ -119,6 +119,8 @@ export const gear = z.strictObject({
   /** Free height under it to drop its cartridge, or over it to open it; 0 where it needs none. */
   openBelowMm: mm(0, 1_000),
   spec: gearSpec,
+  /** A valve that nobody turns by mistake: locked, tied, or its handle taken off. */
+  isSecured: z.optional(z.boolean()),
   locked,
 });
 
@@ -127,6 +129,9 @@ export const hoseEnd = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("gear"), gearId: id, port: z.string().check(z.regex(/^[a-z]{1,12}$/)) }),
   z.strictObject({ kind: z.literal("tank"), tankId: id, portId: id }),
 ]);
+
+/** Where a boat or rig may be, as far as letting go of black water is ruled there. */
+export const DISCHARGE_PLACES = ["inland", "within3", "zone", "offshore", "camp"] as const;
 
 export const POSITIONS = ["open", "shut", "a", "b"] as const;
 
@@ -138,6 +143,8 @@ export const workingState = z.strictObject({
   on: list(id, { most: 60 }),
   positions: list(z.strictObject({ gearId: id, at: z.enum(POSITIONS) }), { most: 60 }),
   openTaps: list(id, { most: 30 }),
+  /** Where it is used; not said in designs that never asked. */
+  place: z.optional(z.enum(DISCHARGE_PLACES)),
 });
 
 export const gearList = list(gear, { most: 120 });
@@ -150,4 +157,5 @@ export type SpecOf<K extends GearKind> = Extract<GearSpec, { kind: K }>;
 export type GearOf<K extends GearKind> = Gear & { readonly spec: SpecOf<K> };
 export type HoseEnd = z.infer<typeof hoseEnd>;
 export type WorkingState = z.infer<typeof workingState>;
+export type DischargePlace = (typeof DISCHARGE_PLACES)[number];
 export type Position = (typeof POSITIONS)[number];

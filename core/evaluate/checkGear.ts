@@ -159,6 +159,23 @@ function toFinding(design: Design, [hazard, ...more]: readonly [Hazard, ...Hazar
         isDriven: hazard.isDriven,
       });
     }
+    case "discharges":
+      return createFinding(failure ? "should" : "must", at, {
+        code: "blackOverboard",
+        ...common,
+        // the valve that fails speaks for every way it opens
+        otherId: [hazard.stateId, failure && "gearId" in failure ? failure.gearId : (failure?.kind ?? "none")].join(
+          "~",
+        ),
+        place: states.find(({ id }) => id === hazard.stateId)!.place!,
+      });
+    case "overfills":
+      return createFinding(failure ? "note" : "should", at, {
+        code: "tankOverfills",
+        ...common,
+        otherId: failure ? "failure" : "none",
+        fromName: gear.find(({ id }) => hazard.from.startsWith(`${id}:`))?.name ?? null,
+      });
     case "runsDry":
       return createFinding(failure ? "note" : "should", at, { code: "pumpRunsDry", ...common });
     case "deadHead":

@@ -1,5 +1,5 @@
 import type { Attitude } from "../attitude/attitude";
-import type { SERVES } from "../design/gear";
+import type { DischargePlace, SERVES } from "../design/gear";
 import type { PartRef } from "../design/part";
 import type { HeldWater, PortKind } from "../design/plumbing";
 import type { RampAngle } from "../fit/rampAngles";
@@ -234,6 +234,8 @@ type Numbers =
       /** What can run out, L; null where the tap outside goes on for ever. */
       readonly litres: number | null;
     } & InState)
+  | ({ readonly code: "blackOverboard"; readonly place: DischargePlace } & InState)
+  | ({ readonly code: "tankOverfills"; readonly fromName: string | null } & InState)
   | ({ readonly code: "tankRunsOut"; readonly outName: string; readonly isDriven: boolean } & InState)
   | { readonly code: "nonReturnAgainst" }
   | ({ readonly code: "pumpRunsDry" } & InState)

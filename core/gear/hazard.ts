@@ -10,6 +10,10 @@ export type HazardKind =
   | "spills"
   /** A tank runs out of an opening that nobody opened, or that was forgotten. */
   | "runsOut"
+  /** Black water goes overboard where nothing may. */
+  | "discharges"
+  /** A tap outside or a pump from the sea goes on filling a tank: it runs over, or shut, it bursts. */
+  | "overfills"
   /** A pump that is on has no water to draw. */
   | "runsDry"
   /** A pump that is on has nowhere to pump to, and nothing cuts it out. */

@@ -1,7 +1,9 @@
 import type { Design } from "../design/design";
 import type { Gear, WorkingState } from "../design/gear";
+import { listDischarges } from "./discharges";
 import { buildGearGraph, type GearEnd, type GearGraph } from "./gearGraph";
 import type { Hazard } from "./hazard";
+import { listOverfills } from "./overfills";
 import { type Arc, buildArcs, findWays, reaches, standsOver } from "./reach";
 import { type Failure, listFailures, type Setting, toSetting } from "./settings";
 import { listSpills } from "./spills";
@@ -39,6 +41,8 @@ export function listEveryHazard(design: Design): Hazard[] {
       design.states.flatMap((state) => listHazards(design, graph, state, toSetting(state, failure), failure)),
     ),
     ...listSpills(design, graph),
+    ...listDischarges(design, graph),
+    ...listOverfills(design, graph, isAttended),
   ];
 }
 

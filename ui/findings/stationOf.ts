@@ -34,7 +34,14 @@ const HEADS_CODES = new Set([
   "loopLow",
 ]);
 
-const LOOP_CODES = new Set(["waterFouled", "seaComesIn", "hoseComesOff", "tankRunsOut"]);
+const LOOP_CODES = new Set([
+  "waterFouled",
+  "seaComesIn",
+  "hoseComesOff",
+  "tankRunsOut",
+  "blackOverboard",
+  "tankOverfills",
+]);
 
 const AIR_CODES = new Set([
   "tankUnvented",

@@ -1,5 +1,7 @@
 "use client";
 import { useMemo, useState } from "react";
+import type { Design } from "@/core/design/design";
+import type { DischargePlace } from "@/core/design/gear";
 import { HOSE_WALLS, type HoseWall } from "@/core/design/plumbing";
 import { buildAddFixture } from "@/core/edits/fixtureEdits";
 import { buildAddGear } from "@/core/edits/loopEdits";
@@ -14,7 +16,6 @@ import {
   BLACK_ON_LAND,
   DISCHARGE_NAMES,
   DISCHARGE_RULES,
-  type DischargePlace,
   describeBlackStores,
   describeRun,
   describeStability,
@@ -54,6 +55,7 @@ export function HeadsMeasures() {
   const isBoat = rig.kind === "boat";
   const [place, setPlace] = useState<DischargePlace>(isBoat ? "inland" : "camp");
   const runs = useMemo(() => listHoseRuns(design), [design]);
+  const unsaid = hasOverboard(design) ? design.states.filter(({ place: said }) => said === undefined) : [];
   const foul = useMemo(() => findFoulHoses(design), [design]);
   const sumps = useMemo(() => listSumps(design), [design]);
   const stability = useMemo(() => computeStability(design), [design]);
@@ -176,6 +178,12 @@ export function HeadsMeasures() {
           onPick={setPlace}
         />
         <p className="text-[13.5px] leading-snug">{DISCHARGE_RULES[place]}</p>
+        {unsaid.length > 0 && (
+          <p className="pt-1 text-[13px] leading-snug">
+            Not said where they are used: {unsaid.map(({ name }) => `“${name}”`).join(", ")}. Say it under Loop, working
+            states, so that what may go overboard there is proved.
+          </p>
+        )}
         <p className="pt-1 text-[12px] leading-snug text-faint">From memory of those rules; the local rule decides.</p>
       </Group>
       {!isBoat && hasBlack && <BlackOnLand />}
@@ -234,3 +242,6 @@ function WallField({ lineId }: { readonly lineId: string }) {
     />
   );
 }
+
+const hasOverboard = ({ gear }: Design): boolean =>
+  gear.some(({ spec }) => spec.kind === "bowl") && gear.some(({ spec }) => spec.kind === "skinFitting");

@@ -64,6 +64,13 @@ export function GearFields({ piece }: { readonly piece: Gear }) {
           }
           return null;
         })}
+        {(piece.spec.kind === "valve" || piece.spec.kind === "diverter") && (
+          <Tick
+            label="Secured: locked, tied or its handle off"
+            value={piece.isSecured ?? false}
+            onPick={(isSecured) => set(at, ["gear", piece.id, "isSecured"], isSecured)}
+          />
+        )}
         {piece.spec.kind === "tap" && (
           <Pick
             label="Stands over"

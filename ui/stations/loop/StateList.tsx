@@ -1,18 +1,25 @@
 "use client";
 import { Trash2 } from "lucide-react";
+import type { DischargePlace } from "@/core/design/gear";
 import { buildAddState, buildRemoveState, USUAL_STATES, type UsualState } from "@/core/edits/loopEdits";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, workbench } from "@/store/workbench";
+import { DISCHARGE_NAMES } from "@/words/heads";
 import { USUAL_STATE_NAMES } from "@/words/interlock";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
 import { AddOne } from "../../kit/AddOne";
 import { Button } from "../../kit/Button";
+import { Pick } from "../../kit/Pick";
 import { TextField } from "../../kit/TextField";
 
 /** The working states by name: add one, call it otherwise, take one out. How it stands is turned on the stage. */
 export function StateList() {
   const states = useWorkbench((state) => state.history!.design.states);
+  const hasBlack = useWorkbench((state) => {
+    const { tanks, gear } = state.history!.design;
+    return tanks.some(({ holds }) => holds === "black") || gear.some(({ spec }) => spec.kind === "bowl");
+  });
   const shownId = useWorkbench((state) => state.loopView.stateId);
   const { apply, set } = useEdits();
   const shown = states.find(({ id }) => id === shownId) ?? states[0] ?? null;
@@ -52,6 +59,16 @@ export function StateList() {
           label="Called"
           value={shown.name}
           onCommit={(name) => set({ kind: "state", id: shown.id }, ["states", shown.id, "name"], name)}
+        />
+      )}
+      {shown && hasBlack && (
+        <Pick<DischargePlace | "unsaid">
+          label="Used where"
+          value={shown.place ?? "unsaid"}
+          names={{ unsaid: "not said", ...DISCHARGE_NAMES }}
+          onPick={(place) => {
+            if (place !== "unsaid") set({ kind: "state", id: shown.id }, ["states", shown.id, "place"], place);
+          }}
         />
       )}
       <AddOne label="One more state" names={USUAL_STATE_NAMES} order={USUAL_STATES} onAdd={add} />
