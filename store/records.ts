@@ -36,6 +36,8 @@ export type RecordsStore = {
   readonly setHours: (stepId: string, hours: number | null) => Promise<void>;
   /** The order of work the builder wishes. */
   readonly setOrder: (order: readonly string[]) => Promise<void>;
+  /** Steps and rules of the own job. */
+  readonly setOwnWork: (own: Pick<BuildRecord, "steps" | "rules">) => Promise<void>;
   /** Adds steps that were ticked elsewhere; what is ticked here stays as it is. */
   readonly addTicks: (ticks: Pick<Ticks, "on" | "stepIds">) => Promise<void>;
   readonly setPart: (name: string, state: PartState) => Promise<void>;
@@ -129,6 +131,7 @@ export function createRecords(openStore: () => Promise<Database> = () => openDat
       return keepBuild({ ...build, done });
     },
     addTicks: (ticks) => keepBuild(mergeTicks(store.getState().build, ticks)),
+    setOwnWork: (own) => keepBuild({ ...store.getState().build, ...own }),
     setOrder: (order) => keepBuild({ ...store.getState().build, order: [...order] }),
     setJourney: (journey) => keep({ journey }),
     setMeasured: (key, given) => {

@@ -20,6 +20,11 @@ export const STEP_WORDS: Readonly<Record<StepKind, StepWords>> = {
     tools: "pilot bit, hole saw, glasses",
     caution: "Look what lies behind before you drill: fuel, gas, brake and electric lines.",
   },
+  fitFixing: {
+    verb: (part) => `Fit what holds ${part}: rails, nuts, straps laid ready`,
+    tools: "drill, rivet nut tool, spanners",
+    caution: "Look what lies behind before you drill into the frame.",
+  },
   hangTank: { verb: (part) => `Hang ${part}`, tools: "jack with a board, spanners, torque wrench", caution: UNDER },
   layVent: { verb: (part) => `Lay ${part}, rising all the way`, tools: "knife, clamps", caution: null },
   fitTrap: { verb: (part) => `Fit ${part}`, tools: "hands; no pipe wrench on plastic", caution: null },
@@ -51,12 +56,13 @@ export const STEP_WORDS: Readonly<Record<StepKind, StepWords>> = {
     tools: "soapy water, gauge",
     caution: "Buckets in place first, the pump's fuse last.",
   },
+  own: { verb: (name) => name, tools: "yours", caution: null },
   closeUp: { verb: () => "Close up: lagging, covers, boards", tools: "what you took them off with", caution: null },
 };
 
 /** What a step is called, with its part. */
-export const describeStep = ({ kind, at }: BuildStep, design: Design): string =>
-  STEP_WORDS[kind].verb(describePart(at, design));
+export const describeStep = ({ kind, at, name }: BuildStep, design: Design): string =>
+  STEP_WORDS[kind].verb(name ?? describePart(at, design));
 
 /** Which steps are looked for: all, those out of the rain, those for which everything is here. */
 export const BUILD_WHENS = ["any", "rain", "here"] as const;
@@ -98,6 +104,15 @@ export function describeMoveRefused(
     return step ? describeStep(step, design) : wanted;
   };
   return `Not there: “${nameOf(moved.stepId)}” needs “${nameOf(moved.needsId)}” first.`;
+}
+
+/** Why a rule cannot be kept: the first step needs the second already, and by what. */
+export function describeRuleRefused(way: readonly string[], steps: readonly BuildStep[], design: Design): string {
+  const names = way.map((id) => {
+    const step = steps.find((one) => one.id === id);
+    return `“${step ? describeStep(step, design) : id}”`;
+  });
+  return names.length < 2 ? "A step cannot come before itself." : `Not so: ${names.join(" needs ")} first.`;
 }
 
 /** What a bend that is sold leaves over of the drawn angle may be, degrees: the joints take up so much [T]. */

@@ -224,7 +224,8 @@ const isLaid = (good: Good): boolean => !isTrap(good) && !isAtHole(good);
 /** Which of its part's goods a step takes; trials and closing up take none. */
 const TAKES: Readonly<Partial<Record<StepKind, (good: Good) => boolean>>> = {
   fitTankPorts: ({ counter }) => counter === "tank" || counter === "sealing",
-  hangTank: ({ counter, ware }) => counter === "fixings" || ware.kind === "lagging",
+  fitFixing: ({ counter }) => counter === "fixings",
+  hangTank: ({ ware }) => ware.kind === "lagging",
   drillHole: isAtHole,
   fitTrap: isTrap,
   layDrain: isLaid,

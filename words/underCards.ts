@@ -1,7 +1,9 @@
+import { settleOwnWork } from "@/core/build/ownSteps";
 import { listSteps, orderSteps } from "@/core/build/steps";
 import type { Design } from "@/core/design/design";
 import type { Evaluation } from "@/core/evaluate/evaluation";
 import { listDrainDown } from "@/core/frost/drainDown";
+import type { BuildRecord } from "@/core/record/record";
 import { listHoles } from "@/core/through/holes";
 import { describeStep, STEP_WORDS } from "./build";
 import { sayBeforeDrilling } from "./cautions";
@@ -38,9 +40,14 @@ const card = (group: UnderGroup, key: string, given: Pick<UnderCard, "title"> & 
 });
 
 /** Steps, holes, legs of drains and the drain-down of a design as cards, in the order they are worked. */
-export function writeUnderCards(design: Design, evaluation: Evaluation, units: Units): UnderSheet {
+export function writeUnderCards(
+  design: Design,
+  evaluation: Evaluation,
+  units: Units,
+  build: Pick<BuildRecord, "steps" | "rules" | "order"> = {},
+): UnderSheet {
   const length = (mm: number) => formatLength(mm, units);
-  const order = orderSteps(listSteps(design, evaluation));
+  const order = orderSteps(settleOwnWork(listSteps(design, evaluation), build).steps, build.order);
   const steps = (order.ok ? order.steps : []).map((step) => {
     const { tools, caution } = STEP_WORDS[step.kind];
     const text = `With ${tools}.${caution ? ` ${caution}` : ""}`;

@@ -7,6 +7,7 @@ import { listHoles } from "../through/holes";
 export const STEP_KINDS = [
   "fitTankPorts",
   "drillHole",
+  "fitFixing",
   "hangTank",
   "layVent",
   "fitTrap",
@@ -19,6 +20,7 @@ export const STEP_KINDS = [
   "trialBack",
   "trialHoses",
   "closeUp",
+  "own",
 ] as const;
 export type StepKind = (typeof STEP_KINDS)[number];
 
@@ -26,6 +28,8 @@ export type BuildStep = {
   readonly id: string;
   readonly kind: StepKind;
   readonly at: PartRef;
+  /** What the builder called it, for a step of the own job. */
+  readonly name?: string;
   /** Steps that must be done before it. */
   readonly after: readonly string[];
   /** Usual hours of one who has not done it before [T]. */
@@ -35,6 +39,7 @@ export type BuildStep = {
 const HOURS: Readonly<Record<StepKind, number>> = {
   fitTankPorts: 1.5,
   drillHole: 0.5,
+  fitFixing: 2,
   hangTank: 3,
   layVent: 1,
   fitTrap: 0.5,
@@ -47,6 +52,7 @@ const HOURS: Readonly<Record<StepKind, number>> = {
   trialDrain: 0.5,
   trialHoses: 1,
   closeUp: 1,
+  own: 1,
 };
 
 /**
@@ -80,7 +86,9 @@ export function listSteps(design: Design, evaluation: Evaluation): BuildStep[] {
         hole.through === "floor" && face.x >= min.x && face.x <= max.x && face.y >= min.y && face.y <= max.y;
       return isOver ? [drills.get(hole.id)!] : [];
     });
-    hung.set(tank.id, push("hangTank", tank.id, at, [fitted, ...over]));
+    // what holds it is there before it is lifted
+    const fixed = tank.fixing ? [push("fitFixing", tank.id, at, [])] : [];
+    hung.set(tank.id, push("hangTank", tank.id, at, [fitted, ...over, ...fixed]));
   }
   const vented = new Map<string, string[]>();
   for (const line of design.lines) {
@@ -144,7 +152,17 @@ export function listSteps(design: Design, evaluation: Evaluation): BuildStep[] {
     spec.kind === "nonReturn" ? [push("trialBack", id, { kind: "gear", id }, [mounted.get(id)!])] : [],
   );
   const hoseTrial = hoses.length > 0 ? [push("trialHoses", "all", { kind: "rig" }, hoses)] : [];
-  const before = [...trials.values(), ...dumps, ...drainTrials, ...backs, ...nonReturns, ...hoseTrial];
+  // no hole is drilled through a cover, and nothing is covered before its trial
+  const before = [
+    ...drills.values(),
+    ...[...vented.values()].flat(),
+    ...trials.values(),
+    ...dumps,
+    ...drainTrials,
+    ...backs,
+    ...nonReturns,
+    ...hoseTrial,
+  ];
   if (before.length > 0) push("closeUp", "all", { kind: "rig" }, before);
   return steps;
 }
@@ -218,6 +236,7 @@ export function isUnderRig({ kind, at }: BuildStep, { tanks, lines, gear }: Desi
     case "fitTrap":
     case "trialHoses":
     case "trialBack":
+    case "own":
       return false;
     case "mountGear":
       return gear.some(({ id, atMm }) => at.kind === "gear" && id === at.id && atMm.z < 0);

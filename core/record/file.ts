@@ -24,14 +24,11 @@ export type FileOutcome = {
   readonly lostJourney: boolean;
 };
 
+// whatever a record comes to hold, a file leaves none of it behind
 const isEmpty = ({ build, log, journey }: Records): boolean =>
   log.length === 0 &&
   journey.stops.length === 0 &&
-  (build.trials ?? []).length === 0 &&
-  (build.measured ?? []).length === 0 &&
-  build.done.length === 0 &&
-  Object.keys(build.parts).length === 0 &&
-  Object.keys(build.prices ?? {}).length === 0;
+  Object.values(build).every((part) => Object.keys(part).length === 0);
 
 /** A design with its records as the text of a file; without any it is the design alone, as older versions read it. */
 export function writeFileText(design: Design, records: Records): string {

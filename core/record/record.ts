@@ -52,6 +52,23 @@ export const buildRecord = z.strictObject({
   ),
   /** Steps in the order the builder wishes, as far as they may. */
   order: z.optional(list(z.string().check(z.maxLength(120)), { most: 2_000 })),
+  /** Steps of the own job that no drawing knows: carcass, worktop, floor. */
+  steps: z.optional(
+    list(
+      z.strictObject({
+        id: z.string().check(z.regex(/^own:[a-z0-9-]{1,60}$/)),
+        name: z.string().check(z.minLength(1), z.maxLength(80)),
+        hours: number("h", 0, 1_000),
+      }),
+      { most: 100 },
+    ),
+  ),
+  /** What must come before what, by the builder's own rule. */
+  rules: z.optional(
+    list(z.strictObject({ firstId: z.string().check(z.maxLength(120)), thenId: z.string().check(z.maxLength(120)) }), {
+      most: 200,
+    }),
+  ),
   /** Parts by what they are called, and how they stand. */
   parts: z.record(z.string().check(z.maxLength(160)), z.enum(PART_STATES)),
   /** What a part costs, each or by the metre as it is counted, and where it is bought. */

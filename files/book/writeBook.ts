@@ -1,8 +1,10 @@
 import { listCuts, planBars } from "@/core/build/cuts";
 import { listGoods } from "@/core/build/goods";
+import { settleOwnWork } from "@/core/build/ownSteps";
 import { listSteps, orderSteps } from "@/core/build/steps";
 import type { Design } from "@/core/design/design";
 import { evaluate } from "@/core/evaluate/evaluate";
+import type { BuildRecord } from "@/core/record/record";
 import type { Paper } from "@/core/templates/tileSheet";
 import { type HoleEntry, listHoles } from "@/core/through/holes";
 import { BOOK_PART_NAMES, type BookPartId } from "@/words/book";
@@ -25,6 +27,8 @@ import { drawWaterway } from "./drawWaterway";
 export const BOOK_PARTS = Object.keys(BOOK_PART_NAMES) as BookPartId[];
 
 export type BookOptions = {
+  /** Steps, rules and order of the own job. */
+  readonly build?: Partial<Pick<BuildRecord, "steps" | "rules" | "order">>;
   readonly paper: Paper;
   readonly units: Units;
   /** Which parts, in the order of the book. */
@@ -38,7 +42,11 @@ const STOCK_MM = 2_000;
 const TRIALS = new Set(["trialTank", "trialDump", "trialDrain", "trialBack", "trialHoses"]);
 
 /** The build on paper, in black, drawings as lines: what is drawn, drilled, cut, bought, done in which order, and tried. */
-export function writeBook(design: Design, { paper, units, parts }: BookOptions, letters: Letters): ArrayBuffer {
+export function writeBook(
+  design: Design,
+  { paper, units, parts, build = {} }: BookOptions,
+  letters: Letters,
+): ArrayBuffer {
   const evaluation = evaluate(design);
   const book = openBook(`${design.name}, the book of its build`, paper, letters);
   const holes = listHoles(design, evaluation);
@@ -46,7 +54,7 @@ export function writeBook(design: Design, { paper, units, parts }: BookOptions, 
   const marks = new Map(cuts.map(({ mark, lineId, leg }) => [`${lineId} ${leg}`, mark]));
   const nameOf = (lineId: string) => design.lines.find(({ id }) => id === lineId)?.name ?? lineId;
   const length = (mm: number) => formatLength(mm, units);
-  const order = orderSteps(listSteps(design, evaluation));
+  const order = orderSteps(settleOwnWork(listSteps(design, evaluation), build).steps, build.order);
   const steps = order.ok ? order.steps : [];
   const write: Readonly<Record<BookPartId, () => void>> = {
     cover: () => {

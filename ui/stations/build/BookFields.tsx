@@ -10,6 +10,7 @@ import { Group } from "../../fields/Group";
 import { Button } from "../../kit/Button";
 import { Pick } from "../../kit/Pick";
 import { Tick } from "../../kit/Tick";
+import { useRecords } from "../useRecords";
 
 const PAPER_NAMES: Readonly<Record<Paper, string>> = { a4: "A4", letter: "Letter" };
 const DRAWING_KINDS = Object.keys(DRAWING_NAMES) as DrawingKind[];
@@ -19,6 +20,7 @@ const PARTS = Object.keys(BOOK_PART_NAMES) as BookPartId[];
 export function BookFields() {
   const design = useWorkbench((state) => state.history!.design);
   const units = useWorkbench((state) => state.units);
+  const build = useRecords((state) => state.build);
   const [paper, setPaper] = useState<Paper>(units === "imperial" ? "letter" : "a4");
   const [without, setWithout] = useState<readonly BookPartId[]>([]);
   const [isBusy, setBusy] = useState(false);
@@ -31,7 +33,7 @@ export function BookFields() {
         import("@/files/letters"),
         import("../../kit/handOut"),
       ]);
-      const bytes = writeBook(design, { paper, units, parts }, await loadLetters());
+      const bytes = writeBook(design, { paper, units, parts, build }, await loadLetters());
       handOut(`${design.id}-book.pdf`, bytes, "application/pdf");
     } catch {
       tell("The book could not be made. Try again; without a network open the page once with one.", {

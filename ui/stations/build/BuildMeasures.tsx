@@ -14,6 +14,7 @@ import { BookFields, DrawingFiles } from "./BookFields";
 import { GoodsList } from "./GoodsList";
 import { HandOver } from "./HandOver";
 import { JointFields, JointList } from "./JointFields";
+import { OwnWorkFields } from "./OwnWorkFields";
 import { WiringFields } from "./WiringFields";
 
 /** What to buy and how it stands, and what to cut from which bar. */
@@ -21,6 +22,7 @@ export function BuildMeasures() {
   return (
     <>
       <GoodsList />
+      <OwnWorkFields />
       <CutList />
       <AsBuiltFields />
       <WiringFields />

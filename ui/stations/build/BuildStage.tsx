@@ -1,6 +1,7 @@
 "use client";
 import { useMemo, useState } from "react";
 import { listGoods } from "@/core/build/goods";
+import { settleOwnWork } from "@/core/build/ownSteps";
 import { listBuilt } from "@/core/build/progress";
 import { type BuildStep, isUnderRig, listOpenSteps, listSteps, moveStep, orderSteps } from "@/core/build/steps";
 import type { Movable } from "@/core/design/moves";
@@ -24,7 +25,11 @@ export function BuildStage() {
   const phase = useRecords((state) => state.phase);
   const [when, setWhen] = useState<BuildWhen>("any");
   const [pickedId, setPicked] = useState<string | null>(null);
-  const listed = useMemo(() => listSteps(design, evaluation), [design, evaluation]);
+  const { steps: own, rules } = build;
+  const listed = useMemo(
+    () => settleOwnWork(listSteps(design, evaluation), { steps: own, rules }).steps,
+    [design, evaluation, own, rules],
+  );
   const order = useMemo(() => orderSteps(listed, build.order), [listed, build.order]);
   const goods = useMemo(() => listGoods(design, evaluation, undefined, build.saws), [design, evaluation, build.saws]);
   const done = useMemo(() => new Set(build.done.map(({ stepId }) => stepId)), [build.done]);

@@ -10,12 +10,14 @@ import { Button } from "../../kit/Button";
 import { Codes } from "../../kit/Codes";
 import { ReadCodes } from "../../kit/ReadCodes";
 import { today } from "../now";
+import { useRecords } from "../useRecords";
 
 /** To the phone under the floor: on this device its own page, on another the same as codes for its camera. */
 export function HandOver() {
   const design = useWorkbench((state) => state.history!.design);
   const evaluation = useWorkbench((state) => state.evaluation!);
   const units = useWorkbench((state) => state.units);
+  const build = useRecords((state) => state.build);
   const [frames, setFrames] = useState<readonly string[] | null>(null);
   const [canShare, setCanShare] = useState(false);
   useEffect(() => {
@@ -49,7 +51,7 @@ export function HandOver() {
     merge(ticks).catch(() => tell("That could not be kept in this browser.", { tone: "warning" }));
     return null;
   };
-  const write = async () => (await import("@/words/underCards")).writeUnderCards(design, evaluation, units);
+  const write = async () => (await import("@/words/underCards")).writeUnderCards(design, evaluation, units, build);
   const open = async () => {
     try {
       const [sheet, { keepUnderSheet }] = await Promise.all([write(), import("@/store/under")]);
