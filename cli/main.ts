@@ -3,10 +3,9 @@ import * as z from "zod";
 import { type Attitude, LEVEL } from "@/core/attitude/attitude";
 import { cleanName } from "@/core/design/cleanText";
 import { type Design, design as designSchema } from "@/core/design/design";
-import { MOST_BYTES } from "@/core/design/parseDesign";
 import { evaluate } from "@/core/evaluate/evaluate";
 import { proveInterlock } from "@/core/gear/interlock";
-import { parseFileText, type Records } from "@/core/record/file";
+import { MOST_FILE_BYTES, parseFileText, type Records } from "@/core/record/file";
 import type { Stop } from "@/core/record/journey";
 import { proposeRemedies } from "@/core/remedies/proposeRemedies";
 import { toDate, toDays } from "@/core/road/civil";
@@ -71,7 +70,7 @@ function readUtf8(path: string): string {
   try {
     const chunks: Buffer[] = [];
     let size = 0;
-    while (size <= 4 * MOST_BYTES) {
+    while (size <= MOST_FILE_BYTES) {
       const chunk = Buffer.alloc(CHUNK_BYTES);
       const got = readSync(file, chunk, 0, CHUNK_BYTES, null);
       if (got === 0) break;

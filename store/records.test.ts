@@ -1,3 +1,4 @@
+import { NO_RECORDS } from "@/core/record/file";
 import "fake-indexeddb/auto";
 import type { LogEntry } from "@/core/record/record";
 import { openDatabase } from "./database";
@@ -86,7 +87,7 @@ test("what is kept beside a design goes with it when it is taken out of the bin,
   expect((await one.read("kranich")).log).toHaveLength(1);
   await db.put("designs", { ...record, deletedAt: 1 });
   await destroyDesign(db, "kranich");
-  expect(await one.read("kranich")).toEqual({ build: { done: [], parts: {} }, log: [], journey: { stops: [] } });
+  expect(await one.read("kranich")).toEqual(NO_RECORDS);
   expect((await one.read("otter")).log).toHaveLength(1);
 });
 

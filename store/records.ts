@@ -2,6 +2,7 @@ import { createStore, type StoreApi } from "zustand/vanilla";
 import { toMeasuredKey } from "@/core/build/asBuilt";
 import type { Records } from "@/core/record/file";
 import { EMPTY_JOURNEY, type Journey, journey as journeySchema } from "@/core/record/journey";
+import { listPhotoIds } from "@/core/record/photos";
 import {
   type BuildRecord,
   buildRecord,
@@ -15,6 +16,7 @@ import {
 } from "@/core/record/record";
 import { mergeTicks, type Ticks } from "@/core/record/ticks";
 import { type Database, openDatabase } from "./database";
+import { createPhotos } from "./photos";
 
 /** What is kept beside a design: how far the building is, and its logbook. Neither is part of the design or its undo. */
 export type RecordsState = {
@@ -64,6 +66,7 @@ export type RecordsStore = {
 
 /** The records of the design that is open; the database comes when the first is asked for. */
 export function createRecords(openStore: () => Promise<Database> = () => openDatabase(() => undefined)): RecordsStore {
+  const photos = createPhotos(openStore);
   const store = createStore<RecordsState>()(() => NONE);
   let database: Promise<Database> | null = null;
   const db = () => {
@@ -78,26 +81,29 @@ export function createRecords(openStore: () => Promise<Database> = () => openDat
     await (await db()).put("builds", { designId, build, journey });
   };
   const keepBuild = (build: BuildRecord) => keep({ build });
-  const read = async (designId: string): Promise<Records> => {
+  const read = async (designId: string): Promise<Omit<Records, "photos">> => {
     const opened = await db();
     const [record, entries] = await Promise.all([
       opened.get("builds", designId),
       opened.getAllFromIndex("log", "designId", designId),
     ]);
-    const build = buildRecord.safeParse(record?.build);
+    const parsed = buildRecord.safeParse(record?.build);
+    const build = parsed.success ? parsed.data : EMPTY_BUILD;
     // a line that cannot be read is left where it lies
-    const log = entries.flatMap(({ entry }) => readEntry(entry));
+    const log = entries.flatMap(({ entry }) => readEntry(entry)).sort((a, b) => a.at.localeCompare(b.at));
     const stops = journeySchema.safeParse(record?.journey);
-    return {
-      build: build.success ? build.data : EMPTY_BUILD,
-      log: log.sort((a, b) => a.at.localeCompare(b.at)),
-      journey: stops.success ? stops.data : EMPTY_JOURNEY,
-    };
+    return { build, log, journey: stops.success ? stops.data : EMPTY_JOURNEY };
   };
   return {
     store,
-    read,
-    adopt: async (designId, { build, log, journey }) => {
+    read: async (designId) => {
+      const beside = await read(designId);
+      // a picture that cannot be read must not hold the rest back
+      const packed = await photos.pack(designId, listPhotoIds(beside.build, beside.log)).catch(() => ({}));
+      return { ...beside, photos: packed };
+    },
+    adopt: async (designId, { build, log, journey, photos: packed }) => {
+      await photos.unpack(designId, packed);
       const transaction = (await db()).transaction(["builds", "log"], "readwrite");
       await transaction.objectStore("builds").put({ designId, build, journey });
       for (const entry of log) {

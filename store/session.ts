@@ -3,8 +3,8 @@ import type { Design } from "@/core/design/design";
 import { parseDesignText, writeDesignText } from "@/core/design/parseDesign";
 import { stripPlumbing, toBareId } from "@/core/design/stripPlumbing";
 import { evaluate } from "@/core/evaluate/evaluate";
-import { parseFileText, type Records, writeFileText } from "@/core/record/file";
-import { describeFault } from "@/words/faults";
+import { isEmptyRecords, parseFileText, type Records, writeFileText } from "@/core/record/file";
+import { describeFault, describeLost } from "@/words/faults";
 import { findCommitted, findCommittedHistory, isUnkept } from "./committed";
 import { type Database, type DatabaseEvent, openDatabase } from "./database";
 import type { History } from "./history";
@@ -252,7 +252,7 @@ export class Session {
 
   /** Reads a file's text; refused with a sentence, and the open design is not touched. */
   async openText(text: string, fileName: string): Promise<void> {
-    const { design: outcome, records, lostLines, lostBuild, lostJourney } = parseFileText(text);
+    const { design: outcome, records, ...lost } = parseFileText(text);
     if (!outcome.ok) {
       const more = outcome.faults.length > 1 ? ` (and ${outcome.faults.length - 1} more)` : "";
       const { units } = workbench.getState();
@@ -262,20 +262,11 @@ export class Session {
     if (!canEvaluate(outcome.design)) return this.#offerFile(outcome.design);
     await this.adopt(outcome.design);
     const id = workbench.getState().history?.design.id;
-    if (
-      id !== undefined &&
-      (records.log.length > 0 || records.build.done.length > 0 || Object.keys(records.build.parts).length > 0)
-    ) {
-      await this.#world.records?.adopt(id, records);
-    }
+    if (id !== undefined && !isEmptyRecords(records)) await this.#world.records?.adopt(id, records);
     if (isUnkept(workbench.getState().save)) return;
-    if (lostLines > 0 || lostBuild || lostJourney) {
-      const lost = [
-        ...(lostLines > 0 ? [`${lostLines} ${lostLines === 1 ? "line" : "lines"} of its logbook`] : []),
-        ...(lostBuild ? ["what was built"] : []),
-        ...(lostJourney ? ["the journey"] : []),
-      ].join(" and ");
-      tell(`${fileName} is open; ${lost} could not be read and was left out.`, { tone: "warning" });
+    const left = describeLost(lost);
+    if (left) {
+      tell(`${fileName} is open; ${left} could not be read and was left out.`, { tone: "warning" });
       return;
     }
     tell(

@@ -1,5 +1,6 @@
 import type { Design } from "@/core/design/design";
 import type { Fault, FaultPath } from "@/core/design/faults";
+import type { FileOutcome } from "@/core/record/file";
 import { PORT_NAMES } from "./labels";
 import { quote, quoteList } from "./quote";
 import { formatLength, formatNumber, type Units } from "./units";
@@ -213,4 +214,20 @@ function nameEntry(entry: unknown): string | null {
   return typeof kind === "string" && Object.hasOwn(PORT_NAMES, kind)
     ? PORT_NAMES[kind as keyof typeof PORT_NAMES].toLowerCase()
     : null;
+}
+
+/** What of a file could not be read, beside the design; null where all of it was. */
+export function describeLost({
+  lostLines,
+  lostBuild,
+  lostJourney,
+  lostPhotos,
+}: Pick<FileOutcome, "lostLines" | "lostBuild" | "lostJourney" | "lostPhotos">): string | null {
+  const lost = [
+    ...(lostLines > 0 ? [`${lostLines} ${lostLines === 1 ? "line" : "lines"} of its logbook`] : []),
+    ...(lostBuild ? ["what was built"] : []),
+    ...(lostJourney ? ["the journey"] : []),
+    ...(lostPhotos > 0 ? [lostPhotos === 1 ? "a photograph" : `${lostPhotos} photographs`] : []),
+  ];
+  return lost.length > 0 ? lost.join(" and ") : null;
 }
