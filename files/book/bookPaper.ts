@@ -63,9 +63,9 @@ export function openBook(bookTitle: string, paper: Paper, letters: Letters): Boo
     },
     heading: (text, keepMm = 0) => {
       room(14 + keepMm);
-      y += 3;
+      y += 2;
       writeWords(pdf, text, RIM_MM, y, { size: 12, weight: "bold" });
-      y += 6;
+      y += 5.5;
     },
     text: (text, size = 10) => {
       for (const line of breakWords(pdf, text, usable, size)) {
@@ -81,7 +81,7 @@ export function openBook(bookTitle: string, paper: Paper, letters: Letters): Boo
         return breakWords(pdf, cell, to - lefts[i]! - 2, size);
       });
       const lines = Math.max(1, ...broken.map((one) => one.length));
-      const high = lines * size * PT_MM * LINE + 1.6;
+      const high = lines * size * PT_MM * LINE + 1.3;
       room(high);
       broken.forEach((column, i) => {
         column.forEach((line, k) => {

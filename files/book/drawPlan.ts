@@ -7,10 +7,15 @@ import { findRole } from "@/core/fit/roles";
 import type { Vec3 } from "@/core/geometry/vec";
 import type { HoleEntry } from "@/core/through/holes";
 import type { At, Field, Pen } from "../drawing/pen";
+import { type Label, placeLabels } from "../drawing/placeLabels";
+
+/** Names on the plan, points and mm. */
+const WORDS_PT = 7.5;
+const WORDS_MM = 3;
 
 /** The rig from above, forward to the right: floor, what is under it, tanks, drains with their legs, breathers, holes by number. Its scale comes back, mm on paper a mm. */
 export function drawPlan(pen: Pen, design: Design, holes: readonly HoleEntry[], field: Field): number {
-  const { pdf, words } = pen;
+  const { pdf, words, measure } = pen;
   const { rig } = design;
   const network = buildNetwork(design);
   const reach = [0, rig.lengthMm, ...design.obstacles.flatMap((one) => [toBlock(one).min.x, toBlock(one).max.x])];
@@ -24,10 +29,30 @@ export function drawPlan(pen: Pen, design: Design, holes: readonly HoleEntry[], 
     field.left + (field.width - (right - left) * scale) / 2 + (x - left) * scale,
     field.top + field.height / 2 - y * scale,
   ];
+  // words keep clear of them where they can
+  const lines: (readonly [At, At])[] = [];
   const box = (min: Pick<Vec3, "x" | "y">, max: Pick<Vec3, "x" | "y">) => {
     const [x0, y0] = at(min);
     const [x1, y1] = at(max);
     pdf.rect(x0, y1, x1 - x0, y0 - y1, "S");
+    lines.push(
+      [
+        [x0, y0],
+        [x1, y0],
+      ],
+      [
+        [x0, y1],
+        [x1, y1],
+      ],
+      [
+        [x0, y0],
+        [x0, y1],
+      ],
+      [
+        [x1, y0],
+        [x1, y1],
+      ],
+    );
   };
   pdf.setLineWidth(0.4);
   box({ x: 0, y: -rig.widthMm / 2 }, { x: rig.lengthMm, y: rig.widthMm / 2 });
@@ -48,8 +73,9 @@ export function drawPlan(pen: Pen, design: Design, holes: readonly HoleEntry[], 
   }
   const course = (points: readonly Vec3[]) =>
     points.slice(1).forEach((to, i) => {
-      const [[x0, y0], [x1, y1]] = [at(points[i]!), at(to)];
-      pdf.line(x0, y0, x1, y1);
+      const [from, end] = [at(points[i]!), at(to)];
+      pdf.line(from[0], from[1], end[0], end[1]);
+      lines.push([from, end]);
     });
   pdf.setLineWidth(0.6);
   for (const drain of network.drains.values()) {
@@ -63,15 +89,21 @@ export function drawPlan(pen: Pen, design: Design, holes: readonly HoleEntry[], 
   for (const line of design.lines) if (line.kind === "hose") course(line.pointsMm);
   pdf.setLineDashPattern([], 0);
   pdf.setLineWidth(0.3);
-  for (const { name, outletMm } of design.fixtures) {
-    const [x, y] = at(outletMm);
-    pdf.circle(x, y, 1.6, "S");
-    words(name, [x, y - 2.6], 7.5, "middle");
-  }
-  holes.forEach(({ facesMm: [face] }, i) => {
-    const [x, y] = at(face);
-    pdf.circle(x, y, 2.2, "S");
-    words(`H${i + 1}`, [x + 2.8, y + 3.4], 7.5, "left", "bold");
+  const label = (text: string, p: Pick<Vec3, "x" | "y">, radius: number): Label => ({
+    text,
+    at: at(p),
+    radius,
+    width: measure(text, WORDS_PT) + 1,
+    height: WORDS_MM,
+  });
+  const labels = [
+    ...holes.map(({ facesMm: [face] }, i) => label(`H${i + 1}`, face, 2.2)),
+    ...design.fixtures.map(({ name, outletMm }) => label(name, outletMm, 1.6)),
+  ];
+  placeLabels(labels, lines).forEach((middle, i) => {
+    const { text, at: centre, radius } = labels[i]!;
+    pdf.circle(...centre, radius, "S");
+    words(text, [middle[0], middle[1] + WORDS_MM * 0.3], WORDS_PT, "middle", i < holes.length ? "bold" : undefined);
   });
   const [noseX, noseY] = at({ x: right, y: 0 });
   words("front", [Math.min(noseX, field.left + field.width) - 1, noseY - 1], 7.5, "right");
