@@ -1,5 +1,5 @@
 import { readFileSync } from "node:fs";
-import { expect, expectAccessible, openRig, openWorkbench, TWO_RIGS, test } from "./fixtures";
+import { expect, expectAccessible, openRig, openWorkbench, RIG_NAMES, TWO_RIGS, test } from "./fixtures";
 
 for (const name of TWO_RIGS) {
   test(`${name}: the building is ticked off step by step, and is there again after a reload`, async ({ page }) => {
@@ -89,7 +89,7 @@ test("the road: dumped, read, taken back, searched, and there again after a relo
   await expect(page.getByText("No line has these words.")).toBeVisible();
 });
 
-for (const name of TWO_RIGS) {
+for (const name of RIG_NAMES) {
   test(`${name}: a planted leak is found by answering truthfully`, async ({ page }) => {
     await openRig(page, name);
     await page.keyboard.press("0");
@@ -222,4 +222,33 @@ test("measured as built: a bend that came lower takes the fall, says so at once,
   await expect(page.getByTestId("as-built")).toContainText("runs backwards");
   await page.getByRole("button", { name: /^Forget what was measured/ }).click();
   await expect(page.getByTestId("as-built")).toHaveCount(0);
+});
+
+test("worktop before the carcass: an own rule orders the steps, and one against it is refused with why", async ({
+  page,
+}) => {
+  await openWorkbench(page);
+  await page.keyboard.press("8");
+  const own = page.getByRole("group", { name: "Your own steps and rules" });
+  for (const name of ["Carcass", "Worktop"]) {
+    await own.getByLabel("One more step").fill(name);
+    await own.getByLabel("One more step").press("Enter");
+    await expect(own.getByRole("button", { name: `Take the step ${name} out` })).toBeVisible();
+  }
+  const now = page.getByRole("list", { name: "Now" });
+  await expect(now.getByRole("checkbox", { name: "Carcass" })).toBeVisible();
+  await own.getByLabel("First", { exact: true }).selectOption({ label: "Worktop" });
+  await own.getByLabel("and then").selectOption({ label: "Carcass" });
+  await own.getByRole("button", { name: "Keep this order" }).click();
+  await expect(now.getByRole("checkbox", { name: "Carcass" })).toHaveCount(0);
+  await expect(
+    page.getByRole("list", { name: "Waits for that" }).getByRole("checkbox", { name: "Carcass" }),
+  ).toBeVisible();
+  await own.getByLabel("First", { exact: true }).selectOption({ label: "Carcass" });
+  await own.getByLabel("and then").selectOption({ label: "Worktop" });
+  await own.getByRole("button", { name: "Keep this order" }).click();
+  await expect(own.getByRole("alert")).toContainText("“Carcass” needs “Worktop” first");
+  await now.getByRole("checkbox", { name: "Worktop" }).click();
+  await expect(now.getByRole("checkbox", { name: "Carcass" })).toBeVisible();
+  await expectAccessible(page);
 });

@@ -127,6 +127,8 @@ const KERF_MM = 3;
 export function planBars(cuts: readonly Cut[], stockMm: number): BarPlan[] {
   const kinds = new Map<string, Cut[]>();
   for (const cut of cuts) {
+    // hose comes off a roll, by the metre
+    if (findPipeSize(cut.pipe)?.family.endsWith("Hose")) continue;
     const key = `${cut.pipe.innerMm}/${cut.pipe.outerMm}/${cut.pipe.manningN}`;
     kinds.set(key, [...(kinds.get(key) ?? []), cut]);
   }
