@@ -5,6 +5,7 @@ import { type Browser, chromium, type Locator, type Page } from "@playwright/tes
 import type { Design } from "@/core/design/design";
 import { FURNISHED, readDemo } from "@/tests/demoRigs";
 import type { Row } from "./core";
+import { benchBook, benchPages, benchValve } from "./road";
 
 const PORT = Number(process.env["PORT"] ?? 3219);
 const ADDRESS = `http://localhost:${PORT}/`;
@@ -34,6 +35,9 @@ export async function benchBrowser(): Promise<Row[]> {
     ];
     rows.push(...compareDrags(rows));
     rows.push(...(await benchMap(await browser.newPage())));
+    rows.push(...(await benchValve(browser, ADDRESS)));
+    rows.push(...(await benchBook(browser, ADDRESS)));
+    rows.push(...(await benchPages(browser, ADDRESS)));
     rows.push(...toStealRows(before, readSteal()));
     await browser.close();
     return rows;

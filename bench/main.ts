@@ -5,6 +5,7 @@ import { benchDays } from "./days";
 import { benchGear } from "./gear";
 import { benchLargest } from "./largest";
 import { benchNetwork } from "./network";
+import { benchPlan } from "./road";
 
 const isKept = ({ value, budget, better }: Row): boolean =>
   budget === null || (better === "less" ? value <= budget : value >= budget);
@@ -14,6 +15,7 @@ const rows = [
   ...benchNetwork(),
   ...benchLargest(),
   ...benchDays(),
+  ...benchPlan(),
   ...(await benchGear()),
   ...(process.argv.includes("--core") ? [] : await benchBrowser()),
 ];

@@ -1,11 +1,11 @@
 "use client";
 import { Download, Pencil, Trash2, Upload } from "lucide-react";
-import { useMemo, useRef, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import { LOG_KINDS, type LogEntry, type LogKind } from "@/core/record/record";
 import { records } from "@/store/records";
 import { useWorkbench } from "@/store/useWorkbench";
 import { tell } from "@/store/workbench";
-import { describeEntry, LOG_NAMES, nameAmount, WITH_STORE } from "@/words/road";
+import { LOG_NAMES, nameAmount, WITH_STORE } from "@/words/road";
 import { describeStore } from "@/words/stores";
 import { parsePlain } from "@/words/units";
 import { Group } from "../../fields/Group";
@@ -16,6 +16,7 @@ import { TextField } from "../../kit/TextField";
 import { useRecords } from "../useRecords";
 import { JourneyMeasures } from "./JourneyMeasures";
 import { add } from "./NowStage";
+import { createBookIndex, searchBook, warmBook } from "./searchBook";
 
 /** So many lines are shown at once; search finds the others. */
 const SHOWN = 60;
@@ -110,18 +111,9 @@ function Book() {
   const [refusal, setRefusal] = useState<string | null>(null);
   const [editing, setEditing] = useState<string | null>(null);
   const [query, setQuery] = useState("");
-  const rows = useMemo(() => {
-    const wanted = query.trim().toLowerCase();
-    const found: (Pick<LogEntry, "id" | "at" | "photos"> & { readonly text: string })[] = [];
-    // from the end, and no further than is shown
-    for (let i = log.length - 1; i >= 0 && found.length < SHOWN; i--) {
-      const entry = log[i]!;
-      const text = describeEntry(entry, design, units);
-      if (wanted === "" || `${entry.at} ${text}`.toLowerCase().includes(wanted))
-        found.push({ id: entry.id, at: entry.at, text, photos: entry.photos });
-    }
-    return found;
-  }, [log, query, design, units]);
+  const index = useMemo(() => createBookIndex(design, units), [design, units]);
+  useEffect(() => warmBook(log, index), [log, index]);
+  const rows = useMemo(() => searchBook(log, index, query, SHOWN), [log, index, query]);
   const download = async () => {
     const [{ writeLogCsv }, { handOut }] = await Promise.all([import("@/files/logCsv"), import("../../kit/handOut")]);
     handOut(`${design.id}-log.csv`, writeLogCsv(design, log), "text/csv");
@@ -186,31 +178,32 @@ function Book() {
         </p>
       ) : (
         <ul aria-label="Lines of the logbook">
-          {rows.map(({ id, at, text, photos: taken }) => (
-            <li key={id} className="flex flex-wrap items-baseline gap-x-2 border-t border-rule py-1 text-[13px]">
-              <span className="figures shrink-0 text-[14px] text-faint">{at.replace("T", " ")}</span>
-              <span className="flex-1">{text}</span>
-              <Button
-                look="bare"
-                aria-label={`Change: ${text}`}
-                aria-expanded={editing === id}
-                onClick={() => setEditing(editing === id ? null : id)}
-              >
-                <Pencil size={13} aria-hidden />
-              </Button>
-              <Button look="bare" aria-label={`Take out: ${text}`} onClick={() => void records.removeEntry(id)}>
-                <Trash2 size={13} aria-hidden />
-              </Button>
-              {taken && (
-                <div className="w-full">
-                  <PhotoStrip ids={taken} />
-                </div>
-              )}
-              {editing === id && (
-                <EntryFields entry={log.find((one) => one.id === id)!} onDone={() => setEditing(null)} />
-              )}
-            </li>
-          ))}
+          {rows.map(({ entry, text }) => {
+            const { id, at, photos: taken } = entry;
+            return (
+              <li key={id} className="flex flex-wrap items-baseline gap-x-2 border-t border-rule py-1 text-[13px]">
+                <span className="figures shrink-0 text-[14px] text-faint">{at.replace("T", " ")}</span>
+                <span className="flex-1">{text}</span>
+                <Button
+                  look="bare"
+                  aria-label={`Change: ${text}`}
+                  aria-expanded={editing === id}
+                  onClick={() => setEditing(editing === id ? null : id)}
+                >
+                  <Pencil size={13} aria-hidden />
+                </Button>
+                <Button look="bare" aria-label={`Take out: ${text}`} onClick={() => void records.removeEntry(id)}>
+                  <Trash2 size={13} aria-hidden />
+                </Button>
+                {taken && (
+                  <div className="w-full">
+                    <PhotoStrip ids={taken} />
+                  </div>
+                )}
+                {editing === id && <EntryFields entry={entry} onDone={() => setEditing(null)} />}
+              </li>
+            );
+          })}
         </ul>
       )}
     </Group>

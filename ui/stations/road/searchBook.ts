@@ -1,0 +1,55 @@
+import type { Design } from "@/core/design/design";
+import type { LogEntry } from "@/core/record/record";
+import { describeEntry } from "@/words/road";
+import type { Units } from "@/words/units";
+
+export type Row = { readonly entry: LogEntry; readonly text: string };
+
+/** Lines as they read, each worked out once for a design and its units; small letters beside for the search. */
+export type BookIndex = { readonly rowOf: (entry: LogEntry) => Row & { readonly words: string } };
+
+export function createBookIndex(design: Design, units: Units): BookIndex {
+  const known = new WeakMap<LogEntry, Row & { readonly words: string }>();
+  return {
+    rowOf: (entry) => {
+      const before = known.get(entry);
+      if (before) return before;
+      const text = describeEntry(entry, design, units);
+      const row = { entry, text, words: `${entry.at} ${text}`.toLowerCase() };
+      known.set(entry, row);
+      return row;
+    },
+  };
+}
+
+/** The last lines first, those with the words sought, no more than are shown. */
+export function searchBook(log: readonly LogEntry[], index: BookIndex, query: string, most: number): Row[] {
+  const wanted = query.trim().toLowerCase();
+  const found: Row[] = [];
+  for (let i = log.length - 1; i >= 0 && found.length < most; i--) {
+    const row = index.rowOf(log[i]!);
+    if (wanted === "" || row.words.includes(wanted)) found.push(row);
+  }
+  return found;
+}
+
+/** So many lines are worked out at a time while the hand rests. */
+const CHUNK = 400;
+
+/** Works lines out beforehand, a few at a time while nothing else is to be done, the last first; what it gives ends it. */
+export function warmBook(log: readonly LogEntry[], index: BookIndex): () => void {
+  let at = log.length;
+  let isOver = false;
+  // some browsers do not tell when the hand rests
+  const later = (step: () => void) =>
+    "requestIdleCallback" in window ? window.requestIdleCallback(step) : setTimeout(step, 30);
+  const step = () => {
+    const until = Math.max(0, at - CHUNK);
+    while (!isOver && at > until) index.rowOf(log[--at]!);
+    if (!isOver && at > 0) later(step);
+  };
+  later(step);
+  return () => {
+    isOver = true;
+  };
+}
