@@ -56,8 +56,15 @@ const LINES = 20_000;
 
 /** The logbook with 20,000 lines against an empty one: a line more, and a search, until they are painted. */
 export async function benchBook(browser: Browser, address: string): Promise<Row[]> {
-  const empty = await openBook(browser, address, 0);
-  const full = await openBook(browser, address, LINES);
+  // in turn, so that both meet the same machine
+  type Run = Awaited<ReturnType<typeof openBook>>;
+  const runs: { readonly empty: Run; readonly full: Run }[] = [];
+  for (let i = 0; i < 3; i++) {
+    runs.push({ empty: await openBook(browser, address, 0), full: await openBook(browser, address, LINES) });
+  }
+  const least = (of: "empty" | "full", what: "added" | "sought") => Math.min(...runs.map((run) => run[of][what]));
+  const empty = { added: least("empty", "added") };
+  const full = { added: least("full", "added"), sought: least("full", "sought") };
   const row = (name: string, value: number, unit: string, budget: number | null): Row => ({
     name,
     value,
@@ -66,10 +73,10 @@ export async function benchBook(browser: Browser, address: string): Promise<Row[
     better: "less",
   });
   return [
-    row("a line more in an empty book, until painted", empty.added, "ms", null),
-    row(`a line more after ${LINES}, until painted`, full.added, "ms", null),
+    row("a line more in an empty book, work until painted", empty.added, "ms", null),
+    row(`a line more after ${LINES}, work until painted`, full.added, "ms", null),
     row(`a line more after ${LINES}, against an empty book`, full.added / empty.added, "times", 1.25),
-    row(`a letter sought in ${LINES} lines, until painted`, full.sought, "ms", null),
+    row(`a letter sought in ${LINES} lines, work until painted`, full.sought, "ms", null),
     row(`a letter sought in ${LINES} lines, in frames of the screen`, full.sought / FRAME_MS, "frames", 1),
   ];
 }
@@ -97,19 +104,18 @@ async function openBook(browser: Browser, address: string, lines: number) {
   await page.waitForTimeout(4000);
   const dumped = page.getByRole("button", { name: "Dumped" }).first();
   const added = await measure(page, dumped.elementHandle(), "click");
-  const search = page.getByLabel("Search the logbook");
-  const sought: number[] = [];
+  await page.getByLabel("Search the logbook").focus();
+  await page.evaluate(watchPaint, "input");
   for (const letter of "weir 19 000") {
-    await search.focus();
-    const took = page.evaluate(untilPainted, "input");
     await page.keyboard.type(letter);
-    sought.push(await took);
+    await page.waitForTimeout(150);
   }
+  const sought = median(await readPainted(page));
   await context.close();
-  return { added, sought: median(sought) };
+  return { added, sought };
 }
 
-function writeBook(lines: number) {
+export function writeBook(lines: number) {
   const first = toDays("1990-01-01");
   return {
     format: "schleuse-file",
@@ -130,30 +136,42 @@ function writeBook(lines: number) {
 
 async function measure(page: Page, handle: Promise<unknown>, event: string): Promise<number> {
   const button = (await handle) as { click: () => Promise<void> };
-  const took: number[] = [];
+  await page.evaluate(watchPaint, event);
   for (let i = 0; i < 9; i++) {
-    const painted = page.evaluate(untilPainted, event);
     await button.click();
-    took.push(await painted);
     await page.waitForTimeout(400);
   }
-  return median(took.slice(2));
+  // the first ones still warm up
+  return median((await readPainted(page)).slice(2));
 }
 
-// From the event until what it changed has been painted: the message comes after the frame's scripts, styles and paint.
-function untilPainted(event: string): Promise<number> {
-  return new Promise((resolve) => {
-    addEventListener(
-      event,
-      () => {
-        const began = performance.now();
-        const { port1, port2 } = new MessageChannel();
-        port2.onmessage = () => resolve(performance.now() - began);
-        requestAnimationFrame(() => port1.postMessage(0));
-      },
-      { capture: true, once: true },
-    );
-  });
+const readPainted = (page: Page): Promise<readonly number[]> =>
+  page.evaluate(() => (window as unknown as { painted: number[] }).painted);
+
+// Work of each event until what it changed has been painted: its own task, and the frame after it with its scripts, styles
+// and paint, without the waiting for the screen between the two.
+function watchPaint(event: string): void {
+  const painted: number[] = [];
+  Object.assign(window, { painted });
+  addEventListener(
+    event,
+    () => {
+      const began = performance.now();
+      let task = 0;
+      const { port1, port2 } = new MessageChannel();
+      port2.onmessage = () => {
+        task = performance.now() - began;
+      };
+      port1.postMessage(0);
+      requestAnimationFrame(() => {
+        const framed = performance.now();
+        const after = new MessageChannel();
+        after.port2.onmessage = () => painted.push(task + performance.now() - framed);
+        after.port1.postMessage(0);
+      });
+    },
+    { capture: true },
+  );
 }
 
 const median = (values: readonly number[]): number => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
@@ -200,13 +218,13 @@ export async function benchValve(browser: Browser, address: string): Promise<Row
   });
   await page.getByRole("button", { name: "Designs; Valve is open" }).waitFor();
   await page.getByRole("navigation", { name: "Stations" }).getByRole("button", { name: /^Loop/ }).click();
-  const valve = page.getByTestId("loop-waterway").getByRole("button", { name: /^Motor valve/ });
+  const valve = page.getByTestId("loop-waterway").getByRole("button", { name: /^Motor valve, / });
   await valve.waitFor();
   await page.waitForTimeout(1500);
   const took = await measure(page, valve.elementHandle(), "click");
   await page.close();
   return [
-    { name: "a valve turned, until painted", value: took, unit: "ms", budget: null, better: "less" },
+    { name: "a valve turned, work until painted", value: took, unit: "ms", budget: null, better: "less" },
     {
       name: "a valve turned, in frames of the screen",
       value: took / FRAME_MS,

@@ -37,13 +37,13 @@ const MOST_KNOWN = 40;
  * that is the last one with lines added at its end is read from there on.
  */
 export function foldBook(entries: readonly LogEntry[], of: FoldOf, at: string): Fold {
-  if (entries.some((entry) => entry.at > at)) {
-    return read(of, START, inOrder(entries.filter((entry) => entry.at <= at)));
-  }
   const key = [of.storeId, of.isFresh, of.roomL, of.priorL, of.useL].join("|");
   const before = known.get(key);
   const added = before && isLonger(entries, before.seen) ? entries.slice(before.seen.length) : null;
   const isAfter = added?.every((entry, i) => entry.at >= (added[i - 1]?.at ?? before!.lastAt)) ?? false;
+  // of a book that goes on, the last line is the latest
+  const isPast = isAfter ? (added!.at(-1)?.at ?? before!.lastAt) <= at : entries.every((entry) => entry.at <= at);
+  if (!isPast) return read(of, START, inOrder(entries.filter((entry) => entry.at <= at)));
   const fold = isAfter ? read(of, before!, added!) : read(of, START, inOrder(entries));
   let lastAt = isAfter ? before!.lastAt : "";
   for (const entry of isAfter ? added! : entries) if (entry.at > lastAt) lastAt = entry.at;

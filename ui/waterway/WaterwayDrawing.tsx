@@ -1,5 +1,6 @@
 "use client";
-import { type ReactNode, useId, useMemo } from "react";
+import { memo, useCallback, useEffect, useId, useMemo, useRef } from "react";
+import type { GearKind } from "@/core/design/gear";
 import type { Severity } from "@/core/evaluate/findings";
 import type { Proof } from "@/core/trials/proof";
 import type { WaterEdge, WaterNode, Waterway } from "@/core/waterway/buildWaterway";
@@ -45,6 +46,8 @@ type WaterwayDrawingProps = {
   readonly foul?: ReadonlySet<string>;
   /** How far a line or a part is proven. */
   readonly proofs?: ReadonlyMap<string, Proof>;
+  /** What it is laid out by, where lines change what they carry while it stands: the same diagram, and the longest figure of each line. */
+  readonly plan?: { readonly waterway: Waterway; readonly figures: ReadonlyMap<string, string> };
 };
 
 /** The whole rig as a diagram: press a part and it opens. */
@@ -58,6 +61,7 @@ export function WaterwayDrawing({
   lit,
   foul,
   proofs,
+  plan,
 }: WaterwayDrawingProps) {
   const units = useWorkbench((state) => state.units);
   const gear = useWorkbench((state) => state.history!.design.gear);
@@ -74,7 +78,16 @@ export function WaterwayDrawing({
       ),
     [waterway, units, notes],
   );
-  const laid = useMemo(() => layOutWaterway(waterway, labels, aspect), [waterway, labels, aspect]);
+  const [shape, figures] = [plan?.waterway ?? waterway, plan?.figures ?? labels];
+  const laid = useMemo(() => layOutWaterway(shape, figures, aspect), [shape, figures, aspect]);
+  const carried = new Map(waterway.edges.map(({ id, carries }) => [id, carries]));
+  // parts are drawn again only when they change, and always tell the hands of now
+  const hands = useRef({ onNode, onEdge });
+  useEffect(() => {
+    hands.current = { onNode, onEdge };
+  });
+  const pressNode = useCallback((node: WaterNode) => hands.current.onNode(node), []);
+  const pressEdge = useCallback((edge: WaterEdge) => hands.current.onEdge(edge), []);
   const names = new Map(waterway.nodes.map((node) => [node.id, nameWaterNode(node)]));
   return (
     <svg
@@ -88,10 +101,14 @@ export function WaterwayDrawing({
         <EdgeLine
           key={edge.id}
           edge={edge}
-          text={nameProven(describeWaterEdge(edge, names, units), proofs?.get(edge.id))}
+          text={nameProven(
+            describeWaterEdge({ ...edge, carries: carried.get(edge.id) ?? edge.carries }, names, units),
+            proofs?.get(edge.id),
+          )}
           isLit={lit?.has(edge.id) ?? false}
           isFoul={foul?.has(edge.id) ?? false}
-          onPress={() => onEdge(edge)}
+          carries={carried.get(edge.id) ?? edge.carries}
+          onPress={pressEdge}
         />
       ))}
       {laid.edges.map((edge) => (
@@ -110,8 +127,8 @@ export function WaterwayDrawing({
             hatch={hatch}
             isPicked={pickedId === node.id || (lit?.has(node.id) ?? false)}
             isFoul={foul?.has(node.id) ?? false}
-            glyph={piece ? <GearGlyph kind={piece.spec.kind} /> : null}
-            onPress={() => onNode(node)}
+            glyph={piece?.spec.kind ?? null}
+            onPress={pressNode}
           />
         );
       })}
@@ -151,11 +168,12 @@ type EdgeLineProps = {
   readonly text: string;
   readonly isLit: boolean;
   readonly isFoul: boolean;
-  readonly onPress: () => void;
+  readonly carries: WaterEdge["carries"];
+  readonly onPress: (edge: WaterEdge) => void;
 };
 
-function EdgeLine({ edge, text, isLit, isFoul, onPress }: EdgeLineProps) {
-  const { stroke, width, dash } = STROKES[edge.carries];
+const EdgeLine = memo(function EdgeLine({ edge, text, isLit, isFoul, carries, onPress }: EdgeLineProps) {
+  const { stroke, width, dash } = STROKES[carries];
   const points = listPoints(edge.points);
   const [end, before] = [edge.points.at(-1), edge.points.at(-2)];
   return (
@@ -164,11 +182,11 @@ function EdgeLine({ edge, text, isLit, isFoul, onPress }: EdgeLineProps) {
       tabIndex={0}
       aria-label={text}
       className="press"
-      onClick={onPress}
+      onClick={() => onPress(edge)}
       onKeyDown={(event) => {
         if (event.key !== "Enter" && event.key !== " ") return;
         event.preventDefault();
-        onPress();
+        onPress(edge);
       }}
     >
       <title>{text}</title>
@@ -186,7 +204,7 @@ function EdgeLine({ edge, text, isLit, isFoul, onPress }: EdgeLineProps) {
       {end && before && <Arrow from={before} to={end} />}
     </g>
   );
-}
+});
 
 // Over all lines, with a rim of plain sheet so that none runs through it.
 function EdgeFigure({ edge, label }: { readonly edge: Led; readonly label: string | null }) {
@@ -232,14 +250,24 @@ type NodeMarkProps = {
   readonly isPicked: boolean;
   readonly isFoul: boolean;
   readonly proof: Proof | undefined;
-  readonly glyph: ReactNode;
-  readonly onPress: () => void;
+  readonly glyph: GearKind | null;
+  readonly onPress: (node: WaterNode) => void;
 };
 
 const NAME_LETTERS = 21;
 const shorten = (name: string): string => (name.length > NAME_LETTERS ? `${name.slice(0, NAME_LETTERS - 1)}…` : name);
 
-function NodeMark({ node, name, figure, hatch, isPicked, isFoul, proof, glyph, onPress }: NodeMarkProps) {
+const NodeMark = memo(function NodeMark({
+  node,
+  name,
+  figure,
+  hatch,
+  isPicked,
+  isFoul,
+  proof,
+  glyph,
+  onPress,
+}: NodeMarkProps) {
   const [left, top] = [node.x - node.width / 2, node.y - node.height / 2];
   if (node.kind === "junction") return <circle cx={node.x} cy={node.y} r={5} fill="var(--ink)" />;
   const isMark = node.kind === "openAir" || node.kind === "ground" || node.kind === "dump";
@@ -251,11 +279,11 @@ function NodeMark({ node, name, figure, hatch, isPicked, isFoul, proof, glyph, o
       aria-label={nameProven([name, figure].filter(Boolean).join(", "), proof)}
       aria-pressed={isPicked}
       className="press"
-      onClick={onPress}
+      onClick={() => onPress(node)}
       onKeyDown={(event) => {
         if (event.key !== "Enter" && event.key !== " ") return;
         event.preventDefault();
-        onPress();
+        onPress(node);
       }}
     >
       <title>{[name, figure].filter(Boolean).join(", ")}</title>
@@ -273,7 +301,11 @@ function NodeMark({ node, name, figure, hatch, isPicked, isFoul, proof, glyph, o
         />
       )}
       <Shape node={node} left={left} top={top} tone={tone} hatch={hatch} />
-      {glyph && <g transform={`translate(${left + 6} ${top + 12})`}>{glyph}</g>}
+      {glyph && (
+        <g transform={`translate(${left + 6} ${top + 12})`}>
+          <GearGlyph kind={glyph} />
+        </g>
+      )}
       <text
         x={glyph ? left + 46 : node.x}
         y={isMark ? top + node.height - 2 : top + (figure ? 25 : 34)}
@@ -299,7 +331,7 @@ function NodeMark({ node, name, figure, hatch, isPicked, isFoul, proof, glyph, o
       )}
     </g>
   );
-}
+});
 
 type ShapeProps = {
   readonly node: Placed<WaterNode>;

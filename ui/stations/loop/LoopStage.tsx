@@ -14,6 +14,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
 import { describeLoop, describeStanding } from "@/words/gear";
 import { formatQuantity } from "@/words/units";
+import { describeWaterFigure } from "@/words/waterway";
 import { useFrame } from "../../drawing/useFrame";
 import { useEdits } from "../../fields/useEdits";
 import { Button } from "../../kit/Button";
@@ -38,6 +39,8 @@ export function LoopStage() {
   return <Trainer design={design} />;
 }
 
+/** A flow whose figure is as wide as any, L/s. */
+const WIDEST_LPS = 0.2;
 const NO_STATE: WorkingState = { id: "none", name: "Everything shut", on: [], positions: [], openTaps: [] };
 
 function Trainer({ design }: { readonly design: Design }) {
@@ -68,6 +71,21 @@ function Trainer({ design }: { readonly design: Design }) {
       }),
     };
   }, [waterway, graph, flows, setting]);
+  // room is kept for the longest figure, so that nothing moves when a valve is turned
+  const plan = useMemo(
+    () => ({
+      waterway,
+      figures: new Map(
+        waterway.edges.map(({ id, figure }) => [
+          id,
+          [figure ? describeWaterFigure(figure, units) : "", formatQuantity(WIDEST_LPS, "flow", units)]
+            .join(" ")
+            .trim(),
+        ]),
+      ),
+    }),
+    [waterway, units],
+  );
   const lpmOf = new Map(flows.links.map(({ id, lpm }) => [`line:${id}`, lpm]));
   const flowing = new Set([...lpmOf].flatMap(([id, lpm]) => (Math.abs(lpm) > LEAST_LPM ? [id] : [])));
   const notes = new Map<string, string>([
@@ -147,6 +165,7 @@ function Trainer({ design }: { readonly design: Design }) {
             notes={notes}
             lit={flowing}
             foul={foul}
+            plan={plan}
           />
           {isTried && (
             <p className="absolute bottom-1 left-2 flex items-center gap-2 bg-sheet/90 text-[13px]">

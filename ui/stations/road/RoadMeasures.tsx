@@ -1,6 +1,6 @@
 "use client";
 import { Download, Pencil, Trash2, Upload } from "lucide-react";
-import { useEffect, useMemo, useRef, useState } from "react";
+import { memo, useEffect, useMemo, useRef, useState } from "react";
 import { LOG_KINDS, type LogEntry, type LogKind } from "@/core/record/record";
 import { records } from "@/store/records";
 import { useWorkbench } from "@/store/useWorkbench";
@@ -16,10 +16,10 @@ import { TextField } from "../../kit/TextField";
 import { useRecords } from "../useRecords";
 import { JourneyMeasures } from "./JourneyMeasures";
 import { add } from "./NowStage";
-import { createBookIndex, searchBook, warmBook } from "./searchBook";
+import { createBookIndex, type Row, searchBook, warmBook } from "./searchBook";
 
 /** So many lines are shown at once; search finds the others. */
-const SHOWN = 60;
+const SHOWN = 30;
 
 /** The logbook: a line more in ten seconds, the last first, searched and handed out. */
 export function RoadMeasures() {
@@ -172,43 +172,59 @@ function Book() {
         onChange={(event) => setQuery(event.target.value)}
         className="mb-1 min-h-8 w-full border-b border-edge bg-sheet px-2 phone:min-h-11"
       />
+      {log.length > SHOWN && rows.length === SHOWN && (
+        <p className="text-[12px] text-faint">The last {SHOWN} that fit. Search finds the others.</p>
+      )}
       {rows.length === 0 ? (
         <p className="text-[13px] text-faint">
           {log.length === 0 ? "Nothing written yet." : "No line has these words."}
         </p>
       ) : (
         <ul aria-label="Lines of the logbook">
-          {rows.map(({ entry, text }) => {
-            const { id, at, photos: taken } = entry;
-            return (
-              <li key={id} className="flex flex-wrap items-baseline gap-x-2 border-t border-rule py-1 text-[13px]">
-                <span className="figures shrink-0 text-[14px] text-faint">{at.replace("T", " ")}</span>
-                <span className="flex-1">{text}</span>
-                <Button
-                  look="bare"
-                  aria-label={`Change: ${text}`}
-                  aria-expanded={editing === id}
-                  onClick={() => setEditing(editing === id ? null : id)}
-                >
-                  <Pencil size={13} aria-hidden />
-                </Button>
-                <Button look="bare" aria-label={`Take out: ${text}`} onClick={() => void records.removeEntry(id)}>
-                  <Trash2 size={13} aria-hidden />
-                </Button>
-                {taken && (
-                  <div className="w-full">
-                    <PhotoStrip ids={taken} />
-                  </div>
-                )}
-                {editing === id && <EntryFields entry={entry} onDone={() => setEditing(null)} />}
-              </li>
-            );
-          })}
+          {rows.map((row) => (
+            <BookRow key={row.entry.id} row={row} isEditing={editing === row.entry.id} onEdit={setEditing} />
+          ))}
         </ul>
       )}
     </Group>
   );
 }
+
+/** One line of the book; it is drawn again only when it is another. */
+const BookRow = memo(function BookRow({
+  row: { entry, text },
+  isEditing,
+  onEdit,
+}: {
+  readonly row: Row;
+  readonly isEditing: boolean;
+  readonly onEdit: (id: string | null) => void;
+}) {
+  const { id, at, photos: taken } = entry;
+  return (
+    <li className="flex flex-wrap items-baseline gap-x-2 border-t border-rule py-1 text-[13px] [contain-intrinsic-size:auto_29px] [content-visibility:auto]">
+      <span className="figures shrink-0 text-[14px] text-faint">{at.replace("T", " ")}</span>
+      <span className="flex-1">{text}</span>
+      <Button
+        look="bare"
+        aria-label={`Change: ${text}`}
+        aria-expanded={isEditing}
+        onClick={() => onEdit(isEditing ? null : id)}
+      >
+        <Pencil size={13} aria-hidden />
+      </Button>
+      <Button look="bare" aria-label={`Take out: ${text}`} onClick={() => void records.removeEntry(id)}>
+        <Trash2 size={13} aria-hidden />
+      </Button>
+      {taken && (
+        <div className="w-full">
+          <PhotoStrip ids={taken} />
+        </div>
+      )}
+      {isEditing && <EntryFields entry={entry} onDone={() => onEdit(null)} />}
+    </li>
+  );
+});
 
 // One line put right; what it said before comes back with Undo.
 function EntryFields({ entry, onDone }: { readonly entry: LogEntry; readonly onDone: () => void }) {
