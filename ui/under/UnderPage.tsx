@@ -3,13 +3,14 @@ import dynamic from "next/dynamic";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { isSheet, keepUnderDone, keepUnderSheet, readUnderDone, readUnderSheet } from "@/store/under";
 import type { UnderCard, UnderGroup, UnderSheet } from "@/words/underCards";
-import { ReadCodes } from "../kit/ReadCodes";
-import { PhoneLevel } from "./PhoneLevel";
 import type { ShowTicksProps } from "./ShowTicks";
 
 const ShowTicks = dynamic<ShowTicksProps>(() => import("./ShowTicks").then((module) => module.ShowTicks), {
   ssr: false,
 });
+
+const ReadCodes = dynamic(() => import("../kit/ReadCodes").then((module) => module.ReadCodes), { ssr: false });
+const PhoneLevel = dynamic(() => import("./PhoneLevel").then((module) => module.PhoneLevel), { ssr: false });
 
 const GROUPS: Readonly<Record<UnderGroup, string>> = { steps: "Steps", holes: "Holes", legs: "Pipes", frost: "Frost" };
 const BIG = "min-h-14 flex-1 rounded-[3px] border border-edge px-3 text-[19px]";
