@@ -1,21 +1,13 @@
 "use client";
 import dynamic from "next/dynamic";
-import { type DragEvent, useEffect, useState } from "react";
-import { STATIONS } from "@/store/state";
-import { RegionContext, useWorkbench } from "@/store/useWorkbench";
-import { view as look } from "@/store/workbench";
-import { STATION_NAMES } from "@/words/labels";
-import { FindingsPanel } from "../findings/FindingsPanel";
+import { type DragEvent, useDeferredValue, useEffect, useState } from "react";
+import { useWorkbench } from "@/store/useWorkbench";
+import { CAUTION } from "@/words/cautions";
 import { NoticeBar } from "../kit/NoticeBar";
-import { LevelPanel } from "../level/LevelPanel";
-import { PlanView } from "../plan/PlanView";
-import { Panel } from "../stations/Panel";
-import { Stage } from "../stations/Stage";
 import { Announcer } from "./Announcer";
 import { Boundary } from "./Boundary";
 import { openFile, startSession } from "./browserSession";
 import { PhoneBar } from "./PhoneBar";
-import { Stair } from "./Stair";
 import { TopBar } from "./TopBar";
 import { useHotkeys } from "./useHotkeys";
 import { useKeepFocus } from "./useKeepFocus";
@@ -23,23 +15,27 @@ import { WelcomeBar } from "./WelcomeBar";
 
 const Overlays = dynamic(() => import("./Overlays").then((module) => module.Overlays), { ssr: false });
 
-const RearView = dynamic(() => import("../rear/RearView").then((module) => module.RearView), { ssr: false });
+const Regions = dynamic(() => import("./Regions").then((module) => module.Regions), {
+  ssr: false,
+  loading: () => <Waiting failed={false} />,
+});
 
-/** The whole workbench: stair and level at the left, drawings in the middle, findings and measures at the right. */
+/** The whole workbench: its frame comes at once, what is in it as soon as the design is open. */
 export function Workbench() {
-  const phase = useWorkbench((state) => state.phase);
-  const pane = useWorkbench((state) => state.pane);
+  // what there is much of is drawn in between, so that the page answers a hand while it comes up
+  const phase = useDeferredValue(useWorkbench((state) => state.phase));
   const overlay = useWorkbench((state) => state.overlay);
-  const lookFrom = useWorkbench((state) => state.look);
-  // a tool wants room to work in
-  const isTooled = useWorkbench((state) => state.tool !== null);
   const [isOver, setIsOver] = useState(false);
   useHotkeys();
   useKeepFocus();
   useEffect(() => {
     void startSession();
+    // fetched while the store is opened, each to be worked out by itself
+    void import("./Regions");
+    void import("../level/LevelPanel");
+    void import("../plan/PlanView");
+    void import("../findings/FindingsPanel");
   }, []);
-  const on = (...panes: (typeof pane)[]) => (panes.includes(pane) ? "" : "phone:hidden");
   const onDragOver = (event: DragEvent) => {
     if (!event.dataTransfer.types.includes("Files")) return;
     event.preventDefault();
@@ -62,65 +58,9 @@ export function Workbench() {
     >
       <Boundary name="The top line">
         <TopBar />
-        <WelcomeBar />
+        {phase === "ready" && <WelcomeBar />}
       </Boundary>
-      {phase === "ready" ? (
-        <main className="flex min-h-0 flex-1">
-          <div
-            className={`apart flex w-[212px] shrink-0 flex-col overflow-y-auto border-r border-ink phone:w-full phone:border-r-0 ${on("level")}`}
-          >
-            <div className="pt-2 phone:hidden">
-              <RegionContext value="level">
-                <Boundary name="The stair">
-                  <Stair />
-                </Boundary>
-              </RegionContext>
-            </div>
-            <div className="border-t border-rule px-3 py-2 phone:border-t-0 phone:px-4">
-              <RegionContext value="level">
-                <Boundary name="The level">
-                  <LevelPanel />
-                </Boundary>
-              </RegionContext>
-            </div>
-          </div>
-          <div className={`flex min-w-0 flex-1 flex-col ${on("section", "plan")}`}>
-            <div className={`flex min-h-0 flex-[9] flex-col ${on("section")}`}>
-              <Stage />
-            </div>
-            <div
-              className={`flex min-h-0 flex-col border-t border-ink ${isTooled ? "flex-[12]" : "flex-[4]"} ${on("plan")}`}
-            >
-              <RegionContext value="plan">
-                <Boundary name="The plan">{lookFrom === "behind" ? <RearView /> : <PlanView />}</Boundary>
-              </RegionContext>
-            </div>
-          </div>
-          <div
-            className={`apart flex w-[336px] shrink-0 flex-col border-l border-ink phone:w-full phone:border-l-0 ${on("findings", "measures")}`}
-          >
-            <div
-              className={`max-h-[52%] overflow-y-auto border-b border-ink phone:max-h-none phone:flex-1 phone:border-b-0 ${on("findings")}`}
-            >
-              <RegionContext value="findings">
-                <Boundary name="The list of findings">
-                  <FindingsPanel />
-                </Boundary>
-              </RegionContext>
-            </div>
-            <div className={`min-h-0 flex-1 overflow-y-auto ${on("measures")}`}>
-              <PhoneStations />
-              <RegionContext value="measures">
-                <Boundary name="This station">
-                  <Panel />
-                </Boundary>
-              </RegionContext>
-            </div>
-          </div>
-        </main>
-      ) : (
-        <Waiting failed={phase === "failed"} />
-      )}
+      {phase === "ready" ? <Regions /> : <Waiting failed={phase === "failed"} />}
       <PhoneBar />
       {!overlay && <NoticeBar />}
       <Announcer />
@@ -138,34 +78,16 @@ export function Workbench() {
   );
 }
 
-/** Stations across the top, where there is no room for the stair. */
-function PhoneStations() {
-  const station = useWorkbench((state) => state.station);
-  return (
-    <div className="sticky top-0 z-10 flex overflow-x-auto border-b border-rule bg-paper desk:hidden">
-      {STATIONS.map((at) => (
-        <button
-          key={at}
-          type="button"
-          aria-current={station === at ? "step" : undefined}
-          onClick={() => look({ station: at })}
-          className={`plate min-h-12 flex-auto px-2.5 text-[15px] ${station === at ? "bg-enamel text-on-enamel" : "text-faint"}`}
-        >
-          {STATION_NAMES[at].name}
-        </button>
-      ))}
-    </div>
-  );
-}
-
 function Waiting({ failed }: { readonly failed: boolean }) {
   return (
-    <main className="flex flex-1 items-center justify-center p-8">
+    <main className="flex flex-1 flex-col items-center justify-center gap-4 p-8">
       <p className="text-faint" role="status">
         {failed
           ? "Schleuse could not start in this browser. Reload the page; if it happens again, use another browser."
           : "Opening your design"}
       </p>
+      {/* stands in the page as it is sent, so that there is something to read before any script has come */}
+      <p className="max-w-[34rem] text-[17px] leading-relaxed">{CAUTION}</p>
     </main>
   );
 }

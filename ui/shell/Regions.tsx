@@ -1,0 +1,102 @@
+"use client";
+import dynamic from "next/dynamic";
+import { STATIONS } from "@/store/state";
+import { RegionContext, useWorkbench } from "@/store/useWorkbench";
+import { view as look } from "@/store/workbench";
+import { STATION_NAMES } from "@/words/labels";
+import { Panel } from "../stations/Panel";
+import { Stage } from "../stations/Stage";
+import { Boundary } from "./Boundary";
+import { Stair } from "./Stair";
+
+// each comes and is drawn by itself, so that none holds up a hand for long
+const FindingsPanel = dynamic(() => import("../findings/FindingsPanel").then((module) => module.FindingsPanel), {
+  ssr: false,
+});
+const LevelPanel = dynamic(() => import("../level/LevelPanel").then((module) => module.LevelPanel), { ssr: false });
+const PlanView = dynamic(() => import("../plan/PlanView").then((module) => module.PlanView), { ssr: false });
+const RearView = dynamic(() => import("../rear/RearView").then((module) => module.RearView), { ssr: false });
+
+/** Stair and level at the left, drawings in the middle, findings and measures at the right. */
+export function Regions() {
+  const pane = useWorkbench((state) => state.pane);
+  const lookFrom = useWorkbench((state) => state.look);
+  // a tool wants room to work in
+  const isTooled = useWorkbench((state) => state.tool !== null);
+  const on = (...panes: (typeof pane)[]) => (panes.includes(pane) ? "" : "phone:hidden");
+  return (
+    <main className="flex min-h-0 flex-1">
+      <div
+        className={`apart flex w-[212px] shrink-0 flex-col overflow-y-auto border-r border-ink phone:w-full phone:border-r-0 ${on("level")}`}
+      >
+        <div className="pt-2 phone:hidden">
+          <RegionContext value="level">
+            <Boundary name="The stair">
+              <Stair />
+            </Boundary>
+          </RegionContext>
+        </div>
+        <div className="border-t border-rule px-3 py-2 phone:border-t-0 phone:px-4">
+          <RegionContext value="level">
+            <Boundary name="The level">
+              <LevelPanel />
+            </Boundary>
+          </RegionContext>
+        </div>
+      </div>
+      <div className={`flex min-w-0 flex-1 flex-col ${on("section", "plan")}`}>
+        <div className={`flex min-h-0 flex-[9] flex-col ${on("section")}`}>
+          <Stage />
+        </div>
+        <div
+          className={`flex min-h-0 flex-col border-t border-ink ${isTooled ? "flex-[12]" : "flex-[4]"} ${on("plan")}`}
+        >
+          <RegionContext value="plan">
+            <Boundary name="The plan">{lookFrom === "behind" ? <RearView /> : <PlanView />}</Boundary>
+          </RegionContext>
+        </div>
+      </div>
+      <div
+        className={`apart flex w-[336px] shrink-0 flex-col border-l border-ink phone:w-full phone:border-l-0 ${on("findings", "measures")}`}
+      >
+        <div
+          className={`max-h-[52%] overflow-y-auto border-b border-ink phone:max-h-none phone:flex-1 phone:border-b-0 ${on("findings")}`}
+        >
+          <RegionContext value="findings">
+            <Boundary name="The list of findings">
+              <FindingsPanel />
+            </Boundary>
+          </RegionContext>
+        </div>
+        <div className={`min-h-0 flex-1 overflow-y-auto ${on("measures")}`}>
+          <PhoneStations />
+          <RegionContext value="measures">
+            <Boundary name="This station">
+              <Panel />
+            </Boundary>
+          </RegionContext>
+        </div>
+      </div>
+    </main>
+  );
+}
+
+/** Stations across the top, where there is no room for the stair. */
+function PhoneStations() {
+  const station = useWorkbench((state) => state.station);
+  return (
+    <div className="sticky top-0 z-10 flex overflow-x-auto border-b border-rule bg-paper desk:hidden">
+      {STATIONS.map((at) => (
+        <button
+          key={at}
+          type="button"
+          aria-current={station === at ? "step" : undefined}
+          onClick={() => look({ station: at })}
+          className={`plate min-h-12 flex-auto px-2.5 text-[15px] ${station === at ? "bg-enamel text-on-enamel" : "text-faint"}`}
+        >
+          {STATION_NAMES[at].name}
+        </button>
+      ))}
+    </div>
+  );
+}
