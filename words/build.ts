@@ -2,7 +2,7 @@ import type { CutEnd } from "@/core/build/cuts";
 import type { BuildStep, Moved, StepKind } from "@/core/build/steps";
 import type { Design } from "@/core/design/design";
 import type { BuildRecord } from "@/core/record/record";
-import { describePart } from "./findings";
+import { describePart } from "./describePart";
 import { formatNumber } from "./units";
 
 type StepWords = { readonly verb: (part: string) => string; readonly tools: string; readonly caution: string | null };

@@ -2,7 +2,7 @@ import type { Design } from "@/core/design/design";
 import type { GearKind } from "@/core/design/gear";
 import type { DrainDownStep } from "@/core/frost/drainDown";
 import type { FrostPart } from "@/core/frost/frostParts";
-import { describePart } from "./findings";
+import { describePart } from "./describePart";
 import { formatQuantity, type Units } from "./units";
 
 /** How a piece of gear is emptied. */

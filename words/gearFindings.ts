@@ -1,39 +1,32 @@
-import type { Attitude } from "@/core/attitude/attitude";
 import type { Finding } from "@/core/evaluate/findings";
 import type { Failure } from "@/core/gear/settings";
-import type { FindingWords } from "./findingWords";
+import type { FindingWords, Told } from "./findingWords";
 import { DISCHARGE_NAMES } from "./heads";
 import { formatQuantity, type Units } from "./units";
 
-type GearCode =
-  | "seacockMissing"
-  | "metalUnfit"
-  | "clampsFew"
-  | "loopLow"
-  | "gearPortOpen"
-  | "pumpCurveRises"
-  | "uvBlind"
-  | "floatReversed"
-  | "filterOrder"
-  | "pumpsInRow"
-  | "waterFouled"
-  | "seaComesIn"
-  | "hoseComesOff"
-  | "tankRunsOut"
-  | "blackOverboard"
-  | "tankOverfills"
-  | "nonReturnAgainst"
-  | "pumpRunsDry"
-  | "pumpDeadHead";
+export const GEAR_CODES = [
+  "seacockMissing",
+  "metalUnfit",
+  "clampsFew",
+  "loopLow",
+  "gearPortOpen",
+  "pumpCurveRises",
+  "uvBlind",
+  "floatReversed",
+  "filterOrder",
+  "pumpsInRow",
+  "waterFouled",
+  "seaComesIn",
+  "hoseComesOff",
+  "tankRunsOut",
+  "blackOverboard",
+  "tankOverfills",
+  "nonReturnAgainst",
+  "pumpRunsDry",
+  "pumpDeadHead",
+] as const;
 
-type GearFinding = Extract<Finding, { code: GearCode }>;
-
-type Told = {
-  readonly part: string;
-  readonly length: (mm: number) => string;
-  readonly stands: (attitude: Attitude) => string;
-  readonly units: Units;
-};
+type GearFinding = Extract<Finding, { code: (typeof GEAR_CODES)[number] }>;
 
 /** What is found on the pumped side and at skin fittings, in words. */
 export function describeGearFinding(finding: GearFinding, { part, length, stands, units }: Told): FindingWords {

@@ -1,22 +1,23 @@
 import type { Finding } from "@/core/evaluate/findings";
-import type { FindingWords } from "./findingWords";
-import { formatQuantity, type Units } from "./units";
+import type { FindingWords, Told } from "./findingWords";
+import { formatQuantity } from "./units";
 
-type HullCode =
-  | "fittingOffHull"
-  | "fittingDomestic"
-  | "metalsMeet"
-  | "backingMissing"
-  | "tailUnfit"
-  | "handleBlocked"
-  | "fittingShared"
-  | "iceboxOpen"
-  | "lineOffHull"
-  | "waterOverDeck"
-  | "floatsNowhere"
-  | "weightDiffers";
+export const HULL_CODES = [
+  "fittingOffHull",
+  "fittingDomestic",
+  "metalsMeet",
+  "backingMissing",
+  "tailUnfit",
+  "handleBlocked",
+  "fittingShared",
+  "iceboxOpen",
+  "lineOffHull",
+  "waterOverDeck",
+  "floatsNowhere",
+  "weightDiffers",
+] as const;
 
-type HullFinding = Extract<Finding, { code: HullCode }>;
+type HullFinding = Extract<Finding, { code: (typeof HULL_CODES)[number] }>;
 
 const SERVES = {
   intake: "draws sea water in",
@@ -26,12 +27,7 @@ const SERVES = {
 } as const;
 
 /** What is found at a boat's hull and at the fittings in it, in words. */
-export function describeHullFinding(
-  finding: HullFinding,
-  part: string,
-  length: (mm: number) => string,
-  units: Units,
-): FindingWords {
+export function describeHullFinding(finding: HullFinding, { part, length, units }: Told): FindingWords {
   switch (finding.code) {
     case "fittingOffHull":
       return {

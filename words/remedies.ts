@@ -1,6 +1,6 @@
 import type { Design } from "@/core/design/design";
 import type { Edit } from "@/core/design/edit";
-import { describePart } from "./findings";
+import { describePart } from "./describePart";
 import { formatLength, formatQuantity, type Units } from "./units";
 
 /** What a remedy does, as an instruction. */

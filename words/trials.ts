@@ -1,6 +1,6 @@
 import type { Design } from "@/core/design/design";
 import type { Suspect, SuspectKind, Symptom, Trial } from "@/core/trials/suspects";
-import { describePart } from "./findings";
+import { describePart } from "./describePart";
 import { formatNumber } from "./units";
 
 export const SYMPTOM_NAMES: Readonly<Record<Symptom, string>> = {

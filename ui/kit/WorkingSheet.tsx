@@ -8,7 +8,7 @@ import { listWorkings } from "@/core/workings/listWorkings";
 import type { Working } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeAttitude } from "@/words/attitudes";
-import { describePart } from "@/words/findings";
+import { describePart } from "@/words/describePart";
 import { describeSymbol, FORMULA_WORDS, STAND_WORDS } from "@/words/formulas";
 import { formatLimit, LIMIT_NAMES } from "@/words/limits";
 import { describeLimitSource, STANDINGS } from "@/words/sources";

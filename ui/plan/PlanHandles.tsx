@@ -4,7 +4,7 @@ import { findPlaceMm, listPoints, type Movable } from "@/core/design/moves";
 import { measureExtent } from "@/core/geometry/solid";
 import { type Vec3, vec } from "@/core/geometry/vec";
 import { useWorkbench } from "@/store/useWorkbench";
-import { describePart } from "@/words/findings";
+import { describePart } from "@/words/describePart";
 import { Handle, type HandleShape, type Pull } from "../drawing/Handle";
 import { findShownResult } from "../drawing/shown";
 import type { PlanProps } from "./PlanScenery";

@@ -10,7 +10,7 @@ import { measureExtent } from "@/core/geometry/solid";
 import { add, type Vec3, vec } from "@/core/geometry/vec";
 import { layOutTankRear, projectRear, unprojectRear } from "@/core/section/rearView";
 import { useWorkbench } from "@/store/useWorkbench";
-import { describePart } from "@/words/findings";
+import { describePart } from "@/words/describePart";
 import { CollisionMarks } from "../drawing/CollisionMarks";
 import { DrawingTools, TOOLS_CORNER } from "../drawing/DrawingTools";
 import { Handle, type Pull } from "../drawing/Handle";

@@ -3,7 +3,7 @@ import { findPlaceMm } from "@/core/design/moves";
 import type { LongSection, SectionPoint } from "@/core/section/sectionLayout";
 import { computeSectionShift } from "@/core/section/sectionShift";
 import { useWorkbench } from "@/store/useWorkbench";
-import { describePart } from "@/words/findings";
+import { describePart } from "@/words/describePart";
 import { Handle, isSamePart, type Pull } from "../drawing/Handle";
 import { findShownResult } from "../drawing/shown";
 import type { View } from "../drawing/view";

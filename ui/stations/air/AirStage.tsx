@@ -5,7 +5,7 @@ import { buildNetwork, sumSurgeLps } from "@/core/falls/network";
 import { layOutVentSection, unprojectVentPull, type VentSection } from "@/core/section/ventSection";
 import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
-import { describePart } from "@/words/findings";
+import { describePart } from "@/words/describePart";
 import { formatLength, formatQuantity, type Units } from "@/words/units";
 import { DrawingTools, TOOLS_CORNER } from "../../drawing/DrawingTools";
 import { HaloText } from "../../drawing/HaloText";

@@ -10,7 +10,7 @@ import { measureLoadedSinkMm } from "@/core/hull/loadedLine";
 import { layOutRamps, layOutTankSide, projectSide, unprojectSide } from "@/core/section/sideView";
 import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
-import { describePart } from "@/words/findings";
+import { describePart } from "@/words/describePart";
 import { RAMP_NAMES } from "@/words/labels";
 import { formatLength, formatNumber } from "@/words/units";
 import { DrawingTools, TOOLS_CORNER } from "../../drawing/DrawingTools";

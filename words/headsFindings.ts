@@ -1,0 +1,91 @@
+import type { Finding } from "@/core/evaluate/findings";
+import type { FindingWords, Told } from "./findingWords";
+import { formatNumber, formatQuantity } from "./units";
+
+export const HEADS_CODES = [
+  "hoseKinks",
+  "hoseSmells",
+  "sumpNoPump",
+  "sumpOutrun",
+  "sumpCycles",
+  "gmEaten",
+  "toiletNotBlack",
+  "toiletNarrow",
+  "toiletLongRun",
+] as const;
+
+type HeadsFinding = Extract<Finding, { code: (typeof HEADS_CODES)[number] }>;
+
+/** What is found at toilets, sumps, their hoses and a boat's stability, in words. */
+export function describeHeadsFinding(
+  finding: HeadsFinding,
+  { part, length, litres, stands, units }: Told,
+): FindingWords {
+  switch (finding.code) {
+    case "hoseKinks":
+      return {
+        title: `${part} bends too sharply`,
+        why: `There is room for a radius of ${length(finding.radiusMm)}; hose of this bore kinks below ${length(finding.leastMm)}.`,
+        advice: "Lay it in a wider curve, or use a moulded bend.",
+      };
+    case "hoseSmells":
+      return finding.years === null
+        ? {
+            title: `Is ${part} made for sewage?`,
+            why: "Black water can come into it, and its wall is not said. Vinyl hose smells through within a year.",
+            advice: "Say at Heads, “Hoses as they lie”, what it is made of.",
+          }
+        : {
+            title: `${part} will smell through its wall`,
+            why: `Sewage comes through such hose after about ${finding.years < 1 ? "half a year" : finding.years === 1 ? "a year" : `${formatNumber(finding.years, 1)} years`}, sooner where it stands.`,
+            advice: "Use a barrier hose or rigid pipe, and give it fall so that nothing stands in it.",
+          };
+    case "sumpNoPump":
+      return {
+        title: `${part} has no pump`,
+        why: "What runs into it stays until it runs over.",
+        advice: "Lead a hose from it to a pump and on: Loop, Gear.",
+      };
+    case "sumpOutrun":
+      return {
+        title: `${part} is outrun by the tap`,
+        why: `${formatQuantity(finding.inflowLps, "flow", units)} run in; at its lift the pump sends ${formatQuantity(finding.pumpLps, "flow", units)}, not what is printed on it.`,
+        advice: "A stronger pump, a wider hose, or less lift.",
+      };
+    case "sumpCycles":
+      return {
+        title: `The pump of ${part} cuts in and out`,
+        why:
+          finding.drainBackL >= finding.bandL
+            ? `${litres(finding.drainBackL)} run back out of its hose, and the float's band holds ${litres(finding.bandL)}: it pumps the same water for ever.`
+            : `It starts ${formatNumber(finding.perHour, 0)} times an hour while the tap runs.`,
+        advice:
+          "A wider band of the float, a larger box, a thinner or shorter rising hose, or a non-return right behind the pump.",
+      };
+    case "gmEaten":
+      return {
+        title: "Loose water takes her stability",
+        why: `Part-full tanks take ${length(finding.lossMm)} off her metacentric height, ${formatQuantity(finding.share, "ratio", units)} of it.`,
+        advice: "Narrower tanks athwart, a baffle along the middle, or keep them full or empty.",
+      };
+    case "toiletNotBlack":
+      return {
+        title: `${part} falls into a ${finding.holds} tank`,
+        why: "What a toilet sends makes the whole tank sewage, and solids do not leave it through a small valve.",
+        advice: "Give it a black tank of its own with an outlet of 75 mm or 3 in.",
+      };
+    case "toiletNarrow":
+      return {
+        title: `${part} is too narrow for a toilet`,
+        why: `${length(finding.boreMm)} of bore; solids need 75 mm waste or 3 in pipe all the way.`,
+        advice: "Take 75 mm or 3 in pipe from the bowl to the tank.",
+      };
+    case "toiletLongRun":
+      return {
+        title: `${part} runs too far on the flat`,
+        why: `${length(finding.lengthMm)} of run: with a litre a flush the water goes on and the solids lie.`,
+        advice:
+          "Put the tank under the bowl, or move the bowl: a straight drop is best. Fit a cleanout at its upper end.",
+      };
+  }
+}

@@ -1,0 +1,181 @@
+import type { Finding } from "@/core/evaluate/findings";
+import { isDrainedInto } from "./airFindings";
+import type { FindingWords, Told } from "./findingWords";
+import { LOAD_NAMES, PORT_NAMES } from "./labels";
+import { formatNumber, formatQuantity } from "./units";
+
+const WEAKEST = { bolt: "the bolts", held: "the bolts sit in", strap: "the straps" } as const;
+
+export const TANK_CODES = [
+  "noTankYet",
+  "useOverfillsTank",
+  "urineInGrey",
+  "fixingWeak",
+  "fixingUnrated",
+  "fixingMissing",
+  "fixingTips",
+  "fixingSlides",
+  "fixingNoPlate",
+  "fixingScrewed",
+  "portsOverlap",
+  "valveNarrow",
+  "fittingHitsObstacle",
+  "linkApart",
+  "senderLong",
+  "axleOverloaded",
+  "tankNoOutlet",
+  "inletDrownsEarly",
+  "tankBelowSill",
+  "tankHitsObstacle",
+  "wasteEndsStay",
+  "useBeyondFresh",
+] as const;
+
+type TankFinding = Extract<Finding, { code: (typeof TANK_CODES)[number] }>;
+
+/** What is found at tanks: how they hang, fill and last, in words. */
+export function describeTankFinding(
+  finding: TankFinding,
+  { part, length, litres, stands, limit, units, design }: Told,
+): FindingWords {
+  switch (finding.code) {
+    case "noTankYet":
+      return {
+        title: "No waste tank yet",
+        why: "Nothing is judged: the water has nowhere to go.",
+        advice: "Hang a tank at the station Tanks, then give each fixture its drain.",
+      };
+    case "useOverfillsTank":
+      return {
+        title: `One use of ${part} is more than ${finding.tankName} holds`,
+        why: `It sends ${litres(finding.useL)}; the empty tank takes ${litres(finding.holdsL)}${finding.severity === "must" ? "" : " where you park the worst"}. The rest stands in the drain and comes up.`,
+        advice: "Use less water at a time, or hang a larger tank.",
+      };
+    case "urineInGrey":
+      return {
+        title: `${part} makes the grey tank sewage`,
+        why: "Most rules count grey water with urine in it as black: where it may be dumped changes.",
+        advice: "Give it a bottle or a tank of its own, or dump the tank only where sewage is taken.",
+      };
+    case "fixingWeak":
+      return {
+        title: `The fixing of ${part} does not hold`,
+        why: `${LOAD_NAMES[finding.load]} takes ${formatQuantity(finding.utilisation, "ratio", units)} of what ${WEAKEST[finding.weakest ?? "bolt"]} bear.`,
+        advice: "Use more bolts or larger ones, a stronger lug, or hang less water.",
+      };
+    case "fixingUnrated":
+      return {
+        title: `What holds ${part} has no rating`,
+        why: "The bolt may bear it and the rivet nut, lug or strap may not. The weakest of them decides.",
+        advice: "Take the rating from its data sheet and type it in, or use a through bolt with a plate.",
+      };
+    case "fixingMissing":
+      return {
+        title: `Nothing is said of what holds ${part}`,
+        why: `Full it weighs ${formatQuantity(finding.fullKg, "weight", units)}, and in a crash many times that.`,
+        advice: "Say what it hangs by, how many bolts and what they sit in: Tanks, Fixing.",
+      };
+    case "fixingTips":
+      return {
+        title: `The bolts of ${part} stand in one line`,
+        why: "Nothing holds it against tipping across that line.",
+        advice: "Spread the bolts: at least three, not in a row.",
+      };
+    case "fixingSlides":
+      return {
+        title: `${part} can slide out of its straps`,
+        why: "Along itself a strap holds by friction only, about a fifth of its weight.",
+        advice: "Put something solid before and behind it: an angle, a bracket, a chassis member. Then tick End stop.",
+      };
+    case "fixingNoPlate":
+      return {
+        title: `The through bolts of ${part} have no plate`,
+        why: "A bolt and washer pull through floor or thin sheet long before the bolt gives.",
+        advice: "Put a plate of 3 mm steel or more behind each, and say so; or type in what the sheet is rated for.",
+      };
+    case "fixingScrewed":
+      return {
+        title: `${part} hangs on self-tapping screws`,
+        why: "Thin sheet holds a screw until the first rough road; then the thread is gone at once.",
+        advice: "Use through bolts with plates, or rivet nuts of a known rating.",
+      };
+    case "portsOverlap":
+      return {
+        title: `${part} runs into the ${PORT_NAMES[finding.otherKind].toLowerCase()}`,
+        why: `The two holes overlap by ${length(finding.overlapMm)}.`,
+        advice: "Move one of them along the wall, with room for both nuts.",
+      };
+    case "valveNarrow":
+      return {
+        title: `The valve behind ${part} is narrower than the outlet`,
+        why: `${length(finding.fromMm)} goes to ${length(finding.toMm)}: it runs slower, and solids catch there.`,
+        advice: "Take a valve with the bore of the outlet.",
+      };
+    case "fittingHitsObstacle":
+      return {
+        title: `What stands before ${part} hits ${finding.obstacleName}`,
+        why: `It reaches ${length(-finding.gapMm)} into it.`,
+        advice: "Move the tank or the port, or take shorter fittings: a bend at the wall instead of a straight tail.",
+      };
+    case "linkApart":
+      return {
+        title: `${part} cannot share a level with ${finding.otherName}`,
+        why: `One lies ${length(finding.apartMm)} over the other.`,
+        advice: "Hang them at one height, or pump over.",
+      };
+    case "senderLong":
+      return {
+        title: `The gauge of ${part} is longer than the tank`,
+        why: `It tells up to ${length(finding.highMm)}; the tank is ${length(finding.heightMm)} high inside.`,
+        advice: "Take a shorter one, or set its upper end lower.",
+      };
+    case "axleOverloaded":
+      return {
+        title: `${finding.axleName} carries too much`,
+        why: `The full tanks put ${formatQuantity(finding.fullKg, "weight", units)} on it; it may carry ${formatQuantity(finding.spareKg, "weight", units)} more.`,
+        advice: "Hang a tank nearer to the other axle, or drive with less water in it.",
+      };
+    case "tankNoOutlet":
+      return {
+        title: `${part} cannot be dumped`,
+        why: "It has no outlet.",
+        advice: "Fit an outlet with a valve at its lowest edge.",
+      };
+    case "inletDrownsEarly":
+      return {
+        title: `${part} floods early, ${stands(finding.attitude)}`,
+        why: `It is under water at ${litres(finding.litres)} of ${litres(finding.capacityL)}; ${isDrainedInto(finding.at, design) ? "then the drain stands full" : "what comes in then stands before it"}.`,
+        advice: "Set the inlet higher in the tank, or at the end that stands high.",
+      };
+    case "tankBelowSill":
+      return {
+        title: `${part} hangs below the sill line`,
+        why: `By ${length(finding.byMm)}: it hits the ground before the rig does.`,
+        advice: "Raise it, or choose a flatter tank.",
+      };
+    case "tankHitsObstacle":
+      return {
+        title: `${part} ${finding.gapMm < 0 ? "runs into" : "is too near to"} ${finding.obstacleName}`,
+        why:
+          finding.gapMm < 0
+            ? `They overlap by ${length(-finding.gapMm)}.`
+            : `There are ${length(finding.gapMm)} between them; ${limit} are wanted.`,
+        advice: "Move the tank, or choose another size.",
+      };
+    case "wasteEndsStay":
+      return {
+        title: `${part} ends the stay`,
+        why:
+          finding.freshDays === null
+            ? `It is full after ${formatNumber(finding.wasteDays, 1)} days.`
+            : `It is full after ${formatNumber(finding.wasteDays, 1)} days; the fresh water would last ${formatNumber(finding.freshDays, 1)}.`,
+        advice: "More litres in it, or less water into it, would buy days; more fresh water would not.",
+      };
+    case "useBeyondFresh":
+      return {
+        title: `${finding.useName} takes more than is carried`,
+        why: `One time takes ${litres(finding.takesL)}; ${litres(finding.freshL)} of fresh water are aboard.`,
+        advice: "Correct the use at the station Days, or carry more.",
+      };
+  }
+}
