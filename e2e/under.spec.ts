@@ -1,6 +1,8 @@
+import type { Page } from "@playwright/test";
 import { encode } from "uqr";
+import { writeTicks } from "@/core/record/ticks";
 import { splitFrames } from "@/files/frames";
-import { expect, expectAccessible, openWorkbench, test } from "./fixtures";
+import { expect, expectAccessible, openSample, openWorkbench, test } from "./fixtures";
 
 test("from Build to the phone's page: one card at a time, read large, ticked, undone, kept; keys and thumbs", async ({
   page,
@@ -11,10 +13,10 @@ test("from Build to the phone's page: one card at a time, read large, ticked, un
   await expect(page).toHaveURL(/\/under$/);
   const card = page.getByTestId("under-card");
   await expect(page.getByRole("heading", { name: "Kranich" })).toBeVisible();
-  await expect(card).toContainText("1 of 11");
+  await expect(card).toContainText("1 of 12");
   const first = await card.getByRole("heading").textContent();
   await page.getByRole("button", { name: "Done", exact: true }).click();
-  await expect(card).toContainText("2 of 11");
+  await expect(card).toContainText("2 of 12");
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(card.getByRole("heading")).toHaveText(first!);
   await page.getByRole("button", { name: "Done", exact: true }).click();
@@ -27,7 +29,7 @@ test("from Build to the phone's page: one card at a time, read large, ticked, un
     expect(box!.height).toBeGreaterThanOrEqual(56);
   }
   await page.reload();
-  await expect(card).toContainText("1 of 11, done");
+  await expect(card).toContainText("1 of 12, done");
   await expectAccessible(page);
   // a level without a sensor says what to do
   await page.getByRole("button", { name: "Level" }).click();
@@ -36,23 +38,7 @@ test("from Build to the phone's page: one card at a time, read large, ticked, un
 });
 
 // The camera is another canvas of this page: it shows the codes one after the other, some of them never clearly.
-test("a sheet is handed over by codes in any order, read by a fake camera; a refused camera says what else to do", async ({
-  page,
-}) => {
-  const sheet = {
-    designId: "other",
-    name: "Rig from the desk",
-    cards: Array.from({ length: 12 }, (_, i) => ({
-      id: `steps:${i}`,
-      group: "steps",
-      title: `Step ${i + 1} ${"of the work ".repeat(8)}${i * 7919}`,
-      figures: [],
-      text: `${i * 104729}`,
-      slopeMmPerM: null,
-    })),
-  };
-  const frames = splitFrames(JSON.stringify(sheet));
-  expect(frames.length).toBeGreaterThan(1);
+async function playCodes(page: Page, frames: readonly string[]): Promise<void> {
   const codes = [...frames].reverse().map((frame) => encode(frame, { border: 4 }).data);
   await page.addInitScript((drawn: boolean[][][]) => {
     const canvas = document.createElement("canvas");
@@ -78,6 +64,26 @@ test("a sheet is handed over by codes in any order, read by a fake camera; a ref
         ? Promise.reject(new Error("no"))
         : Promise.resolve(canvas.captureStream(10));
   }, codes);
+}
+
+test("a sheet is handed over by codes in any order, read by a fake camera; a refused camera says what else to do", async ({
+  page,
+}) => {
+  const sheet = {
+    designId: "other",
+    name: "Rig from the desk",
+    cards: Array.from({ length: 12 }, (_, i) => ({
+      id: `steps:${i}`,
+      group: "steps",
+      title: `Step ${i + 1} ${"of the work ".repeat(8)}${i * 7919}`,
+      figures: [],
+      text: `${i * 104729}`,
+      slopeMmPerM: null,
+    })),
+  };
+  const frames = splitFrames(JSON.stringify(sheet));
+  expect(frames.length).toBeGreaterThan(1);
+  await playCodes(page, frames);
   await page.goto("/under");
   await page.getByRole("button", { name: "Read codes" }).click();
   await expect(page.getByRole("heading", { name: "Rig from the desk" })).toBeVisible({ timeout: 60_000 });
@@ -85,4 +91,25 @@ test("a sheet is handed over by codes in any order, read by a fake camera; a ref
   await page.evaluate(() => Object.assign(window, { refuse: true }));
   await page.getByRole("button", { name: "Read codes" }).click();
   await expect(page.getByRole("alert").filter({ hasText: "camera was refused" })).toBeVisible();
+});
+
+test("what was ticked on the phone comes back by the desk's camera, once; ticks of another rig are refused", async ({
+  page,
+}) => {
+  const steps = new Set(["steps:fitTankPorts:grey", "steps:fitFixing:grey"]);
+  await playCodes(page, splitFrames(writeTicks("kranich", "2026-05-01", steps)));
+  await openWorkbench(page);
+  await page.keyboard.press("8");
+  const hand = page.getByRole("group", { name: "Under the floor" });
+  await hand.getByRole("button", { name: "Read the phone's codes" }).click();
+  await expect(hand.getByRole("status")).toContainText("2 steps ticked there are ticked here now");
+  const done = page.getByRole("list", { name: "Done" }).getByRole("checkbox");
+  await expect(done).toHaveCount(2);
+  await hand.getByRole("button", { name: "Read the phone's codes" }).click();
+  await expect(hand.getByRole("status")).toContainText("ticked here already");
+  await expect(done).toHaveCount(2);
+  await openSample(page, "Otter");
+  await page.keyboard.press("8");
+  await hand.getByRole("button", { name: "Read the phone's codes" }).click();
+  await expect(hand.getByRole("alert")).toContainText("belong to another design");
 });

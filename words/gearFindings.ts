@@ -2,7 +2,7 @@ import type { Finding } from "@/core/evaluate/findings";
 import type { Failure } from "@/core/gear/settings";
 import type { FindingWords, Told } from "./findingWords";
 import { DISCHARGE_NAMES } from "./heads";
-import { formatQuantity, type Units } from "./units";
+import { formatQuantity } from "./units";
 
 export const GEAR_CODES = [
   "seacockMissing",

@@ -17,10 +17,7 @@ export const HEADS_CODES = [
 type HeadsFinding = Extract<Finding, { code: (typeof HEADS_CODES)[number] }>;
 
 /** What is found at toilets, sumps, their hoses and a boat's stability, in words. */
-export function describeHeadsFinding(
-  finding: HeadsFinding,
-  { part, length, litres, stands, units }: Told,
-): FindingWords {
+export function describeHeadsFinding(finding: HeadsFinding, { part, length, litres, units }: Told): FindingWords {
   switch (finding.code) {
     case "hoseKinks":
       return {
