@@ -22,6 +22,7 @@ export const GEAR_FIELDS: Readonly<Record<string, GearField>> = {
   freeLpm: { label: "Flow, running free", ...LPM },
   cutInKPa: { label: "Switch cuts in", ...KPA },
   cutOutKPa: { label: "Switch cuts out", ...KPA },
+  timerS: { label: "Timer stops it after", quantity: "seconds", help: "Empty: no timer, it runs until switched off." },
   watts: { label: "Power", quantity: "power" },
   litres: { label: "Holds", quantity: "volume" },
   prechargeKPa: { label: "Pre-charge of air", ...KPA },

@@ -38,6 +38,8 @@ export const gearSpec = z.discriminatedUnion("kind", [
     cutOutKPa: z.nullable(kPa(1, 1_500)),
     watts: number("W", 0, 3_000),
     mayRunDry: z.boolean(),
+    /** A timer that stops it after so many seconds; null or not there where it has none. */
+    timerS: z.optional(z.nullable(number("s", 1, 36_000))),
   }),
   /** Pre-charge and pressures as gauges show them. */
   of("accumulator", { litres: litres(0.01, 50), prechargeKPa: kPa(1, 800) }),

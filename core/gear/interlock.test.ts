@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { readDemo } from "@/tests/demoRigs";
 import { gearDesigns } from "@/tests/gearArbitraries";
 import { loopSystems, withLoop } from "@/tests/loopSystems";
 import type { Design } from "../design/design";
@@ -88,4 +89,16 @@ test("one stuck valve between loop and drinking water is found, and named", () =
   ).toBe(true);
   // shut and sound, nothing comes
   expect(proveInterlock(design).filter(({ kind, failure }) => kind === "fouls" && failure === null)).toEqual([]);
+});
+
+test("a pump with a timer is not left on by anybody, and everything else that fails with it still does", () => {
+  for (const name of ["kranich-loop", "lesesaal-loop", "otter-heads"] as const) {
+    const { gear } = readDemo(name);
+    const timed = gear.map((piece) =>
+      piece.spec.kind === "pump" ? { ...piece, spec: { ...piece.spec, timerS: 20 } } : piece,
+    );
+    const kinds = (of: typeof gear) => listFailures(of).map((failure) => JSON.stringify(failure));
+    expect(listFailures(timed).filter(({ kind }) => kind === "leftOn")).toEqual([]);
+    expect(kinds(gear).filter((one) => !one.includes("leftOn"))).toEqual(kinds(timed));
+  }
 });

@@ -77,10 +77,8 @@ export function listFailures(gear: readonly Gear[]): Failure[] {
         case "nonReturn":
           return [{ kind: "leaksBack", gearId: id }];
         case "pump":
-          return [
-            { kind: "leftOn", gearId: id },
-            { kind: "leaksBack", gearId: id },
-          ];
+          // a timer stops what somebody forgot
+          return [...(spec.timerS ? [] : [{ kind: "leftOn", gearId: id } as const]), { kind: "leaksBack", gearId: id }];
         case "coupling":
         case "tap":
           return [{ kind: "leftOpen", gearId: id }];

@@ -12,9 +12,21 @@ import { TextField } from "../../kit/TextField";
 import { Tick } from "../../kit/Tick";
 
 /** Figures that may be left empty. */
-const CLEARABLE = new Set(["cutInKPa", "cutOutKPa", "lifeL", "holdsG", "transmittance", "supplyKPa", "tailMm"]);
-/** What older skin fittings do not say yet. */
-const UNSAID = { tail: "straight", tailMm: null, hasBacking: false, bedding: "none" } as const;
+const CLEARABLE = new Set([
+  "timerS",
+  "cutInKPa",
+  "cutOutKPa",
+  "lifeL",
+  "holdsG",
+  "transmittance",
+  "supplyKPa",
+  "tailMm",
+]);
+/** What older pieces do not say yet. */
+const UNSAID: Readonly<Partial<Record<Gear["spec"]["kind"], Readonly<Record<string, unknown>>>>> = {
+  skinFitting: { tail: "straight", tailMm: null, hasBacking: false, bedding: "none" },
+  pump: { timerS: null },
+};
 
 /** Everything that is known of one piece of gear, each figure to be changed. */
 export function GearFields({ piece }: { readonly piece: Gear }) {
@@ -22,7 +34,7 @@ export function GearFields({ piece }: { readonly piece: Gear }) {
   const { set } = useEdits();
   const at = { kind: "gear", id: piece.id } as const;
   const put = (key: string, value: unknown) => set(at, ["gear", piece.id, "spec", key], value);
-  const entries = Object.entries(piece.spec.kind === "skinFitting" ? { ...UNSAID, ...piece.spec } : piece.spec);
+  const entries = Object.entries({ ...UNSAID[piece.spec.kind], ...piece.spec });
   return (
     <>
       <Group title={piece.name}>
