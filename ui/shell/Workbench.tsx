@@ -1,6 +1,6 @@
 "use client";
 import dynamic from "next/dynamic";
-import { type DragEvent, useDeferredValue, useEffect, useState } from "react";
+import { type DragEvent, startTransition, useDeferredValue, useEffect, useState } from "react";
 import { useWorkbench } from "@/store/useWorkbench";
 import { CAUTION } from "@/words/cautions";
 import { NoticeBar } from "../kit/NoticeBar";
@@ -8,6 +8,7 @@ import { Announcer } from "./Announcer";
 import { Boundary } from "./Boundary";
 import { openFile, startSession } from "./browserSession";
 import { PhoneBar } from "./PhoneBar";
+import { loadRegions, type RegionParts, Regions } from "./Regions";
 import { TopBar } from "./TopBar";
 import { useHotkeys } from "./useHotkeys";
 import { useKeepFocus } from "./useKeepFocus";
@@ -15,27 +16,24 @@ import { WelcomeBar } from "./WelcomeBar";
 
 const Overlays = dynamic(() => import("./Overlays").then((module) => module.Overlays), { ssr: false });
 
-const Regions = dynamic(() => import("./Regions").then((module) => module.Regions), {
-  ssr: false,
-  loading: () => <Waiting failed={false} />,
-});
-
 /** The whole workbench: its frame comes at once, what is in it as soon as the design is open. */
 export function Workbench() {
   // what there is much of is drawn in between, so that the page answers a hand while it comes up
-  const phase = useDeferredValue(useWorkbench((state) => state.phase));
+  const opened = useDeferredValue(useWorkbench((state) => state.phase));
   const overlay = useWorkbench((state) => state.overlay);
   const [isOver, setIsOver] = useState(false);
   useHotkeys();
   useKeepFocus();
+  // each is fetched and worked out by itself while the store is opened; drawn are they all at once
+  const [hasFailed, setFailed] = useState(false);
+  const [parts, setParts] = useState<RegionParts | null>(null);
   useEffect(() => {
     void startSession();
-    // fetched while the store is opened, each to be worked out by itself
-    void import("./Regions");
-    void import("../level/LevelPanel");
-    void import("../plan/PlanView");
-    void import("../findings/FindingsPanel");
+    loadRegions()
+      .then((loaded) => startTransition(() => setParts(loaded)))
+      .catch(() => setFailed(true));
   }, []);
+  const phase = hasFailed ? "failed" : opened === "ready" && !parts ? "loading" : opened;
   const onDragOver = (event: DragEvent) => {
     if (!event.dataTransfer.types.includes("Files")) return;
     event.preventDefault();
@@ -60,7 +58,7 @@ export function Workbench() {
         <TopBar />
         {phase === "ready" && <WelcomeBar />}
       </Boundary>
-      {phase === "ready" ? <Regions /> : <Waiting failed={phase === "failed"} />}
+      {phase === "ready" && parts ? <Regions {...parts} /> : <Waiting failed={phase === "failed"} />}
       <PhoneBar />
       {!overlay && <NoticeBar />}
       <Announcer />
