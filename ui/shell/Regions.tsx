@@ -1,38 +1,21 @@
 "use client";
 import dynamic from "next/dynamic";
-import type { ComponentType } from "react";
 import { STATIONS } from "@/store/state";
 import { RegionContext, useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
 import { STATION_NAMES } from "@/words/labels";
+import { FindingsPanel } from "../findings/FindingsPanel";
+import { LevelPanel } from "../level/LevelPanel";
+import { PlanView } from "../plan/PlanView";
+import { Panel } from "../stations/Panel";
+import { Stage } from "../stations/Stage";
 import { Boundary } from "./Boundary";
+import { Stair } from "./Stair";
 
 const RearView = dynamic(() => import("../rear/RearView").then((module) => module.RearView), { ssr: false });
 
-/** What there is much of: it comes after the frame, piece by piece. */
-export type RegionParts = {
-  readonly Stair: ComponentType;
-  readonly LevelPanel: ComponentType;
-  readonly Stage: ComponentType;
-  readonly PlanView: ComponentType;
-  readonly FindingsPanel: ComponentType;
-  readonly Panel: ComponentType;
-};
-
-export async function loadRegions(): Promise<RegionParts> {
-  const [{ Stair }, { LevelPanel }, { Stage }, { PlanView }, { FindingsPanel }, { Panel }] = await Promise.all([
-    import("./Stair"),
-    import("../level/LevelPanel"),
-    import("../stations/Stage"),
-    import("../plan/PlanView"),
-    import("../findings/FindingsPanel"),
-    import("../stations/Panel"),
-  ]);
-  return { Stair, LevelPanel, Stage, PlanView, FindingsPanel, Panel };
-}
-
 /** Stair and level at the left, drawings in the middle, findings and measures at the right. */
-export function Regions({ Stair, LevelPanel, Stage, PlanView, FindingsPanel, Panel }: RegionParts) {
+export function Regions() {
   const pane = useWorkbench((state) => state.pane);
   const lookFrom = useWorkbench((state) => state.look);
   // a tool wants room to work in

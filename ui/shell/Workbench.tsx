@@ -1,6 +1,6 @@
 "use client";
 import dynamic from "next/dynamic";
-import { type DragEvent, startTransition, useDeferredValue, useEffect, useState } from "react";
+import { type ComponentType, type DragEvent, startTransition, useDeferredValue, useEffect, useState } from "react";
 import { useWorkbench } from "@/store/useWorkbench";
 import { CAUTION } from "@/words/cautions";
 import { NoticeBar } from "../kit/NoticeBar";
@@ -8,7 +8,6 @@ import { Announcer } from "./Announcer";
 import { Boundary } from "./Boundary";
 import { openFile, startSession } from "./browserSession";
 import { PhoneBar } from "./PhoneBar";
-import { loadRegions, type RegionParts, Regions } from "./Regions";
 import { TopBar } from "./TopBar";
 import { useHotkeys } from "./useHotkeys";
 import { useKeepFocus } from "./useKeepFocus";
@@ -24,16 +23,16 @@ export function Workbench() {
   const [isOver, setIsOver] = useState(false);
   useHotkeys();
   useKeepFocus();
-  // each is fetched and worked out by itself while the store is opened; drawn are they all at once
+  // fetched while the store is opened, and drawn when both are there
   const [hasFailed, setFailed] = useState(false);
-  const [parts, setParts] = useState<RegionParts | null>(null);
+  const [Regions, setRegions] = useState<ComponentType | null>(null);
   useEffect(() => {
     void startSession();
-    loadRegions()
-      .then((loaded) => startTransition(() => setParts(loaded)))
+    import("./Regions")
+      .then((loaded) => startTransition(() => setRegions(() => loaded.Regions)))
       .catch(() => setFailed(true));
   }, []);
-  const phase = hasFailed ? "failed" : opened === "ready" && !parts ? "loading" : opened;
+  const phase = hasFailed ? "failed" : opened === "ready" && !Regions ? "loading" : opened;
   const onDragOver = (event: DragEvent) => {
     if (!event.dataTransfer.types.includes("Files")) return;
     event.preventDefault();
@@ -58,7 +57,7 @@ export function Workbench() {
         <TopBar />
         {phase === "ready" && <WelcomeBar />}
       </Boundary>
-      {phase === "ready" && parts ? <Regions {...parts} /> : <Waiting failed={phase === "failed"} />}
+      {phase === "ready" && Regions ? <Regions /> : <Waiting failed={phase === "failed"} />}
       <PhoneBar />
       {!overlay && <NoticeBar />}
       <Announcer />
