@@ -79,7 +79,7 @@ test("Otter: heads are laid out by hand: bowl, loop and fitting joined by hoses,
   await expect(heads.getByTestId("hose-runs").getByRole("listitem")).toHaveCount(2);
   const findings = page.getByRole("region", { name: "Findings" });
   await expect(findings).toContainText("Is Hose 1 made for sewage?");
-  await heads.getByLabel("Sewage comes in; made of").first().selectOption({ label: "vinyl hose for water" });
+  await heads.getByLabel("Sewage comes in; made of").first().selectOption({ label: "vinyl hose" });
   const smells = findings.getByRole("button", { name: /Hose 1 will smell through its wall/ });
   await smells.click();
   await page.getByRole("button", { name: "Use a barrier hose" }).click();

@@ -28,9 +28,9 @@ export function describeRun(run: HoseRun, flushL: number | null, units: Units): 
 
 /** What a hose is made of, as one asks for it over the counter. */
 export const HOSE_WALL_NAMES: Readonly<Record<HoseWall, string>> = {
-  plain: "vinyl hose for water",
+  plain: "vinyl hose",
   sanitation: "sanitation hose",
-  barrier: "barrier hose for sewage",
+  barrier: "barrier hose",
   rigid: "rigid pipe",
 };
 

@@ -15,6 +15,8 @@ export type FlowEdge = {
   readonly pump: PumpLaw | null;
   /** Pressure that opens it, Pa. */
   readonly crackPa: number;
+  /** Of a vented loop: below this, Pa of water over the floor, air comes in at its top and no water runs on. */
+  readonly breaksPa: number | null;
 };
 
 export type FlowNetwork = {
@@ -66,6 +68,7 @@ function compile(design: Design, graph: GearGraph, load: number): FlowNetwork {
     pipe: null,
     pump: null,
     crackPa: 0,
+    breaksPa: null,
   }));
   const edges = [...links, ...mouths];
   return {
@@ -85,7 +88,7 @@ function compile(design: Design, graph: GearGraph, load: number): FlowNetwork {
 function toEdge(link: GearLink, from: number, to: number, load: number): FlowEdge {
   if (link.kind === "hose") {
     const pipe = toPipeLaw(toWaterPipe(link));
-    return { from, to, square: pipe.bends, pipe, pump: null, crackPa: 0 };
+    return { from, to, square: pipe.bends, pipe, pump: null, crackPa: 0, breaksPa: null };
   }
   const { spec } = link.gear;
   return {
@@ -96,6 +99,7 @@ function toEdge(link: GearLink, from: number, to: number, load: number): FlowEdg
     pipe: null,
     pump: spec.kind === "pump" ? toPumpLaw(spec) : null,
     crackPa: spec.kind === "nonReturn" ? spec.crackKPa * 1000 : 0,
+    breaksPa: spec.kind === "ventedLoop" ? toPa(link.gear.atMm.z + link.gear.sizeMm.z) : null,
   };
 }
 

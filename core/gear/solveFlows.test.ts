@@ -1,5 +1,6 @@
 import { Project, Workspace } from "epanet-js";
 import fc from "fast-check";
+import { readDemo } from "@/tests/demoRigs";
 import { gearDesigns } from "@/tests/gearArbitraries";
 import { parseDesign } from "../design/parseDesign";
 import { buildGearGraph } from "./gearGraph";
@@ -111,4 +112,27 @@ test("a pump that is on against a shut valve gives all it can up to the valve, a
     }),
     { numRuns: 40 },
   );
+});
+
+test("a vented loop over the water stops what would run by itself, and lets through what a pump drives", () => {
+  const otter = readDemo("otter-heads");
+  const graph = buildGearGraph(otter);
+  const state = otter.states.find(({ id }) => id === "tank")!;
+  const flowOf = (design: typeof otter, on: readonly string[], link: string) =>
+    solveFlows(design, buildGearGraph(design), toSetting({ ...state, on: [...on] })).links.find(
+      ({ id }) => id === link,
+    )!.lpm;
+  expect(graph.links.some(({ id }) => id === "flush-loop")).toBe(true);
+  expect(Math.abs(flowOf(otter, [], "h-intake"))).toBeLessThan(1e-6);
+  // sunk below the water it breaks nothing any more
+  const sunk = {
+    ...otter,
+    gear: otter.gear.map((piece) =>
+      piece.spec.kind === "ventedLoop" ? { ...piece, atMm: { ...piece.atMm, z: -400 } } : piece,
+    ),
+  };
+  expect(Math.abs(flowOf(sunk, [], "h-intake"))).toBeGreaterThan(0.1);
+  // the sump's pump drives its water over its own
+  expect(Math.abs(flowOf(otter, [], "h-rise"))).toBeLessThan(1e-6);
+  expect(flowOf(otter, ["sump-pump"], "h-rise")).toBeGreaterThan(1);
 });

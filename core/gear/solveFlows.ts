@@ -1,6 +1,6 @@
 import type { Design } from "../design/design";
 import { type Chain, type Chained, computeEdgeLoss, findChains } from "./chains";
-import { type FlowNetwork, findPassages, ONE_WAY, type Passages, toFlowNetwork } from "./flowNetwork";
+import { type FlowNetwork, findPassages, ONE_WAY, type Passages, SHUT, toFlowNetwork } from "./flowNetwork";
 import type { GearGraph } from "./gearGraph";
 import { USUAL_LOAD } from "./linkLoss";
 import { type Solved, solveChains } from "./newton";
@@ -30,19 +30,41 @@ export type FlowResult = {
 };
 
 const LPM = 60_000;
+/** Less than this does not run, m³/s. */
+const STILL_M3 = 1e-9;
 
 /**
  * Steady flows and pressures of the pumped side in one setting: friction after Darcy and Weisbach, pumps by their curves,
  * what lets water one way only by its sense. Filters loaded by a share in [0, 1]. What is not joined to water or to the
- * open stands still. Only junctions are solved for, by Newton; what lies in a row or ends blind follows from them.
+ * open stands still; a vented loop that would be sucked at its top lets air in. Only junctions are solved for, by Newton; what lies in a row or ends blind follows from them.
  */
 export function solveFlows(design: Design, graph: GearGraph, setting: Setting, load = USUAL_LOAD): FlowResult {
   const network = toFlowNetwork(design, graph, load);
   const passages = findPassages(network, setting);
-  const chained = findChains(network, passages);
-  const solved = solveChains(network.ids.length, network.fixedPa, chained.chains);
-  const { heads, flows } = spreadOut(network, passages, chained, solved);
-  return report(network, passages, solved, heads, flows);
+  for (;;) {
+    const chained = findChains(network, passages);
+    const solved = solveChains(network.ids.length, network.fixedPa, chained.chains);
+    const { heads, flows } = spreadOut(network, passages, chained, solved);
+    if (!breakLoops(network, passages, heads, flows)) return report(network, passages, solved, heads, flows);
+  }
+}
+
+// A vented loop whose top would be sucked lets air in there: it is shut, and what it parts is solved again.
+function breakLoops(
+  { edges }: FlowNetwork,
+  { ways }: Passages,
+  heads: readonly number[],
+  flows: readonly number[],
+): boolean {
+  let isBroken = false;
+  for (let e = 0; e < edges.length; e++) {
+    const { breaksPa, from, to } = edges[e]!;
+    if (breaksPa === null || ways[e] === SHUT || Math.abs(flows[e]!) < STILL_M3) continue;
+    if (Math.min(heads[from]!, heads[to]!) >= breaksPa) continue;
+    ways[e] = SHUT;
+    isBroken = true;
+  }
+  return isBroken;
 }
 
 // From the junctions to every node and edge.

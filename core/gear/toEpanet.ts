@@ -61,6 +61,10 @@ export function toEpanet(design: Design, graph: GearGraph, setting: Setting, loa
   return [
     "[TITLE]",
     design.name.replace(/[^\x20-\x7e]/g, "?"),
+    // the format knows no air that comes in
+    ...(design.gear.some(({ spec }) => spec.kind === "ventedLoop")
+      ? ["Vented loops are plain pieces here: air that comes in at their top is left out."]
+      : []),
     "",
     ...section("JUNCTIONS", junctions),
     ...section("RESERVOIRS", reservoirs),
