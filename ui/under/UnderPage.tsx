@@ -12,6 +12,10 @@ const ShowTicks = dynamic<ShowTicksProps>(() => import("./ShowTicks").then((modu
 const ReadCodes = dynamic(() => import("../kit/ReadCodes").then((module) => module.ReadCodes), { ssr: false });
 const PhoneLevel = dynamic(() => import("./PhoneLevel").then((module) => module.PhoneLevel), { ssr: false });
 
+// asked for while the page itself is still being worked out; once, for what is kept changes
+let early = typeof window === "undefined" ? null : readUnderSheet();
+early?.catch(() => undefined);
+
 const GROUPS: Readonly<Record<UnderGroup, string>> = { steps: "Steps", holes: "Holes", legs: "Pipes", frost: "Frost" };
 const BIG = "min-h-14 flex-1 rounded-[3px] border border-edge px-3 text-[19px]";
 /** A finger that goes this far sideways turns the page, px. */
@@ -23,12 +27,13 @@ export function UnderPage() {
   const [phase, setPhase] = useState<"loading" | "ready" | "failed">("loading");
   const [tool, setTool] = useState<"cards" | "level" | "codes" | "ticks">("cards");
   useEffect(() => {
-    readUnderSheet()
+    (early ?? readUnderSheet())
       .then((found) => {
         setSheet(found);
         setPhase("ready");
       })
       .catch(() => setPhase("failed"));
+    early = null;
   }, []);
   useWakeLock();
   const take = (text: string): string | null => {
