@@ -92,8 +92,8 @@ export function describeEveryPosition({ positions, failures, ways }: EveryPositi
 /** What was proven of pumps, in one line; a valve that sticks is the same to a pump as one that is turned. */
 export const describePumpProof = ({ pumps }: EveryPosition): string =>
   pumps.length === 0
-    ? `No pump runs dry or against a shut line by up to ${MOST_TURNS} turns.`
-    : "Pumps, each with the fewest turns it takes. A valve that sticks is the same as one turned:";
+    ? `While its tank holds water, no pump runs dry or against a shut line by up to ${MOST_TURNS} turns.`
+    : "Pumps, while their tanks hold water, each with the fewest turns it takes. A valve that sticks is the same as one turned:";
 
 /** Where two waters meet, and whether what stands between is what is asked. */
 export function describeJoin(design: Design, { water, from, to, category, keptApartBy, isEnough }: Join): string {

@@ -3,6 +3,7 @@ import type { Movable } from "@/core/design/moves";
 import type { Drain } from "@/core/design/plumbing";
 import type { Finding } from "@/core/evaluate/findings";
 import type { Station } from "@/store/state";
+import { HEADS_CODES } from "@/words/headsFindings";
 
 const THROUGH_CODES = new Set([
   "seacockMissing",
@@ -21,18 +22,7 @@ const THROUGH_CODES = new Set([
   "drillTowards",
 ]);
 
-const HEADS_CODES = new Set([
-  "hoseKinks",
-  "hoseSmells",
-  "sumpNoPump",
-  "sumpOutrun",
-  "sumpCycles",
-  "gmEaten",
-  "toiletNotBlack",
-  "toiletNarrow",
-  "toiletLongRun",
-  "loopLow",
-]);
+const HEADS = new Set<string>([...HEADS_CODES, "loopLow"]);
 
 const LOOP_CODES = new Set([
   "waterFouled",
@@ -65,7 +55,7 @@ const AIR_CODES = new Set([
 export function toStation(finding: Finding): Station {
   if (AIR_CODES.has(finding.code)) return "air";
   if (THROUGH_CODES.has(finding.code)) return "through";
-  if (HEADS_CODES.has(finding.code)) return "heads";
+  if (HEADS.has(finding.code)) return "heads";
   if (LOOP_CODES.has(finding.code)) return "loop";
   if (finding.code === "noTankYet") return "tanks";
   if (finding.code === "noFixtureYet") return "falls";
