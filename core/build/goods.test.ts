@@ -3,6 +3,7 @@ import { networks } from "@/tests/arbitraries";
 import { DEMO_NAMES, FURNISHED, HEADS_NAME, HEADS_NAMES, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
 import { evaluate } from "../evaluate/evaluate";
 import { listParts } from "../parts/listParts";
+import { listHoles } from "../through/holes";
 import { computeBellySpanMm, countClips, findClipSpacingMm } from "./clipSpacing";
 import { COUNTERS, type Good, listGoods } from "./goods";
 import { listBuilt } from "./progress";
@@ -131,5 +132,27 @@ test("ticked to its end, everything is solid; the step under the hand lights its
     expect(done.size).toBe(order.steps.length);
     expect(new Set(listBuilt(design, done, null).values())).toEqual(new Set(["solid"]));
     expect(new Set(listBuilt(design, new Set(), null).values())).toEqual(new Set(["thin"]));
+  }
+});
+
+test("a saw out of the own box is not bought, and what it cuts too large takes more sealant", () => {
+  for (const name of DEMO_NAMES) {
+    const design = readDemo(name);
+    const evaluation = evaluate(design);
+    const saws = (own: readonly number[]) =>
+      listGoods(design, evaluation, undefined, own).filter(({ ware }) => ware.kind === "holeSaw").length;
+    const sealant = (own: readonly number[]) =>
+      listGoods(design, evaluation, undefined, own).reduce(
+        (sum, { ware, amount }) => sum + (ware.kind === "sealant" ? amount : 0),
+        0,
+      );
+    const holes = listHoles(design, evaluation);
+    const exact = [...new Set(holes.map(({ lengthMm }) => lengthMm))];
+    expect(saws(exact)).toBe(0);
+    expect(saws([])).toBe(holes.length);
+    const larger = exact.map((mm) => mm + 3);
+    expect(sealant(larger)).toBeGreaterThanOrEqual(sealant(exact));
+    // far too large is no saw for it
+    expect(saws(exact.map((mm) => mm + 500))).toBe(holes.length);
   }
 });
