@@ -3,7 +3,8 @@ import type { Edit } from "@/core/design/edit";
 import { readDemo, readDemoText } from "@/tests/demoRigs";
 import { type Database, openDatabase } from "./database";
 import { createDesignId, listDesigns, removeDesign, saveDesign } from "./library";
-import { Session, type SessionWorld } from "./session";
+import { Session } from "./session";
+import type { SessionWorld } from "./sessionWorld";
 import { beginDrag, change, drag, endDrag, redo, undo, workbench } from "./workbench";
 
 let names = 0;

@@ -1,13 +1,14 @@
 import { cleanName } from "@/core/design/cleanText";
 import type { Design } from "@/core/design/design";
-import { parseDesignText, writeDesignText } from "@/core/design/parseDesign";
+import { parseDesignText } from "@/core/design/parseDesign";
 import { stripPlumbing, toBareId } from "@/core/design/stripPlumbing";
-import { evaluate } from "@/core/evaluate/evaluate";
-import { isEmptyRecords, parseFileText, type Records, writeFileText } from "@/core/record/file";
+import { isEmptyRecords, parseFileText } from "@/core/record/file";
 import { describeFault, describeLost } from "@/words/faults";
+import { canEvaluate } from "./canEvaluate";
 import { findCommitted, findCommittedHistory, isUnkept } from "./committed";
 import { type Database, type DatabaseEvent, openDatabase } from "./database";
-import type { History } from "./history";
+import { handDesign } from "./handDesign";
+import { HeldWork, type Work } from "./heldWork";
 import {
   createDesignId,
   destroyDesign,
@@ -21,43 +22,17 @@ import {
   type SaveOutcome,
   saveDesign,
 } from "./library";
-import { readSlip, type SlipPlace, writeSlip } from "./slip";
-import type { SaveState } from "./state";
+import { SaveTimer } from "./saveTimer";
+import type { SessionWorld } from "./sessionWorld";
+import { readSlip, writeSlip } from "./slip";
 import { type TabNews, Tabs } from "./tabs";
 import { SILENT, withinTime } from "./withinTime";
 import { change, dismissNotice, loadDesign, tell, workbench } from "./workbench";
 
-/** Typing and dragging settle before a save; work that goes on is saved all the same after the longest wait. */
-const SAVE_AFTER_MS = 400;
-const LONGEST_WAIT_MS = 1_000;
 /** A store that has not answered by then is taken not to, ms. */
 const ANSWER_MS = 6_000;
 /** What could not be kept is tried again after so long, ms; the last of them again and again. */
 const RETRIES_MS = [2_000, 5_000, 15_000, 60_000] as const;
-/** Designs whose way back is held while another is open. */
-const MOST_HELD = 8;
-
-/** What the session needs of the world; tests hand in their own. */
-export type SessionWorld = {
-  readonly open: (onEvent: (event: DatabaseEvent) => void) => Promise<Database>;
-  readonly now: () => number;
-  readonly readSample: (name: string) => Promise<string>;
-  readonly download: (name: string, text: string) => void;
-  /** What is kept beside a design, to go into its file and to come out of it. */
-  readonly records?: {
-    readonly read: (designId: string) => Promise<Records>;
-    readonly adopt: (designId: string, records: Records) => Promise<void>;
-  };
-  /** Asks the browser not to clear the store when room is short. */
-  readonly persist?: () => void;
-  /** Where unsaved work is noted when the page goes away. */
-  readonly slip?: SlipPlace;
-  /** How many designs the store held when it was last looked at, outside of the store. */
-  readonly held?: { readonly read: () => number; readonly write: (count: number) => void };
-};
-
-/** A design that was open: its way back, the revision it lies over, and how it stands against the store. */
-type Work = { readonly history: History; readonly revision: number | null; readonly save: SaveState };
 
 let tabs = 0;
 
@@ -68,8 +43,7 @@ let tabs = 0;
 export class Session {
   #db: Database | null = null;
   #revision: number | null = null;
-  #timer: ReturnType<typeof setTimeout> | null = null;
-  #waitingSince: number | null = null;
+  readonly #timer: SaveTimer;
   #retry: ReturnType<typeof setTimeout> | null = null;
   #failures = 0;
   #saving: Promise<void> = Promise.resolve();
@@ -77,13 +51,14 @@ export class Session {
   #unsubscribe: () => void = () => undefined;
   #isStopped = false;
   #hasAskedToPersist = false;
-  readonly #held = new Map<string, Work>();
+  readonly #held = new HeldWork();
   readonly #world: SessionWorld;
   /** Unlike any other tab's, so that a tab knows its own saves. */
   readonly #by: string;
 
   constructor(world: SessionWorld) {
     this.#world = world;
+    this.#timer = new SaveTimer(world.now, () => this.#queueSave());
     tabs += 1;
     this.#by = `${world.now().toString(36)}-${tabs}-${Math.random().toString(36).slice(2, 8)}`;
   }
@@ -93,7 +68,7 @@ export class Session {
     await this.#openStore();
     this.#tabs = new Tabs((news) => void this.#hearOtherTab(news));
     this.#unsubscribe = workbench.subscribe((state, before) => {
-      if (state.save === "unsaved" && state.history !== before.history) this.#saveSoon();
+      if (state.save === "unsaved" && state.history !== before.history) this.#timer.start();
     });
     if (this.#db) await emptyBin(this.#db, this.#world.now()).catch(() => undefined);
     await this.#refresh();
@@ -157,7 +132,7 @@ export class Session {
 
   /** False while leaving the page would lose work that could not be kept. */
   canLeave(): boolean {
-    return !isUnkept(workbench.getState().save) && ![...this.#held.values()].some(({ save }) => isUnkept(save));
+    return !isUnkept(workbench.getState().save) && !this.#held.hasUnkept();
   }
 
   /** Opens a design of the library with its way back; a damaged one is told of and the open design stays. */
@@ -209,24 +184,20 @@ export class Session {
     this.#holdOpen(design.id);
     this.#revision = held ? held.revision : revision;
     loadDesign(held?.history ?? design, held?.save ?? "saved");
-    this.#held.delete(design.id);
+    this.#held.forget(design.id);
   }
 
   #holdOpen(nextId: string): void {
     const { save } = workbench.getState();
     const history = findCommittedHistory(workbench.getState());
     if (!history || history.design.id === nextId) return;
-    this.#held.set(history.design.id, { history, revision: this.#revision, save });
-    for (const [id, work] of this.#held) {
-      if (this.#held.size <= MOST_HELD) break;
-      if (!isUnkept(work.save)) this.#held.delete(id);
-    }
+    this.#held.hold({ history, revision: this.#revision, save });
   }
 
   #offerFile(design: Design): void {
     tell(`${design.name} cannot be worked out by this page and was not opened. Nothing of it is lost.`, {
       tone: "warning",
-      action: { label: "Save it to a file", run: () => this.#hand(design) },
+      action: { label: "Save it to a file", run: () => handDesign(this.#world, design) },
     });
   }
 
@@ -299,7 +270,7 @@ export class Session {
   // Ids that are in use, in the bin, or held unkept.
   #listTaken(): string[] {
     const { library, bin } = workbench.getState();
-    return [...library, ...bin].map(({ id }) => id).concat([...this.#held.keys()]);
+    return [...library, ...bin].map(({ id }) => id).concat(this.#held.ids());
   }
 
   // Where to begin next time; a store that cannot keep even this has been told of already.
@@ -334,7 +305,7 @@ export class Session {
     const outcome = await renameDesign(this.#db, id, name, { over: null, by: this.#by, now: this.#world.now() });
     if (outcome?.ok) this.#tabs?.tell({ kind: "saved", id });
     else tell("That design could not be renamed: it is no longer here, or damaged.", { tone: "warning" });
-    this.#held.delete(id);
+    this.#held.forget(id);
     await this.#refresh();
   }
 
@@ -382,41 +353,16 @@ export class Session {
   /** Hands the open design out as a file. */
   download(): void {
     const design = findCommitted(workbench.getState());
-    if (design) this.#hand(design);
-  }
-
-  #hand(design: Design): void {
-    const hand = (text: string) => this.#world.download(`${design.id}.schleuse.json`, text);
-    const { records } = this.#world;
-    if (!records) {
-      hand(writeDesignText(design));
-      return;
-    }
-    // a book that cannot be read must not hold the design back
-    records.read(design.id).then(
-      (beside) => hand(writeFileText(design, beside)),
-      () => {
-        hand(writeDesignText(design));
-        tell("The design is saved to a file. What was built and the logbook could not be read and are not in it.", {
-          tone: "warning",
-        });
-      },
-    );
+    if (design) handDesign(this.#world, design);
   }
 
   /** Saves now what is not saved yet. */
   async flush(): Promise<void> {
-    if (this.#timer) {
-      this.#clearTimer();
+    if (this.#timer.isWaiting) {
+      this.#timer.stop();
       this.#queueSave();
     }
     await this.#saving;
-  }
-
-  #clearTimer(): void {
-    if (this.#timer) clearTimeout(this.#timer);
-    this.#timer = null;
-    this.#waitingSince = null;
   }
 
   /** After a conflict: take what the other tab saved, or keep this one as a copy of its own. */
@@ -433,18 +379,7 @@ export class Session {
     // the copy is kept before the other one is let go
     workbench.setState({ save: "saved" });
     await this.adopt(copy);
-    this.#held.delete(design.id);
-  }
-
-  #saveSoon(): void {
-    const now = this.#world.now();
-    this.#waitingSince ??= now;
-    if (this.#timer) clearTimeout(this.#timer);
-    const waitMs = Math.min(SAVE_AFTER_MS, Math.max(0, LONGEST_WAIT_MS - (now - this.#waitingSince)));
-    this.#timer = setTimeout(() => {
-      this.#clearTimer();
-      this.#queueSave();
-    }, waitMs);
+    this.#held.forget(design.id);
   }
 
   #queueSave(): void {
@@ -471,7 +406,7 @@ export class Session {
     this.#failures = 0;
     this.#revision = outcome.revision;
     workbench.setState({ save: committed === design ? "saved" : "unsaved" });
-    if (committed !== design) this.#saveSoon();
+    if (committed !== design) this.#timer.start();
     this.#tabs?.tell({ kind: "saved", id: design.id });
     this.#note(design);
     this.#askToPersist();
@@ -553,18 +488,17 @@ export class Session {
 
   // Work that could not be kept when another design was opened.
   async #saveHeld(): Promise<void> {
-    for (const [id, work] of [...this.#held]) {
-      if (work.save !== "full" && work.save !== "failed" && work.save !== "away") continue;
-      const outcome = await this.#write(work.history.design, work.revision);
+    for (const { history, revision } of this.#held.listRefused()) {
+      const outcome = await this.#write(history.design, revision);
       if (!outcome?.ok) continue;
-      this.#held.set(id, { ...work, revision: outcome.revision, save: "saved" });
-      this.#note(work.history.design);
+      this.#held.settle(history.design.id, outcome.revision);
+      this.#note(history.design);
     }
   }
 
   async #hearOtherTab({ kind, id }: TabNews): Promise<void> {
     await this.#refresh();
-    this.#held.delete(id);
+    this.#held.forget(id);
     const before = workbench.getState();
     if (before.history?.design.id !== id) return;
     if (kind === "deleted") {
@@ -668,16 +602,6 @@ export class Session {
     } catch {
       return undefined;
     }
-  }
-}
-
-// A design that this page cannot work out must not be what it opens at every start.
-function canEvaluate(design: Design): boolean {
-  try {
-    evaluate(design);
-    return true;
-  } catch {
-    return false;
   }
 }
 
