@@ -23,6 +23,7 @@ import {
   saveDesign,
 } from "./library";
 import { SaveTimer } from "./saveTimer";
+import { tellDamaged, tellIfCleared, tellNotKept, tellTaken } from "./sessionNotices";
 import type { SessionWorld } from "./sessionWorld";
 import { readSlip, writeSlip } from "./slip";
 import { type TabNews, Tabs } from "./tabs";
@@ -72,7 +73,7 @@ export class Session {
     });
     if (this.#db) await emptyBin(this.#db, this.#world.now()).catch(() => undefined);
     await this.#refresh();
-    this.#tellIfCleared();
+    tellIfCleared(this.#world.held, this.#db !== null);
     if (await this.#recoverSlip()) return;
     const last = await this.#readLast();
     const sound = workbench.getState().library.filter((entry) => entry.fault === null);
@@ -157,14 +158,9 @@ export class Session {
       tell("That design is no longer here.", { tone: "warning" });
       await this.#refresh();
     } else {
-      const word = outcome.fault.code === "newerVersion" ? "newer than this page" : "damaged";
-      tell(`This design is ${word} and was not opened. ${describeFault(outcome.fault)}`, {
-        tone: "warning",
-        action: {
-          label: "Save its text",
-          run: () => this.#world.download(`${id}-damaged.json`, JSON.stringify(outcome.document, null, 2)),
-        },
-      });
+      tellDamaged(outcome.fault, () =>
+        this.#world.download(`${id}-damaged.json`, JSON.stringify(outcome.document, null, 2)),
+      );
     }
   }
 
@@ -433,28 +429,14 @@ export class Session {
   #tellNotSaved(reason: Exclude<SaveOutcome, { ok: true }>["reason"]): void {
     const isFirst = workbench.getState().notice === null || this.#failures === 0;
     workbench.setState({ save: reason });
-    if (reason === "conflict") {
-      tell("Another tab has changed this design. Nothing of either is lost.", {
-        tone: "warning",
-        action: { label: "Keep mine as a copy", run: () => void this.settleConflict("mine") },
-      });
-      return;
-    }
-    if (reason === "deleted") {
-      tell("Another tab has put this design into the bin. It is still open here.", {
-        tone: "warning",
-        action: { label: "Keep mine as a copy", run: () => void this.settleConflict("mine") },
-      });
+    if (reason === "conflict" || reason === "deleted") {
+      tellTaken(reason, () => void this.settleConflict("mine"));
       return;
     }
     this.#failures += 1;
     this.#tryAgain();
     if (!isFirst) return;
-    const why = reason === "full" ? "The browser's store is full" : "The browser could not save";
-    tell(`${why}. Your work is still open here and is tried again; save it to a file to be sure.`, {
-      tone: "warning",
-      action: { label: "Save to a file", run: () => this.download() },
-    });
+    tellNotKept(reason, () => this.download());
   }
 
   #tryAgain(): void {
@@ -554,21 +536,6 @@ export class Session {
     } catch {
       tell("The list of designs could not be read. What is open is saved all the same.", { tone: "warning" });
     }
-  }
-
-  #tellIfCleared(): void {
-    const { library, bin } = workbench.getState();
-    const held = this.#world.held?.read() ?? 0;
-    if (this.#db && library.length === 0 && bin.length === 0 && held > 0) {
-      const what = held === 1 ? "a design" : `${held} designs`;
-      tell(
-        `The browser has cleared its store: ${what} that it kept for you ${held === 1 ? "is" : "are"} gone. Open them from the files you saved.`,
-        {
-          tone: "warning",
-        },
-      );
-    }
-    this.#world.held?.write(library.length);
   }
 
   // Work that was on its way into the store when the page went away; true when it is open now.
