@@ -201,7 +201,7 @@ test("duplicate, delete and undo of the deletion", async () => {
   await session.remove("kranich-copy");
   expect(open().name).toBe("Kranich");
   workbench.getState().notice!.action!.run();
-  await new Promise((resolve) => setTimeout(resolve, 50));
+  await until(() => open().name === "Kranich copy");
   expect(open().name).toBe("Kranich copy");
 });
 
