@@ -16,6 +16,7 @@ const LEAST_POOL_L = 0.01;
  * along all that is open or can be opened, not through what lets water one way only.
  */
 export function findFoulHoses(design: Design): ReadonlySet<string> {
+  if (!design.lines.some(({ kind }) => kind === "hose")) return new Set();
   const graph = buildGearGraph(design);
   const starts = [
     ...graph.ends.filter(({ holds }) => holds === "black").map(({ node }) => node),
