@@ -1,8 +1,7 @@
 import { readFileSync } from "node:fs";
 import type { Design } from "@/core/design/design";
-import { BOOK_PARTS, writeBook } from "@/files/book/writeBook";
+import { BOOK_PARTS, type BookOptions, writeBook } from "@/files/book/writeBook";
 import { type Letters, readLetters } from "@/files/letters";
-import type { BookPartId } from "@/words/book";
 import type { Units } from "@/words/units";
 
 // Beside this file's folder, whether it is the bundle or the source.
@@ -15,5 +14,11 @@ const readShipped = (): Letters =>
   });
 
 /** The book of the build on A4, or on Letter where inches are asked for. */
-export const exportBook = (design: Design, units: Units, parts: readonly BookPartId[] = BOOK_PARTS): Uint8Array =>
-  new Uint8Array(writeBook(design, { paper: units === "imperial" ? "letter" : "a4", units, parts }, readShipped()));
+export function exportBook(
+  design: Design,
+  units: Units,
+  { parts = BOOK_PARTS, build = {} }: Partial<Pick<BookOptions, "parts" | "build">> = {},
+): Uint8Array {
+  const options: BookOptions = { paper: units === "imperial" ? "letter" : "a4", units, parts, build };
+  return new Uint8Array(writeBook(design, options, readShipped()));
+}

@@ -191,3 +191,27 @@ test("log writes the book that is in a file, formulas neutralised; a file withou
   expect(runCli(["log", "demo:kranich", "--as", "csv", "--out", "l.csv"], read, write)).toMatchObject({ code: 2 });
   expect(runCli(["check", "any"], file)).toMatchObject({ code: 0 });
 });
+
+test("what a builder added to the building goes into steps and parts that are written from its file", () => {
+  const file = JSON.stringify({
+    format: "schleuse-file",
+    version: 1,
+    design: JSON.parse(readDemoText("kranich")),
+    build: {
+      done: [],
+      parts: {},
+      saws: [44],
+      steps: [{ id: "own:worktop", name: "Worktop", hours: 3 }],
+      rules: [{ firstId: "closeUp:all", thenId: "own:worktop" }],
+    },
+  });
+  const write = (kind: string): string => {
+    const written: string[] = [];
+    const keep = (_: string, content: string | Uint8Array) => void written.push(String(content));
+    expect(runCli(["export", "own", "--as", kind, "--out", "x.csv"], () => file, keep)).toMatchObject({ code: 0 });
+    return written[0]!;
+  };
+  expect(write("steps").trim().split("\n").at(-1)).toMatch(/Worktop.*3/);
+  expect(write("parts")).not.toContain("hole saw 44 mm");
+  expect(write("parts")).toContain("hole saw 30 mm");
+});

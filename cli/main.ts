@@ -164,7 +164,7 @@ function holes(args: readonly string[], readFile: (path: string) => string, writ
     if (!format) return fail(`--as takes one of: ${HOLE_FORMATS.join(", ")}.`);
     return writeOut(to.value, writeFile, () =>
       format === "pdf"
-        ? exportBook(design, options.units, ["holes"])
+        ? exportBook(design, options.units, { parts: ["holes"] })
         : writeDrawing(design, "holes", format, options.units),
     );
   }
@@ -259,7 +259,7 @@ function exportAs(args: readonly string[], readFile: (path: string) => string, w
   if (unknown) return fail(unknown);
   if (kind === "epanet" && asked.design.gear.length === 0)
     return fail("Nothing is pumped in this design: there is no network to write.");
-  const { design, options } = asked;
+  const { design, records, options } = asked;
   const drawing = DRAWINGS.find((one) => one === kind);
   // a drawing is what its name ends in
   const format = DRAWING_FORMATS.find((one) => out.value!.toLowerCase().endsWith(`.${one}`));
@@ -267,8 +267,8 @@ function exportAs(args: readonly string[], readFile: (path: string) => string, w
   return writeOut(out.value, writeFile, () => {
     if (drawing) return writeDrawing(design, drawing, format!, options.units);
     if (kind === "epanet") return exportEpanet(design, state.value);
-    if (kind === "book") return exportBook(design, options.units);
-    return exportTable(design, kind as "parts" | "cuts" | "steps", options.units);
+    if (kind === "book") return exportBook(design, options.units, { build: records.build });
+    return exportTable(design, kind as "parts" | "cuts" | "steps", options.units, records.build);
   });
 }
 

@@ -1,28 +1,38 @@
 import Papa from "papaparse";
 import { listCuts } from "@/core/build/cuts";
 import { listGoods } from "@/core/build/goods";
+import { settleOwnWork } from "@/core/build/ownSteps";
 import { listSteps, orderSteps } from "@/core/build/steps";
 import type { Design } from "@/core/design/design";
 import { evaluate } from "@/core/evaluate/evaluate";
+import { type BuildRecord, EMPTY_BUILD } from "@/core/record/record";
 import { describeCutEnd, describeStep, STEP_WORDS } from "@/words/build";
 import { listGoodsRows } from "@/words/goods";
 import { describePipe } from "@/words/parts";
 import type { Units } from "@/words/units";
 
 /** What to buy, cut or do, as CSV; what a spreadsheet would take for a formula is neutralised. */
-export function exportTable(design: Design, kind: "parts" | "cuts" | "steps", units: Units): string {
-  return `${Papa.unparse(listRows(design, kind, units), { escapeFormulae: true })}\r\n`;
+export function exportTable(
+  design: Design,
+  kind: "parts" | "cuts" | "steps",
+  units: Units,
+  build: BuildRecord = EMPTY_BUILD,
+): string {
+  return `${Papa.unparse(listRows(design, kind, units, build), { escapeFormulae: true })}\r\n`;
 }
 
 type Row = Record<string, string | number>;
 
-function listRows(design: Design, kind: "parts" | "cuts" | "steps", units: Units): Row[] {
+function listRows(design: Design, kind: "parts" | "cuts" | "steps", units: Units, build: BuildRecord): Row[] {
   const nameOf = (lineId: string) => design.lines.find(({ id }) => id === lineId)?.name ?? lineId;
   switch (kind) {
     case "parts":
-      return listGoodsRows(listGoods(design, evaluate(design)), design, "counter", units).flatMap(({ title, rows }) =>
-        rows.map(({ amount, name }): Row => ({ counter: title, amount, part: name })),
-      );
+      return listGoodsRows(
+        listGoods(design, evaluate(design), undefined, build.saws),
+        design,
+        "counter",
+        units,
+      ).flatMap(({ title, rows }) => rows.map(({ amount, name }): Row => ({ counter: title, amount, part: name })));
     case "cuts":
       return listCuts(design).map(
         ({ mark, lineId, leg, pipe, centreMm, cutMm, ends }): Row => ({
@@ -36,7 +46,7 @@ function listRows(design: Design, kind: "parts" | "cuts" | "steps", units: Units
         }),
       );
     case "steps": {
-      const order = orderSteps(listSteps(design, evaluate(design)));
+      const order = orderSteps(settleOwnWork(listSteps(design, evaluate(design)), build).steps, build.order);
       if (!order.ok) throw new Error(order.circle.join(", "));
       return order.steps.map((step, i): Row => {
         const { tools, caution } = STEP_WORDS[step.kind];
