@@ -55,7 +55,8 @@ export default function Layout({ children }: { readonly children: ReactNode }) {
         <script dangerouslySetInnerHTML={{ __html: THEME_SCRIPT }} />
       </head>
       <body>
-        <Offline>{children}</Offline>
+        {children}
+        <Offline />
       </body>
     </html>
   );

@@ -1,17 +1,16 @@
 "use client";
-import { SerwistProvider } from "@serwist/turbopack/react";
-import type { ReactNode } from "react";
+import { useEffect } from "react";
 
-/** Registers the service worker of the production build, so that the page opens without a network. */
-export function Offline({ children }: { readonly children: ReactNode }) {
-  return (
-    <SerwistProvider
-      swUrl="/serwist/sw.js"
-      disable={process.env.NODE_ENV !== "production"}
-      cacheOnNavigation={false}
-      reloadOnOnline={false}
-    >
-      {children}
-    </SerwistProvider>
-  );
+/** Registers the service worker of the production build once the page has come, so that it opens without a network. */
+export function Offline() {
+  useEffect(() => {
+    if (process.env.NODE_ENV !== "production" || !("serviceWorker" in navigator)) return;
+    const register = () => {
+      // without it the page works on, and only with a network
+      navigator.serviceWorker.register("/serwist/sw.js", { scope: "/", type: "module" }).catch(() => undefined);
+    };
+    if (document.readyState === "complete") register();
+    else window.addEventListener("load", register, { once: true });
+  }, []);
+  return null;
 }
