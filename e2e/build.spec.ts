@@ -15,6 +15,8 @@ for (const name of TWO_RIGS) {
     const part = page.getByRole("combobox", { name: /^How .* stands$/ }).first();
     await part.selectOption({ label: "Ordered" });
     if (name === "Kranich") await expectAccessible(page);
+    // it is in the store before the page goes
+    await expect.poll(() => page.evaluate(readBuilds)).toContain('"ordered"');
     await page.reload();
     await expect(page.locator('[data-phase="ready"]')).toBeVisible();
     await page.keyboard.press("8");
@@ -256,3 +258,17 @@ test("worktop before the carcass: an own rule orders the steps, and one against 
   await expect(now.getByRole("checkbox", { name: "Carcass" })).toBeVisible();
   await expectAccessible(page);
 });
+
+// All build records of this browser, as text.
+function readBuilds(): Promise<string> {
+  return new Promise((resolve) => {
+    const open = indexedDB.open("schleuse");
+    open.onsuccess = () => {
+      const read = open.result.transaction("builds").objectStore("builds").getAll();
+      read.onsuccess = () => {
+        open.result.close();
+        resolve(JSON.stringify(read.result));
+      };
+    };
+  });
+}
