@@ -59,14 +59,14 @@ export async function benchGear(): Promise<Row[]> {
   const every = timeEach(() => proveEveryPosition(loop)) / (proveEveryPosition(loop)!.positions * failures);
   return [
     { name: "one network of gear solved", value: ours / networks.length, unit: "ms", budget: null, better: "less" },
+    { name: "the general engine, against it", value: theirs / ours, unit: "×", budget: 5, better: "more" },
     {
       name: "the general engine, flows and pressures told, against it",
       value: (theirs + telling) / ours,
       unit: "×",
-      budget: 5,
+      budget: null,
       better: "more",
     },
-    { name: "its rounds alone", value: theirs / ours, unit: "×", budget: null, better: "more" },
     {
       name: "the same with reading its file",
       value: (theirs + telling + opening) / ours,

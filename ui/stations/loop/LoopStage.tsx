@@ -39,7 +39,7 @@ export function LoopStage() {
   return <Trainer design={design} />;
 }
 
-/** A flow whose figure is as wide as any, L/s. */
+/** A flow with the widest figure there is, L/s. */
 const WIDEST_LPS = 0.2;
 const NO_STATE: WorkingState = { id: "none", name: "Everything shut", on: [], positions: [], openTaps: [] };
 
