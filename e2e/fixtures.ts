@@ -35,7 +35,7 @@ export { expect };
 
 export const SAMPLES = ["Kranich", "Lesesaal", "Puppenwagen", "Otter"] as const;
 // ALL_RIGS=1 walks every test over every rig again; it takes some minutes more than a change may cost
-const isWhole = process.env["ALL_RIGS"] === "1";
+export const isWhole = process.env["ALL_RIGS"] === "1";
 /** A bus and a boat, for what hangs on the tanks alone. */
 export const TWO_SAMPLES: readonly (typeof SAMPLES)[number][] = isWhole ? SAMPLES : ["Lesesaal", "Otter"];
 /** The rigs every capability of the drain side is walked through on, and what their sink is called. */

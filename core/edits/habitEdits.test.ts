@@ -86,3 +86,21 @@ test("a tap that gives 10 L/min, run 3 minutes, takes 30 L and sends the same sh
   const after = run.habits.ways.find(({ id }) => id === "wild")!.uses.find(({ kind }) => kind === "cooking")!;
   expect(after).toEqual({ ...cooking, takesL: 30, sendsL: 12 });
 });
+
+test("what is done on a toilet goes to no sink: to the toilet there is, or nowhere until one comes", () => {
+  for (const name of ["kranich", "lesesaal", "otter"] as const) {
+    const way = (design: Design) => design.habits.ways[0]!;
+    const ends = (design: Design) =>
+      way(design)
+        .uses.filter(({ kind }) => kind === "toilet" || kind === "urine")
+        .map(({ fixtureId }) => design.fixtures.find(({ id }) => id === fixtureId)?.kind ?? null);
+    let design = readDemo(name);
+    for (const kind of ["toilet", "urine"] as const)
+      design = apply(design, buildAddUse(design, way(design), kind, kind));
+    expect(ends(design)).toEqual([null, null]);
+    design = apply(design, buildAddFixture(design, "basin", "Basin"));
+    expect(ends(design)).toEqual([null, null]);
+    design = apply(design, buildAddFixture(design, "gravityToilet", "Toilet"));
+    expect(ends(design)).toEqual(["gravityToilet", "gravityToilet"]);
+  }
+});

@@ -58,7 +58,8 @@ const FIXTURE_FOR: Readonly<Partial<Record<UseKind, readonly FixtureKind[]>>> = 
   shower: ["showerTray", "bath"],
   handsTeeth: ["basin", "kitchenSink"],
   laundry: ["washingMachine", "showerTray"],
-  urine: ["urineDiverter"],
+  toilet: ["gravityToilet"],
+  urine: ["urineDiverter", "gravityToilet"],
 };
 
 const SINKS: readonly FixtureKind[] = ["kitchenSink", "basin"];

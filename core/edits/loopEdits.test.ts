@@ -5,7 +5,7 @@ import { parseDesign } from "../design/parseDesign";
 import { evaluate } from "../evaluate/evaluate";
 import { computeLoopFigures } from "../gear/loopFigures";
 import { buildAddFixture } from "./fixtureEdits";
-import { buildLoop, buildRemoveGear, LOOP_SCHOOLS } from "./loopEdits";
+import { buildAddGear, buildAddHose, buildLoop, buildRemoveGear, LOOP_SCHOOLS } from "./loopEdits";
 
 function mustApply(design: Design, edit: Parameters<typeof applyEdit>[1]): Design {
   const outcome = applyEdit(design, edit);
@@ -88,6 +88,25 @@ test("a piece goes with its hoses and its part in the states", () => {
     expect(without.gear).toHaveLength(after.gear.length - 1);
     expect(parseDesign(without)).toMatchObject({ ok: true });
   }
+});
+
+test("a hose is as wide as its ends ask for, and what it goes on to keeps its width", () => {
+  let design = readDemo("otter");
+  for (const kind of ["bowl", "ventedLoop", "skinFitting", "strainer"] as const) {
+    design = mustApply(design, buildAddGear(design, kind, kind));
+  }
+  const id = (kind: string) => design.gear.find(({ spec }) => spec.kind === kind)!.id;
+  const join = (from: string, out: string, to: string, into: string) => {
+    const end = (kind: string, port: string) => ({ kind: "gear" as const, gearId: id(kind), port });
+    design = mustApply(design, buildAddHose(design, end(from, out), end(to, into)));
+    const made = design.lines.at(-1)!;
+    return made.kind === "hose" ? made.pipe : null;
+  };
+  expect(join("strainer", "out", "bowl", "flush")).toMatchObject({ innerMm: 19, outerMm: 25 });
+  expect(join("bowl", "waste", "ventedLoop", "in")).toMatchObject({ innerMm: 38, outerMm: 46 });
+  const { spec } = design.gear.find((piece) => piece.id === id("skinFitting"))!;
+  const asked = Math.max(38, spec.kind === "skinFitting" ? spec.boreMm : 0);
+  expect(join("ventedLoop", "out", "skinFitting", "in")?.innerMm).toBe(asked);
 });
 
 test("the samples with a loop say what their notes promise", () => {

@@ -11,6 +11,7 @@ import { USUAL_GEAR, usualSpec } from "../gear/usualGear";
 import { measureExtent } from "../geometry/solid";
 import { vec } from "../geometry/vec";
 import { buildDrawDrain, buildRedirect } from "./drainEdits";
+import { chooseHosePipe, USUAL_HOSE } from "./hosePipe";
 import { buildAddTank } from "./tankEdits";
 import { buildAddVent } from "./ventEdits";
 
@@ -26,8 +27,6 @@ export type LoopPlan = {
 
 type Wanted = { readonly key: string; readonly name: string; readonly spec: GearSpec };
 
-/** Hose between pieces: 13 mm inside, as pump and filter housings are sold with [T]. */
-const PIPE = { innerMm: 13, outerMm: 19, manningN: 0.009 } as const;
 /** The shower's head over its tray, mm [T]. */
 const HEAD_MM = 1_500;
 
@@ -217,7 +216,7 @@ function startBuilder(design: Design) {
         id,
         name: `Hose ${now.lines.filter(({ kind }) => kind === "hose").length + 1}`,
         kind: "hose",
-        pipe: PIPE,
+        pipe: USUAL_HOSE,
         from,
         to,
         pointsMm: riseThroughFloor(now, from, to),
@@ -323,11 +322,19 @@ export function buildRemoveGear(design: Design, gearId: string): Edit {
   };
 }
 
-/** Edit that joins two ports by a hose. */
+/** Edit that joins two ports by a hose as wide as they ask for. */
 export function buildAddHose(design: Design, from: HoseEnd, to: HoseEnd): Edit {
   const id = freeId("hose", design.lines);
   const count = design.lines.filter(({ kind }) => kind === "hose").length;
-  const value: Hose = { id, name: `Hose ${count + 1}`, kind: "hose", pipe: PIPE, from, to, pointsMm: [] };
+  const value: Hose = {
+    id,
+    name: `Hose ${count + 1}`,
+    kind: "hose",
+    pipe: chooseHosePipe(design, from, to),
+    from,
+    to,
+    pointsMm: [],
+  };
   return {
     code: "addHose",
     at: { kind: "line", id },

@@ -145,14 +145,24 @@ export function buildRemoveTank(design: Design, tankId: string): Edit | null {
 }
 
 /** Kinds of port that are put in by hand; a breather's comes with the breather. */
-export const ADDED_PORTS = ["inlet", "outlet", "hatch", "sender", "plug"] as const;
+export const ADDED_PORTS = ["inlet", "outlet", "fill", "draw", "hatch", "sender", "plug"] as const;
 export type AddedPort = (typeof ADDED_PORTS)[number];
 
-const USUAL_BORES: Readonly<Record<AddedPort, number>> = { inlet: 36.4, outlet: 38, hatch: 120, sender: 35, plug: 20 };
+const USUAL_BORES: Readonly<Record<AddedPort, number>> = {
+  inlet: 36.4,
+  outlet: 38,
+  fill: 38,
+  draw: 38,
+  hatch: 120,
+  sender: 35,
+  plug: 20,
+};
+/** A draw-off leaves what settles, mm over the bottom [T]. */
+const DRAW_MM = 20;
 
 /**
- * Edit that puts a port into a tank: an inlet high in the wall forward, outlet and plug at the bottom of the wall behind,
- * hatch and sender in the top.
+ * Edit that puts a port into a tank: an inlet or filling port high in the wall forward, a draw-off low in it, outlet and
+ * plug at the bottom of the wall behind, hatch and sender in the top.
  */
 export function buildAddPort(design: Design, tank: Tank, kind: AddedPort): Edit {
   const { min, max } = measureExtent(tank.solid);
@@ -162,6 +172,8 @@ export function buildAddPort(design: Design, tank: Tank, kind: AddedPort): Edit 
   const aside = clamp((min.y + max.y) / 2 - 90, min.y, max.y);
   const atMm = {
     inlet: vec(max.x, y, max.z - boreMm),
+    fill: vec(max.x, aside, max.z - boreMm),
+    draw: vec(max.x, y, Math.min(min.z + DRAW_MM, max.z - boreMm)),
     outlet: vec(min.x, y, min.z),
     plug: vec(min.x, aside, min.z),
     hatch: vec(min.x + (max.x - min.x) * 0.75, (min.y + max.y) / 2, max.z),
@@ -186,11 +198,13 @@ export function buildAddPort(design: Design, tank: Tank, kind: AddedPort): Edit 
 
 /** Edit that takes a port out; null where a line still ends or begins there. */
 export function buildRemovePort(design: Design, tankId: string, portId: string): Edit | null {
-  const isUsed = design.lines.some((line) =>
-    line.kind === "vent"
-      ? line.fromTank === tankId && line.fromPort === portId
-      : line.to.kind === "inlet" && line.to.tankId === tankId && line.to.portId === portId,
-  );
+  const isHere = (end: { readonly tankId: string; readonly portId: string }) =>
+    end.tankId === tankId && end.portId === portId;
+  const isUsed = design.lines.some((line) => {
+    if (line.kind === "vent") return isHere({ tankId: line.fromTank, portId: line.fromPort });
+    const ends = line.kind === "hose" ? [line.from, line.to] : [line.to];
+    return ends.some((end) => (end.kind === "tank" || end.kind === "inlet") && isHere(end));
+  });
   if (isUsed) return null;
   return {
     code: "removePort",

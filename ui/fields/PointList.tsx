@@ -14,7 +14,7 @@ type PointListProps = {
   /** The whole route, the fixed ends with it; the free points lie between. */
   readonly routeMm: readonly Vec3[];
   readonly nameOf: (index: number) => string;
-  /** A breather keeps its open end. */
+  /** A breather keeps its open end, which is its last point. */
   readonly isFixed?: (index: number) => boolean;
 };
 
@@ -76,7 +76,7 @@ export function PointList({ line, routeMm, nameOf, isFixed = () => false }: Poin
           );
         })}
       </ul>
-      <Button className="mt-1" onClick={() => insertAt(line.kind === "drain" ? points.length : points.length - 1)}>
+      <Button className="mt-1" onClick={() => insertAt(line.kind === "vent" ? points.length - 1 : points.length)}>
         <Plus size={14} aria-hidden /> One before the end
       </Button>
     </>

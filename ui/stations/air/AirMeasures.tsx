@@ -28,6 +28,7 @@ import { Button } from "../../kit/Button";
 import { Figure } from "../../kit/Figure";
 import { NumberField } from "../../kit/NumberField";
 import { Pick } from "../../kit/Pick";
+import { TextField } from "../../kit/TextField";
 import { Tick } from "../../kit/Tick";
 
 /** Air for the tank and for the branch. */
@@ -129,12 +130,19 @@ function VentFields({ vent }: { readonly vent: Vent }) {
   };
   return (
     <Group title={vent.name}>
+      <TextField label="Name" value={vent.name} onCommit={(value) => set(at, ["lines", vent.id, "name"], value)} />
       <NumberField
         label="Bore"
         help={GLOSSARY.bore}
         value={vent.pipe.innerMm}
         quantity="length"
         onCommit={(value) => set(at, ["lines", vent.id, "pipe", "innerMm"], value)}
+      />
+      <NumberField
+        label="Outside diameter"
+        value={vent.pipe.outerMm}
+        quantity="length"
+        onCommit={(value) => set(at, ["lines", vent.id, "pipe", "outerMm"], value)}
       />
       <Pick label="Ends" value={vent.to.kind === "tee" ? vent.to.lineId : OPEN_AIR} names={names} onPick={lead} />
       {vent.to.kind === "openAir" && (

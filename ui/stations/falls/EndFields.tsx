@@ -6,6 +6,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
 import { describeGoal } from "@/words/goals";
 import { FITTING_NAMES } from "@/words/labels";
+import { PlaceFields } from "../../fields/PlaceFields";
 import { useEdits } from "../../fields/useEdits";
 import { Pick } from "../../kit/Pick";
 
@@ -28,9 +29,15 @@ export function EndFields({ drain }: { readonly drain: Drain }) {
     <>
       <Pick label="Ends in" value={toKey(toGoal(to))} names={names} onPick={redirect} />
       {(to.kind === "ground" || to.kind === "vessel") && (
+        <fieldset>
+          <legend className="sr-only">Where it ends</legend>
+          <PlaceFields part={{ kind: "end", lineId: drain.id }} />
+        </fieldset>
+      )}
+      {(to.kind === "ground" || to.kind === "vessel") && (
         <p className="text-[12px] leading-snug text-faint">
-          Pull its end in the section or in plan. Whether waste water may run on the ground is for the local rules and
-          the owner of the land; never where people walk, wash or draw water.
+          Or pull its end in the section or in plan. Whether waste water may run on the ground is for the local rules
+          and the owner of the land; never where people walk, wash or draw water.
         </p>
       )}
       {to.kind === "junction" && (

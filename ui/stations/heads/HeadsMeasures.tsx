@@ -2,7 +2,6 @@
 import { useMemo, useState } from "react";
 import type { Design } from "@/core/design/design";
 import type { DischargePlace } from "@/core/design/gear";
-import { HOSE_WALLS, type HoseWall } from "@/core/design/plumbing";
 import { buildAddFixture } from "@/core/edits/fixtureEdits";
 import { buildAddGear } from "@/core/edits/loopEdits";
 import { listHoseRuns } from "@/core/heads/hoseRun";
@@ -21,7 +20,6 @@ import {
   describeStability,
   describeSump,
   HEADS_CAUTIONS,
-  HOSE_WALL_NAMES,
 } from "@/words/heads";
 import { FIXTURE_NAMES } from "@/words/labels";
 import { Group } from "../../fields/Group";
@@ -30,6 +28,7 @@ import { AddOne } from "../../kit/AddOne";
 import { NumberField } from "../../kit/NumberField";
 import { Pick } from "../../kit/Pick";
 import { GearFields } from "../loop/GearFields";
+import { WallPick } from "../loop/HoseFields";
 import { ToiletKinds } from "./ToiletKinds";
 
 const PIECES = [
@@ -220,27 +219,8 @@ function BlackOnLand() {
 
 /** What a hose that sewage can come into is made of. */
 function WallField({ lineId }: { readonly lineId: string }) {
-  const wall = useWorkbench((state) => {
-    const line = state.history!.design.lines.find(({ id }) => id === lineId);
-    return line?.kind === "hose" ? line.wall : undefined;
-  });
-  const { set } = useEdits();
-  return (
-    <Pick
-      label="Sewage comes in; made of"
-      value={wall ?? "unsaid"}
-      names={
-        { ...(wall === undefined ? { unsaid: "not said" } : {}), ...HOSE_WALL_NAMES } as Record<
-          HoseWall | "unsaid",
-          string
-        >
-      }
-      order={wall === undefined ? ["unsaid", ...HOSE_WALLS] : HOSE_WALLS}
-      onPick={(picked) => {
-        if (picked !== "unsaid") set({ kind: "line", id: lineId }, ["lines", lineId, "wall"], picked);
-      }}
-    />
-  );
+  const hose = useWorkbench((state) => state.history!.design.lines.find(({ id }) => id === lineId));
+  return hose?.kind === "hose" ? <WallPick hose={hose} label="Sewage comes in; made of" /> : null;
 }
 
 const hasOverboard = ({ gear }: Design): boolean =>

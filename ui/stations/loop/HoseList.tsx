@@ -8,22 +8,25 @@ import { listHoseCourse } from "@/core/fit/lineLegs";
 import { listGearPorts } from "@/core/gear/gearPorts";
 import { measureLength, subtract } from "@/core/geometry/vec";
 import { useWorkbench } from "@/store/useWorkbench";
-import { workbench } from "@/store/workbench";
+import { view as look, workbench } from "@/store/workbench";
 import { PORT_WORDS } from "@/words/gearFields";
 import { PORT_NAMES } from "@/words/labels";
-import { formatLength } from "@/words/units";
+import { formatLength, type Units } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
 import { Button } from "../../kit/Button";
-import { NumberField } from "../../kit/NumberField";
 import { Pick } from "../../kit/Pick";
+import { HoseFields } from "./HoseFields";
 
-/** Hoses from port to port: bore, length as drawn, and one more. */
+/** Hoses from port to port: bore and length as drawn, each to be opened, and one more. */
 export function HoseList() {
   const design = useWorkbench((state) => state.history!.design);
   const units = useWorkbench((state) => state.units);
-  const { set, apply, remove } = useEdits();
+  const selection = useWorkbench((state) => state.selection);
+  const { apply } = useEdits();
   const hoses = design.lines.filter((line): line is Hose => line.kind === "hose");
+  // a point that is picked keeps its hose open
+  const openId = selection?.kind === "line" ? selection.id : selection?.kind === "bend" ? selection.lineId : null;
   const free = listFreePorts(design, hoses);
   const [from, setFrom] = useState<string | null>(null);
   const [to, setTo] = useState<string | null>(null);
@@ -35,28 +38,22 @@ export function HoseList() {
     <Group title="Hoses">
       <ul className="flex flex-col gap-1">
         {hoses.map((hose) => (
-          <li key={hose.id} className="border-b border-rule pb-1 text-[13px]">
-            <p>
-              {describeEnd(design, hose.from)} to {describeEnd(design, hose.to)},{" "}
-              {formatLength(measure(design, hose), units)}
-            </p>
-            <NumberField
-              label={`Bore of ${hose.name}`}
-              value={hose.pipe.innerMm}
-              quantity="length"
-              onCommit={(value) =>
-                value === null
-                  ? null
-                  : set({ kind: "line", id: hose.id }, ["lines", hose.id, "pipe"], {
-                      ...hose.pipe,
-                      innerMm: value,
-                      outerMm: Math.max(hose.pipe.outerMm, value + 4),
-                    })
-              }
-            />
-            <Button look="bare" onClick={() => remove({ kind: "line", id: hose.id }, ["lines", hose.id])}>
-              Take {hose.name} off
-            </Button>
+          <li key={hose.id} className="border-b border-rule">
+            <button
+              type="button"
+              aria-expanded={openId === hose.id}
+              onClick={() => look({ selection: openId === hose.id ? null : { kind: "line", id: hose.id } })}
+              className="flex min-h-8 w-full flex-col px-1 text-left text-[13px] leading-snug hover:bg-pick/60 aria-expanded:bg-pick phone:min-h-11"
+            >
+              <span className="flex w-full justify-between gap-2">
+                <span className="font-semibold">{hose.name}</span>
+                <span className="figures whitespace-nowrap text-faint">{describeHose(design, hose, units)}</span>
+              </span>
+              <span className="text-faint">
+                {describeEnd(design, hose.from)} to {describeEnd(design, hose.to)}
+              </span>
+            </button>
+            {openId === hose.id && <HoseFields key={hose.id} hose={hose} />}
           </li>
         ))}
       </ul>
@@ -104,6 +101,9 @@ function describeEnd({ gear, tanks }: Design, end: HoseEnd): string {
   const port = tank?.ports.find(({ id }) => id === end.portId);
   return `${tank?.name ?? end.tankId}, ${port ? PORT_NAMES[port.kind].toLowerCase() : end.portId}`;
 }
+
+const describeHose = (design: Design, hose: Hose, units: Units): string =>
+  `${formatLength(hose.pipe.innerMm, units)}, ${formatLength(measure(design, hose), units)} long`;
 
 function measure(design: Design, hose: Hose): number {
   const course = listHoseCourse(design, hose);

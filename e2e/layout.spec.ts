@@ -1,0 +1,104 @@
+import { readFileSync } from "node:fs";
+import type { Page } from "@playwright/test";
+import type { Design } from "@/core/design/design";
+import type { Drain } from "@/core/design/plumbing";
+import { listByName } from "./byName";
+import { expect, isWhole, openSample, openWorkbench, test } from "./fixtures";
+import {
+  layBoat,
+  layDrain,
+  layFixture,
+  layGear,
+  layHose,
+  layState,
+  layTank,
+  layUse,
+  layVent,
+  layVessel,
+  moveTank,
+  takeObstacleAway,
+  typeLastPort,
+} from "./layOut";
+
+const readDemo = (name: string): Design => JSON.parse(readFileSync(`demo/${name}.json`, "utf8"));
+
+/** Samples with heads, and the sample each was laid out from; the trailer's and the cutter's where every rig is walked. */
+const LAID = [
+  ["Otter", "otter", "otter-heads"],
+  ["Lesesaal", "lesesaal", "lesesaal-heads"],
+  ...(isWhole
+    ? ([
+        ["Puppenwagen", "puppenwagen", "puppenwagen-heads"],
+        ["Otter", "otter", "setzkasten"],
+      ] as const)
+    : []),
+] as const;
+
+for (const [name, from, to] of LAID) {
+  test(`${name}: ${to} is laid out whole by hand, and comes out as the sample has it`, async ({ page }) => {
+    test.setTimeout(240_000);
+    page.setDefaultTimeout(10_000);
+    const [base, target] = [readDemo(from), readDemo(to)];
+    await openWorkbench(page);
+    await openSample(page, name);
+    await layOut(page, base, target);
+    await page.keyboard.press("Control+o");
+    const [download] = await Promise.all([
+      page.waitForEvent("download"),
+      page.getByRole("button", { name: "Save the open one to a file" }).click(),
+    ]);
+    const file = JSON.parse(readFileSync(await download.path(), "utf8"));
+    expect(listByName(file.design ?? file)).toEqual(listByName(target));
+  });
+}
+
+async function layOut(page: Page, base: Design, target: Design): Promise<void> {
+  const isNew =
+    <T extends { readonly id: string }>(list: readonly T[]) =>
+    (one: T) =>
+      !list.some(({ id }) => id === one.id);
+  for (const { name } of base.obstacles.filter(isNew(target.obstacles))) await takeObstacleAway(page, name);
+  if (target.rig.kind === "boat") await layBoat(page, target.rig);
+  for (const vessel of target.habits.vessels.filter(isNew(base.habits.vessels))) await layVessel(page, vessel);
+  const [first] = target.tanks;
+  if (first && JSON.stringify(first.atMm) !== JSON.stringify(base.tanks[0]?.atMm)) await moveTank(page, first);
+  const tanks = target.tanks.filter(isNew(base.tanks));
+  for (const tank of tanks) await layTank(page, tank, target.rig);
+  for (const fixture of target.fixtures.filter(isNew(base.fixtures))) await layFixture(page, fixture);
+  for (const piece of target.gear) await layGear(page, piece);
+  for (const line of target.lines) {
+    if (line.kind === "hose") await layHose(page, line, target);
+    else if (line.kind === "vent") {
+      const tank = target.tanks.find(({ id }) => id === line.fromTank)!;
+      await layVent(page, line, tank, !isNew(base.lines)(line));
+    } else
+      await layDrain(page, line, target.fixtures.find(({ id }) => id === line.fromFixture)!, findEnd(line, target));
+  }
+  for (const tank of tanks) {
+    for (const port of tank.ports.filter(({ kind }) => kind === "vent" || kind === "inlet")) {
+      await typeLastPort(page, tank, port, target.rig);
+    }
+  }
+  const [before, after] = [base.habits.ways[0]!, target.habits.ways[0]!];
+  for (const use of after.uses.filter(isNew(before.uses))) await layUse(page, use, after.name);
+  for (const state of target.states) await layState(page, state, target.gear);
+}
+
+// How the list of ends calls it.
+function findEnd({ to }: Drain, { lines, gear, tanks, habits }: Design): string {
+  const nameIn = (list: readonly { readonly id: string; readonly name: string }[], id: string) =>
+    list.find((one) => one.id === id)!.name;
+  switch (to.kind) {
+    case "junction":
+      return nameIn(lines, to.lineId);
+    case "inlet":
+      return nameIn(tanks, to.tankId);
+    case "vessel":
+      return nameIn(habits.vessels, to.vesselId);
+    case "overboard":
+    case "sump":
+      return nameIn(gear, to.gearId);
+    case "ground":
+      return "ground";
+  }
+}

@@ -1,0 +1,67 @@
+"use client";
+import { HOSE_WALLS, type Hose, type HoseWall } from "@/core/design/plumbing";
+import { listHoseCourse } from "@/core/fit/lineLegs";
+import { workbench } from "@/store/workbench";
+import { HOSE_WALL_NAMES } from "@/words/heads";
+import { PointList } from "../../fields/PointList";
+import { useEdits } from "../../fields/useEdits";
+import { Button } from "../../kit/Button";
+import { NumberField } from "../../kit/NumberField";
+import { Pick } from "../../kit/Pick";
+import { TextField } from "../../kit/TextField";
+
+/** Everything that is known of one hose: its name, its measures, what its wall is made of, and the points it runs by. */
+export function HoseFields({ hose }: { readonly hose: Hose }) {
+  // what it runs between does not move under a hand that types
+  const courseMm = listHoseCourse(workbench.getState().history!.design, hose);
+  const { set, remove } = useEdits();
+  const at = { kind: "line", id: hose.id } as const;
+  const path = (...keys: string[]) => ["lines", hose.id, ...keys];
+  return (
+    <div className="mb-2 border-l-2 border-enamel pl-2">
+      <TextField label="Name" value={hose.name} onCommit={(value) => set(at, path("name"), value)} />
+      <NumberField
+        label="Bore"
+        value={hose.pipe.innerMm}
+        quantity="length"
+        onCommit={(value) =>
+          value === null
+            ? null
+            : set(at, path("pipe"), {
+                ...hose.pipe,
+                innerMm: value,
+                outerMm: Math.max(hose.pipe.outerMm, value + 4),
+              })
+        }
+      />
+      <NumberField
+        label="Outside"
+        value={hose.pipe.outerMm}
+        quantity="length"
+        onCommit={(value) => (value === null ? null : set(at, path("pipe", "outerMm"), value))}
+      />
+      <WallPick hose={hose} label="Made of" />
+      <PointList line={hose} routeMm={courseMm} nameOf={(index) => `Point ${index + 1}`} />
+      <Button look="bare" onClick={() => remove(at, path())}>
+        Take {hose.name} off
+      </Button>
+    </div>
+  );
+}
+
+/** What the wall of a hose is made of; not said until somebody says it. */
+export function WallPick({ hose, label }: { readonly hose: Hose; readonly label: string }) {
+  const { set } = useEdits();
+  const { wall } = hose;
+  return (
+    <Pick<HoseWall | "unsaid">
+      label={label}
+      value={wall ?? "unsaid"}
+      names={{ unsaid: "not said", ...HOSE_WALL_NAMES }}
+      order={wall === undefined ? ["unsaid", ...HOSE_WALLS] : HOSE_WALLS}
+      onPick={(picked) => {
+        if (picked !== "unsaid") set({ kind: "line", id: hose.id }, ["lines", hose.id, "wall"], picked);
+      }}
+    />
+  );
+}
