@@ -82,3 +82,23 @@ test("drawn further past sink and tank, nothing of the drain moves", () => {
   expect(far.lowH).toBeCloseTo(near.lowH, 6);
   expect(far.fromS).toBeLessThan(near.fromS - 4000);
 });
+
+test("water that goes overboard falls to the water outside, a sump stands at its own height, a canister on the floor", () => {
+  const endOf = (name: Parameters<typeof readDemo>[0], lineId: string) => {
+    const design = readDemo(name);
+    const drain = design.lines.find(({ id }) => id === lineId) as Drain;
+    return { design, ...layOutLongSection(design, drain, LEVEL, 5) };
+  };
+  const galley = endOf("otter-heads", "sink-drain");
+  // level, heights in the section are heights over the sole
+  expect(galley.freeEnd).toMatchObject({
+    into: "overboard",
+    name: "Galley outlet",
+    lowH: galley.design.rig.waterlineZMm,
+  });
+  const basin = endOf("otter-heads", "basin-drain");
+  const sump = basin.design.gear.find(({ id }) => id === "sump")!;
+  expect(basin.freeEnd).toMatchObject({ into: "sump", lowH: sump.atMm.z, rimH: sump.atMm.z + sump.sizeMm.z });
+  expect(endOf("puppenwagen-heads", "urinediverter-drain").freeEnd).toMatchObject({ into: "vessel", lowH: 0 });
+  expect(endOf("kranich", "sink-drain").freeEnd).toBeNull();
+});

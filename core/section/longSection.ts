@@ -8,6 +8,7 @@ import { computePonds } from "../falls/ponding";
 import { measureFloorMm } from "../fit/passages";
 import { dot, type Vec3, vec } from "../geometry/vec";
 import { listOpenings } from "../tanks/openings";
+import { layOutFreeEnd } from "./freeEnd";
 import type { LongSection, SectionNode, SectionPoint } from "./sectionLayout";
 import { layOutBranchVent, layOutObstacles, layOutTank, layOutTrap, layOutVents } from "./sectionParts";
 import { findHeading, layOutSpans, listStations, placeOnSpan, type Span } from "./spans";
@@ -103,15 +104,8 @@ export function layOutLongSection(
       surfaceH: surface(pond.surfaceMm),
     })),
     tank,
-    vesselName: findVesselName(design, path.chain.at(-1)!),
+    freeEnd: layOutFreeEnd(design, path.chain.at(-1)!.to, path.nodesMm.at(-1)!, heightOf),
     branchVent: layOutBranchVent(path, stations, heightOf),
     vents: layOutVents(design, path, heading, inletS, heightOf),
   };
-}
-
-function findVesselName({ habits, gear }: Design, { to }: Drain): string | null {
-  if (to.kind === "overboard") return "Overboard";
-  if (to.kind === "sump") return gear.find(({ id }) => id === to.gearId)?.name ?? to.gearId;
-  if (to.kind !== "vessel") return null;
-  return habits.vessels.find(({ id }) => id === to.vesselId)?.name ?? to.vesselId;
 }

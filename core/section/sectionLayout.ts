@@ -60,9 +60,17 @@ export type LongSection = {
       readonly boreMm: number;
     })[];
   } | null;
-  /** What stands under its free end; null where it ends in a tank or in the open. */
-  readonly vesselName: string | null;
+  /** What lies under its free end; null where it ends in a tank. */
+  readonly freeEnd: FreeEnd | null;
   /** Where air comes to the branch near its trap; null where none does. */
   readonly branchVent: (SectionPoint & { readonly kind: BranchVent["kind"] }) | null;
   readonly vents: readonly { readonly lineId: string; readonly points: readonly SectionPoint[] }[];
+};
+
+/** Where the water of a drain without a tank goes: how low it falls, and the rim of what it falls into where that is known. */
+export type FreeEnd = {
+  readonly into: "ground" | "vessel" | "overboard" | "sump";
+  readonly name: string | null;
+  readonly lowH: number;
+  readonly rimH: number | null;
 };

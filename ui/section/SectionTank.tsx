@@ -55,39 +55,53 @@ export function SectionTank({ layout, view, hatch, wallMm, holds }: TankProps) {
   );
 }
 
-// Water that falls free, in broken strokes down to the ground or into what stands there.
+// Water that falls free, in broken strokes down to the ground, to the water outside, or into what stands there.
 function FreeEnd({ layout, view }: Pick<TankProps, "layout" | "view">) {
   const end = layout.nodes.at(-1)!;
-  const groundH = layout.ground.findLast((p) => p.s <= end.s)?.h ?? layout.lowH;
-  const [x, top, low] = [view.x(end.s), view.y(end.h), view.y(groundH)];
+  const { freeEnd } = layout;
+  if (!freeEnd) return null;
+  const [x, top, low] = [view.x(end.s), view.y(end.h), view.y(freeEnd.lowH)];
+  const rim = freeEnd.rimH === null ? Math.max(top + 12, low - 44) : view.y(freeEnd.rimH);
+  const isHeld = freeEnd.into === "vessel" || freeEnd.into === "sump";
   return (
     <g fill="none" data-testid="free-end">
-      {[-3, 3].map((aside) => (
+      {low > top + 4 &&
+        [-3, 3].map((aside) => (
+          <Stroke
+            key={aside}
+            points={listPoints([
+              [x + aside, top + 4],
+              [x + aside, low],
+            ])}
+            stroke="var(--water)"
+            strokeWidth={1.6}
+            strokeDasharray="6 5"
+          />
+        ))}
+      {isHeld && (
         <Stroke
-          key={aside}
           points={listPoints([
-            [x + aside, top + 4],
-            [x + aside, low],
-          ])}
-          stroke="var(--water)"
-          strokeWidth={1.6}
-          strokeDasharray="6 5"
-        />
-      ))}
-      {layout.vesselName !== null && (
-        <Stroke
-          points={listPoints([
-            [x - 22, Math.max(top + 12, low - 44)],
+            [x - 22, rim],
             [x - 18, low],
             [x + 18, low],
-            [x + 22, Math.max(top + 12, low - 44)],
+            [x + 22, rim],
           ])}
           stroke="var(--ink)"
           strokeWidth={2}
         />
       )}
-      <HaloText x={x + 28} y={low - 8}>
-        {layout.vesselName ?? "Onto the ground"}
+      {freeEnd.into === "overboard" && (
+        <Stroke
+          points={listPoints([
+            [x, top - 22],
+            [x, top + 22],
+          ])}
+          stroke="var(--ink)"
+          strokeWidth={5}
+        />
+      )}
+      <HaloText x={x + 28} y={freeEnd.into === "overboard" ? top - 8 : low - 8}>
+        {freeEnd.name ?? "Onto the ground"}
       </HaloText>
     </g>
   );
