@@ -26,7 +26,10 @@ export function reportLoop(design: Design, stateId: string | null) {
   const states = stateId === null ? design.states : design.states.filter(({ id }) => id === stateId);
   return {
     design: { id: design.id, name: design.name, version: design.version },
-    states: states.map((state) => ({ ...state, ...solveFlows(design, graph, toSetting(state)) })),
+    states: states.map((state) => {
+      const { links, nodes, ends, residualLpm } = solveFlows(design, graph, toSetting(state));
+      return { ...state, links, nodes, ends, residualLpm };
+    }),
     hazards: proveInterlock(design).filter((hazard) => stateId === null || hazard.stateId === stateId),
     everyPosition: proveEveryPosition(design),
     joins: listJoins(design),

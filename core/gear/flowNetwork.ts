@@ -1,36 +1,41 @@
 import type { Design } from "../design/design";
-import type { GearEnd, GearGraph, GearLink } from "./gearGraph";
-import { type PipeLaw, toPipeLaw } from "./hoseLoss";
+import { type Chained, createChained, createNewtonRoom, type NewtonRoom } from "./flowRooms";
+import type { GearEnd, GearGraph } from "./gearGraph";
+import { type BoreLaw, toBoreLaw } from "./hoseLoss";
 import { computeLinkLossPa, computeMouthLoss, type PumpLaw, toPa, toPumpLaw, toWaterPipe } from "./linkLoss";
 import { findPassing, type Setting } from "./settings";
 
-/** A link or the mouth of an end, in numbers that are the same in every setting. */
-export type FlowEdge = {
-  /** Its nodes by their place; the far side of an end lies past the nodes, at its place among the fixed pressures. */
-  readonly from: number;
-  readonly to: number;
-  /** What grows with the square of the flow, Pa at (m³/s)². */
-  readonly square: number;
-  readonly pipe: PipeLaw | null;
-  readonly pump: PumpLaw | null;
-  /** Pressure that opens it, Pa. */
-  readonly crackPa: number;
-  /** Of a vented loop: below this, Pa of water over the floor, air comes in at its top and no water runs on. */
-  readonly breaksPa: number | null;
-};
-
+/**
+ * A graph in numbers that are the same in every setting. Its edges are its links, then the mouths of its ends, in the order
+ * of the graph; the far side of an end lies past the nodes, at its place among the fixed pressures.
+ */
 export type FlowNetwork = {
   readonly graph: GearGraph;
   readonly ids: readonly string[];
-  /** Its links, then its ends, in the order of the graph. */
-  readonly edges: readonly FlowEdge[];
+  readonly froms: Int32Array;
+  readonly tos: Int32Array;
+  /** What grows with the square of the flow, Pa at (m³/s)². */
+  readonly square: Float64Array;
+  /** Pressure that opens it, Pa. */
+  readonly crackPa: Float64Array;
+  /** Of a hose the place of its bore among the bores, −1 for all else; and its length by that bore. */
+  readonly bore: Int32Array;
+  readonly slenderness: Float64Array;
+  readonly bores: readonly BoreLaw[];
+  readonly pump: readonly (PumpLaw | null)[];
+  /** Of a vented loop: below this, Pa of water over the floor, air comes in at its top and no water runs on; else −∞. */
+  readonly breaksPa: Float64Array;
   readonly fixedPa: readonly number[];
   /** Edges at each node as linked lists: edge e stands in them at 2e for its `from` and at 2e + 1 for its `to`; −1 ends. */
-  readonly neighbours: { readonly first: Int32Array; readonly next: Int32Array };
+  readonly first: Int32Array;
+  readonly next: Int32Array;
   /** Height of each node, as Pa of water. */
   readonly heightPa: readonly number[];
   /** Of each end the tap or coupling that must be open for it, or null. */
   readonly opener: readonly (string | null)[];
+  /** What the solver writes into, kept from setting to setting. */
+  readonly chained: Chained;
+  readonly newton: NewtonRoom;
 };
 
 /** How an edge stands in a setting. */
@@ -60,65 +65,74 @@ function compile(design: Design, graph: GearGraph, load: number): FlowNetwork {
   const index = new Map(ids.map((id, i) => [id, i]));
   const specOf = new Map(design.gear.map(({ id, spec }) => [id, spec]));
   const gearOf = ({ gearId }: GearEnd) => (gearId === null ? undefined : specOf.get(gearId));
-  const links = graph.links.map((link) => toEdge(link, index.get(link.from)!, index.get(link.to)!, load));
-  const mouths = graph.ends.map((end, i) => ({
-    from: index.get(end.node)!,
-    to: ids.length + i,
-    square: computeMouthLoss(gearOf(end)),
-    pipe: null,
-    pump: null,
-    crackPa: 0,
-    breaksPa: null,
-  }));
-  const edges = [...links, ...mouths];
-  return {
+  const count = graph.links.length + graph.ends.length;
+  const bores: BoreLaw[] = [];
+  const placeOf = new Map<number, number>();
+  const network = {
     graph,
     ids,
-    edges,
-    neighbours: listNeighbours(ids.length + graph.ends.length, edges),
+    froms: new Int32Array(count),
+    tos: new Int32Array(count),
+    square: new Float64Array(count),
+    crackPa: new Float64Array(count),
+    bore: new Int32Array(count).fill(-1),
+    slenderness: new Float64Array(count),
+    bores,
+    pump: new Array<PumpLaw | null>(count).fill(null),
+    breaksPa: new Float64Array(count).fill(Number.NEGATIVE_INFINITY),
     fixedPa: graph.ends.map(({ headMm, overKPa }) => toPa(headMm) + overKPa * 1000),
+    first: new Int32Array(ids.length + graph.ends.length).fill(-1),
+    next: new Int32Array(2 * count),
     heightPa: ids.map((id) => toPa(graph.nodes.get(id)!.atMm.z)),
     opener: graph.ends.map((end) => {
       const kind = gearOf(end)?.kind;
       return kind === "tap" || (kind === "coupling" && end.kind === "air") ? end.gearId : null;
     }),
+    chained: createChained(ids.length, graph.ends.length, count),
+    newton: createNewtonRoom(ids.length, graph.ends.length, count),
   };
-}
-
-function toEdge(link: GearLink, from: number, to: number, load: number): FlowEdge {
-  if (link.kind === "hose") {
-    const pipe = toPipeLaw(toWaterPipe(link));
-    return { from, to, square: pipe.bends, pipe, pump: null, crackPa: 0, breaksPa: null };
-  }
-  const { spec } = link.gear;
-  return {
-    from,
-    to,
+  graph.links.forEach((link, e) => {
+    network.froms[e] = index.get(link.from)!;
+    network.tos[e] = index.get(link.to)!;
+    if (link.kind === "hose") {
+      const { boreMm, lengthMm, lossK } = toWaterPipe(link);
+      const place = placeOf.get(boreMm) ?? bores.push(toBoreLaw(boreMm)) - 1;
+      placeOf.set(boreMm, place);
+      network.square[e] = lossK * bores[place]!.velocityHead;
+      if (lengthMm > 0) network.bore[e] = place;
+      network.slenderness[e] = lengthMm / boreMm;
+      return;
+    }
+    const { spec, atMm, sizeMm } = link.gear;
     // all pieces but hoses lose by the square alone
-    square: computeLinkLossPa(link, 1, load),
-    pipe: null,
-    pump: spec.kind === "pump" ? toPumpLaw(spec) : null,
-    crackPa: spec.kind === "nonReturn" ? spec.crackKPa * 1000 : 0,
-    breaksPa: spec.kind === "ventedLoop" ? toPa(link.gear.atMm.z + link.gear.sizeMm.z) : null,
-  };
+    network.square[e] = computeLinkLossPa(link, 1, load);
+    if (spec.kind === "pump") network.pump[e] = toPumpLaw(spec);
+    if (spec.kind === "nonReturn") network.crackPa[e] = spec.crackKPa * 1000;
+    if (spec.kind === "ventedLoop") network.breaksPa[e] = toPa(atMm.z + sizeMm.z);
+  });
+  graph.ends.forEach((end, i) => {
+    const e = graph.links.length + i;
+    network.froms[e] = index.get(end.node)!;
+    network.tos[e] = ids.length + i;
+    network.square[e] = computeMouthLoss(gearOf(end));
+  });
+  listNeighbours(network);
+  return network;
 }
 
-function listNeighbours(nodes: number, edges: readonly FlowEdge[]): FlowNetwork["neighbours"] {
-  const first = new Int32Array(nodes).fill(-1);
-  const next = new Int32Array(2 * edges.length);
-  edges.forEach(({ from, to }, e) => {
-    next[2 * e] = first[from]!;
-    first[from] = 2 * e;
-    next[2 * e + 1] = first[to]!;
-    first[to] = 2 * e + 1;
-  });
-  return { first, next };
+function listNeighbours({ froms, tos, first, next }: FlowNetwork): void {
+  for (let e = 0; e < froms.length; e++) {
+    next[2 * e] = first[froms[e]!]!;
+    first[froms[e]!] = 2 * e;
+    next[2 * e + 1] = first[tos[e]!]!;
+    first[tos[e]!] = 2 * e + 1;
+  }
 }
 
 /** Which edges let water through in a setting, which way, and which pumps are on. */
-export function findPassages({ graph, edges, opener }: FlowNetwork, setting: Setting): Passages {
-  const ways = new Uint8Array(edges.length);
-  const isDriven = new Uint8Array(edges.length);
+export function findPassages({ graph, froms, opener }: FlowNetwork, setting: Setting): Passages {
+  const ways = new Uint8Array(froms.length);
+  const isDriven = new Uint8Array(froms.length);
   for (let e = 0; e < graph.links.length; e++) {
     const passing = findPassing(graph.links[e]!, setting);
     // whatever lets water back lets it forward too

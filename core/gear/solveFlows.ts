@@ -1,9 +1,9 @@
 import type { Design } from "../design/design";
-import { type Chain, type Chained, computeEdgeLoss, findChains } from "./chains";
+import { computeEdgeLoss, findChains } from "./chains";
 import { type FlowNetwork, findPassages, ONE_WAY, type Passages, SHUT, toFlowNetwork } from "./flowNetwork";
 import type { GearGraph } from "./gearGraph";
 import { USUAL_LOAD } from "./linkLoss";
-import { type Solved, solveChains } from "./newton";
+import { solveChains } from "./newton";
 import type { Setting } from "./settings";
 
 export type LinkFlow = {
@@ -42,117 +42,154 @@ export function solveFlows(design: Design, graph: GearGraph, setting: Setting, l
   const network = toFlowNetwork(design, graph, load);
   const passages = findPassages(network, setting);
   for (;;) {
-    const chained = findChains(network, passages);
-    const solved = solveChains(network.ids.length, network.fixedPa, chained.chains);
-    const { heads, flows } = spreadOut(network, passages, chained, solved);
-    if (!breakLoops(network, passages, heads, flows)) return report(network, passages, solved, heads, flows);
+    findChains(network, passages);
+    const heads = solveChains(network);
+    const flows = spreadOut(network, passages, heads);
+    if (!breakLoops(network, passages, heads, flows)) {
+      return new FlowAnswer(network, passages, heads, flows);
+    }
   }
 }
 
 // A vented loop whose top would be sucked lets air in there: it is shut, and what it parts is solved again.
 function breakLoops(
-  { edges }: FlowNetwork,
+  { froms, tos, breaksPa }: FlowNetwork,
   { ways }: Passages,
-  heads: readonly number[],
-  flows: readonly number[],
+  heads: Float64Array,
+  flows: Float64Array,
 ): boolean {
   let isBroken = false;
-  for (let e = 0; e < edges.length; e++) {
-    const { breaksPa, from, to } = edges[e]!;
-    if (breaksPa === null || ways[e] === SHUT || Math.abs(flows[e]!) < STILL_M3) continue;
-    if (Math.min(heads[from]!, heads[to]!) >= breaksPa) continue;
+  for (let e = 0; e < breaksPa.length; e++) {
+    if (breaksPa[e] === Number.NEGATIVE_INFINITY || ways[e] === SHUT || Math.abs(flows[e]!) < STILL_M3) continue;
+    if (Math.min(heads[froms[e]!]!, heads[tos[e]!]!) >= breaksPa[e]!) continue;
     ways[e] = SHUT;
     isBroken = true;
   }
   return isBroken;
 }
 
-// From the junctions to every node and edge.
-function spreadOut(
-  network: FlowNetwork,
-  passages: Passages,
-  { chains, hanging }: Chained,
-  { heads, flows, isShut }: Solved,
-): { readonly heads: readonly number[]; readonly flows: readonly number[] } {
-  const all = [...heads, ...network.fixedPa];
-  const edgeFlows = new Array<number>(network.edges.length).fill(0);
-  const { edges } = network;
-  for (let c = 0; c < chains.length; c++) {
-    const chain = chains[c]!;
-    if (isShut[c]) {
-      standStill(network, passages, chain, all);
+// From the junctions to every node, put into `heads`, and every edge.
+function spreadOut(network: FlowNetwork, passages: Passages, heads: Float64Array): Float64Array {
+  const { chained, newton, froms, tos } = network;
+  const { stepEdge, stepSense, firstStep } = chained;
+  const flows = new Float64Array(froms.length);
+  for (let c = 0; c < chained.count; c++) {
+    if (newton.isShut[c]) {
+      standStill(network, passages, c, heads);
       continue;
     }
-    let head = all[chain.a]!;
-    for (let i = 0; i < chain.steps.length; i++) {
-      const { edge, sense } = chain.steps[i]!;
-      const flow = flows[c]! * sense;
-      edgeFlows[edge] = flow;
+    let head = heads[chained.a[c]!]!;
+    const last = firstStep[c + 1]! - 1;
+    for (let i = firstStep[c]!; i <= last; i++) {
+      const edge = stepEdge[i]!;
+      const sense = stepSense[i]!;
+      const flow = newton.flows[c]! * sense;
+      flows[edge] = flow;
       // its far end is solved already
-      if (i === chain.steps.length - 1) break;
-      head -= sense * computeEdgeLoss(edges[edge]!, flow, passages.isDriven[edge] === 1);
-      all[sense === 1 ? edges[edge]!.to : edges[edge]!.from] = head;
+      if (i === last) break;
+      head -= sense * computeEdgeLoss(network, edge, flow, passages.isDriven[edge] === 1);
+      heads[sense === 1 ? tos[edge]! : froms[edge]!] = head;
     }
   }
-  for (let i = hanging.length - 1; i >= 0; i--) {
-    const { node, on, edge, sense } = hanging[i]!;
+  for (let i = chained.hanging - 1; i >= 0; i--) {
+    const edge = chained.hangEdge[i]!;
+    const sense = chained.hangSense[i]!;
     // against what is one-way nothing is pushed back, and what stands before it nobody knows
     const isHeld = sense === -1 && passages.ways[edge] === ONE_WAY;
-    all[node] = isHeld
+    heads[chained.hangNode[i]!] = isHeld
       ? Number.NaN
-      : all[on]! - sense * computeEdgeLoss(network.edges[edge]!, 0, passages.isDriven[edge] === 1);
+      : heads[chained.hangOn[i]!]! - sense * computeEdgeLoss(network, edge, 0, passages.isDriven[edge] === 1);
   }
-  return { heads: all, flows: edgeFlows };
+  return flows;
 }
 
 // What is held shut has the pressure of either end up to what holds it; between two that hold, nobody knows.
-function standStill({ edges }: FlowNetwork, { ways, isDriven }: Passages, chain: Chain, all: number[]): void {
-  const steps = chain.steps;
-  let last = steps.length - 1;
-  while (last >= 0 && ways[steps[last]!.edge] !== ONE_WAY) last--;
-  const still = (i: number) => computeEdgeLoss(edges[steps[i]!.edge]!, 0, isDriven[steps[i]!.edge] === 1);
-  const nodeAfter = (i: number) => (steps[i]!.sense === 1 ? edges[steps[i]!.edge]!.to : edges[steps[i]!.edge]!.from);
-  let head = all[chain.a]!;
+function standStill(network: FlowNetwork, { ways, isDriven }: Passages, c: number, heads: Float64Array): void {
+  const { chained, froms, tos } = network;
+  const first = chained.firstStep[c]!;
+  const end = chained.firstStep[c + 1]! - 1;
+  const edgeAt = (i: number) => chained.stepEdge[i]!;
+  const senseAt = (i: number) => chained.stepSense[i]!;
+  const still = (i: number) => computeEdgeLoss(network, edgeAt(i), 0, isDriven[edgeAt(i)] === 1);
+  const nodeAfter = (i: number) => (senseAt(i) === 1 ? tos[edgeAt(i)]! : froms[edgeAt(i)]!);
+  let last = end;
+  while (last >= first && ways[edgeAt(last)] !== ONE_WAY) last--;
+  let head = heads[chained.a[c]!]!;
   let isHeld = false;
-  for (let i = 0; i < steps.length - 1; i++) {
-    isHeld ||= ways[steps[i]!.edge] === ONE_WAY;
-    head -= steps[i]!.sense * still(i);
-    all[nodeAfter(i)] = isHeld ? Number.NaN : head;
+  for (let i = first; i < end; i++) {
+    isHeld ||= ways[edgeAt(i)] === ONE_WAY;
+    head -= senseAt(i) * still(i);
+    heads[nodeAfter(i)] = isHeld ? Number.NaN : head;
   }
-  head = all[chain.b]!;
-  for (let i = steps.length - 1; i > last && i > 0; i--) {
-    head += steps[i]!.sense * still(i);
-    all[nodeAfter(i - 1)] = head;
+  head = heads[chained.b[c]!]!;
+  for (let i = end; i > last && i > first; i--) {
+    head += senseAt(i) * still(i);
+    heads[nodeAfter(i - 1)] = head;
   }
 }
 
-function report(
-  { graph, ids, edges, heightPa }: FlowNetwork,
-  { ways }: Passages,
-  { heads }: Solved,
-  all: readonly number[],
-  flows: readonly number[],
-): FlowResult {
-  const out = new Array<number>(all.length).fill(0);
-  for (let e = 0; e < edges.length; e++) {
-    out[edges[e]!.from]! -= flows[e]!;
-    out[edges[e]!.to]! += flows[e]!;
+/** Told in words of the graph when asked for: most of who asks wants one list. */
+class FlowAnswer implements FlowResult {
+  readonly #network: FlowNetwork;
+  readonly #ways: Uint8Array;
+  readonly #heads: Float64Array;
+  readonly #flows: Float64Array;
+  #links: FlowResult["links"] | null = null;
+  #nodes: FlowResult["nodes"] | null = null;
+
+  constructor(network: FlowNetwork, { ways }: Passages, heads: Float64Array, flows: Float64Array) {
+    this.#network = network;
+    this.#ways = ways;
+    this.#heads = heads;
+    this.#flows = flows;
   }
-  let worst = 0;
-  for (let i = 0; i < heads.length; i++) worst = Math.max(worst, Math.abs(out[i]!));
-  const ends: { node: string; lpm: number }[] = [];
-  graph.ends.forEach(({ node }, i) => {
+
+  get links() {
+    this.#links ??= listLinks(this.#network, this.#ways, this.#heads, this.#flows);
+    return this.#links;
+  }
+
+  get nodes() {
+    this.#nodes ??= listNodes(this.#network, this.#heads);
+    return this.#nodes;
+  }
+
+  get ends() {
+    return listEnds(this.#network, this.#ways, this.#flows);
+  }
+
+  get residualLpm() {
+    return findResidual(this.#network, this.#flows);
+  }
+}
+
+const listLinks = (
+  { graph, froms, tos }: FlowNetwork,
+  ways: Uint8Array,
+  heads: Float64Array,
+  flows: Float64Array,
+): LinkFlow[] =>
+  graph.links.map(({ id }, e) => ({
+    id,
+    lpm: flows[e]! * LPM,
+    // 0 where nothing sets a pressure, too
+    lossKPa: ways[e] ? (heads[froms[e]!]! - heads[tos[e]!]!) / 1000 || 0 : 0,
+  }));
+
+const listNodes = ({ ids, heightPa }: FlowNetwork, heads: Float64Array): NodePressure[] =>
+  ids.map((id, i) => ({ id, kPa: Number.isNaN(heads[i]!) ? null : (heads[i]! - heightPa[i]!) / 1000 }));
+
+const listEnds = ({ graph }: FlowNetwork, ways: Uint8Array, flows: Float64Array): FlowResult["ends"] =>
+  graph.ends.flatMap(({ node }, i) => {
     const e = graph.links.length + i;
-    if (ways[e]) ends.push({ node, lpm: flows[e]! * LPM });
+    return ways[e] ? [{ node, lpm: flows[e]! * LPM }] : [];
   });
-  return {
-    links: graph.links.map(({ id }, e) => {
-      const { from, to } = edges[e]!;
-      // 0 where nothing sets a pressure, too
-      return { id, lpm: flows[e]! * LPM, lossKPa: ways[e] ? (all[from]! - all[to]!) / 1000 || 0 : 0 };
-    }),
-    nodes: ids.map((id, i) => ({ id, kPa: Number.isNaN(all[i]!) ? null : (all[i]! - heightPa[i]!) / 1000 })),
-    ends,
-    residualLpm: worst * LPM,
-  };
+
+function findResidual({ ids, froms, tos, fixedPa }: FlowNetwork, flows: Float64Array): number {
+  const out = new Float64Array(ids.length + fixedPa.length);
+  for (let e = 0; e < froms.length; e++) {
+    out[froms[e]!]! -= flows[e]!;
+    out[tos[e]!]! += flows[e]!;
+  }
+  return Math.max(0, ...out.subarray(0, ids.length).map(Math.abs)) * LPM;
 }
