@@ -1,5 +1,5 @@
 import type { Design } from "../design/design";
-import { type Chained, createChained, createNewtonRoom, type NewtonRoom } from "./flowRooms";
+import { type Chained, createChained, createFigures, createNewtonRoom, type NewtonRoom } from "./flowRooms";
 import type { GearEnd, GearGraph } from "./gearGraph";
 import { type BoreLaw, toBoreLaw } from "./hoseLoss";
 import { computeLinkLossPa, computeMouthLoss, type PumpLaw, toPa, toPumpLaw, toWaterPipe } from "./linkLoss";
@@ -36,6 +36,10 @@ export type FlowNetwork = {
   /** What the solver writes into, kept from setting to setting. */
   readonly chained: Chained;
   readonly newton: NewtonRoom;
+  readonly isDriven: Uint8Array;
+  /** No flow at any edge and no pressure at any node, to begin an answer with. */
+  readonly noFlows: readonly number[];
+  readonly noHeads: readonly number[];
 };
 
 /** How an edge stands in a setting. */
@@ -90,6 +94,9 @@ function compile(design: Design, graph: GearGraph, load: number): FlowNetwork {
     }),
     chained: createChained(ids.length, graph.ends.length, count),
     newton: createNewtonRoom(ids.length, graph.ends.length, count),
+    isDriven: new Uint8Array(count),
+    noFlows: createFigures(count, 0),
+    noHeads: createFigures(ids.length + graph.ends.length, Number.NaN),
   };
   graph.links.forEach((link, e) => {
     network.froms[e] = index.get(link.from)!;
@@ -130,9 +137,8 @@ function listNeighbours({ froms, tos, first, next }: FlowNetwork): void {
 }
 
 /** Which edges let water through in a setting, which way, and which pumps are on. */
-export function findPassages({ graph, froms, opener }: FlowNetwork, setting: Setting): Passages {
-  const ways = new Uint8Array(froms.length);
-  const isDriven = new Uint8Array(froms.length);
+export function findPassages({ graph, isDriven, opener }: FlowNetwork, setting: Setting): Passages {
+  const ways = new Uint8Array(isDriven.length);
   for (let e = 0; e < graph.links.length; e++) {
     const passing = findPassing(graph.links[e]!, setting);
     // whatever lets water back lets it forward too

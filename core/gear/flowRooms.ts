@@ -99,3 +99,10 @@ export const createNewtonRoom = (nodes: number, ends: number, edges: number): Ne
   right: new Float64Array(nodes),
   matrix: new Float64Array(16),
 });
+
+/**
+ * Figures to begin with, to be copied for each answer: plain numbers that hold fractions from the first, for a copy of such
+ * costs a tenth of a new typed row.
+ */
+export const createFigures = (count: number, value: number): readonly number[] =>
+  new Array<number>(count).fill(0.5).fill(value);

@@ -22,7 +22,7 @@ const loss: Loss = { pa: 0, slope: 0 };
  * opened as the flows say. Gives the pressure of each node, Pa, NaN where nothing sets it or it is no junction, and the fixed
  * ones after them. Source: the gradient method of Todini and Pilati [P].
  */
-export function solveChains(network: FlowNetwork): Float64Array {
+export function solveChains(network: FlowNetwork): number[] {
   const { fixedPa, chained, newton: room } = network;
   const { flows, isShut, isNever, losses, slopes, from, to, heads, isSet, right } = room;
   const { count, forth, back } = chained;
@@ -118,11 +118,11 @@ function turnOneWays(network: FlowNetwork): boolean {
   return isTurned;
 }
 
-function listHeads({ ids, fixedPa, newton: { places, heads, isSet } }: FlowNetwork): Float64Array {
-  const all = new Float64Array(ids.length + fixedPa.length);
+function listHeads({ ids, fixedPa, noHeads, newton: { places, heads, isSet } }: FlowNetwork): number[] {
+  const all = noHeads.slice();
   for (let node = 0; node < ids.length; node++) {
     const row = places[node]!;
-    all[node] = row >= 0 && isSet[row] ? heads[row]! : Number.NaN;
+    if (row >= 0 && isSet[row]) all[node] = heads[row]!;
   }
   for (let i = 0; i < fixedPa.length; i++) all[ids.length + i] = fixedPa[i]!;
   return all;

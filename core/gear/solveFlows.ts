@@ -55,8 +55,8 @@ export function solveFlows(design: Design, graph: GearGraph, setting: Setting, l
 function breakLoops(
   { froms, tos, breaksPa }: FlowNetwork,
   { ways }: Passages,
-  heads: Float64Array,
-  flows: Float64Array,
+  heads: readonly number[],
+  flows: readonly number[],
 ): boolean {
   let isBroken = false;
   for (let e = 0; e < breaksPa.length; e++) {
@@ -69,10 +69,10 @@ function breakLoops(
 }
 
 // From the junctions to every node, put into `heads`, and every edge.
-function spreadOut(network: FlowNetwork, passages: Passages, heads: Float64Array): Float64Array {
+function spreadOut(network: FlowNetwork, passages: Passages, heads: number[]): number[] {
   const { chained, newton, froms, tos } = network;
   const { stepEdge, stepSense, firstStep } = chained;
-  const flows = new Float64Array(froms.length);
+  const flows = network.noFlows.slice();
   for (let c = 0; c < chained.count; c++) {
     if (newton.isShut[c]) {
       standStill(network, passages, c, heads);
@@ -104,7 +104,7 @@ function spreadOut(network: FlowNetwork, passages: Passages, heads: Float64Array
 }
 
 // What is held shut has the pressure of either end up to what holds it; between two that hold, nobody knows.
-function standStill(network: FlowNetwork, { ways, isDriven }: Passages, c: number, heads: Float64Array): void {
+function standStill(network: FlowNetwork, { ways, isDriven }: Passages, c: number, heads: number[]): void {
   const { chained, froms, tos } = network;
   const first = chained.firstStep[c]!;
   const end = chained.firstStep[c + 1]! - 1;
@@ -132,12 +132,12 @@ function standStill(network: FlowNetwork, { ways, isDriven }: Passages, c: numbe
 class FlowAnswer implements FlowResult {
   readonly #network: FlowNetwork;
   readonly #ways: Uint8Array;
-  readonly #heads: Float64Array;
-  readonly #flows: Float64Array;
+  readonly #heads: readonly number[];
+  readonly #flows: readonly number[];
   #links: FlowResult["links"] | null = null;
   #nodes: FlowResult["nodes"] | null = null;
 
-  constructor(network: FlowNetwork, { ways }: Passages, heads: Float64Array, flows: Float64Array) {
+  constructor(network: FlowNetwork, { ways }: Passages, heads: readonly number[], flows: readonly number[]) {
     this.#network = network;
     this.#ways = ways;
     this.#heads = heads;
@@ -166,8 +166,8 @@ class FlowAnswer implements FlowResult {
 const listLinks = (
   { graph, froms, tos }: FlowNetwork,
   ways: Uint8Array,
-  heads: Float64Array,
-  flows: Float64Array,
+  heads: readonly number[],
+  flows: readonly number[],
 ): LinkFlow[] =>
   graph.links.map(({ id }, e) => ({
     id,
@@ -176,16 +176,16 @@ const listLinks = (
     lossKPa: ways[e] ? (heads[froms[e]!]! - heads[tos[e]!]!) / 1000 || 0 : 0,
   }));
 
-const listNodes = ({ ids, heightPa }: FlowNetwork, heads: Float64Array): NodePressure[] =>
+const listNodes = ({ ids, heightPa }: FlowNetwork, heads: readonly number[]): NodePressure[] =>
   ids.map((id, i) => ({ id, kPa: Number.isNaN(heads[i]!) ? null : (heads[i]! - heightPa[i]!) / 1000 }));
 
-const listEnds = ({ graph }: FlowNetwork, ways: Uint8Array, flows: Float64Array): FlowResult["ends"] =>
+const listEnds = ({ graph }: FlowNetwork, ways: Uint8Array, flows: readonly number[]): FlowResult["ends"] =>
   graph.ends.flatMap(({ node }, i) => {
     const e = graph.links.length + i;
     return ways[e] ? [{ node, lpm: flows[e]! * LPM }] : [];
   });
 
-function findResidual({ ids, froms, tos, fixedPa }: FlowNetwork, flows: Float64Array): number {
+function findResidual({ ids, froms, tos, fixedPa }: FlowNetwork, flows: readonly number[]): number {
   const out = new Float64Array(ids.length + fixedPa.length);
   for (let e = 0; e < froms.length; e++) {
     out[froms[e]!]! -= flows[e]!;
