@@ -96,3 +96,67 @@ test("a store that cannot be opened is said, not thrown", async () => {
   await one.open("kranich");
   expect(one.store.getState().phase).toBe("failed");
 });
+
+const memorySlip = (text: string | null = null) => ({
+  read: () => text,
+  write: (next: string) => {
+    text = next;
+  },
+  clear: () => {
+    text = null;
+  },
+});
+
+test("what a page had no time to keep is left on a slip and there again; once kept, nothing is left", async () => {
+  const slip = memorySlip();
+  // a page whose writes never come to an end
+  const never = createRecords(async () => {
+    const db = await fresh("slip")();
+    const stuck = () => new Promise<never>(() => undefined);
+    return new Proxy(db, {
+      get: (target, key) => {
+        if (key === "put" || key === "delete") return stuck;
+        const value = Reflect.get(target, key);
+        return typeof value === "function" ? value.bind(target) : value;
+      },
+    });
+  }, slip);
+  await never.open("kranich");
+  void never.tickStep("hangTank:grey", "2026-05-01");
+  void never.addEntry(entry("a"));
+  void never.addEntry(entry("b"));
+  void never.removeEntry("b");
+  await new Promise((done) => setTimeout(done));
+  never.leave();
+  const later = createRecords(fresh("slip"), slip);
+  await later.open("kranich");
+  expect(later.store.getState()).toMatchObject({ build: { done: [{ stepId: "hangTank:grey" }] }, log: [entry("a")] });
+  expect(slip.read()).toBeNull();
+  await later.tickStep("layVent:vent", "2026-05-02");
+  later.leave();
+  expect(slip.read()).toBeNull();
+});
+
+test("a slip that is no slip is passed over", async () => {
+  for (const text of ["{", "7", '[{"store":"designs","key":"kranich"},{"store":"log","key":""},null]']) {
+    const one = createRecords(fresh("no slip"), memorySlip(text));
+    await one.open("kranich");
+    expect(one.store.getState()).toMatchObject({ phase: "ready", log: [], build: { done: [] } });
+  }
+});
+
+test("what is noted while the record is being read is put to it, not over it; what cannot be read is put aside", async () => {
+  const one = createRecords(fresh("early"));
+  await one.open("kranich");
+  await one.tickStep("hangTank:grey", "2026-05-01");
+  const later = createRecords(fresh("early"));
+  void later.open("kranich");
+  await later.tickStep("layVent:vent", "2026-05-02");
+  expect(later.store.getState().build.done.map(({ stepId }) => stepId)).toEqual(["hangTank:grey", "layVent:vent"]);
+  const db = await fresh("early")();
+  const spoilt = { designId: "otter", build: { done: "all of it" }, journey: null };
+  await db.put("builds", spoilt);
+  await later.open("otter");
+  await later.tickStep("hangTank:grey", "2026-05-03");
+  expect(await db.get("builds", "otter/unread")).toEqual({ ...spoilt, designId: "otter/unread" });
+});

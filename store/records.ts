@@ -16,7 +16,10 @@ import {
 } from "@/core/record/record";
 import { mergeTicks, type Ticks } from "@/core/record/ticks";
 import { type Database, openDatabase } from "./database";
+import { createLocalSlip } from "./localSlip";
 import { createPhotos } from "./photos";
+import { createRecordWrites } from "./recordWrites";
+import type { SlipPlace } from "./slip";
 
 /** What is kept beside a design: how far the building is, and its logbook. Neither is part of the design or its undo. */
 export type RecordsState = {
@@ -59,13 +62,18 @@ export type RecordsStore = {
   readonly addEntry: (entry: LogEntry) => Promise<void>;
   /** Takes the last line back. */
   readonly removeEntry: (id: string) => Promise<void>;
+  /** The page goes away: what is not kept yet is left on a slip, and put in when the records are opened again. */
+  readonly leave: () => void;
   /** What is kept beside any design, and putting there what came out of a file. */
   readonly read: (designId: string) => Promise<Records>;
   readonly adopt: (designId: string, records: Records) => Promise<void>;
 };
 
 /** The records of the design that is open; the database comes when the first is asked for. */
-export function createRecords(openStore: () => Promise<Database> = () => openDatabase(() => undefined)): RecordsStore {
+export function createRecords(
+  openStore: () => Promise<Database> = () => openDatabase(() => undefined),
+  slip?: SlipPlace,
+): RecordsStore {
   const photos = createPhotos(openStore);
   const store = createStore<RecordsState>()(() => NONE);
   let database: Promise<Database> | null = null;
@@ -73,14 +81,26 @@ export function createRecords(openStore: () => Promise<Database> = () => openDat
     database ??= openStore();
     return database;
   };
-  const keep = async (changed: { readonly build?: BuildRecord; readonly journey?: Journey }) => {
+  const writes = createRecordWrites(db, slip);
+  let opening: Promise<void> = Promise.resolve();
+  /** Changes what is open and keeps it; while it is being read it waits, so that nothing is put over what is not seen yet. */
+  const keep = async (change: (now: RecordsState) => Pick<RecordsState, "build"> | Pick<RecordsState, "journey">) => {
+    if (store.getState().phase === "loading") await opening;
+    const { designId, phase } = store.getState();
+    if (designId === null) return;
+    store.setState(change(store.getState()));
+    // what could not be read lies where it is, and nothing is put over it
+    if (phase === "failed") return;
+    const { build, journey } = store.getState();
+    await writes.put({ store: "builds", key: designId, value: { build, journey } });
+  };
+  const keepBuild = (change: (build: BuildRecord) => BuildRecord) => keep(({ build }) => ({ build: change(build) }));
+  const keepEntry = async (id: string, entry: LogEntry | null, log: readonly LogEntry[]) => {
     const { designId } = store.getState();
     if (designId === null) return;
-    store.setState(changed);
-    const { build, journey } = store.getState();
-    await (await db()).put("builds", { designId, build, journey });
+    store.setState({ log });
+    await writes.put({ store: "log", key: `${designId}/${id}`, designId, entry });
   };
-  const keepBuild = (build: BuildRecord) => keep({ build });
   const read = async (designId: string): Promise<Omit<Records, "photos">> => {
     const opened = await db();
     const [record, entries] = await Promise.all([
@@ -89,10 +109,21 @@ export function createRecords(openStore: () => Promise<Database> = () => openDat
     ]);
     const parsed = buildRecord.safeParse(record?.build);
     const build = parsed.success ? parsed.data : EMPTY_BUILD;
+    // what cannot be read is put aside before anything is kept in its place
+    if (record && !parsed.success) await opened.put("builds", { ...record, designId: `${designId}/unread` });
     // a line that cannot be read is left where it lies
     const log = entries.flatMap(({ entry }) => readEntry(entry)).sort((a, b) => a.at.localeCompare(b.at));
     const stops = journeySchema.safeParse(record?.journey);
     return { build, log, journey: stops.success ? stops.data : EMPTY_JOURNEY };
+  };
+  const load = async (designId: string) => {
+    try {
+      await writes.recover();
+      const { build, log, journey } = await read(designId);
+      if (store.getState().designId === designId) store.setState({ phase: "ready", build, log, journey });
+    } catch {
+      if (store.getState().designId === designId) store.setState({ phase: "failed" });
+    }
   };
   return {
     store,
@@ -112,74 +143,55 @@ export function createRecords(openStore: () => Promise<Database> = () => openDat
       await transaction.done;
       if (store.getState().designId === designId) store.setState({ build, log, journey });
     },
-    open: async (designId) => {
-      if (store.getState().designId === designId && store.getState().phase !== "failed") return;
+    open: (designId) => {
+      if (store.getState().designId === designId && store.getState().phase !== "failed") return opening;
       store.setState({ ...NONE, designId, phase: "loading" });
-      try {
-        const { build, log, journey } = await read(designId);
-        if (store.getState().designId === designId) store.setState({ phase: "ready", build, log, journey });
-      } catch {
-        if (store.getState().designId === designId) store.setState({ phase: "failed" });
-      }
+      opening = load(designId);
+      return opening;
     },
-    tickStep: (stepId, on) => {
-      const { build } = store.getState();
-      const others = build.done.filter((done) => done.stepId !== stepId);
-      return keepBuild({ ...build, done: on === null ? others : [...others, { stepId, on }] });
-    },
-    setHours: (stepId, hours) => {
-      const { build } = store.getState();
-      const done = build.done.map((one) => {
-        if (one.stepId !== stepId) return one;
-        const { hours: _, ...rest } = one;
-        return hours === null ? rest : { ...rest, hours };
-      });
-      return keepBuild({ ...build, done });
-    },
-    addTicks: (ticks) => keepBuild(mergeTicks(store.getState().build, ticks)),
-    setOwnWork: (own) => keepBuild({ ...store.getState().build, ...own }),
-    setOrder: (order) => keepBuild({ ...store.getState().build, order: [...order] }),
-    setJourney: (journey) => keep({ journey }),
-    setMeasured: (key, given) => {
-      const { build } = store.getState();
-      const others = (build.measured ?? []).filter(({ part }) => toMeasuredKey(part) !== key);
-      return keepBuild({ ...build, measured: given === null ? others : [...others, given] });
-    },
-    setSaws: (sawsMm) => keepBuild({ ...store.getState().build, saws: [...new Set(sawsMm)].sort((a, b) => a - b) }),
-    addTrial: (trial) => {
-      const { build } = store.getState();
-      return keepBuild({ ...build, trials: [...(build.trials ?? []), trial] });
-    },
-    setPart: (name, state) => {
-      const { build } = store.getState();
-      return keepBuild({ ...build, parts: { ...build.parts, [name]: state } });
-    },
-    setPrice: (name, price) => {
-      const { build } = store.getState();
-      return keepBuild({ ...build, prices: { ...build.prices, [name]: price } });
-    },
-    setGoods: (parts, prices) => {
-      const { build } = store.getState();
-      return keepBuild({ ...build, parts: { ...build.parts, ...parts }, prices: { ...build.prices, ...prices } });
-    },
-    addEntry: async (entry) => {
-      const { designId, log } = store.getState();
-      if (designId === null) return;
-      store.setState({ log: [...log, entry] });
-      await (await db()).put("log", { key: `${designId}/${entry.id}`, designId, entry });
-    },
-    changeEntry: async (entry) => {
-      const { designId, log } = store.getState();
-      if (designId === null) return;
-      store.setState({ log: log.map((one) => (one.id === entry.id ? entry : one)) });
-      await (await db()).put("log", { key: `${designId}/${entry.id}`, designId, entry });
-    },
-    removeEntry: async (id) => {
-      const { designId, log } = store.getState();
-      if (designId === null) return;
-      store.setState({ log: log.filter((entry) => entry.id !== id) });
-      await (await db()).delete("log", `${designId}/${id}`);
-    },
+    leave: writes.leave,
+    tickStep: (stepId, on) =>
+      keepBuild((build) => {
+        const others = build.done.filter((done) => done.stepId !== stepId);
+        return { ...build, done: on === null ? others : [...others, { stepId, on }] };
+      }),
+    setHours: (stepId, hours) =>
+      keepBuild((build) => {
+        const done = build.done.map((one) => {
+          if (one.stepId !== stepId) return one;
+          const { hours: _, ...rest } = one;
+          return hours === null ? rest : { ...rest, hours };
+        });
+        return { ...build, done };
+      }),
+    addTicks: (ticks) => keepBuild((build) => mergeTicks(build, ticks)),
+    setOwnWork: (own) => keepBuild((build) => ({ ...build, ...own })),
+    setOrder: (order) => keepBuild((build) => ({ ...build, order: [...order] })),
+    setJourney: (journey) => keep(() => ({ journey })),
+    setMeasured: (key, given) =>
+      keepBuild((build) => {
+        const others = (build.measured ?? []).filter(({ part }) => toMeasuredKey(part) !== key);
+        return { ...build, measured: given === null ? others : [...others, given] };
+      }),
+    setSaws: (sawsMm) => keepBuild((build) => ({ ...build, saws: [...new Set(sawsMm)].sort((a, b) => a - b) })),
+    addTrial: (trial) => keepBuild((build) => ({ ...build, trials: [...(build.trials ?? []), trial] })),
+    setPart: (name, state) => keepBuild((build) => ({ ...build, parts: { ...build.parts, [name]: state } })),
+    setPrice: (name, price) => keepBuild((build) => ({ ...build, prices: { ...build.prices, [name]: price } })),
+    setGoods: (parts, prices) =>
+      keepBuild((build) => ({ ...build, parts: { ...build.parts, ...parts }, prices: { ...build.prices, ...prices } })),
+    addEntry: (entry) => keepEntry(entry.id, entry, [...store.getState().log, entry]),
+    changeEntry: (entry) =>
+      keepEntry(
+        entry.id,
+        entry,
+        store.getState().log.map((one) => (one.id === entry.id ? entry : one)),
+      ),
+    removeEntry: (id) =>
+      keepEntry(
+        id,
+        null,
+        store.getState().log.filter((entry) => entry.id !== id),
+      ),
   };
 }
 
@@ -189,4 +201,5 @@ function readEntry(value: unknown): LogEntry[] {
 }
 
 /** The records of this page. */
-export const records = createRecords();
+export const records = createRecords(undefined, createLocalSlip("schleuse-records-slip"));
+if (typeof window !== "undefined") window.addEventListener("pagehide", records.leave);

@@ -1,5 +1,6 @@
 import { cleanName } from "@/core/design/cleanText";
 import { MOST_FILE_BYTES } from "@/core/record/file";
+import { createLocalSlip } from "@/store/localSlip";
 import { openBrowserStore, Session } from "@/store/session";
 import type { Theme } from "@/store/state";
 import { view as look, tell, workbench } from "@/store/workbench";
@@ -9,7 +10,6 @@ import { handOut } from "../kit/handOut";
 import { THEME_KEY } from "./themeScript";
 
 const UNITS_KEY = "schleuse-units";
-const SLIP_KEY = "schleuse-slip";
 const HELD_KEY = "schleuse-held";
 
 const download = (name: string, text: string): void => handOut(name, text, "application/json");
@@ -32,11 +32,7 @@ export const session = new Session({
     adopt: async (id, beside) => (await import("@/store/records")).records.adopt(id, beside),
   },
   persist: () => void navigator.storage?.persist?.().catch(() => false),
-  slip: {
-    read: () => localStorage.getItem(SLIP_KEY),
-    write: (text) => localStorage.setItem(SLIP_KEY, text),
-    clear: () => forget(SLIP_KEY),
-  },
+  slip: createLocalSlip("schleuse-slip"),
   held: {
     read: () => Number(recall(HELD_KEY) ?? 0) || 0,
     write: (count) => remember(HELD_KEY, String(count)),
@@ -48,14 +44,6 @@ function recall(key: string): string | null {
     return localStorage.getItem(key);
   } catch {
     return null;
-  }
-}
-
-function forget(key: string): void {
-  try {
-    localStorage.removeItem(key);
-  } catch {
-    // nothing was kept either
   }
 }
 
