@@ -42,7 +42,7 @@ export function listByName(design: Design) {
     !lines.some(({ to }) => to.kind === "inlet" && to.tankId === tankId && to.portId === port.id);
   return {
     rig,
-    obstacles,
+    obstacles: byName(obstacles.map(bare)),
     fixtures: byName(fixtures.map(bare)),
     tanks: byName(
       tanks.map((tank) => ({

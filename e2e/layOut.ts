@@ -3,6 +3,7 @@ import type { Design } from "@/core/design/design";
 import type { Gear, HoseEnd, WorkingState } from "@/core/design/gear";
 import type { Use, Vessel } from "@/core/design/habits";
 import type { Drain, Fixture, Hose, Port, Tank, Vent } from "@/core/design/plumbing";
+import type { Obstacle } from "@/core/design/rig";
 import type { Vec3 } from "@/core/geometry/vec";
 import { findPipeSize } from "@/core/parts/pipes";
 import { findFace } from "@/core/templates/tankFaces";
@@ -11,7 +12,15 @@ import { GEAR_NAMES, POSITION_NAMES } from "@/words/gear";
 import { GEAR_CHOICES, GEAR_FIELDS, GEAR_TICKS, PORT_WORDS } from "@/words/gearFields";
 import { DISCHARGE_NAMES, HOSE_WALL_NAMES } from "@/words/heads";
 import { HULL_NAMES } from "@/words/hull";
-import { BRANCH_VENT_NAMES, FASTENER_NAMES, FIXING_NAMES, FIXTURE_NAMES, PORT_NAMES, TRAP_NAMES } from "@/words/labels";
+import {
+  BRANCH_VENT_NAMES,
+  FASTENER_NAMES,
+  FIXING_NAMES,
+  FIXTURE_NAMES,
+  OBSTACLE_NAMES,
+  PORT_NAMES,
+  TRAP_NAMES,
+} from "@/words/labels";
 import { nameSide } from "@/words/ports";
 import { formatParts } from "@/words/units";
 import { expect } from "./fixtures";
@@ -165,7 +174,8 @@ export async function layVent(page: Page, vent: Vent, tank: Tank, isThere: boole
   await typePlace(group, vent.pointsMm.at(-1)!);
 }
 
-export async function layGear(page: Page, piece: Gear): Promise<void> {
+/** A piece of gear; a tap stands over the fixture that is named. */
+export async function layGear(page: Page, piece: Gear, over: string): Promise<void> {
   const panel = await goTo(page, "Loop");
   const { kind, ...figures } = piece.spec;
   await panel.getByLabel("Piece of gear", { exact: true }).selectOption({ label: GEAR_NAMES[kind].name });
@@ -182,6 +192,8 @@ export async function layGear(page: Page, piece: Gear): Promise<void> {
       await choose(group.getByLabel(choice.label, { exact: true }), choice.names[value]!);
     else if (tick && typeof value === "boolean") await group.getByLabel(tick, { exact: true }).setChecked(value);
   }
+  if ("fixtureId" in figures && figures.fixtureId !== null)
+    await choose(group.getByLabel("Stands over", { exact: true }), over);
   if (piece.isSecured) await group.getByLabel(/^Secured/).check();
   const place = groupOf(panel, "Place of its rear right bottom corner");
   await typePlace(place, piece.atMm);
@@ -222,6 +234,8 @@ export async function layFixture(page: Page, fixture: Fixture): Promise<void> {
 
 async function typeFixture(panel: Locator, fixture: Fixture): Promise<void> {
   const group = groupOf(panel, /underside of the waste$/);
+  // what lays a drain is fetched first
+  await expect(group.getByLabel("Name", { exact: true })).toHaveValue(new RegExp(`^${FIXTURE_NAMES[fixture.kind]}`));
   await type(group.getByLabel("Name", { exact: true }), fixture.name);
   await typePlace(group, fixture.outletMm);
   await type(group.getByLabel("Bore", { exact: true }), fixture.boreMm);
@@ -332,6 +346,20 @@ export async function layBoat(page: Page, rig: Design["rig"]): Promise<void> {
   if (rig.gmMm) await type(heads.getByLabel("GM", { exact: true }), rig.gmMm);
 }
 
+/** What stands in the way: one more, or the one of that name with its measures typed anew. */
+export async function layObstacle(page: Page, obstacle: Obstacle): Promise<void> {
+  const group = groupOf(await goTo(page, "Rig"), "Under and in the way");
+  const there = startsWith(group, obstacle.name);
+  if (await there.isVisible()) await there.click();
+  else await group.getByRole("button", { name: "Add", exact: true }).click();
+  await type(group.getByLabel("Name", { exact: true }), obstacle.name);
+  await choose(group.getByLabel("Kind", { exact: true }), OBSTACLE_NAMES[obstacle.kind]);
+  await typePlace(group, obstacle.atMm);
+  await type(group.getByLabel("Length", { exact: true }), obstacle.lengthMm);
+  await type(group.getByLabel("Width", { exact: true }), obstacle.widthMm);
+  await type(group.getByLabel("Height", { exact: true }), obstacle.heightMm);
+}
+
 export async function takeObstacleAway(page: Page, name: string): Promise<void> {
   const group = groupOf(await goTo(page, "Rig"), "Under and in the way");
   await startsWith(group, name).click();
@@ -353,7 +381,9 @@ export async function layState(page: Page, state: WorkingState, gear: readonly G
     await now.press("Enter");
     if (!(await isThere())) await now.press("Enter");
   }
-  for (const id of state.on) await drawing.getByRole("button", { name: `${nameOf(id)}, off` }).press("Enter");
+  for (const id of state.openTaps) await drawing.getByRole("button", { name: `${nameOf(id)}, shut` }).press("Enter");
+  for (const id of state.on)
+    await drawing.getByRole("button", { name: new RegExp(`^${nameOf(id)}, (off|dark)$`) }).press("Enter");
   const keep = page.getByRole("button", { name: `Keep as ${state.name}` });
   if (await keep.isVisible()) await keep.click();
 }

@@ -1,6 +1,7 @@
 import { readFileSync } from "node:fs";
 import type { Page } from "@playwright/test";
 import type { Design } from "@/core/design/design";
+import type { Gear } from "@/core/design/gear";
 import type { Drain } from "@/core/design/plumbing";
 import { listByName } from "./byName";
 import { expect, isWhole, openSample, openWorkbench, test } from "./fixtures";
@@ -10,6 +11,7 @@ import {
   layFixture,
   layGear,
   layHose,
+  layObstacle,
   layState,
   layTank,
   layUse,
@@ -30,6 +32,8 @@ const LAID = [
     ? ([
         ["Puppenwagen", "puppenwagen", "puppenwagen-heads"],
         ["Otter", "otter", "setzkasten"],
+        ["Kranich", "kranich", "kranich-loop"],
+        ["Lesesaal", "lesesaal", "lesesaal-loop"],
       ] as const)
     : []),
 ] as const;
@@ -52,20 +56,26 @@ for (const [name, from, to] of LAID) {
   });
 }
 
+const isNew =
+  <T extends { readonly id: string }>(list: readonly T[]) =>
+  (one: T) =>
+    !list.some(({ id }) => id === one.id);
+const isChanged =
+  <T extends { readonly id: string }>(list: readonly T[]) =>
+  (one: T) =>
+    JSON.stringify(list.find(({ id }) => id === one.id)) !== JSON.stringify(one);
+
 async function layOut(page: Page, base: Design, target: Design): Promise<void> {
-  const isNew =
-    <T extends { readonly id: string }>(list: readonly T[]) =>
-    (one: T) =>
-      !list.some(({ id }) => id === one.id);
+  for (const obstacle of target.obstacles.filter(isChanged(base.obstacles))) await layObstacle(page, obstacle);
   for (const { name } of base.obstacles.filter(isNew(target.obstacles))) await takeObstacleAway(page, name);
   if (target.rig.kind === "boat") await layBoat(page, target.rig);
   for (const vessel of target.habits.vessels.filter(isNew(base.habits.vessels))) await layVessel(page, vessel);
   const [first] = target.tanks;
-  if (first && JSON.stringify(first.atMm) !== JSON.stringify(base.tanks[0]?.atMm)) await moveTank(page, first);
+  if (first && isChanged(base.tanks)(first)) await moveTank(page, first);
   const tanks = target.tanks.filter(isNew(base.tanks));
   for (const tank of tanks) await layTank(page, tank, target.rig);
   for (const fixture of target.fixtures.filter(isNew(base.fixtures))) await layFixture(page, fixture);
-  for (const piece of target.gear) await layGear(page, piece);
+  for (const piece of target.gear) await layGear(page, piece, findOver(piece, target));
   for (const line of target.lines) {
     if (line.kind === "hose") await layHose(page, line, target);
     else if (line.kind === "vent") {
@@ -102,3 +112,6 @@ function findEnd({ to }: Drain, { lines, gear, tanks, habits }: Design): string 
       return "ground";
   }
 }
+
+const findOver = ({ spec }: Gear, { fixtures }: Design): string =>
+  fixtures.find(({ id }) => spec.kind === "tap" && id === spec.fixtureId)?.name ?? "";
