@@ -17,13 +17,17 @@ function readHashes(): readonly string[] | null {
   return null;
 }
 
-// The one style sheet a dialog writes into the page while it holds the page still.
-const DIALOG_STYLES = ["'sha256-nzTgYzXYDNe6BAHiiI7NNlfK8n/auuOAhh2t92YvuXo='"];
+// Style sheets of libraries that write their own into the page, each the same every time: what a dialog writes while it
+// holds the page still, and what a chart writes beside its legend.
+const LIBRARY_STYLES = [
+  "'sha256-nzTgYzXYDNe6BAHiiI7NNlfK8n/auuOAhh2t92YvuXo='",
+  "'sha256-aSysLrDECVdJ6L+jLf8CC5QKLmwRuk/OZiZk9mYky8A='",
+];
 
 const POLICY = [
   "default-src 'self'",
   `script-src ${script}`,
-  `style-src-elem 'self' 'unsafe-hashes' ${DIALOG_STYLES.join(" ")}`,
+  `style-src-elem 'self' 'unsafe-hashes' ${LIBRARY_STYLES.join(" ")}`,
   "style-src-attr 'unsafe-inline'",
   "img-src 'self' data: blob:",
   "font-src 'self'",

@@ -53,7 +53,12 @@ test("dip chart, gauge, running empty and a cold night: each tells what is true 
   await gauge.getByRole("button", { name: "Put it where it is least out" }).click();
   await expect(gauge.getByLabel("From the tank's rear")).toHaveValue("400");
   await expect(error).not.toHaveText(before!);
-  await expect(page.getByRole("group", { name: "Running empty" })).toContainText(/Takes .* to empty from full/);
+  const emptying = page.getByRole("group", { name: "Running empty" });
+  await expect(emptying).toContainText(/Takes .* to empty from full/);
+  // the curve is drawn once the chart library came, and says what it shows
+  const curve = emptying.getByRole("img", { name: /Starts with .* empty after/ });
+  await expect(curve.locator("svg path").first()).toBeAttached();
+  await expect(curve).toContainText("0 s");
   await expect(page.getByRole("img", { name: /^Starts with/ })).toBeVisible();
   const night = page.getByTestId("cold-night");
   const bare = await night.textContent();

@@ -6,9 +6,8 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { formatDays } from "@/words/days";
 import { describeStore } from "@/words/stores";
 import { formatNumber, formatQuantity } from "@/words/units";
+import { Chart } from "../../charts/Chart";
 import { Group } from "../../fields/Group";
-
-const SIZE = { width: 300, height: 120, left: 30, right: 8, top: 8, foot: 20 };
 
 /** Days against litres for everything that fills or runs out. */
 export function SizeCurves() {
@@ -38,16 +37,8 @@ function SizeCurve({ store: { store, roomL, meanLPerDay } }: { readonly store: S
   const [asked, setAsked] = useState<number | null>(null);
   const last = curve.at(-1);
   if (!last) return null;
-  const mostDays = Math.max(1, ...curve.map(({ days }) => days ?? 0));
-  const toX = (litres: number) =>
-    SIZE.left + (Math.min(litres, last.litres) / last.litres) * (SIZE.width - SIZE.left - SIZE.right);
-  const toY = (days: number) =>
-    SIZE.height - SIZE.foot - (Math.min(days, mostDays) / mostDays) * (SIZE.height - SIZE.foot - SIZE.top);
-  const line = (pick: "days" | "sureDays") =>
-    curve.flatMap((point) => {
-      const days = point[pick];
-      return days === null ? [] : [`${toX(point.litres).toFixed(1)},${toY(days).toFixed(1)}`];
-    });
+  const points = (pick: "days" | "sureDays") =>
+    curve.flatMap((point) => (point[pick] === null ? [] : [[point.litres, point[pick]] as const]));
   const at = asked ?? roomL.here;
   const here = daysWith(balance.stretches, store.id, at, certainty);
   const perLitre = computeDaysPerLitre(balance, store.id, at);
@@ -56,49 +47,25 @@ function SizeCurve({ store: { store, roomL, meanLPerDay } }: { readonly store: S
   return (
     <div className="pb-2">
       <h4 className="text-[13.5px] font-semibold">{name}</h4>
-      <svg
-        viewBox={`0 0 ${SIZE.width} ${SIZE.height}`}
-        className="w-full bg-sheet"
-        role="img"
-        aria-label={`${name}: days against litres`}
-      >
-        <line x1={SIZE.left} x2={SIZE.left} y1={SIZE.top} y2={SIZE.height - SIZE.foot} stroke="var(--rule)" />
-        <line
-          x1={SIZE.left}
-          x2={SIZE.width - SIZE.right}
-          y1={SIZE.height - SIZE.foot}
-          y2={SIZE.height - SIZE.foot}
-          stroke="var(--rule)"
-        />
-        <polyline points={line("days").join(" ")} fill="none" stroke="var(--ink)" strokeWidth={2} />
-        <polyline
-          points={line("sureDays").join(" ")}
-          fill="none"
-          stroke="var(--ink)"
-          strokeWidth={1.5}
-          strokeDasharray="3 3"
-        />
-        <Mark x={toX(roomL.here)} text="now" color="var(--enamel)" />
-        {bounds.fitsL !== null && bounds.fitsL > roomL.here + 0.5 && bounds.fitsL <= last.litres && (
-          <Mark x={toX(bounds.fitsL)} text="fits" color="var(--faint)" />
-        )}
-        {bounds.axleL !== null && bounds.axleL <= last.litres && (
-          <Mark x={toX(bounds.axleL)} text="axle" color="var(--signal)" />
-        )}
-        <circle cx={toX(at)} cy={toY(here.days ?? 0)} r={4} fill="var(--enamel)" />
-        <text x={2} y={SIZE.top + 9} fontSize={11} style={{ fill: "var(--faint)" }}>
-          {formatNumber(mostDays, 0)} d
-        </text>
-        <text
-          x={SIZE.width - SIZE.right}
-          y={SIZE.height - 5}
-          fontSize={11}
-          textAnchor="end"
-          style={{ fill: "var(--faint)" }}
-        >
-          {litres(last.litres)}
-        </text>
-      </svg>
+      <Chart
+        label={`${name}: days against litres`}
+        lines={[
+          { name: "On the mean", points: points("days"), ink: "ink", format: formatDays },
+          { name: "Sure for", points: points("sureDays"), ink: "ink", isDashed: true, format: formatDays },
+        ]}
+        marks={[
+          { x: roomL.here, text: "now", ink: "enamel" },
+          ...(bounds.fitsL !== null && bounds.fitsL > roomL.here + 0.5 && bounds.fitsL <= last.litres
+            ? [{ x: bounds.fitsL, text: "fits", ink: "faint" as const }]
+            : []),
+          ...(bounds.axleL !== null && bounds.axleL <= last.litres
+            ? [{ x: bounds.axleL, text: "axle", ink: "signal" as const }]
+            : []),
+        ]}
+        dot={[at, here.days ?? 0]}
+        formatX={litres}
+        height={150}
+      />
       <input
         type="range"
         className="w-full accent-enamel"
@@ -125,16 +92,5 @@ function SizeCurve({ store: { store, roomL, meanLPerDay } }: { readonly store: S
         </span>
       </p>
     </div>
-  );
-}
-
-function Mark({ x, text, color }: { readonly x: number; readonly text: string; readonly color: string }) {
-  return (
-    <>
-      <line x1={x} x2={x} y1={SIZE.top} y2={SIZE.height - SIZE.foot} stroke={color} strokeDasharray="5 3" />
-      <text x={x} y={SIZE.height - 7} fontSize={11} textAnchor="middle" style={{ fill: color }}>
-        {text}
-      </text>
-    </>
   );
 }

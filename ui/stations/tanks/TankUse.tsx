@@ -14,6 +14,7 @@ import { describeAttitude } from "@/words/attitudes";
 import { SENDER_NAMES } from "@/words/labels";
 import { describeSeconds } from "@/words/pour";
 import { formatLength, formatLengthFigure, formatParts, formatQuantity, lengthUnit } from "@/words/units";
+import { Chart } from "../../charts/Chart";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
 import { Button } from "../../kit/Button";
@@ -85,8 +86,27 @@ function DipChart({ tank }: { readonly tank: Tank }) {
           ))}
         </tbody>
       </table>
+      <Chart
+        label={`Litres against depth in ${tank.name}, level and as it stands`}
+        lines={[
+          {
+            name: "Level",
+            points: level.map((dip) => [dip.depthMm - min.z, dip.litres]),
+            ink: "ink",
+            format: (value) => formatQuantity(value, "volume", units),
+          },
+          {
+            name: "As it stands",
+            points: here.map((dip) => [dip.depthMm - min.z, dip.litres]),
+            ink: "enamel",
+            isDashed: true,
+            format: (value) => formatQuantity(value, "volume", units),
+          },
+        ]}
+        formatX={(depth) => formatLength(depth, units)}
+      />
       <p className="pt-1 text-[12px] leading-snug text-faint">
-        Inside, from the bottom up; as it stands: {describeAttitude(attitude, kind)}.
+        Inside, from the bottom up; dashed: as it stands: {describeAttitude(attitude, kind)}.
       </p>
     </Group>
   );

@@ -6,6 +6,8 @@ import { type WeighedSize, weighSizes } from "@/core/tanks/weighSizes";
 import { useWorkbench } from "@/store/useWorkbench";
 import { change, previewEdit, tell, undo } from "@/store/workbench";
 import { formatLength, formatQuantity, type Units } from "@/words/units";
+import { Chart, type ChartLine } from "../../charts/Chart";
+import type { ChartInk } from "../../charts/chartTheme";
 import { Group } from "../../fields/Group";
 import { Button } from "../../kit/Button";
 
@@ -85,9 +87,7 @@ function describeSize(
   return `${formatQuantity(capacityL, "volume", units)}, ${formatLength(lengthMm, units)} long: ${formatQuantity(fullKg, "weight", units)} full${days}; ${fits}.`;
 }
 
-const SIZE = { width: 300, height: 132, left: 46, right: 40, top: 14, bottom: 18 };
-
-// Days to the left, weight to the right; where the tank does not fit the ground is hatched.
+// Days to the left, weight to the right; where the tank does not fit the ground is laid under.
 function SizesPicture({
   sizes,
   at,
@@ -97,99 +97,48 @@ function SizesPicture({
   readonly at: number;
   readonly units: Units;
 }) {
-  const { width, height, left, right, top, bottom } = SIZE;
-  const [first, last] = [sizes[0]!, sizes.at(-1)!];
-  const mostDays = Math.max(1, ...sizes.flatMap(({ greyDays, freshDays }) => [greyDays ?? 0, freshDays ?? 0]));
-  const x = (litres: number) =>
-    left + ((litres - first.capacityL) / Math.max(1e-9, last.capacityL - first.capacityL)) * (width - left - right);
-  const toY = (share: number) => height - bottom - share * (height - bottom - top);
-  const line = (pick: (size: WeighedSize) => number) =>
-    sizes
-      .map((size, i) => `${i === 0 ? "M" : "L"}${x(size.capacityL).toFixed(1)} ${toY(pick(size)).toFixed(1)}`)
-      .join("");
-  // lower than the days, that the two lines stand apart
-  const toWeight = (kg: number) => (0.6 * kg) / last.fullKg;
+  const [first, last, now] = [sizes[0]!, sizes.at(-1)!, sizes[at]!];
+  const litres = (value: number) => formatQuantity(value, "volume", units);
+  const days = (value: number) => formatQuantity(value, "days", units);
+  const line = (name: string, ink: ChartInk, pick: (size: WeighedSize) => number | null): ChartLine => ({
+    name,
+    ink,
+    points: sizes.map((size) => [size.capacityL, pick(size) ?? 0]),
+    format: days,
+  });
   const tight = sizes.find(({ lacksMm }) => lacksMm > 0);
-  const now = sizes[at]!;
+  const weight: ChartLine = {
+    ...line("Weight, full", "faint", ({ fullKg }) => fullKg),
+    isDashed: true,
+    format: (kg) => formatQuantity(kg, "weight", units),
+    // lower than the days, that the lines stand apart
+    ...(now.greyDays === null ? {} : { rightTo: last.fullKg / 0.6 }),
+  };
   return (
-    <svg
-      viewBox={`0 0 ${width} ${height}`}
-      role="img"
-      aria-label={`Days and weight from ${formatQuantity(first.capacityL, "volume", units)} to ${formatQuantity(last.capacityL, "volume", units)}`}
-      className="my-1 w-full text-[11px]"
-      fontSize={11}
-    >
-      <defs>
-        <pattern id="weigh-tight" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-          <path d="M0 0v6" stroke="var(--signal)" strokeWidth="1.2" />
-        </pattern>
-      </defs>
-      {tight && (
-        <rect
-          x={x(tight.capacityL)}
-          y={top}
-          width={Math.max(2, x(last.capacityL) - x(tight.capacityL))}
-          height={height - top - bottom}
-          fill="url(#weigh-tight)"
-        />
-      )}
-      <path d={`M${left} ${top}V${height - bottom}H${width - right}V${top}`} fill="none" stroke="var(--edge)" />
-      <path
-        d={line(({ fullKg }) => toWeight(fullKg))}
-        fill="none"
-        stroke="var(--faint)"
-        strokeWidth={1.6}
-        strokeDasharray="5 3"
+    <>
+      <Chart
+        label={`Days and weight from ${litres(first.capacityL)} to ${litres(last.capacityL)}`}
+        lines={
+          now.greyDays === null
+            ? [weight]
+            : [
+                line("Grey lasts", "enamel", ({ greyDays }) => greyDays),
+                line("Fresh lasts", "water", ({ freshDays }) => freshDays),
+                weight,
+              ]
+        }
+        marks={[
+          ...(tight ? [{ x: tight.capacityL, toX: last.capacityL, text: "too long", ink: "signal" as const }] : []),
+          { x: now.capacityL, text: "", ink: "ink" },
+        ]}
+        formatX={litres}
+        height={150}
       />
-      {now.greyDays !== null && (
-        <>
-          <path
-            d={line(({ greyDays }) => (greyDays ?? 0) / mostDays)}
-            fill="none"
-            stroke="var(--enamel)"
-            strokeWidth={2.2}
-          />
-          <path
-            d={line(({ freshDays }) => (freshDays ?? 0) / mostDays)}
-            fill="none"
-            stroke="var(--water)"
-            strokeWidth={1.8}
-          />
-        </>
-      )}
-      <path d={`M${x(now.capacityL).toFixed(1)} ${top - 4}V${height - bottom}`} stroke="var(--ink)" strokeWidth={1.4} />
-      <g style={{ fill: "var(--faint)" }}>
-        <text x={left - 4} y={top + 4} textAnchor="end">
-          {formatQuantity(mostDays, "days", units)}
-        </text>
-        <text x={width - right + 3} y={toY(toWeight(last.fullKg)) + 4}>
-          {formatQuantity(last.fullKg, "weight", units)}
-        </text>
-        <text x={left} y={height - 5}>
-          {formatQuantity(first.capacityL, "volume", units)}
-        </text>
-        <text x={width - right} y={height - 5} textAnchor="end">
-          {formatQuantity(last.capacityL, "volume", units)}
-        </text>
-      </g>
-      {now.greyDays !== null && (
-        <g>
-          <text
-            x={x(last.capacityL) - 3}
-            y={toY((last.greyDays ?? 0) / mostDays) - 4}
-            textAnchor="end"
-            style={{ fill: "var(--enamel)" }}
-          >
-            grey
-          </text>
-          <text x={left + 3} y={toY((first.freshDays ?? 0) / mostDays) - 4} style={{ fill: "var(--water)" }}>
-            fresh
-          </text>
-        </g>
-      )}
-      <text x={left + 3} y={toY(toWeight(first.fullKg)) + 13} style={{ fill: "var(--faint)" }}>
-        weight
-      </text>
-    </svg>
+      <p className="text-[12px] text-faint">
+        {now.greyDays === null
+          ? "Dashed: its weight when full."
+          : "Blue: grey lasts. Lighter: fresh lasts. Dashed: its weight when full."}
+      </p>
+    </>
   );
 }
