@@ -1,9 +1,10 @@
 import { computeUp } from "../attitude/attitude";
 import type { Design } from "../design/design";
-import type { Tank } from "../design/plumbing";
+import type { Tank, Vent } from "../design/plumbing";
 import { buildNetwork, type Network, sumSurgeLps } from "../falls/network";
 import { add, dot } from "../geometry/vec";
 import { mmToM } from "../quantity/convert";
+import { createRecall } from "../quantity/recall";
 import { lookUpValue } from "../rules/lookUpLimit";
 import { isBottomOutlet } from "../tanks/emptying";
 import { listOpenings } from "../tanks/openings";
@@ -11,7 +12,7 @@ import { findOutletWay } from "../tanks/outletWay";
 import { computeTankFull } from "../tanks/tankLevels";
 import { computeSealAfterMm, computeSealBreakPa } from "../traps/sealPressure";
 import { type AirPipe, type Airway, computeAirwayPressurePa } from "./airPressure";
-import { computeDumping, computeLeastBreatherBoreM } from "./dumping";
+import { computeDumping, computeLeastBreatherBoreM, type Dumping } from "./dumping";
 import { buildVentPath, followVent, listVents, type VentStretch } from "./ventPath";
 
 /** What a tank's breather does while the tank is dumped full, and while every fixture on it runs. */
@@ -35,6 +36,9 @@ export type TankAir = {
   /** Bore, mm, at which the suction stays within a limit, Pa. */
   readonly leastBoreMm: number;
 };
+
+// Found by halving, and the same as long as the tank stands as full and its breather is not touched.
+const recallDrawn = createRecall<Vent, { readonly dumping: Dumping; readonly leastBoreMm: number }>(2);
 
 /**
  * Air of a tank at its dumping attitude; null without a breather or an outlet. Of several breathers the best one is
@@ -63,10 +67,22 @@ export function computeTankAir(
   const inflowM3PerS = sumSurgeLps(network, tank.id) / 1000;
   const seals = drains.flatMap(({ trap }) => (trap && trap.sealMm > 0 ? [trap.sealMm] : []));
   const weakestSealMm = seals.length > 0 ? Math.min(...seals) : null;
+  const [headM, boreM] = [mmToM(headMm), mmToM(way.boreMm)];
   const air = vents.map((vent) => {
     const { stretches } = buildVentPath(design, vent);
     const airway = stretches.map(({ pipe }) => pipe);
-    return { vent, stretches, airway, dumping: computeDumping(mmToM(headMm), mmToM(way.boreMm), airway, cd) };
+    const made = [
+      headM,
+      boreM,
+      cd,
+      mostPa,
+      ...airway.flatMap((pipe) => [pipe.boreM, pipe.lengthM, pipe.lossK, pipe.air?.density, pipe.air?.viscosity]),
+    ];
+    const drawn = recallDrawn(vent, made, () => ({
+      dumping: computeDumping(headM, boreM, airway, cd),
+      leastBoreMm: computeLeastBreatherBoreM(headM, boreM, mostPa, sumAirway(airway), cd) * 1000,
+    }));
+    return { vent, stretches, airway, ...drawn };
   });
   const best = air.reduce((a, b) => (b.dumping.suctionPa < a.dumping.suctionPa ? b : a));
   const { suctionPa, flowM3PerS } = best.dumping;
@@ -81,7 +97,7 @@ export function computeTankAir(
     weakestSealMm,
     sealAfterMm: weakestSealMm === null ? null : computeSealAfterMm(weakestSealMm, suctionPa),
     breaksSeal: weakestSealMm !== null && suctionPa >= computeSealBreakPa(weakestSealMm),
-    leastBoreMm: computeLeastBreatherBoreM(mmToM(headMm), mmToM(way.boreMm), mostPa, sumAirway(best.airway), cd) * 1000,
+    leastBoreMm: best.leastBoreMm,
   };
 }
 

@@ -1,12 +1,18 @@
 import type { Design } from "../design/design";
 import type { Tank } from "../design/plumbing";
 import { computeFixing, slidesOut } from "../fixing/fixing";
+import { createRecall } from "../quantity/recall";
 import { computeFullKg } from "../tanks/shell";
 import { createFinding } from "./createFinding";
 import type { Finding } from "./findings";
 
+const recallFindings = createRecall<Tank, readonly Finding[]>();
+
 /** What can be said against what holds a tank. */
-export function checkFixing({ rig }: Design, tank: Tank): Finding[] {
+export const checkFixing = ({ rig }: Design, tank: Tank): readonly Finding[] =>
+  recallFindings(tank, [rig.crashClass, rig.kind], () => judgeFixing(rig, tank));
+
+function judgeFixing(rig: Pick<Design["rig"], "crashClass" | "kind">, tank: Tank): Finding[] {
   const at = { kind: "tank", id: tank.id } as const;
   const { fixing } = tank;
   if (!fixing) {

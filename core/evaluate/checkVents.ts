@@ -18,18 +18,26 @@ import { listParkedStandings, type Standing } from "./parkedAttitudes";
 export function checkVents(design: Design, tank: Tank): Finding[] {
   const vents = listVents(design, tank.id);
   if (vents.length === 0) return [createFinding("must", { kind: "tank", id: tank.id }, { code: "tankUnvented" })];
+  // drains and hoses say nothing of the air
+  const { rig, rules, obstacles, tanks } = design;
+  const all = design.lines.filter(({ kind }) => kind === "vent");
+  const from = [rig, rules, obstacles, tanks, ...all];
+  return vents.flatMap((vent) => recallFindings(vent, from, () => judgeVent(design, vent)));
+}
+
+const recallFindings = createRecall<Vent, readonly Finding[]>();
+
+function judgeVent(design: Design, vent: Vent): Finding[] {
   const parked = listParkedStandings(design.rig);
-  return vents.flatMap((vent) => {
-    const path = buildVentPath(design, vent);
-    return [
-      ...checkDip(path, parked),
-      ...checkHeight(path, parked),
-      ...checkTee(design, path, parked),
-      ...checkCompany(design, path),
-      ...checkEnd(design, path),
-      ...checkRoom(design, path),
-    ];
-  });
+  const path = buildVentPath(design, vent);
+  return [
+    ...checkDip(path, parked),
+    ...checkHeight(path, parked),
+    ...checkTee(design, path, parked),
+    ...checkCompany(design, path),
+    ...checkEnd(design, path),
+    ...checkRoom(design, path),
+  ];
 }
 
 // What stands in a dip closes the breather once it is as deep as the bore; the dip of a shared stretch is said once.
@@ -105,15 +113,10 @@ const MOST_IN_ROOM_MM = 150;
 // A hose that is knocked loose in the room lets the tank's gas in.
 function checkRoom(design: Design, { vent, tank }: VentPath): Finding[] {
   if (tank.holds === "fresh") return [];
-  const lengthMm = measureInRoomMm(
-    design,
-    recallCourse(vent, [tank, design.lines], () => listOwnCourse(design, vent)),
-  );
+  const lengthMm = measureInRoomMm(design, listOwnCourse(design, vent));
   if (lengthMm <= MOST_IN_ROOM_MM) return [];
   return [createFinding("should", { kind: "line", id: vent.id }, { code: "ventInRoom", lengthMm })];
 }
-
-const recallCourse = createRecall<Vent, readonly Vec3[]>();
 
 /** True height of the highest corner of a tank's outside, mm. */
 function measureTopMm(tank: Tank, up: Vec3): number {

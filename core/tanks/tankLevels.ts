@@ -21,7 +21,7 @@ export type TankFull = {
 };
 
 /** A rig is judged level, as it stands, as it dumps and at a few places where it parks. */
-const USUAL_STANDINGS = 8;
+const USUAL_STANDINGS = 24;
 
 const recallField = createRecall<Solid, HeightField>(USUAL_STANDINGS);
 
