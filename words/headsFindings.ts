@@ -12,6 +12,7 @@ export const HEADS_CODES = [
   "toiletNotBlack",
   "toiletNarrow",
   "toiletLongRun",
+  "toiletUnused",
 ] as const;
 
 type HeadsFinding = Extract<Finding, { code: (typeof HEADS_CODES)[number] }>;
@@ -76,6 +77,12 @@ export function describeHeadsFinding(finding: HeadsFinding, { part, length, litr
         title: `${part} is too narrow for a toilet`,
         why: `${length(finding.boreMm)} of bore; solids need 75 mm waste or 3 in pipe all the way.`,
         advice: "Take 75 mm or 3 in pipe from the bowl to the tank.",
+      };
+    case "toiletUnused":
+      return {
+        title: `Nothing is done on ${part} in “${finding.wayName}”`,
+        why: `${finding.ways > 1 ? `So it is in ${finding.ways} ways of living. ` : ""}How long its tank or canister lasts is then not worked out.`,
+        advice: "Add what is done on it under Days, uses.",
       };
     case "toiletLongRun":
       return {

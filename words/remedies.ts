@@ -32,6 +32,8 @@ export function describeRemedy(edit: Edit, byMm: number | null, design: Design, 
       return `Fit a trap with ${by} more seal`;
     case "barrierHose":
       return "Use a barrier hose";
+    case "useToilet":
+      return "Reckon with its usual use, to be changed under Days";
     case "addBranchVent":
       return byMm === null ? "Put an air-admittance valve on the branch" : `Set its air ${by} behind the trap`;
     case "addVent":
@@ -117,6 +119,7 @@ export function describeEdit(edit: Edit, design: Design): string {
     deepenSeal: "Fit a deeper trap",
     barrierHose: "Use a barrier hose",
     addToilet: "Fit a toilet",
+    useToilet: "Reckon with the toilet",
     moveClear: `Move ${part} clear`,
     addOutlet: "Fit a dump outlet",
     addDrain: "Draw a drain",

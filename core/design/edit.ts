@@ -36,6 +36,7 @@ export const EDIT_CODES = [
   "deepenSeal",
   "barrierHose",
   "addToilet",
+  "useToilet",
   "moveClear",
   "addOutlet",
   "addDrain",

@@ -1,3 +1,4 @@
+import { findUnusedToilet, isToiletUse, listUsualToiletUses } from "../days/toiletUse";
 import type { Design } from "../design/design";
 import { applyEdit, type Edit, type EditOp } from "../design/edit";
 import { freeId } from "../design/freeId";
@@ -52,7 +53,7 @@ function buildAddCarried({ habits }: Design, kind: ToiletKind, names: ToiletName
   const urineId = urine ? put("urine-bottle", names.urineVessel, urine.litres) : restId;
   const from = flushL > 0 ? "fresh" : "elsewhere";
   const ops: EditOp[] = habits.ways.flatMap(({ id, uses }): EditOp[] => {
-    const others = uses.filter((use) => use.fixtureId !== null || use.vesselId !== null || !isToilet(use));
+    const others = uses.filter((use) => use.fixtureId !== null || use.vesselId !== null || !isToiletUse(use));
     const add = (useId: string, name: string, use: Pick<Use, "kind" | "sendsL" | "times" | "vesselId">): Use => {
       const made: Use = {
         ...use,
@@ -78,4 +79,17 @@ function buildAddCarried({ habits }: Design, kind: ToiletKind, names: ToiletName
   };
 }
 
-const isToilet = ({ kind }: Use): boolean => kind === "toilet" || kind === "urine";
+/** Edit that lets the toilet that is there be used as is usual, in every way of living that is lived without; else null. */
+export function buildUseToilet(design: Design): Edit | null {
+  const unused = findUnusedToilet(design);
+  if (!unused) return null;
+  const ops = unused.ways.flatMap((way): EditOp[] => {
+    const uses = [...way.uses];
+    for (const usual of listUsualToiletUses(design)) {
+      const id = freeId(usual.kind, uses);
+      uses.push({ ...usual, id, vesselId: null, per: "personDay", byChance: true });
+    }
+    return [{ op: "set", path: ["habits", "ways", way.id, "uses"], value: uses }];
+  });
+  return { code: "useToilet", at: { kind: "habits" }, ops };
+}

@@ -1,3 +1,4 @@
+import { findUnusedToilet } from "../days/toiletUse";
 import type { Design } from "../design/design";
 import { measureHoseRun } from "../heads/hoseRun";
 import { computeSmellYears, findFoulHoses } from "../heads/permeation";
@@ -51,6 +52,11 @@ export function checkHeads(design: Design): Finding[] {
         createFinding("should", at, { code: "sumpCycles", drainBackL, bandL, perHour: cyclesPerHour ?? 0 }),
       );
     }
+  }
+  const unused = findUnusedToilet(design);
+  if (unused) {
+    const { at, ways } = unused;
+    findings.push(createFinding("should", at, { code: "toiletUnused", wayName: ways[0]!.name, ways: ways.length }));
   }
   const stability = computeStability(design);
   if (stability?.share != null && stability.share > MOST_GM_SHARE) {

@@ -7,6 +7,7 @@ import type { Drain, Tank, Trap, Vent } from "../design/plumbing";
 import type { Obstacle } from "../design/rig";
 import { USUAL_TRAPS } from "../design/usualTraps";
 import { placeBranchVentMm } from "../edits/branchVentEdits";
+import { buildUseToilet } from "../edits/toiletEdits";
 import { buildAddVent, buildOpenVent } from "../edits/ventEdits";
 import { toBlock, toTankBlock } from "../fit/obstacleGaps";
 import { measureExtent } from "../geometry/solid";
@@ -218,4 +219,10 @@ export function proposeCleanout(drain: Drain, isInLine: boolean): Remedy[] {
   if (!drain[key]) return [];
   const ops: EditOp[] = [{ op: "set", path: ["lines", drain.id, key, "hasCleanout"], value: true }];
   return [{ byMm: null, edit: { code: "addCleanout", at: { kind: "line", id: drain.id }, ops } }];
+}
+
+/** What is usually done on the toilet, in every way of living that is lived without. */
+export function proposeToiletUse(design: Design): Remedy[] {
+  const edit = buildUseToilet(design);
+  return edit ? [{ byMm: null, edit }] : [];
 }

@@ -21,6 +21,7 @@ import {
   proposeOwnEnd,
   proposeSeal,
   proposeTeeLift,
+  proposeToiletUse,
   proposeTrap,
   proposeVent,
   proposeVentLift,
@@ -94,6 +95,8 @@ function listCandidates(design: Design, finding: Finding): Remedy[] {
       return drain ? proposeSeal(design, drain) : [];
     case "teeOnTheFlat":
       return drain ? proposeWye(drain) : [];
+    case "toiletUnused":
+      return proposeToiletUse(design);
     case "hoseSmells":
       return finding.at.kind === "line" ? proposeBarrierHose(design, finding.at.id) : [];
     case "siphonedByOthers":
