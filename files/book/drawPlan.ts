@@ -4,10 +4,10 @@ import { buildDrainPath } from "@/core/falls/drainPath";
 import { buildNetwork } from "@/core/falls/network";
 import { toBlock, toTankBlock } from "@/core/fit/obstacleGaps";
 import { findRole } from "@/core/fit/roles";
+import { type Label, placeLabels } from "@/core/geometry/placeLabels";
 import type { Vec3 } from "@/core/geometry/vec";
 import type { HoleEntry } from "@/core/through/holes";
 import type { At, Field, Pen } from "../drawing/pen";
-import { type Label, placeLabels } from "../drawing/placeLabels";
 
 /** Names on the plan, points and mm. */
 const WORDS_PT = 7.5;

@@ -4,6 +4,7 @@ import { computeUp, LEVEL } from "@/core/attitude/attitude";
 import type { Design } from "@/core/design/design";
 import { listHoseCourse } from "@/core/fit/lineLegs";
 import { toBlock, toTankBlock } from "@/core/fit/obstacleGaps";
+import { placeLabels } from "@/core/geometry/placeLabels";
 import type { Vec3 } from "@/core/geometry/vec";
 import { measureLoadedSinkMm } from "@/core/hull/loadedLine";
 import { sectionAt } from "@/core/hull/loft";
@@ -245,28 +246,39 @@ function HeadsDrawing({ design }: { readonly design: Design }) {
                 </g>
               );
             })}
-            {spreadLabels([
-              ...tanks.map(({ tank, min, max }) => {
-                const [x, y] = box(min, max.y - min.y, max.z - min.z)[1]!;
-                return { id: tank.id, x: x + 4, y: y - 5, text: tank.name };
-              }),
-              ...design.gear
-                .filter(
-                  (piece) => LABELLED.has(piece.spec.kind) || (selection?.kind === "gear" && selection.id === piece.id),
-                )
-                .map((piece) => {
-                  const [x, y] = box(piece.atMm, piece.sizeMm.y, piece.sizeMm.z)[2]!;
-                  const over = measureOverWater(design, { ...piece.atMm, z: piece.atMm.z + piece.sizeMm.z }, attitude);
-                  const text =
-                    over === null
-                      ? piece.name
-                      : `${piece.name}, ${formatLength(Math.round(Math.abs(over)), units)} ${over < 0 ? "under" : "over"}`;
-                  return { id: piece.id, x: x + 3, y: y - 4, text };
-                }),
-            ]).map(({ id, x, y, text }) => (
-              <HaloText key={id} x={x} y={y}>
-                {text}
-              </HaloText>
+            {placeNames(
+              [
+                ...tanks.map(({ tank, min, max }) => ({
+                  id: tank.id,
+                  corners: box(min, max.y - min.y, max.z - min.z),
+                  text: tank.name,
+                })),
+                ...design.gear
+                  .filter(
+                    (piece) =>
+                      LABELLED.has(piece.spec.kind) || (selection?.kind === "gear" && selection.id === piece.id),
+                  )
+                  .map((piece) => {
+                    const over = measureOverWater(
+                      design,
+                      { ...piece.atMm, z: piece.atMm.z + piece.sizeMm.z },
+                      attitude,
+                    );
+                    const text =
+                      over === null
+                        ? piece.name
+                        : `${piece.name}, ${formatLength(Math.round(Math.abs(over)), units)} ${over < 0 ? "under" : "over"}`;
+                    return { id: piece.id, corners: box(piece.atMm, piece.sizeMm.y, piece.sizeMm.z), text };
+                  }),
+              ],
+              width,
+            ).map(({ id, at: [x, y], to, text }) => (
+              <g key={id}>
+                {to && <Stroke points={toText([[x, y - TEXT_PX / 3], to])} stroke="var(--faint)" strokeWidth={0.8} />}
+                <HaloText x={x} y={y} anchor="middle">
+                  {text}
+                </HaloText>
+              </g>
             ))}
           </>
         )}
@@ -275,27 +287,36 @@ function HeadsDrawing({ design }: { readonly design: Design }) {
   );
 }
 
-type Label = { readonly id: string; readonly x: number; readonly y: number; readonly text: string };
+type Named = { readonly id: string; readonly corners: readonly Flat[]; readonly text: string };
+type Placed = { readonly id: string; readonly at: Flat; readonly to: Flat | null; readonly text: string };
 
-const LINE_PX = 15;
-const LETTER_PX = 6.2;
+const TEXT_PX = 13;
+const LETTER_PX = 5.9;
+const PX_PER_MM = 96 / 25.4;
+/** Further off than this a name has a line to what it belongs to, px. */
+const NEAR_PX = 26;
 
-// From the top down each label goes below those it would run into.
-function spreadLabels(labels: readonly Label[]): Label[] {
-  const placed: Label[] = [];
-  for (const label of [...labels].sort((a, b) => a.y - b.y)) {
-    let y = label.y;
-    const meets = () =>
-      placed.find(
-        (one) =>
-          Math.abs(one.y - y) < LINE_PX &&
-          label.x < one.x + one.text.length * LETTER_PX &&
-          one.x < label.x + label.text.length * LETTER_PX,
-      );
-    for (let other = meets(); other; other = meets()) y = other.y + LINE_PX;
-    placed.push({ ...label, y });
-  }
-  return placed;
+// Each name beside its box, where it meets the fewest others.
+function placeNames(list: readonly Named[], sheetPx: number): Placed[] {
+  const labels = list.map(({ corners, text }) => {
+    const [xs, ys] = [corners.map(([x]) => x), corners.map(([, y]) => y)];
+    const [left, right, top, bottom] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
+    const at: Flat = [(left + right) / 2, (top + bottom) / 2];
+    return {
+      text,
+      at,
+      radius: Math.min(right - left, bottom - top) / 2,
+      width: text.length * LETTER_PX,
+      height: TEXT_PX,
+    };
+  });
+  return placeLabels(labels, [], PX_PER_MM).map(([x, y], i) => {
+    const { at, radius, width } = labels[i]!;
+    // none leaves the sheet
+    const inX = Math.max(width / 2 + 4, Math.min(x, sheetPx - width / 2 - 4));
+    const isFar = Math.abs(y - at[1]) > radius + NEAR_PX;
+    return { id: list[i]!.id, text: list[i]!.text, at: [inX, y + TEXT_PX / 3], to: isFar ? at : null };
+  });
 }
 
 const LABELLED = new Set(["bowl", "ventedLoop", "skinFitting", "sump", "deckFitting"]);

@@ -1,4 +1,5 @@
-import type { At } from "./pen";
+/** A place on a sheet. */
+type At = readonly [x: number, y: number];
 
 /** A word that belongs to a circle on the sheet, mm. */
 export type Label = {
@@ -28,17 +29,21 @@ const STEPS = [1, 4, 8, 13] as const;
 /** A word over a word cannot be read; over a line it can, with pains; far off it is taken for another's. */
 const COST = { word: 200, circle: 30, line: 8, perMm: 1.2 } as const;
 
-/** Where each word goes: its middle, in the order given, beside its circle where it meets the fewest others [C]. */
-export function placeLabels(labels: readonly Label[], lines: readonly Segment[]): At[] {
+/**
+ * Where each word goes: its middle, in the order given, beside its circle where it meets the fewest others [C]. All measures
+ * in one unit, of which there are so many in a millimetre of paper.
+ */
+export function placeLabels(labels: readonly Label[], lines: readonly Segment[], perMm = 1): At[] {
   const taken: Box[] = [];
   return labels.map(({ at, radius, width, height }) => {
     let best: { cost: number; middle: At; box: Box } | null = null;
-    for (const step of STEPS) {
+    for (const stepMm of STEPS) {
+      const step = stepMm * perMm;
       for (const [wx, wy] of WAYS) {
         const middle: At = [at[0] + wx * (radius + step + width / 2), at[1] + wy * (radius + step + height / 2)];
         const box = around(middle, width, height);
         const cost =
-          COST.perMm * step +
+          COST.perMm * stepMm +
           COST.word * taken.filter((one) => overlap(one, box)).length +
           COST.circle * labels.filter((one) => overlap(around(one.at, 2 * one.radius, 2 * one.radius), box)).length +
           COST.line * lines.filter((line) => crosses(line, box)).length;
