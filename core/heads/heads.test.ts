@@ -10,6 +10,7 @@ import { computeBendRadiusMm, countFlushes, listHoseRuns, measureHoseRun } from 
 import { computeSmellYears, findFoulHoses } from "./permeation";
 import { computeStability } from "./stability";
 import { countCycles, listSumps } from "./sumpFigures";
+import { listToiletWays } from "./toiletWays";
 
 const otter = readDemo("otter-heads");
 
@@ -147,4 +148,17 @@ test("vinyl smells through first, standing sewage halves it, rigid pipe never do
   expect(plain.found).toMatchObject({ severity: "should" });
   const remedies = proposeRemedies(plain.design, plain.evaluation, plain.found!);
   expect(remedies.map(({ edit }) => edit.code)).toEqual(["barrierHose"]);
+});
+
+test("a toilet over its tank is drawn from its outlet to the tank's inlet, a dry one down to its canister", () => {
+  const lesesaal = readDemo("lesesaal-heads");
+  const [bowl] = listToiletWays(lesesaal);
+  const black = lesesaal.tanks.find(({ holds }) => holds === "black")!;
+  expect(bowl!.courseMm[0]).toEqual(bowl!.fixture.outletMm);
+  expect(bowl!.courseMm.at(-1)!.z).toBe(black.atMm.z + black.ports.find(({ kind }) => kind === "inlet")!.atMm.z);
+  // a seat of usual height over the floor
+  expect(bowl!.atMm.z + bowl!.sizeMm.z).toBe(460);
+  const [dry] = listToiletWays(readDemo("puppenwagen-heads"));
+  expect(dry!.vesselMm).toEqual(dry!.courseMm.at(-1));
+  expect(listToiletWays(readDemo("kranich"))).toEqual([]);
 });

@@ -6,6 +6,7 @@ import { listHoseCourse } from "@/core/fit/lineLegs";
 import { toBlock, toTankBlock } from "@/core/fit/obstacleGaps";
 import { placeLabels } from "@/core/geometry/placeLabels";
 import type { Vec3 } from "@/core/geometry/vec";
+import { listToiletWays } from "@/core/heads/toiletWays";
 import { measureLoadedSinkMm } from "@/core/hull/loadedLine";
 import { sectionAt } from "@/core/hull/loft";
 import { measureOverWater } from "@/core/through/holes";
@@ -110,11 +111,15 @@ function HeadsDrawing({ design }: { readonly design: Design }) {
   // with her sections the hull is drawn as it is where the heads are; without, as the blocks that stand for it
   const skin = useMemo(() => findSkin(design), [design]);
   const hulls = skin ? [] : design.obstacles.filter(({ kind }) => kind === "hull").map(toBlock);
-  const tanks = design.tanks.map((tank) => ({ tank, ...toTankBlock(tank) }));
+  const tanks = design.tanks
+    .map((tank) => ({ tank, ...toTankBlock(tank) }))
+    .sort((a, b) => sizeBehind(b) - sizeBehind(a));
+  const toilets = useMemo(() => listToiletWays(design), [design]);
   const all: Flat[] = [
     ...design.gear.flatMap(({ atMm, sizeMm }) => listCorners(atMm, sizeMm.y, sizeMm.z)),
     ...tanks.flatMap(({ min, max }) => listCorners(min, max.y - min.y, max.z - min.z)),
     ...hulls.flatMap(({ min, max }) => listCorners(min, max.y - min.y, max.z - min.z)),
+    ...toilets.flatMap(({ atMm, sizeMm }) => listCorners(atMm, sizeMm.y, sizeMm.z)),
     ...(skin ?? []),
     { y: rig.widthMm / 2, z: 0 },
     { y: -rig.widthMm / 2, z: 0 },
@@ -212,6 +217,32 @@ function HeadsDrawing({ design }: { readonly design: Design }) {
                 />
               ) : null,
             )}
+            {toilets.map(({ fixture, atMm, sizeMm, courseMm, boreMm, vesselMm }) => (
+              <g key={fixture.id}>
+                <Outline
+                  points={toText(box(atMm, sizeMm.y, sizeMm.z))}
+                  fill="var(--sheet)"
+                  stroke="var(--ink)"
+                  strokeWidth={1.8}
+                />
+                {courseMm.length > 1 && (
+                  <Stroke
+                    points={toText(courseMm.map((p) => at(turn(p))))}
+                    stroke="var(--ink)"
+                    strokeWidth={Math.max(2, boreMm * k)}
+                    strokeOpacity={0.55}
+                  />
+                )}
+                {vesselMm && (
+                  <Outline
+                    points={toText(box({ y: vesselMm.y - CAN.wide / 2, z: vesselMm.z - CAN.high }, CAN.wide, CAN.high))}
+                    fill={`url(#${hatch}-black)`}
+                    stroke="var(--ink)"
+                    strokeWidth={1.8}
+                  />
+                )}
+              </g>
+            ))}
             {design.gear.map((piece) => {
               const corners = box(piece.atMm, piece.sizeMm.y, piece.sizeMm.z);
               const over = measureOverWater(design, { ...piece.atMm, z: piece.atMm.z + piece.sizeMm.z }, attitude);
@@ -253,6 +284,11 @@ function HeadsDrawing({ design }: { readonly design: Design }) {
                   corners: box(min, max.y - min.y, max.z - min.z),
                   text: tank.name,
                 })),
+                ...toilets.map(({ fixture, atMm, sizeMm }) => ({
+                  id: fixture.id,
+                  corners: box(atMm, sizeMm.y, sizeMm.z),
+                  text: fixture.name,
+                })),
                 ...design.gear
                   .filter(
                     (piece) =>
@@ -287,6 +323,12 @@ function HeadsDrawing({ design }: { readonly design: Design }) {
   );
 }
 
+/** A canister under a seat, mm [T: as one of ten litres is sold]. */
+const CAN = { wide: 180, high: 200 };
+
+// What is larger from behind is drawn first, so that it hides nothing.
+const sizeBehind = ({ min, max }: { readonly min: Vec3; readonly max: Vec3 }) => (max.y - min.y) * (max.z - min.z);
+
 type Named = { readonly id: string; readonly corners: readonly Flat[]; readonly text: string };
 type Placed = { readonly id: string; readonly at: Flat; readonly to: Flat | null; readonly text: string };
 
@@ -305,7 +347,7 @@ function placeNames(list: readonly Named[], sheetPx: number): Placed[] {
     return {
       text,
       at,
-      radius: Math.min(right - left, bottom - top) / 2,
+      radius: (bottom - top) / 2,
       width: text.length * LETTER_PX,
       height: TEXT_PX,
     };
