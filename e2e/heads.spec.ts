@@ -1,4 +1,4 @@
-import { expect, expectAccessible, openSample, openWorkbench, test } from "./fixtures";
+import { expect, expectAccessible, openSample, openWorkbench, plan, test } from "./fixtures";
 
 test("Otter, heads: the loop that stands too low is seen as she heels; hoses, sump and stability are told", async ({
   page,
@@ -18,6 +18,14 @@ test("Otter, heads: the loop that stands too low is seen as she heels; hoses, su
   const panel = page.getByRole("region", { name: "Measures: Heads" });
   await expect(panel).toContainText(/Basin sump: Float band 7\.0.L/);
   await expect(panel).toContainText(/Part full, the tanks take/);
+  // gear and hoses lie in plan, and gear is pulled there
+  await expect(page.getByTestId("plan-gear").locator("rect")).toHaveCount(16);
+  const toilet = plan(page).getByRole("button", { name: "Move Toilet in plan" });
+  await toilet.press("Shift+ArrowRight");
+  await expect(panel.getByLabel("From the rear edge")).toHaveValue("1460");
+  await page.keyboard.press("Control+z");
+  await toilet.press("ArrowLeft");
+  await expect(panel.getByLabel("From the rear edge")).toHaveValue("1449");
   await panel.getByLabel("You are").selectOption({ label: "No-discharge zone" });
   await expect(panel).toContainText("locked, tied or its handle off");
   await expectAccessible(page);

@@ -2,7 +2,7 @@
 import type { Design } from "@/core/design/design";
 import { findPlaceMm, listPoints, type Movable } from "@/core/design/moves";
 import { measureExtent } from "@/core/geometry/solid";
-import { type Vec3, vec } from "@/core/geometry/vec";
+import { add, scale, type Vec3, vec } from "@/core/geometry/vec";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describePart } from "@/words/describePart";
 import { Handle, type HandleShape, type Pull } from "../drawing/Handle";
@@ -67,6 +67,9 @@ export function PlanHandles({ design, view, turnedZoom }: PlanProps & { readonly
               "square",
             ),
           ),
+      )}
+      {design.gear.map(({ id, name, atMm, sizeMm }) =>
+        handle({ kind: "gear", id }, `Move ${name} in plan`, add(atMm, scale(sizeMm, 0.5)), "square"),
       )}
       {design.fixtures.map((fixture) =>
         handle(

@@ -22,6 +22,7 @@ import { PlanHandles } from "./PlanHandles";
 import { PlanGhost, PlanLines, PlanTanks } from "./PlanPlumbing";
 import { PlanObstacles, PlanRig } from "./PlanScenery";
 
+const PlanGear = dynamic(() => import("./PlanGear").then((module) => module.PlanGear), { ssr: false });
 const PlanHull = dynamic(() => import("./PlanHull").then((module) => module.PlanHull), { ssr: false });
 
 // The tools and the marks of what is wrong come when they are wanted.
@@ -99,6 +100,7 @@ export function PlanView() {
               {design.rig.hull && <PlanHull rig={design.rig} view={view} />}
               <PlanObstacles obstacles={design.obstacles} view={view} hatch={hatch} />
               <PlanTanks tanks={design.tanks} view={view} hatch={hatch} />
+              {design.gear.length > 0 && <PlanGear design={design} view={view} />}
               <PlanLines design={design} view={view} shownId={shown?.id ?? null} />
               {preview && <PlanGhost design={preview} view={view} />}
               {isHit && <PlanMarks design={design} view={view} />}

@@ -5,15 +5,16 @@ import type { Design } from "@/core/design/design";
 import { listPoints, type Movable } from "@/core/design/moves";
 import { USUAL_FIXTURES } from "@/core/design/usualFixtures";
 import { listCollisions } from "@/core/fit/collisions";
+import { listHoseCourse } from "@/core/fit/lineLegs";
 import { measureFloorMm } from "@/core/fit/passages";
 import { measureExtent } from "@/core/geometry/solid";
-import { add, type Vec3, vec } from "@/core/geometry/vec";
+import { add, scale, type Vec3, vec } from "@/core/geometry/vec";
 import { layOutTankRear, projectRear, unprojectRear } from "@/core/section/rearView";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describePart } from "@/words/describePart";
 import { CollisionMarks } from "../drawing/CollisionMarks";
 import { DrawingTools, TOOLS_CORNER } from "../drawing/DrawingTools";
-import { Handle, type Pull } from "../drawing/Handle";
+import { Handle, type HandleShape, type Pull } from "../drawing/Handle";
 import { Hatches, toObstacleFill } from "../drawing/Hatches";
 import { LookSwitch } from "../drawing/LookSwitch";
 import { findShownDrain } from "../drawing/shown";
@@ -81,6 +82,7 @@ export function RearView() {
                 </g>
               );
             })}
+            <RearGear design={design} view={view} at={at} />
             <Pipes design={design} view={view} at={at} shownId={shown?.id ?? null} />
             <Marks design={design} view={view} at={at} />
             <Ghost view={view} at={at} />
@@ -169,6 +171,36 @@ function Marks({ design, view, at }: Omit<PartProps, "hatch">) {
   return <CollisionMarks marks={marks} units={units} />;
 }
 
+// Gear to scale and its hoses, the further forward the earlier.
+function RearGear({ design, view, at }: PartProps) {
+  const sorted = [...design.gear].sort((a, b) => b.atMm.x - a.atMm.x);
+  return (
+    <g data-testid="rear-gear">
+      {design.lines.map((line) =>
+        line.kind === "hose" ? (
+          <path
+            key={line.id}
+            d={toPath(view, listHoseCourse(design, line).map(at))}
+            fill="none"
+            stroke="var(--water)"
+            strokeWidth={Math.max(1.6, line.pipe.innerMm * view.kx)}
+            strokeOpacity={0.7}
+          />
+        ) : null,
+      )}
+      {sorted.map(({ id, name, atMm, sizeMm }) => {
+        const corner = (y: number, z: number) => at(add(atMm, vec(0, y, z)));
+        const corners = [corner(0, 0), corner(sizeMm.y, 0), corner(sizeMm.y, sizeMm.z), corner(0, sizeMm.z)];
+        return (
+          <path key={id} d={toPath(view, corners, true)} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={1.2}>
+            <title>{name}</title>
+          </path>
+        );
+      })}
+    </g>
+  );
+}
+
 function Pipes({ design, view, at, shownId }: PartProps & { readonly shownId: string | null }) {
   const evaluation = useWorkbench((state) => state.evaluation);
   return (
@@ -212,7 +244,7 @@ function Pipes({ design, view, at, shownId }: PartProps & { readonly shownId: st
 
 function RearHandles({ design, view, rollDeg, at }: PartProps & { readonly rollDeg: number }) {
   const toShift = (_: Design, pull: Pull) => unprojectRear({ u: pull.across, v: pull.up }, rollDeg);
-  const handle = (part: Movable, label: string, p: Vec3, shape?: "round" | "wide") => {
+  const handle = (part: Movable, label: string, p: Vec3, shape?: HandleShape) => {
     const [u, v] = at(p);
     return (
       <Handle
@@ -239,6 +271,9 @@ function RearHandles({ design, view, rollDeg, at }: PartProps & { readonly rollD
           return handle(part, `Move ${describePart(part, design)} from behind`, point);
         }),
       )}
+      {design.gear.map(({ id, name, atMm, sizeMm }) =>
+        handle({ kind: "gear", id }, `Move ${name} from behind`, add(atMm, scale(sizeMm, 0.5)), "square"),
+      )}
       {design.fixtures.map(({ id, name, outletMm }) =>
         handle({ kind: "fixture", id }, `Move the outlet of ${name} from behind`, outletMm, "wide"),
       )}
@@ -246,13 +281,14 @@ function RearHandles({ design, view, rollDeg, at }: PartProps & { readonly rollD
   );
 }
 
-function toBounds({ rig, fixtures, lines }: Design, rollDeg: number): Bounds {
+function toBounds({ rig, fixtures, lines, gear }: Design, rollDeg: number): Bounds {
   const half = rig.widthMm / 2;
   const points = [
     vec(0, half, rig.groundZMm),
     vec(0, -half, rig.groundZMm),
     ...fixtures.map(({ outletMm, rimMm }) => add(outletMm, vec(0, 0, rimMm + 40))),
     ...lines.flatMap((line) => (line.kind === "drain" ? line.bendsMm : [])),
+    ...gear.flatMap(({ atMm, sizeMm }) => [atMm, add(atMm, sizeMm)]),
   ].map((p) => projectRear(p, rollDeg));
   const us = points.map((p) => p.u);
   const vs = points.map((p) => p.v);

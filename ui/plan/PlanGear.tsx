@@ -1,0 +1,45 @@
+"use client";
+import { memo } from "react";
+import type { Design } from "@/core/design/design";
+import { listHoseCourse } from "@/core/fit/lineLegs";
+import { Stroke } from "../drawing/Stroke";
+import { toPoints, type View } from "../drawing/view";
+
+type PlanGearProps = { readonly design: Design; readonly view: View };
+
+/** Gear to scale and the hoses that join it, from above: what stands on the floor and what lies along it. */
+export const PlanGear = memo(function PlanGear({ design, view }: PlanGearProps) {
+  return (
+    <g data-testid="plan-gear">
+      {design.lines.map((line) =>
+        line.kind === "hose" ? (
+          <Stroke
+            key={line.id}
+            points={toPoints(
+              view,
+              listHoseCourse(design, line).map((p) => [p.x, p.y] as const),
+            )}
+            stroke="var(--water)"
+            strokeWidth={Math.max(1.6, line.pipe.innerMm * view.kx)}
+            strokeOpacity={0.7}
+            fill="none"
+          />
+        ) : null,
+      )}
+      {design.gear.map(({ id, name, atMm, sizeMm }) => (
+        <rect
+          key={id}
+          x={view.x(atMm.x)}
+          y={view.y(atMm.y + sizeMm.y)}
+          width={Math.max(3, sizeMm.x * view.kx)}
+          height={Math.max(3, sizeMm.y * view.ky)}
+          fill="var(--sheet)"
+          stroke="var(--ink)"
+          strokeWidth={1.2}
+        >
+          <title>{name}</title>
+        </rect>
+      ))}
+    </g>
+  );
+});
