@@ -13,6 +13,7 @@ export const HEADS_CODES = [
   "toiletNarrow",
   "toiletLongRun",
   "toiletUnused",
+  "loopUnderBowl",
 ] as const;
 
 type HeadsFinding = Extract<Finding, { code: (typeof HEADS_CODES)[number] }>;
@@ -77,6 +78,12 @@ export function describeHeadsFinding(finding: HeadsFinding, { part, length, litr
         title: `${part} is too narrow for a toilet`,
         why: `${length(finding.boreMm)} of bore; solids need 75 mm waste or 3 in pipe all the way.`,
         advice: "Take 75 mm or 3 in pipe from the bowl to the tank.",
+      };
+    case "loopUnderBowl":
+      return {
+        title: `${part} lies under ${finding.bowlName}`,
+        why: `Its top is ${length(finding.underMm)} under the rim or outlet of ${finding.bowlName}: it holds nothing back, and the bowl can fill or empty by itself.`,
+        advice: "Lead the hose up over the bowl's rim, and on a boat over the worst waterline too.",
       };
     case "toiletUnused":
       return {

@@ -1,5 +1,6 @@
 import { findUnusedToilet } from "../days/toiletUse";
 import type { Design } from "../design/design";
+import { listBowlLoops } from "../heads/bowlLoops";
 import { measureHoseRun } from "../heads/hoseRun";
 import { computeSmellYears, findFoulHoses } from "../heads/permeation";
 import { computeStability } from "../heads/stability";
@@ -52,6 +53,13 @@ export function checkHeads(design: Design): Finding[] {
         createFinding("should", at, { code: "sumpCycles", drainBackL, bandL, perHour: cyclesPerHour ?? 0 }),
       );
     }
+  }
+  for (const { bowl, loop, overMm } of listBowlLoops(design)) {
+    if (overMm > 0) continue;
+    const at = { kind: "gear", id: loop.id } as const;
+    findings.push(
+      createFinding("must", at, { code: "loopUnderBowl", underMm: -overMm, bowlName: bowl.name, otherId: bowl.id }),
+    );
   }
   const unused = findUnusedToilet(design);
   if (unused) {

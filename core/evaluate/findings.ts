@@ -105,6 +105,8 @@ type Numbers =
   | { readonly code: "toiletNotBlack"; readonly holds: HeldWater }
   | { readonly code: "toiletNarrow"; readonly boreMm: number }
   | { readonly code: "toiletLongRun"; readonly lengthMm: number }
+  /** A vented loop whose top lies under what it has to stand over at its bowl. */
+  | { readonly code: "loopUnderBowl"; readonly underMm: number; readonly bowlName: string; readonly otherId: string }
   /** A way of living in which nothing is done on the toilet, and how many such ways there are. */
   | { readonly code: "toiletUnused"; readonly wayName: string; readonly ways: number }
   | { readonly code: "fixingMissing"; readonly fullKg: number }

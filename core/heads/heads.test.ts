@@ -162,3 +162,20 @@ test("a toilet over its tank is drawn from its outlet to the tank's inlet, a dry
   expect(dry!.vesselMm).toEqual(dry!.courseMm.at(-1));
   expect(listToiletWays(readDemo("kranich"))).toEqual([]);
 });
+
+test("a vented loop under its bowl is a must, on the side of the flush by the rim, on the other by the outlet", () => {
+  const otter = readDemo("otter-heads");
+  const lower = (id: string, z: number) => ({
+    ...otter,
+    gear: otter.gear.map((piece) => (piece.id === id ? { ...piece, atMm: { ...piece.atMm, z } } : piece)),
+  });
+  const said = (design: typeof otter) =>
+    evaluate(design).findings.flatMap((f) => (f.code === "loopUnderBowl" ? [[f.at, Math.round(f.underMm)]] : []));
+  expect(said(otter)).toEqual([]);
+  // the bowl's rim stands at 360, the loop is 110 high
+  expect(said(lower("flush-loop", 251))).toEqual([]);
+  expect(said(lower("flush-loop", 200))).toEqual([[{ kind: "gear", id: "flush-loop" }, 50]]);
+  // its outlet at a tenth of its height, 36
+  expect(said(lower("out-loop", -73))).toEqual([]);
+  expect(said(lower("out-loop", -100))).toEqual([[{ kind: "gear", id: "out-loop" }, 26]]);
+});
