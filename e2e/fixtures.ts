@@ -45,6 +45,9 @@ export const RIG_NAMES = Object.keys(RIGS) as RigName[];
 /** Two unlike rigs, for what the hand does alike on every rig; the core's own tests go over all of them. */
 export const TWO_RIGS: readonly RigName[] = isWhole ? RIG_NAMES : ["Kranich", "Puppenwagen"];
 
+/** One rig for what has nothing of its own on any: which, is spread over them. */
+export const oneRig = (name: RigName): readonly RigName[] => (isWhole ? RIG_NAMES : [name]);
+
 /** Every sample and bare rig the designs sheet offers. */
 type Offered =
   | (typeof SAMPLES)[number]

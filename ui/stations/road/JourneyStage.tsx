@@ -42,6 +42,12 @@ export function JourneyStage({ choice }: { readonly choice: ReactNode }) {
         data-card
         aria-label="Stops and plan"
       >
+        {stops.length === 0 && (
+          <p className="mx-auto max-w-[46ch] pt-12 text-[14.5px] leading-relaxed">
+            No stops yet. With the days of each stop and what is there, it is worked out where to dump and fill so that
+            no tank runs over and no water lacks.
+          </p>
+        )}
         {stops.length > 0 && <JourneyMap stops={stops} served={served} />}
         {planned && (
           <Button onClick={(event) => printCard(event.currentTarget)}>
