@@ -1,6 +1,6 @@
-import { expect, expectAccessible, openRig, openSample, openWorkbench, TWO_RIGS, test, toNumber } from "./fixtures";
+import { expect, expectAccessible, oneRig, openRig, openSample, openWorkbench, test, toNumber } from "./fixtures";
 
-for (const name of TWO_RIGS) {
+for (const name of oneRig("Kranich")) {
   test(`${name}: when must we dump? Levels over the days, the day wished pulled, a way of living put in, the ladder climbed and undone`, async ({
     page,
   }) => {

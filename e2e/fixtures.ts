@@ -48,6 +48,10 @@ export const TWO_RIGS: readonly RigName[] = isWhole ? RIG_NAMES : ["Kranich", "P
 /** One rig for what has nothing of its own on any: which, is spread over them. */
 export const oneRig = (name: RigName): readonly RigName[] => (isWhole ? RIG_NAMES : [name]);
 
+/** One sample, for what a bus and a boat have alike. */
+export const oneSample = (name: (typeof SAMPLES)[number]): readonly (typeof SAMPLES)[number][] =>
+  isWhole ? SAMPLES : [name];
+
 /** Every sample and bare rig the designs sheet offers. */
 type Offered =
   | (typeof SAMPLES)[number]
