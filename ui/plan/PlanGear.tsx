@@ -1,9 +1,8 @@
 "use client";
 import { memo } from "react";
 import type { Design } from "@/core/design/design";
-import { listHoseCourse } from "@/core/fit/lineLegs";
-import { Stroke } from "../drawing/Stroke";
-import { toPoints, type View } from "../drawing/view";
+import { HoseStrokes } from "../drawing/HoseStrokes";
+import type { View } from "../drawing/view";
 
 type PlanGearProps = { readonly design: Design; readonly view: View };
 
@@ -11,21 +10,7 @@ type PlanGearProps = { readonly design: Design; readonly view: View };
 export const PlanGear = memo(function PlanGear({ design, view }: PlanGearProps) {
   return (
     <g data-testid="plan-gear">
-      {design.lines.map((line) =>
-        line.kind === "hose" ? (
-          <Stroke
-            key={line.id}
-            points={toPoints(
-              view,
-              listHoseCourse(design, line).map((p) => [p.x, p.y] as const),
-            )}
-            stroke="var(--water)"
-            strokeWidth={Math.max(1.6, line.pipe.innerMm * view.kx)}
-            strokeOpacity={0.7}
-            fill="none"
-          />
-        ) : null,
-      )}
+      <HoseStrokes design={design} view={view} at={({ x, y }) => [x, y]} isToScale />
       {design.gear.map(({ id, name, atMm, sizeMm }) => (
         <rect
           key={id}

@@ -5,7 +5,6 @@ import type { Design } from "@/core/design/design";
 import { listPoints, type Movable } from "@/core/design/moves";
 import { USUAL_FIXTURES } from "@/core/design/usualFixtures";
 import { listCollisions } from "@/core/fit/collisions";
-import { listHoseCourse } from "@/core/fit/lineLegs";
 import { measureFloorMm } from "@/core/fit/passages";
 import { measureExtent } from "@/core/geometry/solid";
 import { add, scale, type Vec3, vec } from "@/core/geometry/vec";
@@ -16,6 +15,7 @@ import { CollisionMarks } from "../drawing/CollisionMarks";
 import { DrawingTools, TOOLS_CORNER } from "../drawing/DrawingTools";
 import { Handle, type HandleShape, type Pull } from "../drawing/Handle";
 import { Hatches, toObstacleFill } from "../drawing/Hatches";
+import { HoseStrokes } from "../drawing/HoseStrokes";
 import { LookSwitch } from "../drawing/LookSwitch";
 import { findShownDrain } from "../drawing/shown";
 import { useFrame } from "../drawing/useFrame";
@@ -176,18 +176,7 @@ function RearGear({ design, view, at }: PartProps) {
   const sorted = [...design.gear].sort((a, b) => b.atMm.x - a.atMm.x);
   return (
     <g data-testid="rear-gear">
-      {design.lines.map((line) =>
-        line.kind === "hose" ? (
-          <path
-            key={line.id}
-            d={toPath(view, listHoseCourse(design, line).map(at))}
-            fill="none"
-            stroke="var(--water)"
-            strokeWidth={Math.max(1.6, line.pipe.innerMm * view.kx)}
-            strokeOpacity={0.7}
-          />
-        ) : null,
-      )}
+      <HoseStrokes design={design} view={view} at={at} isToScale />
       {sorted.map(({ id, name, atMm, sizeMm }) => {
         const corner = (y: number, z: number) => at(add(atMm, vec(0, y, z)));
         const corners = [corner(0, 0), corner(sizeMm.y, 0), corner(sizeMm.y, sizeMm.z), corner(0, sizeMm.z)];

@@ -1,7 +1,6 @@
 "use client";
 import { useId, useMemo, useRef } from "react";
 import type { Design } from "@/core/design/design";
-import { listHoseCourse } from "@/core/fit/lineLegs";
 import { findRole } from "@/core/fit/roles";
 import { vec } from "@/core/geometry/vec";
 import { useWorkbench } from "@/store/useWorkbench";
@@ -9,6 +8,7 @@ import { DrawingTools, TOOLS_CORNER } from "../../drawing/DrawingTools";
 import { HaloText } from "../../drawing/HaloText";
 import { Handle, type Pull } from "../../drawing/Handle";
 import { Hatches } from "../../drawing/Hatches";
+import { HoseStrokes } from "../../drawing/HoseStrokes";
 import { Outline, Paper, Stroke } from "../../drawing/Stroke";
 import { useFrame } from "../../drawing/useFrame";
 import { useZoom } from "../../drawing/useZoom";
@@ -62,20 +62,7 @@ export function CabinetView({ design }: { readonly design: Design }) {
                 </HaloText>
               </g>
             ))}
-            {design.lines.map((line) =>
-              line.kind === "hose" ? (
-                <Stroke
-                  key={line.id}
-                  points={toPoints(
-                    view,
-                    listHoseCourse(design, line).map((p) => [p.x, p.z] as const),
-                  )}
-                  stroke="var(--water)"
-                  strokeWidth={1.6}
-                  strokeOpacity={0.7}
-                />
-              ) : null,
-            )}
+            <HoseStrokes design={design} view={view} at={({ x, z }) => [x, z]} isToScale={false} />
             {design.gear.map(({ id, name, atMm, sizeMm, openBelowMm }) => (
               <g key={id}>
                 {openBelowMm > 0 && (
