@@ -14,6 +14,11 @@ const config: NextConfig = {
   images: { unoptimized: true },
   turbopack: { resolveAlias: Object.fromEntries(UNUSED.map((name) => [name, "./scripts/nothing.mjs"])) },
   headers: async () => [
+    // named by their content
+    {
+      source: "/under-scripts/:path*",
+      headers: [{ key: "Cache-Control", value: "public, max-age=31536000, immutable" }],
+    },
     {
       source: "/_next/static/chunks/:path*",
       headers: [{ key: "Content-Security-Policy", value: WORKER_POLICY }],

@@ -18,7 +18,7 @@ const keepWorkerAddress: SerwistPlugin = {
 
 /** The scripts of the version before: a tab that was not reloaded yet still asks for them. */
 const BEFORE = "schleuse-before";
-const isScript = (url: URL): boolean => url.pathname.startsWith("/_next/static/");
+const isScript = (url: URL): boolean => /^\/(_next\/static|under-scripts)\//.test(url.pathname);
 
 // Before this version takes over, what the one before kept is put by whole.
 self.addEventListener("install", (event) => event.waitUntil(putBy()));
@@ -49,7 +49,7 @@ new Serwist({
     // an address with a query is the same page
     ignoreURLParametersMatching: [/.*/],
     navigateFallback: "/",
-    navigateFallbackDenylist: [/^\/(licences\.txt|samples\/|serwist\/|_next\/|manifest\.webmanifest)/],
+    navigateFallbackDenylist: [/^\/(licences\.txt|under-scripts\/|samples\/|serwist\/|_next\/|manifest\.webmanifest)/],
   },
   runtimeCaching: [
     { matcher: ({ url, sameOrigin }) => sameOrigin && isScript(url), handler: new CacheFirst({ cacheName: BEFORE }) },

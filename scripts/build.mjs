@@ -5,6 +5,7 @@ import { copyFileSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSy
 import { join } from "node:path";
 import { fileURLToPath } from "node:url";
 import { buildCli } from "./buildCli.mjs";
+import { bundlePhoneScripts, leanPhonePage } from "./leanPage.mjs";
 import { collectLicences } from "./licences.mjs";
 
 const root = fileURLToPath(new URL("..", import.meta.url));
@@ -54,7 +55,9 @@ function dropSources() {
 
 layOutFonts();
 writeFileSync(join(root, "public/licences.txt"), collectLicences(root));
+const phone = await bundlePhoneScripts();
 buildPages();
 dropSources();
+leanPhonePage(phone);
 noteScriptHashes();
 await buildCli();

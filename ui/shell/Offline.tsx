@@ -1,16 +1,9 @@
 "use client";
 import { useEffect } from "react";
+import { registerOffline } from "./registerOffline";
 
-/** Registers the service worker of the production build once the page has come, so that it opens without a network. */
+/** Keeps the page for the days without a network. */
 export function Offline() {
-  useEffect(() => {
-    if (process.env.NODE_ENV !== "production" || !("serviceWorker" in navigator)) return;
-    const register = () => {
-      // without it the page works on, and only with a network
-      navigator.serviceWorker.register("/serwist/sw.js", { scope: "/", type: "module" }).catch(() => undefined);
-    };
-    if (document.readyState === "complete") register();
-    else window.addEventListener("load", register, { once: true });
-  }, []);
+  useEffect(registerOffline, []);
   return null;
 }

@@ -6,10 +6,8 @@ import { readUnderDone } from "@/store/under";
 import { Codes } from "../kit/Codes";
 import { today } from "../stations/now";
 
-export type ShowTicksProps = { readonly designId: string };
-
 /** What is ticked here as codes for the desk's camera. */
-export function ShowTicks({ designId }: ShowTicksProps) {
+export function ShowTicks({ designId }: { readonly designId: string }) {
   const [frames, setFrames] = useState<readonly string[] | null>(null);
   const [isFailed, setFailed] = useState(false);
   useEffect(() => {

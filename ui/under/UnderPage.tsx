@@ -1,16 +1,11 @@
 "use client";
-import dynamic from "next/dynamic";
-import { useCallback, useEffect, useRef, useState } from "react";
+import { lazy, Suspense, useCallback, useEffect, useRef, useState } from "react";
 import { isSheet, keepUnderDone, keepUnderSheet, readUnderDone, readUnderSheet } from "@/store/under";
 import type { UnderCard, UnderGroup, UnderSheet } from "@/words/underCards";
-import type { ShowTicksProps } from "./ShowTicks";
 
-const ShowTicks = dynamic<ShowTicksProps>(() => import("./ShowTicks").then((module) => module.ShowTicks), {
-  ssr: false,
-});
-
-const ReadCodes = dynamic(() => import("../kit/ReadCodes").then((module) => module.ReadCodes), { ssr: false });
-const PhoneLevel = dynamic(() => import("./PhoneLevel").then((module) => module.PhoneLevel), { ssr: false });
+const ShowTicks = lazy(() => import("./ShowTicks").then((module) => ({ default: module.ShowTicks })));
+const ReadCodes = lazy(() => import("../kit/ReadCodes").then((module) => ({ default: module.ReadCodes })));
+const PhoneLevel = lazy(() => import("./PhoneLevel").then((module) => ({ default: module.PhoneLevel })));
 
 // asked for while the page itself is still being worked out; once, for what is kept changes
 let early = typeof window === "undefined" ? null : readUnderSheet();
@@ -79,9 +74,11 @@ export function UnderPage() {
           </button>
         )}
       </header>
-      {tool === "level" && <PhoneLevel />}
-      {tool === "codes" && <ReadCodes onText={take} />}
-      {tool === "ticks" && sheet && <ShowTicks designId={sheet.designId} />}
+      <Suspense fallback={null}>
+        {tool === "level" && <PhoneLevel />}
+        {tool === "codes" && <ReadCodes onText={take} />}
+        {tool === "ticks" && sheet && <ShowTicks designId={sheet.designId} />}
+      </Suspense>
       {tool === "cards" && phase === "failed" && (
         <p role="alert" className="p-4 text-[18px]">
           Nothing can be kept in this browser. Reload; if it happens again, print the book.
