@@ -1,3 +1,4 @@
+import { existsSync } from "node:fs";
 import { withSerwist } from "@serwist/turbopack";
 import type { NextConfig } from "next";
 
@@ -7,12 +8,19 @@ const WORKER_POLICY = "default-src 'none'; script-src 'self'; connect-src 'self'
 // Parts of the PDF library that nothing here calls for; shipped, they would be a third of it.
 const UNUSED = ["html2canvas", "dompurify", "canvg"] as const;
 
+// scripts/build.mjs cuts the schema library to what is used; a development server takes it whole.
+const SHAKEN = "./.shaken/zod-mini.mjs";
+const SCHEMAS: Record<string, string> =
+  process.env.NODE_ENV === "production" && existsSync(SHAKEN) ? { "zod/mini": SHAKEN } : {};
+
 const config: NextConfig = {
   reactStrictMode: true,
   poweredByHeader: false,
   productionBrowserSourceMaps: false,
   images: { unoptimized: true },
-  turbopack: { resolveAlias: Object.fromEntries(UNUSED.map((name) => [name, "./scripts/nothing.mjs"])) },
+  turbopack: {
+    resolveAlias: { ...Object.fromEntries(UNUSED.map((name) => [name, "./scripts/nothing.mjs"])), ...SCHEMAS },
+  },
   headers: async () => [
     // named by their content
     {

@@ -7,6 +7,7 @@ import { fileURLToPath } from "node:url";
 import { buildCli } from "./buildCli.mjs";
 import { bundlePhoneScripts, leanPhonePage } from "./leanPage.mjs";
 import { collectLicences } from "./licences.mjs";
+import { shakeSchemas } from "./shakeSchemas.mjs";
 
 const root = fileURLToPath(new URL("..", import.meta.url));
 
@@ -55,6 +56,7 @@ function dropSources() {
 
 layOutFonts();
 writeFileSync(join(root, "public/licences.txt"), collectLicences(root));
+await shakeSchemas();
 const phone = await bundlePhoneScripts();
 buildPages();
 dropSources();

@@ -1,10 +1,10 @@
-import * as z from "zod/mini";
 import { PACK_IDS } from "../rules/packIds";
 import { id, list, name, number } from "./fields";
 import { gearList, workingStates } from "./gear";
 import { habits } from "./habits";
 import { fixture, line, tank } from "./plumbing";
 import { obstacles, rig } from "./rig";
+import * as z from "./z";
 
 export const FORMAT = "schleuse-design";
 /** Version of the file written today; `migrations.ts` brings older ones up to it. */

@@ -1,6 +1,6 @@
-import * as z from "zod/mini";
 import { id, list, litres, mm, name, number, pointMm } from "./fields";
 import { locked } from "./locked";
+import * as z from "./z";
 
 const kPa = (min: number, max: number) => number("kPa", min, max);
 const lpm = (min: number, max: number) => number("L/min", min, max);

@@ -1,6 +1,6 @@
-import * as z from "zod/mini";
 import { id, list, litres, name, number, whole } from "./fields";
 import { HELD_WATERS } from "./plumbing";
+import * as z from "./z";
 
 export const PERSON_KINDS = ["adult", "child", "guest"] as const;
 

@@ -1,9 +1,9 @@
-import * as z from "zod/mini";
 import { checkConsistency } from "./checkConsistency";
 import { cleanDocument } from "./cleanDocument";
 import { type Design, design } from "./design";
 import type { Fault, FaultMeasure, FaultPath } from "./faults";
 import { migrate } from "./migrations";
+import * as z from "./z";
 
 /** A design file of a thousand lines is below 1 MB; more than this is not a design. */
 export const MOST_BYTES = 4_000_000;

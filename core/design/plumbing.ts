@@ -1,7 +1,7 @@
-import * as z from "zod/mini";
 import { id, list, litres, mm, name, number, pointMm, whole } from "./fields";
 import { hoseEnd } from "./gear";
 import { locked } from "./locked";
+import * as z from "./z";
 
 export const FIXTURE_KINDS = [
   "kitchenSink",

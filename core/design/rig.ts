@@ -1,6 +1,6 @@
-import * as z from "zod/mini";
 import { degrees, id, list, mm, name, number, pointMm } from "./fields";
 import { locked } from "./locked";
+import * as z from "./z";
 
 export const RIG_KINDS = ["van", "bus", "trailer", "boat"] as const;
 export const OBSTACLE_KINDS = [

@@ -1,4 +1,4 @@
-import * as z from "zod/mini";
+import * as z from "../design/z";
 import type { Design } from "../design/design";
 import { MOST_BYTES, type ParseOutcome, parseDesign, parseDesignText, writeDesignText } from "../design/parseDesign";
 import { EMPTY_JOURNEY, type Journey, journey as journeySchema } from "./journey";

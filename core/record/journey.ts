@@ -1,4 +1,4 @@
-import * as z from "zod/mini";
+import * as z from "../design/z";
 import { id, list, name, number, whole } from "../design/fields";
 import { attitude } from "../design/rig";
 

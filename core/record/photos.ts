@@ -1,4 +1,4 @@
-import * as z from "zod/mini";
+import * as z from "../design/z";
 import type { BuildRecord, LogEntry } from "./record";
 
 /** A photograph in a file: what kind of picture, and its bytes as base64. */

@@ -1,4 +1,4 @@
-import * as z from "zod/mini";
+import * as z from "../design/z";
 import { id, list, litres, number, pointMm, whole } from "../design/fields";
 
 const day = z.string().check(z.regex(/^\d{4}-\d{2}-\d{2}$/));
