@@ -32,7 +32,10 @@ export type SaveOutcome =
 /** Over which revision a design is saved, and which tab does it: a tab is never in conflict with itself. */
 export type Saving = { readonly over: number | null; readonly by: string; readonly now: number };
 
-/** All designs, the last saved first, and those in the bin. A damaged record never keeps the others from the list. */
+/**
+ * All designs, the last saved first, and those in the bin. A damaged record never keeps the others from the list; what is wrong
+ * with one is not looked for here (`findFault`).
+ */
 export async function listDesigns(
   db: Database,
 ): Promise<{ readonly entries: LibraryEntry[]; readonly bin: BinEntry[] }> {
@@ -40,7 +43,9 @@ export async function listDesigns(
   const bin = records.flatMap(({ id, name, deletedAt }): BinEntry[] =>
     deletedAt === undefined ? [] : [{ id, name, deletedAt }],
   );
-  const entries = records.filter(({ deletedAt }) => deletedAt === undefined).map(toEntry);
+  const entries = records
+    .filter(({ deletedAt }) => deletedAt === undefined)
+    .map(({ id, name, savedAt }): LibraryEntry => ({ id, name, savedAt, fault: null }));
   return {
     entries: entries.sort((a, b) => b.savedAt - a.savedAt),
     bin: bin.sort((a, b) => b.deletedAt - a.deletedAt),
@@ -62,9 +67,12 @@ function toSound(record: DesignRecord): DesignRecord {
 
 const isNumber = (value: unknown): value is number => typeof value === "number" && Number.isFinite(value);
 
-function toEntry({ id, name, savedAt, document }: DesignRecord): LibraryEntry {
-  const outcome = parseDesign(document);
-  return { id, name, savedAt, fault: outcome.ok ? null : outcome.faults[0]! };
+/** What keeps a design from being opened, if anything; null also when it is no longer there. */
+export async function findFault(db: Database, id: string): Promise<Fault | null> {
+  const record = await db.get("designs", id);
+  if (!record) return null;
+  const outcome = parseDesign(record.document);
+  return outcome.ok ? null : outcome.faults[0]!;
 }
 
 export async function openDesign(db: Database, id: string): Promise<OpenOutcome> {

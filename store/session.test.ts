@@ -176,6 +176,8 @@ test("a damaged record is listed with its fault, not opened, its text can be sav
   const session = createSession();
   await session.start();
   expect(open().name).toBe("Otter");
+  // each record is read through in its turn, once the one that opens is there
+  while (!workbench.getState().library[0]?.fault) await new Promise((resolve) => setTimeout(resolve, 1));
   expect(workbench.getState().library.map((entry) => [entry.name, entry.fault?.code])).toEqual([
     ["Bad", "missing"],
     ["Otter", undefined],
@@ -203,17 +205,6 @@ test("duplicate, delete and undo of the deletion", async () => {
   workbench.getState().notice!.action!.run();
   await until(() => open().name === "Kranich copy");
   expect(open().name).toBe("Kranich copy");
-});
-
-test("a bad file is refused with a sentence and the open design stays; a good one gets an id of its own", async () => {
-  const session = createSession();
-  await session.start();
-  const before = open();
-  await session.openText("{", "notes.txt");
-  expect(open()).toBe(before);
-  expect(workbench.getState().notice!.text).toMatch(/^notes.txt was not opened\. .*JSON/);
-  await session.openText(readDemoText("kranich"), "kranich.json");
-  expect(open().id).toBe("kranich-2");
 });
 
 test("ids are made from names and never taken twice", () => {

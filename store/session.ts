@@ -2,66 +2,55 @@ import { cleanName } from "@/core/design/cleanText";
 import type { Design } from "@/core/design/design";
 import { parseDesignText } from "@/core/design/parseDesign";
 import { stripPlumbing, toBareId } from "@/core/design/stripPlumbing";
-import { isEmptyRecords, parseFileText } from "@/core/record/file";
-import { describeFault, describeLost } from "@/words/faults";
 import { canEvaluate } from "./canEvaluate";
 import { findCommitted, findCommittedHistory, isUnkept } from "./committed";
-import { type Database, type DatabaseEvent, openDatabase } from "./database";
+import type { Database, DatabaseEvent } from "./database";
 import { handDesign } from "./handDesign";
-import { HeldWork, type Work } from "./heldWork";
+import type { Work } from "./heldWork";
+import { ANSWER_MS, Keeper } from "./keeper";
+import { readLast, rememberLast } from "./lastOpened";
 import {
   createDesignId,
   destroyDesign,
   emptyBin,
-  type LibraryEntry,
-  listDesigns,
   openDesign,
   removeDesign,
   renameDesign,
   restoreDesign,
-  type SaveOutcome,
-  saveDesign,
 } from "./library";
-import { SaveTimer } from "./saveTimer";
-import { tellDamaged, tellIfCleared, tellNotKept, tellTaken } from "./sessionNotices";
+import { pause } from "./pause";
+import { tellDamaged, tellIfCleared, tellNothingKept } from "./sessionNotices";
 import type { SessionWorld } from "./sessionWorld";
+import { Shelf } from "./shelf";
 import { readSlip, writeSlip } from "./slip";
 import { type TabNews, Tabs } from "./tabs";
 import { SILENT, withinTime } from "./withinTime";
 import { change, dismissNotice, loadDesign, tell, workbench } from "./workbench";
-
-/** A store that has not answered by then is taken not to, ms. */
-const ANSWER_MS = 6_000;
-/** What could not be kept is tried again after so long, ms; the last of them again and again. */
-const RETRIES_MS = [2_000, 5_000, 15_000, 60_000] as const;
-
-let tabs = 0;
 
 /**
  * Keeps the workbench and the browser's store together: opens the last design, saves after every edit, notices
  * other tabs, and tells the builder whenever something could not be kept. Work that could not be kept is held until it is.
  */
 export class Session {
-  #db: Database | null = null;
-  #revision: number | null = null;
-  readonly #timer: SaveTimer;
-  #retry: ReturnType<typeof setTimeout> | null = null;
-  #failures = 0;
-  #saving: Promise<void> = Promise.resolve();
+  readonly #keeper: Keeper;
+  readonly #shelf: Shelf;
   #tabs: Tabs | null = null;
   #unsubscribe: () => void = () => undefined;
-  #isStopped = false;
-  #hasAskedToPersist = false;
-  readonly #held = new HeldWork();
   readonly #world: SessionWorld;
-  /** Unlike any other tab's, so that a tab knows its own saves. */
-  readonly #by: string;
 
   constructor(world: SessionWorld) {
     this.#world = world;
-    this.#timer = new SaveTimer(world.now, () => this.#queueSave());
-    tabs += 1;
-    this.#by = `${world.now().toString(36)}-${tabs}-${Math.random().toString(36).slice(2, 8)}`;
+    this.#shelf = new Shelf(world.held);
+    this.#keeper = new Keeper(world, {
+      onKept: (design) => this.#noteKept(design),
+      reopen: () => world.open((event) => void this.#hear(event)),
+      download: () => this.download(),
+      keepMine: () => void this.settleConflict("mine"),
+    });
+  }
+
+  get #db(): Database | null {
+    return this.#keeper.db;
   }
 
   /** Opens the store and the design last worked on, or the first sample; without a store the work goes on unsaved. */
@@ -69,13 +58,13 @@ export class Session {
     await this.#openStore();
     this.#tabs = new Tabs((news) => void this.#hearOtherTab(news));
     this.#unsubscribe = workbench.subscribe((state, before) => {
-      if (state.save === "unsaved" && state.history !== before.history) this.#timer.start();
+      if (state.save === "unsaved" && state.history !== before.history) this.#keeper.startWaiting();
     });
     if (this.#db) await emptyBin(this.#db, this.#world.now()).catch(() => undefined);
-    await this.#refresh();
+    await this.#shelf.refresh(this.#db);
     tellIfCleared(this.#world.held, this.#db !== null);
     if (await this.#recoverSlip()) return;
-    const last = await this.#readLast();
+    const last = await readLast(this.#db);
     const sound = workbench.getState().library.filter((entry) => entry.fault === null);
     for (const entry of [...sound].sort((a, b) => Number(b.id === last) - Number(a.id === last))) {
       await this.open(entry.id);
@@ -89,37 +78,30 @@ export class Session {
       const opening = this.#world.open((event) => void this.#hear(event));
       const db = await withinTime(opening, ANSWER_MS);
       if (db !== SILENT) {
-        this.#db = db;
+        this.#keeper.db = db;
         return;
       }
-      tell("The browser's store does not answer. Work on; what you do is kept as soon as it does.", {
-        tone: "warning",
-      });
+      tellNothingKept("silent");
       void opening.then((late) => this.#adoptStore(late)).catch(() => undefined);
     } catch {
-      tell("This browser lets nothing be kept. Work on, and save to a file before you close the tab.", {
-        tone: "warning",
-      });
+      tellNothingKept("refused");
     }
   }
 
   // A store that came late, or came back: what was done meanwhile goes into it.
   async #adoptStore(db: Database): Promise<void> {
-    if (this.#isStopped) return db.close();
-    this.#db = db;
-    await this.#refresh();
-    this.#queueSave();
+    if (this.#keeper.isStopped) return db.close();
+    this.#keeper.db = db;
+    await this.#shelf.refresh(this.#db);
+    this.#keeper.queueSave();
   }
 
   /** Saves what is open and lets go of the store, the other tabs and the workbench. */
   async stop(): Promise<void> {
-    this.#isStopped = true;
-    if (this.#retry) clearTimeout(this.#retry);
     this.#unsubscribe();
     this.#tabs?.close();
-    await this.flush();
-    this.#db?.close();
-    this.#db = null;
+    await this.#shelf.settled();
+    await this.#keeper.stop();
   }
 
   /** The page may go away any moment: what is not saved is noted at once, and its save begun. */
@@ -127,19 +109,19 @@ export class Session {
     const { save } = workbench.getState();
     const design = findCommitted(workbench.getState());
     if (!design || save === "saved") return;
-    if (this.#world.slip) writeSlip(this.#world.slip, { design, over: this.#revision });
+    if (this.#world.slip) writeSlip(this.#world.slip, { design, over: this.#keeper.revision });
     void this.flush();
   }
 
   /** False while leaving the page would lose work that could not be kept. */
   canLeave(): boolean {
-    return !isUnkept(workbench.getState().save) && !this.#held.hasUnkept();
+    return this.#keeper.canLeave();
   }
 
   /** Opens a design of the library with its way back; a damaged one is told of and the open design stays. */
   async open(id: string): Promise<void> {
     await this.flush();
-    const held = this.#held.get(id);
+    const held = this.#keeper.held.get(id);
     if (held && isUnkept(held.save)) {
       this.#show(held.history.design, held);
       return;
@@ -148,15 +130,16 @@ export class Session {
     const outcome = await this.#read(id);
     if (!outcome) return;
     if (outcome.ok) {
-      if (!canEvaluate(outcome.design)) return this.#offerFile(outcome.design);
-      await this.#rememberLast(id);
+      await pause();
+      if (!canEvaluate(outcome.design)) return this.offerFile(outcome.design);
+      await rememberLast(this.#db, id);
       const isAsLeft = held && held.revision === outcome.revision;
       this.#show(outcome.design, isAsLeft ? held : null, outcome.revision);
       return;
     }
     if (outcome.reason === "gone") {
       tell("That design is no longer here.", { tone: "warning" });
-      await this.#refresh();
+      await this.#shelf.refresh(this.#db);
     } else {
       tellDamaged(outcome.fault, () =>
         this.#world.download(`${id}-damaged.json`, JSON.stringify(outcome.document, null, 2)),
@@ -178,19 +161,20 @@ export class Session {
   // Puts a design on the workbench; the one that was open is held with its way back.
   #show(design: Design, held: Work | null, revision: number | null = null): void {
     this.#holdOpen(design.id);
-    this.#revision = held ? held.revision : revision;
+    this.#keeper.revision = held ? held.revision : revision;
     loadDesign(held?.history ?? design, held?.save ?? "saved");
-    this.#held.forget(design.id);
+    this.#keeper.held.forget(design.id);
   }
 
   #holdOpen(nextId: string): void {
     const { save } = workbench.getState();
     const history = findCommittedHistory(workbench.getState());
     if (!history || history.design.id === nextId) return;
-    this.#held.hold({ history, revision: this.#revision, save });
+    this.#keeper.held.hold({ history, revision: this.#keeper.revision, save });
   }
 
-  #offerFile(design: Design): void {
+  /** A design that this page cannot work out is not opened; it can be saved as it is. */
+  offerFile(design: Design): void {
     tell(`${design.name} cannot be worked out by this page and was not opened. Nothing of it is lost.`, {
       tone: "warning",
       action: { label: "Save it to a file", run: () => handDesign(this.#world, design) },
@@ -207,40 +191,23 @@ export class Session {
   /** Opens a sample rig as a design of the builder's own; one that is there already is opened as it was left. */
   async openSample(name: string, isBare = false): Promise<void> {
     const id = isBare ? toBareId(name) : name;
-    if (workbench.getState().library.some((entry) => entry.id === id && entry.fault === null)) return this.open(id);
+    if (workbench.getState().library.some((entry) => entry.id === id && entry.fault === null)) {
+      await this.open(id);
+      // one that turned out to be damaged stays where it lies, and the sample comes beside it
+      if (workbench.getState().history?.design.id === id) return;
+    }
     try {
       const outcome = parseDesignText(await this.#world.readSample(name));
-      if (outcome.ok) await this.adopt(isBare ? stripPlumbing(outcome.design) : outcome.design);
+      if (!outcome.ok) return;
+      const design = isBare ? stripPlumbing(outcome.design) : outcome.design;
+      // read, worked out and shown are three pieces of work
+      await pause();
+      canEvaluate(design);
+      await this.adopt(design);
     } catch (error) {
       if (!workbench.getState().history) throw error;
       tell("That sample could not be fetched. Connect to the network once, or open a file.", { tone: "warning" });
     }
-  }
-
-  /** Reads a file's text; refused with a sentence, and the open design is not touched. */
-  async openText(text: string, fileName: string): Promise<void> {
-    const { design: outcome, records, ...lost } = parseFileText(text);
-    if (!outcome.ok) {
-      const more = outcome.faults.length > 1 ? ` (and ${outcome.faults.length - 1} more)` : "";
-      const { units } = workbench.getState();
-      tell(`${fileName} was not opened. ${describeFault(outcome.faults[0]!, units)}${more}`, { tone: "warning" });
-      return;
-    }
-    if (!canEvaluate(outcome.design)) return this.#offerFile(outcome.design);
-    await this.adopt(outcome.design);
-    const id = workbench.getState().history?.design.id;
-    if (id !== undefined && !isEmptyRecords(records)) await this.#world.records?.adopt(id, records);
-    if (isUnkept(workbench.getState().save)) return;
-    const left = describeLost(lost);
-    if (left) {
-      tell(`${fileName} is open; ${left} could not be read and was left out.`, { tone: "warning" });
-      return;
-    }
-    tell(
-      outcome.cleaned
-        ? `${fileName} is open. Signs that cannot be seen were taken out of its names.`
-        : `${fileName} is open.`,
-    );
   }
 
   /** Takes a design into the library under an id of its own and opens it. */
@@ -250,32 +217,16 @@ export class Session {
     const id = taken.includes(design.id) ? createDesignId(design.name, taken) : design.id;
     const own = { ...design, id };
     // kept first and shown then: what is seen is safe, however soon the tab is closed
-    const outcome = await this.#write(own, null);
+    const outcome = await this.#keeper.write(own, null);
     this.#show(own, null, outcome?.ok ? outcome.revision : null);
     if (!outcome) {
       if (this.#db === null) workbench.setState({ save: "away" });
       return;
     }
     if (outcome.ok) {
-      await this.#rememberLast(id);
-      this.#note(own);
-      this.#tabs?.tell({ kind: "saved", id });
-    } else this.#tellNotSaved(outcome.reason);
-  }
-
-  // Ids that are in use, in the bin, or held unkept.
-  #listTaken(): string[] {
-    const { library, bin } = workbench.getState();
-    return [...library, ...bin].map(({ id }) => id).concat(this.#held.ids());
-  }
-
-  // Where to begin next time; a store that cannot keep even this has been told of already.
-  async #rememberLast(id: string): Promise<void> {
-    try {
-      if (this.#db) await withinTime(this.#db.put("settings", id, "last"), ANSWER_MS);
-    } catch {
-      // the design itself is what matters
-    }
+      await rememberLast(this.#db, id);
+      this.#noteKept(own);
+    } else this.#keeper.tellNotSaved(outcome.reason);
   }
 
   /** Opens a copy of a design under the next free name. */
@@ -298,11 +249,11 @@ export class Session {
       return;
     }
     if (!this.#db) return;
-    const outcome = await renameDesign(this.#db, id, name, { over: null, by: this.#by, now: this.#world.now() });
+    const outcome = await renameDesign(this.#db, id, name, { over: null, by: this.#keeper.by, now: this.#world.now() });
     if (outcome?.ok) this.#tabs?.tell({ kind: "saved", id });
     else tell("That design could not be renamed: it is no longer here, or damaged.", { tone: "warning" });
-    this.#held.forget(id);
-    await this.#refresh();
+    this.#keeper.held.forget(id);
+    await this.#shelf.refresh(this.#db);
   }
 
   /** Puts a design into the bin, where it waits for 30 days. */
@@ -312,7 +263,7 @@ export class Session {
     const name = await removeDesign(this.#db, id, this.#world.now());
     if (name === null) return;
     this.#tabs?.tell({ kind: "deleted", id });
-    await this.#refresh();
+    await this.#shelf.refresh(this.#db);
     if (workbench.getState().history?.design.id === id) {
       workbench.setState({ save: "saved" });
       const next = workbench.getState().library.find((entry) => entry.fault === null);
@@ -335,7 +286,7 @@ export class Session {
     if (!this.#db) return;
     if (!(await restoreDesign(this.#db, id))) tell("That design is no longer in the bin.", { tone: "warning" });
     this.#tabs?.tell({ kind: "restored", id });
-    await this.#refresh();
+    await this.#shelf.refresh(this.#db);
     await this.open(id);
   }
 
@@ -343,22 +294,13 @@ export class Session {
   async destroy(id: string): Promise<void> {
     if (!this.#db) return;
     await destroyDesign(this.#db, id);
-    await this.#refresh();
+    await this.#shelf.refresh(this.#db);
   }
 
   /** Hands the open design out as a file. */
   download(): void {
     const design = findCommitted(workbench.getState());
     if (design) handDesign(this.#world, design);
-  }
-
-  /** Saves now what is not saved yet. */
-  async flush(): Promise<void> {
-    if (this.#timer.isWaiting) {
-      this.#timer.stop();
-      this.#queueSave();
-    }
-    await this.#saving;
   }
 
   /** After a conflict: take what the other tab saved, or keep this one as a copy of its own. */
@@ -375,112 +317,26 @@ export class Session {
     // the copy is kept before the other one is let go
     workbench.setState({ save: "saved" });
     await this.adopt(copy);
-    this.#held.forget(design.id);
+    this.#keeper.held.forget(design.id);
   }
 
-  #queueSave(): void {
-    this.#saving = this.#saving.then(async () => {
-      const { save } = workbench.getState();
-      const design = findCommitted(workbench.getState());
-      if (design && save !== "conflict" && save !== "deleted" && save !== "saved") await this.#save(design);
-    });
+  /** Saves now what is not saved yet. */
+  flush(): Promise<void> {
+    return this.#keeper.flush();
   }
 
-  async #save(design: Design): Promise<void> {
-    workbench.setState({ save: this.#db ? "saving" : "away" });
-    const outcome = await this.#write(design, this.#revision);
-    const committed = findCommitted(workbench.getState());
-    if (committed?.id !== design.id) return;
-    if (!outcome) {
-      if (this.#db) this.#tellNotSaved("failed");
-      return;
-    }
-    if (!outcome.ok) {
-      this.#tellNotSaved(outcome.reason);
-      return;
-    }
-    this.#failures = 0;
-    this.#revision = outcome.revision;
-    workbench.setState({ save: committed === design ? "saved" : "unsaved" });
-    if (committed !== design) this.#timer.start();
+  #noteKept(design: Design): void {
     this.#tabs?.tell({ kind: "saved", id: design.id });
-    this.#note(design);
-    this.#askToPersist();
-    if (outcome.wasGone)
-      tell("The browser had lost this design from its store; it is kept there again.", { tone: "warning" });
+    this.#shelf.note(design, this.#world.now());
   }
 
-  // A store that fails, is silent or away is an outcome, never a promise that rejects or hangs.
-  async #write(design: Design, over: number | null): Promise<SaveOutcome | null> {
-    if (!this.#db) return null;
-    const saving = { over, by: this.#by, now: this.#world.now() };
-    const outcome = await withinTime(saveDesign(this.#db, design, saving), ANSWER_MS);
-    if (outcome === SILENT) return { ok: false, reason: "failed" };
-    if (outcome.ok && this.#world.slip && findCommitted(workbench.getState()) === design) this.#world.slip.clear();
-    return outcome;
-  }
-
-  #askToPersist(): void {
-    if (this.#hasAskedToPersist) return;
-    this.#hasAskedToPersist = true;
-    this.#world.persist?.();
-  }
-
-  #tellNotSaved(reason: Exclude<SaveOutcome, { ok: true }>["reason"]): void {
-    const isFirst = workbench.getState().notice === null || this.#failures === 0;
-    workbench.setState({ save: reason });
-    if (reason === "conflict" || reason === "deleted") {
-      tellTaken(reason, () => void this.settleConflict("mine"));
-      return;
-    }
-    this.#failures += 1;
-    this.#tryAgain();
-    if (!isFirst) return;
-    tellNotKept(reason, () => this.download());
-  }
-
-  #tryAgain(): void {
-    if (this.#retry) clearTimeout(this.#retry);
-    const waitMs = RETRIES_MS[Math.min(this.#failures, RETRIES_MS.length) - 1] ?? RETRIES_MS[0];
-    this.#retry = setTimeout(() => void this.#retryNow(), waitMs);
-  }
-
-  async #retryNow(): Promise<void> {
-    if (this.#isStopped) return;
-    if (!this.#db) {
-      try {
-        const db = await withinTime(
-          this.#world.open((event) => void this.#hear(event)),
-          ANSWER_MS,
-        );
-        if (db !== SILENT) this.#db = db;
-      } catch {
-        // tried again below
-      }
-    }
-    await this.#saveHeld();
-    const { save } = workbench.getState();
-    if (save !== "full" && save !== "failed" && save !== "away") return;
-    this.#queueSave();
-    await this.#saving;
-    if (workbench.getState().save !== "saved") return;
-    dismissNotice();
-    tell("It could be kept now.");
-  }
-
-  // Work that could not be kept when another design was opened.
-  async #saveHeld(): Promise<void> {
-    for (const { history, revision } of this.#held.listRefused()) {
-      const outcome = await this.#write(history.design, revision);
-      if (!outcome?.ok) continue;
-      this.#held.settle(history.design.id, outcome.revision);
-      this.#note(history.design);
-    }
+  #listTaken(): string[] {
+    return this.#shelf.listTaken().concat(this.#keeper.held.ids());
   }
 
   async #hearOtherTab({ kind, id }: TabNews): Promise<void> {
-    await this.#refresh();
-    this.#held.forget(id);
+    await this.#shelf.refresh(this.#db);
+    this.#keeper.held.forget(id);
     const before = workbench.getState();
     if (before.history?.design.id !== id) return;
     if (kind === "deleted") {
@@ -496,8 +352,8 @@ export class Session {
     const { history, save, dragBase } = workbench.getState();
     // an edit that was made while it was read goes before it
     if (!outcome?.ok || history !== before.history || save !== "saved" || dragBase) return;
-    if (outcome.revision === this.#revision || !canEvaluate(outcome.design)) return;
-    this.#revision = outcome.revision;
+    if (outcome.revision === this.#keeper.revision || !canEvaluate(outcome.design)) return;
+    this.#keeper.revision = outcome.revision;
     loadDesign(outcome.design, "saved");
     tell("Another tab changed this design; it is shown here as it is now.");
   }
@@ -507,34 +363,13 @@ export class Session {
       // what is not kept yet goes in before the store is let go
       await this.flush();
       this.#db?.close();
-      this.#db = null;
+      this.#keeper.db = null;
       tell("A newer Schleuse is open in another tab. Reload this one to go on saving.", { tone: "warning" });
     } else if (event === "blocked") {
       tell("Close the other tabs of Schleuse, so that this one can open its store.", { tone: "warning" });
     } else {
-      this.#db = null;
+      this.#keeper.lose();
       tell("The browser has closed the store. It is opened again; save to a file to be sure.", { tone: "warning" });
-      this.#failures = Math.max(1, this.#failures);
-      this.#tryAgain();
-    }
-  }
-
-  // One entry, put first, without reading all the others.
-  #note(design: Design): void {
-    const { library } = workbench.getState();
-    const entry: LibraryEntry = { id: design.id, name: design.name, savedAt: this.#world.now(), fault: null };
-    workbench.setState({ library: [entry, ...library.filter(({ id }) => id !== design.id)] });
-    this.#world.held?.write(workbench.getState().library.length);
-  }
-
-  // A list that cannot be read is told of; what is open is saved all the same.
-  async #refresh(): Promise<void> {
-    if (!this.#db) return;
-    try {
-      const listed = await withinTime(listDesigns(this.#db), ANSWER_MS);
-      if (listed !== SILENT) workbench.setState({ library: listed.entries, bin: listed.bin });
-    } catch {
-      tell("The list of designs could not be read. What is open is saved all the same.", { tone: "warning" });
     }
   }
 
@@ -554,22 +389,11 @@ export class Session {
       tell("What was not saved when the page was closed is here as a copy.");
       return true;
     }
-    const outcome = await this.#write(design, over);
+    const outcome = await this.#keeper.write(design, over);
     this.#show(design, null, outcome?.ok ? outcome.revision : over);
-    await this.#rememberLast(design.id);
-    if (outcome?.ok) this.#note(design);
-    else this.#tellNotSaved(outcome?.reason ?? "failed");
+    await rememberLast(this.#db, design.id);
+    if (outcome?.ok) this.#shelf.note(design, this.#world.now());
+    else this.#keeper.tellNotSaved(outcome?.reason ?? "failed");
     return true;
   }
-
-  async #readLast(): Promise<unknown> {
-    try {
-      const last = this.#db ? await withinTime(this.#db.get("settings", "last"), ANSWER_MS) : undefined;
-      return last === SILENT ? undefined : last;
-    } catch {
-      return undefined;
-    }
-  }
 }
-
-export const openBrowserStore: SessionWorld["open"] = (onEvent) => openDatabase(onEvent);

@@ -45,3 +45,12 @@ export function tellIfCleared(held: SessionWorld["held"], hasStore: boolean): vo
   }
   held?.write(library.length);
 }
+
+/** There is no store, or none that answers. */
+export function tellNothingKept(why: "silent" | "refused"): void {
+  const text =
+    why === "silent"
+      ? "The browser's store does not answer. Work on; what you do is kept as soon as it does."
+      : "This browser lets nothing be kept. Work on, and save to a file before you close the tab.";
+  tell(text, { tone: "warning" });
+}

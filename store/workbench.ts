@@ -6,6 +6,7 @@ import type { Fault } from "@/core/design/faults";
 import { evaluate } from "@/core/evaluate/evaluate";
 import type { Evaluation } from "@/core/evaluate/evaluation";
 import { clamp } from "@/core/quantity/tolerance";
+import { evaluateLevel } from "./canEvaluate";
 import { type History, pushStep, redoStep, startHistory, undoStep } from "./history";
 import type { Notice, Region, SaveState, WorkbenchState } from "./state";
 
@@ -57,7 +58,7 @@ export function loadDesign(opened: Design | History, save: SaveState = "saved"):
   setState({
     phase: "ready",
     history,
-    evaluation: evaluate(history.design, LEVEL),
+    evaluation: evaluateLevel(history.design),
     attitude: LEVEL,
     selection: null,
     group: [],

@@ -18,18 +18,19 @@ const PATTERNS: readonly ((x: number, y: number) => boolean)[] = [
  */
 export function paintStandingMap(map: StandingMap, pixels: number, inks: readonly StateInk[]): Uint8ClampedArray {
   const out = new Uint8ClampedArray(pixels * pixels * 4);
-  const toCell = (i: number) => Math.min(map.size - 1, Math.floor((i / pixels) * map.size));
-  for (let y = 0; y < pixels; y++) {
-    // roll above 0 is left side up, and left is up on the screen
-    const row = map.size - 1 - toCell(y);
-    for (let x = 0; x < pixels; x++) {
-      // pitch above 0 is nose down, and the nose points right, so the bubble goes left
-      const column = map.size - 1 - toCell(x);
-      const state = map.states[row * map.size + column]!;
+  // pitch above 0 is nose down, and the nose points right, so the bubble goes left; roll above 0 is left side up, and left is
+  // up on the screen: both run against the map
+  const cells = Array.from({ length: pixels }, (_, i) => map.size - 1 - Math.min(map.size - 1, Math.floor((i / pixels) * map.size)));
+  for (let y = 0, at = 0; y < pixels; y++) {
+    const row = cells[y]! * map.size;
+    for (let x = 0; x < pixels; x++, at += 4) {
+      const state = map.states[row + cells[x]!]!;
       const { ground, ink } = inks[state]!;
       const colour = PATTERNS[state]!(x, y) ? ink : ground;
-      const at = (y * pixels + x) * 4;
-      out.set([colour[0], colour[1], colour[2], 255], at);
+      out[at] = colour[0];
+      out[at + 1] = colour[1];
+      out[at + 2] = colour[2];
+      out[at + 3] = 255;
     }
   }
   return out;

@@ -1,10 +1,10 @@
 import { cleanName } from "@/core/design/cleanText";
-import { MOST_FILE_BYTES } from "@/core/record/file";
+import { openDatabase } from "@/store/database";
 import { createLocalSlip } from "@/store/localSlip";
-import { openBrowserStore, Session } from "@/store/session";
+import { Session } from "@/store/session";
+import type { SessionWorld } from "@/store/sessionWorld";
 import type { Theme } from "@/store/state";
 import { view as look, tell, workbench } from "@/store/workbench";
-import { describeFault } from "@/words/faults";
 import type { Units } from "@/words/units";
 import { handOut } from "../kit/handOut";
 import { THEME_KEY } from "./themeScript";
@@ -20,17 +20,19 @@ async function readSample(name: string): Promise<string> {
   return answer.text();
 }
 
+// they come when a file is saved or opened, and not with the page
+const records: SessionWorld["records"] = {
+  read: async (id) => (await import("@/store/records")).records.read(id),
+  adopt: async (id, beside) => (await import("@/store/records")).records.adopt(id, beside),
+};
+
 /** The session of this tab. */
 export const session = new Session({
-  open: openBrowserStore,
+  open: (onEvent) => openDatabase(onEvent),
   now: () => Date.now(),
   readSample,
   download,
-  // they come when a file is saved or opened, and not with the page
-  records: {
-    read: async (id) => (await import("@/store/records")).records.read(id),
-    adopt: async (id, beside) => (await import("@/store/records")).records.adopt(id, beside),
-  },
+  records,
   persist: () => void navigator.storage?.persist?.().catch(() => false),
   slip: createLocalSlip("schleuse-slip"),
   held: {
@@ -78,12 +80,9 @@ function watchLeaving(): void {
 export async function openFile(file: File | undefined): Promise<void> {
   if (!file) return;
   try {
-    if (file.size > MOST_FILE_BYTES) {
-      const why = describeFault({ code: "tooLarge", path: [], bytes: file.size, most: MOST_FILE_BYTES });
-      tell(`${cleanName(file.name)} was not opened. ${why}`, { tone: "warning" });
-      return;
-    }
-    await session.openText(await file.text(), cleanName(file.name));
+    const { openText, refuseTooLarge } = await import("@/store/openText");
+    const name = cleanName(file.name);
+    if (!refuseTooLarge(file.size, name)) await openText(session, records, await file.text(), name);
   } catch {
     tell(`${cleanName(file.name)} could not be read.`, { tone: "warning" });
   }

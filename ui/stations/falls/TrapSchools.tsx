@@ -1,5 +1,5 @@
 "use client";
-import { useMemo } from "react";
+import { useMemo, useState } from "react";
 import { compareTraps } from "@/core/traps/trapSchools";
 import { useWorkbench } from "@/store/useWorkbench";
 import { TRAP_NAMES } from "@/words/labels";
@@ -9,11 +9,13 @@ import { formatLengthFigure, formatNumber, lengthUnit } from "@/words/units";
 export function TrapSchools({ lineId }: { readonly lineId: string }) {
   const design = useWorkbench((state) => state.dragBase ?? state.history!.design);
   const units = useWorkbench((state) => state.units);
-  const schools = useMemo(() => compareTraps(design, lineId), [design, lineId]);
+  // as many evaluations as there are kinds: worked out for those who look
+  const [isOpen, setIsOpen] = useState(false);
+  const schools = useMemo(() => (isOpen ? compareTraps(design, lineId) : []), [isOpen, design, lineId]);
   const fitted = design.lines.find((line) => line.id === lineId);
   const figure = (mm: number | null) => (mm === null ? "none" : formatLengthFigure(mm, units));
   return (
-    <details className="pt-1.5">
+    <details className="pt-1.5" onToggle={(event) => setIsOpen(event.currentTarget.open)}>
       <summary className="cursor-pointer text-[13px] text-enamel underline decoration-dotted underline-offset-4">
         The kinds side by side on this rig
       </summary>
