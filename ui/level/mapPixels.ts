@@ -20,7 +20,10 @@ export function paintStandingMap(map: StandingMap, pixels: number, inks: readonl
   const out = new Uint8ClampedArray(pixels * pixels * 4);
   // pitch above 0 is nose down, and the nose points right, so the bubble goes left; roll above 0 is left side up, and left is
   // up on the screen: both run against the map
-  const cells = Array.from({ length: pixels }, (_, i) => map.size - 1 - Math.min(map.size - 1, Math.floor((i / pixels) * map.size)));
+  const cells = Array.from(
+    { length: pixels },
+    (_, i) => map.size - 1 - Math.min(map.size - 1, Math.floor((i / pixels) * map.size)),
+  );
   for (let y = 0, at = 0; y < pixels; y++) {
     const row = cells[y]! * map.size;
     for (let x = 0; x < pixels; x++, at += 4) {
