@@ -1,7 +1,7 @@
 import { LEVEL } from "@/core/attitude/attitude";
 import type { Design } from "@/core/design/design";
-import { evaluate } from "@/core/evaluate/evaluate";
 import type { Evaluation } from "@/core/evaluate/evaluation";
+import { evaluate } from "@/core/evaluate/judge";
 
 // a design is tried before it is shown, and shown as it was worked out then
 const tried = new WeakMap<Design, Evaluation>();

@@ -1,5 +1,6 @@
 import { NO_RECORDS, type Records, writeFileText } from "@/core/record/file";
 import { readDemo, readDemoText } from "@/tests/demoRigs";
+import "@/core/evaluate/fitted";
 import { openText, refuseTooLarge } from "./openText";
 import { loadDesign, workbench } from "./workbench";
 

@@ -2,9 +2,10 @@ import { isEmptyRecords, MOST_FILE_BYTES, parseFileText } from "@/core/record/fi
 import { describeFault, describeLost } from "@/words/faults";
 import { canEvaluate } from "./canEvaluate";
 import { isUnkept } from "./committed";
+import { isReadyFor } from "./fitted";
 import type { Session } from "./session";
 import type { SessionWorld } from "./sessionWorld";
-import { tell, workbench } from "./workbench";
+import { tell, tellNotFetched, workbench } from "./workbench";
 
 /** Says so of a file that is larger than any design of ours, before its text is read; true when it is. */
 export function refuseTooLarge(bytes: number, fileName: string): boolean {
@@ -31,6 +32,7 @@ export async function openText(
     tell(`${fileName} was not opened. ${describeFault(outcome.faults[0]!, units)}${more}`, { tone: "warning" });
     return;
   }
+  if (!(await isReadyFor(outcome.design))) return tellNotFetched(outcome.design.name);
   if (!canEvaluate(outcome.design)) return session.offerFile(outcome.design);
   await session.adopt(outcome.design);
   const id = workbench.getState().history?.design.id;

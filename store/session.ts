@@ -5,6 +5,7 @@ import { stripPlumbing, toBareId } from "@/core/design/stripPlumbing";
 import { canEvaluate } from "./canEvaluate";
 import { findCommitted, findCommittedHistory, isUnkept } from "./committed";
 import type { Database, DatabaseEvent } from "./database";
+import { isReadyFor } from "./fitted";
 import { handDesign } from "./handDesign";
 import type { Work } from "./heldWork";
 import { ANSWER_MS, Keeper } from "./keeper";
@@ -25,7 +26,7 @@ import { Shelf } from "./shelf";
 import { readSlip, writeSlip } from "./slip";
 import { type TabNews, Tabs } from "./tabs";
 import { SILENT, withinTime } from "./withinTime";
-import { change, dismissNotice, loadDesign, tell, workbench } from "./workbench";
+import { change, dismissNotice, loadDesign, tell, tellNotFetched, workbench } from "./workbench";
 
 /**
  * Keeps the workbench and the browser's store together: opens the last design, saves after every edit, notices
@@ -131,6 +132,7 @@ export class Session {
     if (!outcome) return;
     if (outcome.ok) {
       await pause();
+      if (!(await this.#isReady(outcome.design))) return;
       if (!canEvaluate(outcome.design)) return this.offerFile(outcome.design);
       await rememberLast(this.#db, id);
       const isAsLeft = held && held.revision === outcome.revision;
@@ -173,6 +175,12 @@ export class Session {
     this.#keeper.held.hold({ history, revision: this.#keeper.revision, save });
   }
 
+  async #isReady(design: Design): Promise<boolean> {
+    const isReady = await isReadyFor(design);
+    if (!isReady) tellNotFetched(design.name);
+    return isReady;
+  }
+
   /** A design that this page cannot work out is not opened; it can be saved as it is. */
   offerFile(design: Design): void {
     tell(`${design.name} cannot be worked out by this page and was not opened. Nothing of it is lost.`, {
@@ -202,7 +210,7 @@ export class Session {
       const design = isBare ? stripPlumbing(outcome.design) : outcome.design;
       // read, worked out and shown are three pieces of work
       await pause();
-      canEvaluate(design);
+      if (await this.#isReady(design)) canEvaluate(design);
       await this.adopt(design);
     } catch (error) {
       if (!workbench.getState().history) throw error;
@@ -213,6 +221,7 @@ export class Session {
   /** Takes a design into the library under an id of its own and opens it. */
   async adopt(design: Design): Promise<void> {
     await this.flush();
+    if (!(await this.#isReady(design))) return;
     const taken = this.#listTaken();
     const id = taken.includes(design.id) ? createDesignId(design.name, taken) : design.id;
     const own = { ...design, id };
@@ -349,9 +358,10 @@ export class Session {
     // a clean tab follows the other one; a tab with unsaved work finds out when it saves
     if (before.save !== "saved" || before.dragBase || !this.#db) return;
     const outcome = await openDesign(this.#db, id).catch(() => null);
+    if (!outcome?.ok || !(await isReadyFor(outcome.design))) return;
     const { history, save, dragBase } = workbench.getState();
     // an edit that was made while it was read goes before it
-    if (!outcome?.ok || history !== before.history || save !== "saved" || dragBase) return;
+    if (history !== before.history || save !== "saved" || dragBase) return;
     if (outcome.revision === this.#keeper.revision || !canEvaluate(outcome.design)) return;
     this.#keeper.revision = outcome.revision;
     loadDesign(outcome.design, "saved");
@@ -378,6 +388,8 @@ export class Session {
     const { slip } = this.#world;
     if (!slip) return false;
     const left = readSlip(slip);
+    // what cannot be judged yet stays on its slip
+    if (left && !(await this.#isReady(left.design))) return false;
     slip.clear();
     if (!left || !canEvaluate(left.design)) return false;
     const { design, over } = left;

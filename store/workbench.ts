@@ -3,10 +3,12 @@ import { type Attitude, LEVEL } from "@/core/attitude/attitude";
 import type { Design } from "@/core/design/design";
 import { applyEdit, type Edit } from "@/core/design/edit";
 import type { Fault } from "@/core/design/faults";
-import { evaluate } from "@/core/evaluate/evaluate";
+import { isFitFor } from "@/core/evaluate/domains";
 import type { Evaluation } from "@/core/evaluate/evaluation";
+import { evaluate } from "@/core/evaluate/judge";
 import { clamp } from "@/core/quantity/tolerance";
 import { evaluateLevel } from "./canEvaluate";
+import { isReadyFor } from "./fitted";
 import { type History, pushStep, redoStep, startHistory, undoStep } from "./history";
 import type { Notice, Region, SaveState, WorkbenchState } from "./state";
 
@@ -83,6 +85,11 @@ export function change(edit: Edit): ChangeOutcome {
   if (!history) return { ok: false, faults: [] };
   const outcome = applyEdit(history.design, edit);
   if (!outcome.ok) return outcome;
+  if (!isFitFor(outcome.design)) {
+    // the first piece of an area whose checks are still on their way: made as soon as they are here
+    void isReadyFor(outcome.design).then((isReady) => (isReady ? change(edit) : tellNotFetched(outcome.design.name)));
+    return outcome;
+  }
   const evaluation = evaluateSafely(outcome.design, attitude);
   if (!evaluation) return { ok: false, faults: [] };
   setState({
@@ -173,7 +180,7 @@ export function previewEdit(edit: Edit | null): void {
     return;
   }
   const outcome = applyEdit(history.design, edit);
-  if (!outcome.ok) return;
+  if (!outcome.ok || !isFitFor(outcome.design)) return;
   setState({ preview: { edit, design: outcome.design, evaluation: evaluate(outcome.design, attitude) } });
 }
 
@@ -212,6 +219,10 @@ export function tell(text: string, options: Partial<Pick<Notice, "tone" | "actio
   notices += 1;
   setState({ notice: { id: notices, text, tone: options.tone ?? "plain", action: options.action ?? null } });
 }
+
+/** What judges a design is not on this machine and cannot be fetched. */
+export const tellNotFetched = (name: string): void =>
+  tell(`What ${name} needs could not be fetched. Connect to the network and try again.`, { tone: "warning" });
 
 /** Says something to those who do not see the drawing. */
 export const say = (said: string): void => setState({ said });

@@ -1,43 +1,12 @@
 import type { Design } from "@/core/design/design";
 import type { PartRef } from "@/core/design/part";
-import type { Finding } from "@/core/evaluate/findings";
+import type { FindingOf } from "@/core/evaluate/findingRegistry";
 import type { FindingWords, Told } from "./findingWords";
 import { formatQuantity } from "./units";
 
-export const AIR_CODES = [
-  "trapInFloor",
-  "ventInRoom",
-  "trapMissing",
-  "sealShallow",
-  "sealSlops",
-  "sealDeep",
-  "sealTogether",
-  "sealSucked",
-  "trapSiphons",
-  "trapArmLong",
-  "siphonedByOthers",
-  "floodedByOthers",
-  "tankUnvented",
-  "ventDips",
-  "ventTeeLow",
-  "ventSharesFresh",
-  "ventEndNear",
-  "sharedAirSucks",
-  "trapsInSeries",
-  "trapUnreachable",
-  "trapFreezes",
-  "sealBlown",
-  "ventEndsLow",
-  "ventThrottles",
-  "ventDrownsFirst",
-  "fixtureDrownsFirst",
-] as const;
-
-type AirFinding = Extract<Finding, { code: (typeof AIR_CODES)[number] }>;
-
 /** What is found at traps, breathers and the air of tanks, in words. */
 export function describeAirFinding(
-  finding: AirFinding,
+  finding: FindingOf<"air">,
   { part, length, litres, stands, limit, units, design }: Told,
 ): FindingWords {
   switch (finding.code) {

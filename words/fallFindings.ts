@@ -1,38 +1,10 @@
-import type { Finding } from "@/core/evaluate/findings";
+import type { FindingOf } from "@/core/evaluate/findingRegistry";
 import type { FindingWords, Told } from "./findingWords";
 import { formatQuantity } from "./units";
 
-export const FALL_CODES = [
-  "noFixtureYet",
-  "fixtureOutside",
-  "legBarely",
-  "fixtureUndrained",
-  "legBackwards",
-  "legBackwardsParked",
-  "legBelowMinFall",
-  "legTooSteep",
-  "legHitsObstacle",
-  "runsFull",
-  "drainSlow",
-  "belowCleanVelocity",
-  "passageSlants",
-  "narrowsDownstream",
-  "branchAgainstFlow",
-  "teeOnTheFlat",
-  "obstaclesOverlap",
-  "holeSmall",
-  "holeNearEdge",
-  "drillTowards",
-  "touchesRamp",
-  "endsOnGround",
-  "ontoGround",
-] as const;
-
-type FallFinding = Extract<Finding, { code: (typeof FALL_CODES)[number] }>;
-
 /** What is found at drains, their falls and holes, and where they end, in words. */
 export function describeFallFinding(
-  finding: FallFinding,
+  finding: FindingOf<"fall">,
   { part, length, litres, stands, limit, rigWord, units }: Told,
 ): FindingWords {
   switch (finding.code) {

@@ -1,35 +1,11 @@
-import type { Finding } from "@/core/evaluate/findings";
+import type { FindingOf } from "@/core/evaluate/findingRegistry";
 import type { Failure } from "@/core/gear/settings";
 import type { FindingWords, Told } from "./findingWords";
 import { DISCHARGE_NAMES } from "./heads";
 import { formatQuantity } from "./units";
 
-export const GEAR_CODES = [
-  "seacockMissing",
-  "metalUnfit",
-  "clampsFew",
-  "loopLow",
-  "gearPortOpen",
-  "pumpCurveRises",
-  "uvBlind",
-  "floatReversed",
-  "filterOrder",
-  "pumpsInRow",
-  "waterFouled",
-  "seaComesIn",
-  "hoseComesOff",
-  "tankRunsOut",
-  "blackOverboard",
-  "tankOverfills",
-  "nonReturnAgainst",
-  "pumpRunsDry",
-  "pumpDeadHead",
-] as const;
-
-type GearFinding = Extract<Finding, { code: (typeof GEAR_CODES)[number] }>;
-
 /** What is found on the pumped side and at skin fittings, in words. */
-export function describeGearFinding(finding: GearFinding, { part, length, stands, units }: Told): FindingWords {
+export function describeGearFinding(finding: FindingOf<"gear">, { part, length, stands, units }: Told): FindingWords {
   switch (finding.code) {
     case "seacockMissing":
       return {

@@ -1,25 +1,9 @@
-import type { Finding } from "@/core/evaluate/findings";
+import type { FindingOf } from "@/core/evaluate/findingRegistry";
 import type { FindingWords, Told } from "./findingWords";
 import { formatNumber, formatQuantity } from "./units";
 
-export const HEADS_CODES = [
-  "hoseKinks",
-  "hoseSmells",
-  "sumpNoPump",
-  "sumpOutrun",
-  "sumpCycles",
-  "gmEaten",
-  "toiletNotBlack",
-  "toiletNarrow",
-  "toiletLongRun",
-  "toiletUnused",
-  "loopUnderBowl",
-] as const;
-
-type HeadsFinding = Extract<Finding, { code: (typeof HEADS_CODES)[number] }>;
-
 /** What is found at toilets, sumps, their hoses and a boat's stability, in words. */
-export function describeHeadsFinding(finding: HeadsFinding, { part, length, litres, units }: Told): FindingWords {
+export function describeHeadsFinding(finding: FindingOf<"heads">, { part, length, litres, units }: Told): FindingWords {
   switch (finding.code) {
     case "hoseKinks":
       return {

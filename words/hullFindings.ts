@@ -1,23 +1,6 @@
-import type { Finding } from "@/core/evaluate/findings";
+import type { FindingOf } from "@/core/evaluate/findingRegistry";
 import type { FindingWords, Told } from "./findingWords";
 import { formatQuantity } from "./units";
-
-export const HULL_CODES = [
-  "fittingOffHull",
-  "fittingDomestic",
-  "metalsMeet",
-  "backingMissing",
-  "tailUnfit",
-  "handleBlocked",
-  "fittingShared",
-  "iceboxOpen",
-  "lineOffHull",
-  "waterOverDeck",
-  "floatsNowhere",
-  "weightDiffers",
-] as const;
-
-type HullFinding = Extract<Finding, { code: (typeof HULL_CODES)[number] }>;
 
 const SERVES = {
   intake: "draws sea water in",
@@ -27,7 +10,7 @@ const SERVES = {
 } as const;
 
 /** What is found at a boat's hull and at the fittings in it, in words. */
-export function describeHullFinding(finding: HullFinding, { part, length, units }: Told): FindingWords {
+export function describeHullFinding(finding: FindingOf<"hull">, { part, length, units }: Told): FindingWords {
   switch (finding.code) {
     case "fittingOffHull":
       return {

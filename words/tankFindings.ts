@@ -1,4 +1,4 @@
-import type { Finding } from "@/core/evaluate/findings";
+import type { FindingOf } from "@/core/evaluate/findingRegistry";
 import { isDrainedInto } from "./airFindings";
 import type { FindingWords, Told } from "./findingWords";
 import { LOAD_NAMES, PORT_NAMES } from "./labels";
@@ -6,36 +6,9 @@ import { formatNumber, formatQuantity } from "./units";
 
 const WEAKEST = { bolt: "the bolts", held: "the bolts sit in", strap: "the straps" } as const;
 
-export const TANK_CODES = [
-  "noTankYet",
-  "useOverfillsTank",
-  "urineInGrey",
-  "fixingWeak",
-  "fixingUnrated",
-  "fixingMissing",
-  "fixingTips",
-  "fixingSlides",
-  "fixingNoPlate",
-  "fixingScrewed",
-  "portsOverlap",
-  "valveNarrow",
-  "fittingHitsObstacle",
-  "linkApart",
-  "senderLong",
-  "axleOverloaded",
-  "tankNoOutlet",
-  "inletDrownsEarly",
-  "tankBelowSill",
-  "tankHitsObstacle",
-  "wasteEndsStay",
-  "useBeyondFresh",
-] as const;
-
-type TankFinding = Extract<Finding, { code: (typeof TANK_CODES)[number] }>;
-
 /** What is found at tanks: how they hang, fill and last, in words. */
 export function describeTankFinding(
-  finding: TankFinding,
+  finding: FindingOf<"tank">,
   { part, length, litres, stands, limit, units, design }: Told,
 ): FindingWords {
   switch (finding.code) {

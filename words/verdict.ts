@@ -2,7 +2,7 @@ import type { Design } from "@/core/design/design";
 import type { DrainResult, Evaluation } from "@/core/evaluate/evaluation";
 import type { Finding } from "@/core/evaluate/findings";
 import { describeAttitude } from "./attitudes";
-import { describeFinding } from "./findings";
+import { describeFinding } from "./tellFinding";
 import { formatLength, type Units } from "./units";
 
 /** What all findings come to, over their list: nothing is "fit" where nothing is judged. */

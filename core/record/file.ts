@@ -1,6 +1,6 @@
-import * as z from "../design/z";
 import type { Design } from "../design/design";
 import { MOST_BYTES, type ParseOutcome, parseDesign, parseDesignText, writeDesignText } from "../design/parseDesign";
+import * as z from "../design/z";
 import { EMPTY_JOURNEY, type Journey, journey as journeySchema } from "./journey";
 import { MOST_PHOTO_LETTERS, type PhotosInFile, readPhotos } from "./photos";
 import { type BuildRecord, buildRecord, EMPTY_BUILD, type LogEntry, logEntry } from "./record";

@@ -1,6 +1,6 @@
-import * as z from "../design/z";
 import { id, list, name, number, whole } from "../design/fields";
 import { attitude } from "../design/rig";
+import * as z from "../design/z";
 
 const day = z.string().check(z.regex(/^\d{4}-\d{2}-\d{2}$/));
 

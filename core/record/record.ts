@@ -1,5 +1,5 @@
-import * as z from "../design/z";
 import { id, list, litres, number, pointMm, whole } from "../design/fields";
+import * as z from "../design/z";
 
 const day = z.string().check(z.regex(/^\d{4}-\d{2}-\d{2}$/));
 /** A moment as it was where the rig stood: local, without a zone, so that a day is the day of the stop. */

@@ -1,7 +1,7 @@
 import type { Design } from "../design/design";
 import { TRAP_KINDS, type TrapKind } from "../design/plumbing";
 import { USUAL_TRAPS } from "../design/usualTraps";
-import { evaluate } from "../evaluate/evaluate";
+import { evaluate } from "../evaluate/judge";
 
 /** What one kind of trap comes to on this rig; null where no water stands in it. */
 export type TrapSchool = {

@@ -1,64 +1,14 @@
 import type { Design } from "@/core/design/design";
 import type { Movable } from "@/core/design/moves";
 import type { Drain } from "@/core/design/plumbing";
+import { toPlace } from "@/core/evaluate/findingRegistry";
 import type { Finding } from "@/core/evaluate/findings";
 import type { Station } from "@/store/state";
-import { HEADS_CODES } from "@/words/headsFindings";
-
-const THROUGH_CODES = new Set([
-  "seacockMissing",
-  "metalUnfit",
-  "clampsFew",
-  "fittingOffHull",
-  "fittingDomestic",
-  "metalsMeet",
-  "backingMissing",
-  "tailUnfit",
-  "handleBlocked",
-  "fittingShared",
-  "holeSmall",
-  "holeNearEdge",
-  "passageSlants",
-  "drillTowards",
-]);
-
-const HEADS = new Set<string>([...HEADS_CODES, "loopLow"]);
-
-const LOOP_CODES = new Set([
-  "waterFouled",
-  "seaComesIn",
-  "hoseComesOff",
-  "tankRunsOut",
-  "blackOverboard",
-  "tankOverfills",
-]);
-
-const AIR_CODES = new Set([
-  "tankUnvented",
-  "ventEndsLow",
-  "ventDips",
-  "ventDrownsFirst",
-  "ventThrottles",
-  "ventTeeLow",
-  "ventSharesFresh",
-  "ventInRoom",
-  "ventEndNear",
-  "sharedAirSucks",
-  "sealBlown",
-  "trapArmLong",
-  "trapSiphons",
-  "sealSucked",
-  "sealTogether",
-]);
 
 /** The station at which a finding is worked on. */
 export function toStation(finding: Finding): Station {
-  if (AIR_CODES.has(finding.code)) return "air";
-  if (THROUGH_CODES.has(finding.code)) return "through";
-  if (HEADS.has(finding.code)) return "heads";
-  if (LOOP_CODES.has(finding.code)) return "loop";
-  if (finding.code === "noTankYet") return "tanks";
-  if (finding.code === "noFixtureYet") return "falls";
+  const place = toPlace(finding);
+  if (place) return place;
   switch (finding.at.kind) {
     case "habits":
     case "store":

@@ -1,5 +1,5 @@
 import type { Severity } from "@/core/evaluate/findings";
-import { SEVERITY_NAMES } from "@/words/findings";
+import { SEVERITY_NAMES } from "@/words/tellFinding";
 
 /** Shape first, colour second: a stop bar in a full plate, an open triangle, a ring. */
 export function SeverityMark({ severity, size = 16 }: { readonly severity: Severity; readonly size?: number }) {

@@ -3,7 +3,7 @@ import { useCallback, useEffect, useState } from "react";
 import type { Design } from "@/core/design/design";
 import type { StandingMap } from "@/core/evaluate/standingMap";
 import { useWorkbench } from "@/store/useWorkbench";
-import { ask } from "@/workers/client";
+import { useSettled } from "../kit/useSettled";
 
 export const MAP_SIZE = 61;
 
@@ -28,9 +28,10 @@ export function useStandingMap(
   const [state, setState] = useState<MapState>(IDLE);
   const [stop, setStop] = useState<AbortController | null>(null);
   const [turn, setTurn] = useState(0);
+  const isSettled = useSettled();
   // biome-ignore lint/correctness/useExhaustiveDependencies: a new turn asks again for the same design
   useEffect(() => {
-    if (!design) return;
+    if (!design || !isSettled) return;
     const controller = new AbortController();
     setStop(controller);
     const timer = setTimeout(() => void compute(design, rangeDeg, controller.signal, setState), SETTLE_MS);
@@ -38,7 +39,7 @@ export function useStandingMap(
       clearTimeout(timer);
       controller.abort();
     };
-  }, [design, rangeDeg, turn]);
+  }, [design, rangeDeg, turn, isSettled]);
   return {
     ...state,
     cancel: useCallback(() => {
@@ -59,7 +60,10 @@ async function compute(
   const onProgress = (progress: number) => {
     if (!signal.aborted) setState((before) => (before.status === "computing" ? { ...before, progress } : before));
   };
-  const outcome = await ask("standingMap", { design, size: MAP_SIZE, rangeDeg }, { onProgress, signal });
+  // the worker and what speaks to it come when the first map is wanted, not with the page
+  const outcome = await import("@/workers/client")
+    .then(({ ask }) => ask("standingMap", { design, size: MAP_SIZE, rangeDeg }, { onProgress, signal }))
+    .catch(() => ({ status: "failed" }) as const);
   if (signal.aborted) return;
   setState((before) =>
     outcome.status === "ready"

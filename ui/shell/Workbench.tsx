@@ -1,9 +1,11 @@
 "use client";
 import dynamic from "next/dynamic";
 import { type ComponentType, type DragEvent, startTransition, useDeferredValue, useEffect, useState } from "react";
+import { loadFitted } from "@/store/fitted";
 import { useWorkbench } from "@/store/useWorkbench";
 import { CAUTION } from "@/words/cautions";
 import { NoticeBar } from "../kit/NoticeBar";
+import { useSettled } from "../kit/useSettled";
 import { Announcer } from "./Announcer";
 import { Boundary } from "./Boundary";
 import { openFile, startSession } from "./browserSession";
@@ -33,6 +35,11 @@ export function Workbench() {
       .catch(() => setFailed(true));
   }, []);
   const phase = hasFailed ? "failed" : opened === "ready" && !Regions ? "loading" : opened;
+  // for the first pump or hose that is fitted: here by the time a hand comes to it
+  const isSettled = useSettled(phase === "ready");
+  useEffect(() => {
+    if (isSettled) loadFitted().catch(() => undefined);
+  }, [isSettled]);
   const onDragOver = (event: DragEvent) => {
     if (!event.dataTransfer.types.includes("Files")) return;
     event.preventDefault();

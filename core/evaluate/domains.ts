@@ -1,0 +1,77 @@
+import type { Balance } from "../days/balance";
+import type { Design } from "../design/design";
+import type { DrainPath } from "../falls/drainPath";
+import type { Network } from "../falls/network";
+import type { Passage } from "../fit/passages";
+import type { RampAngle } from "../fit/rampAngles";
+import type { TrapAir } from "../traps/trapRisks";
+import type { TankResult } from "./evaluation";
+import type { Finding } from "./findings";
+
+/** A design with what was worked out of it so far: all that the checks of an area may go by. */
+export type Judged = {
+  readonly design: Design;
+  readonly network: Network;
+  readonly paths: readonly DrainPath[];
+  readonly trapAirs: readonly TrapAir[];
+  readonly linePassages: readonly Passage[];
+  readonly ramps: readonly RampAngle[];
+  /** In the order of the design's tanks. */
+  readonly tanks: readonly TankResult[];
+  readonly balance: Balance;
+};
+
+/** Areas that every rig has: their checks come along with the sums. In this order a finding is told within its severity. */
+const ALWAYS = ["drains", "junctions", "trapAir", "lines"] as const;
+/** Areas that only some rigs have something of; who evaluates without them is told so by `DomainMissing`. */
+export const FITTED_IDS = ["gear", "through", "fittings", "hull", "heads"] as const;
+const AFTER = ["ramps", "tanks", "uses", "whole"] as const;
+
+/** In the order of the telling: it follows the water, and what concerns the whole rig comes last. */
+export const DOMAIN_IDS = [...ALWAYS, ...FITTED_IDS, ...AFTER] as const;
+export type DomainId = (typeof DOMAIN_IDS)[number];
+export type FittedId = (typeof FITTED_IDS)[number];
+
+/** What an area has to say against a design. Pure, and in a frame: what takes longer is worked out where it is shown. */
+export type Check = (judged: Judged) => readonly Finding[];
+
+/** Whether a design has anything that an area could speak of. Where it has not, the area says nothing: a law in the tests. */
+export const CONCERNS: Readonly<Record<FittedId, (design: Design) => boolean>> = {
+  gear: ({ gear }) => gear.length > 0,
+  through: ({ rig }) => rig.waterlineZMm !== null,
+  fittings: ({ rig }) => rig.waterlineZMm !== null,
+  hull: ({ rig }) => rig.hull !== null && rig.hull !== undefined,
+  heads: ({ gear, lines, fixtures, rig }) =>
+    gear.length > 0 ||
+    rig.kind === "boat" ||
+    lines.some(({ kind }) => kind === "hose") ||
+    fixtures.some(({ kind }) => kind === "gravityToilet" || kind === "urineDiverter"),
+};
+
+/** The areas that a design has something of, of those that only some rigs have. */
+export const listFitted = (design: Design): FittedId[] => FITTED_IDS.filter((id) => CONCERNS[id](design));
+
+/** A design has parts of an area whose checks are not there: nothing may be said of it until they are. */
+export class DomainMissing extends Error {
+  constructor(readonly domain: FittedId) {
+    super(`The checks of "${domain}" are not loaded (core/evaluate/fitted).`);
+  }
+}
+
+const fitted = new Map<FittedId, Check>();
+
+/** Puts the checks of the fitted areas in their places; `core/evaluate/fitted` does so when it is loaded. */
+export function fitDomains(checks: Readonly<Record<FittedId, Check>>): void {
+  for (const id of FITTED_IDS) fitted.set(id, checks[id]);
+}
+
+/** Whether everything that judges this design is there. */
+export const isFitFor = (design: Design): boolean => listFitted(design).every((id) => fitted.has(id));
+
+/** The check of a fitted area for this design; nothing where the design has none of it. */
+export function findFitted(id: FittedId, design: Design): Check {
+  if (!CONCERNS[id](design)) return () => [];
+  const check = fitted.get(id);
+  if (!check) throw new DomainMissing(id);
+  return check;
+}

@@ -1,0 +1,326 @@
+import { computeSharedAir, computeTankAir, type SharedAir, type TankAir } from "../air/tankAir";
+import { type Attitude, computeUp, isLevel, LEVEL } from "../attitude/attitude";
+import { computeBalance } from "../days/balance";
+import type { Design, RulesChoice, Surroundings } from "../design/design";
+import type { Drain, Tank, Trap } from "../design/plumbing";
+import { computeDrainFlow } from "../falls/drainFlow";
+import { buildDrainPath, type DrainPath, findPipeOf, type Leg } from "../falls/drainPath";
+import { computeFallBudget, computeFallInHandMm, type FallBudget } from "../falls/fallBudget";
+import { buildNetwork, type Network } from "../falls/network";
+import { computePonds } from "../falls/ponding";
+import { listPassages } from "../fit/passages";
+import { measureRampAngles } from "../fit/rampAngles";
+import { readNight } from "../frost/night";
+import { measureCapacityL } from "../geometry/solid";
+import { toCodeBoreMm } from "../parts/pipes";
+import { createRecall } from "../quantity/recall";
+import { type Limit, lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
+import { listLevelGroup } from "../tanks/linkedTanks";
+import { listOpenings } from "../tanks/openings";
+import { computeLeftBehindL, computeTankFull, type TankFull } from "../tanks/tankLevels";
+import { computeSealAfterMm } from "../traps/sealPressure";
+import { computeDrivingLossMm, computeSealRisks } from "../traps/sealRisks";
+import { computeTrapArm, measureArmFallMm } from "../traps/trapArm";
+import {
+  computeSealAfterSiphonMm,
+  computeSealUnderMm,
+  computeTogetherMm,
+  computeTrapFrostHours,
+  type TrapAir,
+  type TrapRisks,
+} from "../traps/trapRisks";
+import { computeTrapWater } from "../traps/trapSeal";
+import { checkDesign } from "./checkDesign";
+import { checkDrain } from "./checkDrain";
+import { checkJunctions } from "./checkJunctions";
+import { checkLineLegs, listLinePassages } from "./checkLineLegs";
+import { checkRamps } from "./checkRamps";
+import { checkTank } from "./checkTank";
+import { checkTrapAir } from "./checkTraps";
+import { checkUses } from "./checkUses";
+import { type Check, DOMAIN_IDS, type DomainId, FITTED_IDS, type FittedId, findFitted, type Judged } from "./domains";
+import type { AtWorst, DrainResult, Evaluation, TankResult } from "./evaluation";
+import { type Finding, sortFindings } from "./findings";
+import { listParkedStandings, type Standing } from "./parkedAttitudes";
+
+const CHECKS: Readonly<Record<Exclude<DomainId, FittedId | "drains">, Check>> = {
+  junctions: ({ design, network, paths }) => checkJunctions(design, network, paths),
+  trapAir: ({ trapAirs }) => trapAirs.flatMap(checkTrapAir),
+  lines: ({ design, linePassages }) => checkLineLegs(design, linePassages),
+  ramps: ({ design, ramps }) => checkRamps(design, ramps),
+  tanks: ({ design, tanks }) => design.tanks.flatMap((tank, i) => checkTank(design, tank, tanks[i]!)),
+  uses: ({ design, network, tanks }) => checkUses(design, network, tanks),
+  whole: ({ design, balance }) => checkDesign(design, balance),
+};
+
+const isFitted = (id: DomainId): id is FittedId => (FITTED_IDS as readonly DomainId[]).includes(id);
+
+/** Nothing dries in no time at all: a builder's own nought, or less, is read as this, mm a week. */
+const LEAST_EVAPORATION_MM = 0.01;
+
+/**
+ * Whole-design evaluation: pure, deterministic, never throws for a design that passed `parseDesign`, but `DomainMissing` for one
+ * that has something of an area whose checks are not loaded (`evaluate` has them all).
+ * Pitch and roll in [−20, 20]°, as the schema's attitude.
+ */
+export function evaluate(design: Design, attitude: Attitude = LEVEL): Evaluation {
+  const parked = listParkedStandings(design.rig);
+  const network = buildNetwork(design);
+  const paths = [...network.drains.values()].map((drain) => recallPath(buildDrainPath(design, drain, network)));
+  const falls = new Map(paths.map(({ drain, ownLegs }) => [drain.id, lookUpFalls(design.rules, drain, ownLegs)]));
+  const airs = computeAirs(design, network);
+  const judged = paths.map((path) => {
+    const { rig, obstacles, rules } = design;
+    const given = [rig, obstacles, rules, attitude.pitchDeg, attitude.rollDeg];
+    return recallDrain(path, given, () => {
+      const result = evaluateDrain({ design, path, falls, attitude, parked });
+      return { result, findings: checkDrain(design, path, result, parked) };
+    });
+  });
+  const drains = judged.map(({ result }) => result);
+  const tanks = design.tanks.map((tank) => evaluateTank({ design, tank, network, attitude, parked, airs }));
+  const balance = computeBalance(design, network, tanks);
+  const trapAirs = computeTrapAirs(design, paths, airs, parked);
+  const ramps = measureRampAngles(design, paths);
+  const linePassages = listLinePassages(design);
+  const whole: Judged = { design, network, paths, trapAirs, linePassages, ramps, tanks, balance };
+  const always: Readonly<Record<Exclude<DomainId, FittedId>, Check>> = {
+    ...CHECKS,
+    drains: () => judged.flatMap((one) => one.findings),
+  };
+  const findings = sortFindings(
+    DOMAIN_IDS.flatMap((id) => (isFitted(id) ? findFitted(id, design) : always[id])(whole)),
+  );
+  return { attitude, drains, tanks, linePassages, trapAirs, ramps, balance, findings };
+}
+
+type FallLimits = { readonly minFalls: readonly Limit[]; readonly parkedFall: Limit };
+
+// A rule for the least fall goes by the bore, so a change of pipe along the drain changes it.
+function lookUpFalls(rules: RulesChoice, { pipe, branchVent }: Drain, legs: readonly Leg[]): FallLimits {
+  const vented = branchVent !== null;
+  const own = lookUpLimit(rules, "minFall", { boreMm: toCodeBoreMm(pipe), vented });
+  return {
+    minFalls: legs.map((leg) =>
+      leg.pipe === pipe ? own : lookUpLimit(rules, "minFall", { boreMm: toCodeBoreMm(leg.pipe), vented }),
+    ),
+    parkedFall: lookUpLimit(rules, "parkedFall", { boreMm: toCodeBoreMm(pipe) }),
+  };
+}
+
+type Airs = { readonly own: ReadonlyMap<string, TankAir>; readonly shared: ReadonlyMap<string, SharedAir> };
+
+function computeAirs(design: Design, network: Network): Airs {
+  const mostPa = lookUpValue(design.rules, "ventSuction");
+  const own = new Map<string, TankAir>();
+  for (const tank of design.tanks) {
+    const air = computeTankAir(design, tank, mostPa, network);
+    if (air) own.set(tank.id, air);
+  }
+  const shared = new Map<string, SharedAir>();
+  // only where breathers meet
+  if (design.lines.some((line) => line.kind === "vent" && line.to.kind === "tee")) {
+    for (const tank of design.tanks) {
+      const air = computeSharedAir(design, tank, own);
+      if (air) shared.set(tank.id, air);
+    }
+  }
+  return { own, shared };
+}
+
+type JudgedDrain = { readonly result: DrainResult; readonly findings: readonly Finding[] };
+
+const recallDrain = createRecall<DrainPath, JudgedDrain>();
+const recallLastPath = createRecall<Drain, DrainPath>();
+
+// A way through the same drains, with as much water coming in, is the same way.
+const recallPath = (path: DrainPath): DrainPath =>
+  recallLastPath(
+    path.drain,
+    [
+      path.fixture,
+      path.tank,
+      ...path.chain,
+      ...path.enteredAtMm,
+      ...path.legs.flatMap((leg) => [leg.inflowLps, leg.surgeLps]),
+    ],
+    () => path,
+  );
+
+type DrainInput = {
+  readonly design: Surroundings;
+  readonly path: DrainPath;
+  readonly falls: ReadonlyMap<string, FallLimits>;
+  readonly attitude: Attitude;
+  readonly parked: readonly Standing[];
+};
+
+function evaluateDrain({ design, path, falls, attitude, parked }: DrainInput): DrainResult {
+  const { rules } = design;
+  const boreMm = toCodeBoreMm(path.pipe);
+  const { minFalls, parkedFall } = falls.get(path.drain.id)!;
+  const minFall = minFalls[0]!;
+  // after a junction the pipe of the drain that is joined has limits of its own
+  const toMinFall = (leg: Leg) => falls.get(leg.lineId)!.minFalls[leg.index]!.value ?? 0;
+  const toParkedFall = (leg: Leg) => falls.get(leg.lineId)!.parkedFall.value ?? 0;
+  const up = computeUp(attitude);
+  const level = computeFallBudget(path, computeUp(LEVEL), toMinFall);
+  const ponds = computePonds(path, up);
+  const arm = computeTrapArm(
+    path,
+    parked.map((p) => p.attitude),
+  );
+  const armLimit = lookUpLimit(rules, "trapArm", { boreMm });
+  return {
+    lineId: path.drain.id,
+    fixtureId: path.fixture.id,
+    tankId: path.tank?.id ?? null,
+    outletMm: path.outletMm,
+    nodesMm: path.nodesMm,
+    legs: path.legs,
+    level,
+    here: isLevel(attitude) ? level : computeFallBudget(path, up, toParkedFall),
+    worst: findWorstBudget(path, parked, toParkedFall),
+    minFall,
+    minFalls,
+    parkedFall,
+    ponds,
+    pondedL: ponds.reduce((sum, pond) => sum + (pond.legIndex < path.ownLegs.length ? pond.litres : 0), 0),
+    ownLegs: path.ownLegs.length,
+    flow: computeDrainFlow(path, lookUpValue(rules, "drainFill")),
+    trapWater: computeTrapWater(path, up),
+    trapRisks: computeRisks(design, path, path.drain.trap),
+    lineTrapRisks: computeRisks(design, path, toTrap(path)),
+    arm,
+    armFallMm: measureArmFallMm(path),
+    armLimit,
+    armAllowedMm: armLimit.value ?? arm.boreFallMm,
+    passages: listPassages(design, path, Math.max(0, lookUpValue(rules, "holeClearance"))),
+  };
+}
+
+function findWorstBudget(
+  path: DrainPath,
+  parked: readonly Standing[],
+  toLeastMmPerM: (leg: Leg) => number,
+): AtWorst<FallBudget> {
+  const leastMmPerM = path.legs.map(toLeastMmPerM);
+  let worst = parked[0]!;
+  let leastMm = Infinity;
+  for (const standing of parked) {
+    const inHandMm = computeFallInHandMm(path, standing.up, leastMmPerM);
+    if (inHandMm >= leastMm) continue;
+    leastMm = inHandMm;
+    worst = standing;
+  }
+  return { ...computeFallBudget(path, worst.up, toLeastMmPerM), attitude: worst.attitude };
+}
+
+// A running trap in the line, as a trap: two turns of its own bore apart [T].
+function toTrap({ drain }: DrainPath): Trap | null {
+  const { lineTrap } = drain;
+  if (!lineTrap) return null;
+  const { innerMm } = findPipeOf(drain, lineTrap.bend);
+  const { sealMm, hasCleanout } = lineTrap;
+  return { kind: "running", sealMm, dropMm: 0, spanMm: 3 * innerMm, hasCleanout };
+}
+
+function computeRisks(design: Surroundings, path: DrainPath, trap: Trap | null): TrapRisks | null {
+  const { rules } = design;
+  const evaporationMm = Math.max(lookUpValue(rules, "evaporation"), LEAST_EVAPORATION_MM);
+  const risks = computeSealRisks(trap, lookUpValue(rules, "drivingPush"), evaporationMm);
+  if (!risks || !trap) return null;
+  const { drain, pipe, nodesMm } = path;
+  const { sealMm } = trap;
+  const inLine = trap !== drain.trap;
+  const atMm = inLine ? drain.bendsMm[drain.lineTrap!.bend]! : nodesMm[0]!;
+  const night = readNight(rules);
+  return {
+    ...risks,
+    afterSiphonMm: computeSealAfterSiphonMm(
+      sealMm,
+      measureArmFallMm(path, inLine ? drain.lineTrap!.bend + 1 : 0),
+      pipe.innerMm,
+    ),
+    frostHours: atMm.z < 0 ? computeTrapFrostHours(trap, pipe, night) : null,
+  };
+}
+
+// A vent of the branch's own lets air in before the tank's suction comes to the trap; a valve keeps pressure in.
+function computeTrapAirs(
+  { rules }: Surroundings,
+  paths: readonly DrainPath[],
+  airs: Airs,
+  parked: readonly Standing[],
+): TrapAir[] {
+  const evaporationMm = Math.max(lookUpValue(rules, "evaporation"), LEAST_EVAPORATION_MM);
+  const push = lookUpValue(rules, "drivingPush");
+  return paths.flatMap((path): TrapAir[] => {
+    const { drain, tank } = path;
+    // an end in the open has no tank behind it that could suck
+    const air = tank && airs.own.get(tank.id);
+    if (!air) return [];
+    const { trap, lineTrap, branchVent } = drain;
+    const othersPa = airs.shared.get(tank.id)?.suctionPa ?? 0;
+    const tankPa = Math.max(air.suctionPa, othersPa);
+    // a vent of the branch stands between the tank and its trap; a trap in the line lies beyond it
+    // a trap in the line is taken as it stands level: it is short and lies along the pipe
+    const parkedMm = Math.min(...parked.map(({ up }) => computeTrapWater(path, up)?.sealMm ?? 0));
+    const own =
+      trap && trap.sealMm > 0 ? [{ bend: null, sealMm: trap.sealMm, vent: branchVent, spanMm: trap.spanMm }] : [];
+    const spanMm = toTrap(path)?.spanMm ?? 0;
+    const inLine = lineTrap ? [{ bend: lineTrap.bend, sealMm: lineTrap.sealMm, vent: null, spanMm }] : [];
+    return [...own, ...inLine].map(({ bend, sealMm, vent, spanMm: span }): TrapAir => {
+      const suctionPa = vent ? 0 : tankPa;
+      const pressurePa = vent?.kind === "openPipe" ? 0 : air.fillPa;
+      return {
+        lineId: drain.id,
+        bend,
+        sealMm,
+        suctionPa,
+        pressurePa,
+        afterSuctionMm: computeSealAfterMm(sealMm, suctionPa),
+        afterPressureMm: computeSealUnderMm(sealMm, pressurePa),
+        togetherMm: computeTogetherMm(
+          bend === null ? parkedMm : sealMm,
+          evaporationMm,
+          suctionPa,
+          computeDrivingLossMm(span, push, sealMm),
+        ),
+      };
+    });
+  });
+}
+
+type TankInput = Omit<DrainInput, "design" | "path" | "falls"> & {
+  readonly design: Design;
+  readonly tank: Tank;
+  readonly network: Network;
+  readonly airs: Airs;
+};
+
+function evaluateTank({ design, tank, network, attitude, parked, airs }: TankInput): TankResult {
+  const openings = listOpenings(design, network, tank);
+  const level = computeTankFull(tank, openings, computeUp(LEVEL));
+  const here = isLevel(attitude) ? level : computeTankFull(tank, openings, computeUp(attitude));
+  let worst: AtWorst<TankFull> | null = null;
+  for (const { attitude: at, up } of parked) {
+    const full = computeTankFull(tank, openings, up);
+    if (!worst || full.litres < worst.litres) worst = { ...full, attitude: at };
+  }
+  const leftL = computeLeftBehindL(tank, computeUp(design.rig.dumpAttitude), listLevelGroup(design, tank));
+  const toUsable = (full: TankFull) => Math.max(0, full.litres - (leftL ?? 0));
+  return {
+    tankId: tank.id,
+    capacityL: measureCapacityL(tank.solid),
+    level,
+    here,
+    worst: worst!,
+    leftL,
+    air: airs.own.get(tank.id) ?? null,
+    sharedAir: airs.shared.get(tank.id) ?? null,
+    usableLevelL: toUsable(level),
+    usableHereL: toUsable(here),
+    usableWorstL: toUsable(worst!),
+  };
+}

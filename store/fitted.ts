@@ -1,0 +1,23 @@
+import type { Design } from "@/core/design/design";
+import { isFitFor } from "@/core/evaluate/domains";
+
+let loading: Promise<unknown> | null = null;
+
+/** Fetches what judges and words the areas that only some rigs have: pumped side, skin fittings, heads, hull. */
+export function loadFitted(): Promise<unknown> {
+  loading ??= Promise.all([import("@/core/evaluate/fitted"), import("@/words/fittedFindings")]).catch((error) => {
+    // asked for again the next time
+    loading = null;
+    throw error;
+  });
+  return loading;
+}
+
+/** Waits until everything that judges a design is there; false when it cannot be fetched. */
+export async function isReadyFor(design: Design): Promise<boolean> {
+  if (isFitFor(design)) return true;
+  return loadFitted().then(
+    () => true,
+    () => false,
+  );
+}

@@ -1,0 +1,7 @@
+import { describeGearFinding } from "./gearFindings";
+import { describeHeadsFinding } from "./headsFindings";
+import { describeHullFinding } from "./hullFindings";
+import { fitWords } from "./tellFinding";
+
+// The words of the areas whose checks come with `core/evaluate/fitted`.
+fitWords({ gear: describeGearFinding, heads: describeHeadsFinding, hull: describeHullFinding });
