@@ -2,6 +2,35 @@ import { request as ask, createServer } from "node:http";
 import { expect, openWorkbench, test } from "./fixtures";
 
 test.describe("the server", () => {
+  test("scripts and styles come compressed where a browser takes it, the same as without; the phone's page asks for no others", async ({
+    request,
+  }) => {
+    for (const path of ["/", "/under"]) {
+      const html = await (await request.get(path)).text();
+      const files = [...html.matchAll(/(?:src|href)="([^"]+\.(?:js|css))"/g)].map(([, file]) => file!);
+      expect(files.length).toBeGreaterThan(1);
+      if (path === "/under") {
+        expect(files.filter((file) => file.endsWith(".js")).map((file) => file.split("/")[1])).toEqual([
+          "under-scripts",
+        ]);
+      }
+      for (const file of files) {
+        const small = await request.get(file, { headers: { "accept-encoding": "br" } });
+        const plain = await request.get(file, { headers: { "accept-encoding": "identity" } });
+        expect(small.headers()["content-encoding"], file).toBe("br");
+        expect(plain.headers()["content-encoding"], file).toBeUndefined();
+        expect(small.headers()["content-type"]?.split(";")[0], file).toBe(
+          plain.headers()["content-type"]?.split(";")[0],
+        );
+        expect(await small.text(), file).toBe(await plain.text());
+        expect(small.headers(), file).toMatchObject({
+          "x-content-type-options": "nosniff",
+          "cache-control": plain.headers()["cache-control"]!,
+        });
+      }
+    }
+  });
+
   test("every answer bears its headers; only reading is let through; nothing is found where nothing is", async ({
     request,
   }) => {

@@ -5,6 +5,7 @@ import { copyFileSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSy
 import { join } from "node:path";
 import { fileURLToPath } from "node:url";
 import { buildCli } from "./buildCli.mjs";
+import { compressStatic } from "./compressStatic.mjs";
 import { bundlePhoneScripts, leanPhonePage } from "./leanPage.mjs";
 import { collectLicences } from "./licences.mjs";
 import { shakeSchemas } from "./shakeSchemas.mjs";
@@ -62,4 +63,5 @@ buildPages();
 dropSources();
 leanPhonePage(phone);
 noteScriptHashes();
+compressStatic();
 await buildCli();
