@@ -3,10 +3,16 @@ import { evaluate } from "@/core/evaluate/evaluate";
 import type { Stop } from "@/core/record/journey";
 import type { LogEntry } from "@/core/record/record";
 import { addDays } from "@/core/road/civil";
-import { planDumps } from "@/core/road/dumpPlan";
-import { buildPlanInput } from "@/core/road/planInput";
+import { planJourney } from "@/core/road/planJourney";
 import { type FoundPlace, readPlaces } from "@/files/places";
-import { describePlan, describeReason, describeService, formatDay } from "@/words/journey";
+import {
+  describeLeaning,
+  describeLoopChange,
+  describePlan,
+  describeReason,
+  describeService,
+  formatDay,
+} from "@/words/journey";
 import type { Units } from "@/words/units";
 
 export type PlanOptions = {
@@ -40,8 +46,7 @@ export function readStops(text: string, from: string): readonly Stop[] | string 
 
 /** Where to dump and fill on a journey, for a program to read. */
 export function reportPlan(design: Design, log: readonly LogEntry[], options: PlanOptions) {
-  const input = buildPlanInput(evaluate(design).balance, log, options);
-  const plan = planDumps(input);
+  const plan = planJourney(design, evaluate(design).balance, log, options);
   const nameOf = (id: string) => options.stops.find((stop) => stop.id === id)?.name ?? id;
   return {
     design: { id: design.id, name: design.name, version: design.version },
@@ -57,16 +62,28 @@ export function reportPlan(design: Design, log: readonly LogEntry[], options: Pl
       on: addDays(options.from, service.day),
     })),
     intervals: plan.intervals,
+    loopChanges: plan.loopChanges.map((change) => ({
+      ...change,
+      stop: change.stopId === null ? null : nameOf(change.stopId),
+      on: addDays(options.from, change.day),
+    })),
   };
 }
 
 /** The same as lines for a terminal. */
 export function printPlan(design: Design, log: readonly LogEntry[], options: PlanOptions, units: Units): string {
-  const plan = planDumps(buildPlanInput(evaluate(design).balance, log, options));
+  const plan = planJourney(design, evaluate(design).balance, log, options);
+  const nameOf = (id: string | null) => options.stops.find((stop) => stop.id === id)?.name;
+  const loop = plan.loopChanges.map((change) => {
+    const place = nameOf(change.stopId);
+    const day = formatDay(addDays(options.from, change.day));
+    return `${place ? `${day}, ${place}` : day}: ${describeLoopChange(change, options.from)}`;
+  });
+  const leaning = plan.leaning.length > 0 ? [describeLeaning(plan.leaning, design, units)] : [];
   const lines = plan.services.map((service) => {
     const stop = options.stops.find(({ id }) => id === service.stopId)!;
     const when = `${formatDay(addDays(options.from, service.day))}, ${service.when === "arrive" ? "on arriving at" : "on leaving"} ${stop.name}`;
     return `${when}: ${describeService(service, design)}. ${describeReason(service, design, options.from, units)}`.trimEnd();
   });
-  return `${[design.name, describePlan(plan, design, options.from, options.certainty, units), ...lines].join("\n")}\n`;
+  return `${[design.name, describePlan(plan, design, options.from, options.certainty, units), ...leaning, ...lines, ...loop].join("\n")}\n`;
 }

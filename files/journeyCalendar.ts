@@ -4,9 +4,8 @@ import type { Stop } from "@/core/record/journey";
 import type { LogEntry } from "@/core/record/record";
 import { listDueCare } from "@/core/road/care";
 import { addDays } from "@/core/road/civil";
-import { planDumps } from "@/core/road/dumpPlan";
-import { buildPlanInput } from "@/core/road/planInput";
-import { describeCare, describeReason, describeService } from "@/words/journey";
+import { planJourney } from "@/core/road/planJourney";
+import { describeCare, describeLoopChange, describeReason, describeService } from "@/words/journey";
 import { type CalendarDay, writeCalendar } from "./calendar";
 
 export type CalendarOptions = {
@@ -24,7 +23,7 @@ export function writeJourneyCalendar(
   log: readonly LogEntry[],
   { stops, from, certainty, stampMs }: CalendarOptions,
 ): string {
-  const plan = planDumps(buildPlanInput(evaluate(design).balance, log, { stops, from, certainty }));
+  const plan = planJourney(design, evaluate(design).balance, log, { stops, from, certainty });
   const services = plan.services.map((service): CalendarDay => {
     const stop = stops.find(({ id }) => id === service.stopId)!;
     return {
@@ -34,9 +33,18 @@ export function writeJourneyCalendar(
       text: describeReason(service, design, from, "metric"),
     };
   });
+  const loop = plan.loopChanges.map((change): CalendarDay => {
+    const stop = stops.find(({ id }) => id === change.stopId);
+    return {
+      id: `${design.id}-loop-${change.day}`,
+      on: addDays(from, change.day),
+      title: stop ? `${stop.name}: change the loop's water` : "The loop's water is through",
+      text: describeLoopChange(change, from),
+    };
+  });
   const care = listDueCare(design, log, from).map((task): CalendarDay => {
     const { title, how } = describeCare(task);
     return { id: `${design.id}-${task.id}`, on: task.dueOn, title, text: how };
   });
-  return writeCalendar(design.name, [...services, ...care], stampMs);
+  return writeCalendar(design.name, [...services, ...loop, ...care], stampMs);
 }

@@ -46,6 +46,23 @@ test("other names of columns are taken; what does not fit is told by its line an
     ],
   });
   if (outcome.ok) expect(outcome.skipped.map((line) => line.slice(0, 6))).toEqual(["line 3", "line 4"]);
-  expect(readLogCsv("a,b\n1,2", stores)).toMatchObject({ ok: false });
   expect(readLogCsv('at,what\n"2026-05-01,Filled', stores)).toMatchObject({ ok: false });
+});
+
+test("columns that do not say what they are are asked for, and read as they are told", () => {
+  const text = "Datum,Menge,Vorgang,Wo\n2026-05-01 14:30,12,dumped,Grey tank\n";
+  const asked = readLogCsv(text, stores);
+  expect(asked).toMatchObject({
+    ok: false,
+    reason: "columns",
+    names: ["Datum", "Menge", "Vorgang", "Wo"],
+    guess: { at: -1, what: -1, of: -1, litres: -1, note: -1 },
+  });
+  const read = readLogCsv(text, stores, { at: 0, litres: 1, what: 2, of: 3, note: -1 });
+  expect(read).toMatchObject({
+    ok: true,
+    skipped: [],
+    entries: [{ at: "2026-05-01T14:30", kind: "dump", amount: 12 }],
+  });
+  expect(readLogCsv("only one column\n1\n", stores)).toMatchObject({ ok: false, reason: "broken" });
 });

@@ -17,40 +17,51 @@ export function writeLogCsv(design: Design, entries: readonly LogEntry[]): strin
   return `${Papa.unparse(rows, { escapeFormulae: true })}\r\n`;
 }
 
+export const LOG_COLUMNS = ["at", "what", "of", "litres", "note"] as const;
+export type LogColumn = (typeof LOG_COLUMNS)[number];
+/** Which column of a file holds what, counted from 0; −1 for none. */
+export type LogColumns = Readonly<Record<LogColumn, number>>;
+
 export type LogCsvOutcome =
   | { readonly ok: true; readonly entries: readonly Omit<LogEntry, "id">[]; readonly skipped: readonly string[] }
-  | { readonly ok: false; readonly sentence: string };
+  | { readonly ok: false; readonly reason: "broken"; readonly sentence: string }
+  /** It is not clear which column is which: these are there, and these were guessed. */
+  | { readonly ok: false; readonly reason: "columns"; readonly names: readonly string[]; readonly guess: LogColumns };
 
 /** Columns by the names they go under; the first that is there is taken. */
-const COLUMNS = {
+const NAMES: Readonly<Record<LogColumn, readonly string[]>> = {
   at: ["at", "when", "date", "time", "day"],
   what: ["what", "kind", "event", "type"],
   of: ["of", "tank", "store"],
   litres: ["litres", "liters", "amount", "l"],
   note: ["note", "notes", "remark", "comment"],
-} as const;
+};
 
 const MOST_LINES = 20_000;
 
-/** Reads a logbook out of CSV: `at` and `what` are wanted, the rest may be missing. Lines that do not fit are told by number. */
-export function readLogCsv(text: string, stores: ReadonlyMap<string, string>): LogCsvOutcome {
+/**
+ * Reads a logbook out of CSV. When and what are wanted, the rest may be missing; where the first line does not name them, the
+ * columns are asked for and given with the next call. Lines that do not fit are told by number.
+ */
+export function readLogCsv(
+  text: string,
+  stores: ReadonlyMap<string, string>,
+  columns: LogColumns | null = null,
+): LogCsvOutcome {
   const { data: rows, errors } = Papa.parse<string[]>(text.replace(/^\uFEFF/, "").replace(/\r\n?/g, "\n"), {
     skipEmptyLines: true,
   });
   const broken = errors.find(({ type }) => type === "Quotes");
-  if (broken) return { ok: false, sentence: `Not readable at line ${(broken.row ?? 0) + 1}: ${broken.message}` };
+  const refuse = (sentence: string): LogCsvOutcome => ({ ok: false, reason: "broken", sentence });
+  if (broken) return refuse(`Not readable at line ${(broken.row ?? 0) + 1}: ${broken.message}`);
   const [head = [], ...lines] = rows;
-  const names = head.map((name) => name.trim().toLowerCase());
-  const columnOf = (wanted: readonly string[]) => names.findIndex((name) => wanted.includes(name));
-  const [at, what] = [columnOf(COLUMNS.at), columnOf(COLUMNS.what)];
-  if (at < 0 || what < 0) {
-    return {
-      ok: false,
-      sentence: `The first line must name the columns, "at" and "what" among them; it has ${names.join(", ") || "nothing"}.`,
-    };
-  }
-  if (lines.length > MOST_LINES) return { ok: false, sentence: "More than 20,000 lines: read it in parts." };
-  const [of, litres, note] = [columnOf(COLUMNS.of), columnOf(COLUMNS.litres), columnOf(COLUMNS.note)];
+  if (head.length < 2) return refuse("The first line must name the columns, when and what among them.");
+  const names = head.map((name) => name.trim());
+  const indexOf = (column: LogColumn) => names.findIndex((name) => NAMES[column].includes(name.toLowerCase()));
+  const guess = Object.fromEntries(LOG_COLUMNS.map((column) => [column, indexOf(column)])) as LogColumns;
+  const { at, what, of, litres, note } = columns ?? guess;
+  if (at < 0 || what < 0) return { ok: false, reason: "columns", names, guess };
+  if (lines.length > MOST_LINES) return refuse("More than 20,000 lines: read it in parts.");
   const byName = new Map([...stores].map(([id, name]) => [name.toLowerCase(), id]));
   const entries: Omit<LogEntry, "id">[] = [];
   const skipped: string[] = [];

@@ -4,6 +4,7 @@ import type { Stop } from "@/core/record/journey";
 import { type CareKind, computeBleachMl, type DueCare, SANITISE_HOURS } from "@/core/road/care";
 import { addDays } from "@/core/road/civil";
 import type { DumpPlan, PlannedService } from "@/core/road/dumpPlan";
+import type { LoopChange } from "@/core/road/planJourney";
 import { describeStore } from "./stores";
 import { formatNumber, formatQuantity, type Units } from "./units";
 
@@ -20,17 +21,47 @@ export const SERVICE_NAMES = { grey: "Grey dump", toilet: "Toilet dump", fresh: 
 const share = (chance: number): string =>
   chance < 0.01 ? "under 1" : chance > 0.99 ? "over 99" : formatNumber(chance * 100, 0);
 
-/** What is done at one stop of a plan: "Dump the grey tank, fill fresh water". */
-export function describeService({ storeIds }: PlannedService, design: Design): string {
-  const dumped = storeIds.filter((id) => id !== FRESH_ID).map((id) => describeStore(id, design));
+/** What is done at one stop of a plan: "Dump Grey tank, fill fresh water". What comes from a toilet is rinsed after it. */
+export function describeService(
+  { storeIds }: Pick<PlannedService, "storeIds">,
+  design: Design,
+  isLoopChanged = false,
+): string {
+  const isBlack = (id: string) =>
+    design.tanks.some((tank) => tank.id === id && tank.holds === "black") ||
+    design.habits.vessels.some((vessel) => vessel.id === id && vessel.holds === "black");
+  const waste = storeIds.filter((id) => id !== FRESH_ID);
+  const nameAll = (ids: readonly string[]) => ids.map((id) => describeStore(id, design)).join(" and ");
+  const [black, grey] = [waste.filter(isBlack), waste.filter((id) => !isBlack(id))];
   const text = [
-    ...(dumped.length > 0 ? [`dump ${dumped.join(" and ")}`] : []),
+    ...(grey.length > 0 ? [`dump ${nameAll(grey)}`] : []),
+    ...(black.length > 0 ? [`dump and rinse ${nameAll(black)}`] : []),
+    ...(isLoopChanged ? ["change the loop's water"] : []),
     ...(storeIds.includes(FRESH_ID) ? ["fill fresh water"] : []),
   ].join(", ");
   return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
-/** Why it is done there and not later. */
+/** Where the loop's water is changed although nothing is dumped or filled there, or where it cannot be in time. */
+export function describeLoopChange({ stopId, isLate, day }: LoopChange, from: string): string {
+  if (stopId === null)
+    return `The loop's water is through by ${formatDay(addDays(from, day))}, and no stop after that has a dump and fresh water. Stop showering on it then.`;
+  return isLate
+    ? "Change the loop's water. It was due before: shower less on it until here."
+    : "Change the loop's water: it would not last to the next place that has a dump and fresh water.";
+}
+
+/** Pitches that lean take room. */
+export const describeLeaning = (
+  leaning: readonly { readonly storeId: string; readonly roomL: number }[],
+  design: Design,
+  units: Units,
+): string =>
+  `Reckoned with the pitch that leans worst: ${leaning
+    .map(({ storeId, roomL }) => `${describeStore(storeId, design)} takes ${formatQuantity(roomL, "volume", units)}`)
+    .join(", ")}.`;
+
+/** Why it is done there: what would come of leaving it out. */
 export function describeReason(
   { because, day, dumpedKg }: PlannedService,
   design: Design,
@@ -38,9 +69,14 @@ export function describeReason(
   units: Units,
 ): string {
   const word = because.storeId === FRESH_ID ? "gone" : "full";
-  const next = `${describeStore(because.storeId, design)} would be ${word} by the next chance, ${formatDay(addDays(from, because.untilDay))}, ${share(because.chance)} times in 100`;
-  const weight = dumpedKg >= 5 ? `. You drive on ${formatQuantity(dumpedKg, "weight", units)} lighter` : "";
-  return because.untilDay === day ? "" : `${next}${weight}.`;
+  const why =
+    because.untilDay > day
+      ? [
+          `Without it ${describeStore(because.storeId, design)} would be ${word} by ${formatDay(addDays(from, because.untilDay))}, ${share(because.chance)} times in 100.`,
+        ]
+      : [];
+  const weight = dumpedKg >= 5 ? [`You drive on ${formatQuantity(dumpedKg, "weight", units)} lighter.`] : [];
+  return [...why, ...weight].join(" ");
 }
 
 const KM_PER_MI = 1.609344;
@@ -71,8 +107,8 @@ export function describePlan(
 }
 
 /** A stop in one line. */
-export const describeStop = ({ arrive, nights }: Stop): string =>
-  nights === 0 ? `${formatDay(arrive)}, passing` : `${formatDay(arrive)} to ${formatDay(addDays(arrive, nights))}`;
+export const describeStop = ({ arrive, nights, hours }: Stop): string =>
+  `${nights === 0 ? `${formatDay(arrive)}, passing` : `${formatDay(arrive)} to ${formatDay(addDays(arrive, nights))}`}${hours ? `; open ${hours}` : ""}`;
 
 const CARE: Readonly<Record<CareKind, readonly [string, string]>> = {
   primeTraps: ["Fill the traps", "A glass of water into every outlet after it has stood unused."],

@@ -20,6 +20,8 @@ export const stop = z.strictObject({
   cost: number("money", 0, 10_000),
   /** How the pitch leans, where that is known. */
   stands: z.nullable(attitude),
+  /** When one may come, as the place says it. */
+  hours: z.optional(z.string().check(z.maxLength(80))),
   note: z.string().check(z.maxLength(400)),
 });
 

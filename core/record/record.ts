@@ -100,10 +100,14 @@ export const LOG_KINDS = [
   "repair",
   "care",
   "place",
+  "living",
   "note",
 ] as const;
 
-/** One line of the logbook; it is added and never rewritten, only followed by another. */
+/** What a line said before it was put right, and until when. */
+const earlier = z.strictObject({ until: moment, at: moment, amount: z.nullable(litres(0, 5_000)), note });
+
+/** One line of the logbook; where it is put right, what it said before stays with it. */
 export const logEntry = z.strictObject({
   id,
   at: moment,
@@ -117,6 +121,10 @@ export const logEntry = z.strictObject({
   taskId: z.optional(z.string().check(z.maxLength(120))),
   /** Photographs of it, by their ids. */
   photos: z.optional(list(id, { most: 12 })),
+  /** The way of living that begins with it. */
+  wayId: z.optional(id),
+  /** What it said before, the oldest first. */
+  was: z.optional(list(earlier, { most: 20 })),
 });
 
 export type MeasuredPart = z.infer<typeof measuredPart>;

@@ -35,7 +35,7 @@ export type Interval = {
   readonly chance: number;
 };
 
-/** A service of a plan, and what would come of passing it by: the store that would most likely not last to the next chance. */
+/** A service of a plan, and what would come of leaving it out: the store that would most likely not last to the next one, or the end. */
 export type PlannedService = Moment & {
   readonly because: { readonly storeId: string; readonly untilDay: number; readonly chance: number };
   /** What is let go there on the mean, kg: driven off without it. */
@@ -245,7 +245,7 @@ function toPlan(
       chosen.findLast((one) => one !== moment && one.storeIds.includes(storeId) && moments.indexOf(one) < i)?.day ?? -1;
     const outcomes = moment.storeIds.map((storeId) => {
       const s = stores.findIndex((store) => store.storeId === storeId);
-      const untilDay = moments.slice(i + 1).find(({ storeIds }) => storeIds.includes(storeId))?.day ?? lastDay;
+      const untilDay = chosen.find((one) => moments.indexOf(one) > i && one.storeIds.includes(storeId))?.day ?? lastDay;
       return { storeId, untilDay, chance: chanceOf(s, before(storeId), untilDay) };
     });
     const dumpedKg = stores.reduce((sum, { storeId, holds, roomL, leftL }) => {

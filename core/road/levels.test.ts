@@ -111,3 +111,39 @@ test("seasons learn apart: a winter of twice the summer's use is told in winter,
   const spring = computeNow(grey(25, 5), book, "2026-04-02T12:00");
   expect(spring.perDayL).toBeGreaterThan(25);
 });
+
+test("a can of water filled in comes on top of what is left, not of what was there at the last full fill", () => {
+  const fresh: StoreBalance = { ...grey(10, 2, 70), holds: "fresh", store: { ...grey(10, 2).store, id: "water" } };
+  const line = (day: number, kind: LogEntry["kind"], amount: number | null) => ({
+    ...entry(day, kind, amount),
+    storeId: "water",
+  });
+  // 70 L, four days at 10 L, 20 L filled in: 50 L, and never a full tank
+  const now = computeNow(fresh, [line(0, "fill", null), line(4, "fill", 20)], at(4));
+  expect(now.litres).toBeCloseTo(50, 9);
+  // how much is left was only reckoned, and the band says so
+  expect(now.highL - now.lowL).toBeGreaterThan(5);
+  expect(computeNow(fresh, [line(0, "fill", null), line(1, "fill", 60)], at(1)).litres).toBe(70);
+});
+
+test("ways of living learn apart: what guests used is not what one uses alone, and nothing is learned across the change", () => {
+  const ways = [
+    { wayId: "alone", priorL: 10, useL: 2 },
+    { wayId: "guests", priorL: 30, useL: 2 },
+  ];
+  const living = (day: number, wayId: string): LogEntry => ({ ...entry(day, "living", null), storeId: null, wayId });
+  const alone = Array.from({ length: 8 }, (_, day) => entry(day, "reading", 8 * day));
+  const guests = Array.from({ length: 8 }, (_, i) => entry(8 + i, "reading", 56 + 40 * (i + 1)));
+  const book = [...alone, living(7, "guests"), ...guests];
+  const of = grey(10, 2, 2_000);
+  const now = computeNow(of, book, at(15), ways);
+  expect(now).toMatchObject({ wayId: "guests", designPerDayL: 30 });
+  expect(now.perDayL).toBeGreaterThan(36);
+  expect(now.perDayL).toBeLessThan(41);
+  const back = computeNow(of, [...book, living(15, "alone")], at(16), ways);
+  expect(back.perDayL).toBeGreaterThan(7.9);
+  expect(back.perDayL).toBeLessThan(8.6);
+  expect(back.litres).toBeCloseTo(56 + 40 * 8 + back.perDayL, 6);
+  // a way the stay does not have is not lived
+  expect(computeNow(of, [...alone, living(7, "gone")], at(8), ways).wayId).toBe("alone");
+});

@@ -1,8 +1,7 @@
-import type { StoreBalance } from "../days/balance";
+import type { Balance, StoreBalance } from "../days/balance";
+import { sumDraws } from "../days/flows";
 import type { LogEntry } from "../record/record";
-import { foldBook } from "./bookFold";
-import { toDays } from "./civil";
-import { findSeason, learnRate } from "./learnRate";
+import { type FoldOf, foldBook, learnWay, moveOn, type WayPrior } from "./bookFold";
 
 /** How a store stands now: what is in it by the sum, with a band of one in ten to each side. */
 export type NowLevel = {
@@ -12,33 +11,64 @@ export type NowLevel = {
   readonly lowL: number;
   readonly highL: number;
   readonly roomL: number;
-  /** L a day as it has been learned, with the standard error. */
+  /** The way of living it is reckoned with: the one the book said last, or the first of the stay. */
+  readonly wayId: string;
+  /** L a day as it has been learned, with the standard error, and as the design has it. */
   readonly perDayL: number;
   readonly perDayErrorL: number;
+  readonly designPerDayL: number;
+  /** Days of the book that taught it, in this way of living. */
+  readonly learnedDays: number;
   /** Days until it is full, or empty; null where nothing changes. */
   readonly daysLeft: number | null;
   /** Since which entry it is reckoned; null where the log is silent. */
   readonly since: string | null;
+  /** The last reading, where there is one. */
+  readonly reading: { readonly at: string; readonly litres: number } | null;
   /** A reading that differs from the sum by more than chance allows, L; null where none does. */
   readonly oddL: number | null;
 };
 
 /** One in ten to each side of a normal. */
 const Z10 = 1.2816;
-/** Where a store stands at a moment, from its log and its balance. `at` as YYYY-MM-DDTHH:MM, local. */
-export function computeNow(balance: StoreBalance, entries: readonly LogEntry[], at: string): NowLevel {
-  const { holds, store } = balance;
+
+/** The ways of living that a stay has, with what each takes of a store: the first is lived until the book says otherwise. */
+export function listWayPriors({ stretches }: Pick<Balance, "stretches">, storeId: string): WayPrior[] {
+  const seen = new Set<string>();
+  return stretches.flatMap(({ wayId, flows }): WayPrior[] => {
+    if (seen.has(wayId)) return [];
+    seen.add(wayId);
+    const { meanL, varianceL2 } = sumDraws(flows.find((flow) => flow.storeId === storeId)?.draws ?? []);
+    return [toPrior(wayId, meanL, varianceL2)];
+  });
+}
+
+const toPrior = (wayId: string, priorL: number, varianceL2: number): WayPrior => ({
+  wayId,
+  priorL,
+  useL: priorL > 0 ? Math.max(0.5, varianceL2 / priorL || priorL / 4) : 1,
+});
+
+/**
+ * Where a store stands at a moment, from its log, its balance and the ways of living (`listWayPriors`; one way of the
+ * balance's own figures where none are given). `at` as YYYY-MM-DDTHH:MM, local.
+ */
+export function computeNow(
+  balance: StoreBalance,
+  entries: readonly LogEntry[],
+  at: string,
+  ways: readonly WayPrior[] = [],
+): NowLevel {
+  const { holds, store, meanLPerDay, varianceL2PerDay } = balance;
   const isFresh = holds === "fresh";
   const roomL = balance.roomL.here;
-  const { meanLPerDay: priorL, varianceL2PerDay } = balance;
-  const useL = priorL > 0 ? Math.max(0.5, varianceL2PerDay / priorL || priorL / 4) : 1;
-  const { sums, fix, oddL } = foldBook(entries, { storeId: store.id, isFresh, roomL, priorL, useL }, at);
-  const { meanL, errorL } = learnRate(sums, priorL, useL, findSeason(at));
-  const days = fix ? Math.max(0, toDays(at) - toDays(fix.at)) : 0;
-  const start = fix?.litres ?? (isFresh ? roomL : 0);
-  const moved = meanL * days;
-  const litres = clamp(isFresh ? start - moved : start + moved, roomL);
-  const spread = Z10 * Math.sqrt(meanL * useL * days + (errorL * days) ** 2);
+  const [first = toPrior("", meanLPerDay, varianceL2PerDay), ...others] = ways;
+  const of: FoldOf = { storeId: store.id, isFresh, roomL, ways: [first, ...others] };
+  const fold = foldBook(entries, of, at);
+  const { meanL, errorL, priorL } = learnWay(of, fold, fold.wayId, at);
+  const start = fold.fix ?? { at, litres: isFresh ? roomL : 0, varianceL2: 0 };
+  const { litres, varianceL2 } = moveOn(of, fold, start, at);
+  const spread = Z10 * Math.sqrt(varianceL2);
   const left = isFresh ? litres : roomL - litres;
   return {
     storeId: store.id,
@@ -47,11 +77,15 @@ export function computeNow(balance: StoreBalance, entries: readonly LogEntry[], 
     lowL: clamp(litres - spread, roomL),
     highL: clamp(litres + spread, roomL),
     roomL,
+    wayId: fold.wayId,
     perDayL: meanL,
     perDayErrorL: errorL,
+    designPerDayL: priorL,
+    learnedDays: Object.values(fold.sums[fold.wayId] ?? {}).reduce((sum, { days }) => sum + days, 0),
     daysLeft: meanL > 0 ? left / meanL : null,
-    since: fix?.at ?? null,
-    oddL,
+    since: fold.since,
+    reading: fold.reading,
+    oddL: fold.oddL,
   };
 }
 

@@ -2,26 +2,37 @@ import type { Balance } from "../days/balance";
 import type { Stop } from "../record/journey";
 import type { LogEntry } from "../record/record";
 import type { PlanInput, PlannedStore } from "./dumpPlan";
-import { computeNow } from "./levels";
+import { computeNow, listWayPriors } from "./levels";
 
 /**
- * What a plan stands on: the levels the logbook gives at the start of a day, YYYY-MM-DD, and the litres a day it has taught,
+ * What a plan stands on: the levels the logbook gives at a moment, the start of its first day unless it is told (YYYY-MM-DDTHH:MM), and the litres a day it has taught,
  * each use happening so much oftener or seldomer. Without a book the fresh water is full and the waste tanks are empty [C].
  */
 export function buildPlanInput(
   balance: Balance,
   log: readonly LogEntry[],
-  { stops, from, certainty }: { readonly stops: readonly Stop[]; readonly from: string; readonly certainty: number },
+  {
+    stops,
+    from,
+    certainty,
+    at = `${from}T00:00`,
+  }: { readonly stops: readonly Stop[]; readonly from: string; readonly certainty: number; readonly at?: string },
 ): PlanInput {
   const levels = balance.stores
-    .filter(({ holds, meanLPerDay }) => holds !== "loop" && meanLPerDay > 0)
-    .map((store) => ({ store, now: computeNow(store, log, `${from}T00:00`) }));
+    .filter(({ holds }) => holds !== "loop")
+    .map((store) => ({ now: computeNow(store, log, at, listWayPriors(balance, store.store.id)) }))
+    .filter(({ now }) => now.perDayL > 0);
   const stores = levels.map(({ now }): PlannedStore => {
     const { storeId, holds, litres, roomL } = now;
     return { storeId, holds, roomL, leftL: holds === "fresh" ? litres : Math.max(0, roomL - litres) };
   });
-  const factors = new Map(levels.map(({ store, now }) => [now.storeId, now.perDayL / store.meanLPerDay]));
-  const stretches = balance.stretches.map((stretch) => ({
+  const factors = new Map(
+    levels.map(({ now }) => [now.storeId, now.designPerDayL > 0 ? now.perDayL / now.designPerDayL : 1]),
+  );
+  // the way that is lived now goes on all the way
+  const wayId = levels[0]?.now.wayId;
+  const lived = balance.stretches.find((stretch) => stretch.wayId === wayId) ?? balance.stretches[0];
+  const stretches = (lived ? [lived, ...balance.stretches.filter((one) => one !== lived)] : []).map((stretch) => ({
     ...stretch,
     flows: stretch.flows.map((flow) => ({
       ...flow,

@@ -1,10 +1,12 @@
 "use client";
 import { Download, Plus, Trash2, Upload } from "lucide-react";
 import { useRef, useState } from "react";
+import { type Attitude, isLevel, LEVEL } from "@/core/attitude/attitude";
 import type { Stop } from "@/core/record/journey";
 import { addDays } from "@/core/road/civil";
 import { useWorkbench } from "@/store/useWorkbench";
 import { tell } from "@/store/workbench";
+import { describeAttitude } from "@/words/attitudes";
 import { CERTAINTY_NAMES, nameCertainty } from "@/words/days";
 import { SERVICE_NAMES } from "@/words/journey";
 import { Group } from "../../fields/Group";
@@ -16,7 +18,7 @@ import { TextField } from "../../kit/TextField";
 import { Tick } from "../../kit/Tick";
 import { today } from "../now";
 import { useRecords } from "../useRecords";
-import { addStop, changeStop, freeStopId, keepStops, removeStop } from "./stopEdits";
+import { addStop, changeStop, freeStopId, keepStop, keepStops, removeStop } from "./stopEdits";
 
 /** The stops by their fields, in from files and out to files, and the certainty the plan keeps. */
 export function JourneyMeasures() {
@@ -134,6 +136,17 @@ function StopFields({ stop }: { readonly stop: Stop }) {
       ))}
       <Tick label="Closed" value={stop.isClosed} onPick={(isClosed) => change({ isClosed })} />
       <TextField
+        label="Open"
+        value={stop.hours ?? ""}
+        onCommit={(value) => {
+          const { hours: _, ...rest } = stop;
+          const hours = value.trim().slice(0, 80);
+          keepStop(hours === "" ? rest : { ...rest, hours });
+          return null;
+        }}
+      />
+      <StandsFields stop={stop} onChange={(stands) => change({ stands })} />
+      <TextField
         label="Latitude, north above 0"
         value={stop.latDeg === null ? "" : String(stop.latDeg)}
         onCommit={(value) => degrees(value, 90, (latDeg) => change({ latDeg }))}
@@ -154,6 +167,39 @@ function StopFields({ stop }: { readonly stop: Stop }) {
         <Trash2 size={14} aria-hidden /> Take {stop.name} out
       </Button>
     </div>
+  );
+}
+
+/** How the pitch leans: not known, level, as a place the rig has stood at, or in degrees of its own. */
+function StandsFields({
+  stop: { stands },
+  onChange,
+}: {
+  readonly stop: Stop;
+  readonly onChange: (stands: Stop["stands"]) => void;
+}) {
+  const { standings, kind } = useWorkbench((state) => state.history!.design.rig);
+  const here = useWorkbench((state) => state.attitude);
+  const same = (a: Attitude, b: Attitude) => a.pitchDeg === b.pitchDeg && a.rollDeg === b.rollDeg;
+  const known = standings.find(({ attitude }) => stands && same(attitude, stands));
+  const value = !stands ? "unknown" : isLevel(stands) ? "level" : (known?.id ?? "own");
+  const names = {
+    unknown: "not known",
+    level: "level",
+    ...Object.fromEntries(standings.map(({ id, name }) => [id, name])),
+    own: stands && !isLevel(stands) && !known ? describeAttitude(stands, kind) : "as the level shows now",
+  };
+  return (
+    <Pick
+      label="The pitch leans"
+      value={value}
+      names={names}
+      onPick={(id) => {
+        if (id === "unknown") onChange(null);
+        else if (id === "level") onChange(LEVEL);
+        else onChange(standings.find((one) => one.id === id)?.attitude ?? here);
+      }}
+    />
   );
 }
 

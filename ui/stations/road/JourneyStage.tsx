@@ -3,8 +3,18 @@ import { Printer } from "lucide-react";
 import type { ReactNode } from "react";
 import type { Stop } from "@/core/record/journey";
 import { addDays, toDays } from "@/core/road/civil";
+import type { PlannedService } from "@/core/road/dumpPlan";
+import type { JourneyPlan, LoopChange } from "@/core/road/planJourney";
 import { useWorkbench } from "@/store/useWorkbench";
-import { describePlan, describeReason, describeService, describeStop, formatDay } from "@/words/journey";
+import {
+  describeLeaning,
+  describeLoopChange,
+  describePlan,
+  describeReason,
+  describeService,
+  describeStop,
+  formatDay,
+} from "@/words/journey";
 import { Button } from "../../kit/Button";
 import { StageHeader } from "../StageHeader";
 import { useRecords } from "../useRecords";
@@ -54,6 +64,9 @@ export function JourneyStage({ choice }: { readonly choice: ReactNode }) {
             <Printer size={14} aria-hidden /> Print as a card
           </Button>
         )}
+        {planned && planned.plan.leaning.length > 0 && (
+          <p className="py-1 text-[13px] text-faint">{describeLeaning(planned.plan.leaning, design, units)}</p>
+        )}
         {planned && (
           <ol data-testid="dump-plan" className="pt-1">
             {planned.plan.services.map((service) => {
@@ -68,7 +81,9 @@ export function JourneyStage({ choice }: { readonly choice: ReactNode }) {
                       {formatDay(addDays(planned.from, service.day))},{" "}
                       {service.when === "arrive" ? "on arriving at" : "on leaving"} {stop.name}
                     </h3>
-                    <p className="text-[14.5px]">{describeService(service, design)}.</p>
+                    <p className="text-[14.5px]">
+                      {describeService(service, design, isAt(planned.plan.loopChanges, service))}.
+                    </p>
                     <p className="text-[13px] leading-snug text-faint">
                       {describeReason(service, design, planned.from, units)}
                     </p>
@@ -81,9 +96,46 @@ export function JourneyStage({ choice }: { readonly choice: ReactNode }) {
             })}
           </ol>
         )}
+        {planned && <LoopChanges plan={planned.plan} from={planned.from} stops={planned.ahead} />}
         {stops.length > 0 && <Timeline stops={stops} served={served} />}
       </div>
     </section>
+  );
+}
+
+const isAt = (changes: readonly LoopChange[], { stopId, when }: Pick<PlannedService, "stopId" | "when">): boolean =>
+  changes.some((change) => change.stopId === stopId && change.when === when);
+
+/** Changes of the loop's water that fall on no service: by themselves, late, or nowhere. */
+function LoopChanges({
+  plan,
+  from,
+  stops,
+}: {
+  readonly plan: JourneyPlan;
+  readonly from: string;
+  readonly stops: readonly Stop[];
+}) {
+  const alone = plan.loopChanges.filter(
+    (change) =>
+      change.isLate || !plan.services.some(({ stopId, when }) => stopId === change.stopId && when === change.when),
+  );
+  if (alone.length === 0) return null;
+  return (
+    <ul aria-label="Water of the loop">
+      {alone.map((change) => {
+        const name = stops.find(({ id }) => id === change.stopId)?.name;
+        return (
+          <li key={`${change.stopId} ${change.day}`} className="border-t border-rule py-2">
+            <h3 className="text-[15px] font-semibold">
+              {formatDay(addDays(from, change.day))}
+              {name ? `, ${name}` : ""}
+            </h3>
+            <p className={`text-[14px] ${change.isLate ? "text-warn" : ""}`}>{describeLoopChange(change, from)}</p>
+          </li>
+        );
+      })}
+    </ul>
   );
 }
 

@@ -1,19 +1,24 @@
 "use client";
-import { type ReactNode, useMemo, useState } from "react";
+import { type ReactNode, useMemo } from "react";
 import type { LogEntry, LogKind } from "@/core/record/record";
-import { computeNow, type NowLevel } from "@/core/road/levels";
+import { listDueCare } from "@/core/road/care";
+import { addDays } from "@/core/road/civil";
+import { computeNow, listWayPriors, type NowLevel } from "@/core/road/levels";
 import { records } from "@/store/records";
 import { useWorkbench } from "@/store/useWorkbench";
-import { tell } from "@/store/workbench";
-import { describeNow, describeOdd } from "@/words/road";
+import { view as look, tell } from "@/store/workbench";
+import { describeCare, describeDue, describeService, formatDay } from "@/words/journey";
+import { describeLearned, describeNow, describeOdd, describeReading, formatStay } from "@/words/road";
 import { describeStore } from "@/words/stores";
-import { parseQuantity } from "@/words/units";
 import { Hatches } from "../../drawing/Hatches";
 import { Button } from "../../kit/Button";
-import { thisMinute } from "../now";
+import { Pick } from "../../kit/Pick";
+import { thisMinute, today } from "../now";
 import { StageHeader } from "../StageHeader";
 import { useRecords } from "../useRecords";
 import { DevicePanel } from "./DevicePanel";
+import { ReadingField } from "./ReadingField";
+import { useJourneyPlan } from "./useJourneyPlan";
 
 /** How every tank stands now by the book, with its band, and one press to write down what was done. */
 export function NowStage({ choice }: { readonly choice: ReactNode }) {
@@ -23,7 +28,10 @@ export function NowStage({ choice }: { readonly choice: ReactNode }) {
   const phase = useRecords((state) => state.phase);
   const now = thisMinute();
   const levels = useMemo(
-    () => balance.stores.filter(({ holds }) => holds !== "loop").map((store) => computeNow(store, log, now)),
+    () =>
+      balance.stores
+        .filter(({ holds }) => holds !== "loop")
+        .map((store) => computeNow(store, log, now, listWayPriors(balance, store.store.id))),
     [balance, log, now],
   );
   const first = [...levels]
@@ -36,7 +44,7 @@ export function NowStage({ choice }: { readonly choice: ReactNode }) {
         choice={choice}
         text={
           first?.daysLeft != null
-            ? `${describeStore(first.storeId, design)} comes first: ${first.daysLeft.toFixed(1)} days.`
+            ? `${describeStore(first.storeId, design)} comes first: ${formatStay(first.daysLeft)}.`
             : "Write down the last fill and dump, and it is reckoned from there."
         }
       />
@@ -52,6 +60,8 @@ export function NowStage({ choice }: { readonly choice: ReactNode }) {
         role="group"
         aria-label="Levels now"
       >
+        <NextUp />
+        <LivedAs wayId={levels[0]?.wayId ?? null} />
         {levels.map((level) => (
           <StoreNow key={level.storeId} level={level} name={describeStore(level.storeId, design)} />
         ))}
@@ -64,29 +74,73 @@ export function NowStage({ choice }: { readonly choice: ReactNode }) {
   );
 }
 
+/** What comes next on the way and in the care of the rig, each one press from where it is done. */
+function NextUp() {
+  const design = useWorkbench((state) => state.history!.design);
+  const log = useRecords((state) => state.log);
+  const planned = useJourneyPlan();
+  const [job] = useMemo(() => listDueCare(design, log, today()), [design, log]);
+  const service = planned?.plan.services[0];
+  const place = planned?.ahead.find(({ id }) => id === service?.stopId) ?? planned?.ahead[0];
+  const line = "flex w-full flex-wrap items-baseline gap-x-2 border-t border-rule py-1.5 text-left phone:min-h-11";
+  return (
+    <>
+      {planned && place && (
+        <button type="button" className={`${line} hover:bg-pick/60`} onClick={() => look({ roadView: "journey" })}>
+          <span className="text-faint">Next stop</span>
+          <span className="font-semibold">{place.name}</span>
+          <span>
+            {service
+              ? `${formatDay(addDays(planned.from, service.day))}: ${describeService(service, design)}.`
+              : `${formatDay(place.arrive)}: nothing has to be dumped or filled.`}
+          </span>
+        </button>
+      )}
+      {job && (
+        <button type="button" className={`${line} hover:bg-pick/60`} onClick={() => look({ roadView: "care" })}>
+          <span className="text-faint">Next job</span>
+          <span className="font-semibold">{describeCare(job).title}</span>
+          <span className={job.inDays <= 0 ? "text-warn" : "text-faint"}>{describeDue(job)}</span>
+        </button>
+      )}
+    </>
+  );
+}
+
+/** Which way of living the litres a day are reckoned with; there is nothing to choose where the stay has one. */
+function LivedAs({ wayId }: { readonly wayId: string | null }) {
+  const { ways, stretches } = useWorkbench((state) => state.history!.design.habits);
+  const lived = ways.filter(({ id }) => stretches.some((stretch) => stretch.wayId === id));
+  if (wayId === null || lived.length < 2) return null;
+  return (
+    <div className="max-w-md border-t border-rule py-1.5">
+      <Pick
+        label="Lived as, from now on"
+        value={wayId}
+        names={Object.fromEntries(lived.map(({ id, name }) => [id, name]))}
+        onPick={(id) => {
+          const way = lived.find((one) => one.id === id);
+          if (way) add({ kind: "living", storeId: null, amount: null, note: way.name, wayId: way.id });
+        }}
+      />
+    </div>
+  );
+}
+
 function StoreNow({ level, name }: { readonly level: NowLevel; readonly name: string }) {
   const units = useWorkbench((state) => state.units);
-  const [typed, setTyped] = useState("");
-  const [refusal, setRefusal] = useState<string | null>(null);
+  const learned = describeLearned(level, units);
   const isFresh = level.holds === "fresh";
-  const write = (kind: LogKind, amount: number | null) => {
-    setRefusal(null);
-    setTyped("");
-    add({ kind, storeId: level.storeId, amount, note: "" });
-  };
-  const read = () => {
-    const value = parseQuantity(typed, "volume", units);
-    if (!value.ok) return setRefusal("Type the litres you read, such as 25.");
-    // a gauge that shows more than the tank holds was read wrongly
-    if (value.value < 0 || value.value > level.roomL * 1.2)
-      return setRefusal("That is more than it holds. Read it again, standing level.");
-    write("reading", value.value);
-  };
+  const write = (kind: LogKind, amount: number | null, note = "") =>
+    add({ kind, storeId: level.storeId, amount, note });
   return (
     <div className="border-t border-rule py-2">
       <h3 className="plate text-[18px]">{name}</h3>
       <Bar level={level} />
-      <p className="text-[13.5px] leading-snug">{describeNow(level, units)}</p>
+      <p className="text-[13.5px] leading-snug">
+        {describeNow(level, units)} {level.reading && describeReading(level.reading, units)}
+      </p>
+      {learned && <p className="text-[13px] leading-snug text-faint">{learned}</p>}
       {level.oddL !== null && <p className="text-[13px] text-warn">{describeOdd(level.oddL, level.holds, units)}</p>}
       <div className="flex flex-wrap items-center gap-2 pt-1.5">
         <Button
@@ -96,24 +150,8 @@ function StoreNow({ level, name }: { readonly level: NowLevel; readonly name: st
         >
           {isFresh ? "Filled up" : "Dumped"}
         </Button>
-        <input
-          aria-label={`Litres read of ${name}`}
-          inputMode="decimal"
-          value={typed}
-          placeholder="read"
-          onChange={(event) => setTyped(event.target.value)}
-          onKeyDown={(event) => event.key === "Enter" && read()}
-          className="figures min-h-9 w-20 border-b border-edge bg-sheet px-2 text-right text-[16px] phone:min-h-14"
-        />
-        <Button onClick={read} className="phone:min-h-14">
-          Write reading
-        </Button>
+        <ReadingField level={level} name={name} onRead={(litres, note) => write("reading", litres, note)} />
       </div>
-      {refusal && (
-        <p role="alert" className="text-[12.5px] text-signal">
-          {refusal}
-        </p>
-      )}
     </div>
   );
 }
@@ -147,8 +185,8 @@ function Bar({ level }: { readonly level: NowLevel }) {
   );
 }
 
-/** Writes one line with the time it is now; it can be taken back at once. */
-export function add(entry: Omit<LogEntry, "id" | "at">): void {
+/** Writes one line with the time it is now, or the one it is given; it can be taken back at once. */
+export function add(entry: Omit<LogEntry, "id" | "at"> & { readonly at?: string }): void {
   const id = `e${Date.now().toString(36)}${Math.floor(Math.random() * 1_296).toString(36)}`;
   records
     .addEntry({ id, at: thisMinute(), ...entry })

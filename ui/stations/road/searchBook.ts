@@ -22,11 +22,30 @@ export function createBookIndex(design: Design, units: Units): BookIndex {
   };
 }
 
+/** The book in the order things happened: a line may be written down later than they did. */
+export const inTime = (log: readonly LogEntry[]): readonly LogEntry[] =>
+  log.every((entry, i) => i === 0 || log[i - 1]!.at <= entry.at)
+    ? log
+    : [...log].sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0));
+
+/** Which lines are wanted: all, those of a tank, or those of a kind. */
+export type Only = "all" | `store:${string}` | `kind:${string}`;
+
+const isOf = ({ storeId, kind }: LogEntry, only: Only): boolean =>
+  only === "all" || only === `store:${storeId}` || only === `kind:${kind}`;
+
 /** The last lines first, those with the words sought, no more than are shown. */
-export function searchBook(log: readonly LogEntry[], index: BookIndex, query: string, most: number): Row[] {
+export function searchBook(
+  log: readonly LogEntry[],
+  index: BookIndex,
+  query: string,
+  most: number,
+  only: Only = "all",
+): Row[] {
   const wanted = query.trim().toLowerCase();
   const found: Row[] = [];
   for (let i = log.length - 1; i >= 0 && found.length < most; i--) {
+    if (!isOf(log[i]!, only)) continue;
     const row = index.rowOf(log[i]!);
     if (wanted === "" || row.words.includes(wanted)) found.push(row);
   }

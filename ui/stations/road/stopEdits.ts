@@ -24,6 +24,9 @@ export const changeStop = (id: string, given: Partial<Stop>): void =>
     given.isClosed === undefined ? null : given.isClosed ? "Closed: planned again without it." : "Open again.",
   );
 
+/** One stop as it is now, in the place of the one with its id. */
+export const keepStop = (stop: Stop): void => keepStops(read().map((one) => (one.id === stop.id ? stop : one)));
+
 /** Stays longer at one stop; everything after it comes so many days later. */
 export function shiftFrom(id: string, days: number): void {
   const stops = read();
