@@ -43,6 +43,14 @@ test("a journey: stops by hand and from a file, a plan that holds, one closed, t
     "<kml><Placemark><name>Old ford</name><Point><coordinates>11.9,53.4</coordinates></Point></Placemark></kml>";
   await file.setInputFiles({ name: "b.kml", mimeType: "text/xml", buffer: Buffer.from(kml) });
   await expect(page.getByRole("list", { name: "Stops" }).getByRole("listitem")).toHaveCount(8);
+  // a pitch that leans takes room, and its hours are kept
+  const stop = page.getByRole("list", { name: "Stops" }).getByRole("listitem").filter({ hasText: "Harbour meadow" });
+  await stop.getByRole("button", { name: /^Harbour meadow/ }).click();
+  await stop.getByLabel("The pitch leans").selectOption({ label: "Hide over the reeds" });
+  await expect(page.getByText(/Reckoned with the pitch that leans worst: Grey tank takes \d+/)).toBeVisible();
+  await stop.getByLabel("Open").fill("9 to 18");
+  await stop.getByLabel("Open").press("Enter");
+  await expect(page.getByRole("list", { name: "Days of the journey" })).toContainText("open 9 to 18");
   // kept beside the design
   await page.reload();
   await expect(page.locator('[data-phase="ready"]')).toBeVisible();
@@ -62,14 +70,89 @@ test("Lesesaal, furnished: the way round before frost is walked step by step; ca
   await expect(traps).toContainText("never written down");
   await traps.getByRole("button", { name: "Done today" }).click();
   await expect(traps).toContainText(/due \d+ \w+, in 56 days/);
-  await page.getByRole("button", { name: "Walk through it" }).click();
+  await page.getByRole("button", { name: "Walk through it: Before frost" }).click();
   const walk = page.getByTestId("drain-walk");
   await expect(walk).toContainText(/Step 1 of \d+/);
   for (let step = 0; step < 40 && !(await walk.textContent())!.includes("All steps done"); step++)
     await walk.getByRole("button", { name: "Done, next" }).click();
   await expect(walk).toContainText("All steps done");
-  await walk.getByRole("button", { name: "Close" }).click();
+  await walk.getByRole("button", { name: "Write it down" }).click();
+  const lines = page.getByRole("list", { name: "Lines of the logbook" });
+  await expect(lines).toContainText("Emptied before frost");
+  // and the way back: closed, sanitised with this rig's litres, every trap filled, a bucket through everything
+  await page.getByRole("button", { name: "Walk through it: After frost" }).click();
+  const back = page.getByTestId("spring-walk");
+  const said: string[] = [];
+  for (let step = 0; step < 60 && !(await back.textContent())!.includes("All steps done"); step++) {
+    said.push((await back.textContent())!);
+    await back.getByRole("button", { name: "Done, next" }).click();
+  }
+  expect(said.filter((text) => /Fill the trap .* \d+\.\d+.L/.test(text)).length).toBeGreaterThan(3);
+  expect(said.filter((text) => text.includes("Pour a bucket into")).length).toBeGreaterThan(3);
   await expectAccessible(page);
+  await back.getByRole("button", { name: "Write it down" }).click();
+  await expect(lines).toContainText("Brought back after frost");
+});
+
+test("a week of Kranich is kept: filled and dumped, read by a stick, written down later, sifted; the next stop and job stand over it", async ({
+  page,
+}) => {
+  await openWorkbench(page);
+  await page.keyboard.press("9");
+  const now = page.getByRole("group", { name: "Levels now" });
+  await now.getByRole("button", { name: "Filled up" }).click();
+  await now.getByRole("button", { name: "Dumped" }).click();
+  // 25 mm in the middle of a box: its plan by its depth
+  await now.getByLabel("How Grey tank is read").selectOption({ label: "by a stick" });
+  const stick = now.getByLabel("How deep the stick is wet in Grey tank");
+  await stick.fill("9000");
+  await now.getByRole("button", { name: "Write reading" }).last().click();
+  await expect(now.getByRole("alert")).toContainText("no deeper than the tank");
+  await stick.fill("25");
+  await now.getByRole("button", { name: "Write reading" }).last().click();
+  const lines = page.getByRole("list", { name: "Lines of the logbook" }).getByRole("listitem");
+  await expect(lines.first()).toContainText(/Read Grey tank, \d+\.\d.L: stick wet 25.mm/);
+  await expect(now).toContainText(/Last read \d+ \w+, \d\d:\d\d: \d+\.\d.L/);
+  // what was done yesterday stands under today's lines; what is still to come is refused
+  await page.getByLabel("What", { exact: true }).selectOption({ label: "Smell" });
+  await page.getByLabel("When, if not now").fill("2031-01-01T10:00");
+  await page.getByRole("button", { name: "Write it" }).click();
+  await expect(page.getByRole("alert").filter({ hasText: "still to come" })).toBeVisible();
+  await page.getByLabel("When, if not now").fill("2026-01-02T10:00");
+  await page.getByRole("button", { name: "Write it" }).click();
+  await expect(lines).toHaveCount(4);
+  await expect(lines.last()).toContainText("2026-01-02 10:00");
+  await page.getByLabel("Lines shown").selectOption({ label: "Read" });
+  await expect(lines).toHaveCount(1);
+  await page.getByLabel("Lines shown").selectOption({ label: "Grey tank" });
+  await expect(lines).toHaveCount(2);
+  // columns that do not say what they are are asked for
+  await page.getByLabel("Lines shown").selectOption({ label: "All lines" });
+  await page.getByLabel("Logbook as CSV").setInputFiles({
+    name: "old.csv",
+    mimeType: "text/csv",
+    buffer: Buffer.from("Day of it,Done\n2026-01-03,Dumped\n"),
+  });
+  const columns = page.getByRole("group", { name: "Which column of old.csv is which?" });
+  await expect(columns.getByRole("button", { name: "Read it so" })).toBeDisabled();
+  await columns.getByLabel("When").selectOption({ label: "Day of it" });
+  await columns.getByLabel("What").selectOption({ label: "Done" });
+  await expectAccessible(page);
+  await columns.getByRole("button", { name: "Read it so" }).click();
+  await expect(lines).toHaveCount(5);
+  // the next job and, once there is a journey, the next stop: each a press from where it is done
+  await now.getByRole("button", { name: /^Next job/ }).click();
+  await page.getByLabel("What Road shows").selectOption({ label: "Journey" });
+  await page.getByRole("button", { name: "Try it with invented stops" }).click();
+  await expect(page.getByTestId("dump-plan")).toBeVisible();
+  await page.getByLabel("What Road shows").selectOption({ label: "Now" });
+  await expect(now.getByRole("button", { name: /^Next stop/ })).toContainText(/Reed lake hide|Quarry pitch/);
+  // gallons are typed as gallons
+  await page.keyboard.press("u");
+  await page.getByLabel("What", { exact: true }).selectOption({ label: "Filled" });
+  await page.getByLabel("How much, if known").fill("10");
+  await page.getByRole("button", { name: "Write it" }).click();
+  await expect(lines.first()).toContainText(/Filled Fresh water, 10\.0.gal/);
 });
 
 test("a line of the book is put right and taken back; a CSV is read with what does not fit told; devices run live, marked as simulated", async ({
@@ -91,9 +174,15 @@ test("a line of the book is put right and taken back; a CSV is read with what do
     .first()
     .getByRole("button", { name: /^Change/ })
     .click();
-  await lines.first().getByLabel("Litres").fill("21");
+  await lines.first().getByLabel("What it held").fill("21");
   await lines.first().getByRole("button", { name: "Keep" }).click();
   await expect(lines.first()).toContainText(/21.0.L/);
+  // what it said before stays with it
+  await lines
+    .first()
+    .getByRole("button", { name: /^Change/ })
+    .click();
+  await expect(lines.first().getByRole("list", { name: "What it said before" })).toContainText(/20.0.L/);
   await page.getByRole("button", { name: "Undo", exact: true }).last().click();
   await expect(lines.first()).toContainText(/20.0.L/);
   const devices = page.getByRole("group", { name: "Devices, simulated" });

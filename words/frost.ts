@@ -2,8 +2,10 @@ import type { Design } from "@/core/design/design";
 import type { GearKind } from "@/core/design/gear";
 import type { DrainDownStep } from "@/core/frost/drainDown";
 import type { FrostPart } from "@/core/frost/frostParts";
+import type { SpringStep } from "@/core/frost/springUp";
+import { computeBleachMl, SANITISE_HOURS } from "@/core/road/care";
 import { describePart } from "./describePart";
-import { formatQuantity, type Units } from "./units";
+import { formatNumber, formatQuantity, type Units } from "./units";
 
 /** How a piece of gear is emptied. */
 const GEAR_DRAIN: Readonly<Partial<Record<GearKind, string>>> = {
@@ -31,6 +33,39 @@ export function describeFrostPart({ kind, at, litres }: FrostPart, design: Desig
   }
 }
 
+const trapOf = (
+  { lineId, inLine }: { readonly lineId: string; readonly inLine: boolean },
+  line: (id: string) => string,
+): string => `${inLine ? "the trap in the line" : "the trap"} of ${line(lineId)}`;
+
+/** A step of the way back after frost, as an instruction. */
+export function describeSpringStep(step: SpringStep, design: Design, units: Units): string {
+  const tank = (id: string) => design.tanks.find((one) => one.id === id)?.name ?? id;
+  const line = (id: string) => design.lines.find((one) => one.id === id)?.name ?? id;
+  switch (step.kind) {
+    case "closeGear":
+      return `Close ${design.gear.find(({ id }) => id === step.gearId)?.name ?? step.gearId} again, with its rings greased; look for cracks first.`;
+    case "shutOutlet":
+      return `Shut the valve and the plug of ${tank(step.tankId)}. Work the valve twice before.`;
+    case "sanitise":
+      return `Fill the fresh water, ${formatQuantity(step.litres, "volume", units)}, with ${formatBleach(step.litres, units)} of plain 5 % bleach. Draw it to every tap, let it stand ${SANITISE_HOURS} hours, rinse until nothing smells. Never after urine or acid cleaner: the gas kills.`;
+    case "fillTrap":
+      return `Fill ${trapOf(step, line)}: ${formatQuantity(step.litres, "volume", units)} and a little more, so that the antifreeze is washed on.`;
+    case "pourTrial":
+      return `Pour a bucket into ${design.fixtures.find(({ id }) => id === step.fixtureId)?.name ?? step.fixtureId}, with somebody underneath who feels every joint with dry paper.`;
+    case "dumpFirst":
+      return "Dump the first water at a dump place: antifreeze and bleach are in it.";
+  }
+}
+
+/** Bleach of 5 % for so many litres, as it is measured out. */
+export const formatBleach = (litres: number, units: Units): string =>
+  units === "metric"
+    ? `${formatNumber(computeBleachMl(litres, 5), 0)}\u00a0mL`
+    : `${formatNumber(computeBleachMl(litres, 5) / ML_PER_FL_OZ, 1)}\u00a0fl oz`;
+
+const ML_PER_FL_OZ = 29.5735;
+
 /** A step of draining down, as an instruction. */
 export function describeDrainDown(step: DrainDownStep, design: Design, units: Units): string {
   const tank = (id: string) => design.tanks.find((one) => one.id === id)?.name ?? id;
@@ -45,7 +80,7 @@ export function describeDrainDown(step: DrainDownStep, design: Design, units: Un
     case "emptySag":
       return `${formatQuantity(step.litres, "volume", units)} lie in leg ${step.leg + 1} of ${line(step.lineId)}: lean the rig until they run, or blow them out.`;
     case "treatTrap":
-      return `Pour a cup of antifreeze for drinking water systems into ${step.inLine ? "the trap in the line" : "the trap"} of ${line(step.lineId)}, or empty it.`;
+      return `Pour ${formatQuantity(step.litres, "volume", units)} of antifreeze for drinking water systems into ${trapOf(step, line)}, or empty it.`;
     case "drainGear": {
       const piece = design.gear.find(({ id }) => id === step.gearId);
       return `Empty ${piece?.name ?? step.gearId}: ${formatQuantity(step.litres, "volume", units)} or so. ${GEAR_DRAIN[piece?.spec.kind ?? "pump"] ?? "Open its lowest joint."}`;

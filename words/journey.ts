@@ -1,10 +1,11 @@
 import { FRESH_ID } from "@/core/days/stores";
 import type { Design } from "@/core/design/design";
 import type { Stop } from "@/core/record/journey";
-import { type CareKind, computeBleachMl, type DueCare, SANITISE_HOURS } from "@/core/road/care";
+import { type CareKind, type DueCare, SANITISE_HOURS } from "@/core/road/care";
 import { addDays } from "@/core/road/civil";
 import type { DumpPlan, PlannedService } from "@/core/road/dumpPlan";
 import type { LoopChange } from "@/core/road/planJourney";
+import { formatBleach } from "./frost";
 import { describeStore } from "./stores";
 import { formatNumber, formatQuantity, type Units } from "./units";
 
@@ -125,11 +126,14 @@ const CARE: Readonly<Record<CareKind, readonly [string, string]>> = {
 };
 
 /** A task of care: what, and how. */
-export function describeCare({ kind, name, litres }: DueCare): { readonly title: string; readonly how: string } {
+export function describeCare(
+  { kind, name, litres }: DueCare,
+  units: Units = "metric",
+): { readonly title: string; readonly how: string } {
   const [title, how] = CARE[kind];
   const bleach =
     kind === "sanitise" && litres !== null
-      ? ` For ${formatNumber(litres, 0)} L: ${formatNumber(computeBleachMl(litres, 5), 0)} mL of plain 5 % bleach, ${SANITISE_HOURS} hours. Never after urine or acid cleaner: the gas kills.`
+      ? ` For ${formatQuantity(litres, "volume", units)}: ${formatBleach(litres, units)} of plain 5 % bleach, ${SANITISE_HOURS} hours. Never after urine or acid cleaner: the gas kills.`
       : "";
   return { title: name === null ? title : `${title}: ${name}`, how: `${how}${bleach}` };
 }

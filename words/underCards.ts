@@ -3,16 +3,17 @@ import { listSteps, orderSteps } from "@/core/build/steps";
 import type { Design } from "@/core/design/design";
 import type { Evaluation } from "@/core/evaluate/evaluation";
 import { listDrainDown } from "@/core/frost/drainDown";
+import { listSpringUp } from "@/core/frost/springUp";
 import type { BuildRecord } from "@/core/record/record";
 import { listHoles } from "@/core/through/holes";
 import { describeStep, STEP_WORDS } from "./build";
 import { sayBeforeDrilling } from "./cautions";
-import { describeDrainDown } from "./frost";
+import { describeDrainDown, describeSpringStep } from "./frost";
 import { describeHole, describeSaw, describeSize } from "./holes";
 import { describePipe } from "./parts";
 import { formatLength, formatQuantity, type Units } from "./units";
 
-export const UNDER_GROUPS = ["steps", "holes", "legs", "frost"] as const;
+export const UNDER_GROUPS = ["steps", "holes", "legs", "frost", "spring"] as const;
 export type UnderGroup = (typeof UNDER_GROUPS)[number];
 
 /** One thing at a time for a phone under the floor: written out here, so that the phone's page works nothing out. */
@@ -39,7 +40,7 @@ const card = (group: UnderGroup, key: string, given: Pick<UnderCard, "title"> & 
   group,
 });
 
-/** Steps, holes, legs of drains and the drain-down of a design as cards, in the order they are worked. */
+/** Steps, holes, legs of drains and the ways before and after frost of a design as cards, in the order they are worked. */
 export function writeUnderCards(
   design: Design,
   evaluation: Evaluation,
@@ -87,5 +88,8 @@ export function writeUnderCards(
   const frost = listDrainDown(design, evaluation).map((step, i) =>
     card("frost", String(i), { title: describeDrainDown(step, design, units) }),
   );
-  return { designId: design.id, name: design.name, cards: [...steps, ...holes, ...legs, ...frost] };
+  const spring = listSpringUp(design, evaluation).map((step, i) =>
+    card("spring", String(i), { title: describeSpringStep(step, design, units) }),
+  );
+  return { designId: design.id, name: design.name, cards: [...steps, ...holes, ...legs, ...frost, ...spring] };
 }

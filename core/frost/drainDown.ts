@@ -1,15 +1,18 @@
 import type { Design } from "../design/design";
 import type { Gear } from "../design/gear";
 import type { Evaluation } from "../evaluate/evaluation";
+import { findPipeOf } from "../falls/drainPath";
 import { listHoseRuns } from "../heads/hoseRun";
 import { MM3_PER_L } from "../quantity/convert";
+import { measureTrapL } from "../traps/trapVolume";
 
 /** One step of emptying the rig before frost. */
 export type DrainDownStep =
   | { readonly kind: "openOutlet"; readonly tankId: string }
   | { readonly kind: "pumpOver"; readonly tankId: string; readonly toTank: string }
   | { readonly kind: "mopTank"; readonly tankId: string; readonly litres: number }
-  | { readonly kind: "treatTrap"; readonly lineId: string; readonly inLine: boolean }
+  /** Litres of antifreeze that push the water out of it. */
+  | { readonly kind: "treatTrap"; readonly lineId: string; readonly inLine: boolean; readonly litres: number }
   | { readonly kind: "emptySag"; readonly lineId: string; readonly leg: number; readonly litres: number }
   | { readonly kind: "drainGear"; readonly gearId: string; readonly litres: number }
   | { readonly kind: "emptyHose"; readonly lineId: string; readonly litres: number }
@@ -36,6 +39,9 @@ function measureHeldL({ spec, sizeMm }: Gear): number | null {
       return null;
   }
 }
+
+/** What is poured in mixes with what it pushes out: so many times the trap's own water [T]. */
+const PUSH_OUT = 2;
 
 /** Less than this does no harm when it freezes: it has room to grow, L [T]. */
 const NO_HARM_L = 0.05;
@@ -69,10 +75,36 @@ export function listDrainDown(design: Design, evaluation: Evaluation): DrainDown
         .filter(({ legIndex, litres }) => legIndex < ownLegs && litres > NO_HARM_L)
         .map(({ legIndex, litres }): DrainDownStep => ({ kind: "emptySag", lineId, leg: legIndex, litres })),
     ),
-    ...evaluation.drains.flatMap(({ lineId, trapRisks, lineTrapRisks }): DrainDownStep[] => [
-      ...(trapRisks ? [{ kind: "treatTrap", lineId, inLine: false } as const] : []),
-      ...(lineTrapRisks ? [{ kind: "treatTrap", lineId, inLine: true } as const] : []),
-    ]),
+    ...listTrapWaters(design, evaluation).map(
+      ({ lineId, inLine, litres }): DrainDownStep => ({ kind: "treatTrap", lineId, inLine, litres: litres * PUSH_OUT }),
+    ),
     ...(outlets.length > 0 ? [{ kind: "leaveOpen" } as const] : []),
   ];
 }
+
+/** Every trap that holds water, with how much. */
+export function listTrapWaters(
+  { lines }: Pick<Design, "lines">,
+  { drains }: Pick<Evaluation, "drains">,
+): { readonly lineId: string; readonly inLine: boolean; readonly litres: number }[] {
+  const judged = new Map(drains.map((drain) => [drain.lineId, drain]));
+  const own = lines.flatMap((line) => {
+    const risks = judged.get(line.id)?.trapRisks;
+    if (line.kind !== "drain" || !line.trap || !risks) return [];
+    return [{ lineId: line.id, inLine: false, litres: measureTrapL(line.trap, line.pipe.innerMm) }];
+  });
+  const inLine = lines.flatMap((line) => {
+    const risks = judged.get(line.id)?.lineTrapRisks;
+    if (line.kind !== "drain" || !line.lineTrap || !risks) return [];
+    const { innerMm } = findPipeOf(line, line.lineTrap.bend);
+    // two turns of its own bore apart, as it is judged
+    const trap = { sealMm: line.lineTrap.sealMm, spanMm: 3 * innerMm };
+    return [{ lineId: line.id, inLine: true, litres: measureTrapL(trap, innerMm) }];
+  });
+  // a waterless valve holds none
+  return [...own, ...inLine].filter(({ litres }) => litres > 0);
+}
+
+/** What of a rig was emptied and has to be closed again, by its id. */
+export const listDrainedGear = ({ gear }: Pick<Design, "gear">): string[] =>
+  gear.filter((piece) => measureHeldL(piece) !== null).map(({ id }) => id);

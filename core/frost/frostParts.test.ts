@@ -2,9 +2,11 @@ import { DEMO_NAMES, FURNISHED, HEADS_NAME, HEADS_NAMES, LOOP_NAMES, readDemo } 
 import { mustApply } from "@/tests/sharedAir";
 import type { Design } from "../design/design";
 import { evaluate } from "../evaluate/evaluate";
+import { measureTrapL } from "../traps/trapVolume";
 import { listDrainDown } from "./drainDown";
 import { listFrostParts } from "./frostParts";
 import { computeHeatCarriers } from "./heatCarriers";
+import { listSpringUp } from "./springUp";
 
 const colder = (design: Design, nightAir: number): Design => ({
   ...design,
@@ -91,4 +93,32 @@ test("what is pumped is emptied piece by piece, with its litres", () => {
     expect(drained).toEqual(holding.map(({ id }) => id));
     for (const step of steps) if ("litres" in step) expect(step.litres).toBeGreaterThan(0);
   }
+});
+
+test("the way back: closed before it is filled, every trap that was treated is filled, every outlet gets its bucket", () => {
+  for (const name of [...DEMO_NAMES, FURNISHED, ...LOOP_NAMES, HEADS_NAME, ...HEADS_NAMES] as const) {
+    const design = readDemo(name);
+    const evaluation = evaluate(design);
+    const [down, up] = [listDrainDown(design, evaluation), listSpringUp(design, evaluation)];
+    const order = ["closeGear", "shutOutlet", "sanitise", "fillTrap", "pourTrial", "dumpFirst"];
+    const places = up.map(({ kind }) => order.indexOf(kind));
+    expect(places).toEqual([...places].sort((a, b) => a - b));
+    const treated = down.flatMap((step) => (step.kind === "treatTrap" ? [step] : []));
+    const filled = up.flatMap((step) => (step.kind === "fillTrap" ? [step] : []));
+    expect(filled.map(({ lineId, inLine }) => [lineId, inLine])).toEqual(
+      treated.map(({ lineId, inLine }) => [lineId, inLine]),
+    );
+    // what pushes it out is more than what stands in it
+    for (const [i, { litres }] of filled.entries()) expect(treated[i]!.litres).toBeGreaterThan(litres);
+    expect(down.flatMap((step) => (step.kind === "drainGear" ? [step.gearId] : []))).toEqual(
+      up.flatMap((step) => (step.kind === "closeGear" ? [step.gearId] : [])),
+    );
+    expect(up.filter(({ kind }) => kind === "pourTrial")).toHaveLength(design.fixtures.length);
+  }
+});
+
+// Worked by hand: a bore of 40 mm, 2 · 50 + 90 + 40 mm of it, is 0.289 L.
+test("a trap of 40 mm with 50 mm of seal holds 0.29 L; one without water none", () => {
+  expect(measureTrapL({ sealMm: 50, spanMm: 90 }, 40)).toBeCloseTo(0.289, 3);
+  expect(measureTrapL({ sealMm: 0, spanMm: 90 }, 40)).toBe(0);
 });

@@ -24,7 +24,7 @@ const LOST_K = 4;
 /** Cold water in the tank against a warm shower, K [T]. */
 const WARMING_K = 27;
 /** Of that, what strainer and filters hold: hair, skin, lint, g a shower [T]. */
-const DIRT_G = 1.5;
+export const DIRT_G = 1.5;
 /** Warm water that stands longer than this is let go, days [T]. */
 const MOST_DAYS_WARM = 2;
 /** Of shower water behind a 1 µm filter, 10 mm at 254 nm, where it was not measured [T]. */

@@ -1,4 +1,5 @@
 import { DEMO_NAMES, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
+import { measureCapacityL } from "../geometry/solid";
 import type { LogEntry } from "../record/record";
 import { computeBleachMl, listCare, listDueCare } from "./care";
 
@@ -38,4 +39,56 @@ test("what was done is due again after its time, from the last time; over the tu
 test("100 L want 100 mL of 5 % bleach, 50 of 10 %", () => {
   expect(computeBleachMl(100, 5)).toBeCloseTo(100, 9);
   expect(computeBleachMl(100, 10)).toBeCloseTo(50, 9);
+});
+
+test("the fresh side is sanitised whole: its tanks and what is carried beside them", () => {
+  for (const name of [...DEMO_NAMES, ...LOOP_NAMES]) {
+    const design = readDemo(name);
+    const tanksL = design.tanks.reduce(
+      (sum, { holds, solid }) => (holds === "fresh" ? sum + measureCapacityL(solid) : sum),
+      0,
+    );
+    const vesselsL = design.habits.vessels.reduce(
+      (sum, { holds, litres }) => (holds === "fresh" ? sum + litres : sum),
+      0,
+    );
+    const task = listCare(design).find(({ kind }) => kind === "sanitise");
+    expect(task?.litres ?? 0).toBeCloseTo(tanksL + vesselsL, 9);
+  }
+});
+
+test("a filter is due when its litres are through, not later than by the calendar; half the life, half the days", () => {
+  const base = readDemo("kranich-loop");
+  const withLife = (lifeL: number | null) => ({
+    ...base,
+    gear: base.gear.map((piece) =>
+      piece.spec.kind === "filter" ? { ...piece, spec: { ...piece.spec, lifeL, holdsG: null } } : piece,
+    ),
+  });
+  const days = (lifeL: number | null) =>
+    listCare(withLife(lifeL) as typeof base).find(({ id }) => id === "filter:carbon")!.everyDays;
+  expect(days(null)).toBe(180);
+  expect(days(1e7)).toBe(180);
+  const few = days(300);
+  expect(few).toBeLessThan(180);
+  expect(days(600) / few).toBeGreaterThan(1.7);
+  expect(days(600) / few).toBeLessThan(2.3);
+});
+
+test("a filter written down as changed counts where there is only one it can have been", () => {
+  const base = readDemo("kranich-loop");
+  const filters = base.gear.filter(({ spec }) => spec.kind === "filter" || spec.kind === "strainer");
+  const line: LogEntry = { ...done("", "2026-04-20T09:00"), kind: "filter" };
+  const doneOn = (count: number) => {
+    const kept = new Set(filters.slice(0, count).map(({ id }) => id));
+    const gear = base.gear.filter(
+      ({ id, spec }) => (spec.kind !== "filter" && spec.kind !== "strainer") || kept.has(id),
+    );
+    const lines = base.lines.filter(({ kind }) => kind !== "hose");
+    return listDueCare({ ...base, gear, lines, states: [] }, [line], "2026-05-01").filter(
+      ({ kind }) => kind === "filter",
+    )[0]!.doneOn;
+  };
+  expect(doneOn(1)).toBe("2026-04-20");
+  if (filters.length > 1) expect(doneOn(2)).toBeNull();
 });

@@ -1,4 +1,8 @@
+import { computeTimesPerDay, countPeople, listStretches } from "../days/rates";
 import type { Design } from "../design/design";
+import { DIRT_G, USUAL_MINUTES } from "../gear/loopFigures";
+import { computeLoopRhythm } from "../gear/loopRhythm";
+import { measureCapacityL } from "../geometry/solid";
 import type { LogEntry } from "../record/record";
 import { addDays, toDays } from "./civil";
 
@@ -46,18 +50,46 @@ const EVERY: Readonly<Record<CareKind, number>> = {
   senders: 180,
 };
 
-/** What a rig asks for, from its parts [T]. */
-export function listCare({ lines, tanks, gear, habits }: Design): CareTask[] {
-  const task = (kind: CareKind, id: string | null, name: string | null, litres: number | null = null): CareTask => ({
+/** What the fresh side holds, L: tanks to the brim and what is carried beside them. */
+export const measureFreshL = ({ tanks, habits }: Pick<Design, "tanks" | "habits">): number =>
+  tanks.reduce((sum, { holds, solid }) => (holds === "fresh" ? sum + measureCapacityL(solid) : sum), 0) +
+  habits.vessels.reduce((sum, { holds, litres }) => (holds === "fresh" ? sum + litres : sum), 0);
+
+/** What runs through a filter a day, L, the dirt in it, g, and hours a lamp is lit: of the loop's showers, else of the fresh water [C on T]. */
+function findUse(design: Design): { readonly litres: number; readonly dirtG: number; readonly hours: number } {
+  const rhythm = design.gear.length > 0 ? computeLoopRhythm(design) : null;
+  const people = countPeople(design.habits.people);
+  const uses = listStretches(design.habits)[0]?.way.uses ?? [];
+  const freshL = uses.reduce(
+    (sum, use) => (use.from === "fresh" ? sum + use.takesL * computeTimesPerDay(use, people) : sum),
+    0,
+  );
+  const showers = rhythm?.showersPerDay ?? 0;
+  const litres = showers * (rhythm?.figures.freshL ?? 0) || freshL;
+  return { litres, dirtG: showers * DIRT_G, hours: (showers * USUAL_MINUTES) / 60 };
+}
+
+/** What a rig asks for, from its parts, and how much is used: a filter or a lamp is through by its life or by the calendar [T]. */
+export function listCare(design: Design): CareTask[] {
+  const { lines, tanks, gear } = design;
+  const use = gear.some(({ spec }) => spec.kind === "filter" || spec.kind === "uvLamp") ? findUse(design) : null;
+  const task = (
+    kind: CareKind,
+    id: string | null,
+    name: string | null,
+    litres: number | null = null,
+    lifeDays = Infinity,
+  ): CareTask => ({
     id: id === null ? kind : `${kind}:${id}`,
     kind,
     name,
-    everyDays: EVERY[kind],
+    everyDays: Math.max(1, Math.floor(Math.min(EVERY[kind], lifeDays))),
     litres,
   });
+  const through = (life: number | null, perDay: number | undefined): number =>
+    life !== null && perDay !== undefined && perDay > 0 ? life / perDay : Infinity;
   const hasTraps = lines.some((line) => line.kind === "drain" && ((line.trap?.sealMm ?? 0) > 0 || line.lineTrap));
-  const freshL = habits.vessels.reduce((sum, { holds, litres }) => (holds === "fresh" ? sum + litres : sum), 0);
-  const hasFresh = tanks.some(({ holds }) => holds === "fresh") || freshL > 0;
+  const freshL = measureFreshL(design);
   return [
     ...(hasTraps ? [task("primeTraps", null, null)] : []),
     ...lines.flatMap((line) =>
@@ -66,17 +98,26 @@ export function listCare({ lines, tanks, gear, habits }: Design): CareTask[] {
     ...gear.flatMap(({ id, name, spec }): CareTask[] => {
       switch (spec.kind) {
         case "filter":
+          return [
+            task(
+              "filter",
+              id,
+              name,
+              null,
+              Math.min(through(spec.lifeL, use?.litres), through(spec.holdsG, use?.dirtG), spec.lifeDays),
+            ),
+          ];
         case "strainer":
           return [task("filter", id, name)];
         case "uvLamp":
-          return [task("lamp", id, name)];
+          return [task("lamp", id, name, null, through(spec.lifeHours, use?.hours))];
         case "skinFitting":
           return [task("seacock", id, name)];
         default:
           return [];
       }
     }),
-    ...(hasFresh ? [task("sanitise", null, null, freshL > 0 ? freshL : null)] : []),
+    ...(freshL > 0 ? [task("sanitise", null, null, freshL)] : []),
     ...tanks.flatMap(({ id, name, ports, fixing, sender }) => [
       ...(ports.some(({ kind }) => kind === "outlet") ? [task("valve", id, name)] : []),
       ...(fixing ? [task("fixing", id, name)] : []),
@@ -88,10 +129,16 @@ export function listCare({ lines, tanks, gear, habits }: Design): CareTask[] {
 
 /** The tasks with when they are due, the soonest first; `today` as YYYY-MM-DD. */
 export function listDueCare(design: Design, log: readonly LogEntry[], today: string): DueCare[] {
-  return listCare(design)
+  const tasks = listCare(design);
+  const isOnly = ({ kind }: CareTask) => tasks.filter((one) => one.kind === kind).length === 1;
+  return tasks
     .map((task): DueCare => {
       const last = log
-        .filter(({ kind, taskId }) => kind === "care" && taskId === task.id)
+        // a filter that was written down as changed, where there is no other it could have been
+        .filter(
+          ({ kind, taskId }) =>
+            (kind === "care" && taskId === task.id) || (kind === "filter" && task.kind === "filter" && isOnly(task)),
+        )
         .map(({ at }) => at.slice(0, 10));
       const doneOn = last.sort().at(-1) ?? null;
       const dueOn = doneOn === null ? today : addDays(doneOn, task.everyDays);

@@ -11,7 +11,13 @@ const PhoneLevel = lazy(() => import("./PhoneLevel").then((module) => ({ default
 let early = typeof window === "undefined" ? null : readUnderSheet();
 early?.catch(() => undefined);
 
-const GROUPS: Readonly<Record<UnderGroup, string>> = { steps: "Steps", holes: "Holes", legs: "Pipes", frost: "Frost" };
+const GROUPS: Readonly<Record<UnderGroup, string>> = {
+  steps: "Steps",
+  holes: "Holes",
+  legs: "Pipes",
+  frost: "Frost",
+  spring: "Spring",
+};
 const BIG = "min-h-14 flex-1 rounded-[3px] border border-edge px-3 text-[19px]";
 /** A finger that goes this far sideways turns the page, px. */
 const SWIPE_PX = 60;

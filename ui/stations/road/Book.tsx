@@ -130,7 +130,13 @@ export function Book() {
         <p className="text-[12px] text-faint">The last {SHOWN} that fit. Search finds the others.</p>
       )}
       {rows.length === 0 ? (
-        <p className="text-[13px] text-faint">{log.length === 0 ? "Nothing written yet." : "No line is like that."}</p>
+        <p className="text-[13px] text-faint">
+          {log.length === 0
+            ? "Nothing written yet."
+            : query.trim() === ""
+              ? "No such line."
+              : "No line has these words."}
+        </p>
       ) : (
         <ul aria-label="Lines of the logbook">
           {rows.map((row) => (

@@ -7,7 +7,7 @@ import { Button } from "../../kit/Button";
 import { today } from "../now";
 import { StageHeader } from "../StageHeader";
 import { useRecords } from "../useRecords";
-import { DrainDownWalk } from "./DrainDownWalk";
+import { FrostWalks } from "./FrostWalks";
 import { add } from "./NowStage";
 
 /** What this rig asks for again and again, the soonest first; done goes into the logbook. Before winter, the way round to empty it. */
@@ -35,14 +35,15 @@ export function CareStage({ choice }: { readonly choice: ReactNode }) {
             <Task key={task.id} task={task} />
           ))}
         </ul>
-        <DrainDownWalk />
+        <FrostWalks />
       </div>
     </section>
   );
 }
 
 function Task({ task }: { readonly task: DueCare }) {
-  const { title, how } = describeCare(task);
+  const units = useWorkbench((state) => state.units);
+  const { title, how } = describeCare(task, units);
   return (
     <li className="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-rule py-2">
       <div className="min-w-0 flex-1 basis-64">
