@@ -179,3 +179,14 @@ test("a journey's calendar carries its services and the care that is due", () =>
   expect(titles.some((title) => title.startsWith("Weir: Dump"))).toBe(true);
   expect(titles).toContain("Fill the traps");
 });
+
+test("a stop that is left before it is reached, or on a day there is not, is left out and told; nights come from its two days", () => {
+  const text =
+    "name,arrive,leave,nights,open\nFord,2026-05-03,2026-05-01,,\nMill,2026-02-30,,1,\nWeir,2026-05-03,2026-05-05,9,9 to 18\n";
+  expect(readPlaces(text)).toMatchObject({
+    ok: true,
+    skipped: 2,
+    why: "Ford is left before it is reached",
+    places: [{ name: "Weir", arrive: "2026-05-03", nights: 2, hours: "9 to 18" }],
+  });
+});

@@ -1,13 +1,21 @@
 import { XMLParser, XMLValidator } from "fast-xml-parser";
 import Papa from "papaparse";
 import type { Stop } from "@/core/record/journey";
+import { toDate, toDays } from "@/core/road/civil";
 
 /** A place out of a file, before it is a stop: dates and services may be missing. */
 export type FoundPlace = Pick<Stop, "name" | "latDeg" | "lonDeg" | "note"> &
-  Partial<Pick<Stop, "arrive" | "nights" | "has" | "cost">>;
+  Partial<Pick<Stop, "arrive" | "nights" | "has" | "cost" | "hours">>;
+
+/** One as it is read; where its dates cannot be, what is wrong with them. */
+type ReadPlace = FoundPlace & { readonly dates?: string };
+type ReadOutcome =
+  | { readonly ok: true; readonly places: readonly ReadPlace[]; readonly skipped: number }
+  | { readonly ok: false; readonly sentence: string };
 
 export type PlacesOutcome =
-  | { readonly ok: true; readonly places: readonly FoundPlace[]; readonly skipped: number }
+  /** With how many were left out, and why the first of them where that is more than a missing place. */
+  | { readonly ok: true; readonly places: readonly FoundPlace[]; readonly skipped: number; readonly why?: string }
   | { readonly ok: false; readonly sentence: string };
 
 const MOST_BYTES = 4_000_000;
@@ -20,13 +28,17 @@ export function readPlaces(text: string): PlacesOutcome {
   if (plain.length > MOST_BYTES) return refuse("The file is larger than 4 MB. Export only the waypoints.");
   const outcome = plain.startsWith("<") ? readXml(plain) : plain.startsWith("{") ? readGeoJson(plain) : readCsv(plain);
   if (!outcome.ok) return outcome;
-  const places = outcome.places.filter(isPlace);
+  const wrong = outcome.places.map(({ dates }) => dates).find((sentence) => sentence !== undefined);
+  const places = outcome.places.flatMap(({ dates, ...place }) =>
+    isPlace(place) && dates === undefined ? [place] : [],
+  );
   if (places.length === 0) return refuse("No place with a name or coordinates is in it.");
   const kept = places.slice(0, MOST_PLACES);
-  return { ok: true, places: kept, skipped: outcome.skipped + outcome.places.length - kept.length };
+  const skipped = outcome.skipped + outcome.places.length - kept.length;
+  return { ok: true, places: kept, skipped, ...(wrong === undefined ? {} : { why: wrong }) };
 }
 
-const refuse = (sentence: string): PlacesOutcome => ({ ok: false, sentence });
+const refuse = (sentence: string): { readonly ok: false; readonly sentence: string } => ({ ok: false, sentence });
 
 const isPlace = ({ latDeg, lonDeg }: FoundPlace): boolean =>
   latDeg === null || lonDeg === null || (Math.abs(latDeg) <= 90 && Math.abs(lonDeg) <= 180);
@@ -46,7 +58,7 @@ const asNumber = (value: unknown): number | null => {
 const toName = (value: unknown, i: number): string => asText(value).trim().slice(0, 80) || `Place ${i + 1}`;
 const toNote = (value: unknown): string => asText(value).trim().slice(0, 400);
 
-function readXml(text: string): PlacesOutcome {
+function readXml(text: string): ReadOutcome {
   const valid = XMLValidator.validate(text);
   if (valid !== true)
     return refuse(`Not readable at line ${valid.err.line}, column ${valid.err.col}: ${valid.err.msg}`);
@@ -97,7 +109,7 @@ function collect(value: unknown, key: string, depth = 0): Loose[] {
   );
 }
 
-function readGeoJson(text: string): PlacesOutcome {
+function readGeoJson(text: string): ReadOutcome {
   let value: Loose;
   try {
     value = JSON.parse(text);
@@ -105,7 +117,7 @@ function readGeoJson(text: string): PlacesOutcome {
     return refuse(`Not readable as GeoJSON: ${error instanceof Error ? error.message : "broken"}`);
   }
   const features = value["type"] === "FeatureCollection" ? asList(value["features"]) : asList(value);
-  const places = features.flatMap((feature, i): FoundPlace[] => {
+  const places = features.flatMap((feature, i): ReadPlace[] => {
     const geometry = feature["geometry"] as Loose | null | undefined;
     const at =
       geometry?.["type"] === "Point" && Array.isArray(geometry["coordinates"]) ? geometry["coordinates"] : null;
@@ -114,12 +126,20 @@ function readGeoJson(text: string): PlacesOutcome {
     const own = (
       typeof feature["properties"] === "object" && feature["properties"] ? feature["properties"] : {}
     ) as Loose;
-    return [{ name: toName(own["name"], i), latDeg, lonDeg, note: toNote(own["note"]), ...readRest(own) }];
+    return [
+      {
+        name: toName(own["name"], i),
+        latDeg,
+        lonDeg,
+        note: toNote(own["note"]),
+        ...readRest(own, toName(own["name"], i)),
+      },
+    ];
   });
   return { ok: true, places, skipped: features.length - places.length };
 }
 
-function readCsv(text: string): PlacesOutcome {
+function readCsv(text: string): ReadOutcome {
   const { data: rows, errors } = Papa.parse<string[]>(text.replace(/\r\n?/g, "\n"), { skipEmptyLines: true });
   const broken = errors.find(({ type }) => type === "Quotes");
   if (broken) {
@@ -137,28 +157,36 @@ function readCsv(text: string): PlacesOutcome {
       latDeg: asNumber(row["lat"] ?? row["latitude"]),
       lonDeg: asNumber(row["lon"] ?? row["lng"] ?? row["longitude"]),
       note: toNote(row["note"]),
-      ...readRest(row),
+      ...readRest(row, toName(row["name"], i)),
     })),
   };
 }
 
-function readRest(row: Loose): Partial<Pick<Stop, "arrive" | "nights" | "has" | "cost">> {
-  const arrive = asText(row["arrive"]).trim();
-  const nights = asNumber(row["nights"]);
+function readRest(row: Loose, name: string): Partial<ReadPlace> {
+  const [arrive, leave] = [asText(row["arrive"]).trim(), asText(row["leave"] ?? row["depart"]).trim()];
+  const counted = asNumber(row["nights"]);
   const cost = asNumber(row["cost"]);
+  const hours = asText(row["open"]).trim().slice(0, 80);
   const yes = (value: unknown) => /^(1|x|y|yes|true)$/i.test(String(value ?? "").trim());
   const names = ["grey", "toilet", "fresh"] as const;
+  const odd = [arrive, leave].find((text) => text !== "" && !isDay(text));
+  if (odd !== undefined) return { dates: `${name}: ${odd} is no day such as 2026-05-01` };
+  const nights = arrive !== "" && leave !== "" ? toDays(leave) - toDays(arrive) : counted;
+  if (nights !== null && nights < 0) return { dates: `${name} is left before it is reached` };
   return {
-    ...(/^\d{4}-\d{2}-\d{2}$/.test(arrive) ? { arrive } : {}),
-    ...(nights !== null && Number.isInteger(nights) && nights >= 0 && nights <= 120 ? { nights } : {}),
+    ...(arrive === "" ? {} : { arrive }),
+    ...(nights !== null && Number.isInteger(nights) && nights <= 120 ? { nights } : {}),
     ...(cost !== null && cost >= 0 && cost <= 10_000 ? { cost } : {}),
-    ...(names.some((name) => row[name] !== undefined)
+    ...(hours === "" ? {} : { hours }),
+    ...(names.some((service) => row[service] !== undefined)
       ? { has: { grey: yes(row["grey"]), toilet: yes(row["toilet"]), fresh: yes(row["fresh"]) } }
       : {}),
   };
 }
 
-const toRow = ({ name, latDeg, lonDeg, arrive, nights, has, cost, note }: Stop) => ({
+const isDay = (text: string): boolean => /^\d{4}-\d{2}-\d{2}$/.test(text) && toDate(toDays(text)) === text;
+
+const toRow = ({ name, latDeg, lonDeg, arrive, nights, has, cost, hours, note }: Stop) => ({
   name,
   lat: latDeg ?? "",
   lon: lonDeg ?? "",
@@ -168,6 +196,7 @@ const toRow = ({ name, latDeg, lonDeg, arrive, nights, has, cost, note }: Stop) 
   toilet: has.toilet ? "yes" : "no",
   fresh: has.fresh ? "yes" : "no",
   cost,
+  open: hours ?? "",
   note,
 });
 

@@ -36,24 +36,25 @@ const isReadable = (path) => {
 const WORKER_POLICY = "default-src 'none'; script-src 'self'; connect-src 'self'; frame-ancestors 'none'";
 const copies = listCompressed();
 
-// A script or style sheet that never changes, already compressed; false where the framework has to hand it out.
-function handOutCompressed(request, response, path) {
+// A script or style sheet that never changes, already compressed; what has no copy, or has lost it, the framework hands out.
+function handOutCompressed(request, response, path, passOn) {
   const copy = copies.get(path);
-  if (!copy || !/\bbr\b/.test(String(request.headers["accept-encoding"] ?? ""))) return false;
-  response.writeHead(200, {
-    ...EVERYWHERE,
-    "Content-Security-Policy": path.startsWith("/_next/static/chunks/") ? WORKER_POLICY : POLICY,
-    "Content-Type": copy.type,
-    "Content-Encoding": "br",
-    "Cache-Control": "public, max-age=31536000, immutable",
-    Vary: "Accept-Encoding",
+  if (!copy || !/\bbr\b/.test(String(request.headers["accept-encoding"] ?? ""))) return passOn();
+  const file = createReadStream(copy.file);
+  file.once("error", () => (response.headersSent ? response.destroy() : passOn()));
+  file.once("open", () => {
+    response.writeHead(200, {
+      ...EVERYWHERE,
+      "Content-Security-Policy": path.startsWith("/_next/static/chunks/") ? WORKER_POLICY : POLICY,
+      "Content-Type": copy.type,
+      "Content-Encoding": "br",
+      "Cache-Control": "public, max-age=31536000, immutable",
+      Vary: "Accept-Encoding",
+    });
+    if (request.method !== "HEAD") return file.pipe(response);
+    file.destroy();
+    response.end();
   });
-  if (request.method === "HEAD") response.end();
-  else
-    createReadStream(copy.file)
-      .on("error", () => response.destroy())
-      .pipe(response);
-  return true;
 }
 
 const app = next({ dev: false, hostname, port });
@@ -67,11 +68,12 @@ const answer = (request, response) => {
   }
   const [path = "/"] = (request.url ?? "/").split("?");
   if (!isReadable(path)) return refuse(response, 404, "There is nothing at this address.");
-  if (handOutCompressed(request, response, path)) return;
-  handle(request, response).catch(() => {
-    if (response.headersSent) response.end();
-    else refuse(response, 500, "That page could not be made.");
-  });
+  handOutCompressed(request, response, path, () =>
+    handle(request, response).catch(() => {
+      if (response.headersSent) response.end();
+      else refuse(response, 500, "That page could not be made.");
+    }),
+  );
 };
 
 // A phone's camera and tilt sensor need a secure address: a certificate made on the spot, which the phone asks about once.

@@ -2,6 +2,7 @@ import { FRESH_ID } from "@/core/days/stores";
 import type { Design } from "@/core/design/design";
 import type { Stop } from "@/core/record/journey";
 import { type CareKind, type DueCare, SANITISE_HOURS } from "@/core/road/care";
+import type { StayOverlap } from "@/core/road/checkJourney";
 import { addDays } from "@/core/road/civil";
 import type { DumpPlan, PlannedService } from "@/core/road/dumpPlan";
 import type { LoopChange } from "@/core/road/planJourney";
@@ -105,6 +106,12 @@ export function describePlan(
   if (!breaks) return "This journey cannot be planned: no store fills or empties.";
   const word = breaks.storeId === FRESH_ID ? "runs dry" : "runs over";
   return `It does not hold: from ${formatDay(addDays(from, breaks.day))} on ${describeStore(breaks.storeId, design)} ${word} oftener than ${wanted} allows, although every chance before is used. Add a stop with a dump, or use less.`;
+}
+
+/** Two stays at once, and what to do. */
+export function describeOverlap({ stopId, beforeId, arrive, leaves }: StayOverlap, stops: readonly Stop[]): string {
+  const name = (id: string) => stops.find((stop) => stop.id === id)?.name ?? id;
+  return `${name(stopId)} begins on ${formatDay(arrive)}, ${name(beforeId)} ends on ${formatDay(leaves)}: change one of the two. The plan takes both as they stand.`;
 }
 
 /** A stop in one line. */

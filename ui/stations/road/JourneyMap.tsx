@@ -1,4 +1,5 @@
 "use client";
+import { placeLabels } from "@/core/geometry/placeLabels";
 import { degToRad } from "@/core/quantity/convert";
 import type { Stop } from "@/core/record/journey";
 import { measureGreatCircleKm } from "@/core/road/greatCircle";
@@ -13,6 +14,8 @@ const USUAL_WIDTH = 360;
 const MOST_WIDTH = 880;
 /** A leg shorter than this has no room for its distance. */
 const LABEL_PX = 60;
+/** A screen's pixels in what is a millimetre of paper to who reads it. */
+const PX_PER_MM = 2;
 const KM_PER_MILE = 1.609344;
 const STEPS = [1, 2, 5, 10, 20, 50, 100, 200, 500, 1_000, 2_000] as const;
 
@@ -56,6 +59,26 @@ export function JourneyMap({
   // one degree of latitude is 111.195 km
   const pxPerKm = scale / 111.195;
   const bar = STEPS.findLast((step) => step * perUnit * pxPerKm <= 140) ?? 1;
+  const at = (stop: Placed) => [toX(stop), toY(stop)] as const;
+  const long = legs.filter(({ from, to }) => Math.hypot(toX(to) - toX(from), toY(to) - toY(from)) > LABEL_PX);
+  const middle = ({ from, to }: (typeof legs)[number]) =>
+    [(toX(from) + toX(to)) / 2, (toY(from) + toY(to)) / 2] as const;
+  // names first, each beside its stop; then distances beside the middle of their legs: no word lies on another
+  const label = (text: string, place: readonly [number, number], radius: number, letterPx: number) => ({
+    text,
+    at: place,
+    radius,
+    width: text.length * letterPx,
+    height: 2.2 * letterPx,
+  });
+  const places = placeLabels(
+    [
+      ...placed.map((stop) => label(stop.name, at(stop), 13, 6.4)),
+      ...long.map((leg) => label(distance(leg.km), middle(leg), 4, 5.6)),
+    ],
+    legs.map(({ from, to }) => [at(from), at(to)] as const),
+    PX_PER_MM,
+  );
   return (
     <div ref={frame.ref}>
       <svg
@@ -66,42 +89,26 @@ export function JourneyMap({
         role="img"
         aria-label={`Map of ${placed.length} stops, ${distance(legs.reduce((sum, { km }) => sum + km, 0))} as the crow flies`}
       >
-        {legs.map(({ from, to, km }) => {
-          const [x, y] = [(toX(from) + toX(to)) / 2, (toY(from) + toY(to)) / 2];
-          return (
-            <g key={`${from.id} ${to.id}`}>
-              <line
-                x1={toX(from)}
-                y1={toY(from)}
-                x2={toX(to)}
-                y2={toY(to)}
-                stroke="var(--edge)"
-                strokeWidth={1.6}
-                strokeDasharray="6 4"
-              />
-              {Math.hypot(toX(to) - toX(from), toY(to) - toY(from)) > LABEL_PX && (
-                <text
-                  x={x}
-                  y={y + 4}
-                  fontSize={11.5}
-                  textAnchor="middle"
-                  stroke="var(--sheet)"
-                  strokeWidth={5}
-                  paintOrder="stroke"
-                  style={{ fill: "var(--faint)" }}
-                >
-                  {distance(km)}
-                </text>
-              )}
-            </g>
-          );
-        })}
+        {legs.map(({ from, to }) => (
+          <line
+            key={`${from.id} ${to.id}`}
+            x1={toX(from)}
+            y1={toY(from)}
+            x2={toX(to)}
+            y2={toY(to)}
+            stroke="var(--edge)"
+            strokeWidth={1.6}
+            strokeDasharray="6 4"
+          />
+        ))}
+        {long.map(({ from, to, km }, i) => (
+          <MapWord key={`${from.id} ${to.id}`} at={places[placed.length + i]!} size={11.5} ink="faint">
+            {distance(km)}
+          </MapWord>
+        ))}
         {placed.map((stop, i) => {
           const [x, y] = [toX(stop), toY(stop)];
           const isServed = served.has(stop.id);
-          // away from the way on: under a stop the others lie above, and over one they lie below
-          const others = [placed[i - 1], placed[i + 1]].filter((one) => one !== undefined);
-          const under = others.reduce((sum, one) => sum + toY(one), 0) / others.length < y;
           return (
             <g key={stop.id}>
               {isServed && <circle cx={x} cy={y} r={11} fill="none" stroke="var(--enamel)" strokeWidth={2.4} />}
@@ -121,15 +128,9 @@ export function JourneyMap({
                   strokeWidth={2}
                 />
               )}
-              <text
-                x={x}
-                y={under ? y + 26 : y - 17}
-                fontSize={13.5}
-                textAnchor={x < 120 ? "start" : x > size.width - 120 ? "end" : "middle"}
-                style={{ fill: "var(--ink)" }}
-              >
+              <MapWord at={places[i]!} size={13.5} ink="ink">
                 {stop.name}
-              </text>
+              </MapWord>
             </g>
           );
         })}
@@ -153,5 +154,33 @@ export function JourneyMap({
         </text>
       </svg>
     </div>
+  );
+}
+
+/** A word whose middle was found for it, readable over a line. */
+function MapWord({
+  at: [x, y],
+  size,
+  ink,
+  children,
+}: {
+  readonly at: readonly [number, number];
+  readonly size: number;
+  readonly ink: "ink" | "faint";
+  readonly children: string;
+}) {
+  return (
+    <text
+      x={x}
+      y={y + size / 3}
+      fontSize={size}
+      textAnchor="middle"
+      stroke="var(--sheet)"
+      strokeWidth={4}
+      paintOrder="stroke"
+      style={{ fill: `var(--${ink})` }}
+    >
+      {children}
+    </text>
   );
 }

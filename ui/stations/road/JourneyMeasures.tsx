@@ -231,7 +231,7 @@ function FilesRow({ stops }: { readonly stops: readonly Stop[] }) {
     const added = all.length - stops.length;
     keepStops(
       all,
-      `${added} ${added === 1 ? "stop" : "stops"} read${outcome.skipped > 0 ? `, ${outcome.skipped} left out` : ""}. Say what each offers.`,
+      `${added} ${added === 1 ? "stop" : "stops"} read${outcome.skipped > 0 ? `, ${outcome.skipped} left out` : ""}. ${outcome.why ? `${outcome.why}. ` : ""}Say what each offers.`,
     );
   };
   const write = async (as: "csv" | "geojson" | "gpx" | "ics") => {

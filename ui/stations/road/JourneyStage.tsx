@@ -2,6 +2,7 @@
 import { Printer } from "lucide-react";
 import type { ReactNode } from "react";
 import type { Stop } from "@/core/record/journey";
+import { listOverlaps } from "@/core/road/checkJourney";
 import { addDays, toDays } from "@/core/road/civil";
 import type { PlannedService } from "@/core/road/dumpPlan";
 import type { JourneyPlan, LoopChange } from "@/core/road/planJourney";
@@ -9,6 +10,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import {
   describeLeaning,
   describeLoopChange,
+  describeOverlap,
   describePlan,
   describeReason,
   describeService,
@@ -64,6 +66,11 @@ export function JourneyStage({ choice }: { readonly choice: ReactNode }) {
             <Printer size={14} aria-hidden /> Print as a card
           </Button>
         )}
+        {listOverlaps(stops).map((overlap) => (
+          <p key={`${overlap.beforeId} ${overlap.stopId}`} className="py-1 text-[13.5px] text-warn">
+            {describeOverlap(overlap, stops)}
+          </p>
+        ))}
         {planned && planned.plan.leaning.length > 0 && (
           <p className="py-1 text-[13px] text-faint">{describeLeaning(planned.plan.leaning, design, units)}</p>
         )}
