@@ -34,7 +34,28 @@ test("from Build to the phone's page: one card at a time, read large, ticked, un
   // a level without a sensor says what to do
   await page.getByRole("button", { name: "Level" }).click();
   await page.getByRole("button", { name: "Use the tilt sensor" }).click();
-  await expect(page.getByRole("region", { name: "Level" })).toContainText(/Waiting for the sensor|no tilt sensor/);
+  const level = page.getByRole("region", { name: "Level" });
+  await expect(level).toContainText(/Waiting for the sensor|no tilt sensor/);
+  // typed: a pipe against its drawn fall, and how the rig stands, kept for the desk's level
+  await page.getByRole("button", { name: "Level" }).click();
+  await page.getByRole("button", { name: "Pipes" }).click();
+  while (!(await card.textContent())!.includes("slope")) await page.getByRole("button", { name: "Next" }).click();
+  await page.getByRole("button", { name: "Level" }).click();
+  await level.getByLabel("Along the rig's floor").fill("1000");
+  await level.getByLabel("It falls so much").fill("1");
+  await expect(level).toContainText("Too flat");
+  await level.getByLabel("It falls so much").fill("400");
+  await expect(level).toContainText("Steeper than drawn");
+  await expect(level.getByRole("button", { name: "Keep how it stands" })).toBeDisabled();
+  await level.getByLabel("Nose down").fill("1.5");
+  await level.getByLabel("Right side low").fill("-0,5");
+  await level.getByRole("button", { name: "Keep how it stands" }).click();
+  await expect(level).toContainText("Kept.");
+  await expectAccessible(page);
+  await page.goto("/");
+  await expect(page.locator('[data-phase="ready"]')).toBeVisible();
+  await page.getByRole("button", { name: "Stand so" }).click();
+  await expect(page.getByTestId("attitude")).toHaveText("Nose down 1.5°, left low 0.5°");
 });
 
 // The camera is another canvas of this page: it shows the codes one after the other, some of them never clearly.

@@ -1,9 +1,11 @@
+import { readStands } from "@/core/attitude/phoneLevel";
 import type { UnderSheet } from "@/words/underCards";
 import { openDatabase } from "./database";
 
 // The phone's page reads what is written out for it and no design, so that it opens at once.
 const KEY = "under";
 const DONE_KEY = "under-done";
+const STANDS_KEY = "under-stands";
 
 const open = () => openDatabase(() => undefined);
 
@@ -26,6 +28,21 @@ export async function readUnderDone(designId: string): Promise<ReadonlySet<strin
 
 export async function keepUnderDone(designId: string, done: ReadonlySet<string>): Promise<void> {
   await (await open()).put("settings", [...done], `${DONE_KEY}:${designId}`);
+}
+
+/** How the rig stood when the phone's level measured it, and when, YYYY-MM-DDTHH:MM. */
+export type MeasuredStands = { readonly pitchDeg: number; readonly rollDeg: number; readonly at: string };
+
+export async function keepUnderStands(designId: string, measured: MeasuredStands): Promise<void> {
+  await (await open()).put("settings", measured, `${STANDS_KEY}:${designId}`);
+}
+
+/** What the phone's level measured last of a design's rig; null where nothing was. */
+export async function readUnderStands(designId: string): Promise<MeasuredStands | null> {
+  const value = await (await open()).get("settings", `${STANDS_KEY}:${designId}`);
+  const stands = readStands(value);
+  const at = (value as { readonly at?: unknown } | undefined)?.at;
+  return stands && typeof at === "string" ? { ...stands, at } : null;
 }
 
 /** Whether something read from outside is a sheet of ours. */

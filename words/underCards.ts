@@ -29,7 +29,13 @@ export type UnderCard = {
 };
 
 /** A design's cards and what it is called. */
-export type UnderSheet = { readonly designId: string; readonly name: string; readonly cards: readonly UnderCard[] };
+export type UnderSheet = {
+  readonly designId: string;
+  readonly name: string;
+  /** Of whoever wrote them out; older sheets do not say and are metric. */
+  readonly units?: Units;
+  readonly cards: readonly UnderCard[];
+};
 
 const card = (group: UnderGroup, key: string, given: Pick<UnderCard, "title"> & Partial<UnderCard>): UnderCard => ({
   figures: [],
@@ -91,5 +97,5 @@ export function writeUnderCards(
   const spring = listSpringUp(design, evaluation).map((step, i) =>
     card("spring", String(i), { title: describeSpringStep(step, design, units) }),
   );
-  return { designId: design.id, name: design.name, cards: [...steps, ...holes, ...legs, ...frost, ...spring] };
+  return { designId: design.id, name: design.name, units, cards: [...steps, ...holes, ...legs, ...frost, ...spring] };
 }

@@ -32,3 +32,26 @@ export const toSlopeMmPerM = ({ betaDeg }: PhoneTilt, offset: PhoneOffset = NO_O
 
 /** The other way round, for what a slope should read, °. */
 export const toTiltDeg = (slopeMmPerM: number): number => radToDeg(Math.atan(slopeMmPerM / 1000));
+
+/** Angles beyond this are no way a rig stands, °, as the schema's attitude. */
+const MOST_DEG = 20;
+
+/** How a rig stands as it was measured; null for what is no such thing. Never throws. */
+export function readStands(value: unknown): { readonly pitchDeg: number; readonly rollDeg: number } | null {
+  if (typeof value !== "object" || value === null) return null;
+  const { pitchDeg, rollDeg } = value as Record<string, unknown>;
+  const isAngle = (one: unknown): one is number => typeof one === "number" && Math.abs(one) <= MOST_DEG;
+  return isAngle(pitchDeg) && isAngle(rollDeg) ? { pitchDeg, rollDeg } : null;
+}
+
+/** How close a laid pipe has to come to its drawn fall before it is clipped, mm/m [T: what a hand can lay]. */
+const LAID_MM_PER_M = 3;
+
+/**
+ * A pipe's measured fall against the one it is drawn with, both against the rig's floor, mm/m: too flat is never right, for the
+ * worst standing was reckoned with what is drawn; steeper is, while a hand would lay it so.
+ */
+export function judgeLaidFall(measuredMmPerM: number, drawnMmPerM: number): "short" | "right" | "steep" {
+  if (measuredMmPerM < drawnMmPerM - 1e-9) return "short";
+  return measuredMmPerM > drawnMmPerM + LAID_MM_PER_M ? "steep" : "right";
+}

@@ -38,3 +38,13 @@ test.each([
   '{"format":"schleuse-ticks","designId":"a","on":"soon","stepIds":[]}',
   '{"format":"schleuse-ticks","designId":"a","on":"2026-05-01","stepIds":[7]}',
 ])("%j is no ticks of ours", (text) => expect(readTicks(text)).toBeNull());
+
+test("how the rig stood comes along where it was measured; what is no way to stand is left out, the ticks are not", () => {
+  const stands = { pitchDeg: -1.25, rollDeg: 0.5 };
+  expect(readTicks(writeTicks("otter", "2026-05-01", new Set(["steps:a"]), stands))).toMatchObject({
+    stepIds: ["a"],
+    stands,
+  });
+  const odd = readTicks(writeTicks("otter", "2026-05-01", new Set(["steps:a"]), { pitchDeg: 99, rollDeg: 0 }));
+  expect(odd).toEqual({ designId: "otter", on: "2026-05-01", stepIds: ["a"] });
+});

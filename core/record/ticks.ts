@@ -1,3 +1,4 @@
+import { readStands } from "../attitude/phoneLevel";
 import type { BuildRecord } from "./record";
 
 const FORMAT = "schleuse-ticks";
@@ -5,12 +6,24 @@ const FORMAT = "schleuse-ticks";
 const STEP_CARD = "steps:";
 
 /** What was ticked on the phone, on its way back to the design. */
-export type Ticks = { readonly designId: string; readonly on: string; readonly stepIds: readonly string[] };
+export type Ticks = {
+  readonly designId: string;
+  readonly on: string;
+  readonly stepIds: readonly string[];
+  /** How the rig stands, where the phone's level measured it. */
+  readonly stands?: Stands;
+};
+type Stands = { readonly pitchDeg: number; readonly rollDeg: number };
 
 /** The steps ticked on the phone's page as a text that codes carry; `on` is the day, YYYY-MM-DD. */
-export function writeTicks(designId: string, on: string, cards: ReadonlySet<string>): string {
+export function writeTicks(
+  designId: string,
+  on: string,
+  cards: ReadonlySet<string>,
+  stands: Stands | null = null,
+): string {
   const stepIds = [...cards].flatMap((id) => (id.startsWith(STEP_CARD) ? [id.slice(STEP_CARD.length)] : []));
-  return JSON.stringify({ format: FORMAT, designId, on, stepIds });
+  return JSON.stringify({ format: FORMAT, designId, on, stepIds, ...(stands ? { stands } : {}) });
 }
 
 /** Reads such a text; null where it is something else. Never throws. */
@@ -22,7 +35,7 @@ export function readTicks(text: string): Ticks | null {
     return null;
   }
   if (typeof value !== "object" || value === null) return null;
-  const { format, designId, on, stepIds } = value as Record<string, unknown>;
+  const { format, designId, on, stepIds, stands } = value as Record<string, unknown>;
   const isOurs =
     format === FORMAT &&
     typeof designId === "string" &&
@@ -31,7 +44,9 @@ export function readTicks(text: string): Ticks | null {
     Array.isArray(stepIds) &&
     stepIds.length <= 2_000 &&
     stepIds.every((id) => typeof id === "string" && id.length <= 120);
-  return isOurs ? { designId: designId as string, on: on as string, stepIds: stepIds as string[] } : null;
+  if (!isOurs) return null;
+  const stood = readStands(stands);
+  return { designId, on, stepIds: stepIds as string[], ...(stood ? { stands: stood } : {}) };
 }
 
 /** A build record with what was ticked elsewhere: nothing that stands in it is lost or changed, only steps are added. */

@@ -1,4 +1,5 @@
 "use client";
+import dynamic from "next/dynamic";
 import { isLevel, LEVEL } from "@/core/attitude/attitude";
 import { STANDING_STATES } from "@/core/evaluate/standingMap";
 import { useWorkbench } from "@/store/useWorkbench";
@@ -9,11 +10,16 @@ import { formatNumber } from "@/words/units";
 import { findShownResult } from "../drawing/shown";
 import { Button } from "../kit/Button";
 import { NumberField } from "../kit/NumberField";
+import { useSettled } from "../kit/useSettled";
 import { Bubble, toLetter } from "./Bubble";
 import { findMapRange } from "./findMapRange";
 import { RampAdvice } from "./RampAdvice";
 import { tiltToWorst } from "./tiltToWorst";
 import { useStandingMap } from "./useStandingMap";
+
+const MeasuredStanding = dynamic(() => import("./MeasuredStanding").then((module) => module.MeasuredStanding), {
+  ssr: false,
+});
 
 /** The level: how the rig stands, over the map of where its drains run. */
 export function LevelPanel() {
@@ -22,6 +28,7 @@ export function LevelPanel() {
   const hasDrain = useWorkbench((state) => findShownResult(state) !== null);
   const rangeDeg = rig ? findMapRange(rig) : 6;
   const standing = useStandingMap(rangeDeg);
+  const isSettled = useSettled();
   if (!rig) return null;
   const boat = rig.kind === "boat";
   return (
@@ -48,6 +55,7 @@ export function LevelPanel() {
           </Button>
         )}
       </div>
+      {isSettled && <MeasuredStanding kind={rig.kind} />}
       <RampAdvice />
       {rig.standings.length > 0 && (
         <ul className="flex flex-col">

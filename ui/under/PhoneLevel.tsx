@@ -2,18 +2,33 @@
 import { useEffect, useState } from "react";
 import {
   calibrateByTurning,
+  judgeLaidFall,
   NO_OFFSET,
   type PhoneOffset,
   type PhoneTilt,
+  readStands,
   toAttitude,
   toSlopeMmPerM,
 } from "@/core/attitude/phoneLevel";
+import { keepUnderStands } from "@/store/under";
+import type { UnderCard, UnderSheet } from "@/words/underCards";
+import { thisMinute } from "../stations/now";
 
 type Sensor = "ask" | "none" | "refused" | "on";
 type Asking = { readonly requestPermission?: () => Promise<"granted" | "denied"> };
 
-/** The phone as a level: how the rig stands, the fall of a pipe it lies on, set right by turning it round; typed where it has no sensor. */
-export function PhoneLevel() {
+const PRESS = "min-h-14 rounded-[3px] border border-edge px-3 text-[19px]";
+const WHY = {
+  ask: "Lay the phone on its back, its top toward the nose of the rig.",
+  refused: "The tilt sensor was refused. Allow it for this page, or type what a spirit level says.",
+  none: "This device has no tilt sensor. Type what a spirit level says.",
+} as const;
+
+/**
+ * The phone as a level, set right by turning it round: how the rig stands, kept for the design, and the fall of a pipe it lies
+ * on against what is drawn. Where there is no sensor both are typed.
+ */
+export function PhoneLevel({ sheet, card }: { readonly sheet: UnderSheet | null; readonly card: UnderCard | null }) {
   const [sensor, setSensor] = useState<Sensor>("ask");
   const [tilt, setTilt] = useState<PhoneTilt | null>(null);
   const [offset, setOffset] = useState<PhoneOffset>(NO_OFFSET);
@@ -35,53 +50,171 @@ export function PhoneLevel() {
       setSensor("refused");
     }
   };
-  const attitude = tilt && toAttitude(tilt, offset);
   return (
     <section aria-label="Level" className="flex flex-1 flex-col gap-3 p-4 text-[19px] leading-snug">
+      {sensor !== "on" && <p>{WHY[sensor]}</p>}
       {sensor !== "on" && (
-        <>
-          <p>
-            {sensor === "refused"
-              ? "The tilt sensor was refused. Allow it for this page, or read a spirit level and type it on the desk: Level."
-              : sensor === "none"
-                ? "This device has no tilt sensor. Read a spirit level and type it on the desk: Level."
-                : "Lay the phone on its back, its top toward the nose of the rig."}
-          </p>
-          <button
-            type="button"
-            className="min-h-14 rounded-[3px] border border-edge text-[19px]"
-            onClick={() => void begin()}
-          >
-            Use the tilt sensor
-          </button>
-        </>
+        <button type="button" className={PRESS} onClick={() => void begin()}>
+          Use the tilt sensor
+        </button>
       )}
-      {sensor === "on" && !attitude && <p>Waiting for the sensor. It needs a phone, and a secure address.</p>}
-      {attitude && tilt && (
-        <>
-          <Row
-            what={attitude.pitchDeg >= 0 ? "nose down" : "nose up"}
-            figure={`${Math.abs(attitude.pitchDeg).toFixed(1)}°`}
-          />
-          <Row
-            what={attitude.rollDeg >= 0 ? "right side low" : "left side low"}
-            figure={`${Math.abs(attitude.rollDeg).toFixed(1)}°`}
-          />
-          <Row what="fall of a pipe, top downhill" figure={`${toSlopeMmPerM(tilt, offset).toFixed(0)} mm/m`} />
-          <button
-            type="button"
-            className="min-h-14 rounded-[3px] border border-edge text-[19px]"
-            onClick={() => {
-              if (!first) return setFirst(tilt);
-              setOffset(calibrateByTurning(first, tilt));
-              setFirst(null);
-            }}
-          >
-            {first ? "Now turn it round on the same place and press" : "Set right: press, then turn it round"}
-          </button>
-        </>
+      {sensor === "on" && !tilt && <p>Waiting for the sensor. It needs a phone, and a secure address.</p>}
+      {tilt && (
+        <button
+          type="button"
+          className={PRESS}
+          onClick={() => {
+            if (!first) return setFirst(tilt);
+            setOffset(calibrateByTurning(first, tilt));
+            setFirst(null);
+          }}
+        >
+          {first ? "Now turn it round on the same place and press" : "Set right: press, then turn it round"}
+        </button>
       )}
+      <Stands sheet={sheet} measured={tilt && toAttitude(tilt, offset)} />
+      <Fall sheet={sheet} card={card} measured={tilt && toSlopeMmPerM(tilt, offset)} />
     </section>
+  );
+}
+
+/** How the rig stands, by the sensor or typed, and kept for the level on the desk. */
+function Stands({
+  sheet,
+  measured,
+}: {
+  readonly sheet: UnderSheet | null;
+  readonly measured: { readonly pitchDeg: number; readonly rollDeg: number } | null;
+}) {
+  const [typed, setTyped] = useState({ pitch: "", roll: "" });
+  const [told, setTold] = useState<string | null>(null);
+  const stands = measured ?? readStands({ pitchDeg: toNumber(typed.pitch), rollDeg: toNumber(typed.roll) });
+  const keep = () => {
+    if (!sheet || !stands) return;
+    keepUnderStands(sheet.designId, { ...stands, at: thisMinute() })
+      .then(() => setTold("Kept. The level on the desk offers it, and “Hand back” carries it there."))
+      .catch(() => setTold("That could not be kept in this browser."));
+  };
+  return (
+    <div className="border-t border-ink pt-2">
+      <h2 className="plate text-[20px]">How the rig stands</h2>
+      {measured ? (
+        <>
+          <Row
+            what={measured.pitchDeg >= 0 ? "nose down" : "nose up"}
+            figure={`${Math.abs(measured.pitchDeg).toFixed(1)}°`}
+          />
+          <Row
+            what={measured.rollDeg >= 0 ? "right side low" : "left side low"}
+            figure={`${Math.abs(measured.rollDeg).toFixed(1)}°`}
+          />
+        </>
+      ) : (
+        <>
+          <Typed
+            label="Nose down, °; up below 0"
+            value={typed.pitch}
+            onType={(pitch) => setTyped({ ...typed, pitch })}
+          />
+          <Typed
+            label="Right side low, °; left below 0"
+            value={typed.roll}
+            onType={(roll) => setTyped({ ...typed, roll })}
+          />
+        </>
+      )}
+      {sheet && (
+        <button type="button" className={`${PRESS} mt-2 w-full`} disabled={!stands} onClick={keep}>
+          Keep how it stands
+        </button>
+      )}
+      <p role="status" className="pt-1 text-[17px] text-faint">
+        {told ?? (sheet ? "" : "Open a design's cards here, and it can be kept for that design.")}
+      </p>
+    </div>
+  );
+}
+
+const JUDGED = {
+  short: "Too flat: lift its upper end or lower its lower one.",
+  right: "Right. Clip it.",
+  steep: "Steeper than drawn: look whether its lower end still meets.",
+} as const;
+
+/** The fall of a pipe against the rig's own floor, which leans too, and against what is drawn for the card that is open. */
+function Fall({
+  sheet,
+  card,
+  measured,
+}: {
+  readonly sheet: UnderSheet | null;
+  readonly card: UnderCard | null;
+  readonly measured: number | null;
+}) {
+  const [floor, setFloor] = useState(0);
+  const [typed, setTyped] = useState({ over: "", falls: "" });
+  const [over, falls] = [toNumber(typed.over), toNumber(typed.falls)];
+  const slope =
+    measured !== null ? measured - floor : over > 0 && Number.isFinite(falls) ? (falls / over) * 1000 : null;
+  const drawn = card?.slopeMmPerM ?? null;
+  const figure = (mmPerM: number) =>
+    sheet?.units === "imperial" ? `${((mmPerM * 12) / 1000).toFixed(2)} in/ft` : `${mmPerM.toFixed(0)} mm/m`;
+  return (
+    <div className="border-t border-ink pt-2">
+      <h2 className="plate text-[20px]">Fall of a pipe</h2>
+      {measured !== null ? (
+        <button type="button" className={`${PRESS} mt-1 w-full`} onClick={() => setFloor(measured)}>
+          Lie on the floor along the pipe: press, then on the pipe
+        </button>
+      ) : (
+        <>
+          <Typed
+            label="Along the rig's floor"
+            value={typed.over}
+            onType={(value) => setTyped({ ...typed, over: value })}
+          />
+          <Typed
+            label="It falls so much"
+            value={typed.falls}
+            onType={(value) => setTyped({ ...typed, falls: value })}
+          />
+        </>
+      )}
+      {slope !== null && <Row what="it falls, top of the phone downhill" figure={figure(slope)} />}
+      {drawn !== null && <Row what={`drawn for ${card?.title ?? ""}`} figure={figure(drawn)} />}
+      {slope !== null && drawn !== null && (
+        <p role="status" className="pt-1 font-semibold">
+          {JUDGED[judgeLaidFall(slope, drawn)]}
+        </p>
+      )}
+      {drawn === null && (
+        <p className="text-[17px] text-faint">Open a pipe's card first, and it is held against what is drawn.</p>
+      )}
+    </div>
+  );
+}
+
+const toNumber = (text: string): number => (text.trim() === "" ? Number.NaN : Number(text.trim().replace(",", ".")));
+
+function Typed({
+  label,
+  value,
+  onType,
+}: {
+  readonly label: string;
+  readonly value: string;
+  readonly onType: (value: string) => void;
+}) {
+  return (
+    <label className="flex items-center justify-between gap-3 pt-2 text-[17px]">
+      {label}
+      <input
+        value={value}
+        inputMode="text"
+        onChange={(event) => onType(event.target.value)}
+        className="figures min-h-14 w-28 border-b border-edge bg-sheet px-2 text-right text-[28px]"
+      />
+    </label>
   );
 }
 

@@ -2,7 +2,7 @@
 import { useEffect, useState } from "react";
 import { writeTicks } from "@/core/record/ticks";
 import { splitFrames } from "@/files/frames";
-import { readUnderDone } from "@/store/under";
+import { readUnderDone, readUnderStands } from "@/store/under";
 import { Codes } from "../kit/Codes";
 import { today } from "../stations/now";
 
@@ -11,8 +11,8 @@ export function ShowTicks({ designId }: { readonly designId: string }) {
   const [frames, setFrames] = useState<readonly string[] | null>(null);
   const [isFailed, setFailed] = useState(false);
   useEffect(() => {
-    readUnderDone(designId)
-      .then((done) => setFrames(splitFrames(writeTicks(designId, today(), done))))
+    Promise.all([readUnderDone(designId), readUnderStands(designId)])
+      .then(([done, stands]) => setFrames(splitFrames(writeTicks(designId, today(), done, stands))))
       .catch(() => setFailed(true));
   }, [designId]);
   return (

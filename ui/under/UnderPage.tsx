@@ -36,6 +36,7 @@ export function UnderPage() {
       .catch(() => setPhase("failed"));
     early = null;
   }, []);
+  const [card, setCard] = useState<UnderCard | null>(null);
   useWakeLock();
   const take = (text: string): string | null => {
     try {
@@ -81,7 +82,7 @@ export function UnderPage() {
         )}
       </header>
       <Suspense fallback={null}>
-        {tool === "level" && <PhoneLevel />}
+        {tool === "level" && <PhoneLevel sheet={sheet} card={card} />}
         {tool === "codes" && <ReadCodes onText={take} />}
         {tool === "ticks" && sheet && <ShowTicks designId={sheet.designId} />}
       </Suspense>
@@ -105,12 +106,23 @@ export function UnderPage() {
           </p>
         </div>
       )}
-      {tool === "cards" && sheet && <Cards key={sheet.designId} sheet={sheet} />}
+      {sheet && (
+        <div className={tool === "cards" ? "contents" : "hidden"}>
+          <Cards key={sheet.designId} sheet={sheet} onCard={setCard} />
+        </div>
+      )}
     </main>
   );
 }
 
-function Cards({ sheet }: { readonly sheet: UnderSheet }) {
+function Cards({
+  sheet,
+  onCard,
+}: {
+  readonly sheet: UnderSheet;
+  /** The card that is open, for the level. */
+  readonly onCard: (card: UnderCard | null) => void;
+}) {
   const groups = (Object.keys(GROUPS) as UnderGroup[]).filter((group) =>
     sheet.cards.some((card) => card.group === group),
   );
@@ -126,12 +138,14 @@ function Cards({ sheet }: { readonly sheet: UnderSheet }) {
       .then(setDone)
       .catch(() => undefined);
   }, [sheet.designId]);
+  useEffect(() => onCard(card ?? null), [onCard, card]);
   const go = useCallback(
     (by: number) => setIndex((at) => Math.max(0, Math.min(cards.length - 1, at + by))),
     [cards.length],
   );
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
+      if (event.target instanceof HTMLInputElement) return;
       if (event.key === "ArrowRight" || event.key === "PageDown") go(1);
       else if (event.key === "ArrowLeft" || event.key === "PageUp") go(-1);
       else if (event.key.toLowerCase() === "r" && card) speak(card);

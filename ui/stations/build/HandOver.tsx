@@ -9,7 +9,7 @@ import { Group } from "../../fields/Group";
 import { Button } from "../../kit/Button";
 import { Codes } from "../../kit/Codes";
 import { ReadCodes } from "../../kit/ReadCodes";
-import { today } from "../now";
+import { thisMinute, today } from "../now";
 import { useRecords } from "../useRecords";
 
 /** To the phone under the floor: on this device its own page, on another the same as codes for its camera. */
@@ -48,8 +48,16 @@ export function HandOver() {
     if (!ticks) return "These codes are not what was ticked on the phone.";
     if (ticks.designId !== design.id) return "These ticks belong to another design. Open that one first.";
     setReading(false);
-    merge(ticks).catch(() => tell("That could not be kept in this browser.", { tone: "warning" }));
+    const { stands } = ticks;
+    merge(ticks)
+      .then(() => stands && keepStands(stands))
+      .catch(() => tell("That could not be kept in this browser.", { tone: "warning" }));
     return null;
+  };
+  // what the phone's level measured is offered beside the level here
+  const keepStands = async (stands: NonNullable<Ticks["stands"]>) => {
+    await (await import("@/store/under")).keepUnderStands(design.id, { ...stands, at: thisMinute() });
+    setTold("The ticks are in. How the rig stood is offered at the level.");
   };
   const write = async () => (await import("@/words/underCards")).writeUnderCards(design, evaluation, units, build);
   const open = async () => {
