@@ -131,16 +131,20 @@ export function listCare(design: Design): CareTask[] {
 export function listDueCare(design: Design, log: readonly LogEntry[], today: string): DueCare[] {
   const tasks = listCare(design);
   const isOnly = ({ kind }: CareTask) => tasks.filter((one) => one.kind === kind).length === 1;
+  // one way through the book, however many tasks there are
+  const lastOf = new Map<string, string>();
+  let lastFilter: string | null = null;
+  for (const { kind, taskId, at } of log) {
+    const day = at.slice(0, 10);
+    if (kind === "care" && taskId !== undefined && day > (lastOf.get(taskId) ?? "")) lastOf.set(taskId, day);
+    if (kind === "filter" && day > (lastFilter ?? "")) lastFilter = day;
+  }
   return tasks
     .map((task): DueCare => {
-      const last = log
-        // a filter that was written down as changed, where there is no other it could have been
-        .filter(
-          ({ kind, taskId }) =>
-            (kind === "care" && taskId === task.id) || (kind === "filter" && task.kind === "filter" && isOnly(task)),
-        )
-        .map(({ at }) => at.slice(0, 10));
-      const doneOn = last.sort().at(-1) ?? null;
+      // a filter that was written down as changed, where there is no other it could have been
+      const written = task.kind === "filter" && isOnly(task) ? lastFilter : null;
+      const done = lastOf.get(task.id) ?? null;
+      const doneOn = done !== null && written !== null ? (done > written ? done : written) : (done ?? written);
       const dueOn = doneOn === null ? today : addDays(doneOn, task.everyDays);
       return { ...task, doneOn, dueOn, inDays: toDays(dueOn) - toDays(today) };
     })

@@ -180,7 +180,9 @@ function Fall({
           />
         </>
       )}
-      {slope !== null && <Row what={measured === null ? "it falls" : "it falls, top of the phone downhill"} figure={figure(slope)} />}
+      {slope !== null && (
+        <Row what={measured === null ? "it falls" : "it falls, top of the phone downhill"} figure={figure(slope)} />
+      )}
       {drawn !== null && <Row what={`drawn for ${card?.title ?? ""}`} figure={figure(drawn)} />}
       {slope !== null && drawn !== null && (
         <p role="status" className="pt-1 font-semibold">

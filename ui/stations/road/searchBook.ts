@@ -22,11 +22,20 @@ export function createBookIndex(design: Design, units: Units): BookIndex {
   };
 }
 
-/** The book in the order things happened: a line may be written down later than they did. */
-export const inTime = (log: readonly LogEntry[]): readonly LogEntry[] =>
-  log.every((entry, i) => i === 0 || log[i - 1]!.at <= entry.at)
-    ? log
-    : [...log].sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0));
+/** The book that was put in order last. */
+let ordered: { readonly log: readonly LogEntry[]; readonly inOrder: boolean } = { log: [], inOrder: true };
+
+/** The book in the order things happened: a line may be written down later than they did. A line more is one comparison. */
+export function inTime(log: readonly LogEntry[]): readonly LogEntry[] {
+  const before = ordered.log;
+  const isGrown =
+    ordered.inOrder && log.length > before.length && log[0] === before[0] && log[before.length - 1] === before.at(-1);
+  const from = isGrown ? Math.max(1, before.length) : 1;
+  let inOrder = true;
+  for (let i = from; i < log.length && inOrder; i++) inOrder = log[i - 1]!.at <= log[i]!.at;
+  ordered = { log, inOrder };
+  return inOrder ? log : [...log].sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0));
+}
 
 /** Which lines are wanted: all, those of a tank, or those of a kind. */
 export type Only = "all" | `store:${string}` | `kind:${string}`;
