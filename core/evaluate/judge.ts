@@ -6,7 +6,7 @@ import type { Drain, Tank, Trap } from "../design/plumbing";
 import { computeDrainFlow } from "../falls/drainFlow";
 import { buildDrainPath, type DrainPath, findPipeOf, type Leg } from "../falls/drainPath";
 import { computeFallBudget, computeFallInHandMm, type FallBudget } from "../falls/fallBudget";
-import { buildNetwork, type Network } from "../falls/network";
+import { buildNetwork, followDrain, type Network } from "../falls/network";
 import { computePonds } from "../falls/ponding";
 import { listPassages } from "../fit/passages";
 import { measureRampAngles } from "../fit/rampAngles";
@@ -66,7 +66,7 @@ const LEAST_EVAPORATION_MM = 0.01;
 export function evaluate(design: Design, attitude: Attitude = LEVEL): Evaluation {
   const parked = listParkedStandings(design.rig);
   const network = buildNetwork(design);
-  const paths = [...network.drains.values()].map((drain) => recallPath(buildDrainPath(design, drain, network)));
+  const paths = [...network.drains.values()].map((drain) => layPath(design, drain, network));
   const falls = new Map(paths.map(({ drain, ownLegs }) => [drain.id, lookUpFalls(design.rules, drain, ownLegs)]));
   const airs = computeAirs(design, network);
   const judged = paths.map((path) => {
@@ -132,6 +132,24 @@ type JudgedDrain = { readonly result: DrainResult; readonly findings: readonly F
 
 const recallDrain = createRecall<DrainPath, JudgedDrain>();
 const recallLastPath = createRecall<Drain, DrainPath>();
+
+// All that the way of a drain hangs on, asked before it is laid out anew: the drains it runs through, their fixtures, where the
+// last of them ends, and the water in each leg.
+function layPath(design: Design, drain: Drain, network: Network): DrainPath {
+  const chain = followDrain(network, drain);
+  const { to } = chain.at(-1)!;
+  const end =
+    to.kind === "inlet" ? network.tanks.get(to.tankId) : "gearId" in to ? network.gear.get(to.gearId) : undefined;
+  const from = [
+    ...chain,
+    ...chain.map(({ fromFixture }) => network.fixtures.get(fromFixture)),
+    end,
+    ...chain.flatMap(({ id }) => [...network.inflowsLps.get(id)!, ...network.surgesLps.get(id)!]),
+  ];
+  return recallLaid(drain, from, () => recallPath(buildDrainPath(design, drain, network)));
+}
+
+const recallLaid = createRecall<Drain, DrainPath>();
 
 // A way through the same drains, with as much water coming in, is the same way.
 const recallPath = (path: DrainPath): DrainPath =>

@@ -27,7 +27,9 @@ export const listHoseCourse = (design: Pick<Design, "gear" | "tanks">, { from, t
  */
 export function listLineLegs(design: Design, line: Line): readonly Leg[] {
   if (line.kind === "drain") return [];
-  return recallLegs(line, [design.tanks, design.gear, design.lines], () => {
+  // a breather may end on another one; drains change nothing of it
+  const vents = line.kind === "vent" ? design.lines.filter(({ kind }) => kind === "vent") : [];
+  return recallLegs(line, [design.tanks, design.gear, ...vents], () => {
     const course = line.kind === "vent" ? listOwnCourse(design, line) : listHoseCourse(design, line);
     const toInvert = (p: Vec3): Vec3 => vec(p.x, p.y, p.z - line.pipe.innerMm / 2);
     return course.slice(1).map((to, index) =>
