@@ -10,11 +10,8 @@ export const SPEED: Readonly<Record<Scenario, number>> = {
 };
 
 const DAY_S = 86_400;
-/** A sender tells in steps of this share of its room, and is off by so much either way. */
-const STEP_SHARE = 0.02;
+/** A sender is off by this share of its room either way. */
 const NOISE_SHARE = 0.01;
-/** A float on a slope of 1° is off by so much of the room. */
-const SLOPE_SHARE = 0.015;
 /** Through a valve left open a tank loses so much a second, L. */
 const LEAK_LPS = 0.5;
 const STUCK_AFTER_S = DAY_S;
@@ -23,8 +20,8 @@ const PAD_W = 120;
 const HELD_C = 3;
 
 /**
- * What simulated devices say at a moment of a scenario: levels by the litres a day with steps, noise and the error of the
- * slope; a float that sticks after a day; a night at −12 °C with a pad that holds 3 °C; a valve that stands open from the
+ * What simulated devices say at a moment of a scenario: levels by the litres a day with the steps of the sender, noise and
+ * its error at the tilt; a float that sticks after a day; a night at −12 °C with a pad that holds 3 °C; a valve that stands open from the
  * first minute. The same seed says the same. Seconds ≥ 0 in the rig's time. Source: our own stand-in, no device.
  */
 export function simulateDevices(
@@ -39,12 +36,13 @@ export function simulateDevices(
   const pitchDeg = 0.8;
   const isValveOpen = scenario === "valveLeftOpen" && atS > 60;
   const levelsL = Object.fromEntries(
-    stores.map(({ id, roomL, startL, perDayL }, i) => {
+    stores.map(({ id, roomL, startL, perDayL, pitchLPerDeg, rollLPerDeg, steps }, i) => {
       const seenAt = scenario === "stuckFloat" && i === 0 ? Math.min(atS, STUCK_AFTER_S) : atS;
       const drained = isValveOpen && perDayL > 0 ? LEAK_LPS * (atS - 60) : 0;
       const trueL = Math.max(0, Math.min(roomL, startL + (perDayL * seenAt) / DAY_S - drained));
-      const off = roomL * (NOISE_SHARE * wobble() + SLOPE_SHARE * rollDeg);
-      const step = roomL * STEP_SHARE;
+      // of this tank at this tilt: what its sender's place makes of it
+      const off = roomL * NOISE_SHARE * wobble() + pitchLPerDeg * pitchDeg + rollLPerDeg * rollDeg;
+      const step = roomL / steps;
       return [id, Math.max(0, Math.min(roomL, Math.round((trueL + off) / step) * step))];
     }),
   );

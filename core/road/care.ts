@@ -144,7 +144,11 @@ export function listDueCare(design: Design, log: readonly LogEntry[], today: str
       // a filter that was written down as changed, where there is no other it could have been
       const written = task.kind === "filter" && isOnly(task) ? lastFilter : null;
       const done = lastOf.get(task.id) ?? null;
-      const doneOn = done !== null && written !== null ? (done > written ? done : written) : (done ?? written);
+      const doneOn =
+        [done, written]
+          .filter((day) => day !== null)
+          .sort()
+          .at(-1) ?? null;
       const dueOn = doneOn === null ? today : addDays(doneOn, task.everyDays);
       return { ...task, doneOn, dueOn, inDays: toDays(dueOn) - toDays(today) };
     })

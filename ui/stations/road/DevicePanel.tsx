@@ -2,6 +2,7 @@
 import { useEffect, useRef, useState } from "react";
 import { computeOutletFlow } from "@/core/air/dumping";
 import { type DeviceReport, SCENARIOS, type Scenario } from "@/core/devices/device";
+import { findSenderTraits, type SenderTraits } from "@/core/devices/senderTraits";
 import type { NowLevel } from "@/core/road/levels";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeReport, SCENARIO_NAMES } from "@/words/devices";
@@ -11,22 +12,31 @@ import { Group } from "../../fields/Group";
 import { Button } from "../../kit/Button";
 import { Pick } from "../../kit/Pick";
 
+const NO_TRAITS: SenderTraits = { pitchLPerDeg: 0, rollLPerDeg: 0, steps: 50 };
+
 /** Simulated senders, flow meter, tilt, heater and dump valve, live beside what the book says; marked as simulated throughout. */
 export function DevicePanel({ levels }: { readonly levels: readonly NowLevel[] }) {
   const design = useWorkbench((state) => state.history!.design);
   const units = useWorkbench((state) => state.units);
+  const stores = useWorkbench((state) => state.evaluation!.balance.stores);
   const [scenario, setScenario] = useState<Scenario>("week");
   const [isOn, setOn] = useState(false);
   const [report, setReport] = useState<DeviceReport | null>(null);
   const [failed, setFailed] = useState(false);
-  const query = levels
-    .filter(({ roomL }) => roomL > 0)
-    .map(({ storeId, roomL, litres, perDayL, holds }) => {
-      const perDay = holds === "fresh" ? -perDayL : perDayL;
-      return `store=${storeId}:${roomL.toFixed(2)}:${litres.toFixed(2)}:${perDay.toFixed(2)}`;
-    })
-    .join("&");
-  const asked = useRef(query);
+  const writeQuery = () =>
+    levels
+      .filter(({ roomL }) => roomL > 0)
+      .map(({ storeId, roomL, litres, perDayL, holds }) => {
+        const perDay = holds === "fresh" ? -perDayL : perDayL;
+        const tankIds = stores.find(({ store }) => store.id === storeId)?.store.tankIds ?? [];
+        const tank = design.tanks.find(({ id }) => tankIds.includes(id));
+        // a canister has no sender: one that tells every fiftieth, wherever it stands
+        const { pitchLPerDeg, rollLPerDeg, steps } = tank ? findSenderTraits(tank) : NO_TRAITS;
+        const figures = [roomL, litres, perDay, pitchLPerDeg, rollLPerDeg].map((figure) => figure.toFixed(2));
+        return `store=${storeId}:${figures.join(":")}:${steps}`;
+      })
+      .join("&");
+  const asked = useRef("");
   useEffect(() => {
     if (!isOn) return;
     setFailed(false);
@@ -48,7 +58,7 @@ export function DevicePanel({ levels }: { readonly levels: readonly NowLevel[] }
       <Button
         aria-pressed={isOn}
         onClick={() => {
-          asked.current = query;
+          asked.current = writeQuery();
           setReport(null);
           setOn(!isOn);
         }}
