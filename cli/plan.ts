@@ -3,7 +3,7 @@ import { evaluate } from "@/core/evaluate/evaluate";
 import type { Stop } from "@/core/record/journey";
 import type { LogEntry } from "@/core/record/record";
 import { addDays } from "@/core/road/civil";
-import { planJourney } from "@/core/road/planJourney";
+import { isLoopChangedAt, listLoopChangesAlone, planJourney } from "@/core/road/planJourney";
 import { type FoundPlace, readPlaces } from "@/files/places";
 import {
   describeLeaning,
@@ -74,7 +74,7 @@ export function reportPlan(design: Design, log: readonly LogEntry[], options: Pl
 export function printPlan(design: Design, log: readonly LogEntry[], options: PlanOptions, units: Units): string {
   const plan = planJourney(design, evaluate(design).balance, log, options);
   const nameOf = (id: string | null) => options.stops.find((stop) => stop.id === id)?.name;
-  const loop = plan.loopChanges.map((change) => {
+  const loop = listLoopChangesAlone(plan).map((change) => {
     const place = nameOf(change.stopId);
     const day = formatDay(addDays(options.from, change.day));
     return `${place ? `${day}, ${place}` : day}: ${describeLoopChange(change, options.from)}`;
@@ -83,7 +83,7 @@ export function printPlan(design: Design, log: readonly LogEntry[], options: Pla
   const lines = plan.services.map((service) => {
     const stop = options.stops.find(({ id }) => id === service.stopId)!;
     const when = `${formatDay(addDays(options.from, service.day))}, ${service.when === "arrive" ? "on arriving at" : "on leaving"} ${stop.name}`;
-    return `${when}: ${describeService(service, design)}. ${describeReason(service, design, options.from, units)}`.trimEnd();
+    return `${when}: ${describeService(service, design, isLoopChangedAt(plan, service))}. ${describeReason(service, design, options.from, units)}`.trimEnd();
   });
   return `${[design.name, describePlan(plan, design, options.from, options.certainty, units), ...leaning, ...lines, ...loop].join("\n")}\n`;
 }

@@ -4,7 +4,7 @@ import type { Stop } from "@/core/record/journey";
 import type { LogEntry } from "@/core/record/record";
 import { listDueCare } from "@/core/road/care";
 import { addDays } from "@/core/road/civil";
-import { planJourney } from "@/core/road/planJourney";
+import { isLoopChangedAt, listLoopChangesAlone, planJourney } from "@/core/road/planJourney";
 import { describeCare, describeLoopChange, describeReason, describeService } from "@/words/journey";
 import { type CalendarDay, writeCalendar } from "./calendar";
 
@@ -29,11 +29,11 @@ export function writeJourneyCalendar(
     return {
       id: `${design.id}-${service.stopId}-${service.when}`,
       on: addDays(from, service.day),
-      title: `${stop.name}: ${describeService(service, design)}`,
+      title: `${stop.name}: ${describeService(service, design, isLoopChangedAt(plan, service))}`,
       text: describeReason(service, design, from, "metric"),
     };
   });
-  const loop = plan.loopChanges.map((change): CalendarDay => {
+  const loop = listLoopChangesAlone(plan).map((change): CalendarDay => {
     const stop = stops.find(({ id }) => id === change.stopId);
     return {
       id: `${design.id}-loop-${change.day}`,

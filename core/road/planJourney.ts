@@ -26,6 +26,18 @@ export type JourneyPlan = DumpPlan & {
   readonly leaning: readonly { readonly storeId: string; readonly roomL: number }[];
 };
 
+type At = Pick<Moment, "stopId" | "when">;
+const isSame = (a: At, b: { readonly stopId: string | null; readonly when: Moment["when"] }): boolean =>
+  a.stopId === b.stopId && a.when === b.when;
+
+/** Whether the loop's water is changed along with a service. */
+export const isLoopChangedAt = ({ loopChanges }: Pick<JourneyPlan, "loopChanges">, service: At): boolean =>
+  loopChanges.some((change) => isSame(service, change));
+
+/** Changes of the loop's water that have to be said by themselves: with no service, late, or nowhere. */
+export const listLoopChangesAlone = ({ loopChanges, services }: JourneyPlan): LoopChange[] =>
+  loopChanges.filter((change) => change.isLate || !services.some((service) => isSame(service, change)));
+
 export type JourneyOptions = {
   readonly stops: readonly Stop[];
   /** The day it begins, YYYY-MM-DD. */

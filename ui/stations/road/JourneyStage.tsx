@@ -4,8 +4,7 @@ import type { ReactNode } from "react";
 import type { Stop } from "@/core/record/journey";
 import { listOverlaps } from "@/core/road/checkJourney";
 import { addDays, toDays } from "@/core/road/civil";
-import type { PlannedService } from "@/core/road/dumpPlan";
-import type { JourneyPlan, LoopChange } from "@/core/road/planJourney";
+import { isLoopChangedAt, type JourneyPlan, listLoopChangesAlone } from "@/core/road/planJourney";
 import { useWorkbench } from "@/store/useWorkbench";
 import {
   describeLeaning,
@@ -89,7 +88,7 @@ export function JourneyStage({ choice }: { readonly choice: ReactNode }) {
                       {service.when === "arrive" ? "on arriving at" : "on leaving"} {stop.name}
                     </h3>
                     <p className="text-[14.5px]">
-                      {describeService(service, design, isAt(planned.plan.loopChanges, service))}.
+                      {describeService(service, design, isLoopChangedAt(planned.plan, service))}.
                     </p>
                     <p className="text-[13px] leading-snug text-faint">
                       {describeReason(service, design, planned.from, units)}
@@ -110,9 +109,6 @@ export function JourneyStage({ choice }: { readonly choice: ReactNode }) {
   );
 }
 
-const isAt = (changes: readonly LoopChange[], { stopId, when }: Pick<PlannedService, "stopId" | "when">): boolean =>
-  changes.some((change) => change.stopId === stopId && change.when === when);
-
 /** Changes of the loop's water that fall on no service: by themselves, late, or nowhere. */
 function LoopChanges({
   plan,
@@ -123,10 +119,7 @@ function LoopChanges({
   readonly from: string;
   readonly stops: readonly Stop[];
 }) {
-  const alone = plan.loopChanges.filter(
-    (change) =>
-      change.isLate || !plan.services.some(({ stopId, when }) => stopId === change.stopId && when === change.when),
-  );
+  const alone = listLoopChangesAlone(plan);
   if (alone.length === 0) return null;
   return (
     <ul aria-label="Water of the loop">
