@@ -20,31 +20,40 @@ export type LaidOut = {
 };
 
 /** Letters of the figures are about so wide, px. */
-const LETTER_PX = 7;
+const LETTER_PX = 6.2;
 
 /** Lines between the same two rows lie so far apart, px: a figure's height. */
 const LANE_PX = 17;
+/** Clear above and below a row, px. */
+const MARGIN_PX = 12;
 /** Between two rows of a folded diagram, px. */
 const ROW_GAP = 34;
 /** How far a line runs out beside a row before it goes on in the next, px. */
 const TURN_PX = 14;
 
-/** Lays the diagram out from left to right with the water; room is kept for each figure, so that none crosses another. */
+/** Its letters are 14 high and can still be read at this scale on a screen. */
+const READABLE = 0.6;
+
+/**
+ * Lays the diagram out from left to right with the water; room is kept for each figure, so that none crosses another. Where
+ * the place it is shown at can be scrolled its width is given, px: rows are then short enough to be read, and it may be higher.
+ */
 export function layOutWaterway(
   { nodes, edges }: Waterway,
   labels: ReadonlyMap<string, string>,
   aspect: number,
+  widthPx: number | null = null,
 ): LaidOut {
   const isTall = aspect < 0.8;
   const graph = new graphlib.Graph({ multigraph: true });
-  graph.setGraph({ rankdir: isTall ? "TB" : "LR", nodesep: 16, ranksep: 34, edgesep: 12, marginx: 16, marginy: 16 });
+  graph.setGraph({ rankdir: isTall ? "TB" : "LR", nodesep: 16, ranksep: 24, edgesep: 12, marginx: 16, marginy: 16 });
   for (const node of nodes) graph.setNode(node.id, { ...sizeOf(node) });
   for (const edge of edges) {
     const label = labels.get(edge.id);
     graph.setEdge(
       edge.from,
       edge.to,
-      label ? { width: label.length * LETTER_PX + 14, height: 18, labelpos: "c" } : { width: 0, height: 0 },
+      label ? { width: label.length * LETTER_PX + 12, height: 18, labelpos: "c" } : { width: 0, height: 0 },
       edge.id,
     );
   }
@@ -66,29 +75,62 @@ export function layOutWaterway(
       };
     }),
   };
-  return isTall ? laid : fold(laid, aspect);
+  return isTall ? laid : fold(laid, aspect, widthPx);
 }
 
-// A long chain is folded into rows like the lines of a page, so that it can be read: so many rows as fit the sheet best.
-function fold(laid: LaidOut, aspect: number): LaidOut {
-  const lanes = new Map<number, number>();
-  const rows = Math.max(1, Math.round(Math.sqrt(laid.width / (laid.height + ROW_GAP) / aspect)));
-  if (rows < 2) return laid;
+// A long chain is folded into rows like the lines of a page, so that it can be read: so many rows as fit the sheet best, or more
+// of them where they would be too small to read.
+function fold(laid: LaidOut, aspect: number, widthPx: number | null): LaidOut {
   const ranks = [...new Set(laid.nodes.map(({ x }) => Math.round(x)))].sort((a, b) => a - b);
+  let rows = Math.max(1, Math.round(Math.sqrt(laid.width / (laid.height + ROW_GAP) / aspect)));
+  while (widthPx !== null && rows < ranks.length && widthPx / measureRows(laid, ranks, rows).width < READABLE)
+    rows += 1;
+  return rows < 2 ? laid : foldInto(laid, ranks, rows);
+}
+
+type Band = { readonly left: number; readonly right: number; readonly top: number; readonly bottom: number };
+
+// How far each row reaches, with the lines that stay in it.
+function measureRows(laid: LaidOut, ranks: readonly number[], rows: number) {
   const perRow = Math.ceil(ranks.length / rows);
   const rowOf = (x: number) => Math.floor(ranks.findIndex((rank) => rank >= Math.round(x)) / perRow);
-  const bands = Array.from({ length: rows }, (_, row) => {
+  const byId = new Map(laid.nodes.map((node) => [node.id, rowOf(node.x)]));
+  const bands = Array.from({ length: Math.ceil(ranks.length / perRow) }, (_, row): Band => {
     const own = laid.nodes.filter((node) => rowOf(node.x) === row);
-    const left = Math.min(...own.map((node) => node.x - node.width / 2));
-    return { left, right: Math.max(...own.map((node) => node.x + node.width / 2)) };
-  }).filter(({ left }) => Number.isFinite(left));
-  const high = laid.height + ROW_GAP;
-  const shift = (row: number) => ({ x: 2 * TURN_PX - bands[row]!.left, y: row * high });
-  const byId = new Map(laid.nodes.map((node) => [node.id, node]));
+    const inside = laid.edges.filter(({ from, to }) => byId.get(from) === row && byId.get(to) === row);
+    const ys = [
+      ...own.flatMap(({ y, height }) => [y - height / 2, y + height / 2]),
+      ...inside.flatMap(({ points, labelAt }) => [
+        ...points.map(([, y]) => y),
+        ...(labelAt ? [labelAt[1] - LANE_PX / 2, labelAt[1] + LANE_PX / 2] : []),
+      ]),
+    ];
+    return {
+      left: Math.min(...own.map((node) => node.x - node.width / 2)),
+      right: Math.max(...own.map((node) => node.x + node.width / 2)),
+      top: Math.min(...ys) - MARGIN_PX,
+      bottom: Math.max(...ys) + MARGIN_PX,
+    };
+  });
   const width = Math.max(...bands.map(({ left, right }) => right - left)) + 4 * TURN_PX;
+  return { bands, rowOf, width };
+}
+
+function foldInto(laid: LaidOut, ranks: readonly number[], rows: number): LaidOut {
+  const lanes = new Map<number, number>();
+  const { bands, rowOf, width } = measureRows(laid, ranks, rows);
+  // where each row begins: as high as the rows before it need, and the gap for the lines between
+  const tops: number[] = [];
+  let end = 0;
+  for (const { top, bottom } of bands) {
+    tops.push(end);
+    end += bottom - top + ROW_GAP;
+  }
+  const shift = (row: number) => ({ x: 2 * TURN_PX - bands[row]!.left, y: tops[row]! - bands[row]!.top });
+  const byId = new Map(laid.nodes.map((node) => [node.id, node]));
   return {
     width,
-    height: bands.length * high,
+    height: end,
     nodes: laid.nodes.map((node) => {
       const by = shift(rowOf(node.x));
       return { ...node, x: node.x + by.x, y: node.y + by.y };
@@ -112,7 +154,7 @@ function fold(laid: LaidOut, aspect: number): LaidOut {
         [from.x + from.width / 2 + by.x, from.y + by.y],
         [to.x - to.width / 2 + on.x, to.y + on.y],
       ] as const;
-      const between = Math.max(a, b) * high - ROW_GAP / 2 + laneOffset(lane, LANE_PX);
+      const between = tops[Math.max(a, b)]! - ROW_GAP / 2 + laneOffset(lane, LANE_PX);
       const out = bands[a]!.right + by.x + TURN_PX + laneOffset(lane, LANE_PX / 3);
       const back = TURN_PX + laneOffset(lane, LANE_PX / 3);
       return {

@@ -35,6 +35,8 @@ type WaterwayDrawingProps = {
   readonly waterway: Waterway;
   /** Width to height of the sheet it is read on. */
   readonly aspect: number;
+  /** How wide it is shown, px, where its place can be scrolled: it is then as high as it takes to be read. */
+  readonly widthPx?: number;
   readonly onNode: (node: WaterNode) => void;
   readonly onEdge: (edge: WaterEdge) => void;
   readonly pickedId?: string | null;
@@ -54,6 +56,7 @@ type WaterwayDrawingProps = {
 export function WaterwayDrawing({
   waterway,
   aspect,
+  widthPx,
   onNode,
   onEdge,
   pickedId,
@@ -79,7 +82,12 @@ export function WaterwayDrawing({
     [waterway, units, notes],
   );
   const [shape, figures] = [plan?.waterway ?? waterway, plan?.figures ?? labels];
-  const laid = useMemo(() => layOutWaterway(shape, figures, aspect), [shape, figures, aspect]);
+  const laid = useMemo(
+    () => layOutWaterway(shape, figures, aspect, widthPx ?? null),
+    [shape, figures, aspect, widthPx],
+  );
+  // higher than its place once it is wide enough to be read
+  const isScrolled = widthPx !== undefined && laid.height / laid.width > 1 / aspect;
   const carried = new Map(waterway.edges.map(({ id, carries }) => [id, carries]));
   // parts are drawn again only when they change, and always tell the hands of now
   const hands = useRef({ onNode, onEdge });
@@ -92,7 +100,7 @@ export function WaterwayDrawing({
   return (
     <svg
       viewBox={`0 0 ${laid.width} ${laid.height}`}
-      className="mx-auto block h-full max-h-full w-full max-w-full"
+      className={`mx-auto block w-full max-w-full ${isScrolled ? "" : "h-full max-h-full"}`}
       role="group"
       aria-label="Waterway: the whole rig as a diagram"
     >
@@ -152,7 +160,7 @@ const nameProven = (text: string, proof: Proof | undefined): string =>
 // Far along a line: past its figure, before the part it ends at.
 function findMarkPlace(points: readonly (readonly [number, number])[]): readonly [number, number] {
   const legs = points.slice(1).map((to, i) => Math.hypot(to[0] - points[i]![0], to[1] - points[i]![1]));
-  let left = legs.reduce((sum, leg) => sum + leg, 0) * 0.86;
+  let left = legs.reduce((sum, leg) => sum + leg, 0) * 0.9;
   for (const [i, leg] of legs.entries()) {
     if (left <= leg && leg > 0) {
       const [from, to, share] = [points[i]!, points[i + 1]!, left / leg];

@@ -159,6 +159,7 @@ function Trainer({ design }: { readonly design: Design }) {
           <WaterwayDrawing
             waterway={shown}
             aspect={width > 0 ? width / height : 1}
+            {...(width > 0 ? { widthPx: width } : {})}
             onNode={press}
             onEdge={(edge) => edge.part.kind === "line" && look({ selection: edge.part })}
             pickedId={selection?.kind === "gear" ? `gear:${selection.id}` : null}

@@ -61,6 +61,7 @@ export function ProofWaterway({ chances }: ProofWaterwayProps) {
           <WaterwayDrawing
             waterway={tried}
             aspect={width > 0 ? width / height : 1}
+            {...(width > 0 ? { widthPx: width } : {})}
             onNode={({ part }) => press(part)}
             onEdge={({ part }) => press(part)}
             lit={lit}
