@@ -1,6 +1,7 @@
 "use client";
 import dynamic from "next/dynamic";
-import { STATIONS } from "@/store/state";
+import { useState } from "react";
+import { type Pane, STATIONS } from "@/store/state";
 import { RegionContext, useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
 import { STATION_NAMES } from "@/words/labels";
@@ -11,6 +12,7 @@ import { Panel } from "../stations/Panel";
 import { Stage } from "../stations/Stage";
 import { Boundary } from "./Boundary";
 import { Stair } from "./Stair";
+import { useIsNarrow } from "./useIsNarrow";
 
 const RearView = dynamic(() => import("../rear/RearView").then((module) => module.RearView), { ssr: false });
 
@@ -20,36 +22,39 @@ export function Regions() {
   const lookFrom = useWorkbench((state) => state.look);
   // a tool wants room to work in
   const isTooled = useWorkbench((state) => state.tool !== null);
-  const on = (...panes: (typeof pane)[]) => (panes.includes(pane) ? "" : "phone:hidden");
+  const on = (...panes: Pane[]) => (panes.includes(pane) ? "" : "phone:hidden");
+  // on a phone a view is worked out when it is first looked at, and stays then
+  const isNarrow = useIsNarrow();
+  const [seen, setSeen] = useState<ReadonlySet<Pane>>(() => new Set([pane]));
+  if (!seen.has(pane)) setSeen(new Set([...seen, pane]));
+  const has = (at: Pane) => !isNarrow || seen.has(at);
   return (
     <main className="flex min-h-0 flex-1">
       <div
         className={`apart flex w-[212px] shrink-0 flex-col overflow-y-auto border-r border-ink phone:w-full phone:border-r-0 ${on("level")}`}
       >
-        <div className="pt-2 phone:hidden">
-          <RegionContext value="level">
-            <Boundary name="The stair">
-              <Stair />
-            </Boundary>
-          </RegionContext>
-        </div>
+        {!isNarrow && (
+          <div className="pt-2">
+            <RegionContext value="level">
+              <Boundary name="The stair">
+                <Stair />
+              </Boundary>
+            </RegionContext>
+          </div>
+        )}
         <div className="border-t border-rule px-3 py-2 phone:border-t-0 phone:px-4">
           <RegionContext value="level">
-            <Boundary name="The level">
-              <LevelPanel />
-            </Boundary>
+            <Boundary name="The level">{has("level") && <LevelPanel />}</Boundary>
           </RegionContext>
         </div>
       </div>
       <div className={`flex min-w-0 flex-1 flex-col ${on("section", "plan")}`}>
-        <div className={`flex min-h-0 flex-[9] flex-col ${on("section")}`}>
-          <Stage />
-        </div>
+        <div className={`flex min-h-0 flex-[9] flex-col ${on("section")}`}>{has("section") && <Stage />}</div>
         <div
           className={`flex min-h-0 flex-col border-t border-ink ${isTooled ? "flex-[12]" : "flex-[4]"} ${on("plan")}`}
         >
           <RegionContext value="plan">
-            <Boundary name="The plan">{lookFrom === "behind" ? <RearView /> : <PlanView />}</Boundary>
+            <Boundary name="The plan">{has("plan") && (lookFrom === "behind" ? <RearView /> : <PlanView />)}</Boundary>
           </RegionContext>
         </div>
       </div>
@@ -60,17 +65,13 @@ export function Regions() {
           className={`max-h-[52%] overflow-y-auto border-b border-ink phone:max-h-none phone:flex-1 phone:border-b-0 ${on("findings")}`}
         >
           <RegionContext value="findings">
-            <Boundary name="The list of findings">
-              <FindingsPanel />
-            </Boundary>
+            <Boundary name="The list of findings">{has("findings") && <FindingsPanel />}</Boundary>
           </RegionContext>
         </div>
         <div className={`min-h-0 flex-1 overflow-y-auto ${on("measures")}`}>
-          <PhoneStations />
+          {isNarrow && <PhoneStations />}
           <RegionContext value="measures">
-            <Boundary name="This station">
-              <Panel />
-            </Boundary>
+            <Boundary name="This station">{has("measures") && <Panel />}</Boundary>
           </RegionContext>
         </div>
       </div>
@@ -82,7 +83,7 @@ export function Regions() {
 function PhoneStations() {
   const station = useWorkbench((state) => state.station);
   return (
-    <div className="sticky top-0 z-10 flex overflow-x-auto border-b border-rule bg-paper desk:hidden">
+    <div className="sticky top-0 z-10 flex overflow-x-auto border-b border-rule bg-paper">
       {STATIONS.map((at) => (
         <button
           key={at}
