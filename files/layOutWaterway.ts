@@ -119,15 +119,23 @@ function measureRows(laid: LaidOut, ranks: readonly number[], rows: number) {
 function foldInto(laid: LaidOut, ranks: readonly number[], rows: number): LaidOut {
   const lanes = new Map<number, number>();
   const { bands, rowOf, width } = measureRows(laid, ranks, rows);
+  const byId = new Map(laid.nodes.map((node) => [node.id, node]));
+  // lines that go on in another row, by the gap they run in: the one before the lower of the two
+  const crossing = new Map<number, number>();
+  for (const { from, to } of laid.edges) {
+    const [a, b] = [rowOf(byId.get(from)!.x), rowOf(byId.get(to)!.x)];
+    if (a !== b) crossing.set(Math.max(a, b), (crossing.get(Math.max(a, b)) ?? 0) + 1);
+  }
+  const gapBefore = (row: number) => ROW_GAP + Math.max(0, (crossing.get(row) ?? 0) - 1) * LANE_PX;
   // where each row begins: as high as the rows before it need, and the gap for the lines between
   const tops: number[] = [];
   let end = 0;
-  for (const { top, bottom } of bands) {
-    tops.push(end);
-    end += bottom - top + ROW_GAP;
+  for (const [row, { top, bottom }] of bands.entries()) {
+    const begin = row === 0 ? 0 : end + gapBefore(row);
+    tops.push(begin);
+    end = begin + bottom - top;
   }
   const shift = (row: number) => ({ x: 2 * TURN_PX - bands[row]!.left, y: tops[row]! - bands[row]!.top });
-  const byId = new Map(laid.nodes.map((node) => [node.id, node]));
   return {
     width,
     height: end,
@@ -154,7 +162,7 @@ function foldInto(laid: LaidOut, ranks: readonly number[], rows: number): LaidOu
         [from.x + from.width / 2 + by.x, from.y + by.y],
         [to.x - to.width / 2 + on.x, to.y + on.y],
       ] as const;
-      const between = tops[Math.max(a, b)]! - ROW_GAP / 2 + laneOffset(lane, LANE_PX);
+      const between = tops[Math.max(a, b)]! - gapBefore(Math.max(a, b)) / 2 + laneOffset(lane, LANE_PX);
       const out = bands[a]!.right + by.x + TURN_PX + laneOffset(lane, LANE_PX / 3);
       const back = TURN_PX + laneOffset(lane, LANE_PX / 3);
       return {
