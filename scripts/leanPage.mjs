@@ -7,6 +7,8 @@ import { build } from "esbuild";
 
 const root = fileURLToPath(new URL("..", import.meta.url));
 const OUT = "public/under-scripts";
+/** The title's letters, and those of the text. */
+const FIRST_LETTERS = /barlow_condensed_latin_600|barlow_semi_condensed_latin_400/;
 
 /** Bundles what brings the page to life, each file named by its content; gives the address of its entry. */
 export async function bundlePhoneScripts() {
@@ -52,6 +54,8 @@ export function leanHtml(html, entry) {
   const kept = head
     .replace(/<script[^>]*\ssrc=[^>]*><\/script>/g, "")
     .replace(/<link[^>]*\sas="script"[^>]*>/g, "")
+    // letters of the first sight come at once, the others when a card asks for them
+    .replace(/<link[^>]*\sas="font"[^>]*>/g, (link) => (FIRST_LETTERS.test(link) ? link : ""))
     // the stylesheet comes first; the script has time
     .concat(`<script type="module" async fetchpriority="low" src="${entry}"></script>`);
   return `${opening}<head>${kept}</head><body>${box}</body></html>`;

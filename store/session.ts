@@ -2,7 +2,7 @@ import { cleanName } from "@/core/design/cleanText";
 import type { Design } from "@/core/design/design";
 import { parseDesignText } from "@/core/design/parseDesign";
 import { stripPlumbing, toBareId } from "@/core/design/stripPlumbing";
-import { canEvaluate } from "./canEvaluate";
+import { canEvaluate, canEvaluateCalmly } from "./canEvaluate";
 import { findCommitted, findCommittedHistory, isUnkept } from "./committed";
 import type { Database, DatabaseEvent } from "./database";
 import { isReadyFor } from "./fitted";
@@ -133,7 +133,7 @@ export class Session {
     if (outcome.ok) {
       await pause();
       if (!(await this.#isReady(outcome.design))) return;
-      if (!canEvaluate(outcome.design)) return this.offerFile(outcome.design);
+      if (!(await canEvaluateCalmly(outcome.design))) return this.offerFile(outcome.design);
       await rememberLast(this.#db, id);
       const isAsLeft = held && held.revision === outcome.revision;
       this.#show(outcome.design, isAsLeft ? held : null, outcome.revision);
@@ -210,7 +210,7 @@ export class Session {
       const design = isBare ? stripPlumbing(outcome.design) : outcome.design;
       // read, worked out and shown are three pieces of work
       await pause();
-      if (await this.#isReady(design)) canEvaluate(design);
+      if (await this.#isReady(design)) await canEvaluateCalmly(design);
       await this.adopt(design);
     } catch (error) {
       if (!workbench.getState().history) throw error;

@@ -64,23 +64,42 @@ const LEAST_EVAPORATION_MM = 0.01;
  * Pitch and roll in [−20, 20]°, as the schema's attitude.
  */
 export function evaluate(design: Design, attitude: Attitude = LEVEL): Evaluation {
+  const steps = judgeInSteps(design, attitude);
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+  }
+}
+
+/**
+ * The same, one piece after the other, for a page that comes up: the first time each piece is run its code is compiled, and
+ * together that holds up a hand. What it is at the end is `evaluate`.
+ */
+export function* judgeInSteps(design: Design, attitude: Attitude = LEVEL): Generator<void, Evaluation, void> {
   const parked = listParkedStandings(design.rig);
   const network = buildNetwork(design);
   const paths = [...network.drains.values()].map((drain) => layPath(design, drain, network));
   const falls = new Map(paths.map(({ drain, ownLegs }) => [drain.id, lookUpFalls(design.rules, drain, ownLegs)]));
+  yield;
   const airs = computeAirs(design, network);
-  const judged = paths.map((path) => {
+  const judged: JudgedDrain[] = [];
+  for (const path of paths) {
+    yield;
     const { rig, obstacles, rules } = design;
     const given = [rig, obstacles, rules, attitude.pitchDeg, attitude.rollDeg];
-    return recallDrain(path, given, () => {
+    const judge = () => {
       const result = evaluateDrain({ design, path, falls, attitude, parked });
       return { result, findings: checkDrain(design, path, result, parked) };
-    });
-  });
+    };
+    judged.push(recallDrain(path, given, judge));
+  }
   const drains = judged.map(({ result }) => result);
+  yield;
   const tanks = design.tanks.map((tank) => evaluateTank({ design, tank, network, attitude, parked, airs }));
+  yield;
   const balance = computeBalance(design, network, tanks);
   const trapAirs = computeTrapAirs(design, paths, airs, parked);
+  yield;
   const ramps = measureRampAngles(design, paths);
   const linePassages = listLinePassages(design);
   const whole: Judged = { design, network, paths, trapAirs, linePassages, ramps, tanks, balance };
@@ -88,10 +107,12 @@ export function evaluate(design: Design, attitude: Attitude = LEVEL): Evaluation
     ...CHECKS,
     drains: () => judged.flatMap((one) => one.findings),
   };
-  const findings = sortFindings(
-    DOMAIN_IDS.flatMap((id) => (isFitted(id) ? findFitted(id, design) : always[id])(whole)),
-  );
-  return { attitude, drains, tanks, linePassages, trapAirs, ramps, balance, findings };
+  const findings: Finding[] = [];
+  for (const id of DOMAIN_IDS) {
+    yield;
+    findings.push(...(isFitted(id) ? findFitted(id, design) : always[id])(whole));
+  }
+  return { attitude, drains, tanks, linePassages, trapAirs, ramps, balance, findings: sortFindings(findings) };
 }
 
 type FallLimits = { readonly minFalls: readonly Limit[]; readonly parkedFall: Limit };
