@@ -1,7 +1,6 @@
 import { cleanName } from "@/core/design/cleanText";
 import type { Design } from "@/core/design/design";
-import { parseDesignText } from "@/core/design/parseDesign";
-import { stripPlumbing, toBareId } from "@/core/design/stripPlumbing";
+import { toBareId } from "@/core/design/stripPlumbing";
 import { canEvaluate, canEvaluateCalmly } from "./canEvaluate";
 import { findCommitted, findCommittedHistory, isUnkept } from "./committed";
 import type { Database, DatabaseEvent } from "./database";
@@ -20,7 +19,15 @@ import {
   restoreDesign,
 } from "./library";
 import { pause } from "./pause";
-import { tellDamaged, tellIfCleared, tellNothingKept } from "./sessionNotices";
+import { readSampleDesign } from "./samples";
+import {
+  tellBinned,
+  tellBinnedElsewhere,
+  tellDamaged,
+  tellIfCleared,
+  tellNothingKept,
+  tellStoreEvent,
+} from "./sessionNotices";
 import type { SessionWorld } from "./sessionWorld";
 import { Shelf } from "./shelf";
 import { readSlip, writeSlip } from "./slip";
@@ -205,9 +212,8 @@ export class Session {
       if (workbench.getState().history?.design.id === id) return;
     }
     try {
-      const outcome = parseDesignText(await this.#world.readSample(name));
-      if (!outcome.ok) return;
-      const design = isBare ? stripPlumbing(outcome.design) : outcome.design;
+      const design = await readSampleDesign(this.#world, name, isBare);
+      if (!design) return;
       // read, worked out and shown are three pieces of work
       await pause();
       if (await this.#isReady(design)) await canEvaluateCalmly(design);
@@ -224,7 +230,7 @@ export class Session {
     if (!(await this.#isReady(design))) return;
     const taken = this.#listTaken();
     const id = taken.includes(design.id) ? createDesignId(design.name, taken) : design.id;
-    const own = { ...design, id };
+    const own = id === design.id ? design : { ...design, id };
     // kept first and shown then: what is seen is safe, however soon the tab is closed
     const outcome = await this.#keeper.write(own, null);
     this.#show(own, null, outcome?.ok ? outcome.revision : null);
@@ -279,15 +285,7 @@ export class Session {
       if (next) await this.open(next.id);
       else await this.openSample("kranich");
     }
-    tell(`${name} is in the bin.`, {
-      action: {
-        label: "Undo",
-        run: () => {
-          dismissNotice();
-          void this.putBack(id);
-        },
-      },
-    });
+    tellBinned(name, () => void this.putBack(id));
   }
 
   /** Takes a design out of the bin and opens it. */
@@ -349,11 +347,7 @@ export class Session {
     const before = workbench.getState();
     if (before.history?.design.id !== id) return;
     if (kind === "deleted") {
-      tell("Another tab has put this design into the bin. It is still open here.", {
-        tone: "warning",
-        action: { label: "Put it back", run: () => void this.putBack(id) },
-      });
-      return;
+      return tellBinnedElsewhere(() => void this.putBack(id));
     }
     // a clean tab follows the other one; a tab with unsaved work finds out when it saves
     if (before.save !== "saved" || before.dragBase || !this.#db) return;
@@ -374,13 +368,8 @@ export class Session {
       await this.flush();
       this.#db?.close();
       this.#keeper.db = null;
-      tell("A newer Schleuse is open in another tab. Reload this one to go on saving.", { tone: "warning" });
-    } else if (event === "blocked") {
-      tell("Close the other tabs of Schleuse, so that this one can open its store.", { tone: "warning" });
-    } else {
-      this.#keeper.lose();
-      tell("The browser has closed the store. It is opened again; save to a file to be sure.", { tone: "warning" });
-    }
+    } else if (event !== "blocked") this.#keeper.lose();
+    tellStoreEvent(event);
   }
 
   // Work that was on its way into the store when the page went away; true when it is open now.

@@ -1,7 +1,8 @@
 import type { Fault } from "@/core/design/faults";
 import { describeFault } from "@/words/faults";
+import type { DatabaseEvent } from "./database";
 import type { SessionWorld } from "./sessionWorld";
-import { tell, workbench } from "./workbench";
+import { dismissNotice, tell, workbench } from "./workbench";
 
 // What a session has to tell a builder, each with what to do.
 
@@ -54,3 +55,31 @@ export function tellNothingKept(why: "silent" | "refused"): void {
       : "This browser lets nothing be kept. Work on, and save to a file before you close the tab.";
   tell(text, { tone: "warning" });
 }
+
+/** A design went into the bin, with its way out again. */
+export const tellBinned = (name: string, putBack: () => void): void =>
+  tell(`${name} is in the bin.`, {
+    action: {
+      label: "Undo",
+      run: () => {
+        dismissNotice();
+        putBack();
+      },
+    },
+  });
+
+/** Another tab put the open design into the bin. */
+export const tellBinnedElsewhere = (putBack: () => void): void =>
+  tell("Another tab has put this design into the bin. It is still open here.", {
+    tone: "warning",
+    action: { label: "Put it back", run: putBack },
+  });
+
+const STORE_EVENTS: Readonly<Record<DatabaseEvent, string>> = {
+  blocking: "A newer Schleuse is open in another tab. Reload this one to go on saving.",
+  blocked: "Close the other tabs of Schleuse, so that this one can open its store.",
+  terminated: "The browser has closed the store. It is opened again; save to a file to be sure.",
+};
+
+/** Something happened to the store that is not of this tab's doing. */
+export const tellStoreEvent = (event: DatabaseEvent): void => tell(STORE_EVENTS[event], { tone: "warning" });
