@@ -158,6 +158,8 @@ const recallLastPath = createRecall<Drain, DrainPath>();
 // last of them ends, and the water in each leg.
 function layPath(design: Design, drain: Drain, network: Network): DrainPath {
   const chain = followDrain(network, drain);
+  // to ask what a long chain hangs on would take as long as laying it out
+  if (chain.length > SHORT_CHAIN) return recallPath(buildDrainPath(design, drain, network));
   const { to } = chain.at(-1)!;
   const end =
     to.kind === "inlet" ? network.tanks.get(to.tankId) : "gearId" in to ? network.gear.get(to.gearId) : undefined;
@@ -171,6 +173,8 @@ function layPath(design: Design, drain: Drain, network: Network): DrainPath {
 }
 
 const recallLaid = createRecall<Drain, DrainPath>();
+/** Hardly a rig has more drains joined one to the next. */
+const SHORT_CHAIN = 8;
 
 // A way through the same drains, with as much water coming in, is the same way.
 const recallPath = (path: DrainPath): DrainPath =>

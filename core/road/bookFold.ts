@@ -1,5 +1,6 @@
 import type { LogEntry } from "../record/record";
 import { toDays } from "./civil";
+import { isGrown } from "./grownBook";
 import { findSeason, learnRate, SEASONS, type SeasonSums } from "./learnRate";
 
 /** What the design says of a store's use in one way of living: L a day, and the size of a use, L. */
@@ -48,7 +49,7 @@ const MOST_KNOWN = 40;
 export function foldBook(entries: readonly LogEntry[], of: FoldOf, at: string): Fold {
   const key = JSON.stringify(of);
   const before = known.get(key);
-  const added = before && isLonger(entries, before.seen) ? entries.slice(before.seen.length) : null;
+  const added = before && isGrown(entries, before.seen) ? entries.slice(before.seen.length) : null;
   const isAfter = added?.every((entry, i) => entry.at >= (added[i - 1]?.at ?? before!.lastAt)) ?? false;
   // of a book that goes on, the last line is the latest
   const isPast = isAfter ? (added!.at(-1)?.at ?? before!.lastAt) <= at : entries.every((entry) => entry.at <= at);
@@ -60,9 +61,6 @@ export function foldBook(entries: readonly LogEntry[], of: FoldOf, at: string): 
   known.set(key, { ...fold, seen: entries, lastAt });
   return fold;
 }
-
-const isLonger = (entries: readonly LogEntry[], seen: readonly LogEntry[]): boolean =>
-  entries.length >= seen.length && seen.every((entry, i) => entry === entries[i]);
 
 const inOrder = (entries: readonly LogEntry[]): readonly LogEntry[] =>
   entries.every((entry, i) => i === 0 || entries[i - 1]!.at <= entry.at)

@@ -1,3 +1,4 @@
+import fc from "fast-check";
 import { DEMO_NAMES, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
 import { measureCapacityL } from "../geometry/solid";
 import type { LogEntry } from "../record/record";
@@ -91,4 +92,40 @@ test("a filter written down as changed counts where there is only one it can hav
   };
   expect(doneOn(1)).toBe("2026-04-20");
   if (filters.length > 1) expect(doneOn(2)).toBeNull();
+});
+
+test("what is due is the same whether the book was read line by line or at once, grown, put right or thinned", () => {
+  const design = readDemo("kranich-loop");
+  const ids = listCare(design).map(({ id }) => id);
+  const steps = fc.array(
+    fc.record({
+      how: fc.constantFrom("add", "change", "remove"),
+      taskId: fc.constantFrom(...ids),
+      isFilter: fc.boolean(),
+      day: fc.integer({ min: 1, max: 28 }),
+      at: fc.nat(),
+    }),
+    { maxLength: 25 },
+  );
+  const due = (log: readonly LogEntry[]) =>
+    listDueCare(design, log, "2026-05-01").map(({ id, doneOn }) => [id, doneOn]);
+  fc.assert(
+    fc.property(steps, (drawn) => {
+      let log: readonly LogEntry[] = [];
+      for (const { how, taskId, isFilter, day, at } of drawn) {
+        const line: LogEntry = {
+          ...done(taskId, `2026-04-${String(day).padStart(2, "0")}T09:00`),
+          kind: isFilter ? "filter" : "care",
+        };
+        const place = log.length === 0 ? 0 : at % log.length;
+        if (how === "add") log = [...log, line];
+        else if (how === "change") log = log.map((one, i) => (i === place ? line : one));
+        else log = log.filter((_, i) => i !== place);
+        const grown = due(log);
+        // another list of equal lines is another book
+        expect(due(structuredClone(log) as LogEntry[])).toEqual(grown);
+      }
+    }),
+    { numRuns: 40 },
+  );
 });

@@ -5,6 +5,7 @@ import { computeLoopRhythm } from "../gear/loopRhythm";
 import { measureCapacityL } from "../geometry/solid";
 import type { LogEntry } from "../record/record";
 import { addDays, toDays } from "./civil";
+import { isGrown } from "./grownBook";
 
 export const CARE_KINDS = [
   "primeTraps",
@@ -127,18 +128,37 @@ export function listCare(design: Design): CareTask[] {
   ];
 }
 
-/** The tasks with when they are due, the soonest first; `today` as YYYY-MM-DD. */
-export function listDueCare(design: Design, log: readonly LogEntry[], today: string): DueCare[] {
-  const tasks = listCare(design);
-  const isOnly = ({ kind }: CareTask) => tasks.filter((one) => one.kind === kind).length === 1;
-  // one way through the book, however many tasks there are
-  const lastOf = new Map<string, string>();
-  let lastFilter: string | null = null;
-  for (const { kind, taskId, at } of log) {
+type Done = {
+  readonly log: readonly LogEntry[];
+  /** The last day each task was done. */
+  readonly lastOf: ReadonlyMap<string, string>;
+  readonly lastFilter: string | null;
+};
+let readBefore: Done = { log: [], lastOf: new Map(), lastFilter: null };
+
+// One way through the book, however many tasks there are; of a book that has grown only its new lines.
+function readDone(log: readonly LogEntry[]): Done {
+  if (log === readBefore.log) return readBefore;
+  const from = isGrown(log, readBefore.log)
+    ? readBefore
+    : { log: [], lastOf: new Map<string, string>(), lastFilter: null };
+  const lastOf = new Map(from.lastOf);
+  let lastFilter = from.lastFilter;
+  for (let i = from.log.length; i < log.length; i++) {
+    const { kind, taskId, at } = log[i]!;
     const day = at.slice(0, 10);
     if (kind === "care" && taskId !== undefined && day > (lastOf.get(taskId) ?? "")) lastOf.set(taskId, day);
     if (kind === "filter" && day > (lastFilter ?? "")) lastFilter = day;
   }
+  readBefore = { log, lastOf, lastFilter };
+  return readBefore;
+}
+
+/** The tasks with when they are due, the soonest first; `today` as YYYY-MM-DD. */
+export function listDueCare(design: Design, log: readonly LogEntry[], today: string): DueCare[] {
+  const tasks = listCare(design);
+  const isOnly = ({ kind }: CareTask) => tasks.filter((one) => one.kind === kind).length === 1;
+  const { lastOf, lastFilter } = readDone(log);
   return tasks
     .map((task): DueCare => {
       // a filter that was written down as changed, where there is no other it could have been

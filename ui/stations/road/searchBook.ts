@@ -1,5 +1,6 @@
 import type { Design } from "@/core/design/design";
 import type { LogEntry } from "@/core/record/record";
+import { isGrown } from "@/core/road/grownBook";
 import { describeEntry } from "@/words/road";
 import type { Units } from "@/words/units";
 
@@ -27,10 +28,7 @@ let ordered: { readonly log: readonly LogEntry[]; readonly inOrder: boolean } = 
 
 /** The book in the order things happened: a line may be written down later than they did. A line more is one comparison. */
 export function inTime(log: readonly LogEntry[]): readonly LogEntry[] {
-  const before = ordered.log;
-  const isGrown =
-    ordered.inOrder && log.length > before.length && log[0] === before[0] && log[before.length - 1] === before.at(-1);
-  const from = isGrown ? Math.max(1, before.length) : 1;
+  const from = ordered.inOrder && isGrown(log, ordered.log) ? Math.max(1, ordered.log.length) : 1;
   let inOrder = true;
   for (let i = from; i < log.length && inOrder; i++) inOrder = log[i - 1]!.at <= log[i]!.at;
   ordered = { log, inOrder };
