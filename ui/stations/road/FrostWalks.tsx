@@ -1,5 +1,5 @@
 "use client";
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { listDrainDown } from "@/core/frost/drainDown";
 import { listSpringUp } from "@/core/frost/springUp";
 import { useWorkbench } from "@/store/useWorkbench";
@@ -54,12 +54,17 @@ type WalkProps = {
 function Walk({ title, label, text, steps, last, noted, testId }: WalkProps) {
   const [at, setAt] = useState<number | null>(null);
   const step = at === null ? null : steps[at];
+  const section = useRef<HTMLElement>(null);
+  // what is walked is in sight, with its buttons
+  useEffect(() => {
+    if (at !== null) section.current?.scrollIntoView({ block: "nearest" });
+  }, [at]);
   const finish = () => {
     add({ kind: "care", storeId: null, amount: null, note: noted });
     setAt(null);
   };
   return (
-    <section aria-label={label} className="mt-3 border-t-2 border-ink pt-3">
+    <section ref={section} aria-label={label} className="mt-3 border-t-2 border-ink pt-3">
       <h3 className="plate text-[18px]">{title}</h3>
       {at === null ? (
         <div className="flex flex-wrap items-center gap-3 pt-1">
