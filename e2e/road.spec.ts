@@ -170,21 +170,31 @@ test("a line of the book is put right and taken back; a CSV is read with what do
   });
   await expect(lines).toHaveCount(2);
   await expect(page.getByRole("alert").filter({ hasText: "1 left out, the first at line 3" })).toBeVisible();
-  await lines
-    .first()
-    .getByRole("button", { name: /^Change/ })
-    .click();
+  await lines.first().getByRole("button").first().click();
   await lines.first().getByLabel("What it held").fill("21");
   await lines.first().getByRole("button", { name: "Keep" }).click();
   await expect(lines.first()).toContainText(/21.0.L/);
   // what it said before stays with it
-  await lines
-    .first()
-    .getByRole("button", { name: /^Change/ })
-    .click();
+  await lines.first().getByRole("button").first().click();
   await expect(lines.first().getByRole("list", { name: "What it said before" })).toContainText(/20.0.L/);
   await page.getByRole("button", { name: "Undo", exact: true }).last().click();
   await expect(lines.first()).toContainText(/20.0.L/);
+  // a line taken out comes back with undo; of a long book the older lines are a press away
+  await lines.first().getByRole("button", { name: "Take out" }).click();
+  await expect(lines).toHaveCount(1);
+  await page.getByRole("button", { name: "Undo", exact: true }).last().click();
+  await expect(lines).toHaveCount(2);
+  await page.getByLabel("Logbook as CSV").setInputFiles({
+    name: "older.csv",
+    mimeType: "text/csv",
+    buffer: Buffer.from(
+      `at,what,of,litres\n${Array.from({ length: 20 }, (_, i) => `2025-03-${10 + i} 09:00,Dumped,Grey tank,\n`).join("")}`,
+    ),
+  });
+  await expect(page.getByText("20 lines read.")).toBeVisible();
+  await page.getByRole("button", { name: "Older lines" }).click();
+  await expect(lines).toHaveCount(22);
+  await expect(page.getByRole("button", { name: "Older lines" })).toBeHidden();
   const devices = page.getByRole("group", { name: "Devices, simulated" });
   await devices.getByRole("button", { name: "Run it live" }).click();
   await expect(page.getByTestId("devices")).toContainText(/Grey tank: sender .*by the book/);

@@ -1,5 +1,5 @@
 "use client";
-import { Download, Pencil, Trash2, Upload } from "lucide-react";
+import { Download, Trash2, Upload } from "lucide-react";
 import { memo, useEffect, useMemo, useRef, useState } from "react";
 import { LOG_KINDS, type LogEntry } from "@/core/record/record";
 import type { LogColumns } from "@/files/logCsv";
@@ -17,8 +17,9 @@ import { useRecords } from "../useRecords";
 import { type AskedColumns, ColumnFields } from "./ColumnFields";
 import { createBookIndex, inTime, type Only, type Row, searchBook, warmBook } from "./searchBook";
 
-/** So many lines are shown at once; search finds the others. */
-const SHOWN = 30;
+/** So many lines are shown at first, and so many more each time older ones are asked for. */
+const SHOWN = 12;
+const OLDER = 30;
 /** So often a line may be put right before what it said first is forgotten. */
 const MOST_EARLIER = 20;
 
@@ -34,9 +35,12 @@ export function Book() {
   const [editing, setEditing] = useState<string | null>(null);
   const [query, setQuery] = useState("");
   const [only, setOnly] = useState<Only>("all");
+  const [most, setMost] = useState(SHOWN);
   const index = useMemo(() => createBookIndex(design, units), [design, units]);
   useEffect(() => warmBook(log, index), [log, index]);
-  const rows = useMemo(() => searchBook(inTime(log), index, query, SHOWN, only), [log, index, query, only]);
+  // one more than is shown says that there are older ones
+  const found = useMemo(() => searchBook(inTime(log), index, query, most + 1, only), [log, index, query, most, only]);
+  const rows = found.slice(0, most);
   const download = async () => {
     const [{ writeLogCsv }, { handOut }] = await Promise.all([import("@/files/logCsv"), import("../../kit/handOut")]);
     handOut(`${design.id}-log.csv`, writeLogCsv(design, log), "text/csv");
@@ -104,13 +108,19 @@ export function Book() {
           aria-label="Search the logbook"
           placeholder="Search"
           value={query}
-          onChange={(event) => setQuery(event.target.value)}
+          onChange={(event) => {
+            setQuery(event.target.value);
+            setMost(SHOWN);
+          }}
           className="min-h-8 min-w-0 flex-1 border-b border-edge bg-sheet px-2 phone:min-h-11"
         />
         <select
           aria-label="Lines shown"
           value={only}
-          onChange={(event) => setOnly(event.target.value as Only)}
+          onChange={(event) => {
+            setOnly(event.target.value as Only);
+            setMost(SHOWN);
+          }}
           className={`min-h-8 w-32 text-[14px] phone:min-h-11 ${FIELD_LOOK}`}
         >
           <option value="all">All lines</option>
@@ -126,9 +136,6 @@ export function Book() {
           ))}
         </select>
       </div>
-      {log.length > SHOWN && rows.length === SHOWN && (
-        <p className="text-[12px] text-faint">The last {SHOWN} that fit. Search finds the others.</p>
-      )}
       {rows.length === 0 ? (
         <p className="text-[13px] text-faint">
           {log.length === 0
@@ -143,6 +150,11 @@ export function Book() {
             <BookRow key={row.entry.id} row={row} isEditing={editing === row.entry.id} onEdit={setEditing} />
           ))}
         </ul>
+      )}
+      {found.length > most && (
+        <Button className="mt-1" onClick={() => setMost(most + OLDER)}>
+          Older lines
+        </Button>
       )}
     </Group>
   );
@@ -160,29 +172,29 @@ const BookRow = memo(function BookRow({
 }) {
   const { id, at, photos: taken } = entry;
   return (
-    <li className="flex flex-wrap items-baseline gap-x-2 border-t border-rule py-1 text-[13px] [contain-intrinsic-size:auto_29px] [content-visibility:auto]">
-      <span className="figures shrink-0 text-[14px] text-faint">{at.replace("T", " ")}</span>
-      <span className="flex-1">{text}</span>
-      <Button
-        look="bare"
-        aria-label={`Change: ${text}`}
+    <li className="border-t border-rule text-[13px] [contain-intrinsic-size:auto_29px] [content-visibility:auto]">
+      <button
+        type="button"
         aria-expanded={isEditing}
+        title="Put right or take out"
+        className="flex w-full flex-wrap items-baseline gap-x-2 py-1 text-left hover:bg-pick/60 phone:min-h-11"
         onClick={() => onEdit(isEditing ? null : id)}
       >
-        <Pencil size={13} aria-hidden />
-      </Button>
-      <Button look="bare" aria-label={`Take out: ${text}`} onClick={() => void records.removeEntry(id)}>
-        <Trash2 size={13} aria-hidden />
-      </Button>
-      {taken && (
-        <div className="w-full">
-          <PhotoStrip ids={taken} />
-        </div>
-      )}
+        <span className="figures shrink-0 text-[14px] text-faint">{at.replace("T", " ")}</span>
+        <span className="flex-1">{text}</span>
+      </button>
+      {taken && <PhotoStrip ids={taken} />}
       {isEditing && <EntryFields entry={entry} onDone={() => onEdit(null)} />}
     </li>
   );
 });
+
+function takeOut(entry: LogEntry): void {
+  records
+    .removeEntry(entry.id)
+    .then(() => tell("Taken out.", { action: { label: "Undo", run: () => void records.addEntry(entry) } }))
+    .catch(() => tell("That could not be kept in this browser.", { tone: "warning" }));
+}
 
 // One line put right; what it said before stays with it, and comes back with Undo.
 function EntryFields({ entry, onDone }: { readonly entry: LogEntry; readonly onDone: () => void }) {
@@ -233,6 +245,9 @@ function EntryFields({ entry, onDone }: { readonly entry: LogEntry; readonly onD
         className={`${field} min-w-32 flex-1`}
       />
       <Button onClick={keep}>Keep</Button>
+      <Button onClick={() => takeOut(entry)}>
+        <Trash2 size={13} aria-hidden /> Take out
+      </Button>
       {refusal && (
         <p role="alert" className="text-[12.5px] text-signal">
           {refusal}

@@ -62,19 +62,28 @@ export function searchBook(
 /** So many lines are worked out at a time while the hand rests. */
 const CHUNK = 400;
 
-/** Works lines out beforehand, a few at a time while nothing else is to be done, the last first; what it gives ends it. */
+/** Of each index the book it was warmed for last, and the line down to which its lines have been worked out. */
+const warmed = new WeakMap<BookIndex, { readonly log: readonly LogEntry[]; downTo: number }>();
+
+/**
+ * Works lines out beforehand, a few at a time while nothing else is to be done, the last first; what it gives ends it.
+ * In a book that goes on it goes on from where it was: the lines more are worked out as they are drawn or sought.
+ */
 export function warmBook(log: readonly LogEntry[], index: BookIndex): () => void {
-  let at = log.length;
-  let isOver = false;
+  const before = warmed.get(index);
+  const state = { log, downTo: before && isGrown(log, before.log) ? before.downTo : log.length };
+  warmed.set(index, state);
+  let isOver = state.downTo === 0;
   // some browsers do not tell when the hand rests
   const later = (step: () => void) =>
     "requestIdleCallback" in window ? window.requestIdleCallback(step) : setTimeout(step, 30);
   const step = () => {
-    const until = Math.max(0, at - CHUNK);
-    while (!isOver && at > until) index.rowOf(log[--at]!);
-    if (!isOver && at > 0) later(step);
+    if (isOver) return;
+    const until = Math.max(0, state.downTo - CHUNK);
+    while (state.downTo > until) index.rowOf(log[--state.downTo]!);
+    if (state.downTo > 0) later(step);
   };
-  later(step);
+  if (!isOver) later(step);
   return () => {
     isOver = true;
   };
