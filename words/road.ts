@@ -114,11 +114,24 @@ export function describeEarlier(
   return `Until ${until.replace("T", " ")} it said: ${said}.`;
 }
 
+const nameEnd = (holds: NowLevel["holds"]): string => (holds === "fresh" ? "empty" : "full");
+
+/** Which tank ends a stay first, and when. */
+export const describeFirst = (name: string, { holds, daysLeft }: Pick<NowLevel, "holds" | "daysLeft">): string =>
+  daysLeft !== null && daysLeft > 0
+    ? `${name} comes first: ${formatStay(daysLeft)}.`
+    : `${name} is ${nameEnd(holds)} by now.`;
+
 /** How a tank stands now, and how sure that is. */
 export function describeNow({ holds, litres, lowL, highL, daysLeft, since }: NowLevel, units: Units): string {
   const figure = (l: number) => formatQuantity(l, "volume", units);
   if (since === null) return "Nothing is in the book yet: press what you did last.";
-  const left = daysLeft === null ? "" : `, ${formatStay(daysLeft)} ${holds === "fresh" ? "left" : "until full"}`;
+  const left =
+    daysLeft === null
+      ? ""
+      : daysLeft <= 0
+        ? `, ${nameEnd(holds)} by now`
+        : `, ${formatStay(daysLeft)} ${holds === "fresh" ? "left" : "until full"}`;
   const [low, high] = [figure(lowL), figure(highL)];
   const band = low === high ? "" : `, ${low} to ${high} four times in five`;
   return `${figure(litres)} by the sum${band}${left}.`;

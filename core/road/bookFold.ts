@@ -87,13 +87,21 @@ export function learnWay(of: FoldOf, { sums }: Pick<Fold, "sums">, wayId: string
   return { ...learnRate(sums[wayId] ?? NO_SUMS, priorL, useL, findSeason(at)), priorL, useL };
 }
 
-/** What a level has become by then, L, and the variance of it, L²: moved at the rate that was learned, spread by chance [C]. */
-export function moveOn(of: FoldOf, fold: Pick<Fold, "sums" | "wayId">, fix: Fix, at: string): Fix {
+/**
+ * What a level has become by then, L, and the variance of it, L²: moved at the rate that was learned, spread by chance [C].
+ * `unboundL` is what it would be if the tank had no end, which is where its band lies about.
+ */
+export function moveOn(
+  of: FoldOf,
+  fold: Pick<Fold, "sums" | "wayId">,
+  fix: Fix,
+  at: string,
+): Fix & { readonly unboundL: number } {
   const days = Math.max(0, toDays(at) - toDays(fix.at));
   const { meanL, errorL, useL } = learnWay(of, fold, fold.wayId, at);
-  const litres = fix.litres + (of.isFresh ? -1 : 1) * meanL * days;
+  const unboundL = fix.litres + (of.isFresh ? -1 : 1) * meanL * days;
   const varianceL2 = fix.varianceL2 + meanL * useL * days + (errorL * days) ** 2;
-  return { at, litres: Math.min(of.roomL, Math.max(0, litres)), varianceL2 };
+  return { at, litres: Math.min(of.roomL, Math.max(0, unboundL)), varianceL2, unboundL };
 }
 
 function read(of: FoldOf, from: Fold, entries: readonly LogEntry[]): Fold {
@@ -129,7 +137,7 @@ function read(of: FoldOf, from: Fold, entries: readonly LogEntry[]): Fold {
       fix =
         amount === null || !before
           ? { at, litres: roomL, varianceL2: 0 }
-          : { ...before, litres: Math.min(roomL, before.litres + amount) };
+          : { at, litres: Math.min(roomL, before.litres + amount), varianceL2: before.varianceL2 };
     }
   }
   return { sums, wayId, since, reading, fix, oddL };

@@ -147,3 +147,13 @@ test("ways of living learn apart: what guests used is not what one uses alone, a
   // a way the stay does not have is not lived
   expect(computeNow(of, [...alone, living(7, "gone")], at(8), ways).wayId).toBe("alone");
 });
+
+test("a tank nobody emptied for a month is full, not somewhere between empty and full; a band never leaves its tank", () => {
+  const tank = grey(20, 5, 60);
+  const now = computeNow(tank, [entry(0, "dump", null)], at(30));
+  expect(now).toMatchObject({ litres: 60, lowL: 60, highL: 60, daysLeft: 0 });
+  for (let day = 0; day < 40; day++) {
+    const { litres, lowL, highL } = computeNow(tank, [entry(0, "dump", null), entry(1, "reading", 26)], at(day));
+    expect(0 <= lowL && lowL <= litres && litres <= highL && highL <= 60).toBe(true);
+  }
+});

@@ -67,15 +67,15 @@ export function computeNow(
   const fold = foldBook(entries, of, at);
   const { meanL, errorL, priorL } = learnWay(of, fold, fold.wayId, at);
   const start = fold.fix ?? { at, litres: isFresh ? roomL : 0, varianceL2: 0 };
-  const { litres, varianceL2 } = moveOn(of, fold, start, at);
+  const { litres, varianceL2, unboundL } = moveOn(of, fold, start, at);
   const spread = Z10 * Math.sqrt(varianceL2);
   const left = isFresh ? litres : roomL - litres;
   return {
     storeId: store.id,
     holds,
     litres,
-    lowL: clamp(litres - spread, roomL),
-    highL: clamp(litres + spread, roomL),
+    lowL: clamp(unboundL - spread, roomL),
+    highL: clamp(unboundL + spread, roomL),
     roomL,
     wayId: fold.wayId,
     perDayL: meanL,

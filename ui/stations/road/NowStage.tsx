@@ -8,7 +8,7 @@ import { records } from "@/store/records";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, tell } from "@/store/workbench";
 import { describeCare, describeDue, describeService, formatDay } from "@/words/journey";
-import { describeLearned, describeNow, describeOdd, describeReading, formatStay } from "@/words/road";
+import { describeFirst, describeLearned, describeNow, describeOdd, describeReading } from "@/words/road";
 import { describeStore } from "@/words/stores";
 import { Hatches } from "../../drawing/Hatches";
 import { Button } from "../../kit/Button";
@@ -43,8 +43,8 @@ export function NowStage({ choice }: { readonly choice: ReactNode }) {
         title="Now"
         choice={choice}
         text={
-          first?.daysLeft != null
-            ? `${describeStore(first.storeId, design)} comes first: ${formatStay(first.daysLeft)}.`
+          first
+            ? describeFirst(describeStore(first.storeId, design), first)
             : "Write down the last fill and dump, and it is reckoned from there."
         }
       />
