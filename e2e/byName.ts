@@ -23,7 +23,8 @@ export function listByName(design: Design) {
     Object.fromEntries(list.map((one) => [one.name, one]));
   const nameLine = (line: Line) => {
     if (line.kind === "hose") return { ...bare(line), from: nameEnd(line.from), to: nameEnd(line.to) };
-    if (line.kind === "vent") return { ...bare(line), fromTank: nameIn(tanks, line.fromTank), fromPort: "" };
+    if (line.kind === "vent" || line.kind === "dumpLine")
+      return { ...bare(line), fromTank: nameIn(tanks, line.fromTank), fromPort: "" };
     const { to } = line;
     const end =
       to.kind === "junction"

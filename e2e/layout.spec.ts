@@ -81,7 +81,7 @@ async function layOut(page: Page, base: Design, target: Design): Promise<void> {
     else if (line.kind === "vent") {
       const tank = target.tanks.find(({ id }) => id === line.fromTank)!;
       await layVent(page, line, tank, !isNew(base.lines)(line));
-    } else
+    } else if (line.kind === "drain")
       await layDrain(page, line, target.fixtures.find(({ id }) => id === line.fromFixture)!, findEnd(line, target));
   }
   for (const tank of tanks) {

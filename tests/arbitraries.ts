@@ -2,8 +2,8 @@ import fc from "fast-check";
 import type { Attitude } from "@/core/attitude/attitude";
 import { createDesign, USUAL_MEASURES } from "@/core/design/createDesign";
 import type { Design } from "@/core/design/design";
-import { applyEdit } from "@/core/design/edit";
-import { type Drain, FITTINGS, FIXTURE_KINDS, type Fixture, type Line } from "@/core/design/plumbing";
+import { applyEdit, type EditOp } from "@/core/design/edit";
+import { type Drain, type DumpLine, FITTINGS, FIXTURE_KINDS, type Fixture, type Line } from "@/core/design/plumbing";
 import { RIG_KINDS } from "@/core/design/rig";
 import { USUAL_FIXTURES } from "@/core/design/usualFixtures";
 import type { PrismSolid } from "@/core/geometry/solid";
@@ -36,6 +36,37 @@ export const prisms: fc.Arbitrary<PrismSolid> = fc
     }),
   }));
 
+/** The points of a dump line up hill and down, or none. */
+const dumpCourses = fc.option(
+  fc.record({
+    points: fc.array(fc.record({ x: between(200, 3000), y: between(-800, 800), z: between(-330, -60) }), {
+      minLength: 1,
+      maxLength: 4,
+    }),
+    hasEndValve: fc.boolean(),
+  }),
+  { freq: 3 },
+);
+
+function layDumpLine(design: Design, dump: typeof dumpCourses extends fc.Arbitrary<infer T> ? T : never): EditOp[] {
+  const tank = design.tanks[0]!;
+  const outlet = tank.ports.find(({ kind }) => kind === "outlet");
+  if (!dump || !outlet) return [];
+  const pipe = { innerMm: 46.4, outerMm: 50, manningN: 0.009 };
+  const value: DumpLine = {
+    id: "dump-line",
+    name: "Dump line",
+    kind: "dumpLine",
+    fromTank: tank.id,
+    fromPort: outlet.id,
+    to: { kind: "coupling" },
+    pipe,
+    pointsMm: dump.points,
+    endValve: dump.hasEndValve ? { kind: "manual", boreMm: 38 } : null,
+  };
+  return [{ op: "insert", path: ["lines"], index: design.lines.length, value }];
+}
+
 /** A rig of any kind with its drain bent about at random, falls and rises alike. */
 export const designs: fc.Arbitrary<Design> = fc
   .record({
@@ -52,8 +83,9 @@ export const designs: fc.Arbitrary<Design> = fc
       maxLength: 4,
     }),
     trap: fc.boolean(),
+    dump: dumpCourses,
   })
-  .map(({ kind, bends, extra, trap, ...measures }) => {
+  .map(({ kind, bends, extra, trap, dump, ...measures }) => {
     const design = createDesign("any", "Any", kind, { ...USUAL_MEASURES[kind], ...measures });
     const drain = design.lines.find((line) => line.kind === "drain")!;
     const shifted = drain.bendsMm.map((p, i): Vec3 => {
@@ -66,6 +98,7 @@ export const designs: fc.Arbitrary<Design> = fc
       ops: [
         { op: "set", path: ["lines", drain.id, "bendsMm"], value: [...shifted, ...extra] },
         ...(trap ? [] : [{ op: "set" as const, path: ["lines", drain.id, "trap"], value: null }]),
+        ...layDumpLine(design, dump),
       ],
     });
     if (!outcome.ok) throw new Error(JSON.stringify(outcome.faults));

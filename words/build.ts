@@ -27,6 +27,11 @@ export const STEP_WORDS: Readonly<Record<StepKind, StepWords>> = {
   },
   hangTank: { verb: (part) => `Hang ${part}`, tools: "jack with a board, spanners, torque wrench", caution: UNDER },
   layVent: { verb: (part) => `Lay ${part}, rising all the way`, tools: "knife, clamps", caution: null },
+  layDumpLine: {
+    verb: (part) => `Lay ${part} at its fall, and put the cap on`,
+    tools: "saw, deburrer, level, clips",
+    caution: UNDER,
+  },
   fitTrap: { verb: (part) => `Fit ${part}`, tools: "hands; no pipe wrench on plastic", caution: null },
   layDrain: { verb: (part) => `Lay ${part} at its fall`, tools: "saw, deburrer, level, clips", caution: UNDER },
   mountGear: { verb: (part) => `Mount ${part}`, tools: "screwdriver, template", caution: null },

@@ -66,7 +66,7 @@ export function describeFault(fault: Fault, units: Units = "metric", design: Des
     case "drainIntoFresh":
       return `The drain${at} would run into the fresh water tank ${quote(fault.id)}. Let it end in a tank for waste water.`;
     case "portTaken":
-      return `Two hoses would sit on one port${at}, ${quote(fault.id)} among them. Fit a tee, or put one of them elsewhere.`;
+      return `Two lines would sit on one port${at}, ${quote(fault.id)} among them. Fit a tee, or put one of them elsewhere.`;
     case "atNoBend":
       return `There is no such bend${at}: the drain has ${fault.bends}. Changes of pipe stand at bends that are there, in their order.`;
     case "locked":

@@ -36,6 +36,10 @@ export const GLOSSARY: readonly GlossaryWord[] = [
     "slopping",
   ),
   word("Dump", "To empty a waste tank where that is allowed."),
+  word(
+    "Dump line",
+    "The pipe from a tank's outlet to the side or the rear, where the hose is put on. It must fall as the rig stands to dump.",
+  ),
   word("Envelope", "How far out of level the rig is ever parked, forward, back and to both sides."),
   word(
     "Fall",

@@ -70,6 +70,8 @@ export function nameWare(ware: Ware, units: Units): string {
       return ware.thread === null
         ? `${PORT_NAMES[ware.port].toLowerCase()} bulkhead or grommet, ${mm(ware.boreMm)}`
         : `${PORT_NAMES[ware.port].toLowerCase()} fitting, ${THREAD_NAMES[ware.thread]}`;
+    case "dumpCap":
+      return `cap with a strap for the dump line, ${describePipe(ware.pipe, units)}`;
     case "dumpValve":
       return `dump valve, ${ware.drive === "manual" ? "by hand" : "electric"}, ${mm(ware.boreMm)}`;
     case "sender":
@@ -230,6 +232,7 @@ const TAKES: Readonly<Partial<Record<StepKind, (good: Good) => boolean>>> = {
   fitTrap: isTrap,
   layDrain: isLaid,
   layVent: isLaid,
+  layDumpLine: isLaid,
   layHose: isLaid,
   mountGear: (good) => !isAtHole(good),
 };

@@ -30,6 +30,10 @@ export function describeRemedy(edit: Edit, byMm: number | null, design: Design, 
       return byMm === null ? "Fit a P-trap and share the fall out" : `Fit a P-trap and raise the outlet by ${by}`;
     case "deepenSeal":
       return `Fit a trap with ${by} more seal`;
+    case "fitDumpValve":
+      return "Fit a hand valve at the outlet";
+    case "regradeDumpLine":
+      return "Lay it over the same points with the least fall all the way";
     case "barrierHose":
       return "Use a barrier hose";
     case "useToilet":
@@ -139,6 +143,10 @@ export function describeEdit(edit: Edit, design: Design): string {
     openVent: `Let ${part} end in the open air`,
     liftTee: `Lift ${part}`,
     removeVent: "Take a breather out",
+    addDumpLine: "Lay a dump line",
+    fitDumpValve: `Fit a valve at ${part}`,
+    removeDumpLine: "Take a dump line out",
+    regradeDumpLine: `Lay ${part} with fall`,
     addTank: "Hang a tank",
     removeTank: "Take a tank away",
     addPort: "Add a port",

@@ -30,6 +30,36 @@ export function describeTankFinding(
         why: "Most rules count grey water with urine in it as black: where it may be dumped changes.",
         advice: "Give it a bottle or a tank of its own, or dump the tank only where sewage is taken.",
       };
+    case "dumpLineHigh":
+      return {
+        title: `${part} climbs over its outlet`,
+        why: `Standing as you dump, its highest point lies ${length(finding.byMm)} over the outlet: what is under that stays in the tank.`,
+        advice: `Lower it by ${length(finding.byMm)} and more, so that it falls all the way, or set the outlet higher.`,
+      };
+    case "dumpLineFlat":
+      return {
+        title: `${part} is too flat`,
+        why: `Standing as you dump it ${finding.slopeMmPerM < 0 ? "rises" : "falls"} ${formatQuantity(Math.abs(finding.slopeMmPerM), "slope", units)}; the rules ask for ${limit}.${finding.litres > 0 ? ` ${litres(finding.litres)} stay in the line, settle and freeze.` : " Solids stay lying in it."}`,
+        advice: "Lower its end, raise the tank, or lean the rig more to dump.",
+      };
+    case "dumpLineOpen":
+      return {
+        title: `Nothing shuts ${part}`,
+        why: "With no valve at the outlet and none at the end the tank runs out on the road.",
+        advice: "Put a valve at the tank's outlet, and a cap on the end.",
+      };
+    case "dumpLineFull":
+      return {
+        title: `${part} always stands full`,
+        why: `Its only valve is at the end: ${litres(finding.litres)} of ${finding.holds === "black" ? "sewage" : "waste water"} stand in the pipe, freeze first, and run out where it is knocked.`,
+        advice: "Put the valve at the tank, or a second one there.",
+      };
+    case "dumpEndInside":
+      return {
+        title: `The end of ${part} is hard to reach`,
+        why: `It lies ${length(finding.insideMm)} in under the rig. The hose is put on lying down, over what drips.`,
+        advice: "Lead it to the side or the rear, where a hand reaches it standing.",
+      };
     case "fixingWeak":
       return {
         title: `The fixing of ${part} does not hold`,

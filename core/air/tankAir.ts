@@ -6,6 +6,7 @@ import { add, dot } from "../geometry/vec";
 import { mmToM } from "../quantity/convert";
 import { createRecall } from "../quantity/recall";
 import { lookUpValue } from "../rules/lookUpLimit";
+import { buildDumpRun, findDumpLine } from "../tanks/dumpRun";
 import { isBottomOutlet } from "../tanks/emptying";
 import { listOpenings } from "../tanks/openings";
 import { findOutletWay } from "../tanks/outletWay";
@@ -56,7 +57,8 @@ export function computeTankAir(
   const up = computeUp(design.rig.dumpAttitude);
   const outlet = outlets.reduce((a, b) => (dot(up, b.atMm) < dot(up, a.atMm) ? b : a));
   const { surfaceMm } = computeTankFull(tank, listOpenings(design, network, tank), up);
-  const way = findOutletWay(outlet, design.rig.dumpHose);
+  const line = findDumpLine(design, tank.id, outlet.id);
+  const way = findOutletWay(outlet, design.rig.dumpHose, line && buildDumpRun(design, line));
   // a bore in the bottom has all of the depth as its head, one in a wall what is over its middle
   const halfMm = isBottomOutlet(tank, outlet) ? 0 : outlet.boreMm / 2;
   const overOutletMm = Math.max(0, surfaceMm - dot(up, add(tank.atMm, outlet.atMm)) - halfMm);

@@ -9,7 +9,7 @@ import type { FallBudget } from "../falls/fallBudget";
 import { add } from "../geometry/vec";
 import type { MeasuredPart } from "../record/record";
 
-/** A part a builder measures after it sits: where water leaves a fixture, a tank, its ports, the bends of drains and breathers. */
+/** A part a builder measures after it sits: where water leaves a fixture, a tank, its ports, the bends of drains, breathers and dump lines. */
 export function listMeasurable({ fixtures, tanks, lines }: Design): MeasuredPart["part"][] {
   return [
     ...fixtures.map(({ id }) => ({ kind: "fixture", id }) as const),
@@ -18,7 +18,7 @@ export function listMeasurable({ fixtures, tanks, lines }: Design): MeasuredPart
       ...tank.ports.map(({ id }) => ({ kind: "port", tankId: tank.id, id }) as const),
     ]),
     ...lines.flatMap((line) =>
-      (line.kind === "drain" ? line.bendsMm : line.kind === "vent" ? line.pointsMm : []).map(
+      (line.kind === "drain" ? line.bendsMm : line.kind === "hose" ? [] : line.pointsMm).map(
         (_, index) => ({ kind: "bend", lineId: line.id, index }) as const,
       ),
     ),

@@ -1,15 +1,29 @@
 import { listOwnCourse } from "../air/ventPath";
 import type { Design } from "../design/design";
 import type { GearKind } from "../design/gear";
-import type { Fixing, Hose, HoseWall, Pipe, PortKind, Sender, Tank, Thread, Vent } from "../design/plumbing";
+import type {
+  Drain,
+  DumpLine,
+  Fixing,
+  Hose,
+  HoseWall,
+  Line,
+  Pipe,
+  PortKind,
+  Sender,
+  Tank,
+  Thread,
+  Vent,
+} from "../design/plumbing";
 import type { Evaluation } from "../evaluate/evaluation";
 import { buildDrainPath } from "../falls/drainPath";
 import { buildNetwork } from "../falls/network";
 import { listLineLegs } from "../fit/lineLegs";
 import { toTankBlock } from "../fit/obstacleGaps";
 import { measureLength, subtract } from "../geometry/vec";
-import { listBreatherParts, listDrainParts, type Part } from "../parts/listParts";
+import { listBreatherParts, listDrainParts, listDumpLineParts, type Part } from "../parts/listParts";
 import { findPipeSize } from "../parts/pipes";
+import { buildDumpRun } from "../tanks/dumpRun";
 import { listHoles } from "../through/holes";
 import { chooseOwnSaw } from "../through/saws";
 import { countClips, findClipSpacingMm } from "./clipSpacing";
@@ -36,6 +50,7 @@ export type Ware =
   /** From a thread in a tank's wall to the pipe or hose that goes on it. */
   | { readonly kind: "adaptor"; readonly thread: Thread; readonly pipe: Pipe }
   /** Hose, m. */
+  | { readonly kind: "dumpCap"; readonly pipe: Pipe }
   | { readonly kind: "hose"; readonly pipe: Pipe; readonly wall?: HoseWall | undefined }
   | { readonly kind: "sleeve"; readonly boreMm: number }
   /** mL. */
@@ -106,9 +121,7 @@ export function listGoods(
 ): Good[] {
   const goods = [
     ...listDrainGoods(design, evaluation),
-    ...design.lines.flatMap((line) =>
-      line.kind === "vent" ? listVentGoods(design, line) : line.kind === "hose" ? listHoseGoods(design, line) : [],
-    ),
+    ...design.lines.flatMap((line) => (line.kind === "drain" ? [] : listLineGoods(design, line))),
     ...design.tanks.flatMap(listTankGoods),
     ...listAdaptors(design),
     ...design.gear.map(
@@ -125,6 +138,49 @@ export function listGoods(
   ];
   // a hose of a hand's length wants no clip
   return goods.filter(({ amount }) => amount > 0);
+}
+
+function listLineGoods(design: Design, line: Exclude<Line, Drain>): Good[] {
+  switch (line.kind) {
+    case "vent":
+      return listVentGoods(design, line);
+    case "hose":
+      return listHoseGoods(design, line);
+    case "dumpLine":
+      return listDumpLineGoods(design, line);
+  }
+}
+
+// Pipe with its bends, clips at the fall it is dumped with, the valve at its end, and the cap that stays on on the road.
+function listDumpLineGoods(design: Design, line: DumpLine): Good[] {
+  const assembly = { kind: "line", id: line.id } as const;
+  const { legs } = buildDumpRun(design, line);
+  const clips = legs.reduce((sum, { lengthMm, fallMm, pipe }) => {
+    return sum + countClips(lengthMm, findClipSpacingMm(pipe, lengthMm > 0 ? fallMm / lengthMm : 0));
+  }, 0);
+  const family = findPipeSize(line.pipe)?.family;
+  const isHose = family?.endsWith("Hose") ?? false;
+  const { boreMm, kind: drive } = line.endValve ?? { boreMm: 0, kind: "manual" };
+  return [
+    ...listDumpLineParts(design, line).map((part) => toPartGood(part, assembly)),
+    { ware: { kind: "clip", pipe: line.pipe }, amount: clips, assembly, counter: "fixings" },
+    ...(isHose
+      ? [{ ware: { kind: "hoseClamp", pipe: line.pipe }, amount: 4, assembly, counter: "fixings" } as const]
+      : []),
+    ...(family === "metricWaste"
+      ? [{ ware: { kind: "ringGrease" }, amount: 1, assembly, counter: "sealing" } as const]
+      : []),
+    ...(family === "schedule40"
+      ? [
+          { ware: { kind: "cement" }, amount: 1, assembly, counter: "sealing" } as const,
+          { ware: { kind: "union", pipe: line.pipe }, amount: 1, assembly, counter: "pipe" } as const,
+        ]
+      : []),
+    ...(line.endValve
+      ? [{ ware: { kind: "dumpValve", drive, boreMm }, amount: 1, assembly, counter: "tank" } as const]
+      : []),
+    { ware: { kind: "dumpCap", pipe: line.pipe }, amount: 1, assembly, counter: "tank" },
+  ];
 }
 
 function listDrainGoods(design: Design, evaluation: Evaluation): Good[] {
@@ -174,7 +230,7 @@ function listAdaptors({ tanks, lines }: Design): Good[] {
         ? line.to.kind === "inlet"
           ? [[line.to.tankId, line.to.portId]]
           : []
-        : line.kind === "vent"
+        : line.kind === "vent" || line.kind === "dumpLine"
           ? [[line.fromTank, line.fromPort]]
           : [line.from, line.to].flatMap((end): (readonly [string, string])[] =>
               end.kind === "tank" ? [[end.tankId, end.portId]] : [],

@@ -1,15 +1,17 @@
 import type { Design } from "../design/design";
+import type { Line } from "../design/plumbing";
 import type { BuildStep, StepKind } from "./steps";
 
 /** How far a part is built: there, being worked on, or not yet. */
 export type Built = "solid" | "lit" | "thin";
 
 /** The step after which a part is there. */
-const STANDS: Readonly<Record<"tank" | "drain" | "vent" | "hose" | "gear", StepKind>> = {
+const STANDS: Readonly<Record<"tank" | "gear" | Line["kind"], StepKind>> = {
   tank: "hangTank",
   drain: "layDrain",
   vent: "layVent",
   hose: "layHose",
+  dumpLine: "layDumpLine",
   gear: "mountGear",
 };
 

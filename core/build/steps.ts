@@ -10,6 +10,7 @@ export const STEP_KINDS = [
   "fitFixing",
   "hangTank",
   "layVent",
+  "layDumpLine",
   "fitTrap",
   "layDrain",
   "mountGear",
@@ -42,6 +43,7 @@ const HOURS: Readonly<Record<StepKind, number>> = {
   fitFixing: 2,
   hangTank: 3,
   layVent: 1,
+  layDumpLine: 1.5,
   fitTrap: 0.5,
   layDrain: 1.5,
   mountGear: 0.5,
@@ -105,10 +107,24 @@ export function listSteps(design: Design, evaluation: Evaluation): BuildStep[] {
       push("trialTank", tank.id, { kind: "tank", id: tank.id }, [hung.get(tank.id)!, ...(vented.get(tank.id) ?? [])]),
     ]),
   );
-  // through its outlet, with breather and hose: the fullest water there is for it
+  const dumpLaid = new Map<string, string[]>();
+  for (const line of design.lines) {
+    if (line.kind !== "dumpLine") continue;
+    const step = push("layDumpLine", line.id, { kind: "line", id: line.id }, [
+      ...holesOf(line.id),
+      hung.get(line.fromTank)!,
+    ]);
+    dumpLaid.set(line.fromTank, [...(dumpLaid.get(line.fromTank) ?? []), step]);
+  }
+  // through its outlet, with dump line, breather and hose: the fullest water there is for it
   const dumps = design.tanks.flatMap((tank) =>
     tank.holds !== "fresh" && tank.ports.some(({ kind }) => kind === "outlet")
-      ? [push("trialDump", tank.id, { kind: "tank", id: tank.id }, [trials.get(tank.id)!])]
+      ? [
+          push("trialDump", tank.id, { kind: "tank", id: tank.id }, [
+            trials.get(tank.id)!,
+            ...(dumpLaid.get(tank.id) ?? []),
+          ]),
+        ]
       : [],
   );
   const laid = new Map<string, string>();
@@ -156,6 +172,7 @@ export function listSteps(design: Design, evaluation: Evaluation): BuildStep[] {
   const before = [
     ...drills.values(),
     ...[...vented.values()].flat(),
+    ...[...dumpLaid.values()].flat(),
     ...trials.values(),
     ...dumps,
     ...drainTrials,

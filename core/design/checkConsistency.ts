@@ -6,7 +6,8 @@ import { checkGear } from "./checkGear";
 import { checkWays } from "./checkWays";
 import type { Design } from "./design";
 import type { Fault, FaultPath } from "./faults";
-import type { Drain, Junction, Line, PortKind, Tank, Vent } from "./plumbing";
+import type { HoseEnd } from "./gear";
+import type { Drain, DumpLine, Junction, Line, PortKind, Tank, Vent } from "./plumbing";
 
 const AXES = ["x", "y", "z"] as const;
 
@@ -124,6 +125,7 @@ function checkReferences(design: Design): Fault[] {
         ...checkVentEnd(known, line, at),
       ];
     }
+    if (line.kind === "dumpLine") return checkDumpStart(design, known, line, at);
     const faults: Fault[] = known.fixtures.has(line.fromFixture)
       ? checkAlong(line, at)
       : [{ code: "danglingReference", path: [...at, "fromFixture"], id: line.fromFixture }];
@@ -157,6 +159,22 @@ function checkVessel({ habits }: Design, vesselId: string, path: FaultPath): Fau
   const vessel = habits.vessels.find(({ id }) => id === vesselId);
   if (!vessel) return [{ code: "danglingReference", path, id: vesselId }];
   return vessel.holds === "fresh" ? [{ code: "drainIntoFresh", path, id: vesselId }] : [];
+}
+
+// A dump line begins at an outlet from which nothing else goes.
+function checkDumpStart({ lines }: Design, known: Known, line: DumpLine, at: FaultPath): Fault[] {
+  const { fromTank: tankId, fromPort: portId } = line;
+  const portPath = [...at, "fromPort"];
+  const isHere = (end: HoseEnd) => end.kind === "tank" && end.tankId === tankId && end.portId === portId;
+  const first = lines.find(
+    (l) =>
+      (l.kind === "dumpLine" && l.fromTank === tankId && l.fromPort === portId) ||
+      (l.kind === "hose" && (isHere(l.from) || isHere(l.to))),
+  );
+  return [
+    ...checkPort(known, { tankId, portId, wanted: "outlet", tankPath: [...at, "fromTank"], portPath }),
+    ...(first === line ? [] : [{ code: "portTaken", path: portPath, id: line.name } as const]),
+  ];
 }
 
 // What stands at bends stands at bends that are there, and changes of pipe follow one another.

@@ -12,6 +12,7 @@ const toPlace = (part: Lockable): readonly unknown[] => {
   if ("solid" in part) return [part.atMm, part.solid];
   if ("kind" in part && part.kind === "drain") return [part.bendsMm, part.to];
   if ("kind" in part && part.kind === "vent") return [part.pointsMm, part.to];
+  if ("kind" in part && part.kind === "dumpLine") return [part.pointsMm, part.to];
   if ("kind" in part && part.kind === "hose") return [part.pointsMm, part.from, part.to];
   return "atMm" in part ? [part.atMm] : [];
 };

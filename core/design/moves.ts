@@ -94,7 +94,7 @@ export function listPoints(line: Line | undefined): readonly Vec3[] {
 }
 
 /**
- * Edit that puts a part at a place, mm in the rig frame, rounded to 0.1 mm. A tank takes its breather along, a fixture its
+ * Edit that puts a part at a place, mm in the rig frame, rounded to 0.1 mm. A tank takes its breather and dump line along, a fixture its
  * trap and stack, a leg the inlet it ends in, a passage both ends of its leg; a port stays within its tank. Null when the part has no place.
  */
 export function buildMove(design: Design, part: Movable, toMm: Vec3): Edit | null {
@@ -120,7 +120,7 @@ function listMoveOps(design: Design, part: Movable, from: Vec3, by: Vec3): EditO
     case "obstacle":
       return [set(["obstacles", part.id, "atMm"], to)];
     case "tank":
-      return [set(["tanks", part.id, "atMm"], to), ...carryVents(design, part.id, by)];
+      return [set(["tanks", part.id, "atMm"], to), ...carryLines(design, part.id, by)];
     case "port": {
       const tank = design.tanks.find((t) => t.id === part.tankId)!;
       return [set(["tanks", part.tankId, "ports", part.id, "atMm"], clampToTank(tank, subtract(to, tank.atMm)))];
@@ -192,9 +192,9 @@ function findFoot(outletMm: Vec3, bends: readonly Vec3[]): number {
   return -1;
 }
 
-function carryVents(design: Design, tankId: string, by: Vec3): EditOp[] {
+function carryLines(design: Design, tankId: string, by: Vec3): EditOp[] {
   return design.lines.flatMap((line) => {
-    if (line.kind !== "vent" || line.fromTank !== tankId) return [];
+    if ((line.kind !== "vent" && line.kind !== "dumpLine") || line.fromTank !== tankId) return [];
     const moved = line.pointsMm.map((p) => roundTenth(add(p, vec(by.x, by.y, 0))));
     return [set(["lines", line.id, "pointsMm"], moved)];
   });

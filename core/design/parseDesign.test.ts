@@ -1,4 +1,13 @@
-import { DEMO_NAMES, FURNISHED, LOOP_NAMES, readDemo, readDemoText, readOldText } from "@/tests/demoRigs";
+import {
+  DEMO_NAMES,
+  FURNISHED,
+  HEADS_NAME,
+  HEADS_NAMES,
+  LOOP_NAMES,
+  readDemo,
+  readDemoText,
+  readOldText,
+} from "@/tests/demoRigs";
 import { evaluate } from "../evaluate/evaluate";
 import { createHabits } from "./createHabits";
 import { CURRENT_VERSION } from "./design";
@@ -187,6 +196,16 @@ test.each([...DEMO_NAMES, ...LOOP_NAMES, FURNISHED] as const)(
     const outcome = parseDesign(old);
     expect(outcome).toMatchObject({ ok: true, fromVersion: 6 });
     if (outcome.ok) expect(outcome.design).toEqual(toNewest(old));
+  },
+);
+
+test.each([...DEMO_NAMES, ...LOOP_NAMES, ...HEADS_NAMES, HEADS_NAME, FURNISHED] as const)(
+  "%s as version 7 wrote it is the same",
+  (name) => {
+    const old = JSON.parse(readOldText(7, name));
+    const outcome = parseDesign(old);
+    expect(outcome).toMatchObject({ ok: true, fromVersion: 7 });
+    if (outcome.ok) expect(outcome.design).toEqual({ ...old, version: CURRENT_VERSION });
   },
 );
 

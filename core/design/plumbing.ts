@@ -286,7 +286,22 @@ export const hose = z.strictObject({
   wall: z.optional(z.enum(HOSE_WALLS)),
 });
 
-export const line = z.discriminatedUnion("kind", [drain, vent, hose]);
+/** Where a dump line ends: at its last point, with a coupling for a hose or a bare end over a drain. */
+export const dumpEnd = z.strictObject({ kind: z.literal("coupling") });
+
+/** A tank's dump line: from its outlet along its points, inverts all, to where it is let go. */
+export const dumpLine = z.strictObject({
+  ...lineEnds,
+  kind: z.literal("dumpLine"),
+  fromTank: id,
+  fromPort: id,
+  to: dumpEnd,
+  pointsMm: list(pointMm, { least: 1, most: 60 }),
+  /** A valve at its end, before which it stands full as soon as the one at the tank is open; null where there is only a cap. */
+  endValve: z.nullable(valve),
+});
+
+export const line = z.discriminatedUnion("kind", [drain, vent, hose, dumpLine]);
 
 export type Fixture = z.infer<typeof fixture>;
 export type FixtureKind = Fixture["kind"];
@@ -317,5 +332,6 @@ export type Junction = Extract<Outfall, { kind: "junction" }>;
 export type Drain = z.infer<typeof drain>;
 export type Vent = z.infer<typeof vent>;
 export type Hose = z.infer<typeof hose>;
+export type DumpLine = z.infer<typeof dumpLine>;
 export type HoseWall = (typeof HOSE_WALLS)[number];
 export type Line = z.infer<typeof line>;

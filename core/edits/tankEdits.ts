@@ -121,11 +121,13 @@ function findFreePlace(design: Design, size: Size, belowMm: number, near: Vec3 |
   }
   return best?.atMm ?? null;
 }
-/** Edit that takes a tank away with its breathers; null where drains still end in it, or where it is not there. */
+/** Edit that takes a tank away with its breathers and dump line; null where drains still end in it, or where it is not there. */
 export function buildRemoveTank(design: Design, tankId: string): Edit | null {
   if (!design.tanks.some(({ id }) => id === tankId)) return null;
   if (design.lines.some((l) => l.kind === "drain" && l.to.kind === "inlet" && l.to.tankId === tankId)) return null;
-  const own = design.lines.filter((line) => line.kind === "vent" && line.fromTank === tankId);
+  const own = design.lines.filter(
+    (line) => (line.kind === "vent" || line.kind === "dumpLine") && line.fromTank === tankId,
+  );
   const joined = design.lines.some(
     (line) =>
       line.kind === "vent" &&
@@ -201,7 +203,8 @@ export function buildRemovePort(design: Design, tankId: string, portId: string):
   const isHere = (end: { readonly tankId: string; readonly portId: string }) =>
     end.tankId === tankId && end.portId === portId;
   const isUsed = design.lines.some((line) => {
-    if (line.kind === "vent") return isHere({ tankId: line.fromTank, portId: line.fromPort });
+    if (line.kind === "vent" || line.kind === "dumpLine")
+      return isHere({ tankId: line.fromTank, portId: line.fromPort });
     const ends = line.kind === "hose" ? [line.from, line.to] : [line.to];
     return ends.some((end) => (end.kind === "tank" || end.kind === "inlet") && isHere(end));
   });

@@ -114,6 +114,12 @@ type Numbers =
   | { readonly code: "fixingSlides" }
   | { readonly code: "fixingNoPlate" }
   | { readonly code: "fixingScrewed" }
+  | { readonly code: "dumpLineHigh"; readonly byMm: number }
+  /** As the rig stands to dump; litres that stay in its sags, 0 where next to nothing does. */
+  | { readonly code: "dumpLineFlat"; readonly slopeMmPerM: number; readonly litres: number }
+  | { readonly code: "dumpLineOpen" }
+  | { readonly code: "dumpLineFull"; readonly litres: number; readonly holds: HeldWater }
+  | { readonly code: "dumpEndInside"; readonly insideMm: number }
   | {
       readonly code: "portsOverlap";
       readonly otherId: string;

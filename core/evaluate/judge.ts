@@ -32,6 +32,7 @@ import {
 import { computeTrapWater } from "../traps/trapSeal";
 import { checkDesign } from "./checkDesign";
 import { checkDrain } from "./checkDrain";
+import { checkDumpLines } from "./checkDumpLines";
 import { checkJunctions } from "./checkJunctions";
 import { checkLineLegs, listLinePassages } from "./checkLineLegs";
 import { checkRamps } from "./checkRamps";
@@ -48,7 +49,10 @@ const CHECKS: Readonly<Record<Exclude<DomainId, FittedId | "drains">, Check>> = 
   trapAir: ({ trapAirs }) => trapAirs.flatMap(checkTrapAir),
   lines: ({ design, linePassages }) => checkLineLegs(design, linePassages),
   ramps: ({ design, ramps }) => checkRamps(design, ramps),
-  tanks: ({ design, tanks }) => design.tanks.flatMap((tank, i) => checkTank(design, tank, tanks[i]!)),
+  tanks: ({ design, tanks }) => [
+    ...design.tanks.flatMap((tank, i) => checkTank(design, tank, tanks[i]!)),
+    ...checkDumpLines(design),
+  ],
   uses: ({ design, network, tanks }) => checkUses(design, network, tanks),
   whole: ({ design, balance }) => checkDesign(design, balance),
 };
@@ -351,7 +355,8 @@ function evaluateTank({ design, tank, network, attitude, parked, airs }: TankInp
     const full = computeTankFull(tank, openings, up);
     if (!worst || full.litres < worst.litres) worst = { ...full, attitude: at };
   }
-  const leftL = computeLeftBehindL(tank, computeUp(design.rig.dumpAttitude), listLevelGroup(design, tank));
+  const dumpUp = computeUp(design.rig.dumpAttitude);
+  const leftL = computeLeftBehindL(tank, dumpUp, listLevelGroup(design, tank), design.lines);
   const toUsable = (full: TankFull) => Math.max(0, full.litres - (leftL ?? 0));
   return {
     tankId: tank.id,

@@ -51,7 +51,9 @@ export function computeStandingMap(
   }));
   const openings = design.tanks.map((tank) => listOpenings(design, network, tank));
   const dumpUp = computeUp(design.rig.dumpAttitude);
-  const left = design.tanks.map((tank) => computeLeftBehindL(tank, dumpUp, listLevelGroup(design, tank)) ?? 0);
+  const left = design.tanks.map(
+    (tank) => computeLeftBehindL(tank, dumpUp, listLevelGroup(design, tank), design.lines) ?? 0,
+  );
   const step = (2 * rangeDeg) / (size - 1);
   for (let row = 0; row < size; row++) {
     for (let column = 0; column < size; column++) {

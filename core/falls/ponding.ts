@@ -23,7 +23,7 @@ export type LegPond = {
  * ahead of it. Exact for round pipe cut by a level plane, but for the mitres at the bends [C].
  * `up` is the unit up direction; the answer lists only legs that hold water.
  */
-export function computePonds(path: DrainPath, up: Vec3): LegPond[] {
+export function computePonds(path: Pick<DrainPath, "nodesMm" | "legs">, up: Vec3): LegPond[] {
   const heights = path.nodesMm.map((node) => dot(up, node));
   const ponds: LegPond[] = [];
   let highestAhead = -Infinity;
@@ -50,7 +50,7 @@ export function computePonds(path: DrainPath, up: Vec3): LegPond[] {
 }
 
 /** Full volume of the bore of a whole drain, L. */
-export function measureBoreVolumeL(path: DrainPath): number {
+export function measureBoreVolumeL(path: Pick<DrainPath, "legs">): number {
   return path.legs.reduce(
     (sum, { pipe, lengthMm }) => sum + (measureSegmentArea(pipe.innerMm, pipe.innerMm) * lengthMm) / MM3_PER_L,
     0,

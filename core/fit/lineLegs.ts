@@ -1,7 +1,7 @@
 import { listOwnCourse } from "../air/ventPath";
 import type { Design } from "../design/design";
 import type { HoseEnd } from "../design/gear";
-import type { Hose, Line } from "../design/plumbing";
+import type { Drain, DumpLine, Hose, Line } from "../design/plumbing";
 import { buildLeg, type Leg } from "../falls/drainPath";
 import { placeGearPort } from "../gear/gearPorts";
 import { add, type Vec3, vec } from "../geometry/vec";
@@ -21,17 +21,28 @@ export const listHoseCourse = (design: Pick<Design, "gear" | "tanks">, { from, t
   placeHoseEnd(design, to),
 ];
 
+/** The course of a dump line from its outlet to its end, by its inverts. */
+export const listDumpCourse = (
+  { tanks }: Pick<Design, "tanks">,
+  { fromTank, fromPort, pointsMm }: DumpLine,
+): readonly Vec3[] => {
+  const tank = tanks.find(({ id }) => id === fromTank)!;
+  return [add(tank.atMm, tank.ports.find(({ id }) => id === fromPort)!.atMm), ...pointsMm];
+};
+
 /**
- * The legs of a breather or a hose, so that they are held against what is in the way, and drilled for, like a drain's.
- * Points are taken as the middle of the pipe; a leg is given by its invert. None for a drain, which has a path of its own.
+ * The legs of a breather, a hose or a dump line, so that they are held against what is in the way, and drilled for, like a
+ * drain's. A leg is given by its invert; points of breathers and hoses are the middle of the pipe, those of dump lines are
+ * inverts. None for a drain, which has a path of its own.
  */
 export function listLineLegs(design: Design, line: Line): readonly Leg[] {
   if (line.kind === "drain") return [];
   // a breather may end on another one; drains change nothing of it
   const vents = line.kind === "vent" ? design.lines.filter(({ kind }) => kind === "vent") : [];
   return recallLegs(line, [design.tanks, design.gear, ...vents], () => {
-    const course = line.kind === "vent" ? listOwnCourse(design, line) : listHoseCourse(design, line);
-    const toInvert = (p: Vec3): Vec3 => vec(p.x, p.y, p.z - line.pipe.innerMm / 2);
+    const course = listCourse(design, line);
+    const lowerMm = line.kind === "dumpLine" ? 0 : line.pipe.innerMm / 2;
+    const toInvert = (p: Vec3): Vec3 => vec(p.x, p.y, p.z - lowerMm);
     return course.slice(1).map((to, index) =>
       buildLeg(toInvert(course[index]!), toInvert(to), {
         lineId: line.id,
@@ -45,3 +56,15 @@ export function listLineLegs(design: Design, line: Line): readonly Leg[] {
 }
 
 const recallLegs = createRecall<Line, readonly Leg[]>();
+
+/** The course of a line that is no drain, by the points it is given with. */
+export function listCourse(design: Design, line: Exclude<Line, Drain>): readonly Vec3[] {
+  switch (line.kind) {
+    case "vent":
+      return listOwnCourse(design, line);
+    case "hose":
+      return listHoseCourse(design, line);
+    case "dumpLine":
+      return listDumpCourse(design, line);
+  }
+}

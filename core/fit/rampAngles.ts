@@ -1,9 +1,10 @@
 import type { Design } from "../design/design";
 import type { Tank } from "../design/plumbing";
-import type { DrainPath } from "../falls/drainPath";
+import type { DrainPath, Leg } from "../falls/drainPath";
 import { radToDeg } from "../quantity/convert";
 import { createRecall } from "../quantity/recall";
 import { findFittingBlock } from "./fittingBlock";
+import { listLineLegs } from "./lineLegs";
 import { toTankBlock } from "./obstacleGaps";
 
 /** Something that hangs under the rig, at one of its lowest corners. */
@@ -35,6 +36,9 @@ export function measureRampAngles(design: Design, paths: readonly DrainPath[]): 
   const lows = [
     ...design.tanks.flatMap((tank) => listTankLows(tank, rig.groundZMm)),
     ...listPipeLows(paths, rig.groundZMm),
+    ...design.lines.flatMap((line) =>
+      line.kind === "dumpLine" ? listLegLows(line.id, listLineLegs(design, line), rig.groundZMm) : [],
+    ),
   ];
   const worst = new Map<RampAngle["where"], RampAngle>();
   for (const low of lows) {
@@ -78,11 +82,14 @@ const recallLows = createRecall<DrainPath, Low[]>();
 const listPipeLows = (paths: readonly DrainPath[], groundZMm: number): Low[] =>
   paths.flatMap((path) => recallLows(path, [groundZMm], () => listLowsOf(path, groundZMm)));
 
-function listLowsOf({ drain, ownLegs }: DrainPath, groundZMm: number): Low[] {
-  return ownLegs.flatMap(({ from, to, pipe }) =>
+const listLowsOf = ({ drain, ownLegs }: DrainPath, groundZMm: number): Low[] =>
+  listLegLows(drain.id, ownLegs, groundZMm);
+
+function listLegLows(lineId: string, legs: readonly Leg[], groundZMm: number): Low[] {
+  return legs.flatMap(({ from, to, pipe }) =>
     [from, to].flatMap((p): Low[] => {
       const lowZ = p.z - (pipe.outerMm - pipe.innerMm) / 2;
-      return lowZ >= 0 ? [] : [{ part: { kind: "line", id: drain.id }, xMm: p.x, overGroundMm: lowZ - groundZMm }];
+      return lowZ >= 0 ? [] : [{ part: { kind: "line", id: lineId }, xMm: p.x, overGroundMm: lowZ - groundZMm }];
     }),
   );
 }

@@ -4,6 +4,7 @@ import type { Evaluation } from "../evaluate/evaluation";
 import { findPipeOf } from "../falls/drainPath";
 import { listHoseRuns } from "../heads/hoseRun";
 import { MM3_PER_L } from "../quantity/convert";
+import { buildDumpRun } from "../tanks/dumpRun";
 import { measureTrapL } from "../traps/trapVolume";
 
 /** One step of emptying the rig before frost. */
@@ -75,6 +76,12 @@ export function listDrainDown(design: Design, evaluation: Evaluation): DrainDown
         .filter(({ legIndex, litres }) => legIndex < ownLegs && litres > NO_HARM_L)
         .map(({ legIndex, litres }): DrainDownStep => ({ kind: "emptySag", lineId, leg: legIndex, litres })),
     ),
+    ...design.lines.flatMap((line): DrainDownStep[] => {
+      const ponds = line.kind === "dumpLine" ? buildDumpRun(design, line).ponds : [];
+      return ponds
+        .filter(({ litres }) => litres > NO_HARM_L)
+        .map(({ legIndex, litres }) => ({ kind: "emptySag", lineId: line.id, leg: legIndex, litres }));
+    }),
     ...listTrapWaters(design, evaluation).map(
       ({ lineId, inLine, litres }): DrainDownStep => ({ kind: "treatTrap", lineId, inLine, litres: litres * PUSH_OUT }),
     ),

@@ -3,6 +3,7 @@ import type { PartRef } from "../design/part";
 import type { Port } from "../design/plumbing";
 import type { Evaluation } from "../evaluate/evaluation";
 import { MM3_PER_L } from "../quantity/convert";
+import { measureStandingL } from "../tanks/dumpRun";
 import { computeHoursToFreezing } from "./freezing";
 import { type Night, readNight } from "./night";
 import { computeTankFrost } from "./tankFrost";
@@ -20,7 +21,7 @@ export type FrostPart = {
 const VALVE_BORES = 2.5;
 
 /**
- * What freezes on the night of the rules, the thinnest first: dump valves, traps and sags under the floor, tanks so full
+ * What freezes on the night of the rules, the thinnest first: dump valves and lines, traps and sags under the floor, tanks so full
  * as a share in [0, 1] says. Empty where the night does not freeze. Bodies of bare plastic in the wind of the rules [C on T].
  */
 export function listFrostParts(design: Design, evaluation: Evaluation, fillShare: number): FrostPart[] {
@@ -49,6 +50,13 @@ export function listFrostParts(design: Design, evaluation: Evaluation, fillShare
       const at = { kind: "leg", lineId, index: pond.legIndex } as const;
       parts.push({ kind: "sag", at, litres: pond.litres, hours: chillSag(pond.litres, leg.pipe.innerMm, night) });
     }
+  }
+  for (const line of design.lines) {
+    if (line.kind !== "dumpLine") continue;
+    const litres = measureStandingL(design, line);
+    if (litres <= 0) continue;
+    const at = { kind: "line", id: line.id } as const;
+    parts.push({ kind: "sag", at, litres, hours: chillSag(litres, line.pipe.innerMm, night) });
   }
   return parts.sort((a, b) => a.hours - b.hours);
 }

@@ -1,8 +1,9 @@
 import { listOwnCourse, measureVentLengthMm } from "../air/ventPath";
 import type { Design } from "../design/design";
-import type { Fitting, Pipe, PipeJoint, TrapKind, Vent } from "../design/plumbing";
+import type { DumpLine, Fitting, Pipe, PipeJoint, TrapKind, Vent } from "../design/plumbing";
 import { buildDrainPath, type DrainPath, findPipeOf } from "../falls/drainPath";
 import { buildNetwork } from "../falls/network";
+import { listLineLegs } from "../fit/lineLegs";
 import { subtract, type Vec3 } from "../geometry/vec";
 import { MM_PER_M } from "../quantity/convert";
 import { findPipeSize } from "./pipes";
@@ -36,7 +37,7 @@ export type Part =
 const JOINT_GIVES_DEG = 4;
 
 /**
- * The parts of all drains and breathers: pipe by its size with a tenth for cutting, the bends nearest to the angles
+ * The parts of all drains, breathers and dump lines: pipe by its size with a tenth for cutting, the bends nearest to the angles
  * drawn, fittings, traps and valves. Sorted as they are met; equal ones are counted together.
  */
 export function listParts(design: Design): Part[] {
@@ -44,7 +45,8 @@ export function listParts(design: Design): Part[] {
   const paths = [...network.drains.values()].map((drain) => buildDrainPath(design, drain, network));
   const pieces = paths.flatMap(listPathParts);
   const vents = design.lines.flatMap((line) => (line.kind === "vent" ? listVentParts(design, line) : []));
-  return gather([...pieces, ...vents]);
+  const dumpLines = design.lines.flatMap((line) => (line.kind === "dumpLine" ? listDumpPieces(design, line) : []));
+  return gather([...pieces, ...vents, ...dumpLines]);
 }
 
 // A breather's own pipe with its bends, and the tee where it ends in another one.
@@ -60,6 +62,20 @@ function listVentParts(design: Design, vent: Vent): Part[] {
   }
   return parts;
 }
+
+// A dump line's own pipe with its bends.
+function listDumpPieces(design: Design, line: DumpLine): Part[] {
+  const legs = listLineLegs(design, line);
+  const lengthMm = legs.reduce((sum, leg) => sum + leg.lengthMm, 0);
+  const bends = legs.slice(1).flatMap((leg, i) => {
+    const before = legs[i]!;
+    return listTurn(subtract(before.to, before.from), subtract(leg.to, leg.from), line.pipe);
+  });
+  return [{ kind: "pipe", pipe: line.pipe, lengthM: lengthMm / MM_PER_M }, ...bends];
+}
+
+/** The parts of a dump line alone. */
+export const listDumpLineParts = (design: Design, line: DumpLine): Part[] => gather(listDumpPieces(design, line));
 
 // The bend between two legs, unless the joints take it up or a hose bends by itself.
 function listTurn(before: Vec3, after: Vec3, pipe: Pipe): Part[] {

@@ -59,7 +59,7 @@ export function listRigJoints({ lines, tanks }: Design): RigJoint[] {
   };
   return lines.flatMap((line): RigJoint[] => {
     if (line.kind === "drain") return line.to.kind === "inlet" ? atPort(line, line.to.tankId, line.to.portId) : [];
-    if (line.kind === "vent") return atPort(line, line.fromTank, line.fromPort);
+    if (line.kind === "vent" || line.kind === "dumpLine") return atPort(line, line.fromTank, line.fromPort);
     return [line.from, line.to].flatMap((end): RigJoint[] =>
       end.kind === "tank"
         ? atPort(line, end.tankId, end.portId)

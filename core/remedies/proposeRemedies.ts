@@ -1,6 +1,7 @@
 import type { Design } from "../design/design";
 import { applyEdit } from "../design/edit";
 import type { Drain, Vent } from "../design/plumbing";
+import { buildFitDumpValve, buildRegradeDumpLine } from "../edits/dumpLineEdits";
 import { buildAddFixture } from "../edits/fixtureEdits";
 import { buildAddTank } from "../edits/tankEdits";
 import { evaluate } from "../evaluate/evaluate";
@@ -105,6 +106,11 @@ function listCandidates(design: Design, finding: Finding): Remedy[] {
       return drain ? proposeBranchVent(design, drain) : [];
     case "drainSlow":
       return drain ? proposeWiderPipe(drain) : [];
+    case "dumpLineHigh":
+    case "dumpLineFlat":
+    case "dumpLineOpen":
+    case "dumpLineFull":
+      return proposeForDumpLine(design, finding);
     case "tankUnvented":
       return tank ? proposeVent(design, tank) : [];
     case "tankNoOutlet":
@@ -184,6 +190,14 @@ const FIRST_FIXTURE_NAME = "Kitchen sink";
 const OWN_VESSEL_NAME = "Urine tank";
 
 const findLine = (design: Design, id: string) => design.lines.find((line) => line.id === id);
+
+function proposeForDumpLine(design: Design, { at, code }: Finding): Remedy[] {
+  const line = findLine(design, at.kind === "line" ? at.id : at.kind === "leg" ? at.lineId : "");
+  if (line?.kind !== "dumpLine") return [];
+  const isFall = code === "dumpLineHigh" || code === "dumpLineFlat";
+  const edit = isFall ? buildRegradeDumpLine(design, line) : buildFitDumpValve(design, line);
+  return edit ? [{ byMm: null, edit }] : [];
+}
 
 function findDrain(design: Design, { at }: Finding): Drain | null {
   const id = "lineId" in at ? at.lineId : at.kind === "line" ? at.id : null;

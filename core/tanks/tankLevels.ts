@@ -1,8 +1,10 @@
+import type { Design } from "../design/design";
 import type { Tank } from "../design/plumbing";
 import type { Solid } from "../geometry/solid";
-import { add, dot, type Vec3 } from "../geometry/vec";
+import { dot, type Vec3 } from "../geometry/vec";
 import { buildHeightField, type HeightField, measureVolumeBelowL } from "../geometry/volumeBelow";
 import { createRecall } from "../quantity/recall";
+import { measureSpillHeightMm } from "./dumpRun";
 import type { Opening } from "./openings";
 
 /** What decides that a tank is full. */
@@ -78,12 +80,17 @@ export function listDrownings(tank: Tank, openings: readonly Opening[], up: Vec3
 }
 
 /**
- * Volume, L, left behind below the lowest outlet's invert while dumping; null without an outlet. Tanks that share a level
- * run out through the lowest outlet of them all [C].
+ * Volume, L, left behind below the lowest outlet's invert, or the highest of its dump line, while dumping; null without an
+ * outlet. Tanks that share a level run out through the lowest outlet of them all [C].
  */
-export function computeLeftBehindL(tank: Tank, up: Vec3, group: readonly Tank[] = [tank]): number | null {
-  const inverts = group.flatMap(({ ports, atMm }) =>
-    ports.flatMap((port) => (port.kind === "outlet" ? [dot(up, add(atMm, port.atMm))] : [])),
+export function computeLeftBehindL(
+  tank: Tank,
+  up: Vec3,
+  group: readonly Tank[] = [tank],
+  lines: Design["lines"] = [],
+): number | null {
+  const inverts = group.flatMap((one) =>
+    one.ports.flatMap((port) => (port.kind === "outlet" ? [measureSpillHeightMm(lines, one, port, up)] : [])),
   );
   if (inverts.length === 0) return null;
   return measureTankVolumeL(tank, buildTankField(tank, up), up, Math.min(...inverts));

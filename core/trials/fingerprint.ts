@@ -16,7 +16,7 @@ function collect({ lines, tanks, fixtures, gear, rig }: Design, kind: string, id
     case "trialDump":
       return [
         tanks.find((tank) => tank.id === id),
-        lines.filter((line) => line.kind === "vent" && line.fromTank === id),
+        lines.filter((line) => (line.kind === "vent" || line.kind === "dumpLine") && line.fromTank === id),
         rig.dumpHose,
       ];
     case "trialDrain":

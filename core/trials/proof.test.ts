@@ -76,7 +76,8 @@ test("of any network, held once is held everywhere it counts, and one leak shows
       for (const { id, part } of waterway.edges) {
         if (part.kind !== "line" || !proofs.has(id)) continue;
         const line = design.lines.find((one) => one.id === part.id)!;
-        const asked = line.kind === "vent" ? `trialDump:${line.fromTank}` : `trialDrain:${part.id}`;
+        const asked =
+          line.kind === "vent" || line.kind === "dumpLine" ? `trialDump:${line.fromTank}` : `trialDrain:${part.id}`;
         expect(proofs.get(id)).toBe(bad.id === asked ? "leaks" : "held");
       }
     }),

@@ -57,7 +57,8 @@ export function findTrialOf({ lines, tanks }: Pick<Design, "lines" | "tanks">, p
     case "end": {
       const id = part.kind === "line" ? part.id : part.lineId;
       const line = lines.find((one) => one.id === id);
-      if (line?.kind === "vent") return hasDumpTrial(tanks, line.fromTank) ? `trialDump:${line.fromTank}` : null;
+      if (line?.kind === "vent" || line?.kind === "dumpLine")
+        return hasDumpTrial(tanks, line.fromTank) ? `trialDump:${line.fromTank}` : null;
       return line?.kind === "drain" ? `trialDrain:${id}` : line?.kind === "hose" ? "trialHoses:all" : null;
     }
     default:

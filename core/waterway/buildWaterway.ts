@@ -5,6 +5,7 @@ import { type PartRef, toPartKey } from "../design/part";
 import type { HeldWater, Outfall } from "../design/plumbing";
 import type { Evaluation } from "../evaluate/evaluation";
 import type { Severity } from "../evaluate/findings";
+import { findDumpLine } from "../tanks/dumpRun";
 import type { Quantity } from "../workings/working";
 
 export type WaterNodeKind =
@@ -157,6 +158,9 @@ export function buildWaterway(design: Design, evaluation: Evaluation): Waterway 
         });
         break;
       }
+      case "dumpLine":
+        // told with the outlet it begins at
+        break;
       case "hose":
         edges.push({
           ...common,
@@ -263,15 +267,17 @@ function listDumps(
   design: Design,
   evaluation: Evaluation,
   add: AddNode,
-  severityOf: (part: PartRef) => Severity | null,
+  severityOf: (part: PartRef, lineId?: string) => Severity | null,
 ): WaterEdge[] {
   return design.tanks.flatMap((tank) =>
     tank.ports.flatMap((port): WaterEdge[] => {
       if (port.kind !== "outlet") return [];
-      const part = { kind: "port", tankId: tank.id, id: port.id } as const;
+      const line = findDumpLine(design, tank.id, port.id);
+      const outlet = { kind: "port", tankId: tank.id, id: port.id } as const;
+      const part = line ? ({ kind: "line", id: line.id } as const) : outlet;
       const id = `dump:${tank.id}:${port.id}`;
       const leftL = evaluation.tanks.find((t) => t.tankId === tank.id)?.leftL ?? null;
-      add({ id, kind: "dump", part, name: tank.name, holds: null, figure: null });
+      add({ id, kind: "dump", part, name: line?.name ?? tank.name, holds: null, figure: null });
       return [
         {
           id: `edge:${id}`,
@@ -281,7 +287,7 @@ function listDumps(
           carries: tank.holds,
           trapMm: null,
           figure: leftL === null ? null : { value: leftL, quantity: "volume", what: "leftBehind" },
-          severity: severityOf(part),
+          severity: severityOf(part, line?.id),
         },
       ];
     }),

@@ -2,6 +2,7 @@ import { listOwnCourse } from "@/core/air/ventPath";
 import type { Design } from "@/core/design/design";
 import { buildDrainPath } from "@/core/falls/drainPath";
 import { buildNetwork } from "@/core/falls/network";
+import { listDumpCourse } from "@/core/fit/lineLegs";
 import { toBlock, toTankBlock } from "@/core/fit/obstacleGaps";
 import { findRole } from "@/core/fit/roles";
 import { type Label, placeLabels } from "@/core/geometry/placeLabels";
@@ -82,6 +83,7 @@ export function drawPlan(pen: Pen, design: Design, holes: readonly HoleEntry[], 
     const path = buildDrainPath(design, drain, network);
     course([path.outletMm, ...path.ownLegs.flatMap((leg, i) => (i === 0 ? [leg.from, leg.to] : [leg.to]))]);
   }
+  for (const line of design.lines) if (line.kind === "dumpLine") course(listDumpCourse(design, line));
   pdf.setLineWidth(0.25);
   pdf.setLineDashPattern([0.4, 0.8], 0);
   for (const line of design.lines) if (line.kind === "vent") course(listOwnCourse(design, line));

@@ -76,7 +76,10 @@ export function PointList({ line, routeMm, nameOf, isFixed = () => false }: Poin
           );
         })}
       </ul>
-      <Button className="mt-1" onClick={() => insertAt(line.kind === "vent" ? points.length - 1 : points.length)}>
+      <Button
+        className="mt-1"
+        onClick={() => insertAt(line.kind === "vent" || line.kind === "dumpLine" ? points.length - 1 : points.length)}
+      >
         <Plus size={14} aria-hidden /> One before the end
       </Button>
     </>

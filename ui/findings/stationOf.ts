@@ -32,7 +32,7 @@ export function toMovable({ at }: Finding, design: Design): Movable | null {
   switch (at.kind) {
     case "leg": {
       const line = design.lines.find((l) => l.id === at.lineId);
-      const bends = line?.kind === "drain" ? line.bendsMm.length : 0;
+      const bends = line?.kind === "drain" ? line.bendsMm.length : line?.kind === "dumpLine" ? line.pointsMm.length : 0;
       if (at.index < bends) return { kind: "bend", lineId: at.lineId, index: at.index };
       if (line?.kind !== "drain") return null;
       return toEnd(line);
@@ -40,6 +40,7 @@ export function toMovable({ at }: Finding, design: Design): Movable | null {
     case "trap":
     case "line": {
       const line = design.lines.find((l) => l.id === (at.kind === "trap" ? at.lineId : at.id));
+      if (line?.kind === "dumpLine") return { kind: "port", tankId: line.fromTank, id: line.fromPort };
       return line?.kind === "drain" ? { kind: "fixture", id: line.fromFixture } : null;
     }
     case "fixture":

@@ -4,6 +4,7 @@ import { listOwnCourse } from "@/core/air/ventPath";
 import type { Tank } from "@/core/design/plumbing";
 import { USUAL_FIXTURES } from "@/core/design/usualFixtures";
 import { findFittingBlock } from "@/core/fit/fittingBlock";
+import { listDumpCourse } from "@/core/fit/lineLegs";
 import { measureExtent } from "@/core/geometry/solid";
 import { add, type Vec3 } from "@/core/geometry/vec";
 import { useWorkbench } from "@/store/useWorkbench";
@@ -137,7 +138,7 @@ const DrainStroke = memo(function DrainStroke({ points, width, isShown, isBad, j
   );
 });
 
-/** Drains, breathers and fixtures. */
+/** Drains, breathers, dump lines and fixtures. */
 export function PlanLines({ design, view, shownId }: PlanProps & { readonly shownId: string | null }) {
   const evaluation = useWorkbench((state) => state.evaluation);
   const bad = new Set(
@@ -155,6 +156,20 @@ export function PlanLines({ design, view, shownId }: PlanProps & { readonly show
               points={toPoints(view, toXy(points))}
               teeX={end && view.x(end.x)}
               teeY={end && view.y(end.y)}
+            />
+          );
+        }
+        if (line.kind === "dumpLine") {
+          const end = line.pointsMm.at(-1)!;
+          return (
+            <DrainStroke
+              key={line.id}
+              points={toPoints(view, toXy(listDumpCourse(design, line)))}
+              width={Math.max(3.4, line.pipe.innerMm * view.kx)}
+              isShown={true}
+              isBad={bad.has(line.id)}
+              joinX={view.x(end.x)}
+              joinY={view.y(end.y)}
             />
           );
         }

@@ -1,10 +1,10 @@
 "use client";
 import { useId, useMemo, useRef } from "react";
-import { listOwnCourse } from "@/core/air/ventPath";
 import type { Design } from "@/core/design/design";
 import { listPoints, type Movable } from "@/core/design/moves";
 import { USUAL_FIXTURES } from "@/core/design/usualFixtures";
 import { listCollisions } from "@/core/fit/collisions";
+import { listCourse } from "@/core/fit/lineLegs";
 import { measureFloorMm } from "@/core/fit/passages";
 import { measureExtent } from "@/core/geometry/solid";
 import { add, scale, type Vec3, vec } from "@/core/geometry/vec";
@@ -197,8 +197,8 @@ function Pipes({ design, view, at, shownId }: PartProps & { readonly shownId: st
       {design.lines.map((line) => {
         const result = evaluation?.drains.find((drain) => drain.lineId === line.id);
         const points =
-          line.kind === "vent"
-            ? listOwnCourse(design, line)
+          line.kind === "vent" || line.kind === "dumpLine"
+            ? listCourse(design, line)
             : result
               ? [result.outletMm, ...result.nodesMm.slice(0, result.ownLegs + 1)]
               : [];

@@ -94,6 +94,7 @@ function findPlace(design: Design, part: PartRef, isAir: boolean): Place {
     case "end": {
       const id = part.kind === "line" ? part.id : part.lineId;
       const line = design.lines.find((l) => l.id === id);
+      if (line?.kind === "dumpLine") return { station: "tanks", tankId: line.fromTank };
       return isAir || line?.kind === "vent" ? { station: "air" } : { station: "falls", drainId: id };
     }
     case "fixture": {

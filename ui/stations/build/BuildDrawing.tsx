@@ -1,12 +1,11 @@
 "use client";
 import { useMemo } from "react";
-import { listOwnCourse } from "@/core/air/ventPath";
 import { listCuts } from "@/core/build/cuts";
 import type { Built } from "@/core/build/progress";
 import type { Design } from "@/core/design/design";
 import { buildDrainPath } from "@/core/falls/drainPath";
 import { buildNetwork } from "@/core/falls/network";
-import { listHoseCourse } from "@/core/fit/lineLegs";
+import { listCourse } from "@/core/fit/lineLegs";
 import { toTankBlock } from "@/core/fit/obstacleGaps";
 import type { Vec3 } from "@/core/geometry/vec";
 
@@ -170,8 +169,7 @@ function collect(design: Design): Shape[] {
       block(`gear:${id}`, atMm, { x: atMm.x + sizeMm.x, y: atMm.y + sizeMm.y, z: atMm.z + sizeMm.z }),
     ),
     ...design.lines.map((one) => {
-      if (one.kind === "vent") return line(one.id, listOwnCourse(design, one));
-      if (one.kind === "hose") return line(one.id, listHoseCourse(design, one));
+      if (one.kind !== "drain") return line(one.id, listCourse(design, one));
       const { ownLegs } = buildDrainPath(design, one, network);
       return line(one.id, [...ownLegs.slice(0, 1).map(({ from }) => from), ...ownLegs.map(({ to }) => to)]);
     }),

@@ -3,14 +3,13 @@ import { memo } from "react";
 import type { Drain, Trap, TrapKind } from "@/core/design/plumbing";
 import { TRAP_KINDS } from "@/core/design/plumbing";
 import { USUAL_TRAPS } from "@/core/design/usualTraps";
-import { findPipeSize, PIPE_SIZES } from "@/core/parts/pipes";
 import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
 import { GLOSSARY, TRAP_NAMES } from "@/words/labels";
-import { describeSize } from "@/words/parts";
-import { formatQuantity, type Units } from "@/words/units";
+import { formatQuantity } from "@/words/units";
 import { findShownResult } from "../../drawing/shown";
 import { Group } from "../../fields/Group";
+import { PipePick } from "../../fields/PipePick";
 import { useEdits } from "../../fields/useEdits";
 import { Figure } from "../../kit/Figure";
 import { NumberField } from "../../kit/NumberField";
@@ -99,12 +98,6 @@ const TrapFields = memo(function TrapFields({ lineId, trap }: TrapFieldsProps) {
   );
 });
 
-const OWN_MEASURE = "own";
-const toSizeNames = (units: Units): Readonly<Record<string, string>> => ({
-  ...Object.fromEntries(PIPE_SIZES.map((size) => [size.id, describeSize(size, units)])),
-  [OWN_MEASURE]: "Measured below",
-});
-
 const PipeFields = memo(function PipeFields({ drain }: { readonly drain: Drain }) {
   const result = useWorkbench(findShownResult);
   const units = useWorkbench((state) => state.units);
@@ -114,15 +107,7 @@ const PipeFields = memo(function PipeFields({ drain }: { readonly drain: Drain }
   return (
     <Group title="Pipe">
       <EndFields drain={drain} />
-      <Pick
-        label="Sold as"
-        value={findPipeSize(drain.pipe)?.id ?? OWN_MEASURE}
-        names={toSizeNames(units)}
-        onPick={(sizeId) => {
-          const size = PIPE_SIZES.find((entry) => entry.id === sizeId);
-          if (size) set(at, ["lines", drain.id, "pipe"], size.pipe);
-        }}
-      />
+      <PipePick pipe={drain.pipe} onPick={(pipe) => set(at, ["lines", drain.id, "pipe"], pipe)} />
       <NumberField
         label="Bore"
         help={GLOSSARY.bore}

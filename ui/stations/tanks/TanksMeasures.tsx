@@ -22,6 +22,7 @@ import { TextField } from "../../kit/TextField";
 import { Tick } from "../../kit/Tick";
 import { useSettled } from "../../kit/useSettled";
 import { BackUp } from "./BackUp";
+import { DumpLines } from "./DumpLines";
 import { LargestTanks } from "./LargestTanks";
 import { TankFixing } from "./TankFixing";
 import { TankLink } from "./TankLink";
@@ -93,6 +94,7 @@ function TankMeasures({ tank }: { readonly tank: Tank }) {
         <PlaceFields part={at} />
       </Group>
       <TankPorts tank={tank} />
+      <DumpLines tank={tank} />
       <TankFixing tank={tank} />
       <TankUse tank={tank} />
       <TankTemplates tank={tank} />
@@ -174,7 +176,9 @@ function DumpAttitude() {
           <NumberField
             key={key}
             label={
-              { lengthMm: "Length of the hose", innerMm: "Bore of the hose", dropMm: "Its end under the outlet" }[key]
+              { lengthMm: "Length of the hose", innerMm: "Bore of the hose", dropMm: "Its far end under its near one" }[
+                key
+              ]
             }
             value={dumpHose[key]}
             quantity="length"

@@ -1,0 +1,102 @@
+"use client";
+import { Plus, Trash2 } from "lucide-react";
+import { useMemo } from "react";
+import type { Design } from "@/core/design/design";
+import type { Port, Tank } from "@/core/design/plumbing";
+import { buildAddDumpLine, buildRemoveDumpLine } from "@/core/edits/dumpLineEdits";
+import { listDumpCourse } from "@/core/fit/lineLegs";
+import { buildDumpRun, findDumpLine, lookUpDumpFall } from "@/core/tanks/dumpRun";
+import { useWorkbench } from "@/store/useWorkbench";
+import { view as look, workbench } from "@/store/workbench";
+import { describeDumpRun } from "@/words/dumpLines";
+import { describePort } from "@/words/ports";
+import { Group } from "../../fields/Group";
+import { PipePick } from "../../fields/PipePick";
+import { PointList } from "../../fields/PointList";
+import { useEdits } from "../../fields/useEdits";
+import { Button } from "../../kit/Button";
+import { NumberField } from "../../kit/NumberField";
+import { TextField } from "../../kit/TextField";
+import { Tick } from "../../kit/Tick";
+import { DumpSection } from "./DumpSection";
+
+/** Where each outlet of a tank lets its water go: at the outlet itself, or at the end of a line. */
+export function DumpLines({ tank }: { readonly tank: Tank }) {
+  return tank.ports
+    .filter(({ kind }) => kind === "outlet")
+    .map((outlet) => <OutletLine key={outlet.id} tank={tank} outlet={outlet} />);
+}
+
+function OutletLine({ tank, outlet }: { readonly tank: Tank; readonly outlet: Port }) {
+  const design = useWorkbench((state) => state.history!.design);
+  const { apply } = useEdits();
+  const line = findDumpLine(design, tank.id, outlet.id);
+  if (line) return <LineFields tank={tank} outlet={outlet} design={design} />;
+  const lay = () => {
+    const edit = buildAddDumpLine(workbench.getState().history!.design, tank, outlet);
+    if (!edit) return;
+    apply(edit);
+    look({ selection: null });
+  };
+  return (
+    <Group title="Dump line">
+      <p className="pb-1 text-[13px] leading-snug text-faint">
+        {describePort(tank, outlet, design)}: the water is let go right there, under the rig.
+      </p>
+      <Button onClick={lay}>
+        <Plus size={14} aria-hidden /> Lay a line to the side
+      </Button>
+    </Group>
+  );
+}
+
+function LineFields({ tank, outlet, design }: { readonly tank: Tank; readonly outlet: Port; readonly design: Design }) {
+  const units = useWorkbench((state) => state.units);
+  const { set, apply } = useEdits();
+  const line = findDumpLine(design, tank.id, outlet.id)!;
+  const run = useMemo(() => buildDumpRun(design, line), [design, line]);
+  const least = lookUpDumpFall(design, line).value;
+  const at = { kind: "line", id: line.id } as const;
+  const isEnd = (index: number) => index === line.pointsMm.length - 1;
+  return (
+    <Group title={line.name}>
+      <DumpSection run={run} leastMmPerM={least ?? 0} units={units} />
+      <p className="pb-1 text-[13px] leading-snug">{describeDumpRun(run, units)}</p>
+      <TextField label="Name" value={line.name} onCommit={(value) => set(at, ["lines", line.id, "name"], value)} />
+      <PipePick pipe={line.pipe} onPick={(pipe) => set(at, ["lines", line.id, "pipe"], pipe)} />
+      {(["outerMm", "innerMm"] as const).map((key) => (
+        <NumberField
+          key={key}
+          label={{ outerMm: "Outside diameter", innerMm: "Bore" }[key]}
+          value={line.pipe[key]}
+          quantity="length"
+          onCommit={(value) => set(at, ["lines", line.id, "pipe", key], value)}
+        />
+      ))}
+      <Tick
+        label="Valve at its end"
+        value={line.endValve !== null}
+        onPick={(isOn) =>
+          set(at, ["lines", line.id, "endValve"], isOn ? { kind: "manual", boreMm: line.pipe.innerMm } : null)
+        }
+      />
+      {line.endValve && (
+        <NumberField
+          label="Bore of that valve"
+          value={line.endValve.boreMm}
+          quantity="length"
+          onCommit={(value) => set(at, ["lines", line.id, "endValve", "boreMm"], value)}
+        />
+      )}
+      <PointList
+        line={line}
+        routeMm={listDumpCourse(design, line)}
+        nameOf={(index) => (isEnd(index) ? "End" : `Point ${index + 1}`)}
+        isFixed={isEnd}
+      />
+      <Button className="mt-1.5" onClick={() => apply(buildRemoveDumpLine(line))}>
+        <Trash2 size={14} aria-hidden /> Take {line.name} out
+      </Button>
+    </Group>
+  );
+}
