@@ -332,3 +332,46 @@ test("an exhaust without a shield wants more room of the tank", async ({ page })
   await things.getByLabel("A metal shield before it, with an air gap").check();
   await expect(findings.getByRole("button", { name: /Grey tank.*Exhaust/ })).toBeHidden();
 });
+
+test("Kranich: a dump line goes to the side, is shut, climbs when its end is lifted, falls again, is built and comes out", async ({
+  page,
+}) => {
+  await openWorkbench(page);
+  await page.keyboard.press("3");
+  await page.getByRole("button", { name: "Lay a line to the side" }).click();
+  const line = page.getByRole("group", { name: "Dump line of Grey tank", exact: true });
+  await expect(line.getByRole("img", { name: /unrolled, standing as you dump/ })).toBeVisible();
+  await expect(line).toContainText("It runs empty.");
+  // nothing shuts it yet: the finding fits the valve
+  const findings = page.getByRole("region", { name: "Findings" });
+  await findings.getByRole("button", { name: /Nothing shuts Dump line/ }).click();
+  await findings.getByRole("button", { name: "Fit a hand valve at the outlet" }).click();
+  await page.getByRole("button", { name: "Do it" }).click();
+  await expect(findings.getByRole("button", { name: /Nothing shuts/ })).toHaveCount(0);
+  await expectAccessible(page);
+  // its end lifted over the outlet keeps the tank's water back, and says so
+  await line.getByRole("button", { name: /^End/ }).click();
+  await line.getByLabel("Over the floor").fill("-250");
+  await line.getByLabel("Over the floor").press("Enter");
+  const high = findings.getByRole("button", { name: /Dump line of Grey tank climbs over its outlet/ });
+  await expect(high).toBeVisible();
+  await high.click();
+  await findings.getByRole("button", { name: /Lay it over the same points/ }).click();
+  await page.getByRole("button", { name: "Do it" }).click();
+  await expect(high).toHaveCount(0);
+  // what stands before a valve at its end is told
+  await line.getByLabel("Valve at its end").check();
+  await expect(line).toContainText(/Before the valve at its end .*L stand in it/);
+  await line.getByLabel("Valve at its end").uncheck();
+  // it is a step of the building, with a cap to buy, and comes back after a reload
+  await page
+    .getByRole("navigation", { name: "Stations" })
+    .getByRole("button", { name: /^Build/ })
+    .click();
+  await expect(page.getByText(/^Lay Dump line of Grey tank at its fall/).first()).toBeVisible();
+  await page.reload();
+  await expect(page.locator('[data-phase="ready"]')).toBeVisible();
+  await page.keyboard.press("3");
+  await line.getByRole("button", { name: "Take Dump line of Grey tank out" }).click();
+  await expect(page.getByRole("button", { name: "Lay a line to the side" })).toBeVisible();
+});

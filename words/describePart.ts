@@ -34,7 +34,7 @@ export function describePart(at: PartRef, design: Design): string {
     case "trap":
       return `Trap of ${line ?? at.lineId}`;
     case "bend":
-      return `${line ?? at.lineId}, ${isVent(at.lineId, design) ? "point" : "bend"} ${at.index + 1}`;
+      return `${line ?? at.lineId}, ${isDrain(at.lineId, design) ? "bend" : "point"} ${at.index + 1}`;
     case "end":
       return `End of ${lowerFirst(line ?? at.lineId)}`;
     case "leg":
@@ -59,5 +59,5 @@ function describeTankPort(tankId: string, portId: string, design: Design): strin
 
 const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
 
-const isVent = (lineId: string, design: Design): boolean =>
-  design.lines.some((l) => l.id === lineId && l.kind === "vent");
+const isDrain = (lineId: string, design: Design): boolean =>
+  design.lines.some((l) => l.id === lineId && l.kind === "drain");

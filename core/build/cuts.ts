@@ -53,7 +53,13 @@ export function listCuts(design: Design): Cut[] {
     const { ownLegs } = buildDrainPath(design, drain, network);
     return ownLegs.map((leg, i) => ({ lineId: drain.id, leg, ends: findEnds(drain, ownLegs, i) }));
   });
-  const rigid = drains
+  // rigid dump lines are cut leg by leg, like drains; of hose they are one piece
+  const dumpLines = design.lines.flatMap((line) => {
+    if (line.kind !== "dumpLine" || isSoft(line.pipe)) return [];
+    const legs = listLineLegs(design, line);
+    return legs.map((leg, i) => ({ lineId: line.id, leg, ends: findDumpEnds(legs, i) }));
+  });
+  const rigid = [...drains, ...dumpLines]
     .filter(({ leg }) => leg.lengthMm > 0)
     .map(({ lineId, leg, ends }) => {
       const { outerMm } = leg.pipe;
@@ -63,6 +69,7 @@ export function listCuts(design: Design): Cut[] {
       return { lineId, leg: leg.index, pipe: leg.pipe, centreMm: leg.lengthMm, cutMm, ends: own };
     });
   const soft = design.lines.flatMap((line) => {
+    if (line.kind === "dumpLine" && !isSoft(line.pipe)) return [];
     const legs = listLineLegs(design, line);
     const lengthMm = legs.reduce((sum, leg) => sum + leg.lengthMm, 0);
     return lengthMm > 0
@@ -78,6 +85,15 @@ function findEnds(drain: Drain, legs: readonly Leg[], i: number): readonly [CutE
   const [before, leg, after] = [legs[i - 1], legs[i]!, legs[i + 1]];
   const first: CutEnd = before ? findTurn(before, leg) : { kind: "trap" };
   return [first, after ? findTurn(leg, after) : findLast(drain, leg)];
+}
+
+// At the end the cap or the coupling goes on, over pipe that is sawn square.
+function findDumpEnds(legs: readonly Leg[], i: number): readonly [CutEnd, CutEnd] {
+  const [before, leg, after] = [legs[i - 1], legs[i]!, legs[i + 1]];
+  return [
+    before ? findTurn(before, leg) : { kind: "tank" },
+    after ? findTurn(leg, after) : { kind: "open", sawDeg: 90 },
+  ];
 }
 
 function findTurn(a: Leg, b: Leg): CutEnd {

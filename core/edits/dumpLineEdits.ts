@@ -2,25 +2,28 @@ import type { Design } from "../design/design";
 import type { Edit, EditOp } from "../design/edit";
 import { freeId } from "../design/freeId";
 import { roundTenth } from "../design/moves";
-import type { DumpLine, Port, Tank } from "../design/plumbing";
+import type { DumpLine, Pipe, Port, Tank } from "../design/plumbing";
+import { isCourseClear } from "../fit/clearCourse";
+import { toTankBlock } from "../fit/obstacleGaps";
 import { measureExtent } from "../geometry/solid";
-import { add, type Vec3, vec } from "../geometry/vec";
+import { add, interpolate, type Vec3, vec } from "../geometry/vec";
 import { findWastePipe } from "../parts/pipes";
-import { degToRad } from "../quantity/convert";
+import { degToRad, MM_PER_M } from "../quantity/convert";
 import { findDumpLine, lookUpDumpFall } from "../tanks/dumpRun";
 
 /** The end stands so far in from the edge of the rig, where a hand and a hose reach it and nothing knocks it, mm [T]. */
 const IN_FROM_EDGE_MM = 60;
-/** Fall of a dump line as it is laid first, more than the least so that a lean does not eat it, m/m [T]. */
-const LAID_FALL = 0.03;
+/** A dump line is laid with so much more fall than its rule asks for, m/m: what a hand and a hanger are off by [T]. */
+const SPARE_FALL = 0.008;
 
 /**
- * Edit that lays a dump line from an outlet to the nearer side of the rig, or to the rear where that is nearer, of pipe as
+ * Edit that lays a dump line from an outlet to the nearest edge of the rig it reaches without touching anything, of pipe as
  * wide as the outlet, falling all the way. Null where the outlet has one.
  */
 export function buildAddDumpLine(design: Design, tank: Tank, outlet: Port): Edit | null {
   if (findDumpLine(design, tank.id, outlet.id)) return null;
   const id = freeId(`${tank.id}-dump`.slice(0, 36), design.lines);
+  const pipe = findWastePipe(outlet.boreMm);
   const line: DumpLine = {
     id,
     name: `Dump line of ${tank.name}`.slice(0, 80),
@@ -28,8 +31,8 @@ export function buildAddDumpLine(design: Design, tank: Tank, outlet: Port): Edit
     fromTank: tank.id,
     fromPort: outlet.id,
     to: { kind: "coupling" },
-    pipe: findWastePipe(outlet.boreMm),
-    pointsMm: layToEdge(design, tank, outlet).map(roundTenth),
+    pipe,
+    pointsMm: layToEdge(design, tank, outlet, pipe).map(roundTenth),
     endValve: null,
   };
   return {
@@ -46,6 +49,16 @@ export const buildRemoveDumpLine = ({ id, fromTank }: DumpLine): Edit => ({
   ops: [{ op: "remove", path: ["lines", id] }],
 });
 
+/** Points are kept to a tenth of a millimetre; so much more keeps a short leg over its limit, m/m. */
+const ROUNDING = 0.001;
+
+// The least fall of the rule, and what the lean to dump may eat of it, m/m.
+function findLaidFall(design: Design, pipe: Pipe): number {
+  const { pitchDeg, rollDeg } = design.rig.dumpAttitude;
+  const eaten = Math.tan(degToRad(Math.hypot(pitchDeg, rollDeg)));
+  return (lookUpDumpFall(design, { pipe }).value ?? 0) / MM_PER_M + eaten;
+}
+
 /** Edit that fits a hand valve as wide as the outlet right at the tank; null where the outlet has one or is gone. */
 export function buildFitDumpValve(design: Design, { fromTank, fromPort }: DumpLine): Edit | null {
   const tank = design.tanks.find(({ id }) => id === fromTank);
@@ -59,8 +72,19 @@ export function buildFitDumpValve(design: Design, { fromTank, fromPort }: DumpLi
   };
 }
 
-// Out of the wall the outlet sits in, past the tank, then straight to the edge; an outlet in the bottom goes down first.
-function layToEdge({ rig }: Design, tank: Tank, outlet: Port): Vec3[] {
+/** Drops after the outlet that are tried where something is in the way, mm. */
+const LOWER_MM = [0, 40, 80, 120, 160, 200, 260, 320] as const;
+/** So far on toward the edge it may go before it drops, mm: what is in the way may lie right under the outlet. */
+const AHEAD_MM = [0, 150, 250, 350, 500] as const;
+/** An end hangs no lower than this over the ground, mm [T]. */
+const OVER_GROUND_MM = 180;
+/** Places along a leg at which it is held against the tanks. */
+const SHARES = Array.from({ length: 25 }, (_, i) => i / 24);
+
+// Out of the wall the outlet sits in, past the tank, then straight to an edge of the rig; an outlet in the bottom goes down
+// first. The nearest edge that keeps clear of everything, as little lower as that takes; else the nearest.
+function layToEdge(design: Design, tank: Tank, outlet: Port, pipe: Pipe): Vec3[] {
+  const { rig } = design;
   const { min, max } = measureExtent(tank.solid);
   const from = add(tank.atMm, outlet.atMm);
   const out = Math.max(80, outlet.fittingMm + 40);
@@ -75,14 +99,47 @@ function layToEdge({ rig }: Design, tank: Tank, outlet: Port): Vec3[] {
         : isAt(y, max.y)
           ? vec(from.x, from.y + out, from.z)
           : vec(from.x, from.y, from.z - (isAt(z, min.z) ? out / 2 : 0));
-  const side = foot.y < 0 ? -1 : 1;
-  const sideY = side * Math.max(Math.abs(foot.y), rig.widthMm / 2 - IN_FROM_EDGE_MM);
-  const toSide = Math.abs(sideY - foot.y);
-  const end =
-    foot.x - IN_FROM_EDGE_MM < toSide && foot.x > IN_FROM_EDGE_MM
-      ? vec(IN_FROM_EDGE_MM, foot.y, foot.z)
-      : vec(foot.x, sideY, foot.z);
-  return layFalling(from, [foot, end], LAID_FALL);
+  const fall = findLaidFall(design, pipe) + SPARE_FALL;
+  const near = foot.y < 0 ? -1 : 1;
+  const sides = [near, -near].map((side) => vec(foot.x, side * (rig.widthMm / 2 - IN_FROM_EDGE_MM), 0));
+  const ends = [vec(IN_FROM_EDGE_MM, foot.y, 0), vec(rig.lengthMm - IN_FROM_EDGE_MM, foot.y, 0)];
+  const byWay = (end: Vec3) => Math.hypot(end.x - foot.x, end.y - foot.y);
+  const edges = [...sides, ...ends].sort((a, b) => byWay(a) - byWay(b));
+  const courses = LOWER_MM.flatMap((lowerMm) =>
+    edges.flatMap((edge) =>
+      AHEAD_MM.filter((aheadMm) => aheadMm === 0 || (lowerMm > 0 && aheadMm < byWay(edge))).map((aheadMm) => {
+        const turn = interpolate(foot, vec(edge.x, edge.y, foot.z), aheadMm / Math.max(1, byWay(edge)));
+        const low = vec(turn.x, turn.y, foot.z - lowerMm);
+        const drop = lowerMm > 0 ? [...(aheadMm > 0 ? [turn] : []), low] : [];
+        return layFalling(from, [foot, ...drop, vec(edge.x, edge.y, low.z)], fall);
+      }),
+    ),
+  );
+  const isFree = (course: readonly Vec3[]) =>
+    course.at(-1)!.z > rig.groundZMm + OVER_GROUND_MM &&
+    isCourseClear(design, [from, ...course], pipe) &&
+    !passesTank(design, course, pipe);
+  return courses.find(isFree) ?? courses[0]!;
+}
+
+// Whether it goes through a tank; the piece from the outlet on to its first point is beside it.
+function passesTank({ tanks }: Design, course: readonly Vec3[], { outerMm }: Pipe): boolean {
+  const blocks = tanks.map(toTankBlock);
+  const reach = outerMm / 2;
+  return course.slice(1).some((to, i) =>
+    SHARES.some((share) => {
+      const p = interpolate(course[i]!, to, share);
+      return blocks.some(
+        ({ min, max }) =>
+          p.x > min.x - reach &&
+          p.x < max.x + reach &&
+          p.y > min.y - reach &&
+          p.y < max.y + reach &&
+          p.z + outerMm > min.z &&
+          p.z < max.z,
+      );
+    }),
+  );
 }
 
 /** The same points with heights that fall evenly from the first, in the rig's own frame; a drop that is there stays one. */
@@ -101,10 +158,7 @@ export function buildRegradeDumpLine(design: Design, line: DumpLine): Edit | nul
   const tank = design.tanks.find(({ id }) => id === line.fromTank);
   const outlet = tank?.ports.find(({ id }) => id === line.fromPort);
   if (!tank || !outlet) return null;
-  const { pitchDeg, rollDeg } = design.rig.dumpAttitude;
-  // the lean may eat as much of it as it is steep
-  const eaten = Math.tan(degToRad(Math.hypot(pitchDeg, rollDeg)));
-  const fall = (lookUpDumpFall(design, line).value ?? 0) / 1000 + eaten + 0.001;
+  const fall = findLaidFall(design, line.pipe) + ROUNDING;
   const pointsMm = layFalling(add(tank.atMm, outlet.atMm), line.pointsMm, fall).map(roundTenth);
   const ops: EditOp[] = [{ op: "set", path: ["lines", line.id, "pointsMm"], value: pointsMm }];
   return { code: "regradeDumpLine", at: { kind: "line", id: line.id }, ops };

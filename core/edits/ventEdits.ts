@@ -5,8 +5,7 @@ import type { Edit, EditOp } from "../design/edit";
 import { freeId } from "../design/freeId";
 import { roundTenth } from "../design/moves";
 import type { Tank, Vent } from "../design/plumbing";
-import { buildLeg } from "../falls/drainPath";
-import { findClearance, measureGapsOf } from "../fit/obstacleGaps";
+import { isCourseClear } from "../fit/clearCourse";
 import { measureFloorMm } from "../fit/passages";
 import { measureExtent } from "../geometry/solid";
 import { add, dot, interpolate, measureLength, subtract, type Vec3, vec } from "../geometry/vec";
@@ -71,16 +70,7 @@ function layToWall(design: Design, foot: Vec3): Vec3[] {
       vec(foot.x, y, WALL_END_MM),
     ]),
   ].map((course) => course.map(roundTenth));
-  return courses.find((course) => isClear(design, [foot, ...course])) ?? courses[0]!;
-}
-
-function isClear(design: Design, course: readonly Vec3[]): boolean {
-  return course.slice(1).every((to, index) => {
-    const leg = buildLeg(course[index]!, to, { lineId: "", index, pipe: PIPE, inflowLps: 0, surgeLps: 0 });
-    return measureGapsOf(design, leg).every(
-      ({ obstacle, gapMm }) => gapMm >= (findClearance(design.rules, obstacle).value ?? 0),
-    );
-  });
+  return courses.find((course) => isCourseClear(design, [foot, ...course], PIPE)) ?? courses[0]!;
 }
 
 /** The breathers one can join by a tee: those that do not run through it themselves. */

@@ -31,6 +31,7 @@ function OutletLine({ tank, outlet }: { readonly tank: Tank; readonly outlet: Po
   const design = useWorkbench((state) => state.history!.design);
   const { apply } = useEdits();
   const line = findDumpLine(design, tank.id, outlet.id);
+  const isBoat = design.rig.kind === "boat";
   if (line) return <LineFields tank={tank} outlet={outlet} design={design} />;
   const lay = () => {
     const edit = buildAddDumpLine(workbench.getState().history!.design, tank, outlet);
@@ -41,11 +42,16 @@ function OutletLine({ tank, outlet }: { readonly tank: Tank; readonly outlet: Po
   return (
     <Group title="Dump line">
       <p className="pb-1 text-[13px] leading-snug text-faint">
-        {describePort(tank, outlet, design)}: the water is let go right there, under the rig.
+        {describePort(tank, outlet, design)}:{" "}
+        {isBoat
+          ? "on a boat it is led on by a hose, to a pump, a deck fitting or a skin fitting: station Loop."
+          : "the water is let go right there, under the rig."}
       </p>
-      <Button onClick={lay}>
-        <Plus size={14} aria-hidden /> Lay a line to the side
-      </Button>
+      {!isBoat && (
+        <Button onClick={lay}>
+          <Plus size={14} aria-hidden /> Lay a line to the side
+        </Button>
+      )}
     </Group>
   );
 }

@@ -80,9 +80,11 @@ export function DumpSection({ run, leastMmPerM, units }: Props) {
       />
       {run.outlet.valve && <Valve x={start![0] + 7} y={start![1] - bore / 2} half={bore / 2 + 4} />}
       {line.endValve && <Valve x={nodes.at(-1)![0] - 5} y={nodes.at(-1)![1] - bore / 2} half={bore / 2 + 4} />}
-      <text x={SHEET.left} y={SHEET.height - 6} className="text-[12px]" fill="var(--faint)">
-        heights {Math.round(ky / kx)} times larger
-      </text>
+      {ky / kx >= 1.5 && (
+        <text x={SHEET.left} y={SHEET.height - 6} className="text-[12px]" fill="var(--faint)">
+          heights {Math.round(ky / kx)} times larger
+        </text>
+      )}
     </svg>
   );
 }
