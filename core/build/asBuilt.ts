@@ -1,6 +1,7 @@
 import type { Design } from "../design/design";
 import { applyEdit } from "../design/edit";
-import { buildMove, findPlaceMm } from "../design/moves";
+import { buildMove, findPlaceMm, listPoints } from "../design/moves";
+import { findNode, findNodeId } from "../design/nodes";
 import type { PartRef } from "../design/part";
 import { evaluate } from "../evaluate/evaluate";
 import type { AtWorst } from "../evaluate/evaluation";
@@ -19,7 +20,10 @@ export function listMeasurable({ fixtures, tanks, lines }: Design): MeasuredPart
     ]),
     ...lines.flatMap((line) =>
       (line.kind === "drain" ? line.bendsMm : line.kind === "hose" ? [] : line.pointsMm).map(
-        (_, index) => ({ kind: "bend", lineId: line.id, index }) as const,
+        (_, index): MeasuredPart["part"] => {
+          const node = findNodeId(line, index);
+          return { kind: "bend", lineId: line.id, index, ...(node === null ? {} : { node }) };
+        },
       ),
     ),
   ];
@@ -37,8 +41,9 @@ export function buildAsBuilt(design: Design, measured: readonly MeasuredPart[]):
   const sorted = [...measured].sort((a, b) => Number(b.part.kind === "tank") - Number(a.part.kind === "tank"));
   let built = design;
   for (const { part, offMm } of sorted) {
-    const at = findPlaceMm(built, part);
-    const edit = at && buildMove(built, part, add(at, offMm));
+    const here = findMeasured(built, part);
+    const at = here && findPlaceMm(built, here);
+    const edit = here && at && buildMove(built, here, add(at, offMm));
     const outcome = edit && applyEdit(built, edit);
     if (outcome?.ok) built = outcome.design;
     else lost.push(part);
@@ -70,5 +75,19 @@ export function judgeAsBuilt(design: Design, built: Design): AsBuiltVerdict {
   };
 }
 
+/** A measured part as the design has it now: a bend is found by its node, wherever it is along the line; null if it is gone. */
+export function findMeasured({ lines }: Pick<Design, "lines">, part: MeasuredPart["part"]): PartRef | null {
+  if (part.kind !== "bend") return part;
+  const line = lines.find(({ id }) => id === part.lineId);
+  // a design whose nodes have no ids yet knows them by their place
+  const hasIds = listPoints(line).some(({ id }) => id !== undefined);
+  const index = hasIds ? findNode(line, toNode(part)) : part.index;
+  return index < 0 ? null : { kind: "bend", lineId: part.lineId, index };
+}
+
+// When nodes got ids, the first of each line became n1, the second n2 and so on.
+const toNode = ({ node, index }: Extract<MeasuredPart["part"], { kind: "bend" }>): string => node ?? `n${index + 1}`;
+
 /** What a measured part is told apart by. */
-export const toMeasuredKey = (part: PartRef): string => Object.values(part).join(":");
+export const toMeasuredKey = (part: MeasuredPart["part"]): string =>
+  part.kind === "bend" ? `bend:${part.lineId}:${toNode(part)}` : Object.values(part).join(":");

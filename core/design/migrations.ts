@@ -14,7 +14,7 @@ const MIGRATIONS: MigrationTable = {
   4: giveUses,
   5: giveGear,
   6: giveBolts,
-  7: keepAll,
+  7: nameNodes,
 };
 
 // Version 1 knew drains into tanks only, and named tank and port side by side.
@@ -182,10 +182,26 @@ function giveRatings(tank: unknown): unknown {
   return { ...tank, fixing: { ...fixing, ...given } };
 }
 
-// Version 7 knew no dump lines; there is nothing to change.
-function keepAll(document: DesignDocument): DesignDocument {
-  return document;
+// Version 7 knew points of lines by their place in the list only, and no dump lines.
+function nameNodes(document: DesignDocument): DesignDocument {
+  const name = (points: unknown): unknown =>
+    Array.isArray(points) ? points.map((point: unknown, i) => giveEach(point, { id: `n${i + 1}` })) : points;
+  return mapEach(document, "lines", (line) => ({
+    ...line,
+    ...("bendsMm" in line ? { bendsMm: name(line["bendsMm"]) } : {}),
+    ...("pointsMm" in line ? { pointsMm: name(line["pointsMm"]) } : {}),
+  }));
 }
+
+const mapEach = (
+  document: DesignDocument,
+  key: string,
+  change: (entry: DesignDocument) => DesignDocument,
+): DesignDocument => {
+  const entries = document[key];
+  if (!Array.isArray(entries)) return document;
+  return { ...document, [key]: entries.map((one: unknown) => (isDocument(one) ? change(one) : one)) };
+};
 
 // Version 5 knew only water that falls.
 function giveGear(document: DesignDocument): DesignDocument {

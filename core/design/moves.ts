@@ -4,7 +4,7 @@ import { clamp } from "../quantity/tolerance";
 import type { Design } from "./design";
 import type { Edit, EditOp, EditPath } from "./edit";
 import type { PartRef, RigLine } from "./part";
-import type { Drain, Line, Tank } from "./plumbing";
+import type { Drain, Line, Node, Tank } from "./plumbing";
 
 /** A thing that can be dragged: a part with a place, or the floor passage of a drain's leg. */
 export type Movable = PartRef | { readonly kind: "passage"; readonly lineId: string; readonly index: number };
@@ -88,7 +88,7 @@ function findLegEnds(
 }
 
 /** The free points of a line: a drain's bends, a vent's whole route. */
-export function listPoints(line: Line | undefined): readonly Vec3[] {
+export function listPoints(line: Line | undefined): readonly Node[] {
   if (!line) return [];
   return line.kind === "drain" ? line.bendsMm : line.pointsMm;
 }

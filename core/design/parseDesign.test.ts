@@ -126,9 +126,17 @@ const toRig2 = ({ crashClass: _class, ...rig }: Loose): Loose => ({
   ...rig,
   axles: rig.axles.map(({ spareKg: _spare, ...axle }: Loose) => axle),
 });
+// What version 7 had not: ids of the points of lines, which are numbered along them.
+const nameNodes = (lines: readonly Loose[]): Loose[] => {
+  const name = (points: readonly Loose[]) => points.map((point, i) => ({ ...point, id: `n${i + 1}` }));
+  return lines.map((line) =>
+    "bendsMm" in line ? { ...line, bendsMm: name(line.bendsMm) } : { ...line, pointsMm: name(line.pointsMm) },
+  );
+};
 // What version 6 had not: who runs alone, where a coupling is, what is carried on another unit.
 const toNewest = (old: Loose): Loose => ({
   ...old,
+  lines: nameNodes(old.lines),
   version: CURRENT_VERSION,
   rig: { ...old.rig, couplingXMm: null, displacementKg: null, gmMm: null },
   fixtures: old.fixtures.map((fixture: Loose) => ({ ...fixture, runsAlone: false })),
@@ -200,12 +208,12 @@ test.each([...DEMO_NAMES, ...LOOP_NAMES, FURNISHED] as const)(
 );
 
 test.each([...DEMO_NAMES, ...LOOP_NAMES, ...HEADS_NAMES, HEADS_NAME, FURNISHED] as const)(
-  "%s as version 7 wrote it is the same",
+  "%s as version 7 wrote it is the same, its points known by ids",
   (name) => {
     const old = JSON.parse(readOldText(7, name));
     const outcome = parseDesign(old);
     expect(outcome).toMatchObject({ ok: true, fromVersion: 7 });
-    if (outcome.ok) expect(outcome.design).toEqual({ ...old, version: CURRENT_VERSION });
+    if (outcome.ok) expect(outcome.design).toEqual({ ...old, lines: nameNodes(old.lines), version: CURRENT_VERSION });
   },
 );
 

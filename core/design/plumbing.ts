@@ -1,4 +1,4 @@
-import { id, list, litres, mm, name, number, pointMm, whole } from "./fields";
+import { id, list, litres, mm, name, node, number, pointMm, whole } from "./fields";
 import { hoseEnd } from "./gear";
 import { locked } from "./locked";
 import * as z from "./z";
@@ -245,7 +245,7 @@ export const drain = z.strictObject({
   lineTrap: z.nullable(lineTrap),
   branchVent: z.nullable(branchVent),
   /** Inverts of the bends between the trap's weir and the end. */
-  bendsMm: list(pointMm, { most: 60 }),
+  bendsMm: list(node, { most: 60 }),
   /** Changes of pipe along it, in the order of the bends. */
   changes: list(pipeChange, { most: 12 }),
   /** Holes that are drilled already. */
@@ -269,7 +269,7 @@ export const vent = z.strictObject({
   fromTank: id,
   fromPort: id,
   to: ventEnd,
-  pointsMm: list(pointMm, { most: 60 }),
+  pointsMm: list(node, { most: 60 }),
 });
 
 /** What a hose lets through of a smell: vinyl for water, sanitation hose, a barrier hose, or rigid pipe. */
@@ -281,7 +281,7 @@ export const hose = z.strictObject({
   kind: z.literal("hose"),
   from: hoseEnd,
   to: hoseEnd,
-  pointsMm: list(pointMm, { most: 60 }),
+  pointsMm: list(node, { most: 60 }),
   /** Not said in designs that never asked. */
   wall: z.optional(z.enum(HOSE_WALLS)),
 });
@@ -296,7 +296,7 @@ export const dumpLine = z.strictObject({
   fromTank: id,
   fromPort: id,
   to: dumpEnd,
-  pointsMm: list(pointMm, { least: 1, most: 60 }),
+  pointsMm: list(node, { least: 1, most: 60 }),
   /** A valve at its end, before which it stands full as soon as the one at the tank is open; null where there is only a cap. */
   endValve: z.nullable(valve),
 });
@@ -332,6 +332,7 @@ export type Junction = Extract<Outfall, { kind: "junction" }>;
 export type Drain = z.infer<typeof drain>;
 export type Vent = z.infer<typeof vent>;
 export type Hose = z.infer<typeof hose>;
+export type Node = z.infer<typeof node>;
 export type DumpLine = z.infer<typeof dumpLine>;
 export type HoseWall = (typeof HOSE_WALLS)[number];
 export type Line = z.infer<typeof line>;

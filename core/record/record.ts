@@ -32,7 +32,8 @@ export const measuredPart = z.strictObject({
     z.strictObject({ kind: z.literal("fixture"), id }),
     z.strictObject({ kind: z.literal("tank"), id }),
     z.strictObject({ kind: z.literal("port"), tankId: id, id }),
-    z.strictObject({ kind: z.literal("bend"), lineId: id, index: whole(0, 59) }),
+    /** Known by its node; records of before nodes had ids know its place in the line. */
+    z.strictObject({ kind: z.literal("bend"), lineId: id, index: whole(0, 59), node: z.optional(id) }),
   ]),
   offMm: pointMm,
   on: day,

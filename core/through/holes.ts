@@ -2,6 +2,7 @@ import type { Attitude } from "../attitude/attitude";
 import { computeUp } from "../attitude/attitude";
 import type { Design } from "../design/design";
 import type { GearOf } from "../design/gear";
+import { toLegKey } from "../design/nodes";
 import type { Evaluation } from "../evaluate/evaluation";
 import { listParkedStandings } from "../evaluate/parkedAttitudes";
 import type { Passage } from "../fit/passages";
@@ -37,12 +38,13 @@ export function listHoles(
   { drains, linePassages }: Pick<Evaluation, "drains" | "linePassages">,
 ): HoleEntry[] {
   const passages = [...drains.flatMap((drain) => drain.passages), ...linePassages];
+  const lineOf = new Map(design.lines.map((line) => [line.id, line]));
   return [
     ...passages.map((passage): HoleEntry => {
       const { lineId, legIndex, nth, through, panel, facesMm, hole, thicknessMm, angleRad, drillFrom, behind } =
         passage;
       return {
-        id: `${lineId}-${legIndex}-${nth}`,
+        id: `${lineId}-${toLegKey(lineOf.get(lineId), legIndex)}-${nth}`,
         through,
         lineId,
         gearId: null,

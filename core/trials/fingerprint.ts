@@ -6,8 +6,12 @@ import type { Design } from "../design/design";
  */
 export function takeFingerprint(design: Design, trialId: string): string {
   const [kind = "", id = ""] = [trialId.slice(0, trialId.indexOf(":")), trialId.slice(trialId.indexOf(":") + 1)];
-  return hash(JSON.stringify(collect(design, kind, id)));
+  return hash(JSON.stringify(collect(design, kind, id), withoutNodeIds));
 }
+
+// a node's id says nothing of where it is, and words taken before nodes had ids stay true
+const withoutNodeIds = (key: string, value: unknown): unknown =>
+  (key === "bendsMm" || key === "pointsMm") && Array.isArray(value) ? value.map(({ x, y, z }) => ({ x, y, z })) : value;
 
 function collect({ lines, tanks, fixtures, gear, rig }: Design, kind: string, id: string): unknown {
   switch (kind) {
