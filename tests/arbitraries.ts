@@ -3,6 +3,7 @@ import type { Attitude } from "@/core/attitude/attitude";
 import { createDesign, USUAL_MEASURES } from "@/core/design/createDesign";
 import type { Design } from "@/core/design/design";
 import { applyEdit, type EditOp } from "@/core/design/edit";
+import { toNodes } from "@/core/design/nodes";
 import { type Drain, type DumpLine, FITTINGS, FIXTURE_KINDS, type Fixture, type Line } from "@/core/design/plumbing";
 import { RIG_KINDS } from "@/core/design/rig";
 import { USUAL_FIXTURES } from "@/core/design/usualFixtures";
@@ -61,7 +62,7 @@ function layDumpLine(design: Design, dump: typeof dumpCourses extends fc.Arbitra
     fromPort: outlet.id,
     to: { kind: "coupling" },
     pipe,
-    pointsMm: dump.points,
+    pointsMm: toNodes(dump.points),
     endValve: dump.hasEndValve ? { kind: "manual", boreMm: 38 } : null,
   };
   return [{ op: "insert", path: ["lines"], index: design.lines.length, value }];
@@ -149,7 +150,7 @@ export const networks: fc.Arbitrary<Design> = fc
         trap: hasTrap ? trap : null,
         lineTrap: lineTrap && { ...lineTrap, bend: bend % bends.length },
         branchVent: null,
-        bendsMm: bends,
+        bendsMm: toNodes(bends),
         changes: change ? [{ bend: bend % bends.length, joint: "reducer", pipe: change.pipe }] : [],
         holes: [],
       });
@@ -182,8 +183,8 @@ export function mirrorDesign(design: Design): Design {
     }),
     lines: design.lines.map((line) =>
       line.kind === "drain"
-        ? { ...line, bendsMm: line.bendsMm.map(flip) }
-        : { ...line, pointsMm: line.pointsMm.map(flip) },
+        ? { ...line, bendsMm: line.bendsMm.map((node) => ({ ...flip(node), id: node.id })) }
+        : { ...line, pointsMm: line.pointsMm.map((node) => ({ ...flip(node), id: node.id })) },
     ),
   };
 }

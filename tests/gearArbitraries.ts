@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import type { Design } from "@/core/design/design";
 import type { Gear, GearSpec, WorkingState } from "@/core/design/gear";
+import { toNodes } from "@/core/design/nodes";
 import type { Hose, Port, Tank } from "@/core/design/plumbing";
 import { readDemo } from "./demoRigs";
 
@@ -95,7 +96,7 @@ export const gearDesigns: fc.Arbitrary<{ readonly design: Design; readonly state
         pipe: { innerMm: bore, outerMm: bore + 5, manningN: 0.009 },
         from,
         to,
-        pointsMm: n % 3 === 0 ? [{ x: 900, y: 0, z: 200 }] : [],
+        pointsMm: toNodes(n % 3 === 0 ? [{ x: 900, y: 0, z: 200 }] : []),
       });
     };
     const at = (gearId: string, port: string) => ({ kind: "gear" as const, gearId, port });

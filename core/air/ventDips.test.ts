@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { attitudes } from "@/tests/arbitraries";
 import { DEMO_NAMES, readDemo } from "@/tests/demoRigs";
 import { type Attitude, LEVEL, mirrorAttitude } from "../attitude/attitude";
+import { toNodes } from "../design/nodes";
 import type { Tank, Vent } from "../design/plumbing";
 import { type Vec3, vec } from "../geometry/vec";
 import { findVentDip } from "./ventDips";
@@ -10,7 +11,7 @@ import { buildVentPath } from "./ventPath";
 const kranich = readDemo("kranich");
 const tank = kranich.tanks[0]!;
 const vent = kranich.lines.find((line): line is Vent => line.kind === "vent")!;
-const route = (...pointsMm: Vec3[]): Vent => ({ ...vent, pointsMm });
+const route = (...pointsMm: Vec3[]): Vent => ({ ...vent, pointsMm: toNodes(pointsMm) });
 /** The dip of a breather of that tank, which stands alone. */
 const dipOf = (of: Tank, line: Vent, at: readonly Attitude[]) =>
   findVentDip(buildVentPath({ ...kranich, tanks: [of], lines: [line] }, line), at);

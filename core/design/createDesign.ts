@@ -4,6 +4,7 @@ import { createPort } from "./createPort";
 import { CURRENT_VERSION, type Design, FORMAT } from "./design";
 import type { FirstMeasures } from "./firstMeasures";
 import { buildFirstObstacles, type FirstObstacles, NOTHING_UNDER } from "./firstObstacles";
+import { toNodes } from "./nodes";
 import { type RigKind, USUAL_CLASS } from "./rig";
 import { USUAL_TRAPS } from "./usualTraps";
 
@@ -144,7 +145,7 @@ export function createDesign(
         trap: USUAL_TRAPS.pTrap,
         lineTrap: null,
         branchVent: null,
-        bendsMm: [vec(dropX, sink.y, Math.max(weirZ - 10, 20)), vec(dropX, sink.y, underZ)],
+        bendsMm: toNodes([vec(dropX, sink.y, Math.max(weirZ - 10, 20)), vec(dropX, sink.y, underZ)]),
         changes: [],
         holes: [],
       },
@@ -156,7 +157,7 @@ export function createDesign(
         fromTank: "grey",
         fromPort: "vent",
         to: { kind: "openAir", hasMesh: true },
-        pointsMm: [vec(tankAt.x + m.tankLengthMm / 2, m.floorWidthMm / 2 - 40, 500)],
+        pointsMm: toNodes([vec(tankAt.x + m.tankLengthMm / 2, m.floorWidthMm / 2 - 40, 500)]),
       },
     ],
     habits: createHabits({ ...m, drunkLPerPersonDay: 2 }, "sink"),

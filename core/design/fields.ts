@@ -26,4 +26,4 @@ const coordinate = mm(-FARTHEST_MM, FARTHEST_MM);
 /** A point in the rig frame: x forward from the rear edge of the floor, y left of the centre line, z up from the finished floor. */
 export const pointMm = z.strictObject({ x: coordinate, y: coordinate, z: coordinate });
 /** A point a line runs through, known by its id whatever is put in or taken out before it. */
-export const node = z.strictObject({ x: coordinate, y: coordinate, z: coordinate, id: z.optional(id) });
+export const node = z.strictObject({ x: coordinate, y: coordinate, z: coordinate, id });

@@ -3,6 +3,7 @@ import type { Edit, EditOp } from "../design/edit";
 import { freeId } from "../design/freeId";
 import { roundTenth } from "../design/moves";
 import { nameDrain } from "../design/nameDrain";
+import { toNodes } from "../design/nodes";
 import type { Drain, Fixture, Outfall } from "../design/plumbing";
 import { USUAL_TRAPS } from "../design/usualTraps";
 import { buildDrainPath, type Leg } from "../falls/drainPath";
@@ -72,7 +73,7 @@ export function buildDrawDrain(design: Design, fixtureId: string, goal: Goal): E
 export function buildAddDrain(
   design: Design,
   fixture: Fixture,
-  course: Pick<Drain, "to" | "bendsMm">,
+  { to, bendsMm }: { readonly to: Drain["to"]; readonly bendsMm: readonly Vec3[] },
   before: readonly EditOp[],
 ): Edit {
   const id = freeId("drain", design.lines);
@@ -87,7 +88,8 @@ export function buildAddDrain(
     branchVent: null,
     changes: [],
     holes: [],
-    ...course,
+    to,
+    bendsMm: toNodes(bendsMm),
   };
   return {
     code: "addDrain",

@@ -2,6 +2,7 @@ import type { Design } from "../design/design";
 import type { Edit, EditOp } from "../design/edit";
 import { freeId } from "../design/freeId";
 import { roundTenth } from "../design/moves";
+import { toNodes } from "../design/nodes";
 import type { DumpLine, Pipe, Port, Tank } from "../design/plumbing";
 import { isCourseClear } from "../fit/clearCourse";
 import { toTankBlock } from "../fit/obstacleGaps";
@@ -32,7 +33,7 @@ export function buildAddDumpLine(design: Design, tank: Tank, outlet: Port): Edit
     fromPort: outlet.id,
     to: { kind: "coupling" },
     pipe,
-    pointsMm: layToEdge(design, tank, outlet, pipe).map(roundTenth),
+    pointsMm: toNodes(layToEdge(design, tank, outlet, pipe).map(roundTenth)),
     endValve: null,
   };
   return {

@@ -3,6 +3,7 @@ import type { Design } from "../design/design";
 import type { Edit, EditOp } from "../design/edit";
 import { freeId } from "../design/freeId";
 import { nameDrain } from "../design/nameDrain";
+import { toNodes } from "../design/nodes";
 import type { Drain, Fixture, FixtureKind, Port, Tank } from "../design/plumbing";
 import { USUAL_FIXTURES } from "../design/usualFixtures";
 import { clearPort } from "../fit/clearPort";
@@ -45,7 +46,7 @@ export function buildAddFixture(design: Design, kind: FixtureKind, name: string)
     trap,
     lineTrap: null,
     branchVent: null,
-    bendsMm: layBends(design, outletMm, outletMm.z - (trap?.dropMm ?? 0), tank.atMm.z + inlet.atMm.z, tank),
+    bendsMm: toNodes(layBends(design, outletMm, outletMm.z - (trap?.dropMm ?? 0), tank.atMm.z + inlet.atMm.z, tank)),
     changes: [],
     holes: [],
   };

@@ -4,6 +4,7 @@ import { applyEdit, type Edit, type EditOp } from "../design/edit";
 import { freeId } from "../design/freeId";
 import type { Gear, GearKind, GearSpec, HoseEnd, WorkingState } from "../design/gear";
 import { roundTenth } from "../design/moves";
+import { toNodes } from "../design/nodes";
 import type { Hose, Tank } from "../design/plumbing";
 import { placeHoseEnd } from "../fit/lineLegs";
 import { fillShelf, type Lack } from "../gear/shelf";
@@ -235,7 +236,7 @@ function riseThroughFloor(design: Design, from: HoseEnd, to: HoseEnd): Hose["poi
   const [a, b] = [placeHoseEnd(design, from), placeHoseEnd(design, to)];
   if (a.z < 0 === b.z < 0) return [];
   const low = a.z < b.z ? a : b;
-  return [roundTenth(vec(low.x, low.y, TURN_MM))];
+  return toNodes([roundTenth(vec(low.x, low.y, TURN_MM))]);
 }
 
 const toIdWord = (key: string): string =>

@@ -4,6 +4,7 @@ import type { Design } from "../design/design";
 import type { Edit, EditOp } from "../design/edit";
 import { freeId } from "../design/freeId";
 import { roundTenth } from "../design/moves";
+import { toNodes } from "../design/nodes";
 import type { Tank, Vent } from "../design/plumbing";
 import { isCourseClear } from "../fit/clearCourse";
 import { measureFloorMm } from "../fit/passages";
@@ -36,7 +37,7 @@ export function buildAddVent(design: Design, tank: Tank): Edit {
     fromPort: portId,
     to: { kind: "openAir", hasMesh: true },
     pipe: PIPE,
-    pointsMm: layToWall(design, add(tank.atMm, port.atMm)),
+    pointsMm: toNodes(layToWall(design, add(tank.atMm, port.atMm))),
   };
   const ops: EditOp[] = [
     { op: "insert", path: ["tanks", tank.id, "ports"], index: tank.ports.length, value: port },

@@ -4,6 +4,7 @@ import { DEMO_NAMES, readDemo } from "@/tests/demoRigs";
 import type { Attitude } from "../attitude/attitude";
 import type { Design } from "../design/design";
 import { applyEdit } from "../design/edit";
+import type { Node } from "../design/plumbing";
 import { FIXTURE_KINDS } from "../design/plumbing";
 import { buildAddFixture } from "../edits/fixtureEdits";
 import { add, type Vec3, vec } from "../geometry/vec";
@@ -62,6 +63,7 @@ test("the order in which parts stand in the file changes no figure", () => {
 // Everything on the rig, moved as one.
 function shiftAll(design: Design, by: Vec3): Design {
   const move = (p: Vec3): Vec3 => add(p, by);
+  const moveNode = (node: Node): Node => ({ ...add(node, by), id: node.id });
   return {
     ...design,
     obstacles: design.obstacles.map((o) => ({ ...o, atMm: move(o.atMm) })),
@@ -69,8 +71,8 @@ function shiftAll(design: Design, by: Vec3): Design {
     tanks: design.tanks.map((t) => ({ ...t, atMm: move(t.atMm) })),
     lines: design.lines.map((line) =>
       line.kind === "drain"
-        ? { ...line, bendsMm: line.bendsMm.map(move) }
-        : { ...line, pointsMm: line.pointsMm.map(move) },
+        ? { ...line, bendsMm: line.bendsMm.map(moveNode) }
+        : { ...line, pointsMm: line.pointsMm.map(moveNode) },
     ),
   };
 }

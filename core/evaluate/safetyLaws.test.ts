@@ -3,6 +3,7 @@ import { networks } from "@/tests/arbitraries";
 import { DEMO_NAMES, FURNISHED, readDemo } from "@/tests/demoRigs";
 import { SAMPLE_FIXING } from "@/tests/sampleFixing";
 import type { Design } from "../design/design";
+import { toNodes } from "../design/nodes";
 import type { Line, Tank } from "../design/plumbing";
 import { evaluate } from "./evaluate";
 import type { Finding } from "./findings";
@@ -136,7 +137,7 @@ test("one more tank or breather somewhere else takes away nothing that is found"
         fromTank: "another",
         fromPort: "air",
         to: { kind: "openAir", hasMesh: true },
-        pointsMm: [{ x: base.atMm.x + 9_100, y: 0, z: 900 }],
+        pointsMm: toNodes([{ x: base.atMm.x + 9_100, y: 0, z: 900 }]),
       };
       const after = { ...design, tanks: [...tanks, other], lines: withBreather ? [...lines, breather] : lines };
       const now = new Set(evaluate(after).findings.map(({ id }) => id));

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { readDemo } from "@/tests/demoRigs";
 import { findUseEnd, listStores } from "../days/stores";
+import { toNodes } from "../design/nodes";
 import type { Hose } from "../design/plumbing";
 import { evaluate } from "../evaluate/evaluate";
 import { buildNetwork } from "../falls/network";
@@ -51,7 +52,7 @@ test("a hose that only falls has no sag; one with a low place between two high o
         : piece,
   );
   // down 300 mm over the first metre and up again over the second: both legs stand full
-  const bent = { ...rise, pointsMm: [{ x: 1_000, y: 0, z: 200 }] };
+  const bent = { ...rise, pointsMm: toNodes([{ x: 1_000, y: 0, z: 200 }]) };
   const run = measureHoseRun({ ...otter, gear }, bent);
   expect(run.sagMm).toBeCloseTo(300, 6);
   expect(run.sagL).toBeCloseTo(run.volumeL, 6);

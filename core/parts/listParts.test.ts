@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { mirrorDesign, networks } from "@/tests/arbitraries";
 import { readDemo } from "@/tests/demoRigs";
+import { toNodes } from "../design/nodes";
 import { vec } from "../geometry/vec";
 import { listParts, type Part } from "./listParts";
 import { findPipeSize, findWastePipe, PIPE_SIZES } from "./pipes";
@@ -46,7 +47,7 @@ test("a breather's bends and the tee it ends in are on the list; a hose bends by
     vec(first!.x + 400, first!.y + 400, 600),
   ];
   const bends = (pipe: typeof rigid) =>
-    count(listParts({ ...kranich, lines: [{ ...vent, pipe, pointsMm: turned }] }), "bend");
+    count(listParts({ ...kranich, lines: [{ ...vent, pipe, pointsMm: toNodes(turned) }] }), "bend");
   const hose = PIPE_SIZES.find((size) => size.family.endsWith("Hose"))!.pipe;
   expect(bends(rigid)).toBeGreaterThanOrEqual(2);
   expect(bends({ ...hose })).toBe(0);

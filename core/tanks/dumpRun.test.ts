@@ -4,12 +4,13 @@ import { DEMO_NAMES, FURNISHED, HEADS_NAME, readDemo } from "@/tests/demoRigs";
 import { computeUp } from "../attitude/attitude";
 import type { Design } from "../design/design";
 import { applyEdit, type Edit } from "../design/edit";
+import { toNodes } from "../design/nodes";
 import type { DumpLine, Tank } from "../design/plumbing";
 import { buildAddDumpLine, buildRegradeDumpLine, buildRemoveDumpLine } from "../edits/dumpLineEdits";
 import { evaluate } from "../evaluate/evaluate";
 import { listFrostParts } from "../frost/frostParts";
 import { measureExtent } from "../geometry/solid";
-import { dot } from "../geometry/vec";
+import { dot, type Vec3 } from "../geometry/vec";
 import { buildDumpRun, findDumpLine, measureStandingL } from "./dumpRun";
 import { computeRunEmpty } from "./runEmpty";
 
@@ -23,10 +24,17 @@ const outletsOf = ({ tanks }: Design) =>
   tanks.flatMap((tank) => tank.ports.flatMap((port) => (port.kind === "outlet" ? [{ tank, port }] : [])));
 
 /** A rig with a dump line on its first outlet, and the points of it that are given. */
-function withLine(design: Design, given: Partial<DumpLine> = {}): { readonly design: Design; readonly line: DumpLine } {
+function withLine(
+  design: Design,
+  { pointsMm, ...given }: Partial<Omit<DumpLine, "pointsMm">> & { readonly pointsMm?: readonly Vec3[] } = {},
+): { readonly design: Design; readonly line: DumpLine } {
   const { tank, port } = outletsOf(design)[0]!;
   const laid = change(design, buildAddDumpLine(design, tank, port)!);
-  const line = { ...findDumpLine(laid, tank.id, port.id)!, ...given };
+  const line = {
+    ...findDumpLine(laid, tank.id, port.id)!,
+    ...given,
+    ...(pointsMm ? { pointsMm: toNodes(pointsMm) } : {}),
+  };
   return { design: { ...laid, lines: laid.lines.map((one) => (one.id === line.id ? line : one)) }, line };
 }
 

@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { readDemo } from "@/tests/demoRigs";
 import type { Design } from "../design/design";
 import type { GearOf } from "../design/gear";
+import { toNodes } from "../design/nodes";
 import { evaluate } from "../evaluate/evaluate";
 import { computeStability } from "../heads/stability";
 import { listFloods } from "./flood";
@@ -105,7 +106,7 @@ test("a line through her skin, water over her deck, and a tank that reaches thro
   const led = {
     ...boat,
     lines: boat.lines.map((line) =>
-      line === hose && line.kind === "hose" ? { ...line, pointsMm: [{ x: 1_800, y: 1_300, z: 100 }] } : line,
+      line === hose && line.kind === "hose" ? { ...line, pointsMm: toNodes([{ x: 1_800, y: 1_300, z: 100 }]) } : line,
     ),
   };
   expect(codes(led)).toContain("lineOffHull");
