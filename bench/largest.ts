@@ -55,7 +55,7 @@ const chain = (): Design =>
       (_, i): Drain => ({
         ...own,
         id: `drain-${i}`,
-        to: i === 0 ? own.to : { kind: "junction", lineId: `drain-${i - 1}`, bend: 1, fitting: "wye" },
+        to: i === 0 ? own.to : { kind: "junction", lineId: `drain-${i - 1}`, node: own.bendsMm[1]!.id, fitting: "wye" },
       }),
     ),
   }));

@@ -21,14 +21,27 @@ export function listByName(design: Design) {
   const bare = <T extends { readonly id: string }>({ id: _, ...rest }: T) => rest;
   const byName = <T extends { readonly name: string }>(list: readonly T[]) =>
     Object.fromEntries(list.map((one) => [one.name, one]));
+  // points are known by their places: two that were laid apart have other ids
+  const nodeOf = (line: Line, node: string | null) =>
+    node === null ? null : (line.kind === "drain" ? line.bendsMm : line.pointsMm).findIndex(({ id }) => id === node);
+  const place = (line: Line) => {
+    const { id: _, ...rest } = line;
+    return line.kind === "drain"
+      ? {
+          ...rest,
+          bendsMm: line.bendsMm.map(bare),
+          items: line.items.map((item) => ({ ...item, node: nodeOf(line, item.node) })),
+        }
+      : { ...rest, pointsMm: line.pointsMm.map(bare) };
+  };
   const nameLine = (line: Line) => {
-    if (line.kind === "hose") return { ...bare(line), from: nameEnd(line.from), to: nameEnd(line.to) };
+    if (line.kind === "hose") return { ...place(line), from: nameEnd(line.from), to: nameEnd(line.to) };
     if (line.kind === "vent" || line.kind === "dumpLine")
-      return { ...bare(line), fromTank: nameIn(tanks, line.fromTank), fromPort: "" };
+      return { ...place(line), fromTank: nameIn(tanks, line.fromTank), fromPort: "" };
     const { to } = line;
     const end =
       to.kind === "junction"
-        ? { ...to, lineId: nameIn(lines, to.lineId) }
+        ? { ...to, lineId: nameIn(lines, to.lineId), node: nodeOf(lines.find(({ id }) => id === to.lineId)!, to.node) }
         : to.kind === "inlet"
           ? { kind: to.kind, tankId: nameIn(tanks, to.tankId) }
           : to.kind === "vessel"
@@ -36,7 +49,7 @@ export function listByName(design: Design) {
             : "gearId" in to
               ? { ...to, gearId: nameIn(gear, to.gearId) }
               : to;
-    return { ...bare(line), fromFixture: nameIn(fixtures, line.fromFixture), to: end };
+    return { ...place(line), fromFixture: nameIn(fixtures, line.fromFixture), to: end };
   };
   const isIdle = (tankId: string, port: Port) =>
     port.kind === "inlet" &&

@@ -139,6 +139,7 @@ export const networks: fc.Arbitrary<Design> = fc
       const main = drains[line % drains.length]!;
       const { heightMm: _height, halfMm: _half, trap, ...measures } = USUAL_FIXTURES[kind];
       const id = `fixture-${i}`;
+      const node = `n${(bend % bends.length) + 1}`;
       fixtures.push({ id, name: `Fixture ${i}`, kind, outletMm: { x, y, z }, ...measures, runsAlone: i % 2 === 1 });
       lines.push({
         id: `branch-${i}`,
@@ -146,13 +147,14 @@ export const networks: fc.Arbitrary<Design> = fc
         kind: "drain",
         pipe: { innerMm: bore, outerMm: bore + 3.6, manningN: 0.009 },
         fromFixture: id,
-        to: { kind: "junction", lineId: main.id, bend: bend % main.bendsMm.length, fitting },
+        to: { kind: "junction", lineId: main.id, node: main.bendsMm[bend % main.bendsMm.length]!.id, fitting },
         trap: hasTrap ? trap : null,
-        lineTrap: lineTrap && { ...lineTrap, bend: bend % bends.length },
         branchVent: null,
         bendsMm: toNodes(bends),
-        changes: change ? [{ bend: bend % bends.length, joint: "reducer", pipe: change.pipe }] : [],
-        holes: [],
+        items: [
+          ...(lineTrap ? [{ kind: "runningTrap" as const, node, ...lineTrap }] : []),
+          ...(change ? [{ kind: "pipeChange" as const, node, joint: "reducer" as const, pipe: change.pipe }] : []),
+        ],
       });
     });
     return { ...design, fixtures, lines };

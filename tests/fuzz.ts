@@ -98,6 +98,13 @@ const ODD: readonly Json[] = [
   "\u202eevil\u001b[31m",
 ];
 
+// A point of a line to join at, or one it has not: by its id, and in older files by its place.
+function pickNode(random: () => number, points: Json | undefined, older: "bend" | "point"): Loose {
+  const nodes = (points as Loose[] | undefined) ?? [];
+  const nth = pick(random, nodes.length + 1);
+  return nodes.some((node) => "id" in node) ? { node: nodes[nth]?.["id"] ?? "gone" } : { [older]: nth };
+}
+
 // One to four changes: of any value, or of what holds lines, tanks and places together.
 function mutate(source: Json, random: () => number): string {
   const root = structuredClone(source) as { [key: string]: Json };
@@ -147,18 +154,21 @@ function changeTopology(root: Loose, random: () => number): void {
       // another drain that joins one that is there
       if (!drain || fixtures.length === 0) return;
       const id = `fuzz-${lines.length}-${pick(random, 1e6)}`;
-      const bends = (drain["bendsMm"] as Json[] | undefined)?.length ?? 0;
       fixtures.push({ ...structuredClone(fixtures[pick(random, fixtures.length)]!), id });
-      const to = { kind: "junction", lineId: drain["id"]!, bend: pick(random, bends + 1), fitting: "wye" };
+      const to = {
+        kind: "junction",
+        lineId: drain["id"]!,
+        ...pickNode(random, drain["bendsMm"], "bend"),
+        fitting: "wye",
+      };
       lines.push({ ...structuredClone(drain), id, fromFixture: id, to });
     },
     () => {
       // a breather that joins another by a tee, with or without points of its own
       if (!vent || !tank) return;
-      const points = (vent["pointsMm"] as Json[] | undefined)?.length ?? 0;
       const port = listOf(tank, "ports").find((p) => p["kind"] === "vent");
       if (!port) return;
-      const to = { kind: "tee", lineId: vent["id"]!, point: pick(random, points + 1) };
+      const to = { kind: "tee", lineId: vent["id"]!, ...pickNode(random, vent["pointsMm"], "point") };
       const pointsMm = random() < 0.5 ? [] : structuredClone(vent["pointsMm"]!);
       lines.push({
         ...structuredClone(vent),
@@ -186,7 +196,8 @@ function changeTopology(root: Loose, random: () => number): void {
       if (!bends || bends.length < 2) return;
       const [a, b] = [bends[0]!, bends[1]!];
       const how = random();
-      bends[1] = how < 0.33 ? { ...b, z: a["z"]! } : how < 0.66 ? { ...a, z: Number(b["z"]) } : { ...a };
+      const moved = how < 0.33 ? { ...b, z: a["z"]! } : how < 0.66 ? { ...a, z: Number(b["z"]) } : { ...a };
+      bends[1] = "id" in b ? { ...moved, id: b["id"]! } : moved;
     },
     () => {
       // chained one after another

@@ -68,7 +68,11 @@ export function describeFault(fault: Fault, units: Units = "metric", design: Des
     case "portTaken":
       return `Two lines would sit on one port${at}, ${quote(fault.id)} among them. Fit a tee, or put one of them elsewhere.`;
     case "atNoBend":
-      return `There is no such bend${at}: the drain has ${fault.bends}. Changes of pipe stand at bends that are there, in their order.`;
+      return `There is no such bend${at}: the drain has ${fault.bends}. Traps, holes and changes of pipe sit at bends that are there.`;
+    case "twoAtBend":
+      return fault.what === "runningTrap"
+        ? `A drain has one running trap at most${at}. Take the other one out.`
+        : `Two changes of pipe stand at one bend${at}. Keep one of them.`;
     case "locked":
       return `${quote(fault.name)} is locked where it is. Unlock it, then move it.`;
     case "portOutsideTank":
@@ -120,9 +124,8 @@ const PLACE_NAMES: Readonly<Record<string, string>> = {
   ports: "ports",
   to: "end",
   bendsMm: "bends",
-  changes: "changes of pipe",
-  holes: "holes",
-  lineTrap: "trap in the line",
+  items: "what sits at its bends",
+  node: "bend",
   hasMesh: "mesh",
   hasCleanout: "cleanout",
   pointsMm: "points",
@@ -177,8 +180,7 @@ const ENTRY_NAMES: Readonly<Record<string, string>> = {
   states: "working state",
   bendsMm: "bend",
   pointsMm: "point",
-  changes: "change of pipe",
-  holes: "hole",
+  items: "piece at a bend",
   profileMm: "corner",
   axles: "axle",
   standings: "standing",

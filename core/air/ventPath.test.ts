@@ -91,7 +91,7 @@ test("a tee below its tanks is said, one above both is not", () => {
   expect(codes(joined)).not.toContain("ventTeeLow");
   const { to } = second;
   if (to.kind !== "tee") throw new Error("it has joined");
-  const path = ["lines", "grey-vent", "pointsMm", to.point, "z"];
+  const path = ["lines", "grey-vent", "pointsMm", to.node, "z"];
   const low = mustApply(joined, { code: "change", at: { kind: "rig" }, ops: [{ op: "set", path, value: -300 }] });
   expect(codes(low)).toContain("ventTeeLow");
 });

@@ -1,4 +1,5 @@
 import type { Design } from "../design/design";
+import { findNode } from "../design/nodes";
 import type { Tank, Vent } from "../design/plumbing";
 import { add, measureLength, subtract, type Vec3 } from "../geometry/vec";
 import { measureTurnDeg } from "../parts/turns";
@@ -56,14 +57,14 @@ export function buildVentPath(design: Design, vent: Vent): VentPath {
   const refs = [{ lineId: vent.id, point: -1 }];
   const stretches = chain.map((line, i): VentStretch => {
     const before = chain[i - 1];
-    const first = before?.to.kind === "tee" ? before.to.point : 0;
+    const first = before?.to.kind === "tee" ? findNode(line, before.to.node) : 0;
     const from = pointsMm.at(-1)!;
     const own = line.pointsMm.slice(first);
     pointsMm.push(...own);
     refs.push(...own.map((_, k) => ({ lineId: line.id, point: first + k })));
     // up to the tee the pipe is the breather's own, and the tee is where the next one begins
     const { to } = line;
-    const tee = to.kind === "tee" ? chain[i + 1]!.pointsMm[to.point]! : null;
+    const tee = to.kind === "tee" ? chain[i + 1]!.pointsMm[findNode(chain[i + 1], to.node)]! : null;
     const course = [...(i === 0 ? [from] : []), ...own, ...(tee ? [tee] : [])];
     const ends = (i === 0 ? ENTRY_K : 0) + (to.kind === "openAir" ? EXIT_K + (to.hasMesh ? MESH_K : 0) : TEE_K);
     return {
@@ -85,7 +86,7 @@ export function listOwnCourse(design: Design, vent: Vent): Vec3[] {
   const port = tank.ports.find((p) => p.id === vent.fromPort)!;
   const { to } = vent;
   const main = to.kind === "tee" ? design.lines.find(({ id }) => id === to.lineId) : undefined;
-  const tee = to.kind === "tee" && main?.kind === "vent" ? main.pointsMm[to.point] : undefined;
+  const tee = to.kind === "tee" && main?.kind === "vent" ? main.pointsMm[findNode(main, to.node)] : undefined;
   return [add(tank.atMm, port.atMm), ...vent.pointsMm, ...(tee ? [tee] : [])];
 }
 

@@ -1,6 +1,7 @@
 import { listOwnCourse } from "../air/ventPath";
 import type { Design } from "../design/design";
 import type { GearKind } from "../design/gear";
+import { listPipeChanges } from "../design/lineItems";
 import type {
   Drain,
   DumpLine,
@@ -205,7 +206,7 @@ function listDrainGoods(design: Design, evaluation: Evaluation): Good[] {
       goods.push({ ware: { kind: "cement" }, amount: 1, assembly, counter: "sealing" });
       // what is cemented comes apart nowhere, so the tank could not be dropped
       const last = ownLegs.at(-1);
-      const hasUnion = drain.changes.some(({ joint }) => joint === "union");
+      const hasUnion = listPipeChanges(drain).some(({ joint }) => joint === "union");
       if (drain.to.kind === "inlet" && last && !hasUnion)
         goods.push({ ware: { kind: "union", pipe: last.pipe }, amount: 1, assembly, counter: "pipe" });
     }

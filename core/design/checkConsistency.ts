@@ -7,6 +7,7 @@ import { checkWays } from "./checkWays";
 import type { Design } from "./design";
 import type { Fault, FaultPath } from "./faults";
 import type { HoseEnd } from "./gear";
+import { findNode } from "./nodes";
 import type { Drain, DumpLine, Junction, Line, PortKind, Tank, Vent } from "./plumbing";
 
 const AXES = ["x", "y", "z"] as const;
@@ -42,6 +43,9 @@ function checkIds(design: Design): Fault[] {
     [["gear"], design.gear],
     [["states"], design.states],
     ...design.tanks.map((tank, i): [FaultPath, typeof tank.ports] => [["tanks", i, "ports"], tank.ports]),
+    ...design.lines.map((line, i): [FaultPath, readonly { readonly id: string }[]] =>
+      line.kind === "drain" ? [["lines", i, "bendsMm"], line.bendsMm] : [["lines", i, "pointsMm"], line.pointsMm],
+    ),
     ...(["people", "ways", "vessels", "flows"] as const).map(
       (list): [FaultPath, readonly { readonly id: string }[]] => [["habits", list], design.habits[list]],
     ),
@@ -177,24 +181,22 @@ function checkDumpStart({ lines }: Design, known: Known, line: DumpLine, at: Fau
   ];
 }
 
-// What stands at bends stands at bends that are there, and changes of pipe follow one another.
-function checkAlong({ bendsMm, changes, lineTrap, holes }: Drain, at: FaultPath): Fault[] {
+// What sits at bends sits at bends that are there: one change of pipe at each, one running trap in all.
+function checkAlong({ bendsMm, items }: Drain, at: FaultPath): Fault[] {
   const bends = bendsMm.length;
-  return [
-    ...holes.flatMap(({ leg }, i): Fault[] =>
-      leg <= bends ? [] : [{ code: "atNoBend", path: [...at, "holes", i, "leg"], bends }],
-    ),
-    ...changes.flatMap(({ bend, pipe }, i): Fault[] => {
-      const path = [...at, "changes", i];
-      if (bend >= bends || bend <= (changes[i - 1]?.bend ?? -1)) {
-        return [{ code: "atNoBend", path: [...path, "bend"], bends }];
-      }
-      return pipe.outerMm > pipe.innerMm ? [] : [{ code: "pipeWithoutWall", path: [...path, "pipe", "outerMm"] }];
-    }),
-    ...(lineTrap && lineTrap.bend >= bends
-      ? [{ code: "atNoBend", path: [...at, "lineTrap", "bend"], bends } as const]
-      : []),
-  ];
+  const known = new Set(bendsMm.map(({ id }) => id));
+  const changed = new Set<string>();
+  let traps = 0;
+  return items.flatMap((item, i): Fault[] => {
+    const path = [...at, "items", i];
+    if (item.node !== null && !known.has(item.node)) return [{ code: "atNoBend", path: [...path, "node"], bends }];
+    if (item.kind === "runningTrap" && ++traps > 1) return [{ code: "twoAtBend", path, what: "runningTrap" }];
+    if (item.kind !== "pipeChange") return [];
+    if (changed.has(item.node)) return [{ code: "twoAtBend", path, what: "pipeChange" }];
+    changed.add(item.node);
+    const { outerMm, innerMm } = item.pipe;
+    return outerMm > innerMm ? [] : [{ code: "pipeWithoutWall", path: [...path, "pipe", "outerMm"] }];
+  });
 }
 
 // A breather ends in the open air or, by a tee, at a point of another one.
@@ -206,7 +208,7 @@ function checkVentEnd(known: Known, vent: Vent, at: FaultPath): Fault[] {
   const main = known.lines.get(to.lineId);
   if (main?.kind !== "vent") return [{ code: "danglingReference", path: [...at, "to", "lineId"], id: to.lineId }];
   const bends = main.pointsMm.length;
-  if (to.point >= bends) return [{ code: "joinsNoBend", path: [...at, "to", "point"], id: to.lineId, bends }];
+  if (findNode(main, to.node) < 0) return [{ code: "joinsNoBend", path: [...at, "to", "node"], id: to.lineId, bends }];
   return [];
 }
 
@@ -230,8 +232,8 @@ function checkPort({ tanks }: Known, { tankId, portId, wanted, tankPath, portPat
 function checkJunction(known: Known, to: Junction, path: FaultPath): Fault[] {
   const main = known.lines.get(to.lineId);
   if (main?.kind !== "drain") return [{ code: "danglingReference", path: [...path, "lineId"], id: to.lineId }];
-  if (to.bend >= main.bendsMm.length) {
-    return [{ code: "joinsNoBend", path: [...path, "bend"], id: to.lineId, bends: main.bendsMm.length }];
+  if (findNode(main, to.node) < 0) {
+    return [{ code: "joinsNoBend", path: [...path, "node"], id: to.lineId, bends: main.bendsMm.length }];
   }
   return [];
 }

@@ -17,7 +17,7 @@ function chain(count: number): Design {
     (_, i): Drain => ({
       ...own,
       id: `drain-${i}`,
-      to: i === 0 ? own.to : { kind: "junction", lineId: `drain-${i - 1}`, bend: 1, fitting: "wye" },
+      to: i === 0 ? own.to : { kind: "junction", lineId: `drain-${i - 1}`, node: own.bendsMm[1]!.id, fitting: "wye" },
     }),
   );
   return { ...base, lines };
@@ -45,7 +45,7 @@ test("a circle is a fault of each drain in it, and of no other", () => {
   const design = chain(6);
   const lines = design.lines.map((line, i) =>
     i === 2 && line.kind === "drain"
-      ? { ...line, to: { kind: "junction", lineId: "drain-4", bend: 0, fitting: "wye" } as const }
+      ? { ...line, to: { kind: "junction", lineId: "drain-4", node: own.bendsMm[0]!.id, fitting: "wye" } as const }
       : line,
   );
   const outcome = parseDesign({ ...design, lines });

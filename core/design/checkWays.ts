@@ -1,15 +1,17 @@
 import type { Design } from "./design";
 import type { Fault, FaultPath } from "./faults";
+import { findNode } from "./nodes";
 import type { Line } from "./plumbing";
 
 /** Legs of all ways together, each followed through all it joins: more no rig has, and no page could follow a hand with. */
 export const MOST_WAY_LEGS = 12_000;
 
-/** A line as a piece of a way: how many bends it has, and at which bend of which line it goes on. */
+/** A line as a piece of a way: how many bends it has, and at which node of which line it goes on. */
 type Piece = {
   readonly path: FaultPath;
   readonly bends: number;
-  readonly next: { readonly id: string; readonly bend: number } | null;
+  readonly next: { readonly id: string; readonly node: string } | null;
+  readonly line: Line;
 };
 
 /**
@@ -31,9 +33,8 @@ export function checkWays({ lines }: Design): Fault[] {
 function toPiece(line: Line, path: FaultPath): Piece {
   const { to } = line;
   const bends = line.kind === "drain" ? line.bendsMm.length : line.pointsMm.length;
-  if (to.kind === "junction") return { path, bends, next: { id: to.lineId, bend: to.bend } };
-  if (to.kind === "tee") return { path, bends, next: { id: to.lineId, bend: to.point } };
-  return { path, bends, next: null };
+  const isJoined = to.kind === "junction" || to.kind === "tee";
+  return { path, bends, line, next: isJoined ? { id: to.lineId, node: to.node } : null };
 }
 
 // Walks to the first piece that is known, then back, noting how many legs follow each; a circle is a fault of those in it.
@@ -56,7 +57,10 @@ function followOne(first: string, pieces: ReadonlyMap<string, Piece>, tails: Map
   for (const one of trail.reverse()) {
     const { next } = pieces.get(one)!;
     const main = next && pieces.get(next.id);
-    tails.set(one, main ? Math.max(0, main.bends - next.bend) + (tails.get(next.id) ?? 0) : 0);
+    tails.set(
+      one,
+      main ? Math.max(0, main.bends - Math.max(0, findNode(main.line, next.node))) + (tails.get(next.id) ?? 0) : 0,
+    );
   }
   return [];
 }

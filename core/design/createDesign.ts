@@ -143,11 +143,9 @@ export function createDesign(
         fromFixture: "sink",
         to: { kind: "inlet", tankId: "grey", portId: "inlet" },
         trap: USUAL_TRAPS.pTrap,
-        lineTrap: null,
         branchVent: null,
         bendsMm: toNodes([vec(dropX, sink.y, Math.max(weirZ - 10, 20)), vec(dropX, sink.y, underZ)]),
-        changes: [],
-        holes: [],
+        items: [],
       },
       {
         id: "grey-vent",

@@ -75,7 +75,9 @@ function listPlaces(value: unknown, path: readonly (string | number)[] = []): (r
 const JUNK = [Number.NaN, -5, 1e9, "x", null, {}, [], true, undefined, JSON.parse('{"__proto__":{"a":1}}')] as const;
 
 test("an edit is refused exactly where the whole file would be, and for the same reason", () => {
-  const places = listPlaces(kranich);
+  // an edit need not say the ids of points: those that are missing are given
+  const isNodeId = (path: readonly unknown[]) => path.at(-1) === "id" && path[0] === "lines" && path.length === 5;
+  const places = listPlaces(kranich).filter((path) => !isNodeId(path));
   fc.assert(
     fc.property(fc.constantFrom(...places), fc.constantFrom(...JUNK), fc.boolean(), (path, value, isTakenOut) => {
       const op = isTakenOut ? ({ op: "remove", path } as const) : ({ op: "set", path, value } as const);

@@ -1,6 +1,6 @@
 import type { Design } from "./design";
 import type { Fault } from "./faults";
-import { followBends } from "./followBends";
+import { followNodes } from "./followNodes";
 import { findMovedLock } from "./locks";
 import { settleNodes } from "./nodes";
 import { parseChanged } from "./parseDesign";
@@ -111,7 +111,7 @@ export function applyEdit(design: Design, edit: Edit): EditOutcome {
     if (changed === NOWHERE) {
       return { ok: false, faults: [{ code: "danglingReference", path: [...op.path], id: op.path.join(".") }] };
     }
-    next = settleNodes(next as Design, followBends(changed as Design, op), op);
+    next = settleNodes(next as Design, followNodes(next as Design, changed as Design, op), op);
   }
   const held = findMovedLock(design, next as Design);
   if (held) return { ok: false, faults: [{ code: "locked", path: [], name: held }] };

@@ -182,15 +182,44 @@ function giveRatings(tank: unknown): unknown {
   return { ...tank, fixing: { ...fixing, ...given } };
 }
 
-// Version 7 knew points of lines by their place in the list only, and no dump lines.
+// Version 7 knew points of lines, and what sits or joins there, by their place along the line.
 function nameNodes(document: DesignDocument): DesignDocument {
   const name = (points: unknown): unknown =>
-    Array.isArray(points) ? points.map((point: unknown, i) => giveEach(point, { id: `n${i + 1}` })) : points;
-  return mapEach(document, "lines", (line) => ({
+    Array.isArray(points) ? points.map((point: unknown, i) => giveEach(point, { id: toNodeId(i) })) : points;
+  return mapEach(document, "lines", ({ lineTrap, changes, holes, ...line }) => ({
     ...line,
     ...("bendsMm" in line ? { bendsMm: name(line["bendsMm"]) } : {}),
     ...("pointsMm" in line ? { pointsMm: name(line["pointsMm"]) } : {}),
+    ...("to" in line ? { to: nameJoint(line["to"]) } : {}),
+    ...(line["kind"] === "drain" ? { items: gatherItems(lineTrap, changes, holes) } : {}),
   }));
+}
+
+const toNodeId = (index: unknown): string => `n${Number(index) + 1}`;
+
+function nameJoint(to: unknown): unknown {
+  if (!isDocument(to)) return to;
+  const { bend, point, ...rest } = to;
+  return bend === undefined && point === undefined ? to : { ...rest, node: toNodeId(bend ?? point) };
+}
+
+function gatherItems(lineTrap: unknown, changes: unknown, holes: unknown): unknown[] {
+  const put = (kind: string, value: unknown): unknown => {
+    if (!isDocument(value)) return value;
+    const { bend, ...rest } = value;
+    return { kind, node: toNodeId(bend), ...rest };
+  };
+  const drill = (value: unknown): unknown => {
+    if (!isDocument(value)) return value;
+    // leg 0 begins at the trap, leg 1 at the first bend
+    const { leg, ...rest } = value;
+    return { kind: "hole", node: leg === 0 ? null : toNodeId(Number(leg) - 1), ...rest };
+  };
+  return [
+    ...(lineTrap === null || lineTrap === undefined ? [] : [put("runningTrap", lineTrap)]),
+    ...(Array.isArray(changes) ? changes.map((one: unknown) => put("pipeChange", one)) : []),
+    ...(Array.isArray(holes) ? holes.map(drill) : []),
+  ];
 }
 
 const mapEach = (

@@ -48,7 +48,12 @@ test.each<[string, string, Fault["code"]]>([
 // biome-ignore lint/suspicious/noExplicitAny: a file from outside has no type
 type Loose = any;
 
-const toJunction = (lineId: string, bend: number) => ({ kind: "junction", lineId, bend, fitting: "wye" });
+const toJunction = (lineId: string, bend: number) => ({
+  kind: "junction",
+  lineId,
+  node: `n${bend + 1}`,
+  fitting: "wye",
+});
 
 test.each<[string, (doc: Loose) => void, Fault["code"], string]>([
   ["a negative length", (d) => (d.tanks[0].solid.lengthMm = -5), "tooSmall", "tanks.0.solid.lengthMm"],
@@ -86,7 +91,7 @@ test.each<[string, (doc: Loose) => void, Fault["code"], string]>([
     "a branch at a bend that is not there",
     (d) => d.lines.push({ ...d.lines[0], id: "branch", to: toJunction("sink-drain", 9) }),
     "joinsNoBend",
-    "lines.2.to.bend",
+    "lines.2.to.node",
   ],
   [
     "two drains that run into each other",
@@ -96,6 +101,22 @@ test.each<[string, (doc: Loose) => void, Fault["code"], string]>([
     },
     "drainLoop",
     "lines.0.to",
+  ],
+  ["two bends of one id", (d) => (d.lines[0].bendsMm[1].id = "n1"), "duplicateId", "lines.0.bendsMm.1.id"],
+  [
+    "a running trap at a bend that is not there",
+    (d) => d.lines[0].items.push({ kind: "runningTrap", node: "n9", sealMm: 50, hasCleanout: true }),
+    "atNoBend",
+    "lines.0.items.0.node",
+  ],
+  [
+    "two running traps",
+    (d) => {
+      for (const node of ["n1", "n2"])
+        d.lines[0].items.push({ kind: "runningTrap", node, sealMm: 50, hasCleanout: true });
+    },
+    "twoAtBend",
+    "lines.0.items.1",
   ],
   ["two of one id", (d) => d.fixtures.push(d.fixtures[0]), "duplicateId", "fixtures.1.id"],
   ["a pipe without a wall", (d) => (d.lines[0].pipe.outerMm = 30), "pipeWithoutWall", "lines.0.pipe.outerMm"],
@@ -126,12 +147,24 @@ const toRig2 = ({ crashClass: _class, ...rig }: Loose): Loose => ({
   ...rig,
   axles: rig.axles.map(({ spareKg: _spare, ...axle }: Loose) => axle),
 });
-// What version 7 had not: ids of the points of lines, which are numbered along them.
+// What version 7 had not: ids of the points of lines, which are numbered along them, and one list of what sits at them.
 const nameNodes = (lines: readonly Loose[]): Loose[] => {
   const name = (points: readonly Loose[]) => points.map((point, i) => ({ ...point, id: `n${i + 1}` }));
-  return lines.map((line) =>
-    "bendsMm" in line ? { ...line, bendsMm: name(line.bendsMm) } : { ...line, pointsMm: name(line.pointsMm) },
-  );
+  const join = ({ bend, point, ...to }: Loose) => {
+    const nth = bend ?? point;
+    return nth === undefined ? to : { ...to, node: `n${nth + 1}` };
+  };
+  return lines.map(({ lineTrap, changes, holes, ...line }) => {
+    const to = join(line.to);
+    if (line.kind !== "drain") return { ...line, to, pointsMm: name(line.pointsMm) };
+    const put = (kind: string, { bend, ...rest }: Loose) => ({ kind, node: `n${bend + 1}`, ...rest });
+    const items = [
+      ...(lineTrap ? [put("runningTrap", lineTrap)] : []),
+      ...(changes ?? []).map((one: Loose) => put("pipeChange", one)),
+      ...(holes ?? []).map(({ leg, ...one }: Loose) => ({ kind: "hole", node: leg === 0 ? null : `n${leg}`, ...one })),
+    ];
+    return { ...line, to, bendsMm: name(line.bendsMm), items };
+  });
 };
 // What version 6 had not: who runs alone, where a coupling is, what is carried on another unit.
 const toNewest = (old: Loose): Loose => ({

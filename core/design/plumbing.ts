@@ -186,24 +186,17 @@ export const trap = z.strictObject({
   hasCleanout: z.boolean(),
 });
 
-/** A low running trap in the line itself, at one of its bends: it serves everything that drains through it. */
-export const lineTrap = z.strictObject({
-  bend: whole(0, 59),
-  sealMm: mm(10, 200),
-  hasCleanout: z.boolean(),
-});
-
 export const PIPE_JOINTS = ["union", "reducer", "hoseBarb"] as const;
 
-/** A round hole that is there: for which leg, the how manieth along it, and how wide. */
-export const drilledHole = z.strictObject({ leg: whole(0, 60), nth: whole(0, 40), diameterMm: mm(5, 500) });
-
-/** Where a drain goes on in another pipe: from one of its bends on, until the next change. */
-export const pipeChange = z.strictObject({
-  bend: whole(0, 59),
-  joint: z.enum(PIPE_JOINTS),
-  pipe,
-});
+/** What sits at a point of a drain, known by the point's id: it goes where its point goes. */
+export const lineItem = z.discriminatedUnion("kind", [
+  /** A low running trap in the line itself: it serves everything that drains through it. */
+  z.strictObject({ kind: z.literal("runningTrap"), node: id, sealMm: mm(10, 200), hasCleanout: z.boolean() }),
+  /** Where a drain goes on in another pipe, until the next change. */
+  z.strictObject({ kind: z.literal("pipeChange"), node: id, joint: z.enum(PIPE_JOINTS), pipe }),
+  /** A round hole that is there: for the leg that begins at the node, or the first, the how manieth along it, and how wide. */
+  z.strictObject({ kind: z.literal("hole"), node: z.nullable(id), nth: whole(0, 40), diameterMm: mm(5, 500) }),
+]);
 
 /** Air to the branch near its trap: an open pipe, or a valve that only lets air in. */
 export const branchVent = z.strictObject({
@@ -221,8 +214,8 @@ export const outfall = z.discriminatedUnion("kind", [
   z.strictObject({
     kind: z.literal("junction"),
     lineId: id,
-    /** Bend of that drain, counted from its trap. */
-    bend: whole(0, 59),
+    /** The bend of that drain it comes in at. */
+    node: id,
     fitting: z.enum(FITTINGS),
   }),
   /** The open end under the rig, from which the water falls on the ground. */
@@ -242,14 +235,11 @@ export const drain = z.strictObject({
   fromFixture: id,
   to: outfall,
   trap: z.nullable(trap),
-  lineTrap: z.nullable(lineTrap),
   branchVent: z.nullable(branchVent),
   /** Inverts of the bends between the trap's weir and the end. */
   bendsMm: list(node, { most: 60 }),
-  /** Changes of pipe along it, in the order of the bends. */
-  changes: list(pipeChange, { most: 12 }),
-  /** Holes that are drilled already. */
-  holes: list(drilledHole, { most: 24 }),
+  /** What sits at its bends. */
+  items: list(lineItem, { most: 40 }),
 });
 
 /** Where a breather ends: in the open air, which is its last point, or at a point of another breather, by a tee. */
@@ -259,7 +249,7 @@ export const ventEnd = z.discriminatedUnion("kind", [
     /** Insects stay out. */
     hasMesh: z.boolean(),
   }),
-  z.strictObject({ kind: z.literal("tee"), lineId: id, point: whole(0, 59) }),
+  z.strictObject({ kind: z.literal("tee"), lineId: id, node: id }),
 ]);
 
 /** A tank's breather: from its port along the points to its end. */
@@ -317,9 +307,8 @@ export type TrapKind = Trap["kind"];
 export type BranchVent = z.infer<typeof branchVent>;
 export type Fitting = (typeof FITTINGS)[number];
 export type Outfall = z.infer<typeof outfall>;
-export type LineTrap = z.infer<typeof lineTrap>;
-export type PipeChange = z.infer<typeof pipeChange>;
-export type PipeJoint = PipeChange["joint"];
+export type LineItem = z.infer<typeof lineItem>;
+export type PipeJoint = (typeof PIPE_JOINTS)[number];
 export type Material = Tank["material"];
 export type Fixing = z.infer<typeof fixing>;
 export type Fastener = (typeof FASTENERS)[number];

@@ -48,7 +48,8 @@ export function buildCopyFixture(design: Design, fixtureId: string, name: string
         name: nameDrain(name),
         fromFixture: newFixtureId,
         to: end.to,
-        bendsMm: drain.bendsMm.map(shift),
+        // what sits at its bends goes by their ids
+        bendsMm: drain.bendsMm.map((node) => ({ ...shift(node), id: node.id })),
       },
     },
   ];

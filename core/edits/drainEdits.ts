@@ -1,10 +1,11 @@
 import type { Design } from "../design/design";
 import type { Edit, EditOp } from "../design/edit";
 import { freeId } from "../design/freeId";
+import { findJunctionBend } from "../design/lineItems";
 import { roundTenth } from "../design/moves";
 import { nameDrain } from "../design/nameDrain";
-import { toNodes } from "../design/nodes";
-import type { Drain, Fixture, Outfall } from "../design/plumbing";
+import { createNodeId, toNewNode, toNodes } from "../design/nodes";
+import type { Drain, Fixture, Node, Outfall } from "../design/plumbing";
 import { USUAL_TRAPS } from "../design/usualTraps";
 import { buildDrainPath, type Leg } from "../falls/drainPath";
 import { buildNetwork, followDrain } from "../falls/network";
@@ -84,10 +85,8 @@ export function buildAddDrain(
     pipe: findWastePipe(fixture.boreMm),
     fromFixture: fixture.id,
     trap: USUAL_TRAPS.pTrap,
-    lineTrap: null,
     branchVent: null,
-    changes: [],
-    holes: [],
+    items: [],
     to,
     bendsMm: toNodes(bendsMm),
   };
@@ -117,7 +116,7 @@ export function buildRedirect(design: Design, drainId: string, goal: Goal): Edit
   return {
     code: "redirect",
     at: { kind: "line", id: drainId },
-    ops: [...ops, { op: "set", path: ["lines", drainId, "to"], value: to }, ...listLeftBehind(design, drain, to, ops)],
+    ops: [...ops, { op: "set", path: ["lines", drainId, "to"], value: to }, ...listLeftBehind(design, drain, to)],
   };
 }
 
@@ -173,14 +172,15 @@ export function reachPlace(design: Design, main: Drain, placeMm: Vec3): Reached 
 
 // At a bend that is near, or at one that is put in there.
 function joinAt(main: Drain, leg: Leg, atMm: Vec3): Reached {
-  const junction = (bend: number): Outfall => ({ kind: "junction", lineId: main.id, bend, fitting: "wye" });
+  const junction = (node: string): Outfall => ({ kind: "junction", lineId: main.id, node, fitting: "wye" });
   const near = [leg.index - 1, leg.index].find((bend) => {
     const point = main.bendsMm[bend];
     return point && measureLength(subtract(point, atMm)) < SAME_PLACE_MM;
   });
-  if (near !== undefined) return { ops: [], to: junction(near), endMm: main.bendsMm[near]! };
-  const insert: EditOp = { op: "insert", path: ["lines", main.id, "bendsMm"], index: leg.index, value: atMm };
-  return { ops: [insert], to: junction(leg.index), endMm: atMm };
+  if (near !== undefined) return { ops: [], to: junction(main.bendsMm[near]!.id), endMm: main.bendsMm[near]! };
+  const value = toNewNode(main, atMm);
+  const insert: EditOp = { op: "insert", path: ["lines", main.id, "bendsMm"], index: leg.index, value };
+  return { ops: [insert], to: junction(value.id), endMm: atMm };
 }
 
 type Place = { readonly leg: Leg; readonly atMm: Vec3 };
@@ -208,12 +208,21 @@ function findPlaceToJoin(legs: readonly Leg[], from: Vec3, isInTrap: (p: Vec3) =
  */
 export function listHandOver(design: Design, drain: Drain): EditOp[] {
   const branches = (buildNetwork(design).branches.get(drain.id) ?? []).flatMap((branch) =>
-    branch.to.kind === "junction" ? [{ branch, bend: branch.to.bend, fitting: branch.to.fitting }] : [],
+    branch.to.kind === "junction"
+      ? [{ branch, bend: findJunctionBend(drain, branch.to), fitting: branch.to.fitting }]
+      : [],
   );
   const heir = branches.reduce<(typeof branches)[number] | null>((a, b) => (a && a.bend <= b.bend ? a : b), null);
   if (!heir) return [];
   const { branch, bend } = heir;
-  const bendsMm = [...branch.bendsMm, ...drain.bendsMm.slice(bend)];
+  // bends of two drains that become one may be called the same
+  const taken = new Set(branch.bendsMm.map(({ id }) => id));
+  const handed = drain.bendsMm.slice(bend).map((node): Node => {
+    const id = taken.has(node.id) ? createNodeId(node, taken) : node.id;
+    taken.add(id);
+    return { ...node, id };
+  });
+  const bendsMm = [...branch.bendsMm, ...handed];
   return [
     { op: "set", path: ["lines", branch.id, "bendsMm"], value: bendsMm },
     { op: "set", path: ["lines", branch.id, "to"], value: drain.to },
@@ -221,7 +230,7 @@ export function listHandOver(design: Design, drain: Drain): EditOp[] {
     ...branches
       .filter((other) => other !== heir)
       .map(({ branch: other, bend: at, fitting }): EditOp => {
-        const to = { kind: "junction", lineId: branch.id, bend: branch.bendsMm.length + at - bend, fitting };
+        const to = { kind: "junction", lineId: branch.id, node: handed[at - bend]!.id, fitting };
         return { op: "set", path: ["lines", other.id, "to"], value: to };
       }),
   ];

@@ -88,7 +88,7 @@ export function buildDrawnDrain(
   const bendsMm = layHeights(design, fixture, known, { points, endMm: reached.endMm, fallMmPerM });
   const { to, ops } = reached;
   if (known) {
-    const relaid = [...ops, ...relay(known.id, to, bendsMm), ...listLeftBehind(design, known, to, ops)];
+    const relaid = [...ops, ...relay(known.id, to, bendsMm), ...listLeftBehind(design, known, to)];
     return { code: "reroute", at: { kind: "line", id: known.id }, ops: relaid };
   }
   return buildAddDrain(design, fixture, { to, bendsMm }, ops);
@@ -96,9 +96,7 @@ export function buildDrawnDrain(
 
 /** What lays a drain along other bends: what stood at the old ones goes with them. */
 export const relay = (lineId: string, to: Outfall, bendsMm: readonly Vec3[]): EditOp[] => [
-  { op: "set", path: ["lines", lineId, "changes"], value: [] },
-  { op: "set", path: ["lines", lineId, "holes"], value: [] },
-  { op: "set", path: ["lines", lineId, "lineTrap"], value: null },
+  { op: "set", path: ["lines", lineId, "items"], value: [] },
   { op: "set", path: ["lines", lineId, "to"], value: to },
   { op: "set", path: ["lines", lineId, "bendsMm"], value: bendsMm },
 ];

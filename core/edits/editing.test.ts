@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { networks } from "@/tests/arbitraries";
 import { DEMO_NAMES, readDemo } from "@/tests/demoRigs";
 import { mustApply } from "@/tests/sharedAir";
+import { findLineTrap, listPipeChanges } from "../design/lineItems";
 import { buildMove, findPlaceMm } from "../design/moves";
 import type { Drain } from "../design/plumbing";
 import { evaluate } from "../evaluate/evaluate";
@@ -180,7 +181,7 @@ test("joints follow from what is joined; taken back, the drain is as it was", ()
   const changed = mustApply(union, buildChangePipe(drainsOf(union)[0]!, 0, wide!.pipe));
   // the pipe of each leg is what it was changed to before it
   expect(pathOf(changed, drain.id).ownLegs.map(({ pipe }) => pipe.outerMm)).toEqual([40, 50, 40]);
-  expect(drainsOf(changed)[0]!.changes.map(({ joint }) => joint)).toEqual(["reducer", "reducer"]);
+  expect(listPipeChanges(drainsOf(changed)[0]!).map(({ joint }) => joint)).toEqual(["reducer", "reducer"]);
   const back = mustApply(changed, buildChangePipe(drainsOf(changed)[0]!, 0, null));
   expect(mustApply(back, buildChangePipe(drainsOf(back)[0]!, 1, null))).toEqual(kranich);
   const trapped = mustApply(kranich, buildLineTrap(drain, { ...USUAL_LINE_TRAP, bend: 1 }));
@@ -198,11 +199,19 @@ test("what stands at a bend goes with it when bends are put in and taken out bef
   const more = mustApply(changed, {
     code: "addBend",
     at,
-    ops: [{ op: "insert", path, index: 0, value: { ...drain.bendsMm[0]!, z: drain.bendsMm[0]!.z + 2 } }],
+    ops: [
+      {
+        op: "insert",
+        path,
+        index: 0,
+        value: { x: drain.bendsMm[0]!.x, y: drain.bendsMm[0]!.y, z: drain.bendsMm[0]!.z + 2 },
+      },
+    ],
   });
-  expect(drainsOf(more)[0]).toMatchObject({ lineTrap: { bend: 2 }, changes: [{ bend: 2 }] });
+  expect(findLineTrap(drainsOf(more)[0]!)).toMatchObject({ bend: 2 });
+  expect(listPipeChanges(drainsOf(more)[0]!)).toMatchObject([{ bend: 2 }]);
   const fewer = mustApply(more, { code: "removeBend", at, ops: [{ op: "remove", path: [...path, 2] }] });
-  expect(drainsOf(fewer)[0]).toMatchObject({ lineTrap: null, changes: [] });
+  expect(drainsOf(fewer)[0]).toMatchObject({ items: [] });
 });
 
 test.each(DEMO_NAMES)("%s: a tank is hung clear of what is there, gets ports, and goes again", (name) => {

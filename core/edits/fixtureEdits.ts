@@ -44,11 +44,9 @@ export function buildAddFixture(design: Design, kind: FixtureKind, name: string)
     fromFixture: fixtureId,
     to: { kind: "inlet", tankId: tank.id, portId: inlet.id },
     trap,
-    lineTrap: null,
     branchVent: null,
     bendsMm: toNodes(layBends(design, outletMm, outletMm.z - (trap?.dropMm ?? 0), tank.atMm.z + inlet.atMm.z, tank)),
-    changes: [],
-    holes: [],
+    items: [],
   };
   const ops: EditOp[] = [
     { op: "insert", path: ["fixtures"], index: design.fixtures.length, value: fixture },

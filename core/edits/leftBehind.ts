@@ -1,5 +1,6 @@
 import type { Design } from "../design/design";
 import type { EditOp } from "../design/edit";
+import { findJunctionBend } from "../design/lineItems";
 import type { Drain, Outfall } from "../design/plumbing";
 import { buildDrainPath } from "../falls/drainPath";
 import { dot, measureLength, subtract, type Vec3 } from "../geometry/vec";
@@ -10,14 +11,14 @@ const STRAIGHT_SINE = 0.02;
 /**
  * What a drain leaves behind when it is led to another end: the inlet in the tank that then serves nothing, unless it is
  * the tank's last, and the bend in the drain it joined that was only there for its fitting. To be done after the drain has
- * its new end; `before` are the edits done until then, which may have put a bend into the same drain.
+ * its new end.
  */
-export function listLeftBehind(design: Design, drain: Drain, to: Outfall, before: readonly EditOp[]): EditOp[] {
+export function listLeftBehind(design: Design, drain: Drain, to: Outfall): EditOp[] {
   switch (drain.to.kind) {
     case "inlet":
       return dropInlet(design, drain, drain.to, to);
     case "junction":
-      return dropBend(design, drain, drain.to, to, before);
+      return dropBend(design, drain, drain.to, to);
     case "ground":
     case "vessel":
     case "overboard":
@@ -40,7 +41,7 @@ function dropInlet({ tanks, lines }: Design, drain: Drain, from: Inlet, to: Outf
   return inlets < 2 ? [] : [{ op: "remove", path: ["tanks", from.tankId, "ports", from.portId] }];
 }
 
-function dropBend(design: Design, drain: Drain, from: Junction, to: Outfall, before: readonly EditOp[]): EditOp[] {
+function dropBend(design: Design, drain: Drain, from: Junction, to: Outfall): EditOp[] {
   const { lines } = design;
   const main = lines.find((line): line is Drain => line.kind === "drain" && line.id === from.lineId);
   if (!main || main.locked) return [];
@@ -50,26 +51,20 @@ function dropBend(design: Design, drain: Drain, from: Junction, to: Outfall, bef
       line.id !== drain.id &&
       line.to.kind === "junction" &&
       line.to.lineId === main.id &&
-      line.to.bend === from.bend,
+      line.to.node === from.node,
   );
-  const carries =
-    main.changes.some(({ bend }) => bend === from.bend) ||
-    main.lineTrap?.bend === from.bend ||
-    // a bend that goes renumbers the legs behind it, and the holes that are drilled there
-    main.holes.length > 0;
-  if (isShared || carries) return [];
+  // what sits at the bend, and a hole of the leg that begins there, must stay where it is
+  const carries = main.items.some(({ node }) => node === from.node);
+  const bend = findJunctionBend(main, from);
+  if (isShared || carries || bend < 0) return [];
   const { ownLegs } = buildDrainPath(design, main);
-  const [into, out] = [ownLegs[from.bend], ownLegs[from.bend + 1]];
+  const [into, out] = [ownLegs[bend], ownLegs[bend + 1]];
   // the first bend aims the trap: without it the trap would turn
-  if (!into || !out || from.bend === 0 || !isStraight(into.from, into.to, out.to)) return [];
-  const shift = before.reduce((sum, op) => sum + (isBefore(op, main.id, from.bend) ? 1 : 0), 0);
+  if (!into || !out || bend === 0 || !isStraight(into.from, into.to, out.to)) return [];
   // it goes on in the same drain and at the same bend
-  if (to.kind === "junction" && to.lineId === main.id && to.bend === from.bend + shift) return [];
-  return [{ op: "remove", path: ["lines", main.id, "bendsMm", from.bend + shift] }];
+  if (to.kind === "junction" && to.lineId === main.id && to.node === from.node) return [];
+  return [{ op: "remove", path: ["lines", main.id, "bendsMm", from.node] }];
 }
-
-const isBefore = (op: EditOp, lineId: string, bend: number): boolean =>
-  op.op === "insert" && op.path[0] === "lines" && op.path[1] === lineId && op.path[2] === "bendsMm" && op.index <= bend;
 
 function isStraight(a: Vec3, b: Vec3, c: Vec3): boolean {
   const [p, q] = [subtract(b, a), subtract(c, b)];

@@ -1,5 +1,6 @@
 import type { Edit } from "../design/edit";
-import type { Drain, LineTrap, Pipe, PipeChange, PipeJoint } from "../design/plumbing";
+import { type LineTrap, listPipeChanges, type PipeChange, putItems } from "../design/lineItems";
+import type { Drain, Pipe, PipeJoint } from "../design/plumbing";
 import { findPipeOf } from "../falls/drainPath";
 import { findPipeSize } from "../parts/pipes";
 
@@ -17,7 +18,7 @@ export function findJoint(from: Pipe, to: Pipe): PipeJoint {
  */
 export function buildChangePipe(drain: Drain, bend: number, pipe: Pipe | null): Edit | null {
   if (bend < 0 || bend >= drain.bendsMm.length) return null;
-  const kept = drain.changes.filter((change) => change.bend !== bend);
+  const kept = listPipeChanges(drain).filter((change) => change.bend !== bend);
   const wanted = pipe ? [...kept, { bend, pipe, joint: "union" as PipeJoint }] : kept;
   const changes = [...wanted]
     .sort((a, b) => a.bend - b.bend)
@@ -27,7 +28,7 @@ export function buildChangePipe(drain: Drain, bend: number, pipe: Pipe | null): 
   return {
     code: "changePipe",
     at: { kind: "bend", lineId: drain.id, index: bend },
-    ops: [{ op: "set", path: ["lines", drain.id, "changes"], value: changes }],
+    ops: [{ op: "set", path: ["lines", drain.id, "items"], value: putItems(drain, { changes }) }],
   };
 }
 
@@ -41,7 +42,7 @@ export function buildLineTrap(drain: Drain, lineTrap: LineTrap | null): Edit | n
   return {
     code: lineTrap ? "addLineTrap" : "removeLineTrap",
     at: { kind: "line", id: drain.id },
-    ops: [{ op: "set", path: ["lines", drain.id, "lineTrap"], value: lineTrap }],
+    ops: [{ op: "set", path: ["lines", drain.id, "items"], value: putItems(drain, { lineTrap }) }],
   };
 }
 

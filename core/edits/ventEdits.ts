@@ -4,7 +4,7 @@ import type { Design } from "../design/design";
 import type { Edit, EditOp } from "../design/edit";
 import { freeId } from "../design/freeId";
 import { roundTenth } from "../design/moves";
-import { toNodes } from "../design/nodes";
+import { toNewNode, toNodes } from "../design/nodes";
 import type { Tank, Vent } from "../design/plumbing";
 import { isCourseClear } from "../fit/clearCourse";
 import { measureFloorMm } from "../fit/passages";
@@ -93,8 +93,9 @@ export function buildJoinVent(design: Design, ventId: string, mainId: string): E
   const near = main.pointsMm.findIndex((p) => measureLength(subtract(p, atMm)) < SAME_PLACE_MM);
   // the open end is no place for a tee
   const reuses = near >= 0 && near < main.pointsMm.length - 1;
-  const insert: EditOp = { op: "insert", path: ["lines", main.id, "pointsMm"], index: point, value: atMm };
-  const to = { kind: "tee", lineId: main.id, point: reuses ? near : point } as const;
+  const value = toNewNode(main, atMm);
+  const insert: EditOp = { op: "insert", path: ["lines", main.id, "pointsMm"], index: point, value };
+  const to = { kind: "tee", lineId: main.id, node: reuses ? main.pointsMm[near]!.id : value.id } as const;
   return {
     code: "joinVent",
     at: { kind: "line", id: ventId },

@@ -1,5 +1,6 @@
 import type { Design } from "../design/design";
 import type { GearOf } from "../design/gear";
+import { findLineTrap } from "../design/lineItems";
 import { toBlock, toTankBlock } from "../fit/obstacleGaps";
 import { placeGearPort } from "../gear/gearPorts";
 import type { Vec3 } from "../geometry/vec";
@@ -46,7 +47,7 @@ function checkIceboxes({ fixtures, lines }: Design): Finding[] {
     if (fixture.kind !== "iceboxDrain") return [];
     const drain = lines.find((line) => line.kind === "drain" && line.fromFixture === fixture.id);
     if (drain?.kind !== "drain") return [];
-    const isSealed = drain.trap !== null || drain.lineTrap !== null;
+    const isSealed = drain.trap !== null || findLineTrap(drain) !== null;
     return isSealed ? [] : [createFinding("should", { kind: "fixture", id: fixture.id }, { code: "iceboxOpen" })];
   });
 }

@@ -73,7 +73,7 @@ function layBranch(fromMm: { x: number; y: number; z: number }, fitting: "wye" |
   const at = main.bendsMm[bend]!;
   const near = { x: at.x + fromMm.x, y: at.y + fromMm.y, z: at.z + fromMm.z };
   return apply(design, [
-    { op: "set", path: ["lines", id, "to"], value: { ...to, bend, fitting } },
+    { op: "set", path: ["lines", id, "to"], value: { ...to, node: at.id, fitting } },
     { op: "set", path: ["lines", id, "bendsMm"], value: [near] },
   ]);
 }

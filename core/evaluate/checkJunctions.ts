@@ -1,4 +1,5 @@
 import type { Design } from "../design/design";
+import { findJunctionBend } from "../design/lineItems";
 import type { DrainPath, Leg } from "../falls/drainPath";
 import { measureLegFallMm, measureLevelLengthMm } from "../falls/fallBudget";
 import { computeFillRatio, computeManningFlow, FILL_AT_MOST_FLOW } from "../falls/manning";
@@ -95,7 +96,7 @@ function listFixturesAbove(network: Network, { drain, fixture }: Pick<DrainPath,
   const fixtures = [fixture];
   for (let next = open.pop(); next; next = open.pop()) {
     for (const branch of network.branches.get(next.drain.id) ?? []) {
-      if (branch.to.kind !== "junction" || branch.to.bend >= next.leg) continue;
+      if (branch.to.kind !== "junction" || findJunctionBend(next.drain, branch.to) >= next.leg) continue;
       fixtures.push(network.fixtures.get(branch.fromFixture)!);
       open.push({ drain: branch, leg: branch.bendsMm.length });
     }

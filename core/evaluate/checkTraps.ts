@@ -1,4 +1,5 @@
 import type { Surroundings } from "../design/design";
+import { findLineTrap } from "../design/lineItems";
 import { type DrainPath, listLineTraps } from "../falls/drainPath";
 import { measureFloorMm } from "../fit/passages";
 import { measurePlanLength, subtract } from "../geometry/vec";
@@ -13,7 +14,8 @@ import type { Finding } from "./findings";
 
 /** What can be said against the traps a drain's water goes through: under the fixture and in the line. */
 export function checkTraps(design: Surroundings, path: DrainPath, result: DrainResult): Finding[] {
-  const { trap, lineTrap, id: lineId } = path.drain;
+  const { trap, id: lineId } = path.drain;
+  const lineTrap = findLineTrap(path.drain);
   const onWay = listLineTraps(path);
   const at = { kind: "trap", lineId } as const;
   const findings: Finding[] = [];
@@ -101,7 +103,8 @@ function checkSeal(design: Surroundings, path: DrainPath, result: DrainResult, s
 }
 
 function checkLineTrap(design: Surroundings, path: DrainPath, result: DrainResult): Finding[] {
-  const { lineTrap, id: lineId, bendsMm } = path.drain;
+  const { id: lineId, bendsMm } = path.drain;
+  const lineTrap = findLineTrap(path.drain);
   if (!lineTrap) return [];
   const at = { kind: "bend", lineId, index: lineTrap.bend } as const;
   const findings: Finding[] = [];

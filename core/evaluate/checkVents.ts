@@ -2,6 +2,7 @@ import { findVentDip } from "../air/ventDips";
 import { buildVentPath, listOwnCourse, listVents, type VentPath } from "../air/ventPath";
 import { measureInRoomMm } from "../air/ventRoom";
 import type { Design } from "../design/design";
+import { findNode } from "../design/nodes";
 import type { Tank, Vent } from "../design/plumbing";
 import type { ObstacleKind } from "../design/rig";
 import { toBlock, toTankBlock } from "../fit/obstacleGaps";
@@ -70,14 +71,15 @@ function checkTee(design: Design, { vent, tank, chain }: VentPath, parked: reado
   const { to } = vent;
   const main = chain[1];
   if (to.kind !== "tee" || !main) return [];
-  const tee = main.pointsMm[to.point]!;
+  const point = findNode(main, to.node);
+  const tee = main.pointsMm[point]!;
   const other = design.tanks.find(({ id }) => id === main.fromTank)!;
   let worst: { readonly byMm: number; readonly attitude: Standing["attitude"] } | null = null;
   for (const { up, attitude } of parked) {
     const byMm = Math.max(measureTopMm(tank, up), measureTopMm(other, up)) - dot(up, tee);
     if (byMm >= 0 && (!worst || byMm > worst.byMm)) worst = { byMm, attitude };
   }
-  const at = { kind: "bend", lineId: main.id, index: to.point } as const;
+  const at = { kind: "bend", lineId: main.id, index: point } as const;
   return worst ? [createFinding("should", at, { code: "ventTeeLow", ...worst })] : [];
 }
 

@@ -81,7 +81,7 @@ test.each<[Finding["code"], Finding["severity"], readonly EditOp[]]>([
   ["inletDrownsEarly", "should", [set(["tanks", tank.id, "ports", port("inlet"), "atMm", "z"], 20)]],
   ["tankBelowSill", "should", [set(["rig", "sillZMm"], -200)]],
   ["tankHitsObstacle", "must", [set(["obstacles", "fuel", "atMm"], tank.atMm)]],
-  ["holeSmall", "must", [set(["lines", drain.id, "holes"], [{ leg: 1, nth: 0, diameterMm: 36 }])]],
+  ["holeSmall", "must", [set(["lines", drain.id, "items"], [{ kind: "hole", node: "n1", nth: 0, diameterMm: 36 }])]],
   ["holeNearEdge", "should", [set(["obstacles", 0, "atMm"], { x: bend!.x - 40, y: bend!.y + 10, z: -100 })]],
   [
     "senderLong",
@@ -159,16 +159,28 @@ test.each<[Finding["code"], Finding["severity"], readonly EditOp[]]>([
     "note",
     [set(["obstacles", "cross-rear", "atMm"], kranich.obstacles.find(({ id }) => id === "fuel")!.atMm)],
   ],
-  ["trapsInSeries", "should", [set(["lines", drain.id, "lineTrap"], { bend: 0, sealMm: 50, hasCleanout: true })]],
-  ["trapUnreachable", "should", [set(["lines", drain.id, "lineTrap"], { bend: 1, sealMm: 50, hasCleanout: false })]],
-  ["trapFreezes", "note", [set(["lines", drain.id, "lineTrap"], { bend: 1, sealMm: 50, hasCleanout: true })]],
+  [
+    "trapsInSeries",
+    "should",
+    [set(["lines", drain.id, "items"], [{ kind: "runningTrap", node: "n1", sealMm: 50, hasCleanout: true }])],
+  ],
+  [
+    "trapUnreachable",
+    "should",
+    [set(["lines", drain.id, "items"], [{ kind: "runningTrap", node: "n2", sealMm: 50, hasCleanout: false }])],
+  ],
+  [
+    "trapFreezes",
+    "note",
+    [set(["lines", drain.id, "items"], [{ kind: "runningTrap", node: "n2", sealMm: 50, hasCleanout: true }])],
+  ],
   [
     "narrowsDownstream",
     "should",
     [
       set(
-        ["lines", drain.id, "changes"],
-        [{ bend: 1, joint: "hoseBarb", pipe: { innerMm: 25, outerMm: 32, manningN: 0.009 } }],
+        ["lines", drain.id, "items"],
+        [{ kind: "pipeChange", node: "n2", joint: "hoseBarb", pipe: { innerMm: 25, outerMm: 32, manningN: 0.009 } }],
       ),
     ],
   ],

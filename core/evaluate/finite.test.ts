@@ -78,7 +78,7 @@ test.each<[string, readonly EditOp[]]>([
     "a night without frost",
     [
       set(["rules", "limits", "nightAir"], 5),
-      set(["lines", drain.id, "lineTrap"], { bend: 1, sealMm: 50, hasCleanout: true }),
+      set(["lines", drain.id, "items"], [{ kind: "runningTrap", node: "n2", sealMm: 50, hasCleanout: true }]),
     ],
   ],
   ["no fixture, no line", [set(["lines"], []), set(["habits"], stripPlumbing(kranich).habits), set(["fixtures"], [])]],

@@ -2,6 +2,7 @@ import { computeSharedAir, computeTankAir, type SharedAir, type TankAir } from "
 import { type Attitude, computeUp, isLevel, LEVEL } from "../attitude/attitude";
 import { computeBalance } from "../days/balance";
 import type { Design, RulesChoice, Surroundings } from "../design/design";
+import { findLineTrap } from "../design/lineItems";
 import type { Drain, Tank, Trap } from "../design/plumbing";
 import { computeDrainFlow } from "../falls/drainFlow";
 import { buildDrainPath, type DrainPath, findPipeOf, type Leg } from "../falls/drainPath";
@@ -265,7 +266,7 @@ function findWorstBudget(
 
 // A running trap in the line, as a trap: two turns of its own bore apart [T].
 function toTrap({ drain }: DrainPath): Trap | null {
-  const { lineTrap } = drain;
+  const lineTrap = findLineTrap(drain);
   if (!lineTrap) return null;
   const { innerMm } = findPipeOf(drain, lineTrap.bend);
   const { sealMm, hasCleanout } = lineTrap;
@@ -280,13 +281,13 @@ function computeRisks(design: Surroundings, path: DrainPath, trap: Trap | null):
   const { drain, pipe, nodesMm } = path;
   const { sealMm } = trap;
   const inLine = trap !== drain.trap;
-  const atMm = inLine ? drain.bendsMm[drain.lineTrap!.bend]! : nodesMm[0]!;
+  const atMm = inLine ? drain.bendsMm[findLineTrap(drain)!.bend]! : nodesMm[0]!;
   const night = readNight(rules);
   return {
     ...risks,
     afterSiphonMm: computeSealAfterSiphonMm(
       sealMm,
-      measureArmFallMm(path, inLine ? drain.lineTrap!.bend + 1 : 0),
+      measureArmFallMm(path, inLine ? findLineTrap(drain)!.bend + 1 : 0),
       pipe.innerMm,
     ),
     frostHours: atMm.z < 0 ? computeTrapFrostHours(trap, pipe, night) : null,
@@ -307,7 +308,8 @@ function computeTrapAirs(
     // an end in the open has no tank behind it that could suck
     const air = tank && airs.own.get(tank.id);
     if (!air) return [];
-    const { trap, lineTrap, branchVent } = drain;
+    const { trap, branchVent } = drain;
+    const lineTrap = findLineTrap(drain);
     const othersPa = airs.shared.get(tank.id)?.suctionPa ?? 0;
     const tankPa = Math.max(air.suctionPa, othersPa);
     // a vent of the branch stands between the tank and its trap; a trap in the line lies beyond it

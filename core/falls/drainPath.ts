@@ -1,6 +1,7 @@
 import type { Design } from "../design/design";
 import type { Gear } from "../design/gear";
-import type { Drain, Fixture, LineTrap, Pipe, Port, Tank } from "../design/plumbing";
+import { findJunctionBend, findLineTrap, type LineTrap, listPipeChanges } from "../design/lineItems";
+import type { Drain, Fixture, Pipe, Port, Tank } from "../design/plumbing";
 import { placeDrainEnd } from "../gear/gearPorts";
 import { add, measureLength, measurePlanLength, scale, subtract, type Vec3, vec } from "../geometry/vec";
 import { createRecall } from "../quantity/recall";
@@ -50,8 +51,10 @@ export type DrainPath = {
 };
 
 /** The pipe of a leg of a drain: its own, or what it has changed to before. The bend b is where leg b + 1 begins. */
-export const findPipeOf = ({ pipe, changes }: Pick<Drain, "pipe" | "changes">, leg: number): Pipe =>
-  changes.length === 0 ? pipe : (changes.findLast(({ bend }) => bend < leg)?.pipe ?? pipe);
+export const findPipeOf = (drain: Pick<Drain, "pipe" | "items" | "bendsMm">, leg: number): Pipe =>
+  drain.items.length === 0
+    ? drain.pipe
+    : (listPipeChanges(drain).findLast(({ bend }) => bend < leg)?.pipe ?? drain.pipe);
 
 /** A running trap in the line that the water of a path goes through. */
 export type TrapOnPath = LineTrap & {
@@ -62,8 +65,10 @@ export type TrapOnPath = LineTrap & {
 
 /** The traps in the line that the water of a path goes through, in the order it meets them. */
 export function listLineTraps({ chain, nodeRefs }: Pick<DrainPath, "chain" | "nodeRefs">): TrapOnPath[] {
-  return chain.flatMap(({ id, lineTrap }) => {
+  return chain.flatMap((drain) => {
+    const lineTrap = findLineTrap(drain);
     if (!lineTrap) return [];
+    const { id } = drain;
     const node = nodeRefs.findIndex((ref) => ref.lineId === id && ref.bend === lineTrap.bend);
     return node < 0 ? [] : [{ ...lineTrap, lineId: id, node }];
   });
@@ -74,7 +79,7 @@ export function buildDrainPath(design: Design, drain: Drain, network: Network = 
   const chain = followDrain(network, drain);
   const fixture = network.fixtures.get(drain.fromFixture)!;
   const { tank, inlet, atMm: inletMm } = findEnd(network, chain.at(-1)!);
-  const stretches = chain.map((line, i) => ({ line, first: i === 0 ? 0 : findJunctionBend(chain[i - 1]!) }));
+  const stretches = chain.map((line, i) => ({ line, first: i === 0 ? 0 : findEntry(chain[i - 1]!, line) }));
   const bends = stretches.flatMap(({ line, first }) => line.bendsMm.slice(first));
   const nodesMm = [placeWeir(fixture.outletMm, drain, [...bends, inletMm]), ...bends, inletMm];
   const nodeRefs: NodeRef[] = [
@@ -150,7 +155,7 @@ function measureToBend(network: Network, drain: Drain, bend: number): number {
   return points.slice(1).reduce((sum, p, i) => sum + measureLength(subtract(p, points[i]!)), 0);
 }
 
-const findJunctionBend = ({ to }: Drain): number => (to.kind === "junction" ? to.bend : 0);
+const findEntry = ({ to }: Drain, main: Drain): number => (to.kind === "junction" ? findJunctionBend(main, to) : 0);
 
 // The trap carries the water sideways toward the first point that is not straight below the outlet.
 function placeWeir(outletMm: Vec3, drain: Drain, ahead: readonly Vec3[]): Vec3 {

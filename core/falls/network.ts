@@ -1,5 +1,6 @@
 import type { Design } from "../design/design";
 import type { Gear } from "../design/gear";
+import { findJunctionBend } from "../design/lineItems";
 import type { Drain, Fixture, Hose, Tank } from "../design/plumbing";
 import { computeReleaseLps } from "./release";
 
@@ -158,8 +159,10 @@ function sumFlows(
   for (const drain of order) {
     const joins = new Array<Flows>(drain.bendsMm.length + 1).fill(NOTHING);
     for (const { id, to } of branches.get(drain.id) ?? []) {
-      if (to.kind !== "junction" || to.bend + 1 >= joins.length) continue;
-      joins[to.bend + 1] = addFlows(joins[to.bend + 1]!, atEnds.get(id) ?? NOTHING);
+      if (to.kind !== "junction") continue;
+      // what joins at a bend runs in the leg that begins there
+      const leg = findJunctionBend(drain, to) + 1;
+      if (leg > 0) joins[leg] = addFlows(joins[leg]!, atEnds.get(id) ?? NOTHING);
     }
     const fixture = fixtures.get(drain.fromFixture);
     let flows = fixture ? toFlows(drain, fixture) : NOTHING;

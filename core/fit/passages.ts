@@ -1,5 +1,5 @@
 import type { Surroundings } from "../design/design";
-import type { Drain } from "../design/plumbing";
+import { type DrilledHole, listDrilledHoles } from "../design/lineItems";
 import type { Obstacle } from "../design/rig";
 import type { DrainPath, Leg } from "../falls/drainPath";
 import { add, interpolate, scale, subtract, type Vec3, vec } from "../geometry/vec";
@@ -51,14 +51,14 @@ const NEAR_MM = 300;
  * Source: geometry [C]; sides to drill from and the room a drill wants [T].
  */
 export const listPassages = (design: Surroundings, { drain, ownLegs }: DrainPath, clearanceMm: number): Passage[] =>
-  listLegPassages(design, drain.id, ownLegs, drain.holes, clearanceMm);
+  listLegPassages(design, drain.id, ownLegs, listDrilledHoles(drain), clearanceMm);
 
 /** The same for the legs of any line, with the holes that are drilled for it already. */
 export function listLegPassages(
   design: Surroundings,
   lineId: string,
   legs: readonly Leg[],
-  holes: Drain["holes"],
+  holes: readonly DrilledHole[],
   clearanceMm: number,
 ): Passage[] {
   const floorMm = measureFloorMm(design);

@@ -1,5 +1,6 @@
 import type { Design } from "../design/design";
 import type { Gear } from "../design/gear";
+import { findLineTrap } from "../design/lineItems";
 import type { Evaluation } from "../evaluate/evaluation";
 import { findPipeOf } from "../falls/drainPath";
 import { listHoseRuns } from "../heads/hoseRun";
@@ -102,10 +103,11 @@ export function listTrapWaters(
   });
   const inLine = lines.flatMap((line) => {
     const risks = judged.get(line.id)?.lineTrapRisks;
-    if (line.kind !== "drain" || !line.lineTrap || !risks) return [];
-    const { innerMm } = findPipeOf(line, line.lineTrap.bend);
+    const own = line.kind === "drain" ? findLineTrap(line) : null;
+    if (line.kind !== "drain" || !own || !risks) return [];
+    const { innerMm } = findPipeOf(line, own.bend);
     // two turns of its own bore apart, as it is judged
-    const trap = { sealMm: line.lineTrap.sealMm, spanMm: 3 * innerMm };
+    const trap = { sealMm: own.sealMm, spanMm: 3 * innerMm };
     return [{ lineId: line.id, inLine: true, litres: measureTrapL(trap, innerMm) }];
   });
   // a waterless valve holds none

@@ -51,7 +51,7 @@ test("a breather's bends and the tee it ends in are on the list; a hose bends by
   const hose = PIPE_SIZES.find((size) => size.family.endsWith("Hose"))!.pipe;
   expect(bends(rigid)).toBeGreaterThanOrEqual(2);
   expect(bends({ ...hose })).toBe(0);
-  const joined = { ...vent, id: "second", pipe: rigid, to: { kind: "tee" as const, lineId: vent.id, point: 0 } };
+  const joined = { ...vent, id: "second", pipe: rigid, to: { kind: "tee" as const, lineId: vent.id, node: first!.id } };
   expect(listParts({ ...kranich, lines: [vent, joined] })).toContainEqual(
     expect.objectContaining({ kind: "ventTee", branch: rigid, count: 1 }),
   );

@@ -1,5 +1,6 @@
 import { listOwnCourse, measureVentLengthMm } from "../air/ventPath";
 import type { Design } from "../design/design";
+import { findJunctionBend, findLineTrap, listPipeChanges } from "../design/lineItems";
 import type { DumpLine, Fitting, Pipe, PipeJoint, TrapKind, Vent } from "../design/plumbing";
 import { buildDrainPath, type DrainPath, findPipeOf } from "../falls/drainPath";
 import { buildNetwork } from "../falls/network";
@@ -95,10 +96,12 @@ export function listDrainParts(design: Design, drainId: string): Part[] {
 export const listBreatherParts = (design: Design, vent: Vent): Part[] => gather(listVentParts(design, vent));
 
 function listPathParts({ drain, ownLegs, chain }: DrainPath): Part[] {
-  const { pipe, trap, lineTrap, branchVent, to } = drain;
+  const { pipe, trap, branchVent, to } = drain;
+  const lineTrap = findLineTrap(drain);
+  const changes = listPipeChanges(drain);
   const parts: Part[] = ownLegs.map((leg) => ({ kind: "pipe", pipe: leg.pipe, lengthM: leg.lengthMm / MM_PER_M }));
-  drain.changes.forEach((change, i) => {
-    const from = drain.changes[i - 1]?.pipe ?? pipe;
+  changes.forEach((change, i) => {
+    const from = changes[i - 1]?.pipe ?? pipe;
     // two of one size are joined straight; where rigid pipe and hose meet there is a barb
     if (change.joint === "reducer") parts.push({ kind: "reducer", from, to: change.pipe, count: 1 });
     else parts.push({ kind: "joint", joint: change.joint, from, to: change.pipe, count: 1 });
@@ -113,7 +116,7 @@ function listPathParts({ drain, ownLegs, chain }: DrainPath): Part[] {
   const main = chain[1];
   if (to.kind === "junction" && main) {
     const branch = ownLegs.at(-1)!.pipe;
-    const joined = findPipeOf(main, to.bend);
+    const joined = findPipeOf(main, findJunctionBend(main, to));
     parts.push({ kind: "junction", fitting: to.fitting, pipe: joined, branch, count: 1 });
     if (branch.outerMm !== joined.outerMm) parts.push({ kind: "reducer", from: branch, to: joined, count: 1 });
   }

@@ -1,5 +1,6 @@
 import type { Design } from "../design/design";
 import type { EditOp } from "../design/edit";
+import { listPipeChanges, putItems } from "../design/lineItems";
 import type { Drain } from "../design/plumbing";
 import type { Finding } from "../evaluate/findings";
 import { findPipeSize, listFamily } from "../parts/pipes";
@@ -15,8 +16,8 @@ export function proposeWiderWay(design: Design, drain: Drain | null, { at, fromM
   }
   if (!drain) return [];
   if (at.kind === "bend") {
-    const changes = drain.changes.filter(({ bend }) => bend !== at.index);
-    const ops: EditOp[] = [{ op: "set", path: ["lines", drain.id, "changes"], value: changes }];
+    const changes = listPipeChanges(drain).filter(({ bend }) => bend !== at.index);
+    const ops: EditOp[] = [{ op: "set", path: ["lines", drain.id, "items"], value: putItems(drain, { changes }) }];
     return [{ byMm: null, edit: { code: "keepPipe", at: { kind: "line", id: drain.id }, ops } }];
   }
   // where a branch is wider than what it joins, the pipe it joins is widened

@@ -81,9 +81,7 @@ function layDown(drain: Drain, tank: Tank, outletZ: number) {
     );
     const foot = vec(end.x, end.y, endZ + 20);
     return [
-      { op: "set", path: ["lines", drain.id, "changes"], value: [] },
-      { op: "set", path: ["lines", drain.id, "holes"], value: [] },
-      { op: "set", path: ["lines", drain.id, "lineTrap"], value: null },
+      { op: "set", path: ["lines", drain.id, "items"], value: [] },
       { op: "set", path: ["lines", drain.id, "bendsMm"], value: [head, foot] },
     ];
   };

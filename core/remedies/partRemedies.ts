@@ -2,11 +2,13 @@ import { createPort } from "../design/createPort";
 import type { Design } from "../design/design";
 import { applyEdit, type EditOp } from "../design/edit";
 import { freeId } from "../design/freeId";
+import { findLineTrap } from "../design/lineItems";
 import { buildMove, findPlaceMm } from "../design/moves";
 import type { Drain, Tank, Trap, Vent } from "../design/plumbing";
 import type { Obstacle } from "../design/rig";
 import { USUAL_TRAPS } from "../design/usualTraps";
 import { placeBranchVentMm } from "../edits/branchVentEdits";
+import { buildLineTrap } from "../edits/pipeEdits";
 import { buildUseToilet } from "../edits/toiletEdits";
 import { buildAddVent, buildOpenVent } from "../edits/ventEdits";
 import { toBlock, toTankBlock } from "../fit/obstacleGaps";
@@ -199,25 +201,21 @@ export function proposeOwnEnd(design: Design, vent: Vent): Remedy[] {
 
 /** Of two traps in a row the one under the fixture goes, so that what else drains through the other keeps its seal; or the other way round. */
 export function proposeOneTrap(drain: Drain): Remedy[] {
-  const drop = (code: "removeTrap" | "removeLineTrap", key: "trap" | "lineTrap"): Remedy => ({
-    byMm: null,
-    edit: {
-      code,
-      at: { kind: "line", id: drain.id },
-      ops: [{ op: "set", path: ["lines", drain.id, key], value: null }],
-    },
-  });
+  const drop = buildLineTrap(drain, null);
+  const at = { kind: "line", id: drain.id } as const;
+  const ops: EditOp[] = [{ op: "set", path: ["lines", drain.id, "trap"], value: null }];
   return [
-    ...(drain.lineTrap ? [drop("removeLineTrap", "lineTrap")] : []),
-    ...(drain.trap ? [drop("removeTrap", "trap")] : []),
+    ...(findLineTrap(drain) && drop ? [{ byMm: null, edit: drop }] : []),
+    ...(drain.trap ? [{ byMm: null, edit: { code: "removeTrap", at, ops } } as const] : []),
   ];
 }
 
 /** A trap that can be opened where it sits. */
 export function proposeCleanout(drain: Drain, isInLine: boolean): Remedy[] {
-  const key = isInLine ? "lineTrap" : "trap";
-  if (!drain[key]) return [];
-  const ops: EditOp[] = [{ op: "set", path: ["lines", drain.id, key, "hasCleanout"], value: true }];
+  const index = drain.items.findIndex(({ kind }) => kind === "runningTrap");
+  if (isInLine ? index < 0 : !drain.trap) return [];
+  const path = ["lines", drain.id, ...(isInLine ? ["items", index] : ["trap"]), "hasCleanout"];
+  const ops: EditOp[] = [{ op: "set", path, value: true }];
   return [{ byMm: null, edit: { code: "addCleanout", at: { kind: "line", id: drain.id }, ops } }];
 }
 

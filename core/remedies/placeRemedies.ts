@@ -1,5 +1,6 @@
 import type { Design } from "../design/design";
 import type { EditOp } from "../design/edit";
+import { listDrilledHoles, putItems } from "../design/lineItems";
 import { buildMove } from "../design/moves";
 import type { Drain, Vent } from "../design/plumbing";
 import { USUAL_TRAPS } from "../design/usualTraps";
@@ -26,10 +27,10 @@ export function proposeAlongWall(design: Design, vent: Vent): Remedy[] {
 /** Makes a round hole as wide as the pipe needs at its slope. */
 export function proposeWiderHole(drain: Drain, leg: number, { neededMm }: Of<"holeSmall">): Remedy[] {
   const wideMm = Math.ceil(neededMm);
-  const value = drain.holes.map((hole) =>
+  const holes = listDrilledHoles(drain).map((hole) =>
     hole.leg === leg && hole.diameterMm < wideMm ? { ...hole, diameterMm: wideMm } : hole,
   );
-  const ops: EditOp[] = [{ op: "set", path: ["lines", drain.id, "holes"], value }];
+  const ops: EditOp[] = [{ op: "set", path: ["lines", drain.id, "items"], value: putItems(drain, { holes }) }];
   return [{ byMm: wideMm, edit: { code: "widenHole", at: { kind: "line", id: drain.id }, ops } }];
 }
 

@@ -48,8 +48,8 @@ const CASES: readonly [Finding["code"], () => Design][] = [
     () =>
       change(kranich, [
         set(
-          ["lines", drain.id, "changes"],
-          [{ bend: 1, joint: "hoseBarb", pipe: { innerMm: 25, outerMm: 32, manningN: 0.009 } }],
+          ["lines", drain.id, "items"],
+          [{ kind: "pipeChange", node: "n2", joint: "hoseBarb", pipe: { innerMm: 25, outerMm: 32, manningN: 0.009 } }],
         ),
       ]),
   ],
@@ -57,7 +57,10 @@ const CASES: readonly [Finding["code"], () => Design][] = [
     "urineInGrey",
     () => mustApply(readDemo("lesesaal"), buildAddFixture(readDemo("lesesaal"), "urineDiverter", "Diverter")),
   ],
-  ["holeSmall", () => change(kranich, [set(["lines", drain.id, "holes"], [{ leg: 1, nth: 0, diameterMm: 36 }])])],
+  [
+    "holeSmall",
+    () => change(kranich, [set(["lines", drain.id, "items"], [{ kind: "hole", node: "n1", nth: 0, diameterMm: 36 }])]),
+  ],
   ["sealSlops", () => change(kranich, [set(["lines", drain.id, "trap", "spanMm"], 160)])],
   ["ventEndNear", () => change(kranich, [block({ x: end.x + 200, y: end.y - 30, z: end.z }, "window")])],
   ["ventEndNear", () => change(kranich, [block({ x: end.x + 200, y: end.y - 30, z: end.z }, "exhaust")])],
@@ -112,7 +115,7 @@ test("a breather that goes straight into another's tee has nothing to lift, and 
     name: "Teed",
     fromTank: "second",
     pointsMm: [],
-    to: { kind: "tee", lineId: vent.id, point: 0 },
+    to: { kind: "tee", lineId: vent.id, node: vent.pointsMm[0]!.id },
   };
   const design = change(kranich, [
     {

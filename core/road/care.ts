@@ -1,5 +1,6 @@
 import { computeTimesPerDay, countPeople, listStretches } from "../days/rates";
 import type { Design } from "../design/design";
+import { findLineTrap } from "../design/lineItems";
 import { DIRT_G, USUAL_MINUTES } from "../gear/loopFigures";
 import { computeLoopRhythm } from "../gear/loopRhythm";
 import { measureCapacityL } from "../geometry/solid";
@@ -89,7 +90,7 @@ export function listCare(design: Design): CareTask[] {
   });
   const through = (life: number | null, perDay: number | undefined): number =>
     life !== null && perDay !== undefined && perDay > 0 ? life / perDay : Infinity;
-  const hasTraps = lines.some((line) => line.kind === "drain" && ((line.trap?.sealMm ?? 0) > 0 || line.lineTrap));
+  const hasTraps = lines.some((line) => line.kind === "drain" && ((line.trap?.sealMm ?? 0) > 0 || findLineTrap(line)));
   const freshL = measureFreshL(design);
   return [
     ...(hasTraps ? [task("primeTraps", null, null)] : []),

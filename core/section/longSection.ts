@@ -1,5 +1,6 @@
 import { type Attitude, computeUp } from "../attitude/attitude";
 import type { Design } from "../design/design";
+import { findJunctionBend } from "../design/lineItems";
 import type { Drain } from "../design/plumbing";
 import { USUAL_FIXTURES } from "../design/usualFixtures";
 import { buildDrainPath } from "../falls/drainPath";
@@ -46,7 +47,10 @@ export function layOutLongSection(
     const { lineId, bend } = path.nodeRefs[i]!;
     const role = i === 0 ? "weir" : bend >= 0 ? "bend" : path.tank ? "inlet" : "freeEnd";
     const joins = (network.branches.get(lineId) ?? []).filter(
-      ({ id, to }) => to.kind === "junction" && to.bend === bend && !path.chain.some((line) => line.id === id),
+      ({ id, to }) =>
+        to.kind === "junction" &&
+        findJunctionBend(network.drains.get(lineId), to) === bend &&
+        !path.chain.some((line) => line.id === id),
     );
     return { s: stations[i]!, h: heightOf(node), role, lineId, bend, joins: joins.map(({ name }) => name) };
   });

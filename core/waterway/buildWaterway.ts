@@ -1,6 +1,7 @@
 import { FRESH_ID } from "../days/stores";
 import type { Design } from "../design/design";
 import type { HoseEnd } from "../design/gear";
+import { findNode } from "../design/nodes";
 import { type PartRef, toPartKey } from "../design/part";
 import type { HeldWater, Outfall } from "../design/plumbing";
 import type { Evaluation } from "../evaluate/evaluation";
@@ -181,13 +182,15 @@ type AddNode = (node: Omit<WaterNode, "severity">) => void;
 
 // Where other drains come into this one, in the order the water passes them.
 function listJunctions({ lines }: Design, lineId: string): string[] {
-  const bends = lines.flatMap((line) =>
-    line.kind === "drain" && line.to.kind === "junction" && line.to.lineId === lineId ? [line.to.bend] : [],
+  const main = lines.find(({ id }) => id === lineId);
+  const nodes = lines.flatMap((line) =>
+    line.kind === "drain" && line.to.kind === "junction" && line.to.lineId === lineId ? [line.to.node] : [],
   );
-  return [...new Set(bends)].sort((a, b) => a - b).map((bend) => toJunctionId(lineId, bend));
+  const byWay = (a: string, b: string) => findNode(main, a) - findNode(main, b);
+  return [...new Set(nodes)].sort(byWay).map((node) => toJunctionId(lineId, node));
 }
 
-const toJunctionId = (lineId: string, bend: number): string => `junction:${lineId}:${bend}`;
+const toJunctionId = (lineId: string, node: string): string => `junction:${lineId}:${node}`;
 
 function toDrainEnd(to: Outfall, id: string, add: AddNode): string {
   switch (to.kind) {
@@ -196,7 +199,7 @@ function toDrainEnd(to: Outfall, id: string, add: AddNode): string {
     case "vessel":
       return `vessel:${to.vesselId}`;
     case "junction":
-      return toJunctionId(to.lineId, to.bend);
+      return toJunctionId(to.lineId, to.node);
     case "overboard":
     case "sump":
       return `gear:${to.gearId}`;

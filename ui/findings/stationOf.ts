@@ -1,5 +1,6 @@
 import type { Design } from "@/core/design/design";
 import type { Movable } from "@/core/design/moves";
+import { findNode } from "@/core/design/nodes";
 import type { Drain } from "@/core/design/plumbing";
 import { toPlace } from "@/core/evaluate/findingRegistry";
 import type { Finding } from "@/core/evaluate/findings";
@@ -35,7 +36,7 @@ export function toMovable({ at }: Finding, design: Design): Movable | null {
       const bends = line?.kind === "drain" ? line.bendsMm.length : line?.kind === "dumpLine" ? line.pointsMm.length : 0;
       if (at.index < bends) return { kind: "bend", lineId: at.lineId, index: at.index };
       if (line?.kind !== "drain") return null;
-      return toEnd(line);
+      return toEnd(line, design);
     }
     case "trap":
     case "line": {
@@ -55,12 +56,19 @@ export function toMovable({ at }: Finding, design: Design): Movable | null {
   }
 }
 
-function toEnd({ id, to }: Drain): Movable {
+function toEnd({ id, to }: Drain, { lines }: Design): Movable {
   switch (to.kind) {
     case "inlet":
       return { kind: "port", tankId: to.tankId, id: to.portId };
     case "junction":
-      return { kind: "bend", lineId: to.lineId, index: to.bend };
+      return {
+        kind: "bend",
+        lineId: to.lineId,
+        index: findNode(
+          lines.find((line) => line.id === to.lineId),
+          to.node,
+        ),
+      };
     case "overboard":
     case "sump":
       return { kind: "gear", id: to.gearId };

@@ -1,5 +1,6 @@
 "use client";
 import { AlignVerticalDistributeCenter } from "lucide-react";
+import { findLineTrap, listPipeChanges } from "@/core/design/lineItems";
 import type { Drain, Pipe } from "@/core/design/plumbing";
 import { buildEvenFall, buildSetFall } from "@/core/edits/legEdits";
 import { buildChangePipe, buildLineTrap, USUAL_LINE_TRAP } from "@/core/edits/pipeEdits";
@@ -96,7 +97,7 @@ function Bends({ drain }: { readonly drain: Drain }) {
   const units = useWorkbench((state) => state.units);
   const { apply } = useEdits();
   const picked = selection?.kind === "bend" && selection.lineId === drain.id ? selection.index : null;
-  const change = picked === null ? undefined : drain.changes.find(({ bend }) => bend === picked);
+  const change = picked === null ? undefined : listPipeChanges(drain).find(({ bend }) => bend === picked);
   const pick = (pipe: Pipe | null) => {
     const edit = picked === null ? null : buildChangePipe(drain, picked, pipe);
     if (edit) apply(edit);
@@ -125,17 +126,19 @@ function Bends({ drain }: { readonly drain: Drain }) {
   );
 }
 
-function nameBend({ changes, lineTrap }: Drain, index: number): string {
-  const change = changes.find(({ bend }) => bend === index);
-  const marks = [change && JOINT_NAMES[change.joint], lineTrap?.bend === index && "trap"].filter(Boolean);
+function nameBend(drain: Drain, index: number): string {
+  const change = listPipeChanges(drain).find(({ bend }) => bend === index);
+  const marks = [change && JOINT_NAMES[change.joint], findLineTrap(drain)?.bend === index && "trap"].filter(Boolean);
   return `Bend ${index + 1}${marks.length > 0 ? `, ${marks.join(", ")}` : ""}`;
 }
 
 function LineTrapFields({ drain }: { readonly drain: Drain }) {
   const { apply, set } = useEdits();
-  const { lineTrap, bendsMm } = drain;
+  const { bendsMm } = drain;
+  const lineTrap = findLineTrap(drain);
   const at = { kind: "line", id: drain.id } as const;
-  const path = (key: string) => ["lines", drain.id, "lineTrap", key];
+  const item = drain.items.findIndex(({ kind }) => kind === "runningTrap");
+  const path = (key: string) => ["lines", drain.id, "items", item, key];
   const names = Object.fromEntries([
     ["none", "None"],
     ...bendsMm.map((_, index) => [String(index), `At bend ${index + 1}`]),

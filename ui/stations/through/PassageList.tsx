@@ -1,4 +1,5 @@
 "use client";
+import { listDrilledHoles, putItems } from "@/core/design/lineItems";
 import type { Passage } from "@/core/fit/passages";
 import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
@@ -53,9 +54,9 @@ function PassageRow({ passage }: { readonly passage: Passage }) {
   const drill = (value: number | null) => {
     const drain = workbench.getState().history!.design.lines.find(({ id }) => id === lineId);
     if (drain?.kind !== "drain") return null;
-    const others = drain.holes.filter((h) => h.leg !== legIndex || h.nth !== nth);
+    const others = listDrilledHoles(drain).filter((h) => h.leg !== legIndex || h.nth !== nth);
     const holes = value === null ? others : [...others, { leg: legIndex, nth, diameterMm: value }];
-    return set({ kind: "line", id: lineId }, ["lines", lineId, "holes"], holes);
+    return set({ kind: "line", id: lineId }, ["lines", lineId, "items"], putItems(drain, { holes }));
   };
   const length = (mm: number) => formatQuantity(mm, "length", units);
   const at = { lineId, index: legIndex };
