@@ -1,0 +1,235 @@
+import type { Design } from "../design/design";
+import type { Drain, Tank, Vent } from "../design/plumbing";
+import { buildFitDumpValve, buildRegradeDumpLine } from "../edits/dumpLineEdits";
+import { buildAddFixture } from "../edits/fixtureEdits";
+import { buildAddTank } from "../edits/tankEdits";
+import type { FindingCode } from "../evaluate/findingRegistry";
+import type { Finding } from "../evaluate/findings";
+import { proposeWiderWay } from "./boreRemedies";
+import { proposeLegClear, proposeVentEndClear } from "./clearRemedies";
+import { proposeFallRemedies } from "./fallRemedies";
+import { proposeOwnVessel } from "./ownVesselRemedy";
+import {
+  proposeBarrierHose,
+  proposeBranchVent,
+  proposeCleanout,
+  proposeHigherInlet,
+  proposeMoveClear,
+  proposeOneTrap,
+  proposeOutlet,
+  proposeOwnEnd,
+  proposeSeal,
+  proposeTeeLift,
+  proposeToiletUse,
+  proposeTrap,
+  proposeVent,
+  proposeVentLift,
+  proposeVentRise,
+  proposeWiderPipe,
+  proposeWiderVent,
+  proposeWye,
+} from "./partRemedies";
+import {
+  proposeAlongWall,
+  proposeDrain,
+  proposeInside,
+  proposeLessUse,
+  proposeSteadySeal,
+  proposeTrapOutOfFloor,
+  proposeTurnedBranch,
+  proposeWiderHole,
+} from "./placeRemedies";
+import type { Remedy } from "./remedy";
+
+/** The drain, breather and tank a finding is about, where it is about one. */
+type Parts = { readonly drain: Drain | null; readonly vent: Vent | null; readonly tank: Tank | null };
+
+type Propose<C extends FindingCode> = (
+  design: Design,
+  finding: Extract<Finding, { readonly code: C }>,
+  parts: Parts,
+) => readonly Remedy[];
+
+/** What may settle each kind of finding; null where nothing simple does. A code that is missing does not compile. */
+const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
+  noFixtureYet: (design) => [{ byMm: null, edit: buildAddFixture(design, "kitchenSink", FIRST_FIXTURE_NAME) }],
+  noTankYet: (design) => [{ byMm: null, edit: buildAddTank(design, "grey", FIRST_TANK_NAME) }],
+  fixtureUndrained: (design, finding) => (finding.at.kind === "fixture" ? proposeDrain(design, finding.at.id) : []),
+  fixtureOutside: (design, finding) => (finding.at.kind === "fixture" ? proposeInside(design, finding.at.id) : []),
+  useOverfillsTank: (_design, finding) =>
+    finding.at.kind === "fixture" ? proposeLessUse(finding.at.id, finding.safeL) : [],
+  urineInGrey: (design, finding) => {
+    const { at } = finding;
+    const own = design.lines.find(
+      (l): l is Drain => l.kind === "drain" && at.kind === "fixture" && l.fromFixture === at.id,
+    );
+    return own ? proposeOwnVessel(design, own, OWN_VESSEL_NAME) : [];
+  },
+  legBackwards: (design, _finding, { drain }) => (drain ? proposeFallRemedies(design, drain) : []),
+  legBackwardsParked: (design, _finding, { drain }) => (drain ? proposeFallRemedies(design, drain) : []),
+  legBelowMinFall: (design, _finding, { drain }) => (drain ? proposeFallRemedies(design, drain) : []),
+  legBarely: (design, _finding, { drain }) => (drain ? proposeFallRemedies(design, drain) : []),
+  legTooSteep: null,
+  legHitsObstacle: (design, finding) => (finding.at.kind === "leg" ? proposeClear(design, finding.at, finding) : []),
+  trapMissing: (design, _finding, { drain }) => (drain ? proposeTrap(design, drain) : []),
+  trapInFloor: (design, finding, { drain }) => (drain ? proposeTrapOutOfFloor(design, drain, finding) : []),
+  sealShallow: (design, _finding, { drain }) => (drain ? proposeSeal(design, drain) : []),
+  sealSlops: (_design, finding, { drain }) => (drain ? proposeSteadySeal(drain, finding) : []),
+  sealDeep: null,
+  sealTogether: null,
+  sealSucked: null,
+  trapSiphons: (design, _finding, { drain }) => (drain ? proposeBranchVent(design, drain) : []),
+  trapArmLong: (design, _finding, { drain }) => (drain ? proposeBranchVent(design, drain) : []),
+  runsFull: null,
+  drainSlow: (_design, _finding, { drain }) => (drain ? proposeWiderPipe(drain) : []),
+  belowCleanVelocity: null,
+  passageSlants: null,
+  narrowsDownstream: (design, finding, { drain }) => proposeWiderWay(design, drain, finding),
+  branchAgainstFlow: (design, _finding, { drain }) => (drain ? proposeTurnedBranch(design, drain) : []),
+  teeOnTheFlat: (_design, _finding, { drain }) => (drain ? proposeWye(drain) : []),
+  siphonedByOthers: (design, _finding, { drain }) => (drain ? proposeBranchVent(design, drain) : []),
+  floodedByOthers: null,
+  tankUnvented: (design, _finding, { tank }) => (tank ? proposeVent(design, tank) : []),
+  ventDips: (design, finding) => {
+    const { at } = finding;
+    return at.kind === "bend" ? proposeVentLift(design, at, finding.deepMm) : [];
+  },
+  ventEndsLow: (design, _finding, { vent }) => (vent ? proposeVentRise(design, vent) : []),
+  ventTeeLow: (design, finding) => {
+    const { at } = finding;
+    return at.kind === "bend" ? proposeTeeLift(design, at, finding.byMm) : [];
+  },
+  ventSharesFresh: (design, _finding, { vent }) => (vent ? proposeOwnEnd(design, vent) : []),
+  ventInRoom: (design, _finding, { vent }) => (vent ? proposeAlongWall(design, vent) : []),
+  ventEndNear: (design, finding, { vent }) => (vent ? proposeVentEndClear(design, vent, finding) : []),
+  sharedAirSucks: null,
+  fixingWeak: null,
+  fixingUnrated: null,
+  hoseKinks: null,
+  hoseSmells: (design, finding) => (finding.at.kind === "line" ? proposeBarrierHose(design, finding.at.id) : []),
+  sumpNoPump: null,
+  sumpOutrun: null,
+  sumpCycles: null,
+  gmEaten: null,
+  toiletNotBlack: null,
+  toiletNarrow: null,
+  toiletLongRun: null,
+  loopUnderBowl: null,
+  toiletUnused: (design) => proposeToiletUse(design),
+  fixingMissing: null,
+  fixingTips: null,
+  fixingSlides: null,
+  fixingNoPlate: null,
+  fixingScrewed: null,
+  dumpLineHigh: (design, finding) => proposeForDumpLine(design, finding),
+  dumpLineFlat: (design, finding) => proposeForDumpLine(design, finding),
+  dumpLineOpen: (design, finding) => proposeForDumpLine(design, finding),
+  dumpLineFull: (design, finding) => proposeForDumpLine(design, finding),
+  dumpEndInside: null,
+  portsOverlap: null,
+  valveNarrow: null,
+  fittingHitsObstacle: null,
+  linkApart: null,
+  senderLong: null,
+  axleOverloaded: null,
+  obstaclesOverlap: null,
+  trapsInSeries: (_design, _finding, { drain }) => (drain ? proposeOneTrap(drain) : []),
+  trapUnreachable: (_design, finding, { drain }) => (drain ? proposeCleanout(drain, finding.at.kind === "bend") : []),
+  trapFreezes: null,
+  sealBlown: null,
+  holeSmall: (_design, finding, { drain }) =>
+    drain && finding.at.kind === "leg" ? proposeWiderHole(drain, finding.at.index, finding) : [],
+  holeNearEdge: null,
+  drillTowards: null,
+  touchesRamp: null,
+  ventDrownsFirst: null,
+  fixtureDrownsFirst: null,
+  ventThrottles: (_design, finding, { vent }) => (vent ? proposeWiderVent(vent, finding.leastBoreMm) : []),
+  tankNoOutlet: (_design, _finding, { tank }) => (tank ? proposeOutlet(tank) : []),
+  inletDrownsEarly: (design, finding, { tank }) =>
+    tank && finding.at.kind === "port" ? proposeHigherInlet(design, tank, finding.at.id) : [],
+  tankBelowSill: null,
+  tankHitsObstacle: (design, finding, { tank }) => {
+    const obstacle = design.obstacles.find((o) => o.id === finding.obstacleId);
+    return tank && obstacle ? proposeMoveClear(design, tank, obstacle, finding.limit?.value ?? 0) : [];
+  },
+  wasteEndsStay: null,
+  useBeyondFresh: null,
+  endsOnGround: null,
+  seacockMissing: null,
+  metalUnfit: null,
+  clampsFew: null,
+  loopLow: null,
+  fittingOffHull: null,
+  fittingDomestic: null,
+  metalsMeet: null,
+  backingMissing: null,
+  tailUnfit: null,
+  handleBlocked: null,
+  fittingShared: null,
+  iceboxOpen: null,
+  lineOffHull: null,
+  waterOverDeck: null,
+  floatsNowhere: null,
+  weightDiffers: null,
+  gearPortOpen: null,
+  pumpCurveRises: null,
+  uvBlind: null,
+  floatReversed: null,
+  filterOrder: null,
+  pumpsInRow: null,
+  waterFouled: null,
+  seaComesIn: null,
+  hoseComesOff: null,
+  blackOverboard: null,
+  tankOverfills: null,
+  tankRunsOut: null,
+  nonReturnAgainst: null,
+  pumpRunsDry: null,
+  pumpDeadHead: null,
+  ontoGround: null,
+};
+
+/** Edits that may settle a finding, none of them tried yet. */
+export function listCandidates(design: Design, finding: Finding): readonly Remedy[] {
+  const propose = PROPOSALS[finding.code] as Propose<FindingCode> | null;
+  const line = findLineOf(design, finding);
+  const drain = line?.kind === "drain" ? line : null;
+  const vent = line?.kind === "vent" ? line : null;
+  return propose?.(design, finding, { drain, vent, tank: findTank(design, finding) }) ?? [];
+}
+
+/** Names of our own for what a remedy puts in; the builder may give others. */
+const FIRST_TANK_NAME = "Grey tank";
+const FIRST_FIXTURE_NAME = "Kitchen sink";
+/** A name of our own for a vessel that is hung by a remedy; the builder may give it another. */
+const OWN_VESSEL_NAME = "Urine tank";
+
+const findLine = (design: Design, id: string) => design.lines.find((line) => line.id === id);
+
+function proposeForDumpLine(design: Design, { at, code }: Finding): Remedy[] {
+  const line = findLine(design, at.kind === "line" ? at.id : at.kind === "leg" ? at.lineId : "");
+  if (line?.kind !== "dumpLine") return [];
+  const isFall = code === "dumpLineHigh" || code === "dumpLineFlat";
+  const edit = isFall ? buildRegradeDumpLine(design, line) : buildFitDumpValve(design, line);
+  return edit ? [{ byMm: null, edit }] : [];
+}
+
+function findLineOf(design: Design, { at }: Finding) {
+  const id = "lineId" in at ? at.lineId : at.kind === "line" ? at.id : null;
+  return id === null ? undefined : findLine(design, id);
+}
+
+function findTank(design: Design, { at }: Finding) {
+  const id = at.kind === "tank" ? at.id : at.kind === "port" ? at.tankId : null;
+  return design.tanks.find((tank) => tank.id === id) ?? null;
+}
+
+function proposeClear(
+  design: Design,
+  at: { readonly lineId: string; readonly index: number },
+  finding: Extract<Finding, { code: "legHitsObstacle" }>,
+): Remedy[] {
+  const line = findLine(design, at.lineId);
+  return line ? proposeLegClear(line, at, finding) : [];
+}
