@@ -2,7 +2,7 @@ import type { Locator, Page } from "@playwright/test";
 import type { Design } from "@/core/design/design";
 import type { Gear, HoseEnd, WorkingState } from "@/core/design/gear";
 import type { Use, Vessel } from "@/core/design/habits";
-import type { Drain, Fixture, Hose, Port, Tank, Vent } from "@/core/design/plumbing";
+import type { Drain, DumpLine, Fixture, Hose, Port, Tank, Vent } from "@/core/design/plumbing";
 import type { Obstacle } from "@/core/design/rig";
 import type { Vec3 } from "@/core/geometry/vec";
 import { findPipeSize } from "@/core/parts/pipes";
@@ -172,6 +172,28 @@ export async function layVent(page: Page, vent: Vent, tank: Tank, isThere: boole
   await typePoints(group, vent.pointsMm.slice(0, -1));
   await rows.last().click();
   await typePlace(group, vent.pointsMm.at(-1)!);
+}
+
+/** A dump line from the first outlet of a tank that has none yet. */
+export async function layDumpLine(page: Page, line: DumpLine, tank: Tank): Promise<void> {
+  const panel = await goTo(page, "Tanks");
+  const shown = page.getByLabel("Tank shown", { exact: true });
+  if (await shown.isVisible()) await shown.selectOption({ label: tank.name });
+  await panel.getByRole("button", { name: "Lay a line to the side" }).first().click();
+  const group = panel.getByRole("group").filter({ has: page.getByLabel("Valve at its end", { exact: true }) });
+  await type(group.getByLabel("Name", { exact: true }), line.name);
+  await type(group.getByLabel("Outside diameter", { exact: true }), line.pipe.outerMm);
+  await type(group.getByLabel("Bore", { exact: true }), line.pipe.innerMm);
+  const rows = group.getByRole("button", { name: /^(Point|End)/ });
+  while ((await rows.count()) > 1) {
+    const before = await rows.count();
+    await rows.first().click();
+    await group.getByRole("button", { name: "Take it out" }).click();
+    await expect(rows).toHaveCount(before - 1);
+  }
+  await typePoints(group, line.pointsMm.slice(0, -1));
+  await rows.last().click();
+  await typePlace(group, line.pointsMm.at(-1)!);
 }
 
 /** A piece of gear; a tap stands over the fixture that is named. */

@@ -8,6 +8,7 @@ import { expect, isWhole, openSample, openWorkbench, test } from "./fixtures";
 import {
   layBoat,
   layDrain,
+  layDumpLine,
   layFixture,
   layGear,
   layHose,
@@ -78,7 +79,9 @@ async function layOut(page: Page, base: Design, target: Design): Promise<void> {
   for (const piece of target.gear) await layGear(page, piece, findOver(piece, target));
   for (const line of target.lines) {
     if (line.kind === "hose") await layHose(page, line, target);
-    else if (line.kind === "vent") {
+    else if (line.kind === "dumpLine") {
+      await layDumpLine(page, line, target.tanks.find(({ id }) => id === line.fromTank)!);
+    } else if (line.kind === "vent") {
       const tank = target.tanks.find(({ id }) => id === line.fromTank)!;
       await layVent(page, line, tank, !isNew(base.lines)(line));
     } else if (line.kind === "drain")

@@ -1,7 +1,9 @@
 import { settleOwnWork } from "@/core/build/ownSteps";
 import { listSteps, orderSteps } from "@/core/build/steps";
 import type { Design } from "@/core/design/design";
+import { toLegKey } from "@/core/design/nodes";
 import type { Evaluation } from "@/core/evaluate/evaluation";
+import { listLineLegs } from "@/core/fit/lineLegs";
 import { listDrainDown } from "@/core/frost/drainDown";
 import { listSpringUp } from "@/core/frost/springUp";
 import type { BuildRecord } from "@/core/record/record";
@@ -46,7 +48,7 @@ const card = (group: UnderGroup, key: string, given: Pick<UnderCard, "title"> & 
   group,
 });
 
-/** Steps, holes, legs of drains and the ways before and after frost of a design as cards, in the order they are worked. */
+/** Steps, holes, legs of drains and dump lines, and the ways before and after frost of a design as cards, in the order they are worked. */
 export function writeUnderCards(
   design: Design,
   evaluation: Evaluation,
@@ -72,12 +74,19 @@ export function writeUnderCards(
       text: `${describeSaw(hole.saw)}, from ${hole.drillFrom}. ${sayBeforeDrilling(design.rig.kind)}`,
     });
   });
-  const legs = evaluation.drains.flatMap(({ lineId, legs: all, ownLegs }) => {
-    const line = design.lines.find(({ id }) => id === lineId);
-    return all.slice(0, ownLegs).map((leg) => {
+  const lineOf = new Map(design.lines.map((line) => [line.id, line]));
+  const laid = [
+    ...evaluation.drains.map(({ lineId, legs: all, ownLegs }) => ({ lineId, legs: all.slice(0, ownLegs) })),
+    ...design.lines.flatMap((line) =>
+      line.kind === "dumpLine" ? [{ lineId: line.id, legs: listLineLegs(design, line) }] : [],
+    ),
+  ];
+  const legs = laid.flatMap(({ lineId, legs: own }) => {
+    const line = lineOf.get(lineId);
+    return own.map((leg) => {
       const fall = leg.from.z - leg.to.z;
       const slope = leg.planLengthMm > 0 ? (fall / leg.planLengthMm) * 1000 : null;
-      return card("legs", `${lineId}-${leg.index}`, {
+      return card("legs", `${lineId}-${toLegKey(line, leg.index)}`, {
         title: `${line?.name ?? lineId}, leg ${leg.index + 1}`,
         figures: [
           ["middle to middle", length(leg.lengthMm)],
