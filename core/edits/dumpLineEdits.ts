@@ -77,13 +77,17 @@ export function buildFitDumpValve(design: Design, { fromTank, fromPort }: DumpLi
 const LOWER_MM = [0, 40, 80, 120, 160, 200, 260, 320] as const;
 /** So far on toward the edge it may go before it drops, mm: what is in the way may lie right under the outlet. */
 const AHEAD_MM = [0, 150, 250, 350, 500] as const;
+/** A millimetre lower is worth so many of way: what hangs low is knocked [T]. */
+const LOWER_COSTS = 3;
+/** Nobody dumps at the nose where there is another way: so much further it counts, mm. */
+const FRONT_COSTS_MM = 4_000;
 /** An end hangs no lower than this over the ground, mm [T]. */
 const OVER_GROUND_MM = 180;
 /** Places along a leg at which it is held against the tanks. */
 const SHARES = Array.from({ length: 25 }, (_, i) => i / 24);
 
 // Out of the wall the outlet sits in, past the tank, then straight to an edge of the rig; an outlet in the bottom goes down
-// first. The nearest edge that keeps clear of everything, as little lower as that takes; else the nearest.
+// first. The nearest edge that keeps clear of everything, as little lower as that takes and not the nose; else the nearest.
 function layToEdge(design: Design, tank: Tank, outlet: Port, pipe: Pipe): Vec3[] {
   const { rig } = design;
   const { min, max } = measureExtent(tank.solid);
@@ -103,24 +107,26 @@ function layToEdge(design: Design, tank: Tank, outlet: Port, pipe: Pipe): Vec3[]
   const fall = findLaidFall(design, pipe) + SPARE_FALL;
   const near = foot.y < 0 ? -1 : 1;
   const sides = [near, -near].map((side) => vec(foot.x, side * (rig.widthMm / 2 - IN_FROM_EDGE_MM), 0));
-  const ends = [vec(IN_FROM_EDGE_MM, foot.y, 0), vec(rig.lengthMm - IN_FROM_EDGE_MM, foot.y, 0)];
+  const [rear, front] = [vec(IN_FROM_EDGE_MM, foot.y, 0), vec(rig.lengthMm - IN_FROM_EDGE_MM, foot.y, 0)];
   const byWay = (end: Vec3) => Math.hypot(end.x - foot.x, end.y - foot.y);
-  const edges = [...sides, ...ends].sort((a, b) => byWay(a) - byWay(b));
   const courses = LOWER_MM.flatMap((lowerMm) =>
-    edges.flatMap((edge) =>
+    [...sides, rear, front].flatMap((edge) =>
       AHEAD_MM.filter((aheadMm) => aheadMm === 0 || (lowerMm > 0 && aheadMm < byWay(edge))).map((aheadMm) => {
         const turn = interpolate(foot, vec(edge.x, edge.y, foot.z), aheadMm / Math.max(1, byWay(edge)));
         const low = vec(turn.x, turn.y, foot.z - lowerMm);
         const drop = lowerMm > 0 ? [...(aheadMm > 0 ? [turn] : []), low] : [];
-        return layFalling(from, [foot, ...drop, vec(edge.x, edge.y, low.z)], fall);
+        const course = layFalling(from, [foot, ...drop, vec(edge.x, edge.y, low.z)], fall);
+        const cost = byWay(edge) + LOWER_COSTS * lowerMm + aheadMm / 10 + (edge === front ? FRONT_COSTS_MM : 0);
+        return { course, cost };
       }),
     ),
   );
+  courses.sort((a, b) => a.cost - b.cost);
   const isFree = (course: readonly Vec3[]) =>
     course.at(-1)!.z > rig.groundZMm + OVER_GROUND_MM &&
     isCourseClear(design, [from, ...course], pipe) &&
     !passesTank(design, course, pipe);
-  return courses.find(isFree) ?? courses[0]!;
+  return (courses.find(({ course }) => isFree(course)) ?? courses[0]!).course;
 }
 
 // Whether it goes through a tank; the piece from the outlet on to its first point is beside it.
