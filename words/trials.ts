@@ -52,6 +52,11 @@ export function describeTrial({ kind, at }: Trial, design: Design): { readonly w
         what: `Pour a litre into the fixture over ${part}, wait 15 minutes, look and smell again.`,
         asks: "Is the fault still there?",
       };
+    case "capDumpLine":
+      return {
+        what: `Put the cap on ${part}, a bucket of water in the tank, open the valve at the tank and feel every joint with dry paper.`,
+        asks: "Did it drip?",
+      };
     case "blowBreather":
       return {
         what: `Take the mesh off ${part} and blow through it toward the tank.`,

@@ -46,6 +46,7 @@ export type Trial = {
     | "fillTank"
     | "fillTrap"
     | "blowBreather"
+    | "capDumpLine"
     | "pressHoses"
     | "pourPast"
     | "dipTank"
@@ -130,6 +131,14 @@ export function listSuspects(
     if (line.kind !== "vent") continue;
     const at = { kind: "line", id: line.id } as const;
     propose("blowBreather", line.id, at, add("breather", line.id, at));
+  }
+  for (const line of design.lines) {
+    if (line.kind !== "dumpLine") continue;
+    const joints = line.pointsMm.flatMap((_, index) =>
+      add("bendJoint", `${line.id}-${index}`, { kind: "bend", lineId: line.id, index }),
+    );
+    // its cap on and the valve open, all of it stands under the tank's water
+    propose("capDumpLine", line.id, { kind: "line", id: line.id }, joints);
   }
   const pressed: string[] = [];
   for (const line of design.lines) {
