@@ -92,6 +92,13 @@ for (const name of oneRig("Puppenwagen")) {
     await bends.getByLabel("From bend 2 on").selectOption({ label: "Same pipe goes on" });
     await bends.getByRole("button", { name: "A union here, to take it apart" }).click();
     await expect(page.getByRole("group", { name: "Parts" })).toContainText("union, ");
+    // a flap at the bend is bought, and said not to be counted on
+    await bends.getByLabel("Sits there").selectOption({ label: "Non-return flap" });
+    await expect(bends.getByRole("button", { name: /^Bend 2, union, non-return flap/ })).toBeVisible();
+    await expect(page.getByRole("group", { name: "Parts" })).toContainText("Non-return flap, ");
+    await expect(page.getByRole("region", { name: "Findings" })).toContainText("is not counted on");
+    await bends.getByLabel("Sits there").selectOption({ label: "Nothing" });
+    await expect(page.getByRole("region", { name: "Findings" })).not.toContainText("is not counted on");
   });
 
   test(`${name}: a trap in the line behind a trap is told of, and the remedy keeps one`, async ({ page }) => {

@@ -9,7 +9,16 @@ const [runs = "20000", seed = "1"] = process.argv.slice(2);
 const out = join(tmpdir(), `schleuse-fuzz-${process.pid}.mjs`);
 await bundle("tests/fuzz.ts", out);
 const { fuzzFiles } = await import(pathToFileURL(out));
-const names = ["kranich", "lesesaal", "puppenwagen", "otter", "lesesaal-furnished", "kranich-loop", "lesesaal-loop"];
+const names = [
+  "kranich",
+  "lesesaal",
+  "puppenwagen",
+  "otter",
+  "lesesaal-furnished",
+  "kranich-loop",
+  "lesesaal-loop",
+  "lesesaal-heads",
+];
 const texts = names.map((name) => readFileSync(new URL(`../demo/${name}.json`, import.meta.url), "utf8"));
 const BATCH = 5000;
 const sum = { tried: 0, refused: 0, opened: 0, defects: [] };

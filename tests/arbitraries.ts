@@ -4,7 +4,15 @@ import { createDesign, USUAL_MEASURES } from "@/core/design/createDesign";
 import type { Design } from "@/core/design/design";
 import { applyEdit, type EditOp } from "@/core/design/edit";
 import { toNodes } from "@/core/design/nodes";
-import { type Drain, type DumpLine, FITTINGS, FIXTURE_KINDS, type Fixture, type Line } from "@/core/design/plumbing";
+import {
+  type Drain,
+  type DumpLine,
+  FITTINGS,
+  FIXTURE_KINDS,
+  type Fixture,
+  INLINE_PIECES,
+  type Line,
+} from "@/core/design/plumbing";
 import { RIG_KINDS } from "@/core/design/rig";
 import { USUAL_FIXTURES } from "@/core/design/usualFixtures";
 import type { PrismSolid } from "@/core/geometry/solid";
@@ -126,6 +134,7 @@ export const networks: fc.Arbitrary<Design> = fc
         fitting: fc.constantFrom(...FITTINGS),
         hasTrap: fc.boolean(),
         change: fc.option(fc.constantFrom(...PIPE_SIZES)),
+        piece: fc.option(fc.constantFrom(...INLINE_PIECES)),
         lineTrap: fc.option(fc.record({ sealMm: between(10, 120), hasCleanout: fc.boolean() })),
       }),
       { minLength: 1, maxLength: 4 },
@@ -134,7 +143,7 @@ export const networks: fc.Arbitrary<Design> = fc
   .map(({ design, branches }) => {
     const fixtures: Fixture[] = [...design.fixtures];
     const lines: Line[] = [...design.lines];
-    branches.forEach(({ kind, x, y, z, bore, bends, line, bend, fitting, hasTrap, change, lineTrap }, i) => {
+    branches.forEach(({ kind, x, y, z, bore, bends, line, bend, fitting, hasTrap, change, lineTrap, piece }, i) => {
       const drains = lines.filter((l): l is Drain => l.kind === "drain");
       const main = drains[line % drains.length]!;
       const { heightMm: _height, halfMm: _half, trap, ...measures } = USUAL_FIXTURES[kind];
@@ -153,6 +162,7 @@ export const networks: fc.Arbitrary<Design> = fc
         bendsMm: toNodes(bends),
         items: [
           ...(lineTrap ? [{ kind: "runningTrap" as const, node, ...lineTrap }] : []),
+          ...(piece ? [{ kind: "inline" as const, node, piece }] : []),
           ...(change ? [{ kind: "pipeChange" as const, node, joint: "reducer" as const, pipe: change.pipe }] : []),
         ],
       });

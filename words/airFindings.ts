@@ -122,6 +122,12 @@ export function describeAirFinding(
         why: `Through the breather they share it puts ${formatQuantity(finding.suctionPa, "pressure", units)} on the traps; ${limit} are allowed.`,
         advice: "Widen the stretch they share, or give each its own way out.",
       };
+    case "flapInDrain":
+      return {
+        title: `The flap at ${part} is not counted on`,
+        why: "Water stands before it until it opens, and what is in waste water holds it open a crack: the tank comes up as if it were not there.",
+        advice: "Keep the falls as if it were not there, and sit it where you can open it.",
+      };
     case "trapsInSeries":
       return {
         title: `${part} stands behind another trap`,

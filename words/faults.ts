@@ -68,11 +68,13 @@ export function describeFault(fault: Fault, units: Units = "metric", design: Des
     case "portTaken":
       return `Two lines would sit on one port${at}, ${quote(fault.id)} among them. Fit a tee, or put one of them elsewhere.`;
     case "atNoBend":
-      return `There is no such bend${at}: the drain has ${fault.bends}. Traps, holes and changes of pipe sit at bends that are there.`;
+      return `There is no such bend${at}: the drain has ${fault.bends}. Traps, valves, holes and changes of pipe sit at bends that are there.`;
     case "twoAtBend":
       return fault.what === "runningTrap"
         ? `A drain has one running trap at most${at}. Take the other one out.`
-        : `Two changes of pipe stand at one bend${at}. Keep one of them.`;
+        : fault.what === "inline"
+          ? `Two pieces sit at one bend${at}. Put one of them at another bend.`
+          : `Two changes of pipe stand at one bend${at}. Keep one of them.`;
     case "locked":
       return `${quote(fault.name)} is locked where it is. Unlock it, then move it.`;
     case "portOutsideTank":

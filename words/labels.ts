@@ -5,6 +5,7 @@ import type {
   FixingKind,
   FixtureKind,
   HeldWater,
+  InlinePiece,
   Material,
   PipeJoint,
   PortKind,
@@ -222,6 +223,20 @@ export const WATER_NAMES: Readonly<Record<HeldWater, string>> = {
   black: "Black water",
   fresh: "Fresh water",
   loop: "Loop water, for the shower only",
+};
+
+/** What may sit in a drain, with what is and what is not reckoned of it. */
+export const INLINE_NAMES: Readonly<Record<InlinePiece, { readonly name: string; readonly plain: string }>> = {
+  cleanout: { name: "Cleanout", plain: "An opening with a lid to rod it clear. Keep a hand's room before it." },
+  shutOff: {
+    name: "Shut-off valve",
+    plain:
+      "Shut by hand for the road or for work. Every sum is with it open; shut, whatever is let go stands before it.",
+  },
+  nonReturn: {
+    name: "Non-return flap",
+    plain: "Meant to keep the tank's water back. Dirt holds it open, so no sum counts on it.",
+  },
 };
 
 export const JOINT_NAMES: Readonly<Record<PipeJoint, string>> = {

@@ -1,7 +1,7 @@
 import type { Pipe } from "@/core/design/plumbing";
 import type { Part } from "@/core/parts/listParts";
 import { findPipeSize, type PipeSize } from "@/core/parts/pipes";
-import { BRANCH_VENT_NAMES, FITTING_NAMES, TRAP_NAMES } from "./labels";
+import { BRANCH_VENT_NAMES, FITTING_NAMES, INLINE_NAMES, TRAP_NAMES } from "./labels";
 import { formatLengthFigure, formatRun, lengthUnit, type Units } from "./units";
 
 export const FAMILY_NAMES: Readonly<Record<PipeSize["family"], string>> = {
@@ -63,6 +63,8 @@ function nameOf(part: Exclude<Part, { kind: "pipe" }>, units: Units): string {
         : `hose barb and clamp, ${describePipe(part.from, units)} to ${describePipe(part.to, units)}`;
     case "ventTee":
       return `tee for breathers, ${describePipe(part.pipe, units)}`;
+    case "inline":
+      return `${INLINE_NAMES[part.piece].name}, ${describePipe(part.pipe, units)}`;
     case "lineTrap":
       return `${TRAP_NAMES.running.name} in the line, ${describePipe(part.pipe, units)}`;
     case "trap":

@@ -155,6 +155,7 @@ export function describeEdit(edit: Edit, design: Design): string {
     moveLeg: `Move ${part}`,
     align: "Line parts up",
     copyFixture: "Copy a fixture with its drain",
+    putInline: `Change what sits at ${part}`,
     changePipe: `Change the pipe of ${part}`,
     addLineTrap: "Fit a trap in the line",
     removeLineTrap: "Take the trap out of the line",

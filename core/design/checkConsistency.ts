@@ -181,16 +181,21 @@ function checkDumpStart({ lines }: Design, known: Known, line: DumpLine, at: Fau
   ];
 }
 
-// What sits at bends sits at bends that are there: one change of pipe at each, one running trap in all.
+// What sits at bends sits at bends that are there: one change of pipe and one piece at each, one running trap in all.
 function checkAlong({ bendsMm, items }: Drain, at: FaultPath): Fault[] {
   const bends = bendsMm.length;
   const known = new Set(bendsMm.map(({ id }) => id));
   const changed = new Set<string>();
+  const held = new Set<string>();
   let traps = 0;
   return items.flatMap((item, i): Fault[] => {
     const path = [...at, "items", i];
     if (item.node !== null && !known.has(item.node)) return [{ code: "atNoBend", path: [...path, "node"], bends }];
     if (item.kind === "runningTrap" && ++traps > 1) return [{ code: "twoAtBend", path, what: "runningTrap" }];
+    if (item.kind === "inline") {
+      if (held.has(item.node)) return [{ code: "twoAtBend", path, what: "inline" }];
+      held.add(item.node);
+    }
     if (item.kind !== "pipeChange") return [];
     if (changed.has(item.node)) return [{ code: "twoAtBend", path, what: "pipeChange" }];
     changed.add(item.node);

@@ -64,6 +64,7 @@ export const EDIT_CODES = [
   "align",
   "copyFixture",
   "changePipe",
+  "putInline",
   "addLineTrap",
   "removeLineTrap",
   "addCleanout",

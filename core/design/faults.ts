@@ -28,7 +28,7 @@ export type Fault =
   | { readonly code: "drainIntoFresh"; readonly path: FaultPath; readonly id: string }
   | { readonly code: "linkedWaters"; readonly path: FaultPath; readonly id: string }
   | { readonly code: "atNoBend"; readonly path: FaultPath; readonly bends: number }
-  | { readonly code: "twoAtBend"; readonly path: FaultPath; readonly what: "runningTrap" | "pipeChange" }
+  | { readonly code: "twoAtBend"; readonly path: FaultPath; readonly what: "runningTrap" | "pipeChange" | "inline" }
   | { readonly code: "locked"; readonly path: FaultPath; readonly name: string }
   | { readonly code: "portOutsideTank"; readonly path: FaultPath }
   | {

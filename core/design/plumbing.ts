@@ -188,12 +188,16 @@ export const trap = z.strictObject({
 
 export const PIPE_JOINTS = ["union", "reducer", "hoseBarb"] as const;
 
+/** What is put into a drain beside traps: an opening to rod it through, a valve turned by hand, a flap against backflow. */
+export const INLINE_PIECES = ["cleanout", "shutOff", "nonReturn"] as const;
+
 /** What sits at a point of a drain, known by the point's id: it goes where its point goes. */
 export const lineItem = z.discriminatedUnion("kind", [
   /** A low running trap in the line itself: it serves everything that drains through it. */
   z.strictObject({ kind: z.literal("runningTrap"), node: id, sealMm: mm(10, 200), hasCleanout: z.boolean() }),
   /** Where a drain goes on in another pipe, until the next change. */
   z.strictObject({ kind: z.literal("pipeChange"), node: id, joint: z.enum(PIPE_JOINTS), pipe }),
+  z.strictObject({ kind: z.literal("inline"), node: id, piece: z.enum(INLINE_PIECES) }),
   /** A round hole that is there: for the leg that begins at the node, or the first, the how manieth along it, and how wide. */
   z.strictObject({ kind: z.literal("hole"), node: z.nullable(id), nth: whole(0, 40), diameterMm: mm(5, 500) }),
 ]);
@@ -308,6 +312,7 @@ export type BranchVent = z.infer<typeof branchVent>;
 export type Fitting = (typeof FITTINGS)[number];
 export type Outfall = z.infer<typeof outfall>;
 export type LineItem = z.infer<typeof lineItem>;
+export type InlinePiece = (typeof INLINE_PIECES)[number];
 export type PipeJoint = (typeof PIPE_JOINTS)[number];
 export type Material = Tank["material"];
 export type Fixing = z.infer<typeof fixing>;

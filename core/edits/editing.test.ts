@@ -5,6 +5,7 @@ import { mustApply } from "@/tests/sharedAir";
 import { findLineTrap, listPipeChanges } from "../design/lineItems";
 import { buildMove, findPlaceMm } from "../design/moves";
 import type { Drain } from "../design/plumbing";
+import { INLINE_PIECES } from "../design/plumbing";
 import { evaluate } from "../evaluate/evaluate";
 import { buildDrainPath } from "../falls/drainPath";
 import { measureExtent } from "../geometry/solid";
@@ -15,7 +16,7 @@ import { buildCopyFixture } from "./copyFixture";
 import { buildDrawnDrain, findPlanEnd, snapToFittings } from "./drawnDrain";
 import { ALIGN_AXES, buildAlign, buildLock, buildMoveAll, isLocked } from "./groupEdits";
 import { buildEvenFall, buildSetFall } from "./legEdits";
-import { buildChangePipe, buildLineTrap, buildUnion, findJoint, USUAL_LINE_TRAP } from "./pipeEdits";
+import { buildChangePipe, buildInline, buildLineTrap, buildUnion, findJoint, USUAL_LINE_TRAP } from "./pipeEdits";
 import { buildAddPort, buildAddTank, buildRemovePort, buildRemoveTank } from "./tankEdits";
 
 type Any = Parameters<typeof evaluate>[0];
@@ -187,6 +188,22 @@ test("joints follow from what is joined; taken back, the drain is as it was", ()
   const trapped = mustApply(kranich, buildLineTrap(drain, { ...USUAL_LINE_TRAP, bend: 1 }));
   expect(listParts(trapped)).toContainEqual(expect.objectContaining({ kind: "lineTrap", count: 1 }));
   expect(mustApply(trapped, buildLineTrap(drain, null))).toEqual(kranich);
+});
+
+test("a cleanout, a valve and a flap sit at bends, are bought, and change no sum but the flap's word", () => {
+  const kranich = readDemo("kranich");
+  const before = evaluate(kranich);
+  for (const piece of INLINE_PIECES) {
+    const fitted = mustApply(kranich, buildInline(drainsOf(kranich)[0]!, 1, piece));
+    expect(listParts(fitted)).toContainEqual(expect.objectContaining({ kind: "inline", piece, count: 1 }));
+    const after = evaluate(fitted);
+    expect(after.drains.map(({ worst }) => worst.inHandMm)).toEqual(before.drains.map(({ worst }) => worst.inHandMm));
+    expect(after.tanks.map(({ worst }) => worst.litres)).toEqual(before.tanks.map(({ worst }) => worst.litres));
+    const fresh = after.findings.filter(({ id }) => !before.findings.some((known) => known.id === id));
+    expect(fresh.map(({ code }) => code)).toEqual(piece === "nonReturn" ? ["flapInDrain"] : []);
+    expect(mustApply(fitted, buildInline(drainsOf(fitted)[0]!, 1, null))).toEqual(kranich);
+  }
+  expect(buildInline(drainsOf(kranich)[0]!, 9, "cleanout")).toBeNull();
 });
 
 test("what stands at a bend goes with it when bends are put in and taken out before it", () => {

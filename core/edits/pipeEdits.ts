@@ -1,6 +1,6 @@
 import type { Edit } from "../design/edit";
-import { type LineTrap, listPipeChanges, type PipeChange, putItems } from "../design/lineItems";
-import type { Drain, Pipe, PipeJoint } from "../design/plumbing";
+import { type LineTrap, listInlinePieces, listPipeChanges, type PipeChange, putItems } from "../design/lineItems";
+import type { Drain, InlinePiece, Pipe, PipeJoint } from "../design/plumbing";
 import { findPipeOf } from "../falls/drainPath";
 import { findPipeSize } from "../parts/pipes";
 
@@ -43,6 +43,18 @@ export function buildLineTrap(drain: Drain, lineTrap: LineTrap | null): Edit | n
     code: lineTrap ? "addLineTrap" : "removeLineTrap",
     at: { kind: "line", id: drain.id },
     ops: [{ op: "set", path: ["lines", drain.id, "items"], value: putItems(drain, { lineTrap }) }],
+  };
+}
+
+/** Edit that puts a cleanout, a valve or a flap in at a bend, or takes it out; null where there is no such bend. */
+export function buildInline(drain: Drain, bend: number, piece: InlinePiece | null): Edit | null {
+  if (bend < 0 || bend >= drain.bendsMm.length) return null;
+  const others = listInlinePieces(drain).filter((one) => one.bend !== bend);
+  const pieces = piece ? [...others, { bend, piece }] : others;
+  return {
+    code: "putInline",
+    at: { kind: "bend", lineId: drain.id, index: bend },
+    ops: [{ op: "set", path: ["lines", drain.id, "items"], value: putItems(drain, { pieces }) }],
   };
 }
 

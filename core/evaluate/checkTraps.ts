@@ -1,5 +1,5 @@
 import type { Surroundings } from "../design/design";
-import { findLineTrap } from "../design/lineItems";
+import { findLineTrap, listInlinePieces } from "../design/lineItems";
 import { type DrainPath, listLineTraps } from "../falls/drainPath";
 import { measureFloorMm } from "../fit/passages";
 import { measurePlanLength, subtract } from "../geometry/vec";
@@ -29,6 +29,10 @@ export function checkTraps(design: Surroundings, path: DrainPath, result: DrainR
     const inLine = { kind: "bend", lineId: first.lineId, index: first.bend } as const;
     if (first.lineId === lineId) findings.push(createFinding("should", inLine, { code: "trapsInSeries" }));
     else findings.push(createFinding("should", at, { code: "trapsInSeries" }));
+  }
+  for (const { bend, piece } of listInlinePieces(path.drain)) {
+    if (piece !== "nonReturn") continue;
+    findings.push(createFinding("note", { kind: "bend", lineId, index: bend }, { code: "flapInDrain" }));
   }
   if (trap && trap.sealMm > 0) findings.push(...checkSeal(design, path, result, trap.sealMm));
   if (lineTrap) findings.push(...checkLineTrap(design, path, result));

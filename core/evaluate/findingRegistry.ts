@@ -78,6 +78,7 @@ export const FINDINGS = {
   senderLong: ["tank", "part"],
   axleOverloaded: ["tank", "part"],
   obstaclesOverlap: ["fall", "part"],
+  flapInDrain: ["air", "part"],
   trapsInSeries: ["air", "part"],
   trapUnreachable: ["air", "part"],
   trapFreezes: ["air", "part"],

@@ -159,6 +159,7 @@ test.each<[Finding["code"], Finding["severity"], readonly EditOp[]]>([
     "note",
     [set(["obstacles", "cross-rear", "atMm"], kranich.obstacles.find(({ id }) => id === "fuel")!.atMm)],
   ],
+  ["flapInDrain", "note", [set(["lines", drain.id, "items"], [{ kind: "inline", node: "n2", piece: "nonReturn" }])]],
   [
     "trapsInSeries",
     "should",

@@ -142,6 +142,7 @@ type Numbers =
       readonly spareKg: number;
     }
   | { readonly code: "obstaclesOverlap"; readonly otherName: string }
+  | { readonly code: "flapInDrain" }
   | { readonly code: "trapsInSeries" }
   | { readonly code: "trapUnreachable" }
   | { readonly code: "trapFreezes"; readonly hours: number }

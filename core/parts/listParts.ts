@@ -1,7 +1,7 @@
 import { listOwnCourse, measureVentLengthMm } from "../air/ventPath";
 import type { Design } from "../design/design";
-import { findJunctionBend, findLineTrap, listPipeChanges } from "../design/lineItems";
-import type { DumpLine, Fitting, Pipe, PipeJoint, TrapKind, Vent } from "../design/plumbing";
+import { findJunctionBend, findLineTrap, listInlinePieces, listPipeChanges } from "../design/lineItems";
+import type { DumpLine, Fitting, InlinePiece, Pipe, PipeJoint, TrapKind, Vent } from "../design/plumbing";
 import { buildDrainPath, type DrainPath, findPipeOf } from "../falls/drainPath";
 import { buildNetwork } from "../falls/network";
 import { listLineLegs } from "../fit/lineLegs";
@@ -30,6 +30,7 @@ export type Part =
       readonly count: number;
     }
   | { readonly kind: "ventTee"; readonly pipe: Pipe; readonly branch: Pipe; readonly count: number }
+  | { readonly kind: "inline"; readonly piece: InlinePiece; readonly pipe: Pipe; readonly count: number }
   | { readonly kind: "lineTrap"; readonly pipe: Pipe; readonly count: number }
   | { readonly kind: "trap"; readonly trap: TrapKind; readonly pipe: Pipe; readonly count: number }
   | { readonly kind: "admittanceValve"; readonly pipe: Pipe; readonly count: number };
@@ -106,6 +107,9 @@ function listPathParts({ drain, ownLegs, chain }: DrainPath): Part[] {
     if (change.joint === "reducer") parts.push({ kind: "reducer", from, to: change.pipe, count: 1 });
     else parts.push({ kind: "joint", joint: change.joint, from, to: change.pipe, count: 1 });
   });
+  for (const { bend, piece } of listInlinePieces(drain)) {
+    parts.push({ kind: "inline", piece, pipe: ownLegs[bend]?.pipe ?? pipe, count: 1 });
+  }
   if (lineTrap) parts.push({ kind: "lineTrap", pipe: ownLegs[lineTrap.bend]?.pipe ?? pipe, count: 1 });
   if (trap) parts.unshift({ kind: "trap", trap: trap.kind, pipe, count: 1 });
   for (let i = 1; i < ownLegs.length; i++) {

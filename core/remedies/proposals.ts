@@ -133,6 +133,7 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   senderLong: null,
   axleOverloaded: null,
   obstaclesOverlap: null,
+  flapInDrain: null,
   trapsInSeries: (_design, _finding, { drain }) => (drain ? proposeOneTrap(drain) : []),
   trapUnreachable: (_design, finding, { drain }) => (drain ? proposeCleanout(drain, finding.at.kind === "bend") : []),
   trapFreezes: null,

@@ -76,6 +76,7 @@ const BEHIND: Readonly<Record<FindingCode, Sought | null>> = {
   senderLong: null,
   axleOverloaded: null,
   obstaclesOverlap: null,
+  flapInDrain: null,
   trapsInSeries: null,
   trapUnreachable: null,
   trapFreezes: { formula: "sealFrost" },

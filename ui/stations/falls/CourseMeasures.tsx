@@ -1,14 +1,14 @@
 "use client";
 import { AlignVerticalDistributeCenter } from "lucide-react";
-import { findLineTrap, listPipeChanges } from "@/core/design/lineItems";
-import type { Drain, Pipe } from "@/core/design/plumbing";
+import { findLineTrap, listInlinePieces, listPipeChanges } from "@/core/design/lineItems";
+import type { Drain, InlinePiece, Pipe } from "@/core/design/plumbing";
 import { buildEvenFall, buildSetFall } from "@/core/edits/legEdits";
-import { buildChangePipe, buildLineTrap, USUAL_LINE_TRAP } from "@/core/edits/pipeEdits";
+import { buildChangePipe, buildInline, buildLineTrap, USUAL_LINE_TRAP } from "@/core/edits/pipeEdits";
 import { findPipeOf } from "@/core/falls/drainPath";
 import { findPipeSize, PIPE_SIZES } from "@/core/parts/pipes";
 import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
-import { GLOSSARY, JOINT_NAMES, TRAP_NAMES } from "@/words/labels";
+import { GLOSSARY, INLINE_NAMES, JOINT_NAMES, TRAP_NAMES } from "@/words/labels";
 import { describePipe, describeSize } from "@/words/parts";
 import { formatQuantity, type Units } from "@/words/units";
 import { findShownResult } from "../../drawing/shown";
@@ -91,6 +91,13 @@ const toPipeNames = (units: Units): Readonly<Record<string, string>> => ({
   ...Object.fromEntries(PIPE_SIZES.map((size) => [size.id, describeSize(size, units)])),
 });
 
+const INLINE_LIST: Readonly<Record<InlinePiece | "none", string>> = {
+  none: "Nothing",
+  cleanout: INLINE_NAMES.cleanout.name,
+  shutOff: INLINE_NAMES.shutOff.name,
+  nonReturn: INLINE_NAMES.nonReturn.name,
+};
+
 function Bends({ drain }: { readonly drain: Drain }) {
   const result = useWorkbench(findShownResult);
   const selection = useWorkbench((state) => state.selection);
@@ -98,6 +105,7 @@ function Bends({ drain }: { readonly drain: Drain }) {
   const { apply } = useEdits();
   const picked = selection?.kind === "bend" && selection.lineId === drain.id ? selection.index : null;
   const change = picked === null ? undefined : listPipeChanges(drain).find(({ bend }) => bend === picked);
+  const piece = listInlinePieces(drain).find(({ bend }) => bend === picked)?.piece ?? null;
   const pick = (pipe: Pipe | null) => {
     const edit = picked === null ? null : buildChangePipe(drain, picked, pipe);
     if (edit) apply(edit);
@@ -113,6 +121,16 @@ function Bends({ drain }: { readonly drain: Drain }) {
             names={toPipeNames(units)}
             onPick={(id) => pick(PIPE_SIZES.find((size) => size.id === id)?.pipe ?? null)}
           />
+          <Pick<InlinePiece | "none">
+            label="Sits there"
+            value={piece ?? "none"}
+            names={INLINE_LIST}
+            onPick={(id) => {
+              const edit = buildInline(drain, picked, id === "none" ? null : id);
+              if (edit) apply(edit);
+            }}
+          />
+          {piece && <p className="text-[12px] leading-snug text-faint">{INLINE_NAMES[piece].plain}</p>}
           {change ? (
             <p className="text-[12px] leading-snug text-faint">
               Joined by a {JOINT_NAMES[change.joint]} to {describePipe(change.pipe, units)}.
@@ -128,7 +146,12 @@ function Bends({ drain }: { readonly drain: Drain }) {
 
 function nameBend(drain: Drain, index: number): string {
   const change = listPipeChanges(drain).find(({ bend }) => bend === index);
-  const marks = [change && JOINT_NAMES[change.joint], findLineTrap(drain)?.bend === index && "trap"].filter(Boolean);
+  const piece = listInlinePieces(drain).find(({ bend }) => bend === index)?.piece;
+  const marks = [
+    change && JOINT_NAMES[change.joint],
+    piece && INLINE_NAMES[piece].name.toLowerCase(),
+    findLineTrap(drain)?.bend === index && "trap",
+  ].filter(Boolean);
   return `Bend ${index + 1}${marks.length > 0 ? `, ${marks.join(", ")}` : ""}`;
 }
 
