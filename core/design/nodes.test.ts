@@ -69,6 +69,14 @@ test("legs of older files keep the keys they had, and so do the words trials wer
   }
 });
 
+test("while one point is moved the others stay the same objects, so that what is remembered of their legs stays", () => {
+  const before = listPoints(kranich.lines.find(({ id }) => id === DRAIN));
+  const edit = buildMove(kranich, { kind: "bend", lineId: DRAIN, index: 1 }, { x: 2280, y: 380, z: -95 })!;
+  const after = listPoints(change(kranich, ...edit.ops).lines.find(({ id }) => id === DRAIN));
+  expect(after.map((node, i) => node === before[i])).toEqual([true, false]);
+  expect(after.map(({ id }) => id)).toEqual(["n1", "n2"]);
+});
+
 test("a bend that is taken out and put in elsewhere is another one", () => {
   const out = change(kranich, { op: "remove", path: ["lines", DRAIN, "bendsMm", 1] });
   const ids = idsOf(change(out, insert(1, 2000)));

@@ -69,7 +69,8 @@ function nameNodes(before: readonly Node[], nodes: readonly Point[]): Node[] {
   return nodes.map((node, i): Node => {
     const id = named[i] ?? createNodeId(node, taken);
     taken.add(id);
-    return { ...node, id };
+    // a point that was not touched stays the same object, and so does all that is remembered of it
+    return node.id === id ? (node as Node) : { ...node, id };
   });
 }
 
