@@ -78,6 +78,13 @@ test("an edit is refused exactly where the whole file would be, and for the same
   // an edit need not say the ids of points: those that are missing are given
   const isNodeId = (path: readonly unknown[]) => path.at(-1) === "id" && path[0] === "lines" && path.length === 5;
   const places = listPlaces(kranich).filter((path) => !isNodeId(path));
+  // whole lines and lists of them are rare among so many places
+  for (const value of JUNK) {
+    for (const path of [["lines"], ["lines", 0], ["lines", 1], ["lines", 0, "bendsMm"], ["lines", 0, "bendsMm", 0]]) {
+      const op = { op: "set", path, value } as const;
+      expect(() => applyEdit(kranich, { code: "change", at, ops: [op] })).not.toThrow();
+    }
+  }
   fc.assert(
     fc.property(fc.constantFrom(...places), fc.constantFrom(...JUNK), fc.boolean(), (path, value, isTakenOut) => {
       const op = isTakenOut ? ({ op: "remove", path } as const) : ({ op: "set", path, value } as const);

@@ -30,7 +30,7 @@ export function settleNodes(before: Design, after: Design, op: EditOp): Design {
   if (op.path[0] !== "lines" || before.lines === after.lines || !Array.isArray(after.lines)) return after;
   const known = new Map(before.lines.map((line) => [line.id, line]));
   const lines = after.lines.map((line: Line) =>
-    known.get(line?.id) === line ? line : settleLine(known.get(line.id), line),
+    known.get(line?.id) === line ? line : settleLine(known.get(line?.id), line),
   );
   return lines.some((line, i) => line !== after.lines[i]) ? { ...after, lines } : after;
 }

@@ -32,6 +32,11 @@ function OutletLine({ tank, outlet }: { readonly tank: Tank; readonly outlet: Po
   const { apply } = useEdits();
   const line = findDumpLine(design, tank.id, outlet.id);
   const isBoat = design.rig.kind === "boat";
+  const isLedOn = design.lines.some(
+    (one) =>
+      one.kind === "hose" &&
+      [one.from, one.to].some((end) => end.kind === "tank" && end.tankId === tank.id && end.portId === outlet.id),
+  );
   if (line) return <LineFields tank={tank} outlet={outlet} design={design} />;
   const lay = () => {
     const edit = buildAddDumpLine(workbench.getState().history!.design, tank, outlet);
@@ -43,11 +48,13 @@ function OutletLine({ tank, outlet }: { readonly tank: Tank; readonly outlet: Po
     <Group title="Dump line">
       <p className="pb-1 text-[13px] leading-snug text-faint">
         {describePort(tank, outlet, design)}:{" "}
-        {isBoat
-          ? "on a boat it is led on by a hose, to a pump, a deck fitting or a skin fitting: station Loop."
-          : "the water is let go right there, under the rig."}
+        {isLedOn
+          ? "a hose leads on from it: station Loop."
+          : isBoat
+            ? "on a boat it is led on by a hose, to a pump, a deck fitting or a skin fitting: station Loop."
+            : "the water is let go right there, under the rig."}
       </p>
-      {!isBoat && (
+      {!isBoat && !isLedOn && (
         <Button onClick={lay}>
           <Plus size={14} aria-hidden /> Lay a line to the side
         </Button>
