@@ -182,6 +182,8 @@ test("a line of the book is put right and taken back; a CSV is read with what do
   // a line taken out comes back with undo; of a long book the older lines are a press away
   await lines.first().getByRole("button", { name: "Take out" }).click();
   await expect(lines).toHaveCount(1);
+  // only its own notice brings it back, and that comes when it has been kept
+  await expect(page.getByText("Taken out.")).toBeVisible();
   await page.getByRole("button", { name: "Undo", exact: true }).last().click();
   await expect(lines).toHaveCount(2);
   await page.getByLabel("Logbook as CSV").setInputFiles({
