@@ -44,8 +44,11 @@ export function ReadCodes({ onText }: { readonly onText: (text: string) => strin
             setGathered(next);
             const joined = joinFrames(next);
             if (joined.ok) {
-              setRefusal(take.current(joined.text));
+              const refused = take.current(joined.text);
+              setRefusal(refused);
               known = null;
+              // what was taken is not read once more while the page puts the camera away
+              if (refused === null) return;
             } else if (joined.missing === 0) {
               setRefusal("One code was read wrongly. Hold still, it begins anew.");
               known = null;
