@@ -64,6 +64,20 @@ async function typePoints(list: Locator, points: readonly Vec3[]): Promise<void>
   }
 }
 
+// A line that keeps its end: the points that came with it go, the wanted ones are put in before the end, which is typed last.
+async function layCourse(group: Locator, pointsMm: readonly Vec3[]): Promise<void> {
+  const rows = group.getByRole("button", { name: /^(Point|Open end|End)/ });
+  while ((await rows.count()) > 1) {
+    const before = await rows.count();
+    await rows.first().click();
+    await group.getByRole("button", { name: "Take it out" }).click();
+    await expect(rows).toHaveCount(before - 1);
+  }
+  await typePoints(group, pointsMm.slice(0, -1));
+  await rows.last().click();
+  await typePlace(group, pointsMm.at(-1)!);
+}
+
 const groupOf = (panel: Locator, name: string | RegExp): Locator =>
   panel.getByRole("group", typeof name === "string" ? { name, exact: true } : { name });
 
@@ -162,16 +176,7 @@ export async function layVent(page: Page, vent: Vent, tank: Tank, isThere: boole
   // the wall comes first: no bore is wider than it
   await type(group.getByLabel("Outside diameter", { exact: true }), vent.pipe.outerMm);
   await type(group.getByLabel("Bore", { exact: true }), vent.pipe.innerMm);
-  const rows = group.getByRole("button", { name: /^(Point|Open end)/ });
-  while ((await rows.count()) > 1) {
-    const before = await rows.count();
-    await rows.first().click();
-    await group.getByRole("button", { name: "Take it out" }).click();
-    await expect(rows).toHaveCount(before - 1);
-  }
-  await typePoints(group, vent.pointsMm.slice(0, -1));
-  await rows.last().click();
-  await typePlace(group, vent.pointsMm.at(-1)!);
+  await layCourse(group, vent.pointsMm);
 }
 
 /** A dump line from the first outlet of a tank that has none yet. */
@@ -184,16 +189,7 @@ export async function layDumpLine(page: Page, line: DumpLine, tank: Tank): Promi
   await type(group.getByLabel("Name", { exact: true }), line.name);
   await type(group.getByLabel("Outside diameter", { exact: true }), line.pipe.outerMm);
   await type(group.getByLabel("Bore", { exact: true }), line.pipe.innerMm);
-  const rows = group.getByRole("button", { name: /^(Point|End)/ });
-  while ((await rows.count()) > 1) {
-    const before = await rows.count();
-    await rows.first().click();
-    await group.getByRole("button", { name: "Take it out" }).click();
-    await expect(rows).toHaveCount(before - 1);
-  }
-  await typePoints(group, line.pointsMm.slice(0, -1));
-  await rows.last().click();
-  await typePlace(group, line.pointsMm.at(-1)!);
+  await layCourse(group, line.pointsMm);
 }
 
 /** A piece of gear; a tap stands over the fixture that is named. */
