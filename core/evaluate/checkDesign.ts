@@ -13,7 +13,7 @@ import type { Finding } from "./findings";
 export function checkDesign(design: Design, balance: Balance): Finding[] {
   const findings = design.fixtures
     .filter((fixture) => !design.lines.some((line) => line.kind === "drain" && line.fromFixture === fixture.id))
-    .map((fixture) => createFinding("must", { kind: "fixture", id: fixture.id }, { code: "fixtureUndrained" }));
+    .map((fixture) => createFinding({ kind: "fixture", id: fixture.id }, { code: "fixtureUndrained" }));
   findings.push(...checkBeginnings(design), ...checkPlaces(design), ...checkOverlaps(design), ...checkAxles(design));
   findings.push(...checkStay(balance), ...checkLiving(design, balance));
   return findings;
@@ -27,7 +27,7 @@ function checkStay({ endsBy, stores }: Balance): Finding[] {
   const freshDays = fresh?.days.level ?? null;
   if (freshDays !== null && freshDays <= first.days.level) return [];
   const numbers = { code: "wasteEndsStay", wasteDays: first.days.level, freshDays, holds: first.holds } as const;
-  return [createFinding("note", { kind: "store", id: first.store.id }, numbers)];
+  return [createFinding({ kind: "store", id: first.store.id }, numbers)];
 }
 
 // What people do with water, held against what is there to take it from and to send it to.
@@ -39,7 +39,7 @@ function checkLiving({ habits, tanks, fixtures, lines }: Design, { stores, groun
   for (const use of habits.ways.find(({ id }) => id === wayId)?.uses ?? []) {
     if (use.from !== "fresh" || use.takesL <= freshL || use.times === 0) continue;
     const numbers = { code: "useBeyondFresh", otherId: use.id, useName: use.name, takesL: use.takesL, freshL } as const;
-    findings.push(createFinding("should", at, numbers));
+    findings.push(createFinding(at, numbers));
   }
   // a rig without a tank or a fixture has been told so
   const hasEnd =
@@ -47,7 +47,7 @@ function checkLiving({ habits, tanks, fixtures, lines }: Design, { stores, groun
     lines.some(({ to }) => to.kind === "ground" || to.kind === "vessel");
   const isBegun = hasEnd && fixtures.length > 0;
   if (groundLPerDay > 0 && isBegun)
-    findings.push(createFinding("note", at, { code: "ontoGround", litresPerDay: groundLPerDay }));
+    findings.push(createFinding(at, { code: "ontoGround", litresPerDay: groundLPerDay }));
   return findings;
 }
 
@@ -57,9 +57,9 @@ function checkBeginnings({ fixtures, tanks, lines }: Design): Finding[] {
   // who lets all of it go in the open or into vessels needs none
   const isFree = lines.some(({ kind, to }) => kind === "drain" && to.kind !== "inlet" && to.kind !== "junction");
   if (!isFree && !tanks.some(({ holds }) => holds !== "fresh")) {
-    findings.push(createFinding("note", { kind: "rig" }, { code: "noTankYet" }));
+    findings.push(createFinding({ kind: "rig" }, { code: "noTankYet" }));
   }
-  if (fixtures.length === 0) findings.push(createFinding("note", { kind: "rig" }, { code: "noFixtureYet" }));
+  if (fixtures.length === 0) findings.push(createFinding({ kind: "rig" }, { code: "noFixtureYet" }));
   return findings;
 }
 
@@ -68,7 +68,7 @@ function checkAxles(design: Design): Finding[] {
   return (computeTankLoads(design)?.axles ?? []).flatMap(({ name: axleName, fullKg, spareKg }) =>
     spareKg === null || fullKg <= spareKg
       ? []
-      : [createFinding("must", { kind: "rig" }, { code: "axleOverloaded", axleName, fullKg, spareKg })],
+      : [createFinding({ kind: "rig" }, { code: "axleOverloaded", axleName, fullKg, spareKg })],
   );
 }
 
@@ -82,7 +82,7 @@ function checkOverlaps({ obstacles }: Design): Finding[] {
     const other = solids.slice(0, i).find((before) => measureShared(before, one) > MOST_SHARED);
     if (!other) return [];
     const numbers = { code: "obstaclesOverlap", otherName: other.name } as const;
-    return [createFinding("note", { kind: "obstacle", id: one.id }, numbers)];
+    return [createFinding({ kind: "obstacle", id: one.id }, numbers)];
   });
 }
 

@@ -27,11 +27,11 @@ export function checkDrain(
   return [
     // a tank of its own, or one for black water, is where it belongs
     ...(path.fixture.kind === "urineDiverter" && path.tank?.holds === "grey"
-      ? [createFinding("should", { kind: "fixture", id: path.fixture.id }, { code: "urineInGrey" })]
+      ? [createFinding({ kind: "fixture", id: path.fixture.id }, { code: "urineInGrey" })]
       : []),
     // said once, at the drain whose end it is
     ...(path.drain.to.kind === "ground"
-      ? [createFinding("should", { kind: "end", lineId: path.drain.id }, { code: "endsOnGround" })]
+      ? [createFinding({ kind: "end", lineId: path.drain.id }, { code: "endsOnGround" })]
       : []),
     ...checkToilet(path),
     ...checkTraps(design, path, result),
@@ -42,7 +42,6 @@ export function checkDrain(
     ...path.ownLegs.flatMap((_, legIndex) =>
       checkObstacleGaps(design, measureLegGaps(design, path, legIndex), (obstacle, gapMm, limit) =>
         createFinding(
-          "must",
           { kind: "leg", lineId: path.drain.id, index: legIndex },
           { code: "legHitsObstacle", obstacleId: obstacle.id, obstacleName: obstacle.name, gapMm },
           limit,
@@ -77,20 +76,20 @@ function checkLegs(
     const litresAt = (up: typeof upright) =>
       computePonds(path, up).find((pond) => pond.legIndex === index)?.litres ?? 0;
     if (fallMm < 0) {
-      return [createFinding("must", at, { code: "legBackwards", fallMm, shortMm, litres: litresAt(upright) }, minFall)];
+      return [createFinding(at, { code: "legBackwards", fallMm, shortMm, litres: litresAt(upright) }, minFall)];
     }
     if (!isAtLeast(slack.parkedMm, 0)) {
       const { attitude } = slack.parkedAt;
       const litres = litresAt(slack.parkedAt.up);
-      return [createFinding("must", at, { code: "legBackwardsParked", attitude, shortMm, litres }, result.parkedFall)];
+      return [createFinding(at, { code: "legBackwardsParked", attitude, shortMm, litres }, result.parkedFall)];
     }
     if (!isAtLeast(slack.levelMm, 0)) {
-      return [createFinding("should", at, { code: "legBelowMinFall", slopeMmPerM, shortMm }, minFall)];
+      return [createFinding(at, { code: "legBelowMinFall", slopeMmPerM, shortMm }, minFall)];
     }
     const toleranceMm = computeLayToleranceMm(rules, leg.planLengthMm);
     if (leg.planLengthMm > 0 && !isAtLeast(slack.leastMm, toleranceMm)) {
       const numbers = { code: "legBarely", inHandMm: slack.leastMm, toleranceMm, lengthMm: leg.lengthMm } as const;
-      return [createFinding("should", at, numbers, lookUpLimit(rules, "layTolerance"))];
+      return [createFinding(at, numbers, lookUpLimit(rules, "layTolerance"))];
     }
     return [];
   });
@@ -106,14 +105,12 @@ function checkFlow(design: Surroundings, path: DrainPath, result: DrainResult): 
     if (most.value === null || leg.kind === "drop" || leg.planLengthMm === 0) return;
     const slopeMmPerM = ((leg.from.z - leg.to.z) / leg.planLengthMm) * 1000;
     if (isAtMost(slopeMmPerM, most.value)) return;
-    findings.push(
-      createFinding("note", { kind: "leg", lineId: at.id, index }, { code: "legTooSteep", slopeMmPerM }, most),
-    );
+    findings.push(createFinding({ kind: "leg", lineId: at.id, index }, { code: "legTooSteep", slopeMmPerM }, most));
   });
   const { inflowLps } = flow;
   if (flow.capacityLps !== null && flow.slope! > 0 && !isAtLeast(flow.capacityLps, inflowLps)) {
     const limit = lookUpLimit(design.rules, "drainFill");
-    findings.push(createFinding("should", at, { code: "drainSlow", capacityLps: flow.capacityLps, inflowLps }, limit));
+    findings.push(createFinding(at, { code: "drainSlow", capacityLps: flow.capacityLps, inflowLps }, limit));
   }
   // a bowl let go: the pipe fills, which the trap must stand and others feel
   const { surge } = flow;
@@ -121,12 +118,12 @@ function checkFlow(design: Surroundings, path: DrainPath, result: DrainResult): 
     const legAt = { kind: "leg", lineId: at.id, index: surge.legIndex } as const;
     const { capacityLps, surgeLps } = surge;
     const limit = lookUpLimit(design.rules, "drainFill");
-    findings.push(createFinding("note", legAt, { code: "runsFull", capacityLps, surgeLps }, limit));
+    findings.push(createFinding(legAt, { code: "runsFull", capacityLps, surgeLps }, limit));
   }
   const clean = lookUpValue(design.rules, "cleanVelocity");
   if (flow.velocityMps > 0 && !isAtLeast(flow.velocityMps, clean)) {
     const limit = lookUpLimit(design.rules, "cleanVelocity");
-    findings.push(createFinding("note", at, { code: "belowCleanVelocity", velocityMps: flow.velocityMps }, limit));
+    findings.push(createFinding(at, { code: "belowCleanVelocity", velocityMps: flow.velocityMps }, limit));
   }
   return findings;
 }
@@ -136,7 +133,7 @@ function checkBores(path: DrainPath): Finding[] {
   const { drain, fixture, ownLegs, legs, chain, inlet, tank } = path;
   const findings: Finding[] = [];
   const narrows = (at: Finding["at"], fromMm: number, toMm: number) => {
-    if (fromMm > toMm) findings.push(createFinding("should", at, { code: "narrowsDownstream", fromMm, toMm }));
+    if (fromMm > toMm) findings.push(createFinding(at, { code: "narrowsDownstream", fromMm, toMm }));
   };
   narrows({ kind: "line", id: drain.id }, fixture.boreMm, path.pipe.innerMm);
   ownLegs.forEach((leg, i) => {

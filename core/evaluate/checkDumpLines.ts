@@ -2,7 +2,7 @@ import type { Design } from "../design/design";
 import type { DumpLine } from "../design/plumbing";
 import { isAtLeast, SAME_HEIGHT_MM } from "../quantity/tolerance";
 import { buildDumpRun, type DumpRun, lookUpDumpFall } from "../tanks/dumpRun";
-import { createFinding } from "./createFinding";
+import { createFinding, createGraded } from "./createFinding";
 import type { Finding } from "./findings";
 
 /** What stays in a sag and is not worth a word, L [T]. */
@@ -19,16 +19,16 @@ function checkDumpLine(design: Design, line: DumpLine): Finding[] {
   const at = { kind: "line", id: line.id } as const;
   const findings: Finding[] = [];
   if (run.humpMm > SAME_HEIGHT_MM) {
-    findings.push(createFinding("must", at, { code: "dumpLineHigh", byMm: run.humpMm }));
+    findings.push(createFinding(at, { code: "dumpLineHigh", byMm: run.humpMm }));
   } else findings.push(...checkFall(design, run));
   const { valve } = run.outlet;
-  if (!valve && !line.endValve) findings.push(createFinding("must", at, { code: "dumpLineOpen" }));
+  if (!valve && !line.endValve) findings.push(createFinding(at, { code: "dumpLineOpen" }));
   if (!valve && line.endValve) {
     const severity = run.tank.holds === "black" ? "should" : "note";
-    findings.push(createFinding(severity, at, { code: "dumpLineFull", litres: run.boreL, holds: run.tank.holds }));
+    findings.push(createGraded(severity, at, { code: "dumpLineFull", litres: run.boreL, holds: run.tank.holds }));
   }
   const insideMm = measureInsideMm(design, line);
-  if (insideMm > REACH_MM) findings.push(createFinding("note", at, { code: "dumpEndInside", insideMm }));
+  if (insideMm > REACH_MM) findings.push(createFinding(at, { code: "dumpEndInside", insideMm }));
   return findings;
 }
 
@@ -41,7 +41,7 @@ function checkFall(design: Design, { line, legs, staysL }: DumpRun): Finding[] {
   if (!worst) return [];
   const at = { kind: "leg", lineId: line.id, index: worst.index } as const;
   const litres = staysL > NO_WORD_L ? staysL : 0;
-  return [createFinding("should", at, { code: "dumpLineFlat", slopeMmPerM: worst.slopeMmPerM!, litres }, limit)];
+  return [createFinding(at, { code: "dumpLineFlat", slopeMmPerM: worst.slopeMmPerM!, litres }, limit)];
 }
 
 /** How far the end of a dump line lies in from the nearest edge of the rig, mm; 0 where it reaches it. */

@@ -8,7 +8,7 @@ import { findHalfBreadthMm } from "../hull/loft";
 import { listFittings, measureFitting } from "../through/holes";
 import { listSharers } from "../through/sharing";
 import { judgeTail } from "../through/stubs";
-import { createFinding } from "./createFinding";
+import { createFinding, createGraded } from "./createFinding";
 import type { Finding } from "./findings";
 
 type Fitting = GearOf<"skinFitting">;
@@ -48,7 +48,7 @@ function checkIceboxes({ fixtures, lines }: Design): Finding[] {
     const drain = lines.find((line) => line.kind === "drain" && line.fromFixture === fixture.id);
     if (drain?.kind !== "drain") return [];
     const isSealed = drain.trap !== null || findLineTrap(drain) !== null;
-    return isSealed ? [] : [createFinding("should", { kind: "fixture", id: fixture.id }, { code: "iceboxOpen" })];
+    return isSealed ? [] : [createFinding({ kind: "fixture", id: fixture.id }, { code: "iceboxOpen" })];
   });
 }
 
@@ -60,7 +60,7 @@ function checkPlace({ rig }: Design, piece: Fitting): Finding[] {
   const half = findHalfBreadthMm(rig.hull, at.x, at.z);
   const offMm = half === null ? null : Math.abs(at.y) - half;
   if (offMm !== null && offMm <= OFF_OUTSIDE_MM && offMm >= -OFF_INSIDE_MM) return [];
-  return [createFinding("must", toRef(piece), { code: "fittingOffHull", offMm })];
+  return [createFinding(toRef(piece), { code: "fittingOffHull", offMm })];
 }
 
 function checkMake({ rig }: Design, piece: Fitting, worstOverMm: number): Finding[] {
@@ -68,14 +68,14 @@ function checkMake({ rig }: Design, piece: Fitting, worstOverMm: number): Findin
   const isNear = worstOverMm < FREE_OVER_MM;
   const findings: Finding[] = [];
   if (metal === "domestic")
-    findings.push(createFinding(isNear ? "must" : "should", toRef(piece), { code: "fittingDomestic" }));
+    findings.push(createGraded(isNear ? "must" : "should", toRef(piece), { code: "fittingDomestic" }));
   const material = rig.hull?.material ?? null;
   if (material === "aluminium" && metal !== "composite" && metal !== "stainless" && metal !== "domestic")
-    findings.push(createFinding("must", toRef(piece), { code: "metalsMeet", hull: "aluminium" }));
+    findings.push(createGraded("must", toRef(piece), { code: "metalsMeet", hull: "aluminium" }));
   if (material === "steel" && (metal === "bronze" || metal === "dzrBrass" || metal === "brass"))
-    findings.push(createFinding("note", toRef(piece), { code: "metalsMeet", hull: "steel" }));
+    findings.push(createGraded("note", toRef(piece), { code: "metalsMeet", hull: "steel" }));
   if ((material === "laminate" || material === "cored" || material === "wood") && hasBacking === false && isNear)
-    findings.push(createFinding("should", toRef(piece), { code: "backingMissing", isCored: material === "cored" }));
+    findings.push(createFinding(toRef(piece), { code: "backingMissing", isCored: material === "cored" }));
   return findings;
 }
 
@@ -90,7 +90,7 @@ function checkTail({ lines }: Design, piece: Fitting, worstOverMm: number): Find
     if (fit === "fits") return [];
     const severity = fit === "tooSmall" && worstOverMm < FREE_OVER_MM ? "must" : "should";
     return [
-      createFinding(severity, toRef(piece), {
+      createGraded(severity, toRef(piece), {
         code: "tailUnfit",
         tailMm,
         boreMm: line.pipe.innerMm,
@@ -139,7 +139,7 @@ function checkHandle(design: Design, piece: Fitting): Finding[] {
   ];
   return ways.some(([low, high]) => isFree(low, high))
     ? []
-    : [createFinding("should", toRef(piece), { code: "handleBlocked", longMm })];
+    : [createFinding(toRef(piece), { code: "handleBlocked", longMm })];
 }
 
 const toPieceBlock = ({ atMm, sizeMm }: Design["gear"][number]) => ({
@@ -158,7 +158,7 @@ function checkSharing(design: Design, piece: Fitting, { fixtures, hoses }: Share
   const never = serves !== "discharge" || bowls.length > 0;
   // above the water two sinks may share one fitting; below it the one fills the other
   if (!never && worstOverMm >= 0) return [];
-  return [createFinding("must", toRef(piece), { code: "fittingShared", serves, count, isBowl: bowls.length > 0 })];
+  return [createFinding(toRef(piece), { code: "fittingShared", serves, count, isBowl: bowls.length > 0 })];
 }
 
 // Follows a hose upstream through what water passes, to see whether a bowl is behind it.

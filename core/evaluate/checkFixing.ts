@@ -18,23 +18,21 @@ function judgeFixing(rig: Pick<Design["rig"], "crashClass" | "kind">, tank: Tank
   if (!fixing) {
     // what hangs under a floor falls on the road; in a boat it stands in the bilge
     const hangs = tank.atMm.z < 0 && rig.kind !== "boat";
-    return hangs ? [createFinding("should", at, { code: "fixingMissing", fullKg: computeFullKg(tank) })] : [];
+    return hangs ? [createFinding(at, { code: "fixingMissing", fullKg: computeFullKg(tank) })] : [];
   }
   const findings: Finding[] = [];
   const cases = computeFixing(tank, fixing, rig.crashClass);
-  if (fixing.fastener === "selfTapping") findings.push(createFinding("should", at, { code: "fixingScrewed" }));
-  if (!cases) findings.push(createFinding("must", at, { code: "fixingTips" }));
+  if (fixing.fastener === "selfTapping") findings.push(createFinding(at, { code: "fixingScrewed" }));
+  if (!cases) findings.push(createFinding(at, { code: "fixingTips" }));
   else {
     const { load, utilisation, weakest } = cases.reduce((a, b) => (b.utilisation > a.utilisation ? b : a));
-    if (utilisation > 1)
-      findings.push(createFinding("must", at, { code: "fixingWeak", load: load.id, utilisation, weakest }));
+    if (utilisation > 1) findings.push(createFinding(at, { code: "fixingWeak", load: load.id, utilisation, weakest }));
   }
-  if (slidesOut(fixing, rig.crashClass)) findings.push(createFinding("should", at, { code: "fixingSlides" }));
+  if (slidesOut(fixing, rig.crashClass)) findings.push(createFinding(at, { code: "fixingSlides" }));
   // a through bolt with a plate bears what it bears; what is strapped, riveted, screwed or pulls on bare sheet wants a rating
   const isRated = fixing.heldKN !== null && fixing.heldShearKN !== null;
   const isThrough = fixing.fastener === "through";
-  if (isThrough && !fixing.hasPlate && !isRated) findings.push(createFinding("should", at, { code: "fixingNoPlate" }));
-  if (!isRated && (!isThrough || fixing.kind === "straps"))
-    findings.push(createFinding("should", at, { code: "fixingUnrated" }));
+  if (isThrough && !fixing.hasPlate && !isRated) findings.push(createFinding(at, { code: "fixingNoPlate" }));
+  if (!isRated && (!isThrough || fixing.kind === "straps")) findings.push(createFinding(at, { code: "fixingUnrated" }));
   return findings;
 }

@@ -9,7 +9,7 @@ import { buildArcs, reaches } from "../gear/reach";
 import { ALL_OPEN, type Failure } from "../gear/settings";
 import { measureCapacityL } from "../geometry/solid";
 import { createRecall } from "../quantity/recall";
-import { createFinding } from "./createFinding";
+import { createFinding, createGraded } from "./createFinding";
 import type { Finding } from "./findings";
 
 const recallGear = createRecall<Design["gear"], readonly Finding[]>();
@@ -45,17 +45,16 @@ function checkPorts({ gear, lines }: Design, hoses: readonly Hose[]): Finding[] 
     const open = listGearPorts(spec.kind).filter((port) => !taken.has(`${id}:${port}`));
     return open.length === 0
       ? []
-      : [createFinding("should", { kind: "gear", id }, { code: "gearPortOpen", ports: open.join(", ") })];
+      : [createFinding({ kind: "gear", id }, { code: "gearPortOpen", ports: open.join(", ") })];
   });
 }
 
 /** Below this at the far wall a lamp does not even reach three steps of Cryptosporidium, mJ/cm² [P: as the table of doses]. */
 function checkPiece({ id, spec }: Gear): Finding[] {
   const at = { kind: "gear", id } as const;
-  if (spec.kind === "pump" && spec.midKPa >= spec.shutOffKPa)
-    return [createFinding("must", at, { code: "pumpCurveRises" })];
-  if (spec.kind === "uvLamp" && spec.transmittance === 0) return [createFinding("must", at, { code: "uvBlind" })];
-  if (spec.kind === "sump" && spec.offMm >= spec.onMm) return [createFinding("must", at, { code: "floatReversed" })];
+  if (spec.kind === "pump" && spec.midKPa >= spec.shutOffKPa) return [createFinding(at, { code: "pumpCurveRises" })];
+  if (spec.kind === "uvLamp" && spec.transmittance === 0) return [createFinding(at, { code: "uvBlind" })];
+  if (spec.kind === "sump" && spec.offMm >= spec.onMm) return [createFinding(at, { code: "floatReversed" })];
   return [];
 }
 
@@ -80,12 +79,10 @@ function checkOrder({ gear }: Design, hoses: readonly Hose[]): Finding[] {
       if (spec.kind === "filter" && other?.spec.kind === "filter") {
         if (other.spec.micron <= spec.micron) return [];
         const numbers = { code: "filterOrder", otherId: other.id, otherName: other.name } as const;
-        return [createFinding("should", { kind: "gear", id }, numbers)];
+        return [createFinding({ kind: "gear", id }, numbers)];
       }
       if (spec.kind === "pump" && other?.spec.kind === "pump") {
-        return [
-          createFinding("note", { kind: "gear", id }, { code: "pumpsInRow", otherId: other.id, otherName: other.name }),
-        ];
+        return [createFinding({ kind: "gear", id }, { code: "pumpsInRow", otherId: other.id, otherName: other.name })];
       }
       open.push(...(after.get(next) ?? []));
     }
@@ -101,7 +98,7 @@ function checkSense(design: Design): Finding[] {
   const isFed = (node: string, pieceId: string) => wet.some((end) => reaches(open, end.node, node, pieceId));
   return design.gear.flatMap(({ id, spec }) =>
     spec.kind === "nonReturn" && !isFed(`${id}:in`, id) && isFed(`${id}:out`, id)
-      ? [createFinding("must", { kind: "gear", id }, { code: "nonReturnAgainst" })]
+      ? [createFinding({ kind: "gear", id }, { code: "nonReturnAgainst" })]
       : [],
   );
 }
@@ -122,10 +119,10 @@ function toFinding(design: Design, [hazard, ...more]: readonly [Hazard, ...Hazar
       const tankId = hazard.from.startsWith("tank:") ? hazard.from.split(":")[1] : null;
       const fromName = tanks.find(({ id }) => id === tankId)?.name ?? null;
       // what can be drunk is a must with one failure as with none
-      return createFinding("must", at, { code: "waterFouled", water: hazard.water!, fromName, ...common });
+      return createFinding(at, { code: "waterFouled", water: hazard.water!, fromName, ...common });
     }
     case "floods":
-      return createFinding(failure ? "should" : "must", at, { code: "seaComesIn", ...common });
+      return createGraded(failure ? "should" : "must", at, { code: "seaComesIn", ...common });
     case "spills": {
       const tank = tanks.find(({ id }) => id === hazard.tankId);
       const spec = gear.find(({ id }) => id === hazard.gearId)?.spec;
@@ -137,7 +134,7 @@ function toFinding(design: Design, [hazard, ...more]: readonly [Hazard, ...Hazar
       const hoses = new Set(alike.map(({ failure: one }) => (one?.kind === "hoseOff" ? one.lineId : "")));
       // the one hose that sits on the tank itself can only be clamped well
       const isOnItself = [...hoses].every((id) => isOnSource(lines, id, hazard.from));
-      return createFinding(isWatched || isOnItself ? "note" : "should", at, {
+      return createGraded(isWatched || isOnItself ? "note" : "should", at, {
         code: "hoseComesOff",
         ...common,
         // one for each tank, whichever hose speaks
@@ -151,7 +148,7 @@ function toFinding(design: Design, [hazard, ...more]: readonly [Hazard, ...Hazar
     }
     case "runsOut": {
       const out = gear.find(({ id }) => hazard.to === `${id}:in` || hazard.to === `${id}:out`);
-      return createFinding(failure ? "should" : "must", at, {
+      return createGraded(failure ? "should" : "must", at, {
         code: "tankRunsOut",
         ...common,
         otherId: failure ? "failure" : "none",
@@ -160,7 +157,7 @@ function toFinding(design: Design, [hazard, ...more]: readonly [Hazard, ...Hazar
       });
     }
     case "discharges":
-      return createFinding(failure ? "should" : "must", at, {
+      return createGraded(failure ? "should" : "must", at, {
         code: "blackOverboard",
         ...common,
         // the valve that fails speaks for every way it opens
@@ -170,16 +167,16 @@ function toFinding(design: Design, [hazard, ...more]: readonly [Hazard, ...Hazar
         place: states.find(({ id }) => id === hazard.stateId)!.place!,
       });
     case "overfills":
-      return createFinding(failure ? "note" : "should", at, {
+      return createGraded(failure ? "note" : "should", at, {
         code: "tankOverfills",
         ...common,
         otherId: failure ? "failure" : "none",
         fromName: gear.find(({ id }) => hazard.from.startsWith(`${id}:`))?.name ?? null,
       });
     case "runsDry":
-      return createFinding(failure ? "note" : "should", at, { code: "pumpRunsDry", ...common });
+      return createGraded(failure ? "note" : "should", at, { code: "pumpRunsDry", ...common });
     case "deadHead":
-      return createFinding(failure ? "note" : "should", at, { code: "pumpDeadHead", ...common });
+      return createGraded(failure ? "note" : "should", at, { code: "pumpDeadHead", ...common });
   }
 }
 

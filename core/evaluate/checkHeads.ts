@@ -5,7 +5,7 @@ import { measureHoseRun } from "../heads/hoseRun";
 import { computeSmellYears, findFoulHoses } from "../heads/permeation";
 import { computeStability } from "../heads/stability";
 import { listSumps } from "../heads/sumpFigures";
-import { createFinding } from "./createFinding";
+import { createFinding, createGraded } from "./createFinding";
 import type { Finding } from "./findings";
 
 /** A tenth of GM gone is too much for one who sails her [T]. */
@@ -24,11 +24,7 @@ export function checkHeads(design: Design): Finding[] {
     if (!tightest || tightest.radiusMm >= tightest.leastMm) continue;
     const { radiusMm, leastMm, point } = tightest;
     findings.push(
-      createFinding(
-        "should",
-        { kind: "bend", lineId: line.id, index: point },
-        { code: "hoseKinks", radiusMm, leastMm },
-      ),
+      createFinding({ kind: "bend", lineId: line.id, index: point }, { code: "hoseKinks", radiusMm, leastMm }),
     );
   }
   const foul = findFoulHoses(design);
@@ -36,40 +32,36 @@ export function checkHeads(design: Design): Finding[] {
     if (line.kind !== "hose" || !foul.has(line.id)) continue;
     const years = computeSmellYears(design, line);
     const at = { kind: "line", id: line.id } as const;
-    if (years === undefined) findings.push(createFinding("note", at, { code: "hoseSmells", years: null }));
+    if (years === undefined) findings.push(createGraded("note", at, { code: "hoseSmells", years: null }));
     else if (years !== null && years < FEWEST_YEARS) {
-      findings.push(createFinding("should", at, { code: "hoseSmells", years }));
+      findings.push(createGraded("should", at, { code: "hoseSmells", years }));
     }
   }
   for (const { sumpId, pumpLpm, inflowLpm, bandL, drainBackL, cyclesPerHour } of listSumps(design)) {
     const at = { kind: "gear", id: sumpId } as const;
-    if (pumpLpm === null) findings.push(createFinding("must", at, { code: "sumpNoPump" }));
+    if (pumpLpm === null) findings.push(createFinding(at, { code: "sumpNoPump" }));
     else if (pumpLpm <= inflowLpm) {
-      findings.push(
-        createFinding("must", at, { code: "sumpOutrun", pumpLps: pumpLpm / 60, inflowLps: inflowLpm / 60 }),
-      );
+      findings.push(createFinding(at, { code: "sumpOutrun", pumpLps: pumpLpm / 60, inflowLps: inflowLpm / 60 }));
     } else if (drainBackL >= bandL || (cyclesPerHour ?? 0) > MOST_STARTS) {
-      findings.push(
-        createFinding("should", at, { code: "sumpCycles", drainBackL, bandL, perHour: cyclesPerHour ?? 0 }),
-      );
+      findings.push(createFinding(at, { code: "sumpCycles", drainBackL, bandL, perHour: cyclesPerHour ?? 0 }));
     }
   }
   for (const { bowl, loop, overMm } of listBowlLoops(design)) {
     if (overMm > 0) continue;
     const at = { kind: "gear", id: loop.id } as const;
     findings.push(
-      createFinding("must", at, { code: "loopUnderBowl", underMm: -overMm, bowlName: bowl.name, otherId: bowl.id }),
+      createFinding(at, { code: "loopUnderBowl", underMm: -overMm, bowlName: bowl.name, otherId: bowl.id }),
     );
   }
   const unused = findUnusedToilet(design);
   if (unused) {
     const { at, ways } = unused;
-    findings.push(createFinding("should", at, { code: "toiletUnused", wayName: ways[0]!.name, ways: ways.length }));
+    findings.push(createFinding(at, { code: "toiletUnused", wayName: ways[0]!.name, ways: ways.length }));
   }
   const stability = computeStability(design);
   if (stability?.share != null && stability.share > MOST_GM_SHARE) {
     findings.push(
-      createFinding("should", { kind: "rig" }, { code: "gmEaten", lossMm: stability.lossMm, share: stability.share }),
+      createFinding({ kind: "rig" }, { code: "gmEaten", lossMm: stability.lossMm, share: stability.share }),
     );
   }
   return findings;

@@ -34,12 +34,12 @@ export function checkHull(design: Design): Finding[] {
     ),
   );
   const findings: Finding[] = [...checkLines(design, hull)];
-  if (least < 0) findings.push(createFinding("must", at, { code: "waterOverDeck", byMm: -least }));
+  if (least < 0) findings.push(createFinding(at, { code: "waterOverDeck", byMm: -least }));
   const afloat = computeHydrostatics(hull, waterlineZMm);
-  if (!afloat) findings.push(createFinding("must", at, { code: "floatsNowhere" }));
+  if (!afloat) findings.push(createFinding(at, { code: "floatsNowhere" }));
   else if (displacementKg !== null && Math.abs(afloat.displacementKg - displacementKg) > WEIGHT_OFF * displacementKg) {
     const numbers = { code: "weightDiffers", reckonedKg: afloat.displacementKg, saidKg: displacementKg } as const;
-    findings.push(createFinding("note", at, numbers));
+    findings.push(createFinding(at, numbers));
   }
   return findings;
 }
@@ -64,7 +64,7 @@ function checkLines(design: Design, hull: Hull): Finding[] {
       }
     }
     if (worst <= 0) return [];
-    return [createFinding("must", { kind: "line", id: line.id }, { code: "lineOffHull", byMm: worst })];
+    return [createFinding({ kind: "line", id: line.id }, { code: "lineOffHull", byMm: worst })];
   });
 }
 

@@ -39,8 +39,8 @@ function checkFitting(path: DrainPath): Finding[] {
   const at = { kind: "leg", lineId, index: last.index } as const;
   const [comes, goes] = [toPlan(last), toPlan(next)];
   const angleDeg = radToDeg(Math.atan2(Math.abs(comes.x * goes.y - comes.y * goes.x), dot(comes, goes)));
-  if (angleDeg > AGAINST_DEG) return [createFinding("must", at, { code: "branchAgainstFlow", angleDeg })];
-  return to.fitting === "tee" ? [createFinding("should", at, { code: "teeOnTheFlat" })] : [];
+  if (angleDeg > AGAINST_DEG) return [createFinding(at, { code: "branchAgainstFlow", angleDeg })];
+  return to.fitting === "tee" ? [createFinding(at, { code: "teeOnTheFlat" })] : [];
 }
 
 const toPlan = (leg: Leg): Vec3 => {
@@ -70,7 +70,7 @@ function checkSiphon(design: Design, path: DrainPath, through: ReadonlyMap<strin
     const fillRatio = computeFillRatio(mmToM(leg.pipe.innerMm), othersLps / 1000, slope, leg.pipe.manningN) ?? 1;
     if (fillRatio <= (most.value ?? 1)) continue;
     const numbers = { code: "siphonedByOthers", fillRatio, othersLps } as const;
-    return [createFinding("should", { kind: "trap", lineId }, numbers, most)];
+    return [createFinding({ kind: "trap", lineId }, numbers, most)];
   }
   return [];
 }
@@ -86,7 +86,7 @@ function checkFlood(network: Network, path: DrainPath): Finding[] {
     if (leg.surgeLps <= capacityLps) continue;
     const lowest = listFixturesAbove(network, path, leg.index).reduce((a, b) => (b.outletMm.z < a.outletMm.z ? b : a));
     const numbers = { code: "floodedByOthers", inflowLps: leg.surgeLps, capacityLps } as const;
-    return [createFinding("should", { kind: "fixture", id: lowest.id }, numbers)];
+    return [createFinding({ kind: "fixture", id: lowest.id }, numbers)];
   }
   return [];
 }

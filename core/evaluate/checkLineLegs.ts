@@ -38,7 +38,6 @@ const judgeGaps = (design: Design, line: Line): Finding[] =>
   listLineLegs(design, line).flatMap((leg) =>
     checkObstacleGaps(design, measureGapsOf(design, leg), (obstacle, gapMm, limit) =>
       createFinding(
-        "must",
         { kind: "leg", lineId: line.id, index: leg.index },
         { code: "legHitsObstacle", obstacleId: obstacle.id, obstacleName: obstacle.name, gapMm },
         limit,

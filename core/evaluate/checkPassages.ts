@@ -18,19 +18,19 @@ export function checkPassages(design: Surroundings, passages: readonly Passage[]
     const { lengthMm, widthMm } = hole;
     const findings: Finding[] = [];
     if (through === "floor" && !isAtMost(lengthMm, (slant.value ?? Infinity) * widthMm)) {
-      findings.push(createFinding("should", at, { code: "passageSlants", lengthMm, widthMm }, slant));
+      findings.push(createFinding(at, { code: "passageSlants", lengthMm, widthMm }, slant));
     }
     // a round hole must be as wide as the slant is long
     if (drilledMm !== null && !isAtLeast(drilledMm, lengthMm)) {
-      findings.push(createFinding("must", at, { code: "holeSmall", drilledMm, neededMm: lengthMm }));
+      findings.push(createFinding(at, { code: "holeSmall", drilledMm, neededMm: lengthMm }));
     }
     if (nearest && !isAtLeast(nearest.gapMm, edge.value ?? 0)) {
       const { gapMm, obstacle } = nearest;
-      findings.push(createFinding("should", at, { code: "holeNearEdge", gapMm, memberName: obstacle.name }, edge));
+      findings.push(createFinding(at, { code: "holeNearEdge", gapMm, memberName: obstacle.name }, edge));
     }
     if (behind && behind.clearMm < NEAR_BEHIND_MM) {
       const { clearMm, obstacle } = behind;
-      findings.push(createFinding("note", at, { code: "drillTowards", clearMm, obstacleName: obstacle.name }));
+      findings.push(createFinding(at, { code: "drillTowards", clearMm, obstacleName: obstacle.name }));
     }
     return findings;
   });

@@ -22,6 +22,6 @@ export function checkPlaces({ rig, fixtures }: Design): Finding[] {
     if (asideMm <= allowedMm && aboveMm <= 0) return [];
     const isAbove = asideMm <= allowedMm;
     const numbers = { code: "fixtureOutside", byMm: isAbove ? aboveMm : asideMm, isAbove } as const;
-    return [createFinding("must", { kind: "fixture", id }, numbers)];
+    return [createFinding({ kind: "fixture", id }, numbers)];
   });
 }

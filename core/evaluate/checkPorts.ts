@@ -28,9 +28,7 @@ function findOverlaps(tank: Tank): Finding[] {
         const overlapMm = (hole.boreMm + other.boreMm) / 2 - apart;
         if (overlapMm <= 0) return [];
         const at = { kind: "port", tankId: tank.id, id: hole.portId } as const;
-        return [
-          createFinding("must", at, { code: "portsOverlap", otherId: other.portId, otherKind: other.kind, overlapMm }),
-        ];
+        return [createFinding(at, { code: "portsOverlap", otherId: other.portId, otherKind: other.kind, overlapMm })];
       }),
     ),
   );
@@ -42,12 +40,12 @@ function checkFittings(design: Design, tank: Tank): Finding[] {
     const { valve } = port;
     const narrow =
       valve && valve.boreMm < port.boreMm
-        ? [createFinding("note", at, { code: "valveNarrow", fromMm: port.boreMm, toMm: valve.boreMm })]
+        ? [createFinding(at, { code: "valveNarrow", fromMm: port.boreMm, toMm: valve.boreMm })]
         : [];
     const hits = measureFittingGaps(design, tank, port)
       .filter(({ gapMm }) => gapMm < 0)
       .map(({ obstacle, gapMm }) =>
-        createFinding("must", at, {
+        createFinding(at, {
           code: "fittingHitsObstacle",
           obstacleId: obstacle.id,
           obstacleName: obstacle.name,
@@ -73,6 +71,6 @@ function checkLevelWith(design: Design, tank: Tank): Finding[] {
       const apartMm = Math.max(low - own.high, own.low - high);
       if (apartMm < 0) return [];
       const at = { kind: "tank", id: tank.id } as const;
-      return [createFinding("must", at, { code: "linkApart", otherName: other.name, apartMm })];
+      return [createFinding(at, { code: "linkApart", otherName: other.name, apartMm })];
     });
 }

@@ -11,6 +11,6 @@ export function checkRamps(design: Design, ramps: readonly RampAngle[]): Finding
     const limit = lookUpLimit(design.rules, where === "between" ? "breakover" : "rampEnd");
     return isAtLeast(angleDeg, limit.value ?? 0)
       ? []
-      : [createFinding("should", part, { code: "touchesRamp", where, angleDeg, overGroundMm }, limit)];
+      : [createFinding(part, { code: "touchesRamp", where, angleDeg, overGroundMm }, limit)];
   });
 }

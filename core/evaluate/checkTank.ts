@@ -9,7 +9,7 @@ import { checkFixing } from "./checkFixing";
 import { checkObstacleGaps } from "./checkObstacleGaps";
 import { checkPorts } from "./checkPorts";
 import { checkVents } from "./checkVents";
-import { createFinding } from "./createFinding";
+import { createFinding, createGraded } from "./createFinding";
 import type { TankResult } from "./evaluation";
 import type { Finding } from "./findings";
 
@@ -19,15 +19,14 @@ export function checkTank(design: Design, tank: Tank, result: TankResult): Findi
   const findings: Finding[] = [];
   // one outlet serves all that share a level; what is pumped over needs none
   const outlets = listLevelGroup(design, tank).flatMap(({ ports }) => ports.filter(({ kind }) => kind === "outlet"));
-  if (outlets.length === 0 && tank.link?.kind !== "pumped")
-    findings.push(createFinding("must", at, { code: "tankNoOutlet" }));
+  if (outlets.length === 0 && tank.link?.kind !== "pumped") findings.push(createFinding(at, { code: "tankNoOutlet" }));
   findings.push(...checkPorts(design, tank));
   findings.push(...checkFixing(design, tank));
   if (tank.sender) {
     const { min, max } = measureExtent(tank.solid);
     const heightMm = max.z - min.z;
     const { highMm } = tank.sender;
-    if (highMm > heightMm) findings.push(createFinding("should", at, { code: "senderLong", highMm, heightMm }));
+    if (highMm > heightMm) findings.push(createFinding(at, { code: "senderLong", highMm, heightMm }));
   }
   findings.push(...checkVents(design, tank));
   findings.push(...checkDumping(design, result));
@@ -35,12 +34,11 @@ export function checkTank(design: Design, tank: Tank, result: TankResult): Findi
   const sill = lookUpLimit(design.rules, "sillGap");
   const sillGapMm = measureSillGapMm(design, tank);
   if (sillGapMm !== null && !isAtLeast(sillGapMm, sill.value ?? 0)) {
-    findings.push(createFinding("should", at, { code: "tankBelowSill", byMm: (sill.value ?? 0) - sillGapMm }, sill));
+    findings.push(createFinding(at, { code: "tankBelowSill", byMm: (sill.value ?? 0) - sillGapMm }, sill));
   }
   findings.push(
     ...checkObstacleGaps(design, measureTankGaps(design, tank), (obstacle, gapMm, limit) =>
       createFinding(
-        "must",
         at,
         { code: "tankHitsObstacle", obstacleId: obstacle.id, obstacleName: obstacle.name, gapMm },
         limit,
@@ -58,7 +56,6 @@ function checkDumping(design: Design, { air, sharedAir, tankId }: TankResult): F
     sharedAir && other && !isAtMost(sharedAir.suctionPa, limit.value ?? Infinity)
       ? [
           createFinding(
-            "should",
             { kind: "tank", id: tankId },
             { code: "sharedAirSucks", suctionPa: sharedAir.suctionPa, otherName: other.name },
             limit,
@@ -74,7 +71,7 @@ function checkOwnDumping(air: TankResult["air"], limit: Limit): Finding[] {
   if (isAtMost(suctionPa, limit.value ?? Infinity) && !breaksSeal) return [];
   const at = { kind: "line", id: air.ventId } as const;
   const numbers = { code: "ventThrottles", suctionPa, breaksSeal, sealMm: weakestSealMm ?? 0, leastBoreMm } as const;
-  return [createFinding(breaksSeal ? "must" : "should", at, numbers, limit)];
+  return [createGraded(breaksSeal ? "must" : "should", at, numbers, limit)];
 }
 
 function checkFirstToDrown(design: Design, tank: Tank, result: TankResult): Finding[] {
@@ -86,14 +83,14 @@ function checkFirstToDrown(design: Design, tank: Tank, result: TankResult): Find
   const port = { kind: "port", tankId: tank.id, id: openingId ?? "" } as const;
   if (worst.by === "fixture") {
     const at = { kind: "fixture", id: openingId! } as const;
-    return [createFinding("must", at, { code: "fixtureDrownsFirst", attitude, litres })];
+    return [createFinding(at, { code: "fixtureDrownsFirst", attitude, litres })];
   }
   const early = !isAtLeast(litres / capacityL, use.value ?? 0);
   if (worst.by === "vent" && early) {
-    return [createFinding("should", port, { code: "ventDrownsFirst", attitude, litres }, use)];
+    return [createFinding(port, { code: "ventDrownsFirst", attitude, litres }, use)];
   }
   if (worst.by === "inlet" && early) {
-    return [createFinding("should", port, { code: "inletDrownsEarly", attitude, litres, capacityL }, use)];
+    return [createFinding(port, { code: "inletDrownsEarly", attitude, litres, capacityL }, use)];
   }
   return [];
 }

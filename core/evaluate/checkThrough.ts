@@ -2,7 +2,7 @@ import type { Design } from "../design/design";
 import { placeGearPort } from "../gear/gearPorts";
 import { measureLoadedSinkMm } from "../hull/loadedLine";
 import { listFittings, measureFitting, measureOverWater } from "../through/holes";
-import { createFinding } from "./createFinding";
+import { createFinding, createGraded } from "./createFinding";
 import type { Finding } from "./findings";
 import { listParkedStandings } from "./parkedAttitudes";
 
@@ -23,7 +23,7 @@ export function checkThrough(design: Design): Finding[] {
       const findings: Finding[] = [];
       if (!hasSeacock && worstOverMm < FREE_OVER_MM) {
         findings.push(
-          createFinding(worstOverMm < 0 ? "must" : "should", at, {
+          createGraded(worstOverMm < 0 ? "must" : "should", at, {
             code: "seacockMissing",
             overMm: worstOverMm,
             lps: worstLps,
@@ -33,14 +33,13 @@ export function checkThrough(design: Design): Finding[] {
       }
       if (metal === "brass" || (metal === "stainless" && worstOverMm < 0)) {
         findings.push(
-          createFinding(worstOverMm < FREE_OVER_MM ? "must" : "should", at, {
+          createGraded(worstOverMm < FREE_OVER_MM ? "must" : "should", at, {
             code: "metalUnfit",
             isBrass: metal === "brass",
           }),
         );
       }
-      if (clamps < 2 && worstOverMm < FREE_OVER_MM)
-        findings.push(createFinding("should", at, { code: "clampsFew", clamps }));
+      if (clamps < 2 && worstOverMm < FREE_OVER_MM) findings.push(createFinding(at, { code: "clampsFew", clamps }));
       return findings;
     }),
     ...design.gear.flatMap((piece): Finding[] => {
@@ -54,11 +53,7 @@ export function checkThrough(design: Design): Finding[] {
       );
       if (leastMm >= LOOP_OVER_MM) return [];
       return [
-        createFinding(
-          "must",
-          { kind: "gear", id: piece.id },
-          { code: "loopLow", overMm: leastMm, wantedMm: LOOP_OVER_MM },
-        ),
+        createFinding({ kind: "gear", id: piece.id }, { code: "loopLow", overMm: leastMm, wantedMm: LOOP_OVER_MM }),
       ];
     }),
   ];

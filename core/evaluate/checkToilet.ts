@@ -12,17 +12,15 @@ export function checkToilet({ drain, fixture, tank, ownLegs }: DrainPath): Findi
   if (fixture.kind !== "gravityToilet") return [];
   const findings: Finding[] = [];
   if (tank && tank.holds !== "black") {
-    findings.push(
-      createFinding("must", { kind: "fixture", id: fixture.id }, { code: "toiletNotBlack", holds: tank.holds }),
-    );
+    findings.push(createFinding({ kind: "fixture", id: fixture.id }, { code: "toiletNotBlack", holds: tank.holds }));
   }
   const boreMm = Math.min(...ownLegs.map(({ pipe }) => pipe.innerMm));
   if (boreMm < TOILET_BORE_MM) {
-    findings.push(createFinding("must", { kind: "line", id: drain.id }, { code: "toiletNarrow", boreMm }));
+    findings.push(createFinding({ kind: "line", id: drain.id }, { code: "toiletNarrow", boreMm }));
   }
   const runMm = ownLegs.reduce((sum, leg) => (leg.kind === "run" ? sum + leg.planLengthMm : sum), 0);
   if (runMm > TOILET_RUN_MM) {
-    findings.push(createFinding("should", { kind: "line", id: drain.id }, { code: "toiletLongRun", lengthMm: runMm }));
+    findings.push(createFinding({ kind: "line", id: drain.id }, { code: "toiletLongRun", lengthMm: runMm }));
   }
   return findings;
 }

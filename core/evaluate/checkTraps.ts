@@ -8,7 +8,7 @@ import { isAtLeast, isAtMost } from "../quantity/tolerance";
 import { lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
 import { computeSealBreakPa } from "../traps/sealPressure";
 import type { TrapAir } from "../traps/trapRisks";
-import { createFinding } from "./createFinding";
+import { createFinding, createGraded } from "./createFinding";
 import type { DrainResult } from "./evaluation";
 import type { Finding } from "./findings";
 
@@ -21,24 +21,24 @@ export function checkTraps(design: Surroundings, path: DrainPath, result: DrainR
   const findings: Finding[] = [];
   // a gravity toilet shuts itself with a flap
   if (!trap && onWay.length === 0 && path.fixture.kind !== "gravityToilet") {
-    findings.push(createFinding("must", { kind: "line", id: lineId }, { code: "trapMissing" }));
+    findings.push(createFinding({ kind: "line", id: lineId }, { code: "trapMissing" }));
   }
   // between two seals the air has no way out: each gurgles the other empty
   const [first] = onWay;
   if (first && ((trap && trap.sealMm > 0) || onWay.length > 1)) {
     const inLine = { kind: "bend", lineId: first.lineId, index: first.bend } as const;
-    if (first.lineId === lineId) findings.push(createFinding("should", inLine, { code: "trapsInSeries" }));
-    else findings.push(createFinding("should", at, { code: "trapsInSeries" }));
+    if (first.lineId === lineId) findings.push(createFinding(inLine, { code: "trapsInSeries" }));
+    else findings.push(createFinding(at, { code: "trapsInSeries" }));
   }
   for (const { bend, piece } of listInlinePieces(path.drain)) {
     if (piece !== "nonReturn") continue;
-    findings.push(createFinding("note", { kind: "bend", lineId, index: bend }, { code: "flapInDrain" }));
+    findings.push(createFinding({ kind: "bend", lineId, index: bend }, { code: "flapInDrain" }));
   }
   if (trap && trap.sealMm > 0) findings.push(...checkSeal(design, path, result, trap.sealMm));
   if (lineTrap) findings.push(...checkLineTrap(design, path, result));
   findings.push(...checkTrapInFloor(design, path));
   if (trap?.kind === "running" && !trap.hasCleanout && isUnderFloor(path.nodesMm[0]!.z)) {
-    findings.push(createFinding("should", at, { code: "trapUnreachable" }));
+    findings.push(createFinding(at, { code: "trapUnreachable" }));
   }
   return findings;
 }
@@ -61,7 +61,7 @@ function checkTrapInFloor(design: Surroundings, { drain, outletMm, nodesMm, pipe
     widthMm: roomMm,
     endsInFloor,
   } as const;
-  return [createFinding(endsInFloor ? "should" : "note", { kind: "trap", lineId }, numbers)];
+  return [createGraded(endsInFloor ? "should" : "note", { kind: "trap", lineId }, numbers)];
 }
 
 const isUnderFloor = (zMm: number): boolean => zMm < 0;
@@ -73,10 +73,10 @@ function checkSeal(design: Surroundings, path: DrainPath, result: DrainResult, s
   const least = lookUpLimit(design.rules, "sealLeast", { boreMm: toCodeBoreMm(path.pipe) });
   const most = lookUpLimit(design.rules, "sealMost", { boreMm: toCodeBoreMm(path.pipe) });
   if (least.value !== null && !isAtLeast(sealMm, least.value)) {
-    findings.push(createFinding("should", at, { code: "sealShallow", sealMm }, least));
+    findings.push(createFinding(at, { code: "sealShallow", sealMm }, least));
   }
   if (most.value !== null && !isAtMost(sealMm, most.value)) {
-    findings.push(createFinding("note", at, { code: "sealDeep", sealMm }, most));
+    findings.push(createFinding(at, { code: "sealDeep", sealMm }, most));
   }
   const inUse = lookUpLimit(design.rules, "sealInUse");
   const { trapRisks } = result;
@@ -84,23 +84,23 @@ function checkSeal(design: Surroundings, path: DrainPath, result: DrainResult, s
   const breaks = (path.drain.trap?.spanMm ?? 0) * lookUpValue(design.rules, "drivingPush") >= sealMm;
   if (trapRisks && (breaks || !isAtLeast(trapRisks.afterDrivingMm, inUse.value ?? 0))) {
     const { drivingLossMm: lossMm, afterDrivingMm: leftMm } = trapRisks;
-    findings.push(createFinding("should", at, { code: "sealSlops", lossMm, leftMm, breaks }, inUse));
+    findings.push(createFinding(at, { code: "sealSlops", lossMm, leftMm, breaks }, inUse));
   }
   if (trapRisks?.frostHours != null) {
     const limit = lookUpLimit(design.rules, "nightAir");
-    findings.push(createFinding("note", at, { code: "trapFreezes", hours: trapRisks.frostHours }, limit));
+    findings.push(createFinding(at, { code: "trapFreezes", hours: trapRisks.frostHours }, limit));
   }
   // whatever length a pack publishes: past one bore of fall the pipe behind the trap can fill and suck
   const { armFallMm } = result;
   const boreMm = path.pipe.innerMm;
   if (trapRisks && !isAtMost(armFallMm, boreMm) && !isAtLeast(trapRisks.afterSiphonMm, inUse.value ?? 0)) {
     const leftMm = trapRisks.afterSiphonMm;
-    findings.push(createFinding("should", at, { code: "trapSiphons", fallMm: armFallMm, boreMm, leftMm }, inUse));
+    findings.push(createFinding(at, { code: "trapSiphons", fallMm: armFallMm, boreMm, leftMm }, inUse));
   }
   const { arm, armAllowedMm, armLimit } = result;
   if (armAllowedMm !== null && !isAtMost(arm.lengthMm, armAllowedMm)) {
     findings.push(
-      createFinding("should", at, { code: "trapArmLong", lengthMm: arm.lengthMm, allowedMm: armAllowedMm }, armLimit),
+      createFinding(at, { code: "trapArmLong", lengthMm: arm.lengthMm, allowedMm: armAllowedMm }, armLimit),
     );
   }
   return findings;
@@ -114,14 +114,14 @@ function checkLineTrap(design: Surroundings, path: DrainPath, result: DrainResul
   const findings: Finding[] = [];
   const least = lookUpLimit(design.rules, "sealLeast", { boreMm: toCodeBoreMm(path.pipe) });
   if (least.value !== null && !isAtLeast(lineTrap.sealMm, least.value)) {
-    findings.push(createFinding("should", at, { code: "sealShallow", sealMm: lineTrap.sealMm }, least));
+    findings.push(createFinding(at, { code: "sealShallow", sealMm: lineTrap.sealMm }, least));
   }
   if (!lineTrap.hasCleanout && isUnderFloor(bendsMm[lineTrap.bend]!.z)) {
-    findings.push(createFinding("should", at, { code: "trapUnreachable" }));
+    findings.push(createFinding(at, { code: "trapUnreachable" }));
   }
   const hours = result.lineTrapRisks?.frostHours;
   if (hours != null) {
-    findings.push(createFinding("note", at, { code: "trapFreezes", hours }, lookUpLimit(design.rules, "nightAir")));
+    findings.push(createFinding(at, { code: "trapFreezes", hours }, lookUpLimit(design.rules, "nightAir")));
   }
   return findings;
 }
@@ -131,15 +131,15 @@ export function checkTrapAir({ lineId, bend, sealMm, suctionPa, pressurePa, toge
   const at = bend === null ? ({ kind: "trap", lineId } as const) : ({ kind: "bend", lineId, index: bend } as const);
   const findings: Finding[] = [];
   if (sealMm > 0 && pressurePa >= 2 * computeSealBreakPa(sealMm)) {
-    findings.push(createFinding("must", at, { code: "sealBlown", pressurePa, sealMm }));
+    findings.push(createFinding(at, { code: "sealBlown", pressurePa, sealMm }));
   }
   // each by itself is told elsewhere; here what they do together, unless one of them does it alone
   if (sealMm > 0 && togetherMm <= 0 && suctionPa < computeSealBreakPa(sealMm)) {
-    findings.push(createFinding("should", at, { code: "sealTogether", leftMm: togetherMm, sealMm }));
+    findings.push(createFinding(at, { code: "sealTogether", leftMm: togetherMm, sealMm }));
   }
   // that of a trap under a fixture is said of the breather that throttles
   if (bend !== null && suctionPa >= computeSealBreakPa(sealMm)) {
-    findings.push(createFinding("must", at, { code: "sealSucked", suctionPa, sealMm }));
+    findings.push(createFinding(at, { code: "sealSucked", suctionPa, sealMm }));
   }
   return findings;
 }

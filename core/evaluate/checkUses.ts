@@ -1,7 +1,7 @@
 import type { Design } from "../design/design";
 import type { Network } from "../falls/network";
 import { listStoreGroup } from "../tanks/linkedTanks";
-import { createFinding } from "./createFinding";
+import { createGraded } from "./createFinding";
 import type { TankResult } from "./evaluation";
 import type { Finding } from "./findings";
 
@@ -26,7 +26,7 @@ export function checkUses(design: Design, network: Network, results: readonly Ta
         otherId: tank.id,
         tankName: tank.name,
       } as const;
-      return [createFinding(isMust ? "must" : "should", { kind: "fixture", id: fixture.id }, numbers)];
+      return [createGraded(isMust ? "must" : "should", { kind: "fixture", id: fixture.id }, numbers)];
     });
   });
 }

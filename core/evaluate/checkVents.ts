@@ -18,7 +18,7 @@ import { listParkedStandings, type Standing } from "./parkedAttitudes";
 /** What can be said against the breathers of one tank: it needs one, and each its height, its own company and a clear end. */
 export function checkVents(design: Design, tank: Tank): Finding[] {
   const vents = listVents(design, tank.id);
-  if (vents.length === 0) return [createFinding("must", { kind: "tank", id: tank.id }, { code: "tankUnvented" })];
+  if (vents.length === 0) return [createFinding({ kind: "tank", id: tank.id }, { code: "tankUnvented" })];
   // drains and hoses say nothing of the air
   const { rig, rules, obstacles, tanks } = design;
   const all = design.lines.filter(({ kind }) => kind === "vent");
@@ -51,7 +51,7 @@ function checkDip(path: VentPath, parked: readonly Standing[]): Finding[] {
   if (!dip || !line || line !== path.vent || dip.deepMm < line.pipe.innerMm) return [];
   const { deepMm, attitude } = dip;
   const at = { kind: "bend", lineId: dip.lineId, index: dip.point } as const;
-  return [createFinding("should", at, { code: "ventDips", deepMm, boreMm: line.pipe.innerMm, attitude })];
+  return [createFinding(at, { code: "ventDips", deepMm, boreMm: line.pipe.innerMm, attitude })];
 }
 
 // Its highest point stands over the tank's highest corner, however the rig is parked.
@@ -63,7 +63,7 @@ function checkHeight({ vent, tank, pointsMm }: VentPath, parked: readonly Standi
     if (endMm > topMm) continue;
     if (!worst || endMm - topMm < worst.endMm - worst.topMm) worst = { endMm, topMm, attitude };
   }
-  return worst ? [createFinding("should", { kind: "line", id: vent.id }, { code: "ventEndsLow", ...worst })] : [];
+  return worst ? [createFinding({ kind: "line", id: vent.id }, { code: "ventEndsLow", ...worst })] : [];
 }
 
 // Water of one tank must not find its way into another through the tee they share.
@@ -80,7 +80,7 @@ function checkTee(design: Design, { vent, tank, chain }: VentPath, parked: reado
     if (byMm >= 0 && (!worst || byMm > worst.byMm)) worst = { byMm, attitude };
   }
   const at = { kind: "bend", lineId: main.id, index: point } as const;
-  return worst ? [createFinding("should", at, { code: "ventTeeLow", ...worst })] : [];
+  return worst ? [createFinding(at, { code: "ventTeeLow", ...worst })] : [];
 }
 
 // Air over waste never meets air over drinking water.
@@ -89,7 +89,7 @@ function checkCompany(design: Design, { vent, tank, chain }: VentPath): Finding[
   const other = others.find(({ holds }) => (holds === "fresh") !== (tank.holds === "fresh"));
   if (!other) return [];
   const at = { kind: "line", id: vent.id } as const;
-  return [createFinding("must", at, { code: "ventSharesFresh", otherName: other.name })];
+  return [createFinding(at, { code: "ventSharesFresh", otherName: other.name })];
 }
 
 const KEPT_FROM: readonly ObstacleKind[] = ["window", "airIntake", "exhaust"];
@@ -105,7 +105,7 @@ function checkEnd(design: Design, { vent, pointsMm, tank }: VentPath): Finding[]
     if (isAtLeast(gapMm, limit.value ?? 0)) return [];
     const at = { kind: "bend", lineId: vent.id, index: vent.pointsMm.length - 1 } as const;
     const { id: obstacleId, name: obstacleName } = obstacle;
-    return [createFinding("should", at, { code: "ventEndNear", obstacleId, obstacleName, gapMm }, limit)];
+    return [createFinding(at, { code: "ventEndNear", obstacleId, obstacleName, gapMm }, limit)];
   });
 }
 
@@ -117,7 +117,7 @@ function checkRoom(design: Design, { vent, tank }: VentPath): Finding[] {
   if (tank.holds === "fresh") return [];
   const lengthMm = measureInRoomMm(design, listOwnCourse(design, vent));
   if (lengthMm <= MOST_IN_ROOM_MM) return [];
-  return [createFinding("should", { kind: "line", id: vent.id }, { code: "ventInRoom", lengthMm })];
+  return [createFinding({ kind: "line", id: vent.id }, { code: "ventInRoom", lengthMm })];
 }
 
 /** True height of the highest corner of a tank's outside, mm. */

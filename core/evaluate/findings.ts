@@ -262,6 +262,7 @@ export type Finding = Numbers & {
   readonly limit: Limit | null;
 };
 export type FindingNumbers = Numbers;
+export type FindingCode = Numbers["code"];
 
 const RANK: Readonly<Record<Severity, number>> = { must: 0, should: 1, note: 2 };
 

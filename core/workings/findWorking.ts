@@ -1,7 +1,6 @@
 import type { PartRef } from "../design/part";
 import { toPartKey } from "../design/part";
-import type { FindingCode } from "../evaluate/findingRegistry";
-import type { Finding } from "../evaluate/findings";
+import type { Finding, FindingCode } from "../evaluate/findings";
 import type { FormulaId, Stand, Working } from "./working";
 
 type Sought = { readonly formula: FormulaId; readonly stand?: Stand };
