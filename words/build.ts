@@ -3,6 +3,7 @@ import type { BuildStep, Moved, StepKind } from "@/core/build/steps";
 import type { Design } from "@/core/design/design";
 import type { BuildRecord } from "@/core/record/record";
 import { describePart } from "./describePart";
+import { describeWall } from "./holes";
 import { formatNumber } from "./units";
 
 type StepWords = { readonly verb: (part: string) => string; readonly tools: string; readonly caution: string | null };
@@ -66,8 +67,10 @@ export const STEP_WORDS: Readonly<Record<StepKind, StepWords>> = {
 };
 
 /** What a step is called, with its part. */
-export const describeStep = ({ kind, at, name }: BuildStep, design: Design): string =>
-  STEP_WORDS[kind].verb(name ?? describePart(at, design));
+export function describeStep({ kind, at, name, hole }: BuildStep, design: Design): string {
+  const said = STEP_WORDS[kind].verb(name ?? describePart(at, design));
+  return hole ? `${said} through ${describeWall(hole, design)}` : said;
+}
 
 /** Which steps are looked for: all, those out of the rain, those for which everything is here. */
 export const BUILD_WHENS = ["any", "rain", "here"] as const;

@@ -1,6 +1,6 @@
 import type { Gear, GearKind, Position } from "@/core/design/gear";
 import type { LoopSchool } from "@/core/edits/loopEdits";
-import type { ChangeReason, LoopFigures } from "@/core/gear/loopFigures";
+import type { LoopFigures } from "@/core/gear/loopFigures";
 import type { LoopRhythm, PlainSchool } from "@/core/gear/loopRhythm";
 import type { Lack } from "@/core/gear/shelf";
 import { formatLength, formatNumber, formatQuantity, type Units } from "./units";
@@ -48,11 +48,11 @@ export const SCHOOL_NAMES: Readonly<Record<LoopSchool, { readonly name: string; 
   },
 };
 
-const REASONS: Readonly<Record<ChangeReason, string>> = {
+const REASONS: Readonly<Record<LoopRhythm["because"], string>> = {
   buildUp: "what is dissolved in the water",
   filter: "the filter that is full first",
   lamp: "the age of the lamp",
-  standing: "warm water that stands: two days at most",
+  standing: "warm water kept two days at most",
 };
 
 /** The loop against larger tanks, in one line. */
@@ -63,18 +63,18 @@ export function describePlainSchool({ days, litres, kg, daysGained }: PlainSchoo
 
 /** How often the loop is changed, by the showers of the days, what it spares and what it takes. */
 export function describeLoopRhythm(
-  { everyDays, showersPerDay, figures, whPerDay, sparedLPerDay }: LoopRhythm,
+  { everyDays, showersPerDay, because, whPerDay, sparedLPerDay }: LoopRhythm,
   units: Units,
 ): string {
   if (everyDays === null)
     return "Nobody showers in these days: the loop stands. Warm water that stands two days is let go.";
-  return `New loop water every ${formatNumber(everyDays, 1)} days at ${formatNumber(showersPerDay, 1)} showers a day: ${REASONS[figures.because]} decides. It spares ${formatQuantity(sparedLPerDay, "volumePerDay", units)} of fresh water and takes ${formatNumber(whPerDay, 0)} Wh a day for pump and lamp. Change it where you dump.`;
+  return `New loop water every ${formatNumber(everyDays, 1)} days at ${formatNumber(showersPerDay, 1)} showers a day: ${REASONS[because]} decides. It spares ${formatQuantity(sparedLPerDay, "volumePerDay", units)} of fresh water and takes ${formatNumber(whPerDay, 0)} Wh a day for pump and lamp. Change it where you dump.`;
 }
 
 /** What a loop comes to, in one line. */
-export function describeLoop({ lpm, loopL, showers, because }: LoopFigures, units: Units): string {
+export function describeLoop({ lpm, loopL, showers, because, mostDays }: LoopFigures, units: Units): string {
   const flow = formatQuantity(lpm / 60, "flow", units);
-  return `${flow} at the head, as long as you like, on ${formatQuantity(loopL, "volume", units)}. New water after ${showers} ${showers === 1 ? "shower" : "showers"}: ${REASONS[because]} decides.`;
+  return `${flow} at the head, as long as you like, on ${formatQuantity(loopL, "volume", units)}. New water after ${showers} ${showers === 1 ? "shower" : "showers"} (${REASONS[because]} decides) or ${mostDays} days, whichever comes first.`;
 }
 
 export const describeLack = ({ name, along, byMm }: Lack, units: Units): string =>

@@ -13,6 +13,16 @@ export function describeHole({ through, panelName, lineId, gearId }: HoleEntry, 
   return `${where}, ${what}`;
 }
 
+/** What a hole goes through, in a sentence. */
+export function describeWall(
+  { through, panelName }: Pick<HoleEntry, "through" | "panelName">,
+  { rig }: Design,
+): string {
+  if (through === "hull") return "the hull";
+  if (through === "floor") return rig.kind === "boat" ? "the sole" : "the floor";
+  return panelName ?? "the wall";
+}
+
 /** The next saw up, in both measures. */
 export function describeSaw({ metricMm, inch }: Saw): string {
   if (metricMm === null && inch === null) return "larger than any saw: cut it with a jigsaw";

@@ -53,22 +53,40 @@ export const formatEndSize = (size: EndSize): string =>
 export const JOINT_CAUTION =
   "Putty on a drain flange works loose in a moving vehicle. Soap, solvent and putty crack ABS in time.";
 
-/** One joint of the rig: where, both its ends, what joins and what seals them. */
-export function describeRigJoint({ at, lineId, one, other, verdict }: RigJoint, design: Design, units: Units): string {
-  const line = design.lines.find(({ id }) => id === lineId)?.name ?? lineId;
-  const pipe = `${line}, ${describePipe(other.pipe, units)}, ${END_NAMES[other.kind].toLowerCase()}`;
-  if (at.kind === "gear") {
-    const name = design.gear.find(({ id }) => id === at.id)?.name ?? at.id;
-    return `${name}: its own tail to ${pipe}. ${SEALANTS[SEALS[other.kind]]} Hold the tail's size against the hose before you buy.`;
-  }
-  const tank = design.tanks.find(({ id }) => id === at.tankId);
+/** Where a joint of the rig is: the end that is there and the line that comes to it. */
+export function describeJointPlace({ at, lineId }: RigJoint, { lines, gear, tanks }: Design): string {
+  const line = lines.find(({ id }) => id === lineId)?.name ?? lineId;
+  if (at.kind === "gear") return `${gear.find(({ id }) => id === at.id)?.name ?? at.id} to ${line}`;
+  const tank = tanks.find(({ id }) => id === at.tankId);
   const port = tank?.ports.find(({ id }) => id === at.portId);
-  const where = `${tank?.name ?? at.tankId}, ${port ? PORT_NAMES[port.kind].toLowerCase() : ""}`;
-  if (!one || !verdict) return `${where}: bulkhead or grommet to ${pipe}. ${SEALANTS[SEALS[other.kind]]}`;
+  return `${tank?.name ?? at.tankId}, ${port ? PORT_NAMES[port.kind].toLowerCase() : "port"}, to ${line}`;
+}
+
+/** How a joint of the rig is made: what meets what, and what seals it. */
+export function describeJointWork({ at, one, other, verdict }: RigJoint, units: Units): string {
+  const pipe = `${describePipe(other.pipe, units)}, ${END_NAMES[other.kind].toLowerCase()}`;
+  const seal = SEALANTS[SEALS[other.kind]];
+  if (at.kind === "gear")
+    return `Its own tail to ${pipe}. ${seal} Hold the tail's size against the hose before you buy.`;
+  if (!one || !verdict) return `Bulkhead or grommet to ${pipe}. ${seal}`;
   const thread = THREAD_NAMES[one.thread];
   const joins =
     verdict.fit === "fits"
       ? "They fit."
       : `An adaptor, ${thread} to ${describePipe(other.pipe, units)}, is in the parts.`;
-  return `${where}: ${thread} to ${pipe}. ${joins} Thread: ${SEALANTS[SEALS[one.kind]]} Pipe: ${SEALANTS[SEALS[other.kind]]}`;
+  return `${thread} to ${pipe}. ${joins} Thread: ${SEALANTS[SEALS[one.kind]]} Pipe: ${seal}`;
+}
+
+/** Joints that are made alike, with their places: one instruction for all of them. */
+export function groupJoints(
+  joints: readonly RigJoint[],
+  design: Design,
+  units: Units,
+): readonly { readonly work: string; readonly places: readonly string[] }[] {
+  const groups = new Map<string, string[]>();
+  for (const joint of joints) {
+    const work = describeJointWork(joint, units);
+    groups.set(work, [...(groups.get(work) ?? []), describeJointPlace(joint, design)]);
+  }
+  return [...groups].map(([work, places]) => ({ work, places }));
 }

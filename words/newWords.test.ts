@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import type { Design } from "@/core/design/design";
 import { SCENARIOS } from "@/core/devices/device";
 import { simulateDevices } from "@/core/devices/simulateDevices";
 import { evaluate } from "@/core/evaluate/evaluate";
@@ -31,7 +32,7 @@ import { describeBlackStores, describeRun, describeStability, describeSump } fro
 import { describeFlood, describeStub } from "./holes";
 import { describeAfloat } from "./hull";
 import { describeEveryPosition, describeHazard, describeJoin, describeWrongTurns } from "./interlock";
-import { describeJoint, describeRigJoint } from "./joints";
+import { describeJoint, groupJoints } from "./joints";
 import { describeCare, describeDue, describePlan, describeReason, describeService, formatDay } from "./journey";
 import { LIMIT_NAMES } from "./limits";
 import { describeLoopCare } from "./loopCare";
@@ -82,12 +83,29 @@ test("hoses, sumps, loose water and the loop are told on every rig that has them
   expect(computeLoopRhythm(readDemo("kranich"))).toBeNull();
 });
 
-test("a loop's days are its showers over the showers a day, by hand", () => {
-  const rhythm = computeLoopRhythm(readDemo("kranich-loop"))!;
-  expect(rhythm.everyDays! * rhythm.showersPerDay).toBeCloseTo(rhythm.figures.showers, 9);
-  const alone = { ...readDemo("kranich-loop") };
-  const none = { ...alone, habits: { ...alone.habits, ways: alone.habits.ways.map((way) => ({ ...way, uses: [] })) } };
-  expect(computeLoopRhythm(none)).toMatchObject({ showersPerDay: 0, everyDays: null, whPerDay: 0 });
+test("a loop's water is kept two days at most, however few shower; fewer where filters or what is shed end it before", () => {
+  const design = readDemo("kranich-loop");
+  const withShowers = (times: number): Design => ({
+    ...design,
+    habits: {
+      ...design.habits,
+      ways: design.habits.ways.map((way) => ({
+        ...way,
+        uses: way.uses.map((use) => (use.kind === "shower" ? { ...use, times, per: "day" as const } : use)),
+      })),
+    },
+  });
+  fc.assert(
+    fc.property(fc.double({ min: 0.02, max: 30, noNaN: true }), (times) => {
+      const { everyDays, showersPerDay, because, figures } = computeLoopRhythm(withShowers(times))!;
+      expect(showersPerDay).toBeCloseTo(times, 9);
+      expect(everyDays).toBeLessThanOrEqual(2);
+      expect(everyDays! * showersPerDay).toBeLessThanOrEqual(figures.showers + 1e-9);
+      if (because === "standing") expect(everyDays).toBe(2);
+      if (because !== "standing") expect(everyDays! * showersPerDay).toBeCloseTo(figures.showers, 9);
+    }),
+  );
+  expect(computeLoopRhythm(withShowers(0))).toMatchObject({ showersPerDay: 0, everyDays: null, whPerDay: 0 });
 });
 
 test("ways for foul water, joins, care of the loop, joints and bucket trials are sentences, of every rig in both units", () => {
@@ -102,7 +120,10 @@ test("ways for foul water, joins, care of the loop, joints and bucket trials are
     for (const units of ["metric", "imperial"] as const) {
       const care = listLoopCare(design);
       for (const { steps } of care ? describeLoopCare(care, units) : []) steps.forEach(expectSaid);
-      for (const joint of listRigJoints(design)) expectSaid(describeRigJoint(joint, design, units));
+      const joints = listRigJoints(design);
+      const groups = groupJoints(joints, design, units);
+      for (const { work, places } of groups) [work, ...places].forEach(expectSaid);
+      expect(groups.flatMap(({ places }) => places)).toHaveLength(joints.length);
       for (const flood of listFloods(design)) expectSaid(describeFlood(flood, units));
       if (design.rig.hull)
         expectSaid(describeAfloat(computeHydrostatics(design.rig.hull, 140), design.rig.gmMm, units));

@@ -24,6 +24,7 @@ import { toTankBlock } from "../fit/obstacleGaps";
 import { measureLength, subtract } from "../geometry/vec";
 import { listBreatherParts, listDrainParts, listDumpLineParts, type Part } from "../parts/listParts";
 import { findPipeSize } from "../parts/pipes";
+import { inToMm } from "../quantity/convert";
 import { buildDumpRun } from "../tanks/dumpRun";
 import { listHoles } from "../through/holes";
 import { chooseOwnSaw } from "../through/saws";
@@ -341,10 +342,12 @@ function listHoleGoods(design: Design, evaluation: Evaluation, ownSawsMm: readon
     const own = chooseOwnSaw(hole, ownSawsMm);
     const assembly: Assembly = lineId !== null ? { kind: "line", id: lineId } : { kind: "gear", id: gearId! };
     const isOwn = own?.isFit === true;
+    // a hole on the slope is sawn round too, as wide as it is long
+    const sawnMm = isOwn ? own.sawMm : (saw.metricMm ?? (saw.inch === null ? Math.ceil(lengthMm) : inToMm(saw.inch)));
     const beadMl = (Math.PI * Math.max(widthMm, lengthMm) * 2 * BEAD_MM2) / 1000 + (isOwn ? own.moreSealantMl : 0);
     return [
       ...(gearId === null
-        ? [{ ware: { kind: "sleeve", boreMm: Math.round(widthMm) }, amount: 1, assembly, counter: "sealing" } as const]
+        ? [{ ware: { kind: "sleeve", boreMm: Math.round(sawnMm) }, amount: 1, assembly, counter: "sealing" } as const]
         : []),
       { ware: { kind: "sealant" }, amount: beadMl, assembly, counter: "sealing" } as const,
       ...(through === "panel"

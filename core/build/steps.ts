@@ -2,7 +2,7 @@ import type { Design } from "../design/design";
 import type { PartRef } from "../design/part";
 import type { Evaluation } from "../evaluate/evaluation";
 import { toTankBlock } from "../fit/obstacleGaps";
-import { listHoles } from "../through/holes";
+import { type HoleEntry, listHoles } from "../through/holes";
 
 export const STEP_KINDS = [
   "fitTankPorts",
@@ -31,6 +31,8 @@ export type BuildStep = {
   readonly at: PartRef;
   /** What the builder called it, for a step of the own job. */
   readonly name?: string;
+  /** What is drilled: a line may go through the floor and two walls. */
+  readonly hole?: Pick<HoleEntry, "through" | "panelName">;
   /** Steps that must be done before it. */
   readonly after: readonly string[];
   /** Usual hours of one who has not done it before [T]. */
@@ -64,15 +66,22 @@ const HOURS: Readonly<Record<StepKind, number>> = {
 export function listSteps(design: Design, evaluation: Evaluation): BuildStep[] {
   const holes = listHoles(design, evaluation);
   const steps: BuildStep[] = [];
-  const push = (kind: StepKind, key: string, at: PartRef, after: readonly string[]): string => {
+  const push = (
+    kind: StepKind,
+    key: string,
+    at: PartRef,
+    after: readonly string[],
+    more: Pick<BuildStep, "hole"> = {},
+  ): string => {
     const id = `${kind}:${key}`;
-    steps.push({ id, kind, at, after, hours: HOURS[kind] });
+    steps.push({ id, kind, at, after, hours: HOURS[kind], ...more });
     return id;
   };
   const drills = new Map(
     holes.map((hole) => {
       const at: PartRef = hole.gearId ? { kind: "gear", id: hole.gearId } : { kind: "line", id: hole.lineId! };
-      return [hole.id, push("drillHole", hole.id, at, [])];
+      const { through, panelName } = hole;
+      return [hole.id, push("drillHole", hole.id, at, [], { hole: { through, panelName } })];
     }),
   );
   const holesOf = (lineId: string) => holes.flatMap((hole) => (hole.lineId === lineId ? [drills.get(hole.id)!] : []));

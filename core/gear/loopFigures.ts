@@ -25,12 +25,13 @@ const LOST_K = 4;
 const WARMING_K = 27;
 /** Of that, what strainer and filters hold: hair, skin, lint, g a shower [T]. */
 export const DIRT_G = 1.5;
-/** Warm water that stands longer than this is let go, days [T]. */
+/** Warm water is let go after so many days, however few have showered [T]. */
 const MOST_DAYS_WARM = 2;
 /** Of shower water behind a 1 µm filter, 10 mm at 254 nm, where it was not measured [T]. */
 export const USUAL_TRANSMITTANCE = 0.6;
 
-export type ChangeReason = "buildUp" | "filter" | "lamp" | "standing";
+/** What is counted by showers until the loop is changed. */
+export type ChangeReason = "buildUp" | "filter" | "lamp";
 
 export type LoopFigures = {
   readonly stateId: string;
@@ -50,9 +51,10 @@ export type LoopFigures = {
   readonly freshL: number;
   readonly lostL: number;
   readonly dose: (UvDose & { readonly steps: Readonly<Record<Germ, number>>; readonly isMeasured: boolean }) | null;
-  /** Showers until the water or a filter is changed, and what decides it. */
+  /** Showers until the water or a filter is changed, and what decides it; after so many days it is changed in any case. */
   readonly showers: number;
   readonly because: ChangeReason;
+  readonly mostDays: number;
   readonly buildUpGPerL: number;
   /** Seconds the pump runs and rests at half the flow; null where no accumulator and switch are. */
   readonly cycle: { readonly onS: number; readonly offS: number } | null;
@@ -153,7 +155,7 @@ function findChange(
   minutes: number,
   lpm: number,
   shedG: number,
-): Pick<LoopFigures, "showers" | "because" | "buildUpGPerL"> {
+): Pick<LoopFigures, "showers" | "because" | "mostDays" | "buildUpGPerL"> {
   let showers = 0;
   while (showers < 500 && computeBuildUp(shedG, loopL, LOOP_RENEWED_SHARE, showers + 1) <= MOST_BUILD_UP) showers += 1;
   const reasons: { readonly because: ChangeReason; readonly showers: number }[] = [{ because: "buildUp", showers }];
@@ -165,21 +167,9 @@ function findChange(
     }
     if (spec.kind === "uvLamp") reasons.push({ because: "lamp", showers: Math.floor((spec.lifeHours * 60) / minutes) });
   }
-  reasons.push({ because: "standing", showers: Math.ceil(MOST_DAYS_WARM * countShowersPerDay(design)) });
   const first = reasons.reduce((a, b) => (b.showers < a.showers ? b : a));
-  return { ...first, buildUpGPerL: computeBuildUp(shedG, loopL, LOOP_RENEWED_SHARE, first.showers) };
-}
-
-// As the way of living has it; one a day where it has none.
-function countShowersPerDay({ habits }: Design): number {
-  const wayId = habits.stretches[0]?.wayId;
-  const uses = habits.ways.find(({ id }) => id === wayId)?.uses.filter(({ kind }) => kind === "shower") ?? [];
-  const people = habits.people.reduce((sum, { count, daysPerWeek }) => sum + (count * daysPerWeek) / 7, 0);
-  const times = uses.reduce(
-    (sum, { times: n, per }) => sum + (per === "personDay" ? n * people : per === "day" ? n : n / 7),
-    0,
-  );
-  return Math.max(0.5, times || 1);
+  const buildUpGPerL = computeBuildUp(shedG, loopL, LOOP_RENEWED_SHARE, first.showers);
+  return { ...first, mostDays: MOST_DAYS_WARM, buildUpGPerL };
 }
 
 // At a demand the pump could outrun: it fills the accumulator, rests while that gives, and starts again.

@@ -1,12 +1,15 @@
 import { computeTimesPerDay, countPeople, listStretches } from "../days/rates";
 import type { Design } from "../design/design";
-import { computeLoopFigures, type LoopFigures } from "./loopFigures";
+import type { Habits } from "../design/habits";
+import { type ChangeReason, computeLoopFigures, type LoopFigures } from "./loopFigures";
 
 /** How the loop's water and current fit the days. */
 export type LoopRhythm = {
   readonly showersPerDay: number;
-  /** Days until its water or a filter is changed; null while nobody showers. */
+  /** Days until its water or a filter is changed, two at most; null while nobody showers. */
   readonly everyDays: number | null;
+  /** What decides it: what showers bring, or the days that warm water is kept. */
+  readonly because: ChangeReason | "standing";
   readonly figures: LoopFigures;
   /** Pump and lamp, Wh a day. */
   readonly whPerDay: number;
@@ -18,15 +21,12 @@ export type LoopRhythm = {
 export function computeLoopRhythm(design: Design): LoopRhythm | null {
   const figures = computeLoopFigures(design);
   if (!figures) return null;
-  const people = countPeople(design.habits.people);
-  const uses = listStretches(design.habits)[0]?.way.uses ?? [];
-  const showersPerDay = uses.reduce(
-    (sum, use) => (use.kind === "shower" ? sum + computeTimesPerDay(use, people) : sum),
-    0,
-  );
+  const showersPerDay = countShowersPerDay(design.habits);
+  const byShowers = showersPerDay > 0 ? figures.showers / showersPerDay : Number.POSITIVE_INFINITY;
   return {
     showersPerDay,
-    everyDays: showersPerDay > 0 ? figures.showers / showersPerDay : null,
+    everyDays: showersPerDay > 0 ? Math.min(figures.mostDays, byShowers) : null,
+    because: byShowers < figures.mostDays ? figures.because : "standing",
     figures,
     whPerDay: (figures.pumpWh + figures.lampWh) * showersPerDay,
     sparedLPerDay: Math.max(0, figures.freshL - figures.lostL) * showersPerDay,
@@ -59,4 +59,11 @@ export function comparePlainSchool(
     kg: Math.max(0, litres - figures.loopL),
     daysGained: meanLPerDay > 0 ? days - room / (meanLPerDay + sparedLPerDay) : 0,
   };
+}
+
+// In the way a stay begins in.
+function countShowersPerDay(habits: Habits): number {
+  const people = countPeople(habits.people);
+  const uses = listStretches(habits)[0]?.way.uses ?? [];
+  return uses.reduce((sum, use) => (use.kind === "shower" ? sum + computeTimesPerDay(use, people) : sum), 0);
 }

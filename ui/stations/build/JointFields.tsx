@@ -3,7 +3,7 @@ import { useMemo, useState } from "react";
 import { listRigJoints } from "@/core/parts/rigJoints";
 import { END_KINDS, END_SIZES, type EndKind, type EndSize, findPitch, judgeJoint } from "@/core/parts/threads";
 import { useWorkbench } from "@/store/useWorkbench";
-import { describeJoint, describeRigJoint, END_NAMES, formatEndSize, JOINT_CAUTION } from "@/words/joints";
+import { describeJoint, END_NAMES, formatEndSize, groupJoints, JOINT_CAUTION } from "@/words/joints";
 import { Group } from "../../fields/Group";
 import { Pick } from "../../kit/Pick";
 
@@ -18,9 +18,10 @@ export function JointList() {
   return (
     <Group title={`Joints at tanks and gear, ${joints.length}`}>
       <ul className="text-[13px] leading-snug">
-        {joints.map((joint) => (
-          <li key={joint.id} className="border-t border-rule py-1">
-            {describeRigJoint(joint, design, units)}
+        {groupJoints(joints, design, units).map(({ work, places }) => (
+          <li key={work} className="border-t border-rule py-1">
+            {work}
+            <span className="block text-faint">{places.join("; ")}</span>
           </li>
         ))}
       </ul>
