@@ -6,7 +6,7 @@ import { listSteps, orderSteps } from "@/core/build/steps";
 import type { Design } from "@/core/design/design";
 import { evaluate } from "@/core/evaluate/evaluate";
 import { type BuildRecord, EMPTY_BUILD } from "@/core/record/record";
-import { describeCutEnd, describeStep, STEP_WORDS } from "@/words/build";
+import { describeCutEnd, describeStep, tellStep } from "@/words/build";
 import { listGoodsRows } from "@/words/goods";
 import { describePipe } from "@/words/parts";
 import type { Units } from "@/words/units";
@@ -49,7 +49,7 @@ function listRows(design: Design, kind: "parts" | "cuts" | "steps", units: Units
       const order = orderSteps(settleOwnWork(listSteps(design, evaluate(design)), build).steps, build.order);
       if (!order.ok) throw new Error(order.circle.join(", "));
       return order.steps.map((step, i): Row => {
-        const { tools, caution } = STEP_WORDS[step.kind];
+        const { tools, caution } = tellStep(step, design);
         return { step: i + 1, what: describeStep(step, design), tools, caution: caution ?? "", hours: step.hours };
       });
     }

@@ -1,4 +1,4 @@
-import { expect, layBestWay, openSample, openWorkbench, readInHand, test } from "./fixtures";
+import { expect, layBestWay, openSample, openWorkbench, PLACE, readInHand, test } from "./fixtures";
 import { measureHandS, watchHand } from "./handTime";
 
 // From the empty rig to a drain side that runs, without a coordinate that is not known: tank, fixtures and ways are
@@ -76,9 +76,9 @@ test("Lesesaal, bare: twelve fixtures where they stand, each with a way that was
     const fixture = page.getByRole("group", { name: /, underside/ });
     await expect(fixture).toBeVisible();
     for (const [label, value] of [
-      ["From the rear edge", x],
-      ["Left of the middle", y],
-      ["Over the floor", z],
+      [PLACE.x, x],
+      [PLACE.y, y],
+      [PLACE.z, z],
     ] as const) {
       const input = fixture.getByLabel(label);
       await input.fill(String(value));
@@ -129,9 +129,9 @@ test("the section comes with the first drain and after an undo; a fixture withou
   await page.getByLabel("Add a fixture", { exact: true }).selectOption("basin");
   await expect(page.getByRole("group", { name: "Fixtures" })).toContainText("Basin, no drain yet");
   const alone = page.getByRole("group", { name: "Basin, underside of the waste" });
-  await alone.getByLabel("From the rear edge").fill("1800");
-  await alone.getByLabel("From the rear edge").press("Enter");
-  await expect(alone.getByLabel("From the rear edge")).toHaveValue("1800");
+  await alone.getByLabel(PLACE.x).fill("1800");
+  await alone.getByLabel(PLACE.x).press("Enter");
+  await expect(alone.getByLabel(PLACE.x)).toHaveValue("1800");
   await alone.getByRole("button", { name: "Take Basin out" }).click();
   await expect(alone).toBeHidden();
   await page.getByRole("button", { name: "Hang a grey tank" }).click();

@@ -1,4 +1,4 @@
-import { expect, expectAccessible, oneRig, openRig, readInHand, test } from "./fixtures";
+import { expect, expectAccessible, oneRig, openRig, PLACE, readInHand, test } from "./fixtures";
 
 for (const name of oneRig("Puppenwagen")) {
   test(`${name}: a variant beside its original: figures, maps, where they differ, a part taken over and the way back`, async ({
@@ -14,7 +14,7 @@ for (const name of oneRig("Puppenwagen")) {
     const height = page
       .getByRole("group", { name: /^Place of its/ })
       .first()
-      .getByLabel("Over the floor");
+      .getByLabel(PLACE.z);
     await height.fill(String(Number((await height.inputValue()).replace("\u2212", "-")) + 60));
     await height.press("Enter");
     await height.blur();

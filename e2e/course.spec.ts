@@ -6,6 +6,7 @@ import {
   openRig,
   openSample,
   openWorkbench,
+  PLACE,
   pull,
   type RigName,
   readInHand,
@@ -145,9 +146,9 @@ for (const name of oneRig("Puppenwagen")) {
       const fields = page.getByRole("group", { name: "Under and in the way" });
       await fields.getByLabel("Kind").selectOption({ label: kind });
       for (const [label, value] of [
-        ["From the rear edge", x],
-        ["Left of the middle", y],
-        ["Over the floor", z],
+        [PLACE.x, x],
+        [PLACE.y, y],
+        [PLACE.z, z],
       ] as const) {
         await fields.getByLabel(label).fill(value);
         await fields.getByLabel(label).press("Enter");

@@ -6,6 +6,7 @@ import {
   findBox,
   openSample,
   openWorkbench,
+  PLACE,
   plan,
   pull,
   readInHand,
@@ -83,7 +84,7 @@ test("arrow keys nudge by 1 mm, with Shift by 10; a hold is one step", async ({ 
   await openWorkbench(page);
   const handle = plan(page).getByRole("button", { name: "Move Grey tank in plan" });
   await page.keyboard.press("3");
-  const height = page.getByRole("group", { name: /^Place of its/ }).getByLabel("Left of the middle");
+  const height = page.getByRole("group", { name: /^Place of its/ }).getByLabel(PLACE.y);
   const start = toNumber(await height.inputValue());
   await handle.focus();
   await page.keyboard.press("ArrowDown");

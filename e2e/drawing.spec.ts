@@ -5,6 +5,7 @@ import {
   oneRig,
   openRig,
   openWorkbench,
+  PLACE,
   plan,
   pull,
   RIGS,
@@ -140,12 +141,12 @@ test("a drain is drawn with the keys alone", async ({ page }) => {
 test("where something is hit is marked in the plan with the millimetres that lack", async ({ page }) => {
   await openWorkbench(page);
   await page.keyboard.press("3");
-  const place = page.getByRole("group", { name: /^Place of its/ }).getByLabel("From the rear edge");
+  const place = page.getByRole("group", { name: /^Place of its/ }).getByLabel(PLACE.x);
   await place.fill("1400");
   await place.press("Enter");
   await page
     .getByRole("group", { name: /^Place of its/ })
-    .getByLabel("Left of the middle")
+    .getByLabel(PLACE.y)
     .fill("-250");
   await page.keyboard.press("Enter");
   await expect(plan(page).getByTestId("collisions")).toContainText(/\d+\smm lack/);

@@ -127,3 +127,10 @@ export async function layBestWay(page: Page): Promise<void> {
   await first.click();
   await ways.getByRole("button", { name: "Use this route" }).click();
 }
+
+/** The fields of a place, as they are called ashore and afloat. */
+export const PLACE = {
+  x: /^From the (rear|after) edge$/,
+  y: /^(Left|To port) of the middle$/,
+  z: /^Over the (floor|sole)$/,
+} as const;

@@ -1,4 +1,4 @@
-import { expect, expectAccessible, openSample, openWorkbench, plan, test } from "./fixtures";
+import { expect, expectAccessible, openSample, openWorkbench, PLACE, plan, test } from "./fixtures";
 
 test("Otter, heads: the loop that stands too low is seen as she heels; hoses, sump and stability are told", async ({
   page,
@@ -22,10 +22,10 @@ test("Otter, heads: the loop that stands too low is seen as she heels; hoses, su
   await expect(page.getByTestId("plan-gear").locator("rect")).toHaveCount(16);
   const toilet = plan(page).getByRole("button", { name: "Move Toilet in plan" });
   await toilet.press("Shift+ArrowRight");
-  await expect(panel.getByLabel("From the rear edge")).toHaveValue("1460");
+  await expect(panel.getByLabel(PLACE.x)).toHaveValue("1460");
   await page.keyboard.press("Control+z");
   await toilet.press("ArrowLeft");
-  await expect(panel.getByLabel("From the rear edge")).toHaveValue("1449");
+  await expect(panel.getByLabel(PLACE.x)).toHaveValue("1449");
   await panel.getByLabel("You are").selectOption({ label: "No-discharge zone" });
   await expect(panel).toContainText("locked, tied or its handle off");
   await expectAccessible(page);

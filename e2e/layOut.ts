@@ -23,7 +23,7 @@ import {
 } from "@/words/labels";
 import { nameSide } from "@/words/ports";
 import { formatParts } from "@/words/units";
-import { expect } from "./fixtures";
+import { expect, PLACE } from "./fixtures";
 
 /*
  * Lays out by hand what a design has more than the one that is open, station by station, with the fields and lists any
@@ -49,11 +49,10 @@ async function choose(list: Locator, label: string): Promise<void> {
   if (chosen !== label) await list.selectOption({ label });
 }
 
-const PLACE = { x: "From the rear edge", y: "Left of the middle", z: "Over the floor" } as const;
 const AXES = ["x", "y", "z"] as const;
 
 async function typePlace(group: Locator, at: Vec3): Promise<void> {
-  for (const axis of AXES) await type(group.getByLabel(PLACE[axis], { exact: true }), at[axis]);
+  for (const axis of AXES) await type(group.getByLabel(PLACE[axis]), at[axis]);
 }
 
 /** Points of a line, in a list where none is yet. */
@@ -159,8 +158,8 @@ export async function typeLastPort(page: Page, tank: Tank, port: Port, rig: Desi
 async function typePort(group: Locator, tank: Tank, port: Port, rig: Design["rig"]): Promise<void> {
   await choose(group.getByLabel("Sits in its", { exact: true }), nameSide(findFace(tank.solid, port).face, rig.kind));
   await type(group.getByLabel("Bore", { exact: true }), port.boreMm);
-  await type(group.getByLabel("From the tank's rear", { exact: true }), port.atMm.x);
-  await type(group.getByLabel("From its right side", { exact: true }), port.atMm.y);
+  await type(group.getByLabel(/^From the tank.s (rear|after end)$/), port.atMm.x);
+  await type(group.getByLabel(/^From its (right|starboard) side$/), port.atMm.y);
   await type(group.getByLabel("Invert over its bottom", { exact: true }), port.atMm.z);
   if (port.kind === "outlet")
     await choose(group.getByLabel("Dump valve", { exact: true }), port.valve ? "By hand" : "Not chosen yet");

@@ -1,5 +1,15 @@
 import { readFileSync } from "node:fs";
-import { expect, expectAccessible, openSample, openWorkbench, pull, readInHand, section, test } from "./fixtures";
+import {
+  expect,
+  expectAccessible,
+  openSample,
+  openWorkbench,
+  PLACE,
+  pull,
+  readInHand,
+  section,
+  test,
+} from "./fixtures";
 
 test("a new design from a tape: pick the rig, measure, draw it", async ({ page }) => {
   await openWorkbench(page);
@@ -71,7 +81,7 @@ test("several designs: duplicate, rename, delete with undo", async ({ page }) =>
 test("an edit made right before the page is left is there again", async ({ page }) => {
   await openWorkbench(page);
   await page.keyboard.press("3");
-  const height = page.getByRole("group", { name: /^Place of its/ }).getByLabel("Over the floor");
+  const height = page.getByRole("group", { name: /^Place of its/ }).getByLabel(PLACE.z);
   for (const z of [-301, -302, -303]) {
     await height.fill(String(z));
     await height.press("Enter");

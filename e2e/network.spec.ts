@@ -1,4 +1,4 @@
-import { expect, oneRig, openRig, openWorkbench, plan, pull, RIGS, readInHand, section, test } from "./fixtures";
+import { expect, oneRig, openRig, openWorkbench, PLACE, plan, pull, RIGS, readInHand, section, test } from "./fixtures";
 
 for (const name of oneRig("Kranich")) {
   test(`${name}: a basin joins the sink's drain: one line to the tank, seen from both, and undone`, async ({
@@ -44,8 +44,8 @@ test("a tee into a lying pipe is found, and a wye is one tap away", async ({ pag
   for (const bend of [null, "Bend 1", "Bend 2"]) {
     if (bend) await page.getByRole("button", { name: new RegExp(`^${bend}`) }).click();
     for (const [label, value] of [
-      ["From the rear edge", bend ? "2650" : "2700"],
-      ["Left of the middle", "300"],
+      [PLACE.x, bend ? "2650" : "2700"],
+      [PLACE.y, "300"],
     ] as const) {
       const field = page.getByLabel(label).last();
       await field.fill(value);

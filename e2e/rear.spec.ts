@@ -1,4 +1,4 @@
-import { expect, expectAccessible, oneRig, openRig, pull, RIGS, test, toNumber } from "./fixtures";
+import { expect, expectAccessible, oneRig, openRig, PLACE, pull, RIGS, test, toNumber } from "./fixtures";
 
 for (const name of oneRig("Puppenwagen")) {
   test(`${name} from behind: it leans with its roll, and the sink can be set higher by hand`, async ({ page }) => {
@@ -9,7 +9,7 @@ for (const name of oneRig("Puppenwagen")) {
     await expect(tank).toBeVisible();
     if (name === "Puppenwagen") await expectAccessible(page);
     await page.keyboard.press("4");
-    const height = page.getByRole("group", { name: `${RIGS[name]}, underside` }).getByLabel("Over the floor");
+    const height = page.getByRole("group", { name: `${RIGS[name]}, underside` }).getByLabel(PLACE.z);
     const before = toNumber(await height.inputValue());
     await pull(page, rear.getByRole("button", { name: `Move the outlet of ${RIGS[name]} from behind` }), 0, -6);
     await expect.poll(async () => toNumber(await height.inputValue())).toBeGreaterThan(before);

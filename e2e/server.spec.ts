@@ -1,5 +1,5 @@
 import { request as ask, createServer } from "node:http";
-import { expect, openWorkbench, test } from "./fixtures";
+import { expect, openWorkbench, PLACE, test } from "./fixtures";
 
 test.describe("the server", () => {
   test("scripts and styles come compressed where a browser takes it, the same as without; the phone's page asks for no others", async ({
@@ -110,7 +110,7 @@ test.describe("a newer version", () => {
     await expect(page.getByRole("dialog")).toContainText("Keyboard shortcuts");
     await page.keyboard.press("Escape");
     await page.keyboard.press("3");
-    const height = page.getByRole("group", { name: /^Place of its/ }).getByLabel("Over the floor");
+    const height = page.getByRole("group", { name: /^Place of its/ }).getByLabel(PLACE.z);
     await height.fill("-301");
     await height.press("Enter");
     await offer.click();

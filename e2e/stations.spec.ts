@@ -6,6 +6,7 @@ import {
   openRig,
   openSample,
   openWorkbench,
+  PLACE,
   plan,
   pull,
   RIGS,
@@ -36,8 +37,8 @@ test("rig: a thicker floor is seen, a lower sill is held against the tank, an ob
   await page.getByLabel("Sill line", { exact: true }).press("Enter");
   await seeVerdict("Runs wherever you park");
   await page.getByRole("button", { name: "Add", exact: true }).click();
-  await page.getByLabel("From the rear edge").last().fill("1500");
-  await page.getByLabel("From the rear edge").last().press("Enter");
+  await page.getByLabel(PLACE.x).last().fill("1500");
+  await page.getByLabel(PLACE.x).last().press("Enter");
   await seeVerdict(/Cross-member/);
   await page.getByRole("button", { name: "Take it away" }).click();
   await seeVerdict("Runs wherever you park");
@@ -120,7 +121,7 @@ test("air: the breather's end can be brought down too far, and taken up again", 
     await page.getByRole("button", { name: "Take it out" }).click();
   }
   await page.getByRole("button", { name: /^Open end/ }).click();
-  const height = page.getByRole("region", { name: "Measures: Air" }).getByLabel("Over the floor");
+  const height = page.getByRole("region", { name: "Measures: Air" }).getByLabel(PLACE.z);
   await height.fill("-300");
   await height.press("Enter");
   const findings = page.getByRole("region", { name: "Findings" });
@@ -386,7 +387,7 @@ test("air: a breather that dips is found where it dips, and lifting it mends it"
   await openWorkbench(page);
   await page.keyboard.press("5");
   await page.getByRole("button", { name: /^Point 1/ }).click();
-  const height = page.getByLabel("Over the floor").last();
+  const height = page.getByLabel(PLACE.z).last();
   await height.fill("-400");
   await height.press("Enter");
   const findings = page.getByRole("region", { name: "Findings" });

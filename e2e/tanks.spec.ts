@@ -1,5 +1,16 @@
 import { readFileSync } from "node:fs";
-import { expect, expectAccessible, findBox, oneSample, openSample, openWorkbench, plan, pull, test } from "./fixtures";
+import {
+  expect,
+  expectAccessible,
+  findBox,
+  oneSample,
+  openSample,
+  openWorkbench,
+  PLACE,
+  plan,
+  pull,
+  test,
+} from "./fixtures";
 
 const litresOf = (text: string | null) => Number.parseFloat(text ?? "");
 
@@ -299,7 +310,7 @@ test("two tanks share a level: the stay is longer, the pipe is drawn, other wate
 test("a tank pulled up near the floor takes hold under it; with Alt it goes where the hand is", async ({ page }) => {
   await openWorkbench(page);
   await page.keyboard.press("3");
-  const height = page.getByRole("group", { name: /^Place of its/ }).getByLabel("Over the floor");
+  const height = page.getByRole("group", { name: /^Place of its/ }).getByLabel(PLACE.z);
   const tank = page
     .getByRole("region", { name: "The rig from the side" })
     .getByRole("button", { name: "Move Grey tank from the side" });
@@ -324,8 +335,8 @@ test("an exhaust without a shield wants more room of the tank", async ({ page })
   const things = page.getByRole("group", { name: "Under and in the way" });
   await things.getByRole("button", { name: /^Exhaust/ }).click();
   const findings = page.getByRole("region", { name: "Findings" });
-  await things.getByLabel("Left of the middle").fill("-240");
-  await things.getByLabel("Left of the middle").press("Enter");
+  await things.getByLabel(PLACE.y).fill("-240");
+  await things.getByLabel(PLACE.y).press("Enter");
   await expect(findings).not.toContainText("Exhaust");
   await things.getByLabel("A metal shield before it, with an air gap").uncheck();
   await expect(findings.getByRole("button", { name: /Grey tank.*Exhaust/ })).toBeVisible();
@@ -351,8 +362,8 @@ test("Kranich: a dump line goes to the side, is shut, climbs when its end is lif
   await expectAccessible(page);
   // its end lifted over the outlet keeps the tank's water back, and says so
   await line.getByRole("button", { name: /^End/ }).click();
-  await line.getByLabel("Over the floor").fill("-250");
-  await line.getByLabel("Over the floor").press("Enter");
+  await line.getByLabel(PLACE.z).fill("-250");
+  await line.getByLabel(PLACE.z).press("Enter");
   const high = findings.getByRole("button", { name: /Dump line of Grey tank climbs over its outlet/ });
   await expect(high).toBeVisible();
   await high.click();

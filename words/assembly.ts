@@ -1,10 +1,12 @@
 import type { Tank } from "@/core/design/plumbing";
+import type { RigKind } from "@/core/design/rig";
 import type { AssemblyStep } from "@/core/fixing/assembly";
 import { PORT_NAMES } from "./labels";
 import type { Units } from "./units";
 
 /** A step of hanging a tank, as an instruction. */
-export function describeAssembly(step: AssemblyStep, tank: Tank, units: Units): string {
+export function describeAssembly(step: AssemblyStep, tank: Tank, kind: RigKind, units: Units): string {
+  const isBoat = kind === "boat";
   const names = (ids: readonly string[]) =>
     ids.map((id) => PORT_NAMES[tank.ports.find((port) => port.id === id)!.kind].toLowerCase()).join(", ");
   switch (step.kind) {
@@ -15,15 +17,17 @@ export function describeAssembly(step: AssemblyStep, tank: Tank, units: Units): 
     case "fitBefore":
       return `Fit before it goes up, no hand gets there later: ${names(step.ports)}.`;
     case "leakTrial":
-      return "Fill it on the ground, plug it, and leave it overnight on dry paper.";
+      return `Fill it ${isBoat ? "ashore" : "on the ground"}, plug it, and leave it overnight on dry paper.`;
     case "foam":
       return "Lay closed foam, 5 mm, where strap, tray or frame would touch: against rattling and chafing.";
     case "hang":
       return step.isInside
-        ? "Set it on the floor in its place."
-        : "Rig on axle stands, never on a jack alone. Lift the tank with two, one strap loose at a time.";
+        ? `Set it on the ${isBoat ? "sole" : "floor"} in its place.`
+        : isBoat
+          ? "Empty, with two, onto its bed: a hand's room all round, nothing under it that chafes."
+          : "Rig on axle stands, never on a jack alone. Lift the tank with two, one strap loose at a time.";
     case "tighten":
-      return `Tighten evenly from both ends to what the bolts ask, with locking nuts; look again after ${units === "metric" ? "100 km" : "60 miles"}.`;
+      return `Tighten evenly from both ends to what the bolts ask, with locking nuts; look again after ${isBoat ? "the first day under way" : units === "metric" ? "100 km" : "60 miles"}.`;
     case "fitAfter":
       return `Then fit and join: ${names(step.ports)}.`;
     case "look":

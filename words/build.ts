@@ -6,11 +6,18 @@ import { describePart } from "./describePart";
 import { describeWall } from "./holes";
 import { formatNumber } from "./units";
 
-type StepWords = { readonly verb: (part: string) => string; readonly tools: string; readonly caution: string | null };
+type StepWords = {
+  readonly verb: (part: string) => string;
+  readonly tools: string;
+  readonly caution: string | null;
+  /** What differs on a boat, beside the words that always do. */
+  readonly afloat?: Partial<Omit<StepWords, "afloat">>;
+};
 
 const UNDER = "Level ground, chocks, axle stands. Never trust a jack. Wear glasses.";
+const BILGE = "Bilge dry and aired, a light, a second pair of hands within call. Wear glasses.";
 
-export const STEP_WORDS: Readonly<Record<StepKind, StepWords>> = {
+const STEP_WORDS: Readonly<Record<StepKind, StepWords>> = {
   fitTankPorts: {
     verb: (part) => `Fit the ports of ${part} on the bench`,
     tools: "hole saw, deburrer, sealant",
@@ -26,15 +33,26 @@ export const STEP_WORDS: Readonly<Record<StepKind, StepWords>> = {
     tools: "drill, rivet nut tool, spanners",
     caution: "Look what lies behind before you drill into the frame.",
   },
-  hangTank: { verb: (part) => `Hang ${part}`, tools: "jack with a board, spanners, torque wrench", caution: UNDER },
+  hangTank: {
+    verb: (part) => `Hang ${part}`,
+    tools: "jack with a board, spanners, torque wrench",
+    caution: UNDER,
+    afloat: { verb: (part) => `Set ${part} in its place`, tools: "a helper, spanners, torque wrench", caution: BILGE },
+  },
   layVent: { verb: (part) => `Lay ${part}, rising all the way`, tools: "knife, clamps", caution: null },
   layDumpLine: {
     verb: (part) => `Lay ${part} at its fall, and put the cap on`,
     tools: "saw, deburrer, level, clips",
     caution: UNDER,
+    afloat: { caution: BILGE },
   },
   fitTrap: { verb: (part) => `Fit ${part}`, tools: "hands; no pipe wrench on plastic", caution: null },
-  layDrain: { verb: (part) => `Lay ${part} at its fall`, tools: "saw, deburrer, level, clips", caution: UNDER },
+  layDrain: {
+    verb: (part) => `Lay ${part} at its fall`,
+    tools: "saw, deburrer, level, clips",
+    caution: UNDER,
+    afloat: { caution: BILGE },
+  },
   mountGear: { verb: (part) => `Mount ${part}`, tools: "screwdriver, template", caution: null },
   layHose: { verb: (part) => `Put on ${part}`, tools: "knife, two clamps an end", caution: null },
   trialTank: {
@@ -66,11 +84,20 @@ export const STEP_WORDS: Readonly<Record<StepKind, StepWords>> = {
   closeUp: { verb: () => "Close up: lagging, covers, boards", tools: "what you took them off with", caution: null },
 };
 
+const findWords = (kind: StepKind, rig: Design["rig"]): StepWords => ({
+  ...STEP_WORDS[kind],
+  ...(rig.kind === "boat" ? STEP_WORDS[kind].afloat : {}),
+});
+
 /** What a step is called, with its part. */
 export function describeStep({ kind, at, name, hole }: BuildStep, design: Design): string {
-  const said = STEP_WORDS[kind].verb(name ?? describePart(at, design));
+  const said = findWords(kind, design.rig).verb(name ?? describePart(at, design));
   return hole ? `${said} through ${describeWall(hole, design)}` : said;
 }
+
+/** What a step is done with, and what to look out for. */
+export const tellStep = ({ kind }: BuildStep, { rig }: Design): Pick<StepWords, "tools" | "caution"> =>
+  findWords(kind, rig);
 
 /** Which steps are looked for: all, those out of the rain, those for which everything is here. */
 export const BUILD_WHENS = ["any", "rain", "here"] as const;

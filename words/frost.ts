@@ -74,11 +74,13 @@ export function describeDrainDown(step: DrainDownStep, design: Design, units: Un
     case "pumpOver":
       return `Pump ${tank(step.tankId)} over into ${tank(step.toTank)} until the pump draws air.`;
     case "openOutlet":
-      return `Dump ${tank(step.tankId)} standing as you dump, where that is allowed.`;
+      return design.rig.kind === "boat"
+        ? `Have ${tank(step.tankId)} pumped out, or let it out where that is allowed.`
+        : `Dump ${tank(step.tankId)} standing as you dump, where that is allowed.`;
     case "mopTank":
       return `${formatQuantity(step.litres, "volume", units)} stay behind in ${tank(step.tankId)}: suck them out through the hatch or the plug.`;
     case "emptySag":
-      return `${formatQuantity(step.litres, "volume", units)} lie in leg ${step.leg + 1} of ${line(step.lineId)}: lean the rig until they run, or blow them out.`;
+      return `${formatQuantity(step.litres, "volume", units)} lie in leg ${step.leg + 1} of ${line(step.lineId)}: lean the ${design.rig.kind === "boat" ? "boat" : "rig"} until they run, or blow them out.`;
     case "treatTrap":
       return `Pour ${formatQuantity(step.litres, "volume", units)} of antifreeze for drinking water systems into ${trapOf(step, line)}, or empty it.`;
     case "drainGear": {

@@ -2,20 +2,20 @@ import type { Balance } from "@/core/days/balance";
 import type { Design } from "@/core/design/design";
 import type { DischargePlace } from "@/core/design/gear";
 import type { HoseWall } from "@/core/design/plumbing";
-import { countFlushes, type HoseRun } from "@/core/heads/hoseRun";
+import type { RigKind } from "@/core/design/rig";
+import type { HoseRun } from "@/core/heads/hoseRun";
 import type { Stability } from "@/core/heads/stability";
 import type { SumpFigures } from "@/core/heads/sumpFigures";
 import { describeStore } from "./stores";
 import { formatLength, formatNumber, formatQuantity, type Units } from "./units";
 
-/** A hose of the heads in one line: what it holds, how it lies, and how often one must flush to clear it. */
-export function describeRun(run: HoseRun, flushL: number | null, units: Units): string {
+/** A hose of the heads in one line: what it holds, how it lies, and, where it is flushed, how often to clear it. */
+export function describeRun(run: HoseRun, flushes: number | null, units: Units): string {
   const litres = (l: number) => formatQuantity(l, "volume", units);
   const length = (mm: number) => formatLength(mm, units);
-  const flushes = flushL === null ? null : countFlushes(run.volumeL, flushL);
   return [
     `${length(run.lengthMm)}, holds ${litres(run.volumeL)}`,
-    ...(flushes === null ? [] : [`${flushes} ${flushes === 1 ? "flush clears" : "flushes clear"} it`]),
+    ...(flushes === null ? [] : [`${flushes} ${flushes === 1 ? "flush clears" : "flushes clear"} it from the bowl on`]),
     ...(run.riseMm > 5 ? [`rises ${length(run.riseMm)}`] : []),
     ...(run.sagL > 0.01 ? [`${litres(run.sagL)} stand in its low places`] : []),
     ...(run.tightest
@@ -89,9 +89,12 @@ export const DISCHARGE_NAMES: Readonly<Record<DischargePlace, string>> = {
   camp: "On land",
 };
 
-export const HEADS_CAUTIONS: readonly string[] = [
+/** What stands beside the work on the heads of a rig. */
+export const listHeadsCautions = (kind: RigKind): readonly string[] => [
   "Tank gas can kill and deadens the nose: air the tank out, never lean into it.",
-  "A failed skin fitting sinks her: two clamps, a seacock within reach, shut when you leave.",
+  ...(kind === "boat"
+    ? ["A failed skin fitting sinks her: two clamps, a seacock within reach, shut when you leave."]
+    : []),
   "A rinse hose left on bursts a closed tank, and never comes from the drinking tap without an air gap.",
 ];
 

@@ -7,6 +7,7 @@ import type { Join } from "@/core/gear/joins";
 import type { LoopWater } from "@/core/gear/loopWater";
 import type { Failure } from "@/core/gear/settings";
 import type { Turn } from "@/core/gear/turns";
+import { speakFor } from "./afloat";
 import { POSITION_NAMES } from "./gear";
 import { describeFailure } from "./gearFindings";
 import { formatNumber } from "./units";
@@ -54,8 +55,8 @@ export function describeHazard(design: Design, { kind, water, to, from, stateId,
     kind === "runsDry" || kind === "deadHead"
       ? `${nameNode(design, from)} ${VERBS[kind]}`
       : kind === "spills" && failure
-        ? `${nameNode(design, from)} runs onto the floor`
-        : `${WATERS[water ?? "grey"]} water ${VERBS[kind].replace("water ", "")} ${nameNode(design, to)}`;
+        ? `${nameNode(design, from)} runs onto the ${design.rig.kind === "boat" ? "sole" : "floor"}`
+        : `${WATERS[water ?? "grey"]} water ${speakFor(design.rig.kind)(VERBS[kind].replace("water ", ""))} ${nameNode(design, to)}`;
   const why = failure ? `${describeFailure(failure, nameFailed(design, failure))}` : "no failure needed";
   const more = alike === 0 ? "" : ` ${alike} more like it.`;
   return `${what}: ${nameState(design, stateId)}, ${why}.${more}`;

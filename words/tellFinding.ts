@@ -2,6 +2,7 @@ import type { Design } from "@/core/design/design";
 import { type FindingOf, toWordArea, type WordArea } from "@/core/evaluate/findingRegistry";
 import type { Finding, Severity } from "@/core/evaluate/findings";
 import { LIMITS } from "@/core/rules/limitIds";
+import { speakFor } from "./afloat";
 import { describeAirFinding } from "./airFindings";
 import { describeAttitude } from "./attitudes";
 import { describePart } from "./describePart";
@@ -36,11 +37,9 @@ export function fitWords(words: FittedWords): void {
 export function describeFinding(finding: Finding, design: Design, units: Units): FindingWords {
   const told = tellFinding(finding, design, units);
   if (design.rig.kind !== "boat") return told;
-  return { title: toSole(told.title), why: toSole(told.why), advice: toSole(told.advice) };
+  const say = speakFor(design.rig.kind);
+  return { title: say(told.title), why: say(told.why), advice: say(told.advice) };
 }
-
-// A boat has a sole; what somebody has called a part stays as it is, for names bear no article.
-const toSole = (text: string): string => text.replace(/\b([Tt]he) floor\b/g, "$1 sole");
 
 function tellFinding(finding: Finding, design: Design, units: Units): FindingWords {
   const length = (mm: number) => formatLength(mm, units);

@@ -8,7 +8,7 @@ import { listDrainDown } from "@/core/frost/drainDown";
 import { listSpringUp } from "@/core/frost/springUp";
 import type { BuildRecord } from "@/core/record/record";
 import { listHoles } from "@/core/through/holes";
-import { describeStep, STEP_WORDS } from "./build";
+import { describeStep, tellStep } from "./build";
 import { sayBeforeDrilling } from "./cautions";
 import { describeDrainDown, describeSpringStep } from "./frost";
 import { describeHole, describeSaw, describeSize } from "./holes";
@@ -58,7 +58,7 @@ export function writeUnderCards(
   const length = (mm: number) => formatLength(mm, units);
   const order = orderSteps(settleOwnWork(listSteps(design, evaluation), build).steps, build.order);
   const steps = (order.ok ? order.steps : []).map((step) => {
-    const { tools, caution } = STEP_WORDS[step.kind];
+    const { tools, caution } = tellStep(step, design);
     const text = `With ${tools}.${caution ? ` ${caution}` : ""}`;
     return card("steps", step.id, { title: describeStep(step, design), text });
   });

@@ -41,8 +41,8 @@ export function listHullBlocks(hull: Hull): Obstacle[] {
       };
       const at = (y: number) => ({ x: Math.round(from), y: Math.round(y), z: Math.round(bottom) });
       blocks.push(
-        { ...common, id: `hull-left-${i}-${k}`, name: "Hull, left", atMm: at(inner) },
-        { ...common, id: `hull-right-${i}-${k}`, name: "Hull, right", atMm: at(-inner - widthMm) },
+        { ...common, id: `hull-left-${i}-${k}`, name: "Hull, port", atMm: at(inner) },
+        { ...common, id: `hull-right-${i}-${k}`, name: "Hull, starboard", atMm: at(-inner - widthMm) },
       );
     }
   }

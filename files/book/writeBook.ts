@@ -7,8 +7,9 @@ import { evaluate } from "@/core/evaluate/evaluate";
 import type { BuildRecord } from "@/core/record/record";
 import type { Paper } from "@/core/templates/tileSheet";
 import { type HoleEntry, listHoles } from "@/core/through/holes";
+import { speakFor } from "@/words/afloat";
 import { BOOK_PART_NAMES, type BookPartId } from "@/words/book";
-import { describeStep, STEP_WORDS } from "@/words/build";
+import { describeStep, tellStep } from "@/words/build";
 import { CAUTION, sayBeforeDrilling, WORK_CAUTIONS } from "@/words/cautions";
 import { describeEnd } from "@/words/days";
 import { describeFinding } from "@/words/findings";
@@ -141,7 +142,7 @@ export function writeBook(
       const at = [0, 10, 104, 160];
       book.row(["", "what", "with", "hours"], at);
       steps.forEach((step, i) => {
-        const { tools, caution } = STEP_WORDS[step.kind];
+        const { tools, caution } = tellStep(step, design);
         book.row(
           [String(i + 1), `${describeStep(step, design)}${caution ? ` — ${caution}` : ""}`, tools, String(step.hours)],
           at,
@@ -187,7 +188,7 @@ function writeHoles(book: BookPaper, design: Design, holes: readonly HoleEntry[]
       at,
     );
   });
-  HOLE_STEPS.forEach((step, i) => {
+  HOLE_STEPS.map(speakFor(design.rig.kind)).forEach((step, i) => {
     book.text(`${i + 1}. ${step}`, 9);
   });
   book.beginPage("Holes in full size");

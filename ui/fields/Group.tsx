@@ -1,4 +1,5 @@
 import type { ReactNode } from "react";
+import { useSay } from "../kit/useSay";
 
 /** A group of measures under a name of its own. */
 export function Group({
@@ -10,12 +11,13 @@ export function Group({
   readonly children: ReactNode;
   readonly aside?: ReactNode;
 }) {
+  const say = useSay();
   return (
     <fieldset className="later border-t border-rule px-3 py-2 first:border-t-0">
-      <legend className="sr-only">{title}</legend>
+      <legend className="sr-only">{say(title)}</legend>
       <div className="flex min-h-7 items-center justify-between">
         <span className="plate text-[15px]" aria-hidden>
-          {title}
+          {say(title)}
         </span>
         {aside}
       </div>

@@ -1,4 +1,5 @@
 import type { ReactNode } from "react";
+import { useSay } from "./useSay";
 
 type FieldRowProps = {
   readonly id: string;
@@ -10,17 +11,22 @@ type FieldRowProps = {
 
 /** A label, what is filled in, and under it the sentence when it was refused. */
 export function FieldRow({ id, label, help, refusal, children }: FieldRowProps) {
+  const say = useSay();
   return (
     <div className="min-w-0">
       <div className="flex min-h-8 items-center gap-2 phone:min-h-11">
-        <label htmlFor={id} title={help} className="min-w-0 flex-1 text-[13px] text-faint phone:text-[15px]">
-          {label}
+        <label
+          htmlFor={id}
+          title={help && say(help)}
+          className="min-w-0 flex-1 text-[13px] text-faint phone:text-[15px]"
+        >
+          {say(label)}
         </label>
         {children}
       </div>
       {refusal && (
         <p id={`${id}-why`} role="alert" className="pb-1 text-[12.5px] text-signal">
-          {refusal}
+          {say(refusal)}
         </p>
       )}
     </div>

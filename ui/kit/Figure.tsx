@@ -1,6 +1,7 @@
 "use client";
 import dynamic from "next/dynamic";
 import { type CSSProperties, type ReactNode, useRef, useState } from "react";
+import { useSay } from "./useSay";
 
 // The sheet and what places it beside the figure load when the first figure is opened.
 const WorkingPopover = dynamic(() => import("./WorkingPopover").then((module) => module.WorkingPopover), {
@@ -19,13 +20,14 @@ type FigureProps = {
 /** A figure that opens to its working. */
 export function Figure({ working, label, children, className = "", style }: FigureProps) {
   const [isOpen, setIsOpen] = useState(false);
+  const say = useSay();
   const button = useRef<HTMLButtonElement>(null);
   return (
     <>
       <button
         ref={button}
         type="button"
-        aria-label={`${label}: show the working`}
+        aria-label={`${say(label)}: show the working`}
         aria-haspopup="dialog"
         aria-expanded={isOpen}
         onClick={() => setIsOpen(!isOpen)}

@@ -4,6 +4,7 @@ import { Dialog } from "radix-ui";
 import type { KeyboardEvent, ReactNode } from "react";
 import { workbench } from "@/store/workbench";
 import { NoticeBar } from "./NoticeBar";
+import { useSay } from "./useSay";
 
 type SheetProps = {
   readonly title: string;
@@ -32,6 +33,7 @@ const SIZES = {
 } as const;
 
 export function Sheet({ title, about, onClose, children, size = "plain" }: SheetProps) {
+  const say = useSay();
   return (
     <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
       <Dialog.Portal>
@@ -43,8 +45,8 @@ export function Sheet({ title, about, onClose, children, size = "plain" }: Sheet
         >
           <header className="flex items-start gap-4 border-b border-ink px-5 pt-4 pb-3">
             <div className="flex-1">
-              <Dialog.Title className="plate text-[22px] leading-tight">{title}</Dialog.Title>
-              {about && <Dialog.Description className="mt-0.5 text-faint">{about}</Dialog.Description>}
+              <Dialog.Title className="plate text-[22px] leading-tight">{say(title)}</Dialog.Title>
+              {about && <Dialog.Description className="mt-0.5 text-faint">{say(about)}</Dialog.Description>}
             </div>
             <Dialog.Close
               aria-label="Close"
@@ -56,7 +58,7 @@ export function Sheet({ title, about, onClose, children, size = "plain" }: Sheet
           <section
             // biome-ignore lint/a11y/noNoninteractiveTabindex: a sheet longer than the screen must scroll by keyboard
             tabIndex={0}
-            aria-label={title}
+            aria-label={say(title)}
             className="min-h-0 flex-1 overflow-y-auto px-5 py-4"
           >
             {children}

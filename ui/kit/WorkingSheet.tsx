@@ -15,9 +15,11 @@ import { describeLimitSource, STANDINGS } from "@/words/sources";
 import { formatQuantity } from "@/words/units";
 import { SumFields } from "../sums/SumFields";
 import { Button } from "./Button";
+import { useSay } from "./useSay";
 
 /** How a figure came about: the sum, what was put in, and the limit it is held against. */
 export function WorkingSheet({ working: id }: { readonly working: string }) {
+  const say = useSay();
   const design = useWorkbench((state) => state.history?.design);
   const evaluation = useWorkbench((state) => state.evaluation);
   const units = useWorkbench((state) => state.units);
@@ -29,7 +31,7 @@ export function WorkingSheet({ working: id }: { readonly working: string }) {
   const { limit, attitude, result } = working;
   return (
     <div className="text-[13.5px]">
-      <h3 className="plate text-[17px] leading-tight">{words.title}</h3>
+      <h3 className="plate text-[17px] leading-tight">{say(words.title)}</h3>
       <p className="text-faint">
         {describePart(working.at, design)}
         {working.stand && `, ${STAND_WORDS[working.stand]}`}
@@ -47,13 +49,13 @@ export function WorkingSheet({ working: id }: { readonly working: string }) {
           {working.terms.map((term) => (
             <tr key={term.symbol}>
               <td className="w-10 align-top text-faint">{term.symbol}</td>
-              <td className="pr-2 text-faint">{describeSymbol(working.formula, term.symbol)}</td>
+              <td className="pr-2 text-faint">{say(describeSymbol(working.formula, term.symbol))}</td>
               <td className="text-right whitespace-nowrap">{formatQuantity(term.value, term.quantity, units)}</td>
             </tr>
           ))}
           <tr className="border-t border-ink">
             <td className="pt-0.5 text-faint">{result.symbol}</td>
-            <td className="pt-0.5 pr-2">{describeSymbol(working.formula, result.symbol)}</td>
+            <td className="pt-0.5 pr-2">{say(describeSymbol(working.formula, result.symbol))}</td>
             <td className="pt-0.5 text-right text-[18px] whitespace-nowrap">
               {formatQuantity(result.value, result.quantity, units)}
             </td>

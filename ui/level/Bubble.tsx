@@ -5,6 +5,7 @@ import type { StandingMap } from "@/core/evaluate/standingMap";
 import { useWorkbench } from "@/store/useWorkbench";
 import { tilt } from "@/store/workbench";
 import { describeAttitude } from "@/words/attitudes";
+import { useSay } from "../kit/useSay";
 import { StandingField } from "./StandingField";
 
 type BubbleProps = {
@@ -19,6 +20,7 @@ type BubbleProps = {
  * drains run there. Pull it, click, or use the arrow keys.
  */
 export function Bubble({ map, rangeDeg, pixels }: BubbleProps) {
+  const say = useSay();
   const attitude = useWorkbench((state) => state.attitude);
   const design = useWorkbench((state) => state.history?.design);
   const field = useRef<HTMLDivElement>(null);
@@ -55,7 +57,7 @@ export function Bubble({ map, rangeDeg, pixels }: BubbleProps) {
       role="slider"
       tabIndex={0}
       id="bubble"
-      aria-label="Tilt of the rig"
+      aria-label={say("Tilt of the rig")}
       aria-valuemin={-20}
       aria-valuemax={20}
       aria-valuenow={attitude.pitchDeg}

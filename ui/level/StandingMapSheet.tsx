@@ -7,12 +7,14 @@ import { STANDING_NAMES } from "@/words/labels";
 import { formatLength, formatQuantity } from "@/words/units";
 import { Figure } from "../kit/Figure";
 import { Sheet } from "../kit/Sheet";
+import { useSay } from "../kit/useSay";
 import { Bubble } from "./Bubble";
 import { findMapRange } from "./findMapRange";
 import { useStandingMap } from "./useStandingMap";
 
 /** The standing map large: every attitude at once, and what one of them comes to. */
 export function StandingMapSheet({ onClose }: { readonly onClose: () => void }) {
+  const say = useSay();
   const rig = useWorkbench((state) => state.history!.design.rig);
   const rangeDeg = findMapRange(rig);
   const { map } = useStandingMap(rangeDeg);
@@ -25,11 +27,17 @@ export function StandingMapSheet({ onClose }: { readonly onClose: () => void }) 
     >
       <div className="grid gap-6 desk:grid-cols-[30rem_1fr]">
         <div>
-          <p className="text-center text-[12.5px] text-faint">left side high {rangeDeg}°</p>
+          <p className="text-center text-[12.5px] text-faint">
+            {say("left side high")} {rangeDeg}°
+          </p>
           <Bubble map={map} rangeDeg={rangeDeg} pixels={720} />
           <p className="flex justify-between text-[12.5px] text-faint">
-            <span>tail high {rangeDeg}°</span>
-            <span>nose high {rangeDeg}°</span>
+            <span>
+              {say("tail high")} {rangeDeg}°
+            </span>
+            <span>
+              {say("nose high")} {rangeDeg}°
+            </span>
           </p>
         </div>
         <div>

@@ -6,6 +6,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { change, view as look, tell } from "@/store/workbench";
 import { describeFault } from "@/words/faults";
 import { Button } from "../kit/Button";
+import { useSay } from "../kit/useSay";
 
 const ALIGN_NAMES: Readonly<Record<AlignAxis, string>> = {
   x: "Line up across the rig",
@@ -15,6 +16,7 @@ const ALIGN_NAMES: Readonly<Record<AlignAxis, string>> = {
 
 /** What can be done with several parts that are picked together. */
 export function GroupBar() {
+  const say = useSay();
   const group = useWorkbench((state) => state.group);
   const design = useWorkbench((state) => state.history!.design);
   const units = useWorkbench((state) => state.units);
@@ -42,7 +44,7 @@ export function GroupBar() {
       <span className="plate mr-1 text-[15px]">{group.length} picked</span>
       {ALIGN_AXES.map((axis) => (
         <Button key={axis} onClick={() => apply(buildAlign(design, group, axis))}>
-          {ALIGN_NAMES[axis]}
+          {say(ALIGN_NAMES[axis])}
         </Button>
       ))}
       <Button onClick={lockAll}>

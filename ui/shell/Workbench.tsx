@@ -3,8 +3,10 @@ import dynamic from "next/dynamic";
 import { type ComponentType, type DragEvent, startTransition, useDeferredValue, useEffect, useState } from "react";
 import { loadFitted } from "@/store/fitted";
 import { useWorkbench } from "@/store/useWorkbench";
+import { speakFor } from "@/words/afloat";
 import { CAUTION } from "@/words/cautions";
 import { NoticeBar } from "../kit/NoticeBar";
+import { SpeechContext } from "../kit/useSay";
 import { useSettled } from "../kit/useSettled";
 import { Announcer } from "./Announcer";
 import { Boundary } from "./Boundary";
@@ -22,6 +24,7 @@ export function Workbench() {
   // what there is much of is drawn in between, so that the page answers a hand while it comes up
   const opened = useDeferredValue(useWorkbench((state) => state.phase));
   const overlay = useWorkbench((state) => state.overlay);
+  const say = speakFor(useWorkbench((state) => state.history?.design.rig.kind));
   const [isOver, setIsOver] = useState(false);
   useHotkeys();
   useKeepFocus();
@@ -64,14 +67,22 @@ export function Workbench() {
         <TopBar />
         {phase === "ready" && <WelcomeBar />}
       </Boundary>
-      {phase === "ready" && Regions ? <Regions /> : <Waiting failed={phase === "failed"} />}
+      {phase === "ready" && Regions ? (
+        <SpeechContext value={say}>
+          <Regions />
+        </SpeechContext>
+      ) : (
+        <Waiting failed={phase === "failed"} />
+      )}
       <PhoneBar />
       {!overlay && <NoticeBar />}
       <Announcer />
       {overlay && (
-        <Boundary name="This sheet">
-          <Overlays />
-        </Boundary>
+        <SpeechContext value={say}>
+          <Boundary name="This sheet">
+            <Overlays />
+          </Boundary>
+        </SpeechContext>
       )}
       {isOver && (
         <div className="pointer-events-none fixed inset-3 z-50 flex items-center justify-center border-4 border-dashed border-enamel bg-paper/80">

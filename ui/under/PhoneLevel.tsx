@@ -112,7 +112,7 @@ function Stands({
       ) : (
         <>
           <Typed
-            label="Nose down, °; up below 0"
+            label="Front down, °; up below 0"
             value={typed.pitch}
             onType={(pitch) => setTyped({ ...typed, pitch })}
           />

@@ -17,6 +17,7 @@ import { useZoom } from "../../drawing/useZoom";
 import { type Bounds, fitView, listPoints, toPoints, type View } from "../../drawing/view";
 import { Figure } from "../../kit/Figure";
 import { StagePick } from "../../kit/StagePick";
+import { useSay } from "../../kit/useSay";
 import { StageHeader } from "../StageHeader";
 
 const PAD = { left: 70, right: 110, top: 42, bottom: 104 };
@@ -147,6 +148,7 @@ type PartProps = { readonly section: VentSection; readonly view: View };
 
 // Floor and ground, and how high the tank's water may come, as it stands and at the worst.
 function Around({ section, view, hatch }: PartProps & { readonly hatch: string }) {
+  const say = useSay();
   const [from, to] = [section.nodes[0]!.s - 4000, section.nodes.at(-1)!.s + 4000];
   const line = (h: number) => toPoints(view, [[from, h] as const, [to, h] as const]);
   const { floorH } = section;
@@ -170,7 +172,7 @@ function Around({ section, view, hatch }: PartProps & { readonly hatch: string }
       />
       <Stroke points={floor} stroke="var(--edge)" strokeWidth={1.4} strokeDasharray="12 3" />
       <HaloText x={8} y={view.y(floorH[0]) - 5}>
-        Under the floor
+        {say("Under the floor")}
       </HaloText>
       <Stroke points={line(section.floodH)} stroke="var(--water)" strokeWidth={1.6} />
       <HaloText x={8} y={view.y(section.floodH) + 14}>

@@ -11,6 +11,7 @@ import { view as look, tell } from "@/store/workbench";
 import { BUILD_WHEN_NAMES, BUILD_WHENS, type BuildWhen, describeHours, describeMoveRefused } from "@/words/build";
 import { listMissing } from "@/words/goods";
 import { StagePick } from "../../kit/StagePick";
+import { useSay } from "../../kit/useSay";
 import { StageHeader } from "../StageHeader";
 import { useRecords } from "../useRecords";
 import { BuildDrawing } from "./BuildDrawing";
@@ -18,6 +19,7 @@ import { StepList } from "./StepList";
 
 /** What can be done now, what waits for it, and what is done; ticked with a thumb, drawn beside as it grows. */
 export function BuildStage() {
+  const say = useSay();
   const design = useWorkbench((state) => state.history!.design);
   const evaluation = useWorkbench((state) => state.evaluation!);
   const units = useWorkbench((state) => state.units);
@@ -96,7 +98,7 @@ export function BuildStage() {
           {now.length === 0 && open.length > 0 && (
             <p className="pt-3 text-[14px]">
               {when === "rain"
-                ? "Everything that comes next is under the rig."
+                ? say("Everything that comes next is under the rig.")
                 : "For everything that comes next something is missing. Mark what came in the parts list."}
             </p>
           )}

@@ -20,6 +20,7 @@ import { formatNumber, parsePlain } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { Button } from "../../kit/Button";
 import { Pick } from "../../kit/Pick";
+import { Said } from "../../kit/Said";
 import { useRecords } from "../useRecords";
 
 const keep = (kept: Promise<void>): void => {
@@ -115,7 +116,9 @@ export function GoodsList() {
           price.
         </p>
       )}
-      <p className="pt-1 text-[12px] leading-snug text-faint">{SEALING_NOTE}</p>
+      <p className="pt-1 text-[12px] leading-snug text-faint">
+        <Said>{SEALING_NOTE}</Said>
+      </p>
     </Group>
   );
 }

@@ -6,6 +6,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { describeJoint, END_NAMES, formatEndSize, groupJoints, JOINT_CAUTION } from "@/words/joints";
 import { Group } from "../../fields/Group";
 import { Pick } from "../../kit/Pick";
+import { Said } from "../../kit/Said";
 
 const SIZES = Object.fromEntries(END_SIZES.map((size) => [size, formatEndSize(size)])) as Record<EndSize, string>;
 
@@ -52,7 +53,9 @@ export function JointFields() {
           Threads an inch: {a} and {b}.
         </p>
       )}
-      <p className="text-[12px] leading-snug text-faint">{JOINT_CAUTION}</p>
+      <p className="text-[12px] leading-snug text-faint">
+        <Said>{JOINT_CAUTION}</Said>
+      </p>
     </Group>
   );
 }

@@ -6,7 +6,7 @@ import type { Design } from "@/core/design/design";
 import type { BuildRecord } from "@/core/record/record";
 import { records } from "@/store/records";
 import { tell } from "@/store/workbench";
-import { describeMissing, describeStep, STEP_WORDS } from "@/words/build";
+import { describeMissing, describeStep, tellStep } from "@/words/build";
 import { formatNumber, parsePlain } from "@/words/units";
 import { Button } from "../../kit/Button";
 import { today } from "../now";
@@ -63,7 +63,7 @@ type StepProps = StepListProps & {
 };
 
 function Step({ step, design, build, isDone, missingOf, onMove, onPick, before, after }: StepProps) {
-  const { tools, caution } = STEP_WORDS[step.kind];
+  const { tools, caution } = tellStep(step, design);
   const name = describeStep(step, design);
   const missing = isDone === false ? missingOf(step) : [];
   return (

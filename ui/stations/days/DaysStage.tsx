@@ -4,6 +4,7 @@ import { MOST_DAYS } from "@/core/days/accrual";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeEnd, formatDays } from "@/words/days";
 import { describeStore } from "@/words/stores";
+import { Said } from "../../kit/Said";
 import { LevelChart } from "./LevelChart";
 import { StretchStrip } from "./StretchStrip";
 import { WantedDays } from "./WantedDays";
@@ -47,7 +48,9 @@ export function DaysStage() {
           {balance ? describeEnd(design, balance) : ""}
         </h2>
         <p className="text-[12.5px] text-faint">
-          Line: half of all stays are below it. Band: four in five lie in it. Red: full, or gone, as the rig stands.
+          <Said>
+            Line: half of all stays are below it. Band: four in five lie in it. Red: full, or gone, as the rig stands.
+          </Said>
         </p>
       </header>
       <div

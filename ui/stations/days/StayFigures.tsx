@@ -23,6 +23,7 @@ import { formatQuantity } from "@/words/units";
 import { useEdits } from "../../fields/useEdits";
 import { Figure } from "../../kit/Figure";
 import { Pick } from "../../kit/Pick";
+import { Said } from "../../kit/Said";
 import { SimulatedStays } from "./SimulatedStays";
 
 /** How long each store lasts, which of them ends the stay, and how often to dump and fill. */
@@ -115,8 +116,10 @@ export function StayFigures() {
       )}
       <SimulatedStays />
       <p className="pt-1 text-[12px] leading-snug text-faint">
-        Reckoned store by store, as the rig stands, from empty tanks and full fresh water. A waste tank is reckoned as
-        if the fresh water never ran out. What is caught in the pipes and what evaporates is not reckoned.
+        <Said>
+          Reckoned store by store, as the rig stands, from empty tanks and full fresh water. A waste tank is reckoned as
+          if the fresh water never ran out. What is caught in the pipes and what evaporates is not reckoned.
+        </Said>
       </p>
     </div>
   );

@@ -9,6 +9,7 @@ import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
 import { Button } from "../../kit/Button";
 import { NumberField } from "../../kit/NumberField";
+import { Said } from "../../kit/Said";
 
 /** What would lengthen the stay, most days first, each done with one press; and what so many days would take. */
 export function StayLadder() {
@@ -74,7 +75,7 @@ export function StayLadder() {
             })}
           </ol>
           <p className="pt-1 text-[12px] leading-snug text-faint">
-            A larger tank grows to the rear: look at what is there. Other ways may be better still.
+            <Said>A larger tank grows to the rear: look at what is there. Other ways may be better still.</Said>
           </p>
         </>
       )}

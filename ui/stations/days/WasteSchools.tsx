@@ -5,6 +5,8 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { formatDays, SCHOOL_NAMES } from "@/words/days";
 import { formatLength, formatNumber, formatQuantity } from "@/words/units";
 import { Group } from "../../fields/Group";
+import { Said } from "../../kit/Said";
+import { useSay } from "../../kit/useSay";
 
 /** The tank as drawn, a canister under the drain, and the open ground, side by side on the same uses. */
 export function WasteSchools() {
@@ -16,7 +18,7 @@ export function WasteSchools() {
     <Group title="With a tank and without">
       <details onToggle={(event) => setOpen(event.currentTarget.open)}>
         <summary className="min-h-7 cursor-pointer text-[13.5px] leading-7 text-enamel">
-          What a canister or the ground would spare
+          <Said>What a canister or the ground would spare</Said>
         </summary>
         {schools.length === 0 ? (
           <p className="text-[13px] text-faint">No drain ends in a grey tank here.</p>
@@ -68,10 +70,11 @@ export function WasteSchools() {
 }
 
 function Row({ name, cells }: { readonly name: string; readonly cells: readonly string[] }) {
+  const say = useSay();
   return (
     <tr className="border-t border-rule">
       <th scope="row" className="font-text text-[13px] text-left font-normal">
-        {name}
+        {say(name)}
       </th>
       {cells.map((cell, i) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: a cell is known by its column

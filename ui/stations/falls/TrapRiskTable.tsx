@@ -7,6 +7,7 @@ import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
 import { formatQuantity } from "@/words/units";
 import { Figure } from "../../kit/Figure";
+import { useSay } from "../../kit/useSay";
 
 type Row = {
   readonly cause: string;
@@ -23,6 +24,7 @@ const LIE_CAUSES: Readonly<Record<TrapLie, string>> = {
 
 /** What each cause by itself leaves of the seal of a drain's trap. */
 export function TrapRiskTable({ lineId }: { readonly lineId: string }) {
+  const say = useSay();
   const risks = useWorkbench((state) => state.evaluation?.drains.find((d) => d.lineId === lineId)?.trapRisks ?? null);
   const air = useWorkbench(
     (state) => state.evaluation?.trapAirs.find((a) => a.lineId === lineId && a.bend === null) ?? null,
@@ -43,7 +45,7 @@ export function TrapRiskTable({ lineId }: { readonly lineId: string }) {
   });
   const rows: Row[] = [
     left("The pipe behind it runs full", "sealSiphon", "Seal left after the pipe ran full", risks.afterSiphonMm),
-    left(LIE_CAUSES[lie], "sealDriving", "Seal left after driving", risks.afterDrivingMm),
+    left(say(LIE_CAUSES[lie]), "sealDriving", "Seal left after driving", risks.afterDrivingMm),
     ...(air
       ? [
           left("The dump valve opens", "sealSuction", "Seal left after dumping", air.afterSuctionMm),

@@ -4,6 +4,7 @@ import { compareTraps } from "@/core/traps/trapSchools";
 import { useWorkbench } from "@/store/useWorkbench";
 import { TRAP_NAMES } from "@/words/labels";
 import { formatLengthFigure, formatNumber, lengthUnit } from "@/words/units";
+import { Said } from "../../kit/Said";
 
 /** The kinds of trap side by side on this rig: what each costs in height and keeps of its water. */
 export function TrapSchools({ lineId }: { readonly lineId: string }) {
@@ -17,7 +18,7 @@ export function TrapSchools({ lineId }: { readonly lineId: string }) {
   return (
     <details className="pt-1.5" onToggle={(event) => setIsOpen(event.currentTarget.open)}>
       <summary className="cursor-pointer text-[13px] text-enamel underline decoration-dotted underline-offset-4">
-        The kinds side by side on this rig
+        <Said>The kinds side by side on this rig</Said>
       </summary>
       <table className="mt-1 w-full text-[13px]">
         <thead className="text-faint">
@@ -25,7 +26,9 @@ export function TrapSchools({ lineId }: { readonly lineId: string }) {
             <th className="text-left font-normal">{lengthUnit(units)}</th>
             <th className="text-right font-normal">height</th>
             <th className="text-right font-normal">in hand</th>
-            <th className="text-right font-normal">driven</th>
+            <th className="text-right font-normal">
+              <Said>driven</Said>
+            </th>
             <th className="text-right font-normal">dry, weeks</th>
           </tr>
         </thead>
@@ -45,7 +48,7 @@ export function TrapSchools({ lineId }: { readonly lineId: string }) {
         </tbody>
       </table>
       <p className="pt-1 text-[12px] leading-snug text-faint">
-        Each as sold; in hand at the worst standing, driven: what a hard corner leaves of the seal.{" "}
+        <Said>Each as sold; in hand at the worst standing, driven: what a hard corner leaves of the seal.</Said>{" "}
         {TRAP_NAMES.membrane.plain} Never the tank's only protection.
       </p>
     </details>

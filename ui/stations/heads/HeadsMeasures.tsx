@@ -4,6 +4,7 @@ import type { Design } from "@/core/design/design";
 import type { DischargePlace } from "@/core/design/gear";
 import { buildAddFixture } from "@/core/edits/fixtureEdits";
 import { buildAddGear } from "@/core/edits/loopEdits";
+import { findFlushedHoses } from "@/core/heads/flushedHoses";
 import { listHoseRuns } from "@/core/heads/hoseRun";
 import { findFoulHoses } from "@/core/heads/permeation";
 import { computeStability } from "@/core/heads/stability";
@@ -19,7 +20,7 @@ import {
   describeRun,
   describeStability,
   describeSump,
-  HEADS_CAUTIONS,
+  listHeadsCautions,
 } from "@/words/heads";
 import { FIXTURE_NAMES } from "@/words/labels";
 import { Group } from "../../fields/Group";
@@ -58,8 +59,7 @@ export function HeadsMeasures() {
   const foul = useMemo(() => findFoulHoses(design), [design]);
   const sumps = useMemo(() => listSumps(design), [design]);
   const stability = useMemo(() => computeStability(design), [design]);
-  const flushes = design.gear.flatMap(({ spec }) => (spec.kind === "bowl" ? [spec.flushL] : []));
-  const flushL = flushes.length > 0 ? Math.min(...flushes) : null;
+  const flushed = useMemo(() => findFlushedHoses(design), [design]);
   const nameOf = (id: string) => design.lines.find((line) => line.id === id)?.name ?? id;
   const hasBlack =
     design.tanks.some(({ holds }) => holds === "black") || design.habits.vessels.some(({ holds }) => holds === "black");
@@ -109,8 +109,8 @@ export function HeadsMeasures() {
             ))}
         </ul>
         <p className="pt-1 text-[12px] leading-snug text-faint">
-          Hoses join ports under Loop. Valves and failures are proved there too: sea by siphon, black where it must not
-          go.
+          Hoses join ports under Loop. Valves and failures are proved there too: {isBoat ? "sea by siphon, " : ""}black
+          where it must not go.
         </p>
       </Group>
       <ToiletKinds />
@@ -130,7 +130,8 @@ export function HeadsMeasures() {
           <ul data-testid="hose-runs" className="text-[13.5px] leading-snug">
             {runs.map((run) => (
               <li key={run.lineId} className="border-t border-rule py-1">
-                <span className="font-semibold">{nameOf(run.lineId)}</span>: {describeRun(run, flushL, units)}.
+                <span className="font-semibold">{nameOf(run.lineId)}</span>:{" "}
+                {describeRun(run, flushed.get(run.lineId) ?? null, units)}.
                 {foul.has(run.lineId) && <WallField lineId={run.lineId} />}
               </li>
             ))}
@@ -186,7 +187,7 @@ export function HeadsMeasures() {
         <p className="pt-1 text-[12px] leading-snug text-faint">From memory of those rules; the local rule decides.</p>
       </Group>
       {!isBoat && hasBlack && <BlackOnLand />}
-      {HEADS_CAUTIONS.map((caution) => (
+      {listHeadsCautions(rig.kind).map((caution) => (
         <p key={caution} className="px-3 py-1 text-[12px] leading-snug text-faint">
           {caution}
         </p>

@@ -18,6 +18,7 @@ import { describeWaterFigure } from "@/words/waterway";
 import { useFrame } from "../../drawing/useFrame";
 import { useEdits } from "../../fields/useEdits";
 import { Button } from "../../kit/Button";
+import { Said } from "../../kit/Said";
 import { StagePick } from "../../kit/StagePick";
 import { WaterwayDrawing } from "../../waterway/WaterwayDrawing";
 import { StageHeader } from "../StageHeader";
@@ -31,7 +32,10 @@ export function LoopStage() {
     return (
       <section aria-label="The pumped water" className="flex flex-1 items-center justify-center bg-sheet p-8">
         <p className="max-w-md">
-          Nothing is pumped on this rig yet. Make a shower use its water again at the right, or set single pieces down.
+          <Said>
+            Nothing is pumped on this rig yet. Make a shower use its water again at the right, or set single pieces
+            down.
+          </Said>
         </p>
       </section>
     );

@@ -6,6 +6,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { describeDrainDown, describeFrostPart } from "@/words/frost";
 import { formatQuantity } from "@/words/units";
 import { Group } from "../../fields/Group";
+import { Said } from "../../kit/Said";
 
 /** What freezes first on a cold night, part by part, and what to empty before. */
 export function FrostMeasures() {
@@ -36,7 +37,7 @@ export function FrostMeasures() {
           </ol>
           <p className="pt-1 text-[12px] leading-snug text-faint">
             Until it is at freezing point at {formatQuantity(airC, "temperature", units)}, bare in still air; wind is
-            quicker. Traps over the floor stay as warm as the room.
+            quicker. <Said>Traps over the floor stay as warm as the room.</Said>
           </p>
         </Group>
       )}

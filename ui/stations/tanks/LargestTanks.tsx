@@ -10,12 +10,14 @@ import { ask } from "@/workers/client";
 import { Button } from "../../kit/Button";
 import { Pick } from "../../kit/Pick";
 import { SearchButton } from "../../kit/SearchButton";
+import { useSay } from "../../kit/useSay";
 import { useSearch } from "../../kit/useSearch";
 
 const ANY = "anywhere";
 
 /** Looks for the largest tanks that fit, boxes and ones with a step; each is drawn before it is hung. */
 export function LargestTanks() {
+  const say = useSay();
   const design = useWorkbench((state) => state.dragBase ?? state.history!.design);
   const preview = useWorkbench((state) => state.preview);
   const units = useWorkbench((state) => state.units);
@@ -55,7 +57,7 @@ export function LargestTanks() {
       </SearchButton>
       {places?.length === 0 && (
         <p className="pt-1 text-[13px]">
-          {between ? "There is no room for a tank between them." : "There is no room for a tank under the floor."}
+          {between ? "There is no room for a tank between them." : say("There is no room for a tank under the floor.")}
         </p>
       )}
       <ul>

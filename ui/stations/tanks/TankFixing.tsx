@@ -228,7 +228,7 @@ function HangingOrder({ tank }: { readonly tank: Tank }) {
       <ol className="list-decimal pt-1 pl-4">
         {listAssembly(tank, tank.atMm.z >= 0 ? 1_000 : roomOverMm).map((step) => (
           <li key={step.kind} className="py-0.5">
-            {describeAssembly(step, tank, units)}
+            {describeAssembly(step, tank, design.rig.kind, units)}
           </li>
         ))}
       </ol>

@@ -16,12 +16,14 @@ import { useEdits } from "../../fields/useEdits";
 import { Button } from "../../kit/Button";
 import { NumberField } from "../../kit/NumberField";
 import { Pick } from "../../kit/Pick";
+import { useSay } from "../../kit/useSay";
 import { ProfileDrawing } from "./ProfileDrawing";
 
 const AXIS_NAMES: Readonly<Record<TankAxis, string>> = { x: "Along the rig", y: "Across the rig", z: "Upright" };
 
 /** What a tank is like: its shape and inside measures, corner by corner where it has a profile, its wall and lagging. */
 export function TankShapeFields({ tank }: { readonly tank: Tank }) {
+  const say = useSay();
   const { set, apply } = useEdits();
   const at = { kind: "tank", id: tank.id } as const;
   const path = (...keys: (string | number)[]) => ["tanks", tank.id, ...keys];
@@ -69,7 +71,7 @@ export function TankShapeFields({ tank }: { readonly tank: Tank }) {
           <Pick<TankAxis>
             label="The profile runs"
             value={solid.axis}
-            names={AXIS_NAMES}
+            names={{ x: say(AXIS_NAMES.x), y: say(AXIS_NAMES.y), z: AXIS_NAMES.z }}
             order={TANK_AXES}
             onPick={(axis) => {
               const edit = buildTurnProfile(tank, axis);

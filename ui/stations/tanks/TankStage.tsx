@@ -27,6 +27,7 @@ import { type Bounds, fitView, listPoints, toPoints, type View } from "../../dra
 import { Button } from "../../kit/Button";
 import { Figure } from "../../kit/Figure";
 import { StagePick } from "../../kit/StagePick";
+import { useSay } from "../../kit/useSay";
 import { StageHeader } from "../StageHeader";
 
 const PAD = { left: 130, right: 150, top: 48, bottom: 34 };
@@ -50,6 +51,7 @@ export function TankStage() {
 }
 
 function TankSheet({ tank }: { readonly tank: Tank }) {
+  const say = useSay();
   const design = useWorkbench((state) => state.history!.design);
   const attitude = useWorkbench((state) => state.attitude);
   const share = useWorkbench((state) => state.fillShare);
@@ -113,7 +115,7 @@ function TankSheet({ tank }: { readonly tank: Tank }) {
           ref={frame.ref}
           className="drawing absolute inset-0 size-full"
           role="group"
-          aria-label={`${tank.name} in section, ${SIDE_NAMES[axis].toLowerCase()}`}
+          aria-label={`${tank.name} in section, ${say(SIDE_NAMES[axis]).toLowerCase()}`}
         >
           <Paper />
           <Hatches id={hatch} />
@@ -148,7 +150,7 @@ function TankSheet({ tank }: { readonly tank: Tank }) {
         </svg>
         <div className={TOOLS_CORNER}>
           <Button look="bare" onClick={() => setAxis(axis === "x" ? "y" : "x")}>
-            {SIDE_NAMES[axis === "x" ? "y" : "x"]}
+            {say(SIDE_NAMES[axis === "x" ? "y" : "x"])}
           </Button>
           <DrawingTools zooming={zooming} of="tank" />
         </div>

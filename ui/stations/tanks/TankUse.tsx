@@ -236,6 +236,15 @@ function RunningEmpty({ tank }: { readonly tank: Tank }) {
   const outlet = tank.ports.find(({ kind }) => kind === "outlet");
   const run = useMemo(() => result && computeRunEmpty(design, tank, result), [design, tank, result]);
   if (!run || !outlet) return null;
+  if (design.rig.kind === "boat")
+    return (
+      <Group title="Running empty">
+        <p className="text-[13px] text-faint">
+          It is pumped out or drawn off on deck: how fast hoses and pump carry stands at Loop. By its own fall alone a
+          boat's tank lets nothing out that lies under the water.
+        </p>
+      </Group>
+    );
   const behindL = Math.min(run.leftL, result?.leftL ?? 0);
   const clearMm = tank.atMm.z + outlet.atMm.z - design.rig.groundZMm;
   return (

@@ -9,6 +9,8 @@ export function TankWeights() {
   const design = useWorkbench((state) => state.history!.design);
   const units = useWorkbench((state) => state.units);
   const loads = computeTankLoads(design);
+  // what tanks do to a boat is her trim and heel, at Heads
+  if (design.rig.kind === "boat") return null;
   if (!loads) {
     return (
       <Group title="Weight on the axles">

@@ -18,6 +18,7 @@ import { Button } from "../../kit/Button";
 import { Figure } from "../../kit/Figure";
 import { NumberField } from "../../kit/NumberField";
 import { Pick } from "../../kit/Pick";
+import { Said } from "../../kit/Said";
 import { TextField } from "../../kit/TextField";
 import { Tick } from "../../kit/Tick";
 import { useSettled } from "../../kit/useSettled";
@@ -134,7 +135,7 @@ function AddTank() {
         ))}
       </div>
       <p className="pt-1 text-[12px] leading-snug text-faint">
-        It goes where it keeps clear of what is under the floor, nearest to the middle. Then drag it.
+        <Said>It goes where it keeps clear of what is under the floor, nearest to the middle. Then drag it.</Said>
       </p>
       <LargestTanks />
     </Group>

@@ -9,11 +9,13 @@ import { describeFlood, describeStub, HOLE_STEPS } from "@/words/holes";
 import { formatLength } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { NumberField } from "../../kit/NumberField";
+import { useSay } from "../../kit/useSay";
 import { PassageList } from "./PassageList";
 import { SawBox } from "./SawBox";
 
 /** Every hole with how it is made, and on a boat every skin fitting with what comes in if its hose comes off. */
 export function ThroughMeasures() {
+  const say = useSay();
   const design = useWorkbench((state) => state.history!.design);
   const evaluation = useWorkbench((state) => state.evaluation!);
   const holes = useMemo(() => listHoles(design, evaluation), [design, evaluation]);
@@ -27,7 +29,7 @@ export function ThroughMeasures() {
         <ol className="list-decimal pl-5 text-[13px] leading-snug">
           {HOLE_STEPS.map((step) => (
             <li key={step} className="pb-0.5">
-              {step}
+              {say(step)}
             </li>
           ))}
         </ol>

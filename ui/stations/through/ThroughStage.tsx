@@ -10,6 +10,7 @@ import { formatLength, formatNumber, type Units } from "@/words/units";
 import { HaloText } from "../../drawing/HaloText";
 import { Hatches } from "../../drawing/Hatches";
 import { useFrame } from "../../drawing/useFrame";
+import { Said } from "../../kit/Said";
 import { StagePick } from "../../kit/StagePick";
 import { StageHeader } from "../StageHeader";
 import { useRecords } from "../useRecords";
@@ -27,7 +28,9 @@ export function ThroughStage() {
   if (!hole) {
     return (
       <section aria-label="The hole" className="flex flex-1 items-center justify-center bg-sheet p-8">
-        <p>No hole yet: nothing goes through floor, wall or hull.</p>
+        <p>
+          <Said>No hole yet: nothing goes through floor, wall or hull.</Said>
+        </p>
       </section>
     );
   }

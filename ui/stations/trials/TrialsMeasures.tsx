@@ -3,7 +3,7 @@ import { useMemo } from "react";
 import { listSteps, orderSteps } from "@/core/build/steps";
 import { listTrials } from "@/core/trials/proof";
 import { useWorkbench } from "@/store/useWorkbench";
-import { describeStep, STEP_WORDS } from "@/words/build";
+import { describeStep, tellStep } from "@/words/build";
 import { describeFirstFilling, TRIAL_CAUTIONS } from "@/words/trials";
 import { Group } from "../../fields/Group";
 import { useRecords } from "../useRecords";
@@ -29,7 +29,7 @@ export function TrialsMeasures() {
               <li key={step.id} className="border-t border-rule py-1">
                 {describeStep(step, design)}
                 <span className="block text-faint">
-                  {STEP_WORDS[step.kind].tools}. {on ? `Done on ${on}.` : "Not done; tick it under Build."}
+                  {tellStep(step, design).tools}. {on ? `Done on ${on}.` : "Not done; tick it under Build."}
                 </span>
               </li>
             );

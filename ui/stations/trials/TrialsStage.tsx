@@ -7,6 +7,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { describeSuspect, describeTrial, SYMPTOM_NAMES } from "@/words/trials";
 import { Button } from "../../kit/Button";
 import { StagePick } from "../../kit/StagePick";
+import { useSay } from "../../kit/useSay";
 import { StageHeader } from "../StageHeader";
 import { CycleLeak } from "./CycleLeak";
 import { ProofWaterway } from "./ProofWaterway";
@@ -16,6 +17,7 @@ const NOTHING: readonly Chance[] = [];
 
 /** From a symptom to its cause: the trial that tells most comes next, and what is left is drawn by how likely it is. */
 export function TrialsStage() {
+  const say = useSay();
   const design = useWorkbench((state) => state.history!.design);
   const [symptom, setSymptom] = useState<Symptom>("wetFloor");
   const [shown, setShown] = useState<readonly Shown[]>([]);
@@ -45,7 +47,7 @@ export function TrialsStage() {
           <StagePick
             label="What you see"
             value={symptom}
-            options={SYMPTOMS.map((id) => ({ id, name: SYMPTOM_NAMES[id] }))}
+            options={SYMPTOMS.map((id) => ({ id, name: say(SYMPTOM_NAMES[id]) }))}
             onPick={(id) => {
               setSymptom(id as Symptom);
               restart();
@@ -54,7 +56,7 @@ export function TrialsStage() {
         }
         text={
           suspects.length === 0
-            ? "Nothing on this rig can cause that as it is drawn."
+            ? say("Nothing on this rig can cause that as it is drawn.")
             : isFound
               ? `Most likely: ${describeSuspect(top.suspect, design)}.`
               : `${suspects.length} possible causes; about ${Math.max(1, left)} ${left > 1 ? "trials" : "trial"} to go.`
