@@ -75,3 +75,24 @@ test("a boat's hull is begun, pulled by keys, read from offsets with a fault tol
   await expect(hull.getByTestId("afloat")).toContainText(/displaces 5287.kg/);
   await expectAccessible(page);
 });
+
+test("Otter, heads: no station speaks of floors, rear edges or axles, neither in what is read nor in what names a field", async ({
+  page,
+}) => {
+  await openWorkbench(page);
+  await openSample(page, "Otter, heads");
+  for (const key of ["1", "2", "3", "4", "5", "6", "7", "8", "9", "0", "-"]) {
+    await page.keyboard.press(key);
+    await expect(page.getByRole("main")).toBeVisible();
+    await page.getByRole("main").evaluate((main) => {
+      for (const details of main.querySelectorAll("details")) details.open = true;
+    });
+    const said = await page.getByRole("main").evaluate((main) => {
+      const labels = [...main.querySelectorAll("[aria-label]")].map((one) => one.getAttribute("aria-label"));
+      return [main.textContent, ...labels].join("\n");
+    });
+    expect(said).not.toMatch(
+      /the floor|over floor|rear edge|tank's rear|right bottom|\b(left|right) of the middle|axle|\bjack\b|nose (down|up)|the rig\b/i,
+    );
+  }
+});

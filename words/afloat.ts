@@ -40,6 +40,12 @@ const AFLOAT: readonly (readonly [RegExp, string])[] = [
   ],
   [/\bDumping on the ground is forbidden in many places\b/g, "Letting it overboard is forbidden in many waters"],
   [/\bdrive a while\b/g, "sail a while"],
+  [/\bparked askew\b/g, "lying askew"],
+  [/\bOnto the ground\b/g, "Into the bilge"],
+  [/\bonto the ground\b/g, "into the bilge"],
+  [/\bon the ground a day\b/g, "into the bilge a day"],
+  [/\bgrey water run on the ground\b/g, "grey water go overboard"],
+  [/\bwhere you park\b/g, "where she lies"],
   [/\bwhere parked\b/g, "at her berth"],
   [/\bis parked at\b/g, "lies at"],
 ];

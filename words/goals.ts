@@ -1,12 +1,13 @@
 import type { Design } from "@/core/design/design";
 import type { Goal } from "@/core/edits/drainEdits";
+import { speakFor } from "./afloat";
 import { describePortPlace } from "./ports";
 import type { Units } from "./units";
 
 /** A place a drain can end in, in a few words: an inlet by the wall it is in and how high, where there are several. */
 export function describeGoal(goal: Goal, design: Design, units: Units): string {
   if (goal.kind === "line") return design.lines.find((line) => line.id === goal.lineId)?.name ?? goal.lineId;
-  if (goal.kind === "ground") return "Open, onto the ground";
+  if (goal.kind === "ground") return speakFor(design.rig.kind)("Open, onto the ground");
   if (goal.kind === "vessel")
     return design.habits.vessels.find(({ id }) => id === goal.vesselId)?.name ?? goal.vesselId;
   if (goal.kind === "overboard" || goal.kind === "sump") {

@@ -10,6 +10,7 @@ import { formatNumber } from "@/words/units";
 import { findShownResult } from "../drawing/shown";
 import { Button } from "../kit/Button";
 import { NumberField } from "../kit/NumberField";
+import { Said } from "../kit/Said";
 import { useSettled } from "../kit/useSettled";
 import { Bubble, toLetter } from "./Bubble";
 import { findMapRange } from "./findMapRange";
@@ -141,7 +142,7 @@ function MapLegend({ states }: { readonly states: Uint8Array }) {
       ))}
       <span className="flex items-center gap-1">
         <span className="inline-block size-3 border border-dashed border-ink" />
-        where you park
+        <Said>where you park</Said>
       </span>
     </span>
   );

@@ -4,6 +4,7 @@ import { findPlaceMm, listPoints, type Movable } from "@/core/design/moves";
 import { measureExtent } from "@/core/geometry/solid";
 import { add, scale, type Vec3, vec } from "@/core/geometry/vec";
 import { useWorkbench } from "@/store/useWorkbench";
+import { speakFor } from "@/words/afloat";
 import { describePart } from "@/words/describePart";
 import { Handle, type HandleShape, type Pull } from "../drawing/Handle";
 import { findShownResult } from "../drawing/shown";
@@ -31,6 +32,7 @@ export function PlanHandles({ design, view, turnedZoom }: PlanProps & { readonly
   );
   // a leg is pulled by its middle; those of the drain shown, that there be room
   const result = useWorkbench(findShownResult);
+  const passageLabel = speakFor(design.rig.kind)("Move the floor passage");
   const shownLegs = (result?.legs.slice(0, result.ownLegs) ?? []).flatMap(({ lineId, index, planLengthMm }) => {
     const part = { kind: "leg", lineId, index } as const;
     const at = findPlaceMm(design, part);
@@ -62,7 +64,7 @@ export function PlanHandles({ design, view, turnedZoom }: PlanProps & { readonly
           .map((passage) =>
             handle(
               { kind: "passage", lineId: drain.lineId, index: passage.legIndex },
-              `Move the floor passage of ${describePart({ kind: "line", id: drain.lineId }, design)} in plan`,
+              `${passageLabel} of ${describePart({ kind: "line", id: drain.lineId }, design)} in plan`,
               passage.atMm,
               "square",
             ),

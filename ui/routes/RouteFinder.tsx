@@ -13,6 +13,7 @@ import { formatLength, formatNumber } from "@/words/units";
 import { ask } from "@/workers/client";
 import { Group } from "../fields/Group";
 import { Button } from "../kit/Button";
+import { Said } from "../kit/Said";
 import { SearchButton } from "../kit/SearchButton";
 import { useSearch } from "../kit/useSearch";
 
@@ -31,7 +32,7 @@ export function RouteFinder({ drain }: { readonly drain: Drain }) {
   return (
     <Group title="A way to the tank">
       <SearchButton search={search} looking="Looking for ways" onLook={look} onStop={stop}>
-        <Route size={14} aria-hidden /> Find ways under the floor
+        <Route size={14} aria-hidden /> <Said>Find ways under the floor</Said>
       </SearchButton>
       {found && (
         <div className="pt-1.5" data-testid="routes" title={`Found in ${formatNumber(found.tookMs, 0)} ms`}>

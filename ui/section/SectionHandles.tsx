@@ -7,12 +7,14 @@ import { describePart } from "@/words/describePart";
 import { Handle, isSamePart, type Pull } from "../drawing/Handle";
 import { findShownResult } from "../drawing/shown";
 import type { View } from "../drawing/view";
+import { useSay } from "../kit/useSay";
 
 /** A leg shorter than this on the screen has no room to be taken hold of between its ends. */
 const LEAST_LEG_PX = 64;
 
 /** Everything that can be pulled in the section: tank, passages, bends, whole legs, inlet and outlet. */
 export function SectionHandles({ layout, view }: { readonly layout: LongSection; readonly view: View }) {
+  const say = useSay();
   const design = useWorkbench((state) => state.history!.design);
   const drain = design.lines.find((line) => line.id === layout.lineId);
   const result = useWorkbench(findShownResult);
@@ -59,7 +61,7 @@ export function SectionHandles({ layout, view }: { readonly layout: LongSection;
             <Handle
               key={passage.legIndex}
               {...props({ kind: "passage", lineId: drain.id, index: passage.legIndex })}
-              label={`Move the floor passage of ${drain.name}`}
+              label={`${say("Move the floor passage")} of ${drain.name}`}
               at={at(from.s + (to.s - from.s) * share, floor)}
               shape="square"
             />

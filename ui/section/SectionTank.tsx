@@ -3,6 +3,7 @@ import type { LongSection } from "@/core/section/sectionLayout";
 import { HaloText } from "../drawing/HaloText";
 import { Outline, Stroke } from "../drawing/Stroke";
 import { listPoints, toPoints, type View } from "../drawing/view";
+import { useSay } from "../kit/useSay";
 
 type TankProps = {
   readonly layout: LongSection;
@@ -57,6 +58,7 @@ export function SectionTank({ layout, view, hatch, wallMm, holds }: TankProps) {
 
 // Water that falls free, in broken strokes down to the ground, to the water outside, or into what stands there.
 function FreeEnd({ layout, view }: Pick<TankProps, "layout" | "view">) {
+  const say = useSay();
   const end = layout.nodes.at(-1)!;
   const { freeEnd } = layout;
   if (!freeEnd) return null;
@@ -101,7 +103,7 @@ function FreeEnd({ layout, view }: Pick<TankProps, "layout" | "view">) {
         />
       )}
       <HaloText x={x + 28} y={freeEnd.into === "overboard" ? top - 8 : low - 8}>
-        {freeEnd.name ?? "Onto the ground"}
+        {freeEnd.name ?? say("Onto the ground")}
       </HaloText>
     </g>
   );

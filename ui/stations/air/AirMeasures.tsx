@@ -30,6 +30,7 @@ import { NumberField } from "../../kit/NumberField";
 import { Pick } from "../../kit/Pick";
 import { TextField } from "../../kit/TextField";
 import { Tick } from "../../kit/Tick";
+import { useSay } from "../../kit/useSay";
 
 /** Air for the tank and for the branch. */
 export function AirMeasures() {
@@ -115,6 +116,7 @@ function AddBreathers() {
 const OPEN_AIR = "open air";
 
 function VentFields({ vent }: { readonly vent: Vent }) {
+  const say = useSay();
   const design = useWorkbench((state) => state.history!.design);
   const { set, apply } = useEdits();
   const at = { kind: "line", id: vent.id } as const;
@@ -149,7 +151,7 @@ function VentFields({ vent }: { readonly vent: Vent }) {
         <Pick<VentWay | "asDrawn">
           label="Led"
           value="asDrawn"
-          names={{ asDrawn: "As drawn", ...VENT_WAY_NAMES }}
+          names={{ asDrawn: "As drawn", ...VENT_WAY_NAMES, underFloor: say(VENT_WAY_NAMES.underFloor) }}
           onPick={(way) => {
             if (way === "asDrawn") return;
             const edit = buildVentWay(workbench.getState().history!.design, vent.id, way);

@@ -1,6 +1,7 @@
 "use client";
 import { useWorkbench } from "@/store/useWorkbench";
 import { WORK_CAUTIONS } from "@/words/cautions";
+import { Said } from "../../kit/Said";
 import { BucketAndWatch } from "./BucketAndWatch";
 import { PeopleFields } from "./PeopleFields";
 import { SizeCurves } from "./SizeCurves";
@@ -23,7 +24,9 @@ export function DaysMeasures() {
       <UseList />
       <VesselFields />
       {hasPlace && <BucketAndWatch />}
-      <p className="px-3 py-2 text-[12px] leading-snug text-faint">{WORK_CAUTIONS.dumping}</p>
+      <p className="px-3 py-2 text-[12px] leading-snug text-faint">
+        <Said>{WORK_CAUTIONS.dumping}</Said>
+      </p>
     </>
   );
 }

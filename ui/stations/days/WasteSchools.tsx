@@ -10,6 +10,7 @@ import { useSay } from "../../kit/useSay";
 
 /** The tank as drawn, a canister under the drain, and the open ground, side by side on the same uses. */
 export function WasteSchools() {
+  const say = useSay();
   const design = useWorkbench((state) => state.dragBase ?? state.history!.design);
   const units = useWorkbench((state) => state.units);
   const [isOpen, setOpen] = useState(false);
@@ -30,7 +31,7 @@ export function WasteSchools() {
                   <th className="text-left font-normal">grey water</th>
                   {schools.map(({ id }) => (
                     <th key={id} className="pl-2 text-right font-normal">
-                      {SCHOOL_NAMES[id]}
+                      {say(SCHOOL_NAMES[id])}
                     </th>
                   ))}
                 </tr>
@@ -59,8 +60,9 @@ export function WasteSchools() {
             </table>
             <p className="pt-1 text-[12px] leading-snug text-faint">
               A canister holds {formatQuantity(CANISTER_L, "volume", units)} here and is changed before it is full;
-              forgotten, it runs over. Letting grey water run on the ground is forbidden in many places even where
-              others do it: ask on the spot. Change an end at Falls.
+              forgotten, it runs over.{" "}
+              {say("Letting grey water run on the ground is forbidden in many places even where others do it")}: ask on
+              the spot. Change an end at Falls.
             </p>
           </>
         )}

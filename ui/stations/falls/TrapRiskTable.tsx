@@ -94,7 +94,7 @@ export function TrapRiskTable({ lineId }: { readonly lineId: string }) {
         {air && (
           <tr className="border-t border-rule">
             <th scope="row" className="py-0.5 text-left font-normal text-faint">
-              Together: parked askew, a week unused, dumped
+              {say("Together: parked askew, a week unused, dumped")}
             </th>
             <td
               className={`figures text-right text-[15px] whitespace-nowrap ${air.togetherMm < leastMm ? "text-signal" : "text-ink"}`}

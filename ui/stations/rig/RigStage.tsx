@@ -53,7 +53,10 @@ export function RigStage() {
   };
   const front = design.rig.kind === "boat" ? "bow" : "nose";
   return (
-    <section aria-label="The rig from the side" className="flex min-h-0 flex-1 flex-col bg-sheet">
+    <section
+      aria-label={design.rig.kind === "boat" ? "The boat from the side" : "The rig from the side"}
+      className="flex min-h-0 flex-1 flex-col bg-sheet"
+    >
       <StageHeader title={design.name} text={<Ramps design={design} />} />
       <div className="apart relative min-h-0 flex-1">
         <svg
