@@ -136,6 +136,12 @@ export const networks: fc.Arbitrary<Design> = fc
         change: fc.option(fc.constantFrom(...PIPE_SIZES)),
         piece: fc.option(fc.constantFrom(...INLINE_PIECES)),
         lineTrap: fc.option(fc.record({ sealMm: between(10, 120), hasCleanout: fc.boolean() })),
+        air: fc.option(
+          fc.record({
+            kind: fc.constantFrom("openPipe" as const, "admittanceValve" as const),
+            fromWeirMm: between(20, 1500),
+          }),
+        ),
       }),
       { minLength: 1, maxLength: 4 },
     ),
@@ -143,7 +149,8 @@ export const networks: fc.Arbitrary<Design> = fc
   .map(({ design, branches }) => {
     const fixtures: Fixture[] = [...design.fixtures];
     const lines: Line[] = [...design.lines];
-    branches.forEach(({ kind, x, y, z, bore, bends, line, bend, fitting, hasTrap, change, lineTrap, piece }, i) => {
+    branches.forEach(({ kind, x, y, z, bore, bends, line, bend, fitting, hasTrap, ...sits }, i) => {
+      const { change, lineTrap, piece, air } = sits;
       const drains = lines.filter((l): l is Drain => l.kind === "drain");
       const main = drains[line % drains.length]!;
       const { heightMm: _height, halfMm: _half, trap, ...measures } = USUAL_FIXTURES[kind];
@@ -158,7 +165,7 @@ export const networks: fc.Arbitrary<Design> = fc
         fromFixture: id,
         to: { kind: "junction", lineId: main.id, node: main.bendsMm[bend % main.bendsMm.length]!.id, fitting },
         trap: hasTrap ? trap : null,
-        branchVent: null,
+        branchVent: air,
         bendsMm: toNodes(bends),
         items: [
           ...(lineTrap ? [{ kind: "runningTrap" as const, node, ...lineTrap }] : []),

@@ -27,6 +27,7 @@ const STEP_WORDS: Readonly<Record<StepKind, StepWords>> = {
     verb: (part) => `Drill the hole for ${part}`,
     tools: "pilot bit, hole saw, glasses",
     caution: "Look what lies behind before you drill: fuel, gas, brake and electric lines.",
+    afloat: { caution: "Look what lies behind before you drill: fuel, gas and electric lines, and her skin." },
   },
   fitFixing: {
     verb: (part) => `Fit what holds ${part}: rails, nuts, straps laid ready`,

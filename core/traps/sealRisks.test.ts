@@ -54,4 +54,9 @@ test("a trap lies the way its water goes to the weir", () => {
   const from = { x: 0, y: 0, z: 0 };
   expect(findTrapLie(from, { x: 80, y: 10, z: -90 })).toBe("along");
   expect(findTrapLie(from, { x: 0, y: -80, z: -90 })).toBe("across");
+  // it is the way that counts, wherever it stands; half and half a push along is taken
+  const far = { x: 3000, y: -900, z: 500 };
+  expect(findTrapLie(far, { x: 3010, y: -820, z: 400 })).toBe("across");
+  expect(findTrapLie({ ...far, y: 2900 }, { x: 2920, y: 2890, z: 400 })).toBe("along");
+  expect(findTrapLie(from, { x: 80, y: 80, z: 0 })).toBe("along");
 });

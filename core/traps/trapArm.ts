@@ -30,8 +30,9 @@ export function computeTrapArm(path: DrainPath, attitudes: readonly Attitude[]):
     let fallMm = 0;
     let levelMm = 0;
     for (const leg of path.legs) {
+      if (leg.lengthMm === 0) continue;
       const share = Math.min(1, Math.max(0, (ventAtMm - alongMm) / leg.lengthMm));
-      if (leg.lengthMm === 0 || share === 0) continue;
+      if (share === 0) break;
       const fall = measureLegFallMm(leg, up);
       alongMm += leg.lengthMm * share;
       fallMm += fall * share;
@@ -73,7 +74,9 @@ export function measureArmFallMm(path: DrainPath, fromNode = 0): number {
   let alongMm = 0;
   let fallMm = 0;
   for (const leg of path.legs.slice(fromNode)) {
-    const share = leg.lengthMm === 0 ? 0 : Math.min(1, Math.max(0, (airMm - alongMm) / leg.lengthMm));
+    // two points at one place: what comes behind them counts all the same
+    if (leg.lengthMm === 0) continue;
+    const share = Math.min(1, Math.max(0, (airMm - alongMm) / leg.lengthMm));
     if (share === 0) break;
     alongMm += leg.lengthMm * share;
     fallMm += (leg.from.z - leg.to.z) * share;

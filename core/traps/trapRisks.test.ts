@@ -46,6 +46,8 @@ test("a bare trap of 40 mm under the floor is at freezing point within the hour 
 test("what comes together adds up: a week of drying and suction off what the tilt leaves", () => {
   // 40 mm left askew, 2.5 mm a week of the seal, 100 Pa is 10.2 mm of water, half of it lost
   expect(computeTogetherMm(40, 2.5, 100)).toBeCloseTo(40 - 2.5 - 100 / 9.789 / 2, 2);
+  // and what the drive there pushed out
+  expect(computeTogetherMm(40, 2.5, 100, 12)).toBeCloseTo(computeTogetherMm(40, 2.5, 100) - 12, 9);
   fc.assert(
     fc.property(
       fc.double({ min: 0, max: 100, noNaN: true }),

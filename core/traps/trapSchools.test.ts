@@ -6,15 +6,19 @@ import { USUAL_TRAPS } from "../design/usualTraps";
 import { evaluate } from "../evaluate/evaluate";
 import { compareTraps } from "./trapSchools";
 
-test("each kind is what the whole design says with that trap fitted", () => {
-  const design = readDemo("kranich");
-  for (const school of compareTraps(design, "sink-drain")) {
-    const lines = design.lines.map((line) =>
-      line.kind === "drain" ? { ...line, trap: USUAL_TRAPS[school.kind] } : line,
-    );
-    const [drain] = evaluate({ ...design, lines }).drains;
-    expect(school.worstMm).toBe(drain!.worst.inHandMm);
-    expect(school.afterDrivingMm).toBe(drain!.trapRisks?.afterDrivingMm ?? null);
+test("each kind is what the whole design says with that trap fitted to that drain and no other", () => {
+  const design = readDemo("lesesaal-furnished");
+  const drains = design.lines.filter(({ kind }) => kind === "drain");
+  for (const { id } of [drains[0]!, drains[4]!, drains.at(-1)!]) {
+    for (const school of compareTraps(design, id)) {
+      const lines = design.lines.map((line) =>
+        line.id === id && line.kind === "drain" ? { ...line, trap: USUAL_TRAPS[school.kind] } : line,
+      );
+      const drain = evaluate({ ...design, lines }).drains.find(({ lineId }) => lineId === id)!;
+      expect(school.worstMm).toBe(drain.worst.inHandMm);
+      expect(school.afterDrivingMm).toBe(drain.trapRisks?.afterDrivingMm ?? null);
+      expect(school.dryWeeks).toBe(drain.trapRisks?.dryWeeks ?? null);
+    }
   }
 });
 

@@ -6,6 +6,7 @@ import { inPerFtToMmPerM, inToMm, MM_PER_FT } from "../quantity/convert";
 import { lookUpLimit } from "../rules/lookUpLimit";
 import { computeBoreFallMm, computeTrapArm } from "./trapArm";
 import { computeTrapWater } from "./trapSeal";
+import { measureTrapL } from "./trapVolume";
 
 const QUARTER = inPerFtToMmPerM(1 / 4) / 1000;
 const kranich = readDemo("kranich");
@@ -45,4 +46,23 @@ test("a trap keeps its seal standing level and half its span's tilt less, tipped
   const tipped = computeTrapWater(path, computeUp({ pitchDeg: 0, rollDeg: 5 }))!.sealMm;
   expect(tipped).toBeCloseTo(60 * Math.cos((5 * Math.PI) / 180) - 40 * Math.sin((5 * Math.PI) / 180), 6);
   expect(computeTrapWater(buildDrainPath(kranich, { ...drain, trap: null }), computeUp(LEVEL))).toBeNull();
+});
+
+// By hand: two legs of 60 mm and 80 mm between them in a bore of 36.4 mm, a bore more for the mouth: 1,041 mm² over 236.4 mm.
+test("water in a trap is two seals, the span and a bore more; none in a valve without water", () => {
+  expect(measureTrapL({ sealMm: 60, spanMm: 80 }, 36.4)).toBeCloseTo(0.246, 3);
+  expect(measureTrapL({ sealMm: 0, spanMm: 80 }, 36.4)).toBe(0);
+  expect(measureTrapL({ sealMm: 0.001, spanMm: 0 }, 36.4)).toBeGreaterThan(0);
+});
+
+test("the dip hangs half way between outlet and weir, a seal below the weir; without a seal no water stands, tipped or not", () => {
+  const path = buildDrainPath(kranich, drain);
+  const [weir] = path.nodesMm;
+  const { dipMm, surfaceMm } = computeTrapWater(path, computeUp(LEVEL))!;
+  expect(dipMm.x).toBeCloseTo((weir!.x + path.outletMm.x) / 2, 9);
+  expect(dipMm.y).toBeCloseTo((weir!.y + path.outletMm.y) / 2, 9);
+  expect(surfaceMm - dipMm.z).toBeCloseTo(60, 9);
+  const dry = buildDrainPath(kranich, { ...drain, trap: { ...drain.trap!, sealMm: 0 } });
+  // tipped the other way the weir stands over the dip, and still there is nothing in it
+  for (const rollDeg of [-8, 0, 8]) expect(computeTrapWater(dry, computeUp({ pitchDeg: 0, rollDeg }))!.sealMm).toBe(0);
 });

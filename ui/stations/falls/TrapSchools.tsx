@@ -49,7 +49,8 @@ export function TrapSchools({ lineId }: { readonly lineId: string }) {
       </table>
       <p className="pt-1 text-[12px] leading-snug text-faint">
         <Said>Each as sold; in hand at the worst standing, driven: what a hard corner leaves of the seal.</Said>{" "}
-        {TRAP_NAMES.membrane.plain} Never the tank's only protection.
+        {TRAP_NAMES.membrane.name}: {TRAP_NAMES.membrane.plain.charAt(0).toLowerCase()}
+        {TRAP_NAMES.membrane.plain.slice(1)} Never the tank's only protection.
       </p>
     </details>
   );
