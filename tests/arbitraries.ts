@@ -92,20 +92,24 @@ export const designs: fc.Arbitrary<Design> = fc
       maxLength: 4,
     }),
     trap: fc.boolean(),
+    /** A point that is there twice: a leg of no length, as a careless hand leaves it. */
+    twice: fc.option(fc.nat()),
     dump: dumpCourses,
   })
-  .map(({ kind, bends, extra, trap, dump, ...measures }) => {
+  .map(({ kind, bends, extra, trap, twice, dump, ...measures }) => {
     const design = createDesign("any", "Any", kind, { ...USUAL_MEASURES[kind], ...measures });
     const drain = design.lines.find((line) => line.kind === "drain")!;
     const shifted = drain.bendsMm.map((p, i): Vec3 => {
       const by = bends[i]!;
       return { x: p.x + by.dx, y: p.y + by.dy, z: Math.max(p.z + by.dz, -330) };
     });
+    const once = [...shifted, ...extra];
+    const course = twice === null ? once : once.flatMap((p, i) => (i === twice % once.length ? [p, p] : [p]));
     const outcome = applyEdit(design, {
       code: "change",
       at: { kind: "line", id: drain.id },
       ops: [
-        { op: "set", path: ["lines", drain.id, "bendsMm"], value: [...shifted, ...extra] },
+        { op: "set", path: ["lines", drain.id, "bendsMm"], value: course },
         ...(trap ? [] : [{ op: "set" as const, path: ["lines", drain.id, "trap"], value: null }]),
         ...layDumpLine(design, dump),
       ],

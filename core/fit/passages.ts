@@ -112,6 +112,9 @@ function crossFloor(design: Surroundings, leg: Leg, floorMm: number, clearanceMm
   ];
 }
 
+/** Two points that are so near each other are one, mm. */
+const NOTHING_MM = 1e-9;
+
 // The middle of the pipe, half a bore off its invert square to its run, where it comes to a height.
 function meetLevel(leg: Leg, z: number): Vec3 {
   const along = subtract(leg.to, leg.from);
@@ -121,14 +124,14 @@ function meetLevel(leg: Leg, z: number): Vec3 {
       ? vec(0, 0, 0)
       : scale(vec(-along.x * along.z, -along.y * along.z, plan ** 2), leg.pipe.innerMm / 2 / (plan * leg.lengthMm));
   const from = add(leg.from, off);
-  const share = along.z === 0 ? 0 : (z - from.z) / along.z;
+  const share = Math.abs(along.z) < NOTHING_MM ? 0 : (z - from.z) / along.z;
   return vec(from.x + along.x * share, from.y + along.y * share, z);
 }
 
 // From where it crosses a panel on along its run, by so much square to the panel.
 function goAlong(leg: Leg, at: Vec3, axis: Axis, byMm: number): Vec3 {
   const along = subtract(leg.to, leg.from);
-  return along[axis] === 0 ? at : add(at, scale(along, byMm / along[axis]));
+  return Math.abs(along[axis]) < NOTHING_MM ? at : add(at, scale(along, byMm / along[axis]));
 }
 
 type Beyond = NonNullable<Passage["behind"]>;
