@@ -32,8 +32,10 @@ const toLegKey = ({ lineId, index }: Leg): string => `${lineId} ${index}`;
 // Only where both lie: into an upright pipe any direction is as good as another, and a tee is made for it.
 function checkFitting(path: DrainPath): Finding[] {
   const { to, id: lineId } = path.drain;
-  const last = path.ownLegs.at(-1)!;
-  const next = path.legs[path.ownLegs.length];
+  // two points at one place are one: the pipe comes and goes as it does before and behind them
+  const last = path.ownLegs.findLast(({ lengthMm }) => lengthMm > 0);
+  const next = path.legs.slice(path.ownLegs.length).find(({ lengthMm }) => lengthMm > 0);
+  if (!last) return [];
   if (to.kind !== "junction" || !next || last.kind === "drop" || next.kind === "drop") return [];
   if (last.planLengthMm === 0 || next.planLengthMm === 0) return [];
   const at = { kind: "leg", lineId, index: last.index } as const;

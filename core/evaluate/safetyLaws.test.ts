@@ -4,7 +4,8 @@ import { DEMO_NAMES, FURNISHED, readDemo } from "@/tests/demoRigs";
 import { SAMPLE_FIXING } from "@/tests/sampleFixing";
 import type { Design } from "../design/design";
 import { toNodes } from "../design/nodes";
-import type { Line, Tank } from "../design/plumbing";
+import { toPartKey } from "../design/part";
+import type { Drain, Line, Tank } from "../design/plumbing";
 import { evaluate } from "./evaluate";
 import type { Finding } from "./findings";
 
@@ -143,6 +144,27 @@ test("one more tank or breather somewhere else takes away nothing that is found"
       const now = new Set(evaluate(after).findings.map(({ id }) => id));
       const gone = evaluate(design).findings.filter(({ id, code }) => !now.has(id) && !WHOLE.includes(code));
       expect(gone).toEqual([]);
+    }),
+    { numRuns: 60 },
+  );
+});
+
+test("a point that is put down twice changes nothing that is found, on any line of a tree", () => {
+  fc.assert(
+    fc.property(networks, fc.nat(), fc.nat(), (design, which, where) => {
+      const drains = design.lines.filter((line): line is Drain => line.kind === "drain");
+      const { id } = drains[which % drains.length]!;
+      const lines = design.lines.map((line) => {
+        if (line.kind !== "drain" || line.id !== id) return line;
+        const at = where % line.bendsMm.length;
+        const twin = { ...line.bendsMm[at]!, id: "twin" };
+        return { ...line, bendsMm: [...line.bendsMm.slice(0, at + 1), twin, ...line.bendsMm.slice(at + 1)] };
+      });
+      const tell = (one: Design) =>
+        evaluate(one)
+          .findings.map(({ code, severity, at }) => `${severity} ${code} ${"lineId" in at ? at.lineId : toPartKey(at)}`)
+          .sort();
+      expect(tell({ ...design, lines })).toEqual(tell(design));
     }),
     { numRuns: 60 },
   );
