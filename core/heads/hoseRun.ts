@@ -1,7 +1,7 @@
 import type { Design } from "../design/design";
 import type { Hose } from "../design/plumbing";
 import { listHoseCourse } from "../fit/lineLegs";
-import { measureLength, subtract, type Vec3 } from "../geometry/vec";
+import { add, dot, measureLength, scale, subtract, type Vec3 } from "../geometry/vec";
 import { measureTurnDeg } from "../parts/turns";
 import { degToRad, MM3_PER_L } from "../quantity/convert";
 
@@ -44,7 +44,7 @@ export function measureHoseRun(design: Design, hose: Hose): HoseRun {
     dropMm: top - course.at(-1)!.z,
     sagL: (areaMm2 * standingMm) / MM3_PER_L,
     sagMm,
-    tightest: findTightest(course, lengths, innerMm),
+    tightest: findTightest(course, innerMm),
   };
 }
 
@@ -55,19 +55,44 @@ export function measureHoseRun(design: Design, hose: Hose): HoseRun {
 export const computeBendRadiusMm = (roomMm: number, turnDeg: number): number =>
   roomMm / Math.tan(degToRad(Math.min(179, turnDeg) / 2));
 
-function findTightest(course: readonly Vec3[], lengths: readonly number[], innerMm: number): HoseRun["tightest"] {
+function findTightest(course: readonly Vec3[], innerMm: number): HoseRun["tightest"] {
+  const kept = listCorners(course);
   let tightest: HoseRun["tightest"] = null;
-  for (let i = 1; i < course.length - 1; i++) {
-    const turnDeg = measureTurnDeg(subtract(course[i]!, course[i - 1]!), subtract(course[i + 1]!, course[i]!)) ?? 0;
+  for (let i = 1; i < kept.length - 1; i++) {
+    const [a, b, c] = [course[kept[i - 1]!]!, course[kept[i]!]!, course[kept[i + 1]!]!];
+    const [comes, goes] = [subtract(b, a), subtract(c, b)];
+    const turnDeg = measureTurnDeg(comes, goes) ?? 0;
     if (turnDeg < 5) continue;
     // the ends are whole the bend's own; what lies between two bends is shared
-    const before = lengths[i - 1]! * (i === 1 ? 1 : 0.5);
-    const after = lengths[i]! * (i === course.length - 2 ? 1 : 0.5);
+    const before = measureLength(comes) * (i === 1 ? 1 : 0.5);
+    const after = measureLength(goes) * (i === kept.length - 2 ? 1 : 0.5);
     const radiusMm = computeBendRadiusMm(Math.min(before, after), turnDeg);
     if (!tightest || radiusMm < tightest.radiusMm)
-      tightest = { point: i - 1, radiusMm, leastMm: LEAST_RADIUS_BORES * innerMm };
+      tightest = { point: kept[i]! - 1, radiusMm, leastMm: LEAST_RADIUS_BORES * innerMm };
   }
   return tightest;
+}
+
+/** A point that lies so near the straight way past it is no bend, mm. */
+const STRAIGHT_MM = 1;
+
+// The points at which a hose really turns: a point in a straight length is none, and many small turns are one.
+function listCorners(course: readonly Vec3[]): number[] {
+  const kept = [0];
+  for (let next = 2; next < course.length; next++) {
+    const from = kept.at(-1)!;
+    const between = course.slice(from + 1, next);
+    if (between.some((p) => measureOffMm(p, course[from]!, course[next]!) > STRAIGHT_MM)) kept.push(next - 1);
+  }
+  return [...kept, course.length - 1];
+}
+
+// How far a point lies off the way between two others.
+function measureOffMm(p: Vec3, a: Vec3, b: Vec3): number {
+  const along = subtract(b, a);
+  const whole = dot(along, along);
+  const share = whole === 0 ? 0 : Math.min(1, Math.max(0, dot(subtract(p, a), along) / whole));
+  return measureLength(subtract(p, add(a, scale(along, share))));
 }
 
 // Water stands wherever it would have to rise to run on, whichever way: below the lower of the highest points on both sides.
