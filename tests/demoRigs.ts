@@ -30,3 +30,8 @@ export function readDemo(name: DemoName): Design {
   if (!outcome.ok) throw new Error(`${name}: ${JSON.stringify(outcome.faults)}`);
   return outcome.design;
 }
+
+const NAMES: readonly DemoName[] = [...DEMO_NAMES, FURNISHED, ...LOOP_NAMES, HEADS_NAME, ...HEADS_NAMES];
+
+/** Every sample rig there is, read. */
+export const ALL_DEMOS: readonly Design[] = NAMES.map(readDemo);

@@ -70,6 +70,11 @@ const STEP_WORDS: Readonly<Record<StepKind, StepWords>> = {
     verb: (part) => `Let ${part} run out by bucket and watch: dump and breather`,
     tools: "bucket with litre marks, watch",
     caution: "At a place where it may be let go, gloves on.",
+    afloat: {
+      verb: (part) => `Have ${part} pumped out, with an eye on its breather and walls`,
+      tools: "pump or deck suction, a second pair of eyes",
+      caution: "No wall may draw in: stop if one does, its breather is blocked. Gloves on.",
+    },
   },
   trialBack: {
     verb: (part) => `Fill behind ${part} and look whether any comes back`,
@@ -81,24 +86,39 @@ const STEP_WORDS: Readonly<Record<StepKind, StepWords>> = {
     tools: "soapy water, gauge",
     caution: "Buckets in place first, the pump's fuse last.",
   },
+  trialLaunch: {
+    verb: () => "In the slings: every fitting in her skin dry before she is let go",
+    tools: "dry paper, a light, a hand at each seacock; the crane waits",
+    caution: "All seacocks shut. Then open one after the other and look at its hose; a drip means up again.",
+  },
   own: { verb: (name) => name, tools: "yours", caution: null },
   closeUp: { verb: () => "Close up: lagging, covers, boards", tools: "what you took them off with", caution: null },
 };
 
-const findWords = (kind: StepKind, rig: Design["rig"]): StepWords => ({
-  ...STEP_WORDS[kind],
-  ...(rig.kind === "boat" ? STEP_WORDS[kind].afloat : {}),
-});
+/** A fitting in a boat's skin is not mounted like a pump. */
+const BEDDED: StepWords = {
+  verb: (part) => `Bed ${part} in the hull`,
+  tools: "sealant for below the waterline, backing block, spanners, cloths",
+  caution: "Ashore. Turn its seacock before, and let the sealant cure as its maker says before she floats.",
+};
+
+function findWords({ kind, at }: Pick<BuildStep, "kind" | "at">, { rig, gear }: Design): StepWords {
+  const isBedded =
+    kind === "mountGear" &&
+    gear.some(({ id, spec }) => spec.kind === "skinFitting" && at.kind === "gear" && at.id === id);
+  if (isBedded && rig.kind === "boat") return BEDDED;
+  return { ...STEP_WORDS[kind], ...(rig.kind === "boat" ? STEP_WORDS[kind].afloat : {}) };
+}
 
 /** What a step is called, with its part. */
 export function describeStep({ kind, at, name, hole }: BuildStep, design: Design): string {
-  const said = findWords(kind, design.rig).verb(name ?? describePart(at, design));
+  const said = findWords({ kind, at }, design).verb(name ?? describePart(at, design));
   return hole ? `${said} through ${describeWall(hole, design)}` : said;
 }
 
 /** What a step is done with, and what to look out for. */
-export const tellStep = ({ kind }: BuildStep, { rig }: Design): Pick<StepWords, "tools" | "caution"> =>
-  findWords(kind, rig);
+export const tellStep = (step: BuildStep, design: Design): Pick<StepWords, "tools" | "caution"> =>
+  findWords(step, design);
 
 /** Which steps are looked for: all, those out of the rain, those for which everything is here. */
 export const BUILD_WHENS = ["any", "rain", "here"] as const;

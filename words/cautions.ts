@@ -1,4 +1,5 @@
 import type { RigKind } from "@/core/design/rig";
+import { speakFor } from "./afloat";
 
 /** Stands wherever results are given. */
 export const CAUTION =
@@ -20,3 +21,9 @@ export const WORK_CAUTIONS = {
 /** What is said before a hole is drilled, on land and in a hull. */
 export const sayBeforeDrilling = (kind: RigKind): string =>
   kind === "boat" ? WORK_CAUTIONS.drillingBoat : WORK_CAUTIONS.drilling;
+
+/** The cautions of the work on a rig of a kind. */
+export const listWorkCautions = (kind: RigKind): readonly string[] =>
+  kind === "boat"
+    ? [WORK_CAUTIONS.drillingBoat, WORK_CAUTIONS.tankGas, speakFor(kind)(WORK_CAUTIONS.dumping)]
+    : [WORK_CAUTIONS.underneath, WORK_CAUTIONS.drilling, WORK_CAUTIONS.tankGas, WORK_CAUTIONS.dumping];

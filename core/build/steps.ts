@@ -20,6 +20,7 @@ export const STEP_KINDS = [
   "trialDrain",
   "trialBack",
   "trialHoses",
+  "trialLaunch",
   "closeUp",
   "own",
 ] as const;
@@ -55,6 +56,7 @@ const HOURS: Readonly<Record<StepKind, number>> = {
   trialBack: 0.25,
   trialDrain: 0.5,
   trialHoses: 1,
+  trialLaunch: 2,
   closeUp: 1,
   own: 1,
 };
@@ -176,6 +178,12 @@ export function listSteps(design: Design, evaluation: Evaluation): BuildStep[] {
   const nonReturns = design.gear.flatMap(({ id, spec }) =>
     spec.kind === "nonReturn" ? [push("trialBack", id, { kind: "gear", id }, [mounted.get(id)!])] : [],
   );
+  // a fitting in her skin is proven when the water first stands over it, with the slings still round her
+  const fittings = design.gear.filter(({ spec }) => spec.kind === "skinFitting");
+  const launch =
+    design.rig.kind === "boat" && fittings.length > 0
+      ? [push("trialLaunch", "all", { kind: "rig" }, [...fittings.map(({ id }) => mounted.get(id)!), ...hoses])]
+      : [];
   const hoseTrial = hoses.length > 0 ? [push("trialHoses", "all", { kind: "rig" }, hoses)] : [];
   // no hole is drilled through a cover, and nothing is covered before its trial
   const before = [
@@ -188,6 +196,7 @@ export function listSteps(design: Design, evaluation: Evaluation): BuildStep[] {
     ...backs,
     ...nonReturns,
     ...hoseTrial,
+    ...launch,
   ];
   if (before.length > 0) push("closeUp", "all", { kind: "rig" }, before);
   return steps;

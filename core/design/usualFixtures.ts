@@ -108,3 +108,9 @@ export const USUAL_FIXTURES: Readonly<Record<FixtureKind, UsualFixture>> = {
     trap: LOW,
   },
 };
+
+/** Share of the square it stands in that a bowl takes [T]. */
+const BOWL_SHARE = 0.8;
+
+/** Surface of the water in a usual fixture of a kind, mm²: a bowl as wide as it is drawn [C on T]. */
+export const measureBowlMm2 = (kind: FixtureKind): number => BOWL_SHARE * (2 * USUAL_FIXTURES[kind].halfMm) ** 2;

@@ -1,7 +1,7 @@
 import { type Attitude, computeUp } from "../attitude/attitude";
 import type { Design } from "../design/design";
 import type { Fixture, Tank } from "../design/plumbing";
-import { USUAL_FIXTURES } from "../design/usualFixtures";
+import { measureBowlMm2 } from "../design/usualFixtures";
 import { buildDrainPath, type DrainPath, type Leg } from "../falls/drainPath";
 import { measureLegFallMm, measureLevelLengthMm } from "../falls/fallBudget";
 import { computeManningFlow, FILL_AT_MOST_FLOW } from "../falls/manning";
@@ -307,11 +307,9 @@ function buildCell(leg: Leg, keptL: number, up: ReturnType<typeof computeUp>, ne
 function buildBasin(path: DrainPath, cell: number): Basin {
   const { fixture, drain } = path;
   const sealMm = drain.trap?.sealMm ?? 0;
-  const { halfMm } = USUAL_FIXTURES[fixture.kind];
   return {
     fixture,
-    // a bowl as wide as it is drawn, with four fifths of the square it stands in [T]
-    areaM2: 0.8 * (2 * mmToM(halfMm)) ** 2,
+    areaM2: measureBowlMm2(fixture.kind) / 1e6,
     headMm: drain.trap?.dropMm ?? 0,
     boreM: mmToM(Math.min(fixture.boreMm, drain.pipe.innerMm)),
     cell,

@@ -84,7 +84,7 @@ test("a drain that joins is aired by the one it joins, from the junction on; a v
     fc.property(networks, fc.double({ min: 0, max: 3_000, noNaN: true }), (design, fromWeirMm) => {
       const network = buildNetwork(design);
       const joined = design.lines.find((line): line is Drain => line.kind === "drain" && line.to.kind === "junction");
-      if (!joined || joined.to.kind !== "junction") return;
+      if (joined?.to.kind !== "junction") return;
       const main = design.lines.find(({ id }) => joined.to.kind === "junction" && id === joined.to.lineId) as Drain;
       const lines = design.lines.map((line) =>
         line.id === joined.id

@@ -32,6 +32,8 @@ function collect({ lines, tanks, fixtures, gear, rig }: Design, kind: string, id
       const joined = to.kind === "junction" ? lines.find((one) => one.id === to.lineId) : null;
       return [line, fixtures.find((one) => one.id === line.fromFixture), joined];
     }
+    case "trialLaunch":
+      return [gear.filter(({ spec }) => spec.kind === "skinFitting"), rig.waterlineZMm];
     default:
       return [gear, lines.filter((line) => line.kind === "hose")];
   }

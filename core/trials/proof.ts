@@ -12,7 +12,14 @@ import { takeFingerprint } from "./fingerprint";
 export const PROOFS = ["leaks", "open", "changed", "ticked", "held"] as const;
 export type Proof = (typeof PROOFS)[number];
 
-const TRIALS: ReadonlySet<StepKind> = new Set(["trialTank", "trialDump", "trialDrain", "trialBack", "trialHoses"]);
+const TRIALS: ReadonlySet<StepKind> = new Set([
+  "trialTank",
+  "trialDump",
+  "trialDrain",
+  "trialBack",
+  "trialHoses",
+  "trialLaunch",
+]);
 
 /** The trials among the steps of the building. */
 export const listTrials = (steps: readonly BuildStep[]): BuildStep[] => steps.filter(({ kind }) => TRIALS.has(kind));
@@ -40,13 +47,18 @@ export function judgeTrial(
 }
 
 /** The trial a part is proven by, by its step's id; null for parts no trial is asked of. */
-export function findTrialOf({ lines, tanks }: Pick<Design, "lines" | "tanks">, part: Movable): string | null {
+export function findTrialOf(
+  { lines, tanks, gear, rig }: Pick<Design, "lines" | "tanks" | "gear" | "rig">,
+  part: Movable,
+): string | null {
   switch (part.kind) {
     case "tank":
       return `trialTank:${part.id}`;
     case "port":
       return `trialTank:${part.tankId}`;
     case "gear": {
+      const piece = gear.find(({ id }) => id === part.id);
+      if (piece?.spec.kind === "skinFitting" && rig.kind === "boat") return "trialLaunch:all";
       const isOn = (end: { readonly kind: string; readonly gearId?: string }) => end.gearId === part.id;
       return lines.some((line) => line.kind === "hose" && (isOn(line.from) || isOn(line.to))) ? "trialHoses:all" : null;
     }

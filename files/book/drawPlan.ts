@@ -108,6 +108,11 @@ export function drawPlan(pen: Pen, design: Design, holes: readonly HoleEntry[], 
     words(text, [middle[0], middle[1] + WORDS_MM * 0.3], WORDS_PT, "middle", i < holes.length ? "bold" : undefined);
   });
   const [noseX, noseY] = at({ x: right, y: 0 });
-  words("front", [Math.min(noseX, field.left + field.width) - 1, noseY - 1], 7.5, "right");
+  words(
+    design.rig.kind === "boat" ? "bow" : "front",
+    [Math.min(noseX, field.left + field.width) - 1, noseY - 1],
+    7.5,
+    "right",
+  );
   return scale;
 }

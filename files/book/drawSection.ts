@@ -37,7 +37,7 @@ export function drawSection(
   pdf.setLineWidth(0.25);
   stroke(at(-30, 0), at(last.s + tankWide + 30, 0));
   stroke(at(-30, -floorMm), at(last.s + tankWide + 30, -floorMm));
-  words("floor", at(-28, -floorMm / 2 - 8), 7);
+  words(design.rig.kind === "boat" ? "sole" : "floor", at(-28, -floorMm / 2 - 8), 7);
   pdf.setLineWidth(0.7);
   points.slice(1).forEach((to, i) => {
     stroke(at(points[i]!.s, points[i]!.z), at(to.s, to.z));

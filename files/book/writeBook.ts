@@ -7,10 +7,11 @@ import { evaluate } from "@/core/evaluate/evaluate";
 import type { BuildRecord } from "@/core/record/record";
 import type { Paper } from "@/core/templates/tileSheet";
 import { type HoleEntry, listHoles } from "@/core/through/holes";
+import { listTrials } from "@/core/trials/proof";
 import { speakFor } from "@/words/afloat";
 import { BOOK_PART_NAMES, type BookPartId } from "@/words/book";
 import { describeStep, tellStep } from "@/words/build";
-import { CAUTION, sayBeforeDrilling, WORK_CAUTIONS } from "@/words/cautions";
+import { CAUTION, listWorkCautions, sayBeforeDrilling } from "@/words/cautions";
 import { describeEnd } from "@/words/days";
 import { describeFinding } from "@/words/findings";
 import { listGoodsRows, SEALING_NOTE } from "@/words/goods";
@@ -40,7 +41,6 @@ export type BookOptions = {
 const SECTION_MM = 86;
 /** Stock pipe as it is sold, mm [T]. */
 const STOCK_MM = 2_000;
-const TRIALS = new Set(["trialTank", "trialDump", "trialDrain", "trialBack", "trialHoses"]);
 
 /** The build on paper, in black, drawings as lines: what is drawn, drilled, cut, bought, done in which order, and tried. */
 export function writeBook(
@@ -49,6 +49,7 @@ export function writeBook(
   letters: Letters,
 ): ArrayBuffer {
   const evaluation = evaluate(design);
+  const say = speakFor(design.rig.kind);
   const book = openBook(`${design.name}, the book of its build`, paper, letters);
   const holes = listHoles(design, evaluation);
   const cuts = listCuts(design);
@@ -87,7 +88,9 @@ export function writeBook(
       book.beginPage("Plan");
       drawPlan(book, design, holes, book.field(110));
       book.text(
-        "Thick: drains. Dotted: breathers. Broken: hoses. Thin broken: what is under the floor and in the rig. H: holes, by the number in their list.",
+        say(
+          "Thick: drains. Dotted: breathers. Broken: hoses. Thin broken: what is under the floor and in the rig. H: holes, by the number in their list.",
+        ),
         8.5,
       );
     },
@@ -134,7 +137,7 @@ export function writeBook(
         book.heading(title);
         for (const { amount, name } of rows) book.row([amount, name, "☐"], at);
       }
-      book.text(SEALING_NOTE, 9);
+      book.text(say(SEALING_NOTE), 9);
     },
     order: () => {
       book.beginPage("Order of work");
@@ -154,11 +157,11 @@ export function writeBook(
       for (const caution of TRIAL_CAUTIONS) book.text(caution, 9);
       const at = [0, 96, 124, 152];
       book.row(["what is tried", "day", "held", "signed"], at);
-      for (const step of steps) if (TRIALS.has(step.kind)) book.row([describeStep(step, design), "", "", ""], at, 10.5);
+      for (const step of listTrials(steps)) book.row([describeStep(step, design), "", "", ""], at, 10.5);
     },
     cautions: () => {
       book.beginPage("Cautions");
-      for (const text of [CAUTION, ...Object.values(WORK_CAUTIONS)]) book.text(text, 10.5);
+      for (const text of [CAUTION, ...listWorkCautions(design.rig.kind)]) book.text(text, 10.5);
     },
   };
   for (const part of BOOK_PARTS) if (parts.includes(part)) write[part]();

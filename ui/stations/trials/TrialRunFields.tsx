@@ -4,10 +4,11 @@ import type { BuildStep } from "@/core/build/steps";
 import type { TrialRun } from "@/core/record/record";
 import { takeFingerprint } from "@/core/trials/fingerprint";
 import { findTrialOf } from "@/core/trials/proof";
+import { measureTrialSurfaceMm2 } from "@/core/trials/trialSurface";
 import { records } from "@/store/records";
 import { useWorkbench } from "@/store/useWorkbench";
 import { tell } from "@/store/workbench";
-import { describeStep } from "@/words/build";
+import { describeStep, tellStep } from "@/words/build";
 import { RESULT_NAMES } from "@/words/trialRuns";
 import { Group } from "../../fields/Group";
 import { PhotoField, PhotoStrip } from "../../fields/PhotoField";
@@ -16,6 +17,7 @@ import { thisMinute } from "../now";
 import { useRecords } from "../useRecords";
 import { AirTrial } from "./AirTrial";
 import { BucketTrial } from "./BucketTrial";
+import { SeenTrial } from "./SeenTrial";
 import { WaterTrial } from "./WaterTrial";
 
 const NOTHING: readonly TrialRun[] = [];
@@ -65,10 +67,12 @@ export function TrialRunFields({ trials }: { readonly trials: readonly BuildStep
       />
       {step.kind === "trialHoses" ? (
         <AirTrial key={step.id} onResult={write} />
+      ) : step.kind === "trialLaunch" || (step.kind === "trialDump" && design.rig.kind === "boat") ? (
+        <SeenTrial key={step.id} caution={tellStep(step, design).caution ?? ""} onResult={write} />
       ) : step.kind === "trialDump" && step.at.kind === "tank" ? (
         <BucketTrial key={step.id} tankId={step.at.id} onResult={write} />
       ) : (
-        <WaterTrial key={step.id} onResult={write} />
+        <WaterTrial key={step.id} surfaceMm2={measureTrialSurfaceMm2(design, step)} onResult={write} />
       )}
       <PhotoField ids={shots} onChange={setShots} label="Photograph of it" />
       <label className="flex min-h-8 items-center justify-between gap-2 text-[13px] text-faint">

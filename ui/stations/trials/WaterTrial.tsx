@@ -9,10 +9,10 @@ import { keepWithin, type TrialProps } from "./trialProps";
 import { Watch } from "./Watch";
 
 /** Water filled to the brim: how far it sank, against what dries and what the ruler errs. */
-export function WaterTrial({ onResult }: TrialProps) {
+export function WaterTrial({ surfaceMm2, onResult }: TrialProps & { readonly surfaceMm2: number }) {
   const [minutes, setMinutes] = useState<number>(15);
   const [sankMm, setSank] = useState<number>(0);
-  const [areaCm2, setArea] = useState<number>(10.4);
+  const [areaCm2, setArea] = useState<number>(Math.round(surfaceMm2 / 100));
   const units = useWorkbench((state) => state.units);
   const loss = computeWaterLoss({ areaCm2, minutes, sankMm, rulerErrorMm: 1 });
   return (
@@ -35,7 +35,7 @@ export function WaterTrial({ onResult }: TrialProps) {
       />
       <NumberField
         label="Surface that sank"
-        help="A 36 mm pipe is 10 cm²; a bowl or a tank many times that, and shows less."
+        help="The widest it can be stands here. Where the water stands in a pipe of 36 mm it is 10 cm², and the trial shows more."
         value={areaCm2 * 100}
         quantity="area"
         onCommit={(value) => keepWithin(value === null ? null : value / 100, 0.1, 100_000, setArea)}
