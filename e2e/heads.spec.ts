@@ -76,7 +76,7 @@ test("a boat's hull is begun, pulled by keys, read from offsets with a fault tol
   await expectAccessible(page);
 });
 
-test("Otter, heads: no station speaks of floors, rear edges or axles, neither in what is read nor in what names a field", async ({
+test("Otter, heads: no station speaks of floors, rear edges or axles; her fittings are tried in the slings", async ({
   page,
 }) => {
   await openWorkbench(page);
@@ -95,4 +95,11 @@ test("Otter, heads: no station speaks of floors, rear edges or axles, neither in
       /the floor|over floor|rear edge|tank's rear|right bottom|\b(left|right) of the middle|axle|\bjack\b|nose (down|up)|the rig\b/i,
     );
   }
+  await page.keyboard.press("0");
+  const run = page.getByRole("group", { name: "Run a trial" });
+  const proof = page.getByRole("group", { name: "State of proof" });
+  await proof.getByRole("button", { name: "Sea intake; not tried" }).press("Enter");
+  await expect(run.getByRole("combobox", { name: "Trial" })).toHaveValue("trialLaunch:all");
+  await run.getByRole("button", { name: "Held" }).click();
+  await expect(proof.getByRole("button", { name: "Sea intake; held" })).toBeVisible();
 });
