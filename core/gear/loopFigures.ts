@@ -139,13 +139,16 @@ function measureLoopL(design: Design, graph: GearGraph): number {
   return Math.max(1, tanks.reduce((sum, tank) => sum + measureCapacityL(tank.solid) * 0.8, 0) + hoses);
 }
 
-// Pumps give and do not take; of all that take, the one that takes the most.
+// Pumps give and do not take; of all that take, the one that takes the most. A hose may have been drawn against the water.
 function findThrottle(flows: FlowResult, graph: GearGraph): LoopFigures["throttle"] {
-  const takers = flows.links.filter(({ lossKPa, lpm }) => lossKPa > 0 && Math.abs(lpm) > 1e-6);
-  const whole = takers.reduce((sum, { lossKPa }) => sum + lossKPa, 0);
-  const most = takers.reduce<(typeof takers)[number] | null>((a, b) => (a && a.lossKPa >= b.lossKPa ? a : b), null);
+  const takers = flows.links.flatMap(({ id, lossKPa, lpm }) => {
+    const takenKPa = lossKPa * Math.sign(lpm);
+    return takenKPa > 0 && Math.abs(lpm) > 1e-6 ? [{ id, takenKPa }] : [];
+  });
+  const whole = takers.reduce((sum, { takenKPa }) => sum + takenKPa, 0);
+  const most = takers.reduce<(typeof takers)[number] | null>((a, b) => (a && a.takenKPa >= b.takenKPa ? a : b), null);
   if (!most || whole <= 0 || !graph.links.some(({ id }) => id === most.id)) return null;
-  return { linkId: most.id, share: most.lossKPa / whole, kPa: most.lossKPa };
+  return { linkId: most.id, share: most.takenKPa / whole, kPa: most.takenKPa };
 }
 
 // So many showers until the first of all reasons to change water or filter.

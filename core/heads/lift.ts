@@ -2,8 +2,10 @@ import { GRAVITY, WATER_DENSITY } from "../air/dumping";
 import type { Design } from "../design/design";
 import type { HoseEnd } from "../design/gear";
 import type { Hose } from "../design/plumbing";
+import { listHoseCourse } from "../fit/lineLegs";
 import { computeHoseLossPa } from "../gear/hoseLoss";
 import { computePumpPa } from "../gear/linkLoss";
+import type { Vec3 } from "../geometry/vec";
 import { measureHoseRun } from "./hoseRun";
 
 const touches = (end: HoseEnd, id: string): boolean => end.kind === "gear" && end.gearId === id;
@@ -26,6 +28,39 @@ export function listOutHoses(design: Design, gearId: string): Hose[] {
     }
   }
   return found;
+}
+
+/** A hose on a way out, with its points in the order the water takes, whichever end it was drawn from. */
+export type OutHose = { readonly hose: Hose; readonly course: readonly Vec3[] };
+
+/** Ways that are told apart at the most; more than that no heads have. */
+const MOST_WAYS = 64;
+
+/**
+ * The ways from a piece of gear out, hose by hose, each up to a tank, an end, or the first non-return, behind which what
+ * was sent stays [C].
+ */
+export function listOutWays(design: Design, gearId: string): OutHose[][] {
+  const hoses = design.lines.filter((line): line is Hose => line.kind === "hose");
+  const isHeldAt = (id: string) => design.gear.find((piece) => piece.id === id)?.spec.kind === "nonReturn";
+  const ways: OutHose[][] = [];
+  const follow = (id: string, way: readonly OutHose[], seen: ReadonlySet<string>): void => {
+    const next = hoses.flatMap((hose) => {
+      const isForward = touches(hose.from, id);
+      const end = isForward ? hose.to : hose.from;
+      if (!(isForward || touches(hose.to, id)) || (end.kind === "gear" && seen.has(end.gearId))) return [];
+      const course = listHoseCourse(design, hose);
+      return [{ end, step: { hose, course: isForward ? course : course.toReversed() } }];
+    });
+    if (next.length === 0 && way.length > 0) ways.push([...way]);
+    for (const { end, step } of next) {
+      if (ways.length >= MOST_WAYS) return;
+      if (end.kind === "tank" || isHeldAt(end.gearId)) ways.push([...way, step]);
+      else follow(end.gearId, [...way, step], new Set([...seen, end.gearId]));
+    }
+  };
+  follow(gearId, [], new Set([gearId]));
+  return ways;
 }
 
 /**

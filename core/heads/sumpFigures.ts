@@ -1,9 +1,9 @@
 import type { Design } from "../design/design";
 import type { GearOf } from "../design/gear";
-import type { Hose } from "../design/plumbing";
 import { listHoseCourse } from "../fit/lineLegs";
-import { measureHoseRun } from "./hoseRun";
-import { listOutHoses, solveLift } from "./lift";
+import { measureLength, subtract } from "../geometry/vec";
+import { MM3_PER_L } from "../quantity/convert";
+import { listOutHoses, listOutWays, solveLift } from "./lift";
 
 export type Sump = GearOf<"sump">;
 
@@ -35,7 +35,7 @@ function measureSump(design: Design, sump: Sump): SumpFigures {
   const { litres, onMm, offMm, areaCm2 } = sump.spec;
   const hoses = listOutHoses(design, sump.id);
   const bandL = Math.max(0, ((onMm - offMm) * areaCm2) / 10_000);
-  const drainBackL = measureDrainBack(design, hoses);
+  const drainBackL = measureDrainBack(design, sump.id);
   const startZ = sump.atMm.z + onMm;
   const topZ = Math.max(startZ, ...hoses.flatMap((hose) => listHoseCourse(design, hose).map(({ z }) => z)));
   const liftMm = topZ - startZ;
@@ -69,21 +69,22 @@ export function countCycles(
   return 60 / Math.max(1e-6, fillMin + emptyMin);
 }
 
-// Up to the first non-return on the way everything below the highest point comes back.
-function measureDrainBack(design: Design, hoses: readonly Hose[]): number {
-  let volumeL = 0;
-  for (const hose of hoses) {
-    const run = measureHoseRun(design, hose);
-    volumeL +=
-      run.riseMm > 0 && run.lengthMm > 0
-        ? run.volumeL * Math.min(1, run.riseMm / Math.max(1, run.riseMm + run.dropMm))
-        : 0;
-    const isHeld = [hose.from, hose.to].some(
-      (end) => end.kind === "gear" && design.gear.find(({ id }) => id === end.gearId)?.spec.kind === "nonReturn",
-    );
-    if (isHeld) break;
+// When the pump stops, all that stands before the highest point of its way runs back, up to the first non-return.
+function measureDrainBack(design: Design, sumpId: string): number {
+  const litresOf = new Map<string, number>();
+  for (const way of listOutWays(design, sumpId)) {
+    const points = way.flatMap(({ course }) => course);
+    const topZ = Math.max(...points.map(({ z }) => z));
+    for (const { hose, course } of way) {
+      const top = course.findIndex(({ z }) => z >= topZ);
+      const before = top < 0 ? course : course.slice(0, top + 1);
+      const lengthMm = before.slice(1).reduce((sum, p, i) => sum + measureLength(subtract(p, before[i]!)), 0);
+      const litres = ((Math.PI / 4) * hose.pipe.innerMm ** 2 * lengthMm) / MM3_PER_L;
+      litresOf.set(hose.id, Math.max(litresOf.get(hose.id) ?? 0, litres));
+      if (top >= 0) break;
+    }
   }
-  return volumeL;
+  return [...litresOf.values()].reduce((sum, litres) => sum + litres, 0);
 }
 
 // Taps of the fixtures that drain into it, L/s.
