@@ -178,13 +178,13 @@ export function listSteps(design: Design, evaluation: Evaluation): BuildStep[] {
   const nonReturns = design.gear.flatMap(({ id, spec }) =>
     spec.kind === "nonReturn" ? [push("trialBack", id, { kind: "gear", id }, [mounted.get(id)!])] : [],
   );
+  const hoseTrial = hoses.length > 0 ? [push("trialHoses", "all", { kind: "rig" }, hoses)] : [];
   // a fitting in her skin is proven when the water first stands over it, with the slings still round her
   const fittings = design.gear.filter(({ spec }) => spec.kind === "skinFitting");
   const launch =
     design.rig.kind === "boat" && fittings.length > 0
-      ? [push("trialLaunch", "all", { kind: "rig" }, [...fittings.map(({ id }) => mounted.get(id)!), ...hoses])]
+      ? [push("trialLaunch", "all", { kind: "rig" }, [...fittings.map(({ id }) => mounted.get(id)!), ...hoseTrial])]
       : [];
-  const hoseTrial = hoses.length > 0 ? [push("trialHoses", "all", { kind: "rig" }, hoses)] : [];
   // no hole is drilled through a cover, and nothing is covered before its trial
   const before = [
     ...drills.values(),

@@ -60,9 +60,7 @@ test("flows through random gear are the same, whichever hose was drawn against t
       const hoses = design.lines.filter(({ kind }) => kind === "hose");
       const other = turnHose(design, hoses[which % hoses.length]!.id);
       const ends = (one: Design) =>
-        [...solveFlows(one, buildGearGraph(one), toSetting(state)).ends].sort((a, b) =>
-          a.node.localeCompare(b.node),
-        );
+        [...solveFlows(one, buildGearGraph(one), toSetting(state)).ends].sort((a, b) => a.node.localeCompare(b.node));
       const [a, b] = [ends(design), ends(other)];
       expect(b.map(({ node }) => node)).toEqual(a.map(({ node }) => node));
       a.forEach(({ lpm }, i) => {

@@ -6,7 +6,7 @@ export function SeenTrial({ caution, onResult }: TrialProps & { readonly caution
   return (
     <>
       <p className="text-[12.5px] leading-snug text-faint">{caution}</p>
-      <TrialOutcome text="What you see and feel decides." verdict="unclear" onResult={onResult} />
+      <TrialOutcome text="What you see and feel decides." verdict={null} onResult={onResult} />
     </>
   );
 }

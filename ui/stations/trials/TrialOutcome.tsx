@@ -4,12 +4,12 @@ import { RESULT_NAMES } from "@/words/trialRuns";
 import { Button } from "../../kit/Button";
 import type { TrialProps } from "./trialProps";
 
-/** What the readings come to, and the three answers with the one they suggest first. */
+/** What the readings come to, and the three answers, the one they suggest standing out; none where only eyes can tell. */
 export function TrialOutcome({
   text,
   verdict,
   onResult,
-}: TrialProps & { readonly text: string; readonly verdict: TrialRun["result"] }) {
+}: TrialProps & { readonly text: string; readonly verdict: TrialRun["result"] | null }) {
   return (
     <div className="pt-1">
       <p data-testid="trial-outcome" className={`text-[14px] leading-snug ${verdict === "leaks" ? "text-signal" : ""}`}>
