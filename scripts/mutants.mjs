@@ -1,108 +1,170 @@
-// npm run mutants -- falls traps: plants faults in those folders of the core, one at a time, and counts how many the tests of
-// the folder and the laws of the whole catch. Prints those that live on. Takes about two seconds a fault and core; outside ./test.
-import { spawnSync } from "node:child_process";
-import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
-import { tmpdir } from "node:os";
-import { join } from "node:path";
+// npm run mutants -- falls traps/seal.ts [--draw 200] [--jobs 2]: plants faults in those folders of the core, one at a time, and
+// counts how many the tests of the folder and the laws of the whole catch. Prints those that live on. `--draw` tries so many
+// drawn at random (same seed, same faults) where all would take too long. Each fault runs in a process of its own; outside ./test.
+import { spawn, spawnSync } from "node:child_process";
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import { cpus } from "node:os";
+import { join, resolve } from "node:path";
+import { build } from "esbuild";
 
-const areas = process.argv.slice(2);
-if (areas.length === 0 || areas.some((area) => !existsSync(`core/${area.split("/")[0]}`))) {
-  console.error("Say which folders of core, or files in them: npm run mutants -- falls traps/seal.ts");
-  process.exit(2);
-}
+const { areas, draw, jobs } = readArguments(process.argv.slice(2));
 const tool = "scripts/mutants";
 if (!existsSync(`${tool}/node_modules`)) {
   const installed = spawnSync("npm", ["ci"], { cwd: tool, stdio: "inherit" });
   if (installed.status !== 0) process.exit(installed.status ?? 1);
 }
+const { plantFaults } = await import("./mutants/plantFaults.mjs");
 
 /** Tests that hold whole designs to laws; a fault in any folder may show there. */
-const LAWS = ["evaluate/laws", "evaluate/safetyLaws", "evaluate/findings", "evaluate/evaluate", "pour/pour"];
-const folder = mkdtempSync(join(tmpdir(), "schleuse-mutants-"));
+const LAWS = ["laws", "safetyLaws", "sameRig", "findings", "evaluate"].map((law) => `core/evaluate/${law}.test.ts`);
 /** So large a share has to be caught. */
 const WANTED = 0.85;
+/** A fault is met no more often than so many times what the sound program comes by: an endless loop throws. */
+const HITS = 100;
+const room = resolve(".mutants");
+let plans = 0;
+
 let least = 1;
-for (const area of areas) {
-  const dir = area.split("/")[0];
-  const own = readdirSync(`core/${dir}`, { recursive: true }).filter((file) => String(file).endsWith(".test.ts"));
-  const first = run(
-    area.endsWith(".ts") ? [`core/${area}`] : [`core/${dir}/**/*.ts`, "!core/**/*.test.ts"],
-    own.map((file) => `${dir}/${file}`),
-  );
-  // only what lives through the tests of its own folder is held against the laws, which take longer
-  const alive = first.filter(({ status }) => isAlive(status));
-  const held =
-    alive.length === 0
-      ? []
-      : run(
-          alive.map(toRange),
-          LAWS.map((law) => `${law}.test.ts`),
-        );
-  const still = new Set(held.filter(({ status }) => isAlive(status)).map(toKey));
-  least = Math.min(least, tell(area, first, still));
-}
-rmSync(folder, { recursive: true, force: true });
+for (const area of areas) least = Math.min(least, await tryArea(area));
+rmSync(room, { recursive: true, force: true });
 process.exit(least >= WANTED ? 0 : 1);
 
-function run(mutate, tests) {
-  const [config, report] = [join(folder, "config.json"), join(folder, "report.json")];
-  rmSync(report, { force: true });
-  const testMatch = tests.filter((file) => existsSync(`core/${file}`)).map((file) => `<rootDir>/core/${file}`);
-  writeFileSync(
-    config,
-    JSON.stringify({
-      testRunner: "jest",
-      plugins: [join(process.cwd(), tool, "node_modules/@stryker-mutator/jest-runner/dist/src/index.js")],
-      // types are checked elsewhere, and the tester would rewrite the paths of the project
-      tsconfigFile: "none.json",
-      jest: {
-        projectType: "custom",
-        configFile: "jest.config.mjs",
-        enableFindRelatedTests: false,
-        config: { maxWorkers: 1, roots: ["<rootDir>/core"], testMatch },
-      },
-      testRunnerNodeArgs: ["--experimental-vm-modules"],
-      coverageAnalysis: "perTest",
-      mutate,
-      ignoreStatic: true,
-      concurrency: 2,
-      timeoutMS: 10_000,
-      reporters: ["json"],
-      jsonReporter: { fileName: report },
-      tempDirName: ".mutants",
-      ignorePatterns: [".next", "dist", "docs", "e2e", "test-results", "public", "app", "ui", "scripts"],
-    }),
-  );
-  const ended = spawnSync("node", [`${tool}/node_modules/@stryker-mutator/core/bin/stryker.js`, "run", config], {
-    stdio: ["ignore", "ignore", "inherit"],
+async function tryArea(area) {
+  const dir = area.split("/")[0];
+  const inDir = readdirSync(`core/${dir}`, { recursive: true }).map((file) => `core/${dir}/${file}`);
+  const isTest = (file) => file.endsWith(".test.ts");
+  const sources = area.endsWith(".ts") ? [`core/${area}`] : inDir.filter((f) => f.endsWith(".ts") && !isTest(f));
+  const { contents, faults } = await plantFaults(sources);
+  const tests = [...new Set([...inDir.filter(isTest), ...LAWS])];
+  const bundles = await bundleTests(tests, contents);
+  const dry = join(room, "dry.json");
+  const ran = runHarness({ bundles: bundles.map((bundle) => ({ bundle, wanted: null })), told: dry }, undefined);
+  if ((await ran.ended).status !== 0) throw new Error(`The tests of ${area} fail without any fault.`);
+  const { tests: known, met } = JSON.parse(readFileSync(dry, "utf8"));
+  // what only happens while a module loads is met by every test or none, and says nothing of either
+  const reached = faults.filter(({ id }) => !met.static[id] || known.some((one) => timesMet(met, one, id) > 0));
+  const drawn = draw === null ? reached : drawSome(reached, draw);
+  const caught = new Map();
+  const queue = [...drawn];
+  const work = async () => {
+    for (let fault = queue.shift(); fault; fault = queue.shift()) {
+      caught.set(fault.id, await tryFault(fault.id, known, met));
+      if (caught.size % 50 === 0) console.error(`${area}: ${caught.size} of ${drawn.length} tried`);
+    }
+  };
+  await Promise.all(Array.from({ length: jobs }, work));
+  return tell(area, drawn, reached.length, caught);
+}
+
+// The tests that come by a fault, quick ones first.
+async function tryFault(id, known, met) {
+  const asked = known.filter((one) => timesMet(met, one, id) > 0).sort((a, b) => a.ms - b.ms);
+  if (asked.length === 0) return false;
+  const bundles = [...new Set(asked.map(({ bundle }) => bundle))].map((bundle) => ({
+    bundle,
+    wanted: asked.filter((one) => one.bundle === bundle).map(({ index }) => index),
+  }));
+  const hits = asked.reduce((sum, one) => sum + timesMet(met, one, id), 0);
+  const ms = asked.reduce((sum, one) => sum + one.ms, 0);
+  const run = runHarness({ bundles, hitLimit: hits * HITS + 1_000 }, id);
+  const timer = setTimeout(run.stop, 10_000 + 10 * ms);
+  const { status } = await run.ended;
+  clearTimeout(timer);
+  return status !== 0;
+}
+
+function timesMet(met, { bundle, index }, id) {
+  return met.perTest[`${bundle}#${index}`]?.[id] ?? 0;
+}
+
+function runHarness(plan, id) {
+  plans += 1;
+  const path = join(room, `plan-${plans}.json`);
+  writeFileSync(path, JSON.stringify(plan));
+  const isDry = id === undefined;
+  const child = spawn(process.execPath, [`${tool}/harness.mjs`, path, ...(isDry ? [] : [id])], {
+    stdio: ["ignore", "ignore", isDry ? "inherit" : "ignore"],
   });
-  if (!existsSync(report)) process.exit(ended.status || 1);
-  const { files } = JSON.parse(readFileSync(report, "utf8"));
-  return Object.entries(files).flatMap(([file, { source, mutants }]) =>
-    mutants.map((mutant) => ({ file, line: source.split("\n")[mutant.location.start.line - 1].trim(), ...mutant })),
+  const ended = new Promise((done) => child.on("close", (status) => done({ status })));
+  return { ended: ended.finally(() => rmSync(path, { force: true })), stop: () => child.kill("SIGKILL") };
+}
+
+async function bundleTests(tests, contents) {
+  rmSync(room, { recursive: true, force: true });
+  mkdirSync(room, { recursive: true });
+  const seed = resolve("tests/seed.ts");
+  const entries = tests.map((file, i) => {
+    const entry = join(room, `entry-${i}.ts`);
+    writeFileSync(entry, `import ${JSON.stringify(seed)};\nimport ${JSON.stringify(resolve(file))};\n`);
+    return entry;
+  });
+  await build({
+    entryPoints: entries,
+    outdir: join(room, "out"),
+    outExtension: { ".js": ".mjs" },
+    bundle: true,
+    splitting: true,
+    packages: "external",
+    platform: "node",
+    target: "node20",
+    format: "esm",
+    alias: { "@": resolve(".") },
+    logLevel: "error",
+    plugins: [
+      {
+        name: "planted",
+        setup: ({ onLoad }) =>
+          onLoad({ filter: /\/core\/.*\.ts$/ }, ({ path }) =>
+            contents.has(path) ? { contents: contents.get(path), loader: "ts" } : undefined,
+          ),
+      },
+    ],
+  });
+  return tests.map((_, i) => join(room, "out", `entry-${i}.mjs`));
+}
+
+// Numbers that look like chance and are the same at every run (mulberry32).
+function drawSome(list, count) {
+  let state = 20_260_901;
+  const next = () => {
+    state = (state + 0x6d2b79f5) | 0;
+    let t = Math.imul(state ^ (state >>> 15), 1 | state);
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+    return ((t ^ (t >>> 14)) >>> 0) / 2 ** 32;
+  };
+  return list
+    .map((one) => [next(), one])
+    .sort(([a], [b]) => a - b)
+    .slice(0, count)
+    .map(([, one]) => one);
+}
+
+function tell(area, drawn, all, caught) {
+  const alive = drawn.filter(({ id }) => !caught.get(id));
+  const inOrder = alive.sort((a, b) => a.file.localeCompare(b.file) || a.line - b.line);
+  for (const { file, line, kind, was, becomes } of inOrder)
+    console.log(`${file}:${line} ${kind}: ${was}  ->  ${becomes}`);
+  const share = drawn.length === 0 ? 1 : 1 - alive.length / drawn.length;
+  const of = drawn.length < all ? ` drawn from ${all}` : "";
+  console.log(
+    `${area}: ${drawn.length - alive.length} of ${drawn.length} faults${of} caught, ${(share * 100).toFixed(1)} %`,
   );
-}
-
-function isAlive(status) {
-  return status === "Survived" || status === "NoCoverage";
-}
-
-function toRange({ file, location: { start, end } }) {
-  return `${file}:${start.line}:${start.column - 1}-${end.line}:${end.column - 1}`;
-}
-
-function toKey({ file, location, mutatorName, replacement }) {
-  return JSON.stringify([file, location, mutatorName, replacement]);
-}
-
-function tell(area, mutants, still) {
-  const judged = mutants.filter(({ status }) => isAlive(status) || status === "Killed" || status === "Timeout");
-  const alive = judged.filter((mutant) => still.has(toKey(mutant)));
-  for (const { file, location, mutatorName, replacement, line } of alive) {
-    console.log(`${file}:${location.start.line} ${mutatorName}: ${line}  ->  ${replacement}`);
-  }
-  const share = judged.length === 0 ? 1 : 1 - alive.length / judged.length;
-  const caught = judged.length - alive.length;
-  console.log(`${area}: ${caught} of ${judged.length} faults caught, ${(share * 100).toFixed(1)} %`);
   return share;
+}
+
+function readArguments(args) {
+  const numberAfter = (name) => {
+    const at = args.indexOf(name);
+    return at < 0 ? null : Number(args.splice(at, 2)[1]);
+  };
+  const [draws, many] = [numberAfter("--draw"), numberAfter("--jobs")];
+  const isFound = (area) => existsSync(`core/${area.split("/")[0]}`);
+  const isCount = (value) => value === null || (Number.isInteger(value) && value > 0);
+  if (args.length === 0 || !args.every(isFound) || !isCount(draws) || !isCount(many)) {
+    console.error(
+      "Say which folders of core, or files in them: npm run mutants -- falls traps/seal.ts [--draw 200] [--jobs 2]",
+    );
+    process.exit(2);
+  }
+  return { areas: args, draw: draws, jobs: many ?? Math.min(4, cpus().length) };
 }
