@@ -17,8 +17,9 @@ if (fault !== undefined) {
 
 let collected = [];
 const test = (name, run) => collected.push({ name, run });
-test.each = (rows) => (name, run) =>
-  rows.forEach((row, i) => test(`${name} ${i}`, () => (Array.isArray(row) ? run(...row) : run(row))));
+test.each = (rows) => (name, run) => {
+  for (const row of rows) test(name, () => (Array.isArray(row) ? run(...row) : run(row)));
+};
 Object.assign(globalThis, { test, expect });
 
 const told = [];
