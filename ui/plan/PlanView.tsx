@@ -34,7 +34,8 @@ const GroupBar = dynamic(() => import("./GroupBar").then((module) => module.Grou
 /** A double click this near to the drain shown puts a bend into it, px. */
 const NEAR_PX = 12;
 
-const PAD = { left: 20, right: 44, top: 26, bottom: 14 };
+// the names of the views and the tools stand at its upper edge
+const PAD = { left: 20, right: 44, top: 42, bottom: 12 };
 
 /** The rig from above with what is under the floor: nose to the right, so left is up; nose up where the sheet is tall. */
 export function PlanView() {

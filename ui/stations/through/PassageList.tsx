@@ -20,9 +20,13 @@ export function PassageList() {
   const kind = useWorkbench((state) => state.history!.design.rig.kind);
   const others = useWorkbench((state) => state.evaluation?.linePassages);
   const passages = [...(drains?.flatMap((drain) => drain.passages) ?? []), ...(others ?? [])];
+  const fittings = useWorkbench(
+    (state) => state.history!.design.gear.filter(({ spec }) => spec.kind === "skinFitting").length,
+  );
   if (passages.length === 0) return null;
+  const count = fittings === 0 ? `${passages.length} in all` : `${passages.length}, and ${fittings} for the fittings`;
   return (
-    <Group title={`Holes to drill, ${passages.length} in all`}>
+    <Group title={`Holes to drill, ${count}`}>
       {lines.map(({ id: lineId, name }) => {
         const own = passages.filter((passage) => passage.lineId === lineId);
         return own.length === 0 ? null : (
