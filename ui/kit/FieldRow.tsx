@@ -9,21 +9,25 @@ type FieldRowProps = {
   readonly children: ReactNode;
 };
 
-/** A label, what is filled in, and under it the sentence when it was refused. */
+/** A label, what is filled in, and under it what it means while a hand is in it, and the sentence when it was refused. */
 export function FieldRow({ id, label, help, refusal, children }: FieldRowProps) {
   const say = useSay();
   return (
-    <div className="min-w-0">
+    <div className="group/field min-w-0">
       <div className="flex min-h-8 items-center gap-2 phone:min-h-11">
-        <label
-          htmlFor={id}
-          title={help && say(help)}
-          className="min-w-0 flex-1 text-[13px] text-faint phone:text-[15px]"
-        >
+        <label htmlFor={id} className="min-w-0 flex-1 text-[13px] text-faint phone:text-[15px]">
           {say(label)}
         </label>
         {children}
       </div>
+      {help && (
+        <p
+          id={`${id}-help`}
+          className="hidden pb-1 text-[12.5px] leading-snug text-faint group-focus-within/field:block"
+        >
+          {say(help)}
+        </p>
+      )}
       {refusal && (
         <p id={`${id}-why`} role="alert" className="pb-1 text-[12.5px] text-signal">
           {say(refusal)}

@@ -41,6 +41,7 @@ export function NumberField(props: NumberFieldProps) {
         id={id}
         value={typed ?? (value === null ? "" : figure)}
         refused={refusal !== null}
+        hasHelp={Boolean(help)}
         on={on}
         className="figures w-[72px] text-right text-[16px] phone:w-28"
       />
