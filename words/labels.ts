@@ -292,7 +292,7 @@ export const BRANCH_VENT_NAMES = {
 } as const;
 
 /** The words of the trade, one tap away from where they are used. */
-export const GLOSSARY = {
+export const PLAIN_WORDS = {
   invert: "Invert: the inside bottom of a pipe, where the last drop runs.",
   fall: "Fall: how far a pipe goes down over its length.",
   fallInHand: "Fall in hand: the millimetres a drain can still lose before it stops running.",

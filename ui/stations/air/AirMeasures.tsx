@@ -18,7 +18,7 @@ import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
 import { WORK_CAUTIONS } from "@/words/cautions";
-import { BRANCH_VENT_NAMES, GLOSSARY, VENT_WAY_NAMES } from "@/words/labels";
+import { BRANCH_VENT_NAMES, PLAIN_WORDS, VENT_WAY_NAMES } from "@/words/labels";
 import { formatQuantity } from "@/words/units";
 import { findShownDrain, findShownResult } from "../../drawing/shown";
 import { Group } from "../../fields/Group";
@@ -42,7 +42,7 @@ export function AirMeasures() {
     <>
       {vents.length === 0 && (
         <p className="px-3 py-2">
-          There is no breather. {GLOSSARY.breather} The finding “no breather” above fits one for you.
+          There is no breather. {PLAIN_WORDS.breather} The finding “no breather” above fits one for you.
         </p>
       )}
       {vents.map((vent) => (
@@ -135,7 +135,7 @@ function VentFields({ vent }: { readonly vent: Vent }) {
       <TextField label="Name" value={vent.name} onCommit={(value) => set(at, ["lines", vent.id, "name"], value)} />
       <NumberField
         label="Bore"
-        help={GLOSSARY.bore}
+        help={PLAIN_WORDS.bore}
         value={vent.pipe.innerMm}
         quantity="length"
         onCommit={(value) => set(at, ["lines", vent.id, "pipe", "innerMm"], value)}

@@ -8,7 +8,7 @@ import { findPipeOf } from "@/core/falls/drainPath";
 import { findPipeSize, PIPE_SIZES } from "@/core/parts/pipes";
 import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
-import { GLOSSARY, INLINE_NAMES, JOINT_NAMES, TRAP_NAMES } from "@/words/labels";
+import { INLINE_NAMES, JOINT_NAMES, PLAIN_WORDS, TRAP_NAMES } from "@/words/labels";
 import { describePipe, describeSize } from "@/words/parts";
 import { formatQuantity, type Units } from "@/words/units";
 import { findShownResult } from "../../drawing/shown";
@@ -67,7 +67,7 @@ function LegFalls({ drain }: { readonly drain: Drain }) {
           <NumberField
             key={key}
             label={name}
-            help={GLOSSARY.fall}
+            help={PLAIN_WORDS.fall}
             value={((leg.from.z - leg.to.z) / leg.planLengthMm) * 1000}
             quantity="slope"
             onCommit={(value) => {
@@ -183,7 +183,7 @@ function LineTrapFields({ drain }: { readonly drain: Drain }) {
         <>
           <NumberField
             label="Seal"
-            help={GLOSSARY.trapSeal}
+            help={PLAIN_WORDS.trapSeal}
             value={lineTrap.sealMm}
             quantity="length"
             onCommit={(value) => set(at, path("sealMm"), value)}

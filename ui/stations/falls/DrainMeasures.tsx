@@ -5,7 +5,7 @@ import { TRAP_KINDS } from "@/core/design/plumbing";
 import { USUAL_TRAPS } from "@/core/design/usualTraps";
 import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
-import { GLOSSARY, TRAP_NAMES } from "@/words/labels";
+import { PLAIN_WORDS, TRAP_NAMES } from "@/words/labels";
 import { formatQuantity } from "@/words/units";
 import { findShownResult } from "../../drawing/shown";
 import { Group } from "../../fields/Group";
@@ -64,7 +64,7 @@ const TrapFields = memo(function TrapFields({ lineId, trap }: TrapFieldsProps) {
           {trap.kind !== "membrane" && (
             <NumberField
               label="Seal"
-              help={GLOSSARY.trapSeal}
+              help={PLAIN_WORDS.trapSeal}
               value={trap.sealMm}
               quantity="length"
               onCommit={(value) => set(at, path("sealMm"), value)}
@@ -72,7 +72,7 @@ const TrapFields = memo(function TrapFields({ lineId, trap }: TrapFieldsProps) {
           )}
           <NumberField
             label="Outlet down to weir"
-            help={GLOSSARY.weir}
+            help={PLAIN_WORDS.weir}
             value={trap.dropMm}
             quantity="length"
             onCommit={(value) => set(at, path("dropMm"), value)}
@@ -110,7 +110,7 @@ const PipeFields = memo(function PipeFields({ drain }: { readonly drain: Drain }
       <PipePick pipe={drain.pipe} onPick={(pipe) => set(at, ["lines", drain.id, "pipe"], pipe)} />
       <NumberField
         label="Bore"
-        help={GLOSSARY.bore}
+        help={PLAIN_WORDS.bore}
         value={drain.pipe.innerMm}
         quantity="length"
         onCommit={(value) => set(at, path("innerMm"), value)}

@@ -5,7 +5,7 @@ import { memo } from "react";
 import { buildRenameFixture } from "@/core/edits/renameFixture";
 import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
-import { GLOSSARY } from "@/words/labels";
+import { PLAIN_WORDS } from "@/words/labels";
 import { findShownDrain, findShownFixtureId } from "../../drawing/shown";
 import { Group } from "../../fields/Group";
 import { PlaceFields } from "../../fields/PlaceFields";
@@ -78,7 +78,7 @@ const FixtureFields = memo(function FixtureFields({ fixtureId }: { readonly fixt
       <PlaceFields part={at} />
       <NumberField
         label="Bore"
-        help={GLOSSARY.bore}
+        help={PLAIN_WORDS.bore}
         value={fixture.boreMm}
         quantity="length"
         onCommit={field("boreMm")}

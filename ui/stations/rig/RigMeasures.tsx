@@ -3,7 +3,7 @@ import { Plus, Trash2 } from "lucide-react";
 import { freeId } from "@/core/design/freeId";
 import type { RigKind } from "@/core/design/rig";
 import { useWorkbench } from "@/store/useWorkbench";
-import { RIG_NAMES } from "@/words/labels";
+import { PLAIN_WORDS, RIG_NAMES } from "@/words/labels";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
 import { Button } from "../../kit/Button";
@@ -62,7 +62,14 @@ export function RigMeasures() {
           onCommit={field("groundZMm")}
         />
         {!boat && (
-          <NumberField label="Sill line" value={rig.sillZMm} quantity="length" clearable onCommit={field("sillZMm")} />
+          <NumberField
+            label="Sill line"
+            help={PLAIN_WORDS.sill}
+            value={rig.sillZMm}
+            quantity="length"
+            clearable
+            onCommit={field("sillZMm")}
+          />
         )}
         {boat && (
           <NumberField

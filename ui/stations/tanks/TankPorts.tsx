@@ -6,7 +6,7 @@ import { ADDED_PORTS, buildAddPort, buildRemovePort } from "@/core/edits/tankEdi
 import { FACES, type Face, findFace } from "@/core/templates/tankFaces";
 import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
-import { PORT_NAMES, THREAD_NAMES } from "@/words/labels";
+import { PLAIN_WORDS, PORT_NAMES, THREAD_NAMES } from "@/words/labels";
 import { describePort, nameSide } from "@/words/ports";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
@@ -89,6 +89,7 @@ function PortFields({ tank, port }: { readonly tank: Tank; readonly port: Port }
       ))}
       <NumberField
         label="Invert over its bottom"
+        help={PLAIN_WORDS.invert}
         value={port.atMm.z}
         quantity="length"
         onCommit={(value) => write("atMm.z", value)}
