@@ -56,12 +56,22 @@ test("water in a trap is two seals, the span and a bore more; none in a valve wi
 });
 
 test("the dip hangs half way between outlet and weir, a seal below the weir; without a seal no water stands, tipped or not", () => {
-  const path = buildDrainPath(kranich, drain);
-  const [weir] = path.nodesMm;
-  const { dipMm, surfaceMm } = computeTrapWater(path, computeUp(LEVEL))!;
-  expect(dipMm.x).toBeCloseTo((weir!.x + path.outletMm.x) / 2, 9);
-  expect(dipMm.y).toBeCloseTo((weir!.y + path.outletMm.y) / 2, 9);
-  expect(surfaceMm - dipMm.z).toBeCloseTo(60, 9);
+  const { x, y, z } = buildDrainPath(kranich, drain).outletMm;
+  // led to the rear, to the right, and askew
+  for (const [dx, dy] of [
+    [-600, 0],
+    [0, -600],
+    [300, -500],
+  ] as const) {
+    const bendsMm = [{ x: x + dx, y: y + dy, z: z - 110, id: "n1" }];
+    const path = buildDrainPath(kranich, { ...drain, bendsMm, items: [] });
+    const [weir] = path.nodesMm;
+    const { dipMm, surfaceMm } = computeTrapWater(path, computeUp(LEVEL))!;
+    expect(Math.hypot(weir!.x - x, weir!.y - y)).toBeCloseTo(drain.trap!.spanMm, 6);
+    expect(dipMm.x).toBeCloseTo((weir!.x + x) / 2, 9);
+    expect(dipMm.y).toBeCloseTo((weir!.y + y) / 2, 9);
+    expect(surfaceMm - dipMm.z).toBeCloseTo(60, 9);
+  }
   const dry = buildDrainPath(kranich, { ...drain, trap: { ...drain.trap!, sealMm: 0 } });
   // tipped the other way the weir stands over the dip, and still there is nothing in it
   for (const rollDeg of [-8, 0, 8]) expect(computeTrapWater(dry, computeUp({ pitchDeg: 0, rollDeg }))!.sealMm).toBe(0);
