@@ -54,8 +54,17 @@ const AFLOAT: readonly (readonly [RegExp, string])[] = [
 export const speakFor = (kind: RigKind | null | undefined): ((text: string) => string) =>
   kind === "boat" ? speakAfloat : speakAshore;
 
+// labels are said again with every frame that draws them
+const known = new Map<string, string>();
+const MOST_KNOWN = 2_000;
+
 function speakAfloat(text: string): string {
-  return AFLOAT.reduce((said, [ashore, afloat]) => said.replace(ashore, afloat), text);
+  const before = known.get(text);
+  if (before !== undefined) return before;
+  const said = AFLOAT.reduce((so, [ashore, afloat]) => so.replace(ashore, afloat), text);
+  if (known.size >= MOST_KNOWN) known.clear();
+  known.set(text, said);
+  return said;
 }
 
 function speakAshore(text: string): string {
