@@ -47,7 +47,7 @@ test("from Build to the phone's page: one card at a time, read large, ticked, un
   await level.getByLabel("It falls so much").fill("400");
   await expect(level).toContainText("Steeper than drawn");
   await expect(level.getByRole("button", { name: "Keep how it stands" })).toBeDisabled();
-  await level.getByLabel("Nose down").fill("1.5");
+  await level.getByLabel("Front down").fill("1.5");
   await level.getByLabel("Right side low").fill("-0,5");
   await level.getByRole("button", { name: "Keep how it stands" }).click();
   await expect(level).toContainText("Kept.");
@@ -121,7 +121,7 @@ test("what was ticked on the phone comes back by the desk's camera, once; ticks 
   await playCodes(page, splitFrames(writeTicks("kranich", "2026-05-01", steps)));
   await openWorkbench(page);
   await page.keyboard.press("8");
-  const hand = page.getByRole("group", { name: "Under the floor" });
+  const hand = page.getByRole("group", { name: /^Under the (floor|sole)$/ });
   await hand.getByRole("button", { name: "Read the phone's codes" }).click();
   await expect(hand.getByRole("status")).toContainText("2 steps ticked there are ticked here now");
   const done = page.getByRole("list", { name: "Done" }).getByRole("checkbox");

@@ -40,6 +40,7 @@ const AFLOAT: readonly (readonly [RegExp, string])[] = [
   ],
   [/\bDumping on the ground is forbidden in many places\b/g, "Letting it overboard is forbidden in many waters"],
   [/\bdrive a while\b/g, "sail a while"],
+  [/\bAn axle at the end of its travel, a shaft\b/g, "A shaft"],
   [/\bparked askew\b/g, "lying askew"],
   [/\bOnto the ground\b/g, "Into the bilge"],
   [/\bonto the ground\b/g, "into the bilge"],

@@ -78,7 +78,9 @@ test("without places of their own bolts stand in two even rows beyond the ends, 
     expect([rear!.length, front!.length]).toEqual([Math.floor(bolts / 2), Math.ceil(bolts / 2)]);
     for (const row of [rear!, front!]) {
       expect([Math.min(...row), Math.max(...row)]).toEqual([160, 460]);
-      row.forEach((y, i) => expect(y).toBeCloseTo(160 + (300 * i) / (row.length - 1), 9));
+      row.forEach((y, i) => {
+        expect(y).toBeCloseTo(160 + (300 * i) / (row.length - 1), 9);
+      });
     }
   }
   expect(listBoltPlaces(offset, { bolts: 3, placesMm: null }).filter(({ x }) => x === -25)).toEqual([
@@ -138,7 +140,9 @@ test("a pattern that is uneven is as strong turned end for end and side for side
         computeFixing(tank, { ...held, placesMm: [...places] }, "m1n1")?.map(({ utilisation }) => utilisation) ?? null;
       const [a, b] = [uses(placesMm), uses(turned)];
       expect(b === null).toBe(a === null);
-      a?.forEach((use, i) => expect(b![i]! / use).toBeCloseTo(1, 6));
+      a?.forEach((use, i) => {
+        expect(b![i]! / use).toBeCloseTo(1, 6);
+      });
     }),
   );
 });

@@ -43,3 +43,9 @@ export type LimitId = keyof typeof LIMITS;
 export type LimitQuantity = (typeof LIMITS)[LimitId];
 export const LIMIT_IDS = Object.keys(LIMITS) as LimitId[];
 export const isLimitId = (id: string): id is LimitId => Object.hasOwn(LIMITS, id);
+
+const ON_WHEELS: ReadonlySet<LimitId> = new Set<LimitId>(["breakover", "rampEnd", "sillGap"]);
+
+/** The limits that mean something on a rig: a boat crosses no ridges and has no sills. */
+export const listLimitIds = (isBoat: boolean): readonly LimitId[] =>
+  isBoat ? LIMIT_IDS.filter((id) => !ON_WHEELS.has(id)) : LIMIT_IDS;

@@ -13,17 +13,18 @@ type FieldRowProps = {
 export function FieldRow({ id, label, help, refusal, children }: FieldRowProps) {
   const say = useSay();
   return (
-    <div className="group/field min-w-0">
+    <div className="group/field relative min-w-0">
       <div className="flex min-h-8 items-center gap-2 phone:min-h-11">
         <label htmlFor={id} className="min-w-0 flex-1 text-[13px] text-faint phone:text-[15px]">
           {say(label)}
         </label>
         {children}
       </div>
+      {/* it lies over what follows and lets every press through, so that nothing moves under a hand that leaves the field */}
       {help && (
         <p
           id={`${id}-help`}
-          className="hidden pb-1 text-[12.5px] leading-snug text-faint group-focus-within/field:block"
+          className="pointer-events-none absolute inset-x-0 top-full z-20 hidden border border-edge bg-sheet px-1.5 py-1 text-[12.5px] leading-snug group-focus-within/field:block"
         >
           {say(help)}
         </p>

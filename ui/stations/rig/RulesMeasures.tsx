@@ -1,6 +1,6 @@
 "use client";
 import { memo } from "react";
-import { LIMIT_IDS } from "@/core/rules/limitIds";
+import { listLimitIds } from "@/core/rules/limitIds";
 import type { PackId } from "@/core/rules/packIds";
 import { useWorkbench } from "@/store/useWorkbench";
 import { PACK_NAMES } from "@/words/sources";
@@ -14,6 +14,7 @@ const AT = { kind: "rig" } as const;
 /** The rules the design is held against: a pack, and every limit of it to be changed. */
 export const RulesMeasures = memo(function RulesMeasures() {
   const rules = useWorkbench((state) => state.history!.design.rules);
+  const isBoat = useWorkbench((state) => state.history!.design.rig.kind === "boat");
   const { set } = useEdits();
   return (
     <Group title="Rules">
@@ -27,7 +28,7 @@ export const RulesMeasures = memo(function RulesMeasures() {
         <summary className="min-h-7 cursor-pointer text-[13.5px] leading-7 text-enamel">
           Every limit, to be changed
         </summary>
-        {LIMIT_IDS.map((id) => (
+        {listLimitIds(isBoat).map((id) => (
           <LimitField key={id} id={id} />
         ))}
       </details>
