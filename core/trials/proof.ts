@@ -1,4 +1,4 @@
-import type { BuildStep, StepKind } from "../build/steps";
+import { type BuildStep, STEP_KINDS, type StepKind } from "../build/steps";
 import type { Design } from "../design/design";
 import type { Movable } from "../design/moves";
 import type { BuildRecord } from "../record/record";
@@ -12,14 +12,7 @@ import { takeFingerprint } from "./fingerprint";
 export const PROOFS = ["leaks", "open", "changed", "ticked", "held"] as const;
 export type Proof = (typeof PROOFS)[number];
 
-const TRIALS: ReadonlySet<StepKind> = new Set([
-  "trialTank",
-  "trialDump",
-  "trialDrain",
-  "trialBack",
-  "trialHoses",
-  "trialLaunch",
-]);
+const TRIALS: ReadonlySet<StepKind> = new Set(STEP_KINDS.filter((kind) => kind.startsWith("trial")));
 
 /** The trials among the steps of the building. */
 export const listTrials = (steps: readonly BuildStep[]): BuildStep[] => steps.filter(({ kind }) => TRIALS.has(kind));
