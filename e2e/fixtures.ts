@@ -134,3 +134,17 @@ export const PLACE = {
   y: /^(Left|To port) of the middle$/,
   z: /^Over the (floor|sole)$/,
 } as const;
+
+/** Types a figure or a name over what stands there, and leaves it where it is the same. */
+export async function type(field: Locator, value: string | number): Promise<void> {
+  const text = String(value);
+  if ((await field.inputValue()) === text) return;
+  await field.fill(text);
+  await field.press("Enter");
+}
+
+/** Picks from a list by what it says. */
+export async function choose(list: Locator, label: string): Promise<void> {
+  const chosen = await list.evaluate((select: HTMLSelectElement) => select.selectedOptions[0]?.label);
+  if (chosen !== label) await list.selectOption({ label });
+}

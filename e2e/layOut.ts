@@ -23,7 +23,7 @@ import {
 } from "@/words/labels";
 import { nameSide } from "@/words/ports";
 import { formatParts } from "@/words/units";
-import { expect, PLACE } from "./fixtures";
+import { choose, expect, PLACE, type } from "./fixtures";
 
 /*
  * Lays out by hand what a design has more than the one that is open, station by station, with the fields and lists any
@@ -35,18 +35,6 @@ export async function goTo(page: Page, station: string): Promise<Locator> {
   const stations = page.getByRole("navigation", { name: "Stations" });
   await stations.getByRole("button", { name: new RegExp(`^${station}`) }).click();
   return page.getByRole("region", { name: `Measures: ${station}` });
-}
-
-async function type(field: Locator, value: string | number): Promise<void> {
-  const text = String(value);
-  if ((await field.inputValue()) === text) return;
-  await field.fill(text);
-  await field.press("Enter");
-}
-
-async function choose(list: Locator, label: string): Promise<void> {
-  const chosen = await list.evaluate((select: HTMLSelectElement) => select.selectedOptions[0]?.label);
-  if (chosen !== label) await list.selectOption({ label });
 }
 
 const AXES = ["x", "y", "z"] as const;
