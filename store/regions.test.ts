@@ -46,9 +46,9 @@ test.each(REGIONS)(
       for (const stop of stops) stop();
       expect(heightOf(regions[from].getState())).toBe(before + mm);
       expect([...seen]).toHaveLength(2);
-      // nobody is left behind for more moves than there are regions; the fields for no more than 48
+      // nobody is left behind for more moves than there are regions; the fields for no more than 24
       for (const region of REGIONS) {
-        const most = region === "measures" ? 48 : REGIONS.length;
+        const most = region === "measures" ? 24 : REGIONS.length;
         expect(heightOf(regions[region].getState())).toBeGreaterThanOrEqual(before + Math.max(0, mm - most));
       }
     }

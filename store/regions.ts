@@ -6,7 +6,7 @@ import { workbench } from "./workbench";
 const WATCHED: readonly Region[] = REGIONS.filter((region) => region !== "measures");
 
 /** The fields are many and nobody types while pulling: they have a turn after so many of the others. */
-const FIELDS_EVERY = 48;
+const FIELDS_EVERY = 24;
 
 /** The hand rests when nothing has moved for so long, ms; then the regions catch up one by one. */
 const REST_MS = 40;
