@@ -1,6 +1,7 @@
-import { ALL_DEMOS } from "@/tests/demoRigs";
+import { ALL_DEMOS, readDemo } from "@/tests/demoRigs";
 import { listSteps, orderSteps } from "../build/steps";
 import type { Design } from "../design/design";
+import { measureBowlMm2 } from "../design/usualFixtures";
 import { evaluate } from "../evaluate/evaluate";
 import { measureCapacityL, measureExtent } from "../geometry/solid";
 import { computeWaterLoss } from "./leakRate";
@@ -20,6 +21,24 @@ test("the surface of a tank's trial is no smaller than any level in it, so that 
       expect(mm2 * (max.z - min.z)).toBeGreaterThanOrEqual(measureCapacityL(tank.solid) * 1e6 - 1);
     }
   }
+});
+
+test("a drain that others join is filled with them: all their bowls sink together, a drain alone its own", () => {
+  const design = readDemo("lesesaal-furnished");
+  const areaOf = (id: string) =>
+    measureTrialSurfaceMm2(design, trialsOf(design).find((step) => step.id === `trialDrain:${id}`)!);
+  const drains = design.lines.filter((line) => line.kind === "drain");
+  const [joined] = drains.filter(({ to }) => to.kind === "junction");
+  const main = joined!.to.kind === "junction" ? joined!.to.lineId : "";
+  expect(areaOf(joined!.id)).toBe(areaOf(main));
+  const kinds = [joined!, drains.find(({ id }) => id === main)!].map(
+    ({ fromFixture }) => design.fixtures.find(({ id }) => id === fromFixture)!.kind,
+  );
+  expect(areaOf(main)).toBeGreaterThanOrEqual(kinds.reduce((sum, kind) => sum + measureBowlMm2(kind), 0) - 1e-6);
+  const alone = readDemo("kranich");
+  expect(measureTrialSurfaceMm2(alone, trialsOf(alone).find(({ kind }) => kind === "trialDrain")!)).toBe(
+    measureBowlMm2(alone.fixtures[0]!.kind),
+  );
 });
 
 // By hand: 800 × 400 mm that sink by 2 mm in 15 min are 0.64 L, 42.7 mL/min; in a pipe of 10.4 cm² the same 2 mm are 0.14.
