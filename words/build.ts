@@ -102,12 +102,21 @@ const BEDDED: StepWords = {
   caution: "Ashore. Turn its seacock before, and let the sealant cure as its maker says before she floats.",
 };
 
-function findWords({ kind, at }: Pick<BuildStep, "kind" | "at">, { rig, gear }: Design): StepWords {
+/** A dump line that joins another one has no cap. */
+const LAID_INTO: Pick<StepWords, "verb"> = { verb: (part) => `Lay ${part} at its fall, into the wye` };
+
+function findWords({ kind, at }: Pick<BuildStep, "kind" | "at">, { rig, gear, lines }: Design): StepWords {
   const isBedded =
     kind === "mountGear" &&
     gear.some(({ id, spec }) => spec.kind === "skinFitting" && at.kind === "gear" && at.id === id);
   if (isBedded && rig.kind === "boat") return BEDDED;
-  return { ...STEP_WORDS[kind], ...(rig.kind === "boat" ? STEP_WORDS[kind].afloat : {}) };
+  const isInto =
+    kind === "layDumpLine" && lines.some(({ id, to }) => at.kind === "line" && at.id === id && to.kind === "wye");
+  return {
+    ...STEP_WORDS[kind],
+    ...(rig.kind === "boat" ? STEP_WORDS[kind].afloat : {}),
+    ...(isInto ? LAID_INTO : {}),
+  };
 }
 
 /** What a step is called, with its part. */

@@ -56,11 +56,13 @@ export function describeFault(fault: Fault, units: Units = "metric", design: Des
     case "joinsNoBend":
       return `The line ${quote(fault.id)} has no such bend to join${at}: it has ${fault.bends}. Join it at a bend that is there.`;
     case "waysTooLong":
-      return `The drains and breathers of this design have ${fault.legs} legs, each followed through all it joins; at most ${fault.most} can be reckoned. Let fewer lines join one after another, or take bends out.`;
+      return `The drains, breathers and dump lines of this design have ${fault.legs} legs, each followed through all it joins; at most ${fault.most} can be reckoned. Let fewer lines join one after another, or take bends out.`;
     case "drainLoop":
       return `The line${at} runs in a circle through ${quote(fault.id)} and never ends. Let one of them end in a tank or in the open air.`;
     case "ventWithoutEnd":
       return `The breather${at} ends nowhere. Give it an open end, or let it end in another breather.`;
+    case "dumpWithoutEnd":
+      return `The dump line${at} ends nowhere. Give it an end, or let it join another dump line.`;
     case "linkedWaters":
       return `The tank ${quote(fault.id)}${at} holds another kind of water. Only tanks that hold the same may be joined.`;
     case "drainIntoFresh":

@@ -34,6 +34,8 @@ export function describeRemedy(edit: Edit, byMm: number | null, design: Design, 
       return "Fit a hand valve at the outlet";
     case "regradeDumpLine":
       return "Lay it over the same points with the least fall all the way";
+    case "openDumpLine":
+      return "Give it a coupling of its own at the nearest edge";
     case "barrierHose":
       return "Use a barrier hose";
     case "useToilet":
@@ -147,6 +149,8 @@ export function describeEdit(edit: Edit, design: Design): string {
     fitDumpValve: `Fit a valve at ${part}`,
     removeDumpLine: "Take a dump line out",
     regradeDumpLine: `Lay ${part} with fall`,
+    joinDumpLine: `Let ${part} join another dump line`,
+    openDumpLine: `Give ${part} a coupling of its own`,
     addTank: "Hang a tank",
     removeTank: "Take a tank away",
     addPort: "Add a port",

@@ -60,6 +60,21 @@ export function describeTankFinding(
         why: `It lies ${length(finding.insideMm)} in under the rig. The hose is put on lying down, over what drips.`,
         advice: "Lead it to the side or the rear, where a hand reaches it standing.",
       };
+    case "dumpLinesMix":
+      return {
+        title: `Nothing shuts ${finding.tankName} off from ${finding.otherName}`,
+        why:
+          finding.severity === "must"
+            ? `They share a coupling and no valve stands between them: ${finding.other === "black" ? "sewage" : "water"} of ${finding.otherName} rises into it as soon as it is let go.`
+            : `They share a coupling and no valve stands between them: the fuller one runs into the lower one.`,
+        advice: `Put a valve at the outlet of ${finding.tankName}, before the lines meet.`,
+      };
+    case "dumpLineDirtiesFresh":
+      return {
+        title: `${finding.tankName} shares a coupling with ${finding.otherName}`,
+        why: "Waste water stands against its valve each time the other tank is dumped, and valves leak: drinking water must not be piped to waste.",
+        advice: "Let it out by a line of its own, with its end in the open.",
+      };
     case "fixingWeak":
       return {
         title: `The fixing of ${part} does not hold`,

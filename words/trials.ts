@@ -54,7 +54,7 @@ export function describeTrial({ kind, at }: Trial, design: Design): { readonly w
       };
     case "capDumpLine":
       return {
-        what: `Put the cap on ${part}, a bucket of water in the tank, open the valve at the tank and feel every joint with dry paper.`,
+        what: `Put the cap on the end of ${part}, a bucket of water in the tank, open the valve at the tank and feel every joint with dry paper.`,
         asks: "Did it drip?",
       };
     case "blowBreather":

@@ -1,5 +1,5 @@
 import type { Design } from "../design/design";
-import type { Drain, Pipe } from "../design/plumbing";
+import type { Drain, DumpLine, Pipe } from "../design/plumbing";
 import { buildDrainPath, type Leg } from "../falls/drainPath";
 import { buildNetwork } from "../falls/network";
 import { listLineLegs } from "../fit/lineLegs";
@@ -57,7 +57,7 @@ export function listCuts(design: Design): Cut[] {
   const dumpLines = design.lines.flatMap((line) => {
     if (line.kind !== "dumpLine" || isSoft(line.pipe)) return [];
     const legs = listLineLegs(design, line);
-    return legs.map((leg, i) => ({ lineId: line.id, leg, ends: findDumpEnds(legs, i) }));
+    return legs.map((leg, i) => ({ lineId: line.id, leg, ends: findDumpEnds(line, legs, i) }));
   });
   const rigid = [...drains, ...dumpLines]
     .filter(({ leg }) => leg.lengthMm > 0)
@@ -87,12 +87,12 @@ function findEnds(drain: Drain, legs: readonly Leg[], i: number): readonly [CutE
   return [first, after ? findTurn(leg, after) : findLast(drain, leg)];
 }
 
-// At the end the cap or the coupling goes on, over pipe that is sawn square.
-function findDumpEnds(legs: readonly Leg[], i: number): readonly [CutEnd, CutEnd] {
+// At the end the cap or the coupling goes on, over pipe that is sawn square, or it goes into the branch of the other one.
+function findDumpEnds({ to }: DumpLine, legs: readonly Leg[], i: number): readonly [CutEnd, CutEnd] {
   const [before, leg, after] = [legs[i - 1], legs[i]!, legs[i + 1]];
   return [
     before ? findTurn(before, leg) : { kind: "tank" },
-    after ? findTurn(leg, after) : { kind: "open", sawDeg: 90 },
+    after ? findTurn(leg, after) : to.kind === "wye" ? { kind: "branch" } : { kind: "open", sawDeg: 90 },
   ];
 }
 

@@ -181,7 +181,9 @@ function listDumpLineGoods(design: Design, line: DumpLine): Good[] {
     ...(line.endValve
       ? [{ ware: { kind: "dumpValve", drive, boreMm }, amount: 1, assembly, counter: "tank" } as const]
       : []),
-    { ware: { kind: "dumpCap", pipe: line.pipe }, amount: 1, assembly, counter: "tank" },
+    ...(line.to.kind === "coupling"
+      ? [{ ware: { kind: "dumpCap", pipe: line.pipe }, amount: 1, assembly, counter: "tank" } as const]
+      : []),
   ];
 }
 

@@ -2,6 +2,7 @@ import type { Design } from "../design/design";
 import type { PartRef } from "../design/part";
 import type { Evaluation } from "../evaluate/evaluation";
 import { toTankBlock } from "../fit/obstacleGaps";
+import { listDumpWays } from "../tanks/dumpWays";
 import { type HoleEntry, listHoles } from "../through/holes";
 
 export const STEP_KINDS = [
@@ -118,14 +119,15 @@ export function listSteps(design: Design, evaluation: Evaluation): BuildStep[] {
       push("trialTank", tank.id, { kind: "tank", id: tank.id }, [hung.get(tank.id)!, ...(vented.get(tank.id) ?? [])]),
     ]),
   );
+  // one that joins another comes after it, and its water runs through that too
   const dumpLaid = new Map<string, string[]>();
-  for (const line of design.lines) {
-    if (line.kind !== "dumpLine") continue;
-    const step = push("layDumpLine", line.id, { kind: "line", id: line.id }, [
-      ...holesOf(line.id),
-      hung.get(line.fromTank)!,
-    ]);
-    dumpLaid.set(line.fromTank, [...(dumpLaid.get(line.fromTank) ?? []), step]);
+  const dumpSteps = new Map<string, string>();
+  for (const { line, way } of listDumpWays(design)) {
+    const mains = way.slice(1).map((one) => dumpSteps.get(one.line.id)!);
+    const after = [...holesOf(line.id), hung.get(line.fromTank)!, ...mains.slice(0, 1)];
+    const step = push("layDumpLine", line.id, { kind: "line", id: line.id }, after);
+    dumpSteps.set(line.id, step);
+    dumpLaid.set(line.fromTank, [...(dumpLaid.get(line.fromTank) ?? []), step, ...mains]);
   }
   // through its outlet, with dump line, breather and hose: the fullest water there is for it
   const dumps = design.tanks.flatMap((tank) =>

@@ -7,8 +7,9 @@ import { checkWays } from "./checkWays";
 import type { Design } from "./design";
 import type { Fault, FaultPath } from "./faults";
 import type { HoseEnd } from "./gear";
+import { listPoints } from "./moves";
 import { findNode } from "./nodes";
-import type { Drain, DumpLine, Junction, Line, PortKind, Tank, Vent } from "./plumbing";
+import type { Drain, DumpLine, Line, PortKind, Tank, Vent } from "./plumbing";
 
 const AXES = ["x", "y", "z"] as const;
 
@@ -133,7 +134,7 @@ function checkReferences(design: Design): Fault[] {
     const faults: Fault[] = known.fixtures.has(line.fromFixture)
       ? checkAlong(line, at)
       : [{ code: "danglingReference", path: [...at, "fromFixture"], id: line.fromFixture }];
-    if (line.to.kind === "junction") return [...faults, ...checkJunction(known, line.to, [...at, "to"])];
+    if (line.to.kind === "junction") return [...faults, ...checkJoint(known, line.to, "drain", [...at, "to"])];
     if (line.to.kind === "ground") return faults;
     if (line.to.kind === "vessel")
       return [...faults, ...checkVessel(design, line.to.vesselId, [...at, "to", "vesselId"])];
@@ -178,7 +179,14 @@ function checkDumpStart({ lines }: Design, known: Known, line: DumpLine, at: Fau
   return [
     ...checkPort(known, { tankId, portId, wanted: "outlet", tankPath: [...at, "fromTank"], portPath }),
     ...(first === line ? [] : [{ code: "portTaken", path: portPath, id: line.name } as const]),
+    ...checkDumpEnd(known, line, at),
   ];
+}
+
+// It ends at a last point of its own, or at a point of another one.
+function checkDumpEnd(known: Known, { to, pointsMm }: DumpLine, at: FaultPath): Fault[] {
+  if (to.kind === "coupling") return pointsMm.length > 0 ? [] : [{ code: "dumpWithoutEnd", path: [...at, "pointsMm"] }];
+  return checkJoint(known, to, "dumpLine", [...at, "to"]);
 }
 
 // What sits at bends sits at bends that are there: one change of pipe and one piece at each, one running trap in all.
@@ -210,11 +218,7 @@ function checkVentEnd(known: Known, vent: Vent, at: FaultPath): Fault[] {
   if (to.kind === "openAir") {
     return vent.pointsMm.length > 0 ? [] : [{ code: "ventWithoutEnd", path: [...at, "pointsMm"] }];
   }
-  const main = known.lines.get(to.lineId);
-  if (main?.kind !== "vent") return [{ code: "danglingReference", path: [...at, "to", "lineId"], id: to.lineId }];
-  const bends = main.pointsMm.length;
-  if (findNode(main, to.node) < 0) return [{ code: "joinsNoBend", path: [...at, "to", "node"], id: to.lineId, bends }];
-  return [];
+  return checkJoint(known, to, "vent", [...at, "to"]);
 }
 
 type PortReference = {
@@ -233,14 +237,14 @@ function checkPort({ tanks }: Known, { tankId, portId, wanted, tankPath, portPat
   return port.kind === wanted ? [] : [{ code: "wrongPortKind", path: portPath, id: portId, wanted }];
 }
 
-// A junction is at a bend of another drain.
-function checkJunction(known: Known, to: Junction, path: FaultPath): Fault[] {
-  const main = known.lines.get(to.lineId);
-  if (main?.kind !== "drain") return [{ code: "danglingReference", path: [...path, "lineId"], id: to.lineId }];
-  if (findNode(main, to.node) < 0) {
-    return [{ code: "joinsNoBend", path: [...path, "node"], id: to.lineId, bends: main.bendsMm.length }];
-  }
-  return [];
+type JointEnd = { readonly lineId: string; readonly node: string };
+
+// A line that ends in another one does so at a point of it, and that one is of its kind.
+function checkJoint(known: Known, { lineId, node }: JointEnd, kind: Line["kind"], path: FaultPath): Fault[] {
+  const main = known.lines.get(lineId);
+  if (main?.kind !== kind) return [{ code: "danglingReference", path: [...path, "lineId"], id: lineId }];
+  const bends = listPoints(main).length;
+  return findNode(main, node) >= 0 ? [] : [{ code: "joinsNoBend", path: [...path, "node"], id: lineId, bends }];
 }
 
 function checkTank(tank: Tank, path: FaultPath): Fault[] {

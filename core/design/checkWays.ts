@@ -1,6 +1,6 @@
 import type { Design } from "./design";
 import type { Fault, FaultPath } from "./faults";
-import { findNode } from "./nodes";
+import { findNode, isJoint } from "./nodes";
 import type { Line } from "./plumbing";
 
 /** Legs of all ways together, each followed through all it joins: more no rig has, and no page could follow a hand with. */
@@ -15,7 +15,7 @@ type Piece = {
 };
 
 /**
- * Drains that join drains, and breathers that join breathers, each come out somewhere: none runs in a circle, and followed
+ * Drains that join drains, breathers that join breathers, and dump lines that join dump lines, each come out somewhere: none runs in a circle, and followed
  * through all they join they have no more legs than can be reckoned. Every line is looked at once.
  */
 export function checkWays({ lines }: Design): Fault[] {
@@ -33,8 +33,7 @@ export function checkWays({ lines }: Design): Fault[] {
 function toPiece(line: Line, path: FaultPath): Piece {
   const { to } = line;
   const bends = line.kind === "drain" ? line.bendsMm.length : line.pointsMm.length;
-  const isJoined = to.kind === "junction" || to.kind === "tee";
-  return { path, bends, line, next: isJoined ? { id: to.lineId, node: to.node } : null };
+  return { path, bends, line, next: isJoint(to) ? { id: to.lineId, node: to.node } : null };
 }
 
 // Walks to the first piece that is known, then back, noting how many legs follow each; a circle is a fault of those in it.

@@ -72,6 +72,8 @@ export const EDIT_CODES = [
   "addDumpLine",
   "removeDumpLine",
   "regradeDumpLine",
+  "joinDumpLine",
+  "openDumpLine",
   "fitDumpValve",
   "clearLeg",
   "moveVentEnd",

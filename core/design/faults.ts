@@ -25,6 +25,7 @@ export type Fault =
   | { readonly code: "waysTooLong"; readonly path: FaultPath; readonly legs: number; readonly most: number }
   | { readonly code: "drainLoop"; readonly path: FaultPath; readonly id: string }
   | { readonly code: "ventWithoutEnd"; readonly path: FaultPath }
+  | { readonly code: "dumpWithoutEnd"; readonly path: FaultPath }
   | { readonly code: "drainIntoFresh"; readonly path: FaultPath; readonly id: string }
   | { readonly code: "linkedWaters"; readonly path: FaultPath; readonly id: string }
   | { readonly code: "atNoBend"; readonly path: FaultPath; readonly bends: number }

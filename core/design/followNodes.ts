@@ -1,11 +1,12 @@
 import type { Design } from "./design";
 import type { EditOp } from "./edit";
 import { listPoints } from "./moves";
-import type { Drain, Line, LineItem, Vent } from "./plumbing";
+import { isJoint } from "./nodes";
+import type { Drain, DumpLine, Line, LineItem, Vent } from "./plumbing";
 
 /**
- * What is tied to a node follows it by itself. Where a node is taken out, drains that join there and tees of other breathers
- * go to the one before it, or to the one that is first then, a hole to the leg that is one with its own now; a change of pipe
+ * What is tied to a node follows it by itself. Where a node is taken out, drains and dump lines that join there and tees of
+ * other breathers go to the one before it, or to the one that is first then, a hole to the leg that is one with its own now; a change of pipe
  * or a trap goes with its node.
  */
 export function followNodes(before: Design, after: Design, op: EditOp): Design {
@@ -26,8 +27,8 @@ export function followNodes(before: Design, after: Design, op: EditOp): Design {
 
 function followEnd(line: Line, lineId: string, gone: string, heir: string): Line {
   const { to } = line;
-  if ((to.kind !== "junction" && to.kind !== "tee") || to.lineId !== lineId || to.node !== gone) return line;
-  return { ...line, to: { ...to, node: heir } } as Drain | Vent;
+  if (!isJoint(to) || to.lineId !== lineId || to.node !== gone) return line;
+  return { ...line, to: { ...to, node: heir } } as Drain | Vent | DumpLine;
 }
 
 function followOwn(line: Drain, gone: string, before: string | null): Drain {

@@ -18,6 +18,9 @@ export function toLegKey(line: Line | undefined, leg: number): string {
   return nodeId === null ? String(leg) : nodeId.replace(/^n(?=\d+$)/, "");
 }
 
+/** Whether a line ends at a node of another one of its kind. */
+export const isJoint = (to: Line["to"]): to is Extract<Line["to"], { readonly node: string }> => "node" in to;
+
 /** Points of a new line, each with an id. */
 export const toNodes = (points: readonly Vec3[]): Node[] => points.map((point, i) => ({ ...point, id: `n${i + 1}` }));
 

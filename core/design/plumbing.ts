@@ -280,8 +280,14 @@ export const hose = z.strictObject({
   wall: z.optional(z.enum(HOSE_WALLS)),
 });
 
-/** Where a dump line ends: at its last point, with a coupling for a hose or a bare end over a drain. */
-export const dumpEnd = z.strictObject({ kind: z.literal("coupling") });
+/**
+ * Where a dump line ends: at its last point, with a coupling for a hose or a bare end over a drain, or by a wye in another
+ * one, so that two tanks are let go through one coupling.
+ */
+export const dumpEnd = z.discriminatedUnion("kind", [
+  z.strictObject({ kind: z.literal("coupling") }),
+  z.strictObject({ kind: z.literal("wye"), lineId: id, node: id }),
+]);
 
 /** A tank's dump line: from its outlet along its points, inverts all, to where it is let go. */
 export const dumpLine = z.strictObject({
@@ -290,7 +296,8 @@ export const dumpLine = z.strictObject({
   fromTank: id,
   fromPort: id,
   to: dumpEnd,
-  pointsMm: list(node, { least: 1, most: 60 }),
+  /** None where it goes straight into another one. */
+  pointsMm: list(node, { most: 60 }),
   /** A valve at its end, before which it stands full as soon as the one at the tank is open; null where there is only a cap. */
   endValve: z.nullable(valve),
 });

@@ -2,20 +2,14 @@ import type { Design } from "../design/design";
 import type { Edit, EditOp } from "../design/edit";
 import { freeId } from "../design/freeId";
 import { roundTenth } from "../design/moves";
-import { toNodes } from "../design/nodes";
-import type { DumpLine, Pipe, Port, Tank } from "../design/plumbing";
-import { isCourseClear } from "../fit/clearCourse";
-import { toTankBlock } from "../fit/obstacleGaps";
-import { measureExtent } from "../geometry/solid";
-import { add, interpolate, type Vec3, vec } from "../geometry/vec";
+import { findNode, toNewNode, toNodes } from "../design/nodes";
+import type { DumpLine, Port, Tank } from "../design/plumbing";
+import { listDumpCourse } from "../fit/lineLegs";
+import { add, interpolate, measureLength, subtract, type Vec3, vec } from "../geometry/vec";
 import { findWastePipe } from "../parts/pipes";
-import { degToRad, MM_PER_M } from "../quantity/convert";
-import { findDumpLine, lookUpDumpFall } from "../tanks/dumpRun";
-
-/** The end stands so far in from the edge of the rig, where a hand and a hose reach it and nothing knocks it, mm [T]. */
-const IN_FROM_EDGE_MM = 60;
-/** A dump line is laid with so much more fall than its rule asks for, m/m: what a hand and a hanger are off by [T]. */
-const SPARE_FALL = 0.008;
+import { findDumpLine } from "../tanks/dumpRun";
+import { listDumpBranches, listDumpLinesToJoin } from "../tanks/dumpWays";
+import { findLaidFall, layFalling, layToEdge, placeFoot, SPARE_FALL } from "./dumpCourse";
 
 /**
  * Edit that lays a dump line from an outlet to the nearest edge of the rig it reaches without touching anything, of pipe as
@@ -43,130 +37,134 @@ export function buildAddDumpLine(design: Design, tank: Tank, outlet: Port): Edit
   };
 }
 
-/** Edit that takes a dump line out; the outlet and its valve stay. */
-export const buildRemoveDumpLine = ({ id, fromTank }: DumpLine): Edit => ({
+/** Edit that takes a dump line out; the outlet and its valve stay, and what joined it goes on by itself. */
+export const buildRemoveDumpLine = (design: Design, { id, fromTank }: DumpLine): Edit => ({
   code: "removeDumpLine",
   at: { kind: "tank", id: fromTank },
-  ops: [{ op: "remove", path: ["lines", id] }],
+  ops: [...listPartings(design, id), { op: "remove", path: ["lines", id] }],
 });
+
+/** What lets the dump lines that join one go on to couplings of their own. */
+export const listPartings = (design: Design, mainId: string): EditOp[] =>
+  listDumpBranches(design, mainId).flatMap(({ id }) => buildOpenDumpLine(design, id)?.ops ?? []);
+
+const findIn = ({ lines }: Design, lineId: string): DumpLine | null =>
+  lines.find((line): line is DumpLine => line.kind === "dumpLine" && line.id === lineId) ?? null;
+
+const findOutlet = ({ tanks }: Design, { fromTank, fromPort }: DumpLine): { tank: Tank; outlet: Port } | null => {
+  const tank = tanks.find(({ id }) => id === fromTank);
+  const outlet = tank?.ports.find(({ id }) => id === fromPort);
+  return tank && outlet ? { tank, outlet } : null;
+};
+
+/** Edit that leads a dump line that joins another one to a coupling of its own; null where it has one. */
+export function buildOpenDumpLine(design: Design, lineId: string): Edit | null {
+  const line = findIn(design, lineId);
+  const from = line && findOutlet(design, line);
+  if (line?.to.kind !== "wye" || !from) return null;
+  const course = layToEdge(design, from.tank, from.outlet, line.pipe).map(roundTenth);
+  return {
+    code: "openDumpLine",
+    at: { kind: "line", id: lineId },
+    ops: [
+      { op: "set", path: ["lines", lineId, "pointsMm"], value: course },
+      { op: "set", path: ["lines", lineId, "to"], value: { kind: "coupling" } },
+    ],
+  };
+}
+
+/** So far along each leg of the other one a place for a wye is sought. */
+const WYE_SHARES = [0.2, 0.35, 0.5, 0.65, 0.8] as const;
+/** A point this near serves as the place for a wye, mm. */
+const SAME_PLACE_MM = 60;
+/** Where it comes in square to the flow the way counts as so much longer, mm, and against it so much more [T]. */
+const SQUARE_COSTS_MM = 400;
+const AGAINST_COSTS_MM = 4_000;
+/** Each missing millimetre of fall counts as so many of way [T]. */
+const FLAT_COSTS = 50;
+
+/**
+ * Edit that lets a dump line end by a wye in another one, at the place that is reached with fall, with the flow and by the
+ * shortest way; null where one of them is not there, or the other runs through it.
+ */
+export function buildJoinDumpLine(design: Design, lineId: string, mainId: string): Edit | null {
+  const [line, main] = [findIn(design, lineId), findIn(design, mainId)];
+  const from = line && findOutlet(design, line);
+  if (!line || !main || !from || !listDumpLinesToJoin(design, line).includes(main)) return null;
+  const outletMm = add(from.tank.atMm, from.outlet.atMm);
+  const footMm = placeFoot(from.tank, from.outlet);
+  const fall = findLaidFall(design, line.pipe);
+  const course = listDumpCourse(design, main);
+  const places = course.slice(1).flatMap((to, i) =>
+    WYE_SHARES.map((share) => {
+      const atMm = roundTenth(interpolate(course[i]!, to, share));
+      const way = subtract(atMm, footMm);
+      const planMm = Math.hypot(way.x, way.y);
+      const along = subtract(to, course[i]!);
+      const lengths = planMm * Math.hypot(along.x, along.y);
+      const cosine = lengths > 0 ? (way.x * along.x + way.y * along.y) / lengths : 1;
+      const shortMm = Math.max(0, atMm.z + planMm * fall - outletMm.z);
+      const turn = cosine < 0 ? AGAINST_COSTS_MM : SQUARE_COSTS_MM * (1 - cosine);
+      return { atMm, point: i, cost: planMm + turn + FLAT_COSTS * shortMm };
+    }),
+  );
+  const { atMm, point } = places.reduce((a, b) => (b.cost < a.cost ? b : a));
+  const near = main.pointsMm.slice(0, -1).find((p) => measureLength(subtract(p, atMm)) < SAME_PLACE_MM);
+  const value = near ?? toNewNode(main, atMm);
+  const pointsMm = layFalling(outletMm, [footMm], fall + SPARE_FALL)
+    .map((p) => vec(p.x, p.y, Math.max(p.z, Math.min(value.z, outletMm.z))))
+    .map(roundTenth);
+  return {
+    code: "joinDumpLine",
+    at: { kind: "line", id: lineId },
+    ops: [
+      ...(near ? [] : [{ op: "insert", path: ["lines", main.id, "pointsMm"], index: point, value } as const]),
+      { op: "set", path: ["lines", lineId, "pointsMm"], value: pointsMm },
+      { op: "set", path: ["lines", lineId, "to"], value: { kind: "wye", lineId: main.id, node: value.id } },
+    ],
+  };
+}
+
+/** Edit that fits a hand valve as wide as the outlet right at the tank; null where the outlet has one or is gone. */
+export function buildFitDumpValve(design: Design, line: DumpLine): Edit | null {
+  const from = findOutlet(design, line);
+  if (!from || from.outlet.valve) return null;
+  const { tank, outlet } = from;
+  return {
+    code: "fitDumpValve",
+    at: { kind: "port", tankId: tank.id, id: outlet.id },
+    ops: [
+      {
+        op: "set",
+        path: ["tanks", tank.id, "ports", outlet.id, "valve"],
+        value: { kind: "manual", boreMm: outlet.boreMm },
+      },
+    ],
+  };
+}
 
 /** Points are kept to a tenth of a millimetre; so much more keeps a short leg over its limit, m/m. */
 const ROUNDING = 0.001;
 
-// The least fall of the rule, and what the lean to dump may eat of it, m/m.
-function findLaidFall(design: Design, pipe: Pipe): number {
-  const { pitchDeg, rollDeg } = design.rig.dumpAttitude;
-  const eaten = Math.tan(degToRad(Math.hypot(pitchDeg, rollDeg)));
-  return (lookUpDumpFall(design, { pipe }).value ?? 0) / MM_PER_M + eaten;
-}
-
-/** Edit that fits a hand valve as wide as the outlet right at the tank; null where the outlet has one or is gone. */
-export function buildFitDumpValve(design: Design, { fromTank, fromPort }: DumpLine): Edit | null {
-  const tank = design.tanks.find(({ id }) => id === fromTank);
-  const outlet = tank?.ports.find(({ id }) => id === fromPort);
-  if (!outlet || outlet.valve) return null;
-  const path = ["tanks", fromTank, "ports", fromPort, "valve"];
-  return {
-    code: "fitDumpValve",
-    at: { kind: "port", tankId: fromTank, id: fromPort },
-    ops: [{ op: "set", path, value: { kind: "manual", boreMm: outlet.boreMm } }],
-  };
-}
-
-/** Drops after the outlet that are tried where something is in the way, mm. */
-const LOWER_MM = [0, 40, 80, 120, 160, 200, 260, 320] as const;
-/** So far on toward the edge it may go before it drops, mm: what is in the way may lie right under the outlet. */
-const AHEAD_MM = [0, 150, 250, 350, 500] as const;
-/** A millimetre lower is worth so many of way: what hangs low is knocked [T]. */
-const LOWER_COSTS = 3;
-/** Nobody dumps at the nose where there is another way: so much further it counts, mm. */
-const FRONT_COSTS_MM = 4_000;
-/** An end hangs no lower than this over the ground, mm [T]. */
-const OVER_GROUND_MM = 180;
-/** Places along a leg at which it is held against the tanks. */
-const SHARES = Array.from({ length: 25 }, (_, i) => i / 24);
-
-// Out of the wall the outlet sits in, past the tank, then straight to an edge of the rig; an outlet in the bottom goes down
-// first. The nearest edge that keeps clear of everything, as little lower as that takes and not the nose; else the nearest.
-function layToEdge(design: Design, tank: Tank, outlet: Port, pipe: Pipe): Vec3[] {
-  const { rig } = design;
-  const { min, max } = measureExtent(tank.solid);
-  const from = add(tank.atMm, outlet.atMm);
-  const out = Math.max(80, outlet.fittingMm + 40);
-  const isAt = (a: number, b: number) => Math.abs(a - b) <= 1;
-  const { x, y, z } = outlet.atMm;
-  const foot = isAt(x, min.x)
-    ? vec(from.x - out, from.y, from.z)
-    : isAt(x, max.x)
-      ? vec(from.x + out, from.y, from.z)
-      : isAt(y, min.y)
-        ? vec(from.x, from.y - out, from.z)
-        : isAt(y, max.y)
-          ? vec(from.x, from.y + out, from.z)
-          : vec(from.x, from.y, from.z - (isAt(z, min.z) ? out / 2 : 0));
-  const fall = findLaidFall(design, pipe) + SPARE_FALL;
-  const near = foot.y < 0 ? -1 : 1;
-  const sides = [near, -near].map((side) => vec(foot.x, side * (rig.widthMm / 2 - IN_FROM_EDGE_MM), 0));
-  const [rear, front] = [vec(IN_FROM_EDGE_MM, foot.y, 0), vec(rig.lengthMm - IN_FROM_EDGE_MM, foot.y, 0)];
-  const byWay = (end: Vec3) => Math.hypot(end.x - foot.x, end.y - foot.y);
-  const courses = LOWER_MM.flatMap((lowerMm) =>
-    [...sides, rear, front].flatMap((edge) =>
-      AHEAD_MM.filter((aheadMm) => aheadMm === 0 || (lowerMm > 0 && aheadMm < byWay(edge))).map((aheadMm) => {
-        const turn = interpolate(foot, vec(edge.x, edge.y, foot.z), aheadMm / Math.max(1, byWay(edge)));
-        const low = vec(turn.x, turn.y, foot.z - lowerMm);
-        const drop = lowerMm > 0 ? [...(aheadMm > 0 ? [turn] : []), low] : [];
-        const course = layFalling(from, [foot, ...drop, vec(edge.x, edge.y, low.z)], fall);
-        const cost = byWay(edge) + LOWER_COSTS * lowerMm + aheadMm / 10 + (edge === front ? FRONT_COSTS_MM : 0);
-        return { course, cost };
-      }),
-    ),
-  );
-  courses.sort((a, b) => a.cost - b.cost);
-  const isFree = (course: readonly Vec3[]) =>
-    course.at(-1)!.z > rig.groundZMm + OVER_GROUND_MM &&
-    isCourseClear(design, [from, ...course], pipe) &&
-    !passesTank(design, course, pipe);
-  return (courses.find(({ course }) => isFree(course)) ?? courses[0]!).course;
-}
-
-// Whether it goes through a tank; the piece from the outlet on to its first point is beside it.
-function passesTank({ tanks }: Design, course: readonly Vec3[], { outerMm }: Pipe): boolean {
-  const blocks = tanks.map(toTankBlock);
-  const reach = outerMm / 2;
-  return course.slice(1).some((to, i) =>
-    SHARES.some((share) => {
-      const p = interpolate(course[i]!, to, share);
-      return blocks.some(
-        ({ min, max }) =>
-          p.x > min.x - reach &&
-          p.x < max.x + reach &&
-          p.y > min.y - reach &&
-          p.y < max.y + reach &&
-          p.z + outerMm > min.z &&
-          p.z < max.z,
-      );
-    }),
-  );
-}
-
-/** The same points with heights that fall evenly from the first, in the rig's own frame; a drop that is there stays one. */
-function layFalling(from: Vec3, points: readonly Vec3[], fall: number): Vec3[] {
-  let [before, z] = [from, from.z];
-  return points.map((p) => {
-    const planMm = Math.hypot(p.x - before.x, p.y - before.y);
-    z = Math.min(z - planMm * fall, z - (before.z - p.z > planMm ? before.z - p.z : 0));
-    before = p;
-    return vec(p.x, p.y, z);
-  });
-}
-
-/** Edit that lays a dump line anew over the same points at the least fall its rule asks for, as the rig stands to dump. */
+/**
+ * Edit that lays a dump line anew over the same points at the least fall its rule asks for, as the rig stands to dump. Null
+ * where the point it joins another one at lies too high for that.
+ */
 export function buildRegradeDumpLine(design: Design, line: DumpLine): Edit | null {
-  const tank = design.tanks.find(({ id }) => id === line.fromTank);
-  const outlet = tank?.ports.find(({ id }) => id === line.fromPort);
-  if (!tank || !outlet) return null;
+  const from = findOutlet(design, line);
+  if (!from) return null;
+  const outletMm = add(from.tank.atMm, from.outlet.atMm);
   const fall = findLaidFall(design, line.pipe) + ROUNDING;
-  const pointsMm = layFalling(add(tank.atMm, outlet.atMm), line.pointsMm, fall).map(roundTenth);
+  const pointsMm = layFalling(outletMm, line.pointsMm, fall).map(roundTenth);
+  const joinsMm = findWyeMm(design, line);
+  const last: Vec3 = pointsMm.at(-1) ?? outletMm;
+  if (joinsMm && last.z - joinsMm.z < Math.hypot(joinsMm.x - last.x, joinsMm.y - last.y) * fall) return null;
   const ops: EditOp[] = [{ op: "set", path: ["lines", line.id, "pointsMm"], value: pointsMm }];
   return { code: "regradeDumpLine", at: { kind: "line", id: line.id }, ops };
+}
+
+function findWyeMm(design: Design, { to }: DumpLine): Vec3 | null {
+  if (to.kind !== "wye") return null;
+  const main = findIn(design, to.lineId);
+  return main?.pointsMm[findNode(main, to.node)] ?? null;
 }

@@ -11,6 +11,7 @@ import { measureBlockGap } from "../geometry/blocks";
 import { measureExtent, toPrism } from "../geometry/solid";
 import { add, subtract, type Vec3, vec } from "../geometry/vec";
 import { clamp } from "../quantity/tolerance";
+import { listPartings } from "./dumpLineEdits";
 
 type Size = { readonly lengthMm: number; readonly widthMm: number; readonly heightMm: number };
 
@@ -137,6 +138,7 @@ export function buildRemoveTank(design: Design, tankId: string): Edit | null {
   );
   if (joined) return null;
   const ops: EditOp[] = [
+    ...own.flatMap((line) => (line.kind === "dumpLine" ? listPartings(design, line.id) : [])),
     ...own.map(({ id }): EditOp => ({ op: "remove", path: ["lines", id] })),
     ...design.tanks
       .filter(({ link }) => link?.toTank === tankId)

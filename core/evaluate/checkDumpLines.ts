@@ -1,7 +1,10 @@
 import type { Design } from "../design/design";
 import type { DumpLine } from "../design/plumbing";
+import { measureBoreVolumeL } from "../falls/ponding";
 import { isAtLeast, SAME_HEIGHT_MM } from "../quantity/tolerance";
 import { buildDumpRun, type DumpRun, lookUpDumpFall } from "../tanks/dumpRun";
+import { listDumpBranches, listTanksBeside } from "../tanks/dumpWays";
+import { AGAINST_DEG, measureJoinDeg } from "./checkJunctions";
 import { createFinding, createGraded } from "./createFinding";
 import type { Finding } from "./findings";
 
@@ -22,14 +25,54 @@ function checkDumpLine(design: Design, line: DumpLine): Finding[] {
     findings.push(createFinding(at, { code: "dumpLineHigh", byMm: run.humpMm }));
   } else findings.push(...checkFall(design, run));
   const { valve } = run.outlet;
-  if (!valve && !line.endValve) findings.push(createFinding(at, { code: "dumpLineOpen" }));
-  if (!valve && line.endValve) {
+  if (!valve && run.valves.length === 0) findings.push(createFinding(at, { code: "dumpLineOpen" }));
+  else if (!valve) {
     const severity = run.tank.holds === "black" ? "should" : "note";
-    findings.push(createGraded(severity, at, { code: "dumpLineFull", litres: run.boreL, holds: run.tank.holds }));
+    // before a valve of its own end only its own stands full, else all the way does
+    const litres = line.endValve ? run.boreL : measureBoreVolumeL({ legs: run.wayLegs });
+    findings.push(createGraded(severity, at, { code: "dumpLineFull", litres, holds: run.tank.holds }));
   }
-  const insideMm = measureInsideMm(design, line);
-  if (insideMm > REACH_MM) findings.push(createFinding(at, { code: "dumpEndInside", insideMm }));
-  return findings;
+  if (line.to.kind === "wye") findings.push(...checkWye(run));
+  else {
+    const insideMm = measureInsideMm(design, line);
+    if (insideMm > REACH_MM) findings.push(createFinding(at, { code: "dumpEndInside", insideMm }));
+  }
+  return [...findings, ...checkMixing(design, run)];
+}
+
+// Against the flow what is let go heaps up there and runs back up the main one.
+function checkWye({ line, legs, wayLegs }: DumpRun): Finding[] {
+  const last = legs.findLast(({ lengthMm }) => lengthMm > 0);
+  const next = wayLegs.slice(legs.length).find(({ lengthMm }) => lengthMm > 0);
+  const angleDeg = last && next ? measureJoinDeg(last, next) : null;
+  if (!last || angleDeg === null || angleDeg <= AGAINST_DEG) return [];
+  return [createFinding({ kind: "leg", lineId: line.id, index: last.index }, { code: "branchAgainstFlow", angleDeg })];
+}
+
+/**
+ * Several tanks on one coupling: each needs a valve of its own before they meet, or what one lets go rises into the other;
+ * drinking water is never one of them, valve or not, as a valve leaks [T].
+ */
+function checkMixing(design: Design, { line, tank, outlet }: DumpRun): Finding[] {
+  const others = listTanksBeside(design, line);
+  if (others.length === 0) return [];
+  const at = { kind: "line", id: line.id } as const;
+  const foreign = others.find(({ holds }) => holds !== tank.holds);
+  if (tank.holds === "fresh" && foreign) {
+    return [createFinding(at, { code: "dumpLineDirtiesFresh", tankName: tank.name, otherName: foreign.name })];
+  }
+  // its end valve lies before the others only where nothing joins it
+  const isShut = outlet.valve || (line.endValve && listDumpBranches(design, line.id).length === 0);
+  if (isShut) return [];
+  const other = foreign ?? others[0]!;
+  return [
+    createGraded(foreign ? "must" : "should", at, {
+      code: "dumpLinesMix",
+      tankName: tank.name,
+      otherName: other.name,
+      other: other.holds,
+    }),
+  ];
 }
 
 // The weakest leg is named; what stays in all of them is said with it.

@@ -11,7 +11,7 @@ import { createFinding } from "./createFinding";
 import type { Finding } from "./findings";
 
 /** More than a right angle between branch and flow, with a degree for the tape. */
-const AGAINST_DEG = 91;
+export const AGAINST_DEG = 91;
 
 /** What can be said against the places where drains join: the way they join, and one fixture flooding or siphoning another. */
 export function checkJunctions(design: Design, network: Network, paths: readonly DrainPath[]): Finding[] {
@@ -36,13 +36,19 @@ function checkFitting(path: DrainPath): Finding[] {
   const last = path.ownLegs.findLast(({ lengthMm }) => lengthMm > 0);
   const next = path.legs.slice(path.ownLegs.length).find(({ lengthMm }) => lengthMm > 0);
   if (!last) return [];
-  if (to.kind !== "junction" || !next || last.kind === "drop" || next.kind === "drop") return [];
-  if (last.planLengthMm === 0 || next.planLengthMm === 0) return [];
+  if (to.kind !== "junction" || !next) return [];
   const at = { kind: "leg", lineId, index: last.index } as const;
-  const [comes, goes] = [toPlan(last), toPlan(next)];
-  const angleDeg = radToDeg(Math.atan2(Math.abs(comes.x * goes.y - comes.y * goes.x), dot(comes, goes)));
+  const angleDeg = measureJoinDeg(last, next);
+  if (angleDeg === null) return [];
   if (angleDeg > AGAINST_DEG) return [createFinding(at, { code: "branchAgainstFlow", angleDeg })];
   return to.fitting === "tee" ? [createFinding(at, { code: "teeOnTheFlat" })] : [];
+}
+
+/** Angle in plan between what comes into a joint and what goes on from it, degrees; null where one of them does not lie. */
+export function measureJoinDeg(last: Leg, next: Leg): number | null {
+  if (last.kind === "drop" || next.kind === "drop" || last.planLengthMm === 0 || next.planLengthMm === 0) return null;
+  const [comes, goes] = [toPlan(last), toPlan(next)];
+  return radToDeg(Math.atan2(Math.abs(comes.x * goes.y - comes.y * goes.x), dot(comes, goes)));
 }
 
 const toPlan = (leg: Leg): Vec3 => {

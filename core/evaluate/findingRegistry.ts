@@ -72,6 +72,8 @@ export const FINDINGS = {
   dumpLineOpen: ["tank", "tanks", "must"],
   dumpLineFull: ["tank", "tanks", ["should", "note"]],
   dumpEndInside: ["tank", "tanks", "note"],
+  dumpLinesMix: ["tank", "tanks", ["must", "should"]],
+  dumpLineDirtiesFresh: ["tank", "tanks", "must"],
   portsOverlap: ["tank", "part", "must"],
   valveNarrow: ["tank", "part", "note"],
   fittingHitsObstacle: ["tank", "part", "must"],

@@ -120,6 +120,14 @@ type Numbers =
   | { readonly code: "dumpLineOpen" }
   | { readonly code: "dumpLineFull"; readonly litres: number; readonly holds: HeldWater }
   | { readonly code: "dumpEndInside"; readonly insideMm: number }
+  /** Nothing shuts a tank off from another one that is let go through the same coupling. */
+  | {
+      readonly code: "dumpLinesMix";
+      readonly tankName: string;
+      readonly otherName: string;
+      readonly other: HeldWater;
+    }
+  | { readonly code: "dumpLineDirtiesFresh"; readonly tankName: string; readonly otherName: string }
   | {
       readonly code: "portsOverlap";
       readonly otherId: string;

@@ -1,6 +1,7 @@
 import { listOwnCourse } from "../air/ventPath";
 import type { Design } from "../design/design";
 import type { HoseEnd } from "../design/gear";
+import { findNode } from "../design/nodes";
 import type { Drain, DumpLine, Hose, Line } from "../design/plumbing";
 import { buildLeg, type Leg } from "../falls/drainPath";
 import { placeGearPort } from "../gear/gearPorts";
@@ -21,13 +22,16 @@ export const listHoseCourse = (design: Pick<Design, "gear" | "tanks">, { from, t
   placeHoseEnd(design, to),
 ];
 
-/** The course of a dump line from its outlet to its end, by its inverts. */
+/** The course of a dump line from its outlet to its end, or to the point of the one it joins, by its inverts. */
 export const listDumpCourse = (
-  { tanks }: Pick<Design, "tanks">,
-  { fromTank, fromPort, pointsMm }: DumpLine,
+  { tanks, lines }: Pick<Design, "tanks" | "lines">,
+  { fromTank, fromPort, pointsMm, to }: DumpLine,
 ): readonly Vec3[] => {
   const tank = tanks.find(({ id }) => id === fromTank)!;
-  return [add(tank.atMm, tank.ports.find(({ id }) => id === fromPort)!.atMm), ...pointsMm];
+  const outletMm = add(tank.atMm, tank.ports.find(({ id }) => id === fromPort)!.atMm);
+  if (to.kind === "coupling") return [outletMm, ...pointsMm];
+  const main = lines.find((line): line is DumpLine => line.kind === "dumpLine" && line.id === to.lineId)!;
+  return [outletMm, ...pointsMm, main.pointsMm[findNode(main, to.node)]!];
 };
 
 /**
@@ -37,9 +41,9 @@ export const listDumpCourse = (
  */
 export function listLineLegs(design: Design, line: Line): readonly Leg[] {
   if (line.kind === "drain") return [];
-  // a breather may end on another one; drains change nothing of it
-  const vents = line.kind === "vent" ? design.lines.filter(({ kind }) => kind === "vent") : [];
-  return recallLegs(line, [design.tanks, design.gear, ...vents], () => {
+  // a breather or a dump line may end on another one; drains change nothing of it
+  const others = line.kind === "hose" ? [] : design.lines.filter(({ kind }) => kind === line.kind);
+  return recallLegs(line, [design.tanks, design.gear, ...others], () => {
     const course = listCourse(design, line);
     const lowerMm = line.kind === "dumpLine" ? 0 : line.pipe.innerMm / 2;
     const toInvert = (p: Vec3): Vec3 => vec(p.x, p.y, p.z - lowerMm);

@@ -73,7 +73,20 @@ function listDumpPieces(design: Design, line: DumpLine): Part[] {
     const before = legs[i]!;
     return listTurn(subtract(before.to, before.from), subtract(leg.to, leg.from), line.pipe);
   });
-  return [{ kind: "pipe", pipe: line.pipe, lengthM: lengthMm / MM_PER_M }, ...bends];
+  return [{ kind: "pipe", pipe: line.pipe, lengthM: lengthMm / MM_PER_M }, ...bends, ...listDumpWye(design, line)];
+}
+
+function listDumpWye({ lines }: Design, { to, pipe }: DumpLine): Part[] {
+  const main = to.kind === "wye" ? lines.find(({ id }) => id === to.lineId) : null;
+  if (!main) return [];
+  return listWye("wye", main.pipe, pipe);
+}
+
+// What a branch comes in by, and a reducer where it is of another size.
+function listWye(fitting: Fitting, joined: Pipe, branch: Pipe): Part[] {
+  const parts: Part[] = [{ kind: "junction", fitting, pipe: joined, branch, count: 1 }];
+  if (branch.outerMm !== joined.outerMm) parts.push({ kind: "reducer", from: branch, to: joined, count: 1 });
+  return parts;
 }
 
 /** The parts of a dump line alone. */
@@ -120,9 +133,7 @@ function listPathParts({ drain, ownLegs, chain }: DrainPath): Part[] {
   const main = chain[1];
   if (to.kind === "junction" && main) {
     const branch = ownLegs.at(-1)!.pipe;
-    const joined = findPipeOf(main, findJunctionBend(main, to));
-    parts.push({ kind: "junction", fitting: to.fitting, pipe: joined, branch, count: 1 });
-    if (branch.outerMm !== joined.outerMm) parts.push({ kind: "reducer", from: branch, to: joined, count: 1 });
+    parts.push(...listWye(to.fitting, findPipeOf(main, findJunctionBend(main, to)), branch));
   }
   return parts;
 }

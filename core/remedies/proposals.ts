@@ -1,9 +1,10 @@
 import type { Design } from "../design/design";
 import type { Drain, Tank, Vent } from "../design/plumbing";
-import { buildFitDumpValve, buildRegradeDumpLine } from "../edits/dumpLineEdits";
+import { buildFitDumpValve, buildOpenDumpLine, buildRegradeDumpLine } from "../edits/dumpLineEdits";
 import { buildAddFixture } from "../edits/fixtureEdits";
 import { buildAddTank } from "../edits/tankEdits";
 import type { Finding, FindingCode } from "../evaluate/findings";
+import { followDumpLine } from "../tanks/dumpWays";
 import { proposeWiderWay } from "./boreRemedies";
 import { proposeLegClear, proposeVentEndClear } from "./clearRemedies";
 import { proposeFallRemedies } from "./fallRemedies";
@@ -124,6 +125,8 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   dumpLineFlat: (design, finding) => proposeForDumpLine(design, finding),
   dumpLineOpen: (design, finding) => proposeForDumpLine(design, finding),
   dumpLineFull: (design, finding) => proposeForDumpLine(design, finding),
+  dumpLinesMix: (design, finding) => proposeForDumpLine(design, finding),
+  dumpLineDirtiesFresh: (design, finding) => proposeOwnCoupling(design, finding),
   dumpEndInside: null,
   portsOverlap: null,
   valveNarrow: null,
@@ -211,7 +214,15 @@ function proposeForDumpLine(design: Design, { at, code }: Finding): Remedy[] {
   const line = findLine(design, at.kind === "line" ? at.id : at.kind === "leg" ? at.lineId : "");
   if (line?.kind !== "dumpLine") return [];
   const isFall = code === "dumpLineHigh" || code === "dumpLineFlat";
-  const edit = isFall ? buildRegradeDumpLine(design, line) : buildFitDumpValve(design, line);
+  // what is too flat or too high may lie in a line it joins
+  const edits = isFall
+    ? followDumpLine(design, line).map((one) => buildRegradeDumpLine(design, one.line))
+    : [buildFitDumpValve(design, line)];
+  return edits.flatMap((edit) => (edit ? [{ byMm: null, edit }] : []));
+}
+
+function proposeOwnCoupling(design: Design, { at }: Finding): Remedy[] {
+  const edit = at.kind === "line" ? buildOpenDumpLine(design, at.id) : null;
   return edit ? [{ byMm: null, edit }] : [];
 }
 

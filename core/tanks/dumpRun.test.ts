@@ -57,7 +57,7 @@ test.each([...DEMO_NAMES, HEADS_NAME, FURNISHED] as const)(
       if (found(laid, "dumpLineHigh").length === 0) {
         expect(leftOf(laid, tank).leftL).toBeCloseTo(leftOf(design, tank).leftL!, 9);
       }
-      expect(change(laid, buildRemoveDumpLine(line))).toEqual(design);
+      expect(change(laid, buildRemoveDumpLine(laid, line))).toEqual(design);
       expect(buildAddDumpLine(laid, tank, port)).toBeNull();
     }
   },

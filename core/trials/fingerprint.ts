@@ -1,4 +1,5 @@
 import type { Design } from "../design/design";
+import { followDumpLine } from "../tanks/dumpWays";
 
 /**
  * What a trial was held on, as a short word that changes with it: of a drain its own line, fixture and what it joins, of a
@@ -22,6 +23,8 @@ function collect({ lines, tanks, fixtures, gear, rig }: Design, kind: string, id
         tanks.find((tank) => tank.id === id),
         lines.filter((line) => (line.kind === "vent" || line.kind === "dumpLine") && line.fromTank === id),
         rig.dumpHose,
+        // nothing more where none joins another, so that words taken before still hold
+        ...listDumpMains({ lines }, id),
       ];
     case "trialDrain":
     case "trialBack": {
@@ -38,6 +41,15 @@ function collect({ lines, tanks, fixtures, gear, rig }: Design, kind: string, id
       return [gear, lines.filter((line) => line.kind === "hose")];
   }
 }
+
+const listDumpMains = ({ lines }: Pick<Design, "lines">, tankId: string) =>
+  lines.flatMap((line) =>
+    line.kind === "dumpLine" && line.fromTank === tankId
+      ? followDumpLine({ lines }, line)
+          .slice(1)
+          .map((one) => one.line)
+      : [],
+  );
 
 // Fowler, Noll and Vo's hash of 32 bits: not to keep secrets, only to see a change.
 function hash(text: string): string {

@@ -2,6 +2,7 @@ import type { Design } from "../design/design";
 import type { PartRef } from "../design/part";
 import { buildDrainPath } from "../falls/drainPath";
 import { buildNetwork } from "../falls/network";
+import { listDumpWays } from "../tanks/dumpWays";
 
 export const SYMPTOMS = [
   "wetFloor",
@@ -132,12 +133,18 @@ export function listSuspects(
     const at = { kind: "line", id: line.id } as const;
     propose("blowBreather", line.id, at, add("breather", line.id, at));
   }
+  const dumpJoints = new Map<string, string[]>();
   for (const line of design.lines) {
     if (line.kind !== "dumpLine") continue;
     const joints = line.pointsMm.flatMap((_, index) =>
       add("bendJoint", `${line.id}-${index}`, { kind: "bend", lineId: line.id, index }),
     );
-    // its cap on and the valve open, all of it stands under the tank's water
+    if (line.to.kind === "wye") joints.push(...add("inletJoint", line.id, { kind: "line", id: line.id }));
+    dumpJoints.set(line.id, joints);
+  }
+  // its cap on and the valve open, all of it stands under the tank's water, and so does what it joins
+  for (const { line, way } of listDumpWays(design)) {
+    const joints = way.flatMap((one) => dumpJoints.get(one.line.id)!);
     propose("capDumpLine", line.id, { kind: "line", id: line.id }, joints);
   }
   const pressed: string[] = [];

@@ -7,6 +7,7 @@ import type { HeldWater, Outfall } from "../design/plumbing";
 import type { Evaluation } from "../evaluate/evaluation";
 import type { Severity } from "../evaluate/findings";
 import { findDumpLine } from "../tanks/dumpRun";
+import { followDumpLine } from "../tanks/dumpWays";
 import type { Quantity } from "../workings/working";
 
 export type WaterNodeKind =
@@ -280,12 +281,15 @@ function listDumps(
       const part = line ? ({ kind: "line", id: line.id } as const) : outlet;
       const id = `dump:${tank.id}:${port.id}`;
       const leftL = evaluation.tanks.find((t) => t.tankId === tank.id)?.leftL ?? null;
-      add({ id, kind: "dump", part, name: line?.name ?? tank.name, holds: null, figure: null });
+      // several that meet are let go at the last one's coupling
+      const last = line && followDumpLine(design, line).at(-1)!.line;
+      const end = last ? `dump:${last.fromTank}:${last.fromPort}` : id;
+      if (end === id) add({ id, kind: "dump", part, name: line?.name ?? tank.name, holds: null, figure: null });
       return [
         {
           id: `edge:${id}`,
           from: `tank:${tank.id}`,
-          to: id,
+          to: end,
           part,
           carries: tank.holds,
           trapMm: null,

@@ -67,6 +67,8 @@ const BEHIND: Readonly<Record<FindingCode, Sought | null>> = {
   dumpLineFlat: null,
   dumpLineOpen: null,
   dumpLineFull: null,
+  dumpLinesMix: null,
+  dumpLineDirtiesFresh: null,
   dumpEndInside: null,
   portsOverlap: null,
   valveNarrow: null,

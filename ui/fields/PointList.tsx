@@ -37,6 +37,8 @@ export function PointList({ line, routeMm, nameOf, isFixed = () => false }: Poin
     const refused = remove({ kind: "line", id: line.id }, ["lines", line.id, key, index], "removeBend");
     if (refused !== null) tell(refused, { tone: "warning" });
   };
+  // an end of its own is the last of the points; one that joins ends at another line's
+  const beforeEnd = Math.min(points.length, routeMm.length - 2);
   return (
     <>
       <ul>
@@ -76,10 +78,7 @@ export function PointList({ line, routeMm, nameOf, isFixed = () => false }: Poin
           );
         })}
       </ul>
-      <Button
-        className="mt-1"
-        onClick={() => insertAt(line.kind === "vent" || line.kind === "dumpLine" ? points.length - 1 : points.length)}
-      >
+      <Button className="mt-1" onClick={() => insertAt(beforeEnd)}>
         <Plus size={14} aria-hidden /> One before the end
       </Button>
     </>

@@ -160,11 +160,12 @@ export function PlanLines({ design, view, shownId }: PlanProps & { readonly show
           );
         }
         if (line.kind === "dumpLine") {
-          const end = line.pointsMm.at(-1)!;
+          const course = listDumpCourse(design, line);
+          const end = course.at(-1)!;
           return (
             <DrainStroke
               key={line.id}
-              points={toPoints(view, toXy(listDumpCourse(design, line)))}
+              points={toPoints(view, toXy(course))}
               width={Math.max(3.4, line.pipe.innerMm * view.kx)}
               isShown={true}
               isBad={bad.has(line.id)}

@@ -3,12 +3,18 @@ import { Plus, Trash2 } from "lucide-react";
 import { useMemo } from "react";
 import type { Design } from "@/core/design/design";
 import type { Port, Tank } from "@/core/design/plumbing";
-import { buildAddDumpLine, buildRemoveDumpLine } from "@/core/edits/dumpLineEdits";
+import {
+  buildAddDumpLine,
+  buildJoinDumpLine,
+  buildOpenDumpLine,
+  buildRemoveDumpLine,
+} from "@/core/edits/dumpLineEdits";
 import { listDumpCourse } from "@/core/fit/lineLegs";
 import { buildDumpRun, findDumpLine, lookUpDumpFall } from "@/core/tanks/dumpRun";
+import { listDumpLinesToJoin, listTanksBeside } from "@/core/tanks/dumpWays";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, workbench } from "@/store/workbench";
-import { describeDumpRun } from "@/words/dumpLines";
+import { describeDumpRun, describeSharedCoupling } from "@/words/dumpLines";
 import { describePort } from "@/words/ports";
 import { Group } from "../../fields/Group";
 import { PipePick } from "../../fields/PipePick";
@@ -16,9 +22,13 @@ import { PointList } from "../../fields/PointList";
 import { useEdits } from "../../fields/useEdits";
 import { Button } from "../../kit/Button";
 import { NumberField } from "../../kit/NumberField";
+import { Pick } from "../../kit/Pick";
 import { TextField } from "../../kit/TextField";
 import { Tick } from "../../kit/Tick";
 import { DumpSection } from "./DumpSection";
+
+/** No line's id has a space. */
+const OWN_END = "own coupling";
 
 /** Where each outlet of a tank lets its water go: at the outlet itself, or at the end of a line. */
 export function DumpLines({ tank }: { readonly tank: Tank }) {
@@ -70,12 +80,33 @@ function LineFields({ tank, outlet, design }: { readonly tank: Tank; readonly ou
   const run = useMemo(() => buildDumpRun(design, line), [design, line]);
   const least = lookUpDumpFall(design, line).value;
   const at = { kind: "line", id: line.id } as const;
-  const isEnd = (index: number) => index === line.pointsMm.length - 1;
+  const isEnd = (index: number) => line.to.kind === "coupling" && index === line.pointsMm.length - 1;
+  const joinable = listDumpLinesToJoin(design, line);
+  const beside = describeSharedCoupling(run, listTanksBeside(design, line));
+  const lead = (end: string) => {
+    const now = workbench.getState().history!.design;
+    const edit = end === OWN_END ? buildOpenDumpLine(now, line.id) : buildJoinDumpLine(now, line.id, end);
+    if (!edit) return;
+    apply(edit);
+    look({ selection: null });
+  };
   return (
     <Group title={line.name}>
       <DumpSection run={run} leastMmPerM={least ?? 0} units={units} />
       <p className="pb-1 text-[13px] leading-snug">{describeDumpRun(run, units)}</p>
+      {beside && <p className="pb-1 text-[13px] leading-snug">{beside}</p>}
       <TextField label="Name" value={line.name} onCommit={(value) => set(at, ["lines", line.id, "name"], value)} />
+      {joinable.length > 0 && (
+        <Pick
+          label="Ends"
+          value={line.to.kind === "wye" ? line.to.lineId : OWN_END}
+          names={{
+            [OWN_END]: "At its own coupling",
+            ...Object.fromEntries(joinable.map(({ id, name }) => [id, `In ${name}, by a wye`])),
+          }}
+          onPick={lead}
+        />
+      )}
       <PipePick pipe={line.pipe} onPick={(pipe) => set(at, ["lines", line.id, "pipe"], pipe)} />
       {(["outerMm", "innerMm"] as const).map((key) => (
         <NumberField
@@ -107,7 +138,7 @@ function LineFields({ tank, outlet, design }: { readonly tank: Tank; readonly ou
         nameOf={(index) => (isEnd(index) ? "End" : `Point ${index + 1}`)}
         isFixed={isEnd}
       />
-      <Button className="mt-1.5" onClick={() => apply(buildRemoveDumpLine(line))}>
+      <Button className="mt-1.5" onClick={() => apply(buildRemoveDumpLine(workbench.getState().history!.design, line))}>
         <Trash2 size={14} aria-hidden /> Take {line.name} out
       </Button>
     </Group>

@@ -11,15 +11,16 @@ type Props = { readonly run: DumpRun; readonly leastMmPerM: number; readonly uni
 
 /** The dump line unrolled as the rig stands to dump: each leg with its fall, and the water that stays in it. */
 export function DumpSection({ run, leastMmPerM, units }: Props) {
-  const { legs, ponds, line, tank } = run;
+  const { legs, wayLegs, ponds, line, tank } = run;
   // from the outlet along the way in plan, and down from it
   const along = [0];
   const down = [0];
-  for (const leg of legs) {
+  for (const leg of wayLegs) {
     along.push(along.at(-1)! + leg.planLengthMm);
     down.push(down.at(-1)! + leg.fallMm);
   }
-  const boreMm = line.pipe.innerMm;
+  const boreMm = Math.max(...wayLegs.map(({ pipe }) => pipe.innerMm));
+  const isShut = run.valves.length > 0;
   const [high, low] = [Math.min(...down) - boreMm, Math.max(...down)];
   const kx = (SHEET.width - SHEET.left - SHEET.right) / Math.max(200, along.at(-1)!);
   const ky = Math.min((SHEET.height - SHEET.top - SHEET.bottom) / Math.max(20, low - high), kx * MOST_STRETCH);
@@ -29,6 +30,7 @@ export function DumpSection({ run, leastMmPerM, units }: Props) {
   const hatch = `dump-${line.id}`;
   const nodes = along.map((mm, i) => [x(mm), y(down[i]!)] as const);
   const [start] = nodes;
+  const ownEnd = nodes[legs.length]!;
   return (
     <svg
       viewBox={`0 0 ${SHEET.width} ${SHEET.height}`}
@@ -46,17 +48,20 @@ export function DumpSection({ run, leastMmPerM, units }: Props) {
         stroke="var(--ink)"
         strokeWidth={1.8}
       />
-      {legs.map((leg, i) => {
+      {wayLegs.map((leg, i) => {
         const [[x0, y0], [x1, y1]] = [nodes[i]!, nodes[i + 1]!];
         const isShort = leg.slopeMmPerM !== null && !isAtLeast(leg.slopeMmPerM, leastMmPerM);
-        const ink = isShort ? "var(--signal)" : "var(--ink)";
+        // what is another line's is drawn fainter: it is worked there
+        const isOwn = i < legs.length;
+        const ink = !isOwn ? "var(--faint)" : isShort ? "var(--signal)" : "var(--ink)";
+        const wide = leg.pipe.innerMm * ky;
         return (
-          <g key={leg.index} stroke={ink} strokeWidth={1.6} fill="none">
-            <path d={`M${x0} ${y0}L${x1} ${y1}M${x0} ${y0 - bore}L${x1} ${y1 - bore}`} />
+          <g key={`${leg.lineId} ${leg.index}`} stroke={ink} strokeWidth={1.6} fill="none">
+            <path d={`M${x0} ${y0}L${x1} ${y1}M${x0} ${y0 - wide}L${x1} ${y1 - wide}`} />
             {leg.slopeMmPerM !== null && x1 - x0 > 44 && (
               <text
                 x={(x0 + x1) / 2}
-                y={Math.min(y0, y1) - bore - 5}
+                y={Math.min(y0, y1) - wide - 5}
                 textAnchor="middle"
                 stroke="none"
                 fill={ink}
@@ -76,10 +81,18 @@ export function DumpSection({ run, leastMmPerM, units }: Props) {
       <path
         d={`M${nodes.at(-1)![0]} ${nodes.at(-1)![1] + 3}v${-bore - 6}`}
         stroke="var(--ink)"
-        strokeWidth={line.endValve ? 1.6 : 3.4}
+        strokeWidth={isShut ? 1.6 : 3.4}
       />
       {run.outlet.valve && <Valve x={start![0] + 7} y={start![1] - bore / 2} half={bore / 2 + 4} />}
-      {line.endValve && <Valve x={nodes.at(-1)![0] - 5} y={nodes.at(-1)![1] - bore / 2} half={bore / 2 + 4} />}
+      {line.endValve && <Valve x={ownEnd[0] - 5} y={ownEnd[1] - bore / 2} half={bore / 2 + 4} />}
+      {line.to.kind === "wye" && (
+        <>
+          <circle cx={ownEnd[0]} cy={ownEnd[1]} r={3.2} fill="var(--ink)" />
+          {run.valves.length > (line.endValve ? 1 : 0) && (
+            <Valve x={nodes.at(-1)![0] - 5} y={nodes.at(-1)![1] - bore / 2} half={bore / 2 + 4} />
+          )}
+        </>
+      )}
       {ky / kx >= 1.5 && (
         <text x={SHEET.left} y={SHEET.height - 6} className="text-[12px]" fill="var(--faint)">
           heights {Math.round(ky / kx)} times larger
