@@ -56,6 +56,7 @@ export const oneSample = (name: (typeof SAMPLES)[number]): readonly (typeof SAMP
 type Offered =
   | (typeof SAMPLES)[number]
   | "Lesesaal, furnished"
+  | "Lesesaal, heads"
   | "Otter, heads"
   | "Setzkasten"
   | `${(typeof SAMPLES)[number]}, bare`;

@@ -386,3 +386,33 @@ test("Kranich: a dump line goes to the side, is shut, climbs when its end is lif
   await line.getByRole("button", { name: "Take Dump line of Grey tank out" }).click();
   await expect(page.getByRole("button", { name: "Lay a line to the side" })).toBeVisible();
 });
+
+test("Lesesaal, heads: the grey tank's line joins the black one's, is shut off from it, and goes its own way again", async ({
+  page,
+}) => {
+  await openWorkbench(page);
+  await openSample(page, "Lesesaal, heads");
+  await page.keyboard.press("3");
+  await page.getByLabel("Tank shown", { exact: true }).selectOption({ label: "Grey tank" });
+  await page.getByRole("button", { name: "Lay a line to the side" }).click();
+  const line = page.getByRole("group", { name: "Dump line of Grey tank", exact: true });
+  const ends = line.getByLabel("Ends", { exact: true });
+  await ends.selectOption({ label: "In Dump line of Black tank, by a wye" });
+  await expect(line).toContainText("One coupling with Black tank: open one valve at a time; the black one first");
+  await expectAccessible(page);
+  // nothing shuts it off from the sewage yet
+  const findings = page.getByRole("region", { name: "Findings" });
+  const mixes = findings.getByRole("button", { name: /Nothing shuts Grey tank off from Black tank/ });
+  await mixes.click();
+  await findings.getByRole("button", { name: "Fit a hand valve at the outlet" }).click();
+  await page.getByRole("button", { name: "Do it" }).click();
+  await expect(mixes).toHaveCount(0);
+  // the main one taken out leaves it an end of its own, and one step back brings both again
+  await page.getByLabel("Tank shown", { exact: true }).selectOption({ label: "Black tank" });
+  await page.getByRole("button", { name: "Take Dump line of Black tank out" }).click();
+  await page.getByLabel("Tank shown", { exact: true }).selectOption({ label: "Grey tank" });
+  await expect(ends).toHaveCount(0);
+  await expect(line).toContainText("its end lies");
+  await page.getByRole("button", { name: "Undo: Take a dump line out" }).click();
+  await expect(ends.locator("option:checked")).toHaveText("In Dump line of Black tank, by a wye");
+});

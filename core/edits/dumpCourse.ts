@@ -1,16 +1,18 @@
 import type { Design } from "../design/design";
-import type { Pipe, Port, Tank } from "../design/plumbing";
+import { roundTenth } from "../design/moves";
+import type { DumpLine, Pipe, Port, Tank } from "../design/plumbing";
 import { isCourseClear } from "../fit/clearCourse";
+import { listDumpCourse } from "../fit/lineLegs";
 import { toTankBlock } from "../fit/obstacleGaps";
 import { measureExtent } from "../geometry/solid";
-import { add, interpolate, type Vec3, vec } from "../geometry/vec";
+import { add, interpolate, measurePlanLength, subtract, type Vec3, vec } from "../geometry/vec";
 import { degToRad, MM_PER_M } from "../quantity/convert";
 import { lookUpDumpFall } from "../tanks/dumpRun";
 
 /** The end stands so far in from the edge of the rig, where a hand and a hose reach it and nothing knocks it, mm [T]. */
 const IN_FROM_EDGE_MM = 60;
 /** A dump line is laid with so much more fall than its rule asks for, m/m: what a hand and a hanger are off by [T]. */
-export const SPARE_FALL = 0.008;
+const SPARE_FALL = 0.008;
 
 /** The least fall of the rule, and what the lean to dump may eat of it, m/m. */
 export function findLaidFall(design: Design, pipe: Pipe): number {
@@ -32,8 +34,8 @@ const OVER_GROUND_MM = 180;
 /** Places along a leg at which it is held against the tanks. */
 const SHARES = Array.from({ length: 25 }, (_, i) => i / 24);
 
-/** Where a line from an outlet is past the tank and its fitting: straight out of the wall, or down from the bottom; mm. */
-export function placeFoot(tank: Tank, outlet: Port): Vec3 {
+// Where a line from an outlet is past the tank and its fitting: straight out of the wall, or down from the bottom.
+function placeFoot(tank: Tank, outlet: Port): Vec3 {
   const { min, max } = measureExtent(tank.solid);
   const from = add(tank.atMm, outlet.atMm);
   const out = Math.max(80, outlet.fittingMm + 40);
@@ -83,6 +85,70 @@ export function layToEdge(design: Design, tank: Tank, outlet: Port, pipe: Pipe):
     !passesTank(design, course, pipe);
   return (courses.find(({ course }) => isFree(course)) ?? courses[0]!).course;
 }
+
+/** So far along each leg of the other one a place for a wye is sought. */
+const WYE_SHARES = [0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9] as const;
+/** Where it comes in square to the flow the way counts as so much longer, mm, and against it so much more [T]. */
+const SQUARE_COSTS_MM = 400;
+const AGAINST_COSTS_MM = 4_000;
+/** Each missing millimetre of fall counts as so many of way, and so does a corner [T]. */
+const FLAT_COSTS = 50;
+const CORNER_COSTS_MM = 150;
+
+/**
+ * The points of a dump line that joins another one, the place for the wye, mm, and which leg of the other it is on: with
+ * fall, with the flow, the shortest way straight or round one corner that keeps clear of everything; else one beside the
+ * tanks; else the shortest.
+ */
+export function layToLine(
+  design: Design,
+  tank: Tank,
+  outlet: Port,
+  pipe: Pipe,
+  main: DumpLine,
+): { readonly pointsMm: Vec3[]; readonly atMm: Vec3; readonly leg: number } {
+  const from = add(tank.atMm, outlet.atMm);
+  const foot = placeFoot(tank, outlet);
+  const fall = findLaidFall(design, pipe);
+  const course = listDumpCourse(design, main);
+  const ways = course.slice(1).flatMap((to, leg) =>
+    WYE_SHARES.flatMap((share) => {
+      const atMm = roundTenth(interpolate(course[leg]!, to, share));
+      const corners = [[], [vec(atMm.x, foot.y, foot.z)], [vec(foot.x, atMm.y, foot.z)]];
+      return corners.map((corner) => {
+        const planned = [foot, ...corner, atMm];
+        const planMm = measurePlan(planned);
+        const turn = findTurnCost(subtract(atMm, planned.at(-2)!), subtract(to, course[leg]!));
+        const shortMm = Math.max(0, atMm.z + planMm * fall - from.z);
+        const cost = planMm + corner.length * CORNER_COSTS_MM + turn + FLAT_COSTS * shortMm;
+        return { atMm, leg, cost, planned: planned.slice(0, -1) };
+      });
+    }),
+  );
+  ways.sort((a, b) => a.cost - b.cost);
+  const lay = ({ planned, atMm }: (typeof ways)[number]): Vec3[] =>
+    layFalling(from, planned, fall + SPARE_FALL)
+      // no lower than where it ends, or it would stand full
+      .map((p) => roundTenth(vec(p.x, p.y, Math.max(p.z, Math.min(atMm.z, from.z)))));
+  const courseOf = (way: (typeof ways)[number]) => [...lay(way), way.atMm];
+  const besideTanks = ways.filter((way) => !passesTank(design, courseOf(way), pipe));
+  const clear = besideTanks.find((way) => isCourseClear(design, [from, ...courseOf(way)], pipe));
+  const best = clear ?? besideTanks[0] ?? ways[0]!;
+  return { pointsMm: lay(best), atMm: best.atMm, leg: best.leg };
+}
+
+const measurePlan = (points: readonly Vec3[]): number =>
+  points.slice(1).reduce((sum, p, i) => sum + measurePlanLength(subtract(p, points[i]!)), 0);
+
+function findTurnCost(comes: Vec3, goes: Vec3): number {
+  const lengths = measurePlanLength(comes) * measurePlanLength(goes);
+  if (lengths === 0) return 0;
+  const cosine = (comes.x * goes.x + comes.y * goes.y) / lengths;
+  return cosine < -ANGLE_NOISE ? AGAINST_COSTS_MM : SQUARE_COSTS_MM * (1 - cosine);
+}
+
+/** A square joint is square within this cosine. */
+const ANGLE_NOISE = 1e-6;
 
 // Whether it goes through a tank; the piece from the outlet on to its first point is beside it.
 function passesTank({ tanks }: Design, course: readonly Vec3[], { outerMm }: Pipe): boolean {

@@ -4,12 +4,11 @@ import { freeId } from "../design/freeId";
 import { roundTenth } from "../design/moves";
 import { findNode, toNewNode, toNodes } from "../design/nodes";
 import type { DumpLine, Port, Tank } from "../design/plumbing";
-import { listDumpCourse } from "../fit/lineLegs";
-import { add, interpolate, measureLength, subtract, type Vec3, vec } from "../geometry/vec";
+import { add, measureLength, subtract, type Vec3 } from "../geometry/vec";
 import { findWastePipe } from "../parts/pipes";
 import { findDumpLine } from "../tanks/dumpRun";
 import { listDumpBranches, listDumpLinesToJoin } from "../tanks/dumpWays";
-import { findLaidFall, layFalling, layToEdge, placeFoot, SPARE_FALL } from "./dumpCourse";
+import { findLaidFall, layFalling, layToEdge, layToLine } from "./dumpCourse";
 
 /**
  * Edit that lays a dump line from an outlet to the nearest edge of the rig it reaches without touching anything, of pipe as
@@ -73,57 +72,30 @@ export function buildOpenDumpLine(design: Design, lineId: string): Edit | null {
   };
 }
 
-/** So far along each leg of the other one a place for a wye is sought. */
-const WYE_SHARES = [0.2, 0.35, 0.5, 0.65, 0.8] as const;
-/** A point this near serves as the place for a wye, mm. */
-const SAME_PLACE_MM = 60;
-/** Where it comes in square to the flow the way counts as so much longer, mm, and against it so much more [T]. */
-const SQUARE_COSTS_MM = 400;
-const AGAINST_COSTS_MM = 4_000;
-/** Each missing millimetre of fall counts as so many of way [T]. */
-const FLAT_COSTS = 50;
-
 /**
  * Edit that lets a dump line end by a wye in another one, at the place that is reached with fall, with the flow and by the
- * shortest way; null where one of them is not there, or the other runs through it.
+ * shortest way that keeps clear; null where one of them is not there, or the other runs through it.
  */
 export function buildJoinDumpLine(design: Design, lineId: string, mainId: string): Edit | null {
   const [line, main] = [findIn(design, lineId), findIn(design, mainId)];
   const from = line && findOutlet(design, line);
   if (!line || !main || !from || !listDumpLinesToJoin(design, line).includes(main)) return null;
-  const outletMm = add(from.tank.atMm, from.outlet.atMm);
-  const footMm = placeFoot(from.tank, from.outlet);
-  const fall = findLaidFall(design, line.pipe);
-  const course = listDumpCourse(design, main);
-  const places = course.slice(1).flatMap((to, i) =>
-    WYE_SHARES.map((share) => {
-      const atMm = roundTenth(interpolate(course[i]!, to, share));
-      const way = subtract(atMm, footMm);
-      const planMm = Math.hypot(way.x, way.y);
-      const along = subtract(to, course[i]!);
-      const lengths = planMm * Math.hypot(along.x, along.y);
-      const cosine = lengths > 0 ? (way.x * along.x + way.y * along.y) / lengths : 1;
-      const shortMm = Math.max(0, atMm.z + planMm * fall - outletMm.z);
-      const turn = cosine < 0 ? AGAINST_COSTS_MM : SQUARE_COSTS_MM * (1 - cosine);
-      return { atMm, point: i, cost: planMm + turn + FLAT_COSTS * shortMm };
-    }),
-  );
-  const { atMm, point } = places.reduce((a, b) => (b.cost < a.cost ? b : a));
+  const { pointsMm, atMm, leg } = layToLine(design, from.tank, from.outlet, line.pipe, main);
   const near = main.pointsMm.slice(0, -1).find((p) => measureLength(subtract(p, atMm)) < SAME_PLACE_MM);
   const value = near ?? toNewNode(main, atMm);
-  const pointsMm = layFalling(outletMm, [footMm], fall + SPARE_FALL)
-    .map((p) => vec(p.x, p.y, Math.max(p.z, Math.min(value.z, outletMm.z))))
-    .map(roundTenth);
   return {
     code: "joinDumpLine",
     at: { kind: "line", id: lineId },
     ops: [
-      ...(near ? [] : [{ op: "insert", path: ["lines", main.id, "pointsMm"], index: point, value } as const]),
+      ...(near ? [] : [{ op: "insert", path: ["lines", main.id, "pointsMm"], index: leg, value } as const]),
       { op: "set", path: ["lines", lineId, "pointsMm"], value: pointsMm },
       { op: "set", path: ["lines", lineId, "to"], value: { kind: "wye", lineId: main.id, node: value.id } },
     ],
   };
 }
+
+/** A point this near serves as the place for a wye, mm. */
+const SAME_PLACE_MM = 60;
 
 /** Edit that fits a hand valve as wide as the outlet right at the tank; null where the outlet has one or is gone. */
 export function buildFitDumpValve(design: Design, line: DumpLine): Edit | null {
