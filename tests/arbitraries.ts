@@ -12,6 +12,7 @@ import {
   type Fixture,
   INLINE_PIECES,
   type Line,
+  type Tank,
 } from "@/core/design/plumbing";
 import { RIG_KINDS } from "@/core/design/rig";
 import { USUAL_FIXTURES } from "@/core/design/usualFixtures";
@@ -118,7 +119,10 @@ export const designs: fc.Arbitrary<Design> = fc
     return outcome.design;
   });
 
-/** The same with up to four more fixtures, each joined at random to a drain that is there already: a tree. */
+/**
+ * The same with up to four more fixtures, each joined at random to a drain that is there already, or led into a second tank of
+ * another water; one at least is joined.
+ */
 export const networks: fc.Arbitrary<Design> = fc
   .record({
     design: designs,
@@ -135,6 +139,7 @@ export const networks: fc.Arbitrary<Design> = fc
         }),
         line: fc.nat(),
         bend: fc.nat(),
+        isApart: fc.boolean(),
         fitting: fc.constantFrom(...FITTINGS),
         hasTrap: fc.boolean(),
         change: fc.option(fc.constantFrom(...PIPE_SIZES)),
@@ -149,11 +154,12 @@ export const networks: fc.Arbitrary<Design> = fc
       }),
       { minLength: 1, maxLength: 4 },
     ),
+    second: fc.option(fc.constantFrom("grey" as const, "black" as const)),
   })
-  .map(({ design, branches }) => {
+  .map(({ design, branches, second }) => {
     const fixtures: Fixture[] = [...design.fixtures];
     const lines: Line[] = [...design.lines];
-    branches.forEach(({ kind, x, y, z, bore, bends, line, bend, fitting, hasTrap, ...sits }, i) => {
+    branches.forEach(({ kind, x, y, z, bore, bends, line, bend, fitting, hasTrap, isApart, ...sits }, i) => {
       const { change, lineTrap, piece, air } = sits;
       const drains = lines.filter((l): l is Drain => l.kind === "drain");
       const main = drains[line % drains.length]!;
@@ -167,7 +173,10 @@ export const networks: fc.Arbitrary<Design> = fc
         kind: "drain",
         pipe: { innerMm: bore, outerMm: bore + 3.6, manningN: 0.009 },
         fromFixture: id,
-        to: { kind: "junction", lineId: main.id, node: main.bendsMm[bend % main.bendsMm.length]!.id, fitting },
+        to:
+          second && isApart && i > 0
+            ? { kind: "inlet", tankId: "second", portId: "second-inlet" }
+            : { kind: "junction", lineId: main.id, node: main.bendsMm[bend % main.bendsMm.length]!.id, fitting },
         trap: hasTrap ? trap : null,
         branchVent: air,
         bendsMm: toNodes(bends),
@@ -178,8 +187,23 @@ export const networks: fc.Arbitrary<Design> = fc
         ],
       });
     });
-    return { ...design, fixtures, lines };
+    const tanks = second ? [...design.tanks, createSecond(design.tanks[0]!, second)] : design.tanks;
+    return { ...design, fixtures, lines, tanks };
   });
+
+// Before the first one, with an inlet and an outlet of its own and no breather yet.
+function createSecond(first: Tank, holds: "grey" | "black"): Tank {
+  const port = (id: string, kind: "inlet" | "outlet") => ({ ...first.ports.find((p) => p.kind === kind)!, id });
+  return {
+    ...first,
+    id: "second",
+    name: "Second tank",
+    holds,
+    link: null,
+    atMm: { ...first.atMm, x: first.atMm.x + 1500 },
+    ports: [port("second-inlet", "inlet"), port("second-outlet", "outlet")],
+  };
+}
 
 /** The same rig with left and right exchanged. */
 export function mirrorDesign(design: Design): Design {
