@@ -329,7 +329,6 @@ export type BoltSize = Fixing["size"];
 export type Sender = z.infer<typeof sender>;
 export type SenderKind = Sender["kind"];
 export type HeldWater = Tank["holds"];
-export type Junction = Extract<Outfall, { kind: "junction" }>;
 export type Drain = z.infer<typeof drain>;
 export type Vent = z.infer<typeof vent>;
 export type Hose = z.infer<typeof hose>;
