@@ -66,3 +66,10 @@ test("columns that do not say what they are are asked for, and read as they are 
   });
   expect(readLogCsv("only one column\n1\n", stores)).toMatchObject({ ok: false, reason: "broken" });
 });
+
+test("a line of a tank this rig has not is told and left out: it would count for none", () => {
+  const text = "at,what,of,litres\n2026-05-01,Read,Grey tank,20\n2026-05-02,Read,Cellar,30\n2026-05-03,Note,,\n";
+  const outcome = readLogCsv(text, stores);
+  expect(outcome).toMatchObject({ ok: true, entries: [{ amount: 20 }, { kind: "note", storeId: null }] });
+  if (outcome.ok) expect(outcome.skipped).toEqual(["line 3: Cellar is no tank of this rig"]);
+});

@@ -75,6 +75,8 @@ export function readLogCsv(
     else if (!kind) skipped.push(`line ${i + 2}: ${cell(what) || "nothing"} is not known here`);
     else if (amount !== null && !(amount >= 0 && amount <= 5_000))
       skipped.push(`line ${i + 2}: ${cell(litres)} litres`);
+    else if (cell(of) !== "" && !byName.has(cell(of).toLowerCase()))
+      skipped.push(`line ${i + 2}: ${cell(of)} is no tank of this rig`);
     else {
       const storeId = byName.get(cell(of).toLowerCase()) ?? null;
       entries.push({

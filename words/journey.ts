@@ -29,12 +29,10 @@ export function describeService(
   design: Design,
   isLoopChanged = false,
 ): string {
-  const isBlack = (id: string) =>
-    design.tanks.some((tank) => tank.id === id && tank.holds === "black") ||
-    design.habits.vessels.some((vessel) => vessel.id === id && vessel.holds === "black");
   const waste = storeIds.filter((id) => id !== FRESH_ID);
   const nameAll = (ids: readonly string[]) => ids.map((id) => describeStore(id, design)).join(" and ");
-  const [black, grey] = [waste.filter(isBlack), waste.filter((id) => !isBlack(id))];
+  const black = waste.filter((id) => isBlack(id, design));
+  const grey = waste.filter((id) => !isBlack(id, design));
   const text = [
     ...(grey.length > 0 ? [`dump ${nameAll(grey)}`] : []),
     ...(black.length > 0 ? [`dump and rinse ${nameAll(black)}`] : []),
@@ -105,8 +103,17 @@ export function describePlan(
   const { breaks } = plan;
   if (!breaks) return "This journey cannot be planned: no store fills or empties.";
   const word = breaks.storeId === FRESH_ID ? "runs dry" : "runs over";
-  return `It does not hold: from ${formatDay(addDays(from, breaks.day))} on ${describeStore(breaks.storeId, design)} ${word} oftener than ${wanted} allows, although every chance before is used. Add a stop with a dump, or use less.`;
+  return `It does not hold: from ${formatDay(addDays(from, breaks.day))} on ${describeStore(breaks.storeId, design)} ${word} oftener than ${wanted} allows, although every chance before is used. Add a stop with ${findMissing(breaks.storeId, design)} before then, or use less.`;
 }
+
+// What a stop would have to offer.
+function findMissing(storeId: string, design: Design): string {
+  if (storeId === FRESH_ID) return "fresh water";
+  return isBlack(storeId, design) ? "a toilet dump" : "a grey dump";
+}
+
+const isBlack = (storeId: string, { tanks, habits }: Design): boolean =>
+  [...tanks, ...habits.vessels].some(({ id, holds }) => id === storeId && holds === "black");
 
 /** Two stays at once, and what to do. */
 export function describeOverlap({ stopId, beforeId, arrive, leaves }: StayOverlap, stops: readonly Stop[]): string {
