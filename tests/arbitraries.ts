@@ -188,8 +188,26 @@ export const networks: fc.Arbitrary<Design> = fc
       });
     });
     const tanks = second ? [...design.tanks, createSecond(design.tanks[0]!, second)] : design.tanks;
+    const main = lines.find((line): line is DumpLine => line.kind === "dumpLine");
+    // what the second tank lets go runs into the first one's dump line, where there is one
+    if (second && main) lines.push(joinDumpLine(main, branches.length));
     return { ...design, fixtures, lines, tanks };
   });
+
+function joinDumpLine(main: DumpLine, nth: number): DumpLine {
+  const joins = main.pointsMm[nth % main.pointsMm.length]!;
+  const { x, y, z } = joins;
+  return {
+    ...main,
+    id: "second-dump",
+    name: "Second dump line",
+    fromTank: "second",
+    fromPort: "second-outlet",
+    to: { kind: "wye", lineId: main.id, node: joins.id },
+    pointsMm: toNodes(nth % 2 === 0 ? [] : [{ x: x + 200, y: y - 150, z: z + 15 }]),
+    endValve: nth % 3 === 0 ? { kind: "manual", boreMm: 38 } : null,
+  };
+}
 
 // Before the first one, with an inlet and an outlet of its own and no breather yet.
 function createSecond(first: Tank, holds: "grey" | "black"): Tank {

@@ -15,7 +15,8 @@ test("every junction, trap and metre drawn is on the list, each kind once, and m
     fc.property(networks, (design) => {
       const parts = listParts(design);
       const drains = design.lines.flatMap((line) => (line.kind === "drain" ? [line] : []));
-      expect(count(parts, "junction")).toBe(drains.filter(({ to }) => to.kind === "junction").length);
+      const joined = design.lines.filter(({ to }) => to.kind === "junction" || to.kind === "wye");
+      expect(count(parts, "junction")).toBe(joined.length);
       expect(count(parts, "trap")).toBe(drains.filter(({ trap }) => trap).length);
       const keys = parts.map((part) => JSON.stringify({ ...part, count: 0, lengthM: 0 }));
       expect(new Set(keys).size).toBe(keys.length);

@@ -94,9 +94,9 @@ export function judgeProofs(
   for (const { id, kind, part } of nodes) if (kind === "tank" || kind === "gear") put(id, [findTrialOf(design, part)]);
   for (const { id, part, from, to } of edges) {
     if (part.kind === "line") put(id, [findTrialOf(design, part)]);
+    // whichever coupling it is let go at, it is that tank's own dump that proves it
+    if (to.startsWith("dump:")) put(id, [from.replace(/^tank:/, "trialDump:")]);
     // a pipe between two tanks stands under the water of both
-    const dumped = [to].flatMap((end) => (end.startsWith("dump:") ? [`trialDump:${end.split(":")[1]}`] : []));
-    if (dumped.length > 0) put(id, dumped);
     else if (part.kind === "tank")
       put(
         id,

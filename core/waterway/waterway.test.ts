@@ -28,7 +28,7 @@ test("of any network each fixture with a drain leads on, and what is a must is a
       for (const { id } of design.fixtures) expect(edges.some(({ from }) => from === `fixture:${id}`)).toBe(true);
       for (const { at, severity } of evaluation.findings) {
         if (severity !== "must" || at.kind !== "leg") continue;
-        expect(edges.find(({ id }) => id === `line:${at.lineId}`)?.severity).toBe("must");
+        expect(edges.find(({ part }) => part.kind === "line" && part.id === at.lineId)?.severity).toBe("must");
       }
       expect(nodes.filter(({ kind }) => kind === "tank")).toHaveLength(design.tanks.length);
     }),
