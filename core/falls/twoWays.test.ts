@@ -283,6 +283,7 @@ test("a drain of drops alone has all its drops in hand, and says so both ways", 
   expect(computeFallInHandMm(path, up, [20, 20])).toBeCloseTo(500, 9);
   expect(computeFallBudget(path, up, () => 20)).toMatchObject({ neededMm: 0, weakestLeg: -1 });
   expect(computeFallBudget(path, up, () => 20).inHandMm).toBeCloseTo(500, 9);
+  expect(computeFallBudget(path, up, () => 20).legs.map(({ neededMm }) => neededMm)).toEqual([0, 0]);
   // just at 45° it still lies
   const edge = createPath([vec(0, 0, 200), vec(200, 0, 0)]);
   expect(edge.legs[0]!.kind).toBe("run");
@@ -348,4 +349,24 @@ test("an upright pipe under water holds its bore as far as it is under", () => {
   expect(down).toMatchObject({ fromShare: 0.625, toShare: 1 });
   expect(rises).toMatchObject({ fromShare: 0, toShare: 1 });
   expect(measureBoreVolumeL(createPath([vec(0, 0, 0), vec(0, 0, 300), vec(100, 0, 300)]))).toBeCloseTo(area * 400, 9);
+});
+
+test("the weir of a trap is set toward the first point that is not straight under the outlet, no further than it", () => {
+  const kranich = readDemo("kranich");
+  const [drain] = drainsOf(kranich);
+  const fixture = kranich.fixtures.find(({ id }) => id === drain!.fromFixture)!;
+  const { x, y, z } = fixture.outletMm;
+  const weirOf = (bends: readonly Vec3[], spanMm = 90) => {
+    const bendsMm = bends.map((at, i) => ({ ...at, id: `n${i + 1}` }));
+    const line: Drain = { ...drain!, items: [], bendsMm, trap: { ...drain!.trap!, spanMm, dropMm: 70 } };
+    const lines = kranich.lines.map((one) => (one.id === line.id ? line : one));
+    return buildDrainPath({ ...kranich, lines }, line).nodesMm[0];
+  };
+  // two straight under it, then back and to the left at three to four
+  const below = [vec(x, y, z - 200), vec(x, y, z - 300)];
+  expect(weirOf([...below, vec(x - 300, y + 400, z - 320)])).toEqual(vec(x - 54, y + 72, z - 70));
+  expect(weirOf([vec(x, y + 500, z - 90)])).toEqual(vec(x, y + 90, z - 70));
+  expect(weirOf([vec(x + 500, y, z - 90)])).toEqual(vec(x + 90, y, z - 70));
+  // nearer than the trap is wide, it reaches just there
+  expect(weirOf([vec(x + 40, y, z - 90), vec(x + 900, y, z - 110)])).toEqual(vec(x + 40, y, z - 70));
 });
