@@ -1,14 +1,14 @@
 // npm run mutants -- falls traps/seal.ts [--draw 200] [--jobs 2]: plants faults in those folders of the core, one at a time, and
 // counts how many the tests of the folder and the laws of the whole catch. Prints those that live on. `--draw` tries so many
 // drawn at random (same seed, same faults) where all would take too long. `--own` leaves the laws of the whole out: quicker, and the
-// share is then the least there can be. Each fault runs in a process of its own; outside ./test.
+// share is then the least there can be; `--also heads,hull` asks the tests of those folders as well. Each fault runs in a process of its own; outside ./test.
 import { spawn, spawnSync } from "node:child_process";
 import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { cpus } from "node:os";
 import { join, resolve } from "node:path";
 import { build } from "esbuild";
 
-const { areas, draw, jobs, isOwn } = readArguments(process.argv.slice(2));
+const { areas, draw, jobs, isOwn, also } = readArguments(process.argv.slice(2));
 const tool = "scripts/mutants";
 if (!existsSync(`${tool}/node_modules`)) {
   const installed = spawnSync("npm", ["ci"], { cwd: tool, stdio: "inherit" });
@@ -36,7 +36,12 @@ async function tryArea(area) {
   const isTest = (file) => file.endsWith(".test.ts");
   const sources = area.endsWith(".ts") ? [`core/${area}`] : inDir.filter((f) => f.endsWith(".ts") && !isTest(f));
   const { contents, faults } = await plantFaults(sources);
-  const tests = [...new Set([...inDir.filter(isTest), ...(isOwn ? [] : LAWS)])];
+  const beside = also.flatMap((folder) =>
+    readdirSync(`core/${folder}`, { recursive: true }).flatMap((file) =>
+      isTest(file) ? `core/${folder}/${file}` : [],
+    ),
+  );
+  const tests = [...new Set([...inDir.filter(isTest), ...beside, ...(isOwn ? [] : LAWS)])];
   const bundles = await bundleTests(tests, contents);
   const dry = join(room, "dry.json");
   const ran = runHarness({ bundles: bundles.map((bundle) => ({ bundle, wanted: null })), told: dry }, undefined);
@@ -160,14 +165,16 @@ function readArguments(args) {
   };
   const own = args.indexOf("--own");
   if (own >= 0) args.splice(own, 1);
+  const at = args.indexOf("--also");
+  const also = at < 0 ? [] : (args.splice(at, 2)[1] ?? "").split(",");
   const [draws, many] = [numberAfter("--draw"), numberAfter("--jobs")];
   const isFound = (area) => existsSync(`core/${area.split("/")[0]}`);
   const isCount = (value) => value === null || (Number.isInteger(value) && value > 0);
-  if (args.length === 0 || !args.every(isFound) || !isCount(draws) || !isCount(many)) {
+  if (args.length === 0 || ![...args, ...also].every(isFound) || !isCount(draws) || !isCount(many)) {
     console.error(
-      "Say which folders of core, or files in them: npm run mutants -- falls traps/seal.ts [--draw 200] [--jobs 2] [--own]",
+      "Say which folders of core, or files in them: npm run mutants -- falls traps/seal.ts [--draw 200] [--jobs 2] [--own] [--also hull]",
     );
     process.exit(2);
   }
-  return { areas: args, draw: draws, jobs: many ?? Math.min(4, cpus().length), isOwn: own >= 0 };
+  return { areas: args, draw: draws, jobs: many ?? Math.min(4, cpus().length), isOwn: own >= 0, also };
 }

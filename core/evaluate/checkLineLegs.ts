@@ -13,14 +13,15 @@ import type { Finding } from "./findings";
 const recallGaps = createRecall<Line, readonly Finding[]>();
 const recallPassages = createRecall<Line, readonly Passage[]>();
 
-// What the course and the clearances of a breather or hose hang on; a drain that is pulled changes none of it.
+// What the course and the clearances of a breather, hose or dump line hang on: those that may be joined count too; a drain
+// that is pulled changes none of it.
 const listGrounds = ({ tanks, gear, obstacles, rig, rules, lines }: Design): readonly unknown[] => [
   tanks,
   gear,
   obstacles,
   rig,
   rules,
-  ...lines.filter(({ kind }) => kind === "vent"),
+  ...lines.filter(({ kind }) => kind === "vent" || kind === "dumpLine"),
 ];
 
 /** Every leg of breathers and hoses keeps the clearances of its kind, and its holes are judged like a drain's. */
