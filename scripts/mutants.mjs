@@ -21,7 +21,7 @@ const LAWS = ["laws", "safetyLaws", "sameRig", "findings", "evaluate"].map((law)
 /** So large a share has to be caught. */
 const WANTED = 0.85;
 /** A fault is met no more often than so many times what the sound program comes by: an endless loop throws. */
-const HITS = 100;
+const HITS = 20;
 const room = resolve(".mutants");
 let plans = 0;
 
@@ -73,7 +73,7 @@ async function tryFault(id, known, met) {
   const hits = asked.reduce((sum, one) => sum + timesMet(met, one, id), 0);
   const ms = asked.reduce((sum, one) => sum + one.ms, 0);
   const run = runHarness({ bundles, hitLimit: hits * HITS + 1_000 }, id);
-  const timer = setTimeout(run.stop, 10_000 + 10 * ms);
+  const timer = setTimeout(run.stop, 10_000 + 5 * ms);
   const { status } = await run.ended;
   clearTimeout(timer);
   return status !== 0;
