@@ -1,0 +1,362 @@
+import { readDemo } from "@/tests/demoRigs";
+import { mustApply } from "@/tests/sharedAir";
+import { LEVEL } from "../attitude/attitude";
+import { createPort } from "../design/createPort";
+import type { Design } from "../design/design";
+import type { EditOp, EditPath } from "../design/edit";
+import { toNodes } from "../design/nodes";
+import type { Drain, Tank, Vent } from "../design/plumbing";
+import type { Obstacle, ObstacleKind, Rig } from "../design/rig";
+import { vec } from "../geometry/vec";
+import type { LimitId } from "../rules/limitIds";
+import { computeTankLoads } from "../tanks/axleLoads";
+import { computeSealBreakPa } from "../traps/sealPressure";
+import type { TrapAir } from "../traps/trapRisks";
+import { checkTrapAir } from "./checkTraps";
+import { evaluate } from "./evaluate";
+import type { Finding } from "./findings";
+import { computeLayToleranceMm } from "./layTolerance";
+import { computeStandingMap, STANDING_STATES } from "./standingMap";
+
+// Where each thing that is said begins: right at the edge nothing is said, a hair beyond it is.
+
+const kranich = readDemo("kranich");
+const [tank] = kranich.tanks as [Tank];
+const drain = kranich.lines.find((line): line is Drain => line.kind === "drain")!;
+const vent = kranich.lines.find((line): line is Vent => line.kind === "vent")!;
+const set = (path: EditPath, value: unknown): EditOp => ({ op: "set", path, value });
+const change = (design: Design, ...ops: EditOp[]): Design =>
+  mustApply(design, { code: "change", at: { kind: "rig" }, ops });
+const all = <C extends Finding["code"]>(design: Design, code: C) =>
+  evaluate(design, LEVEL).findings.filter((f): f is Extract<Finding, { code: C }> => f.code === code);
+const says = (design: Design, code: Finding["code"]): boolean => all(design, code).length > 0;
+
+/** A limit, the design in which it is broken, and the figure it is held against: at that figure it is kept. */
+const HELD: readonly (readonly [
+  code: Finding["code"],
+  limit: LimitId,
+  broken: Design,
+  figure: (finding: never) => number,
+  /** Which way is stricter. */
+  stricter: 1 | -1,
+])[] = [
+  ["ventThrottles", "ventSuction", limit(kranich, "ventSuction", 20), (f: { suctionPa: number }) => f.suctionPa, -1],
+  ["legTooSteep", "maxFall", limit(kranich, "maxFall", 10), (f: { slopeMmPerM: number }) => f.slopeMmPerM, -1],
+  ["legBelowMinFall", "minFall", limit(kranich, "minFall", 150), (f: { slopeMmPerM: number }) => f.slopeMmPerM, 1],
+  ["sealShallow", "sealLeast", limit(kranich, "sealLeast", 200), (f: { sealMm: number }) => f.sealMm, 1],
+  ["sealDeep", "sealMost", limit(kranich, "sealMost", 20), (f: { sealMm: number }) => f.sealMm, -1],
+  ["trapArmLong", "trapArm", limit(kranich, "trapArm", 50), (f: { lengthMm: number }) => f.lengthMm, -1],
+  ["touchesRamp", "breakover", limit(kranich, "breakover", 60), (f: { angleDeg: number }) => f.angleDeg, 1],
+  [
+    "belowCleanVelocity",
+    "cleanVelocity",
+    limit(kranich, "cleanVelocity", 5),
+    (f: { velocityMps: number }) => f.velocityMps,
+    1,
+  ],
+  ["legBarely", "layTolerance", limit(kranich, "layTolerance", 90), (f: { inHandMm: number }) => f.inHandMm, 1],
+];
+
+function limit(design: Design, id: LimitId, value: number): Design {
+  return { ...design, rules: { ...design.rules, limits: { ...design.rules.limits, [id]: value } } };
+}
+
+test.each(HELD)(
+  "%s: a limit just reached is kept, one missed by a thousandth is not",
+  (code, id, broken, figure, stricter) => {
+    const findings = all(broken, code);
+    expect(findings.length).toBeGreaterThan(0);
+    const figures = findings.map((finding) => figure(finding as never));
+    // the worst of them decides: with the limit there, nothing is said
+    const worst = stricter > 0 ? Math.min(...figures) : Math.max(...figures);
+    // a leg shorter than a metre is asked for less than the whole tolerance
+    const whole = code === "legBarely" ? 1000 / Math.min(1000, shortestRun()) : 1;
+    expect(says(limit(broken, id, worst), code)).toBe(false);
+    expect(says(limit(broken, id, worst * whole * (1 + stricter * 1e-3)), code)).toBe(true);
+  },
+);
+
+function shortestRun(): number {
+  const { level } = evaluate(kranich, LEVEL).drains[0]!;
+  expect(level.legs.length).toBeGreaterThan(0);
+  const nodes = evaluate(kranich, LEVEL).drains[0]!.nodesMm;
+  const plans = nodes.slice(1).map((p, i) => Math.hypot(p.x - nodes[i]!.x, p.y - nodes[i]!.y));
+  return Math.max(...plans);
+}
+
+test("what a hand is off by: the whole from a metre on, by the length below", () => {
+  const rules = limit(kranich, "layTolerance", 5).rules;
+  expect([0, 200, 1000, 5000].map((mm) => computeLayToleranceMm(rules, mm))).toEqual([0, 1, 5, 5]);
+  expect(computeLayToleranceMm(limit(kranich, "layTolerance", -3).rules, 500)).toBe(0);
+});
+
+const outletAt = (
+  design: Design,
+  at: { x?: number; y?: number; z?: number },
+  kind = design.fixtures[0]!.kind,
+): Design => ({
+  ...design,
+  fixtures: design.fixtures.map((fixture, i) =>
+    i === 0 ? { ...fixture, kind, outletMm: { ...fixture.outletMm, ...at } } : fixture,
+  ),
+});
+
+test("a fixture off the floor: a wall's thickness on land, lockers on a boat, an arm's length for an outside shower", () => {
+  const { lengthMm, widthMm } = kranich.rig;
+  const outside = (design: Design) => all(design, "fixtureOutside")[0] ?? null;
+  const boat = (design: Design): Design => ({ ...design, rig: { ...design.rig, kind: "boat" } });
+  for (const at of [
+    { x: -150 },
+    { x: lengthMm + 150 },
+    { y: widthMm / 2 + 150 },
+    { y: -widthMm / 2 - 150 },
+    { z: 2200 },
+  ]) {
+    expect(outside(outletAt(kranich, at))).toBeNull();
+    const [axis, mm] = Object.entries(at)[0] as ["x" | "y" | "z", number];
+    const beyond = outletAt(kranich, { [axis]: mm + Math.sign(mm) * 1 });
+    expect(outside(beyond)).toMatchObject({ isAbove: axis === "z" });
+    expect(outside(beyond)!.byMm).toBeCloseTo(axis === "z" ? 1 : 151, 6);
+    // a boat has lockers outboard of her sole, and no more headroom than a bus
+    expect(outside(boat(beyond)) === null).toBe(axis !== "z");
+  }
+  expect(outside(boat(outletAt(kranich, { x: -1500 })))).toBeNull();
+  expect(outside(boat(outletAt(kranich, { x: -1501 })))).not.toBeNull();
+  expect(outside(outletAt(kranich, { x: -800 }, "outsideShower"))).toBeNull();
+  expect(outside(outletAt(kranich, { x: -801 }, "outsideShower"))).not.toBeNull();
+  // off to the side and too high: the side is told
+  expect(outside(outletAt(kranich, { x: -400, z: 3000 }))).toMatchObject({ isAbove: false });
+});
+
+const thing = (id: string, kind: ObstacleKind, x: number, lengthMm = 100): Obstacle => ({
+  ...kranich.obstacles[0]!,
+  id,
+  name: id,
+  kind,
+  atMm: vec(x, 0, -300),
+  lengthMm,
+  widthMm: 100,
+  heightMm: 100,
+});
+
+test("two solids in one place: from more than half of the smaller one on, and never panels, lockers or windows", () => {
+  const overlap = (...obstacles: Obstacle[]) => all({ ...kranich, obstacles }, "obstaclesOverlap").map(({ at }) => at);
+  expect(overlap(thing("a", "crossMember", 0), thing("b", "crossMember", 50))).toEqual([]);
+  expect(overlap(thing("a", "crossMember", 0), thing("b", "crossMember", 49))).toEqual([{ kind: "obstacle", id: "b" }]);
+  // half of the small one within a long one
+  expect(overlap(thing("a", "crossMember", 0, 900), thing("b", "fuelTank", 851))).toEqual([]);
+  expect(overlap(thing("a", "crossMember", 0, 900), thing("b", "fuelTank", 849))).toHaveLength(1);
+  for (const kind of ["cabinet", "bulkhead", "window", "airIntake"] as const)
+    expect(overlap(thing("a", "crossMember", 0), thing("b", kind, 0))).toEqual([]);
+  expect(overlap(thing("a", "crossMember", 0), thing("b", "crossMember", 300), thing("c", "axle", 310))).toEqual([
+    { kind: "obstacle", id: "c" },
+  ]);
+});
+
+test("an axle that carries just what it may is kept; one kilogram less may be carried and it is told", () => {
+  const axles = kranich.rig.axles.map((axle) => ({ ...axle, spareKg: 10_000 }));
+  const rig: Rig = { ...kranich.rig, axles };
+  const loads = computeTankLoads({ ...kranich, rig })!;
+  const with_ = (spareKg: number | null): Design => ({
+    ...kranich,
+    rig: { ...rig, axles: axles.map((axle, i) => (i === 0 ? { ...axle, spareKg } : axle)) },
+  });
+  const { name } = axles[0]!;
+  const { fullKg } = loads.axles.find((axle) => axle.name === name)!;
+  expect(all(with_(fullKg), "axleOverloaded")).toEqual([]);
+  expect(all(with_(null), "axleOverloaded")).toEqual([]);
+  expect(all(with_(fullKg - 1), "axleOverloaded")).toMatchObject([{ axleName: name, spareKg: fullKg - 1 }]);
+});
+
+test("one use against what the tank holds: within the worst nothing, within level a should, beyond a must", () => {
+  const { usableLevelL, usableWorstL } = evaluate(kranich, LEVEL).tanks[0]!;
+  expect(usableWorstL).toBeLessThan(usableLevelL);
+  const use = (litres: number) =>
+    all(change(kranich, set(["fixtures", "sink", "volumePerUseL"], litres)), "useOverfillsTank");
+  expect(use(usableWorstL)).toEqual([]);
+  expect(use((usableWorstL + usableLevelL) / 2)).toMatchObject([{ severity: "should", holdsL: usableWorstL }]);
+  expect(use(usableLevelL)).toMatchObject([{ severity: "should" }]);
+  expect(use(usableLevelL + 0.1)).toMatchObject([{ severity: "must", holdsL: usableLevelL, safeL: usableWorstL }]);
+});
+
+test("a toilet's way: as wide as 70 mm everywhere and lying no longer than a metre", () => {
+  const wide = { innerMm: 70, outerMm: 75, manningN: 0.009 };
+  const toilet = (runMm: number, innerMm = 70): Design => {
+    const { x, y, z } = kranich.fixtures[0]!.outletMm;
+    const lesesaal = change(
+      kranich,
+      set(["fixtures", "sink", "kind"], "gravityToilet"),
+      set(["tanks", tank.id, "holds"], "black"),
+    );
+    const [, end] = [0, vec(x, y, z - 400)];
+    const way: Drain = {
+      ...drain,
+      trap: null,
+      pipe: { ...wide, innerMm },
+      items: [],
+      to: { kind: "ground", atMm: vec(x + runMm, y, z - 430) },
+      bendsMm: toNodes([end]),
+    };
+    return { ...lesesaal, lines: lesesaal.lines.map((line) => (line.id === drain.id ? way : line)) };
+  };
+  expect(says(toilet(1000), "toiletLongRun")).toBe(false);
+  expect(all(toilet(1001), "toiletLongRun")).toMatchObject([{ lengthMm: expect.closeTo(1001, 6) }]);
+  expect(says(toilet(900), "toiletNarrow")).toBe(false);
+  expect(all(toilet(900, 69.9), "toiletNarrow")).toMatchObject([{ boreMm: 69.9 }]);
+});
+
+test("holes in one side touch where a web of nothing is left; a valve narrower than its hole is told", () => {
+  const wall = tank.ports.filter(({ kind }) => kind !== "outlet");
+  const holes = (apartMm: number, valveMm: number): Design => ({
+    ...kranich,
+    tanks: [
+      {
+        ...tank,
+        ports: [
+          ...wall,
+          { ...createPort({ id: "one", kind: "plug", atMm: vec(0, 100, 60), boreMm: 40 }) },
+          {
+            ...createPort({ id: "two", kind: "outlet", atMm: vec(0, 100 + apartMm, 60), boreMm: 40 }),
+            valve: { kind: "manual", boreMm: valveMm },
+          },
+        ],
+      },
+    ],
+  });
+  expect(says(holes(40, 40), "portsOverlap")).toBe(false);
+  expect(all(holes(39, 40), "portsOverlap")).toMatchObject([{ overlapMm: expect.closeTo(1, 6) }]);
+  expect(says(holes(40, 40), "valveNarrow")).toBe(false);
+  expect(all(holes(40, 39), "valveNarrow")).toMatchObject([{ fromMm: 40, toMm: 39 }]);
+});
+
+test("tanks that share a level need a height in common", () => {
+  const { heightMm } = tank.solid as { readonly heightMm: number };
+  const pair = (downMm: number): Design => ({
+    ...kranich,
+    tanks: [
+      { ...tank, link: { kind: "communicating", toTank: "low" } },
+      {
+        ...tank,
+        id: "low",
+        name: "Low",
+        ports: [],
+        atMm: { ...tank.atMm, x: tank.atMm.x - 900, z: tank.atMm.z - downMm },
+      },
+    ],
+  });
+  expect(says(pair(heightMm - 1), "linkApart")).toBe(false);
+  expect(says(pair(1 - heightMm), "linkApart")).toBe(false);
+  expect(all(pair(heightMm), "linkApart")).toMatchObject([{ apartMm: expect.closeTo(0, 6) }]);
+  expect(all(pair(-heightMm - 5), "linkApart")).toMatchObject([{ apartMm: expect.closeTo(5, 6), otherName: "Low" }]);
+});
+
+test("the end of a breather by a window, an intake or an exhaust: as far as the rule asks, and fresh air is free", () => {
+  const end = vent.pointsMm.at(-1)!;
+  const asked = 900;
+  const beside = (kind: ObstacleKind, gapMm: number): Design => ({
+    ...limit(kranich, "ventEndGap", asked),
+    obstacles: [{ ...thing("near", kind, 0), atMm: vec(end.x + gapMm, end.y - 50, end.z - 50) }],
+  });
+  for (const kind of ["window", "airIntake", "exhaust"] as const) {
+    expect(says(beside(kind, asked), "ventEndNear")).toBe(false);
+    expect(all(beside(kind, asked - 1), "ventEndNear")).toMatchObject([{ gapMm: expect.closeTo(asked - 1, 6) }]);
+    // within it there is no gap at all, never less than none
+    expect(all(beside(kind, -50), "ventEndNear")).toMatchObject([{ gapMm: 0 }]);
+  }
+  for (const kind of ["seat", "fuelTank", "cabinet"] as const)
+    expect(says(beside(kind, 10), "ventEndNear")).toBe(false);
+  const fresh = beside("window", 10);
+  const clean = { ...fresh, tanks: fresh.tanks.map((one) => ({ ...one, holds: "fresh" as const })), lines: [vent] };
+  expect(says(clean, "ventEndNear")).toBe(false);
+});
+
+test("hose in the room: a hand's breadth round a corner is free, more is not, and fresh air may be anywhere", () => {
+  const port = tank.ports.find(({ kind }) => kind === "vent")!;
+  const foot = vec(tank.atMm.x + port.atMm.x, tank.atMm.y + port.atMm.y, tank.atMm.z + port.atMm.z);
+  const up = (mm: number): Design => {
+    const pointsMm = toNodes([vec(foot.x, 0, foot.z + 5), vec(foot.x, 0, mm)]);
+    return { ...kranich, obstacles: [], lines: [drain, { ...vent, pointsMm }] };
+  };
+  expect(says(up(120), "ventInRoom")).toBe(false);
+  const [told] = all(up(400), "ventInRoom");
+  expect(told!.lengthMm).toBeGreaterThan(360);
+  expect(told!.lengthMm).toBeLessThan(440);
+  const fresh = { ...up(400), lines: [{ ...vent, pointsMm: toNodes([vec(foot.x, 0, 400)]) }] };
+  expect(says({ ...fresh, tanks: fresh.tanks.map((one) => ({ ...one, holds: "fresh" as const })) }, "ventInRoom")).toBe(
+    false,
+  );
+});
+
+test("a breather must end over its tank however the rig is parked, and its dip must be shallower than its bore", () => {
+  const rig: Rig = {
+    ...kranich.rig,
+    standings: [],
+    envelope: { noseDownDeg: 0, noseUpDeg: 0, leftLowDeg: 0, rightLowDeg: 0 },
+  };
+  const { heightMm } = tank.solid as { readonly heightMm: number };
+  const topMm = tank.atMm.z + heightMm + tank.wallMm;
+  const to = (...points: readonly ReturnType<typeof vec>[]): Design => ({
+    ...kranich,
+    rig,
+    lines: [drain, { ...vent, pointsMm: toNodes(points) }],
+  });
+  const { x, y } = vent.pointsMm[0]!;
+  expect(says(to(vec(x, y, topMm + 0.5)), "ventEndsLow")).toBe(false);
+  expect(all(to(vec(x, y, topMm)), "ventEndsLow")).toMatchObject([{ endMm: expect.closeTo(topMm, 6) }]);
+  const bore = vent.pipe.innerMm;
+  const dip = (deepMm: number) => to(vec(x, y, 100), vec(x, y + 50, 100 - deepMm), vec(x, y + 90, 300));
+  expect(says(dip(bore - 0.1), "ventDips")).toBe(false);
+  expect(all(dip(bore), "ventDips")).toMatchObject([{ deepMm: expect.closeTo(bore, 6), boreMm: bore }]);
+});
+
+test("a seal is blown at twice what sucks it, told together where neither does it alone, and in the line when sucked", () => {
+  const breaks = computeSealBreakPa(50);
+  const left = { afterSuctionMm: 50, afterPressureMm: 50, togetherMm: 20 };
+  const still: TrapAir = { lineId: "d", bend: null, sealMm: 50, suctionPa: 0, pressurePa: 0, ...left };
+  const air = (more: Partial<TrapAir>) => checkTrapAir({ ...still, ...more }).map(({ code }) => code);
+  expect(air({ pressurePa: 2 * breaks - 0.01 })).toEqual([]);
+  expect(air({ pressurePa: 2 * breaks })).toEqual(["sealBlown"]);
+  expect(air({ sealMm: 0, pressurePa: 5000, togetherMm: -5 })).toEqual([]);
+  expect(air({ togetherMm: 0 })).toEqual(["sealTogether"]);
+  expect(air({ togetherMm: 0.1 })).toEqual([]);
+  // what is sucked out alone is told of the breather, or where the trap is in the line, of itself
+  expect(air({ togetherMm: -1, suctionPa: breaks })).toEqual([]);
+  expect(air({ bend: 1, togetherMm: -1, suctionPa: breaks })).toEqual(["sealSucked"]);
+  expect(air({ bend: 1, suctionPa: breaks - 0.01 })).toEqual([]);
+  const [at] = checkTrapAir({ ...still, bend: 2, pressurePa: 9999 });
+  expect(at!.at).toEqual({ kind: "bend", lineId: "d", index: 2 });
+});
+
+test("the standing map: what it says of a cell is by what stands there, and it is of no size but its own", () => {
+  const map = computeStandingMap(kranich, { size: 9, rangeDeg: 8 })!;
+  expect(map).toMatchObject({ size: 9, rangeDeg: 8 });
+  expect(map.states).toHaveLength(81);
+  map.states.forEach((state, cell) => {
+    const [ponded, inHand] = [map.pondedL[cell]!, map.inHandMm[cell]!];
+    if (STANDING_STATES[state] === "runs") {
+      expect(ponded).toBeLessThanOrEqual(0.005);
+      expect(inHand).toBeGreaterThanOrEqual(0);
+    }
+    if (STANDING_STATES[state] === "puddles") expect(ponded > 0.005 || inHand < 0).toBe(true);
+  });
+  // level it runs, at eight degrees it does not everywhere
+  expect(STANDING_STATES[map.states[40]!]).toBe("runs");
+  expect(new Set(map.states).size).toBeGreaterThan(1);
+  const rows: number[] = [];
+  expect(computeStandingMap(kranich, { size: 5, rangeDeg: 4 }, (done) => rows.push(done) < 3)).toBeNull();
+  expect(rows).toEqual([1, 2, 3]);
+  const bare = computeStandingMap({ ...kranich, lines: [], tanks: [] }, { size: 3, rangeDeg: 2 })!;
+  expect([...bare.states, ...bare.inHandMm, ...bare.usableL].every((value) => value === 0)).toBe(true);
+});
+
+test("what is missing to begin with is told until it is there", () => {
+  const empty: Design = { ...kranich, lines: [], fixtures: [], tanks: [] };
+  expect(says(empty, "noTankYet") && says(empty, "noFixtureYet")).toBe(true);
+  const fresh = { ...empty, tanks: [{ ...tank, holds: "fresh" as const }] };
+  expect(says(fresh, "noTankYet")).toBe(true);
+  expect(says({ ...empty, tanks: [tank] }, "noTankYet")).toBe(false);
+  // who lets all of it go on the ground needs no tank
+  const out: Drain = { ...drain, to: { kind: "ground", atMm: vec(500, 0, -300) } };
+  expect(says({ ...kranich, tanks: [], lines: [out] }, "noTankYet")).toBe(false);
+  expect(all({ ...kranich, tanks: [], lines: [out] }, "endsOnGround")).toHaveLength(1);
+});
