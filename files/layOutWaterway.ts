@@ -44,6 +44,8 @@ export function layOutWaterway(
   aspect: number,
   widthPx: number | null = null,
 ): LaidOut {
+  // nothing has no width of its own
+  if (nodes.length === 0) return { nodes: [], edges: [], width: NODE_PX.width, height: NODE_PX.height };
   const isTall = aspect < 0.8;
   const graph = new graphlib.Graph({ multigraph: true });
   graph.setGraph({ rankdir: isTall ? "TB" : "LR", nodesep: 16, ranksep: 24, edgesep: 12, marginx: 16, marginy: 16 });
