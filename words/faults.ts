@@ -58,7 +58,7 @@ export function describeFault(fault: Fault, units: Units = "metric", design: Des
     case "waysTooLong":
       return `The drains, breathers and dump lines of this design have ${fault.legs} legs, each followed through all it joins; at most ${fault.most} can be reckoned. Let fewer lines join one after another, or take bends out.`;
     case "drainLoop":
-      return `The line${at} runs in a circle through ${quote(fault.id)} and never ends. Let one of them end in a tank or in the open air.`;
+      return `The line${at} runs in a circle through ${quote(fault.id)} and never ends. Let one of them end in a tank, in the open air or at a coupling of its own.`;
     case "ventWithoutEnd":
       return `The breather${at} ends nowhere. Give it an open end, or let it end in another breather.`;
     case "dumpWithoutEnd":
