@@ -22,7 +22,7 @@ import { proposeRemedies } from "../remedies/proposeRemedies";
 import { takeFingerprint } from "../trials/fingerprint";
 import { buildWaterway } from "../waterway/buildWaterway";
 import { buildDumpRun, measureStandingL } from "./dumpRun";
-import { followDumpLine } from "./dumpWays";
+import { followDumpLine, listDumpWays, listTanksBeside } from "./dumpWays";
 import { findOutletWay } from "./outletWay";
 import { computeRunEmpty } from "./runEmpty";
 
@@ -300,4 +300,55 @@ test("any rig: a second tank's line joined to the first one's is always a design
     }),
     { numRuns: 25 },
   );
+});
+
+test("what stands in a line on the level is told although it runs empty as the rig leans to dump, and the other way round", () => {
+  const base = readDemo("kranich");
+  const [tank] = base.tanks as [Tank];
+  const outlet = tank.ports.find(({ kind }) => kind === "outlet")!;
+  const from = { x: tank.atMm.x + outlet.atMm.x, y: tank.atMm.y + outlet.atMm.y, z: tank.atMm.z + outlet.atMm.z };
+  const laid = change(base, buildAddDumpLine(base, tank, outlet));
+  const line = { ...lineOf(laid, tank.id), endValve: null };
+  // down 40 and up 10 over a metre to the right: on the level a sag, 2° down that way none
+  const pointsMm = toNodes([
+    { ...from, y: from.y - 300, z: from.z - 40 },
+    { ...from, y: from.y - 1300, z: from.z - 30 },
+  ]);
+  const standing = (rollDeg: number, points = pointsMm) => {
+    const rig = { ...laid.rig, dumpAttitude: { pitchDeg: 0, rollDeg } };
+    const design = put({ ...laid, rig }, { ...line, pointsMm: points });
+    const run = buildDumpRun(design, findLine(design, line.id));
+    return { stays: run.staysL, stands: measureStandingL(design, findLine(design, line.id)) };
+  };
+  const [level, leaning] = [standing(0), standing(2)];
+  expect(level.stays).toBeGreaterThan(0.05);
+  expect(level.stands).toBeCloseTo(level.stays, 9);
+  expect(leaning.stays).toBe(0);
+  expect(leaning.stands).toBeCloseTo(level.stays, 9);
+  // falling on the level, it stands full where the rig is dumped the wrong way
+  const down = toNodes([{ ...from, y: from.y - 1000, z: from.z - 20 }]);
+  const wrong = standing(-3, down);
+  expect(standing(0, down).stands).toBe(0);
+  expect(wrong.stands).toBeCloseTo(wrong.stays, 9);
+  expect(wrong.stays).toBeGreaterThan(0);
+});
+
+test("who shares a coupling, and in which order lines are laid: by the way, not by the list", () => {
+  const design = joinTwo("lesesaal-heads");
+  const tanks = design.tanks.filter(({ ports }) => ports.some(({ kind }) => kind === "outlet"));
+  const lines = tanks.map(({ id }) => lineOf(design, id));
+  lines.forEach((line, i) => {
+    expect(listTanksBeside(design, line).map(({ id }) => id)).toEqual([tanks[1 - i]!.id]);
+  });
+  const mainFirst = listDumpWays(design).map(({ line }) => line.to.kind);
+  expect(mainFirst).toEqual(["coupling", "wye"]);
+  const turned = { ...design, lines: [...design.lines].reverse() };
+  expect(listDumpWays(turned).map(({ line }) => line.to.kind)).toEqual(["coupling", "wye"]);
+  const apart = change(design, buildOpenDumpLine(design, lines.find(({ to }) => to.kind === "wye")!.id));
+  for (const { id } of tanks) expect(listTanksBeside(apart, lineOf(apart, id))).toEqual([]);
+  // another tank with a line of its own is no company
+  const third: Tank = { ...tanks[0]!, id: "third", name: "Third", atMm: { ...tanks[0]!.atMm, x: 5200 } };
+  const three = { ...design, tanks: [...design.tanks, third] };
+  const laid = change(three, buildAddDumpLine(three, third, third.ports.find(({ kind }) => kind === "outlet")!));
+  expect(listTanksBeside(laid, lineOf(laid, tanks[0]!.id)).map(({ id }) => id)).toEqual([tanks[1]!.id]);
 });

@@ -140,7 +140,12 @@ test("sizes weighed up: from half to twice in twentieths, each as heavy as it is
   const tank = design.tanks[0]!;
   const sizes = weighSizes(design, tank);
   const lengths = sizes.map(({ lengthMm }) => lengthMm);
-  expect(Math.min(...lengths)).toBe(Math.round(tank.solid.lengthMm / 2));
+  const steps = Array.from({ length: 31 }, (_, i) => Math.round(tank.solid.lengthMm * (0.5 + i * 0.05)));
+  // those that fit the rig at all
+  expect(lengths).toEqual(steps.filter((lengthMm) => lengths.includes(lengthMm)));
+  expect(lengths.slice(0, 11)).toEqual(steps.slice(0, 11));
+  const room = { ...design, obstacles: [], rig: { ...design.rig, lengthMm: 9000 } };
+  expect(weighSizes(room, tank).map(({ lengthMm }) => lengthMm)).toEqual(steps);
   expect(new Set(lengths).size).toBe(lengths.length);
   for (const { lengthMm, capacityL, fullKg } of sizes) {
     const sized = { ...tank, solid: { ...tank.solid, lengthMm } };

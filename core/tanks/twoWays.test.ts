@@ -10,6 +10,7 @@ import { add, dot, vec } from "../geometry/vec";
 import { measureVolumeBelowL } from "../geometry/volumeBelow";
 import { lookUpValue } from "../rules/lookUpLimit";
 import { computeTankLoads, shareByLever } from "./axleLoads";
+import { computeDips, listDepths } from "./dipChart";
 import { computeEmptying, isBottomOutlet } from "./emptying";
 import { listOpenings } from "./openings";
 import { findOutletWay } from "./outletWay";
@@ -204,15 +205,42 @@ test("which drains come in at an inlet, and how high a port sits", () => {
     for (const tank of design.tanks) {
       for (const port of tank.ports) {
         const served = listServed(design, tank.id, port.id);
-        for (const line of design.lines) {
-          if (line.kind !== "drain") continue;
-          const isHere = line.to.kind === "inlet" && line.to.tankId === tank.id && line.to.portId === port.id;
-          expect(served.includes(line)).toBe(isHere);
-        }
+        const here = design.lines.filter(({ kind, to }) => {
+          return kind === "drain" && to.kind === "inlet" && to.tankId === tank.id && to.portId === port.id;
+        });
+        expect(served).toEqual(here);
         expect(measurePortUpMm(tank, port)).toBeCloseTo(port.atMm.z - measureExtent(tank.solid).min.z, 9);
       }
     }
   }
+});
+
+test("a membrane valve holds the tank back by its rating, a trap by nothing", () => {
+  const kranich = readDemo("kranich");
+  const design = { ...kranich, rules: { ...kranich.rules, limits: { ...kranich.rules.limits, backHead: 400 } } };
+  const held = (kind: "membrane" | "pTrap") => {
+    const lines = design.lines.map((line) =>
+      line.kind === "drain" ? { ...line, trap: { ...line.trap!, kind, sealMm: kind === "membrane" ? 0 : 50 } } : line,
+    );
+    const one = { ...design, lines };
+    return listOpenings(one, buildNetwork(one), one.tanks[0]!).flatMap(({ by, heldMm }) =>
+      by === "fixture" ? [heldMm] : [],
+    );
+  };
+  expect(held("membrane")).toEqual([400]);
+  expect(held("pTrap")).toEqual([0]);
+});
+
+test("a chart of depths: each at its place in plan, over the tank's own floor, both ends with them", () => {
+  expect(listDepths(200, 4)).toEqual([0, 50, 100, 150, 200]);
+  fc.assert(
+    fc.property(attitudes, fc.integer({ min: 0, max: 800 }), fc.integer({ min: 0, max: 400 }), (attitude, xMm, yMm) => {
+      const tank = shaped(box(800, 400, 200));
+      const up = computeUp(attitude);
+      for (const { depthMm, litres } of computeDips(tank, up, { xMm, yMm }, [0, 37, 200]))
+        expect(litres).toBeCloseTo(volumeL(tank, up, dot(up, vec(xMm, yMm, depthMm))), 9);
+    }),
+  );
 });
 
 /* Running empty */
