@@ -360,3 +360,61 @@ test("what is missing to begin with is told until it is there", () => {
   expect(says({ ...kranich, tanks: [], lines: [out] }, "noTankYet")).toBe(false);
   expect(all({ ...kranich, tanks: [], lines: [out] }, "endsOnGround")).toHaveLength(1);
 });
+
+test("the standing map: what stays below the outlet is no room, and a sink that hangs too low is where the tank comes up", () => {
+  const ports = tank.ports.map((port) => (port.kind === "outlet" ? { ...port, atMm: { ...port.atMm, z: 60 } } : port));
+  const raised: Design = { ...kranich, tanks: [{ ...tank, ports }] };
+  const cell = (design: Design) => {
+    const map = computeStandingMap(design, { size: 3, rangeDeg: 2 })!;
+    return { usableL: map.usableL[4]!, state: STANDING_STATES[map.states[4]!] };
+  };
+  const [usual, less] = [evaluate(kranich, LEVEL).tanks[0]!, evaluate(raised, LEVEL).tanks[0]!];
+  expect(cell(kranich).usableL).toBeCloseTo(usual.usableLevelL, 3);
+  expect(cell(raised).usableL).toBeCloseTo(less.usableLevelL, 3);
+  expect(less.usableLevelL).toBeLessThan(usual.usableLevelL - 10);
+  const low = change(
+    kranich,
+    set(["lines", drain.id, "trap"], null),
+    set(["lines", drain.id, "bendsMm"], []),
+    set(["fixtures", "sink", "outletMm", "z"], tank.atMm.z + 60),
+  );
+  expect(cell(low).state).toBe("backsUp");
+  // without a tank nothing backs up
+  expect(cell(kranich).state).toBe("runs");
+});
+
+test("traps in a row are told where the second one is: at its own bend, or at the trap whose water runs into another's", () => {
+  const lesesaal = readDemo("lesesaal-furnished");
+  const main = lesesaal.lines.find(
+    (line): line is Drain =>
+      line.kind === "drain" && lesesaal.lines.some(({ to }) => to.kind === "junction" && to.lineId === line.id),
+  )!;
+  const last = main.bendsMm.at(-1)!;
+  const design: Design = {
+    ...lesesaal,
+    lines: lesesaal.lines.map((line) =>
+      line.id === main.id && line.kind === "drain"
+        ? { ...line, items: [{ kind: "runningTrap" as const, node: last.id, sealMm: 50, hasCleanout: true }] }
+        : line,
+    ),
+  };
+  const told = all(design, "trapsInSeries").map(({ at }) => at);
+  const own = told.filter((at) => at.kind === "bend");
+  expect(own).toEqual(
+    main.trap && main.trap.sealMm > 0 ? [{ kind: "bend", lineId: main.id, index: main.bendsMm.length - 1 }] : [],
+  );
+  // every other trap whose water comes through it is told at itself
+  const others = told.filter((at) => at.kind === "trap").map((at) => at.kind === "trap" && at.lineId);
+  const joined = design.lines.filter((line) => {
+    if (line.kind !== "drain" || line.id === main.id || !line.trap || line.trap.sealMm === 0) return false;
+    let next: Drain = line;
+    for (let i = 0; i < 20 && next.to.kind === "junction"; i++) {
+      const { lineId } = next.to;
+      next = design.lines.find((one): one is Drain => one.kind === "drain" && one.id === lineId)!;
+      if (next.id === main.id) return true;
+    }
+    return false;
+  });
+  expect(others.sort()).toEqual(joined.map(({ id }) => id).sort());
+  expect(others.length).toBeGreaterThan(0);
+});
