@@ -1,46 +1,24 @@
 import fc from "fast-check";
 import { attitudes, prisms } from "@/tests/arbitraries";
 import { readDemo } from "@/tests/demoRigs";
+import { box, senders, shaped, volumeL } from "@/tests/tankShapes";
 import { computeUp, type LEVEL } from "../attitude/attitude";
 import type { Design } from "../design/design";
-import { SENDER_KINDS, type Sender, type Tank } from "../design/plumbing";
+import type { Sender } from "../design/plumbing";
 import { toBlock, toTankBlock } from "../fit/obstacleGaps";
 import { listTankHinders } from "../fit/tankHinders";
-import { measureCapacityL, measureExtent, type Solid } from "../geometry/solid";
+import { measureCapacityL, measureExtent } from "../geometry/solid";
 import { add, dot, vec } from "../geometry/vec";
-import { measureVolumeBelowL } from "../geometry/volumeBelow";
 import { findLargestTanks } from "./largestTanks";
 import { listSenderMarks, measureDeadBands } from "./senderMarks";
 import { computeSenderError, computeShownL, findBestPlace, SENDER_STEPS } from "./senders";
 import { computeFullKg } from "./shell";
-import { buildTankField } from "./tankLevels";
 import { listTaken, ROOM_MM, WALL_MM } from "./tankPlaces";
 import { weighSizes } from "./weighSizes";
 
 // What senders show, and where a tank may hang, worked out a second time in the plainest way there is.
 
-const [grey] = readDemo("kranich").tanks as [Tank];
-const box = (lengthMm: number, widthMm: number, heightMm: number) =>
-  ({ shape: "box", lengthMm, widthMm, heightMm }) as const;
-const shaped = (solid: Solid, more: Partial<Tank> = {}): Tank => ({
-  ...grey,
-  solid: solid as Tank["solid"],
-  atMm: vec(0, 0, 0),
-  ports: [],
-  ...more,
-});
-const volumeL = (tank: Tank, up: ReturnType<typeof computeUp>, heightMm: number) =>
-  measureVolumeBelowL(buildTankField(tank, up), heightMm - dot(up, tank.atMm));
-
 /* Senders */
-
-const senders: fc.Arbitrary<Sender> = fc.record({
-  kind: fc.constantFrom(...SENDER_KINDS),
-  xMm: fc.integer({ min: 0, max: 800 }),
-  yMm: fc.integer({ min: 0, max: 400 }),
-  lowMm: fc.integer({ min: 0, max: 40 }),
-  highMm: fc.integer({ min: 60, max: 200 }),
-});
 
 test("any sender: what it shows is the step its own place is wet to, read as if the rig stood level", () => {
   const tank = shaped(box(800, 400, 200));

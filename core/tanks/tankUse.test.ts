@@ -1,9 +1,10 @@
 import fc from "fast-check";
 import { attitudes, prisms } from "@/tests/arbitraries";
 import { DEMO_NAMES, readDemo } from "@/tests/demoRigs";
+import { box, senders, shaped } from "@/tests/tankShapes";
 import { computeUp, LEVEL } from "../attitude/attitude";
 import { createPort } from "../design/createPort";
-import { SENDER_KINDS, type Sender, type Tank } from "../design/plumbing";
+import type { Sender } from "../design/plumbing";
 import { readNight } from "../frost/night";
 import { computeTankFrost, computeWallLoss } from "../frost/tankFrost";
 import { measureCapacityL, measureExtent, type Solid } from "../geometry/solid";
@@ -15,18 +16,6 @@ import { computeSenderError, computeShownL, findBestPlace } from "./senders";
 import { computeEmptyKg, measureSurfaceM2 } from "./shell";
 
 const kranich = readDemo("kranich").tanks[0]!;
-const shaped = (solid: Tank["solid"] | Solid, ports: Tank["ports"] = []): Tank => ({
-  ...kranich,
-  solid: solid as Tank["solid"],
-  ports,
-  atMm: { x: 0, y: 0, z: 0 },
-});
-const box = (lengthMm: number, widthMm: number, heightMm: number): Solid => ({
-  shape: "box",
-  lengthMm,
-  widthMm,
-  heightMm,
-});
 const level = computeUp(LEVEL);
 const cylinder = fc.record({
   shape: fc.constant("cylinder" as const),
@@ -93,14 +82,6 @@ test("dip chart: litres never fall with the depth, and end at the whole tank; on
   );
 });
 
-const senders: fc.Arbitrary<Sender> = fc.record({
-  kind: fc.constantFrom(...SENDER_KINDS),
-  xMm: fc.integer({ min: 0, max: 800 }),
-  yMm: fc.integer({ min: 0, max: 400 }),
-  lowMm: fc.integer({ min: 0, max: 40 }),
-  highMm: fc.integer({ min: 60, max: 200 }),
-});
-
 test("what a sender shows never falls as the tank fills, is within the tank, and a float is right on the level", () => {
   const tank = shaped(box(800, 400, 200));
   fc.assert(
@@ -134,12 +115,12 @@ test("a float in the middle is least out when the rig leans either way, and the 
 // Computed from physics (Torricelli), worked in the trade's handbook: 0.5 m², 200 mm, 38 mm, Cd 0.6.
 test("200 mm over 0.5 m² run out through 38 mm in the bottom in 148.4 s; at the side the full bore takes 95.4 s", () => {
   const solid = box(1000, 500, 200);
-  const bottom = shaped(solid, [outletAt(500, 250, 38)]);
+  const bottom = shaped(solid, { ports: [outletAt(500, 250, 38)] });
   const { seconds, leftL } = computeEmptying(bottom, bottom.ports[0]!, level, 100);
   expect(leftL).toBeLessThan(0.1);
   // 148.4 s to the last drop; t goes with √h1 − √h2, and it is watched until it only trickles
   expect(Math.abs(seconds - 148.4 * (1 - Math.sqrt(leftL / 100)))).toBeLessThan(0.5);
-  const side = shaped(solid, [outletAt(0, 250, 38)]);
+  const side = shaped(solid, { ports: [outletAt(0, 250, 38)] });
   const { curve } = computeEmptying(side, side.ports[0]!, level, 100);
   const atBoreTop = curve.find(({ litres }) => litres <= 500 * 0.038)!;
   expect(Math.abs(atBoreTop.second - 95.4)).toBeLessThan(1);
@@ -153,7 +134,7 @@ test("running out: the curve falls, time rises, a falling hose helps, a breather
         ...outletAt((min.x + max.x) / 2, min.y, bore),
         atMm: { x: (min.x + max.x) / 2, y: min.y, z: min.z },
       };
-      const tank = shaped(solid, [outlet]);
+      const tank = shaped(solid, { ports: [outlet] });
       const up = computeUp(attitude);
       const fromL = measureCapacityL(solid) * 0.9;
       const open = computeEmptying(tank, outlet, up, fromL);

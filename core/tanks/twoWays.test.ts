@@ -1,13 +1,13 @@
 import fc from "fast-check";
 import { attitudes, networks } from "@/tests/arbitraries";
 import { ALL_DEMOS, readDemo } from "@/tests/demoRigs";
+import { box, shaped, volumeL } from "@/tests/tankShapes";
 import { computeUp, LEVEL } from "../attitude/attitude";
 import { createPort } from "../design/createPort";
 import type { Port, Tank } from "../design/plumbing";
 import { buildNetwork } from "../falls/network";
-import { measureCapacityL, measureExtent, type Solid } from "../geometry/solid";
+import { measureCapacityL, measureExtent } from "../geometry/solid";
 import { add, dot, vec } from "../geometry/vec";
-import { measureVolumeBelowL } from "../geometry/volumeBelow";
 import { lookUpValue } from "../rules/lookUpLimit";
 import { computeTankLoads, shareByLever } from "./axleLoads";
 import { computeDips, listDepths } from "./dipChart";
@@ -16,24 +16,11 @@ import { listOpenings } from "./openings";
 import { findOutletWay } from "./outletWay";
 import { listServed, measurePortUpMm } from "./portPlace";
 import { computeEmptyKg, computeFullKg, measureSurfaceM2 } from "./shell";
-import { buildTankField, computeLeftBehindL, computeTankFull, listDrownings } from "./tankLevels";
+import { computeLeftBehindL, computeTankFull, listDrownings } from "./tankLevels";
 
 // What is said of tanks, worked out a second time in the plainest way there is.
 
 const level = computeUp(LEVEL);
-const [grey] = readDemo("kranich").tanks as [Tank];
-const box = (lengthMm: number, widthMm: number, heightMm: number) =>
-  ({ shape: "box", lengthMm, widthMm, heightMm }) as const;
-const shaped = (solid: Solid, more: Partial<Tank> = {}): Tank => ({
-  ...grey,
-  solid: solid as Tank["solid"],
-  atMm: vec(0, 0, 0),
-  ports: [],
-  ...more,
-});
-const volumeL = (tank: Tank, up: ReturnType<typeof computeUp>, heightMm: number) =>
-  measureVolumeBelowL(buildTankField(tank, up), heightMm - dot(up, tank.atMm));
-
 /* Axles */
 
 const axle = (name: string, xMm: number, spareKg: number | null = null) => ({ name, xMm, spareKg });
