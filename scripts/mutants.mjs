@@ -1,6 +1,6 @@
 // npm run mutants -- falls traps/seal.ts [--draw 200] [--jobs 2]: plants faults in those folders of the core, one at a time, and
 // counts how many the tests of the folder and the laws of the whole catch. Prints those that live on. `--draw` tries so many
-// drawn at random (same seed, same faults) where all would take too long. `--own` leaves the laws of the whole out: quicker, and the
+// drawn at random (same seed, same faults; `--skip 80` the next after so many) where all would take too long. `--own` leaves the laws of the whole out: quicker, and the
 // share is then the least there can be; `--also heads,hull` asks the tests of those folders as well. Each fault runs in a process of its own; outside ./test.
 import { spawn, spawnSync } from "node:child_process";
 import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
@@ -8,7 +8,7 @@ import { cpus } from "node:os";
 import { join, resolve } from "node:path";
 import { build } from "esbuild";
 
-const { areas, draw, jobs, isOwn, also } = readArguments(process.argv.slice(2));
+const { areas, draw, skip, jobs, isOwn, also } = readArguments(process.argv.slice(2));
 const tool = "scripts/mutants";
 if (!existsSync(`${tool}/node_modules`)) {
   const installed = spawnSync("npm", ["ci"], { cwd: tool, stdio: "inherit" });
@@ -53,7 +53,7 @@ async function tryArea(area) {
   const { tests: known, met } = JSON.parse(readFileSync(dry, "utf8"));
   // what only happens while a module loads is met by every test or none, and says nothing of either
   const reached = faults.filter(({ id }) => !met.static[id] || known.some((one) => timesMet(met, one, id) > 0));
-  const drawn = draw === null ? reached : drawSome(reached, draw);
+  const drawn = draw === null ? reached : drawSome(reached, draw, skip);
   const caught = new Map();
   const queue = [...drawn];
   const work = async () => {
@@ -134,7 +134,7 @@ async function bundleTests(tests, contents) {
 }
 
 // Numbers that look like chance and are the same at every run (mulberry32).
-function drawSome(list, count) {
+function drawSome(list, count, skipped) {
   let state = 20_260_901;
   const next = () => {
     state = (state + 0x6d2b79f5) | 0;
@@ -145,7 +145,7 @@ function drawSome(list, count) {
   return list
     .map((one) => [next(), one])
     .sort(([a], [b]) => a - b)
-    .slice(0, count)
+    .slice(skipped, skipped + count)
     .map(([, one]) => one);
 }
 
@@ -171,7 +171,7 @@ function readArguments(args) {
   if (own >= 0) args.splice(own, 1);
   const at = args.indexOf("--also");
   const also = at < 0 ? [] : (args.splice(at, 2)[1] ?? "").split(",");
-  const [draws, many] = [numberAfter("--draw"), numberAfter("--jobs")];
+  const [draws, many, skip] = [numberAfter("--draw"), numberAfter("--jobs"), numberAfter("--skip")];
   const isFound = (area) => existsSync(`core/${area.split("/")[0]}`);
   const isCount = (value) => value === null || (Number.isInteger(value) && value > 0);
   if (args.length === 0 || ![...args, ...also].every(isFound) || !isCount(draws) || !isCount(many)) {
@@ -180,5 +180,5 @@ function readArguments(args) {
     );
     process.exit(2);
   }
-  return { areas: args, draw: draws, jobs: many ?? Math.min(4, cpus().length), isOwn: own >= 0, also };
+  return { areas: args, draw: draws, skip: skip ?? 0, jobs: many ?? Math.min(4, cpus().length), isOwn: own >= 0, also };
 }

@@ -1,5 +1,5 @@
 import { readDemo } from "@/tests/demoRigs";
-import { mustApply } from "@/tests/sharedAir";
+import { buildSharedAir, mustApply } from "@/tests/sharedAir";
 import { LEVEL } from "../attitude/attitude";
 import { createPort } from "../design/createPort";
 import type { Design } from "../design/design";
@@ -7,7 +7,8 @@ import type { EditOp, EditPath } from "../design/edit";
 import { toNodes } from "../design/nodes";
 import type { Drain, Tank, Vent } from "../design/plumbing";
 import type { Obstacle, ObstacleKind, Rig } from "../design/rig";
-import { vec } from "../geometry/vec";
+import { toTankBlock } from "../fit/obstacleGaps";
+import { dot, vec } from "../geometry/vec";
 import type { LimitId } from "../rules/limitIds";
 import { computeTankLoads } from "../tanks/axleLoads";
 import { computeSealBreakPa } from "../traps/sealPressure";
@@ -16,6 +17,7 @@ import { checkTrapAir } from "./checkTraps";
 import { evaluate } from "./evaluate";
 import type { Finding } from "./findings";
 import { computeLayToleranceMm } from "./layTolerance";
+import { listParkedStandings } from "./parkedAttitudes";
 import { computeStandingMap, STANDING_STATES } from "./standingMap";
 
 // Where each thing that is said begins: right at the edge nothing is said, a hair beyond it is.
@@ -417,4 +419,25 @@ test("traps in a row are told where the second one is: at its own bend, or at th
   });
   expect(others.sort()).toEqual(joined.map(({ id }) => id).sort());
   expect(others.length).toBeGreaterThan(0);
+});
+
+test("a breather that ends low is told at the standing where it ends lowest; fresh air shares with waste neither way", () => {
+  const low = { ...kranich, lines: [drain, { ...vent, pointsMm: toNodes([vec(1500, 800, -250)]) }] };
+  const [told] = all(low, "ventEndsLow");
+  const lows = listParkedStandings(kranich.rig).map(({ up, attitude }) => {
+    const { min, max } = toTankBlock(tank);
+    const corners = [min.x, max.x].flatMap((x) => [min.y, max.y].map((y) => dot(up, vec(x, y, max.z))));
+    return { attitude, overMm: dot(up, vec(1500, 800, -250)) - Math.max(...corners) };
+  });
+  const lowest = lows.reduce((a, b) => (b.overMm < a.overMm ? b : a));
+  expect(told!.endMm - told!.topMm).toBeCloseTo(lowest.overMm, 6);
+  expect(told!.attitude).toEqual(lowest.attitude);
+  const shared = buildSharedAir("grey");
+  const company = (first: Tank["holds"], second: Tank["holds"]) =>
+    all(
+      { ...shared, tanks: shared.tanks.map((one, i) => ({ ...one, holds: i === 0 ? first : second })) },
+      "ventSharesFresh",
+    ).length;
+  expect([company("grey", "black"), company("fresh", "fresh")]).toEqual([0, 0]);
+  expect([company("grey", "fresh"), company("fresh", "black"), company("loop", "fresh")]).toEqual([1, 1, 1]);
 });

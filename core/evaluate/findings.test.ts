@@ -1,4 +1,4 @@
-import { readDemo } from "@/tests/demoRigs";
+import { ALL_DEMOS, readDemo } from "@/tests/demoRigs";
 import { SAMPLE_FIXING } from "@/tests/sampleFixing";
 import { LEVEL } from "../attitude/attitude";
 import type { Design } from "../design/design";
@@ -222,9 +222,53 @@ test.each<[Finding["code"], Finding["severity"], readonly EditOp[]]>([
   ["ontoGround", "note", [set(["habits", "ways", "wild", "uses", "shower", "fixtureId"], null)]],
 ])("%s, a %s", (code, severity, ops) => {
   expect(find(kranich, code)).toBeUndefined();
-  const finding = find(change(kranich, ops), code);
+  const broken = change(kranich, ops);
+  const finding = find(broken, code);
   expect(finding).toMatchObject({ code, severity });
   expect(finding!.id.startsWith(`${code}@`)).toBe(true);
+  for (const { at } of evaluate(broken, LEVEL).findings) expect([at, isThere(broken, at)]).toEqual([at, true]);
+});
+
+/** Whether what a finding names is a part of the design. */
+function isThere(design: Design, at: Finding["at"]): boolean {
+  const has = (list: readonly { readonly id: string }[], id: string) => list.some((one) => one.id === id);
+  const points = (lineId: string) => {
+    const line = design.lines.find(({ id }) => id === lineId);
+    return line ? (line.kind === "drain" ? line.bendsMm : line.pointsMm).length : -1;
+  };
+  switch (at.kind) {
+    case "rig":
+    case "habits":
+      return true;
+    case "fixture":
+      return has(design.fixtures, at.id);
+    case "tank":
+      return has(design.tanks, at.id);
+    case "obstacle":
+      return has(design.obstacles, at.id);
+    case "gear":
+      return has(design.gear, at.id);
+    case "line":
+      return has(design.lines, at.id);
+    case "trap":
+    case "end":
+      return has(design.lines, at.lineId);
+    case "port":
+      return has(design.tanks.find(({ id }) => id === at.tankId)?.ports ?? [], at.id);
+    case "bend":
+      return at.index >= 0 && at.index < points(at.lineId);
+    case "leg":
+      return at.index >= 0 && at.index <= points(at.lineId);
+    case "store":
+      return at.id.length > 0;
+    default:
+      return false;
+  }
+}
+
+test("what is found on any sample names a part that is there", () => {
+  for (const design of ALL_DEMOS)
+    for (const { at } of evaluate(design, LEVEL).findings) expect([at, isThere(design, at)]).toEqual([at, true]);
 });
 
 test("a push that tilts the water by the whole seal breaks through, although half of the seal is left on the average", () => {

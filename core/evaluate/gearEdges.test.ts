@@ -88,6 +88,11 @@ test("a fitting under the water, one just over it and one high up are asked diff
     const small = severities(to(overMm, { tailMm: 10 }), "tailUnfit");
     expect(small).toEqual([overMm < 150 ? "must" : "should"]);
     expect(severities(to(overMm, { tailMm: 99 }), "tailUnfit")).toEqual(["should"]);
+    for (const [tailMm, isLarge] of [
+      [10, false],
+      [99, true],
+    ] as const)
+      expect(at(to(overMm, { tailMm }), "seacock", "tailUnfit")).toMatchObject([{ tailMm, isLarge }]);
   }
 });
 
@@ -242,4 +247,53 @@ test("which areas a rig concerns is asked of the rig alone", () => {
   expect(listFitted(boat)).toEqual(expect.arrayContaining(["gear", "through", "fittings", "hull", "heads"]));
   const dry = { ...boat, rig: { ...boat.rig, waterlineZMm: null, hull: null } };
   expect(listFitted(dry)).toEqual(["gear", "heads"]);
+});
+
+test("one sink alone may not drain by an intake; a bowl shares with nobody, also where both come out over the water", () => {
+  const otter = readDemo("otter-heads");
+  const ends = otter.lines.filter((line) => line.kind === "drain" && line.to.kind === "overboard");
+  const one = { ...otter, lines: otter.lines.filter((line) => line.kind !== "drain" || line === ends[0]) };
+  const gearId = ends[0]!.to.kind === "overboard" ? ends[0]!.to.gearId : "";
+  expect(at(one, gearId, "fittingShared")).toEqual([]);
+  for (const serves of ["intake", "cockpit", "bilge"] as const)
+    expect(at(withSpec(one, gearId, { serves }), gearId, "fittingShared")).toMatchObject([{ count: 1, serves }]);
+  // the bowl's hose led to that fitting, which comes out over the water
+  const bowl = {
+    ...one,
+    lines: one.lines.map(
+      (line): Line => (line.id === "h-over" ? { ...(line as Hose), to: { kind: "gear", gearId, port: "in" } } : line),
+    ),
+  };
+  expect(measureFitting(bowl, bowl.gear.find(({ id }) => id === gearId) as Fitting).worstOverMm).toBeGreaterThan(0);
+  expect(at(bowl, gearId, "fittingShared")).toMatchObject([{ isBowl: true, count: 2 }]);
+  // its flush side is no waste
+  const flush = {
+    ...bowl,
+    lines: bowl.lines.map(
+      (line): Line =>
+        line.id === "h-waste"
+          ? { ...(line as Hose), from: { kind: "gear", gearId: "bowl", port: "flush" } }
+          : line.id === "h-flush"
+            ? { ...(line as Hose), to: { kind: "gear", gearId: "bowl", port: "waste" } }
+            : line,
+    ),
+  };
+  expect(at(flush, gearId, "fittingShared")).toEqual([]);
+});
+
+test("fouled water is told with the tank it comes from, and a hose that comes off a tank with how bad that is", () => {
+  const names = new Set(loop.tanks.map(({ name }) => name));
+  const open = {
+    ...loop,
+    gear: loop.gear.map((piece) =>
+      piece.id === "guard" ? { ...piece, spec: { ...piece.spec, kind: "flowMeter" } } : piece,
+    ),
+  } as Design;
+  for (const design of [loop, open, readDemo("lesesaal-loop"), boat]) {
+    for (const finding of all(design, "waterFouled"))
+      if (finding.fromName !== null) expect(names.has(finding.fromName)).toBe(true);
+    for (const { severity, isAttended } of all(design, "hoseComesOff"))
+      expect(severity === "should" ? isAttended : false).toBe(false);
+  }
+  expect(all(open, "waterFouled").some(({ fromName }) => fromName !== null)).toBe(true);
 });
