@@ -5,6 +5,7 @@ import { box, shaped, volumeL } from "@/tests/tankShapes";
 import { computeUp, LEVEL } from "../attitude/attitude";
 import { createPort } from "../design/createPort";
 import type { Port, Tank } from "../design/plumbing";
+import { evaluate } from "../evaluate/evaluate";
 import { buildNetwork } from "../falls/network";
 import { measureCapacityL, measureExtent } from "../geometry/solid";
 import { add, dot, vec } from "../geometry/vec";
@@ -15,6 +16,7 @@ import { computeEmptying, isBottomOutlet } from "./emptying";
 import { listOpenings } from "./openings";
 import { findOutletWay } from "./outletWay";
 import { listServed, measurePortUpMm } from "./portPlace";
+import { computeRunEmpty } from "./runEmpty";
 import { computeEmptyKg, computeFullKg, measureSurfaceM2 } from "./shell";
 import { computeLeftBehindL, computeTankFull, listDrownings } from "./tankLevels";
 
@@ -343,4 +345,21 @@ test("outlet, valves, lines and hose by hand: the narrowest, with the friction o
   expect(findOutletWay({ boreMm: 30, valve: null }, hose, run).narrowest).toBe("outlet");
   expect(findOutletWay({ boreMm: 71, valve: null }, { ...hose, innerMm: 20 }, run).narrowest).toBe("hose");
   expect(findOutletWay({ boreMm: 71, valve: { kind: "manual", boreMm: 19 } }, hose, run).narrowest).toBe("valve");
+});
+
+test("a tank of the design runs empty through its breather, faster with the hatch open, and not at all without an outlet", () => {
+  const kranich = readDemo("kranich");
+  const [one] = kranich.tanks as [Tank];
+  const narrow = {
+    ...kranich,
+    lines: kranich.lines.map((line) => (line.kind === "vent" ? { ...line, pipe: { ...line.pipe, innerMm: 8 } } : line)),
+  };
+  const result = (design: typeof kranich) => evaluate(design).tanks[0]!;
+  const closed = computeRunEmpty(narrow, one, result(narrow))!;
+  const open = computeRunEmpty(narrow, one, result(narrow), true)!;
+  expect(closed.seconds).toBeGreaterThan(open.seconds * 1.1);
+  expect(computeRunEmpty(kranich, one, result(kranich))!.seconds).toBeLessThan(closed.seconds);
+  expect(open.curve[0]!.litres).toBeCloseTo(result(narrow).level.litres, 9);
+  const shut = { ...one, ports: one.ports.filter(({ kind }) => kind !== "outlet") };
+  expect(computeRunEmpty({ ...kranich, tanks: [shut] }, shut, result(kranich))).toBeNull();
 });
