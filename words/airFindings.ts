@@ -1,3 +1,4 @@
+import { PUMP_OUT_LPS } from "@/core/air/pumpOut";
 import type { Design } from "@/core/design/design";
 import type { PartRef } from "@/core/design/part";
 import type { FindingOf } from "@/core/evaluate/findingRegistry";
@@ -157,6 +158,14 @@ export function describeAirFinding(
         title: `${part} ends below the tank's top`,
         why: `Its highest point is at ${length(finding.endMm)}, the tank's top at ${length(finding.topMm)}, ${stands(finding.attitude)}. It spills before the tank is full.`,
         advice: "Take it up above the tank before it goes anywhere else.",
+      };
+    case "pumpOutSucks":
+      return {
+        title: finding.breaksSeal
+          ? `${part} is too narrow: a pump-out sucks a trap dry`
+          : `${part} is narrow for a pump-out`,
+        why: `A station on the deck fitting draws ${formatQuantity(PUMP_OUT_LPS, "flow", units)}, whatever the breather lets in: ${formatQuantity(finding.suctionPa, "pressure", units)} of suction; ${limit} is the measure${finding.breaksSeal ? `, and ${length(finding.sealMm)} of seal cannot hold it` : ""}. A large flat wall is drawn in.`,
+        advice: `Use a breather of at least ${length(finding.leastBoreMm)} bore, or open the tank's hatch while it is pumped out.`,
       };
     case "ventThrottles":
       return {

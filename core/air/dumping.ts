@@ -47,13 +47,28 @@ export function computeLeastBreatherBoreM(
   rest: Omit<AirPipe, "boreM">,
   cd = OUTLET_CD,
 ): number {
-  const flow = computeOutletFlow(headM, outletBoreM, 0, cd);
+  return computeLeastBoreForFlowM(computeOutletFlow(headM, outletBoreM, 0, cd), mostPa, [{ ...rest, boreM: 1 }]);
+}
+
+/**
+ * Least bore, m in [0.001, 0.2], of one pipe as long and with as many losses as all of an airway that lets a flow, m³/s ≥ 0,
+ * in at no more than `mostPa` > 0. Source: halving; the pressure falls with the bore [C].
+ */
+export function computeLeastBoreForFlowM(flowM3PerS: number, mostPa: number, airway: Airway): number {
+  const rest = sumAirway(airway);
   let low = 0.001;
   let high = 0.2;
   for (let i = 0; i < 50; i++) {
     const middle = (low + high) / 2;
-    if (computeAirPressurePa(flow, { ...rest, boreM: middle }) > mostPa) low = middle;
+    if (computeAirPressurePa(flowM3PerS, { ...rest, boreM: middle }) > mostPa) low = middle;
     else high = middle;
   }
   return high;
 }
+
+/** One pipe as long and with as many losses as all of them; its bore is still to be found. */
+export const sumAirway = (airway: Airway): Omit<AirPipe, "boreM"> => ({
+  lengthM: airway.reduce((sum, { lengthM }) => sum + lengthM, 0),
+  lossK: airway.reduce((sum, { lossK }) => sum + lossK, 0),
+  ...(airway[0]?.air ? { air: airway[0].air } : {}),
+});

@@ -12,8 +12,8 @@ import { listOpenings } from "../tanks/openings";
 import { findOutletWay } from "../tanks/outletWay";
 import { computeTankFull } from "../tanks/tankLevels";
 import { computeSealAfterMm, computeSealBreakPa } from "../traps/sealPressure";
-import { type AirPipe, type Airway, computeAirwayPressurePa } from "./airPressure";
-import { computeDumping, computeLeastBreatherBoreM, type Dumping } from "./dumping";
+import { computeAirwayPressurePa } from "./airPressure";
+import { computeDumping, computeLeastBreatherBoreM, type Dumping, sumAirway } from "./dumping";
 import { buildVentPath, followVent, listVents, type VentStretch } from "./ventPath";
 
 /** What a tank's breather does while the tank is dumped full, and while every fixture on it runs. */
@@ -102,13 +102,6 @@ export function computeTankAir(
     leastBoreMm: best.leastBoreMm,
   };
 }
-
-// One pipe as long and with as many losses as all of them.
-const sumAirway = (airway: Airway): Omit<AirPipe, "boreM"> => ({
-  lengthM: airway.reduce((sum, { lengthM }) => sum + lengthM, 0),
-  lossK: airway.reduce((sum, { lossK }) => sum + lossK, 0),
-  ...(airway[0]?.air ? { air: airway[0].air } : {}),
-});
 
 /** Suction or pressure, Pa, that one tank's air puts on another through the breather they share. */
 export type SharedAir = { readonly fromTankId: string; readonly suctionPa: number };

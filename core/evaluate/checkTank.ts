@@ -1,3 +1,4 @@
+import { isPumpedOut } from "../air/pumpOut";
 import type { Design } from "../design/design";
 import type { Tank } from "../design/plumbing";
 import { measureSillGapMm, measureTankGaps } from "../fit/obstacleGaps";
@@ -19,7 +20,8 @@ export function checkTank(design: Design, tank: Tank, result: TankResult): Findi
   const findings: Finding[] = [];
   // one outlet serves all that share a level; what is pumped over needs none
   const outlets = listLevelGroup(design, tank).flatMap(({ ports }) => ports.filter(({ kind }) => kind === "outlet"));
-  if (outlets.length === 0 && tank.link?.kind !== "pumped") findings.push(createFinding(at, { code: "tankNoOutlet" }));
+  const isLetOut = tank.link?.kind === "pumped" || isPumpedOut(design, tank.id);
+  if (outlets.length === 0 && !isLetOut) findings.push(createFinding(at, { code: "tankNoOutlet" }));
   findings.push(...checkPorts(design, tank));
   findings.push(...checkFixing(design, tank));
   if (tank.sender) {
@@ -29,7 +31,7 @@ export function checkTank(design: Design, tank: Tank, result: TankResult): Findi
     if (highMm > heightMm) findings.push(createFinding(at, { code: "senderLong", highMm, heightMm }));
   }
   findings.push(...checkVents(design, tank));
-  findings.push(...checkDumping(design, result));
+  findings.push(...checkDumping(design, result), ...checkPumpOut(design, result));
   findings.push(...checkFirstToDrown(design, tank, result));
   const sill = lookUpLimit(design.rules, "sillGap");
   const sillGapMm = measureSillGapMm(design, tank);
@@ -72,6 +74,16 @@ function checkOwnDumping(air: TankResult["air"], limit: Limit): Finding[] {
   const at = { kind: "line", id: air.ventId } as const;
   const numbers = { code: "ventThrottles", suctionPa, breaksSeal, sealMm: weakestSealMm ?? 0, leastBoreMm } as const;
   return [createGraded(breaksSeal ? "must" : "should", at, numbers, limit)];
+}
+
+// A station's pump does not slow as an outlet does.
+function checkPumpOut(design: Design, { pumpOut }: TankResult): Finding[] {
+  if (!pumpOut) return [];
+  const limit = lookUpLimit(design.rules, "ventSuction");
+  const { ventId, suctionPa, breaksSeal, weakestSealMm, leastBoreMm } = pumpOut;
+  if (isAtMost(suctionPa, limit.value ?? Infinity) && !breaksSeal) return [];
+  const numbers = { code: "pumpOutSucks", suctionPa, breaksSeal, sealMm: weakestSealMm ?? 0, leastBoreMm } as const;
+  return [createGraded(breaksSeal ? "must" : "should", { kind: "line", id: ventId }, numbers, limit)];
 }
 
 function checkFirstToDrown(design: Design, tank: Tank, result: TankResult): Finding[] {

@@ -1,3 +1,4 @@
+import type { PumpOut } from "../air/pumpOut";
 import type { SharedAir, TankAir } from "../air/tankAir";
 import type { Attitude } from "../attitude/attitude";
 import type { Balance } from "../days/balance";
@@ -68,6 +69,8 @@ export type TankResult = {
   readonly air: TankAir | null;
   /** What another tank's dumping does to it through a breather they share. */
   readonly sharedAir: SharedAir | null;
+  /** What a pump-out station does to its air; null where no hose leads to a deck fitting. */
+  readonly pumpOut: PumpOut | null;
   readonly usableLevelL: number;
   readonly usableHereL: number;
   readonly usableWorstL: number;

@@ -93,6 +93,7 @@ export const FINDINGS = {
   ventDrownsFirst: ["air", "air", "should"],
   fixtureDrownsFirst: ["air", "part", "must"],
   ventThrottles: ["air", "air", ["must", "should"]],
+  pumpOutSucks: ["air", "air", ["must", "should"]],
   tankNoOutlet: ["tank", "part", "must"],
   inletDrownsEarly: ["tank", "part", "should"],
   tankBelowSill: ["tank", "part", "should"],

@@ -167,6 +167,13 @@ type Numbers =
   | { readonly code: "ventDrownsFirst"; readonly attitude: Attitude; readonly litres: number }
   | { readonly code: "fixtureDrownsFirst"; readonly attitude: Attitude; readonly litres: number }
   | {
+      readonly code: "pumpOutSucks";
+      readonly suctionPa: number;
+      readonly breaksSeal: boolean;
+      readonly sealMm: number;
+      readonly leastBoreMm: number;
+    }
+  | {
       readonly code: "ventThrottles";
       readonly suctionPa: number;
       readonly breaksSeal: boolean;

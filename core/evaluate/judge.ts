@@ -1,3 +1,4 @@
+import { computePumpOut } from "../air/pumpOut";
 import { computeSharedAir, computeTankAir, type SharedAir, type TankAir } from "../air/tankAir";
 import { type Attitude, computeUp, isLevel, LEVEL } from "../attitude/attitude";
 import { computeBalance } from "../days/balance";
@@ -369,6 +370,7 @@ function evaluateTank({ design, tank, network, attitude, parked, airs }: TankInp
     leftL,
     air: airs.own.get(tank.id) ?? null,
     sharedAir: airs.shared.get(tank.id) ?? null,
+    pumpOut: computePumpOut(design, tank, lookUpValue(design.rules, "ventSuction"), network),
     usableLevelL: toUsable(level),
     usableHereL: toUsable(here),
     usableWorstL: toUsable(worst!),

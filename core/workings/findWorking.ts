@@ -88,6 +88,7 @@ const BEHIND: Readonly<Record<FindingCode, Sought | null>> = {
   touchesRamp: null,
   ventDrownsFirst: { formula: "tankFull", stand: "worst" },
   fixtureDrownsFirst: { formula: "tankFull", stand: "worst" },
+  pumpOutSucks: null,
   ventThrottles: { formula: "dumpSuction" },
   tankNoOutlet: null,
   inletDrownsEarly: { formula: "tankFull", stand: "worst" },
