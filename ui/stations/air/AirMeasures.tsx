@@ -19,6 +19,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
 import { WORK_CAUTIONS } from "@/words/cautions";
 import { BRANCH_VENT_NAMES, PLAIN_WORDS, VENT_WAY_NAMES } from "@/words/labels";
+import { describePumpOut } from "@/words/pumpOut";
 import { formatQuantity } from "@/words/units";
 import { findShownDrain, findShownResult } from "../../drawing/shown";
 import { Group } from "../../fields/Group";
@@ -63,8 +64,8 @@ function AirFigures() {
   const tanks = useWorkbench((state) => state.evaluation?.tanks ?? NO_TANKS);
   const designTanks = useWorkbench((state) => state.history!.design.tanks);
   const units = useWorkbench((state) => state.units);
-  return tanks.map(({ tankId, air, sharedAir }) => {
-    if (!air) return null;
+  return tanks.map(({ tankId, air, sharedAir, pumpOut }) => {
+    if (!air && !pumpOut) return null;
     const at = { kind: "tank", id: tankId } as const;
     const figure = (formula: FormulaId, label: string, text: string) => (
       <Figure working={toWorkingId(formula, at)} label={label} className="text-[15px] text-ink">
@@ -75,17 +76,25 @@ function AirFigures() {
     const other = designTanks.find(({ id }) => id === sharedAir?.fromTankId);
     return (
       <p key={tankId} className="border-t border-rule px-3 py-2 text-[13px] text-faint">
-        <span className="text-ink">{name}.</span> The moment the valve opens the tank is under{" "}
-        {figure("dumpSuction", "Suction while dumping", formatQuantity(air.suctionPa, "pressure", units))} of suction
-        {air.sealAfterMm !== null && (
+        <span className="text-ink">{name}.</span>
+        {air && (
           <>
             {" "}
-            and the trap keeps{" "}
-            {figure("sealAfterDump", "Seal left after dumping", formatQuantity(air.sealAfterMm, "length", units))}
+            The moment the valve opens the tank is under{" "}
+            {figure("dumpSuction", "Suction while dumping", formatQuantity(air.suctionPa, "pressure", units))} of
+            suction
+            {air.sealAfterMm !== null && (
+              <>
+                {" "}
+                and the trap keeps{" "}
+                {figure("sealAfterDump", "Seal left after dumping", formatQuantity(air.sealAfterMm, "length", units))}
+              </>
+            )}
+            . While it fills,{" "}
+            {figure("fillPressure", "Pressure while filling", formatQuantity(air.fillPa, "pressure", units))} push back.
           </>
         )}
-        . While it fills,{" "}
-        {figure("fillPressure", "Pressure while filling", formatQuantity(air.fillPa, "pressure", units))} push back.
+        {pumpOut && ` ${describePumpOut(pumpOut, units)}`}
         {sharedAir && other && (
           <>
             {" "}
