@@ -363,3 +363,12 @@ test("a tank of the design runs empty through its breather, faster with the hatc
   const shut = { ...one, ports: one.ports.filter(({ kind }) => kind !== "outlet") };
   expect(computeRunEmpty({ ...kranich, tanks: [shut] }, shut, result(kranich))).toBeNull();
 });
+
+test("of several outlets the lowest lets the tank run empty, in whatever order they stand, in this tank or one that shares its level", () => {
+  const outlets = (...heights: number[]) => heights.map((z, i) => ({ ...at(0, 100 + 60 * i, z, 38), id: `out-${i}` }));
+  const tank = (...heights: number[]) => shaped(box(800, 400, 200), { ports: outlets(...heights) });
+  expect(computeLeftBehindL(tank(20, 60), level)).toBeCloseTo(6.4, 9);
+  expect(computeLeftBehindL(tank(60, 20), level)).toBeCloseTo(6.4, 9);
+  const low = { ...tank(10), id: "low" };
+  expect(computeLeftBehindL(tank(60), level, [tank(60), low])).toBeCloseTo(3.2, 9);
+});
