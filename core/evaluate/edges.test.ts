@@ -1,4 +1,5 @@
 import { readDemo } from "@/tests/demoRigs";
+import { findAll, isSaid, placeThing, withLimit } from "@/tests/findingEdges";
 import { mustApply } from "@/tests/sharedAir";
 import { LEVEL } from "../attitude/attitude";
 import { createPort } from "../design/createPort";
@@ -6,7 +7,7 @@ import type { Design } from "../design/design";
 import type { EditOp, EditPath } from "../design/edit";
 import { toNodes } from "../design/nodes";
 import type { Drain, Tank } from "../design/plumbing";
-import type { Obstacle, ObstacleKind, Rig } from "../design/rig";
+import type { Obstacle, Rig } from "../design/rig";
 import { vec } from "../geometry/vec";
 import type { LimitId } from "../rules/limitIds";
 import { computeTankLoads } from "../tanks/axleLoads";
@@ -26,9 +27,6 @@ const drain = kranich.lines.find((line): line is Drain => line.kind === "drain")
 const set = (path: EditPath, value: unknown): EditOp => ({ op: "set", path, value });
 const change = (design: Design, ...ops: EditOp[]): Design =>
   mustApply(design, { code: "change", at: { kind: "rig" }, ops });
-const all = <C extends Finding["code"]>(design: Design, code: C) =>
-  evaluate(design, LEVEL).findings.filter((f): f is Extract<Finding, { code: C }> => f.code === code);
-const says = (design: Design, code: Finding["code"]): boolean => all(design, code).length > 0;
 
 /** A limit, the design in which it is broken, and the figure it is held against: at that figure it is kept. */
 const HELD: readonly (readonly [
@@ -39,39 +37,41 @@ const HELD: readonly (readonly [
   /** Which way is stricter. */
   stricter: 1 | -1,
 ])[] = [
-  ["ventThrottles", "ventSuction", limit(kranich, "ventSuction", 20), (f: { suctionPa: number }) => f.suctionPa, -1],
-  ["legTooSteep", "maxFall", limit(kranich, "maxFall", 10), (f: { slopeMmPerM: number }) => f.slopeMmPerM, -1],
-  ["legBelowMinFall", "minFall", limit(kranich, "minFall", 150), (f: { slopeMmPerM: number }) => f.slopeMmPerM, 1],
-  ["sealShallow", "sealLeast", limit(kranich, "sealLeast", 200), (f: { sealMm: number }) => f.sealMm, 1],
-  ["sealDeep", "sealMost", limit(kranich, "sealMost", 20), (f: { sealMm: number }) => f.sealMm, -1],
-  ["trapArmLong", "trapArm", limit(kranich, "trapArm", 50), (f: { lengthMm: number }) => f.lengthMm, -1],
-  ["touchesRamp", "breakover", limit(kranich, "breakover", 60), (f: { angleDeg: number }) => f.angleDeg, 1],
+  [
+    "ventThrottles",
+    "ventSuction",
+    withLimit(kranich, "ventSuction", 20),
+    (f: { suctionPa: number }) => f.suctionPa,
+    -1,
+  ],
+  ["legTooSteep", "maxFall", withLimit(kranich, "maxFall", 10), (f: { slopeMmPerM: number }) => f.slopeMmPerM, -1],
+  ["legBelowMinFall", "minFall", withLimit(kranich, "minFall", 150), (f: { slopeMmPerM: number }) => f.slopeMmPerM, 1],
+  ["sealShallow", "sealLeast", withLimit(kranich, "sealLeast", 200), (f: { sealMm: number }) => f.sealMm, 1],
+  ["sealDeep", "sealMost", withLimit(kranich, "sealMost", 20), (f: { sealMm: number }) => f.sealMm, -1],
+  ["trapArmLong", "trapArm", withLimit(kranich, "trapArm", 50), (f: { lengthMm: number }) => f.lengthMm, -1],
+  ["touchesRamp", "breakover", withLimit(kranich, "breakover", 60), (f: { angleDeg: number }) => f.angleDeg, 1],
   [
     "belowCleanVelocity",
     "cleanVelocity",
-    limit(kranich, "cleanVelocity", 5),
+    withLimit(kranich, "cleanVelocity", 5),
     (f: { velocityMps: number }) => f.velocityMps,
     1,
   ],
-  ["legBarely", "layTolerance", limit(kranich, "layTolerance", 90), (f: { inHandMm: number }) => f.inHandMm, 1],
+  ["legBarely", "layTolerance", withLimit(kranich, "layTolerance", 90), (f: { inHandMm: number }) => f.inHandMm, 1],
 ];
-
-function limit(design: Design, id: LimitId, value: number): Design {
-  return { ...design, rules: { ...design.rules, limits: { ...design.rules.limits, [id]: value } } };
-}
 
 test.each(HELD)(
   "%s: a limit just reached is kept, one missed by a thousandth is not",
   (code, id, broken, figure, stricter) => {
-    const findings = all(broken, code);
+    const findings = findAll(broken, code);
     expect(findings.length).toBeGreaterThan(0);
     const figures = findings.map((finding) => figure(finding as never));
     // the worst of them decides: with the limit there, nothing is said
     const worst = stricter > 0 ? Math.min(...figures) : Math.max(...figures);
     // a leg shorter than a metre is asked for less than the whole tolerance
     const whole = code === "legBarely" ? 1000 / Math.min(1000, shortestRun()) : 1;
-    expect(says(limit(broken, id, worst), code)).toBe(false);
-    expect(says(limit(broken, id, worst * whole * (1 + stricter * 1e-3)), code)).toBe(true);
+    expect(isSaid(withLimit(broken, id, worst), code)).toBe(false);
+    expect(isSaid(withLimit(broken, id, worst * whole * (1 + stricter * 1e-3)), code)).toBe(true);
   },
 );
 
@@ -84,9 +84,9 @@ function shortestRun(): number {
 }
 
 test("what a hand is off by: the whole from a metre on, by the length below", () => {
-  const rules = limit(kranich, "layTolerance", 5).rules;
+  const rules = withLimit(kranich, "layTolerance", 5).rules;
   expect([0, 200, 1000, 5000].map((mm) => computeLayToleranceMm(rules, mm))).toEqual([0, 1, 5, 5]);
-  expect(computeLayToleranceMm(limit(kranich, "layTolerance", -3).rules, 500)).toBe(0);
+  expect(computeLayToleranceMm(withLimit(kranich, "layTolerance", -3).rules, 500)).toBe(0);
 });
 
 const outletAt = (
@@ -102,7 +102,7 @@ const outletAt = (
 
 test("a fixture off the floor: a wall's thickness on land, lockers on a boat, an arm's length for an outside shower", () => {
   const { lengthMm, widthMm } = kranich.rig;
-  const outside = (design: Design) => all(design, "fixtureOutside")[0] ?? null;
+  const outside = (design: Design) => findAll(design, "fixtureOutside")[0] ?? null;
   const boat = (design: Design): Design => ({ ...design, rig: { ...design.rig, kind: "boat" } });
   for (const at of [
     { x: -150 },
@@ -127,29 +127,21 @@ test("a fixture off the floor: a wall's thickness on land, lockers on a boat, an
   expect(outside(outletAt(kranich, { x: -400, z: 3000 }))).toMatchObject({ isAbove: false });
 });
 
-const thing = (id: string, kind: ObstacleKind, x: number, lengthMm = 100): Obstacle => ({
-  ...kranich.obstacles[0]!,
-  id,
-  name: id,
-  kind,
-  atMm: vec(x, 0, -300),
-  lengthMm,
-  widthMm: 100,
-  heightMm: 100,
-});
-
 test("two solids in one place: from more than half of the smaller one on, and never panels, lockers or windows", () => {
-  const overlap = (...obstacles: Obstacle[]) => all({ ...kranich, obstacles }, "obstaclesOverlap").map(({ at }) => at);
-  expect(overlap(thing("a", "crossMember", 0), thing("b", "crossMember", 50))).toEqual([]);
-  expect(overlap(thing("a", "crossMember", 0), thing("b", "crossMember", 49))).toEqual([{ kind: "obstacle", id: "b" }]);
-  // half of the small one within a long one
-  expect(overlap(thing("a", "crossMember", 0, 900), thing("b", "fuelTank", 851))).toEqual([]);
-  expect(overlap(thing("a", "crossMember", 0, 900), thing("b", "fuelTank", 849))).toHaveLength(1);
-  for (const kind of ["cabinet", "bulkhead", "window", "airIntake"] as const)
-    expect(overlap(thing("a", "crossMember", 0), thing("b", kind, 0))).toEqual([]);
-  expect(overlap(thing("a", "crossMember", 0), thing("b", "crossMember", 300), thing("c", "axle", 310))).toEqual([
-    { kind: "obstacle", id: "c" },
+  const overlap = (...obstacles: Obstacle[]) =>
+    findAll({ ...kranich, obstacles }, "obstaclesOverlap").map(({ at }) => at);
+  expect(overlap(placeThing("a", "crossMember", 0), placeThing("b", "crossMember", 50))).toEqual([]);
+  expect(overlap(placeThing("a", "crossMember", 0), placeThing("b", "crossMember", 49))).toEqual([
+    { kind: "obstacle", id: "b" },
   ]);
+  // half of the small one within a long one
+  expect(overlap(placeThing("a", "crossMember", 0, 900), placeThing("b", "fuelTank", 851))).toEqual([]);
+  expect(overlap(placeThing("a", "crossMember", 0, 900), placeThing("b", "fuelTank", 849))).toHaveLength(1);
+  for (const kind of ["cabinet", "bulkhead", "window", "airIntake"] as const)
+    expect(overlap(placeThing("a", "crossMember", 0), placeThing("b", kind, 0))).toEqual([]);
+  expect(
+    overlap(placeThing("a", "crossMember", 0), placeThing("b", "crossMember", 300), placeThing("c", "axle", 310)),
+  ).toEqual([{ kind: "obstacle", id: "c" }]);
 });
 
 test("an axle that carries just what it may is kept; one kilogram less may be carried and it is told", () => {
@@ -162,16 +154,16 @@ test("an axle that carries just what it may is kept; one kilogram less may be ca
   });
   const { name } = axles[0]!;
   const { fullKg } = loads.axles.find((axle) => axle.name === name)!;
-  expect(all(with_(fullKg), "axleOverloaded")).toEqual([]);
-  expect(all(with_(null), "axleOverloaded")).toEqual([]);
-  expect(all(with_(fullKg - 1), "axleOverloaded")).toMatchObject([{ axleName: name, spareKg: fullKg - 1 }]);
+  expect(findAll(with_(fullKg), "axleOverloaded")).toEqual([]);
+  expect(findAll(with_(null), "axleOverloaded")).toEqual([]);
+  expect(findAll(with_(fullKg - 1), "axleOverloaded")).toMatchObject([{ axleName: name, spareKg: fullKg - 1 }]);
 });
 
 test("one use against what the tank holds: within the worst nothing, within level a should, beyond a must", () => {
   const { usableLevelL, usableWorstL } = evaluate(kranich, LEVEL).tanks[0]!;
   expect(usableWorstL).toBeLessThan(usableLevelL);
   const use = (litres: number) =>
-    all(change(kranich, set(["fixtures", "sink", "volumePerUseL"], litres)), "useOverfillsTank");
+    findAll(change(kranich, set(["fixtures", "sink", "volumePerUseL"], litres)), "useOverfillsTank");
   expect(use(usableWorstL)).toEqual([]);
   expect(use((usableWorstL + usableLevelL) / 2)).toMatchObject([{ severity: "should", holdsL: usableWorstL }]);
   expect(use(usableLevelL)).toMatchObject([{ severity: "should" }]);
@@ -198,10 +190,10 @@ test("a toilet's way: as wide as 70 mm everywhere and lying no longer than a met
     };
     return { ...lesesaal, lines: lesesaal.lines.map((line) => (line.id === drain.id ? way : line)) };
   };
-  expect(says(toilet(1000), "toiletLongRun")).toBe(false);
-  expect(all(toilet(1001), "toiletLongRun")).toMatchObject([{ lengthMm: expect.closeTo(1001, 6) }]);
-  expect(says(toilet(900), "toiletNarrow")).toBe(false);
-  expect(all(toilet(900, 69.9), "toiletNarrow")).toMatchObject([{ boreMm: 69.9 }]);
+  expect(isSaid(toilet(1000), "toiletLongRun")).toBe(false);
+  expect(findAll(toilet(1001), "toiletLongRun")).toMatchObject([{ lengthMm: expect.closeTo(1001, 6) }]);
+  expect(isSaid(toilet(900), "toiletNarrow")).toBe(false);
+  expect(findAll(toilet(900, 69.9), "toiletNarrow")).toMatchObject([{ boreMm: 69.9 }]);
 });
 
 test("holes in one side touch where a web of nothing is left; a valve narrower than its hole is told", () => {
@@ -222,10 +214,10 @@ test("holes in one side touch where a web of nothing is left; a valve narrower t
       },
     ],
   });
-  expect(says(holes(40, 40), "portsOverlap")).toBe(false);
-  expect(all(holes(39, 40), "portsOverlap")).toMatchObject([{ overlapMm: expect.closeTo(1, 6) }]);
-  expect(says(holes(40, 40), "valveNarrow")).toBe(false);
-  expect(all(holes(40, 39), "valveNarrow")).toMatchObject([{ fromMm: 40, toMm: 39 }]);
+  expect(isSaid(holes(40, 40), "portsOverlap")).toBe(false);
+  expect(findAll(holes(39, 40), "portsOverlap")).toMatchObject([{ overlapMm: expect.closeTo(1, 6) }]);
+  expect(isSaid(holes(40, 40), "valveNarrow")).toBe(false);
+  expect(findAll(holes(40, 39), "valveNarrow")).toMatchObject([{ fromMm: 40, toMm: 39 }]);
 });
 
 test("tanks that share a level need a height in common", () => {
@@ -243,10 +235,12 @@ test("tanks that share a level need a height in common", () => {
       },
     ],
   });
-  expect(says(pair(heightMm - 1), "linkApart")).toBe(false);
-  expect(says(pair(1 - heightMm), "linkApart")).toBe(false);
-  expect(all(pair(heightMm), "linkApart")).toMatchObject([{ apartMm: expect.closeTo(0, 6) }]);
-  expect(all(pair(-heightMm - 5), "linkApart")).toMatchObject([{ apartMm: expect.closeTo(5, 6), otherName: "Low" }]);
+  expect(isSaid(pair(heightMm - 1), "linkApart")).toBe(false);
+  expect(isSaid(pair(1 - heightMm), "linkApart")).toBe(false);
+  expect(findAll(pair(heightMm), "linkApart")).toMatchObject([{ apartMm: expect.closeTo(0, 6) }]);
+  expect(findAll(pair(-heightMm - 5), "linkApart")).toMatchObject([
+    { apartMm: expect.closeTo(5, 6), otherName: "Low" },
+  ]);
 });
 
 test("a seal is blown at twice what sucks it, told together where neither does it alone, and in the line when sucked", () => {
@@ -291,14 +285,14 @@ test("the standing map: what it says of a cell is by what stands there, and it i
 
 test("what is missing to begin with is told until it is there", () => {
   const empty: Design = { ...kranich, lines: [], fixtures: [], tanks: [] };
-  expect(says(empty, "noTankYet") && says(empty, "noFixtureYet")).toBe(true);
+  expect(isSaid(empty, "noTankYet") && isSaid(empty, "noFixtureYet")).toBe(true);
   const fresh = { ...empty, tanks: [{ ...tank, holds: "fresh" as const }] };
-  expect(says(fresh, "noTankYet")).toBe(true);
-  expect(says({ ...empty, tanks: [tank] }, "noTankYet")).toBe(false);
+  expect(isSaid(fresh, "noTankYet")).toBe(true);
+  expect(isSaid({ ...empty, tanks: [tank] }, "noTankYet")).toBe(false);
   // who lets all of it go on the ground needs no tank
   const out: Drain = { ...drain, to: { kind: "ground", atMm: vec(500, 0, -300) } };
-  expect(says({ ...kranich, tanks: [], lines: [out] }, "noTankYet")).toBe(false);
-  expect(all({ ...kranich, tanks: [], lines: [out] }, "endsOnGround")).toHaveLength(1);
+  expect(isSaid({ ...kranich, tanks: [], lines: [out] }, "noTankYet")).toBe(false);
+  expect(findAll({ ...kranich, tanks: [], lines: [out] }, "endsOnGround")).toHaveLength(1);
 });
 
 test("the standing map: what stays below the outlet is no room, and a sink that hangs too low is where the tank comes up", () => {
@@ -338,7 +332,7 @@ test("traps in a row are told where the second one is: at its own bend, or at th
         : line,
     ),
   };
-  const told = all(design, "trapsInSeries").map(({ at }) => at);
+  const told = findAll(design, "trapsInSeries").map(({ at }) => at);
   const own = told.filter((at) => at.kind === "bend");
   expect(own).toEqual(
     main.trap && main.trap.sealMm > 0 ? [{ kind: "bend", lineId: main.id, index: main.bendsMm.length - 1 }] : [],

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { networks } from "@/tests/arbitraries";
 import { ALL_DEMOS, readDemo } from "@/tests/demoRigs";
+import { findAll } from "@/tests/findingEdges";
 import { gearDesigns } from "@/tests/gearArbitraries";
 import { LEVEL } from "../attitude/attitude";
 import type { Design } from "../design/design";
@@ -12,12 +13,8 @@ import { PACK_IDS } from "../rules/packIds";
 import { computeSealAfterMm } from "../traps/sealPressure";
 import { computeSealUnderMm } from "../traps/trapRisks";
 import { evaluate } from "./evaluate";
-import type { Finding } from "./findings";
 
 // What the judgement puts together out of its parts, put together a second time.
-
-const all = <C extends Finding["code"]>(design: Design, code: C) =>
-  evaluate(design, LEVEL).findings.filter((f): f is Extract<Finding, { code: C }> => f.code === code);
 
 test("any network under any rules: each leg is asked for the fall of its own bore, vented where it has air of its own", () => {
   fc.assert(
@@ -90,8 +87,8 @@ test("urine in a grey tank is told of its fixture; in a black one, or in a vesse
     fixtures: kranich.fixtures.map((fixture) => ({ ...fixture, kind: "urineDiverter" as const })),
     tanks: kranich.tanks.map((tank) => ({ ...tank, holds })),
   });
-  expect(all(diverter("grey"), "urineInGrey").map(({ at }) => at)).toEqual([{ kind: "fixture", id: "sink" }]);
-  expect(all(diverter("black"), "urineInGrey")).toEqual([]);
+  expect(findAll(diverter("grey"), "urineInGrey").map(({ at }) => at)).toEqual([{ kind: "fixture", id: "sink" }]);
+  expect(findAll(diverter("black"), "urineInGrey")).toEqual([]);
 });
 
 test("a stay that a waste tank ends is told with the days the fresh water would have lasted", () => {
@@ -105,7 +102,7 @@ test("a stay that a waste tank ends is told with the days the fresh water would 
   };
   const { stores } = evaluate(more, LEVEL).balance;
   const days = (holds: string) => stores.find((one) => one.holds === holds)!.days.level;
-  expect(all(more, "wasteEndsStay")).toMatchObject([
+  expect(findAll(more, "wasteEndsStay")).toMatchObject([
     { wasteDays: days("grey"), freshDays: days("fresh"), holds: "grey" },
   ]);
 });

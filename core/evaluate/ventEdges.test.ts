@@ -1,15 +1,12 @@
 import { readDemo } from "@/tests/demoRigs";
+import { findAll, isSaid, placeThing, withLimit } from "@/tests/findingEdges";
 import { buildSharedAir } from "@/tests/sharedAir";
-import { LEVEL } from "../attitude/attitude";
 import type { Design } from "../design/design";
 import { toNodes } from "../design/nodes";
 import type { Drain, Tank, Vent } from "../design/plumbing";
-import type { Obstacle, ObstacleKind, Rig } from "../design/rig";
+import type { ObstacleKind, Rig } from "../design/rig";
 import { toTankBlock } from "../fit/obstacleGaps";
 import { dot, vec } from "../geometry/vec";
-import type { LimitId } from "../rules/limitIds";
-import { evaluate } from "./evaluate";
-import type { Finding } from "./findings";
 import { listParkedStandings } from "./parkedAttitudes";
 
 // Where what is said of breathers begins: right at the edge nothing is said, a hair beyond it is.
@@ -18,43 +15,25 @@ const kranich = readDemo("kranich");
 const [tank] = kranich.tanks as [Tank];
 const drain = kranich.lines.find((line): line is Drain => line.kind === "drain")!;
 const vent = kranich.lines.find((line): line is Vent => line.kind === "vent")!;
-const all = <C extends Finding["code"]>(design: Design, code: C) =>
-  evaluate(design, LEVEL).findings.filter((f): f is Extract<Finding, { code: C }> => f.code === code);
-const says = (design: Design, code: Finding["code"]): boolean => all(design, code).length > 0;
-
-function limit(design: Design, id: LimitId, value: number): Design {
-  return { ...design, rules: { ...design.rules, limits: { ...design.rules.limits, [id]: value } } };
-}
-
-const thing = (id: string, kind: ObstacleKind, x: number, lengthMm = 100): Obstacle => ({
-  ...kranich.obstacles[0]!,
-  id,
-  name: id,
-  kind,
-  atMm: vec(x, 0, -300),
-  lengthMm,
-  widthMm: 100,
-  heightMm: 100,
-});
 
 test("the end of a breather by a window, an intake or an exhaust: as far as the rule asks, and fresh air is free", () => {
   const end = vent.pointsMm.at(-1)!;
   const asked = 900;
   const beside = (kind: ObstacleKind, gapMm: number): Design => ({
-    ...limit(kranich, "ventEndGap", asked),
-    obstacles: [{ ...thing("near", kind, 0), atMm: vec(end.x + gapMm, end.y - 50, end.z - 50) }],
+    ...withLimit(kranich, "ventEndGap", asked),
+    obstacles: [{ ...placeThing("near", kind, 0), atMm: vec(end.x + gapMm, end.y - 50, end.z - 50) }],
   });
   for (const kind of ["window", "airIntake", "exhaust"] as const) {
-    expect(says(beside(kind, asked), "ventEndNear")).toBe(false);
-    expect(all(beside(kind, asked - 1), "ventEndNear")).toMatchObject([{ gapMm: expect.closeTo(asked - 1, 6) }]);
+    expect(isSaid(beside(kind, asked), "ventEndNear")).toBe(false);
+    expect(findAll(beside(kind, asked - 1), "ventEndNear")).toMatchObject([{ gapMm: expect.closeTo(asked - 1, 6) }]);
     // within it there is no gap at all, never less than none
-    expect(all(beside(kind, -50), "ventEndNear")).toMatchObject([{ gapMm: 0 }]);
+    expect(findAll(beside(kind, -50), "ventEndNear")).toMatchObject([{ gapMm: 0 }]);
   }
   for (const kind of ["seat", "fuelTank", "cabinet"] as const)
-    expect(says(beside(kind, 10), "ventEndNear")).toBe(false);
+    expect(isSaid(beside(kind, 10), "ventEndNear")).toBe(false);
   const fresh = beside("window", 10);
   const clean = { ...fresh, tanks: fresh.tanks.map((one) => ({ ...one, holds: "fresh" as const })), lines: [vent] };
-  expect(says(clean, "ventEndNear")).toBe(false);
+  expect(isSaid(clean, "ventEndNear")).toBe(false);
 });
 
 test("hose in the room: a hand's breadth round a corner is free, more is not, and fresh air may be anywhere", () => {
@@ -64,14 +43,14 @@ test("hose in the room: a hand's breadth round a corner is free, more is not, an
     const pointsMm = toNodes([vec(foot.x, 0, foot.z + 5), vec(foot.x, 0, mm)]);
     return { ...kranich, obstacles: [], lines: [drain, { ...vent, pointsMm }] };
   };
-  expect(says(up(120), "ventInRoom")).toBe(false);
-  const [told] = all(up(400), "ventInRoom");
+  expect(isSaid(up(120), "ventInRoom")).toBe(false);
+  const [told] = findAll(up(400), "ventInRoom");
   expect(told!.lengthMm).toBeGreaterThan(360);
   expect(told!.lengthMm).toBeLessThan(440);
   const fresh = { ...up(400), lines: [{ ...vent, pointsMm: toNodes([vec(foot.x, 0, 400)]) }] };
-  expect(says({ ...fresh, tanks: fresh.tanks.map((one) => ({ ...one, holds: "fresh" as const })) }, "ventInRoom")).toBe(
-    false,
-  );
+  expect(
+    isSaid({ ...fresh, tanks: fresh.tanks.map((one) => ({ ...one, holds: "fresh" as const })) }, "ventInRoom"),
+  ).toBe(false);
 });
 
 test("a breather must end over its tank however the rig is parked, and its dip must be shallower than its bore", () => {
@@ -88,17 +67,17 @@ test("a breather must end over its tank however the rig is parked, and its dip m
     lines: [drain, { ...vent, pointsMm: toNodes(points) }],
   });
   const { x, y } = vent.pointsMm[0]!;
-  expect(says(to(vec(x, y, topMm + 0.5)), "ventEndsLow")).toBe(false);
-  expect(all(to(vec(x, y, topMm)), "ventEndsLow")).toMatchObject([{ endMm: expect.closeTo(topMm, 6) }]);
+  expect(isSaid(to(vec(x, y, topMm + 0.5)), "ventEndsLow")).toBe(false);
+  expect(findAll(to(vec(x, y, topMm)), "ventEndsLow")).toMatchObject([{ endMm: expect.closeTo(topMm, 6) }]);
   const bore = vent.pipe.innerMm;
   const dip = (deepMm: number) => to(vec(x, y, 100), vec(x, y + 50, 100 - deepMm), vec(x, y + 90, 300));
-  expect(says(dip(bore - 0.1), "ventDips")).toBe(false);
-  expect(all(dip(bore), "ventDips")).toMatchObject([{ deepMm: expect.closeTo(bore, 6), boreMm: bore }]);
+  expect(isSaid(dip(bore - 0.1), "ventDips")).toBe(false);
+  expect(findAll(dip(bore), "ventDips")).toMatchObject([{ deepMm: expect.closeTo(bore, 6), boreMm: bore }]);
 });
 
 test("a breather that ends low is told at the standing where it ends lowest; fresh air shares with waste neither way", () => {
   const low = { ...kranich, lines: [drain, { ...vent, pointsMm: toNodes([vec(1500, 800, -250)]) }] };
-  const [told] = all(low, "ventEndsLow");
+  const [told] = findAll(low, "ventEndsLow");
   const lows = listParkedStandings(kranich.rig).map(({ up, attitude }) => {
     const { min, max } = toTankBlock(tank);
     const corners = [min.x, max.x].flatMap((x) => [min.y, max.y].map((y) => dot(up, vec(x, y, max.z))));
@@ -109,7 +88,7 @@ test("a breather that ends low is told at the standing where it ends lowest; fre
   expect(told!.attitude).toEqual(lowest.attitude);
   const shared = buildSharedAir("grey");
   const company = (first: Tank["holds"], second: Tank["holds"]) =>
-    all(
+    findAll(
       { ...shared, tanks: shared.tanks.map((one, i) => ({ ...one, holds: i === 0 ? first : second })) },
       "ventSharesFresh",
     ).length;
