@@ -84,5 +84,17 @@ export const loopSystems: fc.Arbitrary<Design> = fc
     height: fc.integer({ min: -400, max: 1_200 }),
     guarded: fc.boolean(),
     cross: fc.constantFrom<Cross>("valve", "valve", "wayB", "betweenWays"),
+    gapped: fc.constantFrom(false, false, true),
   })
-  .map(({ base, height, guarded, cross }) => withLoop(base.design, height, guarded, cross));
+  .map(({ base, height, guarded, cross, gapped }) => {
+    const design = withLoop(base.design, height, guarded, cross);
+    return gapped ? withGap(design) : design;
+  });
+
+/** The same with an air gap in place of the guard: what comes from the tank "other" falls over it into the first one. */
+export const withGap = (design: Design): Design => ({
+  ...design,
+  gear: design.gear.map((piece) =>
+    piece.id === "guard" ? { ...piece, spec: { kind: "airGap" as const, gapMm: 40 } } : piece,
+  ),
+});

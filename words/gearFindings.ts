@@ -117,7 +117,7 @@ export function describeGearFinding(finding: FindingOf<"gear">, { part, length, 
     case "tankOverfills":
       return {
         title: `${part} can run over from ${finding.fromName ?? "outside"}`,
-        why: `${describeState(finding)} Nobody stands by and nothing shuts it: the tank runs over at its breather, and bursts where that is too narrow.`,
+        why: `${describeState(finding)} Nobody stands by and nothing shuts it: the tank runs over at its breather or an air gap, and bursts where the breather is too narrow.`,
         advice: "Fill it by a hose one holds, or fit a valve that shuts when it is full.",
       };
     case "tankRunsOut":

@@ -97,13 +97,20 @@ export const describePumpProof = ({ pumps }: EveryPosition): string =>
     : "Pumps, while their tanks hold water, each with the fewest turns it takes. A valve that sticks is the same as one turned:";
 
 /** Where two waters meet, and whether what stands between is what is asked. */
-export function describeJoin(design: Design, { water, from, to, category, keptApartBy, isEnough }: Join): string {
-  const kept = keptApartBy.map((id) => design.gear.find((piece) => piece.id === id)?.name ?? id).join(", ");
+export function describeJoin(
+  design: Design,
+  { water, from, to, category, keptApartBy, isEnough, turnedGaps }: Join,
+): string {
+  const list = (ids: readonly string[]) =>
+    ids.map((id) => design.gear.find((piece) => piece.id === id)?.name ?? id).join(", ");
+  const kept = list(keptApartBy);
+  const turned =
+    turnedGaps.length === 0 ? "" : ` Over ${list(turnedGaps)} the foul water falls to the fresh: turn the flow round.`;
   const between =
     kept === "" ? "Nothing stands between" : `${kept} ${keptApartBy.length === 1 ? "stands" : "stand"} between`;
   return `${WATERS[water]} (fluid category ${category}) from ${nameNode(design, from)} to ${nameNode(design, to)}. ${between}. ${
     isEnough ? "The air gap is what is asked." : "Asked is an air gap; valves and non-returns are no protection."
-  }`;
+  }${turned}`;
 }
 
 /** What the tests of the water say, or how to begin. */

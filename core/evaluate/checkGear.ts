@@ -49,7 +49,7 @@ function checkPorts({ gear, lines }: Design, hoses: readonly Hose[]): Finding[] 
   });
 }
 
-/** Below this at the far wall a lamp does not even reach three steps of Cryptosporidium, mJ/cm² [P: as the table of doses]. */
+// What is wrong with a piece whatever it is joined to.
 function checkPiece({ id, spec }: Gear): Finding[] {
   const at = { kind: "gear", id } as const;
   if (spec.kind === "pump" && spec.midKPa >= spec.shutOffKPa) return [createFinding(at, { code: "pumpCurveRises" })];

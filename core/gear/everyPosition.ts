@@ -84,7 +84,7 @@ type Label = {
 function searchWays(design: Design, graph: GearGraph, state: WorkingState, failure: Failure | null): WrongTurns[] {
   const setting = toSetting(state, failure);
   const links = new Map<string, GearLink[]>();
-  for (const link of graph.links) {
+  for (const link of [...graph.links, ...graph.drops]) {
     links.set(link.from, [...(links.get(link.from) ?? []), link]);
     links.set(link.to, [...(links.get(link.to) ?? []), link]);
   }
@@ -193,6 +193,8 @@ function pass(link: GearLink, isForward: boolean, setting: Setting, failure: Fai
     }
     case "nonReturn":
       return isForward || setting.leaksBack(gear.id) ? FREE : [];
+    case "airGap":
+      return isForward ? FREE : [];
     case "valve":
       if (setting.positionOf(gear) === "open") return FREE;
       return isStuck ? [] : [{ isDriven: false, turn: { gearId: gear.id, to: "open" } }];

@@ -50,6 +50,8 @@ export type GearEnd = {
 export type GearGraph = {
   readonly nodes: ReadonlyMap<string, GearNode>;
   readonly links: readonly GearLink[];
+  /** Where water falls through open air: it goes on there and never comes back, and no pressure passes. */
+  readonly drops: readonly GearLink[];
   readonly ends: readonly GearEnd[];
 };
 
@@ -65,12 +67,14 @@ const USUAL_FILL = 0.5;
 export function buildGearGraph(design: Design, fill = USUAL_FILL): GearGraph {
   const nodes = new Map<string, GearNode>();
   const links: GearLink[] = [];
+  const drops: GearLink[] = [];
   for (const piece of design.gear) {
     for (const port of listGearPorts(piece.spec.kind)) {
       const id = toPortNode(piece.id, port);
       nodes.set(id, { id, atMm: placeHoseEnd(design, { kind: "gear", gearId: piece.id, port }) });
     }
     links.push(...listInside(piece));
+    if (piece.spec.kind === "airGap") drops.push(linkInside(piece, "in", "out"));
   }
   for (const line of design.lines) {
     if (line.kind !== "hose") continue;
@@ -90,19 +94,20 @@ export function buildGearGraph(design: Design, fill = USUAL_FILL): GearGraph {
       turns: line.pointsMm.length,
     });
   }
-  return { nodes, links, ends: listEnds(design, nodes, fill) };
+  return { nodes, links, drops, ends: listEnds(design, nodes, fill) };
 }
 
+const linkInside = (gear: Gear, from: string, to: string, branch: "a" | "b" | null = null): GearLink => ({
+  kind: "inside",
+  id: branch ? `${gear.id}.${branch}` : gear.id,
+  from: toPortNode(gear.id, from),
+  to: toPortNode(gear.id, to),
+  gear,
+  branch,
+});
+
 function listInside(gear: Gear): GearLink[] {
-  const node = (port: string) => toPortNode(gear.id, port);
-  const link = (from: string, to: string, branch: "a" | "b" | null = null): GearLink => ({
-    kind: "inside",
-    id: branch ? `${gear.id}.${branch}` : gear.id,
-    from: node(from),
-    to: node(to),
-    gear,
-    branch,
-  });
+  const link = (from: string, to: string, branch: "a" | "b" | null = null) => linkInside(gear, from, to, branch);
   switch (gear.spec.kind) {
     case "diverter":
       return [link("common", "a", "a"), link("common", "b", "b")];

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { readDemo } from "@/tests/demoRigs";
 import { gearDesigns } from "@/tests/gearArbitraries";
-import { loopSystems, withLoop } from "@/tests/loopSystems";
+import { loopSystems, withGap, withLoop } from "@/tests/loopSystems";
 import type { Design } from "../design/design";
 import { buildGearGraph, type GearEnd } from "./gearGraph";
 import { listEveryHazard, proveInterlock } from "./interlock";
@@ -13,13 +13,16 @@ function isReached(design: Design, source: GearEnd, target: string, setting: Ret
   const end = graph.ends.find(({ node }) => node === target)!;
   const walk = (node: string, seen: readonly string[], driven: boolean): boolean => {
     if (node === target && (driven || source.headMm + 400 + source.overKPa * 102 >= end.headMm)) return true;
-    return graph.links.some((link) => {
+    return [...graph.links, ...graph.drops].some((link) => {
       const { forward, back, isDriven } = findPassing(link, setting);
       const go = (from: string, to: string, open: boolean, pumps: boolean) => {
         if (!open || from !== node || seen.includes(to)) return false;
-        const rise = graph.nodes.get(to)!.atMm.z - source.headMm;
+        const rise = graph.nodes.get(to)!.atMm.z - source.headMm - source.overKPa * 102;
         const next = driven || pumps;
-        if (!next && (rise > 9_000 || (link.kind === "inside" && link.gear.spec.kind === "ventedLoop" && rise > 400)))
+        if (
+          !next &&
+          (rise > 9_000 || (link.kind === "inside" && /ventedLoop|airGap/.test(link.gear.spec.kind) && rise > 400))
+        )
           return false;
         return walk(to, [...seen, to], next);
       };
@@ -59,22 +62,25 @@ test("every way that is found is there, and every way that is there is found: ag
   );
 }, 60_000);
 
-test("an air gap on the way removes every way back", () => {
+test("nothing comes back over an air gap, and what falls over it does foul what it falls into", () => {
+  const met = { back: 0, on: 0 };
   fc.assert(
     fc.property(loopSystems, (design) => {
-      const gapped = {
-        ...design,
-        gear: design.gear.map((piece) =>
-          piece.id === "guard" ? { ...piece, spec: { kind: "airGap" as const, gapMm: 40 } } : piece,
-        ),
-      };
-      const over = proveInterlock(gapped).filter(({ kind, way }) => kind === "fouls" && way.includes("guard"));
-      expect(over).toEqual([]);
-      const crossed = proveInterlock(gapped).filter(({ way }) => way.includes("x1") && way.includes("x3"));
-      expect(crossed).toEqual([]);
+      const gapped = withGap(design);
+      // hoses x1 to x3 lead from the tank "other" by valve and gap into the first one
+      const isFoul = design.tanks.find(({ id }) => id === "other")!.holds === "loop";
+      const over = listEveryHazard(gapped).filter(({ kind, way }) => kind === "fouls" && way.includes("guard"));
+      if (!isFoul) expect(over).toEqual([]);
+      for (const { from, to, way } of over) {
+        expect([from, way.indexOf("x1") < way.indexOf("guard")]).toEqual(["tank:other:p", true]);
+        expect(to).not.toBe("tank:other:p");
+      }
+      met[isFoul ? "on" : "back"] += isFoul ? over.length : 1;
     }),
     { numRuns: 40 },
   );
+  expect(met.on).toBeGreaterThan(0);
+  expect(met.back).toBeGreaterThan(0);
 });
 
 test("one stuck valve between loop and drinking water is found, and named", () => {

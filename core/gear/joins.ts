@@ -1,7 +1,7 @@
 import type { Design } from "../design/design";
 import type { GearKind } from "../design/gear";
 import type { HeldWater } from "../design/plumbing";
-import { buildGearGraph, type GearEnd } from "./gearGraph";
+import { buildGearGraph, type GearEnd, type GearGraph } from "./gearGraph";
 import { FOUL, listTargets } from "./interlock";
 import { type Arc, findWays } from "./reach";
 
@@ -24,8 +24,10 @@ export type Join = {
   readonly category: 1 | 2 | 3 | 4 | 5;
   /** Pieces on the way that can hold it back, from the foul side: valves, non-returns, pumps, air gaps. */
   readonly keptApartBy: readonly string[];
-  /** An air gap stands between: the only thing that is asked for category 5 [P: EN 1717, AA or AB, from memory]. */
+  /** An air gap stands between, over which the fresh water falls: the only thing that is asked for category 5 [P: EN 1717, AA or AB, from memory]. */
   readonly isEnough: boolean;
+  /** Air gaps that are the wrong way round: over them the foul water falls towards the fresh. */
+  readonly turnedGaps: readonly string[];
 };
 
 const PARTS = new Set<GearKind>(["valve", "diverter", "nonReturn", "pump", "airGap", "tap", "ventedLoop"]);
@@ -36,16 +38,9 @@ export function listJoins(design: Design): Join[] {
   const arcs = new Map<string, Arc[]>();
   const put = (from: string, to: string, link: Arc["link"]) =>
     arcs.set(from, [...(arcs.get(from) ?? []), { link, to, isDriven: true }]);
-  for (const link of graph.links) {
+  for (const link of [...graph.links, ...graph.drops]) {
     put(link.from, link.to, link);
     put(link.to, link.from, link);
-  }
-  for (const gear of design.gear) {
-    if (gear.spec.kind !== "airGap") continue;
-    const [from, to] = [`${gear.id}:in`, `${gear.id}:out`];
-    const link = { kind: "inside", id: gear.id, from, to, gear, branch: null } as const;
-    put(from, to, link);
-    put(to, from, link);
   }
   const holdsBack = new Map(design.gear.map(({ id, spec }) => [id, spec.kind]));
   return graph.ends.flatMap((source: GearEnd) => {
@@ -54,7 +49,7 @@ export function listJoins(design: Design): Join[] {
     return listTargets(graph, design.gear, () => true, source).flatMap((target): Join[] => {
       const way = ways.get(target.node);
       if (!way || target.node === source.node || target.tankId === source.tankId) return [];
-      const pieces = way.links.map((id) => id.replace(/\.[ab]$/, ""));
+      const { pieces, turnedGaps } = splitWay(graph, source.node, way.links);
       const keptApartBy = [...new Set(pieces)].filter((id) => PARTS.has(holdsBack.get(id)!));
       return [
         {
@@ -66,8 +61,25 @@ export function listJoins(design: Design): Join[] {
           category: FLUID_CATEGORY[source.holds!],
           keptApartBy,
           isEnough: keptApartBy.some((id) => holdsBack.get(id) === "airGap"),
+          turnedGaps,
         },
       ];
     });
   });
+}
+
+// Pieces on a way, and apart from them the air gaps over which it falls the way it goes: they hold nothing of it back.
+function splitWay({ links, drops }: GearGraph, from: string, way: readonly string[]) {
+  const byId = new Map([...links, ...drops].map((link) => [link.id, link]));
+  const gaps = new Set(drops.map(({ id }) => id));
+  const pieces: string[] = [];
+  const turnedGaps: string[] = [];
+  let node = from;
+  for (const id of way) {
+    const link = byId.get(id)!;
+    const isOnward = link.from === node;
+    if (link.kind === "inside") (isOnward && gaps.has(id) ? turnedGaps : pieces).push(link.gear.id);
+    node = isOnward ? link.to : link.from;
+  }
+  return { pieces, turnedGaps };
 }

@@ -81,6 +81,12 @@ test("waters that meet are told with what stands between, and only an air gap is
       for (const { kind, from, to } of listEveryHazard(design)) {
         if (kind === "fouls") expect(joins.get([from, to].join("|"))).toMatchObject({ isEnough: false });
       }
+      // the gap of these lies so that "other" falls into the first tank: the wrong way round where "other" is foul
+      for (const { keptApartBy, turnedGaps, water, from } of joins.values()) {
+        const isGap = design.gear.some(({ id, spec }) => id === "guard" && spec.kind === "airGap");
+        if (isGap && [...keptApartBy, ...turnedGaps].includes("guard"))
+          expect(turnedGaps).toEqual(water === "loop" && from === "tank:other:p" ? ["guard"] : []);
+      }
     }),
     { numRuns: 25 },
   );

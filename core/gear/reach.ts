@@ -1,3 +1,4 @@
+import type { GearKind } from "../design/gear";
 import type { GearEnd, GearGraph, GearLink } from "./gearGraph";
 import { findPassing, type Passing, type Setting } from "./settings";
 
@@ -6,29 +7,33 @@ export const MARGIN_MM = 400;
 /** Water is not sucked over a rise of more than this, mm [P: 10 m of air pressure, less vapour and losses]. */
 const MOST_SUCTION_MM = 9_000;
 
+/** Water of so many mm presses with 1 kPa, a little more than it does: on the safe side. */
+const MM_PER_KPA = 102;
+const LETS_AIR_IN = new Set<GearKind>(["ventedLoop", "airGap"]);
+
 /** Whether water of a source comes by itself to what lies so high, mm. */
 export const standsOver = (source: GearEnd, heightMm: number): boolean =>
-  source.headMm + MARGIN_MM + source.overKPa * 102 >= heightMm;
+  source.headMm + MARGIN_MM + source.overKPa * MM_PER_KPA >= heightMm;
 
-/** Whether water that nothing drives passes from a source through a link that ends so high: not sucked over too much, not over a vented loop. */
+/** Whether water that nothing drives passes from a source through a link that ends so high: not sucked over too much, not over a vented loop or up to a gap. */
 export function passesUndriven(source: GearEnd, link: GearLink, toMm: number): boolean {
-  const riseMm = toMm - source.headMm;
+  const riseMm = toMm - source.headMm - source.overKPa * MM_PER_KPA;
   if (riseMm > MOST_SUCTION_MM) return false;
-  // air let in at the top of a vented loop breaks what would run over it by itself
-  return !(link.kind === "inside" && link.gear.spec.kind === "ventedLoop" && riseMm > MARGIN_MM);
+  // air let in at the top of a vented loop, or at a gap, breaks what would run over it by itself
+  return !(link.kind === "inside" && LETS_AIR_IN.has(link.gear.spec.kind) && riseMm > MARGIN_MM);
 }
 
 export type Arc = { readonly link: GearLink; readonly to: string; readonly isDriven: boolean };
 
 /** What is open in a setting, from node to node. */
-export function buildArcs({ links }: GearGraph, setting: Setting): ReadonlyMap<string, readonly Arc[]> {
+export function buildArcs({ links, drops }: GearGraph, setting: Setting): ReadonlyMap<string, readonly Arc[]> {
   const arcs = new Map<string, Arc[]>();
   const push = (from: string, arc: Arc) => {
     const list = arcs.get(from);
     if (list) list.push(arc);
     else arcs.set(from, [arc]);
   };
-  for (const link of links) {
+  for (const link of [...links, ...drops]) {
     const { forward, back, isDriven }: Passing = findPassing(link, setting);
     if (forward) push(link.from, { link, to: link.to, isDriven });
     if (back) push(link.to, { link, to: link.from, isDriven: false });

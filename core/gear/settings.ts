@@ -108,6 +108,8 @@ export function findPassing(link: GearLink, setting: Setting): Passing {
     }
     case "nonReturn":
       return { forward: true, back: setting.leaksBack(gear.id), isDriven: false };
+    case "airGap":
+      return { forward: true, back: false, isDriven: false };
     case "valve":
       return setting.positionOf(gear) === "open" ? BOTH : NONE;
     case "diverter":
