@@ -2,6 +2,7 @@ import type { Locator, Page } from "@playwright/test";
 import type { Design } from "@/core/design/design";
 import type { Gear, HoseEnd, WorkingState } from "@/core/design/gear";
 import type { Use, Vessel } from "@/core/design/habits";
+import { findBranchVent, findTrap } from "@/core/design/lineItems";
 import type { Drain, DumpLine, Fixture, Hose, Port, Tank, Vent } from "@/core/design/plumbing";
 import type { Obstacle } from "@/core/design/rig";
 import type { Vec3 } from "@/core/geometry/vec";
@@ -261,12 +262,13 @@ export async function layDrain(page: Page, drain: Drain, fixture: Fixture, end: 
   const panel = await goTo(page, "Falls");
   await startsWith(panel, fixture.name).click();
   const trap = groupOf(panel, "Trap");
-  await choose(trap.getByLabel("Kind", { exact: true }), TRAP_NAMES[drain.trap?.kind ?? "none"].name);
-  if (drain.trap) {
-    if (drain.trap.kind !== "membrane") await type(trap.getByLabel("Seal", { exact: true }), drain.trap.sealMm);
-    await type(trap.getByLabel("Outlet down to weir", { exact: true }), drain.trap.dropMm);
-    await type(trap.getByLabel("Outlet across to weir", { exact: true }), drain.trap.spanMm);
-    await trap.getByLabel(/^Can be opened/).setChecked(drain.trap.hasCleanout);
+  await choose(trap.getByLabel("Kind", { exact: true }), TRAP_NAMES[findTrap(drain)?.kind ?? "none"].name);
+  const own = findTrap(drain);
+  if (own) {
+    if (own.kind !== "membrane") await type(trap.getByLabel("Seal", { exact: true }), own.sealMm);
+    await type(trap.getByLabel("Outlet down to weir", { exact: true }), own.dropMm);
+    await type(trap.getByLabel("Outlet across to weir", { exact: true }), own.spanMm);
+    await trap.getByLabel(/^Can be opened/).setChecked(own.hasCleanout);
   }
   const pipe = groupOf(panel, "Pipe");
   const ends = pipe.getByLabel("Ends in", { exact: true });
@@ -290,9 +292,9 @@ export async function layDrain(page: Page, drain: Drain, fixture: Fixture, end: 
   await typePoints(bends, drain.bendsMm);
   const air = await goTo(page, "Air");
   const branch = groupOf(air, `Air on ${drain.name}`);
-  await choose(branch.getByLabel("Kind", { exact: true }), BRANCH_VENT_NAMES[drain.branchVent?.kind ?? "none"]);
-  if (drain.branchVent)
-    await type(branch.getByLabel("From the trap's weir", { exact: true }), drain.branchVent.fromWeirMm);
+  await choose(branch.getByLabel("Kind", { exact: true }), BRANCH_VENT_NAMES[findBranchVent(drain)?.kind ?? "none"]);
+  const air0 = findBranchVent(drain);
+  if (air0) await type(branch.getByLabel("From the trap's weir", { exact: true }), air0.fromWeirMm);
 }
 
 /** A use in a way of living, and back to the way that was lived. */

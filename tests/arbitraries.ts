@@ -3,6 +3,7 @@ import type { Attitude } from "@/core/attitude/attitude";
 import { createDesign, USUAL_MEASURES } from "@/core/design/createDesign";
 import type { Design } from "@/core/design/design";
 import { applyEdit, type EditOp } from "@/core/design/edit";
+import { buildPutItems, toBeginning } from "@/core/design/lineItems";
 import { toNodes } from "@/core/design/nodes";
 import {
   type Drain,
@@ -111,7 +112,7 @@ export const designs: fc.Arbitrary<Design> = fc
       at: { kind: "line", id: drain.id },
       ops: [
         { op: "set", path: ["lines", drain.id, "bendsMm"], value: course },
-        ...(trap ? [] : [{ op: "set" as const, path: ["lines", drain.id, "trap"], value: null }]),
+        ...(trap ? [] : [buildPutItems(drain, { trap: null })]),
         ...layDumpLine(design, dump),
       ],
     });
@@ -177,10 +178,9 @@ export const networks: fc.Arbitrary<Design> = fc
           second && isApart && i > 0
             ? { kind: "inlet", tankId: "second", portId: "second-inlet" }
             : { kind: "junction", lineId: main.id, node: main.bendsMm[bend % main.bendsMm.length]!.id, fitting },
-        trap: hasTrap ? trap : null,
-        branchVent: air,
         bendsMm: toNodes(bends),
         items: [
+          ...toBeginning(hasTrap ? trap : null, air),
           ...(lineTrap ? [{ kind: "runningTrap" as const, node, ...lineTrap }] : []),
           ...(piece ? [{ kind: "inline" as const, node, piece }] : []),
           ...(change ? [{ kind: "pipeChange" as const, node, joint: "reducer" as const, pipe: change.pipe }] : []),

@@ -21,7 +21,7 @@ export type DemoName =
 export const readDemoText = (name: DemoName): string => readFileSync(`demo/${name}.json`, "utf8");
 
 /** A sample rig as an older version of the format wrote it. */
-export const readOldText = (version: 4 | 5 | 6 | 7, name: DemoName): string =>
+export const readOldText = (version: 4 | 5 | 6 | 7 | 8, name: DemoName): string =>
   readFileSync(`tests/files/v${version}/${name}.json`, "utf8");
 
 /** A sample rig, read the way a user's file is read. */

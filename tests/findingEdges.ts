@@ -1,5 +1,8 @@
 import { LEVEL } from "@/core/attitude/attitude";
 import type { Design } from "@/core/design/design";
+import type { EditOp } from "@/core/design/edit";
+import { buildPutItems, findTrap } from "@/core/design/lineItems";
+import type { Drain, LineItem, Trap } from "@/core/design/plumbing";
 import type { Obstacle, ObstacleKind } from "@/core/design/rig";
 import { evaluate } from "@/core/evaluate/evaluate";
 import type { Finding } from "@/core/evaluate/findings";
@@ -28,4 +31,16 @@ export const placeThing = (id: string, kind: ObstacleKind, x: number, lengthMm =
   lengthMm,
   widthMm: 100,
   heightMm: 100,
+});
+
+/** Gives a drain's trap other measures. */
+export const changeTrap = (drain: Drain, given: Partial<Trap>): EditOp =>
+  buildPutItems(drain, { trap: { ...findTrap(drain)!, ...given } });
+
+/** Puts one thing more on a drain, after all that sits there. */
+export const addItem = (drain: Drain, item: LineItem): EditOp => ({
+  op: "insert",
+  path: ["lines", drain.id, "items"],
+  index: drain.items.length,
+  value: item,
 });

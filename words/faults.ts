@@ -5,6 +5,13 @@ import { PORT_NAMES } from "./labels";
 import { quote, quoteList } from "./quote";
 import { formatLength, formatNumber, type Units } from "./units";
 
+/** Of what a drain has one at most. */
+const SINGLE = {
+  trap: "trap under its fixture",
+  branchVent: "vent for its branch",
+  runningTrap: "running trap",
+} as const;
+
 /**
  * Why a file or a change is refused: what, where, what to do. One sentence or two. Where the design that was to be changed
  * is given, its parts are called by their names.
@@ -72,11 +79,11 @@ export function describeFault(fault: Fault, units: Units = "metric", design: Des
     case "atNoBend":
       return `There is no such bend${at}: the drain has ${fault.bends}. Traps, valves, holes and changes of pipe sit at bends that are there.`;
     case "twoAtBend":
-      return fault.what === "runningTrap"
-        ? `A drain has one running trap at most${at}. Take the other one out.`
-        : fault.what === "inline"
-          ? `Two pieces sit at one bend${at}. Put one of them at another bend.`
-          : `Two changes of pipe stand at one bend${at}. Keep one of them.`;
+      if (fault.what === "trap" || fault.what === "branchVent" || fault.what === "runningTrap")
+        return `A drain has one ${SINGLE[fault.what]}${at}, not two. Take the other one out.`;
+      return fault.what === "inline"
+        ? `Two pieces sit at one bend${at}. Put one of them at another bend.`
+        : `Two changes of pipe stand at one bend${at}. Keep one of them.`;
     case "locked":
       return `${quote(fault.name)} is locked where it is. Unlock it, then move it.`;
     case "portOutsideTank":

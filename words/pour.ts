@@ -1,4 +1,5 @@
 import type { Design } from "@/core/design/design";
+import { findTrap } from "@/core/design/lineItems";
 import type { Fixture } from "@/core/design/plumbing";
 import type { Pour, PourEvent } from "@/core/pour/pour";
 import { formatLength, formatQuantity, type Units } from "./units";
@@ -60,7 +61,7 @@ export function describePour(
   const kept = { text: `${formatQuantity(keptL, "volume", units)} stay in the pipe.`, isBad: false };
   const traps = pour.fixtures.flatMap(({ fixtureId, sealLeftMm }) => {
     const drain = design.lines.find((line) => line.kind === "drain" && line.fromFixture === fixtureId);
-    const sealMm = drain?.kind === "drain" ? (drain.trap?.sealMm ?? 0) : 0;
+    const sealMm = drain?.kind === "drain" ? (findTrap(drain)?.sealMm ?? 0) : 0;
     if (sealLeftMm === null || sealLeftMm >= sealMm) return [];
     const fixture = design.fixtures.find((f) => f.id === fixtureId)!;
     const left = sealLeftMm === 0 ? "nothing" : formatLength(Math.round(sealLeftMm), units);

@@ -1,5 +1,6 @@
 import type { Design } from "../design/design";
 import type { HoseEnd } from "../design/gear";
+import { findSealMm } from "../design/lineItems";
 import type { Hose, Tank } from "../design/plumbing";
 import type { Network } from "../falls/network";
 import { computeSealAfterMm, computeSealBreakPa } from "../traps/sealPressure";
@@ -65,9 +66,7 @@ export function computePumpOut(design: Design, tank: Tank, mostPa: number, netwo
     return { vent, airway, suctionPa: computeAirwayPressurePa(flowM3PerS, airway) };
   });
   const { vent, airway, suctionPa } = air.reduce((a, b) => (b.suctionPa < a.suctionPa ? b : a));
-  const seals = (network.drainsByTank.get(tank.id) ?? []).flatMap(({ trap }) =>
-    trap && trap.sealMm > 0 ? [trap.sealMm] : [],
-  );
+  const seals = (network.drainsByTank.get(tank.id) ?? []).flatMap((drain) => findSealMm(drain) ?? []);
   const weakestSealMm = seals.length > 0 ? Math.min(...seals) : null;
   return {
     ventId: vent.id,

@@ -1,5 +1,6 @@
 import { computeUp } from "../attitude/attitude";
 import type { Design } from "../design/design";
+import { findSealMm } from "../design/lineItems";
 import type { Tank, Vent } from "../design/plumbing";
 import { buildNetwork, type Network, sumSurgeLps } from "../falls/network";
 import { add, dot } from "../geometry/vec";
@@ -67,7 +68,7 @@ export function computeTankAir(
   const headMm = overOutletMm > 0 ? overOutletMm + way.dropMm : 0;
   const drains = network.drainsByTank.get(tank.id) ?? [];
   const inflowM3PerS = sumSurgeLps(network, tank.id) / 1000;
-  const seals = drains.flatMap(({ trap }) => (trap && trap.sealMm > 0 ? [trap.sealMm] : []));
+  const seals = drains.flatMap((drain) => findSealMm(drain) ?? []);
   const weakestSealMm = seals.length > 0 ? Math.min(...seals) : null;
   const [headM, boreM] = [mmToM(headMm), mmToM(way.boreMm)];
   const air = vents.map((vent) => {

@@ -5,6 +5,7 @@ import { buildSharedAir } from "@/tests/sharedAir";
 import { computeUp } from "../attitude/attitude";
 import { createPort } from "../design/createPort";
 import type { Design } from "../design/design";
+import { findTrap, withTrap } from "../design/lineItems";
 import { toNodes } from "../design/nodes";
 import type { Drain, Port, Tank, Vent } from "../design/plumbing";
 import { evaluate } from "../evaluate/evaluate";
@@ -236,7 +237,7 @@ test("an outlet in the bottom has all the depth as its head, one that lies dry n
 
 test("the seal that is told is the shallowest that holds water; with none nothing is broken", () => {
   const drain = kranich.lines.find((line): line is Drain => line.kind === "drain")!;
-  const branch = (id: string, sealMm: number): Drain => ({ ...drain, id, trap: { ...drain.trap!, sealMm } });
+  const branch = (id: string, sealMm: number): Drain => ({ ...withTrap(drain, { ...findTrap(drain)!, sealMm }), id });
   const seals = (...mm: number[]): TankAir => {
     const drains = mm.map((sealMm, i) => branch(`d${i}`, sealMm));
     return airOf({ ...kranich, lines: [...drains, vent] });

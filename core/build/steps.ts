@@ -1,4 +1,5 @@
 import type { Design } from "../design/design";
+import { findTrap } from "../design/lineItems";
 import type { PartRef } from "../design/part";
 import type { Evaluation } from "../evaluate/evaluation";
 import { toTankBlock } from "../fit/obstacleGaps";
@@ -145,7 +146,7 @@ export function listSteps(design: Design, evaluation: Evaluation): BuildStep[] {
   for (const line of design.lines) {
     if (line.kind !== "drain") continue;
     const at = { kind: "line", id: line.id } as const;
-    const traps = line.trap ? [push("fitTrap", line.id, { kind: "trap", lineId: line.id }, [])] : [];
+    const traps = findTrap(line) ? [push("fitTrap", line.id, { kind: "trap", lineId: line.id }, [])] : [];
     const tankId = tankOf(line.id);
     const tank = tankId === null ? [] : [hung.get(tankId)!];
     laid.set(line.id, push("layDrain", line.id, at, [...holesOf(line.id), ...traps, ...tank]));
@@ -160,7 +161,7 @@ export function listSteps(design: Design, evaluation: Evaluation): BuildStep[] {
   });
   // what holds water back is tried from behind, before it is relied on
   const backs = design.lines.flatMap((line) =>
-    line.kind === "drain" && line.trap?.kind === "membrane"
+    line.kind === "drain" && findTrap(line)?.kind === "membrane"
       ? [push("trialBack", line.id, { kind: "trap", lineId: line.id }, [laid.get(line.id)!])]
       : [],
   );

@@ -195,11 +195,14 @@ function checkAlong({ bendsMm, items }: Drain, at: FaultPath): Fault[] {
   const known = new Set(bendsMm.map(({ id }) => id));
   const changed = new Set<string>();
   const held = new Set<string>();
-  let traps = 0;
+  const single = new Set<string>();
   return items.flatMap((item, i): Fault[] => {
     const path = [...at, "items", i];
     if (item.node !== null && !known.has(item.node)) return [{ code: "atNoBend", path: [...path, "node"], bends }];
-    if (item.kind === "runningTrap" && ++traps > 1) return [{ code: "twoAtBend", path, what: "runningTrap" }];
+    if (item.kind === "trap" || item.kind === "branchVent" || item.kind === "runningTrap") {
+      if (single.has(item.kind)) return [{ code: "twoAtBend", path, what: item.kind }];
+      single.add(item.kind);
+    }
     if (item.kind === "inline") {
       if (held.has(item.node)) return [{ code: "twoAtBend", path, what: "inline" }];
       held.add(item.node);

@@ -4,6 +4,7 @@ import { createPort } from "./createPort";
 import { CURRENT_VERSION, type Design, FORMAT } from "./design";
 import type { FirstMeasures } from "./firstMeasures";
 import { buildFirstObstacles, type FirstObstacles, NOTHING_UNDER } from "./firstObstacles";
+import { toBeginning } from "./lineItems";
 import { toNodes } from "./nodes";
 import { type RigKind, USUAL_CLASS } from "./rig";
 import { USUAL_TRAPS } from "./usualTraps";
@@ -142,10 +143,8 @@ export function createDesign(
         pipe: PIPE,
         fromFixture: "sink",
         to: { kind: "inlet", tankId: "grey", portId: "inlet" },
-        trap: USUAL_TRAPS.pTrap,
-        branchVent: null,
         bendsMm: toNodes([vec(dropX, sink.y, Math.max(weirZ - 10, 20)), vec(dropX, sink.y, underZ)]),
-        items: [],
+        items: toBeginning(USUAL_TRAPS.pTrap),
       },
       {
         id: "grey-vent",

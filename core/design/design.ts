@@ -8,7 +8,7 @@ import * as z from "./z";
 
 export const FORMAT = "schleuse-design";
 /** Version of the file written today; `migrations.ts` brings older ones up to it. */
-export const CURRENT_VERSION = 8;
+export const CURRENT_VERSION = 9;
 
 export const rulesChoice = z.strictObject({
   pack: z.enum(PACK_IDS),

@@ -1,3 +1,4 @@
+import type { LineItem } from "./plumbing";
 /** Where a fault stands in a file: keys and indexes from the top. */
 export type FaultPath = readonly (string | number)[];
 
@@ -29,7 +30,7 @@ export type Fault =
   | { readonly code: "drainIntoFresh"; readonly path: FaultPath; readonly id: string }
   | { readonly code: "linkedWaters"; readonly path: FaultPath; readonly id: string }
   | { readonly code: "atNoBend"; readonly path: FaultPath; readonly bends: number }
-  | { readonly code: "twoAtBend"; readonly path: FaultPath; readonly what: "runningTrap" | "pipeChange" | "inline" }
+  | { readonly code: "twoAtBend"; readonly path: FaultPath; readonly what: LineItem["kind"] }
   | { readonly code: "locked"; readonly path: FaultPath; readonly name: string }
   | { readonly code: "portOutsideTank"; readonly path: FaultPath }
   | {

@@ -1,8 +1,9 @@
 import { createRecall } from "../quantity/recall";
+import type { EditOp } from "./edit";
 import { findNode, findNodeId } from "./nodes";
-import type { Drain, InlinePiece, LineItem, Pipe, PipeJoint } from "./plumbing";
+import type { BranchVent, Drain, InlinePiece, LineItem, Pipe, PipeJoint, Trap } from "./plumbing";
 
-/** What sits at the points of a drain, with its points: all that the views below need. */
+/** What sits on a drain, with its points: all that the views below need. */
 type Along = Pick<Drain, "items" | "bendsMm">;
 
 /** A change of pipe with the bend it stands at, counted from the trap. */
@@ -18,13 +19,15 @@ export type DrilledHole = { readonly leg: number; readonly nth: number; readonly
 export type Inline = { readonly bend: number; readonly piece: InlinePiece };
 
 type View = {
+  readonly trap: Trap | null;
+  readonly branchVent: BranchVent | null;
   readonly pieces: readonly Inline[];
   readonly changes: readonly PipeChange[];
   readonly lineTrap: LineTrap | null;
   readonly holes: readonly DrilledHole[];
 };
 
-const NOTHING: View = { pieces: [], changes: [], lineTrap: null, holes: [] };
+const NOTHING: View = { trap: null, branchVent: null, pieces: [], changes: [], lineTrap: null, holes: [] };
 const recallView = createRecall<Drain["items"], View>();
 
 const view = ({ items, bendsMm }: Along): View =>
@@ -37,8 +40,16 @@ function lookUp(items: readonly LineItem[], nodes: Drain["bendsMm"]): View {
   const changes: PipeChange[] = [];
   const holes: DrilledHole[] = [];
   let lineTrap: LineTrap | null = null;
+  let trap: Trap | null = null;
+  let branchVent: BranchVent | null = null;
   for (const item of items) {
     switch (item.kind) {
+      case "trap":
+        trap = item.trap;
+        break;
+      case "branchVent":
+        branchVent = item.vent;
+        break;
       case "pipeChange":
         changes.push({ bend: at(item.node), joint: item.joint, pipe: item.pipe });
         break;
@@ -53,8 +64,20 @@ function lookUp(items: readonly LineItem[], nodes: Drain["bendsMm"]): View {
         break;
     }
   }
-  return { pieces, changes: changes.sort((a, b) => a.bend - b.bend), lineTrap, holes };
+  return { trap, branchVent, pieces, changes: changes.sort((a, b) => a.bend - b.bend), lineTrap, holes };
 }
+
+/** The trap under the fixture; null where the drain has none. */
+export const findTrap = (drain: Along): Trap | null => view(drain).trap;
+
+/** Depth of the water in the trap under the fixture, mm; null without a trap or where no water stands in it. */
+export function findSealMm(drain: Along): number | null {
+  const sealMm = findTrap(drain)?.sealMm ?? 0;
+  return sealMm > 0 ? sealMm : null;
+}
+
+/** Air of its own on the branch near the trap; null where it has none. */
+export const findBranchVent = (drain: Along): BranchVent | null => view(drain).branchVent;
 
 /** Changes of pipe along a drain, in the order of its bends. */
 export const listPipeChanges = (drain: Along): readonly PipeChange[] => view(drain).changes;
@@ -72,15 +95,20 @@ export const listDrilledHoles = (drain: Along): readonly DrilledHole[] => view(d
 export const findJunctionBend = (main: Drain | undefined, to: { readonly node: string }): number =>
   findNode(main, to.node);
 
+/** What stands at a drain's beginning stays where it is laid along other bends; what stood at the old ones goes with them. */
+export const listAtBeginning = (drain: Along): LineItem[] =>
+  drain.items.filter(({ kind }) => kind === "trap" || kind === "branchVent");
+
 /** The items of a drain with some of them put anew; what stands at a bend it has not is left out. */
 export function putItems(drain: Drain, given: Partial<View>): LineItem[] {
   const now = view(drain);
-  const { pieces, changes, lineTrap, holes } = { ...now, ...given };
+  const { trap, branchVent, pieces, changes, lineTrap, holes } = { ...now, ...given };
   const at = (bend: number) => findNodeId(drain, bend);
   return [
-    ...(lineTrap ? [lineTrap] : []).flatMap(({ bend, ...trap }): LineItem[] => {
+    ...toBeginning(trap, branchVent),
+    ...(lineTrap ? [lineTrap] : []).flatMap(({ bend, ...own }): LineItem[] => {
       const node = at(bend);
-      return node === null ? [] : [{ kind: "runningTrap", node, ...trap }];
+      return node === null ? [] : [{ kind: "runningTrap", node, ...own }];
     }),
     ...changes.flatMap(({ bend, ...change }): LineItem[] => {
       const node = at(bend);
@@ -96,3 +124,31 @@ export function putItems(drain: Drain, given: Partial<View>): LineItem[] {
     }),
   ];
 }
+
+/** What a drain begins with: its trap, and air of its own. */
+export const toBeginning = (trap: Trap | null, branchVent: BranchVent | null = null): LineItem[] => [
+  ...(trap ? [{ kind: "trap", node: null, trap } as const] : []),
+  ...(branchVent ? [{ kind: "branchVent", node: null, vent: branchVent } as const] : []),
+];
+
+/** The drain with another trap, or none. */
+export const withTrap = (drain: Drain, trap: Trap | null): Drain => ({ ...drain, items: putItems(drain, { trap }) });
+
+/** The drain with other air on its branch, or none. */
+export const withBranchVent = (drain: Drain, branchVent: BranchVent | null): Drain => ({
+  ...drain,
+  items: putItems(drain, { branchVent }),
+});
+
+/** Path of an edit to the trap, or the air of the branch, as it stands in the list of a drain's items; null where there is none. */
+export function findItemPath(drain: Drain, kind: "trap" | "branchVent"): readonly (string | number)[] | null {
+  const index = drain.items.findIndex((item) => item.kind === kind);
+  return index < 0 ? null : ["lines", drain.id, "items", index, kind === "trap" ? "trap" : "vent"];
+}
+
+/** The edit that puts things anew on a drain. */
+export const buildPutItems = (drain: Drain, given: Partial<View>): EditOp => ({
+  op: "set",
+  path: ["lines", drain.id, "items"],
+  value: putItems(drain, given),
+});

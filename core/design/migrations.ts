@@ -15,6 +15,7 @@ const MIGRATIONS: MigrationTable = {
   5: giveGear,
   6: giveBolts,
   7: nameNodes,
+  8: gatherBeginning,
 };
 
 // Version 1 knew drains into tanks only, and named tank and port side by side.
@@ -193,6 +194,23 @@ function nameNodes(document: DesignDocument): DesignDocument {
     ...("to" in line ? { to: nameJoint(line["to"]) } : {}),
     ...(line["kind"] === "drain" ? { items: gatherItems(lineTrap, changes, holes) } : {}),
   }));
+}
+
+// Version 8 kept a drain's trap and the air of its branch apart from what else sits on it.
+function gatherBeginning(document: DesignDocument): DesignDocument {
+  return mapEach(document, "lines", (line) => {
+    if (line["kind"] !== "drain") return line;
+    const { trap, branchVent: vent, items, ...rest } = line;
+    const isThere = (value: unknown) => value !== null && value !== undefined;
+    return {
+      ...rest,
+      items: [
+        ...(isThere(trap) ? [{ kind: "trap", node: null, trap }] : []),
+        ...(isThere(vent) ? [{ kind: "branchVent", node: null, vent }] : []),
+        ...(Array.isArray(items) ? items : []),
+      ],
+    };
+  });
 }
 
 const toNodeId = (index: unknown): string => `n${Number(index) + 1}`;

@@ -107,7 +107,7 @@ test.each<[string, (doc: Loose) => void, Fault["code"], string]>([
     "a running trap at a bend that is not there",
     (d) => d.lines[0].items.push({ kind: "runningTrap", node: "n9", sealMm: 50, hasCleanout: true }),
     "atNoBend",
-    "lines.0.items.0.node",
+    "lines.0.items.2.node",
   ],
   [
     "two running traps",
@@ -116,8 +116,11 @@ test.each<[string, (doc: Loose) => void, Fault["code"], string]>([
         d.lines[0].items.push({ kind: "runningTrap", node, sealMm: 50, hasCleanout: true });
     },
     "twoAtBend",
-    "lines.0.items.1",
+    "lines.0.items.3",
   ],
+  ["two traps under one fixture", (d) => d.lines[0].items.push(d.lines[0].items[0]), "twoAtBend", "lines.0.items.2"],
+  ["two vents of a branch", (d) => d.lines[0].items.push(d.lines[0].items[1]), "twoAtBend", "lines.0.items.2"],
+  ["a trap at a bend", (d) => (d.lines[0].items[0].node = "n1"), "wrongType", "lines.0.items.0.node"],
   ["two of one id", (d) => d.fixtures.push(d.fixtures[0]), "duplicateId", "fixtures.1.id"],
   ["a pipe without a wall", (d) => (d.lines[0].pipe.outerMm = 30), "pipeWithoutWall", "lines.0.pipe.outerMm"],
 ])("%s: refused with its place", (_, change, code, place) => {
@@ -166,10 +169,20 @@ const nameNodes = (lines: readonly Loose[]): Loose[] => {
     return { ...line, to, bendsMm: name(line.bendsMm), items };
   });
 };
+// What version 8 kept apart: the trap and the air of the branch, which begin the list of what sits on a drain now.
+const gatherItems = (lines: readonly Loose[]): Loose[] =>
+  lines.map(({ trap, branchVent: vent, ...line }) => {
+    if (line.kind !== "drain") return line;
+    const own = [
+      ...(trap ? [{ kind: "trap", node: null, trap }] : []),
+      ...(vent ? [{ kind: "branchVent", node: null, vent }] : []),
+    ];
+    return { ...line, items: [...own, ...line.items] };
+  });
 // What version 6 had not: who runs alone, where a coupling is, what is carried on another unit.
 const toNewest = (old: Loose): Loose => ({
   ...old,
-  lines: nameNodes(old.lines),
+  lines: gatherItems(nameNodes(old.lines)),
   version: CURRENT_VERSION,
   rig: { ...old.rig, couplingXMm: null, displacementKg: null, gmMm: null },
   fixtures: old.fixtures.map((fixture: Loose) => ({ ...fixture, runsAlone: false })),
@@ -246,7 +259,18 @@ test.each([...DEMO_NAMES, ...LOOP_NAMES, ...HEADS_NAMES, HEADS_NAME, FURNISHED] 
     const old = JSON.parse(readOldText(7, name));
     const outcome = parseDesign(old);
     expect(outcome).toMatchObject({ ok: true, fromVersion: 7 });
-    if (outcome.ok) expect(outcome.design).toEqual({ ...old, lines: nameNodes(old.lines), version: CURRENT_VERSION });
+    if (outcome.ok)
+      expect(outcome.design).toEqual({ ...old, lines: gatherItems(nameNodes(old.lines)), version: CURRENT_VERSION });
+  },
+);
+
+test.each([...DEMO_NAMES, ...LOOP_NAMES, ...HEADS_NAMES, HEADS_NAME, FURNISHED] as const)(
+  "%s as version 8 wrote it is the same, all that sits on a drain in one list",
+  (name) => {
+    const old = JSON.parse(readOldText(8, name));
+    const outcome = parseDesign(old);
+    expect(outcome).toMatchObject({ ok: true, fromVersion: 8 });
+    if (outcome.ok) expect(outcome.design).toEqual({ ...old, lines: gatherItems(old.lines), version: CURRENT_VERSION });
   },
 );
 

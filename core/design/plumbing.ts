@@ -191,8 +191,17 @@ export const PIPE_JOINTS = ["union", "reducer", "hoseBarb"] as const;
 /** What is put into a drain beside traps: an opening to rod it through, a valve turned by hand, a flap against backflow. */
 export const INLINE_PIECES = ["cleanout", "shutOff", "nonReturn"] as const;
 
-/** What sits at a point of a drain, known by the point's id: it goes where its point goes. */
+/** Air to the branch near its trap: an open pipe, or a valve that only lets air in. */
+export const branchVent = z.strictObject({
+  kind: z.enum(["openPipe", "admittanceValve"]),
+  fromWeirMm: mm(0, 20_000),
+});
+
+/** What sits on a drain: at a point, known by its id, with which it goes; or at its beginning, before every point. */
 export const lineItem = z.discriminatedUnion("kind", [
+  /** The trap under the fixture. */
+  z.strictObject({ kind: z.literal("trap"), node: z.null(), trap }),
+  z.strictObject({ kind: z.literal("branchVent"), node: z.null(), vent: branchVent }),
   /** A low running trap in the line itself: it serves everything that drains through it. */
   z.strictObject({ kind: z.literal("runningTrap"), node: id, sealMm: mm(10, 200), hasCleanout: z.boolean() }),
   /** Where a drain goes on in another pipe, until the next change. */
@@ -201,12 +210,6 @@ export const lineItem = z.discriminatedUnion("kind", [
   /** A round hole that is there: for the leg that begins at the node, or the first, the how manieth along it, and how wide. */
   z.strictObject({ kind: z.literal("hole"), node: z.nullable(id), nth: whole(0, 40), diameterMm: mm(5, 500) }),
 ]);
-
-/** Air to the branch near its trap: an open pipe, or a valve that only lets air in. */
-export const branchVent = z.strictObject({
-  kind: z.enum(["openPipe", "admittanceValve"]),
-  fromWeirMm: mm(0, 20_000),
-});
 
 const lineEnds = { id, name, pipe, locked };
 
@@ -238,12 +241,10 @@ export const drain = z.strictObject({
   kind: z.literal("drain"),
   fromFixture: id,
   to: outfall,
-  trap: z.nullable(trap),
-  branchVent: z.nullable(branchVent),
   /** Inverts of the bends between the trap's weir and the end. */
   bendsMm: list(node, { most: 60 }),
-  /** What sits at its bends. */
-  items: list(lineItem, { most: 40 }),
+  /** What sits at its beginning and at its bends. */
+  items: list(lineItem, { most: 42 }),
 });
 
 /** Where a breather ends: in the open air, which is its last point, or at a point of another breather, by a tee. */

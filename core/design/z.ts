@@ -14,6 +14,7 @@ export {
   maxLength,
   meta,
   minLength,
+  null,
   nullable,
   number,
   optional,

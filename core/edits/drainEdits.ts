@@ -1,7 +1,7 @@
 import type { Design } from "../design/design";
 import type { Edit, EditOp } from "../design/edit";
 import { freeId } from "../design/freeId";
-import { findJunctionBend } from "../design/lineItems";
+import { findJunctionBend, findTrap, toBeginning } from "../design/lineItems";
 import { roundTenth } from "../design/moves";
 import { nameDrain } from "../design/nameDrain";
 import { createNodeId, toNewNode, toNodes } from "../design/nodes";
@@ -84,9 +84,7 @@ export function buildAddDrain(
     kind: "drain",
     pipe: findWastePipe(fixture.boreMm),
     fromFixture: fixture.id,
-    trap: USUAL_TRAPS.pTrap,
-    branchVent: null,
-    items: [],
+    items: toBeginning(USUAL_TRAPS.pTrap),
     to,
     bendsMm: toNodes(bendsMm),
   };
@@ -139,7 +137,7 @@ export function reachGoal(design: Design, goal: Goal, from: Vec3): Reached {
   const main = design.lines.find((line) => line.id === goal.lineId) as Drain;
   const path = buildDrainPath(design, main);
   // a bend within the reach of the trap would turn the trap itself
-  const isInTrap = (p: Vec3) => measurePlanLength(subtract(p, path.outletMm)) <= (main.trap?.spanMm ?? 0);
+  const isInTrap = (p: Vec3) => measurePlanLength(subtract(p, path.outletMm)) <= (findTrap(main)?.spanMm ?? 0);
   const { leg, atMm } = findPlaceToJoin(path.ownLegs, from, isInTrap);
   return joinAt(main, leg, atMm);
 }

@@ -1,5 +1,6 @@
 import type { Design } from "../design/design";
 import type { Edit, EditOp } from "../design/edit";
+import { findTrap, listAtBeginning } from "../design/lineItems";
 import { roundTenth } from "../design/moves";
 import type { Drain, Fixture, Outfall } from "../design/plumbing";
 import { USUAL_TRAPS } from "../design/usualTraps";
@@ -88,17 +89,17 @@ export function buildDrawnDrain(
   const bendsMm = layHeights(design, fixture, known, { points, endMm: reached.endMm, fallMmPerM });
   const { to, ops } = reached;
   if (known) {
-    const relaid = [...ops, ...relay(known.id, to, bendsMm), ...listLeftBehind(design, known, to)];
+    const relaid = [...ops, ...relay(known, to, bendsMm), ...listLeftBehind(design, known, to)];
     return { code: "reroute", at: { kind: "line", id: known.id }, ops: relaid };
   }
   return buildAddDrain(design, fixture, { to, bendsMm }, ops);
 }
 
 /** What lays a drain along other bends: what stood at the old ones goes with them. */
-export const relay = (lineId: string, to: Outfall, bendsMm: readonly Vec3[]): EditOp[] => [
-  { op: "set", path: ["lines", lineId, "items"], value: [] },
-  { op: "set", path: ["lines", lineId, "to"], value: to },
-  { op: "set", path: ["lines", lineId, "bendsMm"], value: bendsMm },
+export const relay = (drain: Drain, to: Outfall, bendsMm: readonly Vec3[]): EditOp[] => [
+  { op: "set", path: ["lines", drain.id, "items"], value: listAtBeginning(drain) },
+  { op: "set", path: ["lines", drain.id, "to"], value: to },
+  { op: "set", path: ["lines", drain.id, "bendsMm"], value: bendsMm },
 ];
 
 type Course = { readonly points: readonly PlanPoint[]; readonly endMm: Vec3; readonly fallMmPerM: number };
@@ -106,7 +107,7 @@ type Course = { readonly points: readonly PlanPoint[]; readonly endMm: Vec3; rea
 function layHeights(design: Design, fixture: Fixture, known: Drain | null, course: Course): Vec3[] {
   const { endMm, fallMmPerM } = course;
   const { outletMm } = fixture;
-  const weirZ = outletMm.z - (known ? (known.trap?.dropMm ?? 0) : USUAL_TRAPS.pTrap.dropMm);
+  const weirZ = outletMm.z - (known ? (findTrap(known)?.dropMm ?? 0) : USUAL_TRAPS.pTrap.dropMm);
   const points = course.points.length > 0 ? course.points : [placeAside(outletMm, endMm)];
   const heights: number[] = [];
   let z = endMm.z;

@@ -2,6 +2,7 @@ import { createPort } from "../design/createPort";
 import type { Design } from "../design/design";
 import type { Edit, EditOp } from "../design/edit";
 import { freeId } from "../design/freeId";
+import { toBeginning } from "../design/lineItems";
 import { nameDrain } from "../design/nameDrain";
 import { toNodes } from "../design/nodes";
 import type { Drain, Fixture, FixtureKind, Port, Tank } from "../design/plumbing";
@@ -43,10 +44,8 @@ export function buildAddFixture(design: Design, kind: FixtureKind, name: string)
     pipe,
     fromFixture: fixtureId,
     to: { kind: "inlet", tankId: tank.id, portId: inlet.id },
-    trap,
-    branchVent: null,
     bendsMm: toNodes(layBends(design, outletMm, outletMm.z - (trap?.dropMm ?? 0), tank.atMm.z + inlet.atMm.z, tank)),
-    items: [],
+    items: toBeginning(trap),
   };
   const ops: EditOp[] = [
     { op: "insert", path: ["fixtures"], index: design.fixtures.length, value: fixture },

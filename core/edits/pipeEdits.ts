@@ -1,5 +1,5 @@
 import type { Edit } from "../design/edit";
-import { type LineTrap, listInlinePieces, listPipeChanges, type PipeChange, putItems } from "../design/lineItems";
+import { buildPutItems, type LineTrap, listInlinePieces, listPipeChanges, type PipeChange } from "../design/lineItems";
 import type { Drain, InlinePiece, Pipe, PipeJoint } from "../design/plumbing";
 import { findPipeOf } from "../falls/drainPath";
 import { findPipeSize } from "../parts/pipes";
@@ -28,7 +28,7 @@ export function buildChangePipe(drain: Drain, bend: number, pipe: Pipe | null): 
   return {
     code: "changePipe",
     at: { kind: "bend", lineId: drain.id, index: bend },
-    ops: [{ op: "set", path: ["lines", drain.id, "items"], value: putItems(drain, { changes }) }],
+    ops: [buildPutItems(drain, { changes })],
   };
 }
 
@@ -42,7 +42,7 @@ export function buildLineTrap(drain: Drain, lineTrap: LineTrap | null): Edit | n
   return {
     code: lineTrap ? "addLineTrap" : "removeLineTrap",
     at: { kind: "line", id: drain.id },
-    ops: [{ op: "set", path: ["lines", drain.id, "items"], value: putItems(drain, { lineTrap }) }],
+    ops: [buildPutItems(drain, { lineTrap })],
   };
 }
 
@@ -54,7 +54,7 @@ export function buildInline(drain: Drain, bend: number, piece: InlinePiece | nul
   return {
     code: "putInline",
     at: { kind: "bend", lineId: drain.id, index: bend },
-    ops: [{ op: "set", path: ["lines", drain.id, "items"], value: putItems(drain, { pieces }) }],
+    ops: [buildPutItems(drain, { pieces })],
   };
 }
 

@@ -1,6 +1,6 @@
 import type { Design } from "../design/design";
 import type { GearOf } from "../design/gear";
-import { findLineTrap } from "../design/lineItems";
+import { findLineTrap, findTrap } from "../design/lineItems";
 import { toBlock, toTankBlock } from "../fit/obstacleGaps";
 import { placeGearPort } from "../gear/gearPorts";
 import type { Vec3 } from "../geometry/vec";
@@ -47,7 +47,7 @@ function checkIceboxes({ fixtures, lines }: Design): Finding[] {
     if (fixture.kind !== "iceboxDrain") return [];
     const drain = lines.find((line) => line.kind === "drain" && line.fromFixture === fixture.id);
     if (drain?.kind !== "drain") return [];
-    const isSealed = drain.trap !== null || findLineTrap(drain) !== null;
+    const isSealed = findTrap(drain) !== null || findLineTrap(drain) !== null;
     return isSealed ? [] : [createFinding({ kind: "fixture", id: fixture.id }, { code: "iceboxOpen" })];
   });
 }

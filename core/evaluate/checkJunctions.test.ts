@@ -1,6 +1,7 @@
 import { readDemo } from "@/tests/demoRigs";
 import type { Design } from "../design/design";
 import { applyEdit, type EditOp } from "../design/edit";
+import { buildPutItems, withBranchVent } from "../design/lineItems";
 import type { Drain } from "../design/plumbing";
 import { buildDrawDrain, buildRedirect, listGoals } from "../edits/drainEdits";
 import { proposeRemedies } from "../remedies/proposeRemedies";
@@ -118,7 +119,7 @@ test("a shared pipe that runs too full sucks the other trap, until that one has 
     evaluate(d).findings.some((f) => f.code === "siphonedByOthers" && f.at.kind === "trap" && f.at.lineId === id);
   expect(isSiphoned(design)).toBe(true);
   const vented = apply(design, [
-    { op: "set", path: ["lines", id, "branchVent"], value: { kind: "admittanceValve", fromWeirMm: 40 } },
+    buildPutItems(branchOf(design), { branchVent: { kind: "admittanceValve", fromWeirMm: 40 } }),
   ]);
   expect(isSiphoned(vented)).toBe(false);
 });
@@ -128,11 +129,10 @@ test("air on the drain that is joined shortens the way from the other trap to it
   const armOf = (d: Design) => evaluate(d).drains.find((drain) => drain.lineId === branchOf(d).id)!.arm.lengthMm;
   const own = evaluate(design).drains.find((drain) => drain.lineId === branchOf(design).id)!;
   const toJunction = own.legs.slice(0, own.ownLegs).reduce((sum, leg) => sum + leg.lengthMm, 0);
-  const vented = apply(design, [
-    { op: "set", path: ["lines", MAIN, "branchVent"], value: { kind: "admittanceValve", fromWeirMm: 0 } },
-  ]);
+  const main = design.lines.find((line): line is Drain => line.id === MAIN && line.kind === "drain")!;
+  const vented = apply(design, [buildPutItems(main, { branchVent: { kind: "admittanceValve", fromWeirMm: 0 } })]);
   expect(armOf(vented)).toBeCloseTo(toJunction, 6);
   expect(
-    armOf({ ...design, lines: design.lines.map((l) => (l.kind === "drain" ? { ...l, branchVent: null } : l)) }),
+    armOf({ ...design, lines: design.lines.map((l) => (l.kind === "drain" ? withBranchVent(l, null) : l)) }),
   ).toBeGreaterThan(toJunction);
 });

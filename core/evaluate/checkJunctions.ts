@@ -1,5 +1,5 @@
 import type { Design } from "../design/design";
-import { findJunctionBend } from "../design/lineItems";
+import { findBranchVent, findJunctionBend, findSealMm } from "../design/lineItems";
 import type { DrainPath, Leg } from "../falls/drainPath";
 import { measureLegFallMm, measureLevelLengthMm } from "../falls/fallBudget";
 import { computeFillRatio, computeManningFlow, FILL_AT_MOST_FLOW } from "../falls/manning";
@@ -65,8 +65,8 @@ const isRun = (leg: Leg): boolean => leg.kind === "run" && leg.planLengthMm > 0;
 
 // What others send past a junction fills the shared pipe: beyond the fill allowed no air comes through it to this trap.
 function checkSiphon(design: Design, path: DrainPath, through: ReadonlyMap<string, readonly DrainPath[]>): Finding[] {
-  const { trap, branchVent, id: lineId } = path.drain;
-  if (!trap || trap.sealMm === 0 || branchVent) return [];
+  const { id: lineId } = path.drain;
+  if (findSealMm(path.drain) === null || findBranchVent(path.drain)) return [];
   const most = lookUpLimit(design.rules, "drainFill");
   for (const leg of path.legs) {
     const others = (through.get(toLegKey(leg)) ?? []).filter(({ drain }) => drain.id !== lineId);

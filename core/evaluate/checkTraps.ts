@@ -1,5 +1,5 @@
 import type { Surroundings } from "../design/design";
-import { findLineTrap, listInlinePieces } from "../design/lineItems";
+import { findLineTrap, findTrap, listInlinePieces } from "../design/lineItems";
 import { type DrainPath, listLineTraps } from "../falls/drainPath";
 import { measureFloorMm } from "../fit/passages";
 import { measurePlanLength, subtract } from "../geometry/vec";
@@ -14,7 +14,8 @@ import type { Finding } from "./findings";
 
 /** What can be said against the traps a drain's water goes through: under the fixture and in the line. */
 export function checkTraps(design: Surroundings, path: DrainPath, result: DrainResult): Finding[] {
-  const { trap, id: lineId } = path.drain;
+  const { id: lineId } = path.drain;
+  const trap = findTrap(path.drain);
   const lineTrap = findLineTrap(path.drain);
   const onWay = listLineTraps(path);
   const at = { kind: "trap", lineId } as const;
@@ -45,7 +46,8 @@ export function checkTraps(design: Surroundings, path: DrainPath, result: DrainR
 
 // From the outlet down to the bottom of its bend the trap takes room: where that is the floor, the floor must be cut out.
 function checkTrapInFloor(design: Surroundings, { drain, outletMm, nodesMm, pipe }: DrainPath): Finding[] {
-  const { trap, id: lineId } = drain;
+  const { id: lineId } = drain;
+  const trap = findTrap(drain);
   const weir = nodesMm[0]!;
   if (!trap) return [];
   const bottomMm = weir.z - (trap.sealMm > 0 ? trap.sealMm + pipe.innerMm : 0) - (pipe.outerMm - pipe.innerMm) / 2;
@@ -81,7 +83,7 @@ function checkSeal(design: Surroundings, path: DrainPath, result: DrainResult, s
   const inUse = lookUpLimit(design.rules, "sealInUse");
   const { trapRisks } = result;
   // once the push tilts the water by the whole seal it breaks through, whatever the average leaves
-  const breaks = (path.drain.trap?.spanMm ?? 0) * lookUpValue(design.rules, "drivingPush") >= sealMm;
+  const breaks = (findTrap(path.drain)?.spanMm ?? 0) * lookUpValue(design.rules, "drivingPush") >= sealMm;
   if (trapRisks && (breaks || !isAtLeast(trapRisks.afterDrivingMm, inUse.value ?? 0))) {
     const { drivingLossMm: lossMm, afterDrivingMm: leftMm } = trapRisks;
     findings.push(createFinding(at, { code: "sealSlops", lossMm, leftMm, breaks }, inUse));

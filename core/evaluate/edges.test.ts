@@ -5,6 +5,7 @@ import { LEVEL } from "../attitude/attitude";
 import { createPort } from "../design/createPort";
 import type { Design } from "../design/design";
 import type { EditOp, EditPath } from "../design/edit";
+import { buildPutItems, findSealMm, listAtBeginning } from "../design/lineItems";
 import { toNodes } from "../design/nodes";
 import type { Drain, Tank } from "../design/plumbing";
 import type { Obstacle, Rig } from "../design/rig";
@@ -182,7 +183,6 @@ test("a toilet's way: as wide as 70 mm everywhere and lying no longer than a met
     const [, end] = [0, vec(x, y, z - 400)];
     const way: Drain = {
       ...drain,
-      trap: null,
       pipe: { ...wide, innerMm },
       items: [],
       to: { kind: "ground", atMm: vec(x + runMm, y, z - 430) },
@@ -308,7 +308,7 @@ test("the standing map: what stays below the outlet is no room, and a sink that 
   expect(less.usableLevelL).toBeLessThan(usual.usableLevelL - 10);
   const low = change(
     kranich,
-    set(["lines", drain.id, "trap"], null),
+    buildPutItems(drain, { trap: null }),
     set(["lines", drain.id, "bendsMm"], []),
     set(["fixtures", "sink", "outletMm", "z"], tank.atMm.z + 60),
   );
@@ -328,19 +328,25 @@ test("traps in a row are told where the second one is: at its own bend, or at th
     ...lesesaal,
     lines: lesesaal.lines.map((line) =>
       line.id === main.id && line.kind === "drain"
-        ? { ...line, items: [{ kind: "runningTrap" as const, node: last.id, sealMm: 50, hasCleanout: true }] }
+        ? {
+            ...line,
+            items: [
+              ...listAtBeginning(line),
+              { kind: "runningTrap" as const, node: last.id, sealMm: 50, hasCleanout: true },
+            ],
+          }
         : line,
     ),
   };
   const told = findAll(design, "trapsInSeries").map(({ at }) => at);
   const own = told.filter((at) => at.kind === "bend");
   expect(own).toEqual(
-    main.trap && main.trap.sealMm > 0 ? [{ kind: "bend", lineId: main.id, index: main.bendsMm.length - 1 }] : [],
+    findSealMm(main) !== null ? [{ kind: "bend", lineId: main.id, index: main.bendsMm.length - 1 }] : [],
   );
   // every other trap whose water comes through it is told at itself
   const others = told.filter((at) => at.kind === "trap").map((at) => at.kind === "trap" && at.lineId);
   const joined = design.lines.filter((line) => {
-    if (line.kind !== "drain" || line.id === main.id || !line.trap || line.trap.sealMm === 0) return false;
+    if (line.kind !== "drain" || line.id === main.id || findSealMm(line) === null) return false;
     let next: Drain = line;
     for (let i = 0; i < 20 && next.to.kind === "junction"; i++) {
       const { lineId } = next.to;

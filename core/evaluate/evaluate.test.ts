@@ -4,6 +4,7 @@ import { DEMO_NAMES, FURNISHED, readDemo } from "@/tests/demoRigs";
 import { LEVEL, mirrorAttitude } from "../attitude/attitude";
 import type { Design } from "../design/design";
 import { applyEdit } from "../design/edit";
+import { findTrap, toBeginning } from "../design/lineItems";
 import { parseDesign } from "../design/parseDesign";
 import { stripPlumbing } from "../design/stripPlumbing";
 import { vec } from "../geometry/vec";
@@ -112,6 +113,9 @@ function change(design: Design, path: (string | number)[], value: unknown): Desi
   return outcome.design;
 }
 
+const readTrapAlone = ({ lines }: Design) =>
+  lines.flatMap((line) => (line.kind === "drain" ? toBeginning(findTrap(line)) : []));
+
 test.each<[string, (string | number)[], unknown, string]>([
   [
     "a run that rises on level ground",
@@ -125,9 +129,9 @@ test.each<[string, (string | number)[], unknown, string]>([
     vec(2300, 385, -138),
     "must legBackwardsParked",
   ],
-  ["a shallow seal", ["lines", "sink-drain", "trap", "sealMm"], 30, "should sealShallow"],
-  ["a deep seal", ["lines", "sink-drain", "trap", "sealMm"], 120, "note sealDeep"],
-  ["no branch vent", ["lines", "sink-drain", "branchVent"], null, "should trapArmLong"],
+  ["a shallow seal", ["lines", "sink-drain", "items", 0, "trap", "sealMm"], 30, "should sealShallow"],
+  ["a deep seal", ["lines", "sink-drain", "items", 0, "trap", "sealMm"], 120, "note sealDeep"],
+  ["no branch vent", ["lines", "sink-drain", "items"], readTrapAlone(readDemo("kranich")), "should trapArmLong"],
   ["a tap the pipe cannot follow", ["fixtures", "sink", "inflowLps"], 3, "should drainSlow"],
   ["a narrow inlet", ["tanks", "grey", "ports", "inlet", "boreMm"], 25, "should narrowsDownstream"],
   ["a low inlet", ["tanks", "grey", "ports", "inlet", "atMm"], vec(800, 300, 60), "should inletDrownsEarly"],

@@ -1,8 +1,10 @@
 import { ALL_DEMOS, readDemo } from "@/tests/demoRigs";
+import { addItem, changeTrap } from "@/tests/findingEdges";
 import { SAMPLE_FIXING } from "@/tests/sampleFixing";
 import { LEVEL } from "../attitude/attitude";
 import type { Design } from "../design/design";
 import { applyEdit, type EditOp } from "../design/edit";
+import { buildPutItems } from "../design/lineItems";
 import type { ObstacleKind } from "../design/rig";
 import { stripPlumbing } from "../design/stripPlumbing";
 import type { Vec3 } from "../geometry/vec";
@@ -46,14 +48,10 @@ test.each<[Finding["code"], Finding["severity"], readonly EditOp[]]>([
   ["legBackwardsParked", "must", [set(["lines", drain.id, "bendsMm", lastBend, "z"], inletZ + 9)]],
   ["legBelowMinFall", "should", [set(["rules", "limits", "minFall"], 150)]],
   ["legTooSteep", "note", [set(["rules", "pack"], "england")]],
-  ["trapMissing", "must", [set(["lines", drain.id, "trap"], null)]],
-  ["sealShallow", "should", [set(["lines", drain.id, "trap", "sealMm"], 30)]],
-  [
-    "sealSlops",
-    "should",
-    [set(["lines", drain.id, "trap", "sealMm"], 45), set(["lines", drain.id, "trap", "spanMm"], 84)],
-  ],
-  ["sealDeep", "note", [set(["lines", drain.id, "trap", "sealMm"], 120)]],
+  ["trapMissing", "must", [buildPutItems(drain, { trap: null })]],
+  ["sealShallow", "should", [changeTrap(drain, { sealMm: 30 })]],
+  ["sealSlops", "should", [changeTrap(drain, { sealMm: 45, spanMm: 84 })]],
+  ["sealDeep", "note", [changeTrap(drain, { sealMm: 120 })]],
   ["trapArmLong", "should", [set(["rules", "limits", "trapArm"], 50)]],
   ["drainSlow", "should", [set(["fixtures", "sink", "inflowLps"], 3)]],
   ["belowCleanVelocity", "note", [set(["fixtures", "sink", "inflowLps"], 0.002)]],
@@ -81,7 +79,7 @@ test.each<[Finding["code"], Finding["severity"], readonly EditOp[]]>([
   ["inletDrownsEarly", "should", [set(["tanks", tank.id, "ports", port("inlet"), "atMm", "z"], 20)]],
   ["tankBelowSill", "should", [set(["rig", "sillZMm"], -200)]],
   ["tankHitsObstacle", "must", [set(["obstacles", "fuel", "atMm"], tank.atMm)]],
-  ["holeSmall", "must", [set(["lines", drain.id, "items"], [{ kind: "hole", node: "n1", nth: 0, diameterMm: 36 }])]],
+  ["holeSmall", "must", [addItem(drain, { kind: "hole", node: "n1", nth: 0, diameterMm: 36 })]],
   ["holeNearEdge", "should", [set(["obstacles", 0, "atMm"], { x: bend!.x - 40, y: bend!.y + 10, z: -100 })]],
   [
     "senderLong",
@@ -159,30 +157,20 @@ test.each<[Finding["code"], Finding["severity"], readonly EditOp[]]>([
     "note",
     [set(["obstacles", "cross-rear", "atMm"], kranich.obstacles.find(({ id }) => id === "fuel")!.atMm)],
   ],
-  ["flapInDrain", "note", [set(["lines", drain.id, "items"], [{ kind: "inline", node: "n2", piece: "nonReturn" }])]],
-  [
-    "trapsInSeries",
-    "should",
-    [set(["lines", drain.id, "items"], [{ kind: "runningTrap", node: "n1", sealMm: 50, hasCleanout: true }])],
-  ],
-  [
-    "trapUnreachable",
-    "should",
-    [set(["lines", drain.id, "items"], [{ kind: "runningTrap", node: "n2", sealMm: 50, hasCleanout: false }])],
-  ],
-  [
-    "trapFreezes",
-    "note",
-    [set(["lines", drain.id, "items"], [{ kind: "runningTrap", node: "n2", sealMm: 50, hasCleanout: true }])],
-  ],
+  ["flapInDrain", "note", [addItem(drain, { kind: "inline", node: "n2", piece: "nonReturn" })]],
+  ["trapsInSeries", "should", [addItem(drain, { kind: "runningTrap", node: "n1", sealMm: 50, hasCleanout: true })]],
+  ["trapUnreachable", "should", [addItem(drain, { kind: "runningTrap", node: "n2", sealMm: 50, hasCleanout: false })]],
+  ["trapFreezes", "note", [addItem(drain, { kind: "runningTrap", node: "n2", sealMm: 50, hasCleanout: true })]],
   [
     "narrowsDownstream",
     "should",
     [
-      set(
-        ["lines", drain.id, "items"],
-        [{ kind: "pipeChange", node: "n2", joint: "hoseBarb", pipe: { innerMm: 25, outerMm: 32, manningN: 0.009 } }],
-      ),
+      addItem(drain, {
+        kind: "pipeChange",
+        node: "n2",
+        joint: "hoseBarb",
+        pipe: { innerMm: 25, outerMm: 32, manningN: 0.009 },
+      }),
     ],
   ],
   ["ventEndNear", "should", [insertAt(ventEnd, "window")]],
@@ -272,10 +260,9 @@ test("what is found on any sample names a part that is there", () => {
 });
 
 test("a push that tilts the water by the whole seal breaks through, although half of the seal is left on the average", () => {
-  const trap = drain.kind === "drain" ? drain.trap! : null;
-  const wide = change(kranich, [set(["lines", drain.id, "trap"], { ...trap, sealMm: 60, spanMm: 120 })]);
+  const wide = change(kranich, [changeTrap(drain, { sealMm: 60, spanMm: 120 })]);
   expect(find(wide, "sealSlops")).toMatchObject({ severity: "should", breaks: true, leftMm: 30 });
-  const narrow = change(kranich, [set(["lines", drain.id, "trap"], { ...trap, sealMm: 60, spanMm: 118 })]);
+  const narrow = change(kranich, [changeTrap(drain, { sealMm: 60, spanMm: 118 })]);
   expect(find(narrow, "sealSlops")).toBeUndefined();
 });
 
@@ -313,7 +300,7 @@ test("a leg through an obstacle, and one only too near to the exhaust", () => {
 
 test("a sink that hangs lower than the tank's inlet is where the tank comes up", () => {
   const low = change(kranich, [
-    set(["lines", drain.id, "trap"], null),
+    buildPutItems(drain, { trap: null }),
     set(["lines", drain.id, "bendsMm"], []),
     set(["fixtures", "sink", "outletMm", "z"], tank.atMm.z + 60),
   ]);
@@ -329,7 +316,7 @@ test("a breather at the end that stands low drowns first", () => {
 });
 
 test("worst first, and the same finding keeps its id when its numbers change", () => {
-  const two = change(kranich, [set(["lines", drain.id, "trap"], null), set(["rig", "sillZMm"], -200)]);
+  const two = change(kranich, [buildPutItems(drain, { trap: null }), set(["rig", "sillZMm"], -200)]);
   const ranks = { must: 0, should: 1, note: 2 };
   const order = evaluate(two).findings.map((f) => ranks[f.severity]);
   expect(order).toEqual([...order].sort());

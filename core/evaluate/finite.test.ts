@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { attitudes, designs, networks } from "@/tests/arbitraries";
 import { DEMO_NAMES, readDemo } from "@/tests/demoRigs";
+import { addItem, changeTrap } from "@/tests/findingEdges";
 import { LEVEL } from "../attitude/attitude";
 import type { Design } from "../design/design";
 import { applyEdit, type EditOp } from "../design/edit";
@@ -69,7 +70,7 @@ test.each<[string, readonly EditOp[]]>([
     [set(["lines", drain.id, "bendsMm"], [first!, { ...first!, x: first!.x + 1e-7, z: -200 }])],
   ],
   ["two bends in one place", [set(["lines", drain.id, "bendsMm"], [first!, first!, { ...first!, z: -200 }])]],
-  ["a seal of nearly nothing", [set(["lines", drain.id, "trap", "sealMm"], 1e-9)]],
+  ["a seal of nearly nothing", [changeTrap(drain, { sealMm: 1e-9 })]],
   [
     "nothing pushes and nothing dries",
     [set(["rules", "limits", "drivingPush"], 0), set(["rules", "limits", "evaporation"], 0)],
@@ -78,7 +79,7 @@ test.each<[string, readonly EditOp[]]>([
     "a night without frost",
     [
       set(["rules", "limits", "nightAir"], 5),
-      set(["lines", drain.id, "items"], [{ kind: "runningTrap", node: "n2", sealMm: 50, hasCleanout: true }]),
+      addItem(drain, { kind: "runningTrap", node: "n2", sealMm: 50, hasCleanout: true }),
     ],
   ],
   ["no fixture, no line", [set(["lines"], []), set(["habits"], stripPlumbing(kranich).habits), set(["fixtures"], [])]],

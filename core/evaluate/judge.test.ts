@@ -5,7 +5,7 @@ import { findAll } from "@/tests/findingEdges";
 import { gearDesigns } from "@/tests/gearArbitraries";
 import { LEVEL } from "../attitude/attitude";
 import type { Design } from "../design/design";
-import { findLineTrap } from "../design/lineItems";
+import { findBranchVent, findLineTrap, findTrap } from "../design/lineItems";
 import type { Drain } from "../design/plumbing";
 import { toCodeBoreMm } from "../parts/pipes";
 import { lookUpLimit } from "../rules/lookUpLimit";
@@ -22,7 +22,7 @@ test("any network under any rules: each leg is asked for the fall of its own bor
       const design: Design = { ...any, rules: { ...any.rules, pack } };
       for (const { lineId, minFalls, parkedFall } of evaluate(design, LEVEL).drains) {
         const drain = design.lines.find((line): line is Drain => line.kind === "drain" && line.id === lineId)!;
-        const vented = drain.branchVent !== null;
+        const vented = findBranchVent(drain) !== null;
         const own = toCodeBoreMm(drain.pipe);
         expect(minFalls[0]).toEqual(lookUpLimit(design.rules, "minFall", { boreMm: own, vented }));
         expect(parkedFall).toEqual(lookUpLimit(design.rules, "parkedFall", { boreMm: own }));
@@ -40,11 +40,11 @@ test("any network: air of its own takes the tank's suction off a trap, and an op
         const drain = design.lines.find((line): line is Drain => line.kind === "drain" && line.id === lineId)!;
         const tankId = drains.find((one) => one.lineId === lineId)!.tankId;
         const { air, sharedAir } = tanks.find((one) => one.tankId === tankId)!;
-        const vent = bend === null ? drain.branchVent : null;
+        const vent = bend === null ? findBranchVent(drain) : null;
         const tankPa = Math.max(air?.suctionPa ?? 0, sharedAir?.suctionPa ?? 0);
         expect(suctionPa).toBeCloseTo(vent ? 0 : tankPa, 9);
         expect(pressurePa).toBeCloseTo(vent?.kind === "openPipe" ? 0 : (air?.fillPa ?? 0), 9);
-        expect(sealMm).toBe(bend === null ? drain.trap!.sealMm : findLineTrap(drain)!.sealMm);
+        expect(sealMm).toBe(bend === null ? findTrap(drain)!.sealMm : findLineTrap(drain)!.sealMm);
         expect(afterSuctionMm).toBeCloseTo(computeSealAfterMm(sealMm, suctionPa), 9);
         expect(afterPressureMm).toBeCloseTo(computeSealUnderMm(sealMm, pressurePa), 9);
       }

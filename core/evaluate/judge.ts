@@ -3,7 +3,7 @@ import { computeSharedAir, computeTankAir, type SharedAir, type TankAir } from "
 import { type Attitude, computeUp, isLevel, LEVEL } from "../attitude/attitude";
 import { computeBalance } from "../days/balance";
 import type { Design, RulesChoice, Surroundings } from "../design/design";
-import { findLineTrap } from "../design/lineItems";
+import { findBranchVent, findLineTrap, findTrap } from "../design/lineItems";
 import type { Drain, Tank, Trap } from "../design/plumbing";
 import { computeDrainFlow } from "../falls/drainFlow";
 import { buildDrainPath, type DrainPath, findPipeOf, type Leg } from "../falls/drainPath";
@@ -124,8 +124,9 @@ export function* judgeInSteps(design: Design, attitude: Attitude = LEVEL): Gener
 type FallLimits = { readonly minFalls: readonly Limit[]; readonly parkedFall: Limit };
 
 // A rule for the least fall goes by the bore, so a change of pipe along the drain changes it.
-function lookUpFalls(rules: RulesChoice, { pipe, branchVent }: Drain, legs: readonly Leg[]): FallLimits {
-  const vented = branchVent !== null;
+function lookUpFalls(rules: RulesChoice, drain: Drain, legs: readonly Leg[]): FallLimits {
+  const { pipe } = drain;
+  const vented = findBranchVent(drain) !== null;
   const own = lookUpLimit(rules, "minFall", { boreMm: toCodeBoreMm(pipe), vented });
   return {
     minFalls: legs.map((leg) =>
@@ -238,7 +239,7 @@ function evaluateDrain({ design, path, falls, attitude, parked }: DrainInput): D
     ownLegs: path.ownLegs.length,
     flow: computeDrainFlow(path, lookUpValue(rules, "drainFill")),
     trapWater: computeTrapWater(path, up),
-    trapRisks: computeRisks(design, path, path.drain.trap),
+    trapRisks: computeRisks(design, path, findTrap(path.drain)),
     lineTrapRisks: computeRisks(design, path, toTrap(path)),
     arm,
     armFallMm: measureArmFallMm(path),
@@ -281,7 +282,7 @@ function computeRisks(design: Surroundings, path: DrainPath, trap: Trap | null):
   if (!risks || !trap) return null;
   const { drain, pipe, nodesMm } = path;
   const { sealMm } = trap;
-  const inLine = trap !== drain.trap;
+  const inLine = trap !== findTrap(drain);
   const atMm = inLine ? drain.bendsMm[findLineTrap(drain)!.bend]! : nodesMm[0]!;
   const night = readNight(rules);
   return {
@@ -309,7 +310,7 @@ function computeTrapAirs(
     // an end in the open has no tank behind it that could suck
     const air = tank && airs.own.get(tank.id);
     if (!air) return [];
-    const { trap, branchVent } = drain;
+    const [trap, branchVent] = [findTrap(drain), findBranchVent(drain)];
     const lineTrap = findLineTrap(drain);
     const othersPa = airs.shared.get(tank.id)?.suctionPa ?? 0;
     const tankPa = Math.max(air.suctionPa, othersPa);

@@ -3,6 +3,7 @@ import { networks } from "@/tests/arbitraries";
 import { DEMO_NAMES, FURNISHED, readDemo } from "@/tests/demoRigs";
 import { SAMPLE_FIXING } from "@/tests/sampleFixing";
 import type { Design } from "../design/design";
+import { findSealMm, findTrap, withTrap } from "../design/lineItems";
 import { toNodes } from "../design/nodes";
 import { toPartKey } from "../design/part";
 import type { Drain, Line, Tank } from "../design/plumbing";
@@ -53,8 +54,8 @@ test("a deeper seal adds nothing against seals", () => {
   fc.assert(
     fc.property(rigs, fc.integer({ min: 1, max: 40 }), (design, moreMm) => {
       const deeper = mapLines(design, (line) =>
-        line.kind === "drain" && line.trap && line.trap.sealMm > 0
-          ? { ...line, trap: { ...line.trap, sealMm: line.trap.sealMm + moreMm } }
+        line.kind === "drain" && findSealMm(line) !== null
+          ? withTrap(line, { ...findTrap(line)!, sealMm: findSealMm(line)! + moreMm })
           : line,
       );
       expectNothingNew(design, deeper, SEAL);

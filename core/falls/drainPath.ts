@@ -1,6 +1,6 @@
 import type { Design } from "../design/design";
 import type { Gear } from "../design/gear";
-import { findJunctionBend, findLineTrap, type LineTrap, listPipeChanges } from "../design/lineItems";
+import { findJunctionBend, findLineTrap, findTrap, type LineTrap, listPipeChanges } from "../design/lineItems";
 import type { Drain, Fixture, Pipe, Port, Tank } from "../design/plumbing";
 import { placeDrainEnd } from "../gear/gearPorts";
 import { add, measureLength, measurePlanLength, scale, subtract, type Vec3, vec } from "../geometry/vec";
@@ -159,8 +159,9 @@ const findEntry = ({ to }: Drain, main: Drain): number => (to.kind === "junction
 
 // The trap carries the water sideways toward the first point that is not straight below the outlet.
 function placeWeir(outletMm: Vec3, drain: Drain, ahead: readonly Vec3[]): Vec3 {
-  if (!drain.trap) return outletMm;
-  const { spanMm, dropMm } = drain.trap;
+  const trap = findTrap(drain);
+  if (!trap) return outletMm;
+  const { spanMm, dropMm } = trap;
   const towards = ahead.find((p) => Math.hypot(p.x - outletMm.x, p.y - outletMm.y) > NO_LENGTH_MM) ?? null;
   return recallWeir(drain, [outletMm, towards], () => {
     const aim = towards ? subtract(towards, outletMm) : null;

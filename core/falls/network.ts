@@ -1,6 +1,6 @@
 import type { Design } from "../design/design";
 import type { Gear } from "../design/gear";
-import { findJunctionBend } from "../design/lineItems";
+import { findJunctionBend, findTrap } from "../design/lineItems";
 import type { Drain, Fixture, Hose, Tank } from "../design/plumbing";
 import { computeReleaseLps } from "./release";
 
@@ -116,8 +116,8 @@ const toTapsLps = ({ tapsLps, aloneTapLps }: Flows): number => Math.max(tapsLps,
 const toSurgeLps = ({ tapsLps, extraLps, aloneLps }: Flows): number => Math.max(tapsLps + extraLps, aloneLps);
 
 /** The largest flow one fixture sends into its drain, L/s. */
-export const releaseOf = ({ pipe, trap }: Drain, fixture: Fixture): number =>
-  computeReleaseLps(fixture, { pipeMm: pipe.innerMm, dropMm: trap?.dropMm ?? 0 });
+export const releaseOf = (drain: Drain, fixture: Fixture): number =>
+  computeReleaseLps(fixture, { pipeMm: drain.pipe.innerMm, dropMm: findTrap(drain)?.dropMm ?? 0 });
 
 /**
  * Water that may run in one leg of a drain at once, L/s: its own fixture and everything that has joined before it, all

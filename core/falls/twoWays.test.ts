@@ -3,7 +3,7 @@ import { attitudes, networks } from "@/tests/arbitraries";
 import { readDemo } from "@/tests/demoRigs";
 import { computeUp, LEVEL } from "../attitude/attitude";
 import type { Design } from "../design/design";
-import { findLineTrap, listPipeChanges } from "../design/lineItems";
+import { findLineTrap, findTrap, listPipeChanges, toBeginning } from "../design/lineItems";
 import { findNode } from "../design/nodes";
 import type { Drain, Pipe } from "../design/plumbing";
 import { placeDrainEnd } from "../gear/gearPorts";
@@ -358,7 +358,7 @@ test("the weir of a trap is set toward the first point that is not straight unde
   const { x, y, z } = fixture.outletMm;
   const weirOf = (bends: readonly Vec3[], spanMm = 90) => {
     const bendsMm = bends.map((at, i) => ({ ...at, id: `n${i + 1}` }));
-    const line: Drain = { ...drain!, items: [], bendsMm, trap: { ...drain!.trap!, spanMm, dropMm: 70 } };
+    const line: Drain = { ...drain!, items: toBeginning({ ...findTrap(drain!)!, spanMm, dropMm: 70 }), bendsMm };
     const lines = kranich.lines.map((one) => (one.id === line.id ? line : one));
     return buildDrainPath({ ...kranich, lines }, line).nodesMm[0];
   };

@@ -1,6 +1,6 @@
 import type { Design } from "../design/design";
 import type { Gear } from "../design/gear";
-import { findLineTrap } from "../design/lineItems";
+import { findLineTrap, findTrap } from "../design/lineItems";
 import type { Evaluation } from "../evaluate/evaluation";
 import { findPipeOf } from "../falls/drainPath";
 import { listHoseRuns } from "../heads/hoseRun";
@@ -98,8 +98,9 @@ export function listTrapWaters(
   const judged = new Map(drains.map((drain) => [drain.lineId, drain]));
   const own = lines.flatMap((line) => {
     const risks = judged.get(line.id)?.trapRisks;
-    if (line.kind !== "drain" || !line.trap || !risks) return [];
-    return [{ lineId: line.id, inLine: false, litres: measureTrapL(line.trap, line.pipe.innerMm) }];
+    const trap = line.kind === "drain" ? findTrap(line) : null;
+    if (!trap || !risks) return [];
+    return [{ lineId: line.id, inLine: false, litres: measureTrapL(trap, line.pipe.innerMm) }];
   });
   const inLine = lines.flatMap((line) => {
     const risks = judged.get(line.id)?.lineTrapRisks;

@@ -1,6 +1,7 @@
 import { DEMO_NAMES, FURNISHED, HEADS_NAME, HEADS_NAMES, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
 import { mustApply } from "@/tests/sharedAir";
 import type { Design } from "../design/design";
+import { findSealMm } from "../design/lineItems";
 import { evaluate } from "../evaluate/evaluate";
 import { measureTrapL } from "../traps/trapVolume";
 import { listDrainDown } from "./drainDown";
@@ -52,7 +53,7 @@ test("draining down: outlets first, then what stays, then sags and traps; the va
     expect(places).toEqual([...places].sort((a, b) => a - b));
     expect(steps.filter(({ kind }) => kind === "openOutlet")).toHaveLength(design.tanks.length);
     expect(steps.at(-1)).toEqual({ kind: "leaveOpen" });
-    const sealed = design.lines.filter((line) => line.kind === "drain" && line.trap && line.trap.sealMm > 0);
+    const sealed = design.lines.filter((line) => line.kind === "drain" && findSealMm(line) !== null);
     expect(steps.filter(({ kind }) => kind === "treatTrap").length).toBeGreaterThanOrEqual(sealed.length);
   }
 });

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { mirrorDesign, networks } from "@/tests/arbitraries";
 import { readDemo } from "@/tests/demoRigs";
+import { findTrap } from "../design/lineItems";
 import { toNodes } from "../design/nodes";
 import { vec } from "../geometry/vec";
 import { listParts, type Part } from "./listParts";
@@ -17,7 +18,7 @@ test("every junction, trap and metre drawn is on the list, each kind once, and m
       const drains = design.lines.flatMap((line) => (line.kind === "drain" ? [line] : []));
       const joined = design.lines.filter(({ to }) => to.kind === "junction" || to.kind === "wye");
       expect(count(parts, "junction")).toBe(joined.length);
-      expect(count(parts, "trap")).toBe(drains.filter(({ trap }) => trap).length);
+      expect(count(parts, "trap")).toBe(drains.filter((drain) => findTrap(drain)).length);
       const keys = parts.map((part) => JSON.stringify({ ...part, count: 0, lengthM: 0 }));
       expect(new Set(keys).size).toBe(keys.length);
       const mirrored = listParts(mirrorDesign(design));

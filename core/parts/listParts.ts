@@ -1,6 +1,13 @@
 import { listOwnCourse, measureVentLengthMm } from "../air/ventPath";
 import type { Design } from "../design/design";
-import { findJunctionBend, findLineTrap, listInlinePieces, listPipeChanges } from "../design/lineItems";
+import {
+  findBranchVent,
+  findJunctionBend,
+  findLineTrap,
+  findTrap,
+  listInlinePieces,
+  listPipeChanges,
+} from "../design/lineItems";
 import type { DumpLine, Fitting, InlinePiece, Pipe, PipeJoint, TrapKind, Vent } from "../design/plumbing";
 import { buildDrainPath, type DrainPath, findPipeOf } from "../falls/drainPath";
 import { buildNetwork } from "../falls/network";
@@ -110,7 +117,8 @@ export function listDrainParts(design: Design, drainId: string): Part[] {
 export const listBreatherParts = (design: Design, vent: Vent): Part[] => gather(listVentParts(design, vent));
 
 function listPathParts({ drain, ownLegs, chain }: DrainPath): Part[] {
-  const { pipe, trap, branchVent, to } = drain;
+  const { pipe, to } = drain;
+  const [trap, branchVent] = [findTrap(drain), findBranchVent(drain)];
   const lineTrap = findLineTrap(drain);
   const changes = listPipeChanges(drain);
   const parts: Part[] = ownLegs.map((leg) => ({ kind: "pipe", pipe: leg.pipe, lengthM: leg.lengthMm / MM_PER_M }));

@@ -1,5 +1,6 @@
 import { type Attitude, computeUp } from "../attitude/attitude";
 import type { Design } from "../design/design";
+import { findTrap } from "../design/lineItems";
 import type { Fixture, Tank } from "../design/plumbing";
 import { measureBowlMm2 } from "../design/usualFixtures";
 import { buildDrainPath, type DrainPath, type Leg } from "../falls/drainPath";
@@ -306,11 +307,11 @@ function buildCell(leg: Leg, keptL: number, up: ReturnType<typeof computeUp>, ne
 
 function buildBasin(path: DrainPath, cell: number): Basin {
   const { fixture, drain } = path;
-  const sealMm = drain.trap?.sealMm ?? 0;
+  const sealMm = findTrap(drain)?.sealMm ?? 0;
   return {
     fixture,
     areaM2: measureBowlMm2(fixture.kind) / 1e6,
-    headMm: drain.trap?.dropMm ?? 0,
+    headMm: findTrap(drain)?.dropMm ?? 0,
     boreM: mmToM(Math.min(fixture.boreMm, drain.pipe.innerMm)),
     cell,
     litres: 0,

@@ -1,6 +1,6 @@
 import type { Design } from "../design/design";
 import type { EditOp } from "../design/edit";
-import { listPipeChanges, putItems } from "../design/lineItems";
+import { buildPutItems, listPipeChanges } from "../design/lineItems";
 import type { Drain } from "../design/plumbing";
 import type { Finding } from "../evaluate/findings";
 import { findPipeSize, listFamily } from "../parts/pipes";
@@ -17,7 +17,7 @@ export function proposeWiderWay(design: Design, drain: Drain | null, { at, fromM
   if (!drain) return [];
   if (at.kind === "bend") {
     const changes = listPipeChanges(drain).filter(({ bend }) => bend !== at.index);
-    const ops: EditOp[] = [{ op: "set", path: ["lines", drain.id, "items"], value: putItems(drain, { changes }) }];
+    const ops: EditOp[] = [buildPutItems(drain, { changes })];
     return [{ byMm: null, edit: { code: "keepPipe", at: { kind: "line", id: drain.id }, ops } }];
   }
   // where a branch is wider than what it joins, the pipe it joins is widened

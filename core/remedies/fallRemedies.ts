@@ -1,6 +1,7 @@
 import { computeUp, LEVEL } from "../attitude/attitude";
 import type { Design } from "../design/design";
 import type { EditOp } from "../design/edit";
+import { findBranchVent } from "../design/lineItems";
 import { roundTenth } from "../design/moves";
 import type { Drain } from "../design/plumbing";
 import { computeLayToleranceMm } from "../evaluate/layTolerance";
@@ -35,7 +36,7 @@ const isSharing = ({ edit }: Remedy): boolean => edit.code === "shareFall";
 // What each leg can give (positive) or lacks (negative), in whole millimetres on the safe side.
 function measureSpare(design: Design, path: DrainPath): number[] {
   const boreMm = toCodeBoreMm(path.pipe);
-  const vented = path.drain.branchVent !== null;
+  const vented = findBranchVent(path.drain) !== null;
   const toLeast = ({ pipe }: Leg) =>
     lookUpLimit(design.rules, "minFall", { boreMm: toCodeBoreMm(pipe), vented }).value ?? 0;
   const parkedLeast = lookUpLimit(design.rules, "parkedFall", { boreMm }).value ?? 0;
@@ -144,7 +145,7 @@ function proposeShortening(design: Design, path: DrainPath): Remedy[] {
   if (path.drain.to.kind === "junction" || !tank) return [];
   if (last.kind === "drop" || last.planLengthMm === 0 || last.from.z <= last.to.z) return [];
   const boreMm = toCodeBoreMm(path.pipe);
-  const vented = path.drain.branchVent !== null;
+  const vented = findBranchVent(path.drain) !== null;
   const least = (lookUpLimit(design.rules, "minFall", { boreMm, vented }).value ?? 0) / 1000;
   const parkedLeast = (lookUpLimit(design.rules, "parkedFall", { boreMm }).value ?? 0) / 1000;
   const conditions = [

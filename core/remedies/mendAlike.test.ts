@@ -1,6 +1,7 @@
 import { FURNISHED, readDemo } from "@/tests/demoRigs";
 import { mustApply } from "@/tests/sharedAir";
 import type { Design } from "../design/design";
+import { withBranchVent } from "../design/lineItems";
 import { evaluate } from "../evaluate/evaluate";
 import { buildMendAlike } from "./mendAlike";
 
@@ -9,7 +10,7 @@ const airless = (): Design => {
   const design = readDemo(FURNISHED);
   return {
     ...design,
-    lines: design.lines.map((line) => (line.kind === "drain" ? { ...line, branchVent: null } : line)),
+    lines: design.lines.map((line) => (line.kind === "drain" ? withBranchVent(line, null) : line)),
   };
 };
 const listArms = (design: Design) =>

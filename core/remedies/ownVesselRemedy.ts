@@ -1,5 +1,6 @@
 import type { Design } from "../design/design";
 import { applyEdit, type EditOp } from "../design/edit";
+import { findTrap, listAtBeginning } from "../design/lineItems";
 import type { Drain, Tank } from "../design/plumbing";
 import { buildRedirect } from "../edits/drainEdits";
 import { buildAddTank } from "../edits/tankEdits";
@@ -73,7 +74,7 @@ function layDown(drain: Drain, tank: Tank, outletZ: number) {
     const inlet = tank.ports.find(({ kind }) => kind === "inlet")!;
     const endZ = tank.atMm.z + inlet.atMm.z;
     const end = vec(tank.atMm.x + inlet.atMm.x, tank.atMm.y + inlet.atMm.y + 180, 0);
-    const weirZ = outletZ - (drain.trap?.dropMm ?? 0);
+    const weirZ = outletZ - (findTrap(drain)?.dropMm ?? 0);
     const head = vec(
       end.x,
       end.y,
@@ -81,7 +82,7 @@ function layDown(drain: Drain, tank: Tank, outletZ: number) {
     );
     const foot = vec(end.x, end.y, endZ + 20);
     return [
-      { op: "set", path: ["lines", drain.id, "items"], value: [] },
+      { op: "set", path: ["lines", drain.id, "items"], value: listAtBeginning(drain) },
       { op: "set", path: ["lines", drain.id, "bendsMm"], value: [head, foot] },
     ];
   };

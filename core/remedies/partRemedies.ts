@@ -2,7 +2,7 @@ import { createPort } from "../design/createPort";
 import type { Design } from "../design/design";
 import { applyEdit, type EditOp } from "../design/edit";
 import { freeId } from "../design/freeId";
-import { findLineTrap } from "../design/lineItems";
+import { buildPutItems, findBranchVent, findLineTrap, findTrap } from "../design/lineItems";
 import { buildMove, findPlaceMm } from "../design/moves";
 import type { Drain, Tank, Trap, Vent } from "../design/plumbing";
 import type { Obstacle } from "../design/rig";
@@ -29,7 +29,7 @@ export function createTrap(design: Design, boreMm: number): Trap {
 export function proposeTrap(design: Design, drain: Drain): Remedy[] {
   const value = createTrap(design, drain.pipe.innerMm);
   const at = { kind: "trap", lineId: drain.id } as const;
-  const ops: EditOp[] = [{ op: "set", path: ["lines", drain.id, "trap"], value }];
+  const ops: EditOp[] = [buildPutItems(drain, { trap: value })];
   const fitted = applyEdit(design, { code: "addTrap", at, ops });
   if (!fitted.ok) return [];
   const fitting = fitted.design.lines.find((line) => line.id === drain.id) as Drain;
@@ -41,11 +41,10 @@ export function proposeTrap(design: Design, drain: Drain): Remedy[] {
 
 export function proposeSeal(design: Design, drain: Drain): Remedy[] {
   const sealMm = lookUpLimit(design.rules, "sealLeast", { boreMm: toCodeBoreMm(drain.pipe) }).value;
-  if (!drain.trap || sealMm === null) return [];
-  const ops: EditOp[] = [{ op: "set", path: ["lines", drain.id, "trap", "sealMm"], value: sealMm }];
-  return [
-    { byMm: sealMm - drain.trap.sealMm, edit: { code: "deepenSeal", at: { kind: "trap", lineId: drain.id }, ops } },
-  ];
+  const trap = findTrap(drain);
+  if (!trap || sealMm === null) return [];
+  const ops = [buildPutItems(drain, { trap: { ...trap, sealMm } })];
+  return [{ byMm: sealMm - trap.sealMm, edit: { code: "deepenSeal", at: { kind: "trap", lineId: drain.id }, ops } }];
 }
 
 /** A hose that sewage does not smell through. */
@@ -61,11 +60,11 @@ export function proposeBranchVent(design: Design, drain: Drain): Remedy[] {
   const fromWeirMm = placeBranchVentMm(design, drain);
   if (fromWeirMm === null) return [];
   // one that is there stands too far off
-  const value = { kind: drain.branchVent?.kind ?? "admittanceValve", fromWeirMm };
-  const ops: EditOp[] = [{ op: "set", path: ["lines", drain.id, "branchVent"], value }];
+  const value = { kind: findBranchVent(drain)?.kind ?? "admittanceValve", fromWeirMm };
+  const ops: EditOp[] = [buildPutItems(drain, { branchVent: value })];
   return [
     {
-      byMm: drain.branchVent ? fromWeirMm : null,
+      byMm: findBranchVent(drain) ? fromWeirMm : null,
       edit: { code: "addBranchVent", at: { kind: "line", id: drain.id }, ops },
     },
   ];
@@ -203,19 +202,21 @@ export function proposeOwnEnd(design: Design, vent: Vent): Remedy[] {
 export function proposeOneTrap(drain: Drain): Remedy[] {
   const drop = buildLineTrap(drain, null);
   const at = { kind: "line", id: drain.id } as const;
-  const ops: EditOp[] = [{ op: "set", path: ["lines", drain.id, "trap"], value: null }];
+  const ops: EditOp[] = [buildPutItems(drain, { trap: null })];
   return [
     ...(findLineTrap(drain) && drop ? [{ byMm: null, edit: drop }] : []),
-    ...(drain.trap ? [{ byMm: null, edit: { code: "removeTrap", at, ops } } as const] : []),
+    ...(findTrap(drain) ? [{ byMm: null, edit: { code: "removeTrap", at, ops } } as const] : []),
   ];
 }
 
 /** A trap that can be opened where it sits. */
 export function proposeCleanout(drain: Drain, isInLine: boolean): Remedy[] {
-  const index = drain.items.findIndex(({ kind }) => kind === "runningTrap");
-  if (isInLine ? index < 0 : !drain.trap) return [];
-  const path = ["lines", drain.id, ...(isInLine ? ["items", index] : ["trap"]), "hasCleanout"];
-  const ops: EditOp[] = [{ op: "set", path, value: true }];
+  const [trap, lineTrap] = [findTrap(drain), findLineTrap(drain)];
+  const given = isInLine
+    ? lineTrap && { lineTrap: { ...lineTrap, hasCleanout: true } }
+    : trap && { trap: { ...trap, hasCleanout: true } };
+  if (!given) return [];
+  const ops = [buildPutItems(drain, given)];
   return [{ byMm: null, edit: { code: "addCleanout", at: { kind: "line", id: drain.id }, ops } }];
 }
 

@@ -1,8 +1,8 @@
 import type { Design } from "../design/design";
 import type { EditOp } from "../design/edit";
-import { listDrilledHoles, putItems } from "../design/lineItems";
+import { buildPutItems, findTrap, listDrilledHoles } from "../design/lineItems";
 import { buildMove } from "../design/moves";
-import type { Drain, Vent } from "../design/plumbing";
+import type { Drain, Trap, Vent } from "../design/plumbing";
 import { USUAL_TRAPS } from "../design/usualTraps";
 import { buildDrawDrain, buildRedirect, type Goal, listGoals } from "../edits/drainEdits";
 import { buildVentWay } from "../edits/ventEdits";
@@ -30,7 +30,7 @@ export function proposeWiderHole(drain: Drain, leg: number, { neededMm }: Of<"ho
   const holes = listDrilledHoles(drain).map((hole) =>
     hole.leg === leg && hole.diameterMm < wideMm ? { ...hole, diameterMm: wideMm } : hole,
   );
-  const ops: EditOp[] = [{ op: "set", path: ["lines", drain.id, "items"], value: putItems(drain, { holes }) }];
+  const ops = [buildPutItems(drain, { holes })];
   return [{ byMm: wideMm, edit: { code: "widenHole", at: { kind: "line", id: drain.id }, ops } }];
 }
 
@@ -39,21 +39,26 @@ const SOLD_SEALS_MM = [50, 60, 75, 100] as const;
 
 /** A seal that stands being pushed: legs nearer together, or more water. */
 export function proposeSteadySeal(drain: Drain, { lossMm, limit }: Of<"sealSlops">): Remedy[] {
-  const { trap } = drain;
+  const trap = findTrap(drain);
   if (!trap) return [];
   const at = { kind: "trap", lineId: drain.id } as const;
-  const set = (key: string, value: unknown): EditOp => ({ op: "set", path: ["lines", drain.id, "trap", key], value });
+  const putTrap = (other: Trap): EditOp[] => [buildPutItems(drain, { trap: other })];
   const deep = SOLD_SEALS_MM.find((mm) => mm > trap.sealMm && mm - lossMm >= (limit?.value ?? 0));
   const bottle = { ...USUAL_TRAPS.bottle, sealMm: Math.max(trap.sealMm, USUAL_TRAPS.bottle.sealMm) };
   return [
     ...(deep
-      ? [{ byMm: deep - trap.sealMm, edit: { code: "deepenSeal", at, ops: [set("sealMm", deep)] } } as const]
+      ? [
+          {
+            byMm: deep - trap.sealMm,
+            edit: { code: "deepenSeal", at, ops: putTrap({ ...trap, sealMm: deep }) },
+          } as const,
+        ]
       : []),
     ...(trap.spanMm > bottle.spanMm
       ? [
           {
             byMm: null,
-            edit: { code: "fitBottleTrap", at, ops: [{ op: "set", path: ["lines", drain.id, "trap"], value: bottle }] },
+            edit: { code: "fitBottleTrap", at, ops: putTrap(bottle) },
           } as const,
         ]
       : []),
@@ -62,14 +67,14 @@ export function proposeSteadySeal(drain: Drain, { lossMm, limit }: Of<"sealSlops
 
 /** Takes a trap up out of the floor: the fixture higher, or a trap that takes less height. */
 export function proposeTrapOutOfFloor(design: Design, drain: Drain, { deepMm }: Of<"trapInFloor">): Remedy[] {
-  const { trap } = drain;
+  const trap = findTrap(drain);
   const fixture = design.fixtures.find(({ id }) => id === drain.fromFixture);
   if (!trap || !fixture) return [];
   const flatter = (["running", "membrane"] as const)
     .map((kind) => USUAL_TRAPS[kind])
     .filter((other) => other.kind !== trap.kind && other.dropMm + other.sealMm < trap.dropMm + trap.sealMm)
     .map((value): Remedy => {
-      const ops: EditOp[] = [{ op: "set", path: ["lines", drain.id, "trap"], value }];
+      const ops = [buildPutItems(drain, { trap: value })];
       return { byMm: null, edit: { code: "change", at: { kind: "trap", lineId: drain.id }, ops } };
     });
   const byMm = Math.ceil(deepMm) + 1;

@@ -1,7 +1,9 @@
 import { readDemo } from "@/tests/demoRigs";
+import { addItem, changeTrap } from "@/tests/findingEdges";
 import { mustApply } from "@/tests/sharedAir";
 import type { Design } from "../design/design";
 import type { EditOp } from "../design/edit";
+import { buildPutItems } from "../design/lineItems";
 import { buildAddFixture } from "../edits/fixtureEdits";
 import { evaluate } from "../evaluate/evaluate";
 import type { Finding } from "../evaluate/findings";
@@ -47,21 +49,20 @@ const CASES: readonly [Finding["code"], () => Design][] = [
     "narrowsDownstream",
     () =>
       change(kranich, [
-        set(
-          ["lines", drain.id, "items"],
-          [{ kind: "pipeChange", node: "n2", joint: "hoseBarb", pipe: { innerMm: 25, outerMm: 32, manningN: 0.009 } }],
-        ),
+        addItem(drain, {
+          kind: "pipeChange",
+          node: "n2",
+          joint: "hoseBarb",
+          pipe: { innerMm: 25, outerMm: 32, manningN: 0.009 },
+        }),
       ]),
   ],
   [
     "urineInGrey",
     () => mustApply(readDemo("lesesaal"), buildAddFixture(readDemo("lesesaal"), "urineDiverter", "Diverter")),
   ],
-  [
-    "holeSmall",
-    () => change(kranich, [set(["lines", drain.id, "items"], [{ kind: "hole", node: "n1", nth: 0, diameterMm: 36 }])]),
-  ],
-  ["sealSlops", () => change(kranich, [set(["lines", drain.id, "trap", "spanMm"], 160)])],
+  ["holeSmall", () => change(kranich, [addItem(drain, { kind: "hole", node: "n1", nth: 0, diameterMm: 36 })])],
+  ["sealSlops", () => change(kranich, [changeTrap(drain, { spanMm: 160 })])],
   ["ventEndNear", () => change(kranich, [block({ x: end.x + 200, y: end.y - 30, z: end.z }, "window")])],
   ["ventEndNear", () => change(kranich, [block({ x: end.x + 200, y: end.y - 30, z: end.z }, "exhaust")])],
   [
@@ -90,7 +91,7 @@ const CASES: readonly [Finding["code"], () => Design][] = [
   ["legBarely", () => change(kranich, [set(["rules", "limits", "layTolerance"], 90)])],
   [
     "trapArmLong",
-    () => change(kranich, [set(["lines", drain.id, "branchVent"], { kind: "admittanceValve", fromWeirMm: 1200 })]),
+    () => change(kranich, [buildPutItems(drain, { branchVent: { kind: "admittanceValve", fromWeirMm: 1200 } })]),
   ],
 ];
 

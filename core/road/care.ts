@@ -1,6 +1,6 @@
 import { computeTimesPerDay, countPeople, listStretches } from "../days/rates";
 import type { Design } from "../design/design";
-import { findLineTrap } from "../design/lineItems";
+import { findLineTrap, findTrap } from "../design/lineItems";
 import { DIRT_G, USUAL_MINUTES } from "../gear/loopFigures";
 import { computeLoopRhythm } from "../gear/loopRhythm";
 import { measureCapacityL } from "../geometry/solid";
@@ -90,7 +90,9 @@ export function listCare(design: Design): CareTask[] {
   });
   const through = (life: number | null, perDay: number | undefined): number =>
     life !== null && perDay !== undefined && perDay > 0 ? life / perDay : Infinity;
-  const hasTraps = lines.some((line) => line.kind === "drain" && ((line.trap?.sealMm ?? 0) > 0 || findLineTrap(line)));
+  const hasTraps = lines.some(
+    (line) => line.kind === "drain" && ((findTrap(line)?.sealMm ?? 0) > 0 || findLineTrap(line)),
+  );
   const freshL = measureFreshL(design);
   return [
     ...(hasTraps ? [task("primeTraps", null, null)] : []),

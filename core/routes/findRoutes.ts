@@ -246,7 +246,7 @@ function tryOut(
   const edit: Edit = {
     code: "reroute",
     at: { kind: "line", id: drain.id },
-    ops: [...before, ...ops, ...relay(drain.id, to, bendsMm), ...listLeftBehind(design, drain, to)],
+    ops: [...before, ...ops, ...relay(drain, to, bendsMm), ...listLeftBehind(design, drain, to)],
   };
   const outcome = applyEdit(design, edit);
   if (!outcome.ok) return null;

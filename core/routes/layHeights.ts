@@ -1,5 +1,6 @@
 import { computeUp, LEVEL } from "../attitude/attitude";
 import type { Design } from "../design/design";
+import { findBranchVent, findTrap } from "../design/lineItems";
 import { roundTenth } from "../design/moves";
 import type { Drain, Fixture, Trap } from "../design/plumbing";
 import { computeLayToleranceMm } from "../evaluate/layTolerance";
@@ -25,7 +26,7 @@ export function layHeights(task: Task, { points, isHigh, bandMm }: Plan): Laid {
   const first = points[0]!;
   const isBelow = measurePlanLength(subtract(first, fixture.outletMm)) < BELOW_MM;
   const underMm = findUndersideMm(design, drain.pipe);
-  const weir = placeWeir(fixture, drain.trap, isBelow ? (points[1] ?? first) : first);
+  const weir = placeWeir(fixture, findTrap(drain), isBelow ? (points[1] ?? first) : first);
   const way = isBelow ? [vec(weir.x, weir.y, 0), ...points.slice(1)] : points;
   const lengths = way.slice(1).map((p, i) => measurePlanLength(subtract(p, way[i]!)));
   const needs = way.slice(1).map((p, i) => need(way[i]!, p));
@@ -89,7 +90,7 @@ function placeWeir(fixture: Fixture, trap: Trap | null, toward: Vec3): Vec3 {
 // Height, mm on the rig, a straight leg needs so that it has its least fall level and runs at every standing.
 function buildNeed(design: Design, drain: Drain): (from: Vec3, to: Vec3) => number {
   const boreMm = toCodeBoreMm(drain.pipe);
-  const vented = drain.branchVent !== null;
+  const vented = findBranchVent(drain) !== null;
   const conditions = [
     { up: computeUp(LEVEL), least: lookUpLimit(design.rules, "minFall", { boreMm, vented }).value ?? 0 },
     ...listParkedStandings(design.rig).map(({ up }) => ({

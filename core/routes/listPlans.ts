@@ -1,4 +1,5 @@
 import type { Design } from "../design/design";
+import { findTrap } from "../design/lineItems";
 import type { Pipe } from "../design/plumbing";
 import { findClearance, toBlock, toTankBlock } from "../fit/obstacleGaps";
 import { hindersPipes } from "../fit/roles";
@@ -68,7 +69,7 @@ function lookForWays(
   const beforeMm = facing ? add(inletMm, facing) : inletMm;
   const goal = findCell(grid, beforeMm);
   const starts = listStarts(grid, fixture.outletMm);
-  const sucks = (drain.trap?.sealMm ?? 0) > 0;
+  const sucks = (findTrap(drain)?.sealMm ?? 0) > 0;
   const startMm = (cell: number) => {
     const at = placeCell(grid, cell);
     const asideMm = Math.hypot(at.x - fixture.outletMm.x, at.y - fixture.outletMm.y);

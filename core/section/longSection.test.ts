@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { attitudes, designs } from "@/tests/arbitraries";
 import { readDemo } from "@/tests/demoRigs";
 import { LEVEL } from "../attitude/attitude";
+import { withBranchVent } from "../design/lineItems";
 import type { Drain } from "../design/plumbing";
 import { evaluate } from "../evaluate/evaluate";
 import { layOutLongSection } from "./longSection";
@@ -60,14 +61,14 @@ test("the branch vent stands so far behind the weir, on the pipe", () => {
   const kranich = readDemo("kranich");
   const drain = kranich.lines.find((line) => line.kind === "drain") as Drain;
   for (const fromWeirMm of [0, 40, 75]) {
-    const line = { ...drain, branchVent: { kind: "admittanceValve" as const, fromWeirMm } };
+    const line = withBranchVent(drain, { kind: "admittanceValve", fromWeirMm });
     const layout = layOutLongSection({ ...kranich, lines: [line] }, line, LEVEL, 0);
     const [weir, bend] = layout.nodes;
     const share = fromWeirMm / Math.hypot(bend!.s - weir!.s, bend!.h - weir!.h);
     expect(layout.branchVent!.s).toBeCloseTo(weir!.s + (bend!.s - weir!.s) * share, 6);
     expect(layout.branchVent!.h).toBeCloseTo(weir!.h + (bend!.h - weir!.h) * share, 6);
   }
-  const far = { ...drain, branchVent: { kind: "openPipe" as const, fromWeirMm: 19_000 } };
+  const far = withBranchVent(drain, { kind: "openPipe", fromWeirMm: 19_000 });
   expect(layOutLongSection({ ...kranich, lines: [far] }, far, LEVEL, 0).branchVent).toBeNull();
 });
 

@@ -1,6 +1,6 @@
 import { type Attitude, computeUp } from "../attitude/attitude";
 import type { Design } from "../design/design";
-import { findJunctionBend } from "../design/lineItems";
+import { findJunctionBend, findSealMm } from "../design/lineItems";
 import type { Drain } from "../design/plumbing";
 import { USUAL_FIXTURES } from "../design/usualFixtures";
 import { buildDrainPath } from "../falls/drainPath";
@@ -94,7 +94,7 @@ export function layOutLongSection(
     nodes,
     legs: path.legs.map(({ lineId, index, pipe }) => ({ lineId, index, boreMm: pipe.innerMm })),
     trap: layOutTrap(path, heightOf),
-    trapSurfaceH: path.drain.trap && path.drain.trap.sealMm > 0 ? heightOf(path.nodesMm[0]!) : null,
+    trapSurfaceH: findSealMm(path.drain) !== null ? heightOf(path.nodesMm[0]!) : null,
     floorTop: along(0),
     floorUnder: along(-measureFloorMm(design)),
     ground,

@@ -1,5 +1,6 @@
 import { buildVentPath, listVents } from "../air/ventPath";
 import type { Design } from "../design/design";
+import { findBranchVent, findTrap } from "../design/lineItems";
 import type { DrainPath } from "../falls/drainPath";
 import { toBlock } from "../fit/obstacleGaps";
 import { measurePlanCrossing } from "../geometry/blocks";
@@ -14,7 +15,7 @@ import { type Heading, outlineTank } from "./tankOutline";
 
 /** Centre line of a U: down from the outlet, under the dip, up to the weir. */
 export function layOutTrap(path: DrainPath, heightOf: (p: Vec3) => number): SectionPoint[] {
-  const { trap } = path.drain;
+  const trap = findTrap(path.drain);
   if (!trap) return [];
   const weir = path.nodesMm[0]!;
   const width = measurePlanLength(subtract(weir, path.outletMm));
@@ -112,7 +113,7 @@ export function layOutBranchVent(
   stations: readonly number[],
   heightOf: (p: Vec3) => number,
 ): LongSection["branchVent"] {
-  const vent = path.drain.branchVent;
+  const vent = findBranchVent(path.drain);
   if (!vent) return null;
   let rest = vent.fromWeirMm;
   for (let i = 0; i < path.legs.length; i++) {

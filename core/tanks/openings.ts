@@ -1,4 +1,5 @@
 import type { Design } from "../design/design";
+import { findTrap } from "../design/lineItems";
 import type { Tank } from "../design/plumbing";
 import type { Network } from "../falls/network";
 import { add, type Vec3 } from "../geometry/vec";
@@ -33,8 +34,8 @@ function listOwnOpenings(design: Design, network: Network, tank: Tank): Opening[
         ? [{ id, tankId: tank.id, by: kind, atMm: add(tank.atMm, atMm), heldMm: 0 }]
         : [],
     ),
-    ...(network.drainsByTank.get(tank.id) ?? []).flatMap(({ fromFixture, trap }): Opening[] => {
-      const fixture = network.fixtures.get(fromFixture);
+    ...(network.drainsByTank.get(tank.id) ?? []).flatMap((drain): Opening[] => {
+      const fixture = network.fixtures.get(drain.fromFixture);
       if (!fixture) return [];
       return [
         {
@@ -42,7 +43,7 @@ function listOwnOpenings(design: Design, network: Network, tank: Tank): Opening[
           tankId: tank.id,
           by: "fixture",
           atMm: fixture.outletMm,
-          heldMm: trap?.kind === "membrane" ? heldMm : 0,
+          heldMm: findTrap(drain)?.kind === "membrane" ? heldMm : 0,
         },
       ];
     }),

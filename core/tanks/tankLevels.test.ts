@@ -5,6 +5,7 @@ import { computeUp, LEVEL } from "../attitude/attitude";
 import { createDesign, USUAL_MEASURES } from "../design/createDesign";
 import { createPort } from "../design/createPort";
 import type { Design } from "../design/design";
+import { withTrap } from "../design/lineItems";
 import type { Port, Tank } from "../design/plumbing";
 import { USUAL_TRAPS } from "../design/usualTraps";
 import { buildNetwork } from "../falls/network";
@@ -70,7 +71,7 @@ test("a membrane valve holds the tank back up to its rated head, and no further"
   const rate = (heldMm: number): Design => ({
     ...kranich,
     fixtures: kranich.fixtures.map((f) => ({ ...f, outletMm: { ...f.outletMm, z: -220 } })),
-    lines: kranich.lines.map((line) => (line.kind === "drain" ? { ...line, trap: USUAL_TRAPS.membrane } : line)),
+    lines: kranich.lines.map((line) => (line.kind === "drain" ? withTrap(line, USUAL_TRAPS.membrane) : line)),
     rules: { ...kranich.rules, limits: { backHead: heldMm } },
   });
   const fullOf = (design: Design) =>

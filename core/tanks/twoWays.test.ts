@@ -4,6 +4,7 @@ import { ALL_DEMOS, readDemo } from "@/tests/demoRigs";
 import { box, shaped, volumeL } from "@/tests/tankShapes";
 import { computeUp, LEVEL } from "../attitude/attitude";
 import { createPort } from "../design/createPort";
+import { findTrap, withTrap } from "../design/lineItems";
 import type { Port, Tank } from "../design/plumbing";
 import { evaluate } from "../evaluate/evaluate";
 import { buildNetwork } from "../falls/network";
@@ -152,7 +153,7 @@ test("any network: a tank is full at its lowest opening or its top, and they dro
           if (port) return dot(up, add(tank.atMm, port.atMm));
           const drain = drains.find(({ fromFixture }) => fromFixture === id)!;
           const { outletMm } = network.fixtures.get(id)!;
-          return dot(up, outletMm) + (drain.trap?.kind === "membrane" ? held : 0);
+          return dot(up, outletMm) + (findTrap(drain)?.kind === "membrane" ? held : 0);
         };
         const { min, max } = measureExtent(tank.solid);
         const corners = [min.x, max.x].flatMap((x) =>
@@ -209,7 +210,7 @@ test("a membrane valve holds the tank back by its rating, a trap by nothing", ()
   const design = { ...kranich, rules: { ...kranich.rules, limits: { ...kranich.rules.limits, backHead: 400 } } };
   const held = (kind: "membrane" | "pTrap") => {
     const lines = design.lines.map((line) =>
-      line.kind === "drain" ? { ...line, trap: { ...line.trap!, kind, sealMm: kind === "membrane" ? 0 : 50 } } : line,
+      line.kind === "drain" ? withTrap(line, { ...findTrap(line)!, kind, sealMm: kind === "membrane" ? 0 : 50 }) : line,
     );
     const one = { ...design, lines };
     return listOpenings(one, buildNetwork(one), one.tanks[0]!).flatMap(({ by, heldMm }) =>

@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { readDemo } from "@/tests/demoRigs";
 import type { Design } from "../design/design";
 import type { GearOf } from "../design/gear";
+import { withTrap } from "../design/lineItems";
 import { toNodes } from "../design/nodes";
 import { evaluate } from "../evaluate/evaluate";
 import { computeStability } from "../heads/stability";
@@ -81,7 +82,7 @@ test("an icebox without a seal in its drain loses its cold", () => {
   const open = {
     ...otter,
     lines: otter.lines.map((line) =>
-      line.kind === "drain" && line.fromFixture === icebox.id ? { ...line, trap: null } : line,
+      line.kind === "drain" && line.fromFixture === icebox.id ? withTrap(line, null) : line,
     ),
   };
   expect(codesOf(open, icebox.id)).toContain("iceboxOpen");

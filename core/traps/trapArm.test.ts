@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { attitudes, networks } from "@/tests/arbitraries";
 import { readDemo } from "@/tests/demoRigs";
 import { computeUp, LEVEL } from "../attitude/attitude";
+import { findBranchVent, findTrap, toBeginning, withBranchVent } from "../design/lineItems";
 import type { Drain } from "../design/plumbing";
 import { evaluate } from "../evaluate/evaluate";
 import { buildDrainPath, type DrainPath } from "../falls/drainPath";
@@ -20,7 +21,8 @@ function walkToAirMm(path: DrainPath): number {
   for (const [i, line] of path.chain.entries()) {
     const ownMm = path.legs.filter((leg) => leg.lineId === line.id).reduce((sum, { lengthMm }) => sum + lengthMm, 0);
     // on a drain that is joined half way, what lies before the junction is not walked
-    if (line.branchVent) return ownStartMm + Math.max(0, line.branchVent.fromWeirMm - path.enteredAtMm[i]!);
+    const air = findBranchVent(line);
+    if (air) return ownStartMm + Math.max(0, air.fromWeirMm - path.enteredAtMm[i]!);
     ownStartMm += ownMm;
   }
   return Number.POSITIVE_INFINITY;
@@ -88,12 +90,12 @@ test("a drain that joins is aired by the one it joins, from the junction on; a v
       const main = design.lines.find(({ id }) => joined.to.kind === "junction" && id === joined.to.lineId) as Drain;
       const lines = design.lines.map((line) =>
         line.id === joined.id
-          ? { ...joined, branchVent: null }
+          ? withBranchVent(joined, null)
           : line.id === main.id
-            ? { ...main, branchVent: { kind: "openPipe" as const, fromWeirMm } }
+            ? withBranchVent(main, { kind: "openPipe", fromWeirMm })
             : line,
       );
-      const path = buildDrainPath({ ...design, lines }, { ...joined, branchVent: null });
+      const path = buildDrainPath({ ...design, lines }, withBranchVent(joined, null));
       const mainPath = buildDrainPath(design, main, network);
       const beforeMm = path.enteredAtMm[1]!;
       const ownMm = path.legs.filter(({ lineId }) => lineId === joined.id).reduce((sum, leg) => sum + leg.lengthMm, 0);
@@ -133,8 +135,7 @@ const drain = kranich.lines.find((line) => line.kind === "drain") as Drain;
 const withWay = (points: readonly Vec3[], fromWeirMm: number | null): DrainPath =>
   buildDrainPath(kranich, {
     ...drain,
-    items: [],
-    branchVent: fromWeirMm === null ? null : { kind: "openPipe", fromWeirMm },
+    items: toBeginning(findTrap(drain), fromWeirMm === null ? null : { kind: "openPipe", fromWeirMm }),
     bendsMm: points.map((point, i) => ({ ...point, id: `n${i + 1}` })),
   });
 

@@ -1,5 +1,6 @@
 import type { Attitude } from "../attitude/attitude";
 import { computeUp } from "../attitude/attitude";
+import { findBranchVent } from "../design/lineItems";
 import type { DrainPath } from "../falls/drainPath";
 import { measureLegFallMm, measureLevelLengthMm } from "../falls/fallBudget";
 
@@ -56,7 +57,8 @@ export function computeTrapArm(path: DrainPath, attitudes: readonly Attitude[]):
 function findAirMm(path: DrainPath): number {
   let startMm = 0;
   for (const [i, line] of path.chain.entries()) {
-    if (line.branchVent) return startMm + Math.max(0, line.branchVent.fromWeirMm - path.enteredAtMm[i]!);
+    const air = findBranchVent(line);
+    if (air) return startMm + Math.max(0, air.fromWeirMm - path.enteredAtMm[i]!);
     startMm += path.legs.reduce((sum, leg) => sum + (leg.lineId === line.id ? leg.lengthMm : 0), 0);
   }
   return Infinity;

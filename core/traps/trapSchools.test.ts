@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { networks } from "@/tests/arbitraries";
 import { readDemo } from "@/tests/demoRigs";
+import { withTrap } from "../design/lineItems";
 import { TRAP_KINDS } from "../design/plumbing";
 import { USUAL_TRAPS } from "../design/usualTraps";
 import { evaluate } from "../evaluate/evaluate";
@@ -12,7 +13,7 @@ test("each kind is what the whole design says with that trap fitted to that drai
   for (const { id } of [drains[0]!, drains[4]!, drains.at(-1)!]) {
     for (const school of compareTraps(design, id)) {
       const lines = design.lines.map((line) =>
-        line.id === id && line.kind === "drain" ? { ...line, trap: USUAL_TRAPS[school.kind] } : line,
+        line.id === id && line.kind === "drain" ? withTrap(line, USUAL_TRAPS[school.kind]) : line,
       );
       const drain = evaluate({ ...design, lines }).drains.find(({ lineId }) => lineId === id)!;
       expect(school.worstMm).toBe(drain.worst.inHandMm);

@@ -1,4 +1,5 @@
 import type { Design } from "../design/design";
+import { withTrap } from "../design/lineItems";
 import { TRAP_KINDS, type TrapKind } from "../design/plumbing";
 import { USUAL_TRAPS } from "../design/usualTraps";
 import { evaluate } from "../evaluate/judge";
@@ -16,7 +17,9 @@ export type TrapSchool = {
 export function compareTraps(design: Design, drainId: string): TrapSchool[] {
   return TRAP_KINDS.map((kind) => {
     const trap = USUAL_TRAPS[kind];
-    const lines = design.lines.map((line) => (line.kind === "drain" && line.id === drainId ? { ...line, trap } : line));
+    const lines = design.lines.map((line) =>
+      line.kind === "drain" && line.id === drainId ? withTrap(line, trap) : line,
+    );
     const result = evaluate({ ...design, lines }).drains.find((drain) => drain.lineId === drainId)!;
     return {
       kind,

@@ -1,3 +1,4 @@
+import { findTrap } from "../design/lineItems";
 import type { DrainPath } from "../falls/drainPath";
 import { dot, subtract, type Vec3, vec } from "../geometry/vec";
 
@@ -16,7 +17,7 @@ export type TrapWater = {
  * and `sealMm` below. Tilting toward the outlet side costs half the span times the tilt [C]. Null without a trap.
  */
 export function computeTrapWater(path: DrainPath, up: Vec3): TrapWater | null {
-  const { trap } = path.drain;
+  const trap = findTrap(path.drain);
   if (!trap) return null;
   const weir = path.nodesMm[0]!;
   const across = subtract(weir, path.outletMm);

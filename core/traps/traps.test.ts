@@ -1,5 +1,6 @@
 import { readDemo } from "@/tests/demoRigs";
 import { computeUp, LEVEL } from "../attitude/attitude";
+import { findBranchVent, findTrap, listAtBeginning, withBranchVent, withTrap } from "../design/lineItems";
 import type { Drain } from "../design/plumbing";
 import { buildDrainPath } from "../falls/drainPath";
 import { inPerFtToMmPerM, inToMm, MM_PER_FT } from "../quantity/convert";
@@ -33,8 +34,8 @@ test("38.1 mm at 1/4 in/ft: 1829 mm standing level, 520 mm at 3°", () => {
 
 test("the arm ends at the branch vent, or at the tank without one", () => {
   const path = buildDrainPath(kranich, drain);
-  expect(computeTrapArm(path, [LEVEL]).lengthMm).toBeCloseTo(drain.branchVent!.fromWeirMm, 6);
-  const bare = buildDrainPath(kranich, { ...drain, branchVent: null });
+  expect(computeTrapArm(path, [LEVEL]).lengthMm).toBeCloseTo(findBranchVent(drain)!.fromWeirMm, 6);
+  const bare = buildDrainPath(kranich, withBranchVent(drain, null));
   const whole = bare.legs.reduce((sum, leg) => sum + leg.lengthMm, 0);
   expect(computeTrapArm(bare, [LEVEL]).lengthMm).toBeCloseTo(whole, 6);
 });
@@ -45,7 +46,7 @@ test("a trap keeps its seal standing level and half its span's tilt less, tipped
   // this trap carries the water to the right, so right low takes the weir down
   const tipped = computeTrapWater(path, computeUp({ pitchDeg: 0, rollDeg: 5 }))!.sealMm;
   expect(tipped).toBeCloseTo(60 * Math.cos((5 * Math.PI) / 180) - 40 * Math.sin((5 * Math.PI) / 180), 6);
-  expect(computeTrapWater(buildDrainPath(kranich, { ...drain, trap: null }), computeUp(LEVEL))).toBeNull();
+  expect(computeTrapWater(buildDrainPath(kranich, withTrap(drain, null)), computeUp(LEVEL))).toBeNull();
 });
 
 // By hand: two legs of 60 mm and 80 mm between them in a bore of 36.4 mm, a bore more for the mouth: 1,041 mm² over 236.4 mm.
@@ -64,15 +65,15 @@ test("the dip hangs half way between outlet and weir, a seal below the weir; wit
     [300, -500],
   ] as const) {
     const bendsMm = [{ x: x + dx, y: y + dy, z: z - 110, id: "n1" }];
-    const path = buildDrainPath(kranich, { ...drain, bendsMm, items: [] });
+    const path = buildDrainPath(kranich, { ...drain, bendsMm, items: listAtBeginning(drain) });
     const [weir] = path.nodesMm;
     const { dipMm, surfaceMm } = computeTrapWater(path, computeUp(LEVEL))!;
-    expect(Math.hypot(weir!.x - x, weir!.y - y)).toBeCloseTo(drain.trap!.spanMm, 6);
+    expect(Math.hypot(weir!.x - x, weir!.y - y)).toBeCloseTo(findTrap(drain)!.spanMm, 6);
     expect(dipMm.x).toBeCloseTo((weir!.x + x) / 2, 9);
     expect(dipMm.y).toBeCloseTo((weir!.y + y) / 2, 9);
     expect(surfaceMm - dipMm.z).toBeCloseTo(60, 9);
   }
-  const dry = buildDrainPath(kranich, { ...drain, trap: { ...drain.trap!, sealMm: 0 } });
+  const dry = buildDrainPath(kranich, withTrap(drain, { ...findTrap(drain)!, sealMm: 0 }));
   // tipped the other way the weir stands over the dip, and still there is nothing in it
   for (const rollDeg of [-8, 0, 8]) expect(computeTrapWater(dry, computeUp({ pitchDeg: 0, rollDeg }))!.sealMm).toBe(0);
 });

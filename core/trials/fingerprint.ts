@@ -1,4 +1,6 @@
 import type { Design } from "../design/design";
+import { findBranchVent, findTrap } from "../design/lineItems";
+import type { Drain } from "../design/plumbing";
 import { followDumpLine } from "../tanks/dumpWays";
 
 /**
@@ -32,14 +34,22 @@ function collect({ lines, tanks, fixtures, gear, rig }: Design, kind: string, id
       if (!line) return gear.find((piece) => piece.id === id);
       if (line.kind !== "drain") return line;
       const { to } = line;
-      const joined = to.kind === "junction" ? lines.find((one) => one.id === to.lineId) : null;
-      return [line, fixtures.find((one) => one.id === line.fromFixture), joined];
+      const main = to.kind === "junction" ? lines.find((one) => one.id === to.lineId) : null;
+      const joined = main?.kind === "drain" ? writeDrain(main) : main;
+      return [writeDrain(line), fixtures.find((one) => one.id === line.fromFixture), joined];
     }
     case "trialLaunch":
       return [gear.filter(({ spec }) => spec.kind === "skinFitting"), rig.waterlineZMm];
     default:
       return [gear, lines.filter((line) => line.kind === "hose")];
   }
+}
+
+// As version 8 wrote a drain, trap and vent apart from what else sits on it: words taken then still hold.
+function writeDrain(drain: Drain): object {
+  const { bendsMm, items, ...rest } = drain;
+  const others = items.filter(({ kind }) => kind !== "trap" && kind !== "branchVent");
+  return { ...rest, trap: findTrap(drain), branchVent: findBranchVent(drain), bendsMm, items: others };
 }
 
 const listDumpMains = ({ lines }: Pick<Design, "lines">, tankId: string) =>

@@ -1,4 +1,5 @@
 import type { Design } from "../design/design";
+import { findTrap } from "../design/lineItems";
 import type { PartRef } from "../design/part";
 import { buildDrainPath } from "../falls/drainPath";
 import { buildNetwork } from "../falls/network";
@@ -92,8 +93,8 @@ export function listSuspects(
     const path = buildDrainPath(design, drain, network);
     // filled up to a bend, every joint before it is under water
     const along: string[] = [];
-    const clogs = [...(drain.trap ? add("trapClog", drain.id, { kind: "trap", lineId: drain.id }) : [])];
-    if (drain.trap) {
+    const clogs = [...(findTrap(drain) ? add("trapClog", drain.id, { kind: "trap", lineId: drain.id }) : [])];
+    if (findTrap(drain)) {
       const trapAt = { kind: "trap", lineId: drain.id } as const;
       along.push(...add("trapJoint", drain.id, trapAt));
       propose("fillTrap", drain.id, trapAt, [...along, ...add("drySeal", drain.id, trapAt)]);

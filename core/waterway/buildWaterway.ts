@@ -1,6 +1,7 @@
 import { FRESH_ID } from "../days/stores";
 import type { Design } from "../design/design";
 import type { HoseEnd } from "../design/gear";
+import { findTrap } from "../design/lineItems";
 import { findNode } from "../design/nodes";
 import { type PartRef, toPartKey } from "../design/part";
 import type { HeldWater, Outfall } from "../design/plumbing";
@@ -137,7 +138,7 @@ export function buildWaterway(design: Design, evaluation: Evaluation): Waterway 
               from: way[i]!,
               to,
               carries: holds,
-              trapMm: i === 0 ? (line.trap?.sealMm ?? null) : null,
+              trapMm: i === 0 ? (findTrap(line)?.sealMm ?? null) : null,
               figure: i === 0 && result ? { value: result.worst.inHandMm, quantity: "length", what: "inHand" } : null,
             }),
           ),

@@ -1,6 +1,7 @@
 import { type Attitude, computeUp, isLevel, LEVEL } from "../attitude/attitude";
 import { computeRamps, findRunningAttitude } from "../attitude/ramps";
 import type { Design } from "../design/design";
+import { findTrap } from "../design/lineItems";
 import type { DrainResult, Evaluation, TankResult } from "../evaluate/evaluation";
 import type { FallBudget } from "../falls/fallBudget";
 import { buildNetwork, sumSurgeLps } from "../falls/network";
@@ -39,6 +40,7 @@ function listDrainWorkings(design: Design, drain: DrainResult, attitude: Attitud
   const at = { kind: "line", id: drain.lineId } as const;
   const line = design.lines.find((l) => l.id === drain.lineId)!;
   const { flow, arm } = drain;
+  const trap = line.kind === "drain" ? findTrap(line) : null;
   const workings = [
     ...listFallWorkings(drain, { stand: "level", budget: drain.level, attitude: LEVEL, limit: drain.minFall }),
     ...listFallWorkings(drain, {
@@ -73,17 +75,17 @@ function listDrainWorkings(design: Design, drain: DrainResult, attitude: Attitud
       attitude,
     }),
   ];
-  if (drain.trapWater && line.kind === "drain" && line.trap) {
+  if (drain.trapWater && trap) {
     const sealLimit = lookUpLimit(design.rules, "sealLeast", { boreMm: toCodeBoreMm(line.pipe) });
-    const terms = [term("H", line.trap.sealMm, "length"), term("b", line.trap.spanMm, "length")];
+    const terms = [term("H", trap.sealMm, "length"), term("b", trap.spanMm, "length")];
     const result = term("Ht", drain.trapWater.sealMm, "length");
     workings.push(
       buildWorking("trapSeal", { kind: "trap", lineId: drain.lineId }, terms, result, { attitude, limit: sealLimit }),
     );
   }
-  if (drain.trapRisks && line.kind === "drain" && line.trap) {
+  if (drain.trapRisks && trap) {
     const trapAt = { kind: "trap", lineId: drain.lineId } as const;
-    const seal = term("H", line.trap.sealMm, "length");
+    const seal = term("H", trap.sealMm, "length");
     const { trapRisks } = drain;
     const left = (mm: number) => term("H'", mm, "length");
     const inUse = lookUpLimit(design.rules, "sealInUse");
@@ -94,7 +96,7 @@ function listDrainWorkings(design: Design, drain: DrainResult, attitude: Attitud
     if (trapRisks.frostHours !== null) {
       const terms = [
         seal,
-        term("s", line.trap.spanMm, "length"),
+        term("s", trap.spanMm, "length"),
         term("D", line.pipe.innerMm, "length"),
         term("d", line.pipe.outerMm, "length"),
         term("h", readNight(design.rules).outerFilm, "film"),
@@ -107,7 +109,7 @@ function listDrainWorkings(design: Design, drain: DrainResult, attitude: Attitud
       buildWorking(
         "sealDriving",
         trapAt,
-        [seal, term("s", line.trap.spanMm, "length"), term("a", lookUpValue(design.rules, "drivingPush"), "ratio")],
+        [seal, term("s", trap.spanMm, "length"), term("a", lookUpValue(design.rules, "drivingPush"), "ratio")],
         term("H'", drain.trapRisks.afterDrivingMm, "length"),
         { limit: lookUpLimit(design.rules, "sealInUse") },
       ),
@@ -293,9 +295,10 @@ function listAirWorkings(design: Design, { tankId, air }: TankResult): Working[]
 
 function listTrapAirWorkings(design: Design, air: TrapAir): Working[] {
   const line = design.lines.find(({ id }) => id === air.lineId);
-  if (line?.kind !== "drain" || !line.trap || air.bend !== null) return [];
+  const trap = line?.kind === "drain" ? findTrap(line) : null;
+  if (line?.kind !== "drain" || !trap || air.bend !== null) return [];
   const at = { kind: "trap", lineId: line.id } as const;
-  const seal = term("H", line.trap.sealMm, "length");
+  const seal = term("H", trap.sealMm, "length");
   const limit = lookUpLimit(design.rules, "sealInUse");
   const toWorking = (formula: FormulaId, pascal: number, leftMm: number, attitude: Attitude | null) =>
     buildWorking(formula, at, [seal, term("p", pascal, "pressure")], term("H'", leftMm, "length"), {

@@ -1,6 +1,7 @@
 "use client";
 import { RotateCcw } from "lucide-react";
 import { memo } from "react";
+import { findBranchVent } from "@/core/design/lineItems";
 import { LIMITS, type LimitId, type LimitQuantity } from "@/core/rules/limitIds";
 import { lookUpLimit } from "@/core/rules/lookUpLimit";
 import type { WorkbenchState } from "@/store/state";
@@ -24,7 +25,10 @@ export const LimitField = memo(function LimitField({ id }: { readonly id: LimitI
   const rules = useWorkbench((state) => state.history!.design.rules);
   // of the drain shown only what a limit goes by, so that a pull on it does not draw every limit again
   const boreMm = useWorkbench((state) => findShown(state)?.pipe.innerMm ?? 40);
-  const vented = useWorkbench((state) => findShown(state)?.branchVent != null);
+  const vented = useWorkbench((state) => {
+    const drain = findShown(state);
+    return drain != null && findBranchVent(drain) !== null;
+  });
   const { set, remove } = useEdits();
   const limit = lookUpLimit(rules, id, { boreMm, vented });
   const isOwn = rules.limits[id] !== undefined;

@@ -2,6 +2,7 @@
 import dynamic from "next/dynamic";
 import { memo, useId, useMemo, useRef } from "react";
 import type { Design } from "@/core/design/design";
+import { findTrap } from "@/core/design/lineItems";
 import { toPartKey } from "@/core/design/part";
 import type { FixtureKind } from "@/core/design/plumbing";
 import type { Severity } from "@/core/evaluate/findings";
@@ -124,7 +125,7 @@ export function LongSectionView() {
               view={view}
               hatch={hatch}
               pipe={drain.pipe}
-              trapKind={drain.trap?.kind ?? null}
+              trapKind={findTrap(drain)?.kind ?? null}
               hasTap={TAPPED.has(design.fixtures.find((f) => f.id === drain.fromFixture)?.kind ?? "basin")}
               legSeverity={({ lineId, index }) => {
                 const key = toPartKey({ kind: "leg", lineId, index });

@@ -1,6 +1,7 @@
 "use client";
 import { Plus, Trash2 } from "lucide-react";
 import { listOwnCourse } from "@/core/air/ventPath";
+import { buildPutItems, findBranchVent, findItemPath, findTrap } from "@/core/design/lineItems";
 import type { BranchVent, Drain, Vent } from "@/core/design/plumbing";
 import { createBranchVent } from "@/core/edits/branchVentEdits";
 import {
@@ -201,29 +202,30 @@ function BranchFields({ drain }: { readonly drain: Drain }) {
   const units = useWorkbench((state) => state.units);
   const { set, apply } = useEdits();
   const at = { kind: "line", id: drain.id } as const;
-  const path = ["lines", drain.id, "branchVent"];
+  const vent = findBranchVent(drain);
+  const path = findItemPath(drain, "branchVent");
   const pick = (kind: keyof typeof BRANCH_VENT_NAMES) => {
-    if (kind === "none") apply({ code: "removeBranchVent", at, ops: [{ op: "set", path, value: null }] });
+    if (kind === "none") apply({ code: "removeBranchVent", at, ops: [buildPutItems(drain, { branchVent: null })] });
     else {
-      const value: BranchVent = drain.branchVent
-        ? { ...drain.branchVent, kind }
+      const value: BranchVent = vent
+        ? { ...vent, kind }
         : createBranchVent(workbench.getState().history!.design, drain, kind);
-      apply({ code: drain.branchVent ? "change" : "addBranchVent", at, ops: [{ op: "set", path, value }] });
+      apply({ code: vent ? "change" : "addBranchVent", at, ops: [buildPutItems(drain, { branchVent: value })] });
     }
   };
   return (
     <Group title={`Air on ${drain.name}`}>
-      <Pick label="Kind" value={drain.branchVent?.kind ?? "none"} names={BRANCH_VENT_NAMES} onPick={pick} />
-      {drain.branchVent && (
+      <Pick label="Kind" value={vent?.kind ?? "none"} names={BRANCH_VENT_NAMES} onPick={pick} />
+      {vent && path && (
         <NumberField
           label="From the trap's weir"
-          value={drain.branchVent.fromWeirMm}
+          value={vent.fromWeirMm}
           quantity="length"
           step={10}
           onCommit={(value) => set(at, [...path, "fromWeirMm"], value)}
         />
       )}
-      {result && drain.trap && (
+      {result && findTrap(drain) && (
         <p className="pt-1 text-[13px] text-faint">
           Trap to air {formatQuantity(result.arm.lengthMm, "length", units)}; allowed{" "}
           {result.armAllowedMm === null || result.arm.slope === null ? (

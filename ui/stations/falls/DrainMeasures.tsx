@@ -1,5 +1,6 @@
 "use client";
 import { memo } from "react";
+import { buildPutItems, findItemPath, findTrap } from "@/core/design/lineItems";
 import type { Drain, Trap, TrapKind } from "@/core/design/plumbing";
 import { TRAP_KINDS } from "@/core/design/plumbing";
 import { USUAL_TRAPS } from "@/core/design/usualTraps";
@@ -24,7 +25,7 @@ import { TrapSchools } from "./TrapSchools";
 export function DrainMeasures({ drain }: { readonly drain: Drain }) {
   return (
     <>
-      <TrapFields lineId={drain.id} trap={drain.trap} />
+      <TrapFields drain={drain} />
       <PipeFields drain={drain} />
       <CourseMeasures drain={drain} />
     </>
@@ -35,15 +36,20 @@ const TRAP_LIST = Object.fromEntries(
   (["none", ...TRAP_KINDS] as const).map((kind) => [kind, TRAP_NAMES[kind].name]),
 ) as Record<TrapKind | "none", string>;
 
-type TrapFieldsProps = { readonly lineId: string; readonly trap: Trap | null };
+// While a bend is pulled its trap stays the same, and these fields are not drawn again.
+const isSameTrap = ({ drain }: { readonly drain: Drain }, { drain: next }: { readonly drain: Drain }): boolean =>
+  drain.id === next.id && drain.items === next.items;
 
-const TrapFields = memo(function TrapFields({ lineId, trap }: TrapFieldsProps) {
+const TrapFields = memo(function TrapFields({ drain }: { readonly drain: Drain }) {
   const { set, apply } = useEdits();
+  const lineId = drain.id;
+  const trap = findTrap(drain);
   const at = { kind: "trap", lineId } as const;
-  const path = (key: string) => ["lines", lineId, "trap", key];
+  const path = (key: string) => [...findItemPath(drain, "trap")!, key];
+  const put = (value: Trap | null) => buildPutItems(drain, { trap: value });
   const pick = (kind: TrapKind | "none") => {
     if (kind === "none") {
-      apply({ code: "removeTrap", at, ops: [{ op: "set", path: ["lines", lineId, "trap"], value: null }] });
+      apply({ code: "removeTrap", at, ops: [put(null)] });
       return;
     }
     // one water trap for another keeps the sizes that were measured
@@ -52,7 +58,7 @@ const TrapFields = memo(function TrapFields({ lineId, trap }: TrapFieldsProps) {
     apply({
       code: trap ? "change" : "addTrap",
       at,
-      ops: [{ op: "set", path: ["lines", lineId, "trap"], value }],
+      ops: [put(value)],
     });
   };
   return (
@@ -96,7 +102,7 @@ const TrapFields = memo(function TrapFields({ lineId, trap }: TrapFieldsProps) {
       <TrapSchools lineId={lineId} />
     </Group>
   );
-});
+}, isSameTrap);
 
 const PipeFields = memo(function PipeFields({ drain }: { readonly drain: Drain }) {
   const result = useWorkbench(findShownResult);

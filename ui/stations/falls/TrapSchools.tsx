@@ -1,5 +1,6 @@
 "use client";
 import { useMemo, useState } from "react";
+import { findTrap } from "@/core/design/lineItems";
 import { compareTraps } from "@/core/traps/trapSchools";
 import { useWorkbench } from "@/store/useWorkbench";
 import { TRAP_NAMES } from "@/words/labels";
@@ -34,7 +35,7 @@ export function TrapSchools({ lineId }: { readonly lineId: string }) {
         </thead>
         <tbody className="figures text-[15px]">
           {schools.map((school) => {
-            const isFitted = fitted?.kind === "drain" && fitted.trap?.kind === school.kind;
+            const isFitted = fitted?.kind === "drain" && findTrap(fitted)?.kind === school.kind;
             return (
               <tr key={school.kind} className={isFitted ? "bg-pick" : ""}>
                 <td className="py-0.5">{TRAP_NAMES[school.kind].name}</td>

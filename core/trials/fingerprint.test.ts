@@ -1,0 +1,22 @@
+import { type DemoName, readOldText } from "@/tests/demoRigs";
+import { parseDesignText } from "../design/parseDesign";
+import { takeFingerprint } from "./fingerprint";
+
+// What the program of version 8 wrote down when a trial of that drain was held.
+test.each<[DemoName, string, string]>([
+  ["kranich", "sink-drain", "hgryjy"],
+  ["lesesaal", "sink-drain", "16o8lzb"],
+  ["puppenwagen", "sink-drain", "1kfh3n8"],
+  ["otter", "sink-drain", "11gw06q"],
+  ["lesesaal-furnished", "kitchensink-drain", "2yuxeg"],
+  ["lesesaal-furnished", "basin-drain", "cpvf2o"],
+  ["lesesaal-heads", "gravitytoilet-drain", "h1i5hm"],
+  ["puppenwagen-heads", "urinediverter-drain", "ajqq6s"],
+  ["otter-heads", "iceboxdrain-drain", "1ohio1g"],
+  ["setzkasten", "basin-drain", "7pme3g"],
+])("a trial that was held on %s, %s, before the file changed its form is held still", (name, drainId, word) => {
+  const outcome = parseDesignText(readOldText(8, name));
+  if (!outcome.ok) throw new Error(JSON.stringify(outcome.faults));
+  for (const kind of ["trialDrain", "trialBack"])
+    expect(takeFingerprint(outcome.design, `${kind}:${drainId}`)).toBe(word);
+});
