@@ -9,7 +9,7 @@ import type { Fault, FaultPath } from "./faults";
 import type { HoseEnd } from "./gear";
 import { listPoints } from "./moves";
 import { findNode } from "./nodes";
-import type { Drain, DumpLine, Line, PortKind, Tank, Vent } from "./plumbing";
+import type { Drain, DumpLine, Hose, Line, PortKind, Tank, Vent } from "./plumbing";
 
 const AXES = ["x", "y", "z"] as const;
 
@@ -119,7 +119,7 @@ function checkReferences(design: Design): Fault[] {
   };
   return design.lines.flatMap((line, i): Fault[] => {
     const at = ["lines", i];
-    if (line.kind === "hose") return [];
+    if (line.kind === "hose") return checkHoles(line, at);
     if (line.kind === "vent") {
       const [tankPath, portPath] = [
         [...at, "fromTank"],
@@ -128,9 +128,10 @@ function checkReferences(design: Design): Fault[] {
       return [
         ...checkPort(known, { tankId: line.fromTank, portId: line.fromPort, wanted: "vent", tankPath, portPath }),
         ...checkVentEnd(known, line, at),
+        ...checkHoles(line, at),
       ];
     }
-    if (line.kind === "dumpLine") return checkDumpStart(design, known, line, at);
+    if (line.kind === "dumpLine") return [...checkDumpStart(design, known, line, at), ...checkHoles(line, at)];
     const faults: Fault[] = known.fixtures.has(line.fromFixture)
       ? checkAlong(line, at)
       : [{ code: "danglingReference", path: [...at, "fromFixture"], id: line.fromFixture }];
@@ -213,6 +214,16 @@ function checkAlong({ bendsMm, items }: Drain, at: FaultPath): Fault[] {
     const { outerMm, innerMm } = item.pipe;
     return outerMm > innerMm ? [] : [{ code: "pipeWithoutWall", path: [...path, "pipe", "outerMm"] }];
   });
+}
+
+// Holes of other lines stand at legs that are there.
+function checkHoles({ pointsMm, items }: Vent | Hose | DumpLine, at: FaultPath): Fault[] {
+  const known = new Set(pointsMm.map(({ id }) => id));
+  return (items ?? []).flatMap(({ node }, i): Fault[] =>
+    node === null || known.has(node)
+      ? []
+      : [{ code: "atNoBend", path: [...at, "items", i, "node"], bends: pointsMm.length }],
+  );
 }
 
 // A breather ends in the open air or, by a tee, at a point of another one.

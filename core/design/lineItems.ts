@@ -1,7 +1,7 @@
 import { createRecall } from "../quantity/recall";
 import type { EditOp } from "./edit";
 import { findNode, findNodeId } from "./nodes";
-import type { BranchVent, Drain, InlinePiece, LineItem, Pipe, PipeJoint, Trap } from "./plumbing";
+import type { BranchVent, Drain, InlinePiece, Line, LineItem, Pipe, PipeJoint, Trap } from "./plumbing";
 
 /** What sits on a drain, with its points: all that the views below need. */
 type Along = Pick<Drain, "items" | "bendsMm">;
@@ -88,8 +88,14 @@ export const findLineTrap = (drain: Along): LineTrap | null => view(drain).lineT
 /** Cleanouts, valves and flaps along a drain. */
 export const listInlinePieces = (drain: Along): readonly Inline[] => view(drain).pieces;
 
-/** The holes that are drilled for a drain already. */
-export const listDrilledHoles = (drain: Along): readonly DrilledHole[] => view(drain).holes;
+/** The holes that are drilled for a line already. */
+export const listDrilledHoles = (line: Line): readonly DrilledHole[] =>
+  line.kind === "drain"
+    ? view(line).holes
+    : (line.items ?? []).map(({ node, nth, diameterMm }) => ({ leg: toLeg(line, node), nth, diameterMm }));
+
+// The first leg begins before every point.
+const toLeg = (line: Line, node: string | null): number => (node === null ? 0 : findNode(line, node) + 1);
 
 /** The bend of a drain that another one joins at, counted from its trap. */
 export const findJunctionBend = (main: Drain | undefined, to: { readonly node: string }): number =>
@@ -118,12 +124,22 @@ export function putItems(drain: Drain, given: Partial<View>): LineItem[] {
       const node = at(bend);
       return node === null ? [] : [{ kind: "inline", node, piece }];
     }),
-    ...holes.flatMap(({ leg, ...hole }): LineItem[] => {
-      const node = leg === 0 ? null : at(leg - 1);
-      return leg > 0 && node === null ? [] : [{ kind: "hole", node, ...hole }];
-    }),
+    ...toHoleItems(drain, holes),
   ];
 }
+
+const toHoleItems = (line: Line, holes: readonly DrilledHole[]) =>
+  holes.flatMap(({ leg, ...hole }) => {
+    const node = leg === 0 ? null : findNodeId(line, leg - 1);
+    return leg > 0 && node === null ? [] : [{ kind: "hole", node, ...hole } as const];
+  });
+
+/** The edit that says which holes are drilled for a line. */
+export const buildPutHoles = (line: Line, holes: readonly DrilledHole[]): EditOp => ({
+  op: "set",
+  path: ["lines", line.id, "items"],
+  value: line.kind === "drain" ? putItems(line, { holes }) : toHoleItems(line, holes),
+});
 
 /** What a drain begins with: its trap, and air of its own. */
 export const toBeginning = (trap: Trap | null, branchVent: BranchVent | null = null): LineItem[] => [

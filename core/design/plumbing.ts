@@ -197,6 +197,14 @@ export const branchVent = z.strictObject({
   fromWeirMm: mm(0, 20_000),
 });
 
+/** A round hole that is there: for the leg that begins at the node, or the first, the how manieth along it, and how wide. */
+const drilled = z.strictObject({
+  kind: z.literal("hole"),
+  node: z.nullable(id),
+  nth: whole(0, 40),
+  diameterMm: mm(5, 500),
+});
+
 /** What sits on a drain: at a point, known by its id, with which it goes; or at its beginning, before every point. */
 export const lineItem = z.discriminatedUnion("kind", [
   /** The trap under the fixture. */
@@ -207,8 +215,7 @@ export const lineItem = z.discriminatedUnion("kind", [
   /** Where a drain goes on in another pipe, until the next change. */
   z.strictObject({ kind: z.literal("pipeChange"), node: id, joint: z.enum(PIPE_JOINTS), pipe }),
   z.strictObject({ kind: z.literal("inline"), node: id, piece: z.enum(INLINE_PIECES) }),
-  /** A round hole that is there: for the leg that begins at the node, or the first, the how manieth along it, and how wide. */
-  z.strictObject({ kind: z.literal("hole"), node: z.nullable(id), nth: whole(0, 40), diameterMm: mm(5, 500) }),
+  drilled,
 ]);
 
 const lineEnds = { id, name, pipe, locked };
@@ -257,6 +264,9 @@ export const ventEnd = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("tee"), lineId: id, node: id }),
 ]);
 
+/** What sits on other lines: holes that are there. Not said where none was ever told. */
+const holes = z.optional(list(drilled, { most: 40 }));
+
 /** A tank's breather: from its port along the points to its end. */
 export const vent = z.strictObject({
   ...lineEnds,
@@ -265,6 +275,7 @@ export const vent = z.strictObject({
   fromPort: id,
   to: ventEnd,
   pointsMm: list(node, { most: 60 }),
+  items: holes,
 });
 
 /** What a hose lets through of a smell: vinyl for water, sanitation hose, a barrier hose, or rigid pipe. */
@@ -277,6 +288,7 @@ export const hose = z.strictObject({
   from: hoseEnd,
   to: hoseEnd,
   pointsMm: list(node, { most: 60 }),
+  items: holes,
   /** Not said in designs that never asked. */
   wall: z.optional(z.enum(HOSE_WALLS)),
 });
@@ -299,6 +311,7 @@ export const dumpLine = z.strictObject({
   to: dumpEnd,
   /** None where it goes straight into another one. */
   pointsMm: list(node, { most: 60 }),
+  items: holes,
   /** A valve at its end, before which it stands full as soon as the one at the tank is open; null where there is only a cap. */
   endValve: z.nullable(valve),
 });

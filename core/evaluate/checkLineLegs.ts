@@ -1,4 +1,5 @@
 import type { Design } from "../design/design";
+import { listDrilledHoles } from "../design/lineItems";
 import type { Line } from "../design/plumbing";
 import { listLineLegs } from "../fit/lineLegs";
 import { measureGapsOf } from "../fit/obstacleGaps";
@@ -54,7 +55,7 @@ export function listLinePassages(design: Design): Passage[] {
     line.kind === "drain"
       ? []
       : recallPassages(line, grounds, () =>
-          listLegPassages(design, line.id, listLineLegs(design, line), [], clearanceMm),
+          listLegPassages(design, line.id, listLineLegs(design, line), listDrilledHoles(line), clearanceMm),
         ),
   );
 }

@@ -1,8 +1,8 @@
 import type { Design } from "../design/design";
 import type { EditOp } from "../design/edit";
-import { buildPutItems, findTrap, listDrilledHoles } from "../design/lineItems";
+import { buildPutHoles, buildPutItems, findTrap, listDrilledHoles } from "../design/lineItems";
 import { buildMove } from "../design/moves";
-import type { Drain, Trap, Vent } from "../design/plumbing";
+import type { Drain, Line, Trap, Vent } from "../design/plumbing";
 import { USUAL_TRAPS } from "../design/usualTraps";
 import { buildDrawDrain, buildRedirect, type Goal, listGoals } from "../edits/drainEdits";
 import { buildVentWay } from "../edits/ventEdits";
@@ -25,13 +25,13 @@ export function proposeAlongWall(design: Design, vent: Vent): Remedy[] {
 }
 
 /** Makes a round hole as wide as the pipe needs at its slope. */
-export function proposeWiderHole(drain: Drain, leg: number, { neededMm }: Of<"holeSmall">): Remedy[] {
+export function proposeWiderHole(line: Line, leg: number, { neededMm }: Of<"holeSmall">): Remedy[] {
   const wideMm = Math.ceil(neededMm);
-  const holes = listDrilledHoles(drain).map((hole) =>
+  const holes = listDrilledHoles(line).map((hole) =>
     hole.leg === leg && hole.diameterMm < wideMm ? { ...hole, diameterMm: wideMm } : hole,
   );
-  const ops = [buildPutItems(drain, { holes })];
-  return [{ byMm: wideMm, edit: { code: "widenHole", at: { kind: "line", id: drain.id }, ops } }];
+  const ops = [buildPutHoles(line, holes)];
+  return [{ byMm: wideMm, edit: { code: "widenHole", at: { kind: "line", id: line.id }, ops } }];
 }
 
 /** Seals are sold in these depths, mm [T]. */

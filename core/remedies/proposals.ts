@@ -140,8 +140,11 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   trapUnreachable: (_design, finding, { drain }) => (drain ? proposeCleanout(drain, finding.at.kind === "bend") : []),
   trapFreezes: null,
   sealBlown: null,
-  holeSmall: (_design, finding, { drain }) =>
-    drain && finding.at.kind === "leg" ? proposeWiderHole(drain, finding.at.index, finding) : [],
+  holeSmall: ({ lines }, finding) => {
+    const { at } = finding;
+    const line = at.kind === "leg" ? lines.find(({ id }) => id === at.lineId) : undefined;
+    return line && at.kind === "leg" ? proposeWiderHole(line, at.index, finding) : [];
+  },
   holeNearEdge: null,
   drillTowards: null,
   touchesRamp: null,

@@ -1,5 +1,5 @@
 "use client";
-import { listDrilledHoles, putItems } from "@/core/design/lineItems";
+import { buildPutHoles, listDrilledHoles } from "@/core/design/lineItems";
 import type { Passage } from "@/core/fit/passages";
 import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
@@ -51,16 +51,13 @@ function PassageRow({ passage }: { readonly passage: Passage }) {
   const { lineId, legIndex, nth, through, panel, facesMm, hole } = passage;
   const [face, other] = facesMm;
   const isSlanted = Math.hypot(other.x - face.x, other.y - face.y, through === "floor" ? 0 : other.z - face.z) > 1;
-  const isDrain = useWorkbench((state) =>
-    state.history!.design.lines.some(({ id, kind }) => id === lineId && kind === "drain"),
-  );
-  const { set } = useEdits();
+  const { apply } = useEdits();
   const drill = (value: number | null) => {
-    const drain = workbench.getState().history!.design.lines.find(({ id }) => id === lineId);
-    if (drain?.kind !== "drain") return null;
-    const others = listDrilledHoles(drain).filter((h) => h.leg !== legIndex || h.nth !== nth);
+    const line = workbench.getState().history!.design.lines.find(({ id }) => id === lineId);
+    if (!line) return null;
+    const others = listDrilledHoles(line).filter((h) => h.leg !== legIndex || h.nth !== nth);
     const holes = value === null ? others : [...others, { leg: legIndex, nth, diameterMm: value }];
-    return set({ kind: "line", id: lineId }, ["lines", lineId, "items"], putItems(drain, { holes }));
+    return apply({ code: "change", at: { kind: "line", id: lineId }, ops: [buildPutHoles(line, holes)] });
   };
   const length = (mm: number) => formatQuantity(mm, "length", units);
   const at = { lineId, index: legIndex };
@@ -83,15 +80,13 @@ function PassageRow({ passage }: { readonly passage: Passage }) {
           : `${length(hole.lengthMm)} by ${length(hole.widthMm)}`}
       </Figure>
       . {describeDrilling(passage, units)}
-      {isDrain && (
-        <NumberField
-          label="Drilled already, round"
-          value={passage.drilledMm}
-          quantity="length"
-          clearable
-          onCommit={drill}
-        />
-      )}
+      <NumberField
+        label="Drilled already, round"
+        value={passage.drilledMm}
+        quantity="length"
+        clearable
+        onCommit={drill}
+      />
     </li>
   );
 }
