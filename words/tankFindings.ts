@@ -117,6 +117,12 @@ export function describeTankFinding(
         why: "Thin sheet holds a screw until the first rough road; then the thread is gone at once.",
         advice: "Use through bolts with plates, or rivet nuts of a known rating.",
       };
+    case "portCrowded":
+      return {
+        title: `${finding.names.length} lines sit on ${part}`,
+        why: `${finding.names.join(", ")}: one fitting takes one pipe or hose.`,
+        advice: "Let one join the other before it, by a wye or a tee, or cut a hole of its own for it.",
+      };
     case "portsOverlap":
       return {
         title: `${part} runs into the ${PORT_NAMES[finding.otherKind].toLowerCase()}`,

@@ -1,5 +1,5 @@
 import type { Design } from "../design/design";
-import type { Tank } from "../design/plumbing";
+import type { Line, Tank } from "../design/plumbing";
 import { measureFittingGaps } from "../fit/portFittings";
 import { measureExtent } from "../geometry/solid";
 import { createRecall } from "../quantity/recall";
@@ -10,7 +10,40 @@ import type { Finding } from "./findings";
 
 /** What can be said against the holes of a tank, what stands before them, and a pipe that joins it to another. */
 export function checkPorts(design: Design, tank: Tank): Finding[] {
-  return [...checkOverlaps(tank), ...checkFittings(design, tank), ...checkLevelWith(design, tank)];
+  return [
+    ...checkOverlaps(tank),
+    ...checkCrowded(design, tank),
+    ...checkFittings(design, tank),
+    ...checkLevelWith(design, tank),
+  ];
+}
+
+// One fitting takes one pipe or hose: a second one needs a wye or a tee before it.
+function checkCrowded({ lines }: Design, tank: Tank): Finding[] {
+  const onPort = new Map<string, Line[]>();
+  for (const line of lines) {
+    for (const { tankId, portId } of listPortEnds(line))
+      if (tankId === tank.id) onPort.set(portId, [...(onPort.get(portId) ?? []), line]);
+  }
+  return [...onPort].flatMap(([id, [first, ...others]]): Finding[] => {
+    if (!first || others.length === 0) return [];
+    const names = [first, ...others].map(({ name }) => name);
+    return [createFinding({ kind: "port", tankId: tank.id, id }, { code: "portCrowded", lineId: first.id, names })];
+  });
+}
+
+type PortEnd = { readonly tankId: string; readonly portId: string };
+
+function listPortEnds(line: Line): readonly PortEnd[] {
+  switch (line.kind) {
+    case "drain":
+      return line.to.kind === "inlet" ? [line.to] : [];
+    case "hose":
+      return [line.from, line.to].flatMap((end) => (end.kind === "tank" ? [end] : []));
+    case "vent":
+    case "dumpLine":
+      return [{ tankId: line.fromTank, portId: line.fromPort }];
+  }
 }
 
 const recallOverlaps = createRecall<Tank["ports"], Finding[]>();

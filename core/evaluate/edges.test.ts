@@ -14,6 +14,7 @@ import type { LimitId } from "../rules/limitIds";
 import { computeTankLoads } from "../tanks/axleLoads";
 import { computeSealBreakPa } from "../traps/sealPressure";
 import type { TrapAir } from "../traps/trapRisks";
+import { checkPorts } from "./checkPorts";
 import { checkTrapAir } from "./checkTraps";
 import { evaluate } from "./evaluate";
 import type { Finding } from "./findings";
@@ -357,4 +358,31 @@ test("traps in a row are told where the second one is: at its own bend, or at th
   });
   expect(others.sort()).toEqual(joined.map(({ id }) => id).sort());
   expect(others.length).toBeGreaterThan(0);
+});
+
+test("a port takes one line, whichever kind; each port is told of by itself, with all that would sit there", () => {
+  const outlet = tank.ports.find(({ kind }) => kind === "outlet")!;
+  const inlet = tank.ports.find(({ kind }) => kind === "inlet")!;
+  const vent = kranich.lines.find((line) => line.kind === "vent")!;
+  const { pipe } = drain;
+  const end = (portId: string) => ({ kind: "tank" as const, tankId: tank.id, portId });
+  const gearEnd = { kind: "gear" as const, gearId: "none", port: "in" };
+  const lines: Design["lines"] = [
+    ...kranich.lines,
+    { ...drain, id: "d2", name: "Second drain" },
+    { id: "h1", name: "Hose", kind: "hose", pipe, from: gearEnd, to: end(inlet.id), pointsMm: [] },
+    { id: "h2", name: "Draw hose", kind: "hose", pipe, from: end(outlet.id), to: gearEnd, pointsMm: [] },
+    { ...vent, id: "v2", name: "Second breather" },
+  ];
+  const told = checkPorts({ ...kranich, lines }, tank).flatMap((f) => (f.code === "portCrowded" ? [f] : []));
+  expect(told.map(({ at, lineId, names }) => [at, lineId, names])).toEqual([
+    [{ kind: "port", tankId: tank.id, id: inlet.id }, drain.id, [drain.name, "Second drain", "Hose"]],
+    [{ kind: "port", tankId: tank.id, id: vent.fromPort }, vent.id, [vent.name, "Second breather"]],
+  ]);
+  // of another tank nothing is said here, and each by itself is well
+  expect(checkPorts({ ...kranich, lines }, { ...tank, id: "other" }).map(({ code }) => code)).not.toContain(
+    "portCrowded",
+  );
+  for (const one of lines.slice(2))
+    expect(checkPorts({ ...kranich, lines: [one] }, tank).map(({ code }) => code)).not.toContain("portCrowded");
 });

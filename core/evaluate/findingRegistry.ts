@@ -74,6 +74,7 @@ export const FINDINGS = {
   dumpEndInside: ["tank", "tanks", "note"],
   dumpLinesMix: ["tank", "tanks", ["must", "should"]],
   dumpLineDirtiesFresh: ["tank", "tanks", "must"],
+  portCrowded: ["tank", "part", "must"],
   portsOverlap: ["tank", "part", "must"],
   valveNarrow: ["tank", "part", "note"],
   fittingHitsObstacle: ["tank", "part", "must"],

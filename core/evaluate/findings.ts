@@ -128,6 +128,8 @@ type Numbers =
       readonly other: HeldWater;
     }
   | { readonly code: "dumpLineDirtiesFresh"; readonly tankName: string; readonly otherName: string }
+  /** Lines that would all sit on one port, the first of them by its id. */
+  | { readonly code: "portCrowded"; readonly lineId: string; readonly names: readonly string[] }
   | {
       readonly code: "portsOverlap";
       readonly otherId: string;

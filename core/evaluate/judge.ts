@@ -118,7 +118,10 @@ export function* judgeInSteps(design: Design, attitude: Attitude = LEVEL): Gener
     yield;
     findings.push(...(isFitted(id) ? findFitted(id, design) : always[id])(whole));
   }
-  return { attitude, drains, tanks, linePassages, trapAirs, ramps, balance, findings: sortFindings(findings) };
+  const told = new Set<string>();
+  // what two drains do to one part is said of it once
+  const each = findings.filter(({ id }) => !told.has(id) && told.add(id));
+  return { attitude, drains, tanks, linePassages, trapAirs, ramps, balance, findings: sortFindings(each) };
 }
 
 type FallLimits = { readonly minFalls: readonly Limit[]; readonly parkedFall: Limit };

@@ -115,6 +115,17 @@ export function proposeTurnedBranch(design: Design, drain: Drain): Remedy[] {
   return [...turned, ...(redirect ? [{ byMm: null, edit: redirect }] : [])];
 }
 
+/** Of two drains on one inlet the second joins the first before it. */
+export function proposeJoinBefore(design: Design, portId: string, lineId: string): Remedy[] {
+  const isDrain = (line: Line): line is Drain => line.kind === "drain";
+  const main = design.lines.filter(isDrain).find(({ id }) => id === lineId);
+  const second = design.lines.filter(isDrain).find(({ id, to }) => {
+    return id !== lineId && to.kind === "inlet" && to.portId === portId;
+  });
+  const edit = main && second ? buildRedirect(design, second.id, { kind: "line", lineId }) : null;
+  return edit ? [{ byMm: null, edit }] : [];
+}
+
 /** One use that the tank can hold, L in tenths. */
 export function proposeLessUse(fixtureId: string, holdsL: number): Remedy[] {
   const value = Math.floor(holdsL * 10) / 10;

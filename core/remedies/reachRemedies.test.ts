@@ -44,6 +44,10 @@ const CASES: readonly [Finding["code"], () => Design][] = [
     () => change(kranich, [block({ x: middle.x - 30, y: middle.y + 60, z: middle.z - 30 }, "exhaust")]),
   ],
   ["narrowsDownstream", () => change(kranich, [set(["tanks", tank.id, "ports", inlet.id, "boreMm"], 25)])],
+  [
+    "portCrowded",
+    () => change(kranich, [{ op: "insert", path: ["lines"], index: 1, value: { ...drain, id: "twin", name: "Twin" } }]),
+  ],
   ["narrowsDownstream", () => change(kranich, [set(["fixtures", "sink", "boreMm"], 38)])],
   [
     "narrowsDownstream",

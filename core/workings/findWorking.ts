@@ -70,6 +70,7 @@ const BEHIND: Readonly<Record<FindingCode, Sought | null>> = {
   dumpLinesMix: null,
   dumpLineDirtiesFresh: null,
   dumpEndInside: null,
+  portCrowded: null,
   portsOverlap: null,
   valveNarrow: null,
   fittingHitsObstacle: null,
