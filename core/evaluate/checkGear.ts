@@ -18,8 +18,9 @@ const recallGear = createRecall<Design["gear"], readonly Finding[]>();
 export function checkGear(design: Design): readonly Finding[] {
   if (design.gear.length === 0) return [];
   const hoses = design.lines.filter((line): line is Hose => line.kind === "hose");
-  // a drain that is pulled changes nothing here
-  return recallGear(design.gear, [design.states, design.tanks, design.rig, ...hoses], () => [
+  // a drain that is pulled changes nothing here, one that ends elsewhere does
+  const ends = design.lines.flatMap(({ to }) => ("gearId" in to ? [to.gearId] : []));
+  return recallGear(design.gear, [design.states, design.tanks, design.rig, ...hoses, ...ends], () => [
     ...checkPorts(design, hoses),
     ...design.gear.flatMap(checkPiece),
     ...checkOrder(design, hoses),
@@ -37,8 +38,7 @@ function checkPorts({ gear, lines }: Design, hoses: readonly Hose[]): Finding[] 
   );
   // a drain that ends there is joined to it as well
   for (const line of lines) {
-    if (line.kind === "drain" && (line.to.kind === "overboard" || line.to.kind === "sump"))
-      taken.add(`${line.to.gearId}:in`);
+    if (line.kind === "drain" && line.to.kind === "overboard") taken.add(`${line.to.gearId}:in`);
   }
   return gear.flatMap(({ id, spec }) => {
     if (OPTIONAL.has(spec.kind)) return [];

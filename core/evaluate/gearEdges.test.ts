@@ -189,6 +189,35 @@ test("every port of every piece wants its hose: taken off, that very port is tol
   expect(all(alone, "gearPortOpen")).toMatchObject([{ ports: listGearPorts("tee").join(", ") }]);
 });
 
+test("a fitting is joined by a drain that ends there as by a hose: with any of them gone it is open or not", () => {
+  const otter = readDemo("otter-heads");
+  const under = { x: 2_000, y: 0, z: -300 };
+  const ends = otter.lines.filter((line) => line.kind === "drain" && "gearId" in line.to);
+  expect(ends.length).toBeGreaterThan(1);
+  const met = { open: 0, joined: 0 };
+  for (const gone of [...ends.map((line) => [line.id]), ends.map(({ id }) => id)]) {
+    const lines = otter.lines.map((line) =>
+      line.kind === "drain" && gone.includes(line.id)
+        ? { ...line, to: { kind: "ground" as const, atMm: under } }
+        : line,
+    );
+    const design = { ...otter, lines };
+    const open = otter.gear.flatMap(({ id, spec }) => {
+      if (spec.kind !== "skinFitting") return [];
+      const isJoined = lines.some((line) =>
+        line.kind === "hose"
+          ? [line.from, line.to].some((end) => end.kind === "gear" && end.gearId === id && end.port === "in")
+          : line.kind === "drain" && "gearId" in line.to && line.to.gearId === id,
+      );
+      met[isJoined ? "joined" : "open"] += 1;
+      return isJoined ? [] : [[id, "in"]];
+    });
+    const told = all(design, "gearPortOpen").map((f) => [f.at.kind === "gear" && f.at.id, f.ports]);
+    expect(told).toEqual(open);
+  }
+  expect(met.open).toBeGreaterThan(0);
+});
+
 test("filters go from coarse to fine, pumps never one behind the other, and pieces are not built the wrong way", () => {
   const micron = (coarse: number, fine: number) =>
     withSpec(withSpec(loop, "coarse", { micron: coarse }), "fine", { micron: fine });

@@ -3,16 +3,22 @@ import { networks } from "@/tests/arbitraries";
 import { ALL_DEMOS, readDemo } from "@/tests/demoRigs";
 import { findAll } from "@/tests/findingEdges";
 import { gearDesigns } from "@/tests/gearArbitraries";
+import { buildSharedAir } from "@/tests/sharedAir";
+import { computeSharedAir, computeTankAir } from "../air/tankAir";
 import { LEVEL } from "../attitude/attitude";
 import type { Design } from "../design/design";
-import { findBranchVent, findLineTrap, findTrap } from "../design/lineItems";
+import { findBranchVent, findLineTrap, findTrap, withBranchVent } from "../design/lineItems";
 import type { Drain } from "../design/plumbing";
+import { findPipeOf } from "../falls/drainPath";
+import { buildNetwork } from "../falls/network";
+import { dot, subtract } from "../geometry/vec";
 import { toCodeBoreMm } from "../parts/pipes";
-import { lookUpLimit } from "../rules/lookUpLimit";
+import { lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
 import { PACK_IDS } from "../rules/packIds";
-import { computeSealAfterMm } from "../traps/sealPressure";
+import { computeSealAfterMm, computeSealBreakPa } from "../traps/sealPressure";
 import { computeSealUnderMm } from "../traps/trapRisks";
 import { evaluate } from "./evaluate";
+import { listParkedStandings } from "./parkedAttitudes";
 
 // What the judgement puts together out of its parts, put together a second time.
 
@@ -20,12 +26,22 @@ test("any network under any rules: each leg is asked for the fall of its own bor
   fc.assert(
     fc.property(networks, fc.constantFrom(...PACK_IDS), (any, pack) => {
       const design: Design = { ...any, rules: { ...any.rules, pack } };
-      for (const { lineId, minFalls, parkedFall } of evaluate(design, LEVEL).drains) {
+      for (const { lineId, minFalls, parkedFall, armLimit, legs, level } of evaluate(design, LEVEL).drains) {
         const drain = design.lines.find((line): line is Drain => line.kind === "drain" && line.id === lineId)!;
         const vented = findBranchVent(drain) !== null;
         const own = toCodeBoreMm(drain.pipe);
         expect(minFalls[0]).toEqual(lookUpLimit(design.rules, "minFall", { boreMm: own, vented }));
         expect(parkedFall).toEqual(lookUpLimit(design.rules, "parkedFall", { boreMm: own }));
+        expect(armLimit).toEqual(lookUpLimit(design.rules, "trapArm", { boreMm: own }));
+        // past a junction each leg is asked for what the drain it belongs to is asked for
+        legs.forEach((leg, i) => {
+          const owner = design.lines.find((line): line is Drain => line.kind === "drain" && line.id === leg.lineId)!;
+          const given = { boreMm: toCodeBoreMm(leg.pipe), vented: findBranchVent(owner) !== null };
+          const least = lookUpLimit(design.rules, "minFall", given).value ?? 0;
+          const fallMm = leg.from.z - leg.to.z;
+          const wantedMm = leg.kind === "drop" ? 0 : (Math.sqrt(leg.lengthMm ** 2 - fallMm ** 2) * least) / 1000;
+          expect(level.legs[i]!.neededMm).toBeCloseTo(wantedMm, 6);
+        });
       }
     }),
     { numRuns: 40 },
@@ -36,7 +52,16 @@ test("any network: air of its own takes the tank's suction off a trap, and an op
   fc.assert(
     fc.property(networks, (design) => {
       const { trapAirs, tanks, drains } = evaluate(design, LEVEL);
-      for (const { lineId, bend, sealMm, suctionPa, pressurePa, afterSuctionMm, afterPressureMm } of trapAirs) {
+      for (const {
+        lineId,
+        bend,
+        sealMm,
+        suctionPa,
+        pressurePa,
+        afterSuctionMm,
+        afterPressureMm,
+        togetherMm,
+      } of trapAirs) {
         const drain = design.lines.find((line): line is Drain => line.kind === "drain" && line.id === lineId)!;
         const tankId = drains.find((one) => one.lineId === lineId)!.tankId;
         const { air, sharedAir } = tanks.find((one) => one.tankId === tankId)!;
@@ -47,6 +72,18 @@ test("any network: air of its own takes the tank's suction off a trap, and an op
         expect(sealMm).toBe(bend === null ? findTrap(drain)!.sealMm : findLineTrap(drain)!.sealMm);
         expect(afterSuctionMm).toBeCloseTo(computeSealAfterMm(sealMm, suctionPa), 9);
         expect(afterPressureMm).toBeCloseTo(computeSealUnderMm(sealMm, pressurePa), 9);
+        // together: the worst standing of a trap under a fixture, the drive there, a week's drying, half the suction's column
+        const result = drains.find((one) => one.lineId === lineId)!;
+        const trap = findTrap(drain);
+        const weir = result.nodesMm[0]!;
+        const dip = { x: (weir.x + result.outletMm.x) / 2, y: (weir.y + result.outletMm.y) / 2, z: weir.z - sealMm };
+        const stands = listParkedStandings(design.rig).map(({ up }) => Math.max(0, dot(up, subtract(weir, dip))));
+        const spanMm = bend === null ? trap!.spanMm : 3 * findPipeOf(drain, bend).innerMm;
+        const lossMm = Math.min(sealMm, (spanMm * lookUpValue(design.rules, "drivingPush")) / 2);
+        const dryMm = Math.max(0.01, lookUpValue(design.rules, "evaporation"));
+        const leftMm =
+          (bend === null ? Math.min(...stands) : sealMm) - lossMm - dryMm - suctionPa / computeSealBreakPa(1) / 2;
+        expect(togetherMm).toBeCloseTo(leftMm, 6);
       }
       // every trap that holds water under a tank with air is among them, once
       const keys = trapAirs.map(({ lineId, bend }) => `${lineId} ${bend}`);
@@ -105,4 +142,28 @@ test("a stay that a waste tank ends is told with the days the fresh water would 
   expect(findAll(more, "wasteEndsStay")).toMatchObject([
     { wasteDays: days("grey"), freshDays: days("fresh"), holds: "grey" },
   ]);
+});
+
+test("where breathers meet, what the other tank's dump sucks stands with each tank and reaches its traps", () => {
+  const vented = buildSharedAir("grey");
+  // air of its own would keep it from the trap
+  const lines = vented.lines.map((line) => (line.kind === "drain" ? withBranchVent(line, null) : line));
+  const shared = { ...vented, lines };
+  const network = buildNetwork(shared);
+  const { tanks, trapAirs } = evaluate(shared, LEVEL);
+  const own = new Map(
+    shared.tanks.flatMap((tank) => {
+      const air = computeTankAir(shared, tank, lookUpValue(shared.rules, "ventSuction"), network);
+      return air ? [[tank.id, air] as const] : [];
+    }),
+  );
+  expect(own.size).toBe(2);
+  for (const { tankId, air, sharedAir } of tanks) {
+    expect(air).toEqual(own.get(tankId));
+    expect(sharedAir).toEqual(computeSharedAir(shared, shared.tanks.find(({ id }) => id === tankId)!, own));
+    expect(sharedAir!.suctionPa).toBeGreaterThan(0);
+  }
+  expect(trapAirs[0]!.suctionPa).toBe(Math.max(tanks[0]!.air!.suctionPa, tanks[0]!.sharedAir!.suctionPa));
+  // alone a tank has nothing to share
+  for (const { sharedAir } of evaluate(readDemo("lesesaal"), LEVEL).tanks) expect(sharedAir).toBeNull();
 });

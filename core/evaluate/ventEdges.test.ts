@@ -1,3 +1,4 @@
+import fc from "fast-check";
 import { readDemo } from "@/tests/demoRigs";
 import { findAll, isSaid, placeThing, withLimit } from "@/tests/findingEdges";
 import { buildSharedAir } from "@/tests/sharedAir";
@@ -94,4 +95,48 @@ test("a breather that ends low is told at the standing where it ends lowest; fre
     ).length;
   expect([company("grey", "black"), company("fresh", "fresh")]).toEqual([0, 0]);
   expect([company("grey", "fresh"), company("fresh", "black"), company("loop", "fresh")]).toEqual([1, 1, 1]);
+});
+
+test("where two breathers meet: the tee over both tanks at every standing, told at the one where it is lowest", () => {
+  const shared = buildSharedAir();
+  const [first, second] = shared.tanks as [Tank, Tank];
+  const joined = shared.lines.find((line): line is Vent => line.kind === "vent" && line.to.kind === "tee")!;
+  const { to } = joined;
+  if (to.kind !== "tee") throw new Error("a tee");
+  const main = shared.lines.find((line): line is Vent => line.id === to.lineId && line.kind === "vent")!;
+  const index = main.pointsMm.findIndex(({ id }) => id === to.node);
+  const topOf = (one: Tank, up: ReturnType<typeof vec>) => {
+    const { min, max } = toTankBlock(one);
+    return Math.max(...[min.x, max.x].flatMap((x) => [min.y, max.y].map((y) => dot(up, vec(x, y, max.z)))));
+  };
+  fc.assert(
+    fc.property(
+      fc.integer({ min: -600, max: 900 }),
+      fc.integer({ min: -300, max: 300 }),
+      fc.integer({ min: -300, max: 300 }),
+      (z, dx, raised) => {
+        const at = { ...main.pointsMm[index]!, z, x: main.pointsMm[index]!.x + dx };
+        const lines = shared.lines.map((line) =>
+          line === main ? { ...main, pointsMm: main.pointsMm.map((p, i) => (i === index ? at : p)) } : line,
+        );
+        const lifted = { ...second, atMm: { ...second.atMm, z: second.atMm.z + raised } };
+        const lacks = listParkedStandings(shared.rig).map(({ up, attitude }) => ({
+          attitude,
+          byMm: Math.max(topOf(first, up), topOf(lifted, up)) - dot(up, at),
+        }));
+        const worst = lacks.reduce((a, b) => (b.byMm > a.byMm ? b : a));
+        const told = findAll({ ...shared, tanks: [first, lifted], lines }, "ventTeeLow").map((f) => [
+          f.at,
+          f.byMm,
+          f.attitude,
+        ]);
+        expect(told).toEqual(
+          worst.byMm >= 0
+            ? [[{ kind: "bend", lineId: main.id, index }, expect.closeTo(worst.byMm, 6), worst.attitude]]
+            : [],
+        );
+      },
+    ),
+    { numRuns: 60 },
+  );
 });
