@@ -9,14 +9,15 @@ import { LEVEL } from "../attitude/attitude";
 import type { Design } from "../design/design";
 import { findBranchVent, findLineTrap, findTrap, withBranchVent } from "../design/lineItems";
 import type { Drain } from "../design/plumbing";
-import { findPipeOf } from "../falls/drainPath";
+import { buildDrainPath, findPipeOf } from "../falls/drainPath";
 import { buildNetwork } from "../falls/network";
+import { readNight } from "../frost/night";
 import { dot, subtract } from "../geometry/vec";
 import { toCodeBoreMm } from "../parts/pipes";
 import { lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
 import { PACK_IDS } from "../rules/packIds";
 import { computeSealAfterMm, computeSealBreakPa } from "../traps/sealPressure";
-import { computeSealUnderMm } from "../traps/trapRisks";
+import { computeSealAfterSiphonMm, computeSealUnderMm, computeTrapFrostHours } from "../traps/trapRisks";
 import { evaluate } from "./evaluate";
 import { listParkedStandings } from "./parkedAttitudes";
 
@@ -166,4 +167,38 @@ test("where breathers meet, what the other tank's dump sucks stands with each ta
   expect(trapAirs[0]!.suctionPa).toBe(Math.max(tanks[0]!.air!.suctionPa, tanks[0]!.sharedAir!.suctionPa));
   // alone a tank has nothing to share
   for (const { sharedAir } of evaluate(readDemo("lesesaal"), LEVEL).tanks) expect(sharedAir).toBeNull();
+});
+
+test("a trap in the line is judged in the pipe it stands in: its siphon by what it lets out into, its frost by its own", () => {
+  let met = 0;
+  fc.assert(
+    fc.property(networks, (any) => {
+      const design: Design = { ...any, rules: { ...any.rules, limits: { ...any.rules.limits, nightAir: -12 } } };
+      const network = buildNetwork(design);
+      for (const { lineId, lineTrapRisks, trapRisks } of evaluate(design, LEVEL).drains) {
+        const drain = network.drains.get(lineId)!;
+        const path = buildDrainPath(design, drain, network);
+        const night = readNight(design.rules);
+        const lineTrap = findLineTrap(drain);
+        expect(lineTrapRisks === null).toBe(lineTrap === null);
+        if (lineTrap && lineTrapRisks) {
+          const { bend, sealMm } = lineTrap;
+          const [own, behind] = [path.legs[bend]!.pipe, path.legs[bend + 1]!.pipe];
+          const fallMm = path.legs.slice(bend + 1).reduce((sum, leg) => sum + leg.from.z - leg.to.z, 0);
+          const bore = Math.min(own.innerMm, behind.innerMm);
+          expect(lineTrapRisks.afterSiphonMm).toBeCloseTo(computeSealAfterSiphonMm(sealMm, fallMm, bore), 6);
+          const hours = computeTrapFrostHours({ sealMm, spanMm: 3 * own.innerMm }, own, night);
+          expect(lineTrapRisks.frostHours).toBe(drain.bendsMm[bend]!.z < 0 ? hours : null);
+          met += 1;
+        }
+        const trap = findTrap(drain);
+        if (trap && trapRisks) {
+          const hours = computeTrapFrostHours(trap, drain.pipe, night);
+          expect(trapRisks.frostHours).toBe(path.nodesMm[0]!.z < 0 ? hours : null);
+        }
+      }
+    }),
+    { numRuns: 60 },
+  );
+  expect(met).toBeGreaterThan(5);
 });

@@ -186,13 +186,15 @@ const recallLaid = createRecall<Drain, DrainPath>();
 /** Hardly a rig has more drains joined one to the next. */
 const SHORT_CHAIN = 8;
 
-// A way through the same drains, with as much water coming in, is the same way.
+// A way through the same drains to the same end, with as much water coming in, is the same way.
 const recallPath = (path: DrainPath): DrainPath =>
   recallLastPath(
     path.drain,
     [
       path.fixture,
       path.tank,
+      // where it ends in gear no tank says so
+      path.nodesMm.at(-1),
       ...path.chain,
       ...path.enteredAtMm,
       ...path.legs.flatMap((leg) => [leg.inflowLps, leg.surgeLps]),
@@ -285,17 +287,20 @@ function computeRisks(design: Surroundings, path: DrainPath, trap: Trap | null):
   if (!risks || !trap) return null;
   const { drain, pipe, nodesMm } = path;
   const { sealMm } = trap;
-  const inLine = trap !== findTrap(drain);
-  const atMm = inLine ? drain.bendsMm[findLineTrap(drain)!.bend]! : nodesMm[0]!;
+  const lineTrap = trap === findTrap(drain) ? null : findLineTrap(drain);
+  const atMm = lineTrap ? drain.bendsMm[lineTrap.bend]! : nodesMm[0]!;
+  // in the line it may stand in another pipe than the drain begins in, and let out into a third
+  const ownPipe = lineTrap ? findPipeOf(drain, lineTrap.bend) : pipe;
+  const behind = lineTrap ? findPipeOf(drain, lineTrap.bend + 1) : pipe;
   const night = readNight(rules);
   return {
     ...risks,
     afterSiphonMm: computeSealAfterSiphonMm(
       sealMm,
-      measureArmFallMm(path, inLine ? findLineTrap(drain)!.bend + 1 : 0),
-      pipe.innerMm,
+      measureArmFallMm(path, lineTrap ? lineTrap.bend + 1 : 0),
+      Math.min(ownPipe.innerMm, behind.innerMm),
     ),
-    frostHours: atMm.z < 0 ? computeTrapFrostHours(trap, pipe, night) : null,
+    frostHours: atMm.z < 0 ? computeTrapFrostHours(trap, ownPipe, night) : null,
   };
 }
 

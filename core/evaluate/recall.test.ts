@@ -1,9 +1,12 @@
 import fc from "fast-check";
 import { attitudes, networks } from "@/tests/arbitraries";
-import { DEMO_NAMES, FURNISHED, readDemo } from "@/tests/demoRigs";
+import { ALL_DEMOS, readDemo } from "@/tests/demoRigs";
 import type { Design } from "../design/design";
 import { applyEdit, type Edit, type EditPath } from "../design/edit";
 import { buildMove, findPlaceMm, listPoints, type Movable } from "../design/moves";
+import { HELD_WATERS } from "../design/plumbing";
+import { buildRedirect, listGoals } from "../edits/drainEdits";
+import { buildJoinVent, buildOpenVent, listVentsToJoin } from "../edits/ventEdits";
 import { add, vec } from "../geometry/vec";
 import { createRecall } from "../quantity/recall";
 import { evaluate } from "./evaluate";
@@ -34,13 +37,14 @@ test("as many values are remembered as are asked for", () => {
 const { obstacles } = readDemo("kranich");
 const designs: fc.Arbitrary<Design> = fc.oneof(
   networks.map((design) => ({ ...design, obstacles })),
-  fc.constantFrom(...DEMO_NAMES, FURNISHED).map((name) => readDemo(name)),
+  fc.constantFrom(...ALL_DEMOS),
 );
 
 const listMovables = (design: Design): Movable[] => [
   ...design.tanks.map(({ id }) => ({ kind: "tank", id }) as const),
   ...design.tanks.flatMap(({ id: tankId, ports }) => ports.map(({ id }) => ({ kind: "port", tankId, id }) as const)),
   ...design.fixtures.map(({ id }) => ({ kind: "fixture", id }) as const),
+  ...design.gear.map(({ id }) => ({ kind: "gear", id }) as const),
   ...design.lines.flatMap((line) =>
     listPoints(line).map((_, index) => ({ kind: "bend", lineId: line.id, index }) as const),
   ),
@@ -48,7 +52,20 @@ const listMovables = (design: Design): Movable[] => [
 
 const change = fc.record({
   which: fc.nat(),
-  kind: fc.constantFrom("move", "move", "move", "rules", "rig", "obstacle", "inflow", "remove"),
+  kind: fc.constantFrom(
+    "move",
+    "move",
+    "move",
+    "rules",
+    "rig",
+    "obstacle",
+    "inflow",
+    "remove",
+    "redirect",
+    "redirect",
+    "part",
+    "part",
+  ),
   by: fc.tuple(fc.integer({ min: -60, max: 60 }), fc.integer({ min: -60, max: 60 }), fc.integer({ min: -40, max: 40 })),
 });
 
@@ -71,7 +88,53 @@ function buildChange(design: Design, { which, kind, by: [x, y, z] }: Change): Ed
   if (kind === "rig") return set(["rig", "envelope", "noseDownDeg"], which % 6);
   if (kind === "obstacle") return set(["obstacles", any(design.obstacles), "atMm", "z"], -300 + z);
   if (kind === "inflow") return set(["fixtures", any(design.fixtures), "inflowLps"], 0.05 + (which % 9) / 20);
+  if (kind === "redirect") {
+    const drains = design.lines.filter((line) => line.kind === "drain");
+    const drain = drains[any(drains)];
+    const goals = drain ? listGoals(design, drain.id) : [];
+    return drain && goals.length > 0 ? buildRedirect(design, drain.id, goals[(which + x + 60) % goals.length]!) : null;
+  }
+  if (kind === "part") return changePart(design, which, x);
   return { code: "change", at: { kind: "rig" }, ops: [{ op: "remove", path: ["lines", any(design.lines)] }] };
+}
+
+/** What is not moved but made otherwise: waters, ports, senders, gear, hulls, breathers and dump lines that join. */
+function changePart(design: Design, which: number, by: number): Edit | null {
+  const set = (path: EditPath, value: unknown): Edit => ({
+    code: "change",
+    at: { kind: "rig" },
+    ops: [{ op: "set", path, value }],
+  });
+  const pick = <T>(list: readonly T[]): T | null => list[which % Math.max(1, list.length)] ?? null;
+  const [tank, gear, line] = [pick(design.tanks), pick(design.gear), pick(design.lines)];
+  const [port, state] = [tank && pick(tank.ports), pick(design.states)];
+  const pump = design.gear.find(({ spec }) => spec.kind === "pump");
+  const edits: (Edit | null)[] = [
+    tank && set(["tanks", tank.id, "holds"], HELD_WATERS[which % 4]),
+    tank && set(["tanks", tank.id, "insulationMm"], which % 40),
+    tank && set(["tanks", tank.id, "wallMm"], 3 + (which % 5)),
+    tank && port && set(["tanks", tank.id, "ports", port.id, "boreMm"], 20 + (which % 20)),
+    tank &&
+      port &&
+      set(["tanks", tank.id, "ports", port.id, "valve"], which % 2 ? { kind: "manual", boreMm: 30 } : null),
+    set(["rig", "dumpAttitude"], { pitchDeg: by / 20, rollDeg: 1 }),
+    set(["rig", "crashClass"], which % 2 ? "m1n1" : "none"),
+    design.rig.waterlineZMm === null ? null : set(["rig", "waterlineZMm"], design.rig.waterlineZMm + by),
+    set(["rules", "limits", "ventSuction"], 20 + (which % 300)),
+    set(["rules", "limits", "evaporation"], which % 10),
+    set(["rules", "limits", "holeClearance"], which % 20),
+    state && set(["states", state.id, "openTaps"], which % 2 ? design.gear.map(({ id }) => id).slice(0, 3) : []),
+    state && pump ? set(["states", state.id, "on"], which % 2 ? [pump.id] : []) : null,
+    gear && set(["gear", gear.id, "name"], `Renamed ${which % 7}`),
+    gear?.spec.kind === "skinFitting" ? set(["gear", gear.id, "spec", "metal"], "brass") : null,
+    line && set(["lines", line.id, "pipe", "innerMm"], 15 + (which % 12)),
+    line && set(["lines", line.id, "name"], `Renamed ${which % 7}`),
+    line?.kind === "hose" ? set(["lines", line.id, "wall"], "barrier") : null,
+    line?.kind === "vent" ? buildJoinVent(design, line.id, listVentsToJoin(design, line)[0]?.id ?? "") : null,
+    line?.kind === "vent" ? buildOpenVent(design, line.id) : null,
+    design.fixtures[0] ? set(["fixtures", design.fixtures[0].id, "boreMm"], 25 + (which % 30)) : null,
+  ];
+  return pick(edits.filter((edit) => edit !== null));
 }
 
 test("what is remembered from before an edit is what a fresh reading of the design gives", () => {

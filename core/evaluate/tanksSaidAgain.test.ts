@@ -5,7 +5,7 @@ import { placeThing } from "@/tests/findingEdges";
 import { buildSharedAir } from "@/tests/sharedAir";
 import { LEVEL } from "../attitude/attitude";
 import type { Design } from "../design/design";
-import { type DumpLine, HELD_WATERS, type Sender, type Tank, type Valve } from "../design/plumbing";
+import { type DumpLine, HELD_WATERS, LINK_KINDS, type Sender, type Tank, type Valve } from "../design/plumbing";
 import { measureSillGapMm } from "../fit/obstacleGaps";
 import { findRole } from "../fit/roles";
 import { lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
@@ -40,6 +40,7 @@ const tankDesigns: fc.Arbitrary<Design> = fc
       maxLength: 3,
     }),
     toGround: fc.boolean(),
+    link: fc.constantFrom(null, null, ...LINK_KINDS),
     drained: fc.constantFrom("all" as const, "all" as const, "all" as const, "none" as const, "noFixtures" as const),
   })
   .map(({ design, holds, keepsWaters, valves, dump, ventSuction, sillGap, sender, noOutlet, endY, ...more }) => ({
@@ -78,6 +79,7 @@ const tankDesigns: fc.Arbitrary<Design> = fc
       (tank, i): Tank => ({
         ...tank,
         holds: keepsWaters ? tank.holds : holds[i % 2]!,
+        link: more.link && i === 1 ? { kind: more.link, toTank: design.tanks[0]!.id } : tank.link,
         sender: sender === null ? tank.sender : { ...SENDER, highMm: sender },
         ports: tank.ports
           .filter(({ kind }) => kind !== "outlet" || i !== noOutlet || isUsed(design, tank.id))

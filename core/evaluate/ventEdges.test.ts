@@ -140,3 +140,14 @@ test("where two breathers meet: the tee over both tanks at every standing, told 
     { numRuns: 60 },
   );
 });
+
+test("of two breathers that meet only the one with the open end is told of a window beside it", () => {
+  const shared = buildSharedAir("grey");
+  const main = shared.lines.find((line): line is Vent => line.kind === "vent" && line.to.kind === "openAir")!;
+  const joined = shared.lines.find((line): line is Vent => line.kind === "vent" && line.to.kind === "tee")!;
+  for (const point of [main.pointsMm.at(-1)!, ...joined.pointsMm]) {
+    const near = { ...placeThing("near", "window", 0), atMm: vec(point.x + 20, point.y - 50, point.z - 50) };
+    const told = findAll({ ...withLimit(shared, "ventEndGap", 60), obstacles: [near] }, "ventEndNear");
+    for (const { at } of told) expect(at).toMatchObject({ kind: "bend", lineId: main.id });
+  }
+});
