@@ -155,11 +155,10 @@ function findAt(design: Design, { taken, z, heightMm, bounds, most }: Slab): Fou
   if (!best) return [];
   const place = {
     atMm: vec(best.column * CELL_MM + WALL_MM, best.row * CELL_MM - widthMm / 2 + WALL_MM, z),
-    lengthMm: best.columns * CELL_MM - 2 * WALL_MM - FITTINGS_MM,
-    widthMm: best.rows * CELL_MM - 2 * WALL_MM,
+    lengthMm: toInsideMm(best.columns) - FITTINGS_MM,
+    widthMm: toInsideMm(best.rows),
     heightMm,
   };
-  if (place.lengthMm < LEAST.lengthMm || place.widthMm < LEAST.widthMm) return [];
   return [{ ...place, litres: (place.lengthMm * place.widthMm * place.heightMm) / 1e6, stepped: null }];
 }
 
@@ -180,12 +179,15 @@ function closeOutside(
   }
 }
 
+/** What a tank over so many cells is inside, from wall to wall, mm. */
+const toInsideMm = (cells: number): number => cells * CELL_MM - 2 * WALL_MM;
+
 type Rectangle = { readonly column: number; readonly row: number; readonly columns: number; readonly rows: number };
 
-/** The free rectangle of most inside in a grid, its fittings taken off its length; null where nothing is free. */
+/** The free rectangle in which most goes, walls and fittings taken off; null where no tank has room. */
 function findRectangle(free: Uint8Array, columns: number, rows: number, most: TankAim["most"]): Rectangle | null {
   const deep = new Int32Array(columns);
-  let best: (Rectangle & { readonly area: number }) | null = null;
+  let best: (Rectangle & { readonly worth: number }) | null = null;
   for (let row = 0; row < rows; row++) {
     for (let column = 0; column < columns; column++) {
       deep[column] = free[row * columns + column] ? deep[column]! + 1 : 0;
@@ -197,11 +199,12 @@ function findRectangle(free: Uint8Array, columns: number, rows: number, most: Ta
         const tall = deep[stack.pop()!]!;
         const from = stack.length > 0 ? stack.at(-1)! + 1 : 0;
         const long = column - from;
-        const inside = Math.max(0, long - FITTINGS_MM / CELL_MM);
-        // of the longest the widest, and no narrower than a tank can be
-        const area =
-          most === "litres" ? tall * inside : tall * CELL_MM < LEAST.widthMm + 2 * WALL_MM ? 0 : inside * rows + tall;
-        if (area > (best?.area ?? 0)) best = { column: from, row: row - tall + 1, columns: long, rows: tall, area };
+        const lengthMm = toInsideMm(long) - FITTINGS_MM;
+        const widthMm = toInsideMm(tall);
+        // less than a tank can be is none, and of the longest the widest is taken
+        if (lengthMm < LEAST.lengthMm || widthMm < LEAST.widthMm) continue;
+        const worth = most === "litres" ? lengthMm * widthMm : lengthMm * rows * CELL_MM + widthMm;
+        if (worth > (best?.worth ?? 0)) best = { column: from, row: row - tall + 1, columns: long, rows: tall, worth };
       }
       stack.push(column);
     }

@@ -55,14 +55,14 @@ function findStep(design: Design, taken: readonly Taken[], stretch: Stretch): Fo
   const cell = axis === "x" ? CELL_MM : 2 * CELL_MM;
   const [start, count] = axis === "x" ? [-widthMm / 2, Math.floor(widthMm / cell)] : [0, Math.floor(lengthMm / cell)];
   const lows = feelBelow(taken, stretch, { start, count, cell });
-  const best = findBestRun(lows.map((low) => Math.min(MOST_HEIGHT_MM, topMm - Math.max(low, lowestMm + WALL_MM))));
+  const best = findBestRun(
+    lows.map((low) => Math.min(MOST_HEIGHT_MM, topMm - Math.max(low, lowestMm + WALL_MM))),
+    cell,
+  );
   if (!best) return null;
-  const { first, split, last, left, right } = best;
+  const { first, stepAt, wide, left, right } = best;
   const deep = Math.max(left, right);
   const step = deep - Math.min(left, right);
-  if (step < LEAST_STEP_MM) return null;
-  const wide = (last - first + 1) * cell - 2 * WALL_MM;
-  const stepAt = (split - first + 1) * cell - WALL_MM;
   const profileMm =
     left > right
       ? [p(0, 0), p(stepAt, 0), p(stepAt, step), p(wide, step), p(wide, deep), p(0, deep)]
@@ -101,15 +101,15 @@ function feelBelow(
 
 type Run = {
   readonly first: number;
-  /** The last cell of the left part. */
-  readonly split: number;
-  readonly last: number;
+  /** From its first wall inside to its step, and to its last wall, mm. */
+  readonly stepAt: number;
+  readonly wide: number;
   readonly left: number;
   readonly right: number;
 };
 
-// The run of cells, cut in two, that holds most when each part is as high as its lowest cell.
-function findBestRun(heights: readonly number[]): Run | null {
+// The run of cells, cut in two, that holds most when each part is as high as its lowest cell; without a step it is a box.
+function findBestRun(heights: readonly number[], cell: number): Run | null {
   let best: (Run & { readonly area: number }) | null = null;
   const count = heights.length;
   // least height of every stretch [i, j]
@@ -125,11 +125,14 @@ function findBestRun(heights: readonly number[]): Run | null {
     for (let split = first + LEAST_CELLS - 1; split < count - LEAST_CELLS; split++) {
       const left = least[first]![split]!;
       if (left < LEAST.heightMm) break;
+      const stepAt = (split - first + 1) * cell - WALL_MM;
       for (let last = split + LEAST_CELLS; last < count; last++) {
         const right = least[split + 1]![last]!;
         if (right < LEAST.heightMm) break;
-        const area = left * (split - first + 1) + right * (last - split);
-        if (area > (best?.area ?? 0)) best = { first, split, last, left, right, area };
+        if (Math.abs(left - right) < LEAST_STEP_MM) continue;
+        const wide = (last - first + 1) * cell - 2 * WALL_MM;
+        const area = left * stepAt + right * (wide - stepAt);
+        if (area > (best?.area ?? 0)) best = { first, stepAt, wide, left, right, area };
       }
     }
   }
