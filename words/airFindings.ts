@@ -3,6 +3,7 @@ import type { Design } from "@/core/design/design";
 import type { PartRef } from "@/core/design/part";
 import type { FindingOf } from "@/core/evaluate/findingRegistry";
 import type { FindingWords, Told } from "./findingWords";
+import { DRAWING } from "./pumpOut";
 import { formatQuantity } from "./units";
 
 /** What is found at traps, breathers and the air of tanks, in words. */
@@ -54,14 +55,16 @@ export function describeAirFinding(
     case "sealTogether":
       return {
         title: `${part} fails when all comes together`,
-        why: `Driven to the dump, parked askew at the worst, a week unused and the valve opened: together they take more than its seal of ${length(finding.sealMm)}. Each alone leaves some.`,
+        why: `Driven to the dump, parked askew at the worst, a week unused and ${finding.by === "dump" ? "the valve opened" : "pumped out"}: together they take more than its seal of ${length(finding.sealMm)}. Each alone leaves some.`,
         advice: "Give it a deeper seal, a vent of its own, or let water run before you dump.",
       };
     case "sealSucked":
       return {
-        title: `Dumping pulls ${part} empty`,
-        why: `${formatQuantity(finding.suctionPa, "pressure", units)} of suction stands against a seal of ${length(finding.sealMm)}.`,
-        advice: "Fit a wider breather, or take the trap out of the line and give each fixture its own.",
+        title: `${DRAWING[finding.by]} pulls ${part} empty`,
+        why: `${formatQuantity(finding.suctionPa, "pressure", units)} of suction stands against a seal of ${length(finding.sealMm)}${finding.isShared ? ": it comes from another tank, through the breather they share" : ""}.`,
+        advice: finding.isShared
+          ? "Widen the stretch they share, give each tank its own way out, or fit a deeper seal."
+          : "Fit a wider breather, or take the trap out of the line and give each fixture its own.",
       };
     case "trapSiphons":
       return {
@@ -119,7 +122,7 @@ export function describeAirFinding(
       };
     case "sharedAirSucks":
       return {
-        title: `Dumping ${finding.otherName} sucks on ${part}`,
+        title: `${DRAWING[finding.by]} ${finding.otherName} sucks on ${part}`,
         why: `Through the breather they share it puts ${formatQuantity(finding.suctionPa, "pressure", units)} on the traps; ${limit} are allowed.`,
         advice: "Widen the stretch they share, or give each its own way out.",
       };

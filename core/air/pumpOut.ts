@@ -6,7 +6,7 @@ import type { Network } from "../falls/network";
 import { computeSealAfterMm, computeSealBreakPa } from "../traps/sealPressure";
 import { computeAirwayPressurePa } from "./airPressure";
 import { computeLeastBoreForFlowM } from "./dumping";
-import { buildVentPath, listVents } from "./ventPath";
+import { buildVentPath, listVents, type VentStretch } from "./ventPath";
 
 /** What a pump-out station draws out of a tank, L/s [T: 1 to 2]. */
 export const PUMP_OUT_LPS = 1.5;
@@ -14,6 +14,8 @@ export const PUMP_OUT_LPS = 1.5;
 /** What a station on the deck fitting does to the air of a tank: its pump takes its water whatever the breather lets in. */
 export type PumpOut = {
   readonly ventId: string;
+  /** Its pipe from the port to the open, and those of the breathers it joins. */
+  readonly stretches: readonly VentStretch[];
   readonly suctionPa: number;
   /** The shallowest water seal on the tank, mm, and what is left of it; null where no trap holds water. */
   readonly weakestSealMm: number | null;
@@ -62,14 +64,16 @@ export function computePumpOut(design: Design, tank: Tank, mostPa: number, netwo
   if (vents.length === 0 || !isPumpedOut(design, tank.id)) return null;
   const flowM3PerS = PUMP_OUT_LPS / 1000;
   const air = vents.map((vent) => {
-    const airway = buildVentPath(design, vent).stretches.map(({ pipe }) => pipe);
-    return { vent, airway, suctionPa: computeAirwayPressurePa(flowM3PerS, airway) };
+    const { stretches } = buildVentPath(design, vent);
+    const airway = stretches.map(({ pipe }) => pipe);
+    return { vent, stretches, airway, suctionPa: computeAirwayPressurePa(flowM3PerS, airway) };
   });
-  const { vent, airway, suctionPa } = air.reduce((a, b) => (b.suctionPa < a.suctionPa ? b : a));
+  const { vent, stretches, airway, suctionPa } = air.reduce((a, b) => (b.suctionPa < a.suctionPa ? b : a));
   const seals = (network.drainsByTank.get(tank.id) ?? []).flatMap((drain) => findSealMm(drain) ?? []);
   const weakestSealMm = seals.length > 0 ? Math.min(...seals) : null;
   return {
     ventId: vent.id,
+    stretches,
     suctionPa,
     weakestSealMm,
     sealAfterMm: weakestSealMm === null ? null : computeSealAfterMm(weakestSealMm, suctionPa),

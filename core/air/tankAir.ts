@@ -15,6 +15,7 @@ import { computeTankFull } from "../tanks/tankLevels";
 import { computeSealAfterMm, computeSealBreakPa } from "../traps/sealPressure";
 import { computeAirwayPressurePa } from "./airPressure";
 import { computeDumping, computeLeastBreatherBoreM, type Dumping, sumAirway } from "./dumping";
+import { PUMP_OUT_LPS, type PumpOut } from "./pumpOut";
 import { buildVentPath, followVent, listVents, type VentStretch } from "./ventPath";
 
 /** What a tank's breather does while the tank is dumped full, and while every fixture on it runs. */
@@ -105,22 +106,36 @@ export function computeTankAir(
 }
 
 /** Suction or pressure, Pa, that one tank's air puts on another through the breather they share. */
-export type SharedAir = { readonly fromTankId: string; readonly suctionPa: number };
+export type SharedAir = {
+  readonly fromTankId: string;
+  readonly suctionPa: number;
+  /** It is let go, or a station pumps it out. */
+  readonly by: "dump" | "pumpOut";
+};
 
 /**
- * The worst suction another tank puts on this one while it is dumped: what the stretches they share take at that flow.
+ * The worst suction another tank puts on this one while it is dumped or pumped out: what the stretches they share take at that flow.
  * The air of this tank stands still meanwhile, so the tee's suction reaches it whole [C]. Null where nothing is shared.
  */
-export function computeSharedAir(design: Design, tank: Tank, airs: ReadonlyMap<string, TankAir>): SharedAir | null {
+export function computeSharedAir(
+  design: Design,
+  tank: Tank,
+  airs: ReadonlyMap<string, TankAir>,
+  pumpOuts: ReadonlyMap<string, PumpOut> = new Map(),
+): SharedAir | null {
   const own = new Set(listVents(design, tank.id).flatMap((vent) => followVent(design, vent).map(({ id }) => id)));
   let worst: SharedAir | null = null;
-  for (const [fromTankId, { stretches, dumpFlowLps }] of airs) {
+  const drawn = [
+    ...[...airs].map(([id, { stretches, dumpFlowLps: lps }]) => ({ id, stretches, lps, by: "dump" as const })),
+    ...[...pumpOuts].map(([id, { stretches }]) => ({ id, stretches, lps: PUMP_OUT_LPS, by: "pumpOut" as const })),
+  ];
+  for (const { id: fromTankId, stretches, lps, by } of drawn) {
     if (fromTankId === tank.id) continue;
     const first = stretches.findIndex(({ lineId }) => own.has(lineId));
     if (first < 0) continue;
     const shared = stretches.slice(first).map(({ pipe }) => pipe);
-    const suctionPa = computeAirwayPressurePa(dumpFlowLps / 1000, shared);
-    if (!worst || suctionPa > worst.suctionPa) worst = { fromTankId, suctionPa };
+    const suctionPa = computeAirwayPressurePa(lps / 1000, shared);
+    if (!worst || suctionPa > worst.suctionPa) worst = { fromTankId, suctionPa, by };
   }
   return worst;
 }

@@ -59,7 +59,7 @@ function checkDumping(design: Design, { air, sharedAir, tankId }: TankResult): F
       ? [
           createFinding(
             { kind: "tank", id: tankId },
-            { code: "sharedAirSucks", suctionPa: sharedAir.suctionPa, otherName: other.name },
+            { code: "sharedAirSucks", suctionPa: sharedAir.suctionPa, otherName: other.name, by: sharedAir.by },
             limit,
           ),
         ]

@@ -129,7 +129,16 @@ function checkLineTrap(design: Surroundings, path: DrainPath, result: DrainResul
 }
 
 /** What the tank's air does to one trap: pressure blows a seal out at twice what breaks it by suction. */
-export function checkTrapAir({ lineId, bend, sealMm, suctionPa, pressurePa, togetherMm }: TrapAir): Finding[] {
+export function checkTrapAir({
+  lineId,
+  bend,
+  sealMm,
+  suctionPa,
+  suctionBy: by,
+  isShared,
+  pressurePa,
+  togetherMm,
+}: TrapAir): Finding[] {
   const at = bend === null ? ({ kind: "trap", lineId } as const) : ({ kind: "bend", lineId, index: bend } as const);
   const findings: Finding[] = [];
   if (sealMm > 0 && pressurePa >= 2 * computeSealBreakPa(sealMm)) {
@@ -137,11 +146,11 @@ export function checkTrapAir({ lineId, bend, sealMm, suctionPa, pressurePa, toge
   }
   // each by itself is told elsewhere; here what they do together, unless one of them does it alone
   if (sealMm > 0 && togetherMm <= 0 && suctionPa < computeSealBreakPa(sealMm)) {
-    findings.push(createFinding(at, { code: "sealTogether", leftMm: togetherMm, sealMm }));
+    findings.push(createFinding(at, { code: "sealTogether", leftMm: togetherMm, sealMm, by }));
   }
-  // that of a trap under a fixture is said of the breather that throttles
-  if (bend !== null && suctionPa >= computeSealBreakPa(sealMm)) {
-    findings.push(createFinding(at, { code: "sealSucked", suctionPa, sealMm }));
+  // that of a trap under a fixture is said of its own tank's breather that throttles
+  if ((bend !== null || isShared) && sealMm > 0 && suctionPa >= computeSealBreakPa(sealMm)) {
+    findings.push(createFinding(at, { code: "sealSucked", suctionPa, sealMm, by, isShared }));
   }
   return findings;
 }

@@ -247,7 +247,10 @@ test("tanks that share a level need a height in common", () => {
 test("a seal is blown at twice what sucks it, told together where neither does it alone, and in the line when sucked", () => {
   const breaks = computeSealBreakPa(50);
   const left = { afterSuctionMm: 50, afterPressureMm: 50, togetherMm: 20 };
-  const still: TrapAir = { lineId: "d", bend: null, sealMm: 50, suctionPa: 0, pressurePa: 0, ...left };
+  const still: TrapAir = {
+    ...{ lineId: "d", bend: null, sealMm: 50, suctionPa: 0, suctionBy: "dump", isShared: false, pressurePa: 0 },
+    ...left,
+  };
   const air = (more: Partial<TrapAir>) => checkTrapAir({ ...still, ...more }).map(({ code }) => code);
   expect(air({ pressurePa: 2 * breaks - 0.01 })).toEqual([]);
   expect(air({ pressurePa: 2 * breaks })).toEqual(["sealBlown"]);
@@ -258,6 +261,10 @@ test("a seal is blown at twice what sucks it, told together where neither does i
   expect(air({ togetherMm: -1, suctionPa: breaks })).toEqual([]);
   expect(air({ bend: 1, togetherMm: -1, suctionPa: breaks })).toEqual(["sealSucked"]);
   expect(air({ bend: 1, suctionPa: breaks - 0.01 })).toEqual([]);
+  // of another tank's, through the breather they share, nobody else tells
+  expect(air({ isShared: true, togetherMm: -1, suctionPa: breaks })).toEqual(["sealSucked"]);
+  expect(air({ isShared: true, suctionPa: breaks - 0.01 })).toEqual([]);
+  expect(air({ isShared: true, sealMm: 0, suctionPa: breaks })).toEqual([]);
   const [at] = checkTrapAir({ ...still, bend: 2, pressurePa: 9999 });
   expect(at!.at).toEqual({ kind: "bend", lineId: "d", index: 2 });
 });

@@ -62,8 +62,14 @@ type Numbers =
   | { readonly code: "sealShallow"; readonly sealMm: number }
   | { readonly code: "sealSlops"; readonly lossMm: number; readonly leftMm: number; readonly breaks: boolean }
   | { readonly code: "sealDeep"; readonly sealMm: number }
-  | { readonly code: "sealTogether"; readonly leftMm: number; readonly sealMm: number }
-  | { readonly code: "sealSucked"; readonly suctionPa: number; readonly sealMm: number }
+  | { readonly code: "sealTogether"; readonly leftMm: number; readonly sealMm: number; readonly by: "dump" | "pumpOut" }
+  | {
+      readonly code: "sealSucked";
+      readonly suctionPa: number;
+      readonly sealMm: number;
+      readonly by: "dump" | "pumpOut";
+      readonly isShared: boolean;
+    }
   | { readonly code: "trapSiphons"; readonly fallMm: number; readonly boreMm: number; readonly leftMm: number }
   | { readonly code: "trapArmLong"; readonly lengthMm: number; readonly allowedMm: number }
   | { readonly code: "runsFull"; readonly capacityLps: number; readonly surgeLps: number }
@@ -87,7 +93,12 @@ type Numbers =
       readonly obstacleName: string;
       readonly gapMm: number;
     }
-  | { readonly code: "sharedAirSucks"; readonly suctionPa: number; readonly otherName: string }
+  | {
+      readonly code: "sharedAirSucks";
+      readonly suctionPa: number;
+      readonly otherName: string;
+      readonly by: "dump" | "pumpOut";
+    }
   | {
       readonly code: "fixingWeak";
       readonly load: LoadCaseId;

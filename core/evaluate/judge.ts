@@ -1,5 +1,4 @@
-import { computePumpOut } from "../air/pumpOut";
-import { computeSharedAir, computeTankAir, type SharedAir, type TankAir } from "../air/tankAir";
+import { type Airs, computeAirs, findSuction } from "../air/airs";
 import { type Attitude, computeUp, isLevel, LEVEL } from "../attitude/attitude";
 import { computeBalance } from "../days/balance";
 import type { Design, RulesChoice, Surroundings } from "../design/design";
@@ -137,26 +136,6 @@ function lookUpFalls(rules: RulesChoice, drain: Drain, legs: readonly Leg[]): Fa
     ),
     parkedFall: lookUpLimit(rules, "parkedFall", { boreMm: toCodeBoreMm(pipe) }),
   };
-}
-
-type Airs = { readonly own: ReadonlyMap<string, TankAir>; readonly shared: ReadonlyMap<string, SharedAir> };
-
-function computeAirs(design: Design, network: Network): Airs {
-  const mostPa = lookUpValue(design.rules, "ventSuction");
-  const own = new Map<string, TankAir>();
-  for (const tank of design.tanks) {
-    const air = computeTankAir(design, tank, mostPa, network);
-    if (air) own.set(tank.id, air);
-  }
-  const shared = new Map<string, SharedAir>();
-  // only where breathers meet
-  if (design.lines.some((line) => line.kind === "vent" && line.to.kind === "tee")) {
-    for (const tank of design.tanks) {
-      const air = computeSharedAir(design, tank, own);
-      if (air) shared.set(tank.id, air);
-    }
-  }
-  return { own, shared };
 }
 
 type JudgedDrain = { readonly result: DrainResult; readonly findings: readonly Finding[] };
@@ -316,12 +295,11 @@ function computeTrapAirs(
   return paths.flatMap((path): TrapAir[] => {
     const { drain, tank } = path;
     // an end in the open has no tank behind it that could suck
-    const air = tank && airs.own.get(tank.id);
-    if (!air) return [];
+    const fillPa = tank && airs.fillsPa.get(tank.id);
+    if (!tank || fillPa === undefined || fillPa === null) return [];
     const [trap, branchVent] = [findTrap(drain), findBranchVent(drain)];
     const lineTrap = findLineTrap(drain);
-    const othersPa = airs.shared.get(tank.id)?.suctionPa ?? 0;
-    const tankPa = Math.max(air.suctionPa, othersPa);
+    const sucks = findSuction(airs, tank.id);
     // a vent of the branch stands between the tank and its trap; a trap in the line lies beyond it
     // a trap in the line is taken as it stands level: it is short and lies along the pipe
     const parkedMm = Math.min(...parked.map(({ up }) => computeTrapWater(path, up)?.sealMm ?? 0));
@@ -330,13 +308,15 @@ function computeTrapAirs(
     const spanMm = toTrap(path)?.spanMm ?? 0;
     const inLine = lineTrap ? [{ bend: lineTrap.bend, sealMm: lineTrap.sealMm, vent: null, spanMm }] : [];
     return [...own, ...inLine].map(({ bend, sealMm, vent, spanMm: span }): TrapAir => {
-      const suctionPa = vent ? 0 : tankPa;
-      const pressurePa = vent?.kind === "openPipe" ? 0 : air.fillPa;
+      const suctionPa = vent ? 0 : sucks.pa;
+      const pressurePa = vent?.kind === "openPipe" ? 0 : fillPa;
       return {
         lineId: drain.id,
         bend,
         sealMm,
         suctionPa,
+        suctionBy: sucks.by,
+        isShared: sucks.isShared,
         pressurePa,
         afterSuctionMm: computeSealAfterMm(sealMm, suctionPa),
         afterPressureMm: computeSealUnderMm(sealMm, pressurePa),
@@ -379,7 +359,7 @@ function evaluateTank({ design, tank, network, attitude, parked, airs }: TankInp
     leftL,
     air: airs.own.get(tank.id) ?? null,
     sharedAir: airs.shared.get(tank.id) ?? null,
-    pumpOut: computePumpOut(design, tank, lookUpValue(design.rules, "ventSuction"), network),
+    pumpOut: airs.pumpOuts.get(tank.id) ?? null,
     usableLevelL: toUsable(level),
     usableHereL: toUsable(here),
     usableWorstL: toUsable(worst!),

@@ -19,6 +19,10 @@ export type TrapAir = {
   readonly bend: number | null;
   readonly sealMm: number;
   readonly suctionPa: number;
+  /** What sucks hardest: a tank that is let go, or a station that pumps one out. */
+  readonly suctionBy: "dump" | "pumpOut";
+  /** It is another tank's, through a breather they share. */
+  readonly isShared: boolean;
   readonly pressurePa: number;
   readonly afterSuctionMm: number;
   readonly afterPressureMm: number;

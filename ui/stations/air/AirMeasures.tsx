@@ -20,7 +20,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
 import { WORK_CAUTIONS } from "@/words/cautions";
 import { BRANCH_VENT_NAMES, PLAIN_WORDS, VENT_WAY_NAMES } from "@/words/labels";
-import { describePumpOut } from "@/words/pumpOut";
+import { DRAWING, describePumpOut } from "@/words/pumpOut";
 import { formatQuantity } from "@/words/units";
 import { findShownDrain, findShownResult } from "../../drawing/shown";
 import { Group } from "../../fields/Group";
@@ -99,8 +99,8 @@ function AirFigures() {
         {sharedAir && other && (
           <>
             {" "}
-            Dumping {other.name} puts {formatQuantity(sharedAir.suctionPa, "pressure", units)} on it through the
-            breather they share.
+            {DRAWING[sharedAir.by]} {other.name} puts {formatQuantity(sharedAir.suctionPa, "pressure", units)} on it
+            through the breather they share.
           </>
         )}
       </p>

@@ -48,7 +48,12 @@ export function TrapRiskTable({ lineId }: { readonly lineId: string }) {
     left(say(LIE_CAUSES[lie]), "sealDriving", "Seal left after driving", risks.afterDrivingMm),
     ...(air
       ? [
-          left("The dump valve opens", "sealSuction", "Seal left after dumping", air.afterSuctionMm),
+          left(
+            air.suctionBy === "dump" ? "The dump valve opens" : "A station pumps the tank out",
+            "sealSuction",
+            "Seal left after dumping",
+            air.afterSuctionMm,
+          ),
           left("The tank fills", "sealPressure", "Seal while the tank fills", air.afterPressureMm),
         ]
       : []),

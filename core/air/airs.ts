@@ -1,0 +1,65 @@
+import type { Design } from "../design/design";
+import type { Tank } from "../design/plumbing";
+import { type Network, sumSurgeLps } from "../falls/network";
+import { lookUpValue } from "../rules/lookUpLimit";
+import { computeAirwayPressurePa } from "./airPressure";
+import { computePumpOut, type PumpOut } from "./pumpOut";
+import { computeSharedAir, computeTankAir, type SharedAir, type TankAir } from "./tankAir";
+import { buildVentPath, listVents } from "./ventPath";
+
+/** The air of all tanks: what each one's own dump and pump-out suck, and what the others' do to it. By the tank's id. */
+export type Airs = {
+  readonly own: ReadonlyMap<string, TankAir>;
+  readonly pumpOuts: ReadonlyMap<string, PumpOut>;
+  readonly shared: ReadonlyMap<string, SharedAir>;
+  /** Pressure while it fills, Pa: of every tank that has a breather, whether it is let go, pumped out or neither. */
+  readonly fillsPa: ReadonlyMap<string, number>;
+};
+
+/** All of it for a design, its drains looked up. Source: the parts [C]. */
+export function computeAirs(design: Design, network: Network): Airs {
+  const mostPa = lookUpValue(design.rules, "ventSuction");
+  const each = <T>(compute: (tank: Tank) => T | null): ReadonlyMap<string, T> =>
+    new Map(
+      design.tanks.flatMap((tank) => {
+        const value = compute(tank);
+        return value === null ? [] : [[tank.id, value] as const];
+      }),
+    );
+  const own = each((tank) => computeTankAir(design, tank, mostPa, network));
+  const pumpOuts = each((tank) => computePumpOut(design, tank, mostPa, network));
+  // only where breathers meet
+  const isShared = design.lines.some((line) => line.kind === "vent" && line.to.kind === "tee");
+  return {
+    own,
+    pumpOuts,
+    shared: each((tank) => (isShared ? computeSharedAir(design, tank, own, pumpOuts) : null)),
+    fillsPa: each((tank) => own.get(tank.id)?.fillPa ?? computeFillPa(design, tank, network)),
+  };
+}
+
+/**
+ * Pressure in a tank, Pa, at the largest flow that can come, one bowl let go and the taps of the rest; null without a
+ * breather. Of several breathers the best is counted alone, which is on the safe side. Source: `computeAirwayPressurePa` [C].
+ */
+export function computeFillPa(design: Design, tank: Tank, network: Network): number | null {
+  const flowM3PerS = sumSurgeLps(network, tank.id) / 1000;
+  const pressures = listVents(design, tank.id).map((vent) => {
+    const airway = buildVentPath(design, vent).stretches.map(({ pipe }) => pipe);
+    return computeAirwayPressurePa(flowM3PerS, airway);
+  });
+  return pressures.length === 0 ? null : Math.min(...pressures);
+}
+
+/** What sucks on a tank: how hard, Pa, whether one is let go or pumped out, and whether it is another one by a shared breather. */
+export type Suction = { readonly pa: number; readonly by: "dump" | "pumpOut"; readonly isShared: boolean };
+
+/** What sucks hardest on a tank: its own dump, its own pump-out, or another tank's through a breather they share; 0 Pa for nothing. */
+export function findSuction(airs: Airs, tankId: string): Suction {
+  const shared = airs.shared.get(tankId);
+  return [
+    { pa: airs.own.get(tankId)?.suctionPa ?? 0, by: "dump" as const, isShared: false },
+    { pa: airs.pumpOuts.get(tankId)?.suctionPa ?? 0, by: "pumpOut" as const, isShared: false },
+    { pa: shared?.suctionPa ?? 0, by: shared?.by ?? ("dump" as const), isShared: true },
+  ].reduce((a, b) => (b.pa > a.pa ? b : a));
+}
