@@ -121,10 +121,10 @@ test("the handbook: a word looked up, the rules of another pack, the cautions", 
   const book = page.getByRole("dialog", { name: "Handbook" });
   await book.getByLabel("Search the words").fill("invert");
   await expect(book.getByRole("term")).toHaveCount(1);
-  await book.getByRole("button", { name: "Rules" }).click();
+  await book.getByRole("tab", { name: "Rules" }).click();
   await book.getByLabel("Pack").selectOption({ label: "England" });
   await expect(book.getByRole("row", { name: /Greatest fall/ })).toContainText("90");
-  await book.getByRole("button", { name: "Cautions" }).click();
+  await book.getByRole("tab", { name: "Cautions" }).click();
   await expect(book).toContainText("axle stands");
   await expectAccessible(page);
 });

@@ -1,4 +1,5 @@
 "use client";
+import { Tabs } from "radix-ui";
 import { useState } from "react";
 import { LIMIT_IDS, LIMITS } from "@/core/rules/limitIds";
 import { PACK_IDS, type PackId } from "@/core/rules/packIds";
@@ -14,7 +15,12 @@ import { formatLength, type Units } from "@/words/units";
 import { Pick } from "../kit/Pick";
 import { Sheet } from "../kit/Sheet";
 
-const PARTS = { words: "Words", rules: "Rules", sums: "Sums", cautions: "Cautions" } as const;
+const PARTS = {
+  words: { name: "Words", Shown: Words },
+  rules: { name: "Rules", Shown: Rules },
+  sums: { name: "Sums", Shown: Formulas },
+  cautions: { name: "Cautions", Shown: Cautions },
+} as const;
 type Part = keyof typeof PARTS;
 
 /** The trade in short: its words, the rules by pack with their standing, every formula with its source, the cautions. */
@@ -27,23 +33,27 @@ export function HandbookSheet({ onClose }: { readonly onClose: () => void }) {
       about="The words, the figures this application goes by, and how far each can be trusted."
       onClose={onClose}
     >
-      <div role="group" aria-label="Parts of the handbook" className="flex gap-4 border-b border-rule pb-2">
-        {(Object.keys(PARTS) as Part[]).map((id) => (
-          <button
-            key={id}
-            type="button"
-            aria-pressed={part === id}
-            onClick={() => setPart(id)}
-            className={`min-h-8 text-[15px] phone:min-h-11 ${part === id ? "font-semibold" : "cursor-pointer text-enamel underline decoration-dotted underline-offset-4"}`}
-          >
-            {PARTS[id]}
-          </button>
-        ))}
-      </div>
-      {part === "words" && <Words />}
-      {part === "rules" && <Rules />}
-      {part === "sums" && <Formulas />}
-      {part === "cautions" && <Cautions />}
+      <Tabs.Root value={part} onValueChange={(id) => setPart(id as Part)}>
+        <Tabs.List aria-label="Parts of the handbook" className="flex gap-4 border-b border-rule pb-2">
+          {(Object.keys(PARTS) as Part[]).map((id) => (
+            <Tabs.Trigger
+              key={id}
+              value={id}
+              className={`min-h-8 text-[15px] phone:min-h-11 ${part === id ? "font-semibold" : "cursor-pointer text-enamel underline decoration-dotted underline-offset-4"}`}
+            >
+              {PARTS[id].name}
+            </Tabs.Trigger>
+          ))}
+        </Tabs.List>
+        {(Object.keys(PARTS) as Part[]).map((id) => {
+          const { Shown } = PARTS[id];
+          return (
+            <Tabs.Content key={id} value={id}>
+              <Shown />
+            </Tabs.Content>
+          );
+        })}
+      </Tabs.Root>
     </Sheet>
   );
 }
