@@ -119,8 +119,11 @@ export function describeTankFinding(
       };
     case "portCrowded":
       return {
-        title: `${finding.names.length} lines sit on ${part}`,
-        why: `${finding.names.join(", ")}: one fitting takes one pipe or hose.`,
+        title:
+          finding.names.length === 2
+            ? `${finding.names.join(" and ")} sit on one fitting`
+            : `${finding.names.length} lines sit on one fitting`,
+        why: `${finding.names.length === 2 ? "" : `${finding.names.join(", ")}. `}One fitting takes one pipe or hose.`,
         advice: "Let one join the other before it, by a wye or a tee, or cut a hole of its own for it.",
       };
     case "portsOverlap":
