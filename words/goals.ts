@@ -1,5 +1,7 @@
 import type { Design } from "@/core/design/design";
+import type { Drain } from "@/core/design/plumbing";
 import type { Goal } from "@/core/edits/drainEdits";
+import { listServed } from "@/core/tanks/portPlace";
 import { speakFor } from "./afloat";
 import { describePortPlace } from "./ports";
 import type { Units } from "./units";
@@ -19,4 +21,12 @@ export function describeGoal(goal: Goal, design: Design, units: Units): string {
   if (!tank || !port) return goal.tankId;
   const isOnly = tank.ports.filter(({ kind }) => kind === "inlet").length === 1;
   return isOnly ? tank.name : `${tank.name}, ${describePortPlace(tank, port, design, units)}`;
+}
+
+/** The same as a choice for a drain: an inlet that another one sits on says so. */
+export function describeChoice(goal: Goal, drain: Drain, design: Design, units: Units): string {
+  const text = describeGoal(goal, design, units);
+  if (goal.kind !== "inlet") return text;
+  const other = listServed(design, goal.tankId, goal.portId).find(({ id }) => id !== drain.id);
+  return other ? `${text}: ${other.name} sits there` : text;
 }

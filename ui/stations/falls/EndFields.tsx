@@ -4,7 +4,7 @@ import { FITTINGS } from "@/core/design/plumbing";
 import { buildRedirect, type Goal, listGoals } from "@/core/edits/drainEdits";
 import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
-import { describeGoal } from "@/words/goals";
+import { describeChoice } from "@/words/goals";
 import { FITTING_NAMES } from "@/words/labels";
 import { PlaceFields } from "../../fields/PlaceFields";
 import { useEdits } from "../../fields/useEdits";
@@ -18,7 +18,7 @@ export function EndFields({ drain }: { readonly drain: Drain }) {
   const { apply, set } = useEdits();
   const goals = listGoals(design, drain.id);
   const byKey = new Map(goals.map((goal) => [toKey(goal), goal]));
-  const names = Object.fromEntries(goals.map((goal) => [toKey(goal), describeGoal(goal, design, units)]));
+  const names = Object.fromEntries(goals.map((goal) => [toKey(goal), describeChoice(goal, drain, design, units)]));
   const { to } = drain;
   const redirect = (key: string) => {
     const goal = byKey.get(key);
