@@ -73,3 +73,21 @@ test("the sink taken out, the basin keeps its way to the tank", async ({ page })
   await expect(page.getByLabel("Joins by a")).toBeHidden();
   await expect(page.getByTestId("verdict")).not.toBeEmpty();
 });
+
+test("an inlet that is taken says so; led there all the same it is a must, and one press cuts a hole of its own", async ({
+  page,
+}) => {
+  await openWorkbench(page);
+  await page.keyboard.press("4");
+  await page.getByLabel("Add a fixture").selectOption("basin");
+  const ends = page.getByLabel("Ends in");
+  const taken = await ends.locator("option", { hasText: "Sink drain sits there" }).getAttribute("value");
+  await ends.selectOption(taken!);
+  const findings = page.getByRole("region", { name: "Findings" });
+  await findings.getByRole("button", { name: /Sink drain and Basin drain sit on one fitting/ }).click();
+  await findings.getByRole("button", { name: "Cut a hole of its own for Basin drain" }).click();
+  await findings.getByRole("button", { name: "Do it" }).click();
+  await expect(findings.getByText(/sit on one fitting/)).toBeHidden();
+  await page.keyboard.press("4");
+  expect(await ends.inputValue()).not.toBe(taken);
+});

@@ -101,3 +101,27 @@ test("Puppenwagen: a cassette toilet comes with its cassette and what fills it, 
   await page.keyboard.press("Control+z");
   await expect(heads.getByTestId("black-store")).toHaveCount(0);
 });
+
+test("Lesesaal: a hole of the breather that is there already is held against what it needs, and widened from its finding", async ({
+  page,
+}) => {
+  await openWorkbench(page);
+  await openSample(page, "Lesesaal");
+  await page
+    .getByRole("navigation", { name: "Stations" })
+    .getByRole("button", { name: /^Through/ })
+    .click();
+  const holes = page.getByRole("region", { name: "Measures: Through" }).getByRole("group", { name: /^Holes to drill/ });
+  const row = holes.locator("div", { hasText: /^Breather/ }).first();
+  const field = row.getByLabel("Drilled already, round");
+  await field.fill("20");
+  await field.press("Enter");
+  const findings = page.getByRole("region", { name: "Findings" });
+  await findings.getByRole("button", { name: /The hole for Breather.* is too small/ }).click();
+  await findings.getByRole("button", { name: /^Widen/ }).click();
+  await findings.getByRole("button", { name: "Do it" }).click();
+  await expect(findings.getByText(/is too small/)).toBeHidden();
+  await expect(field).not.toHaveValue("20");
+  await page.keyboard.press("Control+z");
+  await expect(field).toHaveValue("20");
+});

@@ -14,6 +14,10 @@ export function describeRemedy(edit: Edit, byMm: number | null, design: Design, 
       return "Add a kitchen sink";
     case "addDrain":
       return "Draw its drain";
+    case "ownInlet":
+      return `Cut a hole of its own for ${part}`;
+    case "joinBefore":
+      return `Let ${part} join the other one before the tank`;
     case "redirect":
       return "Let it join at another place";
     case "shareFall":
@@ -169,6 +173,8 @@ export function describeEdit(edit: Edit, design: Design): string {
     widenInlet: `Widen ${part}`,
     keepPipe: `Keep the pipe of ${part}`,
     addOwnVessel: `Give ${part} a vessel of its own`,
+    ownInlet: `Cut an inlet for ${part}`,
+    joinBefore: `Let ${part} join another drain`,
     widenHole: `Widen the hole for ${part}`,
     fitBottleTrap: "Fit a bottle trap",
     turnBranch: `Let ${part} come in with the flow`,

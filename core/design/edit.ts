@@ -42,6 +42,8 @@ export const EDIT_CODES = [
   "addOutlet",
   "addDrain",
   "redirect",
+  "joinBefore",
+  "ownInlet",
   "reroute",
   "takeOver",
   "fitWye",

@@ -1,5 +1,6 @@
 import type { Design } from "../design/design";
 import type { EditOp } from "../design/edit";
+import { freeId } from "../design/freeId";
 import { buildPutHoles, buildPutItems, findTrap, listDrilledHoles } from "../design/lineItems";
 import { buildMove } from "../design/moves";
 import type { Drain, Line, Trap, Vent } from "../design/plumbing";
@@ -8,12 +9,14 @@ import { buildDrawDrain, buildRedirect, type Goal, listGoals } from "../edits/dr
 import { buildVentWay } from "../edits/ventEdits";
 import type { Finding } from "../evaluate/findings";
 import { buildDrainPath } from "../falls/drainPath";
+import { clearPort } from "../fit/clearPort";
 import { measureFloorMm } from "../fit/passages";
 import { add, measureLength, subtract, type Vec3, vec } from "../geometry/vec";
 import { clamp } from "../quantity/tolerance";
 import { listServed } from "../tanks/portPlace";
 import type { Remedy } from "./remedy";
 
+type PortRef = { readonly tankId: string; readonly id: string };
 type Of<C extends Finding["code"]> = Extract<Finding, { code: C }>;
 
 /** Leads a breather under the floor to the wall and up it. */
@@ -115,15 +118,30 @@ export function proposeTurnedBranch(design: Design, drain: Drain): Remedy[] {
   return [...turned, ...(redirect ? [{ byMm: null, edit: redirect }] : [])];
 }
 
-/** Of two drains on one inlet the second joins the first before it. */
-export function proposeJoinBefore(design: Design, portId: string, lineId: string): Remedy[] {
-  const isDrain = (line: Line): line is Drain => line.kind === "drain";
-  const main = design.lines.filter(isDrain).find(({ id }) => id === lineId);
-  const second = design.lines.filter(isDrain).find(({ id, to }) => {
-    return id !== lineId && to.kind === "inlet" && to.portId === portId;
-  });
-  const edit = main && second ? buildRedirect(design, second.id, { kind: "line", lineId }) : null;
-  return edit ? [{ byMm: null, edit }] : [];
+/** Of two drains on one inlet the second gets a hole of its own beside it, or joins the first before it. */
+export function proposeApart(design: Design, { tankId, id: portId }: PortRef, lineId: string): Remedy[] {
+  const drains = design.lines.filter((line): line is Drain => line.kind === "drain");
+  const main = drains.find(({ id }) => id === lineId);
+  const second = drains.find(({ id, to }) => id !== lineId && to.kind === "inlet" && to.portId === portId);
+  const tank = design.tanks.find(({ id }) => id === tankId);
+  const port = tank?.ports.find(({ id }) => id === portId);
+  if (!main || !second || !tank || !port) return [];
+  const at = { kind: "line", id: second.id } as const;
+  const id = freeId("inlet", tank.ports);
+  const own: EditOp[] = [
+    {
+      op: "insert",
+      path: ["tanks", tankId, "ports"],
+      index: tank.ports.length,
+      value: clearPort(tank, { ...port, id, boreMm: Math.max(port.boreMm, second.pipe.innerMm) }),
+    },
+    { op: "set", path: ["lines", second.id, "to"], value: { kind: "inlet", tankId, portId: id } },
+  ];
+  const join = buildRedirect(design, second.id, { kind: "line", lineId });
+  return [
+    { byMm: null, edit: { code: "ownInlet", at, ops: own } },
+    ...(join ? [{ byMm: null, edit: { ...join, code: "joinBefore" } } as const] : []),
+  ];
 }
 
 /** One use that the tank can hold, L in tenths. */

@@ -31,9 +31,9 @@ import {
 } from "./partRemedies";
 import {
   proposeAlongWall,
+  proposeApart,
   proposeDrain,
   proposeInside,
-  proposeJoinBefore,
   proposeLessUse,
   proposeSteadySeal,
   proposeTrapOutOfFloor,
@@ -129,7 +129,7 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   dumpLinesMix: (design, finding) => proposeForDumpLine(design, finding),
   dumpLineDirtiesFresh: (design, finding) => proposeOwnCoupling(design, finding),
   dumpEndInside: null,
-  portCrowded: (design, { at, lineId }) => (at.kind === "port" ? proposeJoinBefore(design, at.id, lineId) : []),
+  portCrowded: (design, { at, lineId }) => (at.kind === "port" ? proposeApart(design, at, lineId) : []),
   portsOverlap: null,
   valveNarrow: null,
   fittingHitsObstacle: null,
