@@ -1,11 +1,12 @@
 import fc from "fast-check";
 import { readDemo } from "@/tests/demoRigs";
 import type { Design } from "../design/design";
+import type { Tank } from "../design/plumbing";
 import type { Obstacle } from "../design/rig";
 import { stripPlumbing } from "../design/stripPlumbing";
 import { listTankBlocks } from "../fit/tankBlocks";
 import { lookUpValue } from "../rules/lookUpLimit";
-import { findLargestTanks, measureBetween } from "./largestTanks";
+import { buildTankAt, findLargestTanks, measureBetween } from "./largestTanks";
 import { findSteppedTanks } from "./steppedTanks";
 import { type Found, listTaken } from "./tankPlaces";
 
@@ -276,4 +277,51 @@ test("a tank with a step, along or across, is the best of trying every run and e
     { numRuns: 80 },
   );
   expect(met).toBeGreaterThan(10);
+});
+
+test("two rooms of one size are two places, side by side or one behind the other; what is told grows to the whole", () => {
+  const wall = (at: { x: number; y: number }, lengthMm: number, widthMm: number): Design => ({
+    ...small,
+    rig: { ...small.rig, lengthMm: 1_000, widthMm: 900 },
+    obstacles: [
+      {
+        ...kranich.obstacles[0]!,
+        id: "wall",
+        name: "Wall",
+        kind: "crossMember",
+        atMm: { ...at, z: -395 },
+        lengthMm,
+        widthMm,
+        heightMm: 350,
+      },
+    ],
+  });
+  const side = findLargestTanks(wall({ x: -50, y: -20 }, 1_100, 40))!;
+  const [left, right] = [side.find(({ atMm }) => atMm.y > 0)!, side.find(({ atMm }) => atMm.y < 0)!];
+  expect([left.atMm.x, left.litres]).toEqual([right.atMm.x, right.litres]);
+  const behind = findLargestTanks(wall({ x: 480, y: -500 }, 40, 1_000))!;
+  const [front, rear] = [behind.find(({ atMm }) => atMm.x > 500)!, behind.find(({ atMm }) => atMm.x < 500)!];
+  expect([front.atMm.y, front.litres]).toEqual([rear.atMm.y, expect.closeTo(rear.litres, -1)]);
+  const shares: number[] = [];
+  findLargestTanks(small, { onStep: (share) => shares.push(share) > 0 });
+  expect(shares[0]).toBeCloseTo(1 / shares.length, 9);
+  expect(shares.at(-1)).toBe(1);
+  expect(shares).toEqual([...shares].sort((a, b) => a - b));
+  // where they touch there is no room between two things
+  const touching = wall({ x: 100, y: 0 }, 50, 50);
+  const next = { ...touching.obstacles[0]!, id: "next", atMm: { x: 150, y: 50, z: -395 } };
+  expect(measureBetween({ obstacles: [...touching.obstacles, next] }, ["wall", "next"])).toBeNull();
+});
+
+test("hung in its place a tank lets out at the bottom of its rear and takes in at the top of its front", () => {
+  const [box] = findLargestTanks(small)!.filter(({ stepped }) => !stepped);
+  const edit = buildTankAt(small, box!, "Large");
+  const insert = edit.ops.find(({ op }) => op === "insert");
+  if (insert?.op !== "insert") throw new Error("a tank");
+  const { ports } = insert.value as Tank;
+  const place = (kind: string) => ports.find((port) => port.kind === kind)!;
+  const { lengthMm, widthMm, heightMm } = box!;
+  expect(place("outlet").atMm).toEqual({ x: 0, y: widthMm / 2, z: 0 });
+  const inlet = place("inlet");
+  expect(inlet.atMm).toEqual({ x: lengthMm, y: widthMm / 2, z: heightMm - inlet.boreMm });
 });

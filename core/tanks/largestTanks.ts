@@ -26,6 +26,8 @@ const HEIGHT_STEP_MM = 20;
 /** How far below the floor its top may hang, mm; lower leaves drains more fall. */
 const BELOW_MM = [140, 80, ROOM_MM] as const;
 const MOST_PLACES = 5;
+/** At each height and depth so many places are looked for, none in the room of another: both sides of a shaft. */
+const ROOMS = 2;
 
 /**
  * The largest tanks, boxes and ones with a step, that find room under the floor, clear of what is there by the rules, above the sill line and with
@@ -151,15 +153,24 @@ function findAt(design: Design, { taken, z, heightMm, bounds, most }: Slab): Fou
     for (let row = y0; row < y1; row++) free.fill(0, row * columns + x0, row * columns + Math.max(x0, x1));
   }
   closeOutside(free, columns, rows, { bounds, widthMm });
-  const best = findRectangle(free, columns, rows, most);
-  if (!best) return [];
-  const place = {
-    atMm: vec(best.column * CELL_MM + WALL_MM, best.row * CELL_MM - widthMm / 2 + WALL_MM, z),
-    lengthMm: toInsideMm(best.columns) - FITTINGS_MM,
-    widthMm: toInsideMm(best.rows),
-    heightMm,
-  };
-  return [{ ...place, litres: (place.lengthMm * place.widthMm * place.heightMm) / 1e6, stepped: null }];
+  const found: Found[] = [];
+  for (let room = 0; room < ROOMS; room++) {
+    const best = findRectangle(free, columns, rows, most);
+    if (!best) break;
+    const place = {
+      atMm: vec(best.column * CELL_MM + WALL_MM, best.row * CELL_MM - widthMm / 2 + WALL_MM, z),
+      lengthMm: toInsideMm(best.columns) - FITTINGS_MM,
+      widthMm: toInsideMm(best.rows),
+      heightMm,
+    };
+    found.push({ ...place, litres: (place.lengthMm * place.widthMm * place.heightMm) / 1e6, stepped: null });
+    // what is left beside it is a place of its own
+    for (let row = best.row; row < best.row + best.rows; row++) {
+      const from = row * columns + best.column;
+      free.fill(0, from, from + best.columns);
+    }
+  }
+  return found;
 }
 
 // What lies beyond the bounds is not free.
