@@ -1,4 +1,3 @@
-import { createRecall } from "../quantity/recall";
 import type { EditOp } from "./edit";
 import { findNode, findNodeId } from "./nodes";
 import type { BranchVent, Drain, InlinePiece, Line, LineItem, Pipe, PipeJoint, Trap } from "./plumbing";
@@ -28,10 +27,17 @@ type View = {
 };
 
 const NOTHING: View = { trap: null, branchVent: null, pieces: [], changes: [], lineTrap: null, holes: [] };
-const recallView = createRecall<Drain["items"], View>();
+const known = new WeakMap<Drain["items"], { readonly bendsMm: Drain["bendsMm"]; readonly view: View }>();
 
-const view = ({ items, bendsMm }: Along): View =>
-  items.length === 0 ? NOTHING : recallView(items, [bendsMm], () => lookUp(items, bendsMm));
+// It is asked many times in a frame, so that a remembered one costs one look.
+function view({ items, bendsMm }: Along): View {
+  if (items.length === 0) return NOTHING;
+  const kept = known.get(items);
+  if (kept?.bendsMm === bendsMm) return kept.view;
+  const made = lookUp(items, bendsMm);
+  known.set(items, { bendsMm, view: made });
+  return made;
+}
 
 // In the order of the bends; what stands at a bend that is gone is refused when the drain is read.
 function lookUp(items: readonly LineItem[], nodes: Drain["bendsMm"]): View {
