@@ -120,12 +120,10 @@ export function proposeTurnedBranch(design: Design, drain: Drain): Remedy[] {
 
 /** Of two drains on one inlet the second gets a hole of its own beside it, or joins the first before it. */
 export function proposeApart(design: Design, { tankId, id: portId }: PortRef, lineId: string): Remedy[] {
-  const drains = design.lines.filter((line): line is Drain => line.kind === "drain");
-  const main = drains.find(({ id }) => id === lineId);
-  const second = drains.find(({ id, to }) => id !== lineId && to.kind === "inlet" && to.portId === portId);
+  const second = listServed(design, tankId, portId).find(({ id }) => id !== lineId);
   const tank = design.tanks.find(({ id }) => id === tankId);
   const port = tank?.ports.find(({ id }) => id === portId);
-  if (!main || !second || !tank || !port) return [];
+  if (!second || !tank || !port) return [];
   const at = { kind: "line", id: second.id } as const;
   const id = freeId("inlet", tank.ports);
   const own: EditOp[] = [
@@ -137,7 +135,8 @@ export function proposeApart(design: Design, { tankId, id: portId }: PortRef, li
     },
     { op: "set", path: ["lines", second.id, "to"], value: { kind: "inlet", tankId, portId: id } },
   ];
-  const join = buildRedirect(design, second.id, { kind: "line", lineId });
+  const isDrain = design.lines.some(({ id: own, kind }) => own === lineId && kind === "drain");
+  const join = isDrain ? buildRedirect(design, second.id, { kind: "line", lineId }) : null;
   return [
     { byMm: null, edit: { code: "ownInlet", at, ops: own } },
     ...(join ? [{ byMm: null, edit: { ...join, code: "joinBefore" } } as const] : []),

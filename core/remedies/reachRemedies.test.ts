@@ -4,6 +4,7 @@ import { mustApply } from "@/tests/sharedAir";
 import type { Design } from "../design/design";
 import type { EditOp } from "../design/edit";
 import { buildPutItems } from "../design/lineItems";
+import type { Drain } from "../design/plumbing";
 import { buildAddFixture } from "../edits/fixtureEdits";
 import { evaluate } from "../evaluate/evaluate";
 import type { Finding } from "../evaluate/findings";
@@ -137,4 +138,19 @@ test("a breather that goes straight into another's tee has nothing to lift, and 
     true,
   );
   for (const finding of evaluation.findings) expect(() => proposeRemedies(design, evaluation, finding)).not.toThrow();
+});
+
+test("of two tanks whose inlets have one name only the drains of the crowded one are led apart", () => {
+  const other = { ...tank, id: "other", name: "Other", atMm: { ...tank.atMm, x: tank.atMm.x - 900 } };
+  const line = drain as Drain;
+  const to = { kind: "inlet" as const, tankId: "other", portId: inlet.id };
+  const lines = [{ ...line, id: "far", name: "Far", to }, ...kranich.lines, { ...line, id: "twin", name: "Twin" }];
+  const design: Design = { ...kranich, tanks: [other, ...kranich.tanks], lines };
+  const evaluation = evaluate(design);
+  const finding = evaluation.findings.find(({ code }) => code === "portCrowded");
+  expect(finding).toMatchObject({ at: { tankId: tank.id }, names: [line.name, "Twin"] });
+  const [own] = proposeRemedies(design, evaluation, finding!);
+  expect(own!.edit).toMatchObject({ code: "ownInlet", at: { id: "twin" } });
+  const after = mustApply(design, own!.edit);
+  expect(evaluate(after).findings.map(({ code }) => code)).not.toContain("portCrowded");
 });
