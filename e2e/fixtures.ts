@@ -71,6 +71,8 @@ export async function openSample(page: Page, name: Offered): Promise<void> {
   await page.keyboard.press("Control+o");
   await page.getByRole("dialog").getByRole("button", { name, exact: true }).click();
   await expect(page.getByRole("button", { name: `Designs; ${name} is open` })).toBeVisible();
+  // the list gives the focus back when it is gone, and no sooner
+  await expect(page.getByRole("dialog")).toBeHidden();
 }
 
 /** Opens the page on one of the rigs. */
