@@ -26,7 +26,7 @@ const withBore = (design: Design, innerMm: number): Design => ({
   lines: design.lines.map((line) => (line.kind === "vent" ? { ...line, pipe: { ...line.pipe, innerMm } } : line)),
 });
 
-test("a tank without an outlet fills as any other: its pressure is reckoned and blows a seal out", () => {
+test("where no port lets water out the pressure while filling is reckoned too, and blows a seal out", () => {
   const shut: Design = {
     ...kranich,
     tanks: kranich.tanks.map((tank) => ({ ...tank, ports: tank.ports.filter(({ kind }) => kind !== "outlet") })),
