@@ -1,4 +1,3 @@
-import { clamp } from "../quantity/tolerance";
 import type { Vec3 } from "./vec";
 
 /** A box with its faces along the rig's axes, mm. */
@@ -23,8 +22,8 @@ const WIDE_MM = 500;
 
 /**
  * Least distance, mm, from a straight leg a-b to a block; 0 where it runs through. Exact up to 500 mm, beyond that
- * at least the distance from the leg's own bounding block. The distance is convex along the leg, so a ternary
- * search finds the least [C].
+ * at least the distance from the leg's own bounding block. The square of the distance is convex along the leg, and its
+ * slope straight between the places where the leg passes a face, so the least is found and not searched for [C].
  */
 export function measureLegGap(a: Vec3, b: Vec3, block: Block): number {
   const around = Math.hypot(
@@ -33,31 +32,54 @@ export function measureLegGap(a: Vec3, b: Vec3, block: Block): number {
     measureApart(a.z, b.z, block.min.z, block.max.z),
   );
   if (around > WIDE_MM) return around;
-  let low = 0;
-  let high = 1;
-  for (let i = 0; i < 32; i++) {
-    const left = low + (high - low) / 3;
-    const right = high - (high - low) / 3;
-    if (measureSquareAt(a, b, left, block) <= measureSquareAt(a, b, right, block)) high = right;
-    else low = left;
-  }
   const least = Math.min(
     measureSquareAt(a, b, 0, block),
     measureSquareAt(a, b, 1, block),
-    measureSquareAt(a, b, (low + high) / 2, block),
+    measureSquareAt(a, b, findNearestShare(a, b, block), block),
   );
   return Math.sqrt(least);
 }
 
+// Of the places where the leg passes a face the two are kept between which the slope turns from falling to rising.
+function findNearestShare(a: Vec3, b: Vec3, block: Block): number {
+  let low = 0;
+  let high = 1;
+  for (const axis of AXES) {
+    const run = b[axis] - a[axis];
+    if (run === 0) continue;
+    for (const face of [block.min[axis], block.max[axis]]) {
+      const t = (face - a[axis]) / run;
+      if (t <= low || t >= high) continue;
+      if (measureSlopeAt(a, b, t, block) > 0) high = t;
+      else low = t;
+    }
+  }
+  const [falling, rising] = [measureSlopeAt(a, b, low, block), measureSlopeAt(a, b, high, block)];
+  if (falling >= 0) return low;
+  if (rising <= 0) return high;
+  return low + (high - low) * (falling / (falling - rising));
+}
+
 function measureSquareAt(a: Vec3, b: Vec3, t: number, { min, max }: Block): number {
-  const x = a.x + (b.x - a.x) * t;
-  const y = a.y + (b.y - a.y) * t;
-  const z = a.z + (b.z - a.z) * t;
-  const dx = x - clamp(x, min.x, max.x);
-  const dy = y - clamp(y, min.y, max.y);
-  const dz = z - clamp(z, min.z, max.z);
+  const dx = measureOutside(a.x + (b.x - a.x) * t, min.x, max.x);
+  const dy = measureOutside(a.y + (b.y - a.y) * t, min.y, max.y);
+  const dz = measureOutside(a.z + (b.z - a.z) * t, min.z, max.z);
   return dx * dx + dy * dy + dz * dz;
 }
+
+// Half of what the square of the distance gains along the leg.
+function measureSlopeAt(a: Vec3, b: Vec3, t: number, { min, max }: Block): number {
+  const [x, y, z] = [b.x - a.x, b.y - a.y, b.z - a.z];
+  return (
+    measureOutside(a.x + x * t, min.x, max.x) * x +
+    measureOutside(a.y + y * t, min.y, max.y) * y +
+    measureOutside(a.z + z * t, min.z, max.z) * z
+  );
+}
+
+// How far past a face, with its sign; 0 between the two.
+const measureOutside = (at: number, min: number, max: number): number =>
+  at < min ? at - min : at > max ? at - max : 0;
 
 const measureApart = (a: number, b: number, min: number, max: number): number =>
   Math.max(0, min - Math.max(a, b), Math.min(a, b) - max);

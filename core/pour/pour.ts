@@ -163,10 +163,11 @@ export function computePour(design: Design, attitude: Attitude, events: readonly
       if (basin.litres > SETTLED_L) basin.lastWetS = second;
       if (cell.litres >= FULL_SHARE * cell.fullL) basin.ranFull = true;
     }
-    if (step % perFrame === 0) note((step / perFrame) * FRAME_S);
-    const isMoving = basins.some((b) => b.litres > SETTLED_L) || cells.some((c) => c.litres - c.keptL > SETTLED_L);
     // only at a frame, so that the last one shown is how it ends
-    if (step % perFrame === 0 && second > lastRunS && (!isMoving || isStuck(stores, cells, basins))) break;
+    if (step % perFrame !== 0) continue;
+    note((step / perFrame) * FRAME_S);
+    const isMoving = basins.some((b) => b.litres > SETTLED_L) || cells.some((c) => c.litres - c.keptL > SETTLED_L);
+    if (second > lastRunS && (!isMoving || isStuck(stores, cells, basins))) break;
   }
   return {
     legs: cells.map(({ lineId, index, fullL, keptL }) => ({ lineId, index, fullL, keptL })),
@@ -349,7 +350,7 @@ function passOn(cells: readonly Cell[], stores: readonly Store[], cell: Cell, st
   const low = Math.floor(place);
   const flow =
     cell.flowLps[low]! + (place - low) * ((cell.flowLps[low + 1] ?? cell.flowLps[low]!) - cell.flowLps[low]!);
-  const next = cells[cell.next];
+  const next = cell.next < 0 ? null : cells[cell.next]!;
   const store = stores[cell.tank]!;
   const room = Math.max(0, next ? next.fullL - next.litres : store.takesL - store.gotL);
   // the last film runs off too: at no fill at all there is no flow to read

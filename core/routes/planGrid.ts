@@ -58,6 +58,8 @@ const WAYS = [
   [1, -1],
 ] as const;
 
+const STEPS = WAYS.map(([dx, dy]) => ({ dx, dy, cells: Math.hypot(dx, dy) }));
+
 /**
  * The cheapest way over free cells from any of the starts to the goal, as cells: its length, mm, a price a turn of 45°,
  * what some cells cost extra, and what it costs to begin at one. Null when there is none. Best first with the straight distance as the least to come [C].
@@ -80,9 +82,16 @@ export function findWay(
   const states = columns * rows * WAYS.length;
   const cost = new Float64Array(states).fill(Infinity);
   const from = new Int32Array(states).fill(-1);
+  // a way into a cell that was gone on from stays the cheapest: the straight distance never shrinks by more than a step
+  const isDone = new Uint8Array(states);
   const heap = new Heap();
-  const toGo = (cell: number): number =>
-    Math.hypot((cell % columns) - (goal % columns), Math.floor(cell / columns) - Math.floor(goal / columns)) * cellMm;
+  const distances = new Float64Array(columns * rows).fill(-1);
+  const [goalColumn, goalRow] = [goal % columns, Math.floor(goal / columns)];
+  const toGo = (cell: number): number => {
+    if (distances[cell]! < 0)
+      distances[cell] = Math.hypot((cell % columns) - goalColumn, Math.floor(cell / columns) - goalRow) * cellMm;
+    return distances[cell]!;
+  };
   for (const start of starts) {
     const price = startMm(start);
     for (let way = 0; way < WAYS.length; way++) {
@@ -91,20 +100,23 @@ export function findWay(
     }
   }
   for (let state = heap.pop(); state !== null; state = heap.pop()) {
+    if (isDone[state]) continue;
+    isDone[state] = 1;
     const cell = Math.floor(state / WAYS.length);
     if (cell === goal) return unwind(from, state);
     const way = state % WAYS.length;
+    const [fromColumn, fromRow] = [cell % columns, Math.floor(cell / columns)];
     for (let next = 0; next < WAYS.length; next++) {
       const turn = Math.min((next - way + 8) % 8, (way - next + 8) % 8);
       // a pipe turns by 45° or by 90°, no further
       if (turn > 2) continue;
-      const [dx, dy] = WAYS[next]!;
-      const column = (cell % columns) + dx;
-      const row = Math.floor(cell / columns) + dy;
+      const { dx, dy, cells } = STEPS[next]!;
+      const column = fromColumn + dx;
+      const row = fromRow + dy;
       if (column < 0 || column >= columns || row < 0 || row >= rows) continue;
       const other = row * columns + column;
       if (isBlocked[other] && other !== goal) continue;
-      const step = Math.hypot(dx, dy) * cellMm + turn * turnMm + extraMm(other);
+      const step = cells * cellMm + turn * turnMm + extraMm(other);
       const place = other * WAYS.length + next;
       const total = cost[state]! + step;
       if (total >= cost[place]!) continue;
