@@ -1,7 +1,7 @@
 import type { Design } from "../design/design";
-import type { Obstacle } from "../design/rig";
 import { toBlock } from "../fit/obstacleGaps";
 import { findRole } from "../fit/roles";
+import type { Block } from "../geometry/blocks";
 import { interpolate, measureLength, subtract, type Vec3 } from "../geometry/vec";
 import { createRecall } from "../quantity/recall";
 
@@ -21,9 +21,9 @@ export const measureInRoomMm = (design: Pick<Design, "rig" | "obstacles">, cours
 const recallRoom = createRecall<readonly Vec3[], number>();
 
 function sumInRoom({ rig, obstacles }: Pick<Design, "rig" | "obstacles">, course: readonly Vec3[]): number {
-  const covers = obstacles.filter(
-    ({ kind }) => findRole(kind) === "cabinet" || kind === "seat" || kind === "wheelArch",
-  );
+  const covers = obstacles
+    .filter(({ kind }) => findRole(kind) === "cabinet" || kind === "seat" || kind === "wheelArch")
+    .map(toBlock);
   const isFree = (p: Vec3): boolean => {
     if (p.z <= 0 || p.z >= HEADROOM_MM) return false;
     const toWallMm = Math.min(p.x, rig.lengthMm - p.x, rig.widthMm / 2 - Math.abs(p.y));
@@ -39,7 +39,6 @@ function sumInRoom({ rig, obstacles }: Pick<Design, "rig" | "obstacles">, course
   }, 0);
 }
 
-function isInside(p: Vec3, obstacle: Obstacle): boolean {
-  const { min, max } = toBlock(obstacle);
+function isInside(p: Vec3, { min, max }: Block): boolean {
   return p.x >= min.x && p.x <= max.x && p.y >= min.y && p.y <= max.y && p.z >= min.z && p.z <= max.z;
 }

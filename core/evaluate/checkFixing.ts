@@ -6,11 +6,14 @@ import { computeFullKg } from "../tanks/shell";
 import { createFinding } from "./createFinding";
 import type { Finding } from "./findings";
 
-const recallFindings = createRecall<Tank, readonly Finding[]>();
+const recallFindings = createRecall<Tank["solid"], readonly Finding[]>();
 
 /** What can be said against what holds a tank. */
 export const checkFixing = ({ rig }: Design, tank: Tank): readonly Finding[] =>
-  recallFindings(tank, [rig.crashClass, rig.kind], () => judgeFixing(rig, tank));
+  recallFindings(tank.solid, [rig.crashClass, rig.kind, ...listAllButPlace(tank)], () => judgeFixing(rig, tank));
+
+// Where it hangs says nothing of what holds it, but whether it hangs at all.
+const listAllButPlace = ({ atMm, ...others }: Tank): unknown[] => [atMm.z < 0, ...Object.values(others)];
 
 function judgeFixing(rig: Pick<Design["rig"], "crashClass" | "kind">, tank: Tank): Finding[] {
   const at = { kind: "tank", id: tank.id } as const;

@@ -18,7 +18,12 @@ export function checkJunctions(design: Design, network: Network, paths: readonly
   if (network.branches.size === 0) return [];
   const through = new Map<string, DrainPath[]>();
   for (const path of paths) {
-    for (const leg of path.legs) through.set(toLegKey(leg), [...(through.get(toLegKey(leg)) ?? []), path]);
+    for (const leg of path.legs) {
+      const key = toLegKey(leg);
+      const others = through.get(key);
+      if (others) others.push(path);
+      else through.set(key, [path]);
+    }
   }
   return [
     ...paths.flatMap(checkFitting),

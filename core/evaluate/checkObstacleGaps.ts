@@ -11,8 +11,10 @@ export function checkObstacleGaps(
   gaps: readonly ObstacleGap[],
   toFinding: (obstacle: Obstacle, gapMm: number, limit: Limit) => Finding,
 ): Finding[] {
-  return gaps.flatMap(({ obstacle, gapMm }) => {
+  const findings: Finding[] = [];
+  for (const { obstacle, gapMm } of gaps) {
     const limit = findClearance(design.rules, obstacle);
-    return isAtLeast(gapMm, limit.value ?? 0) ? [] : [toFinding(obstacle, gapMm, limit)];
-  });
+    if (!isAtLeast(gapMm, limit.value ?? 0)) findings.push(toFinding(obstacle, gapMm, limit));
+  }
+  return findings;
 }

@@ -30,7 +30,7 @@ import {
   type TrapAir,
   type TrapRisks,
 } from "../traps/trapRisks";
-import { computeTrapWater } from "../traps/trapSeal";
+import { computeLeastSealMm, computeTrapWater } from "../traps/trapSeal";
 import { checkDesign } from "./checkDesign";
 import { checkDrain } from "./checkDrain";
 import { checkDumpLines } from "./checkDumpLines";
@@ -91,12 +91,12 @@ export function* judgeInSteps(design: Design, attitude: Attitude = LEVEL): Gener
   for (const path of paths) {
     yield;
     const { rig, obstacles, rules } = design;
-    const given = [rig, obstacles, rules, attitude.pitchDeg, attitude.rollDeg];
+    const given = [path, rig, obstacles, rules, attitude.pitchDeg, attitude.rollDeg];
     const judge = () => {
       const result = evaluateDrain({ design, path, falls, attitude, parked });
       return { result, findings: checkDrain(design, path, result, parked) };
     };
-    judged.push(recallDrain(path, given, judge));
+    judged.push(recallDrain(path.drain, given, judge));
   }
   const drains = judged.map(({ result }) => result);
   yield;
@@ -140,7 +140,7 @@ function lookUpFalls(rules: RulesChoice, drain: Drain, legs: readonly Leg[]): Fa
 
 type JudgedDrain = { readonly result: DrainResult; readonly findings: readonly Finding[] };
 
-const recallDrain = createRecall<DrainPath, JudgedDrain>();
+const recallDrain = createRecall<Drain, JudgedDrain>();
 const recallLastPath = createRecall<Drain, DrainPath>();
 
 // All that the way of a drain hangs on, asked before it is laid out anew: the drains it runs through, their fixtures, where the
@@ -156,16 +156,17 @@ function layPath(design: Design, drain: Drain, network: Network): DrainPath {
     ...chain,
     ...chain.map(({ fromFixture }) => network.fixtures.get(fromFixture)),
     end,
-    ...chain.flatMap(({ id }) => [...network.inflowsLps.get(id)!, ...network.surgesLps.get(id)!]),
+    ...chain.map(({ id }) => network.inflowsLps.get(id)),
+    ...chain.map(({ id }) => network.surgesLps.get(id)),
   ];
-  return recallLaid(drain, from, () => recallPath(buildDrainPath(design, drain, network)));
+  return recallLaid(drain, from, () => buildDrainPath(design, drain, network));
 }
 
 const recallLaid = createRecall<Drain, DrainPath>();
 /** Hardly a rig has more drains joined one to the next. */
 const SHORT_CHAIN = 8;
 
-// A way through the same drains to the same end, with as much water coming in, is the same way.
+// A long way through the same drains to the same end, with as much water coming in, is the same way.
 const recallPath = (path: DrainPath): DrainPath =>
   recallLastPath(
     path.drain,
@@ -302,7 +303,7 @@ function computeTrapAirs(
     const sucks = findSuction(airs, tank.id);
     // a vent of the branch stands between the tank and its trap; a trap in the line lies beyond it
     // a trap in the line is taken as it stands level: it is short and lies along the pipe
-    const parkedMm = Math.min(...parked.map(({ up }) => computeTrapWater(path, up)?.sealMm ?? 0));
+    const parkedMm = computeLeastSealMm(path, parked);
     const own =
       trap && trap.sealMm > 0 ? [{ bend: null, sealMm: trap.sealMm, vent: branchVent, spanMm: trap.spanMm }] : [];
     const spanMm = toTrap(path)?.spanMm ?? 0;

@@ -79,24 +79,11 @@ export function buildDrainPath(design: Design, drain: Drain, network: Network = 
   const chain = followDrain(network, drain);
   const fixture = network.fixtures.get(drain.fromFixture)!;
   const { tank, inlet, atMm: inletMm } = findEnd(network, chain.at(-1)!);
-  const stretches = chain.map((line, i) => ({ line, first: i === 0 ? 0 : findEntry(chain[i - 1]!, line) }));
-  const bends = stretches.flatMap(({ line, first }) => line.bendsMm.slice(first));
-  const nodesMm = [placeWeir(fixture.outletMm, drain, [...bends, inletMm]), ...bends, inletMm];
-  const nodeRefs: NodeRef[] = [
-    { lineId: drain.id, bend: -1 },
-    ...stretches.flatMap(({ line, first }) =>
-      line.bendsMm.slice(first).map((_, i) => ({ lineId: line.id, bend: first + i })),
-    ),
-    { lineId: chain.at(-1)!.id, bend: -1 },
-  ];
-  const legs = stretches.flatMap(({ line, first }, i) => {
-    // a drain that joins another has a leg to the junction; the one joined goes on from there
-    const from = i === 0 ? 0 : first + 1;
-    return Array.from({ length: line.bendsMm.length + 1 - from }, (_, k) => ({ line, index: from + k }));
-  });
-  const built = legs.map(({ line, index }, i) => {
-    const [from, to] = [nodesMm[i]!, nodesMm[i + 1]!];
-    const pipe = findPipeOf(line, index);
+  const { stretches, bends, nodeRefs, legs } = recallCourse(drain, chain, () => followBends(chain));
+  const nodesMm = [placeWeir(fixture.outletMm, drain, bends, inletMm), ...bends, inletMm];
+  const built = legs.map(({ line, index, pipe }, i) => {
+    const from = nodesMm[i]!;
+    const to = nodesMm[i + 1]!;
     const inflowLps = sumInflowLps(network, line, index);
     const surgeLps = findSurgeLps(network, line, index);
     return recallLeg(from, [to, line.id, index, pipe, inflowLps, surgeLps], () =>
@@ -119,6 +106,36 @@ export function buildDrainPath(design: Design, drain: Drain, network: Network = 
   };
 }
 
+/** What of a way its drains alone say: where the water comes into each, and through which bends and legs it runs. */
+type Course = Pick<DrainPath, "nodeRefs"> & {
+  readonly stretches: readonly { readonly line: Drain; readonly first: number }[];
+  readonly bends: readonly Vec3[];
+  readonly legs: readonly { readonly line: Drain; readonly index: number; readonly pipe: Pipe }[];
+};
+
+function followBends(chain: readonly Drain[]): Course {
+  const stretches = chain.map((line, i) => ({ line, first: i === 0 ? 0 : findEntry(chain[i - 1]!, line) }));
+  return {
+    stretches,
+    bends: stretches.flatMap(({ line, first }) => line.bendsMm.slice(first)),
+    nodeRefs: [
+      { lineId: chain[0]!.id, bend: -1 },
+      ...stretches.flatMap(({ line, first }) =>
+        line.bendsMm.slice(first).map((_, i) => ({ lineId: line.id, bend: first + i })),
+      ),
+      { lineId: chain.at(-1)!.id, bend: -1 },
+    ],
+    legs: stretches.flatMap(({ line, first }, i) => {
+      // a drain that joins another has a leg to the junction; the one joined goes on from there
+      const from = i === 0 ? 0 : first + 1;
+      const count = line.bendsMm.length + 1 - from;
+      return Array.from({ length: count }, (_, k) => ({ line, index: from + k, pipe: findPipeOf(line, from + k) }));
+    }),
+  };
+}
+
+// While the tank at its end is pulled a drain takes the same course.
+const recallCourse = createRecall<Drain, Course>();
 // While one end of a drain is pulled its other legs stay the same objects, and so does what is known of them.
 const recallLeg = createRecall<Vec3, Leg>();
 const recallFitting = createRecall<Gear, Vec3>();
@@ -151,18 +168,19 @@ function findEnd(network: Network, { to }: Drain): PathEnd {
 // Along a drain from its own weir to one of its bends, mm.
 function measureToBend(network: Network, drain: Drain, bend: number): number {
   const { outletMm } = network.fixtures.get(drain.fromFixture)!;
-  const points = [placeWeir(outletMm, drain, drain.bendsMm), ...drain.bendsMm.slice(0, bend + 1)];
+  const points = [placeWeir(outletMm, drain, drain.bendsMm, null), ...drain.bendsMm.slice(0, bend + 1)];
   return points.slice(1).reduce((sum, p, i) => sum + measureLength(subtract(p, points[i]!)), 0);
 }
 
 const findEntry = ({ to }: Drain, main: Drain): number => (to.kind === "junction" ? findJunctionBend(main, to) : 0);
 
 // The trap carries the water sideways toward the first point that is not straight below the outlet.
-function placeWeir(outletMm: Vec3, drain: Drain, ahead: readonly Vec3[]): Vec3 {
+function placeWeir(outletMm: Vec3, drain: Drain, bends: readonly Vec3[], endMm: Vec3 | null): Vec3 {
   const trap = findTrap(drain);
   if (!trap) return outletMm;
   const { spanMm, dropMm } = trap;
-  const towards = ahead.find((p) => Math.hypot(p.x - outletMm.x, p.y - outletMm.y) > NO_LENGTH_MM) ?? null;
+  const isAside = (p: Vec3) => Math.hypot(p.x - outletMm.x, p.y - outletMm.y) > NO_LENGTH_MM;
+  const towards = bends.find(isAside) ?? (endMm && isAside(endMm) ? endMm : null);
   return recallWeir(drain, [outletMm, towards], () => {
     const aim = towards ? subtract(towards, outletMm) : null;
     const reach = aim ? measurePlanLength(aim) : 1;

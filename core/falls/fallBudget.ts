@@ -26,7 +26,8 @@ export type FallBudget = {
 };
 
 /** True fall over a leg, mm: u·(from − to). On level ground the difference of the inverts [C]. */
-export const measureLegFallMm = (leg: Leg, up: Vec3): number => dot(up, subtract(leg.from, leg.to));
+export const measureLegFallMm = ({ from, to }: Leg, up: Vec3): number =>
+  up.x * (from.x - to.x) + up.y * (from.y - to.y) + up.z * (from.z - to.z);
 
 /** Length of a leg seen from above while the rig stands at the attitude, mm. */
 export function measureLevelLengthMm(leg: Leg, fallMm: number): number {
@@ -43,8 +44,7 @@ export function computeFallInHandMm(path: DrainPath, up: Vec3, leastMmPerM: read
   let leastMm = Infinity;
   for (let i = 0; i < path.legs.length; i++) {
     const leg = path.legs[i]!;
-    const { from, to } = leg;
-    const fallMm = up.x * (from.x - to.x) + up.y * (from.y - to.y) + up.z * (from.z - to.z);
+    const fallMm = measureLegFallMm(leg, up);
     if (leg.kind === "drop") dropsMm += fallMm;
     else {
       const inHandMm = fallMm - (measureLevelLengthMm(leg, fallMm) * leastMmPerM[i]!) / MM_PER_M;

@@ -10,12 +10,20 @@ export type PartFullFlow = { readonly velocityMps: number; readonly flowM3PerS: 
  * Example: D 0.040, n 0.009, S 0.02, full → 0.7294 m/s, 0.9165 L/s.
  */
 export function computeManningFlow(diameterM: number, fillRatio: number, slope: number, n: number): PartFullFlow {
-  const theta = measureFillAngle(1, fillRatio);
-  if (slope <= 0 || theta <= 0) return { velocityMps: 0, flowM3PerS: 0 };
-  const hydraulicRadiusM = (diameterM / 4) * (1 - Math.sin(theta) / theta);
-  const velocityMps = (hydraulicRadiusM ** (2 / 3) * Math.sqrt(slope)) / n;
+  const velocityMps = computeVelocityMps(diameterM, fillRatio, slope, n);
   return { velocityMps, flowM3PerS: velocityMps * measureSegmentArea(diameterM, fillRatio * diameterM) };
 }
+
+function computeVelocityMps(diameterM: number, fillRatio: number, slope: number, n: number): number {
+  const theta = measureFillAngle(1, fillRatio);
+  if (slope <= 0 || theta <= 0) return 0;
+  const hydraulicRadiusM = (diameterM / 4) * (1 - Math.sin(theta) / theta);
+  return (hydraulicRadiusM ** (2 / 3) * Math.sqrt(slope)) / n;
+}
+
+// The flow alone, for what asks it forty times over.
+const computeFlowM3PerS = (diameterM: number, fillRatio: number, slope: number, n: number): number =>
+  computeVelocityMps(diameterM, fillRatio, slope, n) * measureSegmentArea(diameterM, fillRatio * diameterM);
 
 /** Flow is greatest at this share of the depth, not full: 1.076 × full [P: Chow 1959, 95 %; C]. */
 export const FILL_AT_MOST_FLOW = 0.938;
@@ -26,12 +34,12 @@ export const FILL_AT_MOST_FLOW = 0.938;
  */
 export function computeFillRatio(diameterM: number, flowM3PerS: number, slope: number, n: number): number | null {
   if (flowM3PerS <= 0) return 0;
-  if (computeManningFlow(diameterM, FILL_AT_MOST_FLOW, slope, n).flowM3PerS < flowM3PerS) return null;
+  if (computeFlowM3PerS(diameterM, FILL_AT_MOST_FLOW, slope, n) < flowM3PerS) return null;
   let low = 0;
   let high = FILL_AT_MOST_FLOW;
   for (let i = 0; i < 40; i++) {
     const middle = (low + high) / 2;
-    if (computeManningFlow(diameterM, middle, slope, n).flowM3PerS < flowM3PerS) low = middle;
+    if (computeFlowM3PerS(diameterM, middle, slope, n) < flowM3PerS) low = middle;
     else high = middle;
   }
   return (low + high) / 2;

@@ -2,6 +2,7 @@ import type { Design } from "../design/design";
 import type { Gear } from "../design/gear";
 import { findJunctionBend, findTrap } from "../design/lineItems";
 import type { Drain, Fixture, Hose, Tank } from "../design/plumbing";
+import { createRecall } from "../quantity/recall";
 import { computeReleaseLps } from "./release";
 
 /** The drains of a design as the tree they are: what is where, and what joins what. Built once, asked often. */
@@ -26,15 +27,33 @@ export type Network = {
 const NO_TANK = "";
 
 /** Looks up everything the drains name. The design has passed its consistency check, so there is neither gap nor loop. */
-export function buildNetwork(design: Design): Network {
+export function buildNetwork({ lines, fixtures, gear, tanks }: Design): Network {
+  const drains = lines.filter((line) => line.kind === "drain");
+  return {
+    ...recallCourses(fixtures, drains, () => buildCourses(drains, fixtures)),
+    gear: recallGear(gear, [], () => toMap(gear)),
+    hoses: lines.filter((line) => line.kind === "hose"),
+    tanks: toMap(tanks),
+  };
+}
+
+const toMap = <T extends { readonly id: string }>(list: readonly T[]): ReadonlyMap<string, T> =>
+  new Map(list.map((one) => [one.id, one]));
+
+// While a tank is pulled no drain changes, nor what runs in it.
+const recallCourses = createRecall<Design["fixtures"], Courses>();
+const recallGear = createRecall<Design["gear"], Network["gear"]>();
+
+type Courses = Omit<Network, "gear" | "hoses" | "tanks">;
+
+function buildCourses(all: readonly Drain[], those: Design["fixtures"]): Courses {
   const drains = new Map<string, Drain>();
   const branches = new Map<string, Drain[]>();
-  for (const line of design.lines) {
-    if (line.kind !== "drain") continue;
-    drains.set(line.id, line);
-    if (line.to.kind === "junction") push(branches, line.to.lineId, line);
+  for (const drain of all) {
+    drains.set(drain.id, drain);
+    if (drain.to.kind === "junction") push(branches, drain.to.lineId, drain);
   }
-  const fixtures = new Map(design.fixtures.map((fixture) => [fixture.id, fixture]));
+  const fixtures = toMap(those);
   const order = sortUpstreamFirst(drains, branches);
   const tankIds = new Map<string, string>();
   for (const { id, to } of [...order].reverse()) {
@@ -45,9 +64,6 @@ export function buildNetwork(design: Design): Network {
   for (const drain of drains.values()) push(drainsByTank, tankIds.get(drain.id) ?? NO_TANK, drain);
   return {
     fixtures,
-    gear: new Map(design.gear.map((piece) => [piece.id, piece])),
-    hoses: design.lines.filter((line): line is Hose => line.kind === "hose"),
-    tanks: new Map(design.tanks.map((tank) => [tank.id, tank])),
     drains,
     branches,
     drainsByTank,
@@ -154,8 +170,8 @@ function sumFlows(
   fixtures: ReadonlyMap<string, Fixture>,
 ): Pick<Network, "inflowsLps" | "surgesLps"> {
   const atEnds = new Map<string, Flows>();
-  const inflowsLps = new Map<string, number[]>();
-  const surgesLps = new Map<string, number[]>();
+  const inflowsLps = new Map<string, readonly number[]>();
+  const surgesLps = new Map<string, readonly number[]>();
   for (const drain of order) {
     const joins = new Array<Flows>(drain.bendsMm.length + 1).fill(NOTHING);
     for (const { id, to } of branches.get(drain.id) ?? []) {
@@ -168,11 +184,18 @@ function sumFlows(
     let flows = fixture ? toFlows(drain, fixture) : NOTHING;
     const along = joins.map((joined) => (flows = addFlows(flows, joined)));
     atEnds.set(drain.id, flows);
-    inflowsLps.set(drain.id, along.map(toTapsLps));
-    surgesLps.set(drain.id, along.map(toSurgeLps));
+    inflowsLps.set(drain.id, keep(recallInflows, drain, along.map(toTapsLps)));
+    surgesLps.set(drain.id, keep(recallSurges, drain, along.map(toSurgeLps)));
   }
   return { inflowsLps, surgesLps };
 }
+
+// The same flows are the same list, by which what was made from them is known again.
+const keep = (recall: typeof recallInflows, drain: Drain, flows: readonly number[]): readonly number[] =>
+  recall(drain, flows, () => flows);
+
+const recallInflows = createRecall<Drain, readonly number[]>();
+const recallSurges = createRecall<Drain, readonly number[]>();
 
 function push<T>(lists: Map<string, T[]>, key: string, value: T): void {
   const list = lists.get(key);

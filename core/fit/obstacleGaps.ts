@@ -29,9 +29,15 @@ export const findClearance = (rules: RulesChoice, { kind, bare }: Pick<Obstacle,
   lookUpLimit(rules, kind === "exhaust" && bare ? "exhaustBareGap" : (CLEARANCES[kind] ?? "obstacleGap"));
 
 export function toBlock(obstacle: Obstacle): Block {
+  const known = blocks.get(obstacle);
+  if (known) return known;
   const { atMm, lengthMm, widthMm, heightMm } = obstacle;
-  return { min: atMm, max: add(atMm, vec(lengthMm, widthMm, heightMm)) };
+  const block = { min: atMm, max: add(atMm, vec(lengthMm, widthMm, heightMm)) };
+  blocks.set(obstacle, block);
+  return block;
 }
+
+const blocks = new WeakMap<Obstacle, Block>();
 
 /** Outside of a tank as a block, wall and lagging included, mm. A stepped tank counts with its largest sizes. */
 export function toTankBlock(tank: Tank): Block {
@@ -67,7 +73,7 @@ export const measureLegGaps = (design: Surroundings, path: DrainPath, legIndex: 
 
 /** The same for a leg of any line. */
 export function measureGapsOf(design: Surroundings, leg: Leg): readonly ObstacleGap[] {
-  return recallGaps(leg, [design.obstacles], () => {
+  return recallGaps(leg.from, [leg, design.obstacles], () => {
     const { innerMm, outerMm } = leg.pipe;
     const axis = (invert: Vec3): Vec3 => vec(invert.x, invert.y, invert.z + innerMm / 2);
     return design.obstacles
@@ -79,7 +85,7 @@ export function measureGapsOf(design: Surroundings, leg: Leg): readonly Obstacle
   });
 }
 
-const recallGaps = createRecall<Leg, readonly ObstacleGap[]>();
+const recallGaps = createRecall<Vec3, readonly ObstacleGap[]>();
 
 /** The lowest of a tank: its outside, or a valve, bend or hose tail that stands before a port, mm [C]. */
 export const measureLowestZMm = (tank: Tank): number =>

@@ -76,12 +76,12 @@ export function listLegPassages(
 }
 
 const listCrossings = (design: Surroundings, leg: Leg, floorMm: number, clearanceMm: number): readonly Crossing[] =>
-  recallCrossings(leg, [design.obstacles, floorMm, clearanceMm], () => [
+  recallCrossings(leg.from, [leg, design.obstacles, floorMm, clearanceMm], () => [
     ...crossFloor(design, leg, floorMm, clearanceMm),
     ...crossPanels(design, leg, clearanceMm),
   ]);
 
-const recallCrossings = createRecall<Leg, readonly Crossing[]>();
+const recallCrossings = createRecall<Vec3, readonly Crossing[]>();
 
 type Crossing = Omit<Passage, "lineId" | "legIndex" | "nth" | "drilledMm">;
 

@@ -1,5 +1,5 @@
 import type { Design } from "../design/design";
-import type { Tank } from "../design/plumbing";
+import type { Drain, Tank } from "../design/plumbing";
 import type { DrainPath, Leg } from "../falls/drainPath";
 import { radToDeg } from "../quantity/convert";
 import { createRecall } from "../quantity/recall";
@@ -77,19 +77,22 @@ const listTankLows = (tank: Tank, groundZMm: number): Low[] => {
   return [...[min.x, (min.x + max.x) / 2, max.x].map((xMm) => ({ part, xMm, overGroundMm })), ...fittings];
 };
 
-const recallLows = createRecall<DrainPath, Low[]>();
+const recallLows = createRecall<Drain, Low[]>();
 
 const listPipeLows = (paths: readonly DrainPath[], groundZMm: number): Low[] =>
-  paths.flatMap((path) => recallLows(path, [groundZMm], () => listLowsOf(path, groundZMm)));
+  paths.flatMap((path) => recallLows(path.drain, [path, groundZMm], () => listLowsOf(path, groundZMm)));
 
 const listLowsOf = ({ drain, ownLegs }: DrainPath, groundZMm: number): Low[] =>
   listLegLows(drain.id, ownLegs, groundZMm);
 
 function listLegLows(lineId: string, legs: readonly Leg[], groundZMm: number): Low[] {
-  return legs.flatMap(({ from, to, pipe }) =>
-    [from, to].flatMap((p): Low[] => {
-      const lowZ = p.z - (pipe.outerMm - pipe.innerMm) / 2;
-      return lowZ >= 0 ? [] : [{ part: { kind: "line", id: lineId }, xMm: p.x, overGroundMm: lowZ - groundZMm }];
-    }),
-  );
+  const part = { kind: "line", id: lineId } as const;
+  const lows: Low[] = [];
+  for (const { from, to, pipe } of legs) {
+    const wallMm = (pipe.outerMm - pipe.innerMm) / 2;
+    for (const { x, z } of [from, to]) {
+      if (z - wallMm < 0) lows.push({ part, xMm: x, overGroundMm: z - wallMm - groundZMm });
+    }
+  }
+  return lows;
 }

@@ -4,6 +4,7 @@ import type { Vec3 } from "./vec";
 export type Block = { readonly min: Vec3; readonly max: Vec3 };
 
 const AXES = ["x", "y", "z"] as const;
+const SIDES = ["min", "max"] as const;
 
 /** Gap between two blocks, mm; negative is the depth of the overlap along the axis that frees it soonest. */
 export function measureBlockGap(a: Block, b: Block): number {
@@ -47,14 +48,15 @@ function findNearestShare(a: Vec3, b: Vec3, block: Block): number {
   for (const axis of AXES) {
     const run = b[axis] - a[axis];
     if (run === 0) continue;
-    for (const face of [block.min[axis], block.max[axis]]) {
-      const t = (face - a[axis]) / run;
+    for (const side of SIDES) {
+      const t = (block[side][axis] - a[axis]) / run;
       if (t <= low || t >= high) continue;
       if (measureSlopeAt(a, b, t, block) > 0) high = t;
       else low = t;
     }
   }
-  const [falling, rising] = [measureSlopeAt(a, b, low, block), measureSlopeAt(a, b, high, block)];
+  const falling = measureSlopeAt(a, b, low, block);
+  const rising = measureSlopeAt(a, b, high, block);
   if (falling >= 0) return low;
   if (rising <= 0) return high;
   return low + (high - low) * (falling / (falling - rising));
@@ -69,7 +71,9 @@ function measureSquareAt(a: Vec3, b: Vec3, t: number, { min, max }: Block): numb
 
 // Half of what the square of the distance gains along the leg.
 function measureSlopeAt(a: Vec3, b: Vec3, t: number, { min, max }: Block): number {
-  const [x, y, z] = [b.x - a.x, b.y - a.y, b.z - a.z];
+  const x = b.x - a.x;
+  const y = b.y - a.y;
+  const z = b.z - a.z;
   return (
     measureOutside(a.x + x * t, min.x, max.x) * x +
     measureOutside(a.y + y * t, min.y, max.y) * y +

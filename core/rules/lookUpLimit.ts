@@ -1,6 +1,6 @@
 import type { RulesChoice } from "../design/design";
 import type { LimitId } from "./limitIds";
-import { PACKS, type SourceId, type Standing } from "./packs";
+import { type Band, PACKS, type SourceId, type Standing } from "./packs";
 
 /** A limit as it applies to one part: the value, and how far it can be trusted. */
 export type Limit = {
@@ -19,15 +19,30 @@ export type Limit = {
 export function lookUpLimit(
   rules: RulesChoice,
   id: LimitId,
-  { boreMm = 40, vented = false }: { readonly boreMm?: number; readonly vented?: boolean } = {},
+  of?: { readonly boreMm?: number; readonly vented?: boolean },
 ): Limit {
   const own = rules.limits[id];
   if (own !== undefined) return { id, value: own, standing: "own", source: "own", surePercent: null };
   const rule = PACKS[rules.pack][id];
-  const bands = (vented && rule.ventedBands) || rule.bands;
-  const band = bands.find((b) => boreMm <= b.upToBoreMm) ?? bands[bands.length - 1]!;
-  return { id, value: band.value, standing: rule.standing, source: rule.source, surePercent: rule.surePercent ?? null };
+  const bands = (of?.vented && rule.ventedBands) || rule.bands;
+  const band = findBand(bands, of?.boreMm ?? USUAL_BORE_MM);
+  const known = packLimits.get(band);
+  if (known) return known;
+  const { standing, source, surePercent = null } = rule;
+  const limit = { id, value: band.value, standing, source, surePercent };
+  packLimits.set(band, limit);
+  return limit;
 }
+
+const USUAL_BORE_MM = 40;
+
+function findBand(bands: readonly Band[], boreMm: number): Band {
+  for (const band of bands) if (boreMm <= band.upToBoreMm) return band;
+  return bands[bands.length - 1]!;
+}
+
+// What a pack says stays as it is, and is asked for some hundreds of times at every move of a hand.
+const packLimits = new WeakMap<object, Limit>();
 
 /** The same, for a limit that every pack sets. */
 export function lookUpValue(rules: RulesChoice, id: LimitId, context?: { readonly boreMm?: number }): number {

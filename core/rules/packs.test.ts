@@ -14,6 +14,10 @@ test("every pack sets every limit, in bands that rise to the end", () => {
       expect(standing).not.toBe("own");
       expect(source).not.toBe("own");
       if (standing === "P") expect(surePercent).toBeGreaterThan(0);
+      for (const { upToBoreMm, value } of bands) {
+        const limit = lookUpLimit({ pack, limits: {} }, id, { boreMm: upToBoreMm });
+        expect(limit).toEqual({ id, value, standing, source, surePercent: surePercent ?? null });
+      }
     }
   }
 });

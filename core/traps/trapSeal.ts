@@ -13,6 +13,24 @@ export type TrapWater = {
 };
 
 /**
+ * The least seal of a drain's water trap, mm, over some unit up directions, of which there is one at least; 0 without a
+ * trap. Source: as of `computeTrapWater` [C].
+ */
+export function computeLeastSealMm(
+  { drain, nodesMm, outletMm }: DrainPath,
+  ups: readonly { readonly up: Vec3 }[],
+): number {
+  const trap = findTrap(drain);
+  if (!trap || trap.sealMm === 0) return 0;
+  const across = subtract(nodesMm[0]!, outletMm);
+  let leastMm = Infinity;
+  for (const { up } of ups) {
+    leastMm = Math.min(leastMm, (up.x * across.x) / 2 + (up.y * across.y) / 2 + up.z * trap.sealMm);
+  }
+  return Math.max(0, leastMm);
+}
+
+/**
  * Seal of a water trap, mm, for a unit up direction: the water stands at its weir, the dip halfway along its span
  * and `sealMm` below. Tilting toward the outlet side costs half the span times the tilt [C]. Null without a trap.
  */

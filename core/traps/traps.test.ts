@@ -1,3 +1,4 @@
+import fc from "fast-check";
 import { readDemo } from "@/tests/demoRigs";
 import { computeUp, LEVEL } from "../attitude/attitude";
 import { findBranchVent, findTrap, listAtBeginning, withBranchVent, withTrap } from "../design/lineItems";
@@ -6,7 +7,7 @@ import { buildDrainPath } from "../falls/drainPath";
 import { inPerFtToMmPerM, inToMm, MM_PER_FT } from "../quantity/convert";
 import { lookUpLimit } from "../rules/lookUpLimit";
 import { computeBoreFallMm, computeTrapArm } from "./trapArm";
-import { computeTrapWater } from "./trapSeal";
+import { computeLeastSealMm, computeTrapWater } from "./trapSeal";
 import { measureTrapL } from "./trapVolume";
 
 const QUARTER = inPerFtToMmPerM(1 / 4) / 1000;
@@ -47,6 +48,23 @@ test("a trap keeps its seal standing level and half its span's tilt less, tipped
   const tipped = computeTrapWater(path, computeUp({ pitchDeg: 0, rollDeg: 5 }))!.sealMm;
   expect(tipped).toBeCloseTo(60 * Math.cos((5 * Math.PI) / 180) - 40 * Math.sin((5 * Math.PI) / 180), 6);
   expect(computeTrapWater(buildDrainPath(kranich, withTrap(drain, null)), computeUp(LEVEL))).toBeNull();
+});
+
+test("the least seal over some standings is the least that the trap is said to have at one of them", () => {
+  const attitude = fc.record({
+    pitchDeg: fc.integer({ min: -20, max: 20 }),
+    rollDeg: fc.integer({ min: -20, max: 20 }),
+  });
+  const sealMm = fc.constantFrom(0, 5, 50, 75);
+  fc.assert(
+    fc.property(fc.array(attitude, { minLength: 1, maxLength: 5 }), sealMm, (attitudes, seal) => {
+      const path = buildDrainPath(kranich, withTrap(drain, { ...findTrap(drain)!, sealMm: seal }));
+      const ups = attitudes.map((one) => ({ up: computeUp(one) }));
+      const least = Math.min(...ups.map(({ up }) => computeTrapWater(path, up)!.sealMm));
+      expect(computeLeastSealMm(path, ups)).toBeCloseTo(least, 9);
+    }),
+  );
+  expect(computeLeastSealMm(buildDrainPath(kranich, withTrap(drain, null)), [{ up: computeUp(LEVEL) }])).toBe(0);
 });
 
 // By hand: two legs of 60 mm and 80 mm between them in a bore of 36.4 mm, a bore more for the mouth: 1,041 mm² over 236.4 mm.

@@ -13,17 +13,22 @@ const STRAIGHT_PX = 0.02;
  * at which it does not bend. So it stays the same while something else is pulled along it. Points run from left to right.
  */
 export function trimToSheet(view: View, points: readonly SheetPoint[]): SheetPoint[] {
-  const at = points.map(([s, h]) => [view.x(s), view.y(h)] as const);
-  const [left, right] = [-PAST_PX, view.width + PAST_PX];
-  const cut = at.flatMap((p, i): SheetPoint[] => {
-    const before = at[i - 1];
-    if (!before) return p[0] >= left && p[0] <= right ? [p] : [];
-    const sides = [left, right].filter((x) => before[0] < x && p[0] > x).map((x) => cross(before, p, x));
-    return p[0] >= left && p[0] <= right ? [...sides, p] : sides;
-  });
+  const left = -PAST_PX;
+  const right = view.width + PAST_PX;
+  const cut: SheetPoint[] = [];
+  let last: SheetPoint | null = null;
+  for (const [s, h] of points) {
+    const p: SheetPoint = [view.x(s), view.y(h)];
+    if (last && last[0] < left && p[0] > left) cut.push(cross(last, p, left));
+    if (last && last[0] < right && p[0] > right) cut.push(cross(last, p, right));
+    if (p[0] >= left && p[0] <= right) cut.push(p);
+    last = p;
+  }
   const kept: SheetPoint[] = [];
-  for (const [i, p] of cut.entries()) {
-    const [before, next] = [kept.at(-1), cut[i + 1]];
+  for (let i = 0; i < cut.length; i++) {
+    const p = cut[i]!;
+    const before = kept[kept.length - 1];
+    const next = cut[i + 1];
     if (before && next && next[0] > before[0] && Math.abs(cross(before, next, p[0])[1] - p[1]) < STRAIGHT_PX) continue;
     kept.push(p);
   }
