@@ -1,8 +1,9 @@
 import type { Design } from "@/core/design/design";
 import { evaluate } from "@/core/evaluate/evaluate";
 import { proveInterlock } from "@/core/gear/interlock";
+import { listFittings } from "@/core/through/fittings";
 import { listFloods } from "@/core/through/flood";
-import { listFittings, listHoles, measureFitting } from "@/core/through/holes";
+import { listHoles, measureFitting } from "@/core/through/holes";
 import { sayBeforeDrilling } from "@/words/cautions";
 import { describeHole, describeSaw, describeSize } from "@/words/holes";
 import { describePlanPlaceMm } from "@/words/places";

@@ -1,6 +1,5 @@
 import type { Design } from "@/core/design/design";
 import { writeDesignText } from "@/core/design/parseDesign";
-import { writeFileText } from "@/core/record/file";
 import type { SessionWorld } from "./sessionWorld";
 import { tell } from "./workbench";
 
@@ -11,13 +10,15 @@ export function handDesign({ records, download }: Pick<SessionWorld, "records" |
     hand(writeDesignText(design));
     return;
   }
-  records.read(design.id).then(
-    (beside) => hand(writeFileText(design, beside)),
-    () => {
-      hand(writeDesignText(design));
-      tell("The design is saved to a file. What was built and the logbook could not be read and are not in it.", {
-        tone: "warning",
-      });
-    },
-  );
+  const handWhole = async () => {
+    // what a file says of the building and the book is not wanted before the first one is written
+    const [beside, { writeFileText }] = await Promise.all([records.read(design.id), import("@/core/record/file")]);
+    hand(writeFileText(design, beside));
+  };
+  handWhole().catch(() => {
+    hand(writeDesignText(design));
+    tell("The design is saved to a file. What was built and the logbook could not be read and are not in it.", {
+      tone: "warning",
+    });
+  });
 }

@@ -1,7 +1,8 @@
 import type { Design } from "../design/design";
 import { placeGearPort } from "../gear/gearPorts";
 import { measureLoadedSinkMm } from "../hull/loadedLine";
-import { listFittings, measureFitting, measureOverWater } from "../through/holes";
+import { listFittings } from "../through/fittings";
+import { measureFitting, measureOverWater } from "../through/holes";
 import { createFinding, createGraded } from "./createFinding";
 import type { Finding } from "./findings";
 import { listParkedStandings } from "./parkedAttitudes";

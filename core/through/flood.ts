@@ -5,7 +5,8 @@ import { vec } from "../geometry/vec";
 import { measureVolumeBelowL } from "../geometry/volumeBelow";
 import { listOutHoses, solveLift } from "../heads/lift";
 import { buildHullField } from "../hull/hydrostatics";
-import { listFittings, measureFitting } from "./holes";
+import { listFittings } from "./fittings";
+import { measureFitting } from "./holes";
 
 /** Of the room under the sole so much is free for water; tanks, ballast and frames take the rest [T]. */
 const FREE_SHARE = 0.6;

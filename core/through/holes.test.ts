@@ -1,10 +1,11 @@
 import fc from "fast-check";
-import { readDemo } from "@/tests/demoRigs";
+import { ALL_DEMOS, readDemo } from "@/tests/demoRigs";
 import type { Design } from "../design/design";
 import type { Gear } from "../design/gear";
 import { parseDesign } from "../design/parseDesign";
 import { evaluate } from "../evaluate/evaluate";
-import { listFittings, listHoles, measureFitting } from "./holes";
+import { countHoles, listFittings } from "./fittings";
+import { listHoles, measureFitting } from "./holes";
 import { chooseOwnSaw, findSaw, MOST_OVER_MM } from "./saws";
 
 const otter = readDemo("otter");
@@ -28,12 +29,12 @@ const fitting = (z: number, changes: Partial<Extract<Gear["spec"], { kind: "skin
 const withFitting = (piece: Gear): Design => ({ ...otter, gear: [piece] });
 
 test("every passage and every fitting is one hole, with a saw that is wide enough", () => {
-  for (const name of ["kranich", "lesesaal", "puppenwagen", "otter"] as const) {
-    const design = readDemo(name);
+  for (const design of ALL_DEMOS) {
     const evaluation = evaluate(design);
     const holes = listHoles(design, evaluation);
     const passages = evaluation.drains.flatMap((d) => d.passages).length + evaluation.linePassages.length;
     expect(holes).toHaveLength(passages + listFittings(design).length);
+    expect(countHoles(design, evaluation)).toBe(holes.length);
     for (const { saw, lengthMm } of holes)
       if (saw.metricMm !== null) expect(saw.metricMm).toBeGreaterThanOrEqual(lengthMm - 1e-6);
   }

@@ -1,7 +1,6 @@
 import type { Attitude } from "../attitude/attitude";
 import { computeUp } from "../attitude/attitude";
 import type { Design } from "../design/design";
-import type { GearOf } from "../design/gear";
 import { toLegKey } from "../design/nodes";
 import type { Evaluation } from "../evaluate/evaluation";
 import { listParkedStandings } from "../evaluate/parkedAttitudes";
@@ -9,6 +8,7 @@ import type { Passage } from "../fit/passages";
 import { placeGearPort } from "../gear/gearPorts";
 import { dot, subtract, type Vec3, vec } from "../geometry/vec";
 import { measureLoadedSinkMm } from "../hull/loadedLine";
+import { type Fitting, listFittings } from "./fittings";
 import { computeFloodLps } from "./openHole";
 import { findSaw, type Saw } from "./saws";
 
@@ -86,11 +86,6 @@ export function listHoles(
 
 /** A skin fitting is so much thicker than its bore, thread and bedding together, mm [T]. */
 const FITTING_WALL_MM = 12;
-
-type Fitting = GearOf<"skinFitting">;
-
-export const listFittings = ({ gear }: Design): Fitting[] =>
-  gear.filter((piece): piece is Fitting => piece.spec.kind === "skinFitting");
 
 /**
  * A height over the water, mm; she heels about the middle of her waterline, and lies so much deeper than at rest [C on T].

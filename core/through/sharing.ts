@@ -1,7 +1,7 @@
 import type { Design } from "../design/design";
 import type { FixtureKind } from "../design/plumbing";
 import { buildNetwork } from "../falls/network";
-import { listFittings } from "./holes";
+import { listFittings } from "./fittings";
 
 /** Who lets water go through one skin fitting, or draws by it. */
 export type Sharers = {

@@ -1,5 +1,5 @@
 import type { Severity } from "@/core/evaluate/findings";
-import { listHoles } from "@/core/through/holes";
+import { countHoles } from "@/core/through/fittings";
 import { STATIONS, type Station, type WorkbenchState } from "@/store/state";
 import { RIG_NAMES } from "@/words/labels";
 import { formatLength, formatNumber, formatQuantity } from "@/words/units";
@@ -75,7 +75,7 @@ export const STATION_DESCRIPTORS: Readonly<Record<Station, StationDescriptor>> =
     isFitted: always,
     toFigure: ({ history, evaluation }) => {
       if (!history || !evaluation) return "";
-      const count = listHoles(history.design, evaluation).length;
+      const count = countHoles(history.design, evaluation);
       return count === 0 ? "no hole" : count === 1 ? "1 hole" : `${count} holes`;
     },
   },

@@ -1,7 +1,8 @@
 "use client";
 import { useMemo, useState } from "react";
+import { listFittings } from "@/core/through/fittings";
 import { listFloods } from "@/core/through/flood";
-import { listFittings, listHoles, measureFitting } from "@/core/through/holes";
+import { listHoles, measureFitting } from "@/core/through/holes";
 import { matchStub } from "@/core/through/stubs";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
