@@ -105,6 +105,8 @@ async function benchFirstLoad(browser: Browser): Promise<Row[]> {
     page.on("requestfinished", (request) => {
       if (request.resourceType() !== "script" || sent.has(request.url())) return;
       const bytes = request.sizes().then((size) => size.responseBodySize);
+      // what comes in as the page is closed is of no first load, and its size is not to be had any more
+      bytes.catch(() => undefined);
       sent.set(request.url(), { askedAt: request.timing().startTime, bytes });
     });
     // the driver hears of it later, when the page is already at what can wait

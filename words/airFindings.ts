@@ -170,6 +170,14 @@ export function describeAirFinding(
         why: `A station on the deck fitting draws ${formatQuantity(PUMP_OUT_LPS, "flow", units)}, whatever the breather lets in: ${formatQuantity(finding.suctionPa, "pressure", units)} of suction; ${limit} is the measure${finding.breaksSeal ? `, and ${length(finding.sealMm)} of seal cannot hold it` : ""}. A large flat wall is drawn in.`,
         advice: `Use a breather of at least ${length(finding.leastBoreMm)} bore, or open the tank's hatch while it is pumped out.`,
       };
+    case "pumpSucks":
+      return {
+        title: finding.breaksSeal
+          ? `${part} is too narrow for ${finding.pumpNames}: a trap is sucked dry`
+          : `${part} is narrow for ${finding.pumpNames}`,
+        why: `Up to ${formatQuantity(finding.flowLps, "flow", units)} is drawn out of the tank, whatever the breather lets in: ${formatQuantity(finding.suctionPa, "pressure", units)} of suction; ${limit} is the measure${finding.breaksSeal ? `, and ${length(finding.sealMm)} of seal cannot hold it` : ""}. A large flat wall is drawn in.`,
+        advice: `Use a breather of at least ${length(finding.leastBoreMm)} bore.`,
+      };
     case "ventThrottles":
       return {
         title: finding.breaksSeal

@@ -77,7 +77,8 @@ test("a pump-out sucks on every trap of its tank, also on one in the line", () =
     ),
   };
   const { tanks, trapAirs } = evaluate(led, LEVEL);
-  const { pumpOut, air } = tanks.find(({ tankId }) => tankId === black.id)!;
+  const { draws, air } = tanks.find(({ tankId }) => tankId === black.id)!;
+  const pumpOut = draws.find(({ pumps }) => pumps.length === 0);
   expect(air).toBeNull();
   expect(pumpOut!.suctionPa).toBeGreaterThan(0);
   const own = trapAirs.filter(({ lineId }) => lineId === basin.id);
@@ -108,7 +109,10 @@ test("through a breather they share a pump-out sucks on the other tank as hard a
   expect(told.suctionPa).toBeCloseTo(Math.max(pumpedPa, dumpedPa), 9);
   expect(told).toMatchObject({ fromTankId: black.id, by: pumpedPa > dumpedPa ? "pumpOut" : "dump" });
   // what sucks hardest is what its traps feel
-  const ownPa = Math.max(airs.own.get(grey.id)?.suctionPa ?? 0, airs.pumpOuts.get(grey.id)?.suctionPa ?? 0);
+  const ownPa = Math.max(
+    airs.own.get(grey.id)?.suctionPa ?? 0,
+    ...(airs.draws.get(grey.id) ?? []).map(({ suctionPa }) => suctionPa),
+  );
   expect(findSuction(airs, grey.id).pa).toBe(Math.max(ownPa, told.suctionPa));
   expect(findSuction(airs, "gone")).toEqual({ pa: 0, by: "dump", isShared: false });
   // apart nothing is shared

@@ -3,14 +3,14 @@ import type { Tank } from "../design/plumbing";
 import { type Network, sumSurgeLps } from "../falls/network";
 import { lookUpValue } from "../rules/lookUpLimit";
 import { computeAirwayPressurePa } from "./airPressure";
-import { computePumpOut, type PumpOut } from "./pumpOut";
+import { computePumpDraws, type PumpDraw } from "./pumpOut";
 import { computeSharedAir, computeTankAir, type SharedAir, type TankAir } from "./tankAir";
 import { buildVentPath, listVents } from "./ventPath";
 
-/** The air of all tanks: what each one's own dump and pump-out suck, and what the others' do to it. By the tank's id. */
+/** The air of all tanks: what each one's own dump, a pump-out and its pumps suck, and what the others' do to it. By the tank's id. */
 export type Airs = {
   readonly own: ReadonlyMap<string, TankAir>;
-  readonly pumpOuts: ReadonlyMap<string, PumpOut>;
+  readonly draws: ReadonlyMap<string, readonly PumpDraw[]>;
   readonly shared: ReadonlyMap<string, SharedAir>;
   /** Pressure while it fills, Pa: of every tank that has a breather, whether it is let go, pumped out or neither. */
   readonly fillsPa: ReadonlyMap<string, number>;
@@ -27,13 +27,13 @@ export function computeAirs(design: Design, network: Network): Airs {
       }),
     );
   const own = each((tank) => computeTankAir(design, tank, mostPa, network));
-  const pumpOuts = each((tank) => computePumpOut(design, tank, mostPa, network));
+  const draws = each((tank) => computePumpDraws(design, tank, mostPa, network));
   // only where breathers meet
   const isShared = design.lines.some((line) => line.kind === "vent" && line.to.kind === "tee");
   return {
     own,
-    pumpOuts,
-    shared: each((tank) => (isShared ? computeSharedAir(design, tank, own, pumpOuts) : null)),
+    draws,
+    shared: each((tank) => (isShared ? computeSharedAir(design, tank, own, draws) : null)),
     fillsPa: each((tank) => own.get(tank.id)?.fillPa ?? computeFillPa(design, tank, network)),
   };
 }
@@ -54,12 +54,12 @@ export function computeFillPa(design: Design, tank: Tank, network: Network): num
 /** What sucks on a tank: how hard, Pa, whether one is let go or pumped out, and whether it is another one by a shared breather. */
 export type Suction = { readonly pa: number; readonly by: "dump" | "pumpOut"; readonly isShared: boolean };
 
-/** What sucks hardest on a tank: its own dump, its own pump-out, or another tank's through a breather they share; 0 Pa for nothing. */
+/** What sucks hardest on a tank: its own dump, what pumps it out, or another tank's through a breather they share; 0 Pa for nothing. */
 export function findSuction(airs: Airs, tankId: string): Suction {
   const shared = airs.shared.get(tankId);
   return [
     { pa: airs.own.get(tankId)?.suctionPa ?? 0, by: "dump" as const, isShared: false },
-    { pa: airs.pumpOuts.get(tankId)?.suctionPa ?? 0, by: "pumpOut" as const, isShared: false },
+    ...(airs.draws.get(tankId) ?? []).map(({ suctionPa: pa }) => ({ pa, by: "pumpOut" as const, isShared: false })),
     { pa: shared?.suctionPa ?? 0, by: shared?.by ?? ("dump" as const), isShared: true },
   ].reduce((a, b) => (b.pa > a.pa ? b : a));
 }

@@ -1,12 +1,14 @@
 import { readDemo } from "@/tests/demoRigs";
 import type { Design } from "../design/design";
+import type { Gear } from "../design/gear";
 import { findTrap } from "../design/lineItems";
 import type { Drain, Hose, Line, Tank } from "../design/plumbing";
 import { evaluate } from "../evaluate/evaluate";
 import { buildNetwork } from "../falls/network";
+import { usualSpec } from "../gear/usualGear";
 import { lookUpValue } from "../rules/lookUpLimit";
 import { computeAirPressurePa } from "./airPressure";
-import { computePumpOut, isPumpedOut, PUMP_OUT_LPS } from "./pumpOut";
+import { computePumpDraws, isPumpedOut, listPumpsOn, PUMP_OUT_LPS } from "./pumpOut";
 
 const boat = readDemo("setzkasten");
 const black = boat.tanks.find(({ holds }) => holds === "black") as Tank;
@@ -55,7 +57,7 @@ test("what a station sucks is told from the limit on, with the bore that would d
   expect(told(boat)).toEqual([]);
   const network = buildNetwork(boat);
   const mostPa = lookUpValue(boat.rules, "ventSuction");
-  const { suctionPa, ventId } = computePumpOut(boat, black, mostPa, network)!;
+  const { suctionPa, ventId } = computePumpDraws(boat, black, mostPa, network).find(({ pumps }) => pumps.length === 0)!;
   const at = (ventSuction: number): Design => ({
     ...boat,
     rules: { ...boat.rules, limits: { ...boat.rules.limits, ventSuction } },
@@ -65,7 +67,9 @@ test("what a station sucks is told from the limit on, with the bore that would d
   const tight = narrow(9.5);
   const [finding] = told(tight);
   expect(finding).toMatchObject({ severity: "should" });
-  const { leastBoreMm } = computePumpOut(tight, black, mostPa, buildNetwork(tight))!;
+  const { leastBoreMm } = computePumpDraws(tight, black, mostPa, buildNetwork(tight)).find(
+    ({ pumps }) => pumps.length === 0,
+  )!;
   // the bore that is named just does, a hair less does not
   expect(told(narrow(leastBoreMm + 0.01))).toEqual([]);
   expect(told(narrow(leastBoreMm - 0.05))).toHaveLength(1);
@@ -102,4 +106,88 @@ test("a tank that is only pumped out needs no outlet of its own, and is still ju
   expect(
     evaluate(cut).findings.some(({ code, at }) => code === "tankNoOutlet" && at.kind === "tank" && at.id === black.id),
   ).toBe(true);
+});
+
+const piece = (id: string, spec: Gear["spec"]): Gear => ({
+  id,
+  name: `Own ${id}`,
+  atMm: { x: 3_000, y: 0, z: 100 },
+  sizeMm: { x: 100, y: 100, z: 100 },
+  openBelowMm: 0,
+  spec,
+});
+const pump = (id: string, freeLpm: number) => piece(id, usualSpec("pump", { freeLpm }));
+type End = Hose["from"];
+const fromTank: End = { kind: "tank", tankId: black.id, portId: black.ports[0]!.id };
+const to = (gearId: string, port: string): End => ({ kind: "gear", gearId, port });
+const hose = (from: End, end: End): Hose => {
+  const { pipe } = boat.lines.find((line): line is Hose => line.kind === "hose")!;
+  return { kind: "hose", id: `${JSON.stringify([from, end])}`, name: "Own hose", from, to: end, pointsMm: [], pipe };
+};
+// no way to the deck, so that nothing but its own pumps draws
+const withGear = (gear: readonly Gear[], hoses: readonly Hose[], design = boat): Design => ({
+  ...design,
+  gear: [...design.gear, ...gear],
+  lines: [...design.lines.filter(({ id }) => id !== "h-deck"), ...hoses],
+});
+const pumpsOn = (gear: readonly Gear[], ...hoses: readonly Hose[]) =>
+  listPumpsOn(withGear(gear, hoses), black.id).map(({ id }) => id);
+
+test("a tank's pumps are those whose inlet a hose comes to from it, by whatever lies between but another pump", () => {
+  const one = pump("one", 45);
+  const valve = piece("valve", usualSpec("valve"));
+  expect(pumpsOn([one], hose(fromTank, to("one", "in")))).toEqual(["one"]);
+  expect(pumpsOn([one], hose(to("one", "in"), fromTank))).toEqual(["one"]);
+  expect(pumpsOn([one], hose(to("one", "out"), fromTank))).toEqual([]);
+  expect(pumpsOn([one, valve], hose(fromTank, to("valve", "in")), hose(to("valve", "out"), to("one", "in")))).toEqual([
+    "one",
+  ]);
+  // round and back into the tank it draws from
+  expect(pumpsOn([one], hose(to("one", "out"), fromTank), hose(fromTank, to("one", "in")))).toEqual(["one"]);
+  const two = pump("two", 20);
+  expect(pumpsOn([one, two], hose(fromTank, to("one", "in")), hose(to("one", "out"), to("two", "in")))).toEqual([
+    "one",
+  ]);
+  expect(pumpsOn([one, two], hose(fromTank, to("one", "in")), hose(fromTank, to("two", "in")))).toEqual(["one", "two"]);
+  // through a tap no pump draws
+  const tap = piece("tap", usualSpec("tap"));
+  expect(pumpsOn([one, tap], hose(fromTank, to("tap", "in")), hose(to("tap", "in"), to("one", "in")))).toEqual([]);
+});
+
+test("a pump sucks as hard as a station that draws as much; two together as hard as one of both", () => {
+  const network = buildNetwork(boat);
+  const mostPa = lookUpValue(boat.rules, "ventSuction");
+  const [station] = computePumpDraws(boat, black, mostPa, network);
+  const drawn = (...flows: readonly number[]) => {
+    const gear = flows.map((lpm, i) => pump(`p${i}`, lpm));
+    const design = withGear(
+      gear,
+      gear.map(({ id }) => hose(fromTank, to(id, "in"))),
+    );
+    return computePumpDraws(design, black, mostPa, buildNetwork(design));
+  };
+  const [own] = drawn(PUMP_OUT_LPS * 60);
+  expect(own).toMatchObject({ ...station, flowLps: PUMP_OUT_LPS, pumps: [{ id: "p0" }] });
+  expect(drawn(50, 40)[0]!.suctionPa).toBeCloseTo(station!.suctionPa, 9);
+  expect(drawn()).toEqual([]);
+  // with the deck too, both are told of
+  const both: Design = {
+    ...boat,
+    gear: [...boat.gear, pump("p", 30)],
+    lines: [...boat.lines, hose(fromTank, to("p", "in"))],
+  };
+  expect(computePumpDraws(both, black, mostPa, network).map(({ pumps }) => pumps.length)).toEqual([0, 1]);
+});
+
+test("a breather too narrow for a tank's own pump is told, with the bore that would do", () => {
+  const led = (innerMm: number) =>
+    withGear([pump("one", 90)], [hose(fromTank, to("one", "in"))], { ...narrow(innerMm), id: `b${innerMm}` });
+  const sucks = (design: Design) => evaluate(design).findings.filter(({ code }) => code === "pumpSucks");
+  expect(sucks(led(19))).toEqual([]);
+  const [finding] = sucks(led(9.5));
+  expect(finding).toMatchObject({ severity: "should", pumpNames: "Own one", flowLps: 1.5 });
+  expect(told(led(9.5))).toEqual([]);
+  const { leastBoreMm } = finding as Extract<typeof finding, { code: "pumpSucks" }> & { leastBoreMm: number };
+  expect(sucks(led(leastBoreMm + 0.01))).toEqual([]);
+  expect(sucks(led(leastBoreMm - 0.05))).toHaveLength(1);
 });

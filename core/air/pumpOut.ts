@@ -1,7 +1,7 @@
 import type { Design } from "../design/design";
-import type { HoseEnd } from "../design/gear";
+import type { Gear, GearOf, HoseEnd } from "../design/gear";
 import { findSealMm } from "../design/lineItems";
-import type { Hose, Tank } from "../design/plumbing";
+import type { Hose, Tank, Vent } from "../design/plumbing";
 import type { Network } from "../falls/network";
 import { computeSealAfterMm, computeSealBreakPa } from "../traps/sealPressure";
 import { computeAirwayPressurePa } from "./airPressure";
@@ -11,8 +11,11 @@ import { buildVentPath, listVents, type VentStretch } from "./ventPath";
 /** What a pump-out station draws out of a tank, L/s [T: 1 to 2]. */
 export const PUMP_OUT_LPS = 1.5;
 
-/** What a station on the deck fitting does to the air of a tank: its pump takes its water whatever the breather lets in. */
-export type PumpOut = {
+/** What a pump does to the air of a tank it draws out of: it takes its water whatever the breather lets in. */
+export type PumpDraw = {
+  /** The tank's own pumps; none where it is a station on the deck fitting. */
+  readonly pumps: readonly GearOf<"pump">[];
+  readonly flowLps: number;
   readonly ventId: string;
   /** Its pipe from the port to the open, and those of the breathers it joins. */
   readonly stretches: readonly VentStretch[];
@@ -27,42 +30,90 @@ export type PumpOut = {
 
 /** What water does not pass on its way from a tank to the deck. */
 const ENDS: ReadonlySet<string> = new Set(["bowl", "skinFitting", "tap", "sump"]);
+/** What a pump draws through: not another pump, which takes the water first. */
+const PUMPS_TOO: ReadonlySet<string> = new Set([...ENDS, "pump"]);
+
+const SECONDS_A_MINUTE = 60;
 
 /** Whether a hose leads from a tank to a deck fitting, through whatever gear there is between. */
-export function isPumpedOut({ gear, lines }: Pick<Design, "gear" | "lines">, tankId: string): boolean {
-  if (!gear.some(({ spec }) => spec.kind === "deckFitting")) return false;
-  const kinds = new Map(gear.map(({ id, spec }) => [id, spec.kind]));
+export const isPumpedOut = (design: Plumbed, tankId: string): boolean =>
+  design.gear.some(({ spec }) => spec.kind === "deckFitting") &&
+  followHoses(design, tankId, ENDS).some(({ piece }) => piece.spec.kind === "deckFitting");
+
+/** The pumps that draw out of a tank: those a hose leads to from it, at their inlet, with no other pump between. */
+export function listPumpsOn(design: Plumbed, tankId: string): GearOf<"pump">[] {
+  const isPump = (piece: Gear): piece is GearOf<"pump"> => piece.spec.kind === "pump";
+  if (!design.gear.some(isPump)) return [];
+  const reached = followHoses(design, tankId, PUMPS_TOO).flatMap(({ piece, port }) =>
+    port === "in" && isPump(piece) ? [piece] : [],
+  );
+  return [...new Set(reached)];
+}
+
+type Plumbed = Pick<Design, "gear" | "lines">;
+
+// Every port that hoses come to from a tank, valves taken as open, and no further than what ends the way.
+function followHoses(
+  { gear, lines }: Plumbed,
+  tankId: string,
+  ends: ReadonlySet<string>,
+): { readonly piece: Gear; readonly port: string }[] {
+  const pieces = new Map(gear.map((piece) => [piece.id, piece]));
   const hoses = lines.filter((line): line is Hose => line.kind === "hose");
   const keyOf = (end: HoseEnd) => (end.kind === "tank" ? `tank ${end.tankId}` : end.gearId);
   const open = [`tank ${tankId}`];
   const seen = new Set(open);
+  const reached: { readonly piece: Gear; readonly port: string }[] = [];
+  // the list grows while it is gone through
   for (const key of open) {
     for (const { from, to } of hoses) {
       for (const [here, there] of [
         [from, to],
         [to, from],
       ] as const) {
-        if (keyOf(here) !== key || there.kind === "tank" || seen.has(there.gearId)) continue;
-        const kind = kinds.get(there.gearId) ?? "";
-        if (kind === "deckFitting") return true;
-        seen.add(there.gearId);
-        // the list grows while it is gone through
-        if (!ENDS.has(kind)) open.push(there.gearId);
+        if (keyOf(here) !== key || there.kind === "tank") continue;
+        const piece = pieces.get(there.gearId);
+        if (!piece) continue;
+        reached.push({ piece, port: there.port });
+        if (seen.has(piece.id) || ends.has(piece.spec.kind)) continue;
+        seen.add(piece.id);
+        open.push(piece.id);
       }
     }
   }
-  return false;
+  return reached;
 }
 
 /**
- * Suction in a tank, Pa, while it is pumped out through its deck fitting at 1.5 L/s; null where it has none, or no breather.
- * Of several breathers the best is counted alone, which is on the safe side. Limit in Pa > 0. Source: Darcy and Weisbach at
- * that flow [C on T: the flow]. Example: 3 m of 19 mm, ΣK 2.5 → 135 Pa.
+ * Suction in a tank, Pa, while a station pumps it out through its deck fitting at 1.5 L/s, and while its own pumps draw
+ * together what each gives running free; none without a breather. Of several breathers the best is counted alone, and what
+ * runs back into the tank meanwhile is not, which is on the safe side. Limit in Pa > 0. Source: Darcy and Weisbach at that
+ * flow [C on T: the flow of a station]. Example: 3 m of 19 mm, ΣK 2.5 → 135 Pa.
  */
-export function computePumpOut(design: Design, tank: Tank, mostPa: number, network: Network): PumpOut | null {
+export function computePumpDraws(design: Design, tank: Tank, mostPa: number, network: Network): PumpDraw[] {
+  if (design.gear.length === 0) return [];
   const vents = listVents(design, tank.id);
-  if (vents.length === 0 || !isPumpedOut(design, tank.id)) return null;
-  const flowM3PerS = PUMP_OUT_LPS / 1000;
+  if (vents.length === 0) return [];
+  const pumps = listPumpsOn(design, tank.id);
+  const freeLps = pumps.reduce((sum, { spec }) => sum + spec.freeLpm / SECONDS_A_MINUTE, 0);
+  const draw = (flowLps: number, own: PumpDraw["pumps"]) =>
+    computeDraw(design, tank, vents, mostPa, network, flowLps, own);
+  return [
+    ...(isPumpedOut(design, tank.id) ? [draw(PUMP_OUT_LPS, [])] : []),
+    ...(pumps.length > 0 ? [draw(freeLps, pumps)] : []),
+  ];
+}
+
+function computeDraw(
+  design: Design,
+  tank: Tank,
+  vents: readonly Vent[],
+  mostPa: number,
+  network: Network,
+  flowLps: number,
+  pumps: PumpDraw["pumps"],
+): PumpDraw {
+  const flowM3PerS = flowLps / 1000;
   const air = vents.map((vent) => {
     const { stretches } = buildVentPath(design, vent);
     const airway = stretches.map(({ pipe }) => pipe);
@@ -72,6 +123,8 @@ export function computePumpOut(design: Design, tank: Tank, mostPa: number, netwo
   const seals = (network.drainsByTank.get(tank.id) ?? []).flatMap((drain) => findSealMm(drain) ?? []);
   const weakestSealMm = seals.length > 0 ? Math.min(...seals) : null;
   return {
+    pumps,
+    flowLps,
     ventId: vent.id,
     stretches,
     suctionPa,

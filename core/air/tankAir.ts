@@ -15,7 +15,7 @@ import { computeTankFull } from "../tanks/tankLevels";
 import { computeSealAfterMm, computeSealBreakPa } from "../traps/sealPressure";
 import { computeAirwayPressurePa } from "./airPressure";
 import { computeDumping, computeLeastBreatherBoreM, type Dumping, sumAirway } from "./dumping";
-import { PUMP_OUT_LPS, type PumpOut } from "./pumpOut";
+import type { PumpDraw } from "./pumpOut";
 import { buildVentPath, followVent, listVents, type VentStretch } from "./ventPath";
 
 /** What a tank's breather does while the tank is dumped full, and while every fixture on it runs. */
@@ -109,7 +109,7 @@ export function computeTankAir(
 export type SharedAir = {
   readonly fromTankId: string;
   readonly suctionPa: number;
-  /** It is let go, or a station pumps it out. */
+  /** It is let go, or a station or its own pump pumps it out. */
   readonly by: "dump" | "pumpOut";
 };
 
@@ -121,13 +121,15 @@ export function computeSharedAir(
   design: Design,
   tank: Tank,
   airs: ReadonlyMap<string, TankAir>,
-  pumpOuts: ReadonlyMap<string, PumpOut> = new Map(),
+  draws: ReadonlyMap<string, readonly PumpDraw[]> = new Map(),
 ): SharedAir | null {
   const own = new Set(listVents(design, tank.id).flatMap((vent) => followVent(design, vent).map(({ id }) => id)));
   let worst: SharedAir | null = null;
   const drawn = [
     ...[...airs].map(([id, { stretches, dumpFlowLps: lps }]) => ({ id, stretches, lps, by: "dump" as const })),
-    ...[...pumpOuts].map(([id, { stretches }]) => ({ id, stretches, lps: PUMP_OUT_LPS, by: "pumpOut" as const })),
+    ...[...draws].flatMap(([id, those]) =>
+      those.map(({ stretches, flowLps: lps }) => ({ id, stretches, lps, by: "pumpOut" as const })),
+    ),
   ];
   for (const { id: fromTankId, stretches, lps, by } of drawn) {
     if (fromTankId === tank.id) continue;

@@ -31,7 +31,7 @@ export function checkTank(design: Design, tank: Tank, result: TankResult): Findi
     if (highMm > heightMm) findings.push(createFinding(at, { code: "senderLong", highMm, heightMm }));
   }
   findings.push(...checkVents(design, tank));
-  findings.push(...checkDumping(design, result), ...checkPumpOut(design, result));
+  findings.push(...checkDumping(design, result), ...checkDraws(design, result));
   findings.push(...checkFirstToDrown(design, tank, result));
   const sill = lookUpLimit(design.rules, "sillGap");
   const sillGapMm = measureSillGapMm(design, tank);
@@ -76,14 +76,19 @@ function checkOwnDumping(air: TankResult["air"], limit: Limit): Finding[] {
   return [createGraded(breaksSeal ? "must" : "should", at, numbers, limit)];
 }
 
-// A station's pump does not slow as an outlet does.
-function checkPumpOut(design: Design, { pumpOut }: TankResult): Finding[] {
-  if (!pumpOut) return [];
+// A pump does not slow as an outlet does, be it a station's or the tank's own.
+function checkDraws(design: Design, { draws }: TankResult): Finding[] {
   const limit = lookUpLimit(design.rules, "ventSuction");
-  const { ventId, suctionPa, breaksSeal, weakestSealMm, leastBoreMm } = pumpOut;
-  if (isAtMost(suctionPa, limit.value ?? Infinity) && !breaksSeal) return [];
-  const numbers = { code: "pumpOutSucks", suctionPa, breaksSeal, sealMm: weakestSealMm ?? 0, leastBoreMm } as const;
-  return [createGraded(breaksSeal ? "must" : "should", { kind: "line", id: ventId }, numbers, limit)];
+  return draws.flatMap(({ pumps, flowLps, ventId, suctionPa, breaksSeal, weakestSealMm, leastBoreMm }) => {
+    if (isAtMost(suctionPa, limit.value ?? Infinity) && !breaksSeal) return [];
+    const sealMm = weakestSealMm ?? 0;
+    const pumpNames = pumps.map(({ name }) => name).join(", ");
+    const numbers =
+      pumps.length === 0
+        ? ({ code: "pumpOutSucks", suctionPa, breaksSeal, sealMm, leastBoreMm } as const)
+        : ({ code: "pumpSucks", pumpNames, flowLps, suctionPa, breaksSeal, sealMm, leastBoreMm } as const);
+    return [createGraded(breaksSeal ? "must" : "should", { kind: "line", id: ventId }, numbers, limit)];
+  });
 }
 
 function checkFirstToDrown(design: Design, tank: Tank, result: TankResult): Finding[] {

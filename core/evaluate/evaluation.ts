@@ -1,4 +1,4 @@
-import type { PumpOut } from "../air/pumpOut";
+import type { PumpDraw } from "../air/pumpOut";
 import type { SharedAir, TankAir } from "../air/tankAir";
 import type { Attitude } from "../attitude/attitude";
 import type { Balance } from "../days/balance";
@@ -69,8 +69,8 @@ export type TankResult = {
   readonly air: TankAir | null;
   /** What another tank's dumping does to it through a breather they share. */
   readonly sharedAir: SharedAir | null;
-  /** What a pump-out station does to its air; null where no hose leads to a deck fitting. */
-  readonly pumpOut: PumpOut | null;
+  /** What a pump-out station and its own pumps do to its air; none where no hose leads to a deck fitting or a pump. */
+  readonly draws: readonly PumpDraw[];
   readonly usableLevelL: number;
   readonly usableHereL: number;
   readonly usableWorstL: number;

@@ -95,6 +95,7 @@ export const FINDINGS = {
   fixtureDrownsFirst: ["air", "part", "must"],
   ventThrottles: ["air", "air", ["must", "should"]],
   pumpOutSucks: ["air", "air", ["must", "should"]],
+  pumpSucks: ["air", "air", ["must", "should"]],
   tankNoOutlet: ["tank", "part", "must"],
   inletDrownsEarly: ["tank", "part", "should"],
   tankBelowSill: ["tank", "part", "should"],

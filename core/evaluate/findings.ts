@@ -187,6 +187,15 @@ type Numbers =
       readonly leastBoreMm: number;
     }
   | {
+      readonly code: "pumpSucks";
+      readonly pumpNames: string;
+      readonly flowLps: number;
+      readonly suctionPa: number;
+      readonly breaksSeal: boolean;
+      readonly sealMm: number;
+      readonly leastBoreMm: number;
+    }
+  | {
       readonly code: "ventThrottles";
       readonly suctionPa: number;
       readonly breaksSeal: boolean;

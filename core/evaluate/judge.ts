@@ -360,7 +360,7 @@ function evaluateTank({ design, tank, network, attitude, parked, airs }: TankInp
     leftL,
     air: airs.own.get(tank.id) ?? null,
     sharedAir: airs.shared.get(tank.id) ?? null,
-    pumpOut: airs.pumpOuts.get(tank.id) ?? null,
+    draws: airs.draws.get(tank.id) ?? [],
     usableLevelL: toUsable(level),
     usableHereL: toUsable(here),
     usableWorstL: toUsable(worst!),

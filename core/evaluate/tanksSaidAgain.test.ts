@@ -5,9 +5,19 @@ import { placeThing } from "@/tests/findingEdges";
 import { buildSharedAir } from "@/tests/sharedAir";
 import { LEVEL } from "../attitude/attitude";
 import type { Design } from "../design/design";
-import { type DumpLine, HELD_WATERS, LINK_KINDS, type Sender, type Tank, type Valve } from "../design/plumbing";
+import type { Gear } from "../design/gear";
+import {
+  type DumpLine,
+  HELD_WATERS,
+  type Hose,
+  LINK_KINDS,
+  type Sender,
+  type Tank,
+  type Valve,
+} from "../design/plumbing";
 import { measureSillGapMm } from "../fit/obstacleGaps";
 import { findRole } from "../fit/roles";
+import { USUAL_GEAR } from "../gear/usualGear";
 import { lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
 import { computeTankLoads } from "../tanks/axleLoads";
 import { buildDumpRun, lookUpDumpFall } from "../tanks/dumpRun";
@@ -40,6 +50,7 @@ const tankDesigns: fc.Arbitrary<Design> = fc
       maxLength: 3,
     }),
     toGround: fc.boolean(),
+    pumpLpm: fc.constantFrom(null, null, 5, 60, 900),
     link: fc.constantFrom(null, null, ...LINK_KINDS),
     drained: fc.constantFrom("all" as const, "all" as const, "all" as const, "none" as const, "noFixtures" as const),
   })
@@ -86,7 +97,8 @@ const tankDesigns: fc.Arbitrary<Design> = fc
           .map((port) => (port.kind === "outlet" ? { ...port, valve: valves[i % 3] ? valve : null } : port)),
       }),
     ),
-    lines: design.lines
+    gear: more.pumpLpm === null ? design.gear : [...design.gear, createPump(more.pumpLpm)],
+    lines: [...design.lines, ...(more.pumpLpm === null ? [] : drawFrom(design.tanks))]
       .filter(({ kind }) => more.drained === "all" || kind !== "drain")
       .map((line, i) => {
         if (line.kind !== "dumpLine") return line;
@@ -95,6 +107,24 @@ const tankDesigns: fc.Arbitrary<Design> = fc
         return { ...line, pointsMm, endValve: valves[3 + (i % 3)] ? valve : null };
       }),
   }));
+
+const createPump = (freeLpm: number): Gear => ({
+  id: "own-pump",
+  name: "Own pump",
+  atMm: { x: 9_000, y: 0, z: 100 },
+  ...USUAL_GEAR.pump,
+  spec: { ...USUAL_GEAR.pump.spec, freeLpm } as Gear["spec"],
+});
+
+// A hose from the first tank to the pump's inlet.
+function drawFrom([tank]: readonly Tank[]): Hose[] {
+  const port = tank?.ports[0];
+  if (!tank || !port) return [];
+  const pipe = { innerMm: 25, outerMm: 31, manningN: 0.011 };
+  const to = { kind: "gear", gearId: "own-pump", port: "in" } as const;
+  const from = { kind: "tank", tankId: tank.id, portId: port.id } as const;
+  return [{ kind: "hose", id: "own-hose", name: "Own hose", from, to, pointsMm: [], pipe }];
+}
 
 const isUsed = ({ lines }: Design, tankId: string): boolean =>
   lines.some(
@@ -190,7 +220,9 @@ function tellTanks(design: Design, { tanks }: Evaluation): Told[] {
   const mostPa = lookUpValue(design.rules, "ventSuction");
   return design.tanks.flatMap((tank): Told[] => {
     const result = tanks.find(({ tankId }) => tankId === tank.id)!;
-    const { air, sharedAir, pumpOut } = result;
+    const { air, sharedAir, draws } = result;
+    const station = draws.find(({ pumps }) => pumps.length === 0);
+    const own = draws.find(({ pumps }) => pumps.length > 0);
     const at = { kind: "tank", id: tank.id };
     const told: Told[] = [];
     // those that share a level have one outlet between them; what is pumped needs none
@@ -204,7 +236,7 @@ function tellTanks(design: Design, { tanks }: Evaluation): Told[] {
     const hasOutlet = design.tanks.some(
       ({ id, ports }) => joined.has(id) && ports.some(({ kind }) => kind === "outlet"),
     );
-    if (!hasOutlet && tank.link?.kind !== "pumped" && !pumpOut && !isToDeck(design, tank.id))
+    if (!hasOutlet && tank.link?.kind !== "pumped" && !station && !isToDeck(design, tank.id))
       told.push({ code: "tankNoOutlet", at });
     const { solid, sender } = tank;
     const heightMm = measureHeightMm(solid);
@@ -215,7 +247,8 @@ function tellTanks(design: Design, { tanks }: Evaluation): Told[] {
     }
     for (const [code, sucks] of [
       ["ventThrottles", air],
-      ["pumpOutSucks", pumpOut],
+      ["pumpOutSucks", station],
+      ["pumpSucks", own],
     ] as const) {
       if (!sucks || !(sucks.breaksSeal || isMore(sucks.suctionPa, mostPa))) continue;
       const { suctionPa, breaksSeal, weakestSealMm, leastBoreMm, ventId } = sucks;
@@ -227,6 +260,7 @@ function tellTanks(design: Design, { tanks }: Evaluation): Told[] {
         breaksSeal,
         sealMm: weakestSealMm ?? 0,
         leastBoreMm,
+        ...(sucks === own ? { pumpNames: own.pumps.map(({ name }) => name).join(", "), flowLps: own.flowLps } : {}),
       });
     }
     const gapMm = measureSillGapMm(design, tank);
@@ -291,7 +325,7 @@ function tellWhole(design: Design, { balance }: Evaluation): Told[] {
 
 const DUMP = ["dumpLineHigh", "dumpLineFlat", "dumpLineOpen", "dumpLineFull", "dumpEndInside"] as const;
 const SHARED = ["dumpLinesMix", "dumpLineDirtiesFresh", "branchAgainstFlow", "sharedAirSucks"] as const;
-const TANKS = ["tankNoOutlet", "senderLong", "ventThrottles", "pumpOutSucks", "tankBelowSill"] as const;
+const TANKS = ["tankNoOutlet", "senderLong", "ventThrottles", "pumpOutSucks", "pumpSucks", "tankBelowSill"] as const;
 const WHOLE = ["noTankYet", "fixtureUndrained", "ontoGround", "axleOverloaded", "obstaclesOverlap"] as const;
 const CODES = new Set<FindingCode>([...DUMP, ...SHARED, ...TANKS, ...WHOLE, "noFixtureYet"]);
 

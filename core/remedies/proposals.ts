@@ -153,6 +153,7 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   ventDrownsFirst: null,
   fixtureDrownsFirst: null,
   pumpOutSucks: (_design, finding, { vent }) => (vent ? proposeWiderVent(vent, finding.leastBoreMm) : []),
+  pumpSucks: (_design, finding, { vent }) => (vent ? proposeWiderVent(vent, finding.leastBoreMm) : []),
   ventThrottles: (_design, finding, { vent }) => (vent ? proposeWiderVent(vent, finding.leastBoreMm) : []),
   tankNoOutlet: (_design, _finding, { tank }) => (tank ? proposeOutlet(tank) : []),
   inletDrownsEarly: (design, finding, { tank }) =>

@@ -90,6 +90,7 @@ const BEHIND: Readonly<Record<FindingCode, Sought | null>> = {
   ventDrownsFirst: { formula: "tankFull", stand: "worst" },
   fixtureDrownsFirst: { formula: "tankFull", stand: "worst" },
   pumpOutSucks: null,
+  pumpSucks: null,
   ventThrottles: { formula: "dumpSuction" },
   tankNoOutlet: null,
   inletDrownsEarly: { formula: "tankFull", stand: "worst" },

@@ -20,7 +20,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
 import { WORK_CAUTIONS } from "@/words/cautions";
 import { BRANCH_VENT_NAMES, PLAIN_WORDS, VENT_WAY_NAMES } from "@/words/labels";
-import { DRAWING, describePumpOut } from "@/words/pumpOut";
+import { DRAWING, describeDraw } from "@/words/pumpOut";
 import { formatQuantity } from "@/words/units";
 import { findShownDrain, findShownResult } from "../../drawing/shown";
 import { Group } from "../../fields/Group";
@@ -65,8 +65,8 @@ function AirFigures() {
   const tanks = useWorkbench((state) => state.evaluation?.tanks ?? NO_TANKS);
   const designTanks = useWorkbench((state) => state.history!.design.tanks);
   const units = useWorkbench((state) => state.units);
-  return tanks.map(({ tankId, air, sharedAir, pumpOut }) => {
-    if (!air && !pumpOut) return null;
+  return tanks.map(({ tankId, air, sharedAir, draws }) => {
+    if (!air && draws.length === 0) return null;
     const at = { kind: "tank", id: tankId } as const;
     const figure = (formula: FormulaId, label: string, text: string) => (
       <Figure working={toWorkingId(formula, at)} label={label} className="text-[15px] text-ink">
@@ -95,7 +95,7 @@ function AirFigures() {
             {figure("fillPressure", "Pressure while filling", formatQuantity(air.fillPa, "pressure", units))} push back.
           </>
         )}
-        {pumpOut && ` ${describePumpOut(pumpOut, units)}`}
+        {draws.map((draw) => ` ${describeDraw(draw, units)}`)}
         {sharedAir && other && (
           <>
             {" "}
