@@ -191,3 +191,24 @@ test("a breather too narrow for a tank's own pump is told, with the bore that wo
   expect(sucks(led(leastBoreMm + 0.01))).toEqual([]);
   expect(sucks(led(leastBoreMm - 0.05))).toHaveLength(1);
 });
+
+test("a tank whose own pump takes it overboard needs no outlet; a pump that only draws, or draws in from the sea, lets nothing out", () => {
+  const ports = black.ports.filter(({ kind }) => kind !== "outlet");
+  const bare: Design = {
+    ...boat,
+    tanks: boat.tanks.map((tank) => (tank.id === black.id ? { ...tank, ports } : tank)),
+    lines: boat.lines.filter((line) => line.kind !== "dumpLine"),
+  };
+  const first: End = { kind: "tank", tankId: black.id, portId: ports[0]!.id };
+  const lacks = (serves: "discharge" | "intake", ...hoses: readonly Hose[]) =>
+    evaluate(
+      withGear([pump("one", 45), piece("sea", usualSpec("skinFitting", { serves }))], hoses, bare),
+    ).findings.some(({ code, at }) => code === "tankNoOutlet" && at.kind === "tank" && at.id === black.id);
+  const draws = hose(first, to("one", "in"));
+  expect(lacks("discharge", draws)).toBe(true);
+  expect(lacks("discharge", draws, hose(to("one", "out"), to("sea", "in")))).toBe(false);
+  expect(lacks("discharge", draws, hose(to("sea", "in"), to("one", "out")))).toBe(false);
+  expect(lacks("intake", draws, hose(to("one", "out"), to("sea", "in")))).toBe(true);
+  // both hang on its inlet: it draws from one or the other
+  expect(lacks("discharge", draws, hose(to("one", "in"), to("sea", "in")))).toBe(true);
+});

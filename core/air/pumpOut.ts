@@ -38,13 +38,21 @@ const SECONDS_A_MINUTE = 60;
 /** Whether a hose leads from a tank to a deck fitting, through whatever gear there is between. */
 export const isPumpedOut = (design: Plumbed, tankId: string): boolean =>
   design.gear.some(({ spec }) => spec.kind === "deckFitting") &&
-  followHoses(design, tankId, ENDS).some(({ piece }) => piece.spec.kind === "deckFitting");
+  followHoses(design, fromTank(tankId), ENDS).some(({ piece }) => piece.spec.kind === "deckFitting");
+
+/** Whether one of its own pumps takes a tank's water overboard, through a skin fitting that serves for that. */
+export const isPumpedOverboard = (design: Plumbed, tankId: string): boolean =>
+  listPumpsOn(design, tankId).some(({ id }) =>
+    followHoses(design, (end) => end.kind === "gear" && end.gearId === id && end.port === "out", ENDS).some(
+      ({ piece }) => piece.spec.kind === "skinFitting" && piece.spec.serves === "discharge",
+    ),
+  );
 
 /** The pumps that draw out of a tank: those a hose leads to from it, at their inlet, with no other pump between. */
 export function listPumpsOn(design: Plumbed, tankId: string): GearOf<"pump">[] {
   const isPump = (piece: Gear): piece is GearOf<"pump"> => piece.spec.kind === "pump";
   if (!design.gear.some(isPump)) return [];
-  const reached = followHoses(design, tankId, PUMPS_TOO).flatMap(({ piece, port }) =>
+  const reached = followHoses(design, fromTank(tankId), PUMPS_TOO).flatMap(({ piece, port }) =>
     port === "in" && isPump(piece) ? [piece] : [],
   );
   return [...new Set(reached)];
@@ -52,17 +60,22 @@ export function listPumpsOn(design: Plumbed, tankId: string): GearOf<"pump">[] {
 
 type Plumbed = Pick<Design, "gear" | "lines">;
 
-// Every port that hoses come to from a tank, valves taken as open, and no further than what ends the way.
+const fromTank =
+  (tankId: string) =>
+  (end: HoseEnd): boolean =>
+    end.kind === "tank" && end.tankId === tankId;
+
+// Every port that hoses come to from where they begin, valves taken as open, and no further than what ends the way.
 function followHoses(
   { gear, lines }: Plumbed,
-  tankId: string,
+  isStart: (end: HoseEnd) => boolean,
   ends: ReadonlySet<string>,
 ): { readonly piece: Gear; readonly port: string }[] {
   const pieces = new Map(gear.map((piece) => [piece.id, piece]));
   const hoses = lines.filter((line): line is Hose => line.kind === "hose");
-  const keyOf = (end: HoseEnd) => (end.kind === "tank" ? `tank ${end.tankId}` : end.gearId);
-  const open = [`tank ${tankId}`];
-  const seen = new Set(open);
+  // those that are gone on from by any of their ports; where it begins by some alone
+  const open: (string | null)[] = [null];
+  const seen = new Set<string>();
   const reached: { readonly piece: Gear; readonly port: string }[] = [];
   // the list grows while it is gone through
   for (const key of open) {
@@ -71,7 +84,8 @@ function followHoses(
         [from, to],
         [to, from],
       ] as const) {
-        if (keyOf(here) !== key || there.kind === "tank") continue;
+        const isHere = key === null ? isStart(here) : here.kind === "gear" && here.gearId === key;
+        if (!isHere || there.kind === "tank") continue;
         const piece = pieces.get(there.gearId);
         if (!piece) continue;
         reached.push({ piece, port: there.port });
