@@ -1,4 +1,4 @@
-import { expect, expectAccessible, oneRig, openRig, openWorkbench, test } from "./fixtures";
+import { expect, expectAccessible, oneRig, openRig, openSample, openWorkbench, test } from "./fixtures";
 
 for (const name of oneRig("Kranich")) {
   test(`${name}: a second tank is hung and vented, its breather joins the first by a tee; never fresh with waste`, async ({
@@ -51,4 +51,26 @@ test("a breather that others join can be taken out: they end in the open air the
   await page.getByRole("button", { name: "Take Breather out" }).first().click();
   await expect(page.getByRole("group", { name: "Breather", exact: true })).toHaveCount(1);
   await expect(page.getByLabel("Ends")).toHaveValue("open air");
+});
+
+test("Lesesaal, heads: what is said of the second breather puts it on the stage, with its fields first", async ({
+  page,
+}) => {
+  await openWorkbench(page);
+  await openSample(page, "Lesesaal, heads");
+  await page.keyboard.press("5");
+  const shown = page.getByLabel("Breather shown");
+  await expect(shown.locator("option")).toHaveCount(2);
+  const [first, second] = await shown.locator("option").allInnerTexts();
+  await expect(shown.locator("option:checked")).toHaveText(first!);
+  const bore = page.getByRole("region", { name: "Measures: Air" }).getByLabel("Bore", { exact: true });
+  await bore.nth(1).fill("6");
+  await bore.nth(1).press("Enter");
+  await page
+    .getByRole("region", { name: "Findings" })
+    .getByRole("button", { name: new RegExp(`${second} is (too )?narrow`) })
+    .first()
+    .click();
+  await expect(shown.locator("option:checked")).toHaveText(second!);
+  await expect(bore.first()).toHaveValue("6");
 });

@@ -123,6 +123,8 @@ export type WorkbenchState = {
   readonly drainId: string | null;
   /** The tank on the stage; null follows the drain shown. */
   readonly tankId: string | null;
+  /** The breather on the stage; null shows the first. */
+  readonly ventId: string | null;
   /** A fixture that is looked at by itself, because it has no drain; null follows the drain shown. */
   readonly fixtureId: string | null;
   /** Heights are drawn this many times as tall as lengths; null takes what fits. */

@@ -31,6 +31,7 @@ const INITIAL: WorkbenchState = {
   drainId: null,
   fixtureId: null,
   tankId: null,
+  ventId: null,
   exaggeration: null,
   overlay: null,
   preview: null,
@@ -69,6 +70,7 @@ export function loadDesign(opened: Design | History, save: SaveState = "saved"):
     drainId: null,
     fixtureId: null,
     tankId: null,
+    ventId: null,
     wantedDays: null,
     loopView: { stateId: null, way: null },
     preview: null,
@@ -204,6 +206,7 @@ export type ViewChange = Partial<
     | "drainId"
     | "fixtureId"
     | "tankId"
+    | "ventId"
     | "exaggeration"
     | "overlay"
     | "pour"

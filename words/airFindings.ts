@@ -153,7 +153,7 @@ export function describeAirFinding(
     case "sealBlown":
       return {
         title: `Filling blows ${part} out`,
-        why: `${formatQuantity(finding.pressurePa, "pressure", units)} build up in the tank while its fixtures run; that is more than ${length(finding.sealMm)} of seal hold.`,
+        why: `${formatQuantity(finding.pressurePa, "pressure", units)} build up in the tank while it fills; that is more than ${length(finding.sealMm)} of seal hold.`,
         advice: "Widen the breather.",
       };
     case "ventEndsLow":

@@ -217,7 +217,7 @@ export const FORMULA_WORDS: Readonly<Record<FormulaId, FormulaWords>> = {
     title: "Pressure while filling",
     sum: "p = (f L/d + K) ρa v²/2",
     symbols: {
-      Qin: "all fixtures on the tank",
+      Qin: "all fixtures on the tank, and pumps that fill it",
       d: "bore of the breather",
       L: "length of the breather",
       K: "losses at its ends, mesh and bends",

@@ -1,8 +1,9 @@
 import type { Design } from "../design/design";
 import type { Tank } from "../design/plumbing";
-import { type Network, sumSurgeLps } from "../falls/network";
+import type { Network } from "../falls/network";
 import { lookUpValue } from "../rules/lookUpLimit";
 import { computeAirwayPressurePa } from "./airPressure";
+import { sumFillLps } from "./filling";
 import { computePumpDraws, type PumpDraw } from "./pumpOut";
 import { computeSharedAir, computeTankAir, type SharedAir, type TankAir } from "./tankAir";
 import { buildVentPath, listVents } from "./ventPath";
@@ -39,11 +40,11 @@ export function computeAirs(design: Design, network: Network): Airs {
 }
 
 /**
- * Pressure in a tank, Pa, at the largest flow that can come, one bowl let go and the taps of the rest; null without a
+ * Pressure in a tank, Pa, at the largest flow that can come, `sumFillLps`; null without a
  * breather. Of several breathers the best is counted alone, which is on the safe side. Source: `computeAirwayPressurePa` [C].
  */
 export function computeFillPa(design: Design, tank: Tank, network: Network): number | null {
-  const flowM3PerS = sumSurgeLps(network, tank.id) / 1000;
+  const flowM3PerS = sumFillLps(design, network, tank.id) / 1000;
   const pressures = listVents(design, tank.id).map((vent) => {
     const airway = buildVentPath(design, vent).stretches.map(({ pipe }) => pipe);
     return computeAirwayPressurePa(flowM3PerS, airway);

@@ -2,13 +2,15 @@ import { readDemo } from "@/tests/demoRigs";
 import type { Design } from "../design/design";
 import type { Gear } from "../design/gear";
 import { findTrap } from "../design/lineItems";
-import type { Drain, Hose, Line, Tank } from "../design/plumbing";
+import type { Drain, Hose, Line, Tank, Vent } from "../design/plumbing";
 import { evaluate } from "../evaluate/evaluate";
 import { buildNetwork } from "../falls/network";
 import { usualSpec } from "../gear/usualGear";
 import { lookUpValue } from "../rules/lookUpLimit";
-import { computeAirPressurePa } from "./airPressure";
+import { computeAirPressurePa, computeAirwayPressurePa } from "./airPressure";
+import { sumFillLps } from "./filling";
 import { computePumpDraws, isPumpedOut, listPumpsOn, PUMP_OUT_LPS } from "./pumpOut";
+import { buildVentPath } from "./ventPath";
 
 const boat = readDemo("setzkasten");
 const black = boat.tanks.find(({ holds }) => holds === "black") as Tank;
@@ -211,4 +213,19 @@ test("a tank whose own pump takes it overboard needs no outlet; a pump that only
   expect(lacks("intake", draws, hose(to("one", "out"), to("sea", "in")))).toBe(true);
   // both hang on its inlet: it draws from one or the other
   expect(lacks("discharge", draws, hose(to("one", "in"), to("sea", "in")))).toBe(true);
+});
+
+test("a pump that fills a tank presses on its air with the flow it gives running free; one that draws does not", () => {
+  const fillLps = (...hoses: readonly Hose[]) => {
+    const design = withGear([pump("one", 90), piece("valve", usualSpec("valve"))], hoses);
+    return { design, lps: sumFillLps(design, buildNetwork(design), black.id) };
+  };
+  const none = fillLps().lps;
+  expect(fillLps(hose(fromTank, to("one", "in"))).lps).toBe(none);
+  const { design, lps } = fillLps(hose(fromTank, to("valve", "out")), hose(to("valve", "in"), to("one", "out")));
+  expect(lps).toBeCloseTo(none + 1.5, 12);
+  const { ventId, fillPa } = evaluate(design).tanks.find(({ tankId }) => tankId === black.id)!.air!;
+  const vent = design.lines.find((line): line is Vent => line.kind === "vent" && line.id === ventId)!;
+  const airway = buildVentPath(design, vent).stretches.map(({ pipe: own }) => own);
+  expect(fillPa).toBeCloseTo(computeAirwayPressurePa(lps / 1000, airway), 9);
 });

@@ -49,14 +49,23 @@ export const isPumpedOverboard = (design: Plumbed, tankId: string): boolean =>
   );
 
 /** The pumps that draw out of a tank: those a hose leads to from it, at their inlet, with no other pump between. */
-export function listPumpsOn(design: Plumbed, tankId: string): GearOf<"pump">[] {
+export const listPumpsOn = (design: Plumbed, tankId: string): GearOf<"pump">[] => listPumpsAt(design, tankId, "in");
+
+/** The pumps that fill a tank, at their outlet, in the same way. */
+export const listPumpsInto = (design: Plumbed, tankId: string): GearOf<"pump">[] => listPumpsAt(design, tankId, "out");
+
+function listPumpsAt(design: Plumbed, tankId: string, at: "in" | "out"): GearOf<"pump">[] {
   const isPump = (piece: Gear): piece is GearOf<"pump"> => piece.spec.kind === "pump";
   if (!design.gear.some(isPump)) return [];
   const reached = followHoses(design, fromTank(tankId), PUMPS_TOO).flatMap(({ piece, port }) =>
-    port === "in" && isPump(piece) ? [piece] : [],
+    port === at && isPump(piece) ? [piece] : [],
   );
   return [...new Set(reached)];
 }
+
+/** What pumps give together running free, L/s. */
+export const sumFreeLps = (pumps: readonly GearOf<"pump">[]): number =>
+  pumps.reduce((sum, { spec }) => sum + spec.freeLpm / SECONDS_A_MINUTE, 0);
 
 type Plumbed = Pick<Design, "gear" | "lines">;
 
@@ -109,12 +118,11 @@ export function computePumpDraws(design: Design, tank: Tank, mostPa: number, net
   const vents = listVents(design, tank.id);
   if (vents.length === 0) return [];
   const pumps = listPumpsOn(design, tank.id);
-  const freeLps = pumps.reduce((sum, { spec }) => sum + spec.freeLpm / SECONDS_A_MINUTE, 0);
   const draw = (flowLps: number, own: PumpDraw["pumps"]) =>
     computeDraw(design, tank, vents, mostPa, network, flowLps, own);
   return [
     ...(isPumpedOut(design, tank.id) ? [draw(PUMP_OUT_LPS, [])] : []),
-    ...(pumps.length > 0 ? [draw(freeLps, pumps)] : []),
+    ...(pumps.length > 0 ? [draw(sumFreeLps(pumps), pumps)] : []),
   ];
 }
 

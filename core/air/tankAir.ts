@@ -2,7 +2,7 @@ import { computeUp } from "../attitude/attitude";
 import type { Design } from "../design/design";
 import { findSealMm } from "../design/lineItems";
 import type { Tank, Vent } from "../design/plumbing";
-import { buildNetwork, type Network, sumSurgeLps } from "../falls/network";
+import { buildNetwork, type Network } from "../falls/network";
 import { add, dot } from "../geometry/vec";
 import { mmToM } from "../quantity/convert";
 import { createRecall } from "../quantity/recall";
@@ -15,6 +15,7 @@ import { computeTankFull } from "../tanks/tankLevels";
 import { computeSealAfterMm, computeSealBreakPa } from "../traps/sealPressure";
 import { computeAirwayPressurePa } from "./airPressure";
 import { computeDumping, computeLeastBreatherBoreM, type Dumping, sumAirway } from "./dumping";
+import { sumFillLps } from "./filling";
 import type { PumpDraw } from "./pumpOut";
 import { buildVentPath, followVent, listVents, type VentStretch } from "./ventPath";
 
@@ -30,7 +31,7 @@ export type TankAir = {
   readonly dumpFlowLps: number;
   /** Suction in the tank the moment the valve opens, Pa. */
   readonly suctionPa: number;
-  /** Pressure in the tank at the largest flow that can come: one bowl let go, and the taps of the rest, Pa. */
+  /** Pressure in the tank at the largest flow that can come: one bowl let go, the taps of the rest and what fills it by pump, Pa. */
   readonly fillPa: number;
   /** The shallowest water seal on the tank, mm, and what the dumping leaves of it; null where no trap holds water. */
   readonly weakestSealMm: number | null;
@@ -68,7 +69,7 @@ export function computeTankAir(
   // a hose that hangs down pulls with what stands in it
   const headMm = overOutletMm > 0 ? overOutletMm + way.dropMm : 0;
   const drains = network.drainsByTank.get(tank.id) ?? [];
-  const inflowM3PerS = sumSurgeLps(network, tank.id) / 1000;
+  const inflowM3PerS = sumFillLps(design, network, tank.id) / 1000;
   const seals = drains.flatMap((drain) => findSealMm(drain) ?? []);
   const weakestSealMm = seals.length > 0 ? Math.min(...seals) : null;
   const [headM, boreM] = [mmToM(headMm), mmToM(way.boreMm)];

@@ -1,10 +1,11 @@
+import { sumFillLps } from "../air/filling";
 import { type Attitude, computeUp, isLevel, LEVEL } from "../attitude/attitude";
 import { computeRamps, findRunningAttitude } from "../attitude/ramps";
 import type { Design } from "../design/design";
 import { findTrap } from "../design/lineItems";
 import type { DrainResult, Evaluation, TankResult } from "../evaluate/evaluation";
 import type { FallBudget } from "../falls/fallBudget";
-import { buildNetwork, sumSurgeLps } from "../falls/network";
+import { buildNetwork } from "../falls/network";
 import type { Passage } from "../fit/passages";
 import type { RampAngle } from "../fit/rampAngles";
 import { readNight } from "../frost/night";
@@ -278,7 +279,7 @@ function listAirWorkings(design: Design, { tankId, air }: TankResult): Working[]
   const cd = term("Cd", lookUpValue(design.rules, "outletFast"), "losses");
   const outlet = [term("h", air.headMm, "length"), term("D", air.outletBoreMm, "length"), cd];
   const suction = term("p", air.suctionPa, "pressure");
-  const inflow = sumSurgeLps(buildNetwork(design), tankId);
+  const inflow = sumFillLps(design, buildNetwork(design), tankId);
   const workings = [
     buildWorking("dumpSuction", at, [...outlet, ...breather, term("q", air.dumpFlowLps, "flow")], suction, {
       attitude,

@@ -11,6 +11,7 @@ import { CAUTION, sayBeforeDrilling } from "@/words/cautions";
 import { describeLimitSource } from "@/words/sources";
 import { describeFinding } from "@/words/tellFinding";
 import { describeFindings } from "@/words/verdict";
+import { showPart } from "../drawing/showPart";
 import { Button } from "../kit/Button";
 import { SeverityMark } from "../kit/SeverityMark";
 import { toMovable, toStation } from "./stationOf";
@@ -35,12 +36,11 @@ export function FindingsPanel() {
       look({ findingId: null });
       return;
     }
-    const drainId = "lineId" in finding.at ? finding.at.lineId : null;
     look({
       findingId: finding.id,
       selection: toMovable(finding, design),
       station: toStation(finding),
-      ...(drainId && design.lines.some((l) => l.id === drainId && l.kind === "drain") ? { drainId } : {}),
+      ...showPart(design, finding.at),
     });
   };
   return (

@@ -7,6 +7,7 @@ import { buildWaterway } from "@/core/waterway/buildWaterway";
 import type { WorkbenchState } from "@/store/state";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, workbench } from "@/store/workbench";
+import { showPart } from "../drawing/showPart";
 import { Button } from "../kit/Button";
 import { Sheet } from "../kit/Sheet";
 import { WaterwayDrawing } from "./WaterwayDrawing";
@@ -79,7 +80,7 @@ function printSheet(button: HTMLElement): void {
 /** Opens the station a part is worked at, with the part picked. */
 function openPart(part: PartRef, isAir = false): void {
   const { design } = workbench.getState().history!;
-  look({ overlay: null, pane: "section", ...findPlace(design, part, isAir) });
+  look({ overlay: null, pane: "section", ...findPlace(design, part, isAir), ...showPart(design, part) });
 }
 
 type Place = Pick<WorkbenchState, "station"> & Partial<Parameters<typeof look>[0]>;
@@ -87,20 +88,17 @@ type Place = Pick<WorkbenchState, "station"> & Partial<Parameters<typeof look>[0
 function findPlace(design: Design, part: PartRef, isAir: boolean): Place {
   switch (part.kind) {
     case "tank":
-      return { station: "tanks", tankId: part.id, selection: part };
     case "port":
-      return { station: "tanks", tankId: part.tankId, selection: part };
+      return { station: "tanks", selection: part };
     case "line":
     case "end": {
       const id = part.kind === "line" ? part.id : part.lineId;
       const line = design.lines.find((l) => l.id === id);
-      if (line?.kind === "dumpLine") return { station: "tanks", tankId: line.fromTank };
-      return isAir || line?.kind === "vent" ? { station: "air" } : { station: "falls", drainId: id };
+      if (line?.kind === "dumpLine") return { station: "tanks" };
+      return { station: isAir || line?.kind === "vent" ? "air" : "falls" };
     }
-    case "fixture": {
-      const drain = design.lines.find((line) => line.kind === "drain" && line.fromFixture === part.id);
-      return { station: "falls", fixtureId: part.id, drainId: drain?.id ?? null, selection: part };
-    }
+    case "fixture":
+      return { station: "falls", selection: part };
     case "gear":
     case "state":
       return { station: "loop", selection: part };

@@ -38,7 +38,10 @@ import { useSay } from "../../kit/useSay";
 export function AirMeasures() {
   const design = useWorkbench((state) => state.history!.design);
   const drainId = useWorkbench((state) => state.drainId);
-  const vents = design.lines.filter((line): line is Vent => line.kind === "vent");
+  const ventId = useWorkbench((state) => state.ventId);
+  const all = design.lines.filter((line): line is Vent => line.kind === "vent");
+  // the one on the stage first
+  const vents = [...all.filter(({ id }) => id === ventId), ...all.filter(({ id }) => id !== ventId)];
   const drain = findShownDrain(design, drainId);
   return (
     <>

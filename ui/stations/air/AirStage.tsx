@@ -1,10 +1,12 @@
 "use client";
-import { useId, useMemo, useRef, useState } from "react";
+import { useId, useMemo, useRef } from "react";
+import { sumFillLps } from "@/core/air/filling";
 import type { Vent } from "@/core/design/plumbing";
-import { buildNetwork, sumSurgeLps } from "@/core/falls/network";
+import { buildNetwork } from "@/core/falls/network";
 import { layOutVentSection, unprojectVentPull, type VentSection } from "@/core/section/ventSection";
 import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
+import { view as look } from "@/store/workbench";
 import { describePart } from "@/words/describePart";
 import { formatLength, formatQuantity, type Units } from "@/words/units";
 import { DrawingTools, TOOLS_CORNER } from "../../drawing/DrawingTools";
@@ -27,7 +29,7 @@ const STRIP_PX = 74;
 /** The breather unrolled like a drain: heights, dips, tees, its end, where the water may come to, and the pressure along it. */
 export function AirStage() {
   const design = useWorkbench((state) => state.history?.design ?? null);
-  const [ventId, setVentId] = useState<string | null>(null);
+  const ventId = useWorkbench((state) => state.ventId);
   if (!design) return null;
   const vents = design.lines.filter((line): line is Vent => line.kind === "vent");
   const vent = vents.find(({ id }) => id === ventId) ?? vents[0];
@@ -38,7 +40,7 @@ export function AirStage() {
       </section>
     );
   }
-  return <VentSheet key={vent.id} vent={vent} vents={vents} onPick={setVentId} />;
+  return <VentSheet key={vent.id} vent={vent} vents={vents} onPick={(id) => look({ ventId: id })} />;
 }
 
 type VentSheetProps = { readonly vent: Vent; readonly vents: readonly Vent[]; readonly onPick: (id: string) => void };
@@ -55,7 +57,7 @@ function VentSheet({ vent, vents, onPick }: VentSheetProps) {
   const hatch = useId().replace(/[^a-z0-9]/gi, "");
   const still = useRef<Bounds | null>(null);
   const section = useMemo(() => {
-    const fillLps = sumSurgeLps(buildNetwork(design), vent.fromTank);
+    const fillLps = sumFillLps(design, buildNetwork(design), vent.fromTank);
     return layOutVentSection(design, vent, attitude, result?.air ?? null, fillLps);
   }, [design, vent, attitude, result]);
   if (!dragBase || !still.current) still.current = toBounds(section);
