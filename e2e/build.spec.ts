@@ -202,8 +202,9 @@ test("a trial is run: what sank says leak or not, it is kept, and what held is t
   await expect(run.getByRole("img", { name: "Number 1" })).toBeVisible();
   await run.getByLabel("Signed by").fill("M. Amsel");
   await run.getByRole("button", { name: "Leaks" }).click();
-  await expect(run.getByRole("list", { name: "Trials that were run" })).toContainText("Signed M. Amsel.");
-  await expect(run.getByRole("img", { name: "Number 1" })).toBeVisible();
+  const held = run.getByRole("list", { name: "Trials that were run" });
+  await expect(held).toContainText("Signed M. Amsel.");
+  await expect(held.getByRole("img", { name: "Number 1" })).toBeVisible();
   await run.getByRole("combobox", { name: "Trial" }).selectOption("trialTank:grey");
   await page.reload();
   await page.reload();

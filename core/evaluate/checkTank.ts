@@ -20,8 +20,9 @@ export function checkTank(design: Design, tank: Tank, result: TankResult): Findi
   const findings: Finding[] = [];
   // one outlet serves all that share a level; what is pumped over needs none
   const outlets = listLevelGroup(design, tank).flatMap(({ ports }) => ports.filter(({ kind }) => kind === "outlet"));
-  const isLetOut = tank.link?.kind === "pumped" || isPumpedOut(design, tank.id) || isPumpedOverboard(design, tank.id);
-  if (outlets.length === 0 && !isLetOut) findings.push(createFinding(at, { code: "tankNoOutlet" }));
+  const isLetOut = () =>
+    tank.link?.kind === "pumped" || isPumpedOut(design, tank.id) || isPumpedOverboard(design, tank.id);
+  if (outlets.length === 0 && !isLetOut()) findings.push(createFinding(at, { code: "tankNoOutlet" }));
   findings.push(...checkPorts(design, tank));
   findings.push(...checkFixing(design, tank));
   if (tank.sender) {
