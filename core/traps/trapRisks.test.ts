@@ -31,7 +31,8 @@ test("a pipe that has not gone down by its bore takes nothing, one that falls a 
 test("pressure is borne twice as long as suction", () => {
   fc.assert(
     fc.property(mm, pascal, (seal, p) => {
-      expect(computeSealUnderMm(seal, p)).toBeGreaterThanOrEqual(computeSealAfterMm(seal, p));
+      // where both have lost the same they differ by rounding
+      expect(computeSealUnderMm(seal, p)).toBeGreaterThanOrEqual(computeSealAfterMm(seal, p) - 1e-9);
     }),
   );
 });
