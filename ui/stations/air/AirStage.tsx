@@ -23,6 +23,8 @@ import { useSay } from "../../kit/useSay";
 import { StageHeader } from "../StageHeader";
 
 const PAD = { left: 70, right: 110, top: 42, bottom: 104 };
+/** What is written at the open end takes so much; nearer to the edge of the sheet it stands left of it, px. */
+const END_NAME_PX = 160;
 /** Strip of the pressure under the drawing, px. */
 const STRIP_PX = 74;
 
@@ -198,6 +200,7 @@ function Course({ section, view, units }: PartProps & { readonly units: Units })
     section.nodes.map(({ s, h }) => [s, h] as const),
   );
   const end = section.nodes.at(-1)!;
+  const endsNearEdge = view.x(end.s) > view.width - END_NAME_PX;
   return (
     <g fill="none" strokeLinejoin="round">
       <Stroke points={points} stroke="var(--ink)" strokeWidth={9} />
@@ -225,7 +228,12 @@ function Course({ section, view, units }: PartProps & { readonly units: Units })
           ])}
         />
       </g>
-      <HaloText x={view.x(end.s) + 14} y={view.y(end.h) + 4} tone="ink">
+      <HaloText
+        x={view.x(end.s) + (endsNearEdge ? -14 : 14)}
+        y={view.y(end.h) + 4}
+        anchor={endsNearEdge ? "end" : "start"}
+        tone="ink"
+      >
         {`open end, ${formatLength(end.h - section.floodH, units)} over full`}
       </HaloText>
       <HaloText x={view.x(section.nodes[0]!.s) - 10} y={view.y(section.nodes[0]!.h) + 16} anchor="end" tone="ink">
