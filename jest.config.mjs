@@ -1,15 +1,3 @@
-const swc = [
-  "@swc/jest",
-  {
-    jsc: {
-      target: "es2022",
-      parser: { syntax: "typescript", tsx: true },
-      transform: { react: { runtime: "automatic" } },
-    },
-    module: { type: "es6" },
-  },
-];
-
 export default {
   testEnvironment: "node",
   maxWorkers: "100%",
@@ -27,5 +15,7 @@ export default {
   testMatch: ["**/*.test.ts", "**/*.test.tsx"],
   extensionsToTreatAsEsm: [".ts", ".tsx"],
   moduleNameMapper: { "^@/(.*)$": "<rootDir>/$1" },
-  transform: { "^.+\\.tsx?$": swc },
+  // the reader of files is looked into as deep as our own code
+  transformIgnorePatterns: ["/node_modules/(?!(zod|fast-check|pure-rand)/)"],
+  transform: { "\\.(tsx?|js)$": "<rootDir>/tests/transform.mjs" },
 };

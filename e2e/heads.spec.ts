@@ -87,10 +87,18 @@ test("Otter, heads: no station speaks of floors, rear edges or axles; her fittin
     await page.getByRole("main").evaluate((main) => {
       for (const details of main.querySelectorAll("details")) details.open = true;
     });
-    const said = await page.getByRole("main").evaluate((main) => {
-      const labels = [...main.querySelectorAll("[aria-label]")].map((one) => one.getAttribute("aria-label"));
-      return [main.textContent, ...labels].join("\n");
-    });
+    let said = "";
+    // what was folded comes in a moment later: it is read when no more comes
+    await expect
+      .poll(async () => {
+        const before = said;
+        said = await page.getByRole("main").evaluate((main) => {
+          const labels = [...main.querySelectorAll("[aria-label]")].map((one) => one.getAttribute("aria-label"));
+          return [main.textContent, ...labels].join("\n");
+        });
+        return said === before;
+      })
+      .toBe(true);
     expect(said).not.toMatch(
       /the floor|over floor|rear edge|tank's rear|right bottom|\b(left|right) of the middle|axle|\bjack\b|nose (down|up)|the rig\b/i,
     );

@@ -25,8 +25,8 @@ type HandleProps = {
   readonly label: string;
   readonly at: readonly [number, number];
   readonly pxPerMm: { readonly x: number; readonly y: number };
-  /** What a pull means on the rig. */
-  readonly toShift: (design: Design, pull: Pull) => Vec3;
+  /** What a pull of the part means on the rig; the same function as long as it means the same. */
+  readonly toShift: (design: Design, pull: Pull, part: Movable) => Vec3;
   readonly shape?: HandleShape;
 };
 
@@ -92,7 +92,7 @@ function DrawnHandle({ part, label, at, pxPerMm, toShift, shape = "round" }: Han
     };
   };
   const move = (hold: Held, whole: boolean) => {
-    const free = toShift(hold.design, hold.pull);
+    const free = toShift(hold.design, hold.pull, part);
     const even = whole ? vec(Math.round(free.x), Math.round(free.y), Math.round(free.z)) : free;
     // a tank that is pulled by itself takes hold where it just fits, unless Alt is held; the keys go where they are told
     const isSnapped = whole && part.kind === "tank" && !hold.parts && !hold.isFree;

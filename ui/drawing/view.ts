@@ -54,11 +54,13 @@ export const roundPx = (px: number): number => Math.round(px * 10) / 10;
 
 /** Corners of a line or outline, px, as SVG lists them. */
 export const listPoints = (corners: readonly (readonly [number, number])[]): string =>
-  corners.map(([x, y]) => `${x.toFixed(1)},${y.toFixed(1)}`).join(" ");
+  corners.map(([x, y]) => toCorner(x, y)).join(" ");
 
 /** Corners of a line or outline of the rig as SVG lists them. */
 export const toPoints = (view: View, points: readonly (readonly [number, number])[]): string =>
-  listPoints(points.map(([a, b]) => [view.x(a), view.y(b)] as const));
+  points.map(([a, b]) => toCorner(view.x(a), view.y(b))).join(" ");
+
+const toCorner = (x: number, y: number): string => `${x.toFixed(1)},${y.toFixed(1)}`;
 
 /** A polyline or outline as an SVG path. */
 export function toPath(view: View, points: readonly (readonly [number, number])[], close = false): string {

@@ -1,5 +1,5 @@
 "use client";
-import { useId, useMemo, useRef } from "react";
+import { useCallback, useId, useMemo, useRef } from "react";
 import type { Design } from "@/core/design/design";
 import { listPoints, type Movable } from "@/core/design/moves";
 import { USUAL_FIXTURES } from "@/core/design/usualFixtures";
@@ -232,7 +232,10 @@ function Pipes({ design, view, at, shownId }: PartProps & { readonly shownId: st
 }
 
 function RearHandles({ design, view, rollDeg, at }: PartProps & { readonly rollDeg: number }) {
-  const toShift = (_: Design, pull: Pull) => unprojectRear({ u: pull.across, v: pull.up }, rollDeg);
+  const toShift = useCallback(
+    (_: Design, pull: Pull) => unprojectRear({ u: pull.across, v: pull.up }, rollDeg),
+    [rollDeg],
+  );
   const handle = (part: Movable, label: string, p: Vec3, shape?: HandleShape) => {
     const [u, v] = at(p);
     return (

@@ -1,5 +1,5 @@
 "use client";
-import type { CSSProperties } from "react";
+import { type CSSProperties, memo } from "react";
 import { isLevel } from "@/core/attitude/attitude";
 import type { DrainResult } from "@/core/evaluate/evaluation";
 import type { FallBudget } from "@/core/falls/fallBudget";
@@ -144,29 +144,19 @@ function Cells({ stand, budget, result, units }: CellsProps) {
         const hand = leg.inHandMm;
         const share = toShare(weight, whole);
         const handShare = toShare(Math.max(0.5, Math.abs(hand)), asked + Math.max(0.5, Math.abs(hand)));
-        const isWeakest = index === budget.weakestLeg && runs.length > 1;
         return (
-          <Figure
+          <Run
             key={index}
             working={toWorkingId("legFall", { kind: "leg", lineId: result.lineId, index }, stand)}
-            label={`Leg ${index + 1}, ${where}${isWeakest ? ", the weakest run: it decides" : ""}`}
-            className="flex min-w-[52px] flex-col border-l border-ink text-left first:border-l-0"
-            style={{ flex: `${share} 1 0` }}
-          >
-            <span className="flex h-3 w-full border-b border-rule">
-              <span className="strip-asked" style={{ flex: `${100 - handShare} 0 0` }} />
-              <span className={hand < 0 ? "strip-short" : "strip-hand"} style={{ flex: `${handShare} 0 0` }} />
-            </span>
-            <span className="flex min-h-0 w-full flex-1 flex-col justify-center px-1.5 text-[13px] leading-[1.1]">
-              <span className={`whitespace-nowrap ${isWeakest ? "plate text-ink" : "text-faint"}`}>
-                leg {index + 1}
-              </span>
-              <span className={`truncate text-[15px] ${hand < 0 ? "text-signal" : ""}`}>
-                {asked > 0.5 && share >= SUM_SHARE && <span className="text-faint">{label(asked)} + </span>}
-                {label(hand)}
-              </span>
-            </span>
-          </Figure>
+            leg={index + 1}
+            where={where}
+            isWeakest={index === budget.weakestLeg && runs.length > 1}
+            isShort={hand < 0}
+            share={share}
+            handShare={handShare}
+            asked={asked > 0.5 && share >= SUM_SHARE ? label(asked) : null}
+            hand={label(hand)}
+          />
         );
       })}
     </div>
@@ -176,6 +166,43 @@ function Cells({ stand, budget, result, units }: CellsProps) {
 // In whole hundredths, that a move too small to be seen lays nothing out anew.
 const toShare = (part: number, whole: number): number => Math.round((part / whole) * 100);
 
+type RunProps = {
+  readonly working: string;
+  readonly leg: number;
+  readonly where: string;
+  readonly isWeakest: boolean;
+  readonly isShort: boolean;
+  readonly share: number;
+  readonly handShare: number;
+  readonly asked: string | null;
+  readonly hand: string;
+};
+
+/** What a run asks for and has in hand, as broad as its part of the height. Drawn anew only where it reads otherwise. */
+const Run = memo(function Run(props: RunProps) {
+  const { working, leg, where, isWeakest, isShort, share, handShare, asked, hand } = props;
+  return (
+    <Figure
+      working={working}
+      label={`Leg ${leg}, ${where}${isWeakest ? ", the weakest run: it decides" : ""}`}
+      className="flex min-w-[52px] flex-col border-l border-ink text-left first:border-l-0"
+      style={{ flex: `${share} 1 0` }}
+    >
+      <span className="flex h-3 w-full border-b border-rule">
+        <span className="strip-asked" style={{ flex: `${100 - handShare} 0 0` }} />
+        <span className={isShort ? "strip-short" : "strip-hand"} style={{ flex: `${handShare} 0 0` }} />
+      </span>
+      <span className="flex min-h-0 w-full flex-1 flex-col justify-center px-1.5 text-[13px] leading-[1.1]">
+        <span className={`whitespace-nowrap ${isWeakest ? "plate text-ink" : "text-faint"}`}>leg {leg}</span>
+        <span className={`truncate text-[15px] ${isShort ? "text-signal" : ""}`}>
+          {asked && <span className="text-faint">{asked} + </span>}
+          {hand}
+        </span>
+      </span>
+    </Figure>
+  );
+});
+
 type FixedProps = {
   readonly name: string;
   readonly label: string;
@@ -183,7 +210,7 @@ type FixedProps = {
   readonly figure: string;
 };
 
-function Fixed({ name, label, working, figure }: FixedProps) {
+const Fixed = memo(function Fixed({ name, label, working, figure }: FixedProps) {
   return (
     <Figure
       working={working}
@@ -197,4 +224,4 @@ function Fixed({ name, label, working, figure }: FixedProps) {
       </span>
     </Figure>
   );
-}
+});

@@ -90,9 +90,20 @@ export function SectionDrain({ layout, view, hatch, pipe, trapKind, hasTap, legS
       )}
       {layout.branchVent && <BranchAir at={layout.branchVent} view={view} rise={bore} />}
       {trapKind === "membrane" && <Membrane layout={layout} view={view} size={trapWidth} />}
-      {legs.map((leg) => (
-        <FlowMark key={leg.id} view={view} from={centre(leg.from)} to={centre(leg.to)} />
-      ))}
+      {legs.map((leg) => {
+        const mark = layOutFlowMark(view, centre(leg.from), centre(leg.to));
+        return (
+          mark && (
+            <Stroke
+              key={leg.id}
+              points={mark.points}
+              stroke={mark.isBackwards ? "var(--signal)" : "var(--ink)"}
+              strokeWidth={1.6}
+              strokeLinecap="round"
+            />
+          )
+        );
+      })}
     </g>
   );
 }
@@ -161,15 +172,7 @@ function Membrane({ layout, view, size }: Pick<DrainProps, "layout" | "view"> & 
 }
 
 // A chevron in the middle of a leg, pointing where water runs as the rig stands; none where it stands still.
-function FlowMark({
-  view,
-  from,
-  to,
-}: {
-  readonly view: View;
-  readonly from: readonly [number, number];
-  readonly to: readonly [number, number];
-}) {
+function layOutFlowMark(view: View, from: readonly [number, number], to: readonly [number, number]) {
   const [x0, y0, x1, y1] = [view.x(from[0]), view.y(from[1]), view.x(to[0]), view.y(to[1])];
   const length = Math.hypot(x1 - x0, y1 - y0);
   const fall = from[1] - to[1];
@@ -178,16 +181,8 @@ function FlowMark({
   // a unit along the flow, and the middle of the leg
   const [u, v] = [((x1 - x0) / length) * sense, ((y1 - y0) / length) * sense];
   const [x, y] = [(x0 + x1) / 2, (y0 + y1) / 2];
-  const at = (along: number, across: number) =>
-    `${(x + u * along - v * across).toFixed(1)},${(y + v * along + u * across).toFixed(1)}`;
-  return (
-    <Stroke
-      points={`${at(-3.5, -3.5)} ${at(2, 0)} ${at(-3.5, 3.5)}`}
-      stroke={sense > 0 ? "var(--ink)" : "var(--signal)"}
-      strokeWidth={1.6}
-      strokeLinecap="round"
-    />
-  );
+  const at = (along: number, across: number) => [x + u * along - v * across, y + v * along + u * across] as const;
+  return { points: listPoints([at(-3.5, -3.5), at(2, 0), at(-3.5, 3.5)]), isBackwards: sense < 0 };
 }
 
 // A drain that comes in from elsewhere: cut off, with its name.

@@ -1,5 +1,9 @@
 "use client";
-import { findPlaceMm } from "@/core/design/moves";
+import { useCallback } from "react";
+import type { Design } from "@/core/design/design";
+import { findPlaceMm, type Movable } from "@/core/design/moves";
+import type { Drain } from "@/core/design/plumbing";
+import { vec } from "@/core/geometry/vec";
 import type { LongSection, SectionPoint } from "@/core/section/sectionLayout";
 import { computeSectionShift } from "@/core/section/sectionShift";
 import { useWorkbench } from "@/store/useWorkbench";
@@ -16,28 +20,24 @@ const LEAST_LEG_PX = 64;
 export function SectionHandles({ layout, view }: { readonly layout: LongSection; readonly view: View }) {
   const say = useSay();
   const design = useWorkbench((state) => state.history!.design);
-  const drain = design.lines.find((line) => line.id === layout.lineId);
+  const { lineId } = layout;
+  const drain = design.lines.find((line) => line.id === lineId);
   const result = useWorkbench(findShownResult);
   const attitude = useWorkbench((state) => state.attitude);
   const picked = useWorkbench((state) => state.selection);
+  const toShift = useCallback(
+    (base: Design, pull: Pull, part: Movable) => {
+      const line = base.lines.find((l): l is Drain => l.kind === "drain" && l.id === lineId);
+      if (!line) return vec(0, 0, 0);
+      return computeSectionShift(base, line, part, { alongMm: pull.across, upMm: pull.up }, attitude);
+    },
+    [lineId, attitude],
+  );
   if (drain?.kind !== "drain" || !result) return null;
   const pxPerMm = { x: view.kx, y: view.ky };
   const bore = drain.pipe.innerMm;
   const at = (s: number, h: number) => [view.x(s), view.y(h)] as const;
-  const props = (part: Parameters<typeof computeSectionShift>[2]) => ({
-    part,
-    pxPerMm,
-    toShift: (base: typeof design, pull: Pull) => {
-      const line = base.lines.find((l) => l.id === drain.id);
-      return computeSectionShift(
-        base,
-        line?.kind === "drain" ? line : drain,
-        part,
-        { alongMm: pull.across, upMm: pull.up },
-        attitude,
-      );
-    },
-  });
+  const props = (part: Movable) => ({ part, pxPerMm, toShift });
   const { tank } = layout;
   const fixturePart = { kind: "fixture", id: drain.fromFixture } as const;
   return (

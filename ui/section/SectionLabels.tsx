@@ -1,3 +1,4 @@
+import { memo } from "react";
 import type { Design } from "@/core/design/design";
 import type { DrainResult, TankResult } from "@/core/evaluate/evaluation";
 import type { LongSection } from "@/core/section/sectionLayout";
@@ -45,78 +46,98 @@ export function SectionLabels({ design, layout, view, drain, tank, units, isPull
         // a drop says its height up beside it, clear of what the run at its foot says
         const h = isRun ? (from.h + to.h) / 2 + bore : from.h + (to.h - from.h) * 0.38;
         const y = view.y(h);
-        return (
-          <Tag key={`leg-${String(i)}`} x={isRun ? x : x + 12} y={isRun ? y - 6 : y} anchor={isRun ? "below" : "left"}>
-            {isRun ? (
-              <RunFigures drain={drain} index={i} units={units} />
-            ) : (
-              <Figure
-                working={toWorkingId("dropFall", { kind: "leg", lineId: drain.lineId, index: i }, "here")}
-                label={`Drop, leg ${i + 1}`}
-                className="text-[14px] text-faint"
-              >
-                drop {formatLengthFigure(drain.here.legs[i]!.fallMm, units)}
-              </Figure>
-            )}
-          </Tag>
+        const at = { kind: "leg", lineId: drain.lineId, index: i } as const;
+        return isRun ? (
+          <RunLabel
+            key={`leg-${String(i)}`}
+            x={Math.round(x)}
+            y={Math.round(y - 6)}
+            working={toWorkingId("legFall", at, "here")}
+            label={`Leg ${i + 1}`}
+            {...sayRun(drain, i, units)}
+          />
+        ) : (
+          <PlainLabel
+            key={`leg-${String(i)}`}
+            x={Math.round(x + 12)}
+            y={Math.round(y)}
+            anchor="left"
+            working={toWorkingId("dropFall", at, "here")}
+            label={`Drop, leg ${i + 1}`}
+            text={`drop ${formatLengthFigure(drain.here.legs[i]!.fallMm, units)}`}
+          />
         );
       })}
       {drain.trapWater && layout.trapSurfaceH !== null && view.x(layout.outlet.s) > SEAL_ROOM_PX && (
-        <Tag x={view.x(layout.outlet.s) - 16} y={view.y(layout.trapSurfaceH)} anchor="right">
-          <Figure
-            working={toWorkingId("trapSeal", { kind: "trap", lineId: drain.lineId })}
-            label="Trap seal"
-            className="text-[14px] text-faint"
-          >
-            seal {formatLengthFigure(drain.trapWater.sealMm, units)}
-          </Figure>
-        </Tag>
+        <PlainLabel
+          x={Math.round(view.x(layout.outlet.s) - 16)}
+          y={Math.round(view.y(layout.trapSurfaceH))}
+          anchor="right"
+          working={toWorkingId("trapSeal", { kind: "trap", lineId: drain.lineId })}
+          label="Trap seal"
+          text={`seal ${formatLengthFigure(drain.trapWater.sealMm, units)}`}
+        />
       )}
       {tank && layout.tank && (
-        <Tag
-          x={view.x(Math.min(...layout.tank.outline.map((p) => p.s)))}
-          y={view.y(Math.min(...layout.tank.outline.map((p) => p.h))) + 5}
+        <PlainLabel
+          x={Math.round(view.x(Math.min(...layout.tank.outline.map((p) => p.s))))}
+          y={Math.round(view.y(Math.min(...layout.tank.outline.map((p) => p.h))) + 5)}
           anchor="corner"
-        >
-          <Figure
-            working={toWorkingId("tankFull", { kind: "tank", id: tank.tankId }, "here")}
-            label="Tank full at"
-            className="bg-sheet/85 px-0.5 text-[14px] leading-tight text-signal"
-          >
-            full {formatQuantity(tank.here.litres, "volume", units)}
-          </Figure>
-        </Tag>
+          working={toWorkingId("tankFull", { kind: "tank", id: tank.tankId }, "here")}
+          label="Tank full at"
+          text={`full ${formatQuantity(tank.here.litres, "volume", units)}`}
+        />
       )}
     </div>
   );
 }
 
-function RunFigures({
-  drain,
-  index,
-  units,
-}: {
-  readonly drain: DrainResult;
-  readonly index: number;
-  readonly units: Units;
-}) {
+// What a run says of itself, in words: as long as they stay the same nothing is drawn anew.
+function sayRun(drain: DrainResult, index: number, units: Units) {
   const leg = drain.legs[index]!;
   const { fallMm, inHandMm } = drain.here.legs[index]!;
   const slope = leg.planLengthMm > 0 ? (fallMm / leg.planLengthMm) * 1000 : 0;
-  const short = inHandMm < 0;
-  return (
-    <Figure
-      working={toWorkingId("legFall", { kind: "leg", lineId: drain.lineId, index }, "here")}
-      label={`Leg ${index + 1}`}
-      className="bg-sheet/80 px-1 text-center leading-[1.15]"
-    >
-      <span className="block text-[13px] text-faint">{formatQuantity(slope, "slope", units)}</span>
-      <span className={`block text-[16px] ${short ? "bg-signal px-1 text-on-signal" : "text-ink"}`}>
-        {short ? `${formatLength(-inHandMm, units)} short` : `${formatLength(inHandMm, units)} in hand`}
-      </span>
-    </Figure>
-  );
+  const isShort = inHandMm < 0;
+  return {
+    slope: formatQuantity(slope, "slope", units),
+    hand: isShort ? `${formatLength(-inHandMm, units)} short` : `${formatLength(inHandMm, units)} in hand`,
+    isShort,
+  };
 }
+
+/** Whole pixels, that a move too small to be seen draws nothing anew. */
+type LabelProps = { readonly x: number; readonly y: number; readonly working: string; readonly label: string };
+
+type RunLabelProps = LabelProps & ReturnType<typeof sayRun>;
+
+const RunLabel = memo(function RunLabel({ x, y, working, label, slope, hand, isShort }: RunLabelProps) {
+  return (
+    <Tag x={x} y={y} anchor="below">
+      <Figure working={working} label={label} className="bg-sheet/80 px-1 text-center leading-[1.15]">
+        <span className="block text-[13px] text-faint">{slope}</span>
+        <span className={`block text-[16px] ${isShort ? "bg-signal px-1 text-on-signal" : "text-ink"}`}>{hand}</span>
+      </Figure>
+    </Tag>
+  );
+});
+
+type PlainLabelProps = LabelProps & { readonly anchor: "left" | "right" | "corner"; readonly text: string };
+
+const PlainLabel = memo(function PlainLabel({ x, y, anchor, working, label, text }: PlainLabelProps) {
+  return (
+    <Tag x={x} y={y} anchor={anchor}>
+      <Figure
+        working={working}
+        label={label}
+        className={
+          anchor === "corner" ? "bg-sheet/85 px-0.5 text-[14px] leading-tight text-signal" : "text-[14px] text-faint"
+        }
+      >
+        {text}
+      </Figure>
+    </Tag>
+  );
+});
 
 const ANCHORS = {
   below: "items-end justify-center",
@@ -138,10 +159,7 @@ function Tag({
   readonly children: React.ReactNode;
 }) {
   return (
-    <div
-      className={`absolute flex size-0 whitespace-nowrap *:shrink-0 ${ANCHORS[anchor]}`}
-      style={{ left: Math.round(x), top: Math.round(y) }}
-    >
+    <div className={`absolute flex size-0 whitespace-nowrap *:shrink-0 ${ANCHORS[anchor]}`} style={{ left: x, top: y }}>
       {children}
     </div>
   );

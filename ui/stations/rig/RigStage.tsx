@@ -1,5 +1,5 @@
 "use client";
-import { useId, useMemo, useRef } from "react";
+import { useCallback, useId, useMemo, useRef } from "react";
 import type { Design } from "@/core/design/design";
 import type { Movable } from "@/core/design/moves";
 import { USUAL_FIXTURES } from "@/core/design/usualFixtures";
@@ -295,7 +295,10 @@ function RampLines({ design, view, at }: PartProps) {
 
 function RigHandles({ design, view, at, pitchDeg }: PartProps & { readonly pitchDeg: number }) {
   const { rig } = design;
-  const toShift = (_: Design, pull: Pull) => unprojectSide({ u: pull.across, v: pull.up }, pitchDeg);
+  const toShift = useCallback(
+    (_: Design, pull: Pull) => unprojectSide({ u: pull.across, v: pull.up }, pitchDeg),
+    [pitchDeg],
+  );
   const handle = (part: Movable, p: Vec3, shape: "round" | "square" | "wide") => {
     const [u, v] = at(p);
     return (

@@ -25,6 +25,7 @@ import { Figure } from "../../kit/Figure";
 import { NumberField } from "../../kit/NumberField";
 import { Pick } from "../../kit/Pick";
 import { Tick } from "../../kit/Tick";
+import { useSay } from "../../kit/useSay";
 import { BoltPattern } from "./BoltPattern";
 
 const NEW = {
@@ -45,6 +46,7 @@ export function TankFixing({ tank }: { readonly tank: Tank }) {
   const crashClass = useWorkbench((state) => state.history!.design.rig.crashClass);
   const units = useWorkbench((state) => state.units);
   const { set, apply } = useEdits();
+  const say = useSay();
   const at = { kind: "tank", id: tank.id } as const;
   const path = (...keys: string[]) => ["tanks", tank.id, "fixing", ...keys];
   const { fixing } = tank;
@@ -60,13 +62,16 @@ export function TankFixing({ tank }: { readonly tank: Tank }) {
         value={fixing?.kind ?? "none"}
         names={{
           none: "Not worked out",
-          ...(Object.fromEntries(FIXING_KINDS.map((k) => [k, FIXING_NAMES[k].name])) as Record<FixingKind, string>),
+          ...(Object.fromEntries(FIXING_KINDS.map((k) => [k, say(FIXING_NAMES[k].name)])) as Record<
+            FixingKind,
+            string
+          >),
         }}
         onPick={(kind) => set(at, path(), kind === "none" ? null : { ...(fixing ?? NEW), kind })}
       />
       {fixing && (
         <>
-          <p className="text-[12px] leading-snug text-faint">{FIXING_NAMES[fixing.kind].plain}</p>
+          <p className="text-[12px] leading-snug text-faint">{say(FIXING_NAMES[fixing.kind].plain)}</p>
           <Pick<Fastener>
             label="Bolts sit in"
             value={fixing.fastener}
