@@ -1,28 +1,8 @@
 import { defineConfig } from "@playwright/test";
+import { BROWSER_ARGS, EXECUTABLE } from "./e2e/browser";
 
 const port = Number(process.env["PORT"] ?? 3217);
 
-// The browser builds two pages of its own for the address line of every window, which no test has: a second of each.
-// Of two such lists it reads the last, so what the driver turns off itself stands here too.
-const TURNED_OFF = [
-  "WebUIOmniboxPopup",
-  "WebUIOmniboxAimPopup",
-  "AvoidUnnecessaryBeforeUnloadCheckSync",
-  "DestroyProfileOnBrowserClose",
-  "HttpsUpgrades",
-  "HttpsFirstBalancedModeAutoEnable",
-  "LensOverlay",
-  "MediaRouter",
-  "PaintHolding",
-  "ThirdPartyStoragePartitioning",
-  "AvoidCorsURLLoaderRestartOnRedirect",
-  "OptimizationHints",
-  "NetworkTimeServiceQuerying",
-  "AimEnabled",
-  "PreconnectToSearch",
-];
-
-/** Debian's own browser, started without anything that looks for a network. */
 export default defineConfig({
   testDir: "e2e",
   fullyParallel: true,
@@ -35,19 +15,7 @@ export default defineConfig({
   use: {
     baseURL: `http://localhost:${port}`,
     viewport: { width: 1280, height: 800 },
-    launchOptions: {
-      executablePath: process.env["CHROMIUM"] ?? "/usr/bin/chromium",
-      args: [
-        "--no-sandbox",
-        "--disable-gpu",
-        "--disable-quic",
-        "--no-first-run",
-        "--disable-background-networking",
-        "--disable-component-update",
-        "--disable-sync",
-        `--disable-features=${TURNED_OFF.join(",")}`,
-      ],
-    },
+    launchOptions: { executablePath: EXECUTABLE, args: BROWSER_ARGS },
   },
   projects: [
     { name: "desk", testIgnore: /phone\.spec/ },

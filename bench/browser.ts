@@ -2,6 +2,7 @@ import { spawn } from "node:child_process";
 import { existsSync, readFileSync } from "node:fs";
 import { type Browser, chromium, type Locator, type Page } from "@playwright/test";
 import type { Design } from "@/core/design/design";
+import { BROWSER_ARGS, EXECUTABLE } from "@/e2e/browser";
 import { FURNISHED, readDemo } from "@/tests/demoRigs";
 import type { Row } from "./core";
 import { benchBook, benchPages, benchValve } from "./road";
@@ -20,10 +21,7 @@ export async function benchBrowser(): Promise<Row[]> {
   });
   try {
     await waitFor(ADDRESS);
-    const browser = await chromium.launch({
-      executablePath: process.env["CHROMIUM"] ?? "/usr/bin/chromium",
-      args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking"],
-    });
+    const browser = await chromium.launch({ executablePath: EXECUTABLE, args: BROWSER_ARGS });
     const before = readSteal();
     const rows: Row[] = [...(await benchFirstLoad(browser))];
     const bare: Row[][] = [];
