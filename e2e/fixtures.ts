@@ -120,6 +120,25 @@ export async function expectAccessible(page: Page, part: string | null = null): 
   expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(" ")).join(", ")}`)).toEqual([]);
 }
 
+/** All that the page says, with its labels, everything unfolded. What was folded comes in late: it is read when no more comes. */
+export async function readUnfolded(page: Page): Promise<string> {
+  const read = () =>
+    page.getByRole("main").evaluate((main) => {
+      for (const details of main.querySelectorAll("details")) details.open = true;
+      const labels = [...main.querySelectorAll("[aria-label]")].map((one) => one.getAttribute("aria-label"));
+      return [main.textContent, ...labels].join("\n");
+    });
+  let said = "";
+  await expect
+    .poll(async () => {
+      const before = said;
+      said = await read();
+      return said === before;
+    })
+    .toBe(true);
+  return said;
+}
+
 /** Lets the ways be looked for and uses the first; where the drain runs as it is and none is better, it is left alone. */
 export async function layBestWay(page: Page): Promise<void> {
   await page.getByRole("button", { name: "Find ways under the floor" }).click();

@@ -1,4 +1,4 @@
-import { expect, expectAccessible, openSample, openWorkbench, PLACE, plan, test } from "./fixtures";
+import { expect, expectAccessible, openSample, openWorkbench, PLACE, plan, readUnfolded, test } from "./fixtures";
 
 test("Otter, heads: the loop that stands too low is seen as she heels; hoses, sump and stability are told", async ({
   page,
@@ -84,22 +84,7 @@ test("Otter, heads: no station speaks of floors, rear edges or axles; her fittin
   for (const key of ["1", "2", "3", "4", "5", "6", "7", "8", "9", "0", "-"]) {
     await page.keyboard.press(key);
     await expect(page.getByRole("main")).toBeVisible();
-    await page.getByRole("main").evaluate((main) => {
-      for (const details of main.querySelectorAll("details")) details.open = true;
-    });
-    let said = "";
-    // what was folded comes in a moment later: it is read when no more comes
-    await expect
-      .poll(async () => {
-        const before = said;
-        said = await page.getByRole("main").evaluate((main) => {
-          const labels = [...main.querySelectorAll("[aria-label]")].map((one) => one.getAttribute("aria-label"));
-          return [main.textContent, ...labels].join("\n");
-        });
-        return said === before;
-      })
-      .toBe(true);
-    expect(said).not.toMatch(
+    expect(await readUnfolded(page)).not.toMatch(
       /the floor|over floor|rear edge|tank's rear|right bottom|\b(left|right) of the middle|axle|\bjack\b|nose (down|up)|the rig\b/i,
     );
   }
