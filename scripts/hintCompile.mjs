@@ -8,14 +8,31 @@ import { fileURLToPath } from "node:url";
 const root = fileURLToPath(new URL("..", import.meta.url));
 const MARK = "//# allFunctionsCalledOnLoad\n";
 
-/** Puts the mark at the top of every script a prerendered page names. */
+/** What the page fetches at once when its frame stands: the regions of the workbench. */
+const FETCHED = ["Regions"];
+
+/** Puts the mark at the top of every script a prerendered page names, and of those it fetches at once. */
 export function hintCompile(page) {
   const html = readFileSync(join(root, ".next/server/app", page), "utf8");
-  const scripts = new Set([...html.matchAll(/\/_next\/(static\/chunks\/[^"\\]+\.js)/g)].map(([, path]) => path));
-  if (scripts.size === 0) throw new Error(`${page} names no scripts; look at .next/server/app/${page}.`);
-  for (const path of scripts) {
+  const named = new Set([...html.matchAll(/\/_next\/(static\/chunks\/[^"\\]+\.js)/g)].map(([, path]) => path));
+  if (named.size === 0) throw new Error(`${page} names no scripts; look at .next/server/app/${page}.`);
+  for (const path of [...named, ...FETCHED.flatMap((name) => findScripts(name, named))]) {
     const file = join(root, ".next", path);
-    const text = readFileSync(file, "utf8");
+    const text = read(path);
     if (!text.startsWith(MARK)) writeFileSync(file, MARK + text.trimStart());
   }
+}
+
+const read = (path) => readFileSync(join(root, ".next", path), "utf8");
+
+// The scripts that come with one that gives out a name, as the page's own list them.
+function findScripts(name, named) {
+  const lists = [...named].flatMap((path) =>
+    [...read(path).matchAll(/Promise\.all\(\[([^\]]*)\]/g)].map(([, list]) =>
+      [...list.matchAll(/static\/chunks\/[^"]+\.js/g)].map(([script]) => script),
+    ),
+  );
+  const list = lists.find((scripts) => scripts.some((path) => read(path).includes(`e.s(["${name}"`)));
+  if (!list) throw new Error(`No script gives out ${name}; look at scripts/hintCompile.mjs.`);
+  return list;
 }
