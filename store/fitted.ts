@@ -5,11 +5,14 @@ let loading: Promise<unknown> | null = null;
 
 /** Fetches what judges and words the areas that only some rigs have: pumped side, skin fittings, heads, hull. */
 export function loadFitted(): Promise<unknown> {
-  loading ??= Promise.all([import("@/core/evaluate/fitted"), import("@/words/fittedFindings")]).catch((error) => {
-    // asked for again the next time
-    loading = null;
-    throw error;
-  });
+  // the words first: what can be judged can then always be told, also while the rest is on its way or fails to come
+  loading ??= import("@/words/fittedFindings")
+    .then(() => import("@/core/evaluate/fitted"))
+    .catch((error) => {
+      // asked for again the next time
+      loading = null;
+      throw error;
+    });
   return loading;
 }
 

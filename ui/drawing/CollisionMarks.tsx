@@ -13,7 +13,8 @@ export function CollisionMarks({ marks, units }: { readonly marks: readonly Mark
   const named: Mark[] = [];
   for (const mark of worstFirst) if (!named.some((other) => isNear(other, mark))) named.push(mark);
   return (
-    <g stroke="var(--signal)" fill="none" strokeWidth={2}>
+    // over the handles, or one would hide the millimetres; the hand goes through to it
+    <g stroke="var(--signal)" fill="none" strokeWidth={2} pointerEvents="none">
       {marks.map(({ id, x, y }) => (
         <path key={id} d={`M${x - 7} ${y - 7}l14 14m0 -14l-14 14`} />
       ))}

@@ -104,8 +104,8 @@ export function PlanView() {
               {design.gear.length > 0 && <PlanGear design={design} view={view} />}
               <PlanLines design={design} view={view} shownId={shown?.id ?? null} />
               {preview && <PlanGhost design={preview} view={view} />}
-              {isHit && <PlanMarks design={design} view={view} />}
               <PlanHandles design={design} view={view} turnedZoom={isTurned ? zoom.k : null} />
+              {isHit && <PlanMarks design={design} view={view} />}
               {tool && (
                 <PlanTools
                   tool={tool}

@@ -84,9 +84,9 @@ export function RearView() {
             })}
             <RearGear design={design} view={view} at={at} />
             <Pipes design={design} view={view} at={at} shownId={shown?.id ?? null} />
-            <Marks design={design} view={view} at={at} />
             <Ghost view={view} at={at} />
             <RearHandles design={design} view={view} rollDeg={rollDeg} at={at} />
+            <Marks design={design} view={view} at={at} />
           </>
         )}
       </svg>

@@ -133,10 +133,10 @@ export function LongSectionView() {
               }}
             />
             {isPouring && <SectionPour layout={layout} view={view} hatch={hatch} />}
-            {evaluation?.findings.some(({ code }) => HITS.has(code)) && <SectionMarks layout={layout} view={view} />}
             {ghost && <SectionGhost layout={ghost} view={view} />}
             <SectionHandles layout={layout} view={view} />
             {layout.tank && <TankLevelHandle tank={layout.tank} view={view} />}
+            {evaluation?.findings.some(({ code }) => HITS.has(code)) && <SectionMarks layout={layout} view={view} />}
           </>
         )}
       </svg>

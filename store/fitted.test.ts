@@ -1,0 +1,18 @@
+import { jest } from "@jest/globals";
+import { isFitFor } from "@/core/evaluate/domains";
+import { readDemo } from "@/tests/demoRigs";
+
+test("what judges the pumped side is not there before the words for it, however late they come", async () => {
+  const design = readDemo("kranich-loop");
+  let isJudgedBefore: boolean | null = null;
+  jest.unstable_mockModule("@/words/fittedFindings", async () => {
+    await new Promise((resolve) => setTimeout(resolve, 300));
+    isJudgedBefore = isFitFor(design);
+    return {};
+  });
+  const { isReadyFor } = await import("./fitted");
+  expect(isFitFor(design)).toBe(false);
+  expect(await isReadyFor(design)).toBe(true);
+  expect(isJudgedBefore).toBe(false);
+  expect(isFitFor(design)).toBe(true);
+});
