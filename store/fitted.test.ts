@@ -1,11 +1,14 @@
-import { jest } from "@jest/globals";
 import { isFitFor } from "@/core/evaluate/domains";
 import { readDemo } from "@/tests/demoRigs";
+
+// modules have the runner by another way than scripts
+type Runner = { readonly unstable_mockModule: (path: string, make: () => Promise<object>) => void };
+const runner = (import.meta as unknown as { readonly jest: Runner }).jest;
 
 test("what judges the pumped side is not there before the words for it, however late they come", async () => {
   const design = readDemo("kranich-loop");
   let isJudgedBefore: boolean | null = null;
-  jest.unstable_mockModule("@/words/fittedFindings", async () => {
+  runner.unstable_mockModule("@/words/fittedFindings", async () => {
     await new Promise((resolve) => setTimeout(resolve, 300));
     isJudgedBefore = isFitFor(design);
     return {};
