@@ -1,5 +1,6 @@
 "use client";
 import { useState } from "react";
+import { listPumpsOn } from "@/core/air/pumpOut";
 import type { LinkKind, Tank } from "@/core/design/plumbing";
 import { useWorkbench } from "@/store/useWorkbench";
 import { useEdits } from "../../fields/useEdits";
@@ -7,7 +8,8 @@ import { Pick } from "../../kit/Pick";
 
 /** How a tank goes on in another of the same water: by itself, level with it, or pumped over. */
 export function TankLink({ tank }: { readonly tank: Tank }) {
-  const tanks = useWorkbench((state) => state.history!.design.tanks);
+  const design = useWorkbench((state) => state.history!.design);
+  const { tanks } = design;
   const { set } = useEdits();
   const [refusal, setRefusal] = useState<string | null>(null);
   const others = tanks.filter(({ id, holds }) => id !== tank.id && holds === tank.holds);
@@ -33,6 +35,12 @@ export function TankLink({ tank }: { readonly tank: Tank }) {
       {tank.link?.kind === "communicating" && (
         <p className="text-[12px] leading-snug text-faint">
           A pipe joins them at the bottom: one water line, and the first opening of either decides when both are full.
+        </p>
+      )}
+      {tank.link?.kind === "pumped" && listPumpsOn(design, tank.id).length === 0 && (
+        <p className="text-[12px] leading-snug text-faint">
+          Which pump does it is not said: lay it with its hose at Loop. Until then what it draws on the air of this
+          tank, and on its traps, is not reckoned.
         </p>
       )}
       {refusal && (
