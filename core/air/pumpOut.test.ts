@@ -7,6 +7,7 @@ import { evaluate } from "../evaluate/evaluate";
 import { buildNetwork } from "../falls/network";
 import { usualSpec } from "../gear/usualGear";
 import { lookUpValue } from "../rules/lookUpLimit";
+import { computeSealAfterMm } from "../traps/sealPressure";
 import { computeAirPressurePa, computeAirwayPressurePa } from "./airPressure";
 import { sumFillLps } from "./filling";
 import { computePumpDraws, isPumpedOut, listPumpsOn, PUMP_OUT_LPS } from "./pumpOut";
@@ -228,4 +229,46 @@ test("a pump that fills a tank presses on its air with the flow it gives running
   const vent = design.lines.find((line): line is Vent => line.kind === "vent" && line.id === ventId)!;
   const airway = buildVentPath(design, vent).stretches.map(({ pipe: own }) => own);
   expect(fillPa).toBeCloseTo(computeAirwayPressurePa(lps / 1000, airway), 9);
+});
+
+test("of two breathers the better is counted, whichever comes first; of the traps the shallowest, and none where no trap holds water", () => {
+  const mostPa = lookUpValue(boat.rules, "ventSuction");
+  const own = boat.lines.find((line): line is Vent => line.kind === "vent" && line.fromTank === black.id)!;
+  const drawn = (lines: readonly Line[], sealsMm: readonly number[] = []) => {
+    const kranich = readDemo("kranich");
+    const drain = kranich.lines.find((line): line is Drain => line.kind === "drain")!;
+    const portId = black.ports[0]!.id;
+    const drains = sealsMm.map(
+      (sealMm, i): Drain => ({
+        ...drain,
+        id: `d${i}`,
+        fromFixture: `f${i}`,
+        to: { kind: "inlet", tankId: black.id, portId },
+        items: drain.items.map((item) => (item.kind === "trap" ? { ...item, trap: { ...item.trap, sealMm } } : item)),
+      }),
+    );
+    const design: Design = {
+      ...boat,
+      fixtures: [...boat.fixtures, ...drains.map(({ fromFixture }) => ({ ...kranich.fixtures[0]!, id: fromFixture }))],
+      lines: [...boat.lines.filter((line) => line !== own), ...lines, ...drains],
+    };
+    return computePumpDraws(design, black, mostPa, buildNetwork(design))[0]!;
+  };
+  const tight = { ...own, id: "tight", pipe: { ...own.pipe, innerMm: own.pipe.innerMm / 2 } };
+  const alone = drawn([own]);
+  expect(drawn([tight]).suctionPa).toBeGreaterThan(alone.suctionPa);
+  for (const lines of [
+    [own, tight],
+    [tight, own],
+  ])
+    expect(drawn(lines)).toMatchObject({ ventId: own.id, suctionPa: alone.suctionPa });
+  expect(alone).toMatchObject({ weakestSealMm: null, sealAfterMm: null, breaksSeal: false });
+  for (const seals of [
+    [40, 75],
+    [75, 40],
+  ]) {
+    const { weakestSealMm, sealAfterMm, suctionPa } = drawn([own], seals);
+    expect(weakestSealMm).toBe(40);
+    expect(sealAfterMm).toBeCloseTo(computeSealAfterMm(40, suctionPa), 9);
+  }
 });
