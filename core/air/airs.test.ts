@@ -137,3 +137,30 @@ test("a seal that another tank's dump breaks is told, also where the suction is 
   expect(isSaid(shallow, "sharedAirSucks")).toBe(false);
   expect(findAll(shallow, "sealSucked").filter(({ isShared }) => isShared)).toHaveLength(broken.length);
 });
+
+test("of two breathers the better one is filled against; what sucks hardest is named, with whose it is", () => {
+  const [tank] = kranich.tanks as [Tank];
+  const own = ventOf(kranich, tank.id);
+  const tight: Vent = { ...own, id: "tight", pipe: { ...own.pipe, innerMm: own.pipe.innerMm / 2 } };
+  const filledBy = (...vents: readonly Vent[]) => {
+    const design = { ...kranich, lines: [...kranich.lines.filter((line) => line !== own), ...vents] };
+    return computeFillPa(design, tank, buildNetwork(design))!;
+  };
+  expect(filledBy(tight)).toBeGreaterThan(filledBy(own));
+  expect([filledBy(own, tight), filledBy(tight, own)]).toEqual([filledBy(own), filledBy(own)]);
+
+  const found = (dump: number, drawn: readonly number[], shared: number | null) =>
+    findSuction(
+      {
+        own: new Map([["t", { suctionPa: dump }]]),
+        draws: new Map([["t", drawn.map((suctionPa) => ({ suctionPa }))]]),
+        shared: new Map(shared === null ? [] : [["t", { suctionPa: shared, by: "pumpOut" }]]),
+        fillsPa: new Map(),
+      } as unknown as ReturnType<typeof computeAirs>,
+      "t",
+    );
+  expect(found(30, [10, 20], 25)).toEqual({ pa: 30, by: "dump", isShared: false });
+  expect(found(15, [10, 20], 5)).toEqual({ pa: 20, by: "pumpOut", isShared: false });
+  expect(found(15, [10, 20], 25)).toEqual({ pa: 25, by: "pumpOut", isShared: true });
+  expect(found(0, [], null)).toEqual({ pa: 0, by: "dump", isShared: false });
+});
