@@ -1,5 +1,5 @@
 import type { Design } from "@/core/design/design";
-import { isFitFor } from "@/core/evaluate/domains";
+import { listFitted } from "@/core/evaluate/domains";
 
 let loading: Promise<unknown> | null = null;
 
@@ -18,7 +18,8 @@ export function loadFitted(): Promise<unknown> {
 
 /** Waits until everything that judges a design is there; false when it cannot be fetched. */
 export async function isReadyFor(design: Design): Promise<boolean> {
-  if (isFitFor(design)) return true;
+  // what judges may have come in with a station already, and its words not
+  if (listFitted(design).length === 0) return true;
   return loadFitted().then(
     () => true,
     () => false,
