@@ -303,7 +303,7 @@ test("two tanks share a level: the stay is longer, the pipe is drawn, other wate
   await expect(stay).not.toHaveText(before!);
   await second.getByLabel("Goes on").selectOption({ label: "Pumped into Grey tank" });
   await expect(second.getByLabel("Goes on")).toHaveValue("pumped:grey");
-  await expect(second).toContainText("Which pump does it is not said");
+  await expect(second).toContainText("No pump is laid for it yet");
   await page.getByRole("button", { name: "Black tank", exact: true }).click();
   await expect(page.getByRole("group", { name: "Black tank", exact: true }).getByLabel("Goes on")).toBeHidden();
 });

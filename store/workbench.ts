@@ -3,12 +3,11 @@ import { type Attitude, LEVEL } from "@/core/attitude/attitude";
 import type { Design } from "@/core/design/design";
 import { applyEdit, type Edit } from "@/core/design/edit";
 import type { Fault } from "@/core/design/faults";
-import { isFitFor } from "@/core/evaluate/domains";
 import type { Evaluation } from "@/core/evaluate/evaluation";
 import { evaluate } from "@/core/evaluate/judge";
 import { clamp } from "@/core/quantity/tolerance";
 import { evaluateLevel } from "./canEvaluate";
-import { isReadyFor } from "./fitted";
+import { canBeTold, isReadyFor } from "./fitted";
 import { type History, pushStep, redoStep, startHistory, undoStep } from "./history";
 import type { Notice, Region, SaveState, WorkbenchState } from "./state";
 
@@ -87,7 +86,7 @@ export function change(edit: Edit): ChangeOutcome {
   if (!history) return { ok: false, faults: [] };
   const outcome = applyEdit(history.design, edit);
   if (!outcome.ok) return outcome;
-  if (!isFitFor(outcome.design)) {
+  if (!canBeTold(outcome.design)) {
     // the first piece of an area whose checks are still on their way: made as soon as they are here
     void isReadyFor(outcome.design).then((isReady) => (isReady ? change(edit) : tellNotFetched(outcome.design.name)));
     return outcome;
@@ -182,7 +181,7 @@ export function previewEdit(edit: Edit | null): void {
     return;
   }
   const outcome = applyEdit(history.design, edit);
-  if (!outcome.ok || !isFitFor(outcome.design)) return;
+  if (!outcome.ok || !canBeTold(outcome.design)) return;
   setState({ preview: { edit, design: outcome.design, evaluation: evaluate(outcome.design, attitude) } });
 }
 

@@ -39,8 +39,8 @@ export function TankLink({ tank }: { readonly tank: Tank }) {
       )}
       {tank.link?.kind === "pumped" && listPumpsOn(design, tank.id).length === 0 && (
         <p className="text-[12px] leading-snug text-faint">
-          Which pump does it is not said: lay it with its hose at Loop. Until then what it draws on the air of this
-          tank, and on its traps, is not reckoned.
+          No pump is laid for it yet. Until one stands at Loop with its hose, its pull on this tank's air and traps is
+          not reckoned.
         </p>
       )}
       {refusal && (
