@@ -13,12 +13,20 @@ import { describePart } from "@/words/describePart";
 import { describeFault } from "@/words/faults";
 import { describePlaceMm } from "@/words/places";
 import { formatLength } from "@/words/units";
-import { roundPx } from "./view";
+import { Disc } from "./Stroke";
+import { listBox, listRound, roundPx } from "./view";
 
 /** A pull in a drawing, millimetres as drawn: to the right and up. */
 export type Pull = { readonly across: number; readonly up: number };
 
 export type HandleShape = "round" | "square" | "wide" | "leg";
+
+const GRIPS: Readonly<Record<HandleShape, (x: number, y: number) => string>> = {
+  round: (x, y) => listRound(x, y, 5),
+  square: (x, y) => listBox(x - 5, y - 5, 10, 10),
+  wide: (x, y) => listBox(x - 9, y - 4, 18, 8, 4),
+  leg: (x, y) => `${x},${y - 6} ${x + 6},${y} ${x},${y + 6} ${x - 6},${y}`,
+};
 
 type HandleProps = {
   readonly part: Movable;
@@ -201,13 +209,8 @@ function DrawnHandle({ part, label, at, pxPerMm, toShift, shape = "round" }: Han
       onBlur={() => end(true)}
     >
       <title>{label}</title>
-      <circle className="halo" cx={x} cy={y} r={15} />
-      {shape === "round" && <circle className="grip" cx={x} cy={y} r={5} />}
-      {shape === "square" && <rect className="grip" x={x - 5} y={y - 5} width={10} height={10} />}
-      {shape === "leg" && (
-        <polygon className="grip" points={`${x},${y - 6} ${x + 6},${y} ${x},${y + 6} ${x - 6},${y}`} />
-      )}
-      {shape === "wide" && <rect className="grip" x={x - 9} y={y - 4} width={18} height={8} rx={4} />}
+      <Disc className="halo" x={x} y={y} r={15} />
+      <polygon className="grip" points={GRIPS[shape](x, y)} />
     </g>
   );
 }

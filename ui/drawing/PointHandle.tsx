@@ -1,5 +1,6 @@
 "use client";
 import type { KeyboardEvent, PointerEvent } from "react";
+import { Disc } from "./Stroke";
 
 type PointHandleProps = {
   readonly at: readonly [number, number];
@@ -36,8 +37,8 @@ export function PointHandle(props: PointHandleProps) {
       onPointerCancel={onLeave}
       onKeyDown={onKey}
     >
-      <circle className="halo" cx={x} cy={y} r={13} />
-      <circle className="grip" cx={x} cy={y} r={5} />
+      <Disc className="halo" x={x} y={y} r={13} />
+      <Disc className="grip" x={x} y={y} r={5} />
       <text
         x={x + (isAtEdge ? 9 : 0)}
         y={y + (isTextBelow ? 17 : -9)}

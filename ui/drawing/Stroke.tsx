@@ -1,4 +1,5 @@
 import { memo, type SVGProps } from "react";
+import { listBox, listRound } from "./view";
 
 // Corners are not style, a path's course is: browsers work out the style of a path anew whenever it moves, and of
 // these never. Memos, because most of a drawing stands still while something in it is pulled.
@@ -25,4 +26,29 @@ type OutlineProps = Omit<SVGProps<SVGPolygonElement>, "points" | "ref"> & { read
 /** A closed line through corners. */
 export const Outline = memo(function Outline(props: OutlineProps) {
   return <polygon {...props} />;
+});
+
+type DiscProps = Omit<OutlineProps, "points" | "x" | "y" | "r"> & {
+  readonly x: number;
+  readonly y: number;
+  readonly r: number;
+};
+
+/** A round mark, as an outline of many corners: a circle's middle is style to browsers, as a path's course is. */
+export const Disc = memo(function Disc({ x, y, r, ...props }: DiscProps) {
+  return <polygon points={listRound(x, y, r)} {...props} />;
+});
+
+type PlateProps = Omit<OutlineProps, "points" | "x" | "y" | "width" | "height"> & {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+  /** How far its corners are cut, px. */
+  readonly cut?: number;
+};
+
+/** An upright mark with four sides, as an outline, for the same reason. */
+export const Plate = memo(function Plate({ x, y, width, height, cut = 0, ...props }: PlateProps) {
+  return <polygon points={listBox(x, y, width, height, cut)} {...props} />;
 });

@@ -4,6 +4,7 @@ import { clamp } from "@/core/quantity/tolerance";
 import type { SectionPoint } from "@/core/section/sectionLayout";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
+import { Disc } from "./Stroke";
 import { roundPx, type View } from "./view";
 
 type Props = {
@@ -54,7 +55,7 @@ export function TankLevelHandle({ tank, view }: Props) {
       }}
     >
       <title>Water in the tank: pull to fill or empty</title>
-      <circle className="halo" cx={x - 6} cy={y} r={14} />
+      <Disc className="halo" x={x - 6} y={y} r={14} />
       <polygon className="grip" points={`${x},${y} ${x - 11},${y - 6} ${x - 11},${y + 6}`} />
     </g>
   );

@@ -60,6 +60,44 @@ export const listPoints = (corners: readonly (readonly [number, number])[]): str
 export const toPoints = (view: View, points: readonly (readonly [number, number])[]): string =>
   points.map(([a, b]) => toCorner(view.x(a), view.y(b))).join(" ");
 
+/** Corners of a round mark, px. Its right, top, left and bottom are corners, so it is as wide as it says. */
+export function listRound(x: number, y: number, r: number): string {
+  let points = "";
+  for (let i = 0; i < ROUND.length; i++)
+    points += `${i ? " " : ""}${toCorner(x + r * ROUND[i]![0], y + r * ROUND[i]![1])}`;
+  return points;
+}
+
+/** So many corners that none is seen at the size of a mark. */
+const ROUND = Array.from({ length: 24 }, (_, i) => {
+  const angle = (i * Math.PI) / 12;
+  return [Math.cos(angle), Math.sin(angle)] as const;
+});
+
+/** Corners of an upright box from its left top, px, each cut off by so much. */
+export function listBox(x: number, y: number, width: number, height: number, cut = 0): string {
+  const [right, bottom] = [x + width, y + height];
+  if (cut === 0) {
+    return `${toCorner(x, y)} ${toCorner(right, y)} ${toCorner(right, bottom)} ${toCorner(x, bottom)}`;
+  }
+  // a corner rounded in two strokes
+  const near = 0.3 * cut;
+  return listPoints([
+    [x + cut, y],
+    [right - cut, y],
+    [right - near, y + near],
+    [right, y + cut],
+    [right, bottom - cut],
+    [right - near, bottom - near],
+    [right - cut, bottom],
+    [x + cut, bottom],
+    [x + near, bottom - near],
+    [x, bottom - cut],
+    [x, y + cut],
+    [x + near, y + near],
+  ]);
+}
+
 const toCorner = (x: number, y: number): string => `${x.toFixed(1)},${y.toFixed(1)}`;
 
 /** A polyline or outline as an SVG path. */

@@ -8,7 +8,7 @@ import { listDumpCourse } from "@/core/fit/lineLegs";
 import { measureExtent } from "@/core/geometry/solid";
 import { add, type Vec3 } from "@/core/geometry/vec";
 import { useWorkbench } from "@/store/useWorkbench";
-import { Outline, Stroke } from "../drawing/Stroke";
+import { Disc, Outline, Plate, Stroke } from "../drawing/Stroke";
 import { toPoints, type View } from "../drawing/view";
 import { outlinePlan } from "./outlinePlan";
 import type { PlanProps } from "./PlanScenery";
@@ -38,7 +38,7 @@ export function PlanTanks({
           {tank.ports.map((port) => {
             const block = findFittingBlock(tank, port);
             return block ? (
-              <rect
+              <Plate
                 key={`${port.id}-fitting`}
                 data-testid="fitting"
                 x={view.x(block.min.x)}
@@ -54,11 +54,11 @@ export function PlanTanks({
           {tank.ports.map((port) => {
             const at = add(tank.atMm, port.atMm);
             return (
-              <circle
+              <Disc
                 key={port.id}
                 data-testid={`port-${port.kind}`}
-                cx={view.x(at.x)}
-                cy={view.y(at.y)}
+                x={view.x(at.x)}
+                y={view.y(at.y)}
                 r={Math.max(2.5, (port.boreMm / 2) * view.kx)}
                 fill={port.kind === "outlet" ? "var(--ink)" : "var(--sheet)"}
                 stroke="var(--ink)"
@@ -111,7 +111,7 @@ const VentStroke = memo(function VentStroke({ points, teeX, teeY }: VentStrokePr
       <Stroke points={points} stroke="var(--sheet)" strokeWidth={2.2} />
       <Stroke points={points} stroke="var(--ink)" strokeWidth={1} strokeDasharray="1 5" />
       {teeX !== null && teeY !== null && (
-        <circle cx={teeX} cy={teeY} r={4} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={1.4} />
+        <Disc x={teeX} y={teeY} r={4} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={1.4} />
       )}
     </g>
   );
@@ -132,7 +132,7 @@ const DrainStroke = memo(function DrainStroke({ points, width, isShown, isBad, j
       <Stroke points={points} stroke={isBad ? "var(--signal)" : undefined} strokeWidth={width + 3} />
       <Stroke points={points} stroke="var(--sheet)" strokeWidth={width} />
       {joinX !== null && joinY !== null && (
-        <circle cx={joinX} cy={joinY} r={width / 2 + 2.6} fill="var(--sheet)" strokeWidth={1.6} />
+        <Disc x={joinX} y={joinY} r={width / 2 + 2.6} fill="var(--sheet)" strokeWidth={1.6} />
       )}
     </g>
   );
@@ -194,13 +194,13 @@ export function PlanLines({ design, view, shownId }: PlanProps & { readonly show
       {design.fixtures.map(({ id, kind, outletMm }) => {
         const half = USUAL_FIXTURES[kind].halfMm;
         return (
-          <rect
+          <Plate
             key={id}
             x={view.x(outletMm.x - half)}
             y={view.y(outletMm.y + half * 0.9)}
             width={2 * half * view.kx}
             height={1.8 * half * view.ky}
-            rx={4}
+            cut={4}
             stroke="var(--ink)"
             strokeWidth={1.4}
           />

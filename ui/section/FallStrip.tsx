@@ -122,7 +122,8 @@ function Cells({ stand, budget, result, units }: CellsProps) {
   const label = (mm: number) => formatLengthFigure(mm, units);
   const where = STAND_NAMES[stand].toLowerCase();
   return (
-    <div className="flex h-[46px] min-w-0 flex-1 border border-ink bg-sheet phone:order-last phone:basis-full">
+    // no cell cuts off what it says: where the cut lies changes with its width, and the browser sorts all layers anew
+    <div className="flex h-[46px] min-w-0 flex-1 border border-ink bg-sheet phone:order-last phone:basis-full phone:overflow-hidden">
       {Math.abs(budget.trapMm) > 0.05 && (
         <Fixed
           name="trap"
@@ -194,7 +195,7 @@ const Run = memo(function Run(props: RunProps) {
       </span>
       <span className="flex min-h-0 w-full flex-1 flex-col justify-center px-1.5 text-[13px] leading-[1.1]">
         <span className={`whitespace-nowrap ${isWeakest ? "plate text-ink" : "text-faint"}`}>leg {leg}</span>
-        <span className={`truncate text-[15px] ${isShort ? "text-signal" : ""}`}>
+        <span className={`whitespace-nowrap text-[15px] ${isShort ? "text-signal" : ""}`}>
           {asked && <span className="text-faint">{asked} + </span>}
           {hand}
         </span>

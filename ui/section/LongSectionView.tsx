@@ -199,7 +199,7 @@ const Stretch = memo(function Stretch({ ratio }: { readonly ratio: number }) {
       <Button
         look="bare"
         onClick={() => look({ exaggeration: nextExaggeration(ratio) })}
-        title="Stretch the heights than lengths (E)"
+        title="Draw heights taller than lengths (E)"
       >
         {ratio === 1 ? "Stretch heights" : "Stretch"}
       </Button>

@@ -8,6 +8,7 @@ import type { FixingResult } from "@/core/fixing/fixing";
 import { measureExtent } from "@/core/geometry/solid";
 import { useWorkbench } from "@/store/useWorkbench";
 import { formatLength, formatQuantity } from "@/words/units";
+import { Disc } from "../../drawing/Stroke";
 import { useEdits } from "../../fields/useEdits";
 
 const SIZE = { width: 300, height: 170, pad: 40 };
@@ -97,7 +98,7 @@ export function BoltPattern({ tank, fixing, cases }: Props) {
               onPointerCancel={() => setPulled(null)}
               onKeyDown={(event) => onKey(event, i)}
             >
-              <circle className="halo" cx={toX(place.x)} cy={toY(place.y)} r={13} />
+              <Disc className="halo" x={toX(place.x)} y={toY(place.y)} r={13} />
               <polygon
                 className="grip"
                 points={listHexagon(toX(place.x), toY(place.y))}
