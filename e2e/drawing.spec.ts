@@ -110,7 +110,10 @@ for (const name of oneRig("Kranich")) {
       await findBox(plan(page).getByRole("button", { name: "Move Sink drain, bend 2 in plan" })),
       (await plan(page).getByTestId("port-inlet").boundingBox())!,
     ];
-    await page.mouse.dblclick((upper.x + upper.width / 2 + port.x) / 2, (upper.y + upper.height / 2 + port.y) / 2);
+    await page.mouse.dblclick(
+      (upper.x + upper.width / 2 + port.x + port.width / 2) / 2,
+      (upper.y + upper.height / 2 + port.y + port.height / 2) / 2,
+    );
     const third = plan(page).getByRole("button", { name: "Move Sink drain, bend 3 in plan" });
     await expect(third).toBeVisible();
     await page.keyboard.press("Delete");

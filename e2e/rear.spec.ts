@@ -14,11 +14,11 @@ for (const name of oneRig("Puppenwagen")) {
     await pull(page, rear.getByRole("button", { name: `Move the outlet of ${RIGS[name]} from behind` }), 0, -6);
     await expect.poll(async () => toNumber(await height.inputValue())).toBeGreaterThan(before);
     const grip = tank.locator(".halo");
-    const level = await grip.getAttribute("cy");
+    const level = await grip.getAttribute("points");
     await page.keyboard.press("Escape");
     await page.getByLabel("Right side low").fill("4");
     await page.getByLabel("Right side low").press("Enter");
-    await expect.poll(() => grip.getAttribute("cy")).not.toBe(level);
+    await expect.poll(() => grip.getAttribute("points")).not.toBe(level);
     await page.getByRole("button", { name: "Plan", exact: true }).click();
     await expect(page.getByRole("group", { name: new RegExp(`^Plan of ${name}`) })).toBeVisible();
   });

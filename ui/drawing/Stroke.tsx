@@ -36,7 +36,7 @@ type DiscProps = Omit<OutlineProps, "points" | "x" | "y" | "r"> & {
 
 /** A round mark, as an outline of many corners: a circle's middle is style to browsers, as a path's course is. */
 export const Disc = memo(function Disc({ x, y, r, ...props }: DiscProps) {
-  return <polygon points={listRound(x, y, r)} {...props} />;
+  return <polygon points={listRound(x, y, r)} strokeLinejoin="round" {...props} />;
 });
 
 type PlateProps = Omit<OutlineProps, "points" | "x" | "y" | "width" | "height"> & {
