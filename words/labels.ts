@@ -192,6 +192,11 @@ export const LOAD_NAMES: Readonly<Record<LoadCaseId, string>> = {
   track: "A rough track",
   crashForward: "A crash forward",
   crashSideways: "A crash from the side",
+  aground: "Running aground",
+  seaway: "Rolling and pitching in a seaway",
+  slam: "Falling off a wave",
+  knockedDown: "Lying on her side",
+  turnedOver: "Lying upside down",
 };
 
 export const CLASS_NAMES: Readonly<Record<CrashClass, string>> = {

@@ -90,8 +90,8 @@ export function describeTankFinding(
     case "fixingMissing":
       return {
         title: `Nothing is said of what holds ${part}`,
-        why: `Full it weighs ${formatQuantity(finding.fullKg, "weight", units)}, and in a crash many times that.`,
-        advice: "Say what it hangs by, how many bolts and what they sit in: Tanks, Fixing.",
+        why: `Full it weighs ${formatQuantity(finding.fullKg, "weight", units)}${finding.isAfloat ? ". It must stay where it is when she falls off a wave or lies on her side." : ", and in a crash many times that."}`,
+        advice: "Say what holds it, how many bolts and what they sit in: Tanks, Fixing.",
       };
     case "fixingTips":
       return {

@@ -1,6 +1,6 @@
 import type { Design } from "../design/design";
 import type { Tank } from "../design/plumbing";
-import { computeFixing, slidesOut } from "../fixing/fixing";
+import { computeFixing, type Shaken, slidesOut } from "../fixing/fixing";
 import { createRecall } from "../quantity/recall";
 import { computeFullKg } from "../tanks/shell";
 import { createFinding } from "./createFinding";
@@ -12,26 +12,25 @@ const recallFindings = createRecall<Tank["solid"], readonly Finding[]>();
 export const checkFixing = ({ rig }: Design, tank: Tank): readonly Finding[] =>
   recallFindings(tank.solid, [rig.crashClass, rig.kind, ...listAllButPlace(tank)], () => judgeFixing(rig, tank));
 
-// Where it hangs says nothing of what holds it, but whether it hangs at all.
-const listAllButPlace = ({ atMm, ...others }: Tank): unknown[] => [atMm.z < 0, ...Object.values(others)];
+// where it is says nothing of what holds it
+const listAllButPlace = ({ atMm: _, ...others }: Tank): unknown[] => Object.values(others);
 
-function judgeFixing(rig: Pick<Design["rig"], "crashClass" | "kind">, tank: Tank): Finding[] {
+function judgeFixing(rig: Shaken, tank: Tank): Finding[] {
   const at = { kind: "tank", id: tank.id } as const;
   const { fixing } = tank;
+  // what hangs falls on the road, what stands inside flies through the room, and in a boat it goes through her side
   if (!fixing) {
-    // what hangs under a floor falls on the road; in a boat it stands in the bilge
-    const hangs = tank.atMm.z < 0 && rig.kind !== "boat";
-    return hangs ? [createFinding(at, { code: "fixingMissing", fullKg: computeFullKg(tank) })] : [];
+    return [createFinding(at, { code: "fixingMissing", fullKg: computeFullKg(tank), isAfloat: rig.kind === "boat" })];
   }
   const findings: Finding[] = [];
-  const cases = computeFixing(tank, fixing, rig.crashClass);
+  const cases = computeFixing(tank, fixing, rig);
   if (fixing.fastener === "selfTapping") findings.push(createFinding(at, { code: "fixingScrewed" }));
   if (!cases) findings.push(createFinding(at, { code: "fixingTips" }));
   else {
     const { load, utilisation, weakest } = cases.reduce((a, b) => (b.utilisation > a.utilisation ? b : a));
     if (utilisation > 1) findings.push(createFinding(at, { code: "fixingWeak", load: load.id, utilisation, weakest }));
   }
-  if (slidesOut(fixing, rig.crashClass)) findings.push(createFinding(at, { code: "fixingSlides" }));
+  if (slidesOut(fixing, rig)) findings.push(createFinding(at, { code: "fixingSlides" }));
   // a through bolt with a plate bears what it bears; what is strapped, riveted, screwed or pulls on bare sheet wants a rating
   const isRated = fixing.heldKN !== null && fixing.heldShearKN !== null;
   const isThrough = fixing.fastener === "through";

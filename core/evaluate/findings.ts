@@ -120,7 +120,7 @@ type Numbers =
   | { readonly code: "loopUnderBowl"; readonly underMm: number; readonly bowlName: string; readonly otherId: string }
   /** A way of living in which nothing is done on the toilet, and how many such ways there are. */
   | { readonly code: "toiletUnused"; readonly wayName: string; readonly ways: number }
-  | { readonly code: "fixingMissing"; readonly fullKg: number }
+  | { readonly code: "fixingMissing"; readonly fullKg: number; readonly isAfloat: boolean }
   | { readonly code: "fixingTips" }
   | { readonly code: "fixingSlides" }
   | { readonly code: "fixingNoPlate" }

@@ -1,6 +1,6 @@
 import { GRAVITY } from "../air/dumping";
 import type { BoltSize, Fixing, Tank } from "../design/plumbing";
-import type { CrashClass } from "../design/rig";
+import type { CrashClass, Rig } from "../design/rig";
 import { measureExtent } from "../geometry/solid";
 import { computeFullKg } from "../tanks/shell";
 import { type BoltForce, computeBoltGroup } from "./boltGroup";
@@ -30,10 +30,22 @@ export const computeUtilisation = (
   tension: number,
 ): number => shear / shearKN + tension / (1.4 * tensionKN);
 
-export const LOAD_CASES = ["braking", "cornering", "road", "track", "crashForward", "crashSideways"] as const;
+export const LOAD_CASES = [
+  "braking",
+  "cornering",
+  "road",
+  "track",
+  "crashForward",
+  "crashSideways",
+  "aground",
+  "seaway",
+  "slam",
+  "knockedDown",
+  "turnedOver",
+] as const;
 export type LoadCaseId = (typeof LOAD_CASES)[number];
 
-/** What pulls at a tank as shares of gravity, all at once: forward, sideways, and down with its own weight. */
+/** What pulls at a tank as shares of gravity, all at once: forward, sideways, and down with its own weight; less than 0 is up. */
 export type LoadCase = {
   readonly id: LoadCaseId;
   readonly forwardG: number;
@@ -49,8 +61,25 @@ const CRASH: Readonly<Record<CrashClass, readonly [number, number] | null>> = {
   m3n3: [6.6, 5],
 };
 
-/** The loads a tank is reckoned with: road [P: EN 12195-1, from memory, 92 %, written for loose cargo], track [T], crash. */
-export function listLoadCases(crashClass: CrashClass): LoadCase[] {
+/**
+ * What a boat does to a tank [T: common practice, no source]: she runs aground, rolls, pitches and falls at once, falls off a
+ * wave, lies on her side, lies upside down. That heavy gear must stay put upside down is asked of boats that race offshore
+ * [P: their safety rules, from memory, 60 %].
+ */
+const AFLOAT: readonly LoadCase[] = [
+  { id: "aground", forwardG: 1, sidewaysG: 0, downG: 1 },
+  { id: "seaway", forwardG: 0.4, sidewaysG: 0.7, downG: 2 },
+  { id: "slam", forwardG: 0, sidewaysG: 0, downG: 3 },
+  { id: "knockedDown", forwardG: 0, sidewaysG: 1, downG: 0 },
+  { id: "turnedOver", forwardG: 0, sidewaysG: 0, downG: -1 },
+];
+
+/** What of a rig says how its tanks are pulled at. */
+export type Shaken = Pick<Rig, "kind" | "crashClass">;
+
+/** The loads a tank is reckoned with: road [P: EN 12195-1, from memory, 92 %, written for loose cargo], track [T], crash; or a boat's. */
+export function listLoadCases({ kind, crashClass }: Shaken): readonly LoadCase[] {
+  if (kind === "boat") return AFLOAT;
   const crash = CRASH[crashClass];
   return [
     { id: "braking", forwardG: 0.8, sidewaysG: 0, downG: 1 },
@@ -85,8 +114,10 @@ export type FixingResult = {
   readonly weakest: WeakestPart | null;
 };
 
-/** Tanks that stand on something press on it; the rest hang [T]. */
-const stands = (kind: Fixing["kind"]): boolean => kind === "onFloor";
+// A tank that stands on something presses on it, and pulls only where it is thrown up. The rest hang [T]; in a boat they may
+// as well stand, so what throws them up is taken as if they were held down by the same bolts.
+const findPullG = (kind: Fixing["kind"], downG: number): number =>
+  kind === "onFloor" ? Math.max(0, -downG) : Math.abs(downG);
 
 /**
  * Every bolt of a full tank, case by case: level pushes act at its middle, half its height off the plane of the bolts, with
@@ -94,19 +125,19 @@ const stands = (kind: Fixing["kind"]): boolean => kind === "onFloor";
  * in and the strap are in a row: the worst decides. Null where the bolts stand in one line and nothing holds it across.
  * Mass in kg > 0 [C on T: a full tank moves as one solid]. What a bolt sits in: factor × (V/VR + T/TR) ≤ 1.
  */
-export function computeFixing(tank: Tank, fixing: Fixing, crashClass: CrashClass): FixingResult[] | null {
+export function computeFixing(tank: Tank, fixing: Fixing, rig: Shaken): FixingResult[] | null {
   const { min, max } = measureExtent(tank.solid);
   const places = listBoltPlaces(tank, fixing);
   const bolt = computeBolt(fixing.size);
   const weightKN = (computeFullKg(tank) * GRAVITY) / 1000;
   const results: FixingResult[] = [];
-  for (const load of listLoadCases(crashClass)) {
+  for (const load of listLoadCases(rig)) {
     let worst: FixingResult | null = null;
     for (const [along, across] of listWays(load)) {
       const group = computeBoltGroup(places, {
         pushXKN: along * weightKN * load.forwardG,
         pushYKN: across * weightKN * load.sidewaysG,
-        pullKN: stands(fixing.kind) ? 0 : weightKN * load.downG,
+        pullKN: weightKN * findPullG(fixing.kind, load.downG),
         at: { x: (min.x + max.x) / 2, y: (min.y + max.y) / 2 },
         leverMm: (max.z - min.z) / 2,
       });
@@ -176,7 +207,7 @@ const STRAP_FRICTION = 0.2;
  * Whether a tank slides out of its straps along them: their hold is friction on its weight, the push any case's. Brackets,
  * trays and cradles stop it; so does an end stop. [C on T: friction 0.2].
  */
-export const slidesOut = ({ kind, hasEndStop }: Fixing, crashClass: CrashClass): boolean =>
+export const slidesOut = ({ kind, hasEndStop }: Fixing, rig: Shaken): boolean =>
   kind === "straps" &&
   !hasEndStop &&
-  listLoadCases(crashClass).some(({ forwardG, downG }) => forwardG > STRAP_FRICTION * downG);
+  listLoadCases(rig).some(({ forwardG, downG }) => forwardG > STRAP_FRICTION * downG);

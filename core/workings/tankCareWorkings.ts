@@ -51,7 +51,7 @@ function listFrostWorkings({ rules }: Design, tank: Tank, fillShare: number): Wo
 function listFixingWorkings({ rig }: Design, tank: Tank): Working[] {
   const { fixing } = tank;
   if (!fixing) return [];
-  const cases = computeFixing(tank, fixing, rig.crashClass);
+  const cases = computeFixing(tank, fixing, rig);
   if (!cases) return [];
   const { shearKN, tensionKN, ofBolt, ofHeld } = cases.reduce((a, b) => (b.utilisation > a.utilisation ? b : a));
   const bolt = computeBolt(fixing.size);

@@ -43,14 +43,15 @@ const NEW = {
 
 /** What holds the tank up, and how much of it each load takes. */
 export function TankFixing({ tank }: { readonly tank: Tank }) {
-  const crashClass = useWorkbench((state) => state.history!.design.rig.crashClass);
+  const rig = useWorkbench((state) => state.history!.design.rig);
+  const isAfloat = rig.kind === "boat";
   const units = useWorkbench((state) => state.units);
   const { set, apply } = useEdits();
   const say = useSay();
   const at = { kind: "tank", id: tank.id } as const;
   const path = (...keys: string[]) => ["tanks", tank.id, "fixing", ...keys];
   const { fixing } = tank;
-  const cases = fixing ? computeFixing(tank, fixing, crashClass) : [];
+  const cases = fixing ? computeFixing(tank, fixing, rig) : [];
   const worst = (cases ?? []).reduce<FixingResult | null>(
     (a, b) => (a && a.utilisation >= b.utilisation ? a : b),
     null,
@@ -139,13 +140,15 @@ export function TankFixing({ tank }: { readonly tank: Tank }) {
               onPick={(value) => set(at, path("hasEndStop"), value)}
             />
           )}
-          <Pick<CrashClass>
-            label="Crash as for a"
-            value={crashClass}
-            names={CLASS_NAMES}
-            order={CRASH_CLASSES}
-            onPick={(value) => set({ kind: "rig" }, ["rig", "crashClass"], value)}
-          />
+          {!isAfloat && (
+            <Pick<CrashClass>
+              label="Crash as for a"
+              value={rig.crashClass}
+              names={CLASS_NAMES}
+              order={CRASH_CLASSES}
+              onPick={(value) => set({ kind: "rig" }, ["rig", "crashClass"], value)}
+            />
+          )}
           {cases ? (
             <table className="mt-1 w-full text-[13px]" aria-label="What each load takes of the fixing">
               <thead className="text-faint">
@@ -180,7 +183,9 @@ export function TankFixing({ tank }: { readonly tank: Tank }) {
           {worst && <WorstLoad tank={tank} worst={worst} />}
           <p className="pt-1 text-[12px] leading-snug text-faint">
             On the bolt that bears most, where each bolt stands: weight, push and the turning over with it, all at once.
-            Have a fixing that must bear a crash looked at by someone licensed to.
+            {isAfloat
+              ? "The loads of a seaway are common practice, no published figures: have it looked at by a surveyor."
+              : "Have a fixing that must bear a crash looked at by someone licensed to."}
           </p>
         </>
       )}
