@@ -151,7 +151,16 @@ for (const name of oneSample("Otter")) {
     await first.getByRole("button").first().click();
     await largest.getByRole("button", { name: "Hang it here" }).click();
     await expect(page.getByRole("group", { name: "Grey tank", exact: true })).toBeVisible();
-    await expect(page.getByRole("region", { name: "Findings" })).not.toContainText("runs into");
+    const findings = page.getByRole("region", { name: "Findings" });
+    await expect(findings).not.toContainText("runs into");
+    // what holds it is asked for on a boat too, and reckoned with what a boat does
+    await expect(findings).toContainText("Nothing is said of what holds Grey tank");
+    await page.getByLabel("Held by").selectOption({ label: "On the sole inside" });
+    await expect(findings).not.toContainText("Nothing is said of what holds");
+    const loads = page.getByRole("table", { name: "What each load takes of the fixing" });
+    await expect(loads.getByRole("row", { name: /^Lying upside down/ })).toBeVisible();
+    await expect(loads).not.toContainText(/Braking|crash/);
+    await page.keyboard.press("Control+z");
     await page.keyboard.press("Control+z");
     await expect(page.getByRole("group", { name: "Grey tank", exact: true })).toBeHidden();
   });

@@ -8,7 +8,7 @@ import { findFace } from "../templates/tankFaces";
 import { listAssembly, listPortsBefore } from "./assembly";
 import { type BoltPlace, computeBoltGroup } from "./boltGroup";
 import { listBoltPlaces } from "./boltPlaces";
-import { computeBolt, computeFixing, computeHeldUse, computeUtilisation, listLoadCases } from "./fixing";
+import { computeBolt, computeFixing, computeHeldUse, computeUtilisation, listLoadCases, slidesOut } from "./fixing";
 
 const tank = readDemo("kranich").tanks[0]!;
 const { solid } = tank;
@@ -130,6 +130,31 @@ test("braking, a bend, a track and a crash pull and shear the bolts as worked by
     // what stands on a floor does not hang
     expect(caseOf({ ...held, kind: "onFloor" }, id).tensionKN).toBeCloseTo(pull(0, forward, sideways), 9);
   }
+});
+
+// By hand as above; what stands on the sole presses on it, and pulls only when the boat lies upside down.
+test("a boat runs aground, rolls, slams, lies on her side and upside down, whatever crash is asked for", () => {
+  const BOAT = { kind: "boat", crashClass: "none" } as const;
+  expect(computeFixing(tank, held, { kind: "boat", crashClass: "m1n1" })).toEqual(computeFixing(tank, held, BOAT));
+  const cases = (kind: Fixing["kind"]) => computeFixing(tank, { ...held, kind }, BOAT)!;
+  const GIVEN = [
+    ["aground", 1, 1, 0],
+    ["seaway", 2, 0.4, 0.7],
+    ["slam", 3, 0, 0],
+    ["knockedDown", 0, 0, 1],
+    ["turnedOver", -1, 0, 0],
+  ] as const;
+  expect(cases("brackets").map(({ load }) => load.id)).toEqual(GIVEN.map(([id]) => id));
+  GIVEN.forEach(([, down, forward, sideways], i) => {
+    const turning = (weightKN * box.z * (forward / box.x + sideways / box.y)) / 4;
+    const [hung, stood] = [cases("brackets")[i]!, cases("onFloor")[i]!];
+    expect(hung.tensionKN).toBeCloseTo((weightKN * Math.abs(down)) / 4 + turning, 9);
+    expect(stood.tensionKN).toBeCloseTo((weightKN * (down < 0 ? -down : 0)) / 4 + turning, 9);
+    expect(stood.shearKN).toBeCloseTo((weightKN * Math.hypot(forward, sideways)) / 4, 9);
+  });
+  // friction on what it weighs does not hold a strapped tank when she runs aground
+  expect(slidesOut({ ...held, kind: "straps" }, BOAT)).toBe(true);
+  expect(slidesOut({ ...held, kind: "straps", hasEndStop: true }, BOAT)).toBe(false);
 });
 
 test("a pattern that is uneven is as strong turned end for end and side for side: pushes come from everywhere", () => {
