@@ -117,7 +117,7 @@ export function describeAirFinding(
     case "ventEndNear":
       return {
         title: `${part} ends near ${finding.obstacleName}`,
-        why: `${length(finding.gapMm)} between them; ${limit} are wanted. Gas goes in at a window, and an exhaust blows into the tank.`,
+        why: `${length(finding.gapMm)} between them; ${limit} are wanted. ${finding.isFresh ? "An exhaust blows into the drinking water." : "Gas goes in at a window, and an exhaust blows into the tank."}`,
         advice: "Let it end further off, above the roof, or low under the floor and down wind.",
       };
     case "sharedAirSucks":

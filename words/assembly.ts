@@ -15,7 +15,7 @@ export function describeAssembly(step: AssemblyStep, tank: Tank, kind: RigKind, 
     case "drillPorts":
       return `Drill it on the bench: ${names(step.ports)}. Take the chips out.`;
     case "fitBefore":
-      return `Fit before it goes up, no hand gets there later: ${names(step.ports)}.`;
+      return `Fit before it goes ${isBoat || tank.atMm.z >= 0 ? "in" : "up"}, no hand gets there later: ${names(step.ports)}.`;
     case "leakTrial":
       return `Fill it ${isBoat ? "ashore" : "on the ground"}, plug it, and leave it overnight on dry paper.`;
     case "foam":

@@ -37,4 +37,9 @@ test("every pump and lamp of a loop has its cable, a tank under a cold floor its
     expect(listWires(design, supply).every(({ lengthMm, amps }) => lengthMm > 0 && amps > 0)).toBe(true);
   }
   expect(listLoads(readDemo("kranich")).map(({ id }) => id)).toEqual(["pad-grey"]);
+  // whatever it holds, fresh water freezes no later; inside it is warm
+  const pads = listLoads(readDemo("kranich-loop")).filter(({ id }) => id.startsWith("pad-"));
+  expect(pads.map(({ id }) => id)).toEqual(readDemo("kranich-loop").tanks.map(({ id }) => `pad-${id}`));
+  const inside = readDemo("kranich").tanks.map((tank) => ({ ...tank, atMm: { ...tank.atMm, z: 0 } }));
+  expect(listLoads({ ...readDemo("kranich"), tanks: inside })).toEqual([]);
 });

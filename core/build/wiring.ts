@@ -74,7 +74,7 @@ export function listLoads(design: Design): Load[] {
     return watts > 0 ? [{ id, name, watts, atMm: middle, isOutside: middle.z < 0 }] : [];
   });
   const pads = design.tanks.flatMap((tank): Load[] => {
-    if (night.airC >= 0 || tank.atMm.z >= 0 || tank.holds === "fresh") return [];
+    if (night.airC >= 0 || tank.atMm.z >= 0) return [];
     const { holdW } = computeTankFrost(tank, 0.5, night);
     return [{ id: `pad-${tank.id}`, name: tank.name, watts: Math.ceil(holdW), atMm: tank.atMm, isOutside: true }];
   });

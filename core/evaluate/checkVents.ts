@@ -94,18 +94,19 @@ function checkCompany(design: Design, { vent, tank, chain }: VentPath): Finding[
 
 const KEPT_FROM: readonly ObstacleKind[] = ["window", "airIntake", "exhaust"];
 
-// What comes out must not go in at a window, and an exhaust must not blow into it.
+// What comes out must not go in at a window, and an exhaust must not blow into it: least of all into drinking water.
 function checkEnd(design: Design, { vent, pointsMm, tank }: VentPath): Finding[] {
-  if (vent.to.kind !== "openAir" || tank.holds === "fresh") return [];
+  if (vent.to.kind !== "openAir") return [];
+  const isFresh = tank.holds === "fresh";
   const end = pointsMm.at(-1)!;
   const limit = lookUpLimit(design.rules, "ventEndGap");
   return design.obstacles.flatMap((obstacle): Finding[] => {
-    if (!KEPT_FROM.includes(obstacle.kind)) return [];
+    if (isFresh ? obstacle.kind !== "exhaust" : !KEPT_FROM.includes(obstacle.kind)) return [];
     const gapMm = Math.max(0, measureBlockGap({ min: end, max: end }, toBlock(obstacle)));
     if (isAtLeast(gapMm, limit.value ?? 0)) return [];
     const at = { kind: "bend", lineId: vent.id, index: vent.pointsMm.length - 1 } as const;
     const { id: obstacleId, name: obstacleName } = obstacle;
-    return [createFinding(at, { code: "ventEndNear", obstacleId, obstacleName, gapMm }, limit)];
+    return [createFinding(at, { code: "ventEndNear", obstacleId, obstacleName, gapMm, isFresh }, limit)];
   });
 }
 

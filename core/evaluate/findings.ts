@@ -92,6 +92,8 @@ type Numbers =
       readonly obstacleId: string;
       readonly obstacleName: string;
       readonly gapMm: number;
+      /** Drinking water is behind it. */
+      readonly isFresh: boolean;
     }
   | {
       readonly code: "sharedAirSucks";

@@ -154,9 +154,9 @@ export function TankFixing({ tank }: { readonly tank: Tank }) {
               <thead className="text-faint">
                 <tr>
                   <th className="text-left font-normal">full tank</th>
-                  <th className="text-right font-normal">shear</th>
-                  <th className="text-right font-normal">pull</th>
-                  <th className="text-right font-normal">takes</th>
+                  <th className="pl-2 text-right font-normal">shear</th>
+                  <th className="pl-2 text-right font-normal">pull</th>
+                  <th className="pl-2 text-right font-normal">takes</th>
                 </tr>
               </thead>
               <tbody className="figures text-[15px]">
@@ -165,9 +165,9 @@ export function TankFixing({ tank }: { readonly tank: Tank }) {
                     <th scope="row" className="text-left font-normal">
                       {LOAD_NAMES[load.id]}
                     </th>
-                    <td className="text-right">{formatQuantity(shearKN, "force", units)}</td>
-                    <td className="text-right">{formatQuantity(tensionKN, "force", units)}</td>
-                    <td className={`text-right ${utilisation > 1 ? "text-signal" : ""}`}>
+                    <td className="pl-2 text-right">{formatQuantity(shearKN, "force", units)}</td>
+                    <td className="pl-2 text-right">{formatQuantity(tensionKN, "force", units)}</td>
+                    <td className={`pl-2 text-right ${utilisation > 1 ? "text-signal" : ""}`}>
                       {formatQuantity(utilisation, "ratio", units)}
                       {weakest === "held" ? " of what they sit in" : weakest === "strap" ? " of a strap" : ""}
                     </td>
@@ -182,7 +182,7 @@ export function TankFixing({ tank }: { readonly tank: Tank }) {
           )}
           {worst && <WorstLoad tank={tank} worst={worst} />}
           <p className="pt-1 text-[12px] leading-snug text-faint">
-            On the bolt that bears most, where each bolt stands: weight, push and the turning over with it, all at once.
+            On the bolt that bears most, where each bolt stands: weight, push and the turning over with it, all at once.{" "}
             {isAfloat
               ? "The loads of a seaway are common practice, no published figures: have it looked at by a surveyor."
               : "Have a fixing that must bear a crash looked at by someone licensed to."}
@@ -233,7 +233,7 @@ function HangingOrder({ tank }: { readonly tank: Tank }) {
   return (
     <details className="pt-1.5 text-[13px]">
       <summary className="cursor-pointer text-enamel underline decoration-dotted underline-offset-4">
-        In what order it goes up
+        {`In what order it goes ${design.rig.kind === "boat" || tank.atMm.z >= 0 ? "in" : "up"}`}
       </summary>
       <ol className="list-decimal pt-1 pl-4">
         {listAssembly(tank, tank.atMm.z >= 0 ? 1_000 : roomOverMm).map((step) => (
