@@ -1,6 +1,29 @@
 import type { FindingOf } from "@/core/evaluate/findingRegistry";
+import type { Receiver } from "@/core/evaluate/findings";
 import type { FindingWords, Told } from "./findingWords";
 import { formatNumber, formatQuantity } from "./units";
+
+const SEWAGE = "What a toilet sends makes the whole tank sewage, and solids do not leave it through a small valve.";
+
+/** Where a toilet's water falls, and what is wrong with that. */
+const NOT_BLACK: Readonly<Record<Receiver, { readonly title: string; readonly why: string }>> = {
+  grey: { title: "into grey water", why: SEWAGE },
+  loop: { title: "into the shower's loop", why: "Sewage would come out of the shower." },
+  fresh: { title: "into drinking water", why: "Sewage would come out of the tap." },
+  black: { title: "into black water", why: SEWAGE },
+  ground: {
+    title: "onto the ground",
+    why: "Sewage on the ground makes people ill, and is forbidden nearly everywhere.",
+  },
+  sump: {
+    title: "into a sump",
+    why: "Its pump and float are made for water: solids stop them, and then the bowl fills.",
+  },
+  overboard: {
+    title: "straight overboard",
+    why: "Untreated sewage may go overboard in few waters, inland in none; local rules decide.",
+  },
+};
 
 /** What is found at toilets, sumps, their hoses and a boat's stability, in words. */
 export function describeHeadsFinding(finding: FindingOf<"heads">, { part, length, litres, units }: Told): FindingWords {
@@ -53,8 +76,8 @@ export function describeHeadsFinding(finding: FindingOf<"heads">, { part, length
       };
     case "toiletNotBlack":
       return {
-        title: `${part} falls into a ${finding.holds} tank`,
-        why: "What a toilet sends makes the whole tank sewage, and solids do not leave it through a small valve.",
+        title: `${part} falls ${NOT_BLACK[finding.into].title}`,
+        why: NOT_BLACK[finding.into].why,
         advice: "Give it a black tank of its own with an outlet of 75 mm or 3 in.",
       };
     case "toiletNarrow":

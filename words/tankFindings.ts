@@ -1,3 +1,4 @@
+import type { FixtureKind } from "@/core/design/plumbing";
 import type { FindingOf } from "@/core/evaluate/findingRegistry";
 import { isDrainedInto } from "./airFindings";
 import type { FindingWords, Told } from "./findingWords";
@@ -5,6 +6,19 @@ import { LOAD_NAMES, PORT_NAMES } from "./labels";
 import { formatNumber, formatQuantity } from "./units";
 
 const WEAKEST = { bolt: "the bolts", held: "the bolts sit in", strap: "the straps" } as const;
+
+/** What would come out of a shower again. */
+const LOOP_FOULED: Readonly<Record<FixtureKind, string>> = {
+  kitchenSink: "Food and grease",
+  basin: "Toothpaste and what is spat out",
+  showerTray: "Its water",
+  bath: "Its water",
+  washingMachine: "What comes out of the laundry",
+  iceboxDrain: "Meltwater with food in it",
+  urineDiverter: "Urine",
+  outsideShower: "Its water",
+  gravityToilet: "Sewage",
+};
 
 /** What is found at tanks: how they hang, fill and last, in words. */
 export function describeTankFinding(
@@ -29,6 +43,12 @@ export function describeTankFinding(
         title: `${part} makes the grey tank sewage`,
         why: "Most rules count grey water with urine in it as black: where it may be dumped changes.",
         advice: "Give it a bottle or a tank of its own, or dump the tank only where sewage is taken.",
+      };
+    case "loopFouled":
+      return {
+        title: `${part} runs into the shower's loop`,
+        why: `${LOOP_FOULED[finding.fixtureKind]} would come out of the shower again; filters and lamp are not made for it.`,
+        advice: "Lead it to a grey tank. Nothing but the shower's own water goes round.",
       };
     case "dumpLineHigh":
       return {

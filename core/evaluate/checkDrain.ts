@@ -25,10 +25,6 @@ export function checkDrain(
   parked: readonly Standing[],
 ): Finding[] {
   return [
-    // a tank of its own, or one for black water, is where it belongs
-    ...(path.fixture.kind === "urineDiverter" && path.tank?.holds === "grey"
-      ? [createFinding({ kind: "fixture", id: path.fixture.id }, { code: "urineInGrey" })]
-      : []),
     // said once, at the drain whose end it is
     ...(path.drain.to.kind === "ground"
       ? [createFinding({ kind: "end", lineId: path.drain.id }, { code: "endsOnGround" })]

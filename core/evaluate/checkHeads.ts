@@ -2,7 +2,7 @@ import { findUnusedToilet } from "../days/toiletUse";
 import type { Design } from "../design/design";
 import { listBowlLoops } from "../heads/bowlLoops";
 import { measureHoseRun } from "../heads/hoseRun";
-import { computeSmellYears, findFoulHoses } from "../heads/permeation";
+import { computeSmellYears, findFoulHoses, findMisledBowls } from "../heads/permeation";
 import { computeStability } from "../heads/stability";
 import { listSumps } from "../heads/sumpFigures";
 import { createFinding, createGraded } from "./createFinding";
@@ -36,6 +36,9 @@ export function checkHeads(design: Design): Finding[] {
     else if (years !== null && years < FEWEST_YEARS) {
       findings.push(createGraded("should", at, { code: "hoseSmells", years }));
     }
+  }
+  for (const { bowlId, into } of findMisledBowls(design)) {
+    findings.push(createFinding({ kind: "gear", id: bowlId }, { code: "toiletNotBlack", into }));
   }
   for (const { sumpId, pumpLpm, inflowLpm, bandL, drainBackL, cyclesPerHour } of listSumps(design)) {
     const at = { kind: "gear", id: sumpId } as const;

@@ -7,18 +7,15 @@ const TOILET_BORE_MM = 70;
 /** A run longer than this lets the water go on and the solids lie [T]. */
 const TOILET_RUN_MM = 1_000;
 
-/** What can be said against the way from a gravity toilet to its tank. */
-export function checkToilet({ drain, fixture, tank, ownLegs }: DrainPath): Finding[] {
+/** What can be said against the way from a gravity toilet to its tank, through the drains it joins and the inlet too. */
+export function checkToilet({ drain, fixture, inlet, legs }: DrainPath): Finding[] {
   if (fixture.kind !== "gravityToilet") return [];
   const findings: Finding[] = [];
-  if (tank && tank.holds !== "black") {
-    findings.push(createFinding({ kind: "fixture", id: fixture.id }, { code: "toiletNotBlack", holds: tank.holds }));
-  }
-  const boreMm = Math.min(...ownLegs.map(({ pipe }) => pipe.innerMm));
+  const boreMm = Math.min(inlet?.boreMm ?? Infinity, ...legs.map(({ pipe }) => pipe.innerMm));
   if (boreMm < TOILET_BORE_MM) {
     findings.push(createFinding({ kind: "line", id: drain.id }, { code: "toiletNarrow", boreMm }));
   }
-  const runMm = ownLegs.reduce((sum, leg) => (leg.kind === "run" ? sum + leg.planLengthMm : sum), 0);
+  const runMm = legs.reduce((sum, leg) => (leg.kind === "run" ? sum + leg.planLengthMm : sum), 0);
   if (runMm > TOILET_RUN_MM) {
     findings.push(createFinding({ kind: "line", id: drain.id }, { code: "toiletLongRun", lengthMm: runMm }));
   }

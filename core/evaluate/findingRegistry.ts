@@ -17,6 +17,7 @@ export const FINDINGS = {
   fixtureOutside: ["fall", "part", "must"],
   useOverfillsTank: ["tank", "part", ["must", "should"]],
   urineInGrey: ["tank", "part", "should"],
+  loopFouled: ["tank", "part", ["must", "should"]],
   legBackwards: ["fall", "part", "must"],
   legBackwardsParked: ["fall", "part", "must"],
   legBelowMinFall: ["fall", "part", "should"],

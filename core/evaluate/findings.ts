@@ -1,7 +1,7 @@
 import type { Attitude } from "../attitude/attitude";
 import type { DischargePlace, SERVES } from "../design/gear";
 import type { PartRef } from "../design/part";
-import type { HeldWater, PortKind } from "../design/plumbing";
+import type { FixtureKind, HeldWater, PortKind } from "../design/plumbing";
 import type { RampAngle } from "../fit/rampAngles";
 import type { LoadCaseId } from "../fixing/fixing";
 import type { Failure } from "../gear/settings";
@@ -10,6 +10,9 @@ import type { Limit } from "../rules/lookUpLimit";
 /** must: do not drill yet. should: works, but will be regretted. note: worth knowing. */
 export const SEVERITIES = ["must", "should", "note"] as const;
 export type Severity = (typeof SEVERITIES)[number];
+
+/** What the water of a fixture ends in: what a tank or canister holds, or where else it goes. */
+export type Receiver = HeldWater | "ground" | "sump" | "overboard";
 
 /** In which working state something happens, and with which single failure, if any. */
 type InState = {
@@ -34,6 +37,7 @@ type Numbers =
       readonly tankName: string;
     }
   | { readonly code: "urineInGrey" }
+  | { readonly code: "loopFouled"; readonly fixtureKind: FixtureKind }
   | { readonly code: "legBackwards"; readonly fallMm: number; readonly shortMm: number; readonly litres: number }
   | {
       readonly code: "legBackwardsParked";
@@ -115,7 +119,7 @@ type Numbers =
   | { readonly code: "sumpOutrun"; readonly pumpLps: number; readonly inflowLps: number }
   | { readonly code: "sumpCycles"; readonly drainBackL: number; readonly bandL: number; readonly perHour: number }
   | { readonly code: "gmEaten"; readonly lossMm: number; readonly share: number }
-  | { readonly code: "toiletNotBlack"; readonly holds: HeldWater }
+  | { readonly code: "toiletNotBlack"; readonly into: Receiver }
   | { readonly code: "toiletNarrow"; readonly boreMm: number }
   | { readonly code: "toiletLongRun"; readonly lengthMm: number }
   /** A vented loop whose top lies under what it has to stand over at its bowl. */

@@ -118,17 +118,6 @@ test("no finding of any network, pumped side or sample is without a code, a part
   );
 });
 
-test("urine in a grey tank is told of its fixture; in a black one, or in a vessel, it is where it belongs", () => {
-  const kranich = readDemo("kranich");
-  const diverter = (holds: "grey" | "black"): Design => ({
-    ...kranich,
-    fixtures: kranich.fixtures.map((fixture) => ({ ...fixture, kind: "urineDiverter" as const })),
-    tanks: kranich.tanks.map((tank) => ({ ...tank, holds })),
-  });
-  expect(findAll(diverter("grey"), "urineInGrey").map(({ at }) => at)).toEqual([{ kind: "fixture", id: "sink" }]);
-  expect(findAll(diverter("black"), "urineInGrey")).toEqual([]);
-});
-
 test("a stay that a waste tank ends is told with the days the fresh water would have lasted", () => {
   const kranich = readDemo("kranich");
   const more: Design = {

@@ -37,6 +37,7 @@ import { checkDumpLines } from "./checkDumpLines";
 import { checkJunctions } from "./checkJunctions";
 import { checkLineLegs, listLinePassages } from "./checkLineLegs";
 import { checkRamps } from "./checkRamps";
+import { checkReceivers } from "./checkReceivers";
 import { checkTank } from "./checkTank";
 import { checkTrapAir } from "./checkTraps";
 import { checkUses } from "./checkUses";
@@ -54,7 +55,7 @@ const CHECKS: Readonly<Record<Exclude<DomainId, FittedId | "drains">, Check>> = 
     ...design.tanks.flatMap((tank, i) => checkTank(design, tank, tanks[i]!)),
     ...checkDumpLines(design),
   ],
-  uses: ({ design, network, tanks }) => checkUses(design, network, tanks),
+  uses: ({ design, network, paths, tanks }) => [...checkReceivers(design, paths), ...checkUses(design, network, tanks)],
   whole: ({ design, balance }) => checkDesign(design, balance),
 };
 

@@ -1,6 +1,6 @@
 import type { Design } from "../design/design";
-import type { Hose, HoseWall } from "../design/plumbing";
-import { buildGearGraph, toPortNode } from "../gear/gearGraph";
+import type { HeldWater, Hose, HoseWall } from "../design/plumbing";
+import { buildGearGraph, type GearGraph, toPortNode } from "../gear/gearGraph";
 import { ALL_OPEN, findPassing } from "../gear/settings";
 import { measureHoseRun } from "./hoseRun";
 
@@ -18,10 +18,35 @@ const LEAST_POOL_L = 0.01;
 export function findFoulHoses(design: Design): ReadonlySet<string> {
   if (!design.lines.some(({ kind }) => kind === "hose")) return new Set();
   const graph = buildGearGraph(design);
-  const starts = [
+  return spread(graph, [
     ...graph.ends.filter(({ holds }) => holds === "black").map(({ node }) => node),
     ...design.gear.filter(({ spec }) => spec.kind === "bowl").map(({ id }) => toPortNode(id, "waste")),
-  ];
+  ]).hoses;
+}
+
+/** A toilet with a pump whose waste can come into something that is not made for it, whichever way valves are turned. */
+export type MisledBowl = { readonly bowlId: string; readonly into: Exclude<HeldWater, "black"> | "sump" };
+
+/** Toilets with a pump that send into a tank of other water or into a sump; one place is named for each. */
+export function findMisledBowls(design: Design): MisledBowl[] {
+  const bowls = design.gear.filter(({ spec }) => spec.kind === "bowl");
+  if (bowls.length === 0) return [];
+  const graph = buildGearGraph(design);
+  return bowls.flatMap(({ id: bowlId }): MisledBowl[] => {
+    const { nodes } = spread(graph, [toPortNode(bowlId, "waste")]);
+    for (const { node, kind, holds, tankId } of graph.ends) {
+      if (kind !== "tank" || !nodes.has(node) || holds === null || holds === "sea") continue;
+      if (tankId === null) return [{ bowlId, into: "sump" }];
+      if (holds !== "black") return [{ bowlId, into: holds }];
+    }
+    return [];
+  });
+}
+
+type Spread = { readonly hoses: ReadonlySet<string>; readonly nodes: ReadonlySet<string> };
+
+// Along all that is open or can be opened, not through what lets water one way only.
+function spread(graph: GearGraph, starts: readonly string[]): Spread {
   const seen = new Set(starts);
   const open = [...seen];
   const foul = new Set<string>();
@@ -40,7 +65,7 @@ export function findFoulHoses(design: Design): ReadonlySet<string> {
       open.push(next);
     }
   }
-  return foul;
+  return { hoses: foul, nodes: seen };
 }
 
 /** How long a hose with sewage in it keeps the smell in, years; null for ever. Undefined where its wall is not said. */

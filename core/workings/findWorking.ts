@@ -13,6 +13,7 @@ const BEHIND: Readonly<Record<FindingCode, Sought | null>> = {
   fixtureOutside: null,
   useOverfillsTank: null,
   urineInGrey: null,
+  loopFouled: null,
   legBackwards: { formula: "legFall", stand: "level" },
   legBackwardsParked: { formula: "legFall", stand: "worst" },
   legBelowMinFall: { formula: "legFall", stand: "level" },

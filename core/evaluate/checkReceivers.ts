@@ -1,0 +1,45 @@
+import type { Design } from "../design/design";
+import type { FixtureKind } from "../design/plumbing";
+import type { DrainPath } from "../falls/drainPath";
+import { createFinding, createGraded } from "./createFinding";
+import type { Finding, Receiver } from "./findings";
+
+/** What sends water that may go round a shower's loop: its own. */
+const FOR_LOOP: readonly FixtureKind[] = ["showerTray", "bath", "outsideShower"];
+
+/** What each fixture sends is held against what it ends in. A drain that leads into drinking water is no design at all. */
+export const checkReceivers = (design: Design, paths: readonly DrainPath[]): Finding[] =>
+  paths.flatMap((path) => checkReceiver(design, path));
+
+function checkReceiver(design: Design, path: DrainPath): Finding[] {
+  const { id, kind } = path.fixture;
+  const at = { kind: "fixture", id } as const;
+  const into = findReceiver(design, path);
+  if (kind === "gravityToilet") return into === "black" ? [] : [createFinding(at, { code: "toiletNotBlack", into })];
+  // a basin's water is soapy as a shower's, but for what is spat into it
+  if (into === "loop" && !FOR_LOOP.includes(kind)) {
+    return [createGraded(kind === "basin" ? "should" : "must", at, { code: "loopFouled", fixtureKind: kind })];
+  }
+  // a tank of its own, or one for black water, is where it belongs
+  if (kind === "urineDiverter" && (into === "grey" || into === "sump")) {
+    return [createFinding(at, { code: "urineInGrey" })];
+  }
+  return [];
+}
+
+function findReceiver({ habits }: Design, { tank, chain }: DrainPath): Receiver {
+  if (tank) return tank.holds;
+  const { to } = chain.at(-1)!;
+  switch (to.kind) {
+    case "vessel":
+      return habits.vessels.find(({ id }) => id === to.vesselId)?.holds ?? "grey";
+    case "ground":
+    case "sump":
+    case "overboard":
+      return to.kind;
+    case "inlet":
+    case "junction":
+      // an inlet has a tank, and the last of a chain joins nothing
+      return "grey";
+  }
+}
