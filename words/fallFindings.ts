@@ -14,6 +14,12 @@ export function describeFallFinding(
         why: "Nothing is judged: there is no drain.",
         advice: "Add a sink, basin or shower at the station Falls. With a tank there, it comes with a drain.",
       };
+    case "noWaterline":
+      return {
+        title: "The waterline is not said",
+        why: "Nothing is judged of the sea: seacocks, what a hose lets in, how high a loop must stand.",
+        advice: "Measure from the sole to the water outside, at the deepest she lies: Rig, Waterline.",
+      };
     case "fixtureOutside":
       return {
         title: `${part} stands outside the ${rigWord}`,

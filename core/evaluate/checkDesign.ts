@@ -6,7 +6,7 @@ import { toBlock } from "../fit/obstacleGaps";
 import { findRole } from "../fit/roles";
 import { computeTankLoads } from "../tanks/axleLoads";
 import { checkPlaces } from "./checkPlaces";
-import { createFinding } from "./createFinding";
+import { createFinding, createGraded } from "./createFinding";
 import type { Finding } from "./findings";
 
 /** What concerns the whole design rather than one drain or tank. */
@@ -15,8 +15,15 @@ export function checkDesign(design: Design, balance: Balance): Finding[] {
     .filter((fixture) => !design.lines.some((line) => line.kind === "drain" && line.fromFixture === fixture.id))
     .map((fixture) => createFinding({ kind: "fixture", id: fixture.id }, { code: "fixtureUndrained" }));
   findings.push(...checkBeginnings(design), ...checkPlaces(design), ...checkOverlaps(design), ...checkAxles(design));
-  findings.push(...checkStay(balance), ...checkLiving(design, balance));
+  findings.push(...checkWaterline(design), ...checkStay(balance), ...checkLiving(design, balance));
   return findings;
+}
+
+// Without a waterline every check of the sea is silent, and silence would read as no fault.
+function checkWaterline({ rig, gear }: Design): Finding[] {
+  if (rig.kind !== "boat" || rig.waterlineZMm !== null) return [];
+  const severity = gear.some(({ spec }) => spec.kind === "skinFitting") ? "must" : "should";
+  return [createGraded(severity, { kind: "rig" }, { code: "noWaterline" })];
 }
 
 // A waste tank that is full while there is water left.

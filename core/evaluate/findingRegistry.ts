@@ -13,6 +13,7 @@ type Place = "part" | "falls" | "tanks" | "air" | "through" | "heads" | "loop";
 export const FINDINGS = {
   noFixtureYet: ["fall", "falls", "note"],
   noTankYet: ["tank", "tanks", "note"],
+  noWaterline: ["fall", "part", ["must", "should"]],
   fixtureUndrained: ["fall", "part", "must"],
   fixtureOutside: ["fall", "part", "must"],
   useOverfillsTank: ["tank", "part", ["must", "should"]],

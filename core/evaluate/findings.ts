@@ -37,6 +37,7 @@ type Numbers =
       readonly tankName: string;
     }
   | { readonly code: "urineInGrey" }
+  | { readonly code: "noWaterline" }
   | { readonly code: "loopFouled"; readonly fixtureKind: FixtureKind }
   | { readonly code: "legBackwards"; readonly fallMm: number; readonly shortMm: number; readonly litres: number }
   | {

@@ -179,3 +179,15 @@ test("water over her deck: the lowest of her sheer at any standing, deeper by wh
   );
   expect(findAll(withRig({ waterlineZMm: boat.rig.waterlineZMm! + 2_000 }), "waterOverDeck")).toHaveLength(1);
 });
+
+test("a boat without a waterline is told that nothing is judged of the sea; a must where she has holes in her skin", () => {
+  expect(findAll(boat, "noWaterline")).toEqual([]);
+  const dry = withRig({ waterlineZMm: null });
+  expect(findAll(dry, "noWaterline")).toMatchObject([{ severity: "must", at: { kind: "rig" } }]);
+  const whole = readDemo("otter");
+  expect(whole.gear.some(({ spec }) => spec.kind === "skinFitting")).toBe(false);
+  const still = { ...whole, rig: { ...whole.rig, waterlineZMm: null } };
+  expect(findAll(still, "noWaterline")).toMatchObject([{ severity: "should" }]);
+  const van = readDemo("kranich");
+  expect([van.rig.waterlineZMm, findAll(van, "noWaterline")]).toEqual([null, []]);
+});

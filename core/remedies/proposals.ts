@@ -67,6 +67,7 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
     return own ? proposeOwnVessel(design, own, OWN_VESSEL_NAME) : [];
   },
   loopFouled: null,
+  noWaterline: null,
   legBackwards: (design, _finding, { drain }) => (drain ? proposeFallRemedies(design, drain) : []),
   legBackwardsParked: (design, _finding, { drain }) => (drain ? proposeFallRemedies(design, drain) : []),
   legBelowMinFall: (design, _finding, { drain }) => (drain ? proposeFallRemedies(design, drain) : []),

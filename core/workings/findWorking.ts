@@ -14,6 +14,7 @@ const BEHIND: Readonly<Record<FindingCode, Sought | null>> = {
   useOverfillsTank: null,
   urineInGrey: null,
   loopFouled: null,
+  noWaterline: null,
   legBackwards: { formula: "legFall", stand: "level" },
   legBackwardsParked: { formula: "legFall", stand: "worst" },
   legBelowMinFall: { formula: "legFall", stand: "level" },
