@@ -14,6 +14,18 @@ export function describeFallFinding(
         why: "Nothing is judged: there is no drain.",
         advice: "Add a sink, basin or shower at the station Falls. With a tank there, it comes with a drain.",
       };
+    case "parkedLevelOnly":
+      return finding.isAfloat
+        ? {
+            title: "She is reckoned on an even keel alone",
+            why: "A fall of 2 % runs backwards as soon as she heels more than 1.1° the wrong way.",
+            advice: "Say at Rig how far she heels and trims at her berth.",
+          }
+        : {
+            title: "It is reckoned dead level alone",
+            why: "A fall of 2 % runs backwards as soon as the rig stands more than 1.1° the wrong way, and few places are as level as that.",
+            advice: "Say at Rig how far out of level it is parked; two or three degrees each way are usual.",
+          };
     case "noWaterline":
       return {
         title: "The waterline is not said",

@@ -47,6 +47,18 @@ export function describeGearFinding(finding: FindingOf<"gear">, { part, length, 
         why: `Nothing is joined to: ${finding.ports}. It is reckoned as shut.`,
         advice: "Put a hose on it, or take the piece out.",
       };
+    case "pumpNeverStops":
+      return {
+        title: `${part} never stops by itself`,
+        why: `Its switch cuts out at ${formatQuantity(finding.cutOutKPa, "waterPressure", units)}; shut off it reaches ${formatQuantity(finding.shutOffKPa, "waterPressure", units)}. It runs on and gets hot.`,
+        advice: "Set the switch lower, or read both figures again from its sheet.",
+      };
+    case "accumulatorHard":
+      return {
+        title: `${part} is charged too hard`,
+        why: `Its air holds ${formatQuantity(finding.prechargeKPa, "waterPressure", units)}, the pump starts at ${formatQuantity(finding.cutInKPa, "waterPressure", units)}: it is empty before that, and the pump starts for every drop.`,
+        advice: "Let air out, with no water in it, to 10 or 20 kPa under where the pump starts.",
+      };
     case "pumpCurveRises":
       return {
         title: `The curve of ${part} rises`,

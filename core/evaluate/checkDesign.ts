@@ -1,3 +1,4 @@
+import { isLevel } from "../attitude/attitude";
 import type { Balance } from "../days/balance";
 import { FRESH_ID } from "../days/stores";
 import type { Design } from "../design/design";
@@ -8,6 +9,7 @@ import { computeTankLoads } from "../tanks/axleLoads";
 import { checkPlaces } from "./checkPlaces";
 import { createFinding, createGraded } from "./createFinding";
 import type { Finding } from "./findings";
+import { listParkedStandings } from "./parkedAttitudes";
 
 /** What concerns the whole design rather than one drain or tank. */
 export function checkDesign(design: Design, balance: Balance): Finding[] {
@@ -15,7 +17,12 @@ export function checkDesign(design: Design, balance: Balance): Finding[] {
     .filter((fixture) => !design.lines.some((line) => line.kind === "drain" && line.fromFixture === fixture.id))
     .map((fixture) => createFinding({ kind: "fixture", id: fixture.id }, { code: "fixtureUndrained" }));
   findings.push(...checkBeginnings(design), ...checkPlaces(design), ...checkOverlaps(design), ...checkAxles(design));
-  findings.push(...checkWaterline(design), ...checkStay(balance), ...checkLiving(design, balance));
+  findings.push(
+    ...checkWaterline(design),
+    ...checkStandings(design),
+    ...checkStay(balance),
+    ...checkLiving(design, balance),
+  );
   return findings;
 }
 
@@ -24,6 +31,12 @@ function checkWaterline({ rig, gear }: Design): Finding[] {
   if (rig.kind !== "boat" || rig.waterlineZMm !== null) return [];
   const severity = gear.some(({ spec }) => spec.kind === "skinFitting") ? "must" : "should";
   return [createGraded(severity, { kind: "rig" }, { code: "noWaterline" })];
+}
+
+// Nobody parks dead level. With nothing else asked the fall holds on level ground alone.
+function checkStandings({ rig, fixtures }: Design): Finding[] {
+  if (fixtures.length === 0 || listParkedStandings(rig).some(({ attitude }) => !isLevel(attitude))) return [];
+  return [createFinding({ kind: "rig" }, { code: "parkedLevelOnly", isAfloat: rig.kind === "boat" })];
 }
 
 // A waste tank that is full while there is water left.

@@ -23,6 +23,7 @@ export function checkGear(design: Design): readonly Finding[] {
   return recallGear(design.gear, [design.states, design.tanks, design.rig, ...hoses, ...ends], () => [
     ...checkPorts(design, hoses),
     ...design.gear.flatMap(checkPiece),
+    ...checkCharge(design),
     ...checkOrder(design, hoses),
     ...checkSense(design),
     ...groupHazards(design, proveInterlock(design)).map((hazards) => toFinding(design, hazards)),
@@ -53,9 +54,30 @@ function checkPorts({ gear, lines }: Design, hoses: readonly Hose[]): Finding[] 
 function checkPiece({ id, spec }: Gear): Finding[] {
   const at = { kind: "gear", id } as const;
   if (spec.kind === "pump" && spec.midKPa >= spec.shutOffKPa) return [createFinding(at, { code: "pumpCurveRises" })];
+  // an equal one is reached with every tap shut
+  if (spec.kind === "pump" && spec.cutOutKPa !== null && spec.cutOutKPa > spec.shutOffKPa) {
+    const { cutOutKPa, shutOffKPa } = spec;
+    return [createFinding(at, { code: "pumpNeverStops", cutOutKPa, shutOffKPa })];
+  }
   if (spec.kind === "uvLamp" && spec.transmittance === 0) return [createFinding(at, { code: "uvBlind" })];
   if (spec.kind === "sump" && spec.offMm >= spec.onMm) return [createFinding(at, { code: "floatReversed" })];
   return [];
+}
+
+// Charged over the pressure at which every pump starts it is empty by then: the pump runs for each drop that is drawn.
+function checkCharge({ gear }: Design): Finding[] {
+  const cutIns = gear.flatMap(({ spec }) => (spec.kind === "pump" && spec.cutInKPa !== null ? [spec.cutInKPa] : []));
+  const most = Math.max(...cutIns);
+  return gear.flatMap(({ id, spec }) =>
+    spec.kind === "accumulator" && cutIns.length > 0 && spec.prechargeKPa > most
+      ? [
+          createFinding(
+            { kind: "gear", id },
+            { code: "accumulatorHard", prechargeKPa: spec.prechargeKPa, cutInKPa: most },
+          ),
+        ]
+      : [],
+  );
 }
 
 // From each filter the way the water goes: a finer one before a coarser one takes all the dirt.

@@ -13,6 +13,7 @@ type Place = "part" | "falls" | "tanks" | "air" | "through" | "heads" | "loop";
 export const FINDINGS = {
   noFixtureYet: ["fall", "falls", "note"],
   noTankYet: ["tank", "tanks", "note"],
+  parkedLevelOnly: ["fall", "part", "should"],
   noWaterline: ["fall", "part", ["must", "should"]],
   fixtureUndrained: ["fall", "part", "must"],
   fixtureOutside: ["fall", "part", "must"],
@@ -123,6 +124,8 @@ export const FINDINGS = {
   weightDiffers: ["hull", "part", "note"],
   gearPortOpen: ["gear", "part", "should"],
   pumpCurveRises: ["gear", "part", "must"],
+  pumpNeverStops: ["gear", "part", "should"],
+  accumulatorHard: ["gear", "part", "should"],
   uvBlind: ["gear", "part", "must"],
   floatReversed: ["gear", "part", "must"],
   filterOrder: ["gear", "part", "should"],

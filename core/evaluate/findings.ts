@@ -38,6 +38,9 @@ type Numbers =
     }
   | { readonly code: "urineInGrey" }
   | { readonly code: "noWaterline" }
+  | { readonly code: "parkedLevelOnly"; readonly isAfloat: boolean }
+  | { readonly code: "pumpNeverStops"; readonly cutOutKPa: number; readonly shutOffKPa: number }
+  | { readonly code: "accumulatorHard"; readonly prechargeKPa: number; readonly cutInKPa: number }
   | { readonly code: "loopFouled"; readonly fixtureKind: FixtureKind }
   | { readonly code: "legBackwards"; readonly fallMm: number; readonly shortMm: number; readonly litres: number }
   | {

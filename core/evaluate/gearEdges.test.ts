@@ -235,6 +235,15 @@ test("filters go from coarse to fine, pumps never one behind the other, and piec
   const { shutOffKPa } = pump.spec;
   expect(at(withSpec(loop, "pump", { midKPa: shutOffKPa - 1 }), "pump", "pumpCurveRises")).toEqual([]);
   expect(at(withSpec(loop, "pump", { midKPa: shutOffKPa }), "pump", "pumpCurveRises")).toHaveLength(1);
+  expect(at(withSpec(loop, "pump", { cutOutKPa: shutOffKPa }), "pump", "pumpNeverStops")).toEqual([]);
+  expect(at(withSpec(loop, "pump", { cutOutKPa: shutOffKPa + 1 }), "pump", "pumpNeverStops")).toHaveLength(1);
+  const store = loop.gear.find(({ spec }) => spec.kind === "accumulator")!.id;
+  const cutIns = loop.gear.flatMap(({ spec }) =>
+    spec.kind === "pump" && spec.cutInKPa !== null ? [spec.cutInKPa] : [],
+  );
+  const hardest = Math.max(...cutIns);
+  expect(at(withSpec(loop, store, { prechargeKPa: hardest }), store, "accumulatorHard")).toEqual([]);
+  expect(at(withSpec(loop, store, { prechargeKPa: hardest + 1 }), store, "accumulatorHard")).toHaveLength(1);
   expect(at(withSpec(loop, "lamp", { transmittance: 0 }), "lamp", "uvBlind")).toHaveLength(1);
   expect(at(withSpec(loop, "lamp", { transmittance: 0.01 }), "lamp", "uvBlind")).toEqual([]);
   expect(at(withSpec(boat, "sump", { offMm: 50, onMm: 51 }), "sump", "floatReversed")).toEqual([]);

@@ -191,3 +191,20 @@ test("a boat without a waterline is told that nothing is judged of the sea; a mu
   const van = readDemo("kranich");
   expect([van.rig.waterlineZMm, findAll(van, "noWaterline")]).toEqual([null, []]);
 });
+
+test("a rig or boat that is only ever level is told so; the least tilt, or one place, is enough", () => {
+  for (const name of ["kranich", "otter", "lesesaal"] as const) {
+    const rigged = readDemo(name);
+    const level = { noseDownDeg: 0, noseUpDeg: 0, leftLowDeg: 0, rightLowDeg: 0 };
+    const withEnvelope = (given: object, standings: Design["rig"]["standings"] = []): Design => ({
+      ...rigged,
+      rig: { ...rigged.rig, envelope: { ...level, ...given }, standings },
+    });
+    expect(findAll(rigged, "parkedLevelOnly")).toEqual([]);
+    expect(findAll(withEnvelope({}), "parkedLevelOnly")).toMatchObject([{ isAfloat: name === "otter" }]);
+    expect(findAll(withEnvelope({ leftLowDeg: 0.1 }), "parkedLevelOnly")).toEqual([]);
+    const place = { id: "lane", name: "Lane", attitude: { pitchDeg: 1, rollDeg: 0 } };
+    expect(findAll(withEnvelope({}, [place]), "parkedLevelOnly")).toEqual([]);
+    expect(findAll({ ...withEnvelope({}), fixtures: [], lines: [] }, "parkedLevelOnly")).toEqual([]);
+  }
+});
