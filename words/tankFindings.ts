@@ -62,6 +62,12 @@ export function describeTankFinding(
         why: `Standing as you dump it ${finding.slopeMmPerM < 0 ? "rises" : "falls"} ${formatQuantity(Math.abs(finding.slopeMmPerM), "slope", units)}; the rules ask for ${limit}.${finding.litres > 0 ? ` ${litres(finding.litres)} stay in the line, settle and freeze.` : " Solids stay lying in it."}`,
         advice: "Lower its end, raise the tank, or lean the rig more to dump.",
       };
+    case "outletOpen":
+      return {
+        title: `Nothing shuts ${part}`,
+        why: "No valve is chosen for it. Without one the tank runs out where it comes in.",
+        advice: "Choose a valve: Tanks, the dump outlet, Dump valve.",
+      };
     case "dumpLineOpen":
       return {
         title: `Nothing shuts ${part}`,

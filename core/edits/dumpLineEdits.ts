@@ -50,7 +50,10 @@ export const listPartings = (design: Design, mainId: string): EditOp[] =>
 const findIn = ({ lines }: Design, lineId: string): DumpLine | null =>
   lines.find((line): line is DumpLine => line.kind === "dumpLine" && line.id === lineId) ?? null;
 
-const findOutlet = ({ tanks }: Design, { fromTank, fromPort }: DumpLine): { tank: Tank; outlet: Port } | null => {
+const findOutlet = (
+  { tanks }: Design,
+  { fromTank, fromPort }: Pick<DumpLine, "fromTank" | "fromPort">,
+): { tank: Tank; outlet: Port } | null => {
   const tank = tanks.find(({ id }) => id === fromTank);
   const outlet = tank?.ports.find(({ id }) => id === fromPort);
   return tank && outlet ? { tank, outlet } : null;
@@ -98,7 +101,7 @@ export function buildJoinDumpLine(design: Design, lineId: string, mainId: string
 const SAME_PLACE_MM = 60;
 
 /** Edit that fits a hand valve as wide as the outlet right at the tank; null where the outlet has one or is gone. */
-export function buildFitDumpValve(design: Design, line: DumpLine): Edit | null {
+export function buildFitDumpValve(design: Design, line: Pick<DumpLine, "fromTank" | "fromPort">): Edit | null {
   const from = findOutlet(design, line);
   if (!from || from.outlet.valve) return null;
   const { tank, outlet } = from;

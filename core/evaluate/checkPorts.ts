@@ -12,6 +12,7 @@ import type { Finding } from "./findings";
 export function checkPorts(design: Design, tank: Tank): Finding[] {
   return [
     ...checkOverlaps(tank),
+    ...checkOpen(design, tank),
     ...checkCrowded(design, tank),
     ...checkFittings(design, tank),
     ...checkLevelWith(design, tank),
@@ -44,6 +45,15 @@ function listPortEnds(line: Line): readonly PortEnd[] {
     case "dumpLine":
       return [{ tankId: line.fromTank, portId: line.fromPort }];
   }
+}
+
+// An outlet with no valve, and no line or hose that could have one further on.
+function checkOpen({ lines }: Design, tank: Tank): Finding[] {
+  return tank.ports.flatMap(({ id, kind, valve }): Finding[] => {
+    if (kind !== "outlet" || valve) return [];
+    const isLed = lines.some((line) => listPortEnds(line).some((end) => end.tankId === tank.id && end.portId === id));
+    return isLed ? [] : [createFinding({ kind: "port", tankId: tank.id, id }, { code: "outletOpen" })];
+  });
 }
 
 const recallOverlaps = createRecall<Tank["ports"], Finding[]>();

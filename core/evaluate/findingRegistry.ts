@@ -78,6 +78,7 @@ export const FINDINGS = {
   dumpLinesMix: ["tank", "tanks", ["must", "should"]],
   dumpLineDirtiesFresh: ["tank", "tanks", "must"],
   portCrowded: ["tank", "part", "must"],
+  outletOpen: ["tank", "tanks", "should"],
   portsOverlap: ["tank", "part", "must"],
   valveNarrow: ["tank", "part", "note"],
   fittingHitsObstacle: ["tank", "part", "must"],

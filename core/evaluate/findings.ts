@@ -38,6 +38,7 @@ type Numbers =
     }
   | { readonly code: "urineInGrey" }
   | { readonly code: "noWaterline" }
+  | { readonly code: "outletOpen" }
   | { readonly code: "parkedLevelOnly"; readonly isAfloat: boolean }
   | { readonly code: "pumpNeverStops"; readonly cutOutKPa: number; readonly shutOffKPa: number }
   | { readonly code: "accumulatorHard"; readonly prechargeKPa: number; readonly cutInKPa: number }

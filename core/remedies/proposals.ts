@@ -68,6 +68,10 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   },
   loopFouled: null,
   noWaterline: null,
+  outletOpen: (design, { at }) => {
+    const edit = at.kind === "port" ? buildFitDumpValve(design, { fromTank: at.tankId, fromPort: at.id }) : null;
+    return edit ? [{ byMm: null, edit }] : [];
+  },
   parkedLevelOnly: null,
   legBackwards: (design, _finding, { drain }) => (drain ? proposeFallRemedies(design, drain) : []),
   legBackwardsParked: (design, _finding, { drain }) => (drain ? proposeFallRemedies(design, drain) : []),
