@@ -232,6 +232,7 @@ test("both faults of Puppenwagen can be mended from their findings", async ({ pa
 test("a bend is added, and taken out with the Delete key", async ({ page }) => {
   await openWorkbench(page);
   const bends = section(page).getByRole("button", { name: /^Move bend/ });
+  await expect(bends.first()).toBeVisible();
   const before = await bends.count();
   await page.getByRole("button", { name: "One before the end" }).click();
   await expect(bends).toHaveCount(before + 1);

@@ -5,12 +5,14 @@ test("Kranich: a dump line goes to the side, is shut, climbs when its end is lif
 }) => {
   await openWorkbench(page);
   await page.keyboard.press("3");
+  const findings = page.getByRole("region", { name: "Findings" });
+  await page.getByLabel("Dump valve", { exact: true }).selectOption({ label: "Not chosen yet" });
+  await expect(findings).toContainText("Nothing shuts Grey tank, dump outlet");
   await page.getByRole("button", { name: "Lay a line to the side" }).click();
   const line = page.getByRole("group", { name: "Dump line of Grey tank", exact: true });
   await expect(line.getByRole("img", { name: /unrolled, standing as you dump/ })).toBeVisible();
   await expect(line).toContainText("It runs empty.");
   // nothing shuts it yet: the finding fits the valve
-  const findings = page.getByRole("region", { name: "Findings" });
   await findings.getByRole("button", { name: /Nothing shuts Dump line/ }).click();
   await findings.getByRole("button", { name: "Fit a hand valve at the outlet" }).click();
   await page.getByRole("button", { name: "Do it" }).click();
@@ -50,6 +52,7 @@ test("Lesesaal, heads: the grey tank's line joins the black one's, is shut off f
   await openSample(page, "Lesesaal, heads");
   await page.keyboard.press("3");
   await page.getByLabel("Tank shown", { exact: true }).selectOption({ label: "Grey tank" });
+  await page.getByLabel("Dump valve", { exact: true }).selectOption({ label: "Not chosen yet" });
   await page.getByRole("button", { name: "Lay a line to the side" }).click();
   const line = page.getByRole("group", { name: "Dump line of Grey tank", exact: true });
   const ends = line.getByLabel("Ends", { exact: true });
