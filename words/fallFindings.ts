@@ -32,6 +32,12 @@ export function describeFallFinding(
         why: "Nothing is judged of the sea: seacocks, what a hose lets in, how high a loop must stand.",
         advice: "Measure from the sole to the water outside, at the deepest she lies: Rig, Waterline.",
       };
+    case "partOutside":
+      return {
+        title: `${part} lies off the ${rigWord}`,
+        why: `It reaches ${length(finding.byMm)} beyond the edge, and nothing is there to hold it. A place may be measured from another edge.`,
+        advice: "Measure it again: along from the rear edge, across from the middle.",
+      };
     case "fixtureOutside":
       return {
         title: `${part} stands outside the ${rigWord}`,

@@ -1,6 +1,10 @@
 import type { Design } from "../design/design";
+import { listPoints } from "../design/moves";
+import type { PartRef } from "../design/part";
 import type { FixtureKind } from "../design/plumbing";
-import type { RigKind } from "../design/rig";
+import type { Rig, RigKind } from "../design/rig";
+import { toTankBlock } from "../fit/obstacleGaps";
+import { add, type Vec3 } from "../geometry/vec";
 import { createFinding } from "./createFinding";
 import type { Finding } from "./findings";
 
@@ -13,8 +17,49 @@ const HIGHEST_MM = 2_200;
 
 const isUsedOutside = (kind: FixtureKind): boolean => kind === "outsideShower";
 
-/** Fixtures that stand where no rig is: measured from another edge, or with a figure too many. */
-export function checkPlaces({ rig, fixtures }: Design): Finding[] {
+/** Tanks, gear and pipes may hang on the outside, behind a bumper or on a drawbar; further off there is no rig, mm [T]. */
+const OFF_RIG_MM: Readonly<Record<RigKind, number>> = { van: 800, bus: 800, trailer: 1_500, boat: 1_500 };
+
+/** What stands where no rig is: measured from another edge, or with a figure too many. */
+export const checkPlaces = (design: Design): Finding[] => [...checkFixtures(design), ...checkParts(design)];
+
+function checkParts({ rig, tanks, gear, lines }: Design): Finding[] {
+  const allowed = findAllowed(rig);
+  const measureOff = ({ x, y }: Pick<Vec3, "x" | "y">): number =>
+    x < allowed.minX || x > allowed.maxX || Math.abs(y) > allowed.halfY
+      ? Math.max(-x, x - rig.lengthMm, Math.abs(y) - rig.widthMm / 2)
+      : 0;
+  const findings: Finding[] = [];
+  const tell = (at: PartRef, byMm: number) => {
+    if (byMm > 0) findings.push(createFinding(at, { code: "partOutside", byMm }));
+  };
+  for (const tank of tanks) {
+    const { min, max } = toTankBlock(tank);
+    tell({ kind: "tank", id: tank.id }, Math.max(measureOff(min), measureOff(max)));
+  }
+  for (const { id, atMm, sizeMm } of gear) {
+    tell({ kind: "gear", id }, Math.max(measureOff(atMm), measureOff(add(atMm, sizeMm))));
+  }
+  for (const line of lines) {
+    let byMm = 0;
+    for (const point of listPoints(line)) byMm = Math.max(byMm, measureOff(point));
+    tell({ kind: "line", id: line.id }, byMm);
+  }
+  return findings;
+}
+
+// A boat whose sections are known ends where they do, if that is further off than lockers reach.
+function findAllowed({ kind, lengthMm, widthMm, hull }: Rig) {
+  const off = OFF_RIG_MM[kind];
+  const sections = kind === "boat" && hull ? hull.sections : [];
+  return {
+    minX: Math.min(-off, ...sections.map(({ xMm }) => xMm)),
+    maxX: Math.max(lengthMm + off, ...sections.map(({ xMm }) => xMm)),
+    halfY: Math.max(widthMm / 2 + off, ...sections.flatMap(({ pointsMm }) => pointsMm.map(({ y }) => y))),
+  };
+}
+
+function checkFixtures({ rig, fixtures }: Design): Finding[] {
   return fixtures.flatMap(({ id, kind, outletMm: { x, y, z } }): Finding[] => {
     const allowedMm = isUsedOutside(kind) ? OUTSIDE_MM : BEYOND_FLOOR_MM[rig.kind];
     const asideMm = Math.max(-x, x - rig.lengthMm, Math.abs(y) - rig.widthMm / 2);

@@ -17,6 +17,7 @@ export const FINDINGS = {
   noWaterline: ["fall", "part", ["must", "should"]],
   fixtureUndrained: ["fall", "part", "must"],
   fixtureOutside: ["fall", "part", "must"],
+  partOutside: ["fall", "part", "must"],
   useOverfillsTank: ["tank", "part", ["must", "should"]],
   urineInGrey: ["tank", "part", "should"],
   loopFouled: ["tank", "part", ["must", "should"]],

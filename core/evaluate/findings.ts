@@ -38,6 +38,7 @@ type Numbers =
     }
   | { readonly code: "urineInGrey" }
   | { readonly code: "noWaterline" }
+  | { readonly code: "partOutside"; readonly byMm: number }
   | { readonly code: "outletOpen" }
   | { readonly code: "parkedLevelOnly"; readonly isAfloat: boolean }
   | { readonly code: "pumpNeverStops"; readonly cutOutKPa: number; readonly shutOffKPa: number }

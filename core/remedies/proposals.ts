@@ -68,6 +68,7 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   },
   loopFouled: null,
   noWaterline: null,
+  partOutside: null,
   outletOpen: (design, { at }) => {
     const edit = at.kind === "port" ? buildFitDumpValve(design, { fromTank: at.tankId, fromPort: at.id }) : null;
     return edit ? [{ byMm: null, edit }] : [];

@@ -15,6 +15,7 @@ const BEHIND: Readonly<Record<FindingCode, Sought | null>> = {
   urineInGrey: null,
   loopFouled: null,
   noWaterline: null,
+  partOutside: null,
   outletOpen: null,
   parkedLevelOnly: null,
   legBackwards: { formula: "legFall", stand: "level" },
