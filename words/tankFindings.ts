@@ -65,7 +65,7 @@ export function describeTankFinding(
     case "outletOpen":
       return {
         title: `Nothing shuts ${part}`,
-        why: "No valve is chosen for it. Without one the tank runs out where it comes in.",
+        why: "No valve is chosen for it. Without one all that comes in runs out under the rig, on the road too.",
         advice: "Choose a valve: Tanks, the dump outlet, Dump valve.",
       };
     case "dumpLineOpen":

@@ -43,7 +43,7 @@ export const STATION_DESCRIPTORS: Readonly<Record<Station, StationDescriptor>> =
     isFitted: always,
     toFigure: ({ history, evaluation, units }) => {
       const waste = history?.design.tanks.filter(({ holds }) => holds === "grey" || holds === "black") ?? [];
-      if (waste.length === 0) return "no tank yet";
+      if (waste.length === 0) return "no waste tank yet";
       const ids = new Set(waste.map(({ id }) => id));
       const usableL = evaluation?.tanks.reduce((sum, t) => sum + (ids.has(t.tankId) ? t.usableHereL : 0), 0) ?? 0;
       return `${formatQuantity(usableL, "volume", units)} usable`;
