@@ -47,6 +47,25 @@ export function describeGearFinding(finding: FindingOf<"gear">, { part, length, 
         why: `Nothing is joined to: ${finding.ports}. It is reckoned as shut.`,
         advice: "Put a hose on it, or take the piece out.",
       };
+    case "noState":
+      return {
+        title: "How the gear is used isn't said",
+        why: `${finding.pieces === 1 ? "One piece" : `${finding.pieces} pieces`} can be opened, turned or switched on, and no working state says how they stand. All was judged at rest: pumps off, valves and taps shut.`,
+        advice: "Add at Loop, “Working states”, one for each way you use it.",
+      };
+    case "pumpUnstrained":
+      return {
+        title: `${part} has no strainer before it`,
+        why: "One grain in its valves and it no longer draws, or no longer stops.",
+        advice: "Put a strainer you can open in front of its inlet.",
+      };
+    case "joinedWithoutGap":
+      return {
+        title: `Only valves keep ${WATERS_SHORT[finding.water]} water out of ${part}`,
+        why: `${finding.keptApartBy.length === 0 ? "Nothing stands" : `${finding.keptApartBy.join(", ")} ${finding.keptApartBy.length === 1 ? "stands" : "stand"}`} between. Valves, pumps and non-returns all leak one day; air does not.`,
+        advice:
+          "Let the fresh water fall through an air gap: a hose that ends over a funnel or over the other tank's water.",
+      };
     case "pumpNeverStops":
       return {
         title: `${part} never stops by itself`,
@@ -121,7 +140,7 @@ export function describeGearFinding(finding: FindingOf<"gear">, { part, length, 
     case "blackOverboard":
       return {
         title: `Black water can go overboard at ${part}`,
-        why: `${describeState(finding)} ${DISCHARGE_NAMES[finding.place]}: nothing may.`,
+        why: `${describeState(finding)} ${finding.place === null ? "Where it is used is not said; taken as inland" : DISCHARGE_NAMES[finding.place]}: nothing may.`,
         advice: finding.failure
           ? "Secure that valve, locked, tied or its handle off, and tick it at the valve. Local rules decide."
           : "Turn the way into the tank and secure the valve: locked, tied, or its handle off. Local rules decide.",
@@ -172,8 +191,9 @@ const describeWhen = ({
 
 // In which state, and what has to fail for it.
 function describeState({ stateName, failure, failedName }: InState): string {
-  if (!failure) return `In the state “${stateName}” it needs no failure.`;
-  return `In the state “${stateName}”, with ${describeFailure(failure, failedName ?? "")}.`;
+  const state = stateName ? `In the state “${stateName}”` : "With everything at rest";
+  if (!failure) return `${state} it needs no failure.`;
+  return `${state}, with ${describeFailure(failure, failedName ?? "")}.`;
 }
 
 /** What fails, in words. */

@@ -83,8 +83,31 @@ export function describeHeadsFinding(finding: FindingOf<"heads">, { part, length
     case "toiletNarrow":
       return {
         title: `${part} is too narrow for a toilet`,
-        why: `${length(finding.boreMm)} of bore; solids need 75 mm waste or 3 in pipe all the way.`,
-        advice: "Take 75 mm or 3 in pipe from the bowl to the tank.",
+        why: finding.isPumped
+          ? `${length(finding.boreMm)} of bore; a toilet of its kind sends through ${length(finding.wantedMm)}, and what leaves it clogs less.`
+          : `${length(finding.boreMm)} of bore; solids need 75 mm waste or 3 in pipe all the way.`,
+        advice: finding.isPumped
+          ? `Use hose of ${length(finding.wantedMm)} all the way, or as its sheet says.`
+          : "Take 75 mm or 3 in pipe from the bowl to the tank.",
+      };
+    case "floatOverRim":
+      return {
+        title: `${part} runs over before its pump starts`,
+        why: `The float switches on at ${length(finding.onMm)}; the box is ${length(finding.highMm)} high.`,
+        advice: "Set the upper point of the float well under the lid, or take a higher box.",
+      };
+    case "outletIntoBilge":
+      return {
+        title: `${part} empties into the bilge`,
+        why: "Its outlet has no line, and no pump or deck fitting draws it out.",
+        advice:
+          "Lead a hose from its draw to a deck fitting for pump-out, or by a pump to a skin fitting where local rules let you.",
+      };
+    case "stabilityUnknown":
+      return {
+        title: "What loose water does to her isn't worked out",
+        why: `${finding.wants === "weight" ? "Her displacement is" : "Her metacentric height, GM, is"} not given, so nothing is said of heel and of what part-full tanks take off her stability.`,
+        advice: "Enter both on Rig, from her papers or whoever designed her.",
       };
     case "loopUnderBowl":
       return {

@@ -10,7 +10,7 @@ const SERVES = {
 } as const;
 
 /** What is found at a boat's hull and at the fittings in it, in words. */
-export function describeHullFinding(finding: FindingOf<"hull">, { part, length, units }: Told): FindingWords {
+export function describeHullFinding(finding: FindingOf<"hull">, { part, length, stands, units }: Told): FindingWords {
   switch (finding.code) {
     case "fittingOffHull":
       return {
@@ -74,6 +74,24 @@ export function describeHullFinding(finding: FindingOf<"hull">, { part, length, 
             ? `It ${SERVES[finding.serves]}, and something else uses it too.`
             : "Under water at the worst heel, what one lets go comes up in the other.",
         advice: "Give it a fitting of its own. Only sinks and an icebox may share one, by a tee above the water.",
+      };
+    case "seaInFixture":
+      return finding.isOverRim
+        ? {
+            title: `The sea comes over the rim of ${part}`,
+            why: `Its drain is open to the sea, and its rim lies ${length(finding.underMm)} under water ${stands(finding.attitude)}.`,
+            advice: "Lead it into a sump with a pump instead, or into a tank. A seacock that one forgets is no cure.",
+          }
+        : {
+            title: `The sea stands in ${part}`,
+            why: `Its drain is open to the sea, and its outlet lies ${length(finding.underMm)} under water ${stands(finding.attitude)}.`,
+            advice: "Shut the seacock under way, raise it, or lead it into a sump with a pump.",
+          };
+    case "intakeNearWaste":
+      return {
+        title: `${part} draws in what ${finding.otherName} lets go`,
+        why: `They are ${length(finding.apartMm)} apart on one side; ${length(finding.wantedMm)} are wanted.`,
+        advice: "Put the intake ahead of every discharge and lower, or on the other side.",
       };
     case "iceboxOpen":
       return {

@@ -36,6 +36,8 @@ export function describeRemedy(edit: Edit, byMm: number | null, design: Design, 
       return `Fit a trap with ${by} more seal`;
     case "fitDumpValve":
       return "Fit a hand valve at the outlet";
+    case "fitPumpOut":
+      return "Fit a pump-out: a draw, a hose and a deck fitting";
     case "regradeDumpLine":
       return "Lay it over the same points with the least fall all the way";
     case "openDumpLine":
@@ -151,6 +153,7 @@ export function describeEdit(edit: Edit, design: Design): string {
     removeVent: "Take a breather out",
     addDumpLine: "Lay a dump line",
     fitDumpValve: `Fit a valve at ${part}`,
+    fitPumpOut: `Fit a pump-out to ${part}`,
     removeDumpLine: "Take a dump line out",
     regradeDumpLine: `Lay ${part} with fall`,
     joinDumpLine: `Let ${part} join another dump line`,

@@ -77,6 +77,7 @@ export const EDIT_CODES = [
   "joinDumpLine",
   "openDumpLine",
   "fitDumpValve",
+  "fitPumpOut",
   "clearLeg",
   "moveVentEnd",
   "widenInlet",

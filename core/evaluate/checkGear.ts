@@ -7,8 +7,10 @@ import type { Hazard } from "../gear/hazard";
 import { groupHazards, isAttended, proveInterlock } from "../gear/interlock";
 import { buildArcs, reaches } from "../gear/reach";
 import { ALL_OPEN, type Failure } from "../gear/settings";
-import { measureCapacityL } from "../geometry/solid";
 import { createRecall } from "../quantity/recall";
+import { measureAbovePortL } from "../tanks/abovePort";
+import { checkStates } from "./checkStates";
+import { checkStrained } from "./checkStrained";
 import { createFinding, createGraded } from "./createFinding";
 import type { Finding } from "./findings";
 
@@ -26,6 +28,8 @@ export function checkGear(design: Design): readonly Finding[] {
     ...checkCharge(design),
     ...checkOrder(design, hoses),
     ...checkSense(design),
+    ...checkStrained(design.gear, hoses),
+    ...checkStates(design),
     ...groupHazards(design, proveInterlock(design)).map((hazards) => toFinding(design, hazards)),
   ]);
 }
@@ -151,12 +155,15 @@ function toFinding(design: Design, [hazard, ...more]: readonly [Hazard, ...Hazar
       const isWatched = isAttended(design, hazard.stateId);
       // as bad as the one that speaks
       const alike = [hazard, ...more].filter(
-        (one) => one.isDriven === hazard.isDriven && isAttended(design, one.stateId) === isWatched,
+        (one) =>
+          one.isDriven === hazard.isDriven &&
+          one.needsFull === hazard.needsFull &&
+          isAttended(design, one.stateId) === isWatched,
       );
       const hoses = new Set(alike.map(({ failure: one }) => (one?.kind === "hoseOff" ? one.lineId : "")));
       // the one hose that sits on the tank itself can only be clamped well
       const isOnItself = [...hoses].every((id) => isOnSource(lines, id, hazard.from));
-      return createGraded(isWatched || isOnItself ? "note" : "should", at, {
+      return createGraded(isWatched || isOnItself || hazard.needsFull ? "note" : "should", at, {
         code: "hoseComesOff",
         ...common,
         // one for each tank, whichever hose speaks
@@ -165,7 +172,11 @@ function toFinding(design: Design, [hazard, ...more]: readonly [Hazard, ...Hazar
         hoseName: failedName ?? "",
         isDriven: hazard.isDriven,
         isAttended: isWatched,
-        litres: tank ? measureCapacityL(tank.solid) : spec?.kind === "sump" ? spec.litres : null,
+        litres: tank
+          ? measureAbovePortL(design, tank, hazard.from.split(":")[2] ?? "")
+          : spec?.kind === "sump"
+            ? spec.litres
+            : null,
       });
     }
     case "runsOut": {
@@ -186,7 +197,7 @@ function toFinding(design: Design, [hazard, ...more]: readonly [Hazard, ...Hazar
         otherId: [hazard.stateId, failure && "gearId" in failure ? failure.gearId : (failure?.kind ?? "none")].join(
           "~",
         ),
-        place: states.find(({ id }) => id === hazard.stateId)!.place!,
+        place: states.find(({ id }) => id === hazard.stateId)?.place ?? null,
       });
     case "overfills":
       return createGraded(failure ? "note" : "should", at, {

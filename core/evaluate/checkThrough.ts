@@ -1,11 +1,10 @@
 import type { Design } from "../design/design";
 import { placeGearPort } from "../gear/gearPorts";
-import { measureLoadedSinkMm } from "../hull/loadedLine";
+import { measureWorstOverWater } from "../hull/overWater";
 import { listFittings } from "../through/fittings";
-import { measureFitting, measureOverWater } from "../through/holes";
+import { measureFitting } from "../through/holes";
 import { createFinding, createGraded } from "./createFinding";
 import type { Finding } from "./findings";
-import { listParkedStandings } from "./parkedAttitudes";
 
 /** Above this over the worst waterline a fitting may do without a seacock, mm [T]. */
 const FREE_OVER_MM = 150;
@@ -15,7 +14,6 @@ const LOOP_OVER_MM = 150;
 /** Skin fittings and vented loops of a boat: seacock, metal, clamps, and how far the loop stands over the worst waterline. */
 export function checkThrough(design: Design): Finding[] {
   if (design.rig.waterlineZMm === null) return [];
-  const sinkMm = measureLoadedSinkMm(design) ?? 0;
   return [
     ...listFittings(design).flatMap((piece): Finding[] => {
       const at = { kind: "gear", id: piece.id } as const;
@@ -47,11 +45,7 @@ export function checkThrough(design: Design): Finding[] {
       if (piece.spec.kind !== "ventedLoop") return [];
       const port = placeGearPort(piece, "in");
       const top = { ...port, z: piece.atMm.z + piece.sizeMm.z };
-      const leastMm = Math.min(
-        ...listParkedStandings(design.rig).map(
-          ({ attitude }) => measureOverWater(design, top, attitude, sinkMm) ?? Infinity,
-        ),
-      );
+      const leastMm = measureWorstOverWater(design, top).overMm;
       if (leastMm >= LOOP_OVER_MM) return [];
       return [
         createFinding({ kind: "gear", id: piece.id }, { code: "loopLow", overMm: leastMm, wantedMm: LOOP_OVER_MM }),

@@ -13,7 +13,12 @@ export function checkToilet({ drain, fixture, inlet, legs }: DrainPath): Finding
   const findings: Finding[] = [];
   const boreMm = Math.min(inlet?.boreMm ?? Infinity, ...legs.map(({ pipe }) => pipe.innerMm));
   if (boreMm < TOILET_BORE_MM) {
-    findings.push(createFinding({ kind: "line", id: drain.id }, { code: "toiletNarrow", boreMm }));
+    findings.push(
+      createFinding(
+        { kind: "line", id: drain.id },
+        { code: "toiletNarrow", boreMm, wantedMm: TOILET_BORE_MM, isPumped: false },
+      ),
+    );
   }
   const runMm = legs.reduce((sum, leg) => (leg.kind === "run" ? sum + leg.planLengthMm : sum), 0);
   if (runMm > TOILET_RUN_MM) {

@@ -126,7 +126,33 @@ type Numbers =
   | { readonly code: "sumpCycles"; readonly drainBackL: number; readonly bandL: number; readonly perHour: number }
   | { readonly code: "gmEaten"; readonly lossMm: number; readonly share: number }
   | { readonly code: "toiletNotBlack"; readonly into: Receiver }
-  | { readonly code: "toiletNarrow"; readonly boreMm: number }
+  /** What its outlet measures: 75 mm for what falls, less for what is pumped. */
+  | { readonly code: "toiletNarrow"; readonly boreMm: number; readonly wantedMm: number; readonly isPumped: boolean }
+  | { readonly code: "floatOverRim"; readonly onMm: number; readonly highMm: number }
+  | { readonly code: "outletIntoBilge" }
+  | { readonly code: "stabilityUnknown"; readonly wants: "weight" | "gm" }
+  | {
+      readonly code: "seaInFixture";
+      readonly underMm: number;
+      readonly isOverRim: boolean;
+      readonly attitude: Attitude;
+    }
+  | {
+      readonly code: "intakeNearWaste";
+      readonly apartMm: number;
+      readonly wantedMm: number;
+      readonly otherId: string;
+      readonly otherName: string;
+    }
+  | { readonly code: "noState"; readonly pieces: number }
+  | { readonly code: "pumpUnstrained" }
+  | {
+      readonly code: "joinedWithoutGap";
+      readonly water: HeldWater | "sea";
+      readonly otherId: string;
+      /** Valves, pumps and the like that stand between, by name. */
+      readonly keptApartBy: readonly string[];
+    }
   | { readonly code: "toiletLongRun"; readonly lengthMm: number }
   /** A vented loop whose top lies under what it has to stand over at its bowl. */
   | { readonly code: "loopUnderBowl"; readonly underMm: number; readonly bowlName: string; readonly otherId: string }
@@ -294,7 +320,7 @@ type Numbers =
       /** What can run out, L; null where the tap outside goes on for ever. */
       readonly litres: number | null;
     } & InState)
-  | ({ readonly code: "blackOverboard"; readonly place: DischargePlace } & InState)
+  | ({ readonly code: "blackOverboard"; readonly place: DischargePlace | null } & InState)
   | ({ readonly code: "tankOverfills"; readonly fromName: string | null } & InState)
   | ({ readonly code: "tankRunsOut"; readonly outName: string; readonly isDriven: boolean } & InState)
   | { readonly code: "nonReturnAgainst" }

@@ -4,7 +4,7 @@ import type { Gear, GearSpec, WorkingState } from "../design/gear";
 import type { Hazard } from "../gear/hazard";
 import { groupHazards, isAttended, proveInterlock } from "../gear/interlock";
 import type { Failure } from "../gear/settings";
-import { measureCapacityL } from "../geometry/solid";
+import { measureAbovePortL } from "../tanks/abovePort";
 import { checkGear } from "./checkGear";
 import type { Finding, Severity } from "./findings";
 
@@ -122,6 +122,7 @@ function tellAgain(design: Design, group: readonly [Hazard, ...Hazard[]]): objec
       for (const one of group)
         if (
           one.isDriven === isDriven &&
+          one.needsFull === worst.needsFull &&
           isAttended(design, one.stateId) === isWatched &&
           one.failure?.kind === "hoseOff"
         )
@@ -138,12 +139,16 @@ function tellAgain(design: Design, group: readonly [Hazard, ...Hazard[]]): objec
       return {
         ...own,
         otherId: "spill",
-        severity: isWatched || isOnTank ? "note" : "should",
+        severity: isWatched || isOnTank || worst.needsFull ? "note" : "should",
         hoses: hoses.size,
         hoseName: own.failedName,
         isDriven,
         isAttended: isWatched,
-        litres: tank ? measureCapacityL(tank.solid) : sump?.kind === "sump" ? sump.litres : null,
+        litres: tank
+          ? measureAbovePortL(design, tank, from.slice(from.lastIndexOf(":") + 1))
+          : sump?.kind === "sump"
+            ? sump.litres
+            : null,
       };
     }
     case "runsOut":
@@ -152,7 +157,7 @@ function tellAgain(design: Design, group: readonly [Hazard, ...Hazard[]]): objec
       return {
         ...own,
         otherId: `${stateId}~${failedId ?? failure?.kind ?? "none"}`,
-        place: state!.place,
+        place: state?.place ?? null,
       };
     case "overfills":
       return { ...own, otherId: failure ? "failure" : "none", fromName: nameOf(gear, ownerOf(from)) };

@@ -10,8 +10,8 @@ import { type Vec3, vec } from "../geometry/vec";
 import { computeHydrostatics } from "../hull/hydrostatics";
 import { measureLoadedSinkMm } from "../hull/loadedLine";
 import { findHalfBreadthMm, sectionAt } from "../hull/loft";
+import { measureOverWater } from "../hull/overWater";
 import { listFittings } from "../through/fittings";
-import { measureOverWater } from "../through/holes";
 import { checkHull } from "./checkHull";
 import { listParkedStandings } from "./parkedAttitudes";
 

@@ -4,6 +4,7 @@ import { type GearGraph, toPortNode } from "./gearGraph";
 import type { Hazard } from "./hazard";
 import { type Arc, buildArcs } from "./reach";
 import { type Failure, listFailures, toSetting } from "./settings";
+import { listJudgedStates } from "./turns";
 
 /** Nothing untreated goes overboard there: inland, near the shore, in a zone, and from a rig on land. Local rules decide. */
 const FORBIDDEN = new Set<DischargePlace | undefined>(["inland", "within3", "zone", "camp"]);
@@ -13,7 +14,9 @@ const FORBIDDEN = new Set<DischargePlace | undefined>(["inland", "within3", "zon
  * and with every single failure. Heights do not count: she heels, and a hand pumps. A valve that is secured is not turned by
  * mistake [C; rules: MARPOL Annex IV, 40 CFR 140, 33 CFR 159, P, from memory, 90 %].
  */
-export function listDischarges({ gear, states }: Design, graph: GearGraph): Hazard[] {
+export function listDischarges(design: Design, graph: GearGraph): Hazard[] {
+  const { gear } = design;
+  const states = listJudgedStates(design);
   const sea = graph.ends.filter(({ kind }) => kind === "sea");
   const bowls = new Set(gear.flatMap(({ id, spec }) => (spec.kind === "bowl" ? [id] : [])));
   const sources = [

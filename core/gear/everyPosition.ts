@@ -4,9 +4,9 @@ import type { HeldWater } from "../design/plumbing";
 import { findPumpTurns, type PumpTurns } from "./everyPump";
 import { buildGearGraph, type GearEnd, type GearGraph, type GearLink } from "./gearGraph";
 import { FOUL, listTargets } from "./interlock";
-import { passesUndriven, standsOver } from "./reach";
+import { passesUndriven, standsOver, toPlace } from "./reach";
 import { type Failure, listFailures, type Setting, toSetting } from "./settings";
-import { AT_REST, type Turn } from "./turns";
+import { listJudgedStates, type Turn } from "./turns";
 
 /** A way for foul water, and the fewest wrong turns from any working state that open it. */
 export type WrongTurns = {
@@ -45,7 +45,7 @@ export function proveEveryPosition(
   onProgress: (share: number) => boolean = () => true,
 ): EveryPosition | null {
   const graph = buildGearGraph(design);
-  const states = design.states.length > 0 ? design.states : [AT_REST];
+  const states = listJudgedStates(design);
   const failures: (Failure | null)[] = [null, ...listFailures(design.gear)];
   const best = new Map<string, WrongTurns>();
   for (const [i, failure] of failures.entries()) {
@@ -89,13 +89,13 @@ function searchWays(design: Design, graph: GearGraph, state: WorkingState, failu
     links.set(link.to, [...(links.get(link.to) ?? []), link]);
   }
   return graph.ends.flatMap((source) => {
-    if (!FOUL.has(source.holds) || source.isDry) return [];
+    if (!FOUL.has(source.holds) || !source.isEverWet) return [];
     const labels = spread(graph, links, source, setting, failure);
     return listTargets(graph, design.gear, () => true, source).flatMap((target): WrongTurns[] => {
       if (target.node === source.node) return [];
       const needsTap = source.holds === "sea" && target.tankId === null && !setting.isTapOpen(target.gearId!);
       const reached = (labels.get(target.node) ?? [])
-        .filter(({ isDriven }) => isDriven || standsOver(source, target.headMm))
+        .filter(({ isDriven }) => isDriven || standsOver(source, toPlace(target)))
         .reduce<Label | null>((a, b) => (a && a.turns.length <= b.turns.length ? a : b), null);
       if (!reached) return [];
       const tap: Turn[] = needsTap ? [{ gearId: target.gearId!, to: "open" }] : [];
@@ -134,7 +134,7 @@ function spread(
         for (const step of pass(link, link.from === label.node, setting, failure)) {
           const to = link.from === label.node ? link.to : link.from;
           const isDriven = label.isDriven || step.isDriven;
-          if (!isDriven && !passesUndriven(source, link, graph.nodes.get(to)?.atMm.z ?? 0)) continue;
+          if (!isDriven && !passesUndriven(source, link, graph.nodes.get(to)!)) continue;
           const diverter = link.kind === "inside" && link.gear.spec.kind === "diverter" ? link.gear.id : null;
           const isBound = diverter !== null && !setting.isHalfWay(diverter);
           if (isBound && label.ways.some((id) => id !== link.id && id.startsWith(`${diverter}.`))) continue;

@@ -4,7 +4,7 @@ import { buildGearGraph } from "./gearGraph";
 import { listPumpHazards } from "./interlock";
 import { buildArcs } from "./reach";
 import { toSetting } from "./settings";
-import { AT_REST, type Turn, takeTurns } from "./turns";
+import { listJudgedStates, type Turn, takeTurns } from "./turns";
 
 /** How a pump comes to run dry or against a shut line, with the fewest wrong turns from any working state. */
 export type PumpTurns = {
@@ -24,7 +24,7 @@ export const MOST_TURNS = 3;
  */
 export function findPumpTurns(design: Design): PumpTurns[] {
   const graph = buildGearGraph(design);
-  const states = design.states.length > 0 ? design.states : [AT_REST];
+  const states = listJudgedStates(design);
   const best = new Map<string, PumpTurns>();
   for (const state of states) {
     const movers = design.gear.flatMap((piece) => toTurn(piece, state));

@@ -4,10 +4,16 @@ import type { HeldWater, Pipe, Tank } from "../design/plumbing";
 import { listHoseCourse, placeHoseEnd } from "../fit/lineLegs";
 import { measureExtent } from "../geometry/solid";
 import { measureLength, subtract, type Vec3 } from "../geometry/vec";
+import { measureWorstOverWater } from "../hull/overWater";
 import { listGearPorts } from "./gearPorts";
 
 /** A place where water has one pressure: a port, or the middle of a tee. */
-export type GearNode = { readonly id: string; readonly atMm: Vec3 };
+export type GearNode = {
+  readonly id: string;
+  readonly atMm: Vec3;
+  /** Its least height over the sea at any heel and trim, mm; of a vented loop that of its top. Infinity without a waterline. */
+  readonly overSeaMm: number;
+};
 
 /** What joins two nodes: a hose, or the inside of a piece of gear. Water may go both ways unless the piece forbids it. */
 export type GearLink =
@@ -43,8 +49,14 @@ export type GearEnd = {
   readonly headMm: number;
   /** What stands over that, kPa: the pressure of a supply, or what holds a relief valve shut. */
   readonly overKPa: number;
-  /** It lies over the water, so that nothing can be drawn there. */
+  /** It lies over the water as that usually stands, so that nothing can be drawn there. */
   readonly isDry: boolean;
+  /** Water stands over it at some level or heel: a full tank, or the sea when she lies over. */
+  readonly isEverWet: boolean;
+  /** As high as what is behind it may come, mm over the floor: a full tank, and tilt. */
+  readonly highMm: number;
+  /** As of its node. */
+  readonly overSeaMm: number;
 };
 
 export type GearGraph = {
@@ -60,6 +72,10 @@ export const toTankNode = (tankId: string, portId: string): string => `tank:${ta
 const toNode = (end: HoseEnd): string =>
   end.kind === "gear" ? toPortNode(end.gearId, end.port) : toTankNode(end.tankId, end.portId);
 
+/** Tilt and a full tank against one that is half full change what stands higher by as much, mm [T]. */
+const MARGIN_MM = 400;
+/** Water of so many mm presses with 1 kPa, a little more than it does: on the safe side. */
+const MM_PER_KPA = 102;
 /** So full a tank is taken to be where nothing else is said. */
 const USUAL_FILL = 0.5;
 
@@ -68,10 +84,14 @@ export function buildGearGraph(design: Design, fill = USUAL_FILL): GearGraph {
   const nodes = new Map<string, GearNode>();
   const links: GearLink[] = [];
   const drops: GearLink[] = [];
+  const put = (id: string, atMm: Vec3, piece?: Gear) => {
+    const top = piece?.spec.kind === "ventedLoop" ? { ...atMm, z: piece.atMm.z + piece.sizeMm.z } : atMm;
+    nodes.set(id, { id, atMm, overSeaMm: measureWorstOverWater(design, top).overMm });
+  };
   for (const piece of design.gear) {
     for (const port of listGearPorts(piece.spec.kind)) {
       const id = toPortNode(piece.id, port);
-      nodes.set(id, { id, atMm: placeHoseEnd(design, { kind: "gear", gearId: piece.id, port }) });
+      put(id, placeHoseEnd(design, { kind: "gear", gearId: piece.id, port }), piece);
     }
     links.push(...listInside(piece));
     if (piece.spec.kind === "airGap") drops.push(linkInside(piece, "in", "out"));
@@ -80,7 +100,7 @@ export function buildGearGraph(design: Design, fill = USUAL_FILL): GearGraph {
     if (line.kind !== "hose") continue;
     for (const end of [line.from, line.to]) {
       const id = toNode(end);
-      if (!nodes.has(id)) nodes.set(id, { id, atMm: placeHoseEnd(design, end) });
+      if (!nodes.has(id)) put(id, placeHoseEnd(design, end));
     }
     const course = listHoseCourse(design, line);
     const lengthMm = course.slice(1).reduce((sum, p, i) => sum + measureLength(subtract(p, course[i]!)), 0);
@@ -135,7 +155,7 @@ function listInside(gear: Gear): GearLink[] {
 
 function listEnds(design: Design, nodes: ReadonlyMap<string, GearNode>, fill: number): GearEnd[] {
   const seaMm = design.rig.waterlineZMm;
-  const common = { overKPa: 0, isDry: false, tankId: null, gearId: null };
+  const common = { overKPa: 0, isDry: false, isEverWet: true, tankId: null, gearId: null };
   const tanks = design.tanks.flatMap((tank) =>
     tank.ports.flatMap((port): GearEnd[] => {
       const node = toTankNode(tank.id, port.id);
@@ -143,14 +163,19 @@ function listEnds(design: Design, nodes: ReadonlyMap<string, GearNode>, fill: nu
       if (!at) return [];
       const surfaceMm = measureSurfaceMm(tank, fill);
       const isDry = at.atMm.z > surfaceMm;
+      const isEverWet = at.atMm.z < measureSurfaceMm(tank, 1);
       const headMm = Math.max(surfaceMm, at.atMm.z);
-      return [{ ...common, node, kind: "tank", holds: tank.holds, tankId: tank.id, headMm, isDry }];
+      const highMm = headMm + MARGIN_MM;
+      const { overSeaMm } = at;
+      const own = { ...common, node, headMm, highMm, overSeaMm, isDry, isEverWet };
+      return [{ ...own, kind: "tank", holds: tank.holds, tankId: tank.id }];
     }),
   );
   const gear = design.gear.flatMap(({ id, spec }): GearEnd[] => {
     const at = (port: string) => {
       const node = toPortNode(id, port);
-      return { ...common, node, gearId: id, headMm: nodes.get(node)!.atMm.z };
+      const { atMm, overSeaMm } = nodes.get(node)!;
+      return { ...common, node, gearId: id, headMm: atMm.z, highMm: atMm.z + MARGIN_MM, overSeaMm };
     };
     switch (spec.kind) {
       case "tap":
@@ -158,17 +183,19 @@ function listEnds(design: Design, nodes: ReadonlyMap<string, GearNode>, fill: nu
       case "airGap":
         return [{ ...at("in"), kind: "air", holds: null }];
       case "relief":
-        return [{ ...at("in"), kind: "air", holds: null, overKPa: spec.setKPa }];
+        return [toPressed({ ...at("in"), kind: "air", holds: null, overKPa: spec.setKPa })];
       case "coupling":
         return [
           spec.supplyKPa === null
             ? { ...at("out"), kind: "air", holds: null }
-            : { ...at("out"), kind: "supply", holds: "fresh", overKPa: spec.supplyKPa },
+            : toPressed({ ...at("out"), kind: "supply", holds: "fresh", overKPa: spec.supplyKPa }),
         ];
       case "skinFitting": {
         const end = at("in");
         const isUnder = seaMm !== null && end.headMm < seaMm;
-        return [{ ...end, kind: "sea", holds: "sea", headMm: isUnder ? seaMm : end.headMm, isDry: !isUnder }];
+        const headMm = isUnder ? seaMm : end.headMm;
+        const own = { ...end, headMm, highMm: headMm + MARGIN_MM, isDry: !isUnder, isEverWet: end.overSeaMm < 0 };
+        return [{ ...own, kind: "sea", holds: "sea" }];
       }
       case "sump":
         return [{ ...at("out"), kind: "tank", holds: "grey" }];
@@ -178,6 +205,8 @@ function listEnds(design: Design, nodes: ReadonlyMap<string, GearNode>, fill: nu
   });
   return [...tanks, ...gear];
 }
+
+const toPressed = (end: GearEnd): GearEnd => ({ ...end, highMm: end.highMm + end.overKPa * MM_PER_KPA });
 
 function measureSurfaceMm({ atMm, solid }: Tank, fill: number): number {
   const { min, max } = measureExtent(solid);

@@ -35,4 +35,6 @@ export type Hazard = {
   readonly tankId: string | null;
   /** A pump pushes it; otherwise it runs by itself. */
   readonly isDriven: boolean;
+  /** It begins at a port high up: only what a full tank holds over it comes. */
+  readonly needsFull?: true;
 };

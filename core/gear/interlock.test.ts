@@ -45,7 +45,7 @@ test("every way that is found is there, and every way that is there is found: ag
         for (const state of design.states) {
           const setting = toSetting(state, failure);
           for (const source of graph.ends) {
-            if (source.isDry || !["grey", "black", "loop", "sea"].includes(source.holds ?? "")) continue;
+            if (!source.isEverWet || !["grey", "black", "loop", "sea"].includes(source.holds ?? "")) continue;
             for (const target of graph.ends) {
               const spec = design.gear.find(({ id }) => id === target.gearId)?.spec;
               const isTarget =

@@ -4,9 +4,11 @@ import { listDischarges } from "./discharges";
 import { buildGearGraph, type GearEnd, type GearGraph } from "./gearGraph";
 import type { Hazard } from "./hazard";
 import { listOverfills } from "./overfills";
-import { type Arc, buildArcs, findWays, reaches, standsOver } from "./reach";
+import { type Arc, buildArcs, findWays, reaches, standsOver, toPlace } from "./reach";
+import { listFloodedRims } from "./rims";
 import { type Failure, listFailures, type Setting, toSetting } from "./settings";
 import { listSpills } from "./spills";
+import { listJudgedStates } from "./turns";
 
 /** Waters that must not come to what is drunk. */
 export const FOUL = new Set<GearEnd["holds"]>(["grey", "black", "loop", "sea"]);
@@ -36,9 +38,10 @@ export function listEveryHazard(design: Design): Hazard[] {
   if (design.gear.length === 0) return [];
   const graph = buildGearGraph(design);
   const failures: (Failure | null)[] = [null, ...listFailures(design.gear)];
+  const states = listJudgedStates(design);
   return [
     ...failures.flatMap((failure) =>
-      design.states.flatMap((state) => listHazards(design, graph, state, toSetting(state, failure), failure)),
+      states.flatMap((state) => listHazards(design, graph, state, toSetting(state, failure), failure)),
     ),
     ...listSpills(design, graph),
     ...listDischarges(design, graph),
@@ -79,28 +82,43 @@ export function groupHazards(design: Design, hazards: readonly Hazard[]): (reado
   return [...groups.values()];
 }
 
-// By itself is worse than by a pump, and while nobody stands by is worse than under one's eyes.
-const rankSpill = (design: Design, { isDriven, stateId }: Hazard): number =>
-  (isDriven ? 0 : 2) + (isAttended(design, stateId) ? 0 : 1);
+// All of it is worse than what stands over a high port, by itself worse than by a pump, with nobody by worse than under one's eyes.
+const rankSpill = (design: Design, { isDriven, stateId, needsFull }: Hazard): number =>
+  (needsFull ? 0 : 4) + (isDriven ? 0 : 2) + (isAttended(design, stateId) ? 0 : 1);
 
 const toFailureKey = (failure: Failure): string => Object.values(failure).join(":");
 
 function listHazards(
-  { gear }: Design,
+  design: Design,
   graph: GearGraph,
   state: WorkingState,
   setting: Setting,
   failure: Failure | null,
 ): Hazard[] {
+  const { gear } = design;
   const arcs = buildArcs(graph, setting);
   const common = { stateId: state.id, failure };
   const fouled = graph.ends.flatMap((source): Hazard[] => {
-    if (!FOUL.has(source.holds) || source.isDry) return [];
+    if (!FOUL.has(source.holds) || !source.isEverWet) return [];
+    const rims = source.kind === "sea" ? listFloodedRims(design, graph, setting, source) : [];
+    const flooded = rims.map(
+      ({ gearId, node, way }): Hazard => ({
+        ...common,
+        kind: "floods",
+        water: "sea",
+        from: source.node,
+        to: node,
+        way,
+        isDriven: false,
+        gearId,
+        tankId: null,
+      }),
+    );
     const reached = findWays(graph, arcs, source);
-    return listTargets(graph, gear, setting.isTapOpen, source).flatMap((target): Hazard[] => {
+    const targets = listTargets(graph, gear, setting.isTapOpen, source).flatMap((target): Hazard[] => {
       const way = reached.get(target.node);
       if (!way || target.node === source.node) return [];
-      if (!way.isDriven && !standsOver(source, target.headMm)) return [];
+      if (!way.isDriven && !standsOver(source, toPlace(target))) return [];
       const isSea = source.holds === "sea" && target.tankId !== null;
       return [
         {
@@ -116,6 +134,7 @@ function listHazards(
         },
       ];
     });
+    return [...targets, ...flooded];
   });
   return [...fouled, ...listPumpHazards(graph, arcs, gear, setting).map((hazard) => ({ ...common, ...hazard }))];
 }

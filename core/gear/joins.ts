@@ -22,6 +22,8 @@ export type Join = {
   readonly tankId: string | null;
   readonly gearId: string | null;
   readonly category: 1 | 2 | 3 | 4 | 5;
+  /** The links it goes along, from the foul side: ids of hoses and gear. */
+  readonly way: readonly string[];
   /** Pieces on the way that can hold it back, from the foul side: valves, non-returns, pumps, air gaps. */
   readonly keptApartBy: readonly string[];
   /** An air gap stands between, over which the fresh water falls: the only thing that is asked for category 5 [P: EN 1717, AA or AB, from memory]. */
@@ -59,6 +61,7 @@ export function listJoins(design: Design): Join[] {
           tankId: target.tankId,
           gearId: target.gearId,
           category: FLUID_CATEGORY[source.holds!],
+          way: way.links,
           keptApartBy,
           isEnough: keptApartBy.some((id) => holdsBack.get(id) === "airGap"),
           turnedGaps,

@@ -37,13 +37,13 @@ test("a hose that comes off spills exactly where one of its ends is still fed wh
           const whole = buildGearGraph(design);
           const cut = { ...whole, links: whole.links.filter(({ id }) => id !== hose.id) };
           const off = whole.links.find(({ id }) => id === hose.id)!;
-          const lowMm = Math.min(whole.nodes.get(off.from)!.atMm.z, whole.nodes.get(off.to)!.atMm.z);
+          const heightMm = Math.min(whole.nodes.get(off.from)!.atMm.z, whole.nodes.get(off.to)!.atMm.z);
           for (const source of whole.ends) {
-            if (source.kind !== "tank" || source.isDry) continue;
+            if (source.kind !== "tank" || !source.isEverWet) continue;
             const ways = findWays(cut, buildArcs(cut, toSetting(state)), source);
             const isFed = [off.from, off.to].some((node) => {
               const way = ways.get(node);
-              return way !== undefined && (way.isDriven || standsOver(source, lowMm));
+              return way !== undefined && (way.isDriven || standsOver(source, { heightMm, overSeaMm: Infinity }));
             });
             const key = [state.id, source.node, hose.id].join("|");
             expect([key, told.has(key)]).toEqual([key, isFed]);

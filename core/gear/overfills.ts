@@ -3,6 +3,7 @@ import type { GearGraph } from "./gearGraph";
 import type { Hazard } from "./hazard";
 import { buildArcs, findWays } from "./reach";
 import { type Failure, listFailures, toSetting } from "./settings";
+import { listJudgedStates } from "./turns";
 
 /**
  * What has no end filling what has one, while nobody stands by: the tap outside, or the sea by a pump that is no hand's,
@@ -22,7 +23,7 @@ export function listOverfills(
   );
   const failures: (Failure | null)[] = [null, ...listFailures(design.gear)];
   return failures.flatMap((failure) =>
-    design.states
+    listJudgedStates(design)
       .filter(({ id }) => !isAttended(design, id))
       .flatMap((state) => {
         const arcs = buildArcs(graph, toSetting(state, failure));

@@ -1,27 +1,31 @@
 import type { GearKind } from "../design/gear";
-import type { GearEnd, GearGraph, GearLink } from "./gearGraph";
+import type { GearEnd, GearGraph, GearLink, GearNode } from "./gearGraph";
 import { findPassing, type Passing, type Setting } from "./settings";
 
-/** Tilt and a full tank against an empty one change what stands higher by as much, mm [T]. */
-export const MARGIN_MM = 400;
+/** The sea comes so much higher than where she lies at the worst: a wave, mm [T]. */
+const WAVE_MM = 150;
 /** Water is not sucked over a rise of more than this, mm [P: 10 m of air pressure, less vapour and losses]. */
 const MOST_SUCTION_MM = 9_000;
 
-/** Water of so many mm presses with 1 kPa, a little more than it does: on the safe side. */
-const MM_PER_KPA = 102;
 const LETS_AIR_IN = new Set<GearKind>(["ventedLoop", "airGap"]);
 
 /** Whether water of a source comes by itself to what lies so high, mm. */
-export const standsOver = (source: GearEnd, heightMm: number): boolean =>
-  source.headMm + MARGIN_MM + source.overKPa * MM_PER_KPA >= heightMm;
+export const standsOver = (source: GearEnd, { heightMm, overSeaMm }: Place): boolean =>
+  source.kind === "sea" ? overSeaMm < WAVE_MM : source.highMm >= heightMm;
+
+/** A place aboard: its height over the floor, and its least height over the sea, mm. */
+export type Place = { readonly heightMm: number; readonly overSeaMm: number };
 
 /** Whether water that nothing drives passes from a source through a link that ends so high: not sucked over too much, not over a vented loop or up to a gap. */
-export function passesUndriven(source: GearEnd, link: GearLink, toMm: number): boolean {
-  const riseMm = toMm - source.headMm - source.overKPa * MM_PER_KPA;
-  if (riseMm > MOST_SUCTION_MM) return false;
+export function passesUndriven(source: GearEnd, link: GearLink, to: GearNode): boolean {
+  const place = { heightMm: to.atMm.z, overSeaMm: to.overSeaMm };
+  if (place.heightMm - source.highMm > MOST_SUCTION_MM) return false;
   // air let in at the top of a vented loop, or at a gap, breaks what would run over it by itself
-  return !(link.kind === "inside" && LETS_AIR_IN.has(link.gear.spec.kind) && riseMm > MARGIN_MM);
+  return !(link.kind === "inside" && LETS_AIR_IN.has(link.gear.spec.kind) && !standsOver(source, place));
 }
+
+/** Where an end lies, by how high its water or its opening stands. */
+export const toPlace = ({ headMm, overSeaMm }: GearEnd): Place => ({ heightMm: headMm, overSeaMm });
 
 export type Arc = { readonly link: GearLink; readonly to: string; readonly isDriven: boolean };
 
@@ -67,7 +71,7 @@ export function findWays(
     if (!known || (step.isDriven && !known.isDriven)) ways.set(step.node, toWay(step));
     for (const { link, to, isDriven } of arcs.get(step.node) ?? []) {
       const driven = step.isDriven || isDriven;
-      if (!driven && !passesUndriven(source, link, graph.nodes.get(to)?.atMm.z ?? 0)) continue;
+      if (!driven && !passesUndriven(source, link, graph.nodes.get(to)!)) continue;
       const key = `${to}|${driven}`;
       if (seen.has(key)) continue;
       seen.add(key);

@@ -2,11 +2,9 @@ import type { Design } from "../design/design";
 import type { WorkingState } from "../design/gear";
 import type { GearEnd, GearGraph } from "./gearGraph";
 import type { Hazard } from "./hazard";
-import { buildArcs, findWays, standsOver, type Way } from "./reach";
+import { buildArcs, findWays, standsOver, toPlace, type Way } from "./reach";
 import { type Failure, listFailures, toSetting } from "./settings";
-
-/** Nobody has turned anything: what stands so runs by itself. */
-const AT_REST: WorkingState = { id: "", name: "", on: [], positions: [], openTaps: [] };
+import { AT_REST, listJudgedStates } from "./turns";
 
 /**
  * What runs where nobody wants it: every hose that comes off while a state stands, and every tank that runs out of an
@@ -14,7 +12,7 @@ const AT_REST: WorkingState = { id: "", name: "", on: [], positions: [], openTap
  * Reachability and what stands higher decide, no flow is worked out [C; margin for tilt T].
  */
 export function listSpills(design: Design, graph: GearGraph): Hazard[] {
-  const states = design.states.length > 0 ? design.states : [AT_REST];
+  const states = listJudgedStates(design);
   return [
     ...states.flatMap((state) => listHosesOff(graph, state)),
     ...listRunningOut(design, graph, AT_REST),
@@ -22,7 +20,7 @@ export function listSpills(design: Design, graph: GearGraph): Hazard[] {
   ];
 }
 
-const canEmpty = ({ kind, isDry }: GearEnd): boolean => !isDry && (kind === "tank" || kind === "supply");
+const canEmpty = ({ kind, isEverWet }: GearEnd): boolean => isEverWet && (kind === "tank" || kind === "supply");
 
 function listHosesOff(graph: GearGraph, state: WorkingState): Hazard[] {
   const arcs = buildArcs(graph, toSetting(state));
@@ -31,10 +29,14 @@ function listHosesOff(graph: GearGraph, state: WorkingState): Hazard[] {
     const reached = findWays(graph, arcs, source);
     return hoses.flatMap((hose): Hazard[] => {
       // it falls to the lower of its ends; the end that was reached through it is fed no more
-      const lowMm = Math.min(...[hose.from, hose.to].map((node) => graph.nodes.get(node)!.atMm.z));
+      const ends = [hose.from, hose.to].map((node) => graph.nodes.get(node)!);
+      const low = {
+        heightMm: Math.min(...ends.map(({ atMm }) => atMm.z)),
+        overSeaMm: Math.min(...ends.map(({ overSeaMm }) => overSeaMm)),
+      };
       const way = [hose.from, hose.to]
         .flatMap((node): Way[] => (reached.has(node) ? [reached.get(node)!] : []))
-        .find(({ isDriven, links }) => !links.includes(hose.id) && (isDriven || standsOver(source, lowMm)));
+        .find(({ isDriven, links }) => !links.includes(hose.id) && (isDriven || standsOver(source, low)));
       if (!way) return [];
       return [
         toHazard(
@@ -73,7 +75,7 @@ function listRunningOut(design: Design, graph: GearGraph, state: WorkingState): 
         const reached = findWays(graph, arcs, source);
         return outs.flatMap((out): Hazard[] => {
           const way = reached.get(out.node);
-          if (!way || !(way.isDriven || standsOver(source, out.headMm))) return [];
+          if (!way || !(way.isDriven || standsOver(source, toPlace(out)))) return [];
           return [toHazard("runsOut", source, state, failure, out.node, way.links, way)];
         });
       });
@@ -89,8 +91,9 @@ function toHazard(
   way: readonly string[],
   { isDriven }: Way,
 ): Hazard {
-  const { holds, tankId, gearId } = source;
+  const { holds, tankId, gearId, isDry } = source;
   return {
+    ...(isDry && { needsFull: true }),
     kind,
     stateId: state.id,
     failure,

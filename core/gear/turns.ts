@@ -6,6 +6,10 @@ export type Turn = { readonly gearId: string; readonly to: Position | "on" };
 /** How everything stands where the design names no state. */
 export const AT_REST: WorkingState = { id: "", name: "", on: [], positions: [], openTaps: [] };
 
+/** The states a design is judged in: its own, or all at rest where it names none. */
+export const listJudgedStates = ({ states }: { readonly states: readonly WorkingState[] }): readonly WorkingState[] =>
+  states.length > 0 ? states : [AT_REST];
+
 /** A working state after some things were turned. */
 export function takeTurns(gear: readonly Gear[], state: WorkingState, turns: readonly Turn[]): WorkingState {
   const isTurned = (id: string) => turns.some(({ gearId }) => gearId === id);

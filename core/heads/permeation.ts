@@ -24,6 +24,10 @@ export function findFoulHoses(design: Design): ReadonlySet<string> {
   ]).hoses;
 }
 
+/** The hoses on the waste side of a toilet with a pump, up to where its water stays or leaves the rig. */
+export const listWasteHoses = (design: Design, bowlId: string): ReadonlySet<string> =>
+  spread(buildGearGraph(design), [toPortNode(bowlId, "waste")]).hoses;
+
 /** A toilet with a pump whose waste can come into something that is not made for it, whichever way valves are turned. */
 export type MisledBowl = { readonly bowlId: string; readonly into: Exclude<HeldWater, "black"> | "sump" };
 

@@ -1,4 +1,6 @@
 import type { Design } from "../design/design";
+import type { Rig } from "../design/rig";
+import { createRecall } from "../quantity/recall";
 import { computeFullKg } from "../tanks/shell";
 import { computeHydrostatics } from "./hydrostatics";
 
@@ -7,10 +9,12 @@ import { computeHydrostatics } from "./hydrostatics";
  * sections or a waterline. Weight over what a centimetre takes, at the given line or at the deeper one, whichever takes
  * less, on the safe side. Source: hydrostatics [C].
  */
-export function measureLoadedSinkMm({
-  rig: { hull, waterlineZMm },
-  tanks,
-}: Pick<Design, "rig" | "tanks">): number | null {
+export const measureLoadedSinkMm = ({ rig, tanks }: Pick<Design, "rig" | "tanks">): number | null =>
+  recallSink(rig, [tanks], () => solveSinkMm(rig, tanks));
+
+const recallSink = createRecall<Rig, number | null>();
+
+function solveSinkMm({ hull, waterlineZMm }: Rig, tanks: Design["tanks"]): number | null {
   if (!hull || waterlineZMm === null) return null;
   const rest = computeHydrostatics(hull, waterlineZMm);
   if (!rest) return null;

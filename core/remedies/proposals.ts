@@ -2,6 +2,7 @@ import type { Design } from "../design/design";
 import type { Drain, Tank, Vent } from "../design/plumbing";
 import { buildFitDumpValve, buildOpenDumpLine, buildRegradeDumpLine } from "../edits/dumpLineEdits";
 import { buildAddFixture } from "../edits/fixtureEdits";
+import { buildFitPumpOut } from "../edits/pumpOutEdits";
 import { buildAddTank } from "../edits/tankEdits";
 import type { Finding, FindingCode } from "../evaluate/findings";
 import { followDumpLine } from "../tanks/dumpWays";
@@ -122,6 +123,14 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   gmEaten: null,
   toiletNotBlack: null,
   toiletNarrow: null,
+  floatOverRim: null,
+  outletIntoBilge: (design, _finding, { tank }) => (tank ? proposePumpOut(design, tank) : []),
+  stabilityUnknown: null,
+  seaInFixture: null,
+  intakeNearWaste: null,
+  noState: null,
+  pumpUnstrained: null,
+  joinedWithoutGap: null,
   toiletLongRun: null,
   loopUnderBowl: null,
   toiletUnused: (design) => proposeToiletUse(design),
@@ -163,7 +172,9 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   pumpOutSucks: (_design, finding, { vent }) => (vent ? proposeWiderVent(vent, finding.leastBoreMm) : []),
   pumpSucks: (_design, finding, { vent }) => (vent ? proposeWiderVent(vent, finding.leastBoreMm) : []),
   ventThrottles: (_design, finding, { vent }) => (vent ? proposeWiderVent(vent, finding.leastBoreMm) : []),
-  tankNoOutlet: (_design, _finding, { tank }) => (tank ? proposeOutlet(tank) : []),
+  // an outlet in a hull lets its water go into the bilge
+  tankNoOutlet: (design, _finding, { tank }) =>
+    !tank ? [] : design.rig.kind === "boat" ? proposePumpOut(design, tank) : proposeOutlet(tank),
   inletDrownsEarly: (design, finding, { tank }) =>
     tank && finding.at.kind === "port" ? proposeHigherInlet(design, tank, finding.at.id) : [],
   tankBelowSill: null,
@@ -220,6 +231,10 @@ export function listCandidates(design: Design, finding: Finding): readonly Remed
 }
 
 /** Names of our own for what a remedy puts in; the builder may give others. */
+const proposePumpOut = (design: Design, tank: Tank): Remedy[] => [
+  { byMm: null, edit: buildFitPumpOut(design, tank, `${tank.name} pump-out`.slice(0, 80)) },
+];
+
 const FIRST_TANK_NAME = "Grey tank";
 const FIRST_FIXTURE_NAME = "Kitchen sink";
 /** A name of our own for a vessel that is hung by a remedy; the builder may give it another. */

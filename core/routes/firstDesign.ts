@@ -5,6 +5,7 @@ import type { FirstMeasures } from "../design/firstMeasures";
 import { type FirstObstacles, NOTHING_UNDER } from "../design/firstObstacles";
 import { type ParseOutcome, parseDesign } from "../design/parseDesign";
 import type { RigKind } from "../design/rig";
+import { buildFitPumpOut } from "../edits/pumpOutEdits";
 import { evaluate } from "../evaluate/evaluate";
 import { findClearance, measureTankGaps } from "../fit/obstacleGaps";
 import { findRoutes } from "./findRoutes";
@@ -29,7 +30,7 @@ const MOST_TRIED = 40;
  * the nearest clear one, with another way for the drain where there is one. Refused with the faults of what was measured.
  */
 export function buildFirstDesign({ id, name, kind, measures, under = NOTHING_UNDER }: FirstDesign): ParseOutcome {
-  const at = (m: FirstMeasures) => createDesign(id, name, kind, m, under);
+  const at = (m: FirstMeasures) => fitOut(createDesign(id, name, kind, m, under));
   if (measures.tankForwardMm !== null && measures.tankLeftMm !== null) return parseDesign(at(measures));
   let best: { readonly outcome: ParseOutcome; readonly musts: number } | null = null;
   let tried = 0;
@@ -60,6 +61,16 @@ function layAnew(outcome: ParseOutcome): ParseOutcome {
 
 const countMusts = (design: Design): number =>
   evaluate(design).findings.filter(({ severity }) => severity === "must").length;
+
+// Under a van one puts a hose on the outlet; a boat's tank is pumped out through the deck.
+function fitOut(design: Design): Design {
+  const tank = design.tanks[0]!;
+  if (design.rig.kind !== "boat") return design;
+  const fitted = applyEdit(design, buildFitPumpOut(design, tank, PUMP_OUT_NAME));
+  return fitted.ok ? fitted.design : design;
+}
+
+const PUMP_OUT_NAME = "Deck pump-out";
 
 type Place = { readonly tankForwardMm: number; readonly tankLeftMm: number };
 

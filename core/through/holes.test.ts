@@ -26,7 +26,8 @@ const fitting = (z: number, changes: Partial<Extract<Gear["spec"], { kind: "skin
     ...changes,
   },
 });
-const withFitting = (piece: Gear): Design => ({ ...otter, gear: [piece] });
+const lines = otter.lines.filter(({ kind }) => kind !== "hose");
+const withFitting = (piece: Gear): Design => ({ ...otter, gear: [piece], lines });
 
 test("every passage and every fitting is one hole, with a saw that is wide enough", () => {
   for (const design of ALL_DEMOS) {
@@ -91,7 +92,7 @@ test("a sink may run overboard through a fitting: it fills no tank and nothing f
   const piece = fitting(otter.rig.waterlineZMm! + 80);
   const design: Design = {
     ...withFitting(piece),
-    lines: otter.lines.map((line) =>
+    lines: lines.map((line) =>
       line.kind === "drain" && line.fromFixture === fixture.id
         ? { ...line, to: { kind: "overboard" as const, gearId: piece.id }, bendsMm: [] }
         : line,

@@ -1,13 +1,11 @@
 import type { Attitude } from "../attitude/attitude";
-import { computeUp } from "../attitude/attitude";
 import type { Design } from "../design/design";
 import { toLegKey } from "../design/nodes";
 import type { Evaluation } from "../evaluate/evaluation";
-import { listParkedStandings } from "../evaluate/parkedAttitudes";
 import type { Passage } from "../fit/passages";
 import { placeGearPort } from "../gear/gearPorts";
-import { dot, subtract, type Vec3, vec } from "../geometry/vec";
-import { measureLoadedSinkMm } from "../hull/loadedLine";
+import type { Vec3 } from "../geometry/vec";
+import { measureOverWater, measureWorstOverWater } from "../hull/overWater";
 import { type Fitting, listFittings } from "./fittings";
 import { computeFloodLps } from "./openHole";
 import { findSaw, type Saw } from "./saws";
@@ -87,16 +85,6 @@ export function listHoles(
 /** A skin fitting is so much thicker than its bore, thread and bedding together, mm [T]. */
 const FITTING_WALL_MM = 12;
 
-/**
- * A height over the water, mm; she heels about the middle of her waterline, and lies so much deeper than at rest [C on T].
- * Null without a waterline.
- */
-export function measureOverWater({ rig }: Design, p: Vec3, attitude: Attitude, sinkMm = 0): number | null {
-  if (rig.waterlineZMm === null) return null;
-  const middle = vec(rig.lengthMm / 2, 0, rig.waterlineZMm + sinkMm);
-  return dot(computeUp(attitude), subtract(p, middle));
-}
-
 export type FittingFigures = {
   /** Over the water at rest, and at the worst heel and trim with her tanks full, mm; below 0 it lies under. */
   readonly restOverMm: number;
@@ -114,19 +102,13 @@ const FLOOD_CD = 0.8;
 export function measureFitting(design: Design, piece: Fitting): FittingFigures {
   const at = placeGearPort(piece, "in");
   const restOverMm = measureOverWater(design, at, { pitchDeg: 0, rollDeg: 0 }) ?? Infinity;
-  // the worst has her tanks full, too
-  const sinkMm = measureLoadedSinkMm(design) ?? 0;
-  let worst = { over: restOverMm - sinkMm, at: { pitchDeg: 0, rollDeg: 0 } as Attitude };
-  for (const { attitude } of listParkedStandings(design.rig)) {
-    const over = measureOverWater(design, at, attitude, sinkMm) ?? Infinity;
-    if (over < worst.over) worst = { over, at: attitude };
-  }
+  const worst = measureWorstOverWater(design, at);
   const flood = (overMm: number) => computeFloodLps(piece.spec.boreMm, Math.max(0, -overMm), FLOOD_CD);
   return {
     restOverMm,
-    worstOverMm: worst.over,
+    worstOverMm: worst.overMm,
     worstAt: worst.at,
     restLps: flood(restOverMm),
-    worstLps: flood(worst.over),
+    worstLps: flood(worst.overMm),
   };
 }

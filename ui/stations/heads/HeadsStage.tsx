@@ -9,7 +9,7 @@ import type { Vec3 } from "@/core/geometry/vec";
 import { listToiletWays } from "@/core/heads/toiletWays";
 import { measureLoadedSinkMm } from "@/core/hull/loadedLine";
 import { sectionAt } from "@/core/hull/loft";
-import { measureOverWater } from "@/core/through/holes";
+import { measureOverWater } from "@/core/hull/overWater";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, tilt } from "@/store/workbench";
 import { formatLength, formatNumber } from "@/words/units";

@@ -1,0 +1,37 @@
+import { isPumpedOut, isPumpedOverboard } from "../air/pumpOut";
+import type { Design } from "../design/design";
+import { listLevelGroup } from "../tanks/linkedTanks";
+import { createFinding } from "./createFinding";
+import type { Finding } from "./findings";
+
+/** What a boat's tanks need and a van's do not: a way out that is not the bilge, and her weight and GM for what they do to her. */
+export function checkAboard(design: Design): Finding[] {
+  if (design.rig.kind !== "boat" || design.tanks.length === 0) return [];
+  return [...checkWaysOut(design), ...checkStability(design)];
+}
+
+// Under a van one puts a hose on the outlet; what an outlet lets go inside a hull stays in it.
+function checkWaysOut(design: Design): Finding[] {
+  const led = new Set(
+    design.lines.flatMap((line) => (line.kind === "dumpLine" ? [`${line.fromTank}:${line.fromPort}`] : [])),
+  );
+  return design.tanks.flatMap((tank): Finding[] => {
+    if (tank.holds === "fresh" || tank.link?.kind === "pumped") return [];
+    const group = listLevelGroup(design, tank);
+    const outlets = group.flatMap(({ id, ports }) =>
+      ports.filter(({ kind }) => kind === "outlet").map((port) => `${id}:${port.id}`),
+    );
+    // one that has none at all is told so
+    if (outlets.length === 0 || outlets.some((key) => led.has(key))) return [];
+    if (group.some(({ id }) => isPumpedOut(design, id) || isPumpedOverboard(design, id))) return [];
+    return [createFinding({ kind: "tank", id: tank.id }, { code: "outletIntoBilge" })];
+  });
+}
+
+// What loose water takes of her stability is silent without these two.
+function checkStability({ rig: { displacementKg, gmMm } }: Design): Finding[] {
+  if (displacementKg !== null && gmMm !== null) return [];
+  return [
+    createFinding({ kind: "rig" }, { code: "stabilityUnknown", wants: displacementKg === null ? "weight" : "gm" }),
+  ];
+}

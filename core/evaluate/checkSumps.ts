@@ -1,0 +1,20 @@
+import type { Design } from "../design/design";
+import type { GearOf } from "../design/gear";
+import { placeDrainEnd } from "../gear/gearPorts";
+import { createFinding } from "./createFinding";
+import type { Finding } from "./findings";
+
+/** A float wants so much air over it before the box runs over, mm [T]. */
+const FLOAT_AIR_MM = 20;
+
+/** What can be said against a sump box by its own measures: a float that never rises so high, a float under which nothing fits. */
+export const checkSumps = ({ gear }: Design): Finding[] =>
+  gear.flatMap((piece): Finding[] => (piece.spec.kind === "sump" ? checkSump(piece as GearOf<"sump">) : []));
+
+function checkSump(piece: GearOf<"sump">): Finding[] {
+  // what drains into it comes through its lid
+  const highMm = placeDrainEnd(piece).z - piece.atMm.z;
+  const { onMm } = piece.spec;
+  if (onMm + FLOAT_AIR_MM <= highMm) return [];
+  return [createFinding({ kind: "gear", id: piece.id }, { code: "floatOverRim", onMm, highMm })];
+}
