@@ -12,7 +12,7 @@ export function describeGearFinding(finding: FindingOf<"gear">, { part, length, 
         title: `${part} has no seacock`,
         why:
           finding.overMm < 0
-            ? `Heeled ${stands(finding.attitude)} it lies ${length(-finding.overMm)} under water. If its hose comes off, ${formatQuantity(finding.lps, "flow", units)} come in.`
+            ? `At the worst, ${stands(finding.attitude)}, it lies ${length(-finding.overMm)} under water. If its hose comes off, ${formatQuantity(finding.lps, "flow", units)} come in.`
             : `At the worst it lies only ${length(finding.overMm)} over the water, and a wave is higher.`,
         advice:
           "Fit a ball valve that is rated for it, with its handle where a hand reaches it, and shut it when you leave her.",
@@ -52,6 +52,42 @@ export function describeGearFinding(finding: FindingOf<"gear">, { part, length, 
         title: "How the gear is used isn't said",
         why: `${finding.pieces === 1 ? "One piece" : `${finding.pieces} pieces`} can be opened, turned or switched on, and no working state says how they stand. All was judged at rest: pumps off, valves and taps shut.`,
         advice: "Add at Loop, “Working states”, one for each way you use it.",
+      };
+    case "loopUntreated":
+      return finding.lacks === "lamp"
+        ? {
+            title: `${part} lets out used water that nothing has disinfected`,
+            why: `In the state “${finding.stateName}” loop water comes to it past no UV lamp that is lit. What one person washes off, the next one breathes in.`,
+            advice: "Fit a UV lamp behind the filters, and switch it on in that state before the water moves.",
+          }
+        : {
+            title: `${part} lets out used water that nothing fine has filtered`,
+            why: `In the state “${finding.stateName}” loop water comes to it past no filter of 5\u00a0µm or finer: dirt shields germs from any lamp.`,
+            advice: "Fit filters that step down to 5\u00a0µm or less, in front of the lamp.",
+          };
+    case "lampCooks":
+      return {
+        title: `${part} cooks water that stands`,
+        why: `In the state “${finding.stateName}” it is lit, no pump is on and no tap is open. It overheats and its sleeve bakes dirt on.`,
+        advice: "Switch it with the pump, or turn it off in that state.",
+      };
+    case "uvWeak":
+      return {
+        title: `${part} is too dim for the flow`,
+        why: `At ${formatQuantity(finding.lpm / 60, "flow", units)} and the end of its life ${formatQuantity(finding.doseMjPerCm2, "dose", units)} reach its far wall; ${formatQuantity(finding.wantedMjPerCm2, "dose", units)} take three log steps of Cryptosporidium, in filtered water.`,
+        advice: "Use a stronger lamp, less flow, or change it earlier. Measure how clear the water is at 254\u00a0nm.",
+      };
+    case "heaterUnrelieved":
+      return {
+        title: `${part} can burst`,
+        why: `Its ${formatQuantity(finding.litres, "volume", units)} grow when they heat, and no relief valve stands near it with nothing that shuts between.`,
+        advice: "Fit the relief valve its maker asks for, straight on it, with a pipe that lets it drip outside.",
+      };
+    case "heaterUnmixed":
+      return {
+        title: `${finding.otherName} can scald`,
+        why: `Water comes to it from ${part} with no mixer between.`,
+        advice: "Fit a mixer set to 45\u00a0°C or less, lower for children.",
       };
     case "pumpUnstrained":
       return {

@@ -103,6 +103,12 @@ export function describeHeadsFinding(finding: FindingOf<"heads">, { part, length
         advice:
           "Lead a hose from its draw to a deck fitting for pump-out, or by a pump to a skin fitting where local rules let you.",
       };
+    case "tanksHeel":
+      return {
+        title: `Full tanks heel her ${formatQuantity(finding.heelDeg, "angle", units)} to ${finding.side === "left" ? "port" : "starboard"}`,
+        why: `With those of that side full and the others empty; her drains are judged up to ${formatQuantity(finding.judgedDeg, "angle", units)} that way.`,
+        advice: "Move tanks to the middle, or say at Rig that she heels so far.",
+      };
     case "stabilityUnknown":
       return {
         title: "What loose water does to her isn't worked out",

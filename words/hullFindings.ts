@@ -75,6 +75,12 @@ export function describeHullFinding(finding: FindingOf<"hull">, { part, length, 
             : "Under water at the worst heel, what one lets go comes up in the other.",
         advice: "Give it a fitting of its own. Only sinks and an icebox may share one, by a tee above the water.",
       };
+    case "partOffHull":
+      return {
+        title: `${part} lies outside the hull`,
+        why: `Its middle is ${length(finding.byMm)} outside her skin.`,
+        advice: "Move it inboard, or measure the sections again.",
+      };
     case "seaInFixture":
       return finding.isOverRim
         ? {

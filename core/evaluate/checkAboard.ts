@@ -1,5 +1,6 @@
 import { isPumpedOut, isPumpedOverboard } from "../air/pumpOut";
 import type { Design } from "../design/design";
+import { computeStability } from "../heads/stability";
 import { listLevelGroup } from "../tanks/linkedTanks";
 import { createFinding } from "./createFinding";
 import type { Finding } from "./findings";
@@ -7,7 +8,7 @@ import type { Finding } from "./findings";
 /** What a boat's tanks need and a van's do not: a way out that is not the bilge, and her weight and GM for what they do to her. */
 export function checkAboard(design: Design): Finding[] {
   if (design.rig.kind !== "boat" || design.tanks.length === 0) return [];
-  return [...checkWaysOut(design), ...checkStability(design)];
+  return [...checkWaysOut(design), ...checkStability(design), ...checkHeel(design)];
 }
 
 // Under a van one puts a hose on the outlet; what an outlet lets go inside a hull stays in it.
@@ -35,3 +36,20 @@ function checkStability({ rig: { displacementKg, gmMm } }: Design): Finding[] {
     createFinding({ kind: "rig" }, { code: "stabilityUnknown", wants: displacementKg === null ? "weight" : "gm" }),
   ];
 }
+
+// Falls and floods are judged as far as she is said to heel; her own tanks may take her further.
+function checkHeel(design: Design): Finding[] {
+  const { leftLowDeg, rightLowDeg } = design.rig.envelope;
+  const heels = computeStability(design)?.tanks.map(({ heelDeg }) => heelDeg ?? 0) ?? [];
+  const sides = [
+    { side: "left", heelDeg: sumOf(heels.filter((deg) => deg > 0)), judgedDeg: leftLowDeg },
+    { side: "right", heelDeg: -sumOf(heels.filter((deg) => deg < 0)), judgedDeg: rightLowDeg },
+  ] as const;
+  return sides.flatMap((one) =>
+    one.heelDeg > one.judgedDeg
+      ? [createFinding({ kind: "rig" }, { code: "tanksHeel", otherId: one.side, ...one })]
+      : [],
+  );
+}
+
+const sumOf = (numbers: readonly number[]): number => numbers.reduce((a, b) => a + b, 0);

@@ -9,6 +9,8 @@ import { buildArcs, reaches } from "../gear/reach";
 import { ALL_OPEN, type Failure } from "../gear/settings";
 import { createRecall } from "../quantity/recall";
 import { measureAbovePortL } from "../tanks/abovePort";
+import { checkHeaters } from "./checkHeaters";
+import { checkLoopWater } from "./checkLoopWater";
 import { checkStates } from "./checkStates";
 import { checkStrained } from "./checkStrained";
 import { createFinding, createGraded } from "./createFinding";
@@ -30,6 +32,8 @@ export function checkGear(design: Design): readonly Finding[] {
     ...checkSense(design),
     ...checkStrained(design.gear, hoses),
     ...checkStates(design),
+    ...checkLoopWater(design),
+    ...checkHeaters(design),
     ...groupHazards(design, proveInterlock(design)).map((hazards) => toFinding(design, hazards)),
   ]);
 }

@@ -1,11 +1,12 @@
 import type { Design } from "../design/design";
+import type { PartRef } from "../design/part";
 import type { Line } from "../design/plumbing";
 import type { Hull } from "../design/rig";
 import { buildDrainPath } from "../falls/drainPath";
 import { buildNetwork } from "../falls/network";
 import { listLineLegs } from "../fit/lineLegs";
 import { placeGearPort } from "../gear/gearPorts";
-import { measureLength, subtract, type Vec3, vec } from "../geometry/vec";
+import { add, measureLength, scale, subtract, type Vec3, vec } from "../geometry/vec";
 import { computeHydrostatics } from "../hull/hydrostatics";
 import { measureLoadedSinkMm } from "../hull/loadedLine";
 import { findHalfBreadthMm, sectionAt } from "../hull/loft";
@@ -34,7 +35,7 @@ export function checkHull(design: Design): Finding[] {
       sheer.map((p) => measureOverWater(design, p, attitude, sinkMm) ?? Infinity),
     ),
   );
-  const findings: Finding[] = [...checkLines(design, hull)];
+  const findings: Finding[] = [...checkLines(design, hull), ...checkParts(design, hull)];
   if (least < 0) findings.push(createFinding(at, { code: "waterOverDeck", byMm: -least }));
   const afloat = computeHydrostatics(hull, waterlineZMm);
   if (!afloat) findings.push(createFinding(at, { code: "floatsNowhere" }));
@@ -67,6 +68,20 @@ function checkLines(design: Design, hull: Hull): Finding[] {
     if (worst <= 0) return [];
     return [createFinding({ kind: "line", id: line.id }, { code: "lineOffHull", byMm: worst })];
   });
+}
+
+// What stands in her stands within her skin, by its middle; what goes through it is told elsewhere.
+function checkParts({ gear, fixtures }: Design, hull: Hull): Finding[] {
+  const tell = (at: PartRef, p: Vec3): Finding[] => {
+    const byMm = findOutsideMm(hull, p);
+    return byMm > 0 ? [createFinding(at, { code: "partOffHull", byMm })] : [];
+  };
+  return [
+    ...gear.flatMap(({ id, spec, atMm, sizeMm }) =>
+      spec.kind === "skinFitting" ? [] : tell({ kind: "gear", id }, add(atMm, scale(sizeMm, 0.5))),
+    ),
+    ...fixtures.flatMap(({ id, outletMm }) => tell({ kind: "fixture", id }, outletMm)),
+  ];
 }
 
 function listCourse(design: Design, line: Line): (readonly [Vec3, Vec3])[] {

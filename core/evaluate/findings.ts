@@ -147,6 +147,30 @@ type Numbers =
   | { readonly code: "noState"; readonly pieces: number }
   | { readonly code: "pumpUnstrained" }
   | {
+      readonly code: "loopUntreated";
+      readonly lacks: "lamp" | "filter";
+      readonly stateName: string;
+      readonly otherId: string;
+    }
+  | { readonly code: "lampCooks"; readonly stateName: string }
+  | {
+      readonly code: "uvWeak";
+      readonly doseMjPerCm2: number;
+      readonly wantedMjPerCm2: number;
+      readonly lpm: number;
+    }
+  | { readonly code: "heaterUnrelieved"; readonly litres: number }
+  | { readonly code: "heaterUnmixed"; readonly otherId: string; readonly otherName: string }
+  | {
+      readonly code: "tanksHeel";
+      /** To which side, all tanks of that side full and the others empty. */
+      readonly side: "left" | "right";
+      readonly otherId: string;
+      readonly heelDeg: number;
+      readonly judgedDeg: number;
+    }
+  | { readonly code: "partOffHull"; readonly byMm: number }
+  | {
       readonly code: "joinedWithoutGap";
       readonly water: HeldWater | "sea";
       readonly otherId: string;

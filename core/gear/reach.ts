@@ -1,4 +1,4 @@
-import type { GearKind } from "../design/gear";
+import type { Gear, GearKind } from "../design/gear";
 import type { GearEnd, GearGraph, GearLink, GearNode } from "./gearGraph";
 import { findPassing, type Passing, type Setting } from "./settings";
 
@@ -85,6 +85,24 @@ export function findWays(
     for (let at: Step | null = last; at?.before; at = at.before) links.unshift(at.link);
     return { links, isDriven: last.isDriven };
   }
+}
+
+/** All nodes that are open to one, but for what lies behind gear that is left out. */
+export function listReached(
+  arcs: ReadonlyMap<string, readonly Arc[]>,
+  from: string,
+  isLeftOut: (gear: Gear) => boolean = () => false,
+): ReadonlySet<string> {
+  const seen = new Set([from]);
+  const open = [from];
+  for (let node = open.pop(); node !== undefined; node = open.pop()) {
+    for (const { link, to } of arcs.get(node) ?? []) {
+      if (seen.has(to) || (link.kind === "inside" && isLeftOut(link.gear))) continue;
+      seen.add(to);
+      open.push(to);
+    }
+  }
+  return seen;
 }
 
 /** Whether water comes from one node to another by any open way that does not go through the pump itself. */

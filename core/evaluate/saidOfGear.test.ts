@@ -1,0 +1,200 @@
+import fc from "fast-check";
+import { readDemo } from "@/tests/demoRigs";
+import { findAll, isSaid } from "@/tests/findingEdges";
+import { LEVEL } from "../attitude/attitude";
+import type { Design } from "../design/design";
+import { applyEdit } from "../design/edit";
+import type { Gear } from "../design/gear";
+import type { Hose, Tank } from "../design/plumbing";
+import { proveInterlock } from "../gear/interlock";
+import { TOILETS } from "../heads/toiletKinds";
+import { proposeRemedies } from "../remedies/proposeRemedies";
+import { evaluate } from "./evaluate";
+
+// What was passed over in silence because something else was not said: states, strainers, hoses of a bowl, a boat's papers.
+
+const boat = readDemo("otter-heads");
+const van = readDemo("kranich-loop");
+const isHose = (line: Design["lines"][number]): line is Hose => line.kind === "hose";
+const withSpec = (design: Design, gearId: string, spec: object): Design => ({
+  ...design,
+  gear: design.gear.map((one) => (one.id === gearId ? ({ ...one, spec: { ...one.spec, ...spec } } as Gear) : one)),
+});
+
+test("gear that is opened, turned or switched on wants a working state; what only stands there does not", () => {
+  for (const design of [boat, van, readDemo("lesesaal-loop")]) {
+    expect(isSaid(design, "noState")).toBe(false);
+    const moving = design.gear.filter(({ spec }) =>
+      ["pump", "valve", "diverter", "tap", "coupling"].includes(spec.kind),
+    );
+    expect(findAll({ ...design, states: [] }, "noState")).toMatchObject([
+      { severity: "should", pieces: moving.length },
+    ]);
+  }
+  const still = boat.gear.filter(({ spec }) => spec.kind === "skinFitting" || spec.kind === "deckFitting");
+  expect(isSaid({ ...boat, fixtures: [], gear: still, lines: [], states: [] }, "noState")).toBe(false);
+});
+
+test("without a state nothing of what can fail is left out: it is proven at rest, as it is in a state where all is at rest", () => {
+  const strip = (design: Design) => proveInterlock(design).map(({ stateId: _, ...rest }) => JSON.stringify(rest));
+  const idle = { id: "idle", name: "Idle", on: [], positions: [], openTaps: [] };
+  for (const design of [boat, van, readDemo("setzkasten"), readDemo("lesesaal-loop")]) {
+    const none = strip({ ...design, states: [] });
+    expect(new Set(none)).toEqual(new Set(strip({ ...design, states: [idle] })));
+    expect(none.length).toBeGreaterThan(0);
+  }
+});
+
+test("waters that only valves keep apart are told, with what stands between; air between is enough", () => {
+  const [told] = findAll(van, "joinedWithoutGap");
+  expect(told).toMatchObject({ severity: "should", water: "loop", at: { kind: "tank" } });
+  for (const name of told!.keptApartBy) expect(van.gear.map((piece) => piece.name)).toContain(name);
+  expect(isSaid(boat, "joinedWithoutGap")).toBe(false);
+  // the funnel gone, the sea stands at a valve and a pump
+  const direct = boat.lines
+    .filter(({ id }) => id !== "h-funnel")
+    .map((line) =>
+      line.id === "h-fresh"
+        ? { ...(line as Hose), to: { kind: "gear" as const, gearId: "sea-fresh", port: "b" } }
+        : line,
+    );
+  const joined = { ...boat, gear: boat.gear.filter(({ id }) => id !== "flush-gap"), lines: direct };
+  expect(findAll(joined, "joinedWithoutGap").map((f) => f.at)).toEqual([{ kind: "tank", id: "fresh" }]);
+});
+
+test("a pump by membranes wants a strainer or filter between it and what it draws from, whichever way hoses were drawn", () => {
+  const told = (design: Design) => findAll(design, "pumpUnstrained").map(({ at }) => at);
+  expect(told(boat)).toEqual([{ kind: "gear", id: "flush-pump" }]);
+  const strainer: Gear = { ...boat.gear.find(({ id }) => id === "strainer")!, id: "own" };
+  const draw = boat.lines.find((line): line is Hose => line.id === "h-draw")!;
+  const at = (port: string) => ({ kind: "gear" as const, gearId: "own", port });
+  const cut = (isTurned: boolean): Design => ({
+    ...boat,
+    gear: [...boat.gear, strainer],
+    lines: boat.lines.flatMap((line) => {
+      if (line !== draw) return [line];
+      const on: Hose = { ...draw, id: "on", from: at("out") };
+      return [{ ...draw, to: at("in") }, isTurned ? { ...on, from: on.to, to: on.from } : on];
+    }),
+  });
+  expect(told(cut(false))).toEqual([]);
+  expect(told(cut(true))).toEqual([]);
+  // one behind it holds nothing back
+  const after: Design = {
+    ...boat,
+    gear: [...boat.gear, strainer],
+    lines: boat.lines.flatMap((line) => {
+      if (line.id !== "h-fresh" || !isHose(line)) return [line];
+      return [
+        { ...line, to: at("in") },
+        { ...line, id: "on", from: at("out") },
+      ];
+    }),
+  };
+  expect(told(after)).toHaveLength(1);
+  expect(told(withSpec(boat, "flush-pump", { pump: "centrifugal" }))).toEqual([]);
+});
+
+test("every hose that a toilet sends through is as wide as its kind wants, and one that it does not send through may be less", () => {
+  const waste = new Set(["h-waste", "h-loop", "h-over", "h-tank"]);
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...boat.lines.filter(isHose)),
+      fc.integer({ min: 13, max: 60 }),
+      fc.constantFrom("handPump" as const, "macerating" as const, "vacuum" as const),
+      (hose, innerMm, bowl) => {
+        const design = withSpec(boat, "bowl", { bowl });
+        const narrowed: Design = {
+          ...design,
+          lines: design.lines.map((line) =>
+            line === hose ? { ...hose, pipe: { ...hose.pipe, innerMm, outerMm: innerMm + 8 } } : line,
+          ),
+        };
+        const wantedMm = TOILETS[bowl].outMm!;
+        const isNarrow = waste.has(hose.id) && innerMm < wantedMm - 1;
+        const told = findAll(narrowed, "toiletNarrow").map(({ at, boreMm, isPumped }) => [at, boreMm, isPumped]);
+        expect(told).toEqual(isNarrow ? [[{ kind: "line", id: hose.id }, innerMm, true]] : []);
+      },
+    ),
+    { numRuns: 80 },
+  );
+});
+
+test("a float that switches on over its box's lid never does", () => {
+  const { sizeMm } = boat.gear.find(({ id }) => id === "sump")!;
+  const told = (onMm: number) => findAll(withSpec(boat, "sump", { onMm }), "floatOverRim");
+  expect(told(sizeMm.z - 20)).toEqual([]);
+  expect(told(sizeMm.z - 19)).toMatchObject([{ severity: "must", onMm: sizeMm.z - 19, highMm: sizeMm.z }]);
+});
+
+test("what loose water does to a boat is said not to be known where her weight or her GM is not", () => {
+  const wants = (rig: object) =>
+    findAll({ ...boat, rig: { ...boat.rig, ...rig } }, "stabilityUnknown").map((f) => f.wants);
+  expect(wants({})).toEqual([]);
+  expect(wants({ gmMm: null })).toEqual(["gm"]);
+  expect(wants({ displacementKg: null, gmMm: null })).toEqual(["weight"]);
+  expect(isSaid(van, "stabilityUnknown")).toBe(false);
+  expect(
+    isSaid(
+      { ...boat, rig: { ...boat.rig, gmMm: null }, tanks: [], lines: [], gear: [], states: [] },
+      "stabilityUnknown",
+    ),
+  ).toBe(false);
+});
+
+test("a boat's tank with an outlet and nothing on it empties into the bilge; a pump-out is one press, and a van may have it so", () => {
+  const bare = readDemo("otter");
+  const dry: Design = { ...bare, gear: [], lines: bare.lines.filter((line) => !isHose(line)) };
+  const [found] = findAll(dry, "outletIntoBilge");
+  expect(found).toMatchObject({ severity: "must", at: { kind: "tank", id: "grey" } });
+  const [remedy] = proposeRemedies(dry, evaluate(dry, LEVEL), found!);
+  const fitted = applyEdit(dry, remedy!.edit);
+  if (!fitted.ok) throw new Error(JSON.stringify(fitted.faults));
+  expect(isSaid(fitted.design, "outletIntoBilge")).toBe(false);
+  const before = new Set(evaluate(dry, LEVEL).findings.map(({ id }) => id));
+  const added = evaluate(fitted.design, LEVEL).findings.filter(({ id }) => !before.has(id));
+  expect(added.filter(({ severity }) => severity === "must").map(({ id }) => id)).toEqual([]);
+  // fresh water does no harm there
+  expect(
+    isSaid({ ...dry, tanks: dry.tanks.map((tank): Tank => ({ ...tank, holds: "fresh" })) }, "outletIntoBilge"),
+  ).toBe(false);
+  expect(isSaid({ ...dry, rig: { ...dry.rig, kind: "van" } }, "outletIntoBilge")).toBe(false);
+});
+
+test("the sea that stands in a sink or comes over its rim is told by how deep, and only of what drains overboard", () => {
+  const sink = boat.fixtures.find(({ id }) => id === "sink")!;
+  const at = (z: number): Design => ({
+    ...boat,
+    fixtures: boat.fixtures.map((one) => (one === sink ? { ...one, outletMm: { ...one.outletMm, z } } : one)),
+  });
+  const graded = (z: number) => findAll(at(z), "seaInFixture").map(({ severity, isOverRim }) => [severity, isOverRim]);
+  const line = boat.rig.waterlineZMm!;
+  expect(graded(sink.outletMm.z)).toEqual([]);
+  expect(graded(line - sink.rimMm - 1)).toEqual([["must", true]]);
+  expect(graded(line - 1)).toEqual([["should", false]]);
+  const [told] = findAll(at(line - 1), "seaInFixture");
+  // she heels: deeper than at rest
+  expect(told!.underMm).toBeGreaterThan(1);
+  const basin = boat.fixtures.find(({ id }) => id === "basin")!;
+  const low = {
+    ...boat,
+    fixtures: boat.fixtures.map((one) =>
+      one === basin ? { ...one, outletMm: { ...one.outletMm, z: line - 300 } } : one,
+    ),
+  };
+  // into a sump: no sea behind it
+  expect(findAll(low, "seaInFixture")).toEqual([]);
+});
+
+test("an intake within a metre of a discharge on the same side draws in what that lets go", () => {
+  const put = (x: number, y: number): Design => ({
+    ...boat,
+    gear: boat.gear.map((one) => (one.id === "intake" ? { ...one, atMm: { ...one.atMm, x, y } } : one)),
+  });
+  const seacock = boat.gear.find(({ id }) => id === "seacock")!;
+  expect(isSaid(boat, "intakeNearWaste")).toBe(false);
+  expect(findAll(put(seacock.atMm.x + 300, 700), "intakeNearWaste")).toMatchObject([
+    { severity: "should", at: { kind: "gear", id: "intake" }, otherId: "seacock" },
+  ]);
+  expect(isSaid(put(seacock.atMm.x + 300, -1_400), "intakeNearWaste")).toBe(false);
+});
