@@ -4,7 +4,7 @@ import type { Stop } from "@/core/record/journey";
 import { type CareKind, type DueCare, SANITISE_HOURS } from "@/core/road/care";
 import type { StayOverlap } from "@/core/road/checkJourney";
 import { addDays } from "@/core/road/civil";
-import type { DumpPlan, PlannedService } from "@/core/road/dumpPlan";
+import { type DumpPlan, MOST_PLAN_DAYS, type PlannedService } from "@/core/road/dumpPlan";
 import type { LoopChange } from "@/core/road/planJourney";
 import { formatBleach } from "./frost";
 import { describeStore } from "./stores";
@@ -91,6 +91,13 @@ export function describePlan(
   certainty: number,
   units: Units = "metric",
 ): string {
+  const told = tellPlan(plan, design, from, certainty, units);
+  if (plan.stopsBeyond === 0) return told;
+  const stops = plan.stopsBeyond === 1 ? "one stop after that is" : `${plan.stopsBeyond} stops after that are`;
+  return `${told} Planned for ${MOST_PLAN_DAYS} days; ${stops} not reckoned with.`;
+}
+
+function tellPlan(plan: DumpPlan, design: Design, from: string, certainty: number, units: Units): string {
   const wanted = `${formatNumber(certainty * 100, 0)} in 100`;
   if (plan.holds) {
     const count = plan.services.length;

@@ -176,6 +176,12 @@ export function describeTankFinding(
         why: `One lies ${length(finding.apartMm)} over the other.`,
         advice: "Hang them at one height, or pump over.",
       };
+    case "senderReversed":
+      return {
+        title: `The gauge of ${part} is upside down`,
+        why: "Its lower end stands at or over its upper end: full reads empty.",
+        advice: "Measure both ends again, from the bottom of the tank.",
+      };
     case "senderLong":
       return {
         title: `The gauge of ${part} is longer than the tank`,

@@ -28,7 +28,9 @@ export function checkTank(design: Design, tank: Tank, result: TankResult): Findi
   if (tank.sender) {
     const { min, max } = measureExtent(tank.solid);
     const heightMm = max.z - min.z;
-    const { highMm } = tank.sender;
+    const { lowMm, highMm } = tank.sender;
+    if (tank.sender.kind !== "fullOnly" && lowMm >= highMm)
+      findings.push(createFinding(at, { code: "senderReversed" }));
     if (highMm > heightMm) findings.push(createFinding(at, { code: "senderLong", highMm, heightMm }));
   }
   findings.push(...checkVents(design, tank));

@@ -99,6 +99,7 @@ export const FINDINGS = {
   valveNarrow: ["tank", "part", "note"],
   fittingHitsObstacle: ["tank", "part", "must"],
   linkApart: ["tank", "part", "must"],
+  senderReversed: ["tank", "part", "must"],
   senderLong: ["tank", "part", "should"],
   axleOverloaded: ["tank", "part", "must"],
   obstaclesOverlap: ["fall", "part", "note"],

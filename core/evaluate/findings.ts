@@ -217,6 +217,7 @@ type Numbers =
       readonly gapMm: number;
     }
   | { readonly code: "linkApart"; readonly otherName: string; readonly apartMm: number }
+  | { readonly code: "senderReversed" }
   | { readonly code: "senderLong"; readonly highMm: number; readonly heightMm: number }
   | {
       readonly code: "axleOverloaded";

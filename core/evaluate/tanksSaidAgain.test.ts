@@ -29,7 +29,7 @@ import type { Finding, FindingCode } from "./findings";
 
 type Told = { readonly code: FindingCode; readonly at: object } & Record<string, unknown>;
 
-const SENDER: Sender = { kind: "float", xMm: 50, yMm: 50, lowMm: 10, highMm: 100 };
+const SENDER: Sender = { kind: "float", xMm: 50, yMm: 50, lowMm: 60, highMm: 100 };
 const valve: Valve = { kind: "manual", boreMm: 50 };
 
 /** Two tanks of any two waters, their dump lines with and without valves, and what else a tank can be told of. */
@@ -240,6 +240,7 @@ function tellTanks(design: Design, { tanks }: Evaluation): Told[] {
       told.push({ code: "tankNoOutlet", at });
     const { solid, sender } = tank;
     const heightMm = measureHeightMm(solid);
+    if (sender && sender.highMm <= sender.lowMm) told.push({ code: "senderReversed", at });
     if (sender && sender.highMm > heightMm) told.push({ code: "senderLong", at, highMm: sender.highMm, heightMm });
     if (sharedAir && isMore(sharedAir.suctionPa, mostPa)) {
       const otherName = design.tanks.find(({ id }) => id === sharedAir.fromTankId)!.name;
@@ -325,7 +326,15 @@ function tellWhole(design: Design, { balance }: Evaluation): Told[] {
 
 const DUMP = ["dumpLineHigh", "dumpLineFlat", "dumpLineOpen", "dumpLineFull", "dumpEndInside"] as const;
 const SHARED = ["dumpLinesMix", "dumpLineDirtiesFresh", "branchAgainstFlow", "sharedAirSucks"] as const;
-const TANKS = ["tankNoOutlet", "senderLong", "ventThrottles", "pumpOutSucks", "pumpSucks", "tankBelowSill"] as const;
+const TANKS = [
+  "tankNoOutlet",
+  "senderReversed",
+  "senderLong",
+  "ventThrottles",
+  "pumpOutSucks",
+  "pumpSucks",
+  "tankBelowSill",
+] as const;
 const WHOLE = ["noTankYet", "fixtureUndrained", "ontoGround", "axleOverloaded", "obstaclesOverlap"] as const;
 const CODES = new Set<FindingCode>([...DUMP, ...SHARED, ...TANKS, ...WHOLE, "noFixtureYet"]);
 

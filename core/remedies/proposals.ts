@@ -158,6 +158,7 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   valveNarrow: null,
   fittingHitsObstacle: null,
   linkApart: null,
+  senderReversed: null,
   senderLong: null,
   axleOverloaded: null,
   obstaclesOverlap: null,

@@ -52,6 +52,8 @@ export type DumpPlan = {
   readonly cost: number;
   /** Kilometres of road that are driven only to dump or fill. */
   readonly detourKm: number;
+  /** Stops that lie after the longest time that is planned: not reckoned with. */
+  readonly stopsBeyond: number;
   /** Where it cannot hold: the store and the first day by which it is through more often than is allowed. */
   readonly breaks: { readonly storeId: string; readonly day: number } | null;
 };
@@ -232,7 +234,7 @@ function createChances({ stores, stretches }: PlanInput, lastDay: number): Chanc
 }
 
 function toPlan(
-  { stores, stretches, certainty }: PlanInput,
+  { stores, stretches, stops, from, certainty }: PlanInput,
   moments: readonly Moment[],
   { path, cost }: Label,
   lastDay: number,
@@ -273,6 +275,7 @@ function toPlan(
     holds,
     cost,
     detourKm: services.reduce((sum, service) => sum + service.detourKm, 0),
+    stopsBeyond: stops.filter(({ arrive, nights }) => toDays(arrive) + nights - toDays(from) > MOST_PLAN_DAYS).length,
     breaks: holds ? null : findBreak(intervals, stores, certainty, chanceOf),
   };
 }

@@ -95,6 +95,7 @@ const BEHIND: Readonly<Record<FindingCode, Sought | null>> = {
   valveNarrow: null,
   fittingHitsObstacle: null,
   linkApart: null,
+  senderReversed: null,
   senderLong: null,
   axleOverloaded: null,
   obstaclesOverlap: null,
