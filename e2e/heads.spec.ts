@@ -19,7 +19,7 @@ test("Otter, heads: the loop that stands too low is seen as she heels; hoses, su
   await expect(panel).toContainText(/Basin sump: Float band 7\.0.L/);
   await expect(panel).toContainText(/Part full, the tanks take/);
   // gear and hoses lie in plan, and gear is pulled there
-  await expect(page.getByTestId("plan-gear").locator("rect")).toHaveCount(16);
+  await expect(page.getByTestId("plan-gear").locator("rect")).toHaveCount(17);
   const toilet = plan(page).getByRole("button", { name: "Move Toilet in plan" });
   await toilet.press("Shift+ArrowRight");
   await expect(panel.getByLabel(PLACE.x)).toHaveValue("1460");

@@ -75,7 +75,9 @@ export function describeBalance(design: Design, { stores, endsBy }: Balance, uni
     const daily = formatQuantity(meanLPerDay, "volumePerDay", units);
     const lasts =
       days.here === null
-        ? "nothing comes into it"
+        ? store.holds === "fresh"
+          ? "nothing is drawn from it"
+          : "nothing comes into it"
         : `${store.holds === "fresh" ? "gone" : "full"} after ${formatDays(days.here)}${endsBy.here?.storeId === store.id ? "; it ends the stay" : ""}`;
     return `${name}: ${daily}, ${lasts}`;
   });

@@ -176,6 +176,12 @@ export function describeTankFinding(
         why: `One lies ${length(finding.apartMm)} over the other.`,
         advice: "Hang them at one height, or pump over.",
       };
+    case "nothingUsed":
+      return {
+        title: `Nothing is used in “${finding.wayName}”`,
+        why: "So no tank fills, and how many days it lasts is not worked out.",
+        advice: "Add under Days what you do with water.",
+      };
     case "senderReversed":
       return {
         title: `The gauge of ${part} is upside down`,

@@ -55,17 +55,21 @@ function checkLiving({ habits, tanks, fixtures, lines }: Design, { stores, groun
   const findings: Finding[] = [];
   const at = { kind: "habits" } as const;
   const freshL = stores.find(({ store }) => store.id === FRESH_ID)?.roomL.level ?? 0;
-  const wayId = habits.stretches[0]?.wayId;
-  for (const use of habits.ways.find(({ id }) => id === wayId)?.uses ?? []) {
-    if (use.from !== "fresh" || use.takesL <= freshL || use.times === 0) continue;
-    const numbers = { code: "useBeyondFresh", otherId: use.id, useName: use.name, takesL: use.takesL, freshL } as const;
-    findings.push(createFinding(at, numbers));
+  const lived = new Set(habits.stretches.map(({ wayId }) => wayId));
+  const ways = habits.ways.filter(({ id }) => lived.has(id));
+  const told = new Set<string>();
+  for (const { id: otherId, name: useName, from, takesL, times } of ways.flatMap(({ uses }) => uses)) {
+    if (from !== "fresh" || takesL <= freshL || times === 0 || told.has(otherId)) continue;
+    told.add(otherId);
+    findings.push(createFinding(at, { code: "useBeyondFresh", otherId, useName, takesL, freshL }));
   }
   // a rig without a tank or a fixture has been told so
   const hasEnd =
     tanks.some(({ holds }) => holds !== "fresh") ||
     lines.some(({ to }) => to.kind === "ground" || to.kind === "vessel");
   const isBegun = hasEnd && fixtures.length > 0;
+  const idle = ways.find(({ uses }) => uses.every(({ times }) => times === 0));
+  if (idle && isBegun) findings.push(createFinding(at, { code: "nothingUsed", wayName: idle.name }));
   if (groundLPerDay > 0 && isBegun)
     findings.push(createFinding(at, { code: "ontoGround", litresPerDay: groundLPerDay }));
   return findings;

@@ -19,6 +19,7 @@ export const FINDINGS = {
   fixtureOutside: ["fall", "part", "must"],
   partOutside: ["fall", "part", "must"],
   useOverfillsTank: ["tank", "part", ["must", "should"]],
+  nothingUsed: ["tank", "part", "should"],
   urineInGrey: ["tank", "part", "should"],
   loopFouled: ["tank", "part", ["must", "should"]],
   legBackwards: ["fall", "part", "must"],

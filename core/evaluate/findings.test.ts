@@ -208,6 +208,12 @@ test.each<[Finding["code"], Finding["severity"], readonly EditOp[]]>([
   ["noTankYet", "note", [set(["lines"], []), set(["tanks"], [])]],
   ["wasteEndsStay", "note", [set(["habits", "vessels", "fresh-water", "litres"], 900)]],
   ["useBeyondFresh", "should", [set(["habits", "ways", "wild", "uses", "drinking", "takesL"], 299)]],
+  ["nothingUsed", "should", [set(["habits", "ways", "wild", "uses"], [])]],
+  [
+    "senderReversed",
+    "must",
+    [set(["tanks", tank.id, "sender"], { kind: "float", xMm: 100, yMm: 100, lowMm: 100, highMm: 100 })],
+  ],
   ["ontoGround", "note", [set(["habits", "ways", "wild", "uses", "shower", "fixtureId"], null)]],
 ])("%s, a %s", (code, severity, ops) => {
   expect(find(kranich, code)).toBeUndefined();
@@ -323,4 +329,21 @@ test("worst first, and the same finding keeps its id when its numbers change", (
   expect(order).toEqual([...order].sort());
   const deeper = change(two, [set(["rig", "sillZMm"], -150)]);
   expect(find(deeper, "tankBelowSill")!.id).toBe(find(two, "tankBelowSill")!.id);
+});
+
+test("a use that takes more than is carried is told in every way of living that is lived, once, and in no other", () => {
+  const [wild] = kranich.habits.ways.filter(({ id }) => id === "wild");
+  const thirsty = { ...wild!, id: "feast", name: "Feast", uses: wild!.uses.map((use) => ({ ...use, takesL: 290 })) };
+  const ways = [...kranich.habits.ways, thirsty];
+  const live = (...wayIds: string[]): Design => ({
+    ...kranich,
+    habits: { ...kranich.habits, ways, stretches: wayIds.map((wayId) => ({ wayId, days: 3 })) },
+  });
+  const told = (design: Design) =>
+    evaluate(design, LEVEL).findings.filter(({ code }) => code === "useBeyondFresh").length;
+  expect(told(live("wild"))).toBe(0);
+  expect(told(live("wild", "feast"))).toBe(
+    thirsty.uses.filter(({ from, times }) => from === "fresh" && times > 0).length,
+  );
+  expect(told(live("feast", "wild", "feast"))).toBe(told(live("wild", "feast")));
 });

@@ -36,6 +36,7 @@ type Numbers =
       readonly otherId: string;
       readonly tankName: string;
     }
+  | { readonly code: "nothingUsed"; readonly wayName: string }
   | { readonly code: "urineInGrey" }
   | { readonly code: "noWaterline" }
   | { readonly code: "partOutside"; readonly byMm: number }

@@ -60,6 +60,7 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   fixtureOutside: (design, finding) => (finding.at.kind === "fixture" ? proposeInside(design, finding.at.id) : []),
   useOverfillsTank: (_design, finding) =>
     finding.at.kind === "fixture" ? proposeLessUse(finding.at.id, finding.safeL) : [],
+  nothingUsed: null,
   urineInGrey: (design, finding) => {
     const { at } = finding;
     const own = design.lines.find(

@@ -12,6 +12,7 @@ const BEHIND: Readonly<Record<FindingCode, Sought | null>> = {
   fixtureUndrained: null,
   fixtureOutside: null,
   useOverfillsTank: null,
+  nothingUsed: null,
   urineInGrey: null,
   loopFouled: null,
   noWaterline: null,
