@@ -1,7 +1,13 @@
+import { describeDumpFinding } from "./dumpFindings";
 import { describeGearFinding } from "./gearFindings";
 import { describeHeadsFinding } from "./headsFindings";
 import { describeHullFinding } from "./hullFindings";
 import { fitWords } from "./tellFinding";
 
 // The words of the areas whose checks come with `core/evaluate/fitted`.
-fitWords({ gear: describeGearFinding, heads: describeHeadsFinding, hull: describeHullFinding });
+fitWords({
+  gear: describeGearFinding,
+  heads: describeHeadsFinding,
+  hull: describeHullFinding,
+  dump: describeDumpFinding,
+});

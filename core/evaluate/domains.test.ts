@@ -2,24 +2,11 @@ import fc from "fast-check";
 import { designs, networks } from "@/tests/arbitraries";
 import { DEMO_NAMES, FURNISHED, HEADS_NAME, HEADS_NAMES, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
 import type { Design } from "../design/design";
-import { checkFittings } from "./checkFittings";
-import { checkGear } from "./checkGear";
-import { checkHeads } from "./checkHeads";
-import { checkHull } from "./checkHull";
-import { checkThrough } from "./checkThrough";
-import { CONCERNS, DomainMissing, FITTED_IDS, type FittedId, isFitFor, listFitted } from "./domains";
-import type { Finding } from "./findings";
+import { CONCERNS, DomainMissing, FITTED_IDS, isFitFor, listFitted } from "./domains";
+import { FITTED_CHECKS } from "./fittedChecks";
 import { evaluate } from "./judge";
 
 // Nothing here loads `fitted`: this is the page before it has come.
-
-const CHECKS: Readonly<Record<FittedId, (design: Design) => readonly Finding[]>> = {
-  gear: checkGear,
-  through: checkThrough,
-  fittings: checkFittings,
-  hull: checkHull,
-  heads: checkHeads,
-};
 
 test("a design is judged without the areas it has nothing of, and refused loudly where one is missing", () => {
   const refused: string[] = [];
@@ -43,7 +30,7 @@ test("an area says nothing of a design that it does not concern: leaving it away
     for (const id of FITTED_IDS) {
       if (CONCERNS[id](design)) continue;
       silent += 1;
-      expect({ id, found: CHECKS[id](design) }).toEqual({ id, found: [] });
+      expect({ id, found: FITTED_CHECKS[id]({ design }) }).toEqual({ id, found: [] });
     }
   };
   for (const name of [...DEMO_NAMES, ...LOOP_NAMES, ...HEADS_NAMES, HEADS_NAME, FURNISHED] as const)

@@ -24,7 +24,7 @@ export type Judged = {
 /** Areas that every rig has: their checks come along with the sums. In this order a finding is told within its severity. */
 const ALWAYS = ["drains", "junctions", "trapAir", "lines"] as const;
 /** Areas that only some rigs have something of; who evaluates without them is told so by `DomainMissing`. */
-export const FITTED_IDS = ["gear", "through", "fittings", "hull", "heads"] as const;
+export const FITTED_IDS = ["gear", "through", "fittings", "hull", "heads", "dumpLines"] as const;
 const AFTER = ["ramps", "tanks", "uses", "whole"] as const;
 
 /** In the order of the telling: it follows the water, and what concerns the whole rig comes last. */
@@ -41,6 +41,7 @@ export const CONCERNS: Readonly<Record<FittedId, (design: Design) => boolean>> =
   through: ({ rig }) => rig.waterlineZMm !== null,
   fittings: ({ rig }) => rig.waterlineZMm !== null,
   hull: ({ rig }) => rig.hull !== null && rig.hull !== undefined,
+  dumpLines: ({ lines }) => lines.some(({ kind }) => kind === "dumpLine"),
   heads: ({ gear, lines, fixtures, rig }) =>
     gear.length > 0 ||
     rig.kind === "boat" ||

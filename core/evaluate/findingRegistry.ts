@@ -1,16 +1,16 @@
 import type { Finding, FindingCode, Severity } from "./findings";
+import type { FITTED_FINDINGS } from "./fittedFindings";
 
-/** Areas in which findings are put into words; three of them come only with rigs that have something of theirs (`domains`). */
-export type WordArea = "fall" | "air" | "tank" | "gear" | "heads" | "hull";
+/** Areas in which findings are put into words; four of them come only with rigs that have something of theirs (`domains`). */
+export type WordArea = "fall" | "air" | "tank" | "gear" | "heads" | "hull" | "dump";
 
 /** Where a finding is worked on; `part` is where its part is. */
 type Place = "part" | "falls" | "tanks" | "air" | "through" | "heads" | "loop";
 
-/**
- * Every finding there is: the area that words it, the station it is worked on, and how severe it is; where that depends on
- * the case, what it may be. A code that is missing does not compile.
- */
-export const FINDINGS = {
+type Row = readonly [WordArea, Place, Severity | readonly Severity[]];
+export type Rows = Readonly<Partial<Record<FindingCode, Row>>>;
+
+const ALWAYS = {
   noFixtureYet: ["fall", "falls", "note"],
   noTankYet: ["tank", "tanks", "note"],
   parkedLevelOnly: ["fall", "part", "should"],
@@ -56,44 +56,11 @@ export const FINDINGS = {
   sharedAirSucks: ["air", "air", "should"],
   fixingWeak: ["tank", "part", "must"],
   fixingUnrated: ["tank", "part", "should"],
-  hoseKinks: ["heads", "heads", "should"],
-  hoseSmells: ["heads", "heads", ["should", "note"]],
-  sumpNoPump: ["heads", "heads", "must"],
-  sumpOutrun: ["heads", "heads", "must"],
-  sumpCycles: ["heads", "heads", "should"],
-  gmEaten: ["heads", "heads", "should"],
-  toiletNotBlack: ["heads", "heads", "must"],
-  toiletNarrow: ["heads", "heads", "must"],
-  floatOverRim: ["heads", "heads", "must"],
-  outletIntoBilge: ["heads", "part", "must"],
-  stabilityUnknown: ["heads", "heads", "note"],
-  seaInFixture: ["hull", "part", ["must", "should"]],
-  intakeNearWaste: ["hull", "through", "should"],
-  noState: ["gear", "loop", "should"],
-  pumpUnstrained: ["gear", "part", "note"],
-  loopUntreated: ["gear", "loop", ["must", "should"]],
-  lampCooks: ["gear", "loop", "should"],
-  uvWeak: ["gear", "loop", "should"],
-  heaterUnrelieved: ["gear", "part", "must"],
-  heaterUnmixed: ["gear", "part", "should"],
-  tanksHeel: ["heads", "heads", "should"],
-  partOffHull: ["hull", "part", "must"],
-  joinedWithoutGap: ["gear", "loop", "should"],
-  toiletLongRun: ["heads", "heads", "should"],
-  loopUnderBowl: ["heads", "heads", "must"],
-  toiletUnused: ["heads", "heads", "should"],
   fixingMissing: ["tank", "part", "should"],
   fixingTips: ["tank", "part", "must"],
   fixingSlides: ["tank", "part", "should"],
   fixingNoPlate: ["tank", "part", "should"],
   fixingScrewed: ["tank", "part", "should"],
-  dumpLineHigh: ["tank", "tanks", "must"],
-  dumpLineFlat: ["tank", "tanks", "should"],
-  dumpLineOpen: ["tank", "tanks", "must"],
-  dumpLineFull: ["tank", "tanks", ["should", "note"]],
-  dumpEndInside: ["tank", "tanks", "note"],
-  dumpLinesMix: ["tank", "tanks", ["must", "should"]],
-  dumpLineDirtiesFresh: ["tank", "tanks", "must"],
   portCrowded: ["tank", "part", "must"],
   outletOpen: ["tank", "tanks", "should"],
   portsOverlap: ["tank", "part", "must"],
@@ -125,53 +92,31 @@ export const FINDINGS = {
   wasteEndsStay: ["tank", "part", "note"],
   useBeyondFresh: ["tank", "part", "should"],
   endsOnGround: ["fall", "part", "should"],
-  seacockMissing: ["gear", "through", ["must", "should"]],
-  metalUnfit: ["gear", "through", ["must", "should"]],
-  clampsFew: ["gear", "through", "should"],
-  loopLow: ["gear", "heads", "must"],
-  fittingOffHull: ["hull", "through", "must"],
-  fittingDomestic: ["hull", "through", ["must", "should"]],
-  metalsMeet: ["hull", "through", ["must", "note"]],
-  backingMissing: ["hull", "through", "should"],
-  tailUnfit: ["hull", "through", ["must", "should"]],
-  handleBlocked: ["hull", "through", "should"],
-  fittingShared: ["hull", "through", "must"],
-  iceboxOpen: ["hull", "part", "should"],
-  lineOffHull: ["hull", "part", "must"],
-  waterOverDeck: ["hull", "part", "must"],
-  floatsNowhere: ["hull", "part", "must"],
-  weightDiffers: ["hull", "part", "note"],
-  gearPortOpen: ["gear", "part", "should"],
-  pumpCurveRises: ["gear", "part", "must"],
-  pumpNeverStops: ["gear", "part", "should"],
-  accumulatorHard: ["gear", "part", "should"],
-  uvBlind: ["gear", "part", "must"],
-  floatReversed: ["gear", "part", "must"],
-  filterOrder: ["gear", "part", "should"],
-  pumpsInRow: ["gear", "part", "note"],
-  waterFouled: ["gear", "loop", "must"],
-  seaComesIn: ["gear", "loop", ["must", "should"]],
-  hoseComesOff: ["gear", "loop", ["should", "note"]],
-  blackOverboard: ["gear", "loop", ["must", "should"]],
-  tankOverfills: ["gear", "loop", ["should", "note"]],
-  tankRunsOut: ["gear", "loop", ["must", "should"]],
-  nonReturnAgainst: ["gear", "part", "must"],
-  pumpRunsDry: ["gear", "part", ["should", "note"]],
-  pumpDeadHead: ["gear", "part", ["should", "note"]],
   ontoGround: ["fall", "part", "note"],
-} as const satisfies Readonly<Record<FindingCode, readonly [WordArea, Place, Severity | readonly Severity[]]>>;
+} as const satisfies Rows;
+
+type Every = typeof ALWAYS & typeof FITTED_FINDINGS;
+
+/**
+ * Every finding there is: the area that words it, the station it is worked on, and how severe it is; where that depends on
+ * the case, what it may be. A code that is missing does not compile. Those of gear, heads, hull and dump lines come with their checks.
+ */
+export const FINDINGS = { ...ALWAYS } as Every;
+
+/** Puts the findings of the fitted areas in place; `core/evaluate/fitted` does so when it is loaded. */
+export const fitFindings = (rows: typeof FITTED_FINDINGS): void => void Object.assign(FINDINGS, rows);
 
 type CodeOf<A extends WordArea> = {
-  [C in FindingCode]: (typeof FINDINGS)[C][0] extends A ? C : never;
+  [C in FindingCode]: Every[C][0] extends A ? C : never;
 }[FindingCode];
 
 /** Codes whose severity depends on the case. */
 export type GradedCode = {
-  [C in FindingCode]: (typeof FINDINGS)[C][2] extends Severity ? never : C;
+  [C in FindingCode]: Every[C][2] extends Severity ? never : C;
 }[FindingCode];
 
 /** What a finding that is graded by the case may be. */
-export type SeverityOf<C extends GradedCode> = (typeof FINDINGS)[C][2][number] & Severity;
+export type SeverityOf<C extends GradedCode> = Every[C][2][number] & Severity;
 
 /** The findings of an area of words. */
 export type FindingOf<A extends WordArea> = Extract<Finding, { readonly code: CodeOf<A> }>;

@@ -1,3 +1,4 @@
+import "./fitted";
 import { readDemo } from "@/tests/demoRigs";
 import type { Design } from "../design/design";
 import type { Gear, GearSpec, WorkingState } from "../design/gear";

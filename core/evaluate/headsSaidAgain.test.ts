@@ -1,3 +1,4 @@
+import "./fitted";
 import fc from "fast-check";
 import { readDemo } from "@/tests/demoRigs";
 import { findUnusedToilet } from "../days/toiletUse";

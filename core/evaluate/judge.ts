@@ -33,7 +33,6 @@ import {
 import { computeLeastSealMm, computeTrapWater } from "../traps/trapSeal";
 import { checkDesign } from "./checkDesign";
 import { checkDrain } from "./checkDrain";
-import { checkDumpLines } from "./checkDumpLines";
 import { checkJunctions } from "./checkJunctions";
 import { checkLineLegs, listLinePassages } from "./checkLineLegs";
 import { checkRamps } from "./checkRamps";
@@ -51,10 +50,7 @@ const CHECKS: Readonly<Record<Exclude<DomainId, FittedId | "drains">, Check>> = 
   trapAir: ({ trapAirs }) => trapAirs.flatMap(checkTrapAir),
   lines: ({ design, linePassages }) => checkLineLegs(design, linePassages),
   ramps: ({ design, ramps }) => checkRamps(design, ramps),
-  tanks: ({ design, tanks }) => [
-    ...design.tanks.flatMap((tank, i) => checkTank(design, tank, tanks[i]!)),
-    ...checkDumpLines(design),
-  ],
+  tanks: ({ design, tanks }) => design.tanks.flatMap((tank, i) => checkTank(design, tank, tanks[i]!)),
   uses: ({ design, network, paths, tanks }) => [...checkReceivers(design, paths), ...checkUses(design, network, tanks)],
   whole: ({ design, balance }) => checkDesign(design, balance),
 };

@@ -1,0 +1,29 @@
+import { checkAboard } from "./checkAboard";
+import { checkBowlHoses } from "./checkBowlHoses";
+import { checkDumpLines } from "./checkDumpLines";
+import { checkFittings } from "./checkFittings";
+import { checkGear } from "./checkGear";
+import { checkHeads } from "./checkHeads";
+import { checkHull } from "./checkHull";
+import { checkSeaInlets } from "./checkSeaInlets";
+import { checkSumps } from "./checkSumps";
+import { checkThrough } from "./checkThrough";
+import type { FittedId, Judged } from "./domains";
+import type { Finding } from "./findings";
+
+type OfDesign = (judged: Pick<Judged, "design">) => readonly Finding[];
+
+/** What each of the areas has to say that only some rigs have anything of; `fitted` puts them in place. */
+export const FITTED_CHECKS: Readonly<Record<FittedId, OfDesign>> = {
+  gear: ({ design }) => checkGear(design),
+  through: ({ design }) => [...checkThrough(design), ...checkSeaInlets(design)],
+  fittings: ({ design }) => checkFittings(design),
+  dumpLines: ({ design }) => checkDumpLines(design),
+  hull: ({ design }) => checkHull(design),
+  heads: ({ design }) => [
+    ...checkHeads(design),
+    ...checkBowlHoses(design),
+    ...checkSumps(design),
+    ...checkAboard(design),
+  ],
+};
