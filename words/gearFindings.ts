@@ -154,7 +154,7 @@ export function describeGearFinding(finding: FindingOf<"gear">, { part, length, 
     case "seaComesIn":
       return {
         title: `The sea can come in through ${part}`,
-        why: describeState(finding),
+        why: `It comes from ${finding.fromName}. ${describeState(finding)}`,
         advice:
           "Take the hose up over the worst heeled waterline with a vented loop at its top, and shut the seacock when you leave her.",
       };

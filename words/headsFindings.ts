@@ -84,7 +84,7 @@ export function describeHeadsFinding(finding: FindingOf<"heads">, { part, length
       return {
         title: `${part} is too narrow for a toilet`,
         why: finding.isPumped
-          ? `${length(finding.boreMm)} of bore; a toilet of its kind sends through ${length(finding.wantedMm)}, and what leaves it clogs less.`
+          ? `${length(finding.boreMm)} of bore; a toilet of its kind sends through ${length(finding.wantedMm)}, and what leaves it clogs anything less.`
           : `${length(finding.boreMm)} of bore; solids need 75 mm waste or 3 in pipe all the way.`,
         advice: finding.isPumped
           ? `Use hose of ${length(finding.wantedMm)} all the way, or as its sheet says.`

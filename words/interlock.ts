@@ -56,7 +56,7 @@ export function describeHazard(design: Design, { kind, water, to, from, stateId,
       ? `${nameNode(design, from)} ${VERBS[kind]}`
       : kind === "spills" && failure
         ? `${nameNode(design, from)} runs onto the ${design.rig.kind === "boat" ? "sole" : "floor"}`
-        : `${WATERS[water ?? "grey"]} water ${speakFor(design.rig.kind)(VERBS[kind].replace("water ", ""))} ${nameNode(design, to)}`;
+        : `${WATERS[water ?? "grey"]} water ${speakFor(design.rig.kind)(VERBS[kind].replace("water ", ""))} ${nameNode(design, to)}${kind === "floods" ? ` by ${nameNode(design, from)}` : ""}`;
   const why = failure ? `${describeFailure(failure, nameFailed(design, failure))}` : "no failure needed";
   const more = alike === 0 ? "" : ` ${alike} more like it.`;
   return `${what}: ${nameState(design, stateId)}, ${why}.${more}`;

@@ -38,6 +38,8 @@ export function describeRemedy(edit: Edit, byMm: number | null, design: Design, 
       return "Fit a hand valve at the outlet";
     case "fitPumpOut":
       return "Fit a pump-out: a draw, a hose and a deck fitting";
+    case "fitLoop":
+      return "Lead the hose over a vented loop";
     case "regradeDumpLine":
       return "Lay it over the same points with the least fall all the way";
     case "openDumpLine":
@@ -153,6 +155,7 @@ export function describeEdit(edit: Edit, design: Design): string {
     removeVent: "Take a breather out",
     addDumpLine: "Lay a dump line",
     fitDumpValve: `Fit a valve at ${part}`,
+    fitLoop: "Fit a vented loop",
     fitPumpOut: `Fit a pump-out to ${part}`,
     removeDumpLine: "Take a dump line out",
     regradeDumpLine: `Lay ${part} with fall`,

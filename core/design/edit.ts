@@ -78,6 +78,7 @@ export const EDIT_CODES = [
   "openDumpLine",
   "fitDumpValve",
   "fitPumpOut",
+  "fitLoop",
   "clearLeg",
   "moveVentEnd",
   "widenInlet",

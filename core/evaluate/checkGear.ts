@@ -152,7 +152,11 @@ function toFinding(design: Design, [hazard, ...more]: readonly [Hazard, ...Hazar
       return createFinding(at, { code: "waterFouled", water: hazard.water!, fromName, ...common });
     }
     case "floods":
-      return createGraded(failure ? "should" : "must", at, { code: "seaComesIn", ...common });
+      return createGraded(failure ? "should" : "must", at, {
+        code: "seaComesIn",
+        fromName: nameOwner(gear, hazard.from),
+        ...common,
+      });
     case "spills": {
       const tank = tanks.find(({ id }) => id === hazard.tankId);
       const spec = gear.find(({ id }) => id === hazard.gearId)?.spec;
@@ -208,7 +212,7 @@ function toFinding(design: Design, [hazard, ...more]: readonly [Hazard, ...Hazar
         code: "tankOverfills",
         ...common,
         otherId: failure ? "failure" : "none",
-        fromName: gear.find(({ id }) => hazard.from.startsWith(`${id}:`))?.name ?? null,
+        fromName: nameOwner(gear, hazard.from) || null,
       });
     case "runsDry":
       return createGraded(failure ? "note" : "should", at, { code: "pumpRunsDry", ...common });
@@ -216,6 +220,10 @@ function toFinding(design: Design, [hazard, ...more]: readonly [Hazard, ...Hazar
       return createGraded(failure ? "note" : "should", at, { code: "pumpDeadHead", ...common });
   }
 }
+
+// The name of the piece a node belongs to; empty for a tank's.
+const nameOwner = (gear: Design["gear"], node: string): string =>
+  gear.find(({ id }) => node.startsWith(`${id}:`))?.name ?? "";
 
 function nameFailed({ gear, lines }: Design, failure: Failure): string | null {
   if (failure.kind === "hoseOff") return lines.find(({ id }) => id === failure.lineId)?.name ?? failure.lineId;

@@ -335,7 +335,7 @@ type Numbers =
   | { readonly code: "filterOrder"; readonly otherId: string; readonly otherName: string }
   | { readonly code: "pumpsInRow"; readonly otherId: string; readonly otherName: string }
   | ({ readonly code: "waterFouled"; readonly water: HeldWater | "sea"; readonly fromName: string | null } & InState)
-  | ({ readonly code: "seaComesIn" } & InState)
+  | ({ readonly code: "seaComesIn"; readonly fromName: string } & InState)
   | ({
       readonly code: "hoseComesOff";
       /** Hoses of which each would do it, and the first of them. */

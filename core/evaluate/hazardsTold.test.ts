@@ -152,6 +152,8 @@ function tellAgain(design: Design, group: readonly [Hazard, ...Hazard[]]): objec
             : null,
       };
     }
+    case "floods":
+      return { ...own, fromName: nameOf(gear, ownerOf(from)) };
     case "runsOut":
       return { ...own, otherId: failure ? "failure" : "none", outName: nameOf(gear, ownerOf(to)), isDriven };
     case "discharges":

@@ -9,6 +9,7 @@ import { followDumpLine } from "../tanks/dumpWays";
 import { proposeWiderWay } from "./boreRemedies";
 import { proposeLegClear, proposeVentEndClear } from "./clearRemedies";
 import { proposeFallRemedies } from "./fallRemedies";
+import { proposeVentedLoop } from "./loopRemedy";
 import { proposeOwnVessel } from "./ownVesselRemedy";
 import {
   proposeBarrierHose,
@@ -219,7 +220,7 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   filterOrder: null,
   pumpsInRow: null,
   waterFouled: null,
-  seaComesIn: null,
+  seaComesIn: (design, finding) => proposeVentedLoop(design, finding, LOOP_NAME),
   hoseComesOff: null,
   blackOverboard: null,
   tankOverfills: null,
@@ -244,6 +245,7 @@ const proposePumpOut = (design: Design, tank: Tank): Remedy[] => [
   { byMm: null, edit: buildFitPumpOut(design, tank, `${tank.name} pump-out`.slice(0, 80)) },
 ];
 
+const LOOP_NAME = "Vented loop";
 const FIRST_TANK_NAME = "Grey tank";
 const FIRST_FIXTURE_NAME = "Kitchen sink";
 /** A name of our own for a vessel that is hung by a remedy; the builder may give it another. */

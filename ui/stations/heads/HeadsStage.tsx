@@ -2,6 +2,7 @@
 import { useId, useMemo } from "react";
 import { computeUp, LEVEL } from "@/core/attitude/attitude";
 import type { Design } from "@/core/design/design";
+import type { PartRef } from "@/core/design/part";
 import { listHoseCourse } from "@/core/fit/lineLegs";
 import { toBlock, toTankBlock } from "@/core/fit/obstacleGaps";
 import { placeLabels } from "@/core/geometry/placeLabels";
@@ -12,6 +13,7 @@ import { sectionAt } from "@/core/hull/loft";
 import { measureOverWater } from "@/core/hull/overWater";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, tilt } from "@/store/workbench";
+import { describePart } from "@/words/describePart";
 import { formatLength, formatNumber } from "@/words/units";
 import { HaloText } from "../../drawing/HaloText";
 import { Hatches } from "../../drawing/Hatches";
@@ -36,6 +38,7 @@ export function HeadsStage() {
     }))
     .sort((a, b) => (a.over ?? Infinity) - (b.over ?? Infinity))[0];
   const isBoat = design.rig.waterlineZMm !== null;
+  const [flooded] = useFlooded();
   const heel = attitude.rollDeg;
   return (
     <section aria-label="The heads from behind" className="flex min-h-0 flex-1 flex-col bg-sheet">
@@ -44,6 +47,8 @@ export function HeadsStage() {
         text={
           !isBoat ? (
             "From behind, at true heights over the floor."
+          ) : flooded ? (
+            <span className="text-signal">The sea can come in through {describePart(flooded, design)}.</span>
           ) : lowest?.over == null ? (
             "From behind, with the water where she floats. No vented loop yet."
           ) : (
@@ -89,12 +94,22 @@ function findSkin({ rig, gear }: Design): readonly Pick<Vec3, "y" | "z">[] | nul
   return [...[...half].reverse(), ...half.map(({ y, z }) => ({ y: -y, z }))];
 }
 
+// What the sea comes into by itself, with nothing that fails.
+function useFlooded(): readonly PartRef[] {
+  const findings = useWorkbench((state) => state.evaluation!.findings);
+  return useMemo(
+    () => findings.flatMap(({ code, severity, at }) => (code === "seaComesIn" && severity === "must" ? [at] : [])),
+    [findings],
+  );
+}
+
 type Flat = readonly [number, number];
 
 function HeadsDrawing({ design }: { readonly design: Design }) {
   const attitude = useWorkbench((state) => state.attitude);
   const units = useWorkbench((state) => state.units);
   const selection = useWorkbench((state) => state.selection);
+  const flooded = useFlooded();
   const frame = useFrame<SVGSVGElement>();
   const hatch = useId().replace(/[^a-z0-9]/gi, "");
   const { width, height } = frame.size;
@@ -248,6 +263,7 @@ function HeadsDrawing({ design }: { readonly design: Design }) {
               const over = measureOverWater(design, { ...piece.atMm, z: piece.atMm.z + piece.sizeMm.z }, attitude);
               const isLow = piece.spec.kind === "ventedLoop" && over !== null && over < LOOP_OVER_MM;
               const isUnder = over !== null && over < 0;
+              const isWrong = isLow || flooded.some((at) => at.kind === "gear" && at.id === piece.id);
               const isPicked = selection?.kind === "gear" && selection.id === piece.id;
               const y = corners[2]![1];
               return (
@@ -255,8 +271,8 @@ function HeadsDrawing({ design }: { readonly design: Design }) {
                   <Outline
                     points={toText(corners)}
                     fill={isPicked ? "var(--pick)" : "var(--sheet)"}
-                    stroke={isLow ? "var(--signal)" : isUnder ? "var(--water)" : "var(--ink)"}
-                    strokeWidth={isLow ? 3 : 1.8}
+                    stroke={isWrong ? "var(--signal)" : isUnder ? "var(--water)" : "var(--ink)"}
+                    strokeWidth={isWrong ? 3 : 1.8}
                   />
                   <a
                     href={`#${piece.id}`}

@@ -1,0 +1,24 @@
+import type { Design } from "../design/design";
+import { buildInsertLoop } from "../edits/insertLoop";
+import type { Finding } from "../evaluate/findings";
+import { buildGearGraph } from "../gear/gearGraph";
+import { buildArcs, findWays } from "../gear/reach";
+import { ALL_OPEN } from "../gear/settings";
+import type { Remedy } from "./remedy";
+
+type SeaComesIn = Extract<Finding, { readonly code: "seaComesIn" }>;
+
+/** A vented loop in the way the sea comes by: in the hose next to what it floods first, then in those before it. */
+export function proposeVentedLoop(design: Design, { at, otherId }: SeaComesIn, name: string): Remedy[] {
+  const graph = buildGearGraph(design);
+  const source = graph.ends.find(({ node }) => node === otherId.split("~")[0]);
+  if (!source || !("id" in at)) return [];
+  const own = at.kind === "tank" ? `tank:${at.id}:` : `${at.id}:`;
+  const ways = findWays(graph, buildArcs(graph, { ...ALL_OPEN, isOn: () => false }), source);
+  const way = [...ways].find(([node]) => node.startsWith(own))?.[1];
+  const hoses = (way?.links ?? []).filter((id) => design.lines.some((line) => line.id === id));
+  return hoses.toReversed().flatMap((hoseId) => {
+    const edit = buildInsertLoop(design, hoseId, name);
+    return edit ? [{ byMm: null, edit }] : [];
+  });
+}
