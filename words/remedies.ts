@@ -38,6 +38,8 @@ export function describeRemedy(edit: Edit, byMm: number | null, design: Design, 
       return "Fit a hand valve at the outlet";
     case "fitPumpOut":
       return "Fit a pump-out: a draw, a hose and a deck fitting";
+    case "fitStrainer":
+      return "Put a strainer in the hose to it";
     case "fitLoop":
       return "Lead the hose over a vented loop";
     case "regradeDumpLine":
@@ -155,6 +157,7 @@ export function describeEdit(edit: Edit, design: Design): string {
     removeVent: "Take a breather out",
     addDumpLine: "Lay a dump line",
     fitDumpValve: `Fit a valve at ${part}`,
+    fitStrainer: "Fit a strainer",
     fitLoop: "Fit a vented loop",
     fitPumpOut: `Fit a pump-out to ${part}`,
     removeDumpLine: "Take a dump line out",

@@ -79,6 +79,7 @@ export const EDIT_CODES = [
   "fitDumpValve",
   "fitPumpOut",
   "fitLoop",
+  "fitStrainer",
   "clearLeg",
   "moveVentEnd",
   "widenInlet",

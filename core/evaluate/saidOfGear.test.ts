@@ -7,6 +7,7 @@ import { applyEdit } from "../design/edit";
 import type { Gear, GearKind, WorkingState } from "../design/gear";
 import { toNodes } from "../design/nodes";
 import type { Hose, Line, Tank } from "../design/plumbing";
+import { buildInsertStrainer } from "../edits/insertPiece";
 import { proveInterlock } from "../gear/interlock";
 import { computeLoopFigures } from "../gear/loopFigures";
 import { USUAL_GEAR } from "../gear/usualGear";
@@ -84,6 +85,26 @@ test("a pump by membranes wants a strainer or filter between it and what it draw
   });
   expect(told(cut(false))).toEqual([]);
   expect(told(cut(true))).toEqual([]);
+  const [found] = findAll(boat, "pumpUnstrained");
+  const [remedy] = proposeRemedies(boat, evaluate(boat, LEVEL), found!);
+  expect(remedy!.edit.code).toBe("fitStrainer");
+  // its outlet towards the pump, whichever way the hose was drawn
+  for (const line of [draw, { ...draw, from: draw.to, to: draw.from }]) {
+    const design = { ...boat, lines: boat.lines.map((one) => (one === draw ? line : one)) };
+    const fitted = applyEdit(design, buildInsertStrainer(design, draw.id, "Own")!);
+    if (!fitted.ok) throw new Error(JSON.stringify(fitted.faults));
+    const put = fitted.design.gear.at(-1)!.id;
+    const ends = fitted.design.lines.filter(isHose).flatMap(
+      ({ from, to }) =>
+        [
+          [from, to],
+          [to, from],
+        ] as const,
+    );
+    const beside = (port: string) => ends.find(([a]) => a.kind === "gear" && a.gearId === put && a.port === port)![1];
+    expect(beside("out")).toEqual({ kind: "gear", gearId: "flush-pump", port: "in" });
+    expect(beside("in")).toMatchObject({ kind: "tank", tankId: "fresh" });
+  }
   // one behind it holds nothing back
   const after: Design = {
     ...boat,
@@ -221,6 +242,14 @@ test("an intake within a metre of a discharge on the same side draws in what tha
     { severity: "should", at: { kind: "gear", id: "intake" }, otherId: "seacock" },
   ]);
   expect(isSaid(put(seacock.atMm.x + 300, -1_400), "intakeNearWaste")).toBe(false);
+  // the nearest of all is named; one on her other side, or exactly a metre off, is none
+  const near = (x: number) => {
+    const twin: Gear = { ...seacock, id: "twin", name: "Twin", atMm: { ...seacock.atMm, x } };
+    const design = put(seacock.atMm.x + 300, seacock.atMm.y);
+    return findAll({ ...design, gear: [...design.gear, twin] }, "intakeNearWaste").map(({ otherName }) => otherName);
+  };
+  expect(near(seacock.atMm.x + 200)).toEqual(["Twin"]);
+  expect(near(seacock.atMm.x - 200)).toEqual([seacock.name]);
 });
 
 const loop = readDemo("lesesaal-loop");

@@ -2,6 +2,7 @@ import type { Design } from "../design/design";
 import type { Drain, Tank, Vent } from "../design/plumbing";
 import { buildFitDumpValve, buildOpenDumpLine, buildRegradeDumpLine } from "../edits/dumpLineEdits";
 import { buildAddFixture } from "../edits/fixtureEdits";
+import { buildInsertStrainer } from "../edits/insertPiece";
 import { buildFitPumpOut } from "../edits/pumpOutEdits";
 import { buildAddTank } from "../edits/tankEdits";
 import type { Finding, FindingCode } from "../evaluate/findings";
@@ -131,7 +132,7 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   seaInFixture: null,
   intakeNearWaste: null,
   noState: null,
-  pumpUnstrained: null,
+  pumpUnstrained: (design, { at }) => proposeStrainer(design, "id" in at ? at.id : ""),
   loopUntreated: null,
   lampCooks: null,
   uvWeak: null,
@@ -245,6 +246,16 @@ const proposePumpOut = (design: Design, tank: Tank): Remedy[] => [
   { byMm: null, edit: buildFitPumpOut(design, tank, `${tank.name} pump-out`.slice(0, 80)) },
 ];
 
+// In the hose that comes to its inlet, whichever way that was drawn.
+const proposeStrainer = ({ lines, ...design }: Design, pumpId: string): Remedy[] =>
+  lines.flatMap((line) => {
+    if (line.kind !== "hose") return [];
+    const isAt = [line.from, line.to].some((end) => end.kind === "gear" && end.gearId === pumpId && end.port === "in");
+    const edit = isAt ? buildInsertStrainer({ ...design, lines }, line.id, STRAINER_NAME) : null;
+    return edit ? [{ byMm: null, edit }] : [];
+  });
+
+const STRAINER_NAME = "Strainer";
 const LOOP_NAME = "Vented loop";
 const FIRST_TANK_NAME = "Grey tank";
 const FIRST_FIXTURE_NAME = "Kitchen sink";

@@ -1,6 +1,6 @@
 import { readDemo } from "@/tests/demoRigs";
 import { applyEdit } from "../design/edit";
-import { buildInsertValve } from "../edits/insertValve";
+import { buildInsertValve } from "../edits/insertPiece";
 import { buildGearGraph } from "../gear/gearGraph";
 import { ALL_OPEN, toSetting } from "../gear/settings";
 import { solveFlows } from "../gear/solveFlows";

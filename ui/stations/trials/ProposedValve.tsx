@@ -1,5 +1,5 @@
 "use client";
-import { buildInsertValve } from "@/core/edits/insertValve";
+import { buildInsertValve } from "@/core/edits/insertPiece";
 import type { Halving } from "@/core/trials/halving";
 import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
