@@ -4,13 +4,11 @@ import { findAll, isSaid } from "@/tests/findingEdges";
 import { LEVEL } from "../attitude/attitude";
 import type { Design } from "../design/design";
 import { applyEdit } from "../design/edit";
-import type { Gear, GearKind, WorkingState } from "../design/gear";
+import type { Gear } from "../design/gear";
 import { toNodes } from "../design/nodes";
 import type { Hose, Line, Tank } from "../design/plumbing";
 import { buildInsertStrainer } from "../edits/insertPiece";
 import { proveInterlock } from "../gear/interlock";
-import { computeLoopFigures } from "../gear/loopFigures";
-import { USUAL_GEAR } from "../gear/usualGear";
 import { vec } from "../geometry/vec";
 import { computeStability } from "../heads/stability";
 import { TOILETS } from "../heads/toiletKinds";
@@ -66,6 +64,30 @@ test("waters that only valves keep apart are told, with what stands between; air
     );
   const joined = { ...boat, gear: boat.gear.filter(({ id }) => id !== "flush-gap"), lines: direct };
   expect(findAll(joined, "joinedWithoutGap").map((f) => f.at)).toEqual([{ kind: "tank", id: "fresh" }]);
+});
+
+test("the tap outside, from which others drink, is kept from used water by air alone; an own tap is judged with the states", () => {
+  const camp = readDemo("lesesaal-loop");
+  const ends = (id: string) => (end: Hose["from"]) => end.kind === "gear" && end.gearId === id;
+  expect(isSaid(camp, "joinedWithoutGap")).toBe(false);
+  // the gap's two hoses made one
+  const [a, b] = camp.lines.filter(isHose).filter(({ from, to }) => [from, to].some(ends("gap")));
+  const far = ({ from, to }: Hose) => (ends("gap")(from) ? to : from);
+  const direct: Hose = { ...a!, from: far(a!), to: far(b!), pointsMm: [] };
+  const joined: Design = {
+    ...camp,
+    gear: camp.gear.filter(({ id }) => id !== "gap"),
+    lines: [...camp.lines.filter((line) => line !== a && line !== b), direct],
+  };
+  const told = findAll(joined, "joinedWithoutGap");
+  expect(told.map(({ at, water }) => [at, water])).toEqual([[{ kind: "gear", id: "camp" }, "loop"]]);
+  expect(told[0]!.keptApartBy).toContain(camp.gear.find(({ id }) => id === "fillvalve")!.name);
+  // by two ways the one with less between is told, whichever comes first in the file
+  for (const isFirst of [true, false]) {
+    const bare: Hose = { ...direct, id: "bare", from: { kind: "gear", gearId: "camp", port: "out" } };
+    const lines = isFirst ? [bare, ...joined.lines] : [...joined.lines, bare];
+    expect(findAll({ ...joined, lines }, "joinedWithoutGap").map(({ keptApartBy }) => keptApartBy)).toEqual([[]]);
+  }
 });
 
 test("a pump by membranes wants a strainer or filter between it and what it draws from, whichever way hoses were drawn", () => {
@@ -250,125 +272,6 @@ test("an intake within a metre of a discharge on the same side draws in what tha
   };
   expect(near(seacock.atMm.x + 200)).toEqual(["Twin"]);
   expect(near(seacock.atMm.x - 200)).toEqual([seacock.name]);
-});
-
-const loop = readDemo("lesesaal-loop");
-const SHOWER = "shower-from-the-loop";
-const inShower = (design: Design, change: (state: WorkingState) => WorkingState): Design => ({
-  ...design,
-  states: design.states.map((state) => (state.id === SHOWER ? change(state) : state)),
-});
-const graded = (design: Design) => findAll(design, "loopUntreated").map(({ severity, lacks }) => [severity, lacks]);
-
-test("used water comes out of a shower only past a lamp that is lit and a filter that is fine", () => {
-  expect(graded(loop)).toEqual([]);
-  const dark = inShower(loop, (state) => ({ ...state, on: state.on.filter((id) => id !== "lamp") }));
-  expect(graded(dark)).toEqual([["must", "lamp"]]);
-  const coarse = loop.gear.reduce(
-    (design, { id, spec }) => (spec.kind === "filter" ? withSpec(design, id, { micron: 5.1 }) : design),
-    loop,
-  );
-  expect(graded(coarse)).toEqual([["should", "filter"]]);
-  expect(graded(withSpec(coarse, "fine", { micron: 5 }))).toEqual([]);
-  // with the pump off it runs while pipes are emptied, and nobody showers
-  expect(graded(inShower(dark, (state) => ({ ...state, on: [] })))).toEqual([]);
-  // water that is not used before
-  const clean = {
-    ...dark,
-    tanks: dark.tanks.map((tank): Tank => (tank.holds === "loop" ? { ...tank, holds: "fresh" } : tank)),
-  };
-  expect(graded(clean)).toEqual([]);
-});
-
-test("a way round the lamp is a way past no lamp", () => {
-  const at = (gearId: string, port: string) => ({ kind: "gear" as const, gearId, port });
-  const own = loop.lines.filter(isHose);
-  const after = own.find(({ from, to }) =>
-    [from, to].some((end) => end.kind === "gear" && end.gearId === "lamp" && end.port === "out"),
-  )!;
-  const tee = (id: string): Gear => ({ ...loop.gear.find(({ spec }) => spec.kind === "tee")!, id });
-  const isFrom = after.from.kind === "gear" && after.from.gearId === "lamp";
-  const far = isFrom ? after.to : after.from;
-  const before = own.find(({ from, to }) =>
-    [from, to].some((end) => end.kind === "gear" && end.gearId === "lamp" && end.port === "in"),
-  )!;
-  const nearEnd = before.to.kind === "gear" && before.to.gearId === "lamp" ? before.from : before.to;
-  const hose = (id: string, from: Hose["from"], to: Hose["to"]): Hose => ({
-    ...after,
-    id,
-    name: id,
-    from,
-    to,
-    pointsMm: [],
-  });
-  const round: Design = {
-    ...loop,
-    gear: [...loop.gear, tee("t1"), tee("t2")],
-    lines: [
-      ...loop.lines.filter((line) => line !== after && line !== before),
-      hose("r1", nearEnd, at("t1", "a")),
-      hose("r2", at("t1", "b"), at("lamp", "in")),
-      hose("r3", at("lamp", "out"), at("t2", "a")),
-      hose("r4", at("t2", "b"), far),
-      hose("r5", at("t1", "c"), at("t2", "c")),
-    ],
-  };
-  expect(graded(round)).toEqual([["must", "lamp"]]);
-});
-
-test("a lamp is too dim below three log steps of Cryptosporidium, and cooks what stands", () => {
-  const { leastMjPerCm2 } = computeLoopFigures(loop)!.dose!;
-  const watts = (times: number) => {
-    const { spec } = loop.gear.find(({ id }) => id === "lamp")!;
-    if (spec.kind !== "uvLamp") throw new Error("no lamp");
-    return withSpec(loop, "lamp", { uvcWatts: spec.uvcWatts * times });
-  };
-  // 12 mJ/cm² at the far wall [P: US EPA UVDGM 2006, table 1.4, from memory]; dose goes with the lamp's power
-  expect(isSaid(watts((12 / leastMjPerCm2) * 1.001), "uvWeak")).toBe(false);
-  const [weak] = findAll(watts((12 / leastMjPerCm2) * 0.99), "uvWeak");
-  expect(weak!.doseMjPerCm2).toBeCloseTo(12 * 0.99, 6);
-  const still = inShower(loop, (state) => ({ ...state, on: ["lamp"], openTaps: [] }));
-  expect(findAll(still, "lampCooks")).toMatchObject([{ severity: "should", at: { kind: "gear", id: "lamp" } }]);
-  expect(isSaid(loop, "lampCooks")).toBe(false);
-});
-
-test("a heater wants a relief with nothing that shuts between, and a mixer before skin", () => {
-  const at = (gearId: string, port: string) => ({ kind: "gear" as const, gearId, port });
-  const piece = (id: string, kind: GearKind): Gear => ({ ...loop.gear[0]!, id, name: id, ...USUAL_GEAR[kind] });
-  const any = loop.lines.find(isHose)!;
-  const hose = (from: Hose["from"], to: Hose["to"], i: number): Hose => ({
-    ...any,
-    id: `x${i}`,
-    from,
-    to,
-    pointsMm: [],
-  });
-  const chain = (kinds: readonly GearKind[], more: readonly Gear[] = []): Design => {
-    const ports: Partial<Record<GearKind, readonly [string, string]>> = { mixer: ["hot", "out"], tee: ["a", "b"] };
-    const gear = kinds.map((kind, i) => piece(`${kind}${i}`, kind));
-    return {
-      ...loop,
-      gear: [...gear, ...more],
-      fixtures: [],
-      tanks: [],
-      states: [],
-      lines: gear.slice(1).map((next, i) => {
-        const [now, kind, then] = [gear[i]!, kinds[i]!, kinds[i + 1]!];
-        return hose(at(now.id, ports[kind]?.[1] ?? "out"), at(next.id, ports[then]?.[0] ?? "in"), i);
-      }),
-    };
-  };
-  const told = (design: Design) =>
-    evaluate(design, LEVEL).findings.flatMap(({ code }) => (code.startsWith("heater") ? [code] : []));
-  expect(told(chain(["heater", "tap"]))).toEqual(["heaterUnrelieved", "heaterUnmixed"]);
-  expect(told(chain(["heater", "mixer", "tap"]))).toEqual(["heaterUnrelieved"]);
-  expect(told(chain(["heater", "relief"]))).toEqual([]);
-  expect(told(chain(["heater", "valve", "relief"]))).toEqual(["heaterUnrelieved"]);
-  expect(told(chain(["relief"]))).toEqual([]);
-  // one that holds nothing has nothing that grows
-  expect(told(withSpec(chain(["heater", "mixer", "tap"]), "heater0", { litres: 0 }))).toEqual([]);
-  const drunk = withSpec(chain(["heater", "relief"]), "heater0", { litres: 5 });
-  expect(told(drunk)).toEqual([]);
 });
 
 test("tanks that heel her further than she is judged are told, all of one side full", () => {
