@@ -8,6 +8,7 @@ import type { Obstacle } from "@/core/design/rig";
 import type { Vec3 } from "@/core/geometry/vec";
 import { findPipeSize } from "@/core/parts/pipes";
 import { findFace } from "@/core/templates/tankFaces";
+import { speakFor } from "@/words/afloat";
 import { CHANCE_NAMES, RATE_NAMES, SOURCE_NAMES, USE_LIST, VESSEL_NAMES } from "@/words/days";
 import { GEAR_NAMES, POSITION_NAMES } from "@/words/gear";
 import { GEAR_CHOICES, GEAR_FIELDS, GEAR_TICKS, PORT_WORDS } from "@/words/gearFields";
@@ -66,6 +67,7 @@ async function layCourse(group: Locator, pointsMm: readonly Vec3[]): Promise<voi
   await typePlace(group, pointsMm.at(-1)!);
 }
 
+const CORNER = /^Place of its (rear right|after starboard) bottom corner$/;
 const groupOf = (panel: Locator, name: string | RegExp): Locator =>
   panel.getByRole("group", typeof name === "string" ? { name, exact: true } : { name });
 
@@ -89,7 +91,7 @@ export async function layTank(page: Page, tank: Tank, rig: Design["rig"]): Promi
   await type(panel.getByLabel("Inside, width", { exact: true }), solid.widthMm);
   await type(panel.getByLabel("Inside, height", { exact: true }), solid.heightMm);
   await type(panel.getByLabel("Wall", { exact: true }), tank.wallMm);
-  await typePlace(groupOf(panel, "Place of its rear right bottom corner"), tank.atMm);
+  await typePlace(groupOf(panel, CORNER), tank.atMm);
   // ports that come with the tank and are not wanted go, those that lack are added
   const wanted = [...tank.ports];
   const order: Port[] = [];
@@ -117,18 +119,22 @@ export async function layTank(page: Page, tank: Tank, rig: Design["rig"]): Promi
     order.push(port);
   }
   for (const [i, port] of order.entries()) await typePort(holes().nth(i), tank, port, rig);
-  if (tank.fixing) await layFixing(panel, tank.fixing);
+  if (tank.fixing) await layFixing(panel, tank.fixing, speakFor(rig.kind));
 }
 
 /** Moves the tank that is there to another place. */
 export async function moveTank(page: Page, tank: Tank): Promise<void> {
-  await typePlace(groupOf(await goTo(page, "Tanks"), "Place of its rear right bottom corner"), tank.atMm);
+  await typePlace(groupOf(await goTo(page, "Tanks"), CORNER), tank.atMm);
 }
 
-async function layFixing(panel: Locator, fixing: NonNullable<Tank["fixing"]>): Promise<void> {
+async function layFixing(
+  panel: Locator,
+  fixing: NonNullable<Tank["fixing"]>,
+  say: (text: string) => string,
+): Promise<void> {
   const group = groupOf(panel, "Fixing");
-  await choose(group.getByLabel("Held by", { exact: true }), FIXING_NAMES[fixing.kind].name);
-  await choose(group.getByLabel("Bolts sit in", { exact: true }), FASTENER_NAMES[fixing.fastener]);
+  await choose(group.getByLabel("Held by", { exact: true }), say(FIXING_NAMES[fixing.kind].name));
+  await choose(group.getByLabel("Bolts sit in", { exact: true }), say(FASTENER_NAMES[fixing.fastener]));
   await type(group.getByLabel("Bolts, class 8.8", { exact: true }), fixing.bolts);
   await choose(group.getByLabel("Of size", { exact: true }), fixing.size);
   await group.getByLabel("Plate behind each bolt", { exact: true }).setChecked(fixing.hasPlate);
@@ -201,7 +207,7 @@ export async function layGear(page: Page, piece: Gear, over: string): Promise<vo
   if ("fixtureId" in figures && figures.fixtureId !== null)
     await choose(group.getByLabel("Stands over", { exact: true }), over);
   if (piece.isSecured) await group.getByLabel(/^Secured/).check();
-  const place = groupOf(panel, "Place of its rear right bottom corner");
+  const place = groupOf(panel, CORNER);
   await typePlace(place, piece.atMm);
   await type(place.getByLabel("Length", { exact: true }), piece.sizeMm.x);
   await type(place.getByLabel("Width", { exact: true }), piece.sizeMm.y);

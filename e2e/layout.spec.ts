@@ -76,10 +76,11 @@ async function layOut(page: Page, base: Design, target: Design): Promise<void> {
   const tanks = target.tanks.filter(isNew(base.tanks));
   for (const tank of tanks) await layTank(page, tank, target.rig);
   for (const fixture of target.fixtures.filter(isNew(base.fixtures))) await layFixture(page, fixture);
-  for (const piece of target.gear) await layGear(page, piece, findOver(piece, target));
+  for (const piece of target.gear.filter(isNew(base.gear))) await layGear(page, piece, findOver(piece, target));
   for (const line of target.lines) {
-    if (line.kind === "hose") await layHose(page, line, target);
-    else if (line.kind === "dumpLine") {
+    if (line.kind === "hose") {
+      if (isNew(base.lines)(line)) await layHose(page, line, target);
+    } else if (line.kind === "dumpLine") {
       await layDumpLine(page, line, target.tanks.find(({ id }) => id === line.fromTank)!);
     } else if (line.kind === "vent") {
       const tank = target.tanks.find(({ id }) => id === line.fromTank)!;

@@ -1,9 +1,17 @@
-import type { Edit } from "../design/edit";
+import type { Edit, EditOp } from "../design/edit";
 import type { Port, Tank } from "../design/plumbing";
 import { clearPort } from "../fit/clearPort";
 import { measureExtent } from "../geometry/solid";
 import type { Vec3 } from "../geometry/vec";
 import type { Face } from "../templates/tankFaces";
+
+/** Edit that gives a port another bore, mm; a valve that had the port's own goes with it. What is no number is refused as such. */
+export function buildPortBore(tank: Tank, { id, boreMm, valve }: Port, value: number | null): Edit {
+  const path = ["tanks", tank.id, "ports", id];
+  const ops: EditOp[] = [{ op: "set", path: [...path, "boreMm"], value }];
+  if (valve?.boreMm === boreMm) ops.push({ op: "set", path: [...path, "valve", "boreMm"], value });
+  return { code: "change", at: { kind: "port", tankId: tank.id, id }, ops };
+}
 
 /**
  * Edit that sets a port into another side of its tank: in its middle and as high as it was, as far as the side reaches, and

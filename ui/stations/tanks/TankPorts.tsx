@@ -1,7 +1,7 @@
 "use client";
 import { Plus, Trash2 } from "lucide-react";
 import { type Port, type Tank, THREADS, type Thread, type Valve } from "@/core/design/plumbing";
-import { buildPortToSide } from "@/core/edits/portEdits";
+import { buildPortBore, buildPortToSide } from "@/core/edits/portEdits";
 import { ADDED_PORTS, buildAddPort, buildRemovePort } from "@/core/edits/tankEdits";
 import { FACES, type Face, findFace } from "@/core/templates/tankFaces";
 import { useWorkbench } from "@/store/useWorkbench";
@@ -77,7 +77,12 @@ function PortFields({ tank, port }: { readonly tank: Tank; readonly port: Port }
   return (
     <Group title={describePort(tank, port, design)}>
       <PortPlace tank={tank} port={port} />
-      <NumberField label="Bore" value={port.boreMm} quantity="length" onCommit={(value) => write("boreMm", value)} />
+      <NumberField
+        label="Bore"
+        value={port.boreMm}
+        quantity="length"
+        onCommit={(value) => apply(buildPortBore(tank, port, value))}
+      />
       {(["x", "y"] as const).map((axis) => (
         <NumberField
           key={axis}
