@@ -93,6 +93,23 @@ export function describeHullFinding(finding: FindingOf<"hull">, { part, length, 
             why: `Its drain is open to the sea, and its outlet lies ${length(finding.underMm)} under water ${stands(finding.attitude)}.`,
             advice: "Shut the seacock under way, raise it, or lead it into a sump with a pump.",
           };
+    case "seaAtEnd": {
+      const where =
+        finding.overMm < 0
+          ? `${length(-finding.overMm)} under water`
+          : `only ${length(finding.overMm)} over the water, and a wave is higher`;
+      return finding.isVent
+        ? {
+            title: `The sea comes in by the end of ${part}`,
+            why: `At the worst, ${stands(finding.attitude)}, it lies ${where}. It is open for good.`,
+            advice: `Take its end ${length(finding.wantedMm)} and more over the worst waterline, or up to the deck.`,
+          }
+        : {
+            title: `The end of ${part} goes under water`,
+            why: `At the worst, ${stands(finding.attitude)}, it lies ${where}: its valve alone keeps the sea out of the tank.`,
+            advice: "End it in a skin fitting with a seacock and a vented loop, or pump the tank out.",
+          };
+    }
     case "intakeNearWaste":
       return {
         title: `${part} draws in what ${finding.otherName} lets go`,

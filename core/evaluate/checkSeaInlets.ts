@@ -1,4 +1,5 @@
 import type { Design } from "../design/design";
+import { listLineLegs } from "../fit/lineLegs";
 import { placeGearPort } from "../gear/gearPorts";
 import { add, vec } from "../geometry/vec";
 import { measureWorstOverWater } from "../hull/overWater";
@@ -10,9 +11,12 @@ import type { Finding } from "./findings";
 /** An intake so near to where waste leaves, on the same side, draws it in again, mm [T]. */
 const APART_MM = 1_000;
 
+/** A wave is so much higher than where she lies at the worst, mm [T]. */
+const WAVE_MM = 150;
+
 /** Where the sea comes in by ways that are open for good: up a drain into a sink, and waste into an intake. */
 export const checkSeaInlets = (design: Design): Finding[] =>
-  design.rig.waterlineZMm === null ? [] : [...checkFixtures(design), ...checkIntakes(design)];
+  design.rig.waterlineZMm === null ? [] : [...checkFixtures(design), ...checkIntakes(design), ...checkEnds(design)];
 
 function checkFixtures(design: Design): Finding[] {
   const over = new Set(listSharers(design).flatMap(({ fixtures }) => fixtures.map(({ id }) => id)));
@@ -27,6 +31,25 @@ function checkFixtures(design: Design): Finding[] {
         rim.overMm < 0 ? "must" : "should",
         { kind: "fixture", id },
         { code: "seaInFixture", underMm: -worst.overMm, isOverRim: rim.overMm < 0, attitude: worst.at },
+      ),
+    ];
+  });
+}
+
+// A breather is open for good: where its end goes under, the sea runs through it into the tank; a dump line has a valve.
+function checkEnds(design: Design): Finding[] {
+  return design.lines.flatMap((line): Finding[] => {
+    const isVent = line.kind === "vent" && line.to.kind === "openAir";
+    if (!isVent && (line.kind !== "dumpLine" || line.to.kind !== "coupling")) return [];
+    const end = listLineLegs(design, line).at(-1)?.to;
+    if (!end) return [];
+    const { overMm, at } = measureWorstOverWater(design, end);
+    if (overMm >= (isVent ? WAVE_MM : 0)) return [];
+    return [
+      createGraded(
+        isVent && overMm < 0 ? "must" : "should",
+        { kind: "line", id: line.id },
+        { code: "seaAtEnd", overMm, wantedMm: WAVE_MM, attitude: at, isVent },
       ),
     ];
   });

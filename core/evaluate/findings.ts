@@ -139,6 +139,13 @@ type Numbers =
       readonly attitude: Attitude;
     }
   | {
+      readonly code: "seaAtEnd";
+      readonly overMm: number;
+      readonly wantedMm: number;
+      readonly attitude: Attitude;
+      readonly isVent: boolean;
+    }
+  | {
       readonly code: "intakeNearWaste";
       readonly apartMm: number;
       readonly wantedMm: number;

@@ -14,6 +14,7 @@ export const FITTED_FINDINGS = {
   outletIntoBilge: ["heads", "part", "must"],
   stabilityUnknown: ["heads", "heads", "note"],
   seaInFixture: ["hull", "part", ["must", "should"]],
+  seaAtEnd: ["hull", "part", ["must", "should"]],
   intakeNearWaste: ["hull", "through", "should"],
   noState: ["gear", "loop", "should"],
   pumpUnstrained: ["gear", "part", "note"],

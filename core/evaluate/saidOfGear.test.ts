@@ -253,6 +253,31 @@ test("the sea that stands in a sink or comes over its rim is told by how deep, a
   expect(findAll(low, "seaInFixture")).toEqual([]);
 });
 
+test("a breather whose end goes under where she heels lets the sea in, and one press lifts it; a dump line has its valve", () => {
+  const at = (z: number): Design => ({
+    ...boat,
+    lines: boat.lines.map((line) =>
+      line.id === "black-vent" && line.kind === "vent"
+        ? { ...line, pointsMm: line.pointsMm.map((p, i, all) => (i === all.length - 1 ? { ...p, z } : p)) }
+        : line,
+    ),
+  });
+  const graded = (design: Design) => findAll(design, "seaAtEnd").map((f) => [f.at, f.severity]);
+  const line = boat.rig.waterlineZMm!;
+  const vent = { kind: "line", id: "black-vent" };
+  expect(graded(boat)).toEqual([]);
+  expect(graded(at(line + 20))).toEqual([[vent, "must"]]);
+  expect(graded(at(line + 200))).toEqual([[vent, "should"]]);
+  const low = at(line + 20);
+  const [found] = findAll(low, "seaAtEnd");
+  expect(found!.overMm).toBeLessThan(0);
+  const [remedy] = proposeRemedies(low, evaluate(low, LEVEL), found!);
+  const lifted = applyEdit(low, remedy!.edit);
+  expect(lifted.ok && graded(lifted.design)).toEqual([]);
+  // on land there is no sea
+  expect(graded({ ...low, rig: { ...low.rig, waterlineZMm: null } })).toEqual([]);
+});
+
 test("an intake within a metre of a discharge on the same side draws in what that lets go", () => {
   const put = (x: number, y: number): Design => ({
     ...boat,

@@ -130,6 +130,15 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   outletIntoBilge: (design, _finding, { tank }) => (tank ? proposePumpOut(design, tank) : []),
   stabilityUnknown: null,
   seaInFixture: null,
+  seaAtEnd: (design, { wantedMm, overMm }, { vent }) =>
+    vent && vent.pointsMm.length > 0
+      ? proposeVentLift(
+          design,
+          { kind: "bend", lineId: vent.id, index: vent.pointsMm.length - 1 },
+          // heeled, a height counts for a little less of itself
+          (wantedMm - overMm) * 1.1,
+        )
+      : [],
   intakeNearWaste: null,
   noState: null,
   pumpUnstrained: (design, { at }) => proposeStrainer(design, "id" in at ? at.id : ""),

@@ -65,6 +65,7 @@ const BEHIND: Readonly<Record<FindingCode, Sought | null>> = {
   outletIntoBilge: null,
   stabilityUnknown: null,
   seaInFixture: null,
+  seaAtEnd: null,
   intakeNearWaste: null,
   noState: null,
   pumpUnstrained: null,
