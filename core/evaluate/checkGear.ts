@@ -30,7 +30,7 @@ export function checkGear(design: Design): readonly Finding[] {
     ...checkCharge(design),
     ...checkOrder(design, hoses),
     ...checkSense(design),
-    ...checkStrained(design.gear, hoses),
+    ...checkStrained(design),
     ...checkStates(design),
     ...checkLoopWater(design),
     ...checkHeaters(design),

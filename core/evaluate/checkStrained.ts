@@ -1,51 +1,22 @@
 import type { Design } from "../design/design";
-import type { Hose } from "../design/plumbing";
+import type { GearKind } from "../design/gear";
+import { buildGearGraph } from "../gear/gearGraph";
+import { buildBothWays, listReached } from "../gear/reach";
 import { createFinding } from "./createFinding";
 import type { Finding } from "./findings";
 
-/** What a grain in its valves stops: a pump by membranes. The others let it through or are made for it. */
-const STOPPED_BY_GRIT = "diaphragm";
+/** What holds grit back, and another pump, which draws for itself. */
+const HOLDS_BACK = new Set<GearKind>(["strainer", "filter", "pump"]);
 
-/** Pumps that draw without anything that holds back grit, from where they draw. Common practice, no source [T]. */
-export function checkStrained(gear: Design["gear"], hoses: readonly Hose[]): Finding[] {
-  const before = new Map<string, string[]>();
-  const put = (id: string, other: string) => before.set(id, [...(before.get(id) ?? []), other]);
-  for (const { from, to } of hoses) {
-    if (from.kind !== "gear" || to.kind !== "gear") continue;
-    put(to.gearId, from.gearId);
-    put(from.gearId, to.gearId);
-  }
-  const byId = new Map(gear.map((piece) => [piece.id, piece]));
-  const isAtInlet = (pumpId: string, otherId: string): boolean =>
-    hoses.some(({ from, to }) =>
-      [
-        [from, to],
-        [to, from],
-      ].some(
-        ([here, there]) =>
-          here?.kind === "gear" &&
-          here.gearId === pumpId &&
-          here.port === "in" &&
-          there?.kind === "gear" &&
-          there.gearId === otherId,
-      ),
-    );
-  return gear.flatMap(({ id, spec }): Finding[] => {
-    if (spec.kind !== "pump" || spec.pump !== STOPPED_BY_GRIT) return [];
-    const seen = new Set([id]);
-    const open = (before.get(id) ?? []).filter((other) => isAtInlet(id, other));
-    for (let next = open.pop(); next !== undefined; next = open.pop()) {
-      if (seen.has(next)) continue;
-      seen.add(next);
-      const kind = byId.get(next)?.spec.kind;
-      if (kind === "strainer" || kind === "filter") return [];
-      // another pump draws for itself
-      if (kind !== "pump") open.push(...(before.get(next) ?? []));
-    }
-    return hoses.some(({ from, to }) =>
-      [from, to].some((end) => end.kind === "gear" && end.gearId === id && end.port === "in"),
-    )
-      ? [createFinding({ kind: "gear", id }, { code: "pumpUnstrained" })]
-      : [];
+/** Pumps by membranes, whose valves a grain keeps open, that draw from somewhere with nothing to hold that back [T]. */
+export function checkStrained(design: Design): Finding[] {
+  const pumps = design.gear.filter(({ spec }) => spec.kind === "pump" && spec.pump === "diaphragm");
+  if (pumps.length === 0) return [];
+  const graph = buildGearGraph(design);
+  const arcs = buildBothWays(graph);
+  return pumps.flatMap(({ id }): Finding[] => {
+    const nodes = listReached(arcs, `${id}:in`, ({ spec }) => HOLDS_BACK.has(spec.kind));
+    const draws = graph.ends.some(({ kind, node }) => kind !== "air" && nodes.has(node));
+    return draws ? [createFinding({ kind: "gear", id }, { code: "pumpUnstrained" })] : [];
   });
 }

@@ -131,6 +131,12 @@ test("a heater wants a relief with nothing that shuts between, and a mixer befor
   expect(told(chain(["relief"]))).toEqual([]);
   // one that holds nothing has nothing that grows
   expect(told(withSpec(chain(["heater", "mixer", "tap"]), "heater0", { litres: 0 }))).toEqual([]);
+  // a tap one drinks at scalds nobody, one for the deck neither; a filter between cools nothing
+  const end = (use: "drinking" | "deckWash" | "washing") => told(withSpec(chain(["heater", "tap"]), "tap1", { use }));
+  expect(end("drinking")).toEqual(["heaterUnrelieved"]);
+  expect(end("deckWash")).toEqual(["heaterUnrelieved"]);
+  expect(end("washing")).toEqual(["heaterUnrelieved", "heaterUnmixed"]);
+  expect(told(chain(["heater", "filter", "tap"]))).toEqual(["heaterUnrelieved", "heaterUnmixed"]);
   const drunk = withSpec(chain(["heater", "relief"]), "heater0", { litres: 5 });
   expect(told(drunk)).toEqual([]);
 });

@@ -3,7 +3,7 @@ import type { GearKind } from "../design/gear";
 import type { HeldWater } from "../design/plumbing";
 import { buildGearGraph, type GearEnd, type GearGraph } from "./gearGraph";
 import { FOUL, listTargets } from "./interlock";
-import { type Arc, findWays } from "./reach";
+import { buildBothWays, findWays } from "./reach";
 
 /** Fluid categories of water that might flow back [P: EN 1717, from memory, 95 %]: 5 is a danger to health by germs. */
 export const FLUID_CATEGORY: Readonly<Record<HeldWater | "sea", 1 | 2 | 3 | 4 | 5>> = {
@@ -37,13 +37,7 @@ const PARTS = new Set<GearKind>(["valve", "diverter", "nonReturn", "pump", "airG
 /** Every pair of foul and fresh water that is joined at all, taken that every piece lets water both ways [C]. */
 export function listJoins(design: Design): Join[] {
   const graph = buildGearGraph(design);
-  const arcs = new Map<string, Arc[]>();
-  const put = (from: string, to: string, link: Arc["link"]) =>
-    arcs.set(from, [...(arcs.get(from) ?? []), { link, to, isDriven: true }]);
-  for (const link of [...graph.links, ...graph.drops]) {
-    put(link.from, link.to, link);
-    put(link.to, link.from, link);
-  }
+  const arcs = buildBothWays(graph);
   const holdsBack = new Map(design.gear.map(({ id, spec }) => [id, spec.kind]));
   return graph.ends.flatMap((source: GearEnd) => {
     if (!FOUL.has(source.holds)) return [];

@@ -45,6 +45,18 @@ export function buildArcs({ links, drops }: GearGraph, setting: Setting): Readon
   return arcs;
 }
 
+/** From node to node as if every piece let water both ways, and a pump drove it. */
+export function buildBothWays({ links, drops }: GearGraph): ReadonlyMap<string, readonly Arc[]> {
+  const arcs = new Map<string, Arc[]>();
+  const put = (from: string, to: string, link: GearLink) =>
+    arcs.set(from, [...(arcs.get(from) ?? []), { link, to, isDriven: true }]);
+  for (const link of [...links, ...drops]) {
+    put(link.from, link.to, link);
+    put(link.to, link.from, link);
+  }
+  return arcs;
+}
+
 export type Way = { readonly links: readonly string[]; readonly isDriven: boolean };
 
 /**
