@@ -5,6 +5,7 @@ import { listHoseCourse, placeHoseEnd } from "../fit/lineLegs";
 import { measureExtent } from "../geometry/solid";
 import { measureLength, subtract, type Vec3 } from "../geometry/vec";
 import { measureWorstOverWater } from "../hull/overWater";
+import { createRecall } from "../quantity/recall";
 import { listGearPorts } from "./gearPorts";
 
 /** A place where water has one pressure: a port, or the middle of a tee. */
@@ -79,8 +80,15 @@ const MM_PER_KPA = 102;
 /** So full a tank is taken to be where nothing else is said. */
 const USUAL_FILL = 0.5;
 
+const recallGraph = createRecall<Design["gear"], GearGraph>(2);
+
 /** The pumped side as nodes and links, tanks so full as `fill`, a share of their height in [0, 1], says. */
 export function buildGearGraph(design: Design, fill = USUAL_FILL): GearGraph {
+  const hoses = design.lines.filter(({ kind }) => kind === "hose");
+  return recallGraph(design.gear, [design.tanks, design.rig, fill, ...hoses], () => joinUp(design, fill));
+}
+
+function joinUp(design: Design, fill: number): GearGraph {
   const nodes = new Map<string, GearNode>();
   const links: GearLink[] = [];
   const drops: GearLink[] = [];

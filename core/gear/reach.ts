@@ -68,34 +68,38 @@ export function findWays(
   arcs: ReadonlyMap<string, readonly Arc[]>,
   source: GearEnd,
 ): ReadonlyMap<string, Way> {
-  type Step = {
-    readonly node: string;
-    readonly isDriven: boolean;
-    readonly before: Step | null;
-    readonly link: string;
-  };
-  const first: Step = { node: source.node, isDriven: false, before: null, link: "" };
-  const seen = new Set([`${first.node}|false`]);
-  const open = [first];
+  const seen = { driven: new Set<string>(), undriven: new Set([source.node]) };
+  const open = [new Step(source.node, false, null, "")];
   const ways = new Map<string, Way>();
-  for (let step = open.shift(); step; step = open.shift()) {
+  // what is put on the list is gone through in turn
+  for (const step of open) {
     const known = ways.get(step.node);
-    if (!known || (step.isDriven && !known.isDriven)) ways.set(step.node, toWay(step));
+    if (!known || (step.isDriven && !known.isDriven)) ways.set(step.node, step);
     for (const { link, to, isDriven } of arcs.get(step.node) ?? []) {
       const driven = step.isDriven || isDriven;
       if (!driven && !passesUndriven(source, link, graph.nodes.get(to)!)) continue;
-      const key = `${to}|${driven}`;
-      if (seen.has(key)) continue;
-      seen.add(key);
-      open.push({ node: to, isDriven: driven, before: step, link: link.id });
+      const reached = driven ? seen.driven : seen.undriven;
+      if (reached.has(to)) continue;
+      reached.add(to);
+      open.push(new Step(to, driven, step, link.id));
     }
   }
   return ways;
+}
 
-  function toWay(last: Step): Way {
+/** The last step of a way; its links are put together when they are asked for, which of most ways nobody does. */
+class Step implements Way {
+  constructor(
+    readonly node: string,
+    readonly isDriven: boolean,
+    private readonly before: Step | null,
+    private readonly link: string,
+  ) {}
+
+  get links(): readonly string[] {
     const links: string[] = [];
-    for (let at: Step | null = last; at?.before; at = at.before) links.unshift(at.link);
-    return { links, isDriven: last.isDriven };
+    for (let at: Step | null = this; at?.before; at = at.before) links.push(at.link);
+    return links.reverse();
   }
 }
 
