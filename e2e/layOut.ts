@@ -1,7 +1,6 @@
 import type { Locator, Page } from "@playwright/test";
 import type { Design } from "@/core/design/design";
 import type { Gear, HoseEnd, WorkingState } from "@/core/design/gear";
-import type { Use, Vessel } from "@/core/design/habits";
 import { findBranchVent, findTrap } from "@/core/design/lineItems";
 import type { Drain, DumpLine, Fixture, Hose, Port, Tank, Vent } from "@/core/design/plumbing";
 import type { Obstacle } from "@/core/design/rig";
@@ -9,7 +8,6 @@ import type { Vec3 } from "@/core/geometry/vec";
 import { findPipeSize } from "@/core/parts/pipes";
 import { findFace } from "@/core/templates/tankFaces";
 import { speakFor } from "@/words/afloat";
-import { CHANCE_NAMES, RATE_NAMES, SOURCE_NAMES, USE_LIST, VESSEL_NAMES } from "@/words/days";
 import { GEAR_NAMES, POSITION_NAMES } from "@/words/gear";
 import { GEAR_CHOICES, GEAR_FIELDS, GEAR_TICKS, PORT_WORDS } from "@/words/gearFields";
 import { DISCHARGE_NAMES, HOSE_WALL_NAMES } from "@/words/heads";
@@ -68,7 +66,7 @@ async function layCourse(group: Locator, pointsMm: readonly Vec3[]): Promise<voi
 }
 
 const CORNER = /^Place of its (rear right|after starboard) bottom corner$/;
-const groupOf = (panel: Locator, name: string | RegExp): Locator =>
+export const groupOf = (panel: Locator, name: string | RegExp): Locator =>
   panel.getByRole("group", typeof name === "string" ? { name, exact: true } : { name });
 
 /** A row of a list, which may say more after its name. */
@@ -301,38 +299,6 @@ export async function layDrain(page: Page, drain: Drain, fixture: Fixture, end: 
   await choose(branch.getByLabel("Kind", { exact: true }), BRANCH_VENT_NAMES[findBranchVent(drain)?.kind ?? "none"]);
   const air0 = findBranchVent(drain);
   if (air0) await type(branch.getByLabel("From the trap's weir", { exact: true }), air0.fromWeirMm);
-}
-
-/** A use in a way of living, and back to the way that was lived. */
-export async function layUse(page: Page, use: Use, way: string): Promise<void> {
-  const panel = await goTo(page, "Days");
-  const lived = panel.getByLabel("Lived", { exact: true });
-  const before = await lived.inputValue();
-  await choose(lived, way);
-  const uses = groupOf(panel, "Uses");
-  await uses.getByLabel("Add a use").selectOption({ label: USE_LIST[use.kind] });
-  const row = uses.getByRole("listitem").last();
-  await row.getByRole("button").first().click();
-  await type(row.getByLabel("Name", { exact: true }), use.name);
-  await type(row.getByLabel("How often", { exact: true }), use.times);
-  await choose(row.getByLabel("that often", { exact: true }), RATE_NAMES[use.per]);
-  await type(row.getByLabel("Takes, each time", { exact: true }), formatParts(use.takesL, "volume", "metric").figure);
-  await choose(row.getByLabel("out of", { exact: true }), SOURCE_NAMES[use.from]);
-  await type(
-    row.getByLabel("Goes down, each time", { exact: true }),
-    formatParts(use.sendsL, "volume", "metric").figure,
-  );
-  await choose(row.getByLabel("Comes", { exact: true }), use.byChance ? CHANCE_NAMES.chance : CHANCE_NAMES.regular);
-  if ((await lived.inputValue()) !== before) await lived.selectOption(before);
-}
-
-/** A canister: added, named and given its litres. */
-export async function layVessel(page: Page, vessel: Vessel): Promise<void> {
-  const panel = await goTo(page, "Days");
-  const group = groupOf(panel, "Canisters and bottles");
-  await group.getByLabel("Add a canister or bottle").selectOption({ label: VESSEL_NAMES[vessel.holds] });
-  await type(group.getByLabel(VESSEL_NAMES[vessel.holds], { exact: true }).last(), vessel.name);
-  await type(group.getByLabel(`${vessel.name}, holds`, { exact: true }), vessel.litres);
 }
 
 /** What a boat's own sheet says: her measures, and her hull read from a table of offsets. */

@@ -15,13 +15,12 @@ import {
   layObstacle,
   layState,
   layTank,
-  layUse,
   layVent,
-  layVessel,
   moveTank,
   takeObstacleAway,
   typeLastPort,
 } from "./layOut";
+import { layUse, layVessel } from "./layOutDays";
 
 const readDemo = (name: string): Design => JSON.parse(readFileSync(`demo/${name}.json`, "utf8"));
 

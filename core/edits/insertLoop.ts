@@ -7,10 +7,10 @@ import type { Hose } from "../design/plumbing";
 import { listHoseCourse } from "../fit/lineLegs";
 import { USUAL_GEAR } from "../gear/usualGear";
 import { type Vec3, vec } from "../geometry/vec";
-import { measureWorstOverWater } from "../hull/overWater";
+import { measureWorstOverWater, SAFE_OVER_WATER_MM } from "../hull/overWater";
 
 /** Its top stands so far over the worst waterline, mm: what is asked and a little, as she is measured by hand [T]. */
-const OVER_WATER_MM = 180;
+const OVER_WATER_MM = SAFE_OVER_WATER_MM + 30;
 /** Where she heels a height counts only so much of itself, at the least [T]. */
 const LEAST_COS = Math.cos(Math.PI / 4);
 /** And so far over the rim of any bowl or box, that those do not fill over it by themselves, mm [T]. */

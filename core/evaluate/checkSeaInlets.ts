@@ -2,7 +2,7 @@ import type { Design } from "../design/design";
 import { listLineLegs } from "../fit/lineLegs";
 import { placeGearPort } from "../gear/gearPorts";
 import { add, vec } from "../geometry/vec";
-import { measureWorstOverWater } from "../hull/overWater";
+import { measureWorstOverWater, SAFE_OVER_WATER_MM } from "../hull/overWater";
 import { listFittings } from "../through/fittings";
 import { listSharers } from "../through/sharing";
 import { createFinding, createGraded } from "./createFinding";
@@ -10,9 +10,6 @@ import type { Finding } from "./findings";
 
 /** An intake so near to where waste leaves, on the same side, draws it in again, mm [T]. */
 const APART_MM = 1_000;
-
-/** A wave is so much higher than where she lies at the worst, mm [T]. */
-const WAVE_MM = 150;
 
 /** Where the sea comes in by ways that are open for good: up a drain into a sink, and waste into an intake. */
 export const checkSeaInlets = (design: Design): Finding[] =>
@@ -44,12 +41,12 @@ function checkEnds(design: Design): Finding[] {
     const end = listLineLegs(design, line).at(-1)?.to;
     if (!end) return [];
     const { overMm, at } = measureWorstOverWater(design, end);
-    if (overMm >= (isVent ? WAVE_MM : 0)) return [];
+    if (overMm >= (isVent ? SAFE_OVER_WATER_MM : 0)) return [];
     return [
       createGraded(
         isVent && overMm < 0 ? "must" : "should",
         { kind: "line", id: line.id },
-        { code: "seaAtEnd", overMm, wantedMm: WAVE_MM, attitude: at, isVent },
+        { code: "seaAtEnd", overMm, wantedMm: SAFE_OVER_WATER_MM, attitude: at, isVent },
       ),
     ];
   });

@@ -1,6 +1,6 @@
 import type { Design } from "../design/design";
 import { placeGearPort } from "../gear/gearPorts";
-import { measureWorstOverWater } from "../hull/overWater";
+import { measureWorstOverWater, SAFE_OVER_WATER_MM } from "../hull/overWater";
 import { listFittings } from "../through/fittings";
 import { measureFitting } from "../through/holes";
 import { createFinding, createGraded } from "./createFinding";
@@ -8,8 +8,6 @@ import type { Finding } from "./findings";
 
 /** Above this over the worst waterline a fitting may do without a seacock, mm [T]. */
 const FREE_OVER_MM = 150;
-/** A vented loop reaches so far over the worst waterline at least, mm [P: makers' sheets, from memory, 80 %]. */
-const LOOP_OVER_MM = 150;
 
 /** Skin fittings and vented loops of a boat: seacock, metal, clamps, and how far the loop stands over the worst waterline. */
 export function checkThrough(design: Design): Finding[] {
@@ -46,9 +44,12 @@ export function checkThrough(design: Design): Finding[] {
       const port = placeGearPort(piece, "in");
       const top = { ...port, z: piece.atMm.z + piece.sizeMm.z };
       const leastMm = measureWorstOverWater(design, top).overMm;
-      if (leastMm >= LOOP_OVER_MM) return [];
+      if (leastMm >= SAFE_OVER_WATER_MM) return [];
       return [
-        createFinding({ kind: "gear", id: piece.id }, { code: "loopLow", overMm: leastMm, wantedMm: LOOP_OVER_MM }),
+        createFinding(
+          { kind: "gear", id: piece.id },
+          { code: "loopLow", overMm: leastMm, wantedMm: SAFE_OVER_WATER_MM },
+        ),
       ];
     }),
   ];

@@ -1,9 +1,8 @@
 import type { Gear, GearKind } from "../design/gear";
+import { SAFE_OVER_WATER_MM } from "../hull/overWater";
 import type { GearEnd, GearGraph, GearLink, GearNode } from "./gearGraph";
 import { findPassing, type Passing, type Setting } from "./settings";
 
-/** The sea comes so much higher than where she lies at the worst: a wave, mm [T]. */
-const WAVE_MM = 150;
 /** Water is not sucked over a rise of more than this, mm [P: 10 m of air pressure, less vapour and losses]. */
 const MOST_SUCTION_MM = 9_000;
 
@@ -11,7 +10,7 @@ const LETS_AIR_IN = new Set<GearKind>(["ventedLoop", "airGap"]);
 
 /** Whether water of a source comes by itself to what lies so high, mm. */
 export const standsOver = (source: GearEnd, { heightMm, overSeaMm }: Place): boolean =>
-  source.kind === "sea" ? overSeaMm < WAVE_MM : source.highMm >= heightMm;
+  source.kind === "sea" ? overSeaMm < SAFE_OVER_WATER_MM : source.highMm >= heightMm;
 
 /** A place aboard: its height over the floor, and its least height over the sea, mm. */
 export type Place = { readonly heightMm: number; readonly overSeaMm: number };

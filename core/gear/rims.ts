@@ -1,6 +1,7 @@
 import type { Design } from "../design/design";
 import { add, vec } from "../geometry/vec";
 import { measureWorstOverWater } from "../hull/overWater";
+import { createRecall } from "../quantity/recall";
 import { type GearEnd, type GearGraph, toPortNode } from "./gearGraph";
 import { listGearPorts } from "./gearPorts";
 import { buildArcs, findWays, type Place, standsOver } from "./reach";
@@ -9,8 +10,13 @@ import type { Setting } from "./settings";
 /** An open vessel aboard that runs over when water comes into it by itself: the nodes it comes by, and where its rim is. */
 type Rim = { readonly gearId: string; readonly nodes: readonly string[]; readonly place: Place };
 
-/** Bowls by both their ports, and sump boxes by their pump's. */
-const listRims = (design: Design): Rim[] =>
+const recallRims = createRecall<Design["gear"], readonly Rim[]>();
+
+/** Bowls by both their ports, and sump boxes by their pump's; every state and failure asks for them. */
+const listRims = (design: Design): readonly Rim[] =>
+  recallRims(design.gear, [design.rig, design.tanks], () => findRims(design));
+
+const findRims = (design: Design): Rim[] =>
   design.gear.flatMap(({ id: gearId, spec, atMm, sizeMm }): Rim[] => {
     if (spec.kind !== "bowl" && spec.kind !== "sump") return [];
     const rim = add(atMm, vec(sizeMm.x / 2, sizeMm.y / 2, sizeMm.z));

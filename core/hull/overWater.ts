@@ -5,6 +5,12 @@ import { dot, subtract, type Vec3, vec } from "../geometry/vec";
 import { measureLoadedSinkMm } from "./loadedLine";
 
 /**
+ * What lets the sea in by itself stands so far over the worst waterline at least: a loop's top, a rim, an open end, mm [P: makers'
+ * sheets of vented loops, from memory, 80 %].
+ */
+export const SAFE_OVER_WATER_MM = 150;
+
+/**
  * A height over the water, mm; she heels about the middle of her waterline, and lies so much deeper than at rest [C on T].
  * Null without a waterline.
  */

@@ -10,7 +10,7 @@ import type { Vec3 } from "@/core/geometry/vec";
 import { listToiletWays } from "@/core/heads/toiletWays";
 import { measureLoadedSinkMm } from "@/core/hull/loadedLine";
 import { sectionAt } from "@/core/hull/loft";
-import { measureOverWater } from "@/core/hull/overWater";
+import { measureOverWater, SAFE_OVER_WATER_MM } from "@/core/hull/overWater";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, tilt } from "@/store/workbench";
 import { describePart } from "@/words/describePart";
@@ -21,8 +21,6 @@ import { Outline, Paper, Stroke } from "../../drawing/Stroke";
 import { useFrame } from "../../drawing/useFrame";
 import { StageHeader } from "../StageHeader";
 
-/** A vented loop stands so far over the water at least, mm. */
-const LOOP_OVER_MM = 150;
 const PAD = 34;
 
 /** The heads from behind at their true heights, with the water at any heel: pull the heel and watch what goes under. */
@@ -52,9 +50,10 @@ export function HeadsStage() {
           ) : lowest?.over == null ? (
             "From behind, with the water where she floats. No vented loop yet."
           ) : (
-            <span className={lowest.over < LOOP_OVER_MM ? "text-signal" : ""}>
+            <span className={lowest.over < SAFE_OVER_WATER_MM ? "text-signal" : ""}>
               {lowest.piece.name}: top {formatLength(Math.abs(lowest.over), units)} {lowest.over < 0 ? "under" : "over"}{" "}
-              the water here{lowest.over < LOOP_OVER_MM ? `; ${formatLength(LOOP_OVER_MM, units)} wanted` : ""}.
+              the water here
+              {lowest.over < SAFE_OVER_WATER_MM ? `; ${formatLength(SAFE_OVER_WATER_MM, units)} wanted` : ""}.
             </span>
           )
         }
@@ -261,7 +260,7 @@ function HeadsDrawing({ design }: { readonly design: Design }) {
             {design.gear.map((piece) => {
               const corners = box(piece.atMm, piece.sizeMm.y, piece.sizeMm.z);
               const over = measureOverWater(design, { ...piece.atMm, z: piece.atMm.z + piece.sizeMm.z }, attitude);
-              const isLow = piece.spec.kind === "ventedLoop" && over !== null && over < LOOP_OVER_MM;
+              const isLow = piece.spec.kind === "ventedLoop" && over !== null && over < SAFE_OVER_WATER_MM;
               const isUnder = over !== null && over < 0;
               const isWrong = isLow || flooded.some((at) => at.kind === "gear" && at.id === piece.id);
               const isPicked = selection?.kind === "gear" && selection.id === piece.id;
