@@ -91,6 +91,20 @@ export function describeFallFinding(
             : `There are ${length(finding.gapMm)} between them; ${limit} are wanted.`,
         advice: "Move a bend so that the pipe passes clear of it.",
       };
+    case "legInPart":
+      return {
+        title: `${part} runs through ${finding.otherName}`,
+        why: finding.isOwn
+          ? "It goes on through the inside of the tank that it is joined to."
+          : "One of them is drawn where the other one is.",
+        advice: "Lead it past: over it, under it or beside it.",
+      };
+    case "pipesClash":
+      return {
+        title: `${part} runs into ${finding.otherName}`,
+        why: `The two pipes reach ${length(finding.deepMm)} into each other.`,
+        advice: "Lead one of them past the other, or join them with a wye.",
+      };
     case "runsFull":
       return {
         title: `Let go, a bowl fills ${part}`,

@@ -5,7 +5,10 @@ import { DISCHARGE_NAMES } from "./heads";
 import { formatQuantity } from "./units";
 
 /** What is found on the pumped side and at skin fittings, in words. */
-export function describeGearFinding(finding: FindingOf<"gear">, { part, length, stands, units }: Told): FindingWords {
+export function describeGearFinding(
+  finding: FindingOf<"gear">,
+  { part, length, limit, stands, units }: Told,
+): FindingWords {
   switch (finding.code) {
     case "seacockMissing":
       return {
@@ -46,6 +49,24 @@ export function describeGearFinding(finding: FindingOf<"gear">, { part, length, 
         title: `${part} has an open port`,
         why: `Nothing is joined to: ${finding.ports}. It is reckoned as shut.`,
         advice: "Put a hose on it, or take the piece out.",
+      };
+    case "gearClashes":
+      return finding.gapMm < 0
+        ? {
+            title: `${part} stands in ${finding.otherName}`,
+            why: `They overlap by ${length(-finding.gapMm)}.`,
+            advice: "Move it to where there is room.",
+          }
+        : {
+            title: `${part} is too near to ${finding.otherName}`,
+            why: `There are ${length(finding.gapMm)} between them; ${limit} are wanted.`,
+            advice: "Move it away from there.",
+          };
+    case "gearShutIn":
+      return {
+        title: `${part} can't be opened`,
+        why: `${length(finding.wantedMm)} are needed under it to take off its bowl; ${finding.otherName ?? "the floor"} leaves ${length(finding.roomMm)}.`,
+        advice: "Set it higher, or clear what is under it.",
       };
     case "noState":
       return {

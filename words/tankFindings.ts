@@ -182,6 +182,12 @@ export function describeTankFinding(
             : `There are ${length(finding.gapMm)} between them; ${limit} are wanted.`,
         advice: "Move the tank, or choose another size.",
       };
+    case "tanksClash":
+      return {
+        title: `${part} stands in ${finding.otherName}`,
+        why: `Wall and lagging counted, they overlap by ${length(finding.deepMm)}.`,
+        advice: "Move one of them, or choose another size.",
+      };
     case "wasteEndsStay":
       return {
         title: `${part} ends the stay`,

@@ -22,7 +22,7 @@ export type Judged = {
 };
 
 /** Areas that every rig has: their checks come along with the sums. In this order a finding is told within its severity. */
-const ALWAYS = ["drains", "junctions", "trapAir", "lines"] as const;
+const ALWAYS = ["drains", "junctions", "trapAir", "lines", "clashes"] as const;
 /** Areas that only some rigs have something of; who evaluates without them is told so by `DomainMissing`. */
 export const FITTED_IDS = ["gear", "through", "fittings", "hull", "heads", "dumpLines"] as const;
 const AFTER = ["ramps", "tanks", "uses", "whole"] as const;

@@ -61,6 +61,20 @@ type Numbers =
       readonly obstacleName: string;
       readonly gapMm: number;
     }
+  /** A line that goes through a tank or a piece of gear; its own tank, which it is joined to, or another's. */
+  | {
+      readonly code: "legInPart";
+      readonly otherId: string;
+      readonly otherName: string;
+      readonly isOwn: boolean;
+    }
+  | {
+      readonly code: "pipesClash";
+      readonly otherId: string;
+      readonly otherName: string;
+      readonly otherLeg: number;
+      readonly deepMm: number;
+    }
   | { readonly code: "trapMissing" }
   | {
       readonly code: "trapInFloor";
@@ -286,6 +300,26 @@ type Numbers =
       readonly obstacleId: string;
       readonly obstacleName: string;
       readonly gapMm: number;
+    }
+  | {
+      readonly code: "tanksClash";
+      readonly otherId: string;
+      readonly otherName: string;
+      readonly deepMm: number;
+    }
+  | {
+      readonly code: "gearClashes";
+      readonly otherId: string;
+      readonly otherName: string;
+      /** Negative is how deep it reaches in. */
+      readonly gapMm: number;
+    }
+  | {
+      readonly code: "gearShutIn";
+      readonly wantedMm: number;
+      readonly roomMm: number;
+      /** Null for the floor. */
+      readonly otherName: string | null;
     }
   | {
       readonly code: "wasteEndsStay";

@@ -16,6 +16,8 @@ export const FITTED_FINDINGS = {
   seaInFixture: ["hull", "part", ["must", "should"]],
   seaAtEnd: ["hull", "part", ["must", "should"]],
   intakeNearWaste: ["hull", "through", "should"],
+  gearClashes: ["gear", "part", ["must", "should"]],
+  gearShutIn: ["gear", "part", "should"],
   noState: ["gear", "loop", "should"],
   pumpUnstrained: ["gear", "part", "note"],
   loopUntreated: ["gear", "loop", ["must", "should"]],

@@ -31,6 +31,7 @@ import {
   type TrapRisks,
 } from "../traps/trapRisks";
 import { computeLeastSealMm, computeTrapWater } from "../traps/trapSeal";
+import { checkClashes } from "./checkClashes";
 import { checkDesign } from "./checkDesign";
 import { checkDrain } from "./checkDrain";
 import { checkJunctions } from "./checkJunctions";
@@ -49,6 +50,7 @@ const CHECKS: Readonly<Record<Exclude<DomainId, FittedId | "drains">, Check>> = 
   junctions: ({ design, network, paths }) => checkJunctions(design, network, paths),
   trapAir: ({ trapAirs }) => trapAirs.flatMap(checkTrapAir),
   lines: ({ design, linePassages }) => checkLineLegs(design, linePassages),
+  clashes: ({ design, paths }) => checkClashes(design, paths),
   ramps: ({ design, ramps }) => checkRamps(design, ramps),
   tanks: ({ design, tanks }) => design.tanks.flatMap((tank, i) => checkTank(design, tank, tanks[i]!)),
   uses: ({ design, network, paths, tanks }) => [...checkReceivers(design, paths), ...checkUses(design, network, tanks)],

@@ -1,53 +1,91 @@
 import type { Design } from "../design/design";
 import type { Finding } from "../evaluate/findings";
-import { buildDrainPath } from "../falls/drainPath";
+import { buildDrainPath, type Leg } from "../falls/drainPath";
 import { type Block, measureLegGap } from "../geometry/blocks";
+import { measureApartMm } from "../geometry/straight";
 import { interpolate, type Vec3, vec } from "../geometry/vec";
 import { clamp } from "../quantity/tolerance";
+import { toAxis } from "./clashes";
 import { listLineLegs } from "./lineLegs";
-import { toBlock, toTankBlock } from "./obstacleGaps";
+import { findPartBlock } from "./partBlock";
 
-/** A place where a pipe or a tank is too near to something, and the room that lacks, mm. */
+/** A place where two things take the same room, or are too near to each other, and the room that lacks, mm. */
 export type Collision = {
   readonly id: string;
-  /** The leg it is on and where along it, as a share; null for a tank. */
+  /** The leg it is on and where along it, as a share; null for a tank or a piece of gear. */
   readonly on: { readonly lineId: string; readonly leg: number; readonly share: number } | null;
   readonly atMm: Vec3;
-  readonly lacksMm: number;
+  /** Null where a line goes right through: how far it is to be led round is not one figure. */
+  readonly lacksMm: number | null;
 };
+
+/** Findings that have a spot: they are marked in the drawings. */
+const HITS = ["legHitsObstacle", "legInPart", "pipesClash", "tankHitsObstacle", "tanksClash", "gearClashes"] as const;
+type Hit = Extract<Finding, { readonly code: (typeof HITS)[number] }>;
+
+export const isHit = (finding: Finding): finding is Hit => (HITS as readonly string[]).includes(finding.code);
 
 /** The place of every finding that something hits or is too near to something [C]. */
 export function listCollisions(design: Design, findings: readonly Finding[]): Collision[] {
   return findings.flatMap((finding): Collision[] => {
-    if (finding.code !== "legHitsObstacle" && finding.code !== "tankHitsObstacle") return [];
-    const obstacle = design.obstacles.find(({ id }) => id === finding.obstacleId);
-    if (!obstacle) return [];
-    const place = findPlace(design, finding, toBlock(obstacle));
-    if (!place) return [];
-    return [{ id: finding.id, ...place, lacksMm: (finding.limit?.value ?? 0) - finding.gapMm }];
+    if (!isHit(finding)) return [];
+    const place = findPlace(design, finding);
+    return place ? [{ id: finding.id, ...place, lacksMm: findLack(finding) }] : [];
   });
 }
 
-function findPlace(design: Design, { at }: Finding, block: Block): Pick<Collision, "on" | "atMm"> | null {
-  if (at.kind === "tank") {
-    const tank = design.tanks.find(({ id }) => id === at.id);
-    return tank ? { on: null, atMm: findMiddle(toTankBlock(tank), block) } : null;
+function findLack(finding: Hit): number | null {
+  switch (finding.code) {
+    case "legInPart":
+      return null;
+    case "pipesClash":
+    case "tanksClash":
+      return finding.deepMm;
+    default:
+      return (finding.limit?.value ?? 0) - finding.gapMm;
   }
+}
+
+function findPlace(design: Design, finding: Hit): Pick<Collision, "on" | "atMm"> | null {
+  const { at } = finding;
+  if (finding.code === "pipesClash") {
+    const leg = findLeg(design, at);
+    const other = findLeg(design, { kind: "leg", lineId: finding.otherId, index: finding.otherLeg });
+    if (!leg || !other) return null;
+    const axis = toAxis(other);
+    const up = leg.pipe.innerMm / 2;
+    return findNearestOn(leg, (p) => measureApartMm(toPoint({ ...p, z: p.z + up }), axis));
+  }
+  const block = findPartBlock(design, "obstacleId" in finding ? finding.obstacleId : finding.otherId);
+  if (!block) return null;
+  if (at.kind === "leg") {
+    const leg = findLeg(design, at);
+    return leg && findNearestOn(leg, (p) => measureLegGap(p, p, block));
+  }
+  const own = at.kind === "tank" || at.kind === "gear" ? findPartBlock(design, at.id) : null;
+  return own && { on: null, atMm: findMiddle(own, block) };
+}
+
+const toPoint = (p: Vec3) => ({ from: p, to: p });
+
+function findLeg(design: Design, at: Finding["at"]): Leg | null {
   const line = at.kind === "leg" ? design.lines.find(({ id }) => id === at.lineId) : undefined;
   if (at.kind !== "leg" || !line) return null;
   const legs = line.kind === "drain" ? buildDrainPath(design, line).ownLegs : listLineLegs(design, line);
-  const leg = legs[at.index];
-  if (!leg) return null;
-  // the nearest stretch of the leg: the middle of what lies within a millimetre of the least distance
+  return legs[at.index] ?? null;
+}
+
+// The nearest stretch of the leg: the middle of what lies within a millimetre of the least distance.
+function findNearestOn(leg: Leg, measureAway: (p: Vec3) => number): Pick<Collision, "on" | "atMm"> {
   const places = Array.from({ length: STEPS + 1 }, (_, i) => {
     const share = i / STEPS;
     const p = interpolate(leg.from, leg.to, share);
-    return { p, share, away: measureLegGap(p, p, block) };
+    return { p, share, away: measureAway(p) };
   });
   const least = Math.min(...places.map(({ away }) => away));
   const near = places.filter(({ away }) => away <= least + 1);
   const { p, share } = near[Math.floor(near.length / 2)]!;
-  return { on: { lineId: line.id, leg: at.index, share }, atMm: p };
+  return { on: { lineId: leg.lineId, leg: leg.index, share }, atMm: p };
 }
 
 const STEPS = 60;

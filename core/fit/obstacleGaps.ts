@@ -24,6 +24,9 @@ const CLEARANCES: Readonly<Partial<Record<Obstacle["kind"], LimitId>>> = {
   shaft: "movingGap",
 };
 
+/** Whether a distance is kept from it by whatever it is near to: it is hot, or it moves. */
+export const keepsAway = ({ kind }: Pick<Obstacle, "kind">): boolean => kind in CLEARANCES;
+
 /** The room the rules ask for between a pipe or tank and an obstacle; an exhaust without a shield wants more. */
 export const findClearance = (rules: RulesChoice, { kind, bare }: Pick<Obstacle, "kind" | "bare">): Limit =>
   lookUpLimit(rules, kind === "exhaust" && bare ? "exhaustBareGap" : (CLEARANCES[kind] ?? "obstacleGap"));

@@ -1,16 +1,24 @@
 import type { Design } from "../design/design";
 import type { EditOp } from "../design/edit";
-import { buildMove, listPoints, roundTenth } from "../design/moves";
+import { buildMove, findPlaceMm, listPoints, roundTenth } from "../design/moves";
+import type { PartRef } from "../design/part";
 import type { Line, Vent } from "../design/plumbing";
 import type { Finding } from "../evaluate/findings";
+import type { Leg } from "../falls/drainPath";
+import type { Block } from "../geometry/blocks";
 import { add, measureLength, type Vec3, vec } from "../geometry/vec";
 import type { Remedy } from "./remedy";
 
 type LegRef = { readonly lineId: string; readonly index: number };
-type Clash = Extract<Finding, { code: "legHitsObstacle" | "ventEndNear" }>;
+
+/** What moves as one, and where it is. */
+type Moved = Extract<PartRef, { readonly kind: "tank" | "gear" }>;
 
 /** Room that is wanted and is not there, mm, whole and with one to spare. */
-const toMissingMm = ({ gapMm, limit }: Clash): number => Math.ceil((limit?.value ?? 0) - gapMm) + 1;
+export const toMissingMm = ({ gapMm, limit }: Pick<Clash, "gapMm" | "limit">): number =>
+  Math.ceil((limit?.value ?? 0) - gapMm) + 1;
+
+type Clash = Extract<Finding, { code: "legHitsObstacle" | "ventEndNear" }>;
 
 const DIRECTIONS: readonly Vec3[] = [
   vec(0, 1, 0),
@@ -24,13 +32,61 @@ const DIRECTIONS: readonly Vec3[] = [
 const TIMES = [1, 1.5, 2.5, 4] as const;
 
 /** A leg moved clear of what it hits: both its bends, or one of them, by the shortest shift that is tried first. */
-export function proposeLegClear(line: Line, at: LegRef, finding: Clash): Remedy[] {
+export const proposeLegClear = (line: Line, at: LegRef, missingMm: number): Remedy[] =>
+  shiftLeg(
+    line,
+    at,
+    DIRECTIONS.flatMap((way) => TIMES.map((times) => scaleWay(way, Math.ceil(missingMm * times)))),
+  );
+
+/** A leg led past a block that it goes through, on that side of it that is nearest. */
+export const proposeLegPast = (line: Line, leg: Leg, block: Block): Remedy[] =>
+  shiftLeg(line, leg, listWaysOut(findRoom(leg), block, PAST_MM));
+
+/** Beside what it was led past a pipe keeps so much, mm [T]. */
+const PAST_MM = 10;
+
+function findRoom({ from, to, pipe }: Leg): Block {
+  const half = pipe.outerMm / 2;
+  const along = (axis: "x" | "y" | "z", pick: "min" | "max") => Math[pick](from[axis], to[axis]);
+  const [low, high] = [vec(-half, -half, -half), vec(half, half, half + pipe.innerMm)];
+  return {
+    min: add(vec(along("x", "min"), along("y", "min"), along("z", "min")), low),
+    max: add(vec(along("x", "max"), along("y", "max"), along("z", "max")), high),
+  };
+}
+
+/** The straight moves that take one block clear of another by so much, nearest first. */
+function listWaysOut(a: Block, b: Block, clearMm: number): Vec3[] {
+  return [
+    vec(b.min.x - clearMm - a.max.x, 0, 0),
+    vec(b.max.x + clearMm - a.min.x, 0, 0),
+    vec(0, b.min.y - clearMm - a.max.y, 0),
+    vec(0, b.max.y + clearMm - a.min.y, 0),
+    vec(0, 0, b.min.z - clearMm - a.max.z),
+    vec(0, 0, b.max.z + clearMm - a.min.z),
+  ]
+    .map((by) => vec(roundOut(by.x), roundOut(by.y), roundOut(by.z)))
+    .sort((p, q) => measureLength(p) - measureLength(q));
+}
+
+const roundOut = (value: number): number => Math.sign(value) * Math.ceil(Math.abs(value));
+
+/** The shortest straight moves that take a tank or a piece of gear clear of a block by so much, nearest first. */
+export function proposePartClear(design: Design, part: Moved, own: Block, other: Block, clearMm: number): Remedy[] {
+  const from = findPlaceMm(design, part);
+  if (!from) return [];
+  return listWaysOut(own, other, clearMm).flatMap((by): Remedy[] => {
+    const move = buildMove(design, part, add(from, by));
+    return move ? [{ byMm: measureLength(by), edit: { ...move, code: "moveClear" } }] : [];
+  });
+}
+
+function shiftLeg(line: Line, at: LegRef, shifts: readonly Vec3[]): Remedy[] {
   const points = listPoints(line);
   const key = line.kind === "drain" ? "bendsMm" : "pointsMm";
-  const missingMm = toMissingMm(finding);
   const ends = [at.index - 1, at.index].filter((bend) => points[bend]);
   const picks = ends.length === 2 ? [ends, [ends[0]!], [ends[1]!]] : [ends];
-  const shifts = DIRECTIONS.flatMap((way) => TIMES.map((times) => scaleWay(way, Math.ceil(missingMm * times))));
   return shifts
     .flatMap((by) =>
       picks.map((bends): Remedy => {
@@ -38,7 +94,10 @@ export function proposeLegClear(line: Line, at: LegRef, finding: Clash): Remedy[
           const value = roundTenth(add(points[bend]!, by));
           return { op: "set", path: ["lines", line.id, key, bend], value };
         });
-        return { byMm: measureLength(by), edit: { code: "clearLeg", at: { kind: "leg", ...at }, ops } };
+        return {
+          byMm: measureLength(by),
+          edit: { code: "clearLeg", at: { kind: "leg", lineId: at.lineId, index: at.index }, ops },
+        };
       }),
     )
     .filter(({ edit }) => edit.ops.length > 0)

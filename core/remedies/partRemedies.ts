@@ -5,15 +5,14 @@ import { freeId } from "../design/freeId";
 import { buildPutItems, findBranchVent, findLineTrap, findTrap } from "../design/lineItems";
 import { buildMove, findPlaceMm } from "../design/moves";
 import type { Drain, Tank, Trap, Vent } from "../design/plumbing";
-import type { Obstacle } from "../design/rig";
 import { USUAL_TRAPS } from "../design/usualTraps";
 import { placeBranchVentMm } from "../edits/branchVentEdits";
 import { buildLineTrap } from "../edits/pipeEdits";
 import { buildUseToilet } from "../edits/toiletEdits";
 import { buildAddVent, buildOpenVent } from "../edits/ventEdits";
-import { toBlock, toTankBlock } from "../fit/obstacleGaps";
+import { toTankBlock } from "../fit/obstacleGaps";
 import { measureExtent } from "../geometry/solid";
-import { add, measureLength, subtract, vec } from "../geometry/vec";
+import { add, vec } from "../geometry/vec";
 import { findPipeSize, listFamily, toCodeBoreMm } from "../parts/pipes";
 import { lookUpLimit } from "../rules/lookUpLimit";
 import { proposeFallRemedies } from "./fallRemedies";
@@ -156,29 +155,6 @@ export function proposeHigherInlet(design: Design, tank: Tank, portId: string): 
   const edit = byMm > 0 ? buildMove(design, part, add(tank.atMm, add(port.atMm, vec(0, 0, byMm)))) : null;
   return edit ? [{ byMm, edit }] : [];
 }
-
-/** The shortest straight moves that take a tank clear of an obstacle, nearest first; at most two. */
-export function proposeMoveClear(design: Design, tank: Tank, obstacle: Obstacle, clearMm: number): Remedy[] {
-  const a = toTankBlock(tank);
-  const b = toBlock(obstacle);
-  const shifts = [
-    vec(b.min.x - clearMm - a.max.x, 0, 0),
-    vec(b.max.x + clearMm - a.min.x, 0, 0),
-    vec(0, b.min.y - clearMm - a.max.y, 0),
-    vec(0, b.max.y + clearMm - a.min.y, 0),
-    vec(0, 0, b.min.z - clearMm - a.max.z),
-  ];
-  return shifts
-    .map((by) => vec(roundOut(by.x), roundOut(by.y), roundOut(by.z)))
-    .sort((p, q) => measureLength(p) - measureLength(q))
-    .flatMap((by): Remedy[] => {
-      const move = buildMove(design, { kind: "tank", id: tank.id }, add(tank.atMm, by));
-      if (!move) return [];
-      return [{ byMm: measureLength(subtract(by, vec(0, 0, 0))), edit: { ...move, code: "moveClear" } }];
-    });
-}
-
-const roundOut = (value: number): number => Math.sign(value) * Math.ceil(Math.abs(value));
 
 /** Lifts the tee that two breathers share above both tanks. */
 export function proposeTeeLift(

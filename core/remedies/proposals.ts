@@ -6,9 +6,17 @@ import { buildInsertStrainer } from "../edits/insertPiece";
 import { buildFitPumpOut } from "../edits/pumpOutEdits";
 import { buildAddTank } from "../edits/tankEdits";
 import type { Finding, FindingCode } from "../evaluate/findings";
+import { toBlock, toTankBlock } from "../fit/obstacleGaps";
 import { followDumpLine } from "../tanks/dumpWays";
 import { proposeWiderWay } from "./boreRemedies";
-import { proposeLegClear, proposeVentEndClear } from "./clearRemedies";
+import {
+  proposeGearClear,
+  proposeGearRaised,
+  proposeLegOut,
+  proposePipesApart,
+  proposeTanksApart,
+} from "./clashRemedies";
+import { proposeLegClear, proposePartClear, proposeVentEndClear, toMissingMm } from "./clearRemedies";
 import { proposeFallRemedies } from "./fallRemedies";
 import { proposeVentedLoop } from "./loopRemedy";
 import { proposeOwnVessel } from "./ownVesselRemedy";
@@ -17,7 +25,6 @@ import {
   proposeBranchVent,
   proposeCleanout,
   proposeHigherInlet,
-  proposeMoveClear,
   proposeOneTrap,
   proposeOutlet,
   proposeOwnEnd,
@@ -84,6 +91,8 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   legBarely: (design, _finding, { drain }) => (drain ? proposeFallRemedies(design, drain) : []),
   legTooSteep: null,
   legHitsObstacle: (design, finding) => (finding.at.kind === "leg" ? proposeClear(design, finding.at, finding) : []),
+  legInPart: proposeLegOut,
+  pipesClash: proposePipesApart,
   trapMissing: (design, _finding, { drain }) => (drain ? proposeTrap(design, drain) : []),
   trapInFloor: (design, finding, { drain }) => (drain ? proposeTrapOutOfFloor(design, drain, finding) : []),
   sealShallow: (design, _finding, { drain }) => (drain ? proposeSeal(design, drain) : []),
@@ -200,8 +209,13 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   tankBelowSill: null,
   tankHitsObstacle: (design, finding, { tank }) => {
     const obstacle = design.obstacles.find((o) => o.id === finding.obstacleId);
-    return tank && obstacle ? proposeMoveClear(design, tank, obstacle, finding.limit?.value ?? 0) : [];
+    if (!tank || !obstacle) return [];
+    const part = { kind: "tank", id: tank.id } as const;
+    return proposePartClear(design, part, toTankBlock(tank), toBlock(obstacle), finding.limit?.value ?? 0);
   },
+  tanksClash: proposeTanksApart,
+  gearClashes: proposeGearClear,
+  gearShutIn: proposeGearRaised,
   wasteEndsStay: null,
   useBeyondFresh: null,
   endsOnGround: null,
@@ -305,5 +319,5 @@ function proposeClear(
   finding: Extract<Finding, { code: "legHitsObstacle" }>,
 ): Remedy[] {
   const line = findLine(design, at.lineId);
-  return line ? proposeLegClear(line, at, finding) : [];
+  return line ? proposeLegClear(line, at, toMissingMm(finding)) : [];
 }

@@ -160,3 +160,22 @@ test("where obstacles leave no way it says how far off the outlet would find one
 test("stopped, it gives no answer", () => {
   expect(findRoutes(readDemo("kranich"), "sink-drain", () => false)).toBeNull();
 });
+
+test("no way leads through a pipe that is there already", () => {
+  const base = readDemo(FURNISHED);
+  let ways = 0;
+  for (const drainId of ["showertray-drain", "outsideshower-drain", "washingmachine-drain"]) {
+    const lines = base.lines.map((line) =>
+      line.id === drainId && line.kind === "drain"
+        ? { ...line, bendsMm: line.bendsMm.map((p) => ({ ...p, z: p.z - 300 })) }
+        : line,
+    );
+    const design = { ...base, lines };
+    for (const { edit } of findRoutes(design, drainId)!.proposals) {
+      ways += 1;
+      const { findings } = evaluate(apply(design, edit));
+      expect(findings.filter(({ code }) => code === "pipesClash" || code === "legInPart")).toEqual([]);
+    }
+  }
+  expect(ways).toBeGreaterThan(3);
+});

@@ -4,6 +4,7 @@ import type { Pipe } from "../design/plumbing";
 import { findClearance, toBlock, toTankBlock } from "../fit/obstacleGaps";
 import { hindersPipes } from "../fit/roles";
 import { add, type Vec3 } from "../geometry/vec";
+import { findPipedCells } from "./pipedCells";
 import { buildPlanGrid, findCell, findWay, type Hindrance, type PlanGrid, placeCell } from "./planGrid";
 import { findFacing, findUndersideMm, type Task } from "./routeEnds";
 
@@ -21,6 +22,8 @@ const TANK_ROOM_MM = 10;
 /** A turn of 45° counts as so much pipe, mm; a second look puts it dearer. */
 const TURN_PRICES = [150, 700] as const;
 const TRODDEN_MM = 400;
+/** A cell in which it would meet another pipe counts as so much pipe, mm: it may pass over or under it, or not at all. */
+const PIPED_PRICE_MM = 300;
 
 /**
  * A way in plan: from where the pipe is under the floor to the inlet. Heights are still to come: low, they are laid from
@@ -62,10 +65,9 @@ function lookForWays(
   const facing = end.kind === "inlet" ? findFacing(end.tank, end.port) : null;
   // into the top of a tank the way leads over the tank itself
   const openTank = end.kind === "inlet" && !facing ? end.tank.id : null;
-  const grid = buildPlanGrid(design.rig, listHindrances(design, drain.pipe, openTank, without), [
-    lowMm + axisMm,
-    highMm + axisMm,
-  ]);
+  const heights = [lowMm + axisMm, highMm + axisMm] as const;
+  const grid = buildPlanGrid(design.rig, listHindrances(design, drain.pipe, openTank, without), heights);
+  const isPiped = findPipedCells(grid, design, drain, heights);
   const beforeMm = facing ? add(inletMm, facing) : inletMm;
   const goal = findCell(grid, beforeMm);
   const starts = listStarts(grid, fixture.outletMm);
@@ -73,12 +75,13 @@ function lookForWays(
   const startMm = (cell: number) => {
     const at = placeCell(grid, cell);
     const asideMm = Math.hypot(at.x - fixture.outletMm.x, at.y - fixture.outletMm.y);
-    return ASIDE_PRICE * Math.max(0, asideMm - BENEATH_MM) + (sucks && asideMm < RUN_MM ? PLUNGE_PRICE_MM : 0);
+    const plungeMm = sucks && asideMm < RUN_MM ? PLUNGE_PRICE_MM : 0;
+    return ASIDE_PRICE * Math.max(0, asideMm - BENEATH_MM) + plungeMm + (isPiped[cell] ? PIPED_PRICE_MM : 0);
   };
   const ways: Vec3[][] = [];
   const trodden = new Set<number>();
   for (const turnMm of [...TURN_PRICES, TURN_PRICES[0]]) {
-    const extraMm = (cell: number) => (trodden.has(cell) ? TRODDEN_MM : 0);
+    const extraMm = (cell: number) => (trodden.has(cell) ? TRODDEN_MM : 0) + (isPiped[cell] ? PIPED_PRICE_MM : 0);
     const cells = findWay(grid, starts, goal, { turnMm, extraMm, startMm });
     if (!cells) return ways;
     for (const cell of cells.slice(0, -2)) trodden.add(cell);

@@ -1,16 +1,17 @@
 import { formatLength, type Units } from "@/words/units";
 import { HaloText } from "./HaloText";
 
-/** A spot where something runs into something, on the sheet, and the room that lacks there. */
-export type Mark = { readonly id: string; readonly x: number; readonly y: number; readonly lacksMm: number };
+/** A spot where something runs into something, on the sheet, and the room that lacks there; null where that is not one figure. */
+export type Mark = { readonly id: string; readonly x: number; readonly y: number; readonly lacksMm: number | null };
+type Named = Mark & { readonly lacksMm: number };
 
 /** Two names nearer than this would lie on one another, px. */
 const NAME_PX = { across: 96, up: 17 };
 
 /** Crosses where something runs into something; of those close together only the worst says its millimetres. */
 export function CollisionMarks({ marks, units }: { readonly marks: readonly Mark[]; readonly units: Units }) {
-  const worstFirst = [...marks].sort((a, b) => b.lacksMm - a.lacksMm);
-  const named: Mark[] = [];
+  const worstFirst = marks.filter((mark): mark is Named => mark.lacksMm !== null).sort((a, b) => b.lacksMm - a.lacksMm);
+  const named: Named[] = [];
   for (const mark of worstFirst) if (!named.some((other) => isNear(other, mark))) named.push(mark);
   return (
     // over the handles, or one would hide the millimetres; the hand goes through to it

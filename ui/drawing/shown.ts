@@ -2,9 +2,6 @@ import type { Design } from "@/core/design/design";
 import type { Drain, Tank } from "@/core/design/plumbing";
 import type { WorkbenchState } from "@/store/state";
 
-/** Findings that have a spot: they are marked in the drawings. */
-export const HITS: ReadonlySet<string> = new Set(["legHitsObstacle", "tankHitsObstacle"]);
-
 /** The drain the long section shows: the one chosen, else the first; null in a design without one. */
 export function findShownDrain(design: Design, drainId: string | null): Drain | null {
   const drains = design.lines.filter((line): line is Drain => line.kind === "drain");

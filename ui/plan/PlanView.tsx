@@ -4,6 +4,7 @@ import dynamic from "next/dynamic";
 import { useId, useMemo, useRef } from "react";
 import type { Design } from "@/core/design/design";
 import { listPoints } from "@/core/design/moves";
+import { isHit } from "@/core/fit/collisions";
 import { type Vec3, vec } from "@/core/geometry/vec";
 import type { PlanTool } from "@/store/state";
 import { useWorkbench } from "@/store/useWorkbench";
@@ -12,7 +13,7 @@ import { DrawingTools, TOOLS_CORNER } from "../drawing/DrawingTools";
 import { Hatches } from "../drawing/Hatches";
 import { LookSwitch } from "../drawing/LookSwitch";
 import { Paper } from "../drawing/Stroke";
-import { findShownDrain, findShownResult, HITS } from "../drawing/shown";
+import { findShownDrain, findShownResult } from "../drawing/shown";
 import { useFrame } from "../drawing/useFrame";
 import { useZoom } from "../drawing/useZoom";
 import { type Bounds, fitView, NO_ZOOM } from "../drawing/view";
@@ -45,7 +46,7 @@ export function PlanView() {
   const drainId = useWorkbench((state) => state.drainId);
   const tool = useWorkbench((state) => state.tool);
   const isGroup = useWorkbench((state) => state.group.length > 1);
-  const isHit = useWorkbench((state) => state.evaluation?.findings.some(({ code }) => HITS.has(code)));
+  const hasHits = useWorkbench((state) => state.evaluation?.findings.some(isHit));
   const frame = useFrame<SVGSVGElement>();
   const { size } = frame;
   const zooming = useZoom(frame.element);
@@ -105,7 +106,7 @@ export function PlanView() {
               <PlanLines design={design} view={view} shownId={shown?.id ?? null} />
               {preview && <PlanGhost design={preview} view={view} />}
               <PlanHandles design={design} view={view} turnedZoom={isTurned ? zoom.k : null} />
-              {isHit && <PlanMarks design={design} view={view} />}
+              {hasHits && <PlanMarks design={design} view={view} />}
               {tool && (
                 <PlanTools
                   tool={tool}

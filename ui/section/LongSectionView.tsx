@@ -7,6 +7,7 @@ import { toPartKey } from "@/core/design/part";
 import type { FixtureKind } from "@/core/design/plumbing";
 import type { Severity } from "@/core/evaluate/findings";
 import type { Leg } from "@/core/falls/drainPath";
+import { isHit } from "@/core/fit/collisions";
 import { layOutLongSection } from "@/core/section/longSection";
 import type { LongSection } from "@/core/section/sectionLayout";
 import { useWorkbench } from "@/store/useWorkbench";
@@ -14,7 +15,7 @@ import { view as look, workbench } from "@/store/workbench";
 import { DrawingTools, TOOLS_CORNER } from "../drawing/DrawingTools";
 import { Hatches } from "../drawing/Hatches";
 import { Paper } from "../drawing/Stroke";
-import { findShownDrain, findShownResult, HITS } from "../drawing/shown";
+import { findShownDrain, findShownResult } from "../drawing/shown";
 import { TankLevelHandle } from "../drawing/TankLevelHandle";
 import { useFrame } from "../drawing/useFrame";
 import { useZoom } from "../drawing/useZoom";
@@ -136,7 +137,7 @@ export function LongSectionView() {
             {ghost && <SectionGhost layout={ghost} view={view} />}
             <SectionHandles layout={layout} view={view} />
             {layout.tank && <TankLevelHandle tank={layout.tank} view={view} />}
-            {evaluation?.findings.some(({ code }) => HITS.has(code)) && <SectionMarks layout={layout} view={view} />}
+            {evaluation?.findings.some(isHit) && <SectionMarks layout={layout} view={view} />}
           </>
         )}
       </svg>

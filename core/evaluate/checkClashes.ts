@@ -1,0 +1,136 @@
+import type { Design } from "../design/design";
+import type { Gear } from "../design/gear";
+import type { Line, Tank } from "../design/plumbing";
+import type { DrainPath, Leg } from "../falls/drainPath";
+import { GIVES_MM, goesThroughOwn, measureLegClash, measureLegIn, measureTankClash } from "../fit/clashes";
+import { listLineLegs } from "../fit/lineLegs";
+import { listTankBlocks } from "../fit/tankBlocks";
+import { isSetIn, toGearBlock } from "../gear/gearBlock";
+import { measureLength, subtract, type Vec3 } from "../geometry/vec";
+import { createFinding } from "./createFinding";
+import type { Finding } from "./findings";
+
+/** A line as it lies: its own legs, and the room they take from corner to corner. */
+type Laid = { readonly line: Line; readonly legs: readonly Leg[]; readonly min: Vec3; readonly max: Vec3 };
+
+/**
+ * What of the builder's own parts takes the same room: tanks, lines through tanks, pipes through pipes. Each is told of the
+ * first it runs into. Hoses are soft and are led past each other by hand; only a tank stops them.
+ */
+export function checkClashes(design: Design, paths: readonly DrainPath[]): Finding[] {
+  const own = new Map(paths.map((path) => [path.drain.id, path.ownLegs]));
+  const laid = sortById(design.lines).map((line) => lay(line, own.get(line.id) ?? listLineLegs(design, line)));
+  const rigid = laid.filter(({ line }) => line.kind !== "hose");
+  const tanks = sortById(design.tanks);
+  const gear = design.gear.filter((piece) => !isSetIn(piece));
+  return [
+    ...tanks.flatMap((tank, i) => checkTanks(tank, tanks.slice(0, i))),
+    ...laid.flatMap((one) => checkInTanks(one, tanks)),
+    ...rigid.flatMap((one) => checkInGear(one, gear)),
+    ...rigid.flatMap((one, i) => checkPipes(one, rigid, i)),
+  ];
+}
+
+// by name of the file and not by place in it: which of two is told must not hang on their order
+const sortById = <T extends { readonly id: string }>(parts: readonly T[]): T[] =>
+  [...parts].sort((a, b) => (a.id < b.id ? -1 : 1));
+
+function lay(line: Line, legs: readonly Leg[]): Laid {
+  let [minX, minY, minZ, maxX, maxY, maxZ] = [Infinity, Infinity, Infinity, -Infinity, -Infinity, -Infinity];
+  for (const { from, to, pipe } of legs) {
+    const half = pipe.outerMm / 2;
+    minX = Math.min(minX, from.x - half, to.x - half);
+    minY = Math.min(minY, from.y - half, to.y - half);
+    maxX = Math.max(maxX, from.x + half, to.x + half);
+    maxY = Math.max(maxY, from.y + half, to.y + half);
+    // an invert, with the bore and a wall over it
+    minZ = Math.min(minZ, from.z - half, to.z - half);
+    maxZ = Math.max(maxZ, from.z + 2 * half, to.z + 2 * half);
+  }
+  return { line, legs, min: { x: minX, y: minY, z: minZ }, max: { x: maxX, y: maxY, z: maxZ } };
+}
+
+function checkTanks(tank: Tank, before: readonly Tank[]): Finding[] {
+  const at = { kind: "tank", id: tank.id } as const;
+  return before.flatMap((other): Finding[] => {
+    const deepMm = measureTankClash(tank, other);
+    if (deepMm <= GIVES_MM) return [];
+    return [createFinding(at, { code: "tanksClash", otherId: other.id, otherName: other.name, deepMm })];
+  });
+}
+
+function checkInTanks({ line, legs }: Laid, tanks: readonly Tank[]): Finding[] {
+  const joined = listJoined(line);
+  return tanks.flatMap((tank): Finding[] => {
+    const isOwn = joined.includes(tank.id);
+    const blocks = listTankBlocks(tank);
+    const leg = legs.find((one) =>
+      isOwn ? goesThroughOwn(one, tank) : blocks.some((block) => measureLegIn(one, block) > GIVES_MM),
+    );
+    return leg ? [tellInPart(leg, tank, isOwn)] : [];
+  });
+}
+
+function checkInGear({ line, legs }: Laid, gear: readonly Gear[]): Finding[] {
+  return gear.flatMap((piece): Finding[] => {
+    if ("gearId" in line.to && line.to.gearId === piece.id) return [];
+    const block = toGearBlock(piece);
+    const leg = legs.find((one) => measureLegIn(one, block) > GIVES_MM);
+    return leg ? [tellInPart(leg, piece, false)] : [];
+  });
+}
+
+const tellInPart = ({ lineId, index }: Leg, { id, name }: Tank | Gear, isOwn: boolean): Finding =>
+  createFinding({ kind: "leg", lineId, index }, { code: "legInPart", otherId: id, otherName: name, isOwn });
+
+function listJoined(line: Line): readonly string[] {
+  switch (line.kind) {
+    case "drain":
+      return line.to.kind === "inlet" ? [line.to.tankId] : [];
+    case "hose":
+      return [line.from, line.to].flatMap((end) => (end.kind === "tank" ? [end.tankId] : []));
+    case "vent":
+    case "dumpLine":
+      return [line.fromTank];
+  }
+}
+
+function checkPipes(one: Laid, all: readonly Laid[], before: number): Finding[] {
+  for (let i = 0; i < before; i++) {
+    const other = all[i]!;
+    if (isApart(one, other)) continue;
+    const joints = listJoints(one, other);
+    for (const leg of one.legs) {
+      for (const beside of other.legs) {
+        const deepMm = measureLegClash(leg, beside, joints);
+        if (deepMm <= GIVES_MM) continue;
+        const at = { kind: "leg", lineId: one.line.id, index: leg.index } as const;
+        const { id: otherId, name: otherName } = other.line;
+        return [createFinding(at, { code: "pipesClash", otherId, otherName, otherLeg: beside.index, deepMm })];
+      }
+    }
+  }
+  return [];
+}
+
+const isApart = (a: Laid, b: Laid): boolean =>
+  a.max.x <= b.min.x ||
+  b.max.x <= a.min.x ||
+  a.max.y <= b.min.y ||
+  b.max.y <= a.min.y ||
+  a.max.z <= b.min.z ||
+  b.max.z <= a.min.z;
+
+/** Ends nearer than this are in one place, mm. */
+const ONE_PLACE_MM = 1;
+
+// Where two lines are joined: one ends on the other, or both end in one place.
+function listJoints(one: Laid, other: Laid): Vec3[] {
+  const ends = ({ legs }: Laid): Vec3[] => (legs.length === 0 ? [] : [legs[0]!.from, legs.at(-1)!.to]);
+  const isOn = (a: Laid, b: Laid) => "lineId" in a.line.to && a.line.to.lineId === b.line.id;
+  return [
+    ...(isOn(one, other) ? ends(one).slice(-1) : []),
+    ...(isOn(other, one) ? ends(other).slice(-1) : []),
+    ...ends(one).filter((a) => ends(other).some((b) => measureLength(subtract(a, b)) < ONE_PLACE_MM)),
+  ];
+}

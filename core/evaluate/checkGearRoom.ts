@@ -1,0 +1,95 @@
+import type { Design } from "../design/design";
+import type { Gear } from "../design/gear";
+import { GIVES_MM } from "../fit/clashes";
+import { findClearance, keepsAway, toBlock } from "../fit/obstacleGaps";
+import { hindersPipes } from "../fit/roles";
+import { listTankBlocks } from "../fit/tankBlocks";
+import { isSetIn, toBelowBlock, toGearBlock } from "../gear/gearBlock";
+import { type Block, measureBlockGap } from "../geometry/blocks";
+import { createRecall } from "../quantity/recall";
+import { isAtLeast } from "../quantity/tolerance";
+import type { Limit } from "../rules/lookUpLimit";
+import { createFinding, createGraded } from "./createFinding";
+import type { Finding } from "./findings";
+
+/** What may stand in the room of a piece of gear; only what is hot or moves asks for more than its own. */
+type Other = {
+  readonly kind: "gear" | "tank" | "obstacle";
+  readonly id: string;
+  readonly name: string;
+  readonly blocks: readonly Block[];
+  readonly limit: Limit | null;
+};
+
+const recallRoom = createRecall<Design["gear"], readonly Finding[]>();
+
+/**
+ * What stands in the room of a piece of gear, or too near to it where it is hot or moves; and what stands under a housing
+ * that is opened downward. Hoses are soft and are led past it.
+ */
+export const checkGearRoom = (design: Design): readonly Finding[] =>
+  design.gear.length === 0
+    ? []
+    : recallRoom(design.gear, [design.tanks, design.obstacles, design.rules], () => {
+        const others = listOthers(design);
+        return design.gear.flatMap((piece) => (isSetIn(piece) ? [] : checkPiece(piece, others)));
+      });
+
+function listOthers({ gear, tanks, obstacles, rules }: Design): Other[] {
+  return [
+    ...gear.map((one): Other => {
+      const blocks = isSetIn(one) ? [] : [toGearBlock(one)];
+      return { kind: "gear", id: one.id, name: one.name, blocks, limit: null };
+    }),
+    ...tanks.map((tank): Other => {
+      const { id, name } = tank;
+      return { kind: "tank", id, name, blocks: listTankBlocks(tank), limit: null };
+    }),
+    ...obstacles
+      .filter(({ kind }) => hindersPipes(kind))
+      .map((one): Other => {
+        const limit = keepsAway(one) ? findClearance(rules, one) : null;
+        return { kind: "obstacle", id: one.id, name: one.name, blocks: [toBlock(one)], limit };
+      }),
+  ];
+}
+
+const measureGap = (block: Block, { blocks }: Other): number =>
+  Math.min(...blocks.map((other) => measureBlockGap(block, other)));
+
+function checkPiece(piece: Gear, others: readonly Other[]): Finding[] {
+  const at = { kind: "gear", id: piece.id } as const;
+  const body = toGearBlock(piece);
+  const findings = others.flatMap((other): Finding[] => {
+    // of two pieces one is told, whatever their order in the file
+    if (other.kind === "gear" && other.id >= piece.id) return [];
+    const gapMm = measureGap(body, other);
+    const isInside = gapMm < -GIVES_MM;
+    const { limit } = other;
+    if (!isInside && (!limit || isAtLeast(gapMm, limit.value ?? 0))) return [];
+    const numbers = { code: "gearClashes", otherId: other.id, otherName: other.name, gapMm } as const;
+    const severity = isInside && other.kind !== "gear" ? "must" : "should";
+    return [createGraded(severity, at, numbers, isInside ? null : limit)];
+  });
+  return [...findings, ...checkBelow(piece, others)];
+}
+
+// A housing whose bowl is screwed off downward wants its own length under it.
+function checkBelow(piece: Gear, others: readonly Other[]): Finding[] {
+  const below = toBelowBlock(piece);
+  if (!below) return [];
+  const at = { kind: "gear", id: piece.id } as const;
+  const { openBelowMm: wantedMm } = piece;
+  const floorMm = piece.atMm.z >= 0 ? piece.atMm.z : Infinity;
+  const [first] = others
+    .filter((other) => other.id !== piece.id && measureGap(below, other) < -GIVES_MM)
+    .map((other) => ({
+      otherName: other.name,
+      roomMm: Math.max(0, piece.atMm.z - Math.max(...other.blocks.map(({ max }) => max.z))),
+    }))
+    .sort((a, b) => a.roomMm - b.roomMm || (a.otherName < b.otherName ? -1 : 1));
+  if (first && first.roomMm < floorMm) return [createFinding(at, { code: "gearShutIn", wantedMm, ...first })];
+  return isAtLeast(floorMm, wantedMm)
+    ? []
+    : [createFinding(at, { code: "gearShutIn", wantedMm, otherName: null, roomMm: floorMm })];
+}
