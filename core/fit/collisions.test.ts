@@ -6,7 +6,8 @@ import { evaluate } from "../evaluate/evaluate";
 import { buildDrainPath } from "../falls/drainPath";
 import { measureLegGap } from "../geometry/blocks";
 import { interpolate } from "../geometry/vec";
-import { isHit, listCollisions } from "./collisions";
+import { listCollisions } from "./collisions";
+import { isHit } from "./hits";
 import { toBlock } from "./obstacleGaps";
 
 const block: Obstacle = {

@@ -6,6 +6,7 @@ import { measureApartMm } from "../geometry/straight";
 import { interpolate, type Vec3, vec } from "../geometry/vec";
 import { clamp } from "../quantity/tolerance";
 import { toAxis } from "./clashes";
+import { type Hit, isHit } from "./hits";
 import { listLineLegs } from "./lineLegs";
 import { findPartBlock } from "./partBlock";
 
@@ -18,12 +19,6 @@ export type Collision = {
   /** Null where a line goes right through: how far it is to be led round is not one figure. */
   readonly lacksMm: number | null;
 };
-
-/** Findings that have a spot: they are marked in the drawings. */
-const HITS = ["legHitsObstacle", "legInPart", "pipesClash", "tankHitsObstacle", "tanksClash", "gearClashes"] as const;
-type Hit = Extract<Finding, { readonly code: (typeof HITS)[number] }>;
-
-export const isHit = (finding: Finding): finding is Hit => (HITS as readonly string[]).includes(finding.code);
 
 /** The place of every finding that something hits or is too near to something [C]. */
 export function listCollisions(design: Design, findings: readonly Finding[]): Collision[] {

@@ -4,7 +4,7 @@ import dynamic from "next/dynamic";
 import { useId, useMemo, useRef } from "react";
 import type { Design } from "@/core/design/design";
 import { listPoints } from "@/core/design/moves";
-import { isHit } from "@/core/fit/collisions";
+import { isHit } from "@/core/fit/hits";
 import { type Vec3, vec } from "@/core/geometry/vec";
 import type { PlanTool } from "@/store/state";
 import { useWorkbench } from "@/store/useWorkbench";

@@ -7,7 +7,7 @@ import { toPartKey } from "@/core/design/part";
 import type { FixtureKind } from "@/core/design/plumbing";
 import type { Severity } from "@/core/evaluate/findings";
 import type { Leg } from "@/core/falls/drainPath";
-import { isHit } from "@/core/fit/collisions";
+import { isHit } from "@/core/fit/hits";
 import { layOutLongSection } from "@/core/section/longSection";
 import type { LongSection } from "@/core/section/sectionLayout";
 import { useWorkbench } from "@/store/useWorkbench";
