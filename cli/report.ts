@@ -33,8 +33,8 @@ export function reportDesign(design: Design, evaluation: Evaluation, units: Unit
   for (const finding of evaluation.findings) {
     const { title, why, advice } = describeFinding(finding, design, units);
     lines.push(`${SEVERITY_NAMES[finding.severity].name.toUpperCase()}  ${title}. ${why} ${advice}`);
-    for (const { edit, byMm } of proposeRemedies(design, evaluation, finding)) {
-      lines.push(`      - ${describeRemedy(edit, byMm, design, units)}`);
+    for (const remedy of proposeRemedies(design, evaluation, finding)) {
+      lines.push(`      - ${describeRemedy(remedy, design, units)}`);
     }
   }
   return `${[...lines, "", CAUTION].join("\n")}\n`;

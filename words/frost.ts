@@ -29,6 +29,8 @@ export function describeFrostPart({ kind, at, litres }: FrostPart, design: Desig
     case "sag":
       return `Sag in ${part}${much}`;
     case "tank":
+    case "gear":
+    case "hose":
       return `${part}${much}`;
   }
 }
@@ -38,6 +40,9 @@ const trapOf = (
   line: (id: string) => string,
 ): string => `${inLine ? "the trap in the line" : "the trap"} of ${line(lineId)}`;
 
+const nameAll = (gearIds: readonly string[], { gear }: Design): string =>
+  gearIds.map((id) => gear.find((piece) => piece.id === id)?.name ?? id).join(", ");
+
 /** A step of the way back after frost, as an instruction. */
 export function describeSpringStep(step: SpringStep, design: Design, units: Units): string {
   const tank = (id: string) => design.tanks.find((one) => one.id === id)?.name ?? id;
@@ -45,6 +50,8 @@ export function describeSpringStep(step: SpringStep, design: Design, units: Unit
   switch (step.kind) {
     case "closeGear":
       return `Close ${design.gear.find(({ id }) => id === step.gearId)?.name ?? step.gearId} again, with its rings greased; look for cracks first.`;
+    case "shutTaps":
+      return `Shut ${nameAll(step.gearIds, design)}, hot and cold.`;
     case "shutOutlet":
       return `Shut the valve and the plug of ${tank(step.tankId)}. Work the valve twice before.`;
     case "sanitise":
@@ -83,6 +90,8 @@ export function describeDrainDown(step: DrainDownStep, design: Design, units: Un
       return `${formatQuantity(step.litres, "volume", units)} lie in leg ${step.leg + 1} of ${line(step.lineId)}: lean the ${design.rig.kind === "boat" ? "boat" : "rig"} until they run, or blow them out.`;
     case "treatTrap":
       return `Pour ${formatQuantity(step.litres, "volume", units)} of antifreeze for drinking water systems into ${trapOf(step, line)}, or empty it.`;
+    case "openTaps":
+      return `Open ${nameAll(step.gearIds, design)}, hot and cold, and leave them half open: a mixer that is shut keeps water and splits.`;
     case "drainGear": {
       const piece = design.gear.find(({ id }) => id === step.gearId);
       return `Empty ${piece?.name ?? step.gearId}: ${formatQuantity(step.litres, "volume", units)} or so. ${GEAR_DRAIN[piece?.spec.kind ?? "pump"] ?? "Open its lowest joint."}`;

@@ -62,6 +62,12 @@ export function describeGearFinding(
             why: `There are ${length(finding.gapMm)} between them; ${limit} are wanted.`,
             advice: "Move it away from there.",
           };
+    case "gearFreezes":
+      return {
+        title: `${part} freezes on a cold night`,
+        why: `Under the floor its water is at freezing point after ${formatQuantity(finding.hours, "hours", units)} at ${limit}, and ice splits it.${finding.others === 0 ? "" : ` ${finding.others} more out there ${finding.others === 1 ? "does" : "do"} the same: Tanks, What freezes first.`}`,
+        advice: "Bring it inside or lag and heat it; else drain it before frost.",
+      };
     case "gearShutIn":
       return {
         title: `${part} can't be opened`,

@@ -1,10 +1,15 @@
 import type { Design } from "@/core/design/design";
 import type { Edit } from "@/core/design/edit";
+import type { MoveWay, Remedy } from "@/core/remedies/remedy";
 import { describePart } from "./describePart";
 import { formatLength, formatQuantity, type Units } from "./units";
 
 /** What a remedy does, as an instruction. */
-export function describeRemedy(edit: Edit, byMm: number | null, design: Design, units: Units): string {
+export function describeRemedy(
+  { edit, byMm, way }: Pick<Remedy, "edit" | "byMm" | "way">,
+  design: Design,
+  units: Units,
+): string {
   const part = describePart(edit.at, design);
   const by = byMm === null ? "" : formatLength(byMm, units);
   switch (edit.code) {
@@ -63,9 +68,9 @@ export function describeRemedy(edit: Edit, byMm: number | null, design: Design, 
       return "Take this breather to the open air by itself";
     case "moveClear":
     case "clearLeg":
-      return `Move ${part} clear by ${by}`;
+      return way ? `Move ${part} ${nameWay(way, design)} by ${by}` : `Move ${part} clear by ${by}`;
     case "moveVentEnd":
-      return `Take the open end ${by} further off`;
+      return way ? `Take the open end ${by} ${nameWay(way, design)}` : `Take the open end ${by} further off`;
     case "widenInlet":
       return `Use an inlet of ${by} bore`;
     case "keepPipe":
@@ -101,6 +106,20 @@ export function describeRemedy(edit: Edit, byMm: number | null, design: Design, 
     default:
       return describeEdit(edit, design);
   }
+}
+
+/** Which way, as one says it on such a rig. */
+function nameWay(way: MoveWay, { rig }: Design): string {
+  const isAfloat = rig.kind === "boat";
+  const names: Readonly<Record<MoveWay, string>> = {
+    left: isAfloat ? "to port" : "to the left",
+    right: isAfloat ? "to starboard" : "to the right",
+    forward: "forward",
+    aft: isAfloat ? "aft" : "to the rear",
+    up: "up",
+    down: "down",
+  };
+  return names[way];
 }
 
 /** An edit as it stands in the undo list. */

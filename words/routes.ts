@@ -42,11 +42,20 @@ export function describeRouteChange(change: RouteChange, design: Design, units: 
 
 /** Why there is no way as things are. */
 export function describeNoRoute(
-  { shortMm, barredBy, isBestAlready }: Pick<RouteOutcome, "shortMm" | "barredBy" | "isBestAlready">,
+  {
+    shortMm,
+    barredBy,
+    crossed,
+    changes,
+    isBestAlready,
+  }: Pick<RouteOutcome, "shortMm" | "barredBy" | "crossed" | "changes" | "isBestAlready">,
   design: Design,
   units: Units,
 ): string {
   if (isBestAlready) return "It runs as it is laid, and no way was found that keeps as much in hand. Leave it.";
+  const pipes = crossed.flatMap((id) => design.lines.find((line) => line.id === id)?.name ?? []);
+  if (changes.length === 0 && pipes.length > 0)
+    return `Every way runs into ${quoteList(pipes)}. Move ${pipes.length === 1 ? "that pipe" : "one of them"} first, or end in it.`;
   const names = barredBy.flatMap((id) => design.obstacles.find((o) => o.id === id)?.name ?? []);
   if (shortMm === null && names.length > 0) {
     return `No way through. ${quoteList(names)} ${names.length === 1 ? "bars" : "bar"} it: ${names.length === 1 ? "with that" : "with any one of them"} out of the way there would be one.`;

@@ -152,8 +152,23 @@ export function describeTankFinding(
     case "axleOverloaded":
       return {
         title: `${finding.axleName} carries too much`,
-        why: `The full tanks put ${formatQuantity(finding.fullKg, "weight", units)} on it; it may carry ${formatQuantity(finding.spareKg, "weight", units)} more.`,
+        why: `The tanks put up to ${formatQuantity(finding.fullKg, "weight", units)} on it; it may carry ${formatQuantity(finding.spareKg, "weight", units)} more.`,
         advice: "Hang a tank nearer to the other axle, or drive with less water in it.",
+      };
+    case "axleUnrated":
+      return {
+        title: "The weight on the axles isn't checked",
+        why:
+          finding.axleName === null
+            ? "No axle is measured."
+            : `The tanks put up to ${formatQuantity(finding.fullKg, "weight", units)} on ${finding.axleName}; what it may carry isn't entered.`,
+        advice: "Weigh the rig, and enter at Rig what its plate leaves.",
+      };
+    case "couplingLifted":
+      return {
+        title: "Full tanks lift the coupling",
+        why: `They take up to ${formatQuantity(finding.byKg, "weight", units)} off it. A trailer that is light at the nose sways.`,
+        advice: "Hang them over the axle or before it, or dump before you drive; weigh the nose.",
       };
     case "tankNoOutlet":
       return {
@@ -181,6 +196,12 @@ export function describeTankFinding(
             ? `They overlap by ${length(-finding.gapMm)}.`
             : `There are ${length(finding.gapMm)} between them; ${limit} are wanted.`,
         advice: "Move the tank, or choose another size.",
+      };
+    case "tankInFloor":
+      return {
+        title: `${part} stands in the floor`,
+        why: `It reaches ${length(finding.deepMm)} into it.`,
+        advice: "Hang it lower, or stand it on the floor.",
       };
     case "tanksClash":
       return {

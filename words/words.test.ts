@@ -113,7 +113,7 @@ test("every finding and working of any design reads as sentences, in both units"
         for (const code of EDIT_CODES) {
           const edit = { code, at: { kind: "tank", id: "grey" }, ops: [] } as const;
           expect(describeEdit(edit, design)).toMatch(/^[A-Z]/);
-          expect(describeRemedy(edit, 12, design, units)).toMatch(/^[A-Z]/);
+          expect(describeRemedy({ edit, byMm: 12 }, design, units)).toMatch(/^[A-Z]/);
         }
       },
     ),

@@ -76,7 +76,7 @@ export function findSizeBounds(design: Design, storeId: string): SizeBounds {
     const sized = outcome.design.tanks.find(({ id }) => id === tank.id)!;
     const roomL = evaluate(outcome.design).balance.stores.find(({ store }) => store.id === storeId)?.roomL.here ?? 0;
     const isOver = (computeTankLoads(outcome.design)?.axles ?? []).some(
-      ({ fullKg, spareKg }) => spareKg !== null && fullKg > spareKg,
+      ({ mostKg, spareKg }) => spareKg !== null && mostKg > spareKg,
     );
     if (isOver && axleL === null) axleL = roomL;
     isClear &&= measureTankGaps(outcome.design, sized).every(

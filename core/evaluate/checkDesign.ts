@@ -5,7 +5,7 @@ import type { Design } from "../design/design";
 import type { Obstacle } from "../design/rig";
 import { toBlock } from "../fit/obstacleGaps";
 import { findRole } from "../fit/roles";
-import { computeTankLoads } from "../tanks/axleLoads";
+import { checkAxles } from "./checkAxles";
 import { checkPlaces } from "./checkPlaces";
 import { createFinding, createGraded } from "./createFinding";
 import type { Finding } from "./findings";
@@ -85,15 +85,6 @@ function checkBeginnings({ fixtures, tanks, lines }: Design): Finding[] {
   }
   if (fixtures.length === 0) findings.push(createFinding({ kind: "rig" }, { code: "noFixtureYet" }));
   return findings;
-}
-
-// Water is the heaviest thing a builder adds, and an axle's rating the first he forgets.
-function checkAxles(design: Design): Finding[] {
-  return (computeTankLoads(design)?.axles ?? []).flatMap(({ name: axleName, fullKg, spareKg }) =>
-    spareKg === null || fullKg <= spareKg
-      ? []
-      : [createFinding({ kind: "rig" }, { code: "axleOverloaded", axleName, fullKg, spareKg })],
-  );
 }
 
 /** More than this share of the smaller one within the other is one thing measured twice, or measured wrongly. */

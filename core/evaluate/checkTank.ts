@@ -1,7 +1,9 @@
 import { isPumpedOut, isPumpedOverboard } from "../air/pumpOut";
 import type { Design } from "../design/design";
 import type { Tank } from "../design/plumbing";
+import { GIVES_MM } from "../fit/clashes";
 import { measureSillGapMm, measureTankGaps } from "../fit/obstacleGaps";
+import { measureInFloorMm } from "../fit/tankBlocks";
 import { measureExtent } from "../geometry/solid";
 import { isAtLeast, isAtMost } from "../quantity/tolerance";
 import { type Limit, lookUpLimit } from "../rules/lookUpLimit";
@@ -41,6 +43,8 @@ export function checkTank(design: Design, tank: Tank, result: TankResult): Findi
   if (sillGapMm !== null && !isAtLeast(sillGapMm, sill.value ?? 0)) {
     findings.push(createFinding(at, { code: "tankBelowSill", byMm: (sill.value ?? 0) - sillGapMm }, sill));
   }
+  const inFloorMm = measureInFloorMm(design, tank);
+  if (inFloorMm > GIVES_MM) findings.push(createFinding(at, { code: "tankInFloor", deepMm: inFloorMm }));
   findings.push(
     ...checkObstacleGaps(design, measureTankGaps(design, tank), (obstacle, gapMm, limit) =>
       createFinding(

@@ -247,6 +247,9 @@ type Numbers =
       readonly fullKg: number;
       readonly spareKg: number;
     }
+  /** The heaviest loaded one whose plate was not looked up; null where no axle was measured. */
+  | { readonly code: "axleUnrated"; readonly axleName: string | null; readonly fullKg: number }
+  | { readonly code: "couplingLifted"; readonly byKg: number }
   | { readonly code: "obstaclesOverlap"; readonly otherName: string }
   | { readonly code: "flapInDrain" }
   | { readonly code: "trapsInSeries" }
@@ -301,6 +304,7 @@ type Numbers =
       readonly obstacleName: string;
       readonly gapMm: number;
     }
+  | { readonly code: "tankInFloor"; readonly deepMm: number }
   | {
       readonly code: "tanksClash";
       readonly otherId: string;
@@ -314,6 +318,8 @@ type Numbers =
       /** Negative is how deep it reaches in. */
       readonly gapMm: number;
     }
+  /** What of gear and hoses freezes first, and how many more do. */
+  | { readonly code: "gearFreezes"; readonly hours: number; readonly others: number }
   | {
       readonly code: "gearShutIn";
       readonly wantedMm: number;

@@ -3,6 +3,7 @@ import { checkBowlHoses } from "./checkBowlHoses";
 import { checkDumpLines } from "./checkDumpLines";
 import { checkFittings } from "./checkFittings";
 import { checkGear } from "./checkGear";
+import { checkGearFrost } from "./checkGearFrost";
 import { checkGearRoom } from "./checkGearRoom";
 import { checkHeads } from "./checkHeads";
 import { checkHull } from "./checkHull";
@@ -16,7 +17,7 @@ type OfDesign = (judged: Pick<Judged, "design">) => readonly Finding[];
 
 /** What each of the areas has to say that only some rigs have anything of; `fitted` puts them in place. */
 export const FITTED_CHECKS: Readonly<Record<FittedId, OfDesign>> = {
-  gear: ({ design }) => [...checkGear(design), ...checkGearRoom(design)],
+  gear: ({ design }) => [...checkGear(design), ...checkGearRoom(design), ...checkGearFrost(design)],
   through: ({ design }) => [...checkThrough(design), ...checkSeaInlets(design)],
   fittings: ({ design }) => checkFittings(design),
   dumpLines: ({ design }) => checkDumpLines(design),

@@ -17,6 +17,7 @@ export const FITTED_FINDINGS = {
   seaAtEnd: ["hull", "part", ["must", "should"]],
   intakeNearWaste: ["hull", "through", "should"],
   gearClashes: ["gear", "part", ["must", "should"]],
+  gearFreezes: ["gear", "part", ["should", "note"]],
   gearShutIn: ["gear", "part", "should"],
   noState: ["gear", "loop", "should"],
   pumpUnstrained: ["gear", "part", "note"],

@@ -13,7 +13,7 @@ import { evaluate } from "./evaluate";
 // What is drawn where something else is cannot be built: tanks, pipes and gear are held against each other.
 
 const ALL = [...DEMO_NAMES, FURNISHED, ...LOOP_NAMES, HEADS_NAME, ...HEADS_NAMES] as const;
-const CODES = ["tanksClash", "legInPart", "pipesClash", "gearClashes", "gearShutIn"] as const;
+const CODES = ["tanksClash", "tankInFloor", "legInPart", "pipesClash", "gearClashes", "gearShutIn"] as const;
 
 const van = readDemo("kranich-loop");
 const bus = readDemo(FURNISHED);
@@ -68,6 +68,23 @@ test("a tank in another is told once, by how deep, to the hair; the wall and the
     findAll(deep, "tanksClash")[0]!.id,
   );
   settle(into(60), "tanksClash");
+});
+
+test("a tank hangs under the floor or stands on it, and not in it", () => {
+  const grey = findTank(van, "grey");
+  const { min, max } = toTankBlock(grey);
+  const floorMm = van.rig.floorLayers.reduce((sum, { thicknessMm }) => sum + thicknessMm, 0);
+  const lift = (byMm: number, aheadMm = 0) =>
+    withTank(van, "grey", { atMm: { ...grey.atMm, x: grey.atMm.x + aheadMm, z: grey.atMm.z + byMm } });
+  const under = -floorMm - max.z;
+  expect(isSaid(lift(under + 2.9), "tankInFloor")).toBe(false);
+  expect(findAll(lift(under + 3.1), "tankInFloor")).toMatchObject([{ severity: "must" }]);
+  expect(findAll(lift(under + 3.1), "tankInFloor")[0]!.deepMm).toBeCloseTo(3.1, 6);
+  expect(isSaid(lift(-min.z - 3.1), "tankInFloor")).toBe(true);
+  expect(isSaid(lift(-min.z - 2.9), "tankInFloor")).toBe(false);
+  // beside the floor, on a bumper or a drawbar, there is none
+  expect(isSaid(lift(-min.z - 60, van.rig.lengthMm + 20 - min.x), "tankInFloor")).toBe(false);
+  settle(lift(under + 30), "tankInFloor");
 });
 
 test("a drain through a tank it does not end in is told, one beside it is not; hoses too are stopped by a tank", () => {

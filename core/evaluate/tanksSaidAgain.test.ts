@@ -304,9 +304,9 @@ function tellWhole(design: Design, { balance }: Evaluation): Told[] {
   const inOpen = drains.some(({ to }) => to.kind === "ground" || to.kind === "vessel");
   if (balance.groundLPerDay > 0 && design.fixtures.length > 0 && (hasWaste || inOpen))
     told.push({ code: "ontoGround", at: { kind: "habits" }, litresPerDay: balance.groundLPerDay });
-  for (const { name, fullKg, spareKg } of computeTankLoads(design)?.axles ?? [])
-    if (spareKg !== null && fullKg > spareKg)
-      told.push({ code: "axleOverloaded", at: rig, axleName: name, fullKg, spareKg });
+  for (const { name, mostKg, spareKg } of computeTankLoads(design)?.axles ?? [])
+    if (spareKg !== null && mostKg > spareKg)
+      told.push({ code: "axleOverloaded", at: rig, axleName: name, fullKg: mostKg, spareKg });
   const solids = design.obstacles.filter(({ kind }) => findRole(kind) === "solid");
   solids.forEach((one, i) => {
     const volume = (o: typeof one) => o.lengthMm * o.widthMm * o.heightMm;

@@ -1,5 +1,6 @@
+import type { Design } from "../design/design";
 import type { Tank } from "../design/plumbing";
-import type { Block } from "../geometry/blocks";
+import { type Block, measureBlockGap } from "../geometry/blocks";
 import type { Vec2 } from "../geometry/polygon";
 import { measureExtent, placeOnAxis, type Solid, toPrism } from "../geometry/solid";
 import { add, type Vec3, vec } from "../geometry/vec";
@@ -26,6 +27,15 @@ export function listTankBlocks({ solid, atMm, wallMm, insulationMm }: Covered): 
     min: add(add(atMm, min), vec(-thick, -thick, -thick)),
     max: add(add(atMm, max), wall),
   }));
+}
+
+/** How deep a tank reaches into the floor, from above or from below, mm; 0 or less where it stands clear of it [C]. */
+export function measureInFloorMm({ rig }: Pick<Design, "rig">, tank: Covered): number {
+  const floor: Block = {
+    min: vec(0, -rig.widthMm / 2, -rig.floorLayers.reduce((sum, { thicknessMm }) => sum + thicknessMm, 0)),
+    max: vec(rig.lengthMm, rig.widthMm / 2, 0),
+  };
+  return -Math.min(...listTankBlocks(tank).map((block) => measureBlockGap(block, floor)));
 }
 
 function cutSlabs(solid: Solid): Block[] {

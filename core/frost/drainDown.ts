@@ -16,6 +16,8 @@ export type DrainDownStep =
   /** Litres of antifreeze that push the water out of it. */
   | { readonly kind: "treatTrap"; readonly lineId: string; readonly inLine: boolean; readonly litres: number }
   | { readonly kind: "emptySag"; readonly lineId: string; readonly leg: number; readonly litres: number }
+  /** Taps, hot and cold, so that air comes in and none holds water. */
+  | { readonly kind: "openTaps"; readonly gearIds: readonly string[] }
   | { readonly kind: "drainGear"; readonly gearId: string; readonly litres: number }
   | { readonly kind: "emptyHose"; readonly lineId: string; readonly litres: number }
   | { readonly kind: "leaveOpen" };
@@ -24,7 +26,7 @@ export type DrainDownStep =
 const HOLLOW_SHARE = 0.5;
 
 /** What a piece of gear holds that frost would split, L; null for what holds next to nothing or runs empty by itself [T]. */
-function measureHeldL({ spec, sizeMm }: Gear): number | null {
+export function measureHeldL({ spec, sizeMm }: Gear): number | null {
   switch (spec.kind) {
     case "accumulator":
     case "heater":
@@ -49,18 +51,20 @@ const PUSH_OUT = 2;
 const NO_HARM_L = 0.05;
 
 /**
- * What to empty before frost, in the order it is done: pump over, open the outlets, take out what stays behind at the
+ * What to empty before frost, in the order it is done: pump over, open the outlets and the taps, empty the gear, take out what stays behind at the
  * dumping attitude, then what lies in sags as the rig stands, then what must stay in traps is made safe; valves are left
  * open. From the evaluation of the same design [C].
  */
 export function listDrainDown(design: Design, evaluation: Evaluation): DrainDownStep[] {
   const { tanks } = design;
+  const taps = listTaps(design);
   const outlets = tanks.filter(({ ports }) => ports.some(({ kind }) => kind === "outlet"));
   return [
     ...tanks.flatMap(({ id, link }): DrainDownStep[] =>
       link?.kind === "pumped" ? [{ kind: "pumpOver", tankId: id, toTank: link.toTank }] : [],
     ),
     ...outlets.map(({ id }): DrainDownStep => ({ kind: "openOutlet", tankId: id })),
+    ...(taps.length > 0 ? [{ kind: "openTaps", gearIds: taps } as const] : []),
     ...design.gear.flatMap((piece): DrainDownStep[] => {
       const litres = measureHeldL(piece);
       return litres === null ? [] : [{ kind: "drainGear", gearId: piece.id, litres }];
@@ -114,6 +118,10 @@ export function listTrapWaters(
   // a waterless valve holds none
   return [...own, ...inLine].filter(({ litres }) => litres > 0);
 }
+
+/** Taps and mixers, by their ids. */
+export const listTaps = ({ gear }: Pick<Design, "gear">): string[] =>
+  gear.filter(({ spec }) => spec.kind === "tap" || spec.kind === "mixer").map(({ id }) => id);
 
 /** What of a rig was emptied and has to be closed again, by its id. */
 export const listDrainedGear = ({ gear }: Pick<Design, "gear">): string[] =>

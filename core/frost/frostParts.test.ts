@@ -48,7 +48,17 @@ test("draining down: outlets first, then what stays, then sags and traps; the va
   for (const name of [...DEMO_NAMES, FURNISHED] as const) {
     const design = readDemo(name);
     const steps = listDrainDown(design, evaluate(design));
-    const order = ["pumpOver", "openOutlet", "drainGear", "emptyHose", "mopTank", "emptySag", "treatTrap", "leaveOpen"];
+    const order = [
+      "pumpOver",
+      "openOutlet",
+      "openTaps",
+      "drainGear",
+      "emptyHose",
+      "mopTank",
+      "emptySag",
+      "treatTrap",
+      "leaveOpen",
+    ];
     const places = steps.map(({ kind }) => order.indexOf(kind));
     expect(places).toEqual([...places].sort((a, b) => a - b));
     expect(steps.filter(({ kind }) => kind === "openOutlet")).toHaveLength(design.tanks.length);
@@ -101,7 +111,7 @@ test("the way back: closed before it is filled, every trap that was treated is f
     const design = readDemo(name);
     const evaluation = evaluate(design);
     const [down, up] = [listDrainDown(design, evaluation), listSpringUp(design, evaluation)];
-    const order = ["closeGear", "shutOutlet", "sanitise", "fillTrap", "pourTrial", "dumpFirst"];
+    const order = ["closeGear", "shutTaps", "shutOutlet", "sanitise", "fillTrap", "pourTrial", "dumpFirst"];
     const places = up.map(({ kind }) => order.indexOf(kind));
     expect(places).toEqual([...places].sort((a, b) => a - b));
     const treated = down.flatMap((step) => (step.kind === "treatTrap" ? [step] : []));

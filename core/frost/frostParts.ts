@@ -5,12 +5,13 @@ import type { Evaluation } from "../evaluate/evaluation";
 import { MM3_PER_L } from "../quantity/convert";
 import { measureStandingL } from "../tanks/dumpRun";
 import { computeHoursToFreezing } from "./freezing";
+import { listGearFrost } from "./gearFrost";
 import { type Night, readNight } from "./night";
 import { computeTankFrost } from "./tankFrost";
 
 /** A body of water out in the cold, and the hours until it is at 0 °C. */
 export type FrostPart = {
-  readonly kind: "valve" | "trap" | "sag" | "tank";
+  readonly kind: "valve" | "trap" | "sag" | "tank" | "gear" | "hose";
   readonly at: PartRef;
   /** Null in a trap, whose water is told by its seal. */
   readonly litres: number | null;
@@ -21,7 +22,7 @@ export type FrostPart = {
 const VALVE_BORES = 2.5;
 
 /**
- * What freezes on the night of the rules, the thinnest first: dump valves and lines, traps and sags under the floor, tanks so full
+ * What freezes on the night of the rules, the thinnest first: dump valves and lines, traps, sags, gear and hoses under the floor, tanks so full
  * as a share in [0, 1] says. Empty where the night does not freeze. Bodies of bare plastic in the wind of the rules [C on T].
  */
 export function listFrostParts(design: Design, evaluation: Evaluation, fillShare: number): FrostPart[] {
@@ -58,7 +59,7 @@ export function listFrostParts(design: Design, evaluation: Evaluation, fillShare
     const at = { kind: "line", id: line.id } as const;
     parts.push({ kind: "sag", at, litres, hours: chillSag(litres, line.pipe.innerMm, night) });
   }
-  return parts.sort((a, b) => a.hours - b.hours);
+  return [...parts, ...listGearFrost(design)].sort((a, b) => a.hours - b.hours);
 }
 
 function chillValve({ boreMm, valve }: Port, night: Night): { readonly litres: number; readonly hours: number } {

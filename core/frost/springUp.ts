@@ -1,11 +1,12 @@
 import type { Design } from "../design/design";
 import type { Evaluation } from "../evaluate/evaluation";
 import { measureFreshL } from "../road/care";
-import { listDrainedGear, listTrapWaters } from "./drainDown";
+import { listDrainedGear, listTaps, listTrapWaters } from "./drainDown";
 
 /** One step of bringing the rig back into use after frost. */
 export type SpringStep =
   | { readonly kind: "closeGear"; readonly gearId: string }
+  | { readonly kind: "shutTaps"; readonly gearIds: readonly string[] }
   | { readonly kind: "shutOutlet"; readonly tankId: string }
   | { readonly kind: "sanitise"; readonly litres: number }
   | { readonly kind: "fillTrap"; readonly lineId: string; readonly inLine: boolean; readonly litres: number }
@@ -20,10 +21,12 @@ export type SpringStep =
 export function listSpringUp(design: Design, evaluation: Evaluation): SpringStep[] {
   const { tanks, fixtures } = design;
   const freshL = measureFreshL(design);
+  const taps = listTaps(design);
   const traps = listTrapWaters(design, evaluation);
   const outlets = tanks.filter(({ ports }) => ports.some(({ kind }) => kind === "outlet" || kind === "plug"));
   return [
     ...listDrainedGear(design).map((gearId): SpringStep => ({ kind: "closeGear", gearId })),
+    ...(taps.length > 0 ? [{ kind: "shutTaps", gearIds: taps } as const] : []),
     ...outlets.map(({ id }): SpringStep => ({ kind: "shutOutlet", tankId: id })),
     ...(freshL > 0 ? [{ kind: "sanitise", litres: freshL } as const] : []),
     ...traps.map(({ lineId, inLine, litres }): SpringStep => ({ kind: "fillTrap", lineId, inLine, litres })),

@@ -1,10 +1,12 @@
 import type { Design } from "../design/design";
 import { buildMove } from "../design/moves";
+import type { Tank } from "../design/plumbing";
 import type { Finding, FindingCode } from "../evaluate/findings";
 import { buildDrainPath, type Leg } from "../falls/drainPath";
 import { listLineLegs } from "../fit/lineLegs";
 import { findClearance, toTankBlock } from "../fit/obstacleGaps";
 import { findPartBlock } from "../fit/partBlock";
+import { measureFloorMm } from "../fit/passages";
 import { toGearBlock } from "../gear/gearBlock";
 import { add, vec } from "../geometry/vec";
 import { proposeLegClear, proposeLegPast, proposePartClear } from "./clearRemedies";
@@ -43,6 +45,18 @@ export function proposeTanksApart(design: Design, { at, otherId }: Of<"tanksClas
   return proposePartClear(design, { kind: "tank", id: tank.id }, toTankBlock(tank), toTankBlock(other), APART_MM);
 }
 
+/** A tank hung lower, or stood higher, until it is clear of the floor. */
+export function proposeOutOfFloor(design: Design, tank: Tank, deepMm: number): Remedy[] {
+  const byMm = Math.ceil(deepMm) + 1;
+  const { min } = toTankBlock(tank);
+  // out of the side it reaches in from: one that stands inside is lifted
+  return (min.z > -measureFloorMm(design) ? (["up", "down"] as const) : (["down", "up"] as const)).flatMap((way) => {
+    const to = add(tank.atMm, vec(0, 0, way === "up" ? byMm : -byMm));
+    const move = buildMove(design, { kind: "tank", id: tank.id }, to);
+    return move ? [{ byMm, way, edit: { ...move, code: "moveClear" as const } }] : [];
+  });
+}
+
 /** A piece of gear moved off what stands in its room. */
 export function proposeGearClear(design: Design, { at, otherId }: Of<"gearClashes">): Remedy[] {
   const piece = at.kind === "gear" ? design.gear.find(({ id }) => id === at.id) : undefined;
@@ -59,5 +73,5 @@ export function proposeGearRaised(design: Design, { at, wantedMm, roomMm }: Of<"
   if (!piece) return [];
   const byMm = Math.ceil(wantedMm - roomMm);
   const move = buildMove(design, { kind: "gear", id: piece.id }, add(piece.atMm, vec(0, 0, byMm)));
-  return move ? [{ byMm, edit: { ...move, code: "moveClear" } }] : [];
+  return move ? [{ byMm, way: "up", edit: { ...move, code: "moveClear" } }] : [];
 }

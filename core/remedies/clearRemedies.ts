@@ -6,8 +6,8 @@ import type { Line, Vent } from "../design/plumbing";
 import type { Finding } from "../evaluate/findings";
 import type { Leg } from "../falls/drainPath";
 import type { Block } from "../geometry/blocks";
-import { add, measureLength, type Vec3, vec } from "../geometry/vec";
-import type { Remedy } from "./remedy";
+import { add, scale, type Vec3, vec } from "../geometry/vec";
+import type { MoveWay, Remedy } from "./remedy";
 
 type LegRef = { readonly lineId: string; readonly index: number };
 
@@ -20,14 +20,18 @@ export const toMissingMm = ({ gapMm, limit }: Pick<Clash, "gapMm" | "limit">): n
 
 type Clash = Extract<Finding, { code: "legHitsObstacle" | "ventEndNear" }>;
 
-const DIRECTIONS: readonly Vec3[] = [
-  vec(0, 1, 0),
-  vec(0, -1, 0),
-  vec(1, 0, 0),
-  vec(-1, 0, 0),
-  vec(0, 0, -1),
-  vec(0, 0, 1),
-];
+/** So far that way. */
+type Shift = { readonly way: MoveWay; readonly byMm: number };
+
+const WAYS: Readonly<Record<MoveWay, Vec3>> = {
+  left: vec(0, 1, 0),
+  right: vec(0, -1, 0),
+  forward: vec(1, 0, 0),
+  aft: vec(-1, 0, 0),
+  down: vec(0, 0, -1),
+  up: vec(0, 0, 1),
+};
+const MOVE_WAYS = Object.keys(WAYS) as MoveWay[];
 /** What lacks in one direction is seldom enough in another: it is tried so many times over. */
 const TIMES = [1, 1.5, 2.5, 4] as const;
 
@@ -36,7 +40,7 @@ export const proposeLegClear = (line: Line, at: LegRef, missingMm: number): Reme
   shiftLeg(
     line,
     at,
-    DIRECTIONS.flatMap((way) => TIMES.map((times) => scaleWay(way, Math.ceil(missingMm * times)))),
+    MOVE_WAYS.flatMap((way) => TIMES.map((times) => ({ way, byMm: Math.ceil(missingMm * times) }))),
   );
 
 /** A leg led past a block that it goes through, on that side of it that is nearest. */
@@ -57,45 +61,43 @@ function findRoom({ from, to, pipe }: Leg): Block {
 }
 
 /** The straight moves that take one block clear of another by so much, nearest first. */
-function listWaysOut(a: Block, b: Block, clearMm: number): Vec3[] {
-  return [
-    vec(b.min.x - clearMm - a.max.x, 0, 0),
-    vec(b.max.x + clearMm - a.min.x, 0, 0),
-    vec(0, b.min.y - clearMm - a.max.y, 0),
-    vec(0, b.max.y + clearMm - a.min.y, 0),
-    vec(0, 0, b.min.z - clearMm - a.max.z),
-    vec(0, 0, b.max.z + clearMm - a.min.z),
-  ]
-    .map((by) => vec(roundOut(by.x), roundOut(by.y), roundOut(by.z)))
-    .sort((p, q) => measureLength(p) - measureLength(q));
+function listWaysOut(a: Block, b: Block, clearMm: number): Shift[] {
+  const byMm: Readonly<Record<MoveWay, number>> = {
+    left: b.max.y + clearMm - a.min.y,
+    right: a.max.y - (b.min.y - clearMm),
+    forward: b.max.x + clearMm - a.min.x,
+    aft: a.max.x - (b.min.x - clearMm),
+    up: b.max.z + clearMm - a.min.z,
+    down: a.max.z - (b.min.z - clearMm),
+  };
+  return MOVE_WAYS.map((way) => ({ way, byMm: Math.ceil(byMm[way]) })).sort((p, q) => p.byMm - q.byMm);
 }
-
-const roundOut = (value: number): number => Math.sign(value) * Math.ceil(Math.abs(value));
 
 /** The shortest straight moves that take a tank or a piece of gear clear of a block by so much, nearest first. */
 export function proposePartClear(design: Design, part: Moved, own: Block, other: Block, clearMm: number): Remedy[] {
   const from = findPlaceMm(design, part);
   if (!from) return [];
-  return listWaysOut(own, other, clearMm).flatMap((by): Remedy[] => {
-    const move = buildMove(design, part, add(from, by));
-    return move ? [{ byMm: measureLength(by), edit: { ...move, code: "moveClear" } }] : [];
+  return listWaysOut(own, other, clearMm).flatMap(({ way, byMm }): Remedy[] => {
+    const move = buildMove(design, part, add(from, scale(WAYS[way], byMm)));
+    return move ? [{ byMm, way, edit: { ...move, code: "moveClear" } }] : [];
   });
 }
 
-function shiftLeg(line: Line, at: LegRef, shifts: readonly Vec3[]): Remedy[] {
+function shiftLeg(line: Line, at: LegRef, shifts: readonly Shift[]): Remedy[] {
   const points = listPoints(line);
   const key = line.kind === "drain" ? "bendsMm" : "pointsMm";
   const ends = [at.index - 1, at.index].filter((bend) => points[bend]);
   const picks = ends.length === 2 ? [ends, [ends[0]!], [ends[1]!]] : [ends];
   return shifts
-    .flatMap((by) =>
+    .flatMap(({ way, byMm }) =>
       picks.map((bends): Remedy => {
         const ops = bends.map((bend): EditOp => {
-          const value = roundTenth(add(points[bend]!, by));
+          const value = roundTenth(add(points[bend]!, scale(WAYS[way], byMm)));
           return { op: "set", path: ["lines", line.id, key, bend], value };
         });
         return {
-          byMm: measureLength(by),
+          byMm,
+          way,
           edit: { code: "clearLeg", at: { kind: "leg", lineId: at.lineId, index: at.index }, ops },
         };
       }),
@@ -110,14 +112,12 @@ export function proposeVentEndClear(design: Design, vent: Vent, finding: Clash):
   const end = listPoints(vent)[index];
   if (!end) return [];
   const missingMm = toMissingMm(finding);
-  const ways = [vec(0, 0, 1), vec(1, 0, 0), vec(-1, 0, 0), vec(0, 0, -1)];
-  return ways.flatMap((way) =>
+  return (["up", "forward", "aft", "down"] as const).flatMap((way) =>
     [1, 1.5, 2].flatMap((times): Remedy[] => {
-      const by = scaleWay(way, Math.ceil(missingMm * times));
-      const move = buildMove(design, { kind: "bend", lineId: vent.id, index }, add(end, by));
-      return move ? [{ byMm: measureLength(by), edit: { ...move, code: "moveVentEnd" } }] : [];
+      const byMm = Math.ceil(missingMm * times);
+      const to = add(end, scale(WAYS[way], byMm));
+      const move = buildMove(design, { kind: "bend", lineId: vent.id, index }, to);
+      return move ? [{ byMm, way, edit: { ...move, code: "moveVentEnd" } }] : [];
     }),
   );
 }
-
-const scaleWay = ({ x, y, z }: Vec3, by: number): Vec3 => vec(x * by, y * by, z * by);

@@ -2,7 +2,7 @@ import type { Design } from "../design/design";
 import type { EditOp } from "../design/edit";
 import { freeId } from "../design/freeId";
 import { buildPutHoles, buildPutItems, findTrap, listDrilledHoles } from "../design/lineItems";
-import { buildMove } from "../design/moves";
+import { buildMove, roundTenth } from "../design/moves";
 import type { Drain, Line, Trap, Vent } from "../design/plumbing";
 import { USUAL_TRAPS } from "../design/usualTraps";
 import { buildDrawDrain, buildRedirect, type Goal, listGoals } from "../edits/drainEdits";
@@ -125,23 +125,33 @@ export function proposeApart(design: Design, { tankId, id: portId }: PortRef, li
   const port = tank?.ports.find(({ id }) => id === portId);
   if (!second || !tank || !port) return [];
   const at = { kind: "line", id: second.id } as const;
-  const id = freeId("inlet", tank.ports);
-  const own: EditOp[] = [
-    {
-      op: "insert",
-      path: ["tanks", tankId, "ports"],
-      index: tank.ports.length,
-      value: clearPort(tank, { ...port, id, boreMm: Math.max(port.boreMm, second.pipe.innerMm) }),
-    },
-    { op: "set", path: ["lines", second.id, "to"], value: { kind: "inlet", tankId, portId: id } },
-  ];
+  const base = { ...port, id: freeId("inlet", tank.ports), boreMm: Math.max(port.boreMm, second.pipe.innerMm) };
+  const first = clearPort(tank, base);
+  const byMm = subtract(first.atMm, port.atMm);
+  // to the one side of the old hole, and to the other
+  const holes = [first, clearPort(tank, { ...base, atMm: subtract(port.atMm, byMm) })];
+  const own = holes.flatMap((hole) =>
+    [0, 1, second.bendsMm.length].map((bends): Remedy => {
+      const ops: EditOp[] = [
+        { op: "insert", path: ["tanks", tankId, "ports"], index: tank.ports.length, value: hole },
+        { op: "set", path: ["lines", second.id, "to"], value: { kind: "inlet", tankId, portId: hole.id } },
+        ...carryBends(second, bends, subtract(hole.atMm, port.atMm)),
+      ];
+      return { byMm: null, edit: { code: "ownInlet", at, ops } };
+    }),
+  );
   const isDrain = design.lines.some(({ id: own, kind }) => own === lineId && kind === "drain");
   const join = isDrain ? buildRedirect(design, second.id, { kind: "line", lineId }) : null;
-  return [
-    { byMm: null, edit: { code: "ownInlet", at, ops: own } },
-    ...(join ? [{ byMm: null, edit: { ...join, code: "joinBefore" } } as const] : []),
-  ];
+  return [...own, ...(join ? [{ byMm: null, edit: { ...join, code: "joinBefore" } } as const] : [])];
 }
+
+// The last bends under the floor go along with the hole, so that two pipes that ended in one lie side by side.
+const carryBends = ({ id, bendsMm }: Drain, count: number, by: Vec3): EditOp[] =>
+  bendsMm.flatMap((bend, i): EditOp[] =>
+    i < bendsMm.length - count || bend.z >= 0
+      ? []
+      : [{ op: "set", path: ["lines", id, "bendsMm", i], value: { ...bend, ...roundTenth(add(bend, by)) } }],
+  );
 
 /** One use that the tank can hold, L in tenths. */
 export function proposeLessUse(fixtureId: string, holdsL: number): Remedy[] {

@@ -13,6 +13,7 @@ import {
   proposeGearClear,
   proposeGearRaised,
   proposeLegOut,
+  proposeOutOfFloor,
   proposePipesApart,
   proposeTanksApart,
 } from "./clashRemedies";
@@ -182,6 +183,8 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   senderReversed: null,
   senderLong: null,
   axleOverloaded: null,
+  axleUnrated: null,
+  couplingLifted: null,
   obstaclesOverlap: null,
   flapInDrain: null,
   trapsInSeries: (_design, _finding, { drain }) => (drain ? proposeOneTrap(drain) : []),
@@ -214,7 +217,9 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
     return proposePartClear(design, part, toTankBlock(tank), toBlock(obstacle), finding.limit?.value ?? 0);
   },
   tanksClash: proposeTanksApart,
+  tankInFloor: (design, finding, { tank }) => (tank ? proposeOutOfFloor(design, tank, finding.deepMm) : []),
   gearClashes: proposeGearClear,
+  gearFreezes: null,
   gearShutIn: proposeGearRaised,
   wasteEndsStay: null,
   useBeyondFresh: null,

@@ -1,5 +1,6 @@
 import type { Design } from "../design/design";
-import { applyEdit } from "../design/edit";
+import { applyEdit, type Edit } from "../design/edit";
+import { toPartKey } from "../design/part";
 import { evaluate } from "../evaluate/evaluate";
 import type { Evaluation } from "../evaluate/evaluation";
 import type { Finding } from "../evaluate/findings";
@@ -32,11 +33,17 @@ export function proposeRemedies(design: Design, evaluation: Evaluation, finding:
     if (!settled || (!begins && fresh.some((f) => f.severity === "must"))) continue;
     const newFindings = fresh.filter((f) => f.severity !== "note").length;
     // of ways that do the same the first, and shortest, is enough
-    const isKnown = proven.some(({ edit, byMm }) => edit.code === remedy.edit.code && isAlike(byMm, remedy.byMm));
+    const isKnown = proven.some(({ edit, byMm, way }) =>
+      way === undefined
+        ? edit.code === remedy.edit.code && isAlike(byMm, remedy.byMm)
+        : edit.code === remedy.edit.code && way === remedy.way && isOfOne(edit, remedy.edit),
+    );
     if (!isKnown) proven.push({ ...remedy, before, after: readFigures(tried, finding), newFindings });
   }
   return proven;
 }
+
+const isOfOne = (a: Edit, b: Edit): boolean => toPartKey(a.at) === toPartKey(b.at);
 
 const isAlike = (a: number | null, b: number | null): boolean => a === null || b === null || Math.abs(a - b) < 0.5;
 

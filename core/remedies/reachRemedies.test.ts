@@ -5,6 +5,7 @@ import type { Design } from "../design/design";
 import type { EditOp } from "../design/edit";
 import { buildPutItems } from "../design/lineItems";
 import type { Drain } from "../design/plumbing";
+import { buildRedirect, type Goal } from "../edits/drainEdits";
 import { buildAddFixture } from "../edits/fixtureEdits";
 import { evaluate } from "../evaluate/evaluate";
 import type { Finding } from "../evaluate/findings";
@@ -153,4 +154,16 @@ test("of two tanks whose inlets have one name only the drains of the crowded one
   expect(own!.edit).toMatchObject({ code: "ownInlet", at: { id: "twin" } });
   const after = mustApply(design, own!.edit);
   expect(evaluate(after).findings.map(({ code }) => code)).not.toContain("portCrowded");
+});
+
+test("a second drain led to a taken inlet gets a hole of its own, and lies beside the first on its way there", () => {
+  const added = mustApply(kranich, buildAddFixture(kranich, "basin", "Basin"));
+  const second = added.lines.find((line): line is Drain => line.kind === "drain" && line.id !== drain.id)!;
+  const taken: Goal = { kind: "inlet", tankId: tank.id, portId: inlet.id };
+  const design = mustApply(added, buildRedirect(added, second.id, taken)!);
+  const evaluation = evaluate(design);
+  const finding = evaluation.findings.find(({ code }) => code === "portCrowded")!;
+  const own = proposeRemedies(design, evaluation, finding).find(({ edit }) => edit.code === "ownInlet");
+  const after = evaluate(mustApply(design, own!.edit));
+  expect(after.findings.map(({ code }) => code)).not.toContain("pipesClash");
 });

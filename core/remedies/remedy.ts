@@ -1,10 +1,15 @@
 import type { Edit } from "../design/edit";
 
+/** Which way something is moved, as the rig lies. */
+export type MoveWay = "left" | "right" | "forward" | "aft" | "up" | "down";
+
 /** An edit that would settle a finding, with what it costs in its own measure. */
 export type Remedy = {
   readonly edit: Edit;
   /** How far something moves, mm; null where nothing does. */
   readonly byMm: number | null;
+  /** Which way, where there is a choice of them. */
+  readonly way?: MoveWay;
 };
 
 /** A remedy that has been tried on a copy of the design. */

@@ -7,11 +7,12 @@ import { relay } from "../edits/drawnDrain";
 import { listLeftBehind } from "../edits/leftBehind";
 import { evaluate } from "../evaluate/evaluate";
 import type { Evaluation } from "../evaluate/evaluation";
+import type { Finding } from "../evaluate/findings";
 import { add, scale, type Vec3, vec } from "../geometry/vec";
 import { listDrainParts } from "../parts/listParts";
 import { layHeights } from "./layHeights";
 import { listBars, listPlans, type Plan } from "./listPlans";
-import { type End, listEnds, type Task, type Wall } from "./routeEnds";
+import { type End, listEnds, listEndsBeside, type Task, type Wall } from "./routeEnds";
 
 /** A way for a drain that has been tried on the design. */
 export type RouteProposal = {
@@ -26,6 +27,8 @@ export type RouteProposal = {
   /** Findings the way brings that must be settled, and those one would be sorry for. */
   readonly musts: number;
   readonly shoulds: number;
+  /** Lines it runs into, by their ids. */
+  readonly meets: readonly string[];
 };
 
 /** An inlet of a tank, or another drain. */
@@ -52,6 +55,8 @@ export type RouteOutcome = {
   readonly changes: readonly RouteChange[];
   /** Ids of obstacles any one of which, out of the way, would let the drain through; none where ways were found. */
   readonly barredBy: readonly string[];
+  /** Ids of pipes that the ways run into which lack no height; none where ways were found. */
+  readonly crossed: readonly string[];
   /** The drain runs as it is laid, and no way was found that keeps as much in hand. */
   readonly isBestAlready: boolean;
 };
@@ -75,15 +80,18 @@ export function findRoutes(
   const known = new Set(now.findings.map((f) => f.id));
   const keptMm = measureKept(now, drainId);
   const isRunning = keptMm > -Infinity;
+  const beside = isRunning ? [] : listEndsBeside(design, drain, fixture);
   const proposals: RouteProposal[] = [];
   const changes: RouteChange[] = [];
   let shortMm: number | null = null;
-  for (const [i, end] of ends.entries()) {
+  for (const [i, end] of [...ends, ...beside].entries()) {
+    // a hole beside the middle of a wall is looked at where nothing led to the usual places
+    if (i >= ends.length && [...proposals, ...changes].some(({ musts }) => musts === 0)) break;
     const task: Task = { design, drain, fixture, end };
     for (const plan of listPlans(task)) {
       const laid = layHeights(task, plan);
       if (laid.shortMm <= 0) {
-        const tried = tryOut(task, laid.bendsMm, [], known);
+        const tried = tryHeights(task, task, plan, [], known);
         if (tried && measureInHand(tried) >= keptMm) proposals.push(tried);
         continue;
       }
@@ -92,11 +100,11 @@ export function findRoutes(
       shortMm = Math.min(shortMm ?? Infinity, laid.shortMm);
       changes.push(...listChanges(task, plan, laid.shortMm, known));
     }
-    if (!onGoal((i + 1) / ends.length)) return null;
+    if (!onGoal((i + 1) / (ends.length + beside.length))) return null;
   }
   const best = pickDiffering(sortBest(proposals));
   if (best.length > 0 || isRunning) {
-    return { proposals: best, shortMm: null, changes: [], barredBy: [], isBestAlready: best.length === 0 };
+    return { proposals: best, shortMm: null, changes: [], barredBy: [], crossed: [], isBestAlready: best.length === 0 };
   }
   if (changes.length === 0) changes.push(...listMoves({ design, drain, fixture }, ends, known));
   const picked = pickChanges(changes);
@@ -108,6 +116,7 @@ export function findRoutes(
     shortMm: mended.length > 0 ? Math.min(...mended) : shortMm,
     changes: picked,
     barredBy: barred,
+    crossed: [...new Set(proposals.flatMap(({ meets }) => meets))],
     isBestAlready: false,
   };
 }
@@ -123,6 +132,26 @@ function pickDiffering(sorted: readonly RouteProposal[]): RouteProposal[] {
   return sorted.filter((route) => kept.includes(route));
 }
 
+/** So much of the height that is left over is used, one after the other, until a way passes over or under what is there. */
+const SHARES = [1, 0.5, 0] as const;
+
+// Laid where a change before it has put the outlet or the tank, tried on the design as it is.
+function tryHeights(
+  task: Task,
+  changed: Task,
+  plan: Plan,
+  before: readonly EditOp[],
+  known: ReadonlySet<string>,
+): RouteProposal | null {
+  let first: RouteProposal | null = null;
+  for (const share of SHARES) {
+    const tried = tryOut(task, layHeights(changed, plan, share).bendsMm, before, known);
+    if (tried?.musts === 0) return tried;
+    first ??= tried;
+  }
+  return first;
+}
+
 const toEnd = ({ to }: RouteProposal): string => (to.kind === "inlet" ? `${to.portId} ${to.wall}` : to.lineId);
 
 /** Fall in hand beyond this is more than anybody needs, mm [T]. */
@@ -133,7 +162,9 @@ const measureInHand = ({ levelMm, worstMm }: RouteProposal): number => Math.min(
 // A way that runs already is not bought anew with the fall it has in hand.
 function measureKept({ drains, findings }: Evaluation, drainId: string): number {
   const result = drains.find(({ lineId }) => lineId === drainId);
-  const isBad = findings.some(({ severity, at }) => severity === "must" && "lineId" in at && at.lineId === drainId);
+  const isBad = findings.some(
+    (one) => one.severity === "must" && (("lineId" in one.at && one.at.lineId === drainId) || isOfWay(one, drainId)),
+  );
   if (!result || isBad) return -Infinity;
   return Math.min(PLENTY_MM, result.level.inHandMm, result.worst.inHandMm) - 0.5;
 }
@@ -154,10 +185,9 @@ function listChanges(task: Task, plan: Plan, shortMm: number, known: ReadonlySet
   };
   const candidates = end.kind === "inlet" ? [lower(task, end, byMm), raise] : [raise];
   return candidates.flatMap(({ kind, task: changed, at, op }): RouteChange[] => {
-    const points = [...plan.points.slice(0, -1), changed.end.atMm];
-    const laid = layHeights(changed, { ...plan, points });
-    if (laid.shortMm > 0) return [];
-    const tried = tryOut(task, laid.bendsMm, [op], known);
+    const there = { ...plan, points: [...plan.points.slice(0, -1), changed.end.atMm] };
+    if (layHeights(changed, there).shortMm > 0) return [];
+    const tried = tryHeights(task, changed, there, [op], known);
     return tried ? [{ ...tried, kind, byMm, edit: { ...tried.edit, code: kind, at } }] : [];
   });
 }
@@ -187,8 +217,10 @@ function listMoves(task: Omit<Task, "end">, ends: readonly End[], known: Readonl
       const op: EditOp = { op: "set", path: ["fixtures", fixture.id, "outletMm"], value: outletMm };
       const ways = ends.flatMap((end) =>
         listPlans({ ...task, fixture: moved, end }).flatMap((plan) => {
-          const laid = layHeights({ ...task, fixture: moved, end }, plan);
-          return laid.shortMm <= 0 ? (tryOut({ ...task, end }, laid.bendsMm, [op], known) ?? []) : [];
+          const changed = { ...task, fixture: moved, end };
+          return layHeights(changed, plan).shortMm <= 0
+            ? (tryHeights({ ...task, end }, changed, plan, [op], known) ?? [])
+            : [];
         }),
       );
       const [best] = sortBest(ways);
@@ -253,7 +285,7 @@ function tryOut(
   const { drains, findings } = evaluate(outcome.design);
   const result = drains.find((d) => d.lineId === drain.id)!;
   const count = (severity: "must" | "should") =>
-    findings.filter((f) => f.severity === severity && (isOfWay(f.at, drain.id) || !known.has(f.id))).length;
+    findings.filter((f) => f.severity === severity && (isOfWay(f, drain.id) || !known.has(f.id))).length;
   return {
     edit,
     to: goal,
@@ -266,14 +298,23 @@ function tryOut(
     bends: countBends(outcome.design, drain.id),
     musts: count("must"),
     shoulds: count("should"),
+    meets: findings.flatMap((f) => (f.code === "pipesClash" && isOfWay(f, drain.id) ? [findOther(f, drain.id)] : [])),
   };
 }
 
 const countBends = (design: Design, drainId: string): number =>
   listDrainParts(design, drainId).reduce((sum, part) => sum + (part.kind === "bend" ? part.count : 0), 0);
 
-// A trap that is missing was missing before; what the way is to blame for is said against its legs, or is new.
-const isOfWay = (at: Edit["at"], lineId: string): boolean => at.kind === "leg" && at.lineId === lineId;
+// A trap that is missing was missing before; what the way is to blame for is said against its legs, against a pipe that it
+// runs into, or is new.
+const isOfWay = (finding: Finding, lineId: string): boolean =>
+  (finding.at.kind === "leg" && finding.at.lineId === lineId) ||
+  (finding.code === "pipesClash" && finding.otherId === lineId);
+
+type Clash = Extract<Finding, { readonly code: "pipesClash" }>;
+
+const findOther = ({ at, otherId }: Clash, lineId: string): string =>
+  otherId === lineId && at.kind === "leg" ? at.lineId : otherId;
 
 /** Two ways to one end that differ by less pipe than this are shown as one, mm. */
 const ALIKE_MM = 100;

@@ -20,7 +20,11 @@ const RESERVE_MM = 2;
 const MOST_EXTRA_FALL = 0.03;
 type Laid = { readonly bendsMm: readonly Vec3[]; readonly shortMm: number };
 
-export function layHeights(task: Task, { points, isHigh, bandMm }: Plan): Laid {
+/**
+ * Heights along a way in plan: each leg gets the fall it needs over all standings, and of what height is left over so much as
+ * `share`, in [0, 1], says. What lacks is said; a way that lacks none keeps what is asked [C].
+ */
+export function layHeights(task: Task, { points, isHigh, bandMm }: Plan, share = 1): Laid {
   const { design, drain, fixture, end } = task;
   const need = buildNeed(design, drain);
   const first = points[0]!;
@@ -36,7 +40,8 @@ export function layHeights(task: Task, { points, isHigh, bandMm }: Plan): Laid {
   const spareMm = highestMm - end.atMm.z - needs.reduce((sum, n) => sum + n, 0);
   const turn = isBelow ? [] : [roundTenth(vec(first.x, first.y, aboveMm))];
   const course = { way, needs, lengths };
-  const under = isHigh ? layHigh(task, course, { highestMm, spareMm, bandMm }) : layLow(task, course, spareMm);
+  const usedMm = spareMm * share;
+  const under = isHigh ? layHigh(task, course, { highestMm, spareMm: usedMm, bandMm }) : layLow(task, course, usedMm);
   return { bendsMm: [...turn, ...under], shortMm: -spareMm };
 }
 

@@ -40,16 +40,29 @@ export type End =
     }
   | { readonly kind: "join"; readonly main: Drain; readonly atMm: Vec3 };
 
-export function listEnds(design: Design, drain: Drain, { outletMm }: Fixture): End[] {
+/** Where along a wall an inlet is tried that is not drilled yet, as shares of it: its middle, and beside that. */
+const MIDDLE = [0.5] as const;
+const BESIDE = [0.2, 0.8] as const;
+
+/** Where a way may end: free inlets, in any wall where they are not drilled yet, and other drains that run there. */
+export const listEnds = (design: Design, drain: Drain, fixture: Fixture): End[] =>
+  findEnds(design, drain, fixture, MIDDLE);
+
+/** More places for an inlet, for a drain that found no way to those. */
+export const listEndsBeside = (design: Design, drain: Drain, fixture: Fixture): End[] =>
+  findEnds(design, drain, fixture, BESIDE).filter((end) => end.kind === "inlet" && end.wall !== null);
+
+function findEnds(design: Design, drain: Drain, { outletMm }: Fixture, shares: readonly number[]): End[] {
   const network = buildNetwork(design);
   const chosen = listChosen(design, network, drain);
   const inlets = chosen.flatMap((tank) =>
     tank.ports
       .filter((port) => port.kind === "inlet" && isOpenTo(design, drain, tank, port))
-      .flatMap((port): End[] => placeInlets(tank, port, isFreeToMove(design, drain, tank, port))),
+      .flatMap((port): End[] => placeInlets(tank, port, isFreeToMove(design, drain, tank, port), shares)),
   );
   // only where none stands free another is drilled
-  if (inlets.length === 0) inlets.push(...chosen.flatMap((tank) => placeNewInlets(design, tank, drain.pipe.innerMm)));
+  if (inlets.length === 0)
+    inlets.push(...chosen.flatMap((tank) => placeNewInlets(design, tank, drain.pipe.innerMm, shares)));
   const joins = [...network.drains.values()].flatMap((main): Extract<End, { kind: "join" }>[] => {
     const chain = followDrain(network, main);
     const { to } = chain.at(-1)!;
@@ -69,13 +82,13 @@ function listChosen(design: Design, network: Network, drain: Drain): Tank[] {
   return tank ? listLevelGroup(design, tank) : [];
 }
 
-function placeNewInlets(design: Design, tank: Tank, wantedMm: number): End[] {
+function placeNewInlets(design: Design, tank: Tank, wantedMm: number, shares: readonly number[]): End[] {
   const { min, max } = measureExtent(tank.solid);
   const boreMm = Math.min(wantedMm, (max.z - min.z) * 0.8);
   const ids = design.tanks.flatMap(({ ports }) => ports);
   const atMm = vec(max.x, (min.y + max.y) / 2, max.z - boreMm);
   const port = createPort({ id: freeId("inlet", ids), kind: "inlet", atMm, boreMm });
-  return placeInlets(tank, port, true).map((end) =>
+  return placeInlets(tank, port, true, shares).map((end) =>
     end.kind === "inlet" ? { ...end, wall: end.wall ?? "front", isNew: true } : end,
   );
 }
@@ -98,22 +111,29 @@ const isFreeToMove = (design: Design, drain: Drain, tank: Tank, port: Port): boo
     (line) => line.kind === "drain" && line.id !== drain.id && line.to.kind === "inlet" && line.to.portId === port.id,
   );
 
-function placeInlets(tank: Tank, port: Port, isFree: boolean): End[] {
+function placeInlets(tank: Tank, port: Port, isFree: boolean, shares: readonly number[]): End[] {
   // one that is not drilled yet keeps clear of the holes beside it
   const here = isFree ? clearPort(tank, port) : port;
   const stay: End = { kind: "inlet", tank, port: here, atMm: add(tank.atMm, here.atMm), wall: null, isNew: false };
   if (!isFree || tank.solid.shape !== "box") return [stay];
   const { min, max } = measureExtent(tank.solid);
-  const [x, y, z] = [(min.x + max.x) / 2, (min.y + max.y) / 2, Math.min(port.atMm.z, max.z - port.boreMm)];
-  const places = { front: vec(max.x, y, z), rear: vec(min.x, y, z), left: vec(x, max.y, z), right: vec(x, min.y, z) };
+  const z = Math.min(port.atMm.z, max.z - port.boreMm);
+  const along = (axis: "x" | "y", share: number) => min[axis] + share * (max[axis] - min[axis]);
+  const places = (share: number) => ({
+    front: vec(max.x, along("y", share), z),
+    rear: vec(min.x, along("y", share), z),
+    left: vec(along("x", share), max.y, z),
+    right: vec(along("x", share), min.y, z),
+  });
   return [
     stay,
-    ...WALLS.flatMap((wall): End[] => {
-      const atMm = places[wall];
-      if (measureLength(subtract(atMm, port.atMm)) < STRAIGHT_MM) return [];
-      const moved = clearPort(tank, { ...port, atMm });
-      return [{ kind: "inlet", tank, port: moved, atMm: add(tank.atMm, moved.atMm), wall, isNew: false }];
-    }),
+    ...WALLS.flatMap((wall) => shares.map((share) => ({ wall, atMm: places(share)[wall] }))).flatMap(
+      ({ wall, atMm }): End[] => {
+        if (measureLength(subtract(atMm, port.atMm)) < STRAIGHT_MM) return [];
+        const moved = clearPort(tank, { ...port, atMm });
+        return [{ kind: "inlet", tank, port: moved, atMm: add(tank.atMm, moved.atMm), wall, isNew: false }];
+      },
+    ),
   ];
 }
 

@@ -9,8 +9,13 @@ export type AxleLoad = {
   readonly name: string;
   readonly emptyKg: number;
   readonly fullKg: number;
+  /** The most and the least that any of them, full, come to: beyond a support a tank lifts the other, and what helps may be dumped. */
+  readonly mostKg: number;
+  readonly leastKg: number;
   /** What may still be carried; null where it was not looked up. */
   readonly spareKg: number | null;
+  /** The coupling of a rig on one axle, or on a tandem. */
+  readonly isCoupling: boolean;
 };
 
 export type TankLoads = {
@@ -42,13 +47,13 @@ const ONE_PLACE_MM = 1;
 /** Axles nearer than this share what they carry evenly, mm [T: tandems stand 0.9 to 1.4 m apart]. */
 const TANDEM_MM = 1_500;
 
-type Support = { readonly name: string; readonly xMm: number; readonly spareKg: number | null };
+type Support = Pick<AxleLoad, "name" | "spareKg" | "isCoupling"> & { readonly xMm: number };
 
 // Two supports carry a rig: its first and last axle, or its one axle and the coupling before it.
 function findSupports({ axles, lengthMm, kind, couplingXMm }: Rig): readonly [Support, Support] | null {
   // not measured, it is taken at the front edge, where it carries more than at a drawbar's end
-  const coupling: Support = { name: "Coupling", xMm: couplingXMm ?? lengthMm, spareKg: null };
-  const sorted = [...axles].sort((a, b) => a.xMm - b.xMm);
+  const coupling: Support = { name: "Coupling", xMm: couplingXMm ?? lengthMm, spareKg: null, isCoupling: true };
+  const sorted = [...axles].map((axle) => ({ ...axle, isCoupling: false })).sort((a, b) => a.xMm - b.xMm);
   const [first] = sorted;
   const last = sorted.at(-1);
   if (!first || !last) return null;
@@ -59,7 +64,7 @@ function findSupports({ axles, lengthMm, kind, couplingXMm }: Rig): readonly [Su
     const xMm = sorted.reduce((sum, axle) => sum + axle.xMm, 0) / sorted.length;
     // an even share each: the weakest of them decides
     const spareKg = spares.some((spare) => spare === null) ? null : Math.min(...(spares as number[])) * sorted.length;
-    return [{ name: sorted.map(({ name }) => name).join(" and "), xMm, spareKg }, coupling];
+    return [{ name: sorted.map(({ name }) => name).join(" and "), xMm, spareKg, isCoupling: false }, coupling];
   }
   return [first, last];
 }
@@ -75,14 +80,19 @@ export function computeTankLoads({ rig, tanks }: Design): TankLoads | null {
   });
   const track = rig.widthMm - 2 * TYRE_IN_MM;
   const sum = (pick: (load: (typeof loads)[number]) => number) => loads.reduce((all, load) => all + pick(load), 0);
-  const axles = supports.map(
-    ({ name, spareKg }, i): AxleLoad => ({
+  const axles = supports.map(({ name, spareKg, isCoupling }, i): AxleLoad => {
+    const empty = (load: (typeof loads)[number]) => shareByLever(load.emptyKg, load.centre.xMm, span)[i]!;
+    const full = (load: (typeof loads)[number]) => shareByLever(load.fullKg, load.centre.xMm, span)[i]!;
+    return {
       name,
       spareKg,
-      emptyKg: sum(({ emptyKg, centre }) => shareByLever(emptyKg, centre.xMm, span)[i]!),
-      fullKg: sum(({ fullKg, centre }) => shareByLever(fullKg, centre.xMm, span)[i]!),
-    }),
-  );
+      isCoupling,
+      emptyKg: sum(empty),
+      fullKg: sum(full),
+      mostKg: sum((load) => Math.max(0, full(load))),
+      leastKg: sum((load) => Math.min(0, full(load))),
+    };
+  });
   const fullKg = sum((load) => load.fullKg);
   const leftKg = sum((load) => load.fullKg * (0.5 + load.centre.yMm / track));
   return { axles, leftKg, rightKg: fullKg - leftKg, emptyKg: sum((load) => load.emptyKg), fullKg };

@@ -74,6 +74,17 @@ test("any tanks: what two axles carry is their weight, with its moment, and the 
             6,
           );
         }
+        // the most and the least are those of some of them, and nothing beyond
+        for (const [i, one] of loads.axles.entries()) {
+          const sums = Array.from({ length: 2 ** tanks.length }, (_, mask) =>
+            tanks.reduce((sum, tank, k) => {
+              const kg = (mask >> k) % 2 === 1 ? computeFullKg(tank) : 0;
+              return sum + shareByLever(kg, middle(tank), [rear, front])[i]!;
+            }, 0),
+          );
+          expect(one.mostKg).toBeCloseTo(Math.max(...sums), 6);
+          expect(one.leastKg).toBeCloseTo(Math.min(...sums), 6);
+        }
         // the wheels stand 90 mm in from the edge of the floor: moments about the middle of the rig
         const half = rig.widthMm / 2 - 90;
         expect((loads.leftKg - loads.rightKg) * half).toBeCloseTo(weigh(computeFullKg, aside), 3);

@@ -44,7 +44,8 @@ export function MendAlike({ alike }: { readonly alike: readonly Finding[] }) {
   return (
     <div className="px-3 py-1.5">
       <p className="text-[13.5px]">
-        {describeRemedy(found.edit, found.first.byMm, design, units)}, and the like in {found.settled - 1} other places
+        {describeRemedy({ ...found.first, edit: found.edit }, design, units)}, and the like in {found.settled - 1} other
+        places
         {found.settled < alike.length ? `; ${alike.length - found.settled} stay as they are` : ""}.
       </p>
       <div className="mt-1.5 flex gap-1.5">

@@ -38,7 +38,7 @@ export function RemedyList({ finding }: { readonly finding: Finding }) {
               onClick={() => previewEdit(shown ? null : remedy.edit)}
               className="flex min-h-8 w-full items-center py-1 text-left text-[13.5px] leading-snug text-enamel underline decoration-dotted underline-offset-4 hover:bg-pick phone:min-h-11"
             >
-              {describeRemedy(remedy.edit, remedy.byMm, design, units)}
+              {describeRemedy(remedy, design, units)}
             </button>
             {shown && (
               <div className="pb-2">

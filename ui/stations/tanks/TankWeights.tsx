@@ -31,13 +31,13 @@ export function TankWeights() {
           </tr>
         </thead>
         <tbody className="figures text-[15px]">
-          {loads.axles.map(({ name, emptyKg, fullKg, spareKg }) => (
+          {loads.axles.map(({ name, emptyKg, fullKg, mostKg, spareKg }) => (
             <tr key={name} className="border-t border-rule">
               <th scope="row" className="text-left font-normal">
                 {name}
               </th>
               <td className="text-right">{kg(emptyKg)}</td>
-              <td className={`text-right ${spareKg !== null && fullKg > spareKg ? "text-signal" : ""}`}>
+              <td className={`text-right ${spareKg !== null && mostKg > spareKg ? "text-signal" : ""}`}>
                 {kg(fullKg)}
               </td>
               <td className="text-right">{spareKg === null ? "not known" : kg(spareKg)}</td>

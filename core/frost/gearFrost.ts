@@ -1,0 +1,76 @@
+import type { Design } from "../design/design";
+import type { Hose } from "../design/plumbing";
+import { listHoseCourse } from "../fit/lineLegs";
+import { buildGearGraph } from "../gear/gearGraph";
+import { buildBothWays, listReached } from "../gear/reach";
+import { listHoseRuns } from "../heads/hoseRun";
+import { MM3_PER_L } from "../quantity/convert";
+import { measureHeldL } from "./drainDown";
+import { computeHoursToFreezing } from "./freezing";
+import type { FrostPart } from "./frostParts";
+import { type Night, readNight } from "./night";
+
+/** Less stands in a hose that is let run empty: it has room to grow, L [T]. */
+const NO_HARM_L = 0.05;
+
+/**
+ * Gear and hoses that hold water under the floor, with the hours until it is at 0 °C; the thinnest first. Hoses that fresh
+ * water or the loop's stands in are full; of others only what their low places keep. Bare, in the wind of the night. A boat's
+ * bilge is no colder than the sea: nothing of hers. Source: `computeHoursToFreezing` [C on T].
+ */
+export function listGearFrost(design: Design): FrostPart[] {
+  const night = readNight(design.rules);
+  if (night.airC >= 0 || design.rig.kind === "boat") return [];
+  const full = listFullHoses(design);
+  const sags = new Map(listHoseRuns(design).map(({ lineId, sagL }) => [lineId, sagL]));
+  const gear = design.gear.flatMap((piece): FrostPart[] => {
+    const litres = measureHeldL(piece);
+    const { x, y, z } = piece.sizeMm;
+    if (litres === null || piece.atMm.z + z / 2 >= 0) return [];
+    const areaM2 = (2 * (x * y + y * z + z * x)) / 1e6;
+    return [{ kind: "gear", at: { kind: "gear", id: piece.id }, litres, hours: chill(litres, areaM2, night) }];
+  });
+  const hoses = design.lines.flatMap((line): FrostPart[] => {
+    if (line.kind !== "hose") return [];
+    const lengthMm = measureUnderFloorMm(design, line);
+    const areaMm2 = (Math.PI / 4) * line.pipe.innerMm ** 2;
+    const litres = full.has(line.id) ? (areaMm2 * lengthMm) / MM3_PER_L : (sags.get(line.id) ?? 0);
+    if (lengthMm === 0 || litres <= (full.has(line.id) ? 0 : NO_HARM_L)) return [];
+    const wetMm = (litres * MM3_PER_L) / areaMm2;
+    const hours = chill(litres, (Math.PI * line.pipe.outerMm * wetMm) / 1e6, night);
+    return [{ kind: "hose", at: { kind: "line", id: line.id }, litres, hours }];
+  });
+  return [...gear, ...hoses].sort((a, b) => a.hours - b.hours);
+}
+
+const chill = (litres: number, areaM2: number, night: Night): number =>
+  computeHoursToFreezing({ ...night, massKg: litres, lossWPerK: night.outerFilm * areaM2 }) ?? 0;
+
+// How much of a hose's course lies below the finished floor.
+function measureUnderFloorMm(design: Design, hose: Hose): number {
+  const course = listHoseCourse(design, hose);
+  return course.slice(1).reduce((sum, to, i) => {
+    const from = course[i]!;
+    const lengthMm = Math.hypot(to.x - from.x, to.y - from.y, to.z - from.z);
+    if (from.z >= 0 && to.z >= 0) return sum;
+    if (from.z < 0 && to.z < 0) return sum + lengthMm;
+    return sum + lengthMm * (Math.min(from.z, to.z) / (Math.min(from.z, to.z) - Math.max(from.z, to.z)));
+  }, 0);
+}
+
+// Hoses that clean water comes to by any way, whatever is shut or off: valves keep it in them.
+function listFullHoses(design: Design): ReadonlySet<string> {
+  const graph = buildGearGraph(design);
+  const ways = buildBothWays(graph);
+  const nodes = new Set(
+    graph.ends
+      .filter(({ holds }) => holds === "fresh" || holds === "loop")
+      .flatMap(({ node }) => [...listReached(ways, node, ({ spec }) => ENDS.has(spec.kind))]),
+  );
+  return new Set(
+    graph.links.flatMap(({ kind, id, from, to }) => (kind === "hose" && nodes.has(from) && nodes.has(to) ? [id] : [])),
+  );
+}
+
+/** Behind these no pressure stands. */
+const ENDS: ReadonlySet<string> = new Set(["airGap", "bowl", "sump"]);
