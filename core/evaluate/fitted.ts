@@ -1,3 +1,5 @@
+import { fitSkin } from "../fit/tankHinders";
+import { listHullBlocks } from "../hull/hullBlocks";
 import { fitDomains } from "./domains";
 import { fitFindings } from "./findingRegistry";
 import { FITTED_CHECKS } from "./fittedChecks";
@@ -6,3 +8,4 @@ import { FITTED_FINDINGS } from "./fittedFindings";
 // The pumped side, skin fittings, heads, hull and dump lines: most vans have none of it, and need not wait for it to be loaded.
 fitFindings(FITTED_FINDINGS);
 fitDomains(FITTED_CHECKS);
+fitSkin(listHullBlocks);

@@ -5,14 +5,13 @@ import type { DrainPath, Leg } from "../falls/drainPath";
 import { type Block, measureBlockGap, measureLegGap } from "../geometry/blocks";
 import { measureExtent } from "../geometry/solid";
 import { add, type Vec3, vec } from "../geometry/vec";
-import { isHullBlock } from "../hull/hullBlocks";
 import { createRecall } from "../quantity/recall";
 import type { LimitId } from "../rules/limitIds";
 import { type Limit, lookUpLimit } from "../rules/lookUpLimit";
 import { findFittingBlock } from "./fittingBlock";
 import { hindersPipes } from "./roles";
 import { listTankBlocks } from "./tankBlocks";
-import { listTankHinders } from "./tankHinders";
+import { isOfSkin, listTankHinders } from "./tankHinders";
 
 /** The room between a part and something that is already on the rig; negative is how deep it reaches in. */
 export type ObstacleGap = { readonly obstacle: Obstacle; readonly gapMm: number };
@@ -63,11 +62,11 @@ export function measureTankGaps(design: Surroundings, tank: Tank): ObstacleGap[]
   // of her skin the nearest place on either side speaks for it
   const skins = new Map<string, ObstacleGap>();
   for (const gap of gaps) {
-    if (!isHullBlock(gap.obstacle)) continue;
+    if (!isOfSkin(gap.obstacle)) continue;
     const before = skins.get(gap.obstacle.name);
     if (!before || gap.gapMm < before.gapMm) skins.set(gap.obstacle.name, gap);
   }
-  return [...gaps.filter(({ obstacle }) => !isHullBlock(obstacle)), ...skins.values()];
+  return [...gaps.filter(({ obstacle }) => !isOfSkin(obstacle)), ...skins.values()];
 }
 
 /** Gap from the outside of one leg of pipe to every obstacle, mm [C]. */

@@ -49,10 +49,6 @@ export function listHullBlocks(hull: Hull): Obstacle[] {
   return blocks;
 }
 
-/** Whether a thing in the way is a piece of her skin and nothing that was measured by itself. */
-export const isHullBlock = ({ kind, id }: Pick<Obstacle, "kind" | "id">): boolean =>
-  kind === "hull" && /^hull-(left|right)-\d+-\d+$/.test(id);
-
 // The least half-breadth between two heights; nothing where she is not there at all.
 function findNarrowestMm(hull: Hull, x: number, bottom: number, top: number): number {
   const section = sectionAt(hull, x);

@@ -6,6 +6,7 @@ import { type FirstObstacles, NOTHING_UNDER } from "../design/firstObstacles";
 import { type ParseOutcome, parseDesign } from "../design/parseDesign";
 import type { RigKind } from "../design/rig";
 import { buildFitPumpOut } from "../edits/pumpOutEdits";
+import { buildVentWay } from "../edits/ventEdits";
 import { evaluate } from "../evaluate/evaluate";
 import { findClearance, measureTankGaps } from "../fit/obstacleGaps";
 import { findRoutes } from "./findRoutes";
@@ -32,20 +33,46 @@ const MOST_TRIED = 40;
 export function buildFirstDesign({ id, name, kind, measures, under = NOTHING_UNDER }: FirstDesign): ParseOutcome {
   const at = (m: FirstMeasures) => fitOut(createDesign(id, name, kind, m, under));
   if (measures.tankForwardMm !== null && measures.tankLeftMm !== null) return parseDesign(at(measures));
-  let best: { readonly outcome: ParseOutcome; readonly musts: number } | null = null;
+  let best: { readonly outcome: ParseOutcome; readonly regrets: number } | null = null;
   let tried = 0;
   for (const place of listPlaces(measures)) {
     const design = at({ ...measures, ...place });
     if (!isClear(design)) continue;
     const outcome = parseDesign(design);
     if (!outcome.ok) continue;
-    const musts = evaluate(outcome.design).findings.filter(({ severity }) => severity !== "note").length;
-    if (!best || musts < best.musts) best = { outcome, musts };
+    const regrets = countRegrets(outcome.design);
+    if (!best || regrets < best.regrets) best = { outcome, regrets };
     tried += 1;
-    if (musts === 0 || tried === MOST_TRIED) break;
+    if (regrets === 0 || tried === MOST_TRIED) break;
   }
-  return best ? layAnew(best.outcome) : parseDesign(at(measures));
+  return best ? leadVents(layAnew(best.outcome)) : parseDesign(at(measures));
 }
+
+// A breather that would hang in the room is led to the wall, where that brings nothing else.
+function leadVents(outcome: ParseOutcome): ParseOutcome {
+  if (!outcome.ok) return outcome;
+  let { design } = outcome;
+  for (const { id, kind } of design.lines) {
+    if (kind !== "vent" || !hangsInRoom(design, id)) continue;
+    const led = (["wall", "underFloor"] as const).flatMap((way) => {
+      const edit = buildVentWay(design, id, way);
+      const tried = edit && applyEdit(design, edit);
+      const isBetter =
+        tried?.ok &&
+        countMusts(tried.design) <= countMusts(design) &&
+        countRegrets(tried.design) < countRegrets(design);
+      return isBetter ? [tried.design] : [];
+    });
+    design = led[0] ?? design;
+  }
+  return { ...outcome, design };
+}
+
+const hangsInRoom = (design: Design, ventId: string): boolean =>
+  evaluate(design).findings.some(({ code, at }) => code === "ventInRoom" && at.kind === "line" && at.id === ventId);
+
+const countRegrets = (design: Design): number =>
+  evaluate(design).findings.filter(({ severity }) => severity !== "note").length;
 
 // Where the straight drain of a first design will not do, the finder lays it: another way, or one with the tank lower.
 function layAnew(outcome: ParseOutcome): ParseOutcome {
