@@ -156,6 +156,12 @@ export function describeAirFinding(
         why: `${formatQuantity(finding.pressurePa, "pressure", units)} build up in the tank while it fills; that is more than ${length(finding.sealMm)} of seal hold.`,
         advice: "Widen the breather.",
       };
+    case "ventEndsInside":
+      return {
+        title: `${part} ends indoors`,
+        why: "The tank breathes its gas into the room: it can kill, and the nose soon smells nothing.",
+        advice: "Lead it out: through a wall, the roof, or under the floor to the edge.",
+      };
     case "ventEndsLow":
       return {
         title: `${part} ends below the tank's top`,

@@ -91,6 +91,12 @@ export function describeFallFinding(
             : `There are ${length(finding.gapMm)} between them; ${limit} are wanted.`,
         advice: "Move a bend so that the pipe passes clear of it.",
       };
+    case "partBelowSill":
+      return {
+        title: `${part} hangs below the sill line`,
+        why: `By ${length(finding.byMm)}: it hits the ground before the rig does.`,
+        advice: "Raise it.",
+      };
     case "legInPart":
       return {
         title: `${part} runs through ${finding.otherName}`,

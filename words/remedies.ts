@@ -43,6 +43,8 @@ export function describeRemedy(
       return "Fit a hand valve at the outlet";
     case "fitPumpOut":
       return "Fit a pump-out: a draw, a hose and a deck fitting";
+    case "removePort":
+      return "Leave the hole out";
     case "fitStrainer":
       return "Put a strainer in the hose to it";
     case "fitLoop":

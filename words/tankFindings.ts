@@ -56,6 +56,12 @@ export function describeTankFinding(
         why: "No valve is chosen for it. Without one all that comes in runs out under the rig, on the road too.",
         advice: "Choose a valve: Tanks, the dump outlet, Dump valve.",
       };
+    case "portFree":
+      return {
+        title: `${part} stands open`,
+        why: "Nothing is joined to it: smell and water come out.",
+        advice: "Lead a line there, plug it, or leave the hole out.",
+      };
     case "fixingWeak":
       return {
         title: `The fixing of ${part} does not hold`,
@@ -160,7 +166,7 @@ export function describeTankFinding(
         title: "The weight on the axles isn't checked",
         why:
           finding.axleName === null
-            ? "No axle is measured."
+            ? "No axle is measured. Nor is what touches on a ramp or a ridge."
             : `The tanks put up to ${formatQuantity(finding.fullKg, "weight", units)} on ${finding.axleName}; what it may carry isn't entered.`,
         advice: "Weigh the rig, and enter at Rig what its plate leaves.",
       };

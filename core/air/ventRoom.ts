@@ -1,4 +1,5 @@
 import type { Design } from "../design/design";
+import type { Rig } from "../design/rig";
 import { toBlock } from "../fit/obstacleGaps";
 import { findRole } from "../fit/roles";
 import type { Block } from "../geometry/blocks";
@@ -18,17 +19,23 @@ const STEP_MM = 20;
 export const measureInRoomMm = (design: Pick<Design, "rig" | "obstacles">, course: readonly Vec3[]): number =>
   recallRoom(course, [design.rig, design.obstacles], () => sumInRoom(design, course));
 
+/**
+ * Whether a place is inside, where people live: over the floor, under the roof, and further from the walls than what goes out
+ * through one; in a cabinet it is inside too [C on T].
+ */
+export const isIndoors = ({ rig }: Pick<Design, "rig">, p: Vec3): boolean =>
+  p.z > 0 && p.z < HEADROOM_MM && measureToWallMm(rig, p) > ALONG_WALL_MM;
+
+const measureToWallMm = (rig: Rig, { x, y }: Vec3): number =>
+  Math.min(x, rig.lengthMm - x, rig.widthMm / 2 - Math.abs(y));
+
 const recallRoom = createRecall<readonly Vec3[], number>();
 
 function sumInRoom({ rig, obstacles }: Pick<Design, "rig" | "obstacles">, course: readonly Vec3[]): number {
   const covers = obstacles
     .filter(({ kind }) => findRole(kind) === "cabinet" || kind === "seat" || kind === "wheelArch")
     .map(toBlock);
-  const isFree = (p: Vec3): boolean => {
-    if (p.z <= 0 || p.z >= HEADROOM_MM) return false;
-    const toWallMm = Math.min(p.x, rig.lengthMm - p.x, rig.widthMm / 2 - Math.abs(p.y));
-    return toWallMm > ALONG_WALL_MM && !covers.some((cover) => isInside(p, cover));
-  };
+  const isFree = (p: Vec3): boolean => isIndoors({ rig }, p) && !covers.some((cover) => isInside(p, cover));
   return course.slice(1).reduce((sum, to, i) => {
     const from = course[i]!;
     const lengthMm = measureLength(subtract(to, from));

@@ -47,14 +47,21 @@ function listPortEnds(line: Line): readonly PortEnd[] {
   }
 }
 
-// An outlet with no valve, and no line or hose that could have one further on.
-function checkOpen({ lines }: Design, tank: Tank): Finding[] {
+// A hole that nothing shuts: an outlet with no valve, and no line or hose that could have one further on; any other that
+// nothing is joined to. A filler has its cap, and hoses to drinking water may not be planned yet.
+function checkOpen({ lines, gear }: Design, tank: Tank): Finding[] {
   return tank.ports.flatMap(({ id, kind, valve }): Finding[] => {
-    if (kind !== "outlet" || valve) return [];
+    if (SHUT.has(kind) || valve) return [];
+    if (kind === "fill" && (tank.holds === "fresh" || tank.holds === "loop")) return [];
+    if ((kind === "fill" || kind === "draw") && gear.length === 0) return [];
     const isLed = lines.some((line) => listPortEnds(line).some((end) => end.tankId === tank.id && end.portId === id));
-    return isLed ? [] : [createFinding({ kind: "port", tankId: tank.id, id }, { code: "outletOpen" })];
+    const at = { kind: "port", tankId: tank.id, id } as const;
+    return isLed ? [] : [createFinding(at, { code: kind === "outlet" ? "outletOpen" : "portFree" })];
   });
 }
+
+/** Holes that what sits in them shuts. */
+const SHUT: ReadonlySet<Tank["ports"][number]["kind"]> = new Set(["hatch", "sender", "plug"]);
 
 const recallOverlaps = createRecall<Tank["ports"], Finding[]>();
 

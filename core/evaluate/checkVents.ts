@@ -1,6 +1,6 @@
 import { findVentDip } from "../air/ventDips";
 import { buildVentPath, listOwnCourse, listVents, type VentPath } from "../air/ventPath";
-import { measureInRoomMm } from "../air/ventRoom";
+import { isIndoors, measureInRoomMm } from "../air/ventRoom";
 import type { Design } from "../design/design";
 import { findNode } from "../design/nodes";
 import type { Tank, Vent } from "../design/plumbing";
@@ -99,12 +99,14 @@ function checkEnd(design: Design, { vent, pointsMm, tank }: VentPath): Finding[]
   if (vent.to.kind !== "openAir") return [];
   const isFresh = tank.holds === "fresh";
   const end = pointsMm.at(-1)!;
+  const at = { kind: "bend", lineId: vent.id, index: vent.pointsMm.length - 1 } as const;
+  // over drinking water it is only wet there
+  if (!isFresh && isIndoors(design, end)) return [createFinding(at, { code: "ventEndsInside" })];
   const limit = lookUpLimit(design.rules, "ventEndGap");
   return design.obstacles.flatMap((obstacle): Finding[] => {
     if (isFresh ? obstacle.kind !== "exhaust" : !KEPT_FROM.includes(obstacle.kind)) return [];
     const gapMm = Math.max(0, measureBlockGap({ min: end, max: end }, toBlock(obstacle)));
     if (isAtLeast(gapMm, limit.value ?? 0)) return [];
-    const at = { kind: "bend", lineId: vent.id, index: vent.pointsMm.length - 1 } as const;
     const { id: obstacleId, name: obstacleName } = obstacle;
     return [createFinding(at, { code: "ventEndNear", obstacleId, obstacleName, gapMm, isFresh }, limit)];
   });

@@ -40,7 +40,9 @@ type Numbers =
   | { readonly code: "urineInGrey" }
   | { readonly code: "noWaterline" }
   | { readonly code: "partOutside"; readonly byMm: number }
+  | { readonly code: "partBelowSill"; readonly byMm: number }
   | { readonly code: "outletOpen" }
+  | { readonly code: "portFree" }
   | { readonly code: "parkedLevelOnly"; readonly isAfloat: boolean }
   | { readonly code: "pumpNeverStops"; readonly cutOutKPa: number; readonly shutOffKPa: number }
   | { readonly code: "accumulatorHard"; readonly prechargeKPa: number; readonly cutInKPa: number }
@@ -111,6 +113,7 @@ type Numbers =
   | { readonly code: "ventEndsLow"; readonly endMm: number; readonly topMm: number; readonly attitude: Attitude }
   | { readonly code: "ventTeeLow"; readonly byMm: number; readonly attitude: Attitude }
   | { readonly code: "ventSharesFresh"; readonly otherName: string }
+  | { readonly code: "ventEndsInside" }
   | { readonly code: "ventInRoom"; readonly lengthMm: number }
   | {
       readonly code: "ventEndNear";

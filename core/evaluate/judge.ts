@@ -51,7 +51,7 @@ const CHECKS: Readonly<Record<Exclude<DomainId, FittedId | "drains">, Check>> = 
   trapAir: ({ trapAirs }) => trapAirs.flatMap(checkTrapAir),
   lines: ({ design, linePassages }) => checkLineLegs(design, linePassages),
   clashes: ({ design, paths }) => checkClashes(design, paths),
-  ramps: ({ design, ramps }) => checkRamps(design, ramps),
+  ramps: ({ design, ramps, paths }) => checkRamps(design, ramps, paths),
   tanks: ({ design, tanks }) => design.tanks.flatMap((tank, i) => checkTank(design, tank, tanks[i]!)),
   uses: ({ design, network, paths, tanks }) => [...checkReceivers(design, paths), ...checkUses(design, network, tanks)],
   whole: ({ design, balance }) => checkDesign(design, balance),

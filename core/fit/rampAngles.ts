@@ -1,18 +1,7 @@
 import type { Design } from "../design/design";
-import type { Drain, Tank } from "../design/plumbing";
-import type { DrainPath, Leg } from "../falls/drainPath";
+import type { DrainPath } from "../falls/drainPath";
 import { radToDeg } from "../quantity/convert";
-import { createRecall } from "../quantity/recall";
-import { findFittingBlock } from "./fittingBlock";
-import { listLineLegs } from "./lineLegs";
-import { toTankBlock } from "./obstacleGaps";
-
-/** Something that hangs under the rig, at one of its lowest corners. */
-type Low = {
-  readonly part: { readonly kind: "tank"; readonly id: string } | { readonly kind: "line"; readonly id: string };
-  readonly xMm: number;
-  readonly overGroundMm: number;
-};
+import { type Low, listLows } from "./lows";
 
 export type RampAngle = {
   readonly where: "between" | "behind" | "before";
@@ -33,15 +22,8 @@ export function measureRampAngles(design: Design, paths: readonly DrainPath[]): 
   const { rig } = design;
   if (rig.kind === "boat" || rig.axles.length === 0) return [];
   const wheels = rig.axles.map(({ xMm }) => xMm).sort((a, b) => a - b);
-  const lows = [
-    ...design.tanks.flatMap((tank) => listTankLows(tank, rig.groundZMm)),
-    ...listPipeLows(paths, rig.groundZMm),
-    ...design.lines.flatMap((line) =>
-      line.kind === "dumpLine" ? listLegLows(line.id, listLineLegs(design, line), rig.groundZMm) : [],
-    ),
-  ];
   const worst = new Map<RampAngle["where"], RampAngle>();
-  for (const low of lows) {
+  for (const low of listLows(design, paths)) {
     const { where, angleDeg } = measureAt(low, wheels);
     const known = worst.get(where);
     if (!known || angleDeg < known.angleDeg) worst.set(where, { where, angleDeg, ...low });
@@ -60,39 +42,4 @@ function measureAt({ xMm, overGroundMm: h }: Low, wheels: readonly number[]): Pi
   return behind === undefined
     ? { where: "behind", angleDeg: angle(before! - xMm) }
     : { where: "before", angleDeg: angle(xMm - behind) };
-}
-
-const listTankLows = (tank: Tank, groundZMm: number): Low[] => {
-  const { min, max } = toTankBlock(tank);
-  if (min.z >= 0) return [];
-  const overGroundMm = min.z - groundZMm;
-  const part = { kind: "tank", id: tank.id } as const;
-  // what stands before its ports is screwed to it and touches with it
-  const fittings = tank.ports.flatMap((port): Low[] => {
-    const block = findFittingBlock(tank, port);
-    if (!block || block.min.z >= 0) return [];
-    const low = block.min.z - groundZMm;
-    return [block.min.x, block.max.x].map((xMm) => ({ part, xMm, overGroundMm: low }));
-  });
-  return [...[min.x, (min.x + max.x) / 2, max.x].map((xMm) => ({ part, xMm, overGroundMm })), ...fittings];
-};
-
-const recallLows = createRecall<Drain, Low[]>();
-
-const listPipeLows = (paths: readonly DrainPath[], groundZMm: number): Low[] =>
-  paths.flatMap((path) => recallLows(path.drain, [path, groundZMm], () => listLowsOf(path, groundZMm)));
-
-const listLowsOf = ({ drain, ownLegs }: DrainPath, groundZMm: number): Low[] =>
-  listLegLows(drain.id, ownLegs, groundZMm);
-
-function listLegLows(lineId: string, legs: readonly Leg[], groundZMm: number): Low[] {
-  const part = { kind: "line", id: lineId } as const;
-  const lows: Low[] = [];
-  for (const { from, to, pipe } of legs) {
-    const wallMm = (pipe.outerMm - pipe.innerMm) / 2;
-    for (const { x, z } of [from, to]) {
-      if (z - wallMm < 0) lows.push({ part, xMm: x, overGroundMm: z - wallMm - groundZMm });
-    }
-  }
-  return lows;
 }

@@ -4,7 +4,7 @@ import { buildFitDumpValve, buildOpenDumpLine, buildRegradeDumpLine } from "../e
 import { buildAddFixture } from "../edits/fixtureEdits";
 import { buildInsertStrainer } from "../edits/insertPiece";
 import { buildFitPumpOut } from "../edits/pumpOutEdits";
-import { buildAddTank } from "../edits/tankEdits";
+import { buildAddTank, buildRemovePort } from "../edits/tankEdits";
 import type { Finding, FindingCode } from "../evaluate/findings";
 import { toBlock, toTankBlock } from "../fit/obstacleGaps";
 import { followDumpLine } from "../tanks/dumpWays";
@@ -81,8 +81,13 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   loopFouled: null,
   noWaterline: null,
   partOutside: null,
+  partBelowSill: null,
   outletOpen: (design, { at }) => {
     const edit = at.kind === "port" ? buildFitDumpValve(design, { fromTank: at.tankId, fromPort: at.id }) : null;
+    return edit ? [{ byMm: null, edit }] : [];
+  },
+  portFree: (design, { at }) => {
+    const edit = at.kind === "port" ? buildRemovePort(design, at.tankId, at.id) : null;
     return edit ? [{ byMm: null, edit }] : [];
   },
   parkedLevelOnly: null,
@@ -123,6 +128,7 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
     return at.kind === "bend" ? proposeTeeLift(design, at, finding.byMm) : [];
   },
   ventSharesFresh: (design, _finding, { vent }) => (vent ? proposeOwnEnd(design, vent) : []),
+  ventEndsInside: (design, _finding, { vent }) => (vent ? proposeAlongWall(design, vent) : []),
   ventInRoom: (design, _finding, { vent }) => (vent ? proposeAlongWall(design, vent) : []),
   ventEndNear: (design, finding, { vent }) => (vent ? proposeVentEndClear(design, vent, finding) : []),
   sharedAirSucks: null,

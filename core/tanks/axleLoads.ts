@@ -1,3 +1,4 @@
+import { WATER_DENSITY } from "../air/dumping";
 import type { Design } from "../design/design";
 import type { Tank } from "../design/plumbing";
 import type { Rig } from "../design/rig";
@@ -68,6 +69,14 @@ function findSupports({ axles, lengthMm, kind, couplingXMm }: Rig): readonly [Su
   }
   return [first, last];
 }
+
+/** Water that is carried on the rig in vessels, of which nothing says where they stand: not in the loads, kg. */
+export const listUnplaced = ({
+  habits,
+}: Pick<Design, "habits">): { readonly name: string; readonly fullKg: number }[] =>
+  habits.vessels
+    .filter(({ on }) => on === "rig")
+    .map(({ name, litres }) => ({ name, fullKg: (litres * WATER_DENSITY) / 1000 }));
 
 /** Weight of the tanks, empty and full, on the axles and on the sides; null for a rig without axles. Water at 20 °C [C]. */
 export function computeTankLoads({ rig, tanks }: Design): TankLoads | null {

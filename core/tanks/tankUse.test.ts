@@ -9,7 +9,7 @@ import { readNight } from "../frost/night";
 import { computeTankFrost, computeWallLoss } from "../frost/tankFrost";
 import { measureCapacityL, measureExtent, type Solid } from "../geometry/solid";
 import { buildHeightField, measureVolumeBelowL } from "../geometry/volumeBelow";
-import { computeTankLoads, shareByLever } from "./axleLoads";
+import { computeTankLoads, listUnplaced, shareByLever } from "./axleLoads";
 import { computeDips, listDepths } from "./dipChart";
 import { computeEmptying, computeSideFlow } from "./emptying";
 import { computeSenderError, computeShownL, findBestPlace } from "./senders";
@@ -213,4 +213,13 @@ test("two axles close together carry as one; what is left is the coupling's, by 
   expect(two.axles[0]!.fullKg).toBeCloseTo(alone.axles[0]!.fullKg, 9);
   // an even share each: the weaker one decides
   expect(two.axles[0]!.spareKg).toBe(2 * spare);
+});
+
+test("water that is carried in vessels has no place on the axles, and is named with its weight", () => {
+  const base = readDemo("kranich");
+  const vessel = { id: "can", name: "Canister", holds: "fresh" as const, litres: 20 };
+  const of = (on: "rig" | "tow") => listUnplaced({ habits: { ...base.habits, vessels: [{ ...vessel, on }] } });
+  expect(of("rig")[0]!.name).toBe("Canister");
+  expect(of("rig")[0]!.fullKg).toBeCloseTo(19.96, 2);
+  expect(of("tow")).toEqual([]);
 });

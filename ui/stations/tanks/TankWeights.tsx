@@ -1,5 +1,5 @@
 "use client";
-import { computeTankLoads } from "@/core/tanks/axleLoads";
+import { computeTankLoads, listUnplaced } from "@/core/tanks/axleLoads";
 import { useWorkbench } from "@/store/useWorkbench";
 import { formatQuantity } from "@/words/units";
 import { Group } from "../../fields/Group";
@@ -18,6 +18,7 @@ export function TankWeights() {
       </Group>
     );
   }
+  const unplaced = listUnplaced(design);
   const kg = (value: number) => formatQuantity(value, "weight", units);
   return (
     <Group title="Weight on the axles">
@@ -45,6 +46,12 @@ export function TankWeights() {
           ))}
         </tbody>
       </table>
+      {unplaced.length > 0 && (
+        <p className="pt-1 text-[13px]">
+          Not counted, for nothing says where they stand:{" "}
+          {unplaced.map(({ name, fullKg }) => `${name}, ${kg(fullKg)}`).join("; ")}. Keep them over an axle.
+        </p>
+      )}
       <p className="pt-1 text-[13px] text-faint">
         Full they are {kg(loads.leftKg)} on the left and {kg(loads.rightKg)} on the right. Dumped before a drive you
         carry {kg(loads.fullKg - loads.emptyKg)} less.
