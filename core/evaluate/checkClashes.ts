@@ -2,11 +2,20 @@ import type { Design } from "../design/design";
 import type { Gear } from "../design/gear";
 import type { Line, Tank } from "../design/plumbing";
 import type { DrainPath, Leg } from "../falls/drainPath";
-import { GIVES_MM, goesThroughOwn, measureLegClash, measureLegIn, measureTankClash } from "../fit/clashes";
+import {
+  areApart,
+  findLegRoom,
+  GIVES_MM,
+  goesThroughOwn,
+  measureLegClash,
+  measureLegIn,
+  measureTankClash,
+} from "../fit/clashes";
 import { listLineLegs } from "../fit/lineLegs";
 import { listTankBlocks } from "../fit/tankBlocks";
 import { isSetIn, toGearBlock } from "../gear/gearBlock";
 import { measureLength, subtract, type Vec3 } from "../geometry/vec";
+import { createRecall } from "../quantity/recall";
 import { createFinding } from "./createFinding";
 import type { Finding } from "./findings";
 
@@ -25,8 +34,7 @@ export function checkClashes(design: Design, paths: readonly DrainPath[]): Findi
   const gear = design.gear.filter((piece) => !isSetIn(piece));
   return [
     ...tanks.flatMap((tank, i) => checkTanks(tank, tanks.slice(0, i))),
-    ...laid.flatMap((one) => checkInTanks(one, tanks)),
-    ...rigid.flatMap((one) => checkInGear(one, gear)),
+    ...laid.flatMap((one) => checkInParts(one, tanks, gear)),
     ...rigid.flatMap((one, i) => checkPipes(one, rigid, i)),
   ];
 }
@@ -37,15 +45,14 @@ const sortById = <T extends { readonly id: string }>(parts: readonly T[]): T[] =
 
 function lay(line: Line, legs: readonly Leg[]): Laid {
   let [minX, minY, minZ, maxX, maxY, maxZ] = [Infinity, Infinity, Infinity, -Infinity, -Infinity, -Infinity];
-  for (const { from, to, pipe } of legs) {
-    const half = pipe.outerMm / 2;
-    minX = Math.min(minX, from.x - half, to.x - half);
-    minY = Math.min(minY, from.y - half, to.y - half);
-    maxX = Math.max(maxX, from.x + half, to.x + half);
-    maxY = Math.max(maxY, from.y + half, to.y + half);
-    // an invert, with the bore and a wall over it
-    minZ = Math.min(minZ, from.z - half, to.z - half);
-    maxZ = Math.max(maxZ, from.z + 2 * half, to.z + 2 * half);
+  for (const leg of legs) {
+    const { min, max } = findLegRoom(leg);
+    minX = Math.min(minX, min.x);
+    minY = Math.min(minY, min.y);
+    minZ = Math.min(minZ, min.z);
+    maxX = Math.max(maxX, max.x);
+    maxY = Math.max(maxY, max.y);
+    maxZ = Math.max(maxZ, max.z);
   }
   return { line, legs, min: { x: minX, y: minY, z: minZ }, max: { x: maxX, y: maxY, z: maxZ } };
 }
@@ -59,22 +66,38 @@ function checkTanks(tank: Tank, before: readonly Tank[]): Finding[] {
   });
 }
 
-function checkInTanks({ line, legs }: Laid, tanks: readonly Tank[]): Finding[] {
+const recallInParts = createRecall<Line, readonly Finding[]>();
+
+// A line that did not move, among tanks and gear that did not either, is not looked at again.
+const checkInParts = (laid: Laid, tanks: readonly Tank[], gear: readonly Gear[]): readonly Finding[] =>
+  recallInParts(laid.line, [laid.legs, ...tanks, ...gear], () => [
+    ...checkInTanks(laid, tanks),
+    // a hose is led past a pump by hand
+    ...(laid.line.kind === "hose" ? [] : checkInGear(laid, gear)),
+  ]);
+
+function checkInTanks(laid: Laid, tanks: readonly Tank[]): Finding[] {
+  const { line, legs } = laid;
   const joined = listJoined(line);
   return tanks.flatMap((tank): Finding[] => {
     const isOwn = joined.includes(tank.id);
-    const blocks = listTankBlocks(tank);
-    const leg = legs.find((one) =>
-      isOwn ? goesThroughOwn(one, tank) : blocks.some((block) => measureLegIn(one, block) > GIVES_MM),
-    );
+    const blocks = listTankBlocks(tank).filter((block) => !areApart(laid, block));
+    if (blocks.length === 0) return [];
+    const leg = legs.find((one) => {
+      const near = blocks.filter((block) => !areApart(findLegRoom(one), block));
+      if (near.length === 0) return false;
+      return isOwn ? goesThroughOwn(one, tank) : near.some((block) => measureLegIn(one, block) > GIVES_MM);
+    });
     return leg ? [tellInPart(leg, tank, isOwn)] : [];
   });
 }
 
-function checkInGear({ line, legs }: Laid, gear: readonly Gear[]): Finding[] {
+function checkInGear(laid: Laid, gear: readonly Gear[]): Finding[] {
+  const { line, legs } = laid;
   return gear.flatMap((piece): Finding[] => {
     if ("gearId" in line.to && line.to.gearId === piece.id) return [];
     const block = toGearBlock(piece);
+    if (areApart(laid, block)) return [];
     const leg = legs.find((one) => measureLegIn(one, block) > GIVES_MM);
     return leg ? [tellInPart(leg, piece, false)] : [];
   });
@@ -98,10 +121,13 @@ function listJoined(line: Line): readonly string[] {
 function checkPipes(one: Laid, all: readonly Laid[], before: number): Finding[] {
   for (let i = 0; i < before; i++) {
     const other = all[i]!;
-    if (isApart(one, other)) continue;
+    if (areApart(one, other)) continue;
     const joints = listJoints(one, other);
     for (const leg of one.legs) {
+      const room = findLegRoom(leg);
+      if (areApart(room, other)) continue;
       for (const beside of other.legs) {
+        if (areApart(room, findLegRoom(beside))) continue;
         const deepMm = measureLegClash(leg, beside, joints);
         if (deepMm <= GIVES_MM) continue;
         const at = { kind: "leg", lineId: one.line.id, index: leg.index } as const;
@@ -112,14 +138,6 @@ function checkPipes(one: Laid, all: readonly Laid[], before: number): Finding[] 
   }
   return [];
 }
-
-const isApart = (a: Laid, b: Laid): boolean =>
-  a.max.x <= b.min.x ||
-  b.max.x <= a.min.x ||
-  a.max.y <= b.min.y ||
-  b.max.y <= a.min.y ||
-  a.max.z <= b.min.z ||
-  b.max.z <= a.min.z;
 
 /** Ends nearer than this are in one place, mm. */
 const ONE_PLACE_MM = 1;

@@ -5,6 +5,7 @@ import type { Design } from "../design/design";
 import type { Obstacle } from "../design/rig";
 import { toBlock } from "../fit/obstacleGaps";
 import { findRole } from "../fit/roles";
+import { createRecall } from "../quantity/recall";
 import { checkAxles } from "./checkAxles";
 import { checkPlaces } from "./checkPlaces";
 import { createFinding, createGraded } from "./createFinding";
@@ -90,8 +91,13 @@ function checkBeginnings({ fixtures, tanks, lines }: Design): Finding[] {
 /** More than this share of the smaller one within the other is one thing measured twice, or measured wrongly. */
 const MOST_SHARED = 0.5;
 
+const recallOverlaps = createRecall<Design["obstacles"], readonly Finding[]>();
+
 // Members cross and touch; two solids in one place do not.
-function checkOverlaps({ obstacles }: Design): Finding[] {
+const checkOverlaps = ({ obstacles }: Design): readonly Finding[] =>
+  recallOverlaps(obstacles, [], () => findOverlaps(obstacles));
+
+function findOverlaps(obstacles: Design["obstacles"]): Finding[] {
   const solids = obstacles.filter(({ kind }) => findRole(kind) === "solid");
   return solids.flatMap((one, i) => {
     const other = solids.slice(0, i).find((before) => measureShared(before, one) > MOST_SHARED);

@@ -10,22 +10,34 @@ import type { Finding } from "./findings";
 
 /** What can be said against the holes of a tank, what stands before them, and a pipe that joins it to another. */
 export function checkPorts(design: Design, tank: Tank): Finding[] {
+  const onPort = listOnPorts(design, tank);
   return [
     ...checkOverlaps(tank),
-    ...checkOpen(design, tank),
-    ...checkCrowded(design, tank),
+    ...checkOpen(design, tank, onPort),
+    ...checkCrowded(tank, onPort),
     ...checkFittings(design, tank),
     ...checkLevelWith(design, tank),
   ];
 }
 
-// One fitting takes one pipe or hose: a second one needs a wye or a tee before it.
-function checkCrowded({ lines }: Design, tank: Tank): Finding[] {
+type OnPorts = ReadonlyMap<string, readonly Line[]>;
+
+/** The lines at each port of a tank that has any. */
+function listOnPorts({ lines }: Design, tank: Tank): OnPorts {
   const onPort = new Map<string, Line[]>();
   for (const line of lines) {
-    for (const { tankId, portId } of listPortEnds(line))
-      if (tankId === tank.id) onPort.set(portId, [...(onPort.get(portId) ?? []), line]);
+    for (const { tankId, portId } of listPortEnds(line)) {
+      if (tankId !== tank.id) continue;
+      const known = onPort.get(portId);
+      if (known) known.push(line);
+      else onPort.set(portId, [line]);
+    }
   }
+  return onPort;
+}
+
+// One fitting takes one pipe or hose: a second one needs a wye or a tee before it.
+function checkCrowded(tank: Tank, onPort: OnPorts): Finding[] {
   return [...onPort].flatMap(([id, [first, ...others]]): Finding[] => {
     if (!first || others.length === 0) return [];
     const names = [first, ...others].map(({ name }) => name);
@@ -49,14 +61,14 @@ function listPortEnds(line: Line): readonly PortEnd[] {
 
 // A hole that nothing shuts: an outlet with no valve, and no line or hose that could have one further on; any other that
 // nothing is joined to. A filler has its cap, and hoses to drinking water may not be planned yet.
-function checkOpen({ lines, gear }: Design, tank: Tank): Finding[] {
+function checkOpen({ gear }: Design, tank: Tank, onPort: OnPorts): Finding[] {
   return tank.ports.flatMap(({ id, kind, valve }): Finding[] => {
     if (SHUT.has(kind) || valve) return [];
     if (kind === "fill" && (tank.holds === "fresh" || tank.holds === "loop")) return [];
     if ((kind === "fill" || kind === "draw") && gear.length === 0) return [];
-    const isLed = lines.some((line) => listPortEnds(line).some((end) => end.tankId === tank.id && end.portId === id));
+    if (onPort.has(id)) return [];
     const at = { kind: "port", tankId: tank.id, id } as const;
-    return isLed ? [] : [createFinding(at, { code: kind === "outlet" ? "outletOpen" : "portFree" })];
+    return [createFinding(at, { code: kind === "outlet" ? "outletOpen" : "portFree" })];
   });
 }
 

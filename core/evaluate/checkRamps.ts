@@ -1,7 +1,5 @@
 import type { Design } from "../design/design";
-import { toPartKey } from "../design/part";
-import type { DrainPath } from "../falls/drainPath";
-import { type Low, listLows } from "../fit/lows";
+import type { Low } from "../fit/lows";
 import type { RampAngle } from "../fit/rampAngles";
 import { isAtLeast } from "../quantity/tolerance";
 import { lookUpLimit } from "../rules/lookUpLimit";
@@ -9,21 +7,21 @@ import { createFinding } from "./createFinding";
 import type { Finding } from "./findings";
 
 /** What would touch the ground on a ridge or a ramp. */
-export function checkRamps(design: Design, ramps: readonly RampAngle[], paths: readonly DrainPath[]): Finding[] {
-  return [...checkAngles(design, ramps), ...checkSills(design, paths)];
+export function checkRamps(design: Design, ramps: readonly RampAngle[], lows: readonly Low[]): Finding[] {
+  return [...checkAngles(design, ramps), ...checkSills(design, lows)];
 }
 
 // Pipes and gear must not hang lower than the sills, or, where those were not measured, than the ground. Of tanks it is told with them.
-function checkSills(design: Design, paths: readonly DrainPath[]): Finding[] {
+function checkSills(design: Design, lows: readonly Low[]): Finding[] {
   const { rig, rules } = design;
   if (rig.kind === "boat") return [];
   const sill = lookUpLimit(rules, "sillGap");
   const leastMm = (rig.sillZMm ?? rig.groundZMm) - rig.groundZMm + (sill.value ?? 0);
-  const lowest = new Map<string, Low>();
-  for (const low of listLows(design, paths)) {
-    const key = toPartKey(low.part);
-    if (low.part.kind !== "tank" && low.overGroundMm < (lowest.get(key)?.overGroundMm ?? Infinity))
-      lowest.set(key, low);
+  // all lows of one part name it by the same object
+  const lowest = new Map<Low["part"], Low>();
+  for (const low of lows) {
+    const { part, overGroundMm } = low;
+    if (part.kind !== "tank" && overGroundMm < (lowest.get(part)?.overGroundMm ?? Infinity)) lowest.set(part, low);
   }
   return [...lowest.values()].flatMap(({ part, overGroundMm }) =>
     isAtLeast(overGroundMm, leastMm)

@@ -2,6 +2,7 @@ import type { Balance } from "../days/balance";
 import type { Design } from "../design/design";
 import type { DrainPath } from "../falls/drainPath";
 import type { Network } from "../falls/network";
+import type { Low } from "../fit/lows";
 import type { Passage } from "../fit/passages";
 import type { RampAngle } from "../fit/rampAngles";
 import type { TrapAir } from "../traps/trapRisks";
@@ -16,6 +17,7 @@ export type Judged = {
   readonly trapAirs: readonly TrapAir[];
   readonly linePassages: readonly Passage[];
   readonly ramps: readonly RampAngle[];
+  readonly lows: readonly Low[];
   /** In the order of the design's tanks. */
   readonly tanks: readonly TankResult[];
   readonly balance: Balance;

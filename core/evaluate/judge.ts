@@ -9,6 +9,7 @@ import { buildDrainPath, type DrainPath, findPipeOf, type Leg } from "../falls/d
 import { computeFallBudget, computeFallInHandMm, type FallBudget } from "../falls/fallBudget";
 import { buildNetwork, followDrain, type Network } from "../falls/network";
 import { computePonds } from "../falls/ponding";
+import { listLows } from "../fit/lows";
 import { listPassages } from "../fit/passages";
 import { measureRampAngles } from "../fit/rampAngles";
 import { readNight } from "../frost/night";
@@ -51,7 +52,7 @@ const CHECKS: Readonly<Record<Exclude<DomainId, FittedId | "drains">, Check>> = 
   trapAir: ({ trapAirs }) => trapAirs.flatMap(checkTrapAir),
   lines: ({ design, linePassages }) => checkLineLegs(design, linePassages),
   clashes: ({ design, paths }) => checkClashes(design, paths),
-  ramps: ({ design, ramps, paths }) => checkRamps(design, ramps, paths),
+  ramps: ({ design, ramps, lows }) => checkRamps(design, ramps, lows),
   tanks: ({ design, tanks }) => design.tanks.flatMap((tank, i) => checkTank(design, tank, tanks[i]!)),
   uses: ({ design, network, paths, tanks }) => [...checkReceivers(design, paths), ...checkUses(design, network, tanks)],
   whole: ({ design, balance }) => checkDesign(design, balance),
@@ -104,9 +105,10 @@ export function* judgeInSteps(design: Design, attitude: Attitude = LEVEL): Gener
   const balance = computeBalance(design, network, tanks);
   const trapAirs = computeTrapAirs(design, paths, airs, parked);
   yield;
-  const ramps = measureRampAngles(design, paths);
+  const lows = listLows(design, paths);
+  const ramps = measureRampAngles(design, paths, lows);
   const linePassages = listLinePassages(design);
-  const whole: Judged = { design, network, paths, trapAirs, linePassages, ramps, tanks, balance };
+  const whole: Judged = { design, network, paths, trapAirs, linePassages, ramps, lows, tanks, balance };
   const always: Readonly<Record<Exclude<DomainId, FittedId>, Check>> = {
     ...CHECKS,
     drains: () => judged.flatMap((one) => one.findings),

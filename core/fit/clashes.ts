@@ -22,6 +22,32 @@ export function toAxis({ from, to, pipe }: Leg): Straight {
   return { from: add(from, up), to: add(to, up) };
 }
 
+// A leg never changes, and is held against every other one in every evaluation.
+const rooms = new WeakMap<Leg, Block>();
+
+/** The room a leg takes from corner to corner. */
+export function findLegRoom(leg: Leg): Block {
+  const known = rooms.get(leg);
+  if (known) return known;
+  const { from, to } = toAxis(leg);
+  const half = leg.pipe.outerMm / 2;
+  const room = {
+    min: vec(Math.min(from.x, to.x) - half, Math.min(from.y, to.y) - half, Math.min(from.z, to.z) - half),
+    max: vec(Math.max(from.x, to.x) + half, Math.max(from.y, to.y) + half, Math.max(from.z, to.z) + half),
+  };
+  rooms.set(leg, room);
+  return room;
+}
+
+/** Whether two blocks have nothing in common. */
+export const areApart = (a: Block, b: Block): boolean =>
+  a.max.x <= b.min.x ||
+  b.max.x <= a.min.x ||
+  a.max.y <= b.min.y ||
+  b.max.y <= a.min.y ||
+  a.max.z <= b.min.z ||
+  b.max.z <= a.min.z;
+
 /** How deep a leg reaches into a block, mm: at most half its outside; negative where it passes clear [C]. */
 export function measureLegIn(leg: Leg, block: Block): number {
   const { from, to } = toAxis(leg);

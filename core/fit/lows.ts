@@ -1,6 +1,6 @@
 import type { Design } from "../design/design";
 import type { Gear } from "../design/gear";
-import type { Drain, Tank } from "../design/plumbing";
+import type { Line, Tank } from "../design/plumbing";
 import type { DrainPath, Leg } from "../falls/drainPath";
 import { createRecall } from "../quantity/recall";
 import { findFittingBlock } from "./fittingBlock";
@@ -20,9 +20,11 @@ export function listLows(design: Design, paths: readonly DrainPath[]): Low[] {
   return [
     ...design.tanks.flatMap((tank) => listTankLows(tank, groundZMm)),
     ...listPipeLows(paths, groundZMm),
-    ...design.lines.flatMap((line) =>
-      line.kind === "drain" ? [] : listLegLows(line.id, listLineLegs(design, line), groundZMm),
-    ),
+    ...design.lines.flatMap((line) => {
+      if (line.kind === "drain") return [];
+      const legs = listLineLegs(design, line);
+      return recallLows(line, [legs, groundZMm], () => listLegLows(line.id, legs, groundZMm));
+    }),
     ...design.gear.flatMap((piece) => listGearLows(piece, groundZMm)),
   ];
 }
@@ -42,7 +44,7 @@ const listTankLows = (tank: Tank, groundZMm: number): Low[] => {
   return [...[min.x, (min.x + max.x) / 2, max.x].map((xMm) => ({ part, xMm, overGroundMm })), ...fittings];
 };
 
-const recallLows = createRecall<Drain, Low[]>();
+const recallLows = createRecall<Line, Low[]>();
 
 const listPipeLows = (paths: readonly DrainPath[], groundZMm: number): Low[] =>
   paths.flatMap((path) =>
@@ -50,14 +52,11 @@ const listPipeLows = (paths: readonly DrainPath[], groundZMm: number): Low[] =>
   );
 
 // Of a piece that hangs under the floor both its ends count, as of a tank.
-const listGearLows = ({ id, atMm, sizeMm }: Gear, groundZMm: number): Low[] =>
-  atMm.z >= 0
-    ? []
-    : [atMm.x, atMm.x + sizeMm.x].map((xMm) => ({
-        part: { kind: "gear", id },
-        xMm,
-        overGroundMm: atMm.z - groundZMm,
-      }));
+function listGearLows({ id, atMm, sizeMm }: Gear, groundZMm: number): Low[] {
+  if (atMm.z >= 0) return [];
+  const part = { kind: "gear", id } as const;
+  return [atMm.x, atMm.x + sizeMm.x].map((xMm) => ({ part, xMm, overGroundMm: atMm.z - groundZMm }));
+}
 
 function listLegLows(lineId: string, legs: readonly Leg[], groundZMm: number): Low[] {
   const part = { kind: "line", id: lineId } as const;

@@ -18,12 +18,16 @@ export type RampAngle = {
  * axle atan(h/a). Only what hangs below the floor counts; a boat, and a rig without axles, has none.
  * Source: geometry [C]. Example: 180 mm in the middle of 3,640 mm → 11.30°.
  */
-export function measureRampAngles(design: Design, paths: readonly DrainPath[]): RampAngle[] {
+export function measureRampAngles(
+  design: Design,
+  paths: readonly DrainPath[],
+  lows: readonly Low[] = listLows(design, paths),
+): RampAngle[] {
   const { rig } = design;
   if (rig.kind === "boat" || rig.axles.length === 0) return [];
   const wheels = rig.axles.map(({ xMm }) => xMm).sort((a, b) => a - b);
   const worst = new Map<RampAngle["where"], RampAngle>();
-  for (const low of listLows(design, paths)) {
+  for (const low of lows) {
     const { where, angleDeg } = measureAt(low, wheels);
     const known = worst.get(where);
     if (!known || angleDeg < known.angleDeg) worst.set(where, { where, angleDeg, ...low });
