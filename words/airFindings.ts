@@ -156,6 +156,12 @@ export function describeAirFinding(
         why: `${formatQuantity(finding.pressurePa, "pressure", units)} build up in the tank while it fills; that is more than ${length(finding.sealMm)} of seal hold.`,
         advice: "Widen the breather.",
       };
+    case "ventPortNarrow":
+      return {
+        title: `${part} is narrower than its breather`,
+        why: `${length(finding.portMm)} against ${length(finding.boreMm)}: all the air goes through it, and it is reckoned with.`,
+        advice: "Use a port of the breather's own bore.",
+      };
     case "ventEndsInside":
       return {
         title: `${part} ends indoors`,
@@ -174,7 +180,7 @@ export function describeAirFinding(
           ? `${part} is too narrow: a pump-out sucks a trap dry`
           : `${part} is narrow for a pump-out`,
         why: `A station on the deck fitting draws ${formatQuantity(PUMP_OUT_LPS, "flow", units)}, whatever the breather lets in: ${formatQuantity(finding.suctionPa, "pressure", units)} of suction; ${limit} is the measure${finding.breaksSeal ? `, and ${length(finding.sealMm)} of seal cannot hold it` : ""}. A large flat wall is drawn in.`,
-        advice: `Use a breather of at least ${length(finding.leastBoreMm)} bore, or open the tank's hatch while it is pumped out.`,
+        advice: `Use a breather and a port of at least ${length(finding.leastBoreMm)} bore, or open the tank's hatch while it is pumped out.`,
       };
     case "pumpSucks":
       return {
@@ -182,7 +188,7 @@ export function describeAirFinding(
           ? `${part} is too narrow for ${finding.pumpNames}: a trap is sucked dry`
           : `${part} is narrow for ${finding.pumpNames}`,
         why: `Up to ${formatQuantity(finding.flowLps, "flow", units)} is drawn out of the tank, whatever the breather lets in: ${formatQuantity(finding.suctionPa, "pressure", units)} of suction; ${limit} is the measure${finding.breaksSeal ? `, and ${length(finding.sealMm)} of seal cannot hold it` : ""}. A large flat wall is drawn in.`,
-        advice: `Use a breather of at least ${length(finding.leastBoreMm)} bore.`,
+        advice: `Use a breather and a port of at least ${length(finding.leastBoreMm)} bore.`,
       };
     case "ventThrottles":
       return {
@@ -190,7 +196,7 @@ export function describeAirFinding(
           ? `${part} is too narrow: dumping sucks a trap dry`
           : `${part} is narrow for the dump outlet`,
         why: `The moment the valve opens it leaves ${formatQuantity(finding.suctionPa, "pressure", units)} of suction; ${limit} is the measure${finding.breaksSeal ? `, and ${length(finding.sealMm)} of seal cannot hold it` : ""}.`,
-        advice: `Use a breather of at least ${length(finding.leastBoreMm)} bore, or open the valve slowly.`,
+        advice: `Use a breather and a port of at least ${length(finding.leastBoreMm)} bore, or open the valve slowly.`,
       };
     case "ventDrownsFirst":
       return {

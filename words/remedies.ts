@@ -74,7 +74,7 @@ export function describeRemedy(
     case "moveVentEnd":
       return way ? `Take the open end ${by} ${nameWay(way, design)}` : `Take the open end ${by} further off`;
     case "widenInlet":
-      return `Use an inlet of ${by} bore`;
+      return `Use ${isBreatherPort(edit, design) ? "a port" : "an inlet"} of ${by} bore`;
     case "keepPipe":
       return "Keep the wider pipe from there on";
     case "addOwnVessel":
@@ -109,6 +109,10 @@ export function describeRemedy(
       return describeEdit(edit, design);
   }
 }
+
+const isBreatherPort = ({ at }: Edit, { tanks }: Design): boolean =>
+  at.kind === "port" &&
+  tanks.some(({ id, ports }) => id === at.tankId && ports.some((port) => port.id === at.id && port.kind === "vent"));
 
 /** Which way, as one says it on such a rig. */
 function nameWay(way: MoveWay, { rig }: Design): string {

@@ -194,6 +194,12 @@ export function describeTankFinding(
         why: `By ${length(finding.byMm)}: it hits the ground before the rig does.`,
         advice: "Raise it, or choose a flatter tank.",
       };
+    case "dumpLeaves":
+      return {
+        title: `${litres(finding.leftL)} never leave ${part}`,
+        why: `Of ${litres(finding.capacityL)} they stand below the outlet, dumped ${stands(finding.attitude)}. They go on with you and rot.`,
+        advice: "Set the outlet lower, or stand so that its corner is the lowest when you dump.",
+      };
     case "tankHitsObstacle":
       return {
         title: `${part} ${finding.gapMm < 0 ? "runs into" : "is too near to"} ${finding.obstacleName}`,

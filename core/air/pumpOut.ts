@@ -6,7 +6,7 @@ import type { Network } from "../falls/network";
 import { computeSealAfterMm, computeSealBreakPa } from "../traps/sealPressure";
 import { computeAirwayPressurePa } from "./airPressure";
 import { computeLeastBoreForFlowM } from "./dumping";
-import { buildVentPath, listVents, type VentStretch } from "./ventPath";
+import { buildVentPath, listVents, toFreePipe, type VentStretch } from "./ventPath";
 
 /** What a pump-out station draws out of a tank, L/s [T: 1 to 2]. */
 export const PUMP_OUT_LPS = 1.5;
@@ -139,9 +139,9 @@ function computeDraw(
   const air = vents.map((vent) => {
     const { stretches } = buildVentPath(design, vent);
     const airway = stretches.map(({ pipe }) => pipe);
-    return { vent, stretches, airway, suctionPa: computeAirwayPressurePa(flowM3PerS, airway) };
+    return { vent, stretches, suctionPa: computeAirwayPressurePa(flowM3PerS, airway) };
   });
-  const { vent, stretches, airway, suctionPa } = air.reduce((a, b) => (b.suctionPa < a.suctionPa ? b : a));
+  const { vent, stretches, suctionPa } = air.reduce((a, b) => (b.suctionPa < a.suctionPa ? b : a));
   const seals = (network.drainsByTank.get(tank.id) ?? []).flatMap((drain) => findSealMm(drain) ?? []);
   const weakestSealMm = seals.length > 0 ? Math.min(...seals) : null;
   return {
@@ -153,6 +153,6 @@ function computeDraw(
     weakestSealMm,
     sealAfterMm: weakestSealMm === null ? null : computeSealAfterMm(weakestSealMm, suctionPa),
     breaksSeal: weakestSealMm !== null && suctionPa >= computeSealBreakPa(weakestSealMm),
-    leastBoreMm: computeLeastBoreForFlowM(flowM3PerS, mostPa, airway) * 1000,
+    leastBoreMm: computeLeastBoreForFlowM(flowM3PerS, mostPa, stretches.map(toFreePipe)) * 1000,
   };
 }

@@ -17,7 +17,7 @@ import { computeAirwayPressurePa } from "./airPressure";
 import { computeDumping, computeLeastBreatherBoreM, type Dumping, sumAirway } from "./dumping";
 import { sumFillLps } from "./filling";
 import type { PumpDraw } from "./pumpOut";
-import { buildVentPath, followVent, listVents, type VentStretch } from "./ventPath";
+import { buildVentPath, followVent, listVents, toFreePipe, type VentStretch } from "./ventPath";
 
 /** What a tank's breather does while the tank is dumped full, and while every fixture on it runs. */
 export type TankAir = {
@@ -85,7 +85,7 @@ export function computeTankAir(
     ];
     const drawn = recallDrawn(vent, made, () => ({
       dumping: computeDumping(headM, boreM, airway, cd),
-      leastBoreMm: computeLeastBreatherBoreM(headM, boreM, mostPa, sumAirway(airway), cd) * 1000,
+      leastBoreMm: computeLeastBreatherBoreM(headM, boreM, mostPa, sumAirway(stretches.map(toFreePipe)), cd) * 1000,
     }));
     return { vent, stretches, airway, ...drawn };
   });
@@ -136,7 +136,7 @@ export function computeSharedAir(
     if (fromTankId === tank.id) continue;
     const first = stretches.findIndex(({ lineId }) => own.has(lineId));
     if (first < 0) continue;
-    const shared = stretches.slice(first).map(({ pipe }) => pipe);
+    const shared = stretches.slice(first).map(toFreePipe);
     const suctionPa = computeAirwayPressurePa(lps / 1000, shared);
     if (!worst || suctionPa > worst.suctionPa) worst = { fromTankId, suctionPa, by };
   }

@@ -16,7 +16,7 @@ import { evaluate } from "../evaluate/evaluate";
 import { computeAirPressurePa, computeAirwayPressurePa } from "./airPressure";
 import { computeDumping } from "./dumping";
 import { findVentDip } from "./ventDips";
-import { buildVentPath, followVent, listVents } from "./ventPath";
+import { buildVentPath, computePortK, followVent, listVents, toFreePipe } from "./ventPath";
 
 const joined = buildSharedAir();
 const second = listVents(joined, "second")[0]!;
@@ -45,6 +45,32 @@ test("losses: in 0.5, out 1, mesh 0.7, and three quarters a right angle; about 3
   expect(pipe.lossK).toBeLessThan(3.8);
   const bare = { ...otter, lines: [{ ...vent, to: { kind: "openAir" as const, hasMesh: false } }] };
   expect(pipe.lossK - buildVentPath(bare, bare.lines[0] as Vent).stretches[0]!.pipe.lossK).toBeCloseTo(0.7, 9);
+});
+
+// Worked by hand: 1.5 · ((19/12.7)⁴ − 1) = 6.01.
+test("a port narrower than its breather adds what its air speeds up to, and is told from four fifths of the bore down", () => {
+  expect(computePortK(19, 12.7)).toBeCloseTo(6.01, 2);
+  expect(computePortK(19, 19)).toBe(0);
+  expect(computePortK(19, 30)).toBe(0);
+  const base = readDemo("kranich");
+  const vent = base.lines.find((line): line is Vent => line.kind === "vent")!;
+  const ported = (boreMm: number) => ({
+    ...base,
+    tanks: base.tanks.map((tank) => ({
+      ...tank,
+      ports: tank.ports.map((port) => (port.id === vent.fromPort ? { ...port, boreMm } : port)),
+    })),
+  });
+  const airOf = (boreMm: number) => evaluate(ported(boreMm)).tanks[0]!.air!;
+  expect(airOf(10).suctionPa).toBeGreaterThan(airOf(15).suctionPa);
+  expect(airOf(15).suctionPa).toBeGreaterThan(airOf(19).suctionPa);
+  expect(airOf(10).fillPa).toBeGreaterThan(airOf(19).fillPa);
+  // a wider breather has a port of its own bore: what would do does not hang on the narrow one
+  expect(airOf(10).leastBoreMm).toBeCloseTo(airOf(19).leastBoreMm, 9);
+  const [stretch] = buildVentPath(ported(10), vent).stretches;
+  expect(toFreePipe(stretch!).lossK).toBeCloseTo(buildVentPath(base, vent).stretches[0]!.pipe.lossK, 9);
+  expect(codes(ported(0.8 * 19))).not.toContain("ventPortNarrow");
+  expect(codes(ported(0.79 * 19))).toContain("ventPortNarrow");
 });
 
 const bore = fc.integer({ min: 8, max: 60 });

@@ -16,7 +16,23 @@ const RIGHT_ANGLE_K = 0.75;
 const TEE_K = 1;
 
 /** The part of an airway that is one breather's own pipe. */
-export type VentStretch = { readonly lineId: string; readonly pipe: AirPipe };
+export type VentStretch = {
+  readonly lineId: string;
+  readonly pipe: AirPipe;
+  /** What of its losses is its port's in the tank, where that is narrower than it. */
+  readonly portK: number;
+};
+
+/** The stretch behind a port as wide as it: what a wider breather would have, and what is left of it for others. */
+export const toFreePipe = ({ pipe, portK }: VentStretch): AirPipe =>
+  portK === 0 ? pipe : { ...pipe, lossK: pipe.lossK - portK };
+
+/**
+ * What a port narrower than its breather adds, in velocity heads of the breather ≥ 0: air speeds up into it and loses that
+ * behind it, 1.5 ((D/d)⁴ − 1). Bores > 0 mm. Source: losses of a short hole, as of the ends [T]. Example: 12.7 in 19 mm → 6.01.
+ */
+export const computePortK = (boreMm: number, portMm: number): number =>
+  (ENTRY_K + EXIT_K) * Math.max(0, (boreMm / portMm) ** 4 - 1);
 
 /** The way of the air from a tank to the open, through every breather it joins, with everything looked up. */
 export type VentPath = {
@@ -67,12 +83,14 @@ export function buildVentPath(design: Design, vent: Vent): VentPath {
     const tee = to.kind === "tee" ? chain[i + 1]!.pointsMm[findNode(chain[i + 1], to.node)]! : null;
     const course = [...(i === 0 ? [from] : []), ...own, ...(tee ? [tee] : [])];
     const ends = (i === 0 ? ENTRY_K : 0) + (to.kind === "openAir" ? EXIT_K + (to.hasMesh ? MESH_K : 0) : TEE_K);
+    const portK = i === 0 ? computePortK(line.pipe.innerMm, port.boreMm) : 0;
     return {
       lineId: line.id,
+      portK,
       pipe: {
         boreM: mmToM(line.pipe.innerMm),
         lengthM: mmToM(measureCourse(course)),
-        lossK: ends + sumBends(course),
+        lossK: ends + sumBends(course) + portK,
         air,
       },
     };

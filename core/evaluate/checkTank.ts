@@ -36,7 +36,7 @@ export function checkTank(design: Design, tank: Tank, result: TankResult): Findi
     if (highMm > heightMm) findings.push(createFinding(at, { code: "senderLong", highMm, heightMm }));
   }
   findings.push(...checkVents(design, tank));
-  findings.push(...checkDumping(design, result), ...checkDraws(design, result));
+  findings.push(...checkDumping(design, result), ...checkDraws(design, result), ...checkLeft(design, result));
   findings.push(...checkFirstToDrown(design, tank, result));
   const sill = lookUpLimit(design.rules, "sillGap");
   const sillGapMm = measureSillGapMm(design, tank);
@@ -81,6 +81,17 @@ function checkOwnDumping(air: TankResult["air"], limit: Limit): Finding[] {
   const at = { kind: "line", id: air.ventId } as const;
   const numbers = { code: "ventThrottles", suctionPa, breaksSeal, sealMm: weakestSealMm ?? 0, leastBoreMm } as const;
   return [createGraded(breaksSeal ? "must" : "should", at, numbers, limit)];
+}
+
+/** So much of a tank that never comes out is a word, and so much of it a pity, as shares [T]. */
+const LEFT_SHARES = { note: 0.1, should: 0.25 } as const;
+
+// What lies under its outlet as the rig stands to dump goes round with it and rots.
+function checkLeft({ rig }: Design, { tankId, leftL, capacityL }: TankResult): Finding[] {
+  if (leftL === null || leftL < LEFT_SHARES.note * capacityL) return [];
+  const numbers = { code: "dumpLeaves", leftL, capacityL, attitude: rig.dumpAttitude } as const;
+  const severity = leftL < LEFT_SHARES.should * capacityL ? "note" : "should";
+  return [createGraded(severity, { kind: "tank", id: tankId }, numbers)];
 }
 
 // A pump does not slow as an outlet does, be it a station's or the tank's own.

@@ -34,6 +34,7 @@ function judgeVent(design: Design, vent: Vent): Finding[] {
   return [
     ...checkDip(path, parked),
     ...checkHeight(path, parked),
+    ...checkPort(path),
     ...checkTee(design, path, parked),
     ...checkCompany(design, path),
     ...checkEnd(design, path),
@@ -52,6 +53,18 @@ function checkDip(path: VentPath, parked: readonly Standing[]): Finding[] {
   const { deepMm, attitude } = dip;
   const at = { kind: "bend", lineId: dip.lineId, index: dip.point } as const;
   return [createFinding(at, { code: "ventDips", deepMm, boreMm: line.pipe.innerMm, attitude })];
+}
+
+/** A hose tail is narrower than its hose by so much, and no more, as a share [T]. */
+const TAIL_SHARE = 0.8;
+
+// All its air goes through the hole it begins at.
+function checkPort({ vent, tank }: VentPath): Finding[] {
+  const port = tank.ports.find(({ id }) => id === vent.fromPort);
+  const { innerMm: boreMm } = vent.pipe;
+  if (!port || isAtLeast(port.boreMm, TAIL_SHARE * boreMm)) return [];
+  const at = { kind: "port", tankId: tank.id, id: port.id } as const;
+  return [createFinding(at, { code: "ventPortNarrow", portMm: port.boreMm, boreMm })];
 }
 
 // Its highest point stands over the tank's highest corner, however the rig is parked.

@@ -114,6 +114,7 @@ type Numbers =
   | { readonly code: "ventTeeLow"; readonly byMm: number; readonly attitude: Attitude }
   | { readonly code: "ventSharesFresh"; readonly otherName: string }
   | { readonly code: "ventEndsInside" }
+  | { readonly code: "ventPortNarrow"; readonly portMm: number; readonly boreMm: number }
   | { readonly code: "ventInRoom"; readonly lengthMm: number }
   | {
       readonly code: "ventEndNear";
@@ -301,6 +302,12 @@ type Numbers =
       readonly capacityL: number;
     }
   | { readonly code: "tankBelowSill"; readonly byMm: number }
+  | {
+      readonly code: "dumpLeaves";
+      readonly leftL: number;
+      readonly capacityL: number;
+      readonly attitude: Attitude;
+    }
   | {
       readonly code: "tankHitsObstacle";
       readonly obstacleId: string;

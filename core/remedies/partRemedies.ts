@@ -8,6 +8,7 @@ import type { Drain, Tank, Trap, Vent } from "../design/plumbing";
 import { USUAL_TRAPS } from "../design/usualTraps";
 import { placeBranchVentMm } from "../edits/branchVentEdits";
 import { buildLineTrap } from "../edits/pipeEdits";
+import { buildPortBore } from "../edits/portEdits";
 import { buildUseToilet } from "../edits/toiletEdits";
 import { buildAddVent, buildOpenVent } from "../edits/ventEdits";
 import { toTankBlock } from "../fit/obstacleGaps";
@@ -131,8 +132,22 @@ export function proposeOutlet(tank: Tank): Remedy[] {
   return [{ byMm: null, edit: { code: "addOutlet", at: { kind: "tank", id: tank.id }, ops } }];
 }
 
+/** A port of its own bore for a breather that begins at a narrower one. */
+export function proposeWiderPort({ tanks }: Design, { fromTank, fromPort, pipe }: Vent): Remedy[] {
+  const tank = tanks.find(({ id }) => id === fromTank);
+  const port = tank?.ports.find(({ id }) => id === fromPort);
+  if (!tank || !port || port.boreMm >= pipe.innerMm) return [];
+  return [{ byMm: pipe.innerMm, edit: { ...buildPortBore(tank, port, pipe.innerMm), code: "widenInlet" } }];
+}
+
+/** More room for the air: the port alone where that is narrower, or a breather of the next bore that will do. */
+export const proposeWiderAir = (design: Design, vent: Vent, leastBoreMm: number): Remedy[] => [
+  ...proposeWiderPort(design, vent),
+  ...proposeWiderVent(vent, leastBoreMm),
+];
+
 /** Gives a breather, and its port, the first hose that is wide enough. */
-export function proposeWiderVent(vent: Vent, leastBoreMm: number): Remedy[] {
+function proposeWiderVent(vent: Vent, leastBoreMm: number): Remedy[] {
   const hose = listFamily("smoothHose").find(
     ({ pipe }) => pipe.innerMm >= leastBoreMm && pipe.innerMm > vent.pipe.innerMm,
   )?.pipe;

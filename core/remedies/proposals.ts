@@ -36,8 +36,9 @@ import {
   proposeVent,
   proposeVentLift,
   proposeVentRise,
+  proposeWiderAir,
   proposeWiderPipe,
-  proposeWiderVent,
+  proposeWiderPort,
   proposeWye,
 } from "./partRemedies";
 import {
@@ -128,6 +129,12 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
     return at.kind === "bend" ? proposeTeeLift(design, at, finding.byMm) : [];
   },
   ventSharesFresh: (design, _finding, { vent }) => (vent ? proposeOwnEnd(design, vent) : []),
+  ventPortNarrow: (design, { at }) =>
+    design.lines.flatMap((line) =>
+      line.kind === "vent" && at.kind === "port" && line.fromTank === at.tankId && line.fromPort === at.id
+        ? proposeWiderPort(design, line)
+        : [],
+    ),
   ventEndsInside: (design, _finding, { vent }) => (vent ? proposeAlongWall(design, vent) : []),
   ventInRoom: (design, _finding, { vent }) => (vent ? proposeAlongWall(design, vent) : []),
   ventEndNear: (design, finding, { vent }) => (vent ? proposeVentEndClear(design, vent, finding) : []),
@@ -207,15 +214,16 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   touchesRamp: null,
   ventDrownsFirst: null,
   fixtureDrownsFirst: null,
-  pumpOutSucks: (_design, finding, { vent }) => (vent ? proposeWiderVent(vent, finding.leastBoreMm) : []),
-  pumpSucks: (_design, finding, { vent }) => (vent ? proposeWiderVent(vent, finding.leastBoreMm) : []),
-  ventThrottles: (_design, finding, { vent }) => (vent ? proposeWiderVent(vent, finding.leastBoreMm) : []),
+  pumpOutSucks: (design, finding, { vent }) => (vent ? proposeWiderAir(design, vent, finding.leastBoreMm) : []),
+  pumpSucks: (design, finding, { vent }) => (vent ? proposeWiderAir(design, vent, finding.leastBoreMm) : []),
+  ventThrottles: (design, finding, { vent }) => (vent ? proposeWiderAir(design, vent, finding.leastBoreMm) : []),
   // an outlet in a hull lets its water go into the bilge
   tankNoOutlet: (design, _finding, { tank }) =>
     !tank ? [] : design.rig.kind === "boat" ? proposePumpOut(design, tank) : proposeOutlet(tank),
   inletDrownsEarly: (design, finding, { tank }) =>
     tank && finding.at.kind === "port" ? proposeHigherInlet(design, tank, finding.at.id) : [],
   tankBelowSill: null,
+  dumpLeaves: null,
   tankHitsObstacle: (design, finding, { tank }) => {
     const obstacle = design.obstacles.find((o) => o.id === finding.obstacleId);
     if (!tank || !obstacle) return [];
