@@ -78,18 +78,6 @@ export function describeAirFinding(
         why: `${formatQuantity(finding.lengthMm, "length", units)} of pipe to the next vent; ${length(finding.allowedMm)} are allowed. A full pipe can suck the trap dry.`,
         advice: "Put an air-admittance valve on the branch, upright and within reach.",
       };
-    case "siphonedByOthers":
-      return {
-        title: `Other water can suck ${part} empty`,
-        why: `${formatQuantity(finding.othersLps, "flow", units)} from the others fill the shared pipe to ${formatQuantity(finding.fillRatio, "ratio", units)}; above ${limit} no air comes through it.`,
-        advice: "Give this branch air of its own, or widen the pipe they share.",
-      };
-    case "floodedByOthers":
-      return {
-        title: `${part} fills when the others run`,
-        why: `Together they bring ${formatQuantity(finding.inflowLps, "flow", units)} into a pipe that takes ${formatQuantity(finding.capacityLps, "flow", units)}; the water comes up at the lowest outlet.`,
-        advice: "Widen the pipe they share, give it more fall, or take one of them to an inlet of its own.",
-      };
     case "tankUnvented":
       return {
         title: `${part} has no breather`,

@@ -141,18 +141,6 @@ export function describeFallFinding(
         why: `From ${length(finding.fromMm)} to ${length(finding.toMm)} of bore: what passes above sticks here.`,
         advice: "Keep the bore or widen it on the way down.",
       };
-    case "branchAgainstFlow":
-      return {
-        title: `${part} joins against the flow`,
-        why: `It comes in at ${formatQuantity(finding.angleDeg, "angle", units)} to the way the water runs, so each sends water and dirt up the other.`,
-        advice: "Let it join further down, or turn its last bend the way the water runs.",
-      };
-    case "teeOnTheFlat":
-      return {
-        title: `${part} joins a lying pipe by a tee`,
-        why: "A square branch throws its water across the pipe: it stands there and leaves dirt. Codes keep tees for upright pipes.",
-        advice: "Use a wye with a bend, so that both run the same way.",
-      };
     case "obstaclesOverlap":
       return {
         title: `${part} stands in the place of ${finding.otherName}`,

@@ -2,6 +2,7 @@ import { describeDumpFinding } from "./dumpFindings";
 import { describeGearFinding } from "./gearFindings";
 import { describeHeadsFinding } from "./headsFindings";
 import { describeHullFinding } from "./hullFindings";
+import { describeJointFinding } from "./jointFindings";
 import { fitWords } from "./tellFinding";
 
 // The words of the areas whose checks come with `core/evaluate/fitted`.
@@ -10,4 +11,5 @@ fitWords({
   heads: describeHeadsFinding,
   hull: describeHullFinding,
   dump: describeDumpFinding,
+  joints: describeJointFinding,
 });

@@ -20,7 +20,7 @@ export const SEVERITY_NAMES: Readonly<Record<Severity, { readonly name: string; 
 
 type Describe<A extends WordArea> = (finding: FindingOf<A>, told: Told) => FindingWords;
 type Words = { readonly [A in WordArea]: Describe<A> };
-type FittedWords = Pick<Words, "gear" | "heads" | "hull" | "dump">;
+type FittedWords = Pick<Words, "gear" | "heads" | "hull" | "dump" | "joints">;
 
 let WORDS: Pick<Words, "air" | "fall" | "tank"> & Partial<FittedWords> = {
   air: describeAirFinding,

@@ -2,7 +2,9 @@ import fc from "fast-check";
 import { designs, networks } from "@/tests/arbitraries";
 import { DEMO_NAMES, FURNISHED, HEADS_NAME, HEADS_NAMES, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
 import type { Design } from "../design/design";
-import { CONCERNS, DomainMissing, FITTED_IDS, isFitFor, listFitted } from "./domains";
+import { buildDrainPath } from "../falls/drainPath";
+import { buildNetwork } from "../falls/network";
+import { CONCERNS, DomainMissing, FITTED_IDS, isFitFor, type Judged, listFitted } from "./domains";
 import { FITTED_CHECKS } from "./fittedChecks";
 import { evaluate } from "./judge";
 
@@ -27,10 +29,13 @@ test("a design is judged without the areas it has nothing of, and refused loudly
 test("an area says nothing of a design that it does not concern: leaving it away hides nothing", () => {
   let silent = 0;
   const holds = (design: Design) => {
+    const network = buildNetwork(design);
+    const paths = [...network.drains.values()].map((drain) => buildDrainPath(design, drain, network));
+    const judged = { design, network, paths } as unknown as Judged;
     for (const id of FITTED_IDS) {
       if (CONCERNS[id](design)) continue;
       silent += 1;
-      expect({ id, found: FITTED_CHECKS[id]({ design }) }).toEqual({ id, found: [] });
+      expect({ id, found: FITTED_CHECKS[id](judged) }).toEqual({ id, found: [] });
     }
   };
   for (const name of [...DEMO_NAMES, ...LOOP_NAMES, ...HEADS_NAMES, HEADS_NAME, FURNISHED] as const)

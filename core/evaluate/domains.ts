@@ -24,9 +24,9 @@ export type Judged = {
 };
 
 /** Areas that every rig has: their checks come along with the sums. In this order a finding is told within its severity. */
-const ALWAYS = ["drains", "junctions", "trapAir", "lines", "clashes"] as const;
+const ALWAYS = ["drains", "trapAir", "lines", "clashes"] as const;
 /** Areas that only some rigs have something of; who evaluates without them is told so by `DomainMissing`. */
-export const FITTED_IDS = ["gear", "through", "fittings", "hull", "heads", "dumpLines"] as const;
+export const FITTED_IDS = ["junctions", "gear", "through", "fittings", "hull", "heads", "dumpLines"] as const;
 const AFTER = ["ramps", "tanks", "uses", "whole"] as const;
 
 /** In the order of the telling: it follows the water, and what concerns the whole rig comes last. */
@@ -39,6 +39,7 @@ export type Check = (judged: Judged) => readonly Finding[];
 
 /** Whether a design has anything that an area could speak of. Where it has not, the area says nothing: a law in the tests. */
 export const CONCERNS: Readonly<Record<FittedId, (design: Design) => boolean>> = {
+  junctions: ({ lines }) => lines.some(({ to }) => to.kind === "junction"),
   gear: ({ gear }) => gear.length > 0,
   through: ({ rig }) => rig.waterlineZMm !== null,
   fittings: ({ rig }) => rig.waterlineZMm !== null,

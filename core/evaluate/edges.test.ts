@@ -377,26 +377,3 @@ test("a port takes one line, whichever kind; each port is told of by itself, wit
   for (const one of lines.slice(2))
     expect(checkPorts({ ...kranich, lines: [one] }, tank).map(({ code }) => code)).not.toContain("portCrowded");
 });
-
-test("what an outlet leaves behind is a word from a tenth of the tank on, and a pity from a quarter", () => {
-  const { solid } = kranich.tanks[0]!;
-  const heightMm = solid.shape === "box" ? solid.heightMm : Number.NaN;
-  const left = (share: number) =>
-    findAll(
-      {
-        ...kranich,
-        tanks: kranich.tanks.map((tank) => ({
-          ...tank,
-          ports: tank.ports.map((port) =>
-            port.kind === "outlet" ? { ...port, atMm: { ...port.atMm, z: share * heightMm } } : port,
-          ),
-        })),
-      },
-      "dumpLeaves",
-    );
-  expect(left(0.099)).toEqual([]);
-  expect(left(0.101)).toMatchObject([{ severity: "note" }]);
-  expect(left(0.249)).toMatchObject([{ severity: "note" }]);
-  expect(left(0.251)).toMatchObject([{ severity: "should" }]);
-  expect(left(0.251)[0]!.leftL).toBeCloseTo(0.251 * evaluate(kranich).tanks[0]!.capacityL, 6);
-});

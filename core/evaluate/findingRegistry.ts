@@ -1,8 +1,8 @@
 import type { Finding, FindingCode, Severity } from "./findings";
 import type { FITTED_FINDINGS } from "./fittedFindings";
 
-/** Areas in which findings are put into words; four of them come only with rigs that have something of theirs (`domains`). */
-export type WordArea = "fall" | "air" | "tank" | "gear" | "heads" | "hull" | "dump";
+/** Areas in which findings are put into words; five of them come only with rigs that have something of theirs (`domains`). */
+export type WordArea = "fall" | "air" | "tank" | "gear" | "heads" | "hull" | "dump" | "joints";
 
 /** Where a finding is worked on; `part` is where its part is. */
 type Place = "part" | "falls" | "tanks" | "air" | "through" | "heads" | "loop";
@@ -45,10 +45,6 @@ const ALWAYS = {
   belowCleanVelocity: ["fall", "part", "note"],
   passageSlants: ["fall", "through", "should"],
   narrowsDownstream: ["fall", "part", "should"],
-  branchAgainstFlow: ["fall", "part", "must"],
-  teeOnTheFlat: ["fall", "part", "should"],
-  siphonedByOthers: ["air", "part", "should"],
-  floodedByOthers: ["air", "part", "should"],
   tankUnvented: ["air", "air", "must"],
   ventDips: ["air", "air", "should"],
   ventPortNarrow: ["air", "air", "should"],
@@ -110,7 +106,7 @@ type Every = typeof ALWAYS & typeof FITTED_FINDINGS;
 
 /**
  * Every finding there is: the area that words it, the station it is worked on, and how severe it is; where that depends on
- * the case, what it may be. A code that is missing does not compile. Those of gear, heads, hull and dump lines come with their checks.
+ * the case, what it may be. A code that is missing does not compile. Those of gear, heads, hull, dump lines and joints come with their checks.
  */
 export const FINDINGS = { ...ALWAYS } as Every;
 

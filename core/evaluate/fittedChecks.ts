@@ -7,16 +7,15 @@ import { checkGearFrost } from "./checkGearFrost";
 import { checkGearRoom } from "./checkGearRoom";
 import { checkHeads } from "./checkHeads";
 import { checkHull } from "./checkHull";
+import { checkJunctions } from "./checkJunctions";
 import { checkSeaInlets } from "./checkSeaInlets";
 import { checkSumps } from "./checkSumps";
 import { checkThrough } from "./checkThrough";
-import type { FittedId, Judged } from "./domains";
-import type { Finding } from "./findings";
-
-type OfDesign = (judged: Pick<Judged, "design">) => readonly Finding[];
+import type { Check, FittedId } from "./domains";
 
 /** What each of the areas has to say that only some rigs have anything of; `fitted` puts them in place. */
-export const FITTED_CHECKS: Readonly<Record<FittedId, OfDesign>> = {
+export const FITTED_CHECKS: Readonly<Record<FittedId, Check>> = {
+  junctions: ({ design, network, paths }) => checkJunctions(design, network, paths),
   gear: ({ design }) => [...checkGear(design), ...checkGearRoom(design), ...checkGearFrost(design)],
   through: ({ design }) => [...checkThrough(design), ...checkSeaInlets(design)],
   fittings: ({ design }) => checkFittings(design),

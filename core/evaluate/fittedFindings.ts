@@ -1,6 +1,6 @@
 import type { Rows } from "./findingRegistry";
 
-/** The rows of the registry whose checks only some rigs need: gear, heads, hull and dump lines (`findingRegistry` has the others). */
+/** The rows of the registry whose checks only some rigs need: gear, heads, hull, dump lines and joints (`findingRegistry` has the others). */
 export const FITTED_FINDINGS = {
   hoseKinks: ["heads", "heads", "should"],
   hoseSmells: ["heads", "heads", ["should", "note"]],
@@ -65,6 +65,10 @@ export const FITTED_FINDINGS = {
   nonReturnAgainst: ["gear", "part", "must"],
   pumpRunsDry: ["gear", "part", ["should", "note"]],
   pumpDeadHead: ["gear", "part", ["should", "note"]],
+  branchAgainstFlow: ["joints", "part", "must"],
+  teeOnTheFlat: ["joints", "part", "should"],
+  siphonedByOthers: ["joints", "part", "should"],
+  floodedByOthers: ["joints", "part", "should"],
   dumpLineHigh: ["dump", "tanks", "must"],
   dumpLineFlat: ["dump", "tanks", "should"],
   dumpLineOpen: ["dump", "tanks", "must"],

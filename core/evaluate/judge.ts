@@ -35,7 +35,6 @@ import { computeLeastSealMm, computeTrapWater } from "../traps/trapSeal";
 import { checkClashes } from "./checkClashes";
 import { checkDesign } from "./checkDesign";
 import { checkDrain } from "./checkDrain";
-import { checkJunctions } from "./checkJunctions";
 import { checkLineLegs, listLinePassages } from "./checkLineLegs";
 import { checkRamps } from "./checkRamps";
 import { checkReceivers } from "./checkReceivers";
@@ -48,7 +47,6 @@ import { type Finding, sortFindings } from "./findings";
 import { listParkedStandings, type Standing } from "./parkedAttitudes";
 
 const CHECKS: Readonly<Record<Exclude<DomainId, FittedId | "drains">, Check>> = {
-  junctions: ({ design, network, paths }) => checkJunctions(design, network, paths),
   trapAir: ({ trapAirs }) => trapAirs.flatMap(checkTrapAir),
   lines: ({ design, linePassages }) => checkLineLegs(design, linePassages),
   clashes: ({ design, paths }) => checkClashes(design, paths),
