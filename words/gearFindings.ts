@@ -62,6 +62,18 @@ export function describeGearFinding(
             why: `There are ${length(finding.gapMm)} between them; ${limit} are wanted.`,
             advice: "Move it away from there.",
           };
+    case "tapWeak":
+      return {
+        title: `Next to nothing comes out of ${part}`,
+        why: `${formatQuantity(finding.lps, "flow", units)} in the state “${finding.stateName}”; ${formatQuantity(finding.leastLps, "flow", units)} are the least one can use. Pump, hoses, filters and lift are reckoned together.`,
+        advice: "Use wider hose, cleaner or fewer filters, or a stronger pump. Loop shows what takes the pressure.",
+      };
+    case "airGapLow":
+      return {
+        title: `${part} is too low to keep water apart`,
+        why: `The water falls ${length(finding.gapMm)}; ${length(finding.leastMm)} are needed: twice the spout's bore and at least ${limit}, and what the worst slope adds.`,
+        advice: "Raise the spout. A splash over a lower one can carry what is foul into what is drunk.",
+      };
     case "gearFreezes":
       return {
         title: `${part} freezes on a cold night`,

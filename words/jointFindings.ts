@@ -3,7 +3,7 @@ import type { FindingWords, Told } from "./findingWords";
 import { formatQuantity } from "./units";
 
 /** What is found where pipes join, in words. */
-export function describeJointFinding(finding: FindingOf<"joints">, { part, length, limit, units }: Told): FindingWords {
+export function describeJointFinding(finding: FindingOf<"joints">, { part, limit, units }: Told): FindingWords {
   switch (finding.code) {
     case "branchAgainstFlow":
       return {

@@ -70,6 +70,7 @@ export const LIMIT_NAMES: Readonly<Record<LimitId, { readonly name: string; read
   rampEnd: { name: "Ramp angle at the ends", plain: "The ramp on which nothing behind or before the wheels touches." },
   memberGap: { name: "Hole to a frame or an edge", plain: "Wood or sheet that stays beside a hole, so that it holds." },
   holeClearance: { name: "Room round a pipe in the floor", plain: "To seal it, and so that it does not rub." },
+  airGap: { name: "Air gap, at least", plain: "Twice the spout's bore where that is more, and more on a slope." },
   backHead: {
     name: "Head a membrane valve holds",
     plain: "Rated back pressure off its data sheet, as height of water over the outlet. 0 until you have read it.",

@@ -73,6 +73,8 @@ export function describeRemedy(
       return way ? `Move ${part} ${nameWay(way, design)} by ${by}` : `Move ${part} clear by ${by}`;
     case "moveVentEnd":
       return way ? `Take the open end ${by} ${nameWay(way, design)}` : `Take the open end ${by} further off`;
+    case "raiseGap":
+      return `Raise the spout until the water falls ${by}`;
     case "widenInlet":
       return `Use ${isBreatherPort(edit, design) ? "a port" : "an inlet"} of ${by} bore`;
     case "keepPipe":
@@ -183,6 +185,7 @@ export function describeEdit(edit: Edit, design: Design): string {
     addDumpLine: "Lay a dump line",
     fitDumpValve: `Fit a valve at ${part}`,
     fitStrainer: "Fit a strainer",
+    raiseGap: `Raise the spout of ${part}`,
     fitLoop: "Fit a vented loop",
     fitPumpOut: `Fit a pump-out to ${part}`,
     removeDumpLine: "Take a dump line out",

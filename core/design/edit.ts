@@ -18,6 +18,7 @@ export const EDIT_CODES = [
   "move",
   "resize",
   "change",
+  "raiseGap",
   "addTrap",
   "removeTrap",
   "addVent",

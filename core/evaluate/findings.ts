@@ -328,6 +328,13 @@ type Numbers =
       /** Negative is how deep it reaches in. */
       readonly gapMm: number;
     }
+  | {
+      readonly code: "tapWeak";
+      readonly lps: number;
+      readonly leastLps: number;
+      readonly stateName: string;
+    }
+  | { readonly code: "airGapLow"; readonly gapMm: number; readonly leastMm: number }
   /** What of gear and hoses freezes first, and how many more do. */
   | { readonly code: "gearFreezes"; readonly hours: number; readonly others: number }
   | {

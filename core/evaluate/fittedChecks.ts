@@ -1,4 +1,5 @@
 import { checkAboard } from "./checkAboard";
+import { checkAirGaps } from "./checkAirGaps";
 import { checkBowlHoses } from "./checkBowlHoses";
 import { checkDumpLines } from "./checkDumpLines";
 import { checkFittings } from "./checkFittings";
@@ -10,13 +11,20 @@ import { checkHull } from "./checkHull";
 import { checkJunctions } from "./checkJunctions";
 import { checkSeaInlets } from "./checkSeaInlets";
 import { checkSumps } from "./checkSumps";
+import { checkTapFlows } from "./checkTapFlows";
 import { checkThrough } from "./checkThrough";
 import type { Check, FittedId } from "./domains";
 
 /** What each of the areas has to say that only some rigs have anything of; `fitted` puts them in place. */
 export const FITTED_CHECKS: Readonly<Record<FittedId, Check>> = {
   junctions: ({ design, network, paths }) => checkJunctions(design, network, paths),
-  gear: ({ design }) => [...checkGear(design), ...checkGearRoom(design), ...checkGearFrost(design)],
+  gear: ({ design }) => [
+    ...checkGear(design),
+    ...checkAirGaps(design),
+    ...checkGearRoom(design),
+    ...checkGearFrost(design),
+    ...checkTapFlows(design),
+  ],
   through: ({ design }) => [...checkThrough(design), ...checkSeaInlets(design)],
   fittings: ({ design }) => checkFittings(design),
   dumpLines: ({ design }) => checkDumpLines(design),

@@ -16,6 +16,8 @@ export const FITTED_FINDINGS = {
   seaInFixture: ["hull", "part", ["must", "should"]],
   seaAtEnd: ["hull", "part", ["must", "should"]],
   intakeNearWaste: ["hull", "through", "should"],
+  airGapLow: ["gear", "loop", "must"],
+  tapWeak: ["gear", "loop", "should"],
   gearClashes: ["gear", "part", ["must", "should"]],
   gearFreezes: ["gear", "part", ["should", "note"]],
   gearShutIn: ["gear", "part", "should"],

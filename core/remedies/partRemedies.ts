@@ -11,6 +11,7 @@ import { buildLineTrap } from "../edits/pipeEdits";
 import { buildPortBore } from "../edits/portEdits";
 import { buildUseToilet } from "../edits/toiletEdits";
 import { buildAddVent, buildOpenVent } from "../edits/ventEdits";
+import type { Finding } from "../evaluate/findings";
 import { toTankBlock } from "../fit/obstacleGaps";
 import { measureExtent } from "../geometry/solid";
 import { add, vec } from "../geometry/vec";
@@ -130,6 +131,15 @@ export function proposeOutlet(tank: Tank): Remedy[] {
   });
   const ops: EditOp[] = [{ op: "insert", path: ["tanks", tank.id, "ports"], index: tank.ports.length, value }];
   return [{ byMm: null, edit: { code: "addOutlet", at: { kind: "tank", id: tank.id }, ops } }];
+}
+
+/** A spout so high over its funnel as it must be, in whole mm. */
+export function proposeHigherGap({ at, leastMm }: Extract<Finding, { readonly code: "airGapLow" }>): Remedy[] {
+  if (at.kind !== "gear") return [];
+  const byMm = Math.ceil(leastMm);
+  return [
+    { byMm, edit: { code: "raiseGap", at, ops: [{ op: "set", path: ["gear", at.id, "spec", "gapMm"], value: byMm }] } },
+  ];
 }
 
 /** A port of its own bore for a breather that begins at a narrower one. */

@@ -37,6 +37,7 @@ export const LIMITS = {
   memberGap: "length",
   holeClearance: "length",
   holeSlant: "ratio",
+  airGap: "length",
 } as const;
 
 export type LimitId = keyof typeof LIMITS;

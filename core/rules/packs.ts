@@ -9,6 +9,7 @@ export const SOURCE_IDS = [
   "ipc704",
   "ipc909",
   "ipc1002",
+  "ipcAirGap",
   "cfr3280610",
   "cfr3280611",
   "approvedDocumentH",
@@ -63,6 +64,7 @@ const BUILDERS: RulePack = {
   sillGap: { bands: flat(0), standing: "T", source: "builders" },
   holeClearance: { bands: flat(2), standing: "T", source: "builders" },
   holeSlant: { bands: flat(2), standing: "T", source: "builders" },
+  airGap: { bands: flat(25), standing: "P", source: "ipcAirGap", surePercent: 90 },
   tankUse: { bands: flat(0.6), standing: "T", source: "builders" },
   // a membrane valve is no dam until its rating has been read off its sheet
   backHead: { bands: flat(0), standing: "T", source: "builders" },

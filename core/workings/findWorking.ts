@@ -130,6 +130,8 @@ const BEHIND: Readonly<Record<FindingCode, Sought | null>> = {
   tankHitsObstacle: null,
   tanksClash: null,
   tankInFloor: null,
+  airGapLow: null,
+  tapWeak: null,
   gearClashes: null,
   gearFreezes: null,
   gearShutIn: null,
