@@ -150,6 +150,12 @@ export function describeAirFinding(
         why: `${length(finding.portMm)} against ${length(finding.boreMm)}: all the air goes through it, and it is reckoned with.`,
         advice: "Use a port of the breather's own bore.",
       };
+    case "ventNoMesh":
+      return {
+        title: `${part} ends without a mesh`,
+        why: "Wasps and spiders build in it, and one day the tank has no air.",
+        advice: "Put one on; it is reckoned with.",
+      };
     case "ventEndsInside":
       return {
         title: `${part} ends indoors`,

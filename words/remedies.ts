@@ -73,6 +73,10 @@ export function describeRemedy(
       return way ? `Move ${part} ${nameWay(way, design)} by ${by}` : `Move ${part} clear by ${by}`;
     case "moveVentEnd":
       return way ? `Take the open end ${by} ${nameWay(way, design)}` : `Take the open end ${by} further off`;
+    case "fitMesh":
+      return "Put a mesh on it";
+    case "reckonCrash":
+      return "Reckon with the crash of its usual class";
     case "raiseGap":
       return `Raise the spout until the water falls ${by}`;
     case "widenInlet":
@@ -185,6 +189,8 @@ export function describeEdit(edit: Edit, design: Design): string {
     addDumpLine: "Lay a dump line",
     fitDumpValve: `Fit a valve at ${part}`,
     fitStrainer: "Fit a strainer",
+    fitMesh: "Put a mesh on a breather",
+    reckonCrash: "Reckon with a crash",
     raiseGap: `Raise the spout of ${part}`,
     fitLoop: "Fit a vented loop",
     fitPumpOut: `Fit a pump-out to ${part}`,

@@ -161,6 +161,12 @@ export function describeTankFinding(
         why: `The tanks put up to ${formatQuantity(finding.fullKg, "weight", units)} on it; it may carry ${formatQuantity(finding.spareKg, "weight", units)} more.`,
         advice: "Hang a tank nearer to the other axle, or drive with less water in it.",
       };
+    case "crashLeftOut":
+      return {
+        title: "What holds the tanks isn't checked for a crash",
+        why: "No crash class is chosen, and people ride with them.",
+        advice: "Choose it at Tanks, Fixing: M1 and N1 are vans, M3 a coach.",
+      };
     case "axleUnrated":
       return {
         title: "The weight on the axles isn't checked",

@@ -19,6 +19,8 @@ export const EDIT_CODES = [
   "resize",
   "change",
   "raiseGap",
+  "fitMesh",
+  "reckonCrash",
   "addTrap",
   "removeTrap",
   "addVent",

@@ -7,6 +7,7 @@ import { toBlock } from "../fit/obstacleGaps";
 import { findRole } from "../fit/roles";
 import { createRecall } from "../quantity/recall";
 import { checkAxles } from "./checkAxles";
+import { checkCrash } from "./checkFixing";
 import { checkPlaces } from "./checkPlaces";
 import { createFinding, createGraded } from "./createFinding";
 import type { Finding } from "./findings";
@@ -17,7 +18,13 @@ export function checkDesign(design: Design, balance: Balance): Finding[] {
   const findings = design.fixtures
     .filter((fixture) => !design.lines.some((line) => line.kind === "drain" && line.fromFixture === fixture.id))
     .map((fixture) => createFinding({ kind: "fixture", id: fixture.id }, { code: "fixtureUndrained" }));
-  findings.push(...checkBeginnings(design), ...checkPlaces(design), ...checkOverlaps(design), ...checkAxles(design));
+  findings.push(
+    ...checkBeginnings(design),
+    ...checkPlaces(design),
+    ...checkOverlaps(design),
+    ...checkAxles(design),
+    ...checkCrash(design),
+  );
   findings.push(
     ...checkWaterline(design),
     ...checkStandings(design),

@@ -2,10 +2,13 @@ import fc from "fast-check";
 import { readDemo } from "@/tests/demoRigs";
 import { SAMPLE_FIXING } from "@/tests/sampleFixing";
 import type { Design } from "../design/design";
+import { applyEdit } from "../design/edit";
 import { FASTENERS, FIXING_KINDS, type Fixing, type Tank } from "../design/plumbing";
 import { RIG_KINDS, type RigKind } from "../design/rig";
 import { computeFixing } from "../fixing/fixing";
+import { proposeRemedies } from "../remedies/proposeRemedies";
 import { checkFixing } from "./checkFixing";
+import { evaluate } from "./evaluate";
 
 const kranich = readDemo("kranich");
 const withKind = (kind: RigKind): Design => ({ ...kranich, rig: { ...kranich.rig, kind } });
@@ -70,5 +73,20 @@ test("what does not hold is told with the load that takes most, and told only wh
         expect(said).toMatchObject({ load, utilisation: most });
       }
     }
+  }
+});
+
+test("a van or a bus with no crash class is told, and reckoned with the usual one by one press; nobody rides in a trailer", () => {
+  for (const name of ["kranich", "lesesaal", "puppenwagen", "otter"] as const) {
+    const base = readDemo(name);
+    const design = { ...base, rig: { ...base.rig, crashClass: "none" as const } };
+    const evaluation = evaluate(design);
+    const finding = evaluation.findings.find(({ code }) => code === "crashLeftOut");
+    expect(finding !== undefined).toBe(name === "kranich" || name === "lesesaal");
+    if (!finding) continue;
+    const [remedy] = proposeRemedies(design, evaluation, finding);
+    const outcome = applyEdit(design, remedy!.edit);
+    expect(outcome.ok && outcome.design.rig).toEqual(base.rig);
+    expect(evaluate({ ...design, tanks: [], lines: [] }).findings.map(({ code }) => code)).not.toContain("crashLeftOut");
   }
 });

@@ -8,6 +8,13 @@ import type { Finding } from "./findings";
 
 const recallFindings = createRecall<Tank["solid"], readonly Finding[]>();
 
+/** A rig that people ride in, reckoned without a crash. */
+export function checkCrash({ rig, tanks }: Design): Finding[] {
+  const isRidden = rig.kind === "van" || rig.kind === "bus";
+  if (!isRidden || rig.crashClass !== "none" || tanks.length === 0) return [];
+  return [createFinding({ kind: "rig" }, { code: "crashLeftOut" })];
+}
+
 /** What can be said against what holds a tank. */
 export const checkFixing = ({ rig }: Design, tank: Tank): readonly Finding[] =>
   recallFindings(tank.solid, [rig.crashClass, rig.kind, ...listAllButPlace(tank)], () => judgeFixing(rig, tank));

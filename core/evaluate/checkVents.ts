@@ -116,13 +116,15 @@ function checkEnd(design: Design, { vent, pointsMm, tank }: VentPath): Finding[]
   // over drinking water it is only wet there
   if (!isFresh && isIndoors(design, end)) return [createFinding(at, { code: "ventEndsInside" })];
   const limit = lookUpLimit(design.rules, "ventEndGap");
-  return design.obstacles.flatMap((obstacle): Finding[] => {
+  const bare = vent.to.hasMesh ? [] : [createFinding(at, { code: "ventNoMesh" })];
+  const near = design.obstacles.flatMap((obstacle): Finding[] => {
     if (isFresh ? obstacle.kind !== "exhaust" : !KEPT_FROM.includes(obstacle.kind)) return [];
     const gapMm = Math.max(0, measureBlockGap({ min: end, max: end }, toBlock(obstacle)));
     if (isAtLeast(gapMm, limit.value ?? 0)) return [];
     const { id: obstacleId, name: obstacleName } = obstacle;
     return [createFinding(at, { code: "ventEndNear", obstacleId, obstacleName, gapMm, isFresh }, limit)];
   });
+  return [...near, ...bare];
 }
 
 /** A hand's breadth of hose in the room is a way round a corner, mm [T]. */

@@ -114,6 +114,8 @@ type Numbers =
   | { readonly code: "ventTeeLow"; readonly byMm: number; readonly attitude: Attitude }
   | { readonly code: "ventSharesFresh"; readonly otherName: string }
   | { readonly code: "ventEndsInside" }
+  | { readonly code: "ventNoMesh" }
+  | { readonly code: "crashLeftOut" }
   | { readonly code: "ventPortNarrow"; readonly portMm: number; readonly boreMm: number }
   | { readonly code: "ventInRoom"; readonly lengthMm: number }
   | {

@@ -115,3 +115,19 @@ test("a breather that ends indoors is led out by one press", () => {
   const outcome = applyEdit(design, remedy!.edit);
   expect(outcome.ok && isSaid(outcome.design, "ventEndsInside")).toBe(false);
 });
+
+test("an open end without a mesh is a word, and one press puts one on", () => {
+  const bare: Design = {
+    ...kranich,
+    lines: kranich.lines.map((line) =>
+      line.kind === "vent" ? ({ ...line, to: { kind: "openAir", hasMesh: false } } as Vent) : line,
+    ),
+  };
+  expect(isSaid(kranich, "ventNoMesh")).toBe(false);
+  const evaluation = evaluate(bare);
+  const finding = evaluation.findings.find(({ code }) => code === "ventNoMesh")!;
+  expect(finding.severity).toBe("note");
+  const [remedy] = proposeRemedies(bare, evaluation, finding);
+  const outcome = applyEdit(bare, remedy!.edit);
+  expect(outcome.ok && outcome.design.lines).toEqual(kranich.lines);
+});

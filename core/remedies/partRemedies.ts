@@ -142,6 +142,21 @@ export function proposeHigherGap({ at, leastMm }: Extract<Finding, { readonly co
   ];
 }
 
+/** A mesh on a breather's open end. */
+export const proposeMesh = ({ id, to }: Vent): Remedy[] =>
+  to.kind === "openAir"
+    ? [
+        {
+          byMm: null,
+          edit: {
+            code: "fitMesh",
+            at: { kind: "line", id },
+            ops: [{ op: "set", path: ["lines", id, "to", "hasMesh"], value: true }],
+          },
+        },
+      ]
+    : [];
+
 /** A port of its own bore for a breather that begins at a narrower one. */
 export function proposeWiderPort({ tanks }: Design, { fromTank, fromPort, pipe }: Vent): Remedy[] {
   const tank = tanks.find(({ id }) => id === fromTank);

@@ -1,5 +1,7 @@
 import type { Design } from "../design/design";
+import type { EditOp } from "../design/edit";
 import type { Drain, Tank, Vent } from "../design/plumbing";
+import { USUAL_CLASS } from "../design/rig";
 import { buildFitDumpValve, buildOpenDumpLine, buildRegradeDumpLine } from "../edits/dumpLineEdits";
 import { buildAddFixture } from "../edits/fixtureEdits";
 import { buildInsertStrainer } from "../edits/insertPiece";
@@ -27,6 +29,7 @@ import {
   proposeCleanout,
   proposeHigherGap,
   proposeHigherInlet,
+  proposeMesh,
   proposeOneTrap,
   proposeOutlet,
   proposeOwnEnd,
@@ -136,6 +139,11 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
         ? proposeWiderPort(design, line)
         : [],
     ),
+  crashLeftOut: ({ rig }) => {
+    const ops: EditOp[] = [{ op: "set", path: ["rig", "crashClass"], value: USUAL_CLASS[rig.kind] }];
+    return [{ byMm: null, edit: { code: "reckonCrash", at: { kind: "rig" }, ops } }];
+  },
+  ventNoMesh: (_design, _finding, { vent }) => (vent ? proposeMesh(vent) : []),
   ventEndsInside: (design, _finding, { vent }) => (vent ? proposeAlongWall(design, vent) : []),
   ventInRoom: (design, _finding, { vent }) => (vent ? proposeAlongWall(design, vent) : []),
   ventEndNear: (design, finding, { vent }) => (vent ? proposeVentEndClear(design, vent, finding) : []),

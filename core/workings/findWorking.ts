@@ -56,6 +56,8 @@ const BEHIND: Readonly<Record<FindingCode, Sought | null>> = {
   ventInRoom: null,
   ventEndNear: null,
   ventEndsInside: null,
+  ventNoMesh: null,
+  crashLeftOut: null,
   sharedAirSucks: null,
   fixingWeak: { formula: "boltUse" },
   fixingUnrated: null,
