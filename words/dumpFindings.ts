@@ -32,6 +32,12 @@ export function describeDumpFinding(
         why: `Its only valve is at the end: ${litres(finding.litres)} of ${finding.holds === "black" ? "sewage" : "waste water"} stand in the pipe, freeze first, and run out where it is knocked.`,
         advice: "Put the valve at the tank, or a second one there.",
       };
+    case "blackOutletInside":
+      return {
+        title: `${part} can't be reached`,
+        why: `It lies ${length(finding.insideMm)} in under the rig, and a hose has to be put on it by hand for each dump.`,
+        advice: "Lead a dump line from it to the nearest edge.",
+      };
     case "dumpEndInside":
       return {
         title: `The end of ${part} is hard to reach`,

@@ -77,6 +77,8 @@ export function describeRemedy(
       return "Put a mesh on it";
     case "reckonCrash":
       return "Reckon with the crash of its usual class";
+    case "addDumpLine":
+      return "Lay a dump line to the nearest edge";
     case "raiseGap":
       return `Raise the spout until the water falls ${by}`;
     case "widenInlet":

@@ -172,7 +172,7 @@ export function describeTankFinding(
         title: "The weight on the axles isn't checked",
         why:
           finding.axleName === null
-            ? "No axle is measured. Nor is what touches on a ramp or a ridge."
+            ? "Not all axles are measured; nor is what touches on a ramp or a ridge."
             : `The tanks put up to ${formatQuantity(finding.fullKg, "weight", units)} on ${finding.axleName}; what it may carry isn't entered.`,
         advice: "Weigh the rig, and enter at Rig what its plate leaves.",
       };

@@ -37,6 +37,10 @@ test("an axle whose plate was not looked up is told, the heaviest of them; so is
     { axleName: null },
   ]);
   expect(findAll({ ...kranich, rig: { ...kranich.rig, axles: [], kind: "boat" } }, "axleUnrated")).toEqual([]);
+  // one axle is enough for a trailer, whose other support is its coupling, and for nothing else
+  const single = { ...kranich.rig, axles: kranich.rig.axles.slice(0, 1) };
+  expect(findAll({ ...kranich, rig: single }, "axleUnrated")).toMatchObject([{ axleName: null }]);
+  expect(findAll({ ...kranich, rig: { ...single, kind: "trailer" } }, "axleUnrated")).toEqual([]);
 });
 
 test("a tank behind a trailer's axle lifts the coupling, and none before it that may be empty holds it down", () => {

@@ -1,6 +1,7 @@
 import type { Design } from "../design/design";
 import type { DumpLine } from "../design/plumbing";
 import { measureBoreVolumeL } from "../falls/ponding";
+import { add, type Vec3 } from "../geometry/vec";
 import { isAtLeast, SAME_HEIGHT_MM } from "../quantity/tolerance";
 import { buildDumpRun, type DumpRun, lookUpDumpFall } from "../tanks/dumpRun";
 import { listDumpBranches, listTanksBeside } from "../tanks/dumpWays";
@@ -88,7 +89,28 @@ function checkFall(design: Design, { line, legs, staysL }: DumpRun): Finding[] {
 }
 
 /** How far the end of a dump line lies in from the nearest edge of the rig, mm; 0 where it reaches it. */
-export function measureInsideMm({ rig }: Pick<Design, "rig">, { pointsMm }: DumpLine): number {
-  const end = pointsMm.at(-1)!;
-  return Math.max(0, Math.min(rig.widthMm / 2 - Math.abs(end.y), end.x, rig.lengthMm - end.x));
+export const measureInsideMm = (design: Pick<Design, "rig">, { pointsMm }: DumpLine): number =>
+  measureInMm(design, pointsMm.at(-1)!);
+
+const measureInMm = ({ rig }: Pick<Design, "rig">, { x, y }: Vec3): number =>
+  Math.max(0, Math.min(rig.widthMm / 2 - Math.abs(y), x, rig.lengthMm - x));
+
+/** A black tank's own outlet that no line leads on from: a hose is put on it by hand, so it must be within reach. */
+export function checkBlackOutlets({ rig, tanks, lines }: Design): Finding[] {
+  if (rig.kind === "boat") return [];
+  return tanks.flatMap((tank): Finding[] => {
+    if (tank.holds !== "black") return [];
+    return tank.ports.flatMap(({ id, kind, atMm }): Finding[] => {
+      if (kind !== "outlet") return [];
+      const isLed = lines.some(
+        (line) =>
+          (line.kind === "dumpLine" && line.fromTank === tank.id && line.fromPort === id) ||
+          (line.kind === "hose" &&
+            [line.from, line.to].some((end) => end.kind === "tank" && end.tankId === tank.id && end.portId === id)),
+      );
+      const insideMm = measureInMm({ rig }, add(tank.atMm, atMm));
+      if (isLed || insideMm <= REACH_MM) return [];
+      return [createFinding({ kind: "port", tankId: tank.id, id }, { code: "blackOutletInside", insideMm })];
+    });
+  });
 }

@@ -87,6 +87,8 @@ test("a van or a bus with no crash class is told, and reckoned with the usual on
     const [remedy] = proposeRemedies(design, evaluation, finding);
     const outcome = applyEdit(design, remedy!.edit);
     expect(outcome.ok && outcome.design.rig).toEqual(base.rig);
-    expect(evaluate({ ...design, tanks: [], lines: [] }).findings.map(({ code }) => code)).not.toContain("crashLeftOut");
+    expect(evaluate({ ...design, tanks: [], lines: [] }).findings.map(({ code }) => code)).not.toContain(
+      "crashLeftOut",
+    );
   }
 });

@@ -220,6 +220,7 @@ type Numbers =
   | { readonly code: "dumpLineFlat"; readonly slopeMmPerM: number; readonly litres: number }
   | { readonly code: "dumpLineOpen" }
   | { readonly code: "dumpLineFull"; readonly litres: number; readonly holds: HeldWater }
+  | { readonly code: "blackOutletInside"; readonly insideMm: number }
   | { readonly code: "dumpEndInside"; readonly insideMm: number }
   /** Nothing shuts a tank off from another one that is let go through the same coupling. */
   | {

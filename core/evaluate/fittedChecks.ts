@@ -1,7 +1,7 @@
 import { checkAboard } from "./checkAboard";
 import { checkAirGaps } from "./checkAirGaps";
 import { checkBowlHoses } from "./checkBowlHoses";
-import { checkDumpLines } from "./checkDumpLines";
+import { checkBlackOutlets, checkDumpLines } from "./checkDumpLines";
 import { checkFittings } from "./checkFittings";
 import { checkGear } from "./checkGear";
 import { checkGearFrost } from "./checkGearFrost";
@@ -34,5 +34,6 @@ export const FITTED_CHECKS: Readonly<Record<FittedId, Check>> = {
     ...checkBowlHoses(design),
     ...checkSumps(design),
     ...checkAboard(design),
+    ...checkBlackOutlets(design),
   ],
 };

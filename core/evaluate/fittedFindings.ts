@@ -75,6 +75,7 @@ export const FITTED_FINDINGS = {
   dumpLineFlat: ["dump", "tanks", "should"],
   dumpLineOpen: ["dump", "tanks", "must"],
   dumpLineFull: ["dump", "tanks", ["should", "note"]],
+  blackOutletInside: ["dump", "tanks", "should"],
   dumpEndInside: ["dump", "tanks", "note"],
   dumpLinesMix: ["dump", "tanks", ["must", "should"]],
   dumpLineDirtiesFresh: ["dump", "tanks", "must"],

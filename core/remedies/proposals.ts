@@ -2,7 +2,7 @@ import type { Design } from "../design/design";
 import type { EditOp } from "../design/edit";
 import type { Drain, Tank, Vent } from "../design/plumbing";
 import { USUAL_CLASS } from "../design/rig";
-import { buildFitDumpValve, buildOpenDumpLine, buildRegradeDumpLine } from "../edits/dumpLineEdits";
+import { buildAddDumpLine, buildFitDumpValve, buildOpenDumpLine, buildRegradeDumpLine } from "../edits/dumpLineEdits";
 import { buildAddFixture } from "../edits/fixtureEdits";
 import { buildInsertStrainer } from "../edits/insertPiece";
 import { buildFitPumpOut } from "../edits/pumpOutEdits";
@@ -196,6 +196,11 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   dumpLineFull: (design, finding) => proposeForDumpLine(design, finding),
   dumpLinesMix: (design, finding) => proposeForDumpLine(design, finding),
   dumpLineDirtiesFresh: (design, finding) => proposeOwnCoupling(design, finding),
+  blackOutletInside: (design, { at }, { tank }) => {
+    const port = tank?.ports.find(({ id }) => at.kind === "port" && id === at.id);
+    const edit = tank && port ? buildAddDumpLine(design, tank, port) : null;
+    return edit ? [{ byMm: null, edit }] : [];
+  },
   dumpEndInside: null,
   portCrowded: (design, { at, lineId }) => (at.kind === "port" ? proposeApart(design, at, lineId) : []),
   portsOverlap: null,

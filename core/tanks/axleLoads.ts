@@ -50,7 +50,7 @@ const TANDEM_MM = 1_500;
 
 type Support = Pick<AxleLoad, "name" | "spareKg" | "isCoupling"> & { readonly xMm: number };
 
-// Two supports carry a rig: its first and last axle, or its one axle and the coupling before it.
+// Two supports carry a rig: its first and last axle, or a trailer's one axle and the coupling before it.
 function findSupports({ axles, lengthMm, kind, couplingXMm }: Rig): readonly [Support, Support] | null {
   // not measured, it is taken at the front edge, where it carries more than at a drawbar's end
   const coupling: Support = { name: "Coupling", xMm: couplingXMm ?? lengthMm, spareKg: null, isCoupling: true };
@@ -58,7 +58,8 @@ function findSupports({ axles, lengthMm, kind, couplingXMm }: Rig): readonly [Su
   const [first] = sorted;
   const last = sorted.at(-1);
   if (!first || !last) return null;
-  if (sorted.length === 1) return [first, coupling];
+  // on one axle only a trailer stands; of anything else the other was not measured
+  if (sorted.length === 1) return kind === "trailer" ? [first, coupling] : null;
   // two close together are one support in their middle: what is left of them is the coupling's
   if (kind === "trailer" && last.xMm - first.xMm <= TANDEM_MM) {
     const spares = sorted.map(({ spareKg }) => spareKg);
@@ -78,7 +79,7 @@ export const listUnplaced = ({
     .filter(({ on }) => on === "rig")
     .map(({ name, litres }) => ({ name, fullKg: (litres * WATER_DENSITY) / 1000 }));
 
-/** Weight of the tanks, empty and full, on the axles and on the sides; null for a rig without axles. Water at 20 °C [C]. */
+/** Weight of the tanks, empty and full, on the axles and on the sides; null for a rig without axles, or with one that is no trailer. Water at 20 °C [C]. */
 export function computeTankLoads({ rig, tanks }: Design): TankLoads | null {
   const supports = findSupports(rig);
   if (!supports) return null;

@@ -99,6 +99,7 @@ const BEHIND: Readonly<Record<FindingCode, Sought | null>> = {
   dumpLineFull: null,
   dumpLinesMix: null,
   dumpLineDirtiesFresh: null,
+  blackOutletInside: null,
   dumpEndInside: null,
   portCrowded: null,
   portsOverlap: null,
