@@ -45,8 +45,9 @@ export const CONCERNS: Readonly<Record<FittedId, (design: Design) => boolean>> =
   fittings: ({ rig }) => rig.waterlineZMm !== null,
   hull: ({ rig }) => rig.hull !== null && rig.hull !== undefined,
   dumpLines: ({ lines }) => lines.some(({ kind }) => kind === "dumpLine"),
-  heads: ({ gear, lines, fixtures, rig }) =>
+  heads: ({ gear, lines, fixtures, rig, tanks }) =>
     gear.length > 0 ||
+    tanks.some(({ holds }) => holds === "black") ||
     rig.kind === "boat" ||
     lines.some(({ kind }) => kind === "hose") ||
     fixtures.some(({ kind }) => kind === "gravityToilet" || kind === "urineDiverter"),

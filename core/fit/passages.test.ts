@@ -96,3 +96,19 @@ test("a slanted pipe is marked where its middle meets each face, not where its i
   expect(below.x - above.x).toBeCloseTo(floorMm / Math.tan(theta), 6);
   expect(above.x - passage!.atMm.x).toBeCloseTo(18 / Math.sin(theta), 6);
 });
+
+test("a frame that carries the floor is near its hole; what hangs lower is behind the drill and not cut", () => {
+  const [hole] = passagesOf(kranich);
+  const floorMm = kranich.rig.floorLayers.reduce((sum, { thicknessMm }) => sum + thicknessMm, 0);
+  const under = (belowMm: number) =>
+    put({
+      kind: "crossMember",
+      atMm: { x: hole!.atMm.x - 10, y: hole!.atMm.y - 10, z: -floorMm - belowMm - 60 },
+      lengthMm: 20,
+      widthMm: 20,
+      heightMm: 60,
+    });
+  expect(passagesOf(under(40))[0]!.nearest!.gapMm).toBeLessThan(0);
+  expect(passagesOf(under(41))[0]!.nearest).toBeNull();
+  expect(passagesOf(under(41))[0]!.behind!.obstacle.id).toBe("it");
+});

@@ -42,6 +42,8 @@ export const measureFloorMm = (design: Surroundings): number =>
 const CABINET_MM = 16;
 /** A drill with its bit wants this much room behind it, mm [T]. */
 const DRILL_ROOM_MM = 250;
+/** What lies so near under the floor carries it, packing and tolerance counted, mm; lower things are behind the drill [T]. */
+const TOUCHES_MM = 40;
 /** Nothing further off matters to a hole, mm. */
 const NEAR_MM = 300;
 
@@ -162,7 +164,7 @@ function findNearest(design: Surroundings, at: Vec3, { lengthMm }: Hole, undersi
   for (const obstacle of design.obstacles) {
     if (findRole(obstacle.kind) !== "solid") continue;
     const { min, max } = toBlock(obstacle);
-    if (max.z < undersideMm - DRILL_ROOM_MM || min.z > 0) continue;
+    if (max.z < undersideMm - TOUCHES_MM || min.z > 0) continue;
     const dx = Math.max(min.x - at.x, at.x - max.x, 0);
     const dy = Math.max(min.y - at.y, at.y - max.y, 0);
     const gapMm = Math.hypot(dx, dy) - lengthMm / 2;

@@ -48,7 +48,7 @@ export function TankWeights() {
       </table>
       {unplaced.length > 0 && (
         <p className="pt-1 text-[13px]">
-          Not counted, for nothing says where they stand:{" "}
+          Not counted, as their place isn't known:{" "}
           {unplaced.map(({ name, fullKg }) => `${name}, ${kg(fullKg)}`).join("; ")}. Keep them over an axle.
         </p>
       )}
