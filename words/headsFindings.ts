@@ -96,6 +96,12 @@ export function describeHeadsFinding(finding: FindingOf<"heads">, { part, length
         why: `The float switches on at ${length(finding.onMm)}; the box is ${length(finding.highMm)} high.`,
         advice: "Set the upper point of the float well under the lid, or take a higher box.",
       };
+    case "deckFittingBelow":
+      return {
+        title: `${part} is below deck`,
+        why: "The pump-out hose is put on there: what drips, or comes back when it slips, goes into the boat.",
+        advice: "Set it in the deck, near her side.",
+      };
     case "outletIntoBilge":
       return {
         title: `${part} empties into the bilge`,

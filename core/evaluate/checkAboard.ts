@@ -1,5 +1,7 @@
 import { isPumpedOut, isPumpedOverboard } from "../air/pumpOut";
+import { isIndoors } from "../air/ventRoom";
 import type { Design } from "../design/design";
+import { placeGearPort } from "../gear/gearPorts";
 import { computeStability } from "../heads/stability";
 import { listLevelGroup } from "../tanks/linkedTanks";
 import { createFinding } from "./createFinding";
@@ -8,7 +10,17 @@ import type { Finding } from "./findings";
 /** What a boat's tanks need and a van's do not: a way out that is not the bilge, and her weight and GM for what they do to her. */
 export function checkAboard(design: Design): Finding[] {
   if (design.rig.kind !== "boat" || design.tanks.length === 0) return [];
-  return [...checkWaysOut(design), ...checkStability(design), ...checkHeel(design)];
+  return [...checkWaysOut(design), ...checkStability(design), ...checkHeel(design), ...checkDecks(design)];
+}
+
+// What a pump-out hose is put on below deck spills into her.
+function checkDecks(design: Design): Finding[] {
+  return design.gear.flatMap((piece): Finding[] => {
+    if (piece.spec.kind !== "deckFitting") return [];
+    const at = placeGearPort(piece, "out");
+    if (at.z > 0 && !isIndoors(design, at)) return [];
+    return [createFinding({ kind: "gear", id: piece.id }, { code: "deckFittingBelow" })];
+  });
 }
 
 // Under a van one puts a hose on the outlet; what an outlet lets go inside a hull stays in it.

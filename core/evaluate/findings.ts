@@ -150,6 +150,7 @@ type Numbers =
   /** What its outlet measures: 75 mm for what falls, less for what is pumped. */
   | { readonly code: "toiletNarrow"; readonly boreMm: number; readonly wantedMm: number; readonly isPumped: boolean }
   | { readonly code: "floatOverRim"; readonly onMm: number; readonly highMm: number }
+  | { readonly code: "deckFittingBelow" }
   | { readonly code: "outletIntoBilge" }
   | { readonly code: "stabilityUnknown"; readonly wants: "weight" | "gm" }
   | {

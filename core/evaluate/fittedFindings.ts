@@ -11,6 +11,7 @@ export const FITTED_FINDINGS = {
   toiletNotBlack: ["heads", "heads", "must"],
   toiletNarrow: ["heads", "heads", "must"],
   floatOverRim: ["heads", "heads", "must"],
+  deckFittingBelow: ["heads", "part", "must"],
   outletIntoBilge: ["heads", "part", "must"],
   stabilityUnknown: ["heads", "heads", "note"],
   seaInFixture: ["hull", "part", ["must", "should"]],

@@ -326,3 +326,17 @@ test("what stands outside her skin is told by how far; what stands in her is not
   expect(a).toMatchObject({ severity: "must", at: { kind: "gear", id: "sump" } });
   expect(b!.byMm - a!.byMm).toBeCloseTo(10, 6);
 });
+
+test("a deck fitting that is not on deck is a must: in the cabin, or under the sole", () => {
+  const deck = boat.gear.find(({ spec }) => spec.kind === "deckFitting")!;
+  const put = (y: number, z: number): Design => ({
+    ...boat,
+    gear: boat.gear.map((one) => (one.id === deck.id ? { ...one, atMm: { ...one.atMm, y, z } } : one)),
+  });
+  for (const design of [boat, readDemo("setzkasten"), readDemo("otter")])
+    expect(isSaid(design, "deckFittingBelow")).toBe(false);
+  expect(findAll(put(0, 400), "deckFittingBelow")).toMatchObject([
+    { severity: "must", at: { kind: "gear", id: deck.id } },
+  ]);
+  expect(isSaid(put(deck.atMm.y, -300), "deckFittingBelow")).toBe(true);
+});

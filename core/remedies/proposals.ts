@@ -159,6 +159,7 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   toiletNotBlack: null,
   toiletNarrow: null,
   floatOverRim: null,
+  deckFittingBelow: null,
   outletIntoBilge: (design, _finding, { tank }) => (tank ? proposePumpOut(design, tank) : []),
   stabilityUnknown: null,
   seaInFixture: null,

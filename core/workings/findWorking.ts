@@ -70,6 +70,7 @@ const BEHIND: Readonly<Record<FindingCode, Sought | null>> = {
   toiletNotBlack: null,
   toiletNarrow: null,
   floatOverRim: null,
+  deckFittingBelow: null,
   outletIntoBilge: null,
   stabilityUnknown: null,
   seaInFixture: null,
