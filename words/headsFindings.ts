@@ -115,6 +115,12 @@ export function describeHeadsFinding(finding: FindingOf<"heads">, { part, length
         why: `With those of that side full and the others empty; her drains are judged up to ${formatQuantity(finding.judgedDeg, "angle", units)} that way.`,
         advice: "Move tanks to the middle, or say at Rig that she heels so far.",
       };
+    case "hullUnknown":
+      return {
+        title: "Her hull isn't measured",
+        why: `Whether ${finding.fittings === 1 ? "her skin fitting sits" : `her ${finding.fittings} skin fittings sit`} in her side, and whether tanks and pipes reach through it, isn't checked.`,
+        advice: "Give her sections at Rig; three are enough to begin with.",
+      };
     case "stabilityUnknown":
       return {
         title: "What loose water does to her isn't worked out",

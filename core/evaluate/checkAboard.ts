@@ -10,7 +10,19 @@ import type { Finding } from "./findings";
 /** What a boat's tanks need and a van's do not: a way out that is not the bilge, and her weight and GM for what they do to her. */
 export function checkAboard(design: Design): Finding[] {
   if (design.rig.kind !== "boat" || design.tanks.length === 0) return [];
-  return [...checkWaysOut(design), ...checkStability(design), ...checkHeel(design), ...checkDecks(design)];
+  return [
+    ...checkWaysOut(design),
+    ...checkStability(design),
+    ...checkHeel(design),
+    ...checkDecks(design),
+    ...checkShape(design),
+  ];
+}
+
+// Whether a fitting sits in her skin, and what reaches through it, is known by her sections alone.
+function checkShape({ rig, gear }: Design): Finding[] {
+  const fittings = gear.filter(({ spec }) => spec.kind === "skinFitting").length;
+  return rig.hull || fittings === 0 ? [] : [createFinding({ kind: "rig" }, { code: "hullUnknown", fittings })];
 }
 
 // What a pump-out hose is put on below deck spills into her.

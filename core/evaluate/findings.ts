@@ -152,6 +152,7 @@ type Numbers =
   | { readonly code: "floatOverRim"; readonly onMm: number; readonly highMm: number }
   | { readonly code: "deckFittingBelow" }
   | { readonly code: "outletIntoBilge" }
+  | { readonly code: "hullUnknown"; readonly fittings: number }
   | { readonly code: "stabilityUnknown"; readonly wants: "weight" | "gm" }
   | {
       readonly code: "seaInFixture";

@@ -340,3 +340,11 @@ test("a deck fitting that is not on deck is a must: in the cabin, or under the s
   ]);
   expect(isSaid(put(deck.atMm.y, -300), "deckFittingBelow")).toBe(true);
 });
+
+test("a boat with skin fittings and no sections is told that her skin is not known", () => {
+  const fittings = boat.gear.filter(({ spec }) => spec.kind === "skinFitting").length;
+  expect(findAll(boat, "hullUnknown")).toMatchObject([{ severity: "note", fittings }]);
+  const { hull } = readDemo("setzkasten").rig;
+  expect(isSaid({ ...boat, rig: { ...boat.rig, hull } }, "hullUnknown")).toBe(false);
+  expect(isSaid(readDemo("otter"), "hullUnknown")).toBe(false);
+});

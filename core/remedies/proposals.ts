@@ -161,6 +161,7 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   floatOverRim: null,
   deckFittingBelow: null,
   outletIntoBilge: (design, _finding, { tank }) => (tank ? proposePumpOut(design, tank) : []),
+  hullUnknown: null,
   stabilityUnknown: null,
   seaInFixture: null,
   seaAtEnd: (design, { wantedMm, overMm }, { vent }) =>

@@ -72,6 +72,7 @@ const BEHIND: Readonly<Record<FindingCode, Sought | null>> = {
   floatOverRim: null,
   deckFittingBelow: null,
   outletIntoBilge: null,
+  hullUnknown: null,
   stabilityUnknown: null,
   seaInFixture: null,
   seaAtEnd: null,
