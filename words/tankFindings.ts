@@ -219,7 +219,8 @@ export function describeTankFinding(
       return {
         title: `${part} stands in the floor`,
         why: `It reaches ${length(finding.deepMm)} into it.`,
-        advice: "Hang it lower, or stand it on the floor.",
+        advice:
+          "Hang it lower, or stand it on the floor. Let in on purpose it needs an opening, and what carries the floor goes round it.",
       };
     case "tanksClash":
       return {

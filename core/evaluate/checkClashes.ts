@@ -14,6 +14,7 @@ import {
 import { listLineLegs } from "../fit/lineLegs";
 import { listTankBlocks } from "../fit/tankBlocks";
 import { isSetIn, toGearBlock } from "../gear/gearBlock";
+import type { Block } from "../geometry/blocks";
 import { measureLength, subtract, type Vec3 } from "../geometry/vec";
 import { createRecall } from "../quantity/recall";
 import { createFinding } from "./createFinding";
@@ -83,6 +84,9 @@ function checkInTanks(laid: Laid, tanks: readonly Tank[]): Finding[] {
     const isOwn = joined.includes(tank.id);
     const blocks = listTankBlocks(tank).filter((block) => !areApart(laid, block));
     if (blocks.length === 0) return [];
+    // the hose of a pump that stands in the tank begins there
+    if (line.kind === "hose" && !isOwn && listEnds(laid).some((end) => blocks.some((block) => isIn(end, block))))
+      return [];
     const leg = legs.find((one) => {
       const near = blocks.filter((block) => !areApart(findLegRoom(one), block));
       if (near.length === 0) return false;
@@ -142,13 +146,17 @@ function checkPipes(one: Laid, all: readonly Laid[], before: number): Finding[] 
 /** Ends nearer than this are in one place, mm. */
 const ONE_PLACE_MM = 1;
 
+const listEnds = ({ legs }: Laid): Vec3[] => (legs.length === 0 ? [] : [legs[0]!.from, legs.at(-1)!.to]);
+
+const isIn = (p: Vec3, { min, max }: Block): boolean =>
+  p.x > min.x && p.x < max.x && p.y > min.y && p.y < max.y && p.z > min.z && p.z < max.z;
+
 // Where two lines are joined: one ends on the other, or both end in one place.
 function listJoints(one: Laid, other: Laid): Vec3[] {
-  const ends = ({ legs }: Laid): Vec3[] => (legs.length === 0 ? [] : [legs[0]!.from, legs.at(-1)!.to]);
   const isOn = (a: Laid, b: Laid) => "lineId" in a.line.to && a.line.to.lineId === b.line.id;
   return [
-    ...(isOn(one, other) ? ends(one).slice(-1) : []),
-    ...(isOn(other, one) ? ends(other).slice(-1) : []),
-    ...ends(one).filter((a) => ends(other).some((b) => measureLength(subtract(a, b)) < ONE_PLACE_MM)),
+    ...(isOn(one, other) ? listEnds(one).slice(-1) : []),
+    ...(isOn(other, one) ? listEnds(other).slice(-1) : []),
+    ...listEnds(one).filter((a) => listEnds(other).some((b) => measureLength(subtract(a, b)) < ONE_PLACE_MM)),
   ];
 }

@@ -15,6 +15,8 @@ import type { Finding } from "./findings";
 /** What may stand in the room of a piece of gear; only what is hot or moves asks for more than its own. */
 type Other = {
   readonly kind: "gear" | "tank" | "obstacle";
+  /** Gear alone. */
+  readonly piece: Gear | null;
   readonly id: string;
   readonly name: string;
   readonly blocks: readonly Block[];
@@ -39,19 +41,25 @@ function listOthers({ gear, tanks, obstacles, rules }: Design): Other[] {
   return [
     ...gear.map((one): Other => {
       const blocks = isSetIn(one) ? [] : [toGearBlock(one)];
-      return { kind: "gear", id: one.id, name: one.name, blocks, limit: null };
+      return { kind: "gear", piece: one, id: one.id, name: one.name, blocks, limit: null };
     }),
     ...tanks.map((tank): Other => {
       const { id, name } = tank;
-      return { kind: "tank", id, name, blocks: listTankBlocks(tank), limit: null };
+      return { kind: "tank", piece: null, id, name, blocks: listTankBlocks(tank), limit: null };
     }),
     ...obstacles
       .filter(({ kind }) => hindersPipes(kind))
       .map((one): Other => {
         const limit = keepsAway(one) ? findClearance(rules, one) : null;
-        return { kind: "obstacle", id: one.id, name: one.name, blocks: [toBlock(one)], limit };
+        return { kind: "obstacle", piece: null, id: one.id, name: one.name, blocks: [toBlock(one)], limit };
       }),
   ];
+}
+
+// A pump may stand in the water it draws: in a tank, or in the box of a sump.
+function isMadeFor({ spec }: Gear, { kind, piece }: Other): boolean {
+  const kinds = [spec.kind, piece?.spec.kind ?? kind];
+  return kinds.includes("pump") && (kinds.includes("tank") || kinds.includes("sump"));
 }
 
 const measureGap = (block: Block, { blocks }: Other): number =>
@@ -63,6 +71,7 @@ function checkPiece(piece: Gear, others: readonly Other[]): Finding[] {
   const findings = others.flatMap((other): Finding[] => {
     // of two pieces one is told, whatever their order in the file
     if (other.kind === "gear" && other.id >= piece.id) return [];
+    if (isMadeFor(piece, other)) return [];
     const gapMm = measureGap(body, other);
     const isInside = gapMm < -GIVES_MM;
     const { limit } = other;

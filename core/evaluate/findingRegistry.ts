@@ -97,7 +97,7 @@ const ALWAYS = {
   dumpLeaves: ["tank", "part", ["should", "note"]],
   tankHitsObstacle: ["tank", "part", "must"],
   tanksClash: ["tank", "part", "must"],
-  tankInFloor: ["tank", "part", "must"],
+  tankInFloor: ["tank", "part", "should"],
   wasteEndsStay: ["tank", "part", "note"],
   useBeyondFresh: ["tank", "part", "should"],
   endsOnGround: ["fall", "part", "should"],
