@@ -3,11 +3,11 @@ import type { Edit } from "../design/edit";
 import { freeId } from "../design/freeId";
 import type { Gear } from "../design/gear";
 import { roundTenth } from "../design/moves";
-import type { Hose } from "../design/plumbing";
 import { listHoseCourse } from "../fit/lineLegs";
 import { USUAL_GEAR } from "../gear/usualGear";
 import { type Vec3, vec } from "../geometry/vec";
 import { measureWorstOverWater, SAFE_OVER_WATER_MM } from "../hull/overWater";
+import { cutHose } from "./cutHose";
 
 /** Its top stands so far over the worst waterline, mm: what is asked and a little, as she is measured by hand [T]. */
 const OVER_WATER_MM = SAFE_OVER_WATER_MM + 30;
@@ -33,23 +33,10 @@ export function buildInsertLoop(design: Design, hoseId: string, name: string): E
   const atMm = roundTenth(vec(place.x, place.y - sizeMm.y / 2, findTopMm(design, place) - sizeMm.z));
   const id = freeId("loop", design.gear);
   const loop: Gear = { id, name, atMm, ...USUAL_GEAR.ventedLoop };
-  const at = (port: string) => ({ kind: "gear" as const, gearId: id, port });
-  const before: Hose = { ...hose, to: at("in"), pointsMm: hose.pointsMm.slice(0, top) };
-  const after: Hose = {
-    ...hose,
-    id: freeId("hose", design.lines),
-    name: `${hose.name}, on`.slice(0, 80),
-    from: at("out"),
-    pointsMm: hose.pointsMm.slice(top + 1),
-  };
   return {
     code: "fitLoop",
     at: { kind: "gear", id },
-    ops: [
-      { op: "insert", path: ["gear"], index: design.gear.length, value: loop },
-      { op: "set", path: ["lines", hoseId], value: before },
-      { op: "insert", path: ["lines"], index: design.lines.length, value: after },
-    ],
+    ops: cutHose(design, hose, top, loop, ["in", "out"]),
   };
 }
 

@@ -3,10 +3,10 @@ import type { Edit } from "../design/edit";
 import { freeId } from "../design/freeId";
 import type { Gear } from "../design/gear";
 import { roundTenth } from "../design/moves";
-import type { Hose } from "../design/plumbing";
 import { placeHoseEnd } from "../fit/lineLegs";
 import { USUAL_GEAR } from "../gear/usualGear";
 import { add, scale } from "../geometry/vec";
+import { cutHose } from "./cutHose";
 
 /** Edit that cuts a hose in its middle and puts a stop valve there, open in every working state; null where it is no hose. */
 export const buildInsertValve = (design: Design, hoseId: string, name: string): Edit | null =>
@@ -21,26 +21,16 @@ function buildInsertPiece(
   hoseId: string,
   { kind, name, code }: { readonly kind: "valve" | "strainer"; readonly name: string; readonly code: Edit["code"] },
 ): Edit | null {
-  const index = design.lines.findIndex(({ id }) => id === hoseId);
-  const hose = design.lines[index];
+  const hose = design.lines.find(({ id }) => id === hoseId);
   if (hose?.kind !== "hose") return null;
   const [from, to] = [placeHoseEnd(design, hose.from), placeHoseEnd(design, hose.to)];
-  const middle = hose.pointsMm[Math.floor(hose.pointsMm.length / 2)] ?? scale(add(from, to), 0.5);
-  const id = freeId(kind, design.gear);
   const half = Math.floor(hose.pointsMm.length / 2);
-  const piece: Gear = { id, name, atMm: roundTenth(middle), ...USUAL_GEAR[kind] };
-  const at = (port: string) => ({ kind: "gear" as const, gearId: id, port });
+  const middle = hose.pointsMm[half] ?? scale(add(from, to), 0.5);
+  const id = freeId(kind, design.gear);
+  const { sizeMm } = USUAL_GEAR[kind];
+  const piece: Gear = { id, name, atMm: roundTenth(add(middle, scale(sizeMm, -0.5))), ...USUAL_GEAR[kind] };
   // a hose may have been drawn against the water: from the inlet of what it feeds
   const isAgainst = hose.from.kind === "gear" && hose.from.port === "in";
-  const [near, far] = isAgainst ? ["out", "in"] : ["in", "out"];
-  const before: Hose = { ...hose, to: at(near!), pointsMm: hose.pointsMm.slice(0, half) };
-  const after: Hose = {
-    ...hose,
-    id: freeId("hose", design.lines),
-    name: `${hose.name}, on`.slice(0, 80),
-    from: at(far!),
-    pointsMm: hose.pointsMm.slice(half + 1),
-  };
   const states = design.states.map((state) => ({
     ...state,
     positions: kind === "valve" ? [...state.positions, { gearId: id, at: "open" as const }] : state.positions,
@@ -49,9 +39,7 @@ function buildInsertPiece(
     code,
     at: { kind: "gear", id },
     ops: [
-      { op: "insert", path: ["gear"], index: design.gear.length, value: piece },
-      { op: "set", path: ["lines", hoseId], value: before },
-      { op: "insert", path: ["lines"], index: design.lines.length, value: after },
+      ...cutHose(design, hose, half, piece, isAgainst ? ["out", "in"] : ["in", "out"]),
       { op: "set", path: ["states"], value: states },
     ],
   };
