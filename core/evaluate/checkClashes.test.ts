@@ -253,7 +253,27 @@ test("a housing is opened downward: the floor or a piece under it shuts it in, a
   const pump = findPiece(van, "pump");
   const under = withGear(at(200), "pump", { atMm: { ...coarse.atMm, z: 200 - pump.sizeMm.z - 20 } });
   expect(findAll(under, "gearShutIn")).toMatchObject([{ roomMm: 20, otherName: pump.name }]);
+  // of several things under it the nearest is told, of two as near the first by name; a hair's overlap is let pass
+  const tee = findPiece(van, "tee");
+  const lower = withGear(under, "tee", { atMm: { ...coarse.atMm, z: 200 - tee.sizeMm.z - 30 } });
+  expect(findAll(lower, "gearShutIn")).toMatchObject([{ roomMm: 20, otherName: pump.name }]);
+  const level = withGear(under, "tee", { atMm: { ...coarse.atMm, z: 200 - tee.sizeMm.z - 20 } });
+  const [first] = [pump.name, tee.name].sort();
+  expect(findAll(level, "gearShutIn")).toMatchObject([{ roomMm: 20, otherName: first }]);
+  const aside = withGear(at(200), "pump", {
+    atMm: { x: coarse.atMm.x + coarse.sizeMm.x - 2.9, y: coarse.atMm.y, z: 200 - pump.sizeMm.z - 20 },
+  });
+  expect(isSaid(aside, "gearShutIn")).toBe(false);
   settle(at(10), "gearShutIn");
+});
+
+test("what was found of gear is found anew when something on the rig is moved", () => {
+  const [pump] = [findPiece(van, "pump")];
+  expect(isSaid(van, "gearClashes")).toBe(false);
+  const [first, ...others] = van.obstacles.filter(({ kind }) => kind === "crossMember");
+  const moved = { ...van, obstacles: [{ ...first!, atMm: pump.atMm }, ...others] };
+  expect(isSaid(moved, "gearClashes")).toBe(true);
+  expect(isSaid(van, "gearClashes")).toBe(false);
 });
 
 test("wherever a tank is put, it is told in a drain's way exactly where the drain's middle comes near enough to it", () => {

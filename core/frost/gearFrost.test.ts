@@ -57,3 +57,27 @@ test("the thinnest comes first, and a hose that is let run empty is no water", (
   const dry = { ...van, tanks: van.tanks.map((tank) => ({ ...tank, holds: "grey" as const })) };
   expect(listGearFrost(dry).filter(({ litres }) => litres === null || litres <= 0.05)).toEqual([]);
 });
+
+test("of a full hose only what lies under the floor counts: all of a leg, or its lower part", () => {
+  const waste = van.lines.find((line): line is Hose => line.kind === "hose" && line.from.kind === "tank")!;
+  const tank = van.tanks.find(({ id }) => waste.from.kind === "tank" && id === waste.from.tankId)!;
+  const port = tank.ports.find(({ id }) => waste.from.kind === "tank" && id === waste.from.portId)!;
+  const from = { x: tank.atMm.x + port.atMm.x, y: tank.atMm.y + port.atMm.y, z: tank.atMm.z + port.atMm.z };
+  const litresOf = (points: { x: number; y: number; z: number }[]) => {
+    const pointsMm = points.map((point, i) => ({ ...point, id: `p${i}` }));
+    const lines = van.lines.map((line) => (line === waste ? { ...waste, pointsMm } : line));
+    return listGearFrost({ ...van, lines }).find(({ at }) => "id" in at && at.id === waste.id)!.litres!;
+  };
+  const areaMm2 = (Math.PI / 4) * waste.pipe.innerMm ** 2;
+  // straight up from the tank's port through the floor, and all the rest inside: as long as the port is deep
+  const up = { ...from, z: 300 };
+  expect(litresOf([up])).toBeCloseTo((areaMm2 * -from.z) / 1e6, 6);
+  // 500 mm more along under the floor first
+  expect(
+    litresOf([
+      { ...from, x: from.x + 500 },
+      { ...up, x: from.x + 500 },
+    ]),
+  ).toBeCloseTo((areaMm2 * (500 - from.z)) / 1e6, 6);
+  expect(litresOf([{ ...from, x: from.x + 500, z: 0 }])).toBeCloseTo((areaMm2 * Math.hypot(500, from.z)) / 1e6, 6);
+});
