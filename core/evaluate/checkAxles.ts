@@ -1,4 +1,5 @@
 import type { Design } from "../design/design";
+import { createRecall } from "../quantity/recall";
 import { computeTankLoads } from "../tanks/axleLoads";
 import { createFinding } from "./createFinding";
 import type { Finding } from "./findings";
@@ -6,8 +7,13 @@ import type { Finding } from "./findings";
 /** Less off a coupling than this is no more than a bag laid elsewhere, kg [T]. */
 const LIGHT_KG = 10;
 
+const recallAxles = createRecall<Design["tanks"], readonly Finding[]>();
+
 /** Water is the heaviest thing a builder adds, and an axle's rating the first he forgets. */
-export function checkAxles(design: Design): Finding[] {
+export const checkAxles = (design: Design): readonly Finding[] =>
+  recallAxles(design.tanks, [design.rig], () => judgeAxles(design));
+
+function judgeAxles(design: Design): Finding[] {
   const { rig, tanks } = design;
   if (rig.kind === "boat" || tanks.length === 0) return [];
   const at = { kind: "rig" } as const;
