@@ -85,5 +85,6 @@ test("lower ground lets everything hang higher over it, whatever was remembered"
   const deep = { ...van, rig: { ...van.rig, groundZMm: ground - 100 } };
   const [before, after] = [listLows(van, pathsOf(van)), listLows(deep, pathsOf(deep))];
   expect(after).toHaveLength(before.length);
-  after.forEach(({ overGroundMm }, i) => expect(overGroundMm).toBeCloseTo(before[i]!.overGroundMm + 100, 6));
+  for (const [i, { overGroundMm }] of after.entries())
+    expect(overGroundMm).toBeCloseTo(before[i]!.overGroundMm + 100, 6);
 });
