@@ -9,6 +9,7 @@ import type { Drain, Fixture, Node, Outfall } from "../design/plumbing";
 import { USUAL_TRAPS } from "../design/usualTraps";
 import { buildDrainPath, type Leg } from "../falls/drainPath";
 import { buildNetwork, followDrain } from "../falls/network";
+import { measureFloorMm } from "../fit/floor";
 import { placeDrainEnd } from "../gear/gearPorts";
 import { add, dot, interpolate, measureLength, measurePlanLength, subtract, type Vec3, vec } from "../geometry/vec";
 import { findWastePipe } from "../parts/pipes";
@@ -147,7 +148,7 @@ const OVER_GROUND_MM = 150;
 
 // Straight below where it comes from, under the floor and well over the ground.
 function hangFree({ rig }: Design, from: Vec3): Vec3 {
-  const underMm = -rig.floorLayers.reduce((sum, { thicknessMm }) => sum + thicknessMm, 0) - FREE_DROP_MM;
+  const underMm = -measureFloorMm({ rig }) - FREE_DROP_MM;
   const z = Math.max(
     Math.min(from.z - FREE_DROP_MM, underMm),
     rig.groundZMm + Math.min(OVER_GROUND_MM, -rig.groundZMm / 2),

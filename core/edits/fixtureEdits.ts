@@ -8,6 +8,7 @@ import { toNodes } from "../design/nodes";
 import type { Drain, Fixture, FixtureKind, Port, Tank } from "../design/plumbing";
 import { USUAL_FIXTURES } from "../design/usualFixtures";
 import { clearPort } from "../fit/clearPort";
+import { measureFloorMm } from "../fit/floor";
 import { measureExtent } from "../geometry/solid";
 import { type Vec3, vec } from "../geometry/vec";
 import { findWastePipe } from "../parts/pipes";
@@ -141,7 +142,7 @@ function placeInlet(design: Design, tank: Tank, outletMm: Vec3, boreMm: number):
 
 // Down beside the fixture, under the floor, then to the tank: high fixtures drop, low ones turn down at once.
 function layBends(design: Design, outlet: Vec3, weirZ: number, inletZ: number, tank: Tank): Vec3[] {
-  const floorMm = design.rig.floorLayers.reduce((sum, layer) => sum + layer.thicknessMm, 0);
+  const floorMm = measureFloorMm(design);
   const toward = Math.sign(tank.atMm.y - outlet.y) || 1;
   const y = outlet.y + toward * DROP_ASIDE_MM;
   const underZ = Math.max(inletZ + 20, Math.min(-floorMm - 45, (weirZ + inletZ) / 2));

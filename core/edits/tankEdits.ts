@@ -3,9 +3,10 @@ import type { Design } from "../design/design";
 import type { Edit, EditOp } from "../design/edit";
 import { freeId } from "../design/freeId";
 import type { HeldWater, Port, Tank } from "../design/plumbing";
+import { listPortEnds } from "../design/portEnds";
 import { clearPort } from "../fit/clearPort";
+import { measureFloorMm } from "../fit/floor";
 import { findClearance, toBlock, toTankBlock } from "../fit/obstacleGaps";
-import { measureFloorMm } from "../fit/passages";
 import { listTankHinders } from "../fit/tankHinders";
 import { measureBlockGap } from "../geometry/blocks";
 import { measureExtent, toPrism } from "../geometry/solid";
@@ -202,14 +203,9 @@ export function buildAddPort(design: Design, tank: Tank, kind: AddedPort): Edit 
 
 /** Edit that takes a port out; null where a line still ends or begins there. */
 export function buildRemovePort(design: Design, tankId: string, portId: string): Edit | null {
-  const isHere = (end: { readonly tankId: string; readonly portId: string }) =>
-    end.tankId === tankId && end.portId === portId;
-  const isUsed = design.lines.some((line) => {
-    if (line.kind === "vent" || line.kind === "dumpLine")
-      return isHere({ tankId: line.fromTank, portId: line.fromPort });
-    const ends = line.kind === "hose" ? [line.from, line.to] : [line.to];
-    return ends.some((end) => (end.kind === "tank" || end.kind === "inlet") && isHere(end));
-  });
+  const isUsed = design.lines.some((line) =>
+    listPortEnds(line).some((end) => end.tankId === tankId && end.portId === portId),
+  );
   if (isUsed) return null;
   return {
     code: "removePort",

@@ -7,7 +7,7 @@ import { roundTenth } from "../design/moves";
 import { toNewNode, toNodes } from "../design/nodes";
 import type { Tank, Vent } from "../design/plumbing";
 import { isCourseClear } from "../fit/clearCourse";
-import { measureFloorMm } from "../fit/passages";
+import { measureFloorMm } from "../fit/floor";
 import { measureExtent } from "../geometry/solid";
 import { add, dot, interpolate, measureLength, subtract, type Vec3, vec } from "../geometry/vec";
 import { clamp } from "../quantity/tolerance";

@@ -1,20 +1,13 @@
 import type { Design } from "../design/design";
 import type { Gear } from "../design/gear";
 import type { Line, Tank } from "../design/plumbing";
+import { listPortEnds } from "../design/portEnds";
 import type { DrainPath, Leg } from "../falls/drainPath";
-import {
-  areApart,
-  findLegRoom,
-  GIVES_MM,
-  goesThroughOwn,
-  measureLegClash,
-  measureLegIn,
-  measureTankClash,
-} from "../fit/clashes";
+import { findLegRoom, GIVES_MM, goesThroughOwn, measureLegClash, measureLegIn, measureTankClash } from "../fit/clashes";
 import { listLineLegs } from "../fit/lineLegs";
 import { listTankBlocks } from "../fit/tankBlocks";
 import { isSetIn, toGearBlock } from "../gear/gearBlock";
-import type { Block } from "../geometry/blocks";
+import { areApart } from "../geometry/blocks";
 import { measureLength, subtract, type Vec3 } from "../geometry/vec";
 import { createRecall } from "../quantity/recall";
 import { createFinding } from "./createFinding";
@@ -79,13 +72,17 @@ const checkInParts = (laid: Laid, tanks: readonly Tank[], gear: readonly Gear[])
 
 function checkInTanks(laid: Laid, tanks: readonly Tank[]): Finding[] {
   const { line, legs } = laid;
-  const joined = listJoined(line);
+  const joined = listPortEnds(line).map(({ tankId }) => tankId);
   return tanks.flatMap((tank): Finding[] => {
     const isOwn = joined.includes(tank.id);
     const blocks = listTankBlocks(tank).filter((block) => !areApart(laid, block));
     if (blocks.length === 0) return [];
     // the hose of a pump that stands in the tank begins there
-    if (line.kind === "hose" && !isOwn && listEnds(laid).some((end) => blocks.some((block) => isIn(end, block))))
+    if (
+      line.kind === "hose" &&
+      !isOwn &&
+      listEnds(laid).some((end) => blocks.some((block) => !areApart({ min: end, max: end }, block)))
+    )
       return [];
     const leg = legs.find((one) => {
       const near = blocks.filter((block) => !areApart(findLegRoom(one), block));
@@ -109,18 +106,6 @@ function checkInGear(laid: Laid, gear: readonly Gear[]): Finding[] {
 
 const tellInPart = ({ lineId, index }: Leg, { id, name }: Tank | Gear, isOwn: boolean): Finding =>
   createFinding({ kind: "leg", lineId, index }, { code: "legInPart", otherId: id, otherName: name, isOwn });
-
-function listJoined(line: Line): readonly string[] {
-  switch (line.kind) {
-    case "drain":
-      return line.to.kind === "inlet" ? [line.to.tankId] : [];
-    case "hose":
-      return [line.from, line.to].flatMap((end) => (end.kind === "tank" ? [end.tankId] : []));
-    case "vent":
-    case "dumpLine":
-      return [line.fromTank];
-  }
-}
 
 function checkPipes(one: Laid, all: readonly Laid[], before: number): Finding[] {
   for (let i = 0; i < before; i++) {
@@ -147,9 +132,6 @@ function checkPipes(one: Laid, all: readonly Laid[], before: number): Finding[] 
 const ONE_PLACE_MM = 1;
 
 const listEnds = ({ legs }: Laid): Vec3[] => (legs.length === 0 ? [] : [legs[0]!.from, legs.at(-1)!.to]);
-
-const isIn = (p: Vec3, { min, max }: Block): boolean =>
-  p.x > min.x && p.x < max.x && p.y > min.y && p.y < max.y && p.z > min.z && p.z < max.z;
 
 // Where two lines are joined: one ends on the other, or both end in one place.
 function listJoints(one: Laid, other: Laid): Vec3[] {

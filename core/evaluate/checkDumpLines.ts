@@ -1,5 +1,6 @@
 import type { Design } from "../design/design";
 import type { DumpLine } from "../design/plumbing";
+import { listPortEnds } from "../design/portEnds";
 import { measureBoreVolumeL } from "../falls/ponding";
 import { add, type Vec3 } from "../geometry/vec";
 import { isAtLeast, SAME_HEIGHT_MM } from "../quantity/tolerance";
@@ -102,11 +103,8 @@ export function checkBlackOutlets({ rig, tanks, lines }: Design): Finding[] {
     if (tank.holds !== "black") return [];
     return tank.ports.flatMap(({ id, kind, atMm }): Finding[] => {
       if (kind !== "outlet") return [];
-      const isLed = lines.some(
-        (line) =>
-          (line.kind === "dumpLine" && line.fromTank === tank.id && line.fromPort === id) ||
-          (line.kind === "hose" &&
-            [line.from, line.to].some((end) => end.kind === "tank" && end.tankId === tank.id && end.portId === id)),
+      const isLed = lines.some((line) =>
+        listPortEnds(line).some(({ tankId, portId }) => tankId === tank.id && portId === id),
       );
       const insideMm = measureInMm({ rig }, add(tank.atMm, atMm));
       if (isLed || insideMm <= REACH_MM) return [];

@@ -2,7 +2,9 @@ import type { Design } from "../design/design";
 import type { GearOf } from "../design/gear";
 import { findLineTrap, findTrap } from "../design/lineItems";
 import { toBlock, toTankBlock } from "../fit/obstacleGaps";
+import { toGearBlock } from "../gear/gearBlock";
 import { placeGearPort } from "../gear/gearPorts";
+import { areApart } from "../geometry/blocks";
 import type { Vec3 } from "../geometry/vec";
 import { findHalfBreadthMm } from "../hull/loft";
 import { listFittings } from "../through/fittings";
@@ -107,22 +109,13 @@ function checkTail({ lines }: Design, piece: Fitting, worstOverMm: number): Find
 function checkHandle(design: Design, piece: Fitting): Finding[] {
   if (!piece.spec.hasSeacock) return [];
   const longMm = HANDLE_MM + HANDLE_PER_BORE * piece.spec.boreMm;
-  const { min, max } = toPieceBlock(piece);
+  const { min, max } = toGearBlock(piece);
   const solids = [
     ...design.obstacles.filter(({ kind }) => kind !== "cabinet" && kind !== "window" && kind !== "hull").map(toBlock),
     ...design.tanks.map(toTankBlock),
-    ...design.gear.filter(({ id }) => id !== piece.id).map(toPieceBlock),
+    ...design.gear.filter(({ id }) => id !== piece.id).map(toGearBlock),
   ];
-  const isFree = (low: Vec3, high: Vec3) =>
-    solids.every(
-      (one) =>
-        one.max.x <= low.x ||
-        one.min.x >= high.x ||
-        one.max.y <= low.y ||
-        one.min.y >= high.y ||
-        one.max.z <= low.z ||
-        one.min.z >= high.z,
-    );
+  const isFree = (min: Vec3, max: Vec3) => solids.every((one) => areApart(one, { min, max }));
   const wide = { y: { low: min.y, high: max.y } };
   const ways: readonly (readonly [Vec3, Vec3])[] = [
     [
@@ -142,11 +135,6 @@ function checkHandle(design: Design, piece: Fitting): Finding[] {
     ? []
     : [createFinding(toRef(piece), { code: "handleBlocked", longMm })];
 }
-
-const toPieceBlock = ({ atMm, sizeMm }: Design["gear"][number]) => ({
-  min: atMm,
-  max: { x: atMm.x + sizeMm.x, y: atMm.y + sizeMm.y, z: atMm.z + sizeMm.z },
-});
 
 type Shared = ReturnType<typeof listSharers>[number];
 

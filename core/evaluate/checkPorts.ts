@@ -1,5 +1,6 @@
 import type { Design } from "../design/design";
 import type { Line, Tank } from "../design/plumbing";
+import { listPortEnds } from "../design/portEnds";
 import { measureFittingGaps } from "../fit/portFittings";
 import { measureExtent } from "../geometry/solid";
 import { createRecall } from "../quantity/recall";
@@ -43,20 +44,6 @@ function checkCrowded(tank: Tank, onPort: OnPorts): Finding[] {
     const names = [first, ...others].map(({ name }) => name);
     return [createFinding({ kind: "port", tankId: tank.id, id }, { code: "portCrowded", lineId: first.id, names })];
   });
-}
-
-type PortEnd = { readonly tankId: string; readonly portId: string };
-
-function listPortEnds(line: Line): readonly PortEnd[] {
-  switch (line.kind) {
-    case "drain":
-      return line.to.kind === "inlet" ? [line.to] : [];
-    case "hose":
-      return [line.from, line.to].flatMap((end) => (end.kind === "tank" ? [end] : []));
-    case "vent":
-    case "dumpLine":
-      return [{ tankId: line.fromTank, portId: line.fromPort }];
-  }
 }
 
 // A hole that nothing shuts: an outlet with no valve, and no line or hose that could have one further on; any other that

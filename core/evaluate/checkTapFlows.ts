@@ -1,7 +1,6 @@
 import type { Design } from "../design/design";
 import { buildGearGraph } from "../gear/gearGraph";
-import { toSetting } from "../gear/settings";
-import { solveFlows } from "../gear/solveFlows";
+import { solveTapLpm } from "../gear/tapFlows";
 import { createRecall } from "../quantity/recall";
 import { createFinding } from "./createFinding";
 import type { Finding } from "./findings";
@@ -20,21 +19,17 @@ export function checkTapFlows(design: Design): readonly Finding[] {
 
 function findWeak(design: Design): Finding[] {
   const graph = buildGearGraph(design);
-  const idsOf = (kind: "tap" | "pump") =>
-    new Set(design.gear.flatMap(({ id, spec }) => (spec.kind === kind ? [id] : [])));
-  const [taps, pumps] = [idsOf("tap"), idsOf("pump")];
+  const pumps = new Set(design.gear.flatMap(({ id, spec }) => (spec.kind === "pump" ? [id] : [])));
   return design.gear.flatMap((piece): Finding[] => {
     if (piece.spec.kind !== "tap") return [];
     const leastLpm = piece.spec.use === "shower" ? LEAST_LPM.shower : LEAST_LPM.other;
     const opening = design.states.filter(({ openTaps }) => openTaps.includes(piece.id));
     // a state that opens it with every pump off lets it run empty, unless there is none but such
     const driven = opening.filter(({ on }) => on.some((id) => pumps.has(id)));
-    const flows = (driven.length > 0 ? driven : opening).map((state) => {
-      // with the other taps shut: together each gives less
-      const openTaps = state.openTaps.filter((id) => id === piece.id || !taps.has(id));
-      const { ends } = solveFlows(design, graph, toSetting({ ...state, openTaps }));
-      return { lpm: Math.max(0, ends.find(({ node }) => node === `${piece.id}:in`)?.lpm ?? 0), name: state.name };
-    });
+    const flows = (driven.length > 0 ? driven : opening).map((state) => ({
+      lpm: solveTapLpm(design, graph, state, piece.id),
+      name: state.name,
+    }));
     const [worst] = [...flows].sort((a, b) => a.lpm - b.lpm);
     if (!worst || worst.lpm >= leastLpm) return [];
     const numbers = { code: "tapWeak", lps: worst.lpm / 60, leastLps: leastLpm / 60, stateName: worst.name } as const;

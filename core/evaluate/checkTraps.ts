@@ -1,7 +1,7 @@
 import type { Surroundings } from "../design/design";
 import { findLineTrap, findTrap, listInlinePieces } from "../design/lineItems";
 import { type DrainPath, listLineTraps } from "../falls/drainPath";
-import { measureFloorMm } from "../fit/passages";
+import { measureFloorMm } from "../fit/floor";
 import { measurePlanLength, subtract } from "../geometry/vec";
 import { toCodeBoreMm } from "../parts/pipes";
 import { isAtLeast, isAtMost } from "../quantity/tolerance";

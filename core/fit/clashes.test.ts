@@ -2,17 +2,9 @@ import fc from "fast-check";
 import { readDemo } from "@/tests/demoRigs";
 import type { Tank } from "../design/plumbing";
 import { buildLeg, type Leg } from "../falls/drainPath";
-import type { Block } from "../geometry/blocks";
+import { areApart, type Block } from "../geometry/blocks";
 import { interpolate, measureLength, subtract, type Vec3, vec } from "../geometry/vec";
-import {
-  areApart,
-  findLegRoom,
-  goesThroughOwn,
-  measureLegClash,
-  measureLegIn,
-  measureTankClash,
-  toAxis,
-} from "./clashes";
+import { findLegRoom, goesThroughOwn, measureLegClash, measureLegIn, measureTankClash, toAxis } from "./clashes";
 import { toTankBlock } from "./obstacleGaps";
 
 const pipe = { innerMm: 36.4, outerMm: 40, manningN: 0.009 };

@@ -39,15 +39,6 @@ export function findLegRoom(leg: Leg): Block {
   return room;
 }
 
-/** Whether two blocks have nothing in common. */
-export const areApart = (a: Block, b: Block): boolean =>
-  a.max.x <= b.min.x ||
-  b.max.x <= a.min.x ||
-  a.max.y <= b.min.y ||
-  b.max.y <= a.min.y ||
-  a.max.z <= b.min.z ||
-  b.max.z <= a.min.z;
-
 /** How deep a leg reaches into a block, mm: at most half its outside; negative where it passes clear [C]. */
 export function measureLegIn(leg: Leg, block: Block): number {
   const { from, to } = toAxis(leg);

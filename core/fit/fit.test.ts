@@ -4,8 +4,9 @@ import { readDemo } from "@/tests/demoRigs";
 import type { Drain } from "../design/plumbing";
 import { buildDrainPath } from "../falls/drainPath";
 import { vec } from "../geometry/vec";
+import { measureFloorMm } from "./floor";
 import { findClearance, measureLegGaps, measureSillGapMm, measureTankGaps, toBlock, toTankBlock } from "./obstacleGaps";
-import { listPassages, measureFloorMm } from "./passages";
+import { listPassages } from "./passages";
 
 const kranich = readDemo("kranich");
 const tank = kranich.tanks[0]!;

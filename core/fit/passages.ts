@@ -4,6 +4,7 @@ import type { Obstacle } from "../design/rig";
 import type { DrainPath, Leg } from "../falls/drainPath";
 import { add, interpolate, scale, subtract, type Vec3, vec } from "../geometry/vec";
 import { createRecall } from "../quantity/recall";
+import { measureFloorMm } from "./floor";
 import { computeFloorHole, computeWallHole, type Hole } from "./holeSize";
 import { toBlock } from "./obstacleGaps";
 import { findRole } from "./roles";
@@ -33,10 +34,6 @@ export type Passage = {
   readonly behind: { readonly obstacle: Obstacle; readonly clearMm: number } | null;
   readonly drillFrom: "above" | "below" | "either";
 };
-
-/** Total thickness of the floor, mm. */
-export const measureFloorMm = (design: Surroundings): number =>
-  design.rig.floorLayers.reduce((sum, layer) => sum + layer.thicknessMm, 0);
 
 /** Side of a cabinet, mm [T]. */
 const CABINET_MM = 16;

@@ -1,7 +1,7 @@
 import type { Design } from "../design/design";
 import { type Vec3, vec } from "../geometry/vec";
+import { measureFloorMm } from "./floor";
 import { findClearance, toBlock, toTankBlock } from "./obstacleGaps";
-import { measureFloorMm } from "./passages";
 import { listTankHinders } from "./tankHinders";
 
 type Axis = "x" | "y" | "z";

@@ -4,6 +4,7 @@ import { type Block, measureBlockGap } from "../geometry/blocks";
 import type { Vec2 } from "../geometry/polygon";
 import { measureExtent, placeOnAxis, type Solid, toPrism } from "../geometry/solid";
 import { add, type Vec3, vec } from "../geometry/vec";
+import { measureFloorMm } from "./floor";
 
 type Covered = Pick<Tank, "solid" | "atMm" | "wallMm" | "insulationMm">;
 
@@ -32,7 +33,7 @@ export function listTankBlocks({ solid, atMm, wallMm, insulationMm }: Covered): 
 /** How deep a tank reaches into the floor, from above or from below, mm; 0 or less where it stands clear of it [C]. */
 export function measureInFloorMm({ rig }: Pick<Design, "rig">, tank: Covered): number {
   const floor: Block = {
-    min: vec(0, -rig.widthMm / 2, -rig.floorLayers.reduce((sum, { thicknessMm }) => sum + thicknessMm, 0)),
+    min: vec(0, -rig.widthMm / 2, -measureFloorMm({ rig })),
     max: vec(rig.lengthMm, rig.widthMm / 2, 0),
   };
   return -Math.min(...listTankBlocks(tank).map((block) => measureBlockGap(block, floor)));

@@ -1,8 +1,8 @@
 import type { Design } from "../design/design";
 import type { WorkingState } from "../design/gear";
-import { buildGearGraph } from "./gearGraph";
+import { buildGearGraph, type GearGraph } from "./gearGraph";
 import { toSetting } from "./settings";
-import { solveFlows } from "./solveFlows";
+import { type FlowResult, solveFlows } from "./solveFlows";
 
 export type TapFlow = {
   readonly tapId: string;
@@ -12,6 +12,16 @@ export type TapFlow = {
   readonly aloneLpm: number;
   readonly togetherLpm: number;
 };
+
+/** What comes out of one tap in a state, L/min, with every other tap shut; the state opens what else it opens. */
+export function solveTapLpm(design: Design, graph: GearGraph, state: WorkingState, tapId: string): number {
+  const isTap = (id: string) => design.gear.some((piece) => piece.id === id && piece.spec.kind === "tap");
+  const openTaps = [...state.openTaps.filter((id) => !isTap(id)), tapId];
+  return readTap(solveFlows(design, graph, toSetting({ ...state, openTaps })), tapId);
+}
+
+const readTap = ({ ends }: FlowResult, tapId: string): number =>
+  Math.max(0, ends.find(({ node }) => node === `${tapId}:in`)?.lpm ?? 0);
 
 /**
  * What comes out of each tap alone and when all are open at once, L/min: in the state in which it is open, or else in the
@@ -29,13 +39,11 @@ export function computeTapFlows(design: Design): TapFlow[] {
     const state = design.states.find(({ openTaps }) => openTaps.includes(tapId)) ?? liveliest;
     const others = state.openTaps.filter((id) => !taps.includes(id));
     if (!together.has(state.id)) together.set(state.id, solve(state, [...others, ...taps]));
-    const read = (flows: ReturnType<typeof solve>) =>
-      Math.max(0, flows.ends.find(({ node }) => node === `${tapId}:in`)?.lpm ?? 0);
     return {
       tapId,
       stateId: state.id,
-      aloneLpm: read(solve(state, [...others, tapId])),
-      togetherLpm: read(together.get(state.id)!),
+      aloneLpm: solveTapLpm(design, graph, state, tapId),
+      togetherLpm: readTap(together.get(state.id)!, tapId),
     };
   });
 }

@@ -18,6 +18,15 @@ export function measureBlockGap(a: Block, b: Block): number {
   return inside > 0 ? Math.sqrt(outside) : inside;
 }
 
+/** Whether two blocks share no room; sides that touch share none. */
+export const areApart = (a: Block, b: Block): boolean =>
+  a.max.x <= b.min.x ||
+  b.max.x <= a.min.x ||
+  a.max.y <= b.min.y ||
+  b.max.y <= a.min.y ||
+  a.max.z <= b.min.z ||
+  b.max.z <= a.min.z;
+
 /** Gaps wider than this, mm, are of no interest to any clearance rule, so a lower bound will do. */
 const WIDE_MM = 500;
 

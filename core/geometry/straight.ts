@@ -14,7 +14,7 @@ export function measureApartMm(one: Straight, other: Straight): number {
   const [pp, pq, qq] = [dot(p, p), dot(p, q), dot(q, q)];
   const [pg, qg] = [dot(p, gap), dot(q, gap)];
   const across = pp * qq - pq * pq;
-  // side by side: an end is as near as any place between
+  // parallel: an end of one of them is as near as anything between
   const foot = across > 1e-9 * pp * qq ? clamp((pq * qg - qq * pg) / across, 0, 1) : 0;
   const otherShare = qq > 0 ? clamp((qg + pq * foot) / qq, 0, 1) : 0;
   const share = pp > 0 ? clamp((pq * otherShare - pg) / pp, 0, 1) : 0;

@@ -5,6 +5,7 @@ import type { PartRef } from "../design/part";
 import type { Line, Vent } from "../design/plumbing";
 import type { Finding } from "../evaluate/findings";
 import type { Leg } from "../falls/drainPath";
+import { findLegRoom } from "../fit/clashes";
 import type { Block } from "../geometry/blocks";
 import { add, scale, type Vec3, vec } from "../geometry/vec";
 import type { MoveWay, Remedy } from "./remedy";
@@ -45,20 +46,10 @@ export const proposeLegClear = (line: Line, at: LegRef, missingMm: number): Reme
 
 /** A leg led past a block that it goes through, on that side of it that is nearest. */
 export const proposeLegPast = (line: Line, leg: Leg, block: Block): Remedy[] =>
-  shiftLeg(line, leg, listWaysOut(findRoom(leg), block, PAST_MM));
+  shiftLeg(line, leg, listWaysOut(findLegRoom(leg), block, PAST_MM));
 
 /** Beside what it was led past a pipe keeps so much, mm [T]. */
 const PAST_MM = 10;
-
-function findRoom({ from, to, pipe }: Leg): Block {
-  const half = pipe.outerMm / 2;
-  const along = (axis: "x" | "y" | "z", pick: "min" | "max") => Math[pick](from[axis], to[axis]);
-  const [low, high] = [vec(-half, -half, -half), vec(half, half, half + pipe.innerMm)];
-  return {
-    min: add(vec(along("x", "min"), along("y", "min"), along("z", "min")), low),
-    max: add(vec(along("x", "max"), along("y", "max"), along("z", "max")), high),
-  };
-}
 
 /** The straight moves that take one block clear of another by so much, nearest first. */
 function listWaysOut(a: Block, b: Block, clearMm: number): Shift[] {

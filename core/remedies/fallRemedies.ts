@@ -9,7 +9,7 @@ import { measureLegSlacks } from "../evaluate/legSlack";
 import { listParkedStandings } from "../evaluate/parkedAttitudes";
 import { buildDrainPath, type DrainPath, type Leg } from "../falls/drainPath";
 import { measureLegFallMm, measureLevelLengthMm } from "../falls/fallBudget";
-import { measureFloorMm } from "../fit/passages";
+import { measureFloorMm } from "../fit/floor";
 import { add, scale, subtract, vec } from "../geometry/vec";
 import { toCodeBoreMm } from "../parts/pipes";
 import { lookUpLimit } from "../rules/lookUpLimit";

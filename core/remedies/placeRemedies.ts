@@ -10,7 +10,7 @@ import { buildVentWay } from "../edits/ventEdits";
 import type { Finding } from "../evaluate/findings";
 import { buildDrainPath } from "../falls/drainPath";
 import { clearPort } from "../fit/clearPort";
-import { measureFloorMm } from "../fit/passages";
+import { measureFloorMm } from "../fit/floor";
 import { add, measureLength, subtract, type Vec3, vec } from "../geometry/vec";
 import { clamp } from "../quantity/tolerance";
 import { listServed } from "../tanks/portPlace";

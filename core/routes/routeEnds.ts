@@ -5,7 +5,7 @@ import type { Drain, Fixture, Pipe, Port, Tank } from "../design/plumbing";
 import { buildDrainPath } from "../falls/drainPath";
 import { buildNetwork, followDrain, type Network } from "../falls/network";
 import { clearPort } from "../fit/clearPort";
-import { measureFloorMm } from "../fit/passages";
+import { measureFloorMm } from "../fit/floor";
 import { measureExtent } from "../geometry/solid";
 import { add, interpolate, measureLength, measurePlanLength, subtract, type Vec3, vec } from "../geometry/vec";
 import { listLevelGroup } from "../tanks/linkedTanks";

@@ -6,7 +6,7 @@ import { USUAL_FIXTURES } from "../design/usualFixtures";
 import { buildDrainPath } from "../falls/drainPath";
 import { buildNetwork } from "../falls/network";
 import { computePonds } from "../falls/ponding";
-import { measureFloorMm } from "../fit/passages";
+import { measureFloorMm } from "../fit/floor";
 import { dot, type Vec3, vec } from "../geometry/vec";
 import { listOpenings } from "../tanks/openings";
 import { layOutFreeEnd } from "./freeEnd";

@@ -6,7 +6,7 @@ import type { Design } from "../design/design";
 import type { Vent } from "../design/plumbing";
 import { listParkedStandings } from "../evaluate/parkedAttitudes";
 import { buildNetwork } from "../falls/network";
-import { measureFloorMm } from "../fit/passages";
+import { measureFloorMm } from "../fit/floor";
 import { add, dot, measureLength, measurePlanLength, subtract, type Vec3, vec } from "../geometry/vec";
 import { listOpenings } from "../tanks/openings";
 import { computeTankFull } from "../tanks/tankLevels";

@@ -1,8 +1,8 @@
 import type { Design } from "../design/design";
 import type { Edit } from "../design/edit";
 import { buildAddTank } from "../edits/tankEdits";
+import { measureFloorMm } from "../fit/floor";
 import { toBlock } from "../fit/obstacleGaps";
-import { measureFloorMm } from "../fit/passages";
 import { listTankBlocks } from "../fit/tankBlocks";
 import { listTankHinders } from "../fit/tankHinders";
 import { type PrismSolid, placeOnAxis } from "../geometry/solid";

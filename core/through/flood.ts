@@ -1,6 +1,6 @@
 import type { Design } from "../design/design";
+import { measureFloorMm } from "../fit/floor";
 import { listHoseCourse } from "../fit/lineLegs";
-import { measureFloorMm } from "../fit/passages";
 import { vec } from "../geometry/vec";
 import { measureVolumeBelowL } from "../geometry/volumeBelow";
 import { listOutHoses, solveLift } from "../heads/lift";

@@ -2,7 +2,7 @@ import type { Design } from "@/core/design/design";
 import type { Drain } from "@/core/design/plumbing";
 import { buildDrainPath, type DrainPath } from "@/core/falls/drainPath";
 import { buildNetwork } from "@/core/falls/network";
-import { measureFloorMm } from "@/core/fit/passages";
+import { measureFloorMm } from "@/core/fit/floor";
 import { measureExtent } from "@/core/geometry/solid";
 import { measureLength, measurePlanLength, subtract } from "@/core/geometry/vec";
 import { formatLength, type Units } from "@/words/units";

@@ -7,6 +7,7 @@ import { toPartKey } from "@/core/design/part";
 import type { FixtureKind } from "@/core/design/plumbing";
 import type { Severity } from "@/core/evaluate/findings";
 import type { Leg } from "@/core/falls/drainPath";
+import { measureFloorMm } from "@/core/fit/floor";
 import { isHit } from "@/core/fit/hits";
 import { layOutLongSection } from "@/core/section/longSection";
 import type { LongSection } from "@/core/section/sectionLayout";
@@ -84,7 +85,7 @@ export function LongSectionView() {
   const view = useMemo((): View | null => fit && { ...fit, x: (s) => fit.x(s + slip) }, [fit, slip]);
   if (!design || !drain || !layout || !result || !fit || !view) return <NoDrain />;
 
-  const floorMm = design.rig.floorLayers.reduce((sum, layer) => sum + layer.thicknessMm, 0);
+  const floorMm = measureFloorMm(design);
   const severities = evaluation?.findings.flatMap((f): [string, Severity][] =>
     f.at.kind === "leg" ? [[toPartKey(f.at), f.severity]] : [],
   );

@@ -10,7 +10,7 @@ import {
 } from "@/core/design/plumbing";
 import { CRASH_CLASSES, type CrashClass } from "@/core/design/rig";
 import { buildBoltCount } from "@/core/edits/boltEdits";
-import { measureFloorMm } from "@/core/fit/passages";
+import { measureFloorMm } from "@/core/fit/floor";
 import { listAssembly } from "@/core/fixing/assembly";
 import { computeFixing, type FixingResult } from "@/core/fixing/fixing";
 import { measureExtent } from "@/core/geometry/solid";
