@@ -5,8 +5,8 @@ for (const name of TWO_RIGS) {
   test(`${name}: the building is ticked off step by step, and is there again after a reload`, async ({ page }) => {
     await openRig(page, name);
     await page.keyboard.press("8");
-    const now = page.getByRole("list", { name: "Now" });
-    const first = now.getByRole("checkbox").first();
+    // done before it was settled is done all the same
+    const first = page.getByRole("group", { name: "Steps" }).getByRole("checkbox", { checked: false }).first();
     const label = (await first.getAttribute("aria-label"))!;
     await first.click();
     const done = page.getByRole("list", { name: "Done" });
@@ -64,6 +64,31 @@ test("the parts go out as a table with price and shop and come back; steps are m
   const drawing = page.waitForEvent("download");
   await page.getByRole("button", { name: "Plan as DXF" }).click();
   expect((await drawing).suggestedFilename()).toBe("kranich-plan.dxf");
+});
+
+test("what is not settled is not built: under the step stands why, a press leads there, and the phone says it too", async ({
+  page,
+}) => {
+  await openWorkbench(page);
+  await openSample(page, "Lesesaal, heads");
+  await page.keyboard.press("8");
+  const held = page.getByRole("list", { name: "Settle first" });
+  const hole = held.getByRole("listitem").filter({ hasText: "Drill the hole for Sink drain" });
+  await expect(hole).toContainText(/from the rear edge 5030.mm/);
+  await expect(page.getByRole("list", { name: "Now" })).not.toContainText("Sink drain");
+  await expectAccessible(page);
+  await hole.getByRole("button", { name: /Settle first: Sink drain, leg 3 runs backwards/ }).click();
+  await expect(page.getByRole("button", { name: /^Must Sink drain, leg 3 runs backwards/ })).toHaveAttribute(
+    "aria-expanded",
+    "true",
+  );
+  await page.keyboard.press("8");
+  await page.getByRole("button", { name: "Open on this device" }).click();
+  await page.getByRole("button", { name: "Holes" }).click();
+  const card = page.getByTestId("under-card");
+  await expect(card).toContainText("Settle first: Sink drain, leg 3 runs backwards");
+  await page.keyboard.press("ArrowRight");
+  await expect(card).not.toContainText("Settle first");
 });
 
 test("the road: dumped, read, taken back, searched, and there again after a reload", async ({ page }) => {

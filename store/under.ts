@@ -60,9 +60,9 @@ export function isSheet(value: unknown): value is UnderSheet {
 
 function isCard(value: unknown): boolean {
   if (typeof value !== "object" || value === null) return false;
-  const { id, group, title, figures, text } = value as Record<string, unknown>;
+  const { id, group, title, figures, text, hold = "" } = value as Record<string, unknown>;
   return (
-    [id, group, title, text].every((one) => typeof one === "string") &&
+    [id, group, title, text, hold].every((one) => typeof one === "string") &&
     Array.isArray(figures) &&
     figures.every((pair) => Array.isArray(pair) && pair.length === 2 && pair.every((one) => typeof one === "string"))
   );

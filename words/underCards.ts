@@ -1,5 +1,6 @@
 import { settleOwnWork } from "@/core/build/ownSteps";
 import { listSteps, orderSteps } from "@/core/build/steps";
+import { listUnsettled } from "@/core/build/unsettled";
 import type { Design } from "@/core/design/design";
 import { toLegKey } from "@/core/design/nodes";
 import type { Evaluation } from "@/core/evaluate/evaluation";
@@ -8,11 +9,14 @@ import { listDrainDown } from "@/core/frost/drainDown";
 import { listSpringUp } from "@/core/frost/springUp";
 import type { BuildRecord } from "@/core/record/record";
 import { listHoles } from "@/core/through/holes";
-import { describeStep, tellStep } from "./build";
+import { speakFor } from "./afloat";
+import { describeStep, describeUnsettled, tellStep } from "./build";
 import { sayBeforeDrilling } from "./cautions";
 import { describeDrainDown, describeSpringStep } from "./frost";
-import { describeHole, describeSaw, describeSize } from "./holes";
+import { describeHole, describeSaw } from "./holes";
 import { describePipe } from "./parts";
+import { listHoleFigures, listStepFigures } from "./stepFigures";
+import { describeFinding } from "./tellFinding";
 import { formatLength, formatQuantity, type Units } from "./units";
 
 export const UNDER_GROUPS = ["steps", "holes", "legs", "frost", "spring"] as const;
@@ -26,6 +30,8 @@ export type UnderCard = {
   /** Large figures with what they are. */
   readonly figures: readonly (readonly [string, string])[];
   readonly text: string;
+  /** What is to be settled before it is done; not said in older sheets. */
+  readonly hold?: string;
   /** The fall a pipe should have, mm/m, for the level; null where there is none. */
   readonly slopeMmPerM: number | null;
 };
@@ -56,24 +62,29 @@ export function writeUnderCards(
   build: Pick<BuildRecord, "steps" | "rules" | "order"> = {},
 ): UnderSheet {
   const length = (mm: number) => formatLength(mm, units);
-  const order = orderSteps(settleOwnWork(listSteps(design, evaluation), build).steps, build.order);
+  const say = speakFor(design.rig.kind);
+  const listed = settleOwnWork(listSteps(design, evaluation), build).steps;
+  const order = orderSteps(listed, build.order);
+  const unsettled = listUnsettled(design, listed, evaluation.findings);
+  const holdOf = (stepId: string): Pick<UnderCard, "hold"> => {
+    const against = unsettled.get(stepId);
+    if (!against) return {};
+    return { hold: describeUnsettled(against.map((finding) => describeFinding(finding, design, units).title)) };
+  };
   const steps = (order.ok ? order.steps : []).map((step) => {
     const { tools, caution } = tellStep(step, design);
     const text = `With ${tools}.${caution ? ` ${caution}` : ""}`;
-    return card("steps", step.id, { title: describeStep(step, design), text });
+    const figures = listStepFigures(step, { design, evaluation, units });
+    return card("steps", step.id, { title: describeStep(step, design), figures, text, ...holdOf(step.id) });
   });
-  const holes = listHoles(design, evaluation).map((hole, i) => {
-    const [face] = hole.facesMm;
-    return card("holes", hole.id, {
+  const holes = listHoles(design, evaluation).map((hole, i) =>
+    card("holes", hole.id, {
       title: `H${i + 1}: ${describeHole(hole, design)}`,
-      figures: [
-        ["size", describeSize(hole, units)],
-        ["from the rear edge", length(face.x)],
-        [face.y >= 0 ? "left of the middle" : "right of the middle", length(Math.abs(face.y))],
-      ],
-      text: `${describeSaw(hole.saw)}, from ${hole.drillFrom}. ${sayBeforeDrilling(design.rig.kind)}`,
-    });
-  });
+      figures: listHoleFigures(hole, units).map(([what, figure]) => [say(what), figure]),
+      text: `With ${describeSaw(hole.saw)}, from ${hole.drillFrom}. ${sayBeforeDrilling(design.rig.kind)}`,
+      ...holdOf(`drillHole:${hole.id}`),
+    }),
+  );
   const lineOf = new Map(design.lines.map((line) => [line.id, line]));
   const laid = [
     ...evaluation.drains.map(({ lineId, legs: all, ownLegs }) => ({ lineId, legs: all.slice(0, ownLegs) })),
@@ -97,6 +108,7 @@ export function writeUnderCards(
         ],
         text: `${describePipe(leg.pipe, units)}. Clip it so that it cannot sag.`,
         slopeMmPerM: leg.kind === "run" ? slope : null,
+        ...holdOf(`${line?.kind === "dumpLine" ? "layDumpLine" : "layDrain"}:${lineId}`),
       });
     });
   });

@@ -5,16 +5,15 @@ import { type ReactNode, useEffect, useRef, useState } from "react";
 import type { Design } from "@/core/design/design";
 import type { Finding } from "@/core/evaluate/findings";
 import { useWorkbench } from "@/store/useWorkbench";
-import { view as look, previewEdit, tilt } from "@/store/workbench";
+import { view as look, tilt } from "@/store/workbench";
 import { describeAttitude } from "@/words/attitudes";
 import { CAUTION, sayBeforeDrilling } from "@/words/cautions";
 import { describeLimitSource } from "@/words/sources";
 import { describeFinding } from "@/words/tellFinding";
 import { describeFindings } from "@/words/verdict";
-import { showPart } from "../drawing/showPart";
 import { Button } from "../kit/Button";
 import { SeverityMark } from "../kit/SeverityMark";
-import { toMovable, toStation } from "./stationOf";
+import { openFinding } from "./openFinding";
 
 // What mends a finding, the sums and their words load when the first one is opened.
 const RemedyList = dynamic(() => import("./RemedyList").then((module) => module.RemedyList), { ssr: false });
@@ -30,19 +29,6 @@ export function FindingsPanel() {
   const openId = useWorkbench((state) => state.findingId);
   if (!design || !evaluation) return null;
   const { findings } = evaluation;
-  const open = (finding: Finding | null) => {
-    previewEdit(null);
-    if (!finding) {
-      look({ findingId: null });
-      return;
-    }
-    look({
-      findingId: finding.id,
-      selection: toMovable(finding, design),
-      station: toStation(finding),
-      ...showPart(design, finding.at),
-    });
-  };
   return (
     <section aria-label="Findings" className="flex flex-col">
       <h2 className="plate px-3 pt-2.5 pb-1.5 text-[16px] leading-tight">{describeFindings(evaluation)}</h2>
@@ -62,7 +48,7 @@ export function FindingsPanel() {
               finding={finding}
               design={design}
               isOpen={finding.id === openId}
-              onToggle={() => open(finding.id === openId ? null : finding)}
+              onToggle={() => openFinding(finding.id === openId ? null : finding, design)}
             />
           ));
           const [first] = alike;

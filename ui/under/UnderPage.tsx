@@ -216,6 +216,11 @@ function Cards({
         <h2 className={`pt-1 text-[27px] leading-tight font-semibold ${isDone ? "line-through decoration-2" : ""}`}>
           {card.title}
         </h2>
+        {card.hold && (
+          <p className="mt-2 border-l-4 border-signal pl-3 text-[21px] leading-snug font-semibold text-signal">
+            {card.hold}
+          </p>
+        )}
         <dl className="pt-3">
           {card.figures.map(([what, figure]) => (
             <div key={what} className="border-t border-rule py-2">
@@ -252,9 +257,11 @@ function Cards({
 }
 
 // Said by the browser, where it has a voice.
-function speak({ title, figures, text }: UnderCard): void {
+function speak({ title, hold, figures, text }: UnderCard): void {
   if (!("speechSynthesis" in window)) return;
-  const said = [title, ...figures.map(([what, figure]) => `${what}: ${figure}`), text].join(". ");
+  const said = [title, ...(hold ? [hold] : []), ...figures.map(([what, figure]) => `${what}: ${figure}`), text].join(
+    ". ",
+  );
   window.speechSynthesis.cancel();
   window.speechSynthesis.speak(new SpeechSynthesisUtterance(said.replace(/\bmm\b/g, "millimetres")));
 }

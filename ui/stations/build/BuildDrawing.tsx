@@ -8,6 +8,7 @@ import { buildNetwork } from "@/core/falls/network";
 import { listCourse } from "@/core/fit/lineLegs";
 import { toTankBlock } from "@/core/fit/obstacleGaps";
 import type { Vec3 } from "@/core/geometry/vec";
+import { formatLength, type Units } from "@/words/units";
 
 type Flat = readonly [number, number];
 type View = (p: Vec3) => Flat;
@@ -23,14 +24,16 @@ const SIZE = { width: 300, gap: 30, pad: 10 };
 /** More numbers than this run into one another. */
 const MOST_MARKS = 8;
 
-/** The rig from above and from the side: what is built is solid, what the step is about is lit, what is not yet thin. */
-export function BuildDrawing({
-  design,
-  built,
-}: {
+type BuildDrawingProps = {
   readonly design: Design;
   readonly built: ReadonlyMap<string, Built>;
-}) {
+  /** Where the step is measured out, from the rear edge, the middle and the floor. */
+  readonly spot: Vec3 | null;
+  readonly units: Units;
+};
+
+/** The rig from above and from the side: what is built is solid, what the step is about is lit, what is not yet thin. */
+export function BuildDrawing({ design, built, spot, units }: BuildDrawingProps) {
   const shapes = useMemo(() => collect(design), [design]);
   const { rig } = design;
   const isCrowded = shapes.reduce((sum, { marks }) => sum + marks.length, 0) > MOST_MARKS;
@@ -87,9 +90,20 @@ export function BuildDrawing({
           return isClosed ? <polygon key={`${key}${i}`} {...common} /> : <polyline key={`${key}${i}`} {...common} />;
         }),
       )}
+      {spot && (
+        <>
+          <Measured from={above({ ...spot, x: 0 })} to={above(spot)} text={formatLength(Math.abs(spot.x), units)} />
+          <Measured from={above({ ...spot, y: 0 })} to={above(spot)} text={formatLength(Math.abs(spot.y), units)} />
+          <Cross at={above(spot)} />
+          {Math.abs(spot.z) >= LEAST_HEIGHT_MM && (
+            <Measured from={side({ ...spot, z: 0 })} to={side(spot)} text={formatLength(Math.abs(spot.z), units)} />
+          )}
+          <Cross at={side(spot)} />
+        </>
+      )}
       {shapes.flatMap(({ key, of, marks }) =>
-        // where there are many, those of the step alone, so that they can be read
-        (isCrowded && built.get(of) !== "lit" ? [] : marks).map(({ text, at }) => {
+        // where there are many, those of the step alone, and none where something is measured out, so that they can be read
+        (spot || (isCrowded && built.get(of) !== "lit") ? [] : marks).map(({ text, at }) => {
           const [x, y] = above(at);
           return (
             <text
@@ -112,6 +126,43 @@ export function BuildDrawing({
     </svg>
   );
 }
+
+/** Less than this over or under the floor is not drawn as a height, mm. */
+const LEAST_HEIGHT_MM = 5;
+
+// A distance with its figure, which stands beside it where it would not go in between.
+function Measured({ from, to, text }: { readonly from: Flat; readonly to: Flat; readonly text: string }) {
+  const [x, y] = [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2];
+  const isAcross = Math.abs(from[1] - to[1]) > Math.abs(from[0] - to[0]);
+  const isRight = to[0] < SIZE.width - 60;
+  return (
+    <>
+      <path d={`M${from.map(round).join(" ")}L${to.map(round).join(" ")}`} stroke="var(--enamel)" strokeWidth={1} />
+      <text
+        x={isAcross ? to[0] + (isRight ? 7 : -7) : Math.max(34, x)}
+        y={isAcross ? y + 4 : y - 4}
+        fontSize={12}
+        textAnchor={isAcross ? (isRight ? "start" : "end") : "middle"}
+        className="figures"
+        stroke="var(--sheet)"
+        strokeWidth={4}
+        paintOrder="stroke"
+        style={{ fill: "var(--enamel)" }}
+      >
+        {text}
+      </text>
+    </>
+  );
+}
+
+const Cross = ({ at: [x, y] }: { readonly at: Flat }) => (
+  <path
+    d={`M${round(x - 5)} ${round(y)}h10M${round(x)} ${round(y - 5)}v10`}
+    stroke="var(--enamel)"
+    strokeWidth={2}
+    fill="none"
+  />
+);
 
 const round = (n: number): number => Math.round(n * 10) / 10;
 

@@ -3,7 +3,9 @@ import { useMemo, useState } from "react";
 import { listGoods } from "@/core/build/goods";
 import { settleOwnWork } from "@/core/build/ownSteps";
 import { listBuilt } from "@/core/build/progress";
+import { findStepSpot } from "@/core/build/stepSpot";
 import { type BuildStep, isUnderRig, listOpenSteps, listSteps, moveStep, orderSteps } from "@/core/build/steps";
+import { listUnsettled } from "@/core/build/unsettled";
 import type { Movable } from "@/core/design/moves";
 import { records } from "@/store/records";
 import { useWorkbench } from "@/store/useWorkbench";
@@ -34,9 +36,11 @@ export function BuildStage() {
   );
   const order = useMemo(() => orderSteps(listed, build.order), [listed, build.order]);
   const goods = useMemo(() => listGoods(design, evaluation, undefined, build.saws), [design, evaluation, build.saws]);
+  const unsettled = useMemo(() => listUnsettled(design, listed, evaluation.findings), [design, listed, evaluation]);
   const done = useMemo(() => new Set(build.done.map(({ stepId }) => stepId)), [build.done]);
   const open = order.ok ? listOpenSteps(order.steps, done) : [];
-  const current = open.find(({ id }) => id === pickedId) ?? open[0] ?? null;
+  const [clear, held] = [open.filter(({ id }) => !unsettled.has(id)), open.filter(({ id }) => unsettled.has(id))];
+  const current = open.find(({ id }) => id === pickedId) ?? clear[0] ?? held[0] ?? null;
   const built = useMemo(() => listBuilt(design, done, current), [design, done, current]);
   if (!order.ok) {
     return (
@@ -50,7 +54,7 @@ export function BuildStage() {
   const missingOf = (step: BuildStep) => listMissing(goods, step, build, design, units);
   const fits = (step: BuildStep) =>
     when === "any" || (when === "rain" ? !isUnderRig(step, design) : missingOf(step).length === 0);
-  const now = open.filter(fits);
+  const now = clear.filter(fits);
   const waiting = order.steps.filter((step) => !done.has(step.id) && !open.includes(step));
   const finished = order.steps.filter((step) => done.has(step.id));
   const move = (stepId: string, targetId: string, side: "before" | "after") => {
@@ -62,7 +66,16 @@ export function BuildStage() {
     setPicked(step.id);
     look({ selection: toPart(step) });
   };
-  const common = { design, build, missingOf, onMove: move, onPick: pick, pickedId: current?.id ?? null };
+  const common = {
+    design,
+    evaluation,
+    build,
+    unsettled,
+    missingOf,
+    onMove: move,
+    onPick: pick,
+    pickedId: current?.id ?? null,
+  };
   return (
     <section aria-label="The building" className="flex min-h-0 flex-1 flex-col bg-sheet">
       <StageHeader
@@ -95,13 +108,17 @@ export function BuildStage() {
           aria-label="Steps"
         >
           <StepList title="Now" steps={now} isDone={false} {...common} />
-          {now.length === 0 && open.length > 0 && (
+          {now.length === 0 && clear.length > 0 && (
             <p className="pt-3 text-[14px]">
               {when === "rain"
                 ? say("Everything that comes next is under the rig.")
                 : "For everything that comes next something is missing. Mark what came in the parts list."}
             </p>
           )}
+          {clear.length === 0 && held.length > 0 && (
+            <p className="pt-3 text-[14px]">Nothing can be done yet that may not have to be done again.</p>
+          )}
+          <StepList title="Settle first" steps={held.filter(fits)} isDone={false} {...common} />
           <StepList title="Waits for that" steps={waiting.filter(fits)} isDone={null} {...common} />
           <StepList title="Done" steps={finished} isDone {...common} />
         </div>
@@ -112,7 +129,12 @@ export function BuildStage() {
           role="group"
           aria-label="Drawing of the building"
         >
-          <BuildDrawing design={design} built={built} />
+          <BuildDrawing
+            design={design}
+            built={built}
+            spot={current && findStepSpot(current, design, evaluation)}
+            units={units}
+          />
         </div>
       </div>
     </section>

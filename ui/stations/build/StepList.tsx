@@ -2,20 +2,30 @@
 import { ChevronDown, ChevronUp } from "lucide-react";
 import { useState } from "react";
 import type { BuildStep } from "@/core/build/steps";
+import type { Unsettled } from "@/core/build/unsettled";
 import type { Design } from "@/core/design/design";
+import type { Evaluation } from "@/core/evaluate/evaluation";
+import type { Finding } from "@/core/evaluate/findings";
 import type { BuildRecord } from "@/core/record/record";
 import { records } from "@/store/records";
+import { useWorkbench } from "@/store/useWorkbench";
 import { tell } from "@/store/workbench";
-import { describeMissing, describeStep, tellStep } from "@/words/build";
+import { describeMissing, describeStep, describeUnsettled, tellStep } from "@/words/build";
+import { listStepFigures, type StepFigure } from "@/words/stepFigures";
+import { describeFinding } from "@/words/tellFinding";
 import { formatNumber, parsePlain } from "@/words/units";
+import { openFinding } from "../../findings/openFinding";
 import { Button } from "../../kit/Button";
+import { SeverityMark } from "../../kit/SeverityMark";
 import { today } from "../now";
 
 type StepListProps = {
   readonly title: string;
   readonly steps: readonly BuildStep[];
   readonly design: Design;
+  readonly evaluation: Evaluation;
   readonly build: BuildRecord;
+  readonly unsettled: Unsettled;
   /** Null where it cannot be ticked yet. */
   readonly isDone: boolean | null;
   readonly pickedId: string | null;
@@ -62,9 +72,25 @@ type StepProps = StepListProps & {
   readonly after: string | null;
 };
 
-function Step({ step, design, build, isDone, missingOf, onMove, onPick, before, after }: StepProps) {
+function Step({
+  step,
+  design,
+  evaluation,
+  build,
+  unsettled,
+  isDone,
+  pickedId,
+  missingOf,
+  onMove,
+  onPick,
+  before,
+  after,
+}: StepProps) {
+  const units = useWorkbench((state) => state.units);
   const { tools, caution } = tellStep(step, design);
+  const against = isDone === false ? (unsettled.get(step.id) ?? []) : [];
   const name = describeStep(step, design);
+  const isPicked = isDone === false && step.id === pickedId;
   const missing = isDone === false ? missingOf(step) : [];
   return (
     <>
@@ -77,17 +103,24 @@ function Step({ step, design, build, isDone, missingOf, onMove, onPick, before, 
         className="mt-0.5 size-6 shrink-0 accent-enamel phone:size-9"
       />
       <div className="min-w-0 flex-1">
-        <button type="button" className="w-full text-left" onClick={() => onPick(step)}>
+        <button
+          type="button"
+          className="w-full text-left"
+          onClick={() => onPick(step)}
+          {...(isDone === false ? { "aria-expanded": isPicked } : {})}
+        >
           <span className={`block text-[15px] leading-snug phone:text-[18px] ${isDone ? "line-through" : ""}`}>
             {name}
           </span>
-          {isDone === false && (
+          {isDone === false && <Figures figures={listStepFigures(step, { design, evaluation, units })} />}
+          {isPicked && (
             <span className="block text-[12.5px] leading-snug text-faint">
               {tools}; about {formatNumber(step.hours, 1)} h.
               {caution && <strong className="text-warn"> {caution}</strong>}
             </span>
           )}
         </button>
+        {against.length > 0 && <Against findings={against} design={design} />}
         {missing.length > 0 && <p className="text-[12.5px] leading-snug text-warn">{describeMissing(missing)}</p>}
         {isDone === true && <HoursField stepId={step.id} name={name} build={build} />}
       </div>
@@ -114,6 +147,29 @@ function Step({ step, design, build, isDone, missingOf, onMove, onPick, before, 
         </span>
       )}
     </>
+  );
+}
+
+function Figures({ figures }: { readonly figures: readonly StepFigure[] }) {
+  return figures.map(([what, figure]) => (
+    <span key={what} className="mr-3 inline-block text-[13.5px] leading-snug phone:text-[16px]">
+      <span className="text-faint">{what}</span> <span className="figures">{figure}</span>
+    </span>
+  ));
+}
+
+/** What is to be settled before the step; a press opens the first of it where it is settled. */
+function Against({ findings, design }: { readonly findings: readonly Finding[]; readonly design: Design }) {
+  const units = useWorkbench((state) => state.units);
+  return (
+    <button
+      type="button"
+      className="flex min-h-6 gap-1.5 py-0.5 text-left text-[13.5px] leading-snug text-signal underline phone:min-h-11 phone:text-[16px]"
+      onClick={() => openFinding(findings[0]!, design)}
+    >
+      <SeverityMark severity="must" />
+      {describeUnsettled(findings.map((finding) => describeFinding(finding, design, units).title))}
+    </button>
   );
 }
 

@@ -1,0 +1,159 @@
+import { findClipSpacingMm } from "@/core/build/clipSpacing";
+import { measureBareTank } from "@/core/build/stepSpot";
+import type { BuildStep } from "@/core/build/steps";
+import type { Design } from "@/core/design/design";
+import { findTrap } from "@/core/design/lineItems";
+import type { Drain, DumpLine, Tank } from "@/core/design/plumbing";
+import type { Evaluation } from "@/core/evaluate/evaluation";
+import { listLineLegs } from "@/core/fit/lineLegs";
+import type { Vec3 } from "@/core/geometry/vec";
+import { buildDumpRun } from "@/core/tanks/dumpRun";
+import { computeEmptyKg, computeFullKg } from "@/core/tanks/shell";
+import { type HoleEntry, listHoles } from "@/core/through/holes";
+import { speakFor } from "./afloat";
+import { describeSaw, describeSize } from "./holes";
+import { FASTENER_NAMES, FIXING_NAMES } from "./labels";
+import { describePort, describePortPlace } from "./ports";
+import { formatLength, formatQuantity, formatRun, type Units } from "./units";
+
+/** What it is, and its figure with the unit. */
+export type StepFigure = readonly [what: string, figure: string];
+
+type Told = { readonly design: Design; readonly evaluation: Evaluation; readonly units: Units };
+
+/** The figures a step is worked by, read off with a tape, in the words of the rig; none where it needs none. */
+export function listStepFigures(step: BuildStep, told: Told): readonly StepFigure[] {
+  const say = speakFor(told.design.rig.kind);
+  return listFigures(step, told).map(([what, figure]) => [say(what), figure]);
+}
+
+function listFigures({ kind, id, at }: BuildStep, told: Told): readonly StepFigure[] {
+  const { design, evaluation, units } = told;
+  const partId = "lineId" in at ? at.lineId : "id" in at ? at.id : null;
+  const tank = design.tanks.find((one) => one.id === partId);
+  const line = design.lines.find((one) => one.id === partId);
+  const piece = design.gear.find((one) => one.id === partId);
+  const length = (mm: number) => formatLength(mm, units);
+  switch (kind) {
+    case "drillHole": {
+      const hole = listHoles(design, evaluation).find((one) => id === `${kind}:${one.id}`);
+      return hole ? [...listHoleFigures(hole, units), ["with", describeSaw(hole.saw)]] : [];
+    }
+    case "fitTankPorts":
+      return tank ? listPortFigures(tank, told) : [];
+    case "fitFixing":
+      return tank?.fixing
+        ? [
+            [FIXING_NAMES[tank.fixing.kind].name.toLowerCase(), `${tank.fixing.bolts} × ${tank.fixing.size}`],
+            ["held in", FASTENER_NAMES[tank.fixing.fastener].toLowerCase()],
+          ]
+        : [];
+    case "hangTank": {
+      if (!tank) return [];
+      const { min, max } = measureBareTank(tank);
+      return [
+        ["its rear wall from the rear edge", length(min.x)],
+        [`its right wall ${toSide(min.y)}`, length(Math.abs(min.y))],
+        max.z <= 0 ? ["the floor down to its top", length(-max.z)] : ["the floor up to its underside", length(min.z)],
+        ["empty", formatQuantity(computeEmptyKg(tank), "weight", units)],
+        ["full", formatQuantity(computeFullKg(tank), "weight", units)],
+      ];
+    }
+    case "layDrain":
+      return line?.kind === "drain" ? listDrainFigures(line, told) : [];
+    case "layDumpLine":
+      return line?.kind === "dumpLine" ? listDumpFigures(line, told) : [];
+    case "layVent":
+    case "layHose":
+      return line ? [["length", formatRun(sumLengthMm(design, line.id) / 1000, units)]] : [];
+    case "fitTrap": {
+      const trap = line?.kind === "drain" ? findTrap(line) : null;
+      return trap && trap.sealMm > 0 ? [["water it holds back with", length(trap.sealMm)]] : [];
+    }
+    case "mountGear":
+      return piece
+        ? [
+            ["its rear from the rear edge", length(piece.atMm.x)],
+            [`its right side ${toSide(piece.atMm.y)}`, length(Math.abs(piece.atMm.y))],
+            [
+              piece.atMm.z >= 0 ? "its underside over the floor" : "its underside below the floor",
+              length(Math.abs(piece.atMm.z)),
+            ],
+          ]
+        : [];
+    case "trialTank": {
+      const full = evaluation.tanks.find(({ tankId }) => tankId === partId);
+      return full ? [["it takes", formatQuantity(full.capacityL, "volume", units)]] : [];
+    }
+    case "trialDump":
+    case "trialDrain":
+    case "trialBack":
+    case "trialHoses":
+    case "trialLaunch":
+    case "closeUp":
+    case "own":
+      return [];
+  }
+}
+
+const toSide = (yMm: number): string => `${yMm >= 0 ? "left" : "right"} of the middle`;
+
+/** Size of a hole and where its middle is on the face that is drilled; through a wall or a hull with its height. */
+export function listHoleFigures(hole: HoleEntry, units: Units): StepFigure[] {
+  const [face] = hole.facesMm;
+  const plan: StepFigure[] = [["hole", describeSize(hole, units)], ...listPlaceFigures(face, units)];
+  if (hole.through === "floor") return plan;
+  return [...plan, [face.z >= 0 ? "over the floor" : "below the floor", formatLength(Math.abs(face.z), units)]];
+}
+
+const listPlaceFigures = ({ x, y }: Vec3, units: Units): StepFigure[] => [
+  [x >= 0 ? "from the rear edge" : "behind the rear edge", formatLength(Math.abs(x), units)],
+  [toSide(y), formatLength(Math.abs(y), units)],
+];
+
+function listPortFigures(tank: Tank, { design, units }: Told): StepFigure[] {
+  return tank.ports.map((port) => [
+    `${describePort(tank, port, design)}, ${describePortPlace(tank, port, design, units)}; bore`,
+    formatLength(port.boreMm, units),
+  ]);
+}
+
+// The least of its runs is what a level shows; a drop has none.
+function listDrainFigures({ id }: Drain, { evaluation, units }: Told): StepFigure[] {
+  const drain = evaluation.drains.find(({ lineId }) => lineId === id);
+  if (!drain) return [];
+  const own = drain.legs.slice(0, drain.ownLegs);
+  const runs = own.filter(({ kind }) => kind === "run");
+  const slopes = runs.map(({ from, to, planLengthMm }) => (1000 * (from.z - to.z)) / planLengthMm);
+  const clips = runs.map(({ index, lengthMm, pipe }) =>
+    findClipSpacingMm(pipe, lengthMm > 0 ? (drain.worst.legs[index]?.fallMm ?? 0) / lengthMm : 0),
+  );
+  return [
+    ["length", formatRun(own.reduce((sum, { lengthMm }) => sum + lengthMm, 0) / 1000, units)],
+    ...listRunFigures(slopes, clips, units),
+  ];
+}
+
+function listDumpFigures(line: DumpLine, { design, units }: Told): StepFigure[] {
+  const { lengthMm, legs } = buildDumpRun(design, line);
+  const runs = legs.filter(({ kind }) => kind === "run");
+  // as drawn, for it is laid with the rig level
+  const slopes = runs.map(({ from, to, planLengthMm }) => (1000 * (from.z - to.z)) / planLengthMm);
+  const clips = runs.map((leg) =>
+    findClipSpacingMm(leg.pipe, leg.lengthMm > 0 ? Math.max(0, leg.fallMm) / leg.lengthMm : 0),
+  );
+  return [["length", formatRun(lengthMm / 1000, units)], ...listRunFigures(slopes, clips, units)];
+}
+
+function listRunFigures(slopes: readonly number[], clips: readonly number[], units: Units): StepFigure[] {
+  if (slopes.length === 0) return [];
+  return [
+    ["falls at the least", formatQuantity(Math.min(...slopes), "slope", units)],
+    ["a clip at least every", formatLength(Math.floor(Math.min(...clips) / 10) * 10, units)],
+  ];
+}
+
+function sumLengthMm(design: Design, lineId: string): number {
+  const line = design.lines.find(({ id }) => id === lineId);
+  return line ? listLineLegs(design, line).reduce((sum, { lengthMm }) => sum + lengthMm, 0) : 0;
+}
