@@ -1,3 +1,4 @@
+import { listSteps } from "@/core/build/steps";
 import type { Design } from "@/core/design/design";
 import { evaluate } from "@/core/evaluate/evaluate";
 import { proveInterlock } from "@/core/gear/interlock";
@@ -5,9 +6,10 @@ import { listFittings } from "@/core/through/fittings";
 import { listFloods } from "@/core/through/flood";
 import { listHoles, measureFitting } from "@/core/through/holes";
 import { sayBeforeDrilling } from "@/words/cautions";
-import { describeHole, describeSaw, describeSize } from "@/words/holes";
-import { describePlanPlaceMm } from "@/words/places";
+import "@/words/fittedFindings";
+import { describeHole, describeHolePlace, describeSaw, describeSize } from "@/words/holes";
 import { formatLength, formatQuantity, type Units } from "@/words/units";
+import { tellUnsettled } from "@/words/unsettled";
 
 /** Every hole of a rig, for a program to read. */
 export function reportHoles(design: Design) {
@@ -17,12 +19,15 @@ export function reportHoles(design: Design) {
   };
 }
 
-/** The same as lines for a terminal. */
+/** The same as lines for a terminal, with what is to be settled before each is drilled. */
 export function printHoles(design: Design, units: Units): string {
-  const { holes } = reportHoles(design);
-  const lines = holes.map((hole) => {
+  const evaluation = evaluate(design);
+  const tell = tellUnsettled(design, listSteps(design, evaluation), evaluation.findings, units);
+  const lines = listHoles(design, evaluation).map((hole) => {
     const [face] = hole.facesMm;
-    return `${describeHole(hole, design)}: ${describeSize(hole, units)}, ${describeSaw(hole.saw)}; ${describePlanPlaceMm(face, design.rig.kind, units)}`;
+    const place = describeHolePlace(hole, face, design, units);
+    const hold = tell(`drillHole:${hole.id}`);
+    return `${describeHole(hole, design)}: ${describeSize(hole, units)}, ${describeSaw(hole.saw)}; ${place}${hold === "" ? "" : `. ${hold}`}`;
   });
   return `${[design.name, ...(lines.length > 0 ? lines : ["No hole."]), sayBeforeDrilling(design.rig.kind)].join("\n")}\n`;
 }

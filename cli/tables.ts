@@ -9,7 +9,9 @@ import { type BuildRecord, EMPTY_BUILD } from "@/core/record/record";
 import { describeCutEnd, describeStep, tellStep } from "@/words/build";
 import { listGoodsRows } from "@/words/goods";
 import { describePipe } from "@/words/parts";
+import "@/words/fittedFindings";
 import type { Units } from "@/words/units";
+import { tellUnsettled } from "@/words/unsettled";
 
 /** What to buy, cut or do, as CSV; what a spreadsheet would take for a formula is neutralised. */
 export function exportTable(
@@ -46,11 +48,21 @@ function listRows(design: Design, kind: "parts" | "cuts" | "steps", units: Units
         }),
       );
     case "steps": {
-      const order = orderSteps(settleOwnWork(listSteps(design, evaluate(design)), build).steps, build.order);
+      const evaluation = evaluate(design);
+      const { steps } = settleOwnWork(listSteps(design, evaluation), build);
+      const order = orderSteps(steps, build.order);
+      const tell = tellUnsettled(design, steps, evaluation.findings, units);
       if (!order.ok) throw new Error(order.circle.join(", "));
       return order.steps.map((step, i): Row => {
         const { tools, caution } = tellStep(step, design);
-        return { step: i + 1, what: describeStep(step, design), tools, caution: caution ?? "", hours: step.hours };
+        return {
+          step: i + 1,
+          what: describeStep(step, design),
+          tools,
+          caution: caution ?? "",
+          hours: step.hours,
+          first: tell(step.id),
+        };
       });
     }
   }

@@ -158,12 +158,6 @@ export function describeMissing(names: readonly string[]): string {
   return `Not here yet: ${shown}${names.length > 3 ? `; and ${names.length - 3} more` : ""}.`;
 }
 
-/** What is to be settled before a step, by the titles of what stands against it. */
-export function describeUnsettled(titles: readonly string[]): string {
-  const [first, ...more] = titles;
-  return `Settle first: ${first}${more.length > 0 ? `; and ${more.length} more` : ""}.`;
-}
-
 /** Why a step cannot go there. */
 export function describeMoveRefused(
   moved: Extract<Moved, { ok: false }>,

@@ -1,8 +1,10 @@
 import type { Design } from "@/core/design/design";
+import type { Vec3 } from "@/core/geometry/vec";
 import type { Flood } from "@/core/through/flood";
 import type { HoleEntry } from "@/core/through/holes";
 import type { Saw, SawFit } from "@/core/through/saws";
 import type { StubFit } from "@/core/through/stubs";
+import { describePlaceMm, describePlanPlaceMm } from "./places";
 import { formatLength, formatNumber, formatQuantity, type Units } from "./units";
 
 /** What a hole is for and goes through. */
@@ -46,6 +48,14 @@ export const describeSize = ({ lengthMm, widthMm }: HoleEntry, units: Units): st
   lengthMm - widthMm < 0.5
     ? formatLength(widthMm, units)
     : `${formatLength(lengthMm, units)} by ${formatLength(widthMm, units)}`;
+
+/** Where a hole is marked: a point of the plan for the floor; through a wall or a hull its height too. */
+export const describeHolePlace = (
+  { through }: Pick<HoleEntry, "through">,
+  at: Vec3,
+  { rig }: Pick<Design, "rig">,
+  units: Units,
+): string => (through === "floor" ? describePlanPlaceMm : describePlaceMm)(at, rig.kind, units);
 
 /** How a hole is cut, in order. */
 export const HOLE_STEPS: readonly string[] = [

@@ -1,6 +1,5 @@
 import { settleOwnWork } from "@/core/build/ownSteps";
 import { listSteps, orderSteps } from "@/core/build/steps";
-import { listUnsettled } from "@/core/build/unsettled";
 import type { Design } from "@/core/design/design";
 import { toLegKey } from "@/core/design/nodes";
 import type { Evaluation } from "@/core/evaluate/evaluation";
@@ -10,14 +9,14 @@ import { listSpringUp } from "@/core/frost/springUp";
 import type { BuildRecord } from "@/core/record/record";
 import { listHoles } from "@/core/through/holes";
 import { speakFor } from "./afloat";
-import { describeStep, describeUnsettled, tellStep } from "./build";
+import { describeStep, tellStep } from "./build";
 import { sayBeforeDrilling } from "./cautions";
 import { describeDrainDown, describeSpringStep } from "./frost";
 import { describeHole, describeSaw } from "./holes";
 import { describePipe } from "./parts";
 import { listHoleFigures, listStepFigures } from "./stepFigures";
-import { describeFinding } from "./tellFinding";
 import { formatLength, formatQuantity, type Units } from "./units";
+import { tellUnsettled } from "./unsettled";
 
 export const UNDER_GROUPS = ["steps", "holes", "legs", "frost", "spring"] as const;
 export type UnderGroup = (typeof UNDER_GROUPS)[number];
@@ -65,11 +64,10 @@ export function writeUnderCards(
   const say = speakFor(design.rig.kind);
   const listed = settleOwnWork(listSteps(design, evaluation), build).steps;
   const order = orderSteps(listed, build.order);
-  const unsettled = listUnsettled(design, listed, evaluation.findings);
+  const tell = tellUnsettled(design, listed, evaluation.findings, units);
   const holdOf = (stepId: string): Pick<UnderCard, "hold"> => {
-    const against = unsettled.get(stepId);
-    if (!against) return {};
-    return { hold: describeUnsettled(against.map((finding) => describeFinding(finding, design, units).title)) };
+    const hold = tell(stepId);
+    return hold === "" ? {} : { hold };
   };
   const steps = (order.ok ? order.steps : []).map((step) => {
     const { tools, caution } = tellStep(step, design);

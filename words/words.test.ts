@@ -4,9 +4,11 @@ import { evaluate } from "@/core/evaluate/evaluate";
 import { listParts } from "@/core/parts/listParts";
 import { listWorkings } from "@/core/workings/listWorkings";
 import { attitudes, designs, networks } from "@/tests/arbitraries";
+import { readDemo } from "@/tests/demoRigs";
 import { describeAttitude } from "./attitudes";
 import { describeFinding } from "./findings";
 import { describeSymbol } from "./formulas";
+import { describeHolePlace } from "./holes";
 import { describePart as describePartToBuy } from "./parts";
 import { describePlaceMm, describePlanPlaceMm } from "./places";
 import { describeEdit, describeRemedy } from "./remedies";
@@ -155,6 +157,13 @@ test.each([
     expect(read.ok && read.value).toBeCloseTo(value, 4);
   }
   expect(parseQuantity("6 buckets", "flow", "metric")).toEqual({ ok: false, reason: "unknownUnit" });
+});
+
+test("a hole through a wall is told with its height, one through the floor has none", () => {
+  const [at, rig] = [{ x: 3780, y: 1050, z: 640 }, { rig: readDemo("kranich").rig }];
+  expect(describeHolePlace({ through: "floor" }, at, rig, "metric")).not.toContain("640");
+  for (const through of ["panel", "hull"] as const)
+    expect(describeHolePlace({ through }, at, rig, "metric")).toContain("640\u00a0mm over the floor");
 });
 
 test("a place is said in the words of the rig", () => {

@@ -30,19 +30,29 @@ export type HoleEntry = {
   readonly isUnderWater: boolean;
 };
 
+/** The id of a hole of a line: it goes with the point its leg begins at. */
+export const toHoleId = (
+  { lines }: Pick<Design, "lines">,
+  { lineId, legIndex, nth }: Pick<Passage, "lineId" | "legIndex" | "nth">,
+): string => {
+  const key = toLegKey(
+    lines.find(({ id }) => id === lineId),
+    legIndex,
+  );
+  return `${lineId}-${key}-${nth}`;
+};
+
 /** Every hole of a rig in one list: floor, walls and bulkheads, hull. Sizes with the room to seal that is set. */
 export function listHoles(
   design: Design,
   { drains, linePassages }: Pick<Evaluation, "drains" | "linePassages">,
 ): HoleEntry[] {
   const passages = [...drains.flatMap((drain) => drain.passages), ...linePassages];
-  const lineOf = new Map(design.lines.map((line) => [line.id, line]));
   return [
     ...passages.map((passage): HoleEntry => {
-      const { lineId, legIndex, nth, through, panel, facesMm, hole, thicknessMm, angleRad, drillFrom, behind } =
-        passage;
+      const { lineId, through, panel, facesMm, hole, thicknessMm, angleRad, drillFrom, behind } = passage;
       return {
-        id: `${lineId}-${toLegKey(lineOf.get(lineId), legIndex)}-${nth}`,
+        id: toHoleId(design, passage),
         through,
         lineId,
         gearId: null,

@@ -96,3 +96,14 @@ test("only the parts that were chosen; an empty rig has a book too; the same des
   );
   expect(bare.map(({ text }) => text).join(" ")).toContain("No drain yet");
 });
+
+test("what is not settled stands beside the holes and the steps it holds, whichever part is printed", async () => {
+  const design = readDemo("lesesaal-heads");
+  for (const part of ["holes", "order"] as const) {
+    const pages = await readBook(writeBook(design, { paper: "a4", units: "metric", parts: [part] }, letters));
+    const text = pages.map((page) => page.text).join(" ");
+    expect(text.replace(/\s+/g, " ")).toContain("Settle first: Sink drain");
+  }
+  const bare = writeBook(readDemo("kranich"), { paper: "a4", units: "metric", parts: ["holes", "order"] }, letters);
+  expect((await readBook(bare)).map((page) => page.text).join(" ")).not.toContain("Settle first");
+});

@@ -15,11 +15,11 @@ import { CAUTION, listWorkCautions, sayBeforeDrilling } from "@/words/cautions";
 import { describeEnd } from "@/words/days";
 import { describeFinding } from "@/words/findings";
 import { listGoodsRows, SEALING_NOTE } from "@/words/goods";
-import { describeHole, describeSaw, describeSize, HOLE_STEPS } from "@/words/holes";
+import { describeHole, describeHolePlace, describeSaw, describeSize, HOLE_STEPS } from "@/words/holes";
 import { describePipe } from "@/words/parts";
-import { describePlanPlaceMm } from "@/words/places";
 import { TRIAL_CAUTIONS } from "@/words/trials";
 import { formatLength, type Units } from "@/words/units";
+import { tellUnsettled } from "@/words/unsettled";
 import type { Letters } from "../letters";
 import { type BookPaper, openBook } from "./bookPaper";
 import { drawPlan } from "./drawPlan";
@@ -56,7 +56,10 @@ export function writeBook(
   const marks = new Map(cuts.map(({ mark, lineId, leg }) => [`${lineId} ${leg}`, mark]));
   const nameOf = (lineId: string) => design.lines.find(({ id }) => id === lineId)?.name ?? lineId;
   const length = (mm: number) => formatLength(mm, units);
-  const order = orderSteps(settleOwnWork(listSteps(design, evaluation), build).steps, build.order);
+  const listed = settleOwnWork(listSteps(design, evaluation), build).steps;
+  const order = orderSteps(listed, build.order);
+  const tell = tellUnsettled(design, listed, evaluation.findings, units);
+  const holdOf = (stepId: string): string => ` ${tell(stepId)}`.trimEnd();
   const steps = order.ok ? order.steps : [];
   const write: Readonly<Record<BookPartId, () => void>> = {
     cover: () => {
@@ -103,7 +106,7 @@ export function writeBook(
       }
       if (!design.lines.some(({ kind }) => kind === "drain")) book.text("No drain yet.");
     },
-    holes: () => writeHoles(book, design, holes, units),
+    holes: () => writeHoles(book, design, holes, units, (hole) => holdOf(`drillHole:${hole.id}`)),
     cuts: () => {
       book.beginPage("Cut list");
       book.text(
@@ -147,7 +150,12 @@ export function writeBook(
       steps.forEach((step, i) => {
         const { tools, caution } = tellStep(step, design);
         book.row(
-          [String(i + 1), `${describeStep(step, design)}${caution ? ` — ${caution}` : ""}`, tools, String(step.hours)],
+          [
+            String(i + 1),
+            `${describeStep(step, design)}.${caution ? ` ${caution}` : ""}${holdOf(step.id)}`,
+            tools,
+            String(step.hours),
+          ],
           at,
         );
       });
@@ -169,7 +177,13 @@ export function writeBook(
 }
 
 // Every hole with its place and size, then in full size, an ellipse where the pipe passes aslant.
-function writeHoles(book: BookPaper, design: Design, holes: readonly HoleEntry[], units: Units): void {
+function writeHoles(
+  book: BookPaper,
+  design: Design,
+  holes: readonly HoleEntry[],
+  units: Units,
+  holdOf: (hole: HoleEntry) => string,
+): void {
   book.beginPage("Holes");
   book.text(sayBeforeDrilling(design.rig.kind), 9);
   if (holes.length === 0) {
@@ -186,7 +200,7 @@ function writeHoles(book: BookPaper, design: Design, holes: readonly HoleEntry[]
         describeHole(hole, design),
         describeSize(hole, units),
         describeSaw(hole.saw),
-        `${describePlanPlaceMm(face, design.rig.kind, units)}, from ${hole.drillFrom}`,
+        `${describeHolePlace(hole, face, design, units)}, from ${hole.drillFrom}.${holdOf(hole)}`,
       ],
       at,
     );
@@ -203,7 +217,7 @@ function writeHoles(book: BookPaper, design: Design, holes: readonly HoleEntry[]
   holes.forEach((hole, i) => {
     const { lengthMm, widthMm } = hole;
     const fits = lengthMm <= book.widthMm - 40 && widthMm <= book.heightMm - 80;
-    const name = `H${i + 1}  ${describeHole(hole, design)}, ${describeSize(hole, units)}`;
+    const name = `H${i + 1}  ${describeHole(hole, design)}, ${describeSize(hole, units)}${holdOf(hole)}`;
     if (!fits) {
       book.text(`${name}: too large for this paper; mark it with a string from the middle.`, 9);
       return;

@@ -18,6 +18,7 @@ import {
 } from "@/words/goods";
 import { formatNumber, parsePlain } from "@/words/units";
 import { Group } from "../../fields/Group";
+import { SettleFirst } from "../../findings/SettleFirst";
 import { Button } from "../../kit/Button";
 import { Pick } from "../../kit/Pick";
 import { Said } from "../../kit/Said";
@@ -72,6 +73,7 @@ export function GoodsList() {
   return (
     <Group title={`Parts, ${missing} of ${whole.length} not here yet`}>
       <Pick<GoodsBy> label="Listed" value={by} names={GOODS_BY_NAMES} order={GOODS_BY} onPick={setBy} />
+      <SettleFirst findings={evaluation.findings.filter(({ severity }) => severity === "must")} design={design} />
       <div className="flex flex-wrap gap-1.5 py-1">
         <Button onClick={() => void hand("csv")}>
           <Download size={13} aria-hidden /> Parts as CSV

@@ -5,18 +5,15 @@ import type { BuildStep } from "@/core/build/steps";
 import type { Unsettled } from "@/core/build/unsettled";
 import type { Design } from "@/core/design/design";
 import type { Evaluation } from "@/core/evaluate/evaluation";
-import type { Finding } from "@/core/evaluate/findings";
 import type { BuildRecord } from "@/core/record/record";
 import { records } from "@/store/records";
 import { useWorkbench } from "@/store/useWorkbench";
 import { tell } from "@/store/workbench";
-import { describeMissing, describeStep, describeUnsettled, tellStep } from "@/words/build";
+import { describeMissing, describeStep, tellStep } from "@/words/build";
 import { listStepFigures, type StepFigure } from "@/words/stepFigures";
-import { describeFinding } from "@/words/tellFinding";
 import { formatNumber, parsePlain } from "@/words/units";
-import { openFinding } from "../../findings/openFinding";
+import { SettleFirst } from "../../findings/SettleFirst";
 import { Button } from "../../kit/Button";
-import { SeverityMark } from "../../kit/SeverityMark";
 import { today } from "../now";
 
 type StepListProps = {
@@ -120,7 +117,7 @@ function Step({
             </span>
           )}
         </button>
-        {against.length > 0 && <Against findings={against} design={design} />}
+        {against.length > 0 && <SettleFirst findings={against} design={design} />}
         {missing.length > 0 && <p className="text-[12.5px] leading-snug text-warn">{describeMissing(missing)}</p>}
         {isDone === true && <HoursField stepId={step.id} name={name} build={build} />}
       </div>
@@ -156,21 +153,6 @@ function Figures({ figures }: { readonly figures: readonly StepFigure[] }) {
       <span className="text-faint">{what}</span> <span className="figures">{figure}</span>
     </span>
   ));
-}
-
-/** What is to be settled before the step; a press opens the first of it where it is settled. */
-function Against({ findings, design }: { readonly findings: readonly Finding[]; readonly design: Design }) {
-  const units = useWorkbench((state) => state.units);
-  return (
-    <button
-      type="button"
-      className="flex min-h-6 gap-1.5 py-0.5 text-left text-[13.5px] leading-snug text-signal underline phone:min-h-11 phone:text-[16px]"
-      onClick={() => openFinding(findings[0]!, design)}
-    >
-      <SeverityMark severity="must" />
-      {describeUnsettled(findings.map((finding) => describeFinding(finding, design, units).title))}
-    </button>
-  );
 }
 
 function HoursField({

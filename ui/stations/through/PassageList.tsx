@@ -1,28 +1,33 @@
 "use client";
 import { buildPutHoles, listDrilledHoles } from "@/core/design/lineItems";
+import type { Finding } from "@/core/evaluate/findings";
 import type { Passage } from "@/core/fit/passages";
+import { toHoleId } from "@/core/through/holes";
 import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
 import { sayBeforeDrilling } from "@/words/cautions";
+import { describeHolePlace } from "@/words/holes";
 import { describeDrilling } from "@/words/passages";
-import { describePlanPlaceMm } from "@/words/places";
 import { formatQuantity } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
+import { SettleFirst } from "../../findings/SettleFirst";
+import { useUnsettled } from "../../findings/useUnsettled";
 import { Figure } from "../../kit/Figure";
 import { NumberField } from "../../kit/NumberField";
 
 /** Every hole of the rig, line by line: where to drill, how large, from which side, and what lies behind. */
 export function PassageList() {
   const drains = useWorkbench((state) => state.evaluation?.drains);
-  const lines = useWorkbench((state) => state.history!.design.lines);
-  const kind = useWorkbench((state) => state.history!.design.rig.kind);
+  const design = useWorkbench((state) => state.history!.design);
+  const { lines, rig } = design;
   const others = useWorkbench((state) => state.evaluation?.linePassages);
   const passages = [...(drains?.flatMap((drain) => drain.passages) ?? []), ...(others ?? [])];
   const fittings = useWorkbench(
     (state) => state.history!.design.gear.filter(({ spec }) => spec.kind === "skinFitting").length,
   );
+  const unsettled = useUnsettled();
   if (passages.length === 0) return null;
   const count = fittings === 0 ? `${passages.length} in all` : `${passages.length}, and ${fittings} for the fittings`;
   return (
@@ -34,20 +39,26 @@ export function PassageList() {
             <p className="text-[13px] font-semibold">{name}</p>
             <ul className="flex flex-col gap-1.5">
               {own.map((passage) => (
-                <PassageRow key={`${passage.legIndex}-${passage.nth}`} passage={passage} />
+                <PassageRow
+                  key={`${passage.legIndex}-${passage.nth}`}
+                  passage={passage}
+                  against={unsettled.get(`drillHole:${toHoleId(design, passage)}`) ?? []}
+                />
               ))}
             </ul>
           </div>
         );
       })}
-      <p className="pt-1.5 text-[12px] leading-snug text-faint">{sayBeforeDrilling(kind)}</p>
+      <p className="pt-1.5 text-[12px] leading-snug text-faint">{sayBeforeDrilling(rig.kind)}</p>
     </Group>
   );
 }
 
-function PassageRow({ passage }: { readonly passage: Passage }) {
+type PassageRowProps = { readonly passage: Passage; readonly against: readonly Finding[] };
+
+function PassageRow({ passage, against }: PassageRowProps) {
   const units = useWorkbench((state) => state.units);
-  const rigKind = useWorkbench((state) => state.history!.design.rig.kind);
+  const design = useWorkbench((state) => state.history!.design);
   const { lineId, legIndex, nth, through, panel, facesMm, hole } = passage;
   const [face, other] = facesMm;
   const isSlanted = Math.hypot(other.x - face.x, other.y - face.y, through === "floor" ? 0 : other.z - face.z) > 1;
@@ -67,9 +78,9 @@ function PassageRow({ passage }: { readonly passage: Passage }) {
       : toWorkingId("panelHole", { kind: "panel", ...at, nth });
   return (
     <li className="text-[13px] text-faint">
-      <span className="text-ink">{panel?.name ?? (rigKind === "boat" ? "Sole" : "Floor")}</span>, leg {legIndex + 1},{" "}
-      {describePlanPlaceMm(face, rigKind, units)}
-      {isSlanted && <> (on the other face {describePlanPlaceMm(other, rigKind, units)})</>}: a hole of{" "}
+      <span className="text-ink">{panel?.name ?? (design.rig.kind === "boat" ? "Sole" : "Floor")}</span>, leg{" "}
+      {legIndex + 1}, {describeHolePlace(passage, face, design, units)}
+      {isSlanted && <> (on the other face {describeHolePlace(passage, other, design, units)})</>}: a hole of{" "}
       <Figure
         working={working}
         label={through === "floor" ? "Hole in the floor" : "Hole in the wall"}
@@ -80,6 +91,7 @@ function PassageRow({ passage }: { readonly passage: Passage }) {
           : `${length(hole.lengthMm)} by ${length(hole.widthMm)}`}
       </Figure>
       . {describeDrilling(passage, units)}
+      <SettleFirst findings={against} design={design} />
       <NumberField
         label="Drilled already, round"
         value={passage.drilledMm}

@@ -4,8 +4,7 @@ import { radToDeg } from "@/core/quantity/convert";
 import { type HoleEntry, listHoles } from "@/core/through/holes";
 import { chooseOwnSaw } from "@/core/through/saws";
 import { useWorkbench } from "@/store/useWorkbench";
-import { describeHole, describeOwnSaw, describeSaw, describeSize } from "@/words/holes";
-import { describePlanPlaceMm } from "@/words/places";
+import { describeHole, describeHolePlace, describeOwnSaw, describeSaw, describeSize } from "@/words/holes";
 import { formatLength, formatNumber, type Units } from "@/words/units";
 import { HaloText } from "../../drawing/HaloText";
 import { Hatches } from "../../drawing/Hatches";
@@ -51,7 +50,7 @@ export function ThroughStage() {
         text={
           <>
             <span className="font-semibold">{describeSize(hole, units)}</span>, {describeSaw(hole.saw)};{" "}
-            {describePlanPlaceMm(face, design.rig.kind, units)}. {own && describeOwnSaw(own, hole.saw, units)}
+            {describeHolePlace(hole, face, design, units)}. {own && describeOwnSaw(own, hole.saw, units)}
           </>
         }
       />

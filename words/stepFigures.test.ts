@@ -1,0 +1,51 @@
+import { listSteps } from "@/core/build/steps";
+import { evaluate } from "@/core/evaluate/evaluate";
+import { DEMO_NAMES, FURNISHED, HEADS_NAMES, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
+import { listStepFigures } from "./stepFigures";
+import { parseLength } from "./units";
+
+const readMm = (figure: string): number => {
+  const read = parseLength(figure, "metric");
+  return read.ok ? read.value : Number.NaN;
+};
+
+test.each([...DEMO_NAMES, FURNISHED, ...LOOP_NAMES, ...HEADS_NAMES])(
+  "%s: what is measured out is read off the drawing, in the words of the rig",
+  (name) => {
+    const design = readDemo(name);
+    const evaluation = evaluate(design);
+    for (const step of listSteps(design, evaluation)) {
+      const figures = listStepFigures(step, { design, evaluation, units: "metric" });
+      const find = (what: RegExp) => figures.find(([label]) => what.test(label))?.[1] ?? "";
+      for (const [what, figure] of figures) expect(`${what} ${figure}`).not.toMatch(/NaN|undefined|null|no bound/);
+      if (design.rig.kind === "boat") for (const [what] of figures) expect(what).not.toMatch(/\bfloor\b|rear edge/);
+      const { at, kind } = step;
+      const tank = at.kind === "tank" ? design.tanks.find(({ id }) => id === at.id) : undefined;
+      if (kind === "hangTank" && tank?.solid.shape === "box") {
+        // without lagging: inside, wall and no more
+        expect(readMm(find(/its rear wall/))).toBeCloseTo(tank.atMm.x - tank.wallMm, 0);
+        const [top, under] = [tank.atMm.z + tank.solid.heightMm + tank.wallMm, tank.atMm.z - tank.wallMm];
+        expect(readMm(find(/its top|its underside/))).toBeCloseTo(Math.abs(top <= 0 ? top : under), 0);
+      }
+      if (kind === "fitTankPorts") expect(figures).toHaveLength(tank!.ports.length);
+      if (kind === "drillHole") {
+        // "44 mm by 41 mm" where it slants
+        expect(Number.parseFloat(find(/^hole$/))).toBeGreaterThan(5);
+        expect(figures.some(([what]) => /over the|below the/.test(what))).toBe(step.hole!.through !== "floor");
+      }
+    }
+  },
+);
+
+test("a drain is laid by the least fall of its runs, and clipped closer than its belly allows", () => {
+  const design = readDemo("lesesaal");
+  const evaluation = evaluate(design);
+  const step = listSteps(design, evaluation).find(({ kind }) => kind === "layDrain")!;
+  const figures = new Map(listStepFigures(step, { design, evaluation, units: "metric" }));
+  const [drain] = evaluation.drains;
+  const slopes = drain!.legs
+    .filter(({ kind }) => kind === "run")
+    .map((leg) => ((leg.from.z - leg.to.z) / leg.planLengthMm) * 1000);
+  expect(Number.parseFloat(figures.get("falls at the least")!)).toBeCloseTo(Math.min(...slopes), 0);
+  expect(readMm(figures.get("a clip at least every")!)).toBeLessThanOrEqual(900);
+});
