@@ -84,11 +84,37 @@ test("what is not settled is not built: under the step stands why, a press leads
   );
   await page.keyboard.press("8");
   await page.getByRole("button", { name: "Open on this device" }).click();
-  await page.getByRole("button", { name: "Holes" }).click();
+  await expect(page).toHaveURL(/\/under$/);
+  await page.getByRole("button", { name: "Holes", exact: true }).click();
   const card = page.getByTestId("under-card");
   await expect(card).toContainText("Settle first: Sink drain, leg 3 runs backwards");
   await page.keyboard.press("ArrowRight");
   await expect(card).not.toContainText("Settle first");
+});
+
+test("metal does not move with the drawing: what is built and drawn otherwise is told at once, and under Build until it is done over", async ({
+  page,
+}) => {
+  await openWorkbench(page);
+  await page.keyboard.press("8");
+  const steps = page.getByRole("group", { name: "Steps" });
+  for (const name of ["Drill the hole for Sink drain through the floor", "Fit the ports of Grey tank on the bench"])
+    await steps.getByRole("checkbox", { name }).click();
+  const redrawn = page.getByRole("list", { name: "Built, and drawn anew since" });
+  await expect(redrawn).toHaveCount(0);
+  await page.keyboard.press("4");
+  await page.getByRole("button", { name: "Move Sink drain, bend 1 in plan" }).focus();
+  for (let i = 0; i < 2; i++) await page.keyboard.press("Shift+ArrowRight");
+  await expect(page.getByText(/^Built already, and drawn otherwise now: “Drill the hole for Sink drain/)).toBeVisible();
+  await page.getByRole("button", { name: "Build", exact: true }).last().click();
+  const item = redrawn.getByRole("listitem").filter({ hasText: "Drill the hole for Sink drain" });
+  await expect(item).toContainText(/drawn up to [\d.]+.mm away from where it was built/);
+  await expect(redrawn).not.toContainText("Fit the ports");
+  await expectAccessible(page);
+  await item.getByRole("button", { name: "Done over" }).click();
+  await expect(redrawn).toHaveCount(0);
+  for (let i = 0; i < 2; i++) await page.getByRole("button", { name: /^Undo: Move Sink drain, bend 1/ }).click();
+  await expect(item).toBeVisible();
 });
 
 test("the road: dumped, read, taken back, searched, and there again after a reload", async ({ page }) => {

@@ -3,6 +3,7 @@ import { toMeasuredKey } from "@/core/build/asBuilt";
 import type { Records } from "@/core/record/file";
 import { EMPTY_JOURNEY, type Journey, journey as journeySchema } from "@/core/record/journey";
 import { listPhotoIds } from "@/core/record/photos";
+import { mergeTicks } from "@/core/record/readTicks";
 import {
   type BuildRecord,
   buildRecord,
@@ -14,7 +15,7 @@ import {
   type PartState,
   type TrialRun,
 } from "@/core/record/record";
-import { mergeTicks, type Ticks } from "@/core/record/ticks";
+import type { Ticks } from "@/core/record/ticks";
 import { type Database, openDatabase } from "./database";
 import { createLocalSlip } from "./localSlip";
 import { createPhotos } from "./photos";
@@ -36,7 +37,12 @@ const NONE: RecordsState = { designId: null, phase: "none", build: EMPTY_BUILD, 
 export type RecordsStore = {
   readonly store: StoreApi<RecordsState>;
   readonly open: (designId: string) => Promise<void>;
-  readonly tickStep: (stepId: string, on: string | null) => Promise<void>;
+  /** Ticks a step with what it was called and drawn like; null takes the tick back. */
+  readonly tickStep: (
+    stepId: string,
+    on: string | null,
+    as?: Pick<BuildRecord["done"][number], "name" | "drawn">,
+  ) => Promise<void>;
   /** What a done step really took, h. */
   readonly setHours: (stepId: string, hours: number | null) => Promise<void>;
   /** The order of work the builder wishes. */
@@ -44,7 +50,7 @@ export type RecordsStore = {
   /** Steps and rules of the own job. */
   readonly setOwnWork: (own: Pick<BuildRecord, "steps" | "rules">) => Promise<void>;
   /** Adds steps that were ticked elsewhere; what is ticked here stays as it is. */
-  readonly addTicks: (ticks: Pick<Ticks, "on" | "stepIds">) => Promise<void>;
+  readonly addTicks: (ticks: Pick<Ticks, "on" | "stepIds" | "as">) => Promise<void>;
   readonly setPart: (name: string, state: PartState) => Promise<void>;
   /** Notes what a part costs and where it is bought. */
   readonly setPrice: (name: string, price: PartPrice) => Promise<void>;
@@ -150,10 +156,10 @@ export function createRecords(
       return opening;
     },
     leave: writes.leave,
-    tickStep: (stepId, on) =>
+    tickStep: (stepId, on, as = {}) =>
       keepBuild((build) => {
         const others = build.done.filter((done) => done.stepId !== stepId);
-        return { ...build, done: on === null ? others : [...others, { stepId, on }] };
+        return { ...build, done: on === null ? others : [...others, { stepId, on, ...as }] };
       }),
     setHours: (stepId, hours) =>
       keepBuild((build) => {

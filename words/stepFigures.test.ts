@@ -9,7 +9,7 @@ const readMm = (figure: string): number => {
   return read.ok ? read.value : Number.NaN;
 };
 
-test.each([...DEMO_NAMES, FURNISHED, ...LOOP_NAMES, ...HEADS_NAMES])(
+test.each([...DEMO_NAMES, FURNISHED, ...LOOP_NAMES, ...HEADS_NAMES] as const)(
   "%s: what is measured out is read off the drawing, in the words of the rig",
   (name) => {
     const design = readDemo(name);

@@ -1,4 +1,5 @@
 import { settleOwnWork } from "@/core/build/ownSteps";
+import { takeDrawn } from "@/core/build/redrawn";
 import { listSteps, orderSteps } from "@/core/build/steps";
 import type { Design } from "@/core/design/design";
 import { toLegKey } from "@/core/design/nodes";
@@ -6,7 +7,7 @@ import type { Evaluation } from "@/core/evaluate/evaluation";
 import { listLineLegs } from "@/core/fit/lineLegs";
 import { listDrainDown } from "@/core/frost/drainDown";
 import { listSpringUp } from "@/core/frost/springUp";
-import type { BuildRecord } from "@/core/record/record";
+import type { BuildRecord, DrawnStep } from "@/core/record/record";
 import { listHoles } from "@/core/through/holes";
 import { speakFor } from "./afloat";
 import { describeStep, tellStep } from "./build";
@@ -31,6 +32,8 @@ export type UnderCard = {
   readonly text: string;
   /** What is to be settled before it is done; not said in older sheets. */
   readonly hold?: string;
+  /** What a step is drawn like, so that a tick can say what it was done by. */
+  readonly drawn?: DrawnStep;
   /** The fall a pipe should have, mm/m, for the level; null where there is none. */
   readonly slopeMmPerM: number | null;
 };
@@ -73,7 +76,14 @@ export function writeUnderCards(
     const { tools, caution } = tellStep(step, design);
     const text = `With ${tools}.${caution ? ` ${caution}` : ""}`;
     const figures = listStepFigures(step, { design, evaluation, units });
-    return card("steps", step.id, { title: describeStep(step, design), figures, text, ...holdOf(step.id) });
+    const drawn = takeDrawn(step, design, evaluation);
+    return card("steps", step.id, {
+      title: describeStep(step, design),
+      figures,
+      text,
+      ...holdOf(step.id),
+      ...(drawn ? { drawn } : {}),
+    });
   });
   const holes = listHoles(design, evaluation).map((hole, i) =>
     card("holes", hole.id, {

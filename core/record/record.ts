@@ -39,6 +39,13 @@ export const measuredPart = z.strictObject({
   on: day,
 });
 
+/** A step's part as it was drawn when it was ticked: where it was, how large, and a word for all else that was built by. */
+export const drawnStep = z.strictObject({
+  placesMm: list(pointMm, { most: 80 }),
+  sizesMm: list(number("mm", 0, 20_000), { most: 80 }),
+  word: z.string().check(z.maxLength(16)),
+});
+
 /** What is done of the building, and how the parts stand; a document of its own beside the design. */
 export const buildRecord = z.strictObject({
   /** Steps that are done, by their ids, and when. */
@@ -48,6 +55,9 @@ export const buildRecord = z.strictObject({
       on: day,
       /** What it really took, h. */
       hours: z.optional(number("h", 0, 1_000)),
+      /** What it was called and drawn like; older records do not say. */
+      name: z.optional(z.string().check(z.maxLength(200))),
+      drawn: z.optional(drawnStep),
     }),
     { most: 2_000 },
   ),
@@ -128,6 +138,7 @@ export const logEntry = z.strictObject({
   was: z.optional(list(earlier, { most: 20 })),
 });
 
+export type DrawnStep = z.infer<typeof drawnStep>;
 export type MeasuredPart = z.infer<typeof measuredPart>;
 export type TrialRun = z.infer<typeof trialRun>;
 export type BuildRecord = z.infer<typeof buildRecord>;

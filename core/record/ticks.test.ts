@@ -1,6 +1,7 @@
 import fc from "fast-check";
+import { mergeTicks, readTicks } from "./readTicks";
 import { EMPTY_BUILD } from "./record";
-import { mergeTicks, readTicks, writeTicks } from "./ticks";
+import { writeTicks } from "./ticks";
 
 const ids = fc.uniqueArray(fc.stringMatching(/^[a-z]{3,12}:[a-z0-9-]{1,20}$/), { maxLength: 40 });
 
@@ -47,4 +48,17 @@ test("how the rig stood comes along where it was measured; what is no way to sta
   });
   const odd = readTicks(writeTicks("otter", "2026-05-01", new Set(["steps:a"]), { pitchDeg: 99, rollDeg: 0 }));
   expect(odd).toEqual({ designId: "otter", on: "2026-05-01", stepIds: ["a"] });
+});
+
+test("what a step was called and drawn like comes along; what is no such thing is left out, the tick is not", () => {
+  const drawn = { placesMm: [{ x: 5030, y: 790, z: 0 }], sizesMm: [54, 54], word: "abc" };
+  const cards = new Set(["steps:a", "steps:b"]);
+  const asOf = (id: string) => (id === "a" ? { name: "Drill", drawn } : null);
+  const ticks = readTicks(writeTicks("otter", "2026-05-01", cards, null, asOf))!;
+  expect(mergeTicks(EMPTY_BUILD, ticks).done).toEqual([
+    { stepId: "a", on: "2026-05-01", name: "Drill", drawn },
+    { stepId: "b", on: "2026-05-01" },
+  ]);
+  const odd = writeTicks("otter", "2026-05-01", cards, null, () => ({ drawn: { ...drawn, word: "x".repeat(99) } }));
+  expect(readTicks(odd)).toEqual({ designId: "otter", on: "2026-05-01", stepIds: ["a", "b"] });
 });

@@ -1,6 +1,6 @@
-import { type DemoName, readOldText } from "@/tests/demoRigs";
+import { ALL_DEMOS, type DemoName, readOldText } from "@/tests/demoRigs";
 import { parseDesignText } from "../design/parseDesign";
-import { takeFingerprint } from "./fingerprint";
+import { isTriedOn, takeFingerprint } from "./fingerprint";
 
 // What the program of version 8 wrote down when a trial of that drain was held.
 test.each<[DemoName, string, string]>([
@@ -18,5 +18,27 @@ test.each<[DemoName, string, string]>([
   const outcome = parseDesignText(readOldText(8, name));
   if (!outcome.ok) throw new Error(JSON.stringify(outcome.faults));
   for (const kind of ["trialDrain", "trialBack"])
-    expect(takeFingerprint(outcome.design, `${kind}:${drainId}`)).toBe(word);
+    expect(isTriedOn(word, outcome.design, `${kind}:${drainId}`)).toBe(true);
+});
+
+test("the word is of the part and not of the order its keys were put together in", () => {
+  const turn = (value: unknown): unknown =>
+    typeof value === "object" && value !== null && !Array.isArray(value)
+      ? Object.fromEntries(
+          Object.entries(value)
+            .reverse()
+            .map(([key, one]) => [key, turn(one)]),
+        )
+      : Array.isArray(value)
+        ? value.map(turn)
+        : value;
+  for (const design of ALL_DEMOS) {
+    const turned = turn(design) as typeof design;
+    for (const { id, kind } of design.lines)
+      if (kind === "drain")
+        expect(takeFingerprint(turned, `trialDrain:${id}`)).toBe(takeFingerprint(design, `trialDrain:${id}`));
+    for (const { id } of design.tanks)
+      for (const kind of ["trialTank", "trialDump"])
+        expect(takeFingerprint(turned, `${kind}:${id}`)).toBe(takeFingerprint(design, `${kind}:${id}`));
+  }
 });

@@ -1,6 +1,7 @@
 import type { Design } from "../design/design";
 import { findBranchVent, findTrap } from "../design/lineItems";
 import type { Drain } from "../design/plumbing";
+import { takeShortWord, writeSorted } from "../quantity/shortWord";
 import { followDumpLine } from "../tanks/dumpWays";
 
 /**
@@ -8,8 +9,19 @@ import { followDumpLine } from "../tanks/dumpWays";
  * tank itself and its breathers, of the pumped side all gear and hoses. What a trial does not touch leaves it as it is.
  */
 export function takeFingerprint(design: Design, trialId: string): string {
+  return takeShortWord(writeSorted(readTried(design, trialId)));
+}
+
+/** Whether a trial was held on the part as it is drawn now. Older words were taken of the keys in the order of a file. */
+export function isTriedOn(word: string, design: Design, trialId: string): boolean {
+  if (word === takeFingerprint(design, trialId)) return true;
+  return word === takeShortWord(JSON.stringify(readTried(design, trialId)));
+}
+
+function readTried(design: Design, trialId: string): unknown {
   const [kind = "", id = ""] = [trialId.slice(0, trialId.indexOf(":")), trialId.slice(trialId.indexOf(":") + 1)];
-  return hash(JSON.stringify(collect(design, kind, id), withoutNodeIds));
+  const text = JSON.stringify(collect(design, kind, id), withoutNodeIds);
+  return text === undefined ? null : JSON.parse(text);
 }
 
 // a node's id says nothing of where it is, and words taken before nodes had ids stay true
@@ -60,10 +72,3 @@ const listDumpMains = ({ lines }: Pick<Design, "lines">, tankId: string) =>
           .map((one) => one.line)
       : [],
   );
-
-// Fowler, Noll and Vo's hash of 32 bits: not to keep secrets, only to see a change.
-function hash(text: string): string {
-  let value = 0x811c9dc5;
-  for (let i = 0; i < text.length; i++) value = Math.imul(value ^ text.charCodeAt(i), 0x01000193) >>> 0;
-  return value.toString(36);
-}

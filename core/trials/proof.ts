@@ -1,9 +1,10 @@
+import { takeDrawnTrial } from "../build/redrawn";
 import { type BuildStep, STEP_KINDS, type StepKind } from "../build/steps";
 import type { Design } from "../design/design";
 import type { Movable } from "../design/moves";
 import type { BuildRecord } from "../record/record";
 import type { Waterway } from "../waterway/buildWaterway";
-import { takeFingerprint } from "./fingerprint";
+import { isTriedOn } from "./fingerprint";
 
 /**
  * How far a part is proven: a trial held, held on a drawing that changed since, was ticked as done without readings, showed a
@@ -26,7 +27,10 @@ export function judgeTrial(
   { trials = [], done }: Pick<BuildRecord, "trials" | "done">,
   design: Design | null = null,
 ): Proof {
-  let proof: Proof = done.some(({ stepId }) => stepId === trialId) ? "ticked" : "open";
+  const tick = done.find(({ stepId }) => stepId === trialId);
+  // a tick without readings says nothing of a part that was drawn anew since
+  const isOld = design && tick?.drawn && tick.drawn.word !== takeDrawnTrial(design, trialId).word;
+  let proof: Proof = tick && !isOld ? "ticked" : "open";
   const runs = trials.filter((run) => run.trialId === trialId).sort((a, b) => a.at.localeCompare(b.at));
   for (const { result } of runs) {
     // what was not clear tells nothing, and clears nothing
@@ -35,7 +39,7 @@ export function judgeTrial(
   }
   const word = runs.at(-1)?.on;
   // runs of older files do not say what they were held on
-  if (proof === "held" && design && word !== undefined && word !== takeFingerprint(design, trialId)) return "changed";
+  if (proof === "held" && design && word !== undefined && !isTriedOn(word, design, trialId)) return "changed";
   return proof;
 }
 

@@ -1,10 +1,11 @@
 "use client";
 import { FolderOpen, Moon, Redo2, Search, Sun, Undo2, Waypoints } from "lucide-react";
+import { useEffect, useState } from "react";
 import { isUnkept } from "@/store/committed";
 import type { SaveState } from "@/store/state";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, redo, undo } from "@/store/workbench";
-import { describeEdit } from "@/words/remedies";
+import type { describeEdit } from "@/words/remedies";
 import { Button } from "../kit/Button";
 import { setTheme, setUnits } from "./browserSession";
 import { UpdateLine } from "./UpdateLine";
@@ -80,7 +81,9 @@ export function TopBar() {
 function WayBack() {
   const last = useWorkbench((state) => state.history?.past[state.history.past.length - 1]);
   const next = useWorkbench((state) => state.history?.future[0]);
-  const title = (verb: string, step: typeof last) => (step ? `${verb}: ${describeEdit(step.edit, step.before)}` : verb);
+  const nameEdit = useEditWords(Boolean(last ?? next));
+  const title = (verb: string, step: typeof last) =>
+    step && nameEdit ? `${verb}: ${nameEdit(step.edit, step.before)}` : verb;
   return (
     <>
       <Button look="bare" disabled={!last} onClick={undo} aria-label={title("Undo", last)} title={title("Undo", last)}>
@@ -91,4 +94,14 @@ function WayBack() {
       </Button>
     </>
   );
+}
+
+// What an edit is called is fetched with the first edit: a page that comes up has none.
+function useEditWords(isAsked: boolean): typeof describeEdit | null {
+  const [words, setWords] = useState<{ readonly describe: typeof describeEdit } | null>(null);
+  useEffect(() => {
+    if (!isAsked) return;
+    import("@/words/remedies").then((loaded) => setWords({ describe: loaded.describeEdit })).catch(() => undefined);
+  }, [isAsked]);
+  return words?.describe ?? null;
 }

@@ -41,7 +41,19 @@ export function Workbench() {
   // for the first pump or hose that is fitted: here by the time a hand comes to it
   const isSettled = useSettled(phase === "ready");
   useEffect(() => {
-    if (isSettled) loadFitted().catch(() => undefined);
+    if (!isSettled) return;
+    loadFitted().catch(() => undefined);
+    let stop = () => {};
+    let isGone = false;
+    import("./watchBuilt")
+      .then(({ watchBuilt }) => {
+        if (!isGone) stop = watchBuilt();
+      })
+      .catch(() => undefined);
+    return () => {
+      isGone = true;
+      stop();
+    };
   }, [isSettled]);
   const onDragOver = (event: DragEvent) => {
     if (!event.dataTransfer.types.includes("Files")) return;

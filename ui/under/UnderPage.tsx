@@ -84,7 +84,7 @@ export function UnderPage() {
       <Suspense fallback={null}>
         {tool === "level" && <PhoneLevel sheet={sheet} card={card} />}
         {tool === "codes" && <ReadCodes onText={take} />}
-        {tool === "ticks" && sheet && <ShowTicks designId={sheet.designId} />}
+        {tool === "ticks" && sheet && <ShowTicks sheet={sheet} />}
       </Suspense>
       {tool === "cards" && phase === "failed" && (
         <p role="alert" className="p-4 text-[18px]">

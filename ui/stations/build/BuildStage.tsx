@@ -3,6 +3,7 @@ import { useMemo, useState } from "react";
 import { listGoods } from "@/core/build/goods";
 import { settleOwnWork } from "@/core/build/ownSteps";
 import { listBuilt } from "@/core/build/progress";
+import { listRedrawn } from "@/core/build/redrawn";
 import { findStepSpot } from "@/core/build/stepSpot";
 import { type BuildStep, isUnderRig, listOpenSteps, listSteps, moveStep, orderSteps } from "@/core/build/steps";
 import { listUnsettled } from "@/core/build/unsettled";
@@ -12,12 +13,16 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, tell } from "@/store/workbench";
 import { BUILD_WHEN_NAMES, BUILD_WHENS, type BuildWhen, describeHours, describeMoveRefused } from "@/words/build";
 import { listMissing } from "@/words/goods";
+import { describeGone, describeRedrawn } from "@/words/redrawn";
+import { Button } from "../../kit/Button";
 import { StagePick } from "../../kit/StagePick";
 import { useSay } from "../../kit/useSay";
 import { StageHeader } from "../StageHeader";
 import { useRecords } from "../useRecords";
 import { BuildDrawing } from "./BuildDrawing";
 import { StepList } from "./StepList";
+
+const NOT_KEPT = "That could not be kept in this browser.";
 
 /** What can be done now, what waits for it, and what is done; ticked with a thumb, drawn beside as it grows. */
 export function BuildStage() {
@@ -38,6 +43,10 @@ export function BuildStage() {
   const goods = useMemo(() => listGoods(design, evaluation, undefined, build.saws), [design, evaluation, build.saws]);
   const unsettled = useMemo(() => listUnsettled(design, listed, evaluation.findings), [design, listed, evaluation]);
   const done = useMemo(() => new Set(build.done.map(({ stepId }) => stepId)), [build.done]);
+  const { redrawn, gone } = useMemo(
+    () => listRedrawn(listed, build.done, design, evaluation),
+    [listed, build.done, design, evaluation],
+  );
   const open = order.ok ? listOpenSteps(order.steps, done) : [];
   const [clear, held] = [open.filter(({ id }) => !unsettled.has(id)), open.filter(({ id }) => unsettled.has(id))];
   const current = open.find(({ id }) => id === pickedId) ?? clear[0] ?? held[0] ?? null;
@@ -57,10 +66,11 @@ export function BuildStage() {
   const now = clear.filter(fits);
   const waiting = order.steps.filter((step) => !done.has(step.id) && !open.includes(step));
   const finished = order.steps.filter((step) => done.has(step.id));
+  const redrawnOf = new Map(redrawn.map(({ step, redrawn: how }) => [step.id, describeRedrawn(step.kind, how, units)]));
   const move = (stepId: string, targetId: string, side: "before" | "after") => {
     const moved = moveStep(order.steps, stepId, targetId, side);
     if (!moved.ok) return tell(describeMoveRefused(moved, order.steps, design), { tone: "warning" });
-    records.setOrder(moved.wished).catch(() => tell("That could not be kept in this browser.", { tone: "warning" }));
+    records.setOrder(moved.wished).catch(() => tell(NOT_KEPT, { tone: "warning" }));
   };
   const pick = (step: BuildStep) => {
     setPicked(step.id);
@@ -71,6 +81,7 @@ export function BuildStage() {
     evaluation,
     build,
     unsettled,
+    redrawnOf,
     missingOf,
     onMove: move,
     onPick: pick,
@@ -107,6 +118,24 @@ export function BuildStage() {
           role="group"
           aria-label="Steps"
         >
+          <StepList
+            title="Built, and drawn anew since"
+            steps={finished.filter(({ id }) => redrawnOf.has(id))}
+            isDone
+            {...common}
+          />
+          {gone.map((one) => (
+            <p key={one.stepId} className="flex items-start gap-2 border-t border-rule py-1.5 text-[14px] text-warn">
+              <span className="flex-1">{describeGone(one)}</span>
+              <Button
+                onClick={() => {
+                  records.tickStep(one.stepId, null).catch(() => tell(NOT_KEPT, { tone: "warning" }));
+                }}
+              >
+                Seen to
+              </Button>
+            </p>
+          ))}
           <StepList title="Now" steps={now} isDone={false} {...common} />
           {now.length === 0 && clear.length > 0 && (
             <p className="pt-3 text-[14px]">
@@ -120,7 +149,7 @@ export function BuildStage() {
           )}
           <StepList title="Settle first" steps={held.filter(fits)} isDone={false} {...common} />
           <StepList title="Waits for that" steps={waiting.filter(fits)} isDone={null} {...common} />
-          <StepList title="Done" steps={finished} isDone {...common} />
+          <StepList title="Done" steps={finished.filter(({ id }) => !redrawnOf.has(id))} isDone {...common} />
         </div>
         <div
           className="min-h-0 min-w-0 flex-[2] overflow-y-auto border-l border-rule p-2 phone:border-t phone:border-l-0"

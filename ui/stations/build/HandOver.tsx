@@ -1,7 +1,8 @@
 "use client";
 import { Share2, Smartphone } from "lucide-react";
 import { useEffect, useState } from "react";
-import { readTicks, type Ticks, writeTicks } from "@/core/record/ticks";
+import { readTicks } from "@/core/record/readTicks";
+import { type Ticks, writeTicks } from "@/core/record/ticks";
 import { useWorkbench } from "@/store/useWorkbench";
 import { tell } from "@/store/workbench";
 import { describeTicks } from "@/words/build";
@@ -26,7 +27,7 @@ export function HandOver() {
   }, []);
   const [isReading, setReading] = useState(false);
   const [told, setTold] = useState<string | null>(null);
-  const merge = async (ticks: Pick<Ticks, "on" | "stepIds">) => {
+  const merge = async (ticks: Pick<Ticks, "on" | "stepIds" | "as">) => {
     const { records } = await import("@/store/records");
     await records.open(design.id);
     const before = records.store.getState().build.done.length;
@@ -36,9 +37,13 @@ export function HandOver() {
   };
   const takeHere = async () => {
     try {
-      const { readUnderDone } = await import("@/store/under");
-      const ticks = readTicks(writeTicks(design.id, today(), await readUnderDone(design.id)))!;
-      await merge(ticks);
+      const [{ readUnderDone, readUnderSheet }, { findTickedAs }] = await Promise.all([
+        import("@/store/under"),
+        import("@/words/tickedAs"),
+      ]);
+      const [done, sheet] = await Promise.all([readUnderDone(design.id), readUnderSheet()]);
+      const asOf = (stepId: string) => (sheet?.designId === design.id ? findTickedAs(sheet, stepId) : null);
+      await merge(readTicks(writeTicks(design.id, today(), done, null, asOf))!);
     } catch {
       tell("That could not be kept in this browser.", { tone: "warning" });
     }

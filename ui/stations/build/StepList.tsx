@@ -1,6 +1,7 @@
 "use client";
 import { ChevronDown, ChevronUp } from "lucide-react";
 import { useState } from "react";
+import { takeDrawn } from "@/core/build/redrawn";
 import type { BuildStep } from "@/core/build/steps";
 import type { Unsettled } from "@/core/build/unsettled";
 import type { Design } from "@/core/design/design";
@@ -23,6 +24,8 @@ type StepListProps = {
   readonly evaluation: Evaluation;
   readonly build: BuildRecord;
   readonly unsettled: Unsettled;
+  /** What became of the drawing of a done step since, by its id. */
+  readonly redrawnOf: ReadonlyMap<string, string>;
   /** Null where it cannot be ticked yet. */
   readonly isDone: boolean | null;
   readonly pickedId: string | null;
@@ -75,6 +78,7 @@ function Step({
   evaluation,
   build,
   unsettled,
+  redrawnOf,
   isDone,
   pickedId,
   missingOf,
@@ -88,6 +92,11 @@ function Step({
   const against = isDone === false ? (unsettled.get(step.id) ?? []) : [];
   const name = describeStep(step, design);
   const isPicked = isDone === false && step.id === pickedId;
+  const redrawn = isDone === true ? redrawnOf.get(step.id) : undefined;
+  const tick = (on: string | null) => {
+    const drawn = takeDrawn(step, design, evaluation);
+    records.tickStep(step.id, on, { name: name.slice(0, 200), ...(drawn ? { drawn } : {}) }).catch(lost);
+  };
   const missing = isDone === false ? missingOf(step) : [];
   return (
     <>
@@ -96,7 +105,7 @@ function Step({
         aria-label={name}
         checked={isDone === true}
         disabled={isDone === null}
-        onChange={(event) => void records.tickStep(step.id, event.target.checked ? today() : null).catch(lost)}
+        onChange={(event) => tick(event.target.checked ? today() : null)}
         className="mt-0.5 size-6 shrink-0 accent-enamel phone:size-9"
       />
       <div className="min-w-0 flex-1">
@@ -106,7 +115,9 @@ function Step({
           onClick={() => onPick(step)}
           {...(isDone === false ? { "aria-expanded": isPicked } : {})}
         >
-          <span className={`block text-[15px] leading-snug phone:text-[18px] ${isDone ? "line-through" : ""}`}>
+          <span
+            className={`block text-[15px] leading-snug phone:text-[18px] ${isDone && !redrawn ? "line-through" : ""}`}
+          >
             {name}
           </span>
           {isDone === false && <Figures figures={listStepFigures(step, { design, evaluation, units })} />}
@@ -119,6 +130,12 @@ function Step({
         </button>
         {against.length > 0 && <SettleFirst findings={against} design={design} />}
         {missing.length > 0 && <p className="text-[12.5px] leading-snug text-warn">{describeMissing(missing)}</p>}
+        {redrawn && (
+          <p className="flex items-start gap-2 text-[13.5px] leading-snug text-warn phone:text-[16px]">
+            <span className="flex-1">{redrawn}</span>
+            <Button onClick={() => tick(today())}>Done over</Button>
+          </p>
+        )}
         {isDone === true && <HoursField stepId={step.id} name={name} build={build} />}
       </div>
       {isDone !== true && (

@@ -9,8 +9,7 @@ import { tell } from "@/store/workbench";
 import { describeHole, describeOrder, FACE_NAMES } from "@/words/templates";
 import { formatLength } from "@/words/units";
 import { Group } from "../../fields/Group";
-import { SettleFirst } from "../../findings/SettleFirst";
-import { useUnsettled } from "../../findings/useUnsettled";
+import { LateStepHold } from "../../findings/LateStepHold";
 import { Button } from "../../kit/Button";
 import { handOut } from "../../kit/handOut";
 import { Pick } from "../../kit/Pick";
@@ -20,8 +19,6 @@ const PAPER_NAMES: Readonly<Record<Paper, string>> = { a4: "A4", letter: "US Let
 /** One side of the tank as it is cut and drilled, on paper in full size or for the maker's machine. */
 export function TankTemplates({ tank }: { readonly tank: Tank }) {
   const units = useWorkbench((state) => state.units);
-  const design = useWorkbench((state) => state.history!.design);
-  const against = useUnsettled().get(`fitTankPorts:${tank.id}`) ?? [];
   const [face, setFace] = useState<Face>("front");
   const [paper, setPaper] = useState<Paper>(units === "metric" ? "a4" : "letter");
   const faces = useMemo(() => listTankFaces(tank), [tank]);
@@ -79,7 +76,7 @@ export function TankTemplates({ tank }: { readonly tank: Tank }) {
         {drawing.holes.some(({ behindMm }) => behindMm > 1) &&
           " A hole stands back from this side: on the slope it is longer than drawn."}
       </p>
-      <SettleFirst findings={against} design={design} />
+      <LateStepHold stepId={`fitTankPorts:${tank.id}`} />
       <Pick label="Paper" value={paper} names={PAPER_NAMES} onPick={setPaper} />
       <div className="flex flex-wrap gap-1.5 pt-1">
         {share !== null ? (

@@ -1,6 +1,5 @@
 "use client";
 import { buildPutHoles, listDrilledHoles } from "@/core/design/lineItems";
-import type { Finding } from "@/core/evaluate/findings";
 import type { Passage } from "@/core/fit/passages";
 import { toHoleId } from "@/core/through/holes";
 import { toWorkingId } from "@/core/workings/working";
@@ -12,8 +11,7 @@ import { describeDrilling } from "@/words/passages";
 import { formatQuantity } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
-import { SettleFirst } from "../../findings/SettleFirst";
-import { useUnsettled } from "../../findings/useUnsettled";
+import { LateStepHold } from "../../findings/LateStepHold";
 import { Figure } from "../../kit/Figure";
 import { NumberField } from "../../kit/NumberField";
 
@@ -27,7 +25,6 @@ export function PassageList() {
   const fittings = useWorkbench(
     (state) => state.history!.design.gear.filter(({ spec }) => spec.kind === "skinFitting").length,
   );
-  const unsettled = useUnsettled();
   if (passages.length === 0) return null;
   const count = fittings === 0 ? `${passages.length} in all` : `${passages.length}, and ${fittings} for the fittings`;
   return (
@@ -39,11 +36,7 @@ export function PassageList() {
             <p className="text-[13px] font-semibold">{name}</p>
             <ul className="flex flex-col gap-1.5">
               {own.map((passage) => (
-                <PassageRow
-                  key={`${passage.legIndex}-${passage.nth}`}
-                  passage={passage}
-                  against={unsettled.get(`drillHole:${toHoleId(design, passage)}`) ?? []}
-                />
+                <PassageRow key={`${passage.legIndex}-${passage.nth}`} passage={passage} />
               ))}
             </ul>
           </div>
@@ -54,9 +47,7 @@ export function PassageList() {
   );
 }
 
-type PassageRowProps = { readonly passage: Passage; readonly against: readonly Finding[] };
-
-function PassageRow({ passage, against }: PassageRowProps) {
+function PassageRow({ passage }: { readonly passage: Passage }) {
   const units = useWorkbench((state) => state.units);
   const design = useWorkbench((state) => state.history!.design);
   const { lineId, legIndex, nth, through, panel, facesMm, hole } = passage;
@@ -91,7 +82,7 @@ function PassageRow({ passage, against }: PassageRowProps) {
           : `${length(hole.lengthMm)} by ${length(hole.widthMm)}`}
       </Figure>
       . {describeDrilling(passage, units)}
-      <SettleFirst findings={against} design={design} />
+      <LateStepHold stepId={`drillHole:${toHoleId(design, passage)}`} />
       <NumberField
         label="Drilled already, round"
         value={passage.drilledMm}

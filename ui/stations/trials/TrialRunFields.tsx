@@ -1,5 +1,6 @@
 "use client";
 import { useState } from "react";
+import { takeDrawnTrial } from "@/core/build/redrawn";
 import type { BuildStep } from "@/core/build/steps";
 import type { TrialRun } from "@/core/record/record";
 import { takeFingerprint } from "@/core/trials/fingerprint";
@@ -53,7 +54,10 @@ export function TrialRunFields({ trials }: { readonly trials: readonly BuildStep
         ...(shots.length > 0 ? { photos: [...shots] } : {}),
         ...(signed.trim() ? { signed: signed.trim().slice(0, 80) } : {}),
       })
-      .then(() => (result === "held" ? records.tickStep(step.id, thisMinute().slice(0, 10)) : undefined))
+      .then(() => {
+        const as = { name: describeStep(step, design).slice(0, 200), drawn: takeDrawnTrial(design, step.id) };
+        return result === "held" ? records.tickStep(step.id, thisMinute().slice(0, 10), as) : undefined;
+      })
       .then(() => setShots([]))
       .catch(() => tell("That could not be kept in this browser.", { tone: "warning" }));
   };
