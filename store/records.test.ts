@@ -1,5 +1,6 @@
 import { NO_RECORDS } from "@/core/record/file";
 import "fake-indexeddb/auto";
+import { listPhotoIds } from "@/core/record/photos";
 import type { LogEntry } from "@/core/record/record";
 import { openDatabase } from "./database";
 import { destroyDesign } from "./library";
@@ -36,6 +37,26 @@ test("what is done and written is there again, design by design, and never in th
   const last = createRecords(fresh("again"));
   await last.open("kranich");
   expect(last.store.getState()).toMatchObject({ build: { done: [] }, log: [] });
+});
+
+test("a step done over keeps its hours and photographs, and says anew what it was drawn like", async () => {
+  const one = createRecords(fresh("over"));
+  await one.open("kranich");
+  await one.tickStep("hangTank:grey", "2026-05-01", { name: "Hang" });
+  await one.setHours("hangTank:grey", 4.5);
+  await one.setStepPhotos("hangTank:grey", ["p1", "p2"]);
+  const drawn = { placesMm: [], sizesMm: [], word: "w" };
+  await one.tickStep("hangTank:grey", "2026-05-09", { name: "Hang", drawn });
+  const later = createRecords(fresh("over"));
+  await later.open("kranich");
+  const { build } = later.store.getState();
+  expect(build.done).toEqual([
+    { stepId: "hangTank:grey", on: "2026-05-09", name: "Hang", hours: 4.5, photos: ["p1", "p2"], drawn },
+  ]);
+  // what a file carries along
+  expect(listPhotoIds(build, [])).toEqual(["p2", "p1"]);
+  await later.setStepPhotos("hangTank:grey", []);
+  expect(later.store.getState().build.done[0]).not.toHaveProperty("photos");
 });
 
 test("hours, prices, the order of work and what the phone ticked are kept, and none takes another along", async () => {

@@ -45,6 +45,8 @@ export type RecordsStore = {
   ) => Promise<void>;
   /** What a done step really took, h. */
   readonly setHours: (stepId: string, hours: number | null) => Promise<void>;
+  /** Photographs of a done step, by their ids. */
+  readonly setStepPhotos: (stepId: string, ids: readonly string[]) => Promise<void>;
   /** The order of work the builder wishes. */
   readonly setOrder: (order: readonly string[]) => Promise<void>;
   /** Steps and rules of the own job. */
@@ -101,6 +103,9 @@ export function createRecords(
     await writes.put({ store: "builds", key: designId, value: { build, journey } });
   };
   const keepBuild = (change: (build: BuildRecord) => BuildRecord) => keep(({ build }) => ({ build: change(build) }));
+  type Done = BuildRecord["done"][number];
+  const changeDone = (stepId: string, change: (done: Done) => Done) =>
+    keepBuild((build) => ({ ...build, done: build.done.map((one) => (one.stepId === stepId ? change(one) : one)) }));
   const keepEntry = async (id: string, entry: LogEntry | null, log: readonly LogEntry[]) => {
     const { designId } = store.getState();
     if (designId === null) return;
@@ -159,17 +164,14 @@ export function createRecords(
     tickStep: (stepId, on, as = {}) =>
       keepBuild((build) => {
         const others = build.done.filter((done) => done.stepId !== stepId);
-        return { ...build, done: on === null ? others : [...others, { stepId, on, ...as }] };
+        // done over, it keeps its hours and photographs
+        const before = build.done.find((done) => done.stepId === stepId);
+        return { ...build, done: on === null ? others : [...others, { ...before, stepId, on, ...as }] };
       }),
     setHours: (stepId, hours) =>
-      keepBuild((build) => {
-        const done = build.done.map((one) => {
-          if (one.stepId !== stepId) return one;
-          const { hours: _, ...rest } = one;
-          return hours === null ? rest : { ...rest, hours };
-        });
-        return { ...build, done };
-      }),
+      changeDone(stepId, ({ hours: _, ...rest }) => (hours === null ? rest : { ...rest, hours })),
+    setStepPhotos: (stepId, ids) =>
+      changeDone(stepId, ({ photos: _, ...rest }) => (ids.length === 0 ? rest : { ...rest, photos: [...ids] })),
     addTicks: (ticks) => keepBuild((build) => mergeTicks(build, ticks)),
     setOwnWork: (own) => keepBuild((build) => ({ ...build, ...own })),
     setOrder: (order) => keepBuild((build) => ({ ...build, order: [...order] })),

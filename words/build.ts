@@ -92,7 +92,11 @@ const STEP_WORDS: Readonly<Record<StepKind, StepWords>> = {
     caution: "All seacocks shut. Then open one after the other and look at its hose; a drip means up again.",
   },
   own: { verb: (name) => name, tools: "yours", caution: null },
-  closeUp: { verb: () => "Close up: lagging, covers, boards", tools: "what you took them off with", caution: null },
+  closeUp: {
+    verb: () => "Close up: lagging, covers, boards",
+    tools: "what you took them off with",
+    caution: "First photograph what the boards will hide, with a tape laid in the picture.",
+  },
 };
 
 /** A fitting in a boat's skin is not mounted like a pump. */

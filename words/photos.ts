@@ -8,5 +8,5 @@ export const PHOTO_REFUSED = "That is no picture this browser reads. Take it as 
 /** That a photograph was made smaller, and where it is. */
 export const describeScaled = (from: number, to: number): string =>
   to < from
-    ? `Kept in this browser, made smaller from ${size(from)} to ${size(to)}. It does not travel in the file.`
-    : `Kept in this browser, ${size(to)}. It does not travel in the file.`;
+    ? `Kept in this browser, made smaller from ${size(from)} to ${size(to)}. It goes along in the file of the design.`
+    : `Kept in this browser, ${size(to)}. It goes along in the file of the design.`;

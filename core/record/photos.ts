@@ -12,9 +12,9 @@ export type PhotosInFile = Readonly<Record<string, PhotoInFile>>;
 /** All photographs of a file together take no more than this, letters of base64: some hundred as they are scaled. */
 export const MOST_PHOTO_LETTERS = 48_000_000;
 
-/** Ids of the photographs that trials and the book speak of, each once, the newest first. */
+/** Ids of the photographs that steps, trials and the book speak of, each once, the newest first. */
 export function listPhotoIds(build: BuildRecord, log: readonly LogEntry[]): string[] {
-  const ids = [...(build.trials ?? []), ...log].flatMap(({ photos }) => photos ?? []);
+  const ids = [...build.done, ...(build.trials ?? []), ...log].flatMap(({ photos }) => photos ?? []);
   return [...new Set(ids.reverse())];
 }
 

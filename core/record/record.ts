@@ -58,6 +58,8 @@ export const buildRecord = z.strictObject({
       /** What it was called and drawn like; older records do not say. */
       name: z.optional(z.string().check(z.maxLength(200))),
       drawn: z.optional(drawnStep),
+      /** Photographs of it, by their ids: what a cover hides later. */
+      photos: z.optional(list(id, { most: 12 })),
     }),
     { most: 2_000 },
   ),

@@ -12,12 +12,14 @@ type PhotoFieldProps = {
   readonly ids: readonly string[];
   readonly onChange: (ids: readonly string[]) => void;
   readonly label?: string;
+  /** What it is of, where several stand on one page. */
+  readonly of?: string;
 };
 
 const MOST = 12;
 
 /** Takes a photograph or picks one, scales it, and shows what there is. */
-export function PhotoField({ ids, onChange, label = "Photograph" }: PhotoFieldProps) {
+export function PhotoField({ ids, onChange, label = "Photograph", of }: PhotoFieldProps) {
   const designId = useWorkbench((state) => state.history!.design.id);
   const input = useRef<HTMLInputElement>(null);
   const add = async (file: File) => {
@@ -32,7 +34,11 @@ export function PhotoField({ ids, onChange, label = "Photograph" }: PhotoFieldPr
   };
   return (
     <div className="py-1">
-      <Button onClick={() => input.current?.click()} disabled={ids.length >= MOST}>
+      <Button
+        onClick={() => input.current?.click()}
+        disabled={ids.length >= MOST}
+        {...(of ? { "aria-label": `${label} of “${of}”` } : {})}
+      >
         <Camera size={14} aria-hidden /> {label}
       </Button>
       <input
@@ -40,7 +46,7 @@ export function PhotoField({ ids, onChange, label = "Photograph" }: PhotoFieldPr
         type="file"
         accept="image/*"
         capture="environment"
-        aria-label={`${label} from a file`}
+        aria-label={of ? `${label} of “${of}” from a file` : `${label} from a file`}
         className="hidden"
         onChange={(event) => {
           const file = event.target.files?.[0];

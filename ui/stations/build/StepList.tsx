@@ -13,6 +13,7 @@ import { tell } from "@/store/workbench";
 import { describeMissing, describeStep, tellStep } from "@/words/build";
 import { listStepFigures, type StepFigure } from "@/words/stepFigures";
 import { formatNumber, parsePlain } from "@/words/units";
+import { PhotoField } from "../../fields/PhotoField";
 import { SettleFirst } from "../../findings/SettleFirst";
 import { Button } from "../../kit/Button";
 import { today } from "../now";
@@ -136,7 +137,17 @@ function Step({
             <Button onClick={() => tick(today())}>Done over</Button>
           </p>
         )}
-        {isDone === true && <HoursField stepId={step.id} name={name} build={build} />}
+        {isDone === true && (
+          <div className="flex flex-wrap items-start gap-x-3">
+            <HoursField stepId={step.id} name={name} build={build} />
+            <PhotoField
+              label="Photograph"
+              of={name}
+              ids={build.done.find(({ stepId }) => stepId === step.id)?.photos ?? []}
+              onChange={(ids) => records.setStepPhotos(step.id, ids).catch(lost)}
+            />
+          </div>
+        )}
       </div>
       {isDone !== true && (
         <span className="flex shrink-0">
