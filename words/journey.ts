@@ -144,6 +144,24 @@ const CARE: Readonly<Record<CareKind, readonly [string, string]>> = {
   clamps: ["Tighten the hose clamps", "Under the floor too."],
   hoses: ["Feel the hoses", "Hard, cracked or soft ones are changed."],
   senders: ["Clean the sender", "Grease makes it read full."],
+  membrane: ["Wash the membrane", "Hair and grease hold it open. Wash it, see that it shuts, change it when it curls."],
+  admittance: [
+    "Try the admittance valve",
+    "Listen while a bowl runs out: it opens, then shuts. If it smells beside it, change it.",
+  ],
+  rinse: [
+    "Rinse the tank",
+    "A third full of clean water, drive a while, dump; twice where it still smells. Gloves on.",
+  ],
+  bowl: ["Clean the toilet's seals", "Off its water. Wash seat and seal, grease them as its maker says. Gloves on."],
+  sump: ["Try the sump", "Lift its float: the pump must start. Take hair off its strainer."],
+  loopAir: [
+    "Look at the loop's air hole",
+    "Rinse it. Blocked, it siphons the sea in; a drop that weeps out is no fault.",
+  ],
+  precharge: ["Pump up the accumulator", "Pump off, a tap open, then with a tyre pump to what is set at Loop."],
+  relief: ["Lift the relief valve", "A short lift with the heater cold; it must shut without a drip."],
+  nonReturn: ["Try the non-return", "Pressure behind it, the pipe before it open: nothing may come back."],
 };
 
 /** A task of care: what, and how. */

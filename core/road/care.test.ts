@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { DEMO_NAMES, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
+import { ALL_DEMOS, DEMO_NAMES, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
 import { measureCapacityL } from "../geometry/solid";
 import type { LogEntry } from "../record/record";
 import { computeBleachMl, listCare, listDueCare } from "./care";
@@ -128,4 +128,23 @@ test("what is due is the same whether the book was read line by line or at once,
     }),
     { numRuns: 40 },
   );
+});
+
+test("every part that wears is asked for: membranes, admittance valves, loops, sumps, toilets, black tanks", () => {
+  const kindsOf = (name: Parameters<typeof readDemo>[0]) => new Set(listCare(readDemo(name)).map(({ kind }) => kind));
+  const boat = kindsOf("otter-heads");
+  for (const kind of ["membrane", "rinse", "bowl", "sump", "loopAir", "seacock"] as const) expect(boat).toContain(kind);
+  const loop = kindsOf("kranich-loop");
+  for (const kind of ["nonReturn", "filter", "lamp"] as const) expect(loop).toContain(kind);
+  expect(loop).not.toContain("rinse");
+  for (const design of ALL_DEMOS) {
+    const tasks = listCare(design);
+    const asked = new Set(tasks.map(({ id }) => id));
+    for (const { id, spec } of design.gear) {
+      if (spec.kind === "accumulator") expect(asked).toContain(`precharge:${id}`);
+      if (spec.kind === "relief") expect(asked).toContain(`relief:${id}`);
+      if (spec.kind === "nonReturn") expect(asked).toContain(`nonReturn:${id}`);
+    }
+    for (const { name } of tasks) expect(name).not.toBe("");
+  }
 });

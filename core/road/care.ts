@@ -1,6 +1,7 @@
 import { computeTimesPerDay, countPeople, listStretches } from "../days/rates";
 import type { Design } from "../design/design";
-import { findLineTrap, findTrap } from "../design/lineItems";
+import type { GearKind, GearSpec } from "../design/gear";
+import { findBranchVent, findLineTrap, findTrap, listInlinePieces } from "../design/lineItems";
 import { DIRT_G, USUAL_MINUTES } from "../gear/loopFigures";
 import { computeLoopRhythm } from "../gear/loopRhythm";
 import { measureCapacityL } from "../geometry/solid";
@@ -20,6 +21,15 @@ export const CARE_KINDS = [
   "clamps",
   "hoses",
   "senders",
+  "membrane",
+  "admittance",
+  "rinse",
+  "bowl",
+  "sump",
+  "loopAir",
+  "precharge",
+  "relief",
+  "nonReturn",
 ] as const;
 export type CareKind = (typeof CARE_KINDS)[number];
 
@@ -50,6 +60,41 @@ const EVERY: Readonly<Record<CareKind, number>> = {
   clamps: 180,
   hoses: 365,
   senders: 180,
+  membrane: 180,
+  admittance: 365,
+  rinse: 90,
+  bowl: 180,
+  sump: 30,
+  loopAir: 180,
+  precharge: 365,
+  relief: 180,
+  nonReturn: 365,
+};
+
+/** What each kind of gear is looked at for; null for what wants nothing but its hoses' care. */
+const GEAR_CARE: Readonly<Record<GearKind, CareKind | null>> = {
+  strainer: "filter",
+  filter: "filter",
+  uvLamp: "lamp",
+  skinFitting: "seacock",
+  bowl: "bowl",
+  sump: "sump",
+  ventedLoop: "loopAir",
+  accumulator: "precharge",
+  relief: "relief",
+  nonReturn: "nonReturn",
+  pump: null,
+  valve: null,
+  diverter: null,
+  mixer: null,
+  heater: null,
+  coupling: null,
+  flowMeter: null,
+  gauge: null,
+  airGap: null,
+  tap: null,
+  tee: null,
+  deckFitting: null,
 };
 
 /** What the fresh side holds, L: tanks to the brim and what is carried beside them. */
@@ -90,6 +135,11 @@ export function listCare(design: Design): CareTask[] {
   });
   const through = (life: number | null, perDay: number | undefined): number =>
     life !== null && perDay !== undefined && perDay > 0 ? life / perDay : Infinity;
+  const findLifeDays = (spec: GearSpec): number => {
+    if (spec.kind === "filter")
+      return Math.min(through(spec.lifeL, use?.litres), through(spec.holdsG, use?.dirtG), spec.lifeDays);
+    return spec.kind === "uvLamp" ? through(spec.lifeHours, use?.hours) : Infinity;
+  };
   const hasTraps = lines.some(
     (line) => line.kind === "drain" && ((findTrap(line)?.sealMm ?? 0) > 0 || findLineTrap(line)),
   );
@@ -99,30 +149,22 @@ export function listCare(design: Design): CareTask[] {
     ...lines.flatMap((line) =>
       line.kind === "vent" && line.to.kind === "openAir" && line.to.hasMesh ? [task("mesh", line.id, line.name)] : [],
     ),
-    ...gear.flatMap(({ id, name, spec }): CareTask[] => {
-      switch (spec.kind) {
-        case "filter":
-          return [
-            task(
-              "filter",
-              id,
-              name,
-              null,
-              Math.min(through(spec.lifeL, use?.litres), through(spec.holdsG, use?.dirtG), spec.lifeDays),
-            ),
-          ];
-        case "strainer":
-          return [task("filter", id, name)];
-        case "uvLamp":
-          return [task("lamp", id, name, null, through(spec.lifeHours, use?.hours))];
-        case "skinFitting":
-          return [task("seacock", id, name)];
-        default:
-          return [];
-      }
+    ...gear.flatMap(({ id, name, spec }) => {
+      const kind = GEAR_CARE[spec.kind];
+      return kind === null ? [] : [task(kind, id, name, null, findLifeDays(spec))];
     }),
     ...(freshL > 0 ? [task("sanitise", null, null, freshL)] : []),
-    ...tanks.flatMap(({ id, name, ports, fixing, sender }) => [
+    ...lines.flatMap((line): CareTask[] => {
+      if (line.kind !== "drain") return [];
+      const hasMembrane =
+        findTrap(line)?.kind === "membrane" || listInlinePieces(line).some(({ piece }) => piece === "nonReturn");
+      return [
+        ...(hasMembrane ? [task("membrane", line.id, line.name)] : []),
+        ...(findBranchVent(line)?.kind === "admittanceValve" ? [task("admittance", line.id, line.name)] : []),
+      ];
+    }),
+    ...tanks.flatMap(({ id, name, holds, ports, fixing, sender }) => [
+      ...(holds === "black" ? [task("rinse", id, name)] : []),
       ...(ports.some(({ kind }) => kind === "outlet") ? [task("valve", id, name)] : []),
       ...(fixing ? [task("fixing", id, name)] : []),
       ...(sender ? [task("senders", id, name)] : []),
