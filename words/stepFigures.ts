@@ -54,7 +54,9 @@ function listFigures({ kind, id, at }: BuildStep, told: Told): readonly StepFigu
       return [
         ["its rear wall from the rear edge", length(min.x)],
         [`its right wall ${toSide(min.y)}`, length(Math.abs(min.y))],
-        max.z <= 0 ? ["the floor down to its top", length(-max.z)] : ["the floor up to its underside", length(min.z)],
+        max.z <= 0
+          ? ["the floor down to its top", length(-max.z)]
+          : [`the floor ${min.z >= 0 ? "up" : "down"} to its underside`, length(Math.abs(min.z))],
         ["empty", formatQuantity(computeEmptyKg(tank), "weight", units)],
         ["full", formatQuantity(computeFullKg(tank), "weight", units)],
       ];

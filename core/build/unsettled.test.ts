@@ -1,8 +1,9 @@
 import fc from "fast-check";
 import { networks } from "@/tests/arbitraries";
-import { readDemo } from "@/tests/demoRigs";
+import { ALL_DEMOS, readDemo } from "@/tests/demoRigs";
 import "../evaluate/fitted";
 import type { Design } from "../design/design";
+import type { PartRef } from "../design/part";
 import { evaluate } from "../evaluate/evaluate";
 import { type BuildStep, listSteps } from "./steps";
 import { listUnsettled } from "./unsettled";
@@ -60,4 +61,49 @@ test("what is the rig's as a whole holds everything that is made, and nothing th
     if (MAKES.includes(kind)) expect([id, unsettled.get(id)]).toEqual([id, [must]]);
     if (kind.startsWith("trial")) expect(unsettled.has(id)).toBe(false);
   }
+});
+
+test("what is joined is held along, by every kind of line, and the other part a must names too", () => {
+  const kinds = new Set<string>();
+  for (const design of ALL_DEMOS) {
+    const evaluation = evaluate(design);
+    const steps = listSteps(design, evaluation);
+    const any = evaluation.findings[0] ?? evaluate(readDemo("lesesaal-heads")).findings[0]!;
+    const holdBy = (at: PartRef, more: object = {}) => {
+      const held = listUnsettled(design, steps, [{ ...any, severity: "must", at, ...more }]);
+      return (id: string) => held.has(id);
+    };
+    for (const line of design.lines) {
+      const lay = { drain: "layDrain", vent: "layVent", hose: "layHose", dumpLine: "layDumpLine" }[line.kind];
+      const ends: PartRef[] =
+        line.kind === "hose"
+          ? [line.from, line.to].map((end) =>
+              end.kind === "tank" ? { kind: "tank", id: end.tankId } : { kind: "gear", id: end.gearId },
+            )
+          : line.kind === "drain"
+            ? [
+                { kind: "fixture", id: line.fromFixture },
+                ...("tankId" in line.to ? [{ kind: "port", tankId: line.to.tankId, id: "any" } as const] : []),
+                ...("gearId" in line.to ? [{ kind: "gear", id: line.to.gearId } as const] : []),
+                ...("lineId" in line.to ? [{ kind: "leg", lineId: line.to.lineId, index: 0 } as const] : []),
+              ]
+            : [
+                { kind: "tank", id: line.fromTank },
+                ...("lineId" in line.to ? [{ kind: "line", id: line.to.lineId } as const] : []),
+              ];
+      for (const at of ends) {
+        kinds.add(`${line.kind} ${at.kind}`);
+        expect([line.id, at, holdBy(at)(`${lay}:${line.id}`)]).toEqual([line.id, at, true]);
+      }
+    }
+    const [one, other, third] = design.tanks;
+    if (one && other) {
+      const isHeld = holdBy({ kind: "tank", id: one.id }, { otherId: other.id });
+      for (const { id } of [one, other]) expect(isHeld(`hangTank:${id}`)).toBe(true);
+      const isJoined = one.link?.toTank === third?.id || other.link?.toTank === third?.id;
+      if (third && !isJoined && !third.link) expect(isHeld(`hangTank:${third.id}`)).toBe(false);
+    }
+  }
+  for (const kind of ["hose tank", "hose gear", "drain fixture", "drain port", "drain gear", "drain leg", "vent tank"])
+    expect(kinds).toContain(kind);
 });
