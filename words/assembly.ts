@@ -19,7 +19,7 @@ export function describeAssembly(step: AssemblyStep, tank: Tank, kind: RigKind, 
     case "leakTrial":
       return `Fill it ${isBoat ? "ashore" : "on the ground"}, plug it, and leave it overnight on dry paper.`;
     case "foam":
-      return "Lay closed foam, 5 mm, where strap, tray or frame would touch: against rattling and chafing.";
+      return "Lay closed foam, 5 mm or 3/16 in, where strap, tray or frame would touch: against rattling and chafing.";
     case "hang":
       return step.isInside
         ? `Set it on the ${isBoat ? "sole" : "floor"} in its place.`

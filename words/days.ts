@@ -25,7 +25,7 @@ export const USE_NAMES: Readonly<Record<UseKind, { readonly name: string; readon
   shower: { name: "Shower", plain: "Minutes times what the head gives: measure it with bucket and watch." },
   laundry: { name: "Laundry", plain: "A load at a time." },
   toilet: { name: "Toilet", plain: "Flush water and what it carries." },
-  urine: { name: "Urine", plain: "1.4 L a person and day, in a bottle, a vessel or a drain." },
+  urine: { name: "Urine", plain: "1.4 L or 0.37 gal a person and day, in a bottle, a vessel or a drain." },
   rinseOutside: { name: "Rinsing outside", plain: "Feet, boots, dog: it stays outside." },
   other: { name: "Something else", plain: "Whatever takes water." },
 };

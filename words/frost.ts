@@ -5,7 +5,7 @@ import type { FrostPart } from "@/core/frost/frostParts";
 import type { SpringStep } from "@/core/frost/springUp";
 import { computeBleachMl, SANITISE_HOURS } from "@/core/road/care";
 import { describePart } from "./describePart";
-import { formatNumber, formatQuantity, type Units } from "./units";
+import { formatMl, formatQuantity, type Units } from "./units";
 
 /** How a piece of gear is emptied. */
 const GEAR_DRAIN: Readonly<Partial<Record<GearKind, string>>> = {
@@ -66,12 +66,7 @@ export function describeSpringStep(step: SpringStep, design: Design, units: Unit
 }
 
 /** Bleach of 5 % for so many litres, as it is measured out. */
-export const formatBleach = (litres: number, units: Units): string =>
-  units === "metric"
-    ? `${formatNumber(computeBleachMl(litres, 5), 0)}\u00a0mL`
-    : `${formatNumber(computeBleachMl(litres, 5) / ML_PER_FL_OZ, 1)}\u00a0fl oz`;
-
-const ML_PER_FL_OZ = 29.5735;
+export const formatBleach = (litres: number, units: Units): string => formatMl(computeBleachMl(litres, 5), 0, units);
 
 /** A step of draining down, as an instruction. */
 export function describeDrainDown(step: DrainDownStep, design: Design, units: Units): string {

@@ -126,7 +126,7 @@ export function describeGearFinding(
       return {
         title: `${finding.otherName} can scald`,
         why: `Water comes to it from ${part} with no mixer between.`,
-        advice: "Fit a mixer set to 45\u00a0°C or less, lower for children.",
+        advice: "Fit a mixer set to 45\u00a0°C, 113\u00a0°F, or less, lower for children.",
       };
     case "pumpUnstrained":
       return {
@@ -151,7 +151,7 @@ export function describeGearFinding(
       return {
         title: `${part} is charged too hard`,
         why: `Its air holds ${formatQuantity(finding.prechargeKPa, "waterPressure", units)}, the pump starts at ${formatQuantity(finding.cutInKPa, "waterPressure", units)}: it is empty before that, and the pump starts for every drop.`,
-        advice: "Let air out, with no water in it, to 10 or 20 kPa under where the pump starts.",
+        advice: "Let air out, with no water in it, to 10 or 20 kPa, 1.5 or 3 psi, under where the pump starts.",
       };
     case "pumpCurveRises":
       return {

@@ -1,5 +1,6 @@
 import { type Assembly, COUNTERS, type Counter, type Good, type ToolKind, type Ware } from "@/core/build/goods";
 import type { BuildStep, StepKind } from "@/core/build/steps";
+import { findWireGauge } from "@/core/build/wireGauge";
 import type { Design } from "@/core/design/design";
 import type { PartRef } from "@/core/design/part";
 import { MM_PER_IN } from "@/core/quantity/convert";
@@ -7,7 +8,7 @@ import type { BuildRecord, PartState } from "@/core/record/record";
 import { HOSE_WALL_NAMES } from "./heads";
 import { PORT_NAMES, SENDER_NAMES, THREAD_NAMES } from "./labels";
 import { describePart, describePipe } from "./parts";
-import { formatLength, formatNumber, formatQuantity, formatRun, type Units } from "./units";
+import { formatLength, formatMl, formatNumber, formatQuantity, formatRun, type Units } from "./units";
 
 export const COUNTER_NAMES: Readonly<Record<Counter, string>> = {
   pipe: "Pipe, hose and fittings",
@@ -19,6 +20,7 @@ export const COUNTER_NAMES: Readonly<Record<Counter, string>> = {
   tools: "Tools",
 };
 
+/** Tools as they are asked for, and in inches where they differ. */
 const TOOL_NAMES: Readonly<Record<ToolKind, string>> = {
   pilotBit: "pilot bit 6 mm",
   deburrer: "deburrer or round file",
@@ -28,6 +30,12 @@ const TOOL_NAMES: Readonly<Record<ToolKind, string>> = {
   rivetNutTool: "rivet nut tool",
   crimper: "crimper for cable lugs",
   screwdriver: "driver for hose clamps, 7 mm",
+};
+
+const TOOLS_IN_INCHES: Readonly<Partial<Record<ToolKind, string>>> = {
+  pilotBit: "pilot bit 1/4 in",
+  level: "spirit level, 24 in or longer",
+  screwdriver: "driver for hose clamps, 5/16 in",
 };
 
 /** What must not be used beside what seals: putty loosens, solvents crack. */
@@ -105,7 +113,7 @@ export function nameWare(ware: Ware, units: Units): string {
     case "gear":
       return ware.name;
     case "cable":
-      return `two-core cable ${ware.mm2} mm²`;
+      return `two-core cable ${describeCable(ware.mm2, units)}`;
     case "fuse":
       return `fuse ${formatNumber(ware.amps, ware.amps % 1 === 0 ? 0 : 1)} A with its holder`;
     case "holeSaw":
@@ -115,8 +123,14 @@ export function nameWare(ware: Ware, units: Units): string {
           ? "hole larger than saws are sold: jigsaw"
           : `hole saw ${ware.metricMm} mm`;
     case "tool":
-      return TOOL_NAMES[ware.tool];
+      return (units === "imperial" ? TOOLS_IN_INCHES[ware.tool] : undefined) ?? TOOL_NAMES[ware.tool];
   }
+}
+
+/** Copper of a cable as it is sold: by its area, or by the next thicker gauge. */
+export function describeCable(mm2: number, units: Units): string {
+  const gauge = units === "imperial" ? findWireGauge(mm2) : null;
+  return gauge === null ? `${mm2} mm²` : `${gauge} AWG`;
 }
 
 /** Saws and tools are bought once, whatever they are needed for. */
@@ -135,7 +149,7 @@ function formatAmount(ware: Ware, amount: number, units: Units): string {
       return formatRun(Math.ceil(amount * 10) / 10, units);
     case "sealant":
     case "edgePrimer":
-      return `${formatNumber(Math.ceil(amount / 10) * 10, 0)} mL`;
+      return formatMl(Math.ceil(amount / 10) * 10, 0, units);
     case "lagging":
       return formatQuantity(Math.ceil(amount * 10) * 1e5, "area", units);
     default:

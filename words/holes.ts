@@ -5,7 +5,7 @@ import type { HoleEntry } from "@/core/through/holes";
 import type { Saw, SawFit } from "@/core/through/saws";
 import type { StubFit } from "@/core/through/stubs";
 import { describePlaceMm, describePlanPlaceMm } from "./places";
-import { formatLength, formatNumber, formatQuantity, type Units } from "./units";
+import { formatLength, formatMl, formatNumber, formatQuantity, type Units } from "./units";
 
 /** What a hole is for and goes through. */
 export function describeHole({ through, panelName, lineId, gearId }: HoleEntry, { lines, gear, rig }: Design): string {
@@ -39,7 +39,7 @@ export function describeSaw({ metricMm, inch }: Saw): string {
 export function describeOwnSaw({ sawMm, overMm, moreSealantMl, isFit }: SawFit, saw: Saw, units: Units): string {
   const own = `Your ${formatLength(sawMm, units)} saw`;
   if (overMm < 0.5) return `${own} cuts it as asked.`;
-  const costs = `${own} cuts it ${formatLength(overMm, units)} over, ${formatLength(overMm / 2, units)} more gap all round and ${formatNumber(moreSealantMl, 0)}\u00a0mL more sealant`;
+  const costs = `${own} cuts it ${formatLength(overMm, units)} over, ${formatLength(overMm / 2, units)} more gap all round and ${formatMl(moreSealantMl, 0, units)} more sealant`;
   return isFit ? `${costs}.` : `${costs}: too wide a gap to seal well. Buy ${describeSaw(saw)}, or put a sleeve in.`;
 }
 
@@ -60,7 +60,7 @@ export const describeHolePlace = (
 /** How a hole is cut, in order. */
 export const HOLE_STEPS: readonly string[] = [
   "Mark it on the face you drill from, and look what lies behind.",
-  "Pilot of 4 mm right through; look from the other side.",
+  "Pilot of 4 mm or 5/32 in right through; look from the other side.",
   "Saw a little over size, half from each face where you can.",
   "Break the edges, prime bare metal, seal bare wood and core.",
   "Seal both faces round the pipe, and let it cure before you drive.",

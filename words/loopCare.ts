@@ -1,7 +1,7 @@
 import type { Gear } from "@/core/design/gear";
 import type { LoopCare } from "@/core/gear/loopCare";
 import { SANITISE_HOURS, SANITISE_MG_PER_L } from "@/core/road/care";
-import { formatNumber, formatQuantity, type Units } from "./units";
+import { formatMl, formatQuantity, type Units } from "./units";
 
 /** One job at the loop, and what is done one after the other. */
 export type CareWalk = { readonly title: string; readonly steps: readonly string[] };
@@ -46,7 +46,7 @@ export function describeLoopCare(care: LoopCare, units: Units): readonly CareWal
         `Empty the loop and fill it with fresh water. Never bleach on urine, acid or another cleaner: that makes a gas that kills.`,
         ...(carbon ? [`Take the cartridge of ${carbon.name} out: carbon eats chlorine.`] : []),
         ...(lamp ? [`${lamp.name} stays dark.`] : []),
-        `${formatNumber(bleachMl, 0)} mL of household bleach of 5 % in ${volume} gives ${SANITISE_MG_PER_L} mg/L. The bottle's own instructions go first.`,
+        `${formatMl(bleachMl, 0, units)} of household bleach of 5 % in ${volume} gives ${SANITISE_MG_PER_L} mg/L. The bottle's own instructions go first.`,
         `Run it for five minutes with ${headName} into the tray, let it stand ${SANITISE_HOURS} h, let it go at a dump, rinse twice.`,
         ...(carbon ? [`Put a new cartridge into ${carbon.name}.`] : []),
       ],

@@ -13,7 +13,7 @@ const MEASURE_WORDS: Readonly<Record<keyof FirstMeasures, MeasureWords>> = {
   floorWidthMm: { label: "Floor, width", tape: "Across, from wall to wall at floor height." },
   floorThicknessMm: {
     label: "Floor, thickness",
-    tape: "Finished floor to the underside of the metal. Drill 4 mm where the drain will go, and measure through.",
+    tape: "Finished floor to the underside of the metal. Drill 4 mm or 5/32 in where the drain will go, and measure through.",
   },
   groundBelowMm: {
     label: "Floor down to ground",
@@ -57,7 +57,7 @@ const MEASURE_WORDS: Readonly<Record<keyof FirstMeasures, MeasureWords>> = {
   people: { label: "People", tape: "Who sleeps aboard." },
   sinkLPerPersonDay: {
     label: "Down the drains, each",
-    tape: "Washing up and hands: 5 to 10 L a person and day is usual.",
+    tape: "Washing up and hands: 5 to 10 L, or 1.3 to 2.6 gal, a person and day is usual.",
   },
   freshL: { label: "Fresh water carried", tape: "What the fresh tank gives, or the cans you carry." },
 };

@@ -144,7 +144,8 @@ test("ways for foul water, joins, care of the loop, joints and bucket trials are
     }
   }
   for (let mm = 10; mm < 80; mm += 3) for (const fit of matchStub(mm)) expectSaid(describeStub(fit, "metric"));
-  for (const leak of [null, 3, 120, 900]) expectSaid(describeCycleLeak(leak));
+  for (const leak of [null, 3, 120, 900])
+    for (const units of ["metric", "imperial"] as const) expectSaid(describeCycleLeak(leak, units));
 });
 
 test("on a boat no finding speaks of the floor, on land none of the sole", () => {

@@ -96,7 +96,8 @@ export function describeTankFinding(
       return {
         title: `The through bolts of ${part} have no plate`,
         why: "A bolt and washer pull through floor or thin sheet long before the bolt gives.",
-        advice: "Put a plate of 3 mm steel or more behind each, and say so; or type in what the sheet is rated for.",
+        advice:
+          "Put a plate of 3 mm or 1/8 in steel or more behind each, and say so; or type in what the sheet is rated for.",
       };
     case "fixingScrewed":
       return {

@@ -1,7 +1,7 @@
 import type { TrialRun } from "@/core/record/record";
 import type { BucketVerdict } from "@/core/trials/bucketTrial";
 import type { Leak } from "@/core/trials/leakRate";
-import { formatNumber, formatQuantity, type Units } from "./units";
+import { formatMl, formatNumber, formatQuantity, type Units } from "./units";
 
 export const RESULT_NAMES: Readonly<Record<TrialRun["result"], string>> = {
   held: "Held",
@@ -9,14 +9,13 @@ export const RESULT_NAMES: Readonly<Record<TrialRun["result"], string>> = {
   unclear: "Not clear",
 };
 
-const small = (ml: number): string => `${formatNumber(ml, Math.abs(ml) < 1 ? 2 : 1)} mL/min`;
-
 /** What a trial came to, with how sure that is. */
 export function describeLeak(
   leak: Pick<Leak, "mlPerMin" | "errorMlPerMin" | "verdict"> & Partial<Pick<Leak, "explainedKPa">>,
   units: Units,
 ): string {
   const { mlPerMin, errorMlPerMin, verdict, explainedKPa } = leak;
+  const small = (ml: number) => formatMl(ml, Math.abs(ml) < 1 ? 2 : 1, units, "/min");
   const weather =
     explainedKPa === undefined || Math.abs(explainedKPa) < 0.05
       ? ""

@@ -1,7 +1,7 @@
 import type { Design } from "@/core/design/design";
 import type { Suspect, SuspectKind, Symptom, Trial } from "@/core/trials/suspects";
 import { describePart } from "./describePart";
-import { formatNumber } from "./units";
+import { formatMl, type Units } from "./units";
 
 export const SYMPTOM_NAMES: Readonly<Record<Symptom, string>> = {
   wetFloor: "Wet floor, or a drip underneath",
@@ -96,9 +96,9 @@ export const TRIAL_CAUTIONS: readonly string[] = [
 ];
 
 /** The size of a leak by the pump's rests. */
-export function describeCycleLeak(mlPerMin: number | null): string {
+export function describeCycleLeak(mlPerMin: number | null, units: Units): string {
   if (mlPerMin === null) return "With a pressure switch and an accumulator the rests would tell how large the leak is.";
-  const size = `${formatNumber(mlPerMin, mlPerMin < 10 ? 1 : 0)} mL/min`;
+  const size = formatMl(mlPerMin, mlPerMin < 10 ? 1 : 0, units, "/min");
   return `Every tap shut, it loses ${size}: ${mlPerMin < 20 ? "a drip; soap and paper find it" : mlPerMin < 300 ? "a thread or clamp that weeps; feel every joint" : "that must be wet somewhere; look before you soap"}.`;
 }
 

@@ -47,6 +47,16 @@ export function formatRun(lengthM: number, units: Units): string {
   return units === "metric" ? `${formatNumber(lengthM, 1)}${THIN}m` : `${formatNumber(feet, 1)}${THIN}ft`;
 }
 
+/** So little water or sealant that it is measured out in a cup; or a rate of it with "/min". */
+export function formatMl(ml: number, decimals: number, units: Units, per: "" | "/min" = ""): string {
+  return units === "metric"
+    ? `${formatNumber(ml, decimals)}${THIN}mL${per}`
+    : `${formatNumber(ml / ML_PER_FL_OZ, decimals + 1)}${THIN}fl oz${per}`;
+}
+
+/** US fluid ounce [P]. */
+const ML_PER_FL_OZ = 29.5735;
+
 function formatInches(inches: number): string {
   const sixteenths = Math.round(Math.abs(inches) * 16);
   const sign = inches < 0 && sixteenths > 0 ? MINUS : "";

@@ -2,6 +2,7 @@
 import { X } from "lucide-react";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
+import { keepWithin } from "../fields/keepWithin";
 import { Button } from "../kit/Button";
 import { FIELD_LOOK } from "../kit/FieldRow";
 import { NumberField } from "../kit/NumberField";
@@ -53,11 +54,7 @@ function DrawFields() {
           label="falling"
           value={drawn.fallMmPerM}
           quantity="slope"
-          onCommit={(value) => {
-            if (value === null || value < 0 || value > 200) return "From 0 to 200 mm/m.";
-            look({ drawFallMmPerM: value });
-            return null;
-          }}
+          onCommit={(value) => keepWithin(value, [0, 200], "slope", (fall) => look({ drawFallMmPerM: fall }))}
         />
       </div>
       <span className="min-w-0 flex-1 text-faint phone:order-last phone:basis-full">

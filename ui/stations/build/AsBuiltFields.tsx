@@ -10,6 +10,7 @@ import { describePart } from "@/words/describePart";
 import { describeFinding } from "@/words/findings";
 import { formatLength } from "@/words/units";
 import { Group } from "../../fields/Group";
+import { keepWithin } from "../../fields/keepWithin";
 import { Button } from "../../kit/Button";
 import { NumberField } from "../../kit/NumberField";
 import { Pick } from "../../kit/Pick";
@@ -39,11 +40,10 @@ export function AsBuiltFields() {
     void records
       .setMeasured(at, given)
       .catch(() => tell("That could not be kept in this browser.", { tone: "warning" }));
-  const set = (axis: "x" | "y" | "z", sign: 1 | -1) => (value: number | null) => {
-    if (value === null || Math.abs(value) > 500) return "From −500 to 500 mm off its place.";
-    keep({ part, offMm: { ...offMm, [axis]: sign * value }, on: today() });
-    return null;
-  };
+  const set = (axis: "x" | "y" | "z", sign: 1 | -1) => (value: number | null) =>
+    keepWithin(value, [-500, 500], "length", (off) =>
+      keep({ part, offMm: { ...offMm, [axis]: sign * off }, on: today() }),
+    );
   const length = (mm: number) => formatLength(Math.round(mm * 10) / 10, units);
   return (
     <Group title="Measured as built">

@@ -7,6 +7,7 @@ import { describeCutEnd } from "@/words/build";
 import { describePipe } from "@/words/parts";
 import { formatLength } from "@/words/units";
 import { Group } from "../../fields/Group";
+import { keepWithin } from "../../fields/keepWithin";
 import { Button } from "../../kit/Button";
 import { NumberField } from "../../kit/NumberField";
 import { AsBuiltFields } from "./AsBuiltFields";
@@ -73,11 +74,7 @@ function CutList() {
         label="Bars are sold in"
         value={stockMm}
         quantity="length"
-        onCommit={(value) => {
-          if (value === null || value < 100 || value > 20_000) return "From 100 mm to 20 m.";
-          setStock(value);
-          return null;
-        }}
+        onCommit={(value) => keepWithin(value, [100, 20_000], "length", setStock)}
       />
       {plans.map(({ pipe, bars, tooLong }) => (
         <div key={`${pipe.innerMm}-${pipe.outerMm}`} className="pt-1.5">

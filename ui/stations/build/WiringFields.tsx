@@ -2,6 +2,7 @@
 import { useMemo, useState } from "react";
 import { listWires } from "@/core/build/wiring";
 import { useWorkbench } from "@/store/useWorkbench";
+import { describeCable } from "@/words/goods";
 import { formatLength, formatNumber, formatQuantity } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { NumberField } from "../../kit/NumberField";
@@ -66,7 +67,9 @@ export function WiringFields() {
                 </span>
               </th>
               <td className="figures text-right text-[15px]">{formatNumber(amps, 1)} A</td>
-              <td className="figures text-right text-[15px]">{sizeMm2 === null ? "too thin" : `${sizeMm2} mm²`}</td>
+              <td className="figures text-right text-[15px]">
+                {sizeMm2 === null ? "too thin" : describeCable(sizeMm2, units)}
+              </td>
               <td className="figures text-right text-[15px]">{fuseA === null ? "–" : `${fuseA} A`}</td>
             </tr>
           ))}

@@ -13,6 +13,7 @@ import { describePipe, describeSize } from "@/words/parts";
 import { formatQuantity, type Units } from "@/words/units";
 import { findShownResult } from "../../drawing/shown";
 import { Group } from "../../fields/Group";
+import { keepWithin } from "../../fields/keepWithin";
 import { PointList } from "../../fields/PointList";
 import { useEdits } from "../../fields/useEdits";
 import { Button } from "../../kit/Button";
@@ -71,7 +72,8 @@ function LegFalls({ drain }: { readonly drain: Drain }) {
             value={((leg.from.z - leg.to.z) / leg.planLengthMm) * 1000}
             quantity="slope"
             onCommit={(value) => {
-              if (value === null || value < -500 || value > 1000) return "From −500 to 1000 mm/m.";
+              if (value === null || value < -500 || value > 1000)
+                return keepWithin(value, [-500, 1000], "slope", () => undefined);
               const edit = buildSetFall(workbench.getState().history!.design, drain.id, index, value);
               return edit ? apply(edit) : "Both its ends are held. Move the fixture, the tank or the junction.";
             }}

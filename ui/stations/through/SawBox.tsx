@@ -8,6 +8,7 @@ import { nameWare } from "@/words/goods";
 import { describeHole } from "@/words/holes";
 import { formatLength, formatNumber } from "@/words/units";
 import { Group } from "../../fields/Group";
+import { keepWithin } from "../../fields/keepWithin";
 import { NumberField } from "../../kit/NumberField";
 import { useRecords } from "../useRecords";
 
@@ -72,9 +73,7 @@ export function SawBox({ holes }: { readonly holes: readonly HoleEntry[] }) {
         clearable
         onCommit={(value) => {
           if (value === null) return null;
-          if (value < 5 || value > 250) return "Saws are from 5 to 250 mm.";
-          keep([...own, Math.round(value * 10) / 10]);
-          return null;
+          return keepWithin(value, [5, 250], "length", (saw) => keep([...own, Math.round(saw * 10) / 10]));
         }}
       />
       {bought.size === 0

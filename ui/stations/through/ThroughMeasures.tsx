@@ -9,6 +9,7 @@ import { view as look } from "@/store/workbench";
 import { describeFlood, describeStub, HOLE_STEPS } from "@/words/holes";
 import { formatLength } from "@/words/units";
 import { Group } from "../../fields/Group";
+import { keepWithin } from "../../fields/keepWithin";
 import { NumberField } from "../../kit/NumberField";
 import { useSay } from "../../kit/useSay";
 import { PassageList } from "./PassageList";
@@ -95,11 +96,7 @@ function Stubs() {
         label="Measured outside"
         value={outsideMm}
         quantity="length"
-        onCommit={(value) => {
-          if (value === null || value < 8 || value > 120) return "From 8 to 120 mm.";
-          setOutside(value);
-          return null;
-        }}
+        onCommit={(value) => keepWithin(value, [8, 120], "length", setOutside)}
       />
       <ul className="text-[13px] leading-snug" data-testid="stub">
         {fits.length === 0 && <li>No hose comes near it: cut it off and fit a tail.</li>}

@@ -3,9 +3,10 @@ import { useState } from "react";
 import { computeLeak } from "@/core/trials/leakRate";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeLeak } from "@/words/trialRuns";
+import { keepWithin } from "../../fields/keepWithin";
 import { NumberField } from "../../kit/NumberField";
 import { TrialOutcome } from "./TrialOutcome";
-import { keepWithin, type TrialProps } from "./trialProps";
+import type { TrialProps } from "./trialProps";
 import { Watch } from "./Watch";
 
 /** The pumped side under pressure: gauge, warmth and barometer before and after. */
@@ -40,43 +41,43 @@ export function AirTrial({ onResult }: TrialProps) {
         label="Minutes"
         value={minutes}
         quantity="times"
-        onCommit={(value) => keepWithin(value, 0.1, 1_440, setMinutes)}
+        onCommit={(value) => keepWithin(value, [0.1, 1_440], "times", setMinutes)}
       />
       <NumberField
         label="Air shut in"
         value={volumeL}
         quantity="volume"
-        onCommit={(value) => keepWithin(value, 0.05, 500, setVolume)}
+        onCommit={(value) => keepWithin(value, [0.05, 500], "volume", setVolume)}
       />
       <NumberField
         label="Gauge, first"
         value={startKPa}
         quantity="waterPressure"
-        onCommit={(value) => keepWithin(value, 0, 800, setStart)}
+        onCommit={(value) => keepWithin(value, [0, 800], "waterPressure", setStart)}
       />
       <NumberField
         label="Gauge, last"
         value={endKPa}
         quantity="waterPressure"
-        onCommit={(value) => keepWithin(value, 0, 800, setEnd)}
+        onCommit={(value) => keepWithin(value, [0, 800], "waterPressure", setEnd)}
       />
       <NumberField
         label="Air at first"
         value={startC}
         quantity="temperature"
-        onCommit={(value) => keepWithin(value, -40, 60, setStartC)}
+        onCommit={(value) => keepWithin(value, [-40, 60], "temperature", setStartC)}
       />
       <NumberField
         label="Air at last"
         value={endC}
         quantity="temperature"
-        onCommit={(value) => keepWithin(value, -40, 60, setEndC)}
+        onCommit={(value) => keepWithin(value, [-40, 60], "temperature", setEndC)}
       />
       <NumberField
         label="Barometer"
         value={barometerKPa}
         quantity="waterPressure"
-        onCommit={(value) => keepWithin(value, 50, 110, setBarometer)}
+        onCommit={(value) => keepWithin(value, [50, 110], "waterPressure", setBarometer)}
       />
       {leak && <TrialOutcome text={describeLeak(leak, units)} verdict={leak.verdict} onResult={onResult} />}
     </>

@@ -4,9 +4,10 @@ import { computeRunEmpty } from "@/core/tanks/runEmpty";
 import { judgeBucket } from "@/core/trials/bucketTrial";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeBucket } from "@/words/trialRuns";
+import { keepWithin } from "../../fields/keepWithin";
 import { NumberField } from "../../kit/NumberField";
 import { TrialOutcome } from "./TrialOutcome";
-import { keepWithin, type TrialProps } from "./trialProps";
+import type { TrialProps } from "./trialProps";
 import { Watch } from "./Watch";
 
 const USUAL_L = 10;
@@ -38,20 +39,20 @@ export function BucketTrial({ tankId, onResult }: TrialProps & { readonly tankId
         label="Litres let out"
         value={taken}
         quantity="volume"
-        onCommit={(value) => keepWithin(value, 1, most, setLitres)}
+        onCommit={(value) => keepWithin(value, [1, most], "volume", setLitres)}
       />
       <Watch onSeconds={(seconds) => (shutS === null ? setShut(seconds) : setOpen(seconds))} />
       <NumberField
         label="Seconds, hatch shut"
         value={shutS ?? 0}
         quantity="times"
-        onCommit={(value) => keepWithin(value, 0.5, 3_600, setShut)}
+        onCommit={(value) => keepWithin(value, [0.5, 3_600], "times", setShut)}
       />
       <NumberField
         label="Seconds, hatch open"
         value={openS ?? 0}
         quantity="times"
-        onCommit={(value) => keepWithin(value, 0.5, 3_600, setOpen)}
+        onCommit={(value) => keepWithin(value, [0.5, 3_600], "times", setOpen)}
       />
       {told && <TrialOutcome text={describeBucket(told)} verdict={told.verdict} onResult={onResult} />}
     </>

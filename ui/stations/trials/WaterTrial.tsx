@@ -3,9 +3,10 @@ import { useState } from "react";
 import { computeWaterLoss } from "@/core/trials/leakRate";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeLeak } from "@/words/trialRuns";
+import { keepWithin } from "../../fields/keepWithin";
 import { NumberField } from "../../kit/NumberField";
 import { TrialOutcome } from "./TrialOutcome";
-import { keepWithin, type TrialProps } from "./trialProps";
+import type { TrialProps } from "./trialProps";
 import { Watch } from "./Watch";
 
 /** Water filled to the brim: how far it sank, against what dries and what the ruler errs. */
@@ -25,20 +26,20 @@ export function WaterTrial({ surfaceMm2, onResult }: TrialProps & { readonly sur
         label="Minutes"
         value={minutes}
         quantity="times"
-        onCommit={(value) => keepWithin(value, 0.1, 1_440, setMinutes)}
+        onCommit={(value) => keepWithin(value, [0.1, 1_440], "times", setMinutes)}
       />
       <NumberField
         label="Level sank by"
         value={sankMm}
         quantity="length"
-        onCommit={(value) => keepWithin(value, 0, 2_000, setSank)}
+        onCommit={(value) => keepWithin(value, [0, 2_000], "length", setSank)}
       />
       <NumberField
         label="Surface that sank"
-        help="The widest it can be stands here. Where the water stands in a pipe of 36 mm it is 10 cm², and the trial shows more."
+        help="The widest it can be stands here. Where the water stands in a pipe of 36 mm, 1 3/8 in, it is 10 cm², 1.6 sq in, and the trial shows more."
         value={areaCm2 * 100}
         quantity="area"
-        onCommit={(value) => keepWithin(value === null ? null : value / 100, 0.1, 100_000, setArea)}
+        onCommit={(value) => keepWithin(value, [10, 10_000_000], "area", (mm2) => setArea(mm2 / 100))}
       />
       {loss && <TrialOutcome text={describeLeak(loss, units)} verdict={loss.verdict} onResult={onResult} />}
     </>
