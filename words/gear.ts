@@ -105,6 +105,7 @@ export const LOOP_CAUTIONS: readonly string[] = [
 export function describeStanding(
   { spec }: Gear,
   { isOn, position, isOpen }: { readonly isOn: boolean; readonly position: Position; readonly isOpen: boolean },
+  units: Units,
 ): string {
   switch (spec.kind) {
     case "pump":
@@ -122,7 +123,7 @@ export function describeStanding(
     case "filter":
       return `${formatNumber(spec.micron, spec.micron < 1 ? 1 : 0)} µm`;
     case "accumulator":
-      return `${formatNumber(spec.litres, 1)} L`;
+      return formatQuantity(spec.litres, "volume", units);
     default:
       return "";
   }

@@ -28,6 +28,16 @@ const SUSPECTS: Readonly<Record<SuspectKind, (part: string) => string>> = {
   tankFull: (part) => `${part}: full to its inlet`,
   senderFoul: (part) => `${part}: grease on its sender`,
   senderWire: (part) => `${part}: a wire or plug of its sender`,
+  wasteSeal: (part) => `${part}: the seal under its waste`,
+  holeSeal: (part) => `${part}: the sealant where it goes through the floor`,
+  tankWall: (part) => `${part}: a crack in its wall or seam`,
+  skinSeal: (part) => `${part}: its bedding, its hose or clamps`,
+  deckSeal: (part) => `${part}: its bedding in the deck`,
+  membrane: (part) => `${part}: hair or grease holds its membrane open`,
+  admittance: (part) => `${part}: its admittance valve does not shut`,
+  hoseWall: (part) => `${part}: its wall lets the smell through`,
+  pumpBack: (part) => `${part}: its own valves let the pressure back`,
+  notDrawn: () => "Something that is not on this drawing: rain, a window, another pipe",
 };
 
 export const describeSuspect = ({ kind, at }: Suspect, design: Design): string =>
@@ -81,6 +91,61 @@ export function describeTrial({ kind, at }: Trial, design: Design): { readonly w
       return {
         what: `Take the plug off the sender of ${part} and bridge the two wires there.`,
         asks: "Does the gauge stay where it is?",
+      };
+    case "fillFixture":
+      return {
+        what: `Plug ${part}, wipe it dry underneath and fill it to the rim. Dry paper round its waste, 15 minutes.`,
+        asks: "Did it drip there?",
+      };
+    case "feelWall":
+      return {
+        what: `Fill ${part} to the brim and go along its walls and seams with dry paper, away from the ports.`,
+        asks: "Is the paper wet?",
+      };
+    case "lookInto":
+      return {
+        what: `A bucket under it: open ${part} and look into it with a light. Gloves on.`,
+        asks: "Is it clogged there?",
+      };
+    case "sprayHole":
+      return {
+        what: `Hose water at the underside where ${part} goes through the floor, somebody inside with a light.`,
+        asks: "Does any come in?",
+      };
+    case "watchSkin":
+      return {
+        what: `Dry ${part} and its hose to the hand, lay dry paper round both, 15 minutes afloat with the seacock open.`,
+        asks: "Is the paper wet?",
+      };
+    case "wetDeck":
+      return {
+        what: `Pour two buckets over ${part} from outside, its cap on, and look at it from below.`,
+        asks: "Does any come through?",
+      };
+    case "washMembrane":
+      return {
+        what: `Take ${part} apart, wash its membrane and put it back. Gloves on. Air the rig, and smell again after an hour.`,
+        asks: "Is the smell gone?",
+      };
+    case "bagAdmittance":
+      return {
+        what: `Tie a plastic bag tight over the admittance valve of ${part}, and try again.`,
+        asks: "Is the fault gone?",
+      };
+    case "ragHose":
+      return {
+        what: `Wrap a clean cloth, wetted with warm water, round ${part} for an hour. Smell at it outside, away from the hose.`,
+        asks: "Does the cloth smell?",
+      };
+    case "shutAfterPump":
+      return {
+        what: `Shut off right behind ${part}, or pinch its hose there, and wait as long as it rested before.`,
+        asks: "Does it start all the same?",
+      };
+    case "runHoses":
+      return {
+        what: `Run it through as far as ${part}, a second pair of hands feeling each joint on the way with dry paper.`,
+        asks: "Is the paper wet?",
       };
     case "pressHoses":
       return {

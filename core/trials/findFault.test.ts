@@ -1,6 +1,6 @@
 import fc from "fast-check";
-import { DEMO_NAMES, FURNISHED, readDemo } from "@/tests/demoRigs";
-import { chooseTrial, countTrialsLeft, type Shown, updateChances } from "./findFault";
+import { ALL_DEMOS, DEMO_NAMES, FURNISHED, readDemo } from "@/tests/demoRigs";
+import { chooseTrial, countTrialsLeft, type Shown, USUAL_ERROR, updateChances } from "./findFault";
 import { listSuspects, type Suspect, SYMPTOMS, type Trial } from "./suspects";
 
 /** A chain of n equal suspects, with a trial up to each of them. */
@@ -60,6 +60,36 @@ test.each([...DEMO_NAMES, FURNISHED] as const)(
     }
   },
 );
+
+test("where every trial shows nothing, what is not drawn is what is left, on every sample and for every symptom", () => {
+  for (const design of ALL_DEMOS) {
+    for (const symptom of SYMPTOMS) {
+      const { suspects, trials } = listSuspects(design, symptom);
+      if (suspects.length === 0) continue;
+      const { chances } = search(suspects, trials, "nobody", USUAL_ERROR);
+      expect([design.id, symptom, chances[0]!.suspect.kind]).toEqual([design.id, symptom, "notDrawn"]);
+      // and whatever is drawn is covered by a trial that some other is not in, or it could never be told
+      for (const { id, kind } of suspects) {
+        const covering = trials.filter(({ covers }) => covers.has(id));
+        expect([design.id, symptom, id, covering.length > 0]).toEqual([design.id, symptom, id, kind !== "notDrawn"]);
+      }
+    }
+  }
+});
+
+test("a boat's skin is suspected and her sole is not; what holds foul water is run and felt, not put under pressure", () => {
+  const { suspects, trials } = listSuspects(readDemo("otter-heads"), "wetFloor");
+  const kinds = new Set(suspects.map(({ kind }) => kind));
+  expect([...kinds]).toEqual(expect.arrayContaining(["skinSeal", "deckSeal", "wasteSeal", "tankWall"]));
+  expect(kinds).not.toContain("holeSeal");
+  const pressed = trials.filter(({ kind }) => kind === "pressHoses").flatMap(({ covers }) => [...covers]);
+  for (const piece of readDemo("otter-heads").gear)
+    if (["bowl", "ventedLoop", "skinFitting", "sump"].includes(piece.spec.kind))
+      expect(pressed).not.toContain(`gearBody:${piece.id}`);
+  const van = new Set(listSuspects(readDemo("kranich"), "wetFloor").suspects.map(({ kind }) => kind));
+  expect(van).toContain("holeSeal");
+  expect(van).not.toContain("skinSeal");
+});
 
 test("chances add up to 1, a trial that shows nothing makes what it covers less likely", () => {
   const { suspects, trials } = makeChain(8);

@@ -22,8 +22,9 @@ export function findHalving(design: Design, chances: readonly Chance[]): Halving
   const graph = buildGearGraph(design);
   const weights = new Map<string, number>();
   for (const { suspect, share } of chances) {
-    const { at } = suspect;
-    if (at.kind === "gear" || at.kind === "line") weights.set(at.id, (weights.get(at.id) ?? 0) + share);
+    const { at, kind } = suspect;
+    const isPumped = kind === "hoseEnd" || kind === "gearBody";
+    if (isPumped && (at.kind === "gear" || at.kind === "line")) weights.set(at.id, (weights.get(at.id) ?? 0) + share);
   }
   const pumps = design.gear.filter(({ spec }) => spec.kind === "pump").map(({ id }) => id);
   const hoses = graph.links.flatMap((link) => (link.kind === "hose" ? [link] : []));

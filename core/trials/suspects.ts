@@ -1,8 +1,11 @@
 import type { Design } from "../design/design";
-import { findTrap } from "../design/lineItems";
+import type { GearKind } from "../design/gear";
+import { findBranchVent, findTrap } from "../design/lineItems";
 import type { PartRef } from "../design/part";
+import type { DumpLine, Hose, Line } from "../design/plumbing";
 import { buildDrainPath } from "../falls/drainPath";
-import { buildNetwork } from "../falls/network";
+import { buildNetwork, type Network } from "../falls/network";
+import { listCourse } from "../fit/lineLegs";
 import { listDumpWays } from "../tanks/dumpWays";
 
 export const SYMPTOMS = [
@@ -30,7 +33,22 @@ export type SuspectKind =
   | "legClog"
   | "tankFull"
   | "senderFoul"
-  | "senderWire";
+  | "senderWire"
+  /** The seal of a fixture's waste, under its bowl. */
+  | "wasteSeal"
+  /** The sealant round a line where it goes through the floor: the road's spray comes in there. */
+  | "holeSeal"
+  | "tankWall"
+  | "skinSeal"
+  | "deckSeal"
+  | "membrane"
+  | "admittance"
+  /** A hose that lets the smell of what stands in it through its wall. */
+  | "hoseWall"
+  /** A pump whose own valves let the pressure back. */
+  | "pumpBack"
+  /** Whatever no drawing shows: no trial covers it, so it is what is left when all of them show nothing. */
+  | "notDrawn";
 
 /** Something that may be the cause, with how likely it is before anything was tried. */
 export type Suspect = {
@@ -53,21 +71,54 @@ export type Trial = {
     | "pourPast"
     | "dipTank"
     | "cleanSender"
-    | "bridgeSender";
+    | "bridgeSender"
+    | "fillFixture"
+    | "feelWall"
+    | "lookInto"
+    | "sprayHole"
+    | "watchSkin"
+    | "wetDeck"
+    | "washMembrane"
+    | "bagAdmittance"
+    | "ragHose"
+    | "shutAfterPump"
+    | "runHoses";
   readonly at: PartRef;
   readonly covers: ReadonlySet<string>;
 };
 
 /** How often each is the cause, against the others [T: what builders find; no source]. */
 const WEIGHTS: Readonly<Record<Symptom, Readonly<Partial<Record<SuspectKind, number>>>>> = {
-  wetFloor: { trapJoint: 4, bendJoint: 2, inletJoint: 3, tankPort: 3, hoseEnd: 3, gearBody: 1 },
-  pumpRuns: { hoseEnd: 4, gearBody: 2 },
-  smell: { drySeal: 6, breather: 2, inletJoint: 1, tankPort: 1 },
-  gurgles: { breather: 5, drySeal: 2 },
-  slowDrain: { trapClog: 4, legClog: 2, breather: 3 },
-  comesUp: { tankFull: 5, legClog: 2, breather: 1 },
-  gaugeStuck: { senderFoul: 4, senderWire: 3 },
-  spits: { tankFull: 4, breather: 3 },
+  wetFloor: {
+    trapJoint: 4,
+    bendJoint: 2,
+    inletJoint: 3,
+    tankPort: 3,
+    hoseEnd: 3,
+    gearBody: 1,
+    wasteSeal: 3,
+    holeSeal: 1,
+    tankWall: 1,
+    skinSeal: 4,
+    deckSeal: 2,
+    notDrawn: 1,
+  },
+  pumpRuns: { hoseEnd: 4, gearBody: 2, pumpBack: 3, notDrawn: 1 },
+  smell: {
+    drySeal: 6,
+    breather: 2,
+    inletJoint: 1,
+    tankPort: 1,
+    membrane: 4,
+    admittance: 2,
+    hoseWall: 3,
+    notDrawn: 1,
+  },
+  gurgles: { breather: 5, drySeal: 2, admittance: 3, notDrawn: 1 },
+  slowDrain: { trapClog: 4, legClog: 2, breather: 3, notDrawn: 1 },
+  comesUp: { tankFull: 5, legClog: 2, breather: 1, notDrawn: 1 },
+  gaugeStuck: { senderFoul: 4, senderWire: 3, notDrawn: 1 },
+  spits: { tankFull: 4, breather: 3, notDrawn: 1 },
 };
 
 /** The causes of a symptom that this rig has, and the trials that part them. */
@@ -94,6 +145,15 @@ export function listSuspects(
     // filled up to a bend, every joint before it is under water
     const along: string[] = [];
     const clogs = [...(findTrap(drain) ? add("trapClog", drain.id, { kind: "trap", lineId: drain.id }) : [])];
+    const fixtureAt = { kind: "fixture", id: drain.fromFixture } as const;
+    propose("fillFixture", drain.id, fixtureAt, add("wasteSeal", drain.id, fixtureAt));
+    const lineAt = { kind: "line", id: drain.id } as const;
+    if (findTrap(drain)?.kind === "membrane")
+      propose("washMembrane", drain.id, { kind: "trap", lineId: drain.id }, [
+        ...add("membrane", drain.id, { kind: "trap", lineId: drain.id }),
+      ]);
+    if (findBranchVent(drain)?.kind === "admittanceValve")
+      propose("bagAdmittance", drain.id, lineAt, add("admittance", drain.id, lineAt));
     if (findTrap(drain)) {
       const trapAt = { kind: "trap", lineId: drain.id } as const;
       along.push(...add("trapJoint", drain.id, trapAt));
@@ -109,6 +169,12 @@ export function listSuspects(
     path.ownLegs.forEach((_, index) => {
       clogs.push(...add("legClog", `${drain.id}-${index}`, { kind: "leg", lineId: drain.id, index }));
     });
+    // the first of them is seen by opening it; every one after it shows when poured in past what lies before
+    const first = clogs[0];
+    if (first) {
+      const at = suspects.find(({ id }) => id === first)!.at;
+      propose("lookInto", drain.id, at, [first]);
+    }
     clogs.slice(1).forEach((id, i) => {
       const index = Number(id.slice(id.lastIndexOf("-") + 1));
       propose("pourPast", `${drain.id}-${index}`, { kind: "leg", lineId: drain.id, index }, clogs.slice(i + 1));
@@ -122,6 +188,7 @@ export function listSuspects(
       propose("bridgeSender", tank.id, whole, add("senderWire", tank.id, whole));
     }
     const ports = [...tank.ports].sort((a, b) => a.atMm.z - b.atMm.z);
+    propose("feelWall", tank.id, whole, add("tankWall", tank.id, whole));
     const wet: string[] = [];
     for (const port of ports) {
       const at = { kind: "port", tankId: tank.id, id: port.id } as const;
@@ -148,17 +215,59 @@ export function listSuspects(
     const joints = way.flatMap((one) => dumpJoints.get(one.line.id)!);
     propose("capDumpLine", line.id, { kind: "line", id: line.id }, joints);
   }
+  for (const line of design.lines) {
+    if (design.rig.kind === "boat" || line.kind === "dumpLine" || !goesThroughFloor(design, line, network)) continue;
+    const at = { kind: "line", id: line.id } as const;
+    propose("sprayHole", line.id, at, add("holeSeal", line.id, at));
+  }
+  addPumped(design, add, propose);
+  // what shows nothing in any trial is not on the drawing; where nothing drawn can be the cause, that is said instead
+  if (suspects.length > 0) add("notDrawn", "rig", { kind: "rig" });
+  return { suspects, trials };
+}
+
+type Add = (kind: SuspectKind, key: string, at: PartRef) => string[];
+type Propose = (kind: Trial["kind"], key: string, at: PartRef, covers: readonly string[]) => void;
+
+// Hoses and gear: under a pump's pressure they are pressed and soaped; what only runs now and then is run and felt; what
+// sits in the skin or the deck is looked at by itself.
+function addPumped(design: Design, add: Add, propose: Propose): void {
   const pressed: string[] = [];
+  const run: string[] = [];
   for (const line of design.lines) {
     if (line.kind !== "hose") continue;
     const at = { kind: "line", id: line.id } as const;
-    pressed.push(...add("hoseEnd", line.id, at));
-    propose("pressHoses", line.id, at, pressed);
+    const isRun = isFoul(design, line);
+    const along = isRun ? run : pressed;
+    along.push(...add("hoseEnd", line.id, at));
+    propose(isRun ? "runHoses" : "pressHoses", line.id, at, along);
+    if (isRun) propose("ragHose", line.id, at, add("hoseWall", line.id, at));
   }
-  for (const { id } of design.gear) {
+  for (const { id, spec } of design.gear) {
     const at = { kind: "gear", id } as const;
-    pressed.push(...add("gearBody", id, at));
-    propose("pressHoses", `gear-${id}`, at, pressed);
+    if (spec.kind === "skinFitting") propose("watchSkin", id, at, add("skinSeal", id, at));
+    else if (spec.kind === "deckFitting") propose("wetDeck", id, at, add("deckSeal", id, at));
+    else {
+      const along = RUN_GEAR.has(spec.kind) ? run : pressed;
+      along.push(...add("gearBody", id, at));
+      propose(RUN_GEAR.has(spec.kind) ? "runHoses" : "pressHoses", `gear-${id}`, at, along);
+      if (spec.kind === "pump") propose("shutAfterPump", id, at, add("pumpBack", id, at));
+    }
   }
-  return { suspects, trials };
+}
+
+/** Gear on the side of the heads, the sea and the bilge, which stands under no pressure. */
+const RUN_GEAR: ReadonlySet<GearKind> = new Set(["bowl", "sump", "ventedLoop", "skinFitting", "deckFitting", "airGap"]);
+
+function isFoul({ gear, tanks }: Design, { from, to }: Hose): boolean {
+  return [from, to].some((end) => {
+    if (end.kind === "tank")
+      return tanks.some(({ id, holds }) => id === end.tankId && holds !== "fresh" && holds !== "loop");
+    return gear.some(({ id, spec }) => id === end.gearId && RUN_GEAR.has(spec.kind));
+  });
+}
+
+function goesThroughFloor(design: Design, line: Exclude<Line, DumpLine>, network: Network): boolean {
+  const points = line.kind === "drain" ? buildDrainPath(design, line, network).nodesMm : listCourse(design, line);
+  return points.some(({ z }) => z > 0) && points.some(({ z }) => z < 0);
 }

@@ -98,11 +98,15 @@ function Trainer({ design }: { readonly design: Design }) {
     ),
     ...design.gear.map((piece): [string, string] => [
       `gear:${piece.id}`,
-      describeStanding(piece, {
-        isOn: setting.isOn(piece.id),
-        position: setting.positionOf(piece),
-        isOpen: setting.isTapOpen(piece.id),
-      }),
+      describeStanding(
+        piece,
+        {
+          isOn: setting.isOn(piece.id),
+          position: setting.positionOf(piece),
+          isOpen: setting.isTapOpen(piece.id),
+        },
+        units,
+      ),
     ]),
   ]);
   const foul = useMemo(
