@@ -34,7 +34,7 @@ const SUSPECTS: Readonly<Record<SuspectKind, (part: string) => string>> = {
   skinSeal: (part) => `${part}: its bedding, its hose or clamps`,
   deckSeal: (part) => `${part}: its bedding in the deck`,
   membrane: (part) => `${part}: hair or grease holds its membrane open`,
-  admittance: (part) => `${part}: its admittance valve does not shut`,
+  admittance: (part) => `${part}: its admittance valve sticks`,
   hoseWall: (part) => `${part}: its wall lets the smell through`,
   pumpBack: (part) => `${part}: its own valves let the pressure back`,
   notDrawn: () => "Something that is not on this drawing: rain, a window, another pipe",
@@ -59,8 +59,13 @@ export function describeTrial({ kind, at }: Trial, design: Design): { readonly w
       };
     case "fillTrap":
       return {
-        what: `Pour a litre into the fixture over ${part}, wait 15 minutes, look and smell again.`,
-        asks: "Is the fault still there?",
+        what: `Pour a litre into the fixture over ${part}. Dry paper under its nuts, 15 minutes.`,
+        asks: "Did it drip?",
+      };
+    case "primeTrap":
+      return {
+        what: `Pour a litre into the fixture over ${part}, air the rig for 15 minutes, and try again.`,
+        asks: "Is the fault gone?",
       };
     case "capDumpLine":
       return {
@@ -129,8 +134,13 @@ export function describeTrial({ kind, at }: Trial, design: Design): { readonly w
       };
     case "bagAdmittance":
       return {
-        what: `Tie a plastic bag tight over the admittance valve of ${part}, and try again.`,
-        asks: "Is the fault gone?",
+        what: `Tie a plastic bag tight over the admittance valve of ${part}, air the rig, and smell again after an hour.`,
+        asks: "Is the smell gone?",
+      };
+    case "liftAdmittance":
+      return {
+        what: `Screw the admittance valve off ${part} for a moment, and do again what made the fault. Put it back.`,
+        asks: "Is the fault gone while it is off?",
       };
     case "ragHose":
       return {

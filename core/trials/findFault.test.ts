@@ -101,3 +101,22 @@ test("chances add up to 1, a trial that shows nothing makes what it covers less 
   expect(shareOf(after, "s7")).toBeGreaterThan(shareOf(before, "s7"));
   expect(countTrialsLeft(before)).toBe(3);
 });
+
+test("smell is looked for in hoses that hold waste, from the bowl to the sea, and not in the flush or the fresh water", () => {
+  const design = readDemo("otter-heads");
+  const { suspects } = listSuspects(design, "smell");
+  const walls = new Set(suspects.flatMap(({ kind, at }) => (kind === "hoseWall" && at.kind === "line" ? [at.id] : [])));
+  const bowl = design.gear.find(({ spec }) => spec.kind === "bowl")!;
+  for (const line of design.lines) {
+    if (line.kind !== "hose") continue;
+    const isAt = (end: typeof line.from, port: string) =>
+      end.kind === "gear" && end.gearId === bowl.id && end.port === port;
+    if (isAt(line.from, "out") || isAt(line.to, "out")) expect(walls).toContain(line.id);
+    if (isAt(line.from, "in") || isAt(line.to, "in")) expect(walls).not.toContain(line.id);
+    const ends = [line.from, line.to].flatMap((end) => (end.kind === "tank" ? [end.tankId] : []));
+    const holds = design.tanks.filter(({ id }) => ends.includes(id)).map((tank) => tank.holds);
+    if (holds.includes("black")) expect(walls).toContain(line.id);
+    if (holds.includes("fresh")) expect(walls).not.toContain(line.id);
+  }
+  expect(walls.size).toBeGreaterThan(3);
+});

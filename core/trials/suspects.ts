@@ -65,6 +65,7 @@ export type Trial = {
     | "fillDrainTo"
     | "fillTank"
     | "fillTrap"
+    | "primeTrap"
     | "blowBreather"
     | "capDumpLine"
     | "pressHoses"
@@ -80,6 +81,7 @@ export type Trial = {
     | "wetDeck"
     | "washMembrane"
     | "bagAdmittance"
+    | "liftAdmittance"
     | "ragHose"
     | "shutAfterPump"
     | "runHoses";
@@ -115,7 +117,7 @@ const WEIGHTS: Readonly<Record<Symptom, Readonly<Partial<Record<SuspectKind, num
     notDrawn: 1,
   },
   gurgles: { breather: 5, drySeal: 2, admittance: 3, notDrawn: 1 },
-  slowDrain: { trapClog: 4, legClog: 2, breather: 3, notDrawn: 1 },
+  slowDrain: { trapClog: 4, legClog: 2, breather: 3, admittance: 1, notDrawn: 1 },
   comesUp: { tankFull: 5, legClog: 2, breather: 1, notDrawn: 1 },
   gaugeStuck: { senderFoul: 4, senderWire: 3, notDrawn: 1 },
   spits: { tankFull: 4, breather: 3, notDrawn: 1 },
@@ -153,11 +155,18 @@ export function listSuspects(
         ...add("membrane", drain.id, { kind: "trap", lineId: drain.id }),
       ]);
     if (findBranchVent(drain)?.kind === "admittanceValve")
-      propose("bagAdmittance", drain.id, lineAt, add("admittance", drain.id, lineAt));
+      // shut it lets no smell out, open it lets the air in that a gurgle asks for
+      propose(
+        symptom === "smell" ? "bagAdmittance" : "liftAdmittance",
+        drain.id,
+        lineAt,
+        add("admittance", drain.id, lineAt),
+      );
     if (findTrap(drain)) {
       const trapAt = { kind: "trap", lineId: drain.id } as const;
       along.push(...add("trapJoint", drain.id, trapAt));
-      propose("fillTrap", drain.id, trapAt, [...along, ...add("drySeal", drain.id, trapAt)]);
+      propose("fillTrap", drain.id, trapAt, along);
+      propose("primeTrap", drain.id, trapAt, add("drySeal", drain.id, trapAt));
     }
     path.ownLegs.forEach((_, index) => {
       const isLast = index === path.ownLegs.length - 1;
@@ -234,14 +243,15 @@ type Propose = (kind: Trial["kind"], key: string, at: PartRef, covers: readonly 
 function addPumped(design: Design, add: Add, propose: Propose): void {
   const pressed: string[] = [];
   const run: string[] = [];
+  const foul = listFoulHoses(design);
   for (const line of design.lines) {
     if (line.kind !== "hose") continue;
     const at = { kind: "line", id: line.id } as const;
-    const isRun = isFoul(design, line);
+    const isRun = isRunOnly(design, line);
     const along = isRun ? run : pressed;
     along.push(...add("hoseEnd", line.id, at));
     propose(isRun ? "runHoses" : "pressHoses", line.id, at, along);
-    if (isRun) propose("ragHose", line.id, at, add("hoseWall", line.id, at));
+    if (foul.has(line.id)) propose("ragHose", line.id, at, add("hoseWall", line.id, at));
   }
   for (const { id, spec } of design.gear) {
     const at = { kind: "gear", id } as const;
@@ -259,13 +269,41 @@ function addPumped(design: Design, add: Add, propose: Propose): void {
 /** Gear on the side of the heads, the sea and the bilge, which stands under no pressure. */
 const RUN_GEAR: ReadonlySet<GearKind> = new Set(["bowl", "sump", "ventedLoop", "skinFitting", "deckFitting", "airGap"]);
 
-function isFoul({ gear, tanks }: Design, { from, to }: Hose): boolean {
+function isRunOnly({ gear, tanks }: Design, { from, to }: Hose): boolean {
   return [from, to].some((end) => {
     if (end.kind === "tank")
       return tanks.some(({ id, holds }) => id === end.tankId && holds !== "fresh" && holds !== "loop");
     return gear.some(({ id, spec }) => id === end.gearId && RUN_GEAR.has(spec.kind));
   });
 }
+
+// Hoses in which waste stands: from a bowl's outlet and from tanks of waste on, through everything but the skin and the deck.
+function listFoulHoses({ lines, tanks, gear }: Design): ReadonlySet<string> {
+  const hoses = lines.filter((line) => line.kind === "hose");
+  const kindOf = new Map(gear.map(({ id, spec }) => [id, spec.kind]));
+  const isWaste = (tankId: string) =>
+    tanks.some(({ id, holds }) => id === tankId && (holds === "grey" || holds === "black"));
+  const foul = new Set<string>();
+  const through = new Set<string>();
+  const isReached = (end: Hose["from"]): boolean => {
+    if (end.kind === "tank") return isWaste(end.tankId);
+    return kindOf.get(end.gearId) === "bowl" ? end.port === "out" : through.has(end.gearId);
+  };
+  for (let grown = true; grown; ) {
+    grown = false;
+    for (const { id, from, to } of hoses) {
+      if (foul.has(id) || !(isReached(from) || isReached(to))) continue;
+      foul.add(id);
+      grown = true;
+      for (const end of [from, to])
+        if (end.kind === "gear" && !ENDS_FOUL.has(kindOf.get(end.gearId)!)) through.add(end.gearId);
+    }
+  }
+  return foul;
+}
+
+/** Past these no waste goes on in a hose. */
+const ENDS_FOUL: ReadonlySet<GearKind> = new Set(["bowl", "skinFitting", "deckFitting", "airGap"]);
 
 function goesThroughFloor(design: Design, line: Exclude<Line, DumpLine>, network: Network): boolean {
   const points = line.kind === "drain" ? buildDrainPath(design, line, network).nodesMm : listCourse(design, line);
