@@ -50,6 +50,15 @@ export function describeSpringStep(step: SpringStep, design: Design, units: Unit
   switch (step.kind) {
     case "closeGear":
       return `Close ${design.gear.find(({ id }) => id === step.gearId)?.name ?? step.gearId} again, with its rings greased; look for cracks first.`;
+    case "openSeacock":
+      if (design.rig.kind !== "boat") return `Turn the cock of ${nameAll([step.gearId], design)} back.`;
+      return `Put the hose of ${nameAll([step.gearId], design)} back with both clamps. Afloat, open its seacock and look at it for a minute.`;
+    case "turnBack":
+      return `Turn back to where they belong: ${nameAll(step.gearIds, design)}.`;
+    case "fuseIn":
+      return `Water in the tank first, then the fuse of ${nameAll(step.gearIds, design)}.`;
+    case "heatLast":
+      return `Only when water runs without spitting, switch on ${nameAll(step.gearIds, design)}.`;
     case "shutTaps":
       return `Shut ${nameAll(step.gearIds, design)}, hot and cold.`;
     case "shutOutlet":
@@ -85,6 +94,16 @@ export function describeDrainDown(step: DrainDownStep, design: Design, units: Un
       return `${formatQuantity(step.litres, "volume", units)} lie in leg ${step.leg + 1} of ${line(step.lineId)}: lean the ${design.rig.kind === "boat" ? "boat" : "rig"} until they run, or blow them out.`;
     case "treatTrap":
       return `Pour ${formatQuantity(step.litres, "volume", units)} of antifreeze for drinking water systems into ${trapOf(step, line)}, or empty it.`;
+    case "heatOff":
+      return `Switch off, and let cool: ${nameAll(step.gearIds, design)}. Hot it scalds, run dry it burns out.`;
+    case "halfTurn":
+      return `Turn half way and leave there: ${nameAll(step.gearIds, design)}. A ball that is shut, or all open, keeps water round it and splits.`;
+    case "emptySeacock":
+      if (design.rig.kind !== "boat")
+        return `Turn the cock of ${nameAll([step.gearId], design)} half way and leave it there.`;
+      return `Shut the seacock of ${nameAll([step.gearId], design)}, take the hose off above it and let it run into a bucket. Ashore leave it half open; afloat it stays shut, with antifreeze poured on it.`;
+    case "fuseOut":
+      return `Take the fuse out of ${nameAll(step.gearIds, design)}, so that nobody starts it dry.`;
     case "openTaps":
       return `Open ${nameAll(step.gearIds, design)}, hot and cold, and leave them half open: a mixer that is shut keeps water and splits.`;
     case "drainGear": {

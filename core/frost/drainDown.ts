@@ -20,6 +20,12 @@ export type DrainDownStep =
   | { readonly kind: "openTaps"; readonly gearIds: readonly string[] }
   | { readonly kind: "drainGear"; readonly gearId: string; readonly litres: number }
   | { readonly kind: "emptyHose"; readonly lineId: string; readonly litres: number }
+  /** Heaters and lamps: dry they burn out, hot they scald. */
+  | { readonly kind: "heatOff"; readonly gearIds: readonly string[] }
+  /** Valves that keep water in their ball, turned half way. */
+  | { readonly kind: "halfTurn"; readonly gearIds: readonly string[] }
+  | { readonly kind: "emptySeacock"; readonly gearId: string }
+  | { readonly kind: "fuseOut"; readonly gearIds: readonly string[] }
   | { readonly kind: "leaveOpen" };
 
 /** Water fills about so much of a housing's outside [T]. */
@@ -51,7 +57,7 @@ const PUSH_OUT = 2;
 const NO_HARM_L = 0.05;
 
 /**
- * What to empty before frost, in the order it is done: pump over, open the outlets and the taps, empty the gear, take out what stays behind at the
+ * What to empty before frost, in the order it is done: heat off, pump over, open the outlets and the taps, empty the gear, take out what stays behind at the
  * dumping attitude, then what lies in sags as the rig stands, then what must stay in traps is made safe; valves are left
  * open. From the evaluation of the same design [C].
  */
@@ -59,7 +65,9 @@ export function listDrainDown(design: Design, evaluation: Evaluation): DrainDown
   const { tanks } = design;
   const taps = listTaps(design);
   const outlets = tanks.filter(({ ports }) => ports.some(({ kind }) => kind === "outlet"));
+  const { heated, turned, driven, seacocks } = sortGear(design);
   return [
+    ...(heated.length > 0 ? [{ kind: "heatOff", gearIds: heated } as const] : []),
     ...tanks.flatMap(({ id, link }): DrainDownStep[] =>
       link?.kind === "pumped" ? [{ kind: "pumpOver", tankId: id, toTank: link.toTank }] : [],
     ),
@@ -69,6 +77,9 @@ export function listDrainDown(design: Design, evaluation: Evaluation): DrainDown
       const litres = measureHeldL(piece);
       return litres === null ? [] : [{ kind: "drainGear", gearId: piece.id, litres }];
     }),
+    ...seacocks.map((gearId): DrainDownStep => ({ kind: "emptySeacock", gearId })),
+    ...(turned.length > 0 ? [{ kind: "halfTurn", gearIds: turned } as const] : []),
+    ...(driven.length > 0 ? [{ kind: "fuseOut", gearIds: driven } as const] : []),
     ...listHoseRuns(design).flatMap(({ lineId, sagL }): DrainDownStep[] =>
       sagL > NO_HARM_L ? [{ kind: "emptyHose", lineId, litres: sagL }] : [],
     ),
@@ -93,6 +104,28 @@ export function listDrainDown(design: Design, evaluation: Evaluation): DrainDown
     ...(outlets.length > 0 ? [{ kind: "leaveOpen" } as const] : []),
   ];
 }
+
+/** What is switched, turned or shut before frost and after it, by the ids of the gear. */
+export function sortGear({ gear }: Pick<Design, "gear">): {
+  readonly heated: readonly string[];
+  readonly turned: readonly string[];
+  /** What a fuse starts. */
+  readonly driven: readonly string[];
+  readonly seacocks: readonly string[];
+} {
+  const list = (is: (spec: Gear["spec"]) => boolean) => gear.flatMap(({ id, spec }) => (is(spec) ? [id] : []));
+  return {
+    heated: list(({ kind }) => kind === "heater" || kind === "uvLamp"),
+    turned: list(({ kind }) => kind === "valve" || kind === "diverter"),
+    driven: list(
+      (spec) => spec.kind === "sump" || (spec.kind === "pump" && spec.pump !== "hand") || isDrivenBowl(spec),
+    ),
+    seacocks: list((spec) => spec.kind === "skinFitting" && spec.hasSeacock),
+  };
+}
+
+const isDrivenBowl = (spec: Gear["spec"]): boolean =>
+  spec.kind === "bowl" && (spec.bowl === "macerating" || spec.bowl === "vacuum");
 
 /** Every trap that holds water, with how much. */
 export function listTrapWaters(

@@ -111,7 +111,19 @@ test("the way back: closed before it is filled, every trap that was treated is f
     const design = readDemo(name);
     const evaluation = evaluate(design);
     const [down, up] = [listDrainDown(design, evaluation), listSpringUp(design, evaluation)];
-    const order = ["closeGear", "shutTaps", "shutOutlet", "sanitise", "fillTrap", "pourTrial", "dumpFirst"];
+    const order = [
+      "closeGear",
+      "openSeacock",
+      "turnBack",
+      "shutTaps",
+      "shutOutlet",
+      "fuseIn",
+      "sanitise",
+      "heatLast",
+      "fillTrap",
+      "pourTrial",
+      "dumpFirst",
+    ];
     const places = up.map(({ kind }) => order.indexOf(kind));
     expect(places).toEqual([...places].sort((a, b) => a - b));
     const treated = down.flatMap((step) => (step.kind === "treatTrap" ? [step] : []));
