@@ -10,6 +10,7 @@ import { describeCutEnd, describeStep, tellStep } from "@/words/build";
 import { listGoodsRows } from "@/words/goods";
 import { describePipe } from "@/words/parts";
 import "@/words/fittedFindings";
+import { describeStepFigures } from "@/words/stepFigures";
 import type { Units } from "@/words/units";
 import { tellUnsettled } from "@/words/unsettled";
 
@@ -61,6 +62,7 @@ function listRows(design: Design, kind: "parts" | "cuts" | "steps", units: Units
           tools,
           caution: caution ?? "",
           hours: step.hours,
+          figures: describeStepFigures(step, { design, evaluation, units }),
           first: tell(step.id),
         };
       });

@@ -1,7 +1,9 @@
-import { type Assembly, COUNTERS, type Counter, type Good, type ToolKind, type Ware } from "@/core/build/goods";
+import { type Assembly, COUNTERS, type Counter, type Good, type Ware } from "@/core/build/goods";
 import type { BuildStep, StepKind } from "@/core/build/steps";
+import type { ToolKind } from "@/core/build/tools";
 import { findWireGauge } from "@/core/build/wireGauge";
 import type { Design } from "@/core/design/design";
+import type { Bedding } from "@/core/design/gear";
 import type { PartRef } from "@/core/design/part";
 import { MM_PER_IN } from "@/core/quantity/convert";
 import type { BuildRecord, PartState } from "@/core/record/record";
@@ -41,6 +43,13 @@ const TOOLS_IN_INCHES: Readonly<Partial<Record<ToolKind, string>>> = {
 /** What must not be used beside what seals: putty loosens, solvents crack. */
 export const SEALING_NOTE =
   "Polyurethane or hybrid sealant on holes. No putty: it loosens in a rig that shakes, and with soap and solvent it cracks ABS. Cement only for the pipe's own plastic; polypropylene and polyethylene cannot be cemented.";
+
+const BEDDING_NAMES: Readonly<Record<Bedding, string>> = {
+  polyurethane: "polyurethane for below the waterline",
+  polysulphide: "polysulphide for below the waterline",
+  butyl: "butyl tape or mastic",
+  none: "no bedding",
+};
 
 /** A ware by the name it is asked for. */
 export function nameWare(ware: Ware, units: Units): string {
@@ -84,6 +93,14 @@ export function nameWare(ware: Ware, units: Units): string {
       return `dump valve, ${ware.drive === "manual" ? "by hand" : "electric"}, ${mm(ware.boreMm)}`;
     case "sender":
       return `level sender: ${SENDER_NAMES[ware.sender].name.toLowerCase()}`;
+    case "backingBlock":
+      return "backing block for a skin fitting";
+    case "seacock":
+      return `seacock, ${mm(ware.boreMm)}`;
+    case "bedding":
+      return BEDDING_NAMES[ware.bedding];
+    case "heaterPad":
+      return `heating pad for a tank, ${formatQuantity(ware.watts, "power", units)} or more`;
     case "bolt":
       return `bolt ${ware.size}, class 8.8`;
     case "lockNut":
@@ -149,6 +166,7 @@ function formatAmount(ware: Ware, amount: number, units: Units): string {
       return formatRun(Math.ceil(amount * 10) / 10, units);
     case "sealant":
     case "edgePrimer":
+    case "bedding":
       return formatMl(Math.ceil(amount / 10) * 10, 0, units);
     case "lagging":
       return formatQuantity(Math.ceil(amount * 10) * 1e5, "area", units);

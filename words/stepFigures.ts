@@ -27,6 +27,12 @@ export function listStepFigures(step: BuildStep, told: Told): readonly StepFigur
   return listFigures(step, told).map(([what, figure]) => [say(what), figure]);
 }
 
+/** The same in one line. */
+export const describeStepFigures = (step: BuildStep, told: Told): string =>
+  listStepFigures(step, told)
+    .map(([what, figure]) => `${what} ${figure}`)
+    .join("; ");
+
 function listFigures({ kind, id, at }: BuildStep, told: Told): readonly StepFigure[] {
   const { design, evaluation, units } = told;
   const partId = "lineId" in at ? at.lineId : "id" in at ? at.id : null;

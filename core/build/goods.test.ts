@@ -5,9 +5,10 @@ import { evaluate } from "../evaluate/evaluate";
 import { listParts } from "../parts/listParts";
 import { listHoles } from "../through/holes";
 import { computeBellySpanMm, countClips, findClipSpacingMm } from "./clipSpacing";
-import { COUNTERS, type Good, listGoods } from "./goods";
+import { COUNTERS, type Good, listGoods, usualSupply } from "./goods";
 import { listBuilt } from "./progress";
 import { listOpenSteps, listSteps, moveStep, orderSteps } from "./steps";
+import { listWires } from "./wiring";
 
 const ALL = [...DEMO_NAMES, ...LOOP_NAMES, FURNISHED, HEADS_NAME, ...HEADS_NAMES] as const;
 const of = (goods: readonly Good[], kind: Good["ware"]["kind"]) => goods.filter(({ ware }) => ware.kind === kind);
@@ -155,4 +156,33 @@ test("a saw out of the own box is not bought, and what it cuts too large takes m
     // far too large is no saw for it
     expect(saws(exact.map((mm) => mm + 500))).toBe(holes.length);
   }
+});
+
+test("a fitting in a hull takes its seacock, a block and what it is bedded on; a tank that freezes its pad, and a toilet's motor its cable", () => {
+  const boat = readDemo("otter-heads");
+  const goods = listGoods(boat, evaluate(boat));
+  for (const { id, spec } of boat.gear) {
+    if (spec.kind !== "skinFitting") continue;
+    const own = goods
+      .filter(({ assembly }) => assembly.kind === "gear" && assembly.id === id)
+      .map(({ ware }) => ware.kind);
+    expect(own).toContain("bedding");
+    expect(own.includes("seacock")).toBe(spec.hasSeacock);
+    expect(own.includes("backingBlock")).toBe(spec.hasBacking !== false);
+  }
+  const turn = (bowl: "handPump" | "macerating") => ({
+    ...boat,
+    gear: boat.gear.map((piece) => (piece.spec.kind === "bowl" ? { ...piece, spec: { ...piece.spec, bowl } } : piece)),
+  });
+  const loads = (design: typeof boat) => listWires(design, usualSupply(design)).map(({ load }) => load.id);
+  const bowl = boat.gear.find(({ spec }) => spec.kind === "bowl")!;
+  expect(loads(turn("macerating"))).toContain(bowl.id);
+  expect(loads(turn("handPump"))).not.toContain(bowl.id);
+  const cold = readDemo("kranich");
+  const pads = listWires(cold, usualSupply(cold)).filter(({ load }) => load.id.startsWith("pad-"));
+  const bought = listGoods(cold, evaluate(cold)).flatMap(({ ware }) => (ware.kind === "heaterPad" ? [ware.watts] : []));
+  expect(bought).toHaveLength(pads.length);
+  pads.forEach(({ load }, i) => {
+    expect(bought[i]).toBeGreaterThanOrEqual(load.watts);
+  });
 });

@@ -1,6 +1,6 @@
 import { listOwnCourse } from "../air/ventPath";
 import type { Design } from "../design/design";
-import type { GearKind } from "../design/gear";
+import type { Bedding, GearKind } from "../design/gear";
 import { listPipeChanges } from "../design/lineItems";
 import type {
   Drain,
@@ -29,21 +29,13 @@ import { buildDumpRun } from "../tanks/dumpRun";
 import { listHoles } from "../through/holes";
 import { chooseOwnSaw } from "../through/saws";
 import { countClips, findClipSpacingMm } from "./clipSpacing";
+import { listSkinGoods } from "./skinGoods";
+import { listTools, type ToolKind } from "./tools";
 import { listWires, type Supply } from "./wiring";
 
 /** Which counter of a shop it is bought at. */
 export const COUNTERS = ["pipe", "tank", "fixings", "sealing", "gear", "electrics", "tools"] as const;
 export type Counter = (typeof COUNTERS)[number];
-
-export type ToolKind =
-  | "pilotBit"
-  | "deburrer"
-  | "level"
-  | "pipeSaw"
-  | "torqueWrench"
-  | "rivetNutTool"
-  | "crimper"
-  | "screwdriver";
 
 /** What is bought; how much stands beside it, in pieces unless said. */
 export type Ware =
@@ -70,6 +62,12 @@ export type Ware =
   | { readonly kind: "dumpValve"; readonly drive: "manual" | "electric"; readonly boreMm: number }
   | { readonly kind: "sender"; readonly sender: Sender["kind"] }
   | { readonly kind: "bolt" | "lockNut" | "boltWasher" | "rivetNut" | "screw"; readonly size: Fixing["size"] }
+  /** Inside a hull, under a skin fitting; the cock on it; and mL of what it is bedded on. */
+  | { readonly kind: "backingBlock" }
+  | { readonly kind: "seacock"; readonly boreMm: number }
+  | { readonly kind: "bedding"; readonly bedding: Bedding }
+  /** Under a tank that freezes, W. */
+  | { readonly kind: "heaterPad"; readonly watts: number }
   | { readonly kind: "backPlate" | "strap" | "endStop" | "mesh" | "relay" | "sealedConnector" }
   /** m. */
   | { readonly kind: "foamStrip" }
@@ -134,6 +132,7 @@ export function listGoods(
         counter: "gear",
       }),
     ),
+    ...listSkinGoods(design),
     ...listHoleGoods(design, evaluation, ownSawsMm),
     ...listWireGoods(design, supply),
     ...listTools(design),
@@ -368,27 +367,11 @@ function listWireGoods(design: Design, supply: Supply): Good[] {
     const assembly: Assembly = tankId ? { kind: "tank", id: tankId } : { kind: "gear", id: load.id };
     const good = (ware: Ware, amount: number): Good => ({ ware, amount, assembly, counter: "electrics" });
     return [
+      ...(tankId ? [good({ kind: "heaterPad", watts: Math.ceil(load.watts / 10) * 10 }, 1)] : []),
       ...(sizeMm2 === null ? [] : [good({ kind: "cable", mm2: sizeMm2 }, (lengthMm / 1000) * SPARE)]),
       ...(fuseA === null ? [] : [good({ kind: "fuse", amps: fuseA }, 1)]),
       ...(wantsRelay ? [good({ kind: "relay" }, 1)] : []),
       ...(load.isOutside ? [good({ kind: "sealedConnector" }, 1)] : []),
     ];
   });
-}
-
-function listTools(design: Design): Good[] {
-  const has = (kind: "drain" | "hose") => design.lines.some((line) => line.kind === kind);
-  const tools: ToolKind[] = [
-    ...(has("drain") ? (["pipeSaw", "deburrer", "level", "pilotBit"] as const) : []),
-    ...(has("hose") ? (["screwdriver"] as const) : []),
-    ...(design.tanks.some(({ fixing }) => fixing) ? (["torqueWrench"] as const) : []),
-    ...(design.tanks.some(({ fixing }) => fixing?.fastener === "rivetNut") ? (["rivetNutTool"] as const) : []),
-    ...(design.gear.some(({ spec }) => spec.kind === "pump") ? (["crimper"] as const) : []),
-  ];
-  return tools.map((tool) => ({
-    ware: { kind: "tool", tool },
-    amount: 1,
-    assembly: { kind: "rig" },
-    counter: "tools",
-  }));
 }

@@ -1,4 +1,5 @@
 import type { Design } from "../design/design";
+import type { SpecOf } from "../design/gear";
 import { readNight } from "../frost/night";
 import { computeTankFrost } from "../frost/tankFrost";
 import { add, scale, type Vec3 } from "../geometry/vec";
@@ -60,16 +61,26 @@ const DETOUR = 1.15;
 /** A motor valve or float, W [T]. */
 const MOTOR_W = 12;
 
-/** Pumps, lamps, heaters and motor valves, and a pad under each tank that freezes on the night of the rules. */
+/** A toilet's motor, W [T: on the high side; the maker's figure goes first]. */
+const BOWL_W: Readonly<Record<SpecOf<"bowl">["bowl"], number>> = {
+  handPump: 0,
+  gravity: 0,
+  macerating: 300,
+  vacuum: 150,
+};
+
+/** Pumps, lamps, heaters, toilets with a motor and motor valves, and a pad under each tank that freezes on the night of the rules. */
 export function listLoads(design: Design): Load[] {
   const night = readNight(design.rules);
   const gear = design.gear.flatMap(({ id, name, atMm, sizeMm, spec }): Load[] => {
     const watts =
       spec.kind === "pump" || spec.kind === "uvLamp" || spec.kind === "heater"
         ? spec.watts
-        : (spec.kind === "valve" || spec.kind === "diverter") && spec.drive === "motor"
-          ? MOTOR_W
-          : 0;
+        : spec.kind === "bowl"
+          ? BOWL_W[spec.bowl]
+          : (spec.kind === "valve" || spec.kind === "diverter") && spec.drive === "motor"
+            ? MOTOR_W
+            : 0;
     const middle = add(atMm, scale({ x: sizeMm.x, y: sizeMm.y, z: sizeMm.z }, 0.5));
     return watts > 0 ? [{ id, name, watts, atMm: middle, isOutside: middle.z < 0 }] : [];
   });

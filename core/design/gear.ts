@@ -154,6 +154,7 @@ export const workingStates = list(workingState, { most: 16 });
 
 export type Gear = z.infer<typeof gear>;
 export type GearSpec = Gear["spec"];
+export type Bedding = (typeof BEDDINGS)[number];
 export type GearKind = GearSpec["kind"];
 export type SpecOf<K extends GearKind> = Extract<GearSpec, { kind: K }>;
 export type GearOf<K extends GearKind> = Gear & { readonly spec: SpecOf<K> };

@@ -17,6 +17,7 @@ import { describeFinding } from "@/words/findings";
 import { listGoodsRows, SEALING_NOTE } from "@/words/goods";
 import { describeHole, describeHolePlace, describeSaw, describeSize, HOLE_STEPS } from "@/words/holes";
 import { describePipe } from "@/words/parts";
+import { describeStepFigures } from "@/words/stepFigures";
 import { TRIAL_CAUTIONS } from "@/words/trials";
 import { formatLength, type Units } from "@/words/units";
 import { tellUnsettled } from "@/words/unsettled";
@@ -149,10 +150,11 @@ export function writeBook(
       book.row(["", "what", "with", "hours"], at);
       steps.forEach((step, i) => {
         const { tools, caution } = tellStep(step, design);
+        const told = describeStepFigures(step, { design, evaluation, units });
         book.row(
           [
             String(i + 1),
-            `${describeStep(step, design)}.${caution ? ` ${caution}` : ""}${holdOf(step.id)}`,
+            `${describeStep(step, design)}.${told === "" ? "" : ` ${told}.`}${caution ? ` ${caution}` : ""}${holdOf(step.id)}`,
             tools,
             String(step.hours),
           ],
