@@ -20,7 +20,7 @@ test("a new design from a tape: pick the rig, measure, draw it", async ({ page }
   await sheet.getByRole("button", { name: "Trailer" }).click();
   await sheet.getByLabel("Floor, length").fill("13 ft 9 in");
   await sheet.getByRole("button", { name: /^Next: heights/ }).click();
-  await expect(sheet).toContainText("Drill 4 mm where the drain will go");
+  await expect(sheet).toContainText("Drill 4 mm or 5/32 in where the drain will go");
   await sheet.getByLabel("Floor, thickness").fill("thick");
   await sheet.getByLabel("Floor, thickness").press("Enter");
   await expect(sheet.getByRole("alert")).toContainText("That is not a number");

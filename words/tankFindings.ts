@@ -56,6 +56,12 @@ export function describeTankFinding(
         why: "No valve is chosen for it. Without one all that comes in runs out under the rig, on the road too.",
         advice: "Choose a valve: Tanks, the dump outlet, Dump valve.",
       };
+    case "tankUnfed":
+      return {
+        title: `Nothing runs into ${part}`,
+        why: "It has no inlet, and no drain, hose or other tank ends in it: it stays empty, whatever is used.",
+        advice: "Lead a drain there at Falls, or leave it out.",
+      };
     case "portFree":
       return {
         title: `${part} stands open`,

@@ -25,6 +25,7 @@ export function checkTank(design: Design, tank: Tank, result: TankResult): Findi
   const isLetOut = () =>
     tank.link?.kind === "pumped" || isPumpedOut(design, tank.id) || isPumpedOverboard(design, tank.id);
   if (outlets.length === 0 && !isLetOut()) findings.push(createFinding(at, { code: "tankNoOutlet" }));
+  if (isUnfed(design, tank)) findings.push(createFinding(at, { code: "tankUnfed" }));
   findings.push(...checkPorts(design, tank));
   findings.push(...checkFixing(design, tank));
   if (tank.sender) {
@@ -55,6 +56,15 @@ export function checkTank(design: Design, tank: Tank, result: TankResult): Findi
     ),
   );
   return findings;
+}
+
+// Fresh water is filled in by hand; of any other a tank takes what a line or another tank brings. A free inlet is told by itself.
+function isUnfed({ lines, tanks }: Design, { id, holds, ports, link }: Tank): boolean {
+  if (holds === "fresh" || link?.kind === "communicating" || ports.some(({ kind }) => kind === "inlet")) return false;
+  const isHosed = lines.some(
+    (line) => line.kind === "hose" && [line.from, line.to].some((end) => end.kind === "tank" && end.tankId === id),
+  );
+  return !isHosed && !tanks.some((other) => other.link?.toTank === id);
 }
 
 // The valve opens on a full tank: the breather must let in what the outlet lets out.

@@ -66,6 +66,7 @@ const ALWAYS = {
   portCrowded: ["tank", "part", "must"],
   outletOpen: ["tank", "tanks", "should"],
   portFree: ["tank", "tanks", "should"],
+  tankUnfed: ["tank", "tanks", "should"],
   portsOverlap: ["tank", "part", "must"],
   valveNarrow: ["tank", "part", "note"],
   fittingHitsObstacle: ["tank", "part", "must"],

@@ -35,6 +35,7 @@ type Numbers =
   | { readonly code: "partBelowSill"; readonly byMm: number }
   | { readonly code: "outletOpen" }
   | { readonly code: "portFree" }
+  | { readonly code: "tankUnfed" }
   | { readonly code: "parkedLevelOnly"; readonly isAfloat: boolean }
   | { readonly code: "loopFouled"; readonly fixtureKind: FixtureKind }
   | { readonly code: "legBackwards"; readonly fallMm: number; readonly shortMm: number; readonly litres: number }

@@ -91,6 +91,7 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
     const edit = at.kind === "port" ? buildFitDumpValve(design, { fromTank: at.tankId, fromPort: at.id }) : null;
     return edit ? [{ byMm: null, edit }] : [];
   },
+  tankUnfed: null,
   portFree: (design, { at }) => {
     const edit = at.kind === "port" ? buildRemovePort(design, at.tankId, at.id) : null;
     return edit ? [{ byMm: null, edit }] : [];

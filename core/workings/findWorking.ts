@@ -20,6 +20,7 @@ const BEHIND: Readonly<Record<FindingCode, Sought | null>> = {
   partBelowSill: null,
   outletOpen: null,
   portFree: null,
+  tankUnfed: null,
   parkedLevelOnly: null,
   legBackwards: { formula: "legFall", stand: "level" },
   legBackwardsParked: { formula: "legFall", stand: "worst" },
