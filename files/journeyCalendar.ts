@@ -1,7 +1,7 @@
 import type { Design } from "@/core/design/design";
 import { evaluate } from "@/core/evaluate/evaluate";
 import type { Stop } from "@/core/record/journey";
-import type { LogEntry } from "@/core/record/record";
+import type { BuildRecord, LogEntry } from "@/core/record/record";
 import { listDueCare } from "@/core/road/care";
 import { addDays } from "@/core/road/civil";
 import { isLoopChangedAt, listLoopChangesAlone, planJourney } from "@/core/road/planJourney";
@@ -15,13 +15,15 @@ export type CalendarOptions = {
   readonly certainty: number;
   /** When the file is written, ms since 1970. */
   readonly stampMs: number;
+  /** What is built, and since when. */
+  readonly built?: BuildRecord["done"];
 };
 
 /** The services of a plan and the care that is due, as a calendar file. */
 export function writeJourneyCalendar(
   design: Design,
   log: readonly LogEntry[],
-  { stops, from, certainty, stampMs }: CalendarOptions,
+  { stops, from, certainty, stampMs, built = [] }: CalendarOptions,
 ): string {
   const plan = planJourney(design, evaluate(design).balance, log, { stops, from, certainty });
   const services = plan.services.map((service): CalendarDay => {
@@ -42,7 +44,7 @@ export function writeJourneyCalendar(
       text: describeLoopChange(change, from),
     };
   });
-  const care = listDueCare(design, log, from).map((task): CalendarDay => {
+  const care = listDueCare(design, log, from, built).map((task): CalendarDay => {
     const { title, how } = describeCare(task);
     return { id: `${design.id}-${task.id}`, on: task.dueOn, title, text: how };
   });

@@ -178,8 +178,8 @@ export function describeCare(
 }
 
 /** When a task is due. */
-export function describeDue({ doneOn, inDays, dueOn }: DueCare): string {
-  if (doneOn === null) return "never written down";
+export function describeDue({ doneOn, builtOn, inDays, dueOn }: DueCare): string {
+  if (doneOn === null && builtOn === null) return "never written down";
   if (inDays < 0) return `due since ${formatDay(dueOn)}`;
   return inDays === 0 ? "due today" : `due ${formatDay(dueOn)}, in ${inDays} days`;
 }

@@ -1,5 +1,7 @@
 import fc from "fast-check";
 import { ALL_DEMOS, DEMO_NAMES, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
+import { listSteps } from "../build/steps";
+import { evaluate } from "../evaluate/evaluate";
 import { measureCapacityL } from "../geometry/solid";
 import type { LogEntry } from "../record/record";
 import { computeBleachMl, listCare, listDueCare } from "./care";
@@ -147,4 +149,24 @@ test("every part that wears is asked for: membranes, admittance valves, loops, s
     }
     for (const { name } of tasks) expect(name).not.toBe("");
   }
+});
+
+test("what was just built is new: its care is due a span after the day it was ticked, until the book says otherwise", () => {
+  const design = readDemo("otter-heads");
+  const bowl = design.gear.find(({ spec }) => spec.kind === "bowl")!;
+  const find = (log: readonly LogEntry[], built: Parameters<typeof listDueCare>[3]) =>
+    listDueCare(design, log, "2026-06-01", built).find(({ id }) => id === `bowl:${bowl.id}`)!;
+  expect(find([], [])).toMatchObject({ builtOn: null, dueOn: "2026-06-01" });
+  const built = [{ stepId: `mountGear:${bowl.id}`, on: "2026-05-01" }];
+  expect(find([], built)).toMatchObject({ doneOn: null, builtOn: "2026-05-01", dueOn: "2026-10-28", inDays: 149 });
+  expect(find([done(`bowl:${bowl.id}`, "2026-05-20T08:00")], built)).toMatchObject({ dueOn: "2026-11-16" });
+  // of several hoses the first one laid counts, and what no step builds is due as before
+  const hoses = design.lines.filter(({ kind }) => kind === "hose").map(({ id }) => `layHose:${id}`);
+  const laid = hoses.map((stepId, i) => ({ stepId, on: `2026-05-${String(10 + i).padStart(2, "0")}` })).reverse();
+  const all = listDueCare(design, [], "2026-06-01", laid);
+  expect(all.find(({ id }) => id === "clamps")).toMatchObject({ builtOn: "2026-05-10" });
+  expect(all.find(({ id }) => id === "sanitise")).toMatchObject({ builtOn: null, inDays: 0 });
+  // every step that is named is one of the building
+  const steps = new Set(listSteps(design, evaluate(design)).map(({ id }) => id));
+  for (const { newWith } of listCare(design)) for (const id of newWith) expect(steps).toContain(id);
 });

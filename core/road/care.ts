@@ -5,7 +5,7 @@ import { findBranchVent, findLineTrap, findTrap, listInlinePieces } from "../des
 import { DIRT_G, USUAL_MINUTES } from "../gear/loopFigures";
 import { computeLoopRhythm } from "../gear/loopRhythm";
 import { measureCapacityL } from "../geometry/solid";
-import type { LogEntry } from "../record/record";
+import type { BuildRecord, LogEntry } from "../record/record";
 import { addDays, toDays } from "./civil";
 import { isGrown } from "./grownBook";
 
@@ -42,10 +42,17 @@ export type CareTask = {
   readonly everyDays: number;
   /** Water it takes, L, where it takes any: the room to be sanitised. */
   readonly litres: number | null;
+  /** Steps of the building with which it is new, and wants nothing for its first span. */
+  readonly newWith: readonly string[];
 };
 
-/** A task with when it was done last and when it is due; never done is due from the start of the book, or today. */
-export type DueCare = CareTask & { readonly doneOn: string | null; readonly dueOn: string; readonly inDays: number };
+/** A task with when it was done last, or else built, and when it is due; neither known, it is due today. */
+export type DueCare = CareTask & {
+  readonly doneOn: string | null;
+  readonly builtOn: string | null;
+  readonly dueOn: string;
+  readonly inDays: number;
+};
 
 /** How often, days [T]; a filter's and a lamp's life by the calendar beside their litres and hours. */
 const EVERY: Readonly<Record<CareKind, number>> = {
@@ -124,15 +131,17 @@ export function listCare(design: Design): CareTask[] {
     kind: CareKind,
     id: string | null,
     name: string | null,
-    litres: number | null = null,
-    lifeDays = Infinity,
+    newWith: readonly string[] = [],
+    { litres = null, lifeDays = Infinity }: { readonly litres?: number | null; readonly lifeDays?: number } = {},
   ): CareTask => ({
     id: id === null ? kind : `${kind}:${id}`,
     kind,
     name,
     everyDays: Math.max(1, Math.floor(Math.min(EVERY[kind], lifeDays))),
     litres,
+    newWith,
   });
+  const hoses = lines.flatMap(({ id, kind }) => (kind === "hose" ? [`layHose:${id}`] : []));
   const through = (life: number | null, perDay: number | undefined): number =>
     life !== null && perDay !== undefined && perDay > 0 ? life / perDay : Infinity;
   const findLifeDays = (spec: GearSpec): number => {
@@ -147,29 +156,33 @@ export function listCare(design: Design): CareTask[] {
   return [
     ...(hasTraps ? [task("primeTraps", null, null)] : []),
     ...lines.flatMap((line) =>
-      line.kind === "vent" && line.to.kind === "openAir" && line.to.hasMesh ? [task("mesh", line.id, line.name)] : [],
+      line.kind === "vent" && line.to.kind === "openAir" && line.to.hasMesh
+        ? [task("mesh", line.id, line.name, [`layVent:${line.id}`])]
+        : [],
     ),
     ...gear.flatMap(({ id, name, spec }) => {
       const kind = GEAR_CARE[spec.kind];
-      return kind === null ? [] : [task(kind, id, name, null, findLifeDays(spec))];
+      return kind === null ? [] : [task(kind, id, name, [`mountGear:${id}`], { lifeDays: findLifeDays(spec) })];
     }),
-    ...(freshL > 0 ? [task("sanitise", null, null, freshL)] : []),
+    ...(freshL > 0 ? [task("sanitise", null, null, [], { litres: freshL })] : []),
     ...lines.flatMap((line): CareTask[] => {
       if (line.kind !== "drain") return [];
       const hasMembrane =
         findTrap(line)?.kind === "membrane" || listInlinePieces(line).some(({ piece }) => piece === "nonReturn");
       return [
-        ...(hasMembrane ? [task("membrane", line.id, line.name)] : []),
-        ...(findBranchVent(line)?.kind === "admittanceValve" ? [task("admittance", line.id, line.name)] : []),
+        ...(hasMembrane ? [task("membrane", line.id, line.name, [`layDrain:${line.id}`])] : []),
+        ...(findBranchVent(line)?.kind === "admittanceValve"
+          ? [task("admittance", line.id, line.name, [`layDrain:${line.id}`])]
+          : []),
       ];
     }),
     ...tanks.flatMap(({ id, name, holds, ports, fixing, sender }) => [
-      ...(holds === "black" ? [task("rinse", id, name)] : []),
-      ...(ports.some(({ kind }) => kind === "outlet") ? [task("valve", id, name)] : []),
-      ...(fixing ? [task("fixing", id, name)] : []),
-      ...(sender ? [task("senders", id, name)] : []),
+      ...(holds === "black" ? [task("rinse", id, name, [`hangTank:${id}`])] : []),
+      ...(ports.some(({ kind }) => kind === "outlet") ? [task("valve", id, name, [`hangTank:${id}`])] : []),
+      ...(fixing ? [task("fixing", id, name, [`hangTank:${id}`])] : []),
+      ...(sender ? [task("senders", id, name, [`hangTank:${id}`])] : []),
     ]),
-    ...(lines.some(({ kind }) => kind === "hose") ? [task("clamps", null, null), task("hoses", null, null)] : []),
+    ...(hoses.length > 0 ? [task("clamps", null, null, hoses), task("hoses", null, null, hoses)] : []),
   ];
 }
 
@@ -199,11 +212,20 @@ function readDone(log: readonly LogEntry[]): Done {
   return readBefore;
 }
 
-/** The tasks with when they are due, the soonest first; `today` as YYYY-MM-DD. */
-export function listDueCare(design: Design, log: readonly LogEntry[], today: string): DueCare[] {
+/**
+ * The tasks with when they are due, the soonest first; `today` as YYYY-MM-DD. What was never done counts from the day its part
+ * was ticked as built, the first of several.
+ */
+export function listDueCare(
+  design: Design,
+  log: readonly LogEntry[],
+  today: string,
+  built: BuildRecord["done"] = [],
+): DueCare[] {
   const tasks = listCare(design);
   const isOnly = ({ kind }: CareTask) => tasks.filter((one) => one.kind === kind).length === 1;
   const { lastOf, lastFilter } = readDone(log);
+  const builtDays = new Map(built.map(({ stepId, on }) => [stepId, on]));
   return tasks
     .map((task): DueCare => {
       // a filter that was written down as changed, where there is no other it could have been
@@ -214,8 +236,10 @@ export function listDueCare(design: Design, log: readonly LogEntry[], today: str
           .filter((day) => day !== null)
           .sort()
           .at(-1) ?? null;
-      const dueOn = doneOn === null ? today : addDays(doneOn, task.everyDays);
-      return { ...task, doneOn, dueOn, inDays: toDays(dueOn) - toDays(today) };
+      const builtOn = task.newWith.flatMap((stepId) => builtDays.get(stepId) ?? []).sort()[0] ?? null;
+      const from = doneOn ?? builtOn;
+      const dueOn = from === null ? today : addDays(from, task.everyDays);
+      return { ...task, doneOn, builtOn, dueOn, inDays: toDays(dueOn) - toDays(today) };
     })
     .sort((a, b) => a.inDays - b.inDays);
 }

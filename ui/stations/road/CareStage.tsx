@@ -14,7 +14,8 @@ import { add } from "./NowStage";
 export function CareStage({ choice }: { readonly choice: ReactNode }) {
   const design = useWorkbench((state) => state.history!.design);
   const log = useRecords((state) => state.log);
-  const due = useMemo(() => listDueCare(design, log, today()), [design, log]);
+  const built = useRecords((state) => state.build.done);
+  const due = useMemo(() => listDueCare(design, log, today(), built), [design, log, built]);
   const late = due.filter(({ inDays }) => inDays <= 0).length;
   return (
     <section aria-label="Care" className="flex min-h-0 flex-1 flex-col bg-sheet">

@@ -206,6 +206,7 @@ function StandsFields({
 function FilesRow({ stops }: { readonly stops: readonly Stop[] }) {
   const design = useWorkbench((state) => state.history!.design);
   const log = useRecords((state) => state.log);
+  const built = useRecords((state) => state.build.done);
   const input = useRef<HTMLInputElement>(null);
   const [refusal, setRefusal] = useState<string | null>(null);
   const read = async (file: File) => {
@@ -243,7 +244,13 @@ function FilesRow({ stops }: { readonly stops: readonly Stop[] }) {
       const { certainty } = design.habits;
       handOut(
         name,
-        writeJourneyCalendar(design, log, { stops, from, certainty, stampMs: Date.now() }),
+        writeJourneyCalendar(design, log, {
+          stops,
+          from,
+          certainty,
+          stampMs: Date.now(),
+          built,
+        }),
         "text/calendar",
       );
       return;

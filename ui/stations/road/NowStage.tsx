@@ -79,7 +79,8 @@ function NextUp() {
   const design = useWorkbench((state) => state.history!.design);
   const log = useRecords((state) => state.log);
   const planned = useJourneyPlan();
-  const [job] = useMemo(() => listDueCare(design, log, today()), [design, log]);
+  const built = useRecords((state) => state.build.done);
+  const [job] = useMemo(() => listDueCare(design, log, today(), built), [design, log, built]);
   const service = planned?.plan.services[0];
   const place = planned?.ahead.find(({ id }) => id === service?.stopId) ?? planned?.ahead[0];
   const line = "flex w-full flex-wrap items-baseline gap-x-2 border-t border-rule py-1.5 text-left phone:min-h-11";
