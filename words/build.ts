@@ -2,6 +2,7 @@ import type { CutEnd } from "@/core/build/cuts";
 import type { BuildStep, Moved, StepKind } from "@/core/build/steps";
 import type { Design } from "@/core/design/design";
 import type { BuildRecord } from "@/core/record/record";
+import { standsUnderPressure } from "@/core/trials/pressed";
 import { describePart } from "./describePart";
 import { describeWall } from "./holes";
 import { formatNumber } from "./units";
@@ -109,11 +110,19 @@ const BEDDED: StepWords = {
 /** A dump line that joins another one has no cap. */
 const LAID_INTO: Pick<StepWords, "verb"> = { verb: (part) => `Lay ${part} at its fall, into the wye` };
 
+/** Hoses on which no pressure stands are run through, not pressed. */
+const RUN_THROUGH: StepWords = {
+  verb: () => "Run every pump and toilet through and feel each joint",
+  tools: "dry paper, a second pair of hands",
+  caution: "Buckets in place first, gloves on.",
+};
+
 function findWords({ kind, at }: Pick<BuildStep, "kind" | "at">, { rig, gear, lines }: Design): StepWords {
   const isBedded =
     kind === "mountGear" &&
     gear.some(({ id, spec }) => spec.kind === "skinFitting" && at.kind === "gear" && at.id === id);
   if (isBedded && rig.kind === "boat") return BEDDED;
+  if (kind === "trialHoses" && !standsUnderPressure({ gear })) return RUN_THROUGH;
   const isInto =
     kind === "layDumpLine" && lines.some(({ id, to }) => at.kind === "line" && at.id === id && to.kind === "wye");
   return {

@@ -1,5 +1,6 @@
 import { listSuspects, SYMPTOMS } from "@/core/trials/suspects";
-import { ALL_DEMOS } from "@/tests/demoRigs";
+import { ALL_DEMOS, readDemo } from "@/tests/demoRigs";
+import { describeStep } from "./build";
 import { describeSuspect, describeTrial } from "./trials";
 
 // "Yes" says that the cause is among what the trial covers: what takes the cause away asks whether the fault is gone, what
@@ -21,4 +22,14 @@ test("a trial that takes its cause away asks whether the fault is gone, and no o
     }
   }
   for (const kind of takes) expect(seen).toContain(kind);
+});
+
+test("hoses that stand under no pressure are run through and felt, not brought to pressure", () => {
+  const say = (name: "setzkasten" | "kranich-loop") =>
+    describeStep(
+      { id: "trialHoses:all", kind: "trialHoses", at: { kind: "rig" }, after: [], hours: 1 },
+      readDemo(name),
+    );
+  expect(say("setzkasten")).toMatch(/^Run every pump/);
+  expect(say("kranich-loop")).toContain("to pressure");
 });

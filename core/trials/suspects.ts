@@ -7,6 +7,7 @@ import { buildDrainPath } from "../falls/drainPath";
 import { buildNetwork, type Network } from "../falls/network";
 import { listCourse } from "../fit/lineLegs";
 import { listDumpWays } from "../tanks/dumpWays";
+import { standsUnderPressure } from "./pressed";
 
 export const SYMPTOMS = [
   "wetFloor",
@@ -229,7 +230,7 @@ export function listSuspects(
     const at = { kind: "line", id: line.id } as const;
     propose("sprayHole", line.id, at, add("holeSeal", line.id, at));
   }
-  addPumped(design, add, propose);
+  addPumped(design, symptom, add, propose);
   // what shows nothing in any trial is not on the drawing; where nothing drawn can be the cause, that is said instead
   if (suspects.length > 0) add("notDrawn", "rig", { kind: "rig" });
   return { suspects, trials };
@@ -240,14 +241,17 @@ type Propose = (kind: Trial["kind"], key: string, at: PartRef, covers: readonly 
 
 // Hoses and gear: under a pump's pressure they are pressed and soaped; what only runs now and then is run and felt; what
 // sits in the skin or the deck is looked at by itself.
-function addPumped(design: Design, add: Add, propose: Propose): void {
+function addPumped(design: Design, symptom: Symptom, add: Add, propose: Propose): void {
   const pressed: string[] = [];
   const run: string[] = [];
   const foul = listFoulHoses(design);
+  const isPressed = standsUnderPressure(design);
   for (const line of design.lines) {
     if (line.kind !== "hose") continue;
     const at = { kind: "line", id: line.id } as const;
-    const isRun = isRunOnly(design, line);
+    const isRun = !isPressed || isRunOnly(design, line);
+    // where no pressure stands, none is lost
+    if (isRun && symptom === "pumpRuns") continue;
     const along = isRun ? run : pressed;
     along.push(...add("hoseEnd", line.id, at));
     propose(isRun ? "runHoses" : "pressHoses", line.id, at, along);
@@ -258,9 +262,11 @@ function addPumped(design: Design, add: Add, propose: Propose): void {
     if (spec.kind === "skinFitting") propose("watchSkin", id, at, add("skinSeal", id, at));
     else if (spec.kind === "deckFitting") propose("wetDeck", id, at, add("deckSeal", id, at));
     else {
-      const along = RUN_GEAR.has(spec.kind) ? run : pressed;
+      const isRun = !isPressed || RUN_GEAR.has(spec.kind);
+      if (isRun && symptom === "pumpRuns") continue;
+      const along = isRun ? run : pressed;
       along.push(...add("gearBody", id, at));
-      propose(RUN_GEAR.has(spec.kind) ? "runHoses" : "pressHoses", `gear-${id}`, at, along);
+      propose(isRun ? "runHoses" : "pressHoses", `gear-${id}`, at, along);
       if (spec.kind === "pump") propose("shutAfterPump", id, at, add("pumpBack", id, at));
     }
   }

@@ -4,6 +4,7 @@ import { takeDrawnTrial } from "@/core/build/redrawn";
 import type { BuildStep } from "@/core/build/steps";
 import type { TrialRun } from "@/core/record/record";
 import { takeFingerprint } from "@/core/trials/fingerprint";
+import { standsUnderPressure } from "@/core/trials/pressed";
 import { findTrialOf } from "@/core/trials/proof";
 import { measureTrialSurfaceMm2 } from "@/core/trials/trialSurface";
 import { records } from "@/store/records";
@@ -69,9 +70,11 @@ export function TrialRunFields({ trials }: { readonly trials: readonly BuildStep
         names={Object.fromEntries(trials.map((one) => [one.id, describeStep(one, design)]))}
         onPick={setPicked}
       />
-      {step.kind === "trialHoses" ? (
+      {step.kind === "trialHoses" && standsUnderPressure(design) ? (
         <AirTrial key={step.id} onResult={write} />
-      ) : step.kind === "trialLaunch" || (step.kind === "trialDump" && design.rig.kind === "boat") ? (
+      ) : step.kind === "trialLaunch" ||
+        step.kind === "trialHoses" ||
+        (step.kind === "trialDump" && design.rig.kind === "boat") ? (
         <SeenTrial key={step.id} caution={tellStep(step, design).caution ?? ""} onResult={write} />
       ) : step.kind === "trialDump" && step.at.kind === "tank" ? (
         <BucketTrial key={step.id} tankId={step.at.id} onResult={write} />
