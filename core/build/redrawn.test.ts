@@ -3,10 +3,14 @@ import { networks } from "@/tests/arbitraries";
 import { ALL_DEMOS, readDemo } from "@/tests/demoRigs";
 import "../evaluate/fitted";
 import type { Design } from "../design/design";
+import { applyEdit } from "../design/edit";
+import { buildMove } from "../design/moves";
 import { parseDesignText, writeDesignText } from "../design/parseDesign";
+import { buildLockAll } from "../edits/groupEdits";
 import { evaluate } from "../evaluate/evaluate";
 import { type BuildRecord, buildRecord } from "../record/record";
 import { judgeTrial } from "../trials/proof";
+import { listBuiltParts } from "./builtParts";
 import { findRedrawn, listRedrawn, takeDrawn } from "./redrawn";
 import { listSteps } from "./steps";
 
@@ -96,4 +100,22 @@ test("less than a hand sees is the same place; a tick that does not say what it 
   ];
   expect(hold(old, design)).toEqual({ redrawn: [], gone: [] });
   expect(hold([{ stepId: "own:shelf", on: "2026-05-01", name: "Shelf" }], design).gone).toEqual([]);
+});
+
+test("what is built is held in the drawing by one edit, and then no move takes it away", () => {
+  for (const design of ALL_DEMOS) {
+    const steps = listSteps(design, evaluate(design));
+    const edit = buildLockAll(design, listBuiltParts(steps, new Set(steps.map(({ id }) => id))), true);
+    if (design.tanks.length === 0) continue;
+    const outcome = applyEdit(design, edit!);
+    if (!outcome.ok) throw new Error(JSON.stringify(outcome.faults));
+    const held = outcome.design;
+    for (const part of [...held.tanks, ...held.lines, ...held.gear])
+      expect([part.id, part.locked]).toEqual([part.id, true]);
+    const [tank] = held.tanks;
+    const away = buildMove(held, { kind: "tank", id: tank!.id }, { ...tank!.atMm, x: tank!.atMm.x + 50 })!;
+    expect(applyEdit(held, away)).toMatchObject({ ok: false, faults: [{ code: "locked" }] });
+    expect(buildLockAll(held, listBuiltParts(steps, new Set(steps.map(({ id }) => id))), true)).toBeNull();
+    expect(listBuiltParts(steps, new Set())).toEqual([]);
+  }
 });

@@ -57,6 +57,17 @@ export function buildLock(design: Design, part: Movable, isLocked: boolean): Edi
   };
 }
 
+/** The same for several; two bends of one drain share its lock. Null where all are as asked. */
+export function buildLockAll(design: Design, parts: readonly Movable[], isLocked: boolean): Edit | null {
+  const edits = parts.flatMap((part) => buildLock(design, part, isLocked) ?? []);
+  const [first] = edits;
+  const seen = new Set<string>();
+  const ops = edits
+    .flatMap((edit) => edit.ops)
+    .filter(({ path }) => !seen.has(path.join()) && seen.add(path.join()) !== null);
+  return first ? { ...first, ops } : null;
+}
+
 const toWhole = (part: Movable): Edit["at"] => (part.kind === "passage" ? { kind: "line", id: part.lineId } : part);
 
 /** True while the part, or the line or tank it belongs to, is held where it is. */

@@ -1,7 +1,7 @@
 "use client";
 import { Lock, LockOpen, X } from "lucide-react";
 import type { Edit } from "@/core/design/edit";
-import { ALIGN_AXES, type AlignAxis, buildAlign, buildLock, isLocked } from "@/core/edits/groupEdits";
+import { ALIGN_AXES, type AlignAxis, buildAlign, buildLockAll, isLocked } from "@/core/edits/groupEdits";
 import { useWorkbench } from "@/store/useWorkbench";
 import { change, view as look, tell } from "@/store/workbench";
 import { describeFault } from "@/words/faults";
@@ -26,16 +26,7 @@ export function GroupBar() {
     if (outcome && !outcome.ok && outcome.faults[0]) tell(describeFault(outcome.faults[0], units), { tone: "warning" });
   };
   const areLocked = group.every((part) => isLocked(design, part));
-  const lockAll = () => {
-    // one part after the other: two bends of one drain share its lock
-    const edits = group.flatMap((part) => buildLock(design, part, !areLocked) ?? []);
-    const seen = new Set<string>();
-    const ops = edits
-      .flatMap((edit) => edit.ops)
-      .filter(({ path }) => !seen.has(path.join()) && seen.add(path.join()) !== null);
-    const [first] = edits;
-    apply(first ? { ...first, ops } : null);
-  };
+  const lockAll = () => apply(buildLockAll(design, group, !areLocked));
   return (
     <section
       aria-label="Picked together"

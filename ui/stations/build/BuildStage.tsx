@@ -1,5 +1,7 @@
 "use client";
+import { Lock } from "lucide-react";
 import { useMemo, useState } from "react";
+import { listBuiltParts } from "@/core/build/builtParts";
 import { listGoods } from "@/core/build/goods";
 import { settleOwnWork } from "@/core/build/ownSteps";
 import { listBuilt } from "@/core/build/progress";
@@ -8,12 +10,14 @@ import { findStepSpot } from "@/core/build/stepSpot";
 import { type BuildStep, isUnderRig, listOpenSteps, listSteps, moveStep, orderSteps } from "@/core/build/steps";
 import { listUnsettled } from "@/core/build/unsettled";
 import type { Movable } from "@/core/design/moves";
+import { buildLockAll } from "@/core/edits/groupEdits";
 import { records } from "@/store/records";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, tell } from "@/store/workbench";
 import { BUILD_WHEN_NAMES, BUILD_WHENS, type BuildWhen, describeHours, describeMoveRefused } from "@/words/build";
 import { listMissing } from "@/words/goods";
 import { describeGone, describeRedrawn } from "@/words/redrawn";
+import { useEdits } from "../../fields/useEdits";
 import { Button } from "../../kit/Button";
 import { StagePick } from "../../kit/StagePick";
 import { useSay } from "../../kit/useSay";
@@ -27,6 +31,7 @@ const NOT_KEPT = "That could not be kept in this browser.";
 /** What can be done now, what waits for it, and what is done; ticked with a thumb, drawn beside as it grows. */
 export function BuildStage() {
   const say = useSay();
+  const { apply } = useEdits();
   const design = useWorkbench((state) => state.history!.design);
   const evaluation = useWorkbench((state) => state.evaluation!);
   const units = useWorkbench((state) => state.units);
@@ -50,6 +55,7 @@ export function BuildStage() {
   const open = order.ok ? listOpenSteps(order.steps, done) : [];
   const [clear, held] = [open.filter(({ id }) => !unsettled.has(id)), open.filter(({ id }) => unsettled.has(id))];
   const current = open.find(({ id }) => id === pickedId) ?? clear[0] ?? held[0] ?? null;
+  const lock = useMemo(() => buildLockAll(design, listBuiltParts(listed, done), true), [design, listed, done]);
   const built = useMemo(() => listBuilt(design, done, current), [design, done, current]);
   if (!order.ok) {
     return (
@@ -149,6 +155,17 @@ export function BuildStage() {
           )}
           <StepList title="Settle first" steps={held.filter(fits)} isDone={false} {...common} />
           <StepList title="Waits for that" steps={waiting.filter(fits)} isDone={null} {...common} />
+          {lock && (
+            <p className="flex flex-wrap items-center gap-2 pt-3 text-[13.5px]">
+              <span className="min-w-0 flex-1">
+                {lock.ops.length === 1 ? "One built part" : `${lock.ops.length} built parts`} can still be moved in the
+                drawing.
+              </span>
+              <Button onClick={() => apply(lock)}>
+                <Lock size={13} aria-hidden /> Hold it there
+              </Button>
+            </p>
+          )}
           <StepList title="Done" steps={finished.filter(({ id }) => !redrawnOf.has(id))} isDone {...common} />
         </div>
         <div
