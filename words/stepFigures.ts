@@ -13,7 +13,7 @@ import { type HoleEntry, listHoles } from "@/core/through/holes";
 import { speakFor } from "./afloat";
 import { describeSaw, describeSize } from "./holes";
 import { FASTENER_NAMES, FIXING_NAMES } from "./labels";
-import { describePort, describePortPlace } from "./ports";
+import { describePort, describePortPlace, nameSide } from "./ports";
 import { formatLength, formatQuantity, formatRun, type Units } from "./units";
 
 /** What it is, and its figure with the unit. */
@@ -40,6 +40,7 @@ function listFigures({ kind, id, at }: BuildStep, told: Told): readonly StepFigu
   const line = design.lines.find((one) => one.id === partId);
   const piece = design.gear.find((one) => one.id === partId);
   const length = (mm: number) => formatLength(mm, units);
+  const kindOfRig = design.rig.kind;
   switch (kind) {
     case "drillHole": {
       const hole = listHoles(design, evaluation).find((one) => id === `${kind}:${one.id}`);
@@ -58,8 +59,8 @@ function listFigures({ kind, id, at }: BuildStep, told: Told): readonly StepFigu
       if (!tank) return [];
       const { min, max } = measureBareTank(tank);
       return [
-        ["its rear wall from the rear edge", length(min.x)],
-        [`its right wall ${toSide(min.y)}`, length(Math.abs(min.y))],
+        [`its ${nameSide("rear", kindOfRig)}, from the rear edge`, length(min.x)],
+        [`its ${nameSide("right", kindOfRig)}, ${toSide(min.y)}`, length(Math.abs(min.y))],
         max.z <= 0
           ? ["the floor down to its top", length(-max.z)]
           : [`the floor ${min.z >= 0 ? "up" : "down"} to its underside`, length(Math.abs(min.z))],
@@ -81,10 +82,10 @@ function listFigures({ kind, id, at }: BuildStep, told: Told): readonly StepFigu
     case "mountGear":
       return piece
         ? [
-            ["its rear from the rear edge", length(piece.atMm.x)],
-            [`its right side ${toSide(piece.atMm.y)}`, length(Math.abs(piece.atMm.y))],
+            ["its back, from the rear edge", length(piece.atMm.x)],
+            [`its right side, ${toSide(piece.atMm.y)}`, length(Math.abs(piece.atMm.y))],
             [
-              piece.atMm.z >= 0 ? "its underside over the floor" : "its underside below the floor",
+              piece.atMm.z >= 0 ? "its underside, over the floor" : "its underside, below the floor",
               length(Math.abs(piece.atMm.z)),
             ],
           ]
