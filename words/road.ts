@@ -123,7 +123,10 @@ export const describeFirst = (name: string, { holds, daysLeft }: Pick<NowLevel, 
     : `${name} is ${nameEnd(holds)} by now.`;
 
 /** How a tank stands now, and how sure that is. */
-export function describeNow({ holds, litres, lowL, highL, daysLeft, since }: NowLevel, units: Units): string {
+export function describeNow(
+  { holds, litres, lowL, highL, daysLeft, earlyDays, since }: NowLevel,
+  units: Units,
+): string {
   const figure = (l: number) => formatQuantity(l, "volume", units);
   if (since === null) return "Nothing is in the book yet: press what you did last.";
   const left =
@@ -131,10 +134,16 @@ export function describeNow({ holds, litres, lowL, highL, daysLeft, since }: Now
       ? ""
       : daysLeft <= 0
         ? `, ${nameEnd(holds)} by now`
-        : `, ${formatStay(daysLeft)} ${holds === "fresh" ? "left" : "until full"}`;
+        : `, ${formatStay(daysLeft)} ${holds === "fresh" ? "left" : "until full"}${describeEarly(daysLeft, earlyDays)}`;
   const [low, high] = [figure(lowL), figure(highL)];
   const band = low === high ? "" : `, ${low} to ${high} four times in five`;
   return `${figure(litres)} by the sum${band}${left}.`;
+}
+
+// Said where it is a different plan: a tenth sooner and more.
+function describeEarly(daysLeft: number, earlyDays: number | null): string {
+  if (earlyDays === null || earlyDays > 0.9 * daysLeft) return "";
+  return earlyDays < 0.02 ? ", it may be now" : `, in one of ten only ${formatStay(earlyDays)}`;
 }
 
 /** "14 h" while it is short, else "2.6 days". */

@@ -21,6 +21,8 @@ export type NowLevel = {
   readonly learnedDays: number;
   /** Days until it is full, or empty; null where nothing changes. */
   readonly daysLeft: number | null;
+  /** The same, sooner than which it comes in one of ten: what is there, what a day takes and chance from here on are all not known. */
+  readonly earlyDays: number | null;
   /** Since which entry it is reckoned; null where the log is silent. */
   readonly since: string | null;
   /** The last reading, where there is one. */
@@ -70,6 +72,7 @@ export function computeNow(
   const { litres, varianceL2, unboundL } = moveOn(of, fold, start, at);
   const spread = Z10 * Math.sqrt(varianceL2);
   const left = isFresh ? litres : roomL - litres;
+  const way = of.ways.find(({ wayId }) => wayId === fold.wayId) ?? first;
   return {
     storeId: store.id,
     holds,
@@ -83,10 +86,30 @@ export function computeNow(
     designPerDayL: priorL,
     learnedDays: Object.values(fold.sums[fold.wayId] ?? {}).reduce((sum, { days }) => sum + days, 0),
     daysLeft: meanL > 0 ? left / meanL : null,
+    earlyDays: meanL > 0 ? findEarlyDays(left, varianceL2, { meanL, errorL, useL: way.useL }) : null,
     since: fold.since,
     reading: fold.reading,
     oddL: fold.oddL,
   };
+}
+
+/**
+ * The days after which so many litres are gone in one of ten, d ≥ 0: m d + z √(v + u m d + (e d)²) = L, with m a day and its
+ * error e, u litres at a time by chance, v the variance of what is there. Source: a normal for a compound Poisson [C].
+ */
+function findEarlyDays(
+  leftL: number,
+  varianceL2: number,
+  { meanL, errorL, useL }: { readonly meanL: number; readonly errorL: number; readonly useL: number },
+): number {
+  let [low, high] = [0, Math.max(0, leftL / meanL)];
+  for (let i = 0; i < 40; i++) {
+    const days = (low + high) / 2;
+    const takenL = meanL * days + Z10 * Math.sqrt(varianceL2 + useL * meanL * days + (errorL * days) ** 2);
+    if (takenL < leftL) low = days;
+    else high = days;
+  }
+  return low;
 }
 
 const clamp = (litres: number, roomL: number): number => Math.min(roomL, Math.max(0, litres));
