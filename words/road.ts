@@ -143,7 +143,7 @@ export function describeNow(
 // Said where it is a different plan: a tenth sooner and more.
 function describeEarly(daysLeft: number, earlyDays: number | null): string {
   if (earlyDays === null || earlyDays > 0.9 * daysLeft) return "";
-  return earlyDays < 0.02 ? ", it may be now" : `, in one of ten only ${formatStay(earlyDays)}`;
+  return earlyDays < 0.02 ? ", it may be now" : `, one time in ten only ${formatStay(earlyDays)}`;
 }
 
 /** "14 h" while it is short, else "2.6 days". */
