@@ -1,0 +1,63 @@
+import { ALL_DEMOS, readDemo } from "@/tests/demoRigs";
+import { findTrap } from "../design/lineItems";
+import { buildDrainPath } from "../falls/drainPath";
+import { listSuspects, SYMPTOMS } from "./suspects";
+
+type At = { readonly kind: string; readonly id?: string; readonly lineId?: string; readonly tankId?: string };
+
+test("every joint, port, tank and fixture of every sample is suspected of a wet floor, once, and at itself", () => {
+  for (const design of ALL_DEMOS) {
+    const { suspects } = listSuspects(design, "wetFloor");
+    if (suspects.length === 0) continue;
+    const count = (kind: string, is: (at: At) => boolean = () => true) =>
+      suspects.filter((one) => one.kind === kind && is(one.at)).length;
+    for (const line of design.lines) {
+      if (line.kind !== "drain") continue;
+      const legs = buildDrainPath(design, line).ownLegs.length;
+      const ofLine = (at: At) => at.lineId === line.id;
+      expect([line.id, count("bendJoint", ofLine)]).toEqual([line.id, legs - 1]);
+      expect(count("inletJoint", (at) => at.kind === "line" && at.id === line.id)).toBe(1);
+      expect(count("trapJoint", (at) => at.kind === "trap" && at.lineId === line.id)).toBe(findTrap(line) ? 1 : 0);
+      expect(count("wasteSeal", (at) => at.kind === "fixture" && at.id === line.fromFixture)).toBe(1);
+    }
+    for (const { id, ports } of design.tanks) {
+      expect(count("tankWall", (at) => at.id === id)).toBe(1);
+      for (const port of ports) expect(count("tankPort", (at) => at.tankId === id && at.id === port.id)).toBe(1);
+    }
+    expect(count("hoseEnd")).toBe(design.lines.filter(({ kind }) => kind === "hose").length);
+    for (const { id, spec } of design.gear) {
+      const kind = { skinFitting: "skinSeal", deckFitting: "deckSeal" }[spec.kind as string] ?? "gearBody";
+      expect([id, count(kind, (at) => at.kind === "gear" && at.id === id)]).toEqual([id, 1]);
+    }
+  }
+});
+
+test("along a drain each trial takes in all before it; a pump that leaks back is a pump", () => {
+  for (const design of ALL_DEMOS) {
+    for (const symptom of SYMPTOMS) {
+      const { suspects, trials } = listSuspects(design, symptom);
+      const known = new Map(suspects.map((one) => [one.id, one]));
+      for (const { covers, at } of trials) {
+        for (const id of covers) expect(known.has(id)).toBe(true);
+        expect(Object.keys(at).length).toBeGreaterThan(at.kind === "rig" ? 0 : 1);
+      }
+      for (const kind of ["fillDrainTo", "pressHoses", "runHoses"]) {
+        const sizes = new Map<string, number>();
+        for (const trial of trials.filter((one) => one.kind === kind)) {
+          const { at } = trial;
+          const of = kind !== "fillDrainTo" ? kind : "lineId" in at ? at.lineId : "id" in at ? at.id : "";
+          expect(trial.covers.size).toBeGreaterThanOrEqual(sizes.get(of) ?? 1);
+          sizes.set(of, trial.covers.size);
+        }
+      }
+      const pumps = design.gear.flatMap(({ id, spec }) => (spec.kind === "pump" ? [id] : []));
+      const back = suspects.flatMap(({ kind, at }) => (kind === "pumpBack" && "id" in at ? [at.id] : []));
+      expect(back.every((id) => pumps.includes(id))).toBe(true);
+    }
+  }
+  const loop = readDemo("kranich-loop");
+  const pumps = loop.gear.filter(({ spec }) => spec.kind === "pump").length;
+  expect(listSuspects(loop, "pumpRuns").suspects.filter(({ kind }) => kind === "pumpBack")).toHaveLength(pumps);
+  // no pressure stands in a rig of hand pumps and sumps alone: no pump starts by itself for want of it
+  expect(listSuspects(readDemo("kranich"), "pumpRuns").suspects).toEqual([]);
+});
