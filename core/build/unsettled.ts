@@ -8,15 +8,7 @@ import type { BuildStep, StepKind } from "./steps";
 export type Unsettled = ReadonlyMap<string, readonly Finding[]>;
 
 /** Work that can be done whatever is still open: it makes no hole and hangs nothing. */
-const FREE: ReadonlySet<StepKind> = new Set([
-  "trialTank",
-  "trialDump",
-  "trialDrain",
-  "trialBack",
-  "trialHoses",
-  "trialLaunch",
-  "own",
-]);
+const isFree = (kind: StepKind): boolean => kind === "own" || kind.startsWith("trial");
 
 /**
  * Which musts stand against which step: those of its own part and of every part that is joined to it, for settling them may
@@ -28,7 +20,7 @@ export function listUnsettled(design: Design, steps: readonly BuildStep[], findi
   if (musts.length === 0) return new Map();
   const joined = joinParts(design);
   const told = musts.map((finding) => ({ finding, keys: listKeys(finding, joined) }));
-  const making = steps.filter(({ kind }) => !FREE.has(kind));
+  const making = steps.filter(({ kind }) => !isFree(kind));
   const near = making.map((step) => {
     // closing up is at the rig, and waits for everything anyway
     if (step.kind === "closeUp") return { step, found: [] };

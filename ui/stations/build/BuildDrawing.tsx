@@ -105,22 +105,7 @@ export function BuildDrawing({ design, built, spot, units }: BuildDrawingProps) 
         // where there are many, those of the step alone, and none where something is measured out, so that they can be read
         (spot || (isCrowded && built.get(of) !== "lit") ? [] : marks).map(({ text, at }) => {
           const [x, y] = above(at);
-          return (
-            <text
-              key={`${key}${text}`}
-              x={x}
-              y={y - 4}
-              fontSize={12}
-              textAnchor="middle"
-              className="figures"
-              stroke="var(--sheet)"
-              strokeWidth={4}
-              paintOrder="stroke"
-              style={{ fill: "var(--ink)" }}
-            >
-              {text}
-            </text>
-          );
+          return <Words key={`${key}${text}`} at={[x, y - 4]} text={text} anchor="middle" fill="var(--ink)" />;
         }),
       )}
     </svg>
@@ -138,22 +123,39 @@ function Measured({ from, to, text }: { readonly from: Flat; readonly to: Flat; 
   return (
     <>
       <path d={`M${from.map(round).join(" ")}L${to.map(round).join(" ")}`} stroke="var(--enamel)" strokeWidth={1} />
-      <text
-        x={isAcross ? to[0] + (isRight ? 7 : -7) : Math.max(34, x)}
-        y={isAcross ? y + 4 : y - 4}
-        fontSize={12}
-        textAnchor={isAcross ? (isRight ? "start" : "end") : "middle"}
-        className="figures"
-        stroke="var(--sheet)"
-        strokeWidth={4}
-        paintOrder="stroke"
-        style={{ fill: "var(--enamel)" }}
-      >
-        {text}
-      </text>
+      <Words
+        at={isAcross ? [to[0] + (isRight ? 7 : -7), y + 4] : [Math.max(34, x), y - 4]}
+        text={text}
+        anchor={isAcross ? (isRight ? "start" : "end") : "middle"}
+        fill="var(--enamel)"
+      />
     </>
   );
 }
+
+type WordsProps = {
+  readonly at: Flat;
+  readonly text: string;
+  readonly anchor: "start" | "middle" | "end";
+  readonly fill: string;
+};
+
+// On a rim of paper, so that what runs under it does not cross it out.
+const Words = ({ at: [x, y], text, anchor, fill }: WordsProps) => (
+  <text
+    x={x}
+    y={y}
+    fontSize={12}
+    textAnchor={anchor}
+    className="figures"
+    stroke="var(--sheet)"
+    strokeWidth={4}
+    paintOrder="stroke"
+    style={{ fill }}
+  >
+    {text}
+  </text>
+);
 
 const Cross = ({ at: [x, y] }: { readonly at: Flat }) => (
   <path
