@@ -61,3 +61,29 @@ test("along a drain each trial takes in all before it; a pump that leaks back is
   // no pressure stands in a rig of hand pumps and sumps alone: no pump starts by itself for want of it
   expect(listSuspects(readDemo("kranich"), "pumpRuns").suspects).toEqual([]);
 });
+
+test("in a loop all hoses are put under pressure, with a grey tank beside them; a bowl's outlet smells and its inlet does not", () => {
+  const loop = readDemo("kranich-loop");
+  expect(loop.tanks.some(({ holds }) => holds === "grey")).toBe(true);
+  const { trials } = listSuspects(loop, "wetFloor");
+  const pressed = new Set(trials.flatMap(({ kind, covers }) => (kind === "pressHoses" ? [...covers] : [])));
+  for (const line of loop.lines) {
+    if (line.kind !== "hose") continue;
+    const ends = [line.from, line.to].flatMap((end) => (end.kind === "tank" ? [end.tankId] : []));
+    const isFoul = loop.tanks.some(({ id, holds }) => ends.includes(id) && holds === "grey");
+    expect([line.id, pressed.has(`hoseEnd:${line.id}`)]).toEqual([line.id, !isFoul]);
+  }
+  const boat = readDemo("setzkasten");
+  const bowl = boat.gear.find(({ spec }) => spec.kind === "bowl")!;
+  const walls = new Set(
+    listSuspects(boat, "smell").suspects.flatMap(({ kind, at }) => (kind === "hoseWall" && "id" in at ? [at.id] : [])),
+  );
+  for (const line of boat.lines) {
+    if (line.kind !== "hose") continue;
+    const ports = [line.from, line.to].flatMap((end) =>
+      end.kind === "gear" && end.gearId === bowl.id ? [end.port] : [],
+    );
+    if (ports.includes("out")) expect(walls).toContain(line.id);
+    if (ports.includes("in")) expect(walls).not.toContain(line.id);
+  }
+});
