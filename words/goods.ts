@@ -131,6 +131,8 @@ export function nameWare(ware: Ware, units: Units): string {
       return ware.name;
     case "cable":
       return `two-core cable ${describeCable(ware.mm2, units)}`;
+    case "noCable":
+      return `cable to ${ware.to}: none that is sold is thick enough, bring the fuse box nearer`;
     case "fuse":
       return `fuse ${formatNumber(ware.amps, ware.amps % 1 === 0 ? 0 : 1)} A with its holder`;
     case "holeSaw":

@@ -186,3 +186,16 @@ test("a fitting in a hull takes its seacock, a block and what it is bedded on; a
     expect(bought[i]).toBeGreaterThanOrEqual(load.watts);
   });
 });
+
+test("a load no cable sold is thick enough for stands in the parts, and is not passed over", () => {
+  const base = readDemo("kranich-loop");
+  const gear = base.gear.map((piece) =>
+    piece.spec.kind === "pump" ? { ...piece, spec: { ...piece.spec, watts: 3_000 } } : piece,
+  );
+  const design = { ...base, gear };
+  const wires = listWires(design, usualSupply(design));
+  const thin = wires.filter(({ sizeMm2 }) => sizeMm2 === null).map(({ load }) => load.name);
+  expect(thin).not.toEqual([]);
+  const told = listGoods(design, evaluate(design)).flatMap(({ ware }) => (ware.kind === "noCable" ? [ware.to] : []));
+  expect(told).toEqual(thin);
+});

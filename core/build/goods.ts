@@ -76,6 +76,8 @@ export type Ware =
   | { readonly kind: "gear"; readonly gear: GearKind; readonly name: string }
   /** m. */
   | { readonly kind: "cable"; readonly mm2: number }
+  /** What nothing that is sold is thick enough for. */
+  | { readonly kind: "noCable"; readonly to: string }
   | { readonly kind: "fuse"; readonly amps: number }
   | { readonly kind: "holeSaw"; readonly metricMm: number | null; readonly inch: number | null }
   | { readonly kind: "tool"; readonly tool: ToolKind };
@@ -368,7 +370,9 @@ function listWireGoods(design: Design, supply: Supply): Good[] {
     const good = (ware: Ware, amount: number): Good => ({ ware, amount, assembly, counter: "electrics" });
     return [
       ...(tankId ? [good({ kind: "heaterPad", watts: Math.ceil(load.watts / 10) * 10 }, 1)] : []),
-      ...(sizeMm2 === null ? [] : [good({ kind: "cable", mm2: sizeMm2 }, (lengthMm / 1000) * SPARE)]),
+      sizeMm2 === null
+        ? good({ kind: "noCable", to: load.name }, 1)
+        : good({ kind: "cable", mm2: sizeMm2 }, (lengthMm / 1000) * SPARE),
       ...(fuseA === null ? [] : [good({ kind: "fuse", amps: fuseA }, 1)]),
       ...(wantsRelay ? [good({ kind: "relay" }, 1)] : []),
       ...(load.isOutside ? [good({ kind: "sealedConnector" }, 1)] : []),
