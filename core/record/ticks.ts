@@ -17,6 +17,11 @@ export type Ticks = {
 };
 /** What a ticked step was called and drawn like. */
 export type TickedAs = Pick<BuildRecord["done"][number], "name" | "drawn">;
+/** The same, put together; a long name is cut to what a record takes. */
+export const toTickedAs = (name: string, drawn: TickedAs["drawn"] | null): TickedAs => ({
+  name: name.slice(0, 200),
+  ...(drawn ? { drawn } : {}),
+});
 type Stands = { readonly pitchDeg: number; readonly rollDeg: number };
 
 /** The steps ticked on the phone's page as a text that codes carry; `on` is the day, YYYY-MM-DD. */

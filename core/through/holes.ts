@@ -6,6 +6,7 @@ import type { Passage } from "../fit/passages";
 import { placeGearPort } from "../gear/gearPorts";
 import type { Vec3 } from "../geometry/vec";
 import { measureOverWater, measureWorstOverWater } from "../hull/overWater";
+import { createRecall } from "../quantity/recall";
 import { type Fitting, listFittings } from "./fittings";
 import { computeFloodLps } from "./openHole";
 import { findSaw, type Saw } from "./saws";
@@ -43,10 +44,20 @@ export const toHoleId = (
 };
 
 /** Every hole of a rig in one list: floor, walls and bulkheads, hull. Sizes with the room to seal that is set. */
-export function listHoles(
+export const listHoles = (
   design: Design,
   { drains, linePassages }: Pick<Evaluation, "drains" | "linePassages">,
-): HoleEntry[] {
+): readonly HoleEntry[] =>
+  // each step of the building asks for its own among them
+  recallHoles(design.rig, [design, drains, linePassages], () => collectHoles(design, drains, linePassages));
+
+const recallHoles = createRecall<Design["rig"], readonly HoleEntry[]>();
+
+function collectHoles(
+  design: Design,
+  drains: Evaluation["drains"],
+  linePassages: Evaluation["linePassages"],
+): readonly HoleEntry[] {
   const passages = [...drains.flatMap((drain) => drain.passages), ...linePassages];
   return [
     ...passages.map((passage): HoleEntry => {

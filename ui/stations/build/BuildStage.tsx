@@ -162,7 +162,7 @@ export function BuildStage() {
                 drawing.
               </span>
               <Button onClick={() => apply(lock)}>
-                <Lock size={13} aria-hidden /> Hold it there
+                <Lock size={13} aria-hidden /> {lock.ops.length === 1 ? "Lock it" : "Lock them"}
               </Button>
             </p>
           )}

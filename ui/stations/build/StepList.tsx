@@ -7,6 +7,7 @@ import type { Unsettled } from "@/core/build/unsettled";
 import type { Design } from "@/core/design/design";
 import type { Evaluation } from "@/core/evaluate/evaluation";
 import type { BuildRecord } from "@/core/record/record";
+import { toTickedAs } from "@/core/record/ticks";
 import { records } from "@/store/records";
 import { useWorkbench } from "@/store/useWorkbench";
 import { tell } from "@/store/workbench";
@@ -96,7 +97,7 @@ function Step({
   const redrawn = isDone === true ? redrawnOf.get(step.id) : undefined;
   const tick = (on: string | null) => {
     const drawn = takeDrawn(step, design, evaluation);
-    records.tickStep(step.id, on, { name: name.slice(0, 200), ...(drawn ? { drawn } : {}) }).catch(lost);
+    records.tickStep(step.id, on, toTickedAs(name, drawn)).catch(lost);
   };
   const missing = isDone === false ? missingOf(step) : [];
   return (

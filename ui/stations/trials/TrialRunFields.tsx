@@ -3,6 +3,7 @@ import { useState } from "react";
 import { takeDrawnTrial } from "@/core/build/redrawn";
 import type { BuildStep } from "@/core/build/steps";
 import type { TrialRun } from "@/core/record/record";
+import { toTickedAs } from "@/core/record/ticks";
 import { takeFingerprint } from "@/core/trials/fingerprint";
 import { standsUnderPressure } from "@/core/trials/pressed";
 import { findTrialOf } from "@/core/trials/proof";
@@ -56,7 +57,7 @@ export function TrialRunFields({ trials }: { readonly trials: readonly BuildStep
         ...(signed.trim() ? { signed: signed.trim().slice(0, 80) } : {}),
       })
       .then(() => {
-        const as = { name: describeStep(step, design).slice(0, 200), drawn: takeDrawnTrial(design, step.id) };
+        const as = toTickedAs(describeStep(step, design), takeDrawnTrial(design, step.id));
         return result === "held" ? records.tickStep(step.id, thisMinute().slice(0, 10), as) : undefined;
       })
       .then(() => setShots([]))
