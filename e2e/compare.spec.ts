@@ -28,14 +28,14 @@ for (const name of oneRig("Puppenwagen")) {
     const row = sheet.getByRole("row", { name: /Sink drain, in hand level/ });
     await expect(row).toContainText(String(original).replace("-", "\u2212"));
     await expect(row).toContainText(String(changed).replace("-", "\u2212"));
-    await expect(sheet.getByText("Grey tank is different")).toBeVisible();
+    await expect(sheet.getByText("Grey tank is different: place")).toBeVisible();
     if (name === "Puppenwagen") await expectAccessible(page);
     await sheet
       .getByRole("listitem")
       .filter({ hasText: "Grey tank" })
       .getByRole("button", { name: "Copy it here" })
       .click();
-    await expect(sheet.getByText("Nowhere: every part is the same.")).toBeVisible();
+    await expect(sheet.getByText(/^Nowhere: rig, parts, gear/)).toBeVisible();
     await page.keyboard.press("Escape");
     await expect.poll(() => readInHand(page, "level")).toBe(original);
     await page.keyboard.press("Control+z");

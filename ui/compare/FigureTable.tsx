@@ -1,0 +1,48 @@
+"use client";
+import { useState } from "react";
+import { useWorkbench } from "@/store/useWorkbench";
+import { type Compared, listFigureRows } from "@/words/compare";
+import { Button } from "../kit/Button";
+
+/** What both designs come to, side by side: first what differs, and on a press what is alike too. */
+export function FigureTable({ here, there }: { readonly here: Compared; readonly there: Compared }) {
+  const units = useWorkbench((state) => state.units);
+  const [isWhole, setWhole] = useState(false);
+  const rows = listFigureRows(here, there, units);
+  const alike = rows.filter(({ isSame }) => isSame).length;
+  const shown = isWhole ? rows : rows.filter(({ isSame }) => !isSame);
+  return (
+    <>
+      <table className="w-full text-[14px]" aria-label="Both designs in figures">
+        <thead>
+          <tr className="border-b border-ink text-left">
+            <th className="font-normal text-faint">
+              <span className="sr-only">Figure</span>
+            </th>
+            <th className="plate pb-1 text-right">{here.design.name}</th>
+            <th className="plate pb-1 pl-3 text-right">{there.design.name}</th>
+          </tr>
+        </thead>
+        <tbody>
+          {shown.map(({ name, here: left, there: right, isSame }) => (
+            <tr key={name} className="border-b border-rule">
+              <th scope="row" className="py-1 text-left font-normal text-faint">
+                {name}
+              </th>
+              <td className="figures text-right text-[16px] whitespace-nowrap">{left}</td>
+              <td className={`figures pl-3 text-right text-[16px] whitespace-nowrap ${isSame ? "text-faint" : ""}`}>
+                {right}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {shown.length === 0 && <p className="py-1 text-faint">Every figure is the same.</p>}
+      {alike > 0 && (
+        <Button look="bare" aria-expanded={isWhole} onClick={() => setWhole(!isWhole)}>
+          {isWhole ? "Only what differs" : `${alike === 1 ? "One figure is" : `${alike} figures are`} the same: show`}
+        </Button>
+      )}
+    </>
+  );
+}
