@@ -55,6 +55,8 @@ export function describeRemedy(
       return "Give it a coupling of its own at the nearest edge";
     case "barrierHose":
       return "Use a barrier hose";
+    case "countFixtures":
+      return "Count what is usual there, to be changed under Days";
     case "useToilet":
       return "Reckon with its usual use, to be changed under Days";
     case "addBranchVent":
@@ -169,6 +171,7 @@ export function describeEdit(edit: Edit, design: Design): string {
     barrierHose: "Use a barrier hose",
     addToilet: "Fit a toilet",
     useToilet: "Reckon with the toilet",
+    countFixtures: "Count what goes down",
     moveClear: `Move ${part} clear`,
     addOutlet: "Fit a dump outlet",
     addDrain: "Draw a drain",

@@ -58,7 +58,11 @@ export type UseEnd =
   | { readonly kind: "overboard" };
 
 /** Finds for a use the store its water ends in: its vessel, or the tank at the end of its fixture's drain. */
-export function findUseEnd(network: Network, stores: readonly Store[], { kind, fixtureId, vesselId }: Use): UseEnd {
+export function findUseEnd(
+  network: Network,
+  stores: readonly Store[],
+  { kind, fixtureId, vesselId }: Pick<Use, "kind" | "fixtureId" | "vesselId">,
+): UseEnd {
   const find = (isIt: (store: Store) => boolean): UseEnd => {
     const store = stores.find(isIt);
     return store ? { kind: "store", id: store.id } : { kind: "ground" };

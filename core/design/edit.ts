@@ -41,6 +41,7 @@ export const EDIT_CODES = [
   "barrierHose",
   "addToilet",
   "useToilet",
+  "countFixtures",
   "moveClear",
   "addOutlet",
   "addDrain",

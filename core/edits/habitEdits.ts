@@ -1,3 +1,4 @@
+import { listFixturesFor, rankFixture } from "../days/fixtureUses";
 import { READY_USES, type ReadyWay, USUAL_USES } from "../days/usualUses";
 import type { Design } from "../design/design";
 import type { Edit, EditOp } from "../design/edit";
@@ -54,51 +55,72 @@ export function buildAddWay(
   );
 }
 
-const FIXTURE_FOR: Readonly<Partial<Record<UseKind, readonly FixtureKind[]>>> = {
-  shower: ["showerTray", "bath"],
-  handsTeeth: ["basin", "kitchenSink"],
-  laundry: ["washingMachine", "showerTray"],
-  toilet: ["gravityToilet"],
-  urine: ["urineDiverter", "gravityToilet"],
-};
-
-const SINKS: readonly FixtureKind[] = ["kitchenSink", "basin"];
-
 /** Where a rig with nothing else does all its washing. */
-const WASHED_AT: readonly FixtureKind[] = [...SINKS, "showerTray", "bath"];
+const WASHED_AT: readonly FixtureKind[] = ["kitchenSink", "basin", "showerTray", "bath"];
+
+/** What may be done anywhere, or stands for many things, stays where it was put. */
+const STAYS_PUT: readonly UseKind[] = ["drains", "rinseOutside", "other"];
 
 const isWaste = (kind: UseKind): boolean => kind === "toilet" || kind === "urine";
 
 // Of the kind it is done at, else the first there is: a builder sees it and changes it.
-function findFixtureFor({ fixtures }: Design, kind: UseKind): string | null {
-  const wanted = FIXTURE_FOR[kind] ?? SINKS;
-  const found = wanted.flatMap((w) => fixtures.filter((fixture) => fixture.kind === w)).at(0);
+function findFixtureFor({ fixtures }: Pick<Design, "fixtures">, kind: UseKind): string | null {
+  const found = listFixturesFor(kind)
+    .flatMap((w) => fixtures.filter((fixture) => fixture.kind === w))
+    .at(0);
   return (found ?? (isWaste(kind) ? undefined : fixtures[0]))?.id ?? null;
 }
 
-/** What had no drain yet is done at a fixture that comes: all of it at the first one, later what its kind is for. */
+/**
+ * What had no drain yet is done at a fixture that comes, all of it at the first one; later what its kind is for, and what was
+ * done at one that suits it less: a shower that was taken at the sink is taken in the tray from then on.
+ */
 export function listTaken({ habits, fixtures }: Design, { id, kind }: Pick<Fixture, "id" | "kind">): EditOp[] {
-  const suits = (use: Use) =>
-    (FIXTURE_FOR[use.kind] ?? SINKS).includes(kind) ||
-    (fixtures.length === 0 && WASHED_AT.includes(kind) && !isWaste(use.kind));
-  return listUses(habits, (use) => use.fixtureId === null && use.vesselId === null && use.sendsL > 0 && suits(use), id);
+  const kinds = new Map(fixtures.map((fixture) => [fixture.id, fixture.kind]));
+  const suits = (use: Use) => {
+    const rank = rankFixture(use.kind, kind);
+    const isFirst = fixtures.length === 0 && WASHED_AT.includes(kind) && !isWaste(use.kind);
+    const now = use.fixtureId === null ? undefined : kinds.get(use.fixtureId);
+    if (now === undefined) return isFirst || Number.isFinite(rank);
+    return !STAYS_PUT.includes(use.kind) && rank < rankFixture(use.kind, now);
+  };
+  return listUses(
+    habits,
+    (use) => use.vesselId === null && use.sendsL > 0 && suits(use),
+    () => id,
+  );
 }
 
-/** Uses at a fixture that goes have no drain any more, and what was measured there is forgotten. */
-export const listForgotten = ({ habits }: Design, fixtureId: string): EditOp[] => [
-  ...listUses(habits, (use) => use.fixtureId === fixtureId, null),
-  ...habits.flows
-    .filter((flow) => flow.fixtureId === fixtureId)
-    .map(({ id }): EditOp => ({ op: "remove", path: ["habits", "flows", id] })),
-];
+/**
+ * What was done at a fixture that goes is done at the one that suits it next, and has no drain where none is left; what was
+ * measured there is forgotten.
+ */
+export function listForgotten(design: Design, fixtureId: string): EditOp[] {
+  const { habits } = design;
+  const left = { fixtures: design.fixtures.filter(({ id }) => id !== fixtureId) };
+  return [
+    ...listUses(
+      habits,
+      (use) => use.fixtureId === fixtureId,
+      ({ kind }) => findFixtureFor(left, kind),
+    ),
+    ...habits.flows
+      .filter((flow) => flow.fixtureId === fixtureId)
+      .map(({ id }): EditOp => ({ op: "remove", path: ["habits", "flows", id] })),
+  ];
+}
 
-const listUses = ({ ways }: Design["habits"], isMeant: (use: Use) => boolean, fixtureId: string | null): EditOp[] =>
+const listUses = (
+  { ways }: Design["habits"],
+  isMeant: (use: Use) => boolean,
+  toFixture: (use: Use) => string | null,
+): EditOp[] =>
   ways.flatMap((way) =>
     way.uses.filter(isMeant).map(
       (use): EditOp => ({
         op: "set",
         path: ["habits", "ways", way.id, "uses", use.id, "fixtureId"],
-        value: fixtureId,
+        value: toFixture(use),
       }),
     ),
   );

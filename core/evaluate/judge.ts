@@ -33,6 +33,7 @@ import {
 } from "../traps/trapRisks";
 import { computeLeastSealMm, computeTrapWater } from "../traps/trapSeal";
 import { checkClashes } from "./checkClashes";
+import { checkCounted } from "./checkCounted";
 import { checkDesign } from "./checkDesign";
 import { checkDrain } from "./checkDrain";
 import { checkLineLegs, listLinePassages } from "./checkLineLegs";
@@ -52,7 +53,11 @@ const CHECKS: Readonly<Record<Exclude<DomainId, FittedId | "drains">, Check>> = 
   clashes: ({ design, paths }) => checkClashes(design, paths),
   ramps: ({ design, ramps, lows }) => checkRamps(design, ramps, lows),
   tanks: ({ design, tanks }) => design.tanks.flatMap((tank, i) => checkTank(design, tank, tanks[i]!)),
-  uses: ({ design, network, paths, tanks }) => [...checkReceivers(design, paths), ...checkUses(design, network, tanks)],
+  uses: ({ design, network, paths, tanks }) => [
+    ...checkReceivers(design, paths),
+    ...checkUses(design, network, tanks),
+    ...checkCounted(design, network),
+  ],
   whole: ({ design, balance }) => checkDesign(design, balance),
 };
 

@@ -7,6 +7,7 @@ import { buildMove, findPlaceMm } from "../design/moves";
 import type { Drain, Tank, Trap, Vent } from "../design/plumbing";
 import { USUAL_TRAPS } from "../design/usualTraps";
 import { placeBranchVentMm } from "../edits/branchVentEdits";
+import { buildCountFixtures } from "../edits/countEdits";
 import { buildLineTrap } from "../edits/pipeEdits";
 import { buildPortBore } from "../edits/portEdits";
 import { buildUseToilet } from "../edits/toiletEdits";
@@ -234,6 +235,12 @@ export function proposeCleanout(drain: Drain, isInLine: boolean): Remedy[] {
   if (!given) return [];
   const ops = [buildPutItems(drain, given)];
   return [{ byMm: null, edit: { code: "addCleanout", at: { kind: "line", id: drain.id }, ops } }];
+}
+
+/** What is usual at the fixtures nothing is counted for. */
+export function proposeCount(design: Design): Remedy[] {
+  const edit = buildCountFixtures(design);
+  return edit ? [{ byMm: null, edit }] : [];
 }
 
 /** What is usually done on the toilet, in every way of living that is lived without. */

@@ -27,6 +27,7 @@ import {
   proposeBarrierHose,
   proposeBranchVent,
   proposeCleanout,
+  proposeCount,
   proposeHigherGap,
   proposeHigherInlet,
   proposeMesh,
@@ -76,6 +77,7 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   useOverfillsTank: (_design, finding) =>
     finding.at.kind === "fixture" ? proposeLessUse(finding.at.id, finding.safeL) : [],
   nothingUsed: null,
+  fixtureUncounted: (design) => proposeCount(design),
   urineInGrey: (design, finding) => {
     const { at } = finding;
     const own = design.lines.find(

@@ -13,6 +13,7 @@ const BEHIND: Readonly<Record<FindingCode, Sought | null>> = {
   fixtureOutside: null,
   useOverfillsTank: null,
   nothingUsed: null,
+  fixtureUncounted: null,
   urineInGrey: null,
   loopFouled: null,
   noWaterline: null,

@@ -1,8 +1,10 @@
 "use client";
 import { Trash2 } from "lucide-react";
-import { useState } from "react";
+import { useMemo, useState } from "react";
+import { listUncounted } from "@/core/days/uncounted";
 import { READY_WAYS, type ReadyWay } from "@/core/days/usualUses";
 import { USE_KINDS, type UseKind } from "@/core/design/habits";
+import { buildCountFixtures } from "@/core/edits/countEdits";
 import { buildAddUse, buildAddWay, buildRemoveWay } from "@/core/edits/habitEdits";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeUse, listUseNames, READY_NAMES, USE_LIST } from "@/words/days";
@@ -27,6 +29,7 @@ export function UseList() {
       ["habits", "stretches"],
       [{ wayId, days: stretches[0]?.days ?? 30 }, ...stretches.slice(1)],
     );
+  const uncounted = useMemo(() => listUncounted(design).filter(({ ways: left }) => left.includes(way)), [design, way]);
   const removal = buildRemoveWay(design, way.id);
   return (
     <>
@@ -83,6 +86,22 @@ export function UseList() {
             );
           })}
         </ul>
+        {uncounted.map(({ fixture }) => (
+          <div key={fixture.id} className="flex items-center gap-2 border-b border-rule py-1">
+            <span className="min-w-0 flex-1 text-[13.5px] leading-snug text-warn">
+              {fixture.name}: nothing is counted yet
+            </span>
+            <Button
+              aria-label={`Count the usual for ${fixture.name}`}
+              onClick={() => {
+                const edit = buildCountFixtures(design, fixture.id);
+                if (edit) apply(edit);
+              }}
+            >
+              Count the usual
+            </Button>
+          </div>
+        ))}
         {way.uses.length === 0 && (
           <p className="text-[13px]">No uses yet: add what you do with water, and the days can be reckoned.</p>
         )}
