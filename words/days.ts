@@ -91,6 +91,18 @@ export function describeEnd(design: Design, { stores, endsBy }: Balance): string
   return `${name} ${first.holds === "fresh" ? "is gone" : "is full"} after ${formatDays(endsBy.here.days)} and ends the stay.`;
 }
 
+/** What a store takes a day, and what room it has; of fresh water, what can be drawn of it. */
+export function describeStoreRoom(
+  { holds, meanLPerDay, roomL, undrawnL }: Pick<StoreBalance, "holds" | "meanLPerDay" | "roomL" | "undrawnL">,
+  units: Units,
+): string {
+  const litres = (value: number) => formatQuantity(value, "volume", units);
+  const daily = formatQuantity(meanLPerDay, "volumePerDay", units);
+  if (holds !== "fresh") return `${daily}, room for ${litres(roomL.here)}.`;
+  const under = undrawnL >= 0.05 ? `; ${litres(undrawnL)} more lie too low to be drawn` : "";
+  return `${daily}, ${litres(roomL.here)} to draw${under}.`;
+}
+
 /** How sure it is: "full on day 3 to 5, nine times in ten". */
 export function describeChance(
   { holds }: Pick<StoreBalance, "holds">,

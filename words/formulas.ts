@@ -188,8 +188,8 @@ export const FORMULA_WORDS: Readonly<Record<FormulaId, FormulaWords>> = {
   tankUsable: {
     title: "Usable",
     sum: "V = Vf − Vl",
-    symbols: { Vf: "full", Vl: "left behind when dumping", V: "usable" },
-    plain: "What you can put in between two dumps.",
+    symbols: { Vf: "full", Vl: "left behind when dumping; of fresh water, what cannot be drawn", V: "usable" },
+    plain: "What you can put in between two dumps, or draw between two fills.",
   },
   dumpSuction: {
     title: "Suction while dumping",

@@ -58,7 +58,10 @@ export const describeLeaning = (
   units: Units,
 ): string =>
   `Reckoned with the pitch that leans worst: ${leaning
-    .map(({ storeId, roomL }) => `${describeStore(storeId, design)} takes ${formatQuantity(roomL, "volume", units)}`)
+    .map(
+      ({ storeId, roomL }) =>
+        `${describeStore(storeId, design)} ${storeId === FRESH_ID ? "gives" : "takes"} ${formatQuantity(roomL, "volume", units)}`,
+    )
     .join(", ")}.`;
 
 /** Why it is done there: what would come of leaving it out. */

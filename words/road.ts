@@ -124,7 +124,7 @@ export const describeFirst = (name: string, { holds, daysLeft }: Pick<NowLevel, 
 
 /** How a tank stands now, and how sure that is. */
 export function describeNow(
-  { holds, litres, lowL, highL, daysLeft, earlyDays, since }: NowLevel,
+  { holds, litres, undrawnL, lowL, highL, daysLeft, earlyDays, since }: NowLevel,
   units: Units,
 ): string {
   const figure = (l: number) => formatQuantity(l, "volume", units);
@@ -137,8 +137,13 @@ export function describeNow(
         : `, ${formatStay(daysLeft)} ${holds === "fresh" ? "left" : "until full"}${describeEarly(daysLeft, earlyDays)}`;
   const [low, high] = [figure(lowL), figure(highL)];
   const band = low === high ? "" : `, ${low} to ${high} four times in five`;
-  return `${figure(litres)} by the sum${band}${left}.`;
+  const under =
+    holds === "fresh" && undrawnL >= LEAST_UNDRAWN_L ? ` ${figure(undrawnL)} more lie too low to be drawn.` : "";
+  return `${figure(litres)} by the sum${band}${left}.${under}`;
 }
+
+/** Less than that at the bottom of a tank is not worth a word, L. */
+const LEAST_UNDRAWN_L = 0.5;
 
 // Said where it is a different plan: a tenth sooner and more.
 function describeEarly(daysLeft: number, earlyDays: number | null): string {
@@ -173,10 +178,19 @@ export function describeLearned(level: NowLevel, units: Units): string | null {
 /** A reading that does not fit, with what it is most likely. */
 export const describeOdd = (oddL: number, holds: NowLevel["holds"], units: Units): string =>
   `The last reading is ${formatQuantity(Math.abs(oddL), "volume", units)} ${oddL > 0 ? "more" : "less"} than the book says. ${
-    oddL < 0 === (holds === "fresh") || oddL < 0
-      ? "Look for a leak, or for a fill or dump that was not written down."
-      : "Look whether the gauge was read on a slope, or a use was not counted."
-  }`;
+    ODD[holds === "fresh" ? "fresh" : "waste"][oddL > 0 ? "more" : "less"]
+  } Read it again, standing level.`;
+
+const ODD = {
+  fresh: {
+    less: "Look for a leak and a tap that drips, or for a use that was not counted.",
+    more: "Look for a fill that was not written down.",
+  },
+  waste: {
+    less: "Look for a leak under it, or for a dump that was not written down.",
+    more: "Look for a tap that runs, a pump that comes on by itself, or a use that was not counted.",
+  },
+} as const;
 
 /** How a level is read. */
 export const READ_WAYS = { litres: "as litres", dip: "by a stick", mark: "as its gauge" } as const;

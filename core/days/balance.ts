@@ -4,17 +4,18 @@ import type { Network } from "../falls/network";
 import { computeMeanDays, type FlowStretch, listFlows, sumDraws } from "./flows";
 import { FRESH_ID, listStores, type Store } from "./stores";
 
-/** What tanks hold at the three ways they are asked about, L. */
+export const STANDS = ["level", "here", "worst"] as const;
+export type BalanceStand = (typeof STANDS)[number];
+
+/** What tanks hold at the three ways they are asked about, L; fresh ones, what can be drawn of it. */
 export type TankRoom = {
   readonly tankId: string;
   readonly usableLevelL: number;
   readonly usableHereL: number;
   readonly usableWorstL: number;
-  readonly capacityL: number;
+  /** Fresh tanks: what cannot be drawn of it. */
+  readonly undrawnL: Readonly<Record<BalanceStand, number>> | null;
 };
-
-export const STANDS = ["level", "here", "worst"] as const;
-export type BalanceStand = (typeof STANDS)[number];
 
 /** One store with what comes into it or goes out of it, and how many days that lasts. */
 export type StoreBalance = {
@@ -24,6 +25,8 @@ export type StoreBalance = {
   readonly meanLPerDay: number;
   readonly varianceL2PerDay: number;
   readonly roomL: Readonly<Record<BalanceStand, number>>;
+  /** Fresh water: what stays in its tanks because it cannot be drawn, as the rig stands, L; a gauge shows it all the same. */
+  readonly undrawnL: number;
   /** Days until full, or empty for fresh water; null where it never is. */
   readonly days: Readonly<Record<BalanceStand, number | null>>;
 };
@@ -38,7 +41,7 @@ export type Balance = {
 
 /**
  * The balance of every store by itself, from the uses of the ways of living: never a sum over what is not linked. Fresh
- * tanks give what they hold to their outlet, or to the brim where they have none. Source: a balance [C].
+ * tanks give what can be drawn of them. Source: a balance [C].
  */
 export function computeBalance(design: Design, network: Network, rooms: readonly TankRoom[]): Balance {
   const stores = listStores(design);
@@ -51,9 +54,13 @@ export function computeBalance(design: Design, network: Network, rooms: readonly
       here: measureRoom(design, store, rooms, "usableHereL"),
       worst: measureRoom(design, store, rooms, "usableWorstL"),
     };
+    const undrawnL = rooms.reduce(
+      (sum, { tankId, undrawnL: stays }) => (store.tankIds.includes(tankId) ? sum + (stays?.here ?? 0) : sum),
+      0,
+    );
     const daysOf = (stand: BalanceStand) => computeMeanDays(stretches, store.id, roomL[stand]);
     const days = { level: daysOf("level"), here: daysOf("here"), worst: daysOf("worst") };
-    return { store, holds: store.holds, meanLPerDay: meanL, varianceL2PerDay: varianceL2, roomL, days };
+    return { store, holds: store.holds, meanLPerDay: meanL, varianceL2PerDay: varianceL2, roomL, undrawnL, days };
   });
   const endsBy = (stand: BalanceStand) =>
     balances.reduce<{ readonly storeId: string; readonly days: number } | null>((first, { store, days }) => {
@@ -70,15 +77,11 @@ export function computeBalance(design: Design, network: Network, rooms: readonly
 
 function measureRoom(
   { habits }: Design,
-  { tankIds, vesselIds, holds }: Store,
+  { tankIds, vesselIds }: Store,
   rooms: readonly TankRoom[],
   key: "usableLevelL" | "usableHereL" | "usableWorstL",
 ): number {
-  // a fresh tank is drawn from its bottom, and filled to its brim
-  const tanksL = rooms.reduce(
-    (sum, room) => (tankIds.includes(room.tankId) ? sum + (holds === "fresh" ? room.capacityL : room[key]) : sum),
-    0,
-  );
+  const tanksL = rooms.reduce((sum, room) => (tankIds.includes(room.tankId) ? sum + room[key] : sum), 0);
   return habits.vessels.reduce((sum, { id, litres }) => (vesselIds.includes(id) ? sum + litres : sum), tanksL);
 }
 

@@ -1,7 +1,7 @@
 import type { PumpDraw } from "../air/pumpOut";
 import type { SharedAir, TankAir } from "../air/tankAir";
 import type { Attitude } from "../attitude/attitude";
-import type { Balance } from "../days/balance";
+import type { Balance, BalanceStand } from "../days/balance";
 import type { DrainFlow } from "../falls/drainFlow";
 import type { Leg } from "../falls/drainPath";
 import type { FallBudget } from "../falls/fallBudget";
@@ -65,6 +65,8 @@ export type TankResult = {
   readonly worst: AtWorst<TankFull>;
   /** Left behind at the dumping attitude; null without an outlet. */
   readonly leftL: number | null;
+  /** Fresh tanks only: what no pump draws out of it, level, as the rig stands, and where it can give least. */
+  readonly undrawnL: Readonly<Record<BalanceStand, number>> | null;
   /** Its breather while it is dumped and filled; null without a breather or an outlet. */
   readonly air: TankAir | null;
   /** What another tank's dumping does to it through a breather they share. */

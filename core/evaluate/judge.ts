@@ -14,12 +14,14 @@ import { listPassages } from "../fit/passages";
 import { measureRampAngles } from "../fit/rampAngles";
 import { readNight } from "../frost/night";
 import { measureCapacityL } from "../geometry/solid";
+import type { Vec3 } from "../geometry/vec";
 import { toCodeBoreMm } from "../parts/pipes";
 import { createRecall } from "../quantity/recall";
 import { type Limit, lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
 import { listLevelGroup } from "../tanks/linkedTanks";
 import { listOpenings } from "../tanks/openings";
 import { computeLeftBehindL, computeTankFull, type TankFull } from "../tanks/tankLevels";
+import { computeUndrawnL } from "../tanks/undrawn";
 import { computeSealAfterMm } from "../traps/sealPressure";
 import { computeDrivingLossMm, computeSealRisks } from "../traps/sealRisks";
 import { computeTrapArm, measureArmFallMm } from "../traps/trapArm";
@@ -347,26 +349,32 @@ function evaluateTank({ design, tank, network, attitude, parked, airs }: TankInp
   const openings = listOpenings(design, network, tank);
   const level = computeTankFull(tank, openings, computeUp(LEVEL));
   const here = isLevel(attitude) ? level : computeTankFull(tank, openings, computeUp(attitude));
-  let worst: AtWorst<TankFull> | null = null;
-  for (const { attitude: at, up } of parked) {
-    const full = computeTankFull(tank, openings, up);
-    if (!worst || full.litres < worst.litres) worst = { ...full, attitude: at };
-  }
   const dumpUp = computeUp(design.rig.dumpAttitude);
   const leftL = computeLeftBehindL(tank, dumpUp, listLevelGroup(design, tank), design.lines);
-  const toUsable = (full: TankFull) => Math.max(0, full.litres - (leftL ?? 0));
+  // waste is let go where the rig dumps; fresh water is drawn where it stands
+  const isDrawn = tank.holds === "fresh";
+  const stayL = (up: Vec3): number => (isDrawn ? computeUndrawnL(design, tank, up) : (leftL ?? 0));
+  let worst: (AtWorst<TankFull> & { readonly staysL: number }) | null = null;
+  for (const { attitude: at, up } of parked) {
+    const full = computeTankFull(tank, openings, up);
+    const staysL = stayL(up);
+    if (!worst || full.litres - staysL < worst.litres - worst.staysL) worst = { ...full, attitude: at, staysL };
+  }
+  const { staysL: worstStaysL, ...atWorst } = worst!;
+  const undrawnL = { level: stayL(computeUp(LEVEL)), here: stayL(computeUp(attitude)), worst: worstStaysL };
   return {
     tankId: tank.id,
     capacityL: measureCapacityL(tank.solid),
     level,
     here,
-    worst: worst!,
+    worst: atWorst,
     leftL,
+    undrawnL: isDrawn ? undrawnL : null,
     air: airs.own.get(tank.id) ?? null,
     sharedAir: airs.shared.get(tank.id) ?? null,
     draws: airs.draws.get(tank.id) ?? [],
-    usableLevelL: toUsable(level),
-    usableHereL: toUsable(here),
-    usableWorstL: toUsable(worst!),
+    usableLevelL: Math.max(0, level.litres - undrawnL.level),
+    usableHereL: Math.max(0, here.litres - undrawnL.here),
+    usableWorstL: Math.max(0, atWorst.litres - undrawnL.worst),
   };
 }

@@ -19,6 +19,7 @@ const toFold = (storeId: string, priorL: number): FoldOf => ({
   storeId,
   isFresh: storeId === "fresh",
   roomL: 80,
+  undrawnL: 0,
   ways: [
     { wayId: "alone", priorL, useL: 3 },
     { wayId: "guests", priorL: 2 * priorL, useL: 3 },

@@ -11,6 +11,8 @@ export type FoldOf = {
   readonly storeId: string;
   readonly isFresh: boolean;
   readonly roomL: number;
+  /** What lies in fresh tanks that cannot be drawn, L: a stick or gauge reads it along. */
+  readonly undrawnL: number;
   readonly ways: readonly [WayPrior, ...WayPrior[]];
 };
 
@@ -105,7 +107,7 @@ export function moveOn(
 }
 
 function read(of: FoldOf, from: Fold, entries: readonly LogEntry[]): Fold {
-  const { storeId, isFresh, roomL, ways } = of;
+  const { storeId, isFresh, roomL, undrawnL, ways } = of;
   const sums: Record<string, SeasonSums> = { ...from.sums };
   let { fix, oddL, wayId, since, reading } = from;
   for (const { at, kind, amount, storeId: about, wayId: begun } of entries) {
@@ -116,7 +118,7 @@ function read(of: FoldOf, from: Fold, entries: readonly LogEntry[]): Fold {
       continue;
     }
     if (about !== storeId) continue;
-    const reads = kind === "reading" ? amount : null;
+    const reads = kind === "reading" && amount !== null ? Math.max(0, amount - undrawnL) : null;
     if (fix && reads !== null) oddL = findOdd(fix, at, reads);
     // how full it was when it was emptied says what came in
     const found = reads ?? (kind === "dump" && !isFresh ? amount : null);
@@ -127,7 +129,7 @@ function read(of: FoldOf, from: Fold, entries: readonly LogEntry[]): Fold {
       const own = sums[wayId] ?? NO_SUMS;
       sums[wayId] = { ...own, [season]: { days: own[season].days + days, litres: own[season].litres + litres } };
     }
-    if (reads !== null) reading = { at, litres: reads };
+    if (reads !== null) reading = { at, litres: amount! };
     if (reads !== null || kind === "dump" || kind === "fill") since = at;
     if (reads !== null) fix = { at, litres: reads, varianceL2: 0 };
     else if (kind === "dump") fix = { at, litres: 0, varianceL2: 0 };

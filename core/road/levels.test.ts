@@ -8,6 +8,7 @@ const grey = (meanLPerDay: number, useL: number, room = 1_000): StoreBalance => 
   meanLPerDay,
   varianceL2PerDay: meanLPerDay * useL,
   roomL: { level: room, here: room, worst: room },
+  undrawnL: 0,
   days: { level: null, here: null, worst: null },
 });
 
@@ -177,4 +178,18 @@ test("sooner than the early days it comes in about one of ten, with a known trut
   }
   expect(sooner / 600).toBeGreaterThan(0.03);
   expect(sooner / 600).toBeLessThan(0.15);
+});
+
+test("a gauge reads the fresh water that cannot be drawn along: it is taken off", () => {
+  const fresh: StoreBalance = {
+    ...grey(10, 2, 60),
+    store: { id: "fresh", holds: "fresh", tankIds: ["fresh"], vesselIds: [] },
+    holds: "fresh",
+    undrawnL: 12,
+  };
+  const read = (litres: number) => computeNow(fresh, [{ ...entry(0, "reading", litres), storeId: "fresh" }], at(0));
+  expect(read(42)).toMatchObject({ litres: 30, daysLeft: 3, reading: { litres: 42 } });
+  expect(read(10)).toMatchObject({ litres: 0, daysLeft: 0 });
+  // one that is filled up has all that can be drawn
+  expect(computeNow(fresh, [{ ...entry(0, "fill", null), storeId: "fresh" }], at(0)).litres).toBe(60);
 });

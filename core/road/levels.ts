@@ -11,6 +11,8 @@ export type NowLevel = {
   readonly lowL: number;
   readonly highL: number;
   readonly roomL: number;
+  /** Fresh water below the hole it is drawn through, L: not in the litres, and seen by a gauge. */
+  readonly undrawnL: number;
   /** The way of living it is reckoned with: the one the book said last, or the first of the stay. */
   readonly wayId: string;
   /** L a day as it has been learned, with the standard error, and as the design has it. */
@@ -65,7 +67,8 @@ export function computeNow(
   const isFresh = holds === "fresh";
   const roomL = balance.roomL.here;
   const [first = toPrior("", meanLPerDay, varianceL2PerDay), ...others] = ways;
-  const of: FoldOf = { storeId: store.id, isFresh, roomL, ways: [first, ...others] };
+  const { undrawnL } = balance;
+  const of: FoldOf = { storeId: store.id, isFresh, roomL, undrawnL, ways: [first, ...others] };
   const fold = foldBook(entries, of, at);
   const { meanL, errorL, priorL } = learnWay(of, fold, fold.wayId, at);
   const start = fold.fix ?? { at, litres: isFresh ? roomL : 0, varianceL2: 0 };
@@ -80,6 +83,7 @@ export function computeNow(
     lowL: clamp(unboundL - spread, roomL),
     highL: clamp(unboundL + spread, roomL),
     roomL,
+    undrawnL,
     wayId: fold.wayId,
     perDayL: meanL,
     perDayErrorL: errorL,

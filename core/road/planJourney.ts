@@ -22,7 +22,7 @@ export type LoopChange = {
 /** A plan for tanks, canisters and the loop together. */
 export type JourneyPlan = DumpPlan & {
   readonly loopChanges: readonly LoopChange[];
-  /** Waste tanks that take less than on the place the rig stands on now, because a pitch on the way leans: the least, L. */
+  /** Tanks that take less, and fresh water that gives less, than on the place the rig stands on now, because a pitch on the way leans: the least, L. */
   readonly leaning: readonly { readonly storeId: string; readonly roomL: number }[];
 };
 
@@ -63,9 +63,11 @@ export function planJourney(
   const leaning: { storeId: string; roomL: number }[] = [];
   const stores = balance.stores.map((store) => {
     const roomL = rooms.get(store.store.id) ?? Infinity;
-    if (store.holds === "fresh" || store.holds === "loop" || roomL >= store.roomL.here) return store;
+    if (store.holds === "loop" || roomL >= store.roomL.here) return store;
     leaning.push({ storeId: store.store.id, roomL });
-    return { ...store, roomL: { ...store.roomL, here: roomL } };
+    // what leans away from the hole it is drawn through is seen by a gauge and not drawn
+    const undrawnL = store.holds === "fresh" ? store.undrawnL + store.roomL.here - roomL : 0;
+    return { ...store, undrawnL, roomL: { ...store.roomL, here: roomL } };
   });
   const input = buildPlanInput({ ...balance, stores }, log, options);
   const plan = planDumps(input);

@@ -249,6 +249,7 @@ function listTankWorkings(design: Design, result: TankResult, attitude: Attitude
     buildWorking("tankCapacity", at, [area, term("L", lengthMm, "length")], capacity),
     buildWorking("tankLeft", at, [capacity], left, { attitude: design.rig.dumpAttitude }),
     ...stands.flatMap(({ stand, attitude: standing, full, usableL }) => {
+      const stays = result.undrawnL ? term("Vl", result.undrawnL[stand], "volume") : left;
       const fullL = term("Vf", full.litres, "volume");
       const overBottom = full.surfaceMm - dot(computeUp(standing), tank.atMm);
       return [
@@ -257,7 +258,7 @@ function listTankWorkings(design: Design, result: TankResult, attitude: Attitude
           limit: use,
           stand,
         }),
-        buildWorking("tankUsable", at, [fullL, left], term("V", usableL, "volume"), { attitude: standing, stand }),
+        buildWorking("tankUsable", at, [fullL, stays], term("V", usableL, "volume"), { attitude: standing, stand }),
       ];
     }),
     ...listAirWorkings(design, result),

@@ -13,13 +13,13 @@ import {
   describeEnd,
   describeRhythm,
   describeRooms,
+  describeStoreRoom,
   describeUnits,
   formatDays,
   nameCertainty,
 } from "@/words/days";
 import { describeLoopRhythm, describePlainSchool } from "@/words/gear";
 import { describeStore } from "@/words/stores";
-import { formatQuantity } from "@/words/units";
 import { useEdits } from "../../fields/useEdits";
 import { Figure } from "../../kit/Figure";
 import { Pick } from "../../kit/Pick";
@@ -45,7 +45,7 @@ export function StayFigures() {
     <div className="px-3 pt-2 pb-3">
       <div data-testid="stay">
         <p className="pb-1 text-[15px] desk:hidden leading-snug font-semibold">{describeEnd(design, balance)}</p>
-        {balance.stores.map(({ store, holds, days, meanLPerDay, roomL }) => {
+        {balance.stores.map(({ store, holds, days, meanLPerDay, roomL, undrawnL }) => {
           const name = describeStore(store.id, design);
           const chances = rhythm.stores.find(({ storeId }) => storeId === store.id)!;
           return (
@@ -73,8 +73,7 @@ export function StayFigures() {
                     />
                   </span>
                   <p className="text-[12.5px] leading-snug text-faint">
-                    {formatQuantity(meanLPerDay, "volumePerDay", units)}, room for{" "}
-                    {formatQuantity(roomL.here, "volume", units)}.{" "}
+                    {describeStoreRoom({ holds, meanLPerDay, roomL, undrawnL }, units)}{" "}
                     {describeChance({ holds }, chances.lowDay, chances.highDay)}
                   </p>
                 </>

@@ -39,7 +39,7 @@ export function ReadingField({ level, name, onRead }: ReadingFieldProps) {
   const give = (litres: number | null, refused: string, note: string) => {
     if (litres === null) return setRefusal(refused);
     // a gauge that shows more than the tank holds was read wrongly
-    if (litres < 0 || litres > level.roomL * 1.2)
+    if (litres < 0 || litres > (level.roomL + level.undrawnL) * 1.2)
       return setRefusal("That is more than it holds. Read it again, standing level.");
     setRefusal(null);
     setTyped("");

@@ -64,10 +64,12 @@ function TankSheet({ tank }: { readonly tank: Tank }) {
   const hatch = useId().replace(/[^a-z0-9]/gi, "");
   const still = useRef<Bounds | null>(null);
   const litres = share * (result?.here.litres ?? 0);
+  // waste that is never dumped, fresh water that no pump gets
+  const staysL = result?.undrawnL?.here ?? result?.leftL ?? null;
   const openings = useMemo(() => listOpenings(design, buildNetwork(design), tank), [design, tank]);
   const section = useMemo(
-    () => layOutTankSection(tank, openings, attitude, axis, litres, result?.leftL ?? null),
-    [tank, openings, attitude, axis, litres, result],
+    () => layOutTankSection(tank, openings, attitude, axis, litres, staysL),
+    [tank, openings, attitude, axis, litres, staysL],
   );
   if (!dragBase || !still.current) still.current = toBounds(section);
   const bounds = still.current;
@@ -105,7 +107,12 @@ function TankSheet({ tank }: { readonly tank: Tank }) {
               >
                 {litresText(result.here.litres)}
               </Figure>
-              {result.leftL !== null && <>; {litresText(result.leftL)} stays behind when it is dumped</>}.
+              {result.undrawnL ? (
+                <>; {litresText(result.undrawnL.here)} of it lie too low to be drawn</>
+              ) : (
+                result.leftL !== null && <>; {litresText(result.leftL)} stays behind when it is dumped</>
+              )}
+              .
             </>
           )
         }

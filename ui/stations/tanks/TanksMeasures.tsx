@@ -224,8 +224,13 @@ function TankFigures({ tankId }: { readonly tankId: string }) {
       </p>
       <p className="mt-1 text-[13px] text-faint">
         Full at {figure(toWorkingId("tankFull", at, "here"), "Full at", tank.here.litres)}, when {why[tank.here.by]}.{" "}
+        {tank.undrawnL && <>{litres(tank.undrawnL.here)} lie too low to be drawn. </>}
         {tank.leftL === null ? (
-          "Nothing can be dumped."
+          tank.undrawnL ? (
+            "It cannot be let out for the winter."
+          ) : (
+            "Nothing can be dumped."
+          )
         ) : (
           <>{figure(toWorkingId("tankLeft", at), "Left behind", tank.leftL)} stay behind when it is dumped.</>
         )}{" "}
