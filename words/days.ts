@@ -36,6 +36,15 @@ export const UNIT_NAMES = {
   van: { rig: "This rig", tow: "A trailer behind it" },
 } as const;
 
+/** How long it lasts while all who come are aboard; the other figures go by the mean of the week. */
+export function describeEveryone(design: Design, { endsBy }: Balance): string {
+  const end = endsBy.here;
+  const lasts = end
+    ? `it lasts ${formatDays(end.days)}, until ${describeStore(end.storeId, design)}`
+    : "nothing ends it";
+  return `People who come on some days of the week count by its mean. While everyone is aboard, ${lasts}: go by that for a stay shorter than a week.`;
+}
+
 /** How long the two units last hitched and apart, and what the other carries. */
 export function describeUnits(design: Design, hitched: Balance, apart: Balance, otherKg: number, units: Units): string {
   const of = (balance: Balance) => {

@@ -5,7 +5,7 @@ import { type CareKind, type DueCare, SANITISE_HOURS } from "@/core/road/care";
 import type { StayOverlap } from "@/core/road/checkJourney";
 import { addDays } from "@/core/road/civil";
 import { type DumpPlan, MOST_PLAN_DAYS, type PlannedService } from "@/core/road/dumpPlan";
-import type { LoopChange } from "@/core/road/planJourney";
+import type { JourneyPlan, LoopChange } from "@/core/road/planJourney";
 import { formatBleach } from "./frost";
 import { describeStore } from "./stores";
 import { formatNumber, formatQuantity, type Units } from "./units";
@@ -49,6 +49,20 @@ export function describeLoopChange({ stopId, isLate, day }: LoopChange, from: st
   return isLate
     ? "Change the loop's water. It was due before: shower less on it until here."
     : "Change the loop's water: it would not last to the next place that has a dump and fresh water.";
+}
+
+/** What a plan goes by, and what it does not ask. */
+export function describePlanGround(
+  { habits }: Design,
+  { wayId, hasBook }: Pick<JourneyPlan, "wayId" | "hasBook">,
+): string {
+  const way = habits.ways.find(({ id }) => id === wayId)?.name;
+  const levels = hasBook ? "the levels the book gives" : "empty tanks and full fresh water, for the book is empty";
+  const lived = way ? `, with “${way}” lived all the way` : "";
+  const mean = habits.people.some(({ daysPerWeek }) => daysPerWeek < 7)
+    ? " People who come on some days count by the mean of the week."
+    : "";
+  return `Goes by ${levels}${lived}.${mean} Pitches whose lean is not known count as the rig stands now. Opening hours are not looked at: ask before you rely on a place.`;
 }
 
 /** Pitches that lean take room. */

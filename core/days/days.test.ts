@@ -7,6 +7,7 @@ import type { Habits, Use } from "../design/habits";
 import { evaluate } from "../evaluate/evaluate";
 import { findEvenRooms } from "./balance";
 import { computeCompoundPoisson } from "./compoundPoisson";
+import { computeEveryoneAboard } from "./everyoneAboard";
 import { computeMeanDays, type FlowStretch, sumDraws } from "./flows";
 import { computeDayChances, findDayAt } from "./fullChance";
 import { listRungs } from "./lengthenStay";
@@ -305,4 +306,28 @@ test("the rhythm holds as surely as was asked, a day more does not; with what is
   );
   expect(findDayAt([0, 0.2, 0.6], 0.5)).toBe(3);
   expect(findDayAt([0, 0.2, 0.6], 0.9)).toBeNull();
+});
+
+test("guests of the weekend count by the mean of the week, and whole while everyone is aboard", () => {
+  const design = readDemo("kranich");
+  const guests: Design = {
+    ...design,
+    habits: {
+      ...design.habits,
+      people: [...design.habits.people, { id: "g", name: "Guests", kind: "guest", count: 4, daysPerWeek: 2 }],
+    },
+  };
+  const { balance, tanks } = evaluate(guests);
+  expect(computeEveryoneAboard(design, evaluate(design).tanks)).toBeNull();
+  const full = computeEveryoneAboard(guests, tanks)!;
+  const fresh = (stores: (typeof balance)["stores"]) => stores.find(({ holds }) => holds === "fresh")!.meanLPerDay;
+  const of = (count: number) =>
+    fresh(
+      evaluate({ ...design, habits: { ...design.habits, people: [{ ...design.habits.people[0]!, count }] } }).balance
+        .stores,
+    );
+  expect(fresh(full.stores)).toBeCloseTo(of(6), 9);
+  // 2 and 4 on two days of seven are 22 / 7 people: between two and six
+  expect(fresh(balance.stores)).toBeCloseTo(of(2) + (of(6) - of(2)) * (2 / 7), 9);
+  expect(full.endsBy.here!.days).toBeLessThan(balance.endsBy.here!.days);
 });

@@ -52,10 +52,11 @@ const inputs = (most: number): fc.Arbitrary<PlanInput> =>
     .record({
       name: fc.constantFrom(...DEMO_NAMES),
       list: stops(most),
+      isCarried: fc.boolean(),
       share: fc.double({ min: 0.2, max: 1, noNaN: true }),
       certainty: fc.constantFrom(0.5, 0.8, 0.9, 0.95),
     })
-    .map(({ name, list, share, certainty }) => {
+    .map(({ name, list, isCarried, share, certainty }) => {
       const { balance } = evaluate(readDemo(name));
       const planned = balance.stores
         .filter(({ holds, meanLPerDay }) => holds !== "loop" && meanLPerDay > 0)
@@ -64,6 +65,7 @@ const inputs = (most: number): fc.Arbitrary<PlanInput> =>
           holds,
           roomL: roomL.level,
           leftL: roomL.level * share,
+          isCarried,
         }));
       return { stores: planned, stretches: balance.stretches, stops: list, from: FROM, certainty };
     });

@@ -11,6 +11,8 @@ export type PlannedStore = {
   readonly holds: HeldWater;
   readonly roomL: number;
   readonly leftL: number;
+  /** It is a canister or bottle that is carried to where it is emptied. */
+  readonly isCarried: boolean;
 };
 
 /** One chance to dump or fill: on arriving at a stop, or on leaving it. */
@@ -91,7 +93,7 @@ export function listMoments({
   return sorted
     .flatMap((stop, i): Moment[] => {
       if (stop.isClosed) return [];
-      const storeIds = stores.filter(({ holds }) => serves(stop, holds)).map(({ storeId }) => storeId);
+      const storeIds = stores.filter((store) => serves(stop, store)).map(({ storeId }) => storeId);
       if (storeIds.length === 0) return [];
       const day = toDays(stop.arrive) - start;
       const detourKm = measureDetourKm(sorted, i);
@@ -118,13 +120,13 @@ function measureDetourKm(sorted: readonly Stop[], i: number): number {
 
 const toPlace = ({ latDeg, lonDeg }: Stop) => (latDeg === null || lonDeg === null ? null : { latDeg, lonDeg });
 
-function serves({ has }: Stop, holds: HeldWater): boolean {
+function serves({ has }: Stop, { holds, isCarried }: PlannedStore): boolean {
   switch (holds) {
     case "fresh":
       return has.fresh;
     case "grey":
-      // where a toilet may be emptied, grey water may too
-      return has.grey || has.toilet;
+      // into a toilet dump a canister is poured; a tank under the floor does not get over it
+      return has.grey || (isCarried && has.toilet);
     case "black":
       return has.toilet;
     case "loop":

@@ -1,8 +1,10 @@
 import type { Balance } from "../days/balance";
+import type { StoreFlow } from "../days/flows";
+import type { Draw } from "../days/rates";
 import type { Stop } from "../record/journey";
 import type { LogEntry } from "../record/record";
 import type { PlanInput, PlannedStore } from "./dumpPlan";
-import { computeNow, listWayPriors } from "./levels";
+import { computeNow, listWayPriors, type NowLevel } from "./levels";
 
 /**
  * What a plan stands on: the levels the logbook gives at a moment, the start of its first day unless it is told (YYYY-MM-DDTHH:MM), and the litres a day it has taught,
@@ -20,11 +22,14 @@ export function buildPlanInput(
 ): PlanInput {
   const levels = balance.stores
     .filter(({ holds }) => holds !== "loop")
-    .map((store) => ({ now: computeNow(store, log, at, listWayPriors(balance, store.store.id)) }))
+    .map((store) => ({
+      isCarried: store.store.tankIds.length === 0,
+      now: computeNow(store, log, at, listWayPriors(balance, store.store.id)),
+    }))
     .filter(({ now }) => now.perDayL > 0);
-  const stores = levels.map(({ now }): PlannedStore => {
+  const stores = levels.map(({ now, isCarried }): PlannedStore => {
     const { storeId, holds, litres, roomL } = now;
-    return { storeId, holds, roomL, leftL: holds === "fresh" ? litres : Math.max(0, roomL - litres) };
+    return { storeId, holds, roomL, isCarried, leftL: holds === "fresh" ? litres : Math.max(0, roomL - litres) };
   });
   const factors = new Map(
     levels.map(({ now }) => [now.storeId, now.designPerDayL > 0 ? now.perDayL / now.designPerDayL : 1]),
@@ -34,10 +39,21 @@ export function buildPlanInput(
   const lived = balance.stretches.find((stretch) => stretch.wayId === wayId) ?? balance.stretches[0];
   const stretches = (lived ? [lived, ...balance.stretches.filter((one) => one !== lived)] : []).map((stretch) => ({
     ...stretch,
+    // each use so much oftener or seldomer as the book has taught
     flows: stretch.flows.map((flow) => ({
       ...flow,
-      draws: flow.draws.map((draw) => ({ ...draw, perDay: draw.perDay * (factors.get(flow.storeId) ?? 1) })),
+      draws: learnDraws(flow, factors, levels.find(({ now }) => now.storeId === flow.storeId)?.now),
     })),
   }));
   return { stores, stretches, stops, from, certainty };
+}
+
+// What fills or empties although the design has no use for it comes evenly, as the book has it.
+function learnDraws(
+  { draws, storeId }: StoreFlow,
+  factors: ReadonlyMap<string, number>,
+  now: NowLevel | undefined,
+): readonly Draw[] {
+  if (now && draws.length === 0) return [{ useId: `book ${storeId}`, litres: now.perDayL, perDay: 1, byChance: false }];
+  return draws.map((draw) => ({ ...draw, perDay: draw.perDay * (factors.get(storeId) ?? 1) }));
 }

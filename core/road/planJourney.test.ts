@@ -73,3 +73,43 @@ test("with no place for it, or only one that comes too late, the loop's water is
   expect(plan("kranich-loop", late).loopChanges).toMatchObject([{ stopId: "s9", isLate: true }]);
   expect(plan("kranich", dry).loopChanges).toEqual([]);
 });
+
+test("a tank under the floor is not dumped where only a toilet is emptied; a canister is", () => {
+  const toilet = { has: { grey: false, toilet: true, fresh: true } };
+  const stops = [0, 1, 2, 3].map((i) => stop(i, toilet));
+  const design = readDemo("kranich");
+  const under = planJourney(design, evaluate(design).balance, [], { stops, from: FROM, certainty: 0.8 });
+  expect(under.services.flatMap(({ storeIds }) => storeIds)).not.toContain("grey");
+  expect(under).toMatchObject({ holds: false, breaks: { storeId: "grey" } });
+  const { stores, ...rest } = evaluate(design).balance;
+  const carried = {
+    ...rest,
+    stores: stores.map((one) =>
+      one.store.id === "grey" ? { ...one, store: { ...one.store, tankIds: [], vesselIds: ["can"] } } : one,
+    ),
+  };
+  const can = planJourney(design, carried, [], { stops, from: FROM, certainty: 0.8 });
+  expect(can.services.flatMap(({ storeIds }) => storeIds)).toContain("grey");
+});
+
+test("what the book has of a tank the design gives nothing to is planned with", () => {
+  const design = readDemo("kranich");
+  const { stretches, ...rest } = evaluate(design).balance;
+  // the design knows of no water into the grey tank
+  const without = {
+    stores: rest.stores.map((one) => (one.store.id === "grey" ? { ...one, meanLPerDay: 0, varianceL2PerDay: 0 } : one)),
+    endsBy: rest.endsBy,
+    groundLPerDay: 0,
+    stretches: stretches.map((one) => ({
+      ...one,
+      flows: one.flows.map((flow) => (flow.storeId === "grey" ? { ...flow, draws: [] } : flow)),
+    })),
+  };
+  const log = Array.from({ length: 6 }, (_, i): LogEntry[] => [
+    { id: `d${i}`, at: `2026-04-${10 + 2 * i}T08:00`, kind: "dump", storeId: "grey", amount: null, note: "" },
+    { id: `r${i}`, at: `2026-04-${11 + 2 * i}T08:00`, kind: "reading", storeId: "grey", amount: 20, note: "" },
+  ]).flat();
+  const plan = planJourney(design, without, log, { stops: [0, 1, 2].map((i) => stop(i)), from: FROM, certainty: 0.8 });
+  expect(plan.services.flatMap(({ storeIds }) => storeIds)).toContain("grey");
+  expect(plan.hasBook).toBe(true);
+});

@@ -21,6 +21,10 @@ export type LoopChange = {
 
 /** A plan for tanks, canisters and the loop together. */
 export type JourneyPlan = DumpPlan & {
+  /** The way of living that is lived all the way; null where nothing fills or empties. */
+  readonly wayId: string | null;
+  /** The book says something of what is in the tanks. */
+  readonly hasBook: boolean;
   readonly loopChanges: readonly LoopChange[];
   /** Tanks that take less, and fresh water that gives less, than on the place the rig stands on now, because a pitch on the way leans: the least, L. */
   readonly leaning: readonly { readonly storeId: string; readonly roomL: number }[];
@@ -71,7 +75,14 @@ export function planJourney(
   });
   const input = buildPlanInput({ ...balance, stores }, log, options);
   const plan = planDumps(input);
-  return { ...plan, leaning, loopChanges: planLoopChanges(design, log, options, listMoments(input), plan) };
+  const hasBook = log.some(({ kind }) => kind === "fill" || kind === "dump" || kind === "reading");
+  return {
+    ...plan,
+    wayId: input.stretches[0]?.wayId ?? null,
+    hasBook,
+    leaning,
+    loopChanges: planLoopChanges(design, log, options, listMoments(input), plan),
+  };
 }
 
 function findLeastRooms(design: Design, stops: readonly Stop[]): ReadonlyMap<string, number> {

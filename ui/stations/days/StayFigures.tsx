@@ -1,6 +1,7 @@
 "use client";
 
 import { useMemo } from "react";
+import { computeEveryoneAboard } from "@/core/days/everyoneAboard";
 import { findRhythm } from "@/core/days/rhythm";
 import { FRESH_ID } from "@/core/days/stores";
 import { computeBalanceApart, sumSecondUnitKg } from "@/core/days/twoUnits";
@@ -11,6 +12,7 @@ import {
   CERTAINTY_NAMES,
   describeChance,
   describeEnd,
+  describeEveryone,
   describeRhythm,
   describeRooms,
   describeStoreRoom,
@@ -36,6 +38,7 @@ export function StayFigures() {
   const rhythm = useMemo(() => balance && findRhythm(balance, certainty), [balance, certainty]);
   const tanks = useWorkbench((state) => state.evaluation?.tanks ?? null);
   const loop = useMemo(() => computeLoopRhythm(design), [design]);
+  const everyone = useMemo(() => tanks && computeEveryoneAboard(design, tanks), [design, tanks]);
   const apart = useMemo(() => tanks && computeBalanceApart(design, tanks), [design, tanks]);
   if (!balance || !rhythm) return null;
   const longest = Math.max(1, ...balance.stores.map(({ days }) => days.here ?? 0));
@@ -106,6 +109,11 @@ export function StayFigures() {
           {fresh && loop.showersPerDay > 0
             ? describePlainSchool(comparePlainSchool(loop, fresh.days.here!, fresh.meanLPerDay), units)
             : ""}
+        </p>
+      )}
+      {everyone && (
+        <p className="py-0.5 text-[13.5px] leading-snug" data-testid="everyone-aboard">
+          {describeEveryone(design, everyone)}
         </p>
       )}
       {apart && (

@@ -232,7 +232,7 @@ function FilesRow({ stops }: { readonly stops: readonly Stop[] }) {
     const added = all.length - stops.length;
     keepStops(
       all,
-      `${added} ${added === 1 ? "stop" : "stops"} read${outcome.skipped > 0 ? `, ${outcome.skipped} left out` : ""}. ${outcome.why ? `${outcome.why}. ` : ""}Say what each offers.`,
+      `${added} ${added === 1 ? "stop" : "stops"} read${outcome.skipped > 0 ? `, ${outcome.skipped} left out` : ""}. ${outcome.why ? `${outcome.why}. ` : ""}Each without a day is taken for one night, one after the other from today: set the days, and say what each offers.`,
     );
   };
   const write = async (as: "csv" | "geojson" | "gpx" | "ics") => {

@@ -11,6 +11,7 @@ import {
   describeLoopChange,
   describeOverlap,
   describePlan,
+  describePlanGround,
   describeReason,
   describeService,
   describeStop,
@@ -56,7 +57,7 @@ export function JourneyStage({ choice }: { readonly choice: ReactNode }) {
         {stops.length === 0 && (
           <p className="mx-auto max-w-[46ch] pt-12 text-[14.5px] leading-relaxed">
             No stops yet. With the days of each stop and what is there, it is worked out where to dump and fill so that
-            no tank runs over and no water lacks.
+            no tank runs over and the fresh water lasts.
           </p>
         )}
         {stops.length > 0 && <JourneyMap stops={stops} served={served} />}
@@ -103,6 +104,11 @@ export function JourneyStage({ choice }: { readonly choice: ReactNode }) {
           </ol>
         )}
         {planned && <LoopChanges plan={planned.plan} from={planned.from} stops={planned.ahead} />}
+        {planned && (
+          <p className="border-t border-rule pt-2 pb-1 text-[12.5px] leading-snug text-faint">
+            {describePlanGround(design, planned.plan)}
+          </p>
+        )}
         {stops.length > 0 && <Timeline stops={stops} served={served} />}
       </div>
     </section>
