@@ -23,7 +23,7 @@ export function describeAirFinding(
     case "ventInRoom":
       return {
         title: `${part} runs through the room`,
-        why: `${length(finding.lengthMm)} of it hang free where people move. Knocked loose, it lets the tank's gas in.`,
+        why: `${length(finding.lengthMm)} of it hangs free where people move. Knocked loose, it lets the tank's gas in.`,
         advice: "Lead it along a wall or inside a cabinet, and fix it.",
       };
     case "trapMissing":
@@ -35,7 +35,7 @@ export function describeAirFinding(
     case "sealShallow":
       return {
         title: `The seal of ${part} is shallow`,
-        why: `${length(finding.sealMm)} of water; ${limit} are asked for. Driving and drying take it first.`,
+        why: `${length(finding.sealMm)} of water; ${limit} is asked for. Driving and drying take it first.`,
         advice: "Fit a deeper trap.",
       };
     case "sealSlops":
@@ -43,7 +43,7 @@ export function describeAirFinding(
         title: `${part} slops while driving`,
         why: finding.breaks
           ? "Braking tilts its water by more than the seal: gas breaks through, and the trap can empty."
-          : `Braking can push ${length(finding.lossMm)} of it out; ${length(finding.leftMm)} are left and ${limit} should be.`,
+          : `Braking can push ${length(finding.lossMm)} of it out; ${length(finding.leftMm)} is left and ${limit} should be.`,
         advice: "Fit a narrower or deeper trap, or pour water in when you have parked.",
       };
     case "sealDeep":
@@ -75,7 +75,7 @@ export function describeAirFinding(
     case "trapArmLong":
       return {
         title: `${part} is far from air`,
-        why: `${formatQuantity(finding.lengthMm, "length", units)} of pipe to the next vent; ${length(finding.allowedMm)} are allowed. A full pipe can suck the trap dry.`,
+        why: `${formatQuantity(finding.lengthMm, "length", units)} of pipe to the next vent; ${length(finding.allowedMm)} is allowed. A full pipe can suck the trap dry.`,
         advice: "Put an air-admittance valve on the branch, upright and within reach.",
       };
     case "tankUnvented":
@@ -105,13 +105,13 @@ export function describeAirFinding(
     case "ventEndNear":
       return {
         title: `${part} ends near ${finding.obstacleName}`,
-        why: `${length(finding.gapMm)} between them; ${limit} are wanted. ${finding.isFresh ? "An exhaust blows into the drinking water." : "Gas goes in at a window, and an exhaust blows into the tank."}`,
+        why: `${length(finding.gapMm)} between them; ${limit} is wanted. ${finding.isFresh ? "An exhaust blows into the drinking water." : "Gas goes in at a window, and an exhaust blows into the tank."}`,
         advice: "Let it end further off, above the roof, or low under the floor and down wind.",
       };
     case "sharedAirSucks":
       return {
         title: `${DRAWING[finding.by]} ${finding.otherName} sucks on ${part}`,
-        why: `Through the breather they share it puts ${formatQuantity(finding.suctionPa, "pressure", units)} on the traps; ${limit} are allowed.`,
+        why: `Through the breather they share it puts ${formatQuantity(finding.suctionPa, "pressure", units)} on the traps; ${limit} is allowed.`,
         advice: "Widen the stretch they share, or give each its own way out.",
       };
     case "flapInDrain":

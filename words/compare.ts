@@ -151,9 +151,11 @@ function listStoreRows(here: Compared, there: Compared, units: Units): FigureRow
       return { name: `${name}, ${what}`, here: left, there: right, isSame: left === right };
     };
     const days = (store: StoreSummary) => (store.days.level === null ? "no end" : formatDays(store.days.level));
+    const { holds } = (a ?? b)!;
     return [
       row("usable at worst", ({ roomL }) => formatQuantity(roomL.worst, "volume", units)),
-      row((a ?? b)!.holds === "fresh" ? "gone after" : "full after", days),
+      // the loop's water goes round
+      ...(holds === "loop" ? [] : [row(holds === "fresh" ? "gone after" : "full after", days)]),
     ];
   });
 }

@@ -43,7 +43,7 @@ test("what goes on the ground is told with its litres, and that it is forbidden 
     habits: { ...kranich.habits, ways: kranich.habits.ways.map((w) => (w.id === "wild" ? { ...w, uses } : w)) },
   };
   const lines = describeRooms(outside, evaluate(outside).balance, "metric");
-  expect(lines.at(-1)).toMatch(/^7\.5.L\/day go on the ground.*forbidden/);
+  expect(lines.at(-1)).toMatch(/^7\.5.L\/day goes on the ground.*forbidden/);
 });
 
 test("the rhythm: whole days, times a day where it does not last one, and one stop for all", () => {

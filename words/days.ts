@@ -86,7 +86,9 @@ export function describeBalance(design: Design, { stores, endsBy }: Balance, uni
       days.here === null
         ? store.holds === "fresh"
           ? "nothing is drawn from it"
-          : "nothing comes into it"
+          : store.holds === "loop"
+            ? "its water goes round"
+            : "nothing comes into it"
         : `${store.holds === "fresh" ? "gone" : "full"} after ${formatDays(days.here)}${endsBy.here?.storeId === store.id ? "; it ends the stay" : ""}`;
     return `${name}: ${daily}, ${lasts}`;
   });
@@ -100,6 +102,10 @@ export function describeEnd(design: Design, { stores, endsBy }: Balance): string
   return `${name} ${first.holds === "fresh" ? "is gone" : "is full"} after ${formatDays(endsBy.here.days)} and ends the stay.`;
 }
 
+/** Why a store has no days of its own. */
+export const describeIdle = (holds: HeldWater): string =>
+  holds === "loop" ? "goes round" : holds === "fresh" ? "nothing is drawn from it" : "nothing comes to it";
+
 /** What a store takes a day, and what room it has; of fresh water, what can be drawn of it. */
 export function describeStoreRoom(
   { holds, meanLPerDay, roomL, undrawnL }: Pick<StoreBalance, "holds" | "meanLPerDay" | "roomL" | "undrawnL">,
@@ -108,7 +114,7 @@ export function describeStoreRoom(
   const litres = (value: number) => formatQuantity(value, "volume", units);
   const daily = formatQuantity(meanLPerDay, "volumePerDay", units);
   if (holds !== "fresh") return `${daily}, room for ${litres(roomL.here)}.`;
-  const under = undrawnL >= 0.05 ? `; ${litres(undrawnL)} more lie too low to be drawn` : "";
+  const under = undrawnL >= 0.05 ? `; ${litres(undrawnL)} more lies too low to be drawn` : "";
   return `${daily}, ${litres(roomL.here)} to draw${under}.`;
 }
 
@@ -241,7 +247,7 @@ export function describeRooms(design: Design, balance: Balance, units: Units): s
     : null;
   const ground =
     balance.groundLPerDay > 0
-      ? `${formatQuantity(balance.groundLPerDay, "volumePerDay", units)} go on the ground: no drain and no canister takes it. That is forbidden in many places: ask.`
+      ? `${formatQuantity(balance.groundLPerDay, "volumePerDay", units)} goes on the ground: no drain and no canister takes it. That is forbidden in many places: ask.`
       : null;
   const { level, here, worst } = balance.endsBy;
   const standing =

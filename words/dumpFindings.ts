@@ -17,7 +17,7 @@ export function describeDumpFinding(
     case "dumpLineFlat":
       return {
         title: `${part} is too flat`,
-        why: `Standing as you dump it ${finding.slopeMmPerM < 0 ? "rises" : "falls"} ${formatQuantity(Math.abs(finding.slopeMmPerM), "slope", units)}; the rules ask for ${limit}.${finding.litres > 0 ? ` ${litres(finding.litres)} stay in the line, settle and freeze.` : " Solids stay lying in it."}`,
+        why: `Standing as you dump it ${finding.slopeMmPerM < 0 ? "rises" : "falls"} ${formatQuantity(Math.abs(finding.slopeMmPerM), "slope", units)}; the rules ask for ${limit}.${finding.litres > 0 ? ` ${litres(finding.litres)} stays in the line, settles and freezes.` : " Solids stay lying in it."}`,
         advice: "Lower its end, raise the tank, or lean the rig more to dump.",
       };
     case "dumpLineOpen":
@@ -29,7 +29,7 @@ export function describeDumpFinding(
     case "dumpLineFull":
       return {
         title: `${part} always stands full`,
-        why: `Its only valve is at the end: ${litres(finding.litres)} of ${finding.holds === "black" ? "sewage" : "waste water"} stand in the pipe, freeze first, and run out where it is knocked.`,
+        why: `Its only valve is at the end: ${litres(finding.litres)} of ${finding.holds === "black" ? "sewage" : "waste water"} stands in the pipe, freezes first, and runs out where it is knocked.`,
         advice: "Put the valve at the tank, or a second one there.",
       };
     case "blackOutletInside":

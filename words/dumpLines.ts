@@ -9,10 +9,10 @@ export function describeDumpRun({ lengthMm, dropMm, staysL, boreL, line, valves 
   const end = line.to.kind === "wye" ? "the coupling" : "its end";
   const side = dropMm >= 0 ? "under" : "over";
   const way = `${length(lengthMm)} long; standing as you dump, ${end} lies ${length(Math.abs(dropMm))} ${side} the outlet.`;
-  const stays = staysL < 0.005 ? "It runs empty." : `${litres(staysL)} stay in it.`;
+  const stays = staysL < 0.005 ? "It runs empty." : `${litres(staysL)} stays in it.`;
   const where = line.endValve ? "its end" : "the coupling";
   return valves.length > 0
-    ? `${way} Before the valve at ${where} ${litres(boreL)} stand in it. ${stays}`
+    ? `${way} Before the valve at ${where} ${litres(boreL)} stands in it. ${stays}`
     : `${way} ${stays}`;
 }
 

@@ -49,7 +49,7 @@ export function describeFallFinding(
     case "legBarely":
       return {
         title: `${part} is finer than a hand can lay`,
-        why: `${length(finding.inHandMm)} are in hand over ${length(finding.lengthMm)} of pipe; a hand is off by ${length(finding.toleranceMm)}.`,
+        why: `${length(finding.inHandMm)} is in hand over ${length(finding.lengthMm)} of pipe; a hand is off by ${length(finding.toleranceMm)}.`,
         advice: "Give it a little more fall, or lay it on a board and measure each clip.",
       };
     case "fixtureUndrained":
@@ -61,13 +61,13 @@ export function describeFallFinding(
     case "legBackwards":
       return {
         title: `${part} runs backwards on level ground`,
-        why: `It rises ${length(-finding.fallMm)} instead of falling; ${litres(finding.litres)} stay in it.`,
+        why: `It rises ${length(-finding.fallMm)} instead of falling; ${litres(finding.litres)} stays in it.`,
         advice: `It needs ${length(finding.shortMm)} more fall to run wherever you park.`,
       };
     case "legBackwardsParked":
       return {
         title: `${part} runs backwards, ${stands(finding.attitude)}`,
-        why: `It is ${length(finding.shortMm)} short of fall there; ${litres(finding.litres)} stay in it and it empties slowly.`,
+        why: `It is ${length(finding.shortMm)} short of fall there; ${litres(finding.litres)} stays in it and it empties slowly.`,
         advice: `Give it ${length(finding.shortMm)} more fall, or park more level.`,
       };
     case "legBelowMinFall":
@@ -88,7 +88,7 @@ export function describeFallFinding(
         why:
           finding.gapMm < 0
             ? `It reaches ${length(-finding.gapMm)} into it.`
-            : `There are ${length(finding.gapMm)} between them; ${limit} are wanted.`,
+            : `There is ${length(finding.gapMm)} between them; ${limit} is wanted.`,
         advice: "Move a bend so that the pipe passes clear of it.",
       };
     case "partBelowSill":
@@ -114,7 +114,7 @@ export function describeFallFinding(
     case "runsFull":
       return {
         title: `Let go, a bowl fills ${part}`,
-        why: `${formatQuantity(finding.surgeLps, "flow", units)} come when the plug is pulled; the pipe carries ${formatQuantity(finding.capacityLps, "flow", units)} at ${limit} full. It runs full for some seconds and pulls at the trap.`,
+        why: `${formatQuantity(finding.surgeLps, "flow", units)} comes when the plug is pulled; the pipe carries ${formatQuantity(finding.capacityLps, "flow", units)} at ${limit} full. It runs full for some seconds and pulls at the trap.`,
         advice: "Keep the trap near its air, or use the next pipe size.",
       };
     case "drainSlow":
@@ -162,7 +162,7 @@ export function describeFallFinding(
         why:
           finding.gapMm < 0
             ? `It reaches ${length(-finding.gapMm)} into it. A frame that is cut no longer carries.`
-            : `${length(finding.gapMm)} stay between its edge and the frame or the panel's edge; ${limit} are wanted.`,
+            : `${length(finding.gapMm)} stays between its edge and the frame or the panel's edge; ${limit} is wanted.`,
         advice: "Move the passage away from it.",
       };
     case "drillTowards":
@@ -174,7 +174,7 @@ export function describeFallFinding(
     case "touchesRamp":
       return {
         title: finding.where === "between" ? `${part} touches on a ridge` : `${part} touches on a ramp`,
-        why: `It hangs ${length(finding.overGroundMm)} over the ground and leaves ${formatQuantity(finding.angleDeg, "angle", units)} ${finding.where === "between" ? "between the axles" : finding.where === "behind" ? "behind the last axle" : "before the first axle"}; ${limit} are wanted.`,
+        why: `It hangs ${length(finding.overGroundMm)} over the ground and leaves ${formatQuantity(finding.angleDeg, "angle", units)} ${finding.where === "between" ? "between the axles" : finding.where === "behind" ? "behind the last axle" : "before the first axle"}; ${limit} is wanted.`,
         advice: "Hang it higher, or nearer to an axle.",
       };
     case "endsOnGround":
@@ -186,7 +186,7 @@ export function describeFallFinding(
     case "ontoGround":
       return {
         title: "Some of the water goes on the ground",
-        why: `${formatQuantity(finding.litresPerDay, "volumePerDay", units)} come down no drain and into no vessel.`,
+        why: `${formatQuantity(finding.litresPerDay, "volumePerDay", units)} comes down no drain and into no vessel.`,
         advice:
           "Give the use a fixture with a drain or a vessel. Dumping on the ground is forbidden in many places: ask.",
       };

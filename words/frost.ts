@@ -89,9 +89,9 @@ export function describeDrainDown(step: DrainDownStep, design: Design, units: Un
         ? `Have ${tank(step.tankId)} pumped out, or let it out where that is allowed.`
         : `Dump ${tank(step.tankId)} standing as you dump, where that is allowed.`;
     case "mopTank":
-      return `${formatQuantity(step.litres, "volume", units)} stay behind in ${tank(step.tankId)}: suck them out through the hatch or the plug.`;
+      return `${formatQuantity(step.litres, "volume", units)} stays behind in ${tank(step.tankId)}: suck it out through the hatch or the plug.`;
     case "emptySag":
-      return `${formatQuantity(step.litres, "volume", units)} lie in leg ${step.leg + 1} of ${line(step.lineId)}: lean the ${design.rig.kind === "boat" ? "boat" : "rig"} until they run, or blow them out.`;
+      return `${formatQuantity(step.litres, "volume", units)} lies in leg ${step.leg + 1} of ${line(step.lineId)}: lean the ${design.rig.kind === "boat" ? "boat" : "rig"} until it runs, or blow it out.`;
     case "treatTrap":
       return `Pour ${formatQuantity(step.litres, "volume", units)} of antifreeze for drinking water systems into ${trapOf(step, line)}, or empty it.`;
     case "heatOff":
@@ -111,7 +111,7 @@ export function describeDrainDown(step: DrainDownStep, design: Design, units: Un
       return `Empty ${piece?.name ?? step.gearId}: ${formatQuantity(step.litres, "volume", units)} or so. ${GEAR_DRAIN[piece?.spec.kind ?? "pump"] ?? "Open its lowest joint."}`;
     }
     case "emptyHose":
-      return `${formatQuantity(step.litres, "volume", units)} stand in the low places of ${line(step.lineId)}: take one end off, or blow it out.`;
+      return `${formatQuantity(step.litres, "volume", units)} stands in the low places of ${line(step.lineId)}: take one end off, or blow it out.`;
     case "leaveOpen":
       return "Leave the dump valves half open, so that what runs together later has room.";
   }

@@ -15,7 +15,7 @@ export function describeGearFinding(
         title: `${part} has no seacock`,
         why:
           finding.overMm < 0
-            ? `At the worst, ${stands(finding.attitude)}, it lies ${length(-finding.overMm)} under water. If its hose comes off, ${formatQuantity(finding.lps, "flow", units)} come in.`
+            ? `At the worst, ${stands(finding.attitude)}, it lies ${length(-finding.overMm)} under water. If its hose comes off, ${formatQuantity(finding.lps, "flow", units)} comes in.`
             : `At the worst it lies only ${length(finding.overMm)} over the water, and a wave is higher.`,
         advice:
           "Fit a ball valve that is rated for it, with its handle where a hand reaches it, and shut it when you leave her.",
@@ -41,7 +41,7 @@ export function describeGearFinding(
         why:
           finding.overMm < 0
             ? `Heeled at the worst its top lies ${length(-finding.overMm)} under water: the sea runs straight over it.`
-            : `Heeled at the worst its top stands ${length(finding.overMm)} over the water; ${length(finding.wantedMm)} are asked for.`,
+            : `Heeled at the worst its top stands ${length(finding.overMm)} over the water; ${length(finding.wantedMm)} is asked for.`,
         advice: "Lead the hose higher, near the middle of the boat, with the valve at the very top.",
       };
     case "gearPortOpen":
@@ -59,19 +59,19 @@ export function describeGearFinding(
           }
         : {
             title: `${part} is too near to ${finding.otherName}`,
-            why: `There are ${length(finding.gapMm)} between them; ${limit} are wanted.`,
+            why: `There is ${length(finding.gapMm)} between them; ${limit} is wanted.`,
             advice: "Move it away from there.",
           };
     case "tapWeak":
       return {
         title: `Next to nothing comes out of ${part}`,
-        why: `${formatQuantity(finding.lps, "flow", units)} in the state “${finding.stateName}”; ${formatQuantity(finding.leastLps, "flow", units)} are the least one can use. Pump, hoses, filters and lift are reckoned together.`,
+        why: `${formatQuantity(finding.lps, "flow", units)} in the state “${finding.stateName}”; ${formatQuantity(finding.leastLps, "flow", units)} is the least one can use. Pump, hoses, filters and lift are reckoned together.`,
         advice: "Use wider hose, cleaner or fewer filters, or a stronger pump. Loop shows what takes the pressure.",
       };
     case "airGapLow":
       return {
         title: `${part} is too low to keep water apart`,
-        why: `The water falls ${length(finding.gapMm)}; ${length(finding.leastMm)} are needed: twice the spout's bore and at least ${limit}, and what the worst slope adds.`,
+        why: `The water falls ${length(finding.gapMm)}; ${length(finding.leastMm)} is needed: twice the spout's bore and at least ${limit}, and what the worst slope adds.`,
         advice: "Raise the spout. A splash over a lower one can carry what is foul into what is drunk.",
       };
     case "gearFreezes":
@@ -83,7 +83,7 @@ export function describeGearFinding(
     case "gearShutIn":
       return {
         title: `${part} can't be opened`,
-        why: `${length(finding.wantedMm)} are needed under it to take off its bowl; ${finding.otherName ?? "the floor"} leaves ${length(finding.roomMm)}.`,
+        why: `${length(finding.wantedMm)} is needed under it to take off its bowl; ${finding.otherName ?? "the floor"} leaves ${length(finding.roomMm)}.`,
         advice: "Set it higher, or clear what is under it.",
       };
     case "noState":
@@ -113,7 +113,7 @@ export function describeGearFinding(
     case "uvWeak":
       return {
         title: `${part} is too dim for the flow`,
-        why: `At ${formatQuantity(finding.lpm / 60, "flow", units)} and the end of its life ${formatQuantity(finding.doseMjPerCm2, "dose", units)} reach its far wall; ${formatQuantity(finding.wantedMjPerCm2, "dose", units)} take three log steps of Cryptosporidium, in filtered water.`,
+        why: `At ${formatQuantity(finding.lpm / 60, "flow", units)} and the end of its life ${formatQuantity(finding.doseMjPerCm2, "dose", units)} reaches its far wall; ${formatQuantity(finding.wantedMjPerCm2, "dose", units)} is needed for three log steps of Cryptosporidium, in filtered water.`,
         advice: "Use a stronger lamp, less flow, or change it earlier. Measure how clear the water is at 254\u00a0nm.",
       };
     case "heaterUnrelieved":

@@ -17,7 +17,7 @@ export function describeRun(run: HoseRun, flushes: number | null, units: Units):
     `${length(run.lengthMm)}, holds ${litres(run.volumeL)}`,
     ...(flushes === null ? [] : [`${flushes} ${flushes === 1 ? "flush clears" : "flushes clear"} it from the bowl on`]),
     ...(run.riseMm > 5 ? [`rises ${length(run.riseMm)}`] : []),
-    ...(run.sagL > 0.01 ? [`${litres(run.sagL)} stand in its low places`] : []),
+    ...(run.sagL > 0.01 ? [`${litres(run.sagL)} stands in its low places`] : []),
     ...(run.tightest
       ? [
           `tightest bend ${length(run.tightest.radiusMm)}${run.tightest.radiusMm < run.tightest.leastMm ? `, ${length(run.tightest.leastMm)} wanted` : ""}`,
@@ -39,10 +39,10 @@ export function describeSump(figures: SumpFigures, units: Units): string {
   const { bandL, drainBackL, liftMm, pumpLpm, inflowLpm, cyclesPerHour, overflowMin } = figures;
   const litres = (l: number) => formatQuantity(l, "volume", units);
   return [
-    `Float band ${litres(bandL)}, ${litres(drainBackL)} run back`,
+    `Float band ${litres(bandL)}, ${litres(drainBackL)} runs back`,
     `lift ${formatLength(liftMm, units)}`,
     pumpLpm === null ? "no pump yet" : `pump sends ${formatQuantity(pumpLpm / 60, "flow", units)} there`,
-    `${formatQuantity(inflowLpm / 60, "flow", units)} come in`,
+    `${formatQuantity(inflowLpm / 60, "flow", units)} comes in`,
     ...(cyclesPerHour === null ? [] : [`${formatNumber(cyclesPerHour, 0)} starts an hour`]),
     ...(overflowMin === null ? [] : [`without power it runs over after ${formatNumber(overflowMin, 1)} min`]),
   ].join("; ");

@@ -55,7 +55,7 @@ export function describeHeadsFinding(finding: FindingOf<"heads">, { part, length
     case "sumpOutrun":
       return {
         title: `${part} is outrun by the tap`,
-        why: `${formatQuantity(finding.inflowLps, "flow", units)} run in; at its lift the pump sends ${formatQuantity(finding.pumpLps, "flow", units)}, not what is printed on it.`,
+        why: `${formatQuantity(finding.inflowLps, "flow", units)} runs in; at its lift the pump sends ${formatQuantity(finding.pumpLps, "flow", units)}, not what is printed on it.`,
         advice: "A stronger pump, a wider hose, or less lift.",
       };
     case "sumpCycles":
@@ -63,7 +63,7 @@ export function describeHeadsFinding(finding: FindingOf<"heads">, { part, length
         title: `The pump of ${part} cuts in and out`,
         why:
           finding.drainBackL >= finding.bandL
-            ? `${litres(finding.drainBackL)} run back out of its hose, and the float's band holds ${litres(finding.bandL)}: it pumps the same water for ever.`
+            ? `${litres(finding.drainBackL)} runs back out of its hose, and the float's band holds ${litres(finding.bandL)}: it pumps the same water for ever.`
             : `It starts ${formatNumber(finding.perHour, 0)} times an hour while the tap runs.`,
         advice:
           "A wider band of the float, a larger box, a thinner or shorter rising hose, or a non-return right behind the pump.",

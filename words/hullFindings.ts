@@ -113,7 +113,7 @@ export function describeHullFinding(finding: FindingOf<"hull">, { part, length, 
     case "intakeNearWaste":
       return {
         title: `${part} draws in what ${finding.otherName} lets go`,
-        why: `They are ${length(finding.apartMm)} apart on one side; ${length(finding.wantedMm)} are wanted.`,
+        why: `They are ${length(finding.apartMm)} apart on one side; ${length(finding.wantedMm)} is wanted.`,
         advice: "Put the intake ahead of every discharge and lower, or on the other side.",
       };
     case "iceboxOpen":

@@ -58,7 +58,7 @@ export function describePour(
     isBad: false,
   };
   const keptL = pour.legs.reduce((sum, leg) => sum + leg.keptL, 0);
-  const kept = { text: `${formatQuantity(keptL, "volume", units)} stay in the pipe.`, isBad: false };
+  const kept = { text: `${formatQuantity(keptL, "volume", units)} stays in the pipe.`, isBad: false };
   const traps = pour.fixtures.flatMap(({ fixtureId, sealLeftMm }) => {
     const drain = design.lines.find((line) => line.kind === "drain" && line.fromFixture === fixtureId);
     const sealMm = drain?.kind === "drain" ? (findTrap(drain)?.sealMm ?? 0) : 0;

@@ -138,7 +138,7 @@ export function describeNow(
   const [low, high] = [figure(lowL), figure(highL)];
   const band = low === high ? "" : `, ${low} to ${high} four times in five`;
   const under =
-    holds === "fresh" && undrawnL >= LEAST_UNDRAWN_L ? ` ${figure(undrawnL)} more lie too low to be drawn.` : "";
+    holds === "fresh" && undrawnL >= LEAST_UNDRAWN_L ? ` ${figure(undrawnL)} more lies too low to be drawn.` : "";
   return `${figure(litres)} by the sum${band}${left}.${under}`;
 }
 

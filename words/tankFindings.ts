@@ -218,8 +218,8 @@ export function describeTankFinding(
       };
     case "dumpLeaves":
       return {
-        title: `${litres(finding.leftL)} never leave ${part}`,
-        why: `Of ${litres(finding.capacityL)} they stand below the outlet, dumped ${stands(finding.attitude)}. They go on with you and rot.`,
+        title: `${litres(finding.leftL)} never leaves ${part}`,
+        why: `Of ${litres(finding.capacityL)} that much lies below the outlet, dumped ${stands(finding.attitude)}. It goes on with you and rots.`,
         advice: "Set the outlet lower, or stand so that its corner is the lowest when you dump.",
       };
     case "tankHitsObstacle":
@@ -228,7 +228,7 @@ export function describeTankFinding(
         why:
           finding.gapMm < 0
             ? `They overlap by ${length(-finding.gapMm)}.`
-            : `There are ${length(finding.gapMm)} between them; ${limit} are wanted.`,
+            : `There is ${length(finding.gapMm)} between them; ${limit} is wanted.`,
         advice: "Move the tank, or choose another size.",
       };
     case "tankInFloor":
@@ -256,7 +256,7 @@ export function describeTankFinding(
     case "useBeyondFresh":
       return {
         title: `${finding.useName} takes more than is carried`,
-        why: `One time takes ${litres(finding.takesL)}; ${litres(finding.freshL)} of fresh water are aboard.`,
+        why: `One time takes ${litres(finding.takesL)}; ${litres(finding.freshL)} of fresh water is aboard.`,
         advice: "Correct the use at the station Days, or carry more.",
       };
   }

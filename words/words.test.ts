@@ -100,6 +100,10 @@ test("every finding and working of any design reads as sentences, in both units"
           for (const sentence of [title, why, advice]) {
             expect(sentence).toMatch(/^[A-Z\d]/);
             expect(sentence).not.toMatch(/undefined|NaN|Infinity|null|object Object/);
+            // a measurement is one thing: it stays, is wanted, goes
+            expect(sentence).not.toMatch(
+              /\d\u00a0[^\d\s]+( of [a-z ]+)? (are|stay|stand|lie|come|go|run|leave|freeze|reach|hang)\b/,
+            );
           }
         }
         for (const working of listWorkings(design, evaluation)) {

@@ -13,6 +13,7 @@ import {
   describeChance,
   describeEnd,
   describeEveryone,
+  describeIdle,
   describeRhythm,
   describeRooms,
   describeStoreRoom,
@@ -56,7 +57,7 @@ export function StayFigures() {
               <div className="flex items-baseline justify-between gap-2">
                 <span className={`min-w-0 text-[13.5px] ${store.id === first ? "font-semibold" : ""}`}>{name}</span>
                 {days.here === null ? (
-                  <span className="text-[13px] text-faint">nothing comes to it</span>
+                  <span className="text-[13px] text-faint">{describeIdle(holds)}</span>
                 ) : (
                   <Figure
                     working={toWorkingId("storeDays", { kind: "store", id: store.id }, "here")}

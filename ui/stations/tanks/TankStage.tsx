@@ -108,7 +108,7 @@ function TankSheet({ tank }: { readonly tank: Tank }) {
                 {litresText(result.here.litres)}
               </Figure>
               {result.undrawnL ? (
-                <>; {litresText(result.undrawnL.here)} of it lie too low to be drawn</>
+                <>; {litresText(result.undrawnL.here)} of it lies too low to be drawn</>
               ) : (
                 result.leftL !== null && <>; {litresText(result.leftL)} stays behind when it is dumped</>
               )}

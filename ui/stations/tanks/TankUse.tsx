@@ -252,8 +252,8 @@ function RunningEmpty({ tank }: { readonly tank: Tank }) {
       <p className="text-[13px] text-faint">
         Takes <span className="figures text-[18px] text-ink">{describeSeconds(run.seconds)}</span> to empty from full,
         slowed by the breather, until it only trickles.{" "}
-        {formatQuantity(Math.max(0, run.leftL - behindL), "volume", units)} trickle after that
-        {behindL > 0.005 && `; ${formatQuantity(behindL, "volume", units)} stay behind below the outlet`}.
+        {formatQuantity(Math.max(0, run.leftL - behindL), "volume", units)} trickles after that
+        {behindL > 0.005 && `; ${formatQuantity(behindL, "volume", units)} stays behind below the outlet`}.
       </p>
       <EmptyingCurve run={run} units={units} />
       <p className="text-[12px] leading-snug text-faint">

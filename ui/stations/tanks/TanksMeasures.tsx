@@ -224,7 +224,7 @@ function TankFigures({ tankId }: { readonly tankId: string }) {
       </p>
       <p className="mt-1 text-[13px] text-faint">
         Full at {figure(toWorkingId("tankFull", at, "here"), "Full at", tank.here.litres)}, when {why[tank.here.by]}.{" "}
-        {tank.undrawnL && <>{litres(tank.undrawnL.here)} lie too low to be drawn. </>}
+        {tank.undrawnL && <>{litres(tank.undrawnL.here)} lies too low to be drawn. </>}
         {tank.leftL === null ? (
           tank.undrawnL ? (
             "It cannot be let out for the winter."
@@ -232,7 +232,7 @@ function TankFigures({ tankId }: { readonly tankId: string }) {
             "Nothing can be dumped."
           )
         ) : (
-          <>{figure(toWorkingId("tankLeft", at), "Left behind", tank.leftL)} stay behind when it is dumped.</>
+          <>{figure(toWorkingId("tankLeft", at), "Left behind", tank.leftL)} stays behind when it is dumped.</>
         )}{" "}
         Worst standing: {figure(toWorkingId("tankUsable", at, "worst"), "Usable, worst standing", tank.usableWorstL)},{" "}
         {describeAttitude(tank.worst.attitude, kind)}.
