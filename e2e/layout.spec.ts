@@ -97,7 +97,7 @@ async function layOut(page: Page, base: Design, target: Design): Promise<void> {
   const unused = findings.getByRole("button", { name: /Nothing is done on/ });
   if (await unused.isVisible()) {
     await unused.click();
-    await page.getByRole("button", { name: /^Reckon with its usual use/ }).click();
+    await page.getByRole("button", { name: /^Count its usual use/ }).click();
     await page.getByRole("button", { name: "Do it" }).click();
     await expect(unused).toHaveCount(0);
   }

@@ -47,7 +47,7 @@ test("a journey: stops by hand and from a file, a plan that holds, one closed, t
   const stop = page.getByRole("list", { name: "Stops" }).getByRole("listitem").filter({ hasText: "Harbour meadow" });
   await stop.getByRole("button", { name: /^Harbour meadow/ }).click();
   await stop.getByLabel("The pitch leans").selectOption({ label: "Hide over the reeds" });
-  await expect(page.getByText(/Reckoned with the pitch that leans worst: Grey tank takes \d+/)).toBeVisible();
+  await expect(page.getByText(/Counted with the pitch that leans worst: Grey tank takes \d+/)).toBeVisible();
   await stop.getByLabel("Open").fill("9 to 18");
   await stop.getByLabel("Open").press("Enter");
   await expect(page.getByRole("list", { name: "Days of the journey" })).toContainText("open 9 to 18");

@@ -54,7 +54,7 @@ export function describeAirFinding(
       };
     case "sealTogether":
       return {
-        title: `${part} fails when all comes together`,
+        title: `${part} fails when it all comes together`,
         why: `Driven to the dump, parked askew at the worst, a week unused and ${finding.by === "dump" ? "the valve opened" : "pumped out"}: together they take more than its seal of ${length(finding.sealMm)}. Each alone leaves some.`,
         advice: "Give it a deeper seal, a vent of its own, or let water run before you dump.",
       };
@@ -147,14 +147,14 @@ export function describeAirFinding(
     case "ventPortNarrow":
       return {
         title: `${part} is narrower than its breather`,
-        why: `${length(finding.portMm)} against ${length(finding.boreMm)}: all the air goes through it, and it is reckoned with.`,
+        why: `${length(finding.portMm)} against ${length(finding.boreMm)}: all the air goes through it, and it is counted.`,
         advice: "Use a port of the breather's own bore.",
       };
     case "ventNoMesh":
       return {
         title: `${part} ends without a mesh`,
         why: "Wasps and spiders build in it, and one day the tank has no air.",
-        advice: "Put one on; it is reckoned with.",
+        advice: "Put one on; it is counted already.",
       };
     case "ventEndsInside":
       return {

@@ -11,25 +11,25 @@ export function describeFallFinding(
     case "noFixtureYet":
       return {
         title: "No fixture yet",
-        why: "Nothing is judged: there is no drain.",
+        why: "Without a drain there is nothing to judge.",
         advice: "Add a sink, basin or shower at the station Falls. With a tank there, it comes with a drain.",
       };
     case "parkedLevelOnly":
       return finding.isAfloat
         ? {
-            title: "She is reckoned on an even keel alone",
+            title: "She is judged on an even keel only",
             why: "A fall of 2 % runs backwards as soon as she heels more than 1.1° the wrong way.",
             advice: "Say at Rig how far she heels and trims at her berth.",
           }
         : {
-            title: "It is reckoned dead level alone",
+            title: "It is judged dead level only",
             why: "A fall of 2 % runs backwards as soon as the rig stands more than 1.1° the wrong way, and few places are as level as that.",
             advice: "Say at Rig how far out of level it is parked; two or three degrees each way are usual.",
           };
     case "noWaterline":
       return {
-        title: "The waterline is not said",
-        why: "Nothing is judged of the sea: seacocks, what a hose lets in, how high a loop must stand.",
+        title: "The waterline isn't given",
+        why: "Nothing about the sea is checked: seacocks, what a hose lets in, how high a loop must stand.",
         advice: "Measure from the sole to the water outside, at the deepest she lies: Rig, Waterline.",
       };
     case "partOutside":
@@ -48,8 +48,8 @@ export function describeFallFinding(
       };
     case "legBarely":
       return {
-        title: `${part} is finer than a hand can lay`,
-        why: `${length(finding.inHandMm)} is in hand over ${length(finding.lengthMm)} of pipe; a hand is off by ${length(finding.toleranceMm)}.`,
+        title: `${part} falls less than a hand can lay`,
+        why: `${length(finding.inHandMm)} is in hand over ${length(finding.lengthMm)} of pipe; laid by hand it is off by up to ${length(finding.toleranceMm)}.`,
         advice: "Give it a little more fall, or lay it on a board and measure each clip.",
       };
     case "fixtureUndrained":
@@ -113,7 +113,7 @@ export function describeFallFinding(
       };
     case "runsFull":
       return {
-        title: `Let go, a bowl fills ${part}`,
+        title: `A full bowl let go fills ${part}`,
         why: `${formatQuantity(finding.surgeLps, "flow", units)} comes when the plug is pulled; the pipe carries ${formatQuantity(finding.capacityLps, "flow", units)} at ${limit} full. It runs full for some seconds and pulls at the trap.`,
         advice: "Keep the trap near its air, or use the next pipe size.",
       };

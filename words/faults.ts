@@ -63,7 +63,7 @@ export function describeFault(fault: Fault, units: Units = "metric", design: Des
     case "joinsNoBend":
       return `The line ${quote(fault.id)} has no such bend to join${at}: it has ${fault.bends}. Join it at a bend that is there.`;
     case "waysTooLong":
-      return `The drains, breathers and dump lines of this design have ${fault.legs} legs, each followed through all it joins; at most ${fault.most} can be reckoned. Let fewer lines join one after another, or take bends out.`;
+      return `The drains, breathers and dump lines of this design have ${fault.legs} legs, each followed through all it joins; at most ${fault.most} can be worked out. Let fewer lines join one after another, or take bends out.`;
     case "drainLoop":
       return `The line${at} runs in a circle through ${quote(fault.id)} and never ends. Let one of them end in a tank, in the open air or at a coupling of its own.`;
     case "ventWithoutEnd":

@@ -319,7 +319,7 @@ export const FORMULA_WORDS: Readonly<Record<FormulaId, FormulaWords>> = {
       TR: "pull it bears",
       u: "taken; all of it is 100 %",
     },
-    plain: "Shear and pull together, for bolts of class 8.8 with what is safe to reckon of their strength.",
+    plain: "Shear and pull together, for bolts of class 8.8 with what is safe to count of their strength.",
   },
   heldUse: {
     title: "What the worst load takes of what a bolt sits in",

@@ -90,7 +90,7 @@ export function describeDose({ dose }: LoopFigures, units: Units): string | null
     cryptosporidium === 0
       ? "less than two log steps of Cryptosporidium"
       : `${cryptosporidium} log steps of Cryptosporidium, ${virus === 0 ? "less than two" : virus} of virus`;
-  const clear = dose.isMeasured ? "" : " The water's clearness was not measured; a usual figure is reckoned with.";
+  const clear = dose.isMeasured ? "" : " The water's clearness was not measured; a usual figure is used.";
   return `${mean} on the mean, ${least} at the far wall with the lamp at its end of life: ${good} in filtered water.${clear} It is no proof: soapy water shields.`;
 }
 

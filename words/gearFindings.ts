@@ -47,7 +47,7 @@ export function describeGearFinding(
     case "gearPortOpen":
       return {
         title: `${part} has an open port`,
-        why: `Nothing is joined to: ${finding.ports}. It is reckoned as shut.`,
+        why: `Nothing is joined to: ${finding.ports}. It is taken as shut.`,
         advice: "Put a hose on it, or take the piece out.",
       };
     case "gearClashes":
@@ -65,7 +65,7 @@ export function describeGearFinding(
     case "tapWeak":
       return {
         title: `Next to nothing comes out of ${part}`,
-        why: `${formatQuantity(finding.lps, "flow", units)} in the state “${finding.stateName}”; ${formatQuantity(finding.leastLps, "flow", units)} is the least one can use. Pump, hoses, filters and lift are reckoned together.`,
+        why: `${formatQuantity(finding.lps, "flow", units)} in the state “${finding.stateName}”; ${formatQuantity(finding.leastLps, "flow", units)} is the least one can use. Pump, hoses, filters and lift are worked out together.`,
         advice: "Use wider hose, cleaner or fewer filters, or a stronger pump. Loop shows what takes the pressure.",
       };
     case "airGapLow":
@@ -156,14 +156,14 @@ export function describeGearFinding(
     case "pumpCurveRises":
       return {
         title: `The curve of ${part} rises`,
-        why: "It would give more pressure at more flow, which no pump does. A straight line is reckoned instead.",
+        why: "It would give more pressure at more flow, which no pump does. A straight line is used instead.",
         advice: "Read the three points of its curve again: shut off is the highest pressure.",
       };
     case "uvBlind":
       return {
         title: `No light comes through at ${part}`,
         why: "A transmittance of nothing means no dose at all.",
-        advice: "Measure the water at 254 nm, or leave the field empty to reckon with a usual figure.",
+        advice: "Measure the water at 254 nm, or leave the field empty to use a usual figure.",
       };
     case "floatReversed":
       return {

@@ -54,7 +54,7 @@ export function describeStability({ tanks, lossMm, share, sinkMm }: Stability, d
   return [
     `Part full, the tanks take ${formatLength(lossMm, units)} off GM${share === null ? "" : `, ${formatQuantity(share, "ratio", units)} of it`}.`,
     ...(sinkMm === null
-      ? ["Trim and how deep full tanks put her are not reckoned: give her hull's sections at Rig."]
+      ? ["Trim and how deep full tanks put her are not worked out: give her hull's sections at Rig."]
       : [`All tanks full she lies ${formatLength(sinkMm, units)} deeper.`]),
     ...tanks.map(({ tankId, lossMm: own, turnedMm, heelDeg, trimDeg }) => {
       const heel =

@@ -38,7 +38,7 @@ export function describeHeadsFinding(finding: FindingOf<"heads">, { part, length
       return finding.years === null
         ? {
             title: `Is ${part} made for sewage?`,
-            why: "Black water can come into it, and its wall is not said. Vinyl hose smells through within a year.",
+            why: "Black water can come into it, and what its wall is made of isn't given. Vinyl hose smells through within a year.",
             advice: "Say at Heads, “Hoses as they lie”, what it is made of.",
           }
         : {

@@ -84,7 +84,7 @@ export function describeFlood({ inLpm, outLpm, roomL, minutes, minutesWithoutPow
   const flow = (lpm: number) => formatQuantity(lpm / 60, "flow", units);
   const pumps = outLpm > 0 ? `; the bilge pumps send ${flow(outLpm)} at their lift` : "; no bilge pump is drawn";
   const comes = `If its hose comes off at the worst, ${flow(inLpm)} comes in${pumps}.`;
-  if (roomL === null) return `${comes} Until when the sole is wet is not reckoned: give her hull's sections at Rig.`;
+  if (roomL === null) return `${comes} Until when the sole is wet is not worked out: give her hull's sections at Rig.`;
   const wet = (after: number) => `${formatNumber(after, after < 10 ? 1 : 0)} min`;
   const without = minutesWithoutPower === null ? "" : ` Without power it is wet after ${wet(minutesWithoutPower)}.`;
   return minutes === null

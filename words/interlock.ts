@@ -118,7 +118,7 @@ export function describeLoopWater({ shedShare, tests, unused, last }: LoopWater)
   if (!last) {
     const why =
       unused > 0 ? ` ${unused === 1 ? "One test has" : `${unused} tests have`} no shower before it in the book.` : "";
-    return `Not tested yet: usual figures are reckoned with.${why} Dip a strip, take off what fresh water shows, and write it down at Road as “Loop water tested”.`;
+    return `Not tested yet: usual figures are used.${why} Dip a strip, take off what fresh water shows, and write it down at Road as “Loop water tested”.`;
   }
-  return `By ${tests === 1 ? "one test" : `${tests} tests`} a shower sheds ${formatNumber(shedShare, 2)} times the usual. The last read ${formatNumber(last.gPerL * 1000, 0)} mg/L where ${formatNumber(last.reckonedGPerL * 1000, 0)} were reckoned.`;
+  return `By ${tests === 1 ? "one test" : `${tests} tests`} a shower sheds ${formatNumber(shedShare, 2)} times the usual. The last read ${formatNumber(last.gPerL * 1000, 0)} mg/L where ${formatNumber(last.reckonedGPerL * 1000, 0)} were worked out.`;
 }

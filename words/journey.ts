@@ -71,7 +71,7 @@ export const describeLeaning = (
   design: Design,
   units: Units,
 ): string =>
-  `Reckoned with the pitch that leans worst: ${leaning
+  `Counted with the pitch that leans worst: ${leaning
     .map(
       ({ storeId, roomL }) =>
         `${describeStore(storeId, design)} ${storeId === FRESH_ID ? "gives" : "takes"} ${formatQuantity(roomL, "volume", units)}`,
@@ -111,7 +111,7 @@ export function describePlan(
   const told = tellPlan(plan, design, from, certainty, units);
   if (plan.stopsBeyond === 0) return told;
   const stops = plan.stopsBeyond === 1 ? "one stop after that is" : `${plan.stopsBeyond} stops after that are`;
-  return `${told} Planned for ${MOST_PLAN_DAYS} days; ${stops} not reckoned with.`;
+  return `${told} Planned for ${MOST_PLAN_DAYS} days; ${stops} not planned.`;
 }
 
 function tellPlan(plan: DumpPlan, design: Design, from: string, certainty: number, units: Units): string {

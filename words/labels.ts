@@ -200,7 +200,7 @@ export const LOAD_NAMES: Readonly<Record<LoadCaseId, string>> = {
 };
 
 export const CLASS_NAMES: Readonly<Record<CrashClass, string>> = {
-  none: "None reckoned",
+  none: "None counted",
   m1n1: "Van (M1, N1)",
   m2n2: "Small bus, lorry (M2, N2)",
   m3n3: "Bus, heavy lorry (M3, N3)",

@@ -61,7 +61,7 @@ export const LIMIT_NAMES: Readonly<Record<LimitId, { readonly name: string; read
   airTemperature: { name: "Air in the breather", plain: "Colder air is heavier and harder to draw through a pipe." },
   altitude: {
     name: "Height over the sea",
-    plain: "Thinner air passes a breather more easily: reckon with the lowest place.",
+    plain: "Thinner air passes a breather more easily: go by the lowest place.",
   },
   breakover: {
     name: "Breakover angle",

@@ -58,7 +58,7 @@ export function describeRemedy(
     case "countFixtures":
       return "Count what is usual there, to be changed under Days";
     case "useToilet":
-      return "Reckon with its usual use, to be changed under Days";
+      return "Count its usual use, to be changed under Days";
     case "addBranchVent":
       return byMm === null ? "Put an air-admittance valve on the branch" : `Set its air ${by} behind the trap`;
     case "addVent":
@@ -78,7 +78,7 @@ export function describeRemedy(
     case "fitMesh":
       return "Put a mesh on it";
     case "reckonCrash":
-      return "Reckon with the crash of its usual class";
+      return "Count the crash of its usual class";
     case "addDumpLine":
       return "Lay a dump line to the nearest edge";
     case "raiseGap":
@@ -170,7 +170,7 @@ export function describeEdit(edit: Edit, design: Design): string {
     deepenSeal: "Fit a deeper trap",
     barrierHose: "Use a barrier hose",
     addToilet: "Fit a toilet",
-    useToilet: "Reckon with the toilet",
+    useToilet: "Count the toilet",
     countFixtures: "Count what goes down",
     moveClear: `Move ${part} clear`,
     addOutlet: "Fit a dump outlet",
@@ -195,7 +195,7 @@ export function describeEdit(edit: Edit, design: Design): string {
     fitDumpValve: `Fit a valve at ${part}`,
     fitStrainer: "Fit a strainer",
     fitMesh: "Put a mesh on a breather",
-    reckonCrash: "Reckon with a crash",
+    reckonCrash: "Count a crash",
     raiseGap: `Raise the spout of ${part}`,
     fitLoop: "Fit a vented loop",
     fitPumpOut: `Fit a pump-out to ${part}`,

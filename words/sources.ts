@@ -21,7 +21,7 @@ export const SOURCES: Readonly<Record<SourceId, string>> = {
   asnzs3500: "AS/NZS 3500.2",
   en12056: "EN 12056-2, unvented branches",
   sewerCodes: "Sewer codes, self-cleansing flow",
-  ventRules: "What the US (250 Pa) and UK (375 Pa) vent rules are reckoned for",
+  ventRules: "What the US (250 Pa) and UK (375 Pa) vent rules are made for",
   builders: "What builders do",
   physics: "Physics",
   own: "Your own figure",

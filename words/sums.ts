@@ -86,7 +86,7 @@ export const SUM_WORDS: Readonly<Record<SumId, SumWords>> = {
     terms: { h: "water over its middle", D: "bore", Cd: "0.6 sharp-edged, 0.8 short tube" },
     result: "flow",
     source: "Torricelli",
-    plain: "Reckon with 0.6 where a large flow helps, with 0.8 where it hurts.",
+    plain: "Use 0.6 where a large flow helps, and 0.8 where it hurts.",
   },
   runningEmpty: {
     title: "How long a tank takes to run empty",

@@ -29,7 +29,7 @@ export function describeTankFinding(
     case "noTankYet":
       return {
         title: "No waste tank yet",
-        why: "Nothing is judged: the water has nowhere to go.",
+        why: "The water has nowhere to go, so there is nothing to judge.",
         advice: "Hang a tank at the station Tanks, then give each fixture its drain.",
       };
     case "useOverfillsTank":
@@ -82,7 +82,7 @@ export function describeTankFinding(
       };
     case "fixingMissing":
       return {
-        title: `Nothing is said of what holds ${part}`,
+        title: `How ${part} is held isn't entered`,
         why: `Full it weighs ${formatQuantity(finding.fullKg, "weight", units)}${finding.isAfloat ? ". It must stay where it is when she falls off a wave or lies on her side." : ", and in a crash many times that."}`,
         advice: "Say what holds it, how many bolts and what they sit in: Tanks, Fixing.",
       };
@@ -134,7 +134,7 @@ export function describeTankFinding(
       };
     case "fittingHitsObstacle":
       return {
-        title: `What stands before ${part} hits ${finding.obstacleName}`,
+        title: `The fitting on ${part} hits ${finding.obstacleName}`,
         why: `It reaches ${length(-finding.gapMm)} into it.`,
         advice: "Move the tank or the port, or take shorter fittings: a bend at the wall instead of a straight tail.",
       };
@@ -168,7 +168,7 @@ export function describeTankFinding(
     case "senderLong":
       return {
         title: `The gauge of ${part} is longer than the tank`,
-        why: `It tells up to ${length(finding.highMm)}; the tank is ${length(finding.heightMm)} high inside.`,
+        why: `It reads up to ${length(finding.highMm)}; the tank is ${length(finding.heightMm)} high inside.`,
         advice: "Take a shorter one, or set its upper end lower.",
       };
     case "axleOverloaded":

@@ -32,7 +32,7 @@ export function describeLeak(
 
 /** What bucket and watch told, against what was reckoned. */
 export function describeBucket({ shutS, openS, shutRatio, openRatio, cause }: BucketVerdict): string {
-  const reckoned = `Reckoned ${formatNumber(shutS, 0)} s with the hatch shut, ${formatNumber(openS, 0)} s open.`;
+  const reckoned = `Worked out: ${formatNumber(shutS, 0)} s with the hatch shut, ${formatNumber(openS, 0)} s open.`;
   const percent = (ratio: number) => `${formatNumber(ratio * 100, 0)} %`;
   switch (cause) {
     case "tooShort":

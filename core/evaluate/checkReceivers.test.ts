@@ -106,3 +106,40 @@ test("a toilet with a pump whose waste comes into a tank of other water is told,
     ]);
   }
 });
+
+test("urine that people say they pour down a sink makes its tank sewage, and fouls a loop, whatever the fixture is made for", () => {
+  const pour = (kind: "urine" | "toilet", change: object = {}): Design => ({
+    ...kranich,
+    habits: {
+      ...kranich.habits,
+      ways: kranich.habits.ways.map((way) => ({
+        ...way,
+        uses: [
+          ...way.uses,
+          {
+            id: "pour",
+            name: "Bottle",
+            kind,
+            from: "elsewhere" as const,
+            takesL: 0,
+            sendsL: 1,
+            fixtureId: "sink",
+            vesselId: null,
+            times: 1,
+            per: "day" as const,
+            byChance: false,
+            ...change,
+          },
+        ],
+      })),
+    },
+  });
+  expect(isSaid(kranich, "urineInGrey")).toBe(false);
+  for (const kind of ["urine", "toilet"] as const) {
+    expect(findAll(pour(kind), "urineInGrey")).toMatchObject([{ at, severity: "should" }]);
+    const loop = { ...pour(kind), tanks: kranich.tanks.map((tank) => ({ ...tank, holds: "loop" as const })) };
+    expect(findAll(loop, "loopFouled")).toMatchObject([{ at, severity: "must", fixtureKind: "urineDiverter" }]);
+  }
+  for (const change of [{ times: 0 }, { sendsL: 0 }, { fixtureId: null }, { fixtureId: null, vesselId: "x" }])
+    expect(isSaid(pour("urine", change), "urineInGrey")).toBe(false);
+});

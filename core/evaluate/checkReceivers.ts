@@ -1,3 +1,5 @@
+import { listStretches } from "../days/rates";
+import { isToiletUse } from "../days/toiletUse";
 import type { Design } from "../design/design";
 import type { FixtureKind } from "../design/plumbing";
 import type { DrainPath } from "../falls/drainPath";
@@ -7,14 +9,28 @@ import type { Finding, Receiver } from "./findings";
 /** What sends water that may go round a shower's loop: its own. */
 const FOR_LOOP: readonly FixtureKind[] = ["showerTray", "bath", "outsideShower"];
 
-/** What each fixture sends is held against what it ends in. A drain that leads into drinking water is no design at all. */
-export const checkReceivers = (design: Design, paths: readonly DrainPath[]): Finding[] =>
-  paths.flatMap((path) => checkReceiver(design, path));
+/**
+ * What each fixture sends is held against what it ends in, and so is urine that people say they pour down another one. A drain
+ * that leads into drinking water is no design at all.
+ */
+export function checkReceivers(design: Design, paths: readonly DrainPath[]): Finding[] {
+  const soiled = listSoiled(design);
+  return paths.flatMap((path) => checkReceiver(design, path, soiled));
+}
 
-function checkReceiver(design: Design, path: DrainPath): Finding[] {
-  const { id, kind } = path.fixture;
+// Fixtures down which toilet or urine goes in a way of living that is lived, whatever they are made for.
+function listSoiled({ habits }: Design): ReadonlySet<string> {
+  const uses = listStretches(habits).flatMap(({ way }) => way.uses);
+  const soiling = uses.filter((use) => isToiletUse(use) && use.vesselId === null && use.times > 0 && use.sendsL > 0);
+  return new Set(soiling.flatMap(({ fixtureId }) => (fixtureId === null ? [] : [fixtureId])));
+}
+
+function checkReceiver(design: Design, path: DrainPath, soiled: ReadonlySet<string>): Finding[] {
+  const { id } = path.fixture;
   const at = { kind: "fixture", id } as const;
   const into = findReceiver(design, path);
+  const own = path.fixture.kind;
+  const kind = soiled.has(id) && own !== "gravityToilet" ? "urineDiverter" : own;
   if (kind === "gravityToilet") return into === "black" ? [] : [createFinding(at, { code: "toiletNotBlack", into })];
   // a basin's water is soapy as a shower's, but for what is spat into it
   if (into === "loop" && !FOR_LOOP.includes(kind)) {

@@ -80,10 +80,10 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   fixtureUncounted: (design) => proposeCount(design),
   urineInGrey: (design, finding) => {
     const { at } = finding;
-    const own = design.lines.find(
-      (l): l is Drain => l.kind === "drain" && at.kind === "fixture" && l.fromFixture === at.id,
-    );
-    return own ? proposeOwnVessel(design, own, OWN_VESSEL_NAME) : [];
+    const fixture = design.fixtures.find(({ id }) => at.kind === "fixture" && id === at.id);
+    const own = design.lines.find((l): l is Drain => l.kind === "drain" && l.fromFixture === fixture?.id);
+    // what is poured down a sink goes elsewhere; the sink does not
+    return own && fixture?.kind === "urineDiverter" ? proposeOwnVessel(design, own, OWN_VESSEL_NAME) : [];
   },
   loopFouled: null,
   noWaterline: null,

@@ -104,7 +104,7 @@ function VentSheet({ vent, vents, onPick }: VentSheetProps) {
               .
             </>
           ) : (
-            <>Give the tank a dump outlet: then what its breather takes is reckoned.</>
+            <>Give the tank a dump outlet: then what its breather takes is worked out.</>
           )
         }
       />

@@ -125,8 +125,8 @@ export function StayFigures() {
       <SimulatedStays />
       <p className="pt-1 text-[12px] leading-snug text-faint">
         <Said>
-          Reckoned store by store, as the rig stands, from empty tanks and full fresh water. A waste tank is reckoned as
-          if the fresh water never ran out. What is caught in the pipes and what evaporates is not reckoned.
+          Worked out tank by tank, as the rig stands, from empty tanks and full fresh water. A waste tank counts as if
+          the fresh water never ran out. What is caught in the pipes and what evaporates is not counted.
         </Said>
       </p>
     </div>

@@ -103,7 +103,7 @@ export function UseList() {
           </div>
         ))}
         {way.uses.length === 0 && (
-          <p className="text-[13px]">No uses yet: add what you do with water, and the days can be reckoned.</p>
+          <p className="text-[13px]">No uses yet: add what you do with water, and the days are worked out.</p>
         )}
       </Group>
     </>

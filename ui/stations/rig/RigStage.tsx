@@ -89,7 +89,7 @@ function Ramps({ design }: { readonly design: Design }) {
   const ramps = useWorkbench((state) => state.evaluation?.ramps) ?? [];
   if (design.rig.kind === "boat") return <>Pull the waterline, the front edge and what is in her.</>;
   if (design.rig.axles.length === 0)
-    return <>Put in the axles at the right: without them no ridge or ramp is reckoned.</>;
+    return <>Put in the axles at the right: without them no ridge or ramp is worked out.</>;
   if (ramps.length === 0) return <>Nothing hangs under the floor yet that a ridge or a ramp could touch.</>;
   return (
     <span className="flex flex-wrap gap-x-3">

@@ -45,7 +45,7 @@ export function NowStage({ choice }: { readonly choice: ReactNode }) {
         text={
           first
             ? describeFirst(describeStore(first.storeId, design), first)
-            : "Write down the last fill and dump, and it is reckoned from there."
+            : "Write down the last fill and dump, and the levels are worked out from there."
         }
       />
       {phase === "failed" && (

@@ -68,7 +68,7 @@ export function ColdNight({ tank }: { readonly tank: Tank }) {
       <WindPick />
       <details className="pt-1">
         <summary className="min-h-7 cursor-pointer text-[13.5px] leading-7 text-enamel">
-          The night it is reckoned for
+          The night it is worked out for
         </summary>
         {(
           ["nightAir", "nightWind", "duskWater", "iceShare", "heldWater", "waterFilm", "foamConductivity"] as const

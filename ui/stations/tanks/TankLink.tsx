@@ -40,7 +40,7 @@ export function TankLink({ tank }: { readonly tank: Tank }) {
       {tank.link?.kind === "pumped" && listPumpsOn(design, tank.id).length === 0 && (
         <p className="text-[12px] leading-snug text-faint">
           No pump is laid for it yet. Until one stands at Loop with its hose, its pull on this tank's air and traps is
-          not reckoned.
+          not counted.
         </p>
       )}
       {refusal && (
