@@ -53,7 +53,8 @@ function readFigures(evaluation: Evaluation, { at }: Finding): RemedyFigures {
   return {
     levelMm: drain?.level.inHandMm ?? null,
     worstMm: drain?.worst.inHandMm ?? null,
-    usableL: evaluation.tanks.reduce((sum, tank) => sum + tank.usableWorstL, 0),
+    rooms: evaluation.tanks.map(({ tankId, usableWorstL }) => ({ tankId, usableL: usableWorstL })),
+    days: evaluation.balance.endsBy.level?.days ?? null,
     findings: evaluation.findings.filter((f) => f.severity !== "note").length,
   };
 }

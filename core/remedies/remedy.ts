@@ -23,6 +23,9 @@ export type ProvenRemedy = Remedy & {
 export type RemedyFigures = {
   readonly levelMm: number | null;
   readonly worstMm: number | null;
-  readonly usableL: number;
+  /** Each tank by itself: what can be used of it where the rig is parked the worst. */
+  readonly rooms: readonly { readonly tankId: string; readonly usableL: number }[];
+  /** Until the first store is full or gone, level; null where none ever is. */
+  readonly days: number | null;
   readonly findings: number;
 };

@@ -5,6 +5,7 @@ import { proposeRemedies } from "@/core/remedies/proposeRemedies";
 import type { ProvenRemedy } from "@/core/remedies/remedy";
 import { useWorkbench } from "@/store/useWorkbench";
 import { change, view as look, previewEdit, tell, undo } from "@/store/workbench";
+import { formatDays } from "@/words/days";
 import { describeEdit, describeRemedy } from "@/words/remedies";
 import { formatLength, formatQuantity, type Units } from "@/words/units";
 import { Button } from "../kit/Button";
@@ -60,21 +61,28 @@ export function RemedyList({ finding }: { readonly finding: Finding }) {
 
 function RemedyFigures({ remedy, units }: { readonly remedy: ProvenRemedy; readonly units: Units }) {
   const { before, after, newFindings } = remedy;
+  const design = useWorkbench((state) => state.history!.design);
   const rows: [string, string, string][] = [];
+  const litres = (value: number) => formatQuantity(value, "volume", units);
+  // one that comes with the remedy has no name here yet
+  const nameTank = (id: string) => design.tanks.find((tank) => tank.id === id)?.name ?? "new tank";
+  const daysOf = (days: number | null) => (days === null ? "no end" : formatDays(days));
   if (before.levelMm !== null && after.levelMm !== null) {
     rows.push(["in hand, level", formatLength(before.levelMm, units), formatLength(after.levelMm, units)]);
   }
   if (before.worstMm !== null && after.worstMm !== null) {
     rows.push(["in hand, worst", formatLength(before.worstMm, units), formatLength(after.worstMm, units)]);
   }
-  rows.push([
-    "usable at worst",
-    formatQuantity(before.usableL, "volume", units),
-    formatQuantity(after.usableL, "volume", units),
-  ]);
+  for (const { tankId, usableL } of after.rooms) {
+    const was = before.rooms.find((room) => room.tankId === tankId)?.usableL ?? null;
+    const [from, to] = [was === null ? "none" : litres(was), litres(usableL)];
+    if (from !== to) rows.push([`${nameTank(tankId)}, usable at worst`, from, to]);
+  }
+  const [stay, then] = [daysOf(before.days), daysOf(after.days)];
+  if (stay !== then) rows.push(["the stay, level", stay, then]);
   return (
     <>
-      <table className="figures w-full text-[14px]">
+      <table className={rows.length > 0 ? "figures w-full text-[14px]" : "hidden"}>
         <tbody>
           {rows.map(([name, from, to]) => (
             <tr key={name}>

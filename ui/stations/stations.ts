@@ -20,6 +20,8 @@ export const STATION_GROUPS = ["design", "build", "live"] as const;
 export type StationGroup = (typeof STATION_GROUPS)[number];
 
 const always = () => true;
+/** More rooms than this do not go in one line. */
+const MOST_ROOMS = 2;
 
 export const STATION_DESCRIPTORS: Readonly<Record<Station, StationDescriptor>> = {
   rig: {
@@ -44,9 +46,12 @@ export const STATION_DESCRIPTORS: Readonly<Record<Station, StationDescriptor>> =
     toFigure: ({ history, evaluation, units }) => {
       const waste = history?.design.tanks.filter(({ holds }) => holds === "grey" || holds === "black") ?? [];
       if (waste.length === 0) return "no waste tank yet";
-      const ids = new Set(waste.map(({ id }) => id));
-      const usableL = evaluation?.tanks.reduce((sum, t) => sum + (ids.has(t.tankId) ? t.usableHereL : 0), 0) ?? 0;
-      return `${formatQuantity(usableL, "volume", units)} usable`;
+      // store by store: what is not linked is never added up
+      const rooms = (evaluation?.balance.stores ?? []).filter(
+        ({ store, holds }) => store.tankIds.length > 0 && (holds === "grey" || holds === "black"),
+      );
+      if (rooms.length > MOST_ROOMS) return `${rooms.length} waste tanks`;
+      return `${rooms.map(({ roomL }) => formatQuantity(roomL.here, "volume", units)).join(" + ")} usable`;
     },
   },
   falls: {
