@@ -61,14 +61,22 @@ export function describePlainSchool({ days, litres, kg, daysGained }: PlainSchoo
   return `Without it the ${formatNumber(days, 1)} days the fresh water lasts would take ${litresText} more fresh water and room for as much waste, ${formatQuantity(kg, "weight", units)} more to carry. On the same tanks the loop gains ${formatNumber(daysGained, 1)} days.`;
 }
 
-/** How often the loop is changed, by the showers of the days, what it spares and what it takes. */
+/**
+ * How often the loop is changed, by the showers of the days, what it spares and what it takes; and what is to be done where the
+ * rest of the stay lasts longer than its water.
+ */
 export function describeLoopRhythm(
-  { everyDays, showersPerDay, because, whPerDay, sparedLPerDay }: LoopRhythm,
+  { everyDays, showersPerDay, because, whPerDay, sparedLPerDay, figures }: LoopRhythm,
   units: Units,
+  stayDays: number | null = null,
 ): string {
   if (everyDays === null)
-    return "Nobody showers in these days: the loop stands. Warm water that stands two days is let go.";
-  return `New loop water every ${formatNumber(everyDays, 1)} days at ${formatNumber(showersPerDay, 1)} showers a day: ${REASONS[because]} decides. It spares ${formatQuantity(sparedLPerDay, "volumePerDay", units)} of fresh water and takes ${formatNumber(whPerDay, 0)} Wh a day for pump and lamp. Change it where you dump.`;
+    return "Nobody showers on it in these days: the loop stands. Warm water that stands two days is let go.";
+  const before =
+    stayDays !== null && stayDays > everyDays
+      ? ` The rest of the stay lasts ${formatNumber(stayDays, 1)} days. After ${formatNumber(everyDays, 1)} stop showering on it, or fill it anew: each time ${formatQuantity(figures.loopL, "volume", units)} of fresh water that is not counted in these days, and as much to let go.`
+      : "";
+  return `New loop water every ${formatNumber(everyDays, 1)} days at ${formatNumber(showersPerDay, 1)} showers a day: ${REASONS[because]} decides. It spares ${formatQuantity(sparedLPerDay, "volumePerDay", units)} of fresh water and takes ${formatNumber(whPerDay, 0)} Wh a day for pump and lamp. Change it where you dump.${before}`;
 }
 
 /** What a loop comes to, in one line. */

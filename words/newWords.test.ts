@@ -253,3 +253,23 @@ test("every pair of ends has a verdict, every leak a sentence, every limit and w
   expect(new Set(words).size).toBe(words.length);
   for (const { plain } of GLOSSARY) expectSaid(plain);
 });
+
+test("a shower at the sink is none on the loop; where the stay outlasts the loop's water, what to do then is told", () => {
+  const design = readDemo("kranich-loop");
+  const loop = computeLoopRhythm(design)!;
+  const atSink: Design = {
+    ...design,
+    habits: {
+      ...design.habits,
+      ways: design.habits.ways.map((way) => ({
+        ...way,
+        uses: way.uses.map((use) => (use.kind === "shower" ? { ...use, fixtureId: "sink" } : use)),
+      })),
+    },
+  };
+  expect(loop.showersPerDay).toBeGreaterThan(0);
+  expect(computeLoopRhythm(atSink)).toMatchObject({ showersPerDay: 0, everyDays: null, sparedLPerDay: 0 });
+  expect(describeLoopRhythm(loop, "metric", loop.everyDays! + 2)).toMatch(/stop showering on it, or fill it anew/);
+  expect(describeLoopRhythm(loop, "metric", loop.everyDays! - 0.5)).not.toMatch(/fill it anew/);
+  expect(describeLoopRhythm(loop, "metric")).not.toMatch(/fill it anew/);
+});

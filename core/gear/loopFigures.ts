@@ -8,6 +8,7 @@ import { toSetting } from "./settings";
 import { type FlowResult, solveFlows } from "./solveFlows";
 import {
   computeBuildUp,
+  computeRenewedShare,
   computeUvDose,
   findLogSteps,
   type Germ,
@@ -50,6 +51,8 @@ export type LoopFigures = {
   /** Water one shower of so many minutes would take fresh, and takes from the loop, L. */
   readonly freshL: number;
   readonly lostL: number;
+  /** Share of the loop's own water that one shower renews. */
+  readonly renewedShare: number;
   readonly dose: (UvDose & { readonly steps: Readonly<Record<Germ, number>>; readonly isMeasured: boolean }) | null;
   /** Showers until the water or a filter is changed, and what decides it; after so many days it is changed in any case. */
   readonly showers: number;
@@ -94,7 +97,8 @@ export function computeLoopFigures(design: Design, minutes = USUAL_MINUTES, shed
   const on = design.gear.filter(({ id }) => state.on.includes(id));
   const pumpW = on.reduce((sum, { spec }) => sum + (spec.kind === "pump" ? spec.watts : 0), 0);
   const lamp = design.gear.find((piece): piece is GearOf<"uvLamp"> => hasKind(piece, "uvLamp"));
-  const change = findChange(design, loopL, minutes, lpm, SHED_G * shedShare);
+  const renewedShare = computeRenewedShare(lpm * minutes, loopL);
+  const change = findChange(design, { loopL, renewedShare, minutes, lpm, shedG: SHED_G * shedShare });
   return {
     stateId: state.id,
     tapId: tap.id,
@@ -107,7 +111,8 @@ export function computeLoopFigures(design: Design, minutes = USUAL_MINUTES, shed
     keepWarmW: (lpm / 60) * HEAT_J_PER_L_K * LOST_K,
     freshW: (lpm / 60) * HEAT_J_PER_L_K * WARMING_K,
     freshL: lpm * minutes,
-    lostL: loopL * LOOP_RENEWED_SHARE,
+    lostL: lpm * minutes * LOOP_RENEWED_SHARE,
+    renewedShare,
     dose: lamp ? findDose(lamp, Math.max(lpm, 0.1)) : null,
     ...change,
     cycle: findCycle(design, lpm / 2),
@@ -154,13 +159,16 @@ function findThrottle(flows: FlowResult, graph: GearGraph): LoopFigures["throttl
 // So many showers until the first of all reasons to change water or filter.
 function findChange(
   design: Design,
-  loopL: number,
-  minutes: number,
-  lpm: number,
-  shedG: number,
+  {
+    loopL,
+    renewedShare,
+    minutes,
+    lpm,
+    shedG,
+  }: Readonly<Record<"loopL" | "renewedShare" | "minutes" | "lpm" | "shedG", number>>,
 ): Pick<LoopFigures, "showers" | "because" | "mostDays" | "buildUpGPerL"> {
   let showers = 0;
-  while (showers < 500 && computeBuildUp(shedG, loopL, LOOP_RENEWED_SHARE, showers + 1) <= MOST_BUILD_UP) showers += 1;
+  while (showers < 500 && computeBuildUp(shedG, loopL, renewedShare, showers + 1) <= MOST_BUILD_UP) showers += 1;
   const reasons: { readonly because: ChangeReason; readonly showers: number }[] = [{ because: "buildUp", showers }];
   const shower = Math.max(0.1, lpm * minutes);
   for (const { spec } of design.gear) {
@@ -171,7 +179,7 @@ function findChange(
     if (spec.kind === "uvLamp") reasons.push({ because: "lamp", showers: Math.floor((spec.lifeHours * 60) / minutes) });
   }
   const first = reasons.reduce((a, b) => (b.showers < a.showers ? b : a));
-  const buildUpGPerL = computeBuildUp(shedG, loopL, LOOP_RENEWED_SHARE, first.showers);
+  const buildUpGPerL = computeBuildUp(shedG, loopL, renewedShare, first.showers);
   return { ...first, mostDays: MOST_DAYS_WARM, buildUpGPerL };
 }
 

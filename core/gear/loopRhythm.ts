@@ -1,6 +1,8 @@
 import { computeTimesPerDay, countPeople, listStretches } from "../days/rates";
+import { findUseEnd, listStores } from "../days/stores";
 import type { Design } from "../design/design";
-import type { Habits } from "../design/habits";
+import type { Use } from "../design/habits";
+import { buildNetwork } from "../falls/network";
 import { type ChangeReason, computeLoopFigures, type LoopFigures } from "./loopFigures";
 
 /** How the loop's water and current fit the days. */
@@ -21,7 +23,7 @@ export type LoopRhythm = {
 export function computeLoopRhythm(design: Design): LoopRhythm | null {
   const figures = computeLoopFigures(design);
   if (!figures) return null;
-  const showersPerDay = countShowersPerDay(design.habits);
+  const showersPerDay = countShowersPerDay(design);
   const byShowers = showersPerDay > 0 ? figures.showers / showersPerDay : Number.POSITIVE_INFINITY;
   return {
     showersPerDay,
@@ -61,9 +63,17 @@ export function comparePlainSchool(
   };
 }
 
-// In the way a stay begins in.
-function countShowersPerDay(habits: Habits): number {
+// In the way a stay begins in; only what runs back into the loop is showered on it.
+function countShowersPerDay(design: Design): number {
+  const { habits } = design;
   const people = countPeople(habits.people);
-  const uses = listStretches(habits)[0]?.way.uses ?? [];
-  return uses.reduce((sum, use) => (use.kind === "shower" ? sum + computeTimesPerDay(use, people) : sum), 0);
+  const uses = (listStretches(habits)[0]?.way.uses ?? []).filter(({ kind }) => kind === "shower");
+  if (uses.length === 0) return 0;
+  const network = buildNetwork(design);
+  const stores = listStores(design);
+  const isLooped = (use: Use): boolean => {
+    const end = findUseEnd(network, stores, use);
+    return end.kind === "store" && stores.some(({ id, holds }) => id === end.id && holds === "loop");
+  };
+  return uses.reduce((sum, use) => (isLooped(use) ? sum + computeTimesPerDay(use, people) : sum), 0);
 }

@@ -107,7 +107,7 @@ test("tests of the water move what a shower sheds to what they read, the more of
             line({ kind: "waterTest", at: `${day}T10:00`, amount: computeBuildUp(2 * share, loopL, 0.1, 4) * 1000 }),
           ];
         }).flat();
-        const learnt = learnLoopWater(log, loopL, null);
+        const learnt = learnLoopWater(log, { loopL, renewedShare: 0.1 }, null);
         expect(learnt.tests).toBe(n);
         expect(learnt.shedShare).toBeCloseTo((2 + n * share) / (2 + n), 9);
       },
@@ -117,13 +117,18 @@ test("tests of the water move what a shower sheds to what they read, the more of
 
 test("a test without a shower before it teaches nothing, and what sheds more is changed no later", () => {
   const log = [line({ kind: "waterTest", at: "2026-05-01T08:00", amount: 900 })];
-  expect(learnLoopWater(log, 30, null)).toEqual({ shedShare: 1, tests: 0, unused: 1, last: null });
+  expect(learnLoopWater(log, { loopL: 30, renewedShare: 0.1 }, null)).toEqual({
+    shedShare: 1,
+    tests: 0,
+    unused: 1,
+    last: null,
+  });
   const after = [
     line({ kind: "showers", at: "2026-05-01T07:00", amount: 3 }),
     line({ kind: "dump", at: "2026-05-01T07:30", storeId: "loop" }),
     ...log,
   ];
-  expect(learnLoopWater(after, 30, "loop").unused).toBe(1);
+  expect(learnLoopWater(after, { loopL: 30, renewedShare: 0.1 }, "loop").unused).toBe(1);
   const design = readDemo("kranich-loop");
   const showers = [0.5, 1, 2, 5, 40].map((share) => computeLoopFigures(design, 8, share)!.showers);
   expect(showers).toEqual([...showers].sort((a, b) => b - a));
@@ -159,4 +164,17 @@ test("a non-return with water at its outlet only is the wrong way round", async 
     }),
   };
   expect(told(turned)).toBe(1);
+});
+
+test("what a shower renews is what it loses: a tenth of the water it uses, so more builds up in a large loop on short showers", () => {
+  const design = readDemo("kranich-loop");
+  fc.assert(
+    fc.property(fc.double({ min: 0.5, max: 60, noNaN: true }), (minutes) => {
+      const { freshL, lostL, loopL, renewedShare } = computeLoopFigures(design, minutes)!;
+      expect(lostL).toBeCloseTo(0.1 * freshL, 9);
+      expect(renewedShare).toBeLessThanOrEqual(0.1);
+      expect(renewedShare * loopL).toBeLessThanOrEqual(lostL + 1e-9);
+    }),
+    { numRuns: 40 },
+  );
 });

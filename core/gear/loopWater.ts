@@ -1,5 +1,6 @@
 import type { LogEntry } from "../record/record";
-import { computeBuildUp, LOOP_RENEWED_SHARE, SHED_G } from "./waterQuality";
+import type { LoopFigures } from "./loopFigures";
+import { computeBuildUp, SHED_G } from "./waterQuality";
 
 /** What the tests of the loop's water say of what a shower sheds. */
 export type LoopWater = {
@@ -22,7 +23,11 @@ const MOST_SHARE = 5;
  * figure, after so many showers since the loop was changed (its tank dumped or filled anew). The share is their mean, the
  * usual figure among them with the weight of two [C on T].
  */
-export function learnLoopWater(log: readonly LogEntry[], loopL: number, loopStoreId: string | null): LoopWater {
+export function learnLoopWater(
+  log: readonly LogEntry[],
+  { loopL, renewedShare }: Pick<LoopFigures, "loopL" | "renewedShare">,
+  loopStoreId: string | null,
+): LoopWater {
   let showers = 0;
   let sum = PRIOR_TESTS;
   let tests = 0;
@@ -36,7 +41,7 @@ export function learnLoopWater(log: readonly LogEntry[], loopL: number, loopStor
       unused += 1;
       continue;
     }
-    const reckonedGPerL = computeBuildUp(SHED_G, loopL, LOOP_RENEWED_SHARE, showers);
+    const reckonedGPerL = computeBuildUp(SHED_G, loopL, renewedShare, showers);
     sum += Math.min(MOST_SHARE, amount / 1000 / reckonedGPerL);
     tests += 1;
     last = { at, gPerL: amount / 1000, reckonedGPerL };

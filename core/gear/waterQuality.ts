@@ -16,6 +16,13 @@ export const MOST_BUILD_UP = 0.6;
 /** Of the loop water a shower uses, so much is lost with the towel and the tray and made up with fresh, as a share [T]. */
 export const LOOP_RENEWED_SHARE = 0.1;
 
+/**
+ * Share of the loop's own water that one shower renews, [0, 0.1]: what is lost of `usedL` ≥ 0 against `loopL` > 0. A long shower
+ * on little water counts no more than a tenth: less is renewed, so more builds up, on the safe side [C on T].
+ */
+export const computeRenewedShare = (usedL: number, loopL: number): number =>
+  LOOP_RENEWED_SHARE * Math.min(1, usedL / loopL);
+
 export type UvChamber = {
   /** What the lamp gives at 254 nm when new, W. */
   readonly uvcWatts: number;

@@ -106,7 +106,7 @@ export function StayFigures() {
       ))}
       {loop && (
         <p className="py-0.5 text-[13.5px] leading-snug" data-testid="loop-rhythm">
-          {describeLoopRhythm(loop, units)}{" "}
+          {describeLoopRhythm(loop, units, balance.endsBy.here?.days ?? null)}{" "}
           {fresh && loop.showersPerDay > 0
             ? describePlainSchool(comparePlainSchool(loop, fresh.days.here!, fresh.meanLPerDay), units)
             : ""}

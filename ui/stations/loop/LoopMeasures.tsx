@@ -147,7 +147,7 @@ function Figures() {
   const log = useRecords((state) => state.log);
   const usual = useMemo(() => computeLoopFigures(design), [design]);
   const storeId = design.tanks.find(({ holds }) => holds === "loop")?.id ?? null;
-  const water = useMemo(() => (usual ? learnLoopWater(log, usual.loopL, storeId) : null), [log, usual, storeId]);
+  const water = useMemo(() => (usual ? learnLoopWater(log, usual, storeId) : null), [log, usual, storeId]);
   const figures = useMemo(
     () => (water && water.tests > 0 ? computeLoopFigures(design, USUAL_MINUTES, water.shedShare) : usual),
     [design, water, usual],
