@@ -161,7 +161,7 @@ for (const name of oneRig("Puppenwagen")) {
     await height.blur();
     await page.keyboard.press("6");
     const holes = page.getByRole("group", { name: "Holes to drill" });
-    await expect(holes).toContainText("stay to its edge");
+    await expect(holes).toContainText("to its edge");
     await holes
       .getByRole("button", { name: /^Hole in the wall/ })
       .first()

@@ -30,7 +30,7 @@ test("Kranich: a dump line goes to the side, is shut, climbs when its end is lif
   await expect(high).toHaveCount(0);
   // what stands before a valve at its end is told
   await line.getByLabel("Valve at its end").check();
-  await expect(line).toContainText(/Before the valve at its end .*L stand in it/);
+  await expect(line).toContainText(/Before the valve at its end .*L stands in it/);
   await line.getByLabel("Valve at its end").uncheck();
   // it is a step of the building, with a cap to buy, and comes back after a reload
   await page

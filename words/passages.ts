@@ -8,7 +8,7 @@ export function describeDrilling({ nearest, behind, drillFrom, through }: Passag
     nearest === null
       ? ""
       : through === "panel"
-        ? `${length(Math.max(0, nearest.gapMm))} stays to its edge. `
+        ? `${length(Math.max(0, nearest.gapMm))} to its edge. `
         : nearest.gapMm < 0
           ? `It cuts into ${nearest.obstacle.name}. `
           : `${length(nearest.gapMm)} to ${nearest.obstacle.name}. `;

@@ -81,7 +81,7 @@ function SizeCurve({ store: { store, roomL, meanLPerDay } }: { readonly store: S
         {litres(at)} of room: {here.days === null ? "no end" : formatDays(here.days)} on the mean
         {here.sureDays !== null &&
           `; sure for ${formatNumber(here.sureDays, 0)}, ${formatNumber(certainty * 100, 0)} times in 100`}
-        . {perLitre !== null && `${litres(10)} more bring ${formatNumber(perLitre * 10, 1)} days. `}
+        . {perLitre !== null && `${litres(10)} more brings ${formatNumber(perLitre * 10, 1)} days. `}
         {bounds.fitsL !== null &&
           (bounds.fitsL > roomL.here + 0.5
             ? `Longer in its place it fits up to ${litres(bounds.fitsL)}. `
