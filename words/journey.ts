@@ -20,8 +20,13 @@ export function formatDay(date: string, withYear = false): string {
 
 export const SERVICE_NAMES = { grey: "Grey dump", toilet: "Toilet dump", fresh: "Fresh water" } as const;
 
-const share = (chance: number): string =>
-  chance < 0.01 ? "under 1" : chance > 0.99 ? "over 99" : formatNumber(chance * 100, 0);
+// A chance as it is spoken: never 0 and never 100 times.
+function timesIn100(chance: number): string {
+  if (chance < 0.01) return "less than once in 100";
+  if (chance > 0.99) return "more than 99 times in 100";
+  const times = formatNumber(chance * 100, 0);
+  return times === "1" ? "once in 100" : `${times} times in 100`;
+}
 
 /** What is done at one stop of a plan: "Dump Grey tank, fill fresh water". What comes from a toilet is rinsed after it. */
 export function describeService(
@@ -89,10 +94,10 @@ export function describeReason(
   const why =
     because.untilDay > day
       ? [
-          `Without it ${describeStore(because.storeId, design)} would be ${word} by ${formatDay(addDays(from, because.untilDay))}, ${share(because.chance)} times in 100.`,
+          `Without it ${describeStore(because.storeId, design)} would be ${word} by ${formatDay(addDays(from, because.untilDay))}, ${timesIn100(because.chance)}.`,
         ]
       : [];
-  const weight = dumpedKg >= 5 ? [`You drive on ${formatQuantity(dumpedKg, "weight", units)} lighter.`] : [];
+  const weight = dumpedKg >= 5 ? [`You go on ${formatQuantity(dumpedKg, "weight", units)} lighter.`] : [];
   return [...why, ...weight].join(" ");
 }
 
@@ -122,12 +127,12 @@ function tellPlan(plan: DumpPlan, design: Design, from: string, certainty: numbe
       plan.detourKm >= 1
         ? ` ${formatDistance(plan.detourKm, units)} out of the way for it, by the crow and a third more.`
         : "";
-    return `${count === 0 ? "No stop to dump or fill" : count === 1 ? "One stop to dump or fill" : `${count} stops to dump or fill`}: nothing runs over or dry, ${share(plan.holdsWith)} times in 100 (${wanted} wanted).${detour}`;
+    return `${count === 0 ? "No stop to dump or fill" : count === 1 ? "One stop to dump or fill" : `${count} stops to dump or fill`}: nothing runs over or dry, ${timesIn100(plan.holdsWith)} (${wanted} wanted).${detour}`;
   }
   const { breaks } = plan;
   if (!breaks) return "This journey cannot be planned: no store fills or empties.";
   const word = breaks.storeId === FRESH_ID ? "runs dry" : "runs over";
-  return `It does not hold: from ${formatDay(addDays(from, breaks.day))} on ${describeStore(breaks.storeId, design)} ${word} oftener than ${wanted} allows, although every chance before is used. Add a stop with ${findMissing(breaks.storeId, design)} before then, or use less.`;
+  return `It does not hold: from ${formatDay(addDays(from, breaks.day))} on ${describeStore(breaks.storeId, design)} ${word} more often than ${wanted} allows, although every chance before is used. Add a stop with ${findMissing(breaks.storeId, design)} before then, or use less.`;
 }
 
 // What a stop would have to offer.
