@@ -29,6 +29,10 @@ for (const name of oneRig("Puppenwagen")) {
     await expect(row).toContainText(String(original).replace("-", "\u2212"));
     await expect(row).toContainText(String(changed).replace("-", "\u2212"));
     await expect(sheet.getByText("Grey tank is different: place")).toBeVisible();
+    // what is alike is folded away until it is asked for
+    await expect(sheet.getByRole("row", { name: /Pumps, filters, valves/ })).toHaveCount(0);
+    await sheet.getByRole("button", { name: /the same: show$/ }).click();
+    await expect(sheet.getByRole("row", { name: /Pumps, filters, valves/ })).toBeVisible();
     if (name === "Puppenwagen") await expectAccessible(page);
     await sheet
       .getByRole("listitem")

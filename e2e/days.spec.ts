@@ -82,6 +82,27 @@ test("uses: one added, sent into a canister, refused where it is wrong; people a
   await expectAccessible(page);
 });
 
+test("a machine nobody counts is told and counted by one press; guests of the weekend are told while all are aboard", async ({
+  page,
+}) => {
+  await openWorkbench(page);
+  await openSample(page, "Kranich");
+  await page.keyboard.press("4");
+  await page.getByLabel("Add a fixture", { exact: true }).selectOption("washingMachine");
+  const findings = page.getByRole("region", { name: "Findings" });
+  await expect(findings).toContainText("Nothing is counted for Washing machine");
+  await page.keyboard.press("2");
+  const verdict = await page.getByTestId("stay").innerText();
+  await page.getByRole("button", { name: "Count the usual for Washing machine" }).click();
+  await expect(findings).not.toContainText("Nothing is counted");
+  await expect(page.getByTestId("stay")).not.toHaveText(verdict);
+  const uses = page.getByRole("group", { name: "Uses", exact: true });
+  await expect(uses.getByRole("button", { name: /^Washing machine/ })).toBeVisible();
+  await expect(page.getByTestId("everyone-aboard")).toHaveCount(0);
+  await page.getByLabel("Add people").selectOption({ label: "Guests" });
+  await expect(page.getByTestId("everyone-aboard")).toContainText(/While everyone is aboard, it lasts \d/);
+});
+
 test("stays lived through in the worker: which tank ends how many; the same again says the same", async ({ page }) => {
   await openWorkbench(page);
   await page.keyboard.press("2");

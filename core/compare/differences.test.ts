@@ -5,7 +5,7 @@ import type { Design } from "../design/design";
 import { applyEdit, type EditOp } from "../design/edit";
 import { buildAddFixture } from "../edits/fixtureEdits";
 import { evaluate } from "../evaluate/evaluate";
-import { buildTakeOver, type Difference, listDifferences } from "./differences";
+import { buildTakeOver, type Difference, listDifferences, toDifferenceKey } from "./differences";
 import { listFindingsApart, summarize } from "./summary";
 
 function apply(design: Design, edit: Parameters<typeof applyEdit>[1] | null): Design {
@@ -38,6 +38,7 @@ test("every difference taken over, nothing is left between two variants but what
     ops: [{ op: "set", path: ["lines", "sink-drain", "bendsMm", 1, "z"], value: -95 }],
   });
   const differences = listDifferences(kranich, there);
+  expect(new Set(differences.map(toDifferenceKey)).size).toBe(differences.length);
   expect(differences.map(tellShort)).toEqual([
     ["basin", "onlyThere"],
     ["grey", "changed", "ports"],

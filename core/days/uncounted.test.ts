@@ -110,3 +110,38 @@ test("what happens never, or sends nothing down, counts for nothing; a way nobod
   const idle = { ...design.habits.ways[0]!, id: "idle", uses: [] };
   expect(namesOf({ ...design, habits: { ...design.habits, ways: [...design.habits.ways, idle] } })).toEqual([]);
 });
+
+test("an icebox that melts into a tank is asked for by itself, and counted out of no tank; one that drains overboard is not", () => {
+  const bare = readDemo("kranich");
+  const design = apply(bare, buildAddFixture(bare, "iceboxDrain", "Icebox"));
+  const other = withUses(design, (uses) => [
+    ...uses,
+    { ...uses[0]!, id: "o", kind: "other", sendsL: 1, fixtureId: "sink" },
+  ]);
+  expect([namesOf(design), namesOf(other)]).toEqual([["iceboxdrain"], ["iceboxdrain"]]);
+  const fresh = (d: Design) => evaluate(d).balance.stores.find(({ holds }) => holds === "fresh")!.meanLPerDay;
+  const counted = apply(design, buildCountFixtures(design));
+  expect(fresh(counted)).toBeCloseTo(fresh(design), 9);
+  const heads = readDemo("otter-heads");
+  const box = heads.fixtures.find(({ kind }) => kind === "iceboxDrain")!;
+  expect(listUncounted(heads).map(({ fixture }) => fixture.id)).not.toContain(box.id);
+});
+
+test("a use that ends overboard counts for no fixture that fills a tank", () => {
+  const heads = readDemo("otter-heads");
+  // the only shower of these days is taken where it runs overboard
+  const drain = heads.lines.find((line) => line.kind === "drain" && line.fromFixture === "showertray")!;
+  const tank = heads.tanks.find(({ holds }) => holds === "grey")!;
+  const port = { ...tank.ports[0]!, id: "tray", kind: "inlet" as const };
+  const moved: Design = {
+    ...heads,
+    tanks: heads.tanks.map((one) => (one === tank ? { ...one, ports: [...one.ports, port] } : one)),
+    lines: heads.lines.map((line) =>
+      line === drain && line.kind === "drain"
+        ? { ...line, to: { kind: "inlet", tankId: tank.id, portId: "tray" } }
+        : line,
+    ),
+  };
+  expect(namesOf(heads)).not.toContain("showertray");
+  expect(namesOf(moved)).toContain("showertray");
+});
