@@ -133,6 +133,15 @@ export function describeHeadsFinding(finding: FindingOf<"heads">, { part, length
         why: `Its top is ${length(finding.underMm)} under the rim or outlet of ${finding.bowlName}: it holds nothing back, and the bowl can fill or empty by itself.`,
         advice: "Lead the hose up over the bowl's rim, and on a boat over the worst waterline too.",
       };
+    case "fixtureUncounted": {
+      const { fixtureName, others, wayName } = finding;
+      const rest = others === 0 ? "" : others === 1 ? " and one more" : ` and ${others} more`;
+      return {
+        title: `Nothing is counted for ${fixtureName}${rest}`,
+        why: `In “${wayName}” no water goes down there: what fills the tank, and what it takes of the fresh water, is left out. It lasts less long than is said.`,
+        advice: "Say under Days what is done there, and how often.",
+      };
+    }
     case "toiletUnused":
       return {
         title: `Nothing is done on ${part} in “${finding.wayName}”`,

@@ -150,15 +150,6 @@ export function describeTankFinding(
         why: "So no tank fills, and how many days it lasts is not worked out.",
         advice: "Add under Days what you do with water.",
       };
-    case "fixtureUncounted": {
-      const { fixtureName, others, wayName } = finding;
-      const rest = others === 0 ? "" : others === 1 ? " and one more" : ` and ${others} more`;
-      return {
-        title: `Nothing is counted for ${fixtureName}${rest}`,
-        why: `In “${wayName}” no water goes down there: what fills the tank, and what it takes of the fresh water, is left out. It lasts less long than is said.`,
-        advice: "Say under Days what is done there, and how often.",
-      };
-    }
     case "senderReversed":
       return {
         title: `The gauge of ${part} is upside down`,

@@ -2,6 +2,7 @@ import type { Design } from "../design/design";
 import type { Use, Way } from "../design/habits";
 import type { PartRef } from "../design/part";
 import { REST_L, URINE_L } from "../heads/toiletKinds";
+import { isToiletUse } from "./isToiletUse";
 
 export type UnusedToilet = {
   /** The toilet that is there. */
@@ -9,9 +10,6 @@ export type UnusedToilet = {
   /** The ways of living that are lived and in which nothing is done on any toilet. */
   readonly ways: readonly Way[];
 };
-
-/** Whether a use is done on a toilet. */
-export const isToiletUse = ({ kind }: Pick<Use, "kind">): boolean => kind === "toilet" || kind === "urine";
 
 /** A toilet nobody uses in a way of living that is lived: how long its tank or vessel lasts is then not worked out. */
 export function findUnusedToilet({ gear, fixtures, habits }: Design): UnusedToilet | null {

@@ -1,4 +1,5 @@
-import { findUnusedToilet, isToiletUse, listUsualToiletUses } from "../days/toiletUse";
+import { isToiletUse } from "../days/isToiletUse";
+import { findUnusedToilet, listUsualToiletUses } from "../days/toiletUse";
 import type { Design } from "../design/design";
 import { applyEdit, type Edit, type EditOp } from "../design/edit";
 import { freeId } from "../design/freeId";

@@ -1,5 +1,5 @@
+import { isToiletUse } from "../days/isToiletUse";
 import { listStretches } from "../days/rates";
-import { isToiletUse } from "../days/toiletUse";
 import type { Design } from "../design/design";
 import type { FixtureKind } from "../design/plumbing";
 import type { DrainPath } from "../falls/drainPath";

@@ -26,7 +26,16 @@ export type Judged = {
 /** Areas that every rig has: their checks come along with the sums. In this order a finding is told within its severity. */
 const ALWAYS = ["drains", "trapAir", "lines", "clashes"] as const;
 /** Areas that only some rigs have something of; who evaluates without them is told so by `DomainMissing`. */
-export const FITTED_IDS = ["junctions", "gear", "through", "fittings", "hull", "heads", "dumpLines"] as const;
+export const FITTED_IDS = [
+  "junctions",
+  "gear",
+  "through",
+  "fittings",
+  "hull",
+  "heads",
+  "dumpLines",
+  "counted",
+] as const;
 const AFTER = ["ramps", "tanks", "uses", "whole"] as const;
 
 /** In the order of the telling: it follows the water, and what concerns the whole rig comes last. */
@@ -44,6 +53,7 @@ export const CONCERNS: Readonly<Record<FittedId, (design: Design) => boolean>> =
   through: ({ rig }) => rig.waterlineZMm !== null,
   fittings: ({ rig }) => rig.waterlineZMm !== null,
   hull: ({ rig }) => rig.hull !== null && rig.hull !== undefined,
+  counted: ({ fixtures, habits }) => fixtures.some(({ id }) => !isUsedAlways(habits, id)),
   dumpLines: ({ lines }) => lines.some(({ kind }) => kind === "dumpLine"),
   heads: ({ gear, lines, fixtures, rig, tanks }) =>
     gear.length > 0 ||
@@ -52,6 +62,12 @@ export const CONCERNS: Readonly<Record<FittedId, (design: Design) => boolean>> =
     lines.some(({ kind }) => kind === "hose") ||
     fixtures.some(({ kind }) => kind === "gravityToilet" || kind === "urineDiverter"),
 };
+
+// Something is said to go down it in every way of living that is lived.
+const isUsedAlways = ({ ways, stretches }: Design["habits"], id: string): boolean =>
+  ways
+    .filter((way) => stretches.some(({ wayId }) => wayId === way.id))
+    .every(({ uses }) => uses.some(({ fixtureId, times, sendsL }) => fixtureId === id && times > 0 && sendsL > 0));
 
 /** The areas that a design has something of, of those that only some rigs have. */
 export const listFitted = (design: Design): FittedId[] => FITTED_IDS.filter((id) => CONCERNS[id](design));

@@ -21,7 +21,6 @@ const ALWAYS = {
   partBelowSill: ["fall", "part", "should"],
   useOverfillsTank: ["tank", "part", ["must", "should"]],
   nothingUsed: ["tank", "part", "should"],
-  fixtureUncounted: ["tank", "part", "should"],
   urineInGrey: ["tank", "part", "should"],
   loopFouled: ["tank", "part", ["must", "should"]],
   legBackwards: ["fall", "part", "must"],

@@ -29,13 +29,6 @@ type Numbers =
       readonly tankName: string;
     }
   | { readonly code: "nothingUsed"; readonly wayName: string }
-  | {
-      readonly code: "fixtureUncounted";
-      readonly fixtureName: string;
-      /** How many more there are. */
-      readonly others: number;
-      readonly wayName: string;
-    }
   | { readonly code: "urineInGrey" }
   | { readonly code: "noWaterline" }
   | { readonly code: "partOutside"; readonly byMm: number }

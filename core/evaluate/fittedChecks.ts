@@ -1,6 +1,7 @@
 import { checkAboard } from "./checkAboard";
 import { checkAirGaps } from "./checkAirGaps";
 import { checkBowlHoses } from "./checkBowlHoses";
+import { checkCounted } from "./checkCounted";
 import { checkBlackOutlets, checkDumpLines } from "./checkDumpLines";
 import { checkFittings } from "./checkFittings";
 import { checkGear } from "./checkGear";
@@ -26,6 +27,7 @@ export const FITTED_CHECKS: Readonly<Record<FittedId, Check>> = {
     ...checkTapFlows(design),
   ],
   through: ({ design }) => [...checkThrough(design), ...checkSeaInlets(design)],
+  counted: ({ design, network }) => checkCounted(design, network),
   fittings: ({ design }) => checkFittings(design),
   dumpLines: ({ design }) => checkDumpLines(design),
   hull: ({ design }) => checkHull(design),

@@ -35,6 +35,7 @@ export const FITTED_FINDINGS = {
   joinedWithoutGap: ["gear", "loop", "should"],
   toiletLongRun: ["heads", "heads", "should"],
   loopUnderBowl: ["heads", "heads", "must"],
+  fixtureUncounted: ["heads", "part", "should"],
   toiletUnused: ["heads", "heads", "should"],
   seacockMissing: ["gear", "through", ["must", "should"]],
   metalUnfit: ["gear", "through", ["must", "should"]],

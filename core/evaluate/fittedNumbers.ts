@@ -92,6 +92,13 @@ export type FittedNumbers =
   /** A vented loop whose top lies under what it has to stand over at its bowl. */
   | { readonly code: "loopUnderBowl"; readonly underMm: number; readonly bowlName: string; readonly otherId: string }
   /** A way of living in which nothing is done on the toilet, and how many such ways there are. */
+  | {
+      readonly code: "fixtureUncounted";
+      readonly fixtureName: string;
+      /** How many more there are. */
+      readonly others: number;
+      readonly wayName: string;
+    }
   | { readonly code: "toiletUnused"; readonly wayName: string; readonly ways: number }
   | { readonly code: "dumpLineHigh"; readonly byMm: number }
   /** As the rig stands to dump; litres that stay in its sags, 0 where next to nothing does. */

@@ -35,7 +35,6 @@ import {
 } from "../traps/trapRisks";
 import { computeLeastSealMm, computeTrapWater } from "../traps/trapSeal";
 import { checkClashes } from "./checkClashes";
-import { checkCounted } from "./checkCounted";
 import { checkDesign } from "./checkDesign";
 import { checkDrain } from "./checkDrain";
 import { checkLineLegs, listLinePassages } from "./checkLineLegs";
@@ -55,11 +54,7 @@ const CHECKS: Readonly<Record<Exclude<DomainId, FittedId | "drains">, Check>> = 
   clashes: ({ design, paths }) => checkClashes(design, paths),
   ramps: ({ design, ramps, lows }) => checkRamps(design, ramps, lows),
   tanks: ({ design, tanks }) => design.tanks.flatMap((tank, i) => checkTank(design, tank, tanks[i]!)),
-  uses: ({ design, network, paths, tanks }) => [
-    ...checkReceivers(design, paths),
-    ...checkUses(design, network, tanks),
-    ...checkCounted(design, network),
-  ],
+  uses: ({ design, network, paths, tanks }) => [...checkReceivers(design, paths), ...checkUses(design, network, tanks)],
   whole: ({ design, balance }) => checkDesign(design, balance),
 };
 
