@@ -6,6 +6,7 @@ import { summarize } from "@/core/compare/summary";
 import type { Design } from "@/core/design/design";
 import { isReadyFor } from "@/store/fitted";
 import { useWorkbench } from "@/store/useWorkbench";
+import * as WORDS from "@/words/panels/compare/compareSheet";
 import { Button } from "../kit/Button";
 import { FIELD_LOOK } from "../kit/FieldRow";
 import { Sheet } from "../kit/Sheet";
@@ -39,21 +40,16 @@ export function CompareSheet({ onClose }: { readonly onClose: () => void }) {
     };
   }, [otherId]);
   return (
-    <Sheet
-      title="Compare"
-      about="The open design beside another one. Duplicate a design to try a variant."
-      onClose={onClose}
-      size="wide"
-    >
+    <Sheet title={WORDS.compare} about={WORDS.theOpenDesignBesideAnother} onClose={onClose} size="wide">
       {others.length === 0 ? (
-        <p>There is no other design yet. Duplicate this one under Designs, change it, then compare.</p>
+        <p>{WORDS.thereIsNoOtherDesign}</p>
       ) : (
         <>
           <div className="flex flex-wrap items-center gap-3">
             <span className="plate text-[18px]">{here.name}</span>
-            <span className="text-faint">beside</span>
+            <span className="text-faint">{WORDS.beside}</span>
             <select
-              aria-label="The other design"
+              aria-label={WORDS.theOtherDesign}
               value={otherId}
               onChange={(event) => setOtherId(event.target.value)}
               className={`min-w-44 text-[15px] ${FIELD_LOOK}`}
@@ -70,12 +66,12 @@ export function CompareSheet({ onClose }: { readonly onClose: () => void }) {
                 void session.open(otherId);
               }}
             >
-              <ArrowRightLeft size={14} aria-hidden /> Open it instead
+              <ArrowRightLeft size={14} aria-hidden /> {WORDS.openItInstead}
             </Button>
           </div>
           {isMissing && (
             <p role="alert" className="pt-3 text-signal">
-              That design cannot be read just now. Try again, or pick another one.
+              {WORDS.thatDesignCannotBeRead}
             </p>
           )}
           {there && <Comparison here={here} there={there} onClose={onClose} />}

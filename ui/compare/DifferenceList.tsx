@@ -5,6 +5,7 @@ import type { Design } from "@/core/design/design";
 import { change, tell, undo } from "@/store/workbench";
 import { describeDifference } from "@/words/compare";
 import { describeFault } from "@/words/faults";
+import * as WORDS from "@/words/panels/compare/differenceList";
 import { Button } from "../kit/Button";
 
 type DifferenceListProps = {
@@ -21,23 +22,15 @@ export function DifferenceList({ here, there, differences }: DifferenceListProps
     if (!edit) return;
     const outcome = change(edit);
     const fault = outcome.ok ? null : outcome.faults[0];
-    const text = fault ? describeFault(fault) : "That is not possible here.";
-    setRefusal(
-      outcome.ok
-        ? null
-        : { key: toDifferenceKey(difference), text: `${text} Copy what it belongs to first, then this again.` },
-    );
+    const text = fault ? describeFault(fault) : WORDS.thatIsNotPossibleHere;
+    setRefusal(outcome.ok ? null : { key: toDifferenceKey(difference), text: WORDS.copyWhatItBelongsTo(text) });
     if (outcome.ok)
-      tell(`${describeDifference(difference).name} is copied here.`, { action: { label: "Undo", run: undo } });
+      tell(WORDS.isCopiedHere(describeDifference(difference).name), { action: { label: "Undo", run: undo } });
   };
   return (
     <>
-      <h3 className="plate mt-5 mb-1 text-[17px]">Where they differ</h3>
-      {differences.length === 0 && (
-        <p className="text-faint">
-          Nowhere: rig, parts, gear, habits and rules are the same. Names and notes of the designs are not compared.
-        </p>
-      )}
+      <h3 className="plate mt-5 mb-1 text-[17px]">{WORDS.whereTheyDiffer}</h3>
+      {differences.length === 0 && <p className="text-faint">{WORDS.nowhereRigPartsGearHabits}</p>}
       <ul>
         {differences.map((difference) => {
           const { name, how } = describeDifference(difference);
@@ -49,7 +42,7 @@ export function DifferenceList({ here, there, differences }: DifferenceListProps
                 <span className="min-w-0 flex-1 leading-snug">
                   {name} <span className="text-faint">{how}</span>
                 </span>
-                {canTake && <Button onClick={() => take(difference)}>Copy it here</Button>}
+                {canTake && <Button onClick={() => take(difference)}>{WORDS.copyItHere}</Button>}
               </div>
               {refusal?.key === key && (
                 <p role="alert" className="pb-1 text-[13px] text-signal">

@@ -2,6 +2,7 @@
 import { useState } from "react";
 import { useWorkbench } from "@/store/useWorkbench";
 import { type Compared, listFigureRows } from "@/words/compare";
+import * as WORDS from "@/words/panels/compare/figureTable";
 import { Button } from "../kit/Button";
 
 /** What both designs come to, side by side: first what differs, and on a press what is alike too. */
@@ -13,11 +14,11 @@ export function FigureTable({ here, there }: { readonly here: Compared; readonly
   const shown = isWhole ? rows : rows.filter(({ isSame }) => !isSame);
   return (
     <>
-      <table className="w-full text-[14px]" aria-label="Both designs in figures">
+      <table className="w-full text-[14px]" aria-label={WORDS.bothDesignsInFigures}>
         <thead>
           <tr className="border-b border-ink text-left">
             <th className="font-normal text-faint">
-              <span className="sr-only">Figure</span>
+              <span className="sr-only">{WORDS.figure}</span>
             </th>
             <th className="plate pb-1 text-right">{here.design.name}</th>
             <th className="plate pb-1 pl-3 text-right">{there.design.name}</th>
@@ -37,10 +38,10 @@ export function FigureTable({ here, there }: { readonly here: Compared; readonly
           ))}
         </tbody>
       </table>
-      {shown.length === 0 && <p className="py-1 text-faint">Every figure is the same.</p>}
+      {shown.length === 0 && <p className="py-1 text-faint">{WORDS.everyFigureIsTheSame}</p>}
       {alike > 0 && (
         <Button look="bare" aria-expanded={isWhole} onClick={() => setWhole(!isWhole)}>
-          {isWhole ? "Only what differs" : `${alike === 1 ? "One figure is" : `${alike} figures are`} the same: show`}
+          {isWhole ? WORDS.onlyWhatDiffers : WORDS.theSameShow(alike === 1 ? "One figure is" : `${alike} figures are`)}
         </Button>
       )}
     </>

@@ -4,6 +4,7 @@ import type { Design } from "@/core/design/design";
 import type { Finding } from "@/core/evaluate/findings";
 import { useWorkbench } from "@/store/useWorkbench";
 import type { Compared } from "@/words/compare";
+import * as WORDS from "@/words/panels/compare/findingsApart";
 import { describeFinding } from "@/words/tellFinding";
 import type { Units } from "@/words/units";
 import { openFinding } from "../findings/openFinding";
@@ -17,8 +18,8 @@ export function FindingsApart({ here, there, onClose }: FindingsApartProps) {
   if (apart.here.length + apart.there.length === 0) return null;
   return (
     <div data-testid="findings-apart">
-      <Told title="Said only here" design={here.design} findings={apart.here} onClose={onClose} />
-      <Told title={`Said only of ${there.design.name}`} design={there.design} findings={apart.there} onClose={null} />
+      <Told title={WORDS.saidOnlyHere} design={here.design} findings={apart.here} onClose={onClose} />
+      <Told title={WORDS.saidOnlyOf(there.design.name)} design={there.design} findings={apart.there} onClose={null} />
     </div>
   );
 }

@@ -2,6 +2,7 @@
 import { useEffect, useState } from "react";
 import type { Design } from "@/core/design/design";
 import type { StandingMap } from "@/core/evaluate/standingMap";
+import * as WORDS from "@/words/panels/compare/smallMap";
 import { ask } from "@/workers/client";
 import { StandingField } from "../level/StandingField";
 
@@ -25,8 +26,10 @@ export function SmallMap({ design, rangeDeg }: { readonly design: Design; readon
         <StandingField map={map} pixels={240} />
       </div>
       <figcaption className="text-[12.5px] text-faint">
-        {design.name}. Right: {isBoat ? "bow" : "nose"} high. Up: {isBoat ? "port" : "left"} side high, {rangeDeg}° at
-        the edge.
+        {design.name}
+        {WORDS.right} {isBoat ? WORDS.bow : WORDS.nose} {WORDS.highUp} {isBoat ? WORDS.port : WORDS.left}{" "}
+        {WORDS.sideHigh} {rangeDeg}
+        {WORDS.atTheEdge}
       </figcaption>
     </figure>
   );

@@ -1,3 +1,4 @@
+import * as WORDS from "@/words/panels/drawing/collisionMarks";
 import { formatLength, type Units } from "@/words/units";
 import { HaloText } from "./HaloText";
 
@@ -21,7 +22,7 @@ export function CollisionMarks({ marks, units }: { readonly marks: readonly Mark
       ))}
       {named.map(({ id, x, y, lacksMm }) => (
         <HaloText key={id} x={x + 11} y={y - 6} tone="signal">
-          {`${formatLength(Math.ceil(lacksMm), units)} lack`}
+          {WORDS.lack(formatLength(Math.ceil(lacksMm), units))}
         </HaloText>
       ))}
     </g>

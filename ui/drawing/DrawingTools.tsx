@@ -1,5 +1,6 @@
 import { Maximize2, ZoomIn, ZoomOut } from "lucide-react";
 import { memo } from "react";
+import * as WORDS from "@/words/panels/drawing/drawingTools";
 import { Button } from "../kit/Button";
 import type { Zooming } from "./useZoom";
 
@@ -15,13 +16,13 @@ export const DrawingTools = memo(function DrawingTools({
   const whole = zoom.k <= 1;
   return (
     <>
-      <Button look="bare" aria-label={`Zoom in on the ${of}`} onClick={() => zoomBy(1.5)}>
+      <Button look="bare" aria-label={WORDS.zoomInOnThe(of)} onClick={() => zoomBy(1.5)}>
         <ZoomIn size={16} aria-hidden />
       </Button>
       <Button
         look="bare"
         className="phone:disabled:hidden"
-        aria-label={`Zoom out of the ${of}`}
+        aria-label={WORDS.zoomOutOfThe(of)}
         disabled={whole}
         onClick={() => zoomBy(1 / 1.5)}
       >
@@ -30,7 +31,7 @@ export const DrawingTools = memo(function DrawingTools({
       <Button
         look="bare"
         className="phone:disabled:hidden"
-        aria-label={`Show the whole ${of}`}
+        aria-label={WORDS.showTheWhole(of)}
         disabled={whole}
         onClick={reset}
       >

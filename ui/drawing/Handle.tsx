@@ -11,6 +11,7 @@ import { RegionContext, useWorkbench } from "@/store/useWorkbench";
 import { beginDrag, drag, endDrag, view as look, say, tell, workbench } from "@/store/workbench";
 import { describePart } from "@/words/describePart";
 import { describeFault } from "@/words/faults";
+import * as WORDS from "@/words/panels/drawing/handle";
 import { describePlaceMm } from "@/words/places";
 import { formatLength } from "@/words/units";
 import { Disc } from "./Stroke";
@@ -221,7 +222,7 @@ function sayPlace(part: Movable): void {
   const place = history && findPlaceMm(history.design, part);
   if (!place) return;
   const drain = evaluation?.drains.find(({ lineId }) => lineId === drainId) ?? evaluation?.drains[0];
-  const inHand = drain ? ` In hand at the worst ${formatLength(drain.worst.inHandMm, units)}.` : "";
+  const inHand = drain ? WORDS.inHandAtTheWorst(formatLength(drain.worst.inHandMm, units)) : "";
   say(
     `${describePart(toRef(part), history.design)}: ${describePlaceMm(place, history.design.rig.kind, units)}.${inHand}`,
   );

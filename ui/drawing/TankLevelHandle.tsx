@@ -4,6 +4,7 @@ import { clamp } from "@/core/quantity/tolerance";
 import type { SectionPoint } from "@/core/section/sectionLayout";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
+import * as WORDS from "@/words/panels/drawing/tankLevelHandle";
 import { Disc } from "./Stroke";
 import { roundPx, type View } from "./view";
 
@@ -33,11 +34,11 @@ export function TankLevelHandle({ tank, view }: Props) {
     <g
       role="slider"
       tabIndex={0}
-      aria-label="Water in the tank"
+      aria-label={WORDS.waterInTheTank}
       aria-valuemin={0}
       aria-valuemax={100}
       aria-valuenow={Math.round(share * 100)}
-      aria-valuetext={`${Math.round(share * 100)} % of full`}
+      aria-valuetext={WORDS.ofFull(Math.round(share * 100))}
       className="handle"
       onPointerDown={(event) => {
         event.stopPropagation();
@@ -54,7 +55,7 @@ export function TankLevelHandle({ tank, view }: Props) {
         set(share + by);
       }}
     >
-      <title>Water in the tank: pull to fill or empty</title>
+      <title>{WORDS.waterInTheTankPull}</title>
       <Disc className="halo" x={x - 6} y={y} r={14} />
       <polygon className="grip" points={`${x},${y} ${x - 11},${y - 6} ${x - 11},${y + 6}`} />
     </g>

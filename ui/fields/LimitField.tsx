@@ -7,6 +7,7 @@ import { lookUpLimit } from "@/core/rules/lookUpLimit";
 import type { WorkbenchState } from "@/store/state";
 import { useWorkbench } from "@/store/useWorkbench";
 import { LIMIT_NAMES } from "@/words/limits";
+import * as WORDS from "@/words/panels/fields/limitField";
 import { describeLimitSource } from "@/words/sources";
 import { findShownDrain } from "../drawing/shown";
 import { Button } from "../kit/Button";
@@ -48,7 +49,7 @@ export const LimitField = memo(function LimitField({ id }: { readonly id: LimitI
         {isOwn && (
           <Button
             look="bare"
-            aria-label={`Back to the pack's figure: ${LIMIT_NAMES[id].name}`}
+            aria-label={WORDS.backToThePacksFigure(LIMIT_NAMES[id].name)}
             onClick={() => remove(AT, ["rules", "limits", id])}
           >
             <RotateCcw size={14} aria-hidden />

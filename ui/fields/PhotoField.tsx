@@ -4,6 +4,7 @@ import { useEffect, useRef, useState } from "react";
 import { photos } from "@/store/photos";
 import { useWorkbench } from "@/store/useWorkbench";
 import { tell } from "@/store/workbench";
+import * as WORDS from "@/words/panels/fields/photoField";
 import { describeScaled, PHOTO_REFUSED } from "@/words/photos";
 import { Button } from "../kit/Button";
 import { scalePhoto } from "../kit/scalePhoto";
@@ -19,7 +20,7 @@ type PhotoFieldProps = {
 const MOST = 12;
 
 /** Takes a photograph or picks one, scales it, and shows what there is. */
-export function PhotoField({ ids, onChange, label = "Photograph", of }: PhotoFieldProps) {
+export function PhotoField({ ids, onChange, label = WORDS.photograph, of }: PhotoFieldProps) {
   const designId = useWorkbench((state) => state.history!.design.id);
   const input = useRef<HTMLInputElement>(null);
   const add = async (file: File) => {
@@ -29,7 +30,7 @@ export function PhotoField({ ids, onChange, label = "Photograph", of }: PhotoFie
       onChange([...ids, await photos.add(designId, scaled.photo)]);
       tell(describeScaled(scaled.from, scaled.to));
     } catch {
-      tell("That could not be kept in this browser.", { tone: "warning" });
+      tell(WORDS.thatCouldNotBeKept, { tone: "warning" });
     }
   };
   return (
@@ -46,7 +47,7 @@ export function PhotoField({ ids, onChange, label = "Photograph", of }: PhotoFie
         type="file"
         accept="image/*"
         capture="environment"
-        aria-label={of ? `${label} of “${of}” from a file` : `${label} from a file`}
+        aria-label={of ? WORDS.ofFromAFile(label, of) : WORDS.fromAFile(label)}
         className="hidden"
         onChange={(event) => {
           const file = event.target.files?.[0];
@@ -69,14 +70,14 @@ export function PhotoStrip({
 }) {
   if (ids.length === 0) return null;
   return (
-    <ul aria-label="Photographs" className="flex flex-wrap gap-1.5 pt-1">
+    <ul aria-label={WORDS.photographs} className="flex flex-wrap gap-1.5 pt-1">
       {ids.map((id, i) => (
         <li key={id} className="relative">
           <Photo id={id} number={i + 1} />
           {onRemove && (
             <Button
               look="plate"
-              aria-label={`Take photograph ${i + 1} out`}
+              aria-label={WORDS.takePhotographOut(i + 1)}
               className="absolute top-0 right-0 min-h-7 px-1"
               onClick={() => onRemove(id)}
             >
@@ -111,8 +112,13 @@ function Photo({ id, number }: { readonly id: string; readonly number: number })
       if (made) URL.revokeObjectURL(made);
     };
   }, [designId, id]);
-  if (isAway) return <span className="text-[12px] text-faint">Photograph {number} is in another browser.</span>;
+  if (isAway)
+    return (
+      <span className="text-[12px] text-faint">
+        {WORDS.photograph} {number} {WORDS.isInAnotherBrowser}
+      </span>
+    );
   if (!url) return null;
   // biome-ignore lint/performance/noImgElement: it lies in this browser's own store, there is nothing to optimise
-  return <img src={url} alt={`Number ${number}`} className="h-24 w-auto border border-edge" />;
+  return <img src={url} alt={WORDS.number(number)} className="h-24 w-auto border border-edge" />;
 }

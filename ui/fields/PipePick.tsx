@@ -2,6 +2,7 @@
 import type { Pipe } from "@/core/design/plumbing";
 import { findPipeSize, PIPE_SIZES } from "@/core/parts/pipes";
 import { useWorkbench } from "@/store/useWorkbench";
+import * as WORDS from "@/words/panels/fields/pipePick";
 import { describeSize } from "@/words/parts";
 import { Pick } from "../kit/Pick";
 
@@ -12,11 +13,11 @@ export function PipePick({ pipe, onPick }: { readonly pipe: Pipe; readonly onPic
   const units = useWorkbench((state) => state.units);
   const names: Readonly<Record<string, string>> = {
     ...Object.fromEntries(PIPE_SIZES.map((size) => [size.id, describeSize(size, units)])),
-    [OWN_MEASURE]: "Measured below",
+    [OWN_MEASURE]: WORDS.measuredBelow,
   };
   return (
     <Pick
-      label="Sold as"
+      label={WORDS.soldAs}
       value={findPipeSize(pipe)?.id ?? OWN_MEASURE}
       names={names}
       onPick={(sizeId) => {

@@ -5,14 +5,15 @@ import { buildLock, isLocked } from "@/core/edits/groupEdits";
 import type { Vec3 } from "@/core/geometry/vec";
 import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
+import * as WORDS from "@/words/panels/fields/placeFields";
 import { Button } from "../kit/Button";
 import { NumberField } from "../kit/NumberField";
 import { useEdits } from "./useEdits";
 
 const AXES = [
-  { axis: "x", label: "From the rear edge" },
-  { axis: "y", label: "Left of the middle" },
-  { axis: "z", label: "Over the floor" },
+  { axis: "x", label: WORDS.fromTheRearEdge },
+  { axis: "y", label: WORDS.leftOfTheMiddle },
+  { axis: "z", label: WORDS.overTheFloor },
 ] as const;
 
 /** Where a part is, to be typed: forward from the rear edge, left of the centre line, over the finished floor. */
@@ -51,7 +52,7 @@ export function PlaceFields({
         }}
       >
         {locked ? <Lock size={14} aria-hidden /> : <LockOpen size={14} aria-hidden />}
-        {locked ? "Locked here" : "Lock it here"}
+        {locked ? WORDS.lockedHere : WORDS.lockItHere}
       </Button>
     </>
   );

@@ -4,6 +4,7 @@ import type { Line } from "@/core/design/plumbing";
 import { interpolate, type Vec3 } from "@/core/geometry/vec";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, tell } from "@/store/workbench";
+import * as WORDS from "@/words/panels/fields/pointList";
 import { isSamePart } from "../drawing/Handle";
 import { Button } from "../kit/Button";
 import { PlaceFields } from "./PlaceFields";
@@ -64,11 +65,11 @@ export function PointList({ line, routeMm, nameOf, isFixed = () => false }: Poin
                   <PlaceFields part={part} />
                   <div className="flex gap-1.5 pt-1">
                     <Button onClick={() => insertAt(index)}>
-                      <Plus size={14} aria-hidden /> One before it
+                      <Plus size={14} aria-hidden /> {WORDS.oneBeforeIt}
                     </Button>
                     {!isFixed(index) && (
                       <Button onClick={() => takeOut(index)}>
-                        <Trash2 size={14} aria-hidden /> Take it out
+                        <Trash2 size={14} aria-hidden /> {WORDS.takeItOut}
                       </Button>
                     )}
                   </div>
@@ -79,7 +80,7 @@ export function PointList({ line, routeMm, nameOf, isFixed = () => false }: Poin
         })}
       </ul>
       <Button className="mt-1" onClick={() => insertAt(beforeEnd)}>
-        <Plus size={14} aria-hidden /> One before the end
+        <Plus size={14} aria-hidden /> {WORDS.oneBeforeTheEnd}
       </Button>
     </>
   );

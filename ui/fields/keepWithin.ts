@@ -1,5 +1,6 @@
 import type { Quantity } from "@/core/workings/working";
 import { workbench } from "@/store/workbench";
+import * as WORDS from "@/words/panels/fields/keepWithin";
 import { formatQuantity } from "@/words/units";
 
 /** A figure within its bounds is kept; another is refused with the bounds, in the units it was typed in. */
@@ -11,7 +12,7 @@ export function keepWithin(
 ): string | null {
   if (value === null || !(value >= least && value <= most)) {
     const { units } = workbench.getState();
-    return `From ${formatQuantity(least, quantity, units)} to ${formatQuantity(most, quantity, units)}.`;
+    return WORDS.fromTo(formatQuantity(least, quantity, units), formatQuantity(most, quantity, units));
   }
   keep(value);
   return null;

@@ -4,6 +4,7 @@ import type { PartRef } from "@/core/design/part";
 import { useWorkbench } from "@/store/useWorkbench";
 import { change, workbench } from "@/store/workbench";
 import { describeFault } from "@/words/faults";
+import * as WORDS from "@/words/panels/fields/useEdits";
 
 /** A refusal is the sentence that says why; null is done. */
 type Refusal = string | null;
@@ -23,7 +24,7 @@ export function useEdits(): Edits {
     const outcome = change(edit);
     if (outcome.ok) return null;
     const [fault] = outcome.faults;
-    return fault ? describeFault(fault, units, workbench.getState().history?.design) : "That is not possible here.";
+    return fault ? describeFault(fault, units, workbench.getState().history?.design) : WORDS.thatIsNotPossibleHere;
   };
   return {
     apply,

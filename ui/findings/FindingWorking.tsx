@@ -4,6 +4,7 @@ import { findWorking } from "@/core/workings/findWorking";
 import { listWorkings } from "@/core/workings/listWorkings";
 import { useWorkbench } from "@/store/useWorkbench";
 import { FORMULA_WORDS } from "@/words/formulas";
+import * as WORDS from "@/words/panels/findings/findingWorking";
 import { Figure } from "../kit/Figure";
 
 /** The sum a finding rests on. */
@@ -15,7 +16,7 @@ export function FindingWorking({ finding }: { readonly finding: Finding }) {
   return (
     <p className="mt-2 text-[13px]">
       <Figure working={working.id} label={FORMULA_WORDS[working.formula].title} className="text-[15px] underline">
-        How it is worked out
+        {WORDS.howItIsWorkedOut}
       </Figure>
     </p>
   );

@@ -8,6 +8,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, tilt } from "@/store/workbench";
 import { describeAttitude } from "@/words/attitudes";
 import { CAUTION, sayBeforeDrilling } from "@/words/cautions";
+import * as WORDS from "@/words/panels/findings/findingsPanel";
 import { describeLimitSource } from "@/words/sources";
 import { describeFinding } from "@/words/tellFinding";
 import { describeFindings } from "@/words/verdict";
@@ -30,13 +31,11 @@ export function FindingsPanel() {
   if (!design || !evaluation) return null;
   const { findings } = evaluation;
   return (
-    <section aria-label="Findings" className="flex flex-col">
+    <section aria-label={WORDS.findings} className="flex flex-col">
       <h2 className="plate px-3 pt-2.5 pb-1.5 text-[16px] leading-tight">{describeFindings(evaluation)}</h2>
       {findings.length === 0 && (
         <p className="px-3 pb-2 text-[13px] text-faint">
-          {design.rig.kind === "boat"
-            ? "It drains upright, trimmed and heeled as far as you set."
-            : "It drains level and wherever it is parked."}{" "}
+          {design.rig.kind === "boat" ? WORDS.itDrainsUprightTrimmedAnd : WORDS.itDrainsLevelAndWherever}{" "}
           {sayBeforeDrilling(design.rig.kind)}
         </p>
       )}
@@ -111,7 +110,9 @@ function AlikeGroup({ alike, design, openId, children }: AlikeProps) {
         </span>
         <span className="min-w-0 flex-1">
           <span className="block leading-snug font-semibold">{title}</span>
-          <span className="block text-[13px] leading-snug text-faint">and {alike.length - 1} more like it</span>
+          <span className="block text-[13px] leading-snug text-faint">
+            {WORDS.and} {alike.length - 1} {WORDS.moreLikeIt}
+          </span>
         </span>
         <ChevronDown size={16} aria-hidden className={`mt-0.5 shrink-0 ${isOpen ? "rotate-180" : ""}`} />
       </button>
@@ -161,13 +162,15 @@ function FindingItem({ finding, design, isOpen, onToggle }: ItemProps) {
           <p className="text-[13.5px]">{advice}</p>
           {attitude && (
             <Button className="mt-1.5" onClick={() => tilt(attitude)}>
-              See it {describeAttitude(attitude, design.rig.kind)}
+              {WORDS.seeIt} {describeAttitude(attitude, design.rig.kind)}
             </Button>
           )}
           <RemedyList finding={finding} />
           <FindingWorking finding={finding} />
           {finding.limit && (
-            <p className="mt-2 text-[12px] leading-snug text-faint">Limit: {describeLimitSource(finding.limit)}.</p>
+            <p className="mt-2 text-[12px] leading-snug text-faint">
+              {WORDS.limit} {describeLimitSource(finding.limit)}.
+            </p>
           )}
         </div>
       )}

@@ -4,6 +4,7 @@ import type { Finding } from "@/core/evaluate/findings";
 import { type AlikeRemedy, buildMendAlike } from "@/core/remedies/mendAlike";
 import { useWorkbench } from "@/store/useWorkbench";
 import { change, view as look, previewEdit, tell, undo, workbench } from "@/store/workbench";
+import * as WORDS from "@/words/panels/findings/mendAlike";
 import { describeRemedy } from "@/words/remedies";
 import { Button } from "../kit/Button";
 
@@ -27,32 +28,32 @@ export function MendAlike({ alike }: { readonly alike: readonly Finding[] }) {
     previewEdit(remedy?.edit ?? null);
   };
   if (found === "none") {
-    return <p className="px-3 py-1.5 text-[13px] text-faint">They have no remedy in common. Open them one by one.</p>;
+    return <p className="px-3 py-1.5 text-[13px] text-faint">{WORDS.theyHaveNoRemedyIn}</p>;
   }
   if (!found || preview?.edit !== found.edit) {
     return (
       <div className="px-3 py-1.5">
-        <Button onClick={find}>Settle them together</Button>
+        <Button onClick={find}>{WORDS.settleThemTogether}</Button>
       </div>
     );
   }
   const take = () => {
     if (!change(found.edit).ok) return;
     look({ findingId: null });
-    tell(`Done in ${found.settled} places.`, { action: { label: "Undo", run: undo } });
+    tell(WORDS.doneInPlaces(found.settled), { action: { label: "Undo", run: undo } });
   };
   return (
     <div className="px-3 py-1.5">
       <p className="text-[13.5px]">
-        {describeRemedy({ ...found.first, edit: found.edit }, design, units)}, and the like in {found.settled - 1} other
-        places
-        {found.settled < alike.length ? `; ${alike.length - found.settled} stay as they are` : ""}.
+        {describeRemedy({ ...found.first, edit: found.edit }, design, units)}
+        {WORDS.andTheLikeIn} {found.settled - 1} {WORDS.otherPlaces}
+        {found.settled < alike.length ? WORDS.stayAsTheyAre(alike.length - found.settled) : ""}.
       </p>
       <div className="mt-1.5 flex gap-1.5">
         <Button look="plate" onClick={take}>
-          Do it
+          {WORDS.doIt}
         </Button>
-        <Button onClick={() => previewEdit(null)}>Cancel</Button>
+        <Button onClick={() => previewEdit(null)}>{WORDS.cancel}</Button>
       </div>
     </div>
   );

@@ -6,6 +6,7 @@ import type { ProvenRemedy } from "@/core/remedies/remedy";
 import { useWorkbench } from "@/store/useWorkbench";
 import { change, view as look, previewEdit, tell, undo } from "@/store/workbench";
 import { formatDays } from "@/words/days";
+import * as WORDS from "@/words/panels/findings/remedyList";
 import { describeEdit, describeRemedy } from "@/words/remedies";
 import { formatLength, formatQuantity, type Units } from "@/words/units";
 import { Button } from "../kit/Button";
@@ -25,7 +26,7 @@ export function RemedyList({ finding }: { readonly finding: Finding }) {
   const take = (remedy: ProvenRemedy) => {
     if (!change(remedy.edit).ok) return;
     look({ findingId: null });
-    tell(`Done: ${describeEdit(remedy.edit, design).toLowerCase()}.`, { action: { label: "Undo", run: undo } });
+    tell(WORDS.done(describeEdit(remedy.edit, design).toLowerCase()), { action: { label: "Undo", run: undo } });
   };
   return (
     <ul className="mt-2 flex flex-col border-t border-rule">
@@ -46,9 +47,9 @@ export function RemedyList({ finding }: { readonly finding: Finding }) {
                 <RemedyFigures remedy={remedy} units={units} />
                 <div className="mt-1.5 flex gap-1.5">
                   <Button look="plate" onClick={() => take(remedy)}>
-                    Do it
+                    {WORDS.doIt}
                   </Button>
-                  <Button onClick={() => previewEdit(null)}>Cancel</Button>
+                  <Button onClick={() => previewEdit(null)}>{WORDS.cancel}</Button>
                 </div>
               </div>
             )}
@@ -76,7 +77,7 @@ function RemedyFigures({ remedy, units }: { readonly remedy: ProvenRemedy; reado
   for (const { tankId, usableL } of after.rooms) {
     const was = before.rooms.find((room) => room.tankId === tankId)?.usableL ?? null;
     const [from, to] = [was === null ? "none" : litres(was), litres(usableL)];
-    if (from !== to) rows.push([`${nameTank(tankId)}, usable at worst`, from, to]);
+    if (from !== to) rows.push([WORDS.usableAtWorst(nameTank(tankId)), from, to]);
   }
   const [stay, then] = [daysOf(before.days), daysOf(after.days)];
   if (stay !== then) rows.push(["the stay, level", stay, then]);
@@ -96,7 +97,8 @@ function RemedyFigures({ remedy, units }: { readonly remedy: ProvenRemedy; reado
       </table>
       {newFindings > 0 && (
         <p className="text-[12.5px] text-warn">
-          It brings {newFindings === 1 ? "one new finding" : `${newFindings} new findings`}, none of them a must.
+          {WORDS.itBrings} {newFindings === 1 ? WORDS.oneNewFinding : WORDS.newFindings(newFindings)}
+          {WORDS.noneOfThemAMust}
         </p>
       )}
     </>

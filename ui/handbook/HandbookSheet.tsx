@@ -9,6 +9,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { CAUTION, WORK_CAUTIONS } from "@/words/cautions";
 import { GLOSSARY, type GlossaryWord } from "@/words/glossary";
 import { formatLimit, LIMIT_NAMES } from "@/words/limits";
+import * as WORDS from "@/words/panels/handbook/handbookSheet";
 import { PACK_NAMES, SOURCES, STANDINGS } from "@/words/sources";
 import { SUM_WORDS } from "@/words/sums";
 import { formatLength, type Units } from "@/words/units";
@@ -19,7 +20,7 @@ const PARTS = {
   words: { name: "Words", Shown: Words },
   rules: { name: "Rules", Shown: Rules },
   sums: { name: "Sums", Shown: Formulas },
-  cautions: { name: "Cautions", Shown: Cautions },
+  cautions: { name: WORDS.cautions, Shown: Cautions },
 } as const;
 type Part = keyof typeof PARTS;
 
@@ -27,14 +28,9 @@ type Part = keyof typeof PARTS;
 export function HandbookSheet({ onClose }: { readonly onClose: () => void }) {
   const [part, setPart] = useState<Part>("words");
   return (
-    <Sheet
-      size="wide"
-      title="Handbook"
-      about="The words, the figures this application goes by, and how far each can be trusted."
-      onClose={onClose}
-    >
+    <Sheet size="wide" title={WORDS.handbook} about={WORDS.theWordsTheFiguresThis} onClose={onClose}>
       <Tabs.Root value={part} onValueChange={(id) => setPart(id as Part)}>
-        <Tabs.List aria-label="Parts of the handbook" className="flex gap-4 border-b border-rule pb-2">
+        <Tabs.List aria-label={WORDS.partsOfTheHandbook} className="flex gap-4 border-b border-rule pb-2">
           {(Object.keys(PARTS) as Part[]).map((id) => (
             <Tabs.Trigger
               key={id}
@@ -65,8 +61,8 @@ function Words() {
     <>
       <input
         type="search"
-        aria-label="Search the words"
-        placeholder="Search: seal, vent, invert…"
+        aria-label={WORDS.searchTheWords}
+        placeholder={WORDS.searchSealVentInvert}
         value={query}
         onChange={(event) => setQuery(event.target.value)}
         className="my-2 min-h-9 w-full border-b border-edge bg-sheet px-2 phone:min-h-11"
@@ -76,13 +72,18 @@ function Words() {
           <div key={word} className="mb-2.5 break-inside-avoid">
             <dt className="text-[15px] font-semibold">
               {word}
-              {also.length > 0 && <span className="font-normal text-faint"> also {also.join(", ")}</span>}
+              {also.length > 0 && (
+                <span className="font-normal text-faint">
+                  {" "}
+                  {WORDS.also} {also.join(", ")}
+                </span>
+              )}
             </dt>
             <dd className="text-[13.5px] leading-snug">{plain}</dd>
           </div>
         ))}
       </dl>
-      {found.length === 0 && <p className="text-faint">No word like that here.</p>}
+      {found.length === 0 && <p className="text-faint">{WORDS.noWordLikeThatHere}</p>}
     </>
   );
 }
@@ -96,19 +97,19 @@ function Rules() {
   const [pack, setPack] = useState<PackId>(own);
   return (
     <div className="pt-2">
-      <Pick<PackId> label="Pack" value={pack} names={PACK_NAMES} order={PACK_IDS} onPick={setPack} />
+      <Pick<PackId> label={WORDS.pack} value={pack} names={PACK_NAMES} order={PACK_IDS} onPick={setPack} />
       <table className="mt-2 w-full text-[13.5px]">
         <thead className="text-left text-faint">
           <tr>
-            <th className="font-normal">limit</th>
-            <th className="font-normal">figure</th>
-            <th className="font-normal">from</th>
+            <th className="font-normal">{WORDS.limit}</th>
+            <th className="font-normal">{WORDS.figure}</th>
+            <th className="font-normal">{WORDS.from}</th>
           </tr>
         </thead>
         <tbody>
           {LIMIT_IDS.map((id) => {
             const { bands, ventedBands, standing, source, surePercent } = PACKS[pack][id];
-            const sure = surePercent === undefined ? "" : `, from memory, ${surePercent} % sure`;
+            const sure = surePercent === undefined ? "" : WORDS.fromMemorySure(surePercent);
             return (
               <tr key={id} className="border-t border-rule align-top">
                 <th scope="row" className="py-1 pr-3 text-left font-normal">
@@ -118,7 +119,11 @@ function Rules() {
                   {listBands(bands, id, units).map((line) => (
                     <div key={line}>{line}</div>
                   ))}
-                  {ventedBands && <div>with air: {listBands(ventedBands, id, units).join("; ")}</div>}
+                  {ventedBands && (
+                    <div>
+                      {WORDS.withAir} {listBands(ventedBands, id, units).join("; ")}
+                    </div>
+                  )}
                 </td>
                 <td className="py-1 text-faint">
                   {SOURCES[source]} ({STANDINGS[standing].short}
@@ -129,7 +134,7 @@ function Rules() {
           })}
         </tbody>
       </table>
-      <p className="pt-2 text-[12.5px] text-faint">Your own figures go first: Rig, Rules.</p>
+      <p className="pt-2 text-[12.5px] text-faint">{WORDS.yourOwnFiguresGoFirst}</p>
     </div>
   );
 }
@@ -171,7 +176,7 @@ function Cautions() {
           {text}
         </p>
       ))}
-      <h3 className="pt-3 text-[15px] font-semibold">How far a figure can be trusted</h3>
+      <h3 className="pt-3 text-[15px] font-semibold">{WORDS.howFarAFigureCan}</h3>
       <dl>
         {Object.values(STANDINGS).map(({ short, long }) => (
           <div key={short} className="flex gap-3 py-0.5 text-[14px]">

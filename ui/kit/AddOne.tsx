@@ -1,5 +1,6 @@
 "use client";
 import { Plus } from "lucide-react";
+import * as WORDS from "@/words/panels/kit/addOne";
 import { FIELD_LOOK } from "./FieldRow";
 
 type AddOneProps<T extends string> = {
@@ -21,7 +22,7 @@ export function AddOne<T extends string>({ label, names, order, onAdd }: AddOneP
         className={`w-[120px] text-[13px] ${FIELD_LOOK}`}
       >
         <option value="" disabled>
-          Add
+          {WORDS.add}
         </option>
         {order.map((kind) => (
           <option key={kind} value={kind}>

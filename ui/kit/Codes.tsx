@@ -1,5 +1,6 @@
 "use client";
 import { useEffect, useState } from "react";
+import * as WORDS from "@/words/panels/kit/codes";
 
 /** Each code stands so long, ms: a camera reads several a second. */
 const CODE_MS = 350;
@@ -39,7 +40,7 @@ export function Codes({ frames, text }: { readonly frames: readonly string[]; re
           viewBox={`0 0 ${code.size} ${code.size}`}
           className="w-full"
           role="img"
-          aria-label={`Code ${at + 1} of ${frames.length}`}
+          aria-label={WORDS.codeOf(at + 1, frames.length)}
           shapeRendering="crispEdges"
         >
           <rect width={code.size} height={code.size} fill="#fff" />
@@ -47,7 +48,7 @@ export function Codes({ frames, text }: { readonly frames: readonly string[]; re
         </svg>
       )}
       <p className="text-[12.5px] leading-snug text-faint phone:text-[17px]">
-        {frames.length} {frames.length === 1 ? "code" : "codes in turn"}. {text}
+        {frames.length} {frames.length === 1 ? WORDS.code : WORDS.codesInTurn}. {text}
       </p>
     </div>
   );

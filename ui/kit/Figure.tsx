@@ -1,6 +1,7 @@
 "use client";
 import dynamic from "next/dynamic";
 import { type CSSProperties, type ReactNode, useRef, useState } from "react";
+import * as WORDS from "@/words/panels/kit/figure";
 import { useSay } from "./useSay";
 
 // The sheet and what places it beside the figure load when the first figure is opened.
@@ -27,7 +28,7 @@ export function Figure({ working, label, children, className = "", style }: Figu
       <button
         ref={button}
         type="button"
-        aria-label={`${say(label)}: show the working`}
+        aria-label={WORDS.showTheWorking(say(label))}
         aria-haspopup="dialog"
         aria-expanded={isOpen}
         onClick={() => setIsOpen(!isOpen)}

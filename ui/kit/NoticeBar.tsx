@@ -3,6 +3,7 @@ import { X } from "lucide-react";
 import { useEffect } from "react";
 import { useWorkbench } from "@/store/useWorkbench";
 import { dismissNotice } from "@/store/workbench";
+import * as WORDS from "@/words/panels/kit/noticeBar";
 import { Button } from "./Button";
 
 /** A plain word goes by itself; a warning stays until it is read away. */
@@ -44,7 +45,7 @@ export function NoticeBar({ isInSheet = false }: { readonly isInSheet?: boolean 
               {notice.action.label}
             </Button>
           )}
-          <Button look="bare" aria-label="Close the message" onClick={dismissNotice}>
+          <Button look="bare" aria-label={WORDS.closeTheMessage} onClick={dismissNotice}>
             <X size={16} aria-hidden />
           </Button>
         </div>

@@ -1,6 +1,7 @@
 "use client";
 import { useEffect, useRef, useState } from "react";
 import { type Gathered, gatherFrame, joinFrames } from "@/files/frames";
+import * as WORDS from "@/words/panels/kit/readCodes";
 
 /** Reads a sequence of codes off another screen with the camera, in any order, until all are there. */
 export function ReadCodes({ onText }: { readonly onText: (text: string) => string | null }) {
@@ -50,7 +51,7 @@ export function ReadCodes({ onText }: { readonly onText: (text: string) => strin
               // what was taken is not read once more while the page puts the camera away
               if (refused === null) return;
             } else if (joined.missing === 0) {
-              setRefusal("One code was read wrongly. Hold still, it begins anew.");
+              setRefusal(WORDS.oneCodeWasReadWrongly);
               known = null;
               setGathered(null);
             }
@@ -68,19 +69,15 @@ export function ReadCodes({ onText }: { readonly onText: (text: string) => strin
     };
   }, []);
   return (
-    <section aria-label="Read codes" className="flex flex-1 flex-col gap-3 p-4 text-[19px] leading-snug">
-      {state === "refused" && (
-        <p role="alert">The camera was refused. Allow it for this page, or carry the design over as a file.</p>
-      )}
-      {state === "none" && (
-        <p role="alert">No camera here, or the address is not secure. Carry the design over as a file.</p>
-      )}
+    <section aria-label={WORDS.readCodes} className="flex flex-1 flex-col gap-3 p-4 text-[19px] leading-snug">
+      {state === "refused" && <p role="alert">{WORDS.theCameraWasRefusedAllow}</p>}
+      {state === "none" && <p role="alert">{WORDS.noCameraHereOrThe}</p>}
       <video ref={video} playsInline muted className={`w-full bg-ink ${state === "on" ? "" : "hidden"}`} />
       <p data-testid="codes" aria-live="polite">
         {gathered
-          ? `${gathered.parts.size} of ${gathered.count} codes read`
+          ? WORDS.ofCodesRead(gathered.parts.size, gathered.count)
           : state === "on"
-            ? "Hold the phone on the codes."
+            ? WORDS.holdThePhoneOnThe
             : ""}
       </p>
       {refusal && <p role="alert">{refusal}</p>}

@@ -1,4 +1,5 @@
 import type { ReactNode } from "react";
+import * as WORDS from "@/words/panels/kit/searchButton";
 import { Button } from "./Button";
 import type { Search } from "./useSearch";
 
@@ -20,14 +21,14 @@ export function SearchButton({
     return (
       <span className="flex items-center gap-2 text-[13px]" role="status">
         <progress value={search.share} max={1} aria-label={looking} className="h-1.5 flex-1 accent-enamel" />
-        <Button onClick={onStop}>Stop</Button>
+        <Button onClick={onStop}>{WORDS.stop}</Button>
       </span>
     );
   }
   return (
     <>
       <Button onClick={() => void onLook()}>{children}</Button>
-      {search.status === "failed" && <p className="pt-1 text-[13px]">The search did not come to an end. Try again.</p>}
+      {search.status === "failed" && <p className="pt-1 text-[13px]">{WORDS.theSearchDidNotCome}</p>}
     </>
   );
 }

@@ -3,6 +3,7 @@ import { X } from "lucide-react";
 import { Dialog } from "radix-ui";
 import type { KeyboardEvent, ReactNode } from "react";
 import { workbench } from "@/store/workbench";
+import * as WORDS from "@/words/panels/kit/sheet";
 import { NoticeBar } from "./NoticeBar";
 import { useSay } from "./useSay";
 
@@ -49,7 +50,7 @@ export function Sheet({ title, about, onClose, children, size = "plain" }: Sheet
               {about && <Dialog.Description className="mt-0.5 text-faint">{say(about)}</Dialog.Description>}
             </div>
             <Dialog.Close
-              aria-label="Close"
+              aria-label={WORDS.close}
               className="-mr-2 inline-flex size-9 items-center justify-center rounded-[3px] hover:bg-pick phone:size-11"
             >
               <X size={18} aria-hidden />

@@ -1,6 +1,7 @@
 "use client";
 import { Popover } from "radix-ui";
 import type { RefObject } from "react";
+import * as WORDS from "@/words/panels/kit/workingPopover";
 import { WorkingSheet } from "./WorkingSheet";
 
 type WorkingPopoverProps = {
@@ -16,7 +17,7 @@ export function WorkingPopover({ anchor, working, onClose }: WorkingPopoverProps
       <Popover.Anchor virtualRef={anchor as RefObject<HTMLButtonElement>} />
       <Popover.Portal>
         <Popover.Content
-          aria-label="Working"
+          aria-label={WORDS.working}
           collisionPadding={10}
           sideOffset={6}
           // a second press on the figure closes the slip; it must not be closed and opened again at once

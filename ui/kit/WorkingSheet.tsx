@@ -11,6 +11,7 @@ import { describeAttitude } from "@/words/attitudes";
 import { describePart } from "@/words/describePart";
 import { describeSymbol, FORMULA_WORDS, STAND_WORDS } from "@/words/formulas";
 import { formatLimit, LIMIT_NAMES } from "@/words/limits";
+import * as WORDS from "@/words/panels/kit/workingSheet";
 import { describeLimitSource, STANDINGS } from "@/words/sources";
 import { formatQuantity } from "@/words/units";
 import { SumFields } from "../sums/SumFields";
@@ -26,7 +27,7 @@ export function WorkingSheet({ working: id }: { readonly working: string }) {
   const fillShare = useWorkbench((state) => state.fillShare);
   if (!design || !evaluation) return null;
   const working = listWorkings(design, evaluation, fillShare).find((w) => w.id === id);
-  if (!working) return <p>This figure is no longer part of the design.</p>;
+  if (!working) return <p>{WORDS.thisFigureIsNoLonger}</p>;
   const words = FORMULA_WORDS[working.formula];
   const { limit, attitude, result } = working;
   return (
@@ -69,7 +70,7 @@ export function WorkingSheet({ working: id }: { readonly working: string }) {
           {LIMIT_NAMES[limit.id].name}:{" "}
           <span className="figures text-[15px] text-ink">
             {limit.value === null && limit.standing === "C"
-              ? "computed here"
+              ? WORDS.computedHere
               : formatLimit(limit.value, LIMITS[limit.id], units)}
           </span>
           . {describeLimitSource(limit)}.
@@ -92,13 +93,13 @@ function TryValues({ working }: { readonly working: Working }) {
   if (!isOpen) {
     return (
       <Button className="mt-2" onClick={() => setIsOpen(true)}>
-        Try other values
+        {WORDS.tryOtherValues}
       </Button>
     );
   }
   return (
     <div className="mt-2 border-t border-rule pt-1">
-      <p className="pb-1 text-[12.5px] text-faint">Nothing of the design changes here.</p>
+      <p className="pb-1 text-[12.5px] text-faint">{WORDS.nothingOfTheDesignChanges}</p>
       <SumFields
         sum={sum}
         start={start}

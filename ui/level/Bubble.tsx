@@ -5,6 +5,7 @@ import type { StandingMap } from "@/core/evaluate/standingMap";
 import { useWorkbench } from "@/store/useWorkbench";
 import { tilt } from "@/store/workbench";
 import { describeAttitude } from "@/words/attitudes";
+import * as WORDS from "@/words/panels/level/bubble";
 import { useSay } from "../kit/useSay";
 import { StandingField } from "./StandingField";
 
@@ -57,7 +58,7 @@ export function Bubble({ map, rangeDeg, pixels }: BubbleProps) {
       role="slider"
       tabIndex={0}
       id="bubble"
-      aria-label={say("Tilt of the rig")}
+      aria-label={say(WORDS.tiltOfTheRig)}
       aria-valuemin={-20}
       aria-valuemax={20}
       aria-valuenow={attitude.pitchDeg}

@@ -6,6 +6,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { tilt } from "@/store/workbench";
 import { describeAttitude } from "@/words/attitudes";
 import { STANDING_NAMES } from "@/words/labels";
+import * as WORDS from "@/words/panels/level/levelPanel";
 import { formatNumber } from "@/words/units";
 import { findShownResult } from "../drawing/shown";
 import { Button } from "../kit/Button";
@@ -33,26 +34,26 @@ export function LevelPanel() {
   if (!rig) return null;
   const boat = rig.kind === "boat";
   return (
-    <section aria-label="Level" className="flex flex-col gap-1.5">
+    <section aria-label={WORDS.level} className="flex flex-col gap-1.5">
       <p className="plate text-[16px] leading-tight" data-testid="attitude">
-        {isLevel(attitude) ? "Standing level" : toSentence(describeAttitude(attitude, rig.kind))}
+        {isLevel(attitude) ? WORDS.standingLevel : toSentence(describeAttitude(attitude, rig.kind))}
       </p>
       <div>
-        <EdgeWords top={boat ? "port side high" : "left side high"} />
+        <EdgeWords top={boat ? WORDS.portSideHigh : WORDS.leftSideHigh} />
         <Bubble map={standing.map} rangeDeg={rangeDeg} pixels={360} />
         <div className="flex justify-between text-[11.5px] leading-tight text-faint">
-          <span>{boat ? "stern high" : "tail high"}</span>
-          <span>{boat ? "bow high" : "nose high"}</span>
+          <span>{boat ? WORDS.sternHigh : WORDS.tailHigh}</span>
+          <span>{boat ? WORDS.bowHigh : WORDS.noseHigh}</span>
         </div>
       </div>
       <MapStatus {...standing} />
       <div className="flex flex-wrap gap-1">
-        <Button onClick={() => tilt(LEVEL)} disabled={isLevel(attitude)} title="Key L">
-          Level
+        <Button onClick={() => tilt(LEVEL)} disabled={isLevel(attitude)} title={WORDS.keyL}>
+          {WORDS.level}
         </Button>
         {hasDrain && (
-          <Button onClick={tiltToWorst} title="Key W">
-            Worst
+          <Button onClick={tiltToWorst} title={WORDS.keyW}>
+            {WORDS.worst}
           </Button>
         )}
       </div>
@@ -79,14 +80,14 @@ export function LevelPanel() {
       )}
       <div className="border-t border-rule pt-1 [&_span]:w-auto">
         <NumberField
-          label={boat ? "Bow down" : "Nose down"}
+          label={boat ? WORDS.bowDown : WORDS.noseDown}
           value={attitude.pitchDeg}
           quantity="angle"
           step={0.1}
           onCommit={(value) => tiltOrRefuse({ ...attitude, pitchDeg: value ?? 0 })}
         />
         <NumberField
-          label={boat ? "Heeled to starboard" : "Right side low"}
+          label={boat ? WORDS.heeledToStarboard : WORDS.rightSideLow}
           value={attitude.rollDeg}
           quantity="angle"
           step={0.1}
@@ -106,22 +107,22 @@ function MapStatus({ status, map, progress, tookMs, cancel, retry }: ReturnType<
     <div className="min-h-5 text-[12px] leading-tight text-faint" data-testid="map-status" data-status={status}>
       {status === "computing" && (
         <span className="flex items-center gap-2">
-          <progress value={progress} max={1} aria-label="Standing map" className="h-1.5 flex-1 accent-enamel" />
+          <progress value={progress} max={1} aria-label={WORDS.standingMap} className="h-1.5 flex-1 accent-enamel" />
           <button type="button" onClick={cancel} className="underline underline-offset-2 hover:text-ink">
-            Stop
+            {WORDS.stop}
           </button>
         </span>
       )}
       {(status === "failed" || status === "cancelled") && (
         <span className="flex items-center justify-between gap-2">
-          {status === "failed" ? "The map could not be computed." : "The map was stopped."}
+          {status === "failed" ? WORDS.theMapCouldNotBe : WORDS.theMapWasStopped}
           <button type="button" onClick={retry} className="underline underline-offset-2 hover:text-ink">
-            Compute
+            {WORDS.compute}
           </button>
         </span>
       )}
       {status === "ready" && map && (
-        <span title={tookMs === null ? undefined : `Computed in ${formatNumber(tookMs, 0)} ms`}>
+        <span title={tookMs === null ? undefined : WORDS.computedInMs(formatNumber(tookMs, 0))}>
           <MapLegend states={map.states} />
         </span>
       )}
@@ -142,14 +143,14 @@ function MapLegend({ states }: { readonly states: Uint8Array }) {
       ))}
       <span className="flex items-center gap-1">
         <span className="inline-block size-3 border border-dashed border-ink" />
-        <Said>where you park</Said>
+        <Said>{WORDS.whereYouPark}</Said>
       </span>
     </span>
   );
 }
 
 function tiltOrRefuse(attitude: { readonly pitchDeg: number; readonly rollDeg: number }): string | null {
-  if (Math.abs(attitude.pitchDeg) > 20 || Math.abs(attitude.rollDeg) > 20) return "At most 20° either way.";
+  if (Math.abs(attitude.pitchDeg) > 20 || Math.abs(attitude.rollDeg) > 20) return WORDS.atMost20EitherWay;
   tilt(attitude);
   return null;
 }

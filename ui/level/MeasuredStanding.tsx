@@ -5,6 +5,7 @@ import { type MeasuredStands, readUnderStands } from "@/store/under";
 import { useWorkbench } from "@/store/useWorkbench";
 import { tilt } from "@/store/workbench";
 import { describeAttitude } from "@/words/attitudes";
+import * as WORDS from "@/words/panels/level/measuredStanding";
 import { Button } from "../kit/Button";
 
 /** How the phone's level found the rig, one press from standing so here; nothing where it was never laid down. */
@@ -31,10 +32,10 @@ export function MeasuredStanding({ kind }: { readonly kind: RigKind }) {
   const round = (deg: number) => Math.round(deg * 10) / 10;
   return (
     <p className="flex flex-wrap items-center gap-x-2 text-[12.5px] leading-snug text-faint">
-      By the phone, {at.replace("T", " ")}:{" "}
+      {WORDS.byThePhone} {at.replace("T", " ")}:{" "}
       {describeAttitude({ pitchDeg: round(pitchDeg), rollDeg: round(rollDeg) }, kind)}.
       <Button className="phone:min-h-11" onClick={() => tilt({ pitchDeg, rollDeg })}>
-        Stand so
+        {WORDS.standSo}
       </Button>
     </p>
   );

@@ -3,6 +3,7 @@ import { isLevel } from "@/core/attitude/attitude";
 import { computeRamps, findRunningAttitude } from "@/core/attitude/ramps";
 import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
+import * as WORDS from "@/words/panels/level/rampAdvice";
 import { describeRamps } from "@/words/ramps";
 import { Figure } from "../kit/Figure";
 
@@ -22,18 +23,18 @@ export function RampAdvice() {
     <div className="text-[12.5px] leading-snug" data-testid="ramps">
       {isShort && (
         <p>
-          <span className="font-semibold">To run:</span>{" "}
-          <Figure working={toWorkingId("rampsToRun", AT)} label="Ramps, so that the drains run" className={SLIP}>
+          <span className="font-semibold">{WORDS.toRun}</span>{" "}
+          <Figure working={toWorkingId("rampsToRun", AT)} label={WORDS.rampsSoThatTheDrains} className={SLIP}>
             {describeRamps(computeRamps(rig, attitude, running), rig, units)}.
           </Figure>
         </p>
       )}
       <p className="text-faint">
-        To stand level:{" "}
-        <Figure working={toWorkingId("rampsToLevel", AT)} label="Ramps, to stand level" className={SLIP}>
+        {WORDS.toStandLevel}{" "}
+        <Figure working={toWorkingId("rampsToLevel", AT)} label={WORDS.rampsToStandLevel} className={SLIP}>
           {describeRamps(computeRamps(rig, attitude), rig, units)}.
         </Figure>
-        {rig.axles.length === 1 && attitude.pitchDeg !== 0 && " Set the nose with the coupling."}
+        {rig.axles.length === 1 && attitude.pitchDeg !== 0 && WORDS.setTheNoseWithThe}
       </p>
     </div>
   );

@@ -4,6 +4,7 @@ import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeAttitude } from "@/words/attitudes";
 import { STANDING_NAMES } from "@/words/labels";
+import * as WORDS from "@/words/panels/level/standingMapSheet";
 import { formatLength, formatQuantity } from "@/words/units";
 import { Figure } from "../kit/Figure";
 import { Sheet } from "../kit/Sheet";
@@ -19,30 +20,25 @@ export function StandingMapSheet({ onClose }: { readonly onClose: () => void }) 
   const rangeDeg = findMapRange(rig);
   const { map } = useStandingMap(rangeDeg);
   return (
-    <Sheet
-      size="wide"
-      title="Where the rig may park"
-      about="Each point is a way of standing. The bubble floats to the high side; pull it, and the rig tilts."
-      onClose={onClose}
-    >
+    <Sheet size="wide" title={WORDS.whereTheRigMayPark} about={WORDS.eachPointIsAWay} onClose={onClose}>
       <div className="grid gap-6 desk:grid-cols-[30rem_1fr]">
         <div>
           <p className="text-center text-[12.5px] text-faint">
-            {say("left side high")} {rangeDeg}°
+            {say(WORDS.leftSideHigh)} {rangeDeg}°
           </p>
           <Bubble map={map} rangeDeg={rangeDeg} pixels={720} />
           <p className="flex justify-between text-[12.5px] text-faint">
             <span>
-              {say("tail high")} {rangeDeg}°
+              {say(WORDS.tailHigh)} {rangeDeg}°
             </span>
             <span>
-              {say("nose high")} {rangeDeg}°
+              {say(WORDS.noseHigh)} {rangeDeg}°
             </span>
           </p>
         </div>
         <div>
           <HereFigures />
-          <h3 className="plate mt-5 mb-1 text-[16px]">What the ground says</h3>
+          <h3 className="plate mt-5 mb-1 text-[16px]">{WORDS.whatTheGroundSays}</h3>
           <dl className="text-[13.5px]">
             {STANDING_STATES.map((state) => (
               <div key={state} className="flex items-start gap-2 py-1">
@@ -75,11 +71,11 @@ function HereFigures() {
               <td className={`text-right ${drain.here.inHandMm < 0 ? "text-signal" : ""}`}>
                 <Figure
                   working={toWorkingId("fallInHand", { kind: "line", id: drain.lineId }, "here")}
-                  label="Fall in hand, as it stands"
+                  label={WORDS.fallInHandAsIt}
                 >
                   {drain.here.inHandMm < 0
-                    ? `${formatLength(-drain.here.inHandMm, units)} short`
-                    : `${formatLength(drain.here.inHandMm, units)} in hand`}
+                    ? WORDS.short(formatLength(-drain.here.inHandMm, units))
+                    : WORDS.inHand(formatLength(drain.here.inHandMm, units))}
                 </Figure>
               </td>
             </tr>
@@ -90,9 +86,9 @@ function HereFigures() {
               <td className="text-right">
                 <Figure
                   working={toWorkingId("tankUsable", { kind: "tank", id: tank.tankId }, "here")}
-                  label="Usable litres, as it stands"
+                  label={WORDS.usableLitresAsItStands}
                 >
-                  {formatQuantity(tank.usableHereL, "volume", units)} usable
+                  {formatQuantity(tank.usableHereL, "volume", units)} {WORDS.usable}
                 </Figure>
               </td>
             </tr>

@@ -7,6 +7,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
 import { describeFault } from "@/words/faults";
 import { nameSample } from "@/words/labels";
+import * as WORDS from "@/words/panels/library/librarySheet";
 import { Button } from "../kit/Button";
 import { Sheet } from "../kit/Sheet";
 import { openFile, session } from "../shell/browserSession";
@@ -18,29 +19,25 @@ export function LibrarySheet({ onClose }: { readonly onClose: () => void }) {
   const openId = useWorkbench((state) => state.history?.design.id);
   const input = useRef<HTMLInputElement>(null);
   return (
-    <Sheet
-      title="Designs"
-      about="Kept in this browser. Save to a file what you want to keep for good. Deleted ones wait 30 days in the bin."
-      onClose={onClose}
-    >
+    <Sheet title={WORDS.designs} about={WORDS.keptInThisBrowserSave} onClose={onClose}>
       <div className="flex flex-wrap gap-2 pb-3">
         <Button look="plate" onClick={() => look({ overlay: "newDesign" })}>
-          <FilePlus2 size={15} aria-hidden /> New design
+          <FilePlus2 size={15} aria-hidden /> {WORDS.newDesign}
         </Button>
         <Button onClick={() => input.current?.click()}>
-          <FolderOpen size={15} aria-hidden /> Open a file
+          <FolderOpen size={15} aria-hidden /> {WORDS.openAFile}
         </Button>
         <Button onClick={() => session.download()}>
-          <Download size={15} aria-hidden /> Save the open one to a file
+          <Download size={15} aria-hidden /> {WORDS.saveTheOpenOneTo}
         </Button>
         <Button onClick={() => look({ overlay: "compare" })}>
-          <Columns2 size={15} aria-hidden /> Compare
+          <Columns2 size={15} aria-hidden /> {WORDS.compare}
         </Button>
         <input
           ref={input}
           type="file"
           accept=".json,application/json"
-          aria-label="Design file"
+          aria-label={WORDS.designFile}
           className="hidden"
           onChange={(event) => {
             const [file] = event.target.files ?? [];
@@ -56,7 +53,7 @@ export function LibrarySheet({ onClose }: { readonly onClose: () => void }) {
         ))}
       </ul>
       <Bin />
-      <h3 className="plate mt-5 mb-1 text-[16px]">Sample rigs</h3>
+      <h3 className="plate mt-5 mb-1 text-[16px]">{WORDS.sampleRigs}</h3>
       <div className="flex flex-wrap gap-2">
         {SAMPLES.map((name) => (
           <Button
@@ -70,7 +67,7 @@ export function LibrarySheet({ onClose }: { readonly onClose: () => void }) {
           </Button>
         ))}
       </div>
-      <h3 className="plate mt-4 mb-1 text-[16px]">Bare rigs, to lay out from nothing</h3>
+      <h3 className="plate mt-4 mb-1 text-[16px]">{WORDS.bareRigsToLayOut}</h3>
       <div className="flex flex-wrap gap-2">
         {SAMPLES.filter((name) => !name.includes("-")).map((name) => (
           <Button
@@ -80,7 +77,8 @@ export function LibrarySheet({ onClose }: { readonly onClose: () => void }) {
               void session.openSample(name, true);
             }}
           >
-            {nameSample(name)}, bare
+            {nameSample(name)}
+            {WORDS.bare}
           </Button>
         ))}
       </div>
@@ -91,7 +89,7 @@ export function LibrarySheet({ onClose }: { readonly onClose: () => void }) {
           rel="noreferrer"
           className="underline decoration-dotted underline-offset-4"
         >
-          Licences of what Schleuse is built with
+          {WORDS.licencesOfWhatSchleuseIs}
         </a>
       </p>
     </Sheet>
@@ -106,9 +104,9 @@ function Bin() {
   return (
     <details className="mt-3">
       <summary className="cursor-pointer text-[13.5px] text-enamel underline decoration-dotted underline-offset-4">
-        In the bin: {bin.length}
+        {WORDS.inTheBin} {bin.length}
       </summary>
-      <ul className="mt-1 border-t border-rule" aria-label="In the bin">
+      <ul className="mt-1 border-t border-rule" aria-label={WORDS.inTheBin2}>
         {bin.map(({ id, name, deletedAt }) => {
           const daysLeft = Math.min(BIN_DAYS, Math.max(0, Math.ceil(BIN_DAYS - (now - deletedAt) / 86_400_000)));
           return (
@@ -116,13 +114,13 @@ function Bin() {
               <span className="min-w-0 flex-1 py-1.5 pl-2">
                 <span className="block truncate">{name}</span>
                 <span className="block text-[12.5px] text-faint">
-                  gone for good in {daysLeft === 1 ? "1 day" : `${daysLeft} days`}
+                  {WORDS.goneForGoodIn} {daysLeft === 1 ? WORDS.n1Day : WORDS.days(daysLeft)}
                 </span>
               </span>
-              <Button aria-label={`Put ${name} back`} onClick={() => void session.putBack(id)}>
-                Put back
+              <Button aria-label={WORDS.putBack(name)} onClick={() => void session.putBack(id)}>
+                {WORDS.putBack2}
               </Button>
-              <Button look="bare" aria-label={`Delete ${name} for good`} onClick={() => void session.destroy(id)}>
+              <Button look="bare" aria-label={WORDS.deleteForGood(name)} onClick={() => void session.destroy(id)}>
                 <Trash2 size={15} aria-hidden />
               </Button>
             </li>
@@ -150,24 +148,24 @@ function LibraryRow({ entry, isOpen, onClose }: RowProps) {
         <button type="button" onClick={open} className="min-w-0 flex-1 py-1.5 pl-2 text-left hover:bg-pick">
           <span className={`block truncate ${isOpen ? "font-semibold" : ""}`}>
             {name}
-            {isOpen && <span className="font-normal text-faint">, open</span>}
+            {isOpen && <span className="font-normal text-faint">{WORDS.open}</span>}
           </span>
           <span className={`block text-[12.5px] ${fault ? "text-signal" : "text-faint"}`}>
-            {fault ? describeTrouble(fault) : `kept ${formatWhen(savedAt)}`}
+            {fault ? describeTrouble(fault) : WORDS.kept(formatWhen(savedAt))}
           </span>
         </button>
       )}
       {!fault && (
         <>
-          <Button look="bare" aria-label={`Rename ${name}`} onClick={() => setIsRenaming(true)}>
+          <Button look="bare" aria-label={WORDS.rename(name)} onClick={() => setIsRenaming(true)}>
             <Pencil size={15} aria-hidden />
           </Button>
-          <Button look="bare" aria-label={`Duplicate ${name}`} onClick={() => void session.duplicate(id)}>
+          <Button look="bare" aria-label={WORDS.duplicate(name)} onClick={() => void session.duplicate(id)}>
             <Copy size={15} aria-hidden />
           </Button>
         </>
       )}
-      <Button look="bare" aria-label={`Delete ${name}`} onClick={() => void session.remove(id)}>
+      <Button look="bare" aria-label={WORDS.deleteIt(name)} onClick={() => void session.remove(id)}>
         <Trash2 size={15} aria-hidden />
       </Button>
     </li>
@@ -186,7 +184,7 @@ function RenameField({ entry, onDone }: { readonly entry: LibraryEntry; readonly
     <input
       // biome-ignore lint/a11y/noAutofocus: the builder asked to rename this one
       autoFocus
-      aria-label={`New name of ${entry.name}`}
+      aria-label={WORDS.newNameOf(entry.name)}
       value={text}
       maxLength={80}
       onChange={(event) => setText(event.target.value)}
@@ -204,7 +202,7 @@ function RenameField({ entry, onDone }: { readonly entry: LibraryEntry; readonly
 }
 
 const describeTrouble = (fault: Fault): string =>
-  `${fault.code === "newerVersion" ? "Newer." : "Damaged."} ${describeFault(fault)}`;
+  `${fault.code === "newerVersion" ? WORDS.newer : WORDS.damaged} ${describeFault(fault)}`;
 
 const formatWhen = (time: number): string =>
   new Date(time).toLocaleString("en-GB", { day: "numeric", month: "short", hour: "2-digit", minute: "2-digit" });

@@ -18,6 +18,7 @@ import { view as look } from "@/store/workbench";
 import { describeFault } from "@/words/faults";
 import { RIG_NAMES } from "@/words/labels";
 import { describeMeasure, listMeasureSteps, UNDER_WORDS } from "@/words/measuring";
+import * as WORDS from "@/words/panels/library/newDesignSheet";
 import { Button } from "../kit/Button";
 import { NumberField } from "../kit/NumberField";
 import { Sheet } from "../kit/Sheet";
@@ -78,7 +79,7 @@ export function NewDesignSheet({ onClose }: { readonly onClose: () => void }) {
     );
     const outcome = buildFirstDesign({ id, name: title, kind, measures, under });
     if (!outcome.ok) {
-      setRefusal(`This cannot be built: ${describeFault(outcome.faults[0]!, units)}`);
+      setRefusal(WORDS.thisCannotBeBuilt(describeFault(outcome.faults[0]!, units)));
       return;
     }
     measured = NOTHING;
@@ -90,11 +91,17 @@ export function NewDesignSheet({ onClose }: { readonly onClose: () => void }) {
 
   return (
     <Sheet
-      title={step === 0 ? "A new design" : (at?.title ?? "")}
+      title={step === 0 ? WORDS.aNewDesign : (at?.title ?? "")}
       about={
         step === 0
-          ? "Five minutes with a tape. Every figure can be changed later; what is filled in is only usual."
-          : `Step ${step} of ${steps.length}. ${at?.isUnder ? "What is there bars the way of drains and tank." : "Pick a field to see where to hold the tape."}`
+          ? WORDS.fiveMinutesWithATape
+          : WORDS.stepOf(
+              step,
+              steps.length,
+              at?.isUnder
+                ? "What is there bars the way of drains and tank."
+                : "Pick a field to see where to hold the tape.",
+            )
       }
       onClose={onClose}
     >
@@ -131,19 +138,19 @@ export function NewDesignSheet({ onClose }: { readonly onClose: () => void }) {
       )}
       {refused.size > 0 && (
         <p role="status" className="mt-3 text-[13px] text-signal">
-          One of the fields is not understood yet. Mend it, or press Esc in it for the figure before.
+          {WORDS.oneOfTheFieldsIs}
         </p>
       )}
       {step > 0 && (
         <div className="mt-4 flex justify-between border-t border-rule pt-3">
-          <Button onClick={() => go(step - 1)}>Back</Button>
+          <Button onClick={() => go(step - 1)}>{WORDS.back}</Button>
           {step < steps.length ? (
             <Button look="plate" onClick={() => go(step + 1)}>
-              Next: {steps[step]!.title.toLowerCase()}
+              {WORDS.next} {steps[step]!.title.toLowerCase()}
             </Button>
           ) : (
             <Button look="plate" onClick={finish}>
-              Draw it
+              {WORDS.drawIt}
             </Button>
           )}
         </div>
@@ -163,7 +170,7 @@ function KindStep({ name, kind: chosen, onName, onKind }: KindProps) {
   return (
     <>
       <label className="flex items-center gap-3 pb-4">
-        <span className="text-faint">Its name</span>
+        <span className="text-faint">{WORDS.itsName}</span>
         <input
           value={name}
           maxLength={80}
@@ -172,9 +179,7 @@ function KindStep({ name, kind: chosen, onName, onKind }: KindProps) {
         />
       </label>
       <p className="pb-2 text-faint">
-        {chosen
-          ? `What is it? Pick ${RIG_NAMES[chosen].toLowerCase()} again to go on with what you have measured.`
-          : "What is it?"}
+        {chosen ? WORDS.whatIsItPickAgain(RIG_NAMES[chosen].toLowerCase()) : WORDS.whatIsIt}
       </p>
       <div className="grid grid-cols-2 gap-3 desk:grid-cols-4">
         {RIG_KINDS.map((kind) => (
@@ -224,7 +229,7 @@ function MeasureStepFields({ kind, keys, measures, onMeasure, onRefusal }: Field
               clearable={CLEARABLE.has(key)}
               onRefusal={onRefusal(key)}
               onCommit={(value) => {
-                if (key === "people" && !(Number.isInteger(value) && value! >= 1)) return "At least one person.";
+                if (key === "people" && !(Number.isInteger(value) && value! >= 1)) return WORDS.atLeastOnePerson;
                 onMeasure(key, value);
                 return null;
               }}
@@ -265,7 +270,7 @@ function UnderStep({ kind, measures, under, onUnder, onRefusal }: UnderProps) {
                   quantity="length"
                   onRefusal={onRefusal(`${what} ${key}`)}
                   onCommit={(value) => {
-                    if (value === null) return "Type its measure.";
+                    if (value === null) return WORDS.typeItsMeasure;
                     onUnder({ ...under, [what]: { ...under[what], [key]: value } });
                     return null;
                   }}
@@ -275,9 +280,7 @@ function UnderStep({ kind, measures, under, onUnder, onRefusal }: UnderProps) {
           )}
         </div>
       ))}
-      <p className="pt-1 text-[12.5px] text-faint">
-        What else is there, such as spare wheel, shaft or walls, is added at the station Rig.
-      </p>
+      <p className="pt-1 text-[12.5px] text-faint">{WORDS.whatElseIsThereSuch}</p>
     </div>
   );
 }

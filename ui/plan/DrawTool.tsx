@@ -5,6 +5,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { change, view as look, tell, undo } from "@/store/workbench";
 import { describeFault } from "@/words/faults";
 import { describeGoal } from "@/words/goals";
+import * as WORDS from "@/words/panels/plan/drawTool";
 import { formatLength } from "@/words/units";
 import { HaloText } from "../drawing/HaloText";
 import { toPath } from "../drawing/view";
@@ -37,12 +38,12 @@ export function DrawTool({ design, view, isTurned, mmPerPx }: PlanToolProps) {
     const edit = buildDrawnDrain(design, fixture.id, points, goal, drawn.fallMmPerM);
     const outcome = edit && change(edit);
     if (outcome && !outcome.ok) {
-      tell(outcome.faults[0] ? describeFault(outcome.faults[0], units) : "It cannot be laid so.", { tone: "warning" });
+      tell(outcome.faults[0] ? describeFault(outcome.faults[0], units) : WORDS.itCannotBeLaidSo, { tone: "warning" });
       return;
     }
     setPoints([]);
     look({ tool: null, ...(edit?.at.kind === "line" ? { drainId: edit.at.id } : {}) });
-    tell(`The drain of ${fixture.name} is drawn.`, { action: { label: "Undo", run: undo } });
+    tell(WORDS.theDrainOfIsDrawn(fixture.name), { action: { label: "Undo", run: undo } });
   };
   const onKeyDown = (event: KeyboardEvent) => {
     const at = cursor ?? { x: Math.round(outletMm.x), y: Math.round(outletMm.y) };
@@ -59,7 +60,7 @@ export function DrawTool({ design, view, isTurned, mmPerPx }: PlanToolProps) {
   const lengthMm = Math.hypot(last.x - from.x, last.y - from.y);
   return (
     <ToolSheet
-      label={`Draw the drain of ${fixture.name}: arrow keys move, Enter sets a bend, Backspace takes it back`}
+      label={WORDS.drawTheDrainOfArrow(fixture.name)}
       view={view}
       onKeyDown={onKeyDown}
       onMove={(element, event) => setCursor(toRigPoint(element, event, view))}
@@ -90,7 +91,7 @@ export function DrawTool({ design, view, isTurned, mmPerPx }: PlanToolProps) {
             strokeWidth={2.4}
           />
           <HaloText x={view.x(end.atMm.x)} y={view.y(end.atMm.y) - 17} anchor="middle">
-            {`ends in ${describeGoal(end.goal, design, units)}`}
+            {WORDS.endsIn(describeGoal(end.goal, design, units))}
           </HaloText>
         </>
       )}

@@ -5,13 +5,14 @@ import { ALIGN_AXES, type AlignAxis, buildAlign, buildLockAll, isLocked } from "
 import { useWorkbench } from "@/store/useWorkbench";
 import { change, view as look, tell } from "@/store/workbench";
 import { describeFault } from "@/words/faults";
+import * as WORDS from "@/words/panels/plan/groupBar";
 import { Button } from "../kit/Button";
 import { useSay } from "../kit/useSay";
 
 const ALIGN_NAMES: Readonly<Record<AlignAxis, string>> = {
-  x: "Line up across the rig",
-  y: "Line up along the rig",
-  z: "Set to one height",
+  x: WORDS.lineUpAcrossTheRig,
+  y: WORDS.lineUpAlongTheRig,
+  z: WORDS.setToOneHeight,
 };
 
 /** What can be done with several parts that are picked together. */
@@ -29,10 +30,12 @@ export function GroupBar() {
   const lockAll = () => apply(buildLockAll(design, group, !areLocked));
   return (
     <section
-      aria-label="Picked together"
+      aria-label={WORDS.pickedTogether}
       className="flex flex-wrap items-center gap-1.5 border-b border-rule bg-paper px-3 py-1 text-[13px]"
     >
-      <span className="plate mr-1 text-[15px]">{group.length} picked</span>
+      <span className="plate mr-1 text-[15px]">
+        {group.length} {WORDS.picked}
+      </span>
       {ALIGN_AXES.map((axis) => (
         <Button key={axis} onClick={() => apply(buildAlign(design, group, axis))}>
           {say(ALIGN_NAMES[axis])}
@@ -40,10 +43,10 @@ export function GroupBar() {
       ))}
       <Button onClick={lockAll}>
         {areLocked ? <LockOpen size={14} aria-hidden /> : <Lock size={14} aria-hidden />}
-        {areLocked ? "Unlock" : "Lock"}
+        {areLocked ? WORDS.unlock : WORDS.lock}
       </Button>
-      <span className="min-w-0 flex-1 text-faint">They move as one; the first stays when they line up.</span>
-      <Button look="bare" aria-label="Let go of all" onClick={() => look({ group: [] })}>
+      <span className="min-w-0 flex-1 text-faint">{WORDS.theyMoveAsOneThe}</span>
+      <Button look="bare" aria-label={WORDS.letGoOfAll} onClick={() => look({ group: [] })}>
         <X size={15} aria-hidden />
       </Button>
     </section>

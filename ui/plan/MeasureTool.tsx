@@ -1,6 +1,7 @@
 "use client";
 import { type KeyboardEvent, useState } from "react";
 import { useWorkbench } from "@/store/useWorkbench";
+import * as WORDS from "@/words/panels/plan/measureTool";
 import { formatLength } from "@/words/units";
 import { HaloText } from "../drawing/HaloText";
 import { type MeasuredPoint, measureBetween, snapToPart } from "./measurePoints";
@@ -49,7 +50,7 @@ export function MeasureTool({ design, view, isTurned, mmPerPx }: PlanToolProps) 
   const measured = from && to ? measureBetween(from, to) : null;
   return (
     <ToolSheet
-      label="Measure: arrow keys move, Enter sets the first place and then the second"
+      label={WORDS.measureArrowKeysMoveEnter}
       view={view}
       onKeyDown={onKeyDown}
       onMove={(element, event) => !isSet && setTo(snap(toRigPoint(element, event, view)))}
@@ -73,7 +74,7 @@ export function MeasureTool({ design, view, isTurned, mmPerPx }: PlanToolProps) 
             y={(view.y(from.y) + view.y(to.y)) / 2 - 8}
             anchor="middle"
           >
-            {`${length(measured.straight)} straight`}
+            {WORDS.straight(length(measured.straight))}
           </HaloText>
           <HaloText
             tone="ink"
@@ -81,9 +82,11 @@ export function MeasureTool({ design, view, isTurned, mmPerPx }: PlanToolProps) 
             y={(view.y(from.y) + view.y(to.y)) / 2 + 16}
             anchor="middle"
           >
-            {`${length(measured.along)} along, ${length(measured.across)} across${
-              measured.up === null ? "" : `, ${length(Math.abs(measured.up))} ${measured.up < 0 ? "down" : "up"}`
-            }`}
+            {WORDS.alongAcross(
+              length(measured.along),
+              length(measured.across),
+              measured.up === null ? "" : `, ${length(Math.abs(measured.up))} ${measured.up < 0 ? "down" : "up"}`,
+            )}
           </HaloText>
         </g>
       )}

@@ -6,6 +6,7 @@ import { add, scale, type Vec3, vec } from "@/core/geometry/vec";
 import { useWorkbench } from "@/store/useWorkbench";
 import { speakFor } from "@/words/afloat";
 import { describePart } from "@/words/describePart";
+import * as WORDS from "@/words/panels/plan/planHandles";
 import { Handle, type HandleShape, type Pull } from "../drawing/Handle";
 import { findShownResult } from "../drawing/shown";
 import type { PlanProps } from "./PlanScenery";
@@ -32,7 +33,7 @@ export function PlanHandles({ design, view, turnedZoom }: PlanProps & { readonly
   );
   // a leg is pulled by its middle; those of the drain shown, that there be room
   const result = useWorkbench(findShownResult);
-  const passageLabel = speakFor(design.rig.kind)("Move the floor passage");
+  const passageLabel = speakFor(design.rig.kind)(WORDS.moveTheFloorPassage);
   const shownLegs = (result?.legs.slice(0, result.ownLegs) ?? []).flatMap(({ lineId, index, planLengthMm }) => {
     const part = { kind: "leg", lineId, index } as const;
     const at = findPlaceMm(design, part);
@@ -44,42 +45,37 @@ export function PlanHandles({ design, view, turnedZoom }: PlanProps & { readonly
       {design.tanks.map((tank) => {
         const { min, max } = measureExtent(tank.solid);
         const centre = vec(tank.atMm.x + (min.x + max.x) / 2, tank.atMm.y + (min.y + max.y) / 2, 0);
-        return handle({ kind: "tank", id: tank.id }, `Move ${tank.name} in plan`, centre, "wide");
+        return handle({ kind: "tank", id: tank.id }, WORDS.moveInPlan(tank.name), centre, "wide");
       })}
       {design.lines.flatMap((line) =>
         listPoints(line).map((point, index) => {
           const part = { kind: "bend", lineId: line.id, index } as const;
-          return handle(part, `Move ${describePart(part, design)} in plan`, point);
+          return handle(part, WORDS.moveInPlan2(describePart(part, design)), point);
         }),
       )}
       {design.lines.flatMap(({ id, to }) => {
         if (to.kind !== "ground" && to.kind !== "vessel") return [];
         const part = { kind: "end", lineId: id } as const;
-        return handle(part, `Move the ${describePart(part, design).toLowerCase()} in plan`, to.atMm);
+        return handle(part, WORDS.moveTheInPlan(describePart(part, design).toLowerCase()), to.atMm);
       })}
-      {shownLegs.map(({ part, at }) => handle(part, `Move ${describePart(part, design)} in plan`, at, "leg"))}
+      {shownLegs.map(({ part, at }) => handle(part, WORDS.moveInPlan2(describePart(part, design)), at, "leg"))}
       {evaluation?.drains.flatMap((drain) =>
         drain.passages
           .filter(({ through }) => through === "floor")
           .map((passage) =>
             handle(
               { kind: "passage", lineId: drain.lineId, index: passage.legIndex },
-              `${passageLabel} of ${describePart({ kind: "line", id: drain.lineId }, design)} in plan`,
+              WORDS.ofInPlan(passageLabel, describePart({ kind: "line", id: drain.lineId }, design)),
               passage.atMm,
               "square",
             ),
           ),
       )}
       {design.gear.map(({ id, name, atMm, sizeMm }) =>
-        handle({ kind: "gear", id }, `Move ${name} in plan`, add(atMm, scale(sizeMm, 0.5)), "square"),
+        handle({ kind: "gear", id }, WORDS.moveInPlan(name), add(atMm, scale(sizeMm, 0.5)), "square"),
       )}
       {design.fixtures.map((fixture) =>
-        handle(
-          { kind: "fixture", id: fixture.id },
-          `Move the outlet of ${fixture.name} in plan`,
-          fixture.outletMm,
-          "wide",
-        ),
+        handle({ kind: "fixture", id: fixture.id }, WORDS.moveTheOutletOfIn(fixture.name), fixture.outletMm, "wide"),
       )}
     </g>
   );

@@ -1,6 +1,7 @@
 import { memo } from "react";
 import type { Design } from "@/core/design/design";
 import type { Obstacle, Rig } from "@/core/design/rig";
+import * as WORDS from "@/words/panels/plan/planScenery";
 import { HaloText } from "../drawing/HaloText";
 import { toObstacleFill } from "../drawing/Hatches";
 import type { View } from "../drawing/view";
@@ -35,7 +36,7 @@ export const PlanRig = memo(function PlanRig({ rig, view }: { readonly rig: Rig;
       />
       <path d={`M${noseX + 8} ${middle - 8}l11 8l-11 8`} fill="none" stroke="var(--ink)" strokeWidth={1.6} />
       <text x={noseX + 5} y={middle - 13} fontSize={12} style={{ fill: "var(--faint)" }}>
-        {rig.kind === "boat" ? "bow" : "nose"}
+        {rig.kind === "boat" ? WORDS.bow : WORDS.nose}
       </text>
       {axles.map((axle) =>
         [half - 90, -half + 90].map((y) => (

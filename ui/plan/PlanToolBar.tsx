@@ -2,6 +2,7 @@
 import { X } from "lucide-react";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
+import * as WORDS from "@/words/panels/plan/planToolBar";
 import { keepWithin } from "../fields/keepWithin";
 import { Button } from "../kit/Button";
 import { FIELD_LOOK } from "../kit/FieldRow";
@@ -13,17 +14,11 @@ export function PlanToolBar() {
   const tool = useWorkbench((state) => state.tool);
   return (
     <section
-      aria-label={tool === "draw" ? "Draw a drain" : "Measure"}
+      aria-label={tool === "draw" ? WORDS.drawADrain : WORDS.measure}
       className="flex flex-wrap items-center gap-x-3 border-b border-rule bg-paper px-3 py-1 text-[13px]"
     >
-      {tool === "draw" ? (
-        <DrawFields />
-      ) : (
-        <span className="min-w-0 flex-1 text-faint">
-          Tap two places. On a part its own point is taken, with its height.
-        </span>
-      )}
-      <Button look="bare" aria-label="Leave the tool" onClick={() => look({ tool: null })}>
+      {tool === "draw" ? <DrawFields /> : <span className="min-w-0 flex-1 text-faint">{WORDS.tapTwoPlacesOnA}</span>}
+      <Button look="bare" aria-label={WORDS.leaveTheTool} onClick={() => look({ tool: null })}>
         <X size={15} aria-hidden />
       </Button>
     </section>
@@ -33,12 +28,12 @@ export function PlanToolBar() {
 function DrawFields() {
   const design = useWorkbench((state) => state.history!.design);
   const drawn = useWorkbench(findDrawn);
-  if (!drawn) return <span className="flex-1 text-faint">Add a fixture first, at the station Falls.</span>;
+  if (!drawn) return <span className="flex-1 text-faint">{WORDS.addAFixtureFirstAt}</span>;
   return (
     <>
-      <span className="plate text-[15px]">Draw the drain of</span>
+      <span className="plate text-[15px]">{WORDS.drawTheDrainOf}</span>
       <select
-        aria-label="Whose drain is drawn"
+        aria-label={WORDS.whoseDrainIsDrawn}
         value={drawn.fixtureId}
         onChange={(event) => look({ selection: { kind: "fixture", id: event.target.value } })}
         className={`text-[14px] ${FIELD_LOOK}`}
@@ -51,15 +46,13 @@ function DrawFields() {
       </select>
       <div className="w-[210px]">
         <NumberField
-          label="falling"
+          label={WORDS.falling}
           value={drawn.fallMmPerM}
           quantity="slope"
           onCommit={(value) => keepWithin(value, [0, 200], "slope", (fall) => look({ drawFallMmPerM: fall }))}
         />
       </div>
-      <span className="min-w-0 flex-1 text-faint phone:order-last phone:basis-full">
-        Tap the bends, then an inlet or a drain. Backspace takes one back.
-      </span>
+      <span className="min-w-0 flex-1 text-faint phone:order-last phone:basis-full">{WORDS.tapTheBendsThenAn}</span>
     </>
   );
 }

@@ -9,6 +9,7 @@ import { type Vec3, vec } from "@/core/geometry/vec";
 import type { PlanTool } from "@/store/state";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, workbench } from "@/store/workbench";
+import * as WORDS from "@/words/panels/plan/planView";
 import { DrawingTools, TOOLS_CORNER } from "../drawing/DrawingTools";
 import { Hatches } from "../drawing/Hatches";
 import { LookSwitch } from "../drawing/LookSwitch";
@@ -64,9 +65,7 @@ export function PlanView() {
     return bounds && fitView({ bounds, pad: PAD, exaggeration: 1, ...frame });
   }, [bounds, width, height, isTurned, zoom]);
   if (!design || !view) return null;
-  const turn = isTurned
-    ? `translate(${zoom.x} ${zoom.y}) scale(${zoom.k}) translate(0 ${size.height}) rotate(-90)`
-    : undefined;
+  const turn = isTurned ? WORDS.translateScaleTranslate0Rotate(zoom.x, zoom.y, zoom.k, size.height) : undefined;
   const shown = findShownDrain(design, drainId);
   return (
     <>
@@ -77,7 +76,11 @@ export function PlanView() {
           ref={frame.ref}
           className="drawing absolute inset-0 size-full"
           role="group"
-          aria-label={`Plan of ${design.name}, ${design.rig.kind === "boat" ? "bow" : "nose"} ${isTurned ? "up" : "to the right"}`}
+          aria-label={WORDS.planOf(
+            design.name,
+            design.rig.kind === "boat" ? "bow" : "nose",
+            isTurned ? "up" : "to the right",
+          )}
         >
           <Paper />
           <Hatches id={hatch} />
@@ -121,8 +124,8 @@ export function PlanView() {
         </svg>
         <LookSwitch />
         <div className={TOOLS_CORNER}>
-          <ToolButton tool="draw" label="Draw a drain (A)" isOn={tool === "draw"} />
-          <ToolButton tool="measure" label="Measure (R)" isOn={tool === "measure"} />
+          <ToolButton tool="draw" label={WORDS.drawADrainA} isOn={tool === "draw"} />
+          <ToolButton tool="measure" label={WORDS.measureR} isOn={tool === "measure"} />
           <DrawingTools zooming={zooming} of="plan" />
         </div>
       </div>

@@ -5,6 +5,7 @@ import { listUsable, toUse } from "@/core/pour/usualUses";
 import { ALL_AT_ONCE } from "@/store/state";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, workbench } from "@/store/workbench";
+import * as WORDS from "@/words/panels/pour/pourBar";
 import { describePour, describeSeconds, describeUse } from "@/words/pour";
 import { formatQuantity } from "@/words/units";
 import { Button } from "../kit/Button";
@@ -44,11 +45,11 @@ export function PourBar() {
     setIsPlaying(!isPlaying);
   };
   return (
-    <section aria-label="Water in motion" className="border-t border-ink bg-paper px-3 py-1.5">
+    <section aria-label={WORDS.waterInMotion} className="border-t border-ink bg-paper px-3 py-1.5">
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
-        <span className="plate text-[15px]">Pour</span>
+        <span className="plate text-[15px]">{WORDS.pour}</span>
         <select
-          aria-label="What is poured"
+          aria-label={WORDS.whatIsPoured}
           value={of}
           onChange={(event) => {
             look({ pour: { of: event.target.value, second: 0 } });
@@ -61,14 +62,14 @@ export function PourBar() {
               {describeUse(toUse(fixture), fixture, units)}
             </option>
           ))}
-          {listUsable(design).length > 1 && <option value={ALL_AT_ONCE}>All of them at once</option>}
+          {listUsable(design).length > 1 && <option value={ALL_AT_ONCE}>{WORDS.allOfThemAtOnce}</option>}
         </select>
-        <Button aria-label={isPlaying ? "Pause" : "Play"} onClick={play}>
+        <Button aria-label={isPlaying ? WORDS.pause : WORDS.play} onClick={play}>
           {isPlaying ? <Pause size={14} aria-hidden /> : <Play size={14} aria-hidden />}
         </Button>
         <input
           type="range"
-          aria-label="Time"
+          aria-label={WORDS.time}
           aria-valuetext={describeSeconds(second)}
           min={0}
           max={endS}
@@ -81,9 +82,9 @@ export function PourBar() {
           className="h-7 min-w-24 flex-1 accent-enamel"
         />
         <span className="figures min-w-36 text-right text-[15px] whitespace-nowrap" data-testid="pour-now">
-          {describeSeconds(at.second)} · {formatQuantity(at.tankL, "volume", units)} in the tank
+          {describeSeconds(at.second)} · {formatQuantity(at.tankL, "volume", units)} {WORDS.inTheTank}
         </span>
-        <Button look="bare" aria-label="Close the pour" onClick={() => look({ pour: null })}>
+        <Button look="bare" aria-label={WORDS.closeThePour} onClick={() => look({ pour: null })}>
           <X size={15} aria-hidden />
         </Button>
       </div>

@@ -11,6 +11,7 @@ import { add, scale, type Vec3, vec } from "@/core/geometry/vec";
 import { layOutTankRear, projectRear, unprojectRear } from "@/core/section/rearView";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describePart } from "@/words/describePart";
+import * as WORDS from "@/words/panels/rear/rearView";
 import { CollisionMarks } from "../drawing/CollisionMarks";
 import { DrawingTools, TOOLS_CORNER } from "../drawing/DrawingTools";
 import { Handle, type HandleShape, type Pull } from "../drawing/Handle";
@@ -58,7 +59,7 @@ export function RearView() {
         ref={frame.ref}
         className="drawing absolute inset-0 size-full"
         role="group"
-        aria-label={`${design.name} from behind`}
+        aria-label={WORDS.fromBehind(design.name)}
       >
         <Hatches id={hatch} />
         {width > 0 && (
@@ -255,19 +256,19 @@ function RearHandles({ design, view, rollDeg, at }: PartProps & { readonly rollD
       {design.tanks.map((tank) => {
         const { min, max } = measureExtent(tank.solid);
         const centre = add(tank.atMm, vec(0, (min.y + max.y) / 2, min.z));
-        return handle({ kind: "tank", id: tank.id }, `Move ${tank.name} from behind`, centre, "wide");
+        return handle({ kind: "tank", id: tank.id }, WORDS.moveFromBehind(tank.name), centre, "wide");
       })}
       {design.lines.flatMap((line) =>
         listPoints(line).map((point, index) => {
           const part = { kind: "bend", lineId: line.id, index } as const;
-          return handle(part, `Move ${describePart(part, design)} from behind`, point);
+          return handle(part, WORDS.moveFromBehind2(describePart(part, design)), point);
         }),
       )}
       {design.gear.map(({ id, name, atMm, sizeMm }) =>
-        handle({ kind: "gear", id }, `Move ${name} from behind`, add(atMm, scale(sizeMm, 0.5)), "square"),
+        handle({ kind: "gear", id }, WORDS.moveFromBehind(name), add(atMm, scale(sizeMm, 0.5)), "square"),
       )}
       {design.fixtures.map(({ id, name, outletMm }) =>
-        handle({ kind: "fixture", id }, `Move the outlet of ${name} from behind`, outletMm, "wide"),
+        handle({ kind: "fixture", id }, WORDS.moveTheOutletOfFrom(name), outletMm, "wide"),
       )}
     </g>
   );

@@ -7,6 +7,7 @@ import { listDrainParts } from "@/core/parts/listParts";
 import type { RouteProposal } from "@/core/routes/findRoutes";
 import { useWorkbench } from "@/store/useWorkbench";
 import { change, previewEdit, tell, undo } from "@/store/workbench";
+import * as WORDS from "@/words/panels/routes/routeFinder";
 import { describePart } from "@/words/parts";
 import { describeNoRoute, describeRoute, describeRouteChange } from "@/words/routes";
 import { formatLength, formatNumber } from "@/words/units";
@@ -26,16 +27,16 @@ export function RouteFinder({ drain }: { readonly drain: Drain }) {
   );
   const lay = (edit: Edit) => {
     if (!change(edit).ok) return;
-    tell("The drain is laid anew.", { action: { label: "Undo", run: undo } });
+    tell(WORDS.theDrainIsLaidAnew, { action: { label: "Undo", run: undo } });
   };
   const found = search.status === "found" && search.design === design ? search : null;
   return (
-    <Group title="A way to the tank">
-      <SearchButton search={search} looking="Looking for ways" onLook={look} onStop={stop}>
-        <Route size={14} aria-hidden /> <Said>Find ways under the floor</Said>
+    <Group title={WORDS.aWayToTheTank}>
+      <SearchButton search={search} looking={WORDS.lookingForWays} onLook={look} onStop={stop}>
+        <Route size={14} aria-hidden /> <Said>{WORDS.findWaysUnderTheFloor}</Said>
       </SearchButton>
       {found && (
-        <div className="pt-1.5" data-testid="routes" title={`Found in ${formatNumber(found.tookMs, 0)} ms`}>
+        <div className="pt-1.5" data-testid="routes" title={WORDS.foundInMs(formatNumber(found.tookMs, 0))}>
           {found.answer.proposals.length === 0 && (
             <p className="text-[13.5px]">{describeNoRoute(found.answer, design, units)}</p>
           )}
@@ -92,16 +93,18 @@ function Way({ route, name, drainId, onLay }: WayProps) {
       </button>
       {isShown && (
         <div className="pb-2 text-[13px] text-faint">
-          In hand {formatLength(route.levelMm, units)} level, {formatLength(route.worstMm, units)} at the worst.
-          {route.shoulds > 0 && ` ${route.shoulds} you'd regret.`}
+          {WORDS.inHand} {formatLength(route.levelMm, units)} {WORDS.level} {formatLength(route.worstMm, units)}{" "}
+          {WORDS.atTheWorst}
+          {route.shoulds > 0 && WORDS.youdRegret(route.shoulds)}
           {shown && (
             <>
               {" "}
-              Of {formatLength(shown.budget.availableMm, units)} of height the trap takes{" "}
-              {formatLength(shown.budget.trapMm, units)}, drops {formatLength(shown.budget.dropsMm, units)}, the runs
-              ask for {formatLength(shown.budget.neededMm, units)}.
-              <span className="mt-1 block">To buy, pipe with a tenth over for cutting:</span>
-              <ul aria-label="Parts of this way">
+              {WORDS.of} {formatLength(shown.budget.availableMm, units)} {WORDS.ofHeightTheTrapTakes}{" "}
+              {formatLength(shown.budget.trapMm, units)}
+              {WORDS.drops} {formatLength(shown.budget.dropsMm, units)}
+              {WORDS.theRunsAskFor} {formatLength(shown.budget.neededMm, units)}.
+              <span className="mt-1 block">{WORDS.toBuyPipeWithA}</span>
+              <ul aria-label={WORDS.partsOfThisWay}>
                 {shown.parts.map((part) => {
                   const { amount, name: partName } = describePart(part, units);
                   return (
@@ -115,9 +118,9 @@ function Way({ route, name, drainId, onLay }: WayProps) {
           )}
           <div className="mt-1.5 flex gap-1.5">
             <Button look="plate" onClick={() => onLay(route.edit)}>
-              Use this route
+              {WORDS.useThisRoute}
             </Button>
-            <Button onClick={() => previewEdit(null)}>Cancel</Button>
+            <Button onClick={() => previewEdit(null)}>{WORDS.cancel}</Button>
           </div>
         </div>
       )}

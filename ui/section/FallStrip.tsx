@@ -8,6 +8,7 @@ import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
 import { tilt } from "@/store/workbench";
 import { describeAttitude } from "@/words/attitudes";
+import * as WORDS from "@/words/panels/section/fallStrip";
 import { formatLengthFigure, lengthUnit, type Units } from "@/words/units";
 import { findShownResult } from "../drawing/shown";
 import { Figure } from "../kit/Figure";
@@ -26,7 +27,7 @@ export function FallStrip() {
   const worstWhere = describeAttitude(result.worst.attitude, kind);
   return (
     <section
-      aria-label="Fall budget"
+      aria-label={WORDS.fallBudget}
       className="strip border-t border-ink bg-paper px-3 py-2"
       style={{ "--rows": isLevel(attitude) ? 2 : 3 } as CSSProperties}
     >
@@ -52,7 +53,7 @@ export function FallStrip() {
   );
 }
 
-const STAND_NAMES: Readonly<Record<Stand, string>> = { level: "Level", here: "As it stands", worst: "Worst" };
+const STAND_NAMES: Readonly<Record<Stand, string>> = { level: "Level", here: WORDS.asItStands, worst: "Worst" };
 
 type RowProps = {
   readonly stand: Stand;
@@ -89,7 +90,7 @@ function StripRow({ stand, budget, after, where, onWhere, result, units }: RowPr
       <div className="flex w-[118px] shrink-0 flex-col items-end justify-center phone:w-auto">
         <Figure
           working={toWorkingId("fallInHand", at, stand)}
-          label={`Fall in hand, ${STAND_NAMES[stand].toLowerCase()}`}
+          label={WORDS.fallInHand(STAND_NAMES[stand].toLowerCase())}
           className={`px-1 text-[28px] leading-none phone:text-[34px] ${short ? "bg-signal text-on-signal" : ""}`}
         >
           <span data-testid={`in-hand-${stand}`}>{formatLengthFigure(inHandMm, units)}</span>
@@ -100,7 +101,7 @@ function StripRow({ stand, budget, after, where, onWhere, result, units }: RowPr
             → {formatLengthFigure(after.inHandMm, units)}
           </span>
         ) : (
-          <span className="text-[11.5px] leading-tight text-faint">{short ? "short" : "in hand"}</span>
+          <span className="text-[11.5px] leading-tight text-faint">{short ? WORDS.short : WORDS.inHand}</span>
         )}
       </div>
     </div>
@@ -126,16 +127,16 @@ function Cells({ stand, budget, result, units }: CellsProps) {
     <div className="flex h-[46px] min-w-0 flex-1 border border-ink bg-sheet phone:order-last phone:basis-full phone:overflow-hidden">
       {Math.abs(budget.trapMm) > 0.05 && (
         <Fixed
-          name="trap"
-          label={`Height the trap takes, ${where}`}
+          name={WORDS.trap}
+          label={WORDS.heightTheTrapTakes(where)}
           working={toWorkingId("trapHeight", at, stand)}
           figure={label(budget.trapMm)}
         />
       )}
       {Math.abs(budget.dropsMm) > 0.05 && (
         <Fixed
-          name="drops"
-          label={`Height spent in drops, ${where}`}
+          name={WORDS.drops}
+          label={WORDS.heightSpentInDrops(where)}
           working={toWorkingId("dropsHeight", at, stand)}
           figure={label(budget.dropsMm)}
         />
@@ -185,7 +186,7 @@ const Run = memo(function Run(props: RunProps) {
   return (
     <Figure
       working={working}
-      label={`Leg ${leg}, ${where}${isWeakest ? ", the weakest run: it decides" : ""}`}
+      label={WORDS.leg(leg, where, isWeakest ? ", the weakest run: it decides" : "")}
       className="flex min-w-[52px] flex-col border-l border-ink text-left first:border-l-0"
       style={{ flex: `${share} 1 0` }}
     >
@@ -194,7 +195,9 @@ const Run = memo(function Run(props: RunProps) {
         <span className={isShort ? "strip-short" : "strip-hand"} style={{ flex: `${handShare} 0 0` }} />
       </span>
       <span className="flex min-h-0 w-full flex-1 flex-col justify-center px-1.5 text-[13px] leading-[1.1]">
-        <span className={`whitespace-nowrap ${isWeakest ? "plate text-ink" : "text-faint"}`}>leg {leg}</span>
+        <span className={`whitespace-nowrap ${isWeakest ? "plate text-ink" : "text-faint"}`}>
+          {WORDS.leg2} {leg}
+        </span>
         <span className={`whitespace-nowrap text-[15px] ${isShort ? "text-signal" : ""}`}>
           {asked && <span className="text-faint">{asked} + </span>}
           {hand}

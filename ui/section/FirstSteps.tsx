@@ -3,6 +3,7 @@ import { buildAddFixture } from "@/core/edits/fixtureEdits";
 import { buildAddTank } from "@/core/edits/tankEdits";
 import { useWorkbench } from "@/store/useWorkbench";
 import { change, view as look, workbench } from "@/store/workbench";
+import * as WORDS from "@/words/panels/section/firstSteps";
 import { Button } from "../kit/Button";
 
 /** Where no drain is to be shown: what comes next, and the press that does it. */
@@ -11,29 +12,29 @@ export function FirstSteps() {
   const fixtures = useWorkbench((state) => state.history!.design.fixtures.length);
   const now = () => workbench.getState().history!.design;
   const hang = () => {
-    change(buildAddTank(now(), "grey", "Grey tank"));
+    change(buildAddTank(now(), "grey", WORDS.greyTank));
   };
   const add = () => {
-    const edit = buildAddFixture(now(), "kitchenSink", "Kitchen sink");
+    const edit = buildAddFixture(now(), "kitchenSink", WORDS.kitchenSink);
     if (change(edit).ok) look({ station: "falls", drainId: null });
   };
   return (
     <div className="flex max-w-[30rem] flex-col items-center gap-3">
       <p className="text-faint">
         {!hasTank
-          ? "There is nothing to judge yet. First the tank: it hangs where there is room, and you move it."
+          ? WORDS.thereIsNothingToJudge
           : fixtures === 0
-            ? "Now the first fixture: it comes with trap, drain and an inlet of its own."
-            : "No fixture has a drain yet. Draw one at the station Falls, or pick the finding that says so."}
+            ? WORDS.nowTheFirstFixtureIt
+            : WORDS.noFixtureHasADrain}
       </p>
       {!hasTank && (
         <Button look="plate" onClick={hang}>
-          Hang a grey tank
+          {WORDS.hangAGreyTank}
         </Button>
       )}
       {hasTank && fixtures === 0 && (
         <Button look="plate" onClick={add}>
-          Add a kitchen sink
+          {WORDS.addAKitchenSink}
         </Button>
       )}
     </div>

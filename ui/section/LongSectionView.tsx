@@ -13,6 +13,7 @@ import { layOutLongSection } from "@/core/section/longSection";
 import type { LongSection } from "@/core/section/sectionLayout";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, workbench } from "@/store/workbench";
+import * as WORDS from "@/words/panels/section/longSectionView";
 import { DrawingTools, TOOLS_CORNER } from "../drawing/DrawingTools";
 import { Hatches } from "../drawing/Hatches";
 import { Paper } from "../drawing/Stroke";
@@ -97,7 +98,7 @@ export function LongSectionView() {
         ref={frame.ref}
         className="drawing absolute inset-0 size-full"
         role="group"
-        aria-label={`Long section of ${drain.name}`}
+        aria-label={WORDS.longSectionOf(drain.name)}
         onDoubleClick={(event) => {
           const box = event.currentTarget.getBoundingClientRect();
           void insertAt(
@@ -186,9 +187,9 @@ const PourButton = memo(function PourButton({ of, isPouring }: { readonly of: st
       look="bare"
       aria-pressed={isPouring}
       onClick={() => look({ pour: isPouring ? null : { of, second: 0 } })}
-      title="See the water run (P)"
+      title={WORDS.seeTheWaterRunP}
     >
-      Pour
+      {WORDS.pour}
     </Button>
   );
 });
@@ -197,13 +198,17 @@ const PourButton = memo(function PourButton({ of, isPouring }: { readonly of: st
 const Stretch = memo(function Stretch({ ratio }: { readonly ratio: number }) {
   return (
     <>
-      {ratio !== 1 && <span className="figures mr-2 text-[13px] text-faint">heights × {ratio}</span>}
+      {ratio !== 1 && (
+        <span className="figures mr-2 text-[13px] text-faint">
+          {WORDS.heights} {ratio}
+        </span>
+      )}
       <Button
         look="bare"
         onClick={() => look({ exaggeration: nextExaggeration(ratio) })}
-        title="Draw heights taller than lengths (E)"
+        title={WORDS.drawHeightsTallerThanLengths}
       >
-        {ratio === 1 ? "Stretch heights" : "Stretch"}
+        {ratio === 1 ? WORDS.stretchHeights : WORDS.stretch}
       </Button>
     </>
   );

@@ -8,6 +8,7 @@ import type { LongSection, SectionPoint } from "@/core/section/sectionLayout";
 import { computeSectionShift } from "@/core/section/sectionShift";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describePart } from "@/words/describePart";
+import * as WORDS from "@/words/panels/section/sectionHandles";
 import { Handle, isSamePart, type Pull } from "../drawing/Handle";
 import { findShownResult } from "../drawing/shown";
 import type { View } from "../drawing/view";
@@ -45,7 +46,7 @@ export function SectionHandles({ layout, view }: { readonly layout: LongSection;
       {tank && (
         <Handle
           {...props({ kind: "tank", id: tank.id })}
-          label={`Move ${describePart({ kind: "tank", id: tank.id }, design)}`}
+          label={WORDS.move(describePart({ kind: "tank", id: tank.id }, design))}
           at={[view.x(findMiddleS(tank.outline)), view.y(Math.min(...tank.outline.map((p) => p.h))) - 9]}
           shape="wide"
         />
@@ -61,7 +62,7 @@ export function SectionHandles({ layout, view }: { readonly layout: LongSection;
             <Handle
               key={passage.legIndex}
               {...props({ kind: "passage", lineId: drain.id, index: passage.legIndex })}
-              label={`${say("Move the floor passage")} of ${drain.name}`}
+              label={WORDS.of(say(WORDS.moveTheFloorPassage), drain.name)}
               at={at(from.s + (to.s - from.s) * share, floor)}
               shape="square"
             />
@@ -72,7 +73,7 @@ export function SectionHandles({ layout, view }: { readonly layout: LongSection;
           <Handle
             key={`${node.lineId}-${node.bend}`}
             {...props({ kind: "bend", lineId: node.lineId, index: node.bend })}
-            label={`Move bend ${node.bend + 1} of ${design.lines.find((l) => l.id === node.lineId)?.name}`}
+            label={WORDS.moveBendOf(node.bend + 1, design.lines.find((l) => l.id === node.lineId)!.name)}
             at={at(node.s, node.h + bore / 2)}
           />
         ) : null,
@@ -89,7 +90,7 @@ export function SectionHandles({ layout, view }: { readonly layout: LongSection;
           <Handle
             key={`leg-${leg.index}`}
             {...props(part)}
-            label={`Move ${describePart(part, design)}, keeping its fall`}
+            label={WORDS.moveKeepingItsFall(describePart(part, design))}
             at={at(from.s + (to.s - from.s) * share, from.h + (to.h - from.h) * share + bore / 2)}
             shape="leg"
           />
@@ -101,15 +102,15 @@ export function SectionHandles({ layout, view }: { readonly layout: LongSection;
           {...props(tank ? { kind: "port", tankId: tank.id, id: tank.inletId } : { kind: "end", lineId: node.lineId })}
           label={
             tank
-              ? `Move the inlet of ${describePart({ kind: "tank", id: tank.id }, design)}`
-              : `Move the ${describePart({ kind: "end", lineId: node.lineId }, design).toLowerCase()}`
+              ? WORDS.moveTheInletOf(describePart({ kind: "tank", id: tank.id }, design))
+              : WORDS.moveThe(describePart({ kind: "end", lineId: node.lineId }, design).toLowerCase())
           }
           at={at(node.s, node.h + bore / 2)}
         />
       ))}
       <Handle
         {...props(fixturePart)}
-        label={`Move the outlet of ${describePart(fixturePart, design)}`}
+        label={WORDS.moveTheOutletOf(describePart(fixturePart, design))}
         at={at(layout.outlet.s, layout.outlet.h)}
         shape="wide"
       />

@@ -1,6 +1,7 @@
 "use client";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
+import * as WORDS from "@/words/panels/section/sectionHeader";
 import { describeVerdict } from "@/words/verdict";
 import { findShownDrain, findShownResult } from "../drawing/shown";
 
@@ -19,7 +20,7 @@ export function SectionHeader() {
     <header className="flex items-baseline gap-3 border-b border-rule bg-sheet px-3 py-2">
       {drains.length > 1 ? (
         <select
-          aria-label="Drain shown"
+          aria-label={WORDS.drainShown}
           value={drain.id}
           onChange={(event) => look({ drainId: event.target.value })}
           className="plate border border-edge bg-sheet text-[18px]"

@@ -3,6 +3,7 @@ import type { Design } from "@/core/design/design";
 import type { DrainResult, TankResult } from "@/core/evaluate/evaluation";
 import type { LongSection } from "@/core/section/sectionLayout";
 import { toWorkingId } from "@/core/workings/working";
+import * as WORDS from "@/words/panels/section/sectionLabels";
 import { formatLength, formatLengthFigure, formatQuantity, type Units } from "@/words/units";
 import type { View } from "../drawing/view";
 import { Figure } from "../kit/Figure";
@@ -53,7 +54,7 @@ export function SectionLabels({ design, layout, view, drain, tank, units, isPull
             x={Math.round(x)}
             y={Math.round(y - 6)}
             working={toWorkingId("legFall", at, "here")}
-            label={`Leg ${i + 1}`}
+            label={WORDS.leg(i + 1)}
             {...sayRun(drain, i, units)}
           />
         ) : (
@@ -63,8 +64,8 @@ export function SectionLabels({ design, layout, view, drain, tank, units, isPull
             y={Math.round(y)}
             anchor="left"
             working={toWorkingId("dropFall", at, "here")}
-            label={`Drop, leg ${i + 1}`}
-            text={`drop ${formatLengthFigure(drain.here.legs[i]!.fallMm, units)}`}
+            label={WORDS.dropLeg(i + 1)}
+            text={WORDS.drop(formatLengthFigure(drain.here.legs[i]!.fallMm, units))}
           />
         );
       })}
@@ -74,8 +75,8 @@ export function SectionLabels({ design, layout, view, drain, tank, units, isPull
           y={Math.round(view.y(layout.trapSurfaceH))}
           anchor="right"
           working={toWorkingId("trapSeal", { kind: "trap", lineId: drain.lineId })}
-          label="Trap seal"
-          text={`seal ${formatLengthFigure(drain.trapWater.sealMm, units)}`}
+          label={WORDS.trapSeal}
+          text={WORDS.seal(formatLengthFigure(drain.trapWater.sealMm, units))}
         />
       )}
       {tank && layout.tank && (
@@ -84,8 +85,8 @@ export function SectionLabels({ design, layout, view, drain, tank, units, isPull
           y={Math.round(view.y(Math.min(...layout.tank.outline.map((p) => p.h))) + 5)}
           anchor="corner"
           working={toWorkingId("tankFull", { kind: "tank", id: tank.tankId }, "here")}
-          label="Tank full at"
-          text={`full ${formatQuantity(tank.here.litres, "volume", units)}`}
+          label={WORDS.tankFullAt}
+          text={WORDS.full(formatQuantity(tank.here.litres, "volume", units))}
         />
       )}
     </div>

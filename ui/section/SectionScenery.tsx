@@ -1,6 +1,7 @@
 import { memo } from "react";
 import { MM_PER_IN } from "@/core/quantity/convert";
 import type { LongSection, SectionPoint } from "@/core/section/sectionLayout";
+import * as WORDS from "@/words/panels/section/sectionScenery";
 import { formatLengthFigure, type Units } from "@/words/units";
 import { HaloText } from "../drawing/HaloText";
 import { toObstacleFill } from "../drawing/Hatches";
@@ -99,7 +100,7 @@ function LineNames({ layout, view, isBoat }: Pick<SceneryProps, "layout" | "view
   const lines: readonly (readonly [string, readonly SectionPoint[]])[] = [
     [isBoat ? "cabin sole" : "finished floor", layout.floorTop],
     ["sill", layout.sill],
-    [isBoat ? "underside of the keel" : "ground", layout.ground],
+    [isBoat ? WORDS.undersideOfTheKeel : WORDS.ground, layout.ground],
   ];
   const named = lines.map(([name, points]) => [name, findHeightAtRight(points, view)] as const);
   const water = layout.waterline === null ? null : view.y(layout.waterline) - 4;

@@ -1,5 +1,6 @@
 import type { HeldWater } from "@/core/design/plumbing";
 import type { LongSection } from "@/core/section/sectionLayout";
+import * as WORDS from "@/words/panels/section/sectionTank";
 import { HaloText } from "../drawing/HaloText";
 import { Outline, Stroke } from "../drawing/Stroke";
 import { listPoints, toPoints, type View } from "../drawing/view";
@@ -103,7 +104,7 @@ function FreeEnd({ layout, view }: Pick<TankProps, "layout" | "view">) {
         />
       )}
       <HaloText x={x + 28} y={freeEnd.into === "overboard" ? top - 8 : low - 8}>
-        {freeEnd.name ?? say("Onto the ground")}
+        {freeEnd.name ?? say(WORDS.ontoTheGround)}
       </HaloText>
     </g>
   );

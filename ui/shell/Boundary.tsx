@@ -1,6 +1,7 @@
 "use client";
 import { Component, type ReactNode } from "react";
 import { undo, workbench } from "@/store/workbench";
+import * as WORDS from "@/words/panels/shell/boundary";
 import { Button } from "../kit/Button";
 import { session } from "./browserSession";
 
@@ -51,17 +52,11 @@ export function Failed({ name, error, onRetry }: FailedProps) {
   const isUnloaded = /loading chunk|failed to load|dynamically imported|importing a module/i.test(error.message);
   return (
     <div role="alert" className="flex flex-col gap-2 border-l-[6px] border-signal bg-paper p-3 text-[14px]">
-      <p className="font-semibold">
-        {isUnloaded ? `${name} could not be loaded.` : `${name} cannot be shown for this design.`}
-      </p>
-      <p className="text-[13px] text-faint">
-        {isUnloaded
-          ? "The network or the server is gone, or a newer version is there. Your work is kept."
-          : "Nothing of your work is lost. Take the last step back, or go on elsewhere."}
-      </p>
+      <p className="font-semibold">{isUnloaded ? WORDS.couldNotBeLoaded(name) : WORDS.cannotBeShownForThis(name)}</p>
+      <p className="text-[13px] text-faint">{isUnloaded ? WORDS.theNetworkOrTheServer : WORDS.nothingOfYourWorkIs}</p>
       <div className="flex flex-wrap gap-1.5">
         <Button look="plate" onClick={onRetry}>
-          Try again
+          {WORDS.tryAgain}
         </Button>
         {!isUnloaded && (
           <Button
@@ -70,11 +65,11 @@ export function Failed({ name, error, onRetry }: FailedProps) {
               onRetry();
             }}
           >
-            Undo the last step
+            {WORDS.undoTheLastStep}
           </Button>
         )}
-        <Button onClick={() => session.download()}>Save to a file</Button>
-        <Button onClick={() => void session.flush().then(() => window.location.reload())}>Reload</Button>
+        <Button onClick={() => session.download()}>{WORDS.saveToAFile}</Button>
+        <Button onClick={() => void session.flush().then(() => window.location.reload())}>{WORDS.reload}</Button>
       </div>
     </div>
   );

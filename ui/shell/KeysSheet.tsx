@@ -1,4 +1,5 @@
 "use client";
+import * as WORDS from "@/words/panels/shell/keysSheet";
 import { Sheet } from "../kit/Sheet";
 import { COMMANDS } from "./commands";
 
@@ -13,14 +14,14 @@ export const formatKeys = (keys: string): string =>
 
 export function KeysSheet({ onClose }: { readonly onClose: () => void }) {
   return (
-    <Sheet title="Keyboard shortcuts" about="Tab goes from point to point in the drawings." onClose={onClose}>
+    <Sheet title={WORDS.keyboardShortcuts} about={WORDS.tabGoesFromPointTo} onClose={onClose}>
       <table className="w-full text-[14px]">
         <tbody>
-          <KeyRow keys="Arrows" name="Move the selected point 1 mm; tilt the rig when the level has focus" />
-          <KeyRow keys="Shift Arrows" name="Same, 10 mm or 1° at a time" />
-          <KeyRow keys="Alt" name="Hold while dragging a tank: no snapping" />
-          <KeyRow keys="Shift Enter" name="Add the point to the selection, to move or line up several" />
-          <KeyRow keys="Double click" name="Add a bend to the drain shown" />
+          <KeyRow keys="Arrows" name={WORDS.moveTheSelectedPoint1} />
+          <KeyRow keys="Shift Arrows" name={WORDS.same10MmOr1} />
+          <KeyRow keys="Alt" name={WORDS.holdWhileDraggingATank} />
+          <KeyRow keys="Shift Enter" name={WORDS.addThePointToThe} />
+          <KeyRow keys="Double click" name={WORDS.addABendToThe} />
           {COMMANDS.flatMap(({ id, keys, name }) =>
             keys[0] ? [<KeyRow key={id} keys={formatKeys(keys[0])} name={name} />] : [],
           )}

@@ -3,6 +3,7 @@ import { Command } from "cmdk";
 import { Dialog } from "radix-ui";
 import { useWorkbench } from "@/store/useWorkbench";
 import { nameSample } from "@/words/labels";
+import * as WORDS from "@/words/panels/shell/palette";
 import { SAMPLES } from "../library/samples";
 import { session } from "./browserSession";
 import { COMMANDS } from "./commands";
@@ -24,16 +25,14 @@ export function Palette({ onClose }: { readonly onClose: () => void }) {
           aria-describedby={undefined}
           className="fixed top-[12vh] left-1/2 z-50 w-[min(34rem,calc(100vw-24px))] -translate-x-1/2 border border-ink bg-paper shadow-[0_10px_40px_rgb(0_0_0/0.3)]"
         >
-          <Dialog.Title className="sr-only">Search commands</Dialog.Title>
-          <Command label="Commands" loop>
+          <Dialog.Title className="sr-only">{WORDS.searchCommands}</Dialog.Title>
+          <Command label={WORDS.commands} loop>
             <Command.Input
-              placeholder="What would you like to do?"
+              placeholder={WORDS.whatWouldYouLikeTo}
               className="h-12 w-full border-b border-ink bg-sheet px-3 text-[16px] outline-none"
             />
             <Command.List className="max-h-[50vh] overflow-y-auto py-1">
-              <Command.Empty className="px-3 py-3 text-faint">
-                Nothing is called that. Try one word: tank, drain, breather, file, undo.
-              </Command.Empty>
+              <Command.Empty className="px-3 py-3 text-faint">{WORDS.nothingIsCalledThatTry}</Command.Empty>
               {COMMANDS.filter((c) => c.id !== "palette" && c.id !== "escape").map((command) => (
                 <Command.Item
                   key={command.id}
@@ -55,7 +54,7 @@ export function Palette({ onClose }: { readonly onClose: () => void }) {
                     onSelect={() => run(() => void session.open(entry.id))}
                     className={item}
                   >
-                    Open {entry.name}
+                    {WORDS.open} {entry.name}
                   </Command.Item>
                 ))}
               {SAMPLES.map((name) => (
@@ -65,7 +64,7 @@ export function Palette({ onClose }: { readonly onClose: () => void }) {
                   onSelect={() => run(() => void session.openSample(name))}
                   className={item}
                 >
-                  Sample rig {nameSample(name)}
+                  {WORDS.sampleRig} {nameSample(name)}
                 </Command.Item>
               ))}
             </Command.List>

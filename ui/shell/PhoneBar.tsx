@@ -3,12 +3,13 @@ import { PANES, type Pane } from "@/store/state";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
 import { STATION_NAMES } from "@/words/labels";
+import * as WORDS from "@/words/panels/shell/phoneBar";
 
 const PANE_NAMES: Readonly<Record<Exclude<Pane, "section">, string>> = {
   plan: "Plan",
   level: "Level",
-  findings: "Findings",
-  measures: "Measures",
+  findings: WORDS.findings,
+  measures: WORDS.measures,
 };
 
 /** On a phone one thing at a time; the bar says which. */
@@ -18,7 +19,7 @@ export function PhoneBar() {
   const musts = useWorkbench((state) => state.evaluation?.findings.filter((f) => f.severity === "must").length ?? 0);
   return (
     <nav
-      aria-label="Views"
+      aria-label={WORDS.views}
       className="flex shrink-0 border-t border-ink bg-paper pb-[env(safe-area-inset-bottom)] desk:hidden"
     >
       {PANES.map((at) => (

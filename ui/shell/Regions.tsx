@@ -5,6 +5,7 @@ import { type Pane, STATIONS } from "@/store/state";
 import { RegionContext, useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
 import { STATION_NAMES } from "@/words/labels";
+import * as WORDS from "@/words/panels/shell/regions";
 import { FindingsPanel } from "../findings/FindingsPanel";
 import { LevelPanel } from "../level/LevelPanel";
 import { PlanView } from "../plan/PlanView";
@@ -36,7 +37,7 @@ export function Regions() {
         {!isNarrow && (
           <div className="pt-2">
             <RegionContext value="level">
-              <Boundary name="The stair">
+              <Boundary name={WORDS.theStair}>
                 <Stair />
               </Boundary>
             </RegionContext>
@@ -44,7 +45,7 @@ export function Regions() {
         )}
         <div className="border-t border-rule px-3 py-2 phone:border-t-0 phone:px-4">
           <RegionContext value="level">
-            <Boundary name="The level">{has("level") && <LevelPanel />}</Boundary>
+            <Boundary name={WORDS.theLevel}>{has("level") && <LevelPanel />}</Boundary>
           </RegionContext>
         </div>
       </div>
@@ -54,7 +55,9 @@ export function Regions() {
           className={`flex min-h-0 flex-col border-t border-ink ${isTooled ? "flex-[12]" : "flex-[4]"} ${on("plan")}`}
         >
           <RegionContext value="plan">
-            <Boundary name="The plan">{has("plan") && (lookFrom === "behind" ? <RearView /> : <PlanView />)}</Boundary>
+            <Boundary name={WORDS.thePlan}>
+              {has("plan") && (lookFrom === "behind" ? <RearView /> : <PlanView />)}
+            </Boundary>
           </RegionContext>
         </div>
       </div>
@@ -65,13 +68,13 @@ export function Regions() {
           className={`max-h-[52%] overflow-y-auto border-b border-ink phone:max-h-none phone:flex-1 phone:border-b-0 ${on("findings")}`}
         >
           <RegionContext value="findings">
-            <Boundary name="The list of findings">{has("findings") && <FindingsPanel />}</Boundary>
+            <Boundary name={WORDS.theListOfFindings}>{has("findings") && <FindingsPanel />}</Boundary>
           </RegionContext>
         </div>
         <div className={`min-h-0 flex-1 overflow-y-auto ${on("measures")}`}>
           {isNarrow && <PhoneStations />}
           <RegionContext value="measures">
-            <Boundary name="This station">{has("measures") && <Panel />}</Boundary>
+            <Boundary name={WORDS.thisStation}>{has("measures") && <Panel />}</Boundary>
           </RegionContext>
         </div>
       </div>

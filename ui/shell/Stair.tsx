@@ -4,6 +4,7 @@ import { STATIONS, type Station } from "@/store/state";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
 import { STATION_GROUP_NAMES, STATION_NAMES } from "@/words/labels";
+import * as WORDS from "@/words/panels/shell/stair";
 import { SeverityMark } from "../kit/SeverityMark";
 import { findWorst, listStations, STATION_DESCRIPTORS, STATION_GROUPS } from "../stations/stations";
 
@@ -23,7 +24,7 @@ export function Stair() {
   const worstAt = (at: Station) => (severities[STATIONS.indexOf(at)] || null) as Severity | null;
   const folded = STATIONS.filter((at) => !fitted.includes(at));
   return (
-    <nav aria-label="Stations">
+    <nav aria-label={WORDS.stations}>
       {STATION_GROUPS.map((group) => {
         const stations = listStations(group).filter((at) => fitted.includes(at));
         if (stations.length === 0) return null;
@@ -52,7 +53,7 @@ export function Stair() {
       })}
       {folded.length > 0 && (
         <p className="flex flex-wrap items-center gap-x-1 px-2 pb-1 text-[12.5px] text-faint">
-          Fit:
+          {WORDS.fit}
           {folded.map((at) => (
             <button
               key={at}
@@ -85,7 +86,7 @@ function StationButton({ station, index, isOpen, severity }: StationButtonProps)
     <button
       type="button"
       aria-current={isOpen ? "step" : undefined}
-      title={`${STATION_NAMES[station].plain} Key ${key}`}
+      title={WORDS.key(STATION_NAMES[station].plain, key)}
       onClick={() => look({ station, pane: "measures" })}
       className={`absolute flex items-center gap-1 pr-2 text-left ${isOpen ? "bg-pick" : "hover:bg-pick/60"}`}
       style={{ top: HEAD_PX + index * ROW_PX + 1, height: ROW_PX - 3, left, width: `calc(100% - ${left}px)` }}

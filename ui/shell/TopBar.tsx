@@ -5,19 +5,20 @@ import { isUnkept } from "@/store/committed";
 import type { SaveState } from "@/store/state";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, redo, undo } from "@/store/workbench";
+import * as WORDS from "@/words/panels/shell/topBar";
 import type { describeEdit } from "@/words/remedies";
 import { Button } from "../kit/Button";
 import { setTheme, setUnits } from "./browserSession";
 import { UpdateLine } from "./UpdateLine";
 
 const SAVE_WORDS: Readonly<Record<SaveState, string>> = {
-  saved: "kept in this browser",
+  saved: WORDS.keptInThisBrowser,
   saving: "keeping",
   unsaved: "keeping",
   full: "not kept: store full",
   failed: "not kept",
-  conflict: "changed in another tab",
-  deleted: "in the bin",
+  conflict: WORDS.changedInAnotherTab,
+  deleted: WORDS.inTheBin,
   away: "not kept: no store",
 };
 
@@ -37,7 +38,7 @@ export function TopBar() {
         look="bare"
         onClick={() => look({ overlay: "library" })}
         className="min-w-0"
-        aria-label={`Designs; ${name ?? "none"} is open`}
+        aria-label={WORDS.designsIsOpen(name ?? "none")}
       >
         <FolderOpen size={16} aria-hidden className="shrink-0" />
         <span className="plate truncate text-[17px]">{name ?? ""}</span>
@@ -51,27 +52,32 @@ export function TopBar() {
       <span className="flex-1" />
       <UpdateLine />
       <WayBack />
-      <Button look="bare" onClick={() => look({ overlay: "waterway" })} aria-label="Waterway" title="Key Y">
+      <Button look="bare" onClick={() => look({ overlay: "waterway" })} aria-label={WORDS.waterway} title={WORDS.keyY}>
         <Waypoints size={16} aria-hidden />
       </Button>
       <Button
         look="bare"
         onClick={() => setUnits(units === "metric" ? "imperial" : "metric")}
-        aria-label={units === "metric" ? "Show inches and gallons" : "Show millimetres and litres"}
-        title="Key U"
+        aria-label={units === "metric" ? WORDS.showInchesAndGallons : WORDS.showMillimetresAndLitres}
+        title={WORDS.keyU}
         className="whitespace-nowrap phone:hidden"
       >
-        <span className="figures text-[15px]">{units === "metric" ? "mm · L" : "in · gal"}</span>
+        <span className="figures text-[15px]">{units === "metric" ? WORDS.mmL : WORDS.inGal}</span>
       </Button>
       <Button
         look="bare"
         onClick={() => setTheme(theme === "light" ? "dark" : "light")}
-        aria-label={theme === "light" ? "Dark, for under the rig" : "Light"}
-        title="Key D"
+        aria-label={theme === "light" ? WORDS.darkForUnderTheRig : WORDS.light}
+        title={WORDS.keyD}
       >
         {theme === "light" ? <Moon size={16} aria-hidden /> : <Sun size={16} aria-hidden />}
       </Button>
-      <Button look="bare" onClick={() => look({ overlay: "palette" })} aria-label="Search commands" title="Ctrl K">
+      <Button
+        look="bare"
+        onClick={() => look({ overlay: "palette" })}
+        aria-label={WORDS.searchCommands}
+        title={WORDS.ctrlK}
+      >
         <Search size={16} aria-hidden />
       </Button>
     </header>
@@ -86,10 +92,22 @@ function WayBack() {
     step && nameEdit ? `${verb}: ${nameEdit(step.edit, step.before)}` : verb;
   return (
     <>
-      <Button look="bare" disabled={!last} onClick={undo} aria-label={title("Undo", last)} title={title("Undo", last)}>
+      <Button
+        look="bare"
+        disabled={!last}
+        onClick={undo}
+        aria-label={title(WORDS.undo, last)}
+        title={title(WORDS.undo, last)}
+      >
         <Undo2 size={17} aria-hidden />
       </Button>
-      <Button look="bare" disabled={!next} onClick={redo} aria-label={title("Redo", next)} title={title("Redo", next)}>
+      <Button
+        look="bare"
+        disabled={!next}
+        onClick={redo}
+        aria-label={title(WORDS.redo, next)}
+        title={title(WORDS.redo, next)}
+      >
         <Redo2 size={17} aria-hidden />
       </Button>
     </>

@@ -1,5 +1,6 @@
 "use client";
 import { useEffect, useState } from "react";
+import * as WORDS from "@/words/panels/shell/updateLine";
 import { Button } from "../kit/Button";
 import { session } from "./browserSession";
 
@@ -17,9 +18,9 @@ export function UpdateLine() {
   };
   return (
     <span className="flex items-center gap-1 text-[12.5px] text-faint" role="status">
-      <span className="phone:hidden">A newer version is ready.</span>
+      <span className="phone:hidden">{WORDS.aNewerVersionIsReady}</span>
       <Button look="bare" onClick={() => void take()}>
-        Reload into it
+        {WORDS.reloadIntoIt}
       </Button>
     </span>
   );

@@ -3,6 +3,7 @@ import { FilePlus2, X } from "lucide-react";
 import { useState } from "react";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
+import * as WORDS from "@/words/panels/shell/welcomeBar";
 import { Button } from "../kit/Button";
 import { SAMPLES } from "../library/samples";
 
@@ -17,19 +18,19 @@ export function WelcomeBar() {
   if (!isSample || isSeen) return null;
   return (
     <section
-      aria-label="How to begin"
+      aria-label={WORDS.howToBegin}
       className="flex items-center gap-2 border-b border-ink bg-sheet px-3 py-1 text-[13.5px] phone:flex-wrap"
     >
       <p className="min-w-0 flex-1 phone:flex-none phone:basis-full">
-        {name} is a sample rig. Pull a point to see what the water does, or begin your own with a tape.
+        {name} {WORDS.isASampleRigPull}
       </p>
       <Button look="plate" onClick={() => look({ overlay: "newDesign" })}>
-        <FilePlus2 size={14} aria-hidden /> New design
+        <FilePlus2 size={14} aria-hidden /> {WORDS.newDesign}
       </Button>
-      <Button onClick={() => look({ overlay: "library" })}>Other samples</Button>
+      <Button onClick={() => look({ overlay: "library" })}>{WORDS.otherSamples}</Button>
       <Button
         look="bare"
-        aria-label="Do not say this again"
+        aria-label={WORDS.doNotSayThisAgain}
         onClick={() => {
           setIsSeen(true);
           keepSeen();

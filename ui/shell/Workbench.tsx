@@ -5,6 +5,7 @@ import { loadFitted } from "@/store/fitted";
 import { useWorkbench } from "@/store/useWorkbench";
 import { speakFor } from "@/words/afloat";
 import { CAUTION } from "@/words/cautions";
+import * as WORDS from "@/words/panels/shell/workbench";
 import { NoticeBar } from "../kit/NoticeBar";
 import { SpeechContext } from "../kit/useSay";
 import { useSettled } from "../kit/useSettled";
@@ -75,7 +76,7 @@ export function Workbench() {
       onDrop={onDrop}
       data-phase={phase}
     >
-      <Boundary name="The top line">
+      <Boundary name={WORDS.theTopLine}>
         <TopBar />
         {phase === "ready" && <WelcomeBar />}
       </Boundary>
@@ -91,14 +92,14 @@ export function Workbench() {
       <Announcer />
       {overlay && (
         <SpeechContext value={say}>
-          <Boundary name="This sheet">
+          <Boundary name={WORDS.thisSheet}>
             <Overlays />
           </Boundary>
         </SpeechContext>
       )}
       {isOver && (
         <div className="pointer-events-none fixed inset-3 z-50 flex items-center justify-center border-4 border-dashed border-enamel bg-paper/80">
-          <p className="plate text-[26px] text-enamel">Drop a design here to open it</p>
+          <p className="plate text-[26px] text-enamel">{WORDS.dropADesignHereTo}</p>
         </div>
       )}
     </div>
@@ -109,9 +110,7 @@ function Waiting({ failed }: { readonly failed: boolean }) {
   return (
     <main className="flex flex-1 flex-col items-center justify-center gap-4 p-8">
       <p className="text-faint" role="status">
-        {failed
-          ? "Schleuse could not start in this browser. Reload the page; if it happens again, use another browser."
-          : "Opening your design"}
+        {failed ? WORDS.schleuseCouldNotStartIn : WORDS.openingYourDesign}
       </p>
       {/* stands in the page as it is sent, so that there is something to read before any script has come */}
       <p className="max-w-[34rem] text-[17px] leading-relaxed">{CAUTION}</p>

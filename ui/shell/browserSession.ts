@@ -5,6 +5,7 @@ import { Session } from "@/store/session";
 import type { SessionWorld } from "@/store/sessionWorld";
 import type { Theme } from "@/store/state";
 import { view as look, tell, workbench } from "@/store/workbench";
+import * as WORDS from "@/words/panels/shell/browserSession";
 import type { Units } from "@/words/units";
 import { handOut } from "../kit/handOut";
 import { THEME_KEY } from "./themeScript";
@@ -84,7 +85,7 @@ export async function openFile(file: File | undefined): Promise<void> {
     const name = cleanName(file.name);
     if (!refuseTooLarge(file.size, name)) await openText(session, records, await file.text(), name);
   } catch {
-    tell(`${cleanName(file.name)} could not be read.`, { tone: "warning" });
+    tell(WORDS.couldNotBeRead(cleanName(file.name)), { tone: "warning" });
   }
 }
 

@@ -4,6 +4,7 @@ import type { ComponentType } from "react";
 import type { Station } from "@/store/state";
 import { useWorkbench } from "@/store/useWorkbench";
 import { STATION_NAMES } from "@/words/labels";
+import * as WORDS from "@/words/panels/stations/panel";
 import { FallsMeasures } from "./falls/FallsMeasures";
 
 // The station a design opens at comes with the page, the others when they are asked for.
@@ -28,7 +29,7 @@ export function Panel() {
   if (!hasDesign) return null;
   const Measures = PANELS[station];
   return (
-    <section aria-label={`Measures: ${STATION_NAMES[station].name}`}>
+    <section aria-label={WORDS.measures(STATION_NAMES[station].name)}>
       <Measures key={station} />
     </section>
   );

@@ -2,7 +2,8 @@ import type { Severity } from "@/core/evaluate/findings";
 import { countHoles } from "@/core/through/fittings";
 import { STATIONS, type Station, type WorkbenchState } from "@/store/state";
 import { RIG_NAMES } from "@/words/labels";
-import { formatLength, formatNumber, formatQuantity } from "@/words/units";
+import * as WORDS from "@/words/panels/stations/stations";
+import { formatLength, formatQuantity } from "@/words/units";
 import { findShownResult } from "../drawing/shown";
 import { toStation } from "../findings/stationOf";
 
@@ -36,7 +37,7 @@ export const STATION_DESCRIPTORS: Readonly<Record<Station, StationDescriptor>> =
     isFitted: always,
     toFigure: ({ evaluation }) => {
       const days = evaluation?.balance.endsBy.here?.days ?? null;
-      return days === null ? "no end to it" : `${formatNumber(days, 1)} days`;
+      return WORDS.stay(days);
     },
   },
   tanks: {
@@ -45,13 +46,13 @@ export const STATION_DESCRIPTORS: Readonly<Record<Station, StationDescriptor>> =
     isFitted: always,
     toFigure: ({ history, evaluation, units }) => {
       const waste = history?.design.tanks.filter(({ holds }) => holds === "grey" || holds === "black") ?? [];
-      if (waste.length === 0) return "no waste tank yet";
+      if (waste.length === 0) return WORDS.noWasteTank;
       // store by store: what is not linked is never added up
       const rooms = (evaluation?.balance.stores ?? []).filter(
         ({ store, holds }) => store.tankIds.length > 0 && (holds === "grey" || holds === "black"),
       );
-      if (rooms.length > MOST_ROOMS) return `${rooms.length} waste tanks`;
-      return `${rooms.map(({ roomL }) => formatQuantity(roomL.here, "volume", units)).join(" + ")} usable`;
+      if (rooms.length > MOST_ROOMS) return WORDS.wasteTanks(rooms.length);
+      return WORDS.usable(rooms.map(({ roomL }) => formatQuantity(roomL.here, "volume", units)));
     },
   },
   falls: {
@@ -60,9 +61,9 @@ export const STATION_DESCRIPTORS: Readonly<Record<Station, StationDescriptor>> =
     isFitted: always,
     toFigure: (state) => {
       const worst = findShownResult(state)?.worst.inHandMm ?? null;
-      if (worst === null) return "no drain";
+      if (worst === null) return WORDS.noDrain;
       const { units } = state;
-      return worst < 0 ? `${formatLength(-worst, units)} short` : `${formatLength(worst, units)} in hand`;
+      return worst < 0 ? WORDS.short(formatLength(-worst, units)) : WORDS.inHand(formatLength(worst, units));
     },
   },
   air: {
@@ -71,7 +72,7 @@ export const STATION_DESCRIPTORS: Readonly<Record<Station, StationDescriptor>> =
     isFitted: always,
     toFigure: ({ history }) => {
       const vents = history?.design.lines.filter((line) => line.kind === "vent").length ?? 0;
-      return vents === 0 ? "no breather" : vents === 1 ? "breather open" : `${vents} breathers`;
+      return WORDS.breathers(vents);
     },
   },
   through: {
@@ -81,7 +82,7 @@ export const STATION_DESCRIPTORS: Readonly<Record<Station, StationDescriptor>> =
     toFigure: ({ history, evaluation }) => {
       if (!history || !evaluation) return "";
       const count = countHoles(history.design, evaluation);
-      return count === 0 ? "no hole" : count === 1 ? "1 hole" : `${count} holes`;
+      return WORDS.holes(count);
     },
   },
   heads: {
@@ -101,7 +102,7 @@ export const STATION_DESCRIPTORS: Readonly<Record<Station, StationDescriptor>> =
       const toilets =
         (history?.design.gear.filter(({ spec }) => spec.kind === "bowl").length ?? 0) +
         (history?.design.fixtures.filter(({ kind }) => kind === "gravityToilet").length ?? 0);
-      return toilets === 0 ? "no toilet" : toilets === 1 ? "1 toilet" : `${toilets} toilets`;
+      return WORDS.toilets(toilets);
     },
   },
   loop: {
@@ -110,12 +111,12 @@ export const STATION_DESCRIPTORS: Readonly<Record<Station, StationDescriptor>> =
     isFitted: ({ history }) => (history?.design.gear.length ?? 0) > 0,
     toFigure: ({ history }) => {
       const pieces = history?.design.gear.length ?? 0;
-      return pieces === 0 ? "nothing pumped" : pieces === 1 ? "1 piece" : `${pieces} pieces`;
+      return WORDS.pieces(pieces);
     },
   },
-  build: { group: "build", key: "8", isFitted: always, toFigure: () => "steps, parts, cuts" },
-  trials: { group: "build", key: "0", isFitted: always, toFigure: () => "does it hold?" },
-  road: { group: "live", key: "9", isFitted: always, toFigure: () => "now, logbook" },
+  build: { group: "build", key: "8", isFitted: always, toFigure: () => WORDS.stepsPartsCuts },
+  trials: { group: "build", key: "0", isFitted: always, toFigure: () => WORDS.doesItHold },
+  road: { group: "live", key: "9", isFitted: always, toFigure: () => WORDS.nowLogbook },
 };
 
 /** The stations of a group, in the order the water meets them. */

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { type Sum, solveFor, workOut } from "@/core/sums/catalogue";
 import type { SumValues } from "@/core/sums/sum";
 import { useWorkbench } from "@/store/useWorkbench";
+import * as WORDS from "@/words/panels/sums/sumFields";
 import { describeSumFault, SUM_WORDS } from "@/words/sums";
 import { formatQuantity } from "@/words/units";
 import { Button } from "../kit/Button";
@@ -49,12 +50,12 @@ export function SumFields({ sum, start, limit = null }: SumFieldsProps) {
           {sum.result.name}, {words.result}
         </span>
         <output className="figures text-[20px]" data-testid="sum-result">
-          {outcome.ok ? formatQuantity(outcome.value, quantity, units) : "none"}
+          {outcome.ok ? formatQuantity(outcome.value, quantity, units) : WORDS.none}
         </output>
       </p>
       {!outcome.ok && <p className="text-[12.5px] text-signal">{describeSumFault(outcome.fault, sum, units)}</p>}
       <NumberField
-        label={`Wanted ${sum.result.name}`}
+        label={WORDS.wanted(sum.result.name)}
         value={wanted}
         quantity={quantity}
         clearable
@@ -69,11 +70,13 @@ export function SumFields({ sum, start, limit = null }: SumFieldsProps) {
             const value = solveFor(sum, values, term.name, wanted);
             return (
               <li key={term.name} className="flex items-baseline justify-between gap-2 border-t border-rule py-0.5">
-                <span className="text-faint">{term.name} alone would have to be</span>
+                <span className="text-faint">
+                  {term.name} {WORDS.aloneWouldHaveToBe}
+                </span>
                 {value === null ? (
-                  <span className="text-faint">no value does</span>
+                  <span className="text-faint">{WORDS.noValueDoes}</span>
                 ) : (
-                  <Button look="bare" onClick={() => put(term.name, value)} title="Try it">
+                  <Button look="bare" onClick={() => put(term.name, value)} title={WORDS.tryIt}>
                     <span className="figures text-[15px]">{formatQuantity(value, term.quantity, units)}</span>
                   </Button>
                 )}

@@ -2,6 +2,7 @@
 import { Printer } from "lucide-react";
 import { useState } from "react";
 import { findSum, SUMS, type Sum } from "@/core/sums/catalogue";
+import * as WORDS from "@/words/panels/sums/sumsSheet";
 import { STANDINGS } from "@/words/sources";
 import { SUM_WORDS } from "@/words/sums";
 import { Button } from "../kit/Button";
@@ -15,18 +16,13 @@ export function SumsSheet({ onClose }: { readonly onClose: () => void }) {
   const found = SUMS.filter((sum) => matches(sum, query));
   const sum = findSum(id);
   return (
-    <Sheet
-      size="wide"
-      title="Sums"
-      about="One figure, without a design. Type any unit: 1.5 in, 40 mm, 2 ft."
-      onClose={onClose}
-    >
+    <Sheet size="wide" title={WORDS.sums} about={WORDS.oneFigureWithoutADesign} onClose={onClose}>
       <div className="grid gap-5 desk:grid-cols-[20rem_1fr]">
         <div>
           <input
             type="search"
-            aria-label="Search the sums"
-            placeholder="Search: trap, bore, frost…"
+            aria-label={WORDS.searchTheSums}
+            placeholder={WORDS.searchTrapBoreFrost}
             value={query}
             onChange={(event) => setQuery(event.target.value)}
             className="mb-2 min-h-9 w-full border-b border-edge bg-sheet px-2 phone:min-h-11"
@@ -44,7 +40,7 @@ export function SumsSheet({ onClose }: { readonly onClose: () => void }) {
                 </button>
               </li>
             ))}
-            {found.length === 0 && <li className="px-2 text-faint">No sum by that name. Try one word of it.</li>}
+            {found.length === 0 && <li className="px-2 text-faint">{WORDS.noSumByThatName}</li>}
           </ul>
         </div>
         {sum && <OneSum key={sum.id} sum={sum} />}
@@ -70,7 +66,7 @@ function OneSum({ sum }: { readonly sum: Sum }) {
         {words.source} ({STANDINGS[sum.standing].short}).
       </p>
       <Button className="mt-2" onClick={(event) => print(event.currentTarget)}>
-        <Printer size={14} aria-hidden /> Print
+        <Printer size={14} aria-hidden /> {WORDS.print}
       </Button>
     </article>
   );

@@ -11,6 +11,7 @@ import {
   toSlopeMmPerM,
 } from "@/core/attitude/phoneLevel";
 import { keepUnderStands } from "@/store/under";
+import * as WORDS from "@/words/panels/under/phoneLevel";
 import type { UnderCard, UnderSheet } from "@/words/underCards";
 import { thisMinute } from "../stations/now";
 
@@ -19,9 +20,9 @@ type Asking = { readonly requestPermission?: () => Promise<"granted" | "denied">
 
 const PRESS = "min-h-14 rounded-[3px] border border-edge px-3 text-[19px]";
 const WHY = {
-  ask: "Lay the phone on its back, its top toward the nose of the rig.",
-  refused: "The tilt sensor was refused. Allow it for this page, or type what a spirit level says.",
-  none: "This device has no tilt sensor. Type what a spirit level says.",
+  ask: WORDS.layThePhoneOnIts,
+  refused: WORDS.theTiltSensorWasRefused,
+  none: WORDS.thisDeviceHasNoTilt,
 } as const;
 
 /**
@@ -51,14 +52,14 @@ export function PhoneLevel({ sheet, card }: { readonly sheet: UnderSheet | null;
     }
   };
   return (
-    <section aria-label="Level" className="flex flex-1 flex-col gap-3 p-4 text-[19px] leading-snug">
+    <section aria-label={WORDS.level} className="flex flex-1 flex-col gap-3 p-4 text-[19px] leading-snug">
       {sensor !== "on" && <p>{WHY[sensor]}</p>}
       {sensor !== "on" && (
         <button type="button" className={PRESS} onClick={() => void begin()}>
-          Use the tilt sensor
+          {WORDS.useTheTiltSensor}
         </button>
       )}
-      {sensor === "on" && !tilt && <p>Waiting for the sensor. It needs a phone, and a secure address.</p>}
+      {sensor === "on" && !tilt && <p>{WORDS.waitingForTheSensorIt}</p>}
       {tilt && (
         <button
           type="button"
@@ -69,7 +70,7 @@ export function PhoneLevel({ sheet, card }: { readonly sheet: UnderSheet | null;
             setFirst(null);
           }}
         >
-          {first ? "Now turn it round on the same place and press" : "Set right: press, then turn it round"}
+          {first ? WORDS.nowTurnItRoundOn : WORDS.setRightPressThenTurn}
         </button>
       )}
       <Stands sheet={sheet} measured={tilt && toAttitude(tilt, offset)} />
@@ -92,12 +93,12 @@ function Stands({
   const keep = () => {
     if (!sheet || !stands) return;
     keepUnderStands(sheet.designId, { ...stands, at: thisMinute() })
-      .then(() => setTold("Kept. The level on the desk offers it, and “Hand back” carries it there."))
-      .catch(() => setTold("That could not be kept in this browser."));
+      .then(() => setTold(WORDS.keptTheLevelOnThe))
+      .catch(() => setTold(WORDS.thatCouldNotBeKept));
   };
   return (
     <div className="border-t border-ink pt-2">
-      <h2 className="plate text-[20px]">How the rig stands</h2>
+      <h2 className="plate text-[20px]">{WORDS.howTheRigStands}</h2>
       {measured ? (
         <>
           <Row
@@ -112,12 +113,12 @@ function Stands({
       ) : (
         <>
           <Typed
-            label="Front down, °; up below 0"
+            label={WORDS.frontDownUpBelow0}
             value={typed.pitch}
             onType={(pitch) => setTyped({ ...typed, pitch })}
           />
           <Typed
-            label="Right side low, °; left below 0"
+            label={WORDS.rightSideLowLeftBelow}
             value={typed.roll}
             onType={(roll) => setTyped({ ...typed, roll })}
           />
@@ -125,20 +126,20 @@ function Stands({
       )}
       {sheet && (
         <button type="button" className={`${PRESS} mt-2 w-full`} disabled={!stands} onClick={keep}>
-          Keep how it stands
+          {WORDS.keepHowItStands}
         </button>
       )}
       <p role="status" className="pt-1 text-[17px] text-faint">
-        {told ?? (sheet ? "" : "Open a design's cards here, and it can be kept for that design.")}
+        {told ?? (sheet ? "" : WORDS.openADesignsCardsHere)}
       </p>
     </div>
   );
 }
 
 const JUDGED = {
-  short: "Too flat: lift its upper end or lower its lower one.",
-  right: "Right. Clip it.",
-  steep: "Steeper than drawn: look whether its lower end still meets.",
+  short: WORDS.tooFlatLiftItsUpper,
+  right: WORDS.rightClipIt,
+  steep: WORDS.steeperThanDrawnLookWhether,
 } as const;
 
 /** The fall of a pipe against the rig's own floor, which leans too, and against what is drawn for the card that is open. */
@@ -161,20 +162,20 @@ function Fall({
     sheet?.units === "imperial" ? `${((mmPerM * 12) / 1000).toFixed(2)} in/ft` : `${mmPerM.toFixed(0)} mm/m`;
   return (
     <div className="border-t border-ink pt-2">
-      <h2 className="plate text-[20px]">Fall of a pipe</h2>
+      <h2 className="plate text-[20px]">{WORDS.fallOfAPipe}</h2>
       {measured !== null ? (
         <button type="button" className={`${PRESS} mt-1 w-full`} onClick={() => setFloor(measured)}>
-          Lie on the floor along the pipe: press, then on the pipe
+          {WORDS.lieOnTheFloorAlong}
         </button>
       ) : (
         <>
           <Typed
-            label="Along the rig's floor"
+            label={WORDS.alongTheRigsFloor}
             value={typed.over}
             onType={(value) => setTyped({ ...typed, over: value })}
           />
           <Typed
-            label="It falls so much"
+            label={WORDS.itFallsSoMuch}
             value={typed.falls}
             onType={(value) => setTyped({ ...typed, falls: value })}
           />
@@ -189,9 +190,7 @@ function Fall({
           {JUDGED[judgeLaidFall(slope, drawn)]}
         </p>
       )}
-      {drawn === null && (
-        <p className="text-[17px] text-faint">Open a pipe's card first, and it is held against what is drawn.</p>
-      )}
+      {drawn === null && <p className="text-[17px] text-faint">{WORDS.openAPipesCardFirst}</p>}
     </div>
   );
 }

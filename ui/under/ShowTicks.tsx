@@ -3,6 +3,7 @@ import { useEffect, useState } from "react";
 import { writeTicks } from "@/core/record/ticks";
 import { splitFrames } from "@/files/frames";
 import { readUnderDone, readUnderStands } from "@/store/under";
+import * as WORDS from "@/words/panels/under/showTicks";
 import { findTickedAs } from "@/words/tickedAs";
 import type { UnderSheet } from "@/words/underCards";
 import { Codes } from "../kit/Codes";
@@ -22,14 +23,9 @@ export function ShowTicks({ sheet }: { readonly sheet: UnderSheet }) {
       .catch(() => setFailed(true));
   }, [designId, sheet]);
   return (
-    <section aria-label="Hand back" className="flex flex-1 flex-col p-4 text-[19px] leading-snug">
-      {isFailed && <p role="alert">What is ticked could not be read in this browser.</p>}
-      {frames && (
-        <Codes
-          frames={frames}
-          text="On the desk open Build, “Under the floor”, press “Read the phone's codes” and hold this to its camera."
-        />
-      )}
+    <section aria-label={WORDS.handBack} className="flex flex-1 flex-col p-4 text-[19px] leading-snug">
+      {isFailed && <p role="alert">{WORDS.whatIsTickedCouldNot}</p>}
+      {frames && <Codes frames={frames} text={WORDS.onTheDeskOpenBuild} />}
     </section>
   );
 }

@@ -1,6 +1,7 @@
 "use client";
 import { lazy, Suspense, useCallback, useEffect, useRef, useState } from "react";
 import { isSheet, keepUnderDone, keepUnderSheet, readUnderDone, readUnderSheet } from "@/store/under";
+import * as WORDS from "@/words/panels/under/underPage";
 import type { UnderCard, UnderGroup, UnderSheet } from "@/words/underCards";
 
 const ShowTicks = lazy(() => import("./ShowTicks").then((module) => ({ default: module.ShowTicks })));
@@ -16,7 +17,7 @@ const GROUPS: Readonly<Record<UnderGroup, string>> = {
   holes: "Holes",
   legs: "Pipes",
   frost: "Frost",
-  spring: "Spring",
+  spring: WORDS.spring,
 };
 const BIG = "min-h-14 flex-1 rounded-[3px] border border-edge px-3 text-[19px]";
 /** A finger that goes this far sideways turns the page, px. */
@@ -41,26 +42,26 @@ export function UnderPage() {
   const take = (text: string): string | null => {
     try {
       const value: unknown = JSON.parse(text);
-      if (!isSheet(value)) return "These codes are not a sheet for this page.";
+      if (!isSheet(value)) return WORDS.theseCodesAreNotA;
       setSheet(value);
       setTool("cards");
       void keepUnderSheet(value).catch(() => undefined);
       return null;
     } catch {
-      return "These codes could not be read. Try again.";
+      return WORDS.theseCodesCouldNotBe;
     }
   };
   return (
     <main className="flex min-h-dvh flex-col bg-paper text-ink" data-phase={phase}>
       <header className="flex items-center gap-2 border-b border-ink px-3 py-2">
-        <h1 className="plate min-w-0 flex-1 truncate text-[20px]">{sheet?.name ?? "Under the floor"}</h1>
+        <h1 className="plate min-w-0 flex-1 truncate text-[20px]">{sheet?.name ?? WORDS.underTheFloor}</h1>
         <button
           type="button"
           className="min-h-14 px-3 text-[17px] text-enamel"
           aria-pressed={tool === "level"}
           onClick={() => setTool(tool === "level" ? "cards" : "level")}
         >
-          Level
+          {WORDS.level}
         </button>
         <button
           type="button"
@@ -68,7 +69,7 @@ export function UnderPage() {
           aria-pressed={tool === "codes"}
           onClick={() => setTool(tool === "codes" ? "cards" : "codes")}
         >
-          Read codes
+          {WORDS.readCodes}
         </button>
         {sheet && (
           <button
@@ -77,7 +78,7 @@ export function UnderPage() {
             aria-pressed={tool === "ticks"}
             onClick={() => setTool(tool === "ticks" ? "cards" : "ticks")}
           >
-            Hand back
+            {WORDS.handBack}
           </button>
         )}
       </header>
@@ -88,20 +89,17 @@ export function UnderPage() {
       </Suspense>
       {tool === "cards" && phase === "failed" && (
         <p role="alert" className="p-4 text-[18px]">
-          Nothing can be kept in this browser. Reload; if it happens again, print the book.
+          {WORDS.nothingCanBeKeptIn}
         </p>
       )}
       {/* stands in the page as it is sent, so that there is something to read before any script has come */}
       {tool === "cards" && phase !== "failed" && !sheet && (
         <div className="p-4 text-[19px] leading-snug">
-          <p>{phase === "loading" ? "Looking for what this phone keeps." : "Nothing lies ready here yet."}</p>
-          <p className="pt-3">
-            On this phone: open the design, then Build, “Under the floor”. From another machine: press “Show as codes”
-            there and “Read codes” here.
-          </p>
+          <p>{phase === "loading" ? WORDS.lookingForWhatThisPhone : WORDS.nothingLiesReadyHereYet}</p>
+          <p className="pt-3">{WORDS.onThisPhoneOpenThe}</p>
           <p className="pt-3">
             <a className="inline-flex min-h-14 items-center text-enamel underline" href="/">
-              Open the designs
+              {WORDS.openTheDesigns}
             </a>
           </p>
         </div>
@@ -157,7 +155,7 @@ function Cards({
     setDone(next);
     void keepUnderDone(sheet.designId, next).catch(() => undefined);
   };
-  if (!card) return <p className="p-4 text-[19px]">This design has nothing to build yet.</p>;
+  if (!card) return <p className="p-4 text-[19px]">{WORDS.thisDesignHasNothingTo}</p>;
   const isDone = done.has(card.id);
   const tick = () => {
     const next = new Set(done);
@@ -180,7 +178,7 @@ function Cards({
   };
   return (
     <>
-      <nav aria-label="What is shown" className="flex border-b border-rule">
+      <nav aria-label={WORDS.whatIsShown} className="flex border-b border-rule">
         {groups.map((one) => (
           <button
             key={one}
@@ -210,8 +208,8 @@ function Cards({
         }}
       >
         <p className="text-[17px] text-faint">
-          {Math.min(index, cards.length - 1) + 1} of {cards.length}
-          {isDone ? ", done" : ""}
+          {Math.min(index, cards.length - 1) + 1} {WORDS.of} {cards.length}
+          {isDone ? WORDS.done : ""}
         </p>
         <h2 className={`pt-1 text-[27px] leading-tight font-semibold ${isDone ? "line-through decoration-2" : ""}`}>
           {card.title}
@@ -234,21 +232,21 @@ function Cards({
       <div className="sticky bottom-0 flex flex-col gap-2 border-t border-ink bg-paper p-3">
         <div className="flex gap-2">
           <button type="button" className={BIG} onClick={() => go(-1)}>
-            Back
+            {WORDS.back}
           </button>
           <button type="button" className={BIG} onClick={() => speak(card)}>
-            Read out
+            {WORDS.readOut}
           </button>
           <button type="button" className={BIG} disabled={history.length === 0} onClick={undo}>
-            Undo
+            {WORDS.undo}
           </button>
         </div>
         <div className="flex gap-2">
           <button type="button" className={`${BIG} border-enamel bg-enamel text-paper`} onClick={tick}>
-            {isDone ? "Not done" : "Done"}
+            {isDone ? WORDS.notDone : WORDS.done2}
           </button>
           <button type="button" className={BIG} onClick={() => go(1)}>
-            Next
+            {WORDS.next}
           </button>
         </div>
       </div>

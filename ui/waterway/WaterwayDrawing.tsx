@@ -6,6 +6,7 @@ import type { Proof } from "@/core/trials/proof";
 import type { WaterEdge, WaterNode, Waterway } from "@/core/waterway/buildWaterway";
 import { type Led, layOutWaterway, type Placed } from "@/files/layOutWaterway";
 import { useWorkbench } from "@/store/useWorkbench";
+import * as WORDS from "@/words/panels/waterway/waterwayDrawing";
 import { PROOF_NAMES } from "@/words/proof";
 import { describeWaterEdge, describeWaterFigure, nameWaterNode } from "@/words/waterway";
 import { Hatches } from "../drawing/Hatches";
@@ -102,7 +103,7 @@ export function WaterwayDrawing({
       viewBox={`0 0 ${laid.width} ${laid.height}`}
       className={`mx-auto block w-full max-w-full ${isScrolled ? "" : "h-full max-h-full"}`}
       role="group"
-      aria-label="Waterway: the whole rig as a diagram"
+      aria-label={WORDS.waterwayTheWholeRigAs}
     >
       <Hatches id={hatch} />
       {laid.edges.map((edge) => (

@@ -7,6 +7,7 @@ import { buildWaterway } from "@/core/waterway/buildWaterway";
 import type { WorkbenchState } from "@/store/state";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, workbench } from "@/store/workbench";
+import * as WORDS from "@/words/panels/waterway/waterwaySheet";
 import { showPart } from "../drawing/showPart";
 import { Button } from "../kit/Button";
 import { Sheet } from "../kit/Sheet";
@@ -19,18 +20,13 @@ export function WaterwaySheet({ onClose }: { readonly onClose: () => void }) {
   const waterway = useMemo(() => buildWaterway(design, evaluation), [design, evaluation]);
   const [aspect] = useState(() => window.innerWidth / window.innerHeight);
   return (
-    <Sheet
-      size="full"
-      title="Waterway"
-      about="Where the water comes from, what it runs through, and where it ends. Press a part to open it."
-      onClose={onClose}
-    >
+    <Sheet size="full" title={WORDS.waterway} about={WORDS.whereTheWaterComesFrom} onClose={onClose}>
       <div className="flex h-full min-h-0 flex-col gap-2">
         <div className="flex flex-wrap items-center gap-x-5 gap-y-1 text-[12.5px] text-faint">
           <Legend />
           <span className="flex-1" />
           <Button onClick={(event) => printSheet(event.currentTarget)}>
-            <Printer size={14} aria-hidden /> Print
+            <Printer size={14} aria-hidden /> {WORDS.print}
           </Button>
         </div>
         <div className="min-h-0 flex-1 bg-sheet" data-waterway>

@@ -20,6 +20,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
 import { WORK_CAUTIONS } from "@/words/cautions";
 import { BRANCH_VENT_NAMES, PLAIN_WORDS, VENT_WAY_NAMES } from "@/words/labels";
+import * as WORDS from "@/words/panels/air/airMeasures";
 import { DRAWING, describeDraw } from "@/words/pumpOut";
 import { formatQuantity } from "@/words/units";
 import { findShownDrain, findShownResult } from "../../drawing/shown";
@@ -47,7 +48,7 @@ export function AirMeasures() {
     <>
       {vents.length === 0 && (
         <p className="px-3 py-2">
-          There is no breather. {PLAIN_WORDS.breather} The finding “no breather” above fits one for you.
+          {WORDS.thereIsNoBreather} {PLAIN_WORDS.breather} {WORDS.theFindingNoBreatherAbove}
         </p>
       )}
       {vents.map((vent) => (
@@ -84,26 +85,27 @@ function AirFigures() {
         {air && (
           <>
             {" "}
-            The moment the valve opens the tank is under{" "}
-            {figure("dumpSuction", "Suction while dumping", formatQuantity(air.suctionPa, "pressure", units))} of
-            suction
+            {WORDS.theMomentTheValveOpens}{" "}
+            {figure("dumpSuction", WORDS.suctionWhileDumping, formatQuantity(air.suctionPa, "pressure", units))}{" "}
+            {WORDS.ofSuction}
             {air.sealAfterMm !== null && (
               <>
                 {" "}
-                and the trap keeps{" "}
-                {figure("sealAfterDump", "Seal left after dumping", formatQuantity(air.sealAfterMm, "length", units))}
+                {WORDS.andTheTrapKeeps}{" "}
+                {figure("sealAfterDump", WORDS.sealLeftAfterDumping, formatQuantity(air.sealAfterMm, "length", units))}
               </>
             )}
-            . While it fills,{" "}
-            {figure("fillPressure", "Pressure while filling", formatQuantity(air.fillPa, "pressure", units))} push back.
+            {WORDS.whileItFills}{" "}
+            {figure("fillPressure", WORDS.pressureWhileFilling, formatQuantity(air.fillPa, "pressure", units))}{" "}
+            {WORDS.pushBack}
           </>
         )}
         {draws.map((draw) => ` ${describeDraw(draw, units)}`)}
         {sharedAir && other && (
           <>
             {" "}
-            {DRAWING[sharedAir.by]} {other.name} puts {formatQuantity(sharedAir.suctionPa, "pressure", units)} on it
-            through the breather they share.
+            {DRAWING[sharedAir.by]} {other.name} {WORDS.puts} {formatQuantity(sharedAir.suctionPa, "pressure", units)}{" "}
+            {WORDS.onItThroughTheBreather}
           </>
         )}
       </p>
@@ -119,7 +121,7 @@ function AddBreathers() {
     <div className="flex flex-wrap gap-1.5 px-3 py-2">
       {tanks.map((tank) => (
         <Button key={tank.id} onClick={() => apply(buildAddVent(workbench.getState().history!.design, tank))}>
-          <Plus size={14} aria-hidden /> Breather for {tank.name}
+          <Plus size={14} aria-hidden /> {WORDS.breatherFor} {tank.name}
         </Button>
       ))}
     </div>
@@ -135,8 +137,8 @@ function VentFields({ vent }: { readonly vent: Vent }) {
   const at = { kind: "line", id: vent.id } as const;
   const isEnd = (index: number) => vent.to.kind === "openAir" && index === vent.pointsMm.length - 1;
   const names: Record<string, string> = {
-    [OPEN_AIR]: "In the open air",
-    ...Object.fromEntries(listVentsToJoin(design, vent).map(({ id, name }) => [id, `In ${name}, by a tee`])),
+    [OPEN_AIR]: WORDS.inTheOpenAir,
+    ...Object.fromEntries(listVentsToJoin(design, vent).map(({ id, name }) => [id, WORDS.inByATee(name)])),
   };
   const lead = (end: string) => {
     const now = workbench.getState().history!.design;
@@ -145,26 +147,30 @@ function VentFields({ vent }: { readonly vent: Vent }) {
   };
   return (
     <Group title={vent.name}>
-      <TextField label="Name" value={vent.name} onCommit={(value) => set(at, ["lines", vent.id, "name"], value)} />
+      <TextField
+        label={WORDS.name}
+        value={vent.name}
+        onCommit={(value) => set(at, ["lines", vent.id, "name"], value)}
+      />
       <NumberField
-        label="Bore"
+        label={WORDS.bore}
         help={PLAIN_WORDS.bore}
         value={vent.pipe.innerMm}
         quantity="length"
         onCommit={(value) => set(at, ["lines", vent.id, "pipe", "innerMm"], value)}
       />
       <NumberField
-        label="Outside diameter"
+        label={WORDS.outsideDiameter}
         value={vent.pipe.outerMm}
         quantity="length"
         onCommit={(value) => set(at, ["lines", vent.id, "pipe", "outerMm"], value)}
       />
-      <Pick label="Ends" value={vent.to.kind === "tee" ? vent.to.lineId : OPEN_AIR} names={names} onPick={lead} />
+      <Pick label={WORDS.ends} value={vent.to.kind === "tee" ? vent.to.lineId : OPEN_AIR} names={names} onPick={lead} />
       {vent.to.kind === "openAir" && (
         <Pick<VentWay | "asDrawn">
-          label="Led"
+          label={WORDS.led}
           value="asDrawn"
-          names={{ asDrawn: "As drawn", ...VENT_WAY_NAMES, underFloor: say(VENT_WAY_NAMES.underFloor) }}
+          names={{ asDrawn: WORDS.asDrawn, ...VENT_WAY_NAMES, underFloor: say(VENT_WAY_NAMES.underFloor) }}
           onPick={(way) => {
             if (way === "asDrawn") return;
             const edit = buildVentWay(workbench.getState().history!.design, vent.id, way);
@@ -174,7 +180,7 @@ function VentFields({ vent }: { readonly vent: Vent }) {
       )}
       {vent.to.kind === "openAir" && (
         <Tick
-          label="Mesh on the end"
+          label={WORDS.meshOnTheEnd}
           value={vent.to.hasMesh}
           onPick={(value) => set(at, ["lines", vent.id, "to", "hasMesh"], value)}
         />
@@ -193,7 +199,7 @@ function VentFields({ vent }: { readonly vent: Vent }) {
             if (edit) apply(edit);
           }}
         >
-          <Trash2 size={14} aria-hidden /> Take {vent.name} out
+          <Trash2 size={14} aria-hidden /> {WORDS.take} {vent.name} {WORDS.out}
         </Button>
       </div>
     </Group>
@@ -217,11 +223,11 @@ function BranchFields({ drain }: { readonly drain: Drain }) {
     }
   };
   return (
-    <Group title={`Air on ${drain.name}`}>
-      <Pick label="Kind" value={vent?.kind ?? "none"} names={BRANCH_VENT_NAMES} onPick={pick} />
+    <Group title={WORDS.airOn(drain.name)}>
+      <Pick label={WORDS.kind} value={vent?.kind ?? "none"} names={BRANCH_VENT_NAMES} onPick={pick} />
       {vent && path && (
         <NumberField
-          label="From the trap's weir"
+          label={WORDS.fromTheTrapsWeir}
           value={vent.fromWeirMm}
           quantity="length"
           step={10}
@@ -230,13 +236,14 @@ function BranchFields({ drain }: { readonly drain: Drain }) {
       )}
       {result && findTrap(drain) && (
         <p className="pt-1 text-[13px] text-faint">
-          Trap to air {formatQuantity(result.arm.lengthMm, "length", units)}; allowed{" "}
+          {WORDS.trapToAir} {formatQuantity(result.arm.lengthMm, "length", units)}
+          {WORDS.allowed}{" "}
           {result.armAllowedMm === null || result.arm.slope === null ? (
-            "any length, for it does not fall by its bore"
+            WORDS.anyLengthForItDoes
           ) : (
             <Figure
               working={toWorkingId("trapArm", { kind: "trap", lineId: drain.id })}
-              label="Trap to air allowed"
+              label={WORDS.trapToAirAllowed}
               className="text-[15px] text-ink"
             >
               {formatQuantity(result.armAllowedMm, "length", units)}

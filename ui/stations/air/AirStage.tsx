@@ -8,6 +8,7 @@ import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
 import { describePart } from "@/words/describePart";
+import * as WORDS from "@/words/panels/air/airStage";
 import { formatLength, formatQuantity, type Units } from "@/words/units";
 import { DrawingTools, TOOLS_CORNER } from "../../drawing/DrawingTools";
 import { HaloText } from "../../drawing/HaloText";
@@ -37,8 +38,8 @@ export function AirStage() {
   const vent = vents.find(({ id }) => id === ventId) ?? vents[0];
   if (!vent) {
     return (
-      <section aria-label="The breather" className="flex flex-1 items-center justify-center bg-sheet p-8">
-        <p>No breather yet. Fit one at the right: a tank without air gurgles, and sucks its traps dry.</p>
+      <section aria-label={WORDS.theBreather} className="flex flex-1 items-center justify-center bg-sheet p-8">
+        <p>{WORDS.noBreatherYetFitOne}</p>
       </section>
     );
   }
@@ -72,21 +73,21 @@ function VentSheet({ vent, vents, onPick }: VentSheetProps) {
   }, [bounds, width, height, exaggeration, zoom]);
   const air = result?.air ?? null;
   return (
-    <section aria-label="The breather" className="flex min-h-0 flex-1 flex-col bg-sheet">
+    <section aria-label={WORDS.theBreather} className="flex min-h-0 flex-1 flex-col bg-sheet">
       <StageHeader
         title={vent.name}
         choice={
           vents.length > 1 ? (
-            <StagePick label="Breather shown" value={vent.id} options={vents} onPick={onPick} />
+            <StagePick label={WORDS.breatherShown} value={vent.id} options={vents} onPick={onPick} />
           ) : undefined
         }
         text={
           air ? (
             <>
-              Dumping sucks{" "}
+              {WORDS.dumpingSucks}{" "}
               <Figure
                 working={toWorkingId("dumpSuction", { kind: "tank", id: vent.fromTank })}
-                label="Suction while dumping"
+                label={WORDS.suctionWhileDumping}
                 className="font-semibold"
               >
                 {formatQuantity(air.suctionPa, "pressure", units)}
@@ -96,15 +97,15 @@ function VentSheet({ vent, vents, onPick }: VentSheetProps) {
                   ;{" "}
                   <span className={air.breaksSeal ? "font-semibold text-signal" : ""}>
                     {air.breaksSeal
-                      ? "the weakest trap is pulled through"
-                      : `the weakest trap keeps ${formatLength(air.sealAfterMm, units)} of seal`}
+                      ? WORDS.theWeakestTrapIsPulled
+                      : WORDS.theWeakestTrapKeepsOf(formatLength(air.sealAfterMm, units))}
                   </span>
                 </>
               )}
               .
             </>
           ) : (
-            <>Give the tank a dump outlet: then what its breather takes is worked out.</>
+            WORDS.giveTheTankADump
           )
         }
       />
@@ -113,7 +114,7 @@ function VentSheet({ vent, vents, onPick }: VentSheetProps) {
           ref={frame.ref}
           className="drawing absolute inset-0 size-full"
           role="group"
-          aria-label={`${vent.name} unrolled from its tank to the open air`}
+          aria-label={WORDS.unrolledFromItsTankTo(vent.name)}
         >
           <Paper />
           <Hatches id={hatch} />
@@ -128,7 +129,7 @@ function VentSheet({ vent, vents, onPick }: VentSheetProps) {
                   <Handle
                     key={`${node.lineId}-${node.point}`}
                     part={{ kind: "bend", lineId: node.lineId, index: node.point }}
-                    label={`Move ${describePart({ kind: "bend", lineId: node.lineId, index: node.point }, design)}`}
+                    label={WORDS.move(describePart({ kind: "bend", lineId: node.lineId, index: node.point }, design))}
                     at={[view.x(node.s), view.y(node.h)]}
                     pxPerMm={{ x: view.kx, y: view.ky }}
                     toShift={(base, pull: Pull) => {
@@ -176,17 +177,17 @@ function Around({ section, view, hatch }: PartProps & { readonly hatch: string }
       />
       <Stroke points={floor} stroke="var(--edge)" strokeWidth={1.4} strokeDasharray="12 3" />
       <HaloText x={8} y={view.y(floorH[0]) - 5}>
-        {say("Under the floor")}
+        {say(WORDS.underTheFloor)}
       </HaloText>
       <Stroke points={line(section.floodH)} stroke="var(--water)" strokeWidth={1.6} />
       <HaloText x={8} y={view.y(section.floodH) + 14}>
-        Water at full
+        {WORDS.waterAtFull}
       </HaloText>
       {section.worstFloodH > section.floodH + 1 && (
         <>
           <Stroke points={line(section.worstFloodH)} stroke="var(--signal)" strokeWidth={1.2} strokeDasharray="7 4" />
           <HaloText x={view.width - 8} y={view.y(section.worstFloodH) - 5} anchor="end" tone="signal">
-            Full, standing at the worst
+            {WORDS.fullStandingAtTheWorst}
           </HaloText>
         </>
       )}
@@ -210,12 +211,12 @@ function Course({ section, view, units }: PartProps & { readonly units: Units })
         <g key={`${lineId}-${point}`}>
           {dipMm > 0.5 && (
             <HaloText x={view.x(s)} y={view.y(h) + 24} anchor="middle" tone="signal">
-              {`sags ${formatLength(dipMm, units)}`}
+              {WORDS.sags(formatLength(dipMm, units))}
             </HaloText>
           )}
           {role === "tee" && (
             <HaloText x={view.x(s)} y={view.y(h) - 12} anchor="middle">
-              tee
+              {WORDS.tee}
             </HaloText>
           )}
         </g>
@@ -234,10 +235,10 @@ function Course({ section, view, units }: PartProps & { readonly units: Units })
         anchor={endsNearEdge ? "end" : "start"}
         tone="ink"
       >
-        {`open end, ${formatLength(end.h - section.floodH, units)} over full`}
+        {WORDS.openEndOverFull(formatLength(end.h - section.floodH, units))}
       </HaloText>
       <HaloText x={view.x(section.nodes[0]!.s) - 10} y={view.y(section.nodes[0]!.h) + 16} anchor="end" tone="ink">
-        tank
+        {WORDS.tank}
       </HaloText>
     </g>
   );
@@ -266,7 +267,7 @@ function Pressures({ section, view, units }: PartProps & { readonly units: Units
         {formatQuantity(section.suctionPa[0] ?? 0, "pressure", units)}
       </HaloText>
       <HaloText x={8} y={base - STRIP_PX + 4}>
-        Pressure along it: whole line sucked while dumping, broken line pushed while filling
+        {WORDS.pressureAlongItWholeLine}
       </HaloText>
     </g>
   );

@@ -8,6 +8,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { tell } from "@/store/workbench";
 import { describePart } from "@/words/describePart";
 import { describeFinding } from "@/words/findings";
+import * as WORDS from "@/words/panels/build/asBuiltFields";
 import { formatLength } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { keepWithin } from "../../fields/keepWithin";
@@ -37,37 +38,35 @@ export function AsBuiltFields() {
   const key = toMeasuredKey(part);
   const offMm = measured.find((one) => toMeasuredKey(one.part) === key)?.offMm ?? { x: 0, y: 0, z: 0 };
   const keep = (given: MeasuredPart | null, at = key) =>
-    void records
-      .setMeasured(at, given)
-      .catch(() => tell("That could not be kept in this browser.", { tone: "warning" }));
+    void records.setMeasured(at, given).catch(() => tell(WORDS.thatCouldNotBeKept, { tone: "warning" }));
   const set = (axis: "x" | "y" | "z", sign: 1 | -1) => (value: number | null) =>
     keepWithin(value, [-500, 500], "length", (off) =>
       keep({ part, offMm: { ...offMm, [axis]: sign * off }, on: today() }),
     );
   const length = (mm: number) => formatLength(Math.round(mm * 10) / 10, units);
   return (
-    <Group title="Measured as built">
+    <Group title={WORDS.measuredAsBuilt}>
       <Pick
-        label="Part"
+        label={WORDS.part}
         value={key}
         names={Object.fromEntries(parts.map((one) => [toMeasuredKey(one), describePart(one, design)]))}
         onPick={setPicked}
       />
-      <NumberField label="Lower than drawn" value={-offMm.z || 0} quantity="length" onCommit={set("z", -1)} />
-      <NumberField label="Further forward" value={offMm.x} quantity="length" onCommit={set("x", 1)} />
-      <NumberField label="Further left" value={offMm.y} quantity="length" onCommit={set("y", 1)} />
+      <NumberField label={WORDS.lowerThanDrawn} value={-offMm.z || 0} quantity="length" onCommit={set("z", -1)} />
+      <NumberField label={WORDS.furtherForward} value={offMm.x} quantity="length" onCommit={set("x", 1)} />
+      <NumberField label={WORDS.furtherLeft} value={offMm.y} quantity="length" onCommit={set("y", 1)} />
       {verdict && (
         <div data-testid="as-built" className="pt-1 text-[13.5px] leading-snug">
           {verdict.drains
             .filter(({ plannedMm, builtMm }) => Math.abs(plannedMm - builtMm) > 0.05)
             .map(({ lineId, plannedMm, builtMm }) => (
               <p key={lineId} className={builtMm < 0 ? "text-signal" : ""}>
-                {design.lines.find(({ id }) => id === lineId)?.name}: {length(plannedMm)} in hand at the worst as drawn,{" "}
-                {length(builtMm)} as built.
+                {design.lines.find(({ id }) => id === lineId)?.name}: {length(plannedMm)} {WORDS.inHandAtTheWorst}{" "}
+                {length(builtMm)} {WORDS.asBuilt}
               </p>
             ))}
           {verdict.findings.length === 0 ? (
-            <p>Nothing new is found against it as it was built.</p>
+            <p>{WORDS.nothingNewIsFoundAgainst}</p>
           ) : (
             verdict.findings.map((finding) => {
               const { title, why, advice } = describeFinding(finding, verdict.built, units);
@@ -83,7 +82,7 @@ export function AsBuiltFields() {
           )}
           {verdict.lost.map((one) => (
             <p key={toMeasuredKey(one)} className="text-warn">
-              {describePart(one, design)} could not be put there: it is locked, or gone.
+              {describePart(one, design)} {WORDS.couldNotBePutThere}
             </p>
           ))}
           <ul className="pt-1">
@@ -94,7 +93,7 @@ export function AsBuiltFields() {
                   <span className="flex-1">{describePart(one.part, design)}</span>
                   <Button
                     look="bare"
-                    aria-label={`Forget what was measured of ${describePart(one.part, design)}`}
+                    aria-label={WORDS.forgetWhatWasMeasuredOf(describePart(one.part, design))}
                     onClick={() => keep(null, at)}
                   >
                     <Trash2 size={13} aria-hidden />

@@ -6,13 +6,14 @@ import type { DrawingFormat, DrawingKind } from "@/files/drawing/writeDrawing";
 import { useWorkbench } from "@/store/useWorkbench";
 import { tell } from "@/store/workbench";
 import { BOOK_PART_NAMES, type BookPartId, DRAWING_NAMES } from "@/words/book";
+import * as WORDS from "@/words/panels/build/bookFields";
 import { Group } from "../../fields/Group";
 import { Button } from "../../kit/Button";
 import { Pick } from "../../kit/Pick";
 import { Tick } from "../../kit/Tick";
 import { useRecords } from "../useRecords";
 
-const PAPER_NAMES: Readonly<Record<Paper, string>> = { a4: "A4", letter: "Letter" };
+const PAPER_NAMES: Readonly<Record<Paper, string>> = { a4: "A4", letter: WORDS.letter };
 const DRAWING_KINDS = Object.keys(DRAWING_NAMES) as DrawingKind[];
 const PARTS = Object.keys(BOOK_PART_NAMES) as BookPartId[];
 
@@ -36,19 +37,17 @@ export function BookFields() {
       const bytes = writeBook(design, { paper, units, parts, build }, await loadLetters());
       handOut(`${design.id}-book.pdf`, bytes, "application/pdf");
     } catch {
-      tell("The book could not be made. Try again; without a network open the page once with one.", {
+      tell(WORDS.theBookCouldNotBe, {
         tone: "warning",
       });
     }
     setBusy(false);
   };
   return (
-    <Group title="Book">
-      <p className="text-[13px] leading-snug text-faint">
-        Everything on paper for the workshop: drawings, holes in full size, cuts, parts, order, trials.
-      </p>
+    <Group title={WORDS.book}>
+      <p className="text-[13px] leading-snug text-faint">{WORDS.everythingOnPaperForThe}</p>
       <details className="pt-1">
-        <summary className="min-h-7 cursor-pointer text-[13.5px] leading-7 text-enamel">What is in it</summary>
+        <summary className="min-h-7 cursor-pointer text-[13.5px] leading-7 text-enamel">{WORDS.whatIsInIt}</summary>
         {PARTS.map((part) => (
           <Tick
             key={part}
@@ -59,14 +58,14 @@ export function BookFields() {
         ))}
       </details>
       <Pick<Paper>
-        label="Paper"
+        label={WORDS.paper}
         value={paper}
         names={PAPER_NAMES}
         order={Object.keys(PAPERS) as Paper[]}
         onPick={setPaper}
       />
       <Button look="plate" disabled={parts.length === 0 || isBusy} onClick={() => void print()}>
-        <BookOpen size={15} aria-hidden /> {isBusy ? "Making it…" : "Book as PDF"}
+        <BookOpen size={15} aria-hidden /> {isBusy ? WORDS.makingIt : WORDS.bookAsPdf}
       </Button>
     </Group>
   );
@@ -85,8 +84,8 @@ export function DrawingFiles() {
     handOut(`${design.id}-${kind}.${format}`, writeDrawing(design, kind, format, units), type);
   };
   return (
-    <Group title="Drawings as files">
-      <p className="text-[13px] text-faint">Plan and holes come in full size, lengths of the drains too.</p>
+    <Group title={WORDS.drawingsAsFiles}>
+      <p className="text-[13px] text-faint">{WORDS.planAndHolesComeIn}</p>
       {DRAWING_KINDS.map((kind) => (
         <div key={kind} className="flex items-center justify-between gap-2 py-0.5 text-[13.5px]">
           <span>{DRAWING_NAMES[kind]}</span>
@@ -94,7 +93,7 @@ export function DrawingFiles() {
             {(["svg", "dxf"] as const).map((format) => (
               <Button
                 key={format}
-                aria-label={`${DRAWING_NAMES[kind]} as ${format.toUpperCase()}`}
+                aria-label={WORDS.as(DRAWING_NAMES[kind], format.toUpperCase())}
                 onClick={() => void draw(kind, format)}
               >
                 {format.toUpperCase()}

@@ -8,6 +8,7 @@ import { buildNetwork } from "@/core/falls/network";
 import { listCourse } from "@/core/fit/lineLegs";
 import { toTankBlock } from "@/core/fit/obstacleGaps";
 import type { Vec3 } from "@/core/geometry/vec";
+import * as WORDS from "@/words/panels/build/buildDrawing";
 import { formatLength, type Units } from "@/words/units";
 
 type Flat = readonly [number, number];
@@ -57,10 +58,10 @@ export function BuildDrawing({ design, built, spot, units }: BuildDrawingProps) 
       viewBox={`0 0 ${SIZE.width} ${Math.round(height)}`}
       className="w-full"
       role="img"
-      aria-label="What is built: solid; what the step is about: lit; the rest: thin"
+      aria-label={WORDS.whatIsBuiltSolidWhat}
     >
       <text x={SIZE.pad} y={16} fontSize={12} style={{ fill: "var(--faint)" }}>
-        From above, forward to the right
+        {WORDS.fromAboveForwardToThe}
       </text>
       <rect
         x={planA[0]}
@@ -71,7 +72,7 @@ export function BuildDrawing({ design, built, spot, units }: BuildDrawingProps) 
         stroke="var(--edge)"
       />
       <text x={SIZE.pad} y={sideTop - 8} fontSize={12} style={{ fill: "var(--faint)" }}>
-        From the side
+        {WORDS.fromTheSide}
       </text>
       <path d={`M${floorLeft.join(" ")}L${floorRight.join(" ")}`} stroke="var(--ink)" strokeWidth={1.5} />
       {[above, side].map((view, i) =>

@@ -4,6 +4,7 @@ import { useMemo, useState } from "react";
 import { listCuts, planBars } from "@/core/build/cuts";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeCutEnd } from "@/words/build";
+import * as WORDS from "@/words/panels/build/buildMeasures";
 import { describePipe } from "@/words/parts";
 import { formatLength } from "@/words/units";
 import { Group } from "../../fields/Group";
@@ -55,7 +56,7 @@ function CutList() {
         mark,
         line: nameOf(lineId),
         pipe: describePipe(pipe, units),
-        "middle to middle": formatLength(centreMm, units),
+        [WORDS.middleToMiddle]: formatLength(centreMm, units),
         cut: formatLength(cutMm, units),
         ends: ends ? ends.map(describeCutEnd).join(" to ") : "",
       })),
@@ -63,15 +64,15 @@ function CutList() {
   };
   return (
     <Group
-      title="Cut list"
+      title={WORDS.cutList}
       aside={
         <Button onClick={() => void download()}>
-          <Download size={13} aria-hidden /> CSV
+          <Download size={13} aria-hidden /> {WORDS.csv}
         </Button>
       }
     >
       <NumberField
-        label="Bars are sold in"
+        label={WORDS.barsAreSoldIn}
         value={stockMm}
         quantity="length"
         onCommit={(value) => keepWithin(value, [100, 20_000], "length", setStock)}
@@ -79,7 +80,7 @@ function CutList() {
       {plans.map(({ pipe, bars, tooLong }) => (
         <div key={`${pipe.innerMm}-${pipe.outerMm}`} className="pt-1.5">
           <p className="text-[13px] font-semibold">
-            {describePipe(pipe, units)}: {bars.length} {bars.length === 1 ? "bar" : "bars"}
+            {describePipe(pipe, units)}: {bars.length} {bars.length === 1 ? WORDS.bar : WORDS.bars}
           </p>
           {bars.map((bar, i) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: bars of one pipe are alike
@@ -87,18 +88,19 @@ function CutList() {
           ))}
           {tooLong.map(({ mark, cutMm }) => (
             <p key={mark} className="text-[12.5px] text-warn">
-              {mark} is {formatLength(cutMm, units)}, longer than a bar: join it by a socket, or buy it longer.
+              {mark} {WORDS.is} {formatLength(cutMm, units)}
+              {WORDS.longerThanABarJoin}
             </p>
           ))}
         </div>
       ))}
-      <table className="mt-1.5 w-full text-[13px]" aria-label="Pieces to cut">
+      <table className="mt-1.5 w-full text-[13px]" aria-label={WORDS.piecesToCut}>
         <thead className="text-faint">
           <tr>
-            <th className="text-left font-normal">piece</th>
-            <th className="text-left font-normal">of</th>
-            <th className="text-right font-normal">middles</th>
-            <th className="text-right font-normal">cut</th>
+            <th className="text-left font-normal">{WORDS.piece}</th>
+            <th className="text-left font-normal">{WORDS.of}</th>
+            <th className="text-right font-normal">{WORDS.middles}</th>
+            <th className="text-right font-normal">{WORDS.cut}</th>
           </tr>
         </thead>
         <tbody className="figures text-[15px]">
@@ -119,10 +121,7 @@ function CutList() {
           ))}
         </tbody>
       </table>
-      <p className="pt-1 text-[12px] leading-snug text-faint">
-        Middle to middle less what a bend takes, and with what goes into its socket: common figures, so hold each piece
-        up before you saw it.
-      </p>
+      <p className="pt-1 text-[12px] leading-snug text-faint">{WORDS.middleToMiddleLessWhat}</p>
     </Group>
   );
 }
@@ -148,7 +147,7 @@ function BarDrawing({
       viewBox={`0 0 ${BAR.width} ${BAR.height}`}
       className="my-0.5 w-full"
       role="img"
-      aria-label={`Bar with ${bar.cuts.map(({ mark }) => mark).join(", ")}`}
+      aria-label={WORDS.barWith(bar.cuts.map(({ mark }) => mark).join(", "))}
     >
       <rect
         x={0}

@@ -16,6 +16,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, tell } from "@/store/workbench";
 import { BUILD_WHEN_NAMES, BUILD_WHENS, type BuildWhen, describeHours, describeMoveRefused } from "@/words/build";
 import { listMissing } from "@/words/goods";
+import * as WORDS from "@/words/panels/build/buildStage";
 import { describeGone, describeRedrawn } from "@/words/redrawn";
 import { useEdits } from "../../fields/useEdits";
 import { Button } from "../../kit/Button";
@@ -26,7 +27,7 @@ import { useRecords } from "../useRecords";
 import { BuildDrawing } from "./BuildDrawing";
 import { StepList } from "./StepList";
 
-const NOT_KEPT = "That could not be kept in this browser.";
+const NOT_KEPT = WORDS.thatCouldNotBeKept;
 
 /** What can be done now, what waits for it, and what is done; ticked with a thumb, drawn beside as it grows. */
 export function BuildStage() {
@@ -59,9 +60,10 @@ export function BuildStage() {
   const built = useMemo(() => listBuilt(design, done, current), [design, done, current]);
   if (!order.ok) {
     return (
-      <section aria-label="The building" className="flex flex-1 items-center justify-center bg-sheet p-8">
+      <section aria-label={WORDS.theBuilding} className="flex flex-1 items-center justify-center bg-sheet p-8">
         <p role="alert">
-          These steps need each other: {order.circle.join(", ")}. Change the design so that one can come first.
+          {WORDS.theseStepsNeedEachOther} {order.circle.join(", ")}
+          {WORDS.changeTheDesignSoThat}
         </p>
       </section>
     );
@@ -94,12 +96,12 @@ export function BuildStage() {
     pickedId: current?.id ?? null,
   };
   return (
-    <section aria-label="The building" className="flex min-h-0 flex-1 flex-col bg-sheet">
+    <section aria-label={WORDS.theBuilding} className="flex min-h-0 flex-1 flex-col bg-sheet">
       <StageHeader
-        title="Build"
+        title={WORDS.build}
         choice={
           <StagePick
-            label="What can be done"
+            label={WORDS.whatCanBeDone}
             value={when}
             options={BUILD_WHENS.map((id) => ({ id, name: BUILD_WHEN_NAMES[id] }))}
             onPick={(id) => setWhen(id as BuildWhen)}
@@ -107,13 +109,13 @@ export function BuildStage() {
         }
         text={
           order.steps.length === 0
-            ? "Nothing to build yet: draw a tank and a drain first."
-            : `${finished.length} of ${order.steps.length} steps done. ${describeHours(order.steps, build.done)}`
+            ? WORDS.nothingToBuildYetDraw
+            : WORDS.ofStepsDone(finished.length, order.steps.length, describeHours(order.steps, build.done))
         }
       />
       {phase === "failed" && (
         <p role="alert" className="px-3 py-2 text-signal">
-          What is done cannot be kept in this browser. Reload the page; if it happens again, write it down.
+          {WORDS.whatIsDoneCannotBe}
         </p>
       )}
       <div className="flex min-h-0 flex-1 phone:flex-col">
@@ -122,10 +124,10 @@ export function BuildStage() {
           // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keys
           tabIndex={0}
           role="group"
-          aria-label="Steps"
+          aria-label={WORDS.steps}
         >
           <StepList
-            title="Built, and drawn anew since"
+            title={WORDS.builtAndDrawnAnewSince}
             steps={finished.filter(({ id }) => redrawnOf.has(id))}
             isDone
             {...common}
@@ -138,42 +140,38 @@ export function BuildStage() {
                   records.tickStep(one.stepId, null).catch(() => tell(NOT_KEPT, { tone: "warning" }));
                 }}
               >
-                Seen to
+                {WORDS.seenTo}
               </Button>
             </p>
           ))}
-          <StepList title="Now" steps={now} isDone={false} {...common} />
+          <StepList title={WORDS.now} steps={now} isDone={false} {...common} />
           {now.length === 0 && clear.length > 0 && (
             <p className="pt-3 text-[14px]">
-              {when === "rain"
-                ? say("Everything that comes next is under the rig.")
-                : "For everything that comes next something is missing. Mark what came in the parts list."}
+              {when === "rain" ? say(WORDS.everythingThatComesNextIs) : WORDS.forEverythingThatComesNext}
             </p>
           )}
-          {clear.length === 0 && held.length > 0 && (
-            <p className="pt-3 text-[14px]">Nothing can be done yet that may not have to be done again.</p>
-          )}
-          <StepList title="Settle first" steps={held.filter(fits)} isDone={false} {...common} />
-          <StepList title="Waits for that" steps={waiting.filter(fits)} isDone={null} {...common} />
+          {clear.length === 0 && held.length > 0 && <p className="pt-3 text-[14px]">{WORDS.nothingCanBeDoneYet}</p>}
+          <StepList title={WORDS.settleFirst} steps={held.filter(fits)} isDone={false} {...common} />
+          <StepList title={WORDS.waitsForThat} steps={waiting.filter(fits)} isDone={null} {...common} />
           {lock && (
             <p className="flex flex-wrap items-center gap-2 pt-3 text-[13.5px]">
               <span className="min-w-0 flex-1">
-                {lock.ops.length === 1 ? "One built part" : `${lock.ops.length} built parts`} can still be moved in the
-                drawing.
+                {lock.ops.length === 1 ? WORDS.oneBuiltPart : WORDS.builtParts(lock.ops.length)}{" "}
+                {WORDS.canStillBeMovedIn}
               </span>
               <Button onClick={() => apply(lock)}>
-                <Lock size={13} aria-hidden /> {lock.ops.length === 1 ? "Lock it" : "Lock them"}
+                <Lock size={13} aria-hidden /> {lock.ops.length === 1 ? WORDS.lockIt : WORDS.lockThem}
               </Button>
             </p>
           )}
-          <StepList title="Done" steps={finished.filter(({ id }) => !redrawnOf.has(id))} isDone {...common} />
+          <StepList title={WORDS.done} steps={finished.filter(({ id }) => !redrawnOf.has(id))} isDone {...common} />
         </div>
         <div
           className="min-h-0 min-w-0 flex-[2] overflow-y-auto border-l border-rule p-2 phone:border-t phone:border-l-0"
           // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keys
           tabIndex={0}
           role="group"
-          aria-label="Drawing of the building"
+          aria-label={WORDS.drawingOfTheBuilding}
         >
           <BuildDrawing
             design={design}

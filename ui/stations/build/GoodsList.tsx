@@ -16,6 +16,7 @@ import {
   PART_STATE_NAMES,
   SEALING_NOTE,
 } from "@/words/goods";
+import * as WORDS from "@/words/panels/build/goodsList";
 import { formatNumber, parsePlain } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { SettleFirst } from "../../findings/SettleFirst";
@@ -25,7 +26,7 @@ import { Said } from "../../kit/Said";
 import { useRecords } from "../useRecords";
 
 const keep = (kept: Promise<void>): void => {
-  kept.catch(() => tell("That could not be kept in this browser.", { tone: "warning" }));
+  kept.catch(() => tell(WORDS.thatCouldNotBeKept, { tone: "warning" }));
 };
 
 /** What to buy, how it stands, what it costs and where: by counter, by where it goes, or all in one. */
@@ -68,27 +69,27 @@ export function GoodsList() {
     if (!outcome.ok) return setRefusal(`${file.name}: ${outcome.sentence}`);
     keep(records.setGoods(outcome.parts, outcome.prices));
     const [first] = outcome.skipped;
-    setRefusal(first ? `${outcome.skipped.length} left out, the first at ${first}.` : null);
+    setRefusal(first ? WORDS.leftOutTheFirstAt(outcome.skipped.length, first) : null);
   };
   return (
-    <Group title={`Parts, ${missing} of ${whole.length} not here yet`}>
-      <Pick<GoodsBy> label="Listed" value={by} names={GOODS_BY_NAMES} order={GOODS_BY} onPick={setBy} />
+    <Group title={WORDS.partsOfNotHereYet(missing, whole.length)}>
+      <Pick<GoodsBy> label={WORDS.listed} value={by} names={GOODS_BY_NAMES} order={GOODS_BY} onPick={setBy} />
       <SettleFirst findings={evaluation.findings.filter(({ severity }) => severity === "must")} design={design} />
       <div className="flex flex-wrap gap-1.5 py-1">
         <Button onClick={() => void hand("csv")}>
-          <Download size={13} aria-hidden /> Parts as CSV
+          <Download size={13} aria-hidden /> {WORDS.partsAsCsv}
         </Button>
         <Button onClick={() => void hand("text")}>
-          <FileText size={13} aria-hidden /> As text
+          <FileText size={13} aria-hidden /> {WORDS.asText}
         </Button>
         <Button onClick={() => input.current?.click()}>
-          <Upload size={13} aria-hidden /> Read CSV
+          <Upload size={13} aria-hidden /> {WORDS.readCsv}
         </Button>
         <input
           ref={input}
           type="file"
           accept=".csv,text/csv"
-          aria-label="Parts from a CSV file"
+          aria-label={WORDS.partsFromACsvFile}
           className="hidden"
           onChange={(event) => {
             const file = event.target.files?.[0];
@@ -114,8 +115,8 @@ export function GoodsList() {
       ))}
       {costs.length > 0 && (
         <p className="border-t border-ink pt-1 text-[14px]" data-testid="goods-total">
-          {formatNumber(total, 2)} for {costs.length} of {whole.length} lines; {whole.length - costs.length} without a
-          price.
+          {formatNumber(total, 2)} {WORDS.forIt} {costs.length} {WORDS.of} {whole.length} {WORDS.lines}{" "}
+          {whole.length - costs.length} {WORDS.withoutAPrice}
         </p>
       )}
       <p className="pt-1 text-[12px] leading-snug text-faint">
@@ -151,7 +152,7 @@ function Row({ row: { key, amount, name }, state, kept }: RowProps) {
           )}
         </button>
         <select
-          aria-label={`How ${name} stands`}
+          aria-label={WORDS.howStands(name)}
           value={state}
           onChange={(event) => keep(records.setPart(key, event.target.value as PartState))}
           className="w-full border-b border-edge bg-sheet text-[13px] phone:min-h-11"
@@ -182,8 +183,7 @@ function PriceFields({
   const [refusal, setRefusal] = useState<string | null>(null);
   const write = () => {
     const read = price.trim() === "" ? null : parsePlain(price);
-    if (read && (!read.ok || read.value < 0 || read.value > 100_000))
-      return setRefusal("A price from 0 to 100,000, or none.");
+    if (read && (!read.ok || read.value < 0 || read.value > 100_000)) return setRefusal(WORDS.aPriceFrom0To);
     setRefusal(null);
     keep(records.setPrice(of, { price: read?.ok ? read.value : null, shop: shop.slice(0, 60) }));
   };
@@ -191,9 +191,9 @@ function PriceFields({
   return (
     <div className="flex flex-wrap items-center gap-2 pb-1 pl-[60px] text-[12.5px] text-faint">
       <label className="flex items-center gap-1">
-        Price of all
+        {WORDS.priceOfAll}
         <input
-          aria-label={`Price of ${name}`}
+          aria-label={WORDS.priceOf(name)}
           value={price}
           inputMode="decimal"
           onChange={(event) => setPrice(event.target.value)}
@@ -202,9 +202,9 @@ function PriceFields({
         />
       </label>
       <label className="flex items-center gap-1">
-        Shop
+        {WORDS.shop}
         <input
-          aria-label={`Shop for ${name}`}
+          aria-label={WORDS.shopFor(name)}
           value={shop}
           maxLength={60}
           onChange={(event) => setShop(event.target.value)}

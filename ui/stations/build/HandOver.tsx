@@ -6,6 +6,7 @@ import { type Ticks, writeTicks } from "@/core/record/ticks";
 import { useWorkbench } from "@/store/useWorkbench";
 import { tell } from "@/store/workbench";
 import { describeTicks } from "@/words/build";
+import * as WORDS from "@/words/panels/build/handOver";
 import { Group } from "../../fields/Group";
 import { Button } from "../../kit/Button";
 import { Codes } from "../../kit/Codes";
@@ -45,24 +46,24 @@ export function HandOver() {
       const asOf = (stepId: string) => (sheet?.designId === design.id ? findTickedAs(sheet, stepId) : null);
       await merge(readTicks(writeTicks(design.id, today(), done, null, asOf))!);
     } catch {
-      tell("That could not be kept in this browser.", { tone: "warning" });
+      tell(WORDS.thatCouldNotBeKept, { tone: "warning" });
     }
   };
   const takeText = (text: string): string | null => {
     const ticks = readTicks(text);
-    if (!ticks) return "These codes are not what was ticked on the phone.";
-    if (ticks.designId !== design.id) return "These ticks belong to another design. Open that one first.";
+    if (!ticks) return WORDS.theseCodesAreNotWhat;
+    if (ticks.designId !== design.id) return WORDS.theseTicksBelongToAnother;
     setReading(false);
     const { stands } = ticks;
     merge(ticks)
       .then(() => stands && keepStands(stands))
-      .catch(() => tell("That could not be kept in this browser.", { tone: "warning" }));
+      .catch(() => tell(WORDS.thatCouldNotBeKept, { tone: "warning" }));
     return null;
   };
   // what the phone's level measured is offered beside the level here
   const keepStands = async (stands: NonNullable<Ticks["stands"]>) => {
     await (await import("@/store/under")).keepUnderStands(design.id, { ...stands, at: thisMinute() });
-    setTold("The ticks are in. How the rig stood is offered at the level.");
+    setTold(WORDS.theTicksAreInHow);
   };
   const write = async () => (await import("@/words/underCards")).writeUnderCards(design, evaluation, units, build);
   const open = async () => {
@@ -71,7 +72,7 @@ export function HandOver() {
       await keepUnderSheet(sheet);
       window.location.assign("/under");
     } catch {
-      tell("That could not be kept in this browser.", { tone: "warning" });
+      tell(WORDS.thatCouldNotBeKept, { tone: "warning" });
     }
   };
   const share = async () => {
@@ -86,7 +87,7 @@ export function HandOver() {
     } catch (error) {
       // put away by the one who shares is no failure
       if (error instanceof Error && error.name !== "AbortError")
-        tell("This device cannot share it. Save it to a file.", { tone: "warning" });
+        tell(WORDS.thisDeviceCannotShareIt, { tone: "warning" });
     }
   };
   const show = async () => {
@@ -95,36 +96,27 @@ export function HandOver() {
     setFrames(splitFrames(JSON.stringify(sheet)));
   };
   return (
-    <Group title="Under the floor">
-      <p className="text-[13px] leading-snug text-faint">
-        Steps, holes, pipes and drain-down one at a time in large figures, ticked with a wet thumb.
-      </p>
+    <Group title={WORDS.underTheFloor}>
+      <p className="text-[13px] leading-snug text-faint">{WORDS.stepsHolesPipesAndDrain}</p>
       <div className="flex flex-wrap gap-1.5 pt-1">
         <Button look="plate" onClick={() => void open()}>
-          <Smartphone size={14} aria-hidden /> Open on this device
+          <Smartphone size={14} aria-hidden /> {WORDS.openOnThisDevice}
         </Button>
         {canShare && (
           <Button onClick={() => void share()}>
-            <Share2 size={14} aria-hidden /> Share the file
+            <Share2 size={14} aria-hidden /> {WORDS.shareTheFile}
           </Button>
         )}
         <Button aria-pressed={frames !== null} onClick={() => void show()}>
-          {frames ? "Hide the codes" : "Show as codes for a phone"}
+          {frames ? WORDS.hideTheCodes : WORDS.showAsCodesForA}
         </Button>
       </div>
-      {frames && (
-        <Codes
-          frames={frames}
-          text="On the phone open this application's address with /under, press “Read codes”, hold it here until all are read. No network is needed for that."
-        />
-      )}
-      <p className="pt-2 text-[13px] leading-snug text-faint">
-        What was ticked on the phone comes back into the building:
-      </p>
+      {frames && <Codes frames={frames} text={WORDS.onThePhoneOpenThis} />}
+      <p className="pt-2 text-[13px] leading-snug text-faint">{WORDS.whatWasTickedOnThe}</p>
       <div className="flex flex-wrap gap-1.5 pt-1">
-        <Button onClick={() => void takeHere()}>Ticked on this device</Button>
+        <Button onClick={() => void takeHere()}>{WORDS.tickedOnThisDevice}</Button>
         <Button aria-pressed={isReading} onClick={() => setReading(!isReading)}>
-          {isReading ? "Camera off" : "Read the phone's codes"}
+          {isReading ? WORDS.cameraOff : WORDS.readThePhonesCodes}
         </Button>
       </div>
       {isReading && <ReadCodes onText={takeText} />}

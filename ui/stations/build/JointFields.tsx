@@ -4,6 +4,7 @@ import { listRigJoints } from "@/core/parts/rigJoints";
 import { END_KINDS, END_SIZES, type EndKind, type EndSize, findPitch, judgeJoint } from "@/core/parts/threads";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeJoint, END_NAMES, formatEndSize, groupJoints, JOINT_CAUTION } from "@/words/joints";
+import * as WORDS from "@/words/panels/build/jointFields";
 import { Group } from "../../fields/Group";
 import { Pick } from "../../kit/Pick";
 import { Said } from "../../kit/Said";
@@ -17,7 +18,7 @@ export function JointList() {
   const joints = useMemo(() => listRigJoints(design), [design]);
   if (joints.length === 0) return null;
   return (
-    <Group title={`Joints at tanks and gear, ${joints.length}`}>
+    <Group title={WORDS.jointsAtTanksAndGear(joints.length)}>
       <ul className="text-[13px] leading-snug">
         {groupJoints(joints, design, units).map(({ work, places }) => (
           <li key={work} className="border-t border-rule py-1">
@@ -38,10 +39,10 @@ export function JointFields() {
   const verdict = judgeJoint(one, other, size);
   const [a, b] = [findPitch(one, size), findPitch(other, size)];
   return (
-    <Group title="Will it screw together?">
-      <Pick<EndKind> label="One end" value={one} names={END_NAMES} order={END_KINDS} onPick={setOne} />
-      <Pick<EndKind> label="The other" value={other} names={END_NAMES} order={END_KINDS} onPick={setOther} />
-      <Pick<EndSize> label="Size" value={size} names={SIZES} order={END_SIZES} onPick={setSize} />
+    <Group title={WORDS.willItScrewTogether}>
+      <Pick<EndKind> label={WORDS.oneEnd} value={one} names={END_NAMES} order={END_KINDS} onPick={setOne} />
+      <Pick<EndKind> label={WORDS.theOther} value={other} names={END_NAMES} order={END_KINDS} onPick={setOther} />
+      <Pick<EndSize> label={WORDS.size} value={size} names={SIZES} order={END_SIZES} onPick={setSize} />
       <p
         data-testid="joint"
         className={`pt-1 text-[14px] leading-snug ${verdict.fit === "fits" ? "" : verdict.fit === "adaptor" ? "text-warn" : "text-signal"}`}
@@ -50,7 +51,7 @@ export function JointFields() {
       </p>
       {a !== null && b !== null && (
         <p className="text-[12.5px] text-faint">
-          Threads an inch: {a} and {b}.
+          {WORDS.threadsAnInch} {a} {WORDS.and} {b}.
         </p>
       )}
       <p className="text-[12px] leading-snug text-faint">

@@ -9,6 +9,7 @@ import { records } from "@/store/records";
 import { useWorkbench } from "@/store/useWorkbench";
 import { tell } from "@/store/workbench";
 import { describeRuleRefused, describeStep } from "@/words/build";
+import * as WORDS from "@/words/panels/build/ownWorkFields";
 import { Group } from "../../fields/Group";
 import { Button } from "../../kit/Button";
 import { Pick } from "../../kit/Pick";
@@ -33,7 +34,7 @@ export function OwnWorkFields() {
   const keep = (change: Partial<BuildRecord>) => {
     records
       .setOwnWork({ steps: own, rules, ...change })
-      .catch(() => tell("That could not be kept in this browser.", { tone: "warning" }));
+      .catch(() => tell(WORDS.thatCouldNotBeKept, { tone: "warning" }));
   };
   const names = Object.fromEntries(steps.map((step) => [step.id, describeStep(step, design)]));
   const firstId = first !== null && names[first] ? first : steps[0]?.id;
@@ -46,10 +47,10 @@ export function OwnWorkFields() {
     if (checked.ok) keep({ rules: [...rules, { firstId, thenId }] });
   };
   return (
-    <Group title="Your own steps and rules">
+    <Group title={WORDS.yourOwnStepsAndRules}>
       <TextField
         key={own.length}
-        label="One more step"
+        label={WORDS.oneMoreStep}
         value=""
         onCommit={(text) => {
           const name = text.trim();
@@ -70,7 +71,7 @@ export function OwnWorkFields() {
             <span className="flex-1">{name}</span>
             <Button
               look="bare"
-              aria-label={`Take the step ${name} out`}
+              aria-label={WORDS.takeTheStepOut(name)}
               onClick={() =>
                 keep({
                   steps: own.filter((step) => step.id !== id),
@@ -85,9 +86,9 @@ export function OwnWorkFields() {
       </ul>
       {firstId && thenId && (
         <>
-          <Pick label="First" value={firstId} names={names} onPick={setFirst} />
-          <Pick label="and then" value={thenId} names={names} onPick={setThen} />
-          <Button onClick={addRule}>Keep this order</Button>
+          <Pick label={WORDS.first} value={firstId} names={names} onPick={setFirst} />
+          <Pick label={WORDS.andThen} value={thenId} names={names} onPick={setThen} />
+          <Button onClick={addRule}>{WORDS.keepThisOrder}</Button>
         </>
       )}
       {refusal && (
@@ -95,7 +96,7 @@ export function OwnWorkFields() {
           {refusal}
         </p>
       )}
-      <ul aria-label="Your rules">
+      <ul aria-label={WORDS.yourRules}>
         {rules.map((rule) => {
           const { firstId: a, thenId: b } = rule;
           const isDropped = dropped.includes(rule) || !names[a] || !names[b];
@@ -105,12 +106,13 @@ export function OwnWorkFields() {
               className="flex items-center gap-1 border-t border-rule py-0.5 text-[13px] leading-snug"
             >
               <span className="flex-1">
-                {names[a] ?? a}, then {names[b] ?? b}
-                {isDropped && <strong className="text-warn"> rests: the drawing has no such order any more</strong>}
+                {names[a] ?? a}
+                {WORDS.thenIt} {names[b] ?? b}
+                {isDropped && <strong className="text-warn"> {WORDS.restsTheDrawingHasNo}</strong>}
               </span>
               <Button
                 look="bare"
-                aria-label="Take this rule out"
+                aria-label={WORDS.takeThisRuleOut}
                 onClick={() => keep({ rules: rules.filter((one) => one !== rule) })}
               >
                 <Trash2 size={14} aria-hidden />

@@ -12,6 +12,7 @@ import { records } from "@/store/records";
 import { useWorkbench } from "@/store/useWorkbench";
 import { tell } from "@/store/workbench";
 import { describeMissing, describeStep, tellStep } from "@/words/build";
+import * as WORDS from "@/words/panels/build/stepList";
 import { listStepFigures, type StepFigure } from "@/words/stepFigures";
 import { formatNumber, parsePlain } from "@/words/units";
 import { PhotoField } from "../../fields/PhotoField";
@@ -36,7 +37,7 @@ type StepListProps = {
   readonly onPick: (step: BuildStep) => void;
 };
 
-const lost = () => tell("That could not be kept in this browser.", { tone: "warning" });
+const lost = () => tell(WORDS.thatCouldNotBeKept, { tone: "warning" });
 
 /** Steps in their order: pulled to another place or moved by one, ticked, with what they want and what is missing. */
 export function StepList(props: StepListProps) {
@@ -125,7 +126,8 @@ function Step({
           {isDone === false && <Figures figures={listStepFigures(step, { design, evaluation, units })} />}
           {isPicked && (
             <span className="block text-[12.5px] leading-snug text-faint">
-              {tools}; about {formatNumber(step.hours, 1)} h.
+              {tools}
+              {WORDS.about} {formatNumber(step.hours, 1)} h.
               {caution && <strong className="text-warn"> {caution}</strong>}
             </span>
           )}
@@ -135,14 +137,14 @@ function Step({
         {redrawn && (
           <p className="flex items-start gap-2 text-[13.5px] leading-snug text-warn phone:text-[16px]">
             <span className="flex-1">{redrawn}</span>
-            <Button onClick={() => tick(today())}>Done over</Button>
+            <Button onClick={() => tick(today())}>{WORDS.doneOver}</Button>
           </p>
         )}
         {isDone === true && (
           <div className="flex flex-wrap items-start gap-x-3">
             <HoursField stepId={step.id} name={name} build={build} />
             <PhotoField
-              label="Photograph"
+              label={WORDS.photograph}
               of={name}
               ids={build.done.find(({ stepId }) => stepId === step.id)?.photos ?? []}
               onChange={(ids) => records.setStepPhotos(step.id, ids).catch(lost)}
@@ -155,7 +157,7 @@ function Step({
           <Button
             look="bare"
             className="min-h-6 px-1"
-            aria-label={`${name}: earlier`}
+            aria-label={WORDS.earlier(name)}
             disabled={before === null}
             onClick={() => before && onMove(step.id, before, "before")}
           >
@@ -164,7 +166,7 @@ function Step({
           <Button
             look="bare"
             className="min-h-6 px-1"
-            aria-label={`${name}: later`}
+            aria-label={WORDS.later(name)}
             disabled={after === null}
             onClick={() => after && onMove(step.id, after, "after")}
           >
@@ -205,9 +207,10 @@ function HoursField({
   };
   return (
     <label className="flex items-center gap-1 text-[12.5px] text-faint">
-      {kept?.on}, took
+      {kept?.on}
+      {WORDS.took}
       <input
-        aria-label={`Hours for ${name}`}
+        aria-label={WORDS.hoursFor(name)}
         value={text}
         inputMode="decimal"
         onChange={(event) => setText(event.target.value)}

@@ -4,6 +4,7 @@ import { useState } from "react";
 import { freeId } from "@/core/design/freeId";
 import { toFlowLpm } from "@/core/edits/habitEdits";
 import { useWorkbench } from "@/store/useWorkbench";
+import * as WORDS from "@/words/panels/days/bucketAndWatch";
 import { formatQuantity } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
@@ -31,25 +32,25 @@ export function BucketAndWatch() {
   };
   const flow = (l: number, s: number) => formatQuantity(toFlowLpm(l, s) / 60, "flow", units);
   const take = (set: (value: number) => void) => (value: number | null) => {
-    if (value === null || value <= 0) return "More than nothing, please: watch it run into the bucket.";
+    if (value === null || value <= 0) return WORDS.moreThanNothingPleaseWatch;
     set(value);
     return null;
   };
   return (
-    <Group title="Bucket and watch">
+    <Group title={WORDS.bucketAndWatch}>
       <Pick
-        label="Tap at"
+        label={WORDS.tapAt}
         value={fixtureId}
         names={Object.fromEntries(fixtures.map(({ id, name }) => [id, name]))}
         onPick={setChosen}
       />
-      <NumberField label="Ran into the bucket" value={litres} quantity="volume" onCommit={take(setLitres)} />
-      <NumberField label="in" value={seconds} quantity="seconds" onCommit={take(setSeconds)} />
+      <NumberField label={WORDS.ranIntoTheBucket} value={litres} quantity="volume" onCommit={take(setLitres)} />
+      <NumberField label={WORDS.inIt} value={seconds} quantity="seconds" onCommit={take(setSeconds)} />
       <div className="flex items-center justify-between gap-2">
         <span className="figures text-[17px]" data-testid="measured-flow">
           {flow(litres, seconds)}
         </span>
-        <Button onClick={keep}>Keep it</Button>
+        <Button onClick={keep}>{WORDS.keepIt}</Button>
       </div>
       {refusal && (
         <p role="alert" className="text-[12.5px] text-signal">
@@ -65,7 +66,7 @@ export function BucketAndWatch() {
             <span className="figures text-[15px]">{flow(l, s)}</span>
             <Button
               look="bare"
-              aria-label={`Forget ${nameOf(at)}, ${on}`}
+              aria-label={WORDS.forget(nameOf(at), on)}
               onClick={() => remove(AT, ["habits", "flows", id])}
             >
               <Trash2 size={14} aria-hidden />
@@ -73,7 +74,7 @@ export function BucketAndWatch() {
           </li>
         ))}
       </ul>
-      <p className="text-[12px] leading-snug text-faint">Minutes times this is what a shower takes.</p>
+      <p className="text-[12px] leading-snug text-faint">{WORDS.minutesTimesThisIsWhat}</p>
     </Group>
   );
 }

@@ -3,6 +3,7 @@ import { useEffect, useMemo, useRef, useState } from "react";
 import { MOST_DAYS } from "@/core/days/accrual";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeEnd, formatDays } from "@/words/days";
+import * as WORDS from "@/words/panels/days/daysStage";
 import { describeStore } from "@/words/stores";
 import { Said } from "../../kit/Said";
 import { LevelChart } from "./LevelChart";
@@ -42,15 +43,13 @@ export function DaysStage() {
     Math.max(ROW_LEAST_PX, Math.floor((heightPx - FOOT_PX) / Math.max(1, moving.length))),
   );
   return (
-    <section aria-label="Days" className="flex min-h-0 flex-1 flex-col bg-sheet">
+    <section aria-label={WORDS.days} className="flex min-h-0 flex-1 flex-col bg-sheet">
       <header className="border-b border-rule px-3 py-2">
         <h2 className="text-[15px] leading-snug font-semibold" data-testid="days-verdict">
           {balance ? describeEnd(design, balance) : ""}
         </h2>
         <p className="text-[12.5px] text-faint">
-          <Said>
-            Line: half of all stays are below it. Band: four in five lie in it. Red: full, or gone, as the rig stands.
-          </Said>
+          <Said>{WORDS.lineHalfOfAllStays}</Said>
         </p>
       </header>
       <div
@@ -59,7 +58,7 @@ export function DaysStage() {
         // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keys
         tabIndex={0}
         role="group"
-        aria-label="Levels over the days"
+        aria-label={WORDS.levelsOverTheDays}
       >
         {balance && moving.length > 0 ? (
           <>
@@ -81,16 +80,14 @@ export function DaysStage() {
             <WantedDays days={days} widthPx={widthPx} endDay={ends?.days ?? null} />
           </>
         ) : (
-          <p className="px-3 py-4">
-            Nothing fills or empties yet. Add uses at the right, and say which fixture each goes down.
-          </p>
+          <p className="px-3 py-4">{WORDS.nothingFillsOrEmptiesYet}</p>
         )}
       </div>
       {ends && wanted !== null && (
         <p className="border-t border-rule px-3 py-1.5 text-[13.5px]">
           {wanted > ends.days
-            ? `${formatDays(wanted)} wished, ${formatDays(ends.days)} reached. What is missing stands under “Longer”.`
-            : `${formatDays(wanted)} wished; on the mean it lasts ${formatDays(ends.days)}.`}
+            ? WORDS.wishedReachedWhatIsMissing(formatDays(wanted), formatDays(ends.days))
+            : WORDS.wishedOnTheMeanIt(formatDays(wanted), formatDays(ends.days))}
         </p>
       )}
     </section>

@@ -4,6 +4,7 @@ import type { FlowStretch } from "@/core/days/flows";
 import { computeLevelBands } from "@/core/days/levelBands";
 import type { HeldWater } from "@/core/design/plumbing";
 import { useWorkbench } from "@/store/useWorkbench";
+import * as WORDS from "@/words/panels/days/levelChart";
 import { formatQuantity } from "@/words/units";
 import { listDayMarks, toX } from "./dayScale";
 
@@ -45,7 +46,7 @@ export const LevelChart = memo(function LevelChart(props: LevelChartProps) {
   const tone = isFresh ? "var(--enamel)" : "var(--water)";
   return (
     <figure className="border-b border-rule">
-      <svg width={widthPx} height={heightPx} role="img" aria-label={`${name}: level over ${days} days`}>
+      <svg width={widthPx} height={heightPx} role="img" aria-label={WORDS.levelOverDays(name, days)}>
         {listDayMarks(days, widthPx).map((day) => (
           <line
             key={day}

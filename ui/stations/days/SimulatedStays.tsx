@@ -3,6 +3,7 @@ import { Dices } from "lucide-react";
 import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
 import { describeForecast } from "@/words/days";
+import * as WORDS from "@/words/panels/days/simulatedStays";
 import { ask } from "@/workers/client";
 import { SearchButton } from "../../kit/SearchButton";
 import { useSearch } from "../../kit/useSearch";
@@ -22,8 +23,8 @@ export function SimulatedStays() {
   const lived = search.status === "found" && search.design === design ? search.answer : null;
   return (
     <div className="pt-1" data-testid="simulated">
-      <SearchButton search={search} looking="Living through the stays" onLook={look} onStop={stop}>
-        <Dices size={14} aria-hidden /> Live through 10,000 stays
+      <SearchButton search={search} looking={WORDS.livingThroughTheStays} onLook={look} onStop={stop}>
+        <Dices size={14} aria-hidden /> {WORDS.liveThrough10000Stays}
       </SearchButton>
       {lived && (
         <ul className="pt-1 text-[13.5px]">

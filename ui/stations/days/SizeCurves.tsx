@@ -4,6 +4,7 @@ import type { StoreBalance } from "@/core/days/balance";
 import { computeDaysPerLitre, computeSizeCurve, daysWith, findSizeBounds } from "@/core/days/sizeCurve";
 import { useWorkbench } from "@/store/useWorkbench";
 import { formatDays } from "@/words/days";
+import * as WORDS from "@/words/panels/days/sizeCurves";
 import { describeStore } from "@/words/stores";
 import { formatNumber, formatQuantity } from "@/words/units";
 import { Chart } from "../../charts/Chart";
@@ -16,10 +17,10 @@ export function SizeCurves() {
   const moving = balance?.stores.filter(({ days }) => days.here !== null) ?? [];
   if (moving.length === 0) return null;
   return (
-    <Group title="Sizes weighed by days">
+    <Group title={WORDS.sizesWeighedByDays}>
       <details onToggle={(event) => setOpen(event.currentTarget.open)}>
         <summary className="min-h-7 cursor-pointer text-[13.5px] leading-7 text-enamel">
-          What each litre brings, and what bounds it
+          {WORDS.whatEachLitreBringsAnd}
         </summary>
         {isOpen && moving.map((store) => <SizeCurve key={store.store.id} store={store} />)}
       </details>
@@ -48,10 +49,10 @@ function SizeCurve({ store: { store, roomL, meanLPerDay } }: { readonly store: S
     <div className="pb-2">
       <h4 className="text-[13.5px] font-semibold">{name}</h4>
       <Chart
-        label={`${name}: days against litres`}
+        label={WORDS.daysAgainstLitres(name)}
         lines={[
-          { name: "On the mean", points: points("days"), ink: "ink", format: formatDays },
-          { name: "Sure for", points: points("sureDays"), ink: "ink", isDashed: true, format: formatDays },
+          { name: WORDS.onTheMean, points: points("days"), ink: "ink", format: formatDays },
+          { name: WORDS.sureFor, points: points("sureDays"), ink: "ink", isDashed: true, format: formatDays },
         ]}
         marks={[
           { x: roomL.here, text: "now", ink: "enamel" },
@@ -69,26 +70,27 @@ function SizeCurve({ store: { store, roomL, meanLPerDay } }: { readonly store: S
       <input
         type="range"
         className="w-full accent-enamel"
-        aria-label={`${name}: try another size`}
+        aria-label={WORDS.tryAnotherSize(name)}
         min={Math.max(1, Math.round(last.litres / 12))}
         max={Math.round(last.litres)}
         step={1}
         value={Math.round(at)}
-        aria-valuetext={`${litres(at)}, ${here.days === null ? "no end" : formatDays(here.days)}`}
+        aria-valuetext={`${litres(at)}, ${here.days === null ? WORDS.noEnd : formatDays(here.days)}`}
         onChange={(event) => setAsked(Number(event.target.value))}
       />
       <p className="text-[13px] leading-snug">
-        {litres(at)} of room: {here.days === null ? "no end" : formatDays(here.days)} on the mean
+        {litres(at)} {WORDS.ofRoom} {here.days === null ? WORDS.noEnd : formatDays(here.days)} {WORDS.onTheMean2}
         {here.sureDays !== null &&
-          `; sure for ${formatNumber(here.sureDays, 0)}, ${formatNumber(certainty * 100, 0)} times in 100`}
-        . {perLitre !== null && `${litres(10)} more brings ${formatNumber(perLitre * 10, 1)} days. `}
+          WORDS.sureForTimesIn100(formatNumber(here.sureDays, 0), formatNumber(certainty * 100, 0))}
+        . {perLitre !== null && WORDS.moreBringsDays(litres(10), formatNumber(perLitre * 10, 1))}
         {bounds.fitsL !== null &&
           (bounds.fitsL > roomL.here + 0.5
-            ? `Longer in its place it fits up to ${litres(bounds.fitsL)}. `
-            : "Longer does not fit where it sits. ")}
-        {bounds.axleL !== null && `An axle is at its limit with ${litres(bounds.axleL)}. `}
+            ? WORDS.longerInItsPlaceIt(litres(bounds.fitsL))
+            : WORDS.longerDoesNotFitWhere)}
+        {bounds.axleL !== null && WORDS.anAxleIsAtIts(litres(bounds.axleL))}
         <span className="text-faint">
-          {formatQuantity(meanLPerDay, "volumePerDay", units)}. Dashed: what holds with the certainty you chose.
+          {formatQuantity(meanLPerDay, "volumePerDay", units)}
+          {WORDS.dashedWhatHoldsWithThe}
         </span>
       </p>
     </div>

@@ -22,6 +22,7 @@ import {
   nameCertainty,
 } from "@/words/days";
 import { describeLoopRhythm, describePlainSchool } from "@/words/gear";
+import * as WORDS from "@/words/panels/days/stayFigures";
 import { describeStore } from "@/words/stores";
 import { useEdits } from "../../fields/useEdits";
 import { Figure } from "../../kit/Figure";
@@ -87,7 +88,7 @@ export function StayFigures() {
         })}
       </div>
       <Pick
-        label="Days should hold"
+        label={WORDS.daysShouldHold}
         value={nameCertainty(certainty)}
         names={CERTAINTY_NAMES}
         onPick={(value) => set({ kind: "habits" }, ["habits", "certainty"], Number(value))}
@@ -124,10 +125,7 @@ export function StayFigures() {
       )}
       <SimulatedStays />
       <p className="pt-1 text-[12px] leading-snug text-faint">
-        <Said>
-          Worked out tank by tank, as the rig stands, from empty tanks and full fresh water. A waste tank counts as if
-          the fresh water never ran out. What is caught in the pipes and what evaporates is not counted.
-        </Said>
+        <Said>{WORDS.workedOutTankByTank}</Said>
       </p>
     </div>
   );

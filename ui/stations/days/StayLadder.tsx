@@ -5,6 +5,7 @@ import { listNeeds } from "@/core/days/rhythm";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, tell, undo } from "@/store/workbench";
 import { describeNeed, describeRung, formatDays } from "@/words/days";
+import * as WORDS from "@/words/panels/days/stayLadder";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
 import { Button } from "../../kit/Button";
@@ -29,18 +30,18 @@ export function StayLadder() {
     [balance, wanted, certainty],
   );
   const wish = (days: number | null) => {
-    if (days !== null && (days < 1 || days > 60 || !Number.isInteger(days))) return "Whole days from 1 to 60.";
+    if (days !== null && (days < 1 || days > 60 || !Number.isInteger(days))) return WORDS.wholeDaysFrom1To;
     look({ wantedDays: days });
     return null;
   };
   if (!balance?.endsBy.here) return null;
   return (
-    <Group title="Longer">
-      <NumberField label="I want to stay" value={wanted} quantity="days" clearable onCommit={wish} />
+    <Group title={WORDS.longer}>
+      <NumberField label={WORDS.iWantToStay} value={wanted} quantity="days" clearable onCommit={wish} />
       {needs && wanted !== null && (
         <div data-testid="needs" className="pb-1 text-[13.5px]">
           {needs.length === 0 ? (
-            <p>That holds, as wished.</p>
+            <p>{WORDS.thatHoldsAsWished}</p>
           ) : (
             <ul>
               {needs.map((need) => (
@@ -54,7 +55,7 @@ export function StayLadder() {
       )}
       {rungs.length > 0 && (
         <>
-          <p className="pt-1 text-[12.5px] text-faint">Each by itself, standing level, on the mean:</p>
+          <p className="pt-1 text-[12.5px] text-faint">{WORDS.eachByItselfStandingLevel}</p>
           <ol data-testid="ladder">
             {rungs.map((rung) => {
               const text = describeRung(rung, units);
@@ -63,19 +64,19 @@ export function StayLadder() {
                   <span className="min-w-0 flex-1 text-[13.5px] leading-snug">{text}</span>
                   <span className="figures text-[15px] whitespace-nowrap">+{formatDays(rung.gainedDays)}</span>
                   <Button
-                    aria-label={`Do it: ${text}`}
+                    aria-label={WORDS.doIt(text)}
                     onClick={() => {
                       if (apply(rung.edit) === null) tell(`${text}: done.`, { action: { label: "Undo", run: undo } });
                     }}
                   >
-                    Do it
+                    {WORDS.doIt2}
                   </Button>
                 </li>
               );
             })}
           </ol>
           <p className="pt-1 text-[12px] leading-snug text-faint">
-            <Said>A larger tank grows to the rear: look at what is there. Other ways may be better still.</Said>
+            <Said>{WORDS.aLargerTankGrowsTo}</Said>
           </p>
         </>
       )}

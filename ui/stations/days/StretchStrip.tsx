@@ -6,6 +6,7 @@ import type { Habits } from "@/core/design/habits";
 import { useWorkbench } from "@/store/useWorkbench";
 import { beginDrag, change, drag, endDrag } from "@/store/workbench";
 import { formatDays } from "@/words/days";
+import * as WORDS from "@/words/panels/days/stretchStrip";
 import { AddOne } from "../../kit/AddOne";
 import { toX } from "./dayScale";
 
@@ -43,7 +44,7 @@ export function StretchStrip({ days, widthPx }: StretchStripProps) {
   };
   let began = 0;
   return (
-    <section aria-label="How the stay is lived" className="pb-2">
+    <section aria-label={WORDS.howTheStayIsLived} className="pb-2">
       <div className="relative h-9" style={{ width: widthPx }}>
         {stretches.map((stretch, i) => {
           const isLast = i === stretches.length - 1;
@@ -62,7 +63,7 @@ export function StretchStrip({ days, widthPx }: StretchStripProps) {
                 {stretches.length > 1 && width > 60 && (
                   <button
                     type="button"
-                    aria-label={`Take ${name} out of the stay`}
+                    aria-label={WORDS.takeOutOfTheStay(name)}
                     className="inline-flex size-6 shrink-0 items-center justify-center phone:size-9"
                     onClick={() => live(stretches.filter((_, at) => at !== i))}
                   >
@@ -74,7 +75,7 @@ export function StretchStrip({ days, widthPx }: StretchStripProps) {
                 <span
                   role="slider"
                   tabIndex={0}
-                  aria-label={`${name}, days`}
+                  aria-label={WORDS.days(name)}
                   aria-valuemin={1}
                   aria-valuemax={365}
                   aria-valuenow={stretch.days}
@@ -99,9 +100,9 @@ export function StretchStrip({ days, widthPx }: StretchStripProps) {
         })}
       </div>
       <div className="flex items-center gap-2 px-3 pt-1 text-[13px] text-faint">
-        <span>Then</span>
+        <span>{WORDS.thenIt}</span>
         <AddOne
-          label="Then live"
+          label={WORDS.thenLive}
           names={names}
           order={ways.map(({ id }) => id)}
           onAdd={(wayId) => {

@@ -4,6 +4,7 @@ import { USE_RATES, type Use } from "@/core/design/habits";
 import { buildRunMinutes, toFlowLpm } from "@/core/edits/habitEdits";
 import { useWorkbench } from "@/store/useWorkbench";
 import { CHANCE_NAMES, describeUseDoubt, RATE_NAMES, SOURCE_NAMES, USE_NAMES } from "@/words/days";
+import * as WORDS from "@/words/panels/days/useFields";
 import { useEdits } from "../../fields/useEdits";
 import { Button } from "../../kit/Button";
 import { NumberField } from "../../kit/NumberField";
@@ -21,7 +22,7 @@ export function UseFields({ wayId, use }: { readonly wayId: string; readonly use
   const write = (key: keyof Use) => (value: unknown) => set(AT, [...path, key], value ?? 0);
   const vessels = habits.vessels.filter(({ holds }) => holds !== "fresh");
   const ends = {
-    [NOWHERE]: "No drain: the ground",
+    [NOWHERE]: WORDS.noDrainTheGround,
     ...Object.fromEntries(fixtures.map(({ id, name }) => [`fixture ${id}`, name])),
     ...Object.fromEntries(vessels.map(({ id, name }) => [`vessel ${id}`, name])),
   };
@@ -43,30 +44,30 @@ export function UseFields({ wayId, use }: { readonly wayId: string; readonly use
   return (
     <div className="pb-2 pl-2">
       <p className="pb-1 text-[12.5px] leading-snug text-faint">{USE_NAMES[use.kind].plain}</p>
-      <TextField label="Name" value={use.name} onCommit={(value) => set(AT, [...path, "name"], value)} />
-      <NumberField label="How often" value={use.times} quantity="times" onCommit={write("times")} />
-      <Pick label="that often" value={use.per} names={RATE_NAMES} order={USE_RATES} onPick={write("per")} />
+      <TextField label={WORDS.name} value={use.name} onCommit={(value) => set(AT, [...path, "name"], value)} />
+      <NumberField label={WORDS.howOften} value={use.times} quantity="times" onCommit={write("times")} />
+      <Pick label={WORDS.thatOften} value={use.per} names={RATE_NAMES} order={USE_RATES} onPick={write("per")} />
       {lpm !== null && use.from === "fresh" && (
         <NumberField
-          label="Minutes, each time"
-          help="At what the tap gave by bucket and watch."
+          label={WORDS.minutesEachTime}
+          help={WORDS.atWhatTheTapGave}
           value={use.takesL / lpm}
           quantity="times"
           onCommit={(minutes) => apply(buildRunMinutes(wayId, use, minutes ?? 0, lpm))}
         />
       )}
-      <NumberField label="Takes, each time" value={use.takesL} quantity="volume" onCommit={write("takesL")} />
-      <Pick label="out of" value={use.from} names={SOURCE_NAMES} onPick={write("from")} />
+      <NumberField label={WORDS.takesEachTime} value={use.takesL} quantity="volume" onCommit={write("takesL")} />
+      <Pick label={WORDS.outOf} value={use.from} names={SOURCE_NAMES} onPick={write("from")} />
       <NumberField
-        label="Goes down, each time"
-        help="The rest is drunk, boiled off or left outside."
+        label={WORDS.goesDownEachTime}
+        help={WORDS.theRestIsDrunkBoiled}
         value={use.sendsL}
         quantity="volume"
         onCommit={write("sendsL")}
       />
-      {use.sendsL > 0 && <Pick label="into" value={end} names={ends} onPick={pickEnd} />}
+      {use.sendsL > 0 && <Pick label={WORDS.into} value={end} names={ends} onPick={pickEnd} />}
       <Pick
-        label="Comes"
+        label={WORDS.comes}
         value={use.byChance ? "chance" : "regular"}
         names={CHANCE_NAMES}
         onPick={(value) => write("byChance")(value === "chance")}
@@ -77,7 +78,7 @@ export function UseFields({ wayId, use }: { readonly wayId: string; readonly use
         </p>
       )}
       <Button look="bare" onClick={() => remove(AT, path)}>
-        <Trash2 size={14} aria-hidden /> Take this use out
+        <Trash2 size={14} aria-hidden /> {WORDS.takeThisUseOut}
       </Button>
     </div>
   );

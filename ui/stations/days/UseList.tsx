@@ -8,6 +8,7 @@ import { buildCountFixtures } from "@/core/edits/countEdits";
 import { buildAddUse, buildAddWay, buildRemoveWay } from "@/core/edits/habitEdits";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeUse, listUseNames, READY_NAMES, USE_LIST } from "@/words/days";
+import * as WORDS from "@/words/panels/days/useList";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
 import { AddOne } from "../../kit/AddOne";
@@ -34,10 +35,10 @@ export function UseList() {
   return (
     <>
       <Group
-        title="Way of living"
+        title={WORDS.wayOfLiving}
         aside={
           <AddOne<ReadyWay>
-            label="Add a way of living"
+            label={WORDS.addAWayOfLiving}
             names={READY_NAMES}
             order={READY_WAYS}
             onAdd={(ready) => apply(buildAddWay(design, ready, { name: READY_NAMES[ready], uses: listUseNames() }))}
@@ -45,22 +46,22 @@ export function UseList() {
         }
       >
         <Pick
-          label="Lived"
+          label={WORDS.lived}
           value={way.id}
           names={Object.fromEntries(ways.map(({ id, name }) => [id, name]))}
           onPick={live}
         />
         {removal && (
           <Button look="bare" onClick={() => apply(removal)}>
-            <Trash2 size={14} aria-hidden /> Take {way.name} out
+            <Trash2 size={14} aria-hidden /> {WORDS.take} {way.name} {WORDS.out}
           </Button>
         )}
       </Group>
       <Group
-        title="Uses"
+        title={WORDS.uses}
         aside={
           <AddOne<UseKind>
-            label="Add a use"
+            label={WORDS.addAUse}
             names={USE_LIST}
             order={USE_KINDS}
             onAdd={(kind) => apply(buildAddUse(design, way, kind, USE_LIST[kind]))}
@@ -89,22 +90,21 @@ export function UseList() {
         {uncounted.map(({ fixture }) => (
           <div key={fixture.id} className="flex items-center gap-2 border-b border-rule py-1">
             <span className="min-w-0 flex-1 text-[13.5px] leading-snug text-warn">
-              {fixture.name}: nothing is counted yet
+              {fixture.name}
+              {WORDS.nothingIsCountedYet}
             </span>
             <Button
-              aria-label={`Count the usual for ${fixture.name}`}
+              aria-label={WORDS.countTheUsualFor(fixture.name)}
               onClick={() => {
                 const edit = buildCountFixtures(design, fixture.id);
                 if (edit) apply(edit);
               }}
             >
-              Count the usual
+              {WORDS.countTheUsual}
             </Button>
           </div>
         ))}
-        {way.uses.length === 0 && (
-          <p className="text-[13px]">No uses yet: add what you do with water, and the days are worked out.</p>
-        )}
+        {way.uses.length === 0 && <p className="text-[13px]">{WORDS.noUsesYetAddWhat}</p>}
       </Group>
     </>
   );

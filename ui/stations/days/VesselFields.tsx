@@ -5,6 +5,7 @@ import { HELD_WATERS, type HeldWater } from "@/core/design/plumbing";
 import { buildAddVessel, buildRemoveVessel } from "@/core/edits/habitEdits";
 import { useWorkbench } from "@/store/useWorkbench";
 import { UNIT_NAMES, VESSEL_NAMES } from "@/words/days";
+import * as WORDS from "@/words/panels/days/vesselFields";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
 import { AddOne } from "../../kit/AddOne";
@@ -23,10 +24,10 @@ export function VesselFields() {
   const canBeHitched = kind !== "boat";
   return (
     <Group
-      title="Canisters and bottles"
+      title={WORDS.canistersAndBottles}
       aside={
         <AddOne<HeldWater>
-          label="Add a canister or bottle"
+          label={WORDS.addACanisterOrBottle}
           names={VESSEL_NAMES}
           order={HELD_WATERS}
           onAdd={(holds) => apply(buildAddVessel(design, holds, VESSEL_NAMES[holds]))}
@@ -43,19 +44,19 @@ export function VesselFields() {
           <div className="flex items-center gap-1">
             <span className="min-w-0 flex-1">
               <NumberField
-                label={`${name}, holds`}
+                label={WORDS.holds(name)}
                 value={litres}
                 quantity="volume"
                 onCommit={(value) => set(AT, ["habits", "vessels", id, "litres"], value ?? 0)}
               />
             </span>
-            <Button look="bare" aria-label={`Take ${name} out`} onClick={() => apply(buildRemoveVessel(design, id))}>
+            <Button look="bare" aria-label={WORDS.takeOut(name)} onClick={() => apply(buildRemoveVessel(design, id))}>
               <Trash2 size={14} aria-hidden />
             </Button>
           </div>
           {canBeHitched && (
             <Pick<Vessel["on"]>
-              label={`${name}, carried on`}
+              label={WORDS.carriedOn(name)}
               value={on}
               names={UNIT_NAMES[kind === "trailer" ? "trailer" : "van"]}
               onPick={(value) => set(AT, ["habits", "vessels", id, "on"], value)}
@@ -63,7 +64,7 @@ export function VesselFields() {
           )}
         </div>
       ))}
-      {design.habits.vessels.length === 0 && <p className="text-[13px] text-faint">None: all water is in tanks.</p>}
+      {design.habits.vessels.length === 0 && <p className="text-[13px] text-faint">{WORDS.noneAllWaterIsIn}</p>}
     </Group>
   );
 }

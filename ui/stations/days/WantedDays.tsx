@@ -3,6 +3,7 @@ import { type KeyboardEvent, type PointerEvent, useState } from "react";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
 import { formatDays } from "@/words/days";
+import * as WORDS from "@/words/panels/days/wantedDays";
 import { listDayMarks, toDay, toX } from "./dayScale";
 
 const HEIGHT_PX = 54;
@@ -34,7 +35,7 @@ export function WantedDays({ days, widthPx, endDay }: WantedDaysProps) {
       width={widthPx}
       height={HEIGHT_PX}
       role="group"
-      aria-label="Days of the stay"
+      aria-label={WORDS.daysOfTheStay}
       className="touch-none overflow-visible"
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);
@@ -60,7 +61,7 @@ export function WantedDays({ days, widthPx, endDay }: WantedDaysProps) {
         </text>
       ))}
       <text x={8} y={LINE_Y + 32} className="figures" fontSize={13} fill="var(--faint)">
-        day
+        {WORDS.day}
       </text>
       {endDay !== null && endDay <= days && (
         <line
@@ -75,7 +76,7 @@ export function WantedDays({ days, widthPx, endDay }: WantedDaysProps) {
       <g
         role="slider"
         tabIndex={0}
-        aria-label="Days the stay should last"
+        aria-label={WORDS.daysTheStayShouldLast}
         aria-valuemin={1}
         aria-valuemax={days}
         aria-valuenow={value}

@@ -3,6 +3,7 @@ import { useMemo, useState } from "react";
 import { CANISTER_L, compareWasteSchools } from "@/core/days/wasteSchools";
 import { useWorkbench } from "@/store/useWorkbench";
 import { formatDays, SCHOOL_NAMES } from "@/words/days";
+import * as WORDS from "@/words/panels/days/wasteSchools";
 import { formatLength, formatNumber, formatQuantity } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { Said } from "../../kit/Said";
@@ -16,19 +17,19 @@ export function WasteSchools() {
   const [isOpen, setOpen] = useState(false);
   const schools = useMemo(() => (isOpen ? compareWasteSchools(design) : []), [design, isOpen]);
   return (
-    <Group title="With a tank and without">
+    <Group title={WORDS.withATankAndWithout}>
       <details onToggle={(event) => setOpen(event.currentTarget.open)}>
         <summary className="min-h-7 cursor-pointer text-[13.5px] leading-7 text-enamel">
-          <Said>What a canister or the ground would spare</Said>
+          <Said>{WORDS.whatACanisterOrThe}</Said>
         </summary>
         {schools.length === 0 ? (
-          <p className="text-[13px] text-faint">No drain ends in a grey tank here.</p>
+          <p className="text-[13px] text-faint">{WORDS.noDrainEndsInA}</p>
         ) : (
           <>
             <table className="w-full text-[13px]" data-testid="waste-schools">
               <thead className="text-faint">
                 <tr>
-                  <th className="text-left font-normal">grey water</th>
+                  <th className="text-left font-normal">{WORDS.greyWater}</th>
                   {schools.map(({ id }) => (
                     <th key={id} className="pl-2 text-right font-normal">
                       {say(SCHOOL_NAMES[id])}
@@ -38,31 +39,33 @@ export function WasteSchools() {
               </thead>
               <tbody className="figures text-[15px]">
                 <Row
-                  name="stay ends after"
+                  name={WORDS.stayEndsAfter}
                   cells={schools.map(({ days }) => (days === null ? "never" : formatDays(days)))}
                 />
                 <Row
-                  name="carried away a day"
+                  name={WORDS.carriedAwayADay}
                   cells={schools.map(({ changesPerDay }) =>
                     changesPerDay > 0 ? `${formatNumber(changesPerDay, 1)} ×` : "–",
                   )}
                 />
                 <Row
-                  name="on the ground a day"
+                  name={WORDS.onTheGroundADay}
                   cells={schools.map(({ groundLPerDay }) => formatQuantity(groundLPerDay, "volume", units))}
                 />
-                <Row name="weight, full" cells={schools.map(({ fullKg }) => formatQuantity(fullKg, "weight", units))} />
                 <Row
-                  name="hangs below the floor"
+                  name={WORDS.weightFull}
+                  cells={schools.map(({ fullKg }) => formatQuantity(fullKg, "weight", units))}
+                />
+                <Row
+                  name={WORDS.hangsBelowTheFloor}
                   cells={schools.map(({ hangsMm }) => (hangsMm > 0 ? formatLength(hangsMm, units) : "–"))}
                 />
               </tbody>
             </table>
             <p className="pt-1 text-[12px] leading-snug text-faint">
-              A canister holds {formatQuantity(CANISTER_L, "volume", units)} here and is changed before it is full;
-              forgotten, it runs over.{" "}
-              {say("Letting grey water run on the ground is forbidden in many places even where others do it")}: ask on
-              the spot. Change an end at Falls.
+              {WORDS.aCanisterHolds} {formatQuantity(CANISTER_L, "volume", units)} {WORDS.hereAndIsChangedBefore}{" "}
+              {say(WORDS.lettingGreyWaterRunOn)}
+              {WORDS.askOnTheSpotChange}
             </p>
           </>
         )}

@@ -9,6 +9,7 @@ import { findPipeSize, PIPE_SIZES } from "@/core/parts/pipes";
 import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
 import { INLINE_NAMES, JOINT_NAMES, PLAIN_WORDS, TRAP_NAMES } from "@/words/labels";
+import * as WORDS from "@/words/panels/falls/courseMeasures";
 import { describePipe, describeSize } from "@/words/parts";
 import { formatQuantity, type Units } from "@/words/units";
 import { findShownResult } from "../../drawing/shown";
@@ -40,7 +41,7 @@ function LegFalls({ drain }: { readonly drain: Drain }) {
   const even = buildEvenFall(workbench.getState().history!.design, drain.id);
   return (
     <Group
-      title="Fall of each leg"
+      title={WORDS.fallOfEachLeg}
       aside={
         even && (
           <Button
@@ -49,18 +50,18 @@ function LegFalls({ drain }: { readonly drain: Drain }) {
               if (edit) apply(edit);
             }}
           >
-            <AlignVerticalDistributeCenter size={14} aria-hidden /> Even between the ends
+            <AlignVerticalDistributeCenter size={14} aria-hidden /> {WORDS.evenBetweenTheEnds}
           </Button>
         )
       }
     >
       {result.legs.slice(0, result.ownLegs).map((leg, index) => {
         const key = `${drain.id}-${index}`;
-        const name = `Leg ${index + 1}, ${formatQuantity(leg.lengthMm, "length", units)}`;
+        const name = WORDS.leg(index + 1, formatQuantity(leg.lengthMm, "length", units));
         if (leg.kind === "drop" || leg.planLengthMm === 0) {
           return (
             <p key={key} className="flex min-h-8 items-center justify-between text-[13px] text-faint">
-              {name} <span>drop</span>
+              {name} <span>{WORDS.drop}</span>
             </p>
           );
         }
@@ -75,26 +76,24 @@ function LegFalls({ drain }: { readonly drain: Drain }) {
               if (value === null || value < -500 || value > 1000)
                 return keepWithin(value, [-500, 1000], "slope", () => undefined);
               const edit = buildSetFall(workbench.getState().history!.design, drain.id, index, value);
-              return edit ? apply(edit) : "Both its ends are held. Move the fixture, the tank or the junction.";
+              return edit ? apply(edit) : WORDS.bothItsEndsAreHeld;
             }}
           />
         );
       })}
-      <p className="text-[12px] leading-snug text-faint">
-        Typed, the lower end moves and takes what follows along; on the last leg the upper end.
-      </p>
+      <p className="text-[12px] leading-snug text-faint">{WORDS.typedTheLowerEndMoves}</p>
     </Group>
   );
 }
 
 const AS_BEFORE = "as before";
 const toPipeNames = (units: Units): Readonly<Record<string, string>> => ({
-  [AS_BEFORE]: "Same pipe goes on",
+  [AS_BEFORE]: WORDS.samePipeGoesOn,
   ...Object.fromEntries(PIPE_SIZES.map((size) => [size.id, describeSize(size, units)])),
 });
 
 const INLINE_LIST: Readonly<Record<InlinePiece | "none", string>> = {
-  none: "Nothing",
+  none: WORDS.nothing,
   cleanout: INLINE_NAMES.cleanout.name,
   shutOff: INLINE_NAMES.shutOff.name,
   nonReturn: INLINE_NAMES.nonReturn.name,
@@ -113,18 +112,18 @@ function Bends({ drain }: { readonly drain: Drain }) {
     if (edit) apply(edit);
   };
   return (
-    <Group title="Bends, inverts">
+    <Group title={WORDS.bendsInverts}>
       <PointList line={drain} routeMm={result?.nodesMm ?? []} nameOf={(index) => nameBend(drain, index)} />
       {picked !== null && picked < drain.bendsMm.length && (
         <div className="mt-1 border-l-2 border-enamel pl-2">
           <Pick
-            label={`From bend ${picked + 1} on`}
+            label={WORDS.fromBendOn(picked + 1)}
             value={change ? (findPipeSize(change.pipe)?.id ?? AS_BEFORE) : AS_BEFORE}
             names={toPipeNames(units)}
             onPick={(id) => pick(PIPE_SIZES.find((size) => size.id === id)?.pipe ?? null)}
           />
           <Pick<InlinePiece | "none">
-            label="Sits there"
+            label={WORDS.sitsThere}
             value={piece ?? "none"}
             names={INLINE_LIST}
             onPick={(id) => {
@@ -135,10 +134,10 @@ function Bends({ drain }: { readonly drain: Drain }) {
           {piece && <p className="text-[12px] leading-snug text-faint">{INLINE_NAMES[piece].plain}</p>}
           {change ? (
             <p className="text-[12px] leading-snug text-faint">
-              Joined by a {JOINT_NAMES[change.joint]} to {describePipe(change.pipe, units)}.
+              {WORDS.joinedByA} {JOINT_NAMES[change.joint]} {WORDS.to} {describePipe(change.pipe, units)}.
             </p>
           ) : (
-            <Button onClick={() => pick(findPipeOf(drain, picked))}>A union here, to take it apart</Button>
+            <Button onClick={() => pick(findPipeOf(drain, picked))}>{WORDS.aUnionHereToTake}</Button>
           )}
         </div>
       )}
@@ -154,7 +153,7 @@ function nameBend(drain: Drain, index: number): string {
     piece && INLINE_NAMES[piece].name.toLowerCase(),
     findLineTrap(drain)?.bend === index && "trap",
   ].filter(Boolean);
-  return `Bend ${index + 1}${marks.length > 0 ? `, ${marks.join(", ")}` : ""}`;
+  return WORDS.bend(index + 1, marks.length > 0 ? `, ${marks.join(", ")}` : "");
 }
 
 function LineTrapFields({ drain }: { readonly drain: Drain }) {
@@ -166,13 +165,13 @@ function LineTrapFields({ drain }: { readonly drain: Drain }) {
   const path = (key: string) => ["lines", drain.id, "items", item, key];
   const names = Object.fromEntries([
     ["none", "None"],
-    ...bendsMm.map((_, index) => [String(index), `At bend ${index + 1}`]),
+    ...bendsMm.map((_, index) => [String(index), WORDS.atBend(index + 1)]),
   ]);
   if (bendsMm.length === 0) return null;
   return (
-    <Group title="Running trap in the line">
+    <Group title={WORDS.runningTrapInTheLine}>
       <Pick
-        label="Where"
+        label={WORDS.where}
         value={lineTrap ? String(lineTrap.bend) : "none"}
         names={names}
         onPick={(value) => {
@@ -184,22 +183,21 @@ function LineTrapFields({ drain }: { readonly drain: Drain }) {
       {lineTrap ? (
         <>
           <NumberField
-            label="Seal"
+            label={WORDS.seal}
             help={PLAIN_WORDS.trapSeal}
             value={lineTrap.sealMm}
             quantity="length"
             onCommit={(value) => set(at, path("sealMm"), value)}
           />
           <Tick
-            label="Can be opened and cleaned where it sits"
+            label={WORDS.canBeOpenedAndCleaned}
             value={lineTrap.hasCleanout}
             onPick={(value) => set(at, path("hasCleanout"), value)}
           />
         </>
       ) : (
         <p className="text-[12px] leading-snug text-faint">
-          {TRAP_NAMES.running.plain} In the line it serves every fixture that drains through it, which then has none of
-          its own.
+          {TRAP_NAMES.running.plain} {WORDS.inTheLineItServes}
         </p>
       )}
     </Group>

@@ -7,6 +7,7 @@ import { USUAL_TRAPS } from "@/core/design/usualTraps";
 import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
 import { PLAIN_WORDS, TRAP_NAMES } from "@/words/labels";
+import * as WORDS from "@/words/panels/falls/drainMeasures";
 import { formatQuantity } from "@/words/units";
 import { findShownResult } from "../../drawing/shown";
 import { Group } from "../../fields/Group";
@@ -62,14 +63,14 @@ const TrapFields = memo(function TrapFields({ drain }: { readonly drain: Drain }
     });
   };
   return (
-    <Group title="Trap">
-      <Pick<TrapKind | "none"> label="Kind" value={trap?.kind ?? "none"} names={TRAP_LIST} onPick={pick} />
+    <Group title={WORDS.trap}>
+      <Pick<TrapKind | "none"> label={WORDS.kind} value={trap?.kind ?? "none"} names={TRAP_LIST} onPick={pick} />
       <p className="text-[12px] leading-snug text-faint">{TRAP_NAMES[trap?.kind ?? "none"].plain}</p>
       {trap && (
         <>
           {trap.kind !== "membrane" && (
             <NumberField
-              label="Seal"
+              label={WORDS.seal}
               help={PLAIN_WORDS.trapSeal}
               value={trap.sealMm}
               quantity="length"
@@ -77,14 +78,14 @@ const TrapFields = memo(function TrapFields({ drain }: { readonly drain: Drain }
             />
           )}
           <NumberField
-            label="Outlet down to weir"
+            label={WORDS.outletDownToWeir}
             help={PLAIN_WORDS.weir}
             value={trap.dropMm}
             quantity="length"
             onCommit={(value) => set(at, path("dropMm"), value)}
           />
           <NumberField
-            label="Outlet across to weir"
+            label={WORDS.outletAcrossToWeir}
             value={trap.spanMm}
             quantity="length"
             onCommit={(value) => set(at, path("spanMm"), value)}
@@ -93,7 +94,7 @@ const TrapFields = memo(function TrapFields({ drain }: { readonly drain: Drain }
       )}
       {trap && (
         <Tick
-          label="Can be opened and cleaned where it sits"
+          label={WORDS.canBeOpenedAndCleaned}
           value={trap.hasCleanout}
           onPick={(value) => set(at, path("hasCleanout"), value)}
         />
@@ -111,25 +112,25 @@ const PipeFields = memo(function PipeFields({ drain }: { readonly drain: Drain }
   const at = { kind: "line", id: drain.id } as const;
   const path = (key: string) => ["lines", drain.id, "pipe", key];
   return (
-    <Group title="Pipe">
+    <Group title={WORDS.pipe}>
       <EndFields drain={drain} />
       <PipePick pipe={drain.pipe} onPick={(pipe) => set(at, ["lines", drain.id, "pipe"], pipe)} />
       <NumberField
-        label="Bore"
+        label={WORDS.bore}
         help={PLAIN_WORDS.bore}
         value={drain.pipe.innerMm}
         quantity="length"
         onCommit={(value) => set(at, path("innerMm"), value)}
       />
       <NumberField
-        label="Outside diameter"
+        label={WORDS.outsideDiameter}
         value={drain.pipe.outerMm}
         quantity="length"
         onCommit={(value) => set(at, path("outerMm"), value)}
       />
       <NumberField
-        label="Roughness n"
-        help="Smooth plastic 0.009 to 0.011; ribbed hose about 0.02."
+        label={WORDS.roughnessN}
+        help={WORDS.smoothPlastic0009To}
         value={drain.pipe.manningN}
         quantity="roughness"
         step={0.001}
@@ -138,22 +139,22 @@ const PipeFields = memo(function PipeFields({ drain }: { readonly drain: Drain }
       {result?.flow.capacityLps != null && (
         <p className="flex flex-wrap items-baseline gap-x-3 pt-1 text-[13px] text-faint">
           <span>
-            carries{" "}
-            <Figure working={toWorkingId("drainCapacity", at)} label="Capacity" className="text-[15px] text-ink">
+            {WORDS.carries}{" "}
+            <Figure working={toWorkingId("drainCapacity", at)} label={WORDS.capacity} className="text-[15px] text-ink">
               {formatQuantity(result.flow.capacityLps, "flow", units)}
             </Figure>
           </span>
           <span>
-            at{" "}
-            <Figure working={toWorkingId("drainVelocity", at)} label="Speed" className="text-[15px] text-ink">
+            {WORDS.at}{" "}
+            <Figure working={toWorkingId("drainVelocity", at)} label={WORDS.speed} className="text-[15px] text-ink">
               {formatQuantity(result.flow.velocityMps, "velocity", units)}
             </Figure>
           </span>
           <span>
-            keeps{" "}
+            {WORDS.keeps}{" "}
             <Figure
               working={toWorkingId("pondedWater", at)}
-              label="Water left standing"
+              label={WORDS.waterLeftStanding}
               className="text-[15px] text-ink"
             >
               {formatQuantity(result.pondedL, "volume", units)}

@@ -3,6 +3,7 @@ import { buildDrawDrain, listGoals } from "@/core/edits/drainEdits";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
 import { describeGoal } from "@/words/goals";
+import * as WORDS from "@/words/panels/falls/drawDrain";
 import { useEdits } from "../../fields/useEdits";
 import { Button } from "../../kit/Button";
 
@@ -16,10 +17,12 @@ export function DrawDrain() {
   );
   const goals = listGoals(design, null);
   if (undrained.length === 0) return null;
-  if (goals.length === 0) return <p className="px-3 py-2 text-faint">A drain needs a tank with an inlet.</p>;
+  if (goals.length === 0) return <p className="px-3 py-2 text-faint">{WORDS.aDrainNeedsATank}</p>;
   return undrained.map((fixture) => (
     <div key={fixture.id} className="px-3 py-2">
-      <p className="text-[13px] text-faint">Draw a drain from {fixture.name} to</p>
+      <p className="text-[13px] text-faint">
+        {WORDS.drawADrainFrom} {fixture.name} {WORDS.to}
+      </p>
       <div className="mt-1 flex flex-wrap gap-1">
         {goals.map((goal) => (
           <Button

@@ -6,6 +6,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
 import { describeChoice } from "@/words/goals";
 import { FITTING_NAMES } from "@/words/labels";
+import * as WORDS from "@/words/panels/falls/endFields";
 import { PlaceFields } from "../../fields/PlaceFields";
 import { useEdits } from "../../fields/useEdits";
 import { Pick } from "../../kit/Pick";
@@ -27,23 +28,20 @@ export function EndFields({ drain }: { readonly drain: Drain }) {
   };
   return (
     <>
-      <Pick label="Ends in" value={toKey(toGoal(to))} names={names} onPick={redirect} />
+      <Pick label={WORDS.endsIn} value={toKey(toGoal(to))} names={names} onPick={redirect} />
       {(to.kind === "ground" || to.kind === "vessel") && (
         <fieldset>
-          <legend className="sr-only">Where it ends</legend>
+          <legend className="sr-only">{WORDS.whereItEnds}</legend>
           <PlaceFields part={{ kind: "end", lineId: drain.id }} />
         </fieldset>
       )}
       {(to.kind === "ground" || to.kind === "vessel") && (
-        <p className="text-[12px] leading-snug text-faint">
-          Or pull its end in the section or in plan. Whether waste water may run on the ground is for the local rules
-          and the owner of the land; never where people walk, wash or draw water.
-        </p>
+        <p className="text-[12px] leading-snug text-faint">{WORDS.orPullItsEndIn}</p>
       )}
       {to.kind === "junction" && (
         <>
           <Pick<Fitting>
-            label="Joins by a"
+            label={WORDS.joinsByA}
             value={to.fitting}
             names={{ wye: FITTING_NAMES.wye.name, tee: FITTING_NAMES.tee.name }}
             order={FITTINGS}

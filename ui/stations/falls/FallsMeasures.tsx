@@ -6,6 +6,7 @@ import { buildRenameFixture } from "@/core/edits/renameFixture";
 import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
 import { PLAIN_WORDS } from "@/words/labels";
+import * as WORDS from "@/words/panels/falls/fallsMeasures";
 import { findShownDrain, findShownFixtureId } from "../../drawing/shown";
 import { Group } from "../../fields/Group";
 import { PlaceFields } from "../../fields/PlaceFields";
@@ -69,42 +70,47 @@ const FixtureFields = memo(function FixtureFields({ fixtureId }: { readonly fixt
   const at = { kind: "fixture", id: fixture.id } as const;
   const field = (key: string) => (value: number | null) => set(at, ["fixtures", fixture.id, key], value);
   return (
-    <Group title={`${fixture.name}, underside of the waste`}>
+    <Group title={WORDS.undersideOfTheWaste(fixture.name)}>
       <TextField
-        label="Name"
+        label={WORDS.name}
         value={fixture.name}
         onCommit={(value) => apply(buildRenameFixture(workbench.getState().history!.design, fixture, value))}
       />
       <PlaceFields part={at} />
       <NumberField
-        label="Bore"
+        label={WORDS.bore}
         help={PLAIN_WORDS.bore}
         value={fixture.boreMm}
         quantity="length"
         onCommit={field("boreMm")}
       />
-      <NumberField label="Rim over the outlet" value={fixture.rimMm} quantity="length" onCommit={field("rimMm")} />
+      <NumberField label={WORDS.rimOverTheOutlet} value={fixture.rimMm} quantity="length" onCommit={field("rimMm")} />
       <NumberField
-        label="Tap, full on"
+        label={WORDS.tapFullOn}
         value={fixture.inflowLps}
         quantity="flow"
         step={0.5 / 60}
         onCommit={field("inflowLps")}
       />
-      <NumberField label="One use" value={fixture.volumePerUseL} quantity="volume" onCommit={field("volumePerUseL")} />
+      <NumberField
+        label={WORDS.oneUse}
+        value={fixture.volumePerUseL}
+        quantity="volume"
+        onCommit={field("volumePerUseL")}
+      />
       <Tick
-        label="Has a plug: let go at once"
+        label={WORDS.hasAPlugLetGo}
         value={fixture.hasPlug}
         onPick={(value) => set(at, ["fixtures", fixture.id, "hasPlug"], value)}
       />
       <Tick
-        label="Never runs beside others"
+        label={WORDS.neverRunsBesideOthers}
         value={fixture.runsAlone}
         onPick={(value) => set(at, ["fixtures", fixture.id, "runsAlone"], value)}
       />
       <div className="mt-1 flex flex-wrap gap-1.5">
         <Button onClick={() => void import("./copyShownFixture").then((module) => module.copyShownFixture())}>
-          <Copy size={14} aria-hidden /> Copy it with its drain
+          <Copy size={14} aria-hidden /> {WORDS.copyItWithItsDrain}
         </Button>
         <Button
           onClick={async () => {
@@ -113,7 +119,7 @@ const FixtureFields = memo(function FixtureFields({ fixtureId }: { readonly fixt
             if (edit) apply(edit);
           }}
         >
-          <Trash2 size={14} aria-hidden /> Take {fixture.name} out
+          <Trash2 size={14} aria-hidden /> {WORDS.take} {fixture.name} {WORDS.out}
         </Button>
       </div>
     </Group>

@@ -1,6 +1,7 @@
 "use client";
 import dynamic from "next/dynamic";
 import { RegionContext, useWorkbench } from "@/store/useWorkbench";
+import * as WORDS from "@/words/panels/falls/fallsStage";
 import { FallStrip } from "../../section/FallStrip";
 import { LongSectionView } from "../../section/LongSectionView";
 import { SectionHeader } from "../../section/SectionHeader";
@@ -15,20 +16,20 @@ export function FallsStage() {
     <>
       <div className="flex min-h-0 flex-[7] flex-col">
         <RegionContext value="findings">
-          <Boundary name="The verdict">
+          <Boundary name={WORDS.theVerdict}>
             <SectionHeader />
           </Boundary>
         </RegionContext>
         <RegionContext value="section">
-          <Boundary name="The long section">
+          <Boundary name={WORDS.theLongSection}>
             <LongSectionView />
           </Boundary>
         </RegionContext>
       </div>
       <div>
-        <Boundary name="The pour">{isPouring && <PourBar />}</Boundary>
+        <Boundary name={WORDS.thePour}>{isPouring && <PourBar />}</Boundary>
         <RegionContext value="strip">
-          <Boundary name="The fall budget">
+          <Boundary name={WORDS.theFallBudget}>
             <FallStrip />
           </Boundary>
         </RegionContext>

@@ -3,6 +3,7 @@ import { FIXTURE_KINDS, type FixtureKind } from "@/core/design/plumbing";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, workbench } from "@/store/workbench";
 import { FIXTURE_NAMES } from "@/words/labels";
+import * as WORDS from "@/words/panels/falls/fixtureList";
 import { findShownFixtureId } from "../../drawing/shown";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
@@ -34,10 +35,10 @@ export function FixtureList() {
   };
   return (
     <Group
-      title="Fixtures"
+      title={WORDS.fixtures}
       aside={
         <AddOne<FixtureKind>
-          label="Add a fixture"
+          label={WORDS.addAFixture}
           names={FIXTURE_NAMES}
           order={FIXTURE_KINDS}
           onAdd={(kind) => void add(kind)}
@@ -70,7 +71,7 @@ export function FixtureList() {
                 >
                   <span className="flex-1">
                     {fixture.name}
-                    {!line && <span className="font-normal text-faint">, no drain yet</span>}
+                    {!line && <span className="font-normal text-faint">{WORDS.noDrainYet}</span>}
                   </span>
                   {isBad && <SeverityMark severity="must" size={14} />}
                 </button>

@@ -4,6 +4,7 @@ import { useMemo } from "react";
 import { listParts } from "@/core/parts/listParts";
 import { useWorkbench } from "@/store/useWorkbench";
 import { tell } from "@/store/workbench";
+import * as WORDS from "@/words/panels/falls/partsList";
 import { describePart } from "@/words/parts";
 import { Group } from "../../fields/Group";
 import { Button } from "../../kit/Button";
@@ -19,21 +20,21 @@ export function PartsList() {
     const text = rows.map(({ amount, name }) => `${amount}\t${name}`).join("\n");
     try {
       await navigator.clipboard.writeText(text);
-      tell("The parts are copied; paste them into a list or a mail.");
+      tell(WORDS.thePartsAreCopiedPaste);
     } catch {
-      tell("This browser does not let the list be copied. Select it and copy it by hand.", { tone: "warning" });
+      tell(WORDS.thisBrowserDoesNotLet, { tone: "warning" });
     }
   };
   return (
     <Group
-      title="Parts to buy"
+      title={WORDS.partsToBuy}
       aside={
         <Button onClick={() => void copy()}>
-          <Copy size={13} aria-hidden /> Copy
+          <Copy size={13} aria-hidden /> {WORDS.copy}
         </Button>
       }
     >
-      <table className="w-full text-[13.5px]" aria-label="Parts to buy">
+      <table className="w-full text-[13.5px]" aria-label={WORDS.partsToBuy}>
         <tbody>
           {rows.map(({ amount, name }) => (
             <tr key={name}>
@@ -43,9 +44,7 @@ export function PartsList() {
           ))}
         </tbody>
       </table>
-      <p className="pt-1 text-[12px] leading-snug text-faint">
-        Pipe with a tenth over for cutting; bends to the nearest angle sold. Unions, clips and cement are not counted.
-      </p>
+      <p className="pt-1 text-[12px] leading-snug text-faint">{WORDS.pipeWithATenthOver}</p>
     </Group>
   );
 }

@@ -5,6 +5,7 @@ import { findTrapLie, type TrapLie } from "@/core/traps/sealRisks";
 import type { FormulaId } from "@/core/workings/working";
 import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
+import * as WORDS from "@/words/panels/falls/trapRiskTable";
 import { formatQuantity } from "@/words/units";
 import { Figure } from "../../kit/Figure";
 import { useSay } from "../../kit/useSay";
@@ -18,8 +19,8 @@ type Row = {
 };
 
 const LIE_CAUSES: Readonly<Record<TrapLie, string>> = {
-  along: "Braking: it lies along the rig",
-  across: "Cornering: it lies across the rig",
+  along: WORDS.brakingItLiesAlongThe,
+  across: WORDS.corneringItLiesAcrossThe,
 };
 
 /** What each cause by itself leaves of the seal of a drain's trap. */
@@ -44,32 +45,32 @@ export function TrapRiskTable({ lineId }: { readonly lineId: string }) {
     isShort: mm < leastMm,
   });
   const rows: Row[] = [
-    left("The pipe behind it runs full", "sealSiphon", "Seal left after the pipe ran full", risks.afterSiphonMm),
-    left(say(LIE_CAUSES[lie]), "sealDriving", "Seal left after driving", risks.afterDrivingMm),
+    left(WORDS.thePipeBehindItRuns, "sealSiphon", WORDS.sealLeftAfterThePipe, risks.afterSiphonMm),
+    left(say(LIE_CAUSES[lie]), "sealDriving", WORDS.sealLeftAfterDriving, risks.afterDrivingMm),
     ...(air
       ? [
           left(
-            air.suctionBy === "dump" ? "The dump valve opens" : "A station pumps the tank out",
+            air.suctionBy === "dump" ? WORDS.theDumpValveOpens : WORDS.aStationPumpsTheTank,
             "sealSuction",
-            "Seal left after dumping",
+            WORDS.sealLeftAfterDumping,
             air.afterSuctionMm,
           ),
-          left("The tank fills", "sealPressure", "Seal while the tank fills", air.afterPressureMm),
+          left(WORDS.theTankFills, "sealPressure", WORDS.sealWhileTheTankFills, air.afterPressureMm),
         ]
       : []),
     {
-      cause: "Standing unused, dry in",
+      cause: WORDS.standingUnusedDryIn,
       formula: "sealDrying",
-      label: "Until the trap is dry",
+      label: WORDS.untilTheTrapIsDry,
       text: formatQuantity(risks.dryWeeks, "weeks", units),
       isShort: false,
     },
     ...(risks.frostHours !== null
       ? [
           {
-            cause: `At ${formatQuantity(lookUpValue(rules, "nightAir"), "temperature", units)}, frozen from`,
+            cause: WORDS.atFrozenFrom(formatQuantity(lookUpValue(rules, "nightAir"), "temperature", units)),
             formula: "sealFrost" as const,
-            label: "Until the trap freezes",
+            label: WORDS.untilTheTrapFreezes,
             text: formatQuantity(risks.frostHours, "hours", units),
             isShort: false,
           },
@@ -78,7 +79,7 @@ export function TrapRiskTable({ lineId }: { readonly lineId: string }) {
   ];
   return (
     <table className="mt-1 w-full text-[13px]">
-      <caption className="sr-only">What each cause leaves of the seal</caption>
+      <caption className="sr-only">{WORDS.whatEachCauseLeavesOf}</caption>
       <tbody>
         {rows.map(({ cause, formula, label, text, isShort }) => (
           <tr key={formula} className="border-t border-rule">
@@ -99,12 +100,12 @@ export function TrapRiskTable({ lineId }: { readonly lineId: string }) {
         {air && (
           <tr className="border-t border-rule">
             <th scope="row" className="py-0.5 text-left font-normal text-faint">
-              {say("Together: parked askew, a week unused, dumped")}
+              {say(WORDS.togetherParkedAskewAWeek)}
             </th>
             <td
               className={`figures text-right text-[15px] whitespace-nowrap ${air.togetherMm < leastMm ? "text-signal" : "text-ink"}`}
             >
-              {air.togetherMm <= 0 ? "broken through" : formatQuantity(air.togetherMm, "length", units)}
+              {air.togetherMm <= 0 ? WORDS.brokenThrough : formatQuantity(air.togetherMm, "length", units)}
             </td>
           </tr>
         )}

@@ -4,6 +4,7 @@ import { findTrap } from "@/core/design/lineItems";
 import { compareTraps } from "@/core/traps/trapSchools";
 import { useWorkbench } from "@/store/useWorkbench";
 import { TRAP_NAMES } from "@/words/labels";
+import * as WORDS from "@/words/panels/falls/trapSchools";
 import { formatLengthFigure, formatNumber, lengthUnit } from "@/words/units";
 import { Said } from "../../kit/Said";
 
@@ -19,18 +20,18 @@ export function TrapSchools({ lineId }: { readonly lineId: string }) {
   return (
     <details className="pt-1.5" onToggle={(event) => setIsOpen(event.currentTarget.open)}>
       <summary className="cursor-pointer text-[13px] text-enamel underline decoration-dotted underline-offset-4">
-        <Said>The kinds side by side on this rig</Said>
+        <Said>{WORDS.theKindsSideBySide}</Said>
       </summary>
       <table className="mt-1 w-full text-[13px]">
         <thead className="text-faint">
           <tr>
             <th className="text-left font-normal">{lengthUnit(units)}</th>
-            <th className="text-right font-normal">height</th>
-            <th className="text-right font-normal">in hand</th>
+            <th className="text-right font-normal">{WORDS.height}</th>
+            <th className="text-right font-normal">{WORDS.inHand}</th>
             <th className="text-right font-normal">
-              <Said>driven</Said>
+              <Said>{WORDS.driven}</Said>
             </th>
-            <th className="text-right font-normal">dry, weeks</th>
+            <th className="text-right font-normal">{WORDS.dryWeeks}</th>
           </tr>
         </thead>
         <tbody className="figures text-[15px]">
@@ -42,16 +43,18 @@ export function TrapSchools({ lineId }: { readonly lineId: string }) {
                 <td className="text-right">{figure(school.heightMm)}</td>
                 <td className={`text-right ${school.worstMm < 0 ? "text-signal" : ""}`}>{figure(school.worstMm)}</td>
                 <td className="text-right">{figure(school.afterDrivingMm)}</td>
-                <td className="text-right">{school.dryWeeks === null ? "never" : formatNumber(school.dryWeeks, 0)}</td>
+                <td className="text-right">
+                  {school.dryWeeks === null ? WORDS.never : formatNumber(school.dryWeeks, 0)}
+                </td>
               </tr>
             );
           })}
         </tbody>
       </table>
       <p className="pt-1 text-[12px] leading-snug text-faint">
-        <Said>Each as sold; in hand at the worst standing, driven: what a hard corner leaves of the seal.</Said>{" "}
-        {TRAP_NAMES.membrane.name}: {TRAP_NAMES.membrane.plain.charAt(0).toLowerCase()}
-        {TRAP_NAMES.membrane.plain.slice(1)} Never the tank's only protection.
+        <Said>{WORDS.eachAsSoldInHand}</Said> {TRAP_NAMES.membrane.name}:{" "}
+        {TRAP_NAMES.membrane.plain.charAt(0).toLowerCase()}
+        {TRAP_NAMES.membrane.plain.slice(1)} {WORDS.neverTheTanksOnlyProtection}
       </p>
     </details>
   );

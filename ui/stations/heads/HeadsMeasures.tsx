@@ -23,6 +23,7 @@ import {
   listHeadsCautions,
 } from "@/words/heads";
 import { FIXTURE_NAMES } from "@/words/labels";
+import * as WORDS from "@/words/panels/heads/headsMeasures";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
 import { AddOne } from "../../kit/AddOne";
@@ -76,10 +77,10 @@ export function HeadsMeasures() {
   return (
     <>
       <Group
-        title="Toilets and their gear"
+        title={WORDS.toiletsAndTheirGear}
         aside={
           <AddOne<Piece>
-            label="Add to the heads"
+            label={WORDS.addToTheHeads}
             names={
               {
                 gravityToilet: FIXTURE_NAMES.gravityToilet,
@@ -91,7 +92,7 @@ export function HeadsMeasures() {
           />
         }
       >
-        <ul className="text-[13.5px]" aria-label="Gear of the heads">
+        <ul className="text-[13.5px]" aria-label={WORDS.gearOfTheHeads}>
           {design.gear
             .filter(({ spec }) => (PIECES as readonly string[]).includes(spec.kind))
             .map(({ id, name, spec }) => (
@@ -109,14 +110,14 @@ export function HeadsMeasures() {
             ))}
         </ul>
         <p className="pt-1 text-[12px] leading-snug text-faint">
-          Hoses join ports under Loop. Valves and failures are proved there too: {isBoat ? "sea by siphon, " : ""}black
-          where it must not go.
+          {WORDS.hosesJoinPortsUnderLoop} {isBoat ? WORDS.seaBySiphon : ""}
+          {WORDS.blackWhereItMustNot}
         </p>
       </Group>
       <ToiletKinds />
       {picked && <GearFields key={picked.id} piece={picked} />}
       {sumps.length > 0 && (
-        <Group title="Sumps">
+        <Group title={WORDS.sumps}>
           {sumps.map((figures) => (
             <p key={figures.sumpId} className="border-t border-rule py-1 text-[13.5px] leading-snug">
               <span className="font-semibold">{design.gear.find(({ id }) => id === figures.sumpId)?.name}</span>:{" "}
@@ -126,7 +127,7 @@ export function HeadsMeasures() {
         </Group>
       )}
       {runs.length > 0 && (
-        <Group title="Hoses as they lie">
+        <Group title={WORDS.hosesAsTheyLie}>
           <ul data-testid="hose-runs" className="text-[13.5px] leading-snug">
             {runs.map((run) => (
               <li key={run.lineId} className="border-t border-rule py-1">
@@ -139,9 +140,9 @@ export function HeadsMeasures() {
         </Group>
       )}
       {isBoat && (
-        <Group title="Stability">
+        <Group title={WORDS.stability}>
           <NumberField
-            label="Weight as she floats"
+            label={WORDS.weightAsSheFloats}
             value={rig.displacementKg}
             quantity="weight"
             step={100}
@@ -149,8 +150,8 @@ export function HeadsMeasures() {
             onCommit={(value) => set({ kind: "rig" }, ["rig", "displacementKg"], value)}
           />
           <NumberField
-            label="GM"
-            help="Metacentre over centre of gravity: from her papers, or a roll test by one who knows."
+            label={WORDS.gm}
+            help={WORDS.metacentreOverCentreOfGravity}
             value={rig.gmMm}
             quantity="length"
             clearable
@@ -163,15 +164,13 @@ export function HeadsMeasures() {
               </p>
             ))
           ) : (
-            <p className="text-[13px] text-faint">
-              With her weight, what loose water takes is worked out. Trim is not.
-            </p>
+            <p className="text-[13px] text-faint">{WORDS.withHerWeightWhatLoose}</p>
           )}
         </Group>
       )}
-      <Group title="Where it may go">
+      <Group title={WORDS.whereItMayGo}>
         <Pick<DischargePlace>
-          label="You are"
+          label={WORDS.youAre}
           value={place}
           names={DISCHARGE_NAMES}
           order={Object.keys(DISCHARGE_NAMES) as DischargePlace[]}
@@ -180,11 +179,11 @@ export function HeadsMeasures() {
         <p className="text-[13.5px] leading-snug">{DISCHARGE_RULES[place]}</p>
         {unsaid.length > 0 && (
           <p className="pt-1 text-[13px] leading-snug">
-            Not said where they are used: {unsaid.map(({ name }) => `“${name}”`).join(", ")}. Say it under Loop, working
-            states, so that what may go overboard there is proved.
+            {WORDS.notSaidWhereTheyAre} {unsaid.map(({ name }) => `“${name}”`).join(", ")}
+            {WORDS.sayItUnderLoopWorking}
           </p>
         )}
-        <p className="pt-1 text-[12px] leading-snug text-faint">From memory of those rules; the local rule decides.</p>
+        <p className="pt-1 text-[12px] leading-snug text-faint">{WORDS.fromMemoryOfThoseRules}</p>
       </Group>
       {!isBoat && hasBlack && <BlackOnLand />}
       {listHeadsCautions(rig.kind).map((caution) => (
@@ -201,7 +200,7 @@ function BlackOnLand() {
   const design = useWorkbench((state) => state.history!.design);
   const balance = useWorkbench((state) => state.evaluation!.balance);
   return (
-    <Group title="Black water on land">
+    <Group title={WORDS.blackWaterOnLand}>
       {describeBlackStores(balance, design).map((line) => (
         <p key={line} className="pb-1 text-[13.5px] leading-snug" data-testid="black-store">
           {line}
@@ -221,7 +220,7 @@ function BlackOnLand() {
 /** What a hose that sewage can come into is made of. */
 function WallField({ lineId }: { readonly lineId: string }) {
   const hose = useWorkbench((state) => state.history!.design.lines.find(({ id }) => id === lineId));
-  return hose?.kind === "hose" ? <WallPick hose={hose} label="Sewage comes in; made of" /> : null;
+  return hose?.kind === "hose" ? <WallPick hose={hose} label={WORDS.sewageComesInMadeOf} /> : null;
 }
 
 const hasOverboard = ({ gear }: Design): boolean =>

@@ -14,6 +14,7 @@ import { measureOverWater, SAFE_OVER_WATER_MM } from "@/core/hull/overWater";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, tilt } from "@/store/workbench";
 import { describePart } from "@/words/describePart";
+import * as WORDS from "@/words/panels/heads/headsStage";
 import { formatLength, formatNumber } from "@/words/units";
 import { HaloText } from "../../drawing/HaloText";
 import { Hatches } from "../../drawing/Hatches";
@@ -39,21 +40,24 @@ export function HeadsStage() {
   const [flooded] = useFlooded();
   const heel = attitude.rollDeg;
   return (
-    <section aria-label="The heads from behind" className="flex min-h-0 flex-1 flex-col bg-sheet">
+    <section aria-label={WORDS.theHeadsFromBehind} className="flex min-h-0 flex-1 flex-col bg-sheet">
       <StageHeader
-        title="Heads"
+        title={WORDS.heads}
         text={
           !isBoat ? (
-            "From behind, at true heights over the floor."
+            WORDS.fromBehindAtTrueHeights
           ) : flooded ? (
-            <span className="text-signal">The sea can come in through {describePart(flooded, design)}.</span>
+            <span className="text-signal">
+              {WORDS.theSeaCanComeIn} {describePart(flooded, design)}.
+            </span>
           ) : lowest?.over == null ? (
-            "From behind, with the water where she floats. No vented loop yet."
+            WORDS.fromBehindWithTheWater
           ) : (
             <span className={lowest.over < SAFE_OVER_WATER_MM ? "text-signal" : ""}>
-              {lowest.piece.name}: top {formatLength(Math.abs(lowest.over), units)} {lowest.over < 0 ? "under" : "over"}{" "}
-              the water here
-              {lowest.over < SAFE_OVER_WATER_MM ? `; ${formatLength(SAFE_OVER_WATER_MM, units)} wanted` : ""}.
+              {lowest.piece.name}
+              {WORDS.top} {formatLength(Math.abs(lowest.over), units)} {lowest.over < 0 ? WORDS.under : WORDS.over}{" "}
+              {WORDS.theWaterHere}
+              {lowest.over < SAFE_OVER_WATER_MM ? WORDS.wanted(formatLength(SAFE_OVER_WATER_MM, units)) : ""}.
             </span>
           )
         }
@@ -61,7 +65,7 @@ export function HeadsStage() {
       <HeadsDrawing design={design} />
       {isBoat && (
         <label className="flex items-center gap-3 border-t border-rule px-3 py-1.5 text-[13.5px]">
-          Heel
+          {WORDS.heel}
           <input
             type="range"
             min={-15}
@@ -69,13 +73,13 @@ export function HeadsStage() {
             step={0.5}
             value={heel}
             aria-valuetext={
-              heel === 0 ? "upright" : `${formatNumber(Math.abs(heel), 1)}° to ${heel > 0 ? "starboard" : "port"}`
+              heel === 0 ? WORDS.upright : WORDS.to(formatNumber(Math.abs(heel), 1), heel > 0 ? "starboard" : "port")
             }
             onChange={(event) => tilt({ ...attitude, rollDeg: Number(event.target.value) })}
             className="flex-1 accent-enamel phone:min-h-11"
           />
           <span className="figures w-32 text-right text-[15px]">
-            {heel === 0 ? "upright" : `${formatNumber(Math.abs(heel), 1)}° to ${heel > 0 ? "starboard" : "port"}`}
+            {heel === 0 ? WORDS.upright : WORDS.to(formatNumber(Math.abs(heel), 1), heel > 0 ? "starboard" : "port")}
           </span>
         </label>
       )}
@@ -151,7 +155,7 @@ function HeadsDrawing({ design }: { readonly design: Design }) {
         ref={frame.ref}
         className="drawing absolute inset-0 size-full"
         role="group"
-        aria-label="Heads from behind, to scale"
+        aria-label={WORDS.headsFromBehindToScale}
       >
         <Paper />
         <Hatches id={hatch} />
@@ -172,7 +176,7 @@ function HeadsDrawing({ design }: { readonly design: Design }) {
                   strokeWidth={2}
                 />
                 <HaloText x={8} y={at([0, 0])[1] + 14}>
-                  water
+                  {WORDS.water}
                 </HaloText>
                 {sinkMm !== null && sinkMm > 0 && (
                   <>
@@ -183,7 +187,7 @@ function HeadsDrawing({ design }: { readonly design: Design }) {
                       strokeDasharray="7 4"
                     />
                     <HaloText x={8} y={at([0, sinkMm])[1] - 5}>
-                      {`tanks full, ${formatLength(sinkMm, units)} deeper`}
+                      {WORDS.tanksFullDeeper(formatLength(sinkMm, units))}
                     </HaloText>
                   </>
                 )}

@@ -4,6 +4,7 @@ import { buildAddToilet } from "@/core/edits/toiletEdits";
 import { TOILET_KINDS, type ToiletKind } from "@/core/heads/toiletKinds";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, tell, workbench } from "@/store/workbench";
+import * as WORDS from "@/words/panels/heads/toiletKinds";
 import { describeToilet, TOILET_NAMES, toToiletNames } from "@/words/toilets";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
@@ -20,11 +21,11 @@ export function ToiletKinds() {
     const edit = buildAddToilet(workbench.getState().history!.design, kind, toToiletNames(kind));
     if (apply(edit) !== null) return;
     if (edit.at.kind === "gear") look({ selection: edit.at });
-    if (edit.code === "addToilet") tell(`${TOILET_NAMES[kind]} fitted. Its vessels and what fills them stand at Days.`);
+    if (edit.code === "addToilet") tell(WORDS.fittedItsVesselsAndWhat(TOILET_NAMES[kind]));
   };
   return (
-    <Group title="Fit a toilet">
-      <Pick<ToiletKind> label="Kind" value={kind} names={TOILET_NAMES} order={TOILET_KINDS} onPick={setKind} />
+    <Group title={WORDS.fitAToilet}>
+      <Pick<ToiletKind> label={WORDS.kind} value={kind} names={TOILET_NAMES} order={TOILET_KINDS} onPick={setKind} />
       <ul className="list-disc pl-5 text-[13px] leading-snug" data-testid="toilet-kind">
         {describeToilet(kind, isBoat, units).map((line) => (
           <li key={line} className="py-0.5">
@@ -32,8 +33,8 @@ export function ToiletKinds() {
           </li>
         ))}
       </ul>
-      <Button onClick={fit}>Fit it</Button>
-      <p className="pt-1 text-[12px] text-faint">Usual figures: read yours off its sheet.</p>
+      <Button onClick={fit}>{WORDS.fitIt}</Button>
+      <p className="pt-1 text-[12px] text-faint">{WORDS.usualFiguresReadYoursOff}</p>
     </Group>
   );
 }

@@ -4,6 +4,7 @@ import type { Design } from "@/core/design/design";
 import { findRole } from "@/core/fit/roles";
 import { vec } from "@/core/geometry/vec";
 import { useWorkbench } from "@/store/useWorkbench";
+import * as WORDS from "@/words/panels/loop/cabinetView";
 import { DrawingTools, TOOLS_CORNER } from "../../drawing/DrawingTools";
 import { HaloText } from "../../drawing/HaloText";
 import { Handle, type Pull } from "../../drawing/Handle";
@@ -38,7 +39,7 @@ export function CabinetView({ design }: { readonly design: Design }) {
         ref={frame.ref}
         className="drawing absolute inset-0 size-full"
         role="group"
-        aria-label="The gear to scale, from the side"
+        aria-label={WORDS.theGearToScaleFrom}
       >
         <Paper />
         <Hatches id={hatch} />
@@ -85,7 +86,7 @@ export function CabinetView({ design }: { readonly design: Design }) {
                 </Outline>
                 <Handle
                   part={{ kind: "gear", id }}
-                  label={`Move ${name}`}
+                  label={WORDS.move(name)}
                   at={[view.x(atMm.x + sizeMm.x / 2), view.y(atMm.z + sizeMm.z / 2)]}
                   pxPerMm={{ x: view.kx, y: view.ky }}
                   toShift={(_, pull: Pull) => vec(pull.across, 0, pull.up)}
@@ -95,7 +96,7 @@ export function CabinetView({ design }: { readonly design: Design }) {
           </>
         )}
       </svg>
-      <p className="pointer-events-none absolute top-1.5 left-3 text-[12.5px] text-faint">From the side, to scale</p>
+      <p className="pointer-events-none absolute top-1.5 left-3 text-[12.5px] text-faint">{WORDS.fromTheSideToScale}</p>
       <div className={TOOLS_CORNER}>
         <DrawingTools zooming={zooming} of="gear" />
       </div>

@@ -3,6 +3,7 @@ import { type Gear, TAP_USES } from "@/core/design/gear";
 import { useWorkbench } from "@/store/useWorkbench";
 import { GEAR_NAMES } from "@/words/gear";
 import { CHOICES_OF, GEAR_CHOICES, GEAR_FIELDS, GEAR_TICKS } from "@/words/gearFields";
+import * as WORDS from "@/words/panels/loop/gearFields";
 import { Group } from "../../fields/Group";
 import { PlaceFields } from "../../fields/PlaceFields";
 import { useEdits } from "../../fields/useEdits";
@@ -38,7 +39,11 @@ export function GearFields({ piece }: { readonly piece: Gear }) {
   return (
     <>
       <Group title={piece.name}>
-        <TextField label="Name" value={piece.name} onCommit={(value) => set(at, ["gear", piece.id, "name"], value)} />
+        <TextField
+          label={WORDS.name}
+          value={piece.name}
+          onCommit={(value) => set(at, ["gear", piece.id, "name"], value)}
+        />
         <p className="pb-1 text-[12px] leading-snug text-faint">{GEAR_NAMES[piece.spec.kind].plain}</p>
         {entries.map(([key, value]) => {
           const field = GEAR_FIELDS[key];
@@ -78,33 +83,33 @@ export function GearFields({ piece }: { readonly piece: Gear }) {
         })}
         {(piece.spec.kind === "valve" || piece.spec.kind === "diverter") && (
           <Tick
-            label="Secured: locked, tied or its handle off"
+            label={WORDS.securedLockedTiedOrIts}
             value={piece.isSecured ?? false}
             onPick={(isSecured) => set(at, ["gear", piece.id, "isSecured"], isSecured)}
           />
         )}
         {piece.spec.kind === "tap" && (
           <Pick
-            label="Stands over"
+            label={WORDS.standsOver}
             value={piece.spec.fixtureId ?? "none"}
-            names={{ none: "No fixture", ...Object.fromEntries(fixtures.map(({ id, name }) => [id, name])) }}
+            names={{ none: WORDS.noFixture, ...Object.fromEntries(fixtures.map(({ id, name }) => [id, name])) }}
             onPick={(id) => put("fixtureId", id === "none" ? null : id)}
           />
         )}
       </Group>
-      <Group title="Place of its rear right bottom corner">
+      <Group title={WORDS.placeOfItsRearRight}>
         <PlaceFields part={at} />
         {(["x", "y", "z"] as const).map((axis) => (
           <NumberField
             key={axis}
-            label={{ x: "Length", y: "Width", z: "Height" }[axis]}
+            label={{ x: WORDS.length, y: WORDS.width, z: WORDS.height }[axis]}
             value={piece.sizeMm[axis]}
             quantity="length"
             onCommit={(value) => (value === null ? null : set(at, ["gear", piece.id, "sizeMm", axis], value))}
           />
         ))}
         <NumberField
-          label="Room to open it, below"
+          label={WORDS.roomToOpenItBelow}
           value={piece.openBelowMm}
           quantity="length"
           onCommit={(value) => (value === null ? null : set(at, ["gear", piece.id, "openBelowMm"], value))}

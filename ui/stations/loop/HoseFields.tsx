@@ -3,6 +3,7 @@ import { HOSE_WALLS, type Hose, type HoseWall } from "@/core/design/plumbing";
 import { listHoseCourse } from "@/core/fit/lineLegs";
 import { workbench } from "@/store/workbench";
 import { HOSE_WALL_NAMES } from "@/words/heads";
+import * as WORDS from "@/words/panels/loop/hoseFields";
 import { PointList } from "../../fields/PointList";
 import { useEdits } from "../../fields/useEdits";
 import { Button } from "../../kit/Button";
@@ -19,9 +20,9 @@ export function HoseFields({ hose }: { readonly hose: Hose }) {
   const path = (...keys: string[]) => ["lines", hose.id, ...keys];
   return (
     <div className="mb-2 border-l-2 border-enamel pl-2">
-      <TextField label="Name" value={hose.name} onCommit={(value) => set(at, path("name"), value)} />
+      <TextField label={WORDS.name} value={hose.name} onCommit={(value) => set(at, path("name"), value)} />
       <NumberField
-        label="Bore"
+        label={WORDS.bore}
         value={hose.pipe.innerMm}
         quantity="length"
         onCommit={(value) =>
@@ -35,15 +36,15 @@ export function HoseFields({ hose }: { readonly hose: Hose }) {
         }
       />
       <NumberField
-        label="Outside"
+        label={WORDS.outside}
         value={hose.pipe.outerMm}
         quantity="length"
         onCommit={(value) => (value === null ? null : set(at, path("pipe", "outerMm"), value))}
       />
-      <WallPick hose={hose} label="Made of" />
+      <WallPick hose={hose} label={WORDS.madeOf} />
       <PointList line={hose} routeMm={courseMm} nameOf={(index) => `Point ${index + 1}`} />
       <Button look="bare" onClick={() => remove(at, path())}>
-        Take {hose.name} off
+        {WORDS.take} {hose.name} {WORDS.off}
       </Button>
     </div>
   );

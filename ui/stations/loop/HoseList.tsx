@@ -11,6 +11,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, workbench } from "@/store/workbench";
 import { PORT_WORDS } from "@/words/gearFields";
 import { PORT_NAMES } from "@/words/labels";
+import * as WORDS from "@/words/panels/loop/hoseList";
 import { formatLength, type Units } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
@@ -35,7 +36,7 @@ export function HoseList() {
   const toKey = to && free.has(to) && to !== fromKey ? to : keys.find((key) => key !== fromKey);
   const names = Object.fromEntries([...free].map(([key, end]) => [key, describeEnd(design, end)]));
   return (
-    <Group title="Hoses">
+    <Group title={WORDS.hoses}>
       <ul className="flex flex-col gap-1">
         {hoses.map((hose) => (
           <li key={hose.id} className="border-b border-rule">
@@ -50,7 +51,7 @@ export function HoseList() {
                 <span className="figures whitespace-nowrap text-faint">{describeHose(design, hose, units)}</span>
               </span>
               <span className="text-faint">
-                {describeEnd(design, hose.from)} to {describeEnd(design, hose.to)}
+                {describeEnd(design, hose.from)} {WORDS.to} {describeEnd(design, hose.to)}
               </span>
             </button>
             {openId === hose.id && <HoseFields key={hose.id} hose={hose} />}
@@ -59,15 +60,15 @@ export function HoseList() {
       </ul>
       {fromKey && toKey && (
         <>
-          <Pick label="From" value={fromKey} names={names} onPick={setFrom} />
-          <Pick label="To" value={toKey} names={names} onPick={setTo} />
+          <Pick label={WORDS.from} value={fromKey} names={names} onPick={setFrom} />
+          <Pick label={WORDS.to2} value={toKey} names={names} onPick={setTo} />
           <Button
             onClick={() => {
               const now = workbench.getState().history!.design;
               apply(buildAddHose(now, free.get(fromKey)!, free.get(toKey)!));
             }}
           >
-            Join them by a hose
+            {WORDS.joinThemByAHose}
           </Button>
         </>
       )}

@@ -15,6 +15,7 @@ import {
   describePumpTurns,
   describeWrongTurns,
 } from "@/words/interlock";
+import * as WORDS from "@/words/panels/loop/interlock";
 import { ask } from "@/workers/client";
 import { Group } from "../../fields/Group";
 import { SearchButton } from "../../kit/SearchButton";
@@ -36,10 +37,8 @@ export function Interlock() {
   } = useSearch((given, onProgress, signal) => ask("everyPosition", { design: given }, { onProgress, signal }));
   const proven = search.status === "found" && search.design === design ? search.answer : null;
   return (
-    <Group title="What can go wrong">
-      {hazards.length === 0 && (
-        <p className="text-[13px]">In the states as they stand, and with any one failure, no water goes astray.</p>
-      )}
+    <Group title={WORDS.whatCanGoWrong}>
+      {hazards.length === 0 && <p className="text-[13px]">{WORDS.inTheStatesAsThey}</p>}
       <WayList
         ways={hazards.map(([hazard, ...alike]) => ({
           stateId: hazard.stateId,
@@ -51,8 +50,8 @@ export function Interlock() {
         shown={shown}
       />
       <div className="py-1" data-testid="every-position">
-        <SearchButton search={search} looking="Proving every position" onLook={prove} onStop={stop}>
-          <ShieldCheck size={14} aria-hidden /> Prove every position
+        <SearchButton search={search} looking={WORDS.provingEveryPosition} onLook={prove} onStop={stop}>
+          <ShieldCheck size={14} aria-hidden /> {WORDS.proveEveryPosition}
         </SearchButton>
         {proven && (
           <>
@@ -77,7 +76,7 @@ export function Interlock() {
           </>
         )}
       </div>
-      {joins.length > 0 && <h4 className="pt-1 text-[13px] font-semibold">Where fresh water meets other water</h4>}
+      {joins.length > 0 && <h4 className="pt-1 text-[13px] font-semibold">{WORDS.whereFreshWaterMeetsOther}</h4>}
       <ul>
         {joins.map((join) => (
           <li
@@ -119,7 +118,11 @@ function WayList({ ways, shown }: { readonly ways: readonly Listed[]; readonly s
           </li>
         );
       })}
-      {ways.length > SHOWN && <li className="px-1 text-[12.5px] text-faint">and {ways.length - SHOWN} more</li>}
+      {ways.length > SHOWN && (
+        <li className="px-1 text-[12.5px] text-faint">
+          {WORDS.and} {ways.length - SHOWN} {WORDS.more}
+        </li>
+      )}
     </ul>
   );
 }

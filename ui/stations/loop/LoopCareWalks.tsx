@@ -3,6 +3,7 @@ import { useMemo } from "react";
 import { listLoopCare } from "@/core/gear/loopCare";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeLoopCare } from "@/words/loopCare";
+import * as WORDS from "@/words/panels/loop/loopCareWalks";
 import { Group } from "../../fields/Group";
 
 /** Filling the loop first, changing its filters, sanitising it: step by step with its own parts. */
@@ -12,7 +13,7 @@ export function LoopCareWalks() {
   const care = useMemo(() => listLoopCare(design), [design]);
   if (!care) return null;
   return (
-    <Group title="Keeping it">
+    <Group title={WORDS.keepingIt}>
       {describeLoopCare(care, units).map(({ title, steps }) => (
         <details key={title} className="py-0.5">
           <summary className="min-h-7 cursor-pointer text-[13.5px] phone:min-h-11">{title}</summary>

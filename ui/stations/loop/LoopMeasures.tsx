@@ -10,6 +10,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, workbench } from "@/store/workbench";
 import { describeDose, describeLack, describeLoop, GEAR_NAMES, LOOP_CAUTIONS, SCHOOL_NAMES } from "@/words/gear";
 import { describeLoopWater } from "@/words/interlock";
+import * as WORDS from "@/words/panels/loop/loopMeasures";
 import { formatNumber, formatQuantity } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
@@ -43,13 +44,13 @@ export function LoopMeasures() {
       {picked && (
         <div className="px-3 pb-2">
           <Button onClick={() => apply(buildRemoveGear(workbench.getState().history!.design, picked.id))}>
-            Take {picked.name} away
+            {WORDS.take} {picked.name} {WORDS.away}
           </Button>
         </div>
       )}
-      <Group title="Add a piece">
+      <Group title={WORDS.addAPiece}>
         <AddOne<GearKind>
-          label="Piece of gear"
+          label={WORDS.pieceOfGear}
           names={Object.fromEntries(kinds.map((kind) => [kind, GEAR_NAMES[kind].name])) as Record<GearKind, string>}
           order={kinds}
           onAdd={(kind) => {
@@ -90,8 +91,8 @@ function LoopAssistant() {
   if (design.tanks.some(({ holds }) => holds === "loop") && design.gear.length > 0) return null;
   if (!fixture) {
     return (
-      <Group title="A shower that uses its water again">
-        <p className="text-[13px]">There is no shower yet. Add a shower tray at the station Falls, then come back.</p>
+      <Group title={WORDS.aShowerThatUsesIts}>
+        <p className="text-[13px]">{WORDS.thereIsNoShowerYet}</p>
       </Group>
     );
   }
@@ -107,15 +108,15 @@ function LoopAssistant() {
     setLacks(plan.lacks.map((lack) => describeLack(lack, units)));
   };
   return (
-    <Group title="A shower that uses its water again">
+    <Group title={WORDS.aShowerThatUsesIts}>
       <Pick
-        label="Shower"
+        label={WORDS.shower}
         value={fixture.id}
         names={Object.fromEntries(washing.map(({ id, name }) => [id, name]))}
         onPick={setFixtureId}
       />
       <Pick<LoopSchool>
-        label="Fresh water comes"
+        label={WORDS.freshWaterComes}
         value={school}
         names={{ airGap: SCHOOL_NAMES.airGap.name, motorValve: SCHOOL_NAMES.motorValve.name }}
         order={LOOP_SCHOOLS}
@@ -123,13 +124,16 @@ function LoopAssistant() {
       />
       <p className="pb-1 text-[12px] leading-snug text-faint">{SCHOOL_NAMES[school].plain}</p>
       <Pick
-        label="Gear stands in"
+        label={WORDS.gearStandsIn}
         value={cabinetId}
-        names={{ [NO_CABINET]: "Beside the shower", ...Object.fromEntries(cabinets.map(({ id, name }) => [id, name])) }}
+        names={{
+          [NO_CABINET]: WORDS.besideTheShower,
+          ...Object.fromEntries(cabinets.map(({ id, name }) => [id, name])),
+        }}
         onPick={setCabinetId}
       />
       <Button look="plate" onClick={lay}>
-        Lay out the loop
+        {WORDS.layOutTheLoop}
       </Button>
       {refusal && <p className="text-[12.5px] text-signal">{refusal}</p>}
       {lacks.map((lack) => (
@@ -154,11 +158,8 @@ function Figures() {
   );
   if (!figures) {
     return (
-      <Group title="What it comes to">
-        <p className="text-[13px] text-faint">
-          Give it a working state in which a pump is on and a shower head open: then flow, dose and water quality are
-          worked out.
-        </p>
+      <Group title={WORDS.whatItComesTo}>
+        <p className="text-[13px] text-faint">{WORDS.giveItAWorkingState}</p>
       </Group>
     );
   }
@@ -169,21 +170,24 @@ function Figures() {
       design.lines.find(({ id }) => id === throttle.linkId)?.name);
   const dose = describeDose(figures, units);
   return (
-    <Group title="What it comes to">
+    <Group title={WORDS.whatItComesTo}>
       <p className="text-[13.5px] leading-snug">{describeLoop(figures, units)}</p>
       <dl className="figures mt-1 grid grid-cols-[1fr_auto] gap-x-2 text-[14.5px]">
         {throttle && (
-          <Row name={`${name} takes most of the pressure`} value={`${formatNumber(throttle.share * 100, 0)} %`} />
+          <Row name={WORDS.takesMostOfThePressure(name ?? "")} value={`${formatNumber(throttle.share * 100, 0)} %`} />
         )}
-        <Row name="Fresh water such a shower would take" value={formatQuantity(figures.freshL, "volume", units)} />
-        <Row name="Lost of the loop, made up with fresh" value={formatQuantity(figures.lostL, "volume", units)} />
-        <Row name="To keep it warm" value={`${formatNumber(figures.keepWarmW, 0)} W`} />
-        <Row name="To warm as much fresh water" value={`${formatNumber(figures.freshW, 0)} W`} />
-        <Row name="Pump and lamp, a shower" value={`${formatNumber(figures.pumpWh + figures.lampWh, 1)} Wh`} />
-        <Row name="Dissolved when it is changed" value={formatQuantity(figures.buildUpGPerL, "concentration", units)} />
+        <Row name={WORDS.freshWaterSuchAShower} value={formatQuantity(figures.freshL, "volume", units)} />
+        <Row name={WORDS.lostOfTheLoopMade} value={formatQuantity(figures.lostL, "volume", units)} />
+        <Row name={WORDS.toKeepItWarm} value={`${formatNumber(figures.keepWarmW, 0)} W`} />
+        <Row name={WORDS.toWarmAsMuchFresh} value={`${formatNumber(figures.freshW, 0)} W`} />
+        <Row name={WORDS.pumpAndLampAShower} value={`${formatNumber(figures.pumpWh + figures.lampWh, 1)} Wh`} />
+        <Row
+          name={WORDS.dissolvedWhenItIsChanged}
+          value={formatQuantity(figures.buildUpGPerL, "concentration", units)}
+        />
         {cycle && (
           <Row
-            name="Pump at half the flow"
+            name={WORDS.pumpAtHalfTheFlow}
             value={`${formatNumber(cycle.onS, 0)} s on, ${formatNumber(cycle.offS, 0)} s off`}
           />
         )}
@@ -209,7 +213,7 @@ function Row({ name, value }: { readonly name: string; readonly value: string })
 
 function PieceList({ gear, pickedId }: { readonly gear: readonly Gear[]; readonly pickedId: string | null }) {
   return (
-    <Group title="Pieces">
+    <Group title={WORDS.pieces}>
       <ul>
         {gear.map(({ id, name, spec }) => (
           <li key={id}>

@@ -13,6 +13,7 @@ import { buildWaterway, type WaterNode, type Waterway } from "@/core/waterway/bu
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
 import { describeLoop, describeStanding } from "@/words/gear";
+import * as WORDS from "@/words/panels/loop/loopStage";
 import { formatQuantity } from "@/words/units";
 import { describeWaterFigure } from "@/words/waterway";
 import { useFrame } from "../../drawing/useFrame";
@@ -30,12 +31,9 @@ export function LoopStage() {
   if (!design) return null;
   if (design.gear.length === 0) {
     return (
-      <section aria-label="The pumped water" className="flex flex-1 items-center justify-center bg-sheet p-8">
+      <section aria-label={WORDS.thePumpedWater} className="flex flex-1 items-center justify-center bg-sheet p-8">
         <p className="max-w-md">
-          <Said>
-            Nothing is pumped on this rig yet. Make a shower use its water again at the right, or set single pieces
-            down.
-          </Said>
+          <Said>{WORDS.nothingIsPumpedOnThis}</Said>
         </p>
       </section>
     );
@@ -45,7 +43,7 @@ export function LoopStage() {
 
 /** A flow with the widest figure there is, L/s. */
 const WIDEST_LPS = 0.2;
-const NO_STATE: WorkingState = { id: "none", name: "Everything shut", on: [], positions: [], openTaps: [] };
+const NO_STATE: WorkingState = { id: "none", name: WORDS.everythingShut, on: [], positions: [], openTaps: [] };
 
 function Trainer({ design }: { readonly design: Design }) {
   const evaluation = useWorkbench((state) => state.evaluation!);
@@ -132,13 +130,13 @@ function Trainer({ design }: { readonly design: Design }) {
   };
   const isTried = tried !== null && tried.id === kept.id;
   return (
-    <section aria-label="The pumped water" className="flex min-h-0 flex-1 flex-col bg-sheet">
+    <section aria-label={WORDS.thePumpedWater} className="flex min-h-0 flex-1 flex-col bg-sheet">
       <StageHeader
-        title="Loop"
+        title={WORDS.loop}
         choice={
           design.states.length > 0 ? (
             <StagePick
-              label="Working state"
+              label={WORDS.workingState}
               value={kept.id}
               options={design.states}
               onPick={(id) => look({ loopView: { stateId: id, way: null } })}
@@ -149,12 +147,12 @@ function Trainer({ design }: { readonly design: Design }) {
           way ? (
             <span className="flex flex-wrap items-center gap-2">
               <span className="text-signal">{way.text}</span>
-              <Button onClick={() => look({ loopView: { stateId, way: null } })}>Clear</Button>
+              <Button onClick={() => look({ loopView: { stateId, way: null } })}>{WORDS.clear}</Button>
             </span>
           ) : figures ? (
             describeLoop(figures, units)
           ) : (
-            "Press a valve, a pump or a tap: it turns, and the water follows."
+            WORDS.pressAValveAPump
           )
         }
       />
@@ -178,14 +176,14 @@ function Trainer({ design }: { readonly design: Design }) {
           />
           {isTried && (
             <p className="absolute bottom-1 left-2 flex items-center gap-2 bg-sheet/90 text-[13px]">
-              Tried only.
+              {WORDS.triedOnly}
               {design.states.length > 0 && (
                 <Button onClick={keep}>
-                  <Save size={14} aria-hidden /> Keep as {kept.name}
+                  <Save size={14} aria-hidden /> {WORDS.keepAs} {kept.name}
                 </Button>
               )}
               <Button onClick={() => setTried(null)}>
-                <RotateCcw size={14} aria-hidden /> Back
+                <RotateCcw size={14} aria-hidden /> {WORDS.back}
               </Button>
             </p>
           )}

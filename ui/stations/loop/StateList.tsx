@@ -6,6 +6,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, workbench } from "@/store/workbench";
 import { DISCHARGE_NAMES } from "@/words/heads";
 import { USUAL_STATE_NAMES } from "@/words/interlock";
+import * as WORDS from "@/words/panels/loop/stateList";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
 import { AddOne } from "../../kit/AddOne";
@@ -28,7 +29,7 @@ export function StateList() {
     if (apply(edit) === null && edit.at.kind === "state") look({ loopView: { stateId: edit.at.id, way: null } });
   };
   return (
-    <Group title="Working states">
+    <Group title={WORDS.workingStates}>
       <ul>
         {states.map(({ id, name }) => (
           <li key={id} className="flex items-center gap-1">
@@ -42,7 +43,7 @@ export function StateList() {
             </button>
             <Button
               look="bare"
-              aria-label={`Take ${name} out`}
+              aria-label={WORDS.takeOut(name)}
               onClick={() => {
                 apply(buildRemoveState(id));
                 look({ loopView: { stateId: null, way: null } });
@@ -56,14 +57,14 @@ export function StateList() {
       {shown && (
         <TextField
           key={shown.id}
-          label="Called"
+          label={WORDS.called}
           value={shown.name}
           onCommit={(name) => set({ kind: "state", id: shown.id }, ["states", shown.id, "name"], name)}
         />
       )}
       {shown && hasBlack && (
         <Pick<DischargePlace | "unsaid">
-          label="Used where"
+          label={WORDS.usedWhere}
           value={shown.place ?? "unsaid"}
           names={{ unsaid: "not said", ...DISCHARGE_NAMES }}
           onPick={(place) => {
@@ -71,10 +72,8 @@ export function StateList() {
           }}
         />
       )}
-      <AddOne label="One more state" names={USUAL_STATE_NAMES} order={USUAL_STATES} onAdd={add} />
-      <p className="pt-1 text-[12px] leading-snug text-faint">
-        A new one starts as the one shown. Turn valves, pumps and taps on the stage, then keep it.
-      </p>
+      <AddOne label={WORDS.oneMoreState} names={USUAL_STATE_NAMES} order={USUAL_STATES} onAdd={add} />
+      <p className="pt-1 text-[12px] leading-snug text-faint">{WORDS.aNewOneStartsAs}</p>
     </Group>
   );
 }

@@ -2,6 +2,7 @@
 import { useMemo } from "react";
 import { computeTapFlows } from "@/core/gear/tapFlows";
 import { useWorkbench } from "@/store/useWorkbench";
+import * as WORDS from "@/words/panels/loop/tapTable";
 import { formatQuantity } from "@/words/units";
 import { Group } from "../../fields/Group";
 
@@ -13,13 +14,13 @@ export function TapTable() {
   if (flows.length === 0) return null;
   const figure = (lpm: number) => formatQuantity(lpm / 60, "flow", units);
   return (
-    <Group title="At the taps">
+    <Group title={WORDS.atTheTaps}>
       <table className="w-full text-[13.5px]" data-testid="tap-flows">
         <thead>
           <tr className="text-left text-[12px] text-faint">
-            <th className="font-normal">Tap</th>
-            <th className="text-right font-normal">Alone</th>
-            <th className="text-right font-normal">All open</th>
+            <th className="font-normal">{WORDS.tap}</th>
+            <th className="text-right font-normal">{WORDS.alone}</th>
+            <th className="text-right font-normal">{WORDS.allOpen}</th>
           </tr>
         </thead>
         <tbody>

@@ -1,6 +1,7 @@
 "use client";
 import { Plus, Trash2 } from "lucide-react";
 import { useWorkbench } from "@/store/useWorkbench";
+import * as WORDS from "@/words/panels/rig/axleMeasures";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
 import { Button } from "../../kit/Button";
@@ -19,25 +20,25 @@ export function AxleMeasures() {
   const add = () => {
     const value =
       axles.length === 0
-        ? { name: "Rear axle", xMm: 800, spareKg: null }
-        : { name: "Front axle", xMm: lengthMm + 900, spareKg: null };
+        ? { name: WORDS.rearAxle, xMm: 800, spareKg: null }
+        : { name: WORDS.frontAxle, xMm: lengthMm + 900, spareKg: null };
     insert(AT, ["rig", "axles"], axles.length, value);
   };
   return (
     <Group
-      title="Axles, from the rear edge"
+      title={WORDS.axlesFromTheRearEdge}
       aside={
         axles.length < MOST_AXLES && (
           <Button onClick={add}>
-            <Plus size={14} aria-hidden /> Axle
+            <Plus size={14} aria-hidden /> {WORDS.axle}
           </Button>
         )
       }
     >
       {kind === "trailer" && axles.length > 0 && (
         <NumberField
-          label="Coupling"
-          help="The ball's middle, measured along the drawbar. Left empty it is taken at the front edge."
+          label={WORDS.coupling}
+          help={WORDS.theBallsMiddleMeasuredAlong}
           value={couplingXMm}
           quantity="length"
           clearable
@@ -55,8 +56,8 @@ export function AxleMeasures() {
               onCommit={(value) => set(AT, ["rig", "axles", i, "xMm"], value ?? 0)}
             />
             <NumberField
-              label="may still carry"
-              help="Its rating less its weight on a scale with the rig as it drives, without water."
+              label={WORDS.mayStillCarry}
+              help={WORDS.itsRatingLessItsWeight}
               value={axle.spareKg}
               quantity="weight"
               step={10}
@@ -64,7 +65,7 @@ export function AxleMeasures() {
               onCommit={(value) => set(AT, ["rig", "axles", i, "spareKg"], value)}
             />
           </div>
-          <Button look="bare" aria-label={`Take ${axle.name} out`} onClick={() => remove(AT, ["rig", "axles", i])}>
+          <Button look="bare" aria-label={WORDS.takeOut(axle.name)} onClick={() => remove(AT, ["rig", "axles", i])}>
             <Trash2 size={15} aria-hidden />
           </Button>
         </div>

@@ -3,6 +3,7 @@ import { type KeyboardEvent, useRef, useState } from "react";
 import type { Hull } from "@/core/design/rig";
 import type { HalfPoint } from "@/core/hull/loft";
 import { useWorkbench } from "@/store/useWorkbench";
+import * as WORDS from "@/words/panels/rig/bodyPlan";
 import { formatLengthFigure } from "@/words/units";
 import { PointHandle } from "../../drawing/PointHandle";
 
@@ -64,7 +65,7 @@ export function BodyPlan({ hull, index, waterlineZMm, sinkMm, onChange }: BodyPl
         ref={sheet}
         viewBox={`0 0 ${SIZE.width} ${SIZE.height}`}
         role="group"
-        aria-label="Half-sections of the hull"
+        aria-label={WORDS.halfSectionsOfTheHull}
         className="my-1.5 w-full touch-none bg-sheet"
         onDoubleClick={(event) => addPoint(toPlace(event))}
       >
@@ -94,7 +95,7 @@ export function BodyPlan({ hull, index, waterlineZMm, sinkMm, onChange }: BodyPl
             // biome-ignore lint/suspicious/noArrayIndexKey: points are known by their place
             key={i}
             at={[x(p.y), y(p.z)]}
-            label={`Move point ${i + 1} of the section`}
+            label={WORDS.movePointOfTheSection(i + 1)}
             text={`${formatLengthFigure(p.y, units)}, ${formatLengthFigure(p.z, units)}`}
             isAtEdge={p.y * scale < 30}
             isTextBelow={false}
@@ -109,10 +110,7 @@ export function BodyPlan({ hull, index, waterlineZMm, sinkMm, onChange }: BodyPl
           />
         ))}
       </svg>
-      <p className="text-[12px] leading-snug text-faint">
-        Keel at the bottom, half-breadth to the right, outside. Pull a point; double click adds one; Delete takes one
-        out.
-      </p>
+      <p className="text-[12px] leading-snug text-faint">{WORDS.keelAtTheBottomHalf}</p>
     </div>
   );
 }

@@ -15,6 +15,7 @@ import { sectionAt } from "@/core/hull/loft";
 import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
 import { describeAfloat, HULL_NAMES } from "@/words/hull";
+import * as WORDS from "@/words/panels/rig/hullFields";
 import { formatLength } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
@@ -49,13 +50,13 @@ export function HullFields() {
   const reader = (
     <>
       <Button onClick={() => input.current?.click()}>
-        <Upload size={14} aria-hidden /> Read offsets
+        <Upload size={14} aria-hidden /> {WORDS.readOffsets}
       </Button>
       <input
         ref={input}
         type="file"
         accept=".csv,text/csv"
-        aria-label="Table of offsets as CSV"
+        aria-label={WORDS.tableOfOffsetsAsCsv}
         className="hidden"
         onChange={(event) => {
           const file = event.target.files?.[0];
@@ -72,12 +73,10 @@ export function HullFields() {
   );
   if (!hull) {
     return (
-      <Group title="Hull">
-        <p className="pb-1 text-[13px] leading-snug text-faint">
-          By its sections the hull says where a fitting sits, how much room a tank has, and how deep she lies.
-        </p>
+      <Group title={WORDS.hull}>
+        <p className="pb-1 text-[13px] leading-snug text-faint">{WORDS.byItsSectionsTheHull}</p>
         <div className="flex flex-wrap gap-1.5">
-          <Button onClick={() => put(createFirstHull(rig))}>Begin with a round bilge</Button>
+          <Button onClick={() => put(createFirstHull(rig))}>{WORDS.beginWithARoundBilge}</Button>
           {reader}
         </div>
         {alert}
@@ -99,19 +98,19 @@ export function HullFields() {
     if (edit) setRefusal(apply(edit));
   };
   return (
-    <Group title="Hull">
+    <Group title={WORDS.hull}>
       <p className="pb-1 text-[13px] leading-snug" data-testid="afloat">
         {describeAfloat(afloat, rig.gmMm, units)}
       </p>
       <Pick<HullMaterial>
-        label="Made of"
+        label={WORDS.madeOf}
         value={hull.material}
         names={HULL_NAMES}
         order={HULL_MATERIALS}
         onPick={(material) => put({ ...hull, material })}
       />
       <NumberField
-        label="Thickness"
+        label={WORDS.thickness}
         value={hull.thicknessMm}
         quantity="length"
         onCommit={(value) => {
@@ -120,7 +119,7 @@ export function HullFields() {
         }}
       />
       <Pick
-        label="Section"
+        label={WORDS.section}
         value={String(index)}
         names={Object.fromEntries(
           hull.sections.map(({ xMm }, i) => [String(i), `${i + 1}, at ${formatLength(xMm, units)}`]),
@@ -128,7 +127,7 @@ export function HullFields() {
         onPick={(value) => setPicked(Number(value))}
       />
       <NumberField
-        label="From the after edge of the sole"
+        label={WORDS.fromTheAfterEdgeOf}
         value={section.xMm}
         quantity="length"
         onCommit={(value) =>
@@ -155,13 +154,13 @@ export function HullFields() {
       />
       <div className="flex flex-wrap gap-1.5">
         <Button onClick={addSection} disabled={!next || hull.sections.length >= 40}>
-          <Plus size={14} aria-hidden /> Section before it
+          <Plus size={14} aria-hidden /> {WORDS.sectionBeforeIt}
         </Button>
         <Button onClick={removeSection} disabled={hull.sections.length <= 3}>
-          <Trash2 size={14} aria-hidden /> This section
+          <Trash2 size={14} aria-hidden /> {WORDS.thisSection}
         </Button>
         {reader}
-        <Button onClick={() => put(null)}>No hull</Button>
+        <Button onClick={() => put(null)}>{WORDS.noHull}</Button>
       </div>
       {alert}
     </Group>

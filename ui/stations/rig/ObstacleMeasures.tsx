@@ -6,6 +6,7 @@ import type { Obstacle, ObstacleKind } from "@/core/design/rig";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
 import { OBSTACLE_NAMES } from "@/words/labels";
+import * as WORDS from "@/words/panels/rig/obstacleMeasures";
 import { Group } from "../../fields/Group";
 import { PlaceFields } from "../../fields/PlaceFields";
 import { useEdits } from "../../fields/useEdits";
@@ -41,10 +42,10 @@ export function ObstacleMeasures() {
   };
   return (
     <Group
-      title="Under and in the way"
+      title={WORDS.underAndInTheWay}
       aside={
         <Button onClick={addObstacle}>
-          <Plus size={14} aria-hidden /> Add
+          <Plus size={14} aria-hidden /> {WORDS.add}
         </Button>
       }
     >
@@ -74,16 +75,16 @@ function ObstacleFields({ obstacle }: { readonly obstacle: Obstacle }) {
   const path = (key: string) => ["obstacles", obstacle.id, key];
   return (
     <div className="mb-2 border-l-2 border-enamel pl-2">
-      <TextField label="Name" value={obstacle.name} onCommit={(value) => set(at, path("name"), value)} />
+      <TextField label={WORDS.name} value={obstacle.name} onCommit={(value) => set(at, path("name"), value)} />
       <Pick<ObstacleKind>
-        label="Kind"
+        label={WORDS.kind}
         value={obstacle.kind}
         names={OBSTACLE_NAMES}
         onPick={(value) => apply({ code: "change", at, ops: listKindOps(obstacle, value) })}
       />
       {obstacle.kind === "exhaust" && (
         <Tick
-          label="A metal shield before it, with an air gap"
+          label={WORDS.aMetalShieldBeforeIt}
           value={!obstacle.bare}
           onPick={(isShielded) => (isShielded ? remove(at, path("bare")) : set(at, path("bare"), true))}
         />
@@ -92,7 +93,7 @@ function ObstacleFields({ obstacle }: { readonly obstacle: Obstacle }) {
       {(["lengthMm", "widthMm", "heightMm"] as const).map((key) => (
         <NumberField
           key={key}
-          label={{ lengthMm: "Length", widthMm: "Width", heightMm: "Height" }[key]}
+          label={{ lengthMm: WORDS.length, widthMm: WORDS.width, heightMm: WORDS.height }[key]}
           value={obstacle[key]}
           quantity="length"
           onCommit={(value) => set(at, path(key), value)}
@@ -105,7 +106,7 @@ function ObstacleFields({ obstacle }: { readonly obstacle: Obstacle }) {
           remove(AT, ["obstacles", obstacle.id], "removeObstacle");
         }}
       >
-        <Trash2 size={14} aria-hidden /> Take it away
+        <Trash2 size={14} aria-hidden /> {WORDS.takeItAway}
       </Button>
     </div>
   );

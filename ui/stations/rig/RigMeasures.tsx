@@ -4,6 +4,7 @@ import { freeId } from "@/core/design/freeId";
 import type { RigKind } from "@/core/design/rig";
 import { useWorkbench } from "@/store/useWorkbench";
 import { PLAIN_WORDS, RIG_NAMES } from "@/words/labels";
+import * as WORDS from "@/words/panels/rig/rigMeasures";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
 import { Button } from "../../kit/Button";
@@ -27,43 +28,43 @@ export function RigMeasures() {
     set(AT, ["rig", "envelope", key], value ?? 0);
   return (
     <>
-      <Group title="Rig">
+      <Group title={WORDS.rig}>
         <TextField
-          label="Name"
+          label={WORDS.name}
           value={name}
           onCommit={(value) => apply({ code: "rename", at: AT, ops: [{ op: "set", path: ["name"], value }] })}
         />
         <Pick<RigKind>
-          label="Kind"
+          label={WORDS.kind}
           value={rig.kind}
           names={RIG_NAMES}
           onPick={(value) => set(AT, ["rig", "kind"], value)}
         />
         <NumberField
-          label={boat ? "Sole, length" : "Floor, length"}
+          label={boat ? WORDS.soleLength : WORDS.floorLength}
           value={rig.lengthMm}
           quantity="length"
           step={10}
           onCommit={field("lengthMm")}
         />
         <NumberField
-          label={boat ? "Sole, width" : "Floor, width"}
+          label={boat ? WORDS.soleWidth : WORDS.floorWidth}
           value={rig.widthMm}
           quantity="length"
           step={10}
           onCommit={field("widthMm")}
         />
       </Group>
-      <Group title={boat ? "Heights over the sole" : "Heights over the floor"}>
+      <Group title={boat ? WORDS.heightsOverTheSole : WORDS.heightsOverTheFloor}>
         <NumberField
-          label={boat ? "Underside of the keel" : "Ground"}
+          label={boat ? WORDS.undersideOfTheKeel : WORDS.ground}
           value={rig.groundZMm}
           quantity="length"
           onCommit={field("groundZMm")}
         />
         {!boat && (
           <NumberField
-            label="Sill line"
+            label={WORDS.sillLine}
             help={PLAIN_WORDS.sill}
             value={rig.sillZMm}
             quantity="length"
@@ -73,7 +74,7 @@ export function RigMeasures() {
         )}
         {boat && (
           <NumberField
-            label="Waterline"
+            label={WORDS.waterline}
             value={rig.waterlineZMm}
             quantity="length"
             clearable
@@ -94,45 +95,45 @@ export function RigMeasures() {
           <Button
             onClick={() =>
               insert(AT, ["rig", "floorLayers"], rig.floorLayers.length, {
-                name: `Layer ${rig.floorLayers.length + 1}`,
+                name: WORDS.layer(rig.floorLayers.length + 1),
                 thicknessMm: 10,
               })
             }
           >
-            <Plus size={14} aria-hidden /> {boat ? "Sole layer" : "Floor layer"}
+            <Plus size={14} aria-hidden /> {boat ? WORDS.soleLayer : WORDS.floorLayer}
           </Button>
           {rig.floorLayers.length > 1 && (
             <Button onClick={() => remove(AT, ["rig", "floorLayers", rig.floorLayers.length - 1])}>
-              Take the lowest out
+              {WORDS.takeTheLowestOut}
             </Button>
           )}
         </div>
       </Group>
       {boat && <HullFields />}
-      <Group title={boat ? "How she lies at her berth" : "How far out of level it is parked"}>
+      <Group title={boat ? WORDS.howSheLiesAtHer : WORDS.howFarOutOfLevel}>
         <NumberField
-          label={boat ? "Bow down" : "Nose down"}
+          label={boat ? WORDS.bowDown : WORDS.noseDown}
           value={rig.envelope.noseDownDeg}
           quantity="angle"
           step={0.5}
           onCommit={angle("noseDownDeg")}
         />
         <NumberField
-          label={boat ? "Stern down" : "Nose up"}
+          label={boat ? WORDS.sternDown : WORDS.noseUp}
           value={rig.envelope.noseUpDeg}
           quantity="angle"
           step={0.5}
           onCommit={angle("noseUpDeg")}
         />
         <NumberField
-          label={boat ? "Heeled to port" : "Left low"}
+          label={boat ? WORDS.heeledToPort : WORDS.leftLow}
           value={rig.envelope.leftLowDeg}
           quantity="angle"
           step={0.5}
           onCommit={angle("leftLowDeg")}
         />
         <NumberField
-          label={boat ? "Heeled to starboard" : "Right low"}
+          label={boat ? WORDS.heeledToStarboard : WORDS.rightLow}
           value={rig.envelope.rightLowDeg}
           quantity="angle"
           step={0.5}
@@ -156,14 +157,14 @@ function StandingPlaces() {
         <div key={place.id} className="flex items-center gap-1">
           <div className="flex-1">
             <TextField
-              label="Place"
+              label={WORDS.place}
               value={place.name}
               onCommit={(value) => set(AT, ["rig", "standings", place.id, "name"], value)}
             />
           </div>
           <Button
             look="bare"
-            aria-label={`Take ${place.name} out`}
+            aria-label={WORDS.takeOut(place.name)}
             onClick={() => remove(AT, ["rig", "standings", place.id])}
           >
             <Trash2 size={15} aria-hidden />
@@ -176,12 +177,12 @@ function StandingPlaces() {
           onClick={() =>
             insert(AT, ["rig", "standings"], standings.length, {
               id: freeId("place", standings),
-              name: `Place ${standings.length + 1}`,
+              name: WORDS.place2(standings.length + 1),
               attitude,
             })
           }
         >
-          <Plus size={14} aria-hidden /> Keep this tilt as a place
+          <Plus size={14} aria-hidden /> {WORDS.keepThisTiltAsA}
         </Button>
       )}
     </div>

@@ -12,6 +12,7 @@ import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describePart } from "@/words/describePart";
 import { RAMP_NAMES } from "@/words/labels";
+import * as WORDS from "@/words/panels/rig/rigStage";
 import { formatLength, formatNumber } from "@/words/units";
 import { DrawingTools, TOOLS_CORNER } from "../../drawing/DrawingTools";
 import { HaloText } from "../../drawing/HaloText";
@@ -54,7 +55,7 @@ export function RigStage() {
   const front = design.rig.kind === "boat" ? "bow" : "nose";
   return (
     <section
-      aria-label={design.rig.kind === "boat" ? "The boat from the side" : "The rig from the side"}
+      aria-label={design.rig.kind === "boat" ? WORDS.theBoatFromTheSide : WORDS.theRigFromTheSide}
       className="flex min-h-0 flex-1 flex-col bg-sheet"
     >
       <StageHeader title={design.name} text={<Ramps design={design} />} />
@@ -63,7 +64,7 @@ export function RigStage() {
           ref={frame.ref}
           className="drawing absolute inset-0 size-full"
           role="group"
-          aria-label={`${design.name} from the side, ${front} to the right`}
+          aria-label={WORDS.fromTheSideToThe(design.name, front)}
         >
           <Paper />
           <Hatches id={hatch} />
@@ -87,10 +88,9 @@ export function RigStage() {
 /** The ridge and the ramps in one line, each opening to its working. */
 function Ramps({ design }: { readonly design: Design }) {
   const ramps = useWorkbench((state) => state.evaluation?.ramps) ?? [];
-  if (design.rig.kind === "boat") return <>Pull the waterline, the front edge and what is in her.</>;
-  if (design.rig.axles.length === 0)
-    return <>Put in the axles at the right: without them no ridge or ramp is worked out.</>;
-  if (ramps.length === 0) return <>Nothing hangs under the floor yet that a ridge or a ramp could touch.</>;
+  if (design.rig.kind === "boat") return <>{WORDS.pullTheWaterlineTheFront}</>;
+  if (design.rig.axles.length === 0) return <>{WORDS.putInTheAxlesAt}</>;
+  if (ramps.length === 0) return <>{WORDS.nothingHangsUnderTheFloor}</>;
   return (
     <span className="flex flex-wrap gap-x-3">
       {ramps.map(({ where, angleDeg, part }) => (
@@ -163,7 +163,7 @@ function Scenery({ design, view, at, hatch }: PartProps & { readonly hatch: stri
       )}
       <Stroke points={toPoints(view, ground)} stroke="var(--ink)" strokeWidth={1.6} />
       <HaloText x={12} y={view.y(groundY) + 18}>
-        {`${isBoat ? "Keel" : "Ground"} ${formatLength(-rig.groundZMm, units)} under the ${isBoat ? "sole" : "floor"}`}
+        {WORDS.underThe(isBoat ? "Keel" : WORDS.ground, formatLength(-rig.groundZMm, units), isBoat ? "sole" : "floor")}
       </HaloText>
       {rig.waterlineZMm !== null && (
         <Stroke points={toPoints(view, along(rig.waterlineZMm, 600))} stroke="var(--water)" strokeWidth={2} />
@@ -177,7 +177,7 @@ function Scenery({ design, view, at, hatch }: PartProps & { readonly hatch: stri
             strokeDasharray="7 4"
           />
           <HaloText x={12} y={view.y(at(vec(0, 0, rig.waterlineZMm + sinkMm))[1]) - 6}>
-            {`Tanks full: ${formatLength(sinkMm, units)} deeper`}
+            {WORDS.tanksFullDeeper(formatLength(sinkMm, units))}
           </HaloText>
         </g>
       )}
@@ -305,7 +305,7 @@ function RigHandles({ design, view, at, pitchDeg }: PartProps & { readonly pitch
       <Handle
         key={Object.values(part).join(":")}
         part={part}
-        label={`Move ${part.kind === "passage" ? "" : describePart(part, design)} from the side`}
+        label={WORDS.moveFromTheSide(part.kind === "passage" ? "" : describePart(part, design))}
         at={[view.x(u), view.y(v)]}
         pxPerMm={{ x: view.kx, y: view.ky }}
         toShift={toShift}

@@ -3,6 +3,7 @@ import { memo } from "react";
 import { listLimitIds } from "@/core/rules/limitIds";
 import type { PackId } from "@/core/rules/packIds";
 import { useWorkbench } from "@/store/useWorkbench";
+import * as WORDS from "@/words/panels/rig/rulesMeasures";
 import { PACK_NAMES } from "@/words/sources";
 import { Group } from "../../fields/Group";
 import { LimitField } from "../../fields/LimitField";
@@ -17,16 +18,16 @@ export const RulesMeasures = memo(function RulesMeasures() {
   const isBoat = useWorkbench((state) => state.history!.design.rig.kind === "boat");
   const { set } = useEdits();
   return (
-    <Group title="Rules">
+    <Group title={WORDS.rules}>
       <Pick<PackId>
-        label="Pack"
+        label={WORDS.pack}
         value={rules.pack}
         names={PACK_NAMES}
         onPick={(value) => set(AT, ["rules", "pack"], value)}
       />
       <details className="pt-1">
         <summary className="min-h-7 cursor-pointer text-[13.5px] leading-7 text-enamel">
-          Every limit, to be changed
+          {WORDS.everyLimitToBeChanged}
         </summary>
         {listLimitIds(isBoat).map((id) => (
           <LimitField key={id} id={id} />

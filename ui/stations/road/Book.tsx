@@ -6,6 +6,7 @@ import type { LogColumns } from "@/files/logCsv";
 import { records } from "@/store/records";
 import { useWorkbench } from "@/store/useWorkbench";
 import { tell } from "@/store/workbench";
+import * as WORDS from "@/words/panels/road/book";
 import { describeEarlier, formatAmount, LOG_NAMES, nameAmount, readAmount, toAmountOf } from "@/words/road";
 import { describeStore } from "@/words/stores";
 import { Group } from "../../fields/Group";
@@ -62,19 +63,19 @@ export function Book() {
     for (const [i, entry] of outcome.entries.entries())
       await records.addEntry({ id: `c${stamp}${i.toString(36)}`, ...entry });
     const [first] = outcome.skipped;
-    setRefusal(first ? `${outcome.skipped.length} left out, the first at ${first}.` : null);
+    setRefusal(first ? WORDS.leftOutTheFirstAt(outcome.skipped.length, first) : null);
     tell(`${outcome.entries.length} lines read.`);
   };
   return (
     <Group
-      title={`Logbook, ${log.length} ${log.length === 1 ? "line" : "lines"}`}
+      title={WORDS.logbook(log.length, log.length === 1 ? "line" : "lines")}
       aside={
         <span className="flex gap-1">
           <Button onClick={() => input.current?.click()}>
-            <Upload size={13} aria-hidden /> Read CSV
+            <Upload size={13} aria-hidden /> {WORDS.readCsv}
           </Button>
           <Button onClick={() => void download()} disabled={log.length === 0}>
-            <Download size={13} aria-hidden /> CSV
+            <Download size={13} aria-hidden /> {WORDS.csv}
           </Button>
         </span>
       }
@@ -82,7 +83,7 @@ export function Book() {
       <input
         ref={input}
         type="file"
-        aria-label="Logbook as CSV"
+        aria-label={WORDS.logbookAsCsv}
         accept=".csv"
         className="sr-only"
         tabIndex={-1}
@@ -93,7 +94,7 @@ export function Book() {
           void file
             .text()
             .then((text) => readIn(file.name, text, null))
-            .catch(() => setRefusal("That file could not be read."));
+            .catch(() => setRefusal(WORDS.thatFileCouldNotBe));
         }}
       />
       {refusal && (
@@ -105,8 +106,8 @@ export function Book() {
       <div className="mb-1 flex gap-1.5">
         <input
           type="search"
-          aria-label="Search the logbook"
-          placeholder="Search"
+          aria-label={WORDS.searchTheLogbook}
+          placeholder={WORDS.search}
           value={query}
           onChange={(event) => {
             setQuery(event.target.value);
@@ -115,7 +116,7 @@ export function Book() {
           className="min-h-8 min-w-0 flex-1 border-b border-edge bg-sheet px-2 phone:min-h-11"
         />
         <select
-          aria-label="Lines shown"
+          aria-label={WORDS.linesShown}
           value={only}
           onChange={(event) => {
             setOnly(event.target.value as Only);
@@ -123,7 +124,7 @@ export function Book() {
           }}
           className={`min-h-8 w-32 text-[14px] phone:min-h-11 ${FIELD_LOOK}`}
         >
-          <option value="all">All lines</option>
+          <option value="all">{WORDS.allLines}</option>
           {stores.map(({ store: { id } }) => (
             <option key={id} value={`store:${id}`}>
               {describeStore(id, design)}
@@ -139,13 +140,13 @@ export function Book() {
       {rows.length === 0 ? (
         <p className="text-[13px] text-faint">
           {log.length === 0
-            ? "Nothing written yet."
+            ? WORDS.nothingWrittenYet
             : query.trim() === ""
-              ? "No such line."
-              : "No line has these words."}
+              ? WORDS.noSuchLine
+              : WORDS.noLineHasTheseWords}
         </p>
       ) : (
-        <ul aria-label="Lines of the logbook">
+        <ul aria-label={WORDS.linesOfTheLogbook}>
           {rows.map((row) => (
             <BookRow key={row.entry.id} row={row} isEditing={editing === row.entry.id} onEdit={setEditing} />
           ))}
@@ -153,7 +154,7 @@ export function Book() {
       )}
       {found.length > most && (
         <Button className="mt-1" onClick={() => setMost(most + OLDER)}>
-          Older lines
+          {WORDS.olderLines}
         </Button>
       )}
     </Group>
@@ -176,7 +177,7 @@ const BookRow = memo(function BookRow({
       <button
         type="button"
         aria-expanded={isEditing}
-        title="Put right or take out"
+        title={WORDS.putRightOrTakeOut}
         className="flex w-full flex-wrap items-baseline gap-x-2 py-1 text-left hover:bg-pick/60 phone:min-h-11"
         onClick={() => onEdit(isEditing ? null : id)}
       >
@@ -192,8 +193,8 @@ const BookRow = memo(function BookRow({
 function takeOut(entry: LogEntry): void {
   records
     .removeEntry(entry.id)
-    .then(() => tell("Taken out.", { action: { label: "Undo", run: () => void records.addEntry(entry) } }))
-    .catch(() => tell("That could not be kept in this browser.", { tone: "warning" }));
+    .then(() => tell(WORDS.takenOut, { action: { label: "Undo", run: () => void records.addEntry(entry) } }))
+    .catch(() => tell(WORDS.thatCouldNotBeKept, { tone: "warning" }));
 }
 
 // One line put right; what it said before stays with it, and comes back with Undo.
@@ -207,7 +208,7 @@ function EntryFields({ entry, onDone }: { readonly entry: LogEntry; readonly onD
   const keep = () => {
     const typed = hasAmount ? readAmount(amount, entry.kind, units) : { ok: true as const, amount: entry.amount };
     if (!typed.ok) return setRefusal(typed.sentence);
-    if (!/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/.test(at)) return setRefusal("A day and a time.");
+    if (!/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/.test(at)) return setRefusal(WORDS.aDayAndATime);
     // a figure nobody touched stays as it was written, whatever it was rounded to here
     const isSame = amount === formatAmount(entry.amount, entry.kind, units);
     const next = { at, amount: isSame ? entry.amount : typed.amount, note: note.slice(0, 400) };
@@ -216,15 +217,15 @@ function EntryFields({ entry, onDone }: { readonly entry: LogEntry; readonly onD
     const before = { until: thisMinute(), at: entry.at, amount: entry.amount, note: entry.note };
     records
       .changeEntry({ ...entry, ...next, was: [...(entry.was ?? []), before].slice(-MOST_EARLIER) })
-      .then(() => tell("Put right.", { action: { label: "Undo", run: () => void records.changeEntry(entry) } }))
-      .catch(() => tell("That could not be kept in this browser.", { tone: "warning" }));
+      .then(() => tell(WORDS.putRight, { action: { label: "Undo", run: () => void records.changeEntry(entry) } }))
+      .catch(() => tell(WORDS.thatCouldNotBeKept, { tone: "warning" }));
   };
   const field = "min-h-8 border-b border-edge bg-sheet px-2 text-[14px] phone:min-h-11";
   return (
     <div className="flex w-full flex-wrap items-center gap-1.5 py-1 pl-2">
       <input
         type="datetime-local"
-        aria-label="When"
+        aria-label={WORDS.when}
         value={at}
         onChange={(event) => setAt(event.target.value)}
         className={field}
@@ -239,14 +240,14 @@ function EntryFields({ entry, onDone }: { readonly entry: LogEntry; readonly onD
         />
       )}
       <input
-        aria-label="Note of the line"
+        aria-label={WORDS.noteOfTheLine}
         value={note}
         onChange={(event) => setNote(event.target.value)}
         className={`${field} min-w-32 flex-1`}
       />
-      <Button onClick={keep}>Keep</Button>
+      <Button onClick={keep}>{WORDS.keep}</Button>
       <Button onClick={() => takeOut(entry)}>
-        <Trash2 size={13} aria-hidden /> Take out
+        <Trash2 size={13} aria-hidden /> {WORDS.takeOut}
       </Button>
       {refusal && (
         <p role="alert" className="text-[12.5px] text-signal">
@@ -254,7 +255,7 @@ function EntryFields({ entry, onDone }: { readonly entry: LogEntry; readonly onD
         </p>
       )}
       {entry.was && (
-        <ul aria-label="What it said before" className="w-full text-[12.5px] text-faint">
+        <ul aria-label={WORDS.whatItSaidBefore} className="w-full text-[12.5px] text-faint">
           {[...entry.was].reverse().map((earlier) => (
             <li key={`${earlier.until} ${earlier.at} ${earlier.amount} ${earlier.note}`}>
               {describeEarlier(earlier, entry.kind, units)}

@@ -3,6 +3,7 @@ import { type ReactNode, useMemo } from "react";
 import { type DueCare, listDueCare } from "@/core/road/care";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeCare, describeDue } from "@/words/journey";
+import * as WORDS from "@/words/panels/road/careStage";
 import { Button } from "../../kit/Button";
 import { today } from "../now";
 import { StageHeader } from "../StageHeader";
@@ -18,18 +19,18 @@ export function CareStage({ choice }: { readonly choice: ReactNode }) {
   const due = useMemo(() => listDueCare(design, log, today(), built), [design, log, built]);
   const late = due.filter(({ inDays }) => inDays <= 0).length;
   return (
-    <section aria-label="Care" className="flex min-h-0 flex-1 flex-col bg-sheet">
+    <section aria-label={WORDS.care} className="flex min-h-0 flex-1 flex-col bg-sheet">
       <StageHeader
-        title="Care"
+        title={WORDS.care}
         choice={choice}
-        text={due.length === 0 ? "Nothing to look after yet." : late === 0 ? "Nothing is due." : `${late} due.`}
+        text={due.length === 0 ? WORDS.nothingToLookAfterYet : late === 0 ? WORDS.nothingIsDue : WORDS.due(late)}
       />
       <div
         className="min-h-0 flex-1 overflow-y-auto px-3 pb-3"
         // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keys
         tabIndex={0}
         role="group"
-        aria-label="What is due"
+        aria-label={WORDS.whatIsDue}
       >
         <ul data-testid="care">
           {due.map((task) => (
@@ -56,7 +57,7 @@ function Task({ task }: { readonly task: DueCare }) {
         className="phone:min-h-14"
         onClick={() => add({ kind: "care", storeId: null, amount: null, note: title.slice(0, 400), taskId: task.id })}
       >
-        Done today
+        {WORDS.doneToday}
       </Button>
     </li>
   );

@@ -1,6 +1,7 @@
 "use client";
 import { useState } from "react";
 import type { LogColumn, LogColumns } from "@/files/logCsv";
+import * as WORDS from "@/words/panels/road/columnFields";
 import { LOG_COLUMN_NAMES } from "@/words/road";
 import { Button } from "../../kit/Button";
 import { Pick } from "../../kit/Pick";
@@ -30,7 +31,9 @@ export function ColumnFields({
   const isClear = columns.at >= 0 && columns.what >= 0;
   return (
     <fieldset className="mb-2 border-l-2 border-enamel pl-2">
-      <legend className="text-[13.5px]">Which column of {asked.name} is which?</legend>
+      <legend className="text-[13.5px]">
+        {WORDS.whichColumnOf} {asked.name} {WORDS.isWhich}
+      </legend>
       {(Object.keys(LOG_COLUMN_NAMES) as LogColumn[]).map((column) => (
         <Pick
           key={column}
@@ -42,9 +45,9 @@ export function ColumnFields({
         />
       ))}
       <Button className="mt-1" disabled={!isClear} onClick={() => onRead(columns)}>
-        Read it so
+        {WORDS.readItSo}
       </Button>
-      {!isClear && <p className="text-[12.5px] text-faint">When and what are wanted; the rest may be missing.</p>}
+      {!isClear && <p className="text-[12.5px] text-faint">{WORDS.whenAndWhatAreWanted}</p>}
     </fieldset>
   );
 }

@@ -6,6 +6,7 @@ import { findSenderTraits, type SenderTraits } from "@/core/devices/senderTraits
 import type { NowLevel } from "@/core/road/levels";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeReport, SCENARIO_NAMES } from "@/words/devices";
+import * as WORDS from "@/words/panels/road/devicePanel";
 import { describeStore } from "@/words/stores";
 import { formatQuantity } from "@/words/units";
 import { Group } from "../../fields/Group";
@@ -49,12 +50,15 @@ export function DevicePanel({ levels }: { readonly levels: readonly NowLevel[] }
     return () => source.close();
   }, [isOn, scenario]);
   return (
-    <Group title="Devices, simulated">
-      <p className="text-[12.5px] leading-snug text-faint">
-        Stand-ins for senders, meter, tilt, heater and valve: no real device is read. A gateway would answer at the same
-        address.
-      </p>
-      <Pick<Scenario> label="Play" value={scenario} names={SCENARIO_NAMES} order={SCENARIOS} onPick={setScenario} />
+    <Group title={WORDS.devicesSimulated}>
+      <p className="text-[12.5px] leading-snug text-faint">{WORDS.standInsForSendersMeter}</p>
+      <Pick<Scenario>
+        label={WORDS.play}
+        value={scenario}
+        names={SCENARIO_NAMES}
+        order={SCENARIOS}
+        onPick={setScenario}
+      />
       <Button
         aria-pressed={isOn}
         onClick={() => {
@@ -63,11 +67,11 @@ export function DevicePanel({ levels }: { readonly levels: readonly NowLevel[] }
           setOn(!isOn);
         }}
       >
-        {isOn ? "Stop" : "Run it live"}
+        {isOn ? WORDS.stop : WORDS.runItLive}
       </Button>
       {failed && (
         <p role="alert" className="pt-1 text-[13px] text-signal">
-          No device answers: they live on the server, and there is none without a network.
+          {WORDS.noDeviceAnswersTheyLive}
         </p>
       )}
       {isOn && report && (
@@ -80,8 +84,9 @@ export function DevicePanel({ levels }: { readonly levels: readonly NowLevel[] }
             if (sensed === undefined) return null;
             return (
               <p key={storeId}>
-                {describeStore(storeId, design)}: sender {formatQuantity(sensed, "volume", units)}, by the book{" "}
-                {formatQuantity(litres, "volume", units)}
+                {describeStore(storeId, design)}
+                {WORDS.sender} {formatQuantity(sensed, "volume", units)}
+                {WORDS.byTheBook} {formatQuantity(litres, "volume", units)}
               </p>
             );
           })}
@@ -120,7 +125,7 @@ function DumpValve({ litres }: { readonly litres: number }) {
         viewBox="0 0 300 90"
         className="w-full bg-sheet"
         role="img"
-        aria-label={`Camera, simulated: the hose is ${isOver ? "over" : "beside"} the drain; valve ${isHeld ? "open" : "shut"}`}
+        aria-label={WORDS.cameraSimulatedTheHoseIs(isOver ? "over" : "beside", isHeld ? "open" : "shut")}
       >
         <path d="M0 70H300" stroke="var(--ink)" strokeWidth={2} />
         <path d="M150 70v14h60v-14" fill="none" stroke="var(--ink)" strokeWidth={3} />
@@ -133,7 +138,7 @@ function DumpValve({ litres }: { readonly litres: number }) {
         />
         {isHeld && <path d="M180 60v18" stroke="var(--water)" strokeWidth={6} strokeDasharray="5 4" />}
         <text x={8} y={86} fontSize={11} style={{ fill: "var(--faint)" }}>
-          camera, simulated
+          {WORDS.cameraSimulated}
         </text>
       </svg>
       <label className="flex min-h-9 items-center gap-2 text-[13.5px] phone:min-h-14">
@@ -146,7 +151,7 @@ function DumpValve({ litres }: { readonly litres: number }) {
           }}
           className="size-5 accent-enamel"
         />
-        The hose is over a dump place, and I see it
+        {WORDS.theHoseIsOverA}
       </label>
       <Button
         look="plate"
@@ -160,10 +165,11 @@ function DumpValve({ litres }: { readonly litres: number }) {
         onKeyUp={() => setHeld(false)}
         onBlur={() => setHeld(false)}
       >
-        {isHeld ? "Open while you hold" : "Hold to open the dump valve"}
+        {isHeld ? WORDS.openWhileYouHold : WORDS.holdToOpenTheDump}
       </Button>
       <p className="pt-1 text-[12.5px] text-faint" data-testid="valve">
-        Simulated: {isHeld ? "open" : "shut"}, {formatQuantity(now, "volume", units)} in the tank. Let go and it shuts.
+        {WORDS.simulated} {isHeld ? WORDS.open : WORDS.shut}, {formatQuantity(now, "volume", units)}{" "}
+        {WORDS.inTheTankLetGo}
       </p>
     </div>
   );

@@ -4,6 +4,7 @@ import { listDrainDown } from "@/core/frost/drainDown";
 import { listSpringUp } from "@/core/frost/springUp";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeDrainDown, describeSpringStep } from "@/words/frost";
+import * as WORDS from "@/words/panels/road/frostWalks";
 import { Button } from "../../kit/Button";
 import { add } from "./NowStage";
 
@@ -19,18 +20,18 @@ export function FrostWalks() {
   return (
     <>
       <Walk
-        title="Before frost"
-        label="Drain down before frost"
-        text="in the order they are done. What must come out is said in litres."
+        title={WORDS.beforeFrost}
+        label={WORDS.drainDownBeforeFrost}
+        text={WORDS.inTheOrderTheyAre}
         steps={down}
         last="Leave every valve half open."
         noted="Emptied before frost"
         testId="drain-walk"
       />
       <Walk
-        title="After frost"
-        label="Bring back after frost"
-        text="closed, sanitised, traps filled, and a bucket through everything."
+        title={WORDS.afterFrost}
+        label={WORDS.bringBackAfterFrost}
+        text={WORDS.closedSanitisedTrapsFilledAnd}
         steps={up}
         last="It may be used again. Look underneath once more after the first night."
         noted="Brought back after frost"
@@ -69,29 +70,29 @@ function Walk({ title, label, text, steps, last, noted, testId }: WalkProps) {
       {at === null ? (
         <div className="flex flex-wrap items-center gap-3 pt-1">
           <p className="min-w-0 flex-1 basis-56 text-[14px]">
-            {steps.length} {steps.length === 1 ? "step" : "steps"}, {text}
+            {steps.length} {steps.length === 1 ? WORDS.step : WORDS.steps}, {text}
           </p>
           <Button
             look="plate"
             className="phone:min-h-14"
-            aria-label={`Walk through it: ${title}`}
+            aria-label={WORDS.walkThroughIt(title)}
             onClick={() => setAt(0)}
           >
-            Walk through it
+            {WORDS.walkThroughIt2}
           </Button>
         </div>
       ) : (
         <div data-testid={testId}>
           <p className="text-[13.5px] text-faint" aria-live="polite">
-            {step ? `Step ${at + 1} of ${steps.length}` : "All steps done"}
+            {step ? WORDS.stepOf(at + 1, steps.length) : WORDS.allStepsDone}
           </p>
           <p className="py-3 text-[26px] leading-tight font-semibold phone:text-[30px]">{step ?? last}</p>
           <div className="grid grid-cols-2 gap-3">
             <Button className="min-h-14 text-[18px]" onClick={() => setAt(at === 0 ? null : at - 1)}>
-              Back
+              {WORDS.back}
             </Button>
             <Button look="plate" className="min-h-14 text-[18px]" onClick={() => (step ? setAt(at + 1) : finish())}>
-              {step ? "Done, next" : "Write it down"}
+              {step ? WORDS.doneNext : WORDS.writeItDown}
             </Button>
           </div>
         </div>

@@ -4,6 +4,7 @@ import { degToRad } from "@/core/quantity/convert";
 import type { Stop } from "@/core/record/journey";
 import { measureGreatCircleKm } from "@/core/road/greatCircle";
 import { useWorkbench } from "@/store/useWorkbench";
+import * as WORDS from "@/words/panels/road/journeyMap";
 import { formatNumber } from "@/words/units";
 import { useFrame } from "../../drawing/useFrame";
 
@@ -87,7 +88,7 @@ export function JourneyMap({
         height={size.height}
         className="my-2"
         role="img"
-        aria-label={`Map of ${placed.length} stops, ${distance(legs.reduce((sum, { km }) => sum + km, 0))} as the crow flies`}
+        aria-label={WORDS.mapOfStopsAsThe(placed.length, distance(legs.reduce((sum, { km }) => sum + km, 0)))}
       >
         {legs.map(({ from, to }) => (
           <line
@@ -141,7 +142,7 @@ export function JourneyMap({
           strokeWidth={1.6}
         />
         <text x={size.width - 20} y={47} fontSize={11.5} textAnchor="middle" style={{ fill: "var(--faint)" }}>
-          north
+          {WORDS.north}
         </text>
         <path
           d={`M12 ${size.height - 14}v6h${(bar * perUnit * pxPerKm).toFixed(1)}v-6`}
@@ -150,7 +151,7 @@ export function JourneyMap({
           strokeWidth={1.6}
         />
         <text x={16} y={size.height - 16} fontSize={11.5} style={{ fill: "var(--faint)" }}>
-          {bar} {units === "metric" ? "km" : "mi"}
+          {bar} {units === "metric" ? WORDS.km : WORDS.mi}
         </text>
       </svg>
     </div>

@@ -9,6 +9,7 @@ import { tell } from "@/store/workbench";
 import { describeAttitude } from "@/words/attitudes";
 import { CERTAINTY_NAMES, nameCertainty } from "@/words/days";
 import { SERVICE_NAMES } from "@/words/journey";
+import * as WORDS from "@/words/panels/road/journeyMeasures";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
 import { Button } from "../../kit/Button";
@@ -30,25 +31,25 @@ export function JourneyMeasures() {
   const open = stops.find(({ id }) => id === openId);
   return (
     <Group
-      title={`Stops, ${stops.length}`}
+      title={WORDS.stops(stops.length)}
       aside={
         <Button onClick={() => setOpenId(addStop(today()))} disabled={stops.length >= 200}>
-          <Plus size={14} aria-hidden /> Stop
+          <Plus size={14} aria-hidden /> {WORDS.stop}
         </Button>
       }
     >
       <Pick
-        label="The plan should hold"
+        label={WORDS.thePlanShouldHold}
         value={nameCertainty(certainty)}
         names={CERTAINTY_NAMES}
         onPick={(value) => set({ kind: "habits" }, ["habits", "certainty"], Number(value))}
       />
       {stops.length === 0 && (
         <Button className="my-1" onClick={() => void placeInventedStops(today())}>
-          Try it with invented stops
+          {WORDS.tryItWithInventedStops}
         </Button>
       )}
-      <ul aria-label="Stops">
+      <ul aria-label={WORDS.stops2}>
         {sorted.map((stop) => (
           <li key={stop.id}>
             <button
@@ -83,7 +84,7 @@ async function placeInventedStops(from: string): Promise<void> {
       }),
     );
   } catch {
-    tell("The invented stops could not be loaded.", { tone: "warning" });
+    tell(WORDS.theInventedStopsCouldNot, { tone: "warning" });
   }
 }
 
@@ -94,25 +95,25 @@ function StopFields({ stop }: { readonly stop: Stop }) {
   };
   const whole = (value: number | null, most: number, keep: (value: number) => null) =>
     value === null || !Number.isInteger(value) || value < 0 || value > most
-      ? `A whole number from 0 to ${most}.`
+      ? WORDS.aWholeNumberFrom0(most)
       : keep(value);
   const degrees = (value: string, most: number, keep: (value: number | null) => null) => {
     if (value.trim() === "") return keep(null);
     const read = Number(value.replace(",", "."));
-    return Math.abs(read) <= most ? keep(read) : `Degrees from −${most} to ${most}.`;
+    return Math.abs(read) <= most ? keep(read) : WORDS.degreesFromTo(most, most);
   };
   return (
     <div className="border-l-2 border-enamel pb-2 pl-2">
       <TextField
-        label="Name"
+        label={WORDS.name}
         value={stop.name}
         onCommit={(value) => {
           const name = value.trim().slice(0, 80);
-          return name === "" ? "A stop needs a name." : change({ name });
+          return name === "" ? WORDS.aStopNeedsAName : change({ name });
         }}
       />
       <label className="flex min-h-8 items-center justify-between gap-2 text-[13px] text-faint">
-        Arrive
+        {WORDS.arrive}
         <input
           type="date"
           value={stop.arrive}
@@ -121,7 +122,7 @@ function StopFields({ stop }: { readonly stop: Stop }) {
         />
       </label>
       <NumberField
-        label="Nights"
+        label={WORDS.nights}
         value={stop.nights}
         quantity="count"
         onCommit={(value) => whole(value, 120, (nights) => change({ nights }))}
@@ -134,9 +135,9 @@ function StopFields({ stop }: { readonly stop: Stop }) {
           onPick={(value) => change({ has: { ...stop.has, [service]: value } })}
         />
       ))}
-      <Tick label="Closed" value={stop.isClosed} onPick={(isClosed) => change({ isClosed })} />
+      <Tick label={WORDS.closed} value={stop.isClosed} onPick={(isClosed) => change({ isClosed })} />
       <TextField
-        label="Open"
+        label={WORDS.open}
         value={stop.hours ?? ""}
         onCommit={(value) => {
           const { hours: _, ...rest } = stop;
@@ -147,24 +148,24 @@ function StopFields({ stop }: { readonly stop: Stop }) {
       />
       <StandsFields stop={stop} onChange={(stands) => change({ stands })} />
       <TextField
-        label="Latitude, north above 0"
+        label={WORDS.latitudeNorthAbove0}
         value={stop.latDeg === null ? "" : String(stop.latDeg)}
         onCommit={(value) => degrees(value, 90, (latDeg) => change({ latDeg }))}
       />
       <TextField
-        label="Longitude, east above 0"
+        label={WORDS.longitudeEastAbove0}
         value={stop.lonDeg === null ? "" : String(stop.lonDeg)}
         onCommit={(value) => degrees(value, 180, (lonDeg) => change({ lonDeg }))}
       />
       <NumberField
-        label="Cost to dump or fill"
+        label={WORDS.costToDumpOrFill}
         value={stop.cost}
         quantity="count"
         onCommit={(value) => whole(value, 10_000, (cost) => change({ cost }))}
       />
-      <TextField label="Note" value={stop.note} onCommit={(value) => change({ note: value.slice(0, 400) })} />
+      <TextField label={WORDS.note} value={stop.note} onCommit={(value) => change({ note: value.slice(0, 400) })} />
       <Button look="bare" onClick={() => removeStop(stop.id)}>
-        <Trash2 size={14} aria-hidden /> Take {stop.name} out
+        <Trash2 size={14} aria-hidden /> {WORDS.take} {stop.name} {WORDS.out}
       </Button>
     </div>
   );
@@ -184,14 +185,14 @@ function StandsFields({
   const known = standings.find(({ attitude }) => stands && same(attitude, stands));
   const value = !stands ? "unknown" : isLevel(stands) ? "level" : (known?.id ?? "own");
   const names = {
-    unknown: "not known",
-    level: "level",
+    unknown: WORDS.notKnown,
+    level: WORDS.level,
     ...Object.fromEntries(standings.map(({ id, name }) => [id, name])),
-    own: stands && !isLevel(stands) && !known ? describeAttitude(stands, kind) : "as the level shows now",
+    own: stands && !isLevel(stands) && !known ? describeAttitude(stands, kind) : WORDS.asTheLevelShowsNow,
   };
   return (
     <Pick
-      label="The pitch leans"
+      label={WORDS.thePitchLeans}
       value={value}
       names={names}
       onPick={(id) => {
@@ -232,7 +233,12 @@ function FilesRow({ stops }: { readonly stops: readonly Stop[] }) {
     const added = all.length - stops.length;
     keepStops(
       all,
-      `${added} ${added === 1 ? "stop" : "stops"} read${outcome.skipped > 0 ? `, ${outcome.skipped} left out` : ""}. ${outcome.why ? `${outcome.why}. ` : ""}Each without a day is taken for one night, one after the other from today: set the days, and say what each offers.`,
+      WORDS.readEachWithoutADay(
+        added,
+        added === 1 ? "stop" : "stops",
+        outcome.skipped > 0 ? `, ${outcome.skipped} left out` : "",
+        outcome.why ? `${outcome.why}. ` : "",
+      ),
     );
   };
   const write = async (as: "csv" | "geojson" | "gpx" | "ics") => {
@@ -264,28 +270,28 @@ function FilesRow({ stops }: { readonly stops: readonly Stop[] }) {
       <input
         ref={input}
         type="file"
-        aria-label="File of places"
+        aria-label={WORDS.fileOfPlaces}
         accept=".gpx,.kml,.geojson,.json,.csv"
         className="sr-only"
         tabIndex={-1}
         onChange={(event) => {
           const file = event.target.files?.[0];
           event.target.value = "";
-          if (file) void read(file).catch(() => tell("That file could not be read.", { tone: "warning" }));
+          if (file) void read(file).catch(() => tell(WORDS.thatFileCouldNotBe, { tone: "warning" }));
         }}
       />
       <div className="flex flex-wrap gap-1.5">
         <Button onClick={() => input.current?.click()}>
-          <Upload size={13} aria-hidden /> GPX, KML, GeoJSON, CSV
+          <Upload size={13} aria-hidden /> {WORDS.gpxKmlGeojsonCsv}
         </Button>
         {stops.length > 0 &&
           (["csv", "geojson", "gpx"] as const).map((as) => (
             <Button key={as} onClick={() => void write(as)}>
-              <Download size={13} aria-hidden /> {as === "csv" ? "CSV" : as === "gpx" ? "GPX" : "GeoJSON"}
+              <Download size={13} aria-hidden /> {as === "csv" ? "CSV" : as === "gpx" ? "GPX" : WORDS.geojson}
             </Button>
           ))}
         <Button onClick={() => void write("ics")}>
-          <Download size={13} aria-hidden /> Calendar
+          <Download size={13} aria-hidden /> {WORDS.calendar}
         </Button>
       </div>
       {refusal && (

@@ -17,6 +17,7 @@ import {
   describeStop,
   formatDay,
 } from "@/words/journey";
+import * as WORDS from "@/words/panels/road/journeyStage";
 import { Button } from "../../kit/Button";
 import { StageHeader } from "../StageHeader";
 import { useRecords } from "../useRecords";
@@ -32,9 +33,9 @@ export function JourneyStage({ choice }: { readonly choice: ReactNode }) {
   const planned = useJourneyPlan();
   const served = new Set(planned?.plan.services.map(({ stopId }) => stopId));
   return (
-    <section aria-label="Journey" className="flex min-h-0 flex-1 flex-col bg-sheet">
+    <section aria-label={WORDS.journey} className="flex min-h-0 flex-1 flex-col bg-sheet">
       <StageHeader
-        title="Journey"
+        title={WORDS.journey}
         choice={choice}
         text={
           planned ? (
@@ -42,7 +43,7 @@ export function JourneyStage({ choice }: { readonly choice: ReactNode }) {
               {describePlan(planned.plan, design, planned.from, planned.certainty, units)}
             </span>
           ) : (
-            "Add stops at the right, or read them from a file."
+            WORDS.addStopsAtTheRight
           )
         }
       />
@@ -52,18 +53,15 @@ export function JourneyStage({ choice }: { readonly choice: ReactNode }) {
         tabIndex={0}
         role="group"
         data-card
-        aria-label="Stops and plan"
+        aria-label={WORDS.stopsAndPlan}
       >
         {stops.length === 0 && (
-          <p className="mx-auto max-w-[46ch] pt-12 text-[14.5px] leading-relaxed">
-            No stops yet. With the days of each stop and what is there, it is worked out where to dump and fill so that
-            no tank runs over and the fresh water lasts.
-          </p>
+          <p className="mx-auto max-w-[46ch] pt-12 text-[14.5px] leading-relaxed">{WORDS.noStopsYetWithThe}</p>
         )}
         {stops.length > 0 && <JourneyMap stops={stops} served={served} />}
         {planned && (
           <Button onClick={(event) => printCard(event.currentTarget)}>
-            <Printer size={14} aria-hidden /> Print as a card
+            <Printer size={14} aria-hidden /> {WORDS.printAsACard}
           </Button>
         )}
         {listOverlaps(stops).map((overlap) => (
@@ -86,7 +84,7 @@ export function JourneyStage({ choice }: { readonly choice: ReactNode }) {
                   <div className="min-w-0 flex-1 basis-72">
                     <h3 className="text-[15px] font-semibold">
                       {formatDay(addDays(planned.from, service.day))},{" "}
-                      {service.when === "arrive" ? "on arriving at" : "on leaving"} {stop.name}
+                      {service.when === "arrive" ? WORDS.onArrivingAt : WORDS.onLeaving} {stop.name}
                     </h3>
                     <p className="text-[14.5px]">
                       {describeService(service, design, isLoopChangedAt(planned.plan, service))}.
@@ -96,7 +94,7 @@ export function JourneyStage({ choice }: { readonly choice: ReactNode }) {
                     </p>
                   </div>
                   <Button className="phone:min-h-14" onClick={() => changeStop(stop.id, { isClosed: true })}>
-                    It is closed
+                    {WORDS.itIsClosed}
                   </Button>
                 </li>
               );
@@ -128,7 +126,7 @@ function LoopChanges({
   const alone = listLoopChangesAlone(plan);
   if (alone.length === 0) return null;
   return (
-    <ul aria-label="Water of the loop">
+    <ul aria-label={WORDS.waterOfTheLoop}>
       {alone.map((change) => {
         const name = stops.find(({ id }) => id === change.stopId)?.name;
         return (
@@ -159,7 +157,7 @@ function Timeline({ stops, served }: { readonly stops: readonly Stop[]; readonly
   const start = toDays(sorted[0]!.arrive);
   const days = Math.max(1, ...sorted.map(({ arrive, nights }) => toDays(arrive) + Math.max(1, nights) - start));
   return (
-    <ul aria-label="Days of the journey" className="mt-2 border-t border-ink pt-1">
+    <ul aria-label={WORDS.daysOfTheJourney} className="mt-2 border-t border-ink pt-1">
       {sorted.map((stop) => {
         const left = ((toDays(stop.arrive) - start) / days) * 100;
         const width = (Math.max(0.35, stop.nights) / days) * 100;
@@ -176,11 +174,11 @@ function Timeline({ stops, served }: { readonly stops: readonly Stop[]; readonly
               />
             </span>
             <Button look="bare" className="phone:min-h-11" onClick={() => shiftFrom(stop.id, 2)}>
-              2 days more
+              {WORDS.n2DaysMore}
             </Button>
             {stop.isClosed && (
               <Button look="bare" className="phone:min-h-11" onClick={() => changeStop(stop.id, { isClosed: false })}>
-                Open again
+                {WORDS.openAgain}
               </Button>
             )}
           </li>

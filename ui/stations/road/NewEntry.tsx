@@ -2,6 +2,7 @@
 import { useId, useState } from "react";
 import { LOG_KINDS, type LogKind } from "@/core/record/record";
 import { useWorkbench } from "@/store/useWorkbench";
+import * as WORDS from "@/words/panels/road/newEntry";
 import { LOG_NAMES, nameAmount, readAmount, toAmountOf, WITH_STORE } from "@/words/road";
 import { describeStore } from "@/words/stores";
 import { Group } from "../../fields/Group";
@@ -35,8 +36,8 @@ export function NewEntry() {
   const write = () => {
     const read = readAmount(amount, kind, units);
     if (!read.ok) return setRefusal(read.sentence);
-    if (kind === "reading" && read.amount === null) return setRefusal("Say what was read.");
-    if (at > thisMinute()) return setRefusal("That is still to come. Leave the time empty for now.");
+    if (kind === "reading" && read.amount === null) return setRefusal(WORDS.sayWhatWasRead);
+    if (at > thisMinute()) return setRefusal(WORDS.thatIsStillToCome);
     setRefusal(null);
     add({
       kind,
@@ -52,11 +53,11 @@ export function NewEntry() {
     setShots([]);
   };
   return (
-    <Group title="Write down">
-      <Pick<LogKind> label="What" value={kind} names={LOG_NAMES} order={KINDS} onPick={setKind} />
+    <Group title={WORDS.writeDown}>
+      <Pick<LogKind> label={WORDS.what} value={kind} names={LOG_NAMES} order={KINDS} onPick={setKind} />
       {isAbout && store && (
         <Pick
-          label="Of"
+          label={WORDS.of}
           value={store.store.id}
           names={Object.fromEntries(stores.map(({ store: { id } }) => [id, describeStore(id, design)]))}
           onPick={setStoreId}
@@ -74,7 +75,7 @@ export function NewEntry() {
           <span className="figures min-w-5 shrink-0 text-[13px] text-faint desk:w-[42px]">{unit}</span>
         </FieldRow>
       )}
-      <FieldRow id={ids.at} label="When, if not now">
+      <FieldRow id={ids.at} label={WORDS.whenIfNotNow}>
         <input
           id={ids.at}
           type="datetime-local"
@@ -85,7 +86,7 @@ export function NewEntry() {
         />
       </FieldRow>
       <TextField
-        label="Note"
+        label={WORDS.note}
         value={note}
         onCommit={(value) => {
           setNote(value);
@@ -94,7 +95,7 @@ export function NewEntry() {
       />
       <div className="flex flex-wrap items-center gap-2 pt-1.5">
         <Button look="plate" className="phone:min-h-14 phone:flex-1" onClick={write}>
-          Write it
+          {WORDS.writeIt}
         </Button>
         <PhotoField ids={shots} onChange={setShots} />
       </div>

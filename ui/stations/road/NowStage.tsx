@@ -8,6 +8,7 @@ import { records } from "@/store/records";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, tell } from "@/store/workbench";
 import { describeCare, describeDue, describeService, formatDay } from "@/words/journey";
+import * as WORDS from "@/words/panels/road/nowStage";
 import { describeFirst, describeLearned, describeNow, describeOdd, describeReading } from "@/words/road";
 import { describeStore } from "@/words/stores";
 import { Hatches } from "../../drawing/Hatches";
@@ -38,19 +39,15 @@ export function NowStage({ choice }: { readonly choice: ReactNode }) {
     .filter(({ daysLeft, since }) => daysLeft !== null && since !== null)
     .sort((a, b) => a.daysLeft! - b.daysLeft!)[0];
   return (
-    <section aria-label="Now" className="flex min-h-0 flex-1 flex-col bg-sheet">
+    <section aria-label={WORDS.now} className="flex min-h-0 flex-1 flex-col bg-sheet">
       <StageHeader
-        title="Now"
+        title={WORDS.now}
         choice={choice}
-        text={
-          first
-            ? describeFirst(describeStore(first.storeId, design), first)
-            : "Write down the last fill and dump, and the levels are worked out from there."
-        }
+        text={first ? describeFirst(describeStore(first.storeId, design), first) : WORDS.writeDownTheLastFill}
       />
       {phase === "failed" && (
         <p role="alert" className="px-3 py-2 text-signal">
-          The logbook cannot be kept in this browser. Reload the page; if it happens again, write it on paper.
+          {WORDS.theLogbookCannotBeKept}
         </p>
       )}
       <div
@@ -58,7 +55,7 @@ export function NowStage({ choice }: { readonly choice: ReactNode }) {
         // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keys
         tabIndex={0}
         role="group"
-        aria-label="Levels now"
+        aria-label={WORDS.levelsNow}
       >
         <NextUp />
         <LivedAs wayId={levels[0]?.wayId ?? null} />
@@ -66,9 +63,7 @@ export function NowStage({ choice }: { readonly choice: ReactNode }) {
           <StoreNow key={level.storeId} level={level} name={describeStore(level.storeId, design)} />
         ))}
         {levels.length > 0 && <DevicePanel levels={levels} />}
-        {levels.length === 0 && (
-          <p className="py-4">No tank and no canister yet: there is nothing to keep a book of.</p>
-        )}
+        {levels.length === 0 && <p className="py-4">{WORDS.noTankAndNoCanister}</p>}
       </div>
     </section>
   );
@@ -88,18 +83,18 @@ function NextUp() {
     <>
       {planned && place && (
         <button type="button" className={`${line} hover:bg-pick/60`} onClick={() => look({ roadView: "journey" })}>
-          <span className="text-faint">Next stop</span>
+          <span className="text-faint">{WORDS.nextStop}</span>
           <span className="font-semibold">{place.name}</span>
           <span>
             {service
               ? `${formatDay(addDays(planned.from, service.day))}: ${describeService(service, design)}.`
-              : `${formatDay(place.arrive)}: nothing has to be dumped or filled.`}
+              : WORDS.nothingHasToBeDumped(formatDay(place.arrive))}
           </span>
         </button>
       )}
       {job && (
         <button type="button" className={`${line} hover:bg-pick/60`} onClick={() => look({ roadView: "care" })}>
-          <span className="text-faint">Next job</span>
+          <span className="text-faint">{WORDS.nextJob}</span>
           <span className="font-semibold">{describeCare(job).title}</span>
           <span className={job.inDays <= 0 ? "text-warn" : "text-faint"}>{describeDue(job)}</span>
         </button>
@@ -116,7 +111,7 @@ function LivedAs({ wayId }: { readonly wayId: string | null }) {
   return (
     <div className="max-w-md border-t border-rule py-1.5">
       <Pick
-        label="Lived as, from now on"
+        label={WORDS.livedAsFromNowOn}
         value={wayId}
         names={Object.fromEntries(lived.map(({ id, name }) => [id, name]))}
         onPick={(id) => {
@@ -149,7 +144,7 @@ function StoreNow({ level, name }: { readonly level: NowLevel; readonly name: st
           className="phone:min-h-14 phone:flex-1"
           onClick={() => write(isFresh ? "fill" : "dump", null)}
         >
-          {isFresh ? "Filled up" : "Dumped"}
+          {isFresh ? WORDS.filledUp : WORDS.dumped}
         </Button>
         <ReadingField level={level} name={name} onRead={(litres, note) => write("reading", litres, note)} />
       </div>
@@ -168,7 +163,7 @@ function Bar({ level }: { readonly level: NowLevel }) {
       viewBox={`-2 0 ${BAR.width + 4} ${BAR.height}`}
       className="my-1 w-full max-w-2xl"
       role="img"
-      aria-label={`${Math.round((level.litres / Math.max(1, level.roomL)) * 100)} % full`}
+      aria-label={WORDS.full(Math.round((level.litres / Math.max(1, level.roomL)) * 100))}
     >
       <Hatches id={hatch} />
       <rect x={0} y={6} width={x(level.litres)} height={BAR.height - 12} fill={`url(#${hatch}-${level.holds})`} />
@@ -192,7 +187,7 @@ export function add(entry: Omit<LogEntry, "id" | "at"> & { readonly at?: string 
   records
     .addEntry({ id, at: thisMinute(), ...entry })
     .then(() =>
-      tell("Written into the logbook.", { action: { label: "Undo", run: () => void records.removeEntry(id) } }),
+      tell(WORDS.writtenIntoTheLogbook, { action: { label: "Undo", run: () => void records.removeEntry(id) } }),
     )
-    .catch(() => tell("That could not be kept in this browser.", { tone: "warning" }));
+    .catch(() => tell(WORDS.thatCouldNotBeKept, { tone: "warning" }));
 }

@@ -4,6 +4,7 @@ import type { NowLevel } from "@/core/road/levels";
 import { computeReadL } from "@/core/road/reading";
 import { listSenderMarks } from "@/core/tanks/senderMarks";
 import { useWorkbench } from "@/store/useWorkbench";
+import * as WORDS from "@/words/panels/road/readingField";
 import { describeReadNote, READ_WAYS, type ReadWay } from "@/words/road";
 import { formatQuantity, lengthUnit, parseLength, parseQuantity } from "@/words/units";
 import { Button } from "../../kit/Button";
@@ -39,8 +40,7 @@ export function ReadingField({ level, name, onRead }: ReadingFieldProps) {
   const give = (litres: number | null, refused: string, note: string) => {
     if (litres === null) return setRefusal(refused);
     // a gauge that shows more than the tank holds was read wrongly
-    if (litres < 0 || litres > (level.roomL + level.undrawnL) * 1.2)
-      return setRefusal("That is more than it holds. Read it again, standing level.");
+    if (litres < 0 || litres > (level.roomL + level.undrawnL) * 1.2) return setRefusal(WORDS.thatIsMoreThanIt);
     setRefusal(null);
     setTyped("");
     onRead(litres, note);
@@ -48,23 +48,23 @@ export function ReadingField({ level, name, onRead }: ReadingFieldProps) {
   const read = () => {
     if (way === "mark") {
       const litres = tank ? computeReadL(tank, attitude, { as: "mark", index: mark }) : null;
-      return give(litres, "The gauge has no such mark.", describeReadNote({ way, mark, of: marks.length }));
+      return give(litres, WORDS.theGaugeHasNoSuch, describeReadNote({ way, mark, of: marks.length }));
     }
     if (way === "dip") {
       const depth = parseLength(typed, units);
       const depthMm = depth.ok ? depth.value : Number.NaN;
       const litres = tank ? computeReadL(tank, attitude, { as: "dip", depthMm }) : null;
-      const refused = `Type how deep the stick is wet, ${lengthUnit(units)}, no deeper than the tank.`;
+      const refused = WORDS.typeHowDeepTheStick(lengthUnit(units));
       return give(litres, refused, describeReadNote({ way, depthMm }));
     }
     const value = parseQuantity(typed, "volume", units);
-    give(value.ok ? value.value : null, `Type what you read, such as ${formatQuantity(25, "volume", units)}.`, "");
+    give(value.ok ? value.value : null, WORDS.typeWhatYouReadSuch(formatQuantity(25, "volume", units)), "");
   };
   return (
     <>
       {ways.length > 1 && (
         <select
-          aria-label={`How ${name} is read`}
+          aria-label={WORDS.howIsRead(name)}
           value={way}
           onChange={(event) => setWay(event.target.value as ReadWay)}
           className={`text-[14px] phone:min-h-14 ${FIELD_LOOK}`}
@@ -78,30 +78,30 @@ export function ReadingField({ level, name, onRead }: ReadingFieldProps) {
       )}
       {way === "mark" ? (
         <select
-          aria-label={`Mark the gauge of ${name} shows`}
+          aria-label={WORDS.markTheGaugeOfShows(name)}
           value={mark}
           onChange={(event) => setMark(Number(event.target.value))}
           className={`text-[14px] phone:min-h-14 ${FIELD_LOOK}`}
         >
           {marks.map(({ hereL }, i) => (
             <option key={hereL} value={i}>
-              {`${i + 1} of ${marks.length}: ${formatQuantity(hereL, "volume", units)}`}
+              {WORDS.of(i + 1, marks.length, formatQuantity(hereL, "volume", units))}
             </option>
           ))}
         </select>
       ) : (
         <input
-          aria-label={way === "dip" ? `How deep the stick is wet in ${name}` : `Litres read of ${name}`}
+          aria-label={way === "dip" ? WORDS.howDeepTheStickIs(name) : WORDS.litresReadOf(name)}
           inputMode="decimal"
           value={typed}
-          placeholder={way === "dip" ? lengthUnit(units) : units === "metric" ? "L" : "gal"}
+          placeholder={way === "dip" ? lengthUnit(units) : units === "metric" ? "L" : WORDS.gal}
           onChange={(event) => setTyped(event.target.value)}
           onKeyDown={(event) => event.key === "Enter" && read()}
           className="figures min-h-9 w-20 border-b border-edge bg-sheet px-2 text-right text-[16px] phone:min-h-14"
         />
       )}
       <Button onClick={read} className="phone:min-h-14">
-        Write reading
+        {WORDS.writeReading}
       </Button>
       {refusal && (
         <p role="alert" className="w-full text-[12.5px] text-signal">

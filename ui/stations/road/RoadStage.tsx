@@ -2,19 +2,20 @@
 import { ROAD_VIEWS, type RoadView } from "@/store/state";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
+import * as WORDS from "@/words/panels/road/roadStage";
 import { StagePick } from "../../kit/StagePick";
 import { CareStage } from "./CareStage";
 import { JourneyStage } from "./JourneyStage";
 import { NowStage } from "./NowStage";
 
-const NAMES: Readonly<Record<RoadView, string>> = { now: "Now", journey: "Journey", care: "Care" };
+const NAMES: Readonly<Record<RoadView, string>> = { now: "Now", journey: WORDS.journey, care: "Care" };
 
 /** Life on the road: how the tanks stand, where to dump, and what is due. */
 export function RoadStage() {
   const view = useWorkbench((state) => state.roadView);
   const choice = (
     <StagePick
-      label="What Road shows"
+      label={WORDS.whatRoadShows}
       value={view}
       options={ROAD_VIEWS.map((id) => ({ id, name: NAMES[id] }))}
       onPick={(id) => look({ roadView: id as RoadView })}

@@ -2,6 +2,7 @@ import type { Stop } from "@/core/record/journey";
 import { addDays } from "@/core/road/civil";
 import { records } from "@/store/records";
 import { tell } from "@/store/workbench";
+import * as WORDS from "@/words/panels/road/stopEdits";
 
 const read = (): readonly Stop[] => records.store.getState().journey.stops;
 
@@ -14,14 +15,14 @@ export function keepStops(stops: readonly Stop[], done: string | null = null): v
       if (done === null) return;
       tell(done, { action: { label: "Undo", run: () => keepStops(before) } });
     })
-    .catch(() => tell("That could not be kept in this browser.", { tone: "warning" }));
+    .catch(() => tell(WORDS.thatCouldNotBeKept, { tone: "warning" }));
 }
 
 /** One stop changed. */
 export const changeStop = (id: string, given: Partial<Stop>): void =>
   keepStops(
     read().map((stop) => (stop.id === id ? { ...stop, ...given } : stop)),
-    given.isClosed === undefined ? null : given.isClosed ? "Closed: planned again without it." : "Open again.",
+    given.isClosed === undefined ? null : given.isClosed ? WORDS.closedPlannedAgainWithoutIt : WORDS.openAgain,
   );
 
 /** One stop as it is now, in the place of the one with its id. */
@@ -37,7 +38,7 @@ export function shiftFrom(id: string, days: number): void {
       if (one.id === id) return { ...one, nights: one.nights + days };
       return one.arrive > stop.arrive ? { ...one, arrive: addDays(one.arrive, days) } : one;
     }),
-    `${stop.name}: ${days} days more, the rest later.`,
+    WORDS.daysMoreTheRestLater(stop.name, days),
   );
 }
 
@@ -45,7 +46,7 @@ export function shiftFrom(id: string, days: number): void {
 export const removeStop = (id: string): void =>
   keepStops(
     read().filter((stop) => stop.id !== id),
-    "Stop taken out.",
+    WORDS.stopTakenOut,
   );
 
 /** A stop more, the day after the last. */
@@ -56,7 +57,7 @@ export function addStop(on: string): string {
   const arrive = last ? addDays(last.arrive, Math.max(1, last.nights)) : on;
   const has = { grey: false, toilet: false, fresh: false };
   const base = { latDeg: null, lonDeg: null, nights: 1, has, isClosed: false, cost: 0, stands: null, note: "" };
-  keepStops([...stops, { id, name: `Stop ${stops.length + 1}`, arrive, ...base }]);
+  keepStops([...stops, { id, name: WORDS.stop(stops.length + 1), arrive, ...base }]);
   return id;
 }
 

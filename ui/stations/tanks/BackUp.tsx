@@ -7,6 +7,7 @@ import { listOpenings } from "@/core/tanks/openings";
 import { listDrownings } from "@/core/tanks/tankLevels";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeOpening } from "@/words/openings";
+import * as WORDS from "@/words/panels/tanks/backUp";
 import { formatQuantity } from "@/words/units";
 import { Group } from "../../fields/Group";
 
@@ -21,17 +22,17 @@ export function BackUp({ tank }: { readonly tank: Tank }) {
   );
   if (drownings.length === 0) return null;
   return (
-    <Group title="Where it comes up, as it fills">
-      <table className="w-full text-[13.5px]" aria-label={`Where ${tank.name} comes up as it fills`}>
+    <Group title={WORDS.whereItComesUpAs}>
+      <table className="w-full text-[13.5px]" aria-label={WORDS.whereComesUpAsIt(tank.name)}>
         <tbody>
           {drownings.map(({ opening, litres }, i) => (
             <tr key={`${opening.by}-${opening.id}`} className={i === 0 ? "font-semibold" : "text-faint"}>
               <td className="py-0.5">
                 {describeOpening(opening, design)}
-                {opening.heldMm > 0 && ", held by its valve"}
+                {opening.heldMm > 0 && WORDS.heldByItsValve}
               </td>
               <td className="figures text-right text-[15px] whitespace-nowrap">
-                {litres === null ? "never" : formatQuantity(litres, "volume", units)}
+                {litres === null ? WORDS.never : formatQuantity(litres, "volume", units)}
               </td>
             </tr>
           ))}

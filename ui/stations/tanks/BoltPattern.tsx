@@ -7,6 +7,7 @@ import { listBoltPlaces } from "@/core/fixing/boltPlaces";
 import type { FixingResult } from "@/core/fixing/fixing";
 import { measureExtent } from "@/core/geometry/solid";
 import { useWorkbench } from "@/store/useWorkbench";
+import * as WORDS from "@/words/panels/tanks/boltPattern";
 import { formatLength, formatQuantity } from "@/words/units";
 import { Disc } from "../../drawing/Stroke";
 import { useEdits } from "../../fields/useEdits";
@@ -61,7 +62,7 @@ export function BoltPattern({ tank, fixing, cases }: Props) {
         ref={sheet}
         viewBox={`0 0 ${SIZE.width} ${SIZE.height}`}
         role="group"
-        aria-label="Bolts of the tank from above, forward to the right"
+        aria-label={WORDS.boltsOfTheTankFrom}
         className="my-1.5 w-full touch-none bg-sheet"
       >
         <rect
@@ -81,7 +82,12 @@ export function BoltPattern({ tank, fixing, cases }: Props) {
               key={i}
               role="button"
               tabIndex={0}
-              aria-label={`Bolt ${i + 1}: ${formatLength(place.x, units)} forward, ${formatLength(place.y, units)} left of the tank's corner, uses ${formatQuantity(uses[i]!, "ratio", units)}`}
+              aria-label={WORDS.boltForwardLeftOfThe(
+                i + 1,
+                formatLength(place.x, units),
+                formatLength(place.y, units),
+                formatQuantity(uses[i]!, "ratio", units),
+              )}
               className="handle"
               onPointerDown={(event) => {
                 event.currentTarget.setPointerCapture(event.pointerId);
@@ -118,14 +124,14 @@ export function BoltPattern({ tank, fixing, cases }: Props) {
         })}
       </svg>
       <p className="text-[12px] leading-snug text-faint">
-        Forward is to the right. Each bolt shows the most it takes in any load. Pull one to where it can go.{" "}
+        {WORDS.forwardIsToTheRight}{" "}
         {fixing.placesMm && (
           <button
             type="button"
             className="cursor-pointer text-enamel underline decoration-dotted underline-offset-4"
             onClick={() => apply(buildBoltRows(tank))}
           >
-            Back in rows
+            {WORDS.backInRows}
           </button>
         )}
       </p>

@@ -7,6 +7,7 @@ import { MM_PER_FT } from "@/core/quantity/convert";
 import { lookUpValue } from "@/core/rules/lookUpLimit";
 import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
+import * as WORDS from "@/words/panels/tanks/coldNight";
 import { formatQuantity, type Units } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { LimitField } from "../../fields/LimitField";
@@ -23,10 +24,10 @@ const describeAir = (m3PerH: number, units: Units): string =>
 const WINDS = { still: 0, breeze: 3, driving: 20 } as const;
 type Wind = keyof typeof WINDS | "own";
 const WIND_NAMES: Readonly<Record<Wind, string>> = {
-  still: "Still air",
-  breeze: "Breeze, 3 m/s",
-  driving: "Driving, 20 m/s",
-  own: "As typed below",
+  still: WORDS.stillAir,
+  breeze: WORDS.breeze3MS,
+  driving: WORDS.driving20MS,
+  own: WORDS.asTypedBelow,
 };
 
 /** How long a tank stands a cold night, and what a heater must bring. */
@@ -46,29 +47,33 @@ export function ColdNight({ tank }: { readonly tank: Tank }) {
   const hours = (value: number) => formatQuantity(value, "hours", units);
   const warm = (value: number) => formatQuantity(value, "temperature", units);
   return (
-    <Group title="Cold night">
+    <Group title={WORDS.coldNight}>
       {frost.hoursToFreezing === null || frost.hoursToIce === null ? (
-        <p className="text-[13px] text-faint">At {warm(night.airC)} nothing freezes.</p>
+        <p className="text-[13px] text-faint">
+          {WORDS.at} {warm(night.airC)} {WORDS.nothingFreezes}
+        </p>
       ) : (
         <>
           <p className="text-[13px] text-faint" data-testid="cold-night">
-            At {warm(night.airC)}, as full as it is drawn and {warm(night.startC)} warm at dusk, its water is at
-            freezing point in {figure("tankFreezing", "Until it is at freezing point", hours(frost.hoursToFreezing))};{" "}
-            {formatQuantity(night.iceShare, "ratio", units)} of it is ice{" "}
-            {figure("tankIce", "Until ice does harm", hours(frost.hoursToIce))} later. A pad of{" "}
-            {figure("padPower", "Pad that holds it", `${Math.ceil(frost.holdW)} W`)} holds it at {warm(night.heldC)},{" "}
-            {Math.ceil(frost.holdW * 10)} Wh in a night of ten hours.
+            {WORDS.at} {warm(night.airC)}
+            {WORDS.asFullAsItIs} {warm(night.startC)} {WORDS.warmAtDuskItsWater}{" "}
+            {figure("tankFreezing", WORDS.untilItIsAtFreezing, hours(frost.hoursToFreezing))};{" "}
+            {formatQuantity(night.iceShare, "ratio", units)} {WORDS.ofItIsIce}{" "}
+            {figure("tankIce", WORDS.untilIceDoesHarm, hours(frost.hoursToIce))} {WORDS.laterAPadOf}{" "}
+            {figure("padPower", WORDS.padThatHoldsIt, `${Math.ceil(frost.holdW)} W`)} {WORDS.holdsItAt}{" "}
+            {warm(night.heldC)}, {Math.ceil(frost.holdW * 10)} {WORDS.whInANightOf}
           </p>
           <p className="pt-1 text-[12.5px] text-faint">
-            From a heater beside it: {describeAir(carriers.airM3PerH, units)} of air that cools by {AIR_DROP_K} K, or{" "}
-            {formatQuantity(carriers.glycolLpm / 60, "flow", units)} of glycol that cools by {GLYCOL_DROP_K} K.
+            {WORDS.fromAHeaterBesideIt} {describeAir(carriers.airM3PerH, units)} {WORDS.ofAirThatCoolsBy} {AIR_DROP_K}{" "}
+            {WORDS.kOr} {formatQuantity(carriers.glycolLpm / 60, "flow", units)} {WORDS.ofGlycolThatCoolsBy}{" "}
+            {GLYCOL_DROP_K} K.
           </p>
         </>
       )}
       <WindPick />
       <details className="pt-1">
         <summary className="min-h-7 cursor-pointer text-[13.5px] leading-7 text-enamel">
-          The night it is worked out for
+          {WORDS.theNightItIsWorked}
         </summary>
         {(
           ["nightAir", "nightWind", "duskWater", "iceShare", "heldWater", "waterFilm", "foamConductivity"] as const
@@ -86,7 +91,7 @@ function WindPick() {
   const wind = (Object.keys(WINDS) as (keyof typeof WINDS)[]).find((name) => WINDS[name] === mps) ?? "own";
   return (
     <Pick<Wind>
-      label="Wind"
+      label={WORDS.wind}
       value={wind}
       names={WIND_NAMES}
       onPick={(value) => value !== "own" && set({ kind: "rig" }, ["rules", "limits", "nightWind"], WINDS[value])}

@@ -15,6 +15,7 @@ import { listDumpLinesToJoin, listTanksBeside } from "@/core/tanks/dumpWays";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, workbench } from "@/store/workbench";
 import { describeDumpRun, describeSharedCoupling } from "@/words/dumpLines";
+import * as WORDS from "@/words/panels/tanks/dumpLines";
 import { describePort } from "@/words/ports";
 import { Group } from "../../fields/Group";
 import { PipePick } from "../../fields/PipePick";
@@ -55,18 +56,14 @@ function OutletLine({ tank, outlet }: { readonly tank: Tank; readonly outlet: Po
     look({ selection: null });
   };
   return (
-    <Group title="Dump line">
+    <Group title={WORDS.dumpLine}>
       <p className="pb-1 text-[13px] leading-snug text-faint">
         {describePort(tank, outlet, design)}:{" "}
-        {isLedOn
-          ? "a hose leads on from it: station Loop."
-          : isBoat
-            ? "on a boat it is led on by a hose, to a pump, a deck fitting or a skin fitting: station Loop."
-            : "the water is let go right there, under the rig."}
+        {isLedOn ? WORDS.aHoseLeadsOnFrom : isBoat ? WORDS.onABoatItIs : WORDS.theWaterIsLetGo}
       </p>
       {!isBoat && !isLedOn && (
         <Button onClick={lay}>
-          <Plus size={14} aria-hidden /> Lay a line to the side
+          <Plus size={14} aria-hidden /> {WORDS.layALineToThe}
         </Button>
       )}
     </Group>
@@ -95,14 +92,18 @@ function LineFields({ tank, outlet, design }: { readonly tank: Tank; readonly ou
       <DumpSection run={run} leastMmPerM={least ?? 0} units={units} />
       <p className="pb-1 text-[13px] leading-snug">{describeDumpRun(run, units)}</p>
       {beside && <p className="pb-1 text-[13px] leading-snug">{beside}</p>}
-      <TextField label="Name" value={line.name} onCommit={(value) => set(at, ["lines", line.id, "name"], value)} />
+      <TextField
+        label={WORDS.name}
+        value={line.name}
+        onCommit={(value) => set(at, ["lines", line.id, "name"], value)}
+      />
       {joinable.length > 0 && (
         <Pick
-          label="Ends"
+          label={WORDS.ends}
           value={line.to.kind === "wye" ? line.to.lineId : OWN_END}
           names={{
-            [OWN_END]: "At its own coupling",
-            ...Object.fromEntries(joinable.map(({ id, name }) => [id, `In ${name}, by a wye`])),
+            [OWN_END]: WORDS.atItsOwnCoupling,
+            ...Object.fromEntries(joinable.map(({ id, name }) => [id, WORDS.inByAWye(name)])),
           }}
           onPick={lead}
         />
@@ -111,14 +112,14 @@ function LineFields({ tank, outlet, design }: { readonly tank: Tank; readonly ou
       {(["outerMm", "innerMm"] as const).map((key) => (
         <NumberField
           key={key}
-          label={{ outerMm: "Outside diameter", innerMm: "Bore" }[key]}
+          label={{ outerMm: WORDS.outsideDiameter, innerMm: WORDS.bore }[key]}
           value={line.pipe[key]}
           quantity="length"
           onCommit={(value) => set(at, ["lines", line.id, "pipe", key], value)}
         />
       ))}
       <Tick
-        label="Valve at its end"
+        label={WORDS.valveAtItsEnd}
         value={line.endValve !== null}
         onPick={(isOn) =>
           set(at, ["lines", line.id, "endValve"], isOn ? { kind: "manual", boreMm: line.pipe.innerMm } : null)
@@ -126,7 +127,7 @@ function LineFields({ tank, outlet, design }: { readonly tank: Tank; readonly ou
       />
       {line.endValve && (
         <NumberField
-          label="Bore of that valve"
+          label={WORDS.boreOfThatValve}
           value={line.endValve.boreMm}
           quantity="length"
           onCommit={(value) => set(at, ["lines", line.id, "endValve", "boreMm"], value)}
@@ -139,7 +140,7 @@ function LineFields({ tank, outlet, design }: { readonly tank: Tank; readonly ou
         isFixed={isEnd}
       />
       <Button className="mt-1.5" onClick={() => apply(buildRemoveDumpLine(workbench.getState().history!.design, line))}>
-        <Trash2 size={14} aria-hidden /> Take {line.name} out
+        <Trash2 size={14} aria-hidden /> {WORDS.take} {line.name} {WORDS.out}
       </Button>
     </Group>
   );

@@ -1,5 +1,6 @@
 import { isAtLeast } from "@/core/quantity/tolerance";
 import type { DumpRun } from "@/core/tanks/dumpRun";
+import * as WORDS from "@/words/panels/tanks/dumpSection";
 import { formatQuantity, type Units } from "@/words/units";
 import { Hatches } from "../../drawing/Hatches";
 
@@ -36,7 +37,7 @@ export function DumpSection({ run, leastMmPerM, units }: Props) {
       viewBox={`0 0 ${SHEET.width} ${SHEET.height}`}
       className="my-1 w-full border border-rule bg-sheet"
       role="img"
-      aria-label={`${line.name} unrolled, standing as you dump`}
+      aria-label={WORDS.unrolledStandingAsYouDump(line.name)}
     >
       <Hatches id={hatch} />
       <rect
@@ -95,7 +96,7 @@ export function DumpSection({ run, leastMmPerM, units }: Props) {
       )}
       {ky / kx >= 1.5 && (
         <text x={SHEET.left} y={SHEET.height - 6} className="text-[12px]" fill="var(--faint)">
-          heights {Math.round(ky / kx)} times larger
+          {WORDS.heights} {Math.round(ky / kx)} {WORDS.timesLarger}
         </text>
       )}
     </svg>

@@ -1,4 +1,5 @@
 import type { Emptying } from "@/core/tanks/emptying";
+import * as WORDS from "@/words/panels/tanks/emptyingCurve";
 import { describeSeconds } from "@/words/pour";
 import { formatQuantity, type Units } from "@/words/units";
 import { Chart } from "../../charts/Chart";
@@ -11,10 +12,10 @@ export function EmptyingCurve({ run, units }: { readonly run: Emptying; readonly
   const litres = (value: number) => formatQuantity(value, "volume", units);
   return (
     <Chart
-      label={`Starts with ${litres(fullL)}, empty after ${describeSeconds(seconds)}`}
+      label={WORDS.startsWithEmptyAfter(litres(fullL), describeSeconds(seconds))}
       lines={[
         {
-          name: "Left in the tank",
+          name: WORDS.leftInTheTank,
           points: curve.map((p) => [p.second, p.litres]),
           ink: "water",
           isFilled: true,

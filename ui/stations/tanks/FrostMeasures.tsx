@@ -4,6 +4,7 @@ import { listFrostParts } from "@/core/frost/frostParts";
 import { lookUpValue } from "@/core/rules/lookUpLimit";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeDrainDown, describeFrostPart } from "@/words/frost";
+import * as WORDS from "@/words/panels/tanks/frostMeasures";
 import { formatQuantity } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { Said } from "../../kit/Said";
@@ -21,7 +22,7 @@ export function FrostMeasures() {
   return (
     <>
       {parts.length > 0 && (
-        <Group title="What freezes first">
+        <Group title={WORDS.whatFreezesFirst}>
           <ol data-testid="frost-parts">
             {parts.map((part) => (
               <li
@@ -36,12 +37,12 @@ export function FrostMeasures() {
             ))}
           </ol>
           <p className="pt-1 text-[12px] leading-snug text-faint">
-            Until it is at freezing point at {formatQuantity(airC, "temperature", units)}, bare in still air; wind is
-            quicker. <Said>Traps over the floor stay as warm as the room.</Said>
+            {WORDS.untilItIsAtFreezing} {formatQuantity(airC, "temperature", units)}
+            {WORDS.bareInStillAirWind} <Said>{WORDS.trapsOverTheFloorStay}</Said>
           </p>
         </Group>
       )}
-      <Group title="Drain down before frost">
+      <Group title={WORDS.drainDownBeforeFrost}>
         <ol className="list-decimal pl-4 text-[13px]" data-testid="drain-down">
           {steps.map((step) => (
             <li key={JSON.stringify(step)} className="py-0.5">

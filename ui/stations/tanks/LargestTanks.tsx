@@ -5,6 +5,7 @@ import { buildTankAt, type TankAim } from "@/core/tanks/largestTanks";
 import { FITTINGS_MM, type TankPlace } from "@/core/tanks/tankPlaces";
 import { useWorkbench } from "@/store/useWorkbench";
 import { change, previewEdit, tell, undo, workbench } from "@/store/workbench";
+import * as WORDS from "@/words/panels/tanks/largestTanks";
 import { formatLength, formatLengthFigure, formatQuantity, lengthUnit } from "@/words/units";
 import { ask } from "@/workers/client";
 import { Button } from "../../kit/Button";
@@ -29,11 +30,11 @@ export function LargestTanks() {
   const { search, look, stop } = useSearch((now, onProgress, signal) =>
     ask("largestTanks", { design: now, aim: { most, between } }, { onProgress, signal }),
   );
-  const things = { [ANY]: "Anywhere", ...Object.fromEntries(design.obstacles.map(({ id, name }) => [id, name])) };
-  const toEdit = (place: TankPlace) => buildTankAt(workbench.getState().history!.design, place, "Grey tank");
+  const things = { [ANY]: WORDS.anywhere, ...Object.fromEntries(design.obstacles.map(({ id, name }) => [id, name])) };
+  const toEdit = (place: TankPlace) => buildTankAt(workbench.getState().history!.design, place, WORDS.greyTank);
   const hang = (place: TankPlace) => {
     if (!change(toEdit(place)).ok) return;
-    tell("The tank is hung. It still wants a breather.", { action: { label: "Undo", run: undo } });
+    tell(WORDS.theTankIsHungIt, { action: { label: "Undo", run: undo } });
   };
   const places = search.status === "found" && search.design === design ? search.answer : null;
   const size = ({ lengthMm, widthMm, heightMm }: TankPlace) =>
@@ -41,24 +42,22 @@ export function LargestTanks() {
   return (
     <div className="pt-2" data-testid="largest">
       <Pick<TankAim["most"]>
-        label="What is wanted"
+        label={WORDS.whatIsWanted}
         value={most}
-        names={{ litres: "Most litres", length: "The longest" }}
+        names={{ litres: WORDS.mostLitres, length: WORDS.theLongest }}
         onPick={setMost}
       />
       {design.obstacles.length > 1 && (
         <>
-          <Pick label="Between" value={from} names={things} onPick={setFrom} />
-          <Pick label="and" value={to} names={things} onPick={setTo} />
+          <Pick label={WORDS.between} value={from} names={things} onPick={setFrom} />
+          <Pick label={WORDS.and} value={to} names={things} onPick={setTo} />
         </>
       )}
-      <SearchButton search={search} looking="Looking for room" onLook={look} onStop={stop}>
-        <Maximize size={14} aria-hidden /> Find the largest that fits
+      <SearchButton search={search} looking={WORDS.lookingForRoom} onLook={look} onStop={stop}>
+        <Maximize size={14} aria-hidden /> {WORDS.findTheLargestThatFits}
       </SearchButton>
       {places?.length === 0 && (
-        <p className="pt-1 text-[13px]">
-          {between ? "There is no room for a tank between them." : say("There is no room for a tank under the floor.")}
-        </p>
+        <p className="pt-1 text-[13px]">{between ? WORDS.thereIsNoRoomFor : say(WORDS.thereIsNoRoomFor2)}</p>
       )}
       <ul>
         {places?.map((place) => {
@@ -74,20 +73,20 @@ export function LargestTanks() {
                 }}
                 className="min-h-8 w-full py-1 text-left text-[13.5px] text-enamel underline decoration-dotted underline-offset-4 hover:bg-pick phone:min-h-11"
               >
-                {formatQuantity(place.litres, "volume", units)}, {size(place)} inside
-                {place.stepped ? ", with a step" : ""}
+                {formatQuantity(place.litres, "volume", units)}, {size(place)} {WORDS.inside}
+                {place.stepped ? WORDS.withAStep : ""}
               </button>
               {isShown && (
                 <p className="pb-1 text-[12.5px] text-faint">
-                  {formatLength(FITTINGS_MM, units)} at its front end are kept for bend and hose tail.{" "}
+                  {formatLength(FITTINGS_MM, units)} {WORDS.atItsFrontEndAre}{" "}
                   {place.below.length === 0
-                    ? "It drops straight down."
-                    : `To drop this tank, first remove: ${place.below.join(", ")}.`}
+                    ? WORDS.itDropsStraightDown
+                    : WORDS.toDropThisTankFirst(place.below.join(", "))}
                 </p>
               )}
               {isShown && (
                 <Button look="plate" className="mb-1.5" onClick={() => hang(place)}>
-                  Hang it here
+                  {WORDS.hangItHere}
                 </Button>
               )}
             </li>

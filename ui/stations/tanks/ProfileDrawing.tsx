@@ -3,6 +3,7 @@ import { type KeyboardEvent, useRef, useState } from "react";
 import type { Tank } from "@/core/design/plumbing";
 import { measureSignedArea, type Vec2 } from "@/core/geometry/polygon";
 import { useWorkbench } from "@/store/useWorkbench";
+import * as WORDS from "@/words/panels/tanks/profileDrawing";
 import { formatLengthFigure, formatQuantity } from "@/words/units";
 import { PointHandle } from "../../drawing/PointHandle";
 import { useEdits } from "../../fields/useEdits";
@@ -68,7 +69,7 @@ export function ProfileDrawing({ tank, profile }: { readonly tank: Tank; readonl
         ref={sheet}
         viewBox={`0 0 ${SIZE.width} ${SIZE.height}`}
         role="group"
-        aria-label="Profile of the tank"
+        aria-label={WORDS.profileOfTheTank}
         className="my-1.5 w-full touch-none bg-sheet"
         onDoubleClick={(event) => addCorner(toPlace(event))}
       >
@@ -84,7 +85,7 @@ export function ProfileDrawing({ tank, profile }: { readonly tank: Tank; readonl
             // biome-ignore lint/suspicious/noArrayIndexKey: corners are known by their place
             key={i}
             at={[x(p.u), y(p.v)]}
-            label={`Move corner ${i + 1} of the profile`}
+            label={WORDS.moveCornerOfTheProfile(i + 1)}
             text={`${formatLengthFigure(p.u, units)}, ${formatLengthFigure(p.v, units)}`}
             isAtEdge={p.u - left < 1}
             isTextBelow={y(p.v) > SIZE.height / 2}
@@ -100,8 +101,7 @@ export function ProfileDrawing({ tank, profile }: { readonly tank: Tank; readonl
         ))}
       </svg>
       <p className="text-[12px] leading-snug text-faint">
-        {formatQuantity(Math.abs(measureSignedArea(drawn)), "area", units)} of section. Pull a corner; double click a
-        wall for one more; Delete takes one out.
+        {formatQuantity(Math.abs(measureSignedArea(drawn)), "area", units)} {WORDS.ofSectionPullACorner}
       </p>
       {refusal && (
         <p role="alert" className="text-[12.5px] text-signal">

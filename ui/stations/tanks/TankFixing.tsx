@@ -18,6 +18,7 @@ import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeAssembly } from "@/words/assembly";
 import { CLASS_NAMES, FASTENER_NAMES, FIXING_NAMES, LOAD_NAMES } from "@/words/labels";
+import * as WORDS from "@/words/panels/tanks/tankFixing";
 import { formatQuantity } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
@@ -57,12 +58,12 @@ export function TankFixing({ tank }: { readonly tank: Tank }) {
     null,
   );
   return (
-    <Group title="Fixing">
+    <Group title={WORDS.fixing}>
       <Pick<FixingKind | "none">
-        label="Held by"
+        label={WORDS.heldBy}
         value={fixing?.kind ?? "none"}
         names={{
-          none: "Not worked out",
+          none: WORDS.notWorkedOut,
           ...(Object.fromEntries(FIXING_KINDS.map((k) => [k, say(FIXING_NAMES[k].name)])) as Record<
             FixingKind,
             string
@@ -74,50 +75,50 @@ export function TankFixing({ tank }: { readonly tank: Tank }) {
         <>
           <p className="text-[12px] leading-snug text-faint">{say(FIXING_NAMES[fixing.kind].plain)}</p>
           <Pick<Fastener>
-            label="Bolts sit in"
+            label={WORDS.boltsSitIn}
             value={fixing.fastener}
             names={FASTENER_NAMES}
             order={FASTENERS}
             onPick={(value) => set(at, path("fastener"), value)}
           />
           <NumberField
-            label="Bolts, class 8.8"
+            label={WORDS.boltsClass88}
             value={fixing.bolts}
             quantity="count"
             onCommit={(value) => (value === null ? null : apply(buildBoltCount(tank, value)))}
           />
           <BoltPattern tank={tank} fixing={fixing} cases={cases} />
           <Pick<BoltSize>
-            label="Of size"
+            label={WORDS.ofSize}
             value={fixing.size}
             names={Object.fromEntries(BOLT_SIZES.map((size) => [size, size])) as Record<BoltSize, string>}
             onPick={(value) => set(at, path("size"), value)}
           />
           {fixing.fastener === "through" && (
             <Tick
-              label="Plate behind each bolt"
+              label={WORDS.plateBehindEachBolt}
               value={fixing.hasPlate}
               onPick={(value) => set(at, path("hasPlate"), value)}
             />
           )}
           <NumberField
-            label="Rated against pulling out"
-            help="What one rivet nut, lug or screwed place bears, from its data sheet."
+            label={WORDS.ratedAgainstPullingOut}
+            help={WORDS.whatOneRivetNutLug}
             value={fixing.heldKN}
             quantity="force"
             clearable
             onCommit={(value) => set(at, path("heldKN"), value)}
           />
           <NumberField
-            label="Rated in shear"
-            help="The same sideways."
+            label={WORDS.ratedInShear}
+            help={WORDS.theSameSideways}
             value={fixing.heldShearKN}
             quantity="force"
             clearable
             onCommit={(value) => set(at, path("heldShearKN"), value)}
           />
           <NumberField
-            label="Safety factor on ratings"
+            label={WORDS.safetyFactorOnRatings}
             value={fixing.heldFactor}
             quantity="times"
             step={0.1}
@@ -125,8 +126,8 @@ export function TankFixing({ tank }: { readonly tank: Tank }) {
           />
           {fixing.kind === "straps" && (
             <NumberField
-              label="One strap or J-bolt bears"
-              help="From its data sheet. Each hangs on two of the bolts."
+              label={WORDS.oneStrapOrJBolt}
+              help={WORDS.fromItsDataSheetEach}
               value={fixing.strapKN}
               quantity="force"
               clearable
@@ -135,14 +136,14 @@ export function TankFixing({ tank }: { readonly tank: Tank }) {
           )}
           {fixing.kind === "straps" && (
             <Tick
-              label="End stop before and behind"
+              label={WORDS.endStopBeforeAndBehind}
               value={fixing.hasEndStop}
               onPick={(value) => set(at, path("hasEndStop"), value)}
             />
           )}
           {!isAfloat && (
             <Pick<CrashClass>
-              label="Crash as for a"
+              label={WORDS.crashAsForA}
               value={rig.crashClass}
               names={CLASS_NAMES}
               order={CRASH_CLASSES}
@@ -150,13 +151,13 @@ export function TankFixing({ tank }: { readonly tank: Tank }) {
             />
           )}
           {cases ? (
-            <table className="mt-1 w-full text-[13px]" aria-label="What each load takes of the fixing">
+            <table className="mt-1 w-full text-[13px]" aria-label={WORDS.whatEachLoadTakesOf}>
               <thead className="text-faint">
                 <tr>
-                  <th className="text-left font-normal">full tank</th>
-                  <th className="pl-2 text-right font-normal">shear</th>
-                  <th className="pl-2 text-right font-normal">pull</th>
-                  <th className="pl-2 text-right font-normal">takes</th>
+                  <th className="text-left font-normal">{WORDS.fullTank}</th>
+                  <th className="pl-2 text-right font-normal">{WORDS.shear}</th>
+                  <th className="pl-2 text-right font-normal">{WORDS.pull}</th>
+                  <th className="pl-2 text-right font-normal">{WORDS.takes}</th>
                 </tr>
               </thead>
               <tbody className="figures text-[15px]">
@@ -169,23 +170,18 @@ export function TankFixing({ tank }: { readonly tank: Tank }) {
                     <td className="pl-2 text-right">{formatQuantity(tensionKN, "force", units)}</td>
                     <td className={`pl-2 text-right ${utilisation > 1 ? "text-signal" : ""}`}>
                       {formatQuantity(utilisation, "ratio", units)}
-                      {weakest === "held" ? " of what they sit in" : weakest === "strap" ? " of a strap" : ""}
+                      {weakest === "held" ? WORDS.ofWhatTheySitIn : weakest === "strap" ? WORDS.ofAStrap : ""}
                     </td>
                   </tr>
                 ))}
               </tbody>
             </table>
           ) : (
-            <p className="text-[13px] text-signal">
-              All bolts stand in one line: nothing holds the tank across it. Spread them.
-            </p>
+            <p className="text-[13px] text-signal">{WORDS.allBoltsStandInOne}</p>
           )}
           {worst && <WorstLoad tank={tank} worst={worst} />}
           <p className="pt-1 text-[12px] leading-snug text-faint">
-            On the bolt that bears most, where each bolt stands: weight, push and the turning over with it, all at once.{" "}
-            {isAfloat
-              ? "The loads of a seaway are common practice, no published figures: have it looked at by a surveyor."
-              : "Have a fixing that must bear a crash looked at by someone licensed to."}
+            {WORDS.onTheBoltThatBears} {isAfloat ? WORDS.theLoadsOfASeaway : WORDS.haveAFixingThatMust}
           </p>
         </>
       )}
@@ -201,24 +197,20 @@ function WorstLoad({ tank, worst }: { readonly tank: Tank; readonly worst: Fixin
   const share = (value: number) => formatQuantity(value, "ratio", units);
   return (
     <p className="text-[13px] text-faint">
-      {LOAD_NAMES[worst.load.id]} takes{" "}
-      <Figure working={toWorkingId("boltUse", at)} label="What the worst load takes of a bolt" className="text-ink">
+      {LOAD_NAMES[worst.load.id]} {WORDS.takes}{" "}
+      <Figure working={toWorkingId("boltUse", at)} label={WORDS.whatTheWorstLoadTakes} className="text-ink">
         {share(worst.ofBolt)}
       </Figure>{" "}
-      of a bolt
+      {WORDS.ofABolt}
       {worst.ofHeld === null ? (
-        "; what it sits in has no rating yet."
+        WORDS.whatItSitsInHas
       ) : (
         <>
-          {" and "}
-          <Figure
-            working={toWorkingId("heldUse", at)}
-            label="What the worst load takes of what a bolt sits in"
-            className="text-ink"
-          >
+          {WORDS.and}
+          <Figure working={toWorkingId("heldUse", at)} label={WORDS.whatTheWorstLoadTakes2} className="text-ink">
             {share(worst.ofHeld)}
           </Figure>
-          {" of what it sits in."}
+          {WORDS.ofWhatItSitsIn}
         </>
       )}
     </p>
@@ -233,7 +225,7 @@ function HangingOrder({ tank }: { readonly tank: Tank }) {
   return (
     <details className="pt-1.5 text-[13px]">
       <summary className="cursor-pointer text-enamel underline decoration-dotted underline-offset-4">
-        {`In what order it goes ${design.rig.kind === "boat" || tank.atMm.z >= 0 ? "in" : "up"}`}
+        {WORDS.inWhatOrderItGoes(design.rig.kind === "boat" || tank.atMm.z >= 0 ? "in" : "up")}
       </summary>
       <ol className="list-decimal pt-1 pl-4">
         {listAssembly(tank, tank.atMm.z >= 0 ? 1_000 : roomOverMm).map((step) => (

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { listPumpsOn } from "@/core/air/pumpOut";
 import type { LinkKind, Tank } from "@/core/design/plumbing";
 import { useWorkbench } from "@/store/useWorkbench";
+import * as WORDS from "@/words/panels/tanks/tankLink";
 import { useEdits } from "../../fields/useEdits";
 import { Pick } from "../../kit/Pick";
 
@@ -14,10 +15,10 @@ export function TankLink({ tank }: { readonly tank: Tank }) {
   const [refusal, setRefusal] = useState<string | null>(null);
   const others = tanks.filter(({ id, holds }) => id !== tank.id && holds === tank.holds);
   if (others.length === 0 && !tank.link) return null;
-  const names: Record<string, string> = { none: "By itself" };
+  const names: Record<string, string> = { none: WORDS.byItself };
   for (const { id, name } of others) {
-    names[`communicating:${id}`] = `Level with ${name}`;
-    names[`pumped:${id}`] = `Pumped into ${name}`;
+    names[`communicating:${id}`] = WORDS.levelWith(name);
+    names[`pumped:${id}`] = WORDS.pumpedInto(name);
   }
   const pick = (value: string) => {
     const [kind, toTank] = value.split(":");
@@ -27,21 +28,16 @@ export function TankLink({ tank }: { readonly tank: Tank }) {
   return (
     <>
       <Pick<string>
-        label="Goes on"
+        label={WORDS.goesOn}
         value={tank.link ? `${tank.link.kind}:${tank.link.toTank}` : "none"}
         names={names}
         onPick={pick}
       />
       {tank.link?.kind === "communicating" && (
-        <p className="text-[12px] leading-snug text-faint">
-          A pipe joins them at the bottom: one water line, and the first opening of either decides when both are full.
-        </p>
+        <p className="text-[12px] leading-snug text-faint">{WORDS.aPipeJoinsThemAt}</p>
       )}
       {tank.link?.kind === "pumped" && listPumpsOn(design, tank.id).length === 0 && (
-        <p className="text-[12px] leading-snug text-faint">
-          No pump is laid for it yet. Until one stands at Loop with its hose, its pull on this tank's air and traps is
-          not counted.
-        </p>
+        <p className="text-[12px] leading-snug text-faint">{WORDS.noPumpIsLaidFor}</p>
       )}
       {refusal && (
         <p role="alert" className="text-[12.5px] text-signal">

@@ -7,6 +7,7 @@ import { FACES, type Face, findFace } from "@/core/templates/tankFaces";
 import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
 import { PLAIN_WORDS, PORT_NAMES, THREAD_NAMES } from "@/words/labels";
+import * as WORDS from "@/words/panels/tanks/tankPorts";
 import { describePort, nameSide } from "@/words/ports";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
@@ -19,7 +20,7 @@ export function TankPorts({ tank }: { readonly tank: Tank }) {
   const { apply } = useEdits();
   return (
     <>
-      <Group title="Ports">
+      <Group title={WORDS.ports}>
         <div className="flex flex-wrap gap-1.5">
           {ADDED_PORTS.map((kind) => (
             <Button key={kind} onClick={() => apply(buildAddPort(workbench.getState().history!.design, tank, kind))}>
@@ -27,9 +28,7 @@ export function TankPorts({ tank }: { readonly tank: Tank }) {
             </Button>
           ))}
         </div>
-        <p className="pt-1 text-[12px] leading-snug text-faint">
-          Everything that goes into the tank, and what lets it out. A breather brings its port along.
-        </p>
+        <p className="pt-1 text-[12px] leading-snug text-faint">{WORDS.everythingThatGoesIntoThe}</p>
       </Group>
       {tank.ports.map((port) => (
         <PortFields key={port.id} tank={tank} port={port} />
@@ -38,13 +37,13 @@ export function TankPorts({ tank }: { readonly tank: Tank }) {
   );
 }
 
-const AXES = { x: "From the tank's rear", y: "From its right side" } as const;
+const AXES = { x: WORDS.fromTheTanksRear, y: WORDS.fromItsRightSide } as const;
 
 type ValveChoice = Valve["kind"] | "none";
 const VALVE_NAMES: Readonly<Record<ValveChoice, string>> = {
-  none: "Not chosen yet",
-  manual: "By hand",
-  electric: "Electric",
+  none: WORDS.notChosenYet,
+  manual: WORDS.byHand,
+  electric: WORDS.electric,
 };
 
 // In which side, said and chosen as a builder says it; the figures below are for the tape.
@@ -58,7 +57,7 @@ function PortPlace({ tank, port }: { readonly tank: Tank; readonly port: Port })
   >;
   return (
     <Pick<Face>
-      label="Sits in its"
+      label={WORDS.sitsInIts}
       value={face}
       names={names}
       onPick={(side) => apply(buildPortToSide(tank, port, side))}
@@ -78,7 +77,7 @@ function PortFields({ tank, port }: { readonly tank: Tank; readonly port: Port }
     <Group title={describePort(tank, port, design)}>
       <PortPlace tank={tank} port={port} />
       <NumberField
-        label="Bore"
+        label={WORDS.bore}
         value={port.boreMm}
         quantity="length"
         onCommit={(value) => apply(buildPortBore(tank, port, value))}
@@ -93,22 +92,22 @@ function PortFields({ tank, port }: { readonly tank: Tank; readonly port: Port }
         />
       ))}
       <NumberField
-        label="Invert over its bottom"
+        label={WORDS.invertOverItsBottom}
         help={PLAIN_WORDS.invert}
         value={port.atMm.z}
         quantity="length"
         onCommit={(value) => write("atMm.z", value)}
       />
       <Pick<Thread | "none">
-        label="Thread"
+        label={WORDS.thread}
         value={port.thread ?? "none"}
         names={THREAD_NAMES}
         order={["none", ...THREADS]}
         onPick={(value) => write("thread", value === "none" ? null : value)}
       />
       <NumberField
-        label="Stands out from the wall"
-        help="How far bend, valve or hose tail reach out. It is drawn, and held against what is in the way."
+        label={WORDS.standsOutFromTheWall}
+        help={WORDS.howFarBendValveOr}
         value={port.fittingMm}
         quantity="length"
         onCommit={(value) => write("fittingMm", value ?? 0)}
@@ -116,14 +115,14 @@ function PortFields({ tank, port }: { readonly tank: Tank; readonly port: Port }
       {port.kind === "outlet" && (
         <>
           <Pick<ValveChoice>
-            label="Dump valve"
+            label={WORDS.dumpValve}
             value={valve?.kind ?? "none"}
             names={VALVE_NAMES}
             onPick={(kind) => write("valve", kind === "none" ? null : { kind, boreMm: valve?.boreMm ?? port.boreMm })}
           />
           {valve && (
             <NumberField
-              label="Bore of the valve"
+              label={WORDS.boreOfTheValve}
               value={valve.boreMm}
               quantity="length"
               onCommit={(value) => write("valve.boreMm", value)}
@@ -133,7 +132,7 @@ function PortFields({ tank, port }: { readonly tank: Tank; readonly port: Port }
       )}
       {removal && (
         <Button className="mt-1" onClick={() => apply(removal)}>
-          <Trash2 size={14} aria-hidden /> Take this {PORT_NAMES[port.kind].toLowerCase()} out
+          <Trash2 size={14} aria-hidden /> {WORDS.takeThis} {PORT_NAMES[port.kind].toLowerCase()} {WORDS.out}
         </Button>
       )}
     </Group>

@@ -12,6 +12,7 @@ import {
   type TankShape,
 } from "@/core/edits/tankEdits";
 import { MATERIAL_NAMES, SHAPE_NAMES } from "@/words/labels";
+import * as WORDS from "@/words/panels/tanks/tankShapeFields";
 import { useEdits } from "../../fields/useEdits";
 import { Button } from "../../kit/Button";
 import { NumberField } from "../../kit/NumberField";
@@ -19,7 +20,11 @@ import { Pick } from "../../kit/Pick";
 import { useSay } from "../../kit/useSay";
 import { ProfileDrawing } from "./ProfileDrawing";
 
-const AXIS_NAMES: Readonly<Record<TankAxis, string>> = { x: "Along the rig", y: "Across the rig", z: "Upright" };
+const AXIS_NAMES: Readonly<Record<TankAxis, string>> = {
+  x: WORDS.alongTheRig,
+  y: WORDS.acrossTheRig,
+  z: WORDS.upright,
+};
 
 /** What a tank is like: its shape and inside measures, corner by corner where it has a profile, its wall and lagging. */
 export function TankShapeFields({ tank }: { readonly tank: Tank }) {
@@ -31,7 +36,7 @@ export function TankShapeFields({ tank }: { readonly tank: Tank }) {
   return (
     <>
       <Pick<TankShape>
-        label="Shape"
+        label={WORDS.shape}
         value={findShape(tank)}
         names={SHAPE_NAMES}
         order={TANK_SHAPES}
@@ -44,7 +49,7 @@ export function TankShapeFields({ tank }: { readonly tank: Tank }) {
         (["lengthMm", "widthMm", "heightMm"] as const).map((key) => (
           <NumberField
             key={key}
-            label={{ lengthMm: "Inside, length", widthMm: "Inside, width", heightMm: "Inside, height" }[key]}
+            label={{ lengthMm: WORDS.insideLength, widthMm: WORDS.insideWidth, heightMm: WORDS.insideHeight }[key]}
             value={solid[key]}
             quantity="length"
             onCommit={(value) => apply(buildResize(tank, { [key]: value ?? 0 }))}
@@ -52,7 +57,7 @@ export function TankShapeFields({ tank }: { readonly tank: Tank }) {
         ))
       ) : (
         <NumberField
-          label="Length along its axis"
+          label={WORDS.lengthAlongItsAxis}
           value={solid.lengthMm}
           quantity="length"
           onCommit={(value) => set(at, path("solid", "lengthMm"), value)}
@@ -60,7 +65,7 @@ export function TankShapeFields({ tank }: { readonly tank: Tank }) {
       )}
       {solid.shape === "cylinder" && (
         <NumberField
-          label="Inside, diameter"
+          label={WORDS.insideDiameter}
           value={solid.diameterMm}
           quantity="length"
           onCommit={(value) => set(at, path("solid", "diameterMm"), value)}
@@ -69,7 +74,7 @@ export function TankShapeFields({ tank }: { readonly tank: Tank }) {
       {solid.shape === "prism" && (
         <>
           <Pick<TankAxis>
-            label="The profile runs"
+            label={WORDS.theProfileRuns}
             value={solid.axis}
             names={{ x: say(AXIS_NAMES.x), y: say(AXIS_NAMES.y), z: AXIS_NAMES.z }}
             order={TANK_AXES}
@@ -83,20 +88,20 @@ export function TankShapeFields({ tank }: { readonly tank: Tank }) {
         </>
       )}
       <NumberField
-        label="Wall"
+        label={WORDS.wall}
         value={tank.wallMm}
         quantity="length"
         onCommit={(value) => set(at, path("wallMm"), value)}
       />
       <Pick<Material>
-        label="Made of"
+        label={WORDS.madeOf}
         value={tank.material}
         names={MATERIAL_NAMES}
         order={MATERIALS}
         onPick={(value) => set(at, path("material"), value)}
       />
       <NumberField
-        label="Lagged with foam of"
+        label={WORDS.laggedWithFoamOf}
         value={tank.insulationMm}
         quantity="length"
         onCommit={(value) => set(at, path("insulationMm"), value)}
@@ -122,19 +127,19 @@ function ProfileFields({ tank, profile }: { readonly tank: Tank; readonly profil
         {(["u", "v"] as const).map((key) => (
           <NumberField
             key={key}
-            label={`Corner ${i + 1}, ${key === "u" ? "across" : "up"}`}
+            label={WORDS.corner(i + 1, key === "u" ? "across" : "up")}
             value={corner[key]}
             quantity="length"
             onCommit={(value) => set(at, [...list, i, key], value)}
           />
         ))}
       </div>
-      <Button look="bare" aria-label={`A corner after corner ${i + 1}`} onClick={() => insertAfter(i)}>
+      <Button look="bare" aria-label={WORDS.aCornerAfterCorner(i + 1)} onClick={() => insertAfter(i)}>
         <Plus size={14} aria-hidden />
       </Button>
       <Button
         look="bare"
-        aria-label={`Take corner ${i + 1} out`}
+        aria-label={WORDS.takeCornerOut(i + 1)}
         disabled={profile.length <= 3}
         onClick={() => remove(at, [...list, i])}
       >

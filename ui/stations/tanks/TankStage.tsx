@@ -12,6 +12,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
 import { describeAttitude } from "@/words/attitudes";
 import { PORT_NAMES } from "@/words/labels";
+import * as WORDS from "@/words/panels/tanks/tankStage";
 import { describePort } from "@/words/ports";
 import { formatLength, formatQuantity, type Units } from "@/words/units";
 import { DrawingTools, TOOLS_CORNER } from "../../drawing/DrawingTools";
@@ -33,7 +34,7 @@ import { StageHeader } from "../StageHeader";
 const PAD = { left: 130, right: 150, top: 48, bottom: 34 };
 const GAUGE_PX = { width: 26, right: 58 };
 
-const SIDE_NAMES: Readonly<Record<TankSide, string>> = { x: "Along the rig", y: "Across the rig" };
+const SIDE_NAMES: Readonly<Record<TankSide, string>> = { x: WORDS.alongTheRig, y: WORDS.acrossTheRig };
 
 /** The chosen tank, large, as it stands: its water, every port at its height, what stays behind, and what its gauge tells. */
 export function TankStage() {
@@ -42,8 +43,8 @@ export function TankStage() {
   if (!design) return null;
   if (!tank) {
     return (
-      <section aria-label="The tank" className="flex flex-1 items-center justify-center bg-sheet p-8">
-        <p>No tank yet. Hang one at the right; the largest that fits the free space can be looked for there too.</p>
+      <section aria-label={WORDS.theTank} className="flex flex-1 items-center justify-center bg-sheet p-8">
+        <p>{WORDS.noTankYetHangOne}</p>
       </section>
     );
   }
@@ -82,13 +83,13 @@ function TankSheet({ tank }: { readonly tank: Tank }) {
   }, [bounds, width, height, zoom]);
   const litresText = (l: number) => formatQuantity(l, "volume", units);
   return (
-    <section aria-label="The tank" className="flex min-h-0 flex-1 flex-col bg-sheet">
+    <section aria-label={WORDS.theTank} className="flex min-h-0 flex-1 flex-col bg-sheet">
       <StageHeader
         title={tank.name}
         choice={
           design.tanks.length > 1 ? (
             <StagePick
-              label="Tank shown"
+              label={WORDS.tankShown}
               value={tank.id}
               options={design.tanks}
               onPick={(tankId) => look({ tankId })}
@@ -98,19 +99,25 @@ function TankSheet({ tank }: { readonly tank: Tank }) {
         text={
           result && (
             <>
-              {isLevel(attitude) ? "Standing level" : `Standing ${describeAttitude(attitude, design.rig.kind)}`} it
-              takes{" "}
+              {isLevel(attitude) ? WORDS.standingLevel : WORDS.standing(describeAttitude(attitude, design.rig.kind))}{" "}
+              {WORDS.itTakes}{" "}
               <Figure
                 working={toWorkingId("tankFull", { kind: "tank", id: tank.id }, "here")}
-                label="Full as it stands"
+                label={WORDS.fullAsItStands}
                 className="font-semibold"
               >
                 {litresText(result.here.litres)}
               </Figure>
               {result.undrawnL ? (
-                <>; {litresText(result.undrawnL.here)} of it lies too low to be drawn</>
+                <>
+                  ; {litresText(result.undrawnL.here)} {WORDS.ofItLiesTooLow}
+                </>
               ) : (
-                result.leftL !== null && <>; {litresText(result.leftL)} stays behind when it is dumped</>
+                result.leftL !== null && (
+                  <>
+                    ; {litresText(result.leftL)} {WORDS.staysBehindWhenItIs}
+                  </>
+                )
               )}
               .
             </>
@@ -122,7 +129,7 @@ function TankSheet({ tank }: { readonly tank: Tank }) {
           ref={frame.ref}
           className="drawing absolute inset-0 size-full"
           role="group"
-          aria-label={`${tank.name} in section, ${say(SIDE_NAMES[axis]).toLowerCase()}`}
+          aria-label={WORDS.inSection(tank.name, say(SIDE_NAMES[axis]).toLowerCase())}
         >
           <Paper />
           <Hatches id={hatch} />
@@ -144,7 +151,7 @@ function TankSheet({ tank }: { readonly tank: Tank }) {
                   <Handle
                     key={port.id}
                     part={{ kind: "port", tankId: tank.id, id: port.id }}
-                    label={`Move ${describePort(tank, port, design)} in the tank`}
+                    label={WORDS.moveInTheTank(describePort(tank, port, design))}
                     at={[view.x(at.s), toMiddleY(tank, at, view)]}
                     pxPerMm={{ x: view.kx, y: view.ky }}
                     toShift={(_, pull: Pull) => unprojectTankPull(axis, attitude, pull.across, pull.up)}
@@ -196,13 +203,13 @@ function Body({ tank, section, view, hatch, units, fullL }: BodyProps) {
         <>
           <Stroke points={across(section.leftH)} stroke="var(--warn)" strokeWidth={1.4} strokeDasharray="2 4" />
           <HaloText x={view.x(left) + 8} y={view.y(section.leftH) - 5}>
-            Stays behind
+            {WORDS.staysBehind}
           </HaloText>
         </>
       )}
       <Stroke points={across(section.fullH)} stroke="var(--signal)" strokeWidth={1.6} strokeDasharray="7 4" />
       <HaloText x={view.x(right) - 8} y={view.y(section.fullH) - 6} anchor="end" tone="signal">
-        {`full ${formatQuantity(fullL, "volume", units)}`}
+        {WORDS.full(formatQuantity(fullL, "volume", units))}
       </HaloText>
     </g>
   );
@@ -262,9 +269,12 @@ function Ports({ tank, axis, section, view, units }: Omit<BodyProps, "hatch" | "
               </>
             )}
             <title>
-              {`${PORT_NAMES[port.kind]} of ${tank.name}: ${formatLength(port.overMm, units)} over the lowest point${
-                port.atL === null ? "" : `, wet from ${formatQuantity(port.atL, "volume", units)}`
-              }`}
+              {WORDS.ofOverTheLowestPoint(
+                PORT_NAMES[port.kind],
+                tank.name,
+                formatLength(port.overMm, units),
+                port.atL === null ? "" : `, wet from ${formatQuantity(port.atL, "volume", units)}`,
+              )}
             </title>
           </g>
         );
@@ -343,7 +353,7 @@ function Gauge({ tank, section, view, units, litres }: GaugeProps) {
         strokeWidth={2.4}
       />
       <HaloText x={x + GAUGE_PX.width} y={top - 20} anchor="end" tone="ink">
-        {`Gauge ${formatQuantity(section.shownL, "volume", units)}`}
+        {WORDS.gauge(formatQuantity(section.shownL, "volume", units))}
       </HaloText>
       <HaloText
         x={x + GAUGE_PX.width}
@@ -351,7 +361,7 @@ function Gauge({ tank, section, view, units, litres }: GaugeProps) {
         anchor="end"
         tone={Math.abs(out) > 0.1 * capacity ? "signal" : "faint"}
       >
-        {`true ${formatQuantity(litres, "volume", units)}`}
+        {WORDS.trueIt(formatQuantity(litres, "volume", units))}
       </HaloText>
     </g>
   );

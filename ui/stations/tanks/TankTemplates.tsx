@@ -6,6 +6,7 @@ import { FACES, type Face, type FaceDrawing, listTankFaces } from "@/core/templa
 import { MOST_PAGES, type Paper, tileSheet } from "@/core/templates/tileSheet";
 import { useWorkbench } from "@/store/useWorkbench";
 import { tell } from "@/store/workbench";
+import * as WORDS from "@/words/panels/tanks/tankTemplates";
 import { describeHole, describeOrder, FACE_NAMES } from "@/words/templates";
 import { formatLength } from "@/words/units";
 import { Group } from "../../fields/Group";
@@ -25,8 +26,7 @@ export function TankTemplates({ tank }: { readonly tank: Tank }) {
   const drawing = faces.find((one) => one.face === face)!;
   const { tiles, isLying } = tileSheet(drawing, paper);
   const file = (what: string) => `${tank.id}-${what}`;
-  const make = (run: () => Promise<void>) =>
-    void run().catch(() => tell("The file could not be made. Reload the page and try again.", { tone: "warning" }));
+  const make = (run: () => Promise<void>) => void run().catch(() => tell(WORDS.theFileCouldNotBe, { tone: "warning" }));
   // null while none is written
   const [share, setShare] = useState<number | null>(null);
   const stopped = useRef(false);
@@ -65,54 +65,52 @@ export function TankTemplates({ tank }: { readonly tank: Tank }) {
     handOut(file("faces.dxf"), writeDxf(faces, units), "image/vnd.dxf");
   };
   return (
-    <Group title="Templates and order">
-      <Pick label="Side, from outside" value={face} names={FACE_NAMES} order={FACES} onPick={setFace} />
+    <Group title={WORDS.templatesAndOrder}>
+      <Pick label={WORDS.sideFromOutside} value={face} names={FACE_NAMES} order={FACES} onPick={setFace} />
       <FacePicture drawing={drawing} />
       <p className="text-[12.5px] text-faint">
-        Outside {formatLength(drawing.widthMm, units)} × {formatLength(drawing.heightMm, units)}
+        {WORDS.outside} {formatLength(drawing.widthMm, units)} × {formatLength(drawing.heightMm, units)}
         {drawing.holes.length === 0
-          ? ", no hole in it."
+          ? WORDS.noHoleInIt
           : `, ${drawing.holes.map((hole) => describeHole(hole, units)).join(", ")}.`}
-        {drawing.holes.some(({ behindMm }) => behindMm > 1) &&
-          " A hole stands back from this side: on the slope it is longer than drawn."}
+        {drawing.holes.some(({ behindMm }) => behindMm > 1) && WORDS.aHoleStandsBackFrom}
       </p>
       <LateStepHold stepId={`fitTankPorts:${tank.id}`} />
-      <Pick label="Paper" value={paper} names={PAPER_NAMES} onPick={setPaper} />
+      <Pick label={WORDS.paper} value={paper} names={PAPER_NAMES} onPick={setPaper} />
       <div className="flex flex-wrap gap-1.5 pt-1">
         {share !== null ? (
           <span className="flex w-full items-center gap-2 text-[13px]" role="status">
-            <progress value={share} max={1} aria-label="Writing the pages" className="h-1.5 flex-1 accent-enamel" />
+            <progress value={share} max={1} aria-label={WORDS.writingThePages} className="h-1.5 flex-1 accent-enamel" />
             <Button
               onClick={() => {
                 stopped.current = true;
               }}
             >
-              Stop
+              {WORDS.stop}
             </Button>
           </span>
         ) : tiles.length > MOST_PAGES ? (
           <p className="text-[13px]">
-            In full size it takes {tiles.length} pages: too many to glue. Take the SVG or DXF to a print shop.
+            {WORDS.inFullSizeItTakes} {tiles.length} {WORDS.pagesTooManyToGlue}
           </p>
         ) : (
           <Button onClick={() => make(() => givePdf().finally(() => setShare(null)))}>
-            <Download size={14} aria-hidden /> Full-size PDF, {tiles.length} {tiles.length === 1 ? "page" : "pages"}
-            {isLying ? " lying" : ""}
+            <Download size={14} aria-hidden /> {WORDS.fullSizePdf} {tiles.length}{" "}
+            {tiles.length === 1 ? WORDS.page : WORDS.pages}
+            {isLying ? WORDS.lying : ""}
           </Button>
         )}
         <Button onClick={() => make(giveSvg)}>
-          <Download size={14} aria-hidden /> All sides, SVG
+          <Download size={14} aria-hidden /> {WORDS.allSidesSvg}
         </Button>
         <Button onClick={() => make(giveDxf)}>
-          <Download size={14} aria-hidden /> All sides, DXF
+          <Download size={14} aria-hidden /> {WORDS.allSidesDxf}
         </Button>
         <Button onClick={() => make(giveOrder)}>
-          <Download size={14} aria-hidden /> Order sheet, PDF
+          <Download size={14} aria-hidden /> {WORDS.orderSheetPdf}
         </Button>
       </div>
-      <p className="pt-1 text-[12px] leading-snug text-faint">
-        Print at 100 %, not fitted to the page, and measure the ruler at the foot before you cut.
-      </p>
+      <p className="pt-1 text-[12px] leading-snug text-faint">{WORDS.printAt100NotFitted}</p>
     </Group>
   );
 }
@@ -126,7 +124,7 @@ function FacePicture({ drawing }: { readonly drawing: FaceDrawing }) {
     <svg
       viewBox={`0 0 ${widthMm} ${heightMm}`}
       role="img"
-      aria-label={`${FACE_NAMES[face]} of the tank with its holes`}
+      aria-label={WORDS.ofTheTankWithIts(FACE_NAMES[face])}
       className="my-1.5 max-h-[180px] w-full overflow-visible bg-sheet p-2"
     >
       <path d={toPath(outside)} strokeWidth={1.6} {...line} />

@@ -12,6 +12,7 @@ import { computeSenderError, findBestPlace } from "@/core/tanks/senders";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeAttitude } from "@/words/attitudes";
 import { SENDER_NAMES } from "@/words/labels";
+import * as WORDS from "@/words/panels/tanks/tankUse";
 import { describeSeconds } from "@/words/pour";
 import { formatLength, formatLengthFigure, formatParts, formatQuantity, lengthUnit } from "@/words/units";
 import { Chart } from "../../charts/Chart";
@@ -60,20 +61,28 @@ function DipChart({ tank }: { readonly tank: Tank }) {
   const litres = (value: number) => formatParts(value, "volume", units).figure;
   return (
     <Group
-      title="Dip stick, in its middle"
+      title={WORDS.dipStickInItsMiddle}
       aside={
         <Button onClick={(event) => printGroup(event.currentTarget)}>
-          <Printer size={14} aria-hidden /> Print
+          <Printer size={14} aria-hidden /> {WORDS.print}
         </Button>
       }
     >
       <table className="w-full text-[13px]">
-        <caption className="hidden pb-2 text-left print:table-caption">Dip chart of {tank.name}</caption>
+        <caption className="hidden pb-2 text-left print:table-caption">
+          {WORDS.dipChartOf} {tank.name}
+        </caption>
         <thead className="text-faint">
           <tr>
-            <th className="text-left font-normal">deep, {lengthUnit(units)}</th>
-            <th className="text-right font-normal">level, {unit}</th>
-            <th className="text-right font-normal">as it stands, {unit}</th>
+            <th className="text-left font-normal">
+              {WORDS.deep} {lengthUnit(units)}
+            </th>
+            <th className="text-right font-normal">
+              {WORDS.level} {unit}
+            </th>
+            <th className="text-right font-normal">
+              {WORDS.asItStands} {unit}
+            </th>
           </tr>
         </thead>
         <tbody className="figures text-[15px]">
@@ -87,7 +96,7 @@ function DipChart({ tank }: { readonly tank: Tank }) {
         </tbody>
       </table>
       <Chart
-        label={`Litres against depth in ${tank.name}, level and as it stands`}
+        label={WORDS.litresAgainstDepthInLevel(tank.name)}
         lines={[
           {
             name: "Level",
@@ -96,7 +105,7 @@ function DipChart({ tank }: { readonly tank: Tank }) {
             format: (value) => formatQuantity(value, "volume", units),
           },
           {
-            name: "As it stands",
+            name: WORDS.asItStands2,
             points: here.map((dip) => [dip.depthMm - min.z, dip.litres]),
             ink: "enamel",
             isDashed: true,
@@ -106,7 +115,7 @@ function DipChart({ tank }: { readonly tank: Tank }) {
         formatX={(depth) => formatLength(depth, units)}
       />
       <p className="pt-1 text-[12px] leading-snug text-faint">
-        Inside, from the bottom up; dashed: as it stands: {describeAttitude(attitude, kind)}.
+        {WORDS.insideFromTheBottomUp} {describeAttitude(attitude, kind)}.
       </p>
     </Group>
   );
@@ -156,12 +165,12 @@ function GaugeFields({ tank }: { readonly tank: Tank }) {
       />
     );
   return (
-    <Group title="Gauge">
+    <Group title={WORDS.gauge}>
       <Pick<SenderKind | "none">
-        label="Kind"
+        label={WORDS.kind}
         value={sender?.kind ?? "none"}
         names={{
-          none: "None: dip it",
+          none: WORDS.noneDipIt,
           ...(Object.fromEntries(SENDER_KINDS.map((k) => [k, SENDER_NAMES[k].name])) as Record<SenderKind, string>),
         }}
         onPick={(kind) => set(at, path(), kind === "none" ? null : sender ? { ...sender, kind } : toNew(tank, kind))}
@@ -169,20 +178,21 @@ function GaugeFields({ tank }: { readonly tank: Tank }) {
       {sender && error && (
         <>
           <p className="text-[12px] leading-snug text-faint">{SENDER_NAMES[sender.kind].plain}</p>
-          {field("xMm", "From the tank's rear")}
-          {field("yMm", "From its right side")}
-          {field("lowMm", "Tells from")}
-          {field("highMm", "Tells up to")}
+          {field("xMm", WORDS.fromTheTanksRear)}
+          {field("yMm", WORDS.fromItsRightSide)}
+          {field("lowMm", WORDS.tellsFrom)}
+          {field("highMm", WORDS.tellsUpTo)}
           <p className="pt-1 text-[13px] text-faint" data-testid="gauge-error">
-            Where you park it shows up to{" "}
-            <span className="figures text-[15px] text-ink">{litres(error.mostUnderL)}</span> too little (
-            {describeAttitude(error.underAt, rig.kind)}) and up to{" "}
-            <span className="figures text-[15px] text-ink">{litres(error.mostOverL)}</span> too much (
+            {WORDS.whereYouParkItShows} <span className="figures text-[15px] text-ink">{litres(error.mostUnderL)}</span>{" "}
+            {WORDS.tooLittle}
+            {describeAttitude(error.underAt, rig.kind)}
+            {WORDS.andUpTo} <span className="figures text-[15px] text-ink">{litres(error.mostOverL)}</span>{" "}
+            {WORDS.tooMuch}
             {describeAttitude(error.overAt, rig.kind)}).
           </p>
           <SenderMarks tank={tank} sender={sender} />
           <Button className="mt-1" onClick={() => set(at, path(), findBestPlace(tank, sender, attitudes, fullL))}>
-            Put it where it is least out
+            {WORDS.putItWhereItIs}
           </Button>
         </>
       )}
@@ -200,14 +210,14 @@ function SenderMarks({ tank, sender }: { readonly tank: Tank; readonly sender: S
   const hasOhms = marks.some(({ ohms }) => ohms !== null);
   return (
     <>
-      <table className="mt-1 w-full text-[13px]" aria-label="What the gauge shows">
+      <table className="mt-1 w-full text-[13px]" aria-label={WORDS.whatTheGaugeShows}>
         <thead className="text-faint">
           <tr>
-            <th className="text-left font-normal">deep</th>
+            <th className="text-left font-normal">{WORDS.deep2}</th>
             {hasOhms && <th className="text-right font-normal">0–190</th>}
             {hasOhms && <th className="text-right font-normal">240–33</th>}
-            <th className="text-right font-normal">shows</th>
-            <th className="text-right font-normal">true here</th>
+            <th className="text-right font-normal">{WORDS.shows}</th>
+            <th className="text-right font-normal">{WORDS.trueHere}</th>
           </tr>
         </thead>
         <tbody className="figures text-[15px]">
@@ -223,7 +233,7 @@ function SenderMarks({ tank, sender }: { readonly tank: Tank; readonly sender: S
         </tbody>
       </table>
       <p className="pt-1 text-[12.5px] text-faint">
-        It tells nothing of the lowest {litres(belowL)} and of the last {litres(aboveL)}.
+        {WORDS.itTellsNothingOfThe} {litres(belowL)} {WORDS.andOfTheLast} {litres(aboveL)}.
       </p>
     </>
   );
@@ -238,27 +248,24 @@ function RunningEmpty({ tank }: { readonly tank: Tank }) {
   if (!run || !outlet) return null;
   if (design.rig.kind === "boat")
     return (
-      <Group title="Running empty">
-        <p className="text-[13px] text-faint">
-          It is pumped out or drawn off on deck: how fast hoses and pump carry stands at Loop. By its own fall alone a
-          boat's tank lets nothing out that lies under the water.
-        </p>
+      <Group title={WORDS.runningEmpty}>
+        <p className="text-[13px] text-faint">{WORDS.itIsPumpedOutOr}</p>
       </Group>
     );
   const behindL = Math.min(run.leftL, result?.leftL ?? 0);
   const clearMm = tank.atMm.z + outlet.atMm.z - design.rig.groundZMm;
   return (
-    <Group title="Running empty">
+    <Group title={WORDS.runningEmpty}>
       <p className="text-[13px] text-faint">
-        Takes <span className="figures text-[18px] text-ink">{describeSeconds(run.seconds)}</span> to empty from full,
-        slowed by the breather, until it only trickles.{" "}
-        {formatQuantity(Math.max(0, run.leftL - behindL), "volume", units)} trickles after that
-        {behindL > 0.005 && `; ${formatQuantity(behindL, "volume", units)} stays behind below the outlet`}.
+        {WORDS.takes} <span className="figures text-[18px] text-ink">{describeSeconds(run.seconds)}</span>{" "}
+        {WORDS.toEmptyFromFullSlowed} {formatQuantity(Math.max(0, run.leftL - behindL), "volume", units)}{" "}
+        {WORDS.tricklesAfterThat}
+        {behindL > 0.005 && WORDS.staysBehindBelowTheOutlet(formatQuantity(behindL, "volume", units))}.
       </p>
       <EmptyingCurve run={run} units={units} />
       <p className="text-[12px] leading-snug text-faint">
-        The outlet is {formatLength(Math.round(clearMm), units)} over the ground
-        {clearMm < 150 ? ": low for a hose and a bucket" : ""}.
+        {WORDS.theOutletIs} {formatLength(Math.round(clearMm), units)} {WORDS.overTheGround}
+        {clearMm < 150 ? WORDS.lowForAHoseAnd : ""}.
       </p>
     </Group>
   );

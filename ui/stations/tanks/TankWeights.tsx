@@ -1,6 +1,7 @@
 "use client";
 import { computeTankLoads, listUnplaced } from "@/core/tanks/axleLoads";
 import { useWorkbench } from "@/store/useWorkbench";
+import * as WORDS from "@/words/panels/tanks/tankWeights";
 import { formatQuantity } from "@/words/units";
 import { Group } from "../../fields/Group";
 
@@ -13,22 +14,22 @@ export function TankWeights() {
   if (design.rig.kind === "boat") return null;
   if (!loads) {
     return (
-      <Group title="Weight on the axles">
-        <p className="text-[13px] text-faint">Measure the axles at the station Rig first.</p>
+      <Group title={WORDS.weightOnTheAxles}>
+        <p className="text-[13px] text-faint">{WORDS.measureTheAxlesAtThe}</p>
       </Group>
     );
   }
   const unplaced = listUnplaced(design);
   const kg = (value: number) => formatQuantity(value, "weight", units);
   return (
-    <Group title="Weight on the axles">
-      <table className="w-full text-[13px]" aria-label="Weight on the axles">
+    <Group title={WORDS.weightOnTheAxles}>
+      <table className="w-full text-[13px]" aria-label={WORDS.weightOnTheAxles}>
         <thead className="text-faint">
           <tr>
-            <th className="text-left font-normal">all tanks</th>
-            <th className="text-right font-normal">empty</th>
-            <th className="text-right font-normal">full</th>
-            <th className="text-right font-normal">may carry</th>
+            <th className="text-left font-normal">{WORDS.allTanks}</th>
+            <th className="text-right font-normal">{WORDS.empty}</th>
+            <th className="text-right font-normal">{WORDS.full}</th>
+            <th className="text-right font-normal">{WORDS.mayCarry}</th>
           </tr>
         </thead>
         <tbody className="figures text-[15px]">
@@ -41,20 +42,20 @@ export function TankWeights() {
               <td className={`text-right ${spareKg !== null && mostKg > spareKg ? "text-signal" : ""}`}>
                 {kg(fullKg)}
               </td>
-              <td className="text-right">{spareKg === null ? "not known" : kg(spareKg)}</td>
+              <td className="text-right">{spareKg === null ? WORDS.notKnown : kg(spareKg)}</td>
             </tr>
           ))}
         </tbody>
       </table>
       {unplaced.length > 0 && (
         <p className="pt-1 text-[13px]">
-          Not counted, as their place isn't known:{" "}
-          {unplaced.map(({ name, fullKg }) => `${name}, ${kg(fullKg)}`).join("; ")}. Keep them over an axle.
+          {WORDS.notCountedAsTheirPlace} {unplaced.map(({ name, fullKg }) => `${name}, ${kg(fullKg)}`).join("; ")}
+          {WORDS.keepThemOverAnAxle}
         </p>
       )}
       <p className="pt-1 text-[13px] text-faint">
-        Full they are {kg(loads.leftKg)} on the left and {kg(loads.rightKg)} on the right. Dumped before a drive you
-        carry {kg(loads.fullKg - loads.emptyKg)} less.
+        {WORDS.fullTheyAre} {kg(loads.leftKg)} {WORDS.onTheLeftAnd} {kg(loads.rightKg)} {WORDS.onTheRightDumpedBefore}{" "}
+        {kg(loads.fullKg - loads.emptyKg)} {WORDS.less}
       </p>
     </Group>
   );

@@ -9,6 +9,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, workbench } from "@/store/workbench";
 import { describeAttitude } from "@/words/attitudes";
 import { WATER_NAMES } from "@/words/labels";
+import * as WORDS from "@/words/panels/tanks/tanksMeasures";
 import { formatQuantity } from "@/words/units";
 import { findShownTank } from "../../drawing/shown";
 import { Group } from "../../fields/Group";
@@ -63,9 +64,13 @@ function TankMeasures({ tank }: { readonly tank: Tank }) {
       <TankFigures tankId={tank.id} />
       <BackUp tank={tank} />
       <Group title={tank.name}>
-        <TextField label="Name" value={tank.name} onCommit={(value) => set(at, ["tanks", tank.id, "name"], value)} />
+        <TextField
+          label={WORDS.name}
+          value={tank.name}
+          onCommit={(value) => set(at, ["tanks", tank.id, "name"], value)}
+        />
         <Pick<HeldWater>
-          label="Holds"
+          label={WORDS.holds}
           value={tank.holds}
           names={WATER_NAMES}
           onPick={(value) => setRefusal(set(at, ["tanks", tank.id, "holds"], value))}
@@ -76,13 +81,13 @@ function TankMeasures({ tank }: { readonly tank: Tank }) {
           </p>
         )}
         <NumberField
-          label="Water drawn in it"
-          help="A way of looking: nothing of the design changes."
+          label={WORDS.waterDrawnInIt}
+          help={WORDS.aWayOfLookingNothing}
           value={share}
           quantity="ratio"
           step={0.05}
           onCommit={(value) => {
-            if (value === null || value < 0 || value > 1) return "From 0 to 100 % of full.";
+            if (value === null || value < 0 || value > 1) return WORDS.from0To100Of;
             look({ fillShare: value });
             return null;
           }}
@@ -91,7 +96,7 @@ function TankMeasures({ tank }: { readonly tank: Tank }) {
         <TankShapeFields tank={tank} />
       </Group>
       {isSettled && <WeighSizes tankId={tank.id} />}
-      <Group title="Place of its rear right bottom corner">
+      <Group title={WORDS.placeOfItsRearRight}>
         <PlaceFields part={at} />
       </Group>
       <TankPorts tank={tank} />
@@ -102,7 +107,7 @@ function TankMeasures({ tank }: { readonly tank: Tank }) {
       {removeTank && (
         <div className="px-3 pb-2">
           <Button onClick={() => apply(removeTank)}>
-            <Trash2 size={14} aria-hidden /> Take {tank.name} away
+            <Trash2 size={14} aria-hidden /> {WORDS.take} {tank.name} {WORDS.away}
           </Button>
         </div>
       )}
@@ -111,10 +116,10 @@ function TankMeasures({ tank }: { readonly tank: Tank }) {
 }
 
 const NEW_NAMES: Readonly<Record<HeldWater, string>> = {
-  grey: "Grey tank",
-  black: "Black tank",
-  fresh: "Fresh tank",
-  loop: "Loop tank",
+  grey: WORDS.greyTank,
+  black: WORDS.blackTank,
+  fresh: WORDS.freshTank,
+  loop: WORDS.loopTank,
 };
 
 /** Hangs another tank where there is room for it. */
@@ -126,7 +131,7 @@ function AddTank() {
     apply(buildAddTank(design, holds, same === 0 ? NEW_NAMES[holds] : `${NEW_NAMES[holds]} ${same + 1}`));
   };
   return (
-    <Group title="Hang another tank">
+    <Group title={WORDS.hangAnotherTank}>
       <div className="flex flex-wrap gap-1.5">
         {HELD_WATERS.map((holds) => (
           <Button key={holds} onClick={() => add(holds)}>
@@ -135,7 +140,7 @@ function AddTank() {
         ))}
       </div>
       <p className="pt-1 text-[12px] leading-snug text-faint">
-        <Said>It goes where it keeps clear of what is under the floor, nearest to the middle. Then drag it.</Said>
+        <Said>{WORDS.itGoesWhereItKeeps}</Said>
       </p>
       <LargestTanks />
     </Group>
@@ -152,23 +157,23 @@ function DumpAttitude() {
   const field = (key: keyof typeof dumpAttitude) => (value: number | null) =>
     set({ kind: "rig" }, ["rig", "dumpAttitude", key], value ?? 0);
   return (
-    <Group title="How it stands while it is dumped">
+    <Group title={WORDS.howItStandsWhileIt}>
       <NumberField
-        label={boat ? "Bow down" : "Nose down"}
+        label={boat ? WORDS.bowDown : WORDS.noseDown}
         value={dumpAttitude.pitchDeg}
         quantity="angle"
         step={0.5}
         onCommit={field("pitchDeg")}
       />
       <NumberField
-        label={boat ? "Heeled to starboard" : "Right low"}
+        label={boat ? WORDS.heeledToStarboard : WORDS.rightLow}
         value={dumpAttitude.rollDeg}
         quantity="angle"
         step={0.5}
         onCommit={field("rollDeg")}
       />
       <Tick
-        label="Through a hose"
+        label={WORDS.throughAHose}
         value={dumpHose !== null}
         onPick={(isOn) => set({ kind: "rig" }, ["rig", "dumpHose"], isOn ? USUAL_HOSE : null)}
       />
@@ -177,9 +182,7 @@ function DumpAttitude() {
           <NumberField
             key={key}
             label={
-              { lengthMm: "Length of the hose", innerMm: "Bore of the hose", dropMm: "Its far end under its near one" }[
-                key
-              ]
+              { lengthMm: WORDS.lengthOfTheHose, innerMm: WORDS.boreOfTheHose, dropMm: WORDS.itsFarEndUnderIts }[key]
             }
             value={dumpHose[key]}
             quantity="length"
@@ -197,10 +200,10 @@ function TankFigures({ tankId }: { readonly tankId: string }) {
   if (!tank) return null;
   const at = { kind: "tank", id: tankId } as const;
   const why = {
-    inlet: "its inlet floods",
-    vent: "its breather floods",
-    fixture: "the water stands in the fixture",
-    top: "it is full to the top",
+    inlet: WORDS.itsInletFloods,
+    vent: WORDS.itsBreatherFloods,
+    fixture: WORDS.theWaterStandsInThe,
+    top: WORDS.itIsFullToThe,
   };
   const litres = (value: number) => formatQuantity(value, "volume", units);
   const figure = (working: string, label: string, value: number) => (
@@ -213,28 +216,36 @@ function TankFigures({ tankId }: { readonly tankId: string }) {
       <p className="flex items-baseline gap-2">
         <Figure
           working={toWorkingId("tankUsable", at, "here")}
-          label="Usable litres"
+          label={WORDS.usableLitres}
           className="text-[30px] leading-none"
         >
           {litres(tank.usableHereL)}
         </Figure>
         <span className="text-[13px] text-faint">
-          usable as it stands, of {figure(toWorkingId("tankCapacity", at), "The whole tank", tank.capacityL)}
+          {WORDS.usableAsItStandsOf} {figure(toWorkingId("tankCapacity", at), WORDS.theWholeTank, tank.capacityL)}
         </span>
       </p>
       <p className="mt-1 text-[13px] text-faint">
-        Full at {figure(toWorkingId("tankFull", at, "here"), "Full at", tank.here.litres)}, when {why[tank.here.by]}.{" "}
-        {tank.undrawnL && <>{litres(tank.undrawnL.here)} lies too low to be drawn. </>}
+        {WORDS.fullAt} {figure(toWorkingId("tankFull", at, "here"), WORDS.fullAt, tank.here.litres)}
+        {WORDS.when} {why[tank.here.by]}.{" "}
+        {tank.undrawnL && (
+          <>
+            {litres(tank.undrawnL.here)} {WORDS.liesTooLowToBe}{" "}
+          </>
+        )}
         {tank.leftL === null ? (
           tank.undrawnL ? (
-            "It cannot be let out for the winter."
+            WORDS.itCannotBeLetOut
           ) : (
-            "Nothing can be dumped."
+            WORDS.nothingCanBeDumped
           )
         ) : (
-          <>{figure(toWorkingId("tankLeft", at), "Left behind", tank.leftL)} stays behind when it is dumped.</>
+          <>
+            {figure(toWorkingId("tankLeft", at), WORDS.leftBehind, tank.leftL)} {WORDS.staysBehindWhenItIs}
+          </>
         )}{" "}
-        Worst standing: {figure(toWorkingId("tankUsable", at, "worst"), "Usable, worst standing", tank.usableWorstL)},{" "}
+        {WORDS.worstStanding}{" "}
+        {figure(toWorkingId("tankUsable", at, "worst"), WORDS.usableWorstStanding, tank.usableWorstL)},{" "}
         {describeAttitude(tank.worst.attitude, kind)}.
       </p>
     </div>

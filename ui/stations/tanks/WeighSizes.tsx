@@ -5,6 +5,7 @@ import type { Tank } from "@/core/design/plumbing";
 import { type WeighedSize, weighSizes } from "@/core/tanks/weighSizes";
 import { useWorkbench } from "@/store/useWorkbench";
 import { change, previewEdit, tell, undo } from "@/store/workbench";
+import * as WORDS from "@/words/panels/tanks/weighSizes";
 import { formatLength, formatQuantity, type Units } from "@/words/units";
 import { Chart, type ChartLine } from "../../charts/Chart";
 import type { ChartInk } from "../../charts/chartTheme";
@@ -33,15 +34,15 @@ function Weighed({ design, tank }: { readonly design: Design; readonly tank: Tan
   const take = () => {
     if (!change(size.edit).ok) return;
     setPicked(null);
-    tell("The tank has its new length.", { action: { label: "Undo", run: undo } });
+    tell(WORDS.theTankHasItsNew, { action: { label: "Undo", run: undo } });
   };
   const next = sizes[at + 1];
   return (
-    <Group title="Weighing up the size">
+    <Group title={WORDS.weighingUpTheSize}>
       <SizesPicture sizes={sizes} at={at} units={units} />
       <input
         type="range"
-        aria-label="Capacity to weigh up"
+        aria-label={WORDS.capacityToWeighUp}
         aria-valuetext={formatQuantity(size.capacityL, "volume", units)}
         min={0}
         max={sizes.length - 1}
@@ -54,21 +55,21 @@ function Weighed({ design, tank }: { readonly design: Design; readonly tank: Tan
       </p>
       {next && (
         <p className="text-[12.5px] text-faint">
-          {formatQuantity(next.capacityL - size.capacityL, "volume", units)} more would cost{" "}
-          {formatQuantity(next.fullKg - size.fullKg, "weight", units)} and{" "}
-          {formatLength(next.lengthMm - size.lengthMm, units)} of length
+          {formatQuantity(next.capacityL - size.capacityL, "volume", units)} {WORDS.moreWouldCost}{" "}
+          {formatQuantity(next.fullKg - size.fullKg, "weight", units)} {WORDS.and}{" "}
+          {formatLength(next.lengthMm - size.lengthMm, units)} {WORDS.ofLength}
           {next.greyDays !== null && size.greyDays !== null
-            ? `, and give ${formatQuantity(next.greyDays - size.greyDays, "days", units)}`
+            ? WORDS.andGive(formatQuantity(next.greyDays - size.greyDays, "days", units))
             : ""}
-          {next.lacksMm > 0 ? `; ${formatLength(Math.round(next.lacksMm), units)} too long for the space` : ""}.
+          {next.lacksMm > 0 ? WORDS.tooLongForTheSpace(formatLength(Math.round(next.lacksMm), units)) : ""}.
         </p>
       )}
       {at !== own && (
         <div className="flex gap-1.5 pt-1">
           <Button look="plate" onClick={take}>
-            Use this length
+            {WORDS.useThisLength}
           </Button>
-          <Button onClick={() => slide(own)}>Cancel</Button>
+          <Button onClick={() => slide(own)}>{WORDS.cancel}</Button>
         </div>
       )}
     </Group>
@@ -82,8 +83,8 @@ function describeSize(
   const days =
     greyDays === null || freshDays === null
       ? ""
-      : `, grey lasts ${formatQuantity(greyDays, "days", units)}, fresh ${formatQuantity(freshDays, "days", units)}`;
-  const fits = lacksMm > 0 ? `${formatLength(Math.round(lacksMm), units)} of room lack` : "it fits";
+      : WORDS.greyLastsFresh(formatQuantity(greyDays, "days", units), formatQuantity(freshDays, "days", units));
+  const fits = lacksMm > 0 ? WORDS.ofRoomLack(formatLength(Math.round(lacksMm), units)) : "it fits";
   return `${formatQuantity(capacityL, "volume", units)}, ${formatLength(lengthMm, units)} long: ${formatQuantity(fullKg, "weight", units)} full${days}; ${fits}.`;
 }
 
@@ -108,7 +109,7 @@ function SizesPicture({
   });
   const tight = sizes.find(({ lacksMm }) => lacksMm > 0);
   const weight: ChartLine = {
-    ...line("Weight, full", "faint", ({ fullKg }) => fullKg),
+    ...line(WORDS.weightFull, "faint", ({ fullKg }) => fullKg),
     isDashed: true,
     format: (kg) => formatQuantity(kg, "weight", units),
     // lower than the days, that the lines stand apart
@@ -117,13 +118,13 @@ function SizesPicture({
   return (
     <>
       <Chart
-        label={`Days and weight from ${litres(first.capacityL)} to ${litres(last.capacityL)}`}
+        label={WORDS.daysAndWeightFromTo(litres(first.capacityL), litres(last.capacityL))}
         lines={
           now.greyDays === null
             ? [weight]
             : [
-                line("Grey lasts", "enamel", ({ greyDays }) => greyDays),
-                line("Fresh lasts", "water", ({ freshDays }) => freshDays),
+                line(WORDS.greyLasts, "enamel", ({ greyDays }) => greyDays),
+                line(WORDS.freshLasts, "water", ({ freshDays }) => freshDays),
                 weight,
               ]
         }
@@ -135,9 +136,7 @@ function SizesPicture({
         height={150}
       />
       <p className="text-[12px] text-faint">
-        {now.greyDays === null
-          ? "Dashed: its weight when full."
-          : "Blue: grey lasts. Lighter: fresh lasts. Dashed: its weight when full."}
+        {now.greyDays === null ? WORDS.dashedItsWeightWhenFull : WORDS.blueGreyLastsLighterFresh}
       </p>
     </>
   );

@@ -7,6 +7,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
 import { sayBeforeDrilling } from "@/words/cautions";
 import { describeHolePlace } from "@/words/holes";
+import * as WORDS from "@/words/panels/through/passageList";
 import { describeDrilling } from "@/words/passages";
 import { formatQuantity } from "@/words/units";
 import { Group } from "../../fields/Group";
@@ -26,9 +27,9 @@ export function PassageList() {
     (state) => state.history!.design.gear.filter(({ spec }) => spec.kind === "skinFitting").length,
   );
   if (passages.length === 0) return null;
-  const count = fittings === 0 ? `${passages.length} in all` : `${passages.length}, and ${fittings} for the fittings`;
+  const count = fittings === 0 ? `${passages.length} in all` : WORDS.andForTheFittings(passages.length, fittings);
   return (
-    <Group title={`Holes to drill, ${count}`}>
+    <Group title={WORDS.holesToDrill(count)}>
       {lines.map(({ id: lineId, name }) => {
         const own = passages.filter((passage) => passage.lineId === lineId);
         return own.length === 0 ? null : (
@@ -69,22 +70,28 @@ function PassageRow({ passage }: { readonly passage: Passage }) {
       : toWorkingId("panelHole", { kind: "panel", ...at, nth });
   return (
     <li className="text-[13px] text-faint">
-      <span className="text-ink">{panel?.name ?? (design.rig.kind === "boat" ? "Sole" : "Floor")}</span>, leg{" "}
-      {legIndex + 1}, {describeHolePlace(passage, face, design, units)}
-      {isSlanted && <> (on the other face {describeHolePlace(passage, other, design, units)})</>}: a hole of{" "}
+      <span className="text-ink">{panel?.name ?? (design.rig.kind === "boat" ? WORDS.sole : WORDS.floor)}</span>
+      {WORDS.leg} {legIndex + 1}, {describeHolePlace(passage, face, design, units)}
+      {isSlanted && (
+        <>
+          {" "}
+          {WORDS.onTheOtherFace} {describeHolePlace(passage, other, design, units)})
+        </>
+      )}
+      {WORDS.aHoleOf}{" "}
       <Figure
         working={working}
-        label={through === "floor" ? "Hole in the floor" : "Hole in the wall"}
+        label={through === "floor" ? WORDS.holeInTheFloor : WORDS.holeInTheWall}
         className="text-[15px] text-ink"
       >
         {hole.lengthMm - hole.widthMm < 0.5
           ? length(hole.widthMm)
-          : `${length(hole.lengthMm)} by ${length(hole.widthMm)}`}
+          : WORDS.by(length(hole.lengthMm), length(hole.widthMm))}
       </Figure>
       . {describeDrilling(passage, units)}
       <LateStepHold stepId={`drillHole:${toHoleId(design, passage)}`} />
       <NumberField
-        label="Drilled already, round"
+        label={WORDS.drilledAlreadyRound}
         value={passage.drilledMm}
         quantity="length"
         clearable

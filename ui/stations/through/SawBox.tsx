@@ -6,6 +6,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { tell } from "@/store/workbench";
 import { nameWare } from "@/words/goods";
 import { describeHole } from "@/words/holes";
+import * as WORDS from "@/words/panels/through/sawBox";
 import { formatLength, formatNumber } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { keepWithin } from "../../fields/keepWithin";
@@ -22,7 +23,7 @@ export function SawBox({ holes }: { readonly holes: readonly HoleEntry[] }) {
   const build = useRecords((state) => state.build);
   const own = build.saws ?? [];
   const keep = (saws: readonly number[]) => {
-    records.setSaws(saws).catch(() => tell("That could not be kept in this browser.", { tone: "warning" }));
+    records.setSaws(saws).catch(() => tell(WORDS.thatCouldNotBeKept, { tone: "warning" }));
   };
   const bought = new Map<string, { readonly name: string; readonly wanted: string[] }>();
   for (const hole of [...holes].sort((a, b) => a.lengthMm - b.lengthMm)) {
@@ -35,17 +36,17 @@ export function SawBox({ holes }: { readonly holes: readonly HoleEntry[] }) {
     bought.set(key, entry);
   }
   return (
-    <Group title="Hole saws">
+    <Group title={WORDS.holeSaws}>
       {own.length === 0 ? (
-        <p className="text-[13px] text-faint">Put in the saws you have: what they cut then needs no other.</p>
+        <p className="text-[13px] text-faint">{WORDS.putInTheSawsYou}</p>
       ) : (
-        <ul className="flex flex-wrap items-end gap-1.5 py-1" aria-label="Saws in your box">
+        <ul className="flex flex-wrap items-end gap-1.5 py-1" aria-label={WORDS.sawsInYourBox}>
           {own.map((saw) => (
             <li key={saw}>
               <button
                 type="button"
-                title="Take it out of the box"
-                aria-label={`Take the ${formatLength(saw, units)} saw out of the box`}
+                title={WORDS.takeItOutOfThe}
+                aria-label={WORDS.takeTheSawOutOf(formatLength(saw, units))}
                 className="flex min-h-7 flex-col items-center px-1 hover:bg-pick phone:min-h-11 phone:min-w-11 phone:justify-end"
                 onClick={() => keep(own.filter((one) => one !== saw))}
               >
@@ -67,7 +68,7 @@ export function SawBox({ holes }: { readonly holes: readonly HoleEntry[] }) {
         </ul>
       )}
       <NumberField
-        label="Put one in"
+        label={WORDS.putOneIn}
         value={null}
         quantity="length"
         clearable
@@ -77,19 +78,23 @@ export function SawBox({ holes }: { readonly holes: readonly HoleEntry[] }) {
         }}
       />
       {bought.size === 0
-        ? holes.length > 0 && <p className="text-[13px]">Your saws cut every hole.</p>
+        ? holes.length > 0 && <p className="text-[13px]">{WORDS.yourSawsCutEveryHole}</p>
         : [...bought].map(([key, { name, wanted }]) => {
             const price = build.prices?.[key]?.price ?? null;
             return (
               <p key={key} className="py-0.5 text-[13px] leading-snug">
-                <span className="font-semibold">To buy: {name}</span>
+                <span className="font-semibold">
+                  {WORDS.toBuy} {name}
+                </span>
                 {price !== null && <>, {formatNumber(price, 2)}</>}{" "}
-                <span className="text-faint">for {wanted.join("; ")}</span>
+                <span className="text-faint">
+                  {WORDS.forIt} {wanted.join("; ")}
+                </span>
               </p>
             );
           })}
       {[...bought.keys()].some((saw) => (build.prices?.[saw]?.price ?? null) === null) && (
-        <p className="text-[12px] text-faint">What a saw costs is put in with its price, under Build, parts.</p>
+        <p className="text-[12px] text-faint">{WORDS.whatASawCostsIs}</p>
       )}
     </Group>
   );

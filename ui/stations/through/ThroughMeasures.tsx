@@ -7,6 +7,7 @@ import { matchStub } from "@/core/through/stubs";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
 import { describeFlood, describeStub, HOLE_STEPS } from "@/words/holes";
+import * as WORDS from "@/words/panels/through/throughMeasures";
 import { formatLength } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { keepWithin } from "../../fields/keepWithin";
@@ -27,7 +28,7 @@ export function ThroughMeasures() {
       <PassageList />
       <SawBox holes={holes} />
       <Stubs />
-      <Group title="In this order">
+      <Group title={WORDS.inThisOrder}>
         <ol className="list-decimal pl-5 text-[13px] leading-snug">
           {HOLE_STEPS.map((step) => (
             <li key={step} className="pb-0.5">
@@ -48,15 +49,13 @@ function Fittings() {
   if (design.rig.waterlineZMm === null) return null;
   if (fittings.length === 0) {
     return (
-      <Group title="Skin fittings">
-        <p className="text-[13px] text-faint">
-          None yet. Add one under Loop, as a piece of gear; then a drain can end overboard through it.
-        </p>
+      <Group title={WORDS.skinFittings}>
+        <p className="text-[13px] text-faint">{WORDS.noneYetAddOneUnder}</p>
       </Group>
     );
   }
   return (
-    <Group title="Skin fittings">
+    <Group title={WORDS.skinFittings}>
       <ul className="flex flex-col gap-1.5">
         {fittings.map((piece) => {
           const { restOverMm, worstOverMm } = measureFitting(design, piece);
@@ -72,7 +71,8 @@ function Fittings() {
                 {piece.name}
               </button>
               <p className="text-faint">
-                At rest {height(restOverMm)}, heeled at the worst {height(worstOverMm)}.{" "}
+                {WORDS.atRest} {height(restOverMm)}
+                {WORDS.heeledAtTheWorst} {height(worstOverMm)}.{" "}
                 {flood && <span className="text-signal">{describeFlood(flood, units)}</span>}
               </p>
             </li>
@@ -91,15 +91,15 @@ function Stubs() {
   if (!isBoat) return null;
   const fits = matchStub(outsideMm);
   return (
-    <Group title="An odd stub">
+    <Group title={WORDS.anOddStub}>
       <NumberField
-        label="Measured outside"
+        label={WORDS.measuredOutside}
         value={outsideMm}
         quantity="length"
         onCommit={(value) => keepWithin(value, [8, 120], "length", setOutside)}
       />
       <ul className="text-[13px] leading-snug" data-testid="stub">
-        {fits.length === 0 && <li>No hose comes near it: cut it off and fit a tail.</li>}
+        {fits.length === 0 && <li>{WORDS.noHoseComesNearIt}</li>}
         {fits.slice(0, 3).map((fit) => (
           <li key={`${fit.kind}${fit.boreMm}`}>{describeStub(fit, units)}</li>
         ))}

@@ -5,6 +5,7 @@ import { type HoleEntry, listHoles } from "@/core/through/holes";
 import { chooseOwnSaw } from "@/core/through/saws";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeHole, describeHolePlace, describeOwnSaw, describeSaw, describeSize } from "@/words/holes";
+import * as WORDS from "@/words/panels/through/throughStage";
 import { formatLength, formatNumber, type Units } from "@/words/units";
 import { HaloText } from "../../drawing/HaloText";
 import { Hatches } from "../../drawing/Hatches";
@@ -26,9 +27,9 @@ export function ThroughStage() {
   const hole = holes.find((one) => one.id === id) ?? holes[0];
   if (!hole) {
     return (
-      <section aria-label="The hole" className="flex flex-1 items-center justify-center bg-sheet p-8">
+      <section aria-label={WORDS.theHole} className="flex flex-1 items-center justify-center bg-sheet p-8">
         <p>
-          <Said>No hole yet: nothing goes through floor, wall or hull.</Said>
+          <Said>{WORDS.noHoleYetNothingGoes}</Said>
         </p>
       </section>
     );
@@ -36,12 +37,12 @@ export function ThroughStage() {
   const [face] = hole.facesMm;
   const own = chooseOwnSaw(hole, saws ?? NO_SAWS);
   return (
-    <section aria-label="The hole" className="flex min-h-0 flex-1 flex-col bg-sheet">
+    <section aria-label={WORDS.theHole} className="flex min-h-0 flex-1 flex-col bg-sheet">
       <StageHeader
         title={describeHole(hole, design)}
         choice={
           <StagePick
-            label="Hole shown"
+            label={WORDS.holeShown}
             value={hole.id}
             options={holes.map((one) => ({ id: one.id, name: describeHole(one, design) }))}
             onPick={setId}
@@ -93,7 +94,11 @@ function HoleSection({ hole, units }: { readonly hole: HoleEntry; readonly units
       ref={frame.ref}
       className="min-h-0 w-full flex-1"
       role="img"
-      aria-label={`Hole of ${formatLength(lengthMm, units)} by ${formatLength(widthMm, units)} at ${formatNumber(radToDeg(lean), 0)} degrees`}
+      aria-label={WORDS.holeOfByAtDegrees(
+        formatLength(lengthMm, units),
+        formatLength(widthMm, units),
+        formatNumber(radToDeg(lean), 0),
+      )}
     >
       <Hatches id={hatch} />
       {width > 0 && (
@@ -141,7 +146,7 @@ function HoleSection({ hole, units }: { readonly hole: HoleEntry; readonly units
                   stroke="var(--edge)"
                 />
                 <HaloText x={28} y={Math.min(height - 16, cy + half + behind.clearMm * k + 18)} tone="signal">
-                  {`${behind.name}, ${formatLength(behind.clearMm, units)} behind`}
+                  {WORDS.behind(behind.name, formatLength(behind.clearMm, units))}
                 </HaloText>
               </g>
             )}
@@ -152,13 +157,16 @@ function HoleSection({ hole, units }: { readonly hole: HoleEntry; readonly units
             strokeWidth={1.4}
           />
           <HaloText x={cx + cut + 8} y={cy - half - 8} tone="ink">
-            {`${formatLength(lengthMm, units)} along, ${formatLength(widthMm, units)} across`}
+            {WORDS.alongAcross(formatLength(lengthMm, units), formatLength(widthMm, units))}
           </HaloText>
           <HaloText x={26} y={cy - half - 8}>
-            {hole.drillFrom === "below" ? "The other face" : "Drill from here"}
+            {hole.drillFrom === "below" ? WORDS.theOtherFace : WORDS.drillFromHere}
           </HaloText>
           <HaloText x={26} y={cy + half + 18}>
-            {`${thicknessMm > 0 ? formatLength(thicknessMm, units) : "Thickness not known"}, ${formatNumber(radToDeg(lean), 0)}° to the face`}
+            {WORDS.toTheFace(
+              thicknessMm > 0 ? formatLength(thicknessMm, units) : WORDS.thicknessNotKnown,
+              formatNumber(radToDeg(lean), 0),
+            )}
           </HaloText>
         </>
       )}

@@ -2,6 +2,7 @@
 import { useState } from "react";
 import { computeLeak } from "@/core/trials/leakRate";
 import { useWorkbench } from "@/store/useWorkbench";
+import * as WORDS from "@/words/panels/trials/airTrial";
 import { describeLeak } from "@/words/trialRuns";
 import { keepWithin } from "../../fields/keepWithin";
 import { NumberField } from "../../kit/NumberField";
@@ -33,48 +34,46 @@ export function AirTrial({ onResult }: TrialProps) {
   });
   return (
     <>
-      <p className="text-[12.5px] leading-snug text-faint">
-        Pumped side only, shut off from every tank and drain. Air or water to the pump's cut-out, soap on every joint.
-      </p>
+      <p className="text-[12.5px] leading-snug text-faint">{WORDS.pumpedSideOnlyShutOff}</p>
       <Watch onSeconds={(seconds) => setMinutes(Math.max(0.1, Math.round(seconds / 6) / 10))} />
       <NumberField
-        label="Minutes"
+        label={WORDS.minutes}
         value={minutes}
         quantity="times"
         onCommit={(value) => keepWithin(value, [0.1, 1_440], "times", setMinutes)}
       />
       <NumberField
-        label="Air shut in"
+        label={WORDS.airShutIn}
         value={volumeL}
         quantity="volume"
         onCommit={(value) => keepWithin(value, [0.05, 500], "volume", setVolume)}
       />
       <NumberField
-        label="Gauge, first"
+        label={WORDS.gaugeFirst}
         value={startKPa}
         quantity="waterPressure"
         onCommit={(value) => keepWithin(value, [0, 800], "waterPressure", setStart)}
       />
       <NumberField
-        label="Gauge, last"
+        label={WORDS.gaugeLast}
         value={endKPa}
         quantity="waterPressure"
         onCommit={(value) => keepWithin(value, [0, 800], "waterPressure", setEnd)}
       />
       <NumberField
-        label="Air at first"
+        label={WORDS.airAtFirst}
         value={startC}
         quantity="temperature"
         onCommit={(value) => keepWithin(value, [-40, 60], "temperature", setStartC)}
       />
       <NumberField
-        label="Air at last"
+        label={WORDS.airAtLast}
         value={endC}
         quantity="temperature"
         onCommit={(value) => keepWithin(value, [-40, 60], "temperature", setEndC)}
       />
       <NumberField
-        label="Barometer"
+        label={WORDS.barometer}
         value={barometerKPa}
         quantity="waterPressure"
         onCommit={(value) => keepWithin(value, [50, 110], "waterPressure", setBarometer)}

@@ -3,6 +3,7 @@ import { useMemo, useState } from "react";
 import { computeRunEmpty } from "@/core/tanks/runEmpty";
 import { judgeBucket } from "@/core/trials/bucketTrial";
 import { useWorkbench } from "@/store/useWorkbench";
+import * as WORDS from "@/words/panels/trials/bucketTrial";
 import { describeBucket } from "@/words/trialRuns";
 import { keepWithin } from "../../fields/keepWithin";
 import { NumberField } from "../../kit/NumberField";
@@ -25,31 +26,28 @@ export function BucketTrial({ tankId, onResult }: TrialProps & { readonly tankId
     const [shut, open] = [computeRunEmpty(design, tank, result), computeRunEmpty(design, tank, result, true)];
     return shut && open ? { shut, open } : null;
   }, [design, tank, result]);
-  if (!runs) return <p className="text-[13px]">This tank has no outlet to try.</p>;
+  if (!runs) return <p className="text-[13px]">{WORDS.thisTankHasNoOutlet}</p>;
   const most = Math.max(1, Math.floor((runs.shut.curve[0]?.litres ?? 1) - runs.shut.leftL));
   const taken = Math.min(litres, most);
   const told = shutS === null ? null : judgeBucket(runs.shut, runs.open, { litres: taken, shutS, openS });
   return (
     <>
-      <p className="text-[12.5px] leading-snug text-faint">
-        Fill the tank. Dump hose on as on the road, hatch shut. Open the valve, and take the time until so many litres
-        are out. Then once more from full, with the hatch or the filling cap open.
-      </p>
+      <p className="text-[12.5px] leading-snug text-faint">{WORDS.fillTheTankDumpHose}</p>
       <NumberField
-        label="Litres let out"
+        label={WORDS.litresLetOut}
         value={taken}
         quantity="volume"
         onCommit={(value) => keepWithin(value, [1, most], "volume", setLitres)}
       />
       <Watch onSeconds={(seconds) => (shutS === null ? setShut(seconds) : setOpen(seconds))} />
       <NumberField
-        label="Seconds, hatch shut"
+        label={WORDS.secondsHatchShut}
         value={shutS ?? 0}
         quantity="times"
         onCommit={(value) => keepWithin(value, [0.5, 3_600], "times", setShut)}
       />
       <NumberField
-        label="Seconds, hatch open"
+        label={WORDS.secondsHatchOpen}
         value={openS ?? 0}
         quantity="times"
         onCommit={(value) => keepWithin(value, [0.5, 3_600], "times", setOpen)}

@@ -2,6 +2,7 @@
 import { useState } from "react";
 import { computeCycleLeakMlPerMin } from "@/core/trials/halving";
 import { useWorkbench } from "@/store/useWorkbench";
+import * as WORDS from "@/words/panels/trials/cycleLeak";
 import { describeCycleLeak } from "@/words/trials";
 import { keepWithin } from "../../fields/keepWithin";
 import { NumberField } from "../../kit/NumberField";
@@ -14,7 +15,7 @@ export function CycleLeak() {
   return (
     <div className="py-1" data-testid="cycle-leak">
       <NumberField
-        label="Seconds the pump rests"
+        label={WORDS.secondsThePumpRests}
         value={restS}
         quantity="times"
         onCommit={(value) => keepWithin(value, [0.5, 86_400], "times", setRest)}

@@ -7,6 +7,7 @@ import { findTrialOf, judgeProofs, judgeTrial, listTrials, PROOFS, type Proof } 
 import { buildWaterway, type Waterway } from "@/core/waterway/buildWaterway";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
+import * as WORDS from "@/words/panels/trials/proofWaterway";
 import { describeProofs, PROOF_NAMES } from "@/words/proof";
 import { useFrame } from "../../drawing/useFrame";
 import { ProofMark } from "../../waterway/ProofMark";
@@ -45,7 +46,7 @@ export function ProofWaterway({ chances }: ProofWaterwayProps) {
     if (findTrialOf(design, part) !== null) look({ selection: part });
   };
   return (
-    <div role="group" aria-label="State of proof" className="flex min-h-0 min-w-0 flex-1 flex-col">
+    <div role="group" aria-label={WORDS.stateOfProof} className="flex min-h-0 min-w-0 flex-1 flex-col">
       <p className="px-3 pt-2 text-[13.5px] leading-snug" data-testid="proof-line">
         {describeProofs(trials.map(({ id }) => judgeTrial(id, build, design)))}
       </p>
@@ -55,7 +56,7 @@ export function ProofWaterway({ chances }: ProofWaterwayProps) {
         // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keys
         tabIndex={0}
         role="group"
-        aria-label="Waterway of the trials"
+        aria-label={WORDS.waterwayOfTheTrials}
       >
         <div className="h-full" style={{ minHeight: design.fixtures.length * ROW_PX }}>
           <WaterwayDrawing
@@ -78,7 +79,7 @@ export function ProofWaterway({ chances }: ProofWaterwayProps) {
             {PROOF_NAMES[proof]}
           </span>
         ))}
-        <span>Breathers are tried with the dump of their tank. What was taken apart since wants its trial again.</span>
+        <span>{WORDS.breathersAreTriedWithThe}</span>
       </div>
     </div>
   );

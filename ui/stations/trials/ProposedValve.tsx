@@ -3,6 +3,7 @@ import { buildInsertValve } from "@/core/edits/insertPiece";
 import type { Halving } from "@/core/trials/halving";
 import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
+import * as WORDS from "@/words/panels/trials/proposedValve";
 import { formatNumber } from "@/words/units";
 import { useEdits } from "../../fields/useEdits";
 import { Button } from "../../kit/Button";
@@ -12,15 +13,16 @@ export function ProposedValve({ halving: { hoseId, behindShare } }: { readonly h
   const name = useWorkbench((state) => state.history!.design.lines.find(({ id }) => id === hoseId)?.name ?? hoseId);
   const { apply } = useEdits();
   const put = () => {
-    const edit = buildInsertValve(workbench.getState().history!.design, hoseId, `Stop valve in ${name}`);
+    const edit = buildInsertValve(workbench.getState().history!.design, hoseId, WORDS.stopValveIn(name));
     if (edit) apply(edit);
   };
   return (
     <div className="flex flex-wrap items-center gap-2 py-1 text-[13px]" data-testid="halving">
       <span className="leading-snug">
-        A stop valve in {name} would part the search: {formatNumber(behindShare * 100, 0)} % of it lies behind.
+        {WORDS.aStopValveIn} {name} {WORDS.wouldPartTheSearch} {formatNumber(behindShare * 100, 0)}{" "}
+        {WORDS.ofItLiesBehind}
       </span>
-      <Button onClick={put}>Put one in</Button>
+      <Button onClick={put}>{WORDS.putOneIn}</Button>
     </div>
   );
 }

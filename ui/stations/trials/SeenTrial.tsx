@@ -1,3 +1,4 @@
+import * as WORDS from "@/words/panels/trials/seenTrial";
 import { TrialOutcome } from "./TrialOutcome";
 import type { TrialProps } from "./trialProps";
 
@@ -6,7 +7,7 @@ export function SeenTrial({ caution, onResult }: TrialProps & { readonly caution
   return (
     <>
       <p className="text-[12.5px] leading-snug text-faint">{caution}</p>
-      <TrialOutcome text="What you see and feel decides." verdict={null} onResult={onResult} />
+      <TrialOutcome text={WORDS.whatYouSeeAndFeel} verdict={null} onResult={onResult} />
     </>
   );
 }

@@ -12,6 +12,7 @@ import { records } from "@/store/records";
 import { useWorkbench } from "@/store/useWorkbench";
 import { tell } from "@/store/workbench";
 import { describeStep, tellStep } from "@/words/build";
+import * as WORDS from "@/words/panels/trials/trialRunFields";
 import { RESULT_NAMES } from "@/words/trialRuns";
 import { Group } from "../../fields/Group";
 import { PhotoField, PhotoStrip } from "../../fields/PhotoField";
@@ -61,12 +62,12 @@ export function TrialRunFields({ trials }: { readonly trials: readonly BuildStep
         return result === "held" ? records.tickStep(step.id, thisMinute().slice(0, 10), as) : undefined;
       })
       .then(() => setShots([]))
-      .catch(() => tell("That could not be kept in this browser.", { tone: "warning" }));
+      .catch(() => tell(WORDS.thatCouldNotBeKept, { tone: "warning" }));
   };
   return (
-    <Group title="Run a trial">
+    <Group title={WORDS.runATrial}>
       <Pick
-        label="Trial"
+        label={WORDS.trial}
         value={step.id}
         names={Object.fromEntries(trials.map((one) => [one.id, describeStep(one, design)]))}
         onPick={setPicked}
@@ -82,9 +83,9 @@ export function TrialRunFields({ trials }: { readonly trials: readonly BuildStep
       ) : (
         <WaterTrial key={step.id} surfaceMm2={measureTrialSurfaceMm2(design, step)} onResult={write} />
       )}
-      <PhotoField ids={shots} onChange={setShots} label="Photograph of it" />
+      <PhotoField ids={shots} onChange={setShots} label={WORDS.photographOfIt} />
       <label className="flex min-h-8 items-center justify-between gap-2 text-[13px] text-faint">
-        Signed by
+        {WORDS.signedBy}
         <input
           value={signed}
           maxLength={80}
@@ -93,12 +94,17 @@ export function TrialRunFields({ trials }: { readonly trials: readonly BuildStep
         />
       </label>
       {own.length > 0 && (
-        <ul aria-label="Trials that were run" className="pt-1 text-[13px] leading-snug">
+        <ul aria-label={WORDS.trialsThatWereRun} className="pt-1 text-[13px] leading-snug">
           {[...own].reverse().map(({ id, at, result, note, photos: taken, signed: by }) => (
             <li key={id} className="border-t border-rule py-1">
               <span className="figures text-[14px] text-faint">{at.replace("T", " ")}</span> {RESULT_NAMES[result]}
               {note && `: ${note}`}
-              {by && <span className="text-faint"> Signed {by}.</span>}
+              {by && (
+                <span className="text-faint">
+                  {" "}
+                  {WORDS.signed} {by}.
+                </span>
+              )}
               {taken && <PhotoStrip ids={taken} />}
             </li>
           ))}

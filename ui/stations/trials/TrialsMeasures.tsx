@@ -4,6 +4,7 @@ import { listSteps, orderSteps } from "@/core/build/steps";
 import { listTrials } from "@/core/trials/proof";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeStep, tellStep } from "@/words/build";
+import * as WORDS from "@/words/panels/trials/trialsMeasures";
 import { describeFirstFilling, TRIAL_CAUTIONS } from "@/words/trials";
 import { Group } from "../../fields/Group";
 import { useRecords } from "../useRecords";
@@ -20,8 +21,8 @@ export function TrialsMeasures() {
   }, [design, evaluation]);
   return (
     <>
-      <Group title="Trials before closing up">
-        {trials.length === 0 && <p className="text-[13px] text-faint">Nothing to try yet.</p>}
+      <Group title={WORDS.trialsBeforeClosingUp}>
+        {trials.length === 0 && <p className="text-[13px] text-faint">{WORDS.nothingToTryYet}</p>}
         <ol className="text-[13px] leading-snug">
           {trials.map((step) => {
             const on = done.find(({ stepId }) => stepId === step.id)?.on;
@@ -29,7 +30,7 @@ export function TrialsMeasures() {
               <li key={step.id} className="border-t border-rule py-1">
                 {describeStep(step, design)}
                 <span className="block text-faint">
-                  {tellStep(step, design).tools}. {on ? `Done on ${on}.` : "Not done; tick it under Build."}
+                  {tellStep(step, design).tools}. {on ? WORDS.doneOn(on) : WORDS.notDoneTickItUnder}
                 </span>
               </li>
             );
@@ -37,7 +38,7 @@ export function TrialsMeasures() {
         </ol>
       </Group>
       <TrialRunFields trials={trials} />
-      <Group title="First filling, in this order">
+      <Group title={WORDS.firstFillingInThisOrder}>
         <ol className="list-decimal pl-5 text-[13px] leading-snug">
           {describeFirstFilling(design).map((step) => (
             <li key={step} className="py-0.5">

@@ -4,6 +4,7 @@ import { type Chance, chooseTrial, countTrialsLeft, type Shown, updateChances } 
 import { findHalving } from "@/core/trials/halving";
 import { listSuspects, SYMPTOMS, type Symptom } from "@/core/trials/suspects";
 import { useWorkbench } from "@/store/useWorkbench";
+import * as WORDS from "@/words/panels/trials/trialsStage";
 import { describeSuspect, describeTrial, SYMPTOM_NAMES } from "@/words/trials";
 import { Button } from "../../kit/Button";
 import { StagePick } from "../../kit/StagePick";
@@ -40,12 +41,12 @@ export function TrialsStage() {
   const left = countTrialsLeft(chances);
   const words = next && describeTrial(next.trial, design);
   return (
-    <section aria-label="Finding the fault" className="flex min-h-0 flex-1 flex-col bg-sheet">
+    <section aria-label={WORDS.findingTheFault} className="flex min-h-0 flex-1 flex-col bg-sheet">
       <StageHeader
-        title="Trials"
+        title={WORDS.trials}
         choice={
           <StagePick
-            label="What you see"
+            label={WORDS.whatYouSee}
             value={symptom}
             options={SYMPTOMS.map((id) => ({ id, name: say(SYMPTOM_NAMES[id]) }))}
             onPick={(id) => {
@@ -56,10 +57,10 @@ export function TrialsStage() {
         }
         text={
           suspects.length === 0
-            ? say("Nothing on this rig can cause that as it is drawn.")
+            ? say(WORDS.nothingOnThisRigCan)
             : isFound
-              ? `Most likely: ${describeSuspect(top.suspect, design)}.`
-              : `${suspects.length} possible causes; about ${Math.max(1, left)} ${left > 1 ? "trials" : "trial"} to go.`
+              ? WORDS.mostLikely(describeSuspect(top.suspect, design))
+              : WORDS.possibleCausesAboutToGo(suspects.length, Math.max(1, left), left > 1 ? "trials" : "trial")
         }
       />
       <div className="flex min-h-0 flex-1 phone:flex-col phone:overflow-y-auto">
@@ -68,7 +69,7 @@ export function TrialsStage() {
           // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keys
           tabIndex={0}
           role="group"
-          aria-label="Trial and causes"
+          aria-label={WORDS.trialAndCauses}
         >
           {words && !isFound && (
             <div className="my-2 border border-ink p-3" data-testid="next-trial">
@@ -76,23 +77,21 @@ export function TrialsStage() {
               <p className="pt-1 font-semibold">{words.asks}</p>
               <div className="flex flex-wrap gap-2 pt-2">
                 <Button look="plate" className="phone:min-h-14 phone:flex-1" onClick={() => answer(true)}>
-                  Yes
+                  {WORDS.yes}
                 </Button>
                 <Button look="plate" className="phone:min-h-14 phone:flex-1" onClick={() => answer(false)}>
-                  No
+                  {WORDS.no}
                 </Button>
                 <Button className="phone:min-h-14" onClick={() => setSkipped([...skipped, next!.trial.id])}>
-                  Cannot be done here
+                  {WORDS.cannotBeDoneHere}
                 </Button>
               </div>
             </div>
           )}
-          {!next && suspects.length > 1 && !isFound && (
-            <p className="py-2">No trial on this rig tells these apart any more. A stop valve between them would.</p>
-          )}
+          {!next && suspects.length > 1 && !isFound && <p className="py-2">{WORDS.noTrialOnThisRig}</p>}
           {symptom === "pumpRuns" && <CycleLeak />}
           {halving && !isFound && <ProposedValve halving={halving} />}
-          <ul aria-label="Possible causes">
+          <ul aria-label={WORDS.possibleCauses}>
             {chances.slice(0, 24).map(({ suspect, share }) => (
               <li key={suspect.id} className="flex items-center gap-2 border-t border-rule py-1 text-[13.5px]">
                 <svg width="90" height="12" role="img" aria-label={`${Math.round(share * 100)} %`} className="shrink-0">
@@ -114,9 +113,9 @@ export function TrialsStage() {
           {(shown.length > 0 || skipped.length > 0) && (
             <div className="flex gap-2 pt-2">
               {shown.length > 0 && (
-                <Button onClick={() => setShown(shown.slice(0, -1))}>Take the last answer back</Button>
+                <Button onClick={() => setShown(shown.slice(0, -1))}>{WORDS.takeTheLastAnswerBack}</Button>
               )}
-              <Button onClick={restart}>Begin again</Button>
+              <Button onClick={restart}>{WORDS.beginAgain}</Button>
             </div>
           )}
         </div>

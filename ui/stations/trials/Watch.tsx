@@ -1,5 +1,6 @@
 "use client";
 import { useEffect, useState } from "react";
+import * as WORDS from "@/words/panels/trials/watch";
 import { Button } from "../../kit/Button";
 
 /** Counts the seconds while the paper, or the bucket, is watched. */
@@ -26,7 +27,7 @@ export function Watch({ onSeconds }: { readonly onSeconds: (seconds: number) => 
           }
         }}
       >
-        {since === null ? "Start the watch" : "Stop"}
+        {since === null ? WORDS.startTheWatch : WORDS.stop}
       </Button>
       {since !== null && (
         <span className="figures text-[20px]" role="timer">

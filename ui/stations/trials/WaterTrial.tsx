@@ -2,6 +2,7 @@
 import { useState } from "react";
 import { computeWaterLoss } from "@/core/trials/leakRate";
 import { useWorkbench } from "@/store/useWorkbench";
+import * as WORDS from "@/words/panels/trials/waterTrial";
 import { describeLeak } from "@/words/trialRuns";
 import { keepWithin } from "../../fields/keepWithin";
 import { NumberField } from "../../kit/NumberField";
@@ -18,25 +19,23 @@ export function WaterTrial({ surfaceMm2, onResult }: TrialProps & { readonly sur
   const loss = computeWaterLoss({ areaCm2, minutes, sankMm, rulerErrorMm: 1 });
   return (
     <>
-      <p className="text-[12.5px] leading-snug text-faint">
-        Fill to the brim, mark the level, dry paper under each joint. Then read how far it sank.
-      </p>
+      <p className="text-[12.5px] leading-snug text-faint">{WORDS.fillToTheBrimMark}</p>
       <Watch onSeconds={(seconds) => setMinutes(Math.max(0.1, Math.round(seconds / 6) / 10))} />
       <NumberField
-        label="Minutes"
+        label={WORDS.minutes}
         value={minutes}
         quantity="times"
         onCommit={(value) => keepWithin(value, [0.1, 1_440], "times", setMinutes)}
       />
       <NumberField
-        label="Level sank by"
+        label={WORDS.levelSankBy}
         value={sankMm}
         quantity="length"
         onCommit={(value) => keepWithin(value, [0, 2_000], "length", setSank)}
       />
       <NumberField
-        label="Surface that sank"
-        help="The widest it can be stands here. Where the water stands in a pipe of 36 mm, 1 3/8 in, it is 10 cm², 1.6 sq in, and the trial shows more."
+        label={WORDS.surfaceThatSank}
+        help={WORDS.theWidestItCanBe}
         value={areaCm2 * 100}
         quantity="area"
         onCommit={(value) => keepWithin(value, [10, 10_000_000], "area", (mm2) => setArea(mm2 / 100))}

@@ -1,0 +1,20 @@
+import type { Shown } from "../shown";
+
+export const thatCouldNotBeKept = "That could not be kept in this browser.";
+export const leftOutTheFirstAt = (length: Shown, first: Shown) => `${length} left out, the first at ${first}.`;
+export const partsOfNotHereYet = (missing: Shown, length: Shown) => `Parts, ${missing} of ${length} not here yet`;
+export const listed = "Listed";
+export const partsAsCsv = "Parts as CSV";
+export const asText = "As text";
+export const readCsv = "Read CSV";
+export const partsFromACsvFile = "Parts from a CSV file";
+export const forIt = "for";
+export const of = "of";
+export const lines = "lines;";
+export const withoutAPrice = "without a price.";
+export const howStands = (name: Shown) => `How ${name} stands`;
+export const aPriceFrom0To = "A price from 0 to 100,000, or none.";
+export const priceOfAll = "Price of all";
+export const priceOf = (name: Shown) => `Price of ${name}`;
+export const shop = "Shop";
+export const shopFor = (name: Shown) => `Shop for ${name}`;

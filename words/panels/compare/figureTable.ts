@@ -1,0 +1,7 @@
+import type { Shown } from "../shown";
+
+export const bothDesignsInFigures = "Both designs in figures";
+export const figure = "Figure";
+export const everyFigureIsTheSame = "Every figure is the same.";
+export const onlyWhatDiffers = "Only what differs";
+export const theSameShow = (which: Shown) => `${which} the same: show`;

@@ -1,0 +1,13 @@
+export const noDrainTheGround = "No drain: the ground";
+export const name = "Name";
+export const howOften = "How often";
+export const thatOften = "that often";
+export const minutesEachTime = "Minutes, each time";
+export const atWhatTheTapGave = "At what the tap gave by bucket and watch.";
+export const takesEachTime = "Takes, each time";
+export const outOf = "out of";
+export const goesDownEachTime = "Goes down, each time";
+export const theRestIsDrunkBoiled = "The rest is drunk, boiled off or left outside.";
+export const into = "into";
+export const comes = "Comes";
+export const takeThisUseOut = "Take this use out";

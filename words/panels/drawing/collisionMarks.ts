@@ -1,0 +1,3 @@
+import type { Shown } from "../shown";
+
+export const lack = (ceil: Shown) => `${ceil} lack`;

@@ -1,0 +1,17 @@
+export const trap = "Trap";
+export const kind = "Kind";
+export const seal = "Seal";
+export const outletDownToWeir = "Outlet down to weir";
+export const outletAcrossToWeir = "Outlet across to weir";
+export const canBeOpenedAndCleaned = "Can be opened and cleaned where it sits";
+export const pipe = "Pipe";
+export const bore = "Bore";
+export const outsideDiameter = "Outside diameter";
+export const roughnessN = "Roughness n";
+export const smoothPlastic0009To = "Smooth plastic 0.009 to 0.011; ribbed hose about 0.02.";
+export const carries = "carries";
+export const capacity = "Capacity";
+export const at = "at";
+export const speed = "Speed";
+export const keeps = "keeps";
+export const waterLeftStanding = "Water left standing";

@@ -1,0 +1,3 @@
+export const fixtures = "Fixtures";
+export const addAFixture = "Add a fixture";
+export const noDrainYet = ", no drain yet";

@@ -1,0 +1,2 @@
+export const measuredBelow = "Measured below";
+export const soldAs = "Sold as";

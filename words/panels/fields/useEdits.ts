@@ -1,0 +1,1 @@
+export const thatIsNotPossibleHere = "That is not possible here.";

@@ -1,0 +1,1 @@
+export const howItIsWorkedOut = "How it is worked out";

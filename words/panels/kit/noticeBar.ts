@@ -1,0 +1,1 @@
+export const closeTheMessage = "Close the message";

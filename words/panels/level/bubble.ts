@@ -1,0 +1,1 @@
+export const tiltOfTheRig = "Tilt of the rig";

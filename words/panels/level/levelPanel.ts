@@ -1,0 +1,25 @@
+import type { Shown } from "../shown";
+
+export const level = "Level";
+export const standingLevel = "Standing level";
+export const sternHigh = "stern high";
+export const tailHigh = "tail high";
+export const bowHigh = "bow high";
+export const noseHigh = "nose high";
+export const keyL = "Key L";
+export const keyW = "Key W";
+export const worst = "Worst";
+export const bowDown = "Bow down";
+export const noseDown = "Nose down";
+export const heeledToStarboard = "Heeled to starboard";
+export const rightSideLow = "Right side low";
+export const standingMap = "Standing map";
+export const stop = "Stop";
+export const theMapCouldNotBe = "The map could not be computed.";
+export const theMapWasStopped = "The map was stopped.";
+export const compute = "Compute";
+export const computedInMs = (tookMs: Shown) => `Computed in ${tookMs} ms`;
+export const whereYouPark = "where you park";
+export const atMost20EitherWay = "At most 20° either way.";
+export const portSideHigh = "port side high";
+export const leftSideHigh = "left side high";

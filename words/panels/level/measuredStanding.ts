@@ -1,0 +1,2 @@
+export const byThePhone = "By the phone,";
+export const standSo = "Stand so";

@@ -1,0 +1,30 @@
+import type { Shown } from "../shown";
+
+export const designs = "Designs";
+export const keptInThisBrowserSave =
+  "Kept in this browser. Save to a file what you want to keep for good. Deleted ones wait 30 days in the bin.";
+export const newDesign = "New design";
+export const openAFile = "Open a file";
+export const saveTheOpenOneTo = "Save the open one to a file";
+export const compare = "Compare";
+export const designFile = "Design file";
+export const sampleRigs = "Sample rigs";
+export const bareRigsToLayOut = "Bare rigs, to lay out from nothing";
+export const bare = ", bare";
+export const licencesOfWhatSchleuseIs = "Licences of what Schleuse is built with";
+export const inTheBin = "In the bin:";
+export const inTheBin2 = "In the bin";
+export const goneForGoodIn = "gone for good in";
+export const n1Day = "1 day";
+export const days = (daysLeft: Shown) => `${daysLeft} days`;
+export const putBack = (name: Shown) => `Put ${name} back`;
+export const putBack2 = "Put back";
+export const deleteForGood = (name: Shown) => `Delete ${name} for good`;
+export const open = ", open";
+export const kept = (savedAt: Shown) => `kept ${savedAt}`;
+export const rename = (name: Shown) => `Rename ${name}`;
+export const duplicate = (name: Shown) => `Duplicate ${name}`;
+export const deleteIt = (name: Shown) => `Delete ${name}`;
+export const newNameOf = (name: Shown) => `New name of ${name}`;
+export const newer = "Newer.";
+export const damaged = "Damaged.";

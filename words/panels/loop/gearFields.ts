@@ -1,0 +1,9 @@
+export const name = "Name";
+export const securedLockedTiedOrIts = "Secured: locked, tied or its handle off";
+export const standsOver = "Stands over";
+export const noFixture = "No fixture";
+export const placeOfItsRearRight = "Place of its rear right bottom corner";
+export const roomToOpenItBelow = "Room to open it, below";
+export const length = "Length";
+export const width = "Width";
+export const height = "Height";

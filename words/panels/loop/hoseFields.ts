@@ -1,0 +1,6 @@
+export const name = "Name";
+export const bore = "Bore";
+export const outside = "Outside";
+export const madeOf = "Made of";
+export const take = "Take";
+export const off = "off";

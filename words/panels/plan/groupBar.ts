@@ -1,0 +1,9 @@
+export const lineUpAcrossTheRig = "Line up across the rig";
+export const lineUpAlongTheRig = "Line up along the rig";
+export const setToOneHeight = "Set to one height";
+export const pickedTogether = "Picked together";
+export const picked = "picked";
+export const unlock = "Unlock";
+export const lock = "Lock";
+export const theyMoveAsOneThe = "They move as one; the first stays when they line up.";
+export const letGoOfAll = "Let go of all";

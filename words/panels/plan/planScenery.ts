@@ -1,0 +1,2 @@
+export const bow = "bow";
+export const nose = "nose";

@@ -1,0 +1,9 @@
+export const drawADrain = "Draw a drain";
+export const measure = "Measure";
+export const tapTwoPlacesOnA = "Tap two places. On a part its own point is taken, with its height.";
+export const leaveTheTool = "Leave the tool";
+export const addAFixtureFirstAt = "Add a fixture first, at the station Falls.";
+export const drawTheDrainOf = "Draw the drain of";
+export const whoseDrainIsDrawn = "Whose drain is drawn";
+export const falling = "falling";
+export const tapTheBendsThenAn = "Tap the bends, then an inlet or a drain. Backspace takes one back.";

@@ -1,0 +1,9 @@
+export const waterInMotion = "Water in motion";
+export const pour = "Pour";
+export const whatIsPoured = "What is poured";
+export const allOfThemAtOnce = "All of them at once";
+export const pause = "Pause";
+export const play = "Play";
+export const time = "Time";
+export const inTheTank = "in the tank";
+export const closeThePour = "Close the pour";

@@ -1,0 +1,9 @@
+export const underAndInTheWay = "Under and in the way";
+export const add = "Add";
+export const name = "Name";
+export const kind = "Kind";
+export const aMetalShieldBeforeIt = "A metal shield before it, with an air gap";
+export const takeItAway = "Take it away";
+export const length = "Length";
+export const width = "Width";
+export const height = "Height";

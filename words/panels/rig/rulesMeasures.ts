@@ -1,0 +1,3 @@
+export const rules = "Rules";
+export const pack = "Pack";
+export const everyLimitToBeChanged = "Every limit, to be changed";

@@ -1,0 +1,27 @@
+import type { Shown } from "../shown";
+
+export const leftOutTheFirstAt = (length: Shown, first: Shown) => `${length} left out, the first at ${first}.`;
+export const logbook = (length: Shown, which: Shown) => `Logbook, ${length} ${which}`;
+export const readCsv = "Read CSV";
+export const csv = "CSV";
+export const logbookAsCsv = "Logbook as CSV";
+export const thatFileCouldNotBe = "That file could not be read.";
+export const searchTheLogbook = "Search the logbook";
+export const search = "Search";
+export const linesShown = "Lines shown";
+export const allLines = "All lines";
+export const nothingWrittenYet = "Nothing written yet.";
+export const noSuchLine = "No such line.";
+export const noLineHasTheseWords = "No line has these words.";
+export const linesOfTheLogbook = "Lines of the logbook";
+export const olderLines = "Older lines";
+export const putRightOrTakeOut = "Put right or take out";
+export const takenOut = "Taken out.";
+export const thatCouldNotBeKept = "That could not be kept in this browser.";
+export const aDayAndATime = "A day and a time.";
+export const putRight = "Put right.";
+export const when = "When";
+export const noteOfTheLine = "Note of the line";
+export const keep = "Keep";
+export const takeOut = "Take out";
+export const whatItSaidBefore = "What it said before";

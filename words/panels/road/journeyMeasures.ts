@@ -1,0 +1,33 @@
+import type { Shown } from "../shown";
+
+export const stops = (length: Shown) => `Stops, ${length}`;
+export const stop = "Stop";
+export const thePlanShouldHold = "The plan should hold";
+export const tryItWithInventedStops = "Try it with invented stops";
+export const stops2 = "Stops";
+export const theInventedStopsCouldNot = "The invented stops could not be loaded.";
+export const aWholeNumberFrom0 = (most: Shown) => `A whole number from 0 to ${most}.`;
+export const degreesFromTo = (most: Shown, most2: Shown) => `Degrees from −${most} to ${most2}.`;
+export const name = "Name";
+export const aStopNeedsAName = "A stop needs a name.";
+export const arrive = "Arrive";
+export const nights = "Nights";
+export const closed = "Closed";
+export const open = "Open";
+export const latitudeNorthAbove0 = "Latitude, north above 0";
+export const longitudeEastAbove0 = "Longitude, east above 0";
+export const costToDumpOrFill = "Cost to dump or fill";
+export const note = "Note";
+export const take = "Take";
+export const out = "out";
+export const thePitchLeans = "The pitch leans";
+export const readEachWithoutADay = (added: Shown, which: Shown, which2: Shown, which3: Shown) =>
+  `${added} ${which} read${which2}. ${which3}Each without a day is taken for one night, one after the other from today: set the days, and say what each offers.`;
+export const fileOfPlaces = "File of places";
+export const thatFileCouldNotBe = "That file could not be read.";
+export const gpxKmlGeojsonCsv = "GPX, KML, GeoJSON, CSV";
+export const geojson = "GeoJSON";
+export const calendar = "Calendar";
+export const asTheLevelShowsNow = "as the level shows now";
+export const notKnown = "not known";
+export const level = "level";

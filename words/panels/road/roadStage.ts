@@ -1,0 +1,2 @@
+export const whatRoadShows = "What Road shows";
+export const journey = "Journey";

@@ -1,0 +1,1 @@
+export const drainShown = "Drain shown";

@@ -1,0 +1,2 @@
+export const undersideOfTheKeel = "underside of the keel";
+export const ground = "ground";

@@ -1,0 +1,1 @@
+export const ontoTheGround = "Onto the ground";

@@ -1,0 +1,3 @@
+export const views = "Views";
+export const findings = "Findings";
+export const measures = "Measures";

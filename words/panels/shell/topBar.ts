@@ -1,0 +1,20 @@
+import type { Shown } from "../shown";
+
+export const designsIsOpen = (name: Shown) => `Designs; ${name} is open`;
+export const waterway = "Waterway";
+export const keyY = "Key Y";
+export const showInchesAndGallons = "Show inches and gallons";
+export const showMillimetresAndLitres = "Show millimetres and litres";
+export const keyU = "Key U";
+export const mmL = "mm · L";
+export const inGal = "in · gal";
+export const darkForUnderTheRig = "Dark, for under the rig";
+export const light = "Light";
+export const keyD = "Key D";
+export const searchCommands = "Search commands";
+export const ctrlK = "Ctrl K";
+export const keptInThisBrowser = "kept in this browser";
+export const changedInAnotherTab = "changed in another tab";
+export const inTheBin = "in the bin";
+export const undo = "Undo";
+export const redo = "Redo";

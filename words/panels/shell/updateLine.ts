@@ -1,0 +1,2 @@
+export const aNewerVersionIsReady = "A newer version is ready.";
+export const reloadIntoIt = "Reload into it";

@@ -1,0 +1,20 @@
+import type { Shown } from "../shown";
+
+export const greyTank = "Grey tank";
+export const theTankIsHungIt = "The tank is hung. It still wants a breather.";
+export const whatIsWanted = "What is wanted";
+export const mostLitres = "Most litres";
+export const theLongest = "The longest";
+export const between = "Between";
+export const and = "and";
+export const lookingForRoom = "Looking for room";
+export const findTheLargestThatFits = "Find the largest that fits";
+export const thereIsNoRoomFor = "There is no room for a tank between them.";
+export const thereIsNoRoomFor2 = "There is no room for a tank under the floor.";
+export const inside = "inside";
+export const withAStep = ", with a step";
+export const atItsFrontEndAre = "at its front end are kept for bend and hose tail.";
+export const itDropsStraightDown = "It drops straight down.";
+export const toDropThisTankFirst = (join: Shown) => `To drop this tank, first remove: ${join}.`;
+export const hangItHere = "Hang it here";
+export const anywhere = "Anywhere";

@@ -1,0 +1,13 @@
+export const weightOnTheAxles = "Weight on the axles";
+export const measureTheAxlesAtThe = "Measure the axles at the station Rig first.";
+export const allTanks = "all tanks";
+export const empty = "empty";
+export const full = "full";
+export const mayCarry = "may carry";
+export const notKnown = "not known";
+export const notCountedAsTheirPlace = "Not counted, as their place isn't known:";
+export const keepThemOverAnAxle = ". Keep them over an axle.";
+export const fullTheyAre = "Full they are";
+export const onTheLeftAnd = "on the left and";
+export const onTheRightDumpedBefore = "on the right. Dumped before a drive you carry";
+export const less = "less.";

@@ -1,0 +1,13 @@
+import type { Shown } from "../shown";
+
+export const andForTheFittings = (length: Shown, fittings: Shown) => `${length}, and ${fittings} for the fittings`;
+export const holesToDrill = (count: Shown) => `Holes to drill, ${count}`;
+export const sole = "Sole";
+export const floor = "Floor";
+export const leg = ", leg";
+export const onTheOtherFace = "(on the other face";
+export const aHoleOf = ": a hole of";
+export const holeInTheFloor = "Hole in the floor";
+export const holeInTheWall = "Hole in the wall";
+export const by = (lengthMm: Shown, widthMm: Shown) => `${lengthMm} by ${widthMm}`;
+export const drilledAlreadyRound = "Drilled already, round";

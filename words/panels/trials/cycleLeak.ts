@@ -1,0 +1,1 @@
+export const secondsThePumpRests = "Seconds the pump rests";

@@ -1,0 +1,1 @@
+export const whatYouSeeAndFeel = "What you see and feel decides.";

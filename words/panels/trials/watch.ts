@@ -1,0 +1,2 @@
+export const startTheWatch = "Start the watch";
+export const stop = "Stop";

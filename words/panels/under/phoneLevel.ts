@@ -1,0 +1,24 @@
+export const layThePhoneOnIts = "Lay the phone on its back, its top toward the nose of the rig.";
+export const theTiltSensorWasRefused =
+  "The tilt sensor was refused. Allow it for this page, or type what a spirit level says.";
+export const thisDeviceHasNoTilt = "This device has no tilt sensor. Type what a spirit level says.";
+export const level = "Level";
+export const useTheTiltSensor = "Use the tilt sensor";
+export const waitingForTheSensorIt = "Waiting for the sensor. It needs a phone, and a secure address.";
+export const nowTurnItRoundOn = "Now turn it round on the same place and press";
+export const setRightPressThenTurn = "Set right: press, then turn it round";
+export const keptTheLevelOnThe = "Kept. The level on the desk offers it, and “Hand back” carries it there.";
+export const thatCouldNotBeKept = "That could not be kept in this browser.";
+export const howTheRigStands = "How the rig stands";
+export const frontDownUpBelow0 = "Front down, °; up below 0";
+export const rightSideLowLeftBelow = "Right side low, °; left below 0";
+export const keepHowItStands = "Keep how it stands";
+export const openADesignsCardsHere = "Open a design's cards here, and it can be kept for that design.";
+export const tooFlatLiftItsUpper = "Too flat: lift its upper end or lower its lower one.";
+export const rightClipIt = "Right. Clip it.";
+export const steeperThanDrawnLookWhether = "Steeper than drawn: look whether its lower end still meets.";
+export const fallOfAPipe = "Fall of a pipe";
+export const lieOnTheFloorAlong = "Lie on the floor along the pipe: press, then on the pipe";
+export const alongTheRigsFloor = "Along the rig's floor";
+export const itFallsSoMuch = "It falls so much";
+export const openAPipesCardFirst = "Open a pipe's card first, and it is held against what is drawn.";

@@ -1,0 +1,23 @@
+export const theseCodesAreNotA = "These codes are not a sheet for this page.";
+export const theseCodesCouldNotBe = "These codes could not be read. Try again.";
+export const underTheFloor = "Under the floor";
+export const level = "Level";
+export const readCodes = "Read codes";
+export const handBack = "Hand back";
+export const nothingCanBeKeptIn = "Nothing can be kept in this browser. Reload; if it happens again, print the book.";
+export const lookingForWhatThisPhone = "Looking for what this phone keeps.";
+export const nothingLiesReadyHereYet = "Nothing lies ready here yet.";
+export const onThisPhoneOpenThe =
+  "On this phone: open the design, then Build, “Under the floor”. From another machine: press “Show as codes” there and “Read codes” here.";
+export const openTheDesigns = "Open the designs";
+export const thisDesignHasNothingTo = "This design has nothing to build yet.";
+export const whatIsShown = "What is shown";
+export const of = "of";
+export const done = ", done";
+export const back = "Back";
+export const readOut = "Read out";
+export const undo = "Undo";
+export const notDone = "Not done";
+export const done2 = "Done";
+export const next = "Next";
+export const spring = "Spring";

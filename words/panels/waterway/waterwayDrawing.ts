@@ -1,0 +1,1 @@
+export const waterwayTheWholeRigAs = "Waterway: the whole rig as a diagram";
