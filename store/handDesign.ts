@@ -1,5 +1,6 @@
 import type { Design } from "@/core/design/design";
 import { writeDesignText } from "@/core/design/parseDesign";
+import * as WORDS from "@/words/notices/handDesign";
 import type { SessionWorld } from "./sessionWorld";
 import { tell } from "./workbench";
 
@@ -17,7 +18,7 @@ export function handDesign({ records, download }: Pick<SessionWorld, "records" |
   };
   handWhole().catch(() => {
     hand(writeDesignText(design));
-    tell("The design is saved to a file. What was built and the logbook could not be read and are not in it.", {
+    tell(WORDS.theDesignIsSavedTo, {
       tone: "warning",
     });
   });

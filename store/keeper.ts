@@ -1,4 +1,5 @@
 import type { Design } from "@/core/design/design";
+import * as WORDS from "@/words/notices/keeper";
 import { findCommitted, isUnkept } from "./committed";
 import type { Database } from "./database";
 import { HeldWork } from "./heldWork";
@@ -105,8 +106,7 @@ export class Keeper {
     if (committed !== design) this.#timer.start();
     this.#calls.onKept(design);
     this.#askToPersist();
-    if (outcome.wasGone)
-      tell("The browser had lost this design from its store; it is kept there again.", { tone: "warning" });
+    if (outcome.wasGone) tell(WORDS.theBrowserHadLostThis, { tone: "warning" });
   }
 
   /** Writes a design over a revision; a store that fails, is silent or away is an outcome, never a rejection or a hang. */
@@ -167,7 +167,7 @@ export class Keeper {
     await this.#saving;
     if (workbench.getState().save !== "saved") return;
     dismissNotice();
-    tell("It could be kept now.");
+    tell(WORDS.itCouldBeKeptNow);
   }
 
   // Work that could not be kept when another design was opened.

@@ -1,5 +1,6 @@
 import { isEmptyRecords, MOST_FILE_BYTES, parseFileText } from "@/core/record/file";
 import { describeFault, describeLost } from "@/words/faults";
+import * as WORDS from "@/words/notices/openText";
 import { canEvaluate } from "./canEvaluate";
 import { isUnkept } from "./committed";
 import { isReadyFor } from "./fitted";
@@ -11,7 +12,7 @@ import { tell, tellNotFetched, workbench } from "./workbench";
 export function refuseTooLarge(bytes: number, fileName: string): boolean {
   if (bytes <= MOST_FILE_BYTES) return false;
   const why = describeFault({ code: "tooLarge", path: [], bytes, most: MOST_FILE_BYTES });
-  tell(`${fileName} was not opened. ${why}`, { tone: "warning" });
+  tell(WORDS.wasNotOpened(fileName, why), { tone: "warning" });
   return true;
 }
 
@@ -29,7 +30,7 @@ export async function openText(
   if (!outcome.ok) {
     const more = outcome.faults.length > 1 ? ` (and ${outcome.faults.length - 1} more)` : "";
     const { units } = workbench.getState();
-    tell(`${fileName} was not opened. ${describeFault(outcome.faults[0]!, units)}${more}`, { tone: "warning" });
+    tell(WORDS.wasNotOpened2(fileName, describeFault(outcome.faults[0]!, units), more), { tone: "warning" });
     return;
   }
   if (!(await isReadyFor(outcome.design))) return tellNotFetched(outcome.design.name);
@@ -40,12 +41,8 @@ export async function openText(
   if (isUnkept(workbench.getState().save)) return;
   const left = describeLost(lost);
   if (left) {
-    tell(`${fileName} is open; ${left} could not be read and was left out.`, { tone: "warning" });
+    tell(WORDS.isOpenCouldNotBe(fileName, left), { tone: "warning" });
     return;
   }
-  tell(
-    outcome.cleaned
-      ? `${fileName} is open. Signs that cannot be seen were taken out of its names.`
-      : `${fileName} is open.`,
-  );
+  tell(outcome.cleaned ? WORDS.isOpenSignsThatCannot(fileName) : `${fileName} is open.`);
 }

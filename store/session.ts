@@ -1,6 +1,7 @@
 import { cleanName } from "@/core/design/cleanText";
 import type { Design } from "@/core/design/design";
 import { toBareId } from "@/core/design/stripPlumbing";
+import * as WORDS from "@/words/notices/session";
 import { canEvaluate, canEvaluateCalmly } from "./canEvaluate";
 import { findCommitted, findCommittedHistory, isUnkept } from "./committed";
 import type { Database, DatabaseEvent } from "./database";
@@ -147,7 +148,7 @@ export class Session {
       return;
     }
     if (outcome.reason === "gone") {
-      tell("That design is no longer here.", { tone: "warning" });
+      tell(WORDS.thatDesignIsNoLonger, { tone: "warning" });
       await this.#shelf.refresh(this.#db);
     } else {
       tellDamaged(outcome.fault, () =>
@@ -163,7 +164,7 @@ export class Session {
     } catch {
       // told below
     }
-    tell("The browser's store does not answer. Your open work stays here; try again.", { tone: "warning" });
+    tell(WORDS.theBrowsersStoreDoesNot, { tone: "warning" });
     return null;
   }
 
@@ -190,9 +191,9 @@ export class Session {
 
   /** A design that this page cannot work out is not opened; it can be saved as it is. */
   offerFile(design: Design): void {
-    tell(`${design.name} cannot be worked out by this page and was not opened. Nothing of it is lost.`, {
+    tell(WORDS.cannotBeWorkedOutBy(design.name), {
       tone: "warning",
-      action: { label: "Save it to a file", run: () => handDesign(this.#world, design) },
+      action: { label: WORDS.saveItToAFile, run: () => handDesign(this.#world, design) },
     });
   }
 
@@ -220,7 +221,7 @@ export class Session {
       await this.adopt(design);
     } catch (error) {
       if (!workbench.getState().history) throw error;
-      tell("That sample could not be fetched. Connect to the network once, or open a file.", { tone: "warning" });
+      tell(WORDS.thatSampleCouldNotBe, { tone: "warning" });
     }
   }
 
@@ -266,7 +267,7 @@ export class Session {
     if (!this.#db) return;
     const outcome = await renameDesign(this.#db, id, name, { over: null, by: this.#keeper.by, now: this.#world.now() });
     if (outcome?.ok) this.#tabs?.tell({ kind: "saved", id });
-    else tell("That design could not be renamed: it is no longer here, or damaged.", { tone: "warning" });
+    else tell(WORDS.thatDesignCouldNotBe, { tone: "warning" });
     this.#keeper.held.forget(id);
     await this.#shelf.refresh(this.#db);
   }
@@ -291,7 +292,7 @@ export class Session {
   /** Takes a design out of the bin and opens it. */
   async putBack(id: string): Promise<void> {
     if (!this.#db) return;
-    if (!(await restoreDesign(this.#db, id))) tell("That design is no longer in the bin.", { tone: "warning" });
+    if (!(await restoreDesign(this.#db, id))) tell(WORDS.thatDesignIsNoLonger2, { tone: "warning" });
     this.#tabs?.tell({ kind: "restored", id });
     await this.#shelf.refresh(this.#db);
     await this.open(id);
@@ -319,7 +320,7 @@ export class Session {
       workbench.setState({ save: "saved" });
       return this.open(design.id);
     }
-    const name = `${design.name} (this tab)`.slice(0, 80);
+    const name = WORDS.ofThisTab(design.name).slice(0, 80);
     const copy = { ...design, id: createDesignId(name, this.#listTaken()), name };
     // the copy is kept before the other one is let go
     workbench.setState({ save: "saved" });
@@ -359,7 +360,7 @@ export class Session {
     if (outcome.revision === this.#keeper.revision || !canEvaluate(outcome.design)) return;
     this.#keeper.revision = outcome.revision;
     loadDesign(outcome.design, "saved");
-    tell("Another tab changed this design; it is shown here as it is now.");
+    tell(WORDS.anotherTabChangedThisDesign);
   }
 
   async #hear(event: DatabaseEvent): Promise<void> {
@@ -387,7 +388,7 @@ export class Session {
     if (lying?.ok && lying.revision !== over) {
       const name = `${design.name} (recovered)`.slice(0, 80);
       await this.adopt({ ...design, id: createDesignId(name, this.#listTaken()), name });
-      tell("What was not saved when the page was closed is here as a copy.");
+      tell(WORDS.whatWasNotSavedWhen);
       return true;
     }
     const outcome = await this.#keeper.write(design, over);

@@ -1,5 +1,6 @@
 import type { Fault } from "@/core/design/faults";
 import { describeFault } from "@/words/faults";
+import * as WORDS from "@/words/notices/sessionNotices";
 import type { DatabaseEvent } from "./database";
 import type { SessionWorld } from "./sessionWorld";
 import { dismissNotice, tell, workbench } from "./workbench";
@@ -9,27 +10,24 @@ import { dismissNotice, tell, workbench } from "./workbench";
 /** A design of the library that cannot be opened. */
 export function tellDamaged(fault: Fault, save: () => void): void {
   const word = fault.code === "newerVersion" ? "newer than this page" : "damaged";
-  tell(`This design is ${word} and was not opened. ${describeFault(fault)}`, {
+  tell(WORDS.thisDesignIsAndWas(word, describeFault(fault)), {
     tone: "warning",
-    action: { label: "Save its text", run: save },
+    action: { label: WORDS.saveItsText, run: save },
   });
 }
 
 /** Another tab was quicker: it changed the design, or put it into the bin. */
 export function tellTaken(how: "conflict" | "deleted", keepMine: () => void): void {
-  const text =
-    how === "conflict"
-      ? "Another tab has changed this design. Nothing of either is lost."
-      : "Another tab has put this design into the bin. It is still open here.";
-  tell(text, { tone: "warning", action: { label: "Keep mine as a copy", run: keepMine } });
+  const text = how === "conflict" ? WORDS.anotherTabHasChangedThis : WORDS.anotherTabHasPutThis;
+  tell(text, { tone: "warning", action: { label: WORDS.keepMineAsACopy, run: keepMine } });
 }
 
 /** The store would not take it. */
 export function tellNotKept(reason: "full" | "failed", save: () => void): void {
-  const why = reason === "full" ? "The browser's store is full" : "The browser could not save";
-  tell(`${why}. Your work is still open here and is tried again; save it to a file to be sure.`, {
+  const why = reason === "full" ? WORDS.theBrowsersStoreIsFull : WORDS.theBrowserCouldNotSave;
+  tell(WORDS.yourWorkIsStillOpen(why), {
     tone: "warning",
-    action: { label: "Save to a file", run: save },
+    action: { label: WORDS.saveToAFile, run: save },
   });
 }
 
@@ -39,26 +37,20 @@ export function tellIfCleared(held: SessionWorld["held"], hasStore: boolean): vo
   const count = held?.read() ?? 0;
   if (hasStore && library.length === 0 && bin.length === 0 && count > 0) {
     const what = count === 1 ? "a design" : `${count} designs`;
-    tell(
-      `The browser has cleared its store: ${what} that it kept for you ${count === 1 ? "is" : "are"} gone. Open them from the files you saved.`,
-      { tone: "warning" },
-    );
+    tell(WORDS.theBrowserHasClearedIts(what, count === 1 ? "is" : "are"), { tone: "warning" });
   }
   held?.write(library.length);
 }
 
 /** There is no store, or none that answers. */
 export function tellNothingKept(why: "silent" | "refused"): void {
-  const text =
-    why === "silent"
-      ? "The browser's store does not answer. Work on; what you do is kept as soon as it does."
-      : "This browser lets nothing be kept. Work on, and save to a file before you close the tab.";
+  const text = why === "silent" ? WORDS.theBrowsersStoreDoesNot : WORDS.thisBrowserLetsNothingBe;
   tell(text, { tone: "warning" });
 }
 
 /** A design went into the bin, with its way out again. */
 export const tellBinned = (name: string, putBack: () => void): void =>
-  tell(`${name} is in the bin.`, {
+  tell(WORDS.isInTheBin(name), {
     action: {
       label: "Undo",
       run: () => {
@@ -70,15 +62,15 @@ export const tellBinned = (name: string, putBack: () => void): void =>
 
 /** Another tab put the open design into the bin. */
 export const tellBinnedElsewhere = (putBack: () => void): void =>
-  tell("Another tab has put this design into the bin. It is still open here.", {
+  tell(WORDS.anotherTabHasPutThis, {
     tone: "warning",
-    action: { label: "Put it back", run: putBack },
+    action: { label: WORDS.putItBack, run: putBack },
   });
 
 const STORE_EVENTS: Readonly<Record<DatabaseEvent, string>> = {
-  blocking: "A newer Schleuse is open in another tab. Reload this one to go on saving.",
-  blocked: "Close the other tabs of Schleuse, so that this one can open its store.",
-  terminated: "The browser has closed the store. It is opened again; save to a file to be sure.",
+  blocking: WORDS.aNewerSchleuseIsOpen,
+  blocked: WORDS.closeTheOtherTabsOf,
+  terminated: WORDS.theBrowserHasClosedThe,
 };
 
 /** Something happened to the store that is not of this tab's doing. */

@@ -1,5 +1,6 @@
 import type { Design } from "@/core/design/design";
 import type { Fault } from "@/core/design/faults";
+import * as WORDS from "@/words/notices/shelf";
 import type { Database } from "./database";
 import { ANSWER_MS } from "./keeper";
 import { findFault, type LibraryEntry, listDesigns } from "./library";
@@ -30,7 +31,7 @@ export class Shelf {
       workbench.setState({ library: listed.entries.map((entry) => this.#withFault(entry)), bin: listed.bin });
       this.#looking = this.#looking.then(() => this.#lookThrough(db)).catch(() => undefined);
     } catch {
-      tell("The list of designs could not be read. What is open is saved all the same.", { tone: "warning" });
+      tell(WORDS.theListOfDesignsCould, { tone: "warning" });
     }
   }
 

@@ -6,6 +6,7 @@ import type { Fault } from "@/core/design/faults";
 import type { Evaluation } from "@/core/evaluate/evaluation";
 import { evaluate } from "@/core/evaluate/judge";
 import { clamp } from "@/core/quantity/tolerance";
+import * as WORDS from "@/words/notices/workbench";
 import { evaluateLevel } from "./canEvaluate";
 import { canBeTold, isReadyFor } from "./fitted";
 import { type History, pushStep, redoStep, startHistory, undoStep } from "./history";
@@ -109,7 +110,7 @@ function evaluateSafely(design: Design, attitude: Attitude): Evaluation | null {
   try {
     return evaluate(design, attitude);
   } catch {
-    tell("That could not be worked out, and nothing was changed. Save the design to a file and tell us of it.", {
+    tell(WORDS.thatCouldNotBeWorked, {
       tone: "warning",
     });
     return null;
@@ -223,8 +224,7 @@ export function tell(text: string, options: Partial<Pick<Notice, "tone" | "actio
 }
 
 /** What judges a design is not on this machine and cannot be fetched. */
-export const tellNotFetched = (name: string): void =>
-  tell(`What ${name} needs could not be fetched. Connect to the network and try again.`, { tone: "warning" });
+export const tellNotFetched = (name: string): void => tell(WORDS.whatNeedsCouldNotBe(name), { tone: "warning" });
 
 /** Says something to those who do not see the drawing. */
 export const say = (said: string): void => setState({ said });

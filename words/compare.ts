@@ -3,9 +3,8 @@ import type { StoreSummary, Summary } from "@/core/compare/summary";
 import type { Design } from "@/core/design/design";
 import type { Habits } from "@/core/design/habits";
 import type { Rig } from "@/core/design/rig";
-import { formatDays } from "./days";
 import { describeStore } from "./stores";
-import { formatLength, formatQuantity, formatRun, type Units } from "./units";
+import { formatDays, formatLength, formatQuantity, formatRun, type Units } from "./units";
 
 /** What of a part is different, as it is spoken of in the middle of a sentence. */
 const FIELD_WORDS: Readonly<Record<PartField, string>> = {

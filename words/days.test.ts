@@ -11,9 +11,9 @@ import {
   describeRooms,
   describeUse,
   describeUseDoubt,
-  formatDays,
   nameCertainty,
 } from "./days";
+import { formatDays } from "./units";
 
 const kranich = readDemo("kranich");
 

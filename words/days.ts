@@ -7,7 +7,7 @@ import type { Design } from "@/core/design/design";
 import { type PersonKind, USE_KINDS, type Use, type UseKind, type UseRate } from "@/core/design/habits";
 import type { HeldWater } from "@/core/design/plumbing";
 import { describeStore } from "./stores";
-import { formatNumber, formatQuantity, type Units } from "./units";
+import { formatDays, formatNumber, formatQuantity, type Units } from "./units";
 
 export const PERSON_NAMES: Readonly<Record<PersonKind, string>> = {
   adult: "Adults",
@@ -73,9 +73,6 @@ export const READY_NAMES: Readonly<Record<ReadyWay, string>> = {
   town: "In town",
   winter: "In winter",
 };
-
-export const formatDays = (days: number): string =>
-  days === 1 ? "1 day" : `${formatNumber(days, Number.isInteger(days) ? 0 : 1)} days`;
 
 /** What a store comes to, a line each: litres a day and how long it lasts. */
 export function describeBalance(design: Design, { stores, endsBy }: Balance, units: Units): string[] {

@@ -325,3 +325,7 @@ function parseParts(text: string, unitTable: Readonly<Record<string, number>>, b
   }
   return Number.isFinite(sum) ? { ok: true, value: sign * sum } : { ok: false, reason: "notANumber" };
 }
+
+/** Days as they are spoken: whole ones without a tenth. */
+export const formatDays = (days: number): string =>
+  days === 1 ? "1 day" : `${formatNumber(days, Number.isInteger(days) ? 0 : 1)} days`;

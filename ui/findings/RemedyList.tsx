@@ -5,10 +5,9 @@ import { proposeRemedies } from "@/core/remedies/proposeRemedies";
 import type { ProvenRemedy } from "@/core/remedies/remedy";
 import { useWorkbench } from "@/store/useWorkbench";
 import { change, view as look, previewEdit, tell, undo } from "@/store/workbench";
-import { formatDays } from "@/words/days";
 import * as WORDS from "@/words/panels/findings/remedyList";
 import { describeEdit, describeRemedy } from "@/words/remedies";
-import { formatLength, formatQuantity, type Units } from "@/words/units";
+import { formatDays, formatLength, formatQuantity, type Units } from "@/words/units";
 import { Button } from "../kit/Button";
 
 /** Ways to settle a finding that have been tried; choosing one draws it, and nothing is changed until it is taken. */

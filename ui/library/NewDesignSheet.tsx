@@ -95,13 +95,7 @@ export function NewDesignSheet({ onClose }: { readonly onClose: () => void }) {
       about={
         step === 0
           ? WORDS.fiveMinutesWithATape
-          : WORDS.stepOf(
-              step,
-              steps.length,
-              at?.isUnder
-                ? "What is there bars the way of drains and tank."
-                : "Pick a field to see where to hold the tape.",
-            )
+          : WORDS.stepOf(step, steps.length, at?.isUnder ? WORDS.whatIsThereBars : WORDS.pickAField)
       }
       onClose={onClose}
     >

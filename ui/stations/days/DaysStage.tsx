@@ -2,9 +2,10 @@
 import { useEffect, useMemo, useRef, useState } from "react";
 import { MOST_DAYS } from "@/core/days/accrual";
 import { useWorkbench } from "@/store/useWorkbench";
-import { describeEnd, formatDays } from "@/words/days";
+import { describeEnd } from "@/words/days";
 import * as WORDS from "@/words/panels/days/daysStage";
 import { describeStore } from "@/words/stores";
+import { formatDays } from "@/words/units";
 import { Said } from "../../kit/Said";
 import { LevelChart } from "./LevelChart";
 import { StretchStrip } from "./StretchStrip";

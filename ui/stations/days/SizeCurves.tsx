@@ -3,10 +3,9 @@ import { useMemo, useState } from "react";
 import type { StoreBalance } from "@/core/days/balance";
 import { computeDaysPerLitre, computeSizeCurve, daysWith, findSizeBounds } from "@/core/days/sizeCurve";
 import { useWorkbench } from "@/store/useWorkbench";
-import { formatDays } from "@/words/days";
 import * as WORDS from "@/words/panels/days/sizeCurves";
 import { describeStore } from "@/words/stores";
-import { formatNumber, formatQuantity } from "@/words/units";
+import { formatDays, formatNumber, formatQuantity } from "@/words/units";
 import { Chart } from "../../charts/Chart";
 import { Group } from "../../fields/Group";
 

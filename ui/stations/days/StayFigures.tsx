@@ -18,12 +18,12 @@ import {
   describeRooms,
   describeStoreRoom,
   describeUnits,
-  formatDays,
   nameCertainty,
 } from "@/words/days";
 import { describeLoopRhythm, describePlainSchool } from "@/words/gear";
 import * as WORDS from "@/words/panels/days/stayFigures";
 import { describeStore } from "@/words/stores";
+import { formatDays } from "@/words/units";
 import { useEdits } from "../../fields/useEdits";
 import { Figure } from "../../kit/Figure";
 import { Pick } from "../../kit/Pick";

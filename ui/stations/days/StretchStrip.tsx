@@ -5,8 +5,8 @@ import type { Edit } from "@/core/design/edit";
 import type { Habits } from "@/core/design/habits";
 import { useWorkbench } from "@/store/useWorkbench";
 import { beginDrag, change, drag, endDrag } from "@/store/workbench";
-import { formatDays } from "@/words/days";
 import * as WORDS from "@/words/panels/days/stretchStrip";
+import { formatDays } from "@/words/units";
 import { AddOne } from "../../kit/AddOne";
 import { toX } from "./dayScale";
 

@@ -2,8 +2,8 @@
 import { type KeyboardEvent, type PointerEvent, useState } from "react";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
-import { formatDays } from "@/words/days";
 import * as WORDS from "@/words/panels/days/wantedDays";
+import { formatDays } from "@/words/units";
 import { listDayMarks, toDay, toX } from "./dayScale";
 
 const HEIGHT_PX = 54;

@@ -2,9 +2,9 @@
 import { useMemo, useState } from "react";
 import { CANISTER_L, compareWasteSchools } from "@/core/days/wasteSchools";
 import { useWorkbench } from "@/store/useWorkbench";
-import { formatDays, SCHOOL_NAMES } from "@/words/days";
+import { SCHOOL_NAMES } from "@/words/days";
 import * as WORDS from "@/words/panels/days/wasteSchools";
-import { formatLength, formatNumber, formatQuantity } from "@/words/units";
+import { formatDays, formatLength, formatNumber, formatQuantity } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { Said } from "../../kit/Said";
 import { useSay } from "../../kit/useSay";

@@ -24,8 +24,8 @@ export function FrostWalks() {
         label={WORDS.drainDownBeforeFrost}
         text={WORDS.inTheOrderTheyAre}
         steps={down}
-        last="Leave every valve half open."
-        noted="Emptied before frost"
+        last={WORDS.leaveHalfOpen}
+        noted={WORDS.emptiedBeforeFrost}
         testId="drain-walk"
       />
       <Walk
@@ -33,8 +33,8 @@ export function FrostWalks() {
         label={WORDS.bringBackAfterFrost}
         text={WORDS.closedSanitisedTrapsFilledAnd}
         steps={up}
-        last="It may be used again. Look underneath once more after the first night."
-        noted="Brought back after frost"
+        last={WORDS.mayBeUsedAgain}
+        noted={WORDS.broughtBackAfterFrost}
         testId="spring-walk"
       />
     </>

@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const thereIsNoBreather = "There is no breather.";
 export const theFindingNoBreatherAbove = "The finding “no breather” above fits one for you.";

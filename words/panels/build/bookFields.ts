@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const theBookCouldNotBe =
   "The book could not be made. Try again; without a network open the page once with one.";

@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const cutList = "Cut list";
 export const csv = "CSV";

@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const thatCouldNotBeKept = "That could not be kept in this browser.";
 export const theBuilding = "The building";

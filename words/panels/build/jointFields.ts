@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const jointsAtTanksAndGear = (length: Shown) => `Joints at tanks and gear, ${length}`;
 export const willItScrewTogether = "Will it screw together?";

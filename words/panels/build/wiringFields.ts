@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const wiringOfTheWaterSide = "Wiring of the water side";
 export const battery = "Battery";

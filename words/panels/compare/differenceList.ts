@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const thatIsNotPossibleHere = "That is not possible here.";
 export const copyWhatItBelongsTo = (text: Shown) => `${text} Copy what it belongs to first, then this again.`;

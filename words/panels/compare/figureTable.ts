@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const bothDesignsInFigures = "Both designs in figures";
 export const figure = "Figure";

@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const saidOnlyHere = "Said only here";
 export const saidOnlyOf = (name: Shown) => `Said only of ${name}`;

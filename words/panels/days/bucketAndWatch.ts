@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const moreThanNothingPleaseWatch = "More than nothing, please: watch it run into the bucket.";
 export const bucketAndWatch = "Bucket and watch";

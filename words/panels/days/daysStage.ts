@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const days = "Days";
 export const lineHalfOfAllStays =

@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const sizesWeighedByDays = "Sizes weighed by days";
 export const whatEachLitreBringsAnd = "What each litre brings, and what bounds it";

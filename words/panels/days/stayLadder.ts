@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const wholeDaysFrom1To = "Whole days from 1 to 60.";
 export const longer = "Longer";

@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const howTheStayIsLived = "How the stay is lived";
 export const takeOutOfTheStay = (name: Shown) => `Take ${name} out of the stay`;

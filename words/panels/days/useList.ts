@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const wayOfLiving = "Way of living";
 export const addAWayOfLiving = "Add a way of living";

@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const canistersAndBottles = "Canisters and bottles";
 export const addACanisterOrBottle = "Add a canister or bottle";

@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const zoomInOnThe = (of: Shown) => `Zoom in on the ${of}`;
 export const zoomOutOfThe = (of: Shown) => `Zoom out of the ${of}`;

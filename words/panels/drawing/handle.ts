@@ -1,3 +1,3 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const inHandAtTheWorst = (inHandMm: Shown) => ` In hand at the worst ${inHandMm}.`;

@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const waterInTheTank = "Water in the tank";
 export const ofFull = (share: Shown) => `${share} % of full`;

@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const fallOfEachLeg = "Fall of each leg";
 export const evenBetweenTheEnds = "Even between the ends";

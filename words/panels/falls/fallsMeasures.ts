@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const undersideOfTheWaste = (name: Shown) => `${name}, underside of the waste`;
 export const name = "Name";

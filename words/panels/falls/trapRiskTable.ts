@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const brakingItLiesAlongThe = "Braking: it lies along the rig";
 export const corneringItLiesAcrossThe = "Cornering: it lies across the rig";

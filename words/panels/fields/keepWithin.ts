@@ -1,3 +1,3 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const fromTo = (least: Shown, most: Shown) => `From ${least} to ${most}.`;

@@ -1,3 +1,3 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const backToThePacksFigure = (name: Shown) => `Back to the pack's figure: ${name}`;

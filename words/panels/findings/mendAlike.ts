@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const theyHaveNoRemedyIn = "They have no remedy in common. Open them one by one.";
 export const settleThemTogether = "Settle them together";

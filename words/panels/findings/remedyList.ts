@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const done = (edit: Shown) => `Done: ${edit}.`;
 export const doIt = "Do it";

@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const fittedItsVesselsAndWhat = (toiletNames: Shown) =>
   `${toiletNames} fitted. Its vessels and what fills them stand at Days.`;

@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const codeOf = (at: Shown, length: Shown) => `Code ${at} of ${length}`;
 export const code = "code";

@@ -1,3 +1,3 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const showTheWorking = (label: Shown) => `${label}: show the working`;

@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const oneCodeWasReadWrongly = "One code was read wrongly. Hold still, it begins anew.";
 export const readCodes = "Read codes";

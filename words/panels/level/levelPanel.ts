@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const level = "Level";
 export const standingLevel = "Standing level";

@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const whereTheRigMayPark = "Where the rig may park";
 export const eachPointIsAWay =

@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const designs = "Designs";
 export const keptInThisBrowserSave =

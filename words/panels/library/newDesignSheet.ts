@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const thisCannotBeBuilt = (faults: Shown) => `This cannot be built: ${faults}`;
 export const aNewDesign = "A new design";
@@ -18,3 +18,5 @@ export const atLeastOnePerson = "At least one person.";
 export const typeItsMeasure = "Type its measure.";
 export const whatElseIsThereSuch =
   "What else is there, such as spare wheel, shaft or walls, is added at the station Rig.";
+export const whatIsThereBars = "What is there bars the way of drains and tank.";
+export const pickAField = "Pick a field to see where to hold the tape.";

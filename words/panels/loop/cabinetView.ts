@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const theGearToScaleFrom = "The gear to scale, from the side";
 export const move = (name: Shown) => `Move ${name}`;

@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const workingStates = "Working states";
 export const takeOut = (name: Shown) => `Take ${name} out`;

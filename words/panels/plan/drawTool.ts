@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const itCannotBeLaidSo = "It cannot be laid so.";
 export const theDrainOfIsDrawn = (name: Shown) => `The drain of ${name} is drawn.`;

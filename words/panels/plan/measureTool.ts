@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const measureArrowKeysMoveEnter = "Measure: arrow keys move, Enter sets the first place and then the second";
 export const straight = (straight: Shown) => `${straight} straight`;

@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const moveTheFloorPassage = "Move the floor passage";
 export const moveInPlan = (name: Shown) => `Move ${name} in plan`;

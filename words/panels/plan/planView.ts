@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const translateScaleTranslate0Rotate = (x: Shown, y: Shown, k: Shown, height: Shown) =>
   `translate(${x} ${y}) scale(${k}) translate(0 ${height}) rotate(-90)`;

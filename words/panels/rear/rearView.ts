@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const fromBehind = (name: Shown) => `${name} from behind`;
 export const moveFromBehind = (name: Shown) => `Move ${name} from behind`;

@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const rearAxle = "Rear axle";
 export const frontAxle = "Front axle";

@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const halfSectionsOfTheHull = "Half-sections of the hull";
 export const movePointOfTheSection = (i: Shown) => `Move point ${i} of the section`;

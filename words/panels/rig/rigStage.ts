@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const theBoatFromTheSide = "The boat from the side";
 export const theRigFromTheSide = "The rig from the side";

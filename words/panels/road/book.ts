@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const leftOutTheFirstAt = (length: Shown, first: Shown) => `${length} left out, the first at ${first}.`;
 export const logbook = (length: Shown, which: Shown) => `Logbook, ${length} ${which}`;

@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const care = "Care";
 export const nothingToLookAfterYet = "Nothing to look after yet.";

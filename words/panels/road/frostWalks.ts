@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const beforeFrost = "Before frost";
 export const drainDownBeforeFrost = "Drain down before frost";
@@ -15,3 +15,7 @@ export const allStepsDone = "All steps done";
 export const back = "Back";
 export const doneNext = "Done, next";
 export const writeItDown = "Write it down";
+export const leaveHalfOpen = "Leave every valve half open.";
+export const mayBeUsedAgain = "It may be used again. Look underneath once more after the first night.";
+export const emptiedBeforeFrost = "Emptied before frost";
+export const broughtBackAfterFrost = "Brought back after frost";

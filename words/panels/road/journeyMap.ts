@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const mapOfStopsAsThe = (length: Shown, distance: Shown) =>
   `Map of ${length} stops, ${distance} as the crow flies`;

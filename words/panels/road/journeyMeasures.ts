@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const stops = (length: Shown) => `Stops, ${length}`;
 export const stop = "Stop";

@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const now = "Now";
 export const writeDownTheLastFill = "Write down the last fill and dump, and the levels are worked out from there.";

@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const thatIsMoreThanIt = "That is more than it holds. Read it again, standing level.";
 export const theGaugeHasNoSuch = "The gauge has no such mark.";

@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const theDrainIsLaidAnew = "The drain is laid anew.";
 export const aWayToTheTank = "A way to the tank";

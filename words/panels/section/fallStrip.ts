@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const fallBudget = "Fall budget";
 export const asItStands = "As it stands";

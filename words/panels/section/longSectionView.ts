@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const longSectionOf = (name: Shown) => `Long section of ${name}`;
 export const seeTheWaterRunP = "See the water run (P)";

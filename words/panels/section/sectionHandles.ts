@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const move = (what: Shown) => `Move ${what}`;
 export const of = (what: Shown, name: Shown) => `${what} of ${name}`;

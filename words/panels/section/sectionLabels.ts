@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const leg = (i: Shown) => `Leg ${i}`;
 export const dropLeg = (i: Shown) => `Drop, leg ${i}`;

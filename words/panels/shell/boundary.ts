@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const couldNotBeLoaded = (name: Shown) => `${name} could not be loaded.`;
 export const cannotBeShownForThis = (name: Shown) => `${name} cannot be shown for this design.`;

@@ -1,3 +1,3 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const couldNotBeRead = (cleanName: Shown) => `${cleanName} could not be read.`;

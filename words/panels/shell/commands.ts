@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const searchCommands = "Search commands";
 export const designsOpenDuplicateRenameDelete = "Designs: open, duplicate, rename, delete";

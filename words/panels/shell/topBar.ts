@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const designsIsOpen = (name: Shown) => `Designs; ${name} is open`;
 export const waterway = "Waterway";

@@ -1,4 +1,4 @@
-import { formatDays } from "../../days";
+import { formatDays } from "../../units";
 
 // The one figure a station comes to, under its name on the stair.
 

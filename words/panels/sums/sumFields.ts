@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const none = "none";
 export const wanted = (name: Shown) => `Wanted ${name}`;

@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const whereItComesUpAs = "Where it comes up, as it fills";
 export const whereComesUpAsIt = (name: Shown) => `Where ${name} comes up as it fills`;

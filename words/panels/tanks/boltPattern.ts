@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const boltsOfTheTankFrom = "Bolts of the tank from above, forward to the right";
 export const boltForwardLeftOfThe = (i: Shown, x: Shown, y: Shown, uses: Shown) =>

@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const dumpLine = "Dump line";
 export const aHoseLeadsOnFrom = "a hose leads on from it: station Loop.";

@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const unrolledStandingAsYouDump = (name: Shown) => `${name} unrolled, standing as you dump`;
 export const heights = "heights";

@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const greyTank = "Grey tank";
 export const theTankIsHungIt = "The tank is hung. It still wants a breather.";

@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const profileOfTheTank = "Profile of the tank";
 export const moveCornerOfTheProfile = (i: Shown) => `Move corner ${i} of the profile`;

@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const fixing = "Fixing";
 export const heldBy = "Held by";

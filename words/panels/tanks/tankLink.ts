@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const byItself = "By itself";
 export const levelWith = (name: Shown) => `Level with ${name}`;

@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const alongTheRig = "Along the rig";
 export const acrossTheRig = "Across the rig";

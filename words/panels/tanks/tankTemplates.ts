@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const theFileCouldNotBe = "The file could not be made. Reload the page and try again.";
 export const templatesAndOrder = "Templates and order";

@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const dipStickInItsMiddle = "Dip stick, in its middle";
 export const print = "Print";

@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const theTankHasItsNew = "The tank has its new length.";
 export const weighingUpTheSize = "Weighing up the size";

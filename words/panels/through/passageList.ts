@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const andForTheFittings = (length: Shown, fittings: Shown) => `${length}, and ${fittings} for the fittings`;
 export const holesToDrill = (count: Shown) => `Holes to drill, ${count}`;

@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const theHole = "The hole";
 export const noHoleYetNothingGoes = "No hole yet: nothing goes through floor, wall or hull.";

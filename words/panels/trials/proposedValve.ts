@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const stopValveIn = (name: Shown) => `Stop valve in ${name}`;
 export const aStopValveIn = "A stop valve in";

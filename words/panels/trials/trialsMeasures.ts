@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const trialsBeforeClosingUp = "Trials before closing up";
 export const nothingToTryYet = "Nothing to try yet.";

@@ -1,4 +1,4 @@
-import type { Shown } from "../shown";
+import type { Shown } from "../../shown";
 
 export const findingTheFault = "Finding the fault";
 export const trials = "Trials";
