@@ -28,6 +28,7 @@ import {
   tellIfCleared,
   tellNothingKept,
   tellStoreEvent,
+  tellUnworkable,
 } from "./sessionNotices";
 import type { SessionWorld } from "./sessionWorld";
 import { Shelf } from "./shelf";
@@ -191,10 +192,7 @@ export class Session {
 
   /** A design that this page cannot work out is not opened; it can be saved as it is. */
   offerFile(design: Design): void {
-    tell(WORDS.cannotBeWorkedOutBy(design.name), {
-      tone: "warning",
-      action: { label: WORDS.saveItToAFile, run: () => handDesign(this.#world, design) },
-    });
+    tellUnworkable(design, () => handDesign(this.#world, design));
   }
 
   /** A design of the library for reading beside the open one; null when it is gone or damaged. */

@@ -1,3 +1,4 @@
+import type { Design } from "@/core/design/design";
 import type { Fault } from "@/core/design/faults";
 import { describeFault } from "@/words/faults";
 import * as WORDS from "@/words/notices/sessionNotices";
@@ -75,3 +76,11 @@ const STORE_EVENTS: Readonly<Record<DatabaseEvent, string>> = {
 
 /** Something happened to the store that is not of this tab's doing. */
 export const tellStoreEvent = (event: DatabaseEvent): void => tell(STORE_EVENTS[event], { tone: "warning" });
+
+/** A design that this page cannot work out stays shut; it can be saved as it is. */
+export function tellUnworkable(design: Design, save: () => void): void {
+  tell(WORDS.cannotBeWorkedOutBy(design.name), {
+    tone: "warning",
+    action: { label: WORDS.saveItToAFile, run: save },
+  });
+}

@@ -2,9 +2,6 @@ import type { Shown } from "../shown";
 
 export const thatDesignIsNoLonger = "That design is no longer here.";
 export const theBrowsersStoreDoesNot = "The browser's store does not answer. Your open work stays here; try again.";
-export const cannotBeWorkedOutBy = (name: Shown) =>
-  `${name} cannot be worked out by this page and was not opened. Nothing of it is lost.`;
-export const saveItToAFile = "Save it to a file";
 export const thatSampleCouldNotBe = "That sample could not be fetched. Connect to the network once, or open a file.";
 export const thatDesignCouldNotBe = "That design could not be renamed: it is no longer here, or damaged.";
 export const thatDesignIsNoLonger2 = "That design is no longer in the bin.";

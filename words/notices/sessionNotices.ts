@@ -22,3 +22,6 @@ export const aNewerSchleuseIsOpen = "A newer Schleuse is open in another tab. Re
 export const closeTheOtherTabsOf = "Close the other tabs of Schleuse, so that this one can open its store.";
 export const theBrowserHasClosedThe =
   "The browser has closed the store. It is opened again; save to a file to be sure.";
+export const cannotBeWorkedOutBy = (name: Shown) =>
+  `${name} cannot be worked out by this page and was not opened. Nothing of it is lost.`;
+export const saveItToAFile = "Save it to a file";

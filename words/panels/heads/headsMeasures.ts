@@ -14,7 +14,7 @@ export const metacentreOverCentreOfGravity =
 export const withHerWeightWhatLoose = "With her weight, what loose water takes is worked out. Trim is not.";
 export const whereItMayGo = "Where it may go";
 export const youAre = "You are";
-export const notSaidWhereTheyAre = "Not said where they are used:";
+export const notSaidWhereTheyAre = "No place given for:";
 export const sayItUnderLoopWorking =
   ". Say it under Loop, working states, so that what may go overboard there is proved.";
 export const fromMemoryOfThoseRules = "From memory of those rules; the local rule decides.";

@@ -1,6 +1,6 @@
 import type { Shown } from "../../shown";
 
-export const oneCodeWasReadWrongly = "One code was read wrongly. Hold still, it begins anew.";
+export const oneCodeWasReadWrongly = "One code was read wrongly. Hold still, it starts again.";
 export const readCodes = "Read codes";
 export const theCameraWasRefusedAllow =
   "The camera was refused. Allow it for this page, or carry the design over as a file.";

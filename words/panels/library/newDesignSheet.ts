@@ -18,5 +18,5 @@ export const atLeastOnePerson = "At least one person.";
 export const typeItsMeasure = "Type its measure.";
 export const whatElseIsThereSuch =
   "What else is there, such as spare wheel, shaft or walls, is added at the station Rig.";
-export const whatIsThereBars = "What is there bars the way of drains and tank.";
+export const whatIsThereBars = "Measure what is in the way of drains and tank.";
 export const pickAField = "Pick a field to see where to hold the tape.";

@@ -1,7 +1,7 @@
 export const name = "Name";
 export const holds = "Holds";
 export const waterDrawnInIt = "Water drawn in it";
-export const aWayOfLookingNothing = "A way of looking: nothing of the design changes.";
+export const aWayOfLookingNothing = "A way of looking: nothing in the design changes.";
 export const from0To100Of = "From 0 to 100 % of full.";
 export const placeOfItsRearRight = "Place of its rear right bottom corner";
 export const take = "Take";
