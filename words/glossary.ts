@@ -1,10 +1,7 @@
-/** A word of the trade in plain English. */
-export type GlossaryWord = { readonly word: string; readonly also: readonly string[]; readonly plain: string };
+const word = <const N extends string>(name: N, plain: string, ...also: string[]) => ({ word: name, also, plain });
 
-const word = (name: string, plain: string, ...also: string[]): GlossaryWord => ({ word: name, also, plain });
-
-/** The words of the trade that the application uses, by the alphabet. */
-export const GLOSSARY: readonly GlossaryWord[] = [
+/** The words of the trade that the application uses, by the alphabet, in plain English. */
+export const GLOSSARY = [
   word(
     "Accumulator",
     "A small tank with air in it behind a pump. It gives the first third of a litre, so the pump does not start at every drop.",
@@ -97,4 +94,8 @@ export const GLOSSARY: readonly GlossaryWord[] = [
     "anti-siphon",
   ),
   word("Weir", "The edge inside a trap over which water leaves it."),
-];
+] as const;
+
+/** A word of the trade: its name, what else it is called, and what it is. */
+export type GlossaryWord = (typeof GLOSSARY)[number];
+export type GlossaryName = GlossaryWord["word"];

@@ -7,6 +7,7 @@ import type { Design } from "@/core/design/design";
 import { isReadyFor } from "@/store/fitted";
 import { useWorkbench } from "@/store/useWorkbench";
 import * as WORDS from "@/words/panels/compare/compareSheet";
+import { Trade } from "../glossary/Trade";
 import { Button } from "../kit/Button";
 import { FIELD_LOOK } from "../kit/FieldRow";
 import { Sheet } from "../kit/Sheet";
@@ -42,7 +43,9 @@ export function CompareSheet({ onClose }: { readonly onClose: () => void }) {
   return (
     <Sheet title={WORDS.compare} about={WORDS.theOpenDesignBesideAnother} onClose={onClose} size="wide">
       {others.length === 0 ? (
-        <p>{WORDS.thereIsNoOtherDesign}</p>
+        <p>
+          <Trade>{WORDS.thereIsNoOtherDesign}</Trade>
+        </p>
       ) : (
         <>
           <div className="flex flex-wrap items-center gap-3">

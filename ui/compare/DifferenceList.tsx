@@ -6,6 +6,7 @@ import { change, tell, undo } from "@/store/workbench";
 import { describeDifference } from "@/words/compare";
 import { describeFault } from "@/words/faults";
 import * as WORDS from "@/words/panels/compare/differenceList";
+import { Trade } from "../glossary/Trade";
 import { Button } from "../kit/Button";
 
 type DifferenceListProps = {
@@ -30,7 +31,11 @@ export function DifferenceList({ here, there, differences }: DifferenceListProps
   return (
     <>
       <h3 className="plate mt-5 mb-1 text-[17px]">{WORDS.whereTheyDiffer}</h3>
-      {differences.length === 0 && <p className="text-faint">{WORDS.nowhereRigPartsGearHabits}</p>}
+      {differences.length === 0 && (
+        <p className="text-faint">
+          <Trade>{WORDS.nowhereRigPartsGearHabits}</Trade>
+        </p>
+      )}
       <ul>
         {differences.map((difference) => {
           const { name, how } = describeDifference(difference);

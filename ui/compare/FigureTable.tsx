@@ -3,6 +3,7 @@ import { useState } from "react";
 import { useWorkbench } from "@/store/useWorkbench";
 import { type Compared, listFigureRows } from "@/words/compare";
 import * as WORDS from "@/words/panels/compare/figureTable";
+import { Trade } from "../glossary/Trade";
 import { Button } from "../kit/Button";
 
 /** What both designs come to, side by side: first what differs, and on a press what is alike too. */
@@ -38,7 +39,11 @@ export function FigureTable({ here, there }: { readonly here: Compared; readonly
           ))}
         </tbody>
       </table>
-      {shown.length === 0 && <p className="py-1 text-faint">{WORDS.everyFigureIsTheSame}</p>}
+      {shown.length === 0 && (
+        <p className="py-1 text-faint">
+          <Trade>{WORDS.everyFigureIsTheSame}</Trade>
+        </p>
+      )}
       {alike > 0 && (
         <Button look="bare" aria-expanded={isWhole} onClick={() => setWhole(!isWhole)}>
           {isWhole ? WORDS.onlyWhatDiffers : WORDS.theSameShow(alike === 1 ? "One figure is" : `${alike} figures are`)}

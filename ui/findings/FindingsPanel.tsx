@@ -12,6 +12,7 @@ import * as WORDS from "@/words/panels/findings/findingsPanel";
 import { describeLimitSource } from "@/words/sources";
 import { describeFinding } from "@/words/tellFinding";
 import { describeFindings } from "@/words/verdict";
+import { WordsOf } from "../glossary/WordsOf";
 import { Button } from "../kit/Button";
 import { SeverityMark } from "../kit/SeverityMark";
 import { openFinding } from "./openFinding";
@@ -165,6 +166,7 @@ function FindingItem({ finding, design, isOpen, onToggle }: ItemProps) {
               {WORDS.seeIt} {describeAttitude(attitude, design.rig.kind)}
             </Button>
           )}
+          <WordsOf text={`${title}. ${why} ${advice}`} />
           <RemedyList finding={finding} />
           <FindingWorking finding={finding} />
           {finding.limit && (

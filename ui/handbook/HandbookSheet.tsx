@@ -13,6 +13,7 @@ import * as WORDS from "@/words/panels/handbook/handbookSheet";
 import { PACK_NAMES, SOURCES, STANDINGS } from "@/words/sources";
 import { SUM_WORDS } from "@/words/sums";
 import { formatLength, type Units } from "@/words/units";
+import { WordDrawing } from "../glossary/WordDrawing";
 import { Pick } from "../kit/Pick";
 import { Sheet } from "../kit/Sheet";
 
@@ -69,7 +70,8 @@ function Words() {
       />
       <dl className="gap-x-8 desk:columns-2">
         {found.map(({ word, also, plain }) => (
-          <div key={word} className="mb-2.5 break-inside-avoid">
+          <div key={word} className="mb-2.5 flow-root break-inside-avoid">
+            <WordDrawing word={word} className="float-right ml-3 h-[54px] w-[90px]" />
             <dt className="text-[15px] font-semibold">
               {word}
               {also.length > 0 && (

@@ -1,4 +1,5 @@
 import type { ReactNode } from "react";
+import { useTradeWords } from "../glossary/useTradeWords";
 import { useSay } from "./useSay";
 
 type FieldRowProps = {
@@ -12,6 +13,10 @@ type FieldRowProps = {
 /** A label, what is filled in, and under it what it means while a hand is in it, and the sentence when it was refused. */
 export function FieldRow({ id, label, help, refusal, children }: FieldRowProps) {
   const say = useSay();
+  const words = useTradeWords();
+  const [word] = help || !words ? [] : words.listWords(say(label));
+  const meaning = word && words ? `${word}: ${words.findMeaning(word)}` : null;
+  const under = help ? say(help) : meaning;
   return (
     <div className="group/field relative min-w-0">
       <div className="flex min-h-8 items-center gap-2 phone:min-h-11">
@@ -21,12 +26,12 @@ export function FieldRow({ id, label, help, refusal, children }: FieldRowProps) 
         {children}
       </div>
       {/* it lies over what follows and lets every press through, so that nothing moves under a hand that leaves the field */}
-      {help && (
+      {under && (
         <p
           id={`${id}-help`}
           className="pointer-events-none absolute inset-x-0 top-full z-20 hidden border border-edge bg-sheet px-1.5 py-1 text-[12.5px] leading-snug group-focus-within/field:block"
         >
-          {say(help)}
+          {under}
         </p>
       )}
       {refusal && (

@@ -6,6 +6,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { tilt } from "@/store/workbench";
 import { describeAttitude } from "@/words/attitudes";
 import * as WORDS from "@/words/panels/level/measuredStanding";
+import { Trade } from "../glossary/Trade";
 import { Button } from "../kit/Button";
 
 /** How the phone's level found the rig, one press from standing so here; nothing where it was never laid down. */
@@ -32,7 +33,7 @@ export function MeasuredStanding({ kind }: { readonly kind: RigKind }) {
   const round = (deg: number) => Math.round(deg * 10) / 10;
   return (
     <p className="flex flex-wrap items-center gap-x-2 text-[12.5px] leading-snug text-faint">
-      {WORDS.byThePhone} {at.replace("T", " ")}:{" "}
+      <Trade>{WORDS.byThePhone}</Trade> {at.replace("T", " ")}:{" "}
       {describeAttitude({ pitchDeg: round(pitchDeg), rollDeg: round(rollDeg) }, kind)}.
       <Button className="phone:min-h-11" onClick={() => tilt({ pitchDeg, rollDeg })}>
         {WORDS.standSo}

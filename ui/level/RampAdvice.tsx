@@ -5,6 +5,7 @@ import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
 import * as WORDS from "@/words/panels/level/rampAdvice";
 import { describeRamps } from "@/words/ramps";
+import { Trade } from "../glossary/Trade";
 import { Figure } from "../kit/Figure";
 
 const AT = { kind: "rig" } as const;
@@ -30,7 +31,7 @@ export function RampAdvice() {
         </p>
       )}
       <p className="text-faint">
-        {WORDS.toStandLevel}{" "}
+        <Trade>{WORDS.toStandLevel}</Trade>{" "}
         <Figure working={toWorkingId("rampsToLevel", AT)} label={WORDS.rampsToStandLevel} className={SLIP}>
           {describeRamps(computeRamps(rig, attitude), rig, units)}.
         </Figure>

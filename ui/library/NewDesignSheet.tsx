@@ -19,6 +19,7 @@ import { describeFault } from "@/words/faults";
 import { RIG_NAMES } from "@/words/labels";
 import { describeMeasure, listMeasureSteps, UNDER_WORDS } from "@/words/measuring";
 import * as WORDS from "@/words/panels/library/newDesignSheet";
+import { Trade } from "../glossary/Trade";
 import { Button } from "../kit/Button";
 import { NumberField } from "../kit/NumberField";
 import { Sheet } from "../kit/Sheet";
@@ -274,7 +275,9 @@ function UnderStep({ kind, measures, under, onUnder, onRefusal }: UnderProps) {
           )}
         </div>
       ))}
-      <p className="pt-1 text-[12.5px] text-faint">{WORDS.whatElseIsThereSuch}</p>
+      <p className="pt-1 text-[12.5px] text-faint">
+        <Trade>{WORDS.whatElseIsThereSuch}</Trade>
+      </p>
     </div>
   );
 }

@@ -27,6 +27,7 @@ import { findShownDrain, findShownResult } from "../../drawing/shown";
 import { Group } from "../../fields/Group";
 import { PointList } from "../../fields/PointList";
 import { useEdits } from "../../fields/useEdits";
+import { Trade } from "../../glossary/Trade";
 import { Button } from "../../kit/Button";
 import { Figure } from "../../kit/Figure";
 import { NumberField } from "../../kit/NumberField";
@@ -48,7 +49,8 @@ export function AirMeasures() {
     <>
       {vents.length === 0 && (
         <p className="px-3 py-2">
-          {WORDS.thereIsNoBreather} {PLAIN_WORDS.breather} {WORDS.theFindingNoBreatherAbove}
+          <Trade>{WORDS.thereIsNoBreather}</Trade> {PLAIN_WORDS.breather}{" "}
+          <Trade>{WORDS.theFindingNoBreatherAbove}</Trade>
         </p>
       )}
       {vents.map((vent) => (
@@ -236,8 +238,8 @@ function BranchFields({ drain }: { readonly drain: Drain }) {
       )}
       {result && findTrap(drain) && (
         <p className="pt-1 text-[13px] text-faint">
-          {WORDS.trapToAir} {formatQuantity(result.arm.lengthMm, "length", units)}
-          {WORDS.allowed}{" "}
+          <Trade>{WORDS.trapToAir}</Trade> {formatQuantity(result.arm.lengthMm, "length", units)}
+          <Trade>{WORDS.allowed}</Trade>{" "}
           {result.armAllowedMm === null || result.arm.slope === null ? (
             WORDS.anyLengthForItDoes
           ) : (

@@ -18,6 +18,7 @@ import { Outline, Paper, Stroke } from "../../drawing/Stroke";
 import { useFrame } from "../../drawing/useFrame";
 import { useZoom } from "../../drawing/useZoom";
 import { type Bounds, fitView, listPoints, toPoints, type View } from "../../drawing/view";
+import { Trade } from "../../glossary/Trade";
 import { Figure } from "../../kit/Figure";
 import { StagePick } from "../../kit/StagePick";
 import { useSay } from "../../kit/useSay";
@@ -39,7 +40,9 @@ export function AirStage() {
   if (!vent) {
     return (
       <section aria-label={WORDS.theBreather} className="flex flex-1 items-center justify-center bg-sheet p-8">
-        <p>{WORDS.noBreatherYetFitOne}</p>
+        <p>
+          <Trade>{WORDS.noBreatherYetFitOne}</Trade>
+        </p>
       </section>
     );
   }

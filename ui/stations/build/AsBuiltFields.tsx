@@ -12,6 +12,7 @@ import * as WORDS from "@/words/panels/build/asBuiltFields";
 import { formatLength } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { keepWithin } from "../../fields/keepWithin";
+import { Trade } from "../../glossary/Trade";
 import { Button } from "../../kit/Button";
 import { NumberField } from "../../kit/NumberField";
 import { Pick } from "../../kit/Pick";
@@ -61,12 +62,14 @@ export function AsBuiltFields() {
             .filter(({ plannedMm, builtMm }) => Math.abs(plannedMm - builtMm) > 0.05)
             .map(({ lineId, plannedMm, builtMm }) => (
               <p key={lineId} className={builtMm < 0 ? "text-signal" : ""}>
-                {design.lines.find(({ id }) => id === lineId)?.name}: {length(plannedMm)} {WORDS.inHandAtTheWorst}{" "}
-                {length(builtMm)} {WORDS.asBuilt}
+                {design.lines.find(({ id }) => id === lineId)?.name}: {length(plannedMm)}{" "}
+                <Trade>{WORDS.inHandAtTheWorst}</Trade> {length(builtMm)} <Trade>{WORDS.asBuilt}</Trade>
               </p>
             ))}
           {verdict.findings.length === 0 ? (
-            <p>{WORDS.nothingNewIsFoundAgainst}</p>
+            <p>
+              <Trade>{WORDS.nothingNewIsFoundAgainst}</Trade>
+            </p>
           ) : (
             verdict.findings.map((finding) => {
               const { title, why, advice } = describeFinding(finding, verdict.built, units);
@@ -82,7 +85,7 @@ export function AsBuiltFields() {
           )}
           {verdict.lost.map((one) => (
             <p key={toMeasuredKey(one)} className="text-warn">
-              {describePart(one, design)} {WORDS.couldNotBePutThere}
+              {describePart(one, design)} <Trade>{WORDS.couldNotBePutThere}</Trade>
             </p>
           ))}
           <ul className="pt-1">

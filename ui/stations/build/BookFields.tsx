@@ -8,6 +8,7 @@ import { tell } from "@/store/workbench";
 import { BOOK_PART_NAMES, type BookPartId, DRAWING_NAMES } from "@/words/book";
 import * as WORDS from "@/words/panels/build/bookFields";
 import { Group } from "../../fields/Group";
+import { Trade } from "../../glossary/Trade";
 import { Button } from "../../kit/Button";
 import { Pick } from "../../kit/Pick";
 import { Tick } from "../../kit/Tick";
@@ -45,7 +46,9 @@ export function BookFields() {
   };
   return (
     <Group title={WORDS.book}>
-      <p className="text-[13px] leading-snug text-faint">{WORDS.everythingOnPaperForThe}</p>
+      <p className="text-[13px] leading-snug text-faint">
+        <Trade>{WORDS.everythingOnPaperForThe}</Trade>
+      </p>
       <details className="pt-1">
         <summary className="min-h-7 cursor-pointer text-[13.5px] leading-7 text-enamel">{WORDS.whatIsInIt}</summary>
         {PARTS.map((part) => (
@@ -85,7 +88,9 @@ export function DrawingFiles() {
   };
   return (
     <Group title={WORDS.drawingsAsFiles}>
-      <p className="text-[13px] text-faint">{WORDS.planAndHolesComeIn}</p>
+      <p className="text-[13px] text-faint">
+        <Trade>{WORDS.planAndHolesComeIn}</Trade>
+      </p>
       {DRAWING_KINDS.map((kind) => (
         <div key={kind} className="flex items-center justify-between gap-2 py-0.5 text-[13.5px]">
           <span>{DRAWING_NAMES[kind]}</span>

@@ -9,6 +9,7 @@ import { describePipe } from "@/words/parts";
 import { formatLength } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { keepWithin } from "../../fields/keepWithin";
+import { Trade } from "../../glossary/Trade";
 import { Button } from "../../kit/Button";
 import { NumberField } from "../../kit/NumberField";
 import { AsBuiltFields } from "./AsBuiltFields";
@@ -88,8 +89,8 @@ function CutList() {
           ))}
           {tooLong.map(({ mark, cutMm }) => (
             <p key={mark} className="text-[12.5px] text-warn">
-              {mark} {WORDS.is} {formatLength(cutMm, units)}
-              {WORDS.longerThanABarJoin}
+              {mark} <Trade>{WORDS.is}</Trade> {formatLength(cutMm, units)}
+              <Trade>{WORDS.longerThanABarJoin}</Trade>
             </p>
           ))}
         </div>
@@ -121,7 +122,9 @@ function CutList() {
           ))}
         </tbody>
       </table>
-      <p className="pt-1 text-[12px] leading-snug text-faint">{WORDS.middleToMiddleLessWhat}</p>
+      <p className="pt-1 text-[12px] leading-snug text-faint">
+        <Trade>{WORDS.middleToMiddleLessWhat}</Trade>
+      </p>
     </Group>
   );
 }

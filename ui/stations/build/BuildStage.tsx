@@ -19,6 +19,7 @@ import { listMissing } from "@/words/goods";
 import * as WORDS from "@/words/panels/build/buildStage";
 import { describeGone, describeRedrawn } from "@/words/redrawn";
 import { useEdits } from "../../fields/useEdits";
+import { Trade } from "../../glossary/Trade";
 import { Button } from "../../kit/Button";
 import { StagePick } from "../../kit/StagePick";
 import { useSay } from "../../kit/useSay";
@@ -150,7 +151,11 @@ export function BuildStage() {
               {when === "rain" ? say(WORDS.everythingThatComesNextIs) : WORDS.forEverythingThatComesNext}
             </p>
           )}
-          {clear.length === 0 && held.length > 0 && <p className="pt-3 text-[14px]">{WORDS.nothingCanBeDoneYet}</p>}
+          {clear.length === 0 && held.length > 0 && (
+            <p className="pt-3 text-[14px]">
+              <Trade>{WORDS.nothingCanBeDoneYet}</Trade>
+            </p>
+          )}
           <StepList title={WORDS.settleFirst} steps={held.filter(fits)} isDone={false} {...common} />
           <StepList title={WORDS.waitsForThat} steps={waiting.filter(fits)} isDone={null} {...common} />
           {lock && (

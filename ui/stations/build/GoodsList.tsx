@@ -20,9 +20,9 @@ import * as WORDS from "@/words/panels/build/goodsList";
 import { formatNumber, parsePlain } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { SettleFirst } from "../../findings/SettleFirst";
+import { Trade } from "../../glossary/Trade";
 import { Button } from "../../kit/Button";
 import { Pick } from "../../kit/Pick";
-import { Said } from "../../kit/Said";
 import { useRecords } from "../useRecords";
 
 const keep = (kept: Promise<void>): void => {
@@ -115,12 +115,12 @@ export function GoodsList() {
       ))}
       {costs.length > 0 && (
         <p className="border-t border-ink pt-1 text-[14px]" data-testid="goods-total">
-          {formatNumber(total, 2)} {WORDS.forIt} {costs.length} {WORDS.of} {whole.length} {WORDS.lines}{" "}
-          {whole.length - costs.length} {WORDS.withoutAPrice}
+          {formatNumber(total, 2)} <Trade>{WORDS.forIt}</Trade> {costs.length} <Trade>{WORDS.of}</Trade> {whole.length}{" "}
+          <Trade>{WORDS.lines}</Trade> {whole.length - costs.length} <Trade>{WORDS.withoutAPrice}</Trade>
         </p>
       )}
       <p className="pt-1 text-[12px] leading-snug text-faint">
-        <Said>{SEALING_NOTE}</Said>
+        <Trade>{SEALING_NOTE}</Trade>
       </p>
     </Group>
   );

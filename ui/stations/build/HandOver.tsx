@@ -8,6 +8,7 @@ import { tell } from "@/store/workbench";
 import { describeTicks } from "@/words/build";
 import * as WORDS from "@/words/panels/build/handOver";
 import { Group } from "../../fields/Group";
+import { Trade } from "../../glossary/Trade";
 import { Button } from "../../kit/Button";
 import { Codes } from "../../kit/Codes";
 import { ReadCodes } from "../../kit/ReadCodes";
@@ -97,7 +98,9 @@ export function HandOver() {
   };
   return (
     <Group title={WORDS.underTheFloor}>
-      <p className="text-[13px] leading-snug text-faint">{WORDS.stepsHolesPipesAndDrain}</p>
+      <p className="text-[13px] leading-snug text-faint">
+        <Trade>{WORDS.stepsHolesPipesAndDrain}</Trade>
+      </p>
       <div className="flex flex-wrap gap-1.5 pt-1">
         <Button look="plate" onClick={() => void open()}>
           <Smartphone size={14} aria-hidden /> {WORDS.openOnThisDevice}
@@ -112,7 +115,9 @@ export function HandOver() {
         </Button>
       </div>
       {frames && <Codes frames={frames} text={WORDS.onThePhoneOpenThis} />}
-      <p className="pt-2 text-[13px] leading-snug text-faint">{WORDS.whatWasTickedOnThe}</p>
+      <p className="pt-2 text-[13px] leading-snug text-faint">
+        <Trade>{WORDS.whatWasTickedOnThe}</Trade>
+      </p>
       <div className="flex flex-wrap gap-1.5 pt-1">
         <Button onClick={() => void takeHere()}>{WORDS.tickedOnThisDevice}</Button>
         <Button aria-pressed={isReading} onClick={() => setReading(!isReading)}>

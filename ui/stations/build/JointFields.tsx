@@ -6,8 +6,8 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { describeJoint, END_NAMES, formatEndSize, groupJoints, JOINT_CAUTION } from "@/words/joints";
 import * as WORDS from "@/words/panels/build/jointFields";
 import { Group } from "../../fields/Group";
+import { Trade } from "../../glossary/Trade";
 import { Pick } from "../../kit/Pick";
-import { Said } from "../../kit/Said";
 
 const SIZES = Object.fromEntries(END_SIZES.map((size) => [size, formatEndSize(size)])) as Record<EndSize, string>;
 
@@ -51,11 +51,11 @@ export function JointFields() {
       </p>
       {a !== null && b !== null && (
         <p className="text-[12.5px] text-faint">
-          {WORDS.threadsAnInch} {a} {WORDS.and} {b}.
+          <Trade>{WORDS.threadsAnInch}</Trade> {a} <Trade>{WORDS.and}</Trade> {b}.
         </p>
       )}
       <p className="text-[12px] leading-snug text-faint">
-        <Said>{JOINT_CAUTION}</Said>
+        <Trade>{JOINT_CAUTION}</Trade>
       </p>
     </Group>
   );

@@ -6,6 +6,7 @@ import { describeCable } from "@/words/goods";
 import * as WORDS from "@/words/panels/build/wiringFields";
 import { formatLength, formatNumber, formatQuantity } from "@/words/units";
 import { Group } from "../../fields/Group";
+import { Trade } from "../../glossary/Trade";
 import { NumberField } from "../../kit/NumberField";
 import { Pick } from "../../kit/Pick";
 
@@ -76,7 +77,9 @@ export function WiringFields() {
           ))}
         </tbody>
       </table>
-      <p className="pt-1 text-[12px] leading-snug text-faint">{WORDS.twoCoresCopperWarmIn}</p>
+      <p className="pt-1 text-[12px] leading-snug text-faint">
+        <Trade>{WORDS.twoCoresCopperWarmIn}</Trade>
+      </p>
     </Group>
   );
 }

@@ -8,6 +8,7 @@ import * as WORDS from "@/words/panels/days/bucketAndWatch";
 import { formatQuantity } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
+import { Trade } from "../../glossary/Trade";
 import { Button } from "../../kit/Button";
 import { NumberField } from "../../kit/NumberField";
 import { Pick } from "../../kit/Pick";
@@ -74,7 +75,9 @@ export function BucketAndWatch() {
           </li>
         ))}
       </ul>
-      <p className="text-[12px] leading-snug text-faint">{WORDS.minutesTimesThisIsWhat}</p>
+      <p className="text-[12px] leading-snug text-faint">
+        <Trade>{WORDS.minutesTimesThisIsWhat}</Trade>
+      </p>
     </Group>
   );
 }

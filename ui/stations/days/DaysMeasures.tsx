@@ -1,7 +1,7 @@
 "use client";
 import { useWorkbench } from "@/store/useWorkbench";
 import { WORK_CAUTIONS } from "@/words/cautions";
-import { Said } from "../../kit/Said";
+import { Trade } from "../../glossary/Trade";
 import { BucketAndWatch } from "./BucketAndWatch";
 import { PeopleFields } from "./PeopleFields";
 import { SizeCurves } from "./SizeCurves";
@@ -25,7 +25,7 @@ export function DaysMeasures() {
       <VesselFields />
       {hasPlace && <BucketAndWatch />}
       <p className="px-3 py-2 text-[12px] leading-snug text-faint">
-        <Said>{WORK_CAUTIONS.dumping}</Said>
+        <Trade>{WORK_CAUTIONS.dumping}</Trade>
       </p>
     </>
   );

@@ -6,7 +6,7 @@ import { describeEnd } from "@/words/days";
 import * as WORDS from "@/words/panels/days/daysStage";
 import { describeStore } from "@/words/stores";
 import { formatDays } from "@/words/units";
-import { Said } from "../../kit/Said";
+import { Trade } from "../../glossary/Trade";
 import { LevelChart } from "./LevelChart";
 import { StretchStrip } from "./StretchStrip";
 import { WantedDays } from "./WantedDays";
@@ -50,7 +50,7 @@ export function DaysStage() {
           {balance ? describeEnd(design, balance) : ""}
         </h2>
         <p className="text-[12.5px] text-faint">
-          <Said>{WORDS.lineHalfOfAllStays}</Said>
+          <Trade>{WORDS.lineHalfOfAllStays}</Trade>
         </p>
       </header>
       <div
@@ -81,7 +81,9 @@ export function DaysStage() {
             <WantedDays days={days} widthPx={widthPx} endDay={ends?.days ?? null} />
           </>
         ) : (
-          <p className="px-3 py-4">{WORDS.nothingFillsOrEmptiesYet}</p>
+          <p className="px-3 py-4">
+            <Trade>{WORDS.nothingFillsOrEmptiesYet}</Trade>
+          </p>
         )}
       </div>
       {ends && wanted !== null && (

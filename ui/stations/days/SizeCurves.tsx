@@ -8,6 +8,7 @@ import { describeStore } from "@/words/stores";
 import { formatDays, formatNumber, formatQuantity } from "@/words/units";
 import { Chart } from "../../charts/Chart";
 import { Group } from "../../fields/Group";
+import { Trade } from "../../glossary/Trade";
 
 /** Days against litres for everything that fills or runs out. */
 export function SizeCurves() {
@@ -78,7 +79,8 @@ function SizeCurve({ store: { store, roomL, meanLPerDay } }: { readonly store: S
         onChange={(event) => setAsked(Number(event.target.value))}
       />
       <p className="text-[13px] leading-snug">
-        {litres(at)} {WORDS.ofRoom} {here.days === null ? WORDS.noEnd : formatDays(here.days)} {WORDS.onTheMean2}
+        {litres(at)} <Trade>{WORDS.ofRoom}</Trade> {here.days === null ? WORDS.noEnd : formatDays(here.days)}{" "}
+        <Trade>{WORDS.onTheMean2}</Trade>
         {here.sureDays !== null &&
           WORDS.sureForTimesIn100(formatNumber(here.sureDays, 0), formatNumber(certainty * 100, 0))}
         . {perLitre !== null && WORDS.moreBringsDays(litres(10), formatNumber(perLitre * 10, 1))}

@@ -25,9 +25,9 @@ import * as WORDS from "@/words/panels/days/stayFigures";
 import { describeStore } from "@/words/stores";
 import { formatDays } from "@/words/units";
 import { useEdits } from "../../fields/useEdits";
+import { ToldTrade, Trade } from "../../glossary/Trade";
 import { Figure } from "../../kit/Figure";
 import { Pick } from "../../kit/Pick";
-import { Said } from "../../kit/Said";
 import { SimulatedStays } from "./SimulatedStays";
 
 /** How long each store lasts, which of them ends the stay, and how often to dump and fill. */
@@ -96,13 +96,13 @@ export function StayFigures() {
       <ul className="text-[13.5px]" data-testid="rhythm">
         {describeRhythm(design, balance, rhythm).map((line) => (
           <li key={line} className="py-0.5">
-            {line}
+            <ToldTrade>{line}</ToldTrade>
           </li>
         ))}
       </ul>
       {describeRooms(design, balance, units).map((line) => (
         <p key={line} className="py-0.5 text-[13.5px] leading-snug">
-          {line}
+          <ToldTrade>{line}</ToldTrade>
         </p>
       ))}
       {loop && (
@@ -125,7 +125,7 @@ export function StayFigures() {
       )}
       <SimulatedStays />
       <p className="pt-1 text-[12px] leading-snug text-faint">
-        <Said>{WORDS.workedOutTankByTank}</Said>
+        <Trade>{WORDS.workedOutTankByTank}</Trade>
       </p>
     </div>
   );

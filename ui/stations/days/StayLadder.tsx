@@ -9,9 +9,9 @@ import * as WORDS from "@/words/panels/days/stayLadder";
 import { formatDays } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
+import { Trade } from "../../glossary/Trade";
 import { Button } from "../../kit/Button";
 import { NumberField } from "../../kit/NumberField";
-import { Said } from "../../kit/Said";
 
 /** What would lengthen the stay, most days first, each done with one press; and what so many days would take. */
 export function StayLadder() {
@@ -42,7 +42,9 @@ export function StayLadder() {
       {needs && wanted !== null && (
         <div data-testid="needs" className="pb-1 text-[13.5px]">
           {needs.length === 0 ? (
-            <p>{WORDS.thatHoldsAsWished}</p>
+            <p>
+              <Trade>{WORDS.thatHoldsAsWished}</Trade>
+            </p>
           ) : (
             <ul>
               {needs.map((need) => (
@@ -56,7 +58,9 @@ export function StayLadder() {
       )}
       {rungs.length > 0 && (
         <>
-          <p className="pt-1 text-[12.5px] text-faint">{WORDS.eachByItselfStandingLevel}</p>
+          <p className="pt-1 text-[12.5px] text-faint">
+            <Trade>{WORDS.eachByItselfStandingLevel}</Trade>
+          </p>
           <ol data-testid="ladder">
             {rungs.map((rung) => {
               const text = describeRung(rung, units);
@@ -77,7 +81,7 @@ export function StayLadder() {
             })}
           </ol>
           <p className="pt-1 text-[12px] leading-snug text-faint">
-            <Said>{WORDS.aLargerTankGrowsTo}</Said>
+            <Trade>{WORDS.aLargerTankGrowsTo}</Trade>
           </p>
         </>
       )}

@@ -11,6 +11,7 @@ import { describeUse, listUseNames, READY_NAMES, USE_LIST } from "@/words/days";
 import * as WORDS from "@/words/panels/days/useList";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
+import { Trade } from "../../glossary/Trade";
 import { AddOne } from "../../kit/AddOne";
 import { Button } from "../../kit/Button";
 import { Pick } from "../../kit/Pick";
@@ -104,7 +105,11 @@ export function UseList() {
             </Button>
           </div>
         ))}
-        {way.uses.length === 0 && <p className="text-[13px]">{WORDS.noUsesYetAddWhat}</p>}
+        {way.uses.length === 0 && (
+          <p className="text-[13px]">
+            <Trade>{WORDS.noUsesYetAddWhat}</Trade>
+          </p>
+        )}
       </Group>
     </>
   );

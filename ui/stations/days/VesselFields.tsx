@@ -8,6 +8,7 @@ import { UNIT_NAMES, VESSEL_NAMES } from "@/words/days";
 import * as WORDS from "@/words/panels/days/vesselFields";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
+import { Trade } from "../../glossary/Trade";
 import { AddOne } from "../../kit/AddOne";
 import { Button } from "../../kit/Button";
 import { NumberField } from "../../kit/NumberField";
@@ -64,7 +65,11 @@ export function VesselFields() {
           )}
         </div>
       ))}
-      {design.habits.vessels.length === 0 && <p className="text-[13px] text-faint">{WORDS.noneAllWaterIsIn}</p>}
+      {design.habits.vessels.length === 0 && (
+        <p className="text-[13px] text-faint">
+          <Trade>{WORDS.noneAllWaterIsIn}</Trade>
+        </p>
+      )}
     </Group>
   );
 }

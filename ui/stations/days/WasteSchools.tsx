@@ -6,6 +6,7 @@ import { SCHOOL_NAMES } from "@/words/days";
 import * as WORDS from "@/words/panels/days/wasteSchools";
 import { formatDays, formatLength, formatNumber, formatQuantity } from "@/words/units";
 import { Group } from "../../fields/Group";
+import { Trade } from "../../glossary/Trade";
 import { Said } from "../../kit/Said";
 import { useSay } from "../../kit/useSay";
 
@@ -23,7 +24,9 @@ export function WasteSchools() {
           <Said>{WORDS.whatACanisterOrThe}</Said>
         </summary>
         {schools.length === 0 ? (
-          <p className="text-[13px] text-faint">{WORDS.noDrainEndsInA}</p>
+          <p className="text-[13px] text-faint">
+            <Trade>{WORDS.noDrainEndsInA}</Trade>
+          </p>
         ) : (
           <>
             <table className="w-full text-[13px]" data-testid="waste-schools">
@@ -63,9 +66,9 @@ export function WasteSchools() {
               </tbody>
             </table>
             <p className="pt-1 text-[12px] leading-snug text-faint">
-              {WORDS.aCanisterHolds} {formatQuantity(CANISTER_L, "volume", units)} {WORDS.hereAndIsChangedBefore}{" "}
-              {say(WORDS.lettingGreyWaterRunOn)}
-              {WORDS.askOnTheSpotChange}
+              <Trade>{WORDS.aCanisterHolds}</Trade> {formatQuantity(CANISTER_L, "volume", units)}{" "}
+              <Trade>{WORDS.hereAndIsChangedBefore}</Trade> {say(WORDS.lettingGreyWaterRunOn)}
+              <Trade>{WORDS.askOnTheSpotChange}</Trade>
             </p>
           </>
         )}

@@ -17,6 +17,7 @@ import { Group } from "../../fields/Group";
 import { keepWithin } from "../../fields/keepWithin";
 import { PointList } from "../../fields/PointList";
 import { useEdits } from "../../fields/useEdits";
+import { Trade } from "../../glossary/Trade";
 import { Button } from "../../kit/Button";
 import { NumberField } from "../../kit/NumberField";
 import { Pick } from "../../kit/Pick";
@@ -81,7 +82,9 @@ function LegFalls({ drain }: { readonly drain: Drain }) {
           />
         );
       })}
-      <p className="text-[12px] leading-snug text-faint">{WORDS.typedTheLowerEndMoves}</p>
+      <p className="text-[12px] leading-snug text-faint">
+        <Trade>{WORDS.typedTheLowerEndMoves}</Trade>
+      </p>
     </Group>
   );
 }
@@ -134,7 +137,8 @@ function Bends({ drain }: { readonly drain: Drain }) {
           {piece && <p className="text-[12px] leading-snug text-faint">{INLINE_NAMES[piece].plain}</p>}
           {change ? (
             <p className="text-[12px] leading-snug text-faint">
-              {WORDS.joinedByA} {JOINT_NAMES[change.joint]} {WORDS.to} {describePipe(change.pipe, units)}.
+              <Trade>{WORDS.joinedByA}</Trade> {JOINT_NAMES[change.joint]} <Trade>{WORDS.to}</Trade>{" "}
+              {describePipe(change.pipe, units)}.
             </p>
           ) : (
             <Button onClick={() => pick(findPipeOf(drain, picked))}>{WORDS.aUnionHereToTake}</Button>
@@ -197,7 +201,7 @@ function LineTrapFields({ drain }: { readonly drain: Drain }) {
         </>
       ) : (
         <p className="text-[12px] leading-snug text-faint">
-          {TRAP_NAMES.running.plain} {WORDS.inTheLineItServes}
+          {TRAP_NAMES.running.plain} <Trade>{WORDS.inTheLineItServes}</Trade>
         </p>
       )}
     </Group>

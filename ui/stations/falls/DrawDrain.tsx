@@ -5,6 +5,7 @@ import { view as look } from "@/store/workbench";
 import { describeGoal } from "@/words/goals";
 import * as WORDS from "@/words/panels/falls/drawDrain";
 import { useEdits } from "../../fields/useEdits";
+import { Trade } from "../../glossary/Trade";
 import { Button } from "../../kit/Button";
 
 /** For fixtures without a drain: one tap draws the straightest there is, to be bent into shape. */
@@ -17,11 +18,16 @@ export function DrawDrain() {
   );
   const goals = listGoals(design, null);
   if (undrained.length === 0) return null;
-  if (goals.length === 0) return <p className="px-3 py-2 text-faint">{WORDS.aDrainNeedsATank}</p>;
+  if (goals.length === 0)
+    return (
+      <p className="px-3 py-2 text-faint">
+        <Trade>{WORDS.aDrainNeedsATank}</Trade>
+      </p>
+    );
   return undrained.map((fixture) => (
     <div key={fixture.id} className="px-3 py-2">
       <p className="text-[13px] text-faint">
-        {WORDS.drawADrainFrom} {fixture.name} {WORDS.to}
+        <Trade>{WORDS.drawADrainFrom}</Trade> {fixture.name} <Trade>{WORDS.to}</Trade>
       </p>
       <div className="mt-1 flex flex-wrap gap-1">
         {goals.map((goal) => (

@@ -9,6 +9,7 @@ import { FITTING_NAMES } from "@/words/labels";
 import * as WORDS from "@/words/panels/falls/endFields";
 import { PlaceFields } from "../../fields/PlaceFields";
 import { useEdits } from "../../fields/useEdits";
+import { Trade } from "../../glossary/Trade";
 import { Pick } from "../../kit/Pick";
 
 /** Where the drain ends: in a tank, or in another drain and by which fitting. */
@@ -36,7 +37,9 @@ export function EndFields({ drain }: { readonly drain: Drain }) {
         </fieldset>
       )}
       {(to.kind === "ground" || to.kind === "vessel") && (
-        <p className="text-[12px] leading-snug text-faint">{WORDS.orPullItsEndIn}</p>
+        <p className="text-[12px] leading-snug text-faint">
+          <Trade>{WORDS.orPullItsEndIn}</Trade>
+        </p>
       )}
       {to.kind === "junction" && (
         <>

@@ -7,6 +7,7 @@ import { tell } from "@/store/workbench";
 import * as WORDS from "@/words/panels/falls/partsList";
 import { describePart } from "@/words/parts";
 import { Group } from "../../fields/Group";
+import { Trade } from "../../glossary/Trade";
 import { Button } from "../../kit/Button";
 
 /** What to buy for every drain and breather, counted from the drawing. */
@@ -44,7 +45,9 @@ export function PartsList() {
           ))}
         </tbody>
       </table>
-      <p className="pt-1 text-[12px] leading-snug text-faint">{WORDS.pipeWithATenthOver}</p>
+      <p className="pt-1 text-[12px] leading-snug text-faint">
+        <Trade>{WORDS.pipeWithATenthOver}</Trade>
+      </p>
     </Group>
   );
 }

@@ -6,6 +6,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { TRAP_NAMES } from "@/words/labels";
 import * as WORDS from "@/words/panels/falls/trapSchools";
 import { formatLengthFigure, formatNumber, lengthUnit } from "@/words/units";
+import { Trade } from "../../glossary/Trade";
 import { Said } from "../../kit/Said";
 
 /** The kinds of trap side by side on this rig: what each costs in height and keeps of its water. */
@@ -52,9 +53,9 @@ export function TrapSchools({ lineId }: { readonly lineId: string }) {
         </tbody>
       </table>
       <p className="pt-1 text-[12px] leading-snug text-faint">
-        <Said>{WORDS.eachAsSoldInHand}</Said> {TRAP_NAMES.membrane.name}:{" "}
+        <Trade>{WORDS.eachAsSoldInHand}</Trade> {TRAP_NAMES.membrane.name}:{" "}
         {TRAP_NAMES.membrane.plain.charAt(0).toLowerCase()}
-        {TRAP_NAMES.membrane.plain.slice(1)} {WORDS.neverTheTanksOnlyProtection}
+        {TRAP_NAMES.membrane.plain.slice(1)} <Trade>{WORDS.neverTheTanksOnlyProtection}</Trade>
       </p>
     </details>
   );

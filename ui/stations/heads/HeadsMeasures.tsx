@@ -26,6 +26,7 @@ import { FIXTURE_NAMES } from "@/words/labels";
 import * as WORDS from "@/words/panels/heads/headsMeasures";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
+import { ToldTrade, Trade } from "../../glossary/Trade";
 import { AddOne } from "../../kit/AddOne";
 import { NumberField } from "../../kit/NumberField";
 import { Pick } from "../../kit/Pick";
@@ -110,8 +111,8 @@ export function HeadsMeasures() {
             ))}
         </ul>
         <p className="pt-1 text-[12px] leading-snug text-faint">
-          {WORDS.hosesJoinPortsUnderLoop} {isBoat ? WORDS.seaBySiphon : ""}
-          {WORDS.blackWhereItMustNot}
+          <Trade>{WORDS.hosesJoinPortsUnderLoop}</Trade> {isBoat ? WORDS.seaBySiphon : ""}
+          <Trade>{WORDS.blackWhereItMustNot}</Trade>
         </p>
       </Group>
       <ToiletKinds />
@@ -160,11 +161,13 @@ export function HeadsMeasures() {
           {stability ? (
             describeStability(stability, design, units).map((line) => (
               <p key={line} className="py-0.5 text-[13.5px] leading-snug">
-                {line}
+                <ToldTrade>{line}</ToldTrade>
               </p>
             ))
           ) : (
-            <p className="text-[13px] text-faint">{WORDS.withHerWeightWhatLoose}</p>
+            <p className="text-[13px] text-faint">
+              <Trade>{WORDS.withHerWeightWhatLoose}</Trade>
+            </p>
           )}
         </Group>
       )}
@@ -179,11 +182,13 @@ export function HeadsMeasures() {
         <p className="text-[13.5px] leading-snug">{DISCHARGE_RULES[place]}</p>
         {unsaid.length > 0 && (
           <p className="pt-1 text-[13px] leading-snug">
-            {WORDS.notSaidWhereTheyAre} {unsaid.map(({ name }) => `“${name}”`).join(", ")}
-            {WORDS.sayItUnderLoopWorking}
+            <Trade>{WORDS.notSaidWhereTheyAre}</Trade> {unsaid.map(({ name }) => `“${name}”`).join(", ")}
+            <Trade>{WORDS.sayItUnderLoopWorking}</Trade>
           </p>
         )}
-        <p className="pt-1 text-[12px] leading-snug text-faint">{WORDS.fromMemoryOfThoseRules}</p>
+        <p className="pt-1 text-[12px] leading-snug text-faint">
+          <Trade>{WORDS.fromMemoryOfThoseRules}</Trade>
+        </p>
       </Group>
       {!isBoat && hasBlack && <BlackOnLand />}
       {listHeadsCautions(rig.kind).map((caution) => (
@@ -203,13 +208,13 @@ function BlackOnLand() {
     <Group title={WORDS.blackWaterOnLand}>
       {describeBlackStores(balance, design).map((line) => (
         <p key={line} className="pb-1 text-[13.5px] leading-snug" data-testid="black-store">
-          {line}
+          <ToldTrade>{line}</ToldTrade>
         </p>
       ))}
       <ul className="list-disc pl-5 text-[13px] leading-snug">
         {BLACK_ON_LAND.map((line) => (
           <li key={line} className="py-0.5">
-            {line}
+            <ToldTrade>{line}</ToldTrade>
           </li>
         ))}
       </ul>

@@ -8,6 +8,7 @@ import * as WORDS from "@/words/panels/heads/toiletKinds";
 import { describeToilet, TOILET_NAMES, toToiletNames } from "@/words/toilets";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
+import { ToldTrade, Trade } from "../../glossary/Trade";
 import { Button } from "../../kit/Button";
 import { Pick } from "../../kit/Pick";
 
@@ -29,12 +30,14 @@ export function ToiletKinds() {
       <ul className="list-disc pl-5 text-[13px] leading-snug" data-testid="toilet-kind">
         {describeToilet(kind, isBoat, units).map((line) => (
           <li key={line} className="py-0.5">
-            {line}
+            <ToldTrade>{line}</ToldTrade>
           </li>
         ))}
       </ul>
       <Button onClick={fit}>{WORDS.fitIt}</Button>
-      <p className="pt-1 text-[12px] text-faint">{WORDS.usualFiguresReadYoursOff}</p>
+      <p className="pt-1 text-[12px] text-faint">
+        <Trade>{WORDS.usualFiguresReadYoursOff}</Trade>
+      </p>
     </Group>
   );
 }

@@ -14,6 +14,7 @@ import { Outline, Paper, Stroke } from "../../drawing/Stroke";
 import { useFrame } from "../../drawing/useFrame";
 import { useZoom } from "../../drawing/useZoom";
 import { type Bounds, fitView, toPoints } from "../../drawing/view";
+import { Trade } from "../../glossary/Trade";
 
 const PAD = { left: 16, right: 16, top: 40, bottom: 20 };
 
@@ -96,7 +97,9 @@ export function CabinetView({ design }: { readonly design: Design }) {
           </>
         )}
       </svg>
-      <p className="pointer-events-none absolute top-1.5 left-3 text-[12.5px] text-faint">{WORDS.fromTheSideToScale}</p>
+      <p className="pointer-events-none absolute top-1.5 left-3 text-[12.5px] text-faint">
+        <Trade>{WORDS.fromTheSideToScale}</Trade>
+      </p>
       <div className={TOOLS_CORNER}>
         <DrawingTools zooming={zooming} of="gear" />
       </div>

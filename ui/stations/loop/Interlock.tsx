@@ -18,6 +18,7 @@ import {
 import * as WORDS from "@/words/panels/loop/interlock";
 import { ask } from "@/workers/client";
 import { Group } from "../../fields/Group";
+import { Trade } from "../../glossary/Trade";
 import { SearchButton } from "../../kit/SearchButton";
 import { useSearch } from "../../kit/useSearch";
 
@@ -38,7 +39,11 @@ export function Interlock() {
   const proven = search.status === "found" && search.design === design ? search.answer : null;
   return (
     <Group title={WORDS.whatCanGoWrong}>
-      {hazards.length === 0 && <p className="text-[13px]">{WORDS.inTheStatesAsThey}</p>}
+      {hazards.length === 0 && (
+        <p className="text-[13px]">
+          <Trade>{WORDS.inTheStatesAsThey}</Trade>
+        </p>
+      )}
       <WayList
         ways={hazards.map(([hazard, ...alike]) => ({
           stateId: hazard.stateId,

@@ -5,6 +5,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { describeLoopCare } from "@/words/loopCare";
 import * as WORDS from "@/words/panels/loop/loopCareWalks";
 import { Group } from "../../fields/Group";
+import { ToldTrade } from "../../glossary/Trade";
 
 /** Filling the loop first, changing its filters, sanitising it: step by step with its own parts. */
 export function LoopCareWalks() {
@@ -20,7 +21,7 @@ export function LoopCareWalks() {
           <ol className="list-decimal pl-6 text-[13px] leading-snug">
             {steps.map((step) => (
               <li key={step} className="py-0.5">
-                {step}
+                <ToldTrade>{step}</ToldTrade>
               </li>
             ))}
           </ol>

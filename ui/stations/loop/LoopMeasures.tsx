@@ -14,6 +14,7 @@ import * as WORDS from "@/words/panels/loop/loopMeasures";
 import { formatNumber, formatQuantity } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
+import { Trade } from "../../glossary/Trade";
 import { AddOne } from "../../kit/AddOne";
 import { Button } from "../../kit/Button";
 import { Pick } from "../../kit/Pick";
@@ -92,7 +93,9 @@ function LoopAssistant() {
   if (!fixture) {
     return (
       <Group title={WORDS.aShowerThatUsesIts}>
-        <p className="text-[13px]">{WORDS.thereIsNoShowerYet}</p>
+        <p className="text-[13px]">
+          <Trade>{WORDS.thereIsNoShowerYet}</Trade>
+        </p>
       </Group>
     );
   }
@@ -159,7 +162,9 @@ function Figures() {
   if (!figures) {
     return (
       <Group title={WORDS.whatItComesTo}>
-        <p className="text-[13px] text-faint">{WORDS.giveItAWorkingState}</p>
+        <p className="text-[13px] text-faint">
+          <Trade>{WORDS.giveItAWorkingState}</Trade>
+        </p>
       </Group>
     );
   }

@@ -18,8 +18,8 @@ import { formatQuantity } from "@/words/units";
 import { describeWaterFigure } from "@/words/waterway";
 import { useFrame } from "../../drawing/useFrame";
 import { useEdits } from "../../fields/useEdits";
+import { Trade } from "../../glossary/Trade";
 import { Button } from "../../kit/Button";
-import { Said } from "../../kit/Said";
 import { StagePick } from "../../kit/StagePick";
 import { WaterwayDrawing } from "../../waterway/WaterwayDrawing";
 import { StageHeader } from "../StageHeader";
@@ -33,7 +33,7 @@ export function LoopStage() {
     return (
       <section aria-label={WORDS.thePumpedWater} className="flex flex-1 items-center justify-center bg-sheet p-8">
         <p className="max-w-md">
-          <Said>{WORDS.nothingIsPumpedOnThis}</Said>
+          <Trade>{WORDS.nothingIsPumpedOnThis}</Trade>
         </p>
       </section>
     );
@@ -176,7 +176,7 @@ function Trainer({ design }: { readonly design: Design }) {
           />
           {isTried && (
             <p className="absolute bottom-1 left-2 flex items-center gap-2 bg-sheet/90 text-[13px]">
-              {WORDS.triedOnly}
+              <Trade>{WORDS.triedOnly}</Trade>
               {design.states.length > 0 && (
                 <Button onClick={keep}>
                   <Save size={14} aria-hidden /> {WORDS.keepAs} {kept.name}

@@ -9,6 +9,7 @@ import { USUAL_STATE_NAMES } from "@/words/interlock";
 import * as WORDS from "@/words/panels/loop/stateList";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
+import { Trade } from "../../glossary/Trade";
 import { AddOne } from "../../kit/AddOne";
 import { Button } from "../../kit/Button";
 import { Pick } from "../../kit/Pick";
@@ -73,7 +74,9 @@ export function StateList() {
         />
       )}
       <AddOne label={WORDS.oneMoreState} names={USUAL_STATE_NAMES} order={USUAL_STATES} onAdd={add} />
-      <p className="pt-1 text-[12px] leading-snug text-faint">{WORDS.aNewOneStartsAs}</p>
+      <p className="pt-1 text-[12px] leading-snug text-faint">
+        <Trade>{WORDS.aNewOneStartsAs}</Trade>
+      </p>
     </Group>
   );
 }

@@ -6,6 +6,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import * as WORDS from "@/words/panels/rig/bodyPlan";
 import { formatLengthFigure } from "@/words/units";
 import { PointHandle } from "../../drawing/PointHandle";
+import { Trade } from "../../glossary/Trade";
 
 const SIZE = { width: 300, height: 240, pad: 24 };
 /** A point that is pulled takes hold at whole steps of this, mm. */
@@ -110,7 +111,9 @@ export function BodyPlan({ hull, index, waterlineZMm, sinkMm, onChange }: BodyPl
           />
         ))}
       </svg>
-      <p className="text-[12px] leading-snug text-faint">{WORDS.keelAtTheBottomHalf}</p>
+      <p className="text-[12px] leading-snug text-faint">
+        <Trade>{WORDS.keelAtTheBottomHalf}</Trade>
+      </p>
     </div>
   );
 }

@@ -19,6 +19,7 @@ import * as WORDS from "@/words/panels/rig/hullFields";
 import { formatLength } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
+import { Trade } from "../../glossary/Trade";
 import { Button } from "../../kit/Button";
 import { NumberField } from "../../kit/NumberField";
 import { Pick } from "../../kit/Pick";
@@ -74,7 +75,9 @@ export function HullFields() {
   if (!hull) {
     return (
       <Group title={WORDS.hull}>
-        <p className="pb-1 text-[13px] leading-snug text-faint">{WORDS.byItsSectionsTheHull}</p>
+        <p className="pb-1 text-[13px] leading-snug text-faint">
+          <Trade>{WORDS.byItsSectionsTheHull}</Trade>
+        </p>
         <div className="flex flex-wrap gap-1.5">
           <Button onClick={() => put(createFirstHull(rig))}>{WORDS.beginWithARoundBilge}</Button>
           {reader}

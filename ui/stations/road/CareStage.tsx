@@ -4,6 +4,7 @@ import { type DueCare, listDueCare } from "@/core/road/care";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeCare, describeDue } from "@/words/journey";
 import * as WORDS from "@/words/panels/road/careStage";
+import { ToldTrade } from "../../glossary/Trade";
 import { Button } from "../../kit/Button";
 import { today } from "../now";
 import { StageHeader } from "../StageHeader";
@@ -50,7 +51,9 @@ function Task({ task }: { readonly task: DueCare }) {
     <li className="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-rule py-2">
       <div className="min-w-0 flex-1 basis-64">
         <h3 className="text-[15px] font-semibold">{title}</h3>
-        <p className="text-[13.5px] leading-snug">{how}</p>
+        <p className="text-[13.5px] leading-snug">
+          <ToldTrade>{how}</ToldTrade>
+        </p>
       </div>
       <span className={`text-[13.5px] ${task.inDays <= 0 ? "text-warn" : "text-faint"}`}>{describeDue(task)}</span>
       <Button

@@ -3,6 +3,7 @@ import { useState } from "react";
 import type { LogColumn, LogColumns } from "@/files/logCsv";
 import * as WORDS from "@/words/panels/road/columnFields";
 import { LOG_COLUMN_NAMES } from "@/words/road";
+import { Trade } from "../../glossary/Trade";
 import { Button } from "../../kit/Button";
 import { Pick } from "../../kit/Pick";
 
@@ -47,7 +48,11 @@ export function ColumnFields({
       <Button className="mt-1" disabled={!isClear} onClick={() => onRead(columns)}>
         {WORDS.readItSo}
       </Button>
-      {!isClear && <p className="text-[12.5px] text-faint">{WORDS.whenAndWhatAreWanted}</p>}
+      {!isClear && (
+        <p className="text-[12.5px] text-faint">
+          <Trade>{WORDS.whenAndWhatAreWanted}</Trade>
+        </p>
+      )}
     </fieldset>
   );
 }

@@ -10,6 +10,7 @@ import * as WORDS from "@/words/panels/road/devicePanel";
 import { describeStore } from "@/words/stores";
 import { formatQuantity } from "@/words/units";
 import { Group } from "../../fields/Group";
+import { Trade } from "../../glossary/Trade";
 import { Button } from "../../kit/Button";
 import { Pick } from "../../kit/Pick";
 
@@ -51,7 +52,9 @@ export function DevicePanel({ levels }: { readonly levels: readonly NowLevel[] }
   }, [isOn, scenario]);
   return (
     <Group title={WORDS.devicesSimulated}>
-      <p className="text-[12.5px] leading-snug text-faint">{WORDS.standInsForSendersMeter}</p>
+      <p className="text-[12.5px] leading-snug text-faint">
+        <Trade>{WORDS.standInsForSendersMeter}</Trade>
+      </p>
       <Pick<Scenario>
         label={WORDS.play}
         value={scenario}
@@ -85,8 +88,8 @@ export function DevicePanel({ levels }: { readonly levels: readonly NowLevel[] }
             return (
               <p key={storeId}>
                 {describeStore(storeId, design)}
-                {WORDS.sender} {formatQuantity(sensed, "volume", units)}
-                {WORDS.byTheBook} {formatQuantity(litres, "volume", units)}
+                <Trade>{WORDS.sender}</Trade> {formatQuantity(sensed, "volume", units)}
+                <Trade>{WORDS.byTheBook}</Trade> {formatQuantity(litres, "volume", units)}
               </p>
             );
           })}
@@ -168,8 +171,8 @@ function DumpValve({ litres }: { readonly litres: number }) {
         {isHeld ? WORDS.openWhileYouHold : WORDS.holdToOpenTheDump}
       </Button>
       <p className="pt-1 text-[12.5px] text-faint" data-testid="valve">
-        {WORDS.simulated} {isHeld ? WORDS.open : WORDS.shut}, {formatQuantity(now, "volume", units)}{" "}
-        {WORDS.inTheTankLetGo}
+        <Trade>{WORDS.simulated}</Trade> {isHeld ? WORDS.open : WORDS.shut}, {formatQuantity(now, "volume", units)}{" "}
+        <Trade>{WORDS.inTheTankLetGo}</Trade>
       </p>
     </div>
   );

@@ -18,6 +18,7 @@ import {
   formatDay,
 } from "@/words/journey";
 import * as WORDS from "@/words/panels/road/journeyStage";
+import { Trade } from "../../glossary/Trade";
 import { Button } from "../../kit/Button";
 import { StageHeader } from "../StageHeader";
 import { useRecords } from "../useRecords";
@@ -56,7 +57,9 @@ export function JourneyStage({ choice }: { readonly choice: ReactNode }) {
         aria-label={WORDS.stopsAndPlan}
       >
         {stops.length === 0 && (
-          <p className="mx-auto max-w-[46ch] pt-12 text-[14.5px] leading-relaxed">{WORDS.noStopsYetWithThe}</p>
+          <p className="mx-auto max-w-[46ch] pt-12 text-[14.5px] leading-relaxed">
+            <Trade>{WORDS.noStopsYetWithThe}</Trade>
+          </p>
         )}
         {stops.length > 0 && <JourneyMap stops={stops} served={served} />}
         {planned && (

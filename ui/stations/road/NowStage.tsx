@@ -12,6 +12,7 @@ import * as WORDS from "@/words/panels/road/nowStage";
 import { describeFirst, describeLearned, describeNow, describeOdd, describeReading } from "@/words/road";
 import { describeStore } from "@/words/stores";
 import { Hatches } from "../../drawing/Hatches";
+import { Trade } from "../../glossary/Trade";
 import { Button } from "../../kit/Button";
 import { Pick } from "../../kit/Pick";
 import { thisMinute, today } from "../now";
@@ -63,7 +64,11 @@ export function NowStage({ choice }: { readonly choice: ReactNode }) {
           <StoreNow key={level.storeId} level={level} name={describeStore(level.storeId, design)} />
         ))}
         {levels.length > 0 && <DevicePanel levels={levels} />}
-        {levels.length === 0 && <p className="py-4">{WORDS.noTankAndNoCanister}</p>}
+        {levels.length === 0 && (
+          <p className="py-4">
+            <Trade>{WORDS.noTankAndNoCanister}</Trade>
+          </p>
+        )}
       </div>
     </section>
   );

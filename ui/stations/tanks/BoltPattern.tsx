@@ -11,6 +11,7 @@ import * as WORDS from "@/words/panels/tanks/boltPattern";
 import { formatLength, formatQuantity } from "@/words/units";
 import { Disc } from "../../drawing/Stroke";
 import { useEdits } from "../../fields/useEdits";
+import { Trade } from "../../glossary/Trade";
 
 const SIZE = { width: 300, height: 170, pad: 40 };
 const GRID_MM = 5;
@@ -124,7 +125,7 @@ export function BoltPattern({ tank, fixing, cases }: Props) {
         })}
       </svg>
       <p className="text-[12px] leading-snug text-faint">
-        {WORDS.forwardIsToTheRight}{" "}
+        <Trade>{WORDS.forwardIsToTheRight}</Trade>{" "}
         {fixing.placesMm && (
           <button
             type="button"

@@ -12,6 +12,7 @@ import { formatQuantity, type Units } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { LimitField } from "../../fields/LimitField";
 import { useEdits } from "../../fields/useEdits";
+import { Trade } from "../../glossary/Trade";
 import { Figure } from "../../kit/Figure";
 import { Pick } from "../../kit/Pick";
 
@@ -50,22 +51,23 @@ export function ColdNight({ tank }: { readonly tank: Tank }) {
     <Group title={WORDS.coldNight}>
       {frost.hoursToFreezing === null || frost.hoursToIce === null ? (
         <p className="text-[13px] text-faint">
-          {WORDS.at} {warm(night.airC)} {WORDS.nothingFreezes}
+          <Trade>{WORDS.at}</Trade> {warm(night.airC)} <Trade>{WORDS.nothingFreezes}</Trade>
         </p>
       ) : (
         <>
           <p className="text-[13px] text-faint" data-testid="cold-night">
-            {WORDS.at} {warm(night.airC)}
-            {WORDS.asFullAsItIs} {warm(night.startC)} {WORDS.warmAtDuskItsWater}{" "}
+            <Trade>{WORDS.at}</Trade> {warm(night.airC)}
+            <Trade>{WORDS.asFullAsItIs}</Trade> {warm(night.startC)} <Trade>{WORDS.warmAtDuskItsWater}</Trade>{" "}
             {figure("tankFreezing", WORDS.untilItIsAtFreezing, hours(frost.hoursToFreezing))};{" "}
-            {formatQuantity(night.iceShare, "ratio", units)} {WORDS.ofItIsIce}{" "}
-            {figure("tankIce", WORDS.untilIceDoesHarm, hours(frost.hoursToIce))} {WORDS.laterAPadOf}{" "}
-            {figure("padPower", WORDS.padThatHoldsIt, `${Math.ceil(frost.holdW)} W`)} {WORDS.holdsItAt}{" "}
-            {warm(night.heldC)}, {Math.ceil(frost.holdW * 10)} {WORDS.whInANightOf}
+            {formatQuantity(night.iceShare, "ratio", units)} <Trade>{WORDS.ofItIsIce}</Trade>{" "}
+            {figure("tankIce", WORDS.untilIceDoesHarm, hours(frost.hoursToIce))} <Trade>{WORDS.laterAPadOf}</Trade>{" "}
+            {figure("padPower", WORDS.padThatHoldsIt, `${Math.ceil(frost.holdW)} W`)} <Trade>{WORDS.holdsItAt}</Trade>{" "}
+            {warm(night.heldC)}, {Math.ceil(frost.holdW * 10)} <Trade>{WORDS.whInANightOf}</Trade>
           </p>
           <p className="pt-1 text-[12.5px] text-faint">
-            {WORDS.fromAHeaterBesideIt} {describeAir(carriers.airM3PerH, units)} {WORDS.ofAirThatCoolsBy} {AIR_DROP_K}{" "}
-            {WORDS.kOr} {formatQuantity(carriers.glycolLpm / 60, "flow", units)} {WORDS.ofGlycolThatCoolsBy}{" "}
+            <Trade>{WORDS.fromAHeaterBesideIt}</Trade> {describeAir(carriers.airM3PerH, units)}{" "}
+            <Trade>{WORDS.ofAirThatCoolsBy}</Trade> {AIR_DROP_K} <Trade>{WORDS.kOr}</Trade>{" "}
+            {formatQuantity(carriers.glycolLpm / 60, "flow", units)} <Trade>{WORDS.ofGlycolThatCoolsBy}</Trade>{" "}
             {GLYCOL_DROP_K} K.
           </p>
         </>

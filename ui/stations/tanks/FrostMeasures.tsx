@@ -7,7 +7,7 @@ import { describeDrainDown, describeFrostPart } from "@/words/frost";
 import * as WORDS from "@/words/panels/tanks/frostMeasures";
 import { formatQuantity } from "@/words/units";
 import { Group } from "../../fields/Group";
-import { Said } from "../../kit/Said";
+import { Trade } from "../../glossary/Trade";
 
 /** What freezes first on a cold night, part by part, and what to empty before. */
 export function FrostMeasures() {
@@ -37,8 +37,8 @@ export function FrostMeasures() {
             ))}
           </ol>
           <p className="pt-1 text-[12px] leading-snug text-faint">
-            {WORDS.untilItIsAtFreezing} {formatQuantity(airC, "temperature", units)}
-            {WORDS.bareInStillAirWind} <Said>{WORDS.trapsOverTheFloorStay}</Said>
+            <Trade>{WORDS.untilItIsAtFreezing}</Trade> {formatQuantity(airC, "temperature", units)}
+            <Trade>{WORDS.bareInStillAirWind}</Trade> <Trade>{WORDS.trapsOverTheFloorStay}</Trade>
           </p>
         </Group>
       )}

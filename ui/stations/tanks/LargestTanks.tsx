@@ -8,6 +8,7 @@ import { change, previewEdit, tell, undo, workbench } from "@/store/workbench";
 import * as WORDS from "@/words/panels/tanks/largestTanks";
 import { formatLength, formatLengthFigure, formatQuantity, lengthUnit } from "@/words/units";
 import { ask } from "@/workers/client";
+import { Trade } from "../../glossary/Trade";
 import { Button } from "../../kit/Button";
 import { Pick } from "../../kit/Pick";
 import { SearchButton } from "../../kit/SearchButton";
@@ -78,7 +79,7 @@ export function LargestTanks() {
               </button>
               {isShown && (
                 <p className="pb-1 text-[12.5px] text-faint">
-                  {formatLength(FITTINGS_MM, units)} {WORDS.atItsFrontEndAre}{" "}
+                  {formatLength(FITTINGS_MM, units)} <Trade>{WORDS.atItsFrontEndAre}</Trade>{" "}
                   {place.below.length === 0
                     ? WORDS.itDropsStraightDown
                     : WORDS.toDropThisTankFirst(place.below.join(", "))}

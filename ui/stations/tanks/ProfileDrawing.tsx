@@ -7,6 +7,7 @@ import * as WORDS from "@/words/panels/tanks/profileDrawing";
 import { formatLengthFigure, formatQuantity } from "@/words/units";
 import { PointHandle } from "../../drawing/PointHandle";
 import { useEdits } from "../../fields/useEdits";
+import { Trade } from "../../glossary/Trade";
 
 const SIZE = { width: 300, height: 190, pad: 22 };
 /** A corner that is pulled takes hold at whole steps of this, mm. */
@@ -101,7 +102,7 @@ export function ProfileDrawing({ tank, profile }: { readonly tank: Tank; readonl
         ))}
       </svg>
       <p className="text-[12px] leading-snug text-faint">
-        {formatQuantity(Math.abs(measureSignedArea(drawn)), "area", units)} {WORDS.ofSectionPullACorner}
+        {formatQuantity(Math.abs(measureSignedArea(drawn)), "area", units)} <Trade>{WORDS.ofSectionPullACorner}</Trade>
       </p>
       {refusal && (
         <p role="alert" className="text-[12.5px] text-signal">

@@ -22,6 +22,7 @@ import * as WORDS from "@/words/panels/tanks/tankFixing";
 import { formatQuantity } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
+import { Trade } from "../../glossary/Trade";
 import { Figure } from "../../kit/Figure";
 import { NumberField } from "../../kit/NumberField";
 import { Pick } from "../../kit/Pick";
@@ -177,11 +178,13 @@ export function TankFixing({ tank }: { readonly tank: Tank }) {
               </tbody>
             </table>
           ) : (
-            <p className="text-[13px] text-signal">{WORDS.allBoltsStandInOne}</p>
+            <p className="text-[13px] text-signal">
+              <Trade>{WORDS.allBoltsStandInOne}</Trade>
+            </p>
           )}
           {worst && <WorstLoad tank={tank} worst={worst} />}
           <p className="pt-1 text-[12px] leading-snug text-faint">
-            {WORDS.onTheBoltThatBears} {isAfloat ? WORDS.theLoadsOfASeaway : WORDS.haveAFixingThatMust}
+            <Trade>{WORDS.onTheBoltThatBears}</Trade> {isAfloat ? WORDS.theLoadsOfASeaway : WORDS.haveAFixingThatMust}
           </p>
         </>
       )}
@@ -197,11 +200,11 @@ function WorstLoad({ tank, worst }: { readonly tank: Tank; readonly worst: Fixin
   const share = (value: number) => formatQuantity(value, "ratio", units);
   return (
     <p className="text-[13px] text-faint">
-      {LOAD_NAMES[worst.load.id]} {WORDS.takes}{" "}
+      {LOAD_NAMES[worst.load.id]} <Trade>{WORDS.takes}</Trade>{" "}
       <Figure working={toWorkingId("boltUse", at)} label={WORDS.whatTheWorstLoadTakes} className="text-ink">
         {share(worst.ofBolt)}
       </Figure>{" "}
-      {WORDS.ofABolt}
+      <Trade>{WORDS.ofABolt}</Trade>
       {worst.ofHeld === null ? (
         WORDS.whatItSitsInHas
       ) : (

@@ -5,6 +5,7 @@ import type { LinkKind, Tank } from "@/core/design/plumbing";
 import { useWorkbench } from "@/store/useWorkbench";
 import * as WORDS from "@/words/panels/tanks/tankLink";
 import { useEdits } from "../../fields/useEdits";
+import { Trade } from "../../glossary/Trade";
 import { Pick } from "../../kit/Pick";
 
 /** How a tank goes on in another of the same water: by itself, level with it, or pumped over. */
@@ -34,10 +35,14 @@ export function TankLink({ tank }: { readonly tank: Tank }) {
         onPick={pick}
       />
       {tank.link?.kind === "communicating" && (
-        <p className="text-[12px] leading-snug text-faint">{WORDS.aPipeJoinsThemAt}</p>
+        <p className="text-[12px] leading-snug text-faint">
+          <Trade>{WORDS.aPipeJoinsThemAt}</Trade>
+        </p>
       )}
       {tank.link?.kind === "pumped" && listPumpsOn(design, tank.id).length === 0 && (
-        <p className="text-[12px] leading-snug text-faint">{WORDS.noPumpIsLaidFor}</p>
+        <p className="text-[12px] leading-snug text-faint">
+          <Trade>{WORDS.noPumpIsLaidFor}</Trade>
+        </p>
       )}
       {refusal && (
         <p role="alert" className="text-[12.5px] text-signal">

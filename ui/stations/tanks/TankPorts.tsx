@@ -11,6 +11,7 @@ import * as WORDS from "@/words/panels/tanks/tankPorts";
 import { describePort, nameSide } from "@/words/ports";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
+import { Trade } from "../../glossary/Trade";
 import { Button } from "../../kit/Button";
 import { NumberField } from "../../kit/NumberField";
 import { Pick } from "../../kit/Pick";
@@ -28,7 +29,9 @@ export function TankPorts({ tank }: { readonly tank: Tank }) {
             </Button>
           ))}
         </div>
-        <p className="pt-1 text-[12px] leading-snug text-faint">{WORDS.everythingThatGoesIntoThe}</p>
+        <p className="pt-1 text-[12px] leading-snug text-faint">
+          <Trade>{WORDS.everythingThatGoesIntoThe}</Trade>
+        </p>
       </Group>
       {tank.ports.map((port) => (
         <PortFields key={port.id} tank={tank} port={port} />

@@ -25,6 +25,7 @@ import { TankLevelHandle } from "../../drawing/TankLevelHandle";
 import { useFrame } from "../../drawing/useFrame";
 import { useZoom } from "../../drawing/useZoom";
 import { type Bounds, fitView, listPoints, toPoints, type View } from "../../drawing/view";
+import { Trade } from "../../glossary/Trade";
 import { Button } from "../../kit/Button";
 import { Figure } from "../../kit/Figure";
 import { StagePick } from "../../kit/StagePick";
@@ -44,7 +45,9 @@ export function TankStage() {
   if (!tank) {
     return (
       <section aria-label={WORDS.theTank} className="flex flex-1 items-center justify-center bg-sheet p-8">
-        <p>{WORDS.noTankYetHangOne}</p>
+        <p>
+          <Trade>{WORDS.noTankYetHangOne}</Trade>
+        </p>
       </section>
     );
   }

@@ -11,6 +11,7 @@ import { describeHole, describeOrder, FACE_NAMES } from "@/words/templates";
 import { formatLength } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { LateStepHold } from "../../findings/LateStepHold";
+import { Trade } from "../../glossary/Trade";
 import { Button } from "../../kit/Button";
 import { handOut } from "../../kit/handOut";
 import { Pick } from "../../kit/Pick";
@@ -69,7 +70,7 @@ export function TankTemplates({ tank }: { readonly tank: Tank }) {
       <Pick label={WORDS.sideFromOutside} value={face} names={FACE_NAMES} order={FACES} onPick={setFace} />
       <FacePicture drawing={drawing} />
       <p className="text-[12.5px] text-faint">
-        {WORDS.outside} {formatLength(drawing.widthMm, units)} × {formatLength(drawing.heightMm, units)}
+        <Trade>{WORDS.outside}</Trade> {formatLength(drawing.widthMm, units)} × {formatLength(drawing.heightMm, units)}
         {drawing.holes.length === 0
           ? WORDS.noHoleInIt
           : `, ${drawing.holes.map((hole) => describeHole(hole, units)).join(", ")}.`}
@@ -91,7 +92,7 @@ export function TankTemplates({ tank }: { readonly tank: Tank }) {
           </span>
         ) : tiles.length > MOST_PAGES ? (
           <p className="text-[13px]">
-            {WORDS.inFullSizeItTakes} {tiles.length} {WORDS.pagesTooManyToGlue}
+            <Trade>{WORDS.inFullSizeItTakes}</Trade> {tiles.length} <Trade>{WORDS.pagesTooManyToGlue}</Trade>
           </p>
         ) : (
           <Button onClick={() => make(() => givePdf().finally(() => setShare(null)))}>
@@ -110,7 +111,9 @@ export function TankTemplates({ tank }: { readonly tank: Tank }) {
           <Download size={14} aria-hidden /> {WORDS.orderSheetPdf}
         </Button>
       </div>
-      <p className="pt-1 text-[12px] leading-snug text-faint">{WORDS.printAt100NotFitted}</p>
+      <p className="pt-1 text-[12px] leading-snug text-faint">
+        <Trade>{WORDS.printAt100NotFitted}</Trade>
+      </p>
     </Group>
   );
 }

@@ -18,6 +18,7 @@ import { formatLength, formatLengthFigure, formatParts, formatQuantity, lengthUn
 import { Chart } from "../../charts/Chart";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
+import { Trade } from "../../glossary/Trade";
 import { Button } from "../../kit/Button";
 import { NumberField } from "../../kit/NumberField";
 import { Pick } from "../../kit/Pick";
@@ -115,7 +116,7 @@ function DipChart({ tank }: { readonly tank: Tank }) {
         formatX={(depth) => formatLength(depth, units)}
       />
       <p className="pt-1 text-[12px] leading-snug text-faint">
-        {WORDS.insideFromTheBottomUp} {describeAttitude(attitude, kind)}.
+        <Trade>{WORDS.insideFromTheBottomUp}</Trade> {describeAttitude(attitude, kind)}.
       </p>
     </Group>
   );
@@ -183,11 +184,13 @@ function GaugeFields({ tank }: { readonly tank: Tank }) {
           {field("lowMm", WORDS.tellsFrom)}
           {field("highMm", WORDS.tellsUpTo)}
           <p className="pt-1 text-[13px] text-faint" data-testid="gauge-error">
-            {WORDS.whereYouParkItShows} <span className="figures text-[15px] text-ink">{litres(error.mostUnderL)}</span>{" "}
-            {WORDS.tooLittle}
+            <Trade>{WORDS.whereYouParkItShows}</Trade>{" "}
+            <span className="figures text-[15px] text-ink">{litres(error.mostUnderL)}</span>{" "}
+            <Trade>{WORDS.tooLittle}</Trade>
             {describeAttitude(error.underAt, rig.kind)}
-            {WORDS.andUpTo} <span className="figures text-[15px] text-ink">{litres(error.mostOverL)}</span>{" "}
-            {WORDS.tooMuch}
+            <Trade>{WORDS.andUpTo}</Trade>{" "}
+            <span className="figures text-[15px] text-ink">{litres(error.mostOverL)}</span>{" "}
+            <Trade>{WORDS.tooMuch}</Trade>
             {describeAttitude(error.overAt, rig.kind)}).
           </p>
           <SenderMarks tank={tank} sender={sender} />
@@ -233,7 +236,8 @@ function SenderMarks({ tank, sender }: { readonly tank: Tank; readonly sender: S
         </tbody>
       </table>
       <p className="pt-1 text-[12.5px] text-faint">
-        {WORDS.itTellsNothingOfThe} {litres(belowL)} {WORDS.andOfTheLast} {litres(aboveL)}.
+        <Trade>{WORDS.itTellsNothingOfThe}</Trade> {litres(belowL)} <Trade>{WORDS.andOfTheLast}</Trade> {litres(aboveL)}
+        .
       </p>
     </>
   );
@@ -249,7 +253,9 @@ function RunningEmpty({ tank }: { readonly tank: Tank }) {
   if (design.rig.kind === "boat")
     return (
       <Group title={WORDS.runningEmpty}>
-        <p className="text-[13px] text-faint">{WORDS.itIsPumpedOutOr}</p>
+        <p className="text-[13px] text-faint">
+          <Trade>{WORDS.itIsPumpedOutOr}</Trade>
+        </p>
       </Group>
     );
   const behindL = Math.min(run.leftL, result?.leftL ?? 0);
@@ -257,14 +263,16 @@ function RunningEmpty({ tank }: { readonly tank: Tank }) {
   return (
     <Group title={WORDS.runningEmpty}>
       <p className="text-[13px] text-faint">
-        {WORDS.takes} <span className="figures text-[18px] text-ink">{describeSeconds(run.seconds)}</span>{" "}
-        {WORDS.toEmptyFromFullSlowed} {formatQuantity(Math.max(0, run.leftL - behindL), "volume", units)}{" "}
-        {WORDS.tricklesAfterThat}
+        <Trade>{WORDS.takes}</Trade>{" "}
+        <span className="figures text-[18px] text-ink">{describeSeconds(run.seconds)}</span>{" "}
+        <Trade>{WORDS.toEmptyFromFullSlowed}</Trade> {formatQuantity(Math.max(0, run.leftL - behindL), "volume", units)}{" "}
+        <Trade>{WORDS.tricklesAfterThat}</Trade>
         {behindL > 0.005 && WORDS.staysBehindBelowTheOutlet(formatQuantity(behindL, "volume", units))}.
       </p>
       <EmptyingCurve run={run} units={units} />
       <p className="text-[12px] leading-snug text-faint">
-        {WORDS.theOutletIs} {formatLength(Math.round(clearMm), units)} {WORDS.overTheGround}
+        <Trade>{WORDS.theOutletIs}</Trade> {formatLength(Math.round(clearMm), units)}{" "}
+        <Trade>{WORDS.overTheGround}</Trade>
         {clearMm < 150 ? WORDS.lowForAHoseAnd : ""}.
       </p>
     </Group>

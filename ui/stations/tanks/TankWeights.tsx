@@ -4,6 +4,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import * as WORDS from "@/words/panels/tanks/tankWeights";
 import { formatQuantity } from "@/words/units";
 import { Group } from "../../fields/Group";
+import { Trade } from "../../glossary/Trade";
 
 /** What the tanks weigh, empty and full, on which axle and side; what dumping before a drive saves. */
 export function TankWeights() {
@@ -15,7 +16,9 @@ export function TankWeights() {
   if (!loads) {
     return (
       <Group title={WORDS.weightOnTheAxles}>
-        <p className="text-[13px] text-faint">{WORDS.measureTheAxlesAtThe}</p>
+        <p className="text-[13px] text-faint">
+          <Trade>{WORDS.measureTheAxlesAtThe}</Trade>
+        </p>
       </Group>
     );
   }
@@ -49,13 +52,14 @@ export function TankWeights() {
       </table>
       {unplaced.length > 0 && (
         <p className="pt-1 text-[13px]">
-          {WORDS.notCountedAsTheirPlace} {unplaced.map(({ name, fullKg }) => `${name}, ${kg(fullKg)}`).join("; ")}
-          {WORDS.keepThemOverAnAxle}
+          <Trade>{WORDS.notCountedAsTheirPlace}</Trade>{" "}
+          {unplaced.map(({ name, fullKg }) => `${name}, ${kg(fullKg)}`).join("; ")}
+          <Trade>{WORDS.keepThemOverAnAxle}</Trade>
         </p>
       )}
       <p className="pt-1 text-[13px] text-faint">
-        {WORDS.fullTheyAre} {kg(loads.leftKg)} {WORDS.onTheLeftAnd} {kg(loads.rightKg)} {WORDS.onTheRightDumpedBefore}{" "}
-        {kg(loads.fullKg - loads.emptyKg)} {WORDS.less}
+        <Trade>{WORDS.fullTheyAre}</Trade> {kg(loads.leftKg)} <Trade>{WORDS.onTheLeftAnd}</Trade> {kg(loads.rightKg)}{" "}
+        <Trade>{WORDS.onTheRightDumpedBefore}</Trade> {kg(loads.fullKg - loads.emptyKg)} <Trade>{WORDS.less}</Trade>
       </p>
     </Group>
   );

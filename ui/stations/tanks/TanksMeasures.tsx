@@ -15,11 +15,11 @@ import { findShownTank } from "../../drawing/shown";
 import { Group } from "../../fields/Group";
 import { PlaceFields } from "../../fields/PlaceFields";
 import { useEdits } from "../../fields/useEdits";
+import { Trade } from "../../glossary/Trade";
 import { Button } from "../../kit/Button";
 import { Figure } from "../../kit/Figure";
 import { NumberField } from "../../kit/NumberField";
 import { Pick } from "../../kit/Pick";
-import { Said } from "../../kit/Said";
 import { TextField } from "../../kit/TextField";
 import { Tick } from "../../kit/Tick";
 import { useSettled } from "../../kit/useSettled";
@@ -140,7 +140,7 @@ function AddTank() {
         ))}
       </div>
       <p className="pt-1 text-[12px] leading-snug text-faint">
-        <Said>{WORDS.itGoesWhereItKeeps}</Said>
+        <Trade>{WORDS.itGoesWhereItKeeps}</Trade>
       </p>
       <LargestTanks />
     </Group>
@@ -226,8 +226,8 @@ function TankFigures({ tankId }: { readonly tankId: string }) {
         </span>
       </p>
       <p className="mt-1 text-[13px] text-faint">
-        {WORDS.fullAt} {figure(toWorkingId("tankFull", at, "here"), WORDS.fullAt, tank.here.litres)}
-        {WORDS.when} {why[tank.here.by]}.{" "}
+        <Trade>{WORDS.fullAt}</Trade> {figure(toWorkingId("tankFull", at, "here"), WORDS.fullAt, tank.here.litres)}
+        <Trade>{WORDS.when}</Trade> {why[tank.here.by]}.{" "}
         {tank.undrawnL && (
           <>
             {litres(tank.undrawnL.here)} {WORDS.liesTooLowToBe}{" "}
@@ -244,7 +244,7 @@ function TankFigures({ tankId }: { readonly tankId: string }) {
             {figure(toWorkingId("tankLeft", at), WORDS.leftBehind, tank.leftL)} {WORDS.staysBehindWhenItIs}
           </>
         )}{" "}
-        {WORDS.worstStanding}{" "}
+        <Trade>{WORDS.worstStanding}</Trade>{" "}
         {figure(toWorkingId("tankUsable", at, "worst"), WORDS.usableWorstStanding, tank.usableWorstL)},{" "}
         {describeAttitude(tank.worst.attitude, kind)}.
       </p>

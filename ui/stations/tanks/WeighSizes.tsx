@@ -10,6 +10,7 @@ import { formatLength, formatQuantity, type Units } from "@/words/units";
 import { Chart, type ChartLine } from "../../charts/Chart";
 import type { ChartInk } from "../../charts/chartTheme";
 import { Group } from "../../fields/Group";
+import { Trade } from "../../glossary/Trade";
 import { Button } from "../../kit/Button";
 
 /** The capacity slid up and down: days, weight and room in one picture, and what the next step costs. */
@@ -55,9 +56,9 @@ function Weighed({ design, tank }: { readonly design: Design; readonly tank: Tan
       </p>
       {next && (
         <p className="text-[12.5px] text-faint">
-          {formatQuantity(next.capacityL - size.capacityL, "volume", units)} {WORDS.moreWouldCost}{" "}
-          {formatQuantity(next.fullKg - size.fullKg, "weight", units)} {WORDS.and}{" "}
-          {formatLength(next.lengthMm - size.lengthMm, units)} {WORDS.ofLength}
+          {formatQuantity(next.capacityL - size.capacityL, "volume", units)} <Trade>{WORDS.moreWouldCost}</Trade>{" "}
+          {formatQuantity(next.fullKg - size.fullKg, "weight", units)} <Trade>{WORDS.and}</Trade>{" "}
+          {formatLength(next.lengthMm - size.lengthMm, units)} <Trade>{WORDS.ofLength}</Trade>
           {next.greyDays !== null && size.greyDays !== null
             ? WORDS.andGive(formatQuantity(next.greyDays - size.greyDays, "days", units))
             : ""}

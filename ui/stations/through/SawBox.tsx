@@ -10,6 +10,7 @@ import * as WORDS from "@/words/panels/through/sawBox";
 import { formatLength, formatNumber } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { keepWithin } from "../../fields/keepWithin";
+import { Trade } from "../../glossary/Trade";
 import { NumberField } from "../../kit/NumberField";
 import { useRecords } from "../useRecords";
 
@@ -38,7 +39,9 @@ export function SawBox({ holes }: { readonly holes: readonly HoleEntry[] }) {
   return (
     <Group title={WORDS.holeSaws}>
       {own.length === 0 ? (
-        <p className="text-[13px] text-faint">{WORDS.putInTheSawsYou}</p>
+        <p className="text-[13px] text-faint">
+          <Trade>{WORDS.putInTheSawsYou}</Trade>
+        </p>
       ) : (
         <ul className="flex flex-wrap items-end gap-1.5 py-1" aria-label={WORDS.sawsInYourBox}>
           {own.map((saw) => (
@@ -78,7 +81,11 @@ export function SawBox({ holes }: { readonly holes: readonly HoleEntry[] }) {
         }}
       />
       {bought.size === 0
-        ? holes.length > 0 && <p className="text-[13px]">{WORDS.yourSawsCutEveryHole}</p>
+        ? holes.length > 0 && (
+            <p className="text-[13px]">
+              <Trade>{WORDS.yourSawsCutEveryHole}</Trade>
+            </p>
+          )
         : [...bought].map(([key, { name, wanted }]) => {
             const price = build.prices?.[key]?.price ?? null;
             return (
@@ -94,7 +101,9 @@ export function SawBox({ holes }: { readonly holes: readonly HoleEntry[] }) {
             );
           })}
       {[...bought.keys()].some((saw) => (build.prices?.[saw]?.price ?? null) === null) && (
-        <p className="text-[12px] text-faint">{WORDS.whatASawCostsIs}</p>
+        <p className="text-[12px] text-faint">
+          <Trade>{WORDS.whatASawCostsIs}</Trade>
+        </p>
       )}
     </Group>
   );

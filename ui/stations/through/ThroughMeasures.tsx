@@ -11,6 +11,7 @@ import * as WORDS from "@/words/panels/through/throughMeasures";
 import { formatLength } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { keepWithin } from "../../fields/keepWithin";
+import { Trade } from "../../glossary/Trade";
 import { NumberField } from "../../kit/NumberField";
 import { useSay } from "../../kit/useSay";
 import { PassageList } from "./PassageList";
@@ -50,7 +51,9 @@ function Fittings() {
   if (fittings.length === 0) {
     return (
       <Group title={WORDS.skinFittings}>
-        <p className="text-[13px] text-faint">{WORDS.noneYetAddOneUnder}</p>
+        <p className="text-[13px] text-faint">
+          <Trade>{WORDS.noneYetAddOneUnder}</Trade>
+        </p>
       </Group>
     );
   }
@@ -71,8 +74,8 @@ function Fittings() {
                 {piece.name}
               </button>
               <p className="text-faint">
-                {WORDS.atRest} {height(restOverMm)}
-                {WORDS.heeledAtTheWorst} {height(worstOverMm)}.{" "}
+                <Trade>{WORDS.atRest}</Trade> {height(restOverMm)}
+                <Trade>{WORDS.heeledAtTheWorst}</Trade> {height(worstOverMm)}.{" "}
                 {flood && <span className="text-signal">{describeFlood(flood, units)}</span>}
               </p>
             </li>

@@ -10,7 +10,7 @@ import { formatLength, formatNumber, type Units } from "@/words/units";
 import { HaloText } from "../../drawing/HaloText";
 import { Hatches } from "../../drawing/Hatches";
 import { useFrame } from "../../drawing/useFrame";
-import { Said } from "../../kit/Said";
+import { Trade } from "../../glossary/Trade";
 import { StagePick } from "../../kit/StagePick";
 import { StageHeader } from "../StageHeader";
 import { useRecords } from "../useRecords";
@@ -29,7 +29,7 @@ export function ThroughStage() {
     return (
       <section aria-label={WORDS.theHole} className="flex flex-1 items-center justify-center bg-sheet p-8">
         <p>
-          <Said>{WORDS.noHoleYetNothingGoes}</Said>
+          <Trade>{WORDS.noHoleYetNothingGoes}</Trade>
         </p>
       </section>
     );

@@ -5,6 +5,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import * as WORDS from "@/words/panels/trials/airTrial";
 import { describeLeak } from "@/words/trialRuns";
 import { keepWithin } from "../../fields/keepWithin";
+import { Trade } from "../../glossary/Trade";
 import { NumberField } from "../../kit/NumberField";
 import { TrialOutcome } from "./TrialOutcome";
 import type { TrialProps } from "./trialProps";
@@ -34,7 +35,9 @@ export function AirTrial({ onResult }: TrialProps) {
   });
   return (
     <>
-      <p className="text-[12.5px] leading-snug text-faint">{WORDS.pumpedSideOnlyShutOff}</p>
+      <p className="text-[12.5px] leading-snug text-faint">
+        <Trade>{WORDS.pumpedSideOnlyShutOff}</Trade>
+      </p>
       <Watch onSeconds={(seconds) => setMinutes(Math.max(0.1, Math.round(seconds / 6) / 10))} />
       <NumberField
         label={WORDS.minutes}

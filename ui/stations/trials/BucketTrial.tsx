@@ -6,6 +6,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import * as WORDS from "@/words/panels/trials/bucketTrial";
 import { describeBucket } from "@/words/trialRuns";
 import { keepWithin } from "../../fields/keepWithin";
+import { Trade } from "../../glossary/Trade";
 import { NumberField } from "../../kit/NumberField";
 import { TrialOutcome } from "./TrialOutcome";
 import type { TrialProps } from "./trialProps";
@@ -26,13 +27,20 @@ export function BucketTrial({ tankId, onResult }: TrialProps & { readonly tankId
     const [shut, open] = [computeRunEmpty(design, tank, result), computeRunEmpty(design, tank, result, true)];
     return shut && open ? { shut, open } : null;
   }, [design, tank, result]);
-  if (!runs) return <p className="text-[13px]">{WORDS.thisTankHasNoOutlet}</p>;
+  if (!runs)
+    return (
+      <p className="text-[13px]">
+        <Trade>{WORDS.thisTankHasNoOutlet}</Trade>
+      </p>
+    );
   const most = Math.max(1, Math.floor((runs.shut.curve[0]?.litres ?? 1) - runs.shut.leftL));
   const taken = Math.min(litres, most);
   const told = shutS === null ? null : judgeBucket(runs.shut, runs.open, { litres: taken, shutS, openS });
   return (
     <>
-      <p className="text-[12.5px] leading-snug text-faint">{WORDS.fillTheTankDumpHose}</p>
+      <p className="text-[12.5px] leading-snug text-faint">
+        <Trade>{WORDS.fillTheTankDumpHose}</Trade>
+      </p>
       <NumberField
         label={WORDS.litresLetOut}
         value={taken}

@@ -7,6 +7,7 @@ import { describeStep, tellStep } from "@/words/build";
 import * as WORDS from "@/words/panels/trials/trialsMeasures";
 import { describeFirstFilling, TRIAL_CAUTIONS } from "@/words/trials";
 import { Group } from "../../fields/Group";
+import { ToldTrade, Trade } from "../../glossary/Trade";
 import { useRecords } from "../useRecords";
 import { TrialRunFields } from "./TrialRunFields";
 
@@ -22,7 +23,11 @@ export function TrialsMeasures() {
   return (
     <>
       <Group title={WORDS.trialsBeforeClosingUp}>
-        {trials.length === 0 && <p className="text-[13px] text-faint">{WORDS.nothingToTryYet}</p>}
+        {trials.length === 0 && (
+          <p className="text-[13px] text-faint">
+            <Trade>{WORDS.nothingToTryYet}</Trade>
+          </p>
+        )}
         <ol className="text-[13px] leading-snug">
           {trials.map((step) => {
             const on = done.find(({ stepId }) => stepId === step.id)?.on;
@@ -42,7 +47,7 @@ export function TrialsMeasures() {
         <ol className="list-decimal pl-5 text-[13px] leading-snug">
           {describeFirstFilling(design).map((step) => (
             <li key={step} className="py-0.5">
-              {step}
+              <ToldTrade>{step}</ToldTrade>
             </li>
           ))}
         </ol>

@@ -6,6 +6,7 @@ import { listSuspects, SYMPTOMS, type Symptom } from "@/core/trials/suspects";
 import { useWorkbench } from "@/store/useWorkbench";
 import * as WORDS from "@/words/panels/trials/trialsStage";
 import { describeSuspect, describeTrial, SYMPTOM_NAMES } from "@/words/trials";
+import { Trade } from "../../glossary/Trade";
 import { Button } from "../../kit/Button";
 import { StagePick } from "../../kit/StagePick";
 import { useSay } from "../../kit/useSay";
@@ -88,7 +89,11 @@ export function TrialsStage() {
               </div>
             </div>
           )}
-          {!next && suspects.length > 1 && !isFound && <p className="py-2">{WORDS.noTrialOnThisRig}</p>}
+          {!next && suspects.length > 1 && !isFound && (
+            <p className="py-2">
+              <Trade>{WORDS.noTrialOnThisRig}</Trade>
+            </p>
+          )}
           {symptom === "pumpRuns" && <CycleLeak />}
           {halving && !isFound && <ProposedValve halving={halving} />}
           <ul aria-label={WORDS.possibleCauses}>

@@ -5,6 +5,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import * as WORDS from "@/words/panels/trials/waterTrial";
 import { describeLeak } from "@/words/trialRuns";
 import { keepWithin } from "../../fields/keepWithin";
+import { Trade } from "../../glossary/Trade";
 import { NumberField } from "../../kit/NumberField";
 import { TrialOutcome } from "./TrialOutcome";
 import type { TrialProps } from "./trialProps";
@@ -19,7 +20,9 @@ export function WaterTrial({ surfaceMm2, onResult }: TrialProps & { readonly sur
   const loss = computeWaterLoss({ areaCm2, minutes, sankMm, rulerErrorMm: 1 });
   return (
     <>
-      <p className="text-[12.5px] leading-snug text-faint">{WORDS.fillToTheBrimMark}</p>
+      <p className="text-[12.5px] leading-snug text-faint">
+        <Trade>{WORDS.fillToTheBrimMark}</Trade>
+      </p>
       <Watch onSeconds={(seconds) => setMinutes(Math.max(0.1, Math.round(seconds / 6) / 10))} />
       <NumberField
         label={WORDS.minutes}

@@ -1,0 +1,2 @@
+export const also = "also";
+export const allWords = "All words, in the handbook";
