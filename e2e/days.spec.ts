@@ -136,8 +136,25 @@ test("sizes are weighed by days, water on the trailer counts while hitched, and 
   await expect(page.getByTestId("two-units")).toContainText(/^Hitched 2\.6.days.*apart/);
 });
 
-test("the handbook: a word looked up, the rules of another pack, the cautions", async ({ page }) => {
+test("the handbook: a word opened where it stands and looked up, the rules of another pack, the cautions", async ({
+  page,
+}) => {
   await openWorkbench(page);
+  await openSample(page, "Lesesaal");
+  // where a finding speaks of it, behind a heading, and in a sentence
+  const findings = page.getByRole("region", { name: "Findings" });
+  await findings.getByRole("button", { expanded: false }).first().click();
+  await findings.getByRole("link", { name: "fall", exact: true }).click();
+  await expect(page.getByRole("dialog", { name: "Fall" })).toContainText("How far a drain goes down along its way");
+  await expectAccessible(page);
+  await page.keyboard.press("Escape");
+  await page.keyboard.press("5");
+  await page.getByRole("link", { name: "What is that: Breather" }).first().click();
+  const slip = page.getByRole("dialog", { name: "Breather" });
+  await expect(slip).toContainText("A pipe that lets air in and out of a tank");
+  await slip.getByRole("button", { name: "All words, in the handbook" }).click();
+  await expect(page.getByRole("dialog", { name: "Handbook" })).toBeVisible();
+  await page.keyboard.press("Escape");
   await page.keyboard.press("h");
   const book = page.getByRole("dialog", { name: "Handbook" });
   await book.getByLabel("Search the words").fill("invert");

@@ -193,6 +193,7 @@ function DrawnHandle({ part, label, at, pxPerMm, toShift, shape = "round" }: Han
       aria-label={label}
       aria-pressed={picked}
       data-picked={picked}
+      data-part={Object.values(part).join(":")}
       className="handle"
       onPointerDown={onPointerDown}
       onPointerMove={onPointerMove}

@@ -1,4 +1,5 @@
 import type { ReactNode } from "react";
+import { type PartRef, toPartKey } from "@/core/design/part";
 import { WordMark } from "../glossary/WordsOf";
 import { useSay } from "../kit/useSay";
 
@@ -7,14 +8,20 @@ export function Group({
   title,
   children,
   aside,
+  part,
 }: {
   readonly title: string;
   readonly children: ReactNode;
   readonly aside?: ReactNode;
+  /** What it is all about: it and its place on the stage light each other up. */
+  readonly part?: PartRef;
 }) {
   const say = useSay();
   return (
-    <fieldset className="later border-t border-rule px-3 py-2 first:border-t-0">
+    <fieldset
+      {...(part ? { "data-part": toPartKey(part) } : {})}
+      className="later border-t border-rule px-3 py-2 first:border-t-0"
+    >
       <legend className="sr-only">{say(title)}</legend>
       <div className="flex min-h-7 items-center justify-between">
         <span className="flex items-center">

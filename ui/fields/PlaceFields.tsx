@@ -29,7 +29,7 @@ export function PlaceFields({
   const { apply } = useEdits();
   if (!place) return null;
   return (
-    <>
+    <div data-part={Object.values(part).join(":")}>
       {AXES.filter(({ axis }) => axes.includes(axis)).map(({ axis, label }) => (
         <NumberField
           key={axis}
@@ -54,6 +54,6 @@ export function PlaceFields({
         {locked ? <Lock size={14} aria-hidden /> : <LockOpen size={14} aria-hidden />}
         {locked ? WORDS.lockedHere : WORDS.lockItHere}
       </Button>
-    </>
+    </div>
   );
 }

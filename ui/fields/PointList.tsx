@@ -1,10 +1,12 @@
 "use client";
 import { Plus, Trash2 } from "lucide-react";
+import { toPartKey } from "@/core/design/part";
 import type { Line } from "@/core/design/plumbing";
 import { interpolate, type Vec3 } from "@/core/geometry/vec";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, tell } from "@/store/workbench";
 import * as WORDS from "@/words/panels/fields/pointList";
+import { formatLengthFigure } from "@/words/units";
 import { isSamePart } from "../drawing/Handle";
 import { Button } from "../kit/Button";
 import { PlaceFields } from "./PlaceFields";
@@ -22,6 +24,7 @@ type PointListProps = {
 /** The free points of a line: pick one to type its place, put one in after it, take it out. */
 export function PointList({ line, routeMm, nameOf, isFixed = () => false }: PointListProps) {
   const selection = useWorkbench((state) => state.selection);
+  const units = useWorkbench((state) => state.units);
   const { insert, remove } = useEdits();
   const key = line.kind === "drain" ? "bendsMm" : "pointsMm";
   const points = line.kind === "drain" ? line.bendsMm : line.pointsMm;
@@ -48,7 +51,7 @@ export function PointList({ line, routeMm, nameOf, isFixed = () => false }: Poin
           const picked = isSamePart(selection, part);
           return (
             // biome-ignore lint/suspicious/noArrayIndexKey: points are known by their place along the line
-            <li key={index}>
+            <li key={index} data-part={toPartKey(part)}>
               <button
                 type="button"
                 aria-expanded={picked}
@@ -57,7 +60,7 @@ export function PointList({ line, routeMm, nameOf, isFixed = () => false }: Poin
               >
                 {nameOf(index)}
                 <span className="figures text-[14px] text-faint">
-                  {Math.round(point.x)} · {Math.round(point.y)} · {Math.round(point.z)}
+                  {[point.x, point.y, point.z].map((mm) => formatLengthFigure(Math.round(mm), units)).join(" · ")}
                 </span>
               </button>
               {picked && (

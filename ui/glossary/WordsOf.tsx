@@ -13,7 +13,9 @@ export function WordsOf({ text }: { readonly text: string }) {
       {found.map((word, i) => (
         <span key={word}>
           {i > 0 && ", "}
-          <WordLink word={word}>{word.toLowerCase()}</WordLink>
+          <WordLink word={word} className="underline phone:inline-flex phone:min-h-11 phone:items-center">
+            {word.toLowerCase()}
+          </WordLink>
         </span>
       ))}
     </p>

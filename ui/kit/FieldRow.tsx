@@ -1,4 +1,5 @@
 import type { ReactNode } from "react";
+import { type PartRef, toPartKey } from "@/core/design/part";
 import { useTradeWords } from "../glossary/useTradeWords";
 import { useSay } from "./useSay";
 
@@ -8,17 +9,19 @@ type FieldRowProps = {
   readonly help?: string | undefined;
   readonly refusal?: string | null;
   readonly children: ReactNode;
+  /** What it measures: it and its place on the stage light each other up. */
+  readonly part?: PartRef | undefined;
 };
 
 /** A label, what is filled in, and under it what it means while a hand is in it, and the sentence when it was refused. */
-export function FieldRow({ id, label, help, refusal, children }: FieldRowProps) {
+export function FieldRow({ id, label, help, refusal, children, part }: FieldRowProps) {
   const say = useSay();
   const words = useTradeWords();
   const [word] = help || !words ? [] : words.listWords(say(label));
   const meaning = word && words ? `${word}: ${words.findMeaning(word)}` : null;
   const under = help ? say(help) : meaning;
   return (
-    <div className="group/field relative min-w-0">
+    <div className="group/field relative min-w-0" data-part={part && toPartKey(part)}>
       <div className="flex min-h-8 items-center gap-2 phone:min-h-11">
         <label htmlFor={id} className="min-w-0 flex-1 text-[13px] text-faint phone:text-[15px]">
           {say(label)}

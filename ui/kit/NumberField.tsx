@@ -1,5 +1,6 @@
 "use client";
 import { useId } from "react";
+import type { PartRef } from "@/core/design/part";
 import type { Quantity } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describeRead, formatParts, parseQuantity } from "@/words/units";
@@ -18,11 +19,13 @@ type NumberFieldProps = {
   readonly help?: string;
   readonly step?: number;
   readonly onRefusal?: (refusal: string | null) => void;
+  /** What it measures, where the stage shows it by itself. */
+  readonly part?: PartRef;
 };
 
 /** A figure that can be typed: with any unit, fractions too; the arrow keys nudge it. */
 export function NumberField(props: NumberFieldProps) {
-  const { label, value, quantity, onCommit, clearable = false, help, step = 1, onRefusal } = props;
+  const { label, value, quantity, onCommit, clearable = false, help, step = 1, onRefusal, part } = props;
   const units = useWorkbench((state) => state.units);
   const id = useId();
   const { figure, unit } = formatParts(value ?? 0, quantity, units);
@@ -36,7 +39,7 @@ export function NumberField(props: NumberFieldProps) {
     nudge: (steps) => onCommit((value ?? 0) + steps * step),
   });
   return (
-    <FieldRow id={id} label={label} help={help} refusal={refusal}>
+    <FieldRow id={id} label={label} help={help} refusal={refusal} part={part}>
       <FieldInput
         id={id}
         value={typed ?? (value === null ? "" : figure)}

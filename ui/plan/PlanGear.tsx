@@ -14,6 +14,7 @@ export const PlanGear = memo(function PlanGear({ design, view }: PlanGearProps) 
       {design.gear.map(({ id, name, atMm, sizeMm }) => (
         <rect
           key={id}
+          data-part={`gear:${id}`}
           x={view.x(atMm.x)}
           y={view.y(atMm.y + sizeMm.y)}
           width={Math.max(3, sizeMm.x * view.kx)}

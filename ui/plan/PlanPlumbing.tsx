@@ -26,7 +26,7 @@ export function PlanTanks({
   return (
     <g>
       {tanks.map((tank) => (
-        <g key={tank.id}>
+        <g key={tank.id} data-part={`tank:${tank.id}`}>
           <Outline
             points={toPoints(view, outlinePlan(tank))}
             fill="var(--sheet)"
@@ -151,27 +151,29 @@ export function PlanLines({ design, view, shownId }: PlanProps & { readonly show
           const points = listOwnCourse(design, line);
           const end = line.to.kind === "tee" ? points.at(-1)! : null;
           return (
-            <VentStroke
-              key={line.id}
-              points={toPoints(view, toXy(points))}
-              teeX={end && view.x(end.x)}
-              teeY={end && view.y(end.y)}
-            />
+            <g key={line.id} data-part={`line:${line.id}`}>
+              <VentStroke
+                points={toPoints(view, toXy(points))}
+                teeX={end && view.x(end.x)}
+                teeY={end && view.y(end.y)}
+              />
+            </g>
           );
         }
         if (line.kind === "dumpLine") {
           const course = listDumpCourse(design, line);
           const end = course.at(-1)!;
           return (
-            <DrainStroke
-              key={line.id}
-              points={toPoints(view, toXy(course))}
-              width={Math.max(3.4, line.pipe.innerMm * view.kx)}
-              isShown={true}
-              isBad={bad.has(line.id)}
-              joinX={view.x(end.x)}
-              joinY={view.y(end.y)}
-            />
+            <g key={line.id} data-part={`line:${line.id}`}>
+              <DrainStroke
+                points={toPoints(view, toXy(course))}
+                width={Math.max(3.4, line.pipe.innerMm * view.kx)}
+                isShown={true}
+                isBad={bad.has(line.id)}
+                joinX={view.x(end.x)}
+                joinY={view.y(end.y)}
+              />
+            </g>
           );
         }
         const drain = evaluation?.drains.find((d) => d.lineId === line.id);
@@ -180,15 +182,16 @@ export function PlanLines({ design, view, shownId }: PlanProps & { readonly show
         const own = drain.nodesMm.slice(0, drain.ownLegs + 1);
         const end = line.to.kind === "junction" ? own.at(-1)! : null;
         return (
-          <DrainStroke
-            key={line.id}
-            points={toPoints(view, toXy([drain.outletMm, ...own]))}
-            width={Math.max(3.4, line.pipe.innerMm * view.kx)}
-            isShown={line.id === shownId}
-            isBad={bad.has(line.id)}
-            joinX={end && view.x(end.x)}
-            joinY={end && view.y(end.y)}
-          />
+          <g key={line.id} data-part={`line:${line.id}`}>
+            <DrainStroke
+              points={toPoints(view, toXy([drain.outletMm, ...own]))}
+              width={Math.max(3.4, line.pipe.innerMm * view.kx)}
+              isShown={line.id === shownId}
+              isBad={bad.has(line.id)}
+              joinX={end && view.x(end.x)}
+              joinY={end && view.y(end.y)}
+            />
+          </g>
         );
       })}
       {design.fixtures.map(({ id, kind, outletMm }) => {
@@ -196,6 +199,7 @@ export function PlanLines({ design, view, shownId }: PlanProps & { readonly show
         return (
           <Plate
             key={id}
+            data-part={`fixture:${id}`}
             x={view.x(outletMm.x - half)}
             y={view.y(outletMm.y + half * 0.9)}
             width={2 * half * view.kx}

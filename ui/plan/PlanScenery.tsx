@@ -65,7 +65,7 @@ export const PlanObstacles = memo(function PlanObstacles({ obstacles, view, hatc
   return (
     <g>
       {obstacles.map(({ id, name, kind, atMm, lengthMm, widthMm }) => (
-        <g key={id}>
+        <g key={id} data-part={`obstacle:${id}`}>
           <rect
             x={view.x(atMm.x)}
             y={view.y(atMm.y + widthMm)}

@@ -70,7 +70,7 @@ export function RearView() {
               const { outline, water } = layOutTankRear(tank, rollDeg, fillShare * here);
               const pairs = (points: typeof outline) => points.map(({ u, v }) => [u, v] as const);
               return (
-                <g key={tank.id}>
+                <g key={tank.id} data-part={`tank:${tank.id}`}>
                   <path
                     d={toPath(view, pairs(outline), true)}
                     fill="var(--sheet)"
@@ -118,6 +118,7 @@ function Shell({ design, view, at, hatch }: PartProps & { readonly hatch: string
       {sorted.map(({ id, name, kind, atMm, widthMm, heightMm }) => (
         <path
           key={id}
+          data-part={`obstacle:${id}`}
           d={toPath(
             view,
             [
@@ -182,7 +183,14 @@ function RearGear({ design, view, at }: PartProps) {
         const corner = (y: number, z: number) => at(add(atMm, vec(0, y, z)));
         const corners = [corner(0, 0), corner(sizeMm.y, 0), corner(sizeMm.y, sizeMm.z), corner(0, sizeMm.z)];
         return (
-          <path key={id} d={toPath(view, corners, true)} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={1.2}>
+          <path
+            key={id}
+            data-part={`gear:${id}`}
+            d={toPath(view, corners, true)}
+            fill="var(--sheet)"
+            stroke="var(--ink)"
+            strokeWidth={1.2}
+          >
             <title>{name}</title>
           </path>
         );
@@ -206,7 +214,11 @@ function Pipes({ design, view, at, shownId }: PartProps & { readonly shownId: st
         const width = line.kind === "vent" ? 2.2 : Math.max(3.4, line.pipe.innerMm * view.kx);
         const path = toPath(view, points.map(at));
         return (
-          <g key={line.id} stroke={line.kind === "vent" || line.id === shownId ? "var(--ink)" : "var(--faint)"}>
+          <g
+            key={line.id}
+            data-part={`line:${line.id}`}
+            stroke={line.kind === "vent" || line.id === shownId ? "var(--ink)" : "var(--faint)"}
+          >
             <path d={path} strokeWidth={width + 2.6} />
             <path d={path} stroke="var(--sheet)" strokeWidth={width} />
           </g>

@@ -45,7 +45,13 @@ export function Workbench() {
     if (!isSettled) return;
     loadFitted().catch(() => undefined);
     let stop = () => {};
+    let stopLight = () => {};
     let isGone = false;
+    import("../drawing/lightParts")
+      .then(({ lightParts }) => {
+        if (!isGone) stopLight = lightParts(document);
+      })
+      .catch(() => undefined);
     import("./watchBuilt")
       .then(({ watchBuilt }) => {
         if (!isGone) stop = watchBuilt();
@@ -54,6 +60,7 @@ export function Workbench() {
     return () => {
       isGone = true;
       stop();
+      stopLight();
     };
   }, [isSettled]);
   const onDragOver = (event: DragEvent) => {

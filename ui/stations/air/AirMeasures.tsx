@@ -148,7 +148,7 @@ function VentFields({ vent }: { readonly vent: Vent }) {
     if (edit) apply(edit);
   };
   return (
-    <Group title={vent.name}>
+    <Group title={vent.name} part={{ kind: "line", id: vent.id }}>
       <TextField
         label={WORDS.name}
         value={vent.name}

@@ -124,7 +124,9 @@ function VentSheet({ vent, vents, onPick }: VentSheetProps) {
           {width > 0 && (
             <>
               <Around section={section} view={view} hatch={hatch} />
-              <Course section={section} view={view} units={units} />
+              <g data-part={`line:${vent.id}`}>
+                <Course section={section} view={view} units={units} />
+              </g>
               <Pressures section={section} view={view} units={units} />
               {section.nodes
                 .filter(({ role }) => role !== "port")

@@ -63,7 +63,7 @@ const TrapFields = memo(function TrapFields({ drain }: { readonly drain: Drain }
     });
   };
   return (
-    <Group title={WORDS.trap}>
+    <Group title={WORDS.trap} part={at}>
       <Pick<TrapKind | "none"> label={WORDS.kind} value={trap?.kind ?? "none"} names={TRAP_LIST} onPick={pick} />
       <p className="text-[12px] leading-snug text-faint">{TRAP_NAMES[trap?.kind ?? "none"].plain}</p>
       {trap && (

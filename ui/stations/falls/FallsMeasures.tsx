@@ -70,7 +70,7 @@ const FixtureFields = memo(function FixtureFields({ fixtureId }: { readonly fixt
   const at = { kind: "fixture", id: fixture.id } as const;
   const field = (key: string) => (value: number | null) => set(at, ["fixtures", fixture.id, key], value);
   return (
-    <Group title={WORDS.undersideOfTheWaste(fixture.name)}>
+    <Group title={WORDS.undersideOfTheWaste(fixture.name)} part={at}>
       <TextField
         label={WORDS.name}
         value={fixture.name}

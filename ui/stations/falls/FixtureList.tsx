@@ -56,7 +56,7 @@ export function FixtureList() {
             );
             const isShown = fixture.id === shownId;
             return (
-              <li key={fixture.id}>
+              <li key={fixture.id} data-part={`fixture:${fixture.id}`}>
                 <button
                   type="button"
                   aria-current={isShown}

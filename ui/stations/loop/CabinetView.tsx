@@ -66,7 +66,7 @@ export function CabinetView({ design }: { readonly design: Design }) {
             ))}
             <HoseStrokes design={design} view={view} at={({ x, z }) => [x, z]} isToScale={false} />
             {design.gear.map(({ id, name, atMm, sizeMm, openBelowMm }) => (
-              <g key={id}>
+              <g key={id} data-part={`gear:${id}`}>
                 {openBelowMm > 0 && (
                   <Outline
                     points={toPoints(view, toBox(atMm.x, atMm.z - openBelowMm, sizeMm.x, openBelowMm))}

@@ -39,7 +39,7 @@ export function HoseList() {
     <Group title={WORDS.hoses}>
       <ul className="flex flex-col gap-1">
         {hoses.map((hose) => (
-          <li key={hose.id} className="border-b border-rule">
+          <li key={hose.id} data-part={`line:${hose.id}`} className="border-b border-rule">
             <button
               type="button"
               aria-expanded={openId === hose.id}

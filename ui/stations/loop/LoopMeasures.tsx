@@ -221,7 +221,7 @@ function PieceList({ gear, pickedId }: { readonly gear: readonly Gear[]; readonl
     <Group title={WORDS.pieces}>
       <ul>
         {gear.map(({ id, name, spec }) => (
-          <li key={id}>
+          <li key={id} data-part={`gear:${id}`}>
             <button
               type="button"
               aria-pressed={id === pickedId}

@@ -51,6 +51,7 @@ export function AxleMeasures() {
           <div className="min-w-0 flex-1">
             <NumberField
               label={axle.name}
+              part={{ kind: "axle", index: i }}
               value={axle.xMm}
               quantity="length"
               onCommit={(value) => set(AT, ["rig", "axles", i, "xMm"], value ?? 0)}

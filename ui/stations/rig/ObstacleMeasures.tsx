@@ -51,7 +51,7 @@ export function ObstacleMeasures() {
     >
       <ul>
         {obstacles.map((o) => (
-          <li key={o.id}>
+          <li key={o.id} data-part={`obstacle:${o.id}`}>
             <button
               type="button"
               aria-expanded={picked?.id === o.id}

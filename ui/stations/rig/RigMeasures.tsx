@@ -42,6 +42,7 @@ export function RigMeasures() {
         />
         <NumberField
           label={boat ? WORDS.soleLength : WORDS.floorLength}
+          part={{ kind: "measure", of: "front" }}
           value={rig.lengthMm}
           quantity="length"
           step={10}
@@ -58,6 +59,7 @@ export function RigMeasures() {
       <Group title={boat ? WORDS.heightsOverTheSole : WORDS.heightsOverTheFloor}>
         <NumberField
           label={boat ? WORDS.undersideOfTheKeel : WORDS.ground}
+          part={{ kind: "measure", of: "ground" }}
           value={rig.groundZMm}
           quantity="length"
           onCommit={field("groundZMm")}
@@ -66,6 +68,7 @@ export function RigMeasures() {
           <NumberField
             label={WORDS.sillLine}
             help={PLAIN_WORDS.sill}
+            part={{ kind: "measure", of: "sill" }}
             value={rig.sillZMm}
             quantity="length"
             clearable
@@ -75,6 +78,7 @@ export function RigMeasures() {
         {boat && (
           <NumberField
             label={WORDS.waterline}
+            part={{ kind: "measure", of: "waterline" }}
             value={rig.waterlineZMm}
             quantity="length"
             clearable

@@ -131,6 +131,7 @@ function Scenery({ design, view, at, hatch }: PartProps & { readonly hatch: stri
       {obstacles.map(({ id, name, kind, atMm, lengthMm, heightMm }) => (
         <Outline
           key={id}
+          data-part={`obstacle:${id}`}
           points={toPoints(view, [
             at(atMm),
             at(add(atMm, vec(lengthMm, 0, 0))),
@@ -228,7 +229,7 @@ function Plumbing({
         const { outline, water } = layOutTankSide(tank, pitchDeg, fillShare * here);
         const pairs = (points: typeof outline) => points.map(({ u, v }) => [u, v] as const);
         return (
-          <g key={tank.id}>
+          <g key={tank.id} data-part={`tank:${tank.id}`}>
             <Outline
               points={toPoints(view, pairs(outline))}
               fill="var(--sheet)"

@@ -88,7 +88,7 @@ function LineFields({ tank, outlet, design }: { readonly tank: Tank; readonly ou
     look({ selection: null });
   };
   return (
-    <Group title={line.name}>
+    <Group title={line.name} part={{ kind: "line", id: line.id }}>
       <DumpSection run={run} leastMmPerM={least ?? 0} units={units} />
       <p className="pb-1 text-[13px] leading-snug">{describeDumpRun(run, units)}</p>
       {beside && <p className="pb-1 text-[13px] leading-snug">{beside}</p>}

@@ -77,7 +77,7 @@ function PortFields({ tank, port }: { readonly tank: Tank; readonly port: Port }
     set(at, ["tanks", tank.id, "ports", port.id, ...key.split(".")], value);
   const { valve } = port;
   return (
-    <Group title={describePort(tank, port, design)}>
+    <Group title={describePort(tank, port, design)} part={at}>
       <PortPlace tank={tank} port={port} />
       <NumberField
         label={WORDS.bore}

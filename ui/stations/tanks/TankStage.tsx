@@ -197,7 +197,13 @@ function Body({ tank, section, view, hatch, units, fullL }: BodyProps) {
       {tank.insulationMm > 0 && (
         <Outline points={outline} stroke="var(--rule)" strokeWidth={2 * tank.insulationMm * view.kx + wall} />
       )}
-      <Outline points={outline} stroke="var(--ink)" strokeWidth={wall + 1.6} fill="var(--sheet)" />
+      <Outline
+        data-part={`tank:${tank.id}`}
+        points={outline}
+        stroke="var(--ink)"
+        strokeWidth={wall + 1.6}
+        fill="var(--sheet)"
+      />
       <Outline points={outline} stroke="var(--rule)" strokeWidth={Math.max(0, wall - 1.6)} />
       {section.water.length > 2 && (
         <Outline points={toPoints(view, pairs(section.water))} fill={`url(#${hatch}-${tank.holds})`} stroke="none" />
@@ -246,7 +252,7 @@ function Ports({ tank, axis, section, view, units }: Omit<BodyProps, "hatch" | "
         const edge = isLeft ? view.x(left) - 14 : view.x(right) + 14;
         const { rx, ry } = toHole(tank, axis, port, view);
         return (
-          <g key={port.id}>
+          <g key={port.id} data-part={`port:${tank.id}:${port.id}`}>
             <ellipse
               cx={view.x(port.s)}
               cy={y}

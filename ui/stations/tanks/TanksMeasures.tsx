@@ -63,7 +63,7 @@ function TankMeasures({ tank }: { readonly tank: Tank }) {
     <>
       <TankFigures tankId={tank.id} />
       <BackUp tank={tank} />
-      <Group title={tank.name}>
+      <Group title={tank.name} part={at}>
         <TextField
           label={WORDS.name}
           value={tank.name}

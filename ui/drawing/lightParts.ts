@@ -1,0 +1,37 @@
+/** Fields and drawn things that are about the same part say so by `data-part`, its key. */
+const PART = "data-part";
+/** What is lit now. */
+const LIT = "data-lit";
+
+let now: string | null = null;
+
+function light(page: Document, key: string | null): void {
+  if (key === now) return;
+  now = key;
+  for (const element of page.querySelectorAll(`[${LIT}]`)) element.removeAttribute(LIT);
+  if (key === null) return;
+  for (const element of page.querySelectorAll(`[${PART}="${CSS.escape(key)}"]`)) element.setAttribute(LIT, "");
+}
+
+const findKey = (target: EventTarget | null): string | null =>
+  target instanceof Element ? (target.closest(`[${PART}]`)?.getAttribute(PART) ?? null) : null;
+
+/**
+ * Lets a field of the column and its place on the stage light each other up: whatever is about the part under the pointer, or with
+ * the focus. It goes by the elements alone, so that pointing at things draws nothing anew; while something is pulled it rests.
+ * Returns how to stop it.
+ */
+export function lightParts(page: Document): () => void {
+  const onPointer = (event: PointerEvent) => {
+    if (event.buttons !== 0) return;
+    light(page, findKey(event.target) ?? findKey(page.activeElement));
+  };
+  const onFocus = (event: FocusEvent) => light(page, findKey(event.target));
+  page.addEventListener("pointerover", onPointer, { passive: true });
+  page.addEventListener("focusin", onFocus);
+  return () => {
+    page.removeEventListener("pointerover", onPointer);
+    page.removeEventListener("focusin", onFocus);
+    light(page, null);
+  };
+}
