@@ -4,7 +4,7 @@ import type { Fixture } from "../design/plumbing";
 import { buildNetwork, type Network } from "../falls/network";
 import { USES_OF } from "./fixtureUses";
 import { listStretches } from "./rates";
-import { findUseEnd, listStores, type Store, type UseEnd } from "./stores";
+import { findUseEnd, listStores, type UseEnd } from "./stores";
 
 /** A fixture with a drain, and the ways of living that are lived in which nothing is counted for it. */
 export type Uncounted = { readonly fixture: Fixture; readonly ways: readonly Way[] };
@@ -20,27 +20,38 @@ export function listUncounted(design: Design, network: Network = buildNetwork(de
     uses.some(({ times }) => times > 0),
   );
   if (ways.length === 0) return [];
+  const asked = fixtures.filter(({ id, kind }) => USES_OF[kind].length > 0 && ways.some((way) => !isNamed(way, id)));
+  // most rigs name every fixture: where what runs down them ends is asked for none of them
+  if (asked.length === 0) return [];
   const drained = new Set([...network.drains.values()].map(({ fromFixture }) => fromFixture));
-  const asked = fixtures.filter(({ id, kind }) => USES_OF[kind].length > 0 && drained.has(id));
   const stores = listStores(design);
+  const ends = new Map<string, UseEnd>();
+  const endOf = (id: string): UseEnd => {
+    const end = ends.get(id) ?? findUseEnd(network, stores, { kind: "other", fixtureId: id, vesselId: null });
+    ends.set(id, end);
+    return end;
+  };
   return asked
     .flatMap((fixture): Uncounted[] => {
-      const end = findFixtureEnd(network, stores, fixture);
-      if (fixture.kind === "iceboxDrain" && end.kind !== "store") return [];
-      const without = ways.filter(({ uses }) => !uses.some((use) => isCountedBy(use, fixture, end, network, stores)));
+      if (!drained.has(fixture.id)) return [];
+      if (fixture.kind === "iceboxDrain" && endOf(fixture.id).kind !== "store") return [];
+      const without = ways.filter((way) => !isNamed(way, fixture.id) && !isMeant(way, fixture, endOf));
       return without.length > 0 ? [{ fixture, ways: without }] : [];
     })
-    .sort((a, b) => (a.fixture.id < b.fixture.id ? -1 : 1));
+    .sort((one, other) => (one.fixture.id < other.fixture.id ? -1 : 1));
 }
 
-const findFixtureEnd = (network: Network, stores: readonly Store[], { id }: Fixture): UseEnd =>
-  findUseEnd(network, stores, { kind: "other", fixtureId: id, vesselId: null });
+const runsDown = ({ times, sendsL, vesselId }: Use): boolean => times > 0 && sendsL > 0 && vesselId === null;
 
-function isCountedBy(use: Use, fixture: Fixture, end: UseEnd, network: Network, stores: readonly Store[]): boolean {
-  const { kind, fixtureId, vesselId, times, sendsL } = use;
-  if (times === 0 || sendsL === 0 || vesselId !== null || fixtureId === null) return false;
-  if (fixtureId === fixture.id) return true;
-  if (!USES_OF[fixture.kind].includes(kind) || fixture.kind === "iceboxDrain") return false;
-  const other = findUseEnd(network, stores, use);
-  return other.kind === end.kind && (other.kind !== "store" || end.kind !== "store" || other.id === end.id);
+/** A use is said to go down it. */
+const isNamed = ({ uses }: Way, id: string): boolean => uses.some((use) => use.fixtureId === id && runsDown(use));
+
+// A use that is meant for its kind ends where it does.
+function isMeant({ uses }: Way, { id, kind }: Fixture, endOf: (id: string) => UseEnd): boolean {
+  if (kind === "iceboxDrain") return false;
+  return uses.some((use) => {
+    if (use.fixtureId === null || !runsDown(use) || !USES_OF[kind].includes(use.kind)) return false;
+    const [end, other] = [endOf(id), endOf(use.fixtureId)];
+    return other.kind === end.kind && (other.kind !== "store" || end.kind !== "store" || other.id === end.id);
+  });
 }

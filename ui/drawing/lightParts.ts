@@ -18,20 +18,27 @@ const findKey = (target: EventTarget | null): string | null =>
 
 /**
  * Lets a field of the column and its place on the stage light each other up: whatever is about the part under the pointer, or with
- * the focus. It goes by the elements alone, so that pointing at things draws nothing anew; while something is pulled it rests.
- * Returns how to stop it.
+ * the focus. It goes by the elements alone, so that pointing at things draws nothing anew; while something is pulled nothing is
+ * lit. Returns how to stop it.
  */
 export function lightParts(page: Document): () => void {
-  const onPointer = (event: PointerEvent) => {
-    if (event.buttons !== 0) return;
-    light(page, findKey(event.target) ?? findKey(page.activeElement));
+  let isHeld = false;
+  const stop = new AbortController();
+  const on = <K extends keyof DocumentEventMap>(kind: K, hear: (event: DocumentEventMap[K]) => void) =>
+    page.addEventListener(kind, hear, { signal: stop.signal, passive: true, capture: true });
+  const letGo = () => {
+    isHeld = false;
   };
-  const onFocus = (event: FocusEvent) => light(page, findKey(event.target));
-  page.addEventListener("pointerover", onPointer, { passive: true });
-  page.addEventListener("focusin", onFocus);
+  on("pointerdown", () => {
+    isHeld = true;
+    light(page, null);
+  });
+  on("pointerup", letGo);
+  on("pointercancel", letGo);
+  on("pointerover", ({ target }) => !isHeld && light(page, findKey(target) ?? findKey(page.activeElement)));
+  on("focusin", ({ target }) => !isHeld && light(page, findKey(target)));
   return () => {
-    page.removeEventListener("pointerover", onPointer);
-    page.removeEventListener("focusin", onFocus);
+    stop.abort();
     light(page, null);
   };
 }

@@ -7,10 +7,21 @@ let known: TradeWords | null = null;
 let isAsked = false;
 const waiting = new Set<() => void>();
 
-// The words of the trade are fetched when a text that may have one is first shown; until then it stands as it is.
+/** A hand or a key on the page. */
+const STIRS = ["pointermove", "pointerdown", "keydown"] as const;
+
+// The words of the trade are fetched when a hand first moves over the page; until then every text stands as it is.
 function ask(): void {
   if (isAsked) return;
   isAsked = true;
+  const stir = () => {
+    for (const kind of STIRS) window.removeEventListener(kind, stir);
+    fetchWords();
+  };
+  for (const kind of STIRS) window.addEventListener(kind, stir, { passive: true });
+}
+
+function fetchWords(): void {
   import("@/words/tradeWords").then(
     ({ splitAtWords, listWords, findMeaning }) => {
       known = { splitAtWords, listWords, findMeaning };
