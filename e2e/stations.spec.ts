@@ -396,31 +396,3 @@ test("air: a breather that dips is found where it dips, and lifting it mends it"
   await findings.getByRole("button", { name: "Do it" }).click();
   await expect(findings.getByText(/sags: water there can block it/)).toBeHidden();
 });
-
-test("a field of the column and its place on the stage light each other up, by pointer and by keys", async ({
-  page,
-}) => {
-  await openWorkbench(page);
-  await openSample(page, "Lesesaal");
-  await page.keyboard.press("1");
-  const stage = page.locator("svg .handle[data-part='measure:ground']").first();
-  const field = page.locator("div[data-part='measure:ground']");
-  await expect(stage).not.toHaveAttribute("data-lit");
-  await field.hover();
-  await expect(stage).toHaveAttribute("data-lit", "");
-  await stage.hover();
-  await expect(field).toHaveAttribute("data-lit", "");
-  await page.getByRole("region", { name: "Findings" }).hover();
-  await expect(field).not.toHaveAttribute("data-lit");
-  // with the focus in the fields of a port, its hole in the tank and in the plan is lit
-  await page.keyboard.press("3");
-  await page
-    .getByRole("button", { name: /^Move .*[Ii]nlet/ })
-    .first()
-    .focus();
-  const port = page.locator("fieldset[data-part^='port:']").first();
-  await expect(port).toHaveAttribute("data-lit", "");
-  const key = await port.getAttribute("data-part");
-  await port.getByLabel("Bore").focus();
-  await expect(page.locator(`svg [data-part="${key}"]`).first()).toHaveAttribute("data-lit", "");
-});
