@@ -152,7 +152,7 @@ export class Session {
       tell(WORDS.thatDesignIsNoLonger, { tone: "warning" });
       await this.#shelf.refresh(this.#db);
     } else {
-      tellDamaged(outcome.fault, () =>
+      await tellDamaged(outcome.fault, () =>
         this.#world.download(`${id}-damaged.json`, JSON.stringify(outcome.document, null, 2)),
       );
     }

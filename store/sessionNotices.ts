@@ -1,17 +1,18 @@
 import type { Design } from "@/core/design/design";
 import type { Fault } from "@/core/design/faults";
-import { describeFault } from "@/words/faults";
 import * as WORDS from "@/words/notices/sessionNotices";
 import type { DatabaseEvent } from "./database";
+import { describeRefusal, loadRefusals } from "./refusals";
 import type { SessionWorld } from "./sessionWorld";
 import { dismissNotice, tell, workbench } from "./workbench";
 
 // What a session has to tell a builder, each with what to do.
 
 /** A design of the library that cannot be opened. */
-export function tellDamaged(fault: Fault, save: () => void): void {
+export async function tellDamaged(fault: Fault, save: () => void): Promise<void> {
+  await loadRefusals().catch(() => undefined);
   const word = fault.code === "newerVersion" ? "newer than this page" : "damaged";
-  tell(WORDS.thisDesignIsAndWas(word, describeFault(fault)), {
+  tell(WORDS.thisDesignIsAndWas(word, describeRefusal(fault, "metric")), {
     tone: "warning",
     action: { label: WORDS.saveItsText, run: save },
   });

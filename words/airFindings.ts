@@ -72,6 +72,14 @@ export function describeAirFinding(
         why: `From its weir to the next air the pipe falls ${length(finding.fallMm)}, more than its bore of ${length(finding.boreMm)}. Run full, it leaves ${length(finding.leftMm)} of seal.`,
         advice: "Fit an air-admittance valve just behind the trap, or let the pipe run on at its fall before it drops.",
       };
+    case "ventAtTrap":
+      return {
+        title: `Vent of ${part} stands too close to the trap`,
+        why: `It is ${length(finding.fromWeirMm)} behind the weir; ${length(finding.leastMm)} is the least. Closer, what splashes up fouls it until it is shut.`,
+        advice: finding.hasRoom
+          ? "Move it down the pipe, on the first run, before the pipe has fallen by its bore."
+          : "Let the pipe run on at its fall before it drops, and put the vent there; until then keep it within reach and clean it.",
+      };
     case "trapArmLong":
       return {
         title: `${part} is far from air`,

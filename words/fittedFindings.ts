@@ -1,3 +1,4 @@
+import { describeCodeFinding } from "./codeFindings";
 import { describeDumpFinding } from "./dumpFindings";
 import { describeGearFinding } from "./gearFindings";
 import { describeHeadsFinding } from "./headsFindings";
@@ -12,4 +13,5 @@ fitWords({
   hull: describeHullFinding,
   dump: describeDumpFinding,
   joints: describeJointFinding,
+  codes: describeCodeFinding,
 });

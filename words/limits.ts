@@ -1,5 +1,4 @@
-import type { LimitId, LimitQuantity } from "@/core/rules/limitIds";
-import { formatNumber, formatQuantity, type Units } from "./units";
+import type { LimitId } from "@/core/rules/limitIds";
 
 export const LIMIT_NAMES: Readonly<Record<LimitId, { readonly name: string; readonly plain: string }>> = {
   minFall: { name: "Least fall, standing level", plain: "How much a drain must go down for each metre it runs." },
@@ -15,6 +14,22 @@ export const LIMIT_NAMES: Readonly<Record<LimitId, { readonly name: string; read
   sealLeast: { name: "Least trap seal", plain: "Depth of water that holds the tank's gas back." },
   sealMost: { name: "Greatest trap seal", plain: "Deeper traps drain slowly and foul." },
   trapArm: { name: "Trap to air, at most", plain: "How far the trap may be from the next vent." },
+  branchBends: {
+    name: "Bends from trap to air, at most",
+    plain: "Each one slows the water, and the pipe fills behind it.",
+  },
+  branchDrop: {
+    name: "Drop from trap to air, at most",
+    plain: "A long drop full of water sucks hard on the trap above it.",
+  },
+  branchUnits: {
+    name: "Fixture units on a pipe, at most",
+    plain: "What codes count the load of fixtures in: a basin 1, a sink or a shower 2, a flushed toilet 4.",
+  },
+  ventBehindTrap: {
+    name: "Vent behind the trap, in bores",
+    plain: "Closer to the trap, what splashes up fouls the vent until it is shut.",
+  },
   drainFill: {
     name: "Fill of the drain, at most",
     plain: "Share of the pipe's depth that may be water, so that air still passes.",
@@ -95,10 +110,3 @@ export const LIMIT_NAMES: Readonly<Record<LimitId, { readonly name: string; read
   },
   tankUse: { name: "Least share of the tank in use", plain: "Below this the inlet or vent sits too low for the tank." },
 };
-
-/** A limit's value in the reader's units; null reads as none, or as computed for the trap arm. */
-export function formatLimit(value: number | null, quantity: LimitQuantity, units: Units): string {
-  if (value === null) return "none";
-  if (quantity === "ratio") return `${formatNumber(value * 100, 0)} %`;
-  return formatQuantity(value, quantity, units);
-}

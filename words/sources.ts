@@ -11,9 +11,11 @@ export const STANDINGS: Readonly<Record<Standing, { readonly short: string; read
 
 export const SOURCES: Readonly<Record<SourceId, string>> = {
   ipc704: "International Plumbing Code, table 704.1",
+  ipc710: "International Plumbing Code, tables 709.1 and 710.1(2)",
   ipc909: "International Plumbing Code, table 909.1",
   ipc1002: "International Plumbing Code, 1002.4",
   ipcAirGap: "International Plumbing Code with ASME A112.1.2, air gaps",
+  upc1002: "Uniform Plumbing Code, 1002.2",
   cfr3280610: "24 CFR 3280.610, manufactured homes",
   cfr3280611: "24 CFR 3280.611, manufactured homes",
   approvedDocumentH: "Approved Document H1 with BS EN 12056-2",

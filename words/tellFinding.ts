@@ -8,7 +8,7 @@ import { describeAttitude } from "./attitudes";
 import { describePart } from "./describePart";
 import { describeFallFinding } from "./fallFindings";
 import type { FindingWords, Told } from "./findingWords";
-import { formatLimit } from "./limits";
+import { formatLimit } from "./formatLimit";
 import { describeTankFinding } from "./tankFindings";
 import { formatLength, formatQuantity, type Units } from "./units";
 
@@ -20,7 +20,7 @@ export const SEVERITY_NAMES: Readonly<Record<Severity, { readonly name: string; 
 
 type Describe<A extends WordArea> = (finding: FindingOf<A>, told: Told) => FindingWords;
 type Words = { readonly [A in WordArea]: Describe<A> };
-type FittedWords = Pick<Words, "gear" | "heads" | "hull" | "dump" | "joints">;
+type FittedWords = Pick<Words, "gear" | "heads" | "hull" | "dump" | "joints" | "codes">;
 
 let WORDS: Pick<Words, "air" | "fall" | "tank"> & Partial<FittedWords> = {
   air: describeAirFinding,

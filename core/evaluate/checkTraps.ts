@@ -1,5 +1,5 @@
 import type { Surroundings } from "../design/design";
-import { findLineTrap, findTrap, listInlinePieces } from "../design/lineItems";
+import { findBranchVent, findLineTrap, findTrap, listInlinePieces } from "../design/lineItems";
 import { type DrainPath, listLineTraps } from "../falls/drainPath";
 import { measureFloorMm } from "../fit/floor";
 import { measurePlanLength, subtract } from "../geometry/vec";
@@ -99,6 +99,7 @@ function checkSeal(design: Surroundings, path: DrainPath, result: DrainResult, s
     const leftMm = trapRisks.afterSiphonMm;
     findings.push(createFinding(at, { code: "trapSiphons", fallMm: armFallMm, boreMm, leftMm }, inUse));
   }
+  findings.push(...checkVentPlace(design, path));
   const { arm, armAllowedMm, armLimit } = result;
   if (armAllowedMm !== null && !isAtMost(arm.lengthMm, armAllowedMm)) {
     findings.push(
@@ -106,6 +107,21 @@ function checkSeal(design: Surroundings, path: DrainPath, result: DrainResult, s
     );
   }
   return findings;
+}
+
+// Right behind the trap what splashes up fouls a vent until it is shut.
+function checkVentPlace({ rules }: Surroundings, { drain, pipe, ownLegs }: DrainPath): Finding[] {
+  const vent = findBranchVent(drain);
+  if (!vent) return [];
+  const limit = lookUpLimit(rules, "ventBehindTrap");
+  const leastMm = (limit.value ?? 0) * pipe.innerMm;
+  // where it is set in whole millimetres
+  if (isAtLeast(vent.fromWeirMm, Math.floor(leastMm))) return [];
+  // where the pipe goes down before that there is no better place on it
+  const first = ownLegs.find(({ lengthMm }) => lengthMm > 0);
+  const hasRoom = first?.kind === "run" && isAtLeast(first.lengthMm, leastMm);
+  const numbers = { code: "ventAtTrap", fromWeirMm: vent.fromWeirMm, leastMm, hasRoom } as const;
+  return [createGraded(hasRoom ? "should" : "note", { kind: "line", id: drain.id }, numbers, limit)];
 }
 
 function checkLineTrap(design: Surroundings, path: DrainPath, result: DrainResult): Finding[] {

@@ -28,6 +28,7 @@ const ALWAYS = ["drains", "trapAir", "lines", "clashes"] as const;
 /** Areas that only some rigs have something of; who evaluates without them is told so by `DomainMissing`. */
 export const FITTED_IDS = [
   "junctions",
+  "codes",
   "gear",
   "through",
   "fittings",
@@ -46,9 +47,16 @@ export type FittedId = (typeof FITTED_IDS)[number];
 /** What an area has to say against a design. Pure, and in a frame: what takes longer is worked out where it is shown. */
 export type Check = (judged: Judged) => readonly Finding[];
 
+/** Limits that only some codes set. */
+const CODE_LIMITS = ["branchBends", "branchDrop", "branchUnits"] as const;
+
 /** Whether a design has anything that an area could speak of. Where it has not, the area says nothing: a law in the tests. */
 export const CONCERNS: Readonly<Record<FittedId, (design: Design) => boolean>> = {
   junctions: ({ lines }) => lines.some(({ to }) => to.kind === "junction"),
+  codes: ({ rules }) =>
+    rules.pack === "germany" ||
+    rules.pack === "usModelCode" ||
+    CODE_LIMITS.some((id) => rules.limits[id] !== undefined),
   gear: ({ gear }) => gear.length > 0,
   through: ({ rig }) => rig.waterlineZMm !== null,
   fittings: ({ rig }) => rig.waterlineZMm !== null,

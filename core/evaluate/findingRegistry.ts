@@ -1,8 +1,8 @@
 import type { Finding, FindingCode, Severity } from "./findings";
 import type { FITTED_FINDINGS } from "./fittedFindings";
 
-/** Areas in which findings are put into words; five of them come only with rigs that have something of theirs (`domains`). */
-export type WordArea = "fall" | "air" | "tank" | "gear" | "heads" | "hull" | "dump" | "joints";
+/** Areas in which findings are put into words; six of them come only with rigs that have something of theirs (`domains`). */
+export type WordArea = "fall" | "air" | "tank" | "gear" | "heads" | "hull" | "dump" | "joints" | "codes";
 
 /** Where a finding is worked on; `part` is where its part is. */
 type Place = "part" | "falls" | "tanks" | "air" | "through" | "heads" | "loop";
@@ -40,6 +40,7 @@ const ALWAYS = {
   sealSucked: ["air", "air", "must"],
   trapSiphons: ["air", "air", "should"],
   trapArmLong: ["air", "air", "should"],
+  ventAtTrap: ["air", "air", ["should", "note"]],
   runsFull: ["fall", "part", "note"],
   drainSlow: ["fall", "part", "should"],
   belowCleanVelocity: ["fall", "part", "note"],

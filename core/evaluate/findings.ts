@@ -90,6 +90,13 @@ type Numbers =
     }
   | { readonly code: "trapSiphons"; readonly fallMm: number; readonly boreMm: number; readonly leftMm: number }
   | { readonly code: "trapArmLong"; readonly lengthMm: number; readonly allowedMm: number }
+  | {
+      readonly code: "ventAtTrap";
+      readonly fromWeirMm: number;
+      readonly leastMm: number;
+      /** The first run is long enough for it to stand where it should. */
+      readonly hasRoom: boolean;
+    }
   | { readonly code: "runsFull"; readonly capacityLps: number; readonly surgeLps: number }
   | { readonly code: "drainSlow"; readonly capacityLps: number; readonly inflowLps: number }
   | { readonly code: "belowCleanVelocity"; readonly velocityMps: number }

@@ -1,6 +1,7 @@
 import { checkAboard } from "./checkAboard";
 import { checkAirGaps } from "./checkAirGaps";
 import { checkBowlHoses } from "./checkBowlHoses";
+import { checkCodes } from "./checkCodes";
 import { checkCounted } from "./checkCounted";
 import { checkBlackOutlets, checkDumpLines } from "./checkDumpLines";
 import { checkFittings } from "./checkFittings";
@@ -19,6 +20,7 @@ import type { Check, FittedId } from "./domains";
 /** What each of the areas has to say that only some rigs have anything of; `fitted` puts them in place. */
 export const FITTED_CHECKS: Readonly<Record<FittedId, Check>> = {
   junctions: ({ design, network, paths }) => checkJunctions(design, network, paths),
+  codes: ({ design, network, paths }) => checkCodes(design, network, paths),
   gear: ({ design }) => [
     ...checkGear(design),
     ...checkAirGaps(design),

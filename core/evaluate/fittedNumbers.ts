@@ -20,6 +20,11 @@ export type FittedNumbers =
   | { readonly code: "teeOnTheFlat" }
   | { readonly code: "siphonedByOthers"; readonly fillRatio: number; readonly othersLps: number }
   | { readonly code: "floodedByOthers"; readonly inflowLps: number; readonly capacityLps: number }
+  /** Turns between the trap and the next air, and how far the drain goes down on that way. */
+  | { readonly code: "branchBends"; readonly bends: number }
+  | { readonly code: "branchDrops"; readonly dropMm: number }
+  /** Fixture units a pipe gathers. */
+  | { readonly code: "branchOverloaded"; readonly units: number; readonly boreMm: number }
   | { readonly code: "hoseKinks"; readonly radiusMm: number; readonly leastMm: number }
   /** Years until sewage smells through its wall; null where the wall is not said. */
   | { readonly code: "hoseSmells"; readonly years: number | null }

@@ -18,6 +18,7 @@ import { lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
 import { PACK_IDS } from "../rules/packIds";
 import { computeSealAfterMm, computeSealBreakPa } from "../traps/sealPressure";
 import { computeSealAfterSiphonMm, computeSealUnderMm, computeTrapFrostHours } from "../traps/trapRisks";
+import "./fitted";
 import { evaluate } from "./evaluate";
 import { listParkedStandings } from "./parkedAttitudes";
 
@@ -27,13 +28,14 @@ test("any network under any rules: each leg is asked for the fall of its own bor
   fc.assert(
     fc.property(networks, fc.constantFrom(...PACK_IDS), (any, pack) => {
       const design: Design = { ...any, rules: { ...any.rules, pack } };
-      for (const { lineId, minFalls, parkedFall, armLimit, legs, level } of evaluate(design, LEVEL).drains) {
+      for (const { lineId, minFalls, parkedFall, arm, armLimit, legs, level } of evaluate(design, LEVEL).drains) {
         const drain = design.lines.find((line): line is Drain => line.kind === "drain" && line.id === lineId)!;
         const vented = findBranchVent(drain) !== null;
         const own = toCodeBoreMm(drain.pipe);
         expect(minFalls[0]).toEqual(lookUpLimit(design.rules, "minFall", { boreMm: own, vented }));
         expect(parkedFall).toEqual(lookUpLimit(design.rules, "parkedFall", { boreMm: own }));
-        expect(armLimit).toEqual(lookUpLimit(design.rules, "trapArm", { boreMm: own }));
+        const slopeMmPerM = 1000 * (arm.slope ?? Number.POSITIVE_INFINITY);
+        expect(armLimit).toEqual(lookUpLimit(design.rules, "trapArm", { boreMm: own, slopeMmPerM }));
         // past a junction each leg is asked for what the drain it belongs to is asked for
         legs.forEach((leg, i) => {
           const owner = design.lines.find((line): line is Drain => line.kind === "drain" && line.id === leg.lineId)!;

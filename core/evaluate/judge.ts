@@ -206,7 +206,7 @@ function evaluateDrain({ design, path, falls, attitude, parked }: DrainInput): D
     path,
     parked.map((p) => p.attitude),
   );
-  const armLimit = lookUpLimit(rules, "trapArm", { boreMm });
+  const armLimit = lookUpLimit(rules, "trapArm", { boreMm, slopeMmPerM: 1000 * (arm.slope ?? Infinity) });
   return {
     lineId: path.drain.id,
     fixtureId: path.fixture.id,

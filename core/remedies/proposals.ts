@@ -125,6 +125,10 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   teeOnTheFlat: (_design, _finding, { drain }) => (drain ? proposeWye(drain) : []),
   siphonedByOthers: (design, _finding, { drain }) => (drain ? proposeBranchVent(design, drain) : []),
   floodedByOthers: null,
+  branchBends: (design, _finding, { drain }) => (drain ? proposeBranchVent(design, drain) : []),
+  branchDrops: (design, _finding, { drain }) => (drain ? proposeBranchVent(design, drain) : []),
+  branchOverloaded: (_design, _finding, { drain }) => (drain ? proposeWiderPipe(drain) : []),
+  ventAtTrap: (design, _finding, { drain }) => (drain ? proposeBranchVent(design, drain) : []),
   tankUnvented: (design, _finding, { tank }) => (tank ? proposeVent(design, tank) : []),
   ventDips: (design, finding) => {
     const { at } = finding;

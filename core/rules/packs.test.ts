@@ -57,3 +57,29 @@ test("trap arms of schedule 40 as the table names them: 5, 6 and 8 ft for 1¼, 1
     expect(lookUpLimit(rules, "trapArm", { boreMm: toCodeBoreMm(pipe) }).value).toBeCloseTo(feet * 304.8, 6);
   }
 });
+
+// Approved Document H1, from memory, 70 %: 32 mm up to 1.7 m at 18 to 22 mm/m, 1.1 m at 44, 0.7 m at 87.
+test("in England a 32 mm branch may be the shorter the steeper it is; between the points the curve is hollow", () => {
+  const rules = { pack: "england" as const, limits: {} };
+  const at = (slopeMmPerM: number) => lookUpLimit(rules, "trapArm", { boreMm: 28.4, slopeMmPerM }).value!;
+  for (const [slope, mm] of [
+    [0, 1700],
+    [18, 1700],
+    [22, 1700],
+    [44, 1100],
+    [87, 700],
+    [300, 700],
+    [Number.POSITIVE_INFINITY, 700],
+  ] as const)
+    expect(at(slope)).toBeCloseTo(mm, 6);
+  for (let slope = 23; slope <= 87; slope++) {
+    expect(at(slope)).toBeLessThan(at(slope - 1));
+    const isCorner = slope === 44;
+    if (slope > 23 && !isCorner) expect(at(slope)).toBeLessThanOrEqual((at(slope - 1) + at(slope + 1)) / 2 + 1e-9);
+  }
+  // wider pipes have one length, and an own figure goes before the curve
+  expect(lookUpLimit(rules, "trapArm", { boreMm: 36.4, slopeMmPerM: 60 }).value).toBe(3000);
+  expect(lookUpLimit({ ...rules, limits: { trapArm: 900 } }, "trapArm", { boreMm: 28.4, slopeMmPerM: 20 }).value).toBe(
+    900,
+  );
+});

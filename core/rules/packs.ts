@@ -7,9 +7,11 @@ export type Standing = "P" | "T" | "C" | "own";
 
 export const SOURCE_IDS = [
   "ipc704",
+  "ipc710",
   "ipc909",
   "ipc1002",
   "ipcAirGap",
+  "upc1002",
   "cfr3280610",
   "cfr3280611",
   "approvedDocumentH",
@@ -25,7 +27,12 @@ export const SOURCE_IDS = [
 export type SourceId = (typeof SOURCE_IDS)[number];
 
 /** A limit for bores up to `upToBoreMm`; null where the rules set none. */
-export type Band = { readonly upToBoreMm: number; readonly value: number | null };
+export type Band = {
+  readonly upToBoreMm: number;
+  readonly value: number | null;
+  /** Where it depends on the slope as well: slopes, mm/m, from flat to steep, each with its value. */
+  readonly bySlope?: readonly (readonly [slopeMmPerM: number, value: number])[];
+};
 
 export type LimitRule = {
   readonly bands: readonly Band[];
@@ -55,6 +62,11 @@ const BUILDERS: RulePack = {
   sealMost: { bands: flat(100), standing: "P", source: "ipc1002", surePercent: 97 },
   // null: the length over which the pipe falls by its own bore, computed for each drain
   trapArm: { bands: flat(null), standing: "C", source: "physics" },
+  branchBends: { bands: flat(null), standing: "T", source: "builders" },
+  branchDrop: { bands: flat(null), standing: "T", source: "builders" },
+  branchUnits: { bands: flat(null), standing: "T", source: "builders" },
+  // in bores: what splashes out of the trap would foul it
+  ventBehindTrap: { bands: flat(2), standing: "P", source: "upc1002", surePercent: 95 },
   drainFill: { bands: flat(0.5), standing: "P", source: "en12056", surePercent: 90 },
   cleanVelocity: { bands: flat(0.6), standing: "P", source: "sewerCodes", surePercent: 95 },
   obstacleGap: { bands: flat(10), standing: "T", source: "builders" },
@@ -111,6 +123,20 @@ export const PACKS: Readonly<Record<PackId, RulePack>> = {
       source: "ipc704",
       surePercent: 95,
     },
+    // 1¼ in is not in the table; 1 is what a basin brings, which may drain through it
+    branchUnits: {
+      bands: [
+        { upToBoreMm: inToMm(1.25), value: 1 },
+        { upToBoreMm: inToMm(1.5), value: 3 },
+        { upToBoreMm: inToMm(2), value: 6 },
+        { upToBoreMm: inToMm(2.5), value: 12 },
+        { upToBoreMm: inToMm(3), value: 20 },
+        { upToBoreMm: Infinity, value: 160 },
+      ],
+      standing: "P",
+      source: "ipc710",
+      surePercent: 95,
+    },
     trapArm: {
       bands: [
         { upToBoreMm: inToMm(1.25), value: ft(5) },
@@ -154,7 +180,15 @@ export const PACKS: Readonly<Record<PackId, RulePack>> = {
     },
     trapArm: {
       bands: [
-        { upToBoreMm: 32, value: 1700 },
+        {
+          upToBoreMm: 32,
+          value: 1700,
+          bySlope: [
+            [22, 1700],
+            [44, 1100],
+            [87, 700],
+          ],
+        },
         { upToBoreMm: 42, value: 3000 },
         { upToBoreMm: Infinity, value: 4000 },
       ],
@@ -167,6 +201,9 @@ export const PACKS: Readonly<Record<PackId, RulePack>> = {
     ...BUILDERS,
     minFall: { bands: flat(10), ventedBands: flat(5), standing: "P", source: "din1986", surePercent: 90 },
     trapArm: { bands: flat(4000), standing: "P", source: "din1986", surePercent: 90 },
+    // a branch with air of its own is not held to these
+    branchBends: { bands: flat(3), ventedBands: flat(null), standing: "P", source: "din1986", surePercent: 90 },
+    branchDrop: { bands: flat(1000), ventedBands: flat(null), standing: "P", source: "din1986", surePercent: 90 },
   },
   australiaNewZealand: {
     ...BUILDERS,

@@ -54,7 +54,7 @@ export function computeTrapArm(path: DrainPath, attitudes: readonly Attitude[]):
  * How far behind the weir air first comes to the pipe, mm along it: the drain's own vent, or that of a drain it joins;
  * a vent higher up on that drain reaches down to the junction. Infinite where only the tank gives air.
  */
-function findAirMm(path: DrainPath): number {
+export function findAirMm(path: DrainPath): number {
   let startMm = 0;
   for (const [i, line] of path.chain.entries()) {
     const air = findBranchVent(line);

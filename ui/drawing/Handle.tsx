@@ -7,10 +7,10 @@ import type { PartRef } from "@/core/design/part";
 import { buildMoveAll, isLocked } from "@/core/edits/groupEdits";
 import { snapTank } from "@/core/fit/snapTank";
 import { add, type Vec3, vec } from "@/core/geometry/vec";
+import { tellRefusal } from "@/store/refusals";
 import { RegionContext, useWorkbench } from "@/store/useWorkbench";
-import { beginDrag, drag, endDrag, view as look, say, tell, workbench } from "@/store/workbench";
+import { beginDrag, drag, endDrag, view as look, say, workbench } from "@/store/workbench";
 import { describePart } from "@/words/describePart";
-import { describeFault } from "@/words/faults";
 import * as WORDS from "@/words/panels/drawing/handle";
 import { describePlaceMm } from "@/words/places";
 import { formatLength } from "@/words/units";
@@ -80,7 +80,7 @@ function DrawnHandle({ part, label, at, pxPerMm, toShift, shape = "round" }: Han
     const place = design && findPlaceMm(design, part);
     if (!design || !place) return null;
     if (isLocked(design, part)) {
-      tell(describeFault({ code: "locked", path: [], name: describePart(toRef(part), design) }), { tone: "warning" });
+      void tellRefusal({ code: "locked", path: [], name: describePart(toRef(part), design) });
       return null;
     }
     const { group } = workbench.getState();

@@ -2,6 +2,7 @@
 import { RotateCcw } from "lucide-react";
 import { memo } from "react";
 import { findBranchVent } from "@/core/design/lineItems";
+import { toCodeBoreMm } from "@/core/parts/pipes";
 import { LIMITS, type LimitId, type LimitQuantity } from "@/core/rules/limitIds";
 import { lookUpLimit } from "@/core/rules/lookUpLimit";
 import type { WorkbenchState } from "@/store/state";
@@ -25,7 +26,10 @@ const findShown = ({ history, drainId }: WorkbenchState) => findShownDrain(histo
 export const LimitField = memo(function LimitField({ id }: { readonly id: LimitId }) {
   const rules = useWorkbench((state) => state.history!.design.rules);
   // of the drain shown only what a limit goes by, so that a pull on it does not draw every limit again
-  const boreMm = useWorkbench((state) => findShown(state)?.pipe.innerMm ?? 40);
+  const boreMm = useWorkbench((state) => {
+    const drain = findShown(state);
+    return drain ? toCodeBoreMm(drain.pipe) : 40;
+  });
   const vented = useWorkbench((state) => {
     const drain = findShown(state);
     return drain != null && findBranchVent(drain) !== null;

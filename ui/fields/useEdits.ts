@@ -1,9 +1,9 @@
 "use client";
 import type { Edit, EditPath } from "@/core/design/edit";
 import type { PartRef } from "@/core/design/part";
+import { describeRefusal } from "@/store/refusals";
 import { useWorkbench } from "@/store/useWorkbench";
 import { change, workbench } from "@/store/workbench";
-import { describeFault } from "@/words/faults";
 import * as WORDS from "@/words/panels/fields/useEdits";
 
 /** A refusal is the sentence that says why; null is done. */
@@ -24,7 +24,7 @@ export function useEdits(): Edits {
     const outcome = change(edit);
     if (outcome.ok) return null;
     const [fault] = outcome.faults;
-    return fault ? describeFault(fault, units, workbench.getState().history?.design) : WORDS.thatIsNotPossibleHere;
+    return fault ? describeRefusal(fault, units, workbench.getState().history?.design) : WORDS.thatIsNotPossibleHere;
   };
   return {
     apply,

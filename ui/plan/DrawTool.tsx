@@ -1,9 +1,9 @@
 "use client";
 import { type KeyboardEvent, useState } from "react";
 import { buildDrawnDrain, findPlanEnd, type PlanPoint, snapToFittings } from "@/core/edits/drawnDrain";
+import { tellRefusal } from "@/store/refusals";
 import { useWorkbench } from "@/store/useWorkbench";
 import { change, view as look, tell, undo } from "@/store/workbench";
-import { describeFault } from "@/words/faults";
 import { describeGoal } from "@/words/goals";
 import * as WORDS from "@/words/panels/plan/drawTool";
 import { formatLength } from "@/words/units";
@@ -38,7 +38,8 @@ export function DrawTool({ design, view, isTurned, mmPerPx }: PlanToolProps) {
     const edit = buildDrawnDrain(design, fixture.id, points, goal, drawn.fallMmPerM);
     const outcome = edit && change(edit);
     if (outcome && !outcome.ok) {
-      tell(outcome.faults[0] ? describeFault(outcome.faults[0], units) : WORDS.itCannotBeLaidSo, { tone: "warning" });
+      if (outcome.faults[0]) void tellRefusal(outcome.faults[0]);
+      else tell(WORDS.itCannotBeLaidSo, { tone: "warning" });
       return;
     }
     setPoints([]);

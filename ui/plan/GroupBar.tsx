@@ -2,9 +2,9 @@
 import { Lock, LockOpen, X } from "lucide-react";
 import type { Edit } from "@/core/design/edit";
 import { ALIGN_AXES, type AlignAxis, buildAlign, buildLockAll, isLocked } from "@/core/edits/groupEdits";
+import { tellRefusal } from "@/store/refusals";
 import { useWorkbench } from "@/store/useWorkbench";
-import { change, view as look, tell } from "@/store/workbench";
-import { describeFault } from "@/words/faults";
+import { change, view as look } from "@/store/workbench";
 import * as WORDS from "@/words/panels/plan/groupBar";
 import { Button } from "../kit/Button";
 import { useSay } from "../kit/useSay";
@@ -20,11 +20,10 @@ export function GroupBar() {
   const say = useSay();
   const group = useWorkbench((state) => state.group);
   const design = useWorkbench((state) => state.history!.design);
-  const units = useWorkbench((state) => state.units);
   if (group.length < 2) return null;
   const apply = (edit: Edit | null) => {
     const outcome = edit && change(edit);
-    if (outcome && !outcome.ok && outcome.faults[0]) tell(describeFault(outcome.faults[0], units), { tone: "warning" });
+    if (outcome && !outcome.ok && outcome.faults[0]) void tellRefusal(outcome.faults[0]);
   };
   const areLocked = group.every((part) => isLocked(design, part));
   const lockAll = () => apply(buildLockAll(design, group, !areLocked));

@@ -2,6 +2,7 @@
 import dynamic from "next/dynamic";
 import { type ComponentType, type DragEvent, startTransition, useDeferredValue, useEffect, useState } from "react";
 import { loadFitted } from "@/store/fitted";
+import { loadRefusals } from "@/store/refusals";
 import { useWorkbench } from "@/store/useWorkbench";
 import { speakFor } from "@/words/afloat";
 import { CAUTION } from "@/words/cautions";
@@ -44,6 +45,7 @@ export function Workbench() {
   useEffect(() => {
     if (!isSettled) return;
     loadFitted().catch(() => undefined);
+    loadRefusals().catch(() => undefined);
     let stop = () => {};
     let stopLight = () => {};
     let isGone = false;
