@@ -1,4 +1,5 @@
 import { findClipSpacingMm } from "@/core/build/clipSpacing";
+import { findGrowthMm } from "@/core/build/pipeGrowth";
 import { measureBareTank } from "@/core/build/stepSpot";
 import type { BuildStep } from "@/core/build/steps";
 import type { Design } from "@/core/design/design";
@@ -7,6 +8,7 @@ import type { Drain, DumpLine, Tank } from "@/core/design/plumbing";
 import type { Evaluation } from "@/core/evaluate/evaluation";
 import { listLineLegs } from "@/core/fit/lineLegs";
 import type { Vec3 } from "@/core/geometry/vec";
+import { lookUpValue } from "@/core/rules/lookUpLimit";
 import { buildDumpRun } from "@/core/tanks/dumpRun";
 import { computeEmptyKg, computeFullKg } from "@/core/tanks/shell";
 import { type HoleEntry, listHoles } from "@/core/through/holes";
@@ -128,7 +130,7 @@ function listPortFigures(tank: Tank, { design, units }: Told): StepFigure[] {
 }
 
 // The least of its runs is what a level shows; a drop has none.
-function listDrainFigures({ id }: Drain, { evaluation, units }: Told): StepFigure[] {
+function listDrainFigures({ id }: Drain, { design, evaluation, units }: Told): StepFigure[] {
   const drain = evaluation.drains.find(({ lineId }) => lineId === id);
   if (!drain) return [];
   const own = drain.legs.slice(0, drain.ownLegs);
@@ -137,11 +139,23 @@ function listDrainFigures({ id }: Drain, { evaluation, units }: Told): StepFigur
   const clips = runs.map(({ index, lengthMm, pipe }) =>
     findClipSpacingMm(pipe, lengthMm > 0 ? (drain.worst.legs[index]?.fallMm ?? 0) / lengthMm : 0),
   );
+  const grownMm = findGrowthMm(own, lookUpValue(design.rules, "nightAir"));
   return [
     ["length", formatRun(own.reduce((sum, { lengthMm }) => sum + lengthMm, 0) / 1000, units)],
     ...listRunFigures(slopes, clips, units),
+    ...(grownMm >= TOLD_GROWTH_MM
+      ? [
+          [
+            "grows from frost to hot water (one clip tight, the others loose)",
+            formatLength(Math.round(grownMm), units),
+          ] as const,
+        ]
+      : []),
   ];
 }
+
+/** Less than this the play of the clips takes up, mm [T]. */
+const TOLD_GROWTH_MM = 2;
 
 function listDumpFigures(line: DumpLine, { design, units }: Told): StepFigure[] {
   const { lengthMm, legs } = buildDumpRun(design, line);

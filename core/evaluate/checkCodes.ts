@@ -1,8 +1,8 @@
 import type { Design } from "../design/design";
 import { findBranchVent } from "../design/lineItems";
+import { listStraights } from "../falls/bends";
 import type { DrainPath, Leg } from "../falls/drainPath";
 import type { Network } from "../falls/network";
-import { dot, measureLength, subtract } from "../geometry/vec";
 import { toCodeBoreMm } from "../parts/pipes";
 import { isAtMost } from "../quantity/tolerance";
 import { FIXTURE_UNITS } from "../rules/fixtureUnits";
@@ -32,19 +32,9 @@ function checkUnvented({ rules }: Design, path: DrainPath): Finding[] {
   return findings;
 }
 
-/** Less than this is laid in the pipe and not in a bend: half of the slightest bend sold, degrees [T]. */
-const BEND_DEG = 7.5;
-
 /** Turns of a drain between its trap and the next air; the trap's own is not counted [C on P: DIN 1986-100, 90 %]. */
 export function countBends(path: DrainPath): number {
-  const legs = listLegsToAir(path);
-  return legs.slice(1).filter((leg, i) => measureTurnDeg(legs[i]!, leg) > BEND_DEG).length;
-}
-
-function measureTurnDeg(comes: Leg, goes: Leg): number {
-  const [a, b] = [subtract(comes.to, comes.from), subtract(goes.to, goes.from)];
-  const cos = dot(a, b) / (measureLength(a) * measureLength(b));
-  return (Math.acos(Math.min(1, Math.max(-1, cos))) * 180) / Math.PI;
+  return Math.max(0, listStraights(listLegsToAir(path)).length - 1);
 }
 
 /** Height, mm, that a drain loses between its trap and the next air, standing level [C]. */
