@@ -153,7 +153,8 @@ export const FORMULA_WORDS: Readonly<Record<FormulaId, FormulaWords>> = {
       a: "push, share of gravity",
       "H'": "seal left",
     },
-    plain: "Braking tips the water in the trap; what goes over the weir is lost. Only a push toward the outlet counts.",
+    plain:
+      "Braking tips the water in the trap; what goes over the weir is lost. Only a push toward the outlet counts. Where s a/g comes to H it breaks through, and nothing is counted on.",
   },
   sealDrying: {
     title: "Until the trap is dry",

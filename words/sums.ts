@@ -134,7 +134,8 @@ export const SUM_WORDS: Readonly<Record<SumId, SumWords>> = {
     terms: { ...SEAL, s: "between the trap's legs", a: "push of the road, of the weight" },
     result: SEAL_LEFT,
     source: "Hydrostatics of a surface that leans",
-    plain: "Lay the trap across the way you drive: braking is the harder push.",
+    plain:
+      "Lay the trap across the way you drive: braking is the harder push. Where s a comes to H it breaks through, and nothing is counted on.",
   },
   sealSiphon: {
     title: "Seal that is left after the pipe ran full",

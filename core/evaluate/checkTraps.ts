@@ -1,13 +1,15 @@
 import type { Surroundings } from "../design/design";
 import { findBranchVent, findLineTrap, findTrap, listInlinePieces } from "../design/lineItems";
-import { type DrainPath, listLineTraps } from "../falls/drainPath";
+import type { PartRef } from "../design/part";
+import { type DrainPath, findPipeOf, listLineTraps } from "../falls/drainPath";
 import { measureFloorMm } from "../fit/floor";
 import { measurePlanLength, subtract } from "../geometry/vec";
 import { toCodeBoreMm } from "../parts/pipes";
 import { isAtLeast, isAtMost } from "../quantity/tolerance";
 import { lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
 import { computeSealBreakPa } from "../traps/sealPressure";
-import type { TrapAir } from "../traps/trapRisks";
+import { measureArmFallMm } from "../traps/trapArm";
+import type { TrapAir, TrapRisks } from "../traps/trapRisks";
 import { createFinding, createGraded } from "./createFinding";
 import type { DrainResult } from "./evaluation";
 import type { Finding } from "./findings";
@@ -82,12 +84,7 @@ function checkSeal(design: Surroundings, path: DrainPath, result: DrainResult, s
   }
   const inUse = lookUpLimit(design.rules, "sealInUse");
   const { trapRisks } = result;
-  // once the push tilts the water by the whole seal it breaks through, whatever the average leaves
-  const breaks = (findTrap(path.drain)?.spanMm ?? 0) * lookUpValue(design.rules, "drivingPush") >= sealMm;
-  if (trapRisks && (breaks || !isAtLeast(trapRisks.afterDrivingMm, inUse.value ?? 0))) {
-    const { drivingLossMm: lossMm, afterDrivingMm: leftMm } = trapRisks;
-    findings.push(createFinding(at, { code: "sealSlops", lossMm, leftMm, breaks }, inUse));
-  }
+  if (trapRisks) findings.push(...checkSlop(design, at, trapRisks));
   if (trapRisks?.frostHours != null) {
     const limit = lookUpLimit(design.rules, "nightAir");
     findings.push(createFinding(at, { code: "trapFreezes", hours: trapRisks.frostHours }, limit));
@@ -107,6 +104,13 @@ function checkSeal(design: Surroundings, path: DrainPath, result: DrainResult, s
     );
   }
   return findings;
+}
+
+// Once the push tilts the water by the whole seal it breaks through.
+function checkSlop({ rules }: Surroundings, at: PartRef, { drivingLossMm: lossMm, afterDrivingMm: leftMm }: TrapRisks) {
+  const inUse = lookUpLimit(rules, "sealInUse");
+  if (leftMm > 0 && isAtLeast(leftMm, inUse.value ?? 0)) return [];
+  return [createFinding(at, { code: "sealSlops", lossMm, leftMm, breaks: leftMm <= 0 }, inUse)];
 }
 
 // Right behind the trap what splashes up fouls a vent until it is shut.
@@ -137,7 +141,19 @@ function checkLineTrap(design: Surroundings, path: DrainPath, result: DrainResul
   if (!lineTrap.hasCleanout && isUnderFloor(bendsMm[lineTrap.bend]!.z)) {
     findings.push(createFinding(at, { code: "trapUnreachable" }));
   }
-  const hours = result.lineTrapRisks?.frostHours;
+  const { lineTrapRisks: risks } = result;
+  if (risks) {
+    findings.push(...checkSlop(design, at, risks));
+    // what lies behind it has no air before the tank's
+    const fallMm = measureArmFallMm(path, lineTrap.bend + 1);
+    const boreMm = Math.min(...[0, 1].map((on) => findPipeOf(path.drain, lineTrap.bend + on).innerMm));
+    const inUse = lookUpLimit(design.rules, "sealInUse");
+    const leftMm = risks.afterSiphonMm;
+    if (!isAtMost(fallMm, boreMm) && !isAtLeast(leftMm, inUse.value ?? 0)) {
+      findings.push(createFinding(at, { code: "trapSiphons", fallMm, boreMm, leftMm }, inUse));
+    }
+  }
+  const hours = risks?.frostHours;
   if (hours != null) {
     findings.push(createFinding(at, { code: "trapFreezes", hours }, lookUpLimit(design.rules, "nightAir")));
   }

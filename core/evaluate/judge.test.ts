@@ -82,7 +82,8 @@ test("any network: air of its own takes the tank's suction off a trap, and an op
         const dip = { x: (weir.x + result.outletMm.x) / 2, y: (weir.y + result.outletMm.y) / 2, z: weir.z - sealMm };
         const stands = listParkedStandings(design.rig).map(({ up }) => Math.max(0, dot(up, subtract(weir, dip))));
         const spanMm = bend === null ? trap!.spanMm : 3 * findPipeOf(drain, bend).innerMm;
-        const lossMm = Math.min(sealMm, (spanMm * lookUpValue(design.rules, "drivingPush")) / 2);
+        const leansMm = spanMm * lookUpValue(design.rules, "drivingPush");
+        const lossMm = leansMm >= sealMm ? sealMm : leansMm / 2;
         const dryMm = Math.max(0.01, lookUpValue(design.rules, "evaporation"));
         const leftMm =
           (bend === null ? Math.min(...stands) : sealMm) - lossMm - dryMm - suctionPa / computeSealBreakPa(1) / 2;

@@ -5,7 +5,7 @@ import type { Design, RulesChoice, Surroundings } from "../design/design";
 import { findBranchVent, findLineTrap, findTrap } from "../design/lineItems";
 import type { Drain, Tank, Trap } from "../design/plumbing";
 import { computeDrainFlow } from "../falls/drainFlow";
-import { buildDrainPath, type DrainPath, findPipeOf, type Leg } from "../falls/drainPath";
+import { buildDrainPath, type DrainPath, findPipeOf, type Leg, measureLineTrapSpanMm } from "../falls/drainPath";
 import { computeFallBudget, computeFallInHandMm, type FallBudget } from "../falls/fallBudget";
 import { buildNetwork, followDrain, type Network } from "../falls/network";
 import { computePonds } from "../falls/ponding";
@@ -252,13 +252,12 @@ function findWorstBudget(
   return { ...computeFallBudget(path, worst.up, toLeastMmPerM), attitude: worst.attitude };
 }
 
-// A running trap in the line, as a trap: two turns of its own bore apart [T].
+// A running trap in the line, as a trap.
 function toTrap({ drain }: DrainPath): Trap | null {
   const lineTrap = findLineTrap(drain);
   if (!lineTrap) return null;
-  const { innerMm } = findPipeOf(drain, lineTrap.bend);
-  const { sealMm, hasCleanout } = lineTrap;
-  return { kind: "running", sealMm, dropMm: 0, spanMm: 3 * innerMm, hasCleanout };
+  const { bend, sealMm, hasCleanout } = lineTrap;
+  return { kind: "running", sealMm, dropMm: 0, spanMm: measureLineTrapSpanMm(drain, bend), hasCleanout };
 }
 
 function computeRisks(design: Surroundings, path: DrainPath, trap: Trap | null): TrapRisks | null {

@@ -11,7 +11,7 @@ import {
   withTrap,
 } from "../design/lineItems";
 import { type Drain, type Fixture, TRAP_KINDS } from "../design/plumbing";
-import type { Leg } from "../falls/drainPath";
+import { findPipeOf, type Leg } from "../falls/drainPath";
 import { computeFillRatio, computeManningFlow } from "../falls/manning";
 import { buildNetwork, releaseOf } from "../falls/network";
 import { dot, subtract } from "../geometry/vec";
@@ -90,7 +90,16 @@ function listChain(design: Design, drain: Drain): { readonly line: Drain; readon
   return chain;
 }
 
-function tellTraps({ design, result, drain, fixture, limit }: Case): Told[] {
+// The water leans by its legs' distance times the push, and half of that goes over, or all where it leans by all.
+function tellSlop(spanMm: number, sealMm: number, at: object, limit: Case["limit"]): Told[] {
+  const leansMm = spanMm * limit("drivingPush").value!;
+  const breaks = leansMm >= sealMm;
+  const leftMm = breaks ? 0 : sealMm - leansMm / 2;
+  if (!breaks && !isLess(leftMm, limit("sealInUse").value ?? 0)) return [];
+  return [{ code: "sealSlops", at, lossMm: sealMm - leftMm, leftMm, breaks }];
+}
+
+function tellTraps({ design, result, drain, fixture, own, limit }: Case): Told[] {
   const told: Told[] = [];
   const at = { kind: "trap", lineId: drain.id };
   const atBend = (lineId: string, index: number) => ({ kind: "bend", lineId, index });
@@ -115,9 +124,20 @@ function tellTraps({ design, result, drain, fixture, limit }: Case): Told[] {
     if (most !== null && isMore(sealMm, most)) told.push({ code: "sealDeep", at, sealMm });
     const inUse = limit("sealInUse").value ?? 0;
     const risks = result.trapRisks!;
-    const breaks = trap!.spanMm * limit("drivingPush").value! >= sealMm;
-    if (breaks || isLess(risks.afterDrivingMm, inUse))
-      told.push({ code: "sealSlops", at, lossMm: risks.drivingLossMm, leftMm: risks.afterDrivingMm, breaks });
+    told.push(...tellSlop(trap!.spanMm, sealMm, at, limit));
+    const vent = findBranchVent(drain);
+    const leastMm = limit("ventBehindTrap").value! * drain.pipe.innerMm;
+    if (vent && isLess(vent.fromWeirMm, Math.floor(leastMm))) {
+      const [first] = own.filter(({ lengthMm }) => lengthMm > 0);
+      const hasRoom = first?.kind === "run" && !isLess(first.lengthMm, leastMm);
+      told.push({
+        code: "ventAtTrap",
+        at: { kind: "line", id: drain.id },
+        fromWeirMm: vent.fromWeirMm,
+        leastMm,
+        hasRoom,
+      });
+    }
     if (risks.frostHours !== null) told.push({ code: "trapFreezes", at, hours: risks.frostHours });
     const boreMm = drain.pipe.innerMm;
     if (isMore(result.armFallMm, boreMm) && isLess(risks.afterSiphonMm, inUse))
@@ -131,6 +151,15 @@ function tellTraps({ design, result, drain, fixture, limit }: Case): Told[] {
     if (least !== null && isLess(lineTrap.sealMm, least))
       told.push({ code: "sealShallow", at: where, sealMm: lineTrap.sealMm });
     if (!lineTrap.hasCleanout && drain.bendsMm[lineTrap.bend]!.z < 0) told.push({ code: "trapUnreachable", at: where });
+    const [pipe, behind] = [findPipeOf(drain, lineTrap.bend), findPipeOf(drain, lineTrap.bend + 1)];
+    told.push(...tellSlop(3 * pipe.innerMm, lineTrap.sealMm, where, limit));
+    // from there to the tank nothing lets air in: all its fall less a bore hangs on the seal, half of which is lost
+    const fallMm = drain.bendsMm[lineTrap.bend]!.z - result.nodesMm.at(-1)!.z;
+    const boreMm = Math.min(pipe.innerMm, behind.innerMm);
+    const hangsMm = Math.max(0, fallMm - boreMm);
+    const leftMm = hangsMm >= lineTrap.sealMm ? 0 : lineTrap.sealMm - hangsMm / 2;
+    if (isMore(fallMm, boreMm) && isLess(leftMm, limit("sealInUse").value ?? 0))
+      told.push({ code: "trapSiphons", at: where, fallMm, boreMm, leftMm });
     const hours = result.lineTrapRisks!.frostHours;
     if (hours !== null) told.push({ code: "trapFreezes", at: where, hours });
   }
@@ -328,7 +357,15 @@ function tellNeighbours({ design, result, drain, fixture, own, limit }: Case): T
 
 const CODES = new Set<FindingCode>([
   ...(["trapMissing", "trapsInSeries", "flapInDrain", "sealShallow", "sealDeep", "sealSlops", "trapFreezes"] as const),
-  ...(["trapSiphons", "trapArmLong", "trapUnreachable", "trapInFloor", "legBackwards", "legBackwardsParked"] as const),
+  ...([
+    "trapSiphons",
+    "trapArmLong",
+    "trapUnreachable",
+    "trapInFloor",
+    "ventAtTrap",
+    "legBackwards",
+    "legBackwardsParked",
+  ] as const),
   ...(["legBelowMinFall", "legBarely", "legTooSteep", "drainSlow", "runsFull", "belowCleanVelocity"] as const),
   ...(["narrowsDownstream", "branchAgainstFlow", "teeOnTheFlat", "siphonedByOthers", "floodedByOthers"] as const),
 ]);

@@ -56,6 +56,10 @@ export const findPipeOf = (drain: Pick<Drain, "pipe" | "items" | "bendsMm">, leg
     ? drain.pipe
     : (listPipeChanges(drain).findLast(({ bend }) => bend < leg)?.pipe ?? drain.pipe);
 
+/** How far apart the legs of a running trap at a bend stand, mm: two turns of its own bore [T]. */
+export const measureLineTrapSpanMm = (drain: Parameters<typeof findPipeOf>[0], bend: number): number =>
+  3 * findPipeOf(drain, bend).innerMm;
+
 /** A running trap in the line that the water of a path goes through. */
 export type TrapOnPath = LineTrap & {
   readonly lineId: string;

@@ -110,7 +110,7 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   trapMissing: (design, _finding, { drain }) => (drain ? proposeTrap(design, drain) : []),
   trapInFloor: (design, finding, { drain }) => (drain ? proposeTrapOutOfFloor(design, drain, finding) : []),
   sealShallow: (design, _finding, { drain }) => (drain ? proposeSeal(design, drain) : []),
-  sealSlops: (_design, finding, { drain }) => (drain ? proposeSteadySeal(drain, finding) : []),
+  sealSlops: (design, finding, { drain }) => (drain ? proposeSteadySeal(design, drain, finding) : []),
   sealDeep: null,
   sealTogether: null,
   sealSucked: null,

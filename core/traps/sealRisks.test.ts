@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import type { Trap } from "../design/plumbing";
 import { USUAL_TRAPS } from "../design/usualTraps";
-import { computeDrivingLossMm, computeDryWeeks, computeSealRisks, findTrapLie } from "./sealRisks";
+import { computeBeatS, computeDrivingLossMm, computeDryWeeks, computeSealRisks, findTrapLie } from "./sealRisks";
 
 const traps: fc.Arbitrary<Trap> = fc.record({
   kind: fc.constantFrom("pTrap" as const, "bottle" as const, "running" as const),
@@ -14,6 +14,34 @@ const push = fc.integer({ min: 0, max: 100 }).map((n) => n / 100);
 
 test("legs 80 mm apart at 0.5 g lose 20.0 mm", () => {
   expect(computeDrivingLossMm(80, 0.5)).toBeCloseTo(20, 9);
+});
+
+// Common practice, no source: a seal as deep as its legs are apart breaks through at 1 g.
+test("a seal breaks through once the push leans its water by all of it; just before that half of it is left", () => {
+  expect(computeDrivingLossMm(60, 1, 60)).toBe(60);
+  expect(computeDrivingLossMm(60, 0.999, 60)).toBeCloseTo(29.97, 9);
+  expect(computeSealRisks({ ...USUAL_TRAPS.pTrap, sealMm: 60, spanMm: 60 }, 1, 2.5)).toMatchObject({
+    drivingLossMm: 60,
+    afterDrivingMm: 0,
+    afterBeatMm: 0,
+  });
+});
+
+// Common practice, no source: a column of 250 mm swings in 0.709 s; a push that keeps time with it does twice as much.
+test("the water of a trap has a beat of its own, slower the more there is, and a road that keeps time takes twice as much", () => {
+  expect(computeBeatS(250)).toBeCloseTo(0.709, 3);
+  const risks = computeSealRisks({ ...USUAL_TRAPS.pTrap, sealMm: 75, spanMm: 100 }, 0.25, 2.5)!;
+  expect(risks.beatS).toBeCloseTo(0.709, 3);
+  expect(risks.drivingLossMm).toBeCloseTo(12.5, 9);
+  expect(risks.afterBeatMm).toBeCloseTo(50, 9);
+  fc.assert(
+    fc.property(traps, push, (trap, g) => {
+      const base = computeSealRisks(trap, g, 2.5)!;
+      expect(base.afterBeatMm).toBeLessThanOrEqual(base.afterDrivingMm);
+      expect(base.afterBeatMm).toBeGreaterThanOrEqual(0);
+      expect(computeSealRisks({ ...trap, sealMm: trap.sealMm + 5 }, g, 2.5)!.beatS).toBeGreaterThan(base.beatS);
+    }),
+  );
 });
 
 test("50 mm dry in 40 weeks at the house figure, in 7.6 on a hot dry summer", () => {

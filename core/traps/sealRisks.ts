@@ -6,18 +6,33 @@ export type SealRisks = {
   /** Lost over the weir when the rig brakes or corners, mm, and what is left. */
   readonly drivingLossMm: number;
   readonly afterDrivingMm: number;
+  /** The water's own beat in the trap, s, and what is left of the seal where a rough road keeps time with it, mm. */
+  readonly beatS: number;
+  readonly afterBeatMm: number;
   /** Weeks unused until the seal is gone. */
   readonly dryWeeks: number;
 };
 
 /**
  * Seal, mm, pushed over the weir of a U-trap whose legs stand `spanMm` apart, by a push of `pushG` times gravity toward
- * the outlet: s a / (2 g), never more than there is. Source: hydrostatics of a tilted level [C].
- * Example: 80 mm, 0.5 g → 20.0 mm.
+ * the outlet: s a / (2 g). Once the water leans by the whole seal it breaks through, and nothing is counted on: s a / g ≥ H
+ * takes all of it. Source: hydrostatics of a tilted level [C].
+ * Example: 80 mm, 0.5 g → 20.0 mm; a seal of 60 mm, legs 60 mm apart, 1 g → all 60 mm.
  */
 export function computeDrivingLossMm(spanMm: number, pushG: number, sealMm = Infinity): number {
-  return Math.min(sealMm, Math.max(0, (spanMm * pushG) / 2));
+  const leansMm = Math.max(0, spanMm * pushG);
+  return leansMm >= sealMm ? sealMm : leansMm / 2;
 }
+
+const GRAVITY = 9.80665;
+/** A push that keeps time with the water swings it twice as far as one that stays [T]. */
+const IN_STEP = 2;
+
+/**
+ * Own beat, s, of the water in a U-trap: 2π √(L/2g), L its column, mm ≥ 0, down one leg and up the other. Source: a column
+ * that swings under its own weight [C]. Example: 250 mm → 0.709 s.
+ */
+export const computeBeatS = (columnMm: number): number => 2 * Math.PI * Math.sqrt(columnMm / 1000 / (2 * GRAVITY));
 
 /**
  * Weeks until a seal is gone when it falls by `evaporationMm` > 0 a week: H / e. The house figure is the fall of the seal
@@ -39,6 +54,8 @@ export function computeSealRisks(trap: Trap | null, pushG: number, evaporationMm
   return {
     drivingLossMm,
     afterDrivingMm: trap.sealMm - drivingLossMm,
+    beatS: computeBeatS(2 * trap.sealMm + trap.spanMm),
+    afterBeatMm: trap.sealMm - computeDrivingLossMm(trap.spanMm, IN_STEP * pushG, trap.sealMm),
     dryWeeks: computeDryWeeks(trap.sealMm, evaporationMm),
   };
 }

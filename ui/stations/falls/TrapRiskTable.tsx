@@ -97,6 +97,14 @@ export function TrapRiskTable({ lineId }: { readonly lineId: string }) {
             </td>
           </tr>
         ))}
+        <tr className="border-t border-rule">
+          <th scope="row" className="py-0.5 text-left font-normal text-faint">
+            {WORDS.onARoadThatKeepsTime(formatQuantity(risks.beatS, "seconds", units))}
+          </th>
+          <td className="figures text-right text-[15px] whitespace-nowrap text-ink">
+            {risks.afterBeatMm <= 0 ? WORDS.brokenThrough : formatQuantity(risks.afterBeatMm, "length", units)}
+          </td>
+        </tr>
         {air && (
           <tr className="border-t border-rule">
             <th scope="row" className="py-0.5 text-left font-normal text-faint">

@@ -17,3 +17,5 @@ export const whatEachCauseLeavesOf = "What each cause leaves of the seal";
 export const togetherParkedAskewAWeek = "Together: parked askew, a week unused, dumped";
 export const brokenThrough = "broken through";
 export const aStationPumpsTheTank = "A station pumps the tank out";
+export const onARoadThatKeepsTime = (beat: Shown) =>
+  `Washboard that keeps time with its water, a bump every ${beat}: twice that push`;
