@@ -15,6 +15,19 @@ test("a field of the column and its place on the stage light each other up, by p
   await expect(field).toHaveAttribute("data-lit", "");
   await page.getByRole("region", { name: "Findings" }).hover();
   await expect(field).not.toHaveAttribute("data-lit");
+  // the pipe of a leg, its fall in the column and what it has in hand
+  await page.keyboard.press("4");
+  const leg = page.locator("div[data-part^='leg:']").nth(1);
+  const legKey = await leg.getAttribute("data-part");
+  const pipe = page.locator(`svg .pipe-edge[data-part="${legKey}"]`);
+  const cell = page.locator(`button[data-part="${legKey}"]`).first();
+  await expect(pipe).not.toHaveAttribute("data-lit");
+  await leg.getByRole("textbox").focus();
+  await expect(pipe).toHaveAttribute("data-lit", "");
+  await expect(cell).toHaveAttribute("data-lit", "");
+  await cell.hover();
+  await expect(leg).toHaveAttribute("data-lit", "");
+  await page.getByRole("region", { name: "Findings" }).hover();
   // with the focus in the fields of a port, its hole in the tank and in the plan is lit
   await page.keyboard.press("3");
   await page

@@ -4,7 +4,7 @@ import type { PackId } from "@/core/rules/packIds";
 export const PACK_REACH: Readonly<Record<PackId, { readonly held: string; readonly left: string }>> = {
   builders: {
     held: "What builders go by, and physics where it says more.",
-    left: "No country's code.",
+    left: "Any country's code.",
   },
   usModelCode: {
     held: "Fall, trap to vent, the vent's place, fixture units on each pipe, suction at the traps.",

@@ -16,10 +16,12 @@ type FigureProps = {
   readonly children: ReactNode;
   readonly className?: string;
   readonly style?: CSSProperties;
+  /** Key of the part it is about: it and what else is about it light each other up. */
+  readonly part?: string;
 };
 
 /** A figure that opens to its working. */
-export function Figure({ working, label, children, className = "", style }: FigureProps) {
+export function Figure({ working, label, children, className = "", style, part }: FigureProps) {
   const [isOpen, setIsOpen] = useState(false);
   const say = useSay();
   const button = useRef<HTMLButtonElement>(null);
@@ -33,6 +35,7 @@ export function Figure({ working, label, children, className = "", style }: Figu
         aria-expanded={isOpen}
         onClick={() => setIsOpen(!isOpen)}
         {...(style ? { style } : {})}
+        data-part={part}
         className={`figures cursor-help rounded-[2px] decoration-faint decoration-dotted decoration-1 underline-offset-[5px] hover:bg-pick hover:underline aria-expanded:bg-pick ${className}`}
       >
         {children}

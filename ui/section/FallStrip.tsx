@@ -150,6 +150,7 @@ function Cells({ stand, budget, result, units }: CellsProps) {
           <Run
             key={index}
             working={toWorkingId("legFall", { kind: "leg", lineId: result.lineId, index }, stand)}
+            part={`leg:${result.legs[index]!.lineId}:${result.legs[index]!.index}`}
             leg={index + 1}
             where={where}
             isWeakest={index === budget.weakestLeg && runs.length > 1}
@@ -170,6 +171,7 @@ const toShare = (part: number, whole: number): number => Math.round((part / whol
 
 type RunProps = {
   readonly working: string;
+  readonly part: string;
   readonly leg: number;
   readonly where: string;
   readonly isWeakest: boolean;
@@ -182,10 +184,11 @@ type RunProps = {
 
 /** What a run asks for and has in hand, as broad as its part of the height. Drawn anew only where it reads otherwise. */
 const Run = memo(function Run(props: RunProps) {
-  const { working, leg, where, isWeakest, isShort, share, handShare, asked, hand } = props;
+  const { working, part, leg, where, isWeakest, isShort, share, handShare, asked, hand } = props;
   return (
     <Figure
       working={working}
+      part={part}
       label={WORDS.leg(leg, where, isWeakest ? ", the weakest run: it decides" : "")}
       className="flex min-w-[52px] flex-col border-l border-ink text-left first:border-l-0"
       style={{ flex: `${share} 1 0` }}

@@ -27,6 +27,7 @@ export function SectionDrain({ layout, view, hatch, pipe, trapKind, hasTap, legS
     const from = layout.nodes[i]!;
     return {
       id: `leg-${i}`,
+      part: `leg:${layout.legs[i]!.lineId}:${layout.legs[i]!.index}`,
       from,
       to,
       isRun: Math.abs(to.s - from.s) >= Math.abs(to.h - from.h),
@@ -40,23 +41,38 @@ export function SectionDrain({ layout, view, hatch, pipe, trapKind, hasTap, legS
     layout.trap.map((p) => [p.s, p.h] as const),
   );
   const trapWidth = Math.max(4, bore * view.kx);
+  const trapPart = `trap:${layout.lineId}`;
   return (
-    <g strokeLinejoin="round" strokeLinecap="butt" fill="none">
+    <g strokeLinejoin="round" strokeLinecap="butt" fill="none" className="pipe" data-part={`line:${layout.lineId}`}>
       <Basin layout={layout} view={view} hasTap={hasTap} />
       {legs.map((leg) => (
         <Stroke
           key={leg.id}
+          className="pipe pipe-edge"
+          data-part={leg.part}
           points={toPoints(view, [centre(leg.from), centre(leg.to)])}
           stroke={toInk(leg.severity)}
           strokeWidth={width(leg.isRun, leg.boreMm) + 3.2}
           strokeLinecap="round"
         />
       ))}
-      {layout.trap.length > 0 && <Stroke points={trap} stroke="var(--ink)" strokeWidth={trapWidth + 3.2} />}
-      {layout.trap.length > 0 && <Stroke points={trap} stroke="var(--sheet)" strokeWidth={trapWidth} />}
+      {layout.trap.length > 0 && (
+        <>
+          <Stroke
+            className="pipe pipe-edge"
+            data-part={trapPart}
+            points={trap}
+            stroke="var(--ink)"
+            strokeWidth={trapWidth + 3.2}
+          />
+          <Stroke className="pipe" data-part={trapPart} points={trap} stroke="var(--sheet)" strokeWidth={trapWidth} />
+        </>
+      )}
       {legs.map((leg) => (
         <Stroke
           key={leg.id}
+          className="pipe"
+          data-part={leg.part}
           points={toPoints(view, [centre(leg.from), centre(leg.to)])}
           stroke="var(--sheet)"
           strokeWidth={width(leg.isRun, leg.boreMm)}

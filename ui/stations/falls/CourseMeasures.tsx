@@ -1,6 +1,7 @@
 "use client";
 import { AlignVerticalDistributeCenter } from "lucide-react";
 import { findLineTrap, listInlinePieces, listPipeChanges } from "@/core/design/lineItems";
+import { toPartKey } from "@/core/design/part";
 import type { Drain, InlinePiece, Pipe } from "@/core/design/plumbing";
 import { buildEvenFall, buildSetFall } from "@/core/edits/legEdits";
 import { buildChangePipe, buildInline, buildLineTrap, USUAL_LINE_TRAP } from "@/core/edits/pipeEdits";
@@ -58,10 +59,15 @@ function LegFalls({ drain }: { readonly drain: Drain }) {
     >
       {result.legs.slice(0, result.ownLegs).map((leg, index) => {
         const key = `${drain.id}-${index}`;
+        const part = { kind: "leg", lineId: drain.id, index } as const;
         const name = WORDS.leg(index + 1, formatQuantity(leg.lengthMm, "length", units));
         if (leg.kind === "drop" || leg.planLengthMm === 0) {
           return (
-            <p key={key} className="flex min-h-8 items-center justify-between text-[13px] text-faint">
+            <p
+              key={key}
+              data-part={toPartKey(part)}
+              className="flex min-h-8 items-center justify-between text-[13px] text-faint"
+            >
               {name} <span>{WORDS.drop}</span>
             </p>
           );
@@ -69,6 +75,7 @@ function LegFalls({ drain }: { readonly drain: Drain }) {
         return (
           <NumberField
             key={key}
+            part={part}
             label={name}
             help={PLAIN_WORDS.fall}
             value={((leg.from.z - leg.to.z) / leg.planLengthMm) * 1000}

@@ -112,7 +112,7 @@ const PipeFields = memo(function PipeFields({ drain }: { readonly drain: Drain }
   const at = { kind: "line", id: drain.id } as const;
   const path = (key: string) => ["lines", drain.id, "pipe", key];
   return (
-    <Group title={WORDS.pipe}>
+    <Group title={WORDS.pipe} part={at}>
       <EndFields drain={drain} />
       <PipePick pipe={drain.pipe} onPick={(pipe) => set(at, ["lines", drain.id, "pipe"], pipe)} />
       <NumberField
