@@ -27,6 +27,7 @@ test("a field of the column and its place on the stage light each other up, by p
   await expect(cell).toHaveAttribute("data-lit", "");
   await cell.hover();
   await expect(leg).toHaveAttribute("data-lit", "");
+  await cell.focus();
   await page.getByRole("region", { name: "Findings" }).hover();
   // with the focus in the fields of a port, its hole in the tank and in the plan is lit
   await page.keyboard.press("3");
