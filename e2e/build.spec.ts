@@ -218,6 +218,9 @@ test("a trial is run: what sank says leak or not, it is kept, and what held is t
   await openWorkbench(page);
   await page.keyboard.press("0");
   const run = page.getByRole("group", { name: "Run a trial" });
+  // nothing read, nothing said
+  await expect(page.getByTestId("trial-outcome")).toContainText("Nothing read yet");
+  await run.getByLabel("Minutes").fill("15");
   await run.getByLabel("Level sank by").fill("12");
   await page.keyboard.press("Enter");
   await expect(page.getByTestId("trial-outcome")).toContainText(/It loses \d/);
@@ -228,6 +231,9 @@ test("a trial is run: what sank says leak or not, it is kept, and what held is t
   await expect(proof.getByRole("button", { name: /^Grey tank, .*; leaks$/ })).toBeVisible();
   await run.getByLabel("Level sank by").fill("0");
   await page.keyboard.press("Enter");
+  await expect(page.getByTestId("trial-outcome")).toContainText("Look at the paper");
+  await run.getByLabel("Paper under the joints").selectOption("dry");
+  await expect(page.getByTestId("trial-outcome")).toContainText("stayed dry");
   await run.getByRole("button", { name: "Held" }).click();
   await expect(run.getByRole("list", { name: "Trials that were run" }).getByRole("listitem")).toHaveCount(2);
   await expect(page.getByRole("group", { name: "Trials before closing up" })).toContainText(/Done on \d{4}-/);

@@ -232,6 +232,7 @@ test("every pair of ends has a verdict, every leak a sentence, every limit and w
       fc.double({ min: 0, max: 100, noNaN: true }),
       (startKPa, endKPa) => {
         const leak = computeLeak({
+          wantedKPa: 0,
           volumeL: 2,
           minutes: 10,
           startKPa,
@@ -243,7 +244,7 @@ test("every pair of ends has a verdict, every leak a sentence, every limit and w
           gaugeErrorKPa: 0.5,
           thermometerErrorK: 0.2,
         })!;
-        expectSaid(describeLeak(leak, "metric"));
+        expectSaid(describeLeak(leak, 300, "metric"));
       },
     ),
   );

@@ -6,3 +6,12 @@ export const standsUnderPressure = ({ gear }: Pick<Design, "gear">): boolean =>
     ({ spec }) =>
       (spec.kind === "pump" && spec.cutOutKPa !== null) || (spec.kind === "coupling" && spec.supplyKPa !== null),
   );
+
+/** What hoses stand under at the most, kPa: the highest cut-out of a pump or supply of a tap outside; 0 where nothing presses [C]. */
+export const findPressureKPa = ({ gear }: Pick<Design, "gear">): number =>
+  Math.max(
+    0,
+    ...gear.map(({ spec }) =>
+      spec.kind === "pump" ? (spec.cutOutKPa ?? 0) : spec.kind === "coupling" ? (spec.supplyKPa ?? 0) : 0,
+    ),
+  );

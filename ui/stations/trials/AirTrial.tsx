@@ -1,6 +1,7 @@
 "use client";
 import { useState } from "react";
 import { computeLeak } from "@/core/trials/leakRate";
+import { findPressureKPa } from "@/core/trials/pressed";
 import { useWorkbench } from "@/store/useWorkbench";
 import * as WORDS from "@/words/panels/trials/airTrial";
 import { describeLeak } from "@/words/trialRuns";
@@ -14,25 +15,31 @@ import { Watch } from "./Watch";
 /** The pumped side under pressure: gauge, warmth and barometer before and after. */
 export function AirTrial({ onResult }: TrialProps) {
   const units = useWorkbench((state) => state.units);
-  const [minutes, setMinutes] = useState(10);
+  const wantedKPa = useWorkbench((state) => findPressureKPa(state.history!.design));
+  const [minutes, setMinutes] = useState<number | null>(null);
   const [volumeL, setVolume] = useState(2);
-  const [startKPa, setStart] = useState(100);
-  const [endKPa, setEnd] = useState(100);
+  const [startKPa, setStart] = useState<number | null>(null);
+  const [endKPa, setEnd] = useState<number | null>(null);
   const [startC, setStartC] = useState(20);
   const [endC, setEndC] = useState(20);
   const [barometerKPa, setBarometer] = useState(101.3);
-  const leak = computeLeak({
-    volumeL,
-    minutes,
-    startKPa,
-    endKPa,
-    startC,
-    endC,
-    startBarometerKPa: barometerKPa,
-    endBarometerKPa: barometerKPa,
-    gaugeErrorKPa: 0.5,
-    thermometerErrorK: 0.2,
-  });
+  // nothing is said of what nobody has read
+  const isRead = minutes !== null && startKPa !== null && endKPa !== null;
+  const leak = isRead
+    ? computeLeak({
+        volumeL,
+        minutes,
+        startKPa,
+        endKPa,
+        startC,
+        endC,
+        startBarometerKPa: barometerKPa,
+        endBarometerKPa: barometerKPa,
+        wantedKPa,
+        gaugeErrorKPa: 0.5,
+        thermometerErrorK: 0.2,
+      })
+    : null;
   return (
     <>
       <p className="text-[12.5px] leading-snug text-faint">
@@ -81,7 +88,11 @@ export function AirTrial({ onResult }: TrialProps) {
         quantity="waterPressure"
         onCommit={(value) => keepWithin(value, [50, 110], "waterPressure", setBarometer)}
       />
-      {leak && <TrialOutcome text={describeLeak(leak, units)} verdict={leak.verdict} onResult={onResult} />}
+      <TrialOutcome
+        text={leak ? describeLeak(leak, wantedKPa, units) : WORDS.nothingReadYet}
+        verdict={leak?.verdict ?? null}
+        onResult={onResult}
+      />
     </>
   );
 }

@@ -1,5 +1,6 @@
 "use client";
 import { TRIAL_RESULTS, type TrialRun } from "@/core/record/record";
+import * as WORDS from "@/words/panels/trials/trialOutcome";
 import { RESULT_NAMES } from "@/words/trialRuns";
 import { Button } from "../../kit/Button";
 import type { TrialProps } from "./trialProps";
@@ -10,6 +11,7 @@ export function TrialOutcome({
   verdict,
   onResult,
 }: TrialProps & { readonly text: string; readonly verdict: TrialRun["result"] | null }) {
+  const kept = verdict === null ? WORDS.byEye : text;
   return (
     <div className="pt-1">
       <p data-testid="trial-outcome" className={`text-[14px] leading-snug ${verdict === "leaks" ? "text-signal" : ""}`}>
@@ -21,7 +23,7 @@ export function TrialOutcome({
             key={result}
             look={result === verdict ? "plate" : "line"}
             className="phone:min-h-14"
-            onClick={() => onResult(result, text)}
+            onClick={() => onResult(result, kept)}
           >
             {RESULT_NAMES[result]}
           </Button>

@@ -1,23 +1,26 @@
 "use client";
 import { useState } from "react";
-import { computeWaterLoss } from "@/core/trials/leakRate";
+import { computeWaterLoss, PAPERS, type Paper } from "@/core/trials/leakRate";
 import { useWorkbench } from "@/store/useWorkbench";
 import * as WORDS from "@/words/panels/trials/waterTrial";
-import { describeLeak } from "@/words/trialRuns";
+import { describeWaterTrial, PAPER_NAMES } from "@/words/trialRuns";
 import { keepWithin } from "../../fields/keepWithin";
 import { Trade } from "../../glossary/Trade";
 import { NumberField } from "../../kit/NumberField";
+import { Pick } from "../../kit/Pick";
 import { TrialOutcome } from "./TrialOutcome";
 import type { TrialProps } from "./trialProps";
 import { Watch } from "./Watch";
 
 /** Water filled to the brim: how far it sank, against what dries and what the ruler errs. */
 export function WaterTrial({ surfaceMm2, onResult }: TrialProps & { readonly surfaceMm2: number }) {
-  const [minutes, setMinutes] = useState<number>(15);
-  const [sankMm, setSank] = useState<number>(0);
+  const [minutes, setMinutes] = useState<number | null>(null);
+  const [sankMm, setSank] = useState<number | null>(null);
+  const [paper, setPaper] = useState<Paper>("unseen");
   const [areaCm2, setArea] = useState<number>(Math.round(surfaceMm2 / 100));
   const units = useWorkbench((state) => state.units);
-  const loss = computeWaterLoss({ areaCm2, minutes, sankMm, rulerErrorMm: 1 });
+  // nothing is said of what nobody has read
+  const loss = minutes === null ? null : computeWaterLoss({ areaCm2, minutes, sankMm, rulerErrorMm: 1, paper });
   return (
     <>
       <p className="text-[12.5px] leading-snug text-faint">
@@ -36,6 +39,13 @@ export function WaterTrial({ surfaceMm2, onResult }: TrialProps & { readonly sur
         quantity="length"
         onCommit={(value) => keepWithin(value, [0, 2_000], "length", setSank)}
       />
+      <Pick<Paper>
+        label={WORDS.paperUnderTheJoints}
+        value={paper}
+        names={PAPER_NAMES}
+        order={PAPERS}
+        onPick={setPaper}
+      />
       <NumberField
         label={WORDS.surfaceThatSank}
         help={WORDS.theWidestItCanBe}
@@ -43,7 +53,11 @@ export function WaterTrial({ surfaceMm2, onResult }: TrialProps & { readonly sur
         quantity="area"
         onCommit={(value) => keepWithin(value, [10, 10_000_000], "area", (mm2) => setArea(mm2 / 100))}
       />
-      {loss && <TrialOutcome text={describeLeak(loss, units)} verdict={loss.verdict} onResult={onResult} />}
+      <TrialOutcome
+        text={loss ? describeWaterTrial(loss, units) : WORDS.nothingReadYet}
+        verdict={loss?.verdict ?? null}
+        onResult={onResult}
+      />
     </>
   );
 }

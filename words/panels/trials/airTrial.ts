@@ -7,3 +7,4 @@ export const gaugeLast = "Gauge, last";
 export const airAtFirst = "Air at first";
 export const airAtLast = "Air at last";
 export const barometer = "Barometer";
+export const nothingReadYet = "Nothing read yet: what you see and hear decides.";

@@ -1,0 +1,1 @@
+export const byEye = "By eye; nothing was measured.";
