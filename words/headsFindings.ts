@@ -142,6 +142,14 @@ export function describeHeadsFinding(finding: FindingOf<"heads">, { part, length
         advice: "Say under Days what is done there, and how often.",
       };
     }
+    case "flushShort": {
+      const rest = finding.others > 0 ? ` So it is with ${finding.others} more.` : "";
+      return {
+        title: `Less than a flush is counted for ${finding.useName}`,
+        why: `“${finding.wayName}” counts ${litres(finding.countedL)} a time, the toilet takes ${litres(finding.flushL)}.${rest} Its tank, and the fresh water it draws on, last less long than is said.`,
+        advice: "Count the whole flush under Days, or say at the toilet what one flush really takes.",
+      };
+    }
     case "toiletUnused":
       return {
         title: `Nothing is done on ${part} in “${finding.wayName}”`,

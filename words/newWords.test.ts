@@ -232,7 +232,7 @@ test("every pair of ends has a verdict, every leak a sentence, every limit and w
       fc.double({ min: 0, max: 100, noNaN: true }),
       (startKPa, endKPa) => {
         const leak = computeLeak({
-          wantedKPa: 0,
+          wantedKPa: 50,
           volumeL: 2,
           minutes: 10,
           startKPa,

@@ -57,6 +57,8 @@ export function describeRemedy(
       return "Use a barrier hose";
     case "countFixtures":
       return "Count what is usual there, to be changed under Days";
+    case "countFlush":
+      return "Count the whole flush, and what goes along with it";
     case "useToilet":
       return "Count its usual use, to be changed under Days";
     case "addBranchVent":
@@ -172,6 +174,7 @@ export function describeEdit(edit: Edit, design: Design): string {
     addToilet: "Fit a toilet",
     useToilet: "Count the toilet",
     countFixtures: "Count what goes down",
+    countFlush: "Count the whole flush",
     moveClear: `Move ${part} clear`,
     addOutlet: "Fit a dump outlet",
     addDrain: "Draw a drain",

@@ -42,6 +42,7 @@ export const EDIT_CODES = [
   "addToilet",
   "useToilet",
   "countFixtures",
+  "countFlush",
   "moveClear",
   "addOutlet",
   "addDrain",

@@ -1,3 +1,4 @@
+import { listShortFlushes } from "../days/flush";
 import { isToiletUse } from "../days/isToiletUse";
 import { findUnusedToilet, listUsualToiletUses } from "../days/toiletUse";
 import type { Design } from "../design/design";
@@ -78,6 +79,24 @@ function buildAddCarried({ habits }: Design, kind: ToiletKind, names: ToiletName
     at: { kind: "habits" },
     ops: [{ op: "set", path: ["habits", "vessels"], value: [...habits.vessels, ...vessels] }, ...ops],
   };
+}
+
+/**
+ * Edit that counts the whole flush in every use for which less was counted, with what goes along by its kind; from the fresh
+ * water where it comes out of that. Null where nothing is short.
+ */
+export function buildCountFlush(design: Design): Edit | null {
+  const ops = listShortFlushes(design).flatMap(({ use, way, flushL }): EditOp[] => {
+    const path = ["habits", "ways", way.id, "uses", use.id] as const;
+    const alongL = use.kind === "urine" ? URINE_L : REST_L;
+    return [
+      { op: "set", path: [...path, "sendsL"], value: Math.max(use.sendsL, flushL + alongL) },
+      ...(use.from === "fresh" && use.takesL < flushL
+        ? [{ op: "set", path: [...path, "takesL"], value: flushL } as const]
+        : []),
+    ];
+  });
+  return ops.length > 0 ? { code: "countFlush", at: { kind: "habits" }, ops } : null;
 }
 
 /** Edit that lets the toilet that is there be used as is usual, in every way of living that is lived without; else null. */

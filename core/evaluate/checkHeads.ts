@@ -1,3 +1,4 @@
+import { listShortFlushes } from "../days/flush";
 import { findUnusedToilet } from "../days/toiletUse";
 import type { Design } from "../design/design";
 import { listBowlLoops } from "../heads/bowlLoops";
@@ -60,6 +61,12 @@ export function checkHeads(design: Design): Finding[] {
   if (unused) {
     const { at, ways } = unused;
     findings.push(createFinding(at, { code: "toiletUnused", wayName: ways[0]!.name, ways: ways.length }));
+  }
+  const [short, ...others] = listShortFlushes(design);
+  if (short) {
+    const { use, way, countedL, flushL } = short;
+    const numbers = { useName: use.name, wayName: way.name, countedL, flushL, others: others.length };
+    findings.push(createFinding({ kind: "habits" }, { code: "flushShort", ...numbers }));
   }
   const stability = computeStability(design);
   if (stability?.share != null && stability.share > MOST_GM_SHARE) {

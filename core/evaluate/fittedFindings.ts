@@ -37,6 +37,7 @@ export const FITTED_FINDINGS = {
   loopUnderBowl: ["heads", "heads", "must"],
   fixtureUncounted: ["heads", "part", "should"],
   toiletUnused: ["heads", "heads", "should"],
+  flushShort: ["heads", "part", "should"],
   seacockMissing: ["gear", "through", ["must", "should"]],
   metalUnfit: ["gear", "through", ["must", "should"]],
   clampsFew: ["gear", "through", "should"],

@@ -104,6 +104,15 @@ export type FittedNumbers =
       readonly others: number;
       readonly wayName: string;
     }
+  /** A use of the toilet for which less is counted than a flush takes. */
+  | {
+      readonly code: "flushShort";
+      readonly useName: string;
+      readonly wayName: string;
+      readonly countedL: number;
+      readonly flushL: number;
+      readonly others: number;
+    }
   | { readonly code: "toiletUnused"; readonly wayName: string; readonly ways: number }
   | { readonly code: "dumpLineHigh"; readonly byMm: number }
   /** As the rig stands to dump; litres that stay in its sags, 0 where next to nothing does. */

@@ -7,6 +7,7 @@ import { buildAddFixture } from "../edits/fixtureEdits";
 import { buildInsertStrainer } from "../edits/insertPiece";
 import { buildFitPumpOut } from "../edits/pumpOutEdits";
 import { buildAddTank, buildRemovePort } from "../edits/tankEdits";
+import { buildCountFlush } from "../edits/toiletEdits";
 import type { Finding, FindingCode } from "../evaluate/findings";
 import { toBlock, toTankBlock } from "../fit/obstacleGaps";
 import { followDumpLine } from "../tanks/dumpWays";
@@ -193,6 +194,10 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   joinedWithoutGap: null,
   toiletLongRun: null,
   loopUnderBowl: null,
+  flushShort: (design) => {
+    const edit = buildCountFlush(design);
+    return edit ? [{ byMm: null, edit }] : [];
+  },
   toiletUnused: (design) => proposeToiletUse(design),
   fixingMissing: null,
   fixingTips: null,

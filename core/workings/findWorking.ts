@@ -96,6 +96,7 @@ const BEHIND: Readonly<Record<FindingCode, Sought | null>> = {
   toiletLongRun: null,
   loopUnderBowl: null,
   toiletUnused: null,
+  flushShort: null,
   fixingMissing: null,
   fixingTips: null,
   fixingSlides: null,
