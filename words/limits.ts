@@ -108,5 +108,9 @@ export const LIMIT_NAMES: Readonly<Record<LimitId, { readonly name: string; read
     name: "Trap dries out by, a week",
     plain: "How far the seal falls unused. In summer and dry air it is several times as much: see the sum for drying.",
   },
+  tankColumn: {
+    name: "Water standing over a tank, at most",
+    plain: "Pressure on its top when it is filled until it runs out higher up. Its maker's figure goes first.",
+  },
   tankUse: { name: "Least share of the tank in use", plain: "Below this the inlet or vent sits too low for the tank." },
 };

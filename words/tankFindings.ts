@@ -7,6 +7,13 @@ import { formatNumber, formatQuantity } from "./units";
 
 const WEAKEST = { bolt: "the bolts", held: "the bolts sit in", strap: "the straps" } as const;
 
+/** Where water comes out of a tank that is filled on and on. */
+const RUNS_OUT = {
+  vent: "its breather's end",
+  fixture: "the rim of the lowest fixture",
+  filler: "its filler",
+} as const;
+
 /** What would come out of a shower again. */
 const LOOP_FOULED: Readonly<Record<FixtureKind, string>> = {
   kitchenSink: "Food and grease",
@@ -200,6 +207,12 @@ export function describeTankFinding(
         title: `${part} floods early, ${stands(finding.attitude)}`,
         why: `It is under water at ${litres(finding.litres)} of ${litres(finding.capacityL)}; ${isDrainedInto(finding.at, design) ? "then the drain stands full" : "what comes in then stands before it"}.`,
         advice: "Set the inlet higher in the tank, or at the end that stands high.",
+      };
+    case "tankPressed":
+      return {
+        title: `${length(finding.overMm)} of water can stand over ${part}`,
+        why: `Filled until it runs out at ${RUNS_OUT[finding.outAt]}, ${formatQuantity(finding.pressureKPa, "waterPressure", units)} presses on its top, ${formatQuantity(finding.forceKN, "force", units)} in all; above ${limit} walls bulge and seams give.`,
+        advice: "Ask its maker what it bears, or let it run over lower. Never leave it filling by itself.",
       };
     case "tankBelowSill":
       return {

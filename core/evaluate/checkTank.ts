@@ -1,6 +1,7 @@
 import { isPumpedOut, isPumpedOverboard } from "../air/pumpOut";
 import type { Design } from "../design/design";
 import type { Tank } from "../design/plumbing";
+import type { Network } from "../falls/network";
 import { GIVES_MM } from "../fit/clashes";
 import { measureSillGapMm, measureTankGaps } from "../fit/obstacleGaps";
 import { measureInFloorMm } from "../fit/tankBlocks";
@@ -8,6 +9,7 @@ import { measureExtent } from "../geometry/solid";
 import { isAtLeast, isAtMost } from "../quantity/tolerance";
 import { type Limit, lookUpLimit } from "../rules/lookUpLimit";
 import { listLevelGroup } from "../tanks/linkedTanks";
+import { computeWaterColumn } from "../tanks/waterColumn";
 import { checkFixing } from "./checkFixing";
 import { checkObstacleGaps } from "./checkObstacleGaps";
 import { checkPorts } from "./checkPorts";
@@ -17,7 +19,7 @@ import type { TankResult } from "./evaluation";
 import type { Finding } from "./findings";
 
 /** Everything that can be said against one tank. */
-export function checkTank(design: Design, tank: Tank, result: TankResult): Finding[] {
+export function checkTank(design: Design, network: Network, tank: Tank, result: TankResult): Finding[] {
   const at = { kind: "tank", id: tank.id } as const;
   const findings: Finding[] = [];
   // one outlet serves all that share a level; what is pumped over needs none
@@ -39,6 +41,11 @@ export function checkTank(design: Design, tank: Tank, result: TankResult): Findi
   findings.push(...checkVents(design, tank));
   findings.push(...checkDumping(design, result), ...checkDraws(design, result), ...checkLeft(design, result));
   findings.push(...checkFirstToDrown(design, tank, result));
+  const bears = lookUpLimit(design.rules, "tankColumn");
+  const column = computeWaterColumn(design, network, tank);
+  if (column && !isAtMost(column.pressureKPa, bears.value ?? Infinity)) {
+    findings.push(createFinding(at, { code: "tankPressed", ...column }, bears));
+  }
   const sill = lookUpLimit(design.rules, "sillGap");
   const sillGapMm = measureSillGapMm(design, tank);
   if (sillGapMm !== null && !isAtLeast(sillGapMm, sill.value ?? 0)) {

@@ -95,6 +95,7 @@ const ALWAYS = {
   pumpSucks: ["air", "air", ["must", "should"]],
   tankNoOutlet: ["tank", "part", "must"],
   inletDrownsEarly: ["tank", "part", "should"],
+  tankPressed: ["tank", "tanks", "note"],
   tankBelowSill: ["tank", "part", "should"],
   dumpLeaves: ["tank", "part", ["should", "note"]],
   tankHitsObstacle: ["tank", "part", "must"],

@@ -4,6 +4,7 @@ import type { FixtureKind, HeldWater, PortKind } from "../design/plumbing";
 import type { RampAngle } from "../fit/rampAngles";
 import type { LoadCaseId } from "../fixing/fixing";
 import type { Limit } from "../rules/lookUpLimit";
+import type { WaterColumn } from "../tanks/waterColumn";
 import type { FittedNumbers } from "./fittedNumbers";
 
 /** must: do not drill yet. should: works, but will be regretted. note: worth knowing. */
@@ -132,6 +133,7 @@ type Numbers =
       readonly utilisation: number;
       readonly weakest: "bolt" | "held" | "strap" | null;
     }
+  | ({ readonly code: "tankPressed" } & WaterColumn)
   | { readonly code: "fixingUnrated" }
   | { readonly code: "fixingMissing"; readonly fullKg: number; readonly isAfloat: boolean }
   | { readonly code: "fixingTips" }

@@ -53,7 +53,7 @@ const CHECKS: Readonly<Record<Exclude<DomainId, FittedId | "drains">, Check>> = 
   lines: ({ design, linePassages }) => checkLineLegs(design, linePassages),
   clashes: ({ design, paths }) => checkClashes(design, paths),
   ramps: ({ design, ramps, lows }) => checkRamps(design, ramps, lows),
-  tanks: ({ design, tanks }) => design.tanks.flatMap((tank, i) => checkTank(design, tank, tanks[i]!)),
+  tanks: ({ design, network, tanks }) => design.tanks.flatMap((tank, i) => checkTank(design, network, tank, tanks[i]!)),
   uses: ({ design, network, paths, tanks }) => [...checkReceivers(design, paths), ...checkUses(design, network, tanks)],
   whole: ({ design, balance }) => checkDesign(design, balance),
 };

@@ -250,6 +250,7 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
     !tank ? [] : design.rig.kind === "boat" ? proposePumpOut(design, tank) : proposeOutlet(tank),
   inletDrownsEarly: (design, finding, { tank }) =>
     tank && finding.at.kind === "port" ? proposeHigherInlet(design, tank, finding.at.id) : [],
+  tankPressed: null,
   tankBelowSill: null,
   dumpLeaves: null,
   tankHitsObstacle: (design, finding, { tank }) => {

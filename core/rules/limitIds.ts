@@ -19,6 +19,7 @@ export const LIMITS = {
   movingGap: "length",
   sillGap: "length",
   tankUse: "ratio",
+  tankColumn: "waterPressure",
   backHead: "length",
   outletSlow: "losses",
   outletFast: "losses",

@@ -77,6 +77,8 @@ const BUILDERS: RulePack = {
   holeClearance: { bands: flat(2), standing: "T", source: "builders" },
   holeSlant: { bands: flat(2), standing: "T", source: "builders" },
   airGap: { bands: flat(25), standing: "P", source: "ipcAirGap", surePercent: 90 },
+  // what a tank with flat walls of plastic is left to bear without a word from its maker
+  tankColumn: { bands: flat(15), standing: "T", source: "builders" },
   tankUse: { bands: flat(0.6), standing: "T", source: "builders" },
   // a membrane valve is no dam until its rating has been read off its sheet
   backHead: { bands: flat(0), standing: "T", source: "builders" },

@@ -137,6 +137,7 @@ const BEHIND: Readonly<Record<FindingCode, Sought | null>> = {
   ventThrottles: { formula: "dumpSuction" },
   tankNoOutlet: null,
   inletDrownsEarly: { formula: "tankFull", stand: "worst" },
+  tankPressed: null,
   tankBelowSill: null,
   dumpLeaves: null,
   tankHitsObstacle: null,
