@@ -1,5 +1,6 @@
 import { ALL_DEMOS, type DemoName, readOldText } from "@/tests/demoRigs";
 import { parseDesignText } from "../design/parseDesign";
+import type { Drain } from "../design/plumbing";
 import { isTriedOn, takeFingerprint } from "./fingerprint";
 
 // What the program of version 8 wrote down when a trial of that drain was held.
@@ -41,4 +42,20 @@ test("the word is of the part and not of the order its keys were put together in
       for (const kind of ["trialTank", "trialDump"])
         expect(takeFingerprint(turned, `${kind}:${id}`)).toBe(takeFingerprint(design, `${kind}:${id}`));
   }
+});
+
+test("water of a trial runs on through every drain that is joined: a third one laid anew changes the word of the first", () => {
+  const design = ALL_DEMOS.find(({ id }) => id === "lesesaal-furnished") ?? ALL_DEMOS[4]!;
+  const drains = design.lines.filter((line): line is Drain => line.kind === "drain" && line.bendsMm.length > 0);
+  const [third, second, first] = drains;
+  const join = (drain: Drain, main: Drain): Drain => ({
+    ...drain,
+    to: { kind: "junction", lineId: main.id, node: main.bendsMm[0]!.id, fitting: "wye" },
+  });
+  const chain = [third!, join(second!, third!), join(first!, second!)];
+  const read = (moved: Drain) =>
+    takeFingerprint({ ...design, lines: [moved, ...chain.slice(1)] }, `trialDrain:${first!.id}`);
+  const laidAnew = { ...third!, bendsMm: third!.bendsMm.map((at) => ({ ...at, z: at.z - 5 })) };
+  expect(read(laidAnew)).not.toBe(read(third!));
+  expect(read({ ...third! })).toBe(read(third!));
 });

@@ -5,7 +5,7 @@ import { takeShortWord, writeSorted } from "../quantity/shortWord";
 import { followDumpLine } from "../tanks/dumpWays";
 
 /**
- * What a trial was held on, as a short word that changes with it: of a drain its own line, fixture and what it joins, of a
+ * What a trial was held on, as a short word that changes with it: of a drain its own line, fixture and all it runs on through, of a
  * tank itself and its breathers, of the pumped side all gear and hoses. What a trial does not touch leaves it as it is.
  */
 export function takeFingerprint(design: Design, trialId: string): string {
@@ -48,7 +48,9 @@ function collect({ lines, tanks, fixtures, gear, rig }: Design, kind: string, id
       const { to } = line;
       const main = to.kind === "junction" ? lines.find((one) => one.id === to.lineId) : null;
       const joined = main?.kind === "drain" ? writeDrain(main) : main;
-      return [writeDrain(line), fixtures.find((one) => one.id === line.fromFixture), joined];
+      // nothing more where that one ends in no other, so that words taken before still hold
+      const further = main?.kind === "drain" ? listMains({ lines }, main).map(writeDrain) : [];
+      return [writeDrain(line), fixtures.find((one) => one.id === line.fromFixture), joined, ...further];
     }
     case "trialLaunch":
       return [gear.filter(({ spec }) => spec.kind === "skinFitting"), rig.waterlineZMm];
@@ -62,6 +64,19 @@ function writeDrain(drain: Drain): object {
   const { bendsMm, items, ...rest } = drain;
   const others = items.filter(({ kind }) => kind !== "trap" && kind !== "branchVent");
   return { ...rest, trap: findTrap(drain), branchVent: findBranchVent(drain), bendsMm, items: others };
+}
+
+// The drains a drain's water runs on through, the next one first.
+function listMains({ lines }: Pick<Design, "lines">, drain: Drain): Drain[] {
+  const found: Drain[] = [];
+  for (let { to } = drain; to.kind === "junction"; ) {
+    const { lineId } = to;
+    const main = lines.find((one): one is Drain => one.id === lineId && one.kind === "drain");
+    if (!main || found.includes(main)) break;
+    found.push(main);
+    to = main.to;
+  }
+  return found;
 }
 
 const listDumpMains = ({ lines }: Pick<Design, "lines">, tankId: string) =>
