@@ -20,6 +20,11 @@ test("from Build to the phone's page: one card at a time, read large, ticked, un
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(card.getByRole("heading")).toHaveText(first!);
   await page.getByRole("button", { name: "Done", exact: true }).click();
+  // a word of the trade says what it means where it stands
+  const word = card.getByRole("button", { name: "Trap", exact: true });
+  while ((await word.count()) === 0) await page.getByRole("button", { name: "Next" }).click();
+  await word.click();
+  await expect(card).toContainText("A bend that keeps water");
   await page.getByRole("button", { name: "Holes" }).click();
   await expect(card).toContainText(/44.mm/);
   await page.keyboard.press("ArrowRight");

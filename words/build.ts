@@ -26,9 +26,14 @@ const STEP_WORDS: Readonly<Record<StepKind, StepWords>> = {
   },
   drillHole: {
     verb: (part) => `Drill the hole for ${part}`,
-    tools: "pilot bit, hole saw, glasses",
-    caution: "Look what lies behind before you drill: fuel, gas, brake and electric lines.",
-    afloat: { caution: "Look what lies behind before you drill: fuel, gas and electric lines, and her skin." },
+    tools: "pilot bit, hole saw, deburrer, primer, sealant, glasses",
+    caution:
+      "Look what lies behind before you drill: fuel, gas, brake and electric lines. Pilot first; then deburr, prime the bare edge, and seal on both faces.",
+    afloat: {
+      tools: "pilot bit, hole saw, deburrer, resin, sealant, glasses",
+      caution:
+        "Look what lies behind before you drill: fuel, gas and electric lines, and her skin. Pilot first; then deburr, close the bare edge and any core with resin, and seal on both faces.",
+    },
   },
   fitFixing: {
     verb: (part) => `Fit what holds ${part}: rails, nuts, straps laid ready`,
@@ -104,7 +109,7 @@ const STEP_WORDS: Readonly<Record<StepKind, StepWords>> = {
 const BEDDED: StepWords = {
   verb: (part) => `Bed ${part} in the hull`,
   tools: "sealant for below the waterline, backing block, spanners, cloths",
-  caution: "Ashore. Turn its seacock before, and let the sealant cure as its maker says before she floats.",
+  caution: "Ashore. Turn its seacock before: handle in line with the hose is open. Let the sealant cure as its maker says before she floats.",
 };
 
 /** A dump line that joins another one has no cap. */

@@ -9,7 +9,7 @@ import fc from "fast-check";
 const [planPath, fault] = process.argv.slice(2);
 /** Bundles in order, each with the numbers of its tests that are wanted, or null for all; and how often a fault may be met. */
 const plan = JSON.parse(readFileSync(planPath, "utf8"));
-const planted = { activeMutant: fault, mutantCoverage: undefined, currentTestId: undefined };
+const planted = { activeMutant: fault, mutantCoverage: { static: {}, perTest: {} }, currentTestId: undefined };
 globalThis.__stryker__ = planted;
 if (fault !== undefined) {
   planted.hitCount = 0;

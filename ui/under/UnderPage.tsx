@@ -6,6 +6,10 @@ import type { UnderCard, UnderGroup, UnderSheet } from "@/words/underCards";
 
 const ShowTicks = lazy(() => import("./ShowTicks").then((module) => ({ default: module.ShowTicks })));
 const ReadCodes = lazy(() => import("../kit/ReadCodes").then((module) => ({ default: module.ReadCodes })));
+// shown unasked: where it cannot be fetched under a floor, the card stands without it
+const UnderWords = lazy(() =>
+  import("./UnderWords").then((module) => ({ default: module.UnderWords })).catch(() => ({ default: () => null })),
+);
 const PhoneLevel = lazy(() => import("./PhoneLevel").then((module) => ({ default: module.PhoneLevel })));
 
 // asked for while the page itself is still being worked out; once, for what is kept changes
@@ -228,6 +232,9 @@ function Cards({
           ))}
         </dl>
         {card.text && <p className="pt-2 text-[19px] leading-snug">{card.text}</p>}
+        <Suspense fallback={null}>
+          <UnderWords key={card.id} text={[card.title, ...card.figures.map(([what]) => what), card.text].join(" ")} />
+        </Suspense>
       </article>
       <div className="sticky bottom-0 flex flex-col gap-2 border-t border-ink bg-paper p-3">
         <div className="flex gap-2">
