@@ -109,7 +109,8 @@ const STEP_WORDS: Readonly<Record<StepKind, StepWords>> = {
 const BEDDED: StepWords = {
   verb: (part) => `Bed ${part} in the hull`,
   tools: "sealant for below the waterline, backing block, spanners, cloths",
-  caution: "Ashore. Turn its seacock before: handle in line with the hose is open. Let the sealant cure as its maker says before she floats.",
+  caution:
+    "Ashore. Turn its seacock before: handle in line with the hose is open. Let the sealant cure as its maker says before she floats.",
 };
 
 /** A dump line that joins another one has no cap. */

@@ -11,10 +11,12 @@ type FieldRowProps = {
   readonly children: ReactNode;
   /** What it measures: it and its place on the stage light each other up. */
   readonly part?: PartRef | undefined;
+  /** What is filled in stands under its label and not beside it. */
+  readonly isStacked?: boolean;
 };
 
 /** A label, what is filled in, and under it what it means while a hand is in it, and the sentence when it was refused. */
-export function FieldRow({ id, label, help, refusal, children, part }: FieldRowProps) {
+export function FieldRow({ id, label, help, refusal, children, part, isStacked = false }: FieldRowProps) {
   const say = useSay();
   const words = useTradeWords();
   const [word] = help || !words ? [] : words.listWords(say(label));
@@ -22,7 +24,7 @@ export function FieldRow({ id, label, help, refusal, children, part }: FieldRowP
   const under = help ? say(help) : meaning;
   return (
     <div className="group/field relative min-w-0" data-part={part && toPartKey(part)}>
-      <div className="flex min-h-8 items-center gap-2 phone:min-h-11">
+      <div className={isStacked ? "flex flex-col pt-1" : "flex min-h-8 items-center gap-2 phone:min-h-11"}>
         <label htmlFor={id} className="min-w-0 flex-1 text-[13px] text-faint phone:text-[15px]">
           {say(label)}
         </label>

@@ -1,6 +1,6 @@
 "use client";
 import dynamic from "next/dynamic";
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { type Pane, STATIONS } from "@/store/state";
 import { RegionContext, useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
@@ -85,8 +85,13 @@ export function Regions() {
 /** Stations across the top, where there is no room for the stair. */
 function PhoneStations() {
   const station = useWorkbench((state) => state.station);
+  const row = useRef<HTMLDivElement>(null);
+  // the one that is shown stands in the row, however far along it is
+  useEffect(() => {
+    if (station) row.current?.querySelector("[aria-current]")?.scrollIntoView({ inline: "center", block: "nearest" });
+  }, [station]);
   return (
-    <div className="sticky top-0 z-10 flex overflow-x-auto border-b border-rule bg-paper">
+    <div ref={row} className="sticky top-0 z-10 flex overflow-x-auto border-b border-rule bg-paper">
       {STATIONS.map((at) => (
         <button
           key={at}

@@ -226,7 +226,8 @@ function EdgeFigure({ edge, label }: { readonly edge: Led; readonly label: strin
       fontSize={14}
       className="figures pointer-events-none"
       stroke="var(--sheet)"
-      strokeWidth={5}
+      strokeWidth={8}
+      strokeLinejoin="round"
       paintOrder="stroke"
       style={{ fill: edge.severity ? TONES[edge.severity] : "var(--ink)" }}
     >

@@ -23,6 +23,7 @@ import { Figure } from "../../kit/Figure";
 import { StagePick } from "../../kit/StagePick";
 import { useSay } from "../../kit/useSay";
 import { StageHeader } from "../StageHeader";
+import { useSide } from "../useSide";
 
 const PAD = { left: 70, right: 110, top: 42, bottom: 104 };
 /** What is written at the open end takes so much; nearer to the edge of the sheet it stands left of it, px. */
@@ -32,6 +33,7 @@ const STRIP_PX = 74;
 
 /** The breather unrolled like a drain: heights, dips, tees, its end, where the water may come to, and the pressure along it. */
 export function AirStage() {
+  const side = useSide();
   const design = useWorkbench((state) => state.history?.design ?? null);
   const ventId = useWorkbench((state) => state.ventId);
   if (!design) return null;
@@ -41,7 +43,7 @@ export function AirStage() {
     return (
       <section aria-label={WORDS.theBreather} className="flex flex-1 items-center justify-center bg-sheet p-8">
         <p>
-          <Trade>{WORDS.noBreatherYetFitOne}</Trade>
+          <Trade>{WORDS.noBreatherYetFitOne(side)}</Trade>
         </p>
       </section>
     );

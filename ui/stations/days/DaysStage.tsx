@@ -7,6 +7,7 @@ import * as WORDS from "@/words/panels/days/daysStage";
 import { describeStore } from "@/words/stores";
 import { formatDays } from "@/words/units";
 import { Trade } from "../../glossary/Trade";
+import { useSide } from "../useSide";
 import { LevelChart } from "./LevelChart";
 import { StretchStrip } from "./StretchStrip";
 import { WantedDays } from "./WantedDays";
@@ -19,6 +20,7 @@ const FOOT_PX = 136;
 
 /** The levels of all tanks over the days, the day the stay ends, and the line that is pulled to the day it should. */
 export function DaysStage() {
+  const side = useSide();
   const design = useWorkbench((state) => state.history!.design);
   const balance = useWorkbench((state) => state.evaluation?.balance ?? null);
   const wanted = useWorkbench((state) => state.wantedDays);
@@ -82,7 +84,7 @@ export function DaysStage() {
           </>
         ) : (
           <p className="px-3 py-4">
-            <Trade>{WORDS.nothingFillsOrEmptiesYet}</Trade>
+            <Trade>{WORDS.nothingFillsOrEmptiesYet(side)}</Trade>
           </p>
         )}
       </div>

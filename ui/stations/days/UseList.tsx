@@ -78,7 +78,7 @@ export function UseList() {
                   type="button"
                   aria-expanded={isOpen}
                   onClick={() => setOpenId(isOpen ? null : use.id)}
-                  className="flex min-h-9 w-full items-baseline justify-between gap-2 py-1 text-left text-[13.5px] hover:bg-pick phone:min-h-11"
+                  className="flex min-h-9 w-full items-baseline justify-between gap-2 py-1 phone:items-center text-left text-[13.5px] hover:bg-pick phone:min-h-11"
                 >
                   <span className={isOpen ? "font-semibold" : ""}>{use.name}</span>
                   <span className="figures text-[14px] text-faint">{describeUse(use, units)}</span>

@@ -226,7 +226,7 @@ function PieceList({ gear, pickedId }: { readonly gear: readonly Gear[]; readonl
               type="button"
               aria-pressed={id === pickedId}
               onClick={() => look({ selection: { kind: "gear", id } })}
-              className={`flex min-h-7 w-full items-baseline justify-between gap-2 px-1 text-left text-[13.5px] phone:min-h-11 ${id === pickedId ? "bg-pick" : "hover:bg-pick/60"}`}
+              className={`flex min-h-7 w-full items-baseline justify-between gap-2 px-1 text-left text-[13.5px] phone:min-h-11 phone:items-center ${id === pickedId ? "bg-pick" : "hover:bg-pick/60"}`}
             >
               <span>{name}</span>
               <span className="text-[12px] text-faint">{GEAR_NAMES[spec.kind].name}</span>

@@ -23,17 +23,19 @@ import { Button } from "../../kit/Button";
 import { StagePick } from "../../kit/StagePick";
 import { WaterwayDrawing } from "../../waterway/WaterwayDrawing";
 import { StageHeader } from "../StageHeader";
+import { useSide } from "../useSide";
 import { CabinetView } from "./CabinetView";
 
 /** The pumped side as a diagram that can be worked: press a valve and it turns, and water moves. Beside it the cabinet. */
 export function LoopStage() {
+  const side = useSide();
   const design = useWorkbench((state) => state.history?.design ?? null);
   if (!design) return null;
   if (design.gear.length === 0) {
     return (
       <section aria-label={WORDS.thePumpedWater} className="flex flex-1 items-center justify-center bg-sheet p-8">
         <p className="max-w-md">
-          <Trade>{WORDS.nothingIsPumpedOnThis}</Trade>
+          <Trade>{WORDS.nothingIsPumpedOnThis(side)}</Trade>
         </p>
       </section>
     );

@@ -24,6 +24,7 @@ import { useZoom } from "../../drawing/useZoom";
 import { type Bounds, fitView, toPoints, type View } from "../../drawing/view";
 import { Figure } from "../../kit/Figure";
 import { StageHeader } from "../StageHeader";
+import { useSide } from "../useSide";
 
 const PAD = { left: 26, right: 26, top: 40, bottom: 30 };
 /** A wheel is drawn as large as the room over the ground lets it be, mm. */
@@ -87,9 +88,10 @@ export function RigStage() {
 
 /** The ridge and the ramps in one line, each opening to its working. */
 function Ramps({ design }: { readonly design: Design }) {
+  const side = useSide();
   const ramps = useWorkbench((state) => state.evaluation?.ramps) ?? [];
   if (design.rig.kind === "boat") return <>{WORDS.pullTheWaterlineTheFront}</>;
-  if (design.rig.axles.length === 0) return <>{WORDS.putInTheAxlesAt}</>;
+  if (design.rig.axles.length === 0) return <>{WORDS.putInTheAxlesAt(side)}</>;
   if (ramps.length === 0) return <>{WORDS.nothingHangsUnderTheFloor}</>;
   return (
     <span className="flex flex-wrap gap-x-3">

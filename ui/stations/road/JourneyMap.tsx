@@ -136,12 +136,12 @@ export function JourneyMap({
           );
         })}
         <path
-          d={`M${size.width - 20} 34V10l-5 8M${size.width - 20} 10l5 8`}
+          d={`M${size.width - 14} ${size.height - 6}v-18l-5 7M${size.width - 14} ${size.height - 24}l5 7`}
           fill="none"
           stroke="var(--ink)"
           strokeWidth={1.6}
         />
-        <text x={size.width - 20} y={47} fontSize={11.5} textAnchor="middle" style={{ fill: "var(--faint)" }}>
+        <text x={size.width - 26} y={size.height - 8} fontSize={11.5} textAnchor="end" style={{ fill: "var(--faint)" }}>
           {WORDS.north}
         </text>
         <path

@@ -44,11 +44,6 @@ export function JourneyMeasures() {
         names={CERTAINTY_NAMES}
         onPick={(value) => set({ kind: "habits" }, ["habits", "certainty"], Number(value))}
       />
-      {stops.length === 0 && (
-        <Button className="my-1" onClick={() => void placeInventedStops(today())}>
-          {WORDS.tryItWithInventedStops}
-        </Button>
-      )}
       <ul aria-label={WORDS.stops2}>
         {sorted.map((stop) => (
           <li key={stop.id}>
@@ -56,7 +51,7 @@ export function JourneyMeasures() {
               type="button"
               aria-expanded={stop.id === openId}
               onClick={() => setOpenId(stop.id === openId ? null : stop.id)}
-              className={`flex min-h-8 w-full items-baseline justify-between gap-2 border-t border-rule px-1 text-left text-[13.5px] phone:min-h-11 ${stop.id === openId ? "bg-pick" : "hover:bg-pick/60"}`}
+              className={`flex min-h-8 w-full items-center justify-between gap-2 border-t border-rule px-1 text-left text-[13.5px] phone:min-h-11 ${stop.id === openId ? "bg-pick" : "hover:bg-pick/60"}`}
             >
               <span className={stop.isClosed ? "line-through" : ""}>{stop.name}</span>
               <span className="figures text-[14px] text-faint">{stop.arrive}</span>
@@ -68,24 +63,6 @@ export function JourneyMeasures() {
       <FilesRow stops={sorted} />
     </Group>
   );
-}
-
-type InventedStop = Pick<Stop, "name" | "latDeg" | "lonDeg" | "nights" | "has" | "cost"> & { readonly day: number };
-
-// The stops that ship with the product, from a day on.
-async function placeInventedStops(from: string): Promise<void> {
-  try {
-    const answer = await fetch("/samples/journey");
-    const { stops } = (await answer.json()) as { readonly stops: readonly InventedStop[] };
-    keepStops(
-      stops.map(({ day, ...stop }, i): Stop => {
-        const arrive = addDays(from, day);
-        return { ...stop, id: `stop-${i + 1}`, arrive, isClosed: false, stands: null, note: "" };
-      }),
-    );
-  } catch {
-    tell(WORDS.theInventedStopsCouldNot, { tone: "warning" });
-  }
 }
 
 function StopFields({ stop }: { readonly stop: Stop }) {

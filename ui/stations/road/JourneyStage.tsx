@@ -20,14 +20,18 @@ import {
 import * as WORDS from "@/words/panels/road/journeyStage";
 import { Trade } from "../../glossary/Trade";
 import { Button } from "../../kit/Button";
+import { today } from "../now";
 import { StageHeader } from "../StageHeader";
 import { useRecords } from "../useRecords";
+import { useSide } from "../useSide";
+import { placeInventedStops } from "./inventedStops";
 import { JourneyMap } from "./JourneyMap";
 import { changeStop, shiftFrom } from "./stopEdits";
 import { useJourneyPlan } from "./useJourneyPlan";
 
 /** The stops of a journey on a plain map and along its days, and where to dump and fill so that it holds. */
 export function JourneyStage({ choice }: { readonly choice: ReactNode }) {
+  const side = useSide();
   const design = useWorkbench((state) => state.history!.design);
   const units = useWorkbench((state) => state.units);
   const { stops } = useRecords((state) => state.journey);
@@ -44,7 +48,7 @@ export function JourneyStage({ choice }: { readonly choice: ReactNode }) {
               {describePlan(planned.plan, design, planned.from, planned.certainty, units)}
             </span>
           ) : (
-            WORDS.addStopsAtTheRight
+            WORDS.addStopsAtTheRight(side)
           )
         }
       />
@@ -57,9 +61,12 @@ export function JourneyStage({ choice }: { readonly choice: ReactNode }) {
         aria-label={WORDS.stopsAndPlan}
       >
         {stops.length === 0 && (
-          <p className="mx-auto max-w-[46ch] pt-12 text-[14.5px] leading-relaxed">
-            <Trade>{WORDS.noStopsYetWithThe}</Trade>
-          </p>
+          <div className="mx-auto max-w-[46ch] pt-12 text-[14.5px] leading-relaxed">
+            <p className="pb-3">
+              <Trade>{WORDS.noStopsYetWithThe}</Trade>
+            </p>
+            <Button onClick={() => void placeInventedStops(today())}>{WORDS.tryItWithInventedStops}</Button>
+          </div>
         )}
         {stops.length > 0 && <JourneyMap stops={stops} served={served} />}
         {planned && (

@@ -31,6 +31,7 @@ import { Figure } from "../../kit/Figure";
 import { StagePick } from "../../kit/StagePick";
 import { useSay } from "../../kit/useSay";
 import { StageHeader } from "../StageHeader";
+import { useSide } from "../useSide";
 
 const PAD = { left: 130, right: 150, top: 48, bottom: 34 };
 const GAUGE_PX = { width: 26, right: 58 };
@@ -39,6 +40,7 @@ const SIDE_NAMES: Readonly<Record<TankSide, string>> = { x: WORDS.alongTheRig, y
 
 /** The chosen tank, large, as it stands: its water, every port at its height, what stays behind, and what its gauge tells. */
 export function TankStage() {
+  const side = useSide();
   const design = useWorkbench((state) => state.history?.design ?? null);
   const tank = useWorkbench(findShownTank);
   if (!design) return null;
@@ -46,7 +48,7 @@ export function TankStage() {
     return (
       <section aria-label={WORDS.theTank} className="flex flex-1 items-center justify-center bg-sheet p-8">
         <p>
-          <Trade>{WORDS.noTankYetHangOne}</Trade>
+          <Trade>{WORDS.noTankYetHangOne(side)}</Trade>
         </p>
       </section>
     );

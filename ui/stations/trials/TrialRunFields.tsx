@@ -68,6 +68,7 @@ export function TrialRunFields({ trials }: { readonly trials: readonly BuildStep
     <Group title={WORDS.runATrial}>
       <Pick
         label={WORDS.trial}
+        isWide
         value={step.id}
         names={Object.fromEntries(trials.map((one) => [one.id, describeStep(one, design)]))}
         onPick={setPicked}

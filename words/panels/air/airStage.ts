@@ -1,8 +1,8 @@
 import type { Shown } from "../../shown";
 
 export const theBreather = "The breather";
-export const noBreatherYetFitOne =
-  "No breather yet. Fit one at the right: a tank without air gurgles, and sucks its traps dry.";
+export const noBreatherYetFitOne = (side: Shown) =>
+  `No breather yet. Fit one ${side}: a tank without air gurgles, and sucks its traps dry.`;
 export const breatherShown = "Breather shown";
 export const dumpingSucks = "Dumping sucks";
 export const suctionWhileDumping = "Suction while dumping";

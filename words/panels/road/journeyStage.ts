@@ -1,5 +1,7 @@
+import type { Shown } from "../../shown";
+
 export const journey = "Journey";
-export const addStopsAtTheRight = "Add stops at the right, or read them from a file.";
+export const addStopsAtTheRight = (side: Shown) => `Add stops ${side}, or read them from a file.`;
 export const stopsAndPlan = "Stops and plan";
 export const noStopsYetWithThe =
   "No stops yet. With the days of each stop and what is there, it is worked out where to dump and fill so that no tank runs over and the fresh water lasts.";
@@ -11,3 +13,4 @@ export const waterOfTheLoop = "Water of the loop";
 export const daysOfTheJourney = "Days of the journey";
 export const n2DaysMore = "2 days more";
 export const openAgain = "Open again";
+export const tryItWithInventedStops = "Try it with invented stops";

@@ -3,8 +3,8 @@ import type { Shown } from "../../shown";
 export const alongTheRig = "Along the rig";
 export const acrossTheRig = "Across the rig";
 export const theTank = "The tank";
-export const noTankYetHangOne =
-  "No tank yet. Hang one at the right; the largest that fits the free space can be looked for there too.";
+export const noTankYetHangOne = (side: Shown) =>
+  `No tank yet. Hang one ${side}; the largest that fits the free space can be looked for there too.`;
 export const tankShown = "Tank shown";
 export const standingLevel = "Standing level";
 export const standing = (attitude: Shown) => `Standing ${attitude}`;

@@ -1,0 +1,1 @@
+export const theInventedStopsCouldNot = "The invented stops could not be loaded.";
