@@ -94,6 +94,51 @@ test("in Germany it goes down a metre at most, and its remedy gives it air", () 
   expect(remedies.map(({ edit }) => edit.code)).toContain("addBranchVent");
 });
 
+test("bends and drop are counted to the next air: a vent on the drain that is joined ends both, half way down a leg", () => {
+  const main = along([x - 200, y, z - 10], [x - 600, y, z - 410], [x - 600, y - 100, z - 420]);
+  const sink = main.fixtures[0]!;
+  const second = { ...sink, id: "second", name: "Second", outletMm: { x: x - 200, y: y + 300, z: z + 5 } };
+  const branch: Drain = {
+    ...sinkDrain!,
+    id: "second",
+    name: "Second",
+    fromFixture: "second",
+    to: { kind: "junction", lineId: sinkDrain!.id, node: "n1", fitting: "wye" },
+    items: [],
+    bendsMm: [],
+  };
+  const joined = (fromWeirMm: number | null): Design => ({
+    ...main,
+    fixtures: [...main.fixtures, second],
+    lines: [
+      ...main.lines.map((line) =>
+        isDrain(line) && fromWeirMm !== null ? withBranchVent(line, { kind: "openPipe", fromWeirMm }) : line,
+      ),
+      branch,
+    ],
+  });
+  const read = (design: Design) => {
+    const path = buildDrainPath(design, design.lines.find(({ id }) => id === "second") as Drain);
+    return [countBends(path), measureDropMm(path)];
+  };
+  const [bends, dropMm] = read(joined(null));
+  expect(bends).toBe(3);
+  const first = Math.hypot(200, 10);
+  const slant = Math.hypot(400, 400);
+  // half way down the slant: the turn into it is left, and the drop to its middle
+  const [few, part] = read(joined(first + slant / 2));
+  expect(few).toBe(1);
+  expect(part!).toBeCloseTo(15 + 200, 6);
+  expect(dropMm!).toBeGreaterThan(part!);
+  // what is said goes by the branch's own vent alone
+  expect(
+    tell(under({ pack: "germany", limits: { branchBends: 2 } }, joined(null)), "branchBends").map(({ at }) => at),
+  ).toContainEqual({
+    kind: "line",
+    id: "second",
+  });
+});
+
 // IPC tables 709.1 and 710.1(2), from memory, 95 %: 1½ in takes 3 units, 2 in takes 6; a sink 2, a basin 1, a shower 2.
 test("US fixture units: what a pipe gathers is held against its nominal size, where it first is too much", () => {
   const rules = { pack: "usModelCode" as const, limits: {} };

@@ -82,6 +82,24 @@ test("an open filler lets it out, one a tap presses into does not; nowhere, or n
   expect(compute({ ...endAt(0), lines: [] })).toBeNull();
 });
 
+test("a breather of another tank lets nothing out of this one, but of one that shares its level", () => {
+  const other: Tank = { ...box, id: "other", name: "Other", link: null };
+  const two = endAt(2000);
+  const low: Design = {
+    ...two,
+    tanks: [box, other],
+    lines: two.lines.flatMap((line) =>
+      line.kind === "vent"
+        ? [line, { ...line, id: "low", fromTank: "other", pointsMm: line.pointsMm.map((p) => ({ ...p, z: 300 })) }]
+        : [],
+    ),
+  };
+  expect(compute(low)!.overMm).toBe(2200);
+  expect(compute(low, other)!.overMm).toBe(500);
+  const joined: Design = { ...low, tanks: [{ ...box, link: { kind: "communicating", toTank: "other" } }, other] };
+  expect(compute(joined)).toMatchObject({ overMm: 500, outAt: "vent" });
+});
+
 test("any network: another way out never makes it stand higher", () => {
   fc.assert(
     fc.property(networks, (design) => {
