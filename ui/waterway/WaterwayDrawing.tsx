@@ -1,7 +1,6 @@
 "use client";
 import { memo, useCallback, useEffect, useId, useMemo, useRef } from "react";
 import type { GearKind } from "@/core/design/gear";
-import type { Severity } from "@/core/evaluate/findings";
 import type { Proof } from "@/core/trials/proof";
 import type { WaterEdge, WaterNode, Waterway } from "@/core/waterway/buildWaterway";
 import { type Led, layOutWaterway, type Placed } from "@/files/layOutWaterway";
@@ -12,6 +11,7 @@ import { describeWaterEdge, describeWaterFigure, nameWaterNode } from "@/words/w
 import { Hatches } from "../drawing/Hatches";
 import { Stroke } from "../drawing/Stroke";
 import { listPoints } from "../drawing/view";
+import { EdgeFigure, TONES } from "./EdgeFigure";
 import { GearGlyph } from "./GearGlyph";
 import { ProofMark } from "./ProofMark";
 
@@ -24,12 +24,6 @@ const STROKES: Readonly<
   black: { stroke: "var(--ink)", width: 3.4 },
   loop: { stroke: "var(--enamel)", width: 2.6, dash: "12 3 2 3" },
   air: { stroke: "var(--faint)", width: 1.4, dash: "1 5" },
-};
-
-const TONES: Readonly<Record<Severity, string>> = {
-  must: "var(--signal)",
-  should: "var(--warn)",
-  note: "var(--faint)",
 };
 
 type WaterwayDrawingProps = {
@@ -214,27 +208,6 @@ const EdgeLine = memo(function EdgeLine({ edge, text, isLit, isFoul, carries, on
     </g>
   );
 });
-
-// Over all lines, with a rim of plain sheet so that none runs through it.
-function EdgeFigure({ edge, label }: { readonly edge: Led; readonly label: string | null }) {
-  if (!label || !edge.labelAt) return null;
-  return (
-    <text
-      x={edge.labelAt[0]}
-      y={edge.labelAt[1] + 5}
-      textAnchor="middle"
-      fontSize={14}
-      className="figures pointer-events-none"
-      stroke="var(--sheet)"
-      strokeWidth={8}
-      strokeLinejoin="round"
-      paintOrder="stroke"
-      style={{ fill: edge.severity ? TONES[edge.severity] : "var(--ink)" }}
-    >
-      {label}
-    </text>
-  );
-}
 
 // A U with its water, where the line leaves the fixture.
 function TrapMark({ at: [x, y] }: { readonly at: readonly [number, number] }) {
