@@ -10,6 +10,8 @@ import { useFrame } from "../../drawing/useFrame";
 
 const PAD = { x: 58, y: 44 };
 const HEIGHT = 240;
+/** Under the stops and their names: scale and north. */
+const FOOT = 14;
 /** Before the frame is measured, and on the widest screen, px. */
 const USUAL_WIDTH = 360;
 const MOST_WIDTH = 880;
@@ -55,6 +57,7 @@ export function JourneyMap({
   const toX = (stop: Placed) => size.width / 2 + (stop.lonDeg * squeeze - (left + right) / 2) * scale;
   const toY = (stop: Placed) => size.height / 2 - (stop.latDeg - (low + high) / 2) * scale;
   const perUnit = units === "metric" ? 1 : KM_PER_MILE;
+  const sheetPx = size.height + FOOT;
   const distance = (km: number) => `${formatNumber(km / perUnit, km < 20 ? 1 : 0)} ${units === "metric" ? "km" : "mi"}`;
   const legs = placed.slice(1).map((to, i) => ({ from: placed[i]!, to, km: measureGreatCircleKm(placed[i]!, to) }));
   // one degree of latitude is 111.195 km
@@ -83,9 +86,9 @@ export function JourneyMap({
   return (
     <div ref={frame.ref}>
       <svg
-        viewBox={`0 0 ${size.width} ${size.height}`}
+        viewBox={`0 0 ${size.width} ${sheetPx}`}
         width={size.width}
-        height={size.height}
+        height={sheetPx}
         className="my-2"
         role="img"
         aria-label={WORDS.mapOfStopsAsThe(placed.length, distance(legs.reduce((sum, { km }) => sum + km, 0)))}
@@ -136,21 +139,21 @@ export function JourneyMap({
           );
         })}
         <path
-          d={`M${size.width - 14} ${size.height - 6}v-18l-5 7M${size.width - 14} ${size.height - 24}l5 7`}
+          d={`M${size.width - 14} ${sheetPx - 6}v-18l-5 7M${size.width - 14} ${sheetPx - 24}l5 7`}
           fill="none"
           stroke="var(--ink)"
           strokeWidth={1.6}
         />
-        <text x={size.width - 26} y={size.height - 8} fontSize={11.5} textAnchor="end" style={{ fill: "var(--faint)" }}>
+        <text x={size.width - 26} y={sheetPx - 8} fontSize={11.5} textAnchor="end" style={{ fill: "var(--faint)" }}>
           {WORDS.north}
         </text>
         <path
-          d={`M12 ${size.height - 14}v6h${(bar * perUnit * pxPerKm).toFixed(1)}v-6`}
+          d={`M12 ${sheetPx - 14}v6h${(bar * perUnit * pxPerKm).toFixed(1)}v-6`}
           fill="none"
           stroke="var(--ink)"
           strokeWidth={1.6}
         />
-        <text x={16} y={size.height - 16} fontSize={11.5} style={{ fill: "var(--faint)" }}>
+        <text x={16} y={sheetPx - 16} fontSize={11.5} style={{ fill: "var(--faint)" }}>
           {bar} {units === "metric" ? WORDS.km : WORDS.mi}
         </text>
       </svg>
