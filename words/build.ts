@@ -26,13 +26,12 @@ const STEP_WORDS: Readonly<Record<StepKind, StepWords>> = {
   },
   drillHole: {
     verb: (part) => `Drill the hole for ${part}`,
-    tools: "pilot bit, hole saw, deburrer, primer, sealant, glasses",
-    caution:
-      "Look what lies behind before you drill: fuel, gas, brake and electric lines. Pilot first; then deburr, prime the bare edge, and seal on both faces.",
+    tools: "pilot bit, hole saw, deburrer, primer, glasses",
+    caution: "Look what lies behind: fuel, gas, brake and electric lines. Pilot first. Deburr, prime, seal both faces.",
     afloat: {
-      tools: "pilot bit, hole saw, deburrer, resin, sealant, glasses",
+      tools: "pilot bit, hole saw, deburrer, resin, glasses",
       caution:
-        "Look what lies behind before you drill: fuel, gas and electric lines, and her skin. Pilot first; then deburr, close the bare edge and any core with resin, and seal on both faces.",
+        "Look what lies behind: fuel, gas and electric lines, and her skin. Pilot first. Deburr, close edge and core with resin, seal both faces.",
     },
   },
   fitFixing: {

@@ -144,12 +144,7 @@ function listDrainFigures({ id }: Drain, { design, evaluation, units }: Told): S
     ["length", formatRun(own.reduce((sum, { lengthMm }) => sum + lengthMm, 0) / 1000, units)],
     ...listRunFigures(slopes, clips, units),
     ...(grownMm >= TOLD_GROWTH_MM
-      ? [
-          [
-            "grows from frost to hot water (one clip tight, the others loose)",
-            formatLength(Math.round(grownMm), units),
-          ] as const,
-        ]
+      ? [["grows, frost to hot; one clip tight, the others loose", formatLength(Math.round(grownMm), units)] as const]
       : []),
   ];
 }
