@@ -101,6 +101,14 @@ async function layOut(page: Page, base: Design, target: Design): Promise<void> {
     await page.getByRole("button", { name: "Do it" }).click();
     await expect(unused).toHaveCount(0);
   }
+  // so it is with a fixture nothing is counted for
+  const uncounted = findings.getByRole("button", { name: /Nothing is counted for/ });
+  if (await uncounted.isVisible()) {
+    await uncounted.click();
+    await page.getByRole("button", { name: /^Count what is usual there/ }).click();
+    await page.getByRole("button", { name: "Do it", exact: true }).click();
+    await expect(uncounted).toHaveCount(0);
+  }
   const lived = target.habits.stretches.map(({ wayId }) => wayId);
   for (const way of target.habits.ways.filter(({ id }) => !lived.includes(id))) {
     const before = base.habits.ways.find(({ id }) => id === way.id)!;
