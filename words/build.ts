@@ -2,6 +2,7 @@ import type { CutEnd } from "@/core/build/cuts";
 import type { BuildStep, Moved, StepKind } from "@/core/build/steps";
 import type { Design } from "@/core/design/design";
 import type { BuildRecord } from "@/core/record/record";
+import { findTankJoin, type TankJoin } from "@/core/tanks/tankJoins";
 import { standsUnderPressure } from "@/core/trials/pressed";
 import { describePart } from "./describePart";
 import { describeWall } from "./holes";
@@ -44,6 +45,11 @@ const STEP_WORDS: Readonly<Record<StepKind, StepWords>> = {
     tools: "jack with a board, spanners, torque wrench",
     caution: UNDER,
     afloat: { verb: (part) => `Set ${part} in its place`, tools: "a helper, spanners, torque wrench", caution: BILGE },
+  },
+  joinTanks: {
+    verb: (part) => `Join ${part} to the next`,
+    tools: "hole saw, deburrer, sealant, clamps",
+    caution: "What joins them is not drawn and nothing is worked out for it: keep every joint where a hand reaches it.",
   },
   layVent: { verb: (part) => `Lay ${part}, rising all the way`, tools: "knife, clamps", caution: null },
   layDumpLine: {
@@ -122,7 +128,16 @@ const RUN_THROUGH: StepWords = {
   caution: "Buckets in place first, gloves on.",
 };
 
-function findWords({ kind, at }: Pick<BuildStep, "kind" | "at">, { rig, gear, lines }: Design): StepWords {
+/** A tank that goes on in another, by name. */
+const joinWords = ({ kind, to }: TankJoin): Pick<StepWords, "verb"> => ({
+  verb: (part) =>
+    kind === "communicating"
+      ? `Join ${part} to ${to.name} at the bottom`
+      : `Put pump and hose from ${part} to ${to.name}`,
+});
+
+function findWords({ kind, at }: Pick<BuildStep, "kind" | "at">, design: Design): StepWords {
+  const { rig, gear, lines, tanks } = design;
   const isBedded =
     kind === "mountGear" &&
     gear.some(({ id, spec }) => spec.kind === "skinFitting" && at.kind === "gear" && at.id === id);
@@ -130,10 +145,13 @@ function findWords({ kind, at }: Pick<BuildStep, "kind" | "at">, { rig, gear, li
   if (kind === "trialHoses" && !standsUnderPressure({ gear })) return RUN_THROUGH;
   const isInto =
     kind === "layDumpLine" && lines.some(({ id, to }) => at.kind === "line" && at.id === id && to.kind === "wye");
+  const tank = kind === "joinTanks" ? tanks.find(({ id }) => at.kind === "tank" && at.id === id) : null;
+  const join = tank ? findTankJoin(design, tank) : null;
   return {
     ...STEP_WORDS[kind],
     ...(rig.kind === "boat" ? STEP_WORDS[kind].afloat : {}),
     ...(isInto ? LAID_INTO : {}),
+    ...(join ? joinWords(join) : {}),
   };
 }
 

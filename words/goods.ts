@@ -93,6 +93,10 @@ export function nameWare(ware: Ware, units: Units): string {
       return `dump valve, ${ware.drive === "manual" ? "by hand" : "electric"}, ${mm(ware.boreMm)}`;
     case "sender":
       return `level sender: ${SENDER_NAMES[ware.sender].name.toLowerCase()}`;
+    case "tankJoin":
+      return ware.by === "communicating"
+        ? `pipe at the bottom to ${ware.to}, with a fitting at each end; its bore is yours to choose`
+        : `pump and hose over to ${ware.to}; not drawn`;
     case "backingBlock":
       return "backing block for a skin fitting";
     case "seacock":
@@ -259,7 +263,8 @@ const isLaid = (good: Good): boolean => !isTrap(good) && !isAtHole(good);
 
 /** Which of its part's goods a step takes; trials and closing up take none. */
 const TAKES: Readonly<Partial<Record<StepKind, (good: Good) => boolean>>> = {
-  fitTankPorts: ({ counter }) => counter === "tank" || counter === "sealing",
+  fitTankPorts: ({ counter, ware }) => (counter === "tank" && ware.kind !== "tankJoin") || counter === "sealing",
+  joinTanks: ({ ware }) => ware.kind === "tankJoin",
   fitFixing: ({ counter }) => counter === "fixings",
   hangTank: ({ ware }) => ware.kind === "lagging",
   drillHole: isAtHole,

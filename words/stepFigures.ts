@@ -10,6 +10,7 @@ import { listLineLegs } from "@/core/fit/lineLegs";
 import type { Vec3 } from "@/core/geometry/vec";
 import { lookUpValue } from "@/core/rules/lookUpLimit";
 import { buildDumpRun } from "@/core/tanks/dumpRun";
+import { listLevelGroup } from "@/core/tanks/linkedTanks";
 import { computeEmptyKg, computeFullKg } from "@/core/tanks/shell";
 import { type HoleEntry, listHoles } from "@/core/through/holes";
 import { speakFor } from "./afloat";
@@ -93,9 +94,16 @@ function listFigures({ kind, id, at }: BuildStep, told: Told): readonly StepFigu
           ]
         : [];
     case "trialTank": {
-      const full = evaluation.tanks.find(({ tankId }) => tankId === partId);
-      return full ? [["it takes", formatQuantity(full.capacityL, "volume", units)]] : [];
+      if (!tank) return [];
+      const group = listLevelGroup(design, tank);
+      const litres = group.reduce((sum, { id }) => {
+        return sum + (evaluation.tanks.find(({ tankId }) => tankId === id)?.capacityL ?? 0);
+      }, 0);
+      const others = group.filter((one) => one !== tank).map(({ name }) => name);
+      const takes = others.length > 0 ? `it takes, with ${others.join(" and ")}` : "it takes";
+      return [[takes, formatQuantity(litres, "volume", units)]];
     }
+    case "joinTanks":
     case "trialDump":
     case "trialDrain":
     case "trialBack":

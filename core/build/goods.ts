@@ -9,6 +9,7 @@ import type {
   Hose,
   HoseWall,
   Line,
+  LinkKind,
   Pipe,
   PortKind,
   Sender,
@@ -26,6 +27,7 @@ import { listBreatherParts, listDrainParts, listDumpLineParts, type Part } from 
 import { findPipeSize } from "../parts/pipes";
 import { inToMm } from "../quantity/convert";
 import { buildDumpRun } from "../tanks/dumpRun";
+import { findTankJoin } from "../tanks/tankJoins";
 import { listHoles } from "../through/holes";
 import { chooseOwnSaw } from "../through/saws";
 import { countClips, findClipSpacingMm } from "./clipSpacing";
@@ -61,6 +63,8 @@ export type Ware =
     }
   | { readonly kind: "dumpValve"; readonly drive: "manual" | "electric"; readonly boreMm: number }
   | { readonly kind: "sender"; readonly sender: Sender["kind"] }
+  /** What a tank goes on in another by, where nobody has drawn it. */
+  | { readonly kind: "tankJoin"; readonly by: LinkKind; readonly to: string }
   | { readonly kind: "bolt" | "lockNut" | "boltWasher" | "rivetNut" | "screw"; readonly size: Fixing["size"] }
   /** Inside a hull, under a skin fitting; the cock on it; and mL of what it is bedded on. */
   | { readonly kind: "backingBlock" }
@@ -124,7 +128,7 @@ export function listGoods(
   const goods = [
     ...listDrainGoods(design, evaluation),
     ...design.lines.flatMap((line) => (line.kind === "drain" ? [] : listLineGoods(design, line))),
-    ...design.tanks.flatMap(listTankGoods),
+    ...design.tanks.flatMap((tank) => [...listTankGoods(tank), ...listJoinGoods(design, tank)]),
     ...listAdaptors(design),
     ...design.gear.map(
       ({ id, name, spec }): Good => ({
@@ -308,6 +312,14 @@ function listTankGoods(tank: Tank): Good[] {
       ? [good({ kind: "lagging", thickMm: tank.insulationMm }, 2 * (x * y + y * z + x * z) * SPARE, "tank")]
       : [];
   return [...ports, ...sender, ...lagging, ...(tank.fixing ? listFixingGoods(tank.fixing, Math.max(x, y), good) : [])];
+}
+
+function listJoinGoods(design: Design, tank: Tank): Good[] {
+  const join = findTankJoin(design, tank);
+  const assembly = { kind: "tank", id: tank.id } as const;
+  return join
+    ? [{ ware: { kind: "tankJoin", by: join.kind, to: join.to.name }, amount: 1, assembly, counter: "tank" }]
+    : [];
 }
 
 function listFixingGoods(

@@ -1,7 +1,9 @@
 import type { Design } from "../design/design";
 import { FARTHEST_MM } from "../design/fields";
+import type { Gear } from "../design/gear";
 import { findTrap } from "../design/lineItems";
-import type { Line } from "../design/plumbing";
+import type { Line, Tank } from "../design/plumbing";
+import { isUnbuilt } from "../design/unbuilt";
 import type { Evaluation } from "../evaluate/evaluation";
 import { listCourse } from "../fit/lineLegs";
 import { measureExtent } from "../geometry/solid";
@@ -9,7 +11,7 @@ import { measureLength, subtract, type Vec3, vec } from "../geometry/vec";
 import { takeShortWord, writeSorted } from "../quantity/shortWord";
 import type { BuildRecord, DrawnStep } from "../record/record";
 import { listHoles } from "../through/holes";
-import { takeFingerprint } from "../trials/fingerprint";
+import { listOldFingerprints, takeFingerprint } from "../trials/fingerprint";
 import { findStepSpot } from "./stepSpot";
 import type { BuildStep } from "./steps";
 
@@ -22,14 +24,21 @@ export function takeDrawn(step: BuildStep, design: Design, evaluation: Judged): 
 }
 
 /** The same of a trial. */
-export const takeDrawnTrial = (design: Design, trialId: string): DrawnStep =>
-  write({ placesMm: [], sizesMm: [], kinds: takeFingerprint(design, trialId) });
+export const takeDrawnTrial = (design: Design, trialId: string): DrawnStep => write(collectTrial(design, trialId));
 
-const write = ({ placesMm, sizesMm, kinds }: Seen): DrawnStep => ({
-  placesMm: placesMm.map(({ x, y, z }) => vec(toTenth(x), toTenth(y), toTenth(z))),
-  sizesMm: sizesMm.map(toTenth),
-  word: takeShortWord(writeSorted(kinds)),
+/** Whether a trial that was ticked is of the part as it is drawn now. */
+export const isTickedOn = ({ word }: DrawnStep, design: Design, trialId: string): boolean =>
+  listWords(collectTrial(design, trialId)).includes(word);
+
+const write = (seen: Seen): DrawnStep => ({
+  placesMm: seen.placesMm.map(({ x, y, z }) => vec(toTenth(x), toTenth(y), toTenth(z))),
+  sizesMm: seen.sizesMm.map(toTenth),
+  word: listWords(seen)[0]!,
 });
+
+// The word it is ticked with, and those of older records.
+const listWords = ({ kinds, older = [] }: Seen): string[] =>
+  [kinds, ...older].map((one) => takeShortWord(writeSorted(one)));
 
 // to a tenth, and within what a record takes: a hole of a pipe that grazes the floor has no end
 const toTenth = (mm: number): number => Math.round(Math.max(-FARTHEST_MM, Math.min(FARTHEST_MM, mm)) * 10) / 10;
@@ -52,8 +61,9 @@ const SAME_SIZE_MM = 1;
  * nothing of it, or where the record does not say what it was done by. Source: the drawings [C].
  */
 export function findRedrawn(step: BuildStep, was: DrawnStep, design: Design, evaluation: Judged): Redrawn | null {
-  const is = takeDrawn(step, design, evaluation);
-  if (!is) return null;
+  const seen = collect(step, design, evaluation);
+  if (!seen) return null;
+  const is = write(seen);
   const isAlike = is.placesMm.length === was.placesMm.length && is.sizesMm.length === was.sizesMm.length;
   const movedMm = isAlike
     ? Math.max(0, ...is.placesMm.map((place, i) => measureLength(subtract(place, was.placesMm[i]!))))
@@ -64,7 +74,7 @@ export function findRedrawn(step: BuildStep, was: DrawnStep, design: Design, eva
         return Math.abs(isMm - wasMm) > SAME_SIZE_MM ? [{ wasMm, isMm }] : [];
       })
     : [];
-  const isOtherwise = !isAlike || is.word !== was.word;
+  const isOtherwise = !isAlike || !listWords(seen).includes(was.word);
   return movedMm > SAME_PLACE_MM || sizes.length > 0 || isOtherwise ? { movedMm, sizes, isOtherwise } : null;
 }
 
@@ -95,7 +105,16 @@ type Seen = {
   readonly sizesMm: readonly number[];
   /** All else it is built by: what it is of, and how many. */
   readonly kinds: unknown;
+  /** The same as records of before held it, who left some of it out. */
+  readonly older?: readonly unknown[];
 };
+
+const collectTrial = (design: Design, trialId: string): Seen => ({
+  placesMm: [],
+  sizesMm: [],
+  kinds: takeFingerprint(design, trialId),
+  older: listOldFingerprints(design, trialId),
+});
 
 function collect(step: BuildStep, design: Design, evaluation: Judged): Seen | null {
   const { kind, id, at } = step;
@@ -114,23 +133,46 @@ function collect(step: BuildStep, design: Design, evaluation: Judged): Seen | nu
       return {
         placesMm: tank.ports.map(({ atMm }) => atMm),
         sizesMm: [...listSides(tank.solid), ...tank.ports.map(({ boreMm }) => boreMm)],
-        kinds: tank.ports.map((port) => [port.id, port.kind, port.thread]),
+        kinds: [
+          tank.ports.map(({ id, kind, thread, valve }) => [id, kind, thread, valve]),
+          tank.sender && [tank.sender.kind, tank.sender.xMm, tank.sender.yMm],
+        ],
+        older: [tank.ports.map((port) => [port.id, port.kind, port.thread])],
       };
+    case "joinTanks":
+      return tank ? { placesMm: [], sizesMm: [], kinds: tank.link } : null;
     case "fitFixing":
       return tank?.fixing
-        ? { placesMm: [], sizesMm: [], kinds: { ...tank.fixing, heldKN: null, heldShearKN: null, strapKN: null } }
+        ? {
+            placesMm: [],
+            sizesMm: [],
+            kinds: { ...tank.fixing, heldKN: null, heldShearKN: null, strapKN: null, heldFactor: null },
+            older: [{ ...tank.fixing, heldKN: null, heldShearKN: null, strapKN: null }],
+          }
         : null;
     case "hangTank":
       if (!tank || !spot) return null;
-      return { placesMm: [spot], sizesMm: listSides(tank.solid), kinds: [tank.solid.shape, tank.material] };
+      return {
+        placesMm: [spot],
+        sizesMm: listSides(tank.solid),
+        kinds: [listForm(tank.solid), tank.material, tank.wallMm, tank.insulationMm],
+        older: [[tank.solid.shape, tank.material]],
+      };
     case "mountGear": {
       const piece = design.gear.find((one) => one.id === partId);
       if (!piece) return null;
-      return { placesMm: [piece.atMm], sizesMm: [], kinds: piece.spec.kind };
+      return {
+        placesMm: [piece.atMm],
+        sizesMm: [],
+        kinds: [listBuiltSpec(piece), piece.sizeMm],
+        older: [piece.spec.kind],
+      };
     }
     case "fitTrap": {
       const trap = line?.kind === "drain" ? findTrap(line) : null;
-      return trap && { placesMm: [], sizesMm: [trap.sealMm, trap.dropMm, trap.spanMm], kinds: trap.kind };
+      if (!trap) return null;
+      const sizesMm = [trap.sealMm, trap.dropMm, trap.spanMm];
+      return { placesMm: [], sizesMm, kinds: [trap.kind, trap.hasCleanout], older: [trap.kind] };
     }
     case "layDrain":
     case "layVent":
@@ -143,7 +185,7 @@ function collect(step: BuildStep, design: Design, evaluation: Judged): Seen | nu
     case "trialBack":
     case "trialHoses":
     case "trialLaunch":
-      return { placesMm: [], sizesMm: [], kinds: takeFingerprint(design, id) };
+      return collectTrial(design, id);
     case "closeUp":
     case "own":
       return null;
@@ -156,12 +198,41 @@ const listSides = (solid: Parameters<typeof measureExtent>[0]): number[] => {
   return [x, y, z];
 };
 
+// Which way it lies, and the corners of one that is no box; its length, width and height are told as sizes.
+const listForm = (solid: Tank["solid"]): unknown =>
+  solid.shape === "box"
+    ? solid.shape
+    : [solid.shape, solid.axis, solid.shape === "prism" ? solid.profileMm : solid.diameterMm];
+
+const listBuiltSpec = ({ spec }: Gear): unknown =>
+  Object.fromEntries(Object.entries(spec).filter(([key]) => !isUnbuilt(key)));
+
 // The trap and the holes of a line are steps of their own.
 function collectLine(line: Line, design: Design, evaluation: Judged): Seen | null {
   const { pipe } = line;
-  if (line.kind !== "drain") return { placesMm: listCourse(design, line), sizesMm: [], kinds: pipe };
+  if (line.kind !== "drain")
+    return { placesMm: listCourse(design, line), sizesMm: [], kinds: [pipe, listEnds(line)], older: [pipe] };
   const drain = evaluation.drains.find(({ lineId }) => lineId === line.id);
   if (!drain) return null;
   const items = line.items.filter(({ kind }) => kind !== "trap" && kind !== "hole");
-  return { placesMm: drain.nodesMm.slice(0, drain.ownLegs + 1), sizesMm: [], kinds: [pipe, items] };
+  return {
+    placesMm: drain.nodesMm.slice(0, drain.ownLegs + 1),
+    sizesMm: [],
+    kinds: [pipe, items, listEnds(line)],
+    older: [[pipe, items]],
+  };
+}
+
+// What a line is joined to and by what; where that is, its places tell.
+function listEnds(line: Line): unknown {
+  switch (line.kind) {
+    case "drain":
+      return line.to.kind === "junction" ? [line.to.lineId, line.to.fitting] : line.to.kind;
+    case "vent":
+      return line.to.kind === "tee" ? line.to.lineId : line.to.hasMesh;
+    case "hose":
+      return [line.from, line.to, line.wall ?? null];
+    case "dumpLine":
+      return [line.to.kind === "wye" ? line.to.lineId : null, line.endValve];
+  }
 }

@@ -1,9 +1,13 @@
 import type { Design } from "../design/design";
 import { findTrap } from "../design/lineItems";
 import type { PartRef } from "../design/part";
+import type { Drain } from "../design/plumbing";
 import type { Evaluation } from "../evaluate/evaluation";
+import { buildNetwork, followDrain } from "../falls/network";
 import { toTankBlock } from "../fit/obstacleGaps";
 import { listDumpWays } from "../tanks/dumpWays";
+import { listLevelGroup } from "../tanks/linkedTanks";
+import { findTankJoin } from "../tanks/tankJoins";
 import { type HoleEntry, listHoles } from "../through/holes";
 
 export const STEP_KINDS = [
@@ -11,6 +15,7 @@ export const STEP_KINDS = [
   "drillHole",
   "fitFixing",
   "hangTank",
+  "joinTanks",
   "layVent",
   "layDumpLine",
   "fitTrap",
@@ -47,6 +52,7 @@ const HOURS: Readonly<Record<StepKind, number>> = {
   drillHole: 0.5,
   fitFixing: 2,
   hangTank: 3,
+  joinTanks: 1,
   layVent: 1,
   layDumpLine: 1.5,
   fitTrap: 0.5,
@@ -62,6 +68,9 @@ const HOURS: Readonly<Record<StepKind, number>> = {
   closeUp: 1,
   own: 1,
 };
+
+/** A saw that comes through wanders by so much, mm [T]. */
+const SAW_PLAY_MM = 10;
 
 /**
  * What is to be done, and what must come before what: holes over a tank before it goes up, fittings before the tank hangs,
@@ -97,13 +106,25 @@ export function listSteps(design: Design, evaluation: Evaluation): BuildStep[] {
     // a hole that lies over the tank is drilled while there is still air below it
     const over = holes.flatMap((hole) => {
       const [face] = hole.facesMm;
+      // by its edge and the saw's: what runs through beside the middle would saw into the tank
+      const reach = hole.lengthMm / 2 + SAW_PLAY_MM;
       const isOver =
-        hole.through === "floor" && face.x >= min.x && face.x <= max.x && face.y >= min.y && face.y <= max.y;
+        hole.through === "floor" &&
+        face.x >= min.x - reach &&
+        face.x <= max.x + reach &&
+        face.y >= min.y - reach &&
+        face.y <= max.y + reach;
       return isOver ? [drills.get(hole.id)!] : [];
     });
     // what holds it is there before it is lifted
     const fixed = tank.fixing ? [push("fitFixing", tank.id, at, [])] : [];
     hung.set(tank.id, push("hangTank", tank.id, at, [fitted, ...over, ...fixed]));
+  }
+  const joined = new Map<string, string>();
+  for (const tank of design.tanks) {
+    const { id } = tank;
+    const join = findTankJoin(design, tank);
+    if (join) joined.set(id, push("joinTanks", id, { kind: "tank", id }, [hung.get(id)!, hung.get(join.to.id)!]));
   }
   const vented = new Map<string, string[]>();
   for (const line of design.lines) {
@@ -115,10 +136,15 @@ export function listSteps(design: Design, evaluation: Evaluation): BuildStep[] {
     vented.set(line.fromTank, [...(vented.get(line.fromTank) ?? []), step]);
   }
   const trials = new Map(
-    design.tanks.map((tank) => [
-      tank.id,
-      push("trialTank", tank.id, { kind: "tank", id: tank.id }, [hung.get(tank.id)!, ...(vented.get(tank.id) ?? [])]),
-    ]),
+    design.tanks.map((tank) => {
+      // what shares its level is filled with it, and all of it stands under water
+      const filled = listLevelGroup(design, tank).flatMap(({ id }) => [
+        hung.get(id)!,
+        ...(joined.has(id) ? [joined.get(id)!] : []),
+        ...(vented.get(id) ?? []),
+      ]);
+      return [tank.id, push("trialTank", tank.id, { kind: "tank", id: tank.id }, filled)];
+    }),
   );
   // one that joins another comes after it, and its water runs through that too
   const dumpLaid = new Map<string, string[]>();
@@ -142,6 +168,7 @@ export function listSteps(design: Design, evaluation: Evaluation): BuildStep[] {
       : [],
   );
   const laid = new Map<string, string>();
+  const network = buildNetwork(design);
   const tankOf = (lineId: string) => evaluation.drains.find((drain) => drain.lineId === lineId)?.tankId ?? null;
   for (const line of design.lines) {
     if (line.kind !== "drain") continue;
@@ -149,15 +176,15 @@ export function listSteps(design: Design, evaluation: Evaluation): BuildStep[] {
     const traps = findTrap(line) ? [push("fitTrap", line.id, { kind: "trap", lineId: line.id }, [])] : [];
     const tankId = tankOf(line.id);
     const tank = tankId === null ? [] : [hung.get(tankId)!];
-    laid.set(line.id, push("layDrain", line.id, at, [...holesOf(line.id), ...traps, ...tank]));
+    laid.set(line.id, push("layDrain", line.id, at, [...holesOf(line.id), ...traps, ...tank, ...listReceiver(line)]));
   }
   const drainTrials = design.lines.flatMap((line) => {
     if (line.kind !== "drain") return [];
     const tankId = tankOf(line.id);
-    // water runs on through the drain it joins, so that one must be there too
-    const joined = line.to.kind === "junction" ? [laid.get(line.to.lineId)!] : [];
+    // water runs on through every drain that comes after it, so those must be there too
+    const chain = followDrain(network, line).map(({ id }) => laid.get(id)!);
     const tank = tankId === null ? [] : [trials.get(tankId)!];
-    return [push("trialDrain", line.id, { kind: "line", id: line.id }, [laid.get(line.id)!, ...joined, ...tank])];
+    return [push("trialDrain", line.id, { kind: "line", id: line.id }, [...chain, ...tank])];
   });
   // what holds water back is tried from behind, before it is relied on
   const backs = design.lines.flatMap((line) =>
@@ -166,10 +193,7 @@ export function listSteps(design: Design, evaluation: Evaluation): BuildStep[] {
       : [],
   );
   const mounted = new Map(
-    design.gear.map(({ id }) => [
-      id,
-      push("mountGear", id, { kind: "gear", id }, drills.has(id) ? [drills.get(id)!] : []),
-    ]),
+    design.gear.map(({ id }) => [id, push(MOUNT, id, { kind: "gear", id }, drills.has(id) ? [drills.get(id)!] : [])]),
   );
   const hoses = design.lines.flatMap((line) => {
     if (line.kind !== "hose") return [];
@@ -186,11 +210,21 @@ export function listSteps(design: Design, evaluation: Evaluation): BuildStep[] {
   const fittings = design.gear.filter(({ spec }) => spec.kind === "skinFitting");
   const launch =
     design.rig.kind === "boat" && fittings.length > 0
-      ? [push("trialLaunch", "all", { kind: "rig" }, [...fittings.map(({ id }) => mounted.get(id)!), ...hoseTrial])]
+      ? [
+          push("trialLaunch", "all", { kind: "rig" }, [
+            ...fittings.map(({ id }) => mounted.get(id)!),
+            ...hoseTrial,
+            // a drain that ends in her skin is as open to the sea as a hose
+            ...design.lines.flatMap((line) =>
+              line.kind === "drain" && line.to.kind === "overboard" ? [laid.get(line.id)!] : [],
+            ),
+          ]),
+        ]
       : [];
   // no hole is drilled through a cover, and nothing is covered before its trial
   const before = [
     ...drills.values(),
+    ...joined.values(),
     ...[...vented.values()].flat(),
     ...[...dumpLaid.values()].flat(),
     ...trials.values(),
@@ -204,6 +238,12 @@ export function listSteps(design: Design, evaluation: Evaluation): BuildStep[] {
   if (before.length > 0) push("closeUp", "all", { kind: "rig" }, before);
   return steps;
 }
+
+const MOUNT: StepKind = "mountGear";
+
+// A skin fitting or a sump that a drain ends in is there before the drain is laid to it.
+const listReceiver = ({ to }: Drain): string[] =>
+  to.kind === "overboard" || to.kind === "sump" ? [`${MOUNT}:${to.gearId}`] : [];
 
 export type StepOrder =
   | { readonly ok: true; readonly steps: readonly BuildStep[] }
@@ -279,6 +319,7 @@ export function isUnderRig({ kind, at }: BuildStep, { tanks, lines, gear }: Desi
     case "mountGear":
       return gear.some(({ id, atMm }) => at.kind === "gear" && id === at.id && atMm.z < 0);
     case "hangTank":
+    case "joinTanks":
     case "trialTank":
       return tanks.some(({ id, atMm }) => at.kind === "tank" && id === at.id && atMm.z < 0);
     case "layHose":

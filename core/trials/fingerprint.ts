@@ -1,32 +1,92 @@
+import { followVent } from "../air/ventPath";
 import type { Design } from "../design/design";
+import type { HoseEnd } from "../design/gear";
 import { findBranchVent, findTrap } from "../design/lineItems";
-import type { Drain } from "../design/plumbing";
+import type { Drain, Vent } from "../design/plumbing";
+import { isUnbuilt } from "../design/unbuilt";
+import { followDrain } from "../falls/network";
+import { placeHoseEnd } from "../fit/lineLegs";
 import { takeShortWord, writeSorted } from "../quantity/shortWord";
 import { followDumpLine } from "../tanks/dumpWays";
+import { listLevelGroup } from "../tanks/linkedTanks";
 
 /**
- * What a trial was held on, as a short word that changes with it: of a drain its own line, fixture and all it runs on through, of a
- * tank itself and its breathers, of the pumped side all gear and hoses. What a trial does not touch leaves it as it is.
+ * What a trial was held on, as a short word that changes with it: of a drain its own line, fixture, all it runs on through and
+ * where that ends; of a tank itself and what shares its level, of its dump also its breathers and lines; of the pumped side all
+ * gear and hoses. What a trial does not touch leaves it as it is, and so do names and what is held in its place.
  */
 export function takeFingerprint(design: Design, trialId: string): string {
-  return takeShortWord(writeSorted(readTried(design, trialId)));
+  const [kind, id] = split(trialId);
+  return takeShortWord(writeSorted(clean([collect(design, kind, id), listPlaces(design, kind, id)], isUnbuilt)));
 }
 
-/** Whether a trial was held on the part as it is drawn now. Older words were taken of the keys in the order of a file. */
-export function isTriedOn(word: string, design: Design, trialId: string): boolean {
-  if (word === takeFingerprint(design, trialId)) return true;
-  return word === takeShortWord(JSON.stringify(readTried(design, trialId)));
+/** Whether a trial was held on the part as it is drawn now. */
+export const isTriedOn = (word: string, design: Design, trialId: string): boolean =>
+  word === takeFingerprint(design, trialId) || listOldFingerprints(design, trialId).includes(word);
+
+/** As records of before wrote it: without where things end and with their names, first of the keys in the order of a file. */
+export function listOldFingerprints(design: Design, trialId: string): string[] {
+  const [kind, id] = split(trialId);
+  const read = clean(collect(design, kind, id), () => false);
+  return [takeShortWord(writeSorted(read)), takeShortWord(JSON.stringify(read))];
 }
 
-function readTried(design: Design, trialId: string): unknown {
-  const [kind = "", id = ""] = [trialId.slice(0, trialId.indexOf(":")), trialId.slice(trialId.indexOf(":") + 1)];
-  const text = JSON.stringify(collect(design, kind, id), withoutNodeIds);
+const split = (trialId: string): [string, string] => {
+  const at = trialId.indexOf(":");
+  return [trialId.slice(0, at), trialId.slice(at + 1)];
+};
+
+function clean(value: unknown, isLeftOut: (key: string) => boolean): unknown {
+  const text = JSON.stringify(value, (key, one: unknown) => {
+    if (isLeftOut(key)) return undefined;
+    // a node's id says nothing of where it is, and words taken before nodes had ids stay true
+    const isCourse = (key === "bendsMm" || key === "pointsMm") && Array.isArray(one);
+    return isCourse ? one.map(({ x, y, z }) => ({ x, y, z })) : one;
+  });
   return text === undefined ? null : JSON.parse(text);
 }
 
-// a node's id says nothing of where it is, and words taken before nodes had ids stay true
-const withoutNodeIds = (key: string, value: unknown): unknown =>
-  (key === "bendsMm" || key === "pointsMm") && Array.isArray(value) ? value.map(({ x, y, z }) => ({ x, y, z })) : value;
+// What the parts tried are joined to, and where that is: moved, the last joint was made anew.
+function listPlaces(design: Design, kind: string, id: string): unknown {
+  const { tanks, lines } = design;
+  const tank = tanks.find((one) => one.id === id);
+  const placeEnd = (end: HoseEnd) => placeHoseEnd(design, end);
+  switch (kind) {
+    case "trialTank":
+      return tank && listLevelGroup(design, tank);
+    case "trialDump": {
+      const vents = lines.filter((line) => line.kind === "vent" && line.fromTank === id);
+      return [tank && listLevelGroup(design, tank), vents.map((vent) => followVent(design, vent as Vent))];
+    }
+    case "trialDrain":
+    case "trialBack": {
+      const line = lines.find((one) => one.id === id);
+      if (line?.kind !== "drain") return null;
+      const last = listFurther(design, line).at(-1) ?? line;
+      return placeOutfall(design, last.to);
+    }
+    case "trialHoses":
+      return lines.flatMap((line) => (line.kind === "hose" ? [placeEnd(line.from), placeEnd(line.to)] : []));
+    default:
+      return null;
+  }
+}
+
+function placeOutfall({ tanks, gear }: Design, to: Drain["to"]): unknown {
+  switch (to.kind) {
+    case "inlet": {
+      const tank = tanks.find(({ id }) => id === to.tankId);
+      return [tank?.atMm, tank?.ports.find(({ id }) => id === to.portId)];
+    }
+    case "overboard":
+    case "sump":
+      return gear.find(({ id }) => id === to.gearId);
+    case "junction":
+    case "ground":
+    case "vessel":
+      return null;
+  }
+}
 
 function collect({ lines, tanks, fixtures, gear, rig }: Design, kind: string, id: string): unknown {
   switch (kind) {
@@ -49,7 +109,7 @@ function collect({ lines, tanks, fixtures, gear, rig }: Design, kind: string, id
       const main = to.kind === "junction" ? lines.find((one) => one.id === to.lineId) : null;
       const joined = main?.kind === "drain" ? writeDrain(main) : main;
       // nothing more where that one ends in no other, so that words taken before still hold
-      const further = main?.kind === "drain" ? listMains({ lines }, main).map(writeDrain) : [];
+      const further = main?.kind === "drain" ? listFurther({ lines }, main).map(writeDrain) : [];
       return [writeDrain(line), fixtures.find((one) => one.id === line.fromFixture), joined, ...further];
     }
     case "trialLaunch":
@@ -66,18 +126,10 @@ function writeDrain(drain: Drain): object {
   return { ...rest, trap: findTrap(drain), branchVent: findBranchVent(drain), bendsMm, items: others };
 }
 
-// The drains a drain's water runs on through, the next one first.
-function listMains({ lines }: Pick<Design, "lines">, drain: Drain): Drain[] {
-  const found: Drain[] = [];
-  for (let { to } = drain; to.kind === "junction"; ) {
-    const { lineId } = to;
-    const main = lines.find((one): one is Drain => one.id === lineId && one.kind === "drain");
-    if (!main || found.includes(main)) break;
-    found.push(main);
-    to = main.to;
-  }
-  return found;
-}
+const listFurther = ({ lines }: Pick<Design, "lines">, drain: Drain): Drain[] => {
+  const drains = lines.filter((line) => line.kind === "drain");
+  return followDrain({ drains: new Map(drains.map((one) => [one.id, one])) }, drain).slice(1);
+};
 
 const listDumpMains = ({ lines }: Pick<Design, "lines">, tankId: string) =>
   lines.flatMap((line) =>

@@ -1,4 +1,4 @@
-import { takeDrawnTrial } from "../build/redrawn";
+import { isTickedOn } from "../build/redrawn";
 import { type BuildStep, STEP_KINDS, type StepKind } from "../build/steps";
 import type { Design } from "../design/design";
 import type { Movable } from "../design/moves";
@@ -29,7 +29,7 @@ export function judgeTrial(
 ): Proof {
   const tick = done.find(({ stepId }) => stepId === trialId);
   // a tick without readings says nothing of a part that was drawn anew since
-  const isOld = design && tick?.drawn && tick.drawn.word !== takeDrawnTrial(design, trialId).word;
+  const isOld = design && tick?.drawn && !isTickedOn(tick.drawn, design, trialId);
   let proof: Proof = tick && !isOld ? "ticked" : "open";
   const runs = trials.filter((run) => run.trialId === trialId).sort((a, b) => a.at.localeCompare(b.at));
   for (const { result } of runs) {

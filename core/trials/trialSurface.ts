@@ -3,12 +3,13 @@ import type { Design } from "../design/design";
 import type { Drain } from "../design/plumbing";
 import { measureBowlMm2 } from "../design/usualFixtures";
 import { measureExtent } from "../geometry/solid";
+import { listLevelGroup } from "../tanks/linkedTanks";
 
 /** A pipe of 36 mm: where water stands in nothing wider. */
 const PIPE_MM2 = 1_040;
 
 /**
- * Surface, mm², that sinks in a trial with water, the widest it can be, so that no leak is made small: a tank's whole top, the
+ * Surface, mm², that sinks in a trial with water, the widest it can be, so that no leak is made small: the whole top of a tank and of those it shares its level with, the
  * bowls of all fixtures whose drains join, else a pipe. Whoever sees the water stand in a neck or a pipe puts in less.
  * Source: geometry [C on T].
  */
@@ -16,8 +17,11 @@ export function measureTrialSurfaceMm2({ tanks, lines, fixtures }: Design, { kin
   if (at.kind === "tank") {
     const tank = tanks.find(({ id }) => id === at.id);
     if (!tank) return PIPE_MM2;
-    const { min, max } = measureExtent(tank.solid);
-    return (max.x - min.x) * (max.y - min.y);
+    // all that share its level sink together
+    return listLevelGroup({ tanks }, tank).reduce((sum, { solid }) => {
+      const { min, max } = measureExtent(solid);
+      return sum + (max.x - min.x) * (max.y - min.y);
+    }, 0);
   }
   if (kind !== "trialDrain" || at.kind !== "line") return PIPE_MM2;
   const together = listJoined(lines, at.id);

@@ -1,7 +1,7 @@
 "use client";
 import { useState } from "react";
-import { listPumpsOn } from "@/core/air/pumpOut";
 import type { LinkKind, Tank } from "@/core/design/plumbing";
+import { findTankJoin } from "@/core/tanks/tankJoins";
 import { useWorkbench } from "@/store/useWorkbench";
 import * as WORDS from "@/words/panels/tanks/tankLink";
 import { useEdits } from "../../fields/useEdits";
@@ -39,7 +39,7 @@ export function TankLink({ tank }: { readonly tank: Tank }) {
           <Trade>{WORDS.aPipeJoinsThemAt}</Trade>
         </p>
       )}
-      {tank.link?.kind === "pumped" && listPumpsOn(design, tank.id).length === 0 && (
+      {tank.link?.kind === "pumped" && findTankJoin(design, tank) && (
         <p className="text-[12px] leading-snug text-faint">
           <Trade>{WORDS.noPumpIsLaidFor}</Trade>
         </p>

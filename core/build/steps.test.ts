@@ -1,0 +1,174 @@
+import fc from "fast-check";
+import { networks } from "@/tests/arbitraries";
+import { ALL_DEMOS, readDemo } from "@/tests/demoRigs";
+import "../evaluate/fitted";
+import type { Design } from "../design/design";
+import type { Drain, Tank } from "../design/plumbing";
+import { evaluate } from "../evaluate/evaluate";
+import { measureExtent } from "../geometry/solid";
+import { findTankJoin } from "../tanks/tankJoins";
+import { listHoles } from "../through/holes";
+import { judgeTrial } from "../trials/proof";
+import { measureTrialSurfaceMm2 } from "../trials/trialSurface";
+import { listGoods } from "./goods";
+import { takeDrawnTrial } from "./redrawn";
+import { type BuildStep, listSteps, orderSteps } from "./steps";
+
+const stepsOf = (design: Design) => listSteps(design, evaluate(design));
+
+// All that comes before a step, however far.
+function listBefore(steps: readonly BuildStep[], id: string): ReadonlySet<string> {
+  const byId = new Map(steps.map((step) => [step.id, step]));
+  const found = new Set<string>();
+  const open = [id];
+  for (let next = open.pop(); next !== undefined; next = open.pop())
+    for (const one of byId.get(next)?.after ?? []) if (!found.has(one)) open.push(one) && found.add(one);
+  return found;
+}
+
+// Two tanks, the first of which goes on in the second.
+function joinTwo(kind: "communicating" | "pumped"): { design: Design; first: Tank; second: Tank } {
+  const kranich = readDemo("kranich");
+  const grey = kranich.tanks.find(({ holds }) => holds === "grey")!;
+  const second: Tank = {
+    ...grey,
+    id: "second",
+    name: "Second",
+    ports: [],
+    atMm: { ...grey.atMm, y: -grey.atMm.y - 900 },
+  };
+  const first: Tank = { ...grey, link: { kind, toTank: "second" } };
+  return {
+    design: { ...kranich, tanks: [first, second, ...kranich.tanks.filter(({ id }) => id !== grey.id)] },
+    first,
+    second,
+  };
+}
+
+test("a drain is tried when every drain its water runs on through is laid, and laid when what it ends in is there", () => {
+  const hold = (design: Design) => {
+    const steps = stepsOf(design);
+    expect(orderSteps(steps)).toMatchObject({ ok: true });
+    const drains = new Map(design.lines.flatMap((line) => (line.kind === "drain" ? [[line.id, line] as const] : [])));
+    for (const drain of drains.values()) {
+      const before = listBefore(steps, `trialDrain:${drain.id}`);
+      for (
+        let one: Drain | undefined = drain;
+        one;
+        one = one.to.kind === "junction" ? drains.get(one.to.lineId) : undefined
+      ) {
+        expect([...before]).toContain(`layDrain:${one.id}`);
+        if (one.to.kind === "inlet") expect([...before]).toContain(`hangTank:${one.to.tankId}`);
+        if (one.to.kind === "overboard" || one.to.kind === "sump") {
+          expect([...before]).toContain(`mountGear:${one.to.gearId}`);
+          expect([...listBefore(steps, `layDrain:${one.id}`)]).toContain(`mountGear:${one.to.gearId}`);
+        }
+      }
+    }
+  };
+  ALL_DEMOS.forEach(hold);
+  fc.assert(fc.property(networks, hold), { numRuns: 30 });
+});
+
+test("no boat is let go before what drains through her skin is laid", () => {
+  const otter = readDemo("otter-heads");
+  const before = [...listBefore(stepsOf(otter), "trialLaunch:all")];
+  expect(before).toContain("layDrain:sink-drain");
+});
+
+test("a hole whose edge lies over a tank is drilled before it hangs, though its middle lies beside it", () => {
+  const design = readDemo("kranich");
+  const evaluation = evaluate(design);
+  const hole = listHoles(design, evaluation).find(({ through }) => through === "floor")!;
+  const [face] = hole.facesMm;
+  const tank = design.tanks.find(({ holds }) => holds === "grey")!;
+  const { max } = measureExtent(tank.solid);
+  const outerMm = tank.wallMm + tank.insulationMm;
+  // its side so far from the hole's middle
+  const put = (offMm: number): Design => ({
+    ...design,
+    tanks: design.tanks.map((one) =>
+      one === tank
+        ? { ...one, atMm: { x: face.x - max.x / 2, y: face.y - max.y - outerMm - offMm, z: one.atMm.z } }
+        : one,
+    ),
+  });
+  const isBefore = (offMm: number) => {
+    const moved = put(offMm);
+    const id = `drillHole:${hole.id}`;
+    return listSteps(moved, evaluate(moved))
+      .find((step) => step.id === `hangTank:${tank.id}`)!
+      .after.includes(id);
+  };
+  expect(isBefore(hole.lengthMm / 2)).toBe(true);
+  expect(isBefore(hole.lengthMm / 2 + 60)).toBe(false);
+});
+
+test("tanks that share a level are joined before either is filled, and sink together when they are", () => {
+  const { design, first, second } = joinTwo("communicating");
+  const steps = stepsOf(design);
+  for (const { id } of [first, second]) {
+    const before = [...listBefore(steps, `trialTank:${id}`)];
+    expect(before).toEqual(
+      expect.arrayContaining([`joinTanks:${first.id}`, `hangTank:${first.id}`, `hangTank:${second.id}`]),
+    );
+    const trial = steps.find((step) => step.id === `trialTank:${id}`)!;
+    const alone = readDemo("kranich");
+    const own = measureTrialSurfaceMm2(alone, stepsOf(alone).find((step) => step.id === `trialTank:${first.id}`)!);
+    expect(measureTrialSurfaceMm2(design, trial)).toBeCloseTo(2 * own, 6);
+  }
+  expect([...listBefore(steps, "closeUp:all")]).toContain(`joinTanks:${first.id}`);
+  const joins = listGoods(design, evaluate(design)).filter(({ ware }) => ware.kind === "tankJoin");
+  expect(joins).toMatchObject([{ amount: 1, assembly: { kind: "tank", id: first.id }, ware: { to: "Second" } }]);
+});
+
+test("what is pumped over is put there unless its pump is laid, and a trial fills no other", () => {
+  const { design, first, second } = joinTwo("pumped");
+  expect(findTankJoin(design, first)).toMatchObject({ kind: "pumped", to: { id: "second" } });
+  expect(findTankJoin(design, second)).toBeNull();
+  const steps = stepsOf(design);
+  // the joint in its wall is tried with it; the other is not filled by that
+  expect([...listBefore(steps, `trialTank:${first.id}`)]).toContain(`joinTanks:${first.id}`);
+  expect([...listBefore(steps, `trialTank:${second.id}`)]).not.toContain(`joinTanks:${first.id}`);
+  const surface = (id: string) => measureTrialSurfaceMm2(design, steps.find((step) => step.id === `trialTank:${id}`)!);
+  expect(surface(first.id)).toBeCloseTo(surface(second.id), 6);
+  // the pump of the taps draws out of a fresh tank too, and fills no other; one whose hose leads there does
+  const loop = readDemo("kranich-loop");
+  const fresh = loop.tanks.find(({ holds }) => holds === "fresh")!;
+  const other: Tank = { ...fresh, id: "other", ports: [{ ...fresh.ports[0]!, id: "in", kind: "fill" }] };
+  const from: Tank = { ...fresh, link: { kind: "pumped", toTank: "other" } };
+  const tanks = [...loop.tanks.map((one) => (one === fresh ? from : one)), other];
+  expect(findTankJoin({ ...loop, tanks }, from)).not.toBeNull();
+  const hoses = loop.lines.filter((line) => line.kind === "hose");
+  const draw = hoses.find(({ from: end }) => end.kind === "tank" && end.tankId === fresh.id)!;
+  const pump = loop.gear.find(({ spec }) => spec.kind === "pump")!;
+  const lines: Design["lines"] = [
+    { ...draw, id: "a", to: { kind: "gear", gearId: pump.id, port: "in" } },
+    {
+      ...draw,
+      id: "b",
+      from: { kind: "gear", gearId: pump.id, port: "out" },
+      to: { kind: "tank", tankId: "other", portId: "in" },
+    },
+  ];
+  expect(findTankJoin({ ...loop, tanks, lines }, from)).toBeNull();
+});
+
+test("a drain that held is to be tried again when the tank or the fitting it ends in was moved", () => {
+  for (const [name, drainId] of [
+    ["kranich", "sink-drain"],
+    ["otter-heads", "sink-drain"],
+    ["otter-heads", "basin-drain"],
+  ] as const) {
+    const design = readDemo(name);
+    const trialId = `trialDrain:${drainId}`;
+    const tick = { stepId: trialId, on: "2026-05-01", name: "x", drawn: takeDrawnTrial(design, trialId) };
+    const moved: Design = {
+      ...design,
+      tanks: design.tanks.map((one) => ({ ...one, atMm: { ...one.atMm, x: one.atMm.x + 30 } })),
+      gear: design.gear.map((one) => ({ ...one, atMm: { ...one.atMm, x: one.atMm.x + 30 } })),
+    };
+    expect(judgeTrial(trialId, { done: [tick] }, design)).toBe("ticked");
+    expect(judgeTrial(trialId, { done: [tick] }, moved)).toBe("open");
+  }
+});

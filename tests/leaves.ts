@@ -1,0 +1,45 @@
+/** One value of a design that is no list and no object, with the way to it and the same without places in lists. */
+export type Leaf = {
+  readonly path: readonly (string | number)[];
+  readonly pattern: string;
+  readonly value: unknown;
+};
+
+/** Every value a file can say, in the order of the file. */
+export function listLeaves(value: unknown, path: readonly (string | number)[] = []): Leaf[] {
+  if (typeof value === "object" && value !== null)
+    return Object.entries(value).flatMap(([key, one]) =>
+      listLeaves(one, [...path, Array.isArray(value) ? Number(key) : key]),
+    );
+  return [{ path, pattern: path.filter((key) => typeof key === "string").join("."), value }];
+}
+
+/** The same with another value there. */
+export function setLeaf<T>(root: T, path: readonly (string | number)[], value: unknown): T {
+  const copy = structuredClone(root);
+  let at = copy as Record<string | number, unknown>;
+  for (const key of path.slice(0, -1)) at = at[key] as Record<string | number, unknown>;
+  at[path.at(-1)!] = value;
+  return copy;
+}
+
+/** What the first other value that is taken makes of it: of a number one near, of a switch the other, of a word another of its list. */
+export function tryOther<T>(
+  value: unknown,
+  take: (other: unknown) => T | null,
+  lists: readonly (readonly string[])[] = [],
+): T | null {
+  for (const other of listOthers(value, lists)) {
+    const taken = take(other);
+    if (taken !== null) return taken;
+  }
+  return null;
+}
+
+function listOthers(value: unknown, lists: readonly (readonly string[])[]): readonly unknown[] {
+  if (typeof value === "boolean") return [!value];
+  if (typeof value === "string")
+    return lists.flatMap((words) => (words.includes(value) ? words.filter((word) => word !== value) : []));
+  // some fields take whole numbers only, some shares, some only what stands under another
+  return typeof value === "number" ? [value + 7, value - 7, value + 1, value - 1, value * 1.1, value * 0.9] : [];
+}
