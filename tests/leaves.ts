@@ -5,14 +5,20 @@ export type Leaf = {
   readonly value: unknown;
 };
 
-/** Every value a file can say, in the order of the file. */
-export function listLeaves(value: unknown, path: readonly (string | number)[] = []): Leaf[] {
-  if (typeof value === "object" && value !== null)
-    return Object.entries(value).flatMap(([key, one]) =>
-      listLeaves(one, [...path, Array.isArray(value) ? Number(key) : key]),
-    );
-  return [{ path, pattern: path.filter((key) => typeof key === "string").join("."), value }];
+/** Every value a file can say, in the order of the file; patterns tell kinds apart, as in gear.spec<pump>.watts. */
+export function listLeaves(value: unknown, path: readonly (string | number)[] = [], pattern = ""): Leaf[] {
+  if (typeof value !== "object" || value === null) return [{ path, pattern, value }];
+  return Object.entries(value).flatMap(([key, one]) => {
+    const isPlace = Array.isArray(value);
+    const name = isPlace ? pattern : `${pattern}${pattern === "" ? "" : "."}${key}`;
+    return listLeaves(one, [...path, isPlace ? Number(key) : key], `${name}${tellKind(one)}`);
+  });
 }
+
+const tellKind = (value: unknown): string =>
+  typeof value === "object" && value !== null && "kind" in value && typeof value.kind === "string"
+    ? `<${value.kind}>`
+    : "";
 
 /** The same with another value there. */
 export function setLeaf<T>(root: T, path: readonly (string | number)[], value: unknown): T {
@@ -40,6 +46,7 @@ function listOthers(value: unknown, lists: readonly (readonly string[])[]): read
   if (typeof value === "boolean") return [!value];
   if (typeof value === "string")
     return lists.flatMap((words) => (words.includes(value) ? words.filter((word) => word !== value) : []));
-  // some fields take whole numbers only, some shares, some only what stands under another
-  return typeof value === "number" ? [value + 7, value - 7, value + 1, value - 1, value * 1.1, value * 0.9] : [];
+  if (typeof value !== "number") return [];
+  // some fields take whole numbers only, some shares, some only what stands under another; then farther off
+  return [value + 7, value - 7, value + 1, value - 1, value * 1.1, value * 0.9, value * 3 + 50, value / 2, value / 20];
 }

@@ -38,6 +38,12 @@ export function describeFallFinding(
         why: `It reaches ${length(finding.byMm)} beyond the edge, and nothing is there to hold it. A place may be measured from another edge.`,
         advice: "Measure it again: along from the rear edge, across from the middle.",
       };
+    case "partSticksOut":
+      return {
+        title: `${part} stands out at the side`,
+        why: `It reaches ${length(finding.byMm)} past the edge of the floor; the wall ends before that, nothing is there to hold it, and on the road it is in the way.`,
+        advice: "Bring it in under the floor. If the floor is wider than is said, mend its width at Rig.",
+      };
     case "fixtureOutside":
       return {
         title: `${part} stands outside the ${rigWord}`,

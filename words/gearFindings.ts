@@ -147,6 +147,12 @@ export function describeGearFinding(
         why: `Its switch cuts out at ${formatQuantity(finding.cutOutKPa, "waterPressure", units)}; shut off it reaches ${formatQuantity(finding.shutOffKPa, "waterPressure", units)}. It runs on and gets hot.`,
         advice: "Set the switch lower, or read both figures again from its sheet.",
       };
+    case "supplyHard":
+      return {
+        title: `The tap at ${part} presses too hard`,
+        why: `It gives ${formatQuantity(finding.supplyKPa, "waterPressure", units)}; hoses, filters and fittings for campers are made for ${formatQuantity(finding.mostKPa, "waterPressure", units)}. One joint lets go, and the tap never runs out.`,
+        advice: "Put a pressure reducer before it, and say at it what that lets through. Shut the tap when you leave.",
+      };
     case "accumulatorHard":
       return {
         title: `${part} is charged too hard`,

@@ -150,6 +150,12 @@ export function describeHeadsFinding(finding: FindingOf<"heads">, { part, length
         advice: "Count the whole flush under Days, or say at the toilet what one flush really takes.",
       };
     }
+    case "loadShort":
+      return {
+        title: `Less than a load is counted for ${finding.useName}`,
+        why: `“${finding.wayName}” counts ${litres(finding.countedL)} a time, ${part} takes ${litres(finding.loadL)}. Its tank, and the fresh water it draws on, last less long than is said.`,
+        advice: "Count the whole load under Days, or say at the machine what its program really takes.",
+      };
     case "toiletUnused":
       return {
         title: `Nothing is done on ${part} in “${finding.wayName}”`,

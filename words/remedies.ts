@@ -59,6 +59,8 @@ export function describeRemedy(
       return "Count what is usual there, to be changed under Days";
     case "countFlush":
       return "Count the whole flush, and what goes along with it";
+    case "countLoads":
+      return "Count what the machine takes";
     case "useToilet":
       return "Count its usual use, to be changed under Days";
     case "addBranchVent":
@@ -175,6 +177,7 @@ export function describeEdit(edit: Edit, design: Design): string {
     useToilet: "Count the toilet",
     countFixtures: "Count what goes down",
     countFlush: "Count the whole flush",
+    countLoads: "Count what the machine takes",
     moveClear: `Move ${part} clear`,
     addOutlet: "Fit a dump outlet",
     addDrain: "Draw a drain",

@@ -43,6 +43,7 @@ export const EDIT_CODES = [
   "useToilet",
   "countFixtures",
   "countFlush",
+  "countLoads",
   "moveClear",
   "addOutlet",
   "addDrain",

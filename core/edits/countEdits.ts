@@ -1,4 +1,5 @@
 import { rankFixture, USES_OF } from "../days/fixtureUses";
+import { listShortLoads } from "../days/shortLoads";
 import { listUncounted } from "../days/uncounted";
 import { USUAL_USES } from "../days/usualUses";
 import type { Design } from "../design/design";
@@ -35,6 +36,21 @@ function countAt(fixture: Fixture, uses: readonly Use[], kinds: ReadonlyMap<stri
   };
   if (uses.some(isMisplaced)) return uses.map((use) => (isMisplaced(use) ? { ...use, fixtureId: fixture.id } : use));
   return [...uses, buildUsual(fixture, uses)];
+}
+
+/** Edit that counts every short load of washing with what its machine takes. Null where nothing is short. */
+export function buildCountLoads(design: Design): Edit | null {
+  const ops = listShortLoads(design).flatMap(({ use, way, machine }): EditOp[] => {
+    const path = ["habits", "ways", way.id, "uses", use.id] as const;
+    const litres = machine.volumePerUseL;
+    return [
+      { op: "set", path: [...path, "sendsL"], value: Math.max(use.sendsL, litres) },
+      ...(use.from === "fresh"
+        ? [{ op: "set", path: [...path, "takesL"], value: Math.max(use.takesL, litres) } as const]
+        : []),
+    ];
+  });
+  return ops.length > 0 ? { code: "countLoads", at: { kind: "habits" }, ops } : null;
 }
 
 /** How often a person takes a bath, and rinses outside where there is a tray, a day [T]. */

@@ -58,6 +58,9 @@ function checkPorts({ gear, lines }: Design, hoses: readonly Hose[]): Finding[] 
   });
 }
 
+/** What hoses, filters and fittings for campers are made for, kPa; taps on pitches give up to 1000. From memory, no source [T]. */
+const MOST_SUPPLY_KPA = 400;
+
 // What is wrong with a piece whatever it is joined to.
 function checkPiece({ id, spec }: Gear): Finding[] {
   const at = { kind: "gear", id } as const;
@@ -69,6 +72,8 @@ function checkPiece({ id, spec }: Gear): Finding[] {
   }
   if (spec.kind === "uvLamp" && spec.transmittance === 0) return [createFinding(at, { code: "uvBlind" })];
   if (spec.kind === "sump" && spec.offMm >= spec.onMm) return [createFinding(at, { code: "floatReversed" })];
+  if (spec.kind === "coupling" && (spec.supplyKPa ?? 0) > MOST_SUPPLY_KPA)
+    return [createFinding(at, { code: "supplyHard", supplyKPa: spec.supplyKPa!, mostKPa: MOST_SUPPLY_KPA })];
   return [];
 }
 

@@ -59,6 +59,28 @@ test("gear and every kind of line are told of by themselves, at their furthest p
   }
 });
 
+test.each(RIG_KINDS)(
+  "past the side of a %s for the road a tank, gear and pipes are told before they are off it",
+  (kind) => {
+    const design = of(kind);
+    const sticking = (one: Design) => checkPlaces(one).filter(({ code }) => code === "partSticksOut");
+    const [tank] = design.tanks;
+    const { max } = toTankBlock(tank!);
+    const edgeMm = design.rig.widthMm / 2 - max.y;
+    const moved = (by: number): Design => ({
+      ...design,
+      tanks: [{ ...tank!, atMm: { ...tank!.atMm, y: tank!.atMm.y + by } }],
+      lines: [],
+      gear: [],
+    });
+    expect(sticking(moved(edgeMm + 200))).toEqual([]);
+    const beyond = sticking(moved(edgeMm + 201));
+    if (kind === "boat") expect(beyond).toEqual([]);
+    else expect(beyond).toMatchObject([{ severity: "should", at: { kind: "tank" }, byMm: expect.closeTo(201, 6) }]);
+    for (const one of ALL_DEMOS) expect(sticking(one)).toEqual([]);
+  },
+);
+
 test("a boat with known sections reaches as far as they do", () => {
   const boat = readDemo("setzkasten");
   const long = boat.rig.hull!.sections.map((section, i, all) =>

@@ -20,6 +20,9 @@ const isUsedOutside = (kind: FixtureKind): boolean => kind === "outsideShower";
 /** Tanks, gear and pipes may hang on the outside, behind a bumper or on a drawbar; further off there is no rig, mm [T]. */
 const OFF_RIG_MM: Readonly<Record<RigKind, number>> = { van: 800, bus: 800, trailer: 1_500, boat: 1_500 };
 
+/** At the sides of a rig for the road there is the wall, and what is clipped to it, mm beyond the floor; then traffic [T]. */
+const SIDE_MM = 200;
+
 /** What stands where no rig is: measured from another edge, or with a figure too many. */
 export const checkPlaces = (design: Design): Finding[] => [...checkFixtures(design), ...checkParts(design)];
 
@@ -30,21 +33,22 @@ function checkParts({ rig, tanks, gear, lines }: Design): Finding[] {
       ? Math.max(-x, x - rig.lengthMm, Math.abs(y) - rig.widthMm / 2)
       : 0;
   const findings: Finding[] = [];
-  const tell = (at: PartRef, byMm: number) => {
+  const tell = (at: PartRef, points: readonly Pick<Vec3, "x" | "y">[]) => {
+    let [byMm, asideMm] = [0, 0];
+    for (const point of points) {
+      byMm = Math.max(byMm, measureOff(point));
+      asideMm = Math.max(asideMm, Math.abs(point.y) - rig.widthMm / 2);
+    }
     if (byMm > 0) findings.push(createFinding(at, { code: "partOutside", byMm }));
+    else if (rig.kind !== "boat" && asideMm > SIDE_MM)
+      findings.push(createFinding(at, { code: "partSticksOut", byMm: asideMm }));
   };
   for (const tank of tanks) {
     const { min, max } = toTankBlock(tank);
-    tell({ kind: "tank", id: tank.id }, Math.max(measureOff(min), measureOff(max)));
+    tell({ kind: "tank", id: tank.id }, [min, max]);
   }
-  for (const { id, atMm, sizeMm } of gear) {
-    tell({ kind: "gear", id }, Math.max(measureOff(atMm), measureOff(add(atMm, sizeMm))));
-  }
-  for (const line of lines) {
-    let byMm = 0;
-    for (const point of listPoints(line)) byMm = Math.max(byMm, measureOff(point));
-    tell({ kind: "line", id: line.id }, byMm);
-  }
+  for (const { id, atMm, sizeMm } of gear) tell({ kind: "gear", id }, [atMm, add(atMm, sizeMm)]);
+  for (const line of lines) tell({ kind: "line", id: line.id }, listPoints(line));
   return findings;
 }
 

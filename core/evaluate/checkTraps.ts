@@ -40,7 +40,7 @@ export function checkTraps(design: Surroundings, path: DrainPath, result: DrainR
   if (trap && trap.sealMm > 0) findings.push(...checkSeal(design, path, result, trap.sealMm));
   if (lineTrap) findings.push(...checkLineTrap(design, path, result));
   findings.push(...checkTrapInFloor(design, path));
-  if (trap?.kind === "running" && !trap.hasCleanout && isUnderFloor(path.nodesMm[0]!.z)) {
+  if (trap && !trap.hasCleanout && isUnderFloor(path.nodesMm[0]!.z)) {
     findings.push(createFinding(at, { code: "trapUnreachable" }));
   }
   return findings;

@@ -61,7 +61,8 @@ export const CONCERNS: Readonly<Record<FittedId, (design: Design) => boolean>> =
   through: ({ rig }) => rig.waterlineZMm !== null,
   fittings: ({ rig }) => rig.waterlineZMm !== null,
   hull: ({ rig }) => rig.hull !== null && rig.hull !== undefined,
-  counted: ({ fixtures, habits }) => fixtures.some(({ id }) => !isUsedAlways(habits, id)),
+  counted: ({ fixtures, habits }) =>
+    fixtures.some(({ id, kind }) => kind === "washingMachine" || !isUsedAlways(habits, id)),
   dumpLines: ({ lines }) => lines.some(({ kind }) => kind === "dumpLine"),
   heads: ({ gear, lines, fixtures, rig, tanks }) =>
     gear.length > 0 ||

@@ -18,6 +18,7 @@ const ALWAYS = {
   fixtureUndrained: ["fall", "part", "must"],
   fixtureOutside: ["fall", "part", "must"],
   partOutside: ["fall", "part", "must"],
+  partSticksOut: ["fall", "part", "should"],
   partBelowSill: ["fall", "part", "should"],
   useOverfillsTank: ["tank", "part", ["must", "should"]],
   nothingUsed: ["tank", "part", "should"],

@@ -33,6 +33,8 @@ type Numbers =
   | { readonly code: "urineInGrey" }
   | { readonly code: "noWaterline" }
   | { readonly code: "partOutside"; readonly byMm: number }
+  /** Past the side of a rig for the road: mm beyond the floor's edge. */
+  | { readonly code: "partSticksOut"; readonly byMm: number }
   | { readonly code: "partBelowSill"; readonly byMm: number }
   | { readonly code: "outletOpen" }
   | { readonly code: "portFree" }

@@ -15,6 +15,7 @@ type InState = {
 /** The figures of what is found in areas that only some rigs have: gear, heads, hull, dump lines and joints. */
 export type FittedNumbers =
   | { readonly code: "pumpNeverStops"; readonly cutOutKPa: number; readonly shutOffKPa: number }
+  | { readonly code: "supplyHard"; readonly supplyKPa: number; readonly mostKPa: number }
   | { readonly code: "accumulatorHard"; readonly prechargeKPa: number; readonly cutInKPa: number }
   | { readonly code: "branchAgainstFlow"; readonly angleDeg: number }
   | { readonly code: "teeOnTheFlat" }
@@ -112,6 +113,14 @@ export type FittedNumbers =
       readonly countedL: number;
       readonly flushL: number;
       readonly others: number;
+    }
+  /** A load of washing for which less is counted than the machine takes. */
+  | {
+      readonly code: "loadShort";
+      readonly useName: string;
+      readonly wayName: string;
+      readonly countedL: number;
+      readonly loadL: number;
     }
   | { readonly code: "toiletUnused"; readonly wayName: string; readonly ways: number }
   | { readonly code: "dumpLineHigh"; readonly byMm: number }

@@ -335,3 +335,11 @@ test("fouled water is told with the tank it comes from, and a hose that comes of
   }
   expect(all(open, "waterFouled").some(({ fromName }) => fromName !== null)).toBe(true);
 });
+
+test("a tap that presses harder than hoses bear is told, one that a reducer holds down is not", () => {
+  const bus = readDemo("lesesaal-loop");
+  const coupling = bus.gear.find(({ spec }) => spec.kind === "coupling" && spec.supplyKPa !== null)!.id;
+  const told = (supplyKPa: number | null) => at(withSpec(bus, coupling, { supplyKPa }), coupling, "supplyHard");
+  expect([null, 300, 400].flatMap(told)).toEqual([]);
+  expect(told(401)).toMatchObject([{ severity: "should", supplyKPa: 401, mostKPa: 400 }]);
+});

@@ -2,6 +2,7 @@ import type { Design } from "../design/design";
 import type { EditOp } from "../design/edit";
 import type { Drain, Tank, Vent } from "../design/plumbing";
 import { USUAL_CLASS } from "../design/rig";
+import { buildCountLoads } from "../edits/countEdits";
 import { buildAddDumpLine, buildFitDumpValve, buildOpenDumpLine, buildRegradeDumpLine } from "../edits/dumpLineEdits";
 import { buildAddFixture } from "../edits/fixtureEdits";
 import { buildInsertStrainer } from "../edits/insertPiece";
@@ -89,6 +90,7 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   loopFouled: null,
   noWaterline: null,
   partOutside: null,
+  partSticksOut: null,
   partBelowSill: null,
   outletOpen: (design, { at }) => {
     const edit = at.kind === "port" ? buildFitDumpValve(design, { fromTank: at.tankId, fromPort: at.id }) : null;
@@ -198,6 +200,10 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
     const edit = buildCountFlush(design);
     return edit ? [{ byMm: null, edit }] : [];
   },
+  loadShort: (design) => {
+    const edit = buildCountLoads(design);
+    return edit ? [{ byMm: null, edit }] : [];
+  },
   toiletUnused: (design) => proposeToiletUse(design),
   fixingMissing: null,
   fixingTips: null,
@@ -289,6 +295,7 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   pumpCurveRises: null,
   pumpNeverStops: null,
   accumulatorHard: null,
+  supplyHard: null,
   uvBlind: null,
   floatReversed: null,
   filterOrder: null,

@@ -92,7 +92,7 @@ function collectHoles(
         facesMm: [at, at],
         lengthMm: widthMm,
         widthMm,
-        thicknessMm: 0,
+        thicknessMm: design.rig.hull?.thicknessMm ?? 0,
         angleRad: Math.PI / 2,
         drillFrom: "either",
         behind: null,

@@ -1,0 +1,78 @@
+import { listGoods } from "@/core/build/goods";
+import { takeDrawn } from "@/core/build/redrawn";
+import { listSteps } from "@/core/build/steps";
+import type { Design } from "@/core/design/design";
+import { parseDesign } from "@/core/design/parseDesign";
+import { evaluate } from "@/core/evaluate/evaluate";
+import "@/core/evaluate/fitted";
+import { computeLoopFigures } from "@/core/gear/loopFigures";
+import { computeStability } from "@/core/heads/stability";
+import { toUse } from "@/core/pour/usualUses";
+import { listCare } from "@/core/road/care";
+import { listFloods } from "@/core/through/flood";
+import { listHoles } from "@/core/through/holes";
+import { ALL_DEMOS } from "./demoRigs";
+import { listLeaves, setLeaf, tryOther } from "./leaves";
+
+/** Numbers and switches that change nothing of what is worked out, and why they are asked for all the same. */
+const IDLE: Readonly<Record<string, string>> = {
+  "habits.certainty": "how sure the simulated days are to be, drawn apart from the judgement",
+  "habits.ways.uses<other>.takesL": "its water comes from elsewhere",
+  "habits.ways.uses<urine>.takesL": "its water comes from elsewhere",
+  "obstacles<axle>.atMm.y": "nothing of the samples comes near it that way",
+  "obstacles<axle>.widthMm": "nothing of the samples comes near it that way",
+  "obstacles<fuelTank>.atMm.z": "nothing of the samples comes near it that way",
+  "obstacles<fuelTank>.heightMm": "nothing of the samples comes near it that way",
+  "obstacles<shaft>.atMm.x": "nothing of the samples comes near it that way",
+  "obstacles<shaft>.atMm.y": "nothing of the samples comes near it that way",
+  "obstacles<shaft>.widthMm": "nothing of the samples comes near it that way",
+  "rig<boat>.groundZMm": "her keel, from which bilge pumps lift; no sample has one",
+  "rig<trailer>.widthMm": "nothing of the samples reaches its sides",
+  "tanks.fixing<brackets>.heldFactor": "divides ratings the samples do not know",
+  "tanks.fixing<onFloor>.heldFactor": "divides ratings the samples do not know",
+  "tanks.ports<draw>.fittingMm": "nothing of the samples stands so near",
+  "tanks.ports<fill>.fittingMm": "nothing of the samples stands so near",
+  "tanks.ports<inlet>.fittingMm": "nothing of the samples stands so near",
+  "tanks.ports<vent>.fittingMm": "nothing of the samples stands so near",
+};
+
+const TILTED = { pitchDeg: 2, rollDeg: -3 };
+
+// All the core says of a design: what is found, bought, built, kept and poured.
+function tellAll(design: Design): string {
+  const evaluation = evaluate(design);
+  const steps = listSteps(design, evaluation);
+  return JSON.stringify([
+    evaluation,
+    evaluate(design, TILTED),
+    listGoods(design, evaluation),
+    steps.map((step) => takeDrawn(step, design, evaluation)),
+    computeLoopFigures(design),
+    listCare(design),
+    computeStability(design),
+    listFloods(design),
+    listHoles(design, evaluation),
+    design.fixtures.map(toUse),
+  ]);
+}
+
+test("every number and switch of the samples changes something that is said, or has its reason", () => {
+  const tried = new Map<string, number>();
+  const alive = new Set<string>();
+  for (const design of ALL_DEMOS) {
+    const before = tellAll(design);
+    for (const { path, pattern, value } of listLeaves(design)) {
+      const isWritten = path.length === 1 || typeof value === "string" || value === null;
+      if (isWritten || alive.has(pattern) || (tried.get(pattern) ?? 0) >= 4) continue;
+      tried.set(pattern, (tried.get(pattern) ?? 0) + 1);
+      const changes = tryOther(value, (other) => {
+        const read = parseDesign(setLeaf(design, path, other));
+        return read.ok && tellAll(read.design) !== before ? true : null;
+      });
+      if (changes) alive.add(pattern);
+    }
+  }
+  const idle = [...tried.keys()].filter((pattern) => !alive.has(pattern)).sort();
+  expect(idle).toEqual(Object.keys(IDLE).sort());
+  expect(alive.size).toBeGreaterThan(250);
+});
