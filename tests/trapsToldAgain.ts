@@ -109,7 +109,7 @@ export function tellTraps({ design, result, drain, fixture, own, limit }: Case):
     if (hours !== null) told.push({ code: "trapFreezes", at: where, hours });
   }
   const weir = result.nodesMm[0]!;
-  if (trap?.kind === "running" && !trap.hasCleanout && weir.z < 0) told.push({ code: "trapUnreachable", at });
+  if (trap?.hasCleanout === false && weir.z < 0) told.push({ code: "trapUnreachable", at });
   return [...told, ...tellTrapInFloor(design, drain, result)];
 }
 
