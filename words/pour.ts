@@ -50,6 +50,12 @@ export function describePour(
     const text = `${name} is full at ${formatQuantity(takesL, "volume", units)}: the rest stands in the drains and comes up.`;
     return [{ text, isBad: true }];
   });
+  const risen = pour.risen.flatMap((id) => {
+    const fixture = design.fixtures.find((one) => one.id === id);
+    return fixture
+      ? [{ text: `Water comes up in ${fixture.name}: the pipe it shares runs full under it.`, isBad: true }]
+      : [];
+  });
   const full = {
     text:
       pour.fullestShare > 0.99
@@ -68,7 +74,7 @@ export function describePour(
     const text = `The full pipe sucks on the trap of ${fixture.name}: it keeps ${left} of ${formatLength(sealMm, units)}.`;
     return [{ text, isBad: sealLeftMm < LEAST_SEAL_MM }];
   });
-  return [...tanks, ...lines, ...traps, full, ...(keptL > 0.005 ? [kept] : [])].sort(
+  return [...tanks, ...risen, ...lines, ...traps, full, ...(keptL > 0.005 ? [kept] : [])].sort(
     (a, b) => Number(b.isBad) - Number(a.isBad),
   );
 }

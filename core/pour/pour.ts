@@ -10,13 +10,14 @@ import { buildNetwork, type Network } from "../falls/network";
 import { computePonds } from "../falls/ponding";
 import { computeWasteLps } from "../falls/release";
 import { measureSegmentArea } from "../geometry/circularSegment";
-import type { Vec3 } from "../geometry/vec";
+import { dot, type Vec3 } from "../geometry/vec";
 import { MM3_PER_L, mmToM } from "../quantity/convert";
 import { listStoreGroup } from "../tanks/linkedTanks";
 import { listOpenings } from "../tanks/openings";
 import { computeTankFull } from "../tanks/tankLevels";
 import { measureArmFallMm } from "../traps/trapArm";
 import { computeSealAfterSiphonMm } from "../traps/trapRisks";
+import { type Idle, isFull, listRisen } from "./risen";
 
 /** Water given to one fixture: let go at once with the plug pulled, or running for a while with the drain open. */
 export type PourEvent =
@@ -71,6 +72,8 @@ export type Pour = {
   readonly fullestShare: number;
   /** Over the rim of a fixture, L. */
   readonly spiltL: number;
+  /** Fixtures nobody uses in which it comes up. */
+  readonly risen: readonly string[];
 };
 
 const FRAME_S = 0.5;
@@ -83,8 +86,6 @@ const SHORTEST_MM = 60;
 const LONGEST_S = 900;
 /** A wet bowl or pipe: less than a teaspoon still running is over, L. */
 const SETTLED_L = 2e-3;
-/** From this share on the surface closes up and the pipe runs full [P: Chow 1959, depth 0.938 of the bore, from memory]. */
-const FULL_SHARE = 0.97;
 /** A leg that does not fall passes water only by what stands higher before it: taken as 1 mm/m [C on T]. */
 const LEAST_SLOPE = 0.001;
 /** A drop runs as fast as a pipe at 45° part full: it never holds the others up [T]. */
@@ -93,6 +94,9 @@ const TABLE = 48;
 
 type Cell = PourLeg & {
   readonly isRun: boolean;
+  /** Heights of its crown where the water comes in and goes out, along the way up at the attitude, mm. */
+  readonly headMm: number;
+  readonly footMm: number;
   readonly next: number;
   /** The tank its way ends in, as a place in the list of tanks. */
   readonly tank: number;
@@ -105,6 +109,8 @@ type Basin = {
   readonly fixture: Fixture;
   readonly areaM2: number;
   readonly headMm: number;
+  /** Height of its outlet along the way up, mm. */
+  readonly outletMm: number;
   readonly boreM: number;
   readonly cell: number;
   litres: number;
@@ -125,7 +131,8 @@ type Basin = {
  * Source: storage routing over Manning's formula [C on P]; losses of the waste and the slope of legs that rise [T].
  */
 export function computePour(design: Design, attitude: Attitude, events: readonly PourEvent[]): Pour {
-  const { cells, basins, stores } = layOut(design, attitude, events);
+  const { cells, basins, stores, idle } = layOut(design, attitude, events);
+  const risen = new Set<string>();
   const givenL = events.reduce((sum, e) => sum + (e.kind === "empty" ? e.litres : e.lps * e.seconds), 0);
   for (const event of events) {
     const basin = basins.find((b) => b.fixture.id === event.fixtureId);
@@ -161,11 +168,12 @@ export function computePour(design: Design, attitude: Attitude, events: readonly
       cell.litres += out;
       spiltL += spill(basin);
       if (basin.litres > SETTLED_L) basin.lastWetS = second;
-      if (cell.litres >= FULL_SHARE * cell.fullL) basin.ranFull = true;
+      if (isFull(cell)) basin.ranFull = true;
     }
     // only at a frame, so that the last one shown is how it ends
     if (step % perFrame !== 0) continue;
     note((step / perFrame) * FRAME_S);
+    for (const one of listRisen(idle, cells, basins)) risen.add(one);
     const isMoving = basins.some((b) => b.litres > SETTLED_L) || cells.some((c) => c.litres - c.keptL > SETTLED_L);
     if (second > lastRunS && (!isMoving || isStuck(stores, cells, basins))) break;
   }
@@ -186,6 +194,7 @@ export function computePour(design: Design, attitude: Attitude, events: readonly
     givenL,
     fullestShare: findFullest(cells, frames),
     spiltL,
+    risen: [...risen],
   };
 }
 
@@ -225,9 +234,15 @@ function layOut(design: Design, attitude: Attitude, events: readonly PourEvent[]
   const cells = sorted.map(({ leg, keptL, tank }) => ({ ...buildCell(leg, keptL, up, next.get(toKey(leg))!), tank }));
   const basins = paths.flatMap((path): Basin[] => {
     const first = path.legs.find((leg) => leg.lengthMm > 0);
-    return first ? [buildBasin(path, places.get(toKey(first))!)] : [];
+    return first ? [buildBasin(path, places.get(toKey(first))!, up)] : [];
   });
-  return { cells, basins, stores };
+  const idle = [...network.drains.values()].flatMap((drain): Idle[] => {
+    if (used.has(drain.fromFixture)) return [];
+    const path = buildDrainPath(design, drain, network);
+    const cell = path.legs.map((leg) => places.get(toKey(leg))).find((place) => place !== undefined);
+    return cell === undefined ? [] : [{ fixtureId: path.fixture.id, outletMm: dot(up, path.outletMm), cell }];
+  });
+  return { cells, basins, stores, idle };
 }
 
 /** A tank that takes what comes until it is full; all that ends in the open or in vessels is one that never is. */
@@ -300,19 +315,22 @@ function buildCell(leg: Leg, keptL: number, up: ReturnType<typeof computeUp>, ne
     isRun: leg.kind === "run",
     fullL,
     keptL: kept,
+    headMm: dot(up, leg.from) + innerMm,
+    footMm: dot(up, leg.to) + innerMm,
     next,
     flowLps,
     litres: kept,
   };
 }
 
-function buildBasin(path: DrainPath, cell: number): Basin {
+function buildBasin(path: DrainPath, cell: number, up: Vec3): Basin {
   const { fixture, drain } = path;
   const sealMm = findTrap(drain)?.sealMm ?? 0;
   return {
     fixture,
     areaM2: measureBowlMm2(fixture.kind) / 1e6,
     headMm: findTrap(drain)?.dropMm ?? 0,
+    outletMm: dot(up, path.outletMm),
     boreM: mmToM(Math.min(fixture.boreMm, drain.pipe.innerMm)),
     cell,
     litres: 0,
