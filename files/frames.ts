@@ -1,7 +1,7 @@
 import { deflateSync, inflateSync, strFromU8, strToU8 } from "fflate";
 
-/** Letters of data in one frame: a code that a phone's camera reads at arm's length. */
-const FRAME_LETTERS = 420;
+/** Letters of data in one frame: with its head just within a code of 73 dots a side, which a phone's camera reads at arm's length. */
+const FRAME_LETTERS = 436;
 const MARK = "SL1";
 /** More than this is no sheet of ours: a small code may not unpack into a large one. */
 const MOST_BYTES = 2_000_000;

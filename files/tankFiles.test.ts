@@ -7,6 +7,7 @@ import { describeOrder } from "@/words/templates";
 import { type Letters, loadLetters } from "./letters";
 import { writeDxf } from "./tankDxf";
 import { writeOrderPdf, writeTemplatePdf } from "./tankPdf";
+import { writeSvg } from "./tankSvg";
 
 let letters: Letters;
 beforeAll(async () => {
@@ -121,8 +122,29 @@ test("the DXF file, read back: millimetres, outline and holes in full size", () 
     return [Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys)].map(Math.round).join(" × ");
   });
   expect(sizes.sort()).toEqual(["462 × 202", "462 × 202", "812 × 202", "812 × 202", "812 × 462", "812 × 462"]);
-  const radii = on("HOLES").map((entity) => (entity as ICircleEntity).radius);
-  expect(radii.sort()).toEqual(kranich.ports.map(({ boreMm }) => boreMm / 2).sort());
+  const radii = (layer: string) => on(layer).map((entity) => (entity as ICircleEntity).radius);
+  expect(radii("BORES").sort()).toEqual(kranich.ports.map(({ boreMm }) => boreMm / 2).sort());
+  // nothing that nobody knows is given to a machine to cut
+  expect(radii("HOLES")).toEqual([]);
+});
+
+test("with threads the hole is cut for the thread, in DXF, SVG and on paper, and the maker is told which", async () => {
+  const tank = { ...kranich, ports: kranich.ports.map((port) => ({ ...port, thread: "g112" as const })) };
+  const drawings = listTankFaces(tank);
+  const read = new DxfParser().parseSync(writeDxf(drawings, "metric"))!;
+  const cut = read.entities.flatMap((entity) => (entity.layer === "HOLES" ? [(entity as ICircleEntity).radius] : []));
+  expect(cut).toHaveLength(kranich.ports.length);
+  for (const radius of cut) expect(radius).toBeCloseTo(24.4, 1);
+  const rings = [...writeSvg(drawings, "metric").matchAll(/<circle class="hole"[^>]* r="([\d.]+)"/g)].map((m) =>
+    Number(m[1]),
+  );
+  expect(rings).toHaveLength(kranich.ports.length);
+  const side = drawings.find(({ holes }) => holes.length > 0)!;
+  const words = await readWords((await writeTemplatePdf("Grey tank", side, "a4", "metric", letters))!);
+  expect(words).toContain("hole Ø 48.8 mm");
+  expect(describeOrder(tank, "metric").ports[0]).toEqual(
+    expect.arrayContaining([expect.stringContaining("G 1½ parallel")]),
+  );
 });
 
 test("the order sheet names every port with its side and measures", () => {

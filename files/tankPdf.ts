@@ -62,8 +62,11 @@ function drawTile(pdf: jsPDF, drawing: FaceDrawing, tile: Tile, units: Units): v
   pdf.setLineDashPattern([], 0);
   for (const hole of drawing.holes) {
     const [x, y] = at(hole.at);
-    const arm = hole.boreMm / 2 + 5;
+    const arm = (hole.cutMm ?? hole.boreMm) / 2 + 5;
+    pdf.setLineDashPattern([1, 1], 0);
     pdf.circle(x, y, hole.boreMm / 2, "S");
+    pdf.setLineDashPattern([], 0);
+    if (hole.cutMm !== null) pdf.circle(x, y, hole.cutMm / 2, "S");
     pdf.line(x - arm, y, x + arm, y);
     pdf.line(x, y - arm, x, y + arm);
     writeWords(pdf, describeHole(hole, units), x + arm + 1.5, y + 1, { size: NOTE_PT });

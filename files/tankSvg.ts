@@ -18,9 +18,12 @@ export function writeSvg(drawings: readonly FaceDrawing[], units: Units): string
       `<path class="inside" d="${path(drawing.inside)}" stroke-dasharray="4 3"/>`,
       ...drawing.holes.flatMap((hole) => {
         const { u, v } = hole.at;
-        const arm = hole.boreMm / 2 + 6;
+        const arm = (hole.cutMm ?? hole.boreMm) / 2 + 6;
+        const ring = (kind: string, mm: number, more = "") =>
+          `<circle class="${kind}" cx="${x(u)}" cy="${y(v)}" r="${mm / 2}"${more}/>`;
         return [
-          `<circle class="hole" cx="${x(u)}" cy="${y(v)}" r="${hole.boreMm / 2}"/>`,
+          ring("bore", hole.boreMm, ' stroke-dasharray="2 2"'),
+          ...(hole.cutMm === null ? [] : [ring("hole", hole.cutMm)]),
           `<path d="M${x(u - arm)} ${y(v)}H${x(u + arm)}M${x(u)} ${y(v - arm)}V${y(v + arm)}" stroke-width="0.2"/>`,
           `<text font-size="10" font-family="sans-serif" fill="#000" stroke="none" x="${x(u + arm + 2)}" y="${y(v)}">${describeHole(hole, units)}</text>`,
         ];

@@ -12,10 +12,11 @@ import { lookUpValue } from "@/core/rules/lookUpLimit";
 import { buildDumpRun } from "@/core/tanks/dumpRun";
 import { listLevelGroup } from "@/core/tanks/linkedTanks";
 import { computeEmptyKg, computeFullKg } from "@/core/tanks/shell";
+import { findPortHoleMm } from "@/core/templates/portHole";
 import { type HoleEntry, listHoles } from "@/core/through/holes";
 import { speakFor } from "./afloat";
 import { describeSaw, describeSize } from "./holes";
-import { FASTENER_NAMES, FIXING_NAMES } from "./labels";
+import { FASTENER_NAMES, FIXING_NAMES, THREAD_NAMES } from "./labels";
 import { describePort, describePortPlace, nameSide } from "./ports";
 import { formatLength, formatQuantity, formatRun, type Units } from "./units";
 
@@ -131,10 +132,13 @@ const listPlaceFigures = ({ x, y }: Vec3, units: Units): StepFigure[] => [
 ];
 
 function listPortFigures(tank: Tank, { design, units }: Told): StepFigure[] {
-  return tank.ports.map((port) => [
-    `${describePort(tank, port, design)}, ${describePortPlace(tank, port, design, units)}; bore`,
-    formatLength(port.boreMm, units),
-  ]);
+  return tank.ports.map((port) => {
+    const cutMm = findPortHoleMm(port);
+    const place = `${describePort(tank, port, design)}, ${describePortPlace(tank, port, design, units)}`;
+    return cutMm === null
+      ? [`${place}; bore`, formatLength(port.boreMm, units)]
+      : [`${place}; hole for ${THREAD_NAMES[port.thread ?? "none"]}`, formatLength(cutMm, units)];
+  });
 }
 
 // The least of its runs is what a level shows; a drop has none.

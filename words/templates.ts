@@ -2,7 +2,7 @@ import type { Tank } from "@/core/design/plumbing";
 import { measureCapacityL, measureExtent } from "@/core/geometry/solid";
 import { computeEmptyKg } from "@/core/tanks/shell";
 import { type Face, type FaceHole, findFace } from "@/core/templates/tankFaces";
-import { MATERIAL_NAMES, PORT_NAMES, WATER_NAMES } from "./labels";
+import { MATERIAL_NAMES, PORT_NAMES, THREAD_NAMES, WATER_NAMES } from "./labels";
 import { formatLength, formatQuantity, type Units } from "./units";
 
 /** The sides of a tank as one who stands outside calls them. */
@@ -15,9 +15,13 @@ export const FACE_NAMES: Readonly<Record<Face, string>> = {
   top: "Top",
 };
 
-/** What stands beside a hole in a drawing. */
-export const describeHole = ({ kind, boreMm }: FaceHole, units: Units): string =>
-  `${PORT_NAMES[kind]} Ø ${formatLength(boreMm, units)}`;
+/** What stands beside a hole in a drawing: the hole where it is known, and the bore, which is never what is cut. */
+export function describeHole({ kind, boreMm, thread, cutMm }: FaceHole, units: Units): string {
+  const bore = `bore ${formatLength(boreMm, units)}`;
+  return cutMm === null
+    ? `${PORT_NAMES[kind]}, ${bore}; hole by its fitting`
+    : `${PORT_NAMES[kind]}, ${THREAD_NAMES[thread ?? "none"]}, hole Ø ${formatLength(cutMm, units)}, ${bore}`;
+}
 
 export type OrderSheet = {
   readonly title: string;
@@ -63,11 +67,13 @@ export function describeOrder(tank: Tank, units: Units): OrderSheet {
       ["Empty, without fittings", formatQuantity(computeEmptyKg(tank), "weight", units)],
       ["Holes", String(tank.ports.length)],
     ],
-    portHead: ["Port", "In", "Bore", "From the rear", "From the right", "Invert or middle over the bottom"],
+    portHead: ["Port", "In", "Bore, thread", "From the rear", "From the right", "Invert or middle over the bottom"],
     ports: tank.ports.map((port) => [
       PORT_NAMES[port.kind],
       FACE_NAMES[findFace(solid, port).face],
-      formatLength(port.boreMm, units),
+      port.thread === null
+        ? formatLength(port.boreMm, units)
+        : `${formatLength(port.boreMm, units)}, ${THREAD_NAMES[port.thread]}`,
       formatLength(port.atMm.x - min.x, units),
       formatLength(port.atMm.y - min.y, units),
       formatLength(port.atMm.z - min.z, units),

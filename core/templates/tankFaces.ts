@@ -1,8 +1,9 @@
-import type { Port, PortKind, Tank } from "../design/plumbing";
+import type { Port, PortKind, Tank, Thread } from "../design/plumbing";
 import type { Vec2 } from "../geometry/polygon";
 import { measureExtent, type Solid, toPrism } from "../geometry/solid";
 import type { Vec3 } from "../geometry/vec";
 import { offsetOutward } from "./offsetOutward";
+import { findPortHoleMm } from "./portHole";
 
 export const FACES = ["rear", "front", "right", "left", "bottom", "top"] as const;
 export type Face = (typeof FACES)[number];
@@ -13,6 +14,9 @@ export type FaceHole = {
   readonly kind: PortKind;
   readonly at: Vec2;
   readonly boreMm: number;
+  readonly thread: Thread | null;
+  /** What is cut for the fitting, mm across; null where only its maker knows. */
+  readonly cutMm: number | null;
   /** How far the wall there lies behind the face, mm: more than nothing on a slope or in a step. */
   readonly behindMm: number;
 };
@@ -57,6 +61,8 @@ export function listTankFaces(tank: Tank): FaceDrawing[] {
           kind: port.kind,
           at: shift(toSheet(face, findMiddle(port, face), min, max)),
           boreMm: port.boreMm,
+          thread: port.thread,
+          cutMm: findPortHoleMm(port),
           behindMm: on.behindMm,
         })),
     };

@@ -1,10 +1,11 @@
 import fc from "fast-check";
 import { prisms } from "@/tests/arbitraries";
 import { DEMO_NAMES, readDemo } from "@/tests/demoRigs";
-import type { Tank } from "../design/plumbing";
+import { type Tank, THREADS, type Thread } from "../design/plumbing";
 import { measureSignedArea } from "../geometry/polygon";
 import { measureCapacityL } from "../geometry/solid";
 import { offsetOutward } from "./offsetOutward";
+import { findPortHoleMm } from "./portHole";
 import { type FACES, listTankFaces } from "./tankFaces";
 import { OVERLAP_MM, PAPERS, RIM_MM, tileSheet } from "./tileSheet";
 
@@ -18,7 +19,16 @@ test("Kranich's tank: 800 × 450 × 190 inside, 6 mm of wall, its holes where th
   // the inlet: 300 mm from the right wall, invert 150 mm over the bottom; the middle half a bore higher, behind 6 mm of wall
   const inlet = kranich.ports.find(({ kind }) => kind === "inlet")!;
   expect(front.holes).toEqual([
-    { portId: "inlet", kind: "inlet", at: { u: 306, v: 156 + inlet.boreMm / 2 }, boreMm: inlet.boreMm, behindMm: 0 },
+    {
+      portId: "inlet",
+      kind: "inlet",
+      at: { u: 306, v: 156 + inlet.boreMm / 2 },
+      boreMm: inlet.boreMm,
+      thread: null,
+      // a plain fitting has a hole of its own
+      cutMm: null,
+      behindMm: 0,
+    },
   ]);
   // from behind left and right change places
   const outlet = faces.get("rear")!.holes[0]!;
@@ -94,4 +104,20 @@ test("tiles: every place of the drawing is on a page, neighbours share the overl
       },
     ),
   );
+});
+
+test("a thread asks for a hole as wide as its outside, never as its bore", () => {
+  // Source: major diameters of ISO 228-1 and pipe outsides of ASME B1.20.1, from memory
+  const published: Readonly<Record<Thread, number>> = {
+    ...{ g12: 20.96, g34: 26.44, g1: 33.25, g114: 41.91, g112: 47.8, g2: 59.61 },
+    ...{ npt12: 21.34, npt34: 26.67, npt1: 33.4, npt114: 42.16, npt112: 48.26, npt2: 60.33 },
+  };
+  for (const thread of THREADS) {
+    const cutMm = findPortHoleMm({ thread })!;
+    expect(cutMm - published[thread]).toBeCloseTo(1, 1);
+    const tank = { ...kranich, ports: kranich.ports.map((port) => ({ ...port, thread })) };
+    for (const { holes } of listTankFaces(tank))
+      for (const hole of holes) expect(hole).toMatchObject({ thread, cutMm });
+  }
+  expect(findPortHoleMm({ thread: null })).toBeNull();
 });

@@ -73,7 +73,8 @@ export function TankTemplates({ tank }: { readonly tank: Tank }) {
         <Trade>{WORDS.outside}</Trade> {formatLength(drawing.widthMm, units)} × {formatLength(drawing.heightMm, units)}
         {drawing.holes.length === 0
           ? WORDS.noHoleInIt
-          : `, ${drawing.holes.map((hole) => describeHole(hole, units)).join(", ")}.`}
+          : `. ${drawing.holes.map((hole) => describeHole(hole, units)).join(". ")}.`}
+        {drawing.holes.length > 0 && WORDS.theDashedRingIs}
         {drawing.holes.some(({ behindMm }) => behindMm > 1) && WORDS.aHoleStandsBackFrom}
       </p>
       <LateStepHold stepId={`fitTankPorts:${tank.id}`} />
@@ -132,8 +133,11 @@ function FacePicture({ drawing }: { readonly drawing: FaceDrawing }) {
     >
       <path d={toPath(outside)} strokeWidth={1.6} {...line} />
       <path d={toPath(inside)} strokeWidth={0.8} strokeDasharray="4 3" {...line} />
-      {holes.map(({ portId, at, boreMm }) => (
-        <circle key={portId} cx={at.u} cy={heightMm - at.v} r={boreMm / 2} strokeWidth={1.4} {...line} />
+      {holes.map(({ portId, at, boreMm, cutMm }) => (
+        <g key={portId}>
+          <circle cx={at.u} cy={heightMm - at.v} r={boreMm / 2} strokeWidth={1} strokeDasharray="2 2" {...line} />
+          {cutMm !== null && <circle cx={at.u} cy={heightMm - at.v} r={cutMm / 2} strokeWidth={1.4} {...line} />}
+        </g>
       ))}
     </svg>
   );
