@@ -4,9 +4,10 @@ import { measureBareTank } from "@/core/build/stepSpot";
 import type { BuildStep } from "@/core/build/steps";
 import type { Design } from "@/core/design/design";
 import { findTrap } from "@/core/design/lineItems";
-import type { Drain, DumpLine, Tank } from "@/core/design/plumbing";
+import type { Drain, DumpLine, Fixing, Tank } from "@/core/design/plumbing";
 import type { Evaluation } from "@/core/evaluate/evaluation";
 import { listLineLegs } from "@/core/fit/lineLegs";
+import { findBoltHoleMm } from "@/core/fixing/boltWork";
 import type { Vec3 } from "@/core/geometry/vec";
 import { lookUpValue } from "@/core/rules/lookUpLimit";
 import { buildDumpRun } from "@/core/tanks/dumpRun";
@@ -57,6 +58,7 @@ function listFigures({ kind, id, at }: BuildStep, told: Told): readonly StepFigu
         ? [
             [FIXING_NAMES[tank.fixing.kind].name.toLowerCase(), `${tank.fixing.bolts} × ${tank.fixing.size}`],
             ["held in", FASTENER_NAMES[tank.fixing.fastener].toLowerCase()],
+            ...listBoltHole(tank.fixing, length),
           ]
         : [];
     case "hangTank": {
@@ -114,6 +116,12 @@ function listFigures({ kind, id, at }: BuildStep, told: Told): readonly StepFigu
     case "own":
       return [];
   }
+}
+
+function listBoltHole(fixing: Fixing, length: (mm: number) => string): StepFigure[] {
+  const holeMm = findBoltHoleMm(fixing);
+  if (holeMm === null) return [];
+  return [[fixing.fastener === "rivetNut" ? "drill, if its maker says no other" : "drill", length(holeMm)]];
 }
 
 const toSide = (yMm: number): string => `${yMm >= 0 ? "left" : "right"} of the middle`;

@@ -4,6 +4,7 @@ import { SAMPLE_FIXING } from "@/tests/sampleFixing";
 import { BOLT_SIZES, FASTENERS, FIXING_KINDS, type Fixing } from "../design/plumbing";
 import { CRASH_CLASSES, type CrashClass } from "../design/rig";
 import { computeBoltGroup, type GroupLoad } from "./boltGroup";
+import { findBoltHoleMm, findBoltTorqueNm } from "./boltWork";
 import { computeBolt, computeFixing, computeUtilisation, listLoadCases, slidesOut } from "./fixing";
 
 const tank = readDemo("kranich").tanks[0]!;
@@ -178,4 +179,19 @@ test("straps without an end stop let the tank slide under braking already; brack
   expect(slidesOut(SAMPLE_FIXING, van("none"))).toBe(true);
   expect(slidesOut({ ...SAMPLE_FIXING, hasEndStop: true }, van("m1n1"))).toBe(false);
   expect(slidesOut({ ...SAMPLE_FIXING, kind: "brackets" }, van("m1n1"))).toBe(false);
+});
+
+test("a bolt goes through a hole wider than itself, a rivet nut wants a wider one, and only a through bolt has a torque of its own", () => {
+  const sizes = { M6: 6, M8: 8, M10: 10, M12: 12 } as const;
+  for (const [size, mm] of Object.entries(sizes) as ["M6", number][]) {
+    const through = findBoltHoleMm({ fastener: "through", size })!;
+    const nut = findBoltHoleMm({ fastener: "rivetNut", size })!;
+    expect([through > mm, through <= mm * 1.15, nut > through]).toEqual([true, true, true]);
+    expect(findBoltHoleMm({ fastener: "selfTapping", size })).toBeNull();
+    // T = 0.2 F d with the bolt pulled to some 50 to 90 % of its proof load. Source: common practice for dry steel, from memory
+    const proofKN = { M6: 11.6, M8: 21.2, M10: 33.7, M12: 48.9 }[size];
+    const share = findBoltTorqueNm({ fastener: "through", size })! / (0.2 * proofKN * mm);
+    expect([share > 0.5, share < 0.9]).toEqual([true, true]);
+    expect(findBoltTorqueNm({ fastener: "rivetNut", size })).toBeNull();
+  }
 });
