@@ -7,7 +7,7 @@ export const outside = "Outside";
 export const noHoleInIt = ", no hole in it.";
 export const aHoleStandsBackFrom = " A hole stands back from this side: on the slope it is longer than drawn.";
 export const theDashedRingIs =
-  " The dashed ring is the bore, the way inside the fitting: never cut by it. A full ring is the hole for a thread; a plain fitting or grommet has its own.";
+  " The dashed ring is the bore: never cut by it. A full ring is the hole for a thread; a plain fitting or a grommet has its own.";
 export const paper = "Paper";
 export const writingThePages = "Writing the pages";
 export const stop = "Stop";
