@@ -203,7 +203,7 @@ test("a finding's remedy is drawn first, then done, then undone", async ({ page 
   await openSample(page, "Lesesaal");
   const finding = page.getByRole("region", { name: "Findings" }).getByRole("button", { name: /runs backwards/ });
   await finding.click();
-  const remedy = page.getByRole("button", { name: /^Hang Grey tank 35/ });
+  const remedy = page.getByRole("button", { name: /^Hang Grey tank 33/ });
   await remedy.click();
   await expect(page.getByTestId("ghost")).toBeVisible();
   await expect(page.getByRole("button", { name: "Undo", exact: true })).toBeDisabled();

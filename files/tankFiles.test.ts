@@ -129,7 +129,15 @@ test("the DXF file, read back: millimetres, outline and holes in full size", () 
 });
 
 test("with threads the hole is cut for the thread, in DXF, SVG and on paper, and the maker is told which", async () => {
-  const tank = { ...kranich, ports: kranich.ports.map((port) => ({ ...port, thread: "g112" as const })) };
+  // each where a nut has room
+  const tank = {
+    ...kranich,
+    ports: kranich.ports.map((port) => ({
+      ...port,
+      thread: "g112" as const,
+      atMm: port.kind === "vent" ? port.atMm : { ...port.atMm, z: 70 },
+    })),
+  };
   const drawings = listTankFaces(tank);
   const read = new DxfParser().parseSync(writeDxf(drawings, "metric"))!;
   const cut = read.entities.flatMap((entity) => (entity.layer === "HOLES" ? [(entity as ICircleEntity).radius] : []));
@@ -150,7 +158,9 @@ test("with threads the hole is cut for the thread, in DXF, SVG and on paper, and
 test("the order sheet names every port with its side and measures", () => {
   const order = describeOrder(kranich, "metric");
   expect(order.ports).toHaveLength(kranich.ports.length);
-  expect(order.ports.find(([name]) => name === "Inlet")!.slice(1, 2)).toEqual(["Front end"]);
+  // 3.6 mm from its bore to the top is no room for a nut
+  expect(order.ports.find(([name]) => name === "Inlet")!.slice(1, 2)).toEqual(["Front end, welded in"]);
+  expect(order.ports.find(([name]) => name?.startsWith("Breather"))!.slice(1, 2)).toEqual(["Top"]);
   const bytes = writeOrderPdf(order, "a4", letters);
   expect(readPdf(bytes).boxes).toHaveLength(1);
 });

@@ -13,7 +13,8 @@ import { lookUpValue } from "@/core/rules/lookUpLimit";
 import { buildDumpRun } from "@/core/tanks/dumpRun";
 import { listLevelGroup } from "@/core/tanks/linkedTanks";
 import { computeEmptyKg, computeFullKg } from "@/core/tanks/shell";
-import { findPortHoleMm } from "@/core/templates/portHole";
+import { isWeldedIn } from "@/core/templates/portHole";
+import { listTankFaces } from "@/core/templates/tankFaces";
 import { type HoleEntry, listHoles } from "@/core/through/holes";
 import { speakFor } from "./afloat";
 import { describeSaw, describeSize } from "./holes";
@@ -140,12 +141,13 @@ const listPlaceFigures = ({ x, y }: Vec3, units: Units): StepFigure[] => [
 ];
 
 function listPortFigures(tank: Tank, { design, units }: Told): StepFigure[] {
+  const holes = new Map(listTankFaces(tank).flatMap((drawing) => drawing.holes.map((hole) => [hole.portId, hole])));
   return tank.ports.map((port) => {
-    const cutMm = findPortHoleMm(port);
+    const { cutMm, toEdgeMm } = holes.get(port.id)!;
     const place = `${describePort(tank, port, design)}, ${describePortPlace(tank, port, design, units)}`;
-    return cutMm === null
-      ? [`${place}; bore`, formatLength(port.boreMm, units)]
-      : [`${place}; hole for ${THREAD_NAMES[port.thread ?? "none"]}`, formatLength(cutMm, units)];
+    if (cutMm !== null)
+      return [`${place}; hole for ${THREAD_NAMES[port.thread ?? "none"]}`, formatLength(cutMm, units)];
+    return [`${place}; ${isWeldedIn(toEdgeMm) ? "welded in, " : ""}bore`, formatLength(port.boreMm, units)];
   });
 }
 

@@ -127,6 +127,12 @@ export function describeTankFinding(
         why: `${finding.names.length === 2 ? "" : `${finding.names.join(", ")}. `}One fitting takes one pipe or hose.`,
         advice: "Let one join the other before it, by a wye or a tee, or cut a hole of its own for it.",
       };
+    case "portOffWall":
+      return {
+        title: `${part} breaks through the edge of its wall`,
+        why: `Its bore reaches ${length(finding.byMm)} past the edge: there is no wall to fit it in.`,
+        advice: `Set it ${length(finding.byMm)} farther in, and more where a nut is to sit; or choose a smaller bore.`,
+      };
     case "portsOverlap":
       return {
         title: `${part} runs into the ${PORT_NAMES[finding.otherKind].toLowerCase()}`,

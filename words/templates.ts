@@ -1,7 +1,8 @@
 import type { Tank } from "@/core/design/plumbing";
 import { measureCapacityL, measureExtent } from "@/core/geometry/solid";
 import { computeEmptyKg } from "@/core/tanks/shell";
-import { type Face, type FaceHole, findFace } from "@/core/templates/tankFaces";
+import { isWeldedIn } from "@/core/templates/portHole";
+import { type Face, type FaceHole, listTankFaces } from "@/core/templates/tankFaces";
 import { MATERIAL_NAMES, PORT_NAMES, THREAD_NAMES, WATER_NAMES } from "./labels";
 import { formatLength, formatQuantity, type Units } from "./units";
 
@@ -16,11 +17,12 @@ export const FACE_NAMES: Readonly<Record<Face, string>> = {
 };
 
 /** What stands beside a hole in a drawing: the hole where it is known, and the bore, which is never what is cut. */
-export function describeHole({ kind, boreMm, thread, cutMm }: FaceHole, units: Units): string {
+export function describeHole({ kind, boreMm, thread, cutMm, toEdgeMm }: FaceHole, units: Units): string {
   const bore = `bore ${formatLength(boreMm, units)}`;
-  return cutMm === null
-    ? `${PORT_NAMES[kind]}, ${bore}; hole by its fitting`
-    : `${PORT_NAMES[kind]}, ${THREAD_NAMES[thread ?? "none"]}, hole Ø ${formatLength(cutMm, units)}, ${bore}`;
+  const named =
+    thread === null ? `${PORT_NAMES[kind]}, ${bore}` : `${PORT_NAMES[kind]}, ${THREAD_NAMES[thread]}, ${bore}`;
+  if (isWeldedIn(toEdgeMm)) return `${named}; welded in, no room for a nut`;
+  return cutMm === null ? `${named}; hole by its fitting` : `${named}; hole Ø ${formatLength(cutMm, units)}`;
 }
 
 export type OrderSheet = {
@@ -49,12 +51,25 @@ function describeOrigin({ solid }: Tank): string {
   return ways[axis];
 }
 
+// The side it is in, and whether there is room for a nut.
+function listSides(tank: Tank): ReadonlyMap<string, string> {
+  return new Map(
+    listTankFaces(tank).flatMap(({ face, holes }) =>
+      holes.map(({ portId, toEdgeMm }) => [
+        portId,
+        isWeldedIn(toEdgeMm) ? `${FACE_NAMES[face]}, welded in` : FACE_NAMES[face],
+      ]),
+    ),
+  );
+}
+
 /** Everything a tank maker asks: sizes, wall, material, and every hole with the side it is in. */
 export function describeOrder(tank: Tank, units: Units): OrderSheet {
   const { min, max } = measureExtent(tank.solid);
   const size = (add: number) =>
     [max.x - min.x, max.y - min.y, max.z - min.z].map((mm) => formatLength(mm + add, units)).join(" × ");
   const { solid } = tank;
+  const sides = listSides(tank);
   return {
     title: tank.name,
     facts: [
@@ -70,7 +85,7 @@ export function describeOrder(tank: Tank, units: Units): OrderSheet {
     portHead: ["Port", "In", "Bore, thread", "From the rear", "From the right", "Invert or middle over the bottom"],
     ports: tank.ports.map((port) => [
       PORT_NAMES[port.kind],
-      FACE_NAMES[findFace(solid, port).face],
+      sides.get(port.id) ?? "",
       port.thread === null
         ? formatLength(port.boreMm, units)
         : `${formatLength(port.boreMm, units)}, ${THREAD_NAMES[port.thread]}`,

@@ -14,6 +14,7 @@ export function checkPorts(design: Design, tank: Tank): Finding[] {
   const onPort = listOnPorts(design, tank);
   return [
     ...checkOverlaps(tank),
+    ...checkEdges(tank),
     ...checkOpen(design, tank, onPort),
     ...checkCrowded(tank, onPort),
     ...checkFittings(design, tank),
@@ -82,6 +83,23 @@ function findOverlaps(tank: Tank): Finding[] {
     ),
   );
 }
+
+const recallEdges = createRecall<Tank["ports"], Finding[]>();
+
+const checkEdges = (tank: Tank): Finding[] => recallEdges(tank.ports, [tank.id, tank.solid], () => findOffWall(tank));
+
+/** Less than this is the rounding of what was measured, mm. */
+const OFF_WALL_MM = 0.5;
+
+// A bore that reaches past the edge of its wall cuts into the next one. On a slope the wall is larger than it looks.
+const findOffWall = (tank: Tank): Finding[] =>
+  listTankFaces(tank).flatMap(({ holes }) =>
+    holes.flatMap(({ portId, toEdgeMm, behindMm }): Finding[] => {
+      if (toEdgeMm >= -OFF_WALL_MM || behindMm > OFF_WALL_MM) return [];
+      const at = { kind: "port", tankId: tank.id, id: portId } as const;
+      return [createFinding(at, { code: "portOffWall", byMm: -toEdgeMm })];
+    }),
+  );
 
 function checkFittings(design: Design, tank: Tank): Finding[] {
   return tank.ports.flatMap((port): Finding[] => {

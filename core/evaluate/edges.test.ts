@@ -1,4 +1,4 @@
-import { readDemo } from "@/tests/demoRigs";
+import { ALL_DEMOS, readDemo } from "@/tests/demoRigs";
 import { findAll, isSaid, placeThing, withLimit } from "@/tests/findingEdges";
 import { mustApply } from "@/tests/sharedAir";
 import { LEVEL } from "../attitude/attitude";
@@ -376,4 +376,25 @@ test("a port takes one line, whichever kind; each port is told of by itself, wit
   );
   for (const one of lines.slice(2))
     expect(checkPorts({ ...kranich, lines: [one] }, tank).map(({ code }) => code)).not.toContain("portCrowded");
+});
+
+test("a bore may touch the edge of its wall and reach no further; a slope is larger than it looks", () => {
+  const kranich = readDemo("kranich");
+  const [tank] = kranich.tanks;
+  const at = (z: number): Design => ({
+    ...kranich,
+    lines: [],
+    tanks: [
+      {
+        ...tank!,
+        solid: { shape: "box", lengthMm: 800, widthMm: 450, heightMm: 190 },
+        ports: [{ ...createPort({ id: "one", kind: "plug", atMm: vec(0, 100, z), boreMm: 40 }) }],
+      },
+    ],
+  });
+  // 190 high, 40 of bore: from 0 to 150, and half a millimetre for the tape
+  for (const z of [0, 75, 150, 150.5]) expect(findAll(at(z), "portOffWall")).toEqual([]);
+  expect(findAll(at(151), "portOffWall")).toMatchObject([{ byMm: expect.closeTo(1, 6) }]);
+  expect(findAll(at(-1), "portOffWall")).toMatchObject([{ byMm: expect.closeTo(1, 6) }]);
+  for (const one of ALL_DEMOS) expect(findAll(one, "portOffWall")).toEqual([]);
 });

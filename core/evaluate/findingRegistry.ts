@@ -69,6 +69,7 @@ const ALWAYS = {
   outletOpen: ["tank", "tanks", "should"],
   portFree: ["tank", "tanks", "should"],
   tankUnfed: ["tank", "tanks", "should"],
+  portOffWall: ["tank", "part", "must"],
   portsOverlap: ["tank", "part", "must"],
   valveNarrow: ["tank", "part", "note"],
   fittingHitsObstacle: ["tank", "part", "must"],

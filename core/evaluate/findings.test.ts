@@ -103,6 +103,7 @@ test.each<[Finding["code"], Finding["severity"], readonly EditOp[]]>([
     ],
   ],
   ["portsOverlap", "must", [set(["tanks", tank.id, "ports", 2, "atMm"], { x: 800, y: 290, z: 150 })]],
+  ["portOffWall", "must", [set(["tanks", tank.id, "ports", 0, "atMm"], { x: 800, y: 300, z: 160 })]],
   ["valveNarrow", "note", [set(["tanks", tank.id, "ports", 2, "valve"], { kind: "manual", boreMm: 25 })]],
   ["portCrowded", "must", [{ op: "insert", path: ["lines"], index: 1, value: { ...drain, id: "twin", name: "Twin" } }]],
   ["fittingHitsObstacle", "must", [set(["tanks", tank.id, "ports", 2, "fittingMm"], 300)]],

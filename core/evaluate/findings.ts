@@ -144,6 +144,8 @@ type Numbers =
   | { readonly code: "fixingScrewed" }
   /** Lines that would all sit on one port, the first of them by its id. */
   | { readonly code: "portCrowded"; readonly lineId: string; readonly names: readonly string[] }
+  /** Its bore reaches past the edge of the wall it sits in. */
+  | { readonly code: "portOffWall"; readonly byMm: number }
   | {
       readonly code: "portsOverlap";
       readonly otherId: string;

@@ -12,6 +12,21 @@ export function measureSignedArea(corners: readonly Vec2[]): number {
   return twice / 2;
 }
 
+/** How far a point lies inside an outline that does not cross itself, mm: from the nearest edge, below 0 outside. */
+export function measureInside(corners: readonly Vec2[], p: Vec2): number {
+  let [nearest, isInside] = [Infinity, false];
+  for (let i = 0; i < corners.length; i++) {
+    const a = corners[i]!;
+    const b = corners[(i + 1) % corners.length]!;
+    const [du, dv] = [b.u - a.u, b.v - a.v];
+    const along = Math.max(0, Math.min(1, ((p.u - a.u) * du + (p.v - a.v) * dv) / (du * du + dv * dv || 1)));
+    nearest = Math.min(nearest, Math.hypot(p.u - a.u - along * du, p.v - a.v - along * dv));
+    // a ray to the right meets an odd number of edges from inside
+    if (a.v > p.v !== b.v > p.v && p.u < a.u + ((p.v - a.v) / dv) * du) isInside = !isInside;
+  }
+  return isInside ? nearest : -nearest;
+}
+
 /** The first two edges that cross or touch without being neighbours, or null for a sound outline. */
 export function findCrossing(corners: readonly Vec2[]): readonly [number, number] | null {
   const n = corners.length;

@@ -224,6 +224,7 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   dumpEndInside: null,
   portCrowded: (design, { at, lineId }) => (at.kind === "port" ? proposeApart(design, at, lineId) : []),
   portsOverlap: null,
+  portOffWall: null,
   valveNarrow: null,
   fittingHitsObstacle: null,
   linkApart: null,

@@ -29,3 +29,9 @@ const PLAY_MM = 1;
  */
 export const findPortHoleMm = ({ thread }: Pick<Port, "thread">): number | null =>
   thread === null ? null : THREAD_OUTSIDE_MM[thread] + PLAY_MM;
+
+/** A bulkhead's flange and nut, or the lip of a grommet, want so much wall round the bore, mm [T]. */
+const NUT_ROOM_MM = 10;
+
+/** Whether there is no room for a nut or a lip beside a bore so near to an edge, mm: what sits there is welded or moulded in. */
+export const isWeldedIn = (toEdgeMm: number): boolean => toEdgeMm < NUT_ROOM_MM;

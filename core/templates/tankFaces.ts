@@ -1,9 +1,9 @@
 import type { Port, PortKind, Tank, Thread } from "../design/plumbing";
-import type { Vec2 } from "../geometry/polygon";
+import { measureInside, type Vec2 } from "../geometry/polygon";
 import { measureExtent, type Solid, toPrism } from "../geometry/solid";
 import type { Vec3 } from "../geometry/vec";
 import { offsetOutward } from "./offsetOutward";
-import { findPortHoleMm } from "./portHole";
+import { findPortHoleMm, isWeldedIn } from "./portHole";
 
 export const FACES = ["rear", "front", "right", "left", "bottom", "top"] as const;
 export type Face = (typeof FACES)[number];
@@ -17,6 +17,8 @@ export type FaceHole = {
   readonly thread: Thread | null;
   /** What is cut for the fitting, mm across; null where only its maker knows. */
   readonly cutMm: number | null;
+  /** From the rim of its bore to the nearest edge of the inside, mm; below 0 it breaks through. */
+  readonly toEdgeMm: number;
   /** How far the wall there lies behind the face, mm: more than nothing on a slope or in a step. */
   readonly behindMm: number;
 };
@@ -56,15 +58,21 @@ export function listTankFaces(tank: Tank): FaceDrawing[] {
       inside: inside.map(shift),
       holes: placed
         .filter(({ on }) => on.face === face)
-        .map(({ port, on }) => ({
-          portId: port.id,
-          kind: port.kind,
-          at: shift(toSheet(face, findMiddle(port, face), min, max)),
-          boreMm: port.boreMm,
-          thread: port.thread,
-          cutMm: findPortHoleMm(port),
-          behindMm: on.behindMm,
-        })),
+        .map(({ port, on }) => {
+          const at = toSheet(face, findMiddle(port, face), min, max);
+          const toEdgeMm = measureInside(inside, at) - port.boreMm / 2;
+          return {
+            portId: port.id,
+            kind: port.kind,
+            at: shift(at),
+            boreMm: port.boreMm,
+            thread: port.thread,
+            toEdgeMm,
+            // a socket that is welded in is as wide outside as its maker has it
+            cutMm: isWeldedIn(toEdgeMm) ? null : findPortHoleMm(port),
+            behindMm: on.behindMm,
+          };
+        }),
     };
   });
 }

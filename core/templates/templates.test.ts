@@ -27,6 +27,8 @@ test("Kranich's tank: 800 × 450 × 190 inside, 6 mm of wall, its holes where th
       thread: null,
       // a plain fitting has a hole of its own
       cutMm: null,
+      // the tank is 190 high inside
+      toEdgeMm: expect.closeTo(190 - 150 - inlet.boreMm, 9),
       behindMm: 0,
     },
   ]);
@@ -115,9 +117,19 @@ test("a thread asks for a hole as wide as its outside, never as its bore", () =>
   for (const thread of THREADS) {
     const cutMm = findPortHoleMm({ thread })!;
     expect(cutMm - published[thread]).toBeCloseTo(1, 1);
-    const tank = { ...kranich, ports: kranich.ports.map((port) => ({ ...port, thread })) };
-    for (const { holes } of listTankFaces(tank))
+    const at = (z: number) => ({
+      ...kranich,
+      ports: kranich.ports.map((port) => ({
+        ...port,
+        thread,
+        atMm: port.kind === "vent" ? port.atMm : { ...port.atMm, z },
+      })),
+    });
+    for (const { holes } of listTankFaces(at(70)))
       for (const hole of holes) expect(hole).toMatchObject({ thread, cutMm });
+    // in a corner no nut turns: what is welded in there has an outside of its own
+    for (const { holes } of listTankFaces(at(0)))
+      for (const hole of holes) expect(hole.cutMm).toBe(hole.kind === "vent" ? cutMm : null);
   }
   expect(findPortHoleMm({ thread: null })).toBeNull();
 });

@@ -114,6 +114,7 @@ const BEHIND: Readonly<Record<FindingCode, Sought | null>> = {
   dumpEndInside: null,
   portCrowded: null,
   portsOverlap: null,
+  portOffWall: null,
   valveNarrow: null,
   fittingHitsObstacle: null,
   linkApart: null,
