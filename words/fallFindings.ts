@@ -82,6 +82,12 @@ export function describeFallFinding(
         why: `It falls ${formatQuantity(finding.slopeMmPerM, "slope", units)}; the rules ask for ${limit}.`,
         advice: `Give it ${length(finding.shortMm)} more fall.`,
       };
+    case "legTooShort":
+      return {
+        title: `${part} is too short for its bends`,
+        why: `Their middles lie ${length(finding.lengthMm)} apart; the two fittings alone, one in the other, take ${length(finding.needsMm)}.`,
+        advice: "Move them apart, take one of them out, or go on in hose there.",
+      };
     case "legTooSteep":
       return {
         title: `${part} is steep`,

@@ -1,6 +1,7 @@
 import type { Design } from "../design/design";
 import type { Drain, DumpLine, Pipe } from "../design/plumbing";
 import { buildDrainPath, type Leg } from "../falls/drainPath";
+import { TAKE_OFF } from "../falls/fittingRoom";
 import { buildNetwork } from "../falls/network";
 import { listLineLegs } from "../fit/lineLegs";
 import { subtract } from "../geometry/vec";
@@ -35,8 +36,6 @@ export type CutEnd =
 /** Below this two legs are one line with a socket between, degrees [T]. */
 const STRAIGHT_DEG = 4;
 
-/** A fitting takes so much off at each end from its middle, as a share of the pipe's outside [T: bends of waste pipe]. */
-const TAKE_OFF = 0.6;
 /** Pipe goes into a socket by so much, as a share of its outside, 25 mm at least [T]. */
 const INSERTION = 0.8;
 const LEAST_INSERTION_MM = 25;

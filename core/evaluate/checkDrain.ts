@@ -1,6 +1,7 @@
 import { computeUp, LEVEL } from "../attitude/attitude";
 import type { Surroundings } from "../design/design";
 import type { DrainPath } from "../falls/drainPath";
+import { listShortLegs } from "../falls/fittingRoom";
 import { computePonds } from "../falls/ponding";
 import { measureLegGaps } from "../fit/obstacleGaps";
 import { toCodeBoreMm } from "../parts/pipes";
@@ -32,6 +33,7 @@ export function checkDrain(
     ...checkToilet(path),
     ...checkTraps(design, path, result),
     ...checkLegs(design, path, result, parked),
+    ...checkRoom(path),
     ...checkFlow(design, path, result),
     ...checkBores(path),
     ...checkPassages(design, result.passages),
@@ -90,6 +92,12 @@ function checkLegs(
     return [];
   });
 }
+
+// Two bends so near each other that they do not go together; said of a drain's own legs, up to the one it joins.
+const checkRoom = ({ drain, ownLegs }: DrainPath): Finding[] =>
+  listShortLegs(ownLegs).map(({ leg, lengthMm, needsMm }) =>
+    createFinding({ kind: "leg", lineId: drain.id, index: leg.index }, { code: "legTooShort", lengthMm, needsMm }),
+  );
 
 function checkFlow(design: Surroundings, path: DrainPath, result: DrainResult): Finding[] {
   const { flow } = result;

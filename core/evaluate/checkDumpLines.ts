@@ -1,6 +1,7 @@
 import type { Design } from "../design/design";
 import type { DumpLine } from "../design/plumbing";
 import { listPortEnds } from "../design/portEnds";
+import { listShortLegs } from "../falls/fittingRoom";
 import { measureBoreVolumeL } from "../falls/ponding";
 import { add, type Vec3 } from "../geometry/vec";
 import { isAtLeast, SAME_HEIGHT_MM } from "../quantity/tolerance";
@@ -39,7 +40,10 @@ function checkDumpLine(design: Design, line: DumpLine): Finding[] {
     const insideMm = measureInsideMm(design, line);
     if (insideMm > REACH_MM) findings.push(createFinding(at, { code: "dumpEndInside", insideMm }));
   }
-  return [...findings, ...checkMixing(design, run)];
+  const short = listShortLegs(run.legs).map(({ leg, lengthMm, needsMm }) =>
+    createFinding({ kind: "leg", lineId: line.id, index: leg.index }, { code: "legTooShort", lengthMm, needsMm }),
+  );
+  return [...findings, ...short, ...checkMixing(design, run)];
 }
 
 // Against the flow what is let go heaps up there and runs back up the main one.

@@ -28,6 +28,7 @@ const ALWAYS = {
   legBackwardsParked: ["fall", "part", "must"],
   legBelowMinFall: ["fall", "part", "should"],
   legBarely: ["fall", "part", "should"],
+  legTooShort: ["fall", "part", "should"],
   legTooSteep: ["fall", "part", "note"],
   legHitsObstacle: ["fall", "part", "must"],
   legInPart: ["fall", "part", "must"],

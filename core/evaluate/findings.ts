@@ -51,6 +51,8 @@ type Numbers =
   | { readonly code: "legBelowMinFall"; readonly slopeMmPerM: number; readonly shortMm: number }
   | { readonly code: "legBarely"; readonly inHandMm: number; readonly toleranceMm: number; readonly lengthMm: number }
   | { readonly code: "legTooSteep"; readonly slopeMmPerM: number }
+  /** Between two bends that do not go together so near. */
+  | { readonly code: "legTooShort"; readonly lengthMm: number; readonly needsMm: number }
   | {
       readonly code: "legHitsObstacle";
       readonly obstacleId: string;

@@ -91,6 +91,7 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   noWaterline: null,
   partOutside: null,
   partSticksOut: null,
+  legTooShort: null,
   partBelowSill: null,
   outletOpen: (design, { at }) => {
     const edit = at.kind === "port" ? buildFitDumpValve(design, { fromTank: at.tankId, fromPort: at.id }) : null;

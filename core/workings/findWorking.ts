@@ -19,6 +19,7 @@ const BEHIND: Readonly<Record<FindingCode, Sought | null>> = {
   noWaterline: null,
   partOutside: null,
   partSticksOut: null,
+  legTooShort: null,
   partBelowSill: null,
   outletOpen: null,
   portFree: null,
