@@ -184,6 +184,7 @@ const EdgeLine = memo(function EdgeLine({ edge, text, isLit, isFoul, carries, on
       role="button"
       tabIndex={0}
       aria-label={text}
+      data-drawn={edge.id}
       className="press"
       onClick={() => onPress(edge)}
       onKeyDown={(event) => {
@@ -261,6 +262,7 @@ const NodeMark = memo(function NodeMark({
       tabIndex={0}
       aria-label={nameProven([name, figure].filter(Boolean).join(", "), proof)}
       aria-pressed={isPicked}
+      data-drawn={node.id}
       className="press"
       onClick={() => onPress(node)}
       onKeyDown={(event) => {

@@ -1,5 +1,5 @@
 "use client";
-import { useMemo } from "react";
+import { useEffect, useMemo } from "react";
 import { listSteps } from "@/core/build/steps";
 import type { PartRef } from "@/core/design/part";
 import type { Chance } from "@/core/trials/findFault";
@@ -23,10 +23,12 @@ const ROW_PX = 48;
 type ProofWaterwayProps = {
   /** The causes as they stand; empty while nothing was answered, then nothing is lit. */
   readonly chances: readonly Chance[];
+  /** What the trial that comes next is held on: lit, and brought into view. */
+  readonly asked: PartRef | null;
 };
 
 /** The whole rig with how far each line is proven; press one and its trial is ready to be run. */
-export function ProofWaterway({ chances }: ProofWaterwayProps) {
+export function ProofWaterway({ chances, asked }: ProofWaterwayProps) {
   const design = useWorkbench((state) => state.history!.design);
   const evaluation = useWorkbench((state) => state.evaluation!);
   const build = useRecords((state) => state.build);
@@ -35,24 +37,34 @@ export function ProofWaterway({ chances }: ProofWaterwayProps) {
   const waterway = useMemo(() => buildWaterway(design, evaluation), [design, evaluation]);
   const trials = useMemo(() => listTrials(listSteps(design, evaluation)), [design, evaluation]);
   const proofs = useMemo(() => judgeProofs(waterway, design, trials, build), [waterway, design, trials, build]);
+  const askedId = asked && toDrawnId(asked);
   const lit = useMemo(() => {
     const parts = new Set(chances.flatMap(({ suspect, share }) => (share >= LIT_SHARE ? [toDrawnId(suspect.at)] : [])));
+    if (askedId) parts.add(askedId);
     return new Set(
       [...waterway.nodes, ...waterway.edges].flatMap(({ id, part }) => (parts.has(toDrawnId(part)) ? [id] : [])),
     );
-  }, [chances, waterway]);
+  }, [chances, waterway, askedId]);
   const tried = useMemo(() => pickTried(waterway, proofs), [waterway, proofs]);
+  const { element } = frame;
+  const isLaid = width > 0;
+  useEffect(() => {
+    const drawn = isLaid && askedId ? waterway.nodes.find(({ part }) => toDrawnId(part) === askedId) : null;
+    const edge = isLaid && askedId ? waterway.edges.find(({ part }) => toDrawnId(part) === askedId) : null;
+    const id = drawn?.id ?? edge?.id;
+    if (element && id) bringIntoView(element, element.querySelector(`[data-drawn="${CSS.escape(id)}"]`));
+  }, [element, askedId, waterway, isLaid]);
   const press = (part: PartRef) => {
     if (findTrialOf(design, part) !== null) look({ selection: part });
   };
   return (
     <div role="group" aria-label={WORDS.stateOfProof} className="flex min-h-0 min-w-0 flex-1 flex-col">
-      <p className="px-3 pt-2 text-[13.5px] leading-snug" data-testid="proof-line">
+      <p className="px-3 pt-2 pb-1.5 text-[13.5px] leading-snug" data-testid="proof-line">
         {describeProofs(trials.map(({ id }) => judgeTrial(id, build, design)))}
       </p>
       <div
         ref={frame.ref}
-        className="min-h-0 flex-1 overflow-y-auto p-1"
+        className="more min-h-0 flex-1 overflow-y-auto p-1"
         // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keys
         tabIndex={0}
         role="group"
@@ -83,6 +95,14 @@ export function ProofWaterway({ chances }: ProofWaterwayProps) {
       </div>
     </div>
   );
+}
+
+// Only this place is scrolled: the page stays where the hand has it.
+function bringIntoView(place: HTMLElement, drawn: Element | null): void {
+  if (!drawn) return;
+  const [around, own] = [place.getBoundingClientRect(), drawn.getBoundingClientRect()];
+  if (own.top >= around.top && own.bottom <= around.bottom) return;
+  place.scrollTop += own.top + own.height / 2 - (around.top + around.height / 2);
 }
 
 // Only what is tried, so that a large rig can still be read.

@@ -125,7 +125,10 @@ export function TrialsStage() {
           )}
         </div>
         <div className="flex min-h-0 min-w-0 flex-[7] phone:h-[70vh] phone:flex-none phone:border-t phone:border-rule">
-          <ProofWaterway chances={shown.length > 0 ? chances : NOTHING} />
+          <ProofWaterway
+            chances={shown.length > 0 ? chances : NOTHING}
+            asked={next && !isFound ? next.trial.at : null}
+          />
         </div>
       </div>
     </section>
