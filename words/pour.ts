@@ -74,7 +74,14 @@ export function describePour(
     const text = `The full pipe sucks on the trap of ${fixture.name}: it keeps ${left} of ${formatLength(sealMm, units)}.`;
     return [{ text, isBad: sealLeftMm < LEAST_SEAL_MM }];
   });
-  return [...tanks, ...risen, ...lines, ...traps, full, ...(keptL > 0.005 ? [kept] : [])].sort(
+  const inLine = pour.lineTraps.flatMap(({ lineId, sealMm, leftMm }) => {
+    if (leftMm >= sealMm) return [];
+    const name = design.lines.find(({ id }) => id === lineId)?.name ?? lineId;
+    const left = leftMm === 0 ? "nothing" : formatLength(Math.round(leftMm), units);
+    const text = `The full pipe sucks on the running trap in ${name}: it keeps ${left} of ${formatLength(sealMm, units)}.`;
+    return [{ text, isBad: leftMm < LEAST_SEAL_MM }];
+  });
+  return [...tanks, ...risen, ...lines, ...traps, ...inLine, full, ...(keptL > 0.005 ? [kept] : [])].sort(
     (a, b) => Number(b.isBad) - Number(a.isBad),
   );
 }

@@ -161,3 +161,27 @@ test("more than the tank holds does not vanish in it: it is full, the rest stand
   expect(tank!.gotL + inLegs + last.fixturesL[0]! + pour.spiltL).toBeCloseTo(80, 6);
   expect(pour.fixtures[0]!.runsOver || pour.fixtures[0]!.emptyAfterS === null).toBe(true);
 });
+
+test("a running trap keeps its seal where the pipe behind it has room, and loses of it where that runs full", () => {
+  const withTrap = (innerMm: number) => {
+    const design = readDemo("kranich");
+    const drain = design.lines.find((line) => line.kind === "drain")!;
+    const node = drain.bendsMm[0]!;
+    const behind = drain.bendsMm[1]!;
+    const pipe = { ...drain.pipe, innerMm, outerMm: innerMm + 4 };
+    return change(design, {
+      op: "set",
+      path: ["lines", drain.id, "items"],
+      value: [
+        { kind: "runningTrap", node: node.id, sealMm: 50, hasCleanout: true },
+        { kind: "pipeChange", node: behind.id, joint: "reducer", pipe },
+      ],
+    });
+  };
+  const leave = (innerMm: number, litres: number) =>
+    computePour(withTrap(innerMm), LEVEL, [{ kind: "empty", fixtureId: "sink", litres }]).lineTraps;
+  // the last leg is throttled, so that the drop behind the trap fills
+  expect(leave(16, 20)).toMatchObject([{ lineId: "sink-drain", sealMm: 50, leftMm: 0 }]);
+  expect(leave(100, 20)).toMatchObject([{ sealMm: 50, leftMm: 50 }]);
+  expect(computePour(readDemo("kranich"), LEVEL, []).lineTraps).toEqual([]);
+});

@@ -1,23 +1,8 @@
-import { type Attitude, computeUp } from "../attitude/attitude";
+import type { Attitude } from "../attitude/attitude";
 import type { Design } from "../design/design";
-import { findTrap } from "../design/lineItems";
-import type { Fixture, Tank } from "../design/plumbing";
-import { measureBowlMm2 } from "../design/usualFixtures";
-import { buildDrainPath, type DrainPath, type Leg } from "../falls/drainPath";
-import { measureLegFallMm, measureLevelLengthMm } from "../falls/fallBudget";
-import { computeManningFlow, FILL_AT_MOST_FLOW } from "../falls/manning";
-import { buildNetwork, type Network } from "../falls/network";
-import { computePonds } from "../falls/ponding";
 import { computeWasteLps } from "../falls/release";
-import { measureSegmentArea } from "../geometry/circularSegment";
-import { dot, type Vec3 } from "../geometry/vec";
-import { MM3_PER_L, mmToM } from "../quantity/convert";
-import { listStoreGroup } from "../tanks/linkedTanks";
-import { listOpenings } from "../tanks/openings";
-import { computeTankFull } from "../tanks/tankLevels";
-import { measureArmFallMm } from "../traps/trapArm";
-import { computeSealAfterSiphonMm } from "../traps/trapRisks";
-import { type Idle, isFull, listRisen } from "./risen";
+import { type Basin, type Cell, layOutPour, type Store, TABLE } from "./layOutPour";
+import { isFull, listRisen } from "./risen";
 
 /** Water given to one fixture: let go at once with the plug pulled, or running for a while with the drain open. */
 export type PourEvent =
@@ -74,54 +59,18 @@ export type Pour = {
   readonly spiltL: number;
   /** Fixtures nobody uses in which it comes up. */
   readonly risen: readonly string[];
+  /** Running traps in the lines the water runs through: what each keeps of its seal, mm. */
+  readonly lineTraps: readonly { readonly lineId: string; readonly sealMm: number; readonly leftMm: number }[];
 };
 
 const FRAME_S = 0.5;
 const LONGEST_STEP_S = 0.05;
 /** A step moves no more than this share of the smallest store, so that no store is emptied or filled within one. */
 const SHARE_A_STEP = 0.5;
-/** A leg shorter than this is counted as that long, mm: it would ask for steps without end and holds next to nothing. */
-const SHORTEST_MM = 60;
 /** No use of a fixture takes longer than this to run off, s; what stands then stands. */
 const LONGEST_S = 900;
 /** A wet bowl or pipe: less than a teaspoon still running is over, L. */
 const SETTLED_L = 2e-3;
-/** A leg that does not fall passes water only by what stands higher before it: taken as 1 mm/m [C on T]. */
-const LEAST_SLOPE = 0.001;
-/** A drop runs as fast as a pipe at 45° part full: it never holds the others up [T]. */
-const DROP_SLOPE = 1;
-const TABLE = 48;
-
-type Cell = PourLeg & {
-  readonly isRun: boolean;
-  /** Heights of its crown where the water comes in and goes out, along the way up at the attitude, mm. */
-  readonly headMm: number;
-  readonly footMm: number;
-  readonly next: number;
-  /** The tank its way ends in, as a place in the list of tanks. */
-  readonly tank: number;
-  /** Flow out, L/s, by the share of the bore that is filled above what the sag keeps. */
-  readonly flowLps: readonly number[];
-  litres: number;
-};
-
-type Basin = {
-  readonly fixture: Fixture;
-  readonly areaM2: number;
-  readonly headMm: number;
-  /** Height of its outlet along the way up, mm. */
-  readonly outletMm: number;
-  readonly boreM: number;
-  readonly cell: number;
-  litres: number;
-  deepestMm: number;
-  lastWetS: number;
-  runsOver: boolean;
-  /** The pipe behind the trap has been full from wall to wall. */
-  ranFull: boolean;
-  readonly sealMm: number;
-  readonly sealIfFullMm: number;
-};
 
 /**
  * Water through the drains after one or more uses, step by step at an attitude. Each leg is a store that fills by what
@@ -131,7 +80,8 @@ type Basin = {
  * Source: storage routing over Manning's formula [C on P]; losses of the waste and the slope of legs that rise [T].
  */
 export function computePour(design: Design, attitude: Attitude, events: readonly PourEvent[]): Pour {
-  const { cells, basins, stores, idle } = layOut(design, attitude, events);
+  const { cells, basins, stores, idle, lineTraps } = layOutPour(design, attitude, events);
+  const sucked = new Set<string>();
   const risen = new Set<string>();
   const givenL = events.reduce((sum, e) => sum + (e.kind === "empty" ? e.litres : e.lps * e.seconds), 0);
   for (const event of events) {
@@ -170,6 +120,7 @@ export function computePour(design: Design, attitude: Attitude, events: readonly
       if (basin.litres > SETTLED_L) basin.lastWetS = second;
       if (isFull(cell)) basin.ranFull = true;
     }
+    for (const { lineId, cell } of lineTraps) if (isFull(cells[cell]!)) sucked.add(lineId);
     // only at a frame, so that the last one shown is how it ends
     if (step % perFrame !== 0) continue;
     note((step / perFrame) * FRAME_S);
@@ -195,67 +146,15 @@ export function computePour(design: Design, attitude: Attitude, events: readonly
     fullestShare: findFullest(cells, frames),
     spiltL,
     risen: [...risen],
+    lineTraps: lineTraps.map(({ lineId, sealMm, ifFullMm }) => ({
+      lineId,
+      sealMm,
+      leftMm: sucked.has(lineId) ? ifFullMm : sealMm,
+    })),
   };
 }
-
-// Every leg of every drain the water can come to, those nearer to the tank later, and the fixtures that get water.
-function layOut(design: Design, attitude: Attitude, events: readonly PourEvent[]) {
-  const network = buildNetwork(design);
-  const up = computeUp(attitude);
-  const used = new Set(events.map((event) => event.fixtureId));
-  const paths = [...network.drains.values()]
-    .filter((drain) => used.has(drain.fromFixture))
-    .map((drain) => buildDrainPath(design, drain, network));
-  const stores = [...new Set(paths.map(({ tank }) => tank))].map(
-    (tank): Store =>
-      tank
-        ? { tankId: tank.id, gotL: 0, takesL: measureStoreL(design, network, tank, up) }
-        : { tankId: null, gotL: 0, takesL: Infinity },
-  );
-  const legs = new Map<
-    string,
-    { readonly leg: Leg; readonly keptL: number; readonly toGo: number; readonly tank: number }
-  >();
-  for (const path of paths) {
-    const ponds = new Map(computePonds(path, up).map((pond) => [pond.legIndex, pond.litres]));
-    const tank = stores.findIndex(({ tankId }) => tankId === (path.tank?.id ?? null));
-    path.legs.forEach((leg, i) => {
-      legs.set(toKey(leg), { leg, keptL: ponds.get(i) ?? 0, toGo: path.legs.length - i, tank });
-    });
-  }
-  const sorted = [...legs.values()].filter(({ leg }) => leg.lengthMm > 0).sort((a, b) => b.toGo - a.toGo);
-  const places = new Map(sorted.map(({ leg }, i) => [toKey(leg), i]));
-  const nextOf = (path: DrainPath, at: number): number => {
-    const after = path.legs.slice(at + 1).find((leg) => leg.lengthMm > 0);
-    return after ? places.get(toKey(after))! : -1;
-  };
-  const next = new Map<string, number>();
-  for (const path of paths) for (const [i, leg] of path.legs.entries()) next.set(toKey(leg), nextOf(path, i));
-  const cells = sorted.map(({ leg, keptL, tank }) => ({ ...buildCell(leg, keptL, up, next.get(toKey(leg))!), tank }));
-  const basins = paths.flatMap((path): Basin[] => {
-    const first = path.legs.find((leg) => leg.lengthMm > 0);
-    return first ? [buildBasin(path, places.get(toKey(first))!, up)] : [];
-  });
-  const idle = [...network.drains.values()].flatMap((drain): Idle[] => {
-    if (used.has(drain.fromFixture)) return [];
-    const path = buildDrainPath(design, drain, network);
-    const cell = path.legs.map((leg) => places.get(toKey(leg))).find((place) => place !== undefined);
-    return cell === undefined ? [] : [{ fixtureId: path.fixture.id, outletMm: dot(up, path.outletMm), cell }];
-  });
-  return { cells, basins, stores, idle };
-}
-
-/** A tank that takes what comes until it is full; all that ends in the open or in vessels is one that never is. */
-type Store = { readonly tankId: string | null; readonly takesL: number; gotL: number };
 
 const sumGot = (stores: readonly Store[]): number => stores.reduce((sum, { gotL }) => sum + gotL, 0);
-
-// With all that stores along with it: what it holds until the water stands at the lowest opening.
-const measureStoreL = (design: Design, network: Network, tank: Tank, up: Vec3): number =>
-  listStoreGroup(design, tank).reduce(
-    (sum, one) => sum + computeTankFull(one, listOpenings(design, network, one), up).litres,
-    0,
-  );
 
 // Tanks are full, and what still stands has nowhere to go.
 const isStuck = (stores: readonly Store[], cells: readonly Cell[], basins: readonly Basin[]): boolean =>
@@ -286,61 +185,6 @@ function findStepS(
     (least, { fullL, flowLps }) => Math.min(least, (SHARE_A_STEP * fullL) / Math.min(mostLps, flowLps.at(-1)!)),
     LONGEST_STEP_S,
   );
-}
-
-const toKey = ({ lineId, index }: Leg): string => `${lineId}:${index}`;
-
-function buildCell(leg: Leg, keptL: number, up: ReturnType<typeof computeUp>, next: number): Omit<Cell, "tank"> {
-  const { innerMm, manningN } = leg.pipe;
-  const fullArea = measureSegmentArea(innerMm, innerMm);
-  const fullL = (fullArea * Math.max(SHORTEST_MM, leg.lengthMm)) / MM3_PER_L;
-  const fall = measureLegFallMm(leg, up);
-  const slope = leg.kind === "drop" ? DROP_SLOPE : Math.max(LEAST_SLOPE, fall / measureLevelLengthMm(leg, fall));
-  // the curve over the depth, read off at even shares of the area
-  const curve = Array.from({ length: 201 }, (_, i) => {
-    const depth = i / 200;
-    const share = measureSegmentArea(innerMm, depth * innerMm) / fullArea;
-    // past the depth of greatest flow the pipe runs full; it does not carry less for it
-    const { flowM3PerS } = computeManningFlow(mmToM(innerMm), Math.min(depth, FILL_AT_MOST_FLOW), slope, manningN);
-    return { share, lps: flowM3PerS * 1000 };
-  });
-  const flowLps = Array.from(
-    { length: TABLE + 1 },
-    (_, i) => curve.find(({ share }) => share >= i / TABLE - 1e-9)!.lps,
-  );
-  const kept = Math.min(keptL, fullL);
-  return {
-    lineId: leg.lineId,
-    index: leg.index,
-    isRun: leg.kind === "run",
-    fullL,
-    keptL: kept,
-    headMm: dot(up, leg.from) + innerMm,
-    footMm: dot(up, leg.to) + innerMm,
-    next,
-    flowLps,
-    litres: kept,
-  };
-}
-
-function buildBasin(path: DrainPath, cell: number, up: Vec3): Basin {
-  const { fixture, drain } = path;
-  const sealMm = findTrap(drain)?.sealMm ?? 0;
-  return {
-    fixture,
-    areaM2: measureBowlMm2(fixture.kind) / 1e6,
-    headMm: findTrap(drain)?.dropMm ?? 0,
-    outletMm: dot(up, path.outletMm),
-    boreM: mmToM(Math.min(fixture.boreMm, drain.pipe.innerMm)),
-    cell,
-    litres: 0,
-    deepestMm: 0,
-    lastWetS: 0,
-    runsOver: false,
-    ranFull: false,
-    sealMm,
-    sealIfFullMm: computeSealAfterSiphonMm(sealMm, measureArmFallMm(path), drain.pipe.innerMm),
-  };
 }
 
 const measureDepthMm = ({ litres, areaM2 }: Pick<Basin, "litres" | "areaM2">): number => litres / areaM2;
