@@ -12,7 +12,7 @@ import { judgeTrial } from "../trials/proof";
 import { measureTrialSurfaceMm2 } from "../trials/trialSurface";
 import { listGoods } from "./goods";
 import { takeDrawnTrial } from "./redrawn";
-import { type BuildStep, listSteps, orderSteps } from "./steps";
+import { type BuildStep, isUnderRig, listSteps, orderSteps } from "./steps";
 
 const stepsOf = (design: Design) => listSteps(design, evaluate(design));
 
@@ -170,5 +170,34 @@ test("a drain that held is to be tried again when the tank or the fitting it end
     };
     expect(judgeTrial(trialId, { done: [tick] }, design)).toBe("ticked");
     expect(judgeTrial(trialId, { done: [tick] }, moved)).toBe("open");
+  }
+});
+
+test("what is tried from behind holds water back, what is launched sits in her skin, and only floors are drilled over a tank", () => {
+  for (const design of ALL_DEMOS) {
+    const evaluation = evaluate(design);
+    const steps = listSteps(design, evaluation);
+    const backs = steps.flatMap(({ kind, at }) => (kind === "trialBack" && at.kind === "gear" ? [at.id] : []));
+    expect(backs).toEqual(design.gear.filter(({ spec }) => spec.kind === "nonReturn").map(({ id }) => id));
+    const launch = steps.find(({ kind }) => kind === "trialLaunch");
+    const fittings = design.gear.filter(({ spec }) => spec.kind === "skinFitting");
+    expect(launch !== undefined).toBe(design.rig.kind === "boat" && fittings.length > 0);
+    const mounts = (launch?.after ?? []).flatMap((id) => (id.startsWith("mountGear:") ? [id.slice(10)] : []));
+    if (launch) expect(mounts.sort()).toEqual(fittings.map(({ id }) => id).sort());
+    const through = new Map(listHoles(design, evaluation).map((hole) => [`drillHole:${hole.id}`, hole.through]));
+    for (const { kind, after } of steps)
+      if (kind === "hangTank")
+        for (const id of after) if (id.startsWith("drillHole:")) expect(through.get(id)).toBe("floor");
+    // under the rig is what lies below its floor
+    for (const step of steps) {
+      const { kind, at } = step;
+      const z =
+        at.kind === "gear" && kind === "mountGear"
+          ? design.gear.find(({ id }) => id === at.id)!.atMm.z
+          : at.kind === "tank" && (kind === "hangTank" || kind === "trialTank")
+            ? design.tanks.find(({ id }) => id === at.id)!.atMm.z
+            : null;
+      if (z !== null) expect([step.id, isUnderRig(step, design)]).toEqual([step.id, z < 0]);
+    }
   }
 });
