@@ -45,3 +45,24 @@ test("less than is counted, a load never done, and a way nobody lives are no mat
   };
   expect(tell(never)).toEqual([]);
 });
+
+test("what is drawn of the fresh water counts as well as what is sent, and only where it comes from there", () => {
+  const load = furnished.habits.ways[0]!.uses.find(({ kind }) => kind === "laundry")!;
+  const litres = machine.volumePerUseL;
+  const as = (change: Partial<typeof load>): Design => ({
+    ...furnished,
+    habits: {
+      ...furnished.habits,
+      ways: furnished.habits.ways.map((way) => ({
+        ...way,
+        uses: way.uses.map((use) => (use.id === load.id ? { ...use, ...change } : use)),
+      })),
+    },
+  });
+  expect(tell(as({ from: "fresh", takesL: litres, sendsL: litres }))).toEqual([]);
+  expect(tell(as({ from: "fresh", takesL: litres - 2, sendsL: litres }))).toMatchObject([{ countedL: litres - 2 }]);
+  expect(tell(as({ from: "fresh", takesL: litres, sendsL: litres - 2 }))).toMatchObject([{ countedL: litres - 2 }]);
+  expect(tell(as({ from: "elsewhere", takesL: 0, sendsL: litres }))).toEqual([]);
+  // hands are washed at it as much as one likes
+  expect(tell(as({ kind: "other", takesL: 1, sendsL: 1 }))).toEqual([]);
+});

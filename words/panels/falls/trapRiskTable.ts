@@ -18,4 +18,4 @@ export const togetherParkedAskewAWeek = "Together: parked askew, a week unused, 
 export const brokenThrough = "broken through";
 export const aStationPumpsTheTank = "A station pumps the tank out";
 export const onARoadThatKeepsTime = (beat: Shown) =>
-  `Washboard that keeps time with its water, a bump every ${beat}: twice that push`;
+  `Washboard that keeps time with its water, a bump every ${beat}: twice that push. Too seldom to be judged by`;
