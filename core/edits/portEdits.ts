@@ -3,12 +3,17 @@ import type { Port, Tank } from "../design/plumbing";
 import { clearPort } from "../fit/clearPort";
 import { measureExtent } from "../geometry/solid";
 import type { Vec3 } from "../geometry/vec";
+import { seatPort } from "../templates/seatPort";
 import type { Face } from "../templates/tankFaces";
 
 /** Edit that gives a port another bore, mm; a valve that had the port's own goes with it. What is no number is refused as such. */
-export function buildPortBore(tank: Tank, { id, boreMm, valve }: Port, value: number | null): Edit {
+export function buildPortBore(tank: Tank, port: Port, value: number | null): Edit {
+  const { id, boreMm, valve } = port;
   const path = ["tanks", tank.id, "ports", id];
   const ops: EditOp[] = [{ op: "set", path: [...path, "boreMm"], value }];
+  // one that would break through the edge of its wall goes farther in
+  const seated = value === null ? port : seatPort(tank, { ...port, boreMm: value });
+  if (seated.atMm !== port.atMm) ops.push({ op: "set", path: [...path, "atMm"], value: seated.atMm });
   if (valve?.boreMm === boreMm) ops.push({ op: "set", path: [...path, "valve", "boreMm"], value });
   return { code: "change", at: { kind: "port", tankId: tank.id, id }, ops };
 }

@@ -12,6 +12,7 @@ import { measureBlockGap } from "../geometry/blocks";
 import { measureExtent, toPrism } from "../geometry/solid";
 import { add, subtract, type Vec3, vec } from "../geometry/vec";
 import { clamp } from "../quantity/tolerance";
+import { seatPort } from "../templates/seatPort";
 import { listPartings } from "./dumpLineEdits";
 
 type Size = { readonly lengthMm: number; readonly widthMm: number; readonly heightMm: number };
@@ -242,17 +243,17 @@ export function buildTurnProfile(tank: Tank, axis: TankAxis): Edit | null {
 }
 
 function buildRefill(tank: Tank, solid: Tank["solid"]): Edit {
-  const { min } = measureExtent(tank.solid);
-  const after = measureExtent(solid);
-  const ports = tank.ports.map((port) => ({
-    ...port,
-    boreMm: Math.min(port.boreMm, Math.min(after.max.x, after.max.y, after.max.z)),
-    atMm: vec(
-      clamp(port.atMm.x - min.x, after.min.x, after.max.x),
-      clamp(port.atMm.y - min.y, after.min.y, after.max.y),
-      clamp(port.atMm.z - min.z, after.min.z, after.max.z),
-    ),
-  }));
+  const [before, after] = [measureExtent(tank.solid), measureExtent(solid)];
+  // as far along each side as it was
+  const carry = (value: number, axis: "x" | "y" | "z") => {
+    const [least, most] = [before.min[axis], before.max[axis]];
+    return after.min[axis] + ((value - least) / (most - least)) * (after.max[axis] - after.min[axis]);
+  };
+  const ports = tank.ports.map((port) => {
+    const boreMm = Math.min(port.boreMm, Math.min(after.max.x, after.max.y, after.max.z));
+    const { x, y, z } = port.atMm;
+    return seatPort({ solid }, { ...port, boreMm, atMm: vec(carry(x, "x"), carry(y, "y"), carry(z, "z")) });
+  });
   return {
     code: "resize",
     at: { kind: "tank", id: tank.id },

@@ -98,6 +98,18 @@ export function findFace(
   return { face, behindMm: Math.max(0, away[face]) };
 }
 
+/**
+ * From the rim of a port's bore to the nearest edge of the side it is in, mm; below 0 it breaks through. On a slope or in a step the
+ * wall is another one than the side shows: Infinity there [C].
+ */
+export function measureToEdgeMm(solid: Solid, port: Port): number {
+  const { face, behindMm } = findFace(solid, port);
+  if (behindMm > ON_FACE_MM) return Number.POSITIVE_INFINITY;
+  const { min, max } = measureExtent(solid);
+  const inside = listOutline(solid, face).map((p) => toSheet(face, p, min, max));
+  return measureInside(inside, toSheet(face, findMiddle(port, face), min, max)) - port.boreMm / 2;
+}
+
 const ON_FACE_MM = 1;
 
 const ENDS: Readonly<Record<"x" | "y" | "z", readonly Face[]>> = {
