@@ -43,6 +43,10 @@ export function describeRemedy(
       return "Fit a hand valve at the outlet";
     case "fitPumpOut":
       return "Fit a pump-out: a draw, a hose and a deck fitting";
+    case "addPort":
+      return "Add a port for it, where it sits";
+    case "seatPort":
+      return `Set it ${by} farther in`;
     case "removePort":
       return "Leave the hole out";
     case "fitStrainer":
@@ -212,6 +216,7 @@ export function describeEdit(edit: Edit, design: Design): string {
     addTank: "Hang a tank",
     removeTank: "Take a tank away",
     addPort: "Add a port",
+    seatPort: "Set a port farther in",
     removePort: "Take a port out",
     setFall: `Set the fall of ${part}`,
     moveLeg: `Move ${part}`,

@@ -169,6 +169,12 @@ export function describeTankFinding(
         why: "Its lower end stands at or over its upper end: full reads empty.",
         advice: "Measure both ends again, from the bottom of the tank.",
       };
+    case "senderUndrawn":
+      return {
+        title: `The gauge of ${part} has no hole`,
+        why: "It sits in the tank, and no port is drawn for it: template, order and steps leave its hole out.",
+        advice: "Put it among the ports, where it sits.",
+      };
     case "senderLong":
       return {
         title: `The gauge of ${part} is longer than the tank`,

@@ -66,6 +66,7 @@ export const EDIT_CODES = [
   "addTank",
   "removeTank",
   "addPort",
+  "seatPort",
   "removePort",
   "setFall",
   "moveLeg",

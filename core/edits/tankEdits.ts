@@ -183,7 +183,10 @@ export function buildAddPort(design: Design, tank: Tank, kind: AddedPort): Edit 
     outlet: vec(min.x, y, min.z),
     plug: vec(min.x, aside, min.z),
     hatch: vec(min.x + (max.x - min.x) * 0.75, (min.y + max.y) / 2, max.z),
-    sender: vec(min.x + (max.x - min.x) * 0.25, (min.y + max.y) / 2, max.z),
+    // where the gauge sits, if there is one
+    sender: tank.sender
+      ? vec(tank.sender.xMm, tank.sender.yMm, max.z)
+      : vec(min.x + (max.x - min.x) * 0.25, (min.y + max.y) / 2, max.z),
   }[kind];
   const hole = createPort({
     id: freeId(

@@ -36,6 +36,8 @@ export function checkTank(design: Design, network: Network, tank: Tank, result: 
     const { lowMm, highMm } = tank.sender;
     if (tank.sender.kind !== "fullOnly" && lowMm >= highMm)
       findings.push(createFinding(at, { code: "senderReversed" }));
+    if (tank.sender.kind !== "pads" && !tank.ports.some(({ kind }) => kind === "sender"))
+      findings.push(createFinding(at, { code: "senderUndrawn" }));
     if (highMm > heightMm) findings.push(createFinding(at, { code: "senderLong", highMm, heightMm }));
   }
   findings.push(...checkVents(design, tank));

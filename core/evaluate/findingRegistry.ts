@@ -76,6 +76,7 @@ const ALWAYS = {
   fittingHitsObstacle: ["tank", "part", "must"],
   linkApart: ["tank", "part", "must"],
   senderReversed: ["tank", "part", "must"],
+  senderUndrawn: ["tank", "part", "note"],
   senderLong: ["tank", "part", "should"],
   axleOverloaded: ["tank", "part", "must"],
   axleUnrated: ["tank", "part", "note"],

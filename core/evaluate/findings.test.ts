@@ -104,6 +104,11 @@ test.each<[Finding["code"], Finding["severity"], readonly EditOp[]]>([
   ],
   ["portsOverlap", "must", [set(["tanks", tank.id, "ports", 2, "atMm"], { x: 800, y: 290, z: 150 })]],
   ["portOffWall", "must", [set(["tanks", tank.id, "ports", 0, "atMm"], { x: 800, y: 300, z: 160 })]],
+  [
+    "senderUndrawn",
+    "note",
+    [set(["tanks", tank.id, "sender"], { kind: "float", xMm: 400, yMm: 225, lowMm: 20, highMm: 150 })],
+  ],
   ["valveNarrow", "note", [set(["tanks", tank.id, "ports", 2, "valve"], { kind: "manual", boreMm: 25 })]],
   ["portCrowded", "must", [{ op: "insert", path: ["lines"], index: 1, value: { ...drain, id: "twin", name: "Twin" } }]],
   ["fittingHitsObstacle", "must", [set(["tanks", tank.id, "ports", 2, "fittingMm"], 300)]],

@@ -163,6 +163,8 @@ type Numbers =
     }
   | { readonly code: "linkApart"; readonly otherName: string; readonly apartMm: number }
   | { readonly code: "senderReversed" }
+  /** A sender that sits in a hole of the tank, which is not among its ports. */
+  | { readonly code: "senderUndrawn" }
   | { readonly code: "senderLong"; readonly highMm: number; readonly heightMm: number }
   | {
       readonly code: "axleOverloaded";

@@ -15,9 +15,10 @@ import { buildAddVent, buildOpenVent } from "../edits/ventEdits";
 import type { Finding } from "../evaluate/findings";
 import { toTankBlock } from "../fit/obstacleGaps";
 import { measureExtent } from "../geometry/solid";
-import { add, vec } from "../geometry/vec";
+import { add, measureLength, subtract, vec } from "../geometry/vec";
 import { findPipeSize, listFamily, toCodeBoreMm } from "../parts/pipes";
 import { lookUpLimit } from "../rules/lookUpLimit";
+import { seatPort } from "../templates/seatPort";
 import { proposeFallRemedies } from "./fallRemedies";
 import type { Remedy } from "./remedy";
 
@@ -235,6 +236,16 @@ export function proposeCleanout(drain: Drain, isInLine: boolean): Remedy[] {
   if (!given) return [];
   const ops = [buildPutItems(drain, given)];
   return [{ byMm: null, edit: { code: "addCleanout", at: { kind: "line", id: drain.id }, ops } }];
+}
+
+/** A port that breaks through the edge of its wall, set in as far as it must. */
+export function proposeSeat(tank: Tank, portId: string): Remedy[] {
+  const port = tank.ports.find(({ id }) => id === portId);
+  const seated = port && seatPort(tank, port);
+  if (!port || !seated || seated === port) return [];
+  const byMm = measureLength(subtract(seated.atMm, port.atMm));
+  const ops = [{ op: "set", path: ["tanks", tank.id, "ports", portId, "atMm"], value: seated.atMm } as const];
+  return [{ byMm, edit: { code: "seatPort", at: { kind: "port", tankId: tank.id, id: portId }, ops } }];
 }
 
 /** What is usual at the fixtures nothing is counted for. */

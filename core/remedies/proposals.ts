@@ -7,7 +7,7 @@ import { buildAddDumpLine, buildFitDumpValve, buildOpenDumpLine, buildRegradeDum
 import { buildAddFixture } from "../edits/fixtureEdits";
 import { buildInsertStrainer } from "../edits/insertPiece";
 import { buildFitPumpOut } from "../edits/pumpOutEdits";
-import { buildAddTank, buildRemovePort } from "../edits/tankEdits";
+import { buildAddPort, buildAddTank, buildRemovePort } from "../edits/tankEdits";
 import { buildCountFlush } from "../edits/toiletEdits";
 import type { Finding, FindingCode } from "../evaluate/findings";
 import { toBlock, toTankBlock } from "../fit/obstacleGaps";
@@ -37,6 +37,7 @@ import {
   proposeOutlet,
   proposeOwnEnd,
   proposeSeal,
+  proposeSeat,
   proposeTeeLift,
   proposeToiletUse,
   proposeTrap,
@@ -225,12 +226,14 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   dumpEndInside: null,
   portCrowded: (design, { at, lineId }) => (at.kind === "port" ? proposeApart(design, at, lineId) : []),
   portsOverlap: null,
-  portOffWall: null,
+  portOffWall: (_design, { at }, { tank }) => (tank && at.kind === "port" ? proposeSeat(tank, at.id) : []),
   valveNarrow: null,
   fittingHitsObstacle: null,
   linkApart: null,
   senderReversed: null,
   senderLong: null,
+  senderUndrawn: (design, _finding, { tank }) =>
+    tank ? [{ byMm: null, edit: buildAddPort(design, tank, "sender") }] : [],
   axleOverloaded: null,
   axleUnrated: null,
   couplingLifted: null,
