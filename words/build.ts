@@ -23,7 +23,7 @@ const STEP_WORDS: Readonly<Record<StepKind, StepWords>> = {
   fitTankPorts: {
     verb: (part) => `Fit the ports of ${part} on the bench`,
     tools: "hole saw, deburrer, sealant",
-    caution: "Cut the hole the fitting asks for, not its bore.",
+    caution: "Measured on its outside. Cut the hole the fitting asks for, not its bore.",
   },
   drillHole: {
     verb: (part) => `Drill the hole for ${part}`,

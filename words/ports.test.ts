@@ -1,5 +1,5 @@
 import { readDemo } from "@/tests/demoRigs";
-import { describePort, describePortPlace } from "./ports";
+import { describePort, describePortMiddle, describePortPlace } from "./ports";
 
 test("ports are called by what they serve and the side they are in, in the words of the rig", () => {
   const kranich = readDemo("kranich");
@@ -11,4 +11,17 @@ test("ports are called by what they serve and the side they are in, in the words
   const boat = { ...kranich, rig: { ...kranich.rig, kind: "boat" as const } };
   expect(describePortPlace(tank, find("inlet"), boat, "metric")).toMatch(/^forward wall/);
   expect(describePortPlace(tank, find("vent"), kranich, "metric")).toBe("top");
+});
+
+test("the middle of a hole is measured on the outside, from two walls", () => {
+  const tank = readDemo("kranich").tanks[0]!;
+  const find = (kind: string) => tank.ports.find((port) => port.kind === kind)!;
+  const tell = (kind: string) => describePortMiddle(tank, find(kind), "van", "metric").replaceAll("\u00a0", " ");
+  // inside: invert 150 up with 36.4 of bore, 300 from the right; 6 mm of wall
+  expect(tell("inlet")).toBe("front wall, middle 174 mm up, 306 mm from the right wall");
+  expect(tell("vent")).toBe("top, 406 mm from the rear wall, 231 mm from the right wall");
+  const aside = { ...tank, ports: [{ ...find("inlet"), atMm: { x: 200, y: 450, z: 20 } }] };
+  expect(describePortMiddle(aside, aside.ports[0]!, "boat", "metric").replaceAll("\u00a0", " ")).toBe(
+    "port wall, middle 44.2 mm up, 206 mm from the after wall",
+  );
 });

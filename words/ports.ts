@@ -1,6 +1,7 @@
 import type { Design } from "@/core/design/design";
 import type { Port, Tank } from "@/core/design/plumbing";
 import type { RigKind } from "@/core/design/rig";
+import { measureExtent } from "@/core/geometry/solid";
 import { listServed, measurePortUpMm } from "@/core/tanks/portPlace";
 import { type Face, findFace } from "@/core/templates/tankFaces";
 import { PORT_NAMES } from "./labels";
@@ -30,6 +31,21 @@ export function describePortPlace(tank: Tank, port: Port, design: Design, units:
   const name = nameSide(side, design.rig.kind);
   if (side === "top" || side === "bottom") return name;
   return `${name}, ${formatLength(measurePortUpMm(tank, port), units)} up`;
+}
+
+/**
+ * Where the middle of a port's hole is marked on the outside of its tank: "front wall, middle 174 mm up, 306 mm from the right wall".
+ */
+export function describePortMiddle(tank: Tank, port: Port, kind: RigKind, units: Units): string {
+  const { min } = measureExtent(tank.solid);
+  const side = findFace(tank.solid, port).face;
+  const name = (face: Face) => nameSide(face, kind);
+  const from = (mm: number, face: Face) => `${formatLength(mm + tank.wallMm, units)} from the ${name(face)}`;
+  const { x, y, z } = port.atMm;
+  const [along, across] = [from(x - min.x, "rear"), from(y - min.y, "right")];
+  if (side === "top" || side === "bottom") return `${name(side)}, ${along}, ${across}`;
+  const up = `middle ${formatLength(z - min.z + port.boreMm / 2 + tank.wallMm, units)} up`;
+  return `${name(side)}, ${up}, ${side === "front" || side === "rear" ? across : along}`;
 }
 
 /** What a port is, by what it serves: "Inlet of Sink drain"; "Inlet, free" where nothing ends in it. */

@@ -19,7 +19,7 @@ import { type HoleEntry, listHoles } from "@/core/through/holes";
 import { speakFor } from "./afloat";
 import { describeSaw, describeSize } from "./holes";
 import { FASTENER_NAMES, FIXING_NAMES, THREAD_NAMES } from "./labels";
-import { describePort, describePortPlace, nameSide } from "./ports";
+import { describePort, describePortMiddle, nameSide } from "./ports";
 import { formatLength, formatQuantity, formatRun, type Units } from "./units";
 
 /** What it is, and its figure with the unit. */
@@ -144,7 +144,7 @@ function listPortFigures(tank: Tank, { design, units }: Told): StepFigure[] {
   const holes = new Map(listTankFaces(tank).flatMap((drawing) => drawing.holes.map((hole) => [hole.portId, hole])));
   return tank.ports.map((port) => {
     const { cutMm, toEdgeMm } = holes.get(port.id)!;
-    const place = `${describePort(tank, port, design)}, ${describePortPlace(tank, port, design, units)}`;
+    const place = `${describePort(tank, port, design)}, ${describePortMiddle(tank, port, design.rig.kind, units)}`;
     if (cutMm !== null)
       return [`${place}; hole for ${THREAD_NAMES[port.thread ?? "none"]}`, formatLength(cutMm, units)];
     return [`${place}; ${isWeldedIn(toEdgeMm) ? "welded in, " : ""}bore`, formatLength(port.boreMm, units)];
