@@ -84,6 +84,8 @@ export function nameWare(ware: Ware, units: Units): string {
     case "sealWasher":
       return `sealing washer, ${THREAD_NAMES[ware.thread ?? "none"]}`;
     case "portFitting":
+      if (ware.isWelded)
+        return `${PORT_NAMES[ware.port].toLowerCase()} socket to weld in, ${ware.thread === null ? mm(ware.boreMm) : THREAD_NAMES[ware.thread]}`;
       return ware.thread === null
         ? `${PORT_NAMES[ware.port].toLowerCase()} bulkhead or grommet, ${mm(ware.boreMm)}`
         : `${PORT_NAMES[ware.port].toLowerCase()} fitting, ${THREAD_NAMES[ware.thread]}`;

@@ -1,11 +1,13 @@
 import fc from "fast-check";
 import { networks } from "@/tests/arbitraries";
 import { DEMO_NAMES, FURNISHED, HEADS_NAME, HEADS_NAMES, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
+import type { Tank } from "../design/plumbing";
 import { evaluate } from "../evaluate/evaluate";
 import { listParts } from "../parts/listParts";
 import { listHoles } from "../through/holes";
 import { computeBellySpanMm, countClips, findClipSpacingMm } from "./clipSpacing";
 import { COUNTERS, type Good, listGoods, usualSupply } from "./goods";
+import { listPortGoods } from "./portGoods";
 import { listBuilt } from "./progress";
 import { listOpenSteps, listSteps, moveStep, orderSteps } from "./steps";
 import { listWires } from "./wiring";
@@ -198,4 +200,23 @@ test("a load no cable sold is thick enough for stands in the parts, and is not p
   expect(thin).not.toEqual([]);
   const told = listGoods(design, evaluate(design)).flatMap(({ ware }) => (ware.kind === "noCable" ? [ware.to] : []));
   expect(told).toEqual(thin);
+});
+
+test("where a nut has room a bulkhead is bought, in the corner a socket that is welded in; threads are sealed as they need", () => {
+  const kranich = readDemo("kranich");
+  const [tank] = kranich.tanks;
+  const list = (change: (port: Tank["ports"][number]) => Tank["ports"][number]) =>
+    listPortGoods({ ...tank!, ports: tank!.ports.map(change) });
+  const welded = (goods: ReturnType<typeof list>) =>
+    goods.flatMap(({ ware }) => (ware.kind === "portFitting" && ware.isWelded ? [ware.port] : []));
+  const count = (goods: ReturnType<typeof list>, kind: string) => goods.filter(({ ware }) => ware.kind === kind).length;
+  expect(welded(list((port) => port))).toEqual(["inlet", "outlet"]);
+  const free = (port: Tank["ports"][number]) =>
+    port.kind === "vent" ? port : { ...port, atMm: { ...port.atMm, z: 70 } };
+  expect(welded(list(free))).toEqual([]);
+  const threaded = list((port) => ({ ...free(port), thread: "g112" }));
+  expect([count(threaded, "sealWasher"), count(threaded, "threadTape")]).toEqual([tank!.ports.length, 0]);
+  const socketed = list((port) => ({ ...port, thread: "g112" }));
+  expect([count(socketed, "sealWasher"), count(socketed, "threadTape")]).toEqual([1, 2]);
+  expect(count(socketed, "dumpValve")).toBe(tank!.ports.filter(({ valve }) => valve).length);
 });

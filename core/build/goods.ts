@@ -31,6 +31,7 @@ import { findTankJoin } from "../tanks/tankJoins";
 import { listHoles } from "../through/holes";
 import { chooseOwnSaw } from "../through/saws";
 import { countClips, findClipSpacingMm } from "./clipSpacing";
+import { listPortGoods } from "./portGoods";
 import { listSkinGoods } from "./skinGoods";
 import { listTools, type ToolKind } from "./tools";
 import { listWires, type Supply } from "./wiring";
@@ -60,6 +61,8 @@ export type Ware =
       readonly thread: Thread | null;
       readonly boreMm: number;
       readonly port: PortKind;
+      /** No nut has room there: it is welded in, or moulded. */
+      readonly isWelded?: boolean;
     }
   | { readonly kind: "dumpValve"; readonly drive: "manual" | "electric"; readonly boreMm: number }
   | { readonly kind: "sender"; readonly sender: Sender["kind"] }
@@ -99,8 +102,6 @@ export type Good = {
 /** Bead along the edge of a hole, both faces, mm² [T]; edge primer a hole, mL [T]. */
 const BEAD_MM2 = 36;
 const PRIMER_ML = 2;
-/** Turns of tape on a thread, m for each [T]. */
-const TAPE_M = 0.5;
 /** Spare of foam, lagging and cable, a share [T]. */
 const SPARE = 1.1;
 /** Clips of hoses and breathers, mm apart [T]. */
@@ -295,15 +296,6 @@ function listHoseGoods(design: Design, hose: Hose): Good[] {
 function listTankGoods(tank: Tank): Good[] {
   const assembly = { kind: "tank", id: tank.id } as const;
   const good = (ware: Ware, amount: number, counter: Counter): Good => ({ ware, amount, assembly, counter });
-  const ports = tank.ports.flatMap(({ kind, thread, boreMm, valve }): Good[] => [
-    good({ kind: "portFitting", thread, boreMm, port: kind }, 1, "tank"),
-    ...(thread === null
-      ? []
-      : thread.startsWith("npt")
-        ? [good({ kind: "threadTape" }, TAPE_M, "sealing")]
-        : [good({ kind: "sealWasher", thread, boreMm, port: kind }, 1, "sealing")]),
-    ...(valve ? [good({ kind: "dumpValve", drive: valve.kind, boreMm: valve.boreMm }, 1, "tank")] : []),
-  ]);
   const sender = tank.sender ? [good({ kind: "sender", sender: tank.sender.kind }, 1, "tank")] : [];
   const { min, max } = toTankBlock(tank);
   const [x, y, z] = [max.x - min.x, max.y - min.y, max.z - min.z].map((mm) => mm / 1000) as [number, number, number];
@@ -311,7 +303,12 @@ function listTankGoods(tank: Tank): Good[] {
     tank.insulationMm > 0
       ? [good({ kind: "lagging", thickMm: tank.insulationMm }, 2 * (x * y + y * z + x * z) * SPARE, "tank")]
       : [];
-  return [...ports, ...sender, ...lagging, ...(tank.fixing ? listFixingGoods(tank.fixing, Math.max(x, y), good) : [])];
+  return [
+    ...listPortGoods(tank),
+    ...sender,
+    ...lagging,
+    ...(tank.fixing ? listFixingGoods(tank.fixing, Math.max(x, y), good) : []),
+  ];
 }
 
 function listJoinGoods(design: Design, tank: Tank): Good[] {
