@@ -40,18 +40,18 @@ export function ProofWaterway({ chances, asked }: ProofWaterwayProps) {
   const askedId = asked && toDrawnId(asked);
   const lit = useMemo(() => {
     const parts = new Set(chances.flatMap(({ suspect, share }) => (share >= LIT_SHARE ? [toDrawnId(suspect.at)] : [])));
-    if (askedId) parts.add(askedId);
-    return new Set(
-      [...waterway.nodes, ...waterway.edges].flatMap(({ id, part }) => (parts.has(toDrawnId(part)) ? [id] : [])),
-    );
+    const drawn = [...waterway.nodes, ...waterway.edges];
+    const suspected = drawn.flatMap(({ id, part }) => (parts.has(toDrawnId(part)) ? [id] : []));
+    // a tank is lit by itself, and not with all that is drawn of it
+    const own = drawn.find(({ id }) => id === askedId) ?? drawn.find(({ part }) => toDrawnId(part) === askedId);
+    return new Set(own ? [...suspected, own.id] : suspected);
   }, [chances, waterway, askedId]);
   const tried = useMemo(() => pickTried(waterway, proofs), [waterway, proofs]);
   const { element } = frame;
   const isLaid = width > 0;
   useEffect(() => {
-    const drawn = isLaid && askedId ? waterway.nodes.find(({ part }) => toDrawnId(part) === askedId) : null;
-    const edge = isLaid && askedId ? waterway.edges.find(({ part }) => toDrawnId(part) === askedId) : null;
-    const id = drawn?.id ?? edge?.id;
+    const isAsked = ({ part }: { readonly part: PartRef }) => toDrawnId(part) === askedId;
+    const id = isLaid ? (waterway.nodes.find(isAsked) ?? waterway.edges.find(isAsked))?.id : undefined;
     if (element && id) bringIntoView(element, element.querySelector(`[data-drawn="${CSS.escape(id)}"]`));
   }, [element, askedId, waterway, isLaid]);
   const press = (part: PartRef) => {
