@@ -59,7 +59,7 @@ export type Basin = {
   readonly sealIfFullMm: number;
 };
 
-// Every leg of every drain the water can come to, those nearer to the tank later, and the fixtures that get water.
+/** Every leg of every drain the water can come to, those nearer to the tank later, and the fixtures that get water. */
 export function layOutPour(design: Design, attitude: Attitude, events: readonly PourEvent[]) {
   const network = buildNetwork(design);
   const up = computeUp(attitude);
