@@ -33,7 +33,7 @@ test("the parts go out as a table with price and shop and come back; steps are m
   await openWorkbench(page);
   await page.keyboard.press("8");
   const parts = page.getByRole("group", { name: /^Parts/ });
-  await parts.getByRole("button", { name: "dump outlet bulkhead or grommet, 38 mm" }).click();
+  await parts.getByRole("button", { name: "dump outlet socket to weld in, 38 mm" }).click();
   await parts.getByLabel(/^Price of dump outlet/).fill("12,50");
   await parts.getByLabel(/^Shop for dump outlet/).fill("Yard");
   await page.keyboard.press("Tab");
