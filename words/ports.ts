@@ -33,19 +33,23 @@ export function describePortPlace(tank: Tank, port: Port, design: Design, units:
   return `${name}, ${formatLength(measurePortUpMm(tank, port), units)} up`;
 }
 
-/**
- * Where the middle of a port's hole is marked on the outside of its tank: "front wall, middle 174 mm up, 306 mm from the right wall".
- */
-export function describePortMiddle(tank: Tank, port: Port, kind: RigKind, units: Units): string {
+/** Where the middle of a port's hole is marked on the outside of its tank: "front wall"; "174 mm up, 306 mm from the right wall". */
+export function describePortMiddle(
+  tank: Tank,
+  port: Port,
+  kind: RigKind,
+  units: Units,
+): { readonly side: string; readonly middle: string } {
   const { min } = measureExtent(tank.solid);
-  const side = findFace(tank.solid, port).face;
-  const name = (face: Face) => nameSide(face, kind);
-  const from = (mm: number, face: Face) => `${formatLength(mm + tank.wallMm, units)} from the ${name(face)}`;
+  const { face } = findFace(tank.solid, port);
+  const side = nameSide(face, kind);
+  const from = (mm: number, other: Face) =>
+    `${formatLength(mm + tank.wallMm, units)} from the ${nameSide(other, kind)}`;
   const { x, y, z } = port.atMm;
   const [along, across] = [from(x - min.x, "rear"), from(y - min.y, "right")];
-  if (side === "top" || side === "bottom") return `${name(side)}, ${along}, ${across}`;
-  const up = `middle ${formatLength(z - min.z + port.boreMm / 2 + tank.wallMm, units)} up`;
-  return `${name(side)}, ${up}, ${side === "front" || side === "rear" ? across : along}`;
+  if (face === "top" || face === "bottom") return { side, middle: `${along}, ${across}` };
+  const up = `${formatLength(z - min.z + port.boreMm / 2 + tank.wallMm, units)} up`;
+  return { side, middle: `${up}, ${face === "front" || face === "rear" ? across : along}` };
 }
 
 /** What a port is, by what it serves: "Inlet of Sink drain"; "Inlet, free" where nothing ends in it. */

@@ -14,7 +14,7 @@ import { buildDumpRun } from "@/core/tanks/dumpRun";
 import { listLevelGroup } from "@/core/tanks/linkedTanks";
 import { computeEmptyKg, computeFullKg } from "@/core/tanks/shell";
 import { isWeldedIn } from "@/core/templates/portHole";
-import { listTankFaces } from "@/core/templates/tankFaces";
+import { listPortHoles } from "@/core/templates/tankFaces";
 import { type HoleEntry, listHoles } from "@/core/through/holes";
 import { speakFor } from "./afloat";
 import { describeSaw, describeSize } from "./holes";
@@ -141,13 +141,15 @@ const listPlaceFigures = ({ x, y }: Vec3, units: Units): StepFigure[] => [
 ];
 
 function listPortFigures(tank: Tank, { design, units }: Told): StepFigure[] {
-  const holes = new Map(listTankFaces(tank).flatMap((drawing) => drawing.holes.map((hole) => [hole.portId, hole])));
+  const holes = listPortHoles(tank);
   return tank.ports.map((port) => {
     const { cutMm, toEdgeMm } = holes.get(port.id)!;
-    const place = `${describePort(tank, port, design)}, ${describePortMiddle(tank, port, design.rig.kind, units)}`;
-    if (cutMm !== null)
-      return [`${place}; hole for ${THREAD_NAMES[port.thread ?? "none"]}`, formatLength(cutMm, units)];
-    return [`${place}; ${isWeldedIn(toEdgeMm) ? "welded in, " : ""}bore`, formatLength(port.boreMm, units)];
+    const hole =
+      cutMm === null
+        ? `${isWeldedIn(toEdgeMm) ? "welded in, " : ""}bore ${formatLength(port.boreMm, units)}`
+        : `hole ${formatLength(cutMm, units)} for ${THREAD_NAMES[port.thread ?? "none"]}`;
+    const { side, middle } = describePortMiddle(tank, port, design.rig.kind, units);
+    return [`${describePort(tank, port, design)}, ${hole}; ${side}, middle`, middle];
   });
 }
 

@@ -2,7 +2,7 @@ import type { Tank } from "@/core/design/plumbing";
 import { measureCapacityL, measureExtent } from "@/core/geometry/solid";
 import { computeEmptyKg } from "@/core/tanks/shell";
 import { isWeldedIn } from "@/core/templates/portHole";
-import { type Face, type FaceHole, listTankFaces } from "@/core/templates/tankFaces";
+import { type Face, type FaceHole, listPortHoles } from "@/core/templates/tankFaces";
 import { MATERIAL_NAMES, PORT_NAMES, THREAD_NAMES, WATER_NAMES } from "./labels";
 import { formatLength, formatQuantity, type Units } from "./units";
 
@@ -51,16 +51,14 @@ function describeOrigin({ solid }: Tank): string {
   return ways[axis];
 }
 
-// The side it is in, and whether there is room for a nut.
-function listSides(tank: Tank): ReadonlyMap<string, string> {
-  return new Map(
-    listTankFaces(tank).flatMap(({ face, holes }) =>
-      holes.map(({ portId, toEdgeMm }) => [
-        portId,
-        isWeldedIn(toEdgeMm) ? `${FACE_NAMES[face]}, welded in` : FACE_NAMES[face],
-      ]),
-    ),
-  );
+/** All holes of a side, those that are alike counted: "4 × Inlet, bore 46.4 mm; welded in". */
+export function describeHoles(holes: readonly FaceHole[], units: Units): string {
+  const counts = new Map<string, number>();
+  for (const hole of holes) {
+    const text = describeHole(hole, units);
+    counts.set(text, (counts.get(text) ?? 0) + 1);
+  }
+  return [...counts].map(([text, count]) => (count > 1 ? `${count} × ${text}` : text)).join(". ");
 }
 
 /** Everything a tank maker asks: sizes, wall, material, and every hole with the side it is in. */
@@ -69,7 +67,11 @@ export function describeOrder(tank: Tank, units: Units): OrderSheet {
   const size = (add: number) =>
     [max.x - min.x, max.y - min.y, max.z - min.z].map((mm) => formatLength(mm + add, units)).join(" × ");
   const { solid } = tank;
-  const sides = listSides(tank);
+  const holes = listPortHoles(tank);
+  const nameSideOf = (portId: string): string => {
+    const { face, toEdgeMm } = holes.get(portId)!;
+    return isWeldedIn(toEdgeMm) ? `${FACE_NAMES[face]}, welded in` : FACE_NAMES[face];
+  };
   return {
     title: tank.name,
     facts: [
@@ -85,7 +87,7 @@ export function describeOrder(tank: Tank, units: Units): OrderSheet {
     portHead: ["Port", "In", "Bore, thread", "From the rear", "From the right", "Invert or middle over the bottom"],
     ports: tank.ports.map((port) => [
       PORT_NAMES[port.kind],
-      sides.get(port.id) ?? "",
+      nameSideOf(port.id),
       port.thread === null
         ? formatLength(port.boreMm, units)
         : `${formatLength(port.boreMm, units)}, ${THREAD_NAMES[port.thread]}`,

@@ -1,5 +1,5 @@
 import type { Pipe } from "../design/plumbing";
-import { findPipeSize } from "../parts/pipes";
+import { isHose } from "../parts/pipes";
 
 /** Young's modulus of a pipe with warm waste water in it, GPa [T: PP and PE drop to a quarter when warm]. */
 const WARM_GPA = 0.3;
@@ -27,7 +27,7 @@ export function computeBellySpanMm({ innerMm, outerMm }: Pipe, slope: number, yo
 
 /** Where clips go on a leg, mm apart: by its belly, never further than is usual; hose lies in more of them [C on T]. */
 export function findClipSpacingMm(pipe: Pipe, slope: number): number {
-  if (findPipeSize(pipe)?.family.endsWith("Hose")) return HOSE_MM;
+  if (isHose(pipe)) return HOSE_MM;
   return Math.max(LEAST_MM, Math.min(MOST_MM, computeBellySpanMm(pipe, Math.max(0.001, slope))));
 }
 

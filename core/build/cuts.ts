@@ -5,7 +5,7 @@ import { TAKE_OFF } from "../falls/fittingRoom";
 import { buildNetwork } from "../falls/network";
 import { listLineLegs } from "../fit/lineLegs";
 import { subtract } from "../geometry/vec";
-import { findPipeSize } from "../parts/pipes";
+import { isHose } from "../parts/pipes";
 import { findNearestBend, measureTurnDeg } from "../parts/turns";
 import { radToDeg } from "../quantity/convert";
 
@@ -54,7 +54,7 @@ export function listCuts(design: Design): Cut[] {
   });
   // rigid dump lines are cut leg by leg, like drains; of hose they are one piece
   const dumpLines = design.lines.flatMap((line) => {
-    if (line.kind !== "dumpLine" || isSoft(line.pipe)) return [];
+    if (line.kind !== "dumpLine" || isHose(line.pipe)) return [];
     const legs = listLineLegs(design, line);
     return legs.map((leg, i) => ({ lineId: line.id, leg, ends: findDumpEnds(line, legs, i) }));
   });
@@ -64,11 +64,11 @@ export function listCuts(design: Design): Cut[] {
       const { outerMm } = leg.pipe;
       const socket = Math.max(LEAST_INSERTION_MM, INSERTION * outerMm);
       const cutMm = Math.max(0, leg.lengthMm - 2 * TAKE_OFF * outerMm + 2 * socket);
-      const own = isSoft(leg.pipe) ? null : ends;
+      const own = isHose(leg.pipe) ? null : ends;
       return { lineId, leg: leg.index, pipe: leg.pipe, centreMm: leg.lengthMm, cutMm, ends: own };
     });
   const soft = design.lines.flatMap((line) => {
-    if (line.kind === "dumpLine" && !isSoft(line.pipe)) return [];
+    if (line.kind === "dumpLine" && !isHose(line.pipe)) return [];
     const legs = listLineLegs(design, line);
     const lengthMm = legs.reduce((sum, leg) => sum + leg.lengthMm, 0);
     return lengthMm > 0
@@ -77,8 +77,6 @@ export function listCuts(design: Design): Cut[] {
   });
   return [...rigid, ...soft].map((cut, i) => ({ mark: `P${i + 1}`, ...cut }));
 }
-
-const isSoft = (pipe: Pipe): boolean => findPipeSize(pipe)?.family.endsWith("Hose") ?? false;
 
 function findEnds(drain: Drain, legs: readonly Leg[], i: number): readonly [CutEnd, CutEnd] {
   const [before, leg, after] = [legs[i - 1], legs[i]!, legs[i + 1]];
@@ -97,7 +95,7 @@ function findDumpEnds({ to }: DumpLine, legs: readonly Leg[], i: number): readon
 
 function findTurn(a: Leg, b: Leg): CutEnd {
   // hose is pushed on, and bends by itself
-  if (isSoft(a.pipe) !== isSoft(b.pipe)) return { kind: "hose" };
+  if (isHose(a.pipe) !== isHose(b.pipe)) return { kind: "hose" };
   const turned = measureTurnDeg(subtract(a.to, a.from), subtract(b.to, b.from)) ?? 0;
   if (turned < STRAIGHT_DEG) return { kind: "straight", leftDeg: turned };
   const bendDeg = findNearestBend(turned);
@@ -143,7 +141,7 @@ export function planBars(cuts: readonly Cut[], stockMm: number): BarPlan[] {
   const kinds = new Map<string, Cut[]>();
   for (const cut of cuts) {
     // hose comes off a roll, by the metre
-    if (findPipeSize(cut.pipe)?.family.endsWith("Hose")) continue;
+    if (isHose(cut.pipe)) continue;
     const key = `${cut.pipe.innerMm}/${cut.pipe.outerMm}/${cut.pipe.manningN}`;
     kinds.set(key, [...(kinds.get(key) ?? []), cut]);
   }

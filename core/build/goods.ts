@@ -24,7 +24,7 @@ import { listLineLegs } from "../fit/lineLegs";
 import { toTankBlock } from "../fit/obstacleGaps";
 import { measureLength, subtract } from "../geometry/vec";
 import { listBreatherParts, listDrainParts, listDumpLineParts, type Part } from "../parts/listParts";
-import { findPipeSize } from "../parts/pipes";
+import { findPipeSize, isHose } from "../parts/pipes";
 import { inToMm } from "../quantity/convert";
 import { buildDumpRun } from "../tanks/dumpRun";
 import { findTankJoin } from "../tanks/tankJoins";
@@ -167,12 +167,11 @@ function listDumpLineGoods(design: Design, line: DumpLine): Good[] {
     return sum + countClips(lengthMm, findClipSpacingMm(pipe, lengthMm > 0 ? fallMm / lengthMm : 0));
   }, 0);
   const family = findPipeSize(line.pipe)?.family;
-  const isHose = family?.endsWith("Hose") ?? false;
   const { boreMm, kind: drive } = line.endValve ?? { boreMm: 0, kind: "manual" };
   return [
     ...listDumpLineParts(design, line).map((part) => toPartGood(part, assembly)),
     { ware: { kind: "clip", pipe: line.pipe }, amount: clips, assembly, counter: "fixings" },
-    ...(isHose
+    ...(isHose(line.pipe)
       ? [{ ware: { kind: "hoseClamp", pipe: line.pipe }, amount: 4, assembly, counter: "fixings" } as const]
       : []),
     ...(family === "metricWaste"
@@ -258,12 +257,11 @@ function listVentGoods(design: Design, vent: Vent): Good[] {
   const assembly = { kind: "line", id: vent.id } as const;
   const course = listOwnCourse(design, vent);
   const lengthMm = course.slice(1).reduce((sum, p, i) => sum + measureLength(subtract(p, course[i]!)), 0);
-  const isHose = findPipeSize(vent.pipe)?.family.endsWith("Hose") ?? false;
-  const clips = countClips(lengthMm, isHose ? SOFT_CLIPS_MM : VENT_CLIPS_MM);
+  const clips = countClips(lengthMm, isHose(vent.pipe) ? SOFT_CLIPS_MM : VENT_CLIPS_MM);
   return [
     ...listBreatherParts(design, vent).map((part) => toPartGood(part, assembly)),
     { ware: { kind: "clip", pipe: vent.pipe }, amount: clips, assembly, counter: "fixings" },
-    ...(isHose
+    ...(isHose(vent.pipe)
       ? [{ ware: { kind: "hoseClamp", pipe: vent.pipe }, amount: 2, assembly, counter: "fixings" } as const]
       : []),
     ...(vent.to.kind === "openAir" && vent.to.hasMesh

@@ -1,6 +1,6 @@
 import type { Tank } from "../design/plumbing";
 import { isWeldedIn } from "../templates/portHole";
-import { listTankFaces } from "../templates/tankFaces";
+import { listPortHoles } from "../templates/tankFaces";
 import type { Counter, Good, Ware } from "./goods";
 
 /** Turns of tape on a thread, m for each [T]. */
@@ -17,13 +17,9 @@ export function listPortGoods(tank: Tank): Good[] {
     assembly: { kind: "tank", id: tank.id },
     counter,
   });
-  const welded = new Set(
-    listTankFaces(tank).flatMap(({ holes }) =>
-      holes.flatMap(({ portId, toEdgeMm }) => (isWeldedIn(toEdgeMm) ? [portId] : [])),
-    ),
-  );
+  const holes = listPortHoles(tank);
   return tank.ports.flatMap(({ id, kind, thread, boreMm, valve }): Good[] => {
-    const isWelded = welded.has(id);
+    const isWelded = isWeldedIn(holes.get(id)!.toEdgeMm);
     return [
       good({ kind: "portFitting", thread, boreMm, port: kind, ...(isWelded ? { isWelded } : {}) }, 1, "tank"),
       // into a socket goes a thread that is taped; a fitting with a nut has a washer

@@ -2,9 +2,7 @@ import type { Edit } from "../design/edit";
 import { buildPutItems, type LineTrap, listInlinePieces, listPipeChanges, type PipeChange } from "../design/lineItems";
 import type { Drain, InlinePiece, Pipe, PipeJoint } from "../design/plumbing";
 import { findPipeOf } from "../falls/drainPath";
-import { findPipeSize } from "../parts/pipes";
-
-const isHose = (pipe: Pipe): boolean => findPipeSize(pipe)?.family.endsWith("Hose") ?? false;
+import { isHose } from "../parts/pipes";
 
 /** What joins two pipes: a barb where hose is, a union for two of one size, else a reducer. */
 export function findJoint(from: Pipe, to: Pipe): PipeJoint {

@@ -5,7 +5,7 @@ import { measureFittingGaps } from "../fit/portFittings";
 import { measureExtent } from "../geometry/solid";
 import { createRecall } from "../quantity/recall";
 import { listLevelGroup } from "../tanks/linkedTanks";
-import { listTankFaces } from "../templates/tankFaces";
+import { listTankFaces, measureToEdgeMm } from "../templates/tankFaces";
 import { createFinding } from "./createFinding";
 import type { Finding } from "./findings";
 
@@ -13,8 +13,7 @@ import type { Finding } from "./findings";
 export function checkPorts(design: Design, tank: Tank): Finding[] {
   const onPort = listOnPorts(design, tank);
   return [
-    ...checkOverlaps(tank),
-    ...checkEdges(tank),
+    ...checkHoles(tank),
     ...checkOpen(design, tank, onPort),
     ...checkCrowded(tank, onPort),
     ...checkFittings(design, tank),
@@ -63,11 +62,11 @@ function checkOpen({ gear }: Design, tank: Tank, onPort: OnPorts): Finding[] {
 /** Holes that what sits in them shuts. */
 const SHUT: ReadonlySet<Tank["ports"][number]["kind"]> = new Set(["hatch", "sender", "plug"]);
 
-const recallOverlaps = createRecall<Tank["ports"], Finding[]>();
+const recallHoles = createRecall<Tank["ports"], Finding[]>();
 
 // Holes move with their tank, so a tank that is only pulled is not looked through again.
-const checkOverlaps = (tank: Tank): Finding[] =>
-  recallOverlaps(tank.ports, [tank.id, tank.solid], () => findOverlaps(tank));
+const checkHoles = (tank: Tank): Finding[] =>
+  recallHoles(tank.ports, [tank.id, tank.solid], () => [...findOverlaps(tank), ...findOffWall(tank)]);
 
 // Two holes in one side need a web of wall between them.
 function findOverlaps(tank: Tank): Finding[] {
@@ -84,22 +83,17 @@ function findOverlaps(tank: Tank): Finding[] {
   );
 }
 
-const recallEdges = createRecall<Tank["ports"], Finding[]>();
-
-const checkEdges = (tank: Tank): Finding[] => recallEdges(tank.ports, [tank.id, tank.solid], () => findOffWall(tank));
-
 /** Less than this is the rounding of what was measured, mm. */
 const OFF_WALL_MM = 0.5;
 
-// A bore that reaches past the edge of its wall cuts into the next one. On a slope the wall is larger than it looks.
+// A bore that reaches past the edge of its wall cuts into the next one.
 const findOffWall = (tank: Tank): Finding[] =>
-  listTankFaces(tank).flatMap(({ holes }) =>
-    holes.flatMap(({ portId, toEdgeMm, behindMm }): Finding[] => {
-      if (toEdgeMm >= -OFF_WALL_MM || behindMm > OFF_WALL_MM) return [];
-      const at = { kind: "port", tankId: tank.id, id: portId } as const;
-      return [createFinding(at, { code: "portOffWall", byMm: -toEdgeMm })];
-    }),
-  );
+  tank.ports.flatMap((port): Finding[] => {
+    const toEdgeMm = measureToEdgeMm(tank.solid, port);
+    if (toEdgeMm >= -OFF_WALL_MM) return [];
+    const at = { kind: "port", tankId: tank.id, id: port.id } as const;
+    return [createFinding(at, { code: "portOffWall", byMm: -toEdgeMm })];
+  });
 
 function checkFittings(design: Design, tank: Tank): Finding[] {
   return tank.ports.flatMap((port): Finding[] => {

@@ -1,4 +1,4 @@
-import { findPipeSize } from "../parts/pipes";
+import { isHose } from "../parts/pipes";
 import { BEND_DEG, listStraights, measureTurnDeg } from "./bends";
 import type { Leg } from "./drainPath";
 
@@ -21,7 +21,7 @@ export function listShortLegs(legs: readonly Leg[]): ShortLeg[] {
   return straights.flatMap((straight, i): ShortLeg[] => {
     const [before, after] = [straights[i - 1]?.at(-1), straights[i + 1]?.[0]];
     const [first, last] = [straight[0]!, straight.at(-1)!];
-    if (!before || !after || [before, first, last, after].some(({ pipe }) => isSoft(pipe))) return [];
+    if (!before || !after || [before, first, last, after].some(({ pipe }) => isHose(pipe))) return [];
     const lengthMm = straight.reduce((sum, leg) => sum + leg.lengthMm, 0);
     const takeOff = (a: Leg, b: Leg) =>
       computeTakeOffMm(Math.max(a.pipe.outerMm, b.pipe.outerMm), measureTurnDeg(a, b));
@@ -32,5 +32,3 @@ export function listShortLegs(legs: readonly Leg[]): ShortLeg[] {
 
 /** What a tape does not tell, mm. */
 const ROUNDING_MM = 1;
-
-const isSoft = (pipe: Leg["pipe"]): boolean => findPipeSize(pipe)?.family.endsWith("Hose") ?? false;

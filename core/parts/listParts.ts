@@ -14,7 +14,7 @@ import { buildNetwork } from "../falls/network";
 import { listLineLegs } from "../fit/lineLegs";
 import { subtract, type Vec3 } from "../geometry/vec";
 import { MM_PER_M } from "../quantity/convert";
-import { findPipeSize } from "./pipes";
+import { isHose } from "./pipes";
 import { findNearestBend, measureTurnDeg } from "./turns";
 
 /** Something to buy. Lengths in metres, everything else by the piece. */
@@ -145,8 +145,6 @@ function listPathParts({ drain, ownLegs, chain }: DrainPath): Part[] {
   }
   return parts;
 }
-
-const isHose = (pipe: Pipe): boolean => findPipeSize(pipe)?.family.endsWith("Hose") ?? false;
 
 const CUTTING = 1.1;
 

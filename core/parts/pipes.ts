@@ -66,6 +66,9 @@ export const listFamily = (family: PipeSize["family"]): readonly PipeSize[] =>
 export const findPipeSize = ({ innerMm, outerMm }: Pipe): PipeSize | null =>
   PIPE_SIZES.find(({ pipe }) => pipe.innerMm === innerMm && pipe.outerMm === outerMm) ?? null;
 
+/** Whether a pipe is hose: it bends by itself, is pushed on barbs and comes off a roll. */
+export const isHose = (pipe: Pipe): boolean => findPipeSize(pipe)?.family.endsWith("Hose") ?? false;
+
 /**
  * The bore by which a code's table is read, mm: the nominal size of a pipe that has one, which is narrower than the
  * inside of schedule 40; else the inside.

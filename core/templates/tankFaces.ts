@@ -77,6 +77,10 @@ export function listTankFaces(tank: Tank): FaceDrawing[] {
   });
 }
 
+/** Each port's hole with the side it is in, by the port's id. */
+export const listPortHoles = (tank: Tank): ReadonlyMap<string, FaceHole & { readonly face: Face }> =>
+  new Map(listTankFaces(tank).flatMap(({ face, holes }) => holes.map((hole) => [hole.portId, { ...hole, face }])));
+
 /** The side a port is in: an end of the solid where it lies in one, else the nearest of the others. */
 export function findFace(
   solid: Solid,

@@ -7,7 +7,7 @@ import { MOST_PAGES, type Paper, tileSheet } from "@/core/templates/tileSheet";
 import { useWorkbench } from "@/store/useWorkbench";
 import { tell } from "@/store/workbench";
 import * as WORDS from "@/words/panels/tanks/tankTemplates";
-import { describeHole, describeOrder, FACE_NAMES } from "@/words/templates";
+import { describeHoles, describeOrder, FACE_NAMES } from "@/words/templates";
 import { formatLength } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { LateStepHold } from "../../findings/LateStepHold";
@@ -71,9 +71,7 @@ export function TankTemplates({ tank }: { readonly tank: Tank }) {
       <FacePicture drawing={drawing} />
       <p className="text-[12.5px] text-faint">
         <Trade>{WORDS.outside}</Trade> {formatLength(drawing.widthMm, units)} × {formatLength(drawing.heightMm, units)}
-        {drawing.holes.length === 0
-          ? WORDS.noHoleInIt
-          : `. ${drawing.holes.map((hole) => describeHole(hole, units)).join(". ")}.`}
+        {drawing.holes.length === 0 ? WORDS.noHoleInIt : `. ${describeHoles(drawing.holes, units)}.`}
         {drawing.holes.length > 0 && WORDS.theDashedRingIs}
         {drawing.holes.some(({ behindMm }) => behindMm > 1) && WORDS.aHoleStandsBackFrom}
       </p>
