@@ -6,7 +6,8 @@ import { listSteps, orderSteps } from "@/core/build/steps";
 import type { Design } from "@/core/design/design";
 import { evaluate } from "@/core/evaluate/evaluate";
 import { type BuildRecord, EMPTY_BUILD } from "@/core/record/record";
-import { describeCutEnd, describeStep, tellStep } from "@/words/build";
+import { describeStep, tellStep } from "@/words/build";
+import { describeCutEnds } from "@/words/cuts";
 import { listGoodsRows } from "@/words/goods";
 import { describePipe } from "@/words/parts";
 import "@/words/fittedFindings";
@@ -38,14 +39,14 @@ function listRows(design: Design, kind: "parts" | "cuts" | "steps", units: Units
       ).flatMap(({ title, rows }) => rows.map(({ amount, name }): Row => ({ counter: title, amount, part: name })));
     case "cuts":
       return listCuts(design).map(
-        ({ mark, lineId, leg, pipe, centreMm, cutMm, ends }): Row => ({
-          mark,
-          line: nameOf(lineId),
-          leg: leg + 1,
-          pipe: describePipe(pipe, units),
-          centreMm: Math.round(centreMm * 10) / 10,
-          cutMm: Math.round(cutMm * 10) / 10,
-          ends: ends ? ends.map(describeCutEnd).join(" to ") : "",
+        (cut): Row => ({
+          mark: cut.mark,
+          line: nameOf(cut.lineId),
+          leg: cut.leg + 1,
+          pipe: describePipe(cut.pipe, units),
+          centreMm: Math.round(cut.centreMm * 10) / 10,
+          cutMm: cut.cutMm === null ? "" : Math.round(cut.cutMm * 10) / 10,
+          ends: describeCutEnds(cut, units),
         }),
       );
     case "steps": {

@@ -1,4 +1,3 @@
-import type { CutEnd } from "@/core/build/cuts";
 import type { BuildStep, Moved, StepKind } from "@/core/build/steps";
 import type { Design } from "@/core/design/design";
 import type { BuildRecord } from "@/core/record/record";
@@ -214,33 +213,6 @@ export function describeRuleRefused(way: readonly string[], steps: readonly Buil
     return `“${step ? describeStep(step, design) : id}”`;
   });
   return names.length < 2 ? "A step cannot come before itself." : `Not so: ${names.join(" needs ")} first.`;
-}
-
-/** What a bend that is sold leaves over of the drawn angle may be, degrees: the joints take up so much [T]. */
-const JOINTS_TAKE_DEG = 6;
-
-/** One end of a piece: what it goes into, and what the angle means. */
-export function describeCutEnd(end: CutEnd): string {
-  switch (end.kind) {
-    case "bend": {
-      const left = Math.round(end.leftDeg);
-      if (Math.abs(left) < 1) return `bend ${end.bendDeg}°`;
-      const over = Math.abs(left) > JOINTS_TAKE_DEG ? ", more than joints take: turn the bend out of the plane" : "";
-      return `bend ${end.bendDeg}°, ${Math.abs(left)}° ${left > 0 ? "missing" : "too much"}${over}`;
-    }
-    case "straight":
-      return "socket";
-    case "trap":
-      return "trap";
-    case "tank":
-      return "tank";
-    case "branch":
-      return "branch";
-    case "hose":
-      return "hose";
-    case "open":
-      return end.sawDeg > 89 ? "open, sawn square" : `open, sawn at ${Math.round(end.sawDeg)}°`;
-  }
 }
 
 /** What came back from the phone. */

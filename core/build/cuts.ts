@@ -1,40 +1,50 @@
 import type { Design } from "../design/design";
-import type { Drain, DumpLine, Pipe } from "../design/plumbing";
-import { buildDrainPath, type Leg } from "../falls/drainPath";
-import { TAKE_OFF } from "../falls/fittingRoom";
-import { buildNetwork } from "../falls/network";
+import { findJunctionBend, findTrap } from "../design/lineItems";
+import { findNode } from "../design/nodes";
+import type { InlinePiece, Line, Pipe, PipeJoint, Tank } from "../design/plumbing";
+import { buildDrainPath, findPipeOf, type Leg } from "../falls/drainPath";
+import { buildNetwork, type Network } from "../falls/network";
 import { listLineLegs } from "../fit/lineLegs";
-import { subtract } from "../geometry/vec";
+import { measureLength, subtract } from "../geometry/vec";
 import { isHose } from "../parts/pipes";
-import { findNearestBend, measureTurnDeg } from "../parts/turns";
+import {
+  computePointTakeOffs,
+  findBranchEnd,
+  isWhole,
+  listPointFittings,
+  measureIntoDeg,
+  type PipedLine,
+  type PointFitting,
+  type Turn,
+} from "../parts/pointFittings";
 import { radToDeg } from "../quantity/convert";
 
-/** One straight piece to cut: as drawn from middle to middle, and what is sawn of it. */
+/** One piece to cut: as drawn from middle to middle, and what is sawn of it. */
 export type Cut = {
   readonly mark: string;
   readonly lineId: string;
+  /** The first leg it lies on. */
   readonly leg: number;
   readonly pipe: Pipe;
   readonly centreMm: number;
-  readonly cutMm: number;
+  /** Null where the fittings at its ends leave no pipe between them: one goes into the other. */
+  readonly cutMm: number | null;
   /** What it goes into at either end; null for hose, which bends by itself. */
   readonly ends: readonly [CutEnd, CutEnd] | null;
 };
 
-/**
- * One end of a piece, sawn square wherever a fitting takes it: the bend it goes into and what of the drawn angle is left over, which
- * the two joints must take up by half each; or what else is there.
- */
-export type CutEnd =
+/** One end of a piece: what stands there, and by how much it ends before the middle drawn, mm; below 0 it goes in beyond it. */
+export type CutEnd = { readonly things: readonly EndThing[]; readonly takeOffMm: number };
+
+export type EndThing =
+  /** The bend it goes into and what of the drawn angle is left over, which the two joints must take up by half each. */
   | { readonly kind: "bend"; readonly bendDeg: number; readonly leftDeg: number }
   /** Nearly straight on: a socket, turned a little. */
-  | { readonly kind: "straight"; readonly leftDeg: number }
-  | { readonly kind: "trap" | "tank" | "branch" | "hose" }
+  | { readonly kind: "socket"; readonly leftDeg: number }
+  | { readonly kind: "wye" | "tee" | "runningTrap" | InlinePiece | PipeJoint }
+  | { readonly kind: "trap" | "waste" | "tank" | "gear" | "coupling" }
   /** It ends in the open: sawn square, or at this angle against the pipe so that it lies level, degrees. */
   | { readonly kind: "open"; readonly sawDeg: number };
-
-/** Below this two legs are one line with a socket between, degrees [T]. */
-const STRAIGHT_DEG = 4;
 
 /** Pipe goes into a socket by so much, as a share of its outside, 25 mm at least [T]. */
 const INSERTION = 0.8;
@@ -42,124 +52,137 @@ const LEAST_INSERTION_MM = 25;
 /** Hose is cut to its run, with so much to spare [T]. */
 const HOSE_SPARE_MM = 30;
 
+const insert = ({ outerMm }: Pipe): number => Math.max(LEAST_INSERTION_MM, INSERTION * outerMm);
+
 /**
- * Every piece of pipe, numbered as it stands on the drawing: middle to middle less what the fittings take, and with what
- * goes into their sockets. Hose runs through its bends and is one piece. Source: geometry [C on T]. Never below 0.
+ * Every piece of pipe and hose, numbered as it stands on the drawing: middle to middle, less what the fittings take to the
+ * foot of their sockets, and with what goes into the wall of a tank. Where a maker's figure is not known the piece is rather
+ * too long. Hose runs through its bends in one piece, from fitting to fitting. Source: geometry [C on T].
  */
 export function listCuts(design: Design): Cut[] {
   const network = buildNetwork(design);
-  const drains = [...network.drains.values()].flatMap((drain) => {
-    const { ownLegs } = buildDrainPath(design, drain, network);
-    return ownLegs.map((leg, i) => ({ lineId: drain.id, leg, ends: findEnds(drain, ownLegs, i) }));
+  const cuts = design.lines.flatMap((line) =>
+    line.kind === "hose"
+      ? listSoft(line, sumLengthMm(listLineLegs(design, line)))
+      : listPieces(design, network, line).flatMap((piece) => toCut(line, piece)),
+  );
+  // pipe first, then what comes off a roll
+  const rigid = cuts.filter(({ ends }) => ends !== null);
+  const soft = cuts.filter(({ ends }) => ends === null);
+  return [...rigid, ...soft].map((cut, i) => ({ ...cut, mark: `P${i + 1}` }));
+}
+
+type Unmarked = Omit<Cut, "mark">;
+type Piece = { readonly legs: readonly Leg[]; readonly ends: readonly [CutEnd, CutEnd] };
+
+const sumLengthMm = (legs: readonly Leg[]): number => legs.reduce((sum, { lengthMm }) => sum + lengthMm, 0);
+
+function listSoft({ id, pipe }: Pick<Line, "id" | "pipe">, centreMm: number, leg = 0): Unmarked[] {
+  return centreMm > 0 ? [{ lineId: id, leg, pipe, centreMm, cutMm: centreMm + HOSE_SPARE_MM, ends: null }] : [];
+}
+
+function toCut({ id }: Line, { legs, ends }: Piece): Unmarked[] {
+  const [{ pipe, index: leg }, centreMm] = [legs[0]!, sumLengthMm(legs)];
+  if (isHose(pipe)) return listSoft({ id, pipe }, centreMm, leg);
+  if (centreMm === 0) return [];
+  const left = centreMm - ends[0].takeOffMm - ends[1].takeOffMm;
+  // a piece must fill the sockets at its ends
+  const least = ends.filter(hasSocket).length * insert(pipe);
+  return [{ lineId: id, leg, pipe, centreMm, cutMm: left >= least && left > 0 ? left : null, ends }];
+}
+
+const hasSocket = ({ things }: CutEnd): boolean => things.every(({ kind }) => kind !== "open" && kind !== "coupling");
+
+// A line comes apart at every point where something is fitted.
+function listPieces(design: Design, network: Network, line: PipedLine): Piece[] {
+  const path = line.kind === "drain" ? buildDrainPath(design, line, network) : null;
+  const legs = path?.ownLegs ?? listLineLegs(design, line);
+  if (legs.length === 0) return [];
+  const points = listPointFittings(design, line, legs, network);
+  const joined = path ? path.legs.slice(legs.length) : listJoinedLegs(design, line);
+  const pieces: Piece[] = [];
+  let [from, start] = [0, findFirst(design, line)];
+  points.forEach((point, i) => {
+    if (isWhole(point)) return;
+    const [before, after] = [legs[i]!.pipe, legs[i + 1]!.pipe];
+    pieces.push({ legs: legs.slice(from, i + 1), ends: [start, toEnd(point, before, 0)] });
+    [from, start] = [i + 1, toEnd(point, after, 1)];
   });
-  // rigid dump lines are cut leg by leg, like drains; of hose they are one piece
-  const dumpLines = design.lines.flatMap((line) => {
-    if (line.kind !== "dumpLine" || isHose(line.pipe)) return [];
-    const legs = listLineLegs(design, line);
-    return legs.map((leg, i) => ({ lineId: line.id, leg, ends: findDumpEnds(line, legs, i) }));
-  });
-  const rigid = [...drains, ...dumpLines]
-    .filter(({ leg }) => leg.lengthMm > 0)
-    .map(({ lineId, leg, ends }) => {
-      const { outerMm } = leg.pipe;
-      const socket = Math.max(LEAST_INSERTION_MM, INSERTION * outerMm);
-      const cutMm = Math.max(0, leg.lengthMm - 2 * TAKE_OFF * outerMm + 2 * socket);
-      const own = isHose(leg.pipe) ? null : ends;
-      return { lineId, leg: leg.index, pipe: leg.pipe, centreMm: leg.lengthMm, cutMm, ends: own };
-    });
-  const soft = design.lines.flatMap((line) => {
-    if (line.kind === "dumpLine" && !isHose(line.pipe)) return [];
-    const legs = listLineLegs(design, line);
-    const lengthMm = legs.reduce((sum, leg) => sum + leg.lengthMm, 0);
-    return lengthMm > 0
-      ? [{ lineId: line.id, leg: 0, pipe: line.pipe, centreMm: lengthMm, cutMm: lengthMm + HOSE_SPARE_MM, ends: null }]
-      : [];
-  });
-  return [...rigid, ...soft].map((cut, i) => ({ mark: `P${i + 1}`, ...cut }));
+  pieces.push({ legs: legs.slice(from), ends: [start, findLast(design, network, line, legs, joined)] });
+  return pieces;
 }
 
-function findEnds(drain: Drain, legs: readonly Leg[], i: number): readonly [CutEnd, CutEnd] {
-  const [before, leg, after] = [legs[i - 1], legs[i]!, legs[i + 1]];
-  const first: CutEnd = before ? findTurn(before, leg) : { kind: "trap" };
-  return [first, after ? findTurn(leg, after) : findLast(drain, leg)];
+function listJoinedLegs(design: Design, { to }: PipedLine): readonly Leg[] {
+  if (to.kind !== "wye" && to.kind !== "tee") return [];
+  const main = design.lines.find(({ id }) => id === to.lineId);
+  return main ? listLineLegs(design, main).slice(findNode(main, to.node) + 1) : [];
 }
 
-// At the end the cap or the coupling goes on, over pipe that is sawn square, or it goes into the branch of the other one.
-function findDumpEnds({ to }: DumpLine, legs: readonly Leg[], i: number): readonly [CutEnd, CutEnd] {
-  const [before, leg, after] = [legs[i - 1], legs[i]!, legs[i + 1]];
-  return [
-    before ? findTurn(before, leg) : { kind: "tank" },
-    after ? findTurn(leg, after) : to.kind === "wye" ? { kind: "branch" } : { kind: "open", sawDeg: 90 },
-  ];
+function toEnd(point: PointFitting, pipe: Pipe, side: 0 | 1): CutEnd {
+  const bodies = point.bodies.map(({ kind }): EndThing => ({ kind }));
+  return { things: [...bodies, ...toTurnThings(point.turn)], takeOffMm: computePointTakeOffs(point, pipe)[side] };
 }
 
-function findTurn(a: Leg, b: Leg): CutEnd {
-  // hose is pushed on, and bends by itself
-  if (isHose(a.pipe) !== isHose(b.pipe)) return { kind: "hose" };
-  const turned = measureTurnDeg(subtract(a.to, a.from), subtract(b.to, b.from)) ?? 0;
-  if (turned < STRAIGHT_DEG) return { kind: "straight", leftDeg: turned };
-  const bendDeg = findNearestBend(turned);
-  return { kind: "bend", bendDeg, leftDeg: turned - bendDeg };
+function toTurnThings(turn: Turn | null): EndThing[] {
+  if (turn === null) return [];
+  const { bendDeg, leftDeg } = turn;
+  return [bendDeg === null ? { kind: "socket", leftDeg } : { kind: "bend", bendDeg, leftDeg }];
 }
 
-function findLast({ to }: Drain, leg: Leg): CutEnd {
+function findFirst({ tanks }: Design, line: PipedLine): CutEnd {
+  // the trap's outlet stands beyond its weir, so that the piece is rather too long
+  if (line.kind === "drain") return { things: [{ kind: findTrap(line) ? "trap" : "waste" }], takeOffMm: 0 };
+  return findTankEnd(tanks, line.fromTank, line.fromPort);
+}
+
+// From the inside of the wall as drawn: through a plain wall and in, or into the socket of what is screwed in there.
+function findTankEnd(tanks: readonly Tank[], tankId: string, portId: string): CutEnd {
+  const tank = tanks.find(({ id }) => id === tankId)!;
+  const port = tank.ports.find(({ id }) => id === portId)!;
+  const takeOffMm =
+    port.thread === null ? -LEAST_INSERTION_MM : tank.wallMm + Math.max(0, port.fittingMm - LEAST_INSERTION_MM);
+  return { things: [{ kind: "tank" }], takeOffMm };
+}
+
+function findLast(
+  { tanks }: Design,
+  { drains }: Pick<Network, "drains">,
+  line: PipedLine,
+  legs: readonly Leg[],
+  joined: readonly Leg[],
+): CutEnd {
+  const { to } = line;
+  const { pipe, from, to: at } = legs.at(-1)!;
   switch (to.kind) {
-    case "junction":
-      return { kind: "branch" };
+    case "junction": {
+      const main = drains.get(to.lineId)!;
+      return toBranchEnd(to.fitting, pipe, findPipeOf(main, findJunctionBend(main, to)), measureIntoDeg(legs, joined));
+    }
+    case "wye":
+      return toBranchEnd("wye", pipe, joined[0]?.pipe ?? pipe, measureIntoDeg(legs, joined));
+    case "tee":
+      // a breather's tee is turned as it comes
+      return toBranchEnd("tee", pipe, joined[0]?.pipe ?? pipe, null);
     case "inlet":
+      return findTankEnd(tanks, to.tankId, to.portId);
     case "sump":
     case "overboard":
-      return { kind: "tank" };
+      return { things: [{ kind: "gear" }], takeOffMm: -LEAST_INSERTION_MM };
+    case "coupling":
+      return { things: [{ kind: "coupling" }], takeOffMm: 0 };
+    case "openAir":
+      return { things: [{ kind: "open", sawDeg: 90 }], takeOffMm: 0 };
     case "ground":
     case "vessel": {
-      const along = subtract(leg.to, leg.from);
-      const flat = Math.hypot(along.x, along.y);
+      const along = subtract(at, from);
+      const steepDeg = radToDeg(Math.atan2(Math.abs(along.z), measureLength({ ...along, z: 0 })));
       // a pipe that comes down steeply is sawn level, one that lies is sawn square
-      const steepDeg = radToDeg(Math.atan2(Math.abs(along.z), flat));
-      return { kind: "open", sawDeg: steepDeg > 45 ? steepDeg : 90 };
+      return { things: [{ kind: "open", sawDeg: steepDeg > 45 ? steepDeg : 90 }], takeOffMm: 0 };
     }
   }
 }
 
-export type Bar = { readonly cuts: readonly Cut[]; readonly restMm: number };
-export type BarPlan = {
-  readonly pipe: Pipe;
-  readonly stockMm: number;
-  readonly bars: readonly Bar[];
-  readonly tooLong: readonly Cut[];
-};
-
-/** A saw takes this much with it, mm [T]. */
-const KERF_MM = 3;
-
-/**
- * From which bar each piece is sawn: the longest first into the first bar that still has room. Pieces longer than the stock
- * are named. Stock > 0 mm. Never fewer bars than the sum over the stock asks for [C; first fit is within 22 % of the least,
- * P: Johnson 1973, from memory].
- */
-export function planBars(cuts: readonly Cut[], stockMm: number): BarPlan[] {
-  const kinds = new Map<string, Cut[]>();
-  for (const cut of cuts) {
-    // hose comes off a roll, by the metre
-    if (isHose(cut.pipe)) continue;
-    const key = `${cut.pipe.innerMm}/${cut.pipe.outerMm}/${cut.pipe.manningN}`;
-    kinds.set(key, [...(kinds.get(key) ?? []), cut]);
-  }
-  return [...kinds.values()].map((own) => {
-    const sorted = [...own].sort((a, b) => b.cutMm - a.cutMm);
-    const bars: { cuts: Cut[]; restMm: number }[] = [];
-    const tooLong: Cut[] = [];
-    for (const cut of sorted) {
-      if (cut.cutMm > stockMm) {
-        tooLong.push(cut);
-        continue;
-      }
-      const bar = bars.find(({ restMm }) => restMm >= cut.cutMm + KERF_MM);
-      if (bar) {
-        bar.cuts.push(cut);
-        bar.restMm -= cut.cutMm + KERF_MM;
-      } else bars.push({ cuts: [cut], restMm: stockMm - cut.cutMm });
-    }
-    return { pipe: own[0]!.pipe, stockMm, bars, tooLong };
-  });
+function toBranchEnd(fitting: "wye" | "tee", pipe: Pipe, main: Pipe, turnedDeg: number | null): CutEnd {
+  const { turn, takeOffMm } = findBranchEnd(fitting, pipe, main, turnedDeg);
+  return { things: [{ kind: fitting }, ...toTurnThings(turn)], takeOffMm };
 }

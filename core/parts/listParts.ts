@@ -1,4 +1,4 @@
-import { listOwnCourse, measureVentLengthMm } from "../air/ventPath";
+import { measureVentLengthMm } from "../air/ventPath";
 import type { Design } from "../design/design";
 import {
   findBranchVent,
@@ -8,14 +8,13 @@ import {
   listInlinePieces,
   listPipeChanges,
 } from "../design/lineItems";
-import type { DumpLine, Fitting, InlinePiece, Pipe, PipeJoint, TrapKind, Vent } from "../design/plumbing";
-import { buildDrainPath, type DrainPath, findPipeOf } from "../falls/drainPath";
-import { buildNetwork } from "../falls/network";
+import { findNode } from "../design/nodes";
+import type { Drain, DumpLine, Fitting, InlinePiece, Pipe, PipeJoint, TrapKind, Vent } from "../design/plumbing";
+import { buildDrainPath, findPipeOf, type Leg } from "../falls/drainPath";
+import { buildNetwork, type Network } from "../falls/network";
 import { listLineLegs } from "../fit/lineLegs";
-import { subtract, type Vec3 } from "../geometry/vec";
 import { MM_PER_M } from "../quantity/convert";
-import { isHose } from "./pipes";
-import { findNearestBend, measureTurnDeg } from "./turns";
+import { findBranchEnd, listPointFittings, measureIntoDeg, type PipedLine, type Turn } from "./pointFittings";
 
 /** Something to buy. Lengths in metres, everything else by the piece. */
 export type Part =
@@ -42,81 +41,80 @@ export type Part =
   | { readonly kind: "trap"; readonly trap: TrapKind; readonly pipe: Pipe; readonly count: number }
   | { readonly kind: "admittanceValve"; readonly pipe: Pipe; readonly count: number };
 
-/** A bend below this is taken up by the joints, degrees [T]. */
-const JOINT_GIVES_DEG = 4;
-
 /**
  * The parts of all drains, breathers and dump lines: pipe by its size with a tenth for cutting, the bends nearest to the angles
  * drawn, fittings, traps and valves. Sorted as they are met; equal ones are counted together.
  */
 export function listParts(design: Design): Part[] {
   const network = buildNetwork(design);
-  const paths = [...network.drains.values()].map((drain) => buildDrainPath(design, drain, network));
-  const pieces = paths.flatMap(listPathParts);
+  const pieces = [...network.drains.values()].flatMap((drain) => listPathParts(design, network, drain));
   const vents = design.lines.flatMap((line) => (line.kind === "vent" ? listVentParts(design, line) : []));
   const dumpLines = design.lines.flatMap((line) => (line.kind === "dumpLine" ? listDumpPieces(design, line) : []));
   return gather([...pieces, ...vents, ...dumpLines]);
 }
 
-// A breather's own pipe with its bends, and the tee where it ends in another one.
+// A breather's own pipe with what is fitted along it, and the tee where it ends in another one.
 function listVentParts(design: Design, vent: Vent): Part[] {
   const { pipe, to } = vent;
-  const course = listOwnCourse(design, vent);
-  const legs = course.slice(1).map((p, i) => subtract(p, course[i]!));
-  const parts: Part[] = [{ kind: "pipe", pipe, lengthM: measureVentLengthMm(design, vent) / MM_PER_M }];
-  for (let i = 1; i < legs.length; i++) parts.push(...listTurn(legs[i - 1]!, legs[i]!, pipe));
-  if (to.kind === "tee") {
-    const main = design.lines.find(({ id }) => id === to.lineId)!;
-    parts.push({ kind: "ventTee", pipe: main.pipe, branch: pipe, count: 1 });
-  }
-  return parts;
+  const pipeParts: Part[] = [{ kind: "pipe", pipe, lengthM: measureVentLengthMm(design, vent) / MM_PER_M }];
+  const main = to.kind === "tee" ? design.lines.find(({ id }) => id === to.lineId) : null;
+  const tee: Part[] = main ? [{ kind: "ventTee", pipe: main.pipe, branch: pipe, count: 1 }] : [];
+  return [...pipeParts, ...listTurns(design, vent, listLineLegs(design, vent)), ...tee];
 }
 
-// A dump line's own pipe with its bends.
+// A dump line's own pipe with what is fitted along it.
 function listDumpPieces(design: Design, line: DumpLine): Part[] {
   const legs = listLineLegs(design, line);
   const lengthMm = legs.reduce((sum, leg) => sum + leg.lengthMm, 0);
-  const bends = legs.slice(1).flatMap((leg, i) => {
-    const before = legs[i]!;
-    return listTurn(subtract(before.to, before.from), subtract(leg.to, leg.from), line.pipe);
-  });
-  return [{ kind: "pipe", pipe: line.pipe, lengthM: lengthMm / MM_PER_M }, ...bends, ...listDumpWye(design, line)];
+  return [
+    { kind: "pipe", pipe: line.pipe, lengthM: lengthMm / MM_PER_M },
+    ...listTurns(design, line, legs),
+    ...listDumpWye(design, line, legs),
+  ];
 }
 
-function listDumpWye({ lines }: Design, { to, pipe }: DumpLine): Part[] {
-  const main = to.kind === "wye" ? lines.find(({ id }) => id === to.lineId) : null;
-  if (!main) return [];
-  return listWye("wye", main.pipe, pipe);
+function listDumpWye(design: Design, { to, pipe }: DumpLine, legs: readonly Leg[]): Part[] {
+  const main = to.kind === "wye" ? design.lines.find(({ id }) => id === to.lineId) : null;
+  if (!main || to.kind !== "wye") return [];
+  const joined = listLineLegs(design, main).slice(findNode(main, to.node) + 1);
+  return listWye("wye", main.pipe, pipe, measureIntoDeg(legs, joined));
 }
 
-// What a branch comes in by, and a reducer where it is of another size.
-function listWye(fitting: Fitting, joined: Pipe, branch: Pipe): Part[] {
+// What a branch comes in by, a reducer where it is of another size, and a bend where the fitting does not turn it enough.
+function listWye(fitting: Fitting, joined: Pipe, branch: Pipe, turnedDeg: number | null): Part[] {
   const parts: Part[] = [{ kind: "junction", fitting, pipe: joined, branch, count: 1 }];
   if (branch.outerMm !== joined.outerMm) parts.push({ kind: "reducer", from: branch, to: joined, count: 1 });
-  return parts;
+  return [...parts, ...toTurnPart(findBranchEnd(fitting, branch, joined, turnedDeg).turn, branch)];
 }
 
 /** The parts of a dump line alone. */
 export const listDumpLineParts = (design: Design, line: DumpLine): Part[] => gather(listDumpPieces(design, line));
 
-// The bend between two legs, unless the joints take it up or a hose bends by itself.
-function listTurn(before: Vec3, after: Vec3, pipe: Pipe): Part[] {
-  const turned = measureTurnDeg(before, after);
-  if (turned === null || turned < JOINT_GIVES_DEG || isHose(pipe)) return [];
-  return [{ kind: "bend", angleDeg: findNearestBend(turned), pipe, count: 1 }];
+// The bends and sockets between the legs of a line.
+const listTurns = (design: Design, line: PipedLine, legs: readonly Leg[], network = NO_BRANCHES): Part[] =>
+  listPointFittings(design, line, legs, network).flatMap(({ turn }, i) => toTurnPart(turn, legs[i + 1]!.pipe));
+
+// Only drains have branches that a network knows.
+const NO_BRANCHES: Pick<Network, "branches"> = { branches: new Map() };
+
+function toTurnPart(turn: Turn | null, pipe: Pipe): Part[] {
+  if (turn === null) return [];
+  if (turn.bendDeg === null) return [{ kind: "joint", joint: "union", from: pipe, to: pipe, count: 1 }];
+  return [{ kind: "bend", angleDeg: turn.bendDeg, pipe, count: 1 }];
 }
 
 /** The parts of one drain alone, counted together in the same way. */
 export function listDrainParts(design: Design, drainId: string): Part[] {
   const network = buildNetwork(design);
   const drain = network.drains.get(drainId);
-  return drain ? gather(listPathParts(buildDrainPath(design, drain, network))) : [];
+  return drain ? gather(listPathParts(design, network, drain)) : [];
 }
 
 /** The parts of one breather alone. */
 export const listBreatherParts = (design: Design, vent: Vent): Part[] => gather(listVentParts(design, vent));
 
-function listPathParts({ drain, ownLegs, chain }: DrainPath): Part[] {
+function listPathParts(design: Design, network: Network, drain: Drain): Part[] {
+  const { legs, ownLegs, chain } = buildDrainPath(design, drain, network);
   const { pipe, to } = drain;
   const [trap, branchVent] = [findTrap(drain), findBranchVent(drain)];
   const lineTrap = findLineTrap(drain);
@@ -133,15 +131,13 @@ function listPathParts({ drain, ownLegs, chain }: DrainPath): Part[] {
   }
   if (lineTrap) parts.push({ kind: "lineTrap", pipe: ownLegs[lineTrap.bend]?.pipe ?? pipe, count: 1 });
   if (trap) parts.unshift({ kind: "trap", trap: trap.kind, pipe, count: 1 });
-  for (let i = 1; i < ownLegs.length; i++) {
-    const [before, after] = [ownLegs[i - 1]!, ownLegs[i]!];
-    parts.push(...listTurn(subtract(before.to, before.from), subtract(after.to, after.from), after.pipe));
-  }
+  parts.push(...listTurns(design, drain, ownLegs, network));
   if (branchVent?.kind === "admittanceValve") parts.push({ kind: "admittanceValve", pipe, count: 1 });
   const main = chain[1];
   if (to.kind === "junction" && main) {
     const branch = ownLegs.at(-1)!.pipe;
-    parts.push(...listWye(to.fitting, findPipeOf(main, findJunctionBend(main, to)), branch));
+    const turnedDeg = measureIntoDeg(ownLegs, legs.slice(ownLegs.length));
+    parts.push(...listWye(to.fitting, findPipeOf(main, findJunctionBend(main, to)), branch, turnedDeg));
   }
   return parts;
 }

@@ -1,4 +1,5 @@
-import { listCuts, planBars } from "@/core/build/cuts";
+import { planBars } from "@/core/build/bars";
+import { listCuts } from "@/core/build/cuts";
 import { listGoods } from "@/core/build/goods";
 import { settleOwnWork } from "@/core/build/ownSteps";
 import { listSteps, orderSteps } from "@/core/build/steps";
@@ -12,6 +13,7 @@ import { speakFor } from "@/words/afloat";
 import { BOOK_PART_NAMES, type BookPartId } from "@/words/book";
 import { describeStep, tellStep } from "@/words/build";
 import { CAUTION, listWorkCautions, sayBeforeDrilling } from "@/words/cautions";
+import { CUT_NOTE, describeCutEnds, describeCutLength, NO_PIPE_BETWEEN } from "@/words/cuts";
 import { describeEnd } from "@/words/days";
 import { describeFinding } from "@/words/findings";
 import { listGoodsRows, SEALING_NOTE } from "@/words/goods";
@@ -110,18 +112,16 @@ export function writeBook(
     holes: () => writeHoles(book, design, holes, units, (hole) => holdOf(`drillHole:${hole.id}`)),
     cuts: () => {
       book.beginPage("Cut list");
-      book.text(
-        "Middle to middle as drawn, and what is sawn: less the fittings, with what goes into their sockets. Check against your own fittings before you saw.",
-        9,
-      );
-      const at = [0, 14, 70, 112, 146];
-      book.row(["mark", "line, leg", "pipe", "middles", "saw"], at);
-      for (const { mark, lineId, leg, pipe, centreMm, cutMm } of cuts) {
-        book.row(
-          [mark, `${nameOf(lineId)}, ${leg + 1}`, describePipe(pipe, units), length(centreMm), length(cutMm)],
-          at,
-        );
+      book.text(CUT_NOTE, 9);
+      const at = [0, 12, 106, 144, 166];
+      book.row(["mark", "line, leg, and what stands at its ends", "pipe", "middles", "saw"], at);
+      for (const cut of cuts) {
+        const where = `${nameOf(cut.lineId)}, ${cut.leg + 1}`;
+        const what = cut.ends ? `${where}: ${describeCutEnds(cut, units)}` : where;
+        const sizes = [describePipe(cut.pipe, units), length(cut.centreMm), describeCutLength(cut, units)];
+        book.row([cut.mark, what, ...sizes], at);
       }
+      if (cuts.some(({ cutMm }) => cutMm === null)) book.text(NO_PIPE_BETWEEN, 9);
       book.heading(`From bars of ${length(STOCK_MM)}`);
       for (const { pipe, bars, tooLong } of planBars(cuts, STOCK_MM)) {
         bars.forEach((bar, i) => {

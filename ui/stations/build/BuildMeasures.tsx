@@ -1,9 +1,10 @@
 "use client";
 import { Download } from "lucide-react";
 import { useMemo, useState } from "react";
-import { listCuts, planBars } from "@/core/build/cuts";
+import { planBars } from "@/core/build/bars";
+import { listCuts } from "@/core/build/cuts";
 import { useWorkbench } from "@/store/useWorkbench";
-import { describeCutEnd } from "@/words/build";
+import { CUT_NOTE, describeCutEnds, describeCutLength, NO_PIPE_BETWEEN } from "@/words/cuts";
 import * as WORDS from "@/words/panels/build/buildMeasures";
 import { describePipe } from "@/words/parts";
 import { formatLength } from "@/words/units";
@@ -53,13 +54,13 @@ function CutList() {
     const { handOutCsv } = await import("../../kit/writeCsv");
     handOutCsv(
       `${design.id}-cuts.csv`,
-      cuts.map(({ mark, lineId, pipe, centreMm, cutMm, ends }) => ({
-        mark,
-        line: nameOf(lineId),
-        pipe: describePipe(pipe, units),
-        [WORDS.middleToMiddle]: formatLength(centreMm, units),
-        cut: formatLength(cutMm, units),
-        ends: ends ? ends.map(describeCutEnd).join(" to ") : "",
+      cuts.map((cut) => ({
+        mark: cut.mark,
+        line: nameOf(cut.lineId),
+        pipe: describePipe(cut.pipe, units),
+        [WORDS.middleToMiddle]: formatLength(cut.centreMm, units),
+        cut: describeCutLength(cut, units),
+        ends: describeCutEnds(cut, units),
       })),
     );
   };
@@ -105,25 +106,24 @@ function CutList() {
           </tr>
         </thead>
         <tbody className="figures text-[15px]">
-          {cuts.map(({ mark, lineId, centreMm, cutMm, ends }) => (
-            <tr key={mark} className="border-t border-rule align-top">
-              <td>{mark}</td>
+          {cuts.map((cut) => (
+            <tr key={cut.mark} className="border-t border-rule align-top">
+              <td>{cut.mark}</td>
               <td>
-                {nameOf(lineId)}
-                {ends && (
-                  <span className="block text-[12px] leading-snug text-faint">
-                    {ends.map(describeCutEnd).join(" to ")}
-                  </span>
+                {nameOf(cut.lineId)}
+                {cut.ends && (
+                  <span className="block text-[12px] leading-snug text-faint">{describeCutEnds(cut, units)}</span>
                 )}
               </td>
-              <td className="text-right">{formatLength(centreMm, units)}</td>
-              <td className="text-right">{formatLength(cutMm, units)}</td>
+              <td className="text-right text-faint">{formatLength(cut.centreMm, units)}</td>
+              <td className="text-right font-semibold">{describeCutLength(cut, units)}</td>
             </tr>
           ))}
         </tbody>
       </table>
       <p className="pt-1 text-[12px] leading-snug text-faint">
-        <Trade>{WORDS.middleToMiddleLessWhat}</Trade>
+        <Trade>{CUT_NOTE}</Trade>
+        {cuts.some(({ cutMm }) => cutMm === null) && <Trade>{` ${NO_PIPE_BETWEEN}`}</Trade>}
       </p>
     </Group>
   );

@@ -12,7 +12,5 @@ export const piece = "piece";
 export const of = "of";
 export const middles = "middles";
 export const cut = "cut";
-export const middleToMiddleLessWhat =
-  "Middle to middle less what a bend takes, and with what goes into its socket: common figures, so hold each piece up before you saw it.";
 export const barWith = (join: Shown) => `Bar with ${join}`;
 export const middleToMiddle = "middle to middle";
