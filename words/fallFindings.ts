@@ -84,8 +84,8 @@ export function describeFallFinding(
       };
     case "legTooShort":
       return {
-        title: `${part} is too short for its bends`,
-        why: `Their middles lie ${length(finding.lengthMm)} apart; the two fittings alone, one in the other, take ${length(finding.needsMm)}.`,
+        title: `${part} is too short for what is fitted at its ends`,
+        why: `Their middles lie ${length(finding.lengthMm)} apart; the fittings alone, one in the other, take ${length(finding.needsMm)}.`,
         advice: "Move them apart, take one of them out, or go on in hose there.",
       };
     case "legTooSteep":

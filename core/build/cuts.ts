@@ -6,11 +6,11 @@ import { buildDrainPath, findPipeOf, type Leg } from "../falls/drainPath";
 import { buildNetwork, type Network } from "../falls/network";
 import { listLineLegs } from "../fit/lineLegs";
 import { measureLength, subtract } from "../geometry/vec";
+import { listLinePieces } from "../parts/linePieces";
 import { isHose } from "../parts/pipes";
 import {
   computePointTakeOffs,
   findBranchEnd,
-  isWhole,
   listPointFittings,
   measureIntoDeg,
   type PipedLine,
@@ -93,23 +93,16 @@ function toCut({ id }: Line, { legs, ends }: Piece): Unmarked[] {
 
 const hasSocket = ({ things }: CutEnd): boolean => things.every(({ kind }) => kind !== "open" && kind !== "coupling");
 
-// A line comes apart at every point where something is fitted.
 function listPieces(design: Design, network: Network, line: PipedLine): Piece[] {
   const path = line.kind === "drain" ? buildDrainPath(design, line, network) : null;
   const legs = path?.ownLegs ?? listLineLegs(design, line);
-  if (legs.length === 0) return [];
   const points = listPointFittings(design, line, legs, network);
-  const joined = path ? path.legs.slice(legs.length) : listJoinedLegs(design, line);
-  const pieces: Piece[] = [];
-  let [from, start] = [0, findFirst(design, line)];
-  points.forEach((point, i) => {
-    if (isWhole(point)) return;
-    const [before, after] = [legs[i]!.pipe, legs[i + 1]!.pipe];
-    pieces.push({ legs: legs.slice(from, i + 1), ends: [start, toEnd(point, before, 0)] });
-    [from, start] = [i + 1, toEnd(point, after, 1)];
+  return listLinePieces(legs, points).map(({ legs: own, before, after }): Piece => {
+    const { pipe } = own[0]!;
+    const first = before ? toEnd(before, pipe, 1) : findFirst(design, line);
+    const joined = path ? path.legs.slice(legs.length) : listJoinedLegs(design, line);
+    return { legs: own, ends: [first, after ? toEnd(after, pipe, 0) : findLast(design, network, line, own, joined)] };
   });
-  pieces.push({ legs: legs.slice(from), ends: [start, findLast(design, network, line, legs, joined)] });
-  return pieces;
 }
 
 function listJoinedLegs(design: Design, { to }: PipedLine): readonly Leg[] {

@@ -1,9 +1,11 @@
 import type { Design } from "../design/design";
 import type { DumpLine } from "../design/plumbing";
 import { listPortEnds } from "../design/portEnds";
-import { listShortLegs } from "../falls/fittingRoom";
+import { listShortPieces } from "../falls/fittingRoom";
 import { measureBoreVolumeL } from "../falls/ponding";
 import { add, type Vec3 } from "../geometry/vec";
+import { listLinePieces } from "../parts/linePieces";
+import { findBranchEnd, listPointFittings, measureIntoDeg } from "../parts/pointFittings";
 import { isAtLeast, SAME_HEIGHT_MM } from "../quantity/tolerance";
 import { buildDumpRun, type DumpRun, lookUpDumpFall } from "../tanks/dumpRun";
 import { listDumpBranches, listTanksBeside } from "../tanks/dumpWays";
@@ -40,10 +42,19 @@ function checkDumpLine(design: Design, line: DumpLine): Finding[] {
     const insideMm = measureInsideMm(design, line);
     if (insideMm > REACH_MM) findings.push(createFinding(at, { code: "dumpEndInside", insideMm }));
   }
-  const short = listShortLegs(run.legs).map(({ leg, lengthMm, needsMm }) =>
-    createFinding({ kind: "leg", lineId: line.id, index: leg.index }, { code: "legTooShort", lengthMm, needsMm }),
+  const points = listPointFittings(design, line, run.legs);
+  const short = listShortPieces(listLinePieces(run.legs, points), findEndTakeOff(run)).map(
+    ({ leg, lengthMm, needsMm }) =>
+      createFinding({ kind: "leg", lineId: line.id, index: leg.index }, { code: "legTooShort", lengthMm, needsMm }),
   );
   return [...findings, ...short, ...checkMixing(design, run)];
+}
+
+// What the wye it ends in takes of its last piece.
+function findEndTakeOff({ line, legs, wayLegs }: DumpRun): number | null {
+  const joined = wayLegs.slice(legs.length);
+  if (line.to.kind !== "wye" || joined.length === 0) return null;
+  return findBranchEnd("wye", line.pipe, joined[0]!.pipe, measureIntoDeg(legs, joined)).takeOffMm;
 }
 
 // Against the flow what is let go heaps up there and runs back up the main one.

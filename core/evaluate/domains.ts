@@ -1,5 +1,6 @@
 import type { Balance } from "../days/balance";
 import type { Design } from "../design/design";
+import type { LineItem } from "../design/plumbing";
 import type { DrainPath } from "../falls/drainPath";
 import type { Network } from "../falls/network";
 import type { Low } from "../fit/lows";
@@ -52,7 +53,8 @@ const CODE_LIMITS = ["branchBends", "branchDrop", "branchUnits"] as const;
 
 /** Whether a design has anything that an area could speak of. Where it has not, the area says nothing: a law in the tests. */
 export const CONCERNS: Readonly<Record<FittedId, (design: Design) => boolean>> = {
-  junctions: ({ lines }) => lines.some(({ to }) => to.kind === "junction"),
+  junctions: ({ lines }) =>
+    lines.some((line) => line.to.kind === "junction" || (line.kind === "drain" && line.items.some(takesRoom))),
   codes: ({ rules }) =>
     rules.pack === "germany" ||
     rules.pack === "usModelCode" ||
@@ -71,6 +73,9 @@ export const CONCERNS: Readonly<Record<FittedId, (design: Design) => boolean>> =
     lines.some(({ kind }) => kind === "hose") ||
     fixtures.some(({ kind }) => kind === "gravityToilet" || kind === "urineDiverter"),
 };
+
+// What stands in a drain, and has a body of some length.
+const takesRoom = ({ kind }: LineItem): boolean => kind === "inline" || kind === "runningTrap";
 
 // Something is said to go down it in every way of living that is lived.
 const isUsedAlways = ({ ways, stretches }: Design["habits"], id: string): boolean =>

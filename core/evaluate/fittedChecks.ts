@@ -4,6 +4,7 @@ import { checkBowlHoses } from "./checkBowlHoses";
 import { checkCodes } from "./checkCodes";
 import { checkCounted } from "./checkCounted";
 import { checkBlackOutlets, checkDumpLines } from "./checkDumpLines";
+import { checkFittingRoom } from "./checkFittingRoom";
 import { checkFittings } from "./checkFittings";
 import { checkGear } from "./checkGear";
 import { checkGearFrost } from "./checkGearFrost";
@@ -19,7 +20,10 @@ import type { Check, FittedId } from "./domains";
 
 /** What each of the areas has to say that only some rigs have anything of; `fitted` puts them in place. */
 export const FITTED_CHECKS: Readonly<Record<FittedId, Check>> = {
-  junctions: ({ design, network, paths }) => checkJunctions(design, network, paths),
+  junctions: ({ design, network, paths }) => [
+    ...checkJunctions(design, network, paths),
+    ...checkFittingRoom(design, network, paths),
+  ],
   codes: ({ design, network, paths }) => checkCodes(design, network, paths),
   gear: ({ design }) => [
     ...checkGear(design),

@@ -1,16 +1,13 @@
-import { dot, measureLength, subtract } from "../geometry/vec";
-import { radToDeg } from "../quantity/convert";
+import { subtract } from "../geometry/vec";
+import { measureTurnDeg } from "../parts/turns";
 import type { Leg } from "./drainPath";
 
 /** Less than this is laid in the pipe and not in a bend: half of the slightest bend sold, degrees [T]. */
 export const BEND_DEG = 7.5;
 
-/** By how much a drain turns from one leg into the next, degrees from 0 to 180; both longer than nothing [C]. */
-export function measureTurnDeg(comes: Leg, goes: Leg): number {
-  const [a, b] = [subtract(comes.to, comes.from), subtract(goes.to, goes.from)];
-  const cos = dot(a, b) / (measureLength(a) * measureLength(b));
-  return radToDeg(Math.acos(Math.min(1, Math.max(-1, cos))));
-}
+/** By how much a drain turns from one leg into the next, degrees from 0 to 180; 0 where one has no length [C]. */
+export const measureLegTurnDeg = (comes: Leg, goes: Leg): number =>
+  measureTurnDeg(subtract(comes.to, comes.from), subtract(goes.to, goes.from)) ?? 0;
 
 /** The straight pieces of a way, each as the legs it is drawn in; points without a way between them are one. */
 export function listStraights(legs: readonly Leg[]): readonly (readonly Leg[])[] {
@@ -18,7 +15,7 @@ export function listStraights(legs: readonly Leg[]): readonly (readonly Leg[])[]
   for (const leg of legs) {
     if (leg.lengthMm === 0) continue;
     const last = straights.at(-1);
-    if (last && measureTurnDeg(last.at(-1)!, leg) <= BEND_DEG) last.push(leg);
+    if (last && measureLegTurnDeg(last.at(-1)!, leg) <= BEND_DEG) last.push(leg);
     else straights.push([leg]);
   }
   return straights;

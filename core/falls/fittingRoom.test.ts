@@ -1,10 +1,14 @@
 import fc from "fast-check";
-import { ALL_DEMOS } from "@/tests/demoRigs";
+import { ALL_DEMOS, readDemo } from "@/tests/demoRigs";
 import { findAll } from "@/tests/findingEdges";
+import type { Design } from "../design/design";
+import { toNodes } from "../design/nodes";
+import type { Drain } from "../design/plumbing";
 import { vec } from "../geometry/vec";
 import { PIPE_SIZES } from "../parts/pipes";
+import { computeTakeOffMm } from "../parts/takeOff";
 import { buildLeg, type Leg } from "./drainPath";
-import { computeTakeOffMm, listShortLegs } from "./fittingRoom";
+import { listShortLegs } from "./fittingRoom";
 
 const PIPE = { innerMm: 36.4, outerMm: 40, manningN: 0.009 };
 const HOSE = PIPE_SIZES.find(({ family }) => family === "smoothHose")!.pipe;
@@ -68,6 +72,38 @@ test("the wider apart the bends the less is told, whichever way they turn", () =
       if (listShortLegs(way(mm)).length === 0) expect(listShortLegs(way(mm + 5))).toEqual([]);
     }),
   );
+});
+
+test("two branches nearer than their tees go together are told, with room they are not", () => {
+  const base = readDemo("kranich");
+  const main = base.lines.find((line): line is Drain => line.kind === "drain")!;
+  const [sink] = base.fixtures;
+  const first = sink!.outletMm;
+  const at = (x: number, y = 0) => vec(first.x + x, first.y + y, first.z - 100);
+  const build = (apartMm: number): Design => {
+    const points = toNodes([at(300), at(300 + apartMm)]);
+    const join = (node: number): Drain => ({
+      ...main,
+      id: `branch-${node}`,
+      fromFixture: `sink-${node}`,
+      bendsMm: [],
+      to: { kind: "junction", lineId: main.id, node: points[node]!.id, fitting: "tee" },
+    });
+    return {
+      ...base,
+      fixtures: [
+        ...base.fixtures,
+        { ...sink!, id: "sink-0", outletMm: at(300, 400) },
+        { ...sink!, id: "sink-1", outletMm: at(300 + apartMm, 400) },
+      ],
+      lines: [{ ...main, bendsMm: points, to: { kind: "ground", atMm: at(1_500) } }, join(0), join(1)],
+    };
+  };
+  const tell = (apartMm: number) =>
+    findAll(build(apartMm), "legTooShort").filter(({ at: where }) => where.kind === "leg" && where.lineId === main.id);
+  // two tees of 40 mm take 24 mm each
+  expect(tell(46)).toMatchObject([{ lengthMm: expect.closeTo(46, 6), needsMm: expect.closeTo(48, 6) }]);
+  expect(tell(50)).toEqual([]);
 });
 
 test("what the samples are drawn with goes together", () => {

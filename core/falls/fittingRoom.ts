@@ -1,13 +1,9 @@
+import type { LinePiece } from "../parts/linePieces";
 import { isHose } from "../parts/pipes";
-import { BEND_DEG, listStraights, measureTurnDeg } from "./bends";
+import { computePointTakeOffs } from "../parts/pointFittings";
+import { computeTakeOffMm } from "../parts/takeOff";
+import { listStraights, measureLegTurnDeg } from "./bends";
 import type { Leg } from "./drainPath";
-
-/** From the middle of a right-angled bend to the foot of its socket, as a share of the pipe's outside [T: bends of waste pipe]. */
-export const TAKE_OFF = 0.6;
-
-/** What a bend takes of the leg on either side of it, mm: less the less it turns. Angle in degrees from 0 to 170 [C on T]. */
-export const computeTakeOffMm = (outerMm: number, turnDeg: number): number =>
-  turnDeg <= BEND_DEG ? 0 : TAKE_OFF * outerMm * Math.min(1.5, Math.tan((turnDeg * Math.PI) / 360));
 
 export type ShortLeg = { readonly leg: Leg; readonly lengthMm: number; readonly needsMm: number };
 
@@ -24,9 +20,25 @@ export function listShortLegs(legs: readonly Leg[]): ShortLeg[] {
     if (!before || !after || [before, first, last, after].some(({ pipe }) => isHose(pipe))) return [];
     const lengthMm = straight.reduce((sum, leg) => sum + leg.lengthMm, 0);
     const takeOff = (a: Leg, b: Leg) =>
-      computeTakeOffMm(Math.max(a.pipe.outerMm, b.pipe.outerMm), measureTurnDeg(a, b));
+      computeTakeOffMm(Math.max(a.pipe.outerMm, b.pipe.outerMm), measureLegTurnDeg(a, b));
     const needsMm = takeOff(before, first) + takeOff(last, after);
     return lengthMm < needsMm - ROUNDING_MM ? [{ leg: last, lengthMm, needsMm }] : [];
+  });
+}
+
+/**
+ * The same of pieces between whatever is fitted: branches, valves and running traps take room too. The last piece of a branch
+ * ends in the line it joins, whose fitting takes so much of it; null where it does not end in one. Source: geometry [C], room [T].
+ */
+export function listShortPieces(pieces: readonly LinePiece[], endTakeOffMm: number | null): ShortLeg[] {
+  return pieces.flatMap(({ legs, before, after }): ShortLeg[] => {
+    const { pipe } = legs[0]!;
+    const takesAfter = after ? computePointTakeOffs(after, pipe)[0] : endTakeOffMm;
+    if (!before || takesAfter === null || isHose(pipe)) return [];
+    const lengthMm = legs.reduce((sum, leg) => sum + leg.lengthMm, 0);
+    const needsMm = computePointTakeOffs(before, pipe)[1] + takesAfter;
+    // points in one place are one: what stands at both is taken to be one fitting
+    return lengthMm > 0 && lengthMm < needsMm - ROUNDING_MM ? [{ leg: legs.at(-1)!, lengthMm, needsMm }] : [];
   });
 }
 

@@ -91,11 +91,8 @@ function listWye(fitting: Fitting, joined: Pipe, branch: Pipe, turnedDeg: number
 export const listDumpLineParts = (design: Design, line: DumpLine): Part[] => gather(listDumpPieces(design, line));
 
 // The bends and sockets between the legs of a line.
-const listTurns = (design: Design, line: PipedLine, legs: readonly Leg[], network = NO_BRANCHES): Part[] =>
+const listTurns = (design: Design, line: PipedLine, legs: readonly Leg[], network?: Network): Part[] =>
   listPointFittings(design, line, legs, network).flatMap(({ turn }, i) => toTurnPart(turn, legs[i + 1]!.pipe));
-
-// Only drains have branches that a network knows.
-const NO_BRANCHES: Pick<Network, "branches"> = { branches: new Map() };
 
 function toTurnPart(turn: Turn | null, pipe: Pipe): Part[] {
   if (turn === null) return [];

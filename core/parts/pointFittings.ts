@@ -2,14 +2,13 @@ import type { Design } from "../design/design";
 import { findJunctionBend, findLineTrap, listInlinePieces, listPipeChanges } from "../design/lineItems";
 import { findNode } from "../design/nodes";
 import type { Drain, DumpLine, Fitting, InlinePiece, Pipe, PipeJoint, Vent } from "../design/plumbing";
-import { BEND_DEG } from "../falls/bends";
+import { BEND_DEG, measureLegTurnDeg } from "../falls/bends";
 import { type Leg, measureLineTrapSpanMm } from "../falls/drainPath";
-import { computeTakeOffMm, TAKE_OFF } from "../falls/fittingRoom";
 import type { Network } from "../falls/network";
-import { subtract } from "../geometry/vec";
 import { degToRad } from "../quantity/convert";
 import { isHose } from "./pipes";
-import { findNearestBend, measureTurnDeg } from "./turns";
+import { computeTakeOffMm, TAKE_OFF } from "./takeOff";
+import { findNearestBend } from "./turns";
 
 /** How a line turns at a point: by a bend as sold, or in a socket that gives a little; and what of the drawn angle is left over. */
 export type Turn = { readonly bendDeg: number | null; readonly leftDeg: number };
@@ -45,13 +44,16 @@ export function listPointFittings(
   design: Design,
   line: PipedLine,
   legs: readonly Leg[],
-  { branches }: Pick<Network, "branches">,
+  { branches }: Pick<Network, "branches"> = NOTHING_JOINS,
 ): PointFitting[] {
   return legs.slice(1).map((_, i) => {
     const bodies = listBodies(design, line, i, branches.get(line.id) ?? []);
     return { turn: findTurn(legs, i, bodies.length > 0), bodies };
   });
 }
+
+/** Only drains have branches that a network knows. */
+const NOTHING_JOINS: Pick<Network, "branches"> = { branches: new Map() };
 
 /** Whether pipe or hose goes through a point in one piece. */
 export const isWhole = ({ turn, bodies }: PointFitting): boolean => turn === null && bodies.length === 0;
@@ -60,7 +62,7 @@ export const isWhole = ({ turn, bodies }: PointFitting): boolean => turn === nul
 function findTurn(legs: readonly Leg[], i: number, hasSockets: boolean): Turn | null {
   const [before, after] = [legs[i]!, legs.slice(i + 1).find(({ lengthMm }) => lengthMm > 0)];
   if (before.lengthMm === 0 || !after || isHose(before.pipe) || isHose(after.pipe)) return null;
-  const turned = measureTurnDeg(subtract(before.to, before.from), subtract(after.to, after.from)) ?? 0;
+  const turned = measureLegTurnDeg(before, after);
   if (turned < PIPE_GIVES_DEG) return null;
   if (turned <= BEND_DEG) return hasSockets ? null : { bendDeg: null, leftDeg: turned };
   return toBend(turned);
@@ -155,5 +157,5 @@ export function findBranchEnd(fitting: Fitting, branch: Pipe, main: Pipe, turned
 export function measureIntoDeg(own: readonly Leg[], joined: readonly Leg[]): number | null {
   const hasLength = ({ lengthMm }: Leg) => lengthMm > 0;
   const [last, next] = [own.findLast(hasLength), joined.find(hasLength)];
-  return last && next ? measureTurnDeg(subtract(last.to, last.from), subtract(next.to, next.from)) : null;
+  return last && next ? measureLegTurnDeg(last, next) : null;
 }

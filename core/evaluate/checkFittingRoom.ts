@@ -1,0 +1,28 @@
+import type { Design } from "../design/design";
+import { findJunctionBend } from "../design/lineItems";
+import { type DrainPath, findPipeOf } from "../falls/drainPath";
+import { listShortPieces } from "../falls/fittingRoom";
+import type { Network } from "../falls/network";
+import { listLinePieces } from "../parts/linePieces";
+import { findBranchEnd, listPointFittings, measureIntoDeg } from "../parts/pointFittings";
+import { createFinding } from "./createFinding";
+import type { Finding } from "./findings";
+
+/** Pieces of drain too short for the branches, valves and running traps at their ends; two bends alone are told with the drain. */
+export const checkFittingRoom = (design: Design, network: Network, paths: readonly DrainPath[]): Finding[] =>
+  paths.flatMap((path) => {
+    const { drain, ownLegs } = path;
+    const points = listPointFittings(design, drain, ownLegs, network);
+    const endMm = findEndTakeOff(path);
+    if (endMm === null && points.every(({ bodies }) => bodies.length === 0)) return [];
+    return listShortPieces(listLinePieces(ownLegs, points), endMm).map(({ leg, lengthMm, needsMm }) =>
+      createFinding({ kind: "leg", lineId: drain.id, index: leg.index }, { code: "legTooShort", lengthMm, needsMm }),
+    );
+  });
+
+function findEndTakeOff({ drain: { to }, chain: [, main], ownLegs, legs }: DrainPath): number | null {
+  if (to.kind !== "junction" || !main) return null;
+  const turnedDeg = measureIntoDeg(ownLegs, legs.slice(ownLegs.length));
+  return findBranchEnd(to.fitting, ownLegs.at(-1)!.pipe, findPipeOf(main, findJunctionBend(main, to)), turnedDeg)
+    .takeOffMm;
+}
