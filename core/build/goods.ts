@@ -1,36 +1,14 @@
-import { listOwnCourse } from "../air/ventPath";
 import type { Design } from "../design/design";
 import type { Bedding, GearKind } from "../design/gear";
-import { listPipeChanges } from "../design/lineItems";
-import type {
-  Drain,
-  DumpLine,
-  Fixing,
-  Hose,
-  HoseWall,
-  Line,
-  LinkKind,
-  Pipe,
-  PortKind,
-  Sender,
-  Tank,
-  Thread,
-  Vent,
-} from "../design/plumbing";
+import type { Fixing, HoseWall, LinkKind, Pipe, PortKind, Sender, Tank, Thread } from "../design/plumbing";
 import type { Evaluation } from "../evaluate/evaluation";
-import { buildDrainPath } from "../falls/drainPath";
-import { buildNetwork } from "../falls/network";
-import { listLineLegs } from "../fit/lineLegs";
 import { toTankBlock } from "../fit/obstacleGaps";
-import { measureLength, subtract } from "../geometry/vec";
-import { listBreatherParts, listDrainParts, listDumpLineParts, type Part } from "../parts/listParts";
-import { findPipeSize, isHose } from "../parts/pipes";
+import type { Part } from "../parts/listParts";
 import { inToMm } from "../quantity/convert";
-import { buildDumpRun } from "../tanks/dumpRun";
 import { findTankJoin } from "../tanks/tankJoins";
 import { listHoles } from "../through/holes";
 import { chooseOwnSaw } from "../through/saws";
-import { countClips, findClipSpacingMm } from "./clipSpacing";
+import { listLineGoods } from "./lineGoods";
 import { listPortGoods } from "./portGoods";
 import { listSkinGoods } from "./skinGoods";
 import { listTools, type ToolKind } from "./tools";
@@ -104,9 +82,6 @@ const BEAD_MM2 = 36;
 const PRIMER_ML = 2;
 /** Spare of foam, lagging and cable, a share [T]. */
 const SPARE = 1.1;
-/** Clips of hoses and breathers, mm apart [T]. */
-const SOFT_CLIPS_MM = 400;
-const VENT_CLIPS_MM = 800;
 
 /** The fuse box of the water side where nothing else is said: on the left of the rig, forward. */
 export const usualSupply = ({ rig }: Pick<Design, "rig">): Supply => ({
@@ -127,10 +102,8 @@ export function listGoods(
   ownSawsMm: readonly number[] = [],
 ): Good[] {
   const goods = [
-    ...listDrainGoods(design, evaluation),
-    ...design.lines.flatMap((line) => (line.kind === "drain" ? [] : listLineGoods(design, line))),
+    ...listLineGoods(design, evaluation),
     ...design.tanks.flatMap((tank) => [...listTankGoods(tank), ...listJoinGoods(design, tank)]),
-    ...listAdaptors(design),
     ...design.gear.map(
       ({ id, name, spec }): Good => ({
         ware: { kind: "gear", gear: spec.kind, name },
@@ -146,149 +119,6 @@ export function listGoods(
   ];
   // a hose of a hand's length wants no clip
   return goods.filter(({ amount }) => amount > 0);
-}
-
-function listLineGoods(design: Design, line: Exclude<Line, Drain>): Good[] {
-  switch (line.kind) {
-    case "vent":
-      return listVentGoods(design, line);
-    case "hose":
-      return listHoseGoods(design, line);
-    case "dumpLine":
-      return listDumpLineGoods(design, line);
-  }
-}
-
-// Pipe with its bends, clips at the fall it is dumped with, the valve at its end, and the cap that stays on on the road.
-function listDumpLineGoods(design: Design, line: DumpLine): Good[] {
-  const assembly = { kind: "line", id: line.id } as const;
-  const { legs } = buildDumpRun(design, line);
-  const clips = legs.reduce((sum, { lengthMm, fallMm, pipe }) => {
-    return sum + countClips(lengthMm, findClipSpacingMm(pipe, lengthMm > 0 ? fallMm / lengthMm : 0));
-  }, 0);
-  const family = findPipeSize(line.pipe)?.family;
-  const { boreMm, kind: drive } = line.endValve ?? { boreMm: 0, kind: "manual" };
-  return [
-    ...listDumpLineParts(design, line).map((part) => toPartGood(part, assembly)),
-    { ware: { kind: "clip", pipe: line.pipe }, amount: clips, assembly, counter: "fixings" },
-    ...(isHose(line.pipe)
-      ? [{ ware: { kind: "hoseClamp", pipe: line.pipe }, amount: 4, assembly, counter: "fixings" } as const]
-      : []),
-    ...(family === "metricWaste"
-      ? [{ ware: { kind: "ringGrease" }, amount: 1, assembly, counter: "sealing" } as const]
-      : []),
-    ...(family === "schedule40"
-      ? [
-          { ware: { kind: "cement" }, amount: 1, assembly, counter: "sealing" } as const,
-          { ware: { kind: "union", pipe: line.pipe }, amount: 1, assembly, counter: "pipe" } as const,
-        ]
-      : []),
-    ...(line.endValve
-      ? [{ ware: { kind: "dumpValve", drive, boreMm }, amount: 1, assembly, counter: "tank" } as const]
-      : []),
-    ...(line.to.kind === "coupling"
-      ? [{ ware: { kind: "dumpCap", pipe: line.pipe }, amount: 1, assembly, counter: "tank" } as const]
-      : []),
-  ];
-}
-
-function listDrainGoods(design: Design, evaluation: Evaluation): Good[] {
-  const network = buildNetwork(design);
-  return [...network.drains.values()].flatMap((drain) => {
-    const assembly = { kind: "line", id: drain.id } as const;
-    const worst = evaluation.drains.find(({ lineId }) => lineId === drain.id);
-    const { ownLegs } = buildDrainPath(design, drain, network);
-    const goods: Good[] = listDrainParts(design, drain.id).map((part) => toPartGood(part, assembly));
-    for (const leg of ownLegs) {
-      // the fall it has where the rig leans the worst way
-      const fallMm = worst?.worst.legs[leg.index]?.fallMm ?? leg.from.z - leg.to.z;
-      const slope = leg.lengthMm > 0 ? fallMm / leg.lengthMm : 0;
-      const clips = countClips(leg.lengthMm, findClipSpacingMm(leg.pipe, slope));
-      if (clips > 0)
-        goods.push({ ware: { kind: "clip", pipe: leg.pipe }, amount: clips, assembly, counter: "fixings" });
-    }
-    const families = new Set(ownLegs.map(({ pipe }) => findPipeSize(pipe)?.family));
-    if (families.has("metricWaste"))
-      goods.push({ ware: { kind: "ringGrease" }, amount: 1, assembly, counter: "sealing" });
-    if (families.has("schedule40")) {
-      goods.push({ ware: { kind: "cement" }, amount: 1, assembly, counter: "sealing" });
-      // what is cemented comes apart nowhere, so the tank could not be dropped
-      const last = ownLegs.at(-1);
-      const hasUnion = listPipeChanges(drain).some(({ joint }) => joint === "union");
-      if (drain.to.kind === "inlet" && last && !hasUnion)
-        goods.push({ ware: { kind: "union", pipe: last.pipe }, amount: 1, assembly, counter: "pipe" });
-    }
-    return goods;
-  });
-}
-
-const toPartGood = (part: Part, assembly: Assembly): Good => ({
-  ware: { kind: "part", part },
-  amount: part.kind === "pipe" ? part.lengthM : part.count,
-  assembly,
-  counter: "pipe",
-});
-
-// A thread never takes a pipe by itself.
-function listAdaptors({ tanks, lines }: Design): Good[] {
-  const threadOf = (tankId: string, portId: string) =>
-    tanks.find(({ id }) => id === tankId)?.ports.find(({ id }) => id === portId)?.thread ?? null;
-  return lines.flatMap((line): Good[] => {
-    const ends: (readonly [string, string])[] =
-      line.kind === "drain"
-        ? line.to.kind === "inlet"
-          ? [[line.to.tankId, line.to.portId]]
-          : []
-        : line.kind === "vent" || line.kind === "dumpLine"
-          ? [[line.fromTank, line.fromPort]]
-          : [line.from, line.to].flatMap((end): (readonly [string, string])[] =>
-              end.kind === "tank" ? [[end.tankId, end.portId]] : [],
-            );
-    return ends.flatMap(([tankId, portId]): Good[] => {
-      const thread = threadOf(tankId, portId);
-      if (thread === null) return [];
-      const assembly = { kind: "line", id: line.id } as const;
-      return [{ ware: { kind: "adaptor", thread, pipe: line.pipe }, amount: 1, assembly, counter: "pipe" }];
-    });
-  });
-}
-
-function listVentGoods(design: Design, vent: Vent): Good[] {
-  const assembly = { kind: "line", id: vent.id } as const;
-  const course = listOwnCourse(design, vent);
-  const lengthMm = course.slice(1).reduce((sum, p, i) => sum + measureLength(subtract(p, course[i]!)), 0);
-  const clips = countClips(lengthMm, isHose(vent.pipe) ? SOFT_CLIPS_MM : VENT_CLIPS_MM);
-  return [
-    ...listBreatherParts(design, vent).map((part) => toPartGood(part, assembly)),
-    { ware: { kind: "clip", pipe: vent.pipe }, amount: clips, assembly, counter: "fixings" },
-    ...(isHose(vent.pipe)
-      ? [{ ware: { kind: "hoseClamp", pipe: vent.pipe }, amount: 2, assembly, counter: "fixings" } as const]
-      : []),
-    ...(vent.to.kind === "openAir" && vent.to.hasMesh
-      ? [{ ware: { kind: "mesh" }, amount: 1, assembly, counter: "tank" } as const]
-      : []),
-  ];
-}
-
-function listHoseGoods(design: Design, hose: Hose): Good[] {
-  const assembly = { kind: "line", id: hose.id } as const;
-  const lengthMm = listLineLegs(design, hose).reduce((sum, leg) => sum + leg.lengthMm, 0);
-  // two an end where something is below the water, and everywhere one sleeps above it [T]
-  return [
-    {
-      ware: { kind: "hose", pipe: hose.pipe, wall: hose.wall },
-      amount: (lengthMm * SPARE) / 1000,
-      assembly,
-      counter: "pipe",
-    },
-    { ware: { kind: "hoseClamp", pipe: hose.pipe }, amount: 4, assembly, counter: "fixings" },
-    {
-      ware: { kind: "clip", pipe: hose.pipe },
-      amount: countClips(lengthMm, SOFT_CLIPS_MM),
-      assembly,
-      counter: "fixings",
-    },
-  ];
 }
 
 function listTankGoods(tank: Tank): Good[] {

@@ -1,5 +1,5 @@
 import type { Design } from "../design/design";
-import { findJunctionBend, findLineTrap, listInlinePieces, listPipeChanges } from "../design/lineItems";
+import { findJunctionBend, findLastPipe, findLineTrap, listInlinePieces, listPipeChanges } from "../design/lineItems";
 import { findNode } from "../design/nodes";
 import type { Drain, DumpLine, Fitting, InlinePiece, Pipe, PipeJoint, Vent } from "../design/plumbing";
 import { BEND_DEG, measureLegTurnDeg } from "../falls/bends";
@@ -96,8 +96,6 @@ function listBodies({ lines }: Design, line: PipedLine, point: number, joining: 
     ...listPipeChanges(line).flatMap(({ bend, joint }): Body[] => (bend === point ? [{ kind: joint }] : [])),
   ];
 }
-
-const findLastPipe = (drain: Drain): Pipe => listPipeChanges(drain).at(-1)?.pipe ?? drain.pipe;
 
 /** What the fittings of a point take of the straight pipe before it and after it, mm, never below 0 [C on T]. */
 export function computePointTakeOffs({ turn, bodies }: PointFitting, pipe: Pipe): readonly [number, number] {
