@@ -74,12 +74,24 @@ export function describeGearFinding(
         why: `The water falls ${length(finding.gapMm)}; ${length(finding.leastMm)} is needed: twice the spout's bore and at least ${limit}, and what the worst slope adds.`,
         advice: "Raise the spout. A splash over a lower one can carry what is foul into what is drunk.",
       };
-    case "gearFreezes":
-      return {
-        title: `${part} freezes on a cold night`,
-        why: `Under the floor its water is at freezing point after ${formatQuantity(finding.hours, "hours", units)} at ${limit}, and ice splits it.${finding.others === 0 ? "" : ` ${finding.others} more out there ${finding.others === 1 ? "does" : "do"} the same: Tanks, What freezes first.`}`,
-        advice: "Bring it inside or lag and heat it; else drain it before frost.",
-      };
+    case "gearFreezes": {
+      const others =
+        finding.others === 0
+          ? ""
+          : ` ${finding.others} more out there ${finding.others === 1 ? "does" : "do"} the same: Tanks, What freezes first.`;
+      const after = `its water is at freezing point after ${formatQuantity(finding.hours, "hours", units)} at ${limit}, and ice splits it.${others}`;
+      return finding.isAfloat
+        ? {
+            title: `${part} freezes when she is laid up`,
+            why: `Afloat the water round her keeps the bilge warmer. Ashore ${after}`,
+            advice: "Drain her down before frost: Tanks, Drain down.",
+          }
+        : {
+            title: `${part} freezes on a cold night`,
+            why: `Under the floor ${after}`,
+            advice: "Bring it inside or lag and heat it; else drain it before frost.",
+          };
+    }
     case "gearShutIn":
       return {
         title: `${part} can't be opened`,

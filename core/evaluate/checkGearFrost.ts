@@ -16,8 +16,10 @@ export function checkGearFrost(design: Design): readonly Finding[] {
     if (!first) return [];
     const limit = lookUpLimit(design.rules, "nightAir");
     // a hose is let run empty; a pump or a housing under the floor is the first to be forgotten
-    const severity = [first, ...others].some(({ kind }) => kind === "gear") ? "should" : "note";
-    const numbers = { code: "gearFreezes", hours: first.hours, others: others.length } as const;
+    const isAfloat = design.rig.kind === "boat";
+    // afloat the water round a boat keeps her bilge from it
+    const severity = !isAfloat && [first, ...others].some(({ kind }) => kind === "gear") ? "should" : "note";
+    const numbers = { code: "gearFreezes", hours: first.hours, others: others.length, isAfloat } as const;
     return [createGraded(severity, first.at, numbers, limit)];
   });
 }

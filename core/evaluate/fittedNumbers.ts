@@ -153,7 +153,7 @@ export type FittedNumbers =
     }
   | { readonly code: "airGapLow"; readonly gapMm: number; readonly leastMm: number }
   /** What of gear and hoses freezes first, and how many more do. */
-  | { readonly code: "gearFreezes"; readonly hours: number; readonly others: number }
+  | { readonly code: "gearFreezes"; readonly hours: number; readonly others: number; readonly isAfloat: boolean }
   | {
       readonly code: "gearShutIn";
       readonly wantedMm: number;

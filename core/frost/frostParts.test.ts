@@ -145,3 +145,11 @@ test("a trap of 40 mm with 50 mm of seal holds 0.29 L; one without water none", 
   expect(measureTrapL({ sealMm: 50, spanMm: 90 }, 40)).toBeCloseTo(0.289, 3);
   expect(measureTrapL({ sealMm: 0, spanMm: 90 }, 40)).toBe(0);
 });
+
+test("a tank over the floor, and its valve, stay as warm as the room", () => {
+  const design = readDemo("kranich");
+  const raised = { ...design, tanks: design.tanks.map((tank) => ({ ...tank, atMm: { ...tank.atMm, z: 20 } })) };
+  const kinds = (of: Design) => partsOf(of).map(({ kind }) => kind);
+  expect(kinds(design)).toEqual(expect.arrayContaining(["tank", "valve"]));
+  expect(kinds(raised).filter((kind) => kind === "tank" || kind === "valve")).toEqual([]);
+});

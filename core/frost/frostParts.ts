@@ -30,6 +30,8 @@ export function listFrostParts(design: Design, evaluation: Evaluation, fillShare
   if (night.airC >= 0) return [];
   const parts: FrostPart[] = [];
   for (const tank of design.tanks) {
+    // over the floor it stays as warm as the room
+    if (tank.atMm.z >= 0) continue;
     for (const port of tank.ports) {
       if (port.kind !== "outlet") continue;
       parts.push({ kind: "valve", at: { kind: "port", tankId: tank.id, id: port.id }, ...chillValve(port, night) });

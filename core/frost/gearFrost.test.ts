@@ -30,10 +30,12 @@ test("a full hose under the floor freezes as quickly as its bore says, whatever 
   expect(hose.litres).toBeGreaterThan(0);
 });
 
-test("what is inside, a mild night, and a boat freeze nothing", () => {
+test("what is inside and a mild night freeze nothing; a boat only where she lies ashore", () => {
   expect(listGearFrost(withLimits(van, { nightAir: 1 }))).toEqual([]);
   expect(listGearFrost(inside(van)).filter(({ kind }) => kind === "gear")).toEqual([]);
-  expect(listGearFrost(readDemo("otter-heads"))).toEqual([]);
+  const boat = readDemo("otter-heads");
+  expect(listGearFrost(boat).length).toBeGreaterThan(0);
+  expect(findAll(boat, "gearFreezes")).toMatchObject([{ severity: "note", isAfloat: true }]);
   expect(findAll(withLimits(van, { nightAir: 1 }), "gearFreezes")).toEqual([]);
 });
 

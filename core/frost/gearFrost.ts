@@ -15,12 +15,12 @@ const NO_HARM_L = 0.05;
 
 /**
  * Gear and hoses that hold water under the floor, with the hours until it is at 0 °C; the thinnest first. Hoses that fresh
- * water or the loop's stands in are full; of others only what their low places keep. Bare, in the wind of the night. A boat's
- * bilge is no colder than the sea: nothing of hers. Source: `computeHoursToFreezing` [C on T].
+ * water or the loop's stands in are full; of others only what their low places keep. Bare, in the wind of the night; of
+ * a boat as she lies ashore. Source: `computeHoursToFreezing` [C on T].
  */
 export function listGearFrost(design: Design): FrostPart[] {
   const night = readNight(design.rules);
-  if (night.airC >= 0 || design.rig.kind === "boat") return [];
+  if (night.airC >= 0) return [];
   const full = listFullHoses(design);
   const sags = new Map(listHoseRuns(design).map(({ lineId, sagL }) => [lineId, sagL]));
   const gear = design.gear.flatMap((piece): FrostPart[] => {

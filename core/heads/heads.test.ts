@@ -71,6 +71,14 @@ test("a sump's starts by hand, and never where the pump is outrun", () => {
   // the rated 47 L/min is at no head
   expect(sump!.pumpLpm!).toBeLessThan(47);
   expect(sump!.pumpLpm!).toBeGreaterThan(sump!.inflowLpm);
+  // the power goes just before it starts, and the last of the water is lifted from where the float stops it
+  const box = otter.gear.find(({ id }) => id === "sump")!;
+  if (box.spec.kind !== "sump") throw new Error("no sump");
+  const { litres, onMm, offMm, areaCm2 } = box.spec;
+  expect(sump!.overflowMin).toBeCloseTo((litres - (onMm * areaCm2) / 10_000) / sump!.inflowLpm, 9);
+  const deeper = { ...box, spec: { ...box.spec, offMm: offMm - 5 } };
+  const gear = otter.gear.map((piece) => (piece === box ? deeper : piece));
+  expect(listSumps({ ...otter, gear })[0]!.liftMm).toBeCloseTo(sump!.liftMm + 5, 9);
 });
 
 test("more lift never sends more", () => {

@@ -14,11 +14,11 @@ export type SumpFigures = {
   readonly bandL: number;
   /** What runs back out of the hose when the pump stops, L. */
   readonly drainBackL: number;
-  /** How high the pump must lift it, from float on to the highest point of its hoses, mm. */
+  /** How high the pump must lift the last of it, from float off to the highest point of its hoses, mm. */
   readonly liftMm: number;
   /** What the pump sends at that lift, L/min; 0 where it cannot, null without a pump. */
   readonly pumpLpm: number | null;
-  /** With the tap that runs longest, L/min: starts an hour, and minutes until it runs over without power. */
+  /** With all its taps, L/min: starts an hour, and minutes until it runs over without power, from as full as it ever stands. */
   readonly inflowLpm: number;
   readonly cyclesPerHour: number | null;
   readonly overflowMin: number | null;
@@ -36,7 +36,7 @@ function measureSump(design: Design, sump: Sump): SumpFigures {
   const hoses = listOutHoses(design, sump.id);
   const bandL = Math.max(0, ((onMm - offMm) * areaCm2) / 10_000);
   const drainBackL = measureDrainBack(design, sump.id);
-  const startZ = sump.atMm.z + onMm;
+  const startZ = sump.atMm.z + Math.min(onMm, offMm);
   const topZ = Math.max(startZ, ...hoses.flatMap((hose) => listHoseCourse(design, hose).map(({ z }) => z)));
   const liftMm = topZ - startZ;
   const inflowLpm = Math.max(LEAST_INFLOW_LPM, sumTaps(design, sump.id) * 60);
@@ -49,7 +49,7 @@ function measureSump(design: Design, sump: Sump): SumpFigures {
     pumpLpm,
     inflowLpm,
     cyclesPerHour: countCycles(bandL, drainBackL, inflowLpm, pumpLpm),
-    overflowMin: litres > 0 ? Math.max(0, litres - (offMm * areaCm2) / 10_000) / inflowLpm : null,
+    overflowMin: litres > 0 ? Math.max(0, litres - (Math.max(onMm, offMm) * areaCm2) / 10_000) / inflowLpm : null,
   };
 }
 

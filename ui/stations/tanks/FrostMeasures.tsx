@@ -17,6 +17,7 @@ export function FrostMeasures() {
   const units = useWorkbench((state) => state.units);
   if (!evaluation) return null;
   const airC = lookUpValue(design.rules, "nightAir");
+  const windMps = lookUpValue(design.rules, "nightWind");
   const parts = listFrostParts(design, evaluation, share);
   const steps = listDrainDown(design, evaluation);
   return (
@@ -38,7 +39,16 @@ export function FrostMeasures() {
           </ol>
           <p className="pt-1 text-[12px] leading-snug text-faint">
             <Trade>{WORDS.untilItIsAtFreezing}</Trade> {formatQuantity(airC, "temperature", units)}
-            <Trade>{WORDS.bareInStillAirWind}</Trade> <Trade>{WORDS.trapsOverTheFloorStay}</Trade>
+            {windMps > 0 ? (
+              <>
+                {" "}
+                <Trade>{WORDS.inAWindOf}</Trade> {formatQuantity(windMps, "velocity", units)}.
+              </>
+            ) : (
+              <Trade>{WORDS.inStillAirWindIsQuicker}</Trade>
+            )}{" "}
+            <Trade>{WORDS.bareButForLaggedTanks}</Trade> <Trade>{WORDS.whatStandsOverTheFloor}</Trade>
+            {design.rig.kind === "boat" && <Trade>{` ${WORDS.aBoatAfloat}`}</Trade>}
           </p>
         </Group>
       )}

@@ -1,5 +1,8 @@
 export const whatFreezesFirst = "What freezes first";
 export const untilItIsAtFreezing = "Until it is at freezing point at";
-export const bareInStillAirWind = ", bare in still air; wind is quicker.";
-export const trapsOverTheFloorStay = "Traps over the floor stay as warm as the room.";
+export const inStillAirWindIsQuicker = ", in still air; wind is quicker.";
+export const inAWindOf = "and a wind of";
+export const bareButForLaggedTanks = "Pipes, valves and gear are taken as bare.";
+export const whatStandsOverTheFloor = "What stands over the floor stays as warm as the room: unheated, it freezes too.";
+export const aBoatAfloat = "This is ashore; afloat the water round her keeps the bilge warmer.";
 export const drainDownBeforeFrost = "Drain down before frost";
