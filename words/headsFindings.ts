@@ -93,7 +93,7 @@ export function describeHeadsFinding(finding: FindingOf<"heads">, { part, length
     case "floatOverRim":
       return {
         title: `${part} runs over before its pump starts`,
-        why: `The float switches on at ${length(finding.onMm)}; the box is ${length(finding.highMm)} high.`,
+        why: `The float switches on at ${length(finding.onMm)}; full to the rim, by its litres and its floor, it stands ${length(finding.highMm)} deep.`,
         advice: "Set the upper point of the float well under the lid, or take a higher box.",
       };
     case "deckFittingBelow":

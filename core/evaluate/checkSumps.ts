@@ -12,9 +12,9 @@ export const checkSumps = ({ gear }: Design): Finding[] =>
   gear.flatMap((piece): Finding[] => (piece.spec.kind === "sump" ? checkSump(piece as GearOf<"sump">) : []));
 
 function checkSump(piece: GearOf<"sump">): Finding[] {
-  // what drains into it comes through its lid
-  const highMm = placeDrainEnd(piece).z - piece.atMm.z;
-  const { onMm } = piece.spec;
+  const { onMm, litres, areaCm2 } = piece.spec;
+  // what drains into it comes through its lid, and it holds no more than its litres stand high over its floor
+  const highMm = Math.min(placeDrainEnd(piece).z - piece.atMm.z, (litres * 10_000) / areaCm2);
   if (onMm + FLOAT_AIR_MM <= highMm) return [];
   return [createFinding({ kind: "gear", id: piece.id }, { code: "floatOverRim", onMm, highMm })];
 }

@@ -170,10 +170,13 @@ test("every hose that a toilet sends through is as wide as its kind wants, and o
 
 test("a float that switches on over its box's lid never does", () => {
   const { sizeMm } = boat.gear.find(({ id }) => id === "sump")!;
-  const told = (onMm: number) => findAll(withSpec(boat, "sump", { onMm }), "floatOverRim");
+  const told = (onMm: number, litres = 100) => findAll(withSpec(boat, "sump", { onMm, litres }), "floatOverRim");
   expect(told(sizeMm.z)[0]!.at).toEqual({ kind: "gear", id: "sump" });
   expect(told(sizeMm.z - 20)).toEqual([]);
   expect(told(sizeMm.z - 19)).toMatchObject([{ severity: "must", onMm: sizeMm.z - 19, highMm: sizeMm.z }]);
+  // 7 L over a floor of 700 cm² stand 100 mm deep
+  expect(told(80, 7)).toEqual([]);
+  expect(told(81, 7)).toMatchObject([{ onMm: 81, highMm: expect.closeTo(100, 9) }]);
 });
 
 test("what loose water does to a boat is said not to be known where her weight or her GM is not", () => {

@@ -3,8 +3,8 @@ import type { Gear } from "../design/gear";
 import { findLineTrap, findTrap } from "../design/lineItems";
 import type { Evaluation } from "../evaluate/evaluation";
 import { findPipeOf } from "../falls/drainPath";
+import { measureHeldL } from "../gear/heldWater";
 import { listHoseRuns } from "../heads/hoseRun";
-import { MM3_PER_L } from "../quantity/convert";
 import { buildDumpRun } from "../tanks/dumpRun";
 import { measureTrapL } from "../traps/trapVolume";
 
@@ -27,28 +27,6 @@ export type DrainDownStep =
   | { readonly kind: "emptySeacock"; readonly gearId: string }
   | { readonly kind: "fuseOut"; readonly gearIds: readonly string[] }
   | { readonly kind: "leaveOpen" };
-
-/** Water fills about so much of a housing's outside [T]. */
-const HOLLOW_SHARE = 0.5;
-
-/** What a piece of gear holds that frost would split, L; null for what holds next to nothing or runs empty by itself [T]. */
-export function measureHeldL({ spec, sizeMm }: Gear): number | null {
-  switch (spec.kind) {
-    case "accumulator":
-    case "heater":
-      return spec.litres;
-    case "filter":
-    case "uvLamp":
-    case "strainer":
-    case "sump":
-      return (sizeMm.x * sizeMm.y * sizeMm.z * HOLLOW_SHARE) / MM3_PER_L;
-    case "pump":
-    case "bowl":
-      return 0.2;
-    default:
-      return null;
-  }
-}
 
 /** What is poured in mixes with what it pushes out: so many times the trap's own water [T]. */
 const PUSH_OUT = 2;

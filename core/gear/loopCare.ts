@@ -4,6 +4,7 @@ import { measureCapacityL } from "../geometry/solid";
 import { MM3_PER_L } from "../quantity/convert";
 import { computeBleachMl } from "../road/care";
 import { buildGearGraph } from "./gearGraph";
+import { measureHeldL } from "./heldWater";
 import { findShowerState } from "./loopFigures";
 import { buildArcs } from "./reach";
 import { ALL_OPEN } from "./settings";
@@ -54,7 +55,9 @@ export function listLoopCare(design: Design): LoopCare | null {
         : sum,
     0,
   );
-  const volumeL = measureCapacityL(tank.solid) + hosesL;
+  // housings hold water too, with their cartridge out all the more
+  const gearL = met.reduce((sum, piece) => sum + (measureHeldL(piece) ?? 0), 0);
+  const volumeL = measureCapacityL(tank.solid) + hosesL + gearL;
   return {
     tankName: tank.name,
     pumpName: first("pump")?.name ?? "the pump",

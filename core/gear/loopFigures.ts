@@ -129,7 +129,7 @@ function findDose({ spec }: GearOf<"uvLamp">, lpm: number): NonNullable<LoopFigu
   };
 }
 
-/** What tanks of the loop hold half full, and its hoses, L. */
+/** What tanks of the loop hold four fifths full, and the hoses on them, L. */
 function measureLoopL(design: Design, graph: GearGraph): number {
   const tanks = design.tanks.filter(({ holds }) => holds === "loop");
   const ids = new Set(tanks.map(({ id }) => id));
