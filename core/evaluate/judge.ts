@@ -23,7 +23,7 @@ import { listOpenings } from "../tanks/openings";
 import { computeLeftBehindL, computeTankFull, type TankFull } from "../tanks/tankLevels";
 import { computeUndrawnL } from "../tanks/undrawn";
 import { computeSealAfterMm } from "../traps/sealPressure";
-import { computeDrivingLossMm, computeSealRisks } from "../traps/sealRisks";
+import { computeDrivingLossMm, computeSealRisks, readEvaporationMm } from "../traps/sealRisks";
 import { computeTrapArm, measureArmFallMm } from "../traps/trapArm";
 import {
   computeSealAfterSiphonMm,
@@ -59,9 +59,6 @@ const CHECKS: Readonly<Record<Exclude<DomainId, FittedId | "drains">, Check>> = 
 };
 
 const isFitted = (id: DomainId): id is FittedId => (FITTED_IDS as readonly DomainId[]).includes(id);
-
-/** Nothing dries in no time at all: a builder's own nought, or less, is read as this, mm a week. */
-const LEAST_EVAPORATION_MM = 0.01;
 
 /**
  * Whole-design evaluation: pure, deterministic, never throws for a design that passed `parseDesign`, but `DomainMissing` for one
@@ -262,7 +259,7 @@ function toTrap({ drain }: DrainPath): Trap | null {
 
 function computeRisks(design: Surroundings, path: DrainPath, trap: Trap | null): TrapRisks | null {
   const { rules } = design;
-  const evaporationMm = Math.max(lookUpValue(rules, "evaporation"), LEAST_EVAPORATION_MM);
+  const evaporationMm = readEvaporationMm(rules);
   const risks = computeSealRisks(trap, lookUpValue(rules, "drivingPush"), evaporationMm);
   if (!risks || !trap) return null;
   const { drain, pipe, nodesMm } = path;
@@ -291,7 +288,7 @@ function computeTrapAirs(
   airs: Airs,
   parked: readonly Standing[],
 ): TrapAir[] {
-  const evaporationMm = Math.max(lookUpValue(rules, "evaporation"), LEAST_EVAPORATION_MM);
+  const evaporationMm = readEvaporationMm(rules);
   const push = lookUpValue(rules, "drivingPush");
   return paths.flatMap((path): TrapAir[] => {
     const { drain, tank } = path;

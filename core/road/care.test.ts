@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { ALL_DEMOS, DEMO_NAMES, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
 import { listSteps } from "../build/steps";
+import { findTrap, withTrap } from "../design/lineItems";
 import { evaluate } from "../evaluate/evaluate";
 import { measureCapacityL } from "../geometry/solid";
 import type { LogEntry } from "../record/record";
@@ -36,6 +37,18 @@ test("what was done is due again after its time, from the last time; over the tu
     "2026-01-01",
   ).filter(({ id }) => id === "primeTraps");
   expect(due).toMatchObject({ doneOn: "2025-12-20", dueOn: "2026-02-14", inDays: 44 });
+});
+
+// Worked by hand: 50 mm at 2.5 mm a week are half gone after 10 weeks, 20 mm after 4.
+test("traps are filled before the shallowest has lost half of its water, and after eight weeks at the latest", () => {
+  const design = readDemo("kranich");
+  const every = (sealMm: number) => {
+    const lines = design.lines.map((line) =>
+      line.kind === "drain" ? withTrap(line, { ...findTrap(line)!, sealMm }) : line,
+    );
+    return listCare({ ...design, lines }).find(({ kind }) => kind === "primeTraps")?.everyDays;
+  };
+  expect([50, 20, 0].map(every)).toEqual([56, 28, undefined]);
 });
 
 // Worked by hand: 100 L at 50 mg/L are 5 g of chlorine, in bleach of 5 % 100 g.

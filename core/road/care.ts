@@ -6,6 +6,7 @@ import { DIRT_G, USUAL_MINUTES } from "../gear/loopFigures";
 import { computeLoopRhythm } from "../gear/loopRhythm";
 import { measureCapacityL } from "../geometry/solid";
 import type { BuildRecord, LogEntry } from "../record/record";
+import { computeDryWeeks, readEvaporationMm } from "../traps/sealRisks";
 import { addDays, toDays } from "./civil";
 import { isGrown } from "./grownBook";
 
@@ -149,12 +150,15 @@ export function listCare(design: Design): CareTask[] {
       return Math.min(through(spec.lifeL, use?.litres), through(spec.holdsG, use?.dirtG), spec.lifeDays);
     return spec.kind === "uvLamp" ? through(spec.lifeHours, use?.hours) : Infinity;
   };
-  const hasTraps = lines.some(
-    (line) => line.kind === "drain" && ((findTrap(line)?.sealMm ?? 0) > 0 || findLineTrap(line)),
+  const sealsMm = lines.flatMap((line) =>
+    line.kind === "drain" ? [findTrap(line)?.sealMm ?? 0, findLineTrap(line)?.sealMm ?? 0].filter((mm) => mm > 0) : [],
   );
+  // before the shallowest has lost half of its water to the air
+  const halfDryDays =
+    sealsMm.length > 0 ? 3.5 * computeDryWeeks(Math.min(...sealsMm), readEvaporationMm(design.rules)) : null;
   const freshL = measureFreshL(design);
   return [
-    ...(hasTraps ? [task("primeTraps", null, null)] : []),
+    ...(halfDryDays === null ? [] : [task("primeTraps", null, null, [], { lifeDays: halfDryDays })]),
     ...lines.flatMap((line) =>
       line.kind === "vent" && line.to.kind === "openAir" && line.to.hasMesh
         ? [task("mesh", line.id, line.name, [`layVent:${line.id}`])]

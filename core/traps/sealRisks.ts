@@ -1,5 +1,7 @@
+import type { RulesChoice } from "../design/design";
 import type { Trap } from "../design/plumbing";
 import type { Vec3 } from "../geometry/vec";
+import { lookUpValue } from "../rules/lookUpLimit";
 
 /** What use takes from a water seal besides pressure: driving, and standing unused. */
 export type SealRisks = {
@@ -39,6 +41,13 @@ export const computeBeatS = (columnMm: number): number => 2 * Math.PI * Math.sqr
  * itself and is not halved again. Source: a balance [C on T]. Example: 50 mm at 2.5 mm a week → 20 weeks, 25 mm in 10.
  */
 export const computeDryWeeks = (sealMm: number, evaporationMm: number): number => sealMm / evaporationMm;
+
+/** Nothing dries in no time at all: a builder's own nought, or less, is read as this, mm a week. */
+const LEAST_EVAPORATION_MM = 0.01;
+
+/** What a seal loses to the air, mm a week > 0, by the rules. */
+export const readEvaporationMm = (rules: RulesChoice): number =>
+  Math.max(lookUpValue(rules, "evaporation"), LEAST_EVAPORATION_MM);
 
 /** Which push reaches a U-trap: its legs stand one behind the other, or side by side across the rig. */
 export type TrapLie = "along" | "across";
