@@ -4,7 +4,7 @@ import { useMemo, useState } from "react";
 import { planBars } from "@/core/build/bars";
 import { listCuts } from "@/core/build/cuts";
 import { useWorkbench } from "@/store/useWorkbench";
-import { CUT_NOTE, describeCutEnds, describeCutLength, NO_PIPE_BETWEEN } from "@/words/cuts";
+import { CUT_NOTE, describeCutEnd, describeCutEnds, describeCutLength, NO_PIPE_BETWEEN } from "@/words/cuts";
 import * as WORDS from "@/words/panels/build/buildMeasures";
 import { describePipe } from "@/words/parts";
 import { formatLength } from "@/words/units";
@@ -99,10 +99,10 @@ function CutList() {
       <table className="mt-1.5 w-full text-[13px]" aria-label={WORDS.piecesToCut}>
         <thead className="text-faint">
           <tr>
-            <th className="text-left font-normal">{WORDS.piece}</th>
+            <th className="pr-2 text-left font-normal">{WORDS.piece}</th>
             <th className="text-left font-normal">{WORDS.of}</th>
             <th className="text-right font-normal">{WORDS.middles}</th>
-            <th className="text-right font-normal">{WORDS.cut}</th>
+            <th className="pl-2 text-right font-normal">{WORDS.cut}</th>
           </tr>
         </thead>
         <tbody className="figures text-[15px]">
@@ -111,12 +111,18 @@ function CutList() {
               <td>{cut.mark}</td>
               <td>
                 {nameOf(cut.lineId)}
-                {cut.ends && (
-                  <span className="block text-[12px] leading-snug text-faint">{describeCutEnds(cut, units)}</span>
-                )}
+                {cut.ends?.map((end, i) => (
+                  <span
+                    // biome-ignore lint/suspicious/noArrayIndexKey: a piece has two ends that stay where they are
+                    key={i}
+                    className="block pl-2 -indent-2 text-[12px] leading-snug text-faint"
+                  >
+                    {describeCutEnd(end, units)}
+                  </span>
+                ))}
               </td>
               <td className="text-right text-faint">{formatLength(cut.centreMm, units)}</td>
-              <td className="text-right font-semibold">{describeCutLength(cut, units)}</td>
+              <td className="pl-2 text-right font-semibold">{describeCutLength(cut, units)}</td>
             </tr>
           ))}
         </tbody>
