@@ -1,11 +1,12 @@
 import fc from "fast-check";
 import { networks } from "@/tests/arbitraries";
-import { readDemo } from "@/tests/demoRigs";
+import { ALL_DEMOS, readDemo } from "@/tests/demoRigs";
 import type { Design } from "../design/design";
 import { withTrap } from "../design/lineItems";
 import { toNodes } from "../design/nodes";
-import type { Drain } from "../design/plumbing";
+import type { Drain, DumpLine, Vent } from "../design/plumbing";
 import { buildDrainPath } from "../falls/drainPath";
+import { listCourse, listLineLegs } from "../fit/lineLegs";
 import { vec } from "../geometry/vec";
 import { listParts } from "../parts/listParts";
 import { PIPE_SIZES } from "../parts/pipes";
@@ -173,4 +174,104 @@ test("through a tank's plain wall it goes on, and in a screwed fitting it ends b
   };
   const takeOffs = [{ thread: null }, { thread: "g112", fittingMm: 60 }].map((port) => last(port).ends![1].takeOffMm);
   expect(takeOffs).toEqual([-25, tank.wallMm + 35]);
+});
+
+test("every line of the samples is cut whole, pipe and hose, and its ends are told by what it ends in", () => {
+  const LAST = {
+    inlet: "tank",
+    junction: null,
+    ground: "open",
+    vessel: "open",
+    overboard: "gear",
+    sump: "gear",
+    openAir: "open",
+    tee: "tee",
+    coupling: "coupling",
+    wye: "wye",
+  } as const;
+  for (const design of ALL_DEMOS) {
+    const cuts = listCuts(design);
+    for (const line of design.lines) {
+      const own = cuts.filter(({ lineId }) => lineId === line.id);
+      const legs = line.kind === "drain" ? buildDrainPath(design, line).ownLegs : listLineLegs(design, line);
+      const drawn = legs.reduce((sum, leg) => sum + leg.lengthMm, 0);
+      expect(own.reduce((sum, { centreMm }) => sum + centreMm, 0)).toBeCloseTo(drawn, 6);
+      const last = own.at(-1)?.ends?.[1].things[0]?.kind;
+      if (line.kind === "hose" || last === undefined) continue;
+      expect(last).toBe(line.to.kind === "junction" ? line.to.fitting : LAST[line.to.kind]);
+    }
+  }
+});
+
+const WASTE_50 = PIPE_SIZES.find(({ id }) => id === "metricWaste-50")!.pipe;
+
+test("a breather of pipe is cut at its bends and at the tee of another one, whose own ends there", () => {
+  const vent = kranich.lines.find((line): line is Vent => line.kind === "vent")!;
+  const port = listCourse(kranich, vent)[0]!;
+  // up, over and up again into the open
+  const pointsMm = toNodes([
+    vec(port.x, port.y, port.z + 300),
+    vec(port.x + 600, port.y, port.z + 300),
+    vec(port.x + 600, port.y, port.z + 800),
+  ]);
+  const main: Vent = { ...vent, pipe: PIPE, pointsMm };
+  expect(lengths(listCuts({ ...kranich, lines: [main] }))).toEqual([302, 554, 477]);
+  expect(listCuts({ ...kranich, lines: [main] })[2]!.ends![1].things).toEqual([{ kind: "open", sawDeg: 90 }]);
+  const joins: Vent = {
+    ...main,
+    id: "second",
+    pointsMm: toNodes([vec(port.x + 600, port.y, port.z)]),
+    to: { kind: "tee", lineId: vent.id, node: pointsMm[1]!.id },
+  };
+  const both = listCuts({ ...kranich, lines: [main, joins] });
+  // the tee takes 24 mm of either side beside the bend
+  expect(lengths(both).slice(0, 3)).toEqual([302, 530, 453]);
+  expect(both.at(-1)!.ends![1]).toEqual({ things: [{ kind: "tee" }], takeOffMm: 24 });
+});
+
+test("a dump line of pipe ends in its coupling, or in the wye of another, which takes its room of both", () => {
+  const tank = kranich.tanks[0]!;
+  const outlet = tank.ports.find(({ kind }) => kind === "outlet")!;
+  const at = (x: number, y: number) =>
+    vec(tank.atMm.x + outlet.atMm.x + x, tank.atMm.y + outlet.atMm.y + y, tank.atMm.z + outlet.atMm.z);
+  const main: DumpLine = {
+    id: "dump-line",
+    name: "Dump line",
+    kind: "dumpLine",
+    pipe: WASTE_50,
+    fromTank: tank.id,
+    fromPort: outlet.id,
+    to: { kind: "coupling" },
+    pointsMm: toNodes([at(0, -500), at(0, -1_200)]),
+    endValve: null,
+  };
+  const alone = listCuts({ ...kranich, lines: [main] });
+  expect(lengths(alone)).toEqual([1_225]);
+  expect(alone[0]!.ends!.map(({ things }) => things[0]!.kind)).toEqual(["tank", "coupling"]);
+  const node = main.pointsMm[0]!.id;
+  const second: DumpLine = {
+    ...main,
+    id: "second",
+    pointsMm: toNodes([at(400, -300)]),
+    to: { kind: "wye", lineId: main.id, node },
+  };
+  const both = listCuts({ ...kranich, lines: [main, second] });
+  // up the line 1.2 × 50, down it 0.3 × 50
+  expect(lengths(both).slice(0, 2)).toEqual([465, 685]);
+  expect(both.at(-1)!.ends![1].things[0]).toEqual({ kind: "wye" });
+});
+
+test("an end in the open is sawn level where it comes down steeply, square where it lies", () => {
+  const saw = (fallMm: number) => {
+    const open = draw([300, 400], [90]);
+    const [own] = open.lines as Drain[];
+    const from = own!.bendsMm[0]!;
+    const to = { kind: "ground", atMm: vec(from.x, from.y + 400, from.z - fallMm) } as const;
+    return listCuts({ ...open, lines: [{ ...own!, to }] }).at(-1)!.ends![1].things[0];
+  };
+  expect(saw(300)).toEqual({ kind: "open", sawDeg: 90 });
+  expect(saw(692.82)).toEqual({ kind: "open", sawDeg: expect.closeTo(60, 3) });
+  // what is open fills no socket, so a short stub is still a piece
+  const stub = listCuts(draw([300, 60], [90]));
+  expect(lengths(stub)[1]).toBe(37);
 });
