@@ -28,7 +28,7 @@ export async function openText(
 ): Promise<void> {
   const { design: outcome, records: beside, ...lost } = parseFileText(text);
   if (!outcome.ok) {
-    const more = outcome.faults.length > 1 ? ` (and ${outcome.faults.length - 1} more)` : "";
+    const more = outcome.faults.length > 1 ? WORDS.andMore(outcome.faults.length - 1) : "";
     const { units } = workbench.getState();
     tell(WORDS.wasNotOpened2(fileName, describeFault(outcome.faults[0]!, units), more), { tone: "warning" });
     return;
@@ -44,5 +44,5 @@ export async function openText(
     tell(WORDS.isOpenCouldNotBe(fileName, left), { tone: "warning" });
     return;
   }
-  tell(outcome.cleaned ? WORDS.isOpenSignsThatCannot(fileName) : `${fileName} is open.`);
+  tell(outcome.cleaned ? WORDS.isOpenSignsThatCannot(fileName) : WORDS.isOpen(fileName));
 }

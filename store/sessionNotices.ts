@@ -11,7 +11,7 @@ import { dismissNotice, tell, workbench } from "./workbench";
 /** A design of the library that cannot be opened. */
 export async function tellDamaged(fault: Fault, save: () => void): Promise<void> {
   await loadRefusals().catch(() => undefined);
-  const word = fault.code === "newerVersion" ? "newer than this page" : "damaged";
+  const word = fault.code === "newerVersion" ? WORDS.newerThanThisPage : WORDS.damaged;
   tell(WORDS.thisDesignIsAndWas(word, describeRefusal(fault, "metric")), {
     tone: "warning",
     action: { label: WORDS.saveItsText, run: save },
@@ -38,8 +38,7 @@ export function tellIfCleared(held: SessionWorld["held"], hasStore: boolean): vo
   const { library, bin } = workbench.getState();
   const count = held?.read() ?? 0;
   if (hasStore && library.length === 0 && bin.length === 0 && count > 0) {
-    const what = count === 1 ? "a design" : `${count} designs`;
-    tell(WORDS.theBrowserHasClearedIts(what, count === 1 ? "is" : "are"), { tone: "warning" });
+    tell(WORDS.theBrowserHasClearedIts(count), { tone: "warning" });
   }
   held?.write(library.length);
 }
@@ -54,7 +53,7 @@ export function tellNothingKept(why: "silent" | "refused"): void {
 export const tellBinned = (name: string, putBack: () => void): void =>
   tell(WORDS.isInTheBin(name), {
     action: {
-      label: "Undo",
+      label: WORDS.undo,
       run: () => {
         dismissNotice();
         putBack();

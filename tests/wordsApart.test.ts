@@ -13,6 +13,8 @@ const SPOKEN: readonly (readonly [what: string, pattern: RegExp])[] = [
   ],
   ["text between tags", />[^<>{}=;]*[A-Za-z]{2}[^<>{}=;]*<\/[A-Za-z]/],
   ["a line of text", /^\s+[A-Z][a-z’']+( [a-z’']+){2,}[.,:]?$/],
+  ["a name in a list", /\b(label|name|text): "[A-Z][a-z][^"]*"/],
+  ["a choice of words", /(?<!className=.*)\? "[A-Za-z]+[ ,][^"]*[a-z]" :|: "[a-z]+ [a-z ]+"[),;}]/],
   ["a sentence", /["`][A-Z][a-z’']+ [a-z’']+ [^"`]*\.["`]/],
 ];
 /** The name of the application itself, and what the browser calls things. */
@@ -37,6 +39,9 @@ test("what would be spoken is recognised", () => {
     "<b>Take it out</b>",
     "      The browser is full",
     'tell("It could be kept.")',
+    'action: { label: "Undo", run }',
+    'isBoat ? "cabin sole" : floor',
+    'isBoat ? sole : "finished floor")',
   ];
   for (const sample of samples) expect(SPOKEN.some(([, pattern]) => pattern.test(sample))).toBe(true);
   for (const sample of ["<b>{WORDS.takeItOut}</b>", "label={WORDS.howOften}", 'kind="scheme"'])

@@ -26,7 +26,7 @@ export function DifferenceList({ here, there, differences }: DifferenceListProps
     const text = fault ? describeFault(fault) : WORDS.thatIsNotPossibleHere;
     setRefusal(outcome.ok ? null : { key: toDifferenceKey(difference), text: WORDS.copyWhatItBelongsTo(text) });
     if (outcome.ok)
-      tell(WORDS.isCopiedHere(describeDifference(difference).name), { action: { label: "Undo", run: undo } });
+      tell(WORDS.isCopiedHere(describeDifference(difference).name), { action: { label: WORDS.undo, run: undo } });
   };
   return (
     <>

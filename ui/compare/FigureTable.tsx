@@ -46,7 +46,7 @@ export function FigureTable({ here, there }: { readonly here: Compared; readonly
       )}
       {alike > 0 && (
         <Button look="bare" aria-expanded={isWhole} onClick={() => setWhole(!isWhole)}>
-          {isWhole ? WORDS.onlyWhatDiffers : WORDS.theSameShow(alike === 1 ? "One figure is" : `${alike} figures are`)}
+          {isWhole ? WORDS.onlyWhatDiffers : WORDS.theSameShow(WORDS.figuresAre(alike))}
         </Button>
       )}
     </>

@@ -4,7 +4,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
 import * as WORDS from "@/words/panels/drawing/lookSwitch";
 
-const NAMES: Readonly<Record<Look, string>> = { above: "Plan", behind: WORDS.fromBehind };
+const NAMES: Readonly<Record<Look, string>> = { above: WORDS.plan, behind: WORDS.fromBehind };
 
 /** From where the second drawing looks at the rig: from above or from behind. */
 export function LookSwitch() {

@@ -40,7 +40,7 @@ export function MendAlike({ alike }: { readonly alike: readonly Finding[] }) {
   const take = () => {
     if (!change(found.edit).ok) return;
     look({ findingId: null });
-    tell(WORDS.doneInPlaces(found.settled), { action: { label: "Undo", run: undo } });
+    tell(WORDS.doneInPlaces(found.settled), { action: { label: WORDS.undo, run: undo } });
   };
   return (
     <div className="px-3 py-1.5">

@@ -25,7 +25,7 @@ export function RemedyList({ finding }: { readonly finding: Finding }) {
   const take = (remedy: ProvenRemedy) => {
     if (!change(remedy.edit).ok) return;
     look({ findingId: null });
-    tell(WORDS.done(describeEdit(remedy.edit, design).toLowerCase()), { action: { label: "Undo", run: undo } });
+    tell(WORDS.done(describeEdit(remedy.edit, design).toLowerCase()), { action: { label: WORDS.undo, run: undo } });
   };
   return (
     <ul className="mt-2 flex flex-col border-t border-rule">
@@ -65,21 +65,21 @@ function RemedyFigures({ remedy, units }: { readonly remedy: ProvenRemedy; reado
   const rows: [string, string, string][] = [];
   const litres = (value: number) => formatQuantity(value, "volume", units);
   // one that comes with the remedy has no name here yet
-  const nameTank = (id: string) => design.tanks.find((tank) => tank.id === id)?.name ?? "new tank";
-  const daysOf = (days: number | null) => (days === null ? "no end" : formatDays(days));
+  const nameTank = (id: string) => design.tanks.find((tank) => tank.id === id)?.name ?? WORDS.newTank;
+  const daysOf = (days: number | null) => (days === null ? WORDS.noEnd : formatDays(days));
   if (before.levelMm !== null && after.levelMm !== null) {
-    rows.push(["in hand, level", formatLength(before.levelMm, units), formatLength(after.levelMm, units)]);
+    rows.push([WORDS.inHandLevel, formatLength(before.levelMm, units), formatLength(after.levelMm, units)]);
   }
   if (before.worstMm !== null && after.worstMm !== null) {
-    rows.push(["in hand, worst", formatLength(before.worstMm, units), formatLength(after.worstMm, units)]);
+    rows.push([WORDS.inHandWorst, formatLength(before.worstMm, units), formatLength(after.worstMm, units)]);
   }
   for (const { tankId, usableL } of after.rooms) {
     const was = before.rooms.find((room) => room.tankId === tankId)?.usableL ?? null;
-    const [from, to] = [was === null ? "none" : litres(was), litres(usableL)];
+    const [from, to] = [was === null ? WORDS.none : litres(was), litres(usableL)];
     if (from !== to) rows.push([WORDS.usableAtWorst(nameTank(tankId)), from, to]);
   }
   const [stay, then] = [daysOf(before.days), daysOf(after.days)];
-  if (stay !== then) rows.push(["the stay, level", stay, then]);
+  if (stay !== then) rows.push([WORDS.theStayLevel, stay, then]);
   return (
     <>
       <table className={rows.length > 0 ? "figures w-full text-[14px]" : "hidden"}>

@@ -19,9 +19,9 @@ import { Pick } from "../kit/Pick";
 import { Sheet } from "../kit/Sheet";
 
 const PARTS = {
-  words: { name: "Words", Shown: Words },
-  rules: { name: "Rules", Shown: Rules },
-  sums: { name: "Sums", Shown: Formulas },
+  words: { name: WORDS.words, Shown: Words },
+  rules: { name: WORDS.rules, Shown: Rules },
+  sums: { name: WORDS.sums, Shown: Formulas },
   cautions: { name: WORDS.cautions, Shown: Cautions },
 } as const;
 type Part = keyof typeof PARTS;
@@ -144,9 +144,9 @@ function Rules() {
 
 function listBands(bands: readonly Band[], id: (typeof LIMIT_IDS)[number], units: Units): string[] {
   return bands.map(({ upToBoreMm, value }) => {
-    const figure = value === null ? "none" : formatLimit(value, LIMITS[id], units);
+    const figure = value === null ? WORDS.none : formatLimit(value, LIMITS[id], units);
     return Number.isFinite(upToBoreMm) && bands.length > 1
-      ? `to ${formatLength(upToBoreMm, units)}: ${figure}`
+      ? WORDS.upToBore(formatLength(upToBoreMm, units), figure)
       : figure;
   });
 }

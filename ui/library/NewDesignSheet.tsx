@@ -73,7 +73,7 @@ export function NewDesignSheet({ onClose }: { readonly onClose: () => void }) {
   };
   const finish = () => {
     if (!kind || refused.size > 0) return;
-    const title = now.name.trim() || `My ${RIG_NAMES[kind].toLowerCase()}`;
+    const title = now.name.trim() || WORDS.my(RIG_NAMES[kind].toLowerCase());
     const id = createDesignId(
       title,
       [...library, ...bin].map((entry) => entry.id),

@@ -44,7 +44,7 @@ export function DrawTool({ design, view, isTurned, mmPerPx }: PlanToolProps) {
     }
     setPoints([]);
     look({ tool: null, ...(edit?.at.kind === "line" ? { drainId: edit.at.id } : {}) });
-    tell(WORDS.theDrainOfIsDrawn(fixture.name), { action: { label: "Undo", run: undo } });
+    tell(WORDS.theDrainOfIsDrawn(fixture.name), { action: { label: WORDS.undo, run: undo } });
   };
   const onKeyDown = (event: KeyboardEvent) => {
     const at = cursor ?? { x: Math.round(outletMm.x), y: Math.round(outletMm.y) };

@@ -85,7 +85,9 @@ export function MeasureTool({ design, view, isTurned, mmPerPx }: PlanToolProps) 
             {WORDS.alongAcross(
               length(measured.along),
               length(measured.across),
-              measured.up === null ? "" : `, ${length(Math.abs(measured.up))} ${measured.up < 0 ? "down" : "up"}`,
+              measured.up === null
+                ? ""
+                : `, ${length(Math.abs(measured.up))} ${measured.up < 0 ? WORDS.down : WORDS.up}`,
             )}
           </HaloText>
         </g>

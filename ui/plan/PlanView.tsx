@@ -78,8 +78,8 @@ export function PlanView() {
           role="group"
           aria-label={WORDS.planOf(
             design.name,
-            design.rig.kind === "boat" ? "bow" : "nose",
-            isTurned ? "up" : "to the right",
+            design.rig.kind === "boat" ? WORDS.bow : WORDS.nose,
+            isTurned ? WORDS.up : WORDS.toTheRight,
           )}
         >
           <Paper />

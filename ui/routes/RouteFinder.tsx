@@ -27,7 +27,7 @@ export function RouteFinder({ drain }: { readonly drain: Drain }) {
   );
   const lay = (edit: Edit) => {
     if (!change(edit).ok) return;
-    tell(WORDS.theDrainIsLaidAnew, { action: { label: "Undo", run: undo } });
+    tell(WORDS.theDrainIsLaidAnew, { action: { label: WORDS.undo, run: undo } });
   };
   const found = search.status === "found" && search.design === design ? search : null;
   return (

@@ -53,7 +53,7 @@ export function FallStrip() {
   );
 }
 
-const STAND_NAMES: Readonly<Record<Stand, string>> = { level: "Level", here: WORDS.asItStands, worst: "Worst" };
+const STAND_NAMES: Readonly<Record<Stand, string>> = { level: WORDS.level, here: WORDS.asItStands, worst: WORDS.worst };
 
 type RowProps = {
   readonly stand: Stand;
@@ -189,7 +189,7 @@ const Run = memo(function Run(props: RunProps) {
     <Figure
       working={working}
       part={part}
-      label={WORDS.leg(leg, where, isWeakest ? ", the weakest run: it decides" : "")}
+      label={WORDS.leg(leg, where, isWeakest ? WORDS.theWeakestRunItDecides : "")}
       className="flex min-w-[52px] flex-col border-l border-ink text-left first:border-l-0"
       style={{ flex: `${share} 1 0` }}
     >

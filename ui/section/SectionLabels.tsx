@@ -101,7 +101,7 @@ function sayRun(drain: DrainResult, index: number, units: Units) {
   const isShort = inHandMm < 0;
   return {
     slope: formatQuantity(slope, "slope", units),
-    hand: isShort ? `${formatLength(-inHandMm, units)} short` : `${formatLength(inHandMm, units)} in hand`,
+    hand: isShort ? WORDS.short(formatLength(-inHandMm, units)) : WORDS.inHand(formatLength(inHandMm, units)),
     isShort,
   };
 }

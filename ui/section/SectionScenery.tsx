@@ -98,7 +98,7 @@ const HeightFigures = memo(function HeightFigures({ view, units }: HeightProps) 
 /** What the long lines are, written on them at the edge of the sheet. */
 function LineNames({ layout, view, isBoat }: Pick<SceneryProps, "layout" | "view" | "isBoat">) {
   const lines: readonly (readonly [string, readonly SectionPoint[]])[] = [
-    [isBoat ? "cabin sole" : "finished floor", layout.floorTop],
+    [isBoat ? WORDS.cabinSole : WORDS.finishedFloor, layout.floorTop],
     ["sill", layout.sill],
     [isBoat ? WORDS.undersideOfTheKeel : WORDS.ground, layout.ground],
   ];

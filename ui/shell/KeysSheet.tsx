@@ -3,7 +3,7 @@ import * as WORDS from "@/words/panels/shell/keysSheet";
 import { Sheet } from "../kit/Sheet";
 import { COMMANDS } from "./commands";
 
-const KEY_NAMES: Readonly<Record<string, string>> = { mod: "Ctrl", shift: "Shift", escape: "Esc", delete: "Del" };
+const KEY_NAMES: Readonly<Record<string, string>> = WORDS.KEY_NAMES;
 
 /** "mod+shift+z" as it is read on the keys. */
 export const formatKeys = (keys: string): string =>

@@ -6,8 +6,8 @@ import { STATION_NAMES } from "@/words/labels";
 import * as WORDS from "@/words/panels/shell/phoneBar";
 
 const PANE_NAMES: Readonly<Record<Exclude<Pane, "section">, string>> = {
-  plan: "Plan",
-  level: "Level",
+  plan: WORDS.plan,
+  level: WORDS.level,
   findings: WORDS.findings,
   measures: WORDS.measures,
 };

@@ -15,11 +15,11 @@ const SAVE_WORDS: Readonly<Record<SaveState, string>> = {
   saved: WORDS.keptInThisBrowser,
   saving: "keeping",
   unsaved: "keeping",
-  full: "not kept: store full",
-  failed: "not kept",
+  full: WORDS.notKeptStoreFull,
+  failed: WORDS.notKept,
   conflict: WORDS.changedInAnotherTab,
   deleted: WORDS.inTheBin,
-  away: "not kept: no store",
+  away: WORDS.notKeptNoStore,
 };
 
 /** Which design is open, whether it is kept, and the way back. */

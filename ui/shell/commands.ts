@@ -25,8 +25,8 @@ export type Command = {
 const get = workbench.getState;
 
 export const COMMANDS: readonly Command[] = [
-  { id: "undo", name: "Undo", keys: ["mod+z"], run: undo },
-  { id: "redo", name: "Redo", keys: ["mod+shift+z", "mod+y"], run: redo },
+  { id: "undo", name: WORDS.undo, keys: ["mod+z"], run: undo },
+  { id: "redo", name: WORDS.redo, keys: ["mod+shift+z", "mod+y"], run: redo },
   {
     id: "palette",
     name: WORDS.searchCommands,

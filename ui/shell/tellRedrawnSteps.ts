@@ -6,6 +6,7 @@ import type { BuildRecord } from "@/core/record/record";
 import { records } from "@/store/records";
 import { view as look, tell } from "@/store/workbench";
 import { describeStep } from "@/words/build";
+import { STATION_NAMES } from "@/words/labels";
 import { tellRedrawn } from "@/words/redrawn";
 
 /** Says what an edit drew otherwise that is ticked as built. */
@@ -18,7 +19,7 @@ export async function tellRedrawnSteps(was: Design, is: Design): Promise<void> {
   if (fresh.length === 0) return;
   tell(tellRedrawn(fresh.map(({ name }) => name)), {
     tone: "warning",
-    action: { label: "Build", run: () => look({ station: "build" }) },
+    action: { label: STATION_NAMES.build.name, run: () => look({ station: "build" }) },
   });
 }
 

@@ -102,11 +102,11 @@ function Stands({
       {measured ? (
         <>
           <Row
-            what={measured.pitchDeg >= 0 ? "nose down" : "nose up"}
+            what={measured.pitchDeg >= 0 ? WORDS.noseDown : WORDS.noseUp}
             figure={`${Math.abs(measured.pitchDeg).toFixed(1)}°`}
           />
           <Row
-            what={measured.rollDeg >= 0 ? "right side low" : "left side low"}
+            what={measured.rollDeg >= 0 ? WORDS.rightSideLow : WORDS.leftSideLow}
             figure={`${Math.abs(measured.rollDeg).toFixed(1)}°`}
           />
         </>
@@ -182,9 +182,9 @@ function Fall({
         </>
       )}
       {slope !== null && (
-        <Row what={measured === null ? "it falls" : "it falls, top of the phone downhill"} figure={figure(slope)} />
+        <Row what={measured === null ? WORDS.itFalls : WORDS.itFallsTopOfThePhone} figure={figure(slope)} />
       )}
-      {drawn !== null && <Row what={`drawn for ${card?.title ?? ""}`} figure={figure(drawn)} />}
+      {drawn !== null && <Row what={WORDS.drawnFor(card?.title ?? "")} figure={figure(drawn)} />}
       {slope !== null && drawn !== null && (
         <p role="status" className="pt-1 font-semibold">
           {JUDGED[judgeLaidFall(slope, drawn)]}

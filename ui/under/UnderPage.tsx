@@ -17,10 +17,10 @@ let early = typeof window === "undefined" ? null : readUnderSheet();
 early?.catch(() => undefined);
 
 const GROUPS: Readonly<Record<UnderGroup, string>> = {
-  steps: "Steps",
-  holes: "Holes",
-  legs: "Pipes",
-  frost: "Frost",
+  steps: WORDS.steps,
+  holes: WORDS.holes,
+  legs: WORDS.pipes,
+  frost: WORDS.frost,
   spring: WORDS.spring,
 };
 const BIG = "min-h-14 flex-1 rounded-[3px] border border-edge px-3 text-[19px]";

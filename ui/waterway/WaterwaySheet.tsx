@@ -43,11 +43,11 @@ export function WaterwaySheet({ onClose }: { readonly onClose: () => void }) {
 }
 
 const LEGEND = [
-  ["Fresh", "var(--water)", 1.8, undefined],
-  ["Grey", "var(--water)", 3.2, "9 4"],
-  ["Black", "var(--ink)", 3.4, undefined],
-  ["Loop", "var(--enamel)", 2.6, "12 3 2 3"],
-  ["Air", "var(--faint)", 1.4, "1 5"],
+  [WORDS.fresh, "var(--water)", 1.8, undefined],
+  [WORDS.grey, "var(--water)", 3.2, "9 4"],
+  [WORDS.black, "var(--ink)", 3.4, undefined],
+  [WORDS.loop, "var(--enamel)", 2.6, "12 3 2 3"],
+  [WORDS.air, "var(--faint)", 1.4, "1 5"],
 ] as const;
 
 function Legend() {

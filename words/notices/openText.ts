@@ -7,3 +7,5 @@ export const isOpenCouldNotBe = (fileName: Shown, left: Shown) =>
   `${fileName} is open; ${left} could not be read and was left out.`;
 export const isOpenSignsThatCannot = (fileName: Shown) =>
   `${fileName} is open. Signs that cannot be seen were taken out of its names.`;
+export const andMore = (count: number) => ` (and ${count} more)`;
+export const isOpen = (fileName: Shown) => `${fileName} is open.`;

@@ -10,8 +10,10 @@ export const theBrowserCouldNotSave = "The browser could not save";
 export const yourWorkIsStillOpen = (why: Shown) =>
   `${why}. Your work is still open here and is tried again; save it to a file to be sure.`;
 export const saveToAFile = "Save to a file";
-export const theBrowserHasClearedIts = (what: Shown, which: Shown) =>
-  `The browser has cleared its store: ${what} that it kept for you ${which} gone. Open them from the files you saved.`;
+export const theBrowserHasClearedIts = (count: number) =>
+  count === 1
+    ? "The browser has cleared its store: a design that it kept for you is gone. Open it from the file you saved."
+    : `The browser has cleared its store: ${count} designs that it kept for you are gone. Open them from the files you saved.`;
 export const theBrowsersStoreDoesNot =
   "The browser's store does not answer. Work on; what you do is kept as soon as it does.";
 export const thisBrowserLetsNothingBe =
@@ -25,3 +27,6 @@ export const theBrowserHasClosedThe =
 export const cannotBeWorkedOutBy = (name: Shown) =>
   `${name} cannot be worked out by this page and was not opened. Nothing of it is lost.`;
 export const saveItToAFile = "Save it to a file";
+export const newerThanThisPage = "newer than this page";
+export const damaged = "damaged";
+export const undo = "Undo";

@@ -130,7 +130,7 @@ function AddBreathers() {
   );
 }
 
-const OPEN_AIR = "open air";
+const OPEN_AIR = WORDS.openAir;
 
 function VentFields({ vent }: { readonly vent: Vent }) {
   const say = useSay();
@@ -190,7 +190,7 @@ function VentFields({ vent }: { readonly vent: Vent }) {
       <PointList
         line={vent}
         routeMm={listOwnCourse(design, vent)}
-        nameOf={(index) => (isEnd(index) ? "Open end" : `Point ${index + 1}`)}
+        nameOf={(index) => (isEnd(index) ? WORDS.openEnd : WORDS.point(index + 1))}
         isFixed={isEnd}
       />
       <div>

@@ -42,7 +42,7 @@ export const LevelChart = memo(function LevelChart(props: LevelChartProps) {
     ...[...bands].reverse().map(({ day, lowL }) => at(day, lowL)),
   ].join(" ");
   const endY = y(roomL).toFixed(1);
-  const end = isFresh ? "gone" : `full, ${formatQuantity(roomL, "volume", units)}`;
+  const end = isFresh ? WORDS.gone : WORDS.full(formatQuantity(roomL, "volume", units));
   const tone = isFresh ? "var(--enamel)" : "var(--water)";
   return (
     <figure className="border-b border-rule">

@@ -62,7 +62,7 @@ export function StayFigures() {
                 ) : (
                   <Figure
                     working={toWorkingId("storeDays", { kind: "store", id: store.id }, "here")}
-                    label={`${name} ${holds === "fresh" ? "gone" : "full"}`}
+                    label={WORDS.ends(name, holds === "fresh")}
                     className="text-right text-[17px] whitespace-nowrap"
                   >
                     {formatDays(days.here)}

@@ -71,7 +71,8 @@ export function StayLadder() {
                   <Button
                     aria-label={WORDS.doIt(text)}
                     onClick={() => {
-                      if (apply(rung.edit) === null) tell(`${text}: done.`, { action: { label: "Undo", run: undo } });
+                      if (apply(rung.edit) === null)
+                        tell(WORDS.isDone(text), { action: { label: WORDS.undo, run: undo } });
                     }}
                   >
                     {WORDS.doIt2}

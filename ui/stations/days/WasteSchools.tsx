@@ -43,7 +43,7 @@ export function WasteSchools() {
               <tbody className="figures text-[15px]">
                 <Row
                   name={WORDS.stayEndsAfter}
-                  cells={schools.map(({ days }) => (days === null ? "never" : formatDays(days)))}
+                  cells={schools.map(({ days }) => (days === null ? WORDS.never : formatDays(days)))}
                 />
                 <Row
                   name={WORDS.carriedAwayADay}

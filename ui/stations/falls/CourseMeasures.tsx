@@ -96,7 +96,7 @@ function LegFalls({ drain }: { readonly drain: Drain }) {
   );
 }
 
-const AS_BEFORE = "as before";
+const AS_BEFORE = WORDS.asBefore;
 const toPipeNames = (units: Units): Readonly<Record<string, string>> => ({
   [AS_BEFORE]: WORDS.samePipeGoesOn,
   ...Object.fromEntries(PIPE_SIZES.map((size) => [size.id, describeSize(size, units)])),
@@ -175,7 +175,7 @@ function LineTrapFields({ drain }: { readonly drain: Drain }) {
   const item = drain.items.findIndex(({ kind }) => kind === "runningTrap");
   const path = (key: string) => ["lines", drain.id, "items", item, key];
   const names = Object.fromEntries([
-    ["none", "None"],
+    ["none", WORDS.none],
     ...bendsMm.map((_, index) => [String(index), WORDS.atBend(index + 1)]),
   ]);
   if (bendsMm.length === 0) return null;

@@ -73,13 +73,17 @@ export function HeadsStage() {
             step={0.5}
             value={heel}
             aria-valuetext={
-              heel === 0 ? WORDS.upright : WORDS.to(formatNumber(Math.abs(heel), 1), heel > 0 ? "starboard" : "port")
+              heel === 0
+                ? WORDS.upright
+                : WORDS.to(formatNumber(Math.abs(heel), 1), heel > 0 ? WORDS.starboard : WORDS.port)
             }
             onChange={(event) => tilt({ ...attitude, rollDeg: Number(event.target.value) })}
             className="flex-1 accent-enamel phone:min-h-11"
           />
           <span className="figures w-32 text-right text-[15px]">
-            {heel === 0 ? WORDS.upright : WORDS.to(formatNumber(Math.abs(heel), 1), heel > 0 ? "starboard" : "port")}
+            {heel === 0
+              ? WORDS.upright
+              : WORDS.to(formatNumber(Math.abs(heel), 1), heel > 0 ? WORDS.starboard : WORDS.port)}
           </span>
         </label>
       )}
@@ -279,7 +283,11 @@ function HeadsDrawing({ design }: { readonly design: Design }) {
                   />
                   <a
                     href={`#${piece.id}`}
-                    aria-label={`${piece.name}${over === null ? "" : `, top ${formatLength(Math.abs(over), units)} ${over < 0 ? "under" : "over"} the water`}`}
+                    aria-label={
+                      over === null
+                        ? piece.name
+                        : WORDS.topOfWater(piece.name, formatLength(Math.abs(over), units), over < 0)
+                    }
                     onClick={(event) => {
                       event.preventDefault();
                       look({ selection: { kind: "gear", id: piece.id } });
@@ -322,7 +330,7 @@ function HeadsDrawing({ design }: { readonly design: Design }) {
                     const text =
                       over === null
                         ? piece.name
-                        : `${piece.name}, ${formatLength(Math.round(Math.abs(over)), units)} ${over < 0 ? "under" : "over"}`;
+                        : WORDS.soMuchOver(piece.name, formatLength(Math.round(Math.abs(over)), units), over < 0);
                     return { id: piece.id, corners: box(piece.atMm, piece.sizeMm.y, piece.sizeMm.z), text };
                   }),
               ],

@@ -42,7 +42,7 @@ export function HoseFields({ hose }: { readonly hose: Hose }) {
         onCommit={(value) => (value === null ? null : set(at, path("pipe", "outerMm"), value))}
       />
       <WallPick hose={hose} label={WORDS.madeOf} />
-      <PointList line={hose} routeMm={courseMm} nameOf={(index) => `Point ${index + 1}`} />
+      <PointList line={hose} routeMm={courseMm} nameOf={(index) => WORDS.point(index + 1)} />
       <Button look="bare" onClick={() => remove(at, path())}>
         {WORDS.take} {hose.name} {WORDS.off}
       </Button>
@@ -58,7 +58,7 @@ export function WallPick({ hose, label }: { readonly hose: Hose; readonly label:
     <Pick<HoseWall | "unsaid">
       label={label}
       value={wall ?? "unsaid"}
-      names={{ unsaid: "not said", ...HOSE_WALL_NAMES }}
+      names={{ unsaid: WORDS.notSaid, ...HOSE_WALL_NAMES }}
       order={wall === undefined ? ["unsaid", ...HOSE_WALLS] : HOSE_WALLS}
       onPick={(picked) => {
         if (picked !== "unsaid") set({ kind: "line", id: hose.id }, ["lines", hose.id, "wall"], picked);

@@ -193,7 +193,7 @@ function Figures() {
         {cycle && (
           <Row
             name={WORDS.pumpAtHalfTheFlow}
-            value={`${formatNumber(cycle.onS, 0)} s on, ${formatNumber(cycle.offS, 0)} s off`}
+            value={WORDS.onAndOff(formatNumber(cycle.onS, 0), formatNumber(cycle.offS, 0))}
           />
         )}
       </dl>

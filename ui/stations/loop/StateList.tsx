@@ -67,7 +67,7 @@ export function StateList() {
         <Pick<DischargePlace | "unsaid">
           label={WORDS.usedWhere}
           value={shown.place ?? "unsaid"}
-          names={{ unsaid: "not said", ...DISCHARGE_NAMES }}
+          names={{ unsaid: WORDS.notSaid, ...DISCHARGE_NAMES }}
           onPick={(place) => {
             if (place !== "unsaid") set({ kind: "state", id: shown.id }, ["states", shown.id, "place"], place);
           }}

@@ -125,7 +125,7 @@ export function HullFields() {
         label={WORDS.section}
         value={String(index)}
         names={Object.fromEntries(
-          hull.sections.map(({ xMm }, i) => [String(i), `${i + 1}, at ${formatLength(xMm, units)}`]),
+          hull.sections.map(({ xMm }, i) => [String(i), WORDS.sectionAt(i + 1, formatLength(xMm, units))]),
         )}
         onPick={(value) => setPicked(Number(value))}
       />

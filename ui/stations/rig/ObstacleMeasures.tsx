@@ -29,7 +29,7 @@ export function ObstacleMeasures() {
     const id = freeId("obstacle", obstacles);
     const value: Obstacle = {
       id,
-      name: "Cross-member",
+      name: WORDS.crossMember,
       kind: "crossMember",
       atMm: { x: Math.round(rig.lengthMm / 2), y: -300, z: -180 },
       lengthMm: 60,

@@ -53,7 +53,7 @@ export function RigStage() {
     const { u, v } = projectSide(p, pitchDeg);
     return [u, v];
   };
-  const front = design.rig.kind === "boat" ? "bow" : "nose";
+  const front = design.rig.kind === "boat" ? WORDS.bow : WORDS.nose;
   return (
     <section
       aria-label={design.rig.kind === "boat" ? WORDS.theBoatFromTheSide : WORDS.theRigFromTheSide}
@@ -166,7 +166,11 @@ function Scenery({ design, view, at, hatch }: PartProps & { readonly hatch: stri
       )}
       <Stroke points={toPoints(view, ground)} stroke="var(--ink)" strokeWidth={1.6} />
       <HaloText x={12} y={view.y(groundY) + 18}>
-        {WORDS.underThe(isBoat ? "Keel" : WORDS.ground, formatLength(-rig.groundZMm, units), isBoat ? "sole" : "floor")}
+        {WORDS.underThe(
+          isBoat ? WORDS.keel : WORDS.ground,
+          formatLength(-rig.groundZMm, units),
+          isBoat ? WORDS.sole : WORDS.floor,
+        )}
       </HaloText>
       {rig.waterlineZMm !== null && (
         <Stroke points={toPoints(view, along(rig.waterlineZMm, 600))} stroke="var(--water)" strokeWidth={2} />

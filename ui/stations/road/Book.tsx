@@ -64,11 +64,11 @@ export function Book() {
       await records.addEntry({ id: `c${stamp}${i.toString(36)}`, ...entry });
     const [first] = outcome.skipped;
     setRefusal(first ? WORDS.leftOutTheFirstAt(outcome.skipped.length, first) : null);
-    tell(`${outcome.entries.length} lines read.`);
+    tell(WORDS.linesRead(outcome.entries.length));
   };
   return (
     <Group
-      title={WORDS.logbook(log.length, log.length === 1 ? "line" : "lines")}
+      title={WORDS.logbook(log.length, WORDS.lines(log.length))}
       aside={
         <span className="flex gap-1">
           <Button onClick={() => input.current?.click()}>
@@ -193,7 +193,7 @@ const BookRow = memo(function BookRow({
 function takeOut(entry: LogEntry): void {
   records
     .removeEntry(entry.id)
-    .then(() => tell(WORDS.takenOut, { action: { label: "Undo", run: () => void records.addEntry(entry) } }))
+    .then(() => tell(WORDS.takenOut, { action: { label: WORDS.undo, run: () => void records.addEntry(entry) } }))
     .catch(() => tell(WORDS.thatCouldNotBeKept, { tone: "warning" }));
 }
 
@@ -217,7 +217,7 @@ function EntryFields({ entry, onDone }: { readonly entry: LogEntry; readonly onD
     const before = { until: thisMinute(), at: entry.at, amount: entry.amount, note: entry.note };
     records
       .changeEntry({ ...entry, ...next, was: [...(entry.was ?? []), before].slice(-MOST_EARLIER) })
-      .then(() => tell(WORDS.putRight, { action: { label: "Undo", run: () => void records.changeEntry(entry) } }))
+      .then(() => tell(WORDS.putRight, { action: { label: WORDS.undo, run: () => void records.changeEntry(entry) } }))
       .catch(() => tell(WORDS.thatCouldNotBeKept, { tone: "warning" }));
   };
   const field = "min-h-8 border-b border-edge bg-sheet px-2 text-[14px] phone:min-h-11";

@@ -128,7 +128,10 @@ function DumpValve({ litres }: { readonly litres: number }) {
         viewBox="0 0 300 90"
         className="w-full bg-sheet"
         role="img"
-        aria-label={WORDS.cameraSimulatedTheHoseIs(isOver ? "over" : "beside", isHeld ? "open" : "shut")}
+        aria-label={WORDS.cameraSimulatedTheHoseIs(
+          isOver ? WORDS.over : WORDS.beside,
+          isHeld ? WORDS.open : WORDS.shut,
+        )}
       >
         <path d="M0 70H300" stroke="var(--ink)" strokeWidth={2} />
         <path d="M150 70v14h60v-14" fill="none" stroke="var(--ink)" strokeWidth={3} />

@@ -212,8 +212,8 @@ function FilesRow({ stops }: { readonly stops: readonly Stop[] }) {
       all,
       WORDS.readEachWithoutADay(
         added,
-        added === 1 ? "stop" : "stops",
-        outcome.skipped > 0 ? `, ${outcome.skipped} left out` : "",
+        WORDS.stopsAdded(added),
+        outcome.skipped > 0 ? WORDS.leftOut(outcome.skipped) : "",
         outcome.why ? `${outcome.why}. ` : "",
       ),
     );

@@ -192,7 +192,7 @@ export function add(entry: Omit<LogEntry, "id" | "at"> & { readonly at?: string 
   records
     .addEntry({ id, at: thisMinute(), ...entry })
     .then(() =>
-      tell(WORDS.writtenIntoTheLogbook, { action: { label: "Undo", run: () => void records.removeEntry(id) } }),
+      tell(WORDS.writtenIntoTheLogbook, { action: { label: WORDS.undo, run: () => void records.removeEntry(id) } }),
     )
     .catch(() => tell(WORDS.thatCouldNotBeKept, { tone: "warning" }));
 }

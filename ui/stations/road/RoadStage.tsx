@@ -8,7 +8,7 @@ import { CareStage } from "./CareStage";
 import { JourneyStage } from "./JourneyStage";
 import { NowStage } from "./NowStage";
 
-const NAMES: Readonly<Record<RoadView, string>> = { now: "Now", journey: WORDS.journey, care: "Care" };
+const NAMES: Readonly<Record<RoadView, string>> = { now: WORDS.now, journey: WORDS.journey, care: WORDS.care };
 
 /** Life on the road: how the tanks stand, where to dump, and what is due. */
 export function RoadStage() {

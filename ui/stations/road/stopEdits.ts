@@ -13,7 +13,7 @@ export function keepStops(stops: readonly Stop[], done: string | null = null): v
     .setJourney({ stops: [...stops] })
     .then(() => {
       if (done === null) return;
-      tell(done, { action: { label: "Undo", run: () => keepStops(before) } });
+      tell(done, { action: { label: WORDS.undo, run: () => keepStops(before) } });
     })
     .catch(() => tell(WORDS.thatCouldNotBeKept, { tone: "warning" }));
 }

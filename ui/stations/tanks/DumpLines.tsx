@@ -29,7 +29,7 @@ import { Tick } from "../../kit/Tick";
 import { DumpSection } from "./DumpSection";
 
 /** No line's id has a space. */
-const OWN_END = "own coupling";
+const OWN_END = WORDS.ownCoupling;
 
 /** Where each outlet of a tank lets its water go: at the outlet itself, or at the end of a line. */
 export function DumpLines({ tank }: { readonly tank: Tank }) {
@@ -136,7 +136,7 @@ function LineFields({ tank, outlet, design }: { readonly tank: Tank; readonly ou
       <PointList
         line={line}
         routeMm={listDumpCourse(design, line)}
-        nameOf={(index) => (isEnd(index) ? "End" : `Point ${index + 1}`)}
+        nameOf={(index) => (isEnd(index) ? WORDS.end : WORDS.point(index + 1))}
         isFixed={isEnd}
       />
       <Button className="mt-1.5" onClick={() => apply(buildRemoveDumpLine(workbench.getState().history!.design, line))}>

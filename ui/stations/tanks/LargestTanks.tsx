@@ -35,7 +35,7 @@ export function LargestTanks() {
   const toEdit = (place: TankPlace) => buildTankAt(workbench.getState().history!.design, place, WORDS.greyTank);
   const hang = (place: TankPlace) => {
     if (!change(toEdit(place)).ok) return;
-    tell(WORDS.theTankIsHungIt, { action: { label: "Undo", run: undo } });
+    tell(WORDS.theTankIsHungIt, { action: { label: WORDS.undo, run: undo } });
   };
   const places = search.status === "found" && search.design === design ? search.answer : null;
   const size = ({ lengthMm, widthMm, heightMm }: TankPlace) =>

@@ -228,7 +228,7 @@ function HangingOrder({ tank }: { readonly tank: Tank }) {
   return (
     <details className="pt-1.5 text-[13px]">
       <summary className="cursor-pointer text-enamel underline decoration-dotted underline-offset-4">
-        {WORDS.inWhatOrderItGoes(design.rig.kind === "boat" || tank.atMm.z >= 0 ? "in" : "up")}
+        {WORDS.inWhatOrderItGoes(design.rig.kind === "boat" || tank.atMm.z >= 0 ? WORDS.inside : WORDS.up)}
       </summary>
       <ol className="list-decimal pt-1 pl-4">
         {listAssembly(tank, tank.atMm.z >= 0 ? 1_000 : roomOverMm).map((step) => (

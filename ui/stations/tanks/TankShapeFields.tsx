@@ -127,7 +127,7 @@ function ProfileFields({ tank, profile }: { readonly tank: Tank; readonly profil
         {(["u", "v"] as const).map((key) => (
           <NumberField
             key={key}
-            label={WORDS.corner(i + 1, key === "u" ? "across" : "up")}
+            label={WORDS.corner(i + 1, key === "u" ? WORDS.across : WORDS.up)}
             value={corner[key]}
             quantity="length"
             onCommit={(value) => set(at, [...list, i, key], value)}

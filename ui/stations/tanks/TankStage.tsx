@@ -284,7 +284,7 @@ function Ports({ tank, axis, section, view, units }: Omit<BodyProps, "hatch" | "
                 PORT_NAMES[port.kind],
                 tank.name,
                 formatLength(port.overMm, units),
-                port.atL === null ? "" : `, wet from ${formatQuantity(port.atL, "volume", units)}`,
+                port.atL === null ? "" : WORDS.wetFrom(formatQuantity(port.atL, "volume", units)),
               )}
             </title>
           </g>

@@ -16,7 +16,7 @@ import { Button } from "../../kit/Button";
 import { handOut } from "../../kit/handOut";
 import { Pick } from "../../kit/Pick";
 
-const PAPER_NAMES: Readonly<Record<Paper, string>> = { a4: "A4", letter: "US Letter" };
+const PAPER_NAMES: Readonly<Record<Paper, string>> = { a4: "A4", letter: WORDS.usLetter };
 
 /** One side of the tank as it is cut and drilled, on paper in full size or for the maker's machine. */
 export function TankTemplates({ tank }: { readonly tank: Tank }) {

@@ -100,7 +100,7 @@ function DipChart({ tank }: { readonly tank: Tank }) {
         label={WORDS.litresAgainstDepthInLevel(tank.name)}
         lines={[
           {
-            name: "Level",
+            name: WORDS.levelName,
             points: level.map((dip) => [dip.depthMm - min.z, dip.litres]),
             ink: "ink",
             format: (value) => formatQuantity(value, "volume", units),

@@ -35,7 +35,7 @@ function Weighed({ design, tank }: { readonly design: Design; readonly tank: Tan
   const take = () => {
     if (!change(size.edit).ok) return;
     setPicked(null);
-    tell(WORDS.theTankHasItsNew, { action: { label: "Undo", run: undo } });
+    tell(WORDS.theTankHasItsNew, { action: { label: WORDS.undo, run: undo } });
   };
   const next = sizes[at + 1];
   return (
@@ -85,8 +85,14 @@ function describeSize(
     greyDays === null || freshDays === null
       ? ""
       : WORDS.greyLastsFresh(formatQuantity(greyDays, "days", units), formatQuantity(freshDays, "days", units));
-  const fits = lacksMm > 0 ? WORDS.ofRoomLack(formatLength(Math.round(lacksMm), units)) : "it fits";
-  return `${formatQuantity(capacityL, "volume", units)}, ${formatLength(lengthMm, units)} long: ${formatQuantity(fullKg, "weight", units)} full${days}; ${fits}.`;
+  const fits = lacksMm > 0 ? WORDS.ofRoomLack(formatLength(Math.round(lacksMm), units)) : WORDS.itFits;
+  return WORDS.oneSize({
+    volume: formatQuantity(capacityL, "volume", units),
+    length: formatLength(lengthMm, units),
+    weight: formatQuantity(fullKg, "weight", units),
+    days,
+    fits,
+  });
 }
 
 // Days to the left, weight to the right; where the tank does not fit the ground is laid under.
@@ -130,7 +136,7 @@ function SizesPicture({
               ]
         }
         marks={[
-          ...(tight ? [{ x: tight.capacityL, toX: last.capacityL, text: "too long", ink: "signal" as const }] : []),
+          ...(tight ? [{ x: tight.capacityL, toX: last.capacityL, text: WORDS.tooLong, ink: "signal" as const }] : []),
           { x: now.capacityL, text: "", ink: "ink" },
         ]}
         formatX={litres}

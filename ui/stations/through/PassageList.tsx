@@ -27,7 +27,7 @@ export function PassageList() {
     (state) => state.history!.design.gear.filter(({ spec }) => spec.kind === "skinFitting").length,
   );
   if (passages.length === 0) return null;
-  const count = fittings === 0 ? `${passages.length} in all` : WORDS.andForTheFittings(passages.length, fittings);
+  const count = fittings === 0 ? WORDS.inAll(passages.length) : WORDS.andForTheFittings(passages.length, fittings);
   return (
     <Group title={WORDS.holesToDrill(count)}>
       {lines.map(({ id: lineId, name }) => {

@@ -63,7 +63,7 @@ function Fittings() {
         {fittings.map((piece) => {
           const { restOverMm, worstOverMm } = measureFitting(design, piece);
           const flood = floods.find(({ gearId }) => gearId === piece.id);
-          const height = (mm: number) => `${formatLength(Math.abs(mm), units)} ${mm < 0 ? "under" : "over"} the water`;
+          const height = (mm: number) => WORDS.overTheWater(formatLength(Math.abs(mm), units), mm < 0);
           return (
             <li key={piece.id} className="text-[13px] leading-snug">
               <button

@@ -61,7 +61,7 @@ export function TrialsStage() {
             ? say(WORDS.nothingOnThisRigCan)
             : isFound
               ? WORDS.mostLikely(describeSuspect(top.suspect, design))
-              : WORDS.possibleCausesAboutToGo(suspects.length, Math.max(1, left), left > 1 ? "trials" : "trial")
+              : WORDS.possibleCausesAboutToGo(suspects.length, Math.max(1, left), WORDS.trialsLeft(left))
         }
       />
       <div className="flex min-h-0 flex-1 phone:flex-col phone:overflow-y-auto">

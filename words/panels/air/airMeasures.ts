@@ -31,3 +31,6 @@ export const trapToAir = "Trap to air";
 export const allowed = "; allowed";
 export const anyLengthForItDoes = "any length, for it does not fall by its bore";
 export const trapToAirAllowed = "Trap to air allowed";
+export const openAir = "open air";
+export const openEnd = "Open end";
+export const point = (number: number) => `Point ${number}`;

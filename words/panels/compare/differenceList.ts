@@ -7,3 +7,4 @@ export const whereTheyDiffer = "Where they differ";
 export const nowhereRigPartsGearHabits =
   "Nowhere: rig, parts, gear, habits and rules are the same. Names and notes of the designs are not compared.";
 export const copyItHere = "Copy it here";
+export const undo = "Undo";

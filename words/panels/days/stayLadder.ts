@@ -9,3 +9,5 @@ export const doIt = (text: Shown) => `Do it: ${text}`;
 export const doIt2 = "Do it";
 export const aLargerTankGrowsTo =
   "A larger tank grows to the rear: look at what is there. Other ways may be better still.";
+export const undo = "Undo";
+export const isDone = (text: string) => `${text}: done.`;

@@ -12,3 +12,4 @@ export const hereAndIsChangedBefore = "here and is changed before it is full; fo
 export const lettingGreyWaterRunOn =
   "Letting grey water run on the ground is forbidden in many places even where others do it";
 export const askOnTheSpotChange = ": ask on the spot. Change an end at Falls.";
+export const never = "never";

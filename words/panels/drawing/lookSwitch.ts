@@ -1,1 +1,2 @@
 export const fromBehind = "From behind";
+export const plan = "Plan";

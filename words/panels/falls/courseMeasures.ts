@@ -23,3 +23,5 @@ export const canBeOpenedAndCleaned = "Can be opened and cleaned where it sits";
 export const inTheLineItServes =
   "In the line it serves every fixture that drains through it, which then has none of its own.";
 export const nothing = "Nothing";
+export const asBefore = "as before";
+export const none = "None";

@@ -8,3 +8,4 @@ export const otherPlaces = "other places";
 export const stayAsTheyAre = (length: Shown) => `; ${length} stay as they are`;
 export const doIt = "Do it";
 export const cancel = "Cancel";
+export const undo = "Undo";

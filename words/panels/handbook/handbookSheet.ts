@@ -17,3 +17,8 @@ export const withAir = "with air:";
 export const yourOwnFiguresGoFirst = "Your own figures go first: Rig, Rules.";
 export const howFarAFigureCan = "How far a figure can be trusted";
 export const cautions = "Cautions";
+export const words = "Words";
+export const rules = "Rules";
+export const sums = "Sums";
+export const none = "none";
+export const upToBore = (bore: string, figure: string) => `to ${bore}: ${figure}`;

@@ -16,3 +16,9 @@ export const to = (abs: Shown, which: Shown) => `${abs}° to ${which}`;
 export const headsFromBehindToScale = "Heads from behind, to scale";
 export const water = "water";
 export const tanksFullDeeper = (sinkMm: Shown) => `tanks full, ${sinkMm} deeper`;
+export const starboard = "starboard";
+export const port = "port";
+export const topOfWater = (name: string, length: string, isUnder: boolean) =>
+  `${name}, top ${length} ${isUnder ? "under" : "over"} the water`;
+export const soMuchOver = (name: string, length: string, isUnder: boolean) =>
+  `${name}, ${length} ${isUnder ? "under" : "over"}`;

@@ -20,3 +20,4 @@ export const whatElseIsThereSuch =
   "What else is there, such as spare wheel, shaft or walls, is added at the station Rig.";
 export const whatIsThereBars = "Measure what is in the way of drains and tank.";
 export const pickAField = "Pick a field to see where to hold the tape.";
+export const my = (rig: string) => `My ${rig}`;

@@ -23,3 +23,4 @@ export const pumpAndLampAShower = "Pump and lamp, a shower";
 export const dissolvedWhenItIsChanged = "Dissolved when it is changed";
 export const pumpAtHalfTheFlow = "Pump at half the flow";
 export const pieces = "Pieces";
+export const onAndOff = (onS: string, offS: string) => `${onS} s on, ${offS} s off`;

@@ -5,3 +5,4 @@ export const theDrainOfIsDrawn = (name: Shown) => `The drain of ${name} is drawn
 export const drawTheDrainOfArrow = (name: Shown) =>
   `Draw the drain of ${name}: arrow keys move, Enter sets a bend, Backspace takes it back`;
 export const endsIn = (goal: Shown) => `ends in ${goal}`;
+export const undo = "Undo";

@@ -11,3 +11,4 @@ export const fromTheAfterEdgeOf = "From the after edge of the sole";
 export const sectionBeforeIt = "Section before it";
 export const thisSection = "This section";
 export const noHull = "No hull";
+export const sectionAt = (number: number, length: string) => `${number}, at ${length}`;

@@ -7,3 +7,4 @@ export const takeItAway = "Take it away";
 export const length = "Length";
 export const width = "Width";
 export const height = "Height";
+export const crossMember = "Cross-member";

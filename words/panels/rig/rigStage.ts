@@ -11,3 +11,8 @@ export const underThe = (which: Shown, groundZMm: Shown, which2: Shown) => `${wh
 export const tanksFullDeeper = (sinkMm: Shown) => `Tanks full: ${sinkMm} deeper`;
 export const moveFromTheSide = (which: Shown) => `Move ${which} from the side`;
 export const ground = "Ground";
+export const bow = "bow";
+export const nose = "nose";
+export const keel = "Keel";
+export const sole = "sole";
+export const floor = "floor";

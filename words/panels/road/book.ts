@@ -25,3 +25,6 @@ export const noteOfTheLine = "Note of the line";
 export const keep = "Keep";
 export const takeOut = "Take out";
 export const whatItSaidBefore = "What it said before";
+export const undo = "Undo";
+export const linesRead = (count: number) => (count === 1 ? "One line read." : `${count} lines read.`);
+export const lines = (count: number) => (count === 1 ? "line" : "lines");

@@ -20,3 +20,5 @@ export const simulated = "Simulated:";
 export const open = "open";
 export const shut = "shut";
 export const inTheTankLetGo = "in the tank. Let go and it shuts.";
+export const over = "over";
+export const beside = "beside";

@@ -29,3 +29,5 @@ export const calendar = "Calendar";
 export const asTheLevelShowsNow = "as the level shows now";
 export const notKnown = "not known";
 export const level = "level";
+export const leftOut = (count: number) => `, ${count} left out`;
+export const stopsAdded = (count: number) => (count === 1 ? "stop" : "stops");

@@ -15,3 +15,4 @@ export const dumped = "Dumped";
 export const full = (litres: Shown) => `${litres} % full`;
 export const writtenIntoTheLogbook = "Written into the logbook.";
 export const thatCouldNotBeKept = "That could not be kept in this browser.";
+export const undo = "Undo";

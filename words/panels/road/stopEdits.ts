@@ -6,3 +6,4 @@ export const openAgain = "Open again.";
 export const daysMoreTheRestLater = (name: Shown, days: Shown) => `${name}: ${days} days more, the rest later.`;
 export const stopTakenOut = "Stop taken out.";
 export const stop = (length: Shown) => `Stop ${length}`;
+export const undo = "Undo";

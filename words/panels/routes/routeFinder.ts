@@ -17,3 +17,4 @@ export const toBuyPipeWithA = "To buy, pipe with a tenth over for cutting:";
 export const partsOfThisWay = "Parts of this way";
 export const useThisRoute = "Use this route";
 export const cancel = "Cancel";
+export const undo = "Undo";

@@ -11,3 +11,6 @@ export const drops = "drops";
 export const heightSpentInDrops = (where: Shown) => `Height spent in drops, ${where}`;
 export const leg = (leg: Shown, where: Shown, which: Shown) => `Leg ${leg}, ${where}${which}`;
 export const leg2 = "leg";
+export const level = "Level";
+export const worst = "Worst";
+export const theWeakestRunItDecides = ", the weakest run: it decides";

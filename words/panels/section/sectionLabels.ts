@@ -7,3 +7,5 @@ export const trapSeal = "Trap seal";
 export const seal = (sealMm: Shown) => `seal ${sealMm}`;
 export const tankFullAt = "Tank full at";
 export const full = (litres: Shown) => `full ${litres}`;
+export const short = (length: string) => `${length} short`;
+export const inHand = (length: string) => `${length} in hand`;

@@ -28,3 +28,5 @@ export const keyboardShortcuts = "Keyboard shortcuts";
 export const toiletHangABlackTank = "Toilet: hang a black tank at Tanks, then add a gravity toilet at Falls";
 export const deleteAFixtureWithIts = "Delete a fixture with its drain: pick it at the station Falls";
 export const cancel = "Cancel";
+export const undo = "Undo";
+export const redo = "Redo";

@@ -18,3 +18,6 @@ export const changedInAnotherTab = "changed in another tab";
 export const inTheBin = "in the bin";
 export const undo = "Undo";
 export const redo = "Redo";
+export const notKeptStoreFull = "not kept: store full";
+export const notKept = "not kept";
+export const notKeptNoStore = "not kept: no store";

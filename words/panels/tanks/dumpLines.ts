@@ -16,3 +16,6 @@ export const boreOfThatValve = "Bore of that valve";
 export const take = "Take";
 export const out = "out";
 export const bore = "Bore";
+export const ownCoupling = "own coupling";
+export const end = "End";
+export const point = (number: number) => `Point ${number}`;

@@ -18,3 +18,4 @@ export const itDropsStraightDown = "It drops straight down.";
 export const toDropThisTankFirst = (join: Shown) => `To drop this tank, first remove: ${join}.`;
 export const hangItHere = "Hang it here";
 export const anywhere = "Anywhere";
+export const undo = "Undo";

@@ -36,3 +36,5 @@ export const and = " and ";
 export const whatTheWorstLoadTakes2 = "What the worst load takes of what a bolt sits in";
 export const ofWhatItSitsIn = " of what it sits in.";
 export const inWhatOrderItGoes = (which: Shown) => `In what order it goes ${which}`;
+export const inside = "in";
+export const up = "up";

@@ -16,3 +16,5 @@ export const corner = (i: Shown, which: Shown) => `Corner ${i}, ${which}`;
 export const aCornerAfterCorner = (i: Shown) => `A corner after corner ${i}`;
 export const takeCornerOut = (i: Shown) => `Take corner ${i} out`;
 export const upright = "Upright";
+export const across = "across";
+export const up = "up";

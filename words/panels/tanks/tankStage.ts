@@ -20,3 +20,4 @@ export const ofOverTheLowestPoint = (portNames: Shown, name: Shown, overMm: Show
   `${portNames} of ${name}: ${overMm} over the lowest point${which}`;
 export const gauge = (shownL: Shown) => `Gauge ${shownL}`;
 export const trueIt = (litres: Shown) => `true ${litres}`;
+export const wetFrom = (volume: string) => `, wet from ${volume}`;

@@ -23,3 +23,4 @@ export const orderSheetPdf = "Order sheet, PDF";
 export const printAt100NotFitted =
   "Print at 100 %, not fitted to the page, and measure the ruler at the foot before you cut.";
 export const ofTheTankWithIts = (faceNames: Shown) => `${faceNames} of the tank with its holes`;
+export const usLetter = "US Letter";

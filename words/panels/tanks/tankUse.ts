@@ -37,3 +37,4 @@ export const staysBehindBelowTheOutlet = (behindL: Shown) => `; ${behindL} stays
 export const theOutletIs = "The outlet is";
 export const overTheGround = "over the ground";
 export const lowForAHoseAnd = ": low for a hose and a bucket";
+export const levelName = "Level";

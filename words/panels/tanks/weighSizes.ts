@@ -19,3 +19,14 @@ export const greyLasts = "Grey lasts";
 export const freshLasts = "Fresh lasts";
 export const dashedItsWeightWhenFull = "Dashed: its weight when full.";
 export const blueGreyLastsLighterFresh = "Blue: grey lasts. Lighter: fresh lasts. Dashed: its weight when full.";
+export const undo = "Undo";
+export const itFits = "it fits";
+export const tooLong = "too long";
+export const oneSize = ({
+  volume,
+  length,
+  weight,
+  days,
+  fits,
+}: Readonly<Record<"volume" | "length" | "weight" | "days" | "fits", string>>) =>
+  `${volume}, ${length} long: ${weight} full${days}; ${fits}.`;

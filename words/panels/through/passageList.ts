@@ -11,3 +11,4 @@ export const holeInTheFloor = "Hole in the floor";
 export const holeInTheWall = "Hole in the wall";
 export const by = (lengthMm: Shown, widthMm: Shown) => `${lengthMm} by ${widthMm}`;
 export const drilledAlreadyRound = "Drilled already, round";
+export const inAll = (count: number) => `${count} in all`;

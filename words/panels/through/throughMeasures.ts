@@ -7,3 +7,4 @@ export const heeledAtTheWorst = ", heeled at the worst";
 export const anOddStub = "An odd stub";
 export const measuredOutside = "Measured outside";
 export const noHoseComesNearIt = "No hose comes near it: cut it off and fit a tail.";
+export const overTheWater = (length: string, isUnder: boolean) => `${length} ${isUnder ? "under" : "over"} the water`;

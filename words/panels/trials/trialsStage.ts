@@ -15,3 +15,4 @@ export const noTrialOnThisRig = "No trial on this rig tells these apart any more
 export const possibleCauses = "Possible causes";
 export const takeTheLastAnswerBack = "Take the last answer back";
 export const beginAgain = "Begin again";
+export const trialsLeft = (count: number) => (count > 1 ? "trials" : "trial");

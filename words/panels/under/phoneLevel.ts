@@ -22,3 +22,10 @@ export const lieOnTheFloorAlong = "Lie on the floor along the pipe: press, then 
 export const alongTheRigsFloor = "Along the rig's floor";
 export const itFallsSoMuch = "It falls so much";
 export const openAPipesCardFirst = "Open a pipe's card first, and it is held against what is drawn.";
+export const noseDown = "nose down";
+export const noseUp = "nose up";
+export const rightSideLow = "right side low";
+export const leftSideLow = "left side low";
+export const itFalls = "it falls";
+export const itFallsTopOfThePhone = "it falls, top of the phone downhill";
+export const drawnFor = (title: string) => `drawn for ${title}`;

@@ -21,3 +21,7 @@ export const notDone = "Not done";
 export const done2 = "Done";
 export const next = "Next";
 export const spring = "Spring";
+export const steps = "Steps";
+export const holes = "Holes";
+export const pipes = "Pipes";
+export const frost = "Frost";
