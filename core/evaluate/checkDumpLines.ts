@@ -1,8 +1,8 @@
 import type { Design } from "../design/design";
 import type { DumpLine } from "../design/plumbing";
 import { listPortEnds } from "../design/portEnds";
-import { listShortPieces } from "../falls/fittingRoom";
 import { measureBoreVolumeL } from "../falls/ponding";
+import { listShortPieces } from "../falls/shortPieces";
 import { add, type Vec3 } from "../geometry/vec";
 import { listLinePieces } from "../parts/linePieces";
 import { findBranchEnd, listPointFittings, measureIntoDeg } from "../parts/pointFittings";

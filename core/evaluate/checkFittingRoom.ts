@@ -1,8 +1,8 @@
 import type { Design } from "../design/design";
 import { findJunctionBend } from "../design/lineItems";
 import { type DrainPath, findPipeOf } from "../falls/drainPath";
-import { listShortPieces } from "../falls/fittingRoom";
 import type { Network } from "../falls/network";
+import { listShortPieces } from "../falls/shortPieces";
 import { listLinePieces } from "../parts/linePieces";
 import { findBranchEnd, listPointFittings, measureIntoDeg } from "../parts/pointFittings";
 import { createFinding } from "./createFinding";
