@@ -220,12 +220,13 @@ test("a breather of pipe is cut at its bends and at the tee of another one, whos
   const joins: Vent = {
     ...main,
     id: "second",
+    pipe: WASTE_50,
     pointsMm: toNodes([vec(port.x + 600, port.y, port.z)]),
     to: { kind: "tee", lineId: vent.id, node: pointsMm[1]!.id },
   };
   const both = listCuts({ ...kranich, lines: [main, joins] });
-  // the tee takes 24 mm of either side beside the bend
-  expect(lengths(both).slice(0, 3)).toEqual([302, 530, 453]);
+  // beside the bend the tee takes 0.6 × 50 mm of either side, and of what comes in 0.6 × 40
+  expect(lengths(both).slice(0, 3)).toEqual([302, 524, 447]);
   expect(both.at(-1)!.ends![1]).toEqual({ things: [{ kind: "tee" }], takeOffMm: 24 });
 });
 

@@ -1,8 +1,13 @@
 import { readDemo } from "@/tests/demoRigs";
 import type { Design } from "../design/design";
-import type { Drain, Line, Pipe, Vent } from "../design/plumbing";
+import { toNodes } from "../design/nodes";
+import type { Drain, DumpLine, Line, Pipe, Vent } from "../design/plumbing";
 import { evaluate } from "../evaluate/evaluate";
+import { buildDrainPath } from "../falls/drainPath";
+import { listLineLegs } from "../fit/lineLegs";
+import { vec } from "../geometry/vec";
 import { PIPE_SIZES } from "../parts/pipes";
+import { countClips, findClipSpacingMm } from "./clipSpacing";
 import type { Good } from "./goods";
 import { listLineGoods } from "./lineGoods";
 
@@ -59,4 +64,73 @@ test("on a thread goes the pipe that comes there, and what is cemented has a uni
   expect(adaptors).toEqual([SCHEDULE]);
   expect(amount(goods, "union")).toBe(1);
   expect(amount(list(put([drain])), "union")).toBe(0);
+});
+
+test("a dump line has its cap and its end valve, one let go through another neither cap nor a second coupling", () => {
+  const tank = kranich.tanks[0]!;
+  const outlet = tank.ports.find(({ kind }) => kind === "outlet")!;
+  const at = (y: number) =>
+    vec(tank.atMm.x + outlet.atMm.x, tank.atMm.y + outlet.atMm.y + y, tank.atMm.z + outlet.atMm.z);
+  const line: DumpLine = {
+    id: "dump-line",
+    name: "Dump line",
+    kind: "dumpLine",
+    pipe: WASTE,
+    fromTank: tank.id,
+    fromPort: outlet.id,
+    to: { kind: "coupling" },
+    pointsMm: toNodes([at(-500), at(-1_200)]),
+    endValve: null,
+  };
+  const count = (goods: readonly Good[]) =>
+    (["dumpCap", "dumpValve", "hoseClamp", "ringGrease", "union"] as const).map((kind) => amount(goods, kind));
+  expect(count(list(put([line])))).toEqual([1, 0, 0, 1, 0]);
+  const valved = list(put([{ ...line, endValve: { kind: "electric", boreMm: 38 } }]));
+  expect(valved.flatMap(({ ware }) => (ware.kind === "dumpValve" ? [ware] : []))).toEqual([
+    { kind: "dumpValve", drive: "electric", boreMm: 38 },
+  ]);
+  expect(count(list(put([{ ...line, pipe: HOSE }])))).toEqual([1, 0, 4, 0, 0]);
+  expect(count(list(put([{ ...line, pipe: SCHEDULE }])))).toEqual([1, 0, 0, 0, 1]);
+  const second: DumpLine = { ...line, id: "second", to: { kind: "wye", lineId: line.id, node: line.pointsMm[0]!.id } };
+  const own = list(put([line, second])).filter(({ assembly }) => "id" in assembly && assembly.id === "second");
+  expect(count(own)).toEqual([0, 0, 0, 1, 0]);
+});
+
+test("mesh is bought for an open end that has one; clips for every leg by its own fall", () => {
+  const ended = (hasMesh: boolean) => list(put([{ ...vent, to: { kind: "openAir", hasMesh } }]));
+  expect([amount(ended(true), "mesh"), amount(ended(false), "mesh")]).toEqual([1, 0]);
+  const design = put([drain]);
+  const evaluation = evaluate(design);
+  const { ownLegs } = buildDrainPath(design, drain);
+  const wanted = ownLegs.map((leg) => {
+    const { fallMm } = evaluation.drains[0]!.worst.legs[leg.index]!;
+    return countClips(leg.lengthMm, findClipSpacingMm(leg.pipe, fallMm / leg.lengthMm));
+  });
+  const clips = listLineGoods(design, evaluation).filter(({ ware }) => ware.kind === "clip");
+  expect(clips.map((good) => good.amount)).toEqual(wanted);
+  expect(clips.every(({ counter }) => counter === "fixings")).toBe(true);
+});
+
+test("a pumped hose has two clamps an end, its wall said, a tenth over, and a tail for each thread it goes on", () => {
+  const loop = readDemo("kranich-loop");
+  const tanks = loop.tanks.map((tank, i) => ({
+    ...tank,
+    ports: tank.ports.map((port) => ({ ...port, thread: i === 0 ? null : ("g112" as const) })),
+  }));
+  const design: Design = { ...loop, tanks };
+  const goods = list(design);
+  for (const line of design.lines) {
+    if (line.kind !== "hose") continue;
+    const own = goods.filter(({ assembly }) => "id" in assembly && assembly.id === line.id);
+    expect(amount(own, "hoseClamp")).toBe(4);
+    const drawn = listLineLegs(design, line).reduce((sum, leg) => sum + leg.lengthMm, 0);
+    expect(amount(own, "hose")).toBeCloseTo((1.1 * drawn) / 1000, 9);
+    const threads = [line.from, line.to].filter((end) => {
+      if (end.kind !== "tank") return false;
+      const tank = design.tanks.find(({ id }) => id === end.tankId)!;
+      return tank.ports.find(({ id }) => id === end.portId)!.thread !== null;
+    });
+    expect(amount(own, "adaptor")).toBe(threads.length);
+  }
+  expect(amount(goods, "adaptor")).toBeGreaterThan(0);
 });
