@@ -1,5 +1,6 @@
 import { listSteps } from "@/core/build/steps";
 import { evaluate } from "@/core/evaluate/evaluate";
+import { listBoltPlaces } from "@/core/fixing/boltPlaces";
 import { DEMO_NAMES, FURNISHED, HEADS_NAMES, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
 import { listStepFigures } from "./stepFigures";
 import { parseLength } from "./units";
@@ -26,6 +27,15 @@ test.each([...DEMO_NAMES, FURNISHED, ...LOOP_NAMES, ...HEADS_NAMES] as const)(
         expect(readMm(find(/its (rear|after) wall/))).toBeCloseTo(tank.atMm.x - tank.wallMm, 0);
         const [top, under] = [tank.atMm.z + tank.solid.heightMm + tank.wallMm, tank.atMm.z - tank.wallMm];
         expect(readMm(find(/its top|its underside/))).toBeCloseTo(Math.abs(top <= 0 ? top : under), 0);
+      }
+      if (kind === "fitFixing") {
+        const told = figures.filter(([what]) => /^bolts/.test(what)).flatMap(([, figure]) => figure.split(", "));
+        const rows = find(/^rows of bolts/).split(", ");
+        const wanted = listBoltPlaces(tank!, tank!.fixing!).map(({ y }) => Math.round(Math.abs(tank!.atMm.y + y)));
+        // rows that stand alike are told once
+        const each = rows[0] === "" ? 1 : rows.length;
+        expect(told.length * each).toBe(tank!.fixing!.bolts);
+        for (const figure of told) expect(wanted).toContain(Math.round(readMm(figure)));
       }
       if (kind === "fitTankPorts") expect(figures).toHaveLength(tank!.ports.length);
       if (kind === "drillHole") {

@@ -7,6 +7,7 @@ import { findTrap } from "@/core/design/lineItems";
 import type { Drain, DumpLine, Fixing, Tank } from "@/core/design/plumbing";
 import type { Evaluation } from "@/core/evaluate/evaluation";
 import { listLineLegs } from "@/core/fit/lineLegs";
+import { areAlike, listBoltRows } from "@/core/fixing/boltRows";
 import { findBoltHoleMm } from "@/core/fixing/boltWork";
 import type { Vec3 } from "@/core/geometry/vec";
 import { lookUpValue } from "@/core/rules/lookUpLimit";
@@ -60,6 +61,7 @@ function listFigures({ kind, id, at }: BuildStep, told: Told): readonly StepFigu
             [FIXING_NAMES[tank.fixing.kind].name.toLowerCase(), `${tank.fixing.bolts} × ${tank.fixing.size}`],
             ["held in", FASTENER_NAMES[tank.fixing.fastener].toLowerCase()],
             ...listBoltHole(tank.fixing, length),
+            ...listBoltFigures(tank, tank.fixing, length),
           ]
         : [];
     case "hangTank": {
@@ -123,6 +125,31 @@ function listBoltHole(fixing: Fixing, length: (mm: number) => string): StepFigur
   const holeMm = findBoltHoleMm(fixing);
   if (holeMm === null) return [];
   return [[fixing.fastener === "rivetNut" ? "drill, if its maker says no other" : "drill", length(holeMm)]];
+}
+
+/** Nearer to the middle of the rig than this a mark is on it, mm. */
+const ON_MIDDLE_MM = 0.5;
+const isOnMiddle = (yMm: number): boolean => Math.abs(yMm) < ON_MIDDLE_MM;
+
+// Where each is marked: rows that stand alike once, else row by row.
+function listBoltFigures(tank: Tank, fixing: Fixing, length: (mm: number) => string): StepFigure[] {
+  const rows = listBoltRows(tank, fixing);
+  const from = (xMm: number) => `${xMm >= 0 ? "from" : "behind"} the rear edge`;
+  const across = (ysMm: readonly number[], where: string): StepFigure[] =>
+    [(y: number) => y >= ON_MIDDLE_MM, isOnMiddle, (y: number) => y <= -ON_MIDDLE_MM].flatMap(
+      (isThere): StepFigure[] => {
+        const side = ysMm.filter(isThere);
+        if (side.length === 0) return [];
+        const place = isThere === isOnMiddle ? "on the middle" : toSide(side[0]!);
+        return [[`bolts${where}, ${place}`, side.map((y) => length(Math.abs(y))).join(", ")]];
+      },
+    );
+  if (!areAlike(rows) || rows.some(({ xMm }) => xMm < 0))
+    return rows.flatMap(({ xMm, ysMm }) => across(ysMm, ` ${length(Math.abs(xMm))} ${from(xMm)}`));
+  return [
+    [`rows of bolts, ${from(0)}`, rows.map(({ xMm }) => length(xMm)).join(", ")],
+    ...across(rows[0]?.ysMm ?? [], " in each"),
+  ];
 }
 
 const toSide = (yMm: number): string => `${yMm >= 0 ? "left" : "right"} of the middle`;

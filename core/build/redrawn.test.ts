@@ -61,6 +61,21 @@ test("a tank drawn elsewhere takes what is built on it out of its place, and lea
   );
 });
 
+test("what holds a tank is bolted to the rig and goes with the tank; an older record does not say where it was", () => {
+  const design = ALL_DEMOS.find(({ tanks }) => tanks[0]?.fixing)!;
+  const tank = design.tanks[0]!;
+  const moved: Design = {
+    ...design,
+    tanks: [{ ...tank, atMm: { ...tank.atMm, x: tank.atMm.x + 30 } }, ...design.tanks.slice(1)],
+  };
+  const done = tickAll(design).filter(({ stepId }) => stepId === `fitFixing:${tank.id}`);
+  const told = hold(done, moved).redrawn;
+  expect(told).toMatchObject([{ redrawn: { sizes: [], isOtherwise: false } }]);
+  expect(told[0]!.redrawn.movedMm).toBeCloseTo(30, 6);
+  const older = done.map((one) => ({ ...one, drawn: { ...one.drawn!, placesMm: [] } }));
+  expect(hold(older, moved).redrawn).toEqual([]);
+});
+
 test("a hole asked wider, a pipe of another size and a part taken out are each told", () => {
   const design = readDemo("kranich");
   const done = tickAll(design);

@@ -12,7 +12,7 @@ import { takeShortWord, writeSorted } from "../quantity/shortWord";
 import type { BuildRecord, DrawnStep } from "../record/record";
 import { listHoles } from "../through/holes";
 import { listOldFingerprints, takeFingerprint } from "../trials/fingerprint";
-import { findStepSpot } from "./stepSpot";
+import { findStepSpot, listStepMarks } from "./stepSpot";
 import type { BuildStep } from "./steps";
 
 type Judged = Pick<Evaluation, "drains" | "linePassages">;
@@ -64,10 +64,14 @@ export function findRedrawn(step: BuildStep, was: DrawnStep, design: Design, eva
   const seen = collect(step, design, evaluation);
   if (!seen) return null;
   const is = write(seen);
-  const isAlike = is.placesMm.length === was.placesMm.length && is.sizesMm.length === was.sizesMm.length;
-  const movedMm = isAlike
-    ? Math.max(0, ...is.placesMm.map((place, i) => measureLength(subtract(place, was.placesMm[i]!))))
-    : 0;
+  // older records say of some steps nothing of where
+  const saysWhere = was.placesMm.length > 0;
+  const isAlike =
+    (!saysWhere || is.placesMm.length === was.placesMm.length) && is.sizesMm.length === was.sizesMm.length;
+  const movedMm =
+    isAlike && saysWhere
+      ? Math.max(0, ...is.placesMm.map((place, i) => measureLength(subtract(place, was.placesMm[i]!))))
+      : 0;
   const sizes = isAlike
     ? is.sizesMm.flatMap((isMm, i) => {
         const wasMm = was.sizesMm[i]!;
@@ -144,7 +148,8 @@ function collect(step: BuildStep, design: Design, evaluation: Judged): Seen | nu
     case "fitFixing":
       return tank?.fixing
         ? {
-            placesMm: [],
+            // its bolts are marked out on the rig, so they go with the tank
+            placesMm: listStepMarks(step, design),
             sizesMm: [],
             kinds: { ...tank.fixing, heldKN: null, heldShearKN: null, strapKN: null, heldFactor: null },
             older: [{ ...tank.fixing, heldKN: null, heldShearKN: null, strapKN: null }],

@@ -1,8 +1,10 @@
 import { ALL_DEMOS } from "@/tests/demoRigs";
 import type { Design } from "../design/design";
 import { evaluate } from "../evaluate/evaluate";
+import { listBoltPlaces } from "../fixing/boltPlaces";
+import { vec } from "../geometry/vec";
 import { listHoles } from "../through/holes";
-import { findStepSpot, measureBareTank } from "./stepSpot";
+import { findStepSpot, listStepMarks, measureBareTank } from "./stepSpot";
 import { listSteps } from "./steps";
 
 test("every hole, tank and piece of gear of the samples is measured out where it is drawn, and nothing else is", () => {
@@ -19,6 +21,7 @@ test("every hole, tank and piece of gear of the samples is measured out where it
       const spot = findStepSpot(step, design, evaluation);
       const hole = holes.get(step.id);
       const tank = design.tanks.find(({ id }) => step.id === `hangTank:${id}`);
+      const held = design.tanks.find(({ id }) => step.id === `fitFixing:${id}`);
       const piece = design.gear.find(({ id }) => step.id === `mountGear:${id}`);
       if (hole) {
         const [face] = hole.facesMm;
@@ -34,13 +37,21 @@ test("every hole, tank and piece of gear of the samples is measured out where it
           expect(max.z - min.z).toBeCloseTo(tank.solid.heightMm + 2 * tank.wallMm, 9);
         }
         seen.add(isUnder ? "under" : "inside");
+      } else if (held) {
+        // every bolt is marked, and the first of them measured
+        const marks = listStepMarks(step, design);
+        const places = listBoltPlaces(held, held.fixing!).map(({ x, y }) => vec(held.atMm.x + x, held.atMm.y + y, 0));
+        expect(marks).toHaveLength(places.length);
+        expect(places).toEqual(expect.arrayContaining(marks));
+        expect(spot).toEqual(marks[0]);
+        seen.add("bolts");
       } else if (piece) {
         expect(spot).toEqual(piece.atMm);
         seen.add("gear");
       } else expect(spot).toBeNull();
     }
   }
-  expect([...seen].sort()).toEqual(["floor", "gear", "hull", "inside", "panel", "under"]);
+  expect([...seen].sort()).toEqual(["bolts", "floor", "gear", "hull", "inside", "panel", "under"]);
 });
 
 test("a step of what is not drawn is measured out nowhere", () => {

@@ -30,11 +30,13 @@ type BuildDrawingProps = {
   readonly built: ReadonlyMap<string, Built>;
   /** Where the step is measured out, from the rear edge, the middle and the floor. */
   readonly spot: Vec3 | null;
+  /** All that is marked for it, where that is more than the spot. */
+  readonly marks: readonly Vec3[];
   readonly units: Units;
 };
 
 /** The rig from above and from the side: what is built is solid, what the step is about is lit, what is not yet thin. */
-export function BuildDrawing({ design, built, spot, units }: BuildDrawingProps) {
+export function BuildDrawing({ design, built, spot, marks: marked, units }: BuildDrawingProps) {
   const shapes = useMemo(() => collect(design), [design]);
   const { rig } = design;
   const isCrowded = shapes.reduce((sum, { marks }) => sum + marks.length, 0) > MOST_MARKS;
@@ -95,7 +97,9 @@ export function BuildDrawing({ design, built, spot, units }: BuildDrawingProps) 
         <>
           <Measured from={above({ ...spot, x: 0 })} to={above(spot)} text={formatLength(Math.abs(spot.x), units)} />
           <Measured from={above({ ...spot, y: 0 })} to={above(spot)} text={formatLength(Math.abs(spot.y), units)} />
-          <Cross at={above(spot)} />
+          {(marked.length > 0 ? marked : [spot]).map((mark) => (
+            <Cross key={`${mark.x} ${mark.y}`} at={above(mark)} />
+          ))}
           {Math.abs(spot.z) >= LEAST_HEIGHT_MM && (
             <Measured from={side({ ...spot, z: 0 })} to={side(spot)} text={formatLength(Math.abs(spot.z), units)} />
           )}

@@ -6,7 +6,7 @@ import { listGoods } from "@/core/build/goods";
 import { settleOwnWork } from "@/core/build/ownSteps";
 import { listBuilt } from "@/core/build/progress";
 import { listRedrawn } from "@/core/build/redrawn";
-import { findStepSpot } from "@/core/build/stepSpot";
+import { findStepSpot, listStepMarks } from "@/core/build/stepSpot";
 import { type BuildStep, isUnderRig, listOpenSteps, listSteps, moveStep, orderSteps } from "@/core/build/steps";
 import { listUnsettled } from "@/core/build/unsettled";
 import type { Movable } from "@/core/design/moves";
@@ -182,6 +182,7 @@ export function BuildStage() {
             design={design}
             built={built}
             spot={current && findStepSpot(current, design, evaluation)}
+            marks={current ? listStepMarks(current, design) : []}
             units={units}
           />
         </div>
