@@ -68,7 +68,7 @@ const STEP_WORDS: Readonly<Record<StepKind, StepWords>> = {
   layHose: { verb: (part) => `Put on ${part}`, tools: "knife, two clamps an end", caution: null },
   trialTank: {
     verb: (part) => `Fill ${part} to the brim and look for drips`,
-    tools: "bucket, dry paper, an hour",
+    tools: "plugs for inlets that stand open, bucket, dry paper, an hour",
     caution: "With water only. Never with air: 5 psi on a small tank's wall is more than a ton.",
   },
   trialDrain: {

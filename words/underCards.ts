@@ -1,3 +1,4 @@
+import { listCuts } from "@/core/build/cuts";
 import { settleOwnWork } from "@/core/build/ownSteps";
 import { takeDrawn } from "@/core/build/redrawn";
 import { listSteps, orderSteps } from "@/core/build/steps";
@@ -12,6 +13,7 @@ import { listHoles } from "@/core/through/holes";
 import { speakFor } from "./afloat";
 import { describeStep, tellStep } from "./build";
 import { sayBeforeDrilling } from "./cautions";
+import { describeCutLength } from "./cuts";
 import { describeDrainDown, describeSpringStep } from "./frost";
 import { describeHole, describeSaw } from "./holes";
 import { describePipe } from "./parts";
@@ -100,22 +102,26 @@ export function writeUnderCards(
       line.kind === "dumpLine" ? [{ lineId: line.id, legs: listLineLegs(design, line) }] : [],
     ),
   ];
+  const cuts = new Map(listCuts(design).map((cut) => [`${cut.lineId} ${cut.leg}`, cut]));
   const legs = laid.flatMap(({ lineId, legs: own }) => {
     const line = lineOf.get(lineId);
     return own.map((leg) => {
       const fall = leg.from.z - leg.to.z;
       const slope = leg.planLengthMm > 0 ? (fall / leg.planLengthMm) * 1000 : null;
+      // a piece that goes on through a point is sawn with the leg it begins on
+      const cut = cuts.get(`${lineId} ${leg.index}`);
       return card("legs", `${lineId}-${toLegKey(line, leg.index)}`, {
         title: `${line?.name ?? lineId}, leg ${leg.index + 1}`,
         figures: [
-          ["middle to middle", length(leg.lengthMm)],
+          ["middles", length(leg.lengthMm)],
+          ...(cut ? ([["saw", describeCutLength(cut, units)]] as const) : []),
           ["falls", length(fall)],
           ...(leg.kind === "run" && slope !== null
             ? ([["slope", formatQuantity(slope, "slope", units)]] as const)
             : []),
         ],
-        text: `${describePipe(leg.pipe, units)}. Clip it so that it cannot sag.`,
-        slopeMmPerM: leg.kind === "run" ? slope : null,
+        text: `${describePipe(leg.pipe, units)}. Hold it up, saw it, clip it: no sag.`,
+        slopeMmPerM: leg.kind === "run" && slope !== null ? Math.round(slope * 10) / 10 : null,
         ...holdOf(`${line?.kind === "dumpLine" ? "layDumpLine" : "layDrain"}:${lineId}`),
       });
     });

@@ -141,8 +141,7 @@ function listAdaptors({ tanks, lines }: Design): Good[] {
     listTankEnds(line).flatMap(([tankId, portId]): Good[] => {
       const thread = threadOf(tankId, portId);
       if (thread === null) return [];
-      const pipe = line.kind === "drain" ? findLastPipe(line) : line.pipe;
-      return [toGood(line, { kind: "adaptor", thread, pipe }, 1, "pipe")];
+      return [toGood(line, { kind: "adaptor", thread, pipe: findLastPipe(line) }, 1, "pipe")];
     }),
   );
 }

@@ -88,8 +88,9 @@ export const findBranchVent = (drain: Along): BranchVent | null => view(drain).b
 /** Changes of pipe along a drain, in the order of its bends. */
 export const listPipeChanges = (drain: Along): readonly PipeChange[] => view(drain).changes;
 
-/** The pipe a drain comes to its end in. */
-export const findLastPipe = (drain: Drain): Pipe => listPipeChanges(drain).at(-1)?.pipe ?? drain.pipe;
+/** The pipe a line comes to its end in: a drain may have changed its own before. */
+export const findLastPipe = (line: Line): Pipe =>
+  line.kind === "drain" ? (listPipeChanges(line).at(-1)?.pipe ?? line.pipe) : line.pipe;
 
 /** The running trap in a drain; null where it has none. */
 export const findLineTrap = (drain: Along): LineTrap | null => view(drain).lineTrap;

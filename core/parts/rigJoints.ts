@@ -1,4 +1,5 @@
 import type { Design } from "../design/design";
+import { findLastPipe } from "../design/lineItems";
 import type { Line, Pipe, Thread } from "../design/plumbing";
 import { findPipeSize } from "./pipes";
 import { type EndKind, type EndSize, type JointVerdict, judgeJoint } from "./threads";
@@ -45,14 +46,15 @@ export function listRigJoints({ lines, tanks }: Design): RigJoint[] {
     const port = tanks.find(({ id }) => id === tankId)?.ports.find(({ id }) => id === portId);
     if (!port) return [];
     const one = port.thread === null ? null : toEnd(port.thread);
-    const kind = findPipeEnd(line.pipe);
+    const pipe = findLastPipe(line);
+    const kind = findPipeEnd(pipe);
     return [
       {
         id: `${line.id}-${tankId}-${portId}`,
         at: { kind: "port", tankId, portId },
         lineId: line.id,
         one,
-        other: { kind, pipe: line.pipe },
+        other: { kind, pipe },
         verdict: one && judgeJoint(one.kind, kind, one.size),
       },
     ];

@@ -1,7 +1,8 @@
 import { DEMO_NAMES, FURNISHED, HEADS_NAME, HEADS_NAMES, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
 import { listGoods } from "../build/goods";
-import { THREADS } from "../design/plumbing";
+import { type Line, THREADS } from "../design/plumbing";
 import { evaluate } from "../evaluate/evaluate";
+import { PIPE_SIZES } from "./pipes";
 import { listRigJoints, toEnd } from "./rigJoints";
 import { END_KINDS, END_SIZES, findPitch, judgeJoint } from "./threads";
 
@@ -62,4 +63,18 @@ test("every line's end at a tank or a piece of gear is a joint; a thread never t
     expect(adaptors).toHaveLength(threaded.length);
     for (const { thread } of threaded.map(({ one }) => one!)) expect(toEnd(thread).size.length).toBeGreaterThan(0);
   }
+});
+
+test("at a tank's inlet stands the pipe the drain has changed to", () => {
+  const design = readDemo("kranich");
+  const hose = PIPE_SIZES.find(({ family }) => family === "smoothHose")!.pipe;
+  const lines = design.lines.map((line): Line => {
+    if (line.kind !== "drain") return line;
+    const change = { kind: "pipeChange", node: line.bendsMm[0]!.id, joint: "hoseBarb", pipe: hose } as const;
+    return { ...line, items: [...line.items, change] };
+  });
+  const joint = listRigJoints({ ...design, lines }).find(({ lineId }) =>
+    lines.some(({ id, kind }) => id === lineId && kind === "drain"),
+  );
+  expect(joint!.other).toEqual({ kind: "hoseBarb", pipe: hose });
 });
