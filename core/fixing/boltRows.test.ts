@@ -21,6 +21,19 @@ test("two rows at the ends of a tank, from the rear edge and from the left", () 
   expect(areAlike(odd)).toBe(false);
 });
 
+test("rows are alike only bolt by bolt", () => {
+  const rows = (second: readonly number[]) => [
+    { xMm: 0, ysMm: [200, -200] },
+    { xMm: 500, ysMm: second },
+  ];
+  expect(areAlike(rows([200, -200]))).toBe(true);
+  expect(areAlike(rows([200.4, -200]))).toBe(true);
+  expect(areAlike(rows([200, -201]))).toBe(false);
+  expect(areAlike(rows([200]))).toBe(false);
+  expect(areAlike(rows([200, -200, -300]))).toBe(false);
+  expect(areAlike([])).toBe(true);
+});
+
 test("every bolt is in a row, on its own line, whatever places were chosen", () => {
   const place = fc.record({ x: fc.integer({ min: -200, max: 900 }), y: fc.integer({ min: -200, max: 900 }) });
   fc.assert(

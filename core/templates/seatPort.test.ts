@@ -3,6 +3,7 @@ import { prisms } from "@/tests/arbitraries";
 import { ALL_DEMOS } from "@/tests/demoRigs";
 import { createPort } from "../design/createPort";
 import { applyEdit, type Edit } from "../design/edit";
+import { buildResize } from "../design/moves";
 import type { Tank } from "../design/plumbing";
 import { buildPortBore, buildPortToSide } from "../edits/portEdits";
 import { buildReshape, buildTurnProfile, TANK_AXES, TANK_SHAPES } from "../edits/tankEdits";
@@ -55,7 +56,7 @@ test("what the sheet of a side says of a hole is what is measured of the port", 
             expect(measureToEdgeMm(tank.solid, tank.ports.find(({ id }) => id === portId)!)).toBeCloseTo(toEdgeMm, 9);
 });
 
-test("no shape, axis, side or bore a hand chooses breaks a port of the samples through its wall", () => {
+test("no shape, axis, side, bore or size a hand chooses breaks a port of the samples through its wall", () => {
   const offWall = (tank: Tank) =>
     tank.ports.filter((port) => measureToEdgeMm(tank.solid, port) < -0.5).map(({ id }) => id);
   for (const design of ALL_DEMOS) {
@@ -70,6 +71,11 @@ test("no shape, axis, side or bore a hand chooses breaks a port of the samples t
     };
     for (const tank of design.tanks) {
       for (const shape of TANK_SHAPES) hold(tank, buildReshape(tank, shape));
+      for (const share of [0.5, 0.75, 0.95, 1.3])
+        for (const size of ["lengthMm", "widthMm", "heightMm"] as const) {
+          const now = (tank.solid as Partial<Record<typeof size, number>>)[size];
+          if (now !== undefined) hold(tank, buildResize(tank, { [size]: share * now }));
+        }
       for (const axis of TANK_AXES) hold(tank, buildTurnProfile(tank, axis));
       for (const port of tank.ports) {
         for (const side of FACES) hold(tank, buildPortToSide(tank, port, side));
