@@ -175,6 +175,12 @@ export function describeTankFinding(
         why: "It sits in the tank, and no port is drawn for it: template, order and steps leave its hole out.",
         advice: "Put it among the ports, where it sits.",
       };
+    case "senderBeside":
+      return {
+        title: `The gauge of ${part} is beside the tank`,
+        why: `Its place lies ${length(finding.besideMm)} outside, so what it shows can't be worked out.`,
+        advice: "Type where it is, from the tank's rear and right side, inside.",
+      };
     case "senderLong":
       return {
         title: `The gauge of ${part} is longer than the tank`,

@@ -1,7 +1,7 @@
 import type { Design } from "../design/design";
 import { applyEdit, type Edit, type EditOp } from "../design/edit";
 import type { Use } from "../design/habits";
-import { buildResize } from "../design/moves";
+import { buildResize } from "../design/resizeTank";
 import { evaluate } from "../evaluate/evaluate";
 import { measureCapacityL } from "../geometry/solid";
 

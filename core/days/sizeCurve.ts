@@ -1,6 +1,6 @@
 import type { Design } from "../design/design";
 import { applyEdit } from "../design/edit";
-import { buildResize } from "../design/moves";
+import { buildResize } from "../design/resizeTank";
 import { evaluate } from "../evaluate/evaluate";
 import { findClearance, measureTankGaps } from "../fit/obstacleGaps";
 import { computeTankLoads } from "../tanks/axleLoads";

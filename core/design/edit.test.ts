@@ -5,8 +5,9 @@ import { vec } from "../geometry/vec";
 import { buildTankField, measureTankVolumeL } from "../tanks/tankLevels";
 import { createDesign, USUAL_MEASURES } from "./createDesign";
 import { applyEdit, type Edit } from "./edit";
-import { buildMove, buildResize, findPlaceMm, type Movable } from "./moves";
+import { buildMove, findPlaceMm, type Movable } from "./moves";
 import { parseDesign } from "./parseDesign";
+import { buildResize } from "./resizeTank";
 import { RIG_KINDS } from "./rig";
 
 const kranich = readDemo("kranich");

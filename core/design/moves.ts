@@ -200,41 +200,6 @@ function carryLines(design: Design, tankId: string, by: Vec3): EditOp[] {
   });
 }
 
-/** Edit that gives a box tank new inside lengths, mm; ports on a wall stay on that wall, the others stay inside. */
-export function buildResize(tank: Tank, size: { lengthMm?: number; widthMm?: number; heightMm?: number }): Edit {
-  const before = measureExtent(tank.solid).max;
-  const solid = { ...tank.solid, ...size };
-  const after = measureExtent(solid as Tank["solid"]).max;
-  // on the wall that moves, with it; else where it is, but with all of its bore on what is left of its wall
-  const follow = (axis: "x" | "y", value: number, rimMm: number) => {
-    if (value >= before[axis] - WALL_MM) return after[axis];
-    return after[axis] >= before[axis] ? value : Math.min(value, Math.max(after[axis] / 2, after[axis] - rimMm));
-  };
-  const ports = tank.ports.map((port) => {
-    const { x, y, z } = port.atMm;
-    const rimMm = port.boreMm / 2;
-    const isOnTop = z >= before.z - WALL_MM;
-    const kept = clampBelow(z, before.z, after.z);
-    // a side's hole stands over its invert
-    const most = isOnTop || after.z >= before.z ? after.z : Math.max(0, after.z - port.boreMm);
-    return { ...port, atMm: { x: follow("x", x, rimMm), y: follow("y", y, rimMm), z: Math.min(kept, most) } };
-  });
-  return {
-    code: "resize",
-    at: { kind: "tank", id: tank.id },
-    ops: [set(["tanks", tank.id, "solid"], solid), set(["tanks", tank.id, "ports"], ports)],
-  };
-}
-
-/** Nearer to a wall than this a port is on it, mm. */
-const WALL_MM = 0.05;
-
-// Ports keep their distance from the top when they are nearer to it, from the bottom otherwise.
-function clampBelow(z: number, heightBefore: number, heightAfter: number): number {
-  const kept = z > heightBefore / 2 ? heightAfter - (heightBefore - z) : z;
-  return clamp(kept, 0, heightAfter);
-}
-
 function clampToTank(tank: Tank, at: Vec3): Vec3 {
   const { min, max } = measureExtent(tank.solid);
   return vec(clamp(at.x, min.x, max.x), clamp(at.y, min.y, max.y), clamp(at.z, min.z, max.z));

@@ -4,6 +4,7 @@ import type { Edit, EditOp } from "../design/edit";
 import { freeId } from "../design/freeId";
 import type { HeldWater, Port, Tank } from "../design/plumbing";
 import { listPortEnds } from "../design/portEnds";
+import { toResizeEdit } from "../design/resizeTank";
 import { clearPort } from "../fit/clearPort";
 import { measureFloorMm } from "../fit/floor";
 import { findClearance, toBlock, toTankBlock } from "../fit/obstacleGaps";
@@ -257,14 +258,7 @@ function buildRefill(tank: Tank, solid: Tank["solid"]): Edit {
     const { x, y, z } = port.atMm;
     return seatPort({ solid }, { ...port, boreMm, atMm: vec(carry(x, "x"), carry(y, "y"), carry(z, "z")) });
   });
-  return {
-    code: "resize",
-    at: { kind: "tank", id: tank.id },
-    ops: [
-      { op: "set", path: ["tanks", tank.id, "solid"], value: solid },
-      { op: "set", path: ["tanks", tank.id, "ports"], value: ports },
-    ],
-  };
+  return toResizeEdit(tank, solid, ports);
 }
 
 function toShape(shape: TankShape, { lengthMm, widthMm, heightMm }: Size): Tank["solid"] {

@@ -33,7 +33,9 @@ export function checkTank(design: Design, network: Network, tank: Tank, result: 
   if (tank.sender) {
     const { min, max } = measureExtent(tank.solid);
     const heightMm = max.z - min.z;
-    const { lowMm, highMm } = tank.sender;
+    const { lowMm, highMm, xMm, yMm } = tank.sender;
+    const besideMm = Math.max(min.x - xMm, xMm - max.x, min.y - yMm, yMm - max.y);
+    if (!isAtMost(besideMm, 0)) findings.push(createFinding(at, { code: "senderBeside", besideMm }));
     if (tank.sender.kind !== "fullOnly" && lowMm >= highMm)
       findings.push(createFinding(at, { code: "senderReversed" }));
     if (tank.sender.kind !== "pads" && !tank.ports.some(({ kind }) => kind === "sender"))

@@ -78,6 +78,7 @@ const ALWAYS = {
   senderReversed: ["tank", "part", "must"],
   senderUndrawn: ["tank", "part", "note"],
   senderLong: ["tank", "part", "should"],
+  senderBeside: ["tank", "part", "must"],
   axleOverloaded: ["tank", "part", "must"],
   axleUnrated: ["tank", "part", "note"],
   crashLeftOut: ["tank", "part", "note"],

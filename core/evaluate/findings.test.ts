@@ -82,6 +82,11 @@ test.each<[Finding["code"], Finding["severity"], readonly EditOp[]]>([
   ["holeSmall", "must", [addItem(drain, { kind: "hole", node: "n1", nth: 0, diameterMm: 36 })]],
   ["holeNearEdge", "should", [set(["obstacles", 0, "atMm"], { x: bend!.x - 40, y: bend!.y + 10, z: -100 })]],
   [
+    "senderBeside",
+    "must",
+    [set(["tanks", tank.id, "sender"], { kind: "pads", xMm: -30, yMm: 100, lowMm: 10, highMm: 100 })],
+  ],
+  [
     "senderLong",
     "should",
     [set(["tanks", tank.id, "sender"], { kind: "float", xMm: 100, yMm: 100, lowMm: 10, highMm: 400 })],

@@ -165,6 +165,8 @@ type Numbers =
   | { readonly code: "senderReversed" }
   /** A sender that sits in a hole of the tank, which is not among its ports. */
   | { readonly code: "senderUndrawn" }
+  /** A sender that stands so far beside its tank, in plan. */
+  | { readonly code: "senderBeside"; readonly besideMm: number }
   | { readonly code: "senderLong"; readonly highMm: number; readonly heightMm: number }
   | {
       readonly code: "axleOverloaded";

@@ -91,7 +91,8 @@ const tankDesigns: fc.Arbitrary<Design> = fc
         ...tank,
         holds: keepsWaters ? tank.holds : holds[i % 2]!,
         link: more.link && i === 1 ? { kind: more.link, toTank: design.tanks[0]!.id } : tank.link,
-        sender: sender === null ? tank.sender : { ...SENDER, highMm: sender },
+        // one that reads high is typed from another corner too
+        sender: sender === null ? tank.sender : { ...SENDER, highMm: sender, yMm: sender > 180 ? -sender : 50 },
         ports: tank.ports
           .filter(({ kind }) => kind !== "outlet" || i !== noOutlet || isUsed(design, tank.id))
           .map((port) => (port.kind === "outlet" ? { ...port, valve: valves[i % 3] ? valve : null } : port)),
@@ -241,6 +242,14 @@ function tellTanks(design: Design, { tanks }: Evaluation): Told[] {
     const { solid, sender } = tank;
     const heightMm = measureHeightMm(solid);
     if (sender && sender.highMm <= sender.lowMm) told.push({ code: "senderReversed", at });
+    if (sender) {
+      const { xs, ys } = spanPlan(solid);
+      const besideMm = Math.max(
+        ...[Math.min(...xs) - sender.xMm, sender.xMm - Math.max(...xs)],
+        ...[Math.min(...ys) - sender.yMm, sender.yMm - Math.max(...ys)],
+      );
+      if (besideMm > 1e-6) told.push({ code: "senderBeside", at, besideMm });
+    }
     if (sender && sender.highMm > heightMm) told.push({ code: "senderLong", at, highMm: sender.highMm, heightMm });
     if (sharedAir && isMore(sharedAir.suctionPa, mostPa)) {
       const otherName = design.tanks.find(({ id }) => id === sharedAir.fromTankId)!.name;
@@ -330,6 +339,7 @@ const TANKS = [
   "tankNoOutlet",
   "senderReversed",
   "senderLong",
+  "senderBeside",
   "ventThrottles",
   "pumpOutSucks",
   "pumpSucks",
@@ -373,3 +383,17 @@ test("of any tanks, dump lines and rig everything is said that the figures say, 
   );
   expect([...CODES].filter((code) => !met.has(code))).toEqual([]);
 });
+
+// Every corner of a solid in plan, by its shape.
+function spanPlan(solid: Tank["solid"]): { readonly xs: readonly number[]; readonly ys: readonly number[] } {
+  if (solid.shape === "box") return { xs: [0, solid.lengthMm], ys: [0, solid.widthMm] };
+  if (solid.shape === "cylinder") {
+    const across = [0, solid.diameterMm];
+    const along = [0, solid.lengthMm];
+    return { xs: solid.axis === "x" ? along : across, ys: solid.axis === "y" ? along : across };
+  }
+  const along = [0, solid.lengthMm];
+  const [us, vs] = [solid.profileMm.map(({ u }) => u), solid.profileMm.map(({ v }) => v)];
+  if (solid.axis === "x") return { xs: along, ys: us };
+  return solid.axis === "y" ? { xs: us, ys: along } : { xs: us, ys: vs };
+}

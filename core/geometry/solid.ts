@@ -77,7 +77,7 @@ export function listCorners(solid: Solid): Vec3[] {
   return profileMm.flatMap((p) => [placeOnAxis(axis, p, 0), placeOnAxis(axis, p, lengthMm)]);
 }
 
-type Extent = { readonly min: Vec3; readonly max: Vec3 };
+export type Extent = { readonly min: Vec3; readonly max: Vec3 };
 
 // A solid never changes, and is asked for its extent many times in one evaluation.
 const EXTENTS = new WeakMap<Solid, Extent>();

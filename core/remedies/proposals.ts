@@ -232,6 +232,7 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   linkApart: null,
   senderReversed: null,
   senderLong: null,
+  senderBeside: null,
   senderUndrawn: (design, _finding, { tank }) =>
     tank ? [{ byMm: null, edit: buildAddPort(design, tank, "sender") }] : [],
   axleOverloaded: null,

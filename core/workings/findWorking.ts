@@ -121,6 +121,7 @@ const BEHIND: Readonly<Record<FindingCode, Sought | null>> = {
   linkApart: null,
   senderReversed: null,
   senderLong: null,
+  senderBeside: null,
   senderUndrawn: null,
   axleOverloaded: null,
   axleUnrated: null,

@@ -1,7 +1,7 @@
 "use client";
 import { Plus, Trash2 } from "lucide-react";
-import { buildResize } from "@/core/design/moves";
 import { MATERIALS, type Material, type Tank } from "@/core/design/plumbing";
+import { buildResize } from "@/core/design/resizeTank";
 import {
   buildReshape,
   buildTurnProfile,
