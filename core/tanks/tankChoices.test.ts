@@ -43,6 +43,28 @@ test("Kranich's tank made longer lacks room toward the cross-member, by as much 
   expect(other!.lacksMm - one!.lacksMm).toBeLessThanOrEqual(other!.lengthMm - one!.lengthMm + 1e-6);
 });
 
+test("a length at which the tank runs into another one is not said to fit", () => {
+  const design = readDemo("kranich");
+  const [tank] = design.tanks;
+  if (tank!.solid.shape !== "box") throw new Error("another sample");
+  // another tank 60 mm before its front wall, with nothing on the rig in the way
+  const { x, y, z } = tank!.atMm;
+  const beside = {
+    ...tank!,
+    id: "beside",
+    name: "Beside",
+    ports: [],
+    atMm: { x: x + tank!.solid.lengthMm + 60, y, z },
+  };
+  const sizes = weighSizes({ ...design, obstacles: [], tanks: [tank!, beside] }, tank!);
+  for (const { lengthMm, lacksMm, worse } of sizes) {
+    expect(lacksMm).toBe(0);
+    const runsIn = lengthMm > (tank!.solid as { lengthMm: number }).lengthMm + 60;
+    if (runsIn) expect(worse.map(({ code }) => code)).toContain("tanksClash");
+    else expect(worse.map(({ code }) => code)).not.toContain("tanksClash");
+  }
+});
+
 test("what stands before a port reaches out of the wall it is in, as far as it says", () => {
   const tank = readDemo("kranich").tanks[0]!;
   fc.assert(

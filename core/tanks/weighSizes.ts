@@ -5,6 +5,7 @@ import { applyEdit, type Edit } from "../design/edit";
 import type { Tank } from "../design/plumbing";
 import { buildResize } from "../design/resizeTank";
 import { evaluate } from "../evaluate/evaluate";
+import type { Finding } from "../evaluate/findings";
 import { findClearance, measureTankGaps } from "../fit/obstacleGaps";
 import { measureCapacityL } from "../geometry/solid";
 import { computeEmptyKg } from "./shell";
@@ -20,6 +21,8 @@ export type WeighedSize = {
   readonly fullKg: number;
   /** How much room lacks to what is in the way, mm; 0 where it fits. */
   readonly lacksMm: number;
+  /** What must be settled at this length and not as it is now: another tank in the way, a drain that runs back, an axle. */
+  readonly worse: readonly Finding[];
 };
 
 const STEP = 0.05;
@@ -32,13 +35,15 @@ const MOST = 2;
  */
 export function weighSizes(design: Design, tank: Tank): WeighedSize[] {
   const count = Math.round((MOST - LEAST) / STEP);
+  const known = new Set(evaluate(design).findings.map(({ id }) => id));
   return Array.from({ length: count + 1 }, (_, i) => LEAST + i * STEP).flatMap((share): WeighedSize[] => {
     const lengthMm = Math.round(tank.solid.lengthMm * share);
     const edit = buildResize(tank, { lengthMm });
     const outcome = applyEdit(design, edit);
     const sized = outcome.ok && outcome.design.tanks.find(({ id }) => id === tank.id);
     if (!outcome.ok || !sized) return [];
-    const { stores } = evaluate(outcome.design).balance;
+    const { balance, findings } = evaluate(outcome.design);
+    const { stores } = balance;
     const own = stores.find(({ store }) => store.tankIds.includes(tank.id));
     const fresh = stores.find(({ store }) => store.id === FRESH_ID);
     const capacityL = measureCapacityL(sized.solid);
@@ -54,6 +59,7 @@ export function weighSizes(design: Design, tank: Tank): WeighedSize[] {
         freshDays: fresh?.days.level ?? null,
         fullKg: computeEmptyKg(sized) + (capacityL * WATER_DENSITY) / 1000,
         lacksMm: Math.max(0, ...lacks),
+        worse: findings.filter(({ id, severity }) => severity === "must" && !known.has(id)),
       },
     ];
   });

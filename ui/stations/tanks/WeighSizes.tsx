@@ -6,6 +6,7 @@ import { type WeighedSize, weighSizes } from "@/core/tanks/weighSizes";
 import { useWorkbench } from "@/store/useWorkbench";
 import { change, previewEdit, tell, undo } from "@/store/workbench";
 import * as WORDS from "@/words/panels/tanks/weighSizes";
+import { describeFinding } from "@/words/tellFinding";
 import { formatLength, formatQuantity, type Units } from "@/words/units";
 import { Chart, type ChartLine } from "../../charts/Chart";
 import type { ChartInk } from "../../charts/chartTheme";
@@ -52,7 +53,7 @@ function Weighed({ design, tank }: { readonly design: Design; readonly tank: Tan
         className="w-full accent-[var(--enamel)]"
       />
       <p className="text-[13px]" data-testid="weighed">
-        {describeSize(size, units)}
+        {describeSize(size, design, units)}
       </p>
       {next && (
         <p className="text-[12.5px] text-faint">
@@ -62,7 +63,7 @@ function Weighed({ design, tank }: { readonly design: Design; readonly tank: Tan
           {next.greyDays !== null && size.greyDays !== null
             ? WORDS.andGive(formatQuantity(next.greyDays - size.greyDays, "days", units))
             : ""}
-          {next.lacksMm > 0 ? WORDS.tooLongForTheSpace(formatLength(Math.round(next.lacksMm), units)) : ""}.
+          {WORDS.but(describeRoom(next, design, units) ?? "")}.
         </p>
       )}
       {at !== own && (
@@ -77,15 +78,21 @@ function Weighed({ design, tank }: { readonly design: Design; readonly tank: Tan
   );
 }
 
-function describeSize(
-  { capacityL, lengthMm, greyDays, freshDays, fullKg, lacksMm }: WeighedSize,
-  units: Units,
-): string {
+// Why it can't be: room that lacks, or the first of what must be settled then; null where it fits.
+function describeRoom({ lacksMm, worse }: WeighedSize, design: Design, units: Units): string | null {
+  if (lacksMm > 0) return WORDS.ofRoomLack(formatLength(Math.round(lacksMm), units));
+  return worse[0] ? describeFinding(worse[0], design, units).title : null;
+}
+
+const isTight = ({ lacksMm, worse }: WeighedSize): boolean => lacksMm > 0 || worse.length > 0;
+
+function describeSize(size: WeighedSize, design: Design, units: Units): string {
+  const { capacityL, lengthMm, greyDays, freshDays, fullKg } = size;
   const days =
     greyDays === null || freshDays === null
       ? ""
       : WORDS.greyLastsFresh(formatQuantity(greyDays, "days", units), formatQuantity(freshDays, "days", units));
-  const fits = lacksMm > 0 ? WORDS.ofRoomLack(formatLength(Math.round(lacksMm), units)) : WORDS.itFits;
+  const fits = describeRoom(size, design, units) ?? WORDS.itFits;
   return WORDS.oneSize({
     volume: formatQuantity(capacityL, "volume", units),
     length: formatLength(lengthMm, units),
@@ -114,7 +121,9 @@ function SizesPicture({
     points: sizes.map((size) => [size.capacityL, pick(size) ?? 0]),
     format: days,
   });
-  const tight = sizes.find(({ lacksMm }) => lacksMm > 0);
+  // the ground is laid from where none that is longer does
+  const lastGood = sizes.findLastIndex((size) => !isTight(size));
+  const tight = sizes[lastGood + 1];
   const weight: ChartLine = {
     ...line(WORDS.weightFull, "faint", ({ fullKg }) => fullKg),
     isDashed: true,

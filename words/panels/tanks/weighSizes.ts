@@ -7,7 +7,7 @@ export const moreWouldCost = "more would cost";
 export const and = "and";
 export const ofLength = "of length";
 export const andGive = (greyDays: Shown) => `, and give ${greyDays}`;
-export const tooLongForTheSpace = (lacksMm: Shown) => `; ${lacksMm} too long for the space`;
+export const but = (why: string) => (why === "" ? "" : `; but then: ${why}`);
 export const useThisLength = "Use this length";
 export const cancel = "Cancel";
 export const greyLastsFresh = (greyDays: Shown, freshDays: Shown) => `, grey lasts ${greyDays}, fresh ${freshDays}`;
