@@ -8,6 +8,7 @@ import { listLinePieces } from "../parts/linePieces";
 import { findBranchEnd, listPointFittings, measureIntoDeg } from "../parts/pointFittings";
 import { createRecall } from "../quantity/recall";
 import { createFinding } from "./createFinding";
+import { takesRoom } from "./domains";
 import type { Finding } from "./findings";
 
 // A drain whose way and branches are the same is as it was.
@@ -17,15 +18,15 @@ const recallRoom = createRecall<Drain, readonly Finding[]>();
 export const checkFittingRoom = (design: Design, network: Network, paths: readonly DrainPath[]): Finding[] =>
   paths.flatMap((path) => {
     const branches = network.branches.get(path.drain.id) ?? [];
+    const { to, items } = path.drain;
+    if (to.kind !== "junction" && branches.length === 0 && !items.some(takesRoom)) return [];
     return recallRoom(path.drain, [path, ...branches], () => checkOne(design, network, path));
   });
 
 function checkOne(design: Design, network: Network, path: DrainPath): Finding[] {
   const { drain, ownLegs } = path;
   const points = listPointFittings(design, drain, ownLegs, network);
-  const endMm = findEndTakeOff(path);
-  if (endMm === null && points.every(({ bodies }) => bodies.length === 0)) return [];
-  return listShortPieces(listLinePieces(ownLegs, points), endMm).map(({ leg, lengthMm, needsMm }) =>
+  return listShortPieces(listLinePieces(ownLegs, points), findEndTakeOff(path)).map(({ leg, lengthMm, needsMm }) =>
     createFinding({ kind: "leg", lineId: drain.id, index: leg.index }, { code: "legTooShort", lengthMm, needsMm }),
   );
 }

@@ -75,7 +75,7 @@ export const CONCERNS: Readonly<Record<FittedId, (design: Design) => boolean>> =
 };
 
 // What stands in a drain, and has a body of some length.
-const takesRoom = ({ kind }: LineItem): boolean => kind === "inline" || kind === "runningTrap";
+export const takesRoom = ({ kind }: LineItem): boolean => kind === "inline" || kind === "runningTrap";
 
 // Something is said to go down it in every way of living that is lived.
 const isUsedAlways = ({ ways, stretches }: Design["habits"], id: string): boolean =>

@@ -1,13 +1,17 @@
-import { subtract } from "../geometry/vec";
-import { measureTurnDeg } from "../parts/turns";
+import { dot, subtract } from "../geometry/vec";
+import { radToDeg } from "../quantity/convert";
 import type { Leg } from "./drainPath";
 
 /** Less than this is laid in the pipe and not in a bend: half of the slightest bend sold, degrees [T]. */
 export const BEND_DEG = 7.5;
 
 /** By how much a drain turns from one leg into the next, degrees from 0 to 180; 0 where one has no length [C]. */
-export const measureLegTurnDeg = (comes: Leg, goes: Leg): number =>
-  measureTurnDeg(subtract(comes.to, comes.from), subtract(goes.to, goes.from)) ?? 0;
+export function measureLegTurnDeg(comes: Leg, goes: Leg): number {
+  const lengths = comes.lengthMm * goes.lengthMm;
+  if (lengths === 0) return 0;
+  const cos = dot(subtract(comes.to, comes.from), subtract(goes.to, goes.from)) / lengths;
+  return radToDeg(Math.acos(Math.min(1, Math.max(-1, cos))));
+}
 
 /** The straight pieces of a way, each as the legs it is drawn in; points without a way between them are one. */
 export function listStraights(legs: readonly Leg[]): readonly (readonly Leg[])[] {
