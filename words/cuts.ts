@@ -10,12 +10,12 @@ const NOTHING_MM = 0.5;
 
 /** One end of a piece: what it goes into, and how far from the middle as drawn it ends there. */
 export function describeCutEnd({ things, takeOffMm }: CutEnd, units: Units): string {
-  const what = things.map(describeThing).join(" and ");
+  const what = things.map((thing) => describeThing(thing, units)).join(" and ");
   if (takeOffMm >= NOTHING_MM) return `${what}, ${formatLength(takeOffMm, units)} off`;
   return takeOffMm <= -NOTHING_MM ? `${what}, ${formatLength(-takeOffMm, units)} in` : what;
 }
 
-function describeThing(thing: EndThing): string {
+function describeThing(thing: EndThing, units: Units): string {
   switch (thing.kind) {
     case "bend": {
       const left = Math.round(thing.leftDeg);
@@ -36,6 +36,8 @@ function describeThing(thing: EndThing): string {
     case "reducer":
     case "hoseBarb":
       return JOINT_NAMES[thing.kind];
+    case "airTee":
+      return `a tee for its air ${formatLength(thing.alongMm, units)} along, sawn in there`;
     case "runningTrap":
       return "running trap";
     case "trap":

@@ -276,3 +276,14 @@ test("an end in the open is sawn level where it comes down steeply, square where
   const stub = listCuts(draw([300, 60], [90]));
   expect(lengths(stub)[1]).toBe(37);
 });
+
+test("the tee for a branch's own air is bought, and said where it is sawn in", () => {
+  const withAir = (kind: "openPipe" | "admittanceValve") =>
+    draw([300, 500], [90], { items: [{ kind: "branchVent", node: null, vent: { kind, fromWeirMm: 150 } }] });
+  for (const kind of ["openPipe", "admittanceValve"] as const) {
+    const design = withAir(kind);
+    expect(listCuts(design)[0]!.ends![0].things).toEqual([{ kind: "waste" }, { kind: "airTee", alongMm: 150 }]);
+    expect(listParts(design)).toContainEqual({ kind: "ventTee", pipe: PIPE, branch: PIPE, count: 1 });
+  }
+  expect(listParts(draw([300, 500], [90])).some(({ kind }) => kind === "ventTee")).toBe(false);
+});

@@ -1,5 +1,5 @@
 import type { Design } from "../design/design";
-import { findJunctionBend, findTrap } from "../design/lineItems";
+import { findBranchVent, findJunctionBend, findTrap } from "../design/lineItems";
 import { findNode } from "../design/nodes";
 import type { InlinePiece, Line, Pipe, PipeJoint, Tank } from "../design/plumbing";
 import { buildDrainPath, findPipeOf, type Leg } from "../falls/drainPath";
@@ -43,6 +43,8 @@ export type EndThing =
   | { readonly kind: "socket"; readonly leftDeg: number }
   | { readonly kind: "wye" | "tee" | "runningTrap" | InlinePiece | PipeJoint }
   | { readonly kind: "trap" | "waste" | "tank" | "gear" | "coupling" }
+  /** The branch's own air comes in by a tee so far along it, which is no point of the line. */
+  | { readonly kind: "airTee"; readonly alongMm: number }
   /** It ends in the open: sawn square, or at this angle against the pipe so that it lies level, degrees. */
   | { readonly kind: "open"; readonly sawDeg: number };
 
@@ -124,7 +126,11 @@ function toTurnThings(turn: Turn | null): EndThing[] {
 
 function findFirst({ tanks }: Design, line: PipedLine): CutEnd {
   // the trap's outlet stands beyond its weir, so that the piece is rather too long
-  if (line.kind === "drain") return { things: [{ kind: findTrap(line) ? "trap" : "waste" }], takeOffMm: 0 };
+  if (line.kind === "drain") {
+    const air = findBranchVent(line);
+    const tee: EndThing[] = air ? [{ kind: "airTee", alongMm: air.fromWeirMm }] : [];
+    return { things: [{ kind: findTrap(line) ? "trap" : "waste" }, ...tee], takeOffMm: 0 };
+  }
   return findTankEnd(tanks, line.fromTank, line.fromPort);
 }
 

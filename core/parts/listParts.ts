@@ -129,6 +129,8 @@ function listPathParts(design: Design, network: Network, drain: Drain): Part[] {
   if (lineTrap) parts.push({ kind: "lineTrap", pipe: ownLegs[lineTrap.bend]?.pipe ?? pipe, count: 1 });
   if (trap) parts.unshift({ kind: "trap", trap: trap.kind, pipe, count: 1 });
   parts.push(...listTurns(design, drain, ownLegs, network));
+  // its own air comes in by a tee, whatever is on it
+  if (branchVent) parts.push({ kind: "ventTee", pipe, branch: pipe, count: 1 });
   if (branchVent?.kind === "admittanceValve") parts.push({ kind: "admittanceValve", pipe, count: 1 });
   const main = chain[1];
   if (to.kind === "junction" && main) {
