@@ -6,6 +6,7 @@ import type { Design } from "@/core/design/design";
 import { findTrap } from "@/core/design/lineItems";
 import type { Drain, DumpLine, Fixing, Tank } from "@/core/design/plumbing";
 import type { Evaluation } from "@/core/evaluate/evaluation";
+import { sumLengthMm } from "@/core/falls/drainPath";
 import { listLineLegs } from "@/core/fit/lineLegs";
 import { areAlike, listBoltRows } from "@/core/fixing/boltRows";
 import { findBoltHoleMm } from "@/core/fixing/boltWork";
@@ -83,7 +84,7 @@ function listFigures({ kind, id, at }: BuildStep, told: Told): readonly StepFigu
       return line?.kind === "dumpLine" ? listDumpFigures(line, told) : [];
     case "layVent":
     case "layHose":
-      return line ? [["length", formatRun(sumLengthMm(design, line.id) / 1000, units)]] : [];
+      return line ? [["length", formatRun(measureLineMm(design, line.id) / 1000, units)]] : [];
     case "fitTrap": {
       const trap = line?.kind === "drain" ? findTrap(line) : null;
       return trap && trap.sealMm > 0 ? [["water it holds back with", length(trap.sealMm)]] : [];
@@ -192,7 +193,7 @@ function listDrainFigures({ id }: Drain, { design, evaluation, units }: Told): S
   );
   const grownMm = findGrowthMm(own, lookUpValue(design.rules, "nightAir"));
   return [
-    ["length", formatRun(own.reduce((sum, { lengthMm }) => sum + lengthMm, 0) / 1000, units)],
+    ["length", formatRun(sumLengthMm(own) / 1000, units)],
     ...listRunFigures(slopes, clips, units),
     ...(grownMm >= TOLD_GROWTH_MM
       ? [["grows, frost to hot; one clip tight, the others loose", formatLength(Math.round(grownMm), units)] as const]
@@ -222,7 +223,7 @@ function listRunFigures(slopes: readonly number[], clips: readonly number[], uni
   ];
 }
 
-function sumLengthMm(design: Design, lineId: string): number {
+function measureLineMm(design: Design, lineId: string): number {
   const line = design.lines.find(({ id }) => id === lineId);
-  return line ? listLineLegs(design, line).reduce((sum, { lengthMm }) => sum + lengthMm, 0) : 0;
+  return line ? sumLengthMm(listLineLegs(design, line)) : 0;
 }

@@ -2,7 +2,7 @@ import type { Design } from "../design/design";
 import { findBranchVent, findJunctionBend, findTrap } from "../design/lineItems";
 import { findNode } from "../design/nodes";
 import type { InlinePiece, Line, Pipe, PipeJoint, Tank } from "../design/plumbing";
-import { buildDrainPath, findPipeOf, type Leg } from "../falls/drainPath";
+import { buildDrainPath, findPipeOf, type Leg, sumLengthMm } from "../falls/drainPath";
 import { buildNetwork, type Network } from "../falls/network";
 import { listLineLegs } from "../fit/lineLegs";
 import { measureLength, subtract } from "../geometry/vec";
@@ -76,8 +76,6 @@ export function listCuts(design: Design): Cut[] {
 
 type Unmarked = Omit<Cut, "mark">;
 type Piece = { readonly legs: readonly Leg[]; readonly ends: readonly [CutEnd, CutEnd] };
-
-const sumLengthMm = (legs: readonly Leg[]): number => legs.reduce((sum, { lengthMm }) => sum + lengthMm, 0);
 
 function listSoft({ id, pipe }: Pick<Line, "id" | "pipe">, centreMm: number, leg = 0): Unmarked[] {
   return centreMm > 0 ? [{ lineId: id, leg, pipe, centreMm, cutMm: centreMm + HOSE_SPARE_MM, ends: null }] : [];

@@ -2,7 +2,7 @@ import type { Design } from "../design/design";
 import { findLastPipe, listPipeChanges } from "../design/lineItems";
 import type { Drain, DumpLine, Hose, Line, Pipe, Vent } from "../design/plumbing";
 import type { Evaluation } from "../evaluate/evaluation";
-import { buildDrainPath, type Leg } from "../falls/drainPath";
+import { buildDrainPath, type Leg, sumLengthMm } from "../falls/drainPath";
 import { buildNetwork, type Network } from "../falls/network";
 import { listLineLegs } from "../fit/lineLegs";
 import { type LinePiece, listLinePieces } from "../parts/linePieces";
@@ -104,8 +104,6 @@ function listHoseGoods(design: Design, hose: Hose): Good[] {
     toGood(hose, { kind: "clip", pipe }, countClips(lengthMm, SOFT_CLIPS_MM), "fixings"),
   ];
 }
-
-const sumLengthMm = (legs: readonly Leg[]): number => legs.reduce((sum, { lengthMm }) => sum + lengthMm, 0);
 
 // What seals the joints of its pipes, and clamps at both ends of every piece of hose.
 function listJointGoods(design: Design, line: PipedLine, legs: readonly Leg[], network?: Network): Good[] {

@@ -193,6 +193,10 @@ function placeWeir(outletMm: Vec3, drain: Drain, bends: readonly Vec3[], endMm: 
   });
 }
 
+/** How long legs are together, mm [C]. */
+export const sumLengthMm = (legs: readonly Pick<Leg, "lengthMm">[]): number =>
+  legs.reduce((sum, { lengthMm }) => sum + lengthMm, 0);
+
 /** A leg between two inverts with what is known of its pipe. */
 export function buildLeg(
   from: Vec3,

@@ -1,7 +1,7 @@
 import { isHose } from "../parts/pipes";
 import { computeTakeOffMm } from "../parts/takeOff";
 import { listStraights, measureLegTurnDeg } from "./bends";
-import type { Leg } from "./drainPath";
+import { type Leg, sumLengthMm } from "./drainPath";
 
 export type ShortLeg = { readonly leg: Leg; readonly lengthMm: number; readonly needsMm: number };
 
@@ -16,7 +16,7 @@ export function listShortLegs(legs: readonly Leg[]): ShortLeg[] {
     const [before, after] = [straights[i - 1]?.at(-1), straights[i + 1]?.[0]];
     const [first, last] = [straight[0]!, straight.at(-1)!];
     if (!before || !after || [before, first, last, after].some(({ pipe }) => isHose(pipe))) return [];
-    const lengthMm = straight.reduce((sum, leg) => sum + leg.lengthMm, 0);
+    const lengthMm = sumLengthMm(straight);
     const takeOff = (a: Leg, b: Leg) =>
       computeTakeOffMm(Math.max(a.pipe.outerMm, b.pipe.outerMm), measureLegTurnDeg(a, b));
     const needsMm = takeOff(before, first) + takeOff(last, after);

@@ -1,6 +1,7 @@
 import type { LinePiece } from "../parts/linePieces";
 import { isHose } from "../parts/pipes";
 import { computePointTakeOffs } from "../parts/pointFittings";
+import { sumLengthMm } from "./drainPath";
 import { ROUNDING_MM, type ShortLeg } from "./fittingRoom";
 
 /**
@@ -12,7 +13,7 @@ export function listShortPieces(pieces: readonly LinePiece[], endTakeOffMm: numb
     const { pipe } = legs[0]!;
     const takesAfter = after ? computePointTakeOffs(after, pipe)[0] : endTakeOffMm;
     if (!before || takesAfter === null || isHose(pipe)) return [];
-    const lengthMm = legs.reduce((sum, leg) => sum + leg.lengthMm, 0);
+    const lengthMm = sumLengthMm(legs);
     const needsMm = computePointTakeOffs(before, pipe)[1] + takesAfter;
     // points in one place are one: what stands at both is taken to be one fitting
     return lengthMm > 0 && lengthMm < needsMm - ROUNDING_MM ? [{ leg: legs.at(-1)!, lengthMm, needsMm }] : [];

@@ -10,7 +10,7 @@ import {
 } from "../design/lineItems";
 import { findNode } from "../design/nodes";
 import type { Drain, DumpLine, Fitting, InlinePiece, Pipe, PipeJoint, TrapKind, Vent } from "../design/plumbing";
-import { buildDrainPath, findPipeOf, type Leg } from "../falls/drainPath";
+import { buildDrainPath, findPipeOf, type Leg, sumLengthMm } from "../falls/drainPath";
 import { buildNetwork, type Network } from "../falls/network";
 import { listLineLegs } from "../fit/lineLegs";
 import { MM_PER_M } from "../quantity/convert";
@@ -65,7 +65,7 @@ function listVentParts(design: Design, vent: Vent): Part[] {
 // A dump line's own pipe with what is fitted along it.
 function listDumpPieces(design: Design, line: DumpLine): Part[] {
   const legs = listLineLegs(design, line);
-  const lengthMm = legs.reduce((sum, leg) => sum + leg.lengthMm, 0);
+  const lengthMm = sumLengthMm(legs);
   return [
     { kind: "pipe", pipe: line.pipe, lengthM: lengthMm / MM_PER_M },
     ...listTurns(design, line, legs),

@@ -81,7 +81,7 @@ function Weighed({ design, tank }: { readonly design: Design; readonly tank: Tan
 // Why it can't be: room that lacks, or the first of what must be settled then; null where it fits.
 function describeRoom({ lacksMm, worse }: WeighedSize, design: Design, units: Units): string | null {
   if (lacksMm > 0) return WORDS.ofRoomLack(formatLength(Math.round(lacksMm), units));
-  return worse[0] ? describeFinding(worse[0], design, units).title : null;
+  return worse[0] ? WORDS.atThisLength(describeFinding(worse[0], design, units).title) : null;
 }
 
 const isTight = ({ lacksMm, worse }: WeighedSize): boolean => lacksMm > 0 || worse.length > 0;
