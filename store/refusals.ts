@@ -13,14 +13,24 @@ export async function loadRefusals(): Promise<Words> {
   return known;
 }
 
-/** Why a change is refused, the parts of the design by their names; in the moment before the sentences are here, that it is. */
-export function describeRefusal(fault: Fault, units: Units, design: Design | null = null): string {
-  return known?.describeFault(fault, units, design) ?? thatIsNotPossibleHere;
+/** Why something is refused; without the sentences, which may not be fetched any more, that it is. */
+export async function explainRefusal(fault: Fault, units: Units, design: Design | null = null): Promise<string> {
+  const words = await loadRefusals().catch(() => null);
+  return words?.describeFault(fault, units, design) ?? thatIsNotPossibleHere;
 }
 
-/** Tells the builder why something is refused; without the sentences, which may not be fetched any more, that it is. */
+/**
+ * Why a change is refused, the parts of the design by their names. In the moment before the sentences are here it is said that it
+ * is, and why as soon as they are.
+ */
+export function describeRefusal(fault: Fault, units: Units, design: Design | null = null): string {
+  if (known) return known.describeFault(fault, units, design);
+  void tellRefusal(fault);
+  return thatIsNotPossibleHere;
+}
+
+/** Tells the builder why something is refused. */
 export async function tellRefusal(fault: Fault): Promise<void> {
-  await loadRefusals().catch(() => undefined);
   const { units, history } = workbench.getState();
-  tell(describeRefusal(fault, units, history?.design), { tone: "warning" });
+  tell(await explainRefusal(fault, units, history?.design), { tone: "warning" });
 }

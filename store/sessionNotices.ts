@@ -2,7 +2,7 @@ import type { Design } from "@/core/design/design";
 import type { Fault } from "@/core/design/faults";
 import * as WORDS from "@/words/notices/sessionNotices";
 import type { DatabaseEvent } from "./database";
-import { describeRefusal, loadRefusals } from "./refusals";
+import { explainRefusal } from "./refusals";
 import type { SessionWorld } from "./sessionWorld";
 import { dismissNotice, tell, workbench } from "./workbench";
 
@@ -10,9 +10,8 @@ import { dismissNotice, tell, workbench } from "./workbench";
 
 /** A design of the library that cannot be opened. */
 export async function tellDamaged(fault: Fault, save: () => void): Promise<void> {
-  await loadRefusals().catch(() => undefined);
   const word = fault.code === "newerVersion" ? WORDS.newerThanThisPage : WORDS.damaged;
-  tell(WORDS.thisDesignIsAndWas(word, describeRefusal(fault, "metric")), {
+  tell(WORDS.thisDesignIsAndWas(word, await explainRefusal(fault, "metric")), {
     tone: "warning",
     action: { label: WORDS.saveItsText, run: save },
   });
