@@ -31,12 +31,9 @@ function listRows(design: Design, kind: "parts" | "cuts" | "steps", units: Units
   const nameOf = (lineId: string) => design.lines.find(({ id }) => id === lineId)?.name ?? lineId;
   switch (kind) {
     case "parts":
-      return listGoodsRows(
-        listGoods(design, evaluate(design), undefined, build.saws),
-        design,
-        "counter",
-        units,
-      ).flatMap(({ title, rows }) => rows.map(({ amount, name }): Row => ({ counter: title, amount, part: name })));
+      return listGoodsRows(listGoods(design, evaluate(design), build.saws), design, "counter", units).flatMap(
+        ({ title, rows }) => rows.map(({ amount, name }): Row => ({ counter: title, amount, part: name })),
+      );
     case "cuts":
       return listCuts(design).map(
         (cut): Row => ({

@@ -53,7 +53,6 @@ const MOST_S = 600;
 test("Lesesaal, bare: twelve fixtures where they stand, each with a way that was found, and every drain runs, in under ten minutes", async ({
   page,
 }) => {
-  test.setTimeout(240_000);
   await openWorkbench(page);
   await watchHand(page);
   const began = Date.now();

@@ -40,7 +40,6 @@ const LAID = [
 
 for (const [name, from, to] of LAID) {
   test(`${name}: ${to} is laid out whole by hand, and comes out as the sample has it`, async ({ page }) => {
-    test.setTimeout(240_000);
     page.setDefaultTimeout(10_000);
     const [base, target] = [readDemo(from), readDemo(to)];
     await openWorkbench(page);

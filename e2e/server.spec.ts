@@ -104,7 +104,7 @@ test.describe("a newer version", () => {
     version = 2;
     await page.evaluate(async () => (await navigator.serviceWorker.ready).update());
     const offer = page.getByRole("button", { name: "Reload into it" });
-    await expect(offer).toBeVisible({ timeout: 30_000 });
+    await expect(offer).toBeVisible();
     // the tab goes on with all its parts
     await page.keyboard.press("?");
     await expect(page.getByRole("dialog")).toContainText("Keyboard shortcuts");

@@ -112,7 +112,7 @@ test("a sheet is handed over by codes in any order, read by a fake camera; a ref
   await playCodes(page, frames);
   await page.goto("/under");
   await page.getByRole("button", { name: "Read codes" }).click();
-  await expect(page.getByRole("heading", { name: "Rig from the desk" })).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByRole("heading", { name: "Rig from the desk" })).toBeVisible();
   await expect(page.getByTestId("under-card")).toContainText("1 of 12");
   await page.evaluate(() => Object.assign(window, { refuse: true }));
   await page.getByRole("button", { name: "Read codes" }).click();

@@ -30,17 +30,17 @@ test("half a sequence says how much is missing; a frame read wrongly does not pa
   expect(frames.length).toBeGreaterThan(3);
   const half = frames.slice(0, 2).reduce<Gathered | null>(gatherFrame, null)!;
   expect(joinFrames(half)).toEqual({ ok: false, missing: frames.length - 2 });
-  const spoilt = frames.map((frame, i) => (i === 1 ? `${frame.slice(0, -4)}AAAA` : frame));
+  const spoilt = frames.map((frame, i) => (i === 1 ? `${frame.slice(0, -6)}BB8BB8` : frame));
   expect(joinFrames(spoilt.reduce<Gathered | null>(gatherFrame, null)!)).toEqual({ ok: false, missing: 0 });
   expect(gatherFrame(half, splitFrames("other")[0]!)!.count).toBe(1);
   expect(gatherFrame(half, "hello")).toBe(half);
-  expect(gatherFrame(null, "SL1|zz|1|1|x")).toBeNull();
+  expect(gatherFrame(null, "SL2:zz:1:1:X")).toBeNull();
 });
 
 test("whatever comes in, joining never throws", () => {
   fc.assert(
     fc.property(fc.string(), fc.nat(3), fc.nat(3), (data, index, count) => {
-      const gathered = gatherFrame(null, `SL1|0badf00d|${index}|${count}|${data}`);
+      const gathered = gatherFrame(null, `SL2:0BADF00D:${index}:${count}:${data}`);
       if (gathered) expect(joinFrames(gathered).ok).toBe(false);
     }),
   );
@@ -51,7 +51,9 @@ test("every frame of a rig's sheet is a code that a general reader reads", () =>
   for (const name of [...DEMO_NAMES, FURNISHED] as const) {
     const design = readDemo(name);
     const frames = splitFrames(JSON.stringify(writeUnderCards(design, evaluate(design), "metric")));
-    expect(frames.length).toBeLessThan(20);
+    expect(frames.length).toBeLessThan(16);
+    // no larger than a camera reads at arm's length: 73 dots a side, and a rim of 4
+    expect(Math.max(...frames.map((frame) => encode(frame, { border: 4 }).size))).toBeLessThanOrEqual(81);
     for (const frame of frames.slice(0, 3)) expect(readCode(frame)).toBe(frame);
   }
 });

@@ -1,4 +1,3 @@
-import { describe, expect, it } from "@jest/globals";
 import type { Fault } from "@/core/design/faults";
 import { describeRefusal, loadRefusals } from "./refusals";
 import { workbench } from "./workbench";

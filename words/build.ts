@@ -1,4 +1,5 @@
 import type { BuildStep, Moved, StepKind } from "@/core/build/steps";
+import type { LoadKind } from "@/core/build/wiring";
 import type { Design } from "@/core/design/design";
 import type { BuildRecord } from "@/core/record/record";
 import { findTankJoin, type TankJoin } from "@/core/tanks/tankJoins";
@@ -6,6 +7,17 @@ import { standsUnderPressure } from "@/core/trials/pressed";
 import { describePart } from "./describePart";
 import { describeWall } from "./holes";
 import { formatNumber } from "./units";
+
+/** What wants current, with the part it is of. */
+const nameLoad = (kind: LoadKind, part: string): string =>
+  kind === "gear" ? part : `the ${TANK_LOAD_NAMES[kind]} of ${part}`;
+
+/** What of a tank wants current. */
+export const TANK_LOAD_NAMES: Readonly<Record<Exclude<LoadKind, "gear">, string>> = {
+  dumpValve: "dump valve",
+  sender: "level sender",
+  pad: "heating pad",
+};
 
 type StepWords = {
   readonly verb: (part: string) => string;
@@ -66,6 +78,12 @@ const STEP_WORDS: Readonly<Record<StepKind, StepWords>> = {
   },
   mountGear: { verb: (part) => `Mount ${part}`, tools: "screwdriver, template", caution: null },
   layHose: { verb: (part) => `Put on ${part}`, tools: "knife, two clamps an end", caution: null },
+  layCable: {
+    verb: (part) => `Run the cable to ${part}`,
+    tools: "side cutter, crimper, a drill and a grommet where it goes through",
+    caution:
+      "Battery off, and the fuse stays out until its trial. Clear of edges, fuel, gas and exhaust; a grommet at every hole. Mains current is for the licensed.",
+  },
   trialTank: {
     verb: (part) => `Fill ${part} to the brim and look for drips`,
     tools: "plugs for inlets that stand open, bucket, dry paper, an hour",
@@ -155,8 +173,9 @@ function findWords({ kind, at }: Pick<BuildStep, "kind" | "at">, design: Design)
 }
 
 /** What a step is called, with its part. */
-export function describeStep({ kind, at, name, hole }: BuildStep, design: Design): string {
-  const said = findWords({ kind, at }, design).verb(name ?? describePart(at, design));
+export function describeStep({ kind, at, name, hole, loadKind }: BuildStep, design: Design): string {
+  const part = name ?? describePart(at, design);
+  const said = findWords({ kind, at }, design).verb(loadKind ? nameLoad(loadKind, part) : part);
   return hole ? `${said} through ${describeWall(hole, design)}` : said;
 }
 

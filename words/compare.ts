@@ -71,6 +71,7 @@ const RIG_WORDS: Readonly<Record<keyof Rig, string>> = {
   standings: "Places it stands at",
   dumpAttitude: "How it stands while dumping",
   dumpHose: "Dump hose",
+  supply: "Battery and fuse box",
 };
 
 const HABIT_WORDS: Readonly<Record<keyof Habits, string>> = {

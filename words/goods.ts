@@ -1,5 +1,5 @@
 import { type Assembly, COUNTERS, type Counter, type Good, type Ware } from "@/core/build/goods";
-import type { BuildStep, StepKind } from "@/core/build/steps";
+import { type BuildStep, type StepKind, toCableStepId } from "@/core/build/steps";
 import type { ToolKind } from "@/core/build/tools";
 import { findWireGauge } from "@/core/build/wireGauge";
 import type { Design } from "@/core/design/design";
@@ -125,6 +125,8 @@ export function nameWare(ware: Ware, units: Units): string {
       return "end stop";
     case "mesh":
       return "insect mesh for a breather";
+    case "switch":
+      return "switch for 10 A";
     case "relay":
       return "relay with its socket";
     case "sealedConnector":
@@ -264,29 +266,30 @@ const isAtHole = ({ ware }: Good): boolean =>
 const isLaid = (good: Good): boolean => !isTrap(good) && !isAtHole(good);
 
 /** Which of its part's goods a step takes; trials and closing up take none. */
-const TAKES: Readonly<Partial<Record<StepKind, (good: Good) => boolean>>> = {
+const TAKES: Readonly<Partial<Record<StepKind, (good: Good, step: Pick<BuildStep, "id">) => boolean>>> = {
   fitTankPorts: ({ counter, ware }) => (counter === "tank" && ware.kind !== "tankJoin") || counter === "sealing",
   joinTanks: ({ ware }) => ware.kind === "tankJoin",
   fitFixing: ({ counter }) => counter === "fixings",
-  hangTank: ({ ware }) => ware.kind === "lagging",
+  hangTank: ({ ware }) => ware.kind === "lagging" || ware.kind === "heaterPad",
   drillHole: isAtHole,
   fitTrap: isTrap,
   layDrain: isLaid,
   layVent: isLaid,
   layDumpLine: isLaid,
   layHose: isLaid,
-  mountGear: (good) => !isAtHole(good),
+  mountGear: (good) => !isAtHole(good) && good.counter !== "electrics",
+  layCable: ({ ware, loadId }, { id }) => id === toCableStepId(loadId) && ware.kind !== "heaterPad",
 };
 
 /** What a step waits for: names of the goods it takes that are not here. */
 export function listMissing(
   goods: readonly Good[],
-  { kind, at }: Pick<BuildStep, "kind" | "at">,
+  step: Pick<BuildStep, "id" | "kind" | "at">,
   build: Pick<BuildRecord, "parts">,
   design: Design,
   units: Units,
 ): readonly string[] {
-  const wanted = goods.filter((good) => isFor(good.assembly, at) && TAKES[kind]?.(good));
+  const wanted = goods.filter((good) => isFor(good.assembly, step.at) && TAKES[step.kind]?.(good, step));
   return listGoodsRows(wanted, design, "all", units).flatMap(({ rows }) =>
     rows.flatMap(({ key, name }) => (isHere(build, key) ? [] : [name])),
   );

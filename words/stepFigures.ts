@@ -1,7 +1,8 @@
 import { findClipSpacingMm } from "@/core/build/clipSpacing";
 import { findGrowthMm } from "@/core/build/pipeGrowth";
 import { measureBareTank } from "@/core/build/stepSpot";
-import type { BuildStep } from "@/core/build/steps";
+import { type BuildStep, toCableStepId } from "@/core/build/steps";
+import { listLoads, listWires, type Wire } from "@/core/build/wiring";
 import type { Design } from "@/core/design/design";
 import { findTrap } from "@/core/design/lineItems";
 import type { Drain, DumpLine, Fixing, Tank } from "@/core/design/plumbing";
@@ -19,10 +20,11 @@ import { isWeldedIn } from "@/core/templates/portHole";
 import { listPortHoles } from "@/core/templates/tankFaces";
 import { type HoleEntry, listHoles } from "@/core/through/holes";
 import { speakFor } from "./afloat";
+import { describeCable } from "./goods";
 import { describeSaw, describeSize } from "./holes";
 import { FASTENER_NAMES, FIXING_NAMES, THREAD_NAMES } from "./labels";
 import { describePort, describePortMiddle, nameSide } from "./ports";
-import { formatLength, formatQuantity, formatRun, type Units } from "./units";
+import { formatLength, formatNumber, formatQuantity, formatRun, type Units } from "./units";
 
 /** What it is, and its figure with the unit. */
 export type StepFigure = readonly [what: string, figure: string];
@@ -76,7 +78,19 @@ function listFigures({ kind, id, at }: BuildStep, told: Told): readonly StepFigu
           : [`the floor ${min.z >= 0 ? "up" : "down"} to its underside`, length(Math.abs(min.z))],
         ["empty", formatQuantity(computeEmptyKg(tank), "weight", units)],
         ["full", formatQuantity(computeFullKg(tank), "weight", units)],
+        ...listLoads(design)
+          .filter((load) => load.kind === "pad" && load.at.id === tank.id)
+          .map(
+            ({ watts }): StepFigure => [
+              "a heating pad, stuck on before it goes up",
+              formatQuantity(watts, "power", units),
+            ],
+          ),
       ];
+    }
+    case "layCable": {
+      const wire = listWires(design).find(({ load }) => id === toCableStepId(load.id));
+      return wire ? listCableFigures(wire, told) : [];
     }
     case "layDrain":
       return line?.kind === "drain" ? listDrainFigures(line, told) : [];
@@ -226,4 +240,21 @@ function listRunFigures(slopes: readonly number[], clips: readonly number[], uni
 function measureLineMm(design: Design, lineId: string): number {
   const line = design.lines.find(({ id }) => id === lineId);
   return line ? sumLengthMm(listLineLegs(design, line)) : 0;
+}
+
+function listCableFigures({ load, sizeMm2, lengthMm, fuseA, wantsRelay }: Wire, { design, units }: Told): StepFigure[] {
+  const { startedBy } = load;
+  const floatOf = typeof startedBy === "object" ? design.gear.find(({ id }) => id === startedBy.floatOf)?.name : null;
+  if (sizeMm2 === null || fuseA === null)
+    return [["cable", "none that is sold is thick enough: bring the fuse box nearer"]];
+  return [
+    ["two cores", describeCable(sizeMm2, units)],
+    ["from the fuse box, about", formatRun(lengthMm / 1000, units)],
+    ["fuse, at the box", `${formatNumber(fuseA, fuseA % 1 === 0 ? 0 : 1)}\u00a0A`],
+    ...(floatOf ? ([["started by the float of", floatOf]] as const) : []),
+    ...(startedBy === "switch"
+      ? ([["on its way", wantsRelay ? "relay, and a switch for it" : "switch"]] as const)
+      : []),
+    ...(load.isOutside ? ([["under the floor", "waterproof connector"]] as const) : []),
+  ];
 }

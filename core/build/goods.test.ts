@@ -6,7 +6,7 @@ import { evaluate } from "../evaluate/evaluate";
 import { listParts } from "../parts/listParts";
 import { listHoles } from "../through/holes";
 import { computeBellySpanMm, countClips, findClipSpacingMm } from "./clipSpacing";
-import { COUNTERS, type Good, listGoods, usualSupply } from "./goods";
+import { COUNTERS, type Good, listGoods } from "./goods";
 import { listPortGoods } from "./portGoods";
 import { listBuilt } from "./progress";
 import { listOpenSteps, listSteps, moveStep, orderSteps } from "./steps";
@@ -143,9 +143,9 @@ test("a saw out of the own box is not bought, and what it cuts too large takes m
     const design = readDemo(name);
     const evaluation = evaluate(design);
     const saws = (own: readonly number[]) =>
-      listGoods(design, evaluation, undefined, own).filter(({ ware }) => ware.kind === "holeSaw").length;
+      listGoods(design, evaluation, own).filter(({ ware }) => ware.kind === "holeSaw").length;
     const sealant = (own: readonly number[]) =>
-      listGoods(design, evaluation, undefined, own).reduce(
+      listGoods(design, evaluation, own).reduce(
         (sum, { ware, amount }) => sum + (ware.kind === "sealant" ? amount : 0),
         0,
       );
@@ -176,12 +176,12 @@ test("a fitting in a hull takes its seacock, a block and what it is bedded on; a
     ...boat,
     gear: boat.gear.map((piece) => (piece.spec.kind === "bowl" ? { ...piece, spec: { ...piece.spec, bowl } } : piece)),
   });
-  const loads = (design: typeof boat) => listWires(design, usualSupply(design)).map(({ load }) => load.id);
+  const loads = (design: typeof boat) => listWires(design).map(({ load }) => load.id);
   const bowl = boat.gear.find(({ spec }) => spec.kind === "bowl")!;
   expect(loads(turn("macerating"))).toContain(bowl.id);
   expect(loads(turn("handPump"))).not.toContain(bowl.id);
   const cold = readDemo("kranich");
-  const pads = listWires(cold, usualSupply(cold)).filter(({ load }) => load.id.startsWith("pad-"));
+  const pads = listWires(cold).filter(({ load }) => load.kind === "pad");
   const bought = listGoods(cold, evaluate(cold)).flatMap(({ ware }) => (ware.kind === "heaterPad" ? [ware.watts] : []));
   expect(bought).toHaveLength(pads.length);
   pads.forEach(({ load }, i) => {
@@ -195,7 +195,7 @@ test("a load no cable sold is thick enough for stands in the parts, and is not p
     piece.spec.kind === "pump" ? { ...piece, spec: { ...piece.spec, watts: 3_000 } } : piece,
   );
   const design = { ...base, gear };
-  const wires = listWires(design, usualSupply(design));
+  const wires = listWires(design);
   const thin = wires.filter(({ sizeMm2 }) => sizeMm2 === null).map(({ load }) => load.name);
   expect(thin).not.toEqual([]);
   const told = listGoods(design, evaluate(design)).flatMap(({ ware }) => (ware.kind === "noCable" ? [ware.to] : []));

@@ -12,7 +12,7 @@ import { listLineGoods } from "./lineGoods";
 import { listPortGoods } from "./portGoods";
 import { listSkinGoods } from "./skinGoods";
 import { listTools, type ToolKind } from "./tools";
-import { listWires, type Supply } from "./wiring";
+import { listWires } from "./wiring";
 
 /** Which counter of a shop it is bought at. */
 export const COUNTERS = ["pipe", "tank", "fixings", "sealing", "gear", "electrics", "tools"] as const;
@@ -53,7 +53,7 @@ export type Ware =
   | { readonly kind: "bedding"; readonly bedding: Bedding }
   /** Under a tank that freezes, W. */
   | { readonly kind: "heaterPad"; readonly watts: number }
-  | { readonly kind: "backPlate" | "strap" | "endStop" | "mesh" | "relay" | "sealedConnector" }
+  | { readonly kind: "backPlate" | "strap" | "endStop" | "mesh" | "switch" | "relay" | "sealedConnector" }
   /** m. */
   | { readonly kind: "foamStrip" }
   /** m². */
@@ -75,6 +75,8 @@ export type Good = {
   readonly amount: number;
   readonly assembly: Assembly;
   readonly counter: Counter;
+  /** Of electrics: what the current is for. */
+  readonly loadId?: string;
 };
 
 /** Bead along the edge of a hole, both faces, mm² [T]; edge primer a hole, mL [T]. */
@@ -83,24 +85,12 @@ const PRIMER_ML = 2;
 /** Spare of foam, lagging and cable, a share [T]. */
 const SPARE = 1.1;
 
-/** The fuse box of the water side where nothing else is said: on the left of the rig, forward. */
-export const usualSupply = ({ rig }: Pick<Design, "rig">): Supply => ({
-  volts: 12,
-  boxMm: { x: Math.round(rig.lengthMm * 0.75), y: 0, z: 300 },
-  dropShare: 0.03,
-});
-
 /**
  * Everything the water side takes, by where it goes: pipe and fittings, clips at the spacing that keeps the belly under the
  * fall, what seals each hole and thread, what holds each tank, gear, hoses with clamps, cable with its fuse, and the tools.
  * Saws that the own box, mm across, has a fit one for are not bought. Source: geometry; beads, tape, spare and clips of hoses are practice [C on T].
  */
-export function listGoods(
-  design: Design,
-  evaluation: Evaluation,
-  supply: Supply = usualSupply(design),
-  ownSawsMm: readonly number[] = [],
-): Good[] {
+export function listGoods(design: Design, evaluation: Evaluation, ownSawsMm: readonly number[] = []): Good[] {
   const goods = [
     ...listLineGoods(design, evaluation),
     ...design.tanks.flatMap((tank) => [...listTankGoods(tank), ...listJoinGoods(design, tank)]),
@@ -114,7 +104,7 @@ export function listGoods(
     ),
     ...listSkinGoods(design),
     ...listHoleGoods(design, evaluation, ownSawsMm),
-    ...listWireGoods(design, supply),
+    ...listWireGoods(design),
     ...listTools(design),
   ];
   // a hose of a hand's length wants no clip
@@ -200,19 +190,25 @@ function listHoleGoods(design: Design, evaluation: Evaluation, ownSawsMm: readon
   });
 }
 
-function listWireGoods(design: Design, supply: Supply): Good[] {
-  return listWires(design, supply).flatMap(({ load, sizeMm2, lengthMm, fuseA, wantsRelay }) => {
-    const tankId = load.id.startsWith("pad-") ? load.id.slice(4) : null;
-    const assembly: Assembly = tankId ? { kind: "tank", id: tankId } : { kind: "gear", id: load.id };
-    const good = (ware: Ware, amount: number): Good => ({ ware, amount, assembly, counter: "electrics" });
+function listWireGoods(design: Design): Good[] {
+  return listWires(design).flatMap(({ load, sizeMm2, lengthMm, fuseA, wantsRelay }) => {
+    const { id, kind, at, name, watts, isOutside, startedBy } = load;
+    const good = (ware: Ware, amount: number): Good => ({
+      ware,
+      amount,
+      assembly: at,
+      counter: "electrics",
+      loadId: id,
+    });
     return [
-      ...(tankId ? [good({ kind: "heaterPad", watts: Math.ceil(load.watts / 10) * 10 }, 1)] : []),
+      ...(kind === "pad" ? [good({ kind: "heaterPad", watts: Math.ceil(watts / 10) * 10 }, 1)] : []),
       sizeMm2 === null
-        ? good({ kind: "noCable", to: load.name }, 1)
+        ? good({ kind: "noCable", to: name }, 1)
         : good({ kind: "cable", mm2: sizeMm2 }, (lengthMm / 1000) * SPARE),
       ...(fuseA === null ? [] : [good({ kind: "fuse", amps: fuseA }, 1)]),
+      ...(startedBy === "switch" ? [good({ kind: "switch" }, 1)] : []),
       ...(wantsRelay ? [good({ kind: "relay" }, 1)] : []),
-      ...(load.isOutside ? [good({ kind: "sealedConnector" }, 1)] : []),
+      ...(isOutside ? [good({ kind: "sealedConnector" }, 1)] : []),
     ];
   });
 }

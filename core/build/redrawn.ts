@@ -13,7 +13,8 @@ import type { BuildRecord, DrawnStep } from "../record/record";
 import { listHoles } from "../through/holes";
 import { listOldFingerprints, takeFingerprint } from "../trials/fingerprint";
 import { findStepSpot, listStepMarks } from "./stepSpot";
-import type { BuildStep } from "./steps";
+import { type BuildStep, toCableStepId } from "./steps";
+import { listWires } from "./wiring";
 
 type Judged = Pick<Evaluation, "drains" | "linePassages">;
 
@@ -184,6 +185,11 @@ function collect(step: BuildStep, design: Design, evaluation: Judged): Seen | nu
     case "layDumpLine":
     case "layHose":
       return line ? collectLine(line, design, evaluation) : null;
+    case "layCable": {
+      // where it runs is the hand's; how thick it is and what guards it is not
+      const wire = listWires(design).find(({ load }) => id === toCableStepId(load.id));
+      return wire ? { placesMm: [], sizesMm: [], kinds: [wire.sizeMm2, wire.fuseA] } : null;
+    }
     case "trialTank":
     case "trialDump":
     case "trialDrain":

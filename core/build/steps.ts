@@ -9,6 +9,7 @@ import { listDumpWays } from "../tanks/dumpWays";
 import { listLevelGroup } from "../tanks/linkedTanks";
 import { findTankJoin } from "../tanks/tankJoins";
 import { type HoleEntry, listHoles } from "../through/holes";
+import { type LoadKind, listLoads } from "./wiring";
 
 export const STEP_KINDS = [
   "fitTankPorts",
@@ -22,6 +23,7 @@ export const STEP_KINDS = [
   "layDrain",
   "mountGear",
   "layHose",
+  "layCable",
   "trialTank",
   "trialDump",
   "trialDrain",
@@ -41,6 +43,8 @@ export type BuildStep = {
   readonly name?: string;
   /** What is drilled: a line may go through the floor and two walls. */
   readonly hole?: Pick<HoleEntry, "through" | "panelName">;
+  /** What of its part a cable runs to. */
+  readonly loadKind?: LoadKind;
   /** Steps that must be done before it. */
   readonly after: readonly string[];
   /** Usual hours of one who has not done it before [T]. */
@@ -59,6 +63,7 @@ const HOURS: Readonly<Record<StepKind, number>> = {
   layDrain: 1.5,
   mountGear: 0.5,
   layHose: 0.25,
+  layCable: 0.75,
   trialTank: 1,
   trialDump: 0.5,
   trialBack: 0.25,
@@ -84,7 +89,7 @@ export function listSteps(design: Design, evaluation: Evaluation): BuildStep[] {
     key: string,
     at: PartRef,
     after: readonly string[],
-    more: Pick<BuildStep, "hole"> = {},
+    more: Pick<BuildStep, "hole" | "loadKind"> = {},
   ): string => {
     const id = `${kind}:${key}`;
     steps.push({ id, kind, at, after, hours: HOURS[kind], ...more });
@@ -156,6 +161,14 @@ export function listSteps(design: Design, evaluation: Evaluation): BuildStep[] {
     dumpSteps.set(line.id, step);
     dumpLaid.set(line.fromTank, [...(dumpLaid.get(line.fromTank) ?? []), step, ...mains]);
   }
+  const mounted = new Map(
+    design.gear.map(({ id }) => [id, push(MOUNT, id, { kind: "gear", id }, drills.has(id) ? [drills.get(id)!] : [])]),
+  );
+  const cables = listLoads(design).map(({ id, kind, at }) => ({
+    at,
+    kind,
+    step: push("layCable", id, at, [(at.kind === "gear" ? mounted : hung).get(at.id)!], { loadKind: kind }),
+  }));
   // through its outlet, with dump line, breather and hose: the fullest water there is for it
   const dumps = design.tanks.flatMap((tank) =>
     tank.holds !== "fresh" && tank.ports.some(({ kind }) => kind === "outlet")
@@ -163,6 +176,8 @@ export function listSteps(design: Design, evaluation: Evaluation): BuildStep[] {
           push("trialDump", tank.id, { kind: "tank", id: tank.id }, [
             trials.get(tank.id)!,
             ...(dumpLaid.get(tank.id) ?? []),
+            // a motor valve opens by its cable
+            ...cables.flatMap(({ at, kind, step }) => (kind === "dumpValve" && at.id === tank.id ? [step] : [])),
           ]),
         ]
       : [],
@@ -192,9 +207,6 @@ export function listSteps(design: Design, evaluation: Evaluation): BuildStep[] {
       ? [push("trialBack", line.id, { kind: "trap", lineId: line.id }, [laid.get(line.id)!])]
       : [],
   );
-  const mounted = new Map(
-    design.gear.map(({ id }) => [id, push(MOUNT, id, { kind: "gear", id }, drills.has(id) ? [drills.get(id)!] : [])]),
-  );
   const hoses = design.lines.flatMap((line) => {
     if (line.kind !== "hose") return [];
     const ends = [line.from, line.to].map((end) =>
@@ -205,7 +217,9 @@ export function listSteps(design: Design, evaluation: Evaluation): BuildStep[] {
   const nonReturns = design.gear.flatMap(({ id, spec }) =>
     spec.kind === "nonReturn" ? [push("trialBack", id, { kind: "gear", id }, [mounted.get(id)!])] : [],
   );
-  const hoseTrial = hoses.length > 0 ? [push("trialHoses", "all", { kind: "rig" }, hoses)] : [];
+  // nothing runs before its cable is there
+  const driven = cables.flatMap(({ at, step }) => (at.kind === "gear" ? [step] : []));
+  const hoseTrial = hoses.length > 0 ? [push("trialHoses", "all", { kind: "rig" }, [...hoses, ...driven])] : [];
   // a fitting in her skin is proven when the water first stands over it, with the slings still round her
   const fittings = design.gear.filter(({ spec }) => spec.kind === "skinFitting");
   const launch =
@@ -234,12 +248,16 @@ export function listSteps(design: Design, evaluation: Evaluation): BuildStep[] {
     ...nonReturns,
     ...hoseTrial,
     ...launch,
+    ...cables.map(({ step }) => step),
   ];
   if (before.length > 0) push("closeUp", "all", { kind: "rig" }, before);
   return steps;
 }
 
 const MOUNT: StepKind = "mountGear";
+
+/** The step in which the cable to a load is run. */
+export const toCableStepId = (loadId: string | undefined): string => `layCable:${loadId}`;
 
 // A skin fitting or a sump that a drain ends in is there before the drain is laid to it.
 const listReceiver = ({ to }: Drain): string[] =>

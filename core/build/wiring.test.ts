@@ -1,8 +1,23 @@
 import fc from "fast-check";
-import { LOOP_NAMES, readDemo } from "@/tests/demoRigs";
-import { type Load, listLoads, listWires, type Supply, sizeWire } from "./wiring";
+import { DEMO_NAMES, FURNISHED, HEADS_NAMES, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
+import { parseDesignText, writeDesignText } from "../design/parseDesign";
+import type { Supply } from "../design/rig";
+import { evaluate } from "../evaluate/evaluate";
+import { listGoods } from "./goods";
+import { takeDrawn } from "./redrawn";
+import { listSteps, toCableStepId } from "./steps";
+import { type Load, listLoads, listWires, readSupply, sizeWire } from "./wiring";
 
-const at = (x: number): Load => ({ id: "a", name: "Pump", watts: 70, atMm: { x, y: 0, z: 0 }, isOutside: false });
+const at = (x: number): Load => ({
+  id: "a",
+  kind: "gear",
+  at: { kind: "gear", id: "a" },
+  name: "Pump",
+  watts: 70,
+  atMm: { x, y: 0, z: 0 },
+  isOutside: false,
+  startedBy: "switch",
+});
 const supply: Supply = { volts: 12, boxMm: { x: 0, y: 0, z: 0 }, dropShare: 0.03 };
 
 // Worked by hand: 2 × 5 m × 0.0192 × 5.83 A / 0.36 V = 3.11 mm².
@@ -28,18 +43,104 @@ test("the drop is kept, the fuse never lets through more than the cable bears, 2
   );
 });
 
-test("every pump and lamp of a loop has its cable, a tank under a cold floor its pad", () => {
+const ALL = [...DEMO_NAMES, ...LOOP_NAMES, FURNISHED, ...HEADS_NAMES] as const;
+
+test("every pump and lamp of a loop has its cable, a tank its sender's, and under a cold floor its pad's", () => {
   for (const name of LOOP_NAMES) {
     const design = readDemo(name);
     const ids = listLoads(design).map(({ id }) => id);
     for (const { id, spec } of design.gear)
       if (spec.kind === "pump" || spec.kind === "uvLamp") expect(ids).toContain(id);
-    expect(listWires(design, supply).every(({ lengthMm, amps }) => lengthMm > 0 && amps > 0)).toBe(true);
+    expect(listWires(design).every(({ lengthMm, amps }) => lengthMm > 0 && amps > 0)).toBe(true);
   }
-  expect(listLoads(readDemo("kranich")).map(({ id }) => id)).toEqual(["pad-grey"]);
+  const kranich = readDemo("kranich");
+  expect(listLoads(kranich).flatMap(({ id, kind }) => (kind === "pad" ? [id] : []))).toEqual(["pad-grey"]);
+  for (const name of ALL) {
+    const design = readDemo(name);
+    const senders = listLoads(design).flatMap((load) => (load.kind === "sender" ? [load.at.id] : []));
+    expect(senders).toEqual(design.tanks.flatMap(({ id, sender }) => (sender ? [id] : [])));
+  }
   // whatever it holds, fresh water freezes no later; inside it is warm
-  const pads = listLoads(readDemo("kranich-loop")).filter(({ id }) => id.startsWith("pad-"));
+  const pads = listLoads(readDemo("kranich-loop")).filter(({ kind }) => kind === "pad");
   expect(pads.map(({ id }) => id)).toEqual(readDemo("kranich-loop").tanks.map(({ id }) => `pad-${id}`));
-  const inside = readDemo("kranich").tanks.map((tank) => ({ ...tank, atMm: { ...tank.atMm, z: 0 } }));
-  expect(listLoads({ ...readDemo("kranich"), tanks: inside })).toEqual([]);
+  const inside = kranich.tanks.map((tank) => ({ ...tank, atMm: { ...tank.atMm, z: 0 } }));
+  expect(listLoads({ ...kranich, tanks: inside }).filter(({ kind }) => kind === "pad")).toEqual([]);
+});
+
+test("an electric dump valve has its cable, one by hand has none, and is emptied through only when it is there", () => {
+  const kranich = readDemo("kranich");
+  const turn = (kind: "manual" | "electric") => ({
+    ...kranich,
+    tanks: kranich.tanks.map((tank) => ({
+      ...tank,
+      ports: tank.ports.map((port) =>
+        port.kind === "outlet" ? { ...port, valve: { kind, boreMm: port.boreMm } } : port,
+      ),
+    })),
+  });
+  const valves = (design: typeof kranich) => listLoads(design).filter(({ kind }) => kind === "dumpValve");
+  expect(valves(turn("manual"))).toEqual([]);
+  const [valve, ...more] = valves(turn("electric"));
+  expect(more).toEqual([]);
+  const steps = listSteps(turn("electric"), evaluate(turn("electric")));
+  expect(steps.find(({ kind }) => kind === "trialDump")!.after).toContain(toCableStepId(valve!.id));
+});
+
+test("each load has a step of its own after what it runs to; pumps are tried and boards closed only after it", () => {
+  for (const name of ALL) {
+    const design = readDemo(name);
+    const steps = listSteps(design, evaluate(design));
+    const cables = steps.filter(({ kind }) => kind === "layCable");
+    const loads = listLoads(design);
+    expect(cables.map(({ id }) => id)).toEqual(loads.map(({ id }) => toCableStepId(id)));
+    expect(new Set(cables.map(({ id }) => id)).size).toBe(cables.length);
+    for (const { id, at, after } of cables) {
+      const partId = "id" in at ? at.id : "";
+      expect(after).toEqual([`${at.kind === "gear" ? "mountGear" : "hangTank"}:${partId}`]);
+      expect(steps.find(({ kind }) => kind === "closeUp")!.after).toContain(id);
+      const hoses = steps.find(({ kind }) => kind === "trialHoses");
+      if (hoses) expect(hoses.after.includes(id)).toBe(at.kind === "gear");
+    }
+  }
+});
+
+test("a pump at a sump is started by its float, one with a pressure switch by itself, all else by a hand", () => {
+  const otter = readDemo("otter-heads");
+  const sump = otter.gear.find(({ spec }) => spec.kind === "sump")!;
+  const floated = listLoads(otter).filter(({ startedBy }) => typeof startedBy === "object");
+  expect(floated.map(({ startedBy }) => startedBy)).toEqual([{ floatOf: sump.id }]);
+  expect(otter.gear.find(({ id }) => id === floated[0]!.id)!.spec.kind).toBe("pump");
+  for (const name of ALL) {
+    const design = readDemo(name);
+    for (const { id, startedBy } of listLoads(design)) {
+      const spec = design.gear.find((piece) => piece.id === id)?.spec;
+      if (spec?.kind === "pump" && startedBy === "itself") expect(spec.cutInKPa).not.toBeNull();
+      if (spec?.kind === "uvLamp" || spec?.kind === "heater") expect(startedBy).toBe("switch");
+    }
+  }
+});
+
+test("what is said of the battery goes into the list, and a cable that is laid is told when it is too thin then", () => {
+  const design = readDemo("kranich-loop");
+  expect(parseDesignText(writeDesignText(design))).toMatchObject({ ok: true });
+  const far: Supply = { ...readSupply(design), boxMm: { x: 20_000, y: 0, z: 0 } };
+  const moved = { ...design, rig: { ...design.rig, supply: far } };
+  expect(parseDesignText(writeDesignText(moved))).toMatchObject({ ok: true });
+  const copper = (of: typeof design) =>
+    listGoods(of, evaluate(of)).reduce(
+      (sum, { ware, amount }) => sum + (ware.kind === "cable" ? ware.mm2 * amount : 0),
+      0,
+    );
+  expect(copper(moved)).toBeGreaterThan(copper(design));
+  const [thicker] = listWires(moved).filter(({ sizeMm2 }, i) => sizeMm2 !== listWires(design)[i]!.sizeMm2);
+  const step = listSteps(design, evaluate(design)).find(({ id }) => id === toCableStepId(thicker!.load.id))!;
+  expect(takeDrawn(step, moved, evaluate(moved))!.word).not.toBe(takeDrawn(step, design, evaluate(design))!.word);
+  for (const bad of [
+    { ...far, volts: 48 },
+    { ...far, dropShare: 0.5 },
+    { ...far, dropShare: 0 },
+  ])
+    expect(parseDesignText(writeDesignText({ ...design, rig: { ...design.rig, supply: bad as Supply } })).ok).toBe(
+      false,
+    );
 });

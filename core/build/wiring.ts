@@ -1,16 +1,27 @@
 import type { Design } from "../design/design";
-import type { SpecOf } from "../design/gear";
+import type { Gear, SpecOf } from "../design/gear";
+import type { Supply } from "../design/rig";
 import { readNight } from "../frost/night";
 import { computeTankFrost } from "../frost/tankFrost";
 import { add, scale, type Vec3 } from "../geometry/vec";
+import { listOutHoses } from "../heads/lift";
+
+/** What of a part wants current: a piece of gear itself, or at a tank its dump valve, its level sender, or a heating pad. */
+export const LOAD_KINDS = ["gear", "dumpValve", "sender", "pad"] as const;
+export type LoadKind = (typeof LOAD_KINDS)[number];
 
 /** Something on the water side that wants current. */
 export type Load = {
   readonly id: string;
+  readonly kind: LoadKind;
+  readonly at: { readonly kind: "gear" | "tank"; readonly id: string };
+  /** Of the piece or tank. */
   readonly name: string;
   readonly watts: number;
   readonly atMm: Vec3;
   readonly isOutside: boolean;
+  /** Who lets the current through: a hand's switch, the float of a sump by its id, or what it has of its own. */
+  readonly startedBy: "switch" | "itself" | { readonly floatOf: string };
 };
 
 /** A cable to it, out and back in one sheath, with its fuse. */
@@ -29,14 +40,15 @@ export type Wire = {
   readonly wantsRelay: boolean;
 };
 
-export type Supply = {
-  /** Of the battery side, V. */
-  readonly volts: 12 | 24;
-  /** Where the fuses are. */
-  readonly boxMm: Vec3;
-  /** What may be lost on the way, a share: 0.03 for pumps, 0.1 for lamps in usual practice. */
-  readonly dropShare: number;
-};
+/** Where nothing is said: 12 V, fuses on the middle line forward and 300 mm up, 3 % lost [T]. */
+const usualSupply = ({ rig }: Pick<Design, "rig">): Supply => ({
+  volts: 12,
+  boxMm: { x: Math.round(rig.lengthMm * 0.75), y: 0, z: 300 },
+  dropShare: 0.03,
+});
+
+/** What the current comes from, as the builder said or as it usually is. */
+export const readSupply = (design: Pick<Design, "rig">): Supply => design.rig.supply ?? usualSupply(design);
 
 /** Copper warm in a bundle, Ω mm²/m [P: 0.0172 at 20 °C and 0.393 % a kelvin, from memory, 97 %; 50 °C]. */
 const COPPER = 0.0192;
@@ -58,8 +70,10 @@ const OVER = 1.25;
 const SWITCH_A = 10;
 /** Cable goes along walls, not as the crow flies, and comes up to its ends [T]. */
 const DETOUR = 1.15;
-/** A motor valve or float, W [T]. */
+/** A motor valve, W [T]. */
 const MOTOR_W = 12;
+/** A level sender with its display, W [T: on the high side]. */
+const SENDER_W = 2;
 
 /** A toilet's motor, W [T: on the high side; the maker's figure goes first]. */
 const BOWL_W: Readonly<Record<SpecOf<"bowl">["bowl"], number>> = {
@@ -69,27 +83,91 @@ const BOWL_W: Readonly<Record<SpecOf<"bowl">["bowl"], number>> = {
   vacuum: 150,
 };
 
-/** Pumps, lamps, heaters, toilets with a motor and motor valves, and a pad under each tank that freezes on the night of the rules. */
+function findWatts(spec: Gear["spec"]): number {
+  switch (spec.kind) {
+    case "pump":
+      return spec.pump === "hand" ? 0 : spec.watts;
+    case "uvLamp":
+    case "heater":
+      return spec.watts;
+    case "bowl":
+      return BOWL_W[spec.bowl];
+    case "valve":
+    case "diverter":
+      return spec.drive === "motor" ? MOTOR_W : 0;
+    default:
+      return 0;
+  }
+}
+
+/**
+ * Pumps, lamps, heaters, toilets with a motor and motor valves; at each tank its electric dump valve, its sender, and a pad where
+ * it freezes on the night of the rules, but not on a boat. Source: the design; a motor's, sender's and toilet's watts [T].
+ */
 export function listLoads(design: Design): Load[] {
-  const night = readNight(design.rules);
-  const gear = design.gear.flatMap(({ id, name, atMm, sizeMm, spec }): Load[] => {
-    const watts =
-      spec.kind === "pump" || spec.kind === "uvLamp" || spec.kind === "heater"
-        ? spec.watts
-        : spec.kind === "bowl"
-          ? BOWL_W[spec.bowl]
-          : (spec.kind === "valve" || spec.kind === "diverter") && spec.drive === "motor"
-            ? MOTOR_W
-            : 0;
+  return [...listGearLoads(design), ...design.tanks.flatMap((tank) => listTankLoads(design, tank))];
+}
+
+function listGearLoads(design: Design): Load[] {
+  const pumps = new Set(design.gear.flatMap(({ id, spec }) => (spec.kind === "pump" ? [id] : [])));
+  // the pump a sump's hose comes to first is the one its float starts
+  const floats = new Map(
+    design.gear.flatMap(({ id, spec }) => {
+      if (spec.kind !== "sump") return [];
+      const ends = listOutHoses(design, id).flatMap(({ from, to }) => [from, to]);
+      const pump = ends.find((end) => end.kind === "gear" && pumps.has(end.gearId));
+      return pump?.kind === "gear" ? [[pump.gearId, id] as const] : [];
+    }),
+  );
+  return design.gear.flatMap(({ id, name, atMm, sizeMm, spec }): Load[] => {
+    const watts = findWatts(spec);
+    if (watts <= 0) return [];
     const middle = add(atMm, scale({ x: sizeMm.x, y: sizeMm.y, z: sizeMm.z }, 0.5));
-    return watts > 0 ? [{ id, name, watts, atMm: middle, isOutside: middle.z < 0 }] : [];
+    const floatOf = spec.kind === "pump" ? floats.get(id) : undefined;
+    const isOwn = spec.kind === "bowl" || (spec.kind === "pump" && spec.cutInKPa !== null);
+    return [
+      {
+        id,
+        kind: "gear",
+        at: { kind: "gear", id },
+        name,
+        watts,
+        atMm: middle,
+        isOutside: middle.z < 0,
+        startedBy: floatOf === undefined ? (isOwn ? "itself" : "switch") : { floatOf },
+      },
+    ];
   });
-  const pads = design.tanks.flatMap((tank): Load[] => {
-    if (night.airC >= 0 || tank.atMm.z >= 0) return [];
-    const { holdW } = computeTankFrost(tank, 0.5, night);
-    return [{ id: `pad-${tank.id}`, name: tank.name, watts: Math.ceil(holdW), atMm: tank.atMm, isOutside: true }];
+}
+
+function listTankLoads(design: Design, tank: Design["tanks"][number]): Load[] {
+  const night = readNight(design.rules);
+  const isOutside = tank.atMm.z < 0;
+  const load = (kind: LoadKind, key: string, watts: number, atMm: Vec3, startedBy: Load["startedBy"]): Load => ({
+    id: `${kind}-${key}`,
+    kind,
+    at: { kind: "tank", id: tank.id },
+    name: tank.name,
+    watts,
+    atMm,
+    isOutside,
+    startedBy,
   });
-  return [...gear, ...pads];
+  const { id, atMm, sender } = tank;
+  return [
+    ...tank.ports.flatMap((port) =>
+      port.valve?.kind === "electric"
+        ? [load("dumpValve", `${id}-${port.id}`, MOTOR_W, add(atMm, port.atMm), "switch")]
+        : [],
+    ),
+    ...(sender
+      ? [load("sender", id, SENDER_W, add(atMm, { x: sender.xMm, y: sender.yMm, z: sender.highMm }), "itself")]
+      : []),
+    // afloat the water keeps it warm, and laid up ashore it is empty
+    ...(isOutside && night.airC < 0 && design.rig.kind !== "boat"
+      ? [load("pad", id, Math.ceil(computeTankFrost(tank, 0.5, night).holdW), atMm, "switch")]
+      : []),
+  ];
 }
 
 /**
@@ -117,6 +195,8 @@ export function sizeWire(load: Load, { volts, boxMm, dropShare }: Supply): Wire 
   };
 }
 
-/** Every load with its cable. */
-export const listWires = (design: Design, supply: Supply): Wire[] =>
-  listLoads(design).map((load) => sizeWire(load, supply));
+/** Every load with its cable, from the design's own supply. */
+export function listWires(design: Design): Wire[] {
+  const supply = readSupply(design);
+  return listLoads(design).map((load) => sizeWire(load, supply));
+}

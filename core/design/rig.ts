@@ -55,6 +55,13 @@ export const obstacle = z.strictObject({
   locked,
 });
 
+/** Volts of the battery side, where its fuses are, and what may be lost on the way: 0.03 for pumps in usual practice. */
+export const supply = z.strictObject({
+  volts: z.literal([12, 24]),
+  boxMm: pointMm,
+  dropShare: number("share", 0.01, 0.2),
+});
+
 export const rig = z.strictObject({
   kind: z.enum(RIG_KINDS),
   /** Length and width of the finished floor; it runs from x = 0 forward and half its width to each side. */
@@ -98,11 +105,14 @@ export const rig = z.strictObject({
   dumpAttitude: attitude,
   /** The hose it is dumped through: how far its end lies below the outlet; null where it runs straight out. */
   dumpHose: z.nullable(z.strictObject({ lengthMm: mm(100, 20_000), dropMm: mm(0, 3_000), innerMm: mm(10, 160) })),
+  /** What the water side's current comes from; not there where nobody said. */
+  supply: z.optional(supply),
 });
 
 export const obstacles = list(obstacle, { most: 200 });
 
 export type Rig = z.infer<typeof rig>;
+export type Supply = NonNullable<Rig["supply"]>;
 export type Hull = z.infer<typeof hull>;
 export type HullSection = Hull["sections"][number];
 export type HullMaterial = Hull["material"];

@@ -47,7 +47,7 @@ export function BuildStage() {
     [design, evaluation, own, rules],
   );
   const order = useMemo(() => orderSteps(listed, build.order), [listed, build.order]);
-  const goods = useMemo(() => listGoods(design, evaluation, undefined, build.saws), [design, evaluation, build.saws]);
+  const goods = useMemo(() => listGoods(design, evaluation, build.saws), [design, evaluation, build.saws]);
   const unsettled = useMemo(() => listUnsettled(design, listed, evaluation.findings), [design, listed, evaluation]);
   const done = useMemo(() => new Set(build.done.map(({ stepId }) => stepId)), [build.done]);
   const { redrawn, gone } = useMemo(

@@ -38,7 +38,7 @@ export function GoodsList() {
   const [by, setBy] = useState<GoodsBy>("counter");
   const [refusal, setRefusal] = useState<string | null>(null);
   const input = useRef<HTMLInputElement>(null);
-  const goods = useMemo(() => listGoods(design, evaluation, undefined, build.saws), [design, evaluation, build.saws]);
+  const goods = useMemo(() => listGoods(design, evaluation, build.saws), [design, evaluation, build.saws]);
   const groups = useMemo(() => listGoodsRows(goods, design, by, units), [goods, design, by, units]);
   const whole = useMemo(
     () => listGoodsRows(goods, design, "all", units).flatMap(({ rows }) => rows),
