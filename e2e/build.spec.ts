@@ -1,5 +1,16 @@
 import { readFileSync } from "node:fs";
-import { expect, expectAccessible, openRig, openSample, openWorkbench, RIG_NAMES, TWO_RIGS, test } from "./fixtures";
+import {
+  expect,
+  expectAccessible,
+  openRig,
+  openSample,
+  openWorkbench,
+  RIG_NAMES,
+  TWO_RIGS,
+  test,
+  toNumber,
+  type,
+} from "./fixtures";
 
 for (const name of TWO_RIGS) {
   test(`${name}: the building is ticked off step by step, and is there again after a reload`, async ({ page }) => {
@@ -331,3 +342,30 @@ function readBuilds(): Promise<string> {
     };
   });
 }
+
+test("Kranich: the battery said once holds for the table, the steps and the parts, and is undone like any change", async ({
+  page,
+}) => {
+  await openWorkbench(page);
+  await page.keyboard.press("8");
+  const table = page.getByRole("table", { name: "Cables and fuses" });
+  const cell = table
+    .getByRole("row", { name: /Grey tank/ })
+    .getByRole("cell")
+    .first();
+  // what is not in view is not laid out, and has no inner text
+  const amps = async () => toNumber((await cell.textContent())!);
+  const before = await amps();
+  const fuse = page.getByRole("listitem").filter({ hasText: /fuse \d+ A with its holder/ });
+  const fuseBefore = (await fuse.textContent())!;
+  await page.getByLabel("Battery").selectOption({ label: "24 V" });
+  await expect.poll(amps).toBeCloseTo(before / 2, 0);
+  await expect(fuse).not.toHaveText(fuseBefore);
+  const box = page.getByLabel("Fuse box, from the rear edge");
+  await type(box, "300000");
+  await expect(page.getByRole("alert").filter({ hasText: /too large/ })).toBeVisible();
+  await box.press("Escape");
+  await expect(page.getByText("Run the cable to the heating pad of Grey tank").first()).toBeVisible();
+  await page.getByRole("button", { name: /^Undo: / }).click();
+  await expect.poll(amps).toBe(before);
+});
