@@ -74,3 +74,15 @@ test("the way the book says is lived comes first, and the others after it", () =
   expect(ids([])).toEqual([first, "guests"]);
   expect(ids([line(3, { kind: "living", storeId: null, wayId: "guests" })])).toEqual(["guests", first]);
 });
+
+test("days after the last line of the book a plan begins with less than the sum leaves, and just dumped with all", () => {
+  const grey = balance.stores.find(({ store }) => store.id === "grey")!;
+  const leftOn = (day: number) =>
+    buildPlanInput(balance, [line(10, { kind: "dump" })], {
+      ...options,
+      from: `2026-05-${day}`,
+      at: `2026-05-${day}T12:00`,
+    }).stores.find(({ storeId }) => storeId === "grey")!.leftL;
+  expect(leftOn(10)).toBeCloseTo(grey.roomL.here, 6);
+  expect(leftOn(12)).toBeLessThan(grey.roomL.here - 2 * grey.meanLPerDay - 0.5);
+});
