@@ -91,6 +91,33 @@ test("a filter is due when its litres are through, not later than by the calenda
   expect(days(600) / few).toBeLessThan(2.3);
 });
 
+test("a filter behind the fresh tank holds no dirt of the showers, one in the loop does", () => {
+  const base = readDemo("kranich-loop");
+  const carbon = base.gear.find(({ id }) => id === "carbon")!;
+  const spec = { ...carbon.spec, lifeL: null, holdsG: 20 } as typeof carbon.spec;
+  const tank = base.tanks.find(({ holds }) => holds === "fresh")!;
+  const hose = base.lines.find((line) => line.kind === "hose")!;
+  const design = {
+    ...base,
+    gear: [
+      ...base.gear.map((piece) => (piece === carbon ? { ...piece, spec } : piece)),
+      { ...carbon, id: "drinking", spec },
+    ],
+    lines: [
+      ...base.lines,
+      {
+        ...hose,
+        id: "to-drinking",
+        from: { kind: "tank" as const, tankId: tank.id, portId: tank.ports[0]!.id },
+        to: { kind: "gear" as const, gearId: "drinking", port: "in" },
+      },
+    ],
+  };
+  const days = (id: string) => listCare(design as typeof base).find((task) => task.id === `filter:${id}`)!.everyDays;
+  expect(days("carbon")).toBeLessThan(60);
+  expect(days("drinking")).toBe(180);
+});
+
 test("a filter written down as changed counts where there is only one it can have been", () => {
   const base = readDemo("kranich-loop");
   const filters = base.gear.filter(({ spec }) => spec.kind === "filter" || spec.kind === "strainer");

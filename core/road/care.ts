@@ -5,6 +5,7 @@ import { findBranchVent, findLineTrap, findTrap, listInlinePieces } from "../des
 import { DIRT_G, USUAL_MINUTES } from "../gear/loopFigures";
 import { computeLoopRhythm } from "../gear/loopRhythm";
 import { measureCapacityL } from "../geometry/solid";
+import { listOutHoses } from "../heads/lift";
 import type { BuildRecord, LogEntry } from "../record/record";
 import { computeDryWeeks, readEvaporationMm } from "../traps/sealRisks";
 import { addDays, toDays } from "./civil";
@@ -110,8 +111,13 @@ export const measureFreshL = ({ tanks, habits }: Pick<Design, "tanks" | "habits"
   tanks.reduce((sum, { holds, solid }) => (holds === "fresh" ? sum + measureCapacityL(solid) : sum), 0) +
   habits.vessels.reduce((sum, { holds, litres }) => (holds === "fresh" ? sum + litres : sum), 0);
 
-/** What runs through a filter a day, L, the dirt in it, g, and hours a lamp is lit: of the loop's showers, else of the fresh water [C on T]. */
-function findUse(design: Design): { readonly litres: number; readonly dirtG: number; readonly hours: number } {
+type Use = { readonly litres: number; readonly dirtG: number };
+
+/**
+ * What runs through a piece of gear a day, L, and the dirt in it, g: the showers of the loop and the fresh water, each where its
+ * hoses come to such a tank, both where they come to both or to neither; and hours a lamp is lit [C on T].
+ */
+function findUse(design: Design): { readonly of: (gearId: string) => Use; readonly hours: number } {
   const rhythm = design.gear.length > 0 ? computeLoopRhythm(design) : null;
   const people = countPeople(design.habits.people);
   const uses = listStretches(design.habits)[0]?.way.uses ?? [];
@@ -120,8 +126,22 @@ function findUse(design: Design): { readonly litres: number; readonly dirtG: num
     0,
   );
   const showers = rhythm?.showersPerDay ?? 0;
-  const litres = showers * (rhythm?.figures.freshL ?? 0) || freshL;
-  return { litres, dirtG: showers * DIRT_G, hours: (showers * USUAL_MINUTES) / 60 };
+  const loopL = showers * (rhythm?.figures.freshL ?? 0);
+  const holds = new Map(design.tanks.map((tank) => [tank.id, tank.holds]));
+  const of = (gearId: string): Use => {
+    const waters = new Set(
+      listOutHoses(design, gearId).flatMap(({ from, to }) =>
+        [from, to].map((end) => (end.kind === "tank" ? holds.get(end.tankId) : null)),
+      ),
+    );
+    const isNeither = !waters.has("loop") && !waters.has("fresh");
+    const isLooped = waters.has("loop") || isNeither;
+    return {
+      litres: (isLooped ? loopL : 0) + (waters.has("fresh") || isNeither ? freshL : 0),
+      dirtG: isLooped ? showers * DIRT_G : 0,
+    };
+  };
+  return { of, hours: (showers * USUAL_MINUTES) / 60 };
 }
 
 /** What a rig asks for, from its parts, and how much is used: a filter or a lamp is through by its life or by the calendar [T]. */
@@ -145,9 +165,11 @@ export function listCare(design: Design): CareTask[] {
   const hoses = lines.flatMap(({ id, kind }) => (kind === "hose" ? [`layHose:${id}`] : []));
   const through = (life: number | null, perDay: number | undefined): number =>
     life !== null && perDay !== undefined && perDay > 0 ? life / perDay : Infinity;
-  const findLifeDays = (spec: GearSpec): number => {
-    if (spec.kind === "filter")
-      return Math.min(through(spec.lifeL, use?.litres), through(spec.holdsG, use?.dirtG), spec.lifeDays);
+  const findLifeDays = (id: string, spec: GearSpec): number => {
+    if (spec.kind === "filter") {
+      const own = use?.of(id);
+      return Math.min(through(spec.lifeL, own?.litres), through(spec.holdsG, own?.dirtG), spec.lifeDays);
+    }
     return spec.kind === "uvLamp" ? through(spec.lifeHours, use?.hours) : Infinity;
   };
   const sealsMm = lines.flatMap((line) =>
@@ -166,7 +188,7 @@ export function listCare(design: Design): CareTask[] {
     ),
     ...gear.flatMap(({ id, name, spec }) => {
       const kind = GEAR_CARE[spec.kind];
-      return kind === null ? [] : [task(kind, id, name, [`mountGear:${id}`], { lifeDays: findLifeDays(spec) })];
+      return kind === null ? [] : [task(kind, id, name, [`mountGear:${id}`], { lifeDays: findLifeDays(id, spec) })];
     }),
     ...(freshL > 0 ? [task("sanitise", null, null, [], { litres: freshL })] : []),
     ...lines.flatMap((line): CareTask[] => {
