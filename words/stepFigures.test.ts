@@ -1,7 +1,9 @@
-import { listSteps } from "@/core/build/steps";
+import { listSteps, toCableStepId } from "@/core/build/steps";
+import { listWires } from "@/core/build/wiring";
 import { evaluate } from "@/core/evaluate/evaluate";
 import { listBoltPlaces } from "@/core/fixing/boltPlaces";
 import { DEMO_NAMES, FURNISHED, HEADS_NAMES, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
+import { tellStep } from "./build";
 import { listStepFigures } from "./stepFigures";
 import { parseLength } from "./units";
 
@@ -58,4 +60,40 @@ test("a drain is laid by the least fall of its runs, and clipped closer than its
     .map((leg) => ((leg.from.z - leg.to.z) / leg.planLengthMm) * 1000);
   expect(Number.parseFloat(figures.get("falls at the least")!)).toBeCloseTo(Math.min(...slopes), 0);
   expect(readMm(figures.get("a clip at least every")!)).toBeLessThanOrEqual(900);
+});
+
+test("a cable is told by its copper, length, fuse and what starts it, in either units; a pad never over a dry tank", () => {
+  for (const name of ["kranich-loop", "otter-heads", "setzkasten"] as const) {
+    const design = readDemo(name);
+    const evaluation = evaluate(design);
+    const steps = listSteps(design, evaluation);
+    for (const { load, lengthMm, fuseA, sizeMm2 } of listWires(design)) {
+      const step = steps.find(({ id }) => id === toCableStepId(load.id))!;
+      const [metric, imperial] = (["metric", "imperial"] as const).map(
+        (units) => new Map(listStepFigures(step, { design, evaluation, units })),
+      );
+      expect(metric!.get("two cores")).toBe(`${sizeMm2} mm²`);
+      expect(imperial!.get("two cores")).toMatch(/^\d+ AWG$/);
+      expect(Number.parseFloat(metric!.get("from the fuse box, about")!)).toBeCloseTo(lengthMm / 1000, 0);
+      expect(Number.parseFloat(metric!.get("fuse, at the box")!)).toBe(fuseA);
+      expect(metric!.has("on only with")).toBe(load.kind === "pad");
+      expect(metric!.has("on its way")).toBe(load.startedBy === "switch");
+      expect(metric!.has("started by the float of")).toBe(typeof load.startedBy === "object");
+      expect(metric!.has(design.rig.kind === "boat" ? "under the sole" : "under the floor")).toBe(load.isOutside);
+      expect(tellStep(step, design).caution).toMatch(/fuse stays out/);
+    }
+  }
+});
+
+test("cable that is sold nowhere thick enough is said to be so, and no fuse with it", () => {
+  const base = readDemo("kranich-loop");
+  const gear = base.gear.map((one) =>
+    one.spec.kind === "pump" ? { ...one, spec: { ...one.spec, watts: 3_000 } } : one,
+  );
+  const design = { ...base, gear };
+  const evaluation = evaluate(design);
+  const thin = listWires(design).find(({ sizeMm2 }) => sizeMm2 === null)!;
+  const step = listSteps(design, evaluation).find(({ id }) => id === toCableStepId(thin.load.id))!;
+  const figures = listStepFigures(step, { design, evaluation, units: "metric" });
+  expect(figures).toEqual([["cable", expect.stringMatching(/thick enough/)]]);
 });

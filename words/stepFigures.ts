@@ -255,6 +255,7 @@ function listCableFigures({ load, sizeMm2, lengthMm, fuseA, wantsRelay }: Wire, 
     ...(startedBy === "switch"
       ? ([["on its way", wantsRelay ? "relay, and a switch for it" : "switch"]] as const)
       : []),
+    ...(load.kind === "pad" ? ([["on only with", "water over it"]] as const) : []),
     ...(load.isOutside ? ([["under the floor", "waterproof connector"]] as const) : []),
   ];
 }
