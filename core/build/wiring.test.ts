@@ -144,3 +144,21 @@ test("what is said of the battery goes into the list, and a cable that is laid i
       false,
     );
 });
+
+test("a cable bears its own fuse and no thicker one is asked for: 24 A over a hand's length, 30 A and 6 mm²", () => {
+  expect(sizeWire({ ...at(100), watts: 24 * 12 }, supply)).toMatchObject({ sizeMm2: 6, fuseA: 30, wantsRelay: true });
+  expect(sizeWire({ ...at(100), watts: 10 * 12 }, supply)).toMatchObject({ fuseA: 15, wantsRelay: false });
+});
+
+test("a heater wants current and a hand pump none; what lies under the floor is outside, what stands on it is not", () => {
+  const base = readDemo("kranich-loop");
+  const [pump] = base.gear.filter(({ spec }) => spec.kind === "pump");
+  const put = (z: number, spec: (typeof base.gear)[number]["spec"]) =>
+    listLoads({ ...base, gear: [{ ...pump!, atMm: { ...pump!.atMm, z }, spec }] }).filter(
+      ({ kind }) => kind === "gear",
+    );
+  const heater = { kind: "heater", dropKPa: 5, atLpm: 8, litres: 10, watts: 400 } as const;
+  expect(put(0, heater)).toMatchObject([{ watts: 400, isOutside: false, startedBy: "switch" }]);
+  expect(put(-pump!.sizeMm.z - 1, heater)).toMatchObject([{ isOutside: true }]);
+  if (pump!.spec.kind === "pump") expect(put(0, { ...pump!.spec, pump: "hand", watts: 50 })).toEqual([]);
+});
