@@ -365,7 +365,11 @@ test("Kranich: the battery said once holds for the table, the steps and the part
   await type(box, "300000");
   await expect(page.getByRole("alert").filter({ hasText: /too large/ })).toBeVisible();
   await box.press("Escape");
-  await expect(page.getByText("Run the cable to the heating pad of Grey tank").first()).toBeVisible();
+  // it waits for its tank, and can be read beforehand
+  const cable = page.getByRole("button", { name: /^Run the cable to the heating pad of Grey tank/ }).first();
+  await cable.click();
+  await expect(cable).toContainText(/fuse, at the box/);
+  await expect(page.getByRole("checkbox", { name: /^Run the cable to the heating pad/ })).toBeDisabled();
   await page.getByRole("button", { name: /^Undo: / }).click();
   await expect.poll(amps).toBe(before);
 });

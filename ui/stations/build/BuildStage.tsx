@@ -56,7 +56,8 @@ export function BuildStage() {
   );
   const open = order.ok ? listOpenSteps(order.steps, done) : [];
   const [clear, held] = [open.filter(({ id }) => !unsettled.has(id)), open.filter(({ id }) => unsettled.has(id))];
-  const current = open.find(({ id }) => id === pickedId) ?? clear[0] ?? held[0] ?? null;
+  const unbuilt = order.ok ? order.steps.filter(({ id }) => !done.has(id)) : [];
+  const current = unbuilt.find(({ id }) => id === pickedId) ?? clear[0] ?? held[0] ?? null;
   const lock = useMemo(() => buildLockAll(design, listBuiltParts(listed, done), true), [design, listed, done]);
   const built = useMemo(() => listBuilt(design, done, current), [design, done, current]);
   if (!order.ok) {

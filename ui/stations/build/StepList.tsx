@@ -59,7 +59,7 @@ export function StepList(props: StepListProps) {
                 onMove(pulled, step.id, steps.findIndex(({ id }) => id === pulled) < i ? "after" : "before");
               setPulled(null);
             }}
-            className={`flex gap-3 border-t border-rule py-1.5 ${props.isDone === null ? "text-faint" : ""} ${step.id === props.pickedId && props.isDone === false ? "bg-pick/50" : ""}`}
+            className={`flex gap-3 border-t border-rule py-1.5 ${props.isDone === null ? "text-faint" : ""} ${step.id === props.pickedId && props.isDone !== true ? "bg-pick/50" : ""}`}
           >
             <Step {...props} step={step} before={steps[i - 1]?.id ?? null} after={steps[i + 1]?.id ?? null} />
           </li>
@@ -94,7 +94,8 @@ function Step({
   const { tools, caution } = tellStep(step, design);
   const against = isDone === false ? (unsettled.get(step.id) ?? []) : [];
   const name = describeStep(step, design);
-  const isPicked = isDone === false && step.id === pickedId;
+  // one that still waits can be read beforehand
+  const isPicked = isDone !== true && step.id === pickedId;
   const redrawn = isDone === true ? redrawnOf.get(step.id) : undefined;
   const tick = (on: string | null) => {
     const drawn = takeDrawn(step, design, evaluation);
@@ -116,14 +117,14 @@ function Step({
           type="button"
           className="w-full text-left"
           onClick={() => onPick(step)}
-          {...(isDone === false ? { "aria-expanded": isPicked } : {})}
+          {...(isDone === true ? {} : { "aria-expanded": isPicked })}
         >
           <span
             className={`block text-[15px] leading-snug phone:text-[18px] ${isDone && !redrawn ? "line-through" : ""}`}
           >
             {name}
           </span>
-          {isDone === false && <Figures figures={listStepFigures(step, { design, evaluation, units })} />}
+          {(isDone === false || isPicked) && <Figures figures={listStepFigures(step, { design, evaluation, units })} />}
           {isPicked && (
             <span className="block text-[12.5px] leading-snug text-faint">
               {tools}
