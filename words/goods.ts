@@ -40,6 +40,10 @@ const TOOLS_IN_INCHES: Readonly<Partial<Record<ToolKind, string>>> = {
   screwdriver: "driver for hose clamps, 5/16 in",
 };
 
+/** What is said where nothing that is sold bears it. */
+export const NO_CABLE =
+  "none that is sold is thick enough; bring the fuse box nearer or take 24 V. What runs on mains or gas is for the licensed";
+
 /** What must not be used beside what seals: putty loosens, solvents crack. */
 export const SEALING_NOTE =
   "Polyurethane or hybrid sealant on holes. No putty: it loosens in a rig that shakes, and with soap and solvent it cracks ABS. Cement only for the pipe's own plastic; polypropylene and polyethylene cannot be cemented.";
@@ -140,7 +144,7 @@ export function nameWare(ware: Ware, units: Units): string {
     case "cable":
       return `two-core cable ${describeCable(ware.mm2, units)}`;
     case "noCable":
-      return `cable to ${ware.to}: none that is sold is thick enough, bring the fuse box nearer`;
+      return `cable to ${ware.to}: ${NO_CABLE}`;
     case "fuse":
       return `fuse ${formatNumber(ware.amps, ware.amps % 1 === 0 ? 0 : 1)} A with its holder`;
     case "holeSaw":

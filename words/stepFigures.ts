@@ -20,7 +20,7 @@ import { isWeldedIn } from "@/core/templates/portHole";
 import { listPortHoles } from "@/core/templates/tankFaces";
 import { type HoleEntry, listHoles } from "@/core/through/holes";
 import { speakFor } from "./afloat";
-import { describeCable } from "./goods";
+import { describeCable, NO_CABLE } from "./goods";
 import { describeSaw, describeSize } from "./holes";
 import { FASTENER_NAMES, FIXING_NAMES, THREAD_NAMES } from "./labels";
 import { describePort, describePortMiddle, nameSide } from "./ports";
@@ -245,8 +245,7 @@ function measureLineMm(design: Design, lineId: string): number {
 function listCableFigures({ load, sizeMm2, lengthMm, fuseA, wantsRelay }: Wire, { design, units }: Told): StepFigure[] {
   const { startedBy } = load;
   const floatOf = typeof startedBy === "object" ? design.gear.find(({ id }) => id === startedBy.floatOf)?.name : null;
-  if (sizeMm2 === null || fuseA === null)
-    return [["cable", "none that is sold is thick enough: bring the fuse box nearer"]];
+  if (sizeMm2 === null || fuseA === null) return [["cable", NO_CABLE]];
   return [
     ["two cores", describeCable(sizeMm2, units)],
     ["from the fuse box, about", formatRun(lengthMm / 1000, units)],
