@@ -49,7 +49,7 @@ test("whatever comes in, joining never throws", () => {
 });
 
 // Drawn by one general library and read by another, as a camera sees it: black and white dots.
-test("every frame of a rig's sheet is a code that a general reader reads", () => {
+test("the sheet of every sample is few codes, none too fine for a camera, that a general reader reads", () => {
   for (const name of [...DEMO_NAMES, ...LOOP_NAMES, FURNISHED, HEADS_NAME, ...HEADS_NAMES] as const) {
     const design = readDemo(name);
     const frames = splitFrames(JSON.stringify(writeUnderCards(design, evaluate(design), "metric")));
