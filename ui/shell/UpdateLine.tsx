@@ -4,6 +4,9 @@ import * as WORDS from "@/words/panels/shell/updateLine";
 import { Button } from "../kit/Button";
 import { session } from "./browserSession";
 
+/** A version that has not taken over by then is loaded by the next reload, ms. */
+const LATE_MS = 4_000;
+
 /** Tells quietly that a newer version lies ready; this tab keeps its own until it is reloaded, and saves before. */
 export function UpdateLine() {
   const [waiting, setWaiting] = useState<ServiceWorker | null>(null);
@@ -12,8 +15,13 @@ export function UpdateLine() {
   const take = async () => {
     await session.flush();
     if (!session.canLeave()) return;
-    // the page is loaded anew by the version that takes over
-    navigator.serviceWorker.addEventListener("controllerchange", () => window.location.reload(), { once: true });
+    // the page is loaded anew by the version that takes over; the one before may hold it up while it still answers something
+    const late = setTimeout(() => window.location.reload(), LATE_MS);
+    const reload = () => {
+      clearTimeout(late);
+      window.location.reload();
+    };
+    navigator.serviceWorker.addEventListener("controllerchange", reload, { once: true });
     waiting.postMessage({ type: "SKIP_WAITING" });
   };
   return (
