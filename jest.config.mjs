@@ -1,21 +1,36 @@
-export default {
-  testEnvironment: "node",
-  maxWorkers: "100%",
-  roots: [
-    "<rootDir>/core",
-    "<rootDir>/words",
-    "<rootDir>/store",
-    "<rootDir>/workers",
-    "<rootDir>/ui",
-    "<rootDir>/cli",
-    "<rootDir>/files",
-    "<rootDir>/tests",
-  ],
-  setupFiles: ["<rootDir>/tests/seed.ts"],
+const roots = (...folders) => folders.map((folder) => `<rootDir>/${folder}`);
+
+/** What keeps nothing of its own between two calls: one worker loads it once for all its tests, and it runs warm. */
+const shared = {
+  displayName: "shared",
+  runner: "jest-light-runner",
+  roots: roots("core", "words", "cli", "files", "tests"),
+  setupFiles: ["<rootDir>/tests/typescript.mjs", "<rootDir>/tests/seed.ts"],
   testMatch: ["**/*.test.ts", "**/*.test.tsx"],
+  testPathIgnorePatterns: ["\\.alone\\.test\\.ts$"],
+};
+
+/** What keeps something (stores, the interface), and tests that look at what is loaded: modules of their own for each. */
+const alone = {
+  displayName: "alone",
+  roots: roots("core", "store", "workers", "ui"),
+  setupFiles: ["<rootDir>/tests/seed.ts"],
+  testMatch: ["<rootDir>/{store,workers,ui}/**/*.test.{ts,tsx}", "**/*.alone.test.ts"],
   extensionsToTreatAsEsm: [".ts", ".tsx"],
   moduleNameMapper: { "^@/(.*)$": "<rootDir>/$1" },
-  // the reader of files is looked into as deep as our own code
-  transformIgnorePatterns: ["/node_modules/(?!(zod|fast-check|pure-rand)/)"],
-  transform: { "\\.(tsx?|js)$": "<rootDir>/tests/transform.mjs" },
+  transform: {
+    "\\.tsx?$": [
+      "@swc/jest",
+      {
+        jsc: {
+          target: "es2022",
+          parser: { syntax: "typescript", tsx: true },
+          transform: { react: { runtime: "automatic" } },
+        },
+        module: { type: "es6" },
+      },
+    ],
+  },
 };
+
+export default { maxWorkers: "100%", projects: [shared, alone] };
