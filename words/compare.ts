@@ -28,6 +28,7 @@ const FIELD_WORDS: Readonly<Record<PartField, string>> = {
   wallMm: "wall",
   material: "material",
   insulationMm: "lagging",
+  padW: "heating pad",
   sender: "sender",
   fixing: "fixing",
   link: "link to another tank",

@@ -153,6 +153,7 @@ const PLACE_NAMES: Readonly<Record<string, string>> = {
   wallMm: "wall",
   material: "material",
   insulationMm: "lagging",
+  padW: "heating pad",
   sender: "gauge",
   fixing: "fixing",
   heldKN: "rating",

@@ -159,6 +159,12 @@ export function describeGearFinding(
         why: `Its switch cuts out at ${formatQuantity(finding.cutOutKPa, "waterPressure", units)}; shut off it reaches ${formatQuantity(finding.shutOffKPa, "waterPressure", units)}. It runs on and gets hot.`,
         advice: "Set the switch lower, or read both figures again from its sheet.",
       };
+    case "padWeak":
+      return {
+        title: `The pad on ${part} is too weak for the night`,
+        why: `It gives ${formatQuantity(finding.watts, "power", units)}; ${formatQuantity(Math.ceil(finding.wantedW), "power", units)} holds the water warm in the cold that is counted with.`,
+        advice: "Fit a stronger pad, lag the tank thicker, or empty it before such a night.",
+      };
     case "supplyHard":
       return {
         title: `The tap at ${part} presses too hard`,

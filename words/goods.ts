@@ -133,6 +133,8 @@ export function nameWare(ware: Ware, units: Units): string {
       return "switch for 10 A";
     case "relay":
       return "relay with its socket";
+    case "gland":
+      return `cable gland with its nut, for a hole of ${mm(ware.holeMm)}`;
     case "sealedConnector":
       return "waterproof connector, pair";
     case "foamStrip":

@@ -63,6 +63,8 @@ export function describeRemedy(
       return "Count what is usual there, to be changed under Days";
     case "countFlush":
       return "Count the whole flush, and what goes along with it";
+    case "fitPad":
+      return "Fit a stronger heating pad";
     case "countLoads":
       return "Count what the machine takes";
     case "useToilet":
@@ -181,6 +183,7 @@ export function describeEdit(edit: Edit, design: Design): string {
     useToilet: "Count the toilet",
     countFixtures: "Count what goes down",
     countFlush: "Count the whole flush",
+    fitPad: `Fit ${part} with a heating pad`,
     countLoads: "Count what the machine takes",
     moveClear: `Move ${part} clear`,
     addOutlet: "Fit a dump outlet",

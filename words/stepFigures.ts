@@ -242,7 +242,10 @@ function measureLineMm(design: Design, lineId: string): number {
   return line ? sumLengthMm(listLineLegs(design, line)) : 0;
 }
 
-function listCableFigures({ load, sizeMm2, lengthMm, fuseA, wantsRelay }: Wire, { design, units }: Told): StepFigure[] {
+function listCableFigures(
+  { load, sizeMm2, lengthMm, fuseA, wantsRelay, glandMm }: Wire,
+  { design, units }: Told,
+): StepFigure[] {
   const { startedBy } = load;
   const floatOf = typeof startedBy === "object" ? design.gear.find(({ id }) => id === startedBy.floatOf)?.name : null;
   if (sizeMm2 === null || fuseA === null) return [["cable", NO_CABLE]];
@@ -255,6 +258,9 @@ function listCableFigures({ load, sizeMm2, lengthMm, fuseA, wantsRelay }: Wire, 
       ? ([["on its way", wantsRelay ? "relay, and a switch for it" : "switch"]] as const)
       : []),
     ...(load.kind === "pad" ? ([["on only with", "water over it"]] as const) : []),
+    ...(glandMm === null
+      ? []
+      : ([["through the floor", `hole of ${formatLength(glandMm, units)}, edge sealed, gland`]] as const)),
     ...(load.isOutside ? ([["under the floor", "waterproof connector"]] as const) : []),
   ];
 }

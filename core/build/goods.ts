@@ -53,6 +53,7 @@ export type Ware =
   | { readonly kind: "bedding"; readonly bedding: Bedding }
   /** Under a tank that freezes, W. */
   | { readonly kind: "heaterPad"; readonly watts: number }
+  | { readonly kind: "gland"; readonly holeMm: number }
   | { readonly kind: "backPlate" | "strap" | "endStop" | "mesh" | "switch" | "relay" | "sealedConnector" }
   /** m. */
   | { readonly kind: "foamStrip" }
@@ -191,7 +192,7 @@ function listHoleGoods(design: Design, evaluation: Evaluation, ownSawsMm: readon
 }
 
 function listWireGoods(design: Design): Good[] {
-  return listWires(design).flatMap(({ load, sizeMm2, lengthMm, fuseA, wantsRelay }) => {
+  return listWires(design).flatMap(({ load, sizeMm2, lengthMm, fuseA, wantsRelay, glandMm }) => {
     const { id, kind, at, name, watts, isOutside, startedBy } = load;
     const good = (ware: Ware, amount: number): Good => ({
       ware,
@@ -201,7 +202,7 @@ function listWireGoods(design: Design): Good[] {
       loadId: id,
     });
     return [
-      ...(kind === "pad" ? [good({ kind: "heaterPad", watts: Math.ceil(watts / 10) * 10 }, 1)] : []),
+      ...(kind === "pad" ? [good({ kind: "heaterPad", watts }, 1)] : []),
       sizeMm2 === null
         ? good({ kind: "noCable", to: name }, 1)
         : good({ kind: "cable", mm2: sizeMm2 }, (lengthMm / 1000) * SPARE),
@@ -209,6 +210,7 @@ function listWireGoods(design: Design): Good[] {
       ...(startedBy === "switch" ? [good({ kind: "switch" }, 1)] : []),
       ...(wantsRelay ? [good({ kind: "relay" }, 1)] : []),
       ...(isOutside ? [good({ kind: "sealedConnector" }, 1)] : []),
+      ...(glandMm === null ? [] : [good({ kind: "gland", holeMm: glandMm }, 1)]),
     ];
   });
 }

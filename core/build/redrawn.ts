@@ -161,7 +161,13 @@ function collect(step: BuildStep, design: Design, evaluation: Judged): Seen | nu
       return {
         placesMm: [spot],
         sizesMm: listSides(tank.solid),
-        kinds: [listForm(tank.solid), tank.material, tank.wallMm, tank.insulationMm],
+        kinds: [
+          listForm(tank.solid),
+          tank.material,
+          tank.wallMm,
+          tank.insulationMm,
+          ...((tank.padW ?? 0) > 0 ? [tank.padW] : []),
+        ],
         older: [[tank.solid.shape, tank.material]],
       };
     case "mountGear": {

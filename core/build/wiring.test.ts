@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { DEMO_NAMES, FURNISHED, HEADS_NAMES, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
+import type { Design } from "../design/design";
 import { parseDesignText, writeDesignText } from "../design/parseDesign";
 import type { Supply } from "../design/rig";
 import { evaluate } from "../evaluate/evaluate";
@@ -16,6 +17,7 @@ const at = (x: number): Load => ({
   watts: 70,
   atMm: { x, y: 0, z: 0 },
   isOutside: false,
+  goesThroughFloor: false,
   startedBy: "switch",
 });
 const supply: Supply = { volts: 12, boxMm: { x: 0, y: 0, z: 0 }, dropShare: 0.03 };
@@ -45,7 +47,7 @@ test("the drop is kept, the fuse never lets through more than the cable bears, 2
 
 const ALL = [...DEMO_NAMES, ...LOOP_NAMES, FURNISHED, ...HEADS_NAMES] as const;
 
-test("every pump and lamp of a loop has its cable, a tank its sender's, and under a cold floor its pad's", () => {
+test("every pump and lamp of a loop has its cable, a tank its sender's, and its pad's where one is fitted", () => {
   for (const name of LOOP_NAMES) {
     const design = readDemo(name);
     const ids = listLoads(design).map(({ id }) => id);
@@ -53,18 +55,39 @@ test("every pump and lamp of a loop has its cable, a tank its sender's, and unde
       if (spec.kind === "pump" || spec.kind === "uvLamp") expect(ids).toContain(id);
     expect(listWires(design).every(({ lengthMm, amps }) => lengthMm > 0 && amps > 0)).toBe(true);
   }
-  const kranich = readDemo("kranich");
-  expect(listLoads(kranich).flatMap(({ id, kind }) => (kind === "pad" ? [id] : []))).toEqual(["pad-grey"]);
   for (const name of ALL) {
     const design = readDemo(name);
     const senders = listLoads(design).flatMap((load) => (load.kind === "sender" ? [load.at.id] : []));
     expect(senders).toEqual(design.tanks.flatMap(({ id, sender }) => (sender ? [id] : [])));
   }
-  // whatever it holds, fresh water freezes no later; inside it is warm
-  const pads = listLoads(readDemo("kranich-loop")).filter(({ kind }) => kind === "pad");
-  expect(pads.map(({ id }) => id)).toEqual(readDemo("kranich-loop").tanks.map(({ id }) => `pad-${id}`));
-  const inside = kranich.tanks.map((tank) => ({ ...tank, atMm: { ...tank.atMm, z: 0 } }));
-  expect(listLoads({ ...kranich, tanks: inside }).filter(({ kind }) => kind === "pad")).toEqual([]);
+  const padsOf = (design: Design) => listLoads(design).filter(({ kind }) => kind === "pad");
+  const kranich = readDemo("kranich-loop");
+  expect(padsOf(kranich)).toEqual([]);
+  const warm = { ...kranich, tanks: kranich.tanks.map((tank, i) => ({ ...tank, padW: 40 * i })) };
+  expect(padsOf(warm).map(({ id, watts }) => [id, watts])).toEqual(
+    kranich.tanks.slice(1).map(({ id }, i) => [`pad-${id}`, 40 * (i + 1)]),
+  );
+});
+
+test("a cable that leaves a vehicle through the floor has its gland, no narrower for thicker copper; a boat's bilge is within her", () => {
+  let through = 0;
+  for (const name of ALL) {
+    const drawn = readDemo(name);
+    const design = { ...drawn, tanks: drawn.tanks.map((tank, i) => ({ ...tank, padW: 60 + 90 * i })) };
+    const wires = listWires(design);
+    const glands = listGoods(design, evaluate(design)).flatMap(({ ware, loadId }) =>
+      ware.kind === "gland" ? [[loadId, ware.holeMm]] : [],
+    );
+    const wanted = wires.filter(
+      ({ load, sizeMm2 }) => load.isOutside && design.rig.kind !== "boat" && sizeMm2 !== null,
+    );
+    expect(glands).toEqual(wanted.map(({ load, glandMm }) => [load.id, glandMm]));
+    expect(wanted.every(({ glandMm }) => glandMm !== null)).toBe(true);
+    through += wanted.length;
+    const bySize = [...wanted].sort((a, b) => a.sizeMm2! - b.sizeMm2!).map(({ glandMm }) => glandMm!);
+    expect(bySize).toEqual([...bySize].sort((a, b) => a - b));
+  }
+  expect(through).toBeGreaterThan(3);
 });
 
 test("an electric dump valve has its cable, one by hand has none, and is emptied through only when it is there", () => {
@@ -158,7 +181,9 @@ test("a heater wants current and a hand pump none; what lies under the floor is 
       ({ kind }) => kind === "gear",
     );
   const heater = { kind: "heater", dropKPa: 5, atLpm: 8, litres: 10, watts: 400 } as const;
-  expect(put(0, heater)).toMatchObject([{ watts: 400, isOutside: false, startedBy: "switch" }]);
+  expect(put(0, heater)).toMatchObject([
+    { watts: 400, isOutside: false, goesThroughFloor: false, startedBy: "switch" },
+  ]);
   expect(put(-pump!.sizeMm.z - 1, heater)).toMatchObject([{ isOutside: true }]);
   if (pump!.spec.kind === "pump") expect(put(0, { ...pump!.spec, pump: "hand", watts: 50 })).toEqual([]);
 });

@@ -1,8 +1,6 @@
 import type { Design } from "../design/design";
 import type { Gear, SpecOf } from "../design/gear";
 import type { Supply } from "../design/rig";
-import { readNight } from "../frost/night";
-import { computeTankFrost } from "../frost/tankFrost";
 import { add, scale, type Vec3 } from "../geometry/vec";
 import { listOutHoses } from "../heads/lift";
 
@@ -20,6 +18,8 @@ export type Load = {
   readonly watts: number;
   readonly atMm: Vec3;
   readonly isOutside: boolean;
+  /** Its cable leaves the rig through the floor; a boat's bilge is within her. */
+  readonly goesThroughFloor: boolean;
   /** Who lets the current through: a hand's switch, the float of a sump by its id, or what it has of its own. */
   readonly startedBy: "switch" | "itself" | { readonly floatOf: string };
 };
@@ -38,6 +38,8 @@ export type Wire = {
   readonly fuseA: number | null;
   /** More than a small switch bears: a relay. */
   readonly wantsRelay: boolean;
+  /** Hole in the floor for the gland that holds it, mm; null where it stays inside. */
+  readonly glandMm: number | null;
 };
 
 /** Where nothing is said: 12 V, fuses on the middle line forward and 300 mm up, 3 % lost [T]. */
@@ -66,6 +68,14 @@ const SIZES: readonly (readonly [number, number])[] = [
 ];
 /** Blade fuses as sold, A. */
 const FUSES = [1, 2, 3, 4, 5, 7.5, 10, 15, 20, 25, 30, 40, 50, 60] as const;
+/** Two cores in one sheath up to so many mm² go through a gland for a hole of so many mm [T: from memory]. */
+const GLANDS: readonly (readonly [number, number])[] = [
+  [1.5, 16],
+  [4, 20],
+  [10, 25],
+  [16, 32],
+  [25, 40],
+];
 const OVER = 1.25;
 const SWITCH_A = 10;
 /** Cable goes along walls, not as the crow flies, and comes up to its ends [T]. */
@@ -101,8 +111,8 @@ function findWatts(spec: Gear["spec"]): number {
 }
 
 /**
- * Pumps, lamps, heaters, toilets with a motor and motor valves; at each tank its electric dump valve, its sender, and a pad where
- * it freezes on the night of the rules, but not on a boat. Source: the design; a motor's, sender's and toilet's watts [T].
+ * Pumps, lamps, heaters, toilets with a motor and motor valves; at each tank its electric dump valve, its sender and its
+ * heating pad. Source: the design; a motor's, sender's and toilet's watts [T].
  */
 export function listLoads(design: Design): Load[] {
   return [...listGearLoads(design), ...design.tanks.flatMap((tank) => listTankLoads(design, tank))];
@@ -134,14 +144,14 @@ function listGearLoads(design: Design): Load[] {
         watts,
         atMm: middle,
         isOutside: middle.z < 0,
+        goesThroughFloor: middle.z < 0 && design.rig.kind !== "boat",
         startedBy: floatOf === undefined ? (isOwn ? "itself" : "switch") : { floatOf },
       },
     ];
   });
 }
 
-function listTankLoads(design: Design, tank: Design["tanks"][number]): Load[] {
-  const night = readNight(design.rules);
+function listTankLoads({ rig }: Design, tank: Design["tanks"][number]): Load[] {
   const isOutside = tank.atMm.z < 0;
   const load = (kind: LoadKind, key: string, watts: number, atMm: Vec3, startedBy: Load["startedBy"]): Load => ({
     id: `${kind}-${key}`,
@@ -151,9 +161,10 @@ function listTankLoads(design: Design, tank: Design["tanks"][number]): Load[] {
     watts,
     atMm,
     isOutside,
+    goesThroughFloor: isOutside && rig.kind !== "boat",
     startedBy,
   });
-  const { id, atMm, sender } = tank;
+  const { id, atMm, sender, padW = 0 } = tank;
   return [
     ...tank.ports.flatMap((port) =>
       port.valve?.kind === "electric"
@@ -163,10 +174,7 @@ function listTankLoads(design: Design, tank: Design["tanks"][number]): Load[] {
     ...(sender
       ? [load("sender", id, SENDER_W, add(atMm, { x: sender.xMm, y: sender.yMm, z: sender.highMm }), "itself")]
       : []),
-    // afloat the water keeps it warm, and laid up ashore it is empty
-    ...(isOutside && night.airC < 0 && design.rig.kind !== "boat"
-      ? [load("pad", id, Math.ceil(computeTankFrost(tank, 0.5, night).holdW), atMm, "switch")]
-      : []),
+    ...(padW > 0 ? [load("pad", id, padW, atMm, "switch")] : []),
   ];
 }
 
@@ -192,6 +200,7 @@ export function sizeWire(load: Load, { volts, boxMm, dropShare }: Supply): Wire 
     dropShare: size ? (ohmMm2 * amps) / size[0] / volts : Number.POSITIVE_INFINITY,
     fuseA: size ? fuse : null,
     wantsRelay: amps > SWITCH_A,
+    glandMm: (load.goesThroughFloor && size && GLANDS.find(([mm2]) => mm2 >= size[0])?.[1]) || null,
   };
 }
 

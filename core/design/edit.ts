@@ -44,6 +44,7 @@ export const EDIT_CODES = [
   "countFixtures",
   "countFlush",
   "countLoads",
+  "fitPad",
   "moveClear",
   "addOutlet",
   "addDrain",

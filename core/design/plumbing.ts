@@ -158,6 +158,8 @@ export const tank = z.strictObject({
   material: z.enum(MATERIALS),
   /** Lagging all round. */
   insulationMm: mm(0, 200),
+  /** A heating pad on its wall; 0 or absent where there is none. */
+  padW: z.optional(number("W", 0, 1_000)),
   sender: z.nullable(sender),
   fixing: z.nullable(fixing),
   link: z.nullable(link),

@@ -37,6 +37,7 @@ export const FITTED_IDS = [
   "heads",
   "dumpLines",
   "counted",
+  "pads",
 ] as const;
 const AFTER = ["ramps", "tanks", "uses", "whole"] as const;
 
@@ -65,6 +66,7 @@ export const CONCERNS: Readonly<Record<FittedId, (design: Design) => boolean>> =
   hull: ({ rig }) => rig.hull !== null && rig.hull !== undefined,
   counted: ({ fixtures, habits }) =>
     fixtures.some(({ id, kind }) => kind === "washingMachine" || !isUsedAlways(habits, id)),
+  pads: ({ tanks }) => tanks.some(({ padW = 0 }) => padW > 0),
   dumpLines: ({ lines }) => lines.some(({ kind }) => kind === "dumpLine"),
   heads: ({ gear, lines, fixtures, rig, tanks }) =>
     gear.length > 0 ||

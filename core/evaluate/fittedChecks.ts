@@ -12,6 +12,7 @@ import { checkGearRoom } from "./checkGearRoom";
 import { checkHeads } from "./checkHeads";
 import { checkHull } from "./checkHull";
 import { checkJunctions } from "./checkJunctions";
+import { checkPads } from "./checkPads";
 import { checkSeaInlets } from "./checkSeaInlets";
 import { checkSumps } from "./checkSumps";
 import { checkTapFlows } from "./checkTapFlows";
@@ -35,6 +36,7 @@ export const FITTED_CHECKS: Readonly<Record<FittedId, Check>> = {
   through: ({ design }) => [...checkThrough(design), ...checkSeaInlets(design)],
   counted: ({ design, network }) => checkCounted(design, network),
   fittings: ({ design }) => checkFittings(design),
+  pads: ({ design }) => checkPads(design),
   dumpLines: ({ design }) => checkDumpLines(design),
   hull: ({ design }) => checkHull(design),
   heads: ({ design }) => [

@@ -15,6 +15,8 @@ type InState = {
 /** The figures of what is found in areas that only some rigs have: gear, heads, hull, dump lines and joints. */
 export type FittedNumbers =
   | { readonly code: "pumpNeverStops"; readonly cutOutKPa: number; readonly shutOffKPa: number }
+  /** Of a heating pad on a tank, and what the night of the rules wants. */
+  | { readonly code: "padWeak"; readonly watts: number; readonly wantedW: number }
   | { readonly code: "supplyHard"; readonly supplyKPa: number; readonly mostKPa: number }
   | { readonly code: "accumulatorHard"; readonly prechargeKPa: number; readonly cutInKPa: number }
   | { readonly code: "branchAgainstFlow"; readonly angleDeg: number }

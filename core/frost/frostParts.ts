@@ -38,8 +38,9 @@ export function listFrostParts(design: Design, evaluation: Evaluation, fillShare
     }
     if (fillShare > 0) {
       const full = evaluation.tanks.find(({ tankId }) => tankId === tank.id)?.level.litres ?? 0;
-      const hours = computeTankFrost(tank, fillShare, night).hoursToFreezing ?? 0;
-      parts.push({ kind: "tank", at: { kind: "tank", id: tank.id }, litres: full * fillShare, hours });
+      const hours = computeTankFrost(tank, fillShare, night).hoursToFreezing;
+      if (hours !== null)
+        parts.push({ kind: "tank", at: { kind: "tank", id: tank.id }, litres: full * fillShare, hours });
     }
   }
   for (const { lineId, trapRisks, lineTrapRisks, ponds, legs, ownLegs } of evaluation.drains) {

@@ -33,26 +33,33 @@ export function computeWallLoss(
 export type TankFrost = {
   readonly massKg: number;
   readonly lossWPerK: number;
-  /** Null where the night does not freeze. */
+  /** With its pad on all night, if it has one; null where the night does not freeze, or the pad keeps it from that. */
   readonly hoursToFreezing: number | null;
   /** From freezing point until the share of ice that does harm. */
   readonly hoursToIce: number | null;
+  /** Where the water comes to rest in the end, °C: as cold as the air, or warmer by its pad. */
+  readonly restC: number;
   /** Power, W, that holds it as warm as the heater is set on that night. */
   readonly holdW: number;
 };
 
-/** A tank so full, share in (0, 1], on a cold night; its heat leaves through the outside of the lagging [C on T]. */
+/**
+ * A tank so full, share in (0, 1], on a cold night; its heat leaves through the outside of the lagging [C on T]. A pad on its
+ * wall counts as air that is warmer by P/UA, for that is where the water would come to rest.
+ */
 export function computeTankFrost(tank: Tank, share: number, night: Night): TankFrost {
   const { solid, wallMm, material, insulationMm } = tank;
   const { startC, airC, iceShare, heldC } = night;
   const lossWPerK =
     measureSurfaceM2(solid, wallMm + insulationMm) * computeWallLoss(wallMm, WALL_K[material], insulationMm, night);
+  const restC = airC + (tank.padW ?? 0) / lossWPerK;
   const massKg = (Math.max(0.01, share) * measureCapacityL(solid) * WATER_DENSITY) / 1000;
   return {
     massKg,
     lossWPerK,
-    hoursToFreezing: computeHoursToFreezing({ massKg, lossWPerK, startC, airC }),
-    hoursToIce: computeHoursToIce({ massKg, lossWPerK, airC }, iceShare),
+    restC,
+    hoursToFreezing: computeHoursToFreezing({ massKg, lossWPerK, startC, airC: restC }),
+    hoursToIce: computeHoursToIce({ massKg, lossWPerK, airC: restC }, iceShare),
     holdW: Math.max(0, lossWPerK * (heldC - airC)),
   };
 }

@@ -6,6 +6,7 @@ import { buildCountLoads } from "../edits/countEdits";
 import { buildAddDumpLine, buildFitDumpValve, buildOpenDumpLine, buildRegradeDumpLine } from "../edits/dumpLineEdits";
 import { buildAddFixture } from "../edits/fixtureEdits";
 import { buildInsertStrainer } from "../edits/insertPiece";
+import { buildFitPad } from "../edits/padEdits";
 import { buildFitPumpOut } from "../edits/pumpOutEdits";
 import { buildAddPort, buildAddTank, buildRemovePort } from "../edits/tankEdits";
 import { buildCountFlush } from "../edits/toiletEdits";
@@ -301,6 +302,10 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   pumpCurveRises: null,
   pumpNeverStops: null,
   accumulatorHard: null,
+  padWeak: (_design, { wantedW }, { tank }) => {
+    const edit = tank ? buildFitPad(tank, wantedW) : null;
+    return edit ? [{ byMm: null, edit }] : [];
+  },
   supplyHard: null,
   uvBlind: null,
   floatReversed: null,

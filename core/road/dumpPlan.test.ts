@@ -55,8 +55,9 @@ const inputs = (most: number): fc.Arbitrary<PlanInput> =>
       isCarried: fc.boolean(),
       share: fc.double({ min: 0.2, max: 1, noNaN: true }),
       certainty: fc.constantFrom(0.5, 0.8, 0.9, 0.95),
+      rateError: fc.constantFrom(0, 0.1, 0.3),
     })
-    .map(({ name, list, isCarried, share, certainty }) => {
+    .map(({ name, list, isCarried, share, certainty, rateError }) => {
       const { balance } = evaluate(readDemo(name));
       const planned = balance.stores
         .filter(({ holds, meanLPerDay }) => holds !== "loop" && meanLPerDay > 0)
@@ -66,6 +67,7 @@ const inputs = (most: number): fc.Arbitrary<PlanInput> =>
           roomL: roomL.level,
           leftL: roomL.level * share,
           isCarried,
+          rateError,
         }));
       return { stores: planned, stretches: balance.stretches, stops: list, from: FROM, certainty };
     });
@@ -181,6 +183,37 @@ test("days by the civil calendar are those of the engine, over four centuries, a
       expect(toDate(day)).toBe(iso);
       expect(toDays(iso)).toBe(day);
     }),
+  );
+});
+
+// The rate drawn over in a hundred small steps instead of taken in five places.
+test("what is only learned is counted as the mean over all it may be, summed in small steps", () => {
+  fc.assert(
+    fc.property(inputs(1), fc.constantFrom(0.1, 0.2, 0.3), fc.integer({ min: 1, max: 8 }), (input, rateError, days) => {
+      for (const store of input.stores) {
+        const one = { ...input, stops: [{ ...NOWHERE, arrive: addDays(FROM, days) }], certainty: 0.5 };
+        const chanceAt = (factor: number, error: number) => {
+          const stretches = one.stretches.map((stretch) => ({
+            ...stretch,
+            flows: stretch.flows.map((flow) => ({
+              ...flow,
+              draws: flow.draws.map((draw) => ({ ...draw, perDay: draw.perDay * factor })),
+            })),
+          }));
+          return 1 - planDumps({ ...one, stretches, stores: [{ ...store, rateError: error }] }).holdsWith;
+        };
+        const spread = Math.sqrt(Math.log1p(rateError ** 2));
+        let [sum, weights] = [0, 0];
+        for (let i = 0; i < 100; i++) {
+          const z = -5 + (i + 0.5) / 10;
+          const weight = Math.exp(-(z ** 2) / 2);
+          sum += weight * chanceAt(Math.exp(spread * z - spread ** 2 / 2), 0);
+          weights += weight;
+        }
+        expect(Math.abs(chanceAt(1, rateError) - sum / weights)).toBeLessThan(0.06);
+      }
+    }),
+    { numRuns: 12 },
   );
 });
 

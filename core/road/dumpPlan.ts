@@ -13,6 +13,8 @@ export type PlannedStore = {
   readonly leftL: number;
   /** It is a canister or bottle that is carried to where it is emptied. */
   readonly isCarried: boolean;
+  /** Standard error of its litres a day as the book taught them, as a share of them; 0 where the design alone says. */
+  readonly rateError: number;
 };
 
 /** One chance to dump or fill: on arriving at a stop, or on leaving it. */
@@ -224,15 +226,61 @@ type ChanceOf = (store: number, fromDay: number, toDay: number) => number;
 // The chance by the number of days, from the start as it is (−1) or from a service.
 function createChances({ stores, stretches }: PlanInput, lastDay: number): ChanceOf {
   const first = stretches.slice(0, 1).map((stretch) => ({ ...stretch, days: MOST_PLAN_DAYS + 1 }));
-  const tables = stores.map(({ storeId, roomL, leftL }) => ({
-    fresh: computeDayChances(first, storeId, roomL, Math.max(1, lastDay)),
-    begun: computeDayChances(first, storeId, leftL, Math.max(1, lastDay)),
+  const days = Math.max(1, lastDay);
+  const tables = stores.map((store) => ({
+    fresh: computeUnsureChances(first, store, store.roomL, days),
+    begun: computeUnsureChances(first, store, store.leftL, days),
   }));
   return (store, fromDay, toDay) => {
     const table = fromDay < 0 ? tables[store]!.begun : tables[store]!.fresh;
     const days = toDay - Math.max(0, fromDay);
     return days <= 0 ? 0 : (table[days - 1] ?? 1);
   };
+}
+
+/** A standard normal in steps, with the weight of each. */
+function stepNormal(step: number): readonly (readonly [number, number])[] {
+  const most = Math.round(3.5 / step);
+  const steps = Array.from({ length: 2 * most + 1 }, (_, i) => step * (i - most));
+  const density = (z: number) => Math.exp(-(z ** 2) / 2);
+  const sum = steps.reduce((total, z) => total + density(z), 0);
+  return steps.map((z) => [z, density(z) / sum]);
+}
+
+/** Where uses come by chance the sum is smooth; where all is regular a hair more is too much, and the steps are finer. */
+const BY_CHANCE = stepNormal(0.5);
+const REGULAR = stepNormal(0.25);
+
+/**
+ * The chance by day where the rate itself is only learned: the mean of the chances over what it may be, a lognormal about the
+ * rate with its error. Multiplied over the intervals this is on the safe side, for the same rate runs through all of them [C].
+ */
+function computeUnsureChances(
+  stretches: PlanInput["stretches"],
+  { storeId, rateError }: PlannedStore,
+  roomL: number,
+  days: number,
+): readonly number[] {
+  if (rateError <= 0) return computeDayChances(stretches, storeId, roomL, days);
+  const spread = Math.sqrt(Math.log1p(rateError ** 2));
+  const sum = new Array<number>(days).fill(0);
+  const hasChance = stretches.some(({ flows }) =>
+    flows.some((flow) => flow.storeId === storeId && flow.draws.some(({ byChance }) => byChance)),
+  );
+  for (const [z, weight] of hasChance ? BY_CHANCE : REGULAR) {
+    const factor = Math.exp(spread * z - spread ** 2 / 2);
+    const scaled = stretches.map((stretch) => ({
+      ...stretch,
+      flows: stretch.flows.map((flow) => ({
+        ...flow,
+        draws: flow.draws.map((draw) => ({ ...draw, perDay: draw.perDay * factor })),
+      })),
+    }));
+    computeDayChances(scaled, storeId, roomL, days).forEach((chance, i) => {
+      sum[i] = sum[i]! + weight * chance;
+    });
+  }
+  return sum;
 }
 
 function toPlan(

@@ -4,6 +4,7 @@ import type { Design } from "../design/design";
 import { evaluate } from "../evaluate/evaluate";
 import { buildNetwork } from "../falls/network";
 import type { LogEntry } from "../record/record";
+import { planDumps } from "./dumpPlan";
 import { buildPlanInput } from "./planInput";
 
 const FROM = "2026-05-20";
@@ -32,6 +33,7 @@ test("without a book a plan goes by the design's own uses, from empty tanks and 
         roomL: roomL.here,
         leftL: roomL.here,
         isCarried: store.tankIds.length === 0,
+        rateError: 0,
       })),
   );
 });
@@ -55,6 +57,41 @@ test("a book that has more come into a tank than the design lets each use of it 
   // the fresh water was not read: it goes by the design
   const fresh = input.stretches[0]!.flows.find(({ storeId }) => storeId !== "grey" && storeId.startsWith("fresh"));
   expect(fresh).toEqual(balance.stretches[0]!.flows.find(({ storeId }) => storeId === fresh?.storeId));
+});
+
+test("what few days taught is less sure than what many did: the same litres a day, and the plan holds less surely", () => {
+  const grey = balance.stores.find(({ store }) => store.id === "grey")!;
+  const book = (spans: number) =>
+    Array.from({ length: spans }, (_, i) => [
+      line(1 + 2 * i, { kind: "dump" }),
+      line(2 + 2 * i, { amount: grey.meanLPerDay }),
+    ]).flat();
+  const sure = (spans: number) => {
+    const { stores, stretches } = buildPlanInput(balance, book(spans), options);
+    // from the same tank, so that only the error tells them apart
+    const begun = stores.map((store) => ({ ...store, leftL: store.roomL }));
+    const arrive = "2026-05-22";
+    const stop = {
+      id: "end",
+      name: "End",
+      latDeg: null,
+      lonDeg: null,
+      arrive,
+      nights: 0,
+      cost: 0,
+      stands: null,
+      note: "",
+    };
+    const stops = [{ ...stop, has: { grey: false, toilet: false, fresh: false }, isClosed: false }];
+    return { stores: begun, plan: planDumps({ stores: begun, stretches, stops, from: FROM, certainty: 0.9 }) };
+  };
+  const [none, few, many] = [sure(0), sure(1), sure(9)];
+  const errors = [few, many].map(({ stores }) => stores.find(({ storeId }) => storeId === "grey")!.rateError);
+  expect(none.stores.every(({ rateError }) => rateError === 0)).toBe(true);
+  expect(errors[0]).toBeGreaterThan(errors[1]!);
+  expect(errors[1]).toBeGreaterThan(0);
+  expect(few.plan.holdsWith).toBeLessThan(many.plan.holdsWith);
+  expect(many.plan.holdsWith).toBeLessThan(none.plan.holdsWith);
 });
 
 test("the way the book says is lived comes first, and the others after it", () => {

@@ -8,7 +8,7 @@ import { computeNow, listWayPriors, type NowLevel } from "./levels";
 
 /**
  * What a plan stands on: the levels the logbook gives at a moment, the start of its first day unless it is told (YYYY-MM-DDTHH:MM), and the litres a day it has taught,
- * each use happening so much oftener or seldomer. Where a level is not sure, the end of its band that is one in ten counts. Without a book the fresh water is full and the waste tanks are empty [C].
+ * each use happening so much oftener or seldomer, with the error of what was learned. Where a level is not sure, the end of its band that is one in ten counts. Without a book the fresh water is full and the waste tanks are empty [C].
  */
 export function buildPlanInput(
   balance: Balance,
@@ -28,9 +28,10 @@ export function buildPlanInput(
     }))
     .filter(({ now }) => now.perDayL > 0);
   const stores = levels.map(({ now, isCarried }): PlannedStore => {
-    const { storeId, holds, lowL, highL, roomL } = now;
+    const { storeId, holds, lowL, highL, roomL, learnedDays, perDayL, perDayErrorL } = now;
     // what nobody has read since is taken at the worse end of its band
-    return { storeId, holds, roomL, isCarried, leftL: holds === "fresh" ? lowL : Math.max(0, roomL - highL) };
+    const leftL = holds === "fresh" ? lowL : Math.max(0, roomL - highL);
+    return { storeId, holds, roomL, isCarried, leftL, rateError: learnedDays > 0 ? perDayErrorL / perDayL : 0 };
   });
   const factors = new Map(
     levels.map(({ now }) => [now.storeId, now.designPerDayL > 0 ? now.perDayL / now.designPerDayL : 1]),

@@ -177,6 +177,7 @@ const BEHIND: Readonly<Record<FindingCode, Sought | null>> = {
   pumpCurveRises: null,
   pumpNeverStops: null,
   accumulatorHard: null,
+  padWeak: { formula: "padPower" },
   supplyHard: null,
   uvBlind: null,
   floatReversed: null,

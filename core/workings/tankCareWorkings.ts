@@ -16,35 +16,38 @@ export const listTankCareWorkings = (design: Design, tank: Tank, fillShare: numb
 function listFrostWorkings({ rules }: Design, tank: Tank, fillShare: number): Working[] {
   const night = readNight(rules);
   const { airC } = night;
+  if (airC >= 0) return [];
   const frost = computeTankFrost(tank, fillShare, night);
-  if (frost.hoursToFreezing === null || frost.hoursToIce === null) return [];
   const at = { kind: "tank", id: tank.id } as const;
   const extra = { limit: lookUpLimit(rules, "nightAir") };
   const mass = term("m", frost.massKg, "weight");
   const loss = term("UA", frost.lossWPerK, "heatLoss");
-  const air = term("Ta", airC, "temperature");
+  const air = (valueC: number) => term("Ta", valueC, "temperature");
+  const hold = buildWorking(
+    "padPower",
+    at,
+    [loss, term("Th", night.heldC, "temperature"), air(airC)],
+    term("P", frost.holdW, "power"),
+    extra,
+  );
+  if (frost.hoursToFreezing === null || frost.hoursToIce === null) return [hold];
+  const rest = air(frost.restC);
   return [
     buildWorking(
       "tankFreezing",
       at,
-      [mass, loss, term("T0", night.startC, "temperature"), air],
+      [mass, loss, term("T0", night.startC, "temperature"), rest],
       term("t", frost.hoursToFreezing, "hours"),
       extra,
     ),
     buildWorking(
       "tankIce",
       at,
-      [term("s", night.iceShare, "ratio"), mass, loss, air],
+      [term("s", night.iceShare, "ratio"), mass, loss, rest],
       term("t", frost.hoursToIce, "hours"),
       extra,
     ),
-    buildWorking(
-      "padPower",
-      at,
-      [loss, term("Th", night.heldC, "temperature"), air],
-      term("P", frost.holdW, "power"),
-      extra,
-    ),
+    hold,
   ];
 }
 

@@ -1,5 +1,7 @@
 "use client";
+import { readSupply } from "@/core/build/wiring";
 import type { Tank } from "@/core/design/plumbing";
+import { buildFitPad } from "@/core/edits/padEdits";
 import { AIR_DROP_K, computeHeatCarriers, GLYCOL_DROP_K } from "@/core/frost/heatCarriers";
 import { readNight } from "@/core/frost/night";
 import { computeTankFrost } from "@/core/frost/tankFrost";
@@ -13,7 +15,9 @@ import { Group } from "../../fields/Group";
 import { LimitField } from "../../fields/LimitField";
 import { useEdits } from "../../fields/useEdits";
 import { Trade } from "../../glossary/Trade";
+import { Button } from "../../kit/Button";
 import { Figure } from "../../kit/Figure";
+import { NumberField } from "../../kit/NumberField";
 import { Pick } from "../../kit/Pick";
 
 const CFM_PER_M3_H = 1 / (60 * (MM_PER_FT / 1000) ** 3);
@@ -23,6 +27,11 @@ const describeAir = (m3PerH: number, units: Units): string =>
 
 /** Usual winds, m/s: no wind, a breeze at a pitch, and the air that streams past under way. */
 const WINDS = { still: 0, breeze: 3, driving: 20 } as const;
+/** The lagging that is usual, where somebody thinks of a pad. */
+const FOAM_MM = 20;
+/** A long night, h. */
+const NIGHT_H = 10;
+
 type Wind = keyof typeof WINDS | "own";
 const WIND_NAMES: Readonly<Record<Wind, string>> = {
   still: WORDS.stillAir,
@@ -34,6 +43,9 @@ const WIND_NAMES: Readonly<Record<Wind, string>> = {
 /** How long a tank stands a cold night, and what a heater must bring. */
 export function ColdNight({ tank }: { readonly tank: Tank }) {
   const rules = useWorkbench((state) => state.history!.design.rules);
+  const volts = useWorkbench((state) => readSupply(state.history!.design).volts);
+  const isAfloat = useWorkbench((state) => state.history!.design.rig.kind === "boat");
+  const { apply, set } = useEdits();
   const share = useWorkbench((state) => state.fillShare);
   const units = useWorkbench((state) => state.units);
   const night = readNight(rules);
@@ -44,12 +56,19 @@ export function ColdNight({ tank }: { readonly tank: Tank }) {
       {text}
     </Figure>
   );
+  const { padW = 0 } = tank;
+  // inside it is as warm as the room, afloat as the water
+  const isOut = tank.atMm.z < 0 && !isAfloat;
+  const lagged = computeTankFrost({ ...tank, insulationMm: FOAM_MM }, share, night);
+  const nightWh = frost.holdW * NIGHT_H;
+  const fit = buildFitPad(tank, frost.holdW);
+  const power = (value: number) => formatQuantity(value, "power", units);
   const carriers = computeHeatCarriers(frost.holdW);
   const hours = (value: number) => formatQuantity(value, "hours", units);
   const warm = (value: number) => formatQuantity(value, "temperature", units);
   return (
     <Group title={WORDS.coldNight}>
-      {frost.hoursToFreezing === null || frost.hoursToIce === null ? (
+      {night.airC >= 0 ? (
         <p className="text-[13px] text-faint">
           <Trade>{WORDS.at}</Trade> {warm(night.airC)} <Trade>{WORDS.nothingFreezes}</Trade>
         </p>
@@ -57,13 +76,41 @@ export function ColdNight({ tank }: { readonly tank: Tank }) {
         <>
           <p className="text-[13px] text-faint" data-testid="cold-night">
             <Trade>{WORDS.at}</Trade> {warm(night.airC)}
-            <Trade>{WORDS.asFullAsItIs}</Trade> {warm(night.startC)} <Trade>{WORDS.warmAtDuskItsWater}</Trade>{" "}
-            {figure("tankFreezing", WORDS.untilItIsAtFreezing, hours(frost.hoursToFreezing))};{" "}
-            {formatQuantity(night.iceShare, "ratio", units)} <Trade>{WORDS.ofItIsIce}</Trade>{" "}
-            {figure("tankIce", WORDS.untilIceDoesHarm, hours(frost.hoursToIce))} <Trade>{WORDS.laterAPadOf}</Trade>{" "}
-            {figure("padPower", WORDS.padThatHoldsIt, `${Math.ceil(frost.holdW)} W`)} <Trade>{WORDS.holdsItAt}</Trade>{" "}
-            {warm(night.heldC)}, {Math.ceil(frost.holdW * 10)} <Trade>{WORDS.whInANightOf}</Trade>
+            <Trade>{padW > 0 ? WORDS.asFullWithItsPad(power(padW)) : WORDS.asFullAsItIs}</Trade> {warm(night.startC)}{" "}
+            {frost.hoursToFreezing === null || frost.hoursToIce === null ? (
+              <Trade>{WORDS.warmAtDuskItStays}</Trade>
+            ) : (
+              <>
+                <Trade>{WORDS.warmAtDuskItsWater}</Trade>{" "}
+                {figure("tankFreezing", WORDS.untilItIsAtFreezing, hours(frost.hoursToFreezing))};{" "}
+                {formatQuantity(night.iceShare, "ratio", units)} <Trade>{WORDS.ofItIsIce}</Trade>{" "}
+                {figure("tankIce", WORDS.untilIceDoesHarm, hours(frost.hoursToIce))} <Trade>{WORDS.later}</Trade>
+              </>
+            )}{" "}
+            <Trade>{WORDS.aPadOf}</Trade> {figure("padPower", WORDS.padThatHoldsIt, power(Math.ceil(frost.holdW)))}{" "}
+            <Trade>{WORDS.holdsItAt}</Trade> {warm(night.heldC)},{" "}
+            <Trade>{WORDS.inANight(Math.ceil(nightWh), Math.ceil(nightWh / volts), volts)}</Trade>
           </p>
+          {(isOut || padW > 0) && (
+            <NumberField
+              label={WORDS.heatingPad}
+              value={padW}
+              quantity="power"
+              onCommit={(value) => set(at, ["tanks", tank.id, "padW"], value)}
+            />
+          )}
+          {isOut && padW < frost.holdW && fit && (
+            <Button className="mt-1" onClick={() => apply(fit)}>
+              {WORDS.fitAPadOf(power(Math.ceil(frost.holdW)))}
+            </Button>
+          )}
+          {(isOut || padW > 0) && (
+            <p className="pt-1 text-[12.5px] text-faint">
+              {padW > 0 ? WORDS.padWithWater : WORDS.noPad}
+              {tank.insulationMm < FOAM_MM &&
+                ` ${WORDS.laggedItTakes(formatQuantity(FOAM_MM, "length", units), power(Math.ceil(lagged.holdW)))}`}
+            </p>
+          )}
           <p className="pt-1 text-[12.5px] text-faint">
             <Trade>{WORDS.fromAHeaterBesideIt}</Trade> {describeAir(carriers.airM3PerH, units)}{" "}
             <Trade>{WORDS.ofAirThatCoolsBy}</Trade> {AIR_DROP_K} <Trade>{WORDS.kOr}</Trade>{" "}
