@@ -343,10 +343,22 @@ function readBuilds(): Promise<string> {
   });
 }
 
-test("Kranich: the battery said once holds for the table, the steps and the parts, and is undone like any change", async ({
+test("Kranich: a heating pad is fitted and has its cable; the battery said once holds for the table, the steps and the parts, and is undone like any change", async ({
   page,
 }) => {
   await openWorkbench(page);
+  await page.keyboard.press("3");
+  const night = page.getByTestId("cold-night");
+  await expect(night).toContainText("freezing point");
+  await page.getByRole("button", { name: /^Fit a pad of \d+ W or more/ }).click();
+  await expect(night).toContainText("it does not freeze");
+  await page.getByRole("textbox", { name: "Heating pad" }).fill("40");
+  await page.getByRole("textbox", { name: "Heating pad" }).press("Enter");
+  const findings = page.getByRole("region", { name: "Findings" });
+  await findings.getByRole("button", { name: /pad on Grey tank is too weak/ }).click();
+  await findings.getByRole("button", { name: /^Fit a stronger heating pad/ }).click();
+  await findings.getByRole("button", { name: "Do it" }).click();
+  await expect(findings).not.toContainText("too weak");
   await page.keyboard.press("8");
   const table = page.getByRole("table", { name: "Cables and fuses" });
   const cell = table
