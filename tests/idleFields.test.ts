@@ -27,7 +27,6 @@ const IDLE: Readonly<Record<string, string>> = {
   "obstacles<shaft>.atMm.y": "nothing of the samples comes near it that way",
   "obstacles<shaft>.widthMm": "nothing of the samples comes near it that way",
   "rig<boat>.groundZMm": "her keel, from which bilge pumps lift; no sample has one",
-  "rig<trailer>.widthMm": "nothing of the samples reaches its sides",
   "tanks.fixing<brackets>.heldFactor": "divides ratings the samples do not know",
   "tanks.fixing<onFloor>.heldFactor": "divides ratings the samples do not know",
   "tanks.ports<draw>.fittingMm": "nothing of the samples stands so near",

@@ -66,6 +66,8 @@ const ALWAYS = {
   fixingSlides: ["tank", "part", "should"],
   fixingNoPlate: ["tank", "part", "should"],
   fixingScrewed: ["tank", "part", "should"],
+  boltHits: ["tank", "part", ["must", "note"]],
+  boltOffFloor: ["tank", "part", "should"],
   portCrowded: ["tank", "part", "must"],
   outletOpen: ["tank", "tanks", "should"],
   portFree: ["tank", "tanks", "should"],

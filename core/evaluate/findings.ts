@@ -2,6 +2,7 @@ import type { Attitude } from "../attitude/attitude";
 import type { PartRef } from "../design/part";
 import type { FixtureKind, HeldWater, PortKind } from "../design/plumbing";
 import type { RampAngle } from "../fit/rampAngles";
+import type { BoltHit } from "../fixing/boltHits";
 import type { LoadCaseId } from "../fixing/fixing";
 import type { Limit } from "../rules/lookUpLimit";
 import type { WaterColumn } from "../tanks/waterColumn";
@@ -144,6 +145,9 @@ type Numbers =
   | { readonly code: "fixingSlides" }
   | { readonly code: "fixingNoPlate" }
   | { readonly code: "fixingScrewed" }
+  /** Bolts that would go through the floor into something: a frame, or what must not be drilled. */
+  | ({ readonly code: "boltHits" } & BoltHit)
+  | { readonly code: "boltOffFloor"; readonly bolts: number; readonly byMm: number }
   /** Lines that would all sit on one port, the first of them by its id. */
   | { readonly code: "portCrowded"; readonly lineId: string; readonly names: readonly string[] }
   /** Its bore reaches past the edge of the wall it sits in. */

@@ -213,6 +213,8 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   fixingSlides: null,
   fixingNoPlate: null,
   fixingScrewed: null,
+  boltHits: null,
+  boltOffFloor: null,
   dumpLineHigh: (design, finding) => proposeForDumpLine(design, finding),
   dumpLineFlat: (design, finding) => proposeForDumpLine(design, finding),
   dumpLineOpen: (design, finding) => proposeForDumpLine(design, finding),

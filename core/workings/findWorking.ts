@@ -105,6 +105,8 @@ const BEHIND: Readonly<Record<FindingCode, Sought | null>> = {
   fixingSlides: null,
   fixingNoPlate: null,
   fixingScrewed: null,
+  boltHits: null,
+  boltOffFloor: null,
   dumpLineHigh: null,
   dumpLineFlat: null,
   dumpLineOpen: null,

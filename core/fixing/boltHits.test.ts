@@ -1,0 +1,114 @@
+import "../evaluate/fitted";
+import fc from "fast-check";
+import { networks } from "@/tests/arbitraries";
+import { readDemo } from "@/tests/demoRigs";
+import { SAMPLE_FIXING } from "@/tests/sampleFixing";
+import type { Design } from "../design/design";
+import type { ObstacleKind } from "../design/rig";
+import { evaluate } from "../evaluate/evaluate";
+import { measureFloorMm } from "../fit/floor";
+import { measureExtent } from "../geometry/solid";
+import { listBoltHits, measureBoltsOff } from "./boltHits";
+
+const kranich = readDemo("kranich");
+const FLOOR_MM = measureFloorMm(kranich);
+
+/** Kranich's tank in the room or under it, a bolt of M10 at one place, and one thing whose top is so far under the floor. */
+function build(tankZ: number, kind: ObstacleKind, underMm: number, besideMm = 0, heightMm = 100): Design {
+  const [tank] = kranich.tanks;
+  const x = tank!.atMm.x + 100;
+  const y = tank!.atMm.y + 200;
+  return {
+    ...kranich,
+    tanks: [
+      {
+        ...tank!,
+        atMm: { ...tank!.atMm, z: tankZ },
+        fixing: { ...SAMPLE_FIXING, size: "M10", placesMm: [{ x: 100, y: 200 }] },
+      },
+    ],
+    obstacles: [
+      {
+        id: "thing",
+        name: "Thing",
+        kind,
+        atMm: { x: x + besideMm, y: y - 50, z: -FLOOR_MM - underMm - heightMm },
+        lengthMm: 200,
+        widthMm: 100,
+        heightMm,
+      },
+    ],
+  };
+}
+const told = (design: Design) => evaluate(design).findings.filter(({ code }) => code === "boltHits");
+
+test("a fuel tank close under the floor is told of where a bolt comes out, farther for a drill from above", () => {
+  for (const [tankZ, reachMm] of [
+    [0, 60],
+    [-290, 40],
+  ] as const) {
+    expect(told(build(tankZ, "fuelTank", reachMm - 1))).toMatchObject([
+      { severity: "must", obstacleName: "Thing", bolts: 1, at: { kind: "tank", id: "grey" } },
+    ]);
+    expect(told(build(tankZ, "fuelTank", reachMm))).toEqual([]);
+  }
+  // half a large washer beside it: 15 mm of M10
+  expect(told(build(0, "fuelTank", 10, 14))).toHaveLength(1);
+  expect(told(build(0, "fuelTank", 10, 15))).toEqual([]);
+});
+
+test("a frame is a note, a wheel's well none must come into, a cabinet is no matter, and a boat's floor is none", () => {
+  const inside = (kind: ObstacleKind) => build(0, kind, -FLOOR_MM - 400, 0, 400);
+  expect(told(build(0, "chassisRail", 0))).toMatchObject([{ severity: "note", isFrame: true }]);
+  expect(told(inside("wheelArch"))).toMatchObject([{ severity: "must", isFrame: false }]);
+  for (const kind of ["cabinet", "seat", "bulkhead", "window"] as const) expect(told(inside(kind))).toEqual([]);
+  const van = build(0, "fuelTank", 0);
+  expect(told(van)).toHaveLength(1);
+  expect(told({ ...van, rig: { ...van.rig, kind: "boat" } })).toEqual([]);
+  expect(told({ ...van, tanks: van.tanks.map((tank) => ({ ...tank, fixing: null })) })).toEqual([]);
+});
+
+test("a bolt of a tank in the room comes into another that hangs under it", () => {
+  const van = build(0, "seat", 0);
+  const [above] = van.tanks;
+  const under = { ...kranich.tanks[0]!, id: "under", name: "Under", fixing: null };
+  const hits = (topMm: number) => {
+    const heightMm = measureExtent(under.solid).max.z;
+    const atMm = { ...under.atMm, z: -FLOOR_MM - topMm - under.wallMm - heightMm };
+    return listBoltHits({ ...van, tanks: [above!, { ...under, atMm }] }, above!);
+  };
+  expect(hits(59)).toMatchObject([{ obstacleId: "under", bolts: 1 }]);
+  expect(hits(61)).toEqual([]);
+});
+
+// By the plan's corners: what stands outside is what a rectangle of the floor does not hold.
+test("bolts outside the floor are counted, whatever the pattern", () => {
+  let off = 0;
+  fc.assert(
+    fc.property(
+      networks,
+      fc.array(fc.record({ x: fc.integer({ min: -600, max: 900 }), y: fc.integer({ min: -400, max: 900 }) }), {
+        minLength: 1,
+        maxLength: 6,
+      }),
+      (design, placesMm) => {
+        const tank = { ...design.tanks[0]!, fixing: { ...SAMPLE_FIXING, placesMm } };
+        const { lengthMm, widthMm } = design.rig;
+        const outside = placesMm.filter(({ x, y }) => {
+          const [atX, atY] = [tank.atMm.x + x, tank.atMm.y + y];
+          return !(atX >= 0 && atX <= lengthMm && atY >= -widthMm / 2 && atY <= widthMm / 2);
+        });
+        const { bolts, byMm } = measureBoltsOff(design, tank);
+        expect(bolts).toBe(outside.length);
+        expect(byMm > 0).toBe(bolts > 0);
+        off += bolts;
+        const findings = evaluate({ ...design, tanks: [tank, ...design.tanks.slice(1)] }).findings;
+        expect(findings.some(({ code, at }) => code === "boltOffFloor" && "id" in at && at.id === tank.id)).toBe(
+          bolts > 0 && design.rig.kind !== "boat",
+        );
+      },
+    ),
+    { numRuns: 40 },
+  );
+  expect(off).toBeGreaterThan(5);
+});
