@@ -35,31 +35,58 @@ const IN_THE_WAY: readonly ObstacleKind[] = [
   "wheelArch",
 ];
 
+/** Something that stands so near to the floor that a bolt there goes into it. */
+export type InTheWay = {
+  readonly id: string;
+  readonly name: string;
+  readonly block: Block;
+  readonly isFrame: boolean;
+};
+
 /**
- * Where the bolts of a tank go through the floor into what is there: a fuel tank close under it, a wheel's well, a frame, another
- * tank. Only near the floor, for how a bracket reaches down is not known. Empty on a boat, whose floor is no hull [C on T].
+ * What the bolts of a tank must not come into: a fuel tank close under the floor, a wheel's well, a frame, another tank. Only near
+ * the floor, for how a bracket reaches down is not known. Empty on a boat, whose floor is no hull [C on T].
  */
-export function listBoltHits(design: Design, tank: Tank): BoltHit[] {
-  const { fixing, atMm } = tank;
-  if (!fixing || design.rig.kind === "boat") return [];
-  const reach = (Number(fixing.size.slice(1)) * WASHER) / 2;
-  const lowMm = -measureFloorMm(design) - (atMm.z >= 0 ? DRILL_MM : NUT_MM);
-  const bolts = listBoltPlaces(tank, fixing).map(
-    ({ x, y }): Block => ({
-      min: { x: atMm.x + x - reach, y: atMm.y + y - reach, z: lowMm },
-      max: { x: atMm.x + x + reach, y: atMm.y + y + reach, z: HEAD_MM },
-    }),
-  );
-  const hit = (obstacleId: string, obstacleName: string, block: Block, isFrame: boolean): BoltHit[] => {
-    const count = bolts.filter((bolt) => meet(bolt, block)).length;
-    return count === 0 ? [] : [{ obstacleId, obstacleName, bolts: count, isFrame }];
-  };
+export function listInTheWay(design: Design, tank: Tank): InTheWay[] {
+  if (design.rig.kind === "boat") return [];
+  const lowMm = findLowMm(design, tank);
   return [
-    ...design.obstacles.flatMap((one) =>
-      IN_THE_WAY.includes(one.kind) ? hit(one.id, one.name, toBlock(one), FRAME.includes(one.kind)) : [],
-    ),
-    ...design.tanks.flatMap((one) => (one.id === tank.id ? [] : hit(one.id, one.name, toTankBlock(one), false))),
-  ];
+    ...design.obstacles
+      .filter(({ kind }) => IN_THE_WAY.includes(kind))
+      .map((one) => ({ id: one.id, name: one.name, block: toBlock(one), isFrame: FRAME.includes(one.kind) })),
+    ...design.tanks
+      .filter(({ id }) => id !== tank.id)
+      .map((one) => ({ id: one.id, name: one.name, block: toTankBlock(one), isFrame: false })),
+  ].filter(({ block }) => block.min.z < HEAD_MM && lowMm < block.max.z);
+}
+
+const findLowMm = (design: Design, { atMm }: Tank): number =>
+  -measureFloorMm(design) - (atMm.z >= 0 ? DRILL_MM : NUT_MM);
+
+function listBolts(design: Design, tank: Tank): Block[] {
+  const { fixing, atMm } = tank;
+  if (!fixing) return [];
+  const reach = (Number(fixing.size.slice(1)) * WASHER) / 2;
+  const lowMm = findLowMm(design, tank);
+  return listBoltPlaces(tank, fixing).map(({ x, y }) => ({
+    min: { x: atMm.x + x - reach, y: atMm.y + y - reach, z: lowMm },
+    max: { x: atMm.x + x + reach, y: atMm.y + y + reach, z: HEAD_MM },
+  }));
+}
+
+/** What its bolts go into, with how many of them. Source: geometry [C on T]. */
+export function listBoltHits(design: Design, tank: Tank): BoltHit[] {
+  const bolts = listBolts(design, tank);
+  return listInTheWay(design, tank).flatMap(({ id, name, block, isFrame }) => {
+    const count = bolts.filter((bolt) => meet(bolt, block)).length;
+    return count === 0 ? [] : [{ obstacleId: id, obstacleName: name, bolts: count, isFrame }];
+  });
+}
+
+/** Which of its bolts go into something, by their place in the list. */
+export function listStruck(design: Design, tank: Tank): number[] {
+  const others = listInTheWay(design, tank);
+  return listBolts(design, tank).flatMap((bolt, i) => (others.some(({ block }) => meet(bolt, block)) ? [i] : []));
 }
 
 const meet = (a: Block, b: Block): boolean =>

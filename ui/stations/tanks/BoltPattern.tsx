@@ -3,6 +3,7 @@ import { type KeyboardEvent, type PointerEvent, useRef, useState } from "react";
 import type { Fixing, Tank } from "@/core/design/plumbing";
 import { buildBoltRows, buildMoveBolt } from "@/core/edits/boltEdits";
 import type { BoltPlace } from "@/core/fixing/boltGroup";
+import { listInTheWay, listStruck } from "@/core/fixing/boltHits";
 import { listBoltPlaces } from "@/core/fixing/boltPlaces";
 import type { FixingResult } from "@/core/fixing/fixing";
 import { measureExtent } from "@/core/geometry/solid";
@@ -47,6 +48,14 @@ export function BoltPattern({ tank, fixing, cases }: Props) {
       y: snap((SIZE.height / 2 - (event.clientY - box.top) / k) / scale + (low + high) / 2),
     };
   };
+  const design = useWorkbench((state) => state.history!.design);
+  const sheetX = (x: number) => toX(x - tank.atMm.x);
+  const sheetY = (y: number) => toY(y - tank.atMm.y);
+  const others = listInTheWay(design, tank).filter(
+    ({ block: { min, max } }) =>
+      sheetX(min.x) < SIZE.width && sheetX(max.x) > 0 && sheetY(max.y) < SIZE.height && sheetY(min.y) > 0,
+  );
+  const struck = new Set(listStruck(design, tank));
   const uses = places.map((_, i) => Math.max(0, ...(cases ?? []).map((one) => one.uses[i] ?? 0)));
   const onKey = (event: KeyboardEvent, index: number) => {
     const by = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }[event.key];
@@ -75,8 +84,20 @@ export function BoltPattern({ tank, fixing, cases }: Props) {
           stroke="var(--ink)"
           strokeWidth={2}
         />
+        {others.map(({ id, isFrame, block: { min, max } }) => (
+          <rect
+            key={id}
+            x={sheetX(min.x)}
+            y={sheetY(max.y)}
+            width={(max.x - min.x) * scale}
+            height={(max.y - min.y) * scale}
+            fill="none"
+            stroke={isFrame ? "var(--faint)" : "var(--signal)"}
+            strokeDasharray="4 3"
+          />
+        ))}
         {drawn.map((place, i) => {
-          const isOver = !cases || uses[i]! > 1;
+          const isOver = !cases || uses[i]! > 1 || struck.has(i);
           return (
             <g
               // biome-ignore lint/suspicious/noArrayIndexKey: bolts are known by their place in the list
@@ -88,6 +109,7 @@ export function BoltPattern({ tank, fixing, cases }: Props) {
                 formatLength(place.x, units),
                 formatLength(place.y, units),
                 formatQuantity(uses[i]!, "ratio", units),
+                struck.has(i),
               )}
               className="handle"
               onPointerDown={(event) => {
@@ -126,6 +148,7 @@ export function BoltPattern({ tank, fixing, cases }: Props) {
       </svg>
       <p className="text-[12px] leading-snug text-faint">
         <Trade>{WORDS.forwardIsToTheRight}</Trade>{" "}
+        {others.length > 0 && `${WORDS.noBoltInto(others.map(({ name }) => name))} `}
         {fixing.placesMm && (
           <button
             type="button"
