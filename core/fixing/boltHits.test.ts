@@ -8,7 +8,7 @@ import type { ObstacleKind } from "../design/rig";
 import { evaluate } from "../evaluate/evaluate";
 import { measureFloorMm } from "../fit/floor";
 import { measureExtent } from "../geometry/solid";
-import { listBoltHits, measureBoltsOff } from "./boltHits";
+import { listBoltHits, listInTheWay, listStruck, measureBoltsOff } from "./boltHits";
 
 const kranich = readDemo("kranich");
 const FLOOR_MM = measureFloorMm(kranich);
@@ -66,6 +66,34 @@ test("a frame is a note, a wheel's well none must come into, a cabinet is no mat
   expect(told(van)).toHaveLength(1);
   expect(told({ ...van, rig: { ...van.rig, kind: "boat" } })).toEqual([]);
   expect(told({ ...van, tanks: van.tanks.map((tank) => ({ ...tank, fixing: null })) })).toEqual([]);
+});
+
+test("what stands higher over the floor than a bolt's head, or deeper than it reaches, is neither drawn nor told of", () => {
+  const arch = (overMm: number) => build(0, "wheelArch", -FLOOR_MM - overMm - 300, 0, 300);
+  for (const [design, isThere] of [
+    [arch(19), true],
+    [arch(20), false],
+    [build(0, "fuelTank", 59), true],
+    [build(0, "fuelTank", 61), false],
+  ] as const) {
+    const [tank] = design.tanks;
+    expect(listInTheWay(design, tank!)).toHaveLength(isThere ? 1 : 0);
+    expect(listStruck(design, tank!)).toEqual(isThere ? [0] : []);
+  }
+});
+
+test("which bolts go into something is told one by one, whatever else stands there", () => {
+  const base = build(0, "fuelTank", 10);
+  const far = { ...base.obstacles[0]!, id: "far", atMm: { ...base.obstacles[0]!.atMm, x: -900 } };
+  const placesMm = [
+    { x: 400, y: 200 },
+    { x: 150, y: 200 },
+    { x: 290, y: 210 },
+  ];
+  const tanks = base.tanks.map((tank) => ({ ...tank, fixing: { ...tank.fixing!, placesMm } }));
+  const design = { ...base, tanks, obstacles: [...base.obstacles, far] };
+  expect(listStruck(design, tanks[0]!)).toEqual([1, 2]);
+  expect(told(design)).toMatchObject([{ bolts: 2 }]);
 });
 
 test("a bolt of a tank in the room comes into another that hangs under it", () => {
