@@ -50,6 +50,12 @@ const STEP_WORDS: Readonly<Record<StepKind, StepWords>> = {
     verb: (part) => `Fit what holds ${part}: rails, nuts, straps laid ready`,
     tools: "drill, rivet nut tool, spanners",
     caution: "Look what lies behind before you drill into the frame.",
+    afloat: {
+      verb: (part) => `Fit what holds ${part}: bearers, nuts, straps laid ready`,
+      tools: "drill with a depth stop, spanners, resin",
+      caution:
+        "Never through her skin: into bearers bonded to her frames, drilled to a stop. Measure what lies under each hole first.",
+    },
   },
   hangTank: {
     verb: (part) => `Hang ${part}`,

@@ -122,6 +122,13 @@ export function describeHullFinding(finding: FindingOf<"hull">, { part, length, 
         why: "Its drain is open all the way: cold air is heavy and runs out, warm air and smell come in.",
         advice: "Put a trap in its drain, or shut it by a valve.",
       };
+    case "boltThroughSkin":
+      return {
+        title: `${finding.bolts === 1 ? "A bolt" : `${finding.bolts} bolts`} of ${part} would go through her skin`,
+        why: `It is less than ${length(finding.reachMm)} under the tank's foot there: drill or bolt comes out in the water.`,
+        advice:
+          "Never drill there. Bolt the tank to bearers bonded to her frames, with bolts shorter than those are deep, or pull the bolts inward under Fixing.",
+      };
     case "lineOffHull":
       return {
         title: `${part} runs through the hull`,

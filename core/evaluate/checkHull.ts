@@ -5,6 +5,7 @@ import type { Hull } from "../design/rig";
 import { buildDrainPath } from "../falls/drainPath";
 import { buildNetwork } from "../falls/network";
 import { listLineLegs } from "../fit/lineLegs";
+import { DRILL_MM, listBoltEnds } from "../fixing/boltHits";
 import { placeGearPort } from "../gear/gearPorts";
 import { add, measureLength, scale, subtract, type Vec3, vec } from "../geometry/vec";
 import { computeHydrostatics } from "../hull/hydrostatics";
@@ -35,7 +36,11 @@ export function checkHull(design: Design): Finding[] {
       sheer.map((p) => measureOverWater(design, p, attitude, sinkMm) ?? Infinity),
     ),
   );
-  const findings: Finding[] = [...checkLines(design, hull), ...checkParts(design, hull)];
+  const findings: Finding[] = [
+    ...checkLines(design, hull),
+    ...checkParts(design, hull),
+    ...checkTankBolts(design, hull),
+  ];
   if (least < 0) findings.push(createFinding(at, { code: "waterOverDeck", byMm: -least }));
   const afloat = computeHydrostatics(hull, waterlineZMm);
   if (!afloat) findings.push(createFinding(at, { code: "floatsNowhere" }));
@@ -82,6 +87,16 @@ function checkParts({ gear, fixtures }: Design, hull: Hull): Finding[] {
     ),
     ...fixtures.flatMap(({ id, outletMm }) => tell({ kind: "fixture", id }, outletMm)),
   ];
+}
+
+// A tank is bolted to bearers; where her skin lies close under its foot, drill or bolt comes out in the water.
+function checkTankBolts({ tanks, rig }: Design, hull: Hull): Finding[] {
+  if (rig.kind !== "boat") return [];
+  return tanks.flatMap((tank): Finding[] => {
+    const bolts = listBoltEnds(tank).filter(({ atMm, reachMm }) => findOutsideMm(hull, atMm) + reachMm > 0).length;
+    if (bolts === 0) return [];
+    return [createFinding({ kind: "tank", id: tank.id }, { code: "boltThroughSkin", bolts, reachMm: DRILL_MM })];
+  });
 }
 
 function listCourse(design: Design, line: Line): (readonly [Vec3, Vec3])[] {

@@ -51,6 +51,7 @@ export const FITTED_FINDINGS = {
   handleBlocked: ["hull", "through", "should"],
   fittingShared: ["hull", "through", "must"],
   iceboxOpen: ["hull", "part", "should"],
+  boltThroughSkin: ["hull", "part", "must"],
   lineOffHull: ["hull", "part", "must"],
   waterOverDeck: ["hull", "part", "must"],
   floatsNowhere: ["hull", "part", "must"],

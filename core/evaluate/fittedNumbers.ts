@@ -17,6 +17,8 @@ export type FittedNumbers =
   | { readonly code: "pumpNeverStops"; readonly cutOutKPa: number; readonly shutOffKPa: number }
   /** Of a heating pad on a tank, and what the night of the rules wants. */
   | { readonly code: "padWeak"; readonly watts: number; readonly wantedW: number }
+  /** Bolts of a tank with less than so much under its foot before they come through her skin, mm. */
+  | { readonly code: "boltThroughSkin"; readonly bolts: number; readonly reachMm: number }
   | { readonly code: "supplyHard"; readonly supplyKPa: number; readonly mostKPa: number }
   | { readonly code: "accumulatorHard"; readonly prechargeKPa: number; readonly cutInKPa: number }
   | { readonly code: "branchAgainstFlow"; readonly angleDeg: number }

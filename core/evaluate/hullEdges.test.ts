@@ -74,6 +74,40 @@ test("a hose anywhere in her: as far as the worst of seven places a leg stands o
   expect(met.told).toBeGreaterThan(0);
 });
 
+test("bolts of a tank wherever it stands: those whose drill, 60 mm under its foot, comes within half a washer of her skin", () => {
+  const met = { told: 0, free: 0 };
+  const [tank] = boat.tanks;
+  fc.assert(
+    fc.property(
+      fc.record({
+        dx: fc.integer({ min: -1500, max: 2500 }),
+        y: fc.integer({ min: -900, max: 400 }),
+        z: fc.integer({ min: -700, max: -200 }),
+      }),
+      fc.constantFrom("M6" as const, "M12" as const),
+      ({ dx, y, z }, size) => {
+        const atMm = vec(tank!.atMm.x + dx, y, z);
+        const placesMm = [vec(0, 0, 0), vec(300, 250, 0), vec(600, 500, 0)].map((p) => ({ x: p.x, y: p.y }));
+        const moved = { ...tank!, atMm, fixing: { ...tank!.fixing!, size, placesMm } };
+        const washerMm = size === "M6" ? 9 : 18;
+        const footMm = z - tank!.wallMm - tank!.insulationMm;
+        const bolts = placesMm.filter((place) => {
+          const out = outAt(vec(atMm.x + place.x, atMm.y + place.y, footMm - 60));
+          return out !== null && out + washerMm > 0;
+        }).length;
+        const said = told({ ...boat, tanks: [moved], lines: [] }, "boltThroughSkin");
+        expect(said.map((finding) => [finding.at, finding.bolts])).toEqual(
+          bolts > 0 ? [[{ kind: "tank", id: tank!.id }, bolts]] : [],
+        );
+        met[bolts > 0 ? "told" : "free"] += 1;
+      },
+    ),
+    { numRuns: 120 },
+  );
+  expect(Math.min(met.told, met.free)).toBeGreaterThan(5);
+  expect(told({ ...boat, tanks: boat.tanks.map((one) => ({ ...one, fixing: null })) }, "boltThroughSkin")).toEqual([]);
+});
+
 test("a drain and a breather are held against her skin as well; only a breather's last leg may go through it", () => {
   const drain = boat.lines.find((line) => line.kind === "drain")!;
   const vent = boat.lines.find((line) => line.kind === "vent")!;

@@ -1,9 +1,11 @@
 import type { Design } from "../design/design";
-import type { Tank } from "../design/plumbing";
+import type { Fixing, Tank } from "../design/plumbing";
 import type { ObstacleKind } from "../design/rig";
 import { measureFloorMm } from "../fit/floor";
 import { toBlock, toTankBlock } from "../fit/obstacleGaps";
 import type { Block } from "../geometry/blocks";
+import { measureExtent } from "../geometry/solid";
+import { type Vec3, vec } from "../geometry/vec";
 import { listBoltPlaces } from "./boltPlaces";
 
 /** What bolts of a tank go into where they go through the floor: by its id, so many of them. */
@@ -17,7 +19,7 @@ export type BoltHit = {
 
 /** A flange, a nut and the end of a bolt reach so far under the floor, a drill from above comes out so far, mm [T]. */
 const NUT_MM = 40;
-const DRILL_MM = 60;
+export const DRILL_MM = 60;
 /** Above the floor its head or nut is so high, mm [T]. */
 const HEAD_MM = 20;
 /** A large washer is three times the bolt across [P: ISO 7093, from memory, 90 %]. */
@@ -63,10 +65,12 @@ export function listInTheWay(design: Design, tank: Tank): InTheWay[] {
 const findLowMm = (design: Design, { atMm }: Tank): number =>
   -measureFloorMm(design) - (atMm.z >= 0 ? DRILL_MM : NUT_MM);
 
+const measureReachMm = ({ size }: Fixing): number => (Number(size.slice(1)) * WASHER) / 2;
+
 function listBolts(design: Design, tank: Tank): Block[] {
   const { fixing, atMm } = tank;
   if (!fixing) return [];
-  const reach = (Number(fixing.size.slice(1)) * WASHER) / 2;
+  const reach = measureReachMm(fixing);
   const lowMm = findLowMm(design, tank);
   return listBoltPlaces(tank, fixing).map(({ x, y }) => ({
     min: { x: atMm.x + x - reach, y: atMm.y + y - reach, z: lowMm },
@@ -81,6 +85,21 @@ export function listBoltHits(design: Design, tank: Tank): BoltHit[] {
     const count = bolts.filter((bolt) => meet(bolt, block)).length;
     return count === 0 ? [] : [{ obstacleId: id, obstacleName: name, bolts: count, isFrame }];
   });
+}
+
+/**
+ * The ends of its bolts, as far as a drill comes through under its foot, mm, each with the reach of its washer: what a boat's skin
+ * must not be in. [C on T]
+ */
+export function listBoltEnds(tank: Tank): readonly { readonly atMm: Vec3; readonly reachMm: number }[] {
+  const { fixing, atMm, solid, wallMm, insulationMm } = tank;
+  if (!fixing) return [];
+  const footMm = atMm.z + measureExtent(solid).min.z - wallMm - insulationMm;
+  const reachMm = measureReachMm(fixing);
+  return listBoltPlaces(tank, fixing).map(({ x, y }) => ({
+    atMm: vec(atMm.x + x, atMm.y + y, footMm - DRILL_MM),
+    reachMm,
+  }));
 }
 
 /** Which of its bolts go into something, by their place in the list. */

@@ -214,6 +214,7 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   fixingNoPlate: null,
   fixingScrewed: null,
   boltHits: null,
+  boltThroughSkin: null,
   boltOffFloor: null,
   dumpLineHigh: (design, finding) => proposeForDumpLine(design, finding),
   dumpLineFlat: (design, finding) => proposeForDumpLine(design, finding),

@@ -106,6 +106,7 @@ const BEHIND: Readonly<Record<FindingCode, Sought | null>> = {
   fixingNoPlate: null,
   fixingScrewed: null,
   boltHits: null,
+  boltThroughSkin: null,
   boltOffFloor: null,
   dumpLineHigh: null,
   dumpLineFlat: null,
