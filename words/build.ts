@@ -1,6 +1,7 @@
 import type { BuildStep, Moved, StepKind } from "@/core/build/steps";
 import type { LoadKind } from "@/core/build/wiring";
 import type { Design } from "@/core/design/design";
+import type { GearKind } from "@/core/design/gear";
 import type { BuildRecord } from "@/core/record/record";
 import { findTankJoin, type TankJoin } from "@/core/tanks/tankJoins";
 import { standsUnderPressure } from "@/core/trials/pressed";
@@ -82,7 +83,12 @@ const STEP_WORDS: Readonly<Record<StepKind, StepWords>> = {
     caution: UNDER,
     afloat: { caution: BILGE },
   },
-  mountGear: { verb: (part) => `Mount ${part}`, tools: "screwdriver, template", caution: null },
+  mountGear: {
+    verb: (part) => `Mount ${part}`,
+    tools: "screwdriver, template",
+    caution: "Screws shorter than what they go into.",
+    afloat: { caution: "Screws shorter than what they go into, never into her skin." },
+  },
   layHose: { verb: (part) => `Put on ${part}`, tools: "knife, two clamps an end", caution: null },
   layCable: {
     verb: (part) => `Run the cable to ${part}`,
@@ -141,6 +147,19 @@ const BEDDED: StepWords = {
     "Ashore. Turn its seacock before: handle in line with the hose is open. Let the sealant cure as its maker says before she floats.",
 };
 
+/** What rain and spray stand on: a hole as its maker says, closed before anything is set in it. */
+const SET_IN: StepWords = {
+  verb: (part) => `Set ${part} into the outside wall`,
+  tools: "its maker's template, hole saw, deburrer, primer, butyl, screwdriver",
+  caution: "Look what lies behind. Prime the edge; bed flange and screws.",
+  afloat: {
+    verb: (part) => `Set ${part} into the deck`,
+    tools: "its maker's template, hole saw, resin, butyl, screwdriver",
+    caution: "Look what lies behind. Close a core with resin before; bed flange and screws.",
+  },
+};
+const SET_IN_KINDS: readonly GearKind[] = ["deckFitting", "coupling"];
+
 /** A dump line that joins another one has no cap. */
 const LAID_INTO: Pick<StepWords, "verb"> = { verb: (part) => `Lay ${part} at its fall, into the wye` };
 
@@ -161,18 +180,17 @@ const joinWords = ({ kind, to }: TankJoin): Pick<StepWords, "verb"> => ({
 
 function findWords({ kind, at }: Pick<BuildStep, "kind" | "at">, design: Design): StepWords {
   const { rig, gear, lines, tanks } = design;
-  const isBedded =
-    kind === "mountGear" &&
-    gear.some(({ id, spec }) => spec.kind === "skinFitting" && at.kind === "gear" && at.id === id);
-  if (isBedded && rig.kind === "boat") return BEDDED;
+  const piece = kind === "mountGear" ? gear.find(({ id }) => at.kind === "gear" && at.id === id) : undefined;
+  if (piece?.spec.kind === "skinFitting" && rig.kind === "boat") return BEDDED;
+  const words = piece && SET_IN_KINDS.includes(piece.spec.kind) ? SET_IN : STEP_WORDS[kind];
   if (kind === "trialHoses" && !standsUnderPressure({ gear })) return RUN_THROUGH;
   const isInto =
     kind === "layDumpLine" && lines.some(({ id, to }) => at.kind === "line" && at.id === id && to.kind === "wye");
   const tank = kind === "joinTanks" ? tanks.find(({ id }) => at.kind === "tank" && at.id === id) : null;
   const join = tank ? findTankJoin(design, tank) : null;
   return {
-    ...STEP_WORDS[kind],
-    ...(rig.kind === "boat" ? STEP_WORDS[kind].afloat : {}),
+    ...words,
+    ...(rig.kind === "boat" ? words.afloat : {}),
     ...(isInto ? LAID_INTO : {}),
     ...(join ? joinWords(join) : {}),
   };

@@ -40,6 +40,19 @@ export const isPumpedOut = (design: Plumbed, tankId: string): boolean =>
   design.gear.some(({ spec }) => spec.kind === "deckFitting") &&
   followHoses(design, fromTank(tankId), ENDS).some(({ piece }) => piece.spec.kind === "deckFitting");
 
+/** The hoses, and the pumps on them, through which a tank is pumped out: all that lead from it to the deck or overboard. */
+export function listPumpOutParts(
+  design: Plumbed,
+  tankId: string,
+): { readonly hoseIds: readonly string[]; readonly pumpIds: readonly string[] } {
+  const reached = followHoses(design, fromTank(tankId), ENDS);
+  const pumps = reached.filter(({ piece }) => piece.spec.kind === "pump");
+  return {
+    hoseIds: [...new Set(reached.map(({ hoseId }) => hoseId))],
+    pumpIds: [...new Set(pumps.map(({ piece }) => piece.id))],
+  };
+}
+
 /** Whether one of its own pumps takes a tank's water overboard, through a skin fitting that serves for that. */
 export const isPumpedOverboard = (design: Plumbed, tankId: string): boolean =>
   listPumpsOn(design, tankId).some(({ id }) =>
@@ -74,21 +87,23 @@ const fromTank =
   (end: HoseEnd): boolean =>
     end.kind === "tank" && end.tankId === tankId;
 
+type Reached = { readonly piece: Gear; readonly port: string; readonly hoseId: string };
+
 // Every port that hoses come to from where they begin, valves taken as open, and no further than what ends the way.
 function followHoses(
   { gear, lines }: Plumbed,
   isStart: (end: HoseEnd) => boolean,
   ends: ReadonlySet<string>,
-): { readonly piece: Gear; readonly port: string }[] {
+): Reached[] {
   const pieces = new Map(gear.map((piece) => [piece.id, piece]));
   const hoses = lines.filter((line): line is Hose => line.kind === "hose");
   // those that are gone on from by any of their ports; where it begins by some alone
   const open: (string | null)[] = [null];
   const seen = new Set<string>();
-  const reached: { readonly piece: Gear; readonly port: string }[] = [];
+  const reached: Reached[] = [];
   // the list grows while it is gone through
   for (const key of open) {
-    for (const { from, to } of hoses) {
+    for (const { id: hoseId, from, to } of hoses) {
       for (const [here, there] of [
         [from, to],
         [to, from],
@@ -97,7 +112,7 @@ function followHoses(
         if (!isHere || there.kind === "tank") continue;
         const piece = pieces.get(there.gearId);
         if (!piece) continue;
-        reached.push({ piece, port: there.port });
+        reached.push({ piece, port: there.port, hoseId });
         if (seen.has(piece.id) || ends.has(piece.spec.kind)) continue;
         seen.add(piece.id);
         open.push(piece.id);

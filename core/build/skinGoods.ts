@@ -5,16 +5,21 @@ import type { Good, Ware } from "./goods";
 const BED_ML_PER_MM = 1.5;
 const LEAST_BED_ML = 30;
 
-/** What a fitting in a hull takes beside itself: its seacock, a block behind it and what both are bedded on. Source: practice [T]. */
+/**
+ * What a fitting in a hull takes beside itself: its seacock, a block behind it and what both are bedded on; what is set in a deck or
+ * an outside wall its bedding. Source: practice [T].
+ */
 export const listSkinGoods = ({ gear }: Pick<Design, "gear">): Good[] =>
   gear.flatMap(({ id, spec }): Good[] => {
-    if (spec.kind !== "skinFitting") return [];
     const good = (ware: Ware, amount: number, counter: Good["counter"]): Good => ({
       ware,
       amount,
       assembly: { kind: "gear", id },
       counter,
     });
+    if (spec.kind === "deckFitting" || spec.kind === "coupling")
+      return [good({ kind: "bedding", bedding: "butyl" }, LEAST_BED_ML, "sealing")];
+    if (spec.kind !== "skinFitting") return [];
     const { bedding = "polyurethane" } = spec;
     return [
       ...(spec.hasSeacock ? [good({ kind: "seacock", boreMm: spec.boreMm }, 1, "gear")] : []),

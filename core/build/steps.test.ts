@@ -76,6 +76,40 @@ test("no boat is let go before what drains through her skin is laid", () => {
   expect(before).toContain("layDrain:sink-drain");
 });
 
+test("afloat a tank is pumped out when the hoses to the deck, and what drives a pump on them, are there; ashore it runs out", () => {
+  let pumped = 0;
+  for (const design of ALL_DEMOS) {
+    const steps = stepsOf(design);
+    expect(orderSteps(steps).ok).toBe(true);
+    const decks = design.gear.filter(({ spec }) => spec.kind === "deckFitting").map(({ id }) => id);
+    for (const { id } of steps.filter(({ kind }) => kind === "trialDump")) {
+      const before = listBefore(steps, id);
+      const tankId = id.slice("trialDump:".length);
+      const own = design.lines.filter(
+        (line) =>
+          line.kind === "hose" && [line.from, line.to].some((end) => end.kind === "tank" && end.tankId === tankId),
+      );
+      const laid = own.filter((line) => before.has(`layHose:${line.id}`));
+      expect(laid).toHaveLength(design.rig.kind === "boat" ? own.length : 0);
+      const toDeck = design.lines.filter(
+        (line) =>
+          line.kind === "hose" &&
+          before.has(`layHose:${line.id}`) &&
+          [line.from, line.to].some((end) => end.kind === "gear" && decks.includes(end.gearId)),
+      );
+      pumped += toDeck.length;
+      // whatever is pumped through has its current
+      for (const { id: gearId, spec } of design.gear)
+        if (spec.kind === "pump" && own.some((line) => isAt(line, gearId)) && design.rig.kind === "boat")
+          expect(before.has(`layCable:${gearId}`)).toBe(steps.some((step) => step.id === `layCable:${gearId}`));
+    }
+  }
+  expect(pumped).toBeGreaterThan(2);
+});
+
+const isAt = (line: Design["lines"][number], gearId: string): boolean =>
+  line.kind === "hose" && [line.from, line.to].some((end) => end.kind === "gear" && end.gearId === gearId);
+
 test("a hole whose edge lies over a tank is drilled before it hangs, though its middle lies beside it", () => {
   const design = readDemo("kranich");
   const evaluation = evaluate(design);

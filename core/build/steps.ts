@@ -1,3 +1,4 @@
+import { listPumpOutParts } from "../air/pumpOut";
 import type { Design } from "../design/design";
 import { findTrap } from "../design/lineItems";
 import type { PartRef } from "../design/part";
@@ -169,6 +170,15 @@ export function listSteps(design: Design, evaluation: Evaluation): BuildStep[] {
     kind,
     step: push("layCable", id, at, [(at.kind === "gear" ? mounted : hung).get(at.id)!], { loadKind: kind }),
   }));
+  // afloat it is pumped out, and what it is pumped through must be there
+  const listPumpedThrough = (tankId: string): string[] => {
+    if (design.rig.kind !== "boat") return [];
+    const { hoseIds, pumpIds } = listPumpOutParts(design, tankId);
+    return [
+      ...hoseIds.map((id) => `${HOSE}:${id}`),
+      ...cables.flatMap(({ at, step }) => (at.kind === "gear" && pumpIds.includes(at.id) ? [step] : [])),
+    ];
+  };
   // through its outlet, with dump line, breather and hose: the fullest water there is for it
   const dumps = design.tanks.flatMap((tank) =>
     tank.holds !== "fresh" && tank.ports.some(({ kind }) => kind === "outlet")
@@ -178,6 +188,7 @@ export function listSteps(design: Design, evaluation: Evaluation): BuildStep[] {
             ...(dumpLaid.get(tank.id) ?? []),
             // a motor valve opens by its cable
             ...cables.flatMap(({ at, kind, step }) => (kind === "dumpValve" && at.id === tank.id ? [step] : [])),
+            ...listPumpedThrough(tank.id),
           ]),
         ]
       : [],
@@ -212,7 +223,7 @@ export function listSteps(design: Design, evaluation: Evaluation): BuildStep[] {
     const ends = [line.from, line.to].map((end) =>
       end.kind === "gear" ? mounted.get(end.gearId)! : hung.get(end.tankId)!,
     );
-    return [push("layHose", line.id, { kind: "line", id: line.id }, [...holesOf(line.id), ...ends])];
+    return [push(HOSE, line.id, { kind: "line", id: line.id }, [...holesOf(line.id), ...ends])];
   });
   const nonReturns = design.gear.flatMap(({ id, spec }) =>
     spec.kind === "nonReturn" ? [push("trialBack", id, { kind: "gear", id }, [mounted.get(id)!])] : [],
@@ -255,6 +266,7 @@ export function listSteps(design: Design, evaluation: Evaluation): BuildStep[] {
 }
 
 const MOUNT: StepKind = "mountGear";
+const HOSE: StepKind = "layHose";
 
 /** The step in which the cable to a load is run. */
 export const toCableStepId = (loadId: string | undefined): string => `layCable:${loadId}`;
