@@ -239,7 +239,18 @@ type NodeMarkProps = {
 };
 
 const NAME_LETTERS = 21;
+/** So many letters stand beside a sign as they are; a longer name takes two lines. */
+const BESIDE_GLYPH = 14;
 const shorten = (name: string): string => (name.length > NAME_LETTERS ? `${name.slice(0, NAME_LETTERS - 1)}…` : name);
+
+// At the space nearest to its middle.
+function breakName(name: string): readonly string[] {
+  const spaces = [...name].flatMap((letter, i) => (letter === " " ? [i] : []));
+  if (name.length <= BESIDE_GLYPH || spaces.length === 0) return [name];
+  const off = (i: number) => Math.abs(i - name.length / 2);
+  const at = spaces.reduce((a, b) => (off(b) < off(a) ? b : a));
+  return [name.slice(0, at), name.slice(at + 1)];
+}
 
 const NodeMark = memo(function NodeMark({
   node,
@@ -255,6 +266,8 @@ const NodeMark = memo(function NodeMark({
   const [left, top] = [node.x - node.width / 2, node.y - node.height / 2];
   if (node.kind === "junction") return <circle cx={node.x} cy={node.y} r={5} fill="var(--ink)" />;
   const isMark = node.kind === "openAir" || node.kind === "ground" || node.kind === "dump";
+  const lines = glyph ? breakName(name) : [name];
+  const firstLine = lines.length > 1 ? (figure ? 19 : 28) : figure ? 25 : 34;
   const tone = node.severity === "must" || node.severity === "should" ? TONES[node.severity] : "var(--ink)";
   return (
     <g
@@ -291,21 +304,26 @@ const NodeMark = memo(function NodeMark({
           <GearGlyph kind={glyph} />
         </g>
       )}
-      <text
-        x={glyph ? left + 46 : node.x}
-        y={isMark ? top + node.height - 2 : top + (figure ? 25 : 34)}
-        textAnchor={glyph ? "start" : "middle"}
-        fontSize={13.5}
-        fontWeight={600}
-        style={{ fill: "var(--ink)" }}
-        {...(glyph && name.length > 13 ? { textLength: node.width - 52, lengthAdjust: "spacingAndGlyphs" } : {})}
-      >
-        {shorten(name)}
-      </text>
+      {lines.map((line, i) => (
+        <text
+          key={line}
+          x={glyph ? left + 46 : node.x}
+          y={isMark ? top + node.height - 2 : top + firstLine + 14 * i}
+          textAnchor={glyph ? "start" : "middle"}
+          fontSize={13.5}
+          fontWeight={600}
+          style={{ fill: "var(--ink)" }}
+          {...(glyph && line.length > BESIDE_GLYPH
+            ? { textLength: node.width - 52, lengthAdjust: "spacingAndGlyphs" }
+            : {})}
+        >
+          {shorten(line)}
+        </text>
+      ))}
       {figure && !isMark && (
         <text
           x={glyph ? left + 46 : node.x}
-          y={top + 44}
+          y={top + (lines.length > 1 ? 50 : 44)}
           textAnchor={glyph ? "start" : "middle"}
           fontSize={15}
           className="figures"
