@@ -63,6 +63,8 @@ export function describeRemedy(
       return "Count what is usual there, to be changed under Days";
     case "countFlush":
       return "Count the whole flush, and what goes along with it";
+    case "makeRoom":
+      return `Move ${part} by ${by}, to make room for the fittings`;
     case "fitPad":
       return "Fit a stronger heating pad";
     case "countLoads":
@@ -183,6 +185,7 @@ export function describeEdit(edit: Edit, design: Design): string {
     useToilet: "Count the toilet",
     countFixtures: "Count what goes down",
     countFlush: "Count the whole flush",
+    makeRoom: `Move ${part}, to make room for fittings`,
     fitPad: `Fit ${part} with a heating pad`,
     countLoads: "Count what the machine takes",
     moveClear: `Move ${part} clear`,

@@ -62,6 +62,7 @@ import {
   proposeWiderHole,
 } from "./placeRemedies";
 import type { Remedy } from "./remedy";
+import { proposeLongerLeg } from "./roomRemedies";
 
 /** The drain, breather and tank a finding is about, where it is about one. */
 type Parts = { readonly drain: Drain | null; readonly vent: Vent | null; readonly tank: Tank | null };
@@ -93,7 +94,10 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   noWaterline: null,
   partOutside: null,
   partSticksOut: null,
-  legTooShort: null,
+  legTooShort: (design, finding) => {
+    const line = findLineOf(design, finding);
+    return line ? proposeLongerLeg(design, line, finding) : [];
+  },
   partBelowSill: null,
   outletOpen: (design, { at }) => {
     const edit = at.kind === "port" ? buildFitDumpValve(design, { fromTank: at.tankId, fromPort: at.id }) : null;
