@@ -1,5 +1,6 @@
 import type { Design } from "@/core/design/design";
 import type { Edit } from "@/core/design/edit";
+import type { Fixing } from "@/core/design/plumbing";
 import type { MoveWay, Remedy } from "@/core/remedies/remedy";
 import { describePart } from "./describePart";
 import { formatLength, formatQuantity, type Units } from "./units";
@@ -63,6 +64,30 @@ export function describeRemedy(
       return "Count what is usual there, to be changed under Days";
     case "countFlush":
       return "Count the whole flush, and what goes along with it";
+    case "fitSeacock":
+      return "Fit a seacock";
+    case "fitBacking":
+      return "Put a backing block behind it";
+    case "fitClamps":
+      return "Put two clamps on its hose";
+    case "useBronze":
+      return "Use one of bronze";
+    case "swapMarks":
+      return "Swap the two heights";
+    case "setCharge":
+      return "Let air out until it holds less than the pump starts at";
+    case "setSwitch":
+      return "Set its switch under what it reaches";
+    case "fitPlates":
+      return "Put a plate behind each bolt";
+    case "fitEndStops":
+      return "Put an end stop before and behind it";
+    case "throughBolts":
+      return "Use through bolts with plates";
+    case "holdTank":
+      return `Hold it with ${nameBolts(edit)}`;
+    case "moveBolts":
+      return `Move its bolts by ${by}`;
     case "makeRoom":
       return `Move ${part} by ${by}, to make room for the fittings`;
     case "fitPad":
@@ -132,6 +157,14 @@ export function describeRemedy(
   }
 }
 
+// What an edit of a tank's fixing puts in.
+function nameBolts({ ops }: Edit): string {
+  const fixing = ops.find(({ op }) => op === "set") as { readonly value: Fixing } | undefined;
+  return fixing
+    ? `${fixing.value.bolts} bolts ${fixing.value.size}${fixing.value.hasPlate ? ", with plates" : ""}`
+    : "more bolts";
+}
+
 const isBreatherPort = ({ at }: Edit, { tanks }: Design): boolean =>
   at.kind === "port" &&
   tanks.some(({ id, ports }) => id === at.tankId && ports.some((port) => port.id === at.id && port.kind === "vent"));
@@ -185,6 +218,18 @@ export function describeEdit(edit: Edit, design: Design): string {
     useToilet: "Count the toilet",
     countFixtures: "Count what goes down",
     countFlush: "Count the whole flush",
+    fitSeacock: `Fit ${part} with a seacock`,
+    fitBacking: `Put a backing block behind ${part}`,
+    fitClamps: `Put two clamps on the hose of ${part}`,
+    useBronze: `Use bronze for ${part}`,
+    swapMarks: `Swap the heights of ${part}`,
+    setCharge: `Change the charge of ${part}`,
+    setSwitch: `Set the switch of ${part}`,
+    fitPlates: `Put plates behind the bolts of ${part}`,
+    fitEndStops: `Put end stops at ${part}`,
+    throughBolts: `Use through bolts for ${part}`,
+    holdTank: `Change what holds ${part}`,
+    moveBolts: `Move the bolts of ${part}`,
     makeRoom: `Move ${part}, to make room for fittings`,
     fitPad: `Fit ${part} with a heating pad`,
     countLoads: "Count what the machine takes",

@@ -63,6 +63,8 @@ import {
 } from "./placeRemedies";
 import type { Remedy } from "./remedy";
 import { proposeLongerLeg } from "./roomRemedies";
+import { proposeBolts, proposeBoltsAside, proposeHold, proposeSpec } from "./specRemedies";
+import { UNAIDED } from "./unaided";
 
 /** The drain, breather and tank a finding is about, where it is about one. */
 type Parts = { readonly drain: Drain | null; readonly vent: Vent | null; readonly tank: Tank | null };
@@ -73,15 +75,19 @@ type Propose<C extends FindingCode> = (
   parts: Parts,
 ) => readonly Remedy[];
 
+/** Under where its pump starts an accumulator is charged by so much, and a pump's switch stops it at this share of all it gives [T]. */
+const CHARGE_UNDER_KPA = 15;
+const CUT_OUT_SHARE = 0.9;
+
 /** What may settle each kind of finding; null where nothing simple does. A code that is missing does not compile. */
 const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
+  ...UNAIDED,
   noFixtureYet: (design) => [{ byMm: null, edit: buildAddFixture(design, "kitchenSink", FIRST_FIXTURE_NAME) }],
   noTankYet: (design) => [{ byMm: null, edit: buildAddTank(design, "grey", FIRST_TANK_NAME) }],
   fixtureUndrained: (design, finding) => (finding.at.kind === "fixture" ? proposeDrain(design, finding.at.id) : []),
   fixtureOutside: (design, finding) => (finding.at.kind === "fixture" ? proposeInside(design, finding.at.id) : []),
   useOverfillsTank: (_design, finding) =>
     finding.at.kind === "fixture" ? proposeLessUse(finding.at.id, finding.safeL) : [],
-  nothingUsed: null,
   fixtureUncounted: (design) => proposeCount(design),
   urineInGrey: (design, finding) => {
     const { at } = finding;
@@ -90,30 +96,22 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
     // what is poured down a sink goes elsewhere; the sink does not
     return own && fixture?.kind === "urineDiverter" ? proposeOwnVessel(design, own, OWN_VESSEL_NAME) : [];
   },
-  loopFouled: null,
-  noWaterline: null,
-  partOutside: null,
-  partSticksOut: null,
   legTooShort: (design, finding) => {
     const line = findLineOf(design, finding);
     return line ? proposeLongerLeg(design, line, finding) : [];
   },
-  partBelowSill: null,
   outletOpen: (design, { at }) => {
     const edit = at.kind === "port" ? buildFitDumpValve(design, { fromTank: at.tankId, fromPort: at.id }) : null;
     return edit ? [{ byMm: null, edit }] : [];
   },
-  tankUnfed: null,
   portFree: (design, { at }) => {
     const edit = at.kind === "port" ? buildRemovePort(design, at.tankId, at.id) : null;
     return edit ? [{ byMm: null, edit }] : [];
   },
-  parkedLevelOnly: null,
   legBackwards: (design, _finding, { drain }) => (drain ? proposeFallRemedies(design, drain) : []),
   legBackwardsParked: (design, _finding, { drain }) => (drain ? proposeFallRemedies(design, drain) : []),
   legBelowMinFall: (design, _finding, { drain }) => (drain ? proposeFallRemedies(design, drain) : []),
   legBarely: (design, _finding, { drain }) => (drain ? proposeFallRemedies(design, drain) : []),
-  legTooSteep: null,
   legHitsObstacle: (design, finding) => (finding.at.kind === "leg" ? proposeClear(design, finding.at, finding) : []),
   legInPart: proposeLegOut,
   pipesClash: proposePipesApart,
@@ -121,20 +119,13 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   trapInFloor: (design, finding, { drain }) => (drain ? proposeTrapOutOfFloor(design, drain, finding) : []),
   sealShallow: (design, _finding, { drain }) => (drain ? proposeSeal(design, drain) : []),
   sealSlops: (design, finding, { drain }) => (drain ? proposeSteadySeal(design, drain, finding) : []),
-  sealDeep: null,
-  sealTogether: null,
-  sealSucked: null,
   trapSiphons: (design, _finding, { drain }) => (drain ? proposeBranchVent(design, drain) : []),
   trapArmLong: (design, _finding, { drain }) => (drain ? proposeBranchVent(design, drain) : []),
-  runsFull: null,
   drainSlow: (_design, _finding, { drain }) => (drain ? proposeWiderPipe(drain) : []),
-  belowCleanVelocity: null,
-  passageSlants: null,
   narrowsDownstream: (design, finding, { drain }) => proposeWiderWay(design, drain, finding),
   branchAgainstFlow: (design, _finding, { drain }) => (drain ? proposeTurnedBranch(design, drain) : []),
   teeOnTheFlat: (_design, _finding, { drain }) => (drain ? proposeWye(drain) : []),
   siphonedByOthers: (design, _finding, { drain }) => (drain ? proposeBranchVent(design, drain) : []),
-  floodedByOthers: null,
   branchBends: (design, _finding, { drain }) => (drain ? proposeBranchVent(design, drain) : []),
   branchDrops: (design, _finding, { drain }) => (drain ? proposeBranchVent(design, drain) : []),
   branchOverloaded: (_design, _finding, { drain }) => (drain ? proposeWiderPipe(drain) : []),
@@ -164,23 +155,8 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   ventEndsInside: (design, _finding, { vent }) => (vent ? proposeAlongWall(design, vent) : []),
   ventInRoom: (design, _finding, { vent }) => (vent ? proposeAlongWall(design, vent) : []),
   ventEndNear: (design, finding, { vent }) => (vent ? proposeVentEndClear(design, vent, finding) : []),
-  sharedAirSucks: null,
-  fixingWeak: null,
-  fixingUnrated: null,
-  hoseKinks: null,
   hoseSmells: (design, finding) => (finding.at.kind === "line" ? proposeBarrierHose(design, finding.at.id) : []),
-  sumpNoPump: null,
-  sumpOutrun: null,
-  sumpCycles: null,
-  gmEaten: null,
-  toiletNotBlack: null,
-  toiletNarrow: null,
-  floatOverRim: null,
-  deckFittingBelow: null,
   outletIntoBilge: (design, _finding, { tank }) => (tank ? proposePumpOut(design, tank) : []),
-  hullUnknown: null,
-  stabilityUnknown: null,
-  seaInFixture: null,
   seaAtEnd: (design, { wantedMm, overMm }, { vent }) =>
     vent && vent.pointsMm.length > 0
       ? proposeVentLift(
@@ -190,19 +166,7 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
           (wantedMm - overMm) * 1.1,
         )
       : [],
-  intakeNearWaste: null,
-  noState: null,
   pumpUnstrained: (design, { at }) => proposeStrainer(design, "id" in at ? at.id : ""),
-  loopUntreated: null,
-  lampCooks: null,
-  uvWeak: null,
-  heaterUnrelieved: null,
-  heaterUnmixed: null,
-  tanksHeel: null,
-  partOffHull: null,
-  joinedWithoutGap: null,
-  toiletLongRun: null,
-  loopUnderBowl: null,
   flushShort: (design) => {
     const edit = buildCountFlush(design);
     return edit ? [{ byMm: null, edit }] : [];
@@ -212,14 +176,6 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
     return edit ? [{ byMm: null, edit }] : [];
   },
   toiletUnused: (design) => proposeToiletUse(design),
-  fixingMissing: null,
-  fixingTips: null,
-  fixingSlides: null,
-  fixingNoPlate: null,
-  fixingScrewed: null,
-  boltHits: null,
-  boltThroughSkin: null,
-  boltOffFloor: null,
   dumpLineHigh: (design, finding) => proposeForDumpLine(design, finding),
   dumpLineFlat: (design, finding) => proposeForDumpLine(design, finding),
   dumpLineOpen: (design, finding) => proposeForDumpLine(design, finding),
@@ -231,37 +187,17 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
     const edit = tank && port ? buildAddDumpLine(design, tank, port) : null;
     return edit ? [{ byMm: null, edit }] : [];
   },
-  dumpEndInside: null,
   portCrowded: (design, { at, lineId }) => (at.kind === "port" ? proposeApart(design, at, lineId) : []),
-  portsOverlap: null,
   portOffWall: (_design, { at }, { tank }) => (tank && at.kind === "port" ? proposeSeat(tank, at.id) : []),
-  valveNarrow: null,
-  fittingHitsObstacle: null,
-  linkApart: null,
-  senderReversed: null,
-  senderLong: null,
-  senderBeside: null,
   senderUndrawn: (design, _finding, { tank }) =>
     tank ? [{ byMm: null, edit: buildAddPort(design, tank, "sender") }] : [],
-  axleOverloaded: null,
-  axleUnrated: null,
-  couplingLifted: null,
-  obstaclesOverlap: null,
-  flapInDrain: null,
   trapsInSeries: (_design, _finding, { drain }) => (drain ? proposeOneTrap(drain) : []),
   trapUnreachable: (_design, finding, { drain }) => (drain ? proposeCleanout(drain, finding.at.kind === "bend") : []),
-  trapFreezes: null,
-  sealBlown: null,
   holeSmall: ({ lines }, finding) => {
     const { at } = finding;
     const line = at.kind === "leg" ? lines.find(({ id }) => id === at.lineId) : undefined;
     return line && at.kind === "leg" ? proposeWiderHole(line, at.index, finding) : [];
   },
-  holeNearEdge: null,
-  drillTowards: null,
-  touchesRamp: null,
-  ventDrownsFirst: null,
-  fixtureDrownsFirst: null,
   pumpOutSucks: (design, finding, { vent }) => (vent ? proposeWiderAir(design, vent, finding.leastBoreMm) : []),
   pumpSucks: (design, finding, { vent }) => (vent ? proposeWiderAir(design, vent, finding.leastBoreMm) : []),
   ventThrottles: (design, finding, { vent }) => (vent ? proposeWiderAir(design, vent, finding.leastBoreMm) : []),
@@ -270,9 +206,6 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
     !tank ? [] : design.rig.kind === "boat" ? proposePumpOut(design, tank) : proposeOutlet(tank),
   inletDrownsEarly: (design, finding, { tank }) =>
     tank && finding.at.kind === "port" ? proposeHigherInlet(design, tank, finding.at.id) : [],
-  tankPressed: null,
-  tankBelowSill: null,
-  dumpLeaves: null,
   tankHitsObstacle: (design, finding, { tank }) => {
     const obstacle = design.obstacles.find((o) => o.id === finding.obstacleId);
     if (!tank || !obstacle) return [];
@@ -281,53 +214,56 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   },
   tanksClash: proposeTanksApart,
   tankInFloor: (design, finding, { tank }) => (tank ? proposeOutOfFloor(design, tank, finding.deepMm) : []),
-  tapWeak: null,
   airGapLow: (_design, finding) => proposeHigherGap(finding),
   gearClashes: proposeGearClear,
-  gearFreezes: null,
   gearShutIn: proposeGearRaised,
-  wasteEndsStay: null,
-  useBeyondFresh: null,
-  endsOnGround: null,
-  seacockMissing: null,
-  metalUnfit: null,
-  clampsFew: null,
-  loopLow: null,
-  fittingOffHull: null,
-  fittingDomestic: null,
-  metalsMeet: null,
-  backingMissing: null,
-  tailUnfit: null,
-  handleBlocked: null,
-  fittingShared: null,
-  iceboxOpen: null,
-  lineOffHull: null,
-  waterOverDeck: null,
-  floatsNowhere: null,
-  weightDiffers: null,
-  gearPortOpen: null,
-  pumpCurveRises: null,
-  pumpNeverStops: null,
-  accumulatorHard: null,
   padWeak: (_design, { wantedW }, { tank }) => {
     const edit = tank ? buildFitPad(tank, wantedW) : null;
     return edit ? [{ byMm: null, edit }] : [];
   },
-  supplyHard: null,
-  uvBlind: null,
-  floatReversed: null,
-  filterOrder: null,
-  pumpsInRow: null,
-  waterFouled: null,
   seaComesIn: (design, finding) => proposeVentedLoop(design, finding, LOOP_NAME),
-  hoseComesOff: null,
-  blackOverboard: null,
-  tankOverfills: null,
-  tankRunsOut: null,
-  nonReturnAgainst: null,
-  pumpRunsDry: null,
-  pumpDeadHead: null,
-  ontoGround: null,
+  seacockMissing: (design, { at }) =>
+    proposeSpec(design, at, "skinFitting", "fitSeacock", () => ({ hasSeacock: true })),
+  backingMissing: (design, { at }) =>
+    proposeSpec(design, at, "skinFitting", "fitBacking", () => ({ hasBacking: true })),
+  clampsFew: (design, { at }) => proposeSpec(design, at, "skinFitting", "fitClamps", () => ({ clamps: 2 })),
+  metalUnfit: (design, { at }) => proposeSpec(design, at, "skinFitting", "useBronze", () => ({ metal: "bronze" })),
+  floatReversed: (design, { at }) =>
+    proposeSpec(design, at, "sump", "swapMarks", ({ onMm, offMm }) =>
+      onMm < offMm ? { onMm: offMm, offMm: onMm } : null,
+    ),
+  accumulatorHard: (design, { at, cutInKPa }) =>
+    proposeSpec(design, at, "accumulator", "setCharge", () => ({
+      prechargeKPa: Math.max(0, cutInKPa - CHARGE_UNDER_KPA),
+    })),
+  pumpNeverStops: (design, { at, shutOffKPa }) =>
+    proposeSpec(design, at, "pump", "setSwitch", () => ({ cutOutKPa: Math.floor(CUT_OUT_SHARE * shutOffKPa) })),
+  senderReversed: (_design, { at }, { tank }) =>
+    tank?.sender && tank.sender.lowMm > tank.sender.highMm
+      ? [
+          {
+            byMm: null,
+            edit: {
+              code: "swapMarks",
+              at,
+              ops: [
+                { op: "set", path: ["tanks", tank.id, "sender", "lowMm"], value: tank.sender.highMm },
+                { op: "set", path: ["tanks", tank.id, "sender", "highMm"], value: tank.sender.lowMm },
+              ],
+            },
+          },
+        ]
+      : [],
+  fixingNoPlate: (_design, _finding, { tank }) => (tank ? proposeHold(tank, "fitPlates", { hasPlate: true }) : []),
+  fixingSlides: (_design, _finding, { tank }) => (tank ? proposeHold(tank, "fitEndStops", { hasEndStop: true }) : []),
+  fixingScrewed: (_design, _finding, { tank }) =>
+    tank ? proposeHold(tank, "throughBolts", { fastener: "through", hasPlate: true }) : [],
+  fixingTips: (design, _finding, { tank }) => (tank ? proposeBolts(design, tank) : []),
+  fixingWeak: (design, _finding, { tank }) => (tank ? proposeBolts(design, tank) : []),
+  fixingMissing: (design, _finding, { tank }) => (tank ? proposeBolts(design, tank) : []),
+  boltHits: (_design, _finding, { tank }) => (tank ? proposeBoltsAside(tank) : []),
+  boltOffFloor: (_design, _finding, { tank }) => (tank ? proposeBoltsAside(tank) : []),
+  boltThroughSkin: (_design, _finding, { tank }) => (tank ? proposeBoltsAside(tank) : []),
 };
 
 /** Edits that may settle a finding, none of them tried yet. */

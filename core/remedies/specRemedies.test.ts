@@ -1,0 +1,82 @@
+import "../evaluate/fitted";
+import { ALL_DEMOS, readDemo } from "@/tests/demoRigs";
+import { SAMPLE_FIXING } from "@/tests/sampleFixing";
+import { mustApply } from "@/tests/sharedAir";
+import type { Design } from "../design/design";
+import type { Gear } from "../design/gear";
+import type { Fixing } from "../design/plumbing";
+import { evaluate } from "../evaluate/evaluate";
+import type { FindingCode } from "../evaluate/findings";
+import { measureFloorMm } from "../fit/floor";
+import { proposeRemedies } from "./proposeRemedies";
+
+const loop = readDemo("kranich-loop");
+const boat = readDemo("setzkasten");
+const kranich = readDemo("kranich");
+
+const withSpec = (design: Design, kind: Gear["spec"]["kind"], changes: object): Design => ({
+  ...design,
+  gear: design.gear.map((piece) =>
+    piece.spec.kind === kind ? ({ ...piece, spec: { ...piece.spec, ...changes } } as Gear) : piece,
+  ),
+});
+const withFixing = (design: Design, changes: Partial<Fixing> | null): Design => ({
+  ...design,
+  tanks: design.tanks.map((tank) => ({ ...tank, fixing: changes && { ...SAMPLE_FIXING, ...tank.fixing, ...changes } })),
+});
+const sender = { kind: "probes", xMm: 0, yMm: 100, lowMm: 150, highMm: 20 } as const;
+
+const CASES: readonly (readonly [FindingCode, string, Design])[] = [
+  ["seacockMissing", "fitSeacock", withSpec(boat, "skinFitting", { hasSeacock: false })],
+  ["clampsFew", "fitClamps", withSpec(boat, "skinFitting", { clamps: 1 })],
+  ["metalUnfit", "useBronze", withSpec(boat, "skinFitting", { metal: "brass" })],
+  ["accumulatorHard", "setCharge", withSpec(loop, "accumulator", { prechargeKPa: 290 })],
+  ["pumpNeverStops", "setSwitch", withSpec(loop, "pump", { cutOutKPa: 900 })],
+  ["floatReversed", "swapMarks", withSpec(readDemo("otter-heads"), "sump", { onMm: 20, offMm: 90 })],
+  ["senderReversed", "swapMarks", { ...kranich, tanks: kranich.tanks.map((tank) => ({ ...tank, sender })) }],
+  ["fixingNoPlate", "fitPlates", withFixing(kranich, { fastener: "through", hasPlate: false })],
+  ["fixingSlides", "fitEndStops", withFixing(kranich, { kind: "straps", hasEndStop: false })],
+  ["fixingScrewed", "throughBolts", withFixing(kranich, { fastener: "selfTapping" })],
+  ["fixingTips", "holdTank", withFixing(kranich, { bolts: 1, placesMm: null })],
+  ["fixingMissing", "holdTank", withFixing(kranich, null)],
+];
+
+test.each(CASES)("%s is settled by one press: %s", (code, edit, design) => {
+  const evaluation = evaluate(design);
+  const finding = evaluation.findings.find((one) => one.code === code);
+  expect(finding).toBeDefined();
+  const remedy = proposeRemedies(design, evaluation, finding!).find((one) => one.edit.code === edit);
+  expect(remedy).toBeDefined();
+  expect(evaluate(mustApply(design, remedy!.edit)).findings.map(({ id }) => id)).not.toContain(finding!.id);
+});
+
+test("a tank nothing holds yet, on every sample: what is offered holds in every load, and its bolts go into nothing", () => {
+  for (const demo of ALL_DEMOS) {
+    const bare = withFixing(demo, null);
+    const evaluation = evaluate(bare);
+    for (const finding of evaluation.findings.filter(({ code }) => code === "fixingMissing")) {
+      const [remedy] = proposeRemedies(bare, evaluation, finding);
+      expect(remedy).toBeDefined();
+      const at = (one: { readonly at: typeof finding.at }) => JSON.stringify(one.at) === JSON.stringify(finding.at);
+      const after = evaluate(mustApply(bare, remedy!.edit)).findings.filter(at);
+      for (const code of ["fixingWeak", "fixingTips", "boltThroughSkin", "fixingNoPlate"])
+        expect(after.map((one) => one.code)).not.toContain(code);
+    }
+  }
+});
+
+test("bolts over a fuel tank are drawn aside by as little as helps, and none of them into something else", () => {
+  const [tank] = kranich.tanks;
+  const fuel = kranich.obstacles.find(({ kind }) => kind === "fuelTank")!;
+  const z = -measureFloorMm(kranich) - 20 - fuel.heightMm;
+  // beside the tank's front end, where the front row stands
+  const near = { ...fuel, atMm: { x: tank!.atMm.x + 810, y: tank!.atMm.y + 430, z } };
+  const design = { ...kranich, obstacles: [near] };
+  const evaluation = evaluate(design);
+  const finding = evaluation.findings.find(({ code }) => code === "boltHits")!;
+  const [remedy] = proposeRemedies(design, evaluation, finding);
+  expect(remedy?.edit.code).toBe("moveBolts");
+  expect(remedy!.byMm).toBeLessThanOrEqual(50);
+  const after = evaluate(mustApply(design, remedy!.edit)).findings.map(({ code }) => code);
+  for (const code of ["boltHits", "fixingWeak", "fixingTips"] as const) expect(after).not.toContain(code);
+});

@@ -1,0 +1,87 @@
+import type { Design } from "../design/design";
+import type { Edit, EditOp } from "../design/edit";
+import type { GearSpec } from "../design/gear";
+import type { PartRef } from "../design/part";
+import { BOLT_SIZES, type Fixing, type Tank } from "../design/plumbing";
+import { listBoltPlaces } from "../fixing/boltPlaces";
+import type { Remedy } from "./remedy";
+
+const offer = (code: Edit["code"], at: PartRef, path: readonly string[], value: unknown): Remedy => ({
+  byMm: null,
+  edit: { code, at, ops: [{ op: "set", path, value } as EditOp] },
+});
+
+type SpecKind = GearSpec["kind"];
+type SpecOf<K extends SpecKind> = Extract<GearSpec, { readonly kind: K }>;
+
+/** A figure or word of a piece of gear changed; nothing where it is no such piece. */
+export function proposeSpec<K extends SpecKind>(
+  { gear }: Design,
+  at: PartRef,
+  kind: K,
+  code: Edit["code"],
+  change: (spec: SpecOf<K>) => Partial<SpecOf<K>> | null,
+): Remedy[] {
+  const piece = gear.find(({ id }) => at.kind === "gear" && at.id === id);
+  if (piece?.spec.kind !== kind) return [];
+  const changes = change(piece.spec as SpecOf<K>);
+  return changes ? [offer(code, at, ["gear", piece.id, "spec"], { ...piece.spec, ...changes })] : [];
+}
+
+/** What holds a tank changed; nothing where nothing holds it. */
+export const proposeHold = ({ id, fixing }: Tank, code: Edit["code"], changes: Partial<Fixing>): Remedy[] =>
+  fixing ? [offer(code, { kind: "tank", id }, ["tanks", id, "fixing"], { ...fixing, ...changes })] : [];
+
+/** So many bolts are tried, in two rows [T]. */
+const BOLTS = [6, 8, 10, 12] as const;
+
+/** More and thicker bolts, the lightest first; where nothing is entered yet, through bolts with plates in the usual way [T]. */
+export function proposeBolts({ rig }: Design, tank: Tank): Remedy[] {
+  const usual: Fixing = {
+    kind: rig.kind === "boat" || tank.atMm.z >= 0 ? "onFloor" : "brackets",
+    fastener: "through",
+    bolts: 6,
+    size: "M8",
+    placesMm: null,
+    heldKN: null,
+    heldShearKN: null,
+    heldFactor: 1.5,
+    strapKN: null,
+    hasPlate: true,
+    hasEndStop: false,
+  };
+  const from = tank.fixing ?? { ...usual, bolts: 0 };
+  const sizes = BOLT_SIZES.slice(BOLT_SIZES.indexOf(from.size));
+  return BOLTS.filter((bolts) => bolts >= from.bolts).flatMap((bolts) =>
+    sizes.map((size) => {
+      const placesMm = bolts === from.bolts ? from.placesMm : null;
+      const value = { ...(tank.fixing ?? usual), bolts, size, placesMm };
+      return offer("holdTank", { kind: "tank", id: tank.id }, ["tanks", tank.id, "fixing"], value);
+    }),
+  );
+}
+
+/** How far bolts are tried aside, mm. */
+const ASIDE_MM = [25, 50, 75, 100, 150, 200] as const;
+
+/** All bolts of a tank drawn in towards its middle, or out from it, along the rig or across it, by as little as helps. */
+export function proposeBoltsAside(tank: Tank): Remedy[] {
+  const { fixing } = tank;
+  if (!fixing) return [];
+  const places = listBoltPlaces(tank, fixing);
+  const mean = (of: "x" | "y") => places.reduce((sum, place) => sum + place[of], 0) / places.length;
+  const middle = { x: mean("x"), y: mean("y") };
+  return ASIDE_MM.flatMap((byMm) =>
+    (["x", "y"] as const).flatMap((axis) =>
+      [-byMm, byMm].map((outMm): Remedy => {
+        const placesMm = places.map((place) => {
+          const off = place[axis] - middle[axis];
+          const moved = Math.abs(off) < 1 ? place[axis] : place[axis] + Math.sign(off) * outMm;
+          return { x: Math.round(place.x), y: Math.round(place.y), [axis]: Math.round(moved) } as typeof place;
+        });
+        const [remedy] = proposeHold(tank, "moveBolts", { placesMm });
+        return { ...remedy!, byMm };
+      }),
+    ),
+  );
+}
