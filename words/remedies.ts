@@ -88,6 +88,8 @@ export function describeRemedy(
       return `Hold it with ${nameBolts(edit)}`;
     case "moveBolts":
       return `Move its bolts by ${by}`;
+    case "shiftPort":
+      return `Move ${part} ${by} along its wall`;
     case "makeRoom":
       return `Move ${part} by ${by}, to make room for the fittings`;
     case "fitPad":
@@ -230,6 +232,7 @@ export function describeEdit(edit: Edit, design: Design): string {
     throughBolts: `Use through bolts for ${part}`,
     holdTank: `Change what holds ${part}`,
     moveBolts: `Move the bolts of ${part}`,
+    shiftPort: `Move ${part} along its wall`,
     makeRoom: `Move ${part}, to make room for fittings`,
     fitPad: `Fit ${part} with a heating pad`,
     countLoads: "Count what the machine takes",

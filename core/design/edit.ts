@@ -45,6 +45,7 @@ export const EDIT_CODES = [
   "countFlush",
   "countLoads",
   "fitPad",
+  "shiftPort",
   "makeRoom",
   "fitSeacock",
   "fitBacking",

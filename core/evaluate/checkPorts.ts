@@ -5,7 +5,7 @@ import { measureFittingGaps } from "../fit/portFittings";
 import { measureExtent } from "../geometry/solid";
 import { createRecall } from "../quantity/recall";
 import { listLevelGroup } from "../tanks/linkedTanks";
-import { listTankFaces, measureToEdgeMm } from "../templates/tankFaces";
+import { type FaceHole, listTankFaces, measureToEdgeMm } from "../templates/tankFaces";
 import { createFinding } from "./createFinding";
 import type { Finding } from "./findings";
 
@@ -74,7 +74,7 @@ function findOverlaps(tank: Tank): Finding[] {
     holes.flatMap((hole, i) =>
       holes.slice(0, i).flatMap((other): Finding[] => {
         const apart = Math.hypot(hole.at.u - other.at.u, hole.at.v - other.at.v);
-        const overlapMm = (hole.boreMm + other.boreMm) / 2 - apart;
+        const overlapMm = (measureCutMm(hole) + measureCutMm(other)) / 2 - apart;
         if (overlapMm <= 0) return [];
         const at = { kind: "port", tankId: tank.id, id: hole.portId } as const;
         return [createFinding(at, { code: "portsOverlap", otherId: other.portId, otherKind: other.kind, overlapMm })];
@@ -82,6 +82,9 @@ function findOverlaps(tank: Tank): Finding[] {
     ),
   );
 }
+
+// A thread goes through a wider hole than its bore; what only the maker knows is at least as wide as the bore.
+const measureCutMm = ({ boreMm, cutMm }: FaceHole): number => Math.max(boreMm, cutMm ?? 0);
 
 /** Less than this is the rounding of what was measured, mm. */
 const OFF_WALL_MM = 0.5;

@@ -10,6 +10,7 @@ import { toNodes } from "../design/nodes";
 import type { Drain, Tank } from "../design/plumbing";
 import type { Obstacle } from "../design/rig";
 import { vec } from "../geometry/vec";
+import { proposeRemedies } from "../remedies/proposeRemedies";
 import type { LimitId } from "../rules/limitIds";
 import { computeSealBreakPa } from "../traps/sealPressure";
 import type { TrapAir } from "../traps/trapRisks";
@@ -201,6 +202,19 @@ test("holes in one side touch where a web of nothing is left; a valve narrower t
   });
   expect(isSaid(holes(40, 40), "portsOverlap")).toBe(false);
   expect(findAll(holes(39, 40), "portsOverlap")).toMatchObject([{ overlapMm: expect.closeTo(1, 6) }]);
+  // what is cut for a thread of G 1½ is 48.8 mm, whatever its bore
+  const threaded = (apartMm: number): Design => {
+    const design = holes(apartMm, 40);
+    const thread = (port: (typeof tank.ports)[number]) =>
+      port.id === "one" || port.id === "two" ? { ...port, thread: "g112" as const } : port;
+    return { ...design, tanks: design.tanks.map((one) => ({ ...one, ports: one.ports.map(thread) })) };
+  };
+  expect(isSaid(threaded(49), "portsOverlap")).toBe(false);
+  const [overlap] = findAll(threaded(48), "portsOverlap");
+  expect(overlap).toMatchObject({ overlapMm: expect.closeTo(0.803, 3) });
+  const [apart] = proposeRemedies(threaded(48), evaluate(threaded(48)), overlap!);
+  expect(apart?.edit.code).toBe("shiftPort");
+  expect(isSaid(mustApply(threaded(48), apart!.edit), "portsOverlap")).toBe(false);
   expect(isSaid(holes(40, 40), "valveNarrow")).toBe(false);
   expect(findAll(holes(40, 39), "valveNarrow")).toMatchObject([{ fromMm: 40, toMm: 39 }]);
 });

@@ -1,6 +1,7 @@
 import type { Port, Tank } from "../design/plumbing";
 import { measureExtent } from "../geometry/solid";
 import type { Vec3 } from "../geometry/vec";
+import { findPortHoleMm } from "../templates/portHole";
 import { type Face, findFace } from "../templates/tankFaces";
 
 /** Web of wall that two holes leave between them for nuts and sealing, mm [T]. */
@@ -26,11 +27,12 @@ export function clearPort(tank: Pick<Tank, "solid" | "ports">, port: Port): Port
   if (others.length === 0) return port;
   const axis = ALONG[face];
   const { min, max } = measureExtent(tank.solid);
-  const half = port.boreMm / 2;
+  const half = measureCutMm(port) / 2;
   const isClear = (atMm: Vec3) =>
     others.every((other) => {
-      const across = face === "top" || face === "bottom" ? other.atMm.y - atMm.y : middleZ(other) - (atMm.z + half);
-      return Math.hypot(other.atMm[axis] - atMm[axis], across) >= half + other.boreMm / 2 + WEB_MM;
+      const across =
+        face === "top" || face === "bottom" ? other.atMm.y - atMm.y : middleZ(other) - (atMm.z + port.boreMm / 2);
+      return Math.hypot(other.atMm[axis] - atMm[axis], across) >= half + measureCutMm(other) / 2 + WEB_MM;
     });
   for (let step = 0; step * STEP_MM <= max[axis] - min[axis]; step++) {
     for (const sense of step === 0 ? [1] : [1, -1]) {
@@ -42,5 +44,8 @@ export function clearPort(tank: Pick<Tank, "solid" | "ports">, port: Port): Port
   }
   return port;
 }
+
+// A thread goes through a wider hole than its bore.
+const measureCutMm = (port: Port): number => Math.max(port.boreMm, findPortHoleMm(port) ?? 0);
 
 const middleZ = ({ atMm, boreMm }: Port): number => atMm.z + boreMm / 2;

@@ -61,6 +61,7 @@ import {
   proposeTurnedBranch,
   proposeWiderHole,
 } from "./placeRemedies";
+import { proposeAlongWallOf } from "./portRemedies";
 import type { Remedy } from "./remedy";
 import { proposeLongerLeg } from "./roomRemedies";
 import { proposeBolts, proposeBoltsAside, proposeHold, proposeSpec } from "./specRemedies";
@@ -188,6 +189,7 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
     return edit ? [{ byMm: null, edit }] : [];
   },
   portCrowded: (design, { at, lineId }) => (at.kind === "port" ? proposeApart(design, at, lineId) : []),
+  portsOverlap: (design, { at }, { tank }) => (tank && at.kind === "port" ? proposeAlongWallOf(design, tank, at) : []),
   portOffWall: (_design, { at }, { tank }) => (tank && at.kind === "port" ? proposeSeat(tank, at.id) : []),
   senderUndrawn: (design, _finding, { tank }) =>
     tank ? [{ byMm: null, edit: buildAddPort(design, tank, "sender") }] : [],

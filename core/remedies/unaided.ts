@@ -45,7 +45,6 @@ export const UNAIDED = {
   toiletLongRun: null,
   loopUnderBowl: null,
   dumpEndInside: null,
-  portsOverlap: null,
   valveNarrow: null,
   fittingHitsObstacle: null,
   linkApart: null,
