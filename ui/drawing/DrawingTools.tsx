@@ -10,7 +10,7 @@ export const DrawingTools = memo(function DrawingTools({
   of,
 }: {
   readonly zooming: Zooming;
-  readonly of: string;
+  readonly of: WORDS.DrawingId;
 }) {
   const { zoom, zoomBy, reset } = zooming;
   const whole = zoom.k <= 1;

@@ -93,7 +93,7 @@ export function RearView() {
       </svg>
       <LookSwitch />
       <div className={TOOLS_CORNER}>
-        <DrawingTools zooming={zooming} of="view from behind" />
+        <DrawingTools zooming={zooming} of="rear" />
       </div>
     </div>
   );

@@ -3,6 +3,7 @@ import { Command } from "cmdk";
 import { Dialog } from "radix-ui";
 import { useWorkbench } from "@/store/useWorkbench";
 import { nameSample } from "@/words/labels";
+import { COMMAND_WORDS } from "@/words/panels/shell/commandWords";
 import * as WORDS from "@/words/panels/shell/palette";
 import { SAMPLES } from "../library/samples";
 import { session } from "./browserSession";
@@ -37,7 +38,7 @@ export function Palette({ onClose }: { readonly onClose: () => void }) {
                 <Command.Item
                   key={command.id}
                   value={command.name}
-                  keywords={[...(command.words ?? [])]}
+                  keywords={[...(COMMAND_WORDS[command.id] ?? [])]}
                   onSelect={() => run(command.run)}
                   className={item}
                 >

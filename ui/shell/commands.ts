@@ -17,8 +17,6 @@ export type Command = {
   readonly name: string;
   /** As it is pressed: "mod+z", "w", "?". */
   readonly keys: readonly string[];
-  /** Other words people look for it by. */
-  readonly words?: readonly string[];
   readonly run: () => void;
 };
 
@@ -31,35 +29,30 @@ export const COMMANDS: readonly Command[] = [
     id: "palette",
     name: WORDS.searchCommands,
     keys: ["mod+k"],
-    words: ["palette", "help"],
     run: () => look({ overlay: "palette" }),
   },
   {
     id: "designs",
     name: WORDS.designsOpenDuplicateRenameDelete,
     keys: ["mod+o"],
-    words: ["file", "remove", "trash", "bin", "sample", "help", "load"],
     run: () => look({ overlay: "library" }),
   },
   {
     id: "waterway",
     name: WORDS.waterwayTheWholeRigAs,
     keys: ["y"],
-    words: ["diagram", "overview", "schematic", "print"],
     run: () => look({ overlay: "waterway" }),
   },
   {
     id: "sums",
     name: WORDS.sumsOneFigureWithoutA,
     keys: ["f"],
-    words: ["formula", "calculator", "reckon", "compute"],
     run: () => look({ overlay: "sums" }),
   },
   {
     id: "handbook",
     name: WORDS.handbookWordsRulesFormulasCautions,
     keys: ["h"],
-    words: ["glossary", "explain", "what is", "limits", "sources", "safety", "help"],
     run: () => look({ overlay: "handbook" }),
   },
   { id: "compare", name: WORDS.compareWithAnotherDesign, keys: ["c"], run: () => look({ overlay: "compare" }) },
@@ -67,14 +60,12 @@ export const COMMANDS: readonly Command[] = [
     id: "new",
     name: WORDS.newDesign,
     keys: ["n"],
-    words: ["begin", "start", "help", "wizard", "create"],
     run: () => look({ overlay: "newDesign" }),
   },
   {
     id: "save",
     name: WORDS.saveToAFile,
     keys: ["mod+s"],
-    words: ["export", "backup", "download", "share"],
     run: () => session.download(),
   },
   ...STATIONS.map((station) => ({
@@ -109,7 +100,6 @@ export const COMMANDS: readonly Command[] = [
     id: "bend",
     name: WORDS.removeTheSelectedBend,
     keys: ["delete", "backspace"],
-    words: ["erase", "take out"],
     run: removePickedBend,
   },
   {
@@ -128,21 +118,18 @@ export const COMMANDS: readonly Command[] = [
     id: "keys",
     name: WORDS.keyboardShortcuts,
     keys: ["?"],
-    words: ["help", "hotkeys", "how"],
     run: () => look({ overlay: "keys" }),
   },
   {
     id: "toilet",
     name: WORDS.toiletHangABlackTank,
     keys: [],
-    words: ["wc", "heads", "black water", "sewage", "cassette", "composting", "urine"],
     run: () => look({ station: "falls", pane: "measures" }),
   },
   {
     id: "deleteFixture",
     name: WORDS.deleteAFixtureWithIts,
     keys: [],
-    words: ["remove", "sink", "shower", "take out"],
     run: () => look({ station: "falls", pane: "measures" }),
   },
   { id: "escape", name: WORDS.cancel, keys: ["escape"], run: leave },

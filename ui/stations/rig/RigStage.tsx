@@ -79,7 +79,7 @@ export function RigStage() {
           )}
         </svg>
         <div className={TOOLS_CORNER}>
-          <DrawingTools zooming={zooming} of="side view" />
+          <DrawingTools zooming={zooming} of="side" />
         </div>
       </div>
     </section>
