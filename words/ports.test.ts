@@ -1,5 +1,11 @@
+import { listSteps } from "@/core/build/steps";
+import { evaluate } from "@/core/evaluate/evaluate";
+import "@/core/evaluate/fitted";
+import { listTankFaces } from "@/core/templates/tankFaces";
 import { readDemo } from "@/tests/demoRigs";
 import { describePort, describePortMiddle, describePortPlace } from "./ports";
+import { listStepFigures } from "./stepFigures";
+import { describeHole } from "./templates";
 
 test("ports are called by what they serve and the side they are in, in the words of the rig", () => {
   const kranich = readDemo("kranich");
@@ -28,4 +34,26 @@ test("the middle of a hole is measured on the outside, from two walls", () => {
   ]);
   const aside = { ...find("inlet"), atMm: { x: 200, y: 450, z: 20 } };
   expect(tell(tank, aside, "boat", "metric")).toEqual(["port wall", "44.2 mm up, 206 mm from the after wall"]);
+});
+
+test("a hole in a round wall is marked straight on and says how far the wall lies behind the sheet; in a flat one it says nothing", () => {
+  const kranich = readDemo("kranich");
+  const [flat] = kranich.tanks;
+  const round = {
+    ...flat!,
+    solid: { shape: "cylinder", axis: "x", diameterMm: 300, lengthMm: 800 } as const,
+    ports: [{ ...flat!.ports[0]!, atMm: { x: 400, y: 40, z: 240 } }],
+  };
+  const told = (tank: typeof flat) =>
+    listTankFaces(tank!).flatMap(({ holes }) => holes.map((hole) => describeHole(hole, "metric")));
+  expect(told(round)).toEqual([expect.stringMatching(/wall 40\u00a0mm behind this sheet, mark straight on$/)]);
+  for (const text of told(flat)) expect(text).not.toMatch(/behind/);
+  const steps = (tank: typeof flat) => {
+    const design = { ...kranich, tanks: [tank!], lines: [] };
+    const evaluation = evaluate(design);
+    const step = listSteps(design, evaluation).find(({ kind }) => kind === "fitTankPorts")!;
+    return listStepFigures(step, { design, evaluation, units: "metric" }).map(([label]) => label);
+  };
+  expect(steps(round)[0]).toMatch(/middle straight, not along the wall$/);
+  for (const label of steps(flat)) expect(label).toMatch(/middle$/);
 });

@@ -17,7 +17,7 @@ import { buildDumpRun } from "@/core/tanks/dumpRun";
 import { listLevelGroup } from "@/core/tanks/linkedTanks";
 import { computeEmptyKg, computeFullKg } from "@/core/tanks/shell";
 import { isWeldedIn } from "@/core/templates/portHole";
-import { listPortHoles } from "@/core/templates/tankFaces";
+import { liesBehind, listPortHoles } from "@/core/templates/tankFaces";
 import { type HoleEntry, listHoles } from "@/core/through/holes";
 import { speakFor } from "./afloat";
 import { describeCable, NO_CABLE } from "./goods";
@@ -185,13 +185,17 @@ const listPlaceFigures = ({ x, y }: Vec3, units: Units): StepFigure[] => [
 function listPortFigures(tank: Tank, { design, units }: Told): StepFigure[] {
   const holes = listPortHoles(tank);
   return tank.ports.map((port) => {
-    const { cutMm, toEdgeMm } = holes.get(port.id)!;
+    const found = holes.get(port.id)!;
+    const { cutMm, toEdgeMm } = found;
     const hole =
       cutMm === null
         ? `${isWeldedIn(toEdgeMm) ? "welded in, " : ""}bore ${formatLength(port.boreMm, units)}`
         : `hole ${formatLength(cutMm, units)} for ${THREAD_NAMES[port.thread ?? "none"]}`;
     const { side, middle } = describePortMiddle(tank, port, design.rig.kind, units);
-    return [`${describePort(tank, port, design)}, ${hole}; ${side}, middle`, middle];
+    return [
+      `${describePort(tank, port, design)}, ${hole}; ${side}, middle${liesBehind(found) ? " straight, not along the wall" : ""}`,
+      middle,
+    ];
   });
 }
 

@@ -2,7 +2,7 @@ import type { Tank } from "@/core/design/plumbing";
 import { measureCapacityL, measureExtent } from "@/core/geometry/solid";
 import { computeEmptyKg } from "@/core/tanks/shell";
 import { isWeldedIn } from "@/core/templates/portHole";
-import { type Face, type FaceHole, listPortHoles } from "@/core/templates/tankFaces";
+import { type Face, type FaceHole, liesBehind, listPortHoles } from "@/core/templates/tankFaces";
 import { MATERIAL_NAMES, PORT_NAMES, THREAD_NAMES, WATER_NAMES } from "./labels";
 import { formatLength, formatQuantity, type Units } from "./units";
 
@@ -17,7 +17,14 @@ export const FACE_NAMES: Readonly<Record<Face, string>> = {
 };
 
 /** What stands beside a hole in a drawing: the hole where it is known, and the bore, which is never what is cut. */
-export function describeHole({ kind, boreMm, thread, cutMm, toEdgeMm }: FaceHole, units: Units): string {
+export function describeHole(hole: FaceHole, units: Units): string {
+  const behind = liesBehind(hole)
+    ? `; wall ${formatLength(hole.behindMm, units)} behind this sheet, mark straight on`
+    : "";
+  return `${nameHole(hole, units)}${behind}`;
+}
+
+function nameHole({ kind, boreMm, thread, cutMm, toEdgeMm }: FaceHole, units: Units): string {
   const bore = `bore ${formatLength(boreMm, units)}`;
   const named =
     thread === null ? `${PORT_NAMES[kind]}, ${bore}` : `${PORT_NAMES[kind]}, ${THREAD_NAMES[thread]}, ${bore}`;

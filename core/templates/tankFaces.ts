@@ -116,6 +116,9 @@ export function measureToEdgeMm(solid: Solid, port: Port): number {
 
 const ON_FACE_MM = 1;
 
+/** Whether a wall lies so far behind its side, mm, that a sheet laid flat against that side does not touch it. */
+export const liesBehind = ({ behindMm }: Pick<FaceHole, "behindMm">): boolean => behindMm > ON_FACE_MM;
+
 const ENDS: Readonly<Record<"x" | "y" | "z", readonly Face[]>> = {
   x: ["rear", "front"],
   y: ["right", "left"],

@@ -2,7 +2,7 @@
 import { Download } from "lucide-react";
 import { useMemo, useRef, useState } from "react";
 import type { Tank } from "@/core/design/plumbing";
-import { FACES, type Face, type FaceDrawing, listTankFaces } from "@/core/templates/tankFaces";
+import { FACES, type Face, type FaceDrawing, liesBehind, listTankFaces } from "@/core/templates/tankFaces";
 import { MOST_PAGES, type Paper, tileSheet } from "@/core/templates/tileSheet";
 import { useWorkbench } from "@/store/useWorkbench";
 import { tell } from "@/store/workbench";
@@ -73,7 +73,7 @@ export function TankTemplates({ tank }: { readonly tank: Tank }) {
         <Trade>{WORDS.outside}</Trade> {formatLength(drawing.widthMm, units)} × {formatLength(drawing.heightMm, units)}
         {drawing.holes.length === 0 ? WORDS.noHoleInIt : `. ${describeHoles(drawing.holes, units)}.`}
         {drawing.holes.length > 0 && WORDS.theDashedRingIs}
-        {drawing.holes.some(({ behindMm }) => behindMm > 1) && WORDS.aHoleStandsBackFrom}
+        {drawing.holes.some(liesBehind) && WORDS.aHoleStandsBackFrom}
       </p>
       <LateStepHold stepId={`fitTankPorts:${tank.id}`} />
       <Pick label={WORDS.paper} value={paper} names={PAPER_NAMES} onPick={setPaper} />
