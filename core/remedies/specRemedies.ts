@@ -4,6 +4,7 @@ import type { GearSpec } from "../design/gear";
 import type { PartRef } from "../design/part";
 import { BOLT_SIZES, type Fixing, type Tank } from "../design/plumbing";
 import { listBoltPlaces } from "../fixing/boltPlaces";
+import { USUAL_FIXING } from "../fixing/usualFixing";
 import type { Remedy } from "./remedy";
 
 const offer = (code: Edit["code"], at: PartRef, path: readonly string[], value: unknown): Remedy => ({
@@ -38,17 +39,8 @@ const BOLTS = [6, 8, 10, 12] as const;
 /** More and thicker bolts, the lightest first; where nothing is entered yet, through bolts with plates in the usual way [T]. */
 export function proposeBolts({ rig }: Design, tank: Tank): Remedy[] {
   const usual: Fixing = {
+    ...USUAL_FIXING,
     kind: rig.kind === "boat" || tank.atMm.z >= 0 ? "onFloor" : "brackets",
-    fastener: "through",
-    bolts: 6,
-    size: "M8",
-    placesMm: null,
-    heldKN: null,
-    heldShearKN: null,
-    heldFactor: 1.5,
-    strapKN: null,
-    hasPlate: true,
-    hasEndStop: false,
   };
   const from = tank.fixing ?? { ...usual, bolts: 0 };
   const sizes = BOLT_SIZES.slice(BOLT_SIZES.indexOf(from.size));

@@ -13,6 +13,7 @@ import { buildBoltCount } from "@/core/edits/boltEdits";
 import { measureFloorMm } from "@/core/fit/floor";
 import { listAssembly } from "@/core/fixing/assembly";
 import { computeFixing, type FixingResult } from "@/core/fixing/fixing";
+import { USUAL_FIXING } from "@/core/fixing/usualFixing";
 import { measureExtent } from "@/core/geometry/solid";
 import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
@@ -29,19 +30,6 @@ import { Pick } from "../../kit/Pick";
 import { Tick } from "../../kit/Tick";
 import { useSay } from "../../kit/useSay";
 import { BoltPattern } from "./BoltPattern";
-
-const NEW = {
-  fastener: "rivetNut",
-  bolts: 6,
-  size: "M8",
-  placesMm: null,
-  heldKN: null,
-  heldShearKN: null,
-  heldFactor: 1.5,
-  strapKN: null,
-  hasPlate: false,
-  hasEndStop: false,
-} as const;
 
 /** What holds the tank up, and how much of it each load takes. */
 export function TankFixing({ tank }: { readonly tank: Tank }) {
@@ -70,7 +58,7 @@ export function TankFixing({ tank }: { readonly tank: Tank }) {
             string
           >),
         }}
-        onPick={(kind) => set(at, path(), kind === "none" ? null : { ...(fixing ?? NEW), kind })}
+        onPick={(kind) => set(at, path(), kind === "none" ? null : { ...(fixing ?? USUAL_FIXING), kind })}
       />
       {fixing && (
         <>
