@@ -85,7 +85,7 @@ export function describeRemedy(
     case "throughBolts":
       return "Use through bolts with plates";
     case "holdTank":
-      return `Hold it with ${nameBolts(edit)}`;
+      return `Hold it with ${describeHold(edit)}`;
     case "moveBolts":
       return `Move its bolts by ${by}`;
     case "shiftPort":
@@ -160,7 +160,7 @@ export function describeRemedy(
 }
 
 // What an edit of a tank's fixing puts in.
-function nameBolts({ ops }: Edit): string {
+function describeHold({ ops }: Edit): string {
   const fixing = ops.find(({ op }) => op === "set") as { readonly value: Fixing } | undefined;
   return fixing
     ? `${fixing.value.bolts} bolts ${fixing.value.size}${fixing.value.hasPlate ? ", with plates" : ""}`

@@ -27,6 +27,8 @@ const LOOP_FOULED: Readonly<Record<FixtureKind, string>> = {
   gravityToilet: "Sewage",
 };
 
+const nameBolts = (count: number): string => (count === 1 ? "A bolt" : `${count} bolts`);
+
 /** What is found at tanks: how they hang, fill and last, in words. */
 export function describeTankFinding(
   finding: FindingOf<"tank">,
@@ -118,24 +120,17 @@ export function describeTankFinding(
         why: "Thin sheet holds a screw until the first rough road; then the thread is gone at once.",
         advice: "Use through bolts with plates, or rivet nuts of a known rating.",
       };
-    case "boltHits": {
-      const which = finding.bolts === 1 ? "A bolt" : `${finding.bolts} bolts`;
-      const goes = finding.bolts === 1 ? "goes" : "go";
-      return finding.isFrame
-        ? {
-            title: `${which} of ${part} ${goes} into ${finding.obstacleName}`,
-            why: "A hole in the wrong place of a frame cracks it, and may cost the vehicle its approval.",
-            advice: "Drill it only where its maker allows, never in a flange. Else pull the bolt aside in the pattern.",
-          }
-        : {
-            title: `${which} of ${part} would go into ${finding.obstacleName}`,
-            why: "It is so close to the floor there that drill or bolt reaches it.",
-            advice: "Do not drill there. Pull the bolt aside in the pattern under Fixing, or hang the tank elsewhere.",
-          };
-    }
+    case "boltHits":
+      return {
+        title: `${nameBolts(finding.bolts)} of ${part} would go into ${finding.obstacleName}`,
+        why: finding.isFrame
+          ? "A hole in the wrong place of a frame cracks it, and may cost the vehicle its approval."
+          : "It is so close to the floor there that drill or bolt reaches it.",
+        advice: `${finding.isFrame ? "Drill it only where its maker allows, never in a flange, or" : "Do not drill there:"} pull the bolt aside under Fixing.`,
+      };
     case "boltOffFloor":
       return {
-        title: `${finding.bolts === 1 ? "A bolt of" : `${finding.bolts} bolts of`} ${part} ${finding.bolts === 1 ? "stands" : "stand"} outside the floor`,
+        title: `${nameBolts(finding.bolts)} of ${part} would stand outside the floor`,
         why: `By ${length(finding.byMm)} at the most: there is nothing to bolt it to.`,
         advice: "Pull it in under Fixing, or hang the tank elsewhere.",
       };

@@ -1,10 +1,9 @@
 import type { Design } from "../design/design";
 import type { Tank } from "../design/plumbing";
-import { listBoltHits, measureBoltsOff } from "../fixing/boltHits";
 import { computeFixing, type Shaken, slidesOut } from "../fixing/fixing";
 import { createRecall } from "../quantity/recall";
 import { computeFullKg } from "../tanks/shell";
-import { createFinding, createGraded } from "./createFinding";
+import { createFinding } from "./createFinding";
 import type { Finding } from "./findings";
 
 const recallFindings = createRecall<Tank["solid"], readonly Finding[]>();
@@ -19,18 +18,6 @@ export function checkCrash({ rig, tanks }: Design): Finding[] {
 /** What can be said against what holds a tank. */
 export const checkFixing = ({ rig }: Design, tank: Tank): readonly Finding[] =>
   recallFindings(tank.solid, [rig.crashClass, rig.kind, ...listAllButPlace(tank)], () => judgeFixing(rig, tank));
-
-/** What can be said against where its bolts go through the floor. */
-export function checkBolts(design: Design, tank: Tank): Finding[] {
-  const at = { kind: "tank", id: tank.id } as const;
-  const off = design.rig.kind === "boat" ? null : measureBoltsOff(design, tank);
-  return [
-    ...listBoltHits(design, tank).map((hit) =>
-      createGraded(hit.isFrame ? "note" : "must", at, { code: "boltHits", ...hit }),
-    ),
-    ...(off && off.bolts > 0 ? [createFinding(at, { code: "boltOffFloor", ...off })] : []),
-  ];
-}
 
 // where it is says nothing of what holds it
 const listAllButPlace = ({ atMm: _, ...others }: Tank): unknown[] => Object.values(others);

@@ -10,7 +10,7 @@ import { isAtLeast, isAtMost } from "../quantity/tolerance";
 import { type Limit, lookUpLimit } from "../rules/lookUpLimit";
 import { listLevelGroup } from "../tanks/linkedTanks";
 import { computeWaterColumn } from "../tanks/waterColumn";
-import { checkBolts, checkFixing } from "./checkFixing";
+import { checkFixing } from "./checkFixing";
 import { checkObstacleGaps } from "./checkObstacleGaps";
 import { checkPorts } from "./checkPorts";
 import { checkVents } from "./checkVents";
@@ -29,7 +29,7 @@ export function checkTank(design: Design, network: Network, tank: Tank, result: 
   if (outlets.length === 0 && !isLetOut()) findings.push(createFinding(at, { code: "tankNoOutlet" }));
   if (isUnfed(design, tank)) findings.push(createFinding(at, { code: "tankUnfed" }));
   findings.push(...checkPorts(design, tank));
-  findings.push(...checkFixing(design, tank), ...checkBolts(design, tank));
+  findings.push(...checkFixing(design, tank));
   if (tank.sender) {
     const { min, max } = measureExtent(tank.solid);
     const heightMm = max.z - min.z;

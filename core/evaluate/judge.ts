@@ -34,6 +34,7 @@ import {
   type TrapRisks,
 } from "../traps/trapRisks";
 import { computeLeastSealMm, computeTrapWater } from "../traps/trapSeal";
+import { checkBolts } from "./checkBolts";
 import { checkClashes } from "./checkClashes";
 import { checkDesign } from "./checkDesign";
 import { checkDrain } from "./checkDrain";
@@ -51,7 +52,7 @@ import { listParkedStandings, type Standing } from "./parkedAttitudes";
 const CHECKS: Readonly<Record<Exclude<DomainId, FittedId | "drains">, Check>> = {
   trapAir: ({ trapAirs }) => trapAirs.flatMap(checkTrapAir),
   lines: ({ design, linePassages }) => checkLineLegs(design, linePassages),
-  clashes: ({ design, paths }) => checkClashes(design, paths),
+  clashes: ({ design, paths }) => [...checkClashes(design, paths), ...checkBolts(design, paths)],
   ramps: ({ design, ramps, lows }) => checkRamps(design, ramps, lows),
   tanks: ({ design, network, tanks }) => design.tanks.flatMap((tank, i) => checkTank(design, network, tank, tanks[i]!)),
   uses: ({ design, network, paths, tanks }) => [...checkReceivers(design, paths), ...checkUses(design, network, tanks)],

@@ -7,6 +7,7 @@ import type { Design } from "../design/design";
 import type { ObstacleKind } from "../design/rig";
 import { evaluate } from "../evaluate/evaluate";
 import { measureFloorMm } from "../fit/floor";
+import { listLineLegs } from "../fit/lineLegs";
 import { measureExtent } from "../geometry/solid";
 import { listBoltHits, listInTheWay, listStruck, measureBoltsOff } from "./boltHits";
 
@@ -103,10 +104,34 @@ test("a bolt of a tank in the room comes into another that hangs under it", () =
   const hits = (topMm: number) => {
     const heightMm = measureExtent(under.solid).max.z;
     const atMm = { ...under.atMm, z: -FLOOR_MM - topMm - under.wallMm - heightMm };
-    return listBoltHits({ ...van, tanks: [above!, { ...under, atMm }] }, above!);
+    return listBoltHits({ ...van, tanks: [above!, { ...under, atMm }] }, above!, []);
   };
   expect(hits(59)).toMatchObject([{ obstacleId: "under", bolts: 1 }]);
   expect(hits(61)).toEqual([]);
+});
+
+test("a pipe under the floor is in the way of a bolt that comes out within its wall, and of none beside it", () => {
+  const van = build(0, "seat", 0);
+  const [tank] = van.tanks;
+  const bolt = { x: tank!.atMm.x + 100, y: tank!.atMm.y + 200 };
+  const line = kranich.lines.find(({ kind }) => kind === "vent")!;
+  const { outerMm, innerMm } = line.pipe;
+  // the middle of a breather that runs under the floor along the rig, so far aside of the bolt
+  const told2 = (asideMm: number, underMm: number) => {
+    const z = -FLOOR_MM - underMm - outerMm / 2;
+    const points = [-300, 300].map((dx, i) => ({ id: `n${i + 1}`, x: bolt.x + dx, y: bolt.y + asideMm, z }));
+    const legs = listLineLegs({ ...van, lines: [{ ...line, pointsMm: points } as typeof line] }, {
+      ...line,
+      pointsMm: points,
+    } as typeof line);
+    return listBoltHits(van, tank!, [{ id: line.id, name: line.name, legs: legs.slice(1, 2) }]);
+  };
+  expect(innerMm).toBeLessThan(outerMm);
+  expect(told2(0, 59)).toMatchObject([{ obstacleId: line.id, bolts: 1, isFrame: false }]);
+  expect(told2(0, 61)).toEqual([]);
+  // half a washer of M10, 15 mm, and half the pipe
+  expect(told2(14.9 + outerMm / 2, 10)).toHaveLength(1);
+  expect(told2(15.1 + outerMm / 2, 10)).toEqual([]);
 });
 
 // By the plan's corners: what stands outside is what a rectangle of the floor does not hold.

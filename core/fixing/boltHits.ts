@@ -1,10 +1,10 @@
 import type { Design } from "../design/design";
 import type { Fixing, Tank } from "../design/plumbing";
 import type { ObstacleKind } from "../design/rig";
+import type { Leg } from "../falls/drainPath";
 import { measureFloorMm } from "../fit/floor";
 import { toBlock, toTankBlock } from "../fit/obstacleGaps";
-import type { Block } from "../geometry/blocks";
-import { measureExtent } from "../geometry/solid";
+import { type Block, measureLegGap } from "../geometry/blocks";
 import { type Vec3, vec } from "../geometry/vec";
 import { listBoltPlaces } from "./boltPlaces";
 
@@ -65,7 +65,8 @@ export function listInTheWay(design: Design, tank: Tank): InTheWay[] {
 const findLowMm = (design: Design, { atMm }: Tank): number =>
   -measureFloorMm(design) - (atMm.z >= 0 ? DRILL_MM : NUT_MM);
 
-const measureReachMm = ({ size }: Fixing): number => (Number(size.slice(1)) * WASHER) / 2;
+/** Half a large washer, mm. */
+export const measureReachMm = ({ size }: Fixing): number => (Number(size.slice(1)) * WASHER) / 2;
 
 function listBolts(design: Design, tank: Tank): Block[] {
   const { fixing, atMm } = tank;
@@ -78,28 +79,40 @@ function listBolts(design: Design, tank: Tank): Block[] {
   }));
 }
 
-/** What its bolts go into, with how many of them. Source: geometry [C on T]. */
-export function listBoltHits(design: Design, tank: Tank): BoltHit[] {
+/** Lines of the rig with their legs, given by their inverts. */
+export type Pipes = readonly { readonly id: string; readonly name: string; readonly legs: readonly Leg[] }[];
+
+/** What its bolts go into, lines among it, with how many of them. Source: geometry [C on T]. */
+export function listBoltHits(design: Design, tank: Tank, pipes: Pipes): BoltHit[] {
+  if (design.rig.kind === "boat") return [];
   const bolts = listBolts(design, tank);
-  return listInTheWay(design, tank).flatMap(({ id, name, block, isFrame }) => {
-    const count = bolts.filter((bolt) => meet(bolt, block)).length;
-    return count === 0 ? [] : [{ obstacleId: id, obstacleName: name, bolts: count, isFrame }];
-  });
+  const tell = (
+    obstacleId: string,
+    obstacleName: string,
+    isFrame: boolean,
+    isIn: (bolt: Block) => boolean,
+  ): BoltHit[] => {
+    const count = bolts.filter(isIn).length;
+    return count === 0 ? [] : [{ obstacleId, obstacleName, bolts: count, isFrame }];
+  };
+  const lowMm = findLowMm(design, tank);
+  return [
+    ...listInTheWay(design, tank).flatMap(({ id, name, block, isFrame }) =>
+      tell(id, name, isFrame, (bolt) => meet(bolt, block)),
+    ),
+    ...pipes.flatMap(({ id, name, legs }) => {
+      const near = legs.filter(
+        ({ from, to, pipe }) => Math.min(from.z, to.z) < HEAD_MM && Math.max(from.z, to.z) + pipe.outerMm > lowMm,
+      );
+      return near.length === 0 ? [] : tell(id, name, false, (bolt) => near.some((leg) => isInPipe(leg, bolt)));
+    }),
+  ];
 }
 
-/**
- * The ends of its bolts, as far as a drill comes through under its foot, mm, each with the reach of its washer: what a boat's skin
- * must not be in. [C on T]
- */
-export function listBoltEnds(tank: Tank): readonly { readonly atMm: Vec3; readonly reachMm: number }[] {
-  const { fixing, atMm, solid, wallMm, insulationMm } = tank;
-  if (!fixing) return [];
-  const footMm = atMm.z + measureExtent(solid).min.z - wallMm - insulationMm;
-  const reachMm = measureReachMm(fixing);
-  return listBoltPlaces(tank, fixing).map(({ x, y }) => ({
-    atMm: vec(atMm.x + x, atMm.y + y, footMm - DRILL_MM),
-    reachMm,
-  }));
+// A leg is given by its invert; what is drilled is the pipe about its middle.
+function isInPipe({ from, to, pipe }: Leg, bolt: Block): boolean {
+  const middle = (p: Vec3): Vec3 => vec(p.x, p.y, p.z + pipe.innerMm / 2);
+  return measureLegGap(middle(from), middle(to), bolt) < pipe.outerMm / 2;
 }
 
 /** Which of its bolts go into something, by their place in the list. */
