@@ -33,4 +33,4 @@ const alone = {
   },
 };
 
-export default { maxWorkers: "100%", projects: [shared, alone] };
+export default { maxWorkers: "100%", testSequencer: "<rootDir>/tests/slowFirst.mjs", projects: [shared, alone] };
