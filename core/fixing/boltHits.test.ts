@@ -134,6 +134,25 @@ test("a pipe under the floor is in the way of a bolt that comes out within its w
   expect(told2(15.1 + outerMm / 2, 10)).toEqual([]);
 });
 
+test("what hangs on a drawbar is bolted to it, and beside it to nothing", () => {
+  const bar = (besideMm: number): Design => {
+    const design = build(-290, "chassisRail", 0);
+    const [tank] = design.tanks;
+    const placesMm = [{ x: -tank!.atMm.x - 300, y: 200 }];
+    const [rail] = design.obstacles;
+    const atMm = { x: -900, y: tank!.atMm.y + 200 + besideMm, z: -400 };
+    return {
+      ...design,
+      tanks: [{ ...tank!, fixing: { ...tank!.fixing!, placesMm } }],
+      obstacles: [{ ...rail!, atMm, lengthMm: 2_000, widthMm: 80 }],
+    };
+  };
+  const off = (design: Design) => measureBoltsOff(design, design.tanks[0]!);
+  expect(off(bar(-40))).toEqual({ bolts: 0, byMm: 0 });
+  expect(off(bar(14))).toEqual({ bolts: 0, byMm: 0 });
+  expect(off(bar(16))).toEqual({ bolts: 1, byMm: 300 });
+});
+
 // By the plan's corners: what stands outside is what a rectangle of the floor does not hold.
 test("bolts outside the floor are counted, whatever the pattern", () => {
   let off = 0;
@@ -149,6 +168,17 @@ test("bolts outside the floor are counted, whatever the pattern", () => {
         const { lengthMm, widthMm } = design.rig;
         const outside = placesMm.filter(({ x, y }) => {
           const [atX, atY] = [tank.atMm.x + x, tank.atMm.y + y];
+          // a drawbar that reaches out of the floor bears them
+          const washerMm = (Number(SAMPLE_FIXING.size.slice(1)) * 3) / 2;
+          const isOnFrame = design.obstacles.some(
+            ({ kind, atMm, lengthMm: long, widthMm: wide }) =>
+              (kind === "chassisRail" || kind === "crossMember") &&
+              atX > atMm.x - washerMm &&
+              atX < atMm.x + long + washerMm &&
+              atY > atMm.y - washerMm &&
+              atY < atMm.y + wide + washerMm,
+          );
+          if (isOnFrame) return false;
           return !(atX >= 0 && atX <= lengthMm && atY >= -widthMm / 2 && atY <= widthMm / 2);
         });
         const { bolts, byMm } = measureBoltsOff(design, tank);

@@ -121,16 +121,24 @@ export function listStruck(design: Design, tank: Tank): number[] {
   return listBolts(design, tank).flatMap((bolt, i) => (others.some(({ block }) => meet(bolt, block)) ? [i] : []));
 }
 
-const meet = (a: Block, b: Block): boolean =>
-  (["x", "y", "z"] as const).every((axis) => a.min[axis] < b.max[axis] && b.min[axis] < a.max[axis]);
+const meetAlong = (axis: "x" | "y" | "z", a: Block, b: Block): boolean =>
+  a.min[axis] < b.max[axis] && b.min[axis] < a.max[axis];
 
-/** How many bolts of a tank stand outside the floor, and the farthest of them by so much, mm. Source: geometry [C]. */
-export function measureBoltsOff({ rig }: Design, tank: Tank): { readonly bolts: number; readonly byMm: number } {
-  const { fixing, atMm } = tank;
-  const off = fixing
-    ? listBoltPlaces(tank, fixing)
-        .map(({ x, y }) => Math.max(-(atMm.x + x), atMm.x + x - rig.lengthMm, Math.abs(atMm.y + y) - rig.widthMm / 2))
-        .filter((byMm) => byMm > 0)
-    : [];
+const meet = (a: Block, b: Block): boolean => (["x", "y", "z"] as const).every((axis) => meetAlong(axis, a, b));
+
+/**
+ * How many bolts of a tank stand outside the floor and on no frame, and the farthest of them by so much, mm. What hangs on a
+ * drawbar is bolted to it. Source: geometry [C].
+ */
+export function measureBoltsOff(design: Design, tank: Tank): { readonly bolts: number; readonly byMm: number } {
+  const { lengthMm, widthMm } = design.rig;
+  const frames = design.obstacles.filter(({ kind }) => FRAME.includes(kind)).map(toBlock);
+  const off = listBolts(design, tank)
+    .filter((bolt) => !frames.some((frame) => (["x", "y"] as const).every((axis) => meetAlong(axis, bolt, frame))))
+    .map(({ min, max }) => {
+      const [x, y] = [(min.x + max.x) / 2, (min.y + max.y) / 2];
+      return Math.max(-x, x - lengthMm, Math.abs(y) - widthMm / 2);
+    })
+    .filter((byMm) => byMm > 0);
   return { bolts: off.length, byMm: Math.max(0, ...off) };
 }
