@@ -1,7 +1,7 @@
 import type { Design } from "@/core/design/design";
 import type { Edit } from "@/core/design/edit";
 import type { Fixing } from "@/core/design/plumbing";
-import type { MoveWay, Remedy } from "@/core/remedies/remedy";
+import type { BoltWay, MoveWay, Remedy } from "@/core/remedies/remedy";
 import { describePart } from "./describePart";
 import { formatLength, formatQuantity, type Units } from "./units";
 
@@ -87,7 +87,7 @@ export function describeRemedy(
     case "holdTank":
       return `Hold it with ${describeHold(edit)}`;
     case "moveBolts":
-      return `Move its bolts by ${by}`;
+      return way ? `Move its bolts ${by} ${nameWay(way, design)}` : `Move its bolts by ${by}`;
     case "shiftPort":
       return `Move ${part} ${by} along its wall`;
     case "makeRoom":
@@ -172,9 +172,13 @@ const isBreatherPort = ({ at }: Edit, { tanks }: Design): boolean =>
   tanks.some(({ id, ports }) => id === at.tankId && ports.some((port) => port.id === at.id && port.kind === "vent"));
 
 /** Which way, as one says it on such a rig. */
-function nameWay(way: MoveWay, { rig }: Design): string {
+function nameWay(way: MoveWay | BoltWay, { rig }: Design): string {
   const isAfloat = rig.kind === "boat";
-  const names: Readonly<Record<MoveWay, string>> = {
+  const names: Readonly<Record<MoveWay | BoltWay, string>> = {
+    outAlong: "farther out, along the rig",
+    inAlong: "farther in, along the rig",
+    outAcross: "farther out, across the rig",
+    inAcross: "farther in, across the rig",
     left: isAfloat ? "to port" : "to the left",
     right: isAfloat ? "to starboard" : "to the right",
     forward: "forward",

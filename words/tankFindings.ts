@@ -126,7 +126,7 @@ export function describeTankFinding(
         why: finding.isFrame
           ? "A hole in the wrong place of a frame cracks it, and may cost the vehicle its approval."
           : "It is so close to the floor there that drill or bolt reaches it.",
-        advice: `${finding.isFrame ? "Drill it only where its maker allows, never in a flange, or" : "Do not drill there:"} pull the bolt aside under Fixing.`,
+        advice: `${finding.isFrame ? "Drill it only where its maker allows, never in a flange, or" : "Do not drill there:"} pull ${finding.bolts === 1 ? "it" : "them"} aside under Fixing.`,
       };
     case "boltOffFloor":
       return {

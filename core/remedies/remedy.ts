@@ -3,13 +3,16 @@ import type { Edit } from "../design/edit";
 /** Which way something is moved, as the rig lies. */
 export type MoveWay = "left" | "right" | "forward" | "aft" | "up" | "down";
 
+/** Which way the bolts of a tank are moved: all of them out from its middle or in, along the rig or across it. */
+export type BoltWay = "outAlong" | "inAlong" | "outAcross" | "inAcross";
+
 /** An edit that would settle a finding, with what it costs in its own measure. */
 export type Remedy = {
   readonly edit: Edit;
   /** How far something moves, mm; null where nothing does. */
   readonly byMm: number | null;
   /** Which way, where there is a choice of them. */
-  readonly way?: MoveWay;
+  readonly way?: MoveWay | BoltWay;
 };
 
 /** A remedy that has been tried on a copy of the design. */

@@ -77,6 +77,16 @@ test("bolts over a fuel tank are drawn aside by as little as helps, and none of 
   const [remedy] = proposeRemedies(design, evaluation, finding);
   expect(remedy?.edit.code).toBe("moveBolts");
   expect(remedy!.byMm).toBeLessThanOrEqual(50);
+  expect(remedy!.way).toBe("inAcross");
+  // under brackets no bolt comes over the tank: what holds it does not reach there
+  const wide = { ...near, atMm: { ...near.atMm, y: tank!.atMm.y - 180 } };
+  const other = { ...kranich, obstacles: [wide] };
+  const found = evaluate(other).findings.find(({ code }) => code === "boltHits")!;
+  for (const { edit, way } of proposeRemedies(other, evaluate(other), found)) {
+    expect(way).not.toBe("inAlong");
+    const { placesMm } = mustApply(other, edit).tanks[0]!.fixing!;
+    expect(placesMm!.some(({ x, y }) => x > 0 && x < 800 && y > 0 && y < 450)).toBe(false);
+  }
   const after = evaluate(mustApply(design, remedy!.edit)).findings.map(({ code }) => code);
   for (const code of ["boltHits", "fixingWeak", "fixingTips"] as const) expect(after).not.toContain(code);
 });

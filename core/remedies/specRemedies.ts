@@ -3,9 +3,11 @@ import type { Edit, EditOp } from "../design/edit";
 import type { GearSpec } from "../design/gear";
 import type { PartRef } from "../design/part";
 import { BOLT_SIZES, type Fixing, type Tank } from "../design/plumbing";
+import type { BoltPlace } from "../fixing/boltGroup";
 import { listBoltPlaces } from "../fixing/boltPlaces";
 import { USUAL_FIXING } from "../fixing/usualFixing";
-import type { Remedy } from "./remedy";
+import { measureExtent } from "../geometry/solid";
+import type { BoltWay, Remedy } from "./remedy";
 
 const offer = (code: Edit["code"], at: PartRef, path: readonly string[], value: unknown): Remedy => ({
   byMm: null,
@@ -56,24 +58,34 @@ export function proposeBolts({ rig }: Design, tank: Tank): Remedy[] {
 /** How far bolts are tried aside, mm. */
 const ASIDE_MM = [25, 50, 75, 100, 150, 200] as const;
 
-/** All bolts of a tank drawn in towards its middle, or out from it, along the rig or across it, by as little as helps. */
+const BOLT_WAYS: readonly (readonly [BoltWay, "x" | "y", number])[] = [
+  ["outAlong", "x", 1],
+  ["inAlong", "x", -1],
+  ["outAcross", "y", 1],
+  ["inAcross", "y", -1],
+];
+
+/**
+ * All bolts of a tank drawn in towards its middle, or out from it, along the rig or across it, by as little as helps; none that stood
+ * beside the tank comes to stand over it, where what holds it does not reach.
+ */
 export function proposeBoltsAside(tank: Tank): Remedy[] {
   const { fixing } = tank;
   if (!fixing) return [];
   const places = listBoltPlaces(tank, fixing);
+  const { min, max } = measureExtent(tank.solid);
+  const isOver = ({ x, y }: BoltPlace) => x > min.x && x < max.x && y > min.y && y < max.y;
   const mean = (of: "x" | "y") => places.reduce((sum, place) => sum + place[of], 0) / places.length;
   const middle = { x: mean("x"), y: mean("y") };
   return ASIDE_MM.flatMap((byMm) =>
-    (["x", "y"] as const).flatMap((axis) =>
-      [-byMm, byMm].map((outMm): Remedy => {
-        const placesMm = places.map((place) => {
-          const off = place[axis] - middle[axis];
-          const moved = Math.abs(off) < 1 ? place[axis] : place[axis] + Math.sign(off) * outMm;
-          return { x: Math.round(place.x), y: Math.round(place.y), [axis]: Math.round(moved) } as typeof place;
-        });
-        const [remedy] = proposeHold(tank, "moveBolts", { placesMm });
-        return { ...remedy!, byMm };
-      }),
-    ),
+    BOLT_WAYS.flatMap(([way, axis, sense]): Remedy[] => {
+      const placesMm = places.map((place) => {
+        const off = place[axis] - middle[axis];
+        const moved = Math.abs(off) < 1 ? place[axis] : place[axis] + Math.sign(off) * sense * byMm;
+        return { x: Math.round(place.x), y: Math.round(place.y), [axis]: Math.round(moved) } as BoltPlace;
+      });
+      if (placesMm.some((place, i) => isOver(place) && !isOver(places[i]!))) return [];
+      return proposeHold(tank, "moveBolts", { placesMm }).map((remedy) => ({ ...remedy, byMm, way }));
+    }),
   );
 }

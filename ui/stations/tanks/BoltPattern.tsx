@@ -138,7 +138,12 @@ export function BoltPattern({ tank, fixing, cases }: Props) {
                 y={toY(place.y) + 4}
                 fontSize={11}
                 textAnchor={toX(place.x) < SIZE.width / 2 ? "end" : "start"}
-                style={{ fill: isOver ? "var(--signal)" : "var(--faint)" }}
+                style={{
+                  fill: isOver ? "var(--signal)" : "var(--faint)",
+                  stroke: "var(--sheet)",
+                  strokeWidth: 3,
+                  paintOrder: "stroke",
+                }}
               >
                 {cases ? formatQuantity(uses[i]!, "ratio", units) : "?"}
               </text>
