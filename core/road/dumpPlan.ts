@@ -263,11 +263,10 @@ function computeUnsureChances(
 ): readonly number[] {
   if (rateError <= 0) return computeDayChances(stretches, storeId, roomL, days);
   const spread = Math.sqrt(Math.log1p(rateError ** 2));
-  const sum = new Array<number>(days).fill(0);
   const hasChance = stretches.some(({ flows }) =>
     flows.some((flow) => flow.storeId === storeId && flow.draws.some(({ byChance }) => byChance)),
   );
-  for (const [z, weight] of hasChance ? BY_CHANCE : REGULAR) {
+  const tables = (hasChance ? BY_CHANCE : REGULAR).map(([z, weight]) => {
     const factor = Math.exp(spread * z - spread ** 2 / 2);
     const scaled = stretches.map((stretch) => ({
       ...stretch,
@@ -276,11 +275,10 @@ function computeUnsureChances(
         draws: flow.draws.map((draw) => ({ ...draw, perDay: draw.perDay * factor })),
       })),
     }));
-    computeDayChances(scaled, storeId, roomL, days).forEach((chance, i) => {
-      sum[i] = sum[i]! + weight * chance;
-    });
-  }
-  return sum;
+    return { weight, chances: computeDayChances(scaled, storeId, roomL, days) };
+  });
+  // as many days as were worked out, and no more: of a day that was not, nothing is promised
+  return tables[0]!.chances.map((_, i) => tables.reduce((sum, { weight, chances }) => sum + weight * chances[i]!, 0));
 }
 
 function toPlan(
