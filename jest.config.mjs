@@ -33,4 +33,10 @@ const alone = {
   },
 };
 
-export default { maxWorkers: "100%", testSequencer: "<rootDir>/tests/slowFirst.mjs", projects: [shared, alone] };
+// what a test waits for comes or does not, however busy the machine is
+export default {
+  testTimeout: 120_000,
+  maxWorkers: "100%",
+  testSequencer: "<rootDir>/tests/slowFirst.mjs",
+  projects: [shared, alone],
+};

@@ -155,8 +155,20 @@ test("the handbook: a word opened where it stands and looked up, the rules of an
   await slip.getByRole("button", { name: "All words, in the handbook" }).click();
   await expect(page.getByRole("dialog", { name: "Handbook" })).toBeVisible();
   await page.keyboard.press("Escape");
+  // in a drawing: a press on the label of a port opens its word, and the next one closes it
+  await page.keyboard.press("3");
+  const label = page
+    .getByRole("group", { name: /section/i })
+    .getByText(/^Breather port/)
+    .first();
+  await label.click();
+  await expect(slip).toContainText("A pipe that lets air in and out of a tank");
+  await label.click();
+  await expect(slip).toBeHidden();
   await page.keyboard.press("h");
   const book = page.getByRole("dialog", { name: "Handbook" });
+  await book.getByRole("button", { name: "Breather", exact: true }).click();
+  await expect(book.getByLabel("Search the words")).toHaveValue("Breather");
   await book.getByLabel("Search the words").fill("invert");
   await expect(book.getByRole("term")).toHaveCount(1);
   await book.getByRole("tab", { name: "Rules" }).click();

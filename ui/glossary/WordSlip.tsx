@@ -8,7 +8,7 @@ import { Slip } from "../kit/Slip";
 import { WordDrawing } from "./WordDrawing";
 
 type WordSlipProps = {
-  readonly anchor: RefObject<HTMLElement | null>;
+  readonly anchor: RefObject<HTMLElement | SVGElement | null>;
   readonly word: GlossaryName;
   readonly onClose: () => void;
 };

@@ -13,8 +13,11 @@ import { LIMIT_NAMES } from "@/words/limits";
 import * as WORDS from "@/words/panels/handbook/handbookSheet";
 import { PACK_NAMES, SOURCES, STANDINGS } from "@/words/sources";
 import { SUM_WORDS } from "@/words/sums";
+import { listWords } from "@/words/tradeWords";
 import { formatLength, type Units } from "@/words/units";
+import { readLabels } from "../glossary/readLabels";
 import { WordDrawing } from "../glossary/WordDrawing";
+import { Button } from "../kit/Button";
 import { Pick } from "../kit/Pick";
 import { Sheet } from "../kit/Sheet";
 
@@ -59,6 +62,8 @@ export function HandbookSheet({ onClose }: { readonly onClose: () => void }) {
 function Words() {
   const [query, setQuery] = useState("");
   const found = GLOSSARY.filter((one) => fits(one, query));
+  // they stand still behind the sheet
+  const [drawn] = useState(() => listWords(readLabels(document).join("; ")));
   return (
     <>
       <input
@@ -69,6 +74,16 @@ function Words() {
         onChange={(event) => setQuery(event.target.value)}
         className="my-2 min-h-9 w-full border-b border-edge bg-sheet px-2 phone:min-h-11"
       />
+      {drawn.length > 0 && (
+        <p className="flex flex-wrap items-baseline gap-x-3 pb-2 text-[13.5px] text-faint">
+          {WORDS.inTheDrawingsNow}
+          {drawn.map((word) => (
+            <Button key={word} look="bare" onClick={() => setQuery(word)}>
+              {word}
+            </Button>
+          ))}
+        </p>
+      )}
       <dl className="gap-x-8 desk:columns-2">
         {found.map(({ word, also, plain }) => (
           <div key={word} className="mb-2.5 flow-root break-inside-avoid">

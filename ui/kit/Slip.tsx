@@ -4,7 +4,7 @@ import type { ReactNode, RefObject } from "react";
 
 type SlipProps = {
   /** What it belongs to, and goes back to. */
-  readonly anchor: RefObject<HTMLElement | null>;
+  readonly anchor: RefObject<HTMLElement | SVGElement | null>;
   readonly label: string;
   readonly onClose: () => void;
   readonly children: ReactNode;

@@ -27,6 +27,7 @@ export function Workbench() {
   const opened = useDeferredValue(useWorkbench((state) => state.phase));
   const overlay = useWorkbench((state) => state.overlay);
   const say = speakFor(useWorkbench((state) => state.history?.design.rig.kind));
+  const [Slip, setSlip] = useState<ComponentType | null>(null);
   const [isOver, setIsOver] = useState(false);
   useHotkeys();
   useKeepFocus();
@@ -47,22 +48,15 @@ export function Workbench() {
     loadFitted().catch(() => undefined);
     loadRefusals().catch(() => undefined);
     let stop = () => {};
-    let stopLight = () => {};
     let isGone = false;
-    import("../drawing/lightParts")
-      .then(({ lightParts }) => {
-        if (!isGone) stopLight = lightParts(document);
-      })
-      .catch(() => undefined);
-    import("./watchBuilt")
-      .then(({ watchBuilt }) => {
-        if (!isGone) stop = watchBuilt();
+    import("./watchPage")
+      .then(({ watchPage }) => {
+        if (!isGone) stop = watchPage(document, setSlip);
       })
       .catch(() => undefined);
     return () => {
       isGone = true;
       stop();
-      stopLight();
     };
   }, [isSettled]);
   const onDragOver = (event: DragEvent) => {
@@ -99,6 +93,7 @@ export function Workbench() {
       <PhoneBar />
       {!overlay && <NoticeBar />}
       <Announcer />
+      {Slip && <Slip />}
       {overlay && (
         <SpeechContext value={say}>
           <Boundary name={WORDS.thisSheet}>

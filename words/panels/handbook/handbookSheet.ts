@@ -6,6 +6,7 @@ export const theWordsTheFiguresThis =
 export const partsOfTheHandbook = "Parts of the handbook";
 export const searchTheWords = "Search the words";
 export const searchSealVentInvert = "Search: seal, vent, invert…";
+export const inTheDrawingsNow = "In the drawings now:";
 export const also = "also";
 export const noWordLikeThatHere = "No word like that here.";
 export const pack = "Pack";
