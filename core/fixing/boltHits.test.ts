@@ -4,6 +4,7 @@ import { networks } from "@/tests/arbitraries";
 import { readDemo } from "@/tests/demoRigs";
 import { SAMPLE_FIXING } from "@/tests/sampleFixing";
 import type { Design } from "../design/design";
+import type { Gear } from "../design/gear";
 import type { ObstacleKind } from "../design/rig";
 import { evaluate } from "../evaluate/evaluate";
 import { measureFloorMm } from "../fit/floor";
@@ -56,6 +57,31 @@ test("a fuel tank close under the floor is told of where a bolt comes out, farth
   // half a large washer beside it: 15 mm of M10
   expect(told(build(0, "fuelTank", 10, 14))).toHaveLength(1);
   expect(told(build(0, "fuelTank", 10, 15))).toEqual([]);
+});
+
+test("a pump that stands over a bolt, or hangs close under one, is told of; one on a shelf or set into a skin is not", () => {
+  const [pump] = readDemo("kranich-loop").gear.filter(({ spec }) => spec.kind === "pump");
+  const [fitting] = readDemo("otter-heads").gear.filter(({ spec }) => spec.kind === "skinFitting");
+  const stand = (piece: Gear | undefined, z: number): Design => {
+    const design = build(-290, "cabinet", 0);
+    const { x, y } = design.obstacles[0]!.atMm;
+    return { ...design, lines: [], gear: [{ ...piece!, atMm: { x: x - 20, y, z } }] };
+  };
+  const under = -FLOOR_MM - pump!.sizeMm.z;
+  for (const [z, isThere] of [
+    [0, true],
+    [19, true],
+    [21, false],
+    [under - 39, true],
+    [under - 41, false],
+  ] as const) {
+    const design = stand(pump, z);
+    expect(told(design)).toMatchObject(
+      isThere ? [{ severity: "must", obstacleName: pump!.name, bolts: 1, isFrame: false }] : [],
+    );
+    expect(listStruck(design, design.tanks[0]!)).toEqual(isThere ? [0] : []);
+  }
+  expect(told(stand(fitting, 0))).toEqual([]);
 });
 
 test("a frame is a note, a wheel's well none must come into, a cabinet is no matter, and a boat's floor is none", () => {

@@ -4,6 +4,7 @@ import type { ObstacleKind } from "../design/rig";
 import type { Leg } from "../falls/drainPath";
 import { measureFloorMm } from "../fit/floor";
 import { toBlock, toTankBlock } from "../fit/obstacleGaps";
+import { isSetIn, toGearBlock } from "../gear/gearBlock";
 import { type Block, measureLegGap } from "../geometry/blocks";
 import { type Vec3, vec } from "../geometry/vec";
 import { listBoltPlaces } from "./boltPlaces";
@@ -46,8 +47,8 @@ export type InTheWay = {
 };
 
 /**
- * What the bolts of a tank must not come into: a fuel tank close under the floor, a wheel's well, a frame, another tank. Only near
- * the floor, for how a bracket reaches down is not known. Empty on a boat, whose floor is no hull [C on T].
+ * What the bolts of a tank must not come into: a fuel tank close under the floor, a wheel's well, a frame, another tank, a pump or
+ * toilet that stands over them. Only near the floor, for how a bracket reaches down is not known. Empty on a boat, whose floor is no hull [C on T].
  */
 export function listInTheWay(design: Design, tank: Tank): InTheWay[] {
   if (design.rig.kind === "boat") return [];
@@ -59,6 +60,9 @@ export function listInTheWay(design: Design, tank: Tank): InTheWay[] {
     ...design.tanks
       .filter(({ id }) => id !== tank.id)
       .map((one) => ({ id: one.id, name: one.name, block: toTankBlock(one), isFrame: false })),
+    ...design.gear
+      .filter((one) => !isSetIn(one))
+      .map((one) => ({ id: one.id, name: one.name, block: toGearBlock(one), isFrame: false })),
   ].filter(({ block }) => block.min.z < HEAD_MM && lowMm < block.max.z);
 }
 

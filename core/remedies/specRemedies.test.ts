@@ -1,4 +1,5 @@
 import "../evaluate/fitted";
+import fc from "fast-check";
 import { ALL_DEMOS, readDemo } from "@/tests/demoRigs";
 import { SAMPLE_FIXING } from "@/tests/sampleFixing";
 import { mustApply } from "@/tests/sharedAir";
@@ -8,7 +9,9 @@ import type { Fixing } from "../design/plumbing";
 import { evaluate } from "../evaluate/evaluate";
 import type { FindingCode } from "../evaluate/findings";
 import { measureFloorMm } from "../fit/floor";
+import { measureExtent } from "../geometry/solid";
 import { proposeRemedies } from "./proposeRemedies";
+import { proposeBolts, proposeBoltsAside } from "./specRemedies";
 
 const loop = readDemo("kranich-loop");
 const boat = readDemo("setzkasten");
@@ -89,4 +92,51 @@ test("bolts over a fuel tank are drawn aside by as little as helps, and none of 
   }
   const after = evaluate(mustApply(design, remedy!.edit)).findings.map(({ code }) => code);
   for (const code of ["boltHits", "fixingWeak", "fixingTips"] as const) expect(after).not.toContain(code);
+});
+
+test("in the room and afloat a tank is held on the floor, under the floor by brackets", () => {
+  const hang = (rig: Design["rig"], z: number) => {
+    const [tank] = kranich.tanks;
+    return proposeBolts({ ...kranich, rig }, { ...tank!, fixing: null, atMm: { ...tank!.atMm, z } }).map(
+      ({ edit }) => edit.ops[0] as { readonly value: Fixing; readonly path: readonly string[] },
+    );
+  };
+  for (const [rig, z, kind] of [
+    [kranich.rig, 0, "onFloor"],
+    [kranich.rig, -1, "brackets"],
+    [boat.rig, -400, "onFloor"],
+  ] as const) {
+    const offered = hang(rig, z);
+    expect(new Set(offered.map(({ value }) => value.kind))).toEqual(new Set([kind]));
+    expect(offered[0]!.path).toEqual(["tanks", "grey", "fixing"]);
+    expect(offered.every(({ value }) => value.placesMm === null)).toBe(true);
+  }
+});
+
+test("bolts drawn aside go all by the same, along one axis and away from their middle or to it, and none comes over the tank", () => {
+  const [tank] = kranich.tanks;
+  const place = fc.record({ x: fc.integer({ min: -100, max: 900 }), y: fc.integer({ min: -100, max: 550 }) });
+  let moved = 0;
+  fc.assert(
+    fc.property(fc.array(place, { minLength: 2, maxLength: 8 }), (placesMm) => {
+      const { min, max } = measureExtent(tank!.solid);
+      const isOver = ({ x, y }: { x: number; y: number }) => x > min.x && x < max.x && y > min.y && y < max.y;
+      const fixing = { ...SAMPLE_FIXING, bolts: placesMm.length, placesMm };
+      for (const { edit, byMm, way } of proposeBoltsAside({ ...tank!, fixing })) {
+        const after = (edit.ops[0] as unknown as { value: Fixing }).value.placesMm!;
+        const [axis, other] = way!.endsWith("Along") ? (["x", "y"] as const) : (["y", "x"] as const);
+        const middle = placesMm.reduce((sum, one) => sum + one[axis], 0) / placesMm.length;
+        for (const [i, one] of after.entries()) {
+          const was = placesMm[i]!;
+          expect(one[other]).toBe(was[other]);
+          const off = was[axis] - middle;
+          const went = (one[axis] - was[axis]) * Math.sign(off) * (way!.startsWith("out") ? 1 : -1);
+          expect(went).toBe(Math.abs(off) < 1 ? 0 * went : byMm);
+          expect(isOver(one) && !isOver(was)).toBe(false);
+          moved++;
+        }
+      }
+    }),
+  );
+  expect(moved).toBeGreaterThan(100);
 });
