@@ -64,6 +64,16 @@ export function describeRemedy(
       return "Count what is usual there, to be changed under Days";
     case "countFlush":
       return "Count the whole flush, and what goes along with it";
+    case "fitRelief":
+      return "Fit a relief valve on a tee right before it";
+    case "fitMixer":
+      return "Fit a mixer right behind it, with cold water from before it";
+    case "setFloat":
+      return "Let its float start the pump lower";
+    case "setSender":
+      return "Use one that ends inside the tank";
+    case "widenValve":
+      return `Use a valve of ${by} bore`;
     case "fitSeacock":
       return "Fit a seacock";
     case "fitBacking":
@@ -137,7 +147,7 @@ export function describeRemedy(
     case "useLess":
       return `Let it take no more than ${formatQuantity(byMm ?? 0, "volume", units)} at a time`;
     case "moveInside":
-      return `Move ${part} onto the floor, by ${by}`;
+      return edit.at.kind === "fixture" ? `Move ${part} onto the floor, by ${by}` : `Move ${part} in by ${by}`;
     case "ventAlongWall":
       return "Lead it to the wall under the floor, then up";
     case "removeLineTrap":
@@ -224,6 +234,11 @@ export function describeEdit(edit: Edit, design: Design): string {
     useToilet: "Count the toilet",
     countFixtures: "Count what goes down",
     countFlush: "Count the whole flush",
+    fitRelief: `Fit ${part} with a relief valve`,
+    fitMixer: `Fit ${part} with a mixer`,
+    setFloat: `Lower the float of ${part}`,
+    setSender: `Change the sender of ${part}`,
+    widenValve: `Widen the valve of ${part}`,
     fitSeacock: `Fit ${part} with a seacock`,
     fitBacking: `Put a backing block behind ${part}`,
     fitClamps: `Put two clamps on the hose of ${part}`,
@@ -296,7 +311,7 @@ export function describeEdit(edit: Edit, design: Design): string {
     fitBottleTrap: "Fit a bottle trap",
     turnBranch: `Let ${part} come in with the flow`,
     useLess: `Use less water at ${part}`,
-    moveInside: `Move ${part} onto the floor`,
+    moveInside: `Move ${part} in`,
     ventAlongWall: `Lead ${part} along the wall`,
   };
   return verbs[edit.code];

@@ -36,6 +36,19 @@ export function buildAddDumpLine(design: Design, tank: Tank, outlet: Port): Edit
   };
 }
 
+/** Edit that leads a dump line on its own coupling anew, to the nearest edge it reaches; null where it joins another one. */
+export function buildLeadDumpLineOut(design: Design, lineId: string): Edit | null {
+  const line = findIn(design, lineId);
+  const from = line && findOutlet(design, line);
+  if (line?.to.kind !== "coupling" || !from) return null;
+  const value = layToEdge(design, from.tank, from.outlet, line.pipe).map(roundTenth);
+  return {
+    code: "addDumpLine",
+    at: { kind: "line", id: lineId },
+    ops: [{ op: "set", path: ["lines", lineId, "pointsMm"], value }],
+  };
+}
+
 /** Edit that takes a dump line out; the outlet and its valve stay, and what joined it goes on by itself. */
 export const buildRemoveDumpLine = (design: Design, { id, fromTank }: DumpLine): Edit => ({
   code: "removeDumpLine",

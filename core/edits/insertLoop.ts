@@ -7,7 +7,7 @@ import { listHoseCourse } from "../fit/lineLegs";
 import { USUAL_GEAR } from "../gear/usualGear";
 import { type Vec3, vec } from "../geometry/vec";
 import { measureWorstOverWater, SAFE_OVER_WATER_MM } from "../hull/overWater";
-import { cutHose } from "./cutHose";
+import { cutAt, cutHose } from "./cutHose";
 
 /** Its top stands so far over the worst waterline, mm: what is asked and a little, as she is measured by hand [T]. */
 const OVER_WATER_MM = SAFE_OVER_WATER_MM + 30;
@@ -36,7 +36,7 @@ export function buildInsertLoop(design: Design, hoseId: string, name: string): E
   return {
     code: "fitLoop",
     at: { kind: "gear", id },
-    ops: cutHose(design, hose, top, loop, ["in", "out"]),
+    ops: cutHose(design, hose, cutAt(top), loop, ["in", "out"]),
   };
 }
 

@@ -6,7 +6,7 @@ import { roundTenth } from "../design/moves";
 import { placeHoseEnd } from "../fit/lineLegs";
 import { USUAL_GEAR } from "../gear/usualGear";
 import { add, scale } from "../geometry/vec";
-import { cutHose } from "./cutHose";
+import { cutAt, cutHose } from "./cutHose";
 
 /** Edit that cuts a hose in its middle and puts a stop valve there, open in every working state; null where it is no hose. */
 export const buildInsertValve = (design: Design, hoseId: string, name: string): Edit | null =>
@@ -39,7 +39,7 @@ function buildInsertPiece(
     code,
     at: { kind: "gear", id },
     ops: [
-      ...cutHose(design, hose, half, piece, isAgainst ? ["out", "in"] : ["in", "out"]),
+      ...cutHose(design, hose, cutAt(half), piece, isAgainst ? ["out", "in"] : ["in", "out"]),
       { op: "set", path: ["states"], value: states },
     ],
   };

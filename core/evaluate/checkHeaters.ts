@@ -12,7 +12,9 @@ const SHUTS = new Set<Gear["spec"]["kind"]>(["valve", "diverter", "nonReturn", "
 export function checkHeaters(design: Design): Finding[] {
   const heaters = design.gear.filter((piece): piece is GearOf<"heater"> => piece.spec.kind === "heater");
   if (heaters.length === 0) return [];
-  const arcs = buildArcs(buildGearGraph(design), ALL_OPEN);
+  const graph = buildGearGraph(design);
+  const arcs = buildArcs(graph, ALL_OPEN);
+  const sources = graph.ends.filter(({ kind }) => kind !== "air");
   const skin = design.gear.filter(
     ({ spec }) => spec.kind === "tap" && spec.use !== "deckWash" && spec.use !== "drinking",
   );
@@ -26,8 +28,11 @@ export function checkHeaters(design: Design): Finding[] {
     );
     if (spec.litres > 0 && !isRelieved)
       findings.push(createFinding(at, { code: "heaterUnrelieved", litres: spec.litres }));
-    const hot = listReached(arcs, `${id}:out`, (gear) => gear.spec.kind === "mixer");
-    const scalded = skin.find((tap) => hot.has(`${tap.id}:in`));
+    const parts = (gear: Gear): boolean => gear.id === id || gear.spec.kind === "mixer";
+    // water comes out at its inlet only where something feeds it at its outlet, past itself and past any mixer
+    const isFedBack = sources.some(({ node }) => listReached(arcs, node, parts).has(`${id}:out`));
+    const hot = (isFedBack ? ["out", "in"] : ["out"]).map((port) => listReached(arcs, `${id}:${port}`, parts));
+    const scalded = skin.find((tap) => hot.some((nodes) => nodes.has(`${tap.id}:in`)));
     if (scalded) {
       findings.push(createFinding(at, { code: "heaterUnmixed", otherId: scalded.id, otherName: scalded.name }));
     }

@@ -5,7 +5,7 @@ import { createFinding } from "./createFinding";
 import type { Finding } from "./findings";
 
 /** A float wants so much air over it before the box runs over, mm [T]. */
-const FLOAT_AIR_MM = 20;
+export const FLOAT_AIR_MM = 20;
 
 /** What can be said against a sump box by its own measures: a float that never rises so high, a float under which nothing fits. */
 export const checkSumps = ({ gear }: Design): Finding[] =>

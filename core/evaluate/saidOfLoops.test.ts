@@ -137,6 +137,25 @@ test("a heater wants a relief with nothing that shuts between, and a mixer befor
   expect(end("deckWash")).toEqual(["heaterUnrelieved"]);
   expect(end("washing")).toEqual(["heaterUnrelieved", "heaterUnmixed"]);
   expect(told(chain(["heater", "filter", "tap"]))).toEqual(["heaterUnrelieved", "heaterUnmixed"]);
+  // a cold tap that hangs on the pipe to a heater is not scalded by it, but where water is pushed in at its outlet
+  const spray = piece("spray", "tap");
+  const fork = piece("fork", "tee");
+  const main = { ...piece("main", "coupling") };
+  const cold = (from: "in" | "out") => {
+    const rig = chain(["heater", "relief"], [spray, fork, main]);
+    const far = from === "in" ? "out" : "in";
+    return {
+      ...rig,
+      lines: [
+        hose(at("main", "out"), at("fork", "a"), 91),
+        hose(at("fork", "b"), at("heater0", from), 92),
+        hose(at("fork", "c"), at("spray", "in"), 93),
+        hose(at("heater0", far), at("relief1", "in"), 94),
+      ],
+    };
+  };
+  expect(told(cold("in"))).toEqual([]);
+  expect(told(cold("out"))).toEqual(["heaterUnmixed"]);
   const drunk = withSpec(chain(["heater", "relief"]), "heater0", { litres: 5 });
   expect(told(drunk)).toEqual([]);
 });

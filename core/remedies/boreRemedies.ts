@@ -41,3 +41,31 @@ export function proposeWiderWay(design: Design, drain: Drain | null, { at, fromM
     { byMm: null, edit: { ...edit, ops: [widen] } },
   ];
 }
+
+/** A toilet's way as wide as what goes through it wants: the hose, or its drain, all it joins and the inlet. */
+export function proposeToiletWay(
+  design: Design,
+  { at, wantedMm }: Extract<Finding, { code: "toiletNarrow" }>,
+): Remedy[] {
+  if (at.kind !== "line") return [];
+  const ops: EditOp[] = [];
+  let line = design.lines.find(({ id }) => id === at.id);
+  // it cannot go round for good: each is widened once
+  for (let left = design.lines.length; line && left > 0; left--) {
+    const family = findPipeSize(line.pipe)?.family ?? (line.kind === "hose" ? "smoothHose" : "metricWaste");
+    const wide = listFamily(family).find(({ pipe }) => pipe.innerMm >= wantedMm)?.pipe;
+    if (!wide) return [];
+    if (line.pipe.innerMm < wantedMm) ops.push({ op: "set", path: ["lines", line.id, "pipe"], value: wide });
+    if (line.kind !== "drain") break;
+    const changes = listPipeChanges(line);
+    if (changes.some(({ pipe }) => pipe.innerMm < wantedMm)) ops.push(buildPutItems(line, { changes: [] }));
+    const { to }: Drain = line;
+    if (to.kind === "inlet") {
+      const port = design.tanks.find(({ id }) => id === to.tankId)?.ports.find(({ id }) => id === to.portId);
+      const path = ["tanks", to.tankId, "ports", to.portId, "boreMm"];
+      if (port && port.boreMm < wantedMm) ops.push({ op: "set", path, value: wide.innerMm });
+    }
+    line = to.kind === "junction" ? design.lines.find(({ id }) => id === to.lineId) : undefined;
+  }
+  return ops.length === 0 ? [] : [{ byMm: null, edit: { code: "widenPipe", at, ops } }];
+}

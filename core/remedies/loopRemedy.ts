@@ -1,9 +1,11 @@
 import type { Design } from "../design/design";
+import { buildMove } from "../design/moves";
 import { buildInsertLoop } from "../edits/insertLoop";
 import type { Finding } from "../evaluate/findings";
 import { buildGearGraph } from "../gear/gearGraph";
 import { buildArcs, findWays } from "../gear/reach";
 import { ALL_OPEN } from "../gear/settings";
+import { add, vec } from "../geometry/vec";
 import type { Remedy } from "./remedy";
 
 type SeaComesIn = Extract<Finding, { readonly code: "seaComesIn" }>;
@@ -20,5 +22,22 @@ export function proposeVentedLoop(design: Design, { at, otherId }: SeaComesIn, n
   return hoses.toReversed().flatMap((hoseId) => {
     const edit = buildInsertLoop(design, hoseId, name);
     return edit ? [{ byMm: null, edit }] : [];
+  });
+}
+
+/** Heeled, a height counts for a little less of itself [T]. */
+const HEELED = 1.1;
+
+/** A vented loop taken up until its top stands as high over the worst waterline as it must. */
+export function proposeLoopRaised(
+  design: Design,
+  { at, overMm, wantedMm }: Extract<Finding, { readonly code: "loopLow" }>,
+): Remedy[] {
+  const piece = at.kind === "gear" ? design.gear.find(({ id }) => id === at.id) : undefined;
+  if (!piece) return [];
+  return [1, HEELED, HEELED ** 3].flatMap((times): Remedy[] => {
+    const byMm = Math.ceil((wantedMm - overMm) * times);
+    const move = buildMove(design, { kind: "gear", id: piece.id }, add(piece.atMm, vec(0, 0, byMm)));
+    return move ? [{ byMm, way: "up", edit: { ...move, code: "moveClear" } }] : [];
   });
 }

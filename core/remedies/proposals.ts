@@ -1,10 +1,17 @@
 import type { Design } from "../design/design";
-import type { EditOp } from "../design/edit";
+import type { Edit, EditOp } from "../design/edit";
 import type { Drain, Tank, Vent } from "../design/plumbing";
 import { USUAL_CLASS } from "../design/rig";
 import { buildCountLoads } from "../edits/countEdits";
-import { buildAddDumpLine, buildFitDumpValve, buildOpenDumpLine, buildRegradeDumpLine } from "../edits/dumpLineEdits";
+import {
+  buildAddDumpLine,
+  buildFitDumpValve,
+  buildLeadDumpLineOut,
+  buildOpenDumpLine,
+  buildRegradeDumpLine,
+} from "../edits/dumpLineEdits";
 import { buildAddFixture } from "../edits/fixtureEdits";
+import { listFitMixer, listFitRelief } from "../edits/heaterEdits";
 import { buildInsertStrainer } from "../edits/insertPiece";
 import { buildFitPad } from "../edits/padEdits";
 import { buildFitPumpOut } from "../edits/pumpOutEdits";
@@ -13,7 +20,7 @@ import { buildCountFlush } from "../edits/toiletEdits";
 import type { Finding, FindingCode } from "../evaluate/findings";
 import { toBlock, toTankBlock } from "../fit/obstacleGaps";
 import { followDumpLine } from "../tanks/dumpWays";
-import { proposeWiderWay } from "./boreRemedies";
+import { proposeToiletWay, proposeWiderWay } from "./boreRemedies";
 import {
   proposeGearClear,
   proposeGearRaised,
@@ -24,7 +31,8 @@ import {
 } from "./clashRemedies";
 import { proposeLegClear, proposePartClear, proposeVentEndClear, toMissingMm } from "./clearRemedies";
 import { proposeFallRemedies } from "./fallRemedies";
-import { proposeVentedLoop } from "./loopRemedy";
+import { proposePartInside } from "./insideRemedies";
+import { proposeLoopRaised, proposeVentedLoop } from "./loopRemedy";
 import { proposeOwnVessel } from "./ownVesselRemedy";
 import {
   proposeBarrierHose,
@@ -64,7 +72,15 @@ import {
 import { proposeAlongWallOf } from "./portRemedies";
 import type { Remedy } from "./remedy";
 import { proposeLongerLeg } from "./roomRemedies";
-import { proposeBolts, proposeBoltsAside, proposeHold, proposeSpec } from "./specRemedies";
+import {
+  proposeBolts,
+  proposeBoltsAside,
+  proposeHold,
+  proposeLowerFloat,
+  proposeSenderIn,
+  proposeSpec,
+  proposeWiderValve,
+} from "./specRemedies";
 import { UNAIDED } from "./unaided";
 
 /** The drain, breather and tank a finding is about, where it is about one. */
@@ -224,6 +240,20 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
     return edit ? [{ byMm: null, edit }] : [];
   },
   seaComesIn: (design, finding) => proposeVentedLoop(design, finding, LOOP_NAME),
+  partOutside: proposePartInside,
+  partSticksOut: proposePartInside,
+  valveNarrow: (_design, { at }, { tank }) => (tank ? proposeWiderValve(tank, at) : []),
+  senderLong: (_design, _finding, { tank }) => (tank ? proposeSenderIn(tank) : []),
+  senderBeside: (_design, _finding, { tank }) => (tank ? proposeSenderIn(tank) : []),
+  floatOverRim: (design, { at, highMm }) => proposeLowerFloat(design, at, highMm),
+  toiletNarrow: proposeToiletWay,
+  loopLow: proposeLoopRaised,
+  dumpEndInside: (design, { at }) => {
+    const edit = at.kind === "line" ? buildLeadDumpLineOut(design, at.id) : null;
+    return edit ? [{ byMm: null, edit }] : [];
+  },
+  heaterUnrelieved: (design, { at }) => proposeAll(listFitRelief(design, "id" in at ? at.id : "", RELIEF_NAMES)),
+  heaterUnmixed: (design, { at }) => proposeAll(listFitMixer(design, "id" in at ? at.id : "", MIXER_NAMES)),
   seacockMissing: (design, { at }) =>
     proposeSpec(design, at, "skinFitting", "fitSeacock", () => ({ hasSeacock: true })),
   backingMissing: (design, { at }) =>
@@ -291,6 +321,10 @@ const proposeStrainer = ({ lines, ...design }: Design, pumpId: string): Remedy[]
     return edit ? [{ byMm: null, edit }] : [];
   });
 
+const proposeAll = (edits: readonly Edit[]): Remedy[] => edits.map((edit) => ({ byMm: null, edit }));
+
+const RELIEF_NAMES = { tee: "Relief tee", piece: "Relief valve" };
+const MIXER_NAMES = { tee: "Mixer tee", piece: "Mixer" };
 const STRAINER_NAME = "Strainer";
 const LOOP_NAME = "Vented loop";
 const FIRST_TANK_NAME = "Grey tank";

@@ -5,11 +5,14 @@ import { SAMPLE_FIXING } from "@/tests/sampleFixing";
 import { mustApply } from "@/tests/sharedAir";
 import type { Design } from "../design/design";
 import type { Gear } from "../design/gear";
-import type { Fixing } from "../design/plumbing";
+import { buildMove } from "../design/moves";
+import type { Fixing, Hose, Pipe, Port, Sender } from "../design/plumbing";
 import { evaluate } from "../evaluate/evaluate";
 import type { FindingCode } from "../evaluate/findings";
 import { measureFloorMm } from "../fit/floor";
+import { USUAL_GEAR } from "../gear/usualGear";
 import { measureExtent } from "../geometry/solid";
+import type { Vec3 } from "../geometry/vec";
 import { proposeRemedies } from "./proposeRemedies";
 import { proposeBolts, proposeBoltsAside } from "./specRemedies";
 
@@ -29,6 +32,57 @@ const withFixing = (design: Design, changes: Partial<Fixing> | null): Design => 
 });
 const sender = { kind: "probes", xMm: 0, yMm: 100, lowMm: 150, highMm: 20 } as const;
 
+const bus = readDemo("lesesaal-heads");
+const HOSE_25 = { innerMm: 25, outerMm: 32, manningN: 0.009 };
+const WASTE_40 = { innerMm: 36.4, outerMm: 40, manningN: 0.009 };
+const withPipe = (design: Design, lineId: string, pipe: Pipe): Design => ({
+  ...design,
+  lines: design.lines.map((line) => (line.id === lineId ? { ...line, pipe } : line)),
+});
+const withPorts = (design: Design, change: (port: Port) => Partial<Port>): Design => ({
+  ...design,
+  tanks: design.tanks.map((tank) => ({
+    ...tank,
+    ports: tank.ports.map((port) => ({ ...port, ...change(port) }) as Port),
+  })),
+});
+const withSender = (changes: Partial<Sender>): Design => ({
+  ...kranich,
+  tanks: kranich.tanks.map((tank) => ({ ...tank, sender: { ...sender, ...changes } })),
+});
+/** The first tank or piece of gear of the loop's van, measured from another edge. */
+const moved = (kind: "tank" | "gear", to: Partial<Vec3>): Design => {
+  const { id, atMm } = (kind === "tank" ? loop.tanks : loop.gear)[0]!;
+  return mustApply(loop, buildMove(loop, { kind, id }, { ...atMm, ...to })!);
+};
+const sunk: Design = {
+  ...boat,
+  gear: boat.gear.map((piece) =>
+    piece.id === "out-loop" ? { ...piece, atMm: { ...piece.atMm, z: piece.atMm.z - 250 } } : piece,
+  ),
+};
+const shortDump: Design = {
+  ...bus,
+  lines: bus.lines.map((line) => (line.kind === "dumpLine" ? { ...line, pointsMm: line.pointsMm.slice(0, 1) } : line)),
+};
+/** The loop's van with a heater in the hose to its sink's tap, which may be drawn against the water. */
+function heated({ isAgainst }: { readonly isAgainst: boolean }): Design {
+  const heater: Gear = { id: "heater", name: "Heater", atMm: { x: 900, y: 600, z: 20 }, ...USUAL_GEAR.heater };
+  const hose = loop.lines.find(({ id }) => id === "hose-14") as Hose;
+  const at = (port: string) => ({ kind: "gear" as const, gearId: "heater", port });
+  const turn = (one: Hose): Hose =>
+    isAgainst ? { ...one, from: one.to, to: one.from, pointsMm: one.pointsMm.toReversed() } : one;
+  return {
+    ...loop,
+    gear: [...withSpec(loop, "tap", { use: "washing" }).gear, heater],
+    lines: [
+      ...loop.lines.filter(({ id }) => id !== "hose-14"),
+      turn({ ...hose, to: at("in") }),
+      turn({ ...hose, id: "hot", name: "Hot", from: at("out") }),
+    ],
+  };
+}
+
 const CASES: readonly (readonly [FindingCode, string, Design])[] = [
   ["seacockMissing", "fitSeacock", withSpec(boat, "skinFitting", { hasSeacock: false })],
   ["clampsFew", "fitClamps", withSpec(boat, "skinFitting", { clamps: 1 })],
@@ -42,6 +96,23 @@ const CASES: readonly (readonly [FindingCode, string, Design])[] = [
   ["fixingScrewed", "throughBolts", withFixing(kranich, { fastener: "selfTapping" })],
   ["fixingTips", "holdTank", withFixing(kranich, { bolts: 1, placesMm: null })],
   ["fixingMissing", "holdTank", withFixing(kranich, null)],
+  ["heaterUnrelieved", "fitRelief", heated({ isAgainst: false })],
+  ["heaterUnrelieved", "fitRelief", heated({ isAgainst: true })],
+  ["heaterUnmixed", "fitMixer", heated({ isAgainst: false })],
+  ["heaterUnmixed", "fitMixer", heated({ isAgainst: true })],
+  ["partOutside", "moveInside", moved("tank", { x: 12_000 })],
+  ["partOutside", "moveInside", moved("tank", { y: -4_000 })],
+  ["partOutside", "moveInside", moved("gear", { x: -2_500 })],
+  ["partSticksOut", "moveInside", moved("gear", { y: kranich.rig.widthMm / 2 + 300 })],
+  ["valveNarrow", "widenValve", withPorts(kranich, ({ valve }) => (valve ? { valve: { ...valve, boreMm: 20 } } : {}))],
+  ["floatOverRim", "setFloat", withSpec(boat, "sump", { onMm: 200 })],
+  ["senderLong", "setSender", withSender({ lowMm: 10, highMm: 900 })],
+  ["senderBeside", "setSender", withSender({ lowMm: 10, highMm: 100, xMm: -50, yMm: 2_000 })],
+  ["toiletNarrow", "widenPipe", withPipe(boat, "h-waste", HOSE_25)],
+  ["toiletNarrow", "widenPipe", withPipe(bus, "gravitytoilet-drain", WASTE_40)],
+  ["toiletNarrow", "widenPipe", withPorts(bus, () => ({ boreMm: 40 }))],
+  ["loopLow", "moveClear", sunk],
+  ["dumpEndInside", "addDumpLine", shortDump],
 ];
 
 test.each(CASES)("%s is settled by one press: %s", (code, edit, design) => {

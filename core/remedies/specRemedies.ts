@@ -3,10 +3,12 @@ import type { Edit, EditOp } from "../design/edit";
 import type { GearSpec } from "../design/gear";
 import type { PartRef } from "../design/part";
 import { BOLT_SIZES, type Fixing, type Tank } from "../design/plumbing";
+import { FLOAT_AIR_MM } from "../evaluate/checkSumps";
 import type { BoltPlace } from "../fixing/boltGroup";
 import { listBoltPlaces } from "../fixing/boltPlaces";
 import { USUAL_FIXING } from "../fixing/usualFixing";
 import { measureExtent } from "../geometry/solid";
+import { clamp } from "../quantity/tolerance";
 import type { BoltWay, Remedy } from "./remedy";
 
 const offer = (code: Edit["code"], at: PartRef, path: readonly string[], value: unknown): Remedy => ({
@@ -29,6 +31,34 @@ export function proposeSpec<K extends SpecKind>(
   if (piece?.spec.kind !== kind) return [];
   const changes = change(piece.spec as SpecOf<K>);
   return changes ? [offer(code, at, ["gear", piece.id, "spec"], { ...piece.spec, ...changes })] : [];
+}
+
+/** A float set to start its pump before the box runs over; nothing where the pump would then stop above that. */
+export const proposeLowerFloat = (design: Design, at: PartRef, highMm: number): Remedy[] =>
+  proposeSpec(design, at, "sump", "setFloat", ({ offMm }) => {
+    const onMm = Math.floor(highMm - FLOAT_AIR_MM);
+    return onMm > offMm ? { onMm } : null;
+  });
+
+/** A valve as wide as the port it sits on. */
+export function proposeWiderValve(tank: Tank, at: PartRef): Remedy[] {
+  const port = tank.ports.find(({ id }) => at.kind === "port" && id === at.id);
+  if (!port?.valve) return [];
+  const path = ["tanks", tank.id, "ports", port.id, "valve", "boreMm"];
+  return [{ ...offer("widenValve", at, path, port.boreMm), byMm: port.boreMm }];
+}
+
+/** What tells the level put over the tank, and no longer than it is high. */
+export function proposeSenderIn({ id, sender, solid }: Tank): Remedy[] {
+  if (!sender) return [];
+  const { min, max } = measureExtent(solid);
+  const value = {
+    ...sender,
+    xMm: clamp(sender.xMm, min.x, max.x),
+    yMm: clamp(sender.yMm, min.y, max.y),
+    highMm: Math.min(sender.highMm, max.z - min.z),
+  };
+  return [offer("setSender", { kind: "tank", id }, ["tanks", id, "sender"], value)];
 }
 
 /** What holds a tank changed; nothing where nothing holds it. */
