@@ -4,8 +4,10 @@ import { freeId } from "../design/freeId";
 import type { Gear, GearKind } from "../design/gear";
 import { roundTenth } from "../design/moves";
 import type { Hose } from "../design/plumbing";
+import { toGearBlock } from "../gear/gearBlock";
 import { placeGearPort } from "../gear/gearPorts";
 import { USUAL_GEAR } from "../gear/usualGear";
+import { measureBlockGap } from "../geometry/blocks";
 import { add, subtract, type Vec3, vec } from "../geometry/vec";
 import { cutHose } from "./cutHose";
 
@@ -16,8 +18,13 @@ type Names = { readonly tee: string; readonly piece: string };
 
 /** Pieces stand so far from one another, mm: what a hose tail and its clamp take [T]. */
 const APART_MM = 60;
-/** Beside the heater, over it or under it, in the order they are tried, mm. */
-const ASIDE: readonly Vec3[] = [vec(0, 0, 0), vec(0, 0, 120), vec(0, 150, 0), vec(0, -150, 0)];
+/** In front of its port, then farther off, higher and aside, in the order they are tried, mm. */
+const ASIDE: readonly Vec3[] = [0, -100, -200].flatMap((x) => [
+  vec(x, 0, 0),
+  vec(x, 0, 120),
+  vec(x, 120, 0),
+  vec(x, -120, 0),
+]);
 
 const toGear = (gearId: string, port: string): HoseEnd => ({ kind: "gear", gearId, port });
 
@@ -101,9 +108,11 @@ function listTeed(
   const heater = design.gear.find(({ id, spec }) => id === heaterId && spec.kind === "heater");
   const hose = findHoseAt(design, heaterId, "in");
   if (!heater || !hose) return [];
-  return ASIDE.flatMap((aside): Edit[] => {
-    const to = add(placeGearPort(heater, "in"), add(vec(-APART_MM, 0, 0), aside));
-    const tee = place(design, "tee", names.tee, "b", to);
+  const tees = ASIDE.map((aside) =>
+    place(design, "tee", names.tee, "b", add(placeGearPort(heater, "in"), add(vec(-APART_MM, 0, 0), aside))),
+  );
+  const isFree = (tee: Gear) => design.gear.every((one) => measureBlockGap(toGearBlock(tee), toGearBlock(one)) >= 0);
+  return [...tees.filter(isFree), ...tees.filter((tee) => !isFree(tee))].flatMap((tee): Edit[] => {
     const ops = putBefore(design, hose, [heaterId, "in"], tee, ["b", "a"]);
     const at = { kind: "gear", id: heaterId } as const;
     const so = applyEdit(design, { code, at, ops });

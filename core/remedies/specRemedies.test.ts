@@ -165,6 +165,25 @@ test("bolts over a fuel tank are drawn aside by as little as helps, and none of 
   for (const code of ["boltHits", "fixingWeak", "fixingTips"] as const) expect(after).not.toContain(code);
 });
 
+test("a heater gets its relief, then its mixer, and nothing of either stands in anything", () => {
+  for (const isAgainst of [false, true]) {
+    let design = heated({ isAgainst });
+    const had = new Set(evaluate(design).findings.map(({ id }) => id));
+    for (const code of ["heaterUnrelieved", "heaterUnmixed"] as const) {
+      const evaluation = evaluate(design);
+      const finding = evaluation.findings.find((one) => one.code === code)!;
+      const [remedy] = proposeRemedies(design, evaluation, finding);
+      expect(remedy?.newFindings).toBe(0);
+      design = mustApply(design, remedy!.edit);
+    }
+    const fresh = evaluate(design).findings.filter(({ id }) => !had.has(id));
+    expect(fresh.map(({ code }) => code)).not.toContain("gearClashes");
+    expect(fresh.map(({ code }) => code)).not.toContain("gearPortOpen");
+    const kinds = design.gear.map(({ spec }) => spec.kind).filter((kind) => kind === "relief" || kind === "mixer");
+    expect(kinds.toSorted()).toEqual(["mixer", "relief"]);
+  }
+});
+
 test("in the room and afloat a tank is held on the floor, under the floor by brackets", () => {
   const hang = (rig: Design["rig"], z: number) => {
     const [tank] = kranich.tanks;
