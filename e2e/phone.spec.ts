@@ -31,15 +31,20 @@ test("a bend follows the finger", async ({ page }) => {
 
 test("stations, fields and remedies have room for a thumb", async ({ page }) => {
   await openWorkbench(page);
-  await page.getByRole("navigation", { name: "Views" }).getByRole("button", { name: "Measures" }).tap();
-  await page.getByRole("button", { name: "Days", exact: true }).tap();
+  // a station is chosen over its drawing, which comes first, or over its measures
+  const stations = page.getByRole("navigation", { name: "Stations" });
+  const views = page.getByRole("navigation", { name: "Views" });
+  await stations.getByRole("button", { name: "Tanks", exact: true }).tap();
+  await expect(views.getByRole("button", { name: "Tank", exact: true })).toHaveAttribute("aria-current", "page");
+  await views.getByRole("button", { name: "Measures" }).tap();
+  await stations.getByRole("button", { name: "Days", exact: true }).tap();
   const people = page.getByLabel("People", { exact: true });
   expect((await people.boundingBox())!.height).toBeGreaterThanOrEqual(40);
   await people.fill("3");
   await people.press("Enter");
   await expect(page.getByTestId("stay")).toContainText("days");
   // the levels over the days by thumb: the line is put on the day wished
-  await page.getByRole("navigation", { name: "Views" }).getByRole("button", { name: "Levels" }).tap();
+  await views.getByRole("button", { name: "Levels" }).tap();
   const wish = page.getByRole("slider", { name: "Days the stay should last" });
   await wish.scrollIntoViewIfNeeded();
   const box = (await wish.boundingBox())!;

@@ -1,10 +1,8 @@
 "use client";
 import dynamic from "next/dynamic";
-import { useEffect, useRef, useState } from "react";
-import { type Pane, STATIONS } from "@/store/state";
+import { useState } from "react";
+import type { Pane } from "@/store/state";
 import { RegionContext, useWorkbench } from "@/store/useWorkbench";
-import { view as look } from "@/store/workbench";
-import { STATION_NAMES } from "@/words/labels";
 import * as WORDS from "@/words/panels/shell/regions";
 import { FindingsPanel } from "../findings/FindingsPanel";
 import { LevelPanel } from "../level/LevelPanel";
@@ -12,6 +10,7 @@ import { PlanView } from "../plan/PlanView";
 import { Panel } from "../stations/Panel";
 import { Stage } from "../stations/Stage";
 import { Boundary } from "./Boundary";
+import { PhoneStations } from "./PhoneStations";
 import { Stair } from "./Stair";
 import { useIsNarrow } from "./useIsNarrow";
 
@@ -30,79 +29,56 @@ export function Regions() {
   if (!seen.has(pane)) setSeen(new Set([...seen, pane]));
   const has = (at: Pane) => !isNarrow || seen.has(at);
   return (
-    <main className="flex min-h-0 flex-1">
-      <div
-        className={`apart flex w-[212px] shrink-0 flex-col overflow-y-auto border-r border-ink phone:w-full phone:border-r-0 ${on("level")}`}
-      >
-        {!isNarrow && (
-          <div className="pt-2">
+    <>
+      {isNarrow && (pane === "section" || pane === "measures") && <PhoneStations />}
+      <main className="flex min-h-0 flex-1">
+        <div
+          className={`apart flex w-[212px] shrink-0 flex-col overflow-y-auto border-r border-ink phone:w-full phone:border-r-0 ${on("level")}`}
+        >
+          {!isNarrow && (
+            <div className="pt-2">
+              <RegionContext value="level">
+                <Boundary name={WORDS.theStair}>
+                  <Stair />
+                </Boundary>
+              </RegionContext>
+            </div>
+          )}
+          <div className="border-t border-rule px-3 py-2 phone:border-t-0 phone:px-4">
             <RegionContext value="level">
-              <Boundary name={WORDS.theStair}>
-                <Stair />
+              <Boundary name={WORDS.theLevel}>{has("level") && <LevelPanel />}</Boundary>
+            </RegionContext>
+          </div>
+        </div>
+        <div className={`flex min-w-0 flex-1 flex-col ${on("section", "plan")}`}>
+          <div className={`flex min-h-0 flex-[9] flex-col ${on("section")}`}>{has("section") && <Stage />}</div>
+          <div
+            className={`flex min-h-0 flex-col border-t border-ink ${isTooled ? "flex-[12]" : "flex-[4]"} ${on("plan")}`}
+          >
+            <RegionContext value="plan">
+              <Boundary name={WORDS.thePlan}>
+                {has("plan") && (lookFrom === "behind" ? <RearView /> : <PlanView />)}
               </Boundary>
             </RegionContext>
           </div>
-        )}
-        <div className="border-t border-rule px-3 py-2 phone:border-t-0 phone:px-4">
-          <RegionContext value="level">
-            <Boundary name={WORDS.theLevel}>{has("level") && <LevelPanel />}</Boundary>
-          </RegionContext>
         </div>
-      </div>
-      <div className={`flex min-w-0 flex-1 flex-col ${on("section", "plan")}`}>
-        <div className={`flex min-h-0 flex-[9] flex-col ${on("section")}`}>{has("section") && <Stage />}</div>
         <div
-          className={`flex min-h-0 flex-col border-t border-ink ${isTooled ? "flex-[12]" : "flex-[4]"} ${on("plan")}`}
+          className={`apart flex w-[336px] shrink-0 flex-col border-l border-ink phone:w-full phone:border-l-0 ${on("findings", "measures")}`}
         >
-          <RegionContext value="plan">
-            <Boundary name={WORDS.thePlan}>
-              {has("plan") && (lookFrom === "behind" ? <RearView /> : <PlanView />)}
-            </Boundary>
-          </RegionContext>
+          <div
+            className={`max-h-[52%] overflow-y-auto border-b border-ink phone:max-h-none phone:flex-1 phone:border-b-0 ${on("findings")}`}
+          >
+            <RegionContext value="findings">
+              <Boundary name={WORDS.theListOfFindings}>{has("findings") && <FindingsPanel />}</Boundary>
+            </RegionContext>
+          </div>
+          <div className={`min-h-0 flex-1 overflow-y-auto ${on("measures")}`}>
+            <RegionContext value="measures">
+              <Boundary name={WORDS.thisStation}>{has("measures") && <Panel />}</Boundary>
+            </RegionContext>
+          </div>
         </div>
-      </div>
-      <div
-        className={`apart flex w-[336px] shrink-0 flex-col border-l border-ink phone:w-full phone:border-l-0 ${on("findings", "measures")}`}
-      >
-        <div
-          className={`max-h-[52%] overflow-y-auto border-b border-ink phone:max-h-none phone:flex-1 phone:border-b-0 ${on("findings")}`}
-        >
-          <RegionContext value="findings">
-            <Boundary name={WORDS.theListOfFindings}>{has("findings") && <FindingsPanel />}</Boundary>
-          </RegionContext>
-        </div>
-        <div className={`min-h-0 flex-1 overflow-y-auto ${on("measures")}`}>
-          {isNarrow && <PhoneStations />}
-          <RegionContext value="measures">
-            <Boundary name={WORDS.thisStation}>{has("measures") && <Panel />}</Boundary>
-          </RegionContext>
-        </div>
-      </div>
-    </main>
-  );
-}
-
-/** Stations across the top, where there is no room for the stair. */
-function PhoneStations() {
-  const station = useWorkbench((state) => state.station);
-  const row = useRef<HTMLDivElement>(null);
-  // the one that is shown stands in the row, however far along it is
-  useEffect(() => {
-    if (station) row.current?.querySelector("[aria-current]")?.scrollIntoView({ inline: "center", block: "nearest" });
-  }, [station]);
-  return (
-    <div ref={row} className="sticky top-0 z-10 flex overflow-x-auto border-b border-rule bg-paper">
-      {STATIONS.map((at) => (
-        <button
-          key={at}
-          type="button"
-          aria-current={station === at ? "step" : undefined}
-          onClick={() => look({ station: at })}
-          className={`plate min-h-12 flex-auto px-2.5 text-[15px] ${station === at ? "bg-enamel text-on-enamel" : "text-faint"}`}
-        >
-          {STATION_NAMES[at].name}
-        </button>
-      ))}
-    </div>
+      </main>
+    </>
   );
 }

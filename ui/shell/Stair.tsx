@@ -59,7 +59,7 @@ export function Stair() {
               key={at}
               type="button"
               title={STATION_NAMES[at].plain}
-              onClick={() => look({ station: at, pane: "measures" })}
+              onClick={() => look({ station: at })}
               className="min-h-6 px-1 underline decoration-dotted underline-offset-4 hover:bg-pick"
             >
               {STATION_NAMES[at].name}
@@ -87,7 +87,7 @@ function StationButton({ station, index, isOpen, severity }: StationButtonProps)
       type="button"
       aria-current={isOpen ? "step" : undefined}
       title={WORDS.key(STATION_NAMES[station].plain, key)}
-      onClick={() => look({ station, pane: "measures" })}
+      onClick={() => look({ station })}
       className={`absolute flex items-center gap-1 pr-2 text-left ${isOpen ? "bg-pick" : "hover:bg-pick/60"}`}
       style={{ top: HEAD_PX + index * ROW_PX + 1, height: ROW_PX - 3, left, width: `calc(100% - ${left}px)` }}
     >

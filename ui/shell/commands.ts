@@ -72,7 +72,7 @@ export const COMMANDS: readonly Command[] = [
     id: `station-${station}`,
     name: WORDS.station(STATION_NAMES[station].name),
     keys: [STATION_DESCRIPTORS[station].key],
-    run: () => look({ station, pane: "measures" }),
+    run: () => look({ station, pane: "section" }),
   })),
   { id: "level", name: WORDS.tiltToLevel, keys: ["l"], run: () => tilt(LEVEL) },
   { id: "worst", name: WORDS.tiltToWorstCase, keys: ["w"], run: tiltToWorst },
