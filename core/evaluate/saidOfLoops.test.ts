@@ -154,6 +154,15 @@ test("a heater wants a relief with nothing that shuts between, and a mixer befor
       ],
     };
   };
+  // fed at its outlet by itself it gives its hot water at its inlet
+  const turned = {
+    ...cold("out"),
+    lines: [hose(at("main", "out"), at("heater0", "out"), 91), hose(at("heater0", "in"), at("spray", "in"), 92)],
+  };
+  expect(told(turned)).toEqual(["heaterUnrelieved", "heaterUnmixed"]);
+  // a relief valve behind it does as well as one before it
+  const behind = { ...cold("in"), lines: [hose(at("heater0", "out"), at("relief1", "in"), 91)] };
+  expect(told(behind)).toEqual([]);
   expect(told(cold("in"))).toEqual([]);
   expect(told(cold("out"))).toEqual(["heaterUnmixed"]);
   const drunk = withSpec(chain(["heater", "relief"]), "heater0", { litres: 5 });
