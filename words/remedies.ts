@@ -68,6 +68,12 @@ export function describeRemedy(
       return "Fit a relief valve on a tee right before it";
     case "fitMixer":
       return "Fit a mixer right behind it, with cold water from before it";
+    case "swapFilters":
+      return "Let the two filters change places";
+    case "turnRound":
+      return "Turn it round";
+    case "turnOff":
+      return "Turn it off where the water stands";
     case "setFloat":
       return "Let its float start the pump lower";
     case "setSender":
@@ -236,6 +242,9 @@ export function describeEdit(edit: Edit, design: Design): string {
     countFlush: "Count the whole flush",
     fitRelief: `Fit ${part} with a relief valve`,
     fitMixer: `Fit ${part} with a mixer`,
+    swapFilters: `Swap ${part} with another filter`,
+    turnRound: `Turn ${part} round`,
+    turnOff: `Turn ${part} off where the water stands`,
     setFloat: `Lower the float of ${part}`,
     setSender: `Change the sender of ${part}`,
     widenValve: `Widen the valve of ${part}`,

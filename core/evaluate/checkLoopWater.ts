@@ -65,7 +65,7 @@ const leaveOut = (
     ]),
   );
 
-const isMoved = ({ gear }: Design, { on, openTaps }: WorkingState): boolean =>
+export const isMoved = ({ gear }: Design, { on, openTaps }: WorkingState): boolean =>
   openTaps.length > 0 || gear.some(({ id, spec }) => spec.kind === "pump" && on.includes(id));
 
 function checkDose(design: Design): Finding[] {

@@ -31,7 +31,9 @@ import {
 } from "./clashRemedies";
 import { proposeLegClear, proposePartClear, proposeVentEndClear, toMissingMm } from "./clearRemedies";
 import { proposeFallRemedies } from "./fallRemedies";
+import { proposeFiltersSwapped, proposeLampOff, proposeTurned } from "./gearRemedies";
 import { proposePartInside } from "./insideRemedies";
+import { proposeHigher } from "./liftRemedies";
 import { proposeLoopRaised, proposeVentedLoop } from "./loopRemedy";
 import { proposeOwnVessel } from "./ownVesselRemedy";
 import {
@@ -242,6 +244,12 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   seaComesIn: (design, finding) => proposeVentedLoop(design, finding, LOOP_NAME),
   partOutside: proposePartInside,
   partSticksOut: proposePartInside,
+  partBelowSill: (design, { at, byMm }) => proposeHigher(design, at, byMm),
+  tankBelowSill: (design, { at, byMm }) => proposeHigher(design, at, byMm),
+  touchesRamp: (design, { at }) => proposeHigher(design, at),
+  filterOrder: (design, { at, otherId }) => proposeFiltersSwapped(design, at, otherId),
+  nonReturnAgainst: (design, { at }) => proposeTurned(design, at),
+  lampCooks: (design, { at }) => proposeLampOff(design, at),
   valveNarrow: (_design, { at }, { tank }) => (tank ? proposeWiderValve(tank, at) : []),
   senderLong: (_design, _finding, { tank }) => (tank ? proposeSenderIn(tank) : []),
   senderBeside: (_design, _finding, { tank }) => (tank ? proposeSenderIn(tank) : []),

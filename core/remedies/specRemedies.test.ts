@@ -55,6 +55,30 @@ const moved = (kind: "tank" | "gear", to: Partial<Vec3>): Design => {
   const { id, atMm } = (kind === "tank" ? loop.tanks : loop.gear)[0]!;
   return mustApply(loop, buildMove(loop, { kind, id }, { ...atMm, ...to })!);
 };
+/** The van's tank, hung lower. */
+const lower = (byMm: number): Design => moved("tank", { z: loop.tanks[0]!.atMm.z - byMm });
+/** A gauge that no hose leads to, below the sill. */
+const hung: Gear = { id: "hung", name: "Hung", atMm: { x: 3_600, y: 500, z: -430 }, ...USUAL_GEAR.gauge };
+/** A hose that hangs through in the middle. */
+const sagging: Design = {
+  ...loop,
+  lines: loop.lines.map((line) =>
+    line.id === "hose-12" ? ({ ...line, pointsMm: [{ id: "n1", x: 1_800, y: 700, z: -450 }] } as Hose) : line,
+  ),
+};
+const withPiece = (id: string, changes: object): Design => ({
+  ...loop,
+  gear: loop.gear.map((one) => (one.id === id ? ({ ...one, spec: { ...one.spec, ...changes } } as Gear) : one)),
+});
+const turnedGuard: Design = {
+  ...loop,
+  lines: loop.lines.map((line) => {
+    if (line.kind !== "hose") return line;
+    const turn = (end: Hose["from"]): Hose["from"] =>
+      end.kind === "gear" && end.gearId === "guard" ? { ...end, port: end.port === "in" ? "out" : "in" } : end;
+    return { ...line, from: turn(line.from), to: turn(line.to) };
+  }),
+};
 const sunk: Design = {
   ...boat,
   gear: boat.gear.map((piece) =>
@@ -114,6 +138,13 @@ const CASES: readonly (readonly [FindingCode, string, Design])[] = [
   ["toiletNarrow", "widenPipe", withPorts(bus, () => ({ boreMm: 40 }))],
   ["loopLow", "moveClear", sunk],
   ["dumpEndInside", "addDumpLine", shortDump],
+  ["tankBelowSill", "moveClear", lower(120)],
+  ["partBelowSill", "moveClear", { ...loop, gear: [...loop.gear, hung] }],
+  ["partBelowSill", "moveClear", sagging],
+  ["touchesRamp", "moveClear", { ...loop, rules: { ...loop.rules, limits: { breakover: 17.6 } } }],
+  ["filterOrder", "swapFilters", withPiece("coarse", { micron: 0.5 })],
+  ["nonReturnAgainst", "turnRound", turnedGuard],
+  ["lampCooks", "turnOff", { ...loop, states: loop.states.map((state) => ({ ...state, on: [...state.on, "lamp"] })) }],
 ];
 
 test.each(CASES)("%s is settled by one press: %s", (code, edit, design) => {
