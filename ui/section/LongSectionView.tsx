@@ -37,6 +37,9 @@ const SectionMarks = dynamic(() => import("./SectionMarks").then((module) => mod
 const TAPPED = new Set<FixtureKind>(["kitchenSink", "basin", "bath"]);
 
 const PAD = { left: 56, right: 16, top: 46, bottom: 22 };
+/** Where its tools are as large as a thumb and reach over the drawing. */
+const THUMB_PAD = { ...PAD, top: 66 };
+const NARROW_PX = 600;
 
 /** The rig is drawn on past sink and tank, further than a sheet is wide. */
 const BEYOND_MM = 6_000;
@@ -80,7 +83,9 @@ export function LongSectionView() {
   const { width, height } = size;
   const { zoom } = zooming;
   const fit = useMemo(
-    () => hold && fitView({ bounds: hold.bounds, width, height, pad: PAD, exaggeration, zoom }),
+    () =>
+      hold &&
+      fitView({ bounds: hold.bounds, width, height, pad: width < NARROW_PX ? THUMB_PAD : PAD, exaggeration, zoom }),
     [hold, width, height, exaggeration, zoom],
   );
   const view = useMemo((): View | null => fit && { ...fit, x: (s) => fit.x(s + slip) }, [fit, slip]);
