@@ -233,7 +233,9 @@ export function describeGearFinding(
         advice:
           finding.litres === null
             ? "Shut the tap outside when you leave, and fit a pressure reducer at the coupling."
-            : "Fit a stop valve at the tank, or a main switch for the pump, and shut it when you leave. Two clamps where they fit.",
+            : finding.isOnItself
+              ? "Two clamps where they fit, and look at it each spring: no valve can stand before it."
+              : "Fit a stop valve at the tank, or a main switch for the pump, and shut it when you leave. Two clamps where they fit.",
       };
     }
     case "blackOverboard":

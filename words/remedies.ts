@@ -52,6 +52,8 @@ export function describeRemedy(
       return "Leave the hole out";
     case "fitStrainer":
       return "Put a strainer in the hose to it";
+    case "fitStopValve":
+      return "Fit a stop valve at the tank, shut while nothing is on";
     case "fitLoop":
       return "Lead the hose over a vented loop";
     case "regradeDumpLine":
@@ -286,6 +288,7 @@ export function describeEdit(edit: Edit, design: Design): string {
     addDumpLine: "Lay a dump line",
     fitDumpValve: `Fit a valve at ${part}`,
     fitStrainer: "Fit a strainer",
+    fitStopValve: "Fit a stop valve",
     fitMesh: "Put a mesh on a breather",
     reckonCrash: "Count a crash",
     raiseGap: `Raise the spout of ${part}`,

@@ -110,6 +110,7 @@ export const EDIT_CODES = [
   "fitPumpOut",
   "fitLoop",
   "fitStrainer",
+  "fitStopValve",
   "clearLeg",
   "moveVentEnd",
   "widenInlet",

@@ -185,6 +185,7 @@ function toFinding(design: Design, [hazard, ...more]: readonly [Hazard, ...Hazar
         hoseName: failedName ?? "",
         isDriven: hazard.isDriven,
         isAttended: isWatched,
+        isOnItself,
         litres: tank
           ? measureAbovePortL(design, tank, hazard.from.split(":")[2] ?? "")
           : spec?.kind === "sump"

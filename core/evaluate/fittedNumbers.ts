@@ -214,6 +214,8 @@ export type FittedNumbers =
       readonly hoseName: string;
       readonly isDriven: boolean;
       readonly isAttended: boolean;
+      /** Only the hose that sits on what it comes from is left, before which no valve can stand. */
+      readonly isOnItself: boolean;
       /** What can run out, L; null where the tap outside goes on for ever. */
       readonly litres: number | null;
     } & InState)

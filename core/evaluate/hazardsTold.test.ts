@@ -145,6 +145,7 @@ function tellAgain(design: Design, group: readonly [Hazard, ...Hazard[]]): objec
         hoseName: own.failedName,
         isDriven,
         isAttended: isWatched,
+        isOnItself: isOnTank,
         litres: tank
           ? measureAbovePortL(design, tank, from.slice(from.lastIndexOf(":") + 1))
           : sump?.kind === "sump"

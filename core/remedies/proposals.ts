@@ -15,6 +15,7 @@ import { listFitMixer, listFitRelief } from "../edits/heaterEdits";
 import { buildInsertStrainer } from "../edits/insertPiece";
 import { buildFitPad } from "../edits/padEdits";
 import { buildFitPumpOut } from "../edits/pumpOutEdits";
+import { listFitStopValve } from "../edits/stopValve";
 import { buildAddPort, buildAddTank, buildRemovePort } from "../edits/tankEdits";
 import { buildCountFlush } from "../edits/toiletEdits";
 import type { Finding, FindingCode } from "../evaluate/findings";
@@ -250,6 +251,14 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   filterOrder: (design, { at, otherId }) => proposeFiltersSwapped(design, at, otherId),
   nonReturnAgainst: (design, { at }) => proposeTurned(design, at),
   lampCooks: (design, { at }) => proposeLampOff(design, at),
+  hoseComesOff: (design, _finding, { tank }) =>
+    tank
+      ? proposeAll(
+          design.lines.flatMap(({ id }) =>
+            listFitStopValve(design, id, tank.id, `${tank.name} stop valve`.slice(0, 80)),
+          ),
+        )
+      : [],
   valveNarrow: (_design, { at }, { tank }) => (tank ? proposeWiderValve(tank, at) : []),
   senderLong: (_design, _finding, { tank }) => (tank ? proposeSenderIn(tank) : []),
   senderBeside: (_design, _finding, { tank }) => (tank ? proposeSenderIn(tank) : []),

@@ -11,8 +11,11 @@ const MOST_REMEDIES = 4;
 /** Each candidate costs an evaluation; so many are tried at most. */
 const MOST_TRIES = 60;
 
+/** What of these is left as a note is what nothing can help. */
+const EASED: ReadonlySet<Finding["code"]> = new Set(["hoseComesOff"]);
+
 /**
- * Remedies for a finding that have been tried on the design: each settles the finding and raises no new `must`.
+ * Remedies for a finding that have been tried on the design: each settles the finding, or leaves a note of what cannot be helped, and raises no new `must`.
  * An empty list means that nothing simple helps.
  */
 export function proposeRemedies(design: Design, evaluation: Evaluation, finding: Finding): ProvenRemedy[] {
@@ -27,7 +30,8 @@ export function proposeRemedies(design: Design, evaluation: Evaluation, finding:
     if (!outcome.ok) continue;
     const tried = evaluate(outcome.design, evaluation.attitude);
     const fresh = tried.findings.filter((f) => !known.has(f.id));
-    const settled = !tried.findings.some((f) => f.id === finding.id);
+    const left = tried.findings.find((f) => f.id === finding.id);
+    const settled = !left || (EASED.has(left.code) && left.severity === "note" && finding.severity !== "note");
     // what is begun may want more: a first tank has no breather yet
     const begins = finding.code === "noTankYet" || finding.code === "noFixtureYet";
     if (!settled || (!begins && fresh.some((f) => f.severity === "must"))) continue;

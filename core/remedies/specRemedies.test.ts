@@ -219,6 +219,26 @@ test("a heater gets its relief, then its mixer, and nothing of either stands in 
   }
 });
 
+test("a stop valve at each tank is shut while nobody is by and open else; what is left is a note on the one hose at the tank", () => {
+  let design = loop;
+  for (const finding of evaluate(loop).findings.filter(({ code }) => code === "hoseComesOff")) {
+    expect(finding.severity).toBe("should");
+    const [remedy] = proposeRemedies(design, evaluate(design), finding);
+    expect(remedy?.edit.code).toBe("fitStopValve");
+    expect(remedy!.newFindings).toBe(0);
+    design = mustApply(design, remedy!.edit);
+    const left = evaluate(design).findings.find(({ id }) => id === finding.id)!;
+    expect(left).toMatchObject({ severity: "note", isOnItself: true, hoses: 1 });
+  }
+  const valves = design.gear.filter(({ name }) => name.endsWith("stop valve"));
+  expect(valves).toHaveLength(2);
+  for (const { id, on, openTaps, positions } of design.states)
+    for (const valve of valves) {
+      const at = positions.find(({ gearId }) => gearId === valve.id)?.at;
+      expect([id, at]).toEqual([id, on.length === 0 && openTaps.length === 0 ? "shut" : "open"]);
+    }
+});
+
 test("in the room and afloat a tank is held on the floor, under the floor by brackets", () => {
   const hang = (rig: Design["rig"], z: number) => {
     const [tank] = kranich.tanks;

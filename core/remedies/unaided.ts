@@ -73,7 +73,6 @@ export const UNAIDED = {
   uvBlind: null,
   pumpsInRow: null,
   waterFouled: null,
-  hoseComesOff: null,
   blackOverboard: null,
   tankOverfills: null,
   tankRunsOut: null,
