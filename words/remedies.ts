@@ -52,6 +52,8 @@ export function describeRemedy(
       return "Leave the hole out";
     case "fitStrainer":
       return "Put a strainer in the hose to it";
+    case "fitAirGap":
+      return "Let the fresh water fall into the loop's tank through an air gap, and take the tee out";
     case "fitStopValve":
       return "Fit a stop valve at the tank, shut while nothing is on";
     case "fitLoop":
@@ -288,6 +290,7 @@ export function describeEdit(edit: Edit, design: Design): string {
     addDumpLine: "Lay a dump line",
     fitDumpValve: `Fit a valve at ${part}`,
     fitStrainer: "Fit a strainer",
+    fitAirGap: "Part the waters by an air gap",
     fitStopValve: "Fit a stop valve",
     fitMesh: "Put a mesh on a breather",
     reckonCrash: "Count a crash",

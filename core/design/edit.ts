@@ -111,6 +111,7 @@ export const EDIT_CODES = [
   "fitLoop",
   "fitStrainer",
   "fitStopValve",
+  "fitAirGap",
   "clearLeg",
   "moveVentEnd",
   "widenInlet",

@@ -1,13 +1,13 @@
 import type { Design } from "../design/design";
 import { applyEdit, type Edit, type EditOp } from "../design/edit";
 import { freeId } from "../design/freeId";
-import type { Gear } from "../design/gear";
+import type { Gear, HoseEnd } from "../design/gear";
 import type { Hose } from "../design/plumbing";
 import { toGearBlock } from "../gear/gearBlock";
 import { placeGearPort } from "../gear/gearPorts";
 import { measureBlockGap } from "../geometry/blocks";
 import { add, type Vec3, vec } from "../geometry/vec";
-import { findHoseAt, type HoseEnd, placePiece, putAtEnd, toGear } from "./putPiece";
+import { findHoseAt, placePiece, putAtEnd, toGear } from "./putPiece";
 
 /** What is put in, by the names it is to have. */
 type Names = { readonly tee: string; readonly piece: string };

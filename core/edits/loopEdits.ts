@@ -3,16 +3,14 @@ import type { Design } from "../design/design";
 import { applyEdit, type Edit, type EditOp } from "../design/edit";
 import { freeId } from "../design/freeId";
 import type { Gear, GearKind, GearSpec, HoseEnd, WorkingState } from "../design/gear";
-import { roundTenth } from "../design/moves";
-import { toNodes } from "../design/nodes";
 import type { Hose, Tank } from "../design/plumbing";
-import { placeHoseEnd } from "../fit/lineLegs";
 import { fillShelf, type Lack } from "../gear/shelf";
 import { USUAL_GEAR, usualSpec } from "../gear/usualGear";
 import { measureExtent } from "../geometry/solid";
 import { vec } from "../geometry/vec";
 import { buildDrawDrain, buildRedirect } from "./drainEdits";
 import { chooseHosePipe, USUAL_HOSE } from "./hosePipe";
+import { riseThroughFloor } from "./putPiece";
 import { buildAddTank } from "./tankEdits";
 import { buildAddVent } from "./ventEdits";
 
@@ -228,17 +226,6 @@ function startBuilder(design: Design) {
   };
 }
 
-/** Over the floor, where a hose that came through it turns, mm [T]. */
-const TURN_MM = 60;
-
-// Straight up through the floor where it comes from, so that the hole is round, and then on.
-function riseThroughFloor(design: Design, from: HoseEnd, to: HoseEnd): Hose["pointsMm"] {
-  const [a, b] = [placeHoseEnd(design, from), placeHoseEnd(design, to)];
-  if (a.z < 0 === b.z < 0) return [];
-  const low = a.z < b.z ? a : b;
-  return toNodes([roundTenth(vec(low.x, low.y, TURN_MM))]);
-}
-
 const toIdWord = (key: string): string =>
   key
     .toLowerCase()
@@ -256,8 +243,8 @@ function addHosePorts(builder: Builder, tankId: string): { readonly drawId: stri
   return { drawId: draw.id, fillId: fill.id };
 }
 
-// Drawn near the bottom of its right wall, filled over the water at the top.
-function toHosePorts({ solid, ports }: Tank) {
+/** The ports of a loop's tank: drawn near the bottom of its right wall, filled over the water at the top. */
+export function toHosePorts({ solid, ports }: Tank) {
   const { min, max } = measureExtent(solid);
   const middle = (min.x + max.x) / 2;
   return [

@@ -3,15 +3,10 @@ import type { Edit } from "../design/edit";
 import type { Gear, WorkingState } from "../design/gear";
 import type { Hose } from "../design/plumbing";
 import { placeHoseEnd } from "../fit/lineLegs";
-import { findClearance, keepsAway, toBlock } from "../fit/obstacleGaps";
-import { hindersPipes } from "../fit/roles";
-import { listTankBlocks } from "../fit/tankBlocks";
-import { toGearBlock } from "../gear/gearBlock";
 import { USUAL_GEAR } from "../gear/usualGear";
-import { measureBlockGap } from "../geometry/blocks";
 import { add, scale, type Vec3, vec } from "../geometry/vec";
 import { cutAt, cutHose } from "./cutHose";
-import { placePiece, putAtEnd } from "./putPiece";
+import { isFree, placePiece, putAtEnd } from "./putPiece";
 
 /** From the port to the valve, mm: what a nipple takes; then what is in the way is passed [T]. */
 const OFF_MM = [60, 120, 200] as const;
@@ -62,16 +57,3 @@ const listAround = (design: Design, portMm: Vec3, name: string): Gear[] =>
   OFF_MM.flatMap((offMm) =>
     WAYS.map((way) => placePiece(design, "valve", name, "in", add(portMm, scale(way, offMm)))),
   ).filter((valve) => isFree(design, valve));
-
-// Clear of tanks and gear, and as far from what is hot or moves as the rules ask.
-function isFree({ tanks, gear, obstacles, rules }: Design, valve: Gear): boolean {
-  const block = toGearBlock(valve);
-  return (
-    [...tanks.flatMap(listTankBlocks), ...gear.map(toGearBlock)].every((other) => measureBlockGap(block, other) >= 0) &&
-    obstacles
-      .filter(({ kind }) => hindersPipes(kind))
-      .every(
-        (one) => measureBlockGap(block, toBlock(one)) >= (keepsAway(one) ? (findClearance(rules, one).value ?? 0) : 0),
-      )
-  );
-}

@@ -2,6 +2,7 @@ import type { Design } from "../design/design";
 import type { Edit, EditOp } from "../design/edit";
 import type { Drain, Tank, Vent } from "../design/plumbing";
 import { USUAL_CLASS } from "../design/rig";
+import { listFitAirGap } from "../edits/airGapFill";
 import { buildCountLoads } from "../edits/countEdits";
 import {
   buildAddDumpLine,
@@ -251,6 +252,8 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   filterOrder: (design, { at, otherId }) => proposeFiltersSwapped(design, at, otherId),
   nonReturnAgainst: (design, { at }) => proposeTurned(design, at),
   lampCooks: (design, { at }) => proposeLampOff(design, at),
+  waterFouled: (design, { water, otherId }) => proposeAirGap(design, water, otherId),
+  joinedWithoutGap: (design, { water, otherId }) => proposeAirGap(design, water, otherId),
   hoseComesOff: (design, _finding, { tank }) =>
     tank
       ? proposeAll(
@@ -340,6 +343,13 @@ const proposeStrainer = ({ lines, ...design }: Design, pumpId: string): Remedy[]
 
 const proposeAll = (edits: readonly Edit[]): Remedy[] => edits.map((edit) => ({ byMm: null, edit }));
 
+// Only where it is a loop's water: what else is fouled is parted by hand.
+function proposeAirGap(design: Design, water: string, otherId: string): Remedy[] {
+  const [kind, tankId] = otherId.split("~")[0]!.split(":");
+  return water === "loop" && kind === "tank" && tankId ? proposeAll(listFitAirGap(design, tankId, AIR_GAP_NAME)) : [];
+}
+
+const AIR_GAP_NAME = "Air gap";
 const RELIEF_NAMES = { tee: "Relief tee", piece: "Relief valve" };
 const MIXER_NAMES = { tee: "Mixer tee", piece: "Mixer" };
 const STRAINER_NAME = "Strainer";

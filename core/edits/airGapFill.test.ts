@@ -1,0 +1,89 @@
+import "../evaluate/fitted";
+import { readDemo } from "@/tests/demoRigs";
+import { mustApply } from "@/tests/sharedAir";
+import type { Design } from "../design/design";
+import type { Hose } from "../design/plumbing";
+import { evaluate } from "../evaluate/evaluate";
+import { proposeRemedies } from "../remedies/proposeRemedies";
+import { listFitAirGap } from "./airGapFill";
+
+const loop = readDemo("kranich-loop");
+const isFouled = (design: Design) =>
+  evaluate(design).findings.filter(({ code }) => code === "waterFouled" || code === "joinedWithoutGap");
+/** All hoses drawn the other way round. */
+const turned = (design: Design): Design => ({
+  ...design,
+  lines: design.lines.map((line) =>
+    line.kind === "hose" ? { ...line, from: line.to, to: line.from, pointsMm: line.pointsMm.toReversed() } : line,
+  ),
+});
+
+test("each way by which loop water can be drunk is parted by the same press, whichever way its hoses were drawn", () => {
+  for (const design of [loop, turned(loop)]) {
+    const evaluation = evaluate(design);
+    expect(isFouled(design).length).toBeGreaterThan(3);
+    for (const finding of isFouled(design)) {
+      const remedies = proposeRemedies(design, evaluation, finding);
+      expect(remedies.map(({ edit }) => edit.code)).toEqual(["fitAirGap"]);
+      const after = mustApply(design, remedies[0]!.edit);
+      expect(isFouled(after)).toEqual([]);
+      const codes = evaluate(after).findings.map(({ code }) => code);
+      for (const code of ["gearPortOpen", "gearClashes", "tapWeak", "airGapLow", "legHitsObstacle"] as const)
+        expect(codes).not.toContain(code);
+    }
+  }
+});
+
+test("the tee goes, its two hoses become one with all corners, and the loop still has its shower", () => {
+  // two corners in the hoses at the tee
+  const bent = {
+    ...loop,
+    lines: loop.lines.map((line) =>
+      line.id === "hose-5" || line.id === "hose-6"
+        ? ({ ...line, pointsMm: [{ id: "n1", x: line.id === "hose-5" ? 1_900 : 2_000, y: 460, z: 50 }] } as Hose)
+        : line,
+    ),
+  };
+  const [finding] = isFouled(bent);
+  const [remedy] = proposeRemedies(bent, evaluate(bent), finding!);
+  const after = mustApply(bent, remedy!.edit);
+  expect(after.gear.map(({ id }) => id)).not.toContain("cross");
+  const joined = after.lines.find(({ id }) => id === "hose-5") as Hose;
+  expect([joined.from, joined.to]).toEqual([
+    { kind: "gear", gearId: "tee", port: "b" },
+    { kind: "gear", gearId: "coarse", port: "in" },
+  ]);
+  expect(joined.pointsMm.map(({ x }) => x)).toEqual([1_900, 2_000]);
+  expect(after.lines.map(({ id }) => id)).not.toContain("hose-6");
+  // where the fresh pump refills the shower is shut; where the loop runs it is open, and for winter all are
+  expect(after.states.map(({ id, openTaps }) => [id, openTaps])).toEqual([
+    ["standby", []],
+    ["sink", ["sinktap"]],
+    ["shower-from-the-loop", ["head"]],
+    ["refill", []],
+    ["winter", ["head", "sinktap"]],
+  ]);
+});
+
+test("the fill port nobody uses is used; where there is none a port is cut over the water", () => {
+  const countPorts = (design: Design) => design.tanks.find(({ id }) => id === "loop")!.ports.length;
+  const bare = {
+    ...loop,
+    tanks: loop.tanks.map((tank) => ({
+      ...tank,
+      ports: tank.ports.filter(({ kind }) => kind !== "fill" || tank.id !== "loop"),
+    })),
+  };
+  for (const [design, more] of [
+    [loop, 0],
+    [bare, 1],
+  ] as const) {
+    const [remedy] = proposeRemedies(design, evaluate(design), isFouled(design)[0]!);
+    expect(countPorts(mustApply(design, remedy!.edit))).toBe(countPorts(design) + more);
+  }
+});
+
+test("a loop that is filled through a gap already has no hose to part, and no tank of that name none", () => {
+  expect(listFitAirGap(readDemo("lesesaal-loop"), "loop", "Air gap")).toEqual([]);
+  expect(listFitAirGap(loop, "none", "Air gap")).toEqual([]);
+});
