@@ -38,6 +38,15 @@ for (const name of oneRig("Kranich")) {
     await page.getByRole("button", { name: "Clear" }).click();
     await expect(page.getByTestId("stage-line")).toContainText("at the head");
     if (name === "Kranich") await expectAccessible(page);
+    // one press parts the waters, and Undo joins them again
+    await findings.getByRole("button", { name: /Loop water can get to Drinking tap.*more like it/ }).click();
+    await findings.getByRole("button", { name: /In the state .Refill., with Loop pump left on/ }).click();
+    await findings.getByRole("button", { name: /^Let the fresh water fall/ }).click();
+    await findings.getByRole("button", { name: "Do it" }).click();
+    await expect(findings).not.toContainText("Loop water can get to");
+    await expect(drawing.getByRole("button", { name: "Air gap", exact: true })).toBeVisible();
+    await page.keyboard.press("Control+z");
+    await expect(findings).toContainText("Loop water can get to");
     await page.keyboard.press("Control+z");
     await expect(findings).not.toContainText("Loop water can get to");
     // filled through an air gap nothing comes back
