@@ -78,6 +78,14 @@ export function describeRemedy(
       return "Turn it round";
     case "turnOff":
       return "Turn it off where the water stands";
+    case "turnOn":
+      return "Light it in every state in which a pump is on and a tap open";
+    case "secureValve":
+      return `Secure ${part}: lock it, tie it or take its handle off`;
+    case "useComposite":
+      return "Use one of rated composite";
+    case "fitTail":
+      return `Use a tail for a hose of ${by} bore`;
     case "setFloat":
       return "Let its float start the pump lower";
     case "setSender":
@@ -249,6 +257,10 @@ export function describeEdit(edit: Edit, design: Design): string {
     swapFilters: `Swap ${part} with another filter`,
     turnRound: `Turn ${part} round`,
     turnOff: `Turn ${part} off where the water stands`,
+    turnOn: `Light ${part} where water moves`,
+    secureValve: `Secure ${part}`,
+    useComposite: `Use composite for ${part}`,
+    fitTail: `Change the tail of ${part}`,
     setFloat: `Lower the float of ${part}`,
     setSender: `Change the sender of ${part}`,
     widenValve: `Widen the valve of ${part}`,

@@ -2,6 +2,7 @@ import type { Design } from "../design/design";
 import type { EditOp } from "../design/edit";
 import type { PartRef } from "../design/part";
 import { isMoved } from "../evaluate/checkLoopWater";
+import type { Failure } from "../gear/settings";
 import type { Remedy } from "./remedy";
 
 /** Two filters in each other's place; hoses stay as they are. */
@@ -41,4 +42,24 @@ export function proposeLampOff(design: Design, at: PartRef): Remedy[] {
     .filter((state) => state.on.includes(at.id) && !isMoved(design, state))
     .map(({ id, on }): EditOp => ({ op: "set", path: ["states", id, "on"], value: on.filter((one) => one !== at.id) }));
   return ops.length === 0 ? [] : [{ byMm: null, edit: { code: "turnOff", at, ops } }];
+}
+
+/** A lamp that is lit in every state in which a tap is open and a pump is on. */
+export function proposeLampOn(design: Design): Remedy[] {
+  const lamp = design.gear.find(({ spec }) => spec.kind === "uvLamp");
+  if (!lamp) return [];
+  const pumps = new Set(design.gear.flatMap(({ id, spec }) => (spec.kind === "pump" ? [id] : [])));
+  const ops = design.states
+    .filter(({ on, openTaps }) => !on.includes(lamp.id) && openTaps.length > 0 && on.some((id) => pumps.has(id)))
+    .map(({ id, on }): EditOp => ({ op: "set", path: ["states", id, "on"], value: [...on, lamp.id] }));
+  const at = { kind: "gear", id: lamp.id } as const;
+  return ops.length === 0 ? [] : [{ byMm: null, edit: { code: "turnOn", at, ops } }];
+}
+
+/** A valve by whose one turn black water goes overboard, secured: to be locked, tied or stripped of its handle by hand. */
+export function proposeSecured({ gear }: Design, failure: Failure | null): Remedy[] {
+  const piece = failure && "gearId" in failure ? gear.find(({ id }) => id === failure.gearId) : undefined;
+  if (piece?.spec.kind !== "valve" && piece?.spec.kind !== "diverter") return [];
+  const ops: EditOp[] = [{ op: "set", path: ["gear", piece.id, "isSecured"], value: true }];
+  return [{ byMm: null, edit: { code: "secureValve", at: { kind: "gear", id: piece.id }, ops } }];
 }

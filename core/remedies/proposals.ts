@@ -33,7 +33,7 @@ import {
 } from "./clashRemedies";
 import { proposeLegClear, proposePartClear, proposeVentEndClear, toMissingMm } from "./clearRemedies";
 import { proposeFallRemedies } from "./fallRemedies";
-import { proposeFiltersSwapped, proposeLampOff, proposeTurned } from "./gearRemedies";
+import { proposeFiltersSwapped, proposeLampOff, proposeLampOn, proposeSecured, proposeTurned } from "./gearRemedies";
 import { proposePartInside } from "./insideRemedies";
 import { proposeHigher } from "./liftRemedies";
 import { proposeLoopRaised, proposeVentedLoop } from "./loopRemedy";
@@ -254,6 +254,15 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   lampCooks: (design, { at }) => proposeLampOff(design, at),
   waterFouled: (design, { water, otherId }) => proposeAirGap(design, water, otherId),
   joinedWithoutGap: (design, { water, otherId }) => proposeAirGap(design, water, otherId),
+  blackOverboard: (design, { failure }) => proposeSecured(design, failure),
+  loopUntreated: (design, { lacks }) => (lacks === "lamp" ? proposeLampOn(design) : []),
+  metalsMeet: (design, { at }) =>
+    proposeSpec(design, at, "skinFitting", "useComposite", () => ({ metal: "composite" })),
+  tailUnfit: (design, { at, boreMm }) =>
+    proposeSpec(design, at, "skinFitting", "fitTail", () => ({ tailMm: boreMm })).map((one) => ({
+      ...one,
+      byMm: boreMm,
+    })),
   hoseComesOff: (design, _finding, { tank }) =>
     tank
       ? proposeAll(

@@ -79,6 +79,11 @@ const turnedGuard: Design = {
     return { ...line, from: turn(line.from), to: turn(line.to) };
   }),
 };
+const heads = readDemo("otter-heads");
+const unsecured: Design = {
+  ...heads,
+  gear: heads.gear.map(({ isSecured: _, ...piece }) => piece),
+};
 const sunk: Design = {
   ...boat,
   gear: boat.gear.map((piece) =>
@@ -142,6 +147,20 @@ const CASES: readonly (readonly [FindingCode, string, Design])[] = [
   ["partBelowSill", "moveClear", { ...loop, gear: [...loop.gear, hung] }],
   ["partBelowSill", "moveClear", sagging],
   ["touchesRamp", "moveClear", { ...loop, rules: { ...loop.rules, limits: { breakover: 17.6 } } }],
+  [
+    "loopUntreated",
+    "turnOn",
+    { ...loop, states: loop.states.map((one) => ({ ...one, on: one.on.filter((id) => id !== "lamp") })) },
+  ],
+  ["blackOverboard", "secureValve", unsecured],
+  [
+    "metalsMeet",
+    "useComposite",
+    withSpec({ ...boat, rig: { ...boat.rig, hull: { ...boat.rig.hull!, material: "aluminium" } } }, "skinFitting", {
+      metal: "bronze",
+    }),
+  ],
+  ["tailUnfit", "fitTail", withSpec(boat, "skinFitting", { tailMm: 60 })],
   ["filterOrder", "swapFilters", withPiece("coarse", { micron: 0.5 })],
   ["nonReturnAgainst", "turnRound", turnedGuard],
   ["lampCooks", "turnOff", { ...loop, states: loop.states.map((state) => ({ ...state, on: [...state.on, "lamp"] })) }],
