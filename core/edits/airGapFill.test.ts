@@ -65,6 +65,17 @@ test("the tee goes, its two hoses become one with all corners, and the loop stil
   ]);
 });
 
+test("what can run out over the gap when the filling valve sticks is held by a stop valve, by one more press", () => {
+  const parted = mustApply(loop, proposeRemedies(loop, evaluate(loop), isFouled(loop)[0]!)[0]!.edit);
+  // while it is filled a tap left open runs by the pump, which no valve at the tank helps
+  const after = { ...parted, states: parted.states.filter(({ id }) => id !== "refill") };
+  const finding = evaluate(after).findings.find(({ code }) => code === "tankRunsOut")!;
+  const [remedy] = proposeRemedies(after, evaluate(after), finding);
+  expect(remedy?.edit.code).toBe("fitStopValve");
+  expect(remedy!.newFindings).toBe(0);
+  expect(evaluate(mustApply(after, remedy!.edit)).findings.map(({ code }) => code)).not.toContain("tankRunsOut");
+});
+
 test("the fill port nobody uses is used; where there is none a port is cut over the water", () => {
   const countPorts = (design: Design) => design.tanks.find(({ id }) => id === "loop")!.ports.length;
   const bare = {

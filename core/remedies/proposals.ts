@@ -263,14 +263,8 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
       ...one,
       byMm: boreMm,
     })),
-  hoseComesOff: (design, _finding, { tank }) =>
-    tank
-      ? proposeAll(
-          design.lines.flatMap(({ id }) =>
-            listFitStopValve(design, id, tank.id, `${tank.name} stop valve`.slice(0, 80)),
-          ),
-        )
-      : [],
+  hoseComesOff: (design, _finding, { tank }) => proposeStopValve(design, tank),
+  tankRunsOut: (design, _finding, { tank }) => proposeStopValve(design, tank),
   valveNarrow: (_design, { at }, { tank }) => (tank ? proposeWiderValve(tank, at) : []),
   senderLong: (_design, _finding, { tank }) => (tank ? proposeSenderIn(tank) : []),
   senderBeside: (_design, _finding, { tank }) => (tank ? proposeSenderIn(tank) : []),
@@ -351,6 +345,13 @@ const proposeStrainer = ({ lines, ...design }: Design, pumpId: string): Remedy[]
   });
 
 const proposeAll = (edits: readonly Edit[]): Remedy[] => edits.map((edit) => ({ byMm: null, edit }));
+
+const proposeStopValve = (design: Design, tank: Tank | null): Remedy[] =>
+  tank
+    ? proposeAll(
+        design.lines.flatMap(({ id }) => listFitStopValve(design, id, tank.id, `${tank.name} stop valve`.slice(0, 80))),
+      )
+    : [];
 
 // Only where it is a loop's water: what else is fouled is parted by hand.
 function proposeAirGap(design: Design, water: string, otherId: string): Remedy[] {

@@ -69,7 +69,6 @@ export const UNAIDED = {
   uvBlind: null,
   pumpsInRow: null,
   tankOverfills: null,
-  tankRunsOut: null,
   pumpRunsDry: null,
   pumpDeadHead: null,
   ontoGround: null,
