@@ -71,8 +71,9 @@ export async function openSample(page: Page, name: Offered): Promise<void> {
   await page.keyboard.press("Control+o");
   await page.getByRole("dialog").getByRole("button", { name, exact: true }).click();
   await expect(page.getByRole("button", { name: `Designs; ${name} is open` })).toBeVisible();
-  // the list gives the focus back when it is gone, and no sooner
+  // the list gives the focus back by a timer when it is gone, and no sooner: one set after it comes after it
   await expect(page.getByRole("dialog")).toBeHidden();
+  await page.evaluate(() => new Promise((done) => setTimeout(done)));
 }
 
 /** Opens the page on one of the rigs. */
