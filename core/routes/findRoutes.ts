@@ -5,9 +5,12 @@ import type { Drain } from "../design/plumbing";
 import { reachPlace } from "../edits/drainEdits";
 import { relay } from "../edits/drawnDrain";
 import { listLeftBehind } from "../edits/leftBehind";
+import { checkClashes } from "../evaluate/checkClashes";
 import { evaluate } from "../evaluate/evaluate";
 import type { Evaluation } from "../evaluate/evaluation";
 import type { Finding } from "../evaluate/findings";
+import { buildDrainPath } from "../falls/drainPath";
+import { buildNetwork } from "../falls/network";
 import { add, scale, type Vec3, vec } from "../geometry/vec";
 import { listDrainParts } from "../parts/listParts";
 import { layHeights } from "./layHeights";
@@ -282,6 +285,9 @@ function tryOut(
   };
   const outcome = applyEdit(design, edit);
   if (!outcome.ok) return null;
+  const meets = listMet(outcome.design, drain.id);
+  // most ways run into a pipe: the rest need not be judged of them
+  if (meets.length > 0) return { ...NOT_JUDGED, edit, to: goal, meets };
   const { drains, findings } = evaluate(outcome.design);
   const result = drains.find((d) => d.lineId === drain.id)!;
   const count = (severity: "must" | "should") =>
@@ -298,8 +304,20 @@ function tryOut(
     bends: countBends(outcome.design, drain.id),
     musts: count("must"),
     shoulds: count("should"),
-    meets: findings.flatMap((f) => (f.code === "pipesClash" && isOfWay(f, drain.id) ? [findOther(f, drain.id)] : [])),
+    meets,
   };
+}
+
+/** What a way that runs into a pipe is taken for: it must not be, whatever else it is. */
+const NOT_JUDGED = { tankId: "", levelMm: 0, worstMm: 0, lengthMm: 0, bends: 0, musts: 1, shoulds: 0 } as const;
+
+// Pipes a drain runs into, by their ids.
+function listMet(design: Design, drainId: string): string[] {
+  const network = buildNetwork(design);
+  const paths = design.lines.flatMap((line) => (line.kind === "drain" ? [buildDrainPath(design, line, network)] : []));
+  return checkClashes(design, paths).flatMap((f) =>
+    f.code === "pipesClash" && isOfWay(f, drainId) ? [findOther(f, drainId)] : [],
+  );
 }
 
 const countBends = (design: Design, drainId: string): number =>
