@@ -28,6 +28,8 @@ import { useSide } from "../useSide";
 const PAD = { left: 70, right: 110, top: 42, bottom: 104 };
 /** What is written at the open end takes so much; nearer to the edge of the sheet it stands left of it, px. */
 const END_NAME_PX = 160;
+/** So wide is the name of the worst level, at the right edge; where a point stands in it, it goes under its line, px. */
+const WORST_NAME_PX = 160;
 /** Strip of the pressure under the drawing, px. */
 const STRIP_PX = 74;
 
@@ -170,18 +172,26 @@ function Around({ section, view, hatch }: PartProps & { readonly hatch: string }
     [section.nodes.at(-1)!.s, floorH[1]] as const,
     [to, floorH[1]] as const,
   ]);
+  const worstY = view.y(section.worstFloodH);
+  const isCrossed = section.nodes.some(
+    ({ s, h }) => view.x(s) > view.width - WORST_NAME_PX && Math.abs(view.y(h) - worstY + 9) < 20,
+  );
   return (
     <g>
-      <Stroke points={line(section.groundH)} stroke="var(--ink)" strokeWidth={1.4} />
-      <Outline
-        points={toPoints(view, [
-          [from, section.groundH] as const,
-          [to, section.groundH] as const,
-          [to, section.groundH - 60] as const,
-          [from, section.groundH - 60] as const,
-        ])}
-        fill={`url(#${hatch}-ground)`}
-      />
+      {view.y(section.groundH) < view.height - STRIP_PX && (
+        <>
+          <Stroke points={line(section.groundH)} stroke="var(--ink)" strokeWidth={1.4} />
+          <Outline
+            points={toPoints(view, [
+              [from, section.groundH] as const,
+              [to, section.groundH] as const,
+              [to, section.groundH - 60] as const,
+              [from, section.groundH - 60] as const,
+            ])}
+            fill={`url(#${hatch}-ground)`}
+          />
+        </>
+      )}
       <Stroke points={floor} stroke="var(--edge)" strokeWidth={1.4} strokeDasharray="12 3" />
       <HaloText x={8} y={view.y(floorH[0]) - 5}>
         {say(WORDS.underTheFloor)}
@@ -193,7 +203,7 @@ function Around({ section, view, hatch }: PartProps & { readonly hatch: string }
       {section.worstFloodH > section.floodH + 1 && (
         <>
           <Stroke points={line(section.worstFloodH)} stroke="var(--signal)" strokeWidth={1.2} strokeDasharray="7 4" />
-          <HaloText x={view.width - 8} y={view.y(section.worstFloodH) - 5} anchor="end" tone="signal">
+          <HaloText x={view.width - 8} y={worstY + (isCrossed ? 15 : -5)} anchor="end" tone="signal">
             {WORDS.fullStandingAtTheWorst}
           </HaloText>
         </>
