@@ -3,7 +3,7 @@ import { applyEdit, type Edit, type EditOp } from "../design/edit";
 import { freeId } from "../design/freeId";
 import type { Gear, HoseEnd, WorkingState } from "../design/gear";
 import type { Hose, Port, Tank } from "../design/plumbing";
-import { buildGearGraph, type GearEnd, toPortNode } from "../gear/gearGraph";
+import { buildGearGraph, type GearEnd, toEndNode, toPortNode } from "../gear/gearGraph";
 import { buildArcs, listReached } from "../gear/reach";
 import { ALL_OPEN } from "../gear/settings";
 import { add, vec } from "../geometry/vec";
@@ -43,10 +43,12 @@ export function listFitAirGap(design: Design, tankId: string, name: string): Edi
       ),
     };
     const into = toGear(gap.id, "in");
-    const led: Hose = { ...hose, from: fresh, to: into, pointsMm: riseThroughFloor(so, fresh, into) };
+    // it lies elsewhere now: holes it went through are no longer its own
+    const { items: _, ...like } = hose;
+    const led: Hose = { ...like, from: fresh, to: into, pointsMm: riseThroughFloor(so, fresh, into) };
     const out = toGear(gap.id, "out");
     const falls: Hose = {
-      ...hose,
+      ...like,
       id: freeId("hose", design.lines),
       name: `${name}, hose`.slice(0, 80),
       from: out,
@@ -82,26 +84,26 @@ function listFed(design: Design, tankId: string): Fed[] {
       ] as const
     ).filter(([, other]) => findTee(design, other));
     if (ends.length === 0) return [];
-    const graph = buildGearGraph({ ...design, lines: design.lines.filter((line) => line !== hose) });
-    const arcs = buildArcs(graph, ALL_OPEN);
-    const reachedFrom = (isOne: (end: GearEnd) => boolean) =>
-      new Set(graph.ends.filter(isOne).flatMap(({ node }) => [...listReached(arcs, node)]));
-    const ofFresh = reachedFrom(({ kind, holds }) => kind !== "air" && holds === "fresh");
-    const ofLoop = reachedFrom((end) => end.tankId === tankId);
+    const without = { ...design, lines: design.lines.filter((line) => line !== hose) };
+    const ofFresh = listReachedFrom(without, ({ kind, holds }) => kind !== "air" && holds === "fresh");
+    const ofLoop = listReachedFrom(without, (end) => end.tankId === tankId);
     return ends.flatMap(([fresh, other]): Fed[] => {
-      const isFed = ofFresh.has(toNode(fresh)) && !ofLoop.has(toNode(fresh)) && ofLoop.has(toNode(other));
+      const isFed = ofFresh.has(toEndNode(fresh)) && !ofLoop.has(toEndNode(fresh)) && ofLoop.has(toEndNode(other));
       return isFed ? [{ hose, fresh, tee: findTee(design, other)! }] : [];
     });
   });
 }
 
-/** Gear the water of a tank comes to, everything open. */
-function listReachedGear(design: Design, tankId: string): Gear[] {
+/** The ports that water of these ends comes to, everything open. */
+function listReachedFrom(design: Design, isOne: (end: GearEnd) => boolean): ReadonlySet<string> {
   const graph = buildGearGraph(design);
   const arcs = buildArcs(graph, ALL_OPEN);
-  const reached = new Set(
-    graph.ends.filter((end) => end.tankId === tankId).flatMap(({ node }) => [...listReached(arcs, node)]),
-  );
+  return new Set(graph.ends.filter(isOne).flatMap(({ node }) => [...listReached(arcs, node)]));
+}
+
+/** Gear the water of a tank comes to. */
+function listReachedGear(design: Design, tankId: string): Gear[] {
+  const reached = listReachedFrom(design, (end) => end.tankId === tankId);
   return design.gear.filter(({ id }) => reached.has(toPortNode(id, "in")));
 }
 
@@ -125,9 +127,6 @@ function shutShowers(design: Design, tankId: string): WorkingState[] {
 function findTee({ gear }: Design, end: HoseEnd): Gear | undefined {
   return end.kind === "gear" ? gear.find(({ id, spec }) => id === end.gearId && spec.kind === "tee") : undefined;
 }
-
-const toNode = (end: HoseEnd): string =>
-  end.kind === "gear" ? toPortNode(end.gearId, end.port) : `tank:${end.tankId}:${end.portId}`;
 
 // The fill port nobody uses, or one more over the water.
 function findFill(design: Design, tank: Tank): { readonly port: Port; readonly ops: readonly EditOp[] } {
@@ -159,8 +158,9 @@ function takeTeeOut(design: Design, tee: Gear, hose: Hose): EditOp[] | null {
   const others = design.lines.filter(isHose).filter((one) => one !== hose && (isAtTee(one.from) || isAtTee(one.to)));
   if (others.length !== 2) return null;
   const [first, second] = others.map((one) => (isAtTee(one.to) ? one : turn(one)));
+  const { items: _, ...like } = first!;
   const joined: Hose = {
-    ...first!,
+    ...like,
     to: second!.from,
     pointsMm: [...first!.pointsMm, ...second!.pointsMm.toReversed()],
   };

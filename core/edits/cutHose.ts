@@ -22,9 +22,17 @@ export function cutHose(
   [near, far]: readonly [string, string],
 ): EditOp[] {
   const at = (port: string) => ({ kind: "gear" as const, gearId: piece.id, port });
-  const first: Hose = { ...hose, to: at(near), pointsMm: hose.pointsMm.slice(0, before) };
+  const { items, ...bare } = hose;
+  const holes = items && shareHoles(items, hose.pointsMm, [before, behind]);
+  const first: Hose = {
+    ...bare,
+    ...(holes && { items: holes.first }),
+    to: at(near),
+    pointsMm: hose.pointsMm.slice(0, before),
+  };
   const second: Hose = {
-    ...hose,
+    ...bare,
+    ...(holes && { items: holes.second }),
     id: freeId("hose", lines),
     name: `${hose.name}, on`.slice(0, 80),
     from: at(far),
@@ -35,4 +43,25 @@ export function cutHose(
     { op: "set", path: ["lines", hose.id], value: first },
     { op: "insert", path: ["lines"], index: lines.length, value: second },
   ];
+}
+
+type Holes = NonNullable<Hose["items"]>;
+
+// A hole stays with its leg. One in the leg that is cut lies before the piece or behind it, and nobody knows which: it is told anew.
+function shareHoles(
+  items: Holes,
+  points: Hose["pointsMm"],
+  [before, behind]: Cut,
+): { readonly first: Holes; readonly second: Holes } {
+  const toIndex = (node: string | null) => points.findIndex(({ id }) => id === node);
+  // where the piece takes the place of a point no leg is cut
+  const isAtPoint = behind > before && before < points.length;
+  return {
+    first: items.filter(({ node }) => toIndex(node) < before - (isAtPoint ? 0 : 1)),
+    second: items.flatMap((hole) => {
+      const index = toIndex(hole.node);
+      if (isAtPoint && index === before) return [{ ...hole, node: null }];
+      return index >= behind ? [hole] : [];
+    }),
+  };
 }

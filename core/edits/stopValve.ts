@@ -10,6 +10,8 @@ import { isFree, placePiece, putAtEnd } from "./putPiece";
 
 /** From the port to the valve, mm: what a nipple takes; then what is in the way is passed [T]. */
 const OFF_MM = [60, 120, 200] as const;
+/** Each place is tried by a whole evaluation. */
+const MOST_PLACES = 3;
 const WAYS: readonly Vec3[] = [vec(1, 0, 0), vec(-1, 0, 0), vec(0, 1, 0), vec(0, -1, 0), vec(0, 0, 1), vec(0, 0, -1)];
 
 /** Nobody stands by while nothing is on and no tap is open. */
@@ -54,6 +56,6 @@ const withValve = (states: readonly WorkingState[], gearId: string): WorkingStat
   }));
 
 const listAround = (design: Design, portMm: Vec3, name: string): Gear[] =>
-  OFF_MM.flatMap((offMm) =>
-    WAYS.map((way) => placePiece(design, "valve", name, "in", add(portMm, scale(way, offMm)))),
-  ).filter((valve) => isFree(design, valve));
+  OFF_MM.flatMap((offMm) => WAYS.map((way) => placePiece(design, "valve", name, "in", add(portMm, scale(way, offMm)))))
+    .filter((valve) => isFree(design, valve))
+    .slice(0, MOST_PLACES);

@@ -70,7 +70,8 @@ export type GearGraph = {
 
 export const toPortNode = (gearId: string, port: string): string => `${gearId}:${port}`;
 export const toTankNode = (tankId: string, portId: string): string => `tank:${tankId}:${portId}`;
-const toNode = (end: HoseEnd): string =>
+/** The node a hose ends at. */
+export const toEndNode = (end: HoseEnd): string =>
   end.kind === "gear" ? toPortNode(end.gearId, end.port) : toTankNode(end.tankId, end.portId);
 
 /** Tilt and a full tank against one that is half full change what stands higher by as much, mm [T]. */
@@ -107,7 +108,7 @@ function joinUp(design: Design, fill: number): GearGraph {
   for (const line of design.lines) {
     if (line.kind !== "hose") continue;
     for (const end of [line.from, line.to]) {
-      const id = toNode(end);
+      const id = toEndNode(end);
       if (!nodes.has(id)) put(id, placeHoseEnd(design, end));
     }
     const course = listHoseCourse(design, line);
@@ -115,8 +116,8 @@ function joinUp(design: Design, fill: number): GearGraph {
     links.push({
       kind: "hose",
       id: line.id,
-      from: toNode(line.from),
-      to: toNode(line.to),
+      from: toEndNode(line.from),
+      to: toEndNode(line.to),
       pipe: line.pipe,
       lengthMm,
       turns: line.pointsMm.length,

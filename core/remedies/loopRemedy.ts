@@ -26,7 +26,7 @@ export function proposeVentedLoop(design: Design, { at, otherId }: SeaComesIn, n
 }
 
 /** Heeled, a height counts for a little less of itself [T]. */
-const HEELED = 1.1;
+export const HEELED = 1.1;
 
 /** A vented loop taken up until its top stands as high over the worst waterline as it must. */
 export function proposeLoopRaised(

@@ -1,8 +1,7 @@
 import type { Design } from "../design/design";
-import type { Edit, EditOp } from "../design/edit";
-import type { Drain, Tank, Vent } from "../design/plumbing";
+import type { EditOp } from "../design/edit";
+import type { Drain, Tank } from "../design/plumbing";
 import { USUAL_CLASS } from "../design/rig";
-import { listFitAirGap } from "../edits/airGapFill";
 import { buildCountLoads } from "../edits/countEdits";
 import {
   buildAddDumpLine,
@@ -12,38 +11,27 @@ import {
   buildRegradeDumpLine,
 } from "../edits/dumpLineEdits";
 import { buildAddFixture } from "../edits/fixtureEdits";
-import { listFitMixer, listFitRelief } from "../edits/heaterEdits";
-import { buildInsertStrainer } from "../edits/insertPiece";
 import { buildFitPad } from "../edits/padEdits";
 import { buildFitPumpOut } from "../edits/pumpOutEdits";
-import { listFitStopValve } from "../edits/stopValve";
 import { buildAddPort, buildAddTank, buildRemovePort } from "../edits/tankEdits";
 import { buildCountFlush } from "../edits/toiletEdits";
 import type { Finding, FindingCode } from "../evaluate/findings";
 import { toBlock, toTankBlock } from "../fit/obstacleGaps";
 import { followDumpLine } from "../tanks/dumpWays";
 import { proposeToiletWay, proposeWiderWay } from "./boreRemedies";
-import {
-  proposeGearClear,
-  proposeGearRaised,
-  proposeLegOut,
-  proposeOutOfFloor,
-  proposePipesApart,
-  proposeTanksApart,
-} from "./clashRemedies";
+import { proposeLegOut, proposeOutOfFloor, proposePipesApart, proposeTanksApart } from "./clashRemedies";
 import { proposeLegClear, proposePartClear, proposeVentEndClear, toMissingMm } from "./clearRemedies";
 import { proposeFallRemedies } from "./fallRemedies";
-import { proposeFiltersSwapped, proposeLampOff, proposeLampOn, proposeSecured, proposeTurned } from "./gearRemedies";
+import { GEAR_PROPOSALS } from "./gearProposals";
 import { proposePartInside } from "./insideRemedies";
 import { proposeHigher } from "./liftRemedies";
-import { proposeLoopRaised, proposeVentedLoop } from "./loopRemedy";
+import { HEELED } from "./loopRemedy";
 import { proposeOwnVessel } from "./ownVesselRemedy";
 import {
   proposeBarrierHose,
   proposeBranchVent,
   proposeCleanout,
   proposeCount,
-  proposeHigherGap,
   proposeHigherInlet,
   proposeMesh,
   proposeOneTrap,
@@ -74,35 +62,16 @@ import {
   proposeWiderHole,
 } from "./placeRemedies";
 import { proposeAlongWallOf } from "./portRemedies";
+import type { Propose } from "./propose";
 import type { Remedy } from "./remedy";
 import { proposeLongerLeg } from "./roomRemedies";
-import {
-  proposeBolts,
-  proposeBoltsAside,
-  proposeHold,
-  proposeLowerFloat,
-  proposeSenderIn,
-  proposeSpec,
-  proposeWiderValve,
-} from "./specRemedies";
+import { proposeBolts, proposeBoltsAside, proposeHold, proposeSenderIn, proposeWiderValve } from "./specRemedies";
 import { UNAIDED } from "./unaided";
-
-/** The drain, breather and tank a finding is about, where it is about one. */
-type Parts = { readonly drain: Drain | null; readonly vent: Vent | null; readonly tank: Tank | null };
-
-type Propose<C extends FindingCode> = (
-  design: Design,
-  finding: Extract<Finding, { readonly code: C }>,
-  parts: Parts,
-) => readonly Remedy[];
-
-/** Under where its pump starts an accumulator is charged by so much, and a pump's switch stops it at this share of all it gives [T]. */
-const CHARGE_UNDER_KPA = 15;
-const CUT_OUT_SHARE = 0.9;
 
 /** What may settle each kind of finding; null where nothing simple does. A code that is missing does not compile. */
 const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   ...UNAIDED,
+  ...GEAR_PROPOSALS,
   noFixtureYet: (design) => [{ byMm: null, edit: buildAddFixture(design, "kitchenSink", FIRST_FIXTURE_NAME) }],
   noTankYet: (design) => [{ byMm: null, edit: buildAddTank(design, "grey", FIRST_TANK_NAME) }],
   fixtureUndrained: (design, finding) => (finding.at.kind === "fixture" ? proposeDrain(design, finding.at.id) : []),
@@ -183,11 +152,9 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
       ? proposeVentLift(
           design,
           { kind: "bend", lineId: vent.id, index: vent.pointsMm.length - 1 },
-          // heeled, a height counts for a little less of itself
-          (wantedMm - overMm) * 1.1,
+          (wantedMm - overMm) * HEELED,
         )
       : [],
-  pumpUnstrained: (design, { at }) => proposeStrainer(design, "id" in at ? at.id : ""),
   flushShort: (design) => {
     const edit = buildCountFlush(design);
     return edit ? [{ byMm: null, edit }] : [];
@@ -236,63 +203,23 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   },
   tanksClash: proposeTanksApart,
   tankInFloor: (design, finding, { tank }) => (tank ? proposeOutOfFloor(design, tank, finding.deepMm) : []),
-  airGapLow: (_design, finding) => proposeHigherGap(finding),
-  gearClashes: proposeGearClear,
-  gearShutIn: proposeGearRaised,
   padWeak: (_design, { wantedW }, { tank }) => {
     const edit = tank ? buildFitPad(tank, wantedW) : null;
     return edit ? [{ byMm: null, edit }] : [];
   },
-  seaComesIn: (design, finding) => proposeVentedLoop(design, finding, LOOP_NAME),
   partOutside: proposePartInside,
   partSticksOut: proposePartInside,
   partBelowSill: (design, { at, byMm }) => proposeHigher(design, at, byMm),
   tankBelowSill: (design, { at, byMm }) => proposeHigher(design, at, byMm),
   touchesRamp: (design, { at }) => proposeHigher(design, at),
-  filterOrder: (design, { at, otherId }) => proposeFiltersSwapped(design, at, otherId),
-  nonReturnAgainst: (design, { at }) => proposeTurned(design, at),
-  lampCooks: (design, { at }) => proposeLampOff(design, at),
-  waterFouled: (design, { water, otherId }) => proposeAirGap(design, water, otherId),
-  joinedWithoutGap: (design, { water, otherId }) => proposeAirGap(design, water, otherId),
-  blackOverboard: (design, { failure }) => proposeSecured(design, failure),
-  loopUntreated: (design, { lacks }) => (lacks === "lamp" ? proposeLampOn(design) : []),
-  metalsMeet: (design, { at }) =>
-    proposeSpec(design, at, "skinFitting", "useComposite", () => ({ metal: "composite" })),
-  tailUnfit: (design, { at, boreMm }) =>
-    proposeSpec(design, at, "skinFitting", "fitTail", () => ({ tailMm: boreMm })).map((one) => ({
-      ...one,
-      byMm: boreMm,
-    })),
-  hoseComesOff: (design, _finding, { tank }) => proposeStopValve(design, tank),
-  tankRunsOut: (design, _finding, { tank }) => proposeStopValve(design, tank),
   valveNarrow: (_design, { at }, { tank }) => (tank ? proposeWiderValve(tank, at) : []),
   senderLong: (_design, _finding, { tank }) => (tank ? proposeSenderIn(tank) : []),
   senderBeside: (_design, _finding, { tank }) => (tank ? proposeSenderIn(tank) : []),
-  floatOverRim: (design, { at, highMm }) => proposeLowerFloat(design, at, highMm),
   toiletNarrow: proposeToiletWay,
-  loopLow: proposeLoopRaised,
   dumpEndInside: (design, { at }) => {
     const edit = at.kind === "line" ? buildLeadDumpLineOut(design, at.id) : null;
     return edit ? [{ byMm: null, edit }] : [];
   },
-  heaterUnrelieved: (design, { at }) => proposeAll(listFitRelief(design, "id" in at ? at.id : "", RELIEF_NAMES)),
-  heaterUnmixed: (design, { at }) => proposeAll(listFitMixer(design, "id" in at ? at.id : "", MIXER_NAMES)),
-  seacockMissing: (design, { at }) =>
-    proposeSpec(design, at, "skinFitting", "fitSeacock", () => ({ hasSeacock: true })),
-  backingMissing: (design, { at }) =>
-    proposeSpec(design, at, "skinFitting", "fitBacking", () => ({ hasBacking: true })),
-  clampsFew: (design, { at }) => proposeSpec(design, at, "skinFitting", "fitClamps", () => ({ clamps: 2 })),
-  metalUnfit: (design, { at }) => proposeSpec(design, at, "skinFitting", "useBronze", () => ({ metal: "bronze" })),
-  floatReversed: (design, { at }) =>
-    proposeSpec(design, at, "sump", "swapMarks", ({ onMm, offMm }) =>
-      onMm < offMm ? { onMm: offMm, offMm: onMm } : null,
-    ),
-  accumulatorHard: (design, { at, cutInKPa }) =>
-    proposeSpec(design, at, "accumulator", "setCharge", () => ({
-      prechargeKPa: Math.max(0, cutInKPa - CHARGE_UNDER_KPA),
-    })),
-  pumpNeverStops: (design, { at, shutOffKPa }) =>
-    proposeSpec(design, at, "pump", "setSwitch", () => ({ cutOutKPa: Math.floor(CUT_OUT_SHARE * shutOffKPa) })),
   senderReversed: (_design, { at }, { tank }) =>
     tank?.sender && tank.sender.lowMm > tank.sender.highMm
       ? [
@@ -335,35 +262,6 @@ const proposePumpOut = (design: Design, tank: Tank): Remedy[] => [
   { byMm: null, edit: buildFitPumpOut(design, tank, `${tank.name} pump-out`.slice(0, 80)) },
 ];
 
-// In the hose that comes to its inlet, whichever way that was drawn.
-const proposeStrainer = ({ lines, ...design }: Design, pumpId: string): Remedy[] =>
-  lines.flatMap((line) => {
-    if (line.kind !== "hose") return [];
-    const isAt = [line.from, line.to].some((end) => end.kind === "gear" && end.gearId === pumpId && end.port === "in");
-    const edit = isAt ? buildInsertStrainer({ ...design, lines }, line.id, STRAINER_NAME) : null;
-    return edit ? [{ byMm: null, edit }] : [];
-  });
-
-const proposeAll = (edits: readonly Edit[]): Remedy[] => edits.map((edit) => ({ byMm: null, edit }));
-
-const proposeStopValve = (design: Design, tank: Tank | null): Remedy[] =>
-  tank
-    ? proposeAll(
-        design.lines.flatMap(({ id }) => listFitStopValve(design, id, tank.id, `${tank.name} stop valve`.slice(0, 80))),
-      )
-    : [];
-
-// Only where it is a loop's water: what else is fouled is parted by hand.
-function proposeAirGap(design: Design, water: string, otherId: string): Remedy[] {
-  const [kind, tankId] = otherId.split("~")[0]!.split(":");
-  return water === "loop" && kind === "tank" && tankId ? proposeAll(listFitAirGap(design, tankId, AIR_GAP_NAME)) : [];
-}
-
-const AIR_GAP_NAME = "Air gap";
-const RELIEF_NAMES = { tee: "Relief tee", piece: "Relief valve" };
-const MIXER_NAMES = { tee: "Mixer tee", piece: "Mixer" };
-const STRAINER_NAME = "Strainer";
-const LOOP_NAME = "Vented loop";
 const FIRST_TANK_NAME = "Grey tank";
 const FIRST_FIXTURE_NAME = "Kitchen sink";
 /** A name of our own for a vessel that is hung by a remedy; the builder may give it another. */

@@ -25,6 +25,13 @@ export function proposeRemedies(design: Design, evaluation: Evaluation, finding:
   let tries = 0;
   for (const remedy of listCandidates(design, finding)) {
     if (proven.length === MOST_REMEDIES || tries === MOST_TRIES) break;
+    // of ways that do the same the first, and shortest, is enough
+    const isKnown = proven.some(({ edit, byMm, way }) =>
+      way === undefined
+        ? edit.code === remedy.edit.code && isAlike(byMm, remedy.byMm)
+        : edit.code === remedy.edit.code && way === remedy.way && isOfOne(edit, remedy.edit),
+    );
+    if (isKnown) continue;
     tries += 1;
     const outcome = applyEdit(design, remedy.edit);
     if (!outcome.ok) continue;
@@ -36,13 +43,7 @@ export function proposeRemedies(design: Design, evaluation: Evaluation, finding:
     const begins = finding.code === "noTankYet" || finding.code === "noFixtureYet";
     if (!settled || (!begins && fresh.some((f) => f.severity === "must"))) continue;
     const newFindings = fresh.filter((f) => f.severity !== "note").length;
-    // of ways that do the same the first, and shortest, is enough
-    const isKnown = proven.some(({ edit, byMm, way }) =>
-      way === undefined
-        ? edit.code === remedy.edit.code && isAlike(byMm, remedy.byMm)
-        : edit.code === remedy.edit.code && way === remedy.way && isOfOne(edit, remedy.edit),
-    );
-    if (!isKnown) proven.push({ ...remedy, before, after: readFigures(tried, finding), newFindings });
+    proven.push({ ...remedy, before, after: readFigures(tried, finding), newFindings });
   }
   return proven;
 }

@@ -1,0 +1,94 @@
+import type { Design } from "../design/design";
+import type { Edit } from "../design/edit";
+import type { Tank } from "../design/plumbing";
+import { listFitAirGap } from "../edits/airGapFill";
+import { listFitMixer, listFitRelief } from "../edits/heaterEdits";
+import { buildInsertStrainer } from "../edits/insertPiece";
+import { listFitStopValve } from "../edits/stopValve";
+import type { FindingCode } from "../evaluate/findings";
+import { proposeGearClear, proposeGearRaised } from "./clashRemedies";
+import { proposeFiltersSwapped, proposeLampOff, proposeLampOn, proposeSecured, proposeTurned } from "./gearRemedies";
+import { proposeLoopRaised, proposeVentedLoop } from "./loopRemedy";
+import { proposeHigherGap } from "./partRemedies";
+import type { Propose } from "./propose";
+import type { Remedy } from "./remedy";
+import { proposeLowerFloat, proposeSpec } from "./specRemedies";
+
+/** Under where its pump starts an accumulator is charged by so much, and a pump's switch stops it at this share of all it gives [T]. */
+const CHARGE_UNDER_KPA = 15;
+const CUT_OUT_SHARE = 0.9;
+
+/** What may settle what is told of pumps, valves, loops, heaters and fittings. */
+export const GEAR_PROPOSALS = {
+  pumpUnstrained: (design, { at }) => proposeStrainer(design, "id" in at ? at.id : ""),
+  seaComesIn: (design, finding) => proposeVentedLoop(design, finding, LOOP_NAME),
+  filterOrder: (design, { at, otherId }) => proposeFiltersSwapped(design, at, otherId),
+  nonReturnAgainst: (design, { at }) => proposeTurned(design, at),
+  lampCooks: (design, { at }) => proposeLampOff(design, at),
+  waterFouled: (design, { water, otherId }) => proposeAirGap(design, water, otherId),
+  joinedWithoutGap: (design, { water, otherId }) => proposeAirGap(design, water, otherId),
+  blackOverboard: (design, { failure }) => proposeSecured(design, failure),
+  loopUntreated: (design, { lacks }) => (lacks === "lamp" ? proposeLampOn(design) : []),
+  metalsMeet: (design, { at }) =>
+    proposeSpec(design, at, "skinFitting", "useComposite", () => ({ metal: "composite" })),
+  tailUnfit: (design, { at, boreMm }) =>
+    proposeSpec(design, at, "skinFitting", "fitTail", () => ({ tailMm: boreMm })).map((one) => ({
+      ...one,
+      byMm: boreMm,
+    })),
+  hoseComesOff: (design, _finding, { tank }) => proposeStopValve(design, tank),
+  tankRunsOut: (design, _finding, { tank }) => proposeStopValve(design, tank),
+  floatOverRim: (design, { at, highMm }) => proposeLowerFloat(design, at, highMm),
+  loopLow: proposeLoopRaised,
+  heaterUnrelieved: (design, { at }) => proposeAll(listFitRelief(design, "id" in at ? at.id : "", RELIEF_NAMES)),
+  heaterUnmixed: (design, { at }) => proposeAll(listFitMixer(design, "id" in at ? at.id : "", MIXER_NAMES)),
+  seacockMissing: (design, { at }) =>
+    proposeSpec(design, at, "skinFitting", "fitSeacock", () => ({ hasSeacock: true })),
+  backingMissing: (design, { at }) =>
+    proposeSpec(design, at, "skinFitting", "fitBacking", () => ({ hasBacking: true })),
+  clampsFew: (design, { at }) => proposeSpec(design, at, "skinFitting", "fitClamps", () => ({ clamps: 2 })),
+  metalUnfit: (design, { at }) => proposeSpec(design, at, "skinFitting", "useBronze", () => ({ metal: "bronze" })),
+  floatReversed: (design, { at }) =>
+    proposeSpec(design, at, "sump", "swapMarks", ({ onMm, offMm }) =>
+      onMm < offMm ? { onMm: offMm, offMm: onMm } : null,
+    ),
+  accumulatorHard: (design, { at, cutInKPa }) =>
+    proposeSpec(design, at, "accumulator", "setCharge", () => ({
+      prechargeKPa: Math.max(0, cutInKPa - CHARGE_UNDER_KPA),
+    })),
+  pumpNeverStops: (design, { at, shutOffKPa }) =>
+    proposeSpec(design, at, "pump", "setSwitch", () => ({ cutOutKPa: Math.floor(CUT_OUT_SHARE * shutOffKPa) })),
+  airGapLow: (_design, finding) => proposeHigherGap(finding),
+  gearClashes: proposeGearClear,
+  gearShutIn: proposeGearRaised,
+} as const satisfies { readonly [C in FindingCode]?: Propose<C> };
+
+// In the hose that comes to its inlet, whichever way that was drawn.
+const proposeStrainer = ({ lines, ...design }: Design, pumpId: string): Remedy[] =>
+  lines.flatMap((line) => {
+    if (line.kind !== "hose") return [];
+    const isAt = [line.from, line.to].some((end) => end.kind === "gear" && end.gearId === pumpId && end.port === "in");
+    const edit = isAt ? buildInsertStrainer({ ...design, lines }, line.id, STRAINER_NAME) : null;
+    return edit ? [{ byMm: null, edit }] : [];
+  });
+
+const proposeAll = (edits: readonly Edit[]): Remedy[] => edits.map((edit) => ({ byMm: null, edit }));
+
+const proposeStopValve = (design: Design, tank: Tank | null): Remedy[] =>
+  tank
+    ? proposeAll(
+        design.lines.flatMap(({ id }) => listFitStopValve(design, id, tank.id, `${tank.name} stop valve`.slice(0, 80))),
+      )
+    : [];
+
+// Only where it is a loop's water: what else is fouled is parted by hand.
+function proposeAirGap(design: Design, water: string, otherId: string): Remedy[] {
+  const [kind, tankId] = otherId.split("~")[0]!.split(":");
+  return water === "loop" && kind === "tank" && tankId ? proposeAll(listFitAirGap(design, tankId, AIR_GAP_NAME)) : [];
+}
+
+const AIR_GAP_NAME = "Air gap";
+const RELIEF_NAMES = { tee: "Relief tee", piece: "Relief valve" };
+const MIXER_NAMES = { tee: "Mixer tee", piece: "Mixer" };
+const STRAINER_NAME = "Strainer";
+const LOOP_NAME = "Vented loop";
