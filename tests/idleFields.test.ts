@@ -37,36 +37,36 @@ const IDLE: Readonly<Record<string, string>> = {
 
 const TILTED = { pitchDeg: 2, rollDeg: -3 };
 
-// All the core says of a design: what is found, bought, built, kept and poured.
-function tellAll(design: Design): string {
+// All the core says of a design: what is found, bought, built, kept and poured; part by part, for most shows in the first.
+function* tellAll(design: Design): Generator<string> {
   const evaluation = evaluate(design);
-  const steps = listSteps(design, evaluation);
-  return JSON.stringify([
-    evaluation,
-    evaluate(design, TILTED),
-    listGoods(design, evaluation),
-    steps.map((step) => takeDrawn(step, design, evaluation)),
-    computeLoopFigures(design),
-    listCare(design),
-    computeStability(design),
-    listFloods(design),
-    listHoles(design, evaluation),
-    design.fixtures.map(toUse),
-  ]);
+  yield JSON.stringify(evaluation);
+  yield JSON.stringify(listGoods(design, evaluation));
+  yield JSON.stringify(listSteps(design, evaluation).map((step) => takeDrawn(step, design, evaluation)));
+  yield JSON.stringify([computeLoopFigures(design), listCare(design), computeStability(design), listFloods(design)]);
+  yield JSON.stringify([listHoles(design, evaluation), design.fixtures.map(toUse)]);
+  yield JSON.stringify(evaluate(design, TILTED));
+}
+
+/** Whether any part of it is told otherwise. */
+function isToldOtherwise(design: Design, before: readonly string[]): boolean {
+  let at = 0;
+  for (const part of tellAll(design)) if (part !== before[at++]) return true;
+  return false;
 }
 
 test("every number and switch of the samples changes something that is said, or has its reason", () => {
   const tried = new Map<string, number>();
   const alive = new Set<string>();
   for (const design of ALL_DEMOS) {
-    const before = tellAll(design);
+    const before = [...tellAll(design)];
     for (const { path, pattern, value } of listLeaves(design)) {
       const isWritten = path.length === 1 || typeof value === "string" || value === null;
       if (isWritten || alive.has(pattern) || (tried.get(pattern) ?? 0) >= 4) continue;
       tried.set(pattern, (tried.get(pattern) ?? 0) + 1);
       const changes = tryOther(value, (other) => {
         const read = parseDesign(setLeaf(design, path, other));
-        return read.ok && tellAll(read.design) !== before ? true : null;
+        return read.ok && isToldOtherwise(read.design, before) ? true : null;
       });
       if (changes) alive.add(pattern);
     }
