@@ -1,7 +1,7 @@
 import type { Design } from "@/core/design/design";
 import type { Edit } from "@/core/design/edit";
 import type { Fixing } from "@/core/design/plumbing";
-import type { BoltWay, MoveWay, Remedy } from "@/core/remedies/remedy";
+import type { Remedy, Way } from "@/core/remedies/remedy";
 import { describePart } from "./describePart";
 import { formatLength, formatQuantity, type Units } from "./units";
 
@@ -40,6 +40,18 @@ export function describeRemedy(
       return byMm === null ? "Fit a P-trap and share the fall out" : `Fit a P-trap and raise the outlet by ${by}`;
     case "deepenSeal":
       return `Fit a trap with ${by} more seal`;
+    case "setSeal":
+      return `Fit a trap with ${by} of seal`;
+    case "takeDown":
+      return `Lay it flat, and straight down by ${by} ${nameWay(way ?? "lowerEnd", design)}`;
+    case "widenVents":
+      return `Use breathers of ${by} bore`;
+    case "widenHoses":
+      return `Use hose of ${by} bore all the way to it`;
+    case "widenFloat":
+      return `Let its float move ${by} more between on and off`;
+    case "lowerOutlet":
+      return `Set the outlet at the bottom of the tank, ${by} ${nameWay(way ?? "down", design)}`;
     case "fitDumpValve":
       return "Fit a hand valve at the outlet";
     case "fitPumpOut":
@@ -117,7 +129,7 @@ export function describeRemedy(
     case "moveBolts":
       return way ? `Move its bolts ${by} ${nameWay(way, design)}` : `Move its bolts by ${by}`;
     case "shiftPort":
-      return `Move ${part} ${by} along its wall`;
+      return `Move ${part} ${by} ${way ? nameWay(way, design) : "along its wall"}`;
     case "makeRoom":
       return `Move ${part} by ${by}, to make room for the fittings`;
     case "fitPad":
@@ -200,9 +212,11 @@ const isBreatherPort = ({ at }: Edit, { tanks }: Design): boolean =>
   tanks.some(({ id, ports }) => id === at.tankId && ports.some((port) => port.id === at.id && port.kind === "vent"));
 
 /** Which way, as one says it on such a rig. */
-function nameWay(way: MoveWay | BoltWay, { rig }: Design): string {
+function nameWay(way: Way, { rig }: Design): string {
   const isAfloat = rig.kind === "boat";
-  const names: Readonly<Record<MoveWay | BoltWay, string>> = {
+  const names: Readonly<Record<Way, string>> = {
+    lowerEnd: "at its lower end",
+    upperEnd: "at its upper end",
     outAlong: "farther out, along the rig",
     inAlong: "farther in, along the rig",
     outAcross: "farther out, across the rig",
@@ -247,6 +261,12 @@ export function describeEdit(edit: Edit, design: Design): string {
     widenPipe: "Use a wider pipe",
     widenVent: "Use a wider breather",
     deepenSeal: "Fit a deeper trap",
+    setSeal: "Fit a trap with another seal",
+    takeDown: `Lay ${part} flat, then straight down`,
+    widenVents: "Use wider breathers",
+    widenHoses: "Use wider hoses",
+    widenFloat: "Widen the float's band",
+    lowerOutlet: "Set an outlet lower",
     barrierHose: "Use a barrier hose",
     addToilet: "Fit a toilet",
     useToilet: "Count the toilet",

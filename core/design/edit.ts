@@ -134,6 +134,12 @@ export const EDIT_CODES = [
   "setHull",
   "removeState",
   "addHose",
+  "setSeal",
+  "takeDown",
+  "widenVents",
+  "widenHoses",
+  "widenFloat",
+  "lowerOutlet",
 ] as const;
 
 /** A change to a design as data: it can be previewed, applied, named in the undo list, and sent over a wire. */

@@ -28,18 +28,48 @@ export function proposeWiderWay(design: Design, drain: Drain | null, { at, fromM
   const wide = listFamily(family).find(({ pipe }) => pipe.innerMm >= fromMm)?.pipe;
   if (!wide) return [];
   const widen: EditOp = { op: "set", path: ["lines", main.id, "pipe"], value: wide };
-  const inlet = main.to.kind === "inlet" ? main.to : null;
-  const port = inlet && design.tanks.find(({ id }) => id === inlet.tankId)?.ports.find(({ id }) => id === inlet.portId);
-  // its inlet goes along, or the way narrows there
-  const follow: EditOp[] =
-    inlet && port && port.boreMm < wide.innerMm
-      ? [{ op: "set", path: ["tanks", inlet.tankId, "ports", inlet.portId, "boreMm"], value: wide.innerMm }]
-      : [];
+  const follow = widenInlet(design, main, wide);
   const edit = { code: "widenPipe", at: { kind: "line", id: main.id } } as const;
   return [
     { byMm: null, edit: { ...edit, ops: [widen, ...follow] } },
     { byMm: null, edit: { ...edit, ops: [widen] } },
   ];
+}
+
+/** Every drain on a fixture's way down, each by itself a size wider with its inlet: one of them is the pipe that others fill. */
+export function proposeWiderWayDown(design: Design, fixtureId: string): Remedy[] {
+  const remedies: Remedy[] = [];
+  let line = design.lines.find((one): one is Drain => one.kind === "drain" && one.fromFixture === fixtureId);
+  for (let left = design.lines.length; line && left > 0; left--) {
+    const drain: Drain = line;
+    const family = findPipeSize(drain.pipe)?.family ?? "metricWaste";
+    for (const { pipe } of listFamily(family)) {
+      if (pipe.innerMm <= drain.pipe.innerMm + 1) continue;
+      const ops = [
+        { op: "set", path: ["lines", drain.id, "pipe"], value: pipe } as EditOp,
+        ...widenInlet(design, drain, pipe),
+      ];
+      remedies.push({
+        byMm: pipe.innerMm,
+        isByLeast: true,
+        edit: { code: "widenPipe", at: { kind: "line", id: drain.id }, ops },
+      });
+    }
+    const { to }: Drain = drain;
+    line =
+      to.kind === "junction"
+        ? design.lines.find((one): one is Drain => one.kind === "drain" && one.id === to.lineId)
+        : undefined;
+  }
+  return remedies;
+}
+
+// Its inlet goes along with a pipe, or the way narrows there.
+function widenInlet({ tanks }: Design, { to }: Drain, pipe: Drain["pipe"]): EditOp[] {
+  if (to.kind !== "inlet") return [];
+  const port = tanks.find(({ id }) => id === to.tankId)?.ports.find(({ id }) => id === to.portId);
+  const path = ["tanks", to.tankId, "ports", to.portId, "boreMm"];
+  return port && port.boreMm < pipe.innerMm ? [{ op: "set", path, value: pipe.innerMm }] : [];
 }
 
 /** A toilet's way as wide as what goes through it wants: the hose, or its drain, all it joins and the inlet. */

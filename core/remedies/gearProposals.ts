@@ -7,16 +7,26 @@ import { buildInsertStrainer } from "../edits/insertPiece";
 import { listFitStopValve } from "../edits/stopValve";
 import type { FindingCode } from "../evaluate/findings";
 import { proposeGearClear, proposeGearRaised } from "./clashRemedies";
-import { proposeFiltersSwapped, proposeLampOff, proposeLampOn, proposeSecured, proposeTurned } from "./gearRemedies";
+import {
+  proposeAhead,
+  proposeFiltersSwapped,
+  proposeLampOff,
+  proposeLampOn,
+  proposeSecured,
+  proposeTakenOut,
+  proposeTurned,
+} from "./gearRemedies";
+import { proposeWiderHoses } from "./hoseRemedies";
 import { proposeLoopRaised, proposeVentedLoop } from "./loopRemedy";
 import { proposeHigherGap } from "./partRemedies";
 import type { Propose } from "./propose";
 import type { Remedy } from "./remedy";
-import { proposeLowerFloat, proposeSpec } from "./specRemedies";
+import { proposeLowerFloat, proposeSpec, proposeWiderFloat } from "./specRemedies";
 
 /** Under where its pump starts an accumulator is charged by so much, and a pump's switch stops it at this share of all it gives [T]. */
 const CHARGE_UNDER_KPA = 15;
 const CUT_OUT_SHARE = 0.9;
+const CUT_IN_SHARE = 0.5;
 
 /** What may settle what is told of pumps, valves, loops, heaters and fittings. */
 export const GEAR_PROPOSALS = {
@@ -58,6 +68,23 @@ export const GEAR_PROPOSALS = {
     })),
   pumpNeverStops: (design, { at, shutOffKPa }) =>
     proposeSpec(design, at, "pump", "setSwitch", () => ({ cutOutKPa: Math.floor(CUT_OUT_SHARE * shutOffKPa) })),
+  fittingDomestic: (design, { at }) =>
+    (["composite", "bronze"] as const).flatMap((metal) =>
+      proposeSpec(design, at, "skinFitting", metal === "bronze" ? "useBronze" : "useComposite", () => ({ metal })),
+    ),
+  gearPortOpen: (design, { at }) => proposeTakenOut(design, at),
+  intakeNearWaste: (design, { at }) => proposeAhead(design, at),
+  sumpCycles: (design, { at }) => proposeWiderFloat(design, at),
+  tapWeak: (design, { at }) => proposeWiderHoses(design, at),
+  pumpDeadHead: (design, { at }) =>
+    proposeSpec(design, at, "pump", "setSwitch", ({ cutOutKPa, shutOffKPa }) =>
+      cutOutKPa === null
+        ? {
+            cutInKPa: Math.floor(CUT_IN_SHARE * shutOffKPa),
+            cutOutKPa: Math.floor(CUT_OUT_SHARE * shutOffKPa),
+          }
+        : null,
+    ),
   airGapLow: (_design, finding) => proposeHigherGap(finding),
   gearClashes: proposeGearClear,
   gearShutIn: proposeGearRaised,

@@ -1,8 +1,12 @@
 import type { Design } from "../design/design";
 import type { EditOp } from "../design/edit";
+import { buildMove, roundTenth } from "../design/moves";
 import type { PartRef } from "../design/part";
+import { buildRemoveGear } from "../edits/loopEdits";
 import { isMoved } from "../evaluate/checkLoopWater";
 import type { Failure } from "../gear/settings";
+import { vec } from "../geometry/vec";
+import { findHalfBreadthMm } from "../hull/loft";
 import type { Remedy } from "./remedy";
 
 /** Two filters in each other's place; hoses stay as they are. */
@@ -33,6 +37,30 @@ export function proposeTurned({ lines }: Design, at: PartRef): Remedy[] {
         }),
   );
   return ops.length === 0 ? [] : [{ byMm: null, edit: { code: "turnRound", at, ops } }];
+}
+
+/** A piece with an open end taken out, with its hoses. */
+export const proposeTakenOut = (design: Design, at: PartRef): Remedy[] =>
+  at.kind === "gear" ? [{ byMm: null, edit: buildRemoveGear(design, at.id) }] : [];
+
+/** An intake is tried so much farther ahead, mm. */
+const AHEAD_MM = [200, 400, 600, 800, 1_000, 1_300, 1_600, 2_000, 2_500] as const;
+
+/** An intake farther ahead along her side, away from what is let out; it keeps to the skin where her sections are known. */
+export function proposeAhead(design: Design, at: PartRef): Remedy[] {
+  const piece = design.gear.find(({ id }) => at.kind === "gear" && id === at.id);
+  if (!piece || at.kind !== "gear") return [];
+  const { hull } = design.rig;
+  const reachOf = (x: number) => (hull ? findHalfBreadthMm(hull, x, piece.atMm.z) : null);
+  const from = reachOf(piece.atMm.x);
+  return AHEAD_MM.flatMap((mm): Remedy[] => {
+    const x = piece.atMm.x + mm;
+    const to = reachOf(x);
+    if (hull && (from === null || to === null)) return [];
+    const y = piece.atMm.y + Math.sign(piece.atMm.y) * ((to ?? 0) - (from ?? 0));
+    const move = buildMove(design, at, roundTenth(vec(x, y, piece.atMm.z)));
+    return move ? [{ byMm: mm, way: "forward", edit: { ...move, code: "moveClear" } }] : [];
+  });
 }
 
 /** A lamp that is off in every state in which its water stands. */

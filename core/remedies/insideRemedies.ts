@@ -3,9 +3,10 @@ import type { EditOp } from "../design/edit";
 import { buildMove, findPlaceMm, listPoints, roundTenth } from "../design/moves";
 import type { Finding } from "../evaluate/findings";
 import { findPartBlock } from "../fit/partBlock";
-import { add, measureLength, type Vec3, vec } from "../geometry/vec";
+import { add, measureLength, vec } from "../geometry/vec";
 import { clamp } from "../quantity/tolerance";
-import type { MoveWay, Remedy } from "./remedy";
+import type { Remedy } from "./remedy";
+import { toWay } from "./toWay";
 
 /** A line's point may stand so far beside the floor and is left there: a wall's thickness and what is clipped to it, mm [T]. */
 const BESIDE_MM = 150;
@@ -37,12 +38,6 @@ export function proposePartInside(design: Design, { at }: Off): Remedy[] {
     const move = buildMove(design, at, roundTenth(add(place, by)));
     return move ? [{ byMm: Math.round(measureLength(by)), way: toWay(by), edit: { ...move, code: "moveInside" } }] : [];
   });
-}
-
-// The way it goes the most.
-function toWay({ x, y }: Vec3): MoveWay {
-  if (Math.abs(x) >= Math.abs(y)) return x > 0 ? "forward" : "aft";
-  return y > 0 ? "left" : "right";
 }
 
 function proposeLineInside({ rig, lines }: Design, id: string): Remedy[] {

@@ -1,7 +1,9 @@
 import type { Design } from "../design/design";
-import type { EditOp } from "../design/edit";
-import { buildMove, findPlaceMm, listPoints, roundTenth } from "../design/moves";
+import type { Edit, EditOp } from "../design/edit";
+import { buildMove, findPlaceMm, listPoints, type Movable, roundTenth } from "../design/moves";
 import type { PartRef } from "../design/part";
+import type { Tank } from "../design/plumbing";
+import { measureExtent } from "../geometry/solid";
 import { add, vec } from "../geometry/vec";
 import type { Remedy } from "./remedy";
 
@@ -34,5 +36,33 @@ function proposeLineHigher({ lines }: Design, id: string, byMm?: number): Remedy
     return ops.length === 0
       ? []
       : [{ byMm: mm, way: "up", edit: { code: "moveClear", at: { kind: "line", id }, ops } }];
+  });
+}
+
+/** An outlet that the tank rises to before anything else, raised, or the tank hung lower, by as little as helps. */
+export const proposeOverTank = (design: Design, fixtureId: string, tanks: readonly string[]): Remedy[] =>
+  TRIED_MM.flatMap((mm): Remedy[] => [
+    ...proposeShifted(design, { kind: "fixture", id: fixtureId }, mm, "raiseOutlet"),
+    ...tanks.flatMap((id) => proposeShifted(design, { kind: "tank", id }, -mm, "lowerTank")),
+  ]);
+
+function proposeShifted(design: Design, at: PartRef & Movable, byMm: number, code: Edit["code"]): Remedy[] {
+  const from = findPlaceMm(design, at);
+  const move = from && buildMove(design, at, add(from, vec(0, 0, byMm)));
+  return move ? [{ byMm: Math.abs(byMm), isByLeast: true, edit: { ...move, code } }] : [];
+}
+
+/** One of two tanks that share a level hung so that their bottoms are as high as each other. */
+export function proposeOneLevel({ tanks, ...design }: Design, tank: Tank): Remedy[] {
+  const other = tanks.find(({ id }) => id === tank.link?.toTank);
+  if (!other) return [];
+  const bottomOf = (one: Tank) => one.atMm.z + measureExtent(one.solid).min.z;
+  const byMm = bottomOf(other) - bottomOf(tank);
+  return [[tank, byMm] as const, [other, -byMm] as const].flatMap(([one, mm]): Remedy[] => {
+    const at = { kind: "tank", id: one.id } as const;
+    const move = buildMove({ ...design, tanks }, at, add(one.atMm, vec(0, 0, mm)));
+    return move
+      ? [{ byMm: Math.round(Math.abs(mm)), way: mm > 0 ? "up" : "down", edit: { ...move, code: "moveClear" } }]
+      : [];
   });
 }

@@ -9,14 +9,13 @@ import { USUAL_TRAPS } from "../design/usualTraps";
 import { placeBranchVentMm } from "../edits/branchVentEdits";
 import { buildCountFixtures } from "../edits/countEdits";
 import { buildLineTrap } from "../edits/pipeEdits";
-import { buildPortBore } from "../edits/portEdits";
 import { buildUseToilet } from "../edits/toiletEdits";
 import { buildAddVent, buildOpenVent } from "../edits/ventEdits";
 import type { Finding } from "../evaluate/findings";
 import { toTankBlock } from "../fit/obstacleGaps";
 import { measureExtent } from "../geometry/solid";
 import { add, measureLength, subtract, vec } from "../geometry/vec";
-import { findPipeSize, listFamily, toCodeBoreMm } from "../parts/pipes";
+import { findPipeSize, listFamily } from "../parts/pipes";
 import { lookUpLimit } from "../rules/lookUpLimit";
 import { seatPort } from "../templates/seatPort";
 import { proposeFallRemedies } from "./fallRemedies";
@@ -40,14 +39,6 @@ export function proposeTrap(design: Design, drain: Drain): Remedy[] {
     .filter(({ edit }) => edit.code === "shareFall" || edit.code === "raiseOutlet")
     .map(({ edit, byMm }): Remedy => ({ byMm, edit: { code: "addTrap", at, ops: [...ops, ...edit.ops] } }));
   return [{ byMm: null, edit: { code: "addTrap", at, ops } }, ...makeUp];
-}
-
-export function proposeSeal(design: Design, drain: Drain): Remedy[] {
-  const sealMm = lookUpLimit(design.rules, "sealLeast", { boreMm: toCodeBoreMm(drain.pipe) }).value;
-  const trap = findTrap(drain);
-  if (!trap || sealMm === null) return [];
-  const ops = [buildPutItems(drain, { trap: { ...trap, sealMm } })];
-  return [{ byMm: sealMm - trap.sealMm, edit: { code: "deepenSeal", at: { kind: "trap", lineId: drain.id }, ops } }];
 }
 
 /** A hose that sewage does not smell through. */
@@ -158,34 +149,6 @@ export const proposeMesh = ({ id, to }: Vent): Remedy[] =>
         },
       ]
     : [];
-
-/** A port of its own bore for a breather that begins at a narrower one. */
-export function proposeWiderPort({ tanks }: Design, { fromTank, fromPort, pipe }: Vent): Remedy[] {
-  const tank = tanks.find(({ id }) => id === fromTank);
-  const port = tank?.ports.find(({ id }) => id === fromPort);
-  if (!tank || !port || port.boreMm >= pipe.innerMm) return [];
-  return [{ byMm: pipe.innerMm, edit: { ...buildPortBore(tank, port, pipe.innerMm), code: "widenInlet" } }];
-}
-
-/** More room for the air: the port alone where that is narrower, or a breather of the next bore that will do. */
-export const proposeWiderAir = (design: Design, vent: Vent, leastBoreMm: number): Remedy[] => [
-  ...proposeWiderPort(design, vent),
-  ...proposeWiderVent(vent, leastBoreMm),
-];
-
-/** Gives a breather, and its port, the first hose that is wide enough. */
-function proposeWiderVent(vent: Vent, leastBoreMm: number): Remedy[] {
-  const hose = listFamily("smoothHose").find(
-    ({ pipe }) => pipe.innerMm >= leastBoreMm && pipe.innerMm > vent.pipe.innerMm,
-  )?.pipe;
-  if (!hose) return [];
-  const ops: EditOp[] = [
-    { op: "set", path: ["lines", vent.id, "pipe", "innerMm"], value: hose.innerMm },
-    { op: "set", path: ["lines", vent.id, "pipe", "outerMm"], value: hose.outerMm },
-    { op: "set", path: ["tanks", vent.fromTank, "ports", vent.fromPort, "boreMm"], value: hose.innerMm },
-  ];
-  return [{ byMm: hose.innerMm, edit: { code: "widenVent", at: { kind: "line", id: vent.id }, ops } }];
-}
 
 /** Puts an inlet as high as the tank lets it. */
 export function proposeHigherInlet(design: Design, tank: Tank, portId: string): Remedy[] {

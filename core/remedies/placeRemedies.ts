@@ -1,21 +1,19 @@
 import type { Design } from "../design/design";
 import type { EditOp } from "../design/edit";
 import { freeId } from "../design/freeId";
-import { buildPutHoles, buildPutItems, findLineTrap, findTrap, listDrilledHoles } from "../design/lineItems";
+import { buildPutHoles, buildPutItems, findTrap, listDrilledHoles } from "../design/lineItems";
 import { buildMove, roundTenth } from "../design/moves";
-import type { Drain, Line, Trap, Vent } from "../design/plumbing";
+import type { Drain, Line, Vent } from "../design/plumbing";
 import { USUAL_TRAPS } from "../design/usualTraps";
 import { buildDrawDrain, buildRedirect, type Goal, listGoals } from "../edits/drainEdits";
 import { buildVentWay } from "../edits/ventEdits";
 import type { Finding } from "../evaluate/findings";
-import { buildDrainPath, measureLineTrapSpanMm } from "../falls/drainPath";
+import { buildDrainPath } from "../falls/drainPath";
 import { clearPort } from "../fit/clearPort";
 import { measureFloorMm } from "../fit/floor";
 import { add, measureLength, subtract, type Vec3, vec } from "../geometry/vec";
 import { clamp } from "../quantity/tolerance";
-import { lookUpValue } from "../rules/lookUpLimit";
 import { listServed } from "../tanks/portPlace";
-import { computeDrivingLossMm } from "../traps/sealRisks";
 import type { Remedy } from "./remedy";
 
 type PortRef = { readonly tankId: string; readonly id: string };
@@ -37,46 +35,6 @@ export function proposeWiderHole(line: Line, leg: number, { neededMm }: Of<"hole
   );
   const ops = [buildPutHoles(line, holes)];
   return [{ byMm: wideMm, edit: { code: "widenHole", at: { kind: "line", id: line.id }, ops } }];
-}
-
-/** Seals are sold in these depths, mm [T]. */
-const SOLD_SEALS_MM = [50, 60, 75, 100] as const;
-
-/** A seal that stands being pushed: legs nearer together, or more water. */
-export function proposeSteadySeal(design: Design, drain: Drain, { at: where, limit }: Of<"sealSlops">): Remedy[] {
-  const pushG = lookUpValue(design.rules, "drivingPush");
-  const findDeeper = (sealMm: number, spanMm: number) =>
-    SOLD_SEALS_MM.find((mm) => mm > sealMm && mm - computeDrivingLossMm(spanMm, pushG, mm) >= (limit?.value ?? 0));
-  const trap = where.kind === "bend" ? null : findTrap(drain);
-  const lineTrap = findLineTrap(drain);
-  if (where.kind === "bend" && lineTrap) {
-    const sealMm = findDeeper(lineTrap.sealMm, measureLineTrapSpanMm(drain, lineTrap.bend));
-    const ops: EditOp[] = [buildPutItems(drain, { lineTrap: { ...lineTrap, sealMm: sealMm ?? 0 } })];
-    return sealMm ? [{ byMm: sealMm - lineTrap.sealMm, edit: { code: "deepenSeal", at: where, ops } }] : [];
-  }
-  if (!trap) return [];
-  const at = { kind: "trap", lineId: drain.id } as const;
-  const putTrap = (other: Trap): EditOp[] => [buildPutItems(drain, { trap: other })];
-  const deep = findDeeper(trap.sealMm, trap.spanMm);
-  const bottle = { ...USUAL_TRAPS.bottle, sealMm: Math.max(trap.sealMm, USUAL_TRAPS.bottle.sealMm) };
-  return [
-    ...(deep
-      ? [
-          {
-            byMm: deep - trap.sealMm,
-            edit: { code: "deepenSeal", at, ops: putTrap({ ...trap, sealMm: deep }) },
-          } as const,
-        ]
-      : []),
-    ...(trap.spanMm > bottle.spanMm
-      ? [
-          {
-            byMm: null,
-            edit: { code: "fitBottleTrap", at, ops: putTrap(bottle) },
-          } as const,
-        ]
-      : []),
-  ];
 }
 
 /** Takes a trap up out of the floor: the fixture higher, or a trap that takes less height. */

@@ -18,13 +18,15 @@ import { buildCountFlush } from "../edits/toiletEdits";
 import type { Finding, FindingCode } from "../evaluate/findings";
 import { toBlock, toTankBlock } from "../fit/obstacleGaps";
 import { followDumpLine } from "../tanks/dumpWays";
-import { proposeToiletWay, proposeWiderWay } from "./boreRemedies";
+import { proposeWiderAir, proposeWiderPort, proposeWiderVents } from "./airRemedies";
+import { proposeToiletWay, proposeWiderWay, proposeWiderWayDown } from "./boreRemedies";
 import { proposeLegOut, proposeOutOfFloor, proposePipesApart, proposeTanksApart } from "./clashRemedies";
 import { proposeLegClear, proposePartClear, proposeVentEndClear, toMissingMm } from "./clearRemedies";
+import { proposeDropInLeg, proposeRiseInLeg } from "./dropRemedies";
 import { proposeFallRemedies } from "./fallRemedies";
 import { GEAR_PROPOSALS } from "./gearProposals";
 import { proposePartInside } from "./insideRemedies";
-import { proposeHigher } from "./liftRemedies";
+import { proposeHigher, proposeOneLevel, proposeOverTank } from "./liftRemedies";
 import { HEELED } from "./loopRemedy";
 import { proposeOwnVessel } from "./ownVesselRemedy";
 import {
@@ -37,7 +39,6 @@ import {
   proposeOneTrap,
   proposeOutlet,
   proposeOwnEnd,
-  proposeSeal,
   proposeSeat,
   proposeTeeLift,
   proposeToiletUse,
@@ -45,9 +46,7 @@ import {
   proposeVent,
   proposeVentLift,
   proposeVentRise,
-  proposeWiderAir,
   proposeWiderPipe,
-  proposeWiderPort,
   proposeWye,
 } from "./partRemedies";
 import {
@@ -56,15 +55,15 @@ import {
   proposeDrain,
   proposeInside,
   proposeLessUse,
-  proposeSteadySeal,
   proposeTrapOutOfFloor,
   proposeTurnedBranch,
   proposeWiderHole,
 } from "./placeRemedies";
-import { proposeAlongWallOf } from "./portRemedies";
+import { proposeAcrossTop, proposeAlongWallOf, proposeLowerOutlet } from "./portRemedies";
 import type { Propose } from "./propose";
 import type { Remedy } from "./remedy";
 import { proposeLongerLeg } from "./roomRemedies";
+import { proposeSeal, proposeShallowerSeal, proposeSteadyAir, proposeSteadySeal } from "./sealRemedies";
 import { proposeBolts, proposeBoltsAside, proposeHold, proposeSenderIn, proposeWiderValve } from "./specRemedies";
 import { UNAIDED } from "./unaided";
 
@@ -82,7 +81,7 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   urineInGrey: (design, finding) => {
     const { at } = finding;
     const fixture = design.fixtures.find(({ id }) => at.kind === "fixture" && id === at.id);
-    const own = design.lines.find((l): l is Drain => l.kind === "drain" && l.fromFixture === fixture?.id);
+    const own = fixture && findDrainOf(design, fixture.id);
     // what is poured down a sink goes elsewhere; the sink does not
     return own && fixture?.kind === "urineDiverter" ? proposeOwnVessel(design, own, OWN_VESSEL_NAME) : [];
   },
@@ -103,6 +102,36 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   legBelowMinFall: (design, _finding, { drain }) => (drain ? proposeFallRemedies(design, drain) : []),
   legBarely: (design, _finding, { drain }) => (drain ? proposeFallRemedies(design, drain) : []),
   legHitsObstacle: (design, finding) => (finding.at.kind === "leg" ? proposeClear(design, finding.at, finding) : []),
+  legTooSteep: (design, { at }, { drain }) =>
+    drain && at.kind === "leg" ? proposeDropInLeg(design, drain, at.index) : [],
+  passageSlants: (design, { at }, { drain, vent }) => {
+    if (at.kind !== "leg") return [];
+    if (vent) return proposeRiseInLeg(design, vent, at.index);
+    return drain ? proposeDropInLeg(design, drain, at.index) : [];
+  },
+  runsFull: (design, _finding, { drain }) =>
+    drain ? [...proposeBranchVent(design, drain), ...proposeWiderPipe(drain)] : [],
+  floodedByOthers: (design, { at }) => (at.kind === "fixture" ? proposeWiderWayDown(design, at.id) : []),
+  sealDeep: (design, _finding, { drain }) => (drain ? proposeShallowerSeal(design, drain) : []),
+  sealBlown: (design, { at }, { drain }) => (drain ? proposeSteadyAir(design, at, drain) : []),
+  sealSucked: (design, { at }, { drain }) => (drain ? proposeSteadyAir(design, at, drain) : []),
+  sealTogether: (design, { at }, { drain }) => (drain ? proposeSteadyAir(design, at, drain) : []),
+  sharedAirSucks: (design) => proposeWiderVents(design),
+  iceboxOpen: (design, { at }) => {
+    const own = at.kind === "fixture" ? findDrainOf(design, at.id) : undefined;
+    return own ? proposeTrap(design, own) : [];
+  },
+  fixtureDrownsFirst: (design, { at }) =>
+    at.kind === "fixture"
+      ? proposeOverTank(
+          design,
+          at.id,
+          design.tanks.map(({ id }) => id),
+        )
+      : [],
+  ventDrownsFirst: (_design, { at }, { tank }) => (tank && at.kind === "port" ? proposeAcrossTop(tank, at) : []),
+  dumpLeaves: (_design, _finding, { tank }) => (tank ? proposeLowerOutlet(tank) : []),
+  linkApart: (design, _finding, { tank }) => (tank ? proposeOneLevel(design, tank) : []),
   legInPart: proposeLegOut,
   pipesClash: proposePipesApart,
   trapMissing: (design, _finding, { drain }) => (drain ? proposeTrap(design, drain) : []),
@@ -266,6 +295,9 @@ const FIRST_TANK_NAME = "Grey tank";
 const FIRST_FIXTURE_NAME = "Kitchen sink";
 /** A name of our own for a vessel that is hung by a remedy; the builder may give it another. */
 const OWN_VESSEL_NAME = "Urine tank";
+
+const findDrainOf = ({ lines }: Design, fixtureId: string): Drain | undefined =>
+  lines.find((line): line is Drain => line.kind === "drain" && line.fromFixture === fixtureId);
 
 const findLine = (design: Design, id: string) => design.lines.find((line) => line.id === id);
 

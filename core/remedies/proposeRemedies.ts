@@ -26,10 +26,10 @@ export function proposeRemedies(design: Design, evaluation: Evaluation, finding:
   for (const remedy of listCandidates(design, finding)) {
     if (proven.length === MOST_REMEDIES || tries === MOST_TRIES) break;
     // of ways that do the same the first, and shortest, is enough
-    const isKnown = proven.some(({ edit, byMm, way }) =>
-      way === undefined
-        ? edit.code === remedy.edit.code && isAlike(byMm, remedy.byMm)
-        : edit.code === remedy.edit.code && way === remedy.way && isOfOne(edit, remedy.edit),
+    const isKnown = proven.some(({ edit, byMm, way, isByLeast }) =>
+      isByLeast || way !== undefined
+        ? edit.code === remedy.edit.code && way === remedy.way && isOfOne(edit, remedy.edit)
+        : edit.code === remedy.edit.code && isAlike(byMm, remedy.byMm),
     );
     if (isKnown) continue;
     tries += 1;

@@ -6,13 +6,20 @@ export type MoveWay = "left" | "right" | "forward" | "aft" | "up" | "down";
 /** Which way the bolts of a tank are moved: all of them out from its middle or in, along the rig or across it. */
 export type BoltWay = "outAlong" | "inAlong" | "outAcross" | "inAcross";
 
+/** At which end of a leg it is taken straight down. */
+type DropEnd = "lowerEnd" | "upperEnd";
+
+export type Way = MoveWay | BoltWay | DropEnd;
+
 /** An edit that would settle a finding, with what it costs in its own measure. */
 export type Remedy = {
   readonly edit: Edit;
   /** How far something moves, mm; null where nothing does. */
   readonly byMm: number | null;
   /** Which way, where there is a choice of them. */
-  readonly way?: MoveWay | BoltWay;
+  readonly way?: Way;
+  /** Tried by more and more: of its kind on its part the first that holds is enough. */
+  readonly isByLeast?: true;
 };
 
 /** A remedy that has been tried on a copy of the design. */

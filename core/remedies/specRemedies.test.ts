@@ -90,6 +90,20 @@ const sunk: Design = {
     piece.id === "out-loop" ? { ...piece, atMm: { ...piece.atMm, z: piece.atMm.z - 250 } } : piece,
   ),
 };
+/** Her intake one hand ahead of where her heads are let out. */
+const intakeBeside: Design = {
+  ...heads,
+  gear: heads.gear.map((piece) => {
+    const out = heads.gear.find(({ id }) => id === "seacock")!;
+    return piece.id === "intake" ? { ...piece, atMm: { ...out.atMm, x: out.atMm.x + 100 } } : piece;
+  }),
+};
+const narrowHoses: Design = {
+  ...loop,
+  lines: loop.lines.map((line) =>
+    line.kind === "hose" ? { ...line, pipe: { ...line.pipe, innerMm: 3, outerMm: 8 } } : line,
+  ),
+};
 const shortDump: Design = {
   ...bus,
   lines: bus.lines.map((line) => (line.kind === "dumpLine" ? { ...line, pointsMm: line.pointsMm.slice(0, 1) } : line)),
@@ -163,6 +177,12 @@ const CASES: readonly (readonly [FindingCode, string, Design])[] = [
   ["tailUnfit", "fitTail", withSpec(boat, "skinFitting", { tailMm: 60 })],
   ["filterOrder", "swapFilters", withPiece("coarse", { micron: 0.5 })],
   ["nonReturnAgainst", "turnRound", turnedGuard],
+  ["fittingDomestic", "useComposite", withSpec(boat, "skinFitting", { metal: "domestic" })],
+  ["pumpDeadHead", "setSwitch", withSpec(loop, "pump", { cutInKPa: null, cutOutKPa: null })],
+  ["gearPortOpen", "removeGear", { ...loop, gear: [...loop.gear, { ...hung, ...USUAL_GEAR.tee, id: "lone" }] }],
+  ["sumpCycles", "widenFloat", withSpec(heads, "sump", { onMm: 60, offMm: 52 })],
+  ["intakeNearWaste", "moveClear", intakeBeside],
+  ["tapWeak", "widenHoses", narrowHoses],
   ["lampCooks", "turnOff", { ...loop, states: loop.states.map((state) => ({ ...state, on: [...state.on, "lamp"] })) }],
 ];
 

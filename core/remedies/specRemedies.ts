@@ -40,6 +40,23 @@ export const proposeLowerFloat = (design: Design, at: PartRef, highMm: number): 
     return onMm > offMm ? { onMm } : null;
   });
 
+/** How much wider a float's band is tried, mm: on higher, and off lower. */
+const WIDER_MM = [10, 20, 30, 40, 60, 80, 100, 140, 180] as const;
+
+/** A float that starts its pump later and stops it later, by as little as helps. */
+export const proposeWiderFloat = (design: Design, at: PartRef): Remedy[] =>
+  WIDER_MM.flatMap((mm) =>
+    [
+      [mm, 0],
+      [0, mm],
+      [mm, mm],
+    ].flatMap(([up, down]) =>
+      proposeSpec(design, at, "sump", "widenFloat", ({ onMm, offMm }) =>
+        offMm - down! > 0 ? { onMm: onMm + up!, offMm: offMm - down! } : null,
+      ).map((remedy) => ({ ...remedy, byMm: up! + down!, isByLeast: true })),
+    ),
+  );
+
 /** A valve as wide as the port it sits on. */
 export function proposeWiderValve(tank: Tank, at: PartRef): Remedy[] {
   const port = tank.ports.find(({ id }) => at.kind === "port" && id === at.id);
