@@ -159,6 +159,12 @@ export function describeGearFinding(
         why: `Its switch cuts out at ${formatQuantity(finding.cutOutKPa, "waterPressure", units)}; shut off it reaches ${formatQuantity(finding.shutOffKPa, "waterPressure", units)}. It runs on and gets hot.`,
         advice: "Set the switch lower, or read both figures again from its sheet.",
       };
+    case "reliefRuns":
+      return {
+        title: `${part} runs whenever ${finding.otherName} pushes`,
+        why: `It is set to ${formatQuantity(finding.setKPa, "waterPressure", units)} and drips from nine tenths of that; up to ${formatQuantity(finding.pushKPa, "waterPressure", units)} comes to it. The water goes on running out of it.`,
+        advice: `Use one that opens well over that, but under what the heater bears, or let ${finding.otherName} push less.`,
+      };
     case "padWeak":
       return {
         title: `The pad on ${part} is too weak for the night`,

@@ -50,6 +50,8 @@ export function describeRemedy(
       return `Use hose of ${by} bore all the way to it`;
     case "widenFloat":
       return `Let its float move ${by} more between on and off`;
+    case "setRelief":
+      return `Use one set to ${formatQuantity(findSetKPa(edit), "waterPressure", units)}`;
     case "lowerOutlet":
       return `Set the outlet at the bottom of the tank, ${by} ${nameWay(way ?? "down", design)}`;
     case "fitDumpValve":
@@ -207,6 +209,11 @@ function describeHold({ ops }: Edit): string {
     : "more bolts";
 }
 
+function findSetKPa({ ops }: Edit): number {
+  const put = ops.find(({ op }) => op === "set") as { readonly value: { readonly setKPa: number } } | undefined;
+  return put?.value.setKPa ?? 0;
+}
+
 const isBreatherPort = ({ at }: Edit, { tanks }: Design): boolean =>
   at.kind === "port" &&
   tanks.some(({ id, ports }) => id === at.tankId && ports.some((port) => port.id === at.id && port.kind === "vent"));
@@ -267,6 +274,7 @@ export function describeEdit(edit: Edit, design: Design): string {
     widenHoses: "Use wider hoses",
     widenFloat: "Widen the float's band",
     lowerOutlet: "Set an outlet lower",
+    setRelief: "Use another relief valve",
     barrierHose: "Use a barrier hose",
     addToilet: "Fit a toilet",
     useToilet: "Count the toilet",

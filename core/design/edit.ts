@@ -140,6 +140,7 @@ export const EDIT_CODES = [
   "widenHoses",
   "widenFloat",
   "lowerOutlet",
+  "setRelief",
 ] as const;
 
 /** A change to a design as data: it can be previewed, applied, named in the undo list, and sent over a wire. */

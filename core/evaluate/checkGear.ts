@@ -11,6 +11,7 @@ import { createRecall } from "../quantity/recall";
 import { measureAbovePortL } from "../tanks/abovePort";
 import { checkHeaters } from "./checkHeaters";
 import { checkLoopWater } from "./checkLoopWater";
+import { checkReliefs } from "./checkReliefs";
 import { checkStates } from "./checkStates";
 import { checkStrained } from "./checkStrained";
 import { createFinding, createGraded } from "./createFinding";
@@ -34,6 +35,7 @@ export function checkGear(design: Design): readonly Finding[] {
     ...checkStates(design),
     ...checkLoopWater(design),
     ...checkHeaters(design),
+    ...checkReliefs(design),
     ...groupHazards(design, proveInterlock(design)).map((hazards) => toFinding(design, hazards)),
   ]);
 }

@@ -15,6 +15,14 @@ type InState = {
 /** The figures of what is found in areas that only some rigs have: gear, heads, hull, dump lines and joints. */
 export type FittedNumbers =
   | { readonly code: "pumpNeverStops"; readonly cutOutKPa: number; readonly shutOffKPa: number }
+  /** A relief valve under what pushes on it, kPa, and who that is. */
+  | {
+      readonly code: "reliefRuns";
+      readonly setKPa: number;
+      readonly pushKPa: number;
+      readonly otherName: string;
+      readonly otherId: string;
+    }
   /** Of a heating pad on a tank, and what the night of the rules wants. */
   | { readonly code: "padWeak"; readonly watts: number; readonly wantedW: number }
   /** Bolts of a tank with less than so much under its foot before they come through her skin, mm. */

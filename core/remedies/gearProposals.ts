@@ -5,6 +5,7 @@ import { listFitAirGap } from "../edits/airGapFill";
 import { listFitMixer, listFitRelief } from "../edits/heaterEdits";
 import { buildInsertStrainer } from "../edits/insertPiece";
 import { listFitStopValve } from "../edits/stopValve";
+import { DRIPS_AT } from "../evaluate/checkReliefs";
 import type { FindingCode } from "../evaluate/findings";
 import { proposeGearClear, proposeGearRaised } from "./clashRemedies";
 import {
@@ -27,6 +28,9 @@ import { proposeLowerFloat, proposeSpec, proposeWiderFloat } from "./specRemedie
 const CHARGE_UNDER_KPA = 15;
 const CUT_OUT_SHARE = 0.9;
 const CUT_IN_SHARE = 0.5;
+/** Relief valves are sold in such steps, and heaters for campers bear no more than so much, kPa. From memory, no source [T]. */
+const RELIEF_STEP_KPA = 50;
+const MOST_RELIEF_KPA = 450;
 
 /** What may settle what is told of pumps, valves, loops, heaters and fittings. */
 export const GEAR_PROPOSALS = {
@@ -85,6 +89,10 @@ export const GEAR_PROPOSALS = {
           }
         : null,
     ),
+  reliefRuns: (design, { at, pushKPa }) => {
+    const setKPa = Math.ceil(pushKPa / DRIPS_AT / RELIEF_STEP_KPA) * RELIEF_STEP_KPA;
+    return setKPa > MOST_RELIEF_KPA ? [] : proposeSpec(design, at, "relief", "setRelief", () => ({ setKPa }));
+  },
   airGapLow: (_design, finding) => proposeHigherGap(finding),
   gearClashes: proposeGearClear,
   gearShutIn: proposeGearRaised,

@@ -179,6 +179,7 @@ const BEHIND: Readonly<Record<FindingCode, Sought | null>> = {
   gearPortOpen: null,
   pumpCurveRises: null,
   pumpNeverStops: null,
+  reliefRuns: null,
   accumulatorHard: null,
   padWeak: { formula: "padPower" },
   supplyHard: null,
