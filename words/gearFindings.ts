@@ -159,6 +159,12 @@ export function describeGearFinding(
         why: `Its switch cuts out at ${formatQuantity(finding.cutOutKPa, "waterPressure", units)}; shut off it reaches ${formatQuantity(finding.shutOffKPa, "waterPressure", units)}. It runs on and gets hot.`,
         advice: "Set the switch lower, or read both figures again from its sheet.",
       };
+    case "endNarrow":
+      return {
+        title: `${part} is narrower than ${finding.otherName}`,
+        why: `${length(finding.endMm)} against ${length(finding.boreMm)}. ${finding.isFoul ? "What goes down a toilet stays there." : "All its water goes through it; the sums count the line's own bore."}`,
+        advice: `Use one of ${length(finding.boreMm)} bore, or whatever size comes next.`,
+      };
     case "reliefRuns":
       return {
         title: `${part} runs whenever ${finding.otherName} pushes`,

@@ -50,6 +50,8 @@ export function describeRemedy(
       return `Use hose of ${by} bore all the way to it`;
     case "widenFloat":
       return `Let its float move ${by} more between on and off`;
+    case "widenFitting":
+      return `Use one of ${by} bore`;
     case "setRelief":
       return `Use one set to ${formatQuantity(findSetKPa(edit), "waterPressure", units)}`;
     case "lowerOutlet":
@@ -165,7 +167,7 @@ export function describeRemedy(
     case "raiseGap":
       return `Raise the spout until the water falls ${by}`;
     case "widenInlet":
-      return `Use ${isBreatherPort(edit, design) ? "a port" : "an inlet"} of ${by} bore`;
+      return `Use ${isInlet(edit, design) ? "an inlet" : "a port"} of ${by} bore`;
     case "keepPipe":
       return "Keep the wider pipe from there on";
     case "addOwnVessel":
@@ -214,9 +216,9 @@ function findSetKPa({ ops }: Edit): number {
   return put?.value.setKPa ?? 0;
 }
 
-const isBreatherPort = ({ at }: Edit, { tanks }: Design): boolean =>
+const isInlet = ({ at }: Edit, { tanks }: Design): boolean =>
   at.kind === "port" &&
-  tanks.some(({ id, ports }) => id === at.tankId && ports.some((port) => port.id === at.id && port.kind === "vent"));
+  tanks.some(({ id, ports }) => id === at.tankId && ports.some((port) => port.id === at.id && port.kind === "inlet"));
 
 /** Which way, as one says it on such a rig. */
 function nameWay(way: Way, { rig }: Design): string {
@@ -275,6 +277,7 @@ export function describeEdit(edit: Edit, design: Design): string {
     widenFloat: "Widen the float's band",
     lowerOutlet: "Set an outlet lower",
     setRelief: "Use another relief valve",
+    widenFitting: "Use a wider fitting",
     barrierHose: "Use a barrier hose",
     addToilet: "Fit a toilet",
     useToilet: "Count the toilet",

@@ -141,6 +141,7 @@ export const EDIT_CODES = [
   "widenFloat",
   "lowerOutlet",
   "setRelief",
+  "widenFitting",
 ] as const;
 
 /** A change to a design as data: it can be previewed, applied, named in the undo list, and sent over a wire. */

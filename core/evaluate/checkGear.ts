@@ -1,5 +1,6 @@
 import type { Design } from "../design/design";
 import type { Gear } from "../design/gear";
+import { findLastPipe } from "../design/lineItems";
 import type { Hose } from "../design/plumbing";
 import { buildGearGraph } from "../gear/gearGraph";
 import { listGearPorts } from "../gear/gearPorts";
@@ -9,6 +10,7 @@ import { buildArcs, reaches } from "../gear/reach";
 import { ALL_OPEN, type Failure } from "../gear/settings";
 import { createRecall } from "../quantity/recall";
 import { measureAbovePortL } from "../tanks/abovePort";
+import { checkEndBores } from "./checkEndBores";
 import { checkHeaters } from "./checkHeaters";
 import { checkLoopWater } from "./checkLoopWater";
 import { checkReliefs } from "./checkReliefs";
@@ -24,7 +26,9 @@ export function checkGear(design: Design): readonly Finding[] {
   if (design.gear.length === 0) return [];
   const hoses = design.lines.filter((line): line is Hose => line.kind === "hose");
   // a drain that is pulled changes nothing here, one that ends elsewhere does
-  const ends = design.lines.flatMap(({ to }) => ("gearId" in to ? [to.gearId] : []));
+  const ends = design.lines.flatMap((line) =>
+    "gearId" in line.to ? [line.to.gearId, findLastPipe(line).innerMm] : [],
+  );
   return recallGear(design.gear, [design.states, design.tanks, design.rig, ...hoses, ...ends], () => [
     ...checkPorts(design, hoses),
     ...design.gear.flatMap(checkPiece),
@@ -36,6 +40,7 @@ export function checkGear(design: Design): readonly Finding[] {
     ...checkLoopWater(design),
     ...checkHeaters(design),
     ...checkReliefs(design),
+    ...checkEndBores(design),
     ...groupHazards(design, proveInterlock(design)).map((hazards) => toFinding(design, hazards)),
   ]);
 }

@@ -56,7 +56,7 @@ function checkDip(path: VentPath, parked: readonly Standing[]): Finding[] {
 }
 
 /** A hose tail is narrower than its hose by so much, and no more, as a share [T]. */
-const TAIL_SHARE = 0.8;
+export const TAIL_SHARE = 0.8;
 
 // All its air goes through the hole it begins at.
 function checkPort({ vent, tank }: VentPath): Finding[] {

@@ -59,6 +59,7 @@ export const FITTED_FINDINGS = {
   gearPortOpen: ["gear", "part", "should"],
   pumpCurveRises: ["gear", "part", "must"],
   pumpNeverStops: ["gear", "part", "should"],
+  endNarrow: ["gear", "part", ["must", "should"]],
   reliefRuns: ["gear", "part", "should"],
   padWeak: ["gear", "tanks", "should"],
   supplyHard: ["gear", "part", "should"],

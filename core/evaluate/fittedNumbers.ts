@@ -15,6 +15,15 @@ type InState = {
 /** The figures of what is found in areas that only some rigs have: gear, heads, hull, dump lines and joints. */
 export type FittedNumbers =
   | { readonly code: "pumpNeverStops"; readonly cutOutKPa: number; readonly shutOffKPa: number }
+  /** A tank's port or a skin fitting against the line that is led to it, mm. */
+  | {
+      readonly code: "endNarrow";
+      readonly endMm: number;
+      readonly boreMm: number;
+      readonly isFoul: boolean;
+      readonly otherName: string;
+      readonly otherId: string;
+    }
   /** A relief valve under what pushes on it, kPa, and who that is. */
   | {
       readonly code: "reliefRuns";

@@ -4,6 +4,7 @@ import type { Tank } from "../design/plumbing";
 import { listFitAirGap } from "../edits/airGapFill";
 import { listFitMixer, listFitRelief } from "../edits/heaterEdits";
 import { buildInsertStrainer } from "../edits/insertPiece";
+import { buildPortBore } from "../edits/portEdits";
 import { listFitStopValve } from "../edits/stopValve";
 import { DRIPS_AT } from "../evaluate/checkReliefs";
 import type { FindingCode } from "../evaluate/findings";
@@ -89,6 +90,15 @@ export const GEAR_PROPOSALS = {
           }
         : null,
     ),
+  endNarrow: (design, { at, boreMm }, { tank }) => {
+    const byMm = Math.ceil(boreMm);
+    const port = tank?.ports.find(({ id }) => at.kind === "port" && id === at.id);
+    if (tank && port) return [{ byMm, edit: { ...buildPortBore(tank, port, byMm), code: "widenInlet" } }];
+    return proposeSpec(design, at, "skinFitting", "widenFitting", () => ({ boreMm: byMm })).map((one) => ({
+      ...one,
+      byMm,
+    }));
+  },
   reliefRuns: (design, { at, pushKPa }) => {
     const setKPa = Math.ceil(pushKPa / DRIPS_AT / RELIEF_STEP_KPA) * RELIEF_STEP_KPA;
     return setKPa > MOST_RELIEF_KPA ? [] : proposeSpec(design, at, "relief", "setRelief", () => ({ setKPa }));

@@ -177,6 +177,8 @@ const CASES: readonly (readonly [FindingCode, string, Design])[] = [
   ["tailUnfit", "fitTail", withSpec(boat, "skinFitting", { tailMm: 60 })],
   ["filterOrder", "swapFilters", withPiece("coarse", { micron: 0.5 })],
   ["nonReturnAgainst", "turnRound", turnedGuard],
+  ["endNarrow", "widenInlet", withPorts(boat, ({ id }) => (id === "in" || id === "draw" ? { boreMm: 25 } : {}))],
+  ["endNarrow", "widenFitting", withSpec(boat, "skinFitting", { boreMm: 13 })],
   ["fittingDomestic", "useComposite", withSpec(boat, "skinFitting", { metal: "domestic" })],
   ["pumpDeadHead", "setSwitch", withSpec(loop, "pump", { cutInKPa: null, cutOutKPa: null })],
   ["gearPortOpen", "removeGear", { ...loop, gear: [...loop.gear, { ...hung, ...USUAL_GEAR.tee, id: "lone" }] }],

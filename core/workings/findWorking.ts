@@ -180,6 +180,7 @@ const BEHIND: Readonly<Record<FindingCode, Sought | null>> = {
   pumpCurveRises: null,
   pumpNeverStops: null,
   reliefRuns: null,
+  endNarrow: null,
   accumulatorHard: null,
   padWeak: { formula: "padPower" },
   supplyHard: null,
