@@ -98,6 +98,12 @@ export function describeGearFinding(
         why: `${length(finding.wantedMm)} is needed under it to take off its bowl; ${finding.otherName ?? "the floor"} leaves ${length(finding.roomMm)}.`,
         advice: "Set it higher, or clear what is under it.",
       };
+    case "neverUsed":
+      return {
+        title: `No working state has ${part} ${finding.how}`,
+        why: `It was judged only ${finding.how === "on" ? "switched off" : "shut"}: what happens with it ${finding.how} was not looked at.`,
+        advice: "Set it at Loop, “Working states”, in the state it belongs to, or add one.",
+      };
     case "noState":
       return {
         title: "How the gear is used isn't said",

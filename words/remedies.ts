@@ -50,6 +50,8 @@ export function describeRemedy(
       return `Use hose of ${by} bore all the way to it`;
     case "widenFloat":
       return `Let its float move ${by} more between on and off`;
+    case "addState":
+      return "Add a working state in which it runs";
     case "widenFitting":
       return `Use one of ${by} bore`;
     case "setRelief":

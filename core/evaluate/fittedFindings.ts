@@ -23,6 +23,7 @@ export const FITTED_FINDINGS = {
   gearClashes: ["gear", "part", ["must", "should"]],
   gearFreezes: ["gear", "part", ["should", "note"]],
   gearShutIn: ["gear", "part", "should"],
+  neverUsed: ["gear", "part", ["should", "note"]],
   noState: ["gear", "loop", "should"],
   pumpUnstrained: ["gear", "part", "note"],
   loopUntreated: ["gear", "loop", ["must", "should"]],

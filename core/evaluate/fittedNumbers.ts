@@ -82,6 +82,8 @@ export type FittedNumbers =
       readonly otherId: string;
       readonly otherName: string;
     }
+  /** A piece that no working state starts or opens. */
+  | { readonly code: "neverUsed"; readonly how: "on" | "open" }
   | { readonly code: "noState"; readonly pieces: number }
   | { readonly code: "pumpUnstrained" }
   | {

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { readDemo } from "@/tests/demoRigs";
 import { findAll, isSaid } from "@/tests/findingEdges";
+import { mustApply } from "@/tests/sharedAir";
 import { LEVEL } from "../attitude/attitude";
 import type { Design } from "../design/design";
 import { applyEdit } from "../design/edit";
@@ -37,6 +38,40 @@ test("gear that is opened, turned or switched on wants a working state; what onl
   }
   const still = boat.gear.filter(({ spec }) => spec.kind === "skinFitting" || spec.kind === "deckFitting");
   expect(isSaid({ ...boat, fixtures: [], gear: still, lines: [], states: [] }, "noState")).toBe(false);
+});
+
+test("what no working state starts or opens is told, each by itself; a sump's float needs none, and without states it is said once", () => {
+  let offered = 0;
+  for (const design of [boat, van, readDemo("lesesaal-loop"), readDemo("setzkasten")]) {
+    expect(isSaid(design, "neverUsed")).toBe(false);
+    expect(isSaid({ ...design, states: [] }, "neverUsed")).toBe(false);
+    for (const { id, spec } of design.gear) {
+      const without: Design = {
+        ...design,
+        states: design.states.map(({ on, openTaps, positions, ...state }) => ({
+          ...state,
+          on: on.filter((one) => one !== id),
+          openTaps: openTaps.filter((one) => one !== id),
+          positions: positions.filter(({ gearId }) => gearId !== id),
+        })),
+      };
+      const told = findAll(without, "neverUsed").filter(({ at }) => "id" in at && at.id === id);
+      const isFloat = id === "sump-pump";
+      if ((spec.kind === "pump" && !isFloat) || spec.kind === "tap") {
+        expect(told).toMatchObject([{ severity: "should", how: spec.kind === "pump" ? "on" : "open" }]);
+        const [remedy] = proposeRemedies(without, evaluate(without), told[0]!);
+        // where running it lets something bad happen nothing is offered, for a state like that is the builder's to make
+        if (!remedy) continue;
+        offered += 1;
+        expect(remedy.edit.code).toBe("addState");
+        const after = mustApply(without, remedy.edit);
+        expect(after.states).toHaveLength(design.states.length + 1);
+        expect(findAll(after, "neverUsed").some(({ at }) => "id" in at && at.id === id)).toBe(false);
+      } else if (spec.kind === "valve") expect(told).toMatchObject([{ severity: "note", how: "open" }]);
+      else expect(told).toEqual([]);
+    }
+  }
+  expect(offered).toBeGreaterThan(2);
 });
 
 test("without a state nothing of what can fail is left out: it is proven at rest, as it is in a state where all is at rest", () => {

@@ -24,6 +24,7 @@ import { proposeHigherGap } from "./partRemedies";
 import type { Propose } from "./propose";
 import type { Remedy } from "./remedy";
 import { proposeLowerFloat, proposeSpec, proposeWiderFloat } from "./specRemedies";
+import { proposeOwnState } from "./stateRemedies";
 
 /** Under where its pump starts an accumulator is charged by so much, and a pump's switch stops it at this share of all it gives [T]. */
 const CHARGE_UNDER_KPA = 15;
@@ -90,6 +91,7 @@ export const GEAR_PROPOSALS = {
           }
         : null,
     ),
+  neverUsed: (design, { at }) => proposeOwnState(design, at),
   endNarrow: (design, { at, boreMm }, { tank }) => {
     const byMm = Math.ceil(boreMm);
     const port = tank?.ports.find(({ id }) => at.kind === "port" && id === at.id);

@@ -86,6 +86,7 @@ const BEHIND: Readonly<Record<FindingCode, Sought | null>> = {
   seaAtEnd: null,
   intakeNearWaste: null,
   noState: null,
+  neverUsed: null,
   pumpUnstrained: null,
   loopUntreated: null,
   lampCooks: null,
