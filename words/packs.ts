@@ -27,3 +27,11 @@ export const PACK_REACH: Readonly<Record<PackId, { readonly held: string; readon
     left: "Fixture units, sizes of vents, fittings and materials.",
   },
 };
+export const PACK_NAMES: Readonly<Record<PackId, string>> = {
+  builders: "Builders' practice",
+  usModelCode: "US model code",
+  usManufacturedHomes: "US manufactured homes",
+  england: "England",
+  germany: "Germany",
+  australiaNewZealand: "Australia and New Zealand",
+};

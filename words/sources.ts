@@ -1,5 +1,4 @@
 import type { Limit } from "@/core/rules/lookUpLimit";
-import type { PackId } from "@/core/rules/packIds";
 import type { SourceId, Standing } from "@/core/rules/packs";
 
 export const STANDINGS: Readonly<Record<Standing, { readonly short: string; readonly long: string }>> = {
@@ -27,15 +26,6 @@ export const SOURCES: Readonly<Record<SourceId, string>> = {
   builders: "What builders do",
   physics: "Physics",
   own: "Your own figure",
-};
-
-export const PACK_NAMES: Readonly<Record<PackId, string>> = {
-  builders: "Builders' practice",
-  usModelCode: "US model code",
-  usManufacturedHomes: "US manufactured homes",
-  england: "England",
-  germany: "Germany",
-  australiaNewZealand: "Australia and New Zealand",
 };
 
 /** Where a limit comes from and how far it can be trusted, in one line. */

@@ -9,7 +9,6 @@ import { view as look, tilt } from "@/store/workbench";
 import { describeAttitude } from "@/words/attitudes";
 import { CAUTION, sayBeforeDrilling } from "@/words/cautions";
 import * as WORDS from "@/words/panels/findings/findingsPanel";
-import { describeLimitSource } from "@/words/sources";
 import { describeFinding } from "@/words/tellFinding";
 import { describeFindings } from "@/words/verdict";
 import { WordsOf } from "../glossary/WordsOf";
@@ -169,11 +168,6 @@ function FindingItem({ finding, design, isOpen, onToggle }: ItemProps) {
           <WordsOf text={`${title}. ${why} ${advice}`} />
           <RemedyList finding={finding} />
           <FindingWorking finding={finding} />
-          {finding.limit && (
-            <p className="mt-2 text-[12px] leading-snug text-faint">
-              {WORDS.limit} {describeLimitSource(finding.limit)}.
-            </p>
-          )}
         </div>
       )}
     </li>

@@ -1,1 +1,2 @@
 export const howItIsWorkedOut = "How it is worked out";
+export const limit = "Limit:";

@@ -4,4 +4,3 @@ export const itDrainsLevelAndWherever = "It drains level and wherever it is park
 export const and = "and";
 export const moreLikeIt = "more like it";
 export const seeIt = "See it";
-export const limit = "Limit:";
