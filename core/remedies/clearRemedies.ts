@@ -13,7 +13,7 @@ import type { MoveWay, Remedy } from "./remedy";
 type LegRef = { readonly lineId: string; readonly index: number };
 
 /** What moves as one, and where it is. */
-type Moved = Extract<PartRef, { readonly kind: "tank" | "gear" }>;
+type Moved = Extract<PartRef, { readonly kind: "tank" | "gear" | "fixture" }>;
 
 /** Room that is wanted and is not there, mm, whole and with one to spare. */
 export const toMissingMm = ({ gapMm, limit }: Pick<Clash, "gapMm" | "limit">): number =>
@@ -72,6 +72,33 @@ export function proposePartClear(design: Design, part: Moved, own: Block, other:
     const move = buildMove(design, part, add(from, scale(WAYS[way], byMm)));
     return move ? [{ byMm, way, edit: { ...move, code: "moveClear" } }] : [];
   });
+}
+
+/** Where it is not known how far aside is enough, so much is tried, mm. */
+const ASIDE_MM = [20, 40, 60, 90, 120, 160, 200, 260, 340] as const;
+
+/** A hole drawn aside with the stretch of pipe that goes through it, or one of its ends, by as little as helps. */
+export const proposeLegAside = (line: Line, at: LegRef): Remedy[] =>
+  shiftLeg(
+    line,
+    at,
+    (["left", "right", "forward", "aft"] as const).flatMap((way) => ASIDE_MM.map((byMm) => ({ way, byMm }))),
+  );
+
+/** A tank, a port of it, a fixture or a piece of gear moved by as little as helps, whichever way that is. */
+export function proposeAside(
+  design: Design,
+  part: Moved | Extract<PartRef, { readonly kind: "port" }>,
+  code: "moveClear" | "shiftPort" = "moveClear",
+): Remedy[] {
+  const from = findPlaceMm(design, part);
+  if (!from) return [];
+  return ASIDE_MM.flatMap((byMm) =>
+    MOVE_WAYS.flatMap((way): Remedy[] => {
+      const move = buildMove(design, part, add(from, scale(WAYS[way], byMm)));
+      return move ? [{ byMm, way, edit: { ...move, code } }] : [];
+    }),
+  );
 }
 
 function shiftLeg(line: Line, at: LegRef, shifts: readonly Shift[]): Remedy[] {

@@ -9,16 +9,19 @@ import { listFitStopValve } from "../edits/stopValve";
 import { DRIPS_AT } from "../evaluate/checkReliefs";
 import type { FindingCode } from "../evaluate/findings";
 import { proposeGearClear, proposeGearRaised } from "./clashRemedies";
+import { proposeAside } from "./clearRemedies";
 import {
   proposeAhead,
   proposeFiltersSwapped,
   proposeLampOff,
   proposeLampOn,
+  proposeOntoSkin,
   proposeSecured,
   proposeTakenOut,
   proposeTurned,
 } from "./gearRemedies";
 import { proposeWiderHoses } from "./hoseRemedies";
+import { proposeHigher, proposeOverTank } from "./liftRemedies";
 import { proposeLoopRaised, proposeVentedLoop } from "./loopRemedy";
 import { proposeHigherGap } from "./partRemedies";
 import type { Propose } from "./propose";
@@ -91,6 +94,12 @@ export const GEAR_PROPOSALS = {
           }
         : null,
     ),
+  handleBlocked: (design, { at }) => (at.kind === "gear" ? proposeAside(design, at) : []),
+  partOffHull: (design, { at }) => (at.kind === "gear" || at.kind === "fixture" ? proposeAside(design, at) : []),
+  fittingOffHull: (design, { at }) => proposeOntoSkin(design, at),
+  loopUnderBowl: (design, { at }) => proposeHigher(design, at),
+  seaInFixture: (design, { at }) => (at.kind === "fixture" ? proposeOverTank(design, at.id, []) : []),
+  sumpOutrun: (design, { at }) => proposeWiderHoses(design, at),
   neverUsed: (design, { at }) => proposeOwnState(design, at),
   endNarrow: (design, { at, boreMm }, { tank }) => {
     const byMm = Math.ceil(boreMm);

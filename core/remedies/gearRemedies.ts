@@ -4,8 +4,9 @@ import { buildMove, roundTenth } from "../design/moves";
 import type { PartRef } from "../design/part";
 import { buildRemoveGear } from "../edits/loopEdits";
 import { isMoved } from "../evaluate/checkLoopWater";
+import { placeGearPort } from "../gear/gearPorts";
 import type { Failure } from "../gear/settings";
-import { vec } from "../geometry/vec";
+import { add, vec } from "../geometry/vec";
 import { findHalfBreadthMm } from "../hull/loft";
 import type { Remedy } from "./remedy";
 
@@ -61,6 +62,21 @@ export function proposeAhead(design: Design, at: PartRef): Remedy[] {
     const move = buildMove(design, at, roundTenth(vec(x, y, piece.atMm.z)));
     return move ? [{ byMm: mm, way: "forward", edit: { ...move, code: "moveClear" } }] : [];
   });
+}
+
+/** A skin fitting set into her skin where it stands along her length and over her keel; nothing where she is not so wide there. */
+export function proposeOntoSkin(design: Design, at: PartRef): Remedy[] {
+  const piece = design.gear.find(({ id }) => at.kind === "gear" && id === at.id);
+  const { hull } = design.rig;
+  if (!piece || at.kind !== "gear" || !hull) return [];
+  const port = placeGearPort(piece, "in");
+  const half = findHalfBreadthMm(hull, port.x, port.z);
+  if (half === null) return [];
+  const byMm = (port.y < 0 ? -half : half) - port.y;
+  const move = buildMove(design, at, roundTenth(add(piece.atMm, vec(0, byMm, 0))));
+  return move
+    ? [{ byMm: Math.round(Math.abs(byMm)), way: byMm > 0 ? "left" : "right", edit: { ...move, code: "moveClear" } }]
+    : [];
 }
 
 /** A lamp that is off in every state in which its water stands. */

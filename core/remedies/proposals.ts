@@ -21,7 +21,14 @@ import { followDumpLine } from "../tanks/dumpWays";
 import { proposeWiderAir, proposeWiderPort, proposeWiderVents } from "./airRemedies";
 import { proposeToiletWay, proposeWiderWay, proposeWiderWayDown } from "./boreRemedies";
 import { proposeLegOut, proposeOutOfFloor, proposePipesApart, proposeTanksApart } from "./clashRemedies";
-import { proposeLegClear, proposePartClear, proposeVentEndClear, toMissingMm } from "./clearRemedies";
+import {
+  proposeAside,
+  proposeLegAside,
+  proposeLegClear,
+  proposePartClear,
+  proposeVentEndClear,
+  toMissingMm,
+} from "./clearRemedies";
 import { proposeDropInLeg, proposeRiseInLeg } from "./dropRemedies";
 import { proposeFallRemedies } from "./fallRemedies";
 import { GEAR_PROPOSALS } from "./gearProposals";
@@ -132,6 +139,14 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   ventDrownsFirst: (_design, { at }, { tank }) => (tank && at.kind === "port" ? proposeAcrossTop(tank, at) : []),
   dumpLeaves: (_design, _finding, { tank }) => (tank ? proposeLowerOutlet(tank) : []),
   linkApart: (design, _finding, { tank }) => (tank ? proposeOneLevel(design, tank) : []),
+  holeNearEdge: (design, { at }) => proposeHoleAside(design, at),
+  drillTowards: (design, { at }) => proposeHoleAside(design, at),
+  fittingHitsObstacle: (design, { at }) =>
+    at.kind === "port"
+      ? [...proposeAside(design, at, "shiftPort"), ...proposeAside(design, { kind: "tank", id: at.tankId })].sort(
+          (a, b) => a.byMm! - b.byMm!,
+        )
+      : [],
   legInPart: proposeLegOut,
   pipesClash: proposePipesApart,
   trapMissing: (design, _finding, { drain }) => (drain ? proposeTrap(design, drain) : []),
@@ -325,6 +340,11 @@ function findLineOf(design: Design, { at }: Finding) {
 function findTank(design: Design, { at }: Finding) {
   const id = at.kind === "tank" ? at.id : at.kind === "port" ? at.tankId : null;
   return design.tanks.find((tank) => tank.id === id) ?? null;
+}
+
+function proposeHoleAside(design: Design, at: Finding["at"]): Remedy[] {
+  const line = at.kind === "leg" ? findLine(design, at.lineId) : undefined;
+  return line && at.kind === "leg" ? proposeLegAside(line, at) : [];
 }
 
 function proposeClear(

@@ -189,11 +189,17 @@ type BodyProps = {
   readonly fullL: number;
 };
 
+/** A label with its gap to a line, px. */
+const LETTER_PX = 17;
+
 function Body({ tank, section, view, hatch, units, fullL }: BodyProps) {
   const outline = toPoints(view, pairs(section.outline));
   const wall = Math.max(3, tank.wallMm * view.kx * 2);
   const [left, right] = [Math.min(...section.outline.map((p) => p.s)), Math.max(...section.outline.map((p) => p.s))];
   const across = (h: number) => toPoints(view, [[left, h] as const, [right, h] as const]);
+  // over the line, or under it where a letter would run into the tank's top
+  const roofY = view.y(Math.max(...section.outline.map((p) => p.h))) + wall / 2;
+  const fullY = view.y(section.fullH);
   return (
     <g fill="none" strokeLinejoin="round">
       {tank.insulationMm > 0 && (
@@ -219,7 +225,12 @@ function Body({ tank, section, view, hatch, units, fullL }: BodyProps) {
         </>
       )}
       <Stroke points={across(section.fullH)} stroke="var(--signal)" strokeWidth={1.6} strokeDasharray="7 4" />
-      <HaloText x={view.x(right) - 8} y={view.y(section.fullH) - 6} anchor="end" tone="signal">
+      <HaloText
+        x={view.x(right) - 8}
+        y={fullY - LETTER_PX < roofY ? fullY + LETTER_PX : fullY - 6}
+        anchor="end"
+        tone="signal"
+      >
         {WORDS.full(formatQuantity(fullL, "volume", units))}
       </HaloText>
     </g>
