@@ -1,5 +1,7 @@
 import * as Comlink from "comlink";
+import { evaluate } from "@/core/evaluate/evaluate";
 import { computeStandingMap } from "@/core/evaluate/standingMap";
+import { proposeRemedies } from "@/core/remedies/proposeRemedies";
 import { readDemo } from "@/tests/demoRigs";
 import { ask } from "./client";
 import { serve } from "./serve";
@@ -112,4 +114,16 @@ test("a worker that fails is an outcome, never a promise that hangs or throws", 
   const hanging = request(new AbortController().signal);
   NearWorker.born[NearWorker.born.length - 1]!.onerror!();
   expect(await hanging).toEqual({ status: "failed" });
+});
+
+test("what settles a finding comes over the wire as it is worked out here; a finding that is gone has nothing, and none in common is no answer lost", async () => {
+  const attitude = { pitchDeg: 0, rollDeg: 0 };
+  const evaluation = evaluate(design, attitude);
+  const finding = evaluation.findings.find((one) => proposeRemedies(design, evaluation, one).length > 0)!;
+  const { signal } = new AbortController();
+  const asked = await ask("remedies", { design, attitude, findingId: finding.id }, { signal });
+  expect(asked).toMatchObject({ status: "ready", answer: proposeRemedies(design, evaluation, finding) });
+  expect(await ask("remedies", { design, attitude, findingId: "gone" }, { signal })).toMatchObject({ answer: [] });
+  const alike = await ask("mendAlike", { design, attitude, ids: [finding.id] }, { signal });
+  expect(alike).toMatchObject({ status: "ready", answer: { remedy: null } });
 });

@@ -1,7 +1,12 @@
+import type { Attitude } from "@/core/attitude/attitude";
 import { type ForecastInput, forecast, type StoreForecast } from "@/core/days/forecast";
 import type { Design } from "@/core/design/design";
+import { evaluate } from "@/core/evaluate/evaluate";
 import { computeStandingMap, type StandingMap } from "@/core/evaluate/standingMap";
 import { type EveryPosition, proveEveryPosition } from "@/core/gear/everyPosition";
+import { type AlikeRemedy, buildMendAlike } from "@/core/remedies/mendAlike";
+import { proposeRemedies } from "@/core/remedies/proposeRemedies";
+import type { ProvenRemedy } from "@/core/remedies/remedy";
 import { findRoutes, type RouteOutcome } from "@/core/routes/findRoutes";
 import { findLargestTanks, type TankAim } from "@/core/tanks/largestTanks";
 import type { TankPlace } from "@/core/tanks/tankPlaces";
@@ -40,8 +45,22 @@ const days: Job<ForecastInput, readonly StoreForecast[]> = (input, onProgress) =
 const everyPosition: Job<{ readonly design: Design }, EveryPosition> = ({ design }, onProgress) =>
   proveEveryPosition(design, goesOn(onProgress))!;
 
+type Judged = { readonly design: Design; readonly attitude: Attitude };
+
+const remedies: Job<Judged & { readonly findingId: string }, readonly ProvenRemedy[]> = (input) => {
+  const evaluation = evaluate(input.design, input.attitude);
+  const finding = evaluation.findings.find(({ id }) => id === input.findingId);
+  return finding ? proposeRemedies(input.design, evaluation, finding) : [];
+};
+
+const mendAlike: Job<Judged & { readonly ids: readonly string[] }, { readonly remedy: AlikeRemedy | null }> = ({
+  design,
+  attitude,
+  ids,
+}) => ({ remedy: buildMendAlike(design, attitude, ids) });
+
 /** Everything the worker can be asked, by name. */
-export const JOBS = { standingMap, routes, largestTanks, days, everyPosition } as const;
+export const JOBS = { standingMap, routes, largestTanks, days, everyPosition, remedies, mendAlike } as const;
 
 export type JobName = keyof typeof JOBS;
 export type JobInput<Name extends JobName> = Parameters<(typeof JOBS)[Name]>[0];

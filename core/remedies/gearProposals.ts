@@ -8,6 +8,7 @@ import { buildPortBore } from "../edits/portEdits";
 import { listFitStopValve } from "../edits/stopValve";
 import { DRIPS_AT } from "../evaluate/checkReliefs";
 import type { FindingCode } from "../evaluate/findings";
+import { listFamily } from "../parts/pipes";
 import { proposeGearClear, proposeGearRaised } from "./clashRemedies";
 import { proposeAside } from "./clearRemedies";
 import {
@@ -102,7 +103,7 @@ export const GEAR_PROPOSALS = {
   sumpOutrun: (design, { at }) => proposeWiderHoses(design, at),
   neverUsed: (design, { at }) => proposeOwnState(design, at),
   endNarrow: (design, { at, boreMm }, { tank }) => {
-    const byMm = Math.ceil(boreMm);
+    const byMm = listFamily("smoothHose").find(({ pipe }) => pipe.innerMm >= boreMm)?.pipe.innerMm ?? Math.ceil(boreMm);
     const port = tank?.ports.find(({ id }) => at.kind === "port" && id === at.id);
     if (tank && port) return [{ byMm, edit: { ...buildPortBore(tank, port, byMm), code: "widenInlet" } }];
     return proposeSpec(design, at, "skinFitting", "widenFitting", () => ({ boreMm: byMm })).map((one) => ({

@@ -22,7 +22,7 @@ test("every trap that is far from air is given it in one step, and nothing new i
   const design = airless();
   const ids = listArms(design);
   expect(ids.length).toBeGreaterThan(9);
-  const mended = buildMendAlike(design, evaluate(design), ids)!;
+  const mended = buildMendAlike(design, evaluate(design).attitude, ids)!;
   expect(mended.settled).toBe(ids.length);
   const after = mustApply(design, mended.edit);
   expect(listArms(after)).toEqual([]);
@@ -33,8 +33,8 @@ test("every trap that is far from air is given it in one step, and nothing new i
 test("what is not named is left as it was; one alone is no case for it", () => {
   const design = airless();
   const ids = listArms(design);
-  const after = mustApply(design, buildMendAlike(design, evaluate(design), ids.slice(0, 3))!.edit);
+  const after = mustApply(design, buildMendAlike(design, evaluate(design).attitude, ids.slice(0, 3))!.edit);
   expect(listArms(after)).toEqual(ids.slice(3));
-  expect(buildMendAlike(design, evaluate(design), ids.slice(0, 1))).toBeNull();
-  expect(buildMendAlike(design, evaluate(design), ["gone", "lost"])).toBeNull();
+  expect(buildMendAlike(design, evaluate(design).attitude, ids.slice(0, 1))).toBeNull();
+  expect(buildMendAlike(design, evaluate(design).attitude, ["gone", "lost"])).toBeNull();
 });

@@ -1,7 +1,7 @@
+import type { Attitude } from "../attitude/attitude";
 import type { Design } from "../design/design";
 import { applyEdit, type Edit, type EditOp } from "../design/edit";
 import { evaluate } from "../evaluate/evaluate";
-import type { Evaluation } from "../evaluate/evaluation";
 import { proposeRemedies } from "./proposeRemedies";
 import type { Remedy } from "./remedy";
 
@@ -18,7 +18,7 @@ export type AlikeRemedy = {
  * the kind of remedy that comes first for the first of them. Every remedy has been tried: it settles its finding and
  * raises no new must. Null where fewer than two can be settled so.
  */
-export function buildMendAlike(design: Design, { attitude }: Evaluation, ids: readonly string[]): AlikeRemedy | null {
+export function buildMendAlike(design: Design, attitude: Attitude, ids: readonly string[]): AlikeRemedy | null {
   let mended = design;
   let first: Remedy | null = null;
   let wanted: Edit["code"] | null = null;

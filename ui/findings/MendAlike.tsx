@@ -1,11 +1,12 @@
 "use client";
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import type { Finding } from "@/core/evaluate/findings";
-import { type AlikeRemedy, buildMendAlike } from "@/core/remedies/mendAlike";
+import type { AlikeRemedy } from "@/core/remedies/mendAlike";
 import { useWorkbench } from "@/store/useWorkbench";
 import { change, view as look, previewEdit, tell, undo, workbench } from "@/store/workbench";
 import * as WORDS from "@/words/panels/findings/mendAlike";
 import { describeRemedy } from "@/words/remedies";
+import { ask } from "@/workers/client";
 import { Button } from "../kit/Button";
 
 /** One step for several findings of a kind: looked for when it is asked for, drawn before it is done. */
@@ -13,27 +14,40 @@ export function MendAlike({ alike }: { readonly alike: readonly Finding[] }) {
   const design = useWorkbench((state) => state.history!.design);
   const units = useWorkbench((state) => state.units);
   const preview = useWorkbench((state) => state.preview);
-  const [found, setFound] = useState<AlikeRemedy | "none" | null>(null);
-  const find = () => {
+  const [found, setFound] = useState<AlikeRemedy | "none" | "failed" | null>(null);
+  const running = useRef<AbortController | null>(null);
+  const [isLooking, setIsLooking] = useState(false);
+  useEffect(() => () => running.current?.abort(), []);
+  const find = async () => {
     const { history, evaluation } = workbench.getState();
-    const remedy =
-      history && evaluation
-        ? buildMendAlike(
-            history.design,
-            evaluation,
-            alike.map(({ id }) => id),
-          )
-        : null;
-    setFound(remedy ?? "none");
+    if (!history || !evaluation) return;
+    const controller = new AbortController();
+    running.current = controller;
+    setIsLooking(true);
+    const { attitude } = evaluation;
+    const given = { design: history.design, attitude, ids: alike.map(({ id }) => id) };
+    const asked = await ask("mendAlike", given, { signal: controller.signal });
+    if (controller.signal.aborted) return;
+    setIsLooking(false);
+    // what came in for a design that is no longer open is of no use
+    if (workbench.getState().history?.design !== history.design) return;
+    const remedy = asked.status === "ready" ? asked.answer.remedy : null;
+    setFound(remedy ?? (asked.status === "ready" ? "none" : "failed"));
     previewEdit(remedy?.edit ?? null);
   };
-  if (found === "none") {
-    return <p className="px-3 py-1.5 text-[13px] text-faint">{WORDS.theyHaveNoRemedyIn}</p>;
+  if (found === "none" || found === "failed") {
+    return (
+      <p className="px-3 py-1.5 text-[13px] text-faint">
+        {found === "none" ? WORDS.theyHaveNoRemedyIn : WORDS.couldNotBeWorkedOut}
+      </p>
+    );
   }
   if (!found || preview?.edit !== found.edit) {
     return (
       <div className="px-3 py-1.5">
-        <Button onClick={find}>{WORDS.settleThemTogether}</Button>
+        <Button onClick={() => void find()} disabled={isLooking}>
+          {isLooking ? WORDS.lookingForWhatHelps : WORDS.settleThemTogether}
+        </Button>
       </div>
     );
   }

@@ -1,7 +1,5 @@
 "use client";
-import { useMemo } from "react";
 import type { Finding } from "@/core/evaluate/findings";
-import { proposeRemedies } from "@/core/remedies/proposeRemedies";
 import type { ProvenRemedy } from "@/core/remedies/remedy";
 import { useWorkbench } from "@/store/useWorkbench";
 import { change, view as look, previewEdit, tell, undo } from "@/store/workbench";
@@ -9,18 +7,22 @@ import * as WORDS from "@/words/panels/findings/remedyList";
 import { describeEdit, describeRemedy } from "@/words/remedies";
 import { formatDays, formatLength, formatQuantity, type Units } from "@/words/units";
 import { Button } from "../kit/Button";
+import { useRemedies } from "./useRemedies";
 
 /** Ways to settle a finding that have been tried; choosing one draws it, and nothing is changed until it is taken. */
 export function RemedyList({ finding }: { readonly finding: Finding }) {
   const design = useWorkbench((state) => state.history?.design);
-  const evaluation = useWorkbench((state) => state.evaluation);
   const preview = useWorkbench((state) => state.preview);
   const units = useWorkbench((state) => state.units);
-  const remedies = useMemo(
-    () => (design && evaluation ? proposeRemedies(design, evaluation, finding) : []),
-    [design, evaluation, finding],
-  );
+  const sought = useRemedies(finding.id);
   if (!design) return null;
+  if (sought?.status !== "ready")
+    return (
+      <p className="mt-2 text-[13px] text-faint" aria-live="polite">
+        {sought === null ? WORDS.lookingForWhatHelps : WORDS.whatHelpsIsNotKnown}
+      </p>
+    );
+  const { remedies } = sought;
   if (remedies.length === 0) return null;
   const take = (remedy: ProvenRemedy) => {
     if (!change(remedy.edit).ok) return;
@@ -32,7 +34,10 @@ export function RemedyList({ finding }: { readonly finding: Finding }) {
       {remedies.map((remedy) => {
         const shown = preview !== null && JSON.stringify(preview.edit) === JSON.stringify(remedy.edit);
         return (
-          <li key={`${remedy.edit.code}${remedy.byMm}`} className="border-b border-rule">
+          <li
+            key={JSON.stringify([remedy.edit.code, remedy.byMm, remedy.way, remedy.edit.at])}
+            className="border-b border-rule"
+          >
             <button
               type="button"
               aria-pressed={shown}

@@ -9,3 +9,5 @@ export const stayAsTheyAre = (length: Shown) => `; ${length} stay as they are`;
 export const doIt = "Do it";
 export const cancel = "Cancel";
 export const undo = "Undo";
+export const lookingForWhatHelps = "Looking for what helps…";
+export const couldNotBeWorkedOut = "This could not be worked out. Open them one by one.";

@@ -15,3 +15,5 @@ export const inHandLevel = "in hand, level";
 export const inHandWorst = "in hand, worst";
 export const none = "none";
 export const theStayLevel = "the stay, level";
+export const lookingForWhatHelps = "Looking for what helps…";
+export const whatHelpsIsNotKnown = "What helps could not be worked out. Close this and open it again.";
