@@ -144,7 +144,8 @@ export function describeAirFinding(
       return {
         title: `${part} freezes on a cold night`,
         why: `Under the floor its water is at freezing point after ${formatQuantity(finding.hours, "hours", units)} at ${limit}. Ice splits it.`,
-        advice: "Lag it, put it inside, or pour a cup of plumber's antifreeze in before frost.",
+        advice:
+          "Put it inside, or pour a cup of plumber's antifreeze in before frost. Lagging a pipe buys hours, and isn't counted here.",
       };
     case "sealBlown":
       return {

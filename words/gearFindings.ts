@@ -89,7 +89,8 @@ export function describeGearFinding(
         : {
             title: `${part} freezes on a cold night`,
             why: `Under the floor ${after}`,
-            advice: "Bring it inside or lag and heat it; else drain it before frost.",
+            advice:
+              "Bring it inside; else drain it before frost: Tanks, Drain down. Lagging a hose buys hours, and isn't counted here.",
           };
     }
     case "gearShutIn":
@@ -188,6 +189,12 @@ export function describeGearFinding(
         title: `The tap at ${part} presses too hard`,
         why: `It gives ${formatQuantity(finding.supplyKPa, "waterPressure", units)}; hoses, filters and fittings for campers are made for ${formatQuantity(finding.mostKPa, "waterPressure", units)}. One joint lets go, and the tap never runs out.`,
         advice: "Put a pressure reducer before it, and say at it what that lets through. Shut the tap when you leave.",
+      };
+    case "pumpHard":
+      return {
+        title: `${part} presses too hard`,
+        why: `With every tap shut it brings ${formatQuantity(finding.pushKPa, "waterPressure", units)} up; hoses, filters and fittings for campers are made for some ${formatQuantity(finding.mostKPa, "waterPressure", units)}. The weakest joint lets go.`,
+        advice: "Set its switch lower, or use hose, filters and fittings that are all rated for it.",
       };
     case "accumulatorHard":
       return {

@@ -68,6 +68,9 @@ function checkPorts({ gear, lines }: Design, hoses: readonly Hose[]): Finding[] 
 /** What hoses, filters and fittings for campers are made for, kPa; taps on pitches give up to 1000. From memory, no source [T]. */
 const MOST_SUPPLY_KPA = 400;
 
+/** Pumps for campers stop at up to 60 psi; harder ones are for other things, kPa. From memory, no source [T]. */
+const MOST_PUMP_KPA = 420;
+
 // What is wrong with a piece whatever it is joined to.
 function checkPiece({ id, spec }: Gear): Finding[] {
   const at = { kind: "gear", id } as const;
@@ -76,6 +79,10 @@ function checkPiece({ id, spec }: Gear): Finding[] {
   if (spec.kind === "pump" && spec.cutOutKPa !== null && spec.cutOutKPa > spec.shutOffKPa) {
     const { cutOutKPa, shutOffKPa } = spec;
     return [createFinding(at, { code: "pumpNeverStops", cutOutKPa, shutOffKPa })];
+  }
+  if (spec.kind === "pump") {
+    const pushKPa = Math.min(spec.cutOutKPa ?? spec.shutOffKPa, spec.shutOffKPa);
+    if (pushKPa > MOST_PUMP_KPA) return [createFinding(at, { code: "pumpHard", pushKPa, mostKPa: MOST_PUMP_KPA })];
   }
   if (spec.kind === "uvLamp" && spec.transmittance === 0) return [createFinding(at, { code: "uvBlind" })];
   if (spec.kind === "sump" && spec.offMm >= spec.onMm) return [createFinding(at, { code: "floatReversed" })];

@@ -64,6 +64,7 @@ export const FITTED_FINDINGS = {
   reliefRuns: ["gear", "part", "should"],
   padWeak: ["gear", "tanks", "should"],
   supplyHard: ["gear", "part", "should"],
+  pumpHard: ["gear", "part", "should"],
   accumulatorHard: ["gear", "part", "should"],
   uvBlind: ["gear", "part", "must"],
   floatReversed: ["gear", "part", "must"],

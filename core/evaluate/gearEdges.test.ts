@@ -340,6 +340,17 @@ test("a tap that presses harder than hoses bear is told, one that a reducer hold
   const bus = readDemo("lesesaal-loop");
   const coupling = bus.gear.find(({ spec }) => spec.kind === "coupling" && spec.supplyKPa !== null)!.id;
   const told = (supplyKPa: number | null) => at(withSpec(bus, coupling, { supplyKPa }), coupling, "supplyHard");
+  // and a pump that would burst the same hoses, by its switch or, without one, by all it has
+  const pushed = (cutOutKPa: number | null, shutOffKPa: number) =>
+    at(withSpec(loop, "pump", { cutOutKPa, shutOffKPa, cutInKPa: null }), "pump", "pumpHard");
+  for (const [cutOutKPa, shutOffKPa] of [
+    [420, 900],
+    [null, 420],
+    [800, 420],
+  ] as const)
+    expect(pushed(cutOutKPa, shutOffKPa)).toEqual([]);
+  expect(pushed(421, 900)).toMatchObject([{ pushKPa: 421, mostKPa: 420 }]);
+  expect(pushed(null, 421)).toMatchObject([{ pushKPa: 421 }]);
   expect([null, 300, 400].flatMap(told)).toEqual([]);
   expect(told(401)).toMatchObject([{ severity: "should", supplyKPa: 401, mostKPa: 400 }]);
 });

@@ -180,6 +180,7 @@ const CASES: readonly (readonly [FindingCode, string, Design])[] = [
   ["endNarrow", "widenInlet", withPorts(boat, ({ id }) => (id === "in" || id === "draw" ? { boreMm: 25 } : {}))],
   ["endNarrow", "widenFitting", withSpec(boat, "skinFitting", { boreMm: 13 })],
   ["fittingDomestic", "useComposite", withSpec(boat, "skinFitting", { metal: "domestic" })],
+  ["pumpHard", "setSwitch", withSpec(loop, "pump", { shutOffKPa: 900, cutOutKPa: 800 })],
   ["pumpDeadHead", "setSwitch", withSpec(loop, "pump", { cutInKPa: null, cutOutKPa: null })],
   ["gearPortOpen", "removeGear", { ...loop, gear: [...loop.gear, { ...hung, ...USUAL_GEAR.tee, id: "lone" }] }],
   ["sumpCycles", "widenFloat", withSpec(heads, "sump", { onMm: 60, offMm: 52 })],

@@ -185,6 +185,7 @@ const BEHIND: Readonly<Record<FindingCode, Sought | null>> = {
   accumulatorHard: null,
   padWeak: { formula: "padPower" },
   supplyHard: null,
+  pumpHard: null,
   uvBlind: null,
   floatReversed: null,
   filterOrder: null,
