@@ -8,6 +8,9 @@ import { listPoints } from "../design/moves";
 import type { Drain, Vent } from "../design/plumbing";
 import { evaluate } from "../evaluate/evaluate";
 import { buildDrainPath } from "../falls/drainPath";
+import { toCodeBoreMm } from "../parts/pipes";
+import { lookUpLimit } from "../rules/lookUpLimit";
+import { proposeDropInLeg, proposeRiseInLeg } from "./dropRemedies";
 import { proposeRemedies } from "./proposeRemedies";
 
 const kranich = readDemo("kranich");
@@ -79,4 +82,37 @@ test("a breather that goes slanting through the floor is led flat, then straight
   const after = mustApply(straight, remedy!.edit);
   expect(findAll(after, "passageSlants").filter(({ at }) => "lineId" in at && at.lineId === vent.id)).toEqual([]);
   expect(findAll(after, "ventDips")).toEqual([]);
+});
+
+test("the flat part falls by what the rules ask and a little more, at the lower end and at the upper; a drop has none", () => {
+  const drain = kranich.lines.find((line): line is Drain => line.kind === "drain")!;
+  const design = slanting(kranich, -600);
+  const legs = buildDrainPath(design, design.lines.find((line): line is Drain => line.id === drain.id)!).ownLegs;
+  for (const [index, leg] of legs.entries()) {
+    const remedies = proposeDropInLeg(design, design.lines.find((line): line is Drain => line.id === drain.id)!, index);
+    if (leg.kind === "drop" || leg.planLengthMm === 0) {
+      expect(remedies).toEqual([]);
+      continue;
+    }
+    const least = lookUpLimit(design.rules, "minFall", { boreMm: toCodeBoreMm(leg.pipe) }).value!;
+    for (const { edit, way, byMm } of remedies) {
+      const after = mustApply(design, edit).lines.find((line): line is Drain => line.id === drain.id)!;
+      const point = after.bendsMm[index]!;
+      const [flatFrom, flatTo] = way === "lowerEnd" ? [leg.from, point] : [point, leg.to];
+      const slope = ((flatFrom.z - flatTo.z) / leg.planLengthMm) * 1000;
+      expect(slope).toBeGreaterThan(least);
+      expect(slope).toBeLessThan(least + 60);
+      const end = way === "lowerEnd" ? leg.to : leg.from;
+      expect([point.x, point.y]).toEqual([expect.closeTo(end.x, 0), expect.closeTo(end.y, 0)]);
+      expect(byMm).toBeGreaterThan(0);
+    }
+  }
+  expect(proposeDropInLeg(design, drain, 99)).toEqual([]);
+});
+
+test("of a breather that begins nowhere, or a leg that is not there, nothing is offered", () => {
+  const vent = kranich.lines.find((line): line is Vent => line.kind === "vent")!;
+  expect(proposeRiseInLeg(kranich, { ...vent, fromTank: "gone" }, 0)).toEqual([]);
+  expect(proposeRiseInLeg(kranich, { ...vent, fromPort: "gone" }, 0)).toEqual([]);
+  expect(proposeRiseInLeg(kranich, vent, vent.pointsMm.length)).toEqual([]);
 });

@@ -2,13 +2,19 @@ import { readDemo } from "@/tests/demoRigs";
 import { findAll } from "@/tests/findingEdges";
 import { mustApply } from "@/tests/sharedAir";
 import type { Design } from "../design/design";
-import { buildPutItems, findTrap, withBranchVent } from "../design/lineItems";
+import { buildPutItems, findTrap, withBranchVent, withTrap as withTrapOf } from "../design/lineItems";
 import type { Drain, Trap, Vent } from "../design/plumbing";
 import { buildJoinVent } from "../edits/ventEdits";
 import { evaluate } from "../evaluate/evaluate";
 import type { FindingCode } from "../evaluate/findings";
 import "../evaluate/fitted";
+import { USUAL_TRAPS } from "../design/usualTraps";
+import { listFamily } from "../parts/pipes";
+import { lookUpValue } from "../rules/lookUpLimit";
+import { computeDrivingLossMm } from "../traps/sealRisks";
+import { proposeWiderPort, proposeWiderVent, proposeWiderVents } from "./airRemedies";
 import { proposeRemedies } from "./proposeRemedies";
+import { proposeBottleTrap, proposeSeal, proposeShallowerSeal } from "./sealRemedies";
 
 const kranich = readDemo("kranich");
 const boat = readDemo("setzkasten");
@@ -98,4 +104,81 @@ test("a deeper seal is never deeper than the rules let it be, and a shallower on
       }
     }
   }
+});
+
+test("a seal under what the rules ask for is made as deep as they ask, and no trap is none", () => {
+  for (const sealMm of [20, 35, 49]) {
+    const shallow = withTrap(kranich, { sealMm });
+    const [finding] = findAll(shallow, "sealShallow");
+    const [remedy] = proposeRemedies(shallow, evaluate(shallow), finding!);
+    expect([remedy?.edit.code, remedy?.byMm]).toEqual(["deepenSeal", 50 - sealMm]);
+    expect(findTrap(drainOf(mustApply(shallow, remedy!.edit)))!.sealMm).toBe(50);
+  }
+  const drain = drainOf(kranich);
+  expect(proposeSeal(kranich, withTrapOf(drain, null))).toEqual([]);
+  expect(proposeShallowerSeal(kranich, withTrapOf(drain, null))).toEqual([]);
+  expect(proposeBottleTrap(withTrapOf(drain, null))).toEqual([]);
+});
+
+test("a bottle trap is offered where its legs stand nearer together, with no less water than there was", () => {
+  const at = (spanMm: number, sealMm: number) =>
+    proposeBottleTrap(withTrapOf(drainOf(kranich), { ...findTrap(drainOf(kranich))!, spanMm, sealMm }));
+  const { bottle } = USUAL_TRAPS;
+  expect(at(bottle.spanMm, 50)).toEqual([]);
+  for (const sealMm of [50, 100]) {
+    const [remedy] = at(bottle.spanMm + 1, sealMm);
+    expect(remedy!.edit.code).toBe("fitBottleTrap");
+    const after = mustApply(kranich, remedy!.edit);
+    expect(findTrap(drainOf(after))).toMatchObject({ kind: "bottle", sealMm: Math.max(sealMm, bottle.sealMm) });
+  }
+});
+
+test("a seal that slops is deepened to the first that is sold and stands the push, by the sum of half the legs' way", () => {
+  for (const spanMm of [60, 80, 100]) {
+    const sloppy = withTrap(kranich, { sealMm: 45, spanMm });
+    const [finding] = findAll(sloppy, "sealSlops");
+    if (!finding) continue;
+    const remedies = proposeRemedies(sloppy, evaluate(sloppy), finding);
+    const deeper = remedies.find(({ edit }) => edit.code === "deepenSeal");
+    const pushG = lookUpValue(kranich.rules, "drivingPush");
+    const first = [50, 60, 75, 100].find((mm) => mm > 45 && mm - computeDrivingLossMm(spanMm, pushG, mm) >= 25);
+    expect(deeper ? 45 + deeper.byMm! : undefined).toBe(first);
+  }
+});
+
+test("a breather is widened to the first hose that is wide enough, never to what it has; two that throttle go together", () => {
+  const vents = joined.lines.filter((line): line is Vent => line.kind === "vent");
+  for (const least of [5, 13, 14, 19.5]) {
+    const [one] = proposeWiderVent(vents[0]!, least);
+    const bores = listFamily("smoothHose").map(({ pipe }) => pipe.innerMm);
+    expect(one!.byMm).toBe(bores.find((mm) => mm >= least && mm > vents[0]!.pipe.innerMm));
+  }
+  expect(proposeWiderVent(vents[0]!, 5_000)).toEqual([]);
+  const all = proposeWiderVents(joined);
+  const together = all.filter(({ edit }) => edit.code === "widenVents");
+  expect(together.length).toBeGreaterThan(0);
+  for (const { edit, byMm } of together) {
+    const after = mustApply(joined, edit);
+    for (const line of after.lines) if (line.kind === "vent") expect(line.pipe.innerMm).toBe(byMm);
+  }
+  // where there is one breather there is nothing to widen together
+  expect(proposeWiderVents(kranich).every(({ edit }) => edit.code === "widenVent")).toBe(true);
+});
+
+test("a breather's narrow port is widened to its hose's bore; a port that is as wide is left alone", () => {
+  const vent = kranich.lines.find((line): line is Vent => line.kind === "vent")!;
+  const withPort = (boreMm: number): Design => ({
+    ...kranich,
+    tanks: kranich.tanks.map((tank) => ({
+      ...tank,
+      ports: tank.ports.map((port) => (port.id === vent.fromPort ? { ...port, boreMm } : port)),
+    })),
+  });
+  const narrow = withPort(8);
+  const [remedy] = proposeWiderPort(narrow, vent);
+  expect([remedy!.edit.code, remedy!.byMm]).toEqual(["widenInlet", vent.pipe.innerMm]);
+  const after = mustApply(narrow, remedy!.edit).tanks[0]!.ports.find(({ id }) => id === vent.fromPort)!;
+  expect(after.boreMm).toBe(vent.pipe.innerMm);
+  expect(proposeWiderPort(withPort(vent.pipe.innerMm), vent)).toEqual([]);
+  expect(proposeWiderPort({ ...narrow, tanks: [] }, vent)).toEqual([]);
 });
