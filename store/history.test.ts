@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import type { Design } from "@/core/design/design";
-import { applyEdit, type Edit } from "@/core/design/edit";
+import { applyEdit } from "@/core/design/edit";
+import type { Edit } from "@/core/design/editOps";
 import { readDemo } from "@/tests/demoRigs";
 import { pushStep, redoStep, startHistory, undoStep } from "./history";
 

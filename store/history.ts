@@ -1,5 +1,5 @@
 import type { Design } from "@/core/design/design";
-import type { Edit } from "@/core/design/edit";
+import type { Edit } from "@/core/design/editOps";
 
 /** One step back: the design before an edit, and the edit that led away from it. */
 export type Step = { readonly before: Design; readonly edit: Edit };

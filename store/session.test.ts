@@ -1,5 +1,5 @@
 import "fake-indexeddb/auto";
-import type { Edit } from "@/core/design/edit";
+import type { Edit } from "@/core/design/editOps";
 import { readDemo, readDemoText } from "@/tests/demoRigs";
 import { type Database, openDatabase } from "./database";
 import { createDesignId, listDesigns, removeDesign, saveDesign } from "./library";

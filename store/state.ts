@@ -1,6 +1,6 @@
 import type { Attitude } from "@/core/attitude/attitude";
 import type { Design } from "@/core/design/design";
-import type { Edit } from "@/core/design/edit";
+import type { Edit } from "@/core/design/editOps";
 import type { Movable } from "@/core/design/moves";
 import type { Evaluation } from "@/core/evaluate/evaluation";
 import type { Failure } from "@/core/gear/settings";

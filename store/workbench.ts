@@ -1,7 +1,8 @@
 import { createStore } from "zustand/vanilla";
 import { type Attitude, LEVEL } from "@/core/attitude/attitude";
 import type { Design } from "@/core/design/design";
-import { applyEdit, type Edit } from "@/core/design/edit";
+import { applyEdit } from "@/core/design/edit";
+import type { Edit } from "@/core/design/editOps";
 import type { Fault } from "@/core/design/faults";
 import type { Evaluation } from "@/core/evaluate/evaluation";
 import { evaluate } from "@/core/evaluate/judge";

@@ -2,7 +2,8 @@ import fc from "fast-check";
 import type { Attitude } from "@/core/attitude/attitude";
 import { createDesign, USUAL_MEASURES } from "@/core/design/createDesign";
 import type { Design } from "@/core/design/design";
-import { applyEdit, type EditOp } from "@/core/design/edit";
+import { applyEdit } from "@/core/design/edit";
+import type { EditOp } from "@/core/design/editOps";
 import { buildPutItems, toBeginning } from "@/core/design/lineItems";
 import { toNodes } from "@/core/design/nodes";
 import {

@@ -1,6 +1,6 @@
 import { LEVEL } from "@/core/attitude/attitude";
 import type { Design } from "@/core/design/design";
-import type { EditOp } from "@/core/design/edit";
+import type { EditOp } from "@/core/design/editOps";
 import { buildPutItems, findTrap } from "@/core/design/lineItems";
 import type { Drain, LineItem, Trap } from "@/core/design/plumbing";
 import type { Obstacle, ObstacleKind } from "@/core/design/rig";

@@ -1,5 +1,6 @@
 import type { Design } from "@/core/design/design";
-import { applyEdit, type Edit } from "@/core/design/edit";
+import { applyEdit } from "@/core/design/edit";
+import type { Edit } from "@/core/design/editOps";
 import { buildAddVent, buildJoinVent } from "@/core/edits/ventEdits";
 import { readDemo } from "./demoRigs";
 

@@ -1,5 +1,5 @@
 import type { Design } from "@/core/design/design";
-import type { Edit } from "@/core/design/edit";
+import type { Edit } from "@/core/design/editOps";
 import type { Fixing } from "@/core/design/plumbing";
 import type { Remedy, Way } from "@/core/remedies/remedy";
 import { describePart } from "./describePart";

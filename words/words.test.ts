@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { EDIT_CODES } from "@/core/design/edit";
+import { EDIT_CODES } from "@/core/design/editOps";
 import { evaluate } from "@/core/evaluate/evaluate";
 import { listParts } from "@/core/parts/listParts";
 import { listWorkings } from "@/core/workings/listWorkings";

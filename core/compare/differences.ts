@@ -1,5 +1,5 @@
 import type { Design } from "../design/design";
-import type { Edit, EditOp } from "../design/edit";
+import type { Edit, EditOp } from "../design/editOps";
 import type { Habits } from "../design/habits";
 import type { PartRef } from "../design/part";
 import type { Rig } from "../design/rig";

@@ -1,5 +1,6 @@
 import type { Design } from "../design/design";
-import { applyEdit, type Edit, type EditOp } from "../design/edit";
+import { applyEdit } from "../design/edit";
+import type { Edit, EditOp } from "../design/editOps";
 import type { Use } from "../design/habits";
 import { buildResize } from "../design/resizeTank";
 import { evaluate } from "../evaluate/evaluate";

@@ -1,5 +1,5 @@
 import type { Design } from "./design";
-import type { EditOp } from "./edit";
+import type { EditOp } from "./editOps";
 import { listPoints } from "./moves";
 import { isJoint } from "./nodes";
 import type { Drain, DumpLine, Line, LineItem, Vent } from "./plumbing";

@@ -1,4 +1,4 @@
-import type { EditOp } from "./edit";
+import type { EditOp } from "./editOps";
 import { findNode, findNodeId } from "./nodes";
 import type { BranchVent, Drain, InlinePiece, Line, LineItem, Pipe, PipeJoint, Trap } from "./plumbing";
 

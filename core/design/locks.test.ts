@@ -1,6 +1,7 @@
 import { readDemo } from "@/tests/demoRigs";
 import type { Design } from "./design";
-import { applyEdit, type EditOp } from "./edit";
+import { applyEdit } from "./edit";
+import type { EditOp } from "./editOps";
 import { buildMove } from "./moves";
 
 const kranich = readDemo("kranich");

@@ -2,7 +2,7 @@ import { measureExtent } from "../geometry/solid";
 import { add, interpolate, subtract, type Vec3, vec } from "../geometry/vec";
 import { clamp } from "../quantity/tolerance";
 import type { Design } from "./design";
-import type { Edit, EditOp, EditPath } from "./edit";
+import type { Edit, EditOp, EditPath } from "./editOps";
 import type { PartRef, RigLine } from "./part";
 import type { Drain, Line, Node, Tank } from "./plumbing";
 

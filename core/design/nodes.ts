@@ -1,6 +1,6 @@
 import type { Vec3 } from "../geometry/vec";
 import type { Design } from "./design";
-import type { EditOp } from "./edit";
+import type { EditOp } from "./editOps";
 import { listPoints } from "./moves";
 import type { Line, Node } from "./plumbing";
 

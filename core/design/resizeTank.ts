@@ -1,6 +1,6 @@
 import { type Extent, measureExtent } from "../geometry/solid";
 import { clamp } from "../quantity/tolerance";
-import type { Edit, EditOp } from "./edit";
+import type { Edit, EditOp } from "./editOps";
 import type { Tank } from "./plumbing";
 
 /** Edit that gives a box tank new inside lengths, mm; ports on a wall stay on that wall, the others stay inside. */

@@ -1,7 +1,8 @@
 import fc from "fast-check";
 import { readDemo } from "@/tests/demoRigs";
 import { SAMPLE_FIXING } from "@/tests/sampleFixing";
-import { applyEdit, type Edit } from "../design/edit";
+import { applyEdit } from "../design/edit";
+import type { Edit } from "../design/editOps";
 import { listBoltPlaces } from "../fixing/boltPlaces";
 import { buildBoltCount, buildBoltRows, buildMoveBolt } from "./boltEdits";
 

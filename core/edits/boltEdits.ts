@@ -1,4 +1,4 @@
-import type { Edit } from "../design/edit";
+import type { Edit } from "../design/editOps";
 import type { Fixing, Tank } from "../design/plumbing";
 import type { BoltPlace } from "../fixing/boltGroup";
 import { listBoltPlaces } from "../fixing/boltPlaces";

@@ -1,5 +1,5 @@
 import type { Design } from "../design/design";
-import type { Edit, EditOp } from "../design/edit";
+import type { Edit, EditOp } from "../design/editOps";
 import { freeId } from "../design/freeId";
 import { roundTenth } from "../design/moves";
 import { nameDrain } from "../design/nameDrain";

@@ -1,7 +1,8 @@
 import { readDemo } from "@/tests/demoRigs";
 import { USUAL_USES } from "../days/usualUses";
 import type { Design } from "../design/design";
-import { applyEdit, type Edit } from "../design/edit";
+import { applyEdit } from "../design/edit";
+import type { Edit } from "../design/editOps";
 import type { Use } from "../design/habits";
 import type { Fixture, FixtureKind } from "../design/plumbing";
 import { buildCountFixtures } from "./countEdits";

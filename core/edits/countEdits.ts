@@ -3,7 +3,7 @@ import { listShortLoads } from "../days/shortLoads";
 import { listUncounted } from "../days/uncounted";
 import { USUAL_USES } from "../days/usualUses";
 import type { Design } from "../design/design";
-import type { Edit, EditOp } from "../design/edit";
+import type { Edit, EditOp } from "../design/editOps";
 import { freeId } from "../design/freeId";
 import type { Use } from "../design/habits";
 import type { Fixture } from "../design/plumbing";

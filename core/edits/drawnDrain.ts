@@ -1,5 +1,5 @@
 import type { Design } from "../design/design";
-import type { Edit, EditOp } from "../design/edit";
+import type { Edit, EditOp } from "../design/editOps";
 import { findTrap, listAtBeginning } from "../design/lineItems";
 import { roundTenth } from "../design/moves";
 import type { Drain, Fixture, Outfall } from "../design/plumbing";

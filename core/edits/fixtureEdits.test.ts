@@ -1,7 +1,8 @@
 import fc from "fast-check";
 import { DEMO_NAMES, readDemo } from "@/tests/demoRigs";
 import type { Design } from "../design/design";
-import { applyEdit, type Edit } from "../design/edit";
+import { applyEdit } from "../design/edit";
+import type { Edit } from "../design/editOps";
 import { FIXTURE_KINDS } from "../design/plumbing";
 import { stripPlumbing } from "../design/stripPlumbing";
 import { USUAL_FIXTURES } from "../design/usualFixtures";

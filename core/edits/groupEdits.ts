@@ -1,5 +1,6 @@
 import type { Design } from "../design/design";
-import { applyEdit, type Edit } from "../design/edit";
+import { applyEdit } from "../design/edit";
+import type { Edit } from "../design/editOps";
 import { findLockable } from "../design/locks";
 import { buildMove, findPlaceMm, type Movable } from "../design/moves";
 import { add, type Vec3 } from "../geometry/vec";

@@ -1,7 +1,8 @@
 import { DEMO_NAMES, readDemo } from "@/tests/demoRigs";
 import { READY_WAYS } from "../days/usualUses";
 import type { Design } from "../design/design";
-import { applyEdit, type Edit } from "../design/edit";
+import { applyEdit } from "../design/edit";
+import type { Edit } from "../design/editOps";
 import { PERSON_KINDS, USE_KINDS, type UseKind } from "../design/habits";
 import { parseDesign } from "../design/parseDesign";
 import { HELD_WATERS } from "../design/plumbing";

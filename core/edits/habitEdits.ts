@@ -1,7 +1,7 @@
 import { listFixturesFor, rankFixture } from "../days/fixtureUses";
 import { READY_USES, type ReadyWay, USUAL_USES } from "../days/usualUses";
 import type { Design } from "../design/design";
-import type { Edit, EditOp } from "../design/edit";
+import type { Edit, EditOp } from "../design/editOps";
 import { freeId } from "../design/freeId";
 import type { Person, PersonKind, Use, UseKind, Vessel, Way } from "../design/habits";
 import type { Fixture, FixtureKind } from "../design/plumbing";

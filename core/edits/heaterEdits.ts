@@ -1,5 +1,6 @@
 import type { Design } from "../design/design";
-import { applyEdit, type Edit, type EditOp } from "../design/edit";
+import { applyEdit } from "../design/edit";
+import type { Edit, EditOp } from "../design/editOps";
 import { freeId } from "../design/freeId";
 import type { Gear, HoseEnd } from "../design/gear";
 import type { Hose } from "../design/plumbing";

@@ -1,5 +1,5 @@
 import type { Design } from "../design/design";
-import type { Edit } from "../design/edit";
+import type { Edit } from "../design/editOps";
 import type { Hull, HullSection, Rig } from "../design/rig";
 
 const AT = { kind: "rig" } as const;

@@ -1,5 +1,5 @@
 import type { Design } from "../design/design";
-import type { Edit } from "../design/edit";
+import type { Edit } from "../design/editOps";
 import { freeId } from "../design/freeId";
 import type { Gear } from "../design/gear";
 import { roundTenth } from "../design/moves";

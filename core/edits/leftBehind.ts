@@ -1,5 +1,5 @@
 import type { Design } from "../design/design";
-import type { EditOp } from "../design/edit";
+import type { EditOp } from "../design/editOps";
 import { findJunctionBend } from "../design/lineItems";
 import type { Drain, Outfall } from "../design/plumbing";
 import { buildDrainPath } from "../falls/drainPath";

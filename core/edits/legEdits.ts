@@ -1,5 +1,5 @@
 import type { Design } from "../design/design";
-import type { Edit, EditOp } from "../design/edit";
+import type { Edit, EditOp } from "../design/editOps";
 import { roundTenth } from "../design/moves";
 import type { Drain } from "../design/plumbing";
 import { buildDrainPath } from "../falls/drainPath";

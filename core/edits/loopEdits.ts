@@ -1,6 +1,7 @@
 import { createPort } from "../design/createPort";
 import type { Design } from "../design/design";
-import { applyEdit, type Edit, type EditOp } from "../design/edit";
+import { applyEdit } from "../design/edit";
+import type { Edit, EditOp } from "../design/editOps";
 import { freeId } from "../design/freeId";
 import type { Gear, GearKind, GearSpec, HoseEnd, WorkingState } from "../design/gear";
 import type { Hose, Tank } from "../design/plumbing";

@@ -1,4 +1,4 @@
-import type { Edit } from "../design/edit";
+import type { Edit } from "../design/editOps";
 import type { Tank } from "../design/plumbing";
 
 /** Pads are sold in steps of so many watts [T], and beyond the most a file takes it is lagging that is missing. */

@@ -1,4 +1,4 @@
-import type { Edit } from "../design/edit";
+import type { Edit } from "../design/editOps";
 import { buildPutItems, type LineTrap, listInlinePieces, listPipeChanges, type PipeChange } from "../design/lineItems";
 import type { Drain, InlinePiece, Pipe, PipeJoint } from "../design/plumbing";
 import { findPipeOf } from "../falls/drainPath";

@@ -1,4 +1,4 @@
-import type { Edit, EditOp } from "../design/edit";
+import type { Edit, EditOp } from "../design/editOps";
 import type { Port, Tank } from "../design/plumbing";
 import { clearPort } from "../fit/clearPort";
 import { measureExtent } from "../geometry/solid";

@@ -1,5 +1,5 @@
 import type { Design } from "../design/design";
-import type { EditOp } from "../design/edit";
+import type { EditOp } from "../design/editOps";
 import { freeId } from "../design/freeId";
 import type { Gear, GearKind, HoseEnd } from "../design/gear";
 import { roundTenth } from "../design/moves";

@@ -1,5 +1,5 @@
 import type { Design } from "../design/design";
-import type { Edit, EditOp } from "../design/edit";
+import type { Edit, EditOp } from "../design/editOps";
 import { nameDrain } from "../design/nameDrain";
 import type { Fixture } from "../design/plumbing";
 

@@ -1,5 +1,5 @@
 import type { Design } from "../design/design";
-import type { Edit } from "../design/edit";
+import type { Edit } from "../design/editOps";
 import type { Gear, WorkingState } from "../design/gear";
 import type { Hose } from "../design/plumbing";
 import { placeHoseEnd } from "../fit/lineLegs";

@@ -1,6 +1,6 @@
 import { createPort } from "../design/createPort";
 import type { Design } from "../design/design";
-import type { Edit, EditOp } from "../design/edit";
+import type { Edit, EditOp } from "../design/editOps";
 import { freeId } from "../design/freeId";
 import type { HeldWater, Port, Tank } from "../design/plumbing";
 import { listPortEnds } from "../design/portEnds";

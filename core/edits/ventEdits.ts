@@ -1,7 +1,7 @@
 import { buildVentPath, followVent, listVents } from "../air/ventPath";
 import { createPort } from "../design/createPort";
 import type { Design } from "../design/design";
-import type { Edit, EditOp } from "../design/edit";
+import type { Edit, EditOp } from "../design/editOps";
 import { freeId } from "../design/freeId";
 import { roundTenth } from "../design/moves";
 import { toNewNode, toNodes } from "../design/nodes";

@@ -1,6 +1,7 @@
 import { readDemo } from "@/tests/demoRigs";
 import type { Design } from "../design/design";
-import { applyEdit, type EditOp } from "../design/edit";
+import { applyEdit } from "../design/edit";
+import type { EditOp } from "../design/editOps";
 import { buildPutItems, withBranchVent } from "../design/lineItems";
 import type { Drain } from "../design/plumbing";
 import { buildDrawDrain, buildRedirect, listGoals } from "../edits/drainEdits";

@@ -4,7 +4,7 @@ import { mustApply } from "@/tests/sharedAir";
 import { LEVEL } from "../attitude/attitude";
 import { createPort } from "../design/createPort";
 import type { Design } from "../design/design";
-import type { EditOp, EditPath } from "../design/edit";
+import type { EditOp, EditPath } from "../design/editOps";
 import { buildPutItems, findSealMm, listAtBeginning } from "../design/lineItems";
 import { toNodes } from "../design/nodes";
 import type { Drain, Tank } from "../design/plumbing";

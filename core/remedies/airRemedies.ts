@@ -1,5 +1,5 @@
 import type { Design } from "../design/design";
-import type { EditOp } from "../design/edit";
+import type { EditOp } from "../design/editOps";
 import type { Vent } from "../design/plumbing";
 import { buildPortBore } from "../edits/portEdits";
 import { listFamily } from "../parts/pipes";

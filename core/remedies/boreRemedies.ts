@@ -1,5 +1,5 @@
 import type { Design } from "../design/design";
-import type { EditOp } from "../design/edit";
+import type { EditOp } from "../design/editOps";
 import { buildPutItems, listPipeChanges } from "../design/lineItems";
 import type { Drain } from "../design/plumbing";
 import type { Finding } from "../evaluate/findings";

@@ -1,5 +1,5 @@
 import type { Design } from "../design/design";
-import type { EditOp } from "../design/edit";
+import type { EditOp } from "../design/editOps";
 import { roundTenth } from "../design/moves";
 import type { Drain, Vent } from "../design/plumbing";
 import { buildDrainPath } from "../falls/drainPath";

@@ -1,6 +1,6 @@
 import { computeUp, LEVEL } from "../attitude/attitude";
 import type { Design } from "../design/design";
-import type { EditOp } from "../design/edit";
+import type { EditOp } from "../design/editOps";
 import { findBranchVent } from "../design/lineItems";
 import { roundTenth } from "../design/moves";
 import type { Drain } from "../design/plumbing";

@@ -1,5 +1,5 @@
 import type { Design } from "../design/design";
-import type { Edit } from "../design/edit";
+import type { Edit } from "../design/editOps";
 import type { Tank } from "../design/plumbing";
 import { listFitAirGap } from "../edits/airGapFill";
 import { listFitMixer, listFitRelief } from "../edits/heaterEdits";

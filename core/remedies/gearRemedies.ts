@@ -1,5 +1,5 @@
 import type { Design } from "../design/design";
-import type { EditOp } from "../design/edit";
+import type { EditOp } from "../design/editOps";
 import { buildMove, roundTenth } from "../design/moves";
 import type { PartRef } from "../design/part";
 import { buildRemoveGear } from "../edits/loopEdits";

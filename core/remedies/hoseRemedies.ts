@@ -1,5 +1,5 @@
 import type { Design } from "../design/design";
-import type { EditOp } from "../design/edit";
+import type { EditOp } from "../design/editOps";
 import type { PartRef } from "../design/part";
 import type { Hose } from "../design/plumbing";
 import { listFamily } from "../parts/pipes";

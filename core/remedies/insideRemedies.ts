@@ -1,5 +1,5 @@
 import type { Design } from "../design/design";
-import type { EditOp } from "../design/edit";
+import type { EditOp } from "../design/editOps";
 import { buildMove, findPlaceMm, listPoints, roundTenth } from "../design/moves";
 import type { Finding } from "../evaluate/findings";
 import { findPartBlock } from "../fit/partBlock";

@@ -1,5 +1,5 @@
 import type { Design } from "../design/design";
-import type { Edit, EditOp } from "../design/edit";
+import type { Edit, EditOp } from "../design/editOps";
 import { buildMove, findPlaceMm, listPoints, type Movable, roundTenth } from "../design/moves";
 import type { PartRef } from "../design/part";
 import type { Tank } from "../design/plumbing";

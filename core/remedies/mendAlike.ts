@@ -1,6 +1,7 @@
 import type { Attitude } from "../attitude/attitude";
 import type { Design } from "../design/design";
-import { applyEdit, type Edit, type EditOp } from "../design/edit";
+import { applyEdit } from "../design/edit";
+import type { Edit, EditOp } from "../design/editOps";
 import { evaluate } from "../evaluate/evaluate";
 import { proposeRemedies } from "./proposeRemedies";
 import type { Remedy } from "./remedy";

@@ -1,5 +1,6 @@
 import type { Design } from "../design/design";
-import { applyEdit, type EditOp } from "../design/edit";
+import { applyEdit } from "../design/edit";
+import type { EditOp } from "../design/editOps";
 import { findTrap, listAtBeginning } from "../design/lineItems";
 import type { Drain, Tank } from "../design/plumbing";
 import { buildRedirect } from "../edits/drainEdits";

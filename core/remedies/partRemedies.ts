@@ -1,6 +1,7 @@
 import { createPort } from "../design/createPort";
 import type { Design } from "../design/design";
-import { applyEdit, type EditOp } from "../design/edit";
+import { applyEdit } from "../design/edit";
+import type { EditOp } from "../design/editOps";
 import { freeId } from "../design/freeId";
 import { buildPutItems, findBranchVent, findLineTrap, findTrap } from "../design/lineItems";
 import { buildMove, findPlaceMm } from "../design/moves";

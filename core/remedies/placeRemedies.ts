@@ -1,5 +1,5 @@
 import type { Design } from "../design/design";
-import type { EditOp } from "../design/edit";
+import type { EditOp } from "../design/editOps";
 import { freeId } from "../design/freeId";
 import { buildPutHoles, buildPutItems, findTrap, listDrilledHoles } from "../design/lineItems";
 import { buildMove, roundTenth } from "../design/moves";

@@ -1,5 +1,5 @@
 import type { Design } from "../design/design";
-import type { EditOp } from "../design/edit";
+import type { EditOp } from "../design/editOps";
 import type { Drain, Tank } from "../design/plumbing";
 import { USUAL_CLASS } from "../design/rig";
 import { buildCountLoads } from "../edits/countEdits";

@@ -1,5 +1,6 @@
 import type { Design } from "../design/design";
-import { applyEdit, type Edit } from "../design/edit";
+import { applyEdit } from "../design/edit";
+import type { Edit } from "../design/editOps";
 import { toPartKey } from "../design/part";
 import { evaluate } from "../evaluate/evaluate";
 import type { Evaluation } from "../evaluate/evaluation";

@@ -2,7 +2,7 @@ import { readDemo } from "@/tests/demoRigs";
 import { addItem, changeTrap } from "@/tests/findingEdges";
 import { mustApply } from "@/tests/sharedAir";
 import type { Design } from "../design/design";
-import type { EditOp } from "../design/edit";
+import type { EditOp } from "../design/editOps";
 import { buildPutItems } from "../design/lineItems";
 import type { Drain } from "../design/plumbing";
 import { buildRedirect, type Goal } from "../edits/drainEdits";

@@ -1,4 +1,4 @@
-import type { Edit } from "../design/edit";
+import type { Edit } from "../design/editOps";
 
 /** Which way something is moved, as the rig lies. */
 export type MoveWay = "left" | "right" | "forward" | "aft" | "up" | "down";

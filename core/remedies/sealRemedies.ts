@@ -1,5 +1,5 @@
 import type { Design } from "../design/design";
-import type { Edit } from "../design/edit";
+import type { Edit } from "../design/editOps";
 import { buildPutItems, findLineTrap, findTrap } from "../design/lineItems";
 import type { PartRef } from "../design/part";
 import type { Drain } from "../design/plumbing";

@@ -1,5 +1,5 @@
 import type { Design } from "../design/design";
-import type { Edit, EditOp } from "../design/edit";
+import type { Edit, EditOp } from "../design/editOps";
 import type { GearSpec } from "../design/gear";
 import type { PartRef } from "../design/part";
 import { BOLT_SIZES, type Fixing, type Tank } from "../design/plumbing";

@@ -1,5 +1,6 @@
 import type { Design } from "../design/design";
-import { applyEdit, type Edit, type EditOp } from "../design/edit";
+import { applyEdit } from "../design/edit";
+import type { Edit, EditOp } from "../design/editOps";
 import { roundTenth } from "../design/moves";
 import type { Drain } from "../design/plumbing";
 import { reachPlace } from "../edits/drainEdits";

@@ -1,5 +1,5 @@
 import type { Design } from "../design/design";
-import type { Edit } from "../design/edit";
+import type { Edit } from "../design/editOps";
 import { buildAddTank } from "../edits/tankEdits";
 import { measureFloorMm } from "../fit/floor";
 import { toBlock } from "../fit/obstacleGaps";

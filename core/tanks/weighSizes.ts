@@ -1,7 +1,8 @@
 import { WATER_DENSITY } from "../air/dumping";
 import { FRESH_ID } from "../days/stores";
 import type { Design } from "../design/design";
-import { applyEdit, type Edit } from "../design/edit";
+import { applyEdit } from "../design/edit";
+import type { Edit } from "../design/editOps";
 import type { Tank } from "../design/plumbing";
 import { buildResize } from "../design/resizeTank";
 import { evaluate } from "../evaluate/evaluate";

@@ -1,7 +1,7 @@
 "use client";
 import { type KeyboardEvent, memo, type PointerEvent, useContext, useEffect, useRef } from "react";
 import type { Design } from "@/core/design/design";
-import type { Edit } from "@/core/design/edit";
+import type { Edit } from "@/core/design/editOps";
 import { buildMove, findPlaceMm, type Movable } from "@/core/design/moves";
 import type { PartRef } from "@/core/design/part";
 import { buildMoveAll, isLocked } from "@/core/edits/groupEdits";

@@ -1,4 +1,4 @@
-import type { Edit } from "@/core/design/edit";
+import type { Edit } from "@/core/design/editOps";
 import type { Leg } from "@/core/falls/drainPath";
 import { interpolate } from "@/core/geometry/vec";
 import { change, view as look } from "@/store/workbench";

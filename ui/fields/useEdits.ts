@@ -1,5 +1,5 @@
 "use client";
-import type { Edit, EditPath } from "@/core/design/edit";
+import type { Edit, EditPath } from "@/core/design/editOps";
 import type { PartRef } from "@/core/design/part";
 import { describeRefusal } from "@/store/refusals";
 import { useWorkbench } from "@/store/useWorkbench";

@@ -1,6 +1,6 @@
 "use client";
 import { Lock, LockOpen, X } from "lucide-react";
-import type { Edit } from "@/core/design/edit";
+import type { Edit } from "@/core/design/editOps";
 import { ALIGN_AXES, type AlignAxis, buildAlign, buildLockAll, isLocked } from "@/core/edits/groupEdits";
 import { tellRefusal } from "@/store/refusals";
 import { useWorkbench } from "@/store/useWorkbench";

@@ -1,7 +1,7 @@
 "use client";
 import { Route } from "lucide-react";
 import { useMemo } from "react";
-import type { Edit } from "@/core/design/edit";
+import type { Edit } from "@/core/design/editOps";
 import type { Drain } from "@/core/design/plumbing";
 import { listDrainParts } from "@/core/parts/listParts";
 import type { RouteProposal } from "@/core/routes/findRoutes";

@@ -1,7 +1,7 @@
 "use client";
 import { X } from "lucide-react";
 import { type KeyboardEvent, useRef } from "react";
-import type { Edit } from "@/core/design/edit";
+import type { Edit } from "@/core/design/editOps";
 import type { Habits } from "@/core/design/habits";
 import { useWorkbench } from "@/store/useWorkbench";
 import { beginDrag, change, drag, endDrag } from "@/store/workbench";

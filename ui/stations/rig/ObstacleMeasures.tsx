@@ -1,6 +1,6 @@
 "use client";
 import { Plus, Trash2 } from "lucide-react";
-import type { EditOp } from "@/core/design/edit";
+import type { EditOp } from "@/core/design/editOps";
 import { freeId } from "@/core/design/freeId";
 import type { Obstacle, ObstacleKind } from "@/core/design/rig";
 import { useWorkbench } from "@/store/useWorkbench";
