@@ -1,7 +1,7 @@
 import type { Design } from "@/core/design/design";
 import type { GearKind } from "@/core/design/gear";
 import type { DrainDownStep } from "@/core/frost/drainDown";
-import type { FrostPart } from "@/core/frost/frostParts";
+import type { FrostPart } from "@/core/frost/frostPart";
 import type { SpringStep } from "@/core/frost/springUp";
 import { computeBleachMl, SANITISE_HOURS } from "@/core/road/care";
 import { describePart } from "./describePart";

@@ -1,22 +1,13 @@
 import type { Design } from "../design/design";
-import type { PartRef } from "../design/part";
 import type { Port } from "../design/plumbing";
 import type { Evaluation } from "../evaluate/evaluation";
 import { MM3_PER_L } from "../quantity/convert";
 import { measureStandingL } from "../tanks/dumpRun";
 import { computeHoursToFreezing } from "./freezing";
+import type { FrostPart } from "./frostPart";
 import { listGearFrost } from "./gearFrost";
 import { type Night, readNight } from "./night";
 import { computeTankFrost } from "./tankFrost";
-
-/** A body of water out in the cold, and the hours until it is at 0 °C. */
-export type FrostPart = {
-  readonly kind: "valve" | "trap" | "sag" | "tank" | "gear" | "hose";
-  readonly at: PartRef;
-  /** Null in a trap, whose water is told by its seal. */
-  readonly litres: number | null;
-  readonly hours: number;
-};
 
 /** A valve holds as much as its bore over this many bores of length [T]. */
 const VALVE_BORES = 2.5;

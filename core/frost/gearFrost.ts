@@ -7,7 +7,7 @@ import { buildBothWays, listReached } from "../gear/reach";
 import { listHoseRuns } from "../heads/hoseRun";
 import { MM3_PER_L } from "../quantity/convert";
 import { computeHoursToFreezing } from "./freezing";
-import type { FrostPart } from "./frostParts";
+import type { FrostPart } from "./frostPart";
 import { type Night, readNight } from "./night";
 
 /** Less stands in a hose that is let run empty: it has room to grow, L [T]. */
