@@ -8,9 +8,12 @@ import { applyEdit } from "../design/edit";
 import type { Tank } from "../design/plumbing";
 import { evaluate } from "../evaluate/evaluate";
 import { measureExtent } from "../geometry/solid";
+import type { Vec3 } from "../geometry/vec";
 import { measureToEdgeMm } from "../templates/tankFaces";
+import { proposeAcrossTop, proposeAlongWallOf, proposeLowerOutlet } from "./portRemedies";
 import { listCandidates } from "./proposals";
 import { proposeRemedies } from "./proposeRemedies";
+import type { Remedy } from "./remedy";
 
 const kranich = readDemo("kranich");
 const withTank = (design: Design, change: (tank: Tank) => Tank): Design => ({
@@ -102,5 +105,53 @@ test("an outlet that a tank rises to first is raised, or the tank hung lower, by
   for (const remedy of proposeRemedies(low, evaluate(low, LEVEL), finding!)) {
     const isLeast = (mm: number) => settled.every(({ edit, byMm }) => edit.code !== remedy.edit.code || byMm! >= mm);
     expect(isLeast(remedy.byMm!)).toBe(true);
+  }
+});
+
+test("a port over another is moved along its wall until there is a web between them, and nothing is said of a port that is not there", () => {
+  const [tank] = kranich.tanks as [Tank];
+  const inlet = tank.ports.find(({ kind }) => kind === "inlet")!;
+  const other = { ...inlet, id: "other" };
+  const both: Tank = { ...tank, ports: [...tank.ports, other] };
+  const design: Design = { ...kranich, tanks: [both] };
+  const at = { kind: "port", tankId: tank.id, id: "other" } as const;
+  const [remedy] = proposeAlongWallOf(design, both, at);
+  const moved = mustApply(design, remedy!.edit).tanks[0]!.ports.find(({ id }) => id === "other")!;
+  const { x, y, z } = inlet.atMm;
+  expect(Math.hypot(moved.atMm.x - x, moved.atMm.y - y, moved.atMm.z - z)).toBeCloseTo(remedy!.byMm!, 0);
+  expect(remedy!.byMm).toBeGreaterThanOrEqual(inlet.boreMm);
+  expect(mustApply(design, remedy!.edit).tanks[0]!.ports.find(({ id }) => id === inlet.id)!.atMm).toEqual(inlet.atMm);
+  expect(proposeAlongWallOf(design, both, { ...at, id: "gone" })).toEqual([]);
+  expect(proposeAcrossTop(tank, { ...at, id: "gone" })).toEqual([]);
+});
+
+test("a breather's port is tried at nine places of the top, an outlet at the foot of every wall, the nearest first, and no other port", () => {
+  const [tank] = kranich.tanks as [Tank];
+  const { min, max } = measureExtent(tank.solid);
+  const vent = tank.ports.find(({ kind }) => kind === "vent")!;
+  const placesOf = (remedies: readonly Remedy[]) =>
+    remedies.map(({ edit }) => (edit.ops[0] as { readonly value: Vec3 }).value);
+  const over = proposeAcrossTop(tank, { kind: "port", tankId: tank.id, id: vent.id });
+  // nine places, but the one where it is
+  expect(over).toHaveLength(8);
+  expect(new Set(placesOf(over).map(({ z }) => z))).toEqual(new Set([max.z]));
+  expect(new Set(placesOf(over).map(({ x }) => x))).toEqual(
+    new Set([min.x + vent.boreMm, (min.x + max.x) / 2, max.x - vent.boreMm]),
+  );
+  const outlet = tank.ports.find(({ kind }) => kind === "outlet")!;
+  const low = proposeLowerOutlet(tank);
+  for (const { edit } of low) expect(edit.at).toEqual({ kind: "port", tankId: tank.id, id: outlet.id });
+  const feet = placesOf(low);
+  expect(new Set(feet.map(({ z }) => z))).toEqual(new Set([min.z]));
+  for (const wall of [
+    feet.filter(({ x }) => x === min.x),
+    feet.filter(({ x }) => x === max.x),
+    feet.filter(({ y }) => y === min.y),
+    feet.filter(({ y }) => y === max.y),
+  ])
+    expect(wall.length).toBeGreaterThanOrEqual(2);
+  for (const list of [over, low]) {
+    const far = list.map(({ byMm }) => byMm!);
+    expect(far).toEqual(far.toSorted((a, b) => a - b));
   }
 });
