@@ -1,7 +1,7 @@
 // npm run kills -- 200: edits on the production build, the browser killed at a random moment, and what is found again.
 // Prints kills, designs found whole, edits lost of those that were older than a second, and damaged designs.
 import { spawn } from "node:child_process";
-import { mkdtempSync, rmSync } from "node:fs";
+import { existsSync, mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { chromium } from "@playwright/test";
@@ -14,7 +14,8 @@ const server = spawn("node", ["scripts/serve.mjs"], {
 await new Promise((resolve) => setTimeout(resolve, 3000));
 const launch = (folder) =>
   chromium.launchPersistentContext(folder, {
-    executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
+    executablePath:
+      process.env.CHROMIUM ?? `/usr/bin/chromium${existsSync("/usr/bin/chromium") ? "" : "-headless-shell"}`,
     args: ["--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking"],
   });
 const readWall = (page) =>

@@ -6,7 +6,7 @@ import { createFinding } from "./createFinding";
 import type { Finding } from "./findings";
 
 /** Hose of the next inch size counts as the same, mm [T]. */
-const SAME_MM = 1;
+export const SAME_MM = 1;
 
 /** Hoses that what leaves a toilet with a pump clogs: narrower than the outlet of usual toilets of its kind. */
 export function checkBowlHoses(design: Design): Finding[] {

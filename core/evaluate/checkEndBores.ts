@@ -4,12 +4,10 @@ import type { PartRef } from "../design/part";
 import type { Line } from "../design/plumbing";
 import { findFoulHoses } from "../heads/permeation";
 import { isAtLeast } from "../quantity/tolerance";
+import { SAME_MM } from "./checkBowlHoses";
 import { TAIL_SHARE } from "./checkVents";
 import { createGraded } from "./createFinding";
 import type { Finding } from "./findings";
-
-/** Bores of the same nominal size differ by so much, mm [T]. */
-const SAME_MM = 1;
 
 type End = { readonly line: Line; readonly at: PartRef; readonly endMm: number };
 

@@ -6,6 +6,7 @@ import { buildGearGraph } from "../gear/gearGraph";
 import { listGearPorts } from "../gear/gearPorts";
 import type { Hazard } from "../gear/hazard";
 import { groupHazards, isAttended, proveInterlock } from "../gear/interlock";
+import { readPushKPa } from "../gear/pumpPush";
 import { buildArcs, reaches } from "../gear/reach";
 import { ALL_OPEN, type Failure } from "../gear/settings";
 import { createRecall } from "../quantity/recall";
@@ -81,7 +82,7 @@ function checkPiece({ id, spec }: Gear): Finding[] {
     return [createFinding(at, { code: "pumpNeverStops", cutOutKPa, shutOffKPa })];
   }
   if (spec.kind === "pump") {
-    const pushKPa = Math.min(spec.cutOutKPa ?? spec.shutOffKPa, spec.shutOffKPa);
+    const pushKPa = readPushKPa(spec);
     if (pushKPa > MOST_PUMP_KPA) return [createFinding(at, { code: "pumpHard", pushKPa, mostKPa: MOST_PUMP_KPA })];
   }
   if (spec.kind === "uvLamp" && spec.transmittance === 0) return [createFinding(at, { code: "uvBlind" })];

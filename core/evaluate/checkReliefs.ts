@@ -1,7 +1,9 @@
+import { GRAVITY, WATER_DENSITY } from "../air/dumping";
 import type { Design } from "../design/design";
 import type { Gear } from "../design/gear";
-import { buildGearGraph } from "../gear/gearGraph";
+import { buildGearGraph, toPortNode } from "../gear/gearGraph";
 import { placeGearPort } from "../gear/gearPorts";
+import { readPushKPa } from "../gear/pumpPush";
 import { buildArcs, listReached } from "../gear/reach";
 import { ALL_OPEN } from "../gear/settings";
 import { createFinding } from "./createFinding";
@@ -11,7 +13,7 @@ import type { Finding } from "./findings";
 export const DRIPS_AT = 0.9;
 
 /** Water 1 mm high presses so hard, kPa [C]. */
-const KPA_PER_MM = 0.00980665;
+const KPA_PER_MM = (WATER_DENSITY * GRAVITY) / 1e6;
 
 /**
  * Relief valves that what pushes on them opens by itself: a pump up to where its switch stops it, kPa, or a tap outside, with the height
@@ -24,14 +26,14 @@ export function checkReliefs(design: Design): Finding[] {
   const arcs = buildArcs(buildGearGraph(design), ALL_OPEN);
   const pushing = design.gear.flatMap((piece) => {
     const kPa = measurePushKPa(piece);
-    return kPa === null ? [] : [{ piece, kPa, reached: listReached(arcs, `${piece.id}:out`) }];
+    return kPa === null ? [] : [{ piece, kPa, reached: listReached(arcs, toPortNode(piece.id, "out")) }];
   });
   return reliefs.flatMap((relief): Finding[] => {
     if (relief.spec.kind !== "relief") return [];
     const { setKPa } = relief.spec;
     const z = placeGearPort(relief, "in").z;
     const hardest = pushing
-      .filter(({ reached }) => reached.has(`${relief.id}:in`))
+      .filter(({ reached }) => reached.has(toPortNode(relief.id, "in")))
       .map(({ piece, kPa }) => ({ piece, pushKPa: kPa + (placeGearPort(piece, "out").z - z) * KPA_PER_MM }))
       .sort((a, b) => b.pushKPa - a.pushKPa)[0];
     if (!hardest || hardest.pushKPa <= DRIPS_AT * setKPa) return [];
@@ -41,8 +43,7 @@ export function checkReliefs(design: Design): Finding[] {
   });
 }
 
-// What it brings up with every tap shut.
 function measurePushKPa({ spec }: Gear): number | null {
   if (spec.kind === "coupling") return spec.supplyKPa;
-  return spec.kind === "pump" ? Math.min(spec.cutOutKPa ?? spec.shutOffKPa, spec.shutOffKPa) : null;
+  return spec.kind === "pump" ? readPushKPa(spec) : null;
 }

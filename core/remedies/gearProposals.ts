@@ -8,6 +8,7 @@ import { buildPortBore } from "../edits/portEdits";
 import { listFitStopValve } from "../edits/stopValve";
 import { DRIPS_AT } from "../evaluate/checkReliefs";
 import type { FindingCode } from "../evaluate/findings";
+import { USUAL_GEAR } from "../gear/usualGear";
 import { listFamily } from "../parts/pipes";
 import { proposeGearClear, proposeGearRaised } from "./clashRemedies";
 import { proposeAside } from "./clearRemedies";
@@ -34,8 +35,6 @@ import { proposeOwnState } from "./stateRemedies";
 const CHARGE_UNDER_KPA = 15;
 const CUT_OUT_SHARE = 0.9;
 const CUT_IN_SHARE = 0.5;
-/** Where the switches of pumps for campers stand, kPa [T]. */
-const USUAL_SWITCH_KPA = { in: 180, out: 310 } as const;
 /** Relief valves are sold in such steps, and heaters for campers bear no more than so much, kPa. From memory, no source [T]. */
 const RELIEF_STEP_KPA = 50;
 const MOST_RELIEF_KPA = 450;
@@ -89,10 +88,10 @@ export const GEAR_PROPOSALS = {
   sumpCycles: (design, { at }) => proposeWiderFloat(design, at),
   tapWeak: (design, { at }) => proposeWiderHoses(design, at),
   pumpHard: (design, { at }) =>
-    proposeSpec(design, at, "pump", "setSwitch", ({ cutInKPa }) => ({
-      cutInKPa: Math.min(cutInKPa ?? USUAL_SWITCH_KPA.in, USUAL_SWITCH_KPA.in),
-      cutOutKPa: USUAL_SWITCH_KPA.out,
-    })),
+    proposeSpec(design, at, "pump", "setSwitch", () => {
+      const usual = USUAL_GEAR.pump.spec;
+      return usual.kind === "pump" ? { cutInKPa: usual.cutInKPa, cutOutKPa: usual.cutOutKPa } : null;
+    }),
   pumpDeadHead: (design, { at }) =>
     proposeSpec(design, at, "pump", "setSwitch", ({ cutOutKPa, shutOffKPa }) =>
       cutOutKPa === null

@@ -53,7 +53,8 @@ const openIcebox: Design = {
 };
 
 const CASES: readonly (readonly [FindingCode, Design, ReadonlySet<string>])[] = [
-  ["sealBlown", shut, new Set(["widenVent", "setSeal", "addBranchVent"])],
+  // a valve that lets air in lets none out
+  ["sealBlown", shut, new Set(["widenVent", "setSeal"])],
   ["sharedAirSucks", joined, new Set(["widenVent", "widenVents"])],
   ["sealDeep", withTrap(kranich, { sealMm: 140 }), new Set(["setSeal"])],
   ["sealTogether", withTrap(kranich, { spanMm: 200 }), new Set(["setSeal", "fitBottleTrap", "widenVent"])],

@@ -5,6 +5,9 @@ import type { ProvenRemedy } from "@/core/remedies/remedy";
 import { useWorkbench } from "@/store/useWorkbench";
 import { ask } from "@/workers/client";
 
+/** A tilt is at rest when nothing came for so long, ms. */
+const RESTS_MS = 40;
+
 type Sought = {
   readonly status: "ready" | "failed";
   readonly design: Design;
@@ -20,26 +23,19 @@ export function useRemedies(findingId: string): Pick<Sought, "status" | "remedie
   const [sought, setSought] = useState<Sought | null>(null);
   useEffect(() => {
     if (!design) return;
-    const { signal, abort } = withAbort();
+    const controller = new AbortController();
     const given = { design, attitude: { pitchDeg, rollDeg }, findingId };
     // a tilt that goes on asks once it rests
     const timer = setTimeout(async () => {
-      const asked = await ask("remedies", given, { signal });
+      const asked = await ask("remedies", given, controller);
       if (asked.status === "ready") setSought({ status: "ready", design, findingId, remedies: asked.answer });
       else if (asked.status === "failed") setSought({ status: "failed", design, findingId, remedies: [] });
     }, RESTS_MS);
     return () => {
       clearTimeout(timer);
-      abort();
+      controller.abort();
     };
   }, [design, pitchDeg, rollDeg, findingId]);
   // what was found before a tilt holds on until the next comes in; another design or finding has its own
   return sought?.design === design && sought?.findingId === findingId ? sought : null;
-}
-
-const RESTS_MS = 40;
-
-function withAbort() {
-  const controller = new AbortController();
-  return { signal: controller.signal, abort: () => controller.abort() };
 }

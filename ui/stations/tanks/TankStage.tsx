@@ -189,9 +189,6 @@ type BodyProps = {
   readonly fullL: number;
 };
 
-/** A label with its gap to a line, px. */
-const LETTER_PX = 17;
-
 function Body({ tank, section, view, hatch, units, fullL }: BodyProps) {
   const outline = toPoints(view, pairs(section.outline));
   const wall = Math.max(3, tank.wallMm * view.kx * 2);
@@ -227,7 +224,7 @@ function Body({ tank, section, view, hatch, units, fullL }: BodyProps) {
       <Stroke points={across(section.fullH)} stroke="var(--signal)" strokeWidth={1.6} strokeDasharray="7 4" />
       <HaloText
         x={view.x(right) - 8}
-        y={fullY - LETTER_PX < roofY ? fullY + LETTER_PX : fullY - 6}
+        y={fullY - ROW_PX < roofY ? fullY + ROW_PX : fullY - 6}
         anchor="end"
         tone="signal"
       >
