@@ -4,6 +4,8 @@ import { findAll, withLimit } from "@/tests/findingEdges";
 import { mustApply } from "@/tests/sharedAir";
 import { LEVEL } from "../attitude/attitude";
 import type { Design } from "../design/design";
+import { applyEdit } from "../design/edit";
+import type { Edit } from "../design/editOps";
 import { listPoints } from "../design/moves";
 import type { Drain, Vent } from "../design/plumbing";
 import { evaluate } from "../evaluate/evaluate";
@@ -11,6 +13,7 @@ import { buildDrainPath } from "../falls/drainPath";
 import { toCodeBoreMm } from "../parts/pipes";
 import { lookUpLimit } from "../rules/lookUpLimit";
 import { proposeDropInLeg, proposeRiseInLeg } from "./dropRemedies";
+import { listCandidates } from "./proposals";
 import { proposeRemedies } from "./proposeRemedies";
 
 const kranich = readDemo("kranich");
@@ -115,4 +118,27 @@ test("of a breather that begins nowhere, or a leg that is not there, nothing is 
   expect(proposeRiseInLeg(kranich, { ...vent, fromTank: "gone" }, 0)).toEqual([]);
   expect(proposeRiseInLeg(kranich, { ...vent, fromPort: "gone" }, 0)).toEqual([]);
   expect(proposeRiseInLeg(kranich, vent, vent.pointsMm.length)).toEqual([]);
+});
+
+test("of falls that hold the first is offered that a hand can lay: none brings a finding that a steeper one does not", () => {
+  const design = slanting(kranich, -600);
+  const evaluation = evaluate(design, LEVEL);
+  const known = new Set(evaluation.findings.map(({ id }) => id));
+  const [finding] = findAll(design, "passageSlants");
+  const [remedy] = proposeRemedies(design, evaluation, finding!);
+  const judge = (edit: Edit) => {
+    const outcome = applyEdit(design, edit);
+    if (!outcome.ok) return null;
+    const { findings } = evaluate(outcome.design, LEVEL);
+    if (findings.some(({ id, severity }) => id === finding!.id || (severity === "must" && !known.has(id)))) return null;
+    return findings.filter(({ id, severity }) => severity !== "note" && !known.has(id)).length;
+  };
+  const held = listCandidates(design, finding!).flatMap(({ edit, way }) => {
+    const brought = way === remedy!.way ? judge(edit) : null;
+    return brought === null ? [] : [brought];
+  });
+  expect(held.length).toBeGreaterThan(1);
+  expect(remedy!.newFindings).toBe(Math.min(...held));
+  // the flattest that holds would leave less than a hand is off by
+  expect(held[0]).toBeGreaterThan(remedy!.newFindings);
 });

@@ -6,7 +6,7 @@ import { evaluate } from "../evaluate/evaluate";
 import type { Evaluation } from "../evaluate/evaluation";
 import type { Finding } from "../evaluate/findings";
 import { listCandidates } from "./proposals";
-import type { ProvenRemedy, RemedyFigures } from "./remedy";
+import type { ProvenRemedy, Remedy, RemedyFigures } from "./remedy";
 
 const MOST_REMEDIES = 4;
 /** Each candidate costs an evaluation; so many are tried at most. */
@@ -25,14 +25,10 @@ export function proposeRemedies(design: Design, evaluation: Evaluation, finding:
   const proven: ProvenRemedy[] = [];
   let tries = 0;
   for (const remedy of listCandidates(design, finding)) {
-    if (proven.length === MOST_REMEDIES || tries === MOST_TRIES) break;
-    // of ways that do the same the first, and shortest, is enough
-    const isKnown = proven.some(({ edit, byMm, way, isByLeast }) =>
-      isByLeast || way !== undefined
-        ? edit.code === remedy.edit.code && way === remedy.way && isOfOne(edit, remedy.edit)
-        : edit.code === remedy.edit.code && isAlike(byMm, remedy.byMm),
-    );
-    if (isKnown) continue;
+    if (isEnough(proven) || tries === MOST_TRIES) break;
+    // of ways that do the same the first, and shortest, is enough, unless it brings something new that a further one does not
+    const same = proven.findIndex((one) => isSame(one, remedy));
+    if (same >= 0 && proven[same]!.newFindings === 0) continue;
     tries += 1;
     const outcome = applyEdit(design, remedy.edit);
     if (!outcome.ok) continue;
@@ -44,10 +40,20 @@ export function proposeRemedies(design: Design, evaluation: Evaluation, finding:
     const begins = finding.code === "noTankYet" || finding.code === "noFixtureYet";
     if (!settled || (!begins && fresh.some((f) => f.severity === "must"))) continue;
     const newFindings = fresh.filter((f) => f.severity !== "note").length;
-    proven.push({ ...remedy, before, after: readFigures(tried, finding), newFindings });
+    const one = { ...remedy, before, after: readFigures(tried, finding), newFindings };
+    if (same < 0 && proven.length < MOST_REMEDIES) proven.push(one);
+    else if (same >= 0 && newFindings < proven[same]!.newFindings) proven[same] = one;
   }
   return proven;
 }
+
+const isEnough = (proven: readonly ProvenRemedy[]): boolean =>
+  proven.length === MOST_REMEDIES && proven.every(({ newFindings }) => newFindings === 0);
+
+// What is listed from small to large, or goes one way, is the same on the same part; else what moves as far.
+const isSame = ({ edit, byMm, way, isByLeast }: Remedy, other: Remedy): boolean =>
+  edit.code === other.edit.code &&
+  (isByLeast || way !== undefined ? way === other.way && isOfOne(edit, other.edit) : isAlike(byMm, other.byMm));
 
 const isOfOne = (a: Edit, b: Edit): boolean => toPartKey(a.at) === toPartKey(b.at);
 

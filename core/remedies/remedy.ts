@@ -18,7 +18,7 @@ export type Remedy = {
   readonly byMm: number | null;
   /** Which way, where there is a choice of them. */
   readonly way?: Way;
-  /** Tried by more and more: of its kind on its part the first that holds is enough. */
+  /** Tried by more and more: of its kind on its part one is enough, the first that holds and brings nothing new. */
   readonly isByLeast?: true;
 };
 

@@ -102,7 +102,6 @@ function RemedyFigures({ remedy, units }: { readonly remedy: ProvenRemedy; reado
       {newFindings > 0 && (
         <p className="text-[12.5px] text-warn">
           {WORDS.itBrings} {newFindings === 1 ? WORDS.oneNewFinding : WORDS.newFindings(newFindings)}
-          {WORDS.noneOfThemAMust}
         </p>
       )}
     </>
