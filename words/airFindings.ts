@@ -144,8 +144,7 @@ export function describeAirFinding(
       return {
         title: `${part} freezes on a cold night`,
         why: `Under the floor its water is at freezing point after ${formatQuantity(finding.hours, "hours", units)} at ${limit}. Ice splits it.`,
-        advice:
-          "Put it inside, or pour a cup of plumber's antifreeze in before frost. Lagging a pipe buys hours, and isn't counted here.",
+        advice: "Put it inside, or pour a cup of plumber's antifreeze in before frost. Lagging the drain buys hours.",
       };
     case "sealBlown":
       return {

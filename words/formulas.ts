@@ -262,18 +262,20 @@ export const FORMULA_WORDS: Readonly<Record<FormulaId, FormulaWords>> = {
   },
   sealFrost: {
     title: "Until the trap freezes",
-    sum: "t = (m c / h A) ln((T0 − Ta) / (0 − Ta));  m = ρ π D²/4 (2 H + s);  A = π d (2 H + s)",
+    sum: "t = (m c / UA) ln((T0 − Ta) / (0 − Ta));  m = ρ π D²/4 (2 H + s);  UA = (2 H + s) (0.1 h π d + 0.9 / (ln(1 + 2 i/d) / (2 π k) + 1 / (h π (d + 2 i))))",
     symbols: {
       H: "seal standing level",
       s: "legs of the trap apart",
       D: "bore",
       d: "outside of the pipe",
-      h: "heat from the pipe to the air",
+      i: "foam round it",
+      k: "what the foam lets through",
+      h: "heat from its outside to the air",
       Ta: "air on a cold night",
       t: "until its water is at freezing point",
     },
     plain:
-      "A bare trap under the floor. A breeze more than halves the time; lagging makes it longer and does not stop it.",
+      "A trap under the floor. A breeze more than halves the time; lagging makes it longer and does not stop it. A tenth of it counts as bare.",
   },
   tankFreezing: {
     title: "Until the tank is at freezing point",

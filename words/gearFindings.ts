@@ -89,8 +89,7 @@ export function describeGearFinding(
         : {
             title: `${part} freezes on a cold night`,
             why: `Under the floor ${after}`,
-            advice:
-              "Bring it inside; else drain it before frost: Tanks, Drain down. Lagging a hose buys hours, and isn't counted here.",
+            advice: "Bring it inside; else drain it before frost: Tanks, Drain down. Lagging a hose buys hours.",
           };
     }
     case "gearShutIn":

@@ -141,6 +141,8 @@ export function nameWare(ware: Ware, units: Units): string {
       return "closed-cell foam strip";
     case "lagging":
       return `lagging ${mm(ware.thickMm)}`;
+    case "pipeLagging":
+      return `lagging ${mm(ware.thickMm)} for pipe ${mm(ware.outerMm)}`;
     case "gear":
       return ware.name;
     case "cable":
@@ -179,6 +181,7 @@ function formatAmount(ware: Ware, amount: number, units: Units): string {
     case "cable":
     case "threadTape":
     case "foamStrip":
+    case "pipeLagging":
       return formatRun(Math.ceil(amount * 10) / 10, units);
     case "sealant":
     case "edgePrimer":
@@ -269,9 +272,9 @@ const isTrap = ({ ware }: Good): boolean =>
   ware.kind === "part" && (ware.part.kind === "trap" || ware.part.kind === "lineTrap");
 const isAtHole = ({ ware }: Good): boolean =>
   ware.kind === "sleeve" || ware.kind === "sealant" || ware.kind === "edgePrimer";
-const isLaid = (good: Good): boolean => !isTrap(good) && !isAtHole(good);
+const isLaid = (good: Good): boolean => !isTrap(good) && !isAtHole(good) && good.ware.kind !== "pipeLagging";
 
-/** Which of its part's goods a step takes; trials and closing up take none. */
+/** Which of its part's goods a step takes; trials take none, and pipes are lagged when they have held. */
 const TAKES: Readonly<Partial<Record<StepKind, (good: Good, step: Pick<BuildStep, "id">) => boolean>>> = {
   fitTankPorts: ({ counter, ware }) => (counter === "tank" && ware.kind !== "tankJoin") || counter === "sealing",
   joinTanks: ({ ware }) => ware.kind === "tankJoin",
@@ -284,6 +287,7 @@ const TAKES: Readonly<Partial<Record<StepKind, (good: Good, step: Pick<BuildStep
   layDumpLine: isLaid,
   layHose: isLaid,
   mountGear: (good) => !isAtHole(good) && good.counter !== "electrics",
+  closeUp: ({ ware }) => ware.kind === "pipeLagging",
   layCable: ({ ware, loadId }, { id }) => id === toCableStepId(loadId) && ware.kind !== "heaterPad",
 };
 
@@ -303,6 +307,8 @@ export function listMissing(
 
 function isFor(assembly: Assembly, at: PartRef): boolean {
   if (assembly.kind === "rig") return false;
+  // closing up is of every part
+  if (at.kind === "rig") return true;
   if (at.kind === "trap") return assembly.kind === "line" && assembly.id === at.lineId;
   return at.kind === assembly.kind && "id" in at && at.id === assembly.id;
 }

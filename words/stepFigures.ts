@@ -4,6 +4,7 @@ import { measureBareTank } from "@/core/build/stepSpot";
 import { type BuildStep, toCableStepId } from "@/core/build/steps";
 import { listLoads, listWires, type Wire } from "@/core/build/wiring";
 import type { Design } from "@/core/design/design";
+import { findInsulationMm } from "@/core/design/lagging";
 import { findTrap } from "@/core/design/lineItems";
 import type { Drain, DumpLine, Fixing, Tank } from "@/core/design/plumbing";
 import type { Evaluation } from "@/core/evaluate/evaluation";
@@ -130,9 +131,13 @@ function listFigures({ kind, id, at }: BuildStep, told: Told): readonly StepFigu
     case "trialBack":
     case "trialHoses":
     case "trialLaunch":
-    case "closeUp":
     case "own":
       return [];
+    case "closeUp":
+      return design.lines.flatMap((one): StepFigure[] => {
+        const thickMm = findInsulationMm(one);
+        return thickMm > 0 ? [[`lag ${one.name}`, length(thickMm)]] : [];
+      });
   }
 }
 

@@ -184,6 +184,19 @@ export const SUM_WORDS: Readonly<Record<SumId, SumWords>> = {
     source: "Resistances in a row, ISO 6946, from memory",
     plain: "Times the outside area, m², it is what the tank loses for each degree.",
   },
+  pipeLoss: {
+    title: "Heat from a lagged pipe",
+    formula: "U = 0.1 h π d + 0.9/(ln(1 + 2 f/d)/(2 π kf) + 1/(h π (d + 2 f))), h = 9 + 4 v",
+    terms: {
+      d: "outside of the pipe",
+      f: "foam",
+      kf: "its conductivity",
+      v: "wind outside",
+    },
+    result: "heat for each metre and degree",
+    source: "Resistances in a row round a pipe, ISO 12241, from memory; that a tenth stays bare is ours",
+    plain: "Clips, bends and seams let through what the foam keeps: a tenth counts as bare.",
+  },
   boltUse: {
     title: "What shear and pull take of a bolt",
     formula: "u = V/VR + T/(1.4 TR)",

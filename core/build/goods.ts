@@ -59,6 +59,8 @@ export type Ware =
   | { readonly kind: "foamStrip" }
   /** m². */
   | { readonly kind: "lagging"; readonly thickMm: number }
+  /** Foam tube for pipe and hose, m. */
+  | { readonly kind: "pipeLagging"; readonly thickMm: number; readonly outerMm: number }
   | { readonly kind: "gear"; readonly gear: GearKind; readonly name: string }
   /** m. */
   | { readonly kind: "cable"; readonly mm2: number }

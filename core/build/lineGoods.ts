@@ -12,11 +12,12 @@ import { listPointFittings, type PipedLine } from "../parts/pointFittings";
 import { buildDumpRun } from "../tanks/dumpRun";
 import { countClips, findClipSpacingMm } from "./clipSpacing";
 import type { Counter, Good, Ware } from "./goods";
+import { listLagging } from "./lagging";
 
 /** Clips of hoses and breathers, mm apart [T]. */
 const SOFT_CLIPS_MM = 400;
 const VENT_CLIPS_MM = 800;
-/** Spare of hose, a share [T]. */
+/** Spare of hose and lagging, a share [T]. */
 const SPARE = 1.1;
 /** Clamps at one end of a hose: two where something is below the water, is let go, or one sleeps above it; else one [T]. */
 const CLAMPS = { drain: 1, vent: 1, dumpLine: 2, hose: 2 } as const satisfies Record<Line["kind"], number>;
@@ -24,7 +25,15 @@ const CLAMPS = { drain: 1, vent: 1, dumpLine: 2, hose: 2 } as const satisfies Re
 /** All that the lines take: pipe and hose with their fittings, clips, clamps, what their joints want, and how they go on a thread. */
 export function listLineGoods(design: Design, evaluation: Evaluation): Good[] {
   const network = buildNetwork(design);
-  return [...design.lines.flatMap((line) => listOneLine(design, evaluation, network, line)), ...listAdaptors(design)];
+  return [
+    ...design.lines.flatMap((line) => [
+      ...listOneLine(design, evaluation, network, line),
+      ...listLagging(design, network, line).map(({ thickMm, outerMm, lengthMm }) =>
+        toGood(line, { kind: "pipeLagging", thickMm, outerMm }, (lengthMm * SPARE) / 1000, "pipe"),
+      ),
+    ]),
+    ...listAdaptors(design),
+  ];
 }
 
 function listOneLine(design: Design, evaluation: Evaluation, network: Network, line: Line): Good[] {

@@ -34,6 +34,7 @@ const lay = (...points: Vec3[]): Leg[] =>
       lineId: "d",
       index: i,
       pipe: PP,
+      outsideMm: PP.outerMm,
       inflowLps: 0,
       surgeLps: 0,
     };

@@ -222,6 +222,9 @@ export const lineItem = z.discriminatedUnion("kind", [
 
 const lineEnds = { id, name, pipe, locked };
 
+/** Foam round the whole of a line that holds water, where it runs under the floor. Not said where there is none. */
+const insulationMm = z.optional(mm(0, 100));
+
 export const FITTINGS = ["wye", "tee"] as const;
 
 /** Where a drain ends: at an inlet of a tank, in another drain at one of its bends, in the open, or in a vessel. */
@@ -248,6 +251,7 @@ export const outfall = z.discriminatedUnion("kind", [
 export const drain = z.strictObject({
   ...lineEnds,
   kind: z.literal("drain"),
+  insulationMm,
   fromFixture: id,
   to: outfall,
   /** Inverts of the bends between the trap's weir and the end. */
@@ -287,6 +291,7 @@ export const HOSE_WALLS = ["plain", "sanitation", "barrier", "rigid"] as const;
 export const hose = z.strictObject({
   ...lineEnds,
   kind: z.literal("hose"),
+  insulationMm,
   from: hoseEnd,
   to: hoseEnd,
   pointsMm: list(node, { most: 60 }),
@@ -308,6 +313,7 @@ export const dumpEnd = z.discriminatedUnion("kind", [
 export const dumpLine = z.strictObject({
   ...lineEnds,
   kind: z.literal("dumpLine"),
+  insulationMm,
   fromTank: id,
   fromPort: id,
   to: dumpEnd,

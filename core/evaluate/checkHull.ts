@@ -1,4 +1,5 @@
 import type { Design } from "../design/design";
+import { findInsulationMm } from "../design/lagging";
 import type { PartRef } from "../design/part";
 import type { Line } from "../design/plumbing";
 import type { Hull } from "../design/rig";
@@ -68,7 +69,7 @@ function checkLines(design: Design, hull: Hull): Finding[] {
       for (let i = 0; i <= PLACES; i++) {
         const p = scaleBetween(from, to, i / PLACES);
         if (fittings.some((at) => measureLength(subtract(at, p)) < NEAR_FITTING_MM)) continue;
-        worst = Math.max(worst, findOutsideMm(hull, p) + line.pipe.outerMm / 2);
+        worst = Math.max(worst, findOutsideMm(hull, p) + line.pipe.outerMm / 2 + findInsulationMm(line));
       }
     }
     if (worst <= 0) return [];

@@ -278,7 +278,8 @@ function computeRisks(design: Surroundings, path: DrainPath, trap: Trap | null):
       measureArmFallMm(path, lineTrap ? lineTrap.bend + 1 : 0),
       Math.min(ownPipe.innerMm, behind.innerMm),
     ),
-    frostHours: atMm.z < 0 ? computeTrapFrostHours(trap, ownPipe, night) : null,
+    frostHours:
+      atMm.z < 0 ? computeTrapFrostHours(trap, { ...ownPipe, insulationMm: drain.insulationMm }, night) : null,
   };
 }
 

@@ -114,6 +114,7 @@ function changePart(design: Design, which: number, by: number): Edit | null {
   const edits: (Edit | null)[] = [
     tank && set(["tanks", tank.id, "holds"], HELD_WATERS[which % 4]),
     tank && set(["tanks", tank.id, "insulationMm"], which % 40),
+    line && line.kind !== "vent" ? set(["lines", line.id, "insulationMm"], which % 40) : null,
     tank && set(["tanks", tank.id, "wallMm"], 3 + (which % 5)),
     tank && port && set(["tanks", tank.id, "ports", port.id, "boreMm"], 20 + (which % 20)),
     tank &&

@@ -104,6 +104,8 @@ test("more bolts, larger ones, a plate, an end stop add nothing against the fixi
   );
 });
 
+const ROOM: readonly Finding["code"][] = ["legHitsObstacle", "legInPart", "pipesClash", "lineOffHull", "partBelowSill"];
+
 test("thicker lagging never takes a collision away", () => {
   fc.assert(
     fc.property(rigs, fc.integer({ min: 1, max: 150 }), (design, moreMm) => {
@@ -112,6 +114,13 @@ test("thicker lagging never takes a collision away", () => {
         insulationMm: Math.min(200, tank.insulationMm + moreMm),
       }));
       expectNothingNew(thicker, design, ["tankHitsObstacle", "tankBelowSill"]);
+      const sleeved = mapLines(design, (line) =>
+        line.kind === "vent" ? line : { ...line, insulationMm: Math.min(100, moreMm) },
+      );
+      // of what a line meets the first is told: which leg and what that is may change
+      const rooms = (one: Design) => [...idsOf(one, ROOM)].map((id) => id.replace(/leg:([^:]+):.*/, "$1"));
+      const now = new Set(rooms(sleeved));
+      expect(rooms(design).filter((id) => !now.has(id))).toEqual([]);
     }),
     { numRuns: 60 },
   );

@@ -19,6 +19,8 @@ export type Leg = {
   readonly lineId: string;
   readonly index: number;
   readonly pipe: Pipe;
+  /** Across its outside, its lagging included, mm. */
+  readonly outsideMm: number;
   /** All that may run in it at once, L/s: taps open, and with the bowl that sends most let go. */
   readonly inflowLps: number;
   readonly surgeLps: number;
@@ -90,8 +92,9 @@ export function buildDrainPath(design: Design, drain: Drain, network: Network = 
     const to = nodesMm[i + 1]!;
     const inflowLps = sumInflowLps(network, line, index);
     const surgeLps = findSurgeLps(network, line, index);
-    return recallLeg(from, [to, line.id, index, pipe, inflowLps, surgeLps], () =>
-      buildLeg(from, to, { lineId: line.id, index, pipe, inflowLps, surgeLps }),
+    const { id: lineId, insulationMm = 0 } = line;
+    return recallLeg(from, [to, lineId, index, pipe, insulationMm, inflowLps, surgeLps], () =>
+      buildLeg(from, to, { lineId, index, pipe, inflowLps, surgeLps }, insulationMm),
     );
   });
   return {
@@ -197,11 +200,12 @@ function placeWeir(outletMm: Vec3, drain: Drain, bends: readonly Vec3[], endMm: 
 export const sumLengthMm = (legs: readonly Pick<Leg, "lengthMm">[]): number =>
   legs.reduce((sum, { lengthMm }) => sum + lengthMm, 0);
 
-/** A leg between two inverts with what is known of its pipe. */
+/** A leg between two inverts with what is known of its pipe; lagged, mm ≥ 0, where any of it lies under the floor. */
 export function buildLeg(
   from: Vec3,
   to: Vec3,
   of: Pick<Leg, "lineId" | "index" | "pipe" | "inflowLps" | "surgeLps">,
+  insulationMm = 0,
 ): Leg {
   const along = subtract(to, from);
   const planLengthMm = dropNoLength(measurePlanLength(along));
@@ -211,6 +215,7 @@ export function buildLeg(
     kind: -along.z > planLengthMm ? "drop" : "run",
     lengthMm: dropNoLength(measureLength(along)),
     planLengthMm,
+    outsideMm: of.pipe.outerMm + (Math.min(from.z, to.z) < 0 ? 2 * insulationMm : 0),
     ...of,
   };
 }

@@ -30,7 +30,7 @@ export function findLegRoom(leg: Leg): Block {
   const known = rooms.get(leg);
   if (known) return known;
   const { from, to } = toAxis(leg);
-  const half = leg.pipe.outerMm / 2;
+  const half = leg.outsideMm / 2;
   const room = {
     min: vec(Math.min(from.x, to.x) - half, Math.min(from.y, to.y) - half, Math.min(from.z, to.z) - half),
     max: vec(Math.max(from.x, to.x) + half, Math.max(from.y, to.y) + half, Math.max(from.z, to.z) + half),
@@ -39,10 +39,10 @@ export function findLegRoom(leg: Leg): Block {
   return room;
 }
 
-/** How deep a leg reaches into a block, mm: at most half its outside; negative where it passes clear [C]. */
+/** How deep a leg reaches into a block, mm, lagging included: at most half its outside; negative where it passes clear [C]. */
 export function measureLegIn(leg: Leg, block: Block): number {
   const { from, to } = toAxis(leg);
-  return leg.pipe.outerMm / 2 - measureLegGap(from, to, block);
+  return leg.outsideMm / 2 - measureLegGap(from, to, block);
 }
 
 /**
@@ -65,17 +65,29 @@ function shrink({ min, max }: Block, byMm: number): Block | null {
 }
 
 /**
- * How deep two pipes reach into each other where they are nearest, mm; negative where they pass clear. What lies within the
+ * How deep two pipes with their lagging reach into each other where they are nearest, mm; negative where they pass clear. What lies within the
  * body of a fitting that joins their lines is left out of the first one [C on T].
  */
 export function measureLegClash(one: Leg, other: Leg, joints: readonly Vec3[]): number {
+  const bare = measureClash(one, other, joints, [one.pipe.outerMm, other.pipe.outerMm]);
+  const isBare = one.outsideMm === one.pipe.outerMm && other.outsideMm === other.pipe.outerMm;
+  // round a fitting foam is fitted together further out, where bare pipes may meet all the same
+  return isBare ? bare : Math.max(bare, measureClash(one, other, joints, [one.outsideMm, other.outsideMm]));
+}
+
+function measureClash(
+  one: Leg,
+  other: Leg,
+  joints: readonly Vec3[],
+  [wideMm, otherWideMm]: readonly [number, number],
+): number {
   const b = toAxis(other);
   const pieces = joints.reduce<Straight[]>(
-    (rest, joint) => rest.flatMap((piece) => cutAway(piece, joint, JOINT_OUTSIDES * one.pipe.outerMm)),
+    (rest, joint) => rest.flatMap((piece) => cutAway(piece, joint, JOINT_OUTSIDES * wideMm)),
     [toAxis(one)],
   );
   const apartMm = Math.min(...pieces.map((a) => measureApartMm(a, b)));
-  return (one.pipe.outerMm + other.pipe.outerMm) / 2 - apartMm;
+  return (wideMm + otherWideMm) / 2 - apartMm;
 }
 
 // What is left of a straight piece outside a ball.

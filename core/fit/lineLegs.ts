@@ -1,6 +1,7 @@
 import { listOwnCourse } from "../air/ventPath";
 import type { Design } from "../design/design";
 import type { HoseEnd } from "../design/gear";
+import { findInsulationMm } from "../design/lagging";
 import { findNode } from "../design/nodes";
 import type { Drain, DumpLine, Hose, Line } from "../design/plumbing";
 import { buildLeg, type Leg } from "../falls/drainPath";
@@ -48,13 +49,18 @@ export function listLineLegs(design: Design, line: Line): readonly Leg[] {
     const lowerMm = line.kind === "dumpLine" ? 0 : line.pipe.innerMm / 2;
     const toInvert = (p: Vec3): Vec3 => vec(p.x, p.y, p.z - lowerMm);
     return course.slice(1).map((to, index) =>
-      buildLeg(toInvert(course[index]!), toInvert(to), {
-        lineId: line.id,
-        index,
-        pipe: line.pipe,
-        inflowLps: 0,
-        surgeLps: 0,
-      }),
+      buildLeg(
+        toInvert(course[index]!),
+        toInvert(to),
+        {
+          lineId: line.id,
+          index,
+          pipe: line.pipe,
+          inflowLps: 0,
+          surgeLps: 0,
+        },
+        findInsulationMm(line),
+      ),
     );
   });
 }

@@ -61,8 +61,9 @@ function listGearLows({ id, atMm, sizeMm }: Gear, groundZMm: number): Low[] {
 function listLegLows(lineId: string, legs: readonly Leg[], groundZMm: number): Low[] {
   const part = { kind: "line", id: lineId } as const;
   const lows: Low[] = [];
-  for (const { from, to, pipe } of legs) {
-    const wallMm = (pipe.outerMm - pipe.innerMm) / 2;
+  for (const { from, to, pipe, outsideMm } of legs) {
+    // under the bore: the wall and what it is lagged with
+    const wallMm = (outsideMm - pipe.innerMm) / 2;
     for (const { x, z } of [from, to]) {
       if (z - wallMm < 0) lows.push({ part, xMm: x, overGroundMm: z - wallMm - groundZMm });
     }

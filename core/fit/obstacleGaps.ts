@@ -8,6 +8,7 @@ import { add, type Vec3, vec } from "../geometry/vec";
 import { createRecall } from "../quantity/recall";
 import type { LimitId } from "../rules/limitIds";
 import { type Limit, lookUpLimit } from "../rules/lookUpLimit";
+import { toAxis } from "./clashes";
 import { findFittingBlock } from "./fittingBlock";
 import { hindersPipes } from "./roles";
 import { listTankBlocks } from "./tankBlocks";
@@ -76,13 +77,12 @@ export const measureLegGaps = (design: Surroundings, path: DrainPath, legIndex: 
 /** The same for a leg of any line. */
 export function measureGapsOf(design: Surroundings, leg: Leg): readonly ObstacleGap[] {
   return recallGaps(leg.from, [leg, design.obstacles], () => {
-    const { innerMm, outerMm } = leg.pipe;
-    const axis = (invert: Vec3): Vec3 => vec(invert.x, invert.y, invert.z + innerMm / 2);
+    const { from, to } = toAxis(leg);
     return design.obstacles
       .filter(({ kind }) => hindersPipes(kind))
       .map((obstacle) => ({
         obstacle,
-        gapMm: measureLegGap(axis(leg.from), axis(leg.to), toBlock(obstacle)) - outerMm / 2,
+        gapMm: measureLegGap(from, to, toBlock(obstacle)) - leg.outsideMm / 2,
       }));
   });
 }

@@ -1,12 +1,13 @@
 import type { Design } from "../design/design";
-import type { Port } from "../design/plumbing";
+import type { Pipe, Port } from "../design/plumbing";
 import type { Evaluation } from "../evaluate/evaluation";
 import { MM3_PER_L } from "../quantity/convert";
 import { measureStandingL } from "../tanks/dumpRun";
 import { computeHoursToFreezing } from "./freezing";
-import type { FrostPart } from "./frostPart";
+import { byHours, type FrostPart } from "./frostPart";
 import { listGearFrost } from "./gearFrost";
 import { type Night, readNight } from "./night";
+import { computePipeLoss } from "./pipeLoss";
 import { computeTankFrost } from "./tankFrost";
 
 /** A valve holds as much as its bore over this many bores of length [T]. */
@@ -14,7 +15,7 @@ const VALVE_BORES = 2.5;
 
 /**
  * What freezes on the night of the rules, the thinnest first: dump valves and lines, traps, sags, gear and hoses under the floor, tanks so full
- * as a share in [0, 1] says. Empty where the night does not freeze. Bodies of bare plastic in the wind of the rules [C on T].
+ * as a share in [0, 1] says. Empty where the night does not freeze. Bodies of plastic in the wind of the rules, bare where they are no line [C on T].
  */
 export function listFrostParts(design: Design, evaluation: Evaluation, fillShare: number): FrostPart[] {
   const night = readNight(design.rules);
@@ -43,7 +44,12 @@ export function listFrostParts(design: Design, evaluation: Evaluation, fillShare
       const leg = legs[pond.legIndex];
       if (!leg || pond.legIndex >= ownLegs || leg.to.z >= 0 || pond.litres <= 0) continue;
       const at = { kind: "leg", lineId, index: pond.legIndex } as const;
-      parts.push({ kind: "sag", at, litres: pond.litres, hours: chillSag(pond.litres, leg.pipe.innerMm, night) });
+      parts.push({
+        kind: "sag",
+        at,
+        litres: pond.litres,
+        hours: chillSag(pond.litres, leg.pipe, (leg.outsideMm - leg.pipe.outerMm) / 2, night),
+      });
     }
   }
   for (const line of design.lines) {
@@ -51,9 +57,9 @@ export function listFrostParts(design: Design, evaluation: Evaluation, fillShare
     const litres = measureStandingL(design, line);
     if (litres <= 0) continue;
     const at = { kind: "line", id: line.id } as const;
-    parts.push({ kind: "sag", at, litres, hours: chillSag(litres, line.pipe.innerMm, night) });
+    parts.push({ kind: "sag", at, litres, hours: chillSag(litres, line.pipe, line.insulationMm ?? 0, night) });
   }
-  return [...parts, ...listGearFrost(design)].sort((a, b) => a.hours - b.hours);
+  return [...parts, ...listGearFrost(design)].sort(byHours);
 }
 
 function chillValve({ boreMm, valve }: Port, night: Night): { readonly litres: number; readonly hours: number } {
@@ -64,10 +70,12 @@ function chillValve({ boreMm, valve }: Port, night: Night): { readonly litres: n
   return { litres, hours: computeHoursToFreezing({ ...night, massKg: litres, lossWPerK }) ?? 0 };
 }
 
-// Water lies in a sag about half the bore deep; it loses heat through the half of the pipe it wets.
-function chillSag(litres: number, boreMm: number, night: Night): number {
+// Water lies in a sag about half the bore deep; it loses heat through the half of the pipe it wets, or all round through
+// the foam, whichever is less.
+function chillSag(litres: number, { innerMm: boreMm, outerMm }: Pipe, insulationMm: number, night: Night): number {
   const lengthMm = (litres * MM3_PER_L) / ((Math.PI / 8) * boreMm ** 2);
-  const lossWPerK = (night.outerFilm * (Math.PI / 2) * boreMm * lengthMm) / 1e6;
+  const bare = computePipeLoss(boreMm, 0, night) / 2;
+  const lossWPerK = (Math.min(bare, computePipeLoss(outerMm, insulationMm, night)) * lengthMm) / 1000;
   // the list is of a night that freezes
   return computeHoursToFreezing({ ...night, massKg: litres, lossWPerK }) ?? 0;
 }

@@ -1,21 +1,23 @@
 import type { Design } from "../design/design";
 import type { Hose } from "../design/plumbing";
 import { listHoseCourse } from "../fit/lineLegs";
+import { measureUnderFloorMm } from "../fit/underFloor";
 import { buildGearGraph } from "../gear/gearGraph";
 import { measureHeldL } from "../gear/heldWater";
 import { buildBothWays, listReached } from "../gear/reach";
 import { listHoseRuns } from "../heads/hoseRun";
 import { MM3_PER_L } from "../quantity/convert";
 import { computeHoursToFreezing } from "./freezing";
-import type { FrostPart } from "./frostPart";
+import { byHours, type FrostPart } from "./frostPart";
 import { type Night, readNight } from "./night";
+import { computePipeLoss } from "./pipeLoss";
 
 /** Less stands in a hose that is let run empty: it has room to grow, L [T]. */
 const NO_HARM_L = 0.05;
 
 /**
  * Gear and hoses that hold water under the floor, with the hours until it is at 0 °C; the thinnest first. Hoses that fresh
- * water or the loop's stands in are full; of others only what their low places keep. Bare, in the wind of the night; of
+ * water or the loop's stands in are full; of others only what their low places keep. In the wind of the night, gear bare; of
  * a boat as she lies ashore. Source: `computeHoursToFreezing` [C on T].
  */
 export function listGearFrost(design: Design): FrostPart[] {
@@ -32,30 +34,25 @@ export function listGearFrost(design: Design): FrostPart[] {
   });
   const hoses = design.lines.flatMap((line): FrostPart[] => {
     if (line.kind !== "hose") return [];
-    const lengthMm = measureUnderFloorMm(design, line);
+    const lengthMm = measureCourseMm(design, line);
     const areaMm2 = (Math.PI / 4) * line.pipe.innerMm ** 2;
     const litres = full.has(line.id) ? (areaMm2 * lengthMm) / MM3_PER_L : (sags.get(line.id) ?? 0);
     if (lengthMm === 0 || litres <= (full.has(line.id) ? 0 : NO_HARM_L)) return [];
     const wetMm = (litres * MM3_PER_L) / areaMm2;
-    const hours = chill(litres, (Math.PI * line.pipe.outerMm * wetMm) / 1e6, night);
+    const lossWPerK = (computePipeLoss(line.pipe.outerMm, line.insulationMm ?? 0, night) * wetMm) / 1000;
+    const hours = computeHoursToFreezing({ ...night, massKg: litres, lossWPerK }) ?? 0;
     return [{ kind: "hose", at: { kind: "line", id: line.id }, litres, hours }];
   });
-  return [...gear, ...hoses].sort((a, b) => a.hours - b.hours);
+  return [...gear, ...hoses].sort(byHours);
 }
 
 const chill = (litres: number, areaM2: number, night: Night): number =>
   computeHoursToFreezing({ ...night, massKg: litres, lossWPerK: night.outerFilm * areaM2 }) ?? 0;
 
 // How much of a hose's course lies below the finished floor.
-function measureUnderFloorMm(design: Design, hose: Hose): number {
+function measureCourseMm(design: Design, hose: Hose): number {
   const course = listHoseCourse(design, hose);
-  return course.slice(1).reduce((sum, to, i) => {
-    const from = course[i]!;
-    const lengthMm = Math.hypot(to.x - from.x, to.y - from.y, to.z - from.z);
-    if (from.z >= 0 && to.z >= 0) return sum;
-    if (from.z < 0 && to.z < 0) return sum + lengthMm;
-    return sum + lengthMm * (Math.min(from.z, to.z) / (Math.min(from.z, to.z) - Math.max(from.z, to.z)));
-  }, 0);
+  return course.slice(1).reduce((sum, to, i) => sum + measureUnderFloorMm(course[i]!, to), 0);
 }
 
 // Hoses that clean water comes to by any way, whatever is shut or off: valves keep it in them.

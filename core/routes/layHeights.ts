@@ -29,7 +29,7 @@ export function layHeights(task: Task, { points, isHigh, bandMm }: Plan, share =
   const need = buildNeed(design, drain);
   const first = points[0]!;
   const isBelow = measurePlanLength(subtract(first, fixture.outletMm)) < BELOW_MM;
-  const underMm = findUndersideMm(design, drain.pipe);
+  const underMm = findUndersideMm(design, drain);
   const weir = placeWeir(fixture, findTrap(drain), isBelow ? (points[1] ?? first) : first);
   const way = isBelow ? [vec(weir.x, weir.y, 0), ...points.slice(1)] : points;
   const lengths = way.slice(1).map((p, i) => measurePlanLength(subtract(p, way[i]!)));

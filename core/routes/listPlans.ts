@@ -1,6 +1,6 @@
 import type { Design } from "../design/design";
 import { findTrap } from "../design/lineItems";
-import type { Pipe } from "../design/plumbing";
+import type { Drain } from "../design/plumbing";
 import { findClearance, toBlock, toTankBlock } from "../fit/obstacleGaps";
 import { hindersPipes } from "../fit/roles";
 import { add, type Vec3 } from "../geometry/vec";
@@ -41,7 +41,7 @@ const HIGH_BANDS_MM = [90, 30] as const;
 
 export function listPlans(task: Task): Plan[] {
   const { end, design, drain } = task;
-  const topMm = findUndersideMm(design, drain.pipe);
+  const topMm = findUndersideMm(design, drain);
   const low = lookForWays(task, [Math.min(end.atMm.z, topMm), Math.max(end.atMm.z, topMm)]);
   const plans = low.map((points): Plan => ({ points, isHigh: false, bandMm: Infinity }));
   if (end.kind !== "inlet") return plans;
@@ -66,7 +66,7 @@ function lookForWays(
   // into the top of a tank the way leads over the tank itself
   const openTank = end.kind === "inlet" && !facing ? end.tank.id : null;
   const heights = [lowMm + axisMm, highMm + axisMm] as const;
-  const grid = buildPlanGrid(design.rig, listHindrances(design, drain.pipe, openTank, without), heights);
+  const grid = buildPlanGrid(design.rig, listHindrances(design, drain, openTank, without), heights);
   const isPiped = findPipedCells(grid, design, drain, heights);
   const beforeMm = facing ? add(inletMm, facing) : inletMm;
   const goal = findCell(grid, beforeMm);
@@ -95,7 +95,7 @@ function lookForWays(
 /** Things any one of which, taken away, would open a way in plan: what bars it. */
 export function listBars(task: Task): string[] {
   const { design, drain, end } = task;
-  const topMm = findUndersideMm(design, drain.pipe);
+  const topMm = findUndersideMm(design, drain);
   const heights = [Math.min(end.atMm.z, topMm), Math.max(end.atMm.z, topMm)] as const;
   return design.obstacles
     .filter(({ kind }) => hindersPipes(kind))
@@ -103,8 +103,13 @@ export function listBars(task: Task): string[] {
     .map(({ id }) => id);
 }
 
-function listHindrances(design: Design, pipe: Pipe, openTank: string | null, without: string | null): Hindrance[] {
-  const radius = pipe.outerMm / 2;
+function listHindrances(
+  design: Design,
+  { pipe, insulationMm = 0 }: Drain,
+  openTank: string | null,
+  without: string | null,
+): Hindrance[] {
+  const radius = pipe.outerMm / 2 + insulationMm;
   return [
     ...design.obstacles
       .filter(({ kind, id }) => hindersPipes(kind) && id !== without)

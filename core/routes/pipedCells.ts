@@ -24,7 +24,7 @@ export function findPipedCells(
 ): Uint8Array {
   const isPiped = new Uint8Array(grid.columns * grid.rows);
   for (const leg of listOtherLegs(design, drain)) {
-    const roomMm = (leg.pipe.outerMm + drain.pipe.outerMm) / 2 + BESIDE_MM;
+    const roomMm = (leg.outsideMm + drain.pipe.outerMm) / 2 + (drain.insulationMm ?? 0) + BESIDE_MM;
     const { from, to } = toAxis(leg);
     const steps = Math.max(1, Math.ceil(leg.lengthMm / STEP_MM));
     for (let i = 0; i <= steps; i++) {

@@ -1,7 +1,7 @@
 import { createPort } from "../design/createPort";
 import type { Design } from "../design/design";
 import { freeId } from "../design/freeId";
-import type { Drain, Fixture, Pipe, Port, Tank } from "../design/plumbing";
+import type { Drain, Fixture, Port, Tank } from "../design/plumbing";
 import { buildDrainPath } from "../falls/drainPath";
 import { buildNetwork, followDrain, type Network } from "../falls/network";
 import { clearPort } from "../fit/clearPort";
@@ -139,7 +139,7 @@ function placeInlets(tank: Tank, port: Port, isFree: boolean, shares: readonly n
 
 // Places along the runs of a drain under the floor: its bends, and points between them where the run is long.
 function listJoins(design: Design, main: Drain): Vec3[] {
-  const underMm = findUndersideMm(design, main.pipe);
+  const underMm = findUndersideMm(design, main);
   return buildDrainPath(design, main).ownLegs.flatMap((leg) => {
     if (leg.kind === "drop" || leg.to.z > underMm || leg.planLengthMm < 2 * STRAIGHT_MM) return [];
     const count = Math.max(1, Math.round(leg.planLengthMm / JOIN_EVERY_MM));
@@ -159,4 +159,5 @@ export function findFacing(tank: Tank, port: Port): Vec3 | null {
   return sides.reduce((a, b) => (b.gap < a.gap ? b : a)).way;
 }
 // The invert of a pipe that lies right under the floor.
-export const findUndersideMm = (design: Design, pipe: Pipe): number => -measureFloorMm(design) - pipe.outerMm - 5;
+export const findUndersideMm = (design: Design, { pipe, insulationMm = 0 }: Drain): number =>
+  -measureFloorMm(design) - pipe.outerMm - Math.max(5, insulationMm);

@@ -92,7 +92,12 @@ export function layOutLongSection(
     outlet: { s: 0, h: heightOf(path.outletMm) },
     sink,
     nodes,
-    legs: path.legs.map(({ lineId, index, pipe }) => ({ lineId, index, boreMm: pipe.innerMm })),
+    legs: path.legs.map(({ lineId, index, pipe, outsideMm }) => ({
+      lineId,
+      index,
+      boreMm: pipe.innerMm,
+      foamMm: outsideMm - pipe.outerMm,
+    })),
     trap: layOutTrap(path, heightOf),
     trapSurfaceH: findSealMm(path.drain) !== null ? heightOf(path.nodesMm[0]!) : null,
     floorTop: along(0),

@@ -28,8 +28,13 @@ export type LongSection = {
   readonly outlet: SectionPoint;
   readonly sink: readonly SectionPoint[];
   readonly nodes: readonly SectionNode[];
-  /** Between the nodes: a leg of which drain, and its bore. */
-  readonly legs: readonly { readonly lineId: string; readonly index: number; readonly boreMm: number }[];
+  /** Between the nodes: a leg of which drain, its bore, and what foam adds to its outside, both sides together. */
+  readonly legs: readonly {
+    readonly lineId: string;
+    readonly index: number;
+    readonly boreMm: number;
+    readonly foamMm: number;
+  }[];
   /** Centre line of the trap's pipe from the outlet to the weir; empty without a trap. */
   readonly trap: readonly SectionPoint[];
   readonly trapSurfaceH: number | null;

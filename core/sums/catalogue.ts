@@ -31,6 +31,7 @@ export const SUM_IDS = [
   "storeDays",
   "freezing",
   "wallLoss",
+  "pipeLoss",
   "boltPull",
   "boltUse",
   "hoseLoss",

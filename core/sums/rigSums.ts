@@ -1,6 +1,7 @@
 import { computeUtilisation } from "../fixing/fixing";
 import { computeHoursToFreezing } from "../frost/freezing";
 import { computeOuterFilm } from "../frost/night";
+import { computePipeLoss } from "../frost/pipeLoss";
 import { computeWallLoss } from "../frost/tankFrost";
 import { degToRad, radToDeg } from "../quantity/convert";
 import { of, type SumBody, t } from "./sum";
@@ -76,6 +77,20 @@ export const RIG_SUMS = {
       }),
     // 1/100 + 0.0125 + 0.5882 + 1/10, for a film of 10 outside: a wind of a quarter metre a second
     example: { values: { s: 5, k: 0.4, f: 20, kf: 0.034, hi: 100, v: 0.25 }, result: 1.407, within: 1e-3 },
+  },
+  pipeLoss: {
+    terms: [
+      t("d", "length", 7, 180, 40),
+      t("f", "length", 0, 100, 13),
+      t("kf", "conductivity", 0.01, 1, 0.034),
+      t("v", "velocity", 0, 40, 2.25),
+    ],
+    result: { name: "U", quantity: "conductivity" },
+    standing: "P",
+    compute: (v) =>
+      computePipeLoss(of(v, "d"), of(v, "f"), { outerFilm: computeOuterFilm(of(v, "v")), foamK: of(v, "kf") }),
+    // bare 18 π 0.04 = 2.262; through the foam 1/(ln(66/40)/(2 π 0.034) + 1/(18 π 0.066)) = 0.383; a tenth of one and the rest of the other
+    example: { values: { d: 40, f: 13, kf: 0.034, v: 2.25 }, result: 0.571, within: 1e-3 },
   },
   boltUse: {
     terms: [

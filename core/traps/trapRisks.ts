@@ -1,5 +1,6 @@
 import { computeHoursToFreezing } from "../frost/freezing";
 import type { Night } from "../frost/night";
+import { computePipeLoss } from "../frost/pipeLoss";
 import { MM3_PER_L } from "../quantity/convert";
 import { computeSealAfterMm, computeSealBreakPa } from "./sealPressure";
 import type { SealRisks } from "./sealRisks";
@@ -64,17 +65,25 @@ export function computeSealUnderMm(sealMm: number, pressurePa: number): number {
   return Math.max(0, sealMm - lossMm);
 }
 
+/** What a trap is made of, and the foam round it. */
+type TrapPipe = {
+  readonly innerMm: number;
+  readonly outerMm: number;
+  readonly insulationMm?: number | undefined;
+};
+
 /**
- * Hours until the water of a trap under the floor is at 0 °C: the bore full over twice the seal and the span, bare pipe
- * in the wind of the night; null where the air does not freeze. Bore and outside > 0 mm. Source: `computeHoursToFreezing` [C on T].
+ * Hours until the water of a trap under the floor is at 0 °C: the bore full over twice the seal and the span, in the wind of
+ * the night, lagged with foam of `insulationMm` ≥ 0; null where the air does not freeze. Bore and outside > 0 mm.
+ * Source: `computeHoursToFreezing`, `computePipeLoss` [C on T].
  */
 export function computeTrapFrostHours(
   { sealMm, spanMm }: { readonly sealMm: number; readonly spanMm: number },
-  { innerMm, outerMm }: { readonly innerMm: number; readonly outerMm: number },
+  { innerMm, outerMm, insulationMm = 0 }: TrapPipe,
   night: Night,
 ): number | null {
   const lengthMm = 2 * sealMm + spanMm;
   const massKg = ((Math.PI / 4) * innerMm ** 2 * lengthMm) / MM3_PER_L;
-  const lossWPerK = (night.outerFilm * Math.PI * outerMm * lengthMm) / 1e6;
+  const lossWPerK = (computePipeLoss(outerMm, insulationMm, night) * lengthMm) / 1000;
   return computeHoursToFreezing({ ...night, massKg, lossWPerK });
 }

@@ -2,6 +2,7 @@ import { sumFillLps } from "../air/filling";
 import { type Attitude, computeUp, isLevel, LEVEL } from "../attitude/attitude";
 import { computeRamps, findRunningAttitude } from "../attitude/ramps";
 import type { Design } from "../design/design";
+import { findInsulationMm } from "../design/lagging";
 import { findTrap } from "../design/lineItems";
 import type { DrainResult, Evaluation, TankResult } from "../evaluate/evaluation";
 import type { FallBudget } from "../falls/fallBudget";
@@ -95,12 +96,15 @@ function listDrainWorkings(design: Design, drain: DrainResult, attitude: Attitud
       buildWorking("sealSiphon", trapAt, siphon, left(trapRisks.afterSiphonMm), { attitude: LEVEL, limit: inUse }),
     );
     if (trapRisks.frostHours !== null) {
+      const { outerFilm, foamK } = readNight(design.rules);
       const terms = [
         seal,
         term("s", trap.spanMm, "length"),
         term("D", line.pipe.innerMm, "length"),
         term("d", line.pipe.outerMm, "length"),
-        term("h", readNight(design.rules).outerFilm, "film"),
+        term("i", findInsulationMm(line), "length"),
+        term("k", foamK, "conductivity"),
+        term("h", outerFilm, "film"),
         term("Ta", lookUpValue(design.rules, "nightAir"), "temperature"),
       ];
       const limit = lookUpLimit(design.rules, "nightAir");

@@ -1,6 +1,7 @@
 "use client";
 import { memo } from "react";
 import { listOwnCourse } from "@/core/air/ventPath";
+import { findInsulationMm } from "@/core/design/lagging";
 import type { Tank } from "@/core/design/plumbing";
 import { USUAL_FIXTURES } from "@/core/design/usualFixtures";
 import { findFittingBlock } from "@/core/fit/fittingBlock";
@@ -120,15 +121,18 @@ const VentStroke = memo(function VentStroke({ points, teeX, teeY }: VentStrokePr
 type DrainStrokeProps = {
   readonly points: string;
   readonly width: number;
+  /** What foam adds to it on the drawing, both sides together. */
+  readonly foam: number;
   readonly isShown: boolean;
   readonly isBad: boolean;
   readonly joinX: number | null;
   readonly joinY: number | null;
 };
 
-const DrainStroke = memo(function DrainStroke({ points, width, isShown, isBad, joinX, joinY }: DrainStrokeProps) {
+const DrainStroke = memo(function DrainStroke({ points, width, foam, isShown, isBad, joinX, joinY }: DrainStrokeProps) {
   return (
     <g stroke={isShown ? "var(--ink)" : "var(--faint)"}>
+      {foam > 0 && <Stroke points={points} stroke="var(--rule)" strokeWidth={width + 3 + foam} />}
       <Stroke points={points} stroke={isBad ? "var(--signal)" : undefined} strokeWidth={width + 3} />
       <Stroke points={points} stroke="var(--sheet)" strokeWidth={width} />
       {joinX !== null && joinY !== null && (
@@ -168,6 +172,7 @@ export function PlanLines({ design, view, shownId }: PlanProps & { readonly show
               <DrainStroke
                 points={toPoints(view, toXy(course))}
                 width={Math.max(3.4, line.pipe.innerMm * view.kx)}
+                foam={2 * findInsulationMm(line) * view.kx}
                 isShown={true}
                 isBad={bad.has(line.id)}
                 joinX={view.x(end.x)}
@@ -186,6 +191,7 @@ export function PlanLines({ design, view, shownId }: PlanProps & { readonly show
             <DrainStroke
               points={toPoints(view, toXy([drain.outletMm, ...own]))}
               width={Math.max(3.4, line.pipe.innerMm * view.kx)}
+              foam={2 * findInsulationMm(line) * view.kx}
               isShown={line.id === shownId}
               isBad={bad.has(line.id)}
               joinX={end && view.x(end.x)}

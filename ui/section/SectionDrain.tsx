@@ -32,6 +32,7 @@ export function SectionDrain({ layout, view, hatch, pipe, trapKind, hasTap, legS
       to,
       isRun: Math.abs(to.s - from.s) >= Math.abs(to.h - from.h),
       boreMm: layout.legs[i]!.boreMm,
+      foamMm: layout.legs[i]!.foamMm,
       severity: legSeverity(layout.legs[i]!),
     };
   });
@@ -45,6 +46,16 @@ export function SectionDrain({ layout, view, hatch, pipe, trapKind, hasTap, legS
   return (
     <g strokeLinejoin="round" strokeLinecap="butt" fill="none" className="pipe" data-part={`line:${layout.lineId}`}>
       <Basin layout={layout} view={view} hasTap={hasTap} />
+      {legs.map((leg) =>
+        leg.foamMm > 0 ? (
+          <Stroke
+            key={leg.id}
+            points={toPoints(view, [centre(leg.from), centre(leg.to)])}
+            stroke="var(--rule)"
+            strokeWidth={width(leg.isRun, leg.boreMm) + 3.2 + leg.foamMm * (leg.isRun ? view.ky : view.kx)}
+          />
+        ) : null,
+      )}
       {legs.map((leg) => (
         <Stroke
           key={leg.id}

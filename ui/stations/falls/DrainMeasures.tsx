@@ -11,6 +11,7 @@ import * as WORDS from "@/words/panels/falls/drainMeasures";
 import { formatQuantity } from "@/words/units";
 import { findShownResult } from "../../drawing/shown";
 import { Group } from "../../fields/Group";
+import { LaggingField } from "../../fields/LaggingField";
 import { PipePick } from "../../fields/PipePick";
 import { useEdits } from "../../fields/useEdits";
 import { Figure } from "../../kit/Figure";
@@ -136,6 +137,7 @@ const PipeFields = memo(function PipeFields({ drain }: { readonly drain: Drain }
         step={0.001}
         onCommit={(value) => set(at, path("manningN"), value)}
       />
+      <LaggingField line={drain} />
       {result?.flow.capacityLps != null && (
         <p className="flex flex-wrap items-baseline gap-x-3 pt-1 text-[13px] text-faint">
           <span>

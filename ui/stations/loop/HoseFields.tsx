@@ -4,6 +4,7 @@ import { listHoseCourse } from "@/core/fit/lineLegs";
 import { workbench } from "@/store/workbench";
 import { HOSE_WALL_NAMES } from "@/words/heads";
 import * as WORDS from "@/words/panels/loop/hoseFields";
+import { LaggingField } from "../../fields/LaggingField";
 import { PointList } from "../../fields/PointList";
 import { useEdits } from "../../fields/useEdits";
 import { Button } from "../../kit/Button";
@@ -42,6 +43,7 @@ export function HoseFields({ hose }: { readonly hose: Hose }) {
         onCommit={(value) => (value === null ? null : set(at, path("pipe", "outerMm"), value))}
       />
       <WallPick hose={hose} label={WORDS.madeOf} />
+      <LaggingField line={hose} />
       <PointList line={hose} routeMm={courseMm} nameOf={(index) => WORDS.point(index + 1)} />
       <Button look="bare" onClick={() => remove(at, path())}>
         {WORDS.take} {hose.name} {WORDS.off}

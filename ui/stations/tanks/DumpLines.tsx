@@ -18,6 +18,7 @@ import { describeDumpRun, describeSharedCoupling } from "@/words/dumpLines";
 import * as WORDS from "@/words/panels/tanks/dumpLines";
 import { describePort } from "@/words/ports";
 import { Group } from "../../fields/Group";
+import { LaggingField } from "../../fields/LaggingField";
 import { PipePick } from "../../fields/PipePick";
 import { PointList } from "../../fields/PointList";
 import { useEdits } from "../../fields/useEdits";
@@ -118,6 +119,7 @@ function LineFields({ tank, outlet, design }: { readonly tank: Tank; readonly ou
           onCommit={(value) => set(at, ["lines", line.id, "pipe", key], value)}
         />
       ))}
+      <LaggingField line={line} />
       <Tick
         label={WORDS.valveAtItsEnd}
         value={line.endValve !== null}

@@ -58,6 +58,13 @@ export function DumpSection({ run, leastMmPerM, units }: Props) {
         const wide = leg.pipe.innerMm * ky;
         return (
           <g key={`${leg.lineId} ${leg.index}`} stroke={ink} strokeWidth={1.6} fill="none">
+            {leg.outsideMm > leg.pipe.outerMm && (
+              <path
+                d={`M${x0} ${y0 - wide / 2}L${x1} ${y1 - wide / 2}`}
+                stroke="var(--rule)"
+                strokeWidth={wide + (leg.outsideMm - leg.pipe.outerMm) * ky}
+              />
+            )}
             <path d={`M${x0} ${y0}L${x1} ${y1}M${x0} ${y0 - wide}L${x1} ${y1 - wide}`} />
             {leg.slopeMmPerM !== null && x1 - x0 > 44 && (
               <text
