@@ -1,6 +1,7 @@
 import type { Design } from "../design/design";
 import { FARTHEST_MM } from "../design/fields";
 import type { Gear } from "../design/gear";
+import { findInsulationMm } from "../design/lagging";
 import { findTrap } from "../design/lineItems";
 import type { Line, Tank } from "../design/plumbing";
 import { isUnbuilt } from "../design/unbuilt";
@@ -203,7 +204,13 @@ function collect(step: BuildStep, design: Design, evaluation: Judged): Seen | nu
     case "trialHoses":
     case "trialLaunch":
       return collectTrial(design, id);
-    case "closeUp":
+    case "closeUp": {
+      const foams = design.lines.flatMap((one) => {
+        const thickMm = findInsulationMm(one);
+        return thickMm > 0 ? [[one.id, thickMm]] : [];
+      });
+      return { placesMm: [], sizesMm: [], kinds: foams };
+    }
     case "own":
       return null;
   }

@@ -92,13 +92,18 @@ test("whatever is changed of a tank, a line or a piece of gear that stands, the 
   expect(seen.size).toBeGreaterThan(60);
 });
 
-test("a name, a lock and a valve that is secured make no trial held again", () => {
+test("a name, a lock, a valve that is secured and foam round a line make no trial held again", () => {
   for (const design of ALL_DEMOS) {
     const trials = listSteps(design, evaluate(design)).filter(({ kind }) => kind.startsWith("trial"));
     const other: Design = {
       ...design,
       tanks: design.tanks.map((tank) => ({ ...tank, name: `${tank.name} 2`, locked: true })),
-      lines: design.lines.map((line) => ({ ...line, name: `${line.name} 2`, locked: true })),
+      lines: design.lines.map((line) => ({
+        ...line,
+        name: `${line.name} 2`,
+        locked: true,
+        ...(line.kind === "vent" ? {} : { insulationMm: 9 }),
+      })),
       gear: design.gear.map((piece) => ({ ...piece, name: `${piece.name} 2`, locked: true, isSecured: true })),
       fixtures: design.fixtures.map((fixture) => ({ ...fixture, name: `${fixture.name} 2`, locked: true })),
     };

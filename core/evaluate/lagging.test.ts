@@ -36,7 +36,7 @@ const hoursOf = (design: Design) => {
 test("lagged, every trap, sag and hose under the floor takes longer to freeze; valves, tanks and gear as long as before", () => {
   const seen = new Set<string>();
   for (const design of ALL_DEMOS.flatMap((one) => [cold(one), cold(sink(one))])) {
-    const [bare, lagged] = [hoursOf(design), hoursOf(lag(design, FOAM_MM))];
+    const [bare, lagged] = [hoursOf(lag(design, 0)), hoursOf(lag(design, FOAM_MM))];
     expect([...lagged.keys()].sort()).toEqual([...bare.keys()].sort());
     for (const [part, hours] of bare) {
       const kind = part.split(" ")[0]!;
@@ -68,9 +68,10 @@ test("the more foam, the longer: what is told of a trap says so", () => {
 
 test("foam takes its room under the floor and none above: gaps are narrower by its thickness", () => {
   let [under, over] = [0, 0];
-  for (const design of ALL_DEMOS)
-    for (const line of design.lines) {
+  for (const drawn of ALL_DEMOS)
+    for (const line of drawn.lines) {
       if (line.kind === "vent") continue;
+      const design = lag(drawn, 0);
       const lagged = lag(design, FOAM_MM, line.id);
       const legsOf = (one: Design) => {
         const own = one.lines.find(({ id }) => id === line.id)!;

@@ -21,13 +21,17 @@ const inside = (design: Design): Design => ({
 // Worked by hand: a full pipe of 12.7 mm inside and 16 outside holds 0.1267 kg a metre and loses 9 · π · 0.016 W/K; from 10 °C at
 // −10 °C it is at freezing point after 0.1267 · 4186 · ln 2 / 0.4524 s = 0.226 h, however long it is.
 test("a full hose under the floor freezes as quickly as its bore says, whatever its length", () => {
-  const frost = listGearFrost(withLimits(van, { nightAir: -10 }));
+  const bare = { ...van, lines: van.lines.map((line) => (line.kind === "hose" ? { ...line, insulationMm: 0 } : line)) };
+  const frost = listGearFrost(withLimits(bare, { nightAir: -10 }));
   const hose = frost.find(({ kind }) => kind === "hose")!;
   const line = van.lines.find(({ id }) => "id" in hose.at && id === hose.at.id) as Hose;
   const { innerMm, outerMm } = line.pipe;
   const kg = (Math.PI / 4) * (innerMm / 1000) ** 2 * 1000;
   expect(hose.hours).toBeCloseTo((kg * 4186 * Math.LN2) / (9 * Math.PI * (outerMm / 1000)) / 3600, 6);
   expect(hose.litres).toBeGreaterThan(0);
+  // drawn with 9 mm of foam it loses a tenth of that, and nine tenths of 1/(ln(37/19)/(2 π 0.034) + 1/(9 π 0.037)) = 0.2454
+  const lagged = listGearFrost(withLimits(van, { nightAir: -10 })).find(({ kind }) => kind === "hose")!;
+  expect(lagged.hours / hose.hours).toBeCloseTo(0.5372 / (0.1 * 0.5372 + 0.9 * 0.2454), 3);
 });
 
 test("what is inside and a mild night freeze nothing; a boat only where she lies ashore", () => {

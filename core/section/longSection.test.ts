@@ -5,6 +5,9 @@ import { LEVEL } from "../attitude/attitude";
 import { withBranchVent } from "../design/lineItems";
 import type { Drain } from "../design/plumbing";
 import { evaluate } from "../evaluate/evaluate";
+import { buildLeg } from "../falls/drainPath";
+import { vec } from "../geometry/vec";
+import { layOutFoam } from "./foam";
 import { layOutLongSection } from "./longSection";
 
 const drainOf = (design: { readonly lines: readonly { kind: string }[] }) =>
@@ -102,4 +105,20 @@ test("water that goes overboard falls to the water outside, a sump stands at its
   expect(basin.freeEnd).toMatchObject({ into: "sump", lowH: sump.atMm.z, rimH: sump.atMm.z + sump.sizeMm.z });
   expect(endOf("puppenwagen-heads", "urinediverter-drain").freeEnd).toMatchObject({ into: "vessel", lowH: 0 });
   expect(endOf("kranich", "sink-drain").freeEnd).toBeNull();
+});
+
+test("foam is drawn where a leg lies under the floor: all of it, from the floor down, or up to it", () => {
+  const [from, to] = [vec(0, 0, 300), vec(0, 0, -100)];
+  const of = {
+    lineId: "d",
+    index: 0,
+    pipe: { innerMm: 36.4, outerMm: 40, manningN: 0.009 },
+    inflowLps: 0,
+    surgeLps: 0,
+  };
+  expect(layOutFoam(buildLeg(from, to, of))).toBeNull();
+  expect(layOutFoam(buildLeg(from, to, of, 13))).toEqual({ mm: 26, from: 0.75, to: 1 });
+  expect(layOutFoam(buildLeg(to, from, of, 13))).toEqual({ mm: 26, from: 0, to: 0.25 });
+  expect(layOutFoam(buildLeg(to, vec(500, 0, -110), of, 13))).toEqual({ mm: 26, from: 0, to: 1 });
+  expect(layOutFoam(buildLeg(from, vec(500, 0, 10), of, 13))).toBeNull();
 });

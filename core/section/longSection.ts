@@ -1,5 +1,6 @@
 import { type Attitude, computeUp } from "../attitude/attitude";
 import type { Design } from "../design/design";
+import { findInsulationMm } from "../design/lagging";
 import { findJunctionBend, findSealMm } from "../design/lineItems";
 import type { Drain } from "../design/plumbing";
 import { USUAL_FIXTURES } from "../design/usualFixtures";
@@ -9,6 +10,7 @@ import { computePonds } from "../falls/ponding";
 import { measureFloorMm } from "../fit/floor";
 import { dot, type Vec3, vec } from "../geometry/vec";
 import { listOpenings } from "../tanks/openings";
+import { layOutFoam } from "./foam";
 import { layOutFreeEnd } from "./freeEnd";
 import type { LongSection, SectionNode, SectionPoint } from "./sectionLayout";
 import { layOutBranchVent, layOutObstacles, layOutTank, layOutTrap, layOutVents } from "./sectionParts";
@@ -92,12 +94,13 @@ export function layOutLongSection(
     outlet: { s: 0, h: heightOf(path.outletMm) },
     sink,
     nodes,
-    legs: path.legs.map(({ lineId, index, pipe, outsideMm }) => ({
-      lineId,
-      index,
-      boreMm: pipe.innerMm,
-      foamMm: outsideMm - pipe.outerMm,
+    legs: path.legs.map((leg) => ({
+      lineId: leg.lineId,
+      index: leg.index,
+      boreMm: leg.pipe.innerMm,
+      foam: layOutFoam(leg),
     })),
+    trapFoamMm: path.nodesMm[0]!.z < 0 ? 2 * findInsulationMm(drain) : 0,
     trap: layOutTrap(path, heightOf),
     trapSurfaceH: findSealMm(path.drain) !== null ? heightOf(path.nodesMm[0]!) : null,
     floorTop: along(0),

@@ -15,6 +15,9 @@ export type SectionNode = SectionPoint & {
 
 export type SectionObstacle = { readonly obstacle: Obstacle; readonly corners: readonly SectionPoint[] };
 
+/** What foam adds to a leg's outside, both sides together, and the shares of the leg between which it lies under the floor. */
+export type SectionFoam = { readonly mm: number; readonly from: number; readonly to: number };
+
 export type LongSection = {
   readonly lineId: string;
   /** Stations the drawing reaches over, mm. */
@@ -28,13 +31,15 @@ export type LongSection = {
   readonly outlet: SectionPoint;
   readonly sink: readonly SectionPoint[];
   readonly nodes: readonly SectionNode[];
-  /** Between the nodes: a leg of which drain, its bore, and what foam adds to its outside, both sides together. */
+  /** Between the nodes: a leg of which drain, its bore, and its foam. */
   readonly legs: readonly {
     readonly lineId: string;
     readonly index: number;
     readonly boreMm: number;
-    readonly foamMm: number;
+    readonly foam: SectionFoam | null;
   }[];
+  /** What foam adds to the trap's pipe, both sides together, mm; 0 where there is none. */
+  readonly trapFoamMm: number;
   /** Centre line of the trap's pipe from the outlet to the weir; empty without a trap. */
   readonly trap: readonly SectionPoint[];
   readonly trapSurfaceH: number | null;

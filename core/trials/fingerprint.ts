@@ -2,7 +2,7 @@ import { followVent } from "../air/ventPath";
 import type { Design } from "../design/design";
 import type { HoseEnd } from "../design/gear";
 import { findBranchVent, findTrap } from "../design/lineItems";
-import type { Drain, Vent } from "../design/plumbing";
+import type { Drain, Line, Vent } from "../design/plumbing";
 import { isUnbuilt } from "../design/unbuilt";
 import { followDrain } from "../falls/network";
 import { placeHoseEnd } from "../fit/lineLegs";
@@ -88,7 +88,8 @@ function placeOutfall({ tanks, gear }: Design, to: Drain["to"]): unknown {
   }
 }
 
-function collect({ lines, tanks, fixtures, gear, rig }: Design, kind: string, id: string): unknown {
+function collect({ lines: drawn, tanks, fixtures, gear, rig }: Design, kind: string, id: string): unknown {
+  const lines = drawn.map(takeFoamOff);
   switch (kind) {
     case "trialTank":
       return tanks.find((tank) => tank.id === id);
@@ -117,6 +118,13 @@ function collect({ lines, tanks, fixtures, gear, rig }: Design, kind: string, id
     default:
       return [gear, lines.filter((line) => line.kind === "hose")];
   }
+}
+
+// Foam goes on when the joints have held, and is no reason to try them again.
+function takeFoamOff(line: Line): Line {
+  if (line.kind === "vent" || line.insulationMm === undefined) return line;
+  const { insulationMm: _, ...bare } = line;
+  return bare;
 }
 
 // As version 8 wrote a drain, trap and vent apart from what else sits on it: words taken then still hold.

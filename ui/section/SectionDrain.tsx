@@ -32,7 +32,7 @@ export function SectionDrain({ layout, view, hatch, pipe, trapKind, hasTap, legS
       to,
       isRun: Math.abs(to.s - from.s) >= Math.abs(to.h - from.h),
       boreMm: layout.legs[i]!.boreMm,
-      foamMm: layout.legs[i]!.foamMm,
+      foam: layout.legs[i]!.foam,
       severity: legSeverity(layout.legs[i]!),
     };
   });
@@ -46,15 +46,22 @@ export function SectionDrain({ layout, view, hatch, pipe, trapKind, hasTap, legS
   return (
     <g strokeLinejoin="round" strokeLinecap="butt" fill="none" className="pipe" data-part={`line:${layout.lineId}`}>
       <Basin layout={layout} view={view} hasTap={hasTap} />
-      {legs.map((leg) =>
-        leg.foamMm > 0 ? (
-          <Stroke
-            key={leg.id}
-            points={toPoints(view, [centre(leg.from), centre(leg.to)])}
-            stroke="var(--rule)"
-            strokeWidth={width(leg.isRun, leg.boreMm) + 3.2 + leg.foamMm * (leg.isRun ? view.ky : view.kx)}
-          />
-        ) : null,
+      {legs.map(
+        ({ id, from, to, isRun, boreMm, foam }) =>
+          foam && (
+            <Stroke
+              key={id}
+              points={toPoints(view, [
+                between(centre(from), centre(to), foam.from),
+                between(centre(from), centre(to), foam.to),
+              ])}
+              stroke="var(--rule)"
+              strokeWidth={width(isRun, boreMm) + 3.2 + foam.mm * (isRun ? view.ky : view.kx)}
+            />
+          ),
+      )}
+      {layout.trapFoamMm > 0 && (
+        <Stroke points={trap} stroke="var(--rule)" strokeWidth={trapWidth + 3.2 + layout.trapFoamMm * view.kx} />
       )}
       {legs.map((leg) => (
         <Stroke
@@ -134,6 +141,12 @@ export function SectionDrain({ layout, view, hatch, pipe, trapKind, hasTap, legS
     </g>
   );
 }
+
+const between = (
+  [s0, h0]: readonly [number, number],
+  [s1, h1]: readonly [number, number],
+  share: number,
+): readonly [number, number] => [s0 + (s1 - s0) * share, h0 + (h1 - h0) * share];
 
 type WaterProps = {
   readonly course: readonly (readonly [number, number])[];
