@@ -3,7 +3,7 @@ import type { Edit } from "@/core/design/editOps";
 import type { Fixing } from "@/core/design/plumbing";
 import type { Remedy, Way } from "@/core/remedies/remedy";
 import { describePart } from "./describePart";
-import { formatLength, formatQuantity, type Units } from "./units";
+import { formatLength, formatNumber, formatQuantity, type Units } from "./units";
 
 /** What a remedy does, as an instruction. */
 export function describeRemedy(
@@ -52,6 +52,26 @@ export function describeRemedy(
       return `Let its float move ${by} more between on and off`;
     case "addState":
       return "Add a working state in which it runs";
+    case "setEnvelope":
+      return `Judge it as far as ${describeEnvelope(edit, units)}`;
+    case "addStates":
+      return "Add a working state for each tap, and one at rest";
+    case "usualClarity":
+      return "Count on a usual figure until you have measured it";
+    case "useLamp":
+      return `Use a lamp of ${formatNumber(findUvcWatts(edit), 1)}\u00a0W of UV-C`;
+    case "standCanister":
+      return "Stand a canister under its end";
+    case "openInState":
+      return `Open ${part} in that state`;
+    case "setInDeck":
+      return "Set it in the deck above";
+    case "straighten":
+      return `Lay it straight past ${part}, from the point before the bends to the one behind`;
+    case "drawIn":
+      return `Draw ${part} ${by} in towards her middle`;
+    case "removeBend":
+      return `Take ${part} out`;
     case "widenFitting":
       return `Use one of ${by} bore`;
     case "setRelief":
@@ -218,6 +238,20 @@ function findSetKPa({ ops }: Edit): number {
   return put?.value.setKPa ?? 0;
 }
 
+function findUvcWatts({ ops }: Edit): number {
+  const put = ops.find(({ op }) => op === "set") as { readonly value: { readonly uvcWatts: number } } | undefined;
+  return put?.value.uvcWatts ?? 0;
+}
+
+// Its two larger angles, along and across.
+function describeEnvelope({ ops }: Edit, units: Units): string {
+  const put = ops.find(({ op }) => op === "set") as { readonly value: Design["rig"]["envelope"] } | undefined;
+  if (!put) return "usual";
+  const { noseDownDeg, noseUpDeg, leftLowDeg, rightLowDeg } = put.value;
+  const angle = (deg: number) => formatQuantity(deg, "angle", units);
+  return `${angle(Math.max(noseDownDeg, noseUpDeg))} along and ${angle(Math.max(leftLowDeg, rightLowDeg))} across`;
+}
+
 const isInlet = ({ at }: Edit, { tanks }: Design): boolean =>
   at.kind === "port" &&
   tanks.some(({ id, ports }) => id === at.tankId && ports.some((port) => port.id === at.id && port.kind === "inlet"));
@@ -280,6 +314,15 @@ export function describeEdit(edit: Edit, design: Design): string {
     lowerOutlet: "Set an outlet lower",
     setRelief: "Use another relief valve",
     widenFitting: "Use a wider fitting",
+    setEnvelope: "Say how far out of level it is parked",
+    addStates: "Add working states",
+    usualClarity: `Count on a usual figure at ${part}`,
+    useLamp: `Use a stronger lamp for ${part}`,
+    standCanister: "Stand a canister under a drain",
+    openInState: `Open ${part} in a state`,
+    straighten: `Lay it straight past ${part}`,
+    drawIn: `Draw ${part} in`,
+    setInDeck: `Set ${part} in the deck`,
     barrierHose: "Use a barrier hose",
     addToilet: "Fit a toilet",
     useToilet: "Count the toilet",

@@ -20,7 +20,7 @@ export const measureInRoomMm = (design: Pick<Design, "rig" | "obstacles">, cours
   recallRoom(course, [design.rig, design.obstacles], () => sumInRoom(design, course));
 
 /** No roof or deck is lower over the floor or the sole than this, mm: what ends higher may have gone out through it [T]. */
-const LOWEST_ROOF_MM = { boat: 900, other: 1_200 } as const;
+export const LOWEST_ROOF_MM = { boat: 900, other: 1_200 } as const;
 
 /**
  * Whether a place is inside for certain, where people live: over the floor, under the lowest roof there is, and further from

@@ -6,7 +6,7 @@ import type { FirstMeasures } from "./firstMeasures";
 import { buildFirstObstacles, type FirstObstacles, NOTHING_UNDER } from "./firstObstacles";
 import { toBeginning } from "./lineItems";
 import { toNodes } from "./nodes";
-import { type RigKind, USUAL_CLASS } from "./rig";
+import { type RigKind, USUAL_CLASS, USUAL_ENVELOPE } from "./rig";
 import { USUAL_TRAPS } from "./usualTraps";
 
 const LAND: FirstMeasures = {
@@ -85,7 +85,7 @@ export function createDesign(
       displacementKg: null,
       gmMm: null,
       crashClass: USUAL_CLASS[kind],
-      envelope: { noseDownDeg: 2, noseUpDeg: 2, leftLowDeg: 2, rightLowDeg: 2 },
+      envelope: { ...USUAL_ENVELOPE },
       standings: [],
       dumpAttitude: { pitchDeg: 0, rollDeg: 0 },
       dumpHose: null,

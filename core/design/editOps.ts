@@ -136,6 +136,15 @@ export const EDIT_CODES = [
   "lowerOutlet",
   "setRelief",
   "widenFitting",
+  "setEnvelope",
+  "addStates",
+  "usualClarity",
+  "useLamp",
+  "standCanister",
+  "openInState",
+  "setInDeck",
+  "drawIn",
+  "straighten",
 ] as const;
 
 /** A change to a design as data: it can be previewed, applied, named in the undo list, and sent over a wire. */

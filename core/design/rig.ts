@@ -124,6 +124,9 @@ export const USUAL_CLASS: Readonly<Record<(typeof RIG_KINDS)[number], (typeof CR
   boat: "none",
 };
 
+/** How far out of level a rig is judged until somebody says otherwise [T]. */
+export const USUAL_ENVELOPE = { noseDownDeg: 2, noseUpDeg: 2, leftLowDeg: 2, rightLowDeg: 2 } as const;
+
 export type RigKind = Rig["kind"];
 export type ObstacleKind = Obstacle["kind"];
 export type Obstacle = z.infer<typeof obstacle>;

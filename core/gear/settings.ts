@@ -24,7 +24,7 @@ export type Setting = {
 };
 
 /** A valve that nobody speaks of is shut, a diverter stands at its first way. */
-const RESTING = { valve: "shut", diverter: "a" } as const;
+export const RESTING = { valve: "shut", diverter: "a" } as const;
 const WITHOUT_POWER = { opens: "open", shuts: "shut" } as const;
 
 /** Puts a working state and a failure together. */

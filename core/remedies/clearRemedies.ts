@@ -101,6 +101,65 @@ export function proposeAside(
   );
 }
 
+/** A bend of a hose left out, alone or with those beside it, or drawn aside by as little as helps, whichever way that is. */
+export function proposeBendAside(design: Design, at: PartRef): Remedy[] {
+  const line = design.lines.find(({ id }) => at.kind === "bend" && id === at.lineId);
+  if (line?.kind !== "hose" || at.kind !== "bend") return [];
+  const points = listPoints(line);
+  const point = points[at.index];
+  if (!point) return [];
+  const without = (from: number, count: number): Remedy[] => {
+    if (from < 0 || from + count > points.length) return [];
+    // from behind, so that the places of the others hold
+    const ops = Array.from({ length: count }, (_, i): EditOp => {
+      return { op: "remove", path: ["lines", line.id, "pointsMm", from + count - 1 - i] };
+    });
+    return [{ byMm: null, edit: { code: count === 1 ? "removeBend" : "straighten", at, ops } }];
+  };
+  const { index } = at;
+  return [
+    ...without(index, 1),
+    ...without(index, 2),
+    ...without(index - 1, 2),
+    ...without(index - 1, 3),
+    ...ASIDE_MM.flatMap((byMm) =>
+      MOVE_WAYS.map((way): Remedy => {
+        const value = roundTenth(add(point, scale(WAYS[way], byMm)));
+        const op: EditOp = { op: "set", path: ["lines", line.id, "pointsMm", index], value };
+        return { byMm, way, edit: { code: "clearLeg", at, ops: [op] } };
+      }),
+    ),
+  ];
+}
+
+/** All points of a line that reaches through a boat's skin drawn in towards her middle, by as little as helps. */
+export function proposeLineInward({ lines }: Design, at: PartRef, byMm: number): Remedy[] {
+  const line = lines.find(({ id }) => at.kind === "line" && id === at.id);
+  if (!line) return [];
+  const points = listPoints(line);
+  const key = line.kind === "drain" ? "bendsMm" : "pointsMm";
+  return INWARD_TIMES.flatMap((times): Remedy[] => {
+    const mm = Math.ceil(byMm * times) + 1;
+    // what lies nearest her middle need not move
+    return listFarthest(points).map((picked): Remedy => {
+      const ops = picked.map((index): EditOp => {
+        const { x, y, z } = points[index]!;
+        const value = roundTenth(vec(x, Math.sign(y) * Math.max(0, Math.abs(y) - mm), z));
+        return { op: "set", path: ["lines", line.id, key, index], value };
+      });
+      return { byMm: mm, isByLeast: true, edit: { code: "drawIn", at, ops } };
+    });
+  }).filter(({ edit }) => edit.ops.length > 0);
+}
+
+const INWARD_TIMES = [1, 1.5, 2.5, 4] as const;
+
+// The point farthest out, the two, and so on to all.
+function listFarthest(points: readonly Vec3[]): number[][] {
+  const order = points.map((_, i) => i).sort((a, b) => Math.abs(points[b]!.y) - Math.abs(points[a]!.y));
+  return order.map((_, count) => order.slice(0, count + 1));
+}
+
 function shiftLeg(line: Line, at: LegRef, shifts: readonly Shift[]): Remedy[] {
   const points = listPoints(line);
   const key = line.kind === "drain" ? "bendsMm" : "pointsMm";

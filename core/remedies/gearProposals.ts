@@ -11,7 +11,9 @@ import type { FindingCode } from "../evaluate/findings";
 import { USUAL_GEAR } from "../gear/usualGear";
 import { listFamily } from "../parts/pipes";
 import { proposeGearClear, proposeGearRaised } from "./clashRemedies";
-import { proposeAside } from "./clearRemedies";
+import { proposeAside, proposeBendAside, proposeLineInward } from "./clearRemedies";
+import { proposeInDeck } from "./deckRemedies";
+import { proposeHeel } from "./envelopeRemedies";
 import {
   proposeAhead,
   proposeFiltersSwapped,
@@ -23,13 +25,14 @@ import {
   proposeTurned,
 } from "./gearRemedies";
 import { proposeWiderHoses } from "./hoseRemedies";
+import { proposeStrongerLamp, proposeUsualClarity } from "./lampRemedies";
 import { proposeHigher, proposeOverTank } from "./liftRemedies";
 import { proposeLoopRaised, proposeVentedLoop } from "./loopRemedy";
 import { proposeHigherGap } from "./partRemedies";
 import type { Propose } from "./propose";
 import type { Remedy } from "./remedy";
 import { proposeLowerFloat, proposeSpec, proposeWiderFloat } from "./specRemedies";
-import { proposeOwnState } from "./stateRemedies";
+import { proposeOpened, proposeOwnState, proposeStates } from "./stateRemedies";
 
 /** Under where its pump starts an accumulator is charged by so much, and a pump's switch stops it at this share of all it gives [T]. */
 const CHARGE_UNDER_KPA = 15;
@@ -121,6 +124,15 @@ export const GEAR_PROPOSALS = {
     const setKPa = Math.ceil(pushKPa / DRIPS_AT / RELIEF_STEP_KPA) * RELIEF_STEP_KPA;
     return setKPa > MOST_RELIEF_KPA ? [] : proposeSpec(design, at, "relief", "setRelief", () => ({ setKPa }));
   },
+  noState: (design) => proposeStates(design),
+  pumpRunsDry: (design, { otherId }) => proposeOpened(design, otherId.split("~")[1] ?? ""),
+  uvBlind: (design, { at }) => proposeUsualClarity(design, at),
+  uvWeak: (design, { at, doseMjPerCm2, wantedMjPerCm2 }) =>
+    proposeStrongerLamp(design, at, wantedMjPerCm2 / doseMjPerCm2),
+  hoseKinks: (design, { at }) => proposeBendAside(design, at),
+  deckFittingBelow: (design, { at }) => proposeInDeck(design, at),
+  lineOffHull: (design, { at, byMm }) => proposeLineInward(design, at, byMm),
+  tanksHeel: (design, { side, heelDeg }) => proposeHeel(design, side, heelDeg),
   airGapLow: (_design, finding) => proposeHigherGap(finding),
   gearClashes: proposeGearClear,
   gearShutIn: proposeGearRaised,

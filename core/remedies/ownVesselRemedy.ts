@@ -1,13 +1,30 @@
 import type { Design } from "../design/design";
 import { applyEdit } from "../design/edit";
 import type { EditOp } from "../design/editOps";
+import type { Vessel } from "../design/habits";
 import { findTrap, listAtBeginning } from "../design/lineItems";
 import type { Drain, Tank } from "../design/plumbing";
 import { buildRedirect } from "../edits/drainEdits";
+import { buildAddVessel } from "../edits/habitEdits";
 import { buildAddTank } from "../edits/tankEdits";
 import { buildAddVent } from "../edits/ventEdits";
 import { vec } from "../geometry/vec";
 import type { Remedy } from "./remedy";
+
+/** A canister stood under the open end of a drain; it takes grey water and is carried away. */
+export function proposeCanister(design: Design, drain: Drain): Remedy[] {
+  const { to } = drain;
+  const vessel = buildAddVessel(design, "grey", CANISTER_NAME);
+  const [put] = vessel.ops;
+  if (to.kind !== "ground" || put?.op !== "insert") return [];
+  const { id: vesselId } = put.value as Vessel;
+  const value: Drain["to"] = { kind: "vessel", vesselId, atMm: to.atMm };
+  const op: EditOp = { op: "set", path: ["lines", drain.id, "to"], value };
+  const at = { kind: "end", lineId: drain.id } as const;
+  return [{ byMm: null, edit: { code: "standCanister", at, ops: [put, op] } }];
+}
+
+const CANISTER_NAME = "Canister";
 
 /** A vessel for what must not come into the grey tank, inside, mm: two people's urine of three days [T on P]. */
 const VESSEL = { lengthMm: 300, widthMm: 240, heightMm: 140 } as const;

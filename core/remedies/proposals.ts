@@ -30,12 +30,13 @@ import {
   toMissingMm,
 } from "./clearRemedies";
 import { proposeDropInLeg, proposeRiseInLeg } from "./dropRemedies";
+import { proposeUsualEnvelope } from "./envelopeRemedies";
 import { proposeFallRemedies } from "./fallRemedies";
 import { GEAR_PROPOSALS } from "./gearProposals";
 import { proposePartInside } from "./insideRemedies";
 import { proposeHigher, proposeOneLevel, proposeOverTank } from "./liftRemedies";
 import { HEELED } from "./loopRemedy";
-import { proposeOwnVessel } from "./ownVesselRemedy";
+import { proposeCanister, proposeOwnVessel } from "./ownVesselRemedy";
 import {
   proposeBarrierHose,
   proposeBranchVent,
@@ -80,6 +81,8 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   ...GEAR_PROPOSALS,
   noFixtureYet: (design) => [{ byMm: null, edit: buildAddFixture(design, "kitchenSink", FIRST_FIXTURE_NAME) }],
   noTankYet: (design) => [{ byMm: null, edit: buildAddTank(design, "grey", FIRST_TANK_NAME) }],
+  parkedLevelOnly: () => proposeUsualEnvelope(),
+  endsOnGround: (design, _finding, { drain }) => (drain ? proposeCanister(design, drain) : []),
   fixtureUndrained: (design, finding) => (finding.at.kind === "fixture" ? proposeDrain(design, finding.at.id) : []),
   fixtureOutside: (design, finding) => (finding.at.kind === "fixture" ? proposeInside(design, finding.at.id) : []),
   useOverfillsTank: (_design, finding) =>

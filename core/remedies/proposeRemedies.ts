@@ -15,6 +15,15 @@ const MOST_TRIES = 60;
 /** What of these is left as a note is what nothing can help. */
 const EASED: ReadonlySet<Finding["code"]> = new Set(["hoseComesOff"]);
 
+/** What is begun may want more, a first tank has no breather yet; and what was not judged before comes to light. */
+const REVEALING: ReadonlySet<Finding["code"]> = new Set([
+  "noTankYet",
+  "noFixtureYet",
+  "parkedLevelOnly",
+  "tanksHeel",
+  "noState",
+]);
+
 /**
  * Remedies for a finding that have been tried on the design: each settles the finding, or leaves a note of what cannot be helped, and raises no new `must`.
  * An empty list means that nothing simple helps.
@@ -34,11 +43,9 @@ export function proposeRemedies(design: Design, evaluation: Evaluation, finding:
     if (!outcome.ok) continue;
     const tried = evaluate(outcome.design, evaluation.attitude);
     const fresh = tried.findings.filter((f) => !known.has(f.id));
-    const left = tried.findings.find((f) => f.id === finding.id);
+    const left = tried.findings.find((f) => isStill(f, finding));
     const settled = !left || (EASED.has(left.code) && left.severity === "note" && finding.severity !== "note");
-    // what is begun may want more: a first tank has no breather yet
-    const begins = finding.code === "noTankYet" || finding.code === "noFixtureYet";
-    if (!settled || (!begins && fresh.some((f) => f.severity === "must"))) continue;
+    if (!settled || (!REVEALING.has(finding.code) && fresh.some((f) => f.severity === "must"))) continue;
     const newFindings = fresh.filter((f) => f.severity !== "note").length;
     const one = { ...remedy, before, after: readFigures(tried, finding), newFindings };
     if (same < 0 && proven.length < MOST_REMEDIES) proven.push(one);
@@ -46,6 +53,15 @@ export function proposeRemedies(design: Design, evaluation: Evaluation, finding:
   }
   return proven;
 }
+
+// Of a hose the tightest bend is told: another one that kinks then is the same fault.
+function isStill(now: Finding, was: Finding): boolean {
+  if (now.id === was.id) return true;
+  return was.code === "hoseKinks" && now.code === was.code && findLineId(now) === findLineId(was);
+}
+
+const findLineId = ({ at }: Pick<Finding, "at">): string | null =>
+  "lineId" in at ? at.lineId : at.kind === "line" ? at.id : null;
 
 const isEnough = (proven: readonly ProvenRemedy[]): boolean =>
   proven.length === MOST_REMEDIES && proven.every(({ newFindings }) => newFindings === 0);
@@ -60,7 +76,7 @@ const isOfOne = (a: Edit, b: Edit): boolean => toPartKey(a.at) === toPartKey(b.a
 const isAlike = (a: number | null, b: number | null): boolean => a === null || b === null || Math.abs(a - b) < 0.5;
 
 function readFigures(evaluation: Evaluation, { at }: Finding): RemedyFigures {
-  const id = "lineId" in at ? at.lineId : at.kind === "line" ? at.id : null;
+  const id = findLineId({ at });
   const drain = evaluation.drains.find((d) => d.lineId === id || (at.kind === "fixture" && d.fixtureId === at.id));
   return {
     levelMm: drain?.level.inHandMm ?? null,
