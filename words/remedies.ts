@@ -66,6 +66,8 @@ export function describeRemedy(
       return `Open ${part} in that state`;
     case "setInDeck":
       return "Set it in the deck above";
+    case "breakHose":
+      return "Let its water fall into the tank through an air gap";
     case "straighten":
       return `Lay it straight past ${part}, from the point before the bends to the one behind`;
     case "drawIn":
@@ -320,6 +322,7 @@ export function describeEdit(edit: Edit, design: Design): string {
     useLamp: `Use a stronger lamp for ${part}`,
     standCanister: "Stand a canister under a drain",
     openInState: `Open ${part} in a state`,
+    breakHose: "Break a hose by an air gap",
     straighten: `Lay it straight past ${part}`,
     drawIn: `Draw ${part} in`,
     setInDeck: `Set ${part} in the deck`,

@@ -145,6 +145,7 @@ export const EDIT_CODES = [
   "setInDeck",
   "drawIn",
   "straighten",
+  "breakHose",
 ] as const;
 
 /** A change to a design as data: it can be previewed, applied, named in the undo list, and sent over a wire. */

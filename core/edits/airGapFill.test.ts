@@ -4,8 +4,10 @@ import { mustApply } from "@/tests/sharedAir";
 import type { Design } from "../design/design";
 import type { Hose } from "../design/plumbing";
 import { evaluate } from "../evaluate/evaluate";
+import { USUAL_GEAR } from "../gear/usualGear";
+import { vec } from "../geometry/vec";
 import { proposeRemedies } from "../remedies/proposeRemedies";
-import { listFitAirGap } from "./airGapFill";
+import { listBreakHose, listFitAirGap } from "./airGapFill";
 
 const loop = readDemo("kranich-loop");
 const isFouled = (design: Design) =>
@@ -97,4 +99,69 @@ test("the fill port nobody uses is used; where there is none a port is cut over 
 test("a loop that is filled through a gap already has no hose to part, and no tank of that name none", () => {
   expect(listFitAirGap(readDemo("lesesaal-loop"), "loop", "Air gap")).toEqual([]);
   expect(listFitAirGap(loop, "none", "Air gap")).toEqual([]);
+});
+
+/** A hose from the fresh pump by a tee and a valve straight into a tank of other water, to rinse it. */
+function withRinse(holds: "grey" | "black", isTurned = false): Design {
+  const port = { kind: "fill", boreMm: 13, thread: null, fittingMm: 0, valve: null } as const;
+  const tank = loop.tanks.find((one) => one.holds === "grey")!;
+  const cut = loop.lines.find((line): line is Hose => line.kind === "hose" && line.id === "hose-13")!;
+  const end = (gearId: string, of: "a" | "b" | "c" | "in" | "out") => ({ kind: "gear", gearId, port: of }) as const;
+  const like = { ...cut, pointsMm: [] };
+  const into: Hose = {
+    ...like,
+    id: "rinse",
+    name: "Rinse hose",
+    from: end("rinsevalve", "out"),
+    to: { kind: "tank", tankId: tank.id, portId: "rinse" },
+  };
+  const drawn: Hose = isTurned ? { ...into, from: into.to, to: into.from } : into;
+  return {
+    ...loop,
+    tanks: loop.tanks.map((one) =>
+      one === tank ? { ...one, holds, ports: [...one.ports, { ...port, id: "rinse", atMm: vec(100, 100, 190) }] } : one,
+    ),
+    gear: [
+      ...loop.gear,
+      { id: "rinsetee", name: "Rinse tee", atMm: vec(500, 0, 20), ...USUAL_GEAR.tee },
+      { id: "rinsevalve", name: "Rinse valve", atMm: vec(600, 0, 20), ...USUAL_GEAR.valve },
+    ],
+    lines: [
+      ...loop.lines.map((line) => (line === cut ? { ...cut, to: end("rinsetee", "a"), pointsMm: [] } : line)),
+      { ...like, id: "on", name: "On to the tee", from: end("rinsetee", "b"), to: cut.to },
+      { ...like, id: "aside", name: "To the valve", from: end("rinsetee", "c"), to: end("rinsevalve", "in") },
+      drawn,
+    ],
+  };
+}
+
+test("a rinse hose straight into a grey or a black tank is broken by an air gap over it; the tank's own draw never is", () => {
+  for (const holds of ["grey", "black"] as const)
+    for (const isTurned of [false, true]) {
+      const design = withRinse(holds, isTurned);
+      const own = isFouled(design).filter(({ id }) => id.includes("tank:grey:rinse"));
+      expect(own.length).toBeGreaterThan(0);
+      for (const finding of own) {
+        const [remedy] = proposeRemedies(design, evaluate(design), finding);
+        expect(remedy!.edit.code).toBe("breakHose");
+        const after = mustApply(design, remedy!.edit);
+        expect(isFouled(after).filter(({ id }) => id.includes("tank:grey"))).toEqual([]);
+        // its water falls over the port it came to
+        const gap = after.gear.at(-1)!;
+        expect(gap.spec.kind).toBe("airGap");
+        const [led, falls] = ["rinse", after.lines.at(-1)!.id].map((id) =>
+          after.lines.find((line) => line.id === id),
+        ) as [Hose, Hose];
+        expect([led.from, led.to]).toEqual([
+          { kind: "gear", gearId: "rinsevalve", port: "out" },
+          { kind: "gear", gearId: gap.id, port: "in" },
+        ]);
+        expect([falls.from, falls.to]).toEqual([
+          { kind: "gear", gearId: gap.id, port: "out" },
+          { kind: "tank", tankId: "grey", portId: "rinse" },
+        ]);
+      }
+    }
+  expect(listBreakHose(loop, "loop", "draw", "Gap")).toEqual([]);
+  expect(listBreakHose(loop, "grey", "gone", "Gap")).toEqual([]);
 });

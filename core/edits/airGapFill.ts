@@ -35,32 +35,15 @@ export function listFitAirGap(design: Design, tankId: string, name: string): Edi
     const gap = placeGap(design, tank, port, name);
     const cut = gap && takeTeeOut(design, tee, hose);
     if (!gap || !cut) return [];
-    const fill: HoseEnd = { kind: "tank", tankId, portId: port.id };
-    const so: Design = {
+    const withPort: Design = {
       ...design,
-      gear: [...design.gear, gap],
       tanks: design.tanks.map((one) =>
         one.id === tankId && portOps.length > 0 ? { ...one, ports: [...one.ports, port] } : one,
       ),
     };
-    const into = toGear(gap.id, "in");
-    // it lies elsewhere now: holes it went through are no longer its own
-    const { items: _, ...like } = hose;
-    const led: Hose = { ...like, from: fresh, to: into, pointsMm: riseThroughFloor(so, fresh, into) };
-    const out = toGear(gap.id, "out");
-    const falls: Hose = {
-      ...like,
-      id: freeId("hose", design.lines),
-      name: `${name}, hose`.slice(0, 80),
-      from: out,
-      to: fill,
-      pointsMm: riseThroughFloor(so, out, fill),
-    };
     const ops: EditOp[] = [
       ...portOps,
-      { op: "insert", path: ["gear"], index: design.gear.length, value: gap },
-      { op: "set", path: ["lines", hose.id], value: led },
-      { op: "insert", path: ["lines"], index: design.lines.length, value: falls },
+      ...leadOverGap(withPort, hose, fresh, gap, { kind: "tank", tankId, portId: port.id }),
       ...cut,
       { op: "set", path: ["states"], value: shutShowers(design, tankId) },
     ];
@@ -71,6 +54,50 @@ export function listFitAirGap(design: Design, tankId: string, name: string): Edi
     const serves = listShowers(outcome.design, tankId);
     return [...listShowers(design, tankId)].every((id) => serves.has(id)) ? [edit] : [];
   });
+}
+
+/**
+ * Edits that break a hose which brings fresh water straight into a tank of other water: it ends over a funnel there, from which
+ * the water falls in. Empty where no such hose comes to the port.
+ */
+export function listBreakHose(design: Design, tankId: string, portId: string, name: string): Edit[] {
+  const tank = design.tanks.find(({ id }) => id === tankId);
+  const port = tank?.ports.find(({ id }) => id === portId);
+  // what is drawn from there must go on being drawn
+  if (!tank || !port || port.kind === "draw") return [];
+  const end: HoseEnd = { kind: "tank", tankId, portId };
+  return design.lines.filter(isHose).flatMap((hose): Edit[] => {
+    const fresh = isSameEnd(hose.from, end) ? hose.to : isSameEnd(hose.to, end) ? hose.from : null;
+    const without = { ...design, lines: design.lines.filter((line) => line !== hose) };
+    const isFed =
+      fresh && listReachedFrom(without, ({ kind, holds }) => kind !== "air" && holds === "fresh").has(toEndNode(fresh));
+    const gap = isFed ? placeGap(design, tank, port, name) : null;
+    if (!fresh || !gap) return [];
+    const ops = leadOverGap(design, hose, fresh, gap, end);
+    return [{ code: "breakHose", at: { kind: "gear", id: gap.id }, ops }];
+  });
+}
+
+// The gap in its place, the hose led to it, and one more from it into the tank.
+function leadOverGap(design: Design, hose: Hose, fresh: HoseEnd, gap: Gear, fill: HoseEnd): EditOp[] {
+  const so: Design = { ...design, gear: [...design.gear, gap] };
+  const [into, out] = [toGear(gap.id, "in"), toGear(gap.id, "out")];
+  // it lies elsewhere now: holes it went through are no longer its own
+  const { items: _, ...like } = hose;
+  const led: Hose = { ...like, from: fresh, to: into, pointsMm: riseThroughFloor(so, fresh, into) };
+  const falls: Hose = {
+    ...like,
+    id: freeId("hose", design.lines),
+    name: `${gap.name}, hose`.slice(0, 80),
+    from: out,
+    to: fill,
+    pointsMm: riseThroughFloor(so, out, fill),
+  };
+  return [
+    { op: "insert", path: ["gear"], index: design.gear.length, value: gap },
+    { op: "set", path: ["lines", hose.id], value: led },
+    { op: "insert", path: ["lines"], index: design.lines.length, value: falls },
+  ];
 }
 
 const isHose = (line: Design["lines"][number]): line is Hose => line.kind === "hose";

@@ -1,7 +1,7 @@
 import type { Design } from "../design/design";
 import type { Edit } from "../design/editOps";
 import type { Tank } from "../design/plumbing";
-import { listFitAirGap } from "../edits/airGapFill";
+import { listBreakHose, listFitAirGap } from "../edits/airGapFill";
 import { listFitMixer, listFitRelief } from "../edits/heaterEdits";
 import { buildInsertStrainer } from "../edits/insertPiece";
 import { buildPortBore } from "../edits/portEdits";
@@ -158,8 +158,12 @@ const proposeStopValve = (design: Design, tank: Tank | null): Remedy[] =>
 
 // Only where it is a loop's water: what else is fouled is parted by hand.
 function proposeAirGap(design: Design, water: string, otherId: string): Remedy[] {
-  const [kind, tankId] = otherId.split("~")[0]!.split(":");
-  return water === "loop" && kind === "tank" && tankId ? proposeAll(listFitAirGap(design, tankId, AIR_GAP_NAME)) : [];
+  const [kind, tankId, portId] = otherId.split("~")[0]!.split(":");
+  if (kind !== "tank" || !tankId) return [];
+  return proposeAll([
+    ...(water === "loop" ? listFitAirGap(design, tankId, AIR_GAP_NAME) : []),
+    ...listBreakHose(design, tankId, portId ?? "", AIR_GAP_NAME),
+  ]);
 }
 
 const AIR_GAP_NAME = "Air gap";
