@@ -87,6 +87,7 @@ export const GEAR_FIELDS: Readonly<Record<string, GearField>> = {
     quantity: "length",
     help: "From the end of the spout down to the highest the water can stand.",
   },
+  bearsKPa: { label: "Bears at most", ...KPA, help: "The highest pressure on its plate. Empty: not read yet." },
   setKPa: { label: "Opens at", ...KPA, help: "Above this it lets water go." },
   boreMm: { label: "Bore", quantity: "length" },
   clamps: { label: "Clamps on its hose", quantity: "count", help: "Two where they fit, below the water always." },

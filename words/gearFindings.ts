@@ -140,6 +140,28 @@ export function describeGearFinding(
         why: `Its ${formatQuantity(finding.litres, "volume", units)} grow when they heat, and no relief valve stands near it with nothing that shuts between.`,
         advice: "Fit the relief valve its maker asks for, straight on it, with a pipe that lets it drip outside.",
       };
+    case "heaterPressed": {
+      const press = formatQuantity(finding.pressKPa, "waterPressure", units);
+      const bears = formatQuantity(finding.bearsKPa, "waterPressure", units);
+      return finding.by === "relief"
+        ? {
+            title: `${part} bursts before ${finding.otherName} opens`,
+            why: `It bears ${bears}; ${press} stand in it before that lets water go.`,
+            advice: `Fit a relief valve that opens at ${bears} or less.`,
+          }
+        : {
+            title: `${finding.otherName} presses harder than ${part} bears`,
+            why: `${press} can come to it; it bears ${bears}.`,
+            advice:
+              "Set the switch lower or put a pressure reducer before it, and fit the relief valve its maker asks for.",
+          };
+    }
+    case "heaterUnrated":
+      return {
+        title: `What ${part} bears isn't said`,
+        why: "Whether its relief valve opens in time, and whether a pump or a tap outside is too much for it, was not looked at.",
+        advice: "Read the highest pressure on its plate and put it in at its measures.",
+      };
     case "heaterUnmixed":
       return {
         title: `${finding.otherName} can scald`,

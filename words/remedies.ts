@@ -59,7 +59,7 @@ export function describeRemedy(
     case "usualClarity":
       return "Count on a usual figure until you have measured it";
     case "useLamp":
-      return `Use a lamp of ${formatNumber(findUvcWatts(edit), 1)}\u00a0W of UV-C`;
+      return `Use a lamp of ${formatNumber(findPut(edit, "uvcWatts"), 1)}\u00a0W of UV-C`;
     case "standCanister":
       return "Stand a canister under its end";
     case "openInState":
@@ -77,7 +77,9 @@ export function describeRemedy(
     case "widenFitting":
       return `Use one of ${by} bore`;
     case "setRelief":
-      return `Use one set to ${formatQuantity(findSetKPa(edit), "waterPressure", units)}`;
+      return `Use a relief valve set to ${formatQuantity(findPut(edit, "setKPa"), "waterPressure", units)}`;
+    case "lowerSwitch":
+      return `Let the switch of ${part} stop it at ${formatQuantity(findPut(edit, "cutOutKPa"), "waterPressure", units)}`;
     case "lowerOutlet":
       return `Set the outlet at the bottom of the tank, ${by} ${nameWay(way ?? "down", design)}`;
     case "fitDumpValve":
@@ -235,14 +237,11 @@ function describeHold({ ops }: Edit): string {
     : "more bolts";
 }
 
-function findSetKPa({ ops }: Edit): number {
-  const put = ops.find(({ op }) => op === "set") as { readonly value: { readonly setKPa: number } } | undefined;
-  return put?.value.setKPa ?? 0;
-}
-
-function findUvcWatts({ ops }: Edit): number {
-  const put = ops.find(({ op }) => op === "set") as { readonly value: { readonly uvcWatts: number } } | undefined;
-  return put?.value.uvcWatts ?? 0;
+// A figure of the piece that an edit puts in.
+function findPut({ ops }: Edit, key: string): number {
+  const put = ops.find(({ op }) => op === "set") as { readonly value: Readonly<Record<string, unknown>> } | undefined;
+  const value = put?.value[key];
+  return typeof value === "number" ? value : 0;
 }
 
 // Its two larger angles, along and across.
@@ -322,6 +321,7 @@ export function describeEdit(edit: Edit, design: Design): string {
     useLamp: `Use a stronger lamp for ${part}`,
     standCanister: "Stand a canister under a drain",
     openInState: `Open ${part} in a state`,
+    lowerSwitch: `Set the switch of ${part} lower`,
     breakHose: "Break a hose by an air gap",
     straighten: `Lay it straight past ${part}`,
     drawIn: `Draw ${part} in`,

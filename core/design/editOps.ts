@@ -146,6 +146,7 @@ export const EDIT_CODES = [
   "drawIn",
   "straighten",
   "breakHose",
+  "lowerSwitch",
 ] as const;
 
 /** A change to a design as data: it can be previewed, applied, named in the undo list, and sent over a wire. */

@@ -75,7 +75,13 @@ export const gearSpec = z.discriminatedUnion("kind", [
   /** Its common port goes to one of two others. */
   of("diverter", { ...loss, drive: z.enum(DRIVES), atRest: z.enum(["stays", "a", "b"]) }),
   of("mixer", loss),
-  of("heater", { ...loss, litres: litres(0, 200), watts: number("W", 0, 50_000) }),
+  of("heater", {
+    ...loss,
+    litres: litres(0, 200),
+    watts: number("W", 0, 50_000),
+    /** What its maker lets stand in it; null or not there where nobody read it. */
+    bearsKPa: z.optional(z.nullable(kPa(10, 1_500))),
+  }),
   /** Where a hose from outside is put on; the pressure of the tap there, null where it only lets water out. */
   of("coupling", { supplyKPa: z.nullable(kPa(1, 1_000)) }),
   of("flowMeter", loss),

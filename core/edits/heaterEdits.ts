@@ -39,13 +39,26 @@ const insert = (list: "gear" | "lines", design: Design, value: Gear | Hose): Edi
   value,
 });
 
+/** Relief valves are sold in such steps, kPa. From memory, no source [T]. */
+export const RELIEF_STEP_KPA = 50;
+
+// Where it is known what the heater bears, the next step under that is bought.
+function setUnder(relief: Gear, { spec }: Gear): Gear {
+  const bearsKPa = spec.kind === "heater" ? (spec.bearsKPa ?? null) : null;
+  if (relief.spec.kind !== "relief" || bearsKPa === null) return relief;
+  const most = Math.floor(bearsKPa / RELIEF_STEP_KPA) * RELIEF_STEP_KPA;
+  const setKPa = Math.max(RELIEF_STEP_KPA, Math.min(relief.spec.setKPa, most));
+  return { ...relief, spec: { ...relief.spec, setKPa } };
+}
+
 /**
  * Edits that put a relief valve on a tee right before a heater, with nothing that shuts between; empty where no hose comes to
  * its inlet. At what it opens, its maker says [T].
  */
 export const listFitRelief = (design: Design, heaterId: string, names: Names): Edit[] =>
-  listTeed(design, heaterId, names, "fitRelief", (so, hose, tee) => {
-    const piece = placePiece(so, "relief", names.piece, "in", add(placeGearPort(tee, "c"), vec(0, 0, APART_MM)));
+  listTeed(design, heaterId, names, "fitRelief", (so, hose, tee, heater) => {
+    const usual = placePiece(so, "relief", names.piece, "in", add(placeGearPort(tee, "c"), vec(0, 0, APART_MM)));
+    const piece = setUnder(usual, heater);
     const way = join(so, hose, `${names.piece}, hose`, toGear(tee.id, "c"), toGear(piece.id, "in"));
     return [insert("gear", so, piece), insert("lines", so, way)];
   });

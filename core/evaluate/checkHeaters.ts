@@ -1,6 +1,7 @@
 import type { Design } from "../design/design";
 import type { Gear, GearOf } from "../design/gear";
 import { buildGearGraph } from "../gear/gearGraph";
+import { findHardest, listPushes, type Push, shiftKPa } from "../gear/pushes";
 import { buildArcs, listReached } from "../gear/reach";
 import { ALL_OPEN } from "../gear/settings";
 import { createFinding } from "./createFinding";
@@ -14,11 +15,13 @@ export function checkHeaters(design: Design): Finding[] {
   if (heaters.length === 0) return [];
   const graph = buildGearGraph(design);
   const arcs = buildArcs(graph, ALL_OPEN);
+  const pushes = listPushes(design.gear, arcs);
   const sources = graph.ends.filter(({ kind }) => kind !== "air");
   const skin = design.gear.filter(
     ({ spec }) => spec.kind === "tap" && spec.use !== "deckWash" && spec.use !== "drinking",
   );
-  return heaters.flatMap(({ id, spec }): Finding[] => {
+  return heaters.flatMap((piece): Finding[] => {
+    const { id, spec } = piece;
     const at = { kind: "gear", id } as const;
     const findings: Finding[] = [];
     // either side of it, with nothing between that shuts
@@ -28,6 +31,7 @@ export function checkHeaters(design: Design): Finding[] {
     );
     if (spec.litres > 0 && !isRelieved)
       findings.push(createFinding(at, { code: "heaterUnrelieved", litres: spec.litres }));
+    findings.push(...checkPressure(piece, design.gear, near, pushes));
     const parts = (gear: Gear): boolean => gear.id === id || gear.spec.kind === "mixer";
     // water comes out at its inlet only where something feeds it at its outlet, past itself and past any mixer
     const isFedBack = sources.some(({ node }) => listReached(arcs, node, parts).has(`${id}:out`));
@@ -38,4 +42,29 @@ export function checkHeaters(design: Design): Finding[] {
     }
     return findings;
   });
+}
+
+// What can stand in it: as much as its relief valve lets come, the lowest of them, or what pushes where none is near.
+function checkPressure(
+  heater: GearOf<"heater">,
+  gear: readonly Gear[],
+  near: readonly ReadonlySet<string>[],
+  pushes: readonly Push[],
+): Finding[] {
+  const { bearsKPa = null } = heater.spec;
+  const at = { kind: "gear", id: heater.id } as const;
+  if (bearsKPa === null) return [createFinding(at, { code: "heaterUnrated" })];
+  const [lowest] = gear
+    .flatMap((piece) =>
+      piece.spec.kind === "relief" && near.some((nodes) => nodes.has(`${piece.id}:in`))
+        ? [{ piece, kPa: shiftKPa(piece.spec.setKPa, [piece, "in"], [heater, "in"]), by: "relief" as const }]
+        : [],
+    )
+    .sort((a, b) => a.kPa - b.kPa);
+  const push = findHardest(pushes, heater, "in");
+  const pressed = lowest ?? (push && { piece: push.piece, kPa: push.pushKPa, by: "push" as const });
+  if (!pressed || pressed.kPa <= bearsKPa) return [];
+  const { piece, kPa: pressKPa, by } = pressed;
+  const numbers = { code: "heaterPressed", bearsKPa, pressKPa, by, otherId: piece.id, otherName: piece.name } as const;
+  return [createFinding(at, numbers)];
 }

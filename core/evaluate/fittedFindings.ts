@@ -30,6 +30,8 @@ export const FITTED_FINDINGS = {
   lampCooks: ["gear", "loop", "should"],
   uvWeak: ["gear", "loop", "should"],
   heaterUnrelieved: ["gear", "part", "must"],
+  heaterPressed: ["gear", "part", "must"],
+  heaterUnrated: ["gear", "part", "note"],
   heaterUnmixed: ["gear", "part", "should"],
   tanksHeel: ["heads", "heads", "should"],
   partOffHull: ["hull", "part", "must"],

@@ -101,6 +101,16 @@ export type FittedNumbers =
       readonly lpm: number;
     }
   | { readonly code: "heaterUnrelieved"; readonly litres: number }
+  | { readonly code: "heaterUnrated" }
+  /** What a heater bears, and what can stand in it by its relief valve or, where none is near, by what pushes on it, kPa. */
+  | {
+      readonly code: "heaterPressed";
+      readonly bearsKPa: number;
+      readonly pressKPa: number;
+      readonly by: "relief" | "push";
+      readonly otherId: string;
+      readonly otherName: string;
+    }
   | { readonly code: "heaterUnmixed"; readonly otherId: string; readonly otherName: string }
   | {
       readonly code: "tanksHeel";

@@ -123,7 +123,9 @@ test("a heater wants a relief with nothing that shuts between, and a mixer befor
     };
   };
   const told = (design: Design) =>
-    evaluate(design, LEVEL).findings.flatMap(({ code }) => (code.startsWith("heater") ? [code] : []));
+    evaluate(design, LEVEL).findings.flatMap(({ code }) =>
+      code.startsWith("heater") && code !== "heaterUnrated" ? [code] : [],
+    );
   expect(told(chain(["heater", "tap"]))).toEqual(["heaterUnrelieved", "heaterUnmixed"]);
   expect(told(chain(["heater", "mixer", "tap"]))).toEqual(["heaterUnrelieved"]);
   expect(told(chain(["heater", "relief"]))).toEqual([]);

@@ -2,7 +2,7 @@ import type { Design } from "../design/design";
 import type { Edit } from "../design/editOps";
 import type { Tank } from "../design/plumbing";
 import { listBreakHose, listFitAirGap } from "../edits/airGapFill";
-import { listFitMixer, listFitRelief } from "../edits/heaterEdits";
+import { listFitMixer, listFitRelief, RELIEF_STEP_KPA } from "../edits/heaterEdits";
 import { buildInsertStrainer } from "../edits/insertPiece";
 import { buildPortBore } from "../edits/portEdits";
 import { listFitStopValve } from "../edits/stopValve";
@@ -38,8 +38,7 @@ import { proposeOpened, proposeOwnState, proposeStates } from "./stateRemedies";
 const CHARGE_UNDER_KPA = 15;
 const CUT_OUT_SHARE = 0.9;
 const CUT_IN_SHARE = 0.5;
-/** Relief valves are sold in such steps, and heaters for campers bear no more than so much, kPa. From memory, no source [T]. */
-const RELIEF_STEP_KPA = 50;
+/** Heaters for campers bear no more than so much, kPa. From memory, no source [T]. */
 const MOST_RELIEF_KPA = 450;
 
 /** What may settle what is told of pumps, valves, loops, heaters and fittings. */
@@ -119,6 +118,18 @@ export const GEAR_PROPOSALS = {
       ...one,
       byMm,
     }));
+  },
+  heaterPressed: (design, { otherId, by, bearsKPa, pressKPa }) => {
+    const at = { kind: "gear", id: otherId } as const;
+    if (by === "push")
+      return proposeSpec(design, at, "pump", "lowerSwitch", ({ shutOffKPa, cutOutKPa }) => {
+        const most = Math.floor(Math.min(cutOutKPa ?? shutOffKPa, shutOffKPa) - (pressKPa - bearsKPa));
+        return most > 0 ? { cutInKPa: Math.floor(CUT_IN_SHARE * most), cutOutKPa: most } : null;
+      });
+    return proposeSpec(design, at, "relief", "setRelief", ({ setKPa: was }) => {
+      const setKPa = Math.floor((was - (pressKPa - bearsKPa)) / RELIEF_STEP_KPA) * RELIEF_STEP_KPA;
+      return setKPa > 0 ? { setKPa } : null;
+    });
   },
   reliefRuns: (design, { at, pushKPa }) => {
     const setKPa = Math.ceil(pushKPa / DRIPS_AT / RELIEF_STEP_KPA) * RELIEF_STEP_KPA;

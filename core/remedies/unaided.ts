@@ -4,6 +4,7 @@ import type { FindingCode } from "../evaluate/findings";
 export const UNAIDED = {
   nothingUsed: null,
   loopFouled: null,
+  heaterUnrated: null,
   noWaterline: null,
   tankUnfed: null,
   belowCleanVelocity: null,

@@ -92,6 +92,8 @@ const BEHIND: Readonly<Record<FindingCode, Sought | null>> = {
   lampCooks: null,
   uvWeak: null,
   heaterUnrelieved: null,
+  heaterPressed: null,
+  heaterUnrated: null,
   heaterUnmixed: null,
   tanksHeel: null,
   partOffHull: null,

@@ -22,11 +22,13 @@ const CLEARABLE = new Set([
   "transmittance",
   "supplyKPa",
   "tailMm",
+  "bearsKPa",
 ]);
 /** What older pieces do not say yet. */
 const UNSAID: Readonly<Partial<Record<Gear["spec"]["kind"], Readonly<Record<string, unknown>>>>> = {
   skinFitting: { tail: "straight", tailMm: null, hasBacking: false, bedding: "none" },
   pump: { timerS: null },
+  heater: { bearsKPa: null },
 };
 
 /** Everything that is known of one piece of gear, each figure to be changed. */
