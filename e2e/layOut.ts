@@ -12,16 +12,10 @@ import { GEAR_NAMES, POSITION_NAMES } from "@/words/gear";
 import { GEAR_CHOICES, GEAR_FIELDS, GEAR_TICKS, PORT_WORDS } from "@/words/gearFields";
 import { DISCHARGE_NAMES, HOSE_WALL_NAMES } from "@/words/heads";
 import { HULL_NAMES } from "@/words/hull";
-import {
-  BRANCH_VENT_NAMES,
-  FASTENER_NAMES,
-  FIXING_NAMES,
-  FIXTURE_NAMES,
-  OBSTACLE_NAMES,
-  PORT_NAMES,
-  TRAP_NAMES,
-} from "@/words/labels";
+import { BRANCH_VENT_NAMES, FIXTURE_NAMES, PORT_NAMES, TRAP_NAMES } from "@/words/labels";
 import { nameSide } from "@/words/ports";
+import { OBSTACLE_NAMES } from "@/words/rigLabels";
+import { FASTENER_NAMES, FIXING_NAMES } from "@/words/tankLabels";
 import { formatParts } from "@/words/units";
 import { choose, expect, PLACE, type } from "./fixtures";
 

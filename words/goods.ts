@@ -8,8 +8,9 @@ import type { PartRef } from "@/core/design/part";
 import { MM_PER_IN } from "@/core/quantity/convert";
 import type { BuildRecord, PartState } from "@/core/record/record";
 import { HOSE_WALL_NAMES } from "./heads";
-import { PORT_NAMES, SENDER_NAMES, THREAD_NAMES } from "./labels";
+import { PORT_NAMES } from "./labels";
 import { describePart, describePipe } from "./parts";
+import { SENDER_NAMES, THREAD_NAMES } from "./tankLabels";
 import { formatLength, formatMl, formatNumber, formatQuantity, formatRun, type Units } from "./units";
 
 export const COUNTER_NAMES: Readonly<Record<Counter, string>> = {

@@ -8,8 +8,9 @@ import {
   SEALANTS as SEALS,
   type Sealant,
 } from "@/core/parts/threads";
-import { PORT_NAMES, THREAD_NAMES } from "./labels";
+import { PORT_NAMES } from "./labels";
 import { describePipe } from "./parts";
+import { THREAD_NAMES } from "./tankLabels";
 import type { Units } from "./units";
 
 export const END_NAMES: Readonly<Record<EndKind, string>> = {

@@ -23,8 +23,8 @@ import { type HoleEntry, listHoles } from "@/core/through/holes";
 import { speakFor } from "./afloat";
 import { describeCable, NO_CABLE } from "./goods";
 import { describeSaw, describeSize } from "./holes";
-import { FASTENER_NAMES, FIXING_NAMES, THREAD_NAMES } from "./labels";
 import { describePort, describePortMiddle, nameSide } from "./ports";
+import { FASTENER_NAMES, FIXING_NAMES, THREAD_NAMES } from "./tankLabels";
 import { formatLength, formatNumber, formatQuantity, formatRun, type Units } from "./units";
 
 /** What it is, and its figure with the unit. */

@@ -3,7 +3,8 @@ import { measureCapacityL, measureExtent } from "@/core/geometry/solid";
 import { computeEmptyKg } from "@/core/tanks/shell";
 import { isWeldedIn } from "@/core/templates/portHole";
 import { type Face, type FaceHole, liesBehind, listPortHoles } from "@/core/templates/tankFaces";
-import { MATERIAL_NAMES, PORT_NAMES, THREAD_NAMES, WATER_NAMES } from "./labels";
+import { PORT_NAMES } from "./labels";
+import { MATERIAL_NAMES, THREAD_NAMES, WATER_NAMES } from "./tankLabels";
 import { formatLength, formatQuantity, type Units } from "./units";
 
 /** The sides of a tank as one who stands outside calls them. */

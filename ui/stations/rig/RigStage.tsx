@@ -11,8 +11,8 @@ import { layOutRamps, layOutTankSide, projectSide, unprojectSide } from "@/core/
 import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
 import { describePart } from "@/words/describePart";
-import { RAMP_NAMES } from "@/words/labels";
 import * as WORDS from "@/words/panels/rig/rigStage";
+import { RAMP_NAMES } from "@/words/rigLabels";
 import { formatLength, formatNumber } from "@/words/units";
 import { DrawingTools, TOOLS_CORNER } from "../../drawing/DrawingTools";
 import { HaloText } from "../../drawing/HaloText";

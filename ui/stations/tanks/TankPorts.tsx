@@ -6,9 +6,10 @@ import { ADDED_PORTS, buildAddPort, buildRemovePort } from "@/core/edits/tankEdi
 import { FACES, type Face, findFace } from "@/core/templates/tankFaces";
 import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
-import { PLAIN_WORDS, PORT_NAMES, THREAD_NAMES } from "@/words/labels";
+import { PLAIN_WORDS, PORT_NAMES } from "@/words/labels";
 import * as WORDS from "@/words/panels/tanks/tankPorts";
 import { describePort, nameSide } from "@/words/ports";
+import { THREAD_NAMES } from "@/words/tankLabels";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
 import { Trade } from "../../glossary/Trade";

@@ -11,8 +11,8 @@ import {
   type TankAxis,
   type TankShape,
 } from "@/core/edits/tankEdits";
-import { MATERIAL_NAMES, SHAPE_NAMES } from "@/words/labels";
 import * as WORDS from "@/words/panels/tanks/tankShapeFields";
+import { MATERIAL_NAMES, SHAPE_NAMES } from "@/words/tankLabels";
 import { useEdits } from "../../fields/useEdits";
 import { Button } from "../../kit/Button";
 import { NumberField } from "../../kit/NumberField";
