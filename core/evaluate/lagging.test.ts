@@ -1,9 +1,7 @@
 import fc from "fast-check";
 import { ALL_DEMOS, readDemo } from "@/tests/demoRigs";
-import { listGoods } from "../build/goods";
 import type { Design } from "../design/design";
 import { findInsulationMm } from "../design/lagging";
-import { findTrap } from "../design/lineItems";
 import { buildDrainPath } from "../falls/drainPath";
 import { listLineLegs } from "../fit/lineLegs";
 import { measureGapsOf } from "../fit/obstacleGaps";
@@ -89,35 +87,6 @@ test("foam takes its room under the floor and none above: gaps are narrower by i
       });
     }
   expect([under, over].every((count) => count > 10)).toBe(true);
-});
-
-test("foam is bought by the metre that lies under the floor, with the turns of a trap there, and for pipes of each size", () => {
-  const listFoam = (design: Design) =>
-    listGoods(design, evaluate(design)).flatMap(({ ware, amount, assembly }) =>
-      ware.kind === "pipeLagging" && assembly.kind === "line" ? [{ ware, metres: amount, lineId: assembly.id }] : [],
-    );
-  const kranich = readDemo("kranich");
-  const drain = kranich.lines.find(({ kind }) => kind === "drain")!;
-  expect(listFoam(kranich)).toEqual([]);
-  const { ware, metres } = listFoam(lag(kranich, FOAM_MM)).find(({ lineId }) => lineId === drain.id)!;
-  expect(ware).toEqual({ kind: "pipeLagging", thickMm: FOAM_MM, outerMm: drain.pipe.outerMm });
-  const path = drain.kind === "drain" ? buildDrainPath(kranich, drain) : null;
-  const lengthMm = path!.ownLegs.reduce((sum, { from, to }) => sum + measureUnderFloorMm(from, to), 0);
-  expect(metres).toBeCloseTo((lengthMm * 1.1) / 1_000, 9);
-  expect(metres).toBeGreaterThan(0.3);
-  for (const design of [...ALL_DEMOS, ...ALL_DEMOS.map(sink)]) {
-    const bought = listFoam(lag(design, FOAM_MM));
-    for (const line of design.lines) {
-      const own = bought.filter(({ lineId }) => lineId === line.id).reduce((sum, { metres }) => sum + metres, 0);
-      if (line.kind === "vent") expect(own).toBe(0);
-      if (line.kind !== "drain") continue;
-      const { ownLegs, nodesMm } = buildDrainPath(design, line);
-      const trap = findTrap(line);
-      const turns = trap && nodesMm[0]!.z < 0 ? 2 * trap.sealMm + trap.spanMm : 0;
-      const long = ownLegs.reduce((sum, { from, to }) => sum + measureUnderFloorMm(from, to), turns);
-      expect(own).toBeCloseTo((long * 1.1) / 1_000, 9);
-    }
-  }
 });
 
 test("of a piece that goes through the floor only what lies below it counts", () => {

@@ -10,6 +10,8 @@ import { listFitStopValve } from "../edits/stopValve";
 import { evaluate } from "../evaluate/evaluate";
 import type { FindingCode } from "../evaluate/findings";
 import { placeGearPort } from "../gear/gearPorts";
+import { proposeInDeck } from "./deckRemedies";
+import { proposeHeel, proposeUsualEnvelope } from "./envelopeRemedies";
 import { proposeRemedies } from "./proposeRemedies";
 import type { ProvenRemedy } from "./remedy";
 
@@ -60,6 +62,15 @@ test("a boat her tanks heel further than she is judged is judged so far on that 
   expect(envelope.leftLowDeg).toBeGreaterThanOrEqual(heelDeg);
   expect(envelope.leftLowDeg).toBeLessThan(heelDeg + 0.5);
   expect(envelope).toMatchObject({ noseDownDeg: 0, noseUpDeg: 0, rightLowDeg: 0 });
+});
+
+test("to starboard the other side is asked, and further than a file takes nothing", () => {
+  const [right] = proposeHeel(boat, "right", 3.2);
+  expect(mustApply(boat, right!.edit).rig.envelope).toEqual({ ...boat.rig.envelope, rightLowDeg: 3.5 });
+  expect(right!.edit).toMatchObject({ code: "setEnvelope", at: { kind: "rig" } });
+  expect(proposeHeel(boat, "left", 20)).toHaveLength(1);
+  expect(proposeHeel(boat, "left", 20.1)).toEqual([]);
+  expect(proposeUsualEnvelope()[0]!.edit).toMatchObject({ code: "setEnvelope", at: { kind: "rig" } });
 });
 
 test("gear without a state gets one for each tap with its pump, and one in which nothing is on", () => {
@@ -151,6 +162,44 @@ test("a deck fitting below deck is set in the deck over where it was; its hose g
   const now = after.gear.find(({ id }) => id === was.id)!;
   expect(placeGearPort(now, "out").z).toBeGreaterThan(500);
   expect([now.atMm.x, now.atMm.y]).toEqual([was.atMm.x, was.atMm.y]);
+});
+
+test("where the deck over it is lower than any roof it is set at the edge of her side, to port or to starboard", () => {
+  for (const side of [-1, 1]) {
+    // nothing is known of her sections, and she is as high as the lowest roof
+    const open: Design = { ...boat, rig: { ...boat.rig, hull: null } };
+    const low = withGear(open, "deckFitting", (piece) => ({ ...piece, atMm: { x: 2_000, y: side * 300, z: -80 } }));
+    const fitting = low.gear.find(({ spec }) => spec.kind === "deckFitting")!;
+    const at = { kind: "gear", id: fitting.id } as const;
+    const places = proposeInDeck(low, at).map(({ edit }) =>
+      placeGearPort(mustApply(low, edit).gear.find(({ id }) => id === fitting.id)!, "out"),
+    );
+    expect(places.map(({ z }) => z)).toEqual([900, 900]);
+    expect(places[1]!.y).toBeCloseTo(side * (boat.rig.widthMm / 2 - 100), 6);
+    const { hull } = boat.rig;
+    const flat: Design = {
+      ...low,
+      rig: {
+        ...boat.rig,
+        hull: hull && {
+          ...hull,
+          sections: hull.sections.map((section) => ({
+            ...section,
+            pointsMm: section.pointsMm.filter(({ z }) => z < 500).concat([{ ...section.pointsMm.at(-1)!, z: 500 }]),
+          })),
+        },
+      },
+    };
+    // half a metre up in the middle is still in the cabin
+    const edges = proposeInDeck(flat, at);
+    expect(edges).toHaveLength(1);
+    const [edge] = edges.map(({ edit }) =>
+      placeGearPort(mustApply(flat, edit).gear.find(({ id }) => id === fitting.id)!, "out"),
+    );
+    expect(edge!.z).toBeCloseTo(500, 6);
+    expect(Math.sign(edge!.y)).toBe(side);
+  }
+  expect(proposeInDeck(boat, { kind: "gear", id: "gone" })).toEqual([]);
 });
 
 test("a hose that reaches through her skin is drawn in: no point further out than before, and none past her middle", () => {
