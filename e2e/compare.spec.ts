@@ -46,3 +46,12 @@ for (const name of oneRig("Puppenwagen")) {
     await expect.poll(() => readInHand(page, "level")).toBe(changed);
   });
 }
+
+test("with one design there is nothing to compare: a copy to change is one press away", async ({ page }) => {
+  await openRig(page, "Kranich");
+  await page.keyboard.press("c");
+  await page.getByRole("dialog", { name: "Compare" }).getByRole("button", { name: "Duplicate Kranich" }).click();
+  await expect(page.getByRole("button", { name: "Designs; Kranich copy is open" })).toBeVisible();
+  await page.keyboard.press("c");
+  await expect(page.getByRole("dialog").getByLabel("The other design")).toHaveText("Kranich");
+});

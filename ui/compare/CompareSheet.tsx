@@ -1,5 +1,5 @@
 "use client";
-import { ArrowRightLeft } from "lucide-react";
+import { ArrowRightLeft, Copy } from "lucide-react";
 import { useEffect, useMemo, useState } from "react";
 import { listDifferences } from "@/core/compare/differences";
 import { summarize } from "@/core/compare/summary";
@@ -43,9 +43,19 @@ export function CompareSheet({ onClose }: { readonly onClose: () => void }) {
   return (
     <Sheet title={WORDS.compare} about={WORDS.theOpenDesignBesideAnother} onClose={onClose} size="wide">
       {others.length === 0 ? (
-        <p>
-          <Trade>{WORDS.thereIsNoOtherDesign}</Trade>
-        </p>
+        <>
+          <p className="pb-3">
+            <Trade>{WORDS.thereIsNoOtherDesign}</Trade>
+          </p>
+          <Button
+            onClick={() => {
+              onClose();
+              void session.duplicate(here.id);
+            }}
+          >
+            <Copy size={14} aria-hidden /> {WORDS.duplicate(here.name)}
+          </Button>
+        </>
       ) : (
         <>
           <div className="flex flex-wrap items-center gap-3">

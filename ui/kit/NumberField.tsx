@@ -48,7 +48,7 @@ export function NumberField(props: NumberFieldProps) {
         on={on}
         className="figures w-[72px] text-right text-[16px] phone:w-28"
       />
-      <span className="figures min-w-5 shrink-0 text-[13px] text-faint desk:w-[42px]">{unit}</span>
+      <span className="figures min-w-9 shrink-0 text-[13px] text-faint desk:w-[42px]">{unit}</span>
     </FieldRow>
   );
 }
