@@ -69,11 +69,13 @@ export const isMoved = ({ gear }: Design, { on, openTaps }: WorkingState): boole
   openTaps.length > 0 || gear.some(({ id, spec }) => spec.kind === "pump" && on.includes(id));
 
 function checkDose(design: Design): Finding[] {
-  const lamp = design.gear.find(({ spec }) => spec.kind === "uvLamp");
-  const figures = lamp && computeLoopFigures(design);
+  if (!design.gear.some(({ spec }) => spec.kind === "uvLamp")) return [];
+  const figures = computeLoopFigures(design);
+  const dose = figures?.dose;
+  const lamp = dose && design.gear.find(({ id }) => id === dose.lampId);
   // one that lets nothing through is told by itself
-  if (!figures?.dose || (lamp?.spec.kind === "uvLamp" && lamp.spec.transmittance === 0)) return [];
-  const { leastMjPerCm2 } = figures.dose;
+  if (!dose || (lamp?.spec.kind === "uvLamp" && lamp.spec.transmittance === 0)) return [];
+  const { leastMjPerCm2, lampId } = dose;
   if (leastMjPerCm2 >= LEAST_DOSE) return [];
   const numbers = {
     code: "uvWeak",
@@ -81,5 +83,5 @@ function checkDose(design: Design): Finding[] {
     wantedMjPerCm2: LEAST_DOSE,
     lpm: figures.lpm,
   } as const;
-  return [createFinding({ kind: "gear", id: lamp!.id }, numbers)];
+  return [createFinding({ kind: "gear", id: lampId }, numbers)];
 }

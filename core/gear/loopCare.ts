@@ -5,7 +5,7 @@ import { MM3_PER_L } from "../quantity/convert";
 import { computeBleachMl } from "../road/care";
 import { buildGearGraph } from "./gearGraph";
 import { measureHeldL } from "./heldWater";
-import { findShowerState } from "./loopFigures";
+import { findLoopShower } from "./loopShower";
 import { buildArcs } from "./reach";
 import { ALL_OPEN } from "./settings";
 
@@ -30,7 +30,7 @@ export type LoopCare = {
 
 /** What keeping the loop asks for, from its parts in the order the water meets them; null without a loop that runs [C on T]. */
 export function listLoopCare(design: Design): LoopCare | null {
-  const found = findShowerState(design);
+  const found = findLoopShower(design);
   const tank = design.tanks.find(({ holds }) => holds === "loop");
   if (!found || !tank) return null;
   const graph = buildGearGraph(design);
@@ -65,7 +65,7 @@ export function listLoopCare(design: Design): LoopCare | null {
     filters: met.filter(({ spec }) => spec.kind === "filter"),
     carbon: met.find(({ spec }) => spec.kind === "filter" && spec.medium !== "sediment") ?? null,
     lamp: first("uvLamp"),
-    accumulator: design.gear.find(({ spec }) => spec.kind === "accumulator") ?? null,
+    accumulator: found.accumulators[0] ?? null,
     highest: met.filter(({ id, atMm, sizeMm }) => {
       const topMm = atMm.z + sizeMm.z;
       const joined = graph.links.flatMap((link) =>

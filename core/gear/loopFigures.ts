@@ -3,9 +3,9 @@ import type { Gear, GearKind, GearOf, WorkingState } from "../design/gear";
 import { measureCapacityL } from "../geometry/solid";
 import { MM3_PER_L } from "../quantity/convert";
 import { computeAccumulatorDrawL } from "./accumulator";
-import { buildGearGraph, type GearGraph } from "./gearGraph";
-import { toSetting } from "./settings";
-import { type FlowResult, solveFlows } from "./solveFlows";
+import type { GearGraph } from "./gearGraph";
+import { findLoopShower, type LoopShower } from "./loopShower";
+import type { FlowResult } from "./solveFlows";
 import {
   computeBuildUp,
   computeRenewedShare,
@@ -53,13 +53,19 @@ export type LoopFigures = {
   readonly lostL: number;
   /** Share of the loop's own water that one shower renews. */
   readonly renewedShare: number;
-  readonly dose: (UvDose & { readonly steps: Readonly<Record<Germ, number>>; readonly isMeasured: boolean }) | null;
+  readonly dose:
+    | (UvDose & {
+        readonly lampId: string;
+        readonly steps: Readonly<Record<Germ, number>>;
+        readonly isMeasured: boolean;
+      })
+    | null;
   /** Showers until the water or a filter is changed, and what decides it; after so many days it is changed in any case. */
   readonly showers: number;
   readonly because: ChangeReason;
   readonly mostDays: number;
   readonly buildUpGPerL: number;
-  /** Seconds the pump runs and rests at half the flow; null where no accumulator and switch are. */
+  /** Seconds the pump runs and rests at half the flow; null where its loop has no accumulator or it no switch. */
   readonly cycle: { readonly onS: number; readonly offS: number } | null;
 };
 
@@ -68,37 +74,19 @@ export const USUAL_MINUTES = 8;
 
 const hasKind = <K extends GearKind>(piece: Gear, kind: K): piece is GearOf<K> => piece.spec.kind === kind;
 
-/** The state in which water of the loop comes out of a shower; null where none does. */
-export function findShowerState({
-  states,
-  gear,
-}: Design): { readonly state: WorkingState; readonly tap: GearOf<"tap"> } | null {
-  const taps = gear.filter((piece): piece is GearOf<"tap"> => hasKind(piece, "tap") && piece.spec.use === "shower");
-  for (const state of states) {
-    const tap = taps.find(({ id }) => state.openTaps.includes(id));
-    if (tap && state.on.length > 0) return { state, tap };
-  }
-  return null;
-}
-
 /**
  * What the loop comes to, in the state in which one showers from it; null without one. Minutes > 0 a shower; what it sheds
  * against the usual, as tests of the water have it, > 0.
  */
 export function computeLoopFigures(design: Design, minutes = USUAL_MINUTES, shedShare = 1): LoopFigures | null {
-  const found = findShowerState(design);
-  if (!found) return null;
-  const { state, tap } = found;
-  const graph = buildGearGraph(design);
-  const flows = solveFlows(design, graph, toSetting(state));
-  const lpm = Math.max(0, flows.ends.find(({ node }) => node === `${tap.id}:in`)?.lpm ?? 0);
+  const shower = findLoopShower(design);
+  if (!shower) return null;
+  const { state, tap, graph, flows, lpm, onWay } = shower;
   const loopL = measureLoopL(design, graph);
   const hours = minutes / 60;
-  const on = design.gear.filter(({ id }) => state.on.includes(id));
-  const pumpW = on.reduce((sum, { spec }) => sum + (spec.kind === "pump" ? spec.watts : 0), 0);
-  const lamp = design.gear.find((piece): piece is GearOf<"uvLamp"> => hasKind(piece, "uvLamp"));
+  const pumpW = sumWatts(onWay, state, "pump");
   const renewedShare = computeRenewedShare(lpm * minutes, loopL);
-  const change = findChange(design, { loopL, renewedShare, minutes, lpm, shedG: SHED_G * shedShare });
+  const change = findChange(onWay, { loopL, renewedShare, minutes, lpm, shedG: SHED_G * shedShare });
   return {
     stateId: state.id,
     tapId: tap.id,
@@ -107,23 +95,33 @@ export function computeLoopFigures(design: Design, minutes = USUAL_MINUTES, shed
     loopL,
     throttle: findThrottle(flows, graph),
     pumpWh: pumpW * hours,
-    lampWh: lamp && state.on.includes(lamp.id) ? lamp.spec.watts * hours : 0,
+    lampWh: sumWatts(onWay, state, "uvLamp") * hours,
     keepWarmW: (lpm / 60) * HEAT_J_PER_L_K * LOST_K,
     freshW: (lpm / 60) * HEAT_J_PER_L_K * WARMING_K,
     freshL: lpm * minutes,
     lostL: lpm * minutes * LOOP_RENEWED_SHARE,
     renewedShare,
-    dose: lamp ? findDose(lamp, Math.max(lpm, 0.1)) : null,
+    dose: findBestDose(onWay, Math.max(lpm, 0.1)),
     ...change,
-    cycle: findCycle(design, lpm / 2),
+    cycle: findCycle(shower),
   };
 }
 
-function findDose({ spec }: GearOf<"uvLamp">, lpm: number): NonNullable<LoopFigures["dose"]> {
+const sumWatts = (gear: readonly Gear[], { on }: WorkingState, kind: "pump" | "uvLamp"): number =>
+  gear.reduce((sum, { id, spec }) => sum + (spec.kind === kind && on.includes(id) ? spec.watts : 0), 0);
+
+// Of lamps on the way the one that gives the most, as if all the water went past it.
+const findBestDose = (gear: readonly Gear[], lpm: number): LoopFigures["dose"] =>
+  gear
+    .flatMap((piece) => (hasKind(piece, "uvLamp") ? [findDose(piece, lpm)] : []))
+    .reduce<LoopFigures["dose"]>((best, one) => (best && best.leastMjPerCm2 >= one.leastMjPerCm2 ? best : one), null);
+
+function findDose({ id, spec }: GearOf<"uvLamp">, lpm: number): NonNullable<LoopFigures["dose"]> {
   const dose = computeUvDose({ ...spec, transmittance: spec.transmittance ?? USUAL_TRANSMITTANCE }, lpm / 60);
   const steps = (germ: Germ) => findLogSteps(germ, dose.leastMjPerCm2);
   return {
     ...dose,
+    lampId: id,
     steps: { cryptosporidium: steps("cryptosporidium"), giardia: steps("giardia"), virus: steps("virus") },
     isMeasured: spec.transmittance !== null,
   };
@@ -158,7 +156,7 @@ function findThrottle(flows: FlowResult, graph: GearGraph): LoopFigures["throttl
 
 // So many showers until the first of all reasons to change water or filter.
 function findChange(
-  design: Design,
+  onWay: readonly Gear[],
   {
     loopL,
     renewedShare,
@@ -171,7 +169,7 @@ function findChange(
   while (showers < 500 && computeBuildUp(shedG, loopL, renewedShare, showers + 1) <= MOST_BUILD_UP) showers += 1;
   const reasons: { readonly because: ChangeReason; readonly showers: number }[] = [{ because: "buildUp", showers }];
   const shower = Math.max(0.1, lpm * minutes);
-  for (const { spec } of design.gear) {
+  for (const { spec } of onWay) {
     if (spec.kind === "filter") {
       if (spec.lifeL !== null) reasons.push({ because: "filter", showers: Math.floor(spec.lifeL / shower) });
       if (spec.holdsG !== null) reasons.push({ because: "filter", showers: Math.floor(spec.holdsG / DIRT_G) });
@@ -183,14 +181,17 @@ function findChange(
   return { ...first, mostDays: MOST_DAYS_WARM, buildUpGPerL };
 }
 
-// At a demand the pump could outrun: it fills the accumulator, rests while that gives, and starts again.
-function findCycle({ gear }: Design, demandLpm: number): LoopFigures["cycle"] {
-  const pump = gear.find((piece): piece is GearOf<"pump"> => hasKind(piece, "pump") && piece.spec.cutInKPa !== null);
-  const store = gear.find((piece): piece is GearOf<"accumulator"> => hasKind(piece, "accumulator"));
-  if (!pump || !store || demandLpm <= 0) return null;
+// At a demand the pump could outrun: it fills the accumulators, rests while they give, and starts again.
+function findCycle({ onWay, state, accumulators, lpm }: LoopShower): LoopFigures["cycle"] {
+  const demandLpm = lpm / 2;
+  const pump = onWay.find((piece): piece is GearOf<"pump"> => hasKind(piece, "pump") && state.on.includes(piece.id));
+  if (!pump || accumulators.length === 0 || demandLpm <= 0) return null;
   const { cutInKPa, cutOutKPa, freeLpm, shutOffKPa } = pump.spec;
   if (cutInKPa === null || cutOutKPa === null) return null;
-  const drawL = computeAccumulatorDrawL(store.spec.litres, store.spec.prechargeKPa, cutInKPa, cutOutKPa);
+  const drawL = accumulators.reduce(
+    (sum, { spec }) => sum + computeAccumulatorDrawL(spec.litres, spec.prechargeKPa, cutInKPa, cutOutKPa),
+    0,
+  );
   const middleLpm = freeLpm * (1 - (cutInKPa + cutOutKPa) / 2 / Math.max(shutOffKPa, cutOutKPa + 1));
   if (middleLpm <= demandLpm) return null;
   return { onS: (drawL / (middleLpm - demandLpm)) * 60, offS: (drawL / demandLpm) * 60 };
