@@ -88,16 +88,17 @@ export function proposeLampOff(design: Design, at: PartRef): Remedy[] {
   return ops.length === 0 ? [] : [{ byMm: null, edit: { code: "turnOff", at, ops } }];
 }
 
-/** A lamp that is lit in every state in which a tap is open and a pump is on. */
-export function proposeLampOn(design: Design): Remedy[] {
-  const lamp = design.gear.find(({ spec }) => spec.kind === "uvLamp");
-  if (!lamp) return [];
-  const pumps = new Set(design.gear.flatMap(({ id, spec }) => (spec.kind === "pump" ? [id] : [])));
-  const ops = design.states
-    .filter(({ on, openTaps }) => !on.includes(lamp.id) && openTaps.length > 0 && on.some((id) => pumps.has(id)))
-    .map(({ id, on }): EditOp => ({ op: "set", path: ["states", id, "on"], value: [...on, lamp.id] }));
-  const at = { kind: "gear", id: lamp.id } as const;
-  return ops.length === 0 ? [] : [{ byMm: null, edit: { code: "turnOn", at, ops } }];
+/** A lamp, of several each in turn, that is lit in every state in which a tap is open and a pump is on. */
+export function proposeLampOn({ gear, states }: Design): Remedy[] {
+  const pumps = new Set(gear.flatMap(({ id, spec }) => (spec.kind === "pump" ? [id] : [])));
+  return gear.flatMap(({ id: lampId, spec }): Remedy[] => {
+    if (spec.kind !== "uvLamp") return [];
+    const ops = states
+      .filter(({ on, openTaps }) => !on.includes(lampId) && openTaps.length > 0 && on.some((id) => pumps.has(id)))
+      .map(({ id, on }): EditOp => ({ op: "set", path: ["states", id, "on"], value: [...on, lampId] }));
+    const at = { kind: "gear", id: lampId } as const;
+    return ops.length === 0 ? [] : [{ byMm: null, edit: { code: "turnOn", at, ops } }];
+  });
 }
 
 /** A valve by whose one turn black water goes overboard, secured: to be locked, tied or stripped of its handle by hand. */

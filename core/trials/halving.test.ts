@@ -53,8 +53,13 @@ test("1 L at 170 kPa between 180 and 310 kPa gives 0.305 L: every 20 s that is 9
         ? { ...piece, spec: { ...piece.spec, cutInKPa: 180, cutOutKPa: 310 } }
         : piece,
   );
-  expect(computeCycleLeakMlPerMin({ gear }, 20)).toBeCloseTo(915, -1);
-  expect(computeCycleLeakMlPerMin({ gear }, 40)!).toBeCloseTo(computeCycleLeakMlPerMin({ gear }, 20)! / 2, 6);
-  expect(computeCycleLeakMlPerMin({ gear }, 0)).toBeNull();
-  expect(computeCycleLeakMlPerMin({ gear: [] }, 20)).toBeNull();
+  const at = (of: typeof gear, lines = base.lines) => ({ ...base, gear: of, lines });
+  expect(computeCycleLeakMlPerMin(at(gear), 20)).toBeCloseTo(915, -1);
+  // whichever stands first in the file; and a pump whose water comes to no accumulator says nothing
+  expect(computeCycleLeakMlPerMin(at(gear.toReversed()), 20)).toBeCloseTo(915, -1);
+  const cut = base.lines.filter(({ id }) => id !== "hose-4");
+  expect(computeCycleLeakMlPerMin(at(gear, cut), 20)).toBeNull();
+  expect(computeCycleLeakMlPerMin(at(gear), 40)!).toBeCloseTo(computeCycleLeakMlPerMin(at(gear), 20)! / 2, 6);
+  expect(computeCycleLeakMlPerMin(at(gear), 0)).toBeNull();
+  expect(computeCycleLeakMlPerMin({ ...base, gear: [], states: [], lines: [] }, 20)).toBeNull();
 });

@@ -1,7 +1,8 @@
 import type { Design } from "../design/design";
-import type { GearOf } from "../design/gear";
 import { computeAccumulatorDrawL } from "../gear/accumulator";
-import { buildGearGraph, type GearGraph } from "../gear/gearGraph";
+import { buildGearGraph, type GearGraph, toPortNode } from "../gear/gearGraph";
+import { buildArcs, listReached } from "../gear/reach";
+import { ALL_OPEN } from "../gear/settings";
 import type { Chance } from "./findFault";
 
 /** A stop valve that would part the search: shut, what lies behind it is out of the trial. */
@@ -65,16 +66,25 @@ function reachFrom(graph: GearGraph, pumps: readonly string[], shutId: string): 
 }
 
 /**
- * Size of a leak from how long the pump rests, mL/min: what the accumulator gives between cut-out and cut-in over that time,
- * s > 0; null without pump, switch and accumulator. Source: Boyle [P]. Example: 1 L, 170/180/310 kPa, 20 s → 915 mL/min.
+ * Size of a leak from how long the pump rests, mL/min: what the accumulators that are open to it give between cut-out and cut-in over
+ * that time, s > 0; of several pumps that have one, the most. Null without such a pump. Source: Boyle [P].
+ * Example: 1 L, 170/180/310 kPa, 20 s → 915 mL/min.
  */
-export function computeCycleLeakMlPerMin({ gear }: Pick<Design, "gear">, restS: number): number | null {
-  const pump = gear.find(
-    (piece): piece is GearOf<"pump"> => piece.spec.kind === "pump" && piece.spec.cutInKPa !== null,
-  );
-  const store = gear.find((piece): piece is GearOf<"accumulator"> => piece.spec.kind === "accumulator");
-  if (!pump || !store || pump.spec.cutInKPa === null || pump.spec.cutOutKPa === null || !(restS > 0)) return null;
-  const { litres, prechargeKPa } = store.spec;
-  const drawL = computeAccumulatorDrawL(litres, prechargeKPa, pump.spec.cutInKPa, pump.spec.cutOutKPa);
-  return drawL > 0 ? (drawL * 1_000 * 60) / restS : null;
+export function computeCycleLeakMlPerMin(design: Design, restS: number): number | null {
+  if (!(restS > 0)) return null;
+  const arcs = buildArcs(buildGearGraph(design), ALL_OPEN);
+  const leaks = design.gear.flatMap(({ id, spec }): number[] => {
+    if (spec.kind !== "pump" || spec.cutInKPa === null || spec.cutOutKPa === null) return [];
+    const { cutInKPa, cutOutKPa } = spec;
+    const reached = listReached(arcs, toPortNode(id, "out"));
+    const drawL = design.gear.reduce(
+      (sum, { id: storeId, spec: store }) =>
+        store.kind === "accumulator" && reached.has(toPortNode(storeId, "in"))
+          ? sum + computeAccumulatorDrawL(store.litres, store.prechargeKPa, cutInKPa, cutOutKPa)
+          : sum,
+      0,
+    );
+    return drawL > 0 ? [(drawL * 1_000 * 60) / restS] : [];
+  });
+  return leaks.length > 0 ? Math.max(...leaks) : null;
 }
