@@ -3,8 +3,9 @@ import type { StoreSummary, Summary } from "@/core/compare/summary";
 import type { Design } from "@/core/design/design";
 import type { Habits } from "@/core/design/habits";
 import type { Rig } from "@/core/design/rig";
+import { formatLengthToBuy } from "./lengthToBuy";
 import { describeStore } from "./stores";
-import { formatDays, formatLength, formatQuantity, formatRun, type Units } from "./units";
+import { formatDays, formatLength, formatQuantity, type Units } from "./units";
 
 /** What of a part is different, as it is spoken of in the middle of a sentence. */
 const FIELD_WORDS: Readonly<Record<PartField, string>> = {
@@ -134,7 +135,7 @@ export function listFigureRows(here: Compared, there: Compared, units: Units): F
     both("Days, worst standing", ({ summary }) => daysOf(summary.days.worst)),
     ...listStoreRows(here, there, units),
     ...listDrainRows(here.summary, there.summary, units),
-    both("Pipe to buy", ({ summary }) => formatRun(summary.pipeM, units)),
+    both("Pipe to buy", ({ summary }) => formatLengthToBuy(summary.pipeM, units)),
     both("Bends, fittings, traps", ({ summary }) => String(summary.pieces)),
     both("Pumps, filters, valves", ({ summary }) => String(summary.gear)),
     both("Tanks, all full", ({ summary }) => formatQuantity(summary.fullKg, "weight", units)),

@@ -9,9 +9,10 @@ import { MM_PER_IN } from "@/core/quantity/convert";
 import type { BuildRecord, PartState } from "@/core/record/record";
 import { HOSE_WALL_NAMES } from "./heads";
 import { PORT_NAMES } from "./labels";
+import { formatLengthToBuy } from "./lengthToBuy";
 import { describePart, describePipe } from "./parts";
 import { SENDER_NAMES, THREAD_NAMES } from "./tankLabels";
-import { formatLength, formatMl, formatNumber, formatQuantity, formatRun, type Units } from "./units";
+import { formatLength, formatMl, formatNumber, formatQuantity, type Units } from "./units";
 
 export const COUNTER_NAMES: Readonly<Record<Counter, string>> = {
   pipe: "Pipe, hose and fittings",
@@ -177,13 +178,13 @@ function formatAmount(ware: Ware, amount: number, units: Units): string {
   if (ONCE.has(kind)) return "1";
   switch (ware.kind) {
     case "part":
-      return ware.part.kind === "pipe" ? formatRun(amount, units) : formatNumber(amount, 0);
+      return ware.part.kind === "pipe" ? formatLengthToBuy(amount, units) : formatNumber(amount, 0);
     case "hose":
     case "cable":
     case "threadTape":
     case "foamStrip":
     case "pipeLagging":
-      return formatRun(Math.ceil(amount * 10) / 10, units);
+      return formatLengthToBuy(amount, units);
     case "sealant":
     case "edgePrimer":
     case "bedding":

@@ -2,7 +2,8 @@ import type { Pipe } from "@/core/design/plumbing";
 import type { Part } from "@/core/parts/listParts";
 import { findPipeSize, type PipeSize } from "@/core/parts/pipes";
 import { BRANCH_VENT_NAMES, FITTING_NAMES, INLINE_NAMES, TRAP_NAMES } from "./labels";
-import { formatLengthFigure, formatRun, lengthUnit, type Units } from "./units";
+import { formatLengthToBuy } from "./lengthToBuy";
+import { formatLengthFigure, lengthUnit, type Units } from "./units";
 
 export const FAMILY_NAMES: Readonly<Record<PipeSize["family"], string>> = {
   metricWaste: "Waste pipe",
@@ -44,7 +45,7 @@ export function describeSize({ family, call, pipe }: PipeSize, units: Units): st
 /** How much of a part, and what it is. */
 export function describePart(part: Part, units: Units): { readonly amount: string; readonly name: string } {
   if (part.kind === "pipe") {
-    return { amount: formatRun(part.lengthM, units), name: describePipe(part.pipe, units) };
+    return { amount: formatLengthToBuy(part.lengthM, units), name: describePipe(part.pipe, units) };
   }
   return { amount: String(part.count), name: nameOf(part, units) };
 }

@@ -23,9 +23,10 @@ import { type HoleEntry, listHoles } from "@/core/through/holes";
 import { speakFor } from "./afloat";
 import { describeCable, NO_CABLE } from "./goods";
 import { describeSaw, describeSize } from "./holes";
+import { formatLengthToBuy } from "./lengthToBuy";
 import { describePort, describePortMiddle, nameSide } from "./ports";
 import { FASTENER_NAMES, FIXING_NAMES, THREAD_NAMES } from "./tankLabels";
-import { formatLength, formatNumber, formatQuantity, formatRun, type Units } from "./units";
+import { formatLength, formatNumber, formatQuantity, type Units } from "./units";
 
 /** What it is, and its figure with the unit. */
 export type StepFigure = readonly [what: string, figure: string];
@@ -99,7 +100,7 @@ function listFigures({ kind, id, at }: BuildStep, told: Told): readonly StepFigu
       return line?.kind === "dumpLine" ? listDumpFigures(line, told) : [];
     case "layVent":
     case "layHose":
-      return line ? [["length", formatRun(measureLineMm(design, line.id) / 1000, units)]] : [];
+      return line ? [["length", formatLengthToBuy(measureLineMm(design, line.id) / 1000, units)]] : [];
     case "fitTrap": {
       const trap = line?.kind === "drain" ? findTrap(line) : null;
       return trap && trap.sealMm > 0 ? [["water it holds back with", length(trap.sealMm)]] : [];
@@ -216,7 +217,7 @@ function listDrainFigures({ id }: Drain, { design, evaluation, units }: Told): S
   );
   const grownMm = findGrowthMm(own, lookUpValue(design.rules, "nightAir"));
   return [
-    ["length", formatRun(sumLengthMm(own) / 1000, units)],
+    ["length", formatLengthToBuy(sumLengthMm(own) / 1000, units)],
     ...listRunFigures(slopes, clips, units),
     ...(grownMm >= TOLD_GROWTH_MM
       ? [["grows, frost to hot; one clip tight, the others loose", formatLength(Math.round(grownMm), units)] as const]
@@ -235,7 +236,7 @@ function listDumpFigures(line: DumpLine, { design, units }: Told): StepFigure[] 
   const clips = runs.map((leg) =>
     findClipSpacingMm(leg.pipe, leg.lengthMm > 0 ? Math.max(0, leg.fallMm) / leg.lengthMm : 0),
   );
-  return [["length", formatRun(lengthMm / 1000, units)], ...listRunFigures(slopes, clips, units)];
+  return [["length", formatLengthToBuy(lengthMm / 1000, units)], ...listRunFigures(slopes, clips, units)];
 }
 
 function listRunFigures(slopes: readonly number[], clips: readonly number[], units: Units): StepFigure[] {
@@ -260,7 +261,7 @@ function listCableFigures(
   if (sizeMm2 === null || fuseA === null) return [["cable", NO_CABLE]];
   return [
     ["two cores", describeCable(sizeMm2, units)],
-    ["from the fuse box, about", formatRun(lengthMm / 1000, units)],
+    ["from the fuse box, about", formatLengthToBuy(lengthMm / 1000, units)],
     ["fuse, at the box", `${formatNumber(fuseA, fuseA % 1 === 0 ? 0 : 1)}\u00a0A`],
     ...(floatOf ? ([["started by the float of", floatOf]] as const) : []),
     ...(startedBy === "switch"

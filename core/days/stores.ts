@@ -2,7 +2,7 @@ import type { Design } from "../design/design";
 import type { Use, Vessel } from "../design/habits";
 import type { HeldWater, Tank } from "../design/plumbing";
 import { followDrain, type Network } from "../falls/network";
-import { followSump } from "../heads/followSump";
+import { listSentOn } from "../heads/sentOn";
 import { listStoreGroup } from "../tanks/linkedTanks";
 
 /** Something that fills or runs out: tanks that store together, all fresh water, or one vessel of waste. */
@@ -74,19 +74,29 @@ export function findUseEnd(
     if (to.kind === "inlet") return find(({ tankIds }) => tankIds.includes(to.tankId));
     if (to.kind === "overboard") return { kind: "overboard" };
     if (to.kind === "sump") {
-      const end = followSump(network, to.gearId);
-      if (end === "overboard") return { kind: "overboard" };
-      if (end !== null) return find(({ tankIds }) => tankIds.includes(end));
+      const end = findSentEnd(network, stores, to.gearId);
+      if (end) return end;
     }
     if (to.kind === "vessel")
       return find(({ vesselIds, holds }) => holds !== "fresh" && vesselIds.includes(to.vesselId));
   }
-  // a toilet that is a piece of gear: its hose leads to a tank, or overboard
-  const bowl = kind === "toilet" ? [...network.gear.values()].find(({ spec }) => spec.kind === "bowl") : undefined;
-  if (fixtureId === null && bowl) {
-    const end = followSump(network, bowl.id);
-    if (end === "overboard") return { kind: "overboard" };
-    if (end !== null) return find(({ tankIds }) => tankIds.includes(end));
+  // toilets that are pieces of gear: the hose of one leads to a tank, or overboard
+  if (kind === "toilet" && fixtureId === null) {
+    const ends = [...network.gear.values()].flatMap(({ id, spec }) =>
+      spec.kind === "bowl" ? (findSentEnd(network, stores, id) ?? []) : [],
+    );
+    const [filled] = ends.flatMap((end) => (end.kind === "store" ? [end] : [])).sort((a, b) => (a.id < b.id ? -1 : 1));
+    return filled ?? ends[0] ?? { kind: "ground" };
   }
   return { kind: "ground" };
+}
+
+// What a sump or a toilet sends on: a tank of waste goes before the sea, because it fills. Null where its hose ends nowhere.
+function findSentEnd(network: Network, stores: readonly Store[], gearId: string): UseEnd | null {
+  const { tankIds, isOverboard } = listSentOn(network, gearId);
+  for (const tankId of tankIds) {
+    const store = stores.find(({ tankIds: own, holds }) => holds !== "fresh" && own.includes(tankId));
+    if (store) return { kind: "store", id: store.id };
+  }
+  return isOverboard ? { kind: "overboard" } : null;
 }

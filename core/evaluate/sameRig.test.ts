@@ -1,13 +1,14 @@
+import "./fitted";
 import fc from "fast-check";
 import { networks } from "@/tests/arbitraries";
-import { DEMO_NAMES, FURNISHED, HEADS_NAMES, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
+import { DEMO_NAMES, FURNISHED, HEADS_NAME, HEADS_NAMES, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
 import type { Design } from "../design/design";
 import { toPartKey } from "../design/part";
 import type { Node } from "../design/plumbing";
 import { evaluate } from "./evaluate";
 
 const rigs: fc.Arbitrary<Design> = fc.oneof(
-  fc.constantFrom(...DEMO_NAMES, FURNISHED, ...HEADS_NAMES, ...LOOP_NAMES).map(readDemo),
+  fc.constantFrom(...DEMO_NAMES, FURNISHED, HEADS_NAME, ...HEADS_NAMES, ...LOOP_NAMES).map(readDemo),
   networks,
 );
 
@@ -50,6 +51,19 @@ test("a point put into a straight length, or down twice, changes nothing that is
   );
 });
 
+// What each store takes in or gives, and when it ends the stay.
+const tellDays = (design: Design) => {
+  const { stores, endsBy } = evaluate(design).balance;
+  const told = stores.map(({ store, meanLPerDay, days }) => [
+    store.holds,
+    [...store.tankIds].sort(),
+    meanLPerDay.toFixed(6),
+    days.level?.toFixed(6) ?? null,
+    days.worst?.toFixed(6) ?? null,
+  ]);
+  return [told.map((one) => JSON.stringify(one)).sort(), endsBy.level?.days.toFixed(6) ?? null];
+};
+
 test("in which order lines, fixtures, tanks, gear and what is in the way stand in the file changes nothing that is found", () => {
   fc.assert(
     fc.property(rigs, fc.infiniteStream(fc.nat()), (design, stream) => {
@@ -58,16 +72,18 @@ test("in which order lines, fixtures, tanks, gear and what is in the way stand i
           .map((one) => [stream.next().value, one] as const)
           .sort(([a], [b]) => a - b)
           .map(([, one]) => one);
-      const { lines, fixtures, tanks, obstacles, gear } = design;
+      const { lines, fixtures, tanks, obstacles, gear, states } = design;
       const other = {
         ...design,
         lines: shuffle(lines),
         fixtures: shuffle(fixtures),
-        tanks: shuffle(tanks),
+        tanks: shuffle(tanks).map((tank) => ({ ...tank, ports: shuffle(tank.ports) })),
         obstacles: shuffle(obstacles),
         gear: shuffle(gear),
+        states: shuffle(states),
       };
       expect(tell(other)).toEqual(tell(design));
+      expect(tellDays(other)).toEqual(tellDays(design));
     }),
     { numRuns: 60 },
   );

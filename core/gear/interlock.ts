@@ -19,19 +19,27 @@ export const FOUL = new Set<GearEnd["holds"]>(["grey", "black", "loop", "sea"]);
  * safe side, for no flow is worked out [C; margin for tilt T].
  */
 export function proveInterlock(design: Design): Hazard[] {
-  const told = new Set<string>();
-  return listEveryHazard(design).filter((hazard) => {
+  const told = new Map<string, number>();
+  const proven: Hazard[] = [];
+  for (const hazard of listEveryHazard(design)) {
     // what happens without a failure is not told again with each; a state more adds nothing to a way that is told
     const { kind, from, to, gearId, failure } = hazard;
     // what runs onto the floor while somebody stands at a tap is another thing than what runs while nobody does
     const isWatched = kind === "spills" && isAttended(design, hazard.stateId);
     const key = [kind, from, to, gearId, isWatched].join("|");
     const own = failure === null ? key : `${key}|${toFailureKey(failure)}`;
-    if (told.has(key) || told.has(own)) return false;
-    told.add(own);
-    return true;
-  });
+    const known = told.get(own);
+    // of states in which the same runs out the one in which it is worst speaks, whichever stands first
+    if (known !== undefined && isSpill(hazard) && rankSpill(design, hazard) > rankSpill(design, proven[known]!))
+      proven[known] = hazard;
+    if (told.has(key) || known !== undefined) continue;
+    told.set(own, proven.length);
+    proven.push(hazard);
+  }
+  return proven;
 }
+
+const isSpill = ({ kind }: Hazard): boolean => kind === "spills" || kind === "runsOut";
 
 /** The same for every state and failure by itself, those without a failure first: as many as there are. */
 export function listEveryHazard(design: Design): Hazard[] {
@@ -70,8 +78,7 @@ export function groupHazards(design: Design, hazards: readonly Hazard[]): (reado
   const groups = new Map<string, [Hazard, ...Hazard[]]>();
   for (const hazard of hazards) {
     const { kind, tankId, gearId, from, to, failure, stateId } = hazard;
-    const isGrouped = kind === "spills" || kind === "runsOut";
-    const key = isGrouped
+    const key = isSpill(hazard)
       ? [kind, tankId ?? gearId, failure === null].join("|")
       : [kind, from, to, stateId, JSON.stringify(failure)].join("|");
     const known = groups.get(key);

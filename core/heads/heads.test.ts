@@ -6,9 +6,9 @@ import type { Hose } from "../design/plumbing";
 import { evaluate } from "../evaluate/evaluate";
 import { buildNetwork } from "../falls/network";
 import { proposeRemedies } from "../remedies/proposeRemedies";
-import { followSump } from "./followSump";
 import { computeBendRadiusMm, countFlushes, listHoseRuns, measureHoseRun } from "./hoseRun";
 import { computeSmellYears, findFoulHoses } from "./permeation";
+import { listSentOn } from "./sentOn";
 import { computeStability } from "./stability";
 import { countCycles, listSumps } from "./sumpFigures";
 import { listToiletWays } from "./toiletWays";
@@ -102,8 +102,12 @@ test("free surface by hand; port and starboard mirror", () => {
 
 test("what the sump pumps goes overboard, what the toilet sends fills the tank, and every litre has its end", () => {
   const network = buildNetwork(otter);
-  expect(followSump(network, "sump")).toBe("overboard");
-  expect(followSump(network, "bowl")).toBe("black");
+  expect(listSentOn(network, "sump")).toEqual({ tankIds: [], isOverboard: true });
+  // by its valve it may go to the tank or to the sea; the fresh tank it is flushed from lies before it
+  expect(listSentOn(network, "bowl")).toEqual({ tankIds: ["black"], isOverboard: true });
+  // whichever hose stands first, and whichever way it was drawn
+  const turned = network.hoses.toReversed().map((hose) => ({ ...hose, from: hose.to, to: hose.from }));
+  expect(listSentOn({ ...network, hoses: turned }, "bowl")).toEqual({ tankIds: ["black"], isOverboard: true });
   const toilet = otter.habits.ways.flatMap(({ uses }) => uses).find(({ kind }) => kind === "toilet")!;
   expect(findUseEnd(network, listStores(otter), toilet)).toEqual({ kind: "store", id: "black" });
   const basin = { ...toilet, kind: "handsTeeth" as const, fixtureId: "basin" };
