@@ -19,6 +19,7 @@ import {
 import { RIG_KINDS } from "@/core/design/rig";
 import { USUAL_FIXTURES } from "@/core/design/usualFixtures";
 import type { PrismSolid } from "@/core/geometry/solid";
+import { measureExtent } from "@/core/geometry/solid";
 import type { Vec3 } from "@/core/geometry/vec";
 import { PIPE_SIZES } from "@/core/parts/pipes";
 
@@ -227,7 +228,7 @@ function createSecond(first: Tank, holds: "grey" | "black"): Tank {
 /** The same rig with left and right exchanged. */
 export function mirrorDesign(design: Design): Design {
   const flip = (p: Vec3): Vec3 => ({ x: p.x, y: -p.y, z: p.z });
-  const { envelope } = design.rig;
+  const { envelope, supply } = design.rig;
   return {
     ...design,
     rig: {
@@ -235,22 +236,43 @@ export function mirrorDesign(design: Design): Design {
       envelope: { ...envelope, leftLowDeg: envelope.rightLowDeg, rightLowDeg: envelope.leftLowDeg },
       standings: design.rig.standings.map((s) => ({ ...s, attitude: { ...s.attitude, rollDeg: -s.attitude.rollDeg } })),
       dumpAttitude: { ...design.rig.dumpAttitude, rollDeg: -design.rig.dumpAttitude.rollDeg },
+      ...(supply ? { supply: { ...supply, boxMm: flip(supply.boxMm) } } : {}),
     },
     obstacles: design.obstacles.map((o) => ({ ...o, atMm: { ...o.atMm, y: -o.atMm.y - o.widthMm } })),
     fixtures: design.fixtures.map((f) => ({ ...f, outletMm: flip(f.outletMm) })),
-    tanks: design.tanks.map((tank) => {
-      if (tank.solid.shape !== "box") throw new Error("only box tanks are mirrored here");
-      const { widthMm } = tank.solid;
-      return {
-        ...tank,
-        atMm: { ...tank.atMm, y: -tank.atMm.y - widthMm },
-        ports: tank.ports.map((port) => ({ ...port, atMm: { ...port.atMm, y: widthMm - port.atMm.y } })),
-      };
-    }),
+    tanks: design.tanks.map(mirrorTank),
+    gear: design.gear.map((piece) => ({ ...piece, atMm: { ...piece.atMm, y: -piece.atMm.y - piece.sizeMm.y } })),
     lines: design.lines.map((line) =>
       line.kind === "drain"
-        ? { ...line, bendsMm: line.bendsMm.map((node) => ({ ...flip(node), id: node.id })) }
+        ? {
+            ...line,
+            to: "atMm" in line.to ? { ...line.to, atMm: flip(line.to.atMm) } : line.to,
+            bendsMm: line.bendsMm.map((node) => ({ ...flip(node), id: node.id })),
+          }
         : { ...line, pointsMm: line.pointsMm.map((node) => ({ ...flip(node), id: node.id })) },
     ),
   };
+}
+
+function mirrorTank(tank: Tank): Tank {
+  const { min, max } = measureExtent(tank.solid);
+  const acrossMm = min.y + max.y;
+  const flip = <P extends { readonly y: number }>(p: P): P => ({ ...p, y: acrossMm - p.y });
+  return {
+    ...tank,
+    atMm: { ...tank.atMm, y: -tank.atMm.y - acrossMm },
+    solid: mirrorSolid(tank.solid, acrossMm),
+    ports: tank.ports.map((port) => ({ ...port, atMm: flip(port.atMm) })),
+    sender: tank.sender && { ...tank.sender, yMm: acrossMm - tank.sender.yMm },
+    fixing: tank.fixing && { ...tank.fixing, placesMm: tank.fixing.placesMm?.map(flip) ?? null },
+  };
+}
+
+// A profile is drawn across where it runs along the rig, and from above where it stands.
+function mirrorSolid(solid: Tank["solid"], acrossMm: number): Tank["solid"] {
+  if (solid.shape !== "prism" || solid.axis === "y") return solid;
+  const flip = ({ u, v }: { readonly u: number; readonly v: number }) =>
+    solid.axis === "x" ? { u: acrossMm - u, v } : { u, v: acrossMm - v };
+  // the same way round as before
+  return { ...solid, profileMm: solid.profileMm.map(flip).toReversed() };
 }

@@ -1,6 +1,8 @@
 import type { Design } from "../design/design";
 import type { Gear, SpecOf } from "../design/gear";
+import type { Tank } from "../design/plumbing";
 import type { Supply } from "../design/rig";
+import { measureExtent } from "../geometry/solid";
 import { add, scale, type Vec3 } from "../geometry/vec";
 import { listOutHoses } from "../heads/lift";
 
@@ -151,7 +153,7 @@ function listGearLoads(design: Design): Load[] {
   });
 }
 
-function listTankLoads({ rig }: Design, tank: Design["tanks"][number]): Load[] {
+function listTankLoads({ rig }: Design, tank: Tank): Load[] {
   const isOutside = tank.atMm.z < 0;
   const load = (kind: LoadKind, key: string, watts: number, atMm: Vec3, startedBy: Load["startedBy"]): Load => ({
     id: `${kind}-${key}`,
@@ -164,7 +166,7 @@ function listTankLoads({ rig }: Design, tank: Design["tanks"][number]): Load[] {
     goesThroughFloor: isOutside && rig.kind !== "boat",
     startedBy,
   });
-  const { id, atMm, sender, padW = 0 } = tank;
+  const { id, atMm, sender, solid, padW = 0 } = tank;
   return [
     ...tank.ports.flatMap((port) =>
       port.valve?.kind === "electric"
@@ -174,8 +176,13 @@ function listTankLoads({ rig }: Design, tank: Design["tanks"][number]): Load[] {
     ...(sender
       ? [load("sender", id, SENDER_W, add(atMm, { x: sender.xMm, y: sender.yMm, z: sender.highMm }), "itself")]
       : []),
-    ...(padW > 0 ? [load("pad", id, padW, atMm, "switch")] : []),
+    ...(padW > 0 ? [load("pad", id, padW, add(atMm, middleOfBottom(solid)), "switch")] : []),
   ];
+}
+
+function middleOfBottom(solid: Tank["solid"]): Vec3 {
+  const { min, max } = measureExtent(solid);
+  return { x: (min.x + max.x) / 2, y: (min.y + max.y) / 2, z: min.z };
 }
 
 /**

@@ -2,7 +2,7 @@ import "@/core/evaluate/fitted";
 import fc from "fast-check";
 import { listGoods } from "@/core/build/goods";
 import { listSteps } from "@/core/build/steps";
-import { listWires } from "@/core/build/wiring";
+import { listWires, readSupply } from "@/core/build/wiring";
 import { summarize } from "@/core/compare/summary";
 import type { Design } from "@/core/design/design";
 import { evaluate } from "@/core/evaluate/evaluate";
@@ -14,6 +14,7 @@ import { listSumps } from "@/core/heads/sumpFigures";
 import { listHoles } from "@/core/through/holes";
 import { listWorkings } from "@/core/workings/listWorkings";
 import { listGoodsRows } from "@/words/goods";
+import { mirrorDesign } from "./arbitraries";
 import { ALL_DEMOS } from "./demoRigs";
 
 type Next = () => number;
@@ -88,6 +89,18 @@ function tellAll(design: Design): Record<string, unknown> {
     workings: asSet(listWorkings(design, evaluation)),
   };
 }
+
+/** What no side comes into; of the rest signs and faces change places. */
+const SIDELESS = ["findings", "days", "ends", "goods", "steps", "drainDown", "springUp", "frost", "loop", "sumps"];
+
+test("with left and right exchanged a rig is told the same, with the same to buy and to do", () => {
+  for (const drawn of ALL_DEMOS) {
+    // where its battery is not said it stands on the usual side, in a mirrored rig too
+    const design = { ...drawn, rig: { ...drawn.rig, supply: readSupply(drawn) } };
+    const [one, other] = [tellAll(design), tellAll(mirrorDesign(design))];
+    for (const what of SIDELESS) expect([design.id, what, other[what]]).toEqual([design.id, what, one[what]]);
+  }
+});
 
 test("in which order a file lists its parts, states and habits changes nothing a builder goes by", () => {
   const told = new Map(ALL_DEMOS.map((design) => [design.id, tellAll(design)]));
