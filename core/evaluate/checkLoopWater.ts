@@ -1,7 +1,8 @@
 import type { Design } from "../design/design";
 import type { Gear, GearOf, WorkingState } from "../design/gear";
 import { buildGearGraph, type GearGraph } from "../gear/gearGraph";
-import { computeLoopFigures } from "../gear/loopFigures";
+import { findBestDose } from "../gear/loopFigures";
+import { listLoopShowers } from "../gear/loopShower";
 import { type Arc, buildArcs, findWays } from "../gear/reach";
 import { toSetting } from "../gear/settings";
 import { LOG_DOSES } from "../gear/waterQuality";
@@ -68,20 +69,23 @@ const leaveOut = (
 export const isMoved = ({ gear }: Design, { on, openTaps }: WorkingState): boolean =>
   openTaps.length > 0 || gear.some(({ id, spec }) => spec.kind === "pump" && on.includes(id));
 
+// Each lamp is held against the most that runs past it to any shower; of several on one way the one that gives the most counts.
 function checkDose(design: Design): Finding[] {
   if (!design.gear.some(({ spec }) => spec.kind === "uvLamp")) return [];
-  const figures = computeLoopFigures(design);
-  const dose = figures?.dose;
-  const lamp = dose && design.gear.find(({ id }) => id === dose.lampId);
-  // one that lets nothing through is told by itself
-  if (!dose || (lamp?.spec.kind === "uvLamp" && lamp.spec.transmittance === 0)) return [];
-  const { leastMjPerCm2, lampId } = dose;
-  if (leastMjPerCm2 >= LEAST_DOSE) return [];
-  const numbers = {
-    code: "uvWeak",
-    doseMjPerCm2: leastMjPerCm2,
-    wantedMjPerCm2: LEAST_DOSE,
-    lpm: figures.lpm,
-  } as const;
-  return [createFinding({ kind: "gear", id: lampId }, numbers)];
+  const showers = listLoopShowers(design).toSorted((a, b) => b.lpm - a.lpm);
+  const told = new Map<string, Finding>();
+  for (const { onWay, lpm } of showers) {
+    const dose = findBestDose(onWay, Math.max(lpm, LEAST_LPM));
+    const lamp = dose && design.gear.find(({ id }) => id === dose.lampId);
+    // one that lets nothing through is told by itself
+    if (!dose || told.has(dose.lampId) || (lamp?.spec.kind === "uvLamp" && lamp.spec.transmittance === 0)) continue;
+    const { leastMjPerCm2, lampId } = dose;
+    if (leastMjPerCm2 >= LEAST_DOSE) continue;
+    const numbers = { code: "uvWeak", doseMjPerCm2: leastMjPerCm2, wantedMjPerCm2: LEAST_DOSE, lpm } as const;
+    told.set(lampId, createFinding({ kind: "gear", id: lampId }, numbers));
+  }
+  return [...told.values()];
 }
+
+/** A dose is reckoned for so much at least, L/min. */
+const LEAST_LPM = 0.1;

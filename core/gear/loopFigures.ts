@@ -110,8 +110,8 @@ export function computeLoopFigures(design: Design, minutes = USUAL_MINUTES, shed
 const sumWatts = (gear: readonly Gear[], { on }: WorkingState, kind: "pump" | "uvLamp"): number =>
   gear.reduce((sum, { id, spec }) => sum + (spec.kind === kind && on.includes(id) ? spec.watts : 0), 0);
 
-// Of lamps on the way the one that gives the most, as if all the water went past it.
-const findBestDose = (gear: readonly Gear[], lpm: number): LoopFigures["dose"] =>
+/** The dose of the lamp, of those on the way, that gives the most, as if all the water, L/min > 0, went past it; null without one. */
+export const findBestDose = (gear: readonly Gear[], lpm: number): LoopFigures["dose"] =>
   gear
     .flatMap((piece) => (hasKind(piece, "uvLamp") ? [findDose(piece, lpm)] : []))
     .reduce<LoopFigures["dose"]>((best, one) => (best && best.leastMjPerCm2 >= one.leastMjPerCm2 ? best : one), null);

@@ -142,3 +142,43 @@ test("only an accumulator that is open to the loop lets its pump rest", () => {
   expect(computeLoopFigures(strong(cut))!.cycle).toBeNull();
   expect(findLoopShower(van)!.accumulators).toEqual([accumulator]);
 });
+
+test("of two loops on one rig each lamp is held against its own shower, whichever stands first", () => {
+  const other = {
+    tanks: van.tanks.filter(({ holds }) => holds === "loop"),
+    gear: van.gear,
+    lines: van.lines.filter((line): line is Hose => line.kind === "hose"),
+    states: van.states.filter(({ id }) => id === "shower-from-the-loop"),
+  };
+  const KEYS = new Set(["id", "tankId", "portId", "gearId"]);
+  const rename = (value: unknown, key = ""): unknown => {
+    if (typeof value === "string") return KEYS.has(key) || key === "on" || key === "openTaps" ? `${value}-b` : value;
+    if (Array.isArray(value)) return value.map((one) => rename(one, key));
+    if (value === null || typeof value !== "object") return value;
+    return Object.fromEntries(Object.entries(value).map(([name, one]) => [name, rename(one, name)]));
+  };
+  const copy = rename({
+    ...other,
+    lines: other.lines.filter(
+      ({ from, to }) =>
+        ![from, to].some((end) => end.kind === "tank" && !other.tanks.some(({ id }) => id === end.tankId)),
+    ),
+  }) as Pick<Design, "tanks" | "gear" | "lines" | "states">;
+  const dim = copy.gear.map((piece) =>
+    piece.spec.kind === "uvLamp" ? { ...piece, spec: { ...piece.spec, uvcWatts: 1 } } : piece,
+  );
+  for (const isFirst of [true, false]) {
+    const join = <T>(own: readonly T[], more: readonly T[]): T[] => (isFirst ? [...more, ...own] : [...own, ...more]);
+    const both: Design = {
+      ...van,
+      tanks: join(van.tanks, copy.tanks),
+      gear: join(van.gear, dim),
+      lines: join(van.lines, copy.lines),
+      states: join(van.states, copy.states),
+    };
+    const weak = evaluate(both).findings.flatMap(({ code, at: part }) =>
+      code === "uvWeak" && part.kind === "gear" ? [part.id] : [],
+    );
+    expect(weak).toEqual(["lamp-b"]);
+  }
+});

@@ -21,37 +21,40 @@ export type LoopShower = {
 /** Less than this does not run, L/min. */
 const STILL_LPM = 1e-6;
 
-/**
- * Of all states in which the loop's water is pumped to a shower, and of all heads open in it, the one that runs the most: lamp and
- * filters are held against that. Null where none is. Fresh water that comes to the same head is no loop [C].
- */
-export function findLoopShower(design: Design): LoopShower | null {
+/** Every state in which the loop's water is pumped to a shower, with every head open in it. Fresh water that comes to the same head is no loop [C]. */
+export function listLoopShowers(design: Design): LoopShower[] {
   const heads = design.gear.filter(
     (piece): piece is GearOf<"tap"> => piece.spec.kind === "tap" && piece.spec.use === "shower",
   );
   const states = design.states.filter(({ openTaps }) => heads.some(({ id }) => openTaps.includes(id)));
-  if (states.length === 0) return null;
+  if (states.length === 0) return [];
   const graph = buildGearGraph(design);
   const sources = graph.ends.filter(({ holds, isEverWet }) => holds === "loop" && isEverWet);
-  if (sources.length === 0) return null;
-  let fastest: LoopShower | null = null;
-  for (const state of states) {
+  if (sources.length === 0) return [];
+  return states.flatMap((state): LoopShower[] => {
     const arcs = buildArcs(graph, toSetting(state));
-    const ways = sources.map((source) => findWays(graph, arcs, source));
-    const fed = heads.filter(
-      ({ id }) => state.openTaps.includes(id) && ways.some((way) => way.get(`${id}:in`)?.isDriven),
-    );
-    if (fed.length === 0) continue;
+    const fed = heads.flatMap((tap) => {
+      const node = `${tap.id}:in`;
+      const feeding = sources.filter((source) => findWays(graph, arcs, source).get(node)?.isDriven);
+      return state.openTaps.includes(tap.id) && feeding.length > 0 ? [{ tap, node, feeding }] : [];
+    });
+    if (fed.length === 0) return [];
     const flows = solveFlows(design, graph, toSetting(state));
-    for (const tap of fed) {
-      const lpm = Math.max(0, flows.ends.find(({ node }) => node === `${tap.id}:in`)?.lpm ?? 0);
-      if (fastest && lpm <= fastest.lpm + STILL_LPM) continue;
-      const wet = new Set(sources.flatMap(({ node }) => [...listReached(arcs, node)]));
-      fastest = { state, tap, graph, flows, lpm, ...listMet(design, graph, flows, wet) };
-    }
-  }
-  return fastest;
+    return fed.map(({ tap, node, feeding }) => {
+      const lpm = Math.max(0, flows.ends.find((end) => end.node === node)?.lpm ?? 0);
+      // another loop's water comes elsewhere
+      const wet = new Set(feeding.flatMap((source) => [...listReached(arcs, source.node)]));
+      return { state, tap, graph, flows, lpm, ...listMet(design, graph, flows, wet) };
+    });
+  });
 }
+
+/** Of all of them the one that runs the most: tank and filters are reckoned by that. Null where there is none. */
+export const findLoopShower = (design: Design): LoopShower | null =>
+  listLoopShowers(design).reduce<LoopShower | null>(
+    (most, one) => (most && one.lpm <= most.lpm + STILL_LPM ? most : one),
+    null,
+  );
 
 // What water runs through where the loop's water comes to; where nothing runs at all, everything it comes to.
 function listMet(
