@@ -1,9 +1,9 @@
 import { computeUp } from "../attitude/attitude";
 import type { Design } from "../design/design";
 import { findSealMm } from "../design/lineItems";
-import type { Tank, Vent } from "../design/plumbing";
+import type { Port, Tank, Vent } from "../design/plumbing";
 import { buildNetwork, type Network } from "../falls/network";
-import { add, dot } from "../geometry/vec";
+import { add, dot, type Vec3 } from "../geometry/vec";
 import { mmToM } from "../quantity/convert";
 import { createRecall } from "../quantity/recall";
 import { lookUpValue } from "../rules/lookUpLimit";
@@ -46,7 +46,7 @@ const recallDrawn = createRecall<Vent, { readonly dumping: Dumping; readonly lea
 
 /**
  * Air of a tank at its dumping attitude; null without a breather or an outlet. Of several breathers the best one is
- * counted alone, which is on the safe side. Suction limit in Pa > 0. Source: `computeDumping` [C].
+ * counted alone, and of several outlets the one that sucks the most, which is on the safe side; that two are opened at once is not counted. Suction limit in Pa > 0. Source: `computeDumping` [C].
  */
 export function computeTankAir(
   design: Design,
@@ -58,44 +58,40 @@ export function computeTankAir(
   const outlets = tank.ports.filter((port) => port.kind === "outlet");
   if (vents.length === 0 || outlets.length === 0) return null;
   const up = computeUp(design.rig.dumpAttitude);
-  const outlet = outlets.reduce((a, b) => (dot(up, b.atMm) < dot(up, a.atMm) ? b : a));
   const { surfaceMm } = computeTankFull(tank, listOpenings(design, network, tank), up);
-  const line = findDumpLine(design, tank.id, outlet.id);
-  const way = findOutletWay(outlet, design.rig.dumpHose, line && buildDumpRun(design, line));
-  // a bore in the bottom has all of the depth as its head, one in a wall what is over its middle
-  const halfMm = isBottomOutlet(tank, outlet) ? 0 : outlet.boreMm / 2;
-  const overOutletMm = Math.max(0, surfaceMm - dot(up, add(tank.atMm, outlet.atMm)) - halfMm);
   const cd = lookUpValue(design.rules, "outletFast");
-  // a hose that hangs down pulls with what stands in it
-  const headMm = overOutletMm > 0 ? overOutletMm + way.dropMm : 0;
   const drains = network.drainsByTank.get(tank.id) ?? [];
   const inflowM3PerS = sumFillLps(design, network, tank.id) / 1000;
   const seals = drains.flatMap((drain) => findSealMm(drain) ?? []);
   const weakestSealMm = seals.length > 0 ? Math.min(...seals) : null;
-  const [headM, boreM] = [mmToM(headMm), mmToM(way.boreMm)];
-  const air = vents.map((vent) => {
-    const { stretches } = buildVentPath(design, vent);
-    const airway = stretches.map(({ pipe }) => pipe);
-    const made = [
-      headM,
-      boreM,
-      cd,
-      mostPa,
-      ...airway.flatMap((pipe) => [pipe.boreM, pipe.lengthM, pipe.lossK, pipe.air?.density, pipe.air?.viscosity]),
-    ];
-    const drawn = recallDrawn(vent, made, () => ({
-      dumping: computeDumping(headM, boreM, airway, cd),
-      leastBoreMm: computeLeastBreatherBoreM(headM, boreM, mostPa, sumAirway(stretches.map(toFreePipe)), cd) * 1000,
-    }));
-    return { vent, stretches, airway, ...drawn };
+  const ways = outlets.map((outlet) => {
+    const { headMm, boreMm } = findHead(design, tank, outlet, up, surfaceMm);
+    const [headM, boreM] = [mmToM(headMm), mmToM(boreMm)];
+    const air = vents.map((vent) => {
+      const { stretches } = buildVentPath(design, vent);
+      const airway = stretches.map(({ pipe }) => pipe);
+      const made = [
+        headM,
+        boreM,
+        cd,
+        mostPa,
+        ...airway.flatMap((pipe) => [pipe.boreM, pipe.lengthM, pipe.lossK, pipe.air?.density, pipe.air?.viscosity]),
+      ];
+      const drawn = recallDrawn(vent, made, () => ({
+        dumping: computeDumping(headM, boreM, airway, cd),
+        leastBoreMm: computeLeastBreatherBoreM(headM, boreM, mostPa, sumAirway(stretches.map(toFreePipe)), cd) * 1000,
+      }));
+      return { vent, stretches, airway, headMm, boreMm, ...drawn };
+    });
+    return air.reduce((a, b) => (b.dumping.suctionPa < a.dumping.suctionPa ? b : a));
   });
-  const best = air.reduce((a, b) => (b.dumping.suctionPa < a.dumping.suctionPa ? b : a));
+  const best = ways.reduce((a, b) => (b.dumping.suctionPa > a.dumping.suctionPa ? b : a));
   const { suctionPa, flowM3PerS } = best.dumping;
   return {
     ventId: best.vent.id,
     stretches: best.stretches,
-    headMm,
-    outletBoreMm: way.boreMm,
+    headMm: best.headMm,
+    outletBoreMm: best.boreMm,
     dumpFlowLps: flowM3PerS * 1000,
     suctionPa,
     fillPa: computeAirwayPressurePa(inflowM3PerS, best.airway),
@@ -104,6 +100,23 @@ export function computeTankAir(
     breaksSeal: weakestSealMm !== null && suctionPa >= computeSealBreakPa(weakestSealMm),
     leastBoreMm: best.leastBoreMm,
   };
+}
+
+// What stands over an outlet when it is opened, and how wide the way behind it is, mm.
+function findHead(
+  design: Design,
+  tank: Tank,
+  outlet: Port,
+  up: Vec3,
+  surfaceMm: number,
+): { readonly headMm: number; readonly boreMm: number } {
+  const line = findDumpLine(design, tank.id, outlet.id);
+  const { boreMm, dropMm } = findOutletWay(outlet, design.rig.dumpHose, line && buildDumpRun(design, line));
+  // a bore in the bottom has all of the depth as its head, one in a wall what is over its middle
+  const halfMm = isBottomOutlet(tank, outlet) ? 0 : outlet.boreMm / 2;
+  const overMm = Math.max(0, surfaceMm - dot(up, add(tank.atMm, outlet.atMm)) - halfMm);
+  // a hose that hangs down pulls with what stands in it
+  return { headMm: overMm > 0 ? overMm + dropMm : 0, boreMm };
 }
 
 /** Suction or pressure, Pa, that one tank's air puts on another through the breather they share. */

@@ -2,7 +2,7 @@ import { computeUp } from "../attitude/attitude";
 import type { Design } from "../design/design";
 import type { Tank } from "../design/plumbing";
 import type { TankResult } from "../evaluate/evaluation";
-import { add, scale } from "../geometry/vec";
+import { add, dot, scale } from "../geometry/vec";
 import { buildDumpRun, findDumpLine } from "./dumpRun";
 import { computeEmptying, type Emptying } from "./emptying";
 import { findOutletWay } from "./outletWay";
@@ -17,14 +17,17 @@ export function computeRunEmpty(
   { air, level }: Pick<TankResult, "air" | "level">,
   isHatchOpen = false,
 ): Emptying | null {
-  const outlet = tank.ports.find(({ kind }) => kind === "outlet");
+  const up = computeUp(design.rig.dumpAttitude);
+  // of several the lowest, and of those the widest
+  const [outlet] = tank.ports
+    .filter(({ kind }) => kind === "outlet")
+    .sort((a, b) => dot(up, a.atMm) - dot(up, b.atMm) || b.boreMm - a.boreMm);
   if (!outlet) return null;
   const airway = isHatchOpen ? null : (air?.stretches.map(({ pipe }) => pipe) ?? null);
   const { rig } = design;
   const line = findDumpLine(design, tank.id, outlet.id);
   const run = line && buildDumpRun(design, line);
   const { boreMm, dropMm } = findOutletWay(outlet, rig.dumpHose, run);
-  const up = computeUp(rig.dumpAttitude);
   // what the line climbs over stays in the tank, as if the outlet sat so much higher
   const atMm = run && run.humpMm > 0 ? add(outlet.atMm, scale(up, run.humpMm)) : outlet.atMm;
   return computeEmptying(tank, { ...outlet, atMm, boreMm }, up, level.litres, { airway, dropM: dropMm / 1000 });
