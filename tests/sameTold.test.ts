@@ -5,6 +5,7 @@ import { listSteps } from "@/core/build/steps";
 import { listWires, readSupply } from "@/core/build/wiring";
 import { summarize } from "@/core/compare/summary";
 import type { Design } from "@/core/design/design";
+import { parseDesign } from "@/core/design/parseDesign";
 import { evaluate } from "@/core/evaluate/evaluate";
 import { listDrainDown } from "@/core/frost/drainDown";
 import { listFrostParts } from "@/core/frost/frostParts";
@@ -15,6 +16,7 @@ import { listHoles } from "@/core/through/holes";
 import { listWorkings } from "@/core/workings/listWorkings";
 import { listGoodsRows } from "@/words/goods";
 import { mirrorDesign } from "./arbitraries";
+import { lengthen, standBeside } from "./beside";
 import { ALL_DEMOS } from "./demoRigs";
 
 type Next = () => number;
@@ -100,6 +102,27 @@ test("with left and right exchanged a rig is told the same, with the same to buy
     const [one, other] = [tellAll(design), tellAll(mirrorDesign(design))];
     for (const what of SIDELESS) expect([design.id, what, other[what]]).toEqual([design.id, what, one[what]]);
   }
+});
+
+test("a second set of waters in the same rig takes away nothing that is told of the first, whichever stands first in the file", () => {
+  // of the rig as a whole, and what touches a ramp first, both together may be told otherwise
+  const tell = (design: Design) =>
+    evaluate(design).findings.flatMap(({ code, severity, at }) =>
+      ["rig", "habits", "store"].includes(at.kind) || code === "touchesRamp"
+        ? []
+        : [JSON.stringify([code, severity, "lineId" in at ? at.lineId : at])],
+    );
+  for (const design of ALL_DEMOS)
+    for (const isFirst of [true, false]) {
+      const both = standBeside(design, isFirst);
+      expect(parseDesign(both)).toMatchObject({ ok: true });
+      const now = new Set(tell(both));
+      expect([design.id, isFirst, tell(lengthen(design)).filter((one) => !now.has(one))]).toEqual([
+        design.id,
+        isFirst,
+        [],
+      ]);
+    }
 });
 
 test("in which order a file lists its parts, states and habits changes nothing a builder goes by", () => {
