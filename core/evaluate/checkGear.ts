@@ -11,9 +11,11 @@ import { buildArcs, reaches } from "../gear/reach";
 import { ALL_OPEN, type Failure } from "../gear/settings";
 import { createRecall } from "../quantity/recall";
 import { measureAbovePortL } from "../tanks/abovePort";
+import { checkCharge } from "./checkCharge";
 import { checkEndBores } from "./checkEndBores";
 import { checkHeaters } from "./checkHeaters";
 import { checkLoopWater } from "./checkLoopWater";
+import { checkOrder } from "./checkOrder";
 import { checkReliefs } from "./checkReliefs";
 import { checkStates } from "./checkStates";
 import { checkStrained } from "./checkStrained";
@@ -34,7 +36,7 @@ export function checkGear(design: Design): readonly Finding[] {
     ...checkPorts(design, hoses),
     ...design.gear.flatMap(checkPiece),
     ...checkCharge(design),
-    ...checkOrder(design, hoses),
+    ...checkOrder(design),
     ...checkSense(design),
     ...checkStrained(design),
     ...checkStates(design),
@@ -90,54 +92,6 @@ function checkPiece({ id, spec }: Gear): Finding[] {
   if (spec.kind === "coupling" && (spec.supplyKPa ?? 0) > MOST_SUPPLY_KPA)
     return [createFinding(at, { code: "supplyHard", supplyKPa: spec.supplyKPa!, mostKPa: MOST_SUPPLY_KPA })];
   return [];
-}
-
-// Charged over the pressure at which every pump starts it is empty by then: the pump runs for each drop that is drawn.
-function checkCharge({ gear }: Design): Finding[] {
-  const cutIns = gear.flatMap(({ spec }) => (spec.kind === "pump" && spec.cutInKPa !== null ? [spec.cutInKPa] : []));
-  const most = Math.max(...cutIns);
-  return gear.flatMap(({ id, spec }) =>
-    spec.kind === "accumulator" && cutIns.length > 0 && spec.prechargeKPa > most
-      ? [
-          createFinding(
-            { kind: "gear", id },
-            { code: "accumulatorHard", prechargeKPa: spec.prechargeKPa, cutInKPa: most },
-          ),
-        ]
-      : [],
-  );
-}
-
-// From each filter the way the water goes: a finer one before a coarser one takes all the dirt.
-function checkOrder({ gear }: Design, hoses: readonly Hose[]): Finding[] {
-  const after = new Map<string, string[]>();
-  for (const { from, to } of hoses) {
-    if (from.kind !== "gear" || to.kind !== "gear") continue;
-    const [a, b] = from.port === "in" ? [to.gearId, from.gearId] : [from.gearId, to.gearId];
-    after.set(a, [...(after.get(a) ?? []), b]);
-  }
-  const byId = new Map(gear.map((piece) => [piece.id, piece]));
-  return gear.flatMap((piece): Finding[] => {
-    const { spec, id } = piece;
-    if (spec.kind !== "filter" && spec.kind !== "pump") return [];
-    const seen = new Set([id]);
-    const open = [...(after.get(id) ?? [])];
-    for (let next = open.shift(); next !== undefined; next = open.shift()) {
-      if (seen.has(next)) continue;
-      seen.add(next);
-      const other = byId.get(next);
-      if (spec.kind === "filter" && other?.spec.kind === "filter") {
-        if (other.spec.micron <= spec.micron) return [];
-        const numbers = { code: "filterOrder", otherId: other.id, otherName: other.name } as const;
-        return [createFinding({ kind: "gear", id }, numbers)];
-      }
-      if (spec.kind === "pump" && other?.spec.kind === "pump") {
-        return [createFinding({ kind: "gear", id }, { code: "pumpsInRow", otherId: other.id, otherName: other.name })];
-      }
-      open.push(...(after.get(next) ?? []));
-    }
-    return [];
-  });
 }
 
 // A non-return to whose inlet no water comes, while some stands at its outlet, is the wrong way round.
