@@ -58,6 +58,36 @@ test("a hose to the deck is followed through valves, and not through a bowl, a s
   expect(isPumpedOut(over, black.id)).toBe(true);
 });
 
+test("against a pump or a non-return nothing is pumped out: another tank's way to the deck is none of a tank that is filled from there", () => {
+  const deck = boat.lines.find((line): line is Hose => line.kind === "hose" && line.id === "h-deck")!;
+  const [own, out] = [deck.from, deck.to].sort((a) => (a.kind === "tank" ? -1 : 1));
+  for (const kind of ["pump", "nonReturn", "valve"] as const) {
+    const piece: Gear = {
+      id: "between",
+      name: "Between",
+      atMm: { x: 900, y: 0, z: 20 },
+      sizeMm: { x: 60, y: 60, z: 60 },
+      openBelowMm: 0,
+      spec: usualSpec(kind),
+    };
+    const at = (port: string) => ({ kind: "gear" as const, gearId: "between", port });
+    const lead = (first: string, last: string): Design => ({
+      ...boat,
+      gear: [...boat.gear, piece],
+      lines: boat.lines.flatMap((line): Line[] =>
+        line === deck
+          ? [
+              { ...deck, from: own!, to: at(first), pointsMm: [] },
+              { ...deck, id: "on", from: at(last), to: out!, pointsMm: [] },
+            ]
+          : [line],
+      ),
+    });
+    expect([kind, isPumpedOut(lead("in", "out"), black.id)]).toEqual([kind, true]);
+    expect([kind, isPumpedOut(lead("out", "in"), black.id)]).toEqual([kind, kind === "valve"]);
+  }
+});
+
 test("what a station sucks is told from the limit on, with the bore that would do and what it does to a trap", () => {
   expect(told(boat)).toEqual([]);
   const network = buildNetwork(boat);

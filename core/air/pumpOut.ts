@@ -1,8 +1,9 @@
 import type { Design } from "../design/design";
-import type { Gear, GearOf, HoseEnd } from "../design/gear";
+import type { Gear, GearKind, GearOf, HoseEnd } from "../design/gear";
 import { findSealMm } from "../design/lineItems";
 import type { Hose, Tank, Vent } from "../design/plumbing";
 import type { Network } from "../falls/network";
+import { listComing, listLeaving } from "../gear/passing";
 import { computeSealAfterMm, computeSealBreakPa } from "../traps/sealPressure";
 import { computeAirwayPressurePa } from "./airPressure";
 import { computeLeastBoreForFlowM } from "./dumping";
@@ -70,7 +71,8 @@ export const listPumpsInto = (design: Plumbed, tankId: string): GearOf<"pump">[]
 function listPumpsAt(design: Plumbed, tankId: string, at: "in" | "out"): GearOf<"pump">[] {
   const isPump = (piece: Gear): piece is GearOf<"pump"> => piece.spec.kind === "pump";
   if (!design.gear.some(isPump)) return [];
-  const reached = followHoses(design, fromTank(tankId), PUMPS_TOO).flatMap(({ piece, port }) =>
+  const listOn = at === "in" ? listLeaving : listComing;
+  const reached = followHoses(design, fromTank(tankId), PUMPS_TOO, listOn).flatMap(({ piece, port }) =>
     port === at && isPump(piece) ? [piece] : [],
   );
   return [...new Set(reached)];
@@ -89,33 +91,36 @@ const fromTank =
 
 type Reached = { readonly piece: Gear; readonly port: string; readonly hoseId: string };
 
-// Every port that hoses come to from where they begin, valves taken as open, and no further than what ends the way.
+// Every port that hoses come to from where they begin, the way water goes or back the way it came, valves taken as open, and no
+// further than what ends the way.
 function followHoses(
   { gear, lines }: Plumbed,
   isStart: (end: HoseEnd) => boolean,
   ends: ReadonlySet<string>,
+  listOn: (kind: GearKind, port: string) => readonly string[] = listLeaving,
 ): Reached[] {
   const pieces = new Map(gear.map((piece) => [piece.id, piece]));
   const hoses = lines.filter((line): line is Hose => line.kind === "hose");
-  // those that are gone on from by any of their ports; where it begins by some alone
-  const open: (string | null)[] = [null];
+  const open = [isStart];
   const seen = new Set<string>();
   const reached: Reached[] = [];
   // the list grows while it is gone through
-  for (const key of open) {
+  for (const isHere of open) {
     for (const { id: hoseId, from, to } of hoses) {
       for (const [here, there] of [
         [from, to],
         [to, from],
       ] as const) {
-        const isHere = key === null ? isStart(here) : here.kind === "gear" && here.gearId === key;
-        if (!isHere || there.kind === "tank") continue;
+        if (!isHere(here) || there.kind === "tank") continue;
         const piece = pieces.get(there.gearId);
         if (!piece) continue;
         reached.push({ piece, port: there.port, hoseId });
-        if (seen.has(piece.id) || ends.has(piece.spec.kind)) continue;
-        seen.add(piece.id);
-        open.push(piece.id);
+        if (ends.has(piece.spec.kind)) continue;
+        for (const port of listOn(piece.spec.kind, there.port)) {
+          if (seen.has(`${piece.id}:${port}`)) continue;
+          seen.add(`${piece.id}:${port}`);
+          open.push((end) => end.kind === "gear" && end.gearId === piece.id && end.port === port);
+        }
       }
     }
   }

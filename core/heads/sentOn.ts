@@ -1,12 +1,10 @@
 import type { Gear, GearKind, HoseEnd } from "../design/gear";
 import type { Hose } from "../design/plumbing";
-import { listGearPorts } from "../gear/gearPorts";
+import { listLeaving } from "../gear/passing";
 
 /** Where what is sent on may come to: tanks, the nearest first, and whether it may come overboard. */
 export type SentOn = { readonly tankIds: readonly string[]; readonly isOverboard: boolean };
 
-/** Let water through one way only, from their inlet. */
-const ONE_WAY: ReadonlySet<GearKind> = new Set(["pump", "nonReturn", "airGap"]);
 /** Nothing goes on behind them. */
 const ENDS: ReadonlySet<GearKind> = new Set([
   "skinFitting",
@@ -43,7 +41,7 @@ export function listSentOn(
       const kind = gear.get(end.gearId)?.spec.kind;
       if (kind === undefined) return [];
       if (kind === "skinFitting") isOverboard = true;
-      return listLeaving(kind, end.port).map((port) => [end.gearId, port] as const);
+      return ENDS.has(kind) ? [] : listLeaving(kind, end.port).map((port) => [end.gearId, port] as const);
     });
   }
   return { tankIds, isOverboard };
@@ -55,12 +53,3 @@ const listFarEnds = (hoses: readonly Hose[], gearId: string, port: string): Hose
     const isAt = (end: HoseEnd) => end.kind === "gear" && end.gearId === gearId && end.port === port;
     return [...(isAt(from) ? [to] : []), ...(isAt(to) ? [from] : [])];
   });
-
-// The ports by which it leaves a piece that it has come into.
-function listLeaving(kind: GearKind, port: string): readonly string[] {
-  if (ENDS.has(kind)) return [];
-  if (ONE_WAY.has(kind)) return port === "in" ? ["out"] : [];
-  if (kind === "diverter") return port === "common" ? ["a", "b"] : ["common"];
-  if (kind === "mixer") return port === "out" ? [] : ["out"];
-  return listGearPorts(kind).filter((one) => one !== port);
-}
