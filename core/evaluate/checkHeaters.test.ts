@@ -101,6 +101,30 @@ test("a relief valve that opens over what the heater bears is a must, by the hei
   expect(told).toBeGreaterThan(10);
 });
 
+test("of two relief valves near a heater the one that opens first counts, whichever stands first", () => {
+  const one = heated({ bearsKPa: 300, setKPa: 500, cutOutKPa: 15 });
+  const relief = one.gear.find(({ id }) => id === "relief")!;
+  const more = (setKPa: number, isFirst: boolean): Design => {
+    const second: Gear = { ...relief, id: "second", name: "second", spec: { kind: "relief", setKPa } };
+    const like = one.lines.find(({ id }) => id === "to-relief") as Hose;
+    const hot = one.lines.find(({ id }) => id === "hot") as Hose;
+    const fork = { ...one.gear.find(({ id }) => id === "rtee")!, id: "fork", name: "fork" };
+    return {
+      ...one,
+      gear: isFirst ? [second, fork, ...one.gear] : [...one.gear, fork, second],
+      lines: [
+        ...one.lines.map((line) => (line === hot ? { ...hot, to: at("fork", "a") } : line)),
+        { ...like, id: "on", from: at("fork", "b"), to: hot.to },
+        { ...like, id: "to-second", from: at("fork", "c"), to: at("second", "in") },
+      ],
+    };
+  };
+  for (const isFirst of [true, false]) {
+    expect(findAll(more(250, isFirst), "heaterPressed")).toEqual([]);
+    expect(findAll(more(400, isFirst), "heaterPressed")).toMatchObject([{ otherId: "second" }]);
+  }
+});
+
 test("with no relief valve near it is what pushes that must not be too much; a pump is let stop earlier", () => {
   fc.assert(
     fc.property(pressures, fc.integer({ min: 20, max: 690 }), (bearsKPa, cutOutKPa) => {
