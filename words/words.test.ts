@@ -6,12 +6,13 @@ import { listWorkings } from "@/core/workings/listWorkings";
 import { attitudes, designs, networks } from "@/tests/arbitraries";
 import { readDemo } from "@/tests/demoRigs";
 import { describeAttitude } from "./attitudes";
+import { describeEdit } from "./edits";
 import { describeFinding } from "./findings";
 import { describeSymbol } from "./formulas";
 import { describeHolePlace } from "./holes";
 import { describePart as describePartToBuy } from "./parts";
 import { describePlaceMm, describePlanPlaceMm } from "./places";
-import { describeEdit, describeRemedy } from "./remedies";
+import { describeRemedy } from "./remedies";
 import {
   describeRead,
   formatLength,

@@ -5,8 +5,8 @@ import { isUnkept } from "@/store/committed";
 import type { SaveState } from "@/store/state";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, redo, undo } from "@/store/workbench";
+import type { describeEdit } from "@/words/edits";
 import * as WORDS from "@/words/panels/shell/topBar";
-import type { describeEdit } from "@/words/remedies";
 import { Button } from "../kit/Button";
 import { setTheme, setUnits } from "./browserSession";
 import { UpdateLine } from "./UpdateLine";
@@ -119,7 +119,7 @@ function useEditWords(isAsked: boolean): typeof describeEdit | null {
   const [words, setWords] = useState<{ readonly describe: typeof describeEdit } | null>(null);
   useEffect(() => {
     if (!isAsked) return;
-    import("@/words/remedies").then((loaded) => setWords({ describe: loaded.describeEdit })).catch(() => undefined);
+    import("@/words/edits").then((loaded) => setWords({ describe: loaded.describeEdit })).catch(() => undefined);
   }, [isAsked]);
   return words?.describe ?? null;
 }
