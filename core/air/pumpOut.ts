@@ -3,6 +3,7 @@ import type { Gear, GearKind, GearOf, HoseEnd } from "../design/gear";
 import { findSealMm } from "../design/lineItems";
 import type { Hose, Tank, Vent } from "../design/plumbing";
 import type { Network } from "../falls/network";
+import { followHoses, isPort } from "../gear/hoseWays";
 import { listComing, listLeaving } from "../gear/passing";
 import { computeSealAfterMm, computeSealBreakPa } from "../traps/sealPressure";
 import { computeAirwayPressurePa } from "./airPressure";
@@ -30,23 +31,23 @@ export type PumpDraw = {
 };
 
 /** What water does not pass on its way from a tank to the deck. */
-const ENDS: ReadonlySet<string> = new Set(["bowl", "skinFitting", "tap", "sump"]);
+const ENDS: ReadonlySet<GearKind> = new Set(["bowl", "skinFitting", "tap", "sump"]);
 /** What a pump draws through: not another pump, which takes the water first. */
-const PUMPS_TOO: ReadonlySet<string> = new Set([...ENDS, "pump"]);
+const PUMPS_TOO: ReadonlySet<GearKind> = new Set([...ENDS, "pump"]);
 
 const SECONDS_A_MINUTE = 60;
 
 /** Whether a hose leads from a tank to a deck fitting, through whatever gear there is between. */
 export const isPumpedOut = (design: Plumbed, tankId: string): boolean =>
   design.gear.some(({ spec }) => spec.kind === "deckFitting") &&
-  followHoses(design, fromTank(tankId), ENDS).some(({ piece }) => piece.spec.kind === "deckFitting");
+  listPieces(design, fromTank(tankId), ENDS).some(({ piece }) => piece.spec.kind === "deckFitting");
 
 /** The hoses, and the pumps on them, through which a tank is pumped out: all that lead from it to the deck or overboard. */
 export function listPumpOutParts(
   design: Plumbed,
   tankId: string,
 ): { readonly hoseIds: readonly string[]; readonly pumpIds: readonly string[] } {
-  const reached = followHoses(design, fromTank(tankId), ENDS);
+  const reached = listPieces(design, fromTank(tankId), ENDS);
   const pumps = reached.filter(({ piece }) => piece.spec.kind === "pump");
   return {
     hoseIds: [...new Set(reached.map(({ hoseId }) => hoseId))],
@@ -57,7 +58,7 @@ export function listPumpOutParts(
 /** Whether one of its own pumps takes a tank's water overboard, through a skin fitting that serves for that. */
 export const isPumpedOverboard = (design: Plumbed, tankId: string): boolean =>
   listPumpsOn(design, tankId).some(({ id }) =>
-    followHoses(design, (end) => end.kind === "gear" && end.gearId === id && end.port === "out", ENDS).some(
+    listPieces(design, isPort(id, "out"), ENDS).some(
       ({ piece }) => piece.spec.kind === "skinFitting" && piece.spec.serves === "discharge",
     ),
   );
@@ -72,7 +73,7 @@ function listPumpsAt(design: Plumbed, tankId: string, at: "in" | "out"): GearOf<
   const isPump = (piece: Gear): piece is GearOf<"pump"> => piece.spec.kind === "pump";
   if (!design.gear.some(isPump)) return [];
   const listOn = at === "in" ? listLeaving : listComing;
-  const reached = followHoses(design, fromTank(tankId), PUMPS_TOO, listOn).flatMap(({ piece, port }) =>
+  const reached = listPieces(design, fromTank(tankId), PUMPS_TOO, listOn).flatMap(({ piece, port }) =>
     port === at && isPump(piece) ? [piece] : [],
   );
   return [...new Set(reached)];
@@ -91,40 +92,19 @@ const fromTank =
 
 type Reached = { readonly piece: Gear; readonly port: string; readonly hoseId: string };
 
-// Every port that hoses come to from where they begin, the way water goes or back the way it came, valves taken as open, and no
-// further than what ends the way.
-function followHoses(
+// The pieces that are come to, and by which of their ports.
+function listPieces(
   { gear, lines }: Plumbed,
   isStart: (end: HoseEnd) => boolean,
-  ends: ReadonlySet<string>,
-  listOn: (kind: GearKind, port: string) => readonly string[] = listLeaving,
+  ends: ReadonlySet<GearKind>,
+  listOn = listLeaving,
 ): Reached[] {
   const pieces = new Map(gear.map((piece) => [piece.id, piece]));
   const hoses = lines.filter((line): line is Hose => line.kind === "hose");
-  const open = [isStart];
-  const seen = new Set<string>();
-  const reached: Reached[] = [];
-  // the list grows while it is gone through
-  for (const isHere of open) {
-    for (const { id: hoseId, from, to } of hoses) {
-      for (const [here, there] of [
-        [from, to],
-        [to, from],
-      ] as const) {
-        if (!isHere(here) || there.kind === "tank") continue;
-        const piece = pieces.get(there.gearId);
-        if (!piece) continue;
-        reached.push({ piece, port: there.port, hoseId });
-        if (ends.has(piece.spec.kind)) continue;
-        for (const port of listOn(piece.spec.kind, there.port)) {
-          if (seen.has(`${piece.id}:${port}`)) continue;
-          seen.add(`${piece.id}:${port}`);
-          open.push((end) => end.kind === "gear" && end.gearId === piece.id && end.port === port);
-        }
-      }
-    }
-  }
-  return reached;
+  return followHoses({ hoses, gear: pieces }, isStart, ends, listOn).flatMap(({ end, hoseId }): Reached[] => {
+    const piece = end.kind === "gear" ? pieces.get(end.gearId) : undefined;
+    return piece && end.kind === "gear" ? [{ piece, port: end.port, hoseId }] : [];
+  });
 }
 
 /**

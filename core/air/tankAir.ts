@@ -46,7 +46,8 @@ const recallDrawn = createRecall<Vent, { readonly dumping: Dumping; readonly lea
 
 /**
  * Air of a tank at its dumping attitude; null without a breather or an outlet. Of several breathers the best one is
- * counted alone, and of several outlets the one that sucks the most, which is on the safe side; that two are opened at once is not counted. Suction limit in Pa > 0. Source: `computeDumping` [C].
+ * counted alone, and of several outlets the one that sucks the most, which is on the safe side; that two are opened at once
+ * is not counted. Suction limit in Pa > 0. Source: `computeDumping` [C].
  */
 export function computeTankAir(
   design: Design,
@@ -64,12 +65,14 @@ export function computeTankAir(
   const inflowM3PerS = sumFillLps(design, network, tank.id) / 1000;
   const seals = drains.flatMap((drain) => findSealMm(drain) ?? []);
   const weakestSealMm = seals.length > 0 ? Math.min(...seals) : null;
+  const airways = vents.map((vent) => {
+    const { stretches } = buildVentPath(design, vent);
+    return { vent, stretches, airway: stretches.map(({ pipe }) => pipe) };
+  });
   const ways = outlets.map((outlet) => {
     const { headMm, boreMm } = findHead(design, tank, outlet, up, surfaceMm);
     const [headM, boreM] = [mmToM(headMm), mmToM(boreMm)];
-    const air = vents.map((vent) => {
-      const { stretches } = buildVentPath(design, vent);
-      const airway = stretches.map(({ pipe }) => pipe);
+    const air = airways.map(({ vent, stretches, airway }) => {
       const made = [
         headM,
         boreM,

@@ -207,9 +207,10 @@ function collect(step: BuildStep, design: Design, evaluation: Judged): Seen | nu
     case "closeUp": {
       const foams = design.lines.flatMap((one) => {
         const thickMm = findInsulationMm(one);
-        return thickMm > 0 ? [[one.id, thickMm]] : [];
+        return thickMm > 0 ? [`${one.id} ${thickMm}`] : [];
       });
-      return { placesMm: [], sizesMm: [], kinds: foams };
+      // in which order the file lists them is nobody's work
+      return { placesMm: [], sizesMm: [], kinds: foams.sort() };
     }
     case "own":
       return null;

@@ -6,7 +6,10 @@ import { ALL_OPEN, toSetting } from "../gear/settings";
 import { createFinding } from "./createFinding";
 import type { Finding } from "./findings";
 
-/** Charged over the pressure at which its pump starts an accumulator is empty by then: the pump runs for each drop that is drawn. Common practice, no source. */
+/**
+ * Charged over the pressure at which its pump starts an accumulator is empty by then: the pump runs for each drop that is
+ * drawn. Common practice, no source.
+ */
 export function checkCharge(design: Design): Finding[] {
   const { gear } = design;
   const accumulators = gear.filter((piece): piece is GearOf<"accumulator"> => piece.spec.kind === "accumulator");

@@ -74,8 +74,9 @@ function checkDose(design: Design): Finding[] {
   if (!design.gear.some(({ spec }) => spec.kind === "uvLamp")) return [];
   const showers = listLoopShowers(design).toSorted((a, b) => b.lpm - a.lpm);
   const told = new Map<string, Finding>();
-  for (const { onWay, lpm } of showers) {
-    const dose = findBestDose(onWay, Math.max(lpm, LEAST_LPM));
+  for (const shower of showers) {
+    const { lpm } = shower;
+    const dose = findBestDose(shower);
     const lamp = dose && design.gear.find(({ id }) => id === dose.lampId);
     // one that lets nothing through is told by itself
     if (!dose || told.has(dose.lampId) || (lamp?.spec.kind === "uvLamp" && lamp.spec.transmittance === 0)) continue;
@@ -86,6 +87,3 @@ function checkDose(design: Design): Finding[] {
   }
   return [...told.values()];
 }
-
-/** A dose is reckoned for so much at least, L/min. */
-const LEAST_LPM = 0.1;

@@ -8,7 +8,10 @@ import type { Finding } from "./findings";
 
 type Arcs = ReadonlyMap<string, readonly Arc[]>;
 
-/** From each filter the way the water goes: a finer one before a coarser one takes all the dirt; from each pump the next one. Common practice, no source. */
+/**
+ * From each filter the way the water goes: a finer one before a coarser one takes all the dirt; from each pump the next
+ * one. Common practice, no source.
+ */
 export function checkOrder(design: Design): Finding[] {
   const { gear } = design;
   const [filters, pumps] = [gear.filter(isFilter), gear.filter(({ spec }) => spec.kind === "pump")];

@@ -14,8 +14,9 @@ import { computeTankFrost } from "./tankFrost";
 const VALVE_BORES = 2.5;
 
 /**
- * What freezes on the night of the rules, the thinnest first: dump valves and lines, traps, sags, gear and hoses under the floor, tanks so full
- * as a share in [0, 1] says. Empty where the night does not freeze. Bodies of plastic in the wind of the rules, bare where they are no line [C on T].
+ * What freezes on the night of the rules, the thinnest first: dump valves and lines, traps, sags, gear and
+ * hoses under the floor, tanks so full as a share in [0, 1] says. Empty where the night does not freeze. Bodies of plastic
+ * in the wind of the rules, bare where they are no line [C on T].
  */
 export function listFrostParts(design: Design, evaluation: Evaluation, fillShare: number): FrostPart[] {
   const night = readNight(design.rules);

@@ -101,7 +101,7 @@ export function computeLoopFigures(design: Design, minutes = USUAL_MINUTES, shed
     freshL: lpm * minutes,
     lostL: lpm * minutes * LOOP_RENEWED_SHARE,
     renewedShare,
-    dose: findBestDose(onWay, Math.max(lpm, 0.1)),
+    dose: findBestDose(shower),
     ...change,
     cycle: findCycle(shower),
   };
@@ -110,11 +110,20 @@ export function computeLoopFigures(design: Design, minutes = USUAL_MINUTES, shed
 const sumWatts = (gear: readonly Gear[], { on }: WorkingState, kind: "pump" | "uvLamp"): number =>
   gear.reduce((sum, { id, spec }) => sum + (spec.kind === kind && on.includes(id) ? spec.watts : 0), 0);
 
-/** The dose of the lamp, of those on the way, that gives the most, as if all the water, L/min > 0, went past it; null without one. */
-export const findBestDose = (gear: readonly Gear[], lpm: number): LoopFigures["dose"] =>
-  gear
-    .flatMap((piece) => (hasKind(piece, "uvLamp") ? [findDose(piece, lpm)] : []))
+/**
+ * The dose of the lamp on the way that gives the most, as if all the water went past it; of those that are lit then, where any is.
+ * Null without one.
+ */
+export function findBestDose({ onWay, state, lpm }: LoopShower): LoopFigures["dose"] {
+  const lamps = onWay.filter((piece): piece is GearOf<"uvLamp"> => hasKind(piece, "uvLamp"));
+  const lit = lamps.filter(({ id }) => state.on.includes(id));
+  return (lit.length > 0 ? lit : lamps)
+    .map((lamp) => findDose(lamp, Math.max(lpm, LEAST_LPM)))
     .reduce<LoopFigures["dose"]>((best, one) => (best && best.leastMjPerCm2 >= one.leastMjPerCm2 ? best : one), null);
+}
+
+/** A dose is reckoned for so much at least, L/min. */
+const LEAST_LPM = 0.1;
 
 function findDose({ id, spec }: GearOf<"uvLamp">, lpm: number): NonNullable<LoopFigures["dose"]> {
   const dose = computeUvDose({ ...spec, transmittance: spec.transmittance ?? USUAL_TRANSMITTANCE }, lpm / 60);

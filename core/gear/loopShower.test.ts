@@ -35,6 +35,11 @@ const lampOf = (id: string, uvcWatts: number): Gear => {
     spec: { ...spec, uvcWatts } as Gear["spec"],
   };
 };
+/** Another lamp lit wherever the loop's own is. */
+const light = (design: Design, id: string): Design => ({
+  ...design,
+  states: design.states.map((state) => (state.on.includes("lamp") ? { ...state, on: [...state.on, id] } : state)),
+});
 const filterOf = (id: string): Gear => {
   const { spec } = van.gear.find((piece) => piece.spec.kind === "filter")!;
   return {
@@ -123,8 +128,19 @@ test("a filter or a lamp in the fresh water is no part of the loop, one in the l
   // of two lamps in a row the stronger one counts
   const twice = computeLoopFigures(insert(van, "hose-9", lampOf("l", 0.1)))!;
   expect(twice.dose!.lampId).toBe("lamp");
-  const stronger = computeLoopFigures(insert(van, "hose-9", lampOf("l", 50)))!;
+  const stronger = computeLoopFigures(light(insert(van, "hose-9", lampOf("l", 50)), "l"))!;
   expect(stronger.dose!.lampId).toBe("l");
+});
+
+test("a strong lamp that is dark does not speak for a dim one that is lit", () => {
+  const dark = (design: Design): Design => ({
+    ...design,
+    states: design.states.map((state) => ({ ...state, on: state.on.filter((id) => id !== "lamp") })),
+  });
+  const two = light(insert(van, "hose-9", lampOf("dim", 0.5)), "dim");
+  const told = (design: Design) => evaluate(design).findings.filter(({ code }) => code === "uvWeak");
+  expect(told(two)).toEqual([]);
+  expect(told(dark(two))).toMatchObject([{ at: { kind: "gear", id: "dim" } }]);
 });
 
 test("only an accumulator that is open to the loop lets its pump rest", () => {

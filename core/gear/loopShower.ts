@@ -21,7 +21,10 @@ export type LoopShower = {
 /** Less than this does not run, L/min. */
 const STILL_LPM = 1e-6;
 
-/** Every state in which the loop's water is pumped to a shower, with every head open in it. Fresh water that comes to the same head is no loop [C]. */
+/**
+ * Every state in which the loop's water is pumped to a shower, with every head open in it. Fresh water that comes to the
+ * same head is no loop [C].
+ */
 export function listLoopShowers(design: Design): LoopShower[] {
   const heads = design.gear.filter(
     (piece): piece is GearOf<"tap"> => piece.spec.kind === "tap" && piece.spec.use === "shower",

@@ -8,7 +8,10 @@ import { type Arc, listReached } from "./reach";
 /** Water 1 mm high presses so hard, kPa [C]. */
 const KPA_PER_MM = (WATER_DENSITY * GRAVITY) / 1e6;
 
-/** A pump up to where its switch stops it, or a tap outside: how hard it pushes where it lets water out, kPa, and where that comes to. */
+/**
+ * A pump up to where its switch stops it, or a tap outside: how hard it pushes where it lets water out, kPa, and where that
+ * comes to.
+ */
 export type Push = { readonly piece: Gear; readonly kPa: number; readonly reached: ReadonlySet<string> };
 
 /** All that pushes on the pipes of a rig, with everything open. */
@@ -19,8 +22,8 @@ export const listPushes = (gear: readonly Gear[], arcs: ReadonlyMap<string, read
   });
 
 /**
- * The hardest push that comes to a port of a piece, kPa, with the height between; pumps in a row and pressure that is lost on the way
- * are not counted. Null where nothing pushes. Source: hydrostatics [C].
+ * The hardest push that comes to a port of a piece, kPa, with the height between; pumps in a row and pressure that is lost
+ * on the way are not counted. Null where nothing pushes. Source: hydrostatics [C].
  */
 export function findHardest(pushes: readonly Push[], at: Gear, port: string): { piece: Gear; pushKPa: number } | null {
   const node = toPortNode(at.id, port);
