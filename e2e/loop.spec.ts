@@ -41,6 +41,8 @@ for (const name of oneRig("Kranich")) {
     // one press parts the waters, and Undo joins them again
     await findings.getByRole("button", { name: /Loop water can get to Drinking tap.*more like it/ }).click();
     await findings.getByRole("button", { name: /In the state .Refill., with Loop pump left on/ }).click();
+    // what it is about is taken in hand, with its fields
+    await expect(page.getByRole("group", { name: "Drinking tap", exact: true })).toBeVisible();
     await findings.getByRole("button", { name: /^Let the fresh water fall/ }).click();
     await findings.getByRole("button", { name: "Do it" }).click();
     await expect(findings).not.toContainText("Loop water can get to");

@@ -45,6 +45,7 @@ export function toMovable({ at }: Finding, design: Design): Movable | null {
       return line?.kind === "drain" ? { kind: "fixture", id: line.fromFixture } : null;
     }
     case "fixture":
+    case "gear":
     case "tank":
     case "port":
     case "bend":
