@@ -46,6 +46,7 @@ export function describeEdit(edit: Edit, design: Design): string {
     useLamp: `Use a stronger lamp for ${part}`,
     standCanister: "Stand a canister under a drain",
     openInState: `Open ${part} in a state`,
+    fitReducer: `Fit ${part} with a pressure reducer`,
     lowerSwitch: `Set the switch of ${part} lower`,
     breakHose: "Break a hose by an air gap",
     straighten: `Lay it straight past ${part}`,

@@ -80,7 +80,12 @@ export const GEAR_FIELDS: Readonly<Record<string, GearField>> = {
   supplyKPa: {
     label: "Pressure of the camp's tap",
     ...KPA,
-    help: "At the tap on the pitch; behind a reducer, what that lets through.",
+    help: "At the tap on the pitch, before any reducer.",
+  },
+  reducedToKPa: {
+    label: "Reducer lets through",
+    ...KPA,
+    help: "What the pressure reducer at it is set to. Empty: there is none.",
   },
   gapMm: {
     label: "Free fall",

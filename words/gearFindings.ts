@@ -209,7 +209,13 @@ export function describeGearFinding(
       return {
         title: `The tap at ${part} presses too hard`,
         why: `It gives ${formatQuantity(finding.supplyKPa, "waterPressure", units)}; hoses, filters and fittings for campers are made for ${formatQuantity(finding.mostKPa, "waterPressure", units)}. One joint lets go, and the tap never runs out.`,
-        advice: "Put a pressure reducer before it, and say at it what that lets through. Shut the tap when you leave.",
+        advice: "Put a pressure reducer at it that lets less through. Shut the tap when you leave.",
+      };
+    case "supplyUnreduced":
+      return {
+        title: `Nothing reduces the tap at ${part}`,
+        why: `The tap that is counted gives ${formatQuantity(finding.supplyKPa, "waterPressure", units)}; on another pitch one may give ${formatQuantity(finding.campKPa, "waterPressure", units)}, and hoses, filters and fittings for campers are made for ${formatQuantity(finding.mostKPa, "waterPressure", units)}. One joint lets go, and the tap never runs out.`,
+        advice: "Put a pressure reducer at it. Shut the tap when you leave.",
       };
     case "pumpHard":
       return {

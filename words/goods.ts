@@ -107,6 +107,8 @@ export function nameWare(ware: Ware, units: Units): string {
         : `pump and hose over to ${ware.to}; not drawn`;
     case "backingBlock":
       return "backing block for a skin fitting";
+    case "reducer":
+      return `pressure reducer, ${formatQuantity(ware.kPa, "waterPressure", units)} or less`;
     case "seacock":
       return `seacock, ${mm(ware.boreMm)}`;
     case "bedding":

@@ -81,6 +81,8 @@ export function describeRemedy(
       return `Use a relief valve set to ${formatQuantity(findPut(edit, "setKPa"), "waterPressure", units)}`;
     case "lowerSwitch":
       return `Let the switch of ${part} stop it at ${formatQuantity(findPut(edit, "cutOutKPa"), "waterPressure", units)}`;
+    case "fitReducer":
+      return `Fit ${part} with a pressure reducer set to ${formatQuantity(findPut(edit, "reducedToKPa"), "waterPressure", units)}`;
     case "lowerOutlet":
       return `Set the outlet at the bottom of the tank, ${by} ${nameWay(way ?? "down", design)}`;
     case "fitDumpValve":

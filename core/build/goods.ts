@@ -49,6 +49,8 @@ export type Ware =
   | { readonly kind: "bolt" | "lockNut" | "boltWasher" | "rivetNut" | "screw"; readonly size: Fixing["size"] }
   /** Inside a hull, under a skin fitting; the cock on it; and mL of what it is bedded on. */
   | { readonly kind: "backingBlock" }
+  /** At a tap outside; what it lets through, kPa. */
+  | { readonly kind: "reducer"; readonly kPa: number }
   | { readonly kind: "seacock"; readonly boreMm: number }
   | { readonly kind: "bedding"; readonly bedding: Bedding }
   /** Under a tank that freezes, W. */

@@ -7,7 +7,7 @@ const LEAST_BED_ML = 30;
 
 /**
  * What a fitting in a hull takes beside itself: its seacock, a block behind it and what both are bedded on; what is set in a deck or
- * an outside wall its bedding. Source: practice [T].
+ * an outside wall its bedding, and where a tap presses there its reducer. Source: practice [T].
  */
 export const listSkinGoods = ({ gear }: Pick<Design, "gear">): Good[] =>
   gear.flatMap(({ id, spec }): Good[] => {
@@ -17,8 +17,13 @@ export const listSkinGoods = ({ gear }: Pick<Design, "gear">): Good[] =>
       assembly: { kind: "gear", id },
       counter,
     });
-    if (spec.kind === "deckFitting" || spec.kind === "coupling")
-      return [good({ kind: "bedding", bedding: "butyl" }, LEAST_BED_ML, "sealing")];
+    if (spec.kind === "deckFitting" || spec.kind === "coupling") {
+      const reducedToKPa = spec.kind === "coupling" && spec.supplyKPa !== null ? (spec.reducedToKPa ?? null) : null;
+      return [
+        good({ kind: "bedding", bedding: "butyl" }, LEAST_BED_ML, "sealing"),
+        ...(reducedToKPa === null ? [] : [good({ kind: "reducer", kPa: reducedToKPa }, 1, "gear")]),
+      ];
+    }
     if (spec.kind !== "skinFitting") return [];
     const { bedding = "polyurethane" } = spec;
     return [

@@ -147,6 +147,7 @@ export const EDIT_CODES = [
   "straighten",
   "breakHose",
   "lowerSwitch",
+  "fitReducer",
 ] as const;
 
 /** A change to a design as data: it can be previewed, applied, named in the undo list, and sent over a wire. */

@@ -83,7 +83,11 @@ export const gearSpec = z.discriminatedUnion("kind", [
     bearsKPa: z.optional(z.nullable(kPa(10, 1_500))),
   }),
   /** Where a hose from outside is put on; the pressure of the tap there, null where it only lets water out. */
-  of("coupling", { supplyKPa: z.nullable(kPa(1, 1_000)) }),
+  of("coupling", {
+    supplyKPa: z.nullable(kPa(1, 1_000)),
+    /** What a pressure reducer at it lets through at the most; null or not there where none is fitted. */
+    reducedToKPa: z.optional(z.nullable(kPa(1, 1_000))),
+  }),
   of("flowMeter", loss),
   of("gauge", {}),
   /** Water falls through open air into a funnel or tank: the only thing that no back pressure crosses. */

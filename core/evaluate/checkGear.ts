@@ -1,6 +1,7 @@
 import type { Design } from "../design/design";
-import type { Gear } from "../design/gear";
+import type { Gear, SpecOf } from "../design/gear";
 import { findLastPipe } from "../design/lineItems";
+import type { PartRef } from "../design/part";
 import type { Hose } from "../design/plumbing";
 import { buildGearGraph } from "../gear/gearGraph";
 import { listGearPorts } from "../gear/gearPorts";
@@ -9,6 +10,7 @@ import { groupHazards, isAttended, proveInterlock } from "../gear/interlock";
 import { readPushKPa } from "../gear/pumpPush";
 import { buildArcs, reaches } from "../gear/reach";
 import { ALL_OPEN, type Failure } from "../gear/settings";
+import { readSupplyKPa } from "../gear/supply";
 import { createRecall } from "../quantity/recall";
 import { measureAbovePortL } from "../tanks/abovePort";
 import { checkCharge } from "./checkCharge";
@@ -68,8 +70,9 @@ function checkPorts({ gear, lines }: Design, hoses: readonly Hose[]): Finding[] 
   });
 }
 
-/** What hoses, filters and fittings for campers are made for, kPa; taps on pitches give up to 1000. From memory, no source [T]. */
+/** What hoses, filters and fittings for campers are made for, and what taps on pitches may give, kPa. From memory, no source [T]. */
 const MOST_SUPPLY_KPA = 400;
+const HARD_CAMP_KPA = 1_000;
 
 /** Pumps for campers stop at up to 60 psi; harder ones are for other things, kPa. From memory, no source [T]. */
 const MOST_PUMP_KPA = 420;
@@ -89,9 +92,17 @@ function checkPiece({ id, spec }: Gear): Finding[] {
   }
   if (spec.kind === "uvLamp" && spec.transmittance === 0) return [createFinding(at, { code: "uvBlind" })];
   if (spec.kind === "sump" && spec.offMm >= spec.onMm) return [createFinding(at, { code: "floatReversed" })];
-  if (spec.kind === "coupling" && (spec.supplyKPa ?? 0) > MOST_SUPPLY_KPA)
-    return [createFinding(at, { code: "supplyHard", supplyKPa: spec.supplyKPa!, mostKPa: MOST_SUPPLY_KPA })];
-  return [];
+  return spec.kind === "coupling" ? checkSupply(at, spec) : [];
+}
+
+// A tap outside that presses too hard, or does not here but may at the next place.
+function checkSupply(at: PartRef, spec: SpecOf<"coupling">): Finding[] {
+  const supplyKPa = readSupplyKPa(spec);
+  if (supplyKPa === null) return [];
+  if (supplyKPa > MOST_SUPPLY_KPA)
+    return [createFinding(at, { code: "supplyHard", supplyKPa, mostKPa: MOST_SUPPLY_KPA })];
+  if ((spec.reducedToKPa ?? null) !== null) return [];
+  return [createFinding(at, { code: "supplyUnreduced", supplyKPa, mostKPa: MOST_SUPPLY_KPA, campKPa: HARD_CAMP_KPA })];
 }
 
 // A non-return to whose inlet no water comes, while some stands at its outlet, is the wrong way round.

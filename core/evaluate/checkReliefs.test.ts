@@ -3,6 +3,7 @@ import fc from "fast-check";
 import { readDemo } from "@/tests/demoRigs";
 import { findAll } from "@/tests/findingEdges";
 import { mustApply } from "@/tests/sharedAir";
+import { listGoods } from "../build/goods";
 import type { Design } from "../design/design";
 import type { Gear } from "../design/gear";
 import type { Hose } from "../design/plumbing";
@@ -84,6 +85,18 @@ test("a relief valve is told of from nine tenths of what it is set to, by what t
   expect(told).toBeGreaterThan(10);
 });
 
+/** The same with a tap outside in place of its sink's. */
+function fedByCamp(design: Design): Design {
+  const camp: Gear = { id: "camp", name: "Camp tap", ...USUAL_GEAR.coupling, atMm: { x: 900, y: 650, z: 20 } };
+  return {
+    ...design,
+    gear: [...design.gear, { ...camp, spec: { kind: "coupling", supplyKPa: 350 } }],
+    lines: design.lines.map((line) =>
+      line.id === "to-tap" ? { ...(line as Hose), to: { kind: "gear", gearId: "camp", port: "out" } } : line,
+    ),
+  };
+}
+
 test("what does not push on it says nothing: pumps that draw there, or nothing joined; a tap outside does", () => {
   const design = relieved({ setKPa: 60, cutOutKPa: 310 });
   expect(findAll(design, "reliefRuns")).toHaveLength(1);
@@ -101,15 +114,19 @@ test("what does not push on it says nothing: pumps that draw there, or nothing j
   const without: Design = { ...design, lines: design.lines.filter(({ id }) => id !== "to-relief") };
   expect(findAll(without, "reliefRuns")).toEqual([]);
   // of what pushes the hardest is named
-  const camp: Gear = { id: "camp", name: "Camp tap", ...USUAL_GEAR.coupling, atMm: { x: 900, y: 650, z: 20 } };
-  const tap = design.lines.find((line): line is Hose => line.id === "to-tap")!;
-  const fed: Design = {
-    ...design,
-    gear: [...design.gear, { ...camp, spec: { kind: "coupling", supplyKPa: 350 } }],
-    lines: [
-      ...design.lines.filter((line) => line !== tap),
-      { ...tap, to: { kind: "gear", gearId: "camp", port: "out" } },
-    ],
-  };
-  expect(findAll(fed, "reliefRuns")).toMatchObject([{ otherId: "camp", otherName: "Camp tap" }]);
+  expect(findAll(fedByCamp(design), "reliefRuns")).toMatchObject([{ otherId: "camp", otherName: "Camp tap" }]);
+});
+
+test("a relief valve that a tap outside opens keeps shut behind a reducer, which is bought with it", () => {
+  const fed = fedByCamp(relieved({ setKPa: 200, cutOutKPa: 100 }));
+  const [told] = findAll(fed, "reliefRuns");
+  const held = proposeRemedies(fed, evaluate(fed), told!).find(({ edit }) => edit.code === "fitReducer");
+  const mended = mustApply(fed, held!.edit);
+  const { spec } = mended.gear.find(({ id }) => id === "camp")!;
+  expect(spec).toMatchObject({ supplyKPa: 350, reducedToKPa: expect.any(Number) });
+  expect(findAll(mended, "reliefRuns")).toEqual([]);
+  expect(listGoods(mended, evaluate(mended)).filter(({ ware }) => ware.kind === "reducer")).toMatchObject([
+    { ware: { kPa: spec.kind === "coupling" && spec.reducedToKPa }, amount: 1, assembly: { id: "camp" } },
+  ]);
+  expect(listGoods(fed, evaluate(fed)).filter(({ ware }) => ware.kind === "reducer")).toEqual([]);
 });

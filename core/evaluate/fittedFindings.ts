@@ -66,6 +66,7 @@ export const FITTED_FINDINGS = {
   reliefRuns: ["gear", "part", "should"],
   padWeak: ["gear", "tanks", "should"],
   supplyHard: ["gear", "part", "should"],
+  supplyUnreduced: ["gear", "part", "should"],
   pumpHard: ["gear", "part", "should"],
   accumulatorHard: ["gear", "part", "should"],
   uvBlind: ["gear", "part", "must"],

@@ -37,6 +37,12 @@ export type FittedNumbers =
   /** Bolts of a tank with less than so much under its foot before they come through her skin, mm. */
   | { readonly code: "boltThroughSkin"; readonly bolts: number; readonly reachMm: number }
   | { readonly code: "supplyHard"; readonly supplyKPa: number; readonly mostKPa: number }
+  | {
+      readonly code: "supplyUnreduced";
+      readonly supplyKPa: number;
+      readonly mostKPa: number;
+      readonly campKPa: number;
+    }
   | { readonly code: "pumpHard"; readonly pushKPa: number; readonly mostKPa: number }
   | { readonly code: "accumulatorHard"; readonly prechargeKPa: number; readonly cutInKPa: number }
   | { readonly code: "branchAgainstFlow"; readonly angleDeg: number }

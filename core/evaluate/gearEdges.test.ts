@@ -339,7 +339,8 @@ test("fouled water is told with the tank it comes from, and a hose that comes of
 test("a tap that presses harder than hoses bear is told, one that a reducer holds down is not", () => {
   const bus = readDemo("lesesaal-loop");
   const coupling = bus.gear.find(({ spec }) => spec.kind === "coupling" && spec.supplyKPa !== null)!.id;
-  const told = (supplyKPa: number | null) => at(withSpec(bus, coupling, { supplyKPa }), coupling, "supplyHard");
+  const told = (supplyKPa: number | null, reducedToKPa: number | null = null) =>
+    at(withSpec(bus, coupling, { supplyKPa, reducedToKPa }), coupling, "supplyHard");
   // and a pump that would burst the same hoses, by its switch or, without one, by all it has
   const pushed = (cutOutKPa: number | null, shutOffKPa: number) =>
     at(withSpec(loop, "pump", { cutOutKPa, shutOffKPa, cutInKPa: null }), "pump", "pumpHard");
@@ -351,6 +352,22 @@ test("a tap that presses harder than hoses bear is told, one that a reducer hold
     expect(pushed(cutOutKPa, shutOffKPa)).toEqual([]);
   expect(pushed(421, 900)).toMatchObject([{ pushKPa: 421, mostKPa: 420 }]);
   expect(pushed(null, 421)).toMatchObject([{ pushKPa: 421 }]);
-  expect([null, 300, 400].flatMap(told)).toEqual([]);
+  expect([null, 300, 400].flatMap((kPa) => told(kPa))).toEqual([]);
   expect(told(401)).toMatchObject([{ severity: "should", supplyKPa: 401, mostKPa: 400 }]);
+  // behind a reducer what that lets through counts, and never more than the tap gives
+  expect(told(900, 400)).toEqual([]);
+  expect(told(900, 401)).toMatchObject([{ supplyKPa: 401 }]);
+  expect(told(420, 900)).toMatchObject([{ supplyKPa: 420 }]);
+});
+
+test("a tap that nothing reduces is told of, though it is soft where it was measured", () => {
+  const bus = readDemo("lesesaal-loop");
+  const coupling = bus.gear.find(({ spec }) => spec.kind === "coupling" && spec.supplyKPa !== null)!.id;
+  const told = (supplyKPa: number | null, reducedToKPa?: number | null) =>
+    at(withSpec(bus, coupling, { supplyKPa, reducedToKPa }), coupling, "supplyUnreduced");
+  for (const none of [null, undefined])
+    expect(told(300, none)).toMatchObject([{ severity: "should", supplyKPa: 300, mostKPa: 400, campKPa: 1000 }]);
+  expect(told(300, 300)).toEqual([]);
+  // one that presses too hard is told as that, and what only lets water out is pressed by nothing
+  expect([...told(401), ...told(null)]).toEqual([]);
 });

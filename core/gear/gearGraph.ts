@@ -7,6 +7,7 @@ import { measureLength, subtract, type Vec3 } from "../geometry/vec";
 import { measureWorstOverWater } from "../hull/overWater";
 import { createRecall } from "../quantity/recall";
 import { listGearPorts } from "./gearPorts";
+import { readSupplyKPa } from "./supply";
 
 /** A place where water has one pressure: a port, or the middle of a tee. */
 export type GearNode = {
@@ -193,12 +194,14 @@ function listEnds(design: Design, nodes: ReadonlyMap<string, GearNode>, fill: nu
         return [{ ...at("in"), kind: "air", holds: null }];
       case "relief":
         return [toPressed({ ...at("in"), kind: "air", holds: null, overKPa: spec.setKPa })];
-      case "coupling":
+      case "coupling": {
+        const overKPa = readSupplyKPa(spec);
         return [
-          spec.supplyKPa === null
+          overKPa === null
             ? { ...at("out"), kind: "air", holds: null }
-            : toPressed({ ...at("out"), kind: "supply", holds: "fresh", overKPa: spec.supplyKPa }),
+            : toPressed({ ...at("out"), kind: "supply", holds: "fresh", overKPa }),
         ];
+      }
       case "skinFitting": {
         const end = at("in");
         const isUnder = seaMm !== null && end.headMm < seaMm;

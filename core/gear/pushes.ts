@@ -4,6 +4,7 @@ import { toPortNode } from "./gearGraph";
 import { placeGearPort } from "./gearPorts";
 import { readPushKPa } from "./pumpPush";
 import { type Arc, listReached } from "./reach";
+import { readSupplyKPa } from "./supply";
 
 /** Water 1 mm high presses so hard, kPa [C]. */
 const KPA_PER_MM = (WATER_DENSITY * GRAVITY) / 1e6;
@@ -43,6 +44,6 @@ export const shiftKPa = (
 ): number => kPa + (placeGearPort(from, fromPort).z - placeGearPort(to, port).z) * KPA_PER_MM;
 
 function readPush({ spec }: Gear): number | null {
-  if (spec.kind === "coupling") return spec.supplyKPa;
+  if (spec.kind === "coupling") return readSupplyKPa(spec);
   return spec.kind === "pump" ? readPushKPa(spec) : null;
 }

@@ -1,4 +1,5 @@
 import type { Gear, GearKind, GearSpec, SpecOf } from "../design/gear";
+import { USUAL_REDUCED_KPA } from "./supply";
 
 type Usual = Pick<Gear, "sizeMm" | "openBelowMm" | "spec">;
 
@@ -86,7 +87,11 @@ export const USUAL_GEAR: Readonly<Record<GearKind, Usual>> = {
     openBelowMm: 0,
     spec: { kind: "heater", dropKPa: 8, atLpm: 10, litres: 10, watts: 1_300 },
   },
-  coupling: { sizeMm: box(60, 90, 90), openBelowMm: 0, spec: { kind: "coupling", supplyKPa: 300 } },
+  coupling: {
+    sizeMm: box(60, 90, 90),
+    openBelowMm: 0,
+    spec: { kind: "coupling", supplyKPa: 300, reducedToKPa: USUAL_REDUCED_KPA },
+  },
   flowMeter: { sizeMm: box(70, 40, 40), openBelowMm: 0, spec: { kind: "flowMeter", dropKPa: 3, atLpm: 10 } },
   gauge: { sizeMm: box(50, 50, 50), openBelowMm: 0, spec: { kind: "gauge" } },
   airGap: { sizeMm: box(60, 60, 120), openBelowMm: 0, spec: { kind: "airGap", gapMm: 50 } },

@@ -1,5 +1,6 @@
 import type { Design } from "../design/design";
 import type { Edit } from "../design/editOps";
+import type { PartRef } from "../design/part";
 import type { Tank } from "../design/plumbing";
 import { listBreakHose, listFitAirGap } from "../edits/airGapFill";
 import { listFitMixer, listFitRelief, RELIEF_STEP_KPA } from "../edits/heaterEdits";
@@ -8,6 +9,7 @@ import { buildPortBore } from "../edits/portEdits";
 import { listFitStopValve } from "../edits/stopValve";
 import { DRIPS_AT } from "../evaluate/checkReliefs";
 import type { FindingCode } from "../evaluate/findings";
+import { readSupplyKPa, USUAL_REDUCED_KPA } from "../gear/supply";
 import { USUAL_GEAR } from "../gear/usualGear";
 import { listFamily } from "../parts/pipes";
 import { proposeGearClear, proposeGearRaised } from "./clashRemedies";
@@ -40,6 +42,8 @@ const CUT_OUT_SHARE = 0.9;
 const CUT_IN_SHARE = 0.5;
 /** Heaters for campers bear no more than so much, kPa. From memory, no source [T]. */
 const MOST_RELIEF_KPA = 450;
+/** Reducers are set in such steps, kPa [T]. */
+const REDUCER_STEP_KPA = 10;
 
 /** What may settle what is told of pumps, valves, loops, heaters and fittings. */
 export const GEAR_PROPOSALS = {
@@ -119,21 +123,29 @@ export const GEAR_PROPOSALS = {
       byMm,
     }));
   },
+  supplyHard: (design, { at }) => proposeReducer(design, at, USUAL_REDUCED_KPA),
+  supplyUnreduced: (design, { at, supplyKPa }) => proposeReducer(design, at, Math.max(USUAL_REDUCED_KPA, supplyKPa)),
   heaterPressed: (design, { otherId, by, bearsKPa, pressKPa }) => {
     const at = { kind: "gear", id: otherId } as const;
     if (by === "push")
-      return proposeSpec(design, at, "pump", "lowerSwitch", ({ shutOffKPa, cutOutKPa }) => {
-        const most = Math.floor(Math.min(cutOutKPa ?? shutOffKPa, shutOffKPa) - (pressKPa - bearsKPa));
-        return most > 0 ? { cutInKPa: Math.floor(CUT_IN_SHARE * most), cutOutKPa: most } : null;
-      });
+      return [
+        ...proposeSpec(design, at, "pump", "lowerSwitch", ({ shutOffKPa, cutOutKPa }) => {
+          const most = Math.floor(Math.min(cutOutKPa ?? shutOffKPa, shutOffKPa) - (pressKPa - bearsKPa));
+          return most > 0 ? { cutInKPa: Math.floor(CUT_IN_SHARE * most), cutOutKPa: most } : null;
+        }),
+        ...proposeLessSupply(design, at, pressKPa - bearsKPa),
+      ];
     return proposeSpec(design, at, "relief", "setRelief", ({ setKPa: was }) => {
       const setKPa = Math.floor((was - (pressKPa - bearsKPa)) / RELIEF_STEP_KPA) * RELIEF_STEP_KPA;
       return setKPa > 0 ? { setKPa } : null;
     });
   },
-  reliefRuns: (design, { at, pushKPa }) => {
+  reliefRuns: (design, { at, otherId, setKPa: opensKPa, pushKPa }) => {
     const setKPa = Math.ceil(pushKPa / DRIPS_AT / RELIEF_STEP_KPA) * RELIEF_STEP_KPA;
-    return setKPa > MOST_RELIEF_KPA ? [] : proposeSpec(design, at, "relief", "setRelief", () => ({ setKPa }));
+    return [
+      ...(setKPa > MOST_RELIEF_KPA ? [] : proposeSpec(design, at, "relief", "setRelief", () => ({ setKPa }))),
+      ...proposeLessSupply(design, { kind: "gear", id: otherId }, pushKPa - DRIPS_AT * opensKPa),
+    ];
   },
   noState: (design) => proposeStates(design),
   pumpRunsDry: (design, { otherId }) => proposeOpened(design, otherId.split("~")[1] ?? ""),
@@ -148,6 +160,18 @@ export const GEAR_PROPOSALS = {
   gearClashes: proposeGearClear,
   gearShutIn: proposeGearRaised,
 } as const satisfies { readonly [C in FindingCode]?: Propose<C> };
+
+const proposeReducer = (design: Design, at: PartRef, reducedToKPa: number): Remedy[] =>
+  proposeSpec(design, at, "coupling", "fitReducer", () => ({ reducedToKPa }));
+
+// A reducer at a tap outside that lets through less by so much, kPa, than comes now.
+const proposeLessSupply = (design: Design, at: PartRef, lessKPa: number): Remedy[] =>
+  proposeSpec(design, at, "coupling", "fitReducer", (spec) => {
+    const supplyKPa = readSupplyKPa(spec);
+    const reducedToKPa =
+      supplyKPa === null ? 0 : Math.floor((supplyKPa - lessKPa) / REDUCER_STEP_KPA) * REDUCER_STEP_KPA;
+    return reducedToKPa > 0 ? { reducedToKPa } : null;
+  });
 
 // In the hose that comes to its inlet, whichever way that was drawn.
 const proposeStrainer = ({ lines, ...design }: Design, pumpId: string): Remedy[] =>

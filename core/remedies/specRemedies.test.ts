@@ -19,6 +19,7 @@ import { proposeBolts, proposeBoltsAside } from "./specRemedies";
 const loop = readDemo("kranich-loop");
 const boat = readDemo("setzkasten");
 const kranich = readDemo("kranich");
+const camp = readDemo("lesesaal-loop");
 
 const withSpec = (design: Design, kind: Gear["spec"]["kind"], changes: object): Design => ({
   ...design,
@@ -180,6 +181,9 @@ const CASES: readonly (readonly [FindingCode, string, Design])[] = [
   ["endNarrow", "widenInlet", withPorts(boat, ({ id }) => (id === "in" || id === "draw" ? { boreMm: 25 } : {}))],
   ["endNarrow", "widenFitting", withSpec(boat, "skinFitting", { boreMm: 13 })],
   ["fittingDomestic", "useComposite", withSpec(boat, "skinFitting", { metal: "domestic" })],
+  ["supplyHard", "fitReducer", withSpec(camp, "coupling", { supplyKPa: 900, reducedToKPa: null })],
+  ["supplyHard", "fitReducer", withSpec(camp, "coupling", { supplyKPa: 900, reducedToKPa: 600 })],
+  ["supplyUnreduced", "fitReducer", withSpec(camp, "coupling", { supplyKPa: 350, reducedToKPa: null })],
   ["pumpHard", "setSwitch", withSpec(loop, "pump", { shutOffKPa: 900, cutOutKPa: 800 })],
   ["pumpDeadHead", "setSwitch", withSpec(loop, "pump", { cutInKPa: null, cutOutKPa: null })],
   ["gearPortOpen", "removeGear", { ...loop, gear: [...loop.gear, { ...hung, ...USUAL_GEAR.tee, id: "lone" }] }],

@@ -30,7 +30,6 @@ export const UNAIDED = {
   floatsNowhere: null,
   weightDiffers: null,
   pumpCurveRises: null,
-  supplyHard: null,
   pumpsInRow: null,
   tankOverfills: null,
   ontoGround: null,

@@ -1,4 +1,5 @@
 import type { Design } from "../design/design";
+import { readSupplyKPa } from "../gear/supply";
 
 /** Whether hoses of a rig stand under pressure while nothing runs: a pump with a pressure switch, or a tap outside, is on them [C]. */
 export const standsUnderPressure = ({ gear }: Pick<Design, "gear">): boolean =>
@@ -12,6 +13,6 @@ export const findPressureKPa = ({ gear }: Pick<Design, "gear">): number =>
   Math.max(
     0,
     ...gear.map(({ spec }) =>
-      spec.kind === "pump" ? (spec.cutOutKPa ?? 0) : spec.kind === "coupling" ? (spec.supplyKPa ?? 0) : 0,
+      spec.kind === "pump" ? (spec.cutOutKPa ?? 0) : spec.kind === "coupling" ? (readSupplyKPa(spec) ?? 0) : 0,
     ),
   );

@@ -187,6 +187,7 @@ const BEHIND: Readonly<Record<FindingCode, Sought | null>> = {
   accumulatorHard: null,
   padWeak: { formula: "padPower" },
   supplyHard: null,
+  supplyUnreduced: null,
   pumpHard: null,
   uvBlind: null,
   floatReversed: null,

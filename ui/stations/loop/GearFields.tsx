@@ -23,12 +23,14 @@ const CLEARABLE = new Set([
   "supplyKPa",
   "tailMm",
   "bearsKPa",
+  "reducedToKPa",
 ]);
 /** What older pieces do not say yet. */
 const UNSAID: Readonly<Partial<Record<Gear["spec"]["kind"], Readonly<Record<string, unknown>>>>> = {
   skinFitting: { tail: "straight", tailMm: null, hasBacking: false, bedding: "none" },
   pump: { timerS: null },
   heater: { bearsKPa: null },
+  coupling: { reducedToKPa: null },
 };
 
 /** Everything that is known of one piece of gear, each figure to be changed. */
