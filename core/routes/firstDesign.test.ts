@@ -29,6 +29,9 @@ test.each(RIG_KINDS)(
       expect(findings.filter(({ severity }) => severity === "must").map(({ id }) => id)).toEqual([]);
       // where nothing bars the wall the breather goes up there
       if (under === NOTHING_UNDER) expect(findings.map(({ code }) => code)).not.toContain("ventInRoom");
+      // what is handed out is one's own: no trap of it is sucked dry
+      expect(findings.map(({ code }) => code)).not.toContain("trapSiphons");
+      expect(findings.map(({ code }) => code)).not.toContain("trapArmLong");
       // near the sink: no drain longer than a grown man
       expect(drains[0]!.legs.reduce((sum, leg) => sum + leg.planLengthMm, 0)).toBeLessThan(1_900);
       expect(design.obstacles.length).toBe(

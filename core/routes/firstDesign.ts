@@ -9,6 +9,7 @@ import { buildFitPumpOut } from "../edits/pumpOutEdits";
 import { buildVentWay } from "../edits/ventEdits";
 import { evaluate } from "../evaluate/evaluate";
 import { findClearance, measureTankGaps } from "../fit/obstacleGaps";
+import { proposeBranchVent } from "../remedies/partRemedies";
 import { findRoutes } from "./findRoutes";
 
 export type FirstDesign = {
@@ -28,11 +29,11 @@ const MOST_TRIED = 40;
 /**
  * A first design from the first measures. Where the builder has measured no place for the tank it hangs as near to the sink
  * as it keeps clear of what is under the floor and its drain has nothing that must be settled; where there is no such place,
- * the nearest clear one, with another way for the drain where there is one. Refused with the faults of what was measured.
+ * the nearest clear one, with another way for the drain where there is one. A trap that would be sucked dry has air. Refused with the faults of what was measured.
  */
 export function buildFirstDesign({ id, name, kind, measures, under = NOTHING_UNDER }: FirstDesign): ParseOutcome {
   const at = (m: FirstMeasures) => fitOut(createDesign(id, name, kind, m, under));
-  if (measures.tankForwardMm !== null && measures.tankLeftMm !== null) return parseDesign(at(measures));
+  if (measures.tankForwardMm !== null && measures.tankLeftMm !== null) return airTraps(parseDesign(at(measures)));
   let best: { readonly outcome: ParseOutcome; readonly regrets: number } | null = null;
   let tried = 0;
   for (const place of listPlaces(measures)) {
@@ -45,8 +46,31 @@ export function buildFirstDesign({ id, name, kind, measures, under = NOTHING_UND
     tried += 1;
     if (regrets === 0 || tried === MOST_TRIED) break;
   }
-  return best ? leadVents(layAnew(best.outcome)) : parseDesign(at(measures));
+  return airTraps(best ? leadVents(layAnew(best.outcome)) : parseDesign(at(measures)));
 }
+
+// Nobody is handed a trap that can be sucked dry: its branch has air, where that brings nothing else.
+function airTraps(outcome: ParseOutcome): ParseOutcome {
+  if (!outcome.ok) return outcome;
+  let { design } = outcome;
+  for (const line of design.lines) {
+    if (line.kind !== "drain" || !isSucked(design, line.id)) continue;
+    const [air] = proposeBranchVent(design, line);
+    const aired = air && applyEdit(design, air.edit);
+    if (
+      aired?.ok &&
+      countMusts(aired.design) <= countMusts(design) &&
+      countRegrets(aired.design) < countRegrets(design)
+    )
+      design = aired.design;
+  }
+  return { ...outcome, design };
+}
+
+const isSucked = (design: Design, drainId: string): boolean =>
+  evaluate(design).findings.some(
+    ({ code, at }) => (code === "trapSiphons" || code === "trapArmLong") && "lineId" in at && at.lineId === drainId,
+  );
 
 // A breather that would hang in the room is led to the wall, where that brings nothing else.
 function leadVents(outcome: ParseOutcome): ParseOutcome {
