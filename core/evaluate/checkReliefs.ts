@@ -11,8 +11,7 @@ export const DRIPS_AT = 0.9;
 
 /**
  * Relief valves that what pushes on them opens by itself: a pump up to where its switch stops it, kPa, or a tap outside, with the height
- * between; then they run whenever it is on, until its tank is empty. Pumps in a row and lost pressure are not counted. Common practice,
- * no source.
+ * between; then they run whenever it is on, until its tank is empty. Lost pressure is not counted. Common practice, no source.
  */
 export function checkReliefs(design: Design): Finding[] {
   const reliefs = design.gear.filter(({ spec }) => spec.kind === "relief");
