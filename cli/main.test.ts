@@ -157,7 +157,7 @@ test("export writes parts, cuts and steps as tables; holes as full-size template
   expect(runCli(["holes", "demo:kranich", "--as", "svg", "--out", "h.svg"], read, write)).toMatchObject({ code: 0 });
   expect(written.get("h.svg")).toMatch(/<ellipse/);
   const { holes } = JSON.parse(runCli(["holes", "demo:kranich", "--json"], read).out);
-  expect(holes).toHaveLength(2);
+  expect(holes).toHaveLength(3);
   expect(runCli(["heads", "demo:otter", "--json"], read).code).toBe(0);
   for (const bad of [
     ["export", "demo:kranich", "--as", "song", "--out", "x"],

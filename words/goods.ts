@@ -107,6 +107,8 @@ export function nameWare(ware: Ware, units: Units): string {
         : `pump and hose over to ${ware.to}; not drawn`;
     case "backingBlock":
       return "backing block for a skin fitting";
+    case "cowl":
+      return `cowl or skin fitting for a breather, ${describePipe(ware.pipe, units)}`;
     case "reducer":
       return `pressure reducer, ${formatQuantity(ware.kPa, "waterPressure", units)} or less`;
     case "seacock":

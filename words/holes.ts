@@ -4,26 +4,52 @@ import type { Flood } from "@/core/through/flood";
 import type { HoleEntry } from "@/core/through/holes";
 import type { Saw, SawFit } from "@/core/through/saws";
 import type { StubFit } from "@/core/through/stubs";
+import type { RigSide } from "@/core/through/ventExits";
 import { describePlaceMm, describePlanPlaceMm } from "./places";
 import { formatLength, formatMl, formatNumber, formatQuantity, type Units } from "./units";
 
 /** What a hole is for and goes through. */
-export function describeHole({ through, panelName, lineId, gearId }: HoleEntry, { lines, gear, rig }: Design): string {
-  const floor = rig.kind === "boat" ? "Sole" : "Floor";
-  const where = through === "floor" ? floor : through === "hull" ? "Hull" : (panelName ?? "Wall");
+export function describeHole(hole: HoleEntry, design: Design): string {
+  const { lineId, gearId } = hole;
+  const { lines, gear } = design;
+  const wall = describeWall(hole, design).replace(/^(the|her) /, "");
+  const where = wall.charAt(0).toUpperCase() + wall.slice(1);
   const what = lines.find(({ id }) => id === lineId)?.name ?? gear.find(({ id }) => id === gearId)?.name ?? "";
   return `${where}, ${what}`;
 }
 
 /** What a hole goes through, in a sentence. */
 export function describeWall(
-  { through, panelName }: Pick<HoleEntry, "through" | "panelName">,
+  { through, panelName, side }: Pick<HoleEntry, "through" | "panelName" | "side">,
   { rig }: Design,
 ): string {
-  if (through === "hull") return "the hull";
-  if (through === "floor") return rig.kind === "boat" ? "the sole" : "the floor";
-  return panelName ?? "the wall";
+  const isBoat = rig.kind === "boat";
+  switch (through) {
+    case "hull":
+      return "the hull";
+    case "floor":
+      return isBoat ? "the sole" : "the floor";
+    case "roof":
+      return isBoat ? "the deck" : "the roof";
+    case "side":
+      return (isBoat ? BOAT_SIDES : SIDES)[side ?? "left"];
+    case "panel":
+      return panelName ?? "the wall";
+  }
 }
+
+const SIDES: Readonly<Record<RigSide, string>> = {
+  left: "the left side",
+  right: "the right side",
+  rear: "the rear wall",
+  front: "the front wall",
+};
+const BOAT_SIDES: Readonly<Record<RigSide, string>> = {
+  left: "her port side",
+  right: "her starboard side",
+  rear: "the after bulkhead",
+  front: "the forward bulkhead",
+};
 
 /** The next saw up, in both measures. */
 export function describeSaw({ metricMm, inch }: Saw): string {

@@ -7,9 +7,9 @@ import { interpolate, measureLength, subtract, type Vec3 } from "../geometry/vec
 import { createRecall } from "../quantity/recall";
 
 /** A hose this near to a wall is fixed to it and out of the way, mm [T]. */
-const ALONG_WALL_MM = 150;
+export const ALONG_WALL_MM = 150;
 /** People and their knees are between the floor and this, mm [T]. */
-const HEADROOM_MM = 2_000;
+export const HEADROOM_MM = 2_000;
 const STEP_MM = 20;
 
 /**

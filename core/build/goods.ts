@@ -8,6 +8,7 @@ import { inToMm } from "../quantity/convert";
 import { findTankJoin } from "../tanks/tankJoins";
 import { listHoles } from "../through/holes";
 import { chooseOwnSaw } from "../through/saws";
+import { listVentExits } from "../through/ventExits";
 import { listLineGoods } from "./lineGoods";
 import { listPortGoods } from "./portGoods";
 import { listSkinGoods } from "./skinGoods";
@@ -49,6 +50,8 @@ export type Ware =
   | { readonly kind: "bolt" | "lockNut" | "boltWasher" | "rivetNut" | "screw"; readonly size: Fixing["size"] }
   /** Inside a hull, under a skin fitting; the cock on it; and mL of what it is bedded on. */
   | { readonly kind: "backingBlock" }
+  /** Over the end of a breather, outside on a side or a roof. */
+  | { readonly kind: "cowl"; readonly pipe: Pipe }
   /** At a tap outside; what it lets through, kPa. */
   | { readonly kind: "reducer"; readonly kPa: number }
   | { readonly kind: "seacock"; readonly boreMm: number }
@@ -109,6 +112,14 @@ export function listGoods(design: Design, evaluation: Evaluation, ownSawsMm: rea
     ),
     ...listSkinGoods(design),
     ...listHoleGoods(design, evaluation, ownSawsMm),
+    ...listVentExits(design, evaluation.linePassages).map(
+      ({ vent: { id, pipe } }): Good => ({
+        ware: { kind: "cowl", pipe },
+        amount: 1,
+        assembly: { kind: "line", id },
+        counter: "pipe",
+      }),
+    ),
     ...listWireGoods(design),
     ...listTools(design),
   ];

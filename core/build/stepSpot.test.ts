@@ -51,7 +51,7 @@ test("every hole, tank and piece of gear of the samples is measured out where it
       } else expect(spot).toBeNull();
     }
   }
-  expect([...seen].sort()).toEqual(["bolts", "floor", "gear", "hull", "inside", "panel", "under"]);
+  expect([...seen].sort()).toEqual(["bolts", "floor", "gear", "hull", "inside", "panel", "roof", "side", "under"]);
 });
 
 test("a step of what is not drawn is measured out nowhere", () => {

@@ -43,7 +43,7 @@ export type BuildStep = {
   /** What the builder called it, for a step of the own job. */
   readonly name?: string;
   /** What is drilled: a line may go through the floor and two walls. */
-  readonly hole?: Pick<HoleEntry, "through" | "panelName">;
+  readonly hole?: Pick<HoleEntry, "through" | "panelName" | "side">;
   /** What of its part a cable runs to. */
   readonly loadKind?: LoadKind;
   /** Steps that must be done before it. */
@@ -99,8 +99,8 @@ export function listSteps(design: Design, evaluation: Evaluation): BuildStep[] {
   const drills = new Map(
     holes.map((hole) => {
       const at: PartRef = hole.gearId ? { kind: "gear", id: hole.gearId } : { kind: "line", id: hole.lineId! };
-      const { through, panelName } = hole;
-      return [hole.id, push("drillHole", hole.id, at, [], { hole: { through, panelName } })];
+      const { through, panelName, side } = hole;
+      return [hole.id, push("drillHole", hole.id, at, [], { hole: { through, panelName, side } })];
     }),
   );
   const holesOf = (lineId: string) => holes.flatMap((hole) => (hole.lineId === lineId ? [drills.get(hole.id)!] : []));

@@ -7,6 +7,7 @@ import { evaluate } from "../evaluate/evaluate";
 import { countHoles, listFittings } from "./fittings";
 import { listHoles, measureFitting } from "./holes";
 import { chooseOwnSaw, findSaw, MOST_OVER_MM } from "./saws";
+import { listVentExits } from "./ventExits";
 
 const otter = readDemo("otter");
 
@@ -34,7 +35,8 @@ test("every passage and every fitting is one hole, with a saw that is wide enoug
     const evaluation = evaluate(design);
     const holes = listHoles(design, evaluation);
     const passages = evaluation.drains.flatMap((d) => d.passages).length + evaluation.linePassages.length;
-    expect(holes).toHaveLength(passages + listFittings(design).length);
+    const exits = listVentExits(design, evaluation.linePassages).length;
+    expect(holes).toHaveLength(passages + exits + listFittings(design).length);
     expect(countHoles(design, evaluation)).toBe(holes.length);
     for (const { saw, lengthMm } of holes)
       if (saw.metricMm !== null) expect(saw.metricMm).toBeGreaterThanOrEqual(lengthMm - 1e-6);

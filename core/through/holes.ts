@@ -2,18 +2,23 @@ import type { Attitude } from "../attitude/attitude";
 import type { Design } from "../design/design";
 import { toLegKey } from "../design/nodes";
 import type { Evaluation } from "../evaluate/evaluation";
+import { computeWallHole } from "../fit/holeSize";
 import type { Passage } from "../fit/passages";
 import { placeGearPort } from "../gear/gearPorts";
 import type { Vec3 } from "../geometry/vec";
 import { measureOverWater, measureWorstOverWater } from "../hull/overWater";
 import { createRecall } from "../quantity/recall";
+import { lookUpValue } from "../rules/lookUpLimit";
 import { type Fitting, listFittings } from "./fittings";
 import { computeFloodLps } from "./openHole";
 import { findSaw, type Saw } from "./saws";
+import { listVentExits, type RigSide, type VentExit } from "./ventExits";
 
 export type HoleEntry = {
   readonly id: string;
-  readonly through: "floor" | "panel" | "hull";
+  readonly through: "floor" | "panel" | "side" | "roof" | "hull";
+  /** Which of the rig's sides; null through all else. */
+  readonly side: RigSide | null;
   /** The line it is for, or the skin fitting itself. */
   readonly lineId: string | null;
   readonly gearId: string | null;
@@ -43,7 +48,7 @@ export const toHoleId = (
   return `${lineId}-${key}-${nth}`;
 };
 
-/** Every hole of a rig in one list: floor, walls and bulkheads, hull. Sizes with the room to seal that is set. */
+/** Every hole of a rig in one list: floor, walls and bulkheads, its own sides and roof, hull. Sizes with the room to seal that is set. */
 export const listHoles = (
   design: Design,
   { drains, linePassages }: Pick<Evaluation, "drains" | "linePassages">,
@@ -65,6 +70,7 @@ function collectHoles(
       return {
         id: toHoleId(design, passage),
         through,
+        side: null,
         lineId,
         gearId: null,
         panelName: panel?.name ?? null,
@@ -79,6 +85,7 @@ function collectHoles(
         isUnderWater: false,
       };
     }),
+    ...listVentExits(design, linePassages).map((exit) => toExitHole(design, exit)),
     ...listFittings(design).map((piece): HoleEntry => {
       const at = placeGearPort(piece, "in");
       // the thread goes through with a millimetre to bed it
@@ -86,6 +93,7 @@ function collectHoles(
       return {
         id: piece.id,
         through: "hull",
+        side: null,
         lineId: null,
         gearId: piece.id,
         panelName: null,
@@ -101,6 +109,29 @@ function collectHoles(
       };
     }),
   ];
+}
+
+// Straight through, with room to seal; how thick a side or a roof is, is not asked for.
+function toExitHole(design: Design, { vent, side, atMm }: VentExit): HoleEntry {
+  const clearanceMm = Math.max(0, lookUpValue(design.rules, "holeClearance"));
+  const { lengthMm, widthMm } = computeWallHole(vent.pipe.outerMm, 0, 0, clearanceMm);
+  return {
+    id: `${vent.id}-out`,
+    through: side === null ? "roof" : "side",
+    side,
+    lineId: vent.id,
+    gearId: null,
+    panelName: null,
+    facesMm: [atMm, atMm],
+    lengthMm,
+    widthMm,
+    thicknessMm: 0,
+    angleRad: 0,
+    drillFrom: "either",
+    behind: null,
+    saw: findSaw(lengthMm),
+    isUnderWater: design.rig.waterlineZMm !== null && measureWorstOverWater(design, atMm).overMm < 0,
+  };
 }
 
 /** A skin fitting is so much thicker than its bore, thread and bedding together, mm [T]. */

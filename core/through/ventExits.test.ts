@@ -1,0 +1,119 @@
+import "../evaluate/fitted";
+import fc from "fast-check";
+import { ALL_DEMOS, readDemo } from "@/tests/demoRigs";
+import { listGoods } from "../build/goods";
+import { listSteps } from "../build/steps";
+import type { Design } from "../design/design";
+import { toNodes } from "../design/nodes";
+import type { HeldWater, Vent } from "../design/plumbing";
+import type { Obstacle } from "../design/rig";
+import { evaluate } from "../evaluate/evaluate";
+import { type Vec3, vec } from "../geometry/vec";
+import { listHoles } from "./holes";
+import { listVentExits } from "./ventExits";
+
+const van = readDemo("kranich");
+const boat = readDemo("otter");
+const HALF = van.rig.widthMm / 2;
+const LENGTH = van.rig.lengthMm;
+
+const led = (design: Design, points: readonly Vec3[], holds: HeldWater = "grey"): Design => ({
+  ...design,
+  tanks: design.tanks.map((tank) => ({ ...tank, holds })),
+  lines: design.lines.map((line) => (line.kind === "vent" ? { ...line, pointsMm: toNodes(points) } : line)),
+});
+const find = (design: Design) => listVentExits(design, evaluate(design).linePassages);
+const tell = (design: Design) => find(design).map(({ side, atMm: { x, y, z } }) => ({ side, x, y, z }));
+
+test("beside a wall a breather goes out through that side, over the headroom through the roof; inside or below the floor through nothing", () => {
+  expect(tell(led(van, [vec(1500, 800, 900)]))).toEqual([{ side: "left", x: 1500, y: HALF, z: 900 }]);
+  expect(tell(led(van, [vec(1500, -800, 900)]))).toEqual([{ side: "right", x: 1500, y: -HALF, z: 900 }]);
+  expect(tell(led(van, [vec(40, 0, 900)]))).toEqual([{ side: "rear", x: 0, y: 0, z: 900 }]);
+  expect(tell(led(van, [vec(LENGTH - 40, 0, 900)]))).toEqual([{ side: "front", x: LENGTH, y: 0, z: 900 }]);
+  expect(tell(led(van, [vec(1500, 800, 2_000)]))).toEqual([{ side: null, x: 1500, y: 800, z: 2_000 }]);
+  expect(tell(led(van, [vec(1500, 100, 1_900)]))).toEqual([{ side: null, x: 1500, y: 100, z: 1_900 }]);
+  // inside it is told of as that, and under the floor it is outside
+  expect(tell(led(van, [vec(1500, 100, 900)]))).toEqual([]);
+  expect(tell(led(van, [vec(1500, 800, -60)]))).toEqual([]);
+  // a boat's deck is lower than any headroom
+  expect(tell(led(boat, [vec(1500, 700, 950)]))).toMatchObject([{ side: null }]);
+  expect(tell(led(boat, [vec(1500, 700, 850)]))).toMatchObject([{ side: "left" }]);
+});
+
+test("drawn out through a side it is told where it crosses; below the floor it crosses nothing", () => {
+  const across = [vec(1500, HALF - 200, 500), vec(1500, HALF + 100, 800)];
+  expect(tell(led(van, across))).toEqual([{ side: "left", x: 1500, y: HALF, z: 700 }]);
+  expect(tell(led(van, [vec(1500, 0, -60), vec(1500, HALF + 50, -60), vec(1500, HALF + 50, 900)]))).toEqual([]);
+  // out at a corner: the side that is come to first
+  expect(tell(led(van, [vec(100, 0, 500), vec(-100, 2 * HALF, 500)]))).toMatchObject([
+    { side: "left", x: 0 + 0, z: 500 },
+  ]);
+  // drinking water's may end inside, at a wall too, and goes out where it is drawn so
+  expect(tell(led(van, [vec(1500, 800, 900)], "fresh"))).toEqual([]);
+  expect(tell(led(van, across, "fresh"))).toHaveLength(1);
+});
+
+test("a wall that is drawn there is drilled once", () => {
+  const wall: Obstacle = {
+    ...van.obstacles[0]!,
+    id: "skin",
+    name: "Van's side",
+    kind: "bulkhead",
+    atMm: vec(1_000, HALF - 20, 0),
+    lengthMm: 1_000,
+    widthMm: 20,
+    heightMm: 1_800,
+  };
+  const out = [vec(1500, HALF - 200, 500), vec(1500, HALF + 50, 500)];
+  const design = { ...led(van, out), obstacles: [wall] };
+  const through = ({ obstacles }: Pick<Design, "obstacles">) =>
+    listHoles({ ...design, obstacles }, evaluate({ ...design, obstacles })).filter(
+      ({ lineId }) => lineId === "grey-vent",
+    );
+  expect(through({ obstacles: [] }).filter(({ through }) => through === "side")).toHaveLength(1);
+  expect(through(design).map(({ through, panelName }) => [through, panelName])).toContainEqual(["panel", "Van's side"]);
+  expect(through(design).map((hole) => hole.through)).not.toContain("side");
+});
+
+test("wherever a breather of waste ends over the floor, it is led out through something that is told, or told to end inside", () => {
+  const place = fc.record({
+    x: fc.integer({ min: -200, max: LENGTH + 200 }),
+    y: fc.integer({ min: -HALF - 200, max: HALF + 200 }),
+    z: fc.integer({ min: 1, max: 2_400 }),
+  });
+  const seen = new Set<string>();
+  fc.assert(
+    fc.property(place, (end) => {
+      const from = vec(1500, 0, 200);
+      const design = led(van, [from, end]);
+      const evaluation = evaluate(design);
+      const isInside = evaluation.findings.some(({ code }) => code === "ventEndsInside");
+      const holes = listHoles(design, evaluation).filter(({ through }) => through === "side" || through === "roof");
+      expect(holes).toHaveLength(isInside ? 0 : 1);
+      for (const hole of holes) {
+        const [{ x, y, z }] = hole.facesMm;
+        expect(z).toBeGreaterThan(0);
+        // on the very side it is said to be
+        const off = { left: y - HALF, right: y + HALF, rear: x, front: x - LENGTH };
+        if (hole.side) expect(Math.abs(off[hole.side])).toBeLessThan(1e-6);
+        else expect({ x, y, z }).toEqual(end);
+        expect(hole.widthMm).toBeGreaterThan((design.lines.find(({ id }) => id === hole.lineId) as Vent).pipe.outerMm);
+      }
+      seen.add(isInside ? "inside" : (holes[0]!.side ?? "roof"));
+    }),
+    { numRuns: 150 },
+  );
+  expect([...seen].sort()).toEqual(["front", "inside", "left", "rear", "right", "roof"]);
+});
+
+test("it is drilled before the breather is laid, and its cowl is bought", () => {
+  for (const design of ALL_DEMOS) {
+    const evaluation = evaluate(design);
+    const steps = listSteps(design, evaluation);
+    const exits = listVentExits(design, evaluation.linePassages);
+    for (const { vent } of exits)
+      expect(steps.find(({ id }) => id === `layVent:${vent.id}`)!.after).toContain(`drillHole:${vent.id}-out`);
+    const cowls = listGoods(design, evaluation).filter(({ ware }) => ware.kind === "cowl");
+    expect(cowls.map(({ assembly }) => "id" in assembly && assembly.id)).toEqual(exits.map(({ vent }) => vent.id));
+  }
+});
