@@ -1,5 +1,5 @@
 import type { Cut, CutEnd, EndThing } from "@/core/build/cuts";
-import { FITTING_NAMES, INLINE_NAMES, JOINT_NAMES } from "./labels";
+import { FITTING_NAMES, INLINE_NAMES, JOINT_NAMES } from "./drainLabels";
 import { formatLength, type Units } from "./units";
 
 /** What a bend that is sold leaves over of the drawn angle may be, degrees: the joints take up so much [T]. */

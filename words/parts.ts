@@ -1,7 +1,8 @@
 import type { Pipe } from "@/core/design/plumbing";
 import type { Part } from "@/core/parts/listParts";
 import { findPipeSize, type PipeSize } from "@/core/parts/pipes";
-import { BRANCH_VENT_NAMES, FITTING_NAMES, INLINE_NAMES, TRAP_NAMES } from "./labels";
+import { FITTING_NAMES, INLINE_NAMES, TRAP_NAMES } from "./drainLabels";
+import { BRANCH_VENT_NAMES } from "./labels";
 import { formatLengthToBuy } from "./lengthToBuy";
 import { formatLengthFigure, lengthUnit, type Units } from "./units";
 

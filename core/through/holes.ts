@@ -112,12 +112,12 @@ function collectHoles(
 }
 
 // Straight through, with room to seal; how thick a side or a roof is, is not asked for.
-function toExitHole(design: Design, { vent, side, atMm }: VentExit): HoleEntry {
+function toExitHole(design: Design, { vent, through, side, atMm }: VentExit): HoleEntry {
   const clearanceMm = Math.max(0, lookUpValue(design.rules, "holeClearance"));
   const { lengthMm, widthMm } = computeWallHole(vent.pipe.outerMm, 0, 0, clearanceMm);
   return {
     id: `${vent.id}-out`,
-    through: side === null ? "roof" : "side",
+    through,
     side,
     lineId: vent.id,
     gearId: null,

@@ -11,7 +11,12 @@ export const RIG_SIDES = ["left", "right", "rear", "front"] as const;
 export type RigSide = (typeof RIG_SIDES)[number];
 
 /** Where a breather comes out of a rig: on the inside of one of its sides, or, where `side` is null, of its roof or deck. */
-export type VentExit = { readonly vent: Vent; readonly side: RigSide | null; readonly atMm: Vec3 };
+export type VentExit = {
+  readonly vent: Vent;
+  readonly through: "side" | "roof";
+  readonly side: RigSide | null;
+  readonly atMm: Vec3;
+};
 
 /** A wall that is drawn so near is the side itself, mm [T]. */
 const SAME_WALL_MM = 100;
@@ -47,8 +52,9 @@ function findExit(design: Design, vent: Vent): VentExit | null {
   if (end.z <= 0 || isFresh || isIndoors(design, end)) return null;
   const { side, byMm } = measureBeyond(design, end);
   const topMm = rig.kind === "boat" ? LOWEST_ROOF_MM.boat : HEADROOM_MM;
-  if (-byMm > ALONG_WALL_MM || end.z >= topMm) return { vent, side: null, atMm: vec(end.x, end.y, end.z) };
-  return { vent, side, atMm: toSide(design, end, side) };
+  if (-byMm > ALONG_WALL_MM || end.z >= topMm)
+    return { vent, through: "roof", side: null, atMm: vec(end.x, end.y, end.z) };
+  return { vent, through: "side", side, atMm: toSide(design, end, side) };
 }
 
 // Where a leg leaves the floor's outline; below the floor it goes out through nothing.
@@ -59,7 +65,7 @@ function crossSide(design: Design, vent: Vent, from: Vec3, to: Vec3): VentExit |
   });
   const [first] = crossings.sort((a, b) => a.share - b.share);
   const atMm = interpolate(from, to, first!.share);
-  return atMm.z > 0 ? { vent, side: first!.side, atMm } : null;
+  return atMm.z > 0 ? { vent, through: "side", side: first!.side, atMm } : null;
 }
 
 // How far a place is outside of a side, mm; below 0 inside.

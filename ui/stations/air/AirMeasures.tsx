@@ -14,15 +14,18 @@ import {
   type VentWay,
 } from "@/core/edits/ventEdits";
 import type { TankResult } from "@/core/evaluate/evaluation";
+import { listVentExits } from "@/core/through/ventExits";
 import type { FormulaId } from "@/core/workings/working";
 import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
 import { WORK_CAUTIONS } from "@/words/cautions";
-import { BRANCH_VENT_NAMES, PLAIN_WORDS, VENT_WAY_NAMES } from "@/words/labels";
+import { describeWall } from "@/words/holes";
+import { BRANCH_VENT_NAMES, PLAIN_WORDS } from "@/words/labels";
 import * as WORDS from "@/words/panels/air/airMeasures";
 import { DRAWING, describeDraw } from "@/words/pumpOut";
-import { formatQuantity } from "@/words/units";
+import { formatLength, formatQuantity } from "@/words/units";
+import { VENT_WAY_NAMES } from "@/words/ventLabels";
 import { findShownDrain, findShownResult } from "../../drawing/shown";
 import { Group } from "../../fields/Group";
 import { PointList } from "../../fields/PointList";
@@ -135,6 +138,9 @@ const OPEN_AIR = WORDS.openAir;
 function VentFields({ vent }: { readonly vent: Vent }) {
   const say = useSay();
   const design = useWorkbench((state) => state.history!.design);
+  const passages = useWorkbench((state) => state.evaluation!.linePassages);
+  const units = useWorkbench((state) => state.units);
+  const exit = listVentExits(design, passages).find((one) => one.vent.id === vent.id);
   const { set, apply } = useEdits();
   const at = { kind: "line", id: vent.id } as const;
   const isEnd = (index: number) => vent.to.kind === "openAir" && index === vent.pointsMm.length - 1;
@@ -193,6 +199,11 @@ function VentFields({ vent }: { readonly vent: Vent }) {
         nameOf={(index) => (isEnd(index) ? WORDS.openEnd : WORDS.point(index + 1))}
         isFixed={isEnd}
       />
+      {exit && (
+        <p className="pt-1 text-[13px] leading-snug text-faint">
+          {say(WORDS.goesOut(describeWall({ ...exit, panelName: null }, design), formatLength(exit.atMm.z, units)))}
+        </p>
+      )}
       <div>
         <Button
           className="mt-1.5"

@@ -3,7 +3,7 @@ import { useMemo, useState } from "react";
 import { findTrap } from "@/core/design/lineItems";
 import { compareTraps } from "@/core/traps/trapSchools";
 import { useWorkbench } from "@/store/useWorkbench";
-import { TRAP_NAMES } from "@/words/labels";
+import { TRAP_NAMES } from "@/words/drainLabels";
 import * as WORDS from "@/words/panels/falls/trapSchools";
 import { formatLengthFigure, formatNumber, lengthUnit } from "@/words/units";
 import { Trade } from "../../glossary/Trade";

@@ -33,4 +33,6 @@ export const anyLengthForItDoes = "any length, for it does not fall by its bore"
 export const trapToAirAllowed = "Trap to air allowed";
 export const openAir = "open air";
 export const openEnd = "Open end";
+export const goesOut = (wall: Shown, height: Shown) =>
+  `Goes out through ${wall}, ${height} over the floor. The hole is among those under Through.`;
 export const point = (number: number) => `Point ${number}`;
