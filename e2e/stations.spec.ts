@@ -285,6 +285,7 @@ test("through: where to drill and how large stands beside the caution, the hole 
   await expectAccessible(page);
   const passages = page.getByRole("group", { name: "Holes to drill" });
   await expect(passages).toContainText("drill a small pilot first");
+  await expect(passages).toContainText(/The left side, 1550.*900\u00a0mm over the floor: a hole of 29/);
   await passages
     .getByRole("button", { name: /^Hole in the floor/ })
     .first()

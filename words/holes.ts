@@ -12,11 +12,12 @@ import { formatLength, formatMl, formatNumber, formatQuantity, type Units } from
 export function describeHole(hole: HoleEntry, design: Design): string {
   const { lineId, gearId } = hole;
   const { lines, gear } = design;
-  const wall = describeWall(hole, design).replace(/^(the|her) /, "");
-  const where = wall.charAt(0).toUpperCase() + wall.slice(1);
+  const where = startSentence(describeWall(hole, design).replace(/^(the|her) /, ""));
   const what = lines.find(({ id }) => id === lineId)?.name ?? gear.find(({ id }) => id === gearId)?.name ?? "";
   return `${where}, ${what}`;
 }
+
+export const startSentence = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** What a hole goes through, in a sentence. */
 export function describeWall(

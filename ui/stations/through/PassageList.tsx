@@ -1,12 +1,12 @@
 "use client";
 import { buildPutHoles, listDrilledHoles } from "@/core/design/lineItems";
 import type { Passage } from "@/core/fit/passages";
-import { toHoleId } from "@/core/through/holes";
+import { type HoleEntry, listHoles, toHoleId } from "@/core/through/holes";
 import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
 import { sayBeforeDrilling } from "@/words/cautions";
-import { describeHolePlace } from "@/words/holes";
+import { describeHolePlace, describeSize, describeWall, startSentence } from "@/words/holes";
 import * as WORDS from "@/words/panels/through/passageList";
 import { describeDrilling } from "@/words/passages";
 import { formatQuantity } from "@/words/units";
@@ -18,33 +18,56 @@ import { NumberField } from "../../kit/NumberField";
 
 /** Every hole of the rig, line by line: where to drill, how large, from which side, and what lies behind. */
 export function PassageList() {
-  const drains = useWorkbench((state) => state.evaluation?.drains);
+  const evaluation = useWorkbench((state) => state.evaluation!);
   const design = useWorkbench((state) => state.history!.design);
   const { lines, rig } = design;
-  const others = useWorkbench((state) => state.evaluation?.linePassages);
-  const passages = [...(drains?.flatMap((drain) => drain.passages) ?? []), ...(others ?? [])];
-  const fittings = useWorkbench(
-    (state) => state.history!.design.gear.filter(({ spec }) => spec.kind === "skinFitting").length,
-  );
-  if (passages.length === 0) return null;
-  const count = fittings === 0 ? WORDS.inAll(passages.length) : WORDS.andForTheFittings(passages.length, fittings);
+  const passages = [...evaluation.drains.flatMap((drain) => drain.passages), ...evaluation.linePassages];
+  const outs = listHoles(design, evaluation).filter(({ through }) => through === "side" || through === "roof");
+  const fittings = design.gear.filter(({ spec }) => spec.kind === "skinFitting").length;
+  const setIn = design.gear.filter(({ spec }) => spec.kind === "deckFitting" || spec.kind === "coupling");
+  const drilled = passages.length + outs.length;
+  if (drilled === 0) return null;
+  const count = fittings === 0 ? WORDS.inAll(drilled) : WORDS.andForTheFittings(drilled, fittings);
   return (
     <Group title={WORDS.holesToDrill(count)}>
       {lines.map(({ id: lineId, name }) => {
         const own = passages.filter((passage) => passage.lineId === lineId);
-        return own.length === 0 ? null : (
+        const out = outs.filter((hole) => hole.lineId === lineId);
+        return own.length + out.length === 0 ? null : (
           <div key={lineId} className="pt-1">
             <p className="text-[13px] font-semibold">{name}</p>
             <ul className="flex flex-col gap-1.5">
               {own.map((passage) => (
                 <PassageRow key={`${passage.legIndex}-${passage.nth}`} passage={passage} />
               ))}
+              {out.map((hole) => (
+                <OutRow key={hole.id} hole={hole} />
+              ))}
             </ul>
           </div>
         );
       })}
+      {setIn.length > 0 && (
+        <p className="pt-1.5 text-[13px] leading-snug text-faint">
+          {WORDS.byTheirTemplate(setIn.map(({ name }) => name).join(", "))}
+        </p>
+      )}
       <p className="pt-1.5 text-[12px] leading-snug text-faint">{sayBeforeDrilling(rig.kind)}</p>
     </Group>
+  );
+}
+
+// Where a breather goes out: nothing is known of what is in that wall.
+function OutRow({ hole }: { readonly hole: HoleEntry }) {
+  const units = useWorkbench((state) => state.units);
+  const design = useWorkbench((state) => state.history!.design);
+  const wall = describeWall(hole, design);
+  return (
+    <li className="text-[13px] text-faint">
+      <span className="text-ink">{startSentence(wall)}</span>, {describeHolePlace(hole, hole.facesMm[0], design, units)}
+      {WORDS.aHoleOf} <span className="text-[15px] text-ink">{describeSize(hole, units)}</span>. {WORDS.lookForStruts}
+      <LateStepHold stepId={`drillHole:${hole.id}`} />
+    </li>
   );
 }
 
