@@ -13,10 +13,10 @@ test("from Build to the phone's page: one card at a time, read large, ticked, un
   await expect(page).toHaveURL(/\/under$/);
   const card = page.getByTestId("under-card");
   await expect(page.getByRole("heading", { name: "Kranich" })).toBeVisible();
-  await expect(card).toContainText("1 of 12");
+  await expect(card).toContainText("1 of 13");
   const first = await card.getByRole("heading").textContent();
   await page.getByRole("button", { name: "Done", exact: true }).click();
-  await expect(card).toContainText("2 of 12");
+  await expect(card).toContainText("2 of 13");
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(card.getByRole("heading")).toHaveText(first!);
   await page.getByRole("button", { name: "Done", exact: true }).click();
@@ -34,7 +34,7 @@ test("from Build to the phone's page: one card at a time, read large, ticked, un
     expect(box!.height).toBeGreaterThanOrEqual(56);
   }
   await page.reload();
-  await expect(card).toContainText("1 of 12, done");
+  await expect(card).toContainText("1 of 13, done");
   await expectAccessible(page);
   // a level without a sensor says what to do
   await page.getByRole("button", { name: "Level" }).click();

@@ -1,10 +1,10 @@
 import type { Design } from "@/core/design/design";
 import type { Vec3 } from "@/core/geometry/vec";
+import type { RigSide } from "@/core/through/exits";
 import type { Flood } from "@/core/through/flood";
 import type { HoleEntry } from "@/core/through/holes";
 import type { Saw, SawFit } from "@/core/through/saws";
 import type { StubFit } from "@/core/through/stubs";
-import type { RigSide } from "@/core/through/ventExits";
 import { describePlaceMm, describePlanPlaceMm } from "./places";
 import { formatLength, formatMl, formatNumber, formatQuantity, type Units } from "./units";
 

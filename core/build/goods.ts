@@ -6,9 +6,9 @@ import { toTankBlock } from "../fit/obstacleGaps";
 import type { Part } from "../parts/listParts";
 import { inToMm } from "../quantity/convert";
 import { findTankJoin } from "../tanks/tankJoins";
+import { listExits } from "../through/exits";
 import { listHoles } from "../through/holes";
 import { chooseOwnSaw } from "../through/saws";
-import { listVentExits } from "../through/ventExits";
 import { listLineGoods } from "./lineGoods";
 import { listPortGoods } from "./portGoods";
 import { listSkinGoods } from "./skinGoods";
@@ -112,13 +112,10 @@ export function listGoods(design: Design, evaluation: Evaluation, ownSawsMm: rea
     ),
     ...listSkinGoods(design),
     ...listHoleGoods(design, evaluation, ownSawsMm),
-    ...listVentExits(design, evaluation.linePassages).map(
-      ({ vent: { id, pipe } }): Good => ({
-        ware: { kind: "cowl", pipe },
-        amount: 1,
-        assembly: { kind: "line", id },
-        counter: "pipe",
-      }),
+    ...listExits(design, evaluation).flatMap(({ line: { id, kind }, pipe }): Good[] =>
+      kind === "vent"
+        ? [{ ware: { kind: "cowl", pipe }, amount: 1, assembly: { kind: "line", id }, counter: "pipe" }]
+        : [],
     ),
     ...listWireGoods(design),
     ...listTools(design),

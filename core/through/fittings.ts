@@ -1,7 +1,7 @@
 import type { Design } from "../design/design";
 import type { GearOf } from "../design/gear";
 import type { Evaluation } from "../evaluate/evaluation";
-import { listVentExits } from "./ventExits";
+import { listExits } from "./exits";
 
 export type Fitting = GearOf<"skinFitting">;
 
@@ -10,10 +10,7 @@ export const listFittings = ({ gear }: Pick<Design, "gear">): Fitting[] =>
   gear.filter((piece): piece is Fitting => piece.spec.kind === "skinFitting");
 
 /** How many holes a rig has, in floor, walls, sides, roof and hull: as many as `listHoles` tells of, without a size worked out. */
-export const countHoles = (
-  design: Design,
-  { drains, linePassages }: Pick<Evaluation, "drains" | "linePassages">,
-): number =>
-  drains.reduce((sum, { passages }) => sum + passages.length, linePassages.length) +
-  listVentExits(design, linePassages).length +
+export const countHoles = (design: Design, judged: Pick<Evaluation, "drains" | "linePassages">): number =>
+  judged.drains.reduce((sum, { passages }) => sum + passages.length, judged.linePassages.length) +
+  listExits(design, judged).length +
   listFittings(design).length;

@@ -4,10 +4,10 @@ import type { Design } from "../design/design";
 import type { Gear } from "../design/gear";
 import { parseDesign } from "../design/parseDesign";
 import { evaluate } from "../evaluate/evaluate";
+import { listExits } from "./exits";
 import { countHoles, listFittings } from "./fittings";
 import { listHoles, measureFitting } from "./holes";
 import { chooseOwnSaw, findSaw, MOST_OVER_MM } from "./saws";
-import { listVentExits } from "./ventExits";
 
 const otter = readDemo("otter");
 
@@ -35,7 +35,7 @@ test("every passage and every fitting is one hole, with a saw that is wide enoug
     const evaluation = evaluate(design);
     const holes = listHoles(design, evaluation);
     const passages = evaluation.drains.flatMap((d) => d.passages).length + evaluation.linePassages.length;
-    const exits = listVentExits(design, evaluation.linePassages).length;
+    const exits = listExits(design, evaluation).length;
     expect(holes).toHaveLength(passages + exits + listFittings(design).length);
     expect(countHoles(design, evaluation)).toBe(holes.length);
     for (const { saw, lengthMm } of holes)

@@ -9,10 +9,10 @@ import type { Vec3 } from "../geometry/vec";
 import { measureOverWater, measureWorstOverWater } from "../hull/overWater";
 import { createRecall } from "../quantity/recall";
 import { lookUpValue } from "../rules/lookUpLimit";
+import { type Exit, listExits, type RigSide } from "./exits";
 import { type Fitting, listFittings } from "./fittings";
 import { computeFloodLps } from "./openHole";
 import { findSaw, type Saw } from "./saws";
-import { listVentExits, type RigSide, type VentExit } from "./ventExits";
 
 export type HoleEntry = {
   readonly id: string;
@@ -85,7 +85,7 @@ function collectHoles(
         isUnderWater: false,
       };
     }),
-    ...listVentExits(design, linePassages).map((exit) => toExitHole(design, exit)),
+    ...listExits(design, { drains, linePassages }).map((exit) => toExitHole(design, exit)),
     ...listFittings(design).map((piece): HoleEntry => {
       const at = placeGearPort(piece, "in");
       // the thread goes through with a millimetre to bed it
@@ -112,21 +112,21 @@ function collectHoles(
 }
 
 // Straight through, with room to seal; how thick a side or a roof is, is not asked for.
-function toExitHole(design: Design, { vent, through, side, atMm }: VentExit): HoleEntry {
+function toExitHole(design: Design, { line, through, side, atMm, pipe, slantRad }: Exit): HoleEntry {
   const clearanceMm = Math.max(0, lookUpValue(design.rules, "holeClearance"));
-  const { lengthMm, widthMm } = computeWallHole(vent.pipe.outerMm, 0, 0, clearanceMm);
+  const { lengthMm, widthMm } = computeWallHole(pipe.outerMm, slantRad, 0, clearanceMm);
   return {
-    id: `${vent.id}-out`,
+    id: `${line.id}-out`,
     through,
     side,
-    lineId: vent.id,
+    lineId: line.id,
     gearId: null,
     panelName: null,
     facesMm: [atMm, atMm],
     lengthMm,
     widthMm,
     thicknessMm: 0,
-    angleRad: 0,
+    angleRad: slantRad,
     drillFrom: "either",
     behind: null,
     saw: findSaw(lengthMm),

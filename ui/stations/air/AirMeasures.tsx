@@ -14,7 +14,7 @@ import {
   type VentWay,
 } from "@/core/edits/ventEdits";
 import type { TankResult } from "@/core/evaluate/evaluation";
-import { listVentExits } from "@/core/through/ventExits";
+import { listExits } from "@/core/through/exits";
 import type { FormulaId } from "@/core/workings/working";
 import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
@@ -138,9 +138,9 @@ const OPEN_AIR = WORDS.openAir;
 function VentFields({ vent }: { readonly vent: Vent }) {
   const say = useSay();
   const design = useWorkbench((state) => state.history!.design);
-  const passages = useWorkbench((state) => state.evaluation!.linePassages);
+  const evaluation = useWorkbench((state) => state.evaluation!);
   const units = useWorkbench((state) => state.units);
-  const exit = listVentExits(design, passages).find((one) => one.vent.id === vent.id);
+  const exit = listExits(design, evaluation).find(({ line }) => line.id === vent.id);
   const { set, apply } = useEdits();
   const at = { kind: "line", id: vent.id } as const;
   const isEnd = (index: number) => vent.to.kind === "openAir" && index === vent.pointsMm.length - 1;

@@ -5,12 +5,12 @@ import { listGoods } from "../build/goods";
 import { listSteps } from "../build/steps";
 import type { Design } from "../design/design";
 import { toNodes } from "../design/nodes";
-import type { HeldWater, Vent } from "../design/plumbing";
+import type { Drain, HeldWater, Vent } from "../design/plumbing";
 import type { Obstacle } from "../design/rig";
 import { evaluate } from "../evaluate/evaluate";
 import { type Vec3, vec } from "../geometry/vec";
+import { listExits } from "./exits";
 import { listHoles } from "./holes";
-import { listVentExits } from "./ventExits";
 
 const van = readDemo("kranich");
 const boat = readDemo("otter");
@@ -22,7 +22,7 @@ const led = (design: Design, points: readonly Vec3[], holds: HeldWater = "grey")
   tanks: design.tanks.map((tank) => ({ ...tank, holds })),
   lines: design.lines.map((line) => (line.kind === "vent" ? { ...line, pointsMm: toNodes(points) } : line)),
 });
-const find = (design: Design) => listVentExits(design, evaluate(design).linePassages);
+const find = (design: Design) => listExits(design, evaluate(design));
 const tell = (design: Design) => find(design).map(({ side, atMm: { x, y, z } }) => ({ side, x, y, z }));
 
 test("beside a wall a breather goes out through that side, over the headroom through the roof; inside or below the floor through nothing", () => {
@@ -106,14 +106,46 @@ test("wherever a breather of waste ends over the floor, it is led out through so
   expect([...seen].sort()).toEqual(["front", "inside", "left", "rear", "right", "roof"]);
 });
 
+test("a drain or a dump line that runs out through the side over the floor is drilled for there, aslant where it runs aslant", () => {
+  const drain = van.lines.find((line): line is Drain => line.kind === "drain")!;
+  const out: Design = {
+    ...van,
+    lines: van.lines.flatMap((line): Design["lines"][number][] => {
+      if (line !== drain) return line.kind === "drain" ? [] : [line];
+      const bendsMm = toNodes([vec(2300, 500, 300), vec(2300, HALF + 100, 290)]);
+      return [
+        {
+          ...drain,
+          items: drain.items.filter(({ node }) => node === null),
+          bendsMm,
+          to: { kind: "ground", atMm: vec(2300, HALF + 100, -600) },
+        },
+      ];
+    }),
+  };
+  const exit = find(out).find(({ line }) => line.id === drain.id)!;
+  expect(exit).toMatchObject({ through: "side", side: "left", atMm: { x: 2300, y: HALF } });
+  // its invert falls 10 mm over 475 mm: at the side by 375 of them, and the middle half a bore over it
+  expect(exit.atMm.z).toBeCloseTo(300 - (10 * 375) / 475 + drain.pipe.innerMm / 2, 6);
+  expect(exit.slantRad).toBeCloseTo(Math.atan2(10, 475), 6);
+  const hole = listHoles(out, evaluate(out)).find(({ id }) => id === `${drain.id}-out`)!;
+  expect(hole.lengthMm).toBeGreaterThan(hole.widthMm);
+  expect(listSteps(out, evaluate(out)).find(({ id }) => id === `layDrain:${drain.id}`)!.after).toContain(
+    `drillHole:${hole.id}`,
+  );
+  // only a breather takes a cowl
+  const cowls = listGoods(out, evaluate(out)).filter(({ ware }) => ware.kind === "cowl");
+  expect(cowls.map(({ assembly }) => "id" in assembly && assembly.id)).not.toContain(drain.id);
+});
+
 test("it is drilled before the breather is laid, and its cowl is bought", () => {
   for (const design of ALL_DEMOS) {
     const evaluation = evaluate(design);
     const steps = listSteps(design, evaluation);
-    const exits = listVentExits(design, evaluation.linePassages);
-    for (const { vent } of exits)
-      expect(steps.find(({ id }) => id === `layVent:${vent.id}`)!.after).toContain(`drillHole:${vent.id}-out`);
+    const exits = listExits(design, evaluation);
+    for (const { line } of exits)
+      expect(steps.find(({ id }) => id === `layVent:${line.id}`)!.after).toContain(`drillHole:${line.id}-out`);
     const cowls = listGoods(design, evaluation).filter(({ ware }) => ware.kind === "cowl");
-    expect(cowls.map(({ assembly }) => "id" in assembly && assembly.id)).toEqual(exits.map(({ vent }) => vent.id));
+    expect(cowls.map(({ assembly }) => "id" in assembly && assembly.id)).toEqual(exits.map(({ line }) => line.id));
   }
 });

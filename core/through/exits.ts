@@ -1,0 +1,108 @@
+import { ALONG_WALL_MM, HEADROOM_MM, isIndoors, LOWEST_ROOF_MM } from "../air/ventRoom";
+import type { Design } from "../design/design";
+import type { Line, Pipe, Vent } from "../design/plumbing";
+import type { Evaluation } from "../evaluate/evaluation";
+import type { Leg } from "../falls/drainPath";
+import { listLineLegs } from "../fit/lineLegs";
+import { toBlock } from "../fit/obstacleGaps";
+import type { Passage } from "../fit/passages";
+import { findRole } from "../fit/roles";
+import { interpolate, measureLength, subtract, type Vec3, vec } from "../geometry/vec";
+
+export const RIG_SIDES = ["left", "right", "rear", "front"] as const;
+export type RigSide = (typeof RIG_SIDES)[number];
+
+/** Where a line goes out of a rig through what nobody has drawn: one of its sides, or its roof or deck. */
+export type Exit = {
+  readonly line: Line;
+  readonly through: "side" | "roof";
+  /** Null through roof and deck. */
+  readonly side: RigSide | null;
+  /** The middle of the pipe, mm. */
+  readonly atMm: Vec3;
+  readonly pipe: Pipe;
+  /** How far it slants off the square, rad. */
+  readonly slantRad: number;
+};
+
+/** A wall that is drawn so near is the side itself, mm [T]. */
+const SAME_WALL_MM = 100;
+
+type Judged = Pick<Evaluation, "drains" | "linePassages">;
+
+/**
+ * Every place over the floor where a drain, a breather or a dump line goes out through a side, the roof or the deck. On land a
+ * line does where it leaves the floor's outline; a hull is wider than its sole, and what goes out of it has a fitting. A breather
+ * that ends beside a wall goes out there too, for nobody wants its air inside; drinking water's may end inside. What is drawn as
+ * a wall of its own is a passage already. Source: geometry; how near to a wall is practice [C on T].
+ */
+export function listExits(design: Design, { drains, linePassages }: Judged): Exit[] {
+  const legsOf = new Map(drains.map(({ lineId, legs, ownLegs }) => [lineId, legs.slice(0, ownLegs)]));
+  const passages = [...drains.flatMap((drain) => drain.passages), ...linePassages];
+  return design.lines.flatMap((line): Exit[] => {
+    // a hose goes out through a piece that is set in the wall
+    if (line.kind === "hose") return [];
+    const legs = legsOf.get(line.id) ?? listLineLegs(design, line);
+    const exit = findCrossing(design, line, legs) ?? (line.kind === "vent" ? findEnd(design, line) : null);
+    return exit && !passages.some((one) => one.lineId === line.id && isSameWall(one, exit)) ? [exit] : [];
+  });
+}
+
+// Where it leaves the floor's outline for the first time; below the floor it goes out through nothing.
+function findCrossing(design: Design, line: Line, legs: readonly Leg[]): Exit | null {
+  if (design.rig.kind === "boat") return null;
+  const leg = legs.find(({ to }) => findNearest(design, to).byMm > 0);
+  if (!leg || findNearest(design, leg.from).byMm > 0) return null;
+  const { from, to, pipe } = leg;
+  const [{ side, share }] = RIG_SIDES.flatMap((side) => {
+    const [a, b] = [measureBeyond(design, from, side), measureBeyond(design, to, side)];
+    return b > 0 ? [{ side, share: -a / (b - a) }] : [];
+  }).sort((a, b) => a.share - b.share) as [{ readonly side: RigSide; readonly share: number }];
+  const invert = interpolate(from, to, share);
+  const atMm = vec(invert.x, invert.y, invert.z + pipe.innerMm / 2);
+  if (atMm.z <= 0) return null;
+  const square = Math.abs(measureBeyond(design, to, side) - measureBeyond(design, from, side));
+  const slantRad = Math.acos(Math.min(1, square / Math.max(1e-9, leg.lengthMm)));
+  return { line, through: "side", side, atMm, pipe, slantRad };
+}
+
+// A breather that ends inside the outline, beside a wall or over all headroom.
+function findEnd(design: Design, line: Vent): Exit | null {
+  const end = line.pointsMm.at(-1);
+  const { rig, tanks } = design;
+  if (line.to.kind !== "openAir" || !end || end.z <= 0) return null;
+  const { side, byMm } = findNearest(design, end);
+  const isLand = rig.kind !== "boat";
+  // it went out below the floor, and rises outside
+  if (isLand && byMm > 0) return null;
+  if (tanks.find(({ id }) => id === line.fromTank)?.holds === "fresh" || isIndoors(design, end)) return null;
+  const isRoof = byMm < -ALONG_WALL_MM || end.z >= (isLand ? HEADROOM_MM : LOWEST_ROOF_MM.boat);
+  const common = { line, pipe: line.pipe, slantRad: 0 };
+  if (isRoof) return { ...common, through: "roof", side: null, atMm: vec(end.x, end.y, end.z) };
+  return { ...common, through: "side", side, atMm: isLand ? toSide(design, end, side) : vec(end.x, end.y, end.z) };
+}
+
+// A wall drawn along the side, at the side, and not a cabinet or a bulkhead that stands against it.
+function isSameWall({ panel, atMm }: Passage, exit: Exit): boolean {
+  if (!panel || !exit.side || findRole(panel.kind) !== "panel") return false;
+  const axis = exit.side === "left" || exit.side === "right" ? "y" : "x";
+  const { min, max } = toBlock(panel);
+  return max[axis] - min[axis] < SAME_WALL_MM && measureLength(subtract(atMm, exit.atMm)) < SAME_WALL_MM;
+}
+
+// How far a place is outside of a side, mm; below 0 inside.
+function measureBeyond({ rig: { lengthMm, widthMm } }: Pick<Design, "rig">, { x, y }: Vec3, side: RigSide): number {
+  return { left: y - widthMm / 2, right: -y - widthMm / 2, rear: -x, front: x - lengthMm }[side];
+}
+
+// The side it is the furthest beyond, or the nearest to.
+const findNearest = (design: Pick<Design, "rig">, p: Vec3): { readonly side: RigSide; readonly byMm: number } =>
+  RIG_SIDES.map((side) => ({ side, byMm: measureBeyond(design, p, side) })).reduce((a, b) => (b.byMm > a.byMm ? b : a));
+
+const toSide = ({ rig: { lengthMm, widthMm } }: Pick<Design, "rig">, { x, y, z }: Vec3, side: RigSide): Vec3 =>
+  ({
+    left: vec(x, widthMm / 2, z),
+    right: vec(x, -widthMm / 2, z),
+    rear: vec(0, y, z),
+    front: vec(lengthMm, y, z),
+  })[side];
