@@ -178,6 +178,13 @@ const joinWords = ({ kind, to }: TankJoin): Pick<StepWords, "verb"> => ({
       : `Put pump and hose from ${part} to ${to.name}`,
 });
 
+/** On land a tank over the floor is not hung. */
+const SET_DOWN: Pick<StepWords, "verb" | "tools" | "caution"> = {
+  verb: (part) => `Set ${part} in its place`,
+  tools: "a helper, spanners, torque wrench",
+  caution: "Look under the floor before its bolts go through.",
+};
+
 function findWords({ kind, at }: Pick<BuildStep, "kind" | "at">, design: Design): StepWords {
   const { rig, gear, lines, tanks } = design;
   const piece = kind === "mountGear" ? gear.find(({ id }) => at.kind === "gear" && at.id === id) : undefined;
@@ -188,8 +195,11 @@ function findWords({ kind, at }: Pick<BuildStep, "kind" | "at">, design: Design)
     kind === "layDumpLine" && lines.some(({ id, to }) => at.kind === "line" && at.id === id && to.kind === "wye");
   const tank = kind === "joinTanks" ? tanks.find(({ id }) => at.kind === "tank" && at.id === id) : null;
   const join = tank ? findTankJoin(design, tank) : null;
+  const isInside =
+    kind === "hangTank" && tanks.some(({ id, atMm: { z } }) => at.kind === "tank" && at.id === id && z >= 0);
   return {
     ...words,
+    ...(isInside ? SET_DOWN : {}),
     ...(rig.kind === "boat" ? words.afloat : {}),
     ...(isInto ? LAID_INTO : {}),
     ...(join ? joinWords(join) : {}),

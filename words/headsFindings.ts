@@ -102,6 +102,13 @@ export function describeHeadsFinding(finding: FindingOf<"heads">, { part, length
         why: "The pump-out hose is put on there: what drips, or comes back when it slips, goes into the boat.",
         advice: "Set it in the deck, near her side.",
       };
+    case "outletInside":
+      return {
+        title: `${part} empties inside`,
+        why: "Its outlet is over the floor and no dump line leads out: what is let go there runs over the floor.",
+        advice:
+          "Lay a dump line from it, out through the side or down through the floor, or hang the tank under the floor.",
+      };
     case "outletIntoBilge":
       return {
         title: `${part} empties into the bilge`,

@@ -16,7 +16,7 @@ import type { Finding } from "./findings";
 /** What stays in a sag and is not worth a word, L [T]. */
 const NO_WORD_L = 0.02;
 /** A coupling is reached by hand from beside the rig up to so far in under it, mm [T]. */
-const REACH_MM = 200;
+export const REACH_MM = 200;
 
 /** Every dump line: that it falls as the rig stands to dump, lets the tank run empty, is shut somewhere, and is reached. */
 export const checkDumpLines = (design: Design): Finding[] =>
@@ -108,7 +108,8 @@ function checkFall(design: Design, { line, legs, staysL }: DumpRun): Finding[] {
 export const measureInsideMm = (design: Pick<Design, "rig">, { pointsMm }: DumpLine): number =>
   measureInMm(design, pointsMm.at(-1)!);
 
-const measureInMm = ({ rig }: Pick<Design, "rig">, { x, y }: Vec3): number =>
+/** How far a place lies in from the nearest edge of the rig, mm ≥ 0. */
+export const measureInMm = ({ rig }: Pick<Design, "rig">, { x, y }: Vec3): number =>
   Math.max(0, Math.min(rig.widthMm / 2 - Math.abs(y), x, rig.lengthMm - x));
 
 /** A black tank's own outlet that no line leads on from: a hose is put on it by hand, so it must be within reach. */

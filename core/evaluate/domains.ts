@@ -70,7 +70,7 @@ export const CONCERNS: Readonly<Record<FittedId, (design: Design) => boolean>> =
   dumpLines: ({ lines }) => lines.some(({ kind }) => kind === "dumpLine"),
   heads: ({ gear, lines, fixtures, rig, tanks }) =>
     gear.length > 0 ||
-    tanks.some(({ holds }) => holds === "black") ||
+    tanks.some(({ holds, atMm, ports }) => holds === "black" || ports.some((port) => atMm.z + port.atMm.z > 0)) ||
     rig.kind === "boat" ||
     lines.some(({ kind }) => kind === "hose") ||
     fixtures.some(({ kind }) => kind === "gravityToilet" || kind === "urineDiverter"),

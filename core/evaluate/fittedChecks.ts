@@ -12,6 +12,7 @@ import { checkGearRoom } from "./checkGearRoom";
 import { checkHeads } from "./checkHeads";
 import { checkHull } from "./checkHull";
 import { checkJunctions } from "./checkJunctions";
+import { checkOutletsInside } from "./checkOutletsInside";
 import { checkPads } from "./checkPads";
 import { checkSeaInlets } from "./checkSeaInlets";
 import { checkSumps } from "./checkSumps";
@@ -45,5 +46,6 @@ export const FITTED_CHECKS: Readonly<Record<FittedId, Check>> = {
     ...checkSumps(design),
     ...checkAboard(design),
     ...checkBlackOutlets(design),
+    ...checkOutletsInside(design),
   ],
 };

@@ -13,6 +13,7 @@ export const FITTED_FINDINGS = {
   floatOverRim: ["heads", "heads", "must"],
   deckFittingBelow: ["heads", "part", "must"],
   outletIntoBilge: ["heads", "part", "must"],
+  outletInside: ["heads", "part", "should"],
   hullUnknown: ["heads", "heads", "note"],
   stabilityUnknown: ["heads", "heads", "note"],
   seaInFixture: ["hull", "part", ["must", "should"]],

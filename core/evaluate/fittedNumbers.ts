@@ -67,6 +67,7 @@ export type FittedNumbers =
   | { readonly code: "floatOverRim"; readonly onMm: number; readonly highMm: number }
   | { readonly code: "deckFittingBelow" }
   | { readonly code: "outletIntoBilge" }
+  | { readonly code: "outletInside" }
   | { readonly code: "hullUnknown"; readonly fittings: number }
   | { readonly code: "stabilityUnknown"; readonly wants: "weight" | "gm" }
   | {

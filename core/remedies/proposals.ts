@@ -193,6 +193,7 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   ventInRoom: (design, _finding, { vent }) => (vent ? proposeAlongWall(design, vent) : []),
   ventEndNear: (design, finding, { vent }) => (vent ? proposeVentEndClear(design, vent, finding) : []),
   hoseSmells: (design, finding) => (finding.at.kind === "line" ? proposeBarrierHose(design, finding.at.id) : []),
+  outletInside: (design, _finding, { tank }) => (tank ? proposeDumpLines(design, tank) : []),
   outletIntoBilge: (design, _finding, { tank }) => (tank ? proposePumpOut(design, tank) : []),
   seaAtEnd: (design, { wantedMm, overMm }, { vent }) =>
     vent && vent.pointsMm.length > 0
@@ -303,6 +304,12 @@ export function listCandidates(design: Design, finding: Finding): readonly Remed
   const vent = line?.kind === "vent" ? line : null;
   return propose?.(design, finding, { drain, vent, tank: findTank(design, finding) }) ?? [];
 }
+
+const proposeDumpLines = (design: Design, tank: Tank): Remedy[] =>
+  tank.ports.flatMap((port) => {
+    const edit = port.kind === "outlet" ? buildAddDumpLine(design, tank, port) : null;
+    return edit ? [{ byMm: null, edit }] : [];
+  });
 
 /** Names of our own for what a remedy puts in; the builder may give others. */
 const proposePumpOut = (design: Design, tank: Tank): Remedy[] => [

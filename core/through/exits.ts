@@ -1,6 +1,6 @@
 import { ALONG_WALL_MM, HEADROOM_MM, isIndoors, LOWEST_ROOF_MM } from "../air/ventRoom";
 import type { Design } from "../design/design";
-import type { Line, Pipe, Vent } from "../design/plumbing";
+import type { DumpLine, Line, Pipe } from "../design/plumbing";
 import type { Evaluation } from "../evaluate/evaluation";
 import type { Leg } from "../falls/drainPath";
 import { listLineLegs } from "../fit/lineLegs";
@@ -33,7 +33,7 @@ type Judged = Pick<Evaluation, "drains" | "linePassages">;
 /**
  * Every place over the floor where a drain, a breather or a dump line goes out through a side, the roof or the deck. On land a
  * line does where it leaves the floor's outline; a hull is wider than its sole, and what goes out of it has a fitting. A breather
- * that ends beside a wall goes out there too, for nobody wants its air inside; drinking water's may end inside. What is drawn as
+ * or coupling that ends beside a wall goes out there too, for nobody wants it inside; drinking water's breather may end inside. What is drawn as
  * a wall of its own is a passage already. Source: geometry; how near to a wall is practice [C on T].
  */
 export function listExits(design: Design, { drains, linePassages }: Judged): Exit[] {
@@ -43,7 +43,7 @@ export function listExits(design: Design, { drains, linePassages }: Judged): Exi
     // a hose goes out through a piece that is set in the wall
     if (line.kind === "hose") return [];
     const legs = legsOf.get(line.id) ?? listLineLegs(design, line);
-    const exit = findCrossing(design, line, legs) ?? (line.kind === "vent" ? findEnd(design, line) : null);
+    const exit = findCrossing(design, line, legs) ?? findEnd(design, line);
     return exit && !passages.some((one) => one.lineId === line.id && isSameWall(one, exit)) ? [exit] : [];
   });
 }
@@ -66,11 +66,13 @@ function findCrossing(design: Design, line: Line, legs: readonly Leg[]): Exit | 
   return { line, through: "side", side, atMm, pipe, slantRad };
 }
 
-// A breather that ends inside the outline, beside a wall or over all headroom.
-function findEnd(design: Design, line: Vent): Exit | null {
+// A breather that ends inside the outline, beside a wall or over all headroom; or a dump line's coupling beside a wall.
+function findEnd(design: Design, line: Line): Exit | null {
+  if (line.kind === "dumpLine") return findCoupling(design, line);
+  if (line.kind !== "vent" || line.to.kind !== "openAir") return null;
   const end = line.pointsMm.at(-1);
   const { rig, tanks } = design;
-  if (line.to.kind !== "openAir" || !end || end.z <= 0) return null;
+  if (!end || end.z <= 0) return null;
   const { side, byMm } = findNearest(design, end);
   const isLand = rig.kind !== "boat";
   // it went out below the floor, and rises outside
@@ -80,6 +82,16 @@ function findEnd(design: Design, line: Vent): Exit | null {
   const common = { line, pipe: line.pipe, slantRad: 0 };
   if (isRoof) return { ...common, through: "roof", side: null, atMm: vec(end.x, end.y, end.z) };
   return { ...common, through: "side", side, atMm: isLand ? toSide(design, end, side) : vec(end.x, end.y, end.z) };
+}
+
+function findCoupling(design: Design, line: DumpLine): Exit | null {
+  const { pointsMm, to, pipe } = line;
+  const end = pointsMm.at(-1);
+  if (design.rig.kind === "boat" || to.kind !== "coupling" || !end) return null;
+  const { side, byMm } = findNearest(design, end);
+  const atMm = toSide(design, vec(end.x, end.y, end.z + pipe.innerMm / 2), side);
+  if (byMm > 0 || byMm < -ALONG_WALL_MM || atMm.z <= 0) return null;
+  return { line, through: "side", side, atMm, pipe, slantRad: 0 };
 }
 
 // A wall drawn along the side, at the side, and not a cabinet or a bulkhead that stands against it.

@@ -80,6 +80,7 @@ const BEHIND: Readonly<Record<FindingCode, Sought | null>> = {
   floatOverRim: null,
   deckFittingBelow: null,
   outletIntoBilge: null,
+  outletInside: null,
   hullUnknown: null,
   stabilityUnknown: null,
   seaInFixture: null,
