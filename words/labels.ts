@@ -127,10 +127,6 @@ export const FIXTURE_NAMES: Readonly<Record<FixtureKind, string>> = {
   gravityToilet: "Gravity toilet",
 };
 
-/** A sample rig by its file: "lesesaal-furnished" is Lesesaal, furnished. */
-export const nameSample = (file: string): string =>
-  (file.charAt(0).toUpperCase() + file.slice(1)).replace("-loop", ", with loop").replace("-", ", ");
-
 /** What a copy is called: the name, with the next number that is free. */
 export function nameCopy(design: Pick<Design, "fixtures">, name: string): string {
   const base = name.replace(/ \d+$/, "").slice(0, 70);

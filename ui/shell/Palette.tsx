@@ -2,9 +2,9 @@
 import { Command } from "cmdk";
 import { Dialog } from "radix-ui";
 import { useWorkbench } from "@/store/useWorkbench";
-import { nameSample } from "@/words/labels";
 import { COMMAND_WORDS } from "@/words/panels/shell/commandWords";
 import * as WORDS from "@/words/panels/shell/palette";
+import { nameSample } from "@/words/samples";
 import { SAMPLES } from "../library/samples";
 import { session } from "./browserSession";
 import { COMMANDS } from "./commands";

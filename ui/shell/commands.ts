@@ -1,8 +1,6 @@
 import { LEVEL } from "@/core/attitude/attitude";
-import type { Design } from "@/core/design/design";
-import { buildLock, isLocked } from "@/core/edits/groupEdits";
 import { type PlanTool, STATIONS } from "@/store/state";
-import { change, endDrag, view as look, previewEdit, redo, tilt, undo, workbench } from "@/store/workbench";
+import { endDrag, view as look, previewEdit, redo, tilt, undo, workbench } from "@/store/workbench";
 import { STATION_NAMES } from "@/words/labels";
 import * as WORDS from "@/words/panels/shell/commands";
 import { findShownDrain } from "../drawing/shown";
@@ -148,14 +146,15 @@ function tiltToNextStanding(): void {
 const toggleTool = (tool: PlanTool): void =>
   look({ tool: get().tool === tool ? null : tool, pane: "plan", look: "above" });
 
+// these come when they are wanted first
 function toggleLock(): void {
-  const { selection, history } = get();
-  const design = history?.design;
-  const edit = design && selection && buildLock(design, selection, !isLocked(design, selection));
-  if (edit) change(edit);
+  void import("./pickedEdits").then(({ lockPicked }) => lockPicked());
 }
 
-// comes when it is wanted first
+function removePickedBend(): void {
+  void import("./pickedEdits").then(({ removeBendPicked }) => removeBendPicked());
+}
+
 function copyShown(): void {
   void import("../stations/falls/copyShownFixture").then(({ copyShownFixture }) => copyShownFixture());
 }
@@ -170,26 +169,6 @@ function stretch(): void {
   const now = get().exaggeration ?? 1;
   const index = EXAGGERATIONS.indexOf(now as (typeof EXAGGERATIONS)[number]);
   look({ exaggeration: EXAGGERATIONS[(index + 1) % EXAGGERATIONS.length]! });
-}
-
-function removePickedBend(): void {
-  const { selection, history } = get();
-  if (selection?.kind !== "bend" || !history) return;
-  const key = findPointList(history.design, selection.lineId);
-  if (!key) return;
-  const outcome = change({
-    code: "removeBend",
-    at: { kind: "line", id: selection.lineId },
-    ops: [{ op: "remove", path: ["lines", selection.lineId, key, selection.index] }],
-  });
-  if (outcome.ok) look({ selection: null });
-}
-
-// A breather keeps its open end; a drain may lose all its bends.
-function findPointList(design: Design, lineId: string): "bendsMm" | "pointsMm" | null {
-  const line = design.lines.find((l) => l.id === lineId);
-  if (line?.kind === "drain") return "bendsMm";
-  return line && line.pointsMm.length > 1 ? "pointsMm" : null;
 }
 
 function leave(): void {
