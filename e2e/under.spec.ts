@@ -28,7 +28,7 @@ test("from Build to the phone's page: one card at a time, read large, ticked, un
   await page.getByRole("button", { name: "Holes" }).click();
   await expect(card).toContainText(/44.mm/);
   await page.keyboard.press("ArrowRight");
-  await expect(card).toContainText("2 of 2");
+  await expect(card).toContainText("2 of 3");
   for (const button of await page.getByRole("button").all()) {
     const box = await button.boundingBox();
     expect(box!.height).toBeGreaterThanOrEqual(56);

@@ -167,7 +167,9 @@ export function describeAirFinding(
     case "ventEndsInside":
       return {
         title: `${part} ends indoors`,
-        why: "The tank breathes its gas into the room: it can kill, and the nose soon smells nothing.",
+        why: finding.isFresh
+          ? "Filled too full, it runs over in there."
+          : "The tank breathes its gas into the room: it can kill, and the nose soon smells nothing.",
         advice: "Lead it out: through a wall, the roof, or under the floor to the edge.",
       };
     case "ventEndsLow":

@@ -84,6 +84,13 @@ export const describeHolePlace = (
   units: Units,
 ): string => (through === "floor" ? describePlanPlaceMm : describePlaceMm)(at, rig.kind, units);
 
+/** The side to drill from. */
+export const DRILL_FROM: Readonly<Record<HoleEntry["drillFrom"], string>> = {
+  above: "from above",
+  below: "from below",
+  either: "half from each side",
+};
+
 /** How a hole is cut, in order. */
 export const HOLE_STEPS: readonly string[] = [
   "Mark it on the face you drill from, and look what lies behind.",

@@ -30,6 +30,7 @@ const SUSPECTS: Readonly<Record<SuspectKind, (part: string) => string>> = {
   senderWire: (part) => `${part}: a wire or plug of its sender`,
   wasteSeal: (part) => `${part}: the seal under its waste`,
   holeSeal: (part) => `${part}: the sealant where it goes through the floor`,
+  outSeal: (part) => `${part}: the sealant and cowl where it goes out`,
   tankWall: (part) => `${part}: a crack in its wall or seam`,
   skinSeal: (part) => `${part}: its bedding, its hose or clamps`,
   deckSeal: (part) => `${part}: its bedding in the deck`,
@@ -74,7 +75,7 @@ export function describeTrial({ kind, at }: Trial, design: Design): { readonly w
       };
     case "blowBreather":
       return {
-        what: `Take the mesh off ${part} and blow through it toward the tank.`,
+        what: `Take the mesh off ${part} and blow through it toward the tank with a pump, never by mouth.`,
         asks: "Is there resistance, or a bubbling sound?",
       };
     case "pourPast":
@@ -115,6 +116,11 @@ export function describeTrial({ kind, at }: Trial, design: Design): { readonly w
     case "sprayHole":
       return {
         what: `Hose water at the underside where ${part} goes through the floor, somebody inside with a light.`,
+        asks: "Does any come in?",
+      };
+    case "sprayOut":
+      return {
+        what: `Let water run over the outside where ${part} goes out, from below upward, somebody inside with a light.`,
         asks: "Does any come in?",
       };
     case "watchSkin":

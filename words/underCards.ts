@@ -15,7 +15,7 @@ import { describeStep, tellStep } from "./build";
 import { sayBeforeDrilling } from "./cautions";
 import { describeCutLength } from "./cuts";
 import { describeDrainDown, describeSpringStep } from "./frost";
-import { describeHole, describeSaw } from "./holes";
+import { DRILL_FROM, describeHole, describeSaw } from "./holes";
 import { describePipe } from "./parts";
 import { listHoleFigures, listStepFigures } from "./stepFigures";
 import { formatLength, formatQuantity, type Units } from "./units";
@@ -91,7 +91,7 @@ export function writeUnderCards(
     card("holes", hole.id, {
       title: `H${i + 1}: ${describeHole(hole, design)}`,
       figures: listHoleFigures(hole, units).map(([what, figure]) => [say(what), figure]),
-      text: `With ${describeSaw(hole.saw)}, from ${hole.drillFrom}. ${sayBeforeDrilling(design.rig.kind)}`,
+      text: `With ${describeSaw(hole.saw)}, ${DRILL_FROM[hole.drillFrom]}. ${sayBeforeDrilling(design.rig.kind)}`,
       ...holdOf(`drillHole:${hole.id}`),
     }),
   );

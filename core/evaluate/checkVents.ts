@@ -11,7 +11,7 @@ import { dot, type Vec3, vec } from "../geometry/vec";
 import { createRecall } from "../quantity/recall";
 import { isAtLeast } from "../quantity/tolerance";
 import { lookUpLimit } from "../rules/lookUpLimit";
-import { createFinding } from "./createFinding";
+import { createFinding, createGraded } from "./createFinding";
 import type { Finding } from "./findings";
 import { listParkedStandings, type Standing } from "./parkedAttitudes";
 
@@ -114,7 +114,10 @@ function checkEnd(design: Design, { vent, pointsMm, tank }: VentPath): Finding[]
   const end = pointsMm.at(-1)!;
   const at = { kind: "bend", lineId: vent.id, index: vent.pointsMm.length - 1 } as const;
   // over drinking water it is only wet there
-  if (!isFresh && isIndoors(design, end)) return [createFinding(at, { code: "ventEndsInside" })];
+  const inside = isIndoors(design, end)
+    ? [createGraded(isFresh ? "note" : "must", at, { code: "ventEndsInside", isFresh })]
+    : [];
+  if (!isFresh && inside.length > 0) return inside;
   const limit = lookUpLimit(design.rules, "ventEndGap");
   const bare = vent.to.hasMesh ? [] : [createFinding(at, { code: "ventNoMesh" })];
   const near = design.obstacles.flatMap((obstacle): Finding[] => {
@@ -124,7 +127,7 @@ function checkEnd(design: Design, { vent, pointsMm, tank }: VentPath): Finding[]
     const { id: obstacleId, name: obstacleName } = obstacle;
     return [createFinding(at, { code: "ventEndNear", obstacleId, obstacleName, gapMm, isFresh }, limit)];
   });
-  return [...near, ...bare];
+  return [...inside, ...near, ...bare];
 }
 
 /** A hand's breadth of hose in the room is a way round a corner, mm [T]. */

@@ -56,7 +56,7 @@ const ALWAYS = {
   ventSharesFresh: ["air", "air", "must"],
   ventInRoom: ["air", "air", "should"],
   ventEndNear: ["air", "air", "should"],
-  ventEndsInside: ["air", "air", "must"],
+  ventEndsInside: ["air", "air", ["must", "note"]],
   ventNoMesh: ["air", "air", "note"],
   sharedAirSucks: ["air", "air", "should"],
   fixingWeak: ["tank", "part", "must"],

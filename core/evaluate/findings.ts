@@ -113,7 +113,8 @@ type Numbers =
   | { readonly code: "ventEndsLow"; readonly endMm: number; readonly topMm: number; readonly attitude: Attitude }
   | { readonly code: "ventTeeLow"; readonly byMm: number; readonly attitude: Attitude }
   | { readonly code: "ventSharesFresh"; readonly otherName: string }
-  | { readonly code: "ventEndsInside" }
+  /** A breather of waste, or of drinking water, out of which only water comes. */
+  | { readonly code: "ventEndsInside"; readonly isFresh: boolean }
   | { readonly code: "ventNoMesh" }
   | { readonly code: "crashLeftOut" }
   | { readonly code: "ventPortNarrow"; readonly portMm: number; readonly boreMm: number }

@@ -33,20 +33,21 @@ type Judged = Pick<Evaluation, "drains" | "linePassages">;
 /**
  * Every place over the floor where a drain, a breather or a dump line goes out through a side, the roof or the deck. On land a
  * line does where it leaves the floor's outline; a hull is wider than its sole, and what goes out of it has a fitting. A breather
- * or coupling that ends beside a wall goes out there too, for nobody wants it inside; drinking water's breather may end inside. What is drawn as
+ * or coupling that ends beside a wall goes out there too, for nobody wants it inside. What is drawn as
  * a wall of its own is a passage already. Source: geometry; how near to a wall is practice [C on T].
  */
 export function listExits(design: Design, { drains, linePassages }: Judged): Exit[] {
   const legsOf = new Map(drains.map(({ lineId, legs, ownLegs }) => [lineId, legs.slice(0, ownLegs)]));
   const passages = [...drains.flatMap((drain) => drain.passages), ...linePassages];
   return design.lines.flatMap((line): Exit[] => {
-    // a hose goes out through a piece that is set in the wall
-    if (line.kind === "hose") return [];
-    const legs = legsOf.get(line.id) ?? listLineLegs(design, line);
-    const exit = findCrossing(design, line, legs) ?? findEnd(design, line);
+    const exit = findExit(design, line, legsOf.get(line.id) ?? listLineLegs(design, line));
     return exit && !passages.some((one) => one.lineId === line.id && isSameWall(one, exit)) ? [exit] : [];
   });
 }
+
+/** The same of one line with its own legs, drawn wall or not; a hose goes out through a piece that is set in the wall. */
+export const findExit = (design: Design, line: Line, legs: readonly Leg[]): Exit | null =>
+  line.kind === "hose" ? null : (findCrossing(design, line, legs) ?? findEnd(design, line));
 
 // Where it leaves the floor's outline for the first time; below the floor it goes out through nothing.
 function findCrossing(design: Design, line: Line, legs: readonly Leg[]): Exit | null {
@@ -71,13 +72,13 @@ function findEnd(design: Design, line: Line): Exit | null {
   if (line.kind === "dumpLine") return findCoupling(design, line);
   if (line.kind !== "vent" || line.to.kind !== "openAir") return null;
   const end = line.pointsMm.at(-1);
-  const { rig, tanks } = design;
+  const { rig } = design;
   if (!end || end.z <= 0) return null;
   const { side, byMm } = findNearest(design, end);
   const isLand = rig.kind !== "boat";
   // it went out below the floor, and rises outside
   if (isLand && byMm > 0) return null;
-  if (tanks.find(({ id }) => id === line.fromTank)?.holds === "fresh" || isIndoors(design, end)) return null;
+  if (isIndoors(design, end)) return null;
   const isRoof = byMm < -ALONG_WALL_MM || end.z >= (isLand ? HEADROOM_MM : LOWEST_ROOF_MM.boat);
   const common = { line, pipe: line.pipe, slantRad: 0 };
   if (isRoof) return { ...common, through: "roof", side: null, atMm: vec(end.x, end.y, end.z) };

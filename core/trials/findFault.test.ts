@@ -88,6 +88,14 @@ test("a boat's skin is suspected and her sole is not; what holds foul water is r
       expect(pressed).not.toContain(`gearBody:${piece.id}`);
   const van = new Set(listSuspects(readDemo("kranich"), "wetFloor").suspects.map(({ kind }) => kind));
   expect(van).toContain("holeSeal");
+  // rain comes in where a breather goes out, through a deck as through a side; one that ends under the floor has no such place
+  expect(van).toContain("outSeal");
+  expect(kinds).toContain("outSeal");
+  const low = readDemo("kranich");
+  const lines = low.lines.map((line) =>
+    line.kind === "vent" ? { ...line, pointsMm: line.pointsMm.map((p) => ({ ...p, z: -60 })) } : line,
+  );
+  expect(listSuspects({ ...low, lines }, "wetFloor").suspects.map(({ kind }) => kind)).not.toContain("outSeal");
   expect(van).not.toContain("skinSeal");
 });
 

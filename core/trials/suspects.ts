@@ -5,8 +5,9 @@ import type { PartRef } from "../design/part";
 import type { DumpLine, Hose, Line } from "../design/plumbing";
 import { buildDrainPath } from "../falls/drainPath";
 import { buildNetwork, type Network } from "../falls/network";
-import { listCourse } from "../fit/lineLegs";
+import { listCourse, listLineLegs } from "../fit/lineLegs";
 import { listDumpWays } from "../tanks/dumpWays";
+import { findExit } from "../through/exits";
 import { standsUnderPressure } from "./pressed";
 
 export const SYMPTOMS = [
@@ -39,6 +40,8 @@ export type SuspectKind =
   | "wasteSeal"
   /** The sealant round a line where it goes through the floor: the road's spray comes in there. */
   | "holeSeal"
+  /** The sealant where a line goes out through a side, the roof or the deck: rain comes in there. */
+  | "outSeal"
   | "tankWall"
   | "skinSeal"
   | "deckSeal"
@@ -78,6 +81,7 @@ export type Trial = {
     | "feelWall"
     | "lookInto"
     | "sprayHole"
+    | "sprayOut"
     | "watchSkin"
     | "wetDeck"
     | "washMembrane"
@@ -101,6 +105,7 @@ const WEIGHTS: Readonly<Record<Symptom, Readonly<Partial<Record<SuspectKind, num
     gearBody: 1,
     wasteSeal: 3,
     holeSeal: 1,
+    outSeal: 2,
     tankWall: 1,
     skinSeal: 4,
     deckSeal: 2,
@@ -229,6 +234,12 @@ export function listSuspects(
     if (design.rig.kind === "boat" || line.kind === "dumpLine" || !goesThroughFloor(design, line, network)) continue;
     const at = { kind: "line", id: line.id } as const;
     propose("sprayHole", line.id, at, add("holeSeal", line.id, at));
+  }
+  for (const line of design.lines) {
+    const legs = line.kind === "drain" ? buildDrainPath(design, line, network).ownLegs : listLineLegs(design, line);
+    if (!findExit(design, line, legs)) continue;
+    const at = { kind: "line", id: line.id } as const;
+    propose("sprayOut", line.id, at, add("outSeal", line.id, at));
   }
   addPumped(design, symptom, add, propose);
   // what shows nothing in any trial is not on the drawing; where nothing drawn can be the cause, that is said instead

@@ -17,7 +17,7 @@ import { CUT_NOTE, describeCutEnds, describeCutLength, NO_PIPE_BETWEEN } from "@
 import { describeEnd } from "@/words/days";
 import { describeFinding } from "@/words/findings";
 import { listGoodsRows, SEALING_NOTE } from "@/words/goods";
-import { describeHole, describeHolePlace, describeSaw, describeSize, HOLE_STEPS } from "@/words/holes";
+import { DRILL_FROM, describeHole, describeHolePlace, describeSaw, describeSize, HOLE_STEPS } from "@/words/holes";
 import { describePipe } from "@/words/parts";
 import { describeStepFigures } from "@/words/stepFigures";
 import { TRIAL_CAUTIONS } from "@/words/trials";
@@ -202,7 +202,7 @@ function writeHoles(
         describeHole(hole, design),
         describeSize(hole, units),
         describeSaw(hole.saw),
-        `${describeHolePlace(hole, face, design, units)}, from ${hole.drillFrom}.${holdOf(hole)}`,
+        `${describeHolePlace(hole, face, design, units)}, ${DRILL_FROM[hole.drillFrom]}.${holdOf(hole)}`,
       ],
       at,
     );
