@@ -298,6 +298,13 @@ export function describeGearFinding(
           ? "Secure that valve, locked, tied or its handle off, and tick it at the valve. Local rules decide."
           : "Turn the way into the tank and secure the valve: locked, tied, or its handle off. Local rules decide.",
       };
+    case "fillPresses":
+      return {
+        title: `${finding.otherName} can burst ${part}`,
+        why: `Full, and filled on, all of it goes up ${finding.ventName}: ${formatQuantity(finding.flowLpm / 60, "flow", units)} through ${length(finding.boreMm)} of bore, with ${formatQuantity(finding.pressureKPa, "waterPressure", units)} in the tank; above ${limit} walls bulge and seams give.`,
+        advice:
+          "Fit a wider breather, fill it through an air gap or by a hose one holds, or let less through by a reducer.",
+      };
     case "tankOverfills":
       return {
         title: `${part} can run over from ${finding.fromName ?? "outside"}`,

@@ -4,6 +4,7 @@ import { checkBowlHoses } from "./checkBowlHoses";
 import { checkCodes } from "./checkCodes";
 import { checkCounted } from "./checkCounted";
 import { checkBlackOutlets, checkDumpLines } from "./checkDumpLines";
+import { checkFillPressure } from "./checkFillPressure";
 import { checkFittingRoom } from "./checkFittingRoom";
 import { checkFittings } from "./checkFittings";
 import { checkGear } from "./checkGear";
@@ -33,6 +34,7 @@ export const FITTED_CHECKS: Readonly<Record<FittedId, Check>> = {
     ...checkGearRoom(design),
     ...checkGearFrost(design),
     ...checkTapFlows(design),
+    ...checkFillPressure(design),
   ],
   through: ({ design }) => [...checkThrough(design), ...checkSeaInlets(design)],
   counted: ({ design, network }) => checkCounted(design, network),

@@ -78,6 +78,7 @@ export const FITTED_FINDINGS = {
   seaComesIn: ["gear", "loop", ["must", "should"]],
   hoseComesOff: ["gear", "loop", ["should", "note"]],
   blackOverboard: ["gear", "loop", ["must", "should"]],
+  fillPresses: ["gear", "loop", "should"],
   tankOverfills: ["gear", "loop", ["should", "note"]],
   tankRunsOut: ["gear", "loop", ["must", "should"]],
   nonReturnAgainst: ["gear", "part", "must"],

@@ -66,6 +66,18 @@ export type FittedNumbers =
   | { readonly code: "toiletNarrow"; readonly boreMm: number; readonly wantedMm: number; readonly isPumped: boolean }
   | { readonly code: "floatOverRim"; readonly onMm: number; readonly highMm: number }
   | { readonly code: "deckFittingBelow" }
+  /** A full tank that something goes on filling: what stands in it while all of that leaves by its breather. */
+  | {
+      readonly code: "fillPresses";
+      readonly otherId: string;
+      readonly otherName: string;
+      readonly ventId: string;
+      readonly ventName: string;
+      readonly boreMm: number;
+      readonly flowLpm: number;
+      readonly pressureKPa: number;
+      readonly leastBoreMm: number | null;
+    }
   | { readonly code: "outletIntoBilge" }
   | { readonly code: "outletInside" }
   | { readonly code: "hullUnknown"; readonly fittings: number }

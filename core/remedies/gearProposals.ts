@@ -1,7 +1,7 @@
 import type { Design } from "../design/design";
 import type { Edit } from "../design/editOps";
 import type { PartRef } from "../design/part";
-import type { Tank } from "../design/plumbing";
+import type { Tank, Vent } from "../design/plumbing";
 import { listBreakHose, listFitAirGap } from "../edits/airGapFill";
 import { listFitMixer, listFitRelief, RELIEF_STEP_KPA } from "../edits/heaterEdits";
 import { buildInsertStrainer } from "../edits/insertPiece";
@@ -12,6 +12,7 @@ import type { FindingCode } from "../evaluate/findings";
 import { readSupplyKPa, USUAL_REDUCED_KPA } from "../gear/supply";
 import { USUAL_GEAR } from "../gear/usualGear";
 import { listFamily } from "../parts/pipes";
+import { proposeWiderAir } from "./airRemedies";
 import { proposeGearClear, proposeGearRaised } from "./clashRemedies";
 import { proposeAside, proposeBendAside, proposeLineInward } from "./clearRemedies";
 import { proposeInDeck } from "./deckRemedies";
@@ -42,6 +43,8 @@ const CUT_OUT_SHARE = 0.9;
 const CUT_IN_SHARE = 0.5;
 /** Heaters for campers bear no more than so much, kPa. From memory, no source [T]. */
 const MOST_RELIEF_KPA = 450;
+/** What reducers are set to, the hardest first, kPa [T]. */
+const LESS_KPA = [300, 250, 200, 150, 100, 50] as const;
 /** Reducers are set in such steps, kPa [T]. */
 const REDUCER_STEP_KPA = 10;
 
@@ -122,6 +125,16 @@ export const GEAR_PROPOSALS = {
       ...one,
       byMm,
     }));
+  },
+  fillPresses: (design, { ventId, leastBoreMm, otherId }) => {
+    const vent = design.lines.find((line): line is Vent => line.kind === "vent" && line.id === ventId);
+    return [
+      ...(vent && leastBoreMm !== null ? proposeWiderAir(design, vent, leastBoreMm) : []),
+      ...LESS_KPA.flatMap((kPa) => proposeReducer(design, { kind: "gear", id: otherId }, kPa)).map((remedy) => ({
+        ...remedy,
+        isByLeast: true as const,
+      })),
+    ];
   },
   supplyHard: (design, { at }) => proposeReducer(design, at, USUAL_REDUCED_KPA),
   supplyUnreduced: (design, { at, supplyKPa }) => proposeReducer(design, at, Math.max(USUAL_REDUCED_KPA, supplyKPa)),

@@ -198,6 +198,7 @@ const BEHIND: Readonly<Record<FindingCode, Sought | null>> = {
   seaComesIn: null,
   hoseComesOff: null,
   blackOverboard: null,
+  fillPresses: null,
   tankOverfills: null,
   tankRunsOut: null,
   nonReturnAgainst: null,
