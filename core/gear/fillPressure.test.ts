@@ -180,6 +180,39 @@ test("nothing stands in it where nothing presses, where water falls through air,
   if (let_) expect(let_.pressureKPa).toBeLessThan(free.pressureKPa);
 });
 
+test("what presses the hardest of all that comes to it is named, and what comes to another place is not", () => {
+  const design = filled({ supplyKPa: 200 });
+  const like = design.gear[0]!;
+  const camp = (id: string, supplyKPa: number): Gear => ({
+    ...like,
+    id,
+    name: id,
+    spec: { kind: "coupling", supplyKPa },
+  });
+  const apart = { ...design, gear: [camp("apart", 900), ...design.gear] };
+  expect(press(apart)).toEqual(press(design));
+  // two that come together at a fork before it
+  const fork: Gear = { ...like, id: "fork", name: "fork", spec: { kind: "tee" } };
+  const hose = design.lines.find((line): line is Hose => line.kind === "hose")!;
+  const end = (gearId: string, port: string) => ({ kind: "gear", gearId, port }) as const;
+  for (const gear of [
+    [camp("soft", 120), ...design.gear, fork],
+    [fork, ...design.gear, camp("soft", 120)],
+  ]) {
+    const both: Design = {
+      ...design,
+      gear,
+      lines: [
+        ...design.lines.filter((line) => line !== hose),
+        { ...hose, to: end("fork", "a") },
+        { ...hose, id: "b", from: end("soft", "out"), to: end("fork", "b") },
+        { ...hose, id: "c", from: end("fork", "c") },
+      ],
+    };
+    expect(press(both)!.by.id).toBe("camp");
+  }
+});
+
 test("no sample is pressed so: their loops are filled through an air gap", () => {
   for (const design of ALL_DEMOS) expect(findAll(design, "fillPresses")).toEqual([]);
 });

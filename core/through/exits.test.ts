@@ -71,6 +71,43 @@ test("a wall that is drawn there is drilled once", () => {
   expect(through({ obstacles: [] }).filter(({ through }) => through === "side")).toHaveLength(1);
   expect(through(design).map(({ through, panelName }) => [through, panelName])).toContainEqual(["panel", "Van's side"]);
   expect(through(design).map((hole) => hole.through)).not.toContain("side");
+  // a cabinet that stands against the side is drilled as well as the side, and so is a bulkhead across the rig
+  const cabinet = { ...wall, kind: "cabinet" as const };
+  expect(through({ obstacles: [cabinet] }).map((hole) => hole.through)).toContain("side");
+  const slanted = led(van, [vec(1400, HALF - 200, 500), vec(1600, HALF + 50, 500)]);
+  const across: Obstacle = { ...wall, atMm: vec(1_540, HALF - 200, 0), lengthMm: 20, widthMm: 200 };
+  const crossed = { ...slanted, obstacles: [across] };
+  const kinds = listHoles(crossed, evaluate(crossed)).map((hole) => hole.through);
+  expect(kinds).toContain("panel");
+  expect(kinds).toContain("side");
+});
+
+test("a drain that joins one which goes out is not said to go out itself, nor a breather that joins another", () => {
+  for (const design of ALL_DEMOS) {
+    for (const { line } of find(design)) {
+      expect(line.to.kind).not.toBe("tee");
+      expect(line.to.kind).not.toBe("junction");
+    }
+  }
+  const family = readDemo("lesesaal-furnished");
+  const joined = family.lines.find((line): line is Drain => line.kind === "drain" && line.to.kind === "junction")!;
+  const mainId = joined.to.kind === "junction" ? joined.to.lineId : "";
+  const half = family.rig.widthMm / 2;
+  const out: Design = {
+    ...family,
+    lines: family.lines.map((line) =>
+      line.id === mainId && line.kind === "drain"
+        ? {
+            ...line,
+            to: { kind: "ground", atMm: vec(3_000, half + 200, 40) },
+            bendsMm: [...line.bendsMm, { id: "out", x: 3_000, y: half + 100, z: 60 }],
+          }
+        : line,
+    ),
+  };
+  const ids = find(out).map(({ line }) => line.id);
+  expect(ids).toContain(mainId);
+  expect(ids).not.toContain(joined.id);
 });
 
 test("wherever a breather of waste ends over the floor, it is led out through something that is told, or told to end inside", () => {
