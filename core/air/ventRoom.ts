@@ -23,14 +23,16 @@ export const measureInRoomMm = (design: Pick<Design, "rig" | "obstacles">, cours
 export const LOWEST_ROOF_MM = { boat: 900, other: 1_200 } as const;
 
 /**
- * Whether a place is inside for certain, where people live: over the floor, under the lowest roof there is, and further from
- * the walls than what goes out through one; in a cabinet it is inside too [C on T].
+ * Whether a place is inside for certain, where people live: over the floor, or in a boat's bilge, under the lowest roof there is,
+ * and further from the walls than what goes out through one; in a cabinet it is inside too [C on T].
  */
 export const isIndoors = ({ rig }: Pick<Design, "rig">, p: Vec3): boolean =>
-  isInRoom(rig, p, rig.kind === "boat" ? LOWEST_ROOF_MM.boat : LOWEST_ROOF_MM.other);
+  rig.kind === "boat"
+    ? isBetween(rig, p, Number.NEGATIVE_INFINITY, LOWEST_ROOF_MM.boat)
+    : isBetween(rig, p, 0, LOWEST_ROOF_MM.other);
 
-const isInRoom = (rig: Rig, p: Vec3, roofMm: number): boolean =>
-  p.z > 0 && p.z < roofMm && measureToWallMm(rig, p) > ALONG_WALL_MM;
+const isBetween = (rig: Rig, p: Vec3, lowMm: number, roofMm: number): boolean =>
+  p.z > lowMm && p.z < roofMm && measureToWallMm(rig, p) > ALONG_WALL_MM;
 
 const measureToWallMm = (rig: Rig, { x, y }: Vec3): number =>
   Math.min(x, rig.lengthMm - x, rig.widthMm / 2 - Math.abs(y));
@@ -41,7 +43,7 @@ function sumInRoom({ rig, obstacles }: Pick<Design, "rig" | "obstacles">, course
   const covers = obstacles
     .filter(({ kind }) => findRole(kind) === "cabinet" || kind === "seat" || kind === "wheelArch")
     .map(toBlock);
-  const isFree = (p: Vec3): boolean => isInRoom(rig, p, HEADROOM_MM) && !covers.some((cover) => isInside(p, cover));
+  const isFree = (p: Vec3): boolean => isBetween(rig, p, 0, HEADROOM_MM) && !covers.some((cover) => isInside(p, cover));
   return course.slice(1).reduce((sum, to, i) => {
     const from = course[i]!;
     const lengthMm = measureLength(subtract(to, from));

@@ -38,9 +38,10 @@ const WIDEST_MM = 110;
  * in it, or nothing fills it. Source: the flow solver, Darcy and Weisbach, hydrostatics [C].
  */
 export function computeFillPressure(design: Design, tank: Tank, bearsKPa: number): FillPressure | null {
-  const vents = listLevelGroup(design, tank).flatMap(({ id }) => listVents(design, id));
+  const group = listLevelGroup(design, tank).map(({ id }) => id);
+  const vents = group.flatMap((id) => listVents(design, id));
   const isDrained = design.lines.some(
-    ({ kind, to }) => kind === "drain" && to.kind === "inlet" && to.tankId === tank.id,
+    ({ kind, to }) => kind === "drain" && to.kind === "inlet" && group.includes(to.tankId),
   );
   if (vents.length === 0 || isDrained) return null;
   const graph = buildGearGraph(design);

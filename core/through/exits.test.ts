@@ -38,6 +38,12 @@ test("beside a wall a breather goes out through that side, over the headroom thr
   // a boat's deck is lower than any headroom
   expect(tell(led(boat, [vec(1500, 700, 950)]))).toMatchObject([{ side: null }]);
   expect(tell(led(boat, [vec(1500, 700, 850)]))).toMatchObject([{ side: "left" }]);
+  // and under her sole is her bilge: beside her side it goes out there, further in it is told to end inside
+  expect(tell(led(boat, [vec(1500, 700, -60)]))).toMatchObject([{ side: "left" }]);
+  expect(tell(led(boat, [vec(1500, 100, -60)]))).toEqual([]);
+  const isInside = (design: Design) => evaluate(design).findings.some(({ code }) => code === "ventEndsInside");
+  expect(isInside(led(boat, [vec(1500, 100, -60)]))).toBe(true);
+  expect(isInside(led(van, [vec(1500, 100, -60)]))).toBe(false);
 });
 
 test("drawn out through a side it is told where it crosses; below the floor it crosses nothing", () => {

@@ -72,12 +72,11 @@ function findEnd(design: Design, line: Line): Exit | null {
   if (line.kind === "dumpLine") return findCoupling(design, line);
   if (line.kind !== "vent" || line.to.kind !== "openAir") return null;
   const end = line.pointsMm.at(-1);
-  const { rig } = design;
-  if (!end || end.z <= 0) return null;
+  if (!end) return null;
   const { side, byMm } = findNearest(design, end);
-  const isLand = rig.kind !== "boat";
-  // it went out below the floor, and rises outside
-  if (isLand && byMm > 0) return null;
+  const isLand = design.rig.kind !== "boat";
+  // below the floor it is outside, and what went out there may rise again
+  if (isLand && (end.z <= 0 || byMm > 0)) return null;
   if (isIndoors(design, end)) return null;
   const isRoof = byMm < -ALONG_WALL_MM || end.z >= (isLand ? HEADROOM_MM : LOWEST_ROOF_MM.boat);
   const common = { line, pipe: line.pipe, slantRad: 0 };
