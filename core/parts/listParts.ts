@@ -1,4 +1,5 @@
 import { measureVentLengthMm } from "../air/ventPath";
+import { ALONG_WALL_MM } from "../air/ventRoom";
 import type { Design } from "../design/design";
 import {
   findBranchVent,
@@ -13,7 +14,9 @@ import type { Drain, DumpLine, Fitting, InlinePiece, Pipe, PipeJoint, TrapKind, 
 import { buildDrainPath, findPipeOf, type Leg, sumLengthMm } from "../falls/drainPath";
 import { buildNetwork, type Network } from "../falls/network";
 import { listLineLegs } from "../fit/lineLegs";
+import { measureLength, subtract } from "../geometry/vec";
 import { MM_PER_M } from "../quantity/convert";
+import { findExit } from "../through/exits";
 import { findBranchEnd, listPointFittings, measureIntoDeg, type PipedLine, type Turn } from "./pointFittings";
 
 /** Something to buy. Lengths in metres, everything else by the piece. */
@@ -56,10 +59,22 @@ export function listParts(design: Design): Part[] {
 // A breather's own pipe with what is fitted along it, and the tee where it ends in another one.
 function listVentParts(design: Design, vent: Vent): Part[] {
   const { pipe, to } = vent;
-  const pipeParts: Part[] = [{ kind: "pipe", pipe, lengthM: measureVentLengthMm(design, vent) / MM_PER_M }];
+  const lengthMm = measureVentLengthMm(design, vent) + measureOutMm(design, vent);
+  const pipeParts: Part[] = [{ kind: "pipe", pipe, lengthM: lengthMm / MM_PER_M }];
   const main = to.kind === "tee" ? design.lines.find(({ id }) => id === to.lineId) : null;
   const tee: Part[] = main ? [{ kind: "ventTee", pipe: main.pipe, branch: pipe, count: 1 }] : [];
   return [...pipeParts, ...listTurns(design, vent, listLineLegs(design, vent)), ...tee];
+}
+
+/** Through a side or a roof and on to the cowl, mm [T]. */
+const THROUGH_MM = 100;
+
+// One that ends beside a wall is led on to it and through it; where it was drawn out, it crossed it on the way.
+function measureOutMm(design: Design, vent: Vent): number {
+  const exit = findExit(design, vent, listLineLegs(design, vent));
+  const end = vent.pointsMm.at(-1);
+  const onMm = exit && end ? measureLength(subtract(exit.atMm, end)) : Infinity;
+  return onMm > ALONG_WALL_MM ? 0 : onMm + THROUGH_MM;
 }
 
 // A dump line's own pipe with what is fitted along it.

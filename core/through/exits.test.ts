@@ -8,6 +8,8 @@ import { toNodes } from "../design/nodes";
 import type { Drain, HeldWater, Vent } from "../design/plumbing";
 import type { Obstacle } from "../design/rig";
 import { evaluate } from "../evaluate/evaluate";
+import { sumLengthMm } from "../falls/drainPath";
+import { listLineLegs } from "../fit/lineLegs";
 import { type Vec3, vec } from "../geometry/vec";
 import { listExits } from "./exits";
 import { listHoles } from "./holes";
@@ -188,5 +190,19 @@ test("it is drilled before the breather is laid, and its cowl is bought", () => 
       expect(steps.find(({ id }) => id === `layVent:${line.id}`)!.after).toContain(`drillHole:${line.id}-out`);
     const cowls = listGoods(design, evaluation).filter(({ ware }) => ware.kind === "cowl");
     expect(cowls.map(({ assembly }) => "id" in assembly && assembly.id)).toEqual(exits.map(({ line }) => line.id));
+    // and its pipe reaches through: to the wall, and a hand's breadth on
+    for (const { line, atMm } of exits) {
+      const end = line.kind === "vent" ? line.pointsMm.at(-1)! : atMm;
+      const onM = (Math.hypot(atMm.x - end.x, atMm.y - end.y, atMm.z - end.z) + 100) / 1000;
+      const drawnM = sumLengthMm(listLineLegs(design, line)) / 1000;
+      const boughtM = listGoods(design, evaluation).reduce(
+        (sum, { ware, amount, assembly }) =>
+          ware.kind === "part" && ware.part.kind === "pipe" && "id" in assembly && assembly.id === line.id
+            ? sum + amount
+            : sum,
+        0,
+      );
+      expect(boughtM).toBeCloseTo(1.1 * (drawnM + onM), 6);
+    }
   }
 });
