@@ -3,7 +3,7 @@ import { listWires } from "@/core/build/wiring";
 import { evaluate } from "@/core/evaluate/evaluate";
 import { listBoltPlaces } from "@/core/fixing/boltPlaces";
 import { DEMO_NAMES, FURNISHED, HEADS_NAMES, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
-import { tellStep } from "./build";
+import { describeStep, tellStep } from "./build";
 import { listStepFigures } from "./stepFigures";
 import { parseLength } from "./units";
 
@@ -96,4 +96,17 @@ test("cable that is sold nowhere thick enough is said to be so, and no fuse with
   const step = listSteps(design, evaluation).find(({ id }) => id === toCableStepId(thin.load.id))!;
   const figures = listStepFigures(step, { design, evaluation, units: "metric" });
   expect(figures).toEqual([["cable", expect.stringMatching(/thick enough/)]]);
+});
+
+test("a tank over the floor of a land rig is set in its place, one below it is hung, and a boat's is never hung", () => {
+  const tell = (name: "kranich" | "otter", z: number) => {
+    const demo = readDemo(name);
+    const design = { ...demo, tanks: demo.tanks.map((tank) => ({ ...tank, atMm: { ...tank.atMm, z } })) };
+    return listSteps(design, evaluate(design))
+      .filter(({ kind }) => kind === "hangTank")
+      .map((step) => describeStep(step, design));
+  };
+  expect(tell("kranich", 60)).toEqual(["Set Grey tank in its place"]);
+  expect(tell("kranich", -300)).toEqual(["Hang Grey tank"]);
+  for (const z of [60, -300]) expect(tell("otter", z)).toEqual(["Set Bilge tank in its place"]);
 });
