@@ -57,15 +57,22 @@ export function PassageList() {
   );
 }
 
-// Where a breather goes out: nothing is known of what is in that wall.
+// Where a line goes out: nothing is known of what is in that wall.
 function OutRow({ hole }: { readonly hole: HoleEntry }) {
   const units = useWorkbench((state) => state.units);
   const design = useWorkbench((state) => state.history!.design);
-  const wall = describeWall(hole, design);
+  const isVent = design.lines.some(({ id, kind }) => id === hole.lineId && kind === "vent");
+  const how = [
+    WORDS.lookForStruts,
+    ...(hole.through === "side" ? [WORDS.downOutward] : []),
+    ...(isVent ? [WORDS.bedTheCowl] : []),
+  ].join(" ");
   return (
     <li className="text-[13px] text-faint">
-      <span className="text-ink">{startSentence(wall)}</span>, {describeHolePlace(hole, hole.facesMm[0], design, units)}
-      {WORDS.aHoleOf} <span className="text-[15px] text-ink">{describeSize(hole, units)}</span>. {WORDS.lookForStruts}
+      <span className="text-ink">{startSentence(describeWall(hole, design))}</span>,{" "}
+      {describeHolePlace(hole, hole.facesMm[0], design, units)}
+      {WORDS.aHoleOf} <span className="figures text-[15px] font-semibold text-ink">{describeSize(hole, units)}</span>.{" "}
+      {how}
       <LateStepHold stepId={`drillHole:${hole.id}`} />
     </li>
   );

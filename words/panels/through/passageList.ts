@@ -10,7 +10,9 @@ export const aHoleOf = ": a hole of";
 export const byTheirTemplate = (names: Shown) =>
   `Not among them, for each is cut by the template it comes with: ${names}.`;
 export const lookForStruts =
-  "How thick it is and what is in it isn't known: look for struts and wires first. Pilot first, then half from each side; slope it down outward, and bed the cowl.";
+  "How thick it is and what is in it isn't known: look for struts and wires first. Pilot first, then half from each side.";
+export const downOutward = "Slope it down outward.";
+export const bedTheCowl = "Bed the cowl.";
 export const holeInTheFloor = "Hole in the floor";
 export const holeInTheWall = "Hole in the wall";
 export const by = (lengthMm: Shown, widthMm: Shown) => `${lengthMm} by ${widthMm}`;
