@@ -1,6 +1,6 @@
 import type { Design } from "@/core/design/design";
+import type { RigSide } from "@/core/fit/rigSides";
 import type { Vec3 } from "@/core/geometry/vec";
-import type { RigSide } from "@/core/through/exits";
 import type { Flood } from "@/core/through/flood";
 import type { HoleEntry } from "@/core/through/holes";
 import type { Saw, SawFit } from "@/core/through/saws";

@@ -1,6 +1,7 @@
 import type { Design } from "../design/design";
 import type { Rig } from "../design/rig";
 import { toBlock } from "../fit/obstacleGaps";
+import { measureInMm } from "../fit/rigSides";
 import { findRole } from "../fit/roles";
 import type { Block } from "../geometry/blocks";
 import { interpolate, measureLength, subtract, type Vec3 } from "../geometry/vec";
@@ -32,10 +33,7 @@ export const isIndoors = ({ rig }: Pick<Design, "rig">, p: Vec3): boolean =>
     : isBetween(rig, p, 0, LOWEST_ROOF_MM.other);
 
 const isBetween = (rig: Rig, p: Vec3, lowMm: number, roofMm: number): boolean =>
-  p.z > lowMm && p.z < roofMm && measureToWallMm(rig, p) > ALONG_WALL_MM;
-
-const measureToWallMm = (rig: Rig, { x, y }: Vec3): number =>
-  Math.min(x, rig.lengthMm - x, rig.widthMm / 2 - Math.abs(y));
+  p.z > lowMm && p.z < roofMm && measureInMm(rig, p) > ALONG_WALL_MM;
 
 const recallRoom = createRecall<readonly Vec3[], number>();
 

@@ -1,22 +1,14 @@
-import { isPumpedOut, isPumpedOverboard } from "../air/pumpOut";
 import { isIndoors } from "../air/ventRoom";
 import type { Design } from "../design/design";
 import { placeGearPort } from "../gear/gearPorts";
 import { computeStability } from "../heads/stability";
-import { listLevelGroup } from "../tanks/linkedTanks";
 import { createFinding } from "./createFinding";
 import type { Finding } from "./findings";
 
-/** What a boat's tanks need and a van's do not: a way out that is not the bilge, and her weight and GM for what they do to her. */
+/** What a boat's tanks need and a van's do not: her weight and GM for what they do to her. */
 export function checkAboard(design: Design): Finding[] {
   if (design.rig.kind !== "boat" || design.tanks.length === 0) return [];
-  return [
-    ...checkWaysOut(design),
-    ...checkStability(design),
-    ...checkHeel(design),
-    ...checkDecks(design),
-    ...checkShape(design),
-  ];
+  return [...checkStability(design), ...checkHeel(design), ...checkDecks(design), ...checkShape(design)];
 }
 
 // Whether a fitting sits in her skin, and what reaches through it, is known by her sections alone.
@@ -32,24 +24,6 @@ function checkDecks(design: Design): Finding[] {
     const at = placeGearPort(piece, "out");
     if (at.z > 0 && !isIndoors(design, at)) return [];
     return [createFinding({ kind: "gear", id: piece.id }, { code: "deckFittingBelow" })];
-  });
-}
-
-// Under a van one puts a hose on the outlet; what an outlet lets go inside a hull stays in it.
-function checkWaysOut(design: Design): Finding[] {
-  const led = new Set(
-    design.lines.flatMap((line) => (line.kind === "dumpLine" ? [`${line.fromTank}:${line.fromPort}`] : [])),
-  );
-  return design.tanks.flatMap((tank): Finding[] => {
-    if (tank.holds === "fresh" || tank.link?.kind === "pumped") return [];
-    const group = listLevelGroup(design, tank);
-    const outlets = group.flatMap(({ id, ports }) =>
-      ports.filter(({ kind }) => kind === "outlet").map((port) => `${id}:${port.id}`),
-    );
-    // one that has none at all is told so
-    if (outlets.length === 0 || outlets.some((key) => led.has(key))) return [];
-    if (group.some(({ id }) => isPumpedOut(design, id) || isPumpedOverboard(design, id))) return [];
-    return [createFinding({ kind: "tank", id: tank.id }, { code: "outletIntoBilge" })];
   });
 }
 

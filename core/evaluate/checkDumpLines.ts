@@ -3,7 +3,8 @@ import type { DumpLine } from "../design/plumbing";
 import { listPortEnds } from "../design/portEnds";
 import { measureBoreVolumeL } from "../falls/ponding";
 import { listShortPieces } from "../falls/shortPieces";
-import { add, type Vec3 } from "../geometry/vec";
+import { measureInMm, REACH_MM } from "../fit/rigSides";
+import { add } from "../geometry/vec";
 import { listLinePieces } from "../parts/linePieces";
 import { findBranchEnd, listPointFittings, measureIntoDeg } from "../parts/pointFittings";
 import { isAtLeast, SAME_HEIGHT_MM } from "../quantity/tolerance";
@@ -15,9 +16,6 @@ import type { Finding } from "./findings";
 
 /** What stays in a sag and is not worth a word, L [T]. */
 const NO_WORD_L = 0.02;
-/** A coupling is reached by hand from beside the rig up to so far in under it, mm [T]. */
-export const REACH_MM = 200;
-
 /** Every dump line: that it falls as the rig stands to dump, lets the tank run empty, is shut somewhere, and is reached. */
 export const checkDumpLines = (design: Design): Finding[] =>
   design.lines.flatMap((line) => (line.kind === "dumpLine" ? checkDumpLine(design, line) : []));
@@ -106,11 +104,7 @@ function checkFall(design: Design, { line, legs, staysL }: DumpRun): Finding[] {
 
 /** How far the end of a dump line lies in from the nearest edge of the rig, mm; 0 where it reaches it. */
 export const measureInsideMm = (design: Pick<Design, "rig">, { pointsMm }: DumpLine): number =>
-  measureInMm(design, pointsMm.at(-1)!);
-
-/** How far a place lies in from the nearest edge of the rig, mm ≥ 0. */
-export const measureInMm = ({ rig }: Pick<Design, "rig">, { x, y }: Vec3): number =>
-  Math.max(0, Math.min(rig.widthMm / 2 - Math.abs(y), x, rig.lengthMm - x));
+  Math.max(0, measureInMm(design.rig, pointsMm.at(-1)!));
 
 /** A black tank's own outlet that no line leads on from: a hose is put on it by hand, so it must be within reach. */
 export function checkBlackOutlets({ rig, tanks, lines }: Design): Finding[] {
@@ -122,7 +116,7 @@ export function checkBlackOutlets({ rig, tanks, lines }: Design): Finding[] {
       const isLed = lines.some((line) =>
         listPortEnds(line).some(({ tankId, portId }) => tankId === tank.id && portId === id),
       );
-      const insideMm = measureInMm({ rig }, add(tank.atMm, atMm));
+      const insideMm = measureInMm(rig, add(tank.atMm, atMm));
       if (isLed || insideMm <= REACH_MM) return [];
       return [createFinding({ kind: "port", tankId: tank.id, id }, { code: "blackOutletInside", insideMm })];
     });

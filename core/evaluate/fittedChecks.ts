@@ -13,12 +13,12 @@ import { checkGearRoom } from "./checkGearRoom";
 import { checkHeads } from "./checkHeads";
 import { checkHull } from "./checkHull";
 import { checkJunctions } from "./checkJunctions";
-import { checkOutletsInside } from "./checkOutletsInside";
 import { checkPads } from "./checkPads";
 import { checkSeaInlets } from "./checkSeaInlets";
 import { checkSumps } from "./checkSumps";
 import { checkTapFlows } from "./checkTapFlows";
 import { checkThrough } from "./checkThrough";
+import { checkWaysOut } from "./checkWaysOut";
 import type { Check, FittedId } from "./domains";
 
 /** What each of the areas has to say that only some rigs have anything of; `fitted` puts them in place. */
@@ -46,8 +46,8 @@ export const FITTED_CHECKS: Readonly<Record<FittedId, Check>> = {
     ...checkHeads(design),
     ...checkBowlHoses(design),
     ...checkSumps(design),
+    ...checkWaysOut(design),
     ...checkAboard(design),
     ...checkBlackOutlets(design),
-    ...checkOutletsInside(design),
   ],
 };

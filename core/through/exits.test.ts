@@ -5,7 +5,7 @@ import { listGoods } from "../build/goods";
 import { listSteps } from "../build/steps";
 import type { Design } from "../design/design";
 import { toNodes } from "../design/nodes";
-import type { Drain, HeldWater, Vent } from "../design/plumbing";
+import type { Drain, DumpLine, HeldWater, Vent } from "../design/plumbing";
 import type { Obstacle } from "../design/rig";
 import { evaluate } from "../evaluate/evaluate";
 import { sumLengthMm } from "../falls/drainPath";
@@ -176,6 +176,27 @@ test("a drain or a dump line that runs out through the side over the floor is dr
   expect(listSteps(out, evaluate(out)).find(({ id }) => id === `layDrain:${drain.id}`)!.after).toContain(
     `drillHole:${hole.id}`,
   );
+  // a dump line's coupling is in the side as far in as a hand reaches, and further in it is told
+  const dump = (inMm: number): Design => {
+    const tanks = van.tanks.map((tank) => ({ ...tank, atMm: vec(1_000, -200, 60) }));
+    const line: DumpLine = {
+      id: "dump-line",
+      name: "Dump line",
+      kind: "dumpLine",
+      fromTank: tanks[0]!.id,
+      fromPort: tanks[0]!.ports.find(({ kind }) => kind === "outlet")!.id,
+      to: { kind: "coupling" },
+      pipe: drain.pipe,
+      pointsMm: toNodes([vec(900, HALF - inMm, 40)]),
+      endValve: null,
+    };
+    return { ...van, obstacles: [], tanks, lines: [...van.lines, line] };
+  };
+  for (const inMm of [60, 199, 201]) {
+    const isOut = find(dump(inMm)).some(({ line }) => line.id === "dump-line");
+    const isTold = evaluate(dump(inMm)).findings.some(({ code }) => code === "dumpEndInside");
+    expect([inMm, isOut, isTold]).toEqual([inMm, inMm < 200, inMm > 200]);
+  }
   // only a breather takes a cowl
   const cowls = listGoods(out, evaluate(out)).filter(({ ware }) => ware.kind === "cowl");
   expect(cowls.map(({ assembly }) => "id" in assembly && assembly.id)).not.toContain(drain.id);

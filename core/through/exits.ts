@@ -6,11 +6,9 @@ import type { Leg } from "../falls/drainPath";
 import { listLineLegs } from "../fit/lineLegs";
 import { toBlock } from "../fit/obstacleGaps";
 import type { Passage } from "../fit/passages";
+import { findNearestSide, measureBeyond, REACH_MM, RIG_SIDES, type RigSide } from "../fit/rigSides";
 import { findRole } from "../fit/roles";
 import { interpolate, measureLength, subtract, type Vec3, vec } from "../geometry/vec";
-
-export const RIG_SIDES = ["left", "right", "rear", "front"] as const;
-export type RigSide = (typeof RIG_SIDES)[number];
 
 /** Where a line goes out of a rig through what nobody has drawn: one of its sides, or its roof or deck. */
 export type Exit = {
@@ -52,17 +50,17 @@ export const placeExit = (design: Design, line: Line, legs: readonly Leg[]): Exi
 // Where it leaves the floor's outline for the first time; below the floor it goes out through nothing.
 function findCrossing(design: Design, line: Line, legs: readonly Leg[]): Exit | null {
   if (design.rig.kind === "boat") return null;
-  const leg = legs.find(({ to }) => findNearest(design, to).byMm > 0);
-  if (!leg || findNearest(design, leg.from).byMm > 0) return null;
+  const leg = legs.find(({ to }) => findNearestSide(design.rig, to).byMm > 0);
+  if (!leg || findNearestSide(design.rig, leg.from).byMm > 0) return null;
   const { from, to, pipe } = leg;
   const [{ side, share }] = RIG_SIDES.flatMap((side) => {
-    const [a, b] = [measureBeyond(design, from, side), measureBeyond(design, to, side)];
+    const [a, b] = [measureBeyond(design.rig, from, side), measureBeyond(design.rig, to, side)];
     return b > 0 ? [{ side, share: -a / (b - a) }] : [];
   }).sort((a, b) => a.share - b.share) as [{ readonly side: RigSide; readonly share: number }];
   const invert = interpolate(from, to, share);
   const atMm = vec(invert.x, invert.y, invert.z + pipe.innerMm / 2);
   if (atMm.z <= 0) return null;
-  const square = Math.abs(measureBeyond(design, to, side) - measureBeyond(design, from, side));
+  const square = Math.abs(measureBeyond(design.rig, to, side) - measureBeyond(design.rig, from, side));
   const slantRad = Math.acos(Math.min(1, square / Math.max(1e-9, leg.lengthMm)));
   return { line, through: "side", side, atMm, pipe, slantRad };
 }
@@ -73,7 +71,7 @@ function findEnd(design: Design, line: Line): Exit | null {
   if (line.kind !== "vent" || line.to.kind !== "openAir") return null;
   const end = line.pointsMm.at(-1);
   if (!end) return null;
-  const { side, byMm } = findNearest(design, end);
+  const { side, byMm } = findNearestSide(design.rig, end);
   const isLand = design.rig.kind !== "boat";
   // below the floor it is outside, and what went out there may rise again
   if (isLand && (end.z <= 0 || byMm > 0)) return null;
@@ -88,9 +86,9 @@ function findCoupling(design: Design, line: DumpLine): Exit | null {
   const { pointsMm, to, pipe } = line;
   const end = pointsMm.at(-1);
   if (design.rig.kind === "boat" || to.kind !== "coupling" || !end) return null;
-  const { side, byMm } = findNearest(design, end);
+  const { side, byMm } = findNearestSide(design.rig, end);
   const atMm = toSide(design, vec(end.x, end.y, end.z + pipe.innerMm / 2), side);
-  if (byMm > 0 || byMm < -ALONG_WALL_MM || atMm.z <= 0) return null;
+  if (byMm > 0 || byMm < -REACH_MM || atMm.z <= 0) return null;
   return { line, through: "side", side, atMm, pipe, slantRad: 0 };
 }
 
@@ -101,15 +99,6 @@ function isSameWall({ panel, atMm }: Passage, exit: Exit): boolean {
   const { min, max } = toBlock(panel);
   return max[axis] - min[axis] < SAME_WALL_MM && measureLength(subtract(atMm, exit.atMm)) < SAME_WALL_MM;
 }
-
-// How far a place is outside of a side, mm; below 0 inside.
-function measureBeyond({ rig: { lengthMm, widthMm } }: Pick<Design, "rig">, { x, y }: Vec3, side: RigSide): number {
-  return { left: y - widthMm / 2, right: -y - widthMm / 2, rear: -x, front: x - lengthMm }[side];
-}
-
-// The side it is the furthest beyond, or the nearest to.
-const findNearest = (design: Pick<Design, "rig">, p: Vec3): { readonly side: RigSide; readonly byMm: number } =>
-  RIG_SIDES.map((side) => ({ side, byMm: measureBeyond(design, p, side) })).reduce((a, b) => (b.byMm > a.byMm ? b : a));
 
 const toSide = ({ rig: { lengthMm, widthMm } }: Pick<Design, "rig">, { x, y, z }: Vec3, side: RigSide): Vec3 =>
   ({
