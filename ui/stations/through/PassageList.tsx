@@ -71,8 +71,7 @@ function OutRow({ hole }: { readonly hole: HoleEntry }) {
     <li className="text-[13px] text-faint">
       <span className="text-ink">{startSentence(describeWall(hole, design))}</span>,{" "}
       {describeHolePlace(hole, hole.facesMm[0], design, units)}
-      {WORDS.aHoleOf} <span className="figures text-[15px] text-ink">{describeSize(hole, units)}</span>.{" "}
-      {how}
+      {WORDS.aHoleOf} <span className="figures text-[15px] text-ink">{describeSize(hole, units)}</span>. {how}
       <LateStepHold stepId={`drillHole:${hole.id}`} />
     </li>
   );
