@@ -54,6 +54,7 @@ export function describeEdit(edit: Edit, design: Design): string {
     setInDeck: `Set ${part} in the deck`,
     barrierHose: "Use a barrier hose",
     addToilet: "Fit a toilet",
+    plumbToilet: "Plumb in a toilet",
     useToilet: "Count the toilet",
     countFixtures: "Count what goes down",
     countFlush: "Count the whole flush",

@@ -87,6 +87,8 @@ export function describeRemedy(
       return `Set the outlet at the bottom of the tank, ${by} ${nameWay(way ?? "down", design)}`;
     case "fitDumpValve":
       return "Fit a hand valve at the outlet";
+    case "plumbToilet":
+      return "Give it a tank, breather, pipes and water";
     case "fitPumpOut":
       return "Fit a pump-out: a draw, a hose and a deck fitting";
     case "addPort":

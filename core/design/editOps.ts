@@ -34,6 +34,7 @@ export const EDIT_CODES = [
   "deepenSeal",
   "barrierHose",
   "addToilet",
+  "plumbToilet",
   "useToilet",
   "countFixtures",
   "countFlush",

@@ -1,6 +1,5 @@
 import { createPort } from "../design/createPort";
 import type { Design } from "../design/design";
-import { applyEdit } from "../design/edit";
 import type { Edit, EditOp } from "../design/editOps";
 import { freeId } from "../design/freeId";
 import type { Gear, GearKind, GearSpec, HoseEnd, WorkingState } from "../design/gear";
@@ -10,8 +9,8 @@ import { USUAL_GEAR, usualSpec } from "../gear/usualGear";
 import { measureExtent } from "../geometry/solid";
 import { vec } from "../geometry/vec";
 import { buildDrawDrain, buildRedirect } from "./drainEdits";
-import { chooseHosePipe, USUAL_HOSE } from "./hosePipe";
-import { riseThroughFloor } from "./putPiece";
+import { type EditChain, startChain, toIdWord, type WantedPiece } from "./editChain";
+import { chooseHosePipe } from "./hosePipe";
 import { buildAddTank } from "./tankEdits";
 import { buildAddVent } from "./ventEdits";
 
@@ -24,8 +23,6 @@ export type LoopPlan = {
   /** What does not fit into the cabinet; empty without one. */
   readonly lacks: readonly Lack[];
 };
-
-type Wanted = { readonly key: string; readonly name: string; readonly spec: GearSpec };
 
 /** The shower's head over its tray, mm [T]. */
 const HEAD_MM = 1_500;
@@ -43,7 +40,7 @@ export function buildLoop(
 ): LoopPlan | null {
   const fixture = design.fixtures.find(({ id }) => id === fixtureId);
   if (!fixture) return null;
-  const builder = startBuilder(design);
+  const builder = startChain(design);
   builder.add(buildAddTank(builder.now(), "loop", "Loop tank", fixture.outletMm));
   const tankId = builder.now().tanks.at(-1)!.id;
   const loop = addHosePorts(builder, tankId);
@@ -114,8 +111,8 @@ export function buildLoop(
   };
 }
 
-function listPieces(school: LoopSchool, fixtureId: string): Wanted[] {
-  const of = (key: string, name: string, spec: GearSpec): Wanted => ({ key, name, spec });
+function listPieces(school: LoopSchool, fixtureId: string): WantedPiece[] {
+  const of = (key: string, name: string, spec: GearSpec): WantedPiece => ({ key, name, spec });
   const common = [
     of("strainer", "Hair strainer", usualSpec("strainer")),
     of("pump", "Loop pump", usualSpec("pump")),
@@ -184,56 +181,7 @@ function listStates(school: LoopSchool, ids: ReadonlyMap<string, string>): State
   ];
 }
 
-type Builder = ReturnType<typeof startBuilder>;
-
-// Edits one after the other, each made on the design as the one before left it, and gathered as one.
-function startBuilder(design: Design) {
-  let now = design;
-  const ops: EditOp[] = [];
-  const push = (more: readonly EditOp[]) => {
-    const outcome = applyEdit(now, { code: "addLoop", at: { kind: "rig" }, ops: more });
-    if (!outcome.ok) throw new Error(`a part of the loop does not fit: ${JSON.stringify(outcome.faults)}`);
-    now = outcome.design;
-    ops.push(...more);
-  };
-  const insert = (list: "gear" | "lines" | "states", value: { readonly id: string }) =>
-    push([{ op: "insert", path: [list], index: now[list].length, value }]);
-  return {
-    now: () => now,
-    ops: () => ops,
-    add: (edit: Edit | null) => edit && push(edit.ops),
-    push,
-    addGear: ({ key, name, spec }: Wanted, atMm: Gear["atMm"]): string => {
-      const id = freeId(toIdWord(key), now.gear);
-      const { sizeMm, openBelowMm } = USUAL_GEAR[spec.kind];
-      const value: Gear = { id, name, atMm, sizeMm, openBelowMm, spec };
-      insert("gear", value);
-      return id;
-    },
-    addHose: (from: HoseEnd, to: HoseEnd) => {
-      const id = freeId("hose", now.lines);
-      const value: Hose = {
-        id,
-        name: `Hose ${now.lines.filter(({ kind }) => kind === "hose").length + 1}`,
-        kind: "hose",
-        pipe: USUAL_HOSE,
-        from,
-        to,
-        pointsMm: riseThroughFloor(now, from, to),
-      };
-      insert("lines", value);
-    },
-    addState: (state: StateWords) => insert("states", { id: freeId(toIdWord(state.name), now.states), ...state }),
-  };
-}
-
-const toIdWord = (key: string): string =>
-  key
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, "-")
-    .slice(0, 30);
-
-function addHosePorts(builder: Builder, tankId: string): { readonly drawId: string; readonly fillId: string } {
+function addHosePorts(builder: EditChain, tankId: string): { readonly drawId: string; readonly fillId: string } {
   const tank = builder.now().tanks.find(({ id }) => id === tankId)!;
   const [draw, fill] = toHosePorts(tank);
   const path = ["tanks", tankId, "ports"];
@@ -254,7 +202,7 @@ export function toHosePorts({ solid, ports }: Tank) {
   ] as const;
 }
 
-function leadDrain(builder: Builder, fixtureId: string, tankId: string): void {
+function leadDrain(builder: EditChain, fixtureId: string, tankId: string): void {
   const design = builder.now();
   const inlet = design.tanks.find(({ id }) => id === tankId)!.ports.find(({ kind }) => kind === "inlet")!;
   const goal = { kind: "inlet", tankId, portId: inlet.id } as const;
@@ -263,7 +211,7 @@ function leadDrain(builder: Builder, fixtureId: string, tankId: string): void {
 }
 
 // The fresh tank that is there, or one that is hung; with a port to draw from.
-function findFresh(builder: Builder): { readonly tankId: string; readonly drawId: string } {
+function findFresh(builder: EditChain): { readonly tankId: string; readonly drawId: string } {
   if (!builder.now().tanks.some(({ holds }) => holds === "fresh")) {
     builder.add(buildAddTank(builder.now(), "fresh", "Fresh tank"));
     const added = builder.now().tanks.at(-1)!;

@@ -18,6 +18,7 @@ const FROM_SIDE_MM = 70;
 /** Out of the tank before the first bend, mm, so that hose of 38 mm does not kink [T]. */
 const OUT_MM = 190;
 const BORE_MM = 38;
+const NEAR_SIDE_MM = 350;
 
 /**
  * Edit that gives a tank a pump-out: a draw near its bottom in the end wall with more room before it, a fitting in the deck at
@@ -55,7 +56,8 @@ export function buildFitPumpOut(design: Design, tank: Tank, name: string): Edit 
     to: { kind: "gear", gearId: deck.id, port: "out" },
     pointsMm: toNodes(
       [
-        vec(x, start.y + side * 40, start.z + 40),
+        // where the side is near, one bend less, or the hose would kink between them
+        ...(Math.abs(sideY - start.y) < NEAR_SIDE_MM ? [] : [vec(x, start.y + side * 40, start.z + 40)]),
         vec(x, (start.y + sideY) / 2, Math.max(topMm + 60, start.z + 220)),
         vec(x, sideY, Math.max(topMm + 300, 200)),
       ].map(roundTenth),

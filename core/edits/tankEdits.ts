@@ -5,8 +5,10 @@ import { freeId } from "../design/freeId";
 import type { HeldWater, Port, Tank } from "../design/plumbing";
 import { listPortEnds } from "../design/portEnds";
 import { toResizeEdit } from "../design/resizeTank";
+import { GIVES_MM, measureLegIn } from "../fit/clashes";
 import { clearPort } from "../fit/clearPort";
 import { measureFloorMm } from "../fit/floor";
+import { listOwnLegs } from "../fit/lineLegs";
 import { findClearance, toBlock, toTankBlock } from "../fit/obstacleGaps";
 import { listTankHinders } from "../fit/tankHinders";
 import { measureBlockGap } from "../geometry/blocks";
@@ -33,8 +35,8 @@ const STEP_MM = 50;
 const BELOW_MM = [140, 100, 60, ROOM_MM] as const;
 
 /**
- * Edit that hangs a box tank under the floor where it keeps clear of what is there, nearest to the middle of the rig or
- * to a place given,
+ * Edit that hangs a box tank under the floor where it keeps clear of what is there, of pipes where there is such a place too,
+ * nearest to the middle of the rig or to a place given,
  * with an inlet, and an outlet at the bottom; it still wants a breather. Where no place is clear the smallest hangs in
  * the middle, and the findings say what it hits.
  */
@@ -97,6 +99,8 @@ const toMiddle = (design: Design, { lengthMm, widthMm, heightMm }: Size, belowMm
     -measureFloorMm(design) - belowMm - WALL_MM - heightMm,
   );
 
+type Place = { readonly atMm: Vec3; readonly away: number };
+
 function findFreePlace(design: Design, size: Size, belowMm: number, near: Vec3 | null): Vec3 | null {
   const { lengthMm, widthMm, sillZMm } = design.rig;
   const middle = toMiddle(design, size, belowMm);
@@ -109,7 +113,9 @@ function findFreePlace(design: Design, size: Size, belowMm: number, near: Vec3 |
     ...design.tanks.map((tank) => ({ block: toTankBlock(tank), roomMm: ROOM_MM })),
   ];
   const wall = vec(WALL_MM, WALL_MM, WALL_MM);
-  let best: { readonly atMm: Vec3; readonly away: number } | null = null;
+  const legs = design.lines.flatMap((line) => listOwnLegs(design, line));
+  let best: Place | null = null;
+  let crossed: Place | null = null;
   for (let x = WALL_MM; x + size.lengthMm + WALL_MM <= lengthMm; x += STEP_MM) {
     for (let y = WALL_MM - widthMm / 2; y + size.widthMm + WALL_MM <= widthMm / 2; y += STEP_MM / 2) {
       const away = near
@@ -120,10 +126,11 @@ function findFreePlace(design: Design, size: Size, belowMm: number, near: Vec3 |
       const inside = vec(size.lengthMm, size.widthMm, size.heightMm);
       const block = { min: subtract(atMm, wall), max: add(add(atMm, inside), wall) };
       if (taken.some((other) => measureBlockGap(block, other.block) < other.roomMm)) continue;
-      best = { atMm, away };
+      if (legs.every((leg) => measureLegIn(leg, block) <= GIVES_MM)) best = { atMm, away };
+      else if (!crossed || away < crossed.away) crossed = { atMm, away };
     }
   }
-  return best?.atMm ?? null;
+  return (best ?? crossed)?.atMm ?? null;
 }
 /** Edit that takes a tank away with its breathers and dump line; null where drains still end in it, or where it is not there. */
 export function buildRemoveTank(design: Design, tankId: string): Edit | null {

@@ -7,7 +7,7 @@ import { interpolate, type Vec3, vec } from "../geometry/vec";
 import { clamp } from "../quantity/tolerance";
 import { toAxis } from "./clashes";
 import { type Hit, isHit } from "./hits";
-import { listLineLegs } from "./lineLegs";
+import { listOwnLegs } from "./lineLegs";
 import { findPartBlock } from "./partBlock";
 
 /** A place where two things take the same room, or are too near to each other, and the room that lacks, mm. */
@@ -66,7 +66,7 @@ const toPoint = (p: Vec3) => ({ from: p, to: p });
 function findLeg(design: Design, at: Finding["at"]): Leg | null {
   const line = at.kind === "leg" ? design.lines.find(({ id }) => id === at.lineId) : undefined;
   if (at.kind !== "leg" || !line) return null;
-  const legs = line.kind === "drain" ? buildDrainPath(design, line).ownLegs : listLineLegs(design, line);
+  const legs = listOwnLegs(design, line);
   return legs[at.index] ?? null;
 }
 

@@ -4,7 +4,7 @@ import type { HoseEnd } from "../design/gear";
 import { findInsulationMm } from "../design/lagging";
 import { findNode } from "../design/nodes";
 import type { Drain, DumpLine, Hose, Line } from "../design/plumbing";
-import { buildLeg, type Leg } from "../falls/drainPath";
+import { buildDrainPath, buildLeg, type Leg } from "../falls/drainPath";
 import { placeGearPort } from "../gear/gearPorts";
 import { add, type Vec3, vec } from "../geometry/vec";
 import { createRecall } from "../quantity/recall";
@@ -34,6 +34,10 @@ export const listDumpCourse = (
   const main = lines.find((line): line is DumpLine => line.kind === "dumpLine" && line.id === to.lineId)!;
   return [outletMm, ...pointsMm, main.pointsMm[findNode(main, to.node)]!];
 };
+
+/** The legs of any line as it lies: of a drain those before it joins another one. */
+export const listOwnLegs = (design: Design, line: Line): readonly Leg[] =>
+  line.kind === "drain" ? buildDrainPath(design, line).ownLegs : listLineLegs(design, line);
 
 /**
  * The legs of a breather, a hose or a dump line, so that they are held against what is in the way, and drilled for, like a

@@ -23,6 +23,7 @@ import {
   proposeLampOff,
   proposeLampOn,
   proposeOntoSkin,
+  proposePlumbed,
   proposeSecured,
   proposeTakenOut,
   proposeTurned,
@@ -92,7 +93,7 @@ export const GEAR_PROPOSALS = {
     (["composite", "bronze"] as const).flatMap((metal) =>
       proposeSpec(design, at, "skinFitting", metal === "bronze" ? "useBronze" : "useComposite", () => ({ metal })),
     ),
-  gearPortOpen: (design, { at }) => proposeTakenOut(design, at),
+  gearPortOpen: (design, { at }) => [...proposePlumbed(design, at), ...proposeTakenOut(design, at)],
   intakeNearWaste: (design, { at }) => proposeAhead(design, at),
   sumpCycles: (design, { at }) => proposeWiderFloat(design, at),
   tapWeak: (design, { at }) => proposeWiderHoses(design, at),

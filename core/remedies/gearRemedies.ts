@@ -3,6 +3,7 @@ import type { EditOp } from "../design/editOps";
 import { buildMove, roundTenth } from "../design/moves";
 import type { PartRef } from "../design/part";
 import { buildRemoveGear } from "../edits/loopEdits";
+import { buildPlumbToilet } from "../edits/plumbToilet";
 import { isMoved } from "../evaluate/checkLoopWater";
 import { placeGearPort } from "../gear/gearPorts";
 import type { Failure } from "../gear/settings";
@@ -38,6 +39,12 @@ export function proposeTurned({ lines }: Design, at: PartRef): Remedy[] {
         }),
   );
   return ops.length === 0 ? [] : [{ byMm: null, edit: { code: "turnRound", at, ops } }];
+}
+
+/** A toilet that lacks its tank, its water or both given all it needs. */
+export function proposePlumbed(design: Design, at: PartRef): Remedy[] {
+  const edit = buildPlumbToilet(design, at);
+  return edit ? [{ byMm: null, edit }] : [];
 }
 
 /** A piece with an open end taken out, with its hoses. */

@@ -33,6 +33,7 @@ import { proposeDropInLeg, proposeRiseInLeg } from "./dropRemedies";
 import { proposeUsualEnvelope } from "./envelopeRemedies";
 import { proposeFallRemedies } from "./fallRemedies";
 import { GEAR_PROPOSALS } from "./gearProposals";
+import { proposePlumbed } from "./gearRemedies";
 import { proposePartInside } from "./insideRemedies";
 import { proposeHigher, proposeOneLevel, proposeOverTank } from "./liftRemedies";
 import { HEELED } from "./loopRemedy";
@@ -83,7 +84,8 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   noTankYet: (design) => [{ byMm: null, edit: buildAddTank(design, "grey", FIRST_TANK_NAME) }],
   parkedLevelOnly: () => proposeUsualEnvelope(),
   endsOnGround: (design, _finding, { drain }) => (drain ? proposeCanister(design, drain) : []),
-  fixtureUndrained: (design, finding) => (finding.at.kind === "fixture" ? proposeDrain(design, finding.at.id) : []),
+  fixtureUndrained: (design, { at }) =>
+    at.kind === "fixture" ? [...proposePlumbed(design, at), ...proposeDrain(design, at.id)] : [],
   fixtureOutside: (design, finding) => (finding.at.kind === "fixture" ? proposeInside(design, finding.at.id) : []),
   useOverfillsTank: (_design, finding) =>
     finding.at.kind === "fixture" ? proposeLessUse(finding.at.id, finding.safeL) : [],

@@ -12,8 +12,14 @@ export type Search<T> =
 
 type Ask<T> = (design: Design, onProgress: (share: number) => void, signal: AbortSignal) => Promise<Asked<T>>;
 
-/** Asks a worker about the open design, with progress; asked again, stopped or left, the one before is called off. */
-export function useSearch<T>(ask: Ask<T>): {
+/**
+ * Asks a worker about the open design, with progress; asked again, stopped or left, the one before is called off. What is to be
+ * done at once with what is found is done while that design is still the open one.
+ */
+export function useSearch<T>(
+  ask: Ask<T>,
+  onFound?: (answer: T) => void,
+): {
   readonly search: Search<T>;
   readonly look: () => Promise<void>;
   readonly stop: () => void;
@@ -35,8 +41,10 @@ export function useSearch<T>(ask: Ask<T>): {
     const asked = await ask(design, onProgress, abort.signal);
     isAnswered = true;
     if (running.current !== abort) return;
-    if (asked.status === "ready") setSearch({ status: "found", design, answer: asked.answer, tookMs: asked.tookMs });
-    else setSearch({ status: asked.status === "failed" ? "failed" : "none" });
+    if (asked.status === "ready") {
+      setSearch({ status: "found", design, answer: asked.answer, tookMs: asked.tookMs });
+      if (workbench.getState().history?.design === design) onFound?.(asked.answer);
+    } else setSearch({ status: asked.status === "failed" ? "failed" : "none" });
   };
   return { search, look, stop: () => running.current?.abort() };
 }

@@ -1,0 +1,62 @@
+import type { Gear, HoseEnd, WorkingState } from "../design/gear";
+import { roundTenth } from "../design/moves";
+import { placeGearPort } from "../gear/gearPorts";
+import { USUAL_GEAR, usualSpec } from "../gear/usualGear";
+import { vec } from "../geometry/vec";
+import type { EditChain } from "./editChain";
+import { toGear } from "./putPiece";
+import { placeClear, toUsual } from "./setDown";
+import { findSideMm } from "./toiletWater";
+
+const BORE_MM = 38;
+/** The loop's top over the water, and the skin fitting under it, mm [T]. */
+const OVER_WATER_MM = 400;
+const UNDER_WATER_MM = 200;
+
+/**
+ * Leads a bowl's waste to a valve that sends it into the tank, or over a vented loop and a seacock overboard; the valve's handle
+ * is secured until one is where that is allowed. Tells how the valve stands while the tank is used.
+ */
+export function leadOverboard(chain: EditChain, bowl: Gear, waste: HoseEnd, tank: HoseEnd): WorkingState["positions"] {
+  const from = placeGearPort(bowl, "waste");
+  const { rig } = chain.now();
+  const side = bowl.atMm.y + bowl.sizeMm.y / 2 < 0 ? -1 : 1;
+  const water = rig.waterlineZMm ?? 0;
+  const diverter = usualSpec("diverter");
+  const valveId = chain.addGear(
+    { key: "y-valve", name: "Tank or sea", spec: diverter },
+    placeClear(chain.now(), toUsual(diverter), vec(from.x + 220, from.y - 30, 40)),
+  );
+  chain.push([{ op: "set", path: ["gear", valveId, "isSecured"], value: true }]);
+  const loop = usualSpec("ventedLoop");
+  const loopId = chain.addGear(
+    { key: "out-loop", name: "Waste vented loop", spec: loop },
+    placeClear(
+      chain.now(),
+      toUsual(loop),
+      vec(from.x + 320, side * (rig.widthMm / 2 - 110) - 20, water + OVER_WATER_MM),
+    ),
+  );
+  const fitting = usualSpec("skinFitting", { serves: "discharge", boreMm: BORE_MM });
+  const size = USUAL_GEAR.skinFitting.sizeMm;
+  const x = Math.min(rig.lengthMm - 120, from.x + 620);
+  const outId = chain.addGear(
+    { key: "seacock", name: "Waste overboard", spec: fitting },
+    roundTenth(
+      vec(x, side * findSideMm(chain, x, water - UNDER_WATER_MM) - size.y / 2, water - UNDER_WATER_MM - size.z / 2),
+    ),
+  );
+  const lead = (a: HoseEnd, b: HoseEnd, name: string) => chain.addHose(a, b, { name, wall: "sanitation" });
+  lead(waste, toGear(valveId, "common"), `${bowl.name}, waste`.slice(0, 80));
+  lead(toGear(valveId, "a"), tank, "Waste into the tank");
+  lead(toGear(valveId, "b"), toGear(loopId, "in"), "Waste up to the loop");
+  lead(toGear(loopId, "out"), toGear(outId, "in"), "Waste overboard");
+  chain.addState({
+    name: "Overboard, offshore",
+    on: [],
+    positions: [{ gearId: valveId, at: "b" }],
+    openTaps: [],
+    place: "offshore",
+  });
+  return [{ gearId: valveId, at: "a" }];
+}
