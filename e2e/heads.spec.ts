@@ -40,7 +40,10 @@ test("Lesesaal: a gravity toilet is added over a black tank and wants its trap o
   await page.getByLabel("Holds", { exact: true }).selectOption({ label: "Black water" });
   await page.keyboard.press("Escape");
   await page.keyboard.press("-");
-  await page.getByLabel("Add to the heads").selectOption({ label: "Gravity toilet" });
+  const heads = page.getByRole("region", { name: "Measures: Heads" });
+  await heads.getByLabel("Kind", { exact: true }).first().selectOption({ label: "Gravity toilet over its tank" });
+  await heads.getByRole("button", { name: "Fit it with tank and pipes" }).click();
+  await expect(page.getByText(/fitted with tank/)).toBeVisible();
   const findings = page.getByRole("region", { name: "Findings" });
   await expect(findings).not.toContainText("Gravity toilet has no drain");
   await page.keyboard.press("3");

@@ -55,7 +55,7 @@ test("Otter: heads are laid out by hand: bowl, loop and fitting joined by hoses,
   await page.keyboard.press("-");
   await heads.getByLabel("Kind", { exact: true }).first().selectOption({ label: "Electric macerating toilet" });
   await expect(heads.getByTestId("toilet-kind")).toContainText(/2.5.L a flush, from sea or fresh.*25.mm out/);
-  await heads.getByRole("button", { name: "Fit it" }).click();
+  await heads.getByRole("button", { name: "The toilet alone" }).click();
   await heads.getByLabel("Add to the heads").selectOption({ label: "Vented loop" });
   await heads.getByLabel("Add to the heads").selectOption({ label: "Skin fitting" });
   await expect(heads.getByRole("list", { name: "Gear of the heads" }).getByRole("listitem")).toHaveCount(4);

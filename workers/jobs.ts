@@ -1,18 +1,14 @@
 import type { Attitude } from "@/core/attitude/attitude";
 import { type ForecastInput, forecast, type StoreForecast } from "@/core/days/forecast";
 import type { Design } from "@/core/design/design";
-import type { Edit } from "@/core/design/editOps";
-import type { ToiletSchool } from "@/core/edits/plumbToilet";
-import type { ToiletNames } from "@/core/edits/toiletEdits";
 import { evaluate } from "@/core/evaluate/evaluate";
 import { computeStandingMap, type StandingMap } from "@/core/evaluate/standingMap";
 import { type EveryPosition, proveEveryPosition } from "@/core/gear/everyPosition";
-import type { ToiletKind } from "@/core/heads/toiletKinds";
 import { type AlikeRemedy, buildMendAlike } from "@/core/remedies/mendAlike";
 import { proposeRemedies } from "@/core/remedies/proposeRemedies";
 import type { ProvenRemedy } from "@/core/remedies/remedy";
 import { findRoutes, type RouteOutcome } from "@/core/routes/findRoutes";
-import { buildFitToilet } from "@/core/routes/fitToilet";
+import { type Fitted, fitWanted, type Wanted } from "@/core/routes/fitWanted";
 import { findLargestTanks, type TankAim } from "@/core/tanks/largestTanks";
 import type { TankPlace } from "@/core/tanks/tankPlaces";
 
@@ -64,18 +60,11 @@ const mendAlike: Job<Judged & { readonly ids: readonly string[] }, { readonly re
   ids,
 }) => ({ remedy: buildMendAlike(design, attitude, ids) });
 
-type ToiletInput = {
-  readonly design: Design;
-  readonly kind: ToiletKind;
-  readonly names: ToiletNames;
-  readonly school: ToiletSchool;
-};
-
-const fitToilet: Job<ToiletInput, Edit> = ({ design, kind, names, school }, onProgress) =>
-  buildFitToilet(design, { kind, names, school }, onProgress);
+const fit: Job<{ readonly design: Design; readonly wanted: Wanted }, Fitted> = ({ design, wanted }, onProgress) =>
+  fitWanted(design, wanted, onProgress);
 
 /** Everything the worker can be asked, by name. */
-export const JOBS = { standingMap, routes, largestTanks, days, everyPosition, remedies, mendAlike, fitToilet } as const;
+export const JOBS = { standingMap, routes, largestTanks, days, everyPosition, remedies, mendAlike, fit } as const;
 
 export type JobName = keyof typeof JOBS;
 export type JobInput<Name extends JobName> = Parameters<(typeof JOBS)[Name]>[0];

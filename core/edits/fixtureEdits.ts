@@ -21,10 +21,10 @@ const DROP_ASIDE_MM = 180;
 
 /**
  * Edit that sets a fixture of a kind beside the first tank, on the side with more room, and draws its drain to an
- * inlet of its own, with half of what fall there is given to each run. It may well have findings; the place is to be
+ * inlet of its own (or sets its outlet where it is told to), with half of what fall there is given to each run. It may well have findings; the place is to be
  * measured. Where no tank is there to drain to, the fixture comes alone.
  */
-export function buildAddFixture(design: Design, kind: FixtureKind, name: string): Edit {
+export function buildAddFixture(design: Design, kind: FixtureKind, name: string, placeMm: Vec3 | null = null): Edit {
   // what falls from a toilet is sewage and needs a tank of its own
   const tank = design.tanks.find(({ holds }) =>
     kind === "gravityToilet" ? holds === "black" : holds === "grey" || holds === "black",
@@ -34,7 +34,7 @@ export function buildAddFixture(design: Design, kind: FixtureKind, name: string)
   const fixtureId = freeId(kind.toLowerCase(), design.fixtures);
   if (!tank) return addUndrained(design, { kind, name, fixtureId });
   const drainId = freeId(`${fixtureId}-drain`, design.lines);
-  const outletMm = placeFixture(design, tank, usual.heightMm);
+  const outletMm = placeMm ?? placeFixture(design, tank, usual.heightMm);
   const inlet = placeInlet(design, tank, outletMm, pipe.innerMm);
   const { heightMm: _height, halfMm: _half, trap, ...measures } = usual;
   const fixture: Fixture = { id: fixtureId, name, kind, outletMm, ...measures, runsAlone: false };

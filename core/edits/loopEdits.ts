@@ -7,10 +7,12 @@ import type { Hose, Tank } from "../design/plumbing";
 import { fillShelf, type Lack } from "../gear/shelf";
 import { USUAL_GEAR, usualSpec } from "../gear/usualGear";
 import { measureExtent } from "../geometry/solid";
-import { vec } from "../geometry/vec";
+import { type Vec3, vec } from "../geometry/vec";
 import { buildDrawDrain, buildRedirect } from "./drainEdits";
 import { type EditChain, startChain, toIdWord, type WantedPiece } from "./editChain";
+import { hangTank } from "./hangTank";
 import { chooseHosePipe } from "./hosePipe";
+import { placeClear } from "./setDown";
 import { buildAddTank } from "./tankEdits";
 import { buildAddVent } from "./ventEdits";
 
@@ -26,6 +28,10 @@ export type LoopPlan = {
 
 /** The shower's head over its tray, mm [T]. */
 const HEAD_MM = 1_500;
+/** Gear that has no cabinet: so far from the tray's drain, over the floor, and over what is opened below it, mm [T]. */
+const BESIDE_MM = 520;
+const ON_FLOOR_MM = 40;
+const FOOT_MM = 20;
 
 /**
  * Edit that makes a shower use its water again: a loop tank under it with breather, the drain led there, strainer, pump,
@@ -62,11 +68,9 @@ export function buildLoop(
     const atMm =
       shelf && at >= 0
         ? shelf.places[at]!
-        : vec(
-            fixture.outletMm.x,
-            fixture.outletMm.y + (at < 0 ? 0 : 120 * (at + 1)),
-            at < 0 ? fixture.outletMm.z + HEAD_MM : 40,
-          );
+        : at < 0
+          ? vec(fixture.outletMm.x, fixture.outletMm.y, fixture.outletMm.z + HEAD_MM)
+          : placeBeside(builder.now(), fixture.outletMm, piece.spec);
     ids.set(piece.key, builder.addGear(piece, atMm));
   }
   const at = (key: string, port: string): HoseEnd => ({ kind: "gear", gearId: ids.get(key)!, port });
@@ -143,6 +147,18 @@ function listPieces(school: LoopSchool, fixtureId: string): WantedPiece[] {
   ];
 }
 
+// On the floor beside the tray, high enough to be opened from below, clear of what is there.
+function placeBeside(design: Design, { x, y }: Vec3, spec: GearSpec): Vec3 {
+  const inward = y > 0 ? -1 : 1;
+  const usual = USUAL_GEAR[spec.kind];
+  const wanted = vec(
+    x,
+    y + inward * BESIDE_MM - usual.sizeMm.y / 2,
+    Math.max(ON_FLOOR_MM, usual.openBelowMm + FOOT_MM),
+  );
+  return placeClear(design, { spec, sizeMm: usual.sizeMm }, wanted);
+}
+
 type StateWords = Omit<WorkingState, "id">;
 
 function listStates(school: LoopSchool, ids: ReadonlyMap<string, string>): StateWords[] {
@@ -213,9 +229,7 @@ function leadDrain(builder: EditChain, fixtureId: string, tankId: string): void 
 // The fresh tank that is there, or one that is hung; with a port to draw from.
 function findFresh(builder: EditChain): { readonly tankId: string; readonly drawId: string } {
   if (!builder.now().tanks.some(({ holds }) => holds === "fresh")) {
-    builder.add(buildAddTank(builder.now(), "fresh", "Fresh tank"));
-    const added = builder.now().tanks.at(-1)!;
-    builder.add(buildAddVent(builder.now(), added));
+    hangTank(builder, { holds: "fresh", name: "Fresh tank", near: null });
   }
   const tank = builder.now().tanks.find(({ holds }) => holds === "fresh")!;
   const own = tank.ports.find(({ kind }) => kind === "draw");

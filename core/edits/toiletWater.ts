@@ -10,11 +10,10 @@ import { measureExtent } from "../geometry/solid";
 import { vec } from "../geometry/vec";
 import { findHalfBreadthMm } from "../hull/loft";
 import type { EditChain } from "./editChain";
+import { hangTank } from "./hangTank";
 import { toGear } from "./putPiece";
 import { placeClear, toUsual } from "./setDown";
 import { listFitStopValve } from "./stopValve";
-import { buildAddTank } from "./tankEdits";
-import { buildAddVent } from "./ventEdits";
 
 /** A funnel's rim so far over the bowl's, so that no bowl floods it, mm [T]. */
 const OVER_BOWL_MM = 80;
@@ -72,8 +71,7 @@ export function takeFresh(chain: EditChain, bowl: Gear): FlushWater {
 function findDraw(chain: EditChain): Extract<HoseEnd, { kind: "tank" }> {
   const find = () => chain.now().tanks.find(({ holds }) => holds === "fresh");
   if (!find()) {
-    chain.add(buildAddTank(chain.now(), "fresh", "Fresh tank"));
-    chain.add(buildAddVent(chain.now(), find()!));
+    hangTank(chain, { holds: "fresh", name: "Fresh tank", near: null });
   }
   const tank = find()!;
   const { min, max } = measureExtent(tank.solid);

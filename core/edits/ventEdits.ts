@@ -7,6 +7,7 @@ import { roundTenth } from "../design/moves";
 import { toNewNode, toNodes } from "../design/nodes";
 import type { Tank, Vent } from "../design/plumbing";
 import { isCourseClear } from "../fit/clearCourse";
+import { isClearOfParts } from "../fit/clearOfParts";
 import { measureFloorMm } from "../fit/floor";
 import { measureExtent } from "../geometry/solid";
 import { add, dot, interpolate, measureLength, subtract, type Vec3, vec } from "../geometry/vec";
@@ -26,9 +27,13 @@ export function buildAddVent(design: Design, tank: Tank): Edit {
   const portId = freeId("vent", tank.ports);
   const lineId = freeId(`${tank.id}-vent`.slice(0, 36), design.lines);
   const nth = listVents(design, tank.id).length;
-  // a second one beside the first
-  const x = clamp((min.x + max.x) / 2 + nth * 80, min.x, max.x);
-  const port = createPort({ id: portId, kind: "vent", atMm: vec(x, (min.y + max.y) / 2, max.z), boreMm: BORE_MM });
+  // a second one beside the first; beside the middle where from there all that is laid runs into something
+  const feet = ASIDE.map((aside) =>
+    vec(clamp((min.x + max.x) / 2 + aside * (max.x - min.x) + nth * 80, min.x, max.x), (min.y + max.y) / 2, max.z),
+  );
+  const laid = feet.map((atMm) => ({ atMm, course: findWayToWall(design, add(tank.atMm, atMm), tank.id) }));
+  const foot = laid.find(({ course }) => course !== null) ?? { atMm: feet[0]!, course: null };
+  const port = createPort({ id: portId, kind: "vent", atMm: foot.atMm, boreMm: BORE_MM });
   const line: Vent = {
     id: lineId,
     name: design.tanks.length > 1 ? `Breather of ${tank.name}`.slice(0, 80) : "Breather",
@@ -37,7 +42,7 @@ export function buildAddVent(design: Design, tank: Tank): Edit {
     fromPort: portId,
     to: { kind: "openAir", hasMesh: true },
     pipe: PIPE,
-    pointsMm: toNodes(layToWall(design, add(tank.atMm, port.atMm))),
+    pointsMm: toNodes(foot.course ?? layToWall(design, add(tank.atMm, port.atMm))),
   };
   const ops: EditOp[] = [
     { op: "insert", path: ["tanks", tank.id, "ports"], index: tank.ports.length, value: port },
@@ -53,11 +58,26 @@ const STEEP = 0.08;
 /** A hose that lies on the floor has its middle this far over it, mm [T]. */
 const ON_FLOOR_MM = 40;
 
-// Along under the floor to the nearer wall, rising, then up the wall; to the other wall, the rear or the front one, or up through the floor beside
-// the tank and along it, where what is under the floor is in the way. The first that keeps clear, else the first.
+/** Where along its top a tank's breather comes out, as shares of its length beside the middle. */
+const ASIDE = [0, -0.25, 0.25, -0.4, 0.4] as const;
+
+// The first way that keeps clear of all that stands on the rig and of the builder's own parts; null where none does.
+const findWayToWall = (design: Design, foot: Vec3, tankId: string): Vec3[] | null =>
+  listWaysToWall(design, foot).find(
+    (way) => isCourseClear(design, [foot, ...way], PIPE) && isClearOfParts(design, [foot, ...way], PIPE, tankId),
+  ) ?? null;
+
+// The first way that keeps clear of what stands on the rig, else the first.
 function layToWall(design: Design, foot: Vec3): Vec3[] {
+  const ways = listWaysToWall(design, foot);
+  return ways.find((way) => isCourseClear(design, [foot, ...way], PIPE)) ?? ways[0]!;
+}
+
+// Along under the floor to the nearer wall, rising, then up the wall; to the other wall, the rear or the front one, or up through
+// the floor beside the tank and along it.
+function listWaysToWall(design: Design, foot: Vec3): Vec3[][] {
   const wallY = (foot.y < 0 ? -1 : 1) * (design.rig.widthMm / 2 - 30);
-  const courses = [
+  return [
     ...[wallY, -wallY].map((y) => [vec(foot.x, y, foot.z + 20), vec(foot.x, y, WALL_END_MM)]),
     ...[30, design.rig.lengthMm - 30].map((x) => {
       // a long way rises as much as there is room, so that it does not sag where the rig stands askew
@@ -70,8 +90,7 @@ function layToWall(design: Design, foot: Vec3): Vec3[] {
       vec(foot.x, y, ON_FLOOR_MM + 20),
       vec(foot.x, y, WALL_END_MM),
     ]),
-  ].map((course) => course.map(roundTenth));
-  return courses.find((course) => isCourseClear(design, [foot, ...course], PIPE)) ?? courses[0]!;
+  ].map((way) => way.map(roundTenth));
 }
 
 /** The breathers one can join by a tee: those that do not run through it themselves. */

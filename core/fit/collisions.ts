@@ -1,6 +1,6 @@
 import type { Design } from "../design/design";
 import type { Finding } from "../evaluate/findings";
-import { buildDrainPath, type Leg } from "../falls/drainPath";
+import type { Leg } from "../falls/drainPath";
 import { type Block, measureLegGap } from "../geometry/blocks";
 import { measureApartMm } from "../geometry/straight";
 import { interpolate, type Vec3, vec } from "../geometry/vec";

@@ -10,7 +10,7 @@ import { buildVentWay } from "../edits/ventEdits";
 import { evaluate } from "../evaluate/evaluate";
 import { findClearance, measureTankGaps } from "../fit/obstacleGaps";
 import { proposeBranchVent } from "../remedies/partRemedies";
-import { findRoutes } from "./findRoutes";
+import { findCleanWay } from "./cleanWay";
 
 export type FirstDesign = {
   readonly id: string;
@@ -102,12 +102,9 @@ const countRegrets = (design: Design): number =>
 function layAnew(outcome: ParseOutcome): ParseOutcome {
   if (!outcome.ok || countMusts(outcome.design) === 0) return outcome;
   const drain = outcome.design.lines.find(({ kind }) => kind === "drain");
-  const routes = drain && findRoutes(outcome.design, drain.id);
-  for (const { edit } of [...(routes?.proposals ?? []), ...(routes?.changes ?? [])]) {
-    const laid = applyEdit(outcome.design, edit);
-    if (laid.ok && countMusts(laid.design) === 0) return { ...outcome, design: laid.design };
-  }
-  return outcome;
+  const edit = drain && findCleanWay(outcome.design, drain.id);
+  const laid = edit && applyEdit(outcome.design, edit);
+  return laid?.ok ? { ...outcome, design: laid.design } : outcome;
 }
 
 const countMusts = (design: Design): number =>
@@ -137,7 +134,6 @@ function listPlaces(m: FirstMeasures): Place[] {
         y + m.tankWidthMm / 2 - m.sinkLeftMm,
       ];
       const away = Math.hypot(Math.max(0, dx), dy);
-      // too near leaves no room for the drop and a straight run into the inlet
       const cost = away + (dx < NEAREST_MM ? 4 * (NEAREST_MM - dx) : 0);
       places.push({ tankForwardMm: ownX ?? Math.round(x), tankLeftMm: ownY ?? Math.round(y), cost });
     }

@@ -3,19 +3,14 @@ import { applyEdit } from "../design/edit";
 import type { Edit } from "../design/editOps";
 import { buildMove, roundTenth } from "../design/moves";
 import { buildPlumbToilet, type ToiletSchool } from "../edits/plumbToilet";
-import { placeClear } from "../edits/setDown";
 import { buildAddToilet, type ToiletNames } from "../edits/toiletEdits";
-import { evaluate } from "../evaluate/evaluate";
-import { vec } from "../geometry/vec";
+import { type Vec3, vec } from "../geometry/vec";
 import { TOILETS, type ToiletKind } from "../heads/toiletKinds";
+import { fitBest, type OnStep } from "./fitBest";
+import { listWallPlaces } from "./wallPlaces";
 
-/** Room a toilet takes, and between it and the wall, mm [T]. */
-const LONG_MM = 450;
-const WIDE_MM = 380;
-const FROM_WALL_MM = 60;
-const STEP_MM = 300;
-/** Each place costs a whole evaluation; so many are tried at most. */
-const MOST_TRIED = 24;
+/** Room a toilet takes, mm [T]. */
+const SIZE = { longMm: 450, wideMm: 380 } as const;
 
 export type WantedToilet = {
   readonly kind: ToiletKind;
@@ -25,51 +20,24 @@ export type WantedToilet = {
 
 /**
  * Edit that fits a toilet of a kind with all that belongs to it, where that brings the least to be settled: places along both
- * walls are tried one after the other, from the rear on, each with its tank, hoses and water. One that is carried has no place
- * to be looked for.
+ * walls are tried, each with its tank, hoses and water. One that is carried has no place to be looked for.
  */
-export function buildFitToilet(
-  design: Design,
-  { kind, names, school }: WantedToilet,
-  onProgress: (share: number) => void = () => undefined,
-): Edit {
+export function buildFitToilet(design: Design, { kind, names, school }: WantedToilet, onStep?: OnStep): Edit {
   const alone = buildAddToilet(design, kind, names);
   const outcome = applyEdit(design, alone);
   if (TOILETS[kind].fit.as === "vessel" || !outcome.ok) return alone;
-  const known = new Set(evaluate(design).findings.map(({ id }) => id));
-  let best: { readonly edit: Edit; readonly cost: number } | null = null;
-  const moves = listMoves(outcome.design, alone);
-  for (const [i, move] of moves.entries()) {
-    onProgress((i + 1) / moves.length);
+  const edits = listWallPlaces(design, SIZE).flatMap((placeMm): Edit[] => {
+    const move = buildMove(outcome.design, alone.at, toPlace(outcome.design, alone, placeMm));
     const placed = move ? applyEdit(outcome.design, move) : outcome;
     const plumb = placed.ok ? buildPlumbToilet(placed.design, alone.at, school) : null;
-    const tried = placed.ok && plumb ? applyEdit(placed.design, plumb) : null;
-    if (!tried?.ok || !plumb) continue;
-    const fresh = evaluate(tried.design).findings.filter(({ id }) => !known.has(id));
-    const count = (severity: string) => fresh.filter((one) => one.severity === severity).length;
-    const cost = 100 * count("must") + count("should");
-    if (!best || cost < best.cost) {
-      best = { edit: { ...alone, ops: [...alone.ops, ...(move?.ops ?? []), ...plumb.ops] }, cost };
-    }
-  }
-  return best?.edit ?? alone;
+    return plumb ? [{ ...alone, ops: [...alone.ops, ...(move?.ops ?? []), ...plumb.ops] }] : [];
+  });
+  return fitBest(design, edits, onStep) ?? alone;
 }
 
-// The toilet along the left and the right wall, from the rear on.
-function listMoves(design: Design, { at }: Edit): (Edit | null)[] {
-  if (at.kind !== "gear" && at.kind !== "fixture") return [null];
-  const { lengthMm, widthMm } = design.rig;
-  const places: (Edit | null)[] = [];
-  for (let x = FROM_WALL_MM; x + LONG_MM + FROM_WALL_MM <= lengthMm && places.length < MOST_TRIED; x += STEP_MM) {
-    for (const side of [1, -1]) {
-      const y = side > 0 ? widthMm / 2 - WIDE_MM - FROM_WALL_MM : -widthMm / 2 + FROM_WALL_MM;
-      const z =
-        at.kind === "gear"
-          ? design.gear.find(({ id }) => id === at.id)!.atMm.z
-          : design.fixtures.find(({ id }) => id === at.id)!.outletMm.z;
-      const to = at.kind === "gear" ? vec(x, y, 0) : vec(x + LONG_MM / 2, y + WIDE_MM / 2, z);
-      places.push(buildMove(design, at, roundTenth(to)));
-    }
-  }
-  return places;
+// A bowl stands on the floor by its corner; of one over its tank the outlet keeps its height.
+function toPlace(design: Design, { at }: Edit, { x, y }: Vec3): Vec3 {
+  if (at.kind === "gear") return roundTenth(vec(x, y, 0));
+  const z = design.fixtures.find(({ id }) => "id" in at && id === at.id)?.outletMm.z ?? 0;
+  return roundTenth(vec(x + SIZE.longMm / 2, y + SIZE.wideMm / 2, z));
 }

@@ -1,23 +1,21 @@
 "use client";
-import { buildAddFixture } from "@/core/edits/fixtureEdits";
-import { buildAddTank } from "@/core/edits/tankEdits";
 import { useWorkbench } from "@/store/useWorkbench";
-import { change, view as look, workbench } from "@/store/workbench";
+import { view as look } from "@/store/workbench";
 import * as WORDS from "@/words/panels/section/firstSteps";
+import { useFit } from "../fields/useFit";
 import { Button } from "../kit/Button";
+import { SearchProgress } from "../kit/SearchProgress";
 
 /** Where no drain is to be shown: what comes next, and the press that does it. */
 export function FirstSteps() {
   const hasTank = useWorkbench((state) => state.history!.design.tanks.some(({ holds }) => holds !== "fresh"));
   const fixtures = useWorkbench((state) => state.history!.design.fixtures.length);
-  const now = () => workbench.getState().history!.design;
-  const hang = () => {
-    change(buildAddTank(now(), "grey", WORDS.greyTank));
-  };
-  const add = () => {
-    const edit = buildAddFixture(now(), "kitchenSink", WORDS.kitchenSink);
-    if (change(edit).ok) look({ station: "falls", drainId: null });
-  };
+  const { search, stop, fitWhole } = useFit();
+  const hang = () => void fitWhole({ what: "tank", holds: "grey", name: WORDS.greyTank });
+  const add = () =>
+    void fitWhole({ what: "fixture", kind: "kitchenSink", name: WORDS.kitchenSink }, (refusal) => {
+      if (refusal === null) look({ station: "falls", drainId: null });
+    });
   return (
     <div className="flex max-w-[30rem] flex-col items-center gap-3">
       <p className="text-faint">
@@ -37,6 +35,7 @@ export function FirstSteps() {
           {WORDS.addAKitchenSink}
         </Button>
       )}
+      <SearchProgress search={search} looking={WORDS.lookingForItsPlace} onStop={stop} />
     </div>
   );
 }

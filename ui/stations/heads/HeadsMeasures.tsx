@@ -2,7 +2,6 @@
 import { useMemo, useState } from "react";
 import type { Design } from "@/core/design/design";
 import type { DischargePlace } from "@/core/design/gear";
-import { buildAddFixture } from "@/core/edits/fixtureEdits";
 import { buildAddGear } from "@/core/edits/loopEdits";
 import { findFlushedHoses } from "@/core/heads/flushedHoses";
 import { listHoseRuns } from "@/core/heads/hoseRun";
@@ -22,7 +21,6 @@ import {
   describeSump,
   listHeadsCautions,
 } from "@/words/heads";
-import { FIXTURE_NAMES } from "@/words/labels";
 import * as WORDS from "@/words/panels/heads/headsMeasures";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
@@ -45,7 +43,7 @@ const PIECES = [
   "strainer",
   "pump",
 ] as const;
-type Piece = (typeof PIECES)[number] | "gravityToilet";
+type Piece = (typeof PIECES)[number];
 
 /** Toilets and the gear round them, hoses as they lie, sumps in use, what loose water does to a boat, and where it may go. */
 export function HeadsMeasures() {
@@ -68,10 +66,6 @@ export function HeadsMeasures() {
   const picked = design.gear.find(({ id }) => selection?.kind === "gear" && selection.id === id) ?? null;
   const add = (kind: Piece) => {
     const now = workbench.getState().history!.design;
-    if (kind === "gravityToilet") {
-      apply(buildAddFixture(now, "gravityToilet", FIXTURE_NAMES.gravityToilet));
-      return;
-    }
     const edit = buildAddGear(now, kind, GEAR_NAMES[kind].name);
     if (apply(edit) === null && edit.at.kind === "gear") look({ selection: edit.at });
   };
@@ -82,13 +76,8 @@ export function HeadsMeasures() {
         aside={
           <AddOne<Piece>
             label={WORDS.addToTheHeads}
-            names={
-              {
-                gravityToilet: FIXTURE_NAMES.gravityToilet,
-                ...Object.fromEntries(PIECES.map((kind) => [kind, GEAR_NAMES[kind].name])),
-              } as Record<Piece, string>
-            }
-            order={["gravityToilet", ...PIECES]}
+            names={Object.fromEntries(PIECES.map((kind) => [kind, GEAR_NAMES[kind].name])) as Record<Piece, string>}
+            order={PIECES}
             onAdd={add}
           />
         }

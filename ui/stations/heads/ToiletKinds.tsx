@@ -1,21 +1,19 @@
 "use client";
 import { useState } from "react";
-import type { Edit } from "@/core/design/editOps";
 import { TOILET_SCHOOLS, type ToiletSchool } from "@/core/edits/plumbToilet";
 import { buildAddToilet } from "@/core/edits/toiletEdits";
 import { TOILET_KINDS, TOILETS, type ToiletKind } from "@/core/heads/toiletKinds";
 import { useWorkbench } from "@/store/useWorkbench";
-import { change, view as look, tell, undo, workbench } from "@/store/workbench";
+import { view as look, tell, undo, workbench } from "@/store/workbench";
 import * as WORDS from "@/words/panels/heads/toiletKinds";
 import { describeToilet, TOILET_NAMES, toToiletNames } from "@/words/toilets";
-import { ask } from "@/workers/client";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
+import { useFit } from "../../fields/useFit";
 import { ToldTrade, Trade } from "../../glossary/Trade";
 import { Button } from "../../kit/Button";
 import { Pick } from "../../kit/Pick";
 import { SearchButton } from "../../kit/SearchButton";
-import { useSearch } from "../../kit/useSearch";
 
 /** Kinds of toilets with what each usually is and asks; one press fits it with all that belongs to it. */
 export function ToiletKinds() {
@@ -25,20 +23,15 @@ export function ToiletKinds() {
   const { apply } = useEdits();
   const [kind, setKind] = useState<ToiletKind>(isBoat ? "handPump" : "cassette");
   const [school, setSchool] = useState<ToiletSchool>("tank");
-  const { fit, maySea } = TOILETS[kind];
+  const { fit } = TOILETS[kind];
   const names = toToiletNames(kind);
-  const {
-    search,
-    look: find,
-    stop,
-  } = useSearch(
-    (design, onProgress, signal) => ask("fitToilet", { design, kind, names, school }, { onProgress, signal }),
-    (edit: Edit) => {
-      if (!change(edit).ok) return;
+  const { search, stop, fitWhole } = useFit();
+  const find = () =>
+    fitWhole({ what: "toilet", kind, names, school }, (refusal, edit) => {
+      if (refusal !== null) return;
       look({ selection: edit.at });
       tell(WORDS.fittedWithAllItNeeds(TOILET_NAMES[kind]), { action: { label: WORDS.undo, run: undo } });
-    },
-  );
+    });
   const fitAlone = () => {
     const edit = buildAddToilet(workbench.getState().history!.design, kind, names);
     if (apply(edit) !== null) return;

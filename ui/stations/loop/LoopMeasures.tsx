@@ -1,7 +1,7 @@
 "use client";
 import { useMemo, useState } from "react";
 import type { Gear, GearKind } from "@/core/design/gear";
-import { buildAddGear, buildLoop, buildRemoveGear, LOOP_SCHOOLS, type LoopSchool } from "@/core/edits/loopEdits";
+import { buildAddGear, buildRemoveGear, LOOP_SCHOOLS, type LoopSchool } from "@/core/edits/loopEdits";
 import { findRole } from "@/core/fit/roles";
 import { GEAR_PORTS } from "@/core/gear/gearPorts";
 import { computeLoopFigures, USUAL_MINUTES } from "@/core/gear/loopFigures";
@@ -14,10 +14,12 @@ import * as WORDS from "@/words/panels/loop/loopMeasures";
 import { formatNumber, formatQuantity } from "@/words/units";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
+import { useFit } from "../../fields/useFit";
 import { Trade } from "../../glossary/Trade";
 import { AddOne } from "../../kit/AddOne";
 import { Button } from "../../kit/Button";
 import { Pick } from "../../kit/Pick";
+import { SearchButton } from "../../kit/SearchButton";
 import { useRecords } from "../useRecords";
 import { GearFields } from "./GearFields";
 import { HoseList } from "./HoseList";
@@ -78,7 +80,7 @@ const NO_CABINET = "none";
 function LoopAssistant() {
   const design = useWorkbench((state) => state.history!.design);
   const units = useWorkbench((state) => state.units);
-  const { apply } = useEdits();
+  const { search, stop, fitWhole } = useFit();
   const washing = design.fixtures.filter(
     ({ kind }) => kind === "showerTray" || kind === "bath" || kind === "outsideShower",
   );
@@ -99,17 +101,14 @@ function LoopAssistant() {
       </Group>
     );
   }
-  const lay = () => {
-    const plan = buildLoop(
-      workbench.getState().history!.design,
-      fixture.id,
-      school,
-      cabinetId === NO_CABINET ? null : cabinetId,
+  const lay = () =>
+    fitWhole(
+      { what: "loop", fixtureId: fixture.id, school, cabinetId: cabinetId === NO_CABINET ? null : cabinetId },
+      (refused, _edit, lacking) => {
+        setRefusal(refused);
+        setLacks(lacking.map((lack) => describeLack(lack, units)));
+      },
     );
-    if (!plan) return;
-    setRefusal(apply(plan.edit));
-    setLacks(plan.lacks.map((lack) => describeLack(lack, units)));
-  };
   return (
     <Group title={WORDS.aShowerThatUsesIts}>
       <Pick
@@ -135,9 +134,9 @@ function LoopAssistant() {
         }}
         onPick={setCabinetId}
       />
-      <Button look="plate" onClick={lay}>
+      <SearchButton search={search} looking={WORDS.layingOutTheLoop} onLook={lay} onStop={stop}>
         {WORDS.layOutTheLoop}
-      </Button>
+      </SearchButton>
       {refusal && <p className="text-[12.5px] text-signal">{refusal}</p>}
       {lacks.map((lack) => (
         <p key={lack} className="text-[12.5px] text-warn">

@@ -3,7 +3,7 @@ import { Plus, Trash2 } from "lucide-react";
 import dynamic from "next/dynamic";
 import { useState } from "react";
 import { HELD_WATERS, type HeldWater, type Tank } from "@/core/design/plumbing";
-import { buildAddTank, buildRemoveTank } from "@/core/edits/tankEdits";
+import { buildRemoveTank } from "@/core/edits/tankEdits";
 import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, workbench } from "@/store/workbench";
@@ -15,11 +15,13 @@ import { findShownTank } from "../../drawing/shown";
 import { Group } from "../../fields/Group";
 import { PlaceFields } from "../../fields/PlaceFields";
 import { useEdits } from "../../fields/useEdits";
+import { useFit } from "../../fields/useFit";
 import { Trade } from "../../glossary/Trade";
 import { Button } from "../../kit/Button";
 import { Figure } from "../../kit/Figure";
 import { NumberField } from "../../kit/NumberField";
 import { Pick } from "../../kit/Pick";
+import { SearchProgress } from "../../kit/SearchProgress";
 import { TextField } from "../../kit/TextField";
 import { Tick } from "../../kit/Tick";
 import { useSettled } from "../../kit/useSettled";
@@ -124,11 +126,12 @@ const NEW_NAMES: Readonly<Record<HeldWater, string>> = {
 
 /** Hangs another tank where there is room for it. */
 function AddTank() {
-  const { apply } = useEdits();
+  const { search, stop, fitWhole } = useFit();
   const add = (holds: HeldWater) => {
     const { design } = workbench.getState().history!;
     const same = design.tanks.filter((tank) => tank.holds === holds).length;
-    apply(buildAddTank(design, holds, same === 0 ? NEW_NAMES[holds] : `${NEW_NAMES[holds]} ${same + 1}`));
+    const name = same === 0 ? NEW_NAMES[holds] : `${NEW_NAMES[holds]} ${same + 1}`;
+    void fitWhole({ what: "tank", holds, name });
   };
   return (
     <Group title={WORDS.hangAnotherTank}>
@@ -139,6 +142,7 @@ function AddTank() {
           </Button>
         ))}
       </div>
+      <SearchProgress search={search} looking={WORDS.lookingForRoom} onStop={stop} />
       <p className="pt-1 text-[12px] leading-snug text-faint">
         <Trade>{WORDS.itGoesWhereItKeeps}</Trade>
       </p>

@@ -10,6 +10,7 @@ export const shower = "Shower";
 export const freshWaterComes = "Fresh water comes";
 export const gearStandsIn = "Gear stands in";
 export const besideTheShower = "Beside the shower";
+export const layingOutTheLoop = "Laying out the loop";
 export const layOutTheLoop = "Lay out the loop";
 export const whatItComesTo = "What it comes to";
 export const giveItAWorkingState =

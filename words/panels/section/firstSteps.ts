@@ -7,3 +7,4 @@ export const noFixtureHasADrain =
   "No fixture has a drain yet. Draw one at the station Falls, or pick the finding that says so.";
 export const hangAGreyTank = "Hang a grey tank";
 export const addAKitchenSink = "Add a kitchen sink";
+export const lookingForItsPlace = "Looking for its place";

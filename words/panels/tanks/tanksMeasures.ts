@@ -11,8 +11,9 @@ export const blackTank = "Black tank";
 export const freshTank = "Fresh tank";
 export const loopTank = "Loop tank";
 export const hangAnotherTank = "Hang another tank";
+export const lookingForRoom = "Looking for room";
 export const itGoesWhereItKeeps =
-  "It goes where it keeps clear of what is under the floor, nearest to the middle. Then drag it.";
+  "It goes where it keeps clear of what is under the floor and brings the least to settle, with its breather and its way out. Then drag it.";
 export const howItStandsWhileIt = "How it stands while it is dumped";
 export const bowDown = "Bow down";
 export const noseDown = "Nose down";

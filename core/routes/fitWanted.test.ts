@@ -1,0 +1,169 @@
+import { USUAL_MEASURES } from "../design/createDesign";
+import type { Design } from "../design/design";
+import { applyEdit } from "../design/edit";
+import { ASKED_UNDER, type FirstObstacles, listUsualUnder, NOTHING_UNDER } from "../design/firstObstacles";
+import { FIXTURE_KINDS } from "../design/plumbing";
+import { RIG_KINDS } from "../design/rig";
+import { evaluate } from "../evaluate/evaluate";
+import type { Finding } from "../evaluate/findings";
+import { TOILET_KINDS, TOILETS } from "../heads/toiletKinds";
+import { buildFirstDesign } from "./firstDesign";
+import { fitWanted, type Wanted } from "./fitWanted";
+
+type Kind = (typeof RIG_KINDS)[number];
+
+function begin(kind: Kind, isFull: boolean): Design {
+  const measures = USUAL_MEASURES[kind];
+  const usual = listUsualUnder(measures);
+  const under = Object.fromEntries(
+    Object.keys(NOTHING_UNDER).map((key) => [
+      key,
+      isFull && ASKED_UNDER[kind].includes(key as never) ? usual[key as keyof FirstObstacles] : null,
+    ]),
+  ) as FirstObstacles;
+  const outcome = buildFirstDesign({ id: "first", name: "First", kind, measures, under });
+  if (!outcome.ok) throw new Error(JSON.stringify(outcome.faults));
+  return outcome.design;
+}
+
+function take(design: Design, wanted: Wanted): Design {
+  const { edit } = fitWanted(design, wanted);
+  const outcome = edit && applyEdit(design, edit);
+  if (!outcome?.ok) throw new Error(JSON.stringify(outcome));
+  return outcome.design;
+}
+
+const listNewMusts = (before: Design, after: Design): Finding[] => {
+  const known = new Set(evaluate(before).findings.map(({ id }) => id));
+  return evaluate(after).findings.filter(({ id, severity }) => severity === "must" && !known.has(id));
+};
+
+// What was there is as it was, but for what a tank is drilled for.
+function expectKept(before: Design, after: Design): void {
+  expect(after.lines.slice(0, before.lines.length)).toEqual(before.lines);
+  expect(after.gear.slice(0, before.gear.length)).toEqual(before.gear);
+  expect(after.fixtures.slice(0, before.fixtures.length)).toEqual(before.fixtures);
+  for (const [i, tank] of before.tanks.entries()) {
+    expect({ ...after.tanks[i]!, ports: after.tanks[i]!.ports.slice(0, tank.ports.length) }).toEqual(tank);
+  }
+}
+
+const NAMES = { toilet: "Toilet", urineVessel: "Bottle", restVessel: "Bin", urineUse: "Urine", restUse: "Rest" };
+const RIGS = RIG_KINDS.flatMap((kind) => [false, true].map((isFull) => [kind, isFull] as const));
+
+const TANKS = (["grey", "black", "fresh", "loop"] as const).map(
+  (holds): Wanted => ({ what: "tank", holds, name: `New ${holds}` }),
+);
+// a macerating one is laid as one with a pump is
+const TOILET_WANTS = (["handPump", "vacuum", "gravity"] as const).map(
+  (kind): Wanted => ({ what: "toilet", kind, names: NAMES, school: kind === "handPump" ? "tankOrSea" : "tank" }),
+);
+
+test.each(RIGS)(
+  "a %s, full underneath: %s: a tank or a toilet that is fitted whole leaves nothing to settle",
+  (kind, isFull) => {
+    const design = begin(kind, isFull);
+    for (const wanted of [...TANKS, ...TOILET_WANTS]) {
+      const after = take(design, wanted);
+      expect([wanted, listNewMusts(design, after).map(({ id }) => id)]).toEqual([wanted, []]);
+      expectKept(design, after);
+      // a black, grey or loop tank can breathe and be let go
+      for (const tank of after.tanks.slice(design.tanks.length)) {
+        expect(after.lines.some((line) => line.kind === "vent" && line.fromTank === tank.id)).toBe(true);
+        expect(tank.ports.some(({ kind: port }) => port === "outlet" || port === "draw")).toBe(true);
+      }
+    }
+  },
+);
+
+/** What comes of the fixture itself, wherever it stands: a bath holds more than the tank. */
+const ITS_OWN = new Set(["useOverfillsTank"]);
+
+test.each(RIGS)("a %s, full underneath: %s: fixtures are set where their drains run", (kind, isFull) => {
+  const design = begin(kind, isFull);
+  for (const fixture of FIXTURE_KINDS) {
+    // between the rails of a bus no bath's drain comes to the tank: what is told then is right
+    if (fixture === "gravityToilet" || (fixture === "bath" && kind === "bus" && isFull)) continue;
+    const after = take(design, { what: "fixture", kind: fixture, name: "New" });
+    const musts = listNewMusts(design, after).filter(({ code }) => !ITS_OWN.has(code));
+    expect([fixture, musts.map(({ id }) => id)]).toEqual([fixture, []]);
+    expectKept(design, after);
+  }
+});
+
+test.each(RIGS)(
+  "a %s, full underneath: %s: a loop refilled through an air gap leaves nothing to settle",
+  (kind, isFull) => {
+    const design = take(begin(kind, isFull), { what: "fixture", kind: "showerTray", name: "Shower" });
+    const fixtureId = design.fixtures.at(-1)!.id;
+    const after = take(design, { what: "loop", fixtureId, school: "airGap", cabinetId: null });
+    expect(listNewMusts(design, after).map(({ id }) => id)).toEqual([]);
+    // each piece stands by itself and can be opened
+    const told = evaluate(after).findings.filter(({ code }) => code === "gearClashes" || code === "gearShutIn");
+    expect(told.map(({ id }) => id)).toEqual([]);
+  },
+);
+
+test("the school with one motor valve is drawn as it is done, and what it lets happen is told", () => {
+  const design = take(begin("van", false), { what: "fixture", kind: "showerTray", name: "Shower" });
+  const fixtureId = design.fixtures.at(-1)!.id;
+  const after = take(design, { what: "loop", fixtureId, school: "motorValve", cabinetId: null });
+  expect(listNewMusts(design, after).map(({ code }) => code)).toContain("waterFouled");
+});
+
+test("afloat a toilet with hoses takes sea water over a loop and, where it may go overboard, its valve is secured", () => {
+  const design = begin("boat", false);
+  const after = take(design, { what: "toilet", kind: "handPump", names: NAMES, school: "tankOrSea" });
+  const kinds = after.gear.map(({ spec }) => spec.kind).sort();
+  expect(kinds).toEqual(
+    expect.arrayContaining([
+      "bowl",
+      "deckFitting",
+      "diverter",
+      "skinFitting",
+      "skinFitting",
+      "strainer",
+      "ventedLoop",
+      "ventedLoop",
+    ]),
+  );
+  expect(after.gear.find(({ spec }) => spec.kind === "diverter")?.isSecured).toBe(true);
+  // inland it goes into the tank
+  const valve = after.gear.find(({ spec }) => spec.kind === "diverter")!;
+  const atHome = after.states.filter(({ place }) => place !== "offshore");
+  expect(atHome.length).toBeGreaterThan(0);
+  expect(atHome.every(({ positions }) => positions.some(({ gearId, at }) => gearId === valve.id && at === "a"))).toBe(
+    true,
+  );
+});
+
+test("ashore the water for a bowl falls through an air gap, and the valve at the tank is shut while nothing is on", () => {
+  const after = take(begin("van", false), { what: "toilet", kind: "handPump", names: NAMES, school: "tank" });
+  const [fresh, black] = (["fresh", "black"] as const).map(
+    (holds) => after.tanks.find((tank) => tank.holds === holds)!,
+  );
+  expect(after.gear.some(({ spec }) => spec.kind === "airGap")).toBe(true);
+  const valve = after.gear.find(({ spec }) => spec.kind === "valve")!;
+  expect(
+    after.states.map(({ on, positions }) => [on.length > 0, positions.find((one) => one.gearId === valve.id)?.at]),
+  ).toEqual([
+    [false, "shut"],
+    [true, "open"],
+  ]);
+  expect(after.lines.some((line) => line.kind === "dumpLine" && line.fromTank === black!.id)).toBe(true);
+  expect(fresh!.ports.some(({ kind }) => kind === "draw")).toBe(true);
+});
+
+test("a toilet that is carried comes as it is: there is no place to be looked for", () => {
+  const design = begin("trailer", false);
+  for (const kind of TOILET_KINDS.filter((one) => TOILETS[one].fit.as === "vessel")) {
+    const after = take(design, { what: "toilet", kind, names: NAMES, school: "tank" });
+    expect(after.tanks).toEqual(design.tanks);
+    expect(after.habits.vessels.length).toBeGreaterThan(design.habits.vessels.length);
+  }
+});
+
+test("a loop for a fixture that is not there cannot be laid", () => {
+  const wanted: Wanted = { what: "loop", fixtureId: "nothing", school: "airGap", cabinetId: null };
+  expect(fitWanted(begin("van", false), wanted)).toEqual({ edit: null, lacks: [] });
+});
