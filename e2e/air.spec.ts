@@ -11,9 +11,10 @@ for (const name of oneRig("Kranich")) {
       await page.getByRole("button", { name: "Breather for Grey tank" }).click();
     }
     await page.keyboard.press("3");
+    // it comes with its breather
     await page.getByRole("button", { name: "Black tank", exact: true }).click();
+    await expect(page.getByRole("group", { name: "Black tank" }).first()).toBeVisible();
     await page.keyboard.press("5");
-    await page.getByRole("button", { name: "Breather for Black tank" }).click();
     const breather = page.getByRole("group", { name: "Breather of Black tank" });
     await breather.getByLabel("Ends").selectOption({ label: "In Breather, by a tee" });
     const air = page.getByRole("region", { name: "Measures: Air" });

@@ -68,14 +68,23 @@ export const groupOf = (panel: Locator, name: string | RegExp): Locator =>
 const startsWith = (list: Locator, name: string): Locator =>
   list.getByRole("button", { name: new RegExp(`^${name}`) }).first();
 
-export async function layTank(page: Page, tank: Tank, rig: Design["rig"]): Promise<void> {
+// A tank comes with its breather and its way out; who lays his own takes them out first.
+async function hangBare(page: Page, name: string, isPumpedOut: boolean): Promise<void> {
+  await (await goTo(page, "Tanks")).getByRole("button", { name, exact: true }).click();
+  await (await goTo(page, "Air")).getByRole("button", { name: `Take Breather of ${name} out` }).click();
   const panel = await goTo(page, "Tanks");
-  await panel
-    .getByRole("button", {
-      name: `${{ grey: "Grey", black: "Black", fresh: "Fresh", loop: "Loop" }[tank.holds]} tank`,
-      exact: true,
-    })
-    .click();
+  const line = panel.getByRole("button", { name: `Take Dump line of ${name} out` });
+  if (await line.isVisible()) await line.click();
+  if (!isPumpedOut) return;
+  const loop = await goTo(page, "Loop");
+  await startsWith(groupOf(loop, "Gear"), `${name}, pump-out`).click();
+  await loop.getByRole("button", { name: `Take ${name}, pump-out away` }).click();
+}
+
+export async function layTank(page: Page, tank: Tank, rig: Design["rig"]): Promise<void> {
+  const name = `${{ grey: "Grey", black: "Black", fresh: "Fresh", loop: "Loop" }[tank.holds]} tank`;
+  await hangBare(page, name, rig.kind === "boat" && tank.holds !== "fresh");
+  const panel = await goTo(page, "Tanks");
   const shown = page.getByLabel("Tank shown", { exact: true });
   if (await shown.isVisible()) await shown.selectOption({ index: (await shown.locator("option").count()) - 1 });
   const { solid } = tank;

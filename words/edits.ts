@@ -38,6 +38,7 @@ export function describeEdit(edit: Edit, design: Design): string {
     widenHoses: "Use wider hoses",
     widenFloat: "Widen the float's band",
     lowerOutlet: "Set an outlet lower",
+    lowerTrap: "Fit a lower trap",
     setRelief: "Use another relief valve",
     widenFitting: "Use a wider fitting",
     setEnvelope: "Say how far out of level it is parked",

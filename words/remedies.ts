@@ -37,6 +37,10 @@ export function describeRemedy(
       return `Set the inlet ${by} lower in the tank`;
     case "shorten":
       return `Bring ${part} ${by} nearer`;
+    case "lowerTrap":
+      return isMembrane(edit)
+        ? "Fit a membrane valve in its place, which needs no height"
+        : "Fit a low running trap in its place, which takes less height";
     case "addTrap":
       return byMm === null ? "Fit a P-trap and share the fall out" : `Fit a P-trap and raise the outlet by ${by}`;
     case "deepenSeal":
@@ -233,6 +237,9 @@ export function describeRemedy(
       return describeEdit(edit, design);
   }
 }
+
+const isMembrane = ({ ops }: Edit): boolean =>
+  ops.some((op) => op.op === "set" && JSON.stringify(op.value).includes('"membrane"'));
 
 // What an edit of a tank's fixing puts in.
 function describeHold({ ops }: Edit): string {

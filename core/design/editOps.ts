@@ -135,6 +135,7 @@ export const EDIT_CODES = [
   "widenHoses",
   "widenFloat",
   "lowerOutlet",
+  "lowerTrap",
   "setRelief",
   "widenFitting",
   "setEnvelope",

@@ -47,7 +47,7 @@ export function proposeTrapOutOfFloor(design: Design, drain: Drain, { deepMm }: 
     .filter((other) => other.kind !== trap.kind && other.dropMm + other.sealMm < trap.dropMm + trap.sealMm)
     .map((value): Remedy => {
       const ops = [buildPutItems(drain, { trap: value })];
-      return { byMm: null, edit: { code: "change", at: { kind: "trap", lineId: drain.id }, ops } };
+      return { byMm: null, edit: { code: "lowerTrap", at: { kind: "trap", lineId: drain.id }, ops } };
     });
   const byMm = Math.ceil(deepMm) + 1;
   const at = { kind: "fixture", id: fixture.id } as const;

@@ -20,7 +20,9 @@ export function useFit(): {
   const { search, look, stop } = useSearch<Fitted>(
     (design, onProgress, signal) => ask("fit", { design, wanted: asked.current!.wanted }, { onProgress, signal }),
     ({ edit, lacks }) => {
-      if (edit) asked.current?.then?.(apply(edit), edit, lacks);
+      if (!edit) return;
+      const refusal = apply(edit);
+      asked.current?.then?.(refusal, edit, lacks);
     },
   );
   const fitWhole = (wanted: Wanted, then?: Then) => {
