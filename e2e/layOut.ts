@@ -71,6 +71,7 @@ const startsWith = (list: Locator, name: string): Locator =>
 // A tank comes with its breather and its way out; who lays his own takes them out first.
 async function hangBare(page: Page, name: string, isPumpedOut: boolean): Promise<void> {
   await (await goTo(page, "Tanks")).getByRole("button", { name, exact: true }).click();
+  await expect(page.getByRole("group", { name, exact: true }).first()).toBeVisible();
   await (await goTo(page, "Air")).getByRole("button", { name: `Take Breather of ${name} out` }).click();
   const panel = await goTo(page, "Tanks");
   const line = panel.getByRole("button", { name: `Take Dump line of ${name} out` });

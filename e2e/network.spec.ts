@@ -40,6 +40,7 @@ test("a tee into a lying pipe is found, and a wye is one tap away", async ({ pag
   await openWorkbench(page);
   await page.keyboard.press("4");
   await page.getByLabel("Add a fixture").selectOption("basin");
+  await expect(section(page)).toHaveAccessibleName("Long section of Basin drain");
   // ahead of the sink, so that it comes in the way the water runs: the fixture first, then the bends under it
   for (const bend of [null, "Bend 1", "Bend 2"]) {
     if (bend) await page.getByRole("button", { name: new RegExp(`^${bend}`) }).click();
@@ -66,6 +67,7 @@ test("the sink taken out, the basin keeps its way to the tank", async ({ page })
   await openWorkbench(page);
   await page.keyboard.press("4");
   await page.getByLabel("Add a fixture").selectOption("basin");
+  await expect(section(page)).toHaveAccessibleName("Long section of Basin drain");
   await page.getByLabel("Ends in").selectOption({ label: "Sink drain" });
   await page.getByRole("button", { name: "Kitchen sink", exact: true }).click();
   await page.getByRole("button", { name: "Take Kitchen sink out" }).click();
@@ -80,6 +82,7 @@ test("an inlet that is taken says so; led there all the same it is a must, and o
   await openWorkbench(page);
   await page.keyboard.press("4");
   await page.getByLabel("Add a fixture").selectOption("basin");
+  await expect(section(page)).toHaveAccessibleName("Long section of Basin drain");
   const ends = page.getByLabel("Ends in");
   const taken = await ends.locator("option", { hasText: "Sink drain sits there" }).getAttribute("value");
   await ends.selectOption(taken!);

@@ -26,7 +26,9 @@ export function useSearch<T>(
 } {
   const [search, setSearch] = useState<Search<T>>({ status: "none" });
   const running = useRef<AbortController | null>(null);
-  useEffect(() => () => running.current?.abort(), []);
+  // what is done at once is done, too, when the hand has gone on to another station
+  const goesOn = onFound !== undefined;
+  useEffect(() => (goesOn ? undefined : () => running.current?.abort()), [goesOn]);
   const look = async () => {
     running.current?.abort();
     const abort = new AbortController();
