@@ -1,16 +1,14 @@
 "use client";
+import { useState } from "react";
 import { FIXTURE_KINDS, type FixtureKind, type Line } from "@/core/design/plumbing";
 import type { Wanted } from "@/core/routes/fitWanted";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
 import { FIXTURE_NAMES } from "@/words/labels";
 import * as WORDS from "@/words/panels/falls/fixtureList";
-import { toToiletNames } from "@/words/toilets";
 import { findShownFixtureId } from "../../drawing/shown";
 import { Group } from "../../fields/Group";
-import { useFit } from "../../fields/useFit";
 import { AddOne } from "../../kit/AddOne";
-import { SearchProgress } from "../../kit/SearchProgress";
 import { SeverityMark } from "../../kit/SeverityMark";
 
 /** Every fixture with what its drain has in hand; one is shown. New ones come with a drain drawn to the tank. */
@@ -18,32 +16,42 @@ export function FixtureList() {
   const design = useWorkbench((state) => state.history!.design);
   const evaluation = useWorkbench((state) => state.evaluation);
   const drainId = useWorkbench((state) => state.drainId);
-  const { search, stop, fitWhole } = useFit();
+  const [isLooking, setIsLooking] = useState(false);
   const fixtureId = useWorkbench((state) => state.fixtureId);
   const shownId = findShownFixtureId(design, drainId, fixtureId);
   const drainOf = new Map(design.lines.flatMap((l) => (l.kind === "drain" ? [[l.fromFixture, l] as const] : [])));
-  const add = (kind: FixtureKind) => {
+  const add = async (kind: FixtureKind) => {
     const same = design.fixtures.filter((f) => f.kind === kind).length;
     const name = same === 0 ? FIXTURE_NAMES[kind] : `${FIXTURE_NAMES[kind]} ${same + 1}`;
-    const wanted: Wanted =
-      kind === "gravityToilet"
-        ? { what: "toilet", kind: "gravity", names: { ...toToiletNames("gravity"), toilet: name }, school: "tank" }
-        : { what: "fixture", kind, name };
-    void fitWhole(wanted, (refusal, edit) => {
-      if (refusal !== null) return;
-      const added = edit.ops.find(
-        (op) => op.op === "insert" && op.path[0] === "lines" && (op.value as Line).kind === "drain",
-      );
-      if (added?.op === "insert") look({ drainId: (added.value as Line).id, fixtureId: null, selection: null });
-      else if (edit.at.kind === "fixture") look({ fixtureId: edit.at.id, selection: null });
-    });
+    const wanted: Wanted = kind === "gravityToilet" ? await toGravityToilet(name) : { what: "fixture", kind, name };
+    // what asks the worker comes when it is wanted first
+    const { fitNow } = await import("../../fields/fitNow");
+    setIsLooking(true);
+    const edit = await fitNow(wanted);
+    setIsLooking(false);
+    const added = edit?.ops.find(
+      (op) => op.op === "insert" && op.path[0] === "lines" && (op.value as Line).kind === "drain",
+    );
+    if (added?.op === "insert") look({ drainId: (added.value as Line).id, fixtureId: null, selection: null });
+    else if (edit?.at.kind === "fixture") look({ fixtureId: edit.at.id, selection: null });
   };
   return (
     <Group
       title={WORDS.fixtures}
-      aside={<AddOne<FixtureKind> label={WORDS.addAFixture} names={FIXTURE_NAMES} order={FIXTURE_KINDS} onAdd={add} />}
+      aside={
+        <AddOne<FixtureKind>
+          label={WORDS.addAFixture}
+          names={FIXTURE_NAMES}
+          order={FIXTURE_KINDS}
+          onAdd={(kind) => void add(kind)}
+        />
+      }
     >
-      <SearchProgress search={search} looking={WORDS.lookingForItsPlace} onStop={stop} />
+      {isLooking && (
+        <p role="status" className="text-[13px] text-faint">
+          {WORDS.lookingForItsPlace}
+        </p>
+      )}
       {(design.fixtures.length > 1 || design.fixtures.some(({ id }) => !drainOf.has(id))) && (
         <ul>
           {design.fixtures.map((fixture) => {
@@ -81,4 +89,10 @@ export function FixtureList() {
       )}
     </Group>
   );
+}
+
+// Its words come when it is wanted first.
+async function toGravityToilet(toilet: string): Promise<Wanted> {
+  const { toToiletNames } = await import("@/words/toilets");
+  return { what: "toilet", kind: "gravity", names: { ...toToiletNames("gravity"), toilet }, school: "tank" };
 }

@@ -1,0 +1,16 @@
+import type { Edit } from "@/core/design/editOps";
+import type { Wanted } from "@/core/routes/fitWanted";
+import { change, tell, workbench } from "@/store/workbench";
+import * as WORDS from "@/words/panels/kit/searchButton";
+import { ask } from "@/workers/client";
+
+/** Has a worker fit what is soon found, without a progress to be shown; the edit once it is done, null where it was not. */
+export async function fitNow(wanted: Wanted): Promise<Edit | null> {
+  const design = workbench.getState().history!.design;
+  const asked = await ask("fit", { design, wanted }, { signal: new AbortController().signal });
+  if (asked.status === "failed") tell(WORDS.theSearchDidNotCome);
+  // what was found for a design that is no longer open is of no use
+  if (asked.status !== "ready" || workbench.getState().history?.design !== design) return null;
+  const { edit } = asked.answer;
+  return edit && change(edit).ok ? edit : null;
+}
