@@ -56,6 +56,7 @@ export function describeEdit(edit: Edit, design: Design): string {
     barrierHose: "Use a barrier hose",
     addToilet: "Fit a toilet",
     plumbToilet: "Plumb in a toilet",
+    fitSump: "Fit a sump",
     useToilet: "Count the toilet",
     countFixtures: "Count what goes down",
     countFlush: "Count the whole flush",

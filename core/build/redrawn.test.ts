@@ -6,7 +6,7 @@ import type { Design } from "../design/design";
 import { applyEdit } from "../design/edit";
 import { buildMove } from "../design/moves";
 import { parseDesignText, writeDesignText } from "../design/parseDesign";
-import { buildLockAll } from "../edits/groupEdits";
+import { buildLockAll } from "../edits/lockAll";
 import { evaluate } from "../evaluate/evaluate";
 import { type BuildRecord, buildRecord } from "../record/record";
 import { judgeTrial } from "../trials/proof";

@@ -107,6 +107,7 @@ export const EDIT_CODES = [
   "openDumpLine",
   "fitDumpValve",
   "fitPumpOut",
+  "fitSump",
   "fitLoop",
   "fitStrainer",
   "fitStopValve",

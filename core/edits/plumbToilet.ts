@@ -1,23 +1,17 @@
-import { createPort } from "../design/createPort";
 import type { Design } from "../design/design";
 import type { Edit } from "../design/editOps";
 import { freeId } from "../design/freeId";
 import type { Gear, WorkingState } from "../design/gear";
 import { toBeginning } from "../design/lineItems";
-import { roundTenth } from "../design/moves";
 import { nameDrain } from "../design/nameDrain";
 import type { PartRef } from "../design/part";
-import type { Drain, Fixture, Port, Tank } from "../design/plumbing";
-import { clearPort } from "../fit/clearPort";
+import type { Drain, Fixture } from "../design/plumbing";
 import { placeGearPort } from "../gear/gearPorts";
-import { measureExtent } from "../geometry/solid";
-import { type Vec3, vec } from "../geometry/vec";
 import { TOILETS } from "../heads/toiletKinds";
 import { findWastePipe } from "../parts/pipes";
-import { clamp } from "../quantity/tolerance";
-import { seatPort } from "../templates/seatPort";
 import { type EditChain, startChain } from "./editChain";
 import { hangBlackTank } from "./hangTank";
+import { addOnTop } from "./portOnTop";
 import { toGear } from "./putPiece";
 import { buildUseToilet } from "./toiletEdits";
 import { takeFresh, takeInSea } from "./toiletWater";
@@ -95,26 +89,3 @@ const isJoined = ({ lines }: Design, gearId: string, port: string): boolean =>
       line.kind === "hose" &&
       [line.from, line.to].some((end) => end.kind === "gear" && end.gearId === gearId && end.port === port),
   );
-
-type OnTop = { readonly nearMm: Vec3; readonly boreMm: number };
-
-// In the tank's top, as near as can be under what comes down there.
-function addOnTop(chain: EditChain, tank: Tank, kind: "inlet" | "fill", { nearMm, boreMm }: OnTop): Port {
-  const { min, max } = measureExtent(tank.solid);
-  const within = (value: number, least: number, most: number) =>
-    clamp(value, Math.min(least + boreMm, (least + most) / 2), Math.max(most - boreMm, (least + most) / 2));
-  const hole = createPort({
-    id: freeId(
-      kind,
-      chain.now().tanks.flatMap(({ ports }) => ports),
-    ),
-    kind,
-    atMm: roundTenth(
-      vec(within(nearMm.x - tank.atMm.x, min.x, max.x), within(nearMm.y - tank.atMm.y, min.y, max.y), max.z),
-    ),
-    boreMm,
-  });
-  const port = seatPort(tank, clearPort(tank, hole));
-  chain.push([{ op: "insert", path: ["tanks", tank.id, "ports"], index: tank.ports.length, value: port }]);
-  return port;
-}

@@ -3,8 +3,10 @@ import { listStretches } from "../days/rates";
 import type { Design } from "../design/design";
 import type { FixtureKind } from "../design/plumbing";
 import type { DrainPath } from "../falls/drainPath";
+import type { Network } from "../falls/network";
 import { createFinding, createGraded } from "./createFinding";
 import type { Finding, Receiver } from "./findings";
+import { listPumped } from "./pumped";
 
 /** What sends water that may go round a shower's loop: its own. */
 const FOR_LOOP: readonly FixtureKind[] = ["showerTray", "bath", "outsideShower"];
@@ -13,9 +15,16 @@ const FOR_LOOP: readonly FixtureKind[] = ["showerTray", "bath", "outsideShower"]
  * What each fixture sends is held against what it ends in, and so is urine that people say they pour down another one. A drain
  * that leads into drinking water is no design at all.
  */
-export function checkReceivers(design: Design, paths: readonly DrainPath[]): Finding[] {
+export function checkReceivers(design: Design, network: Network, paths: readonly DrainPath[]): Finding[] {
   const soiled = listSoiled(design);
-  return paths.flatMap((path) => checkReceiver(design, path, soiled));
+  const pumped = listPumped(network);
+  const looped = new Set(
+    design.tanks.flatMap(({ id, holds }) => (holds === "loop" ? (pumped.get(id) ?? []).map((drain) => drain.id) : [])),
+  );
+  return paths.flatMap((path) => {
+    const into = looped.has(path.drain.id) ? "loop" : findReceiver(design, path);
+    return checkReceiver(path, into, soiled);
+  });
 }
 
 // Fixtures down which toilet or urine goes in a way of living that is lived, whatever they are made for.
@@ -25,10 +34,9 @@ function listSoiled({ habits }: Design): ReadonlySet<string> {
   return new Set(soiling.flatMap(({ fixtureId }) => (fixtureId === null ? [] : [fixtureId])));
 }
 
-function checkReceiver(design: Design, path: DrainPath, soiled: ReadonlySet<string>): Finding[] {
+function checkReceiver(path: DrainPath, into: Receiver, soiled: ReadonlySet<string>): Finding[] {
   const { id } = path.fixture;
   const at = { kind: "fixture", id } as const;
-  const into = findReceiver(design, path);
   const own = path.fixture.kind;
   const kind = soiled.has(id) && own !== "gravityToilet" ? "urineDiverter" : own;
   if (kind === "gravityToilet") return into === "black" ? [] : [createFinding(at, { code: "toiletNotBlack", into })];

@@ -55,7 +55,10 @@ const CHECKS: Readonly<Record<Exclude<DomainId, FittedId | "drains">, Check>> = 
   clashes: ({ design, paths }) => [...checkClashes(design, paths), ...checkBolts(design, paths)],
   ramps: ({ design, ramps, lows }) => checkRamps(design, ramps, lows),
   tanks: ({ design, network, tanks }) => design.tanks.flatMap((tank, i) => checkTank(design, network, tank, tanks[i]!)),
-  uses: ({ design, network, paths, tanks }) => [...checkReceivers(design, paths), ...checkUses(design, network, tanks)],
+  uses: ({ design, network, paths, tanks }) => [
+    ...checkReceivers(design, network, paths),
+    ...checkUses(design, network, tanks),
+  ],
   whole: ({ design, balance }) => checkDesign(design, balance),
 };
 

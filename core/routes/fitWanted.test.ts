@@ -4,8 +4,10 @@ import { applyEdit } from "../design/edit";
 import { ASKED_UNDER, type FirstObstacles, listUsualUnder, NOTHING_UNDER } from "../design/firstObstacles";
 import { FIXTURE_KINDS } from "../design/plumbing";
 import { RIG_KINDS } from "../design/rig";
+import { SUMP_GOALS } from "../edits/fitSump";
 import { evaluate } from "../evaluate/evaluate";
 import type { Finding } from "../evaluate/findings";
+import { listSumps } from "../heads/sumpFigures";
 import { TOILET_KINDS, TOILETS } from "../heads/toiletKinds";
 import { buildFirstDesign } from "./firstDesign";
 import { fitWanted, type Wanted } from "./fitWanted";
@@ -152,6 +154,57 @@ test("ashore the water for a bowl falls through an air gap, and the valve at the
   ]);
   expect(after.lines.some((line) => line.kind === "dumpLine" && line.fromTank === black!.id)).toBe(true);
   expect(fresh!.ports.some(({ kind }) => kind === "draw")).toBe(true);
+});
+
+const SUMPED = ["showerTray", "basin", "bath"] as const;
+
+test.each(RIGS)(
+  "a %s, full underneath: %s: what lies too low is pumped up, and its drain falls into the sump",
+  (kind, isFull) => {
+    for (const fixture of SUMPED) {
+      const design = take(begin(kind, isFull), { what: "fixture", kind: fixture, name: "Low" });
+      const fixtureId = design.fixtures.at(-1)!.id;
+      for (const goal of SUMP_GOALS) {
+        const { edit } = fitWanted(design, { what: "sump", fixtureId, goal });
+        if (goal === "overboard" && kind !== "boat") {
+          expect(edit).toBeNull();
+          continue;
+        }
+        const outcome = applyEdit(design, edit!);
+        if (!outcome.ok) throw new Error(JSON.stringify(outcome.faults));
+        const after = outcome.design;
+        const musts = listNewMusts(design, after).map(({ id }) => id);
+        expect([fixture, goal, musts]).toEqual([fixture, goal, []]);
+        const drain = after.lines.find((line) => line.kind === "drain" && line.fromFixture === fixtureId);
+        expect(drain?.to.kind).toBe("sump");
+        const result = evaluate(after).drains.find(({ lineId }) => lineId === drain?.id)!;
+        expect(result.worst.inHandMm).toBeGreaterThanOrEqual(0);
+        // the pump lifts it there, and the float does not start it again for what runs back
+        const [sump] = listSumps(after);
+        expect(sump!.pumpLpm).toBeGreaterThan(0);
+        expect(sump!.bandL).toBeGreaterThan(sump!.drainBackL);
+      }
+    }
+  },
+);
+
+test("a bath pumped up into a tank that cannot hold it is told as one that runs there by itself", () => {
+  const design = take(begin("van", false), { what: "fixture", kind: "bath", name: "Bath" });
+  const fixtureId = design.fixtures.at(-1)!.id;
+  const after = take(design, { what: "sump", fixtureId, goal: "tank" });
+  const told = (of: Design) =>
+    evaluate(of).findings.filter(({ code, at }) => code === "useOverfillsTank" && "id" in at && at.id === fixtureId);
+  expect(told(design)).toHaveLength(1);
+  expect(told(after)).toHaveLength(1);
+  // a litre of it is no fault
+  const larger = { ...after, fixtures: after.fixtures.map((one) => ({ ...one, volumePerUseL: 1 })) };
+  expect(told(larger)).toHaveLength(0);
+});
+
+test("no toilet is led into a sump", () => {
+  const design = take(begin("bus", false), { what: "toilet", kind: "gravity", names: NAMES, school: "tank" });
+  const toilet = design.fixtures.find(({ kind }) => kind === "gravityToilet")!;
+  expect(fitWanted(design, { what: "sump", fixtureId: toilet.id, goal: "tank" }).edit).toBeNull();
 });
 
 test("a toilet that is carried comes as it is: there is no place to be looked for", () => {

@@ -7,13 +7,15 @@ import { buildFitFixture } from "./fitFixture";
 import { planLoop, type WantedLoop } from "./fitLoop";
 import { buildFitTank } from "./fitTank";
 import { buildFitToilet, type WantedToilet } from "./fitToilet";
+import { planSump, type WantedSump } from "./planSump";
 
 /** What a builder can have fitted whole. */
 export type Wanted =
   | { readonly what: "fixture"; readonly kind: FixtureKind; readonly name: string }
   | { readonly what: "tank"; readonly holds: HeldWater; readonly name: string }
   | ({ readonly what: "toilet" } & WantedToilet)
-  | ({ readonly what: "loop" } & WantedLoop);
+  | ({ readonly what: "loop" } & WantedLoop)
+  | ({ readonly what: "sump" } & WantedSump);
 
 export type Fitted = {
   /** Null where it cannot be fitted at all. */
@@ -31,6 +33,8 @@ export function fitWanted(design: Design, wanted: Wanted, onStep?: OnStep): Fitt
       return { edit: buildFitTank(design, wanted, onStep), lacks: [] };
     case "toilet":
       return { edit: buildFitToilet(design, wanted, onStep), lacks: [] };
+    case "sump":
+      return { edit: planSump(design, wanted, onStep), lacks: [] };
     case "loop": {
       const plan = planLoop(design, wanted, onStep);
       return { edit: plan?.edit ?? null, lacks: plan?.lacks ?? [] };

@@ -1,7 +1,9 @@
 "use client";
 import { Lock, LockOpen, X } from "lucide-react";
 import type { Edit } from "@/core/design/editOps";
-import { ALIGN_AXES, type AlignAxis, buildAlign, buildLockAll, isLocked } from "@/core/edits/groupEdits";
+import { ALIGN_AXES, type AlignAxis, buildAlign } from "@/core/edits/alignEdits";
+import { isLocked } from "@/core/edits/groupEdits";
+import { buildLockAll } from "@/core/edits/lockAll";
 import { tellRefusal } from "@/store/refusals";
 import { useWorkbench } from "@/store/useWorkbench";
 import { change, view as look } from "@/store/workbench";

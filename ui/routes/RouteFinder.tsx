@@ -1,5 +1,6 @@
 "use client";
 import { Route } from "lucide-react";
+import dynamic from "next/dynamic";
 import { useMemo } from "react";
 import type { Edit } from "@/core/design/editOps";
 import type { Drain } from "@/core/design/plumbing";
@@ -62,9 +63,13 @@ export function RouteFinder({ drain }: { readonly drain: Drain }) {
           </ul>
         </div>
       )}
+      <SumpFit drain={drain} />
     </Group>
   );
 }
+
+// What pumps is fetched beside it, for most drains fall.
+const SumpFit = dynamic(() => import("./SumpFit").then((module) => module.SumpFit), { ssr: false });
 
 type WayProps = {
   readonly route: RouteProposal;

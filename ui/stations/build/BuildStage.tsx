@@ -10,7 +10,7 @@ import { findStepSpot, listStepMarks } from "@/core/build/stepSpot";
 import { type BuildStep, isUnderRig, listOpenSteps, listSteps, moveStep, orderSteps } from "@/core/build/steps";
 import { listUnsettled } from "@/core/build/unsettled";
 import type { Movable } from "@/core/design/moves";
-import { buildLockAll } from "@/core/edits/groupEdits";
+import { buildLockAll } from "@/core/edits/lockAll";
 import { records } from "@/store/records";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, tell } from "@/store/workbench";

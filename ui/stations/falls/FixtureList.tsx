@@ -1,7 +1,6 @@
 "use client";
 import { useState } from "react";
 import { FIXTURE_KINDS, type FixtureKind, type Line } from "@/core/design/plumbing";
-import type { Wanted } from "@/core/routes/fitWanted";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
 import { FIXTURE_NAMES } from "@/words/labels";
@@ -23,11 +22,10 @@ export function FixtureList() {
   const add = async (kind: FixtureKind) => {
     const same = design.fixtures.filter((f) => f.kind === kind).length;
     const name = same === 0 ? FIXTURE_NAMES[kind] : `${FIXTURE_NAMES[kind]} ${same + 1}`;
-    const wanted: Wanted = kind === "gravityToilet" ? await toGravityToilet(name) : { what: "fixture", kind, name };
     // what asks the worker comes when it is wanted first
-    const { fitNow } = await import("../../fields/fitNow");
+    const { fitFixture } = await import("../../fields/fitFixture");
     setIsLooking(true);
-    const edit = await fitNow(wanted);
+    const edit = await fitFixture(kind, name);
     setIsLooking(false);
     const added = edit?.ops.find(
       (op) => op.op === "insert" && op.path[0] === "lines" && (op.value as Line).kind === "drain",
@@ -89,10 +87,4 @@ export function FixtureList() {
       )}
     </Group>
   );
-}
-
-// Its words come when it is wanted first.
-async function toGravityToilet(toilet: string): Promise<Wanted> {
-  const { toToiletNames } = await import("@/words/toilets");
-  return { what: "toilet", kind: "gravity", names: { ...toToiletNames("gravity"), toilet }, school: "tank" };
 }
