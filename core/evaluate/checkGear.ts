@@ -154,8 +154,8 @@ function toFinding(design: Design, [hazard, ...more]: readonly [Hazard, ...Hazar
           isAttended(design, one.stateId) === isWatched,
       );
       const hoses = new Set(alike.map(({ failure: one }) => (one?.kind === "hoseOff" ? one.lineId : "")));
-      // the one hose that sits on the tank itself can only be clamped well
-      const isOnItself = [...hoses].every((id) => isOnSource(lines, id, hazard.from));
+      // the one hose that sits on the tank itself can only be clamped well, and nothing may be shut between a sump and its float pump
+      const isOnItself = spec?.kind === "sump" || [...hoses].every((id) => isOnSource(lines, id, hazard.from));
       return createGraded(isWatched || isOnItself || hazard.needsFull ? "note" : "should", at, {
         code: "hoseComesOff",
         ...common,

@@ -128,7 +128,7 @@ function tellAgain(design: Design, group: readonly [Hazard, ...Hazard[]]): objec
           one.failure?.kind === "hoseOff"
         )
           hoses.add(one.failure.lineId);
-      const isOnTank = [...hoses].every((id) => {
+      const isAtTank = [...hoses].every((id) => {
         const hose = lines.find((line) => line.id === id);
         if (hose?.kind !== "hose") throw new Error(`no hose ${id}`);
         return [hose.from, hose.to].some(
@@ -137,6 +137,8 @@ function tellAgain(design: Design, group: readonly [Hazard, ...Hazard[]]): objec
       });
       const tank = tanks.find(({ id }) => id === tankId);
       const sump = gear.find(({ id }) => id === gearId)?.spec;
+      // nothing may be shut between a sump and the float pump that empties it
+      const isOnTank = isAtTank || sump?.kind === "sump";
       return {
         ...own,
         otherId: "spill",

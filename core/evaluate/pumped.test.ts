@@ -44,3 +44,12 @@ test("a sink that is pumped up into a shower's loop fouls it as one that runs th
 test("the shower's own water may be pumped round", () => {
   expect(tellsLoop(pump("showerTray", "loop"))).toBe(false);
 });
+
+test("a hose that comes off a sump is a note: no valve may stand before its float pump", () => {
+  const design = pump("kitchenSink", "grey");
+  const sump = design.gear.find(({ spec }) => spec.kind === "sump")!;
+  const told = evaluate(design).findings.filter(
+    ({ code, at }) => code === "hoseComesOff" && "id" in at && at.id === sump.id,
+  );
+  expect(told.map(({ severity }) => severity)).toEqual(["note"]);
+});
