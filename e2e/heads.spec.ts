@@ -99,3 +99,33 @@ test("Otter, heads: no station speaks of floors, rear edges or axles; her fittin
   await run.getByRole("button", { name: "Held" }).click();
   await expect(proof.getByRole("button", { name: "Sea intake; held" })).toBeVisible();
 });
+
+test("Otter: a toilet is fitted whole, with tank, loops and seacocks, nothing to settle; undone as one step; a low tray is pumped up", async ({
+  page,
+}) => {
+  await openWorkbench(page);
+  await openSample(page, "Otter");
+  await page.keyboard.press("-");
+  const heads = page.getByRole("region", { name: "Measures: Heads" });
+  const findings = page.getByRole("region", { name: "Findings" });
+  await heads.getByLabel("Kind", { exact: true }).first().selectOption({ label: "Hand pump toilet" });
+  await heads.getByLabel("Waste goes").selectOption({ label: "tank or sea" });
+  await expect(heads).toContainText("locked, tied or its handle off");
+  await heads.getByRole("button", { name: "Fit it with tank and pipes" }).click();
+  await expect(page.getByText(/fitted with tank, breather and pipes/)).toBeVisible();
+  await expect(heads.getByRole("list", { name: "Gear of the heads" })).toContainText("Waste vented loop");
+  await expect(findings).not.toContainText("to settle before you drill");
+  await expect(page.getByRole("region", { name: "The heads from behind" })).toContainText("Black tank");
+  await expectAccessible(page);
+  await page.keyboard.press("Control+z");
+  await expect(heads.getByRole("list", { name: "Gear of the heads" })).not.toContainText("Waste vented loop");
+  // what lies too low is led into a sump, from either station
+  await page.keyboard.press("4");
+  await page.getByLabel("Add a fixture", { exact: true }).selectOption("showerTray");
+  const drawing = page.getByRole("group", { name: "Long section of Shower tray drain" });
+  await expect(drawing).toBeVisible();
+  await page.getByRole("button", { name: "Pump it overboard" }).click();
+  await expect(page.getByText(/Shower tray runs into a sump now/)).toBeVisible();
+  await expect(drawing).toContainText("Shower tray sump");
+  await expect(findings).not.toContainText("to settle before you drill");
+});
