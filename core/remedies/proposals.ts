@@ -10,10 +10,12 @@ import {
   buildOpenDumpLine,
   buildRegradeDumpLine,
 } from "../edits/dumpLineEdits";
+import { startChain } from "../edits/editChain";
 import { buildAddFixture } from "../edits/fixtureEdits";
+import { hangTank } from "../edits/hangTank";
 import { buildFitPad } from "../edits/padEdits";
 import { buildFitPumpOut } from "../edits/pumpOutEdits";
-import { buildAddPort, buildAddTank, buildRemovePort } from "../edits/tankEdits";
+import { buildAddPort, buildRemovePort } from "../edits/tankEdits";
 import { buildCountFlush } from "../edits/toiletEdits";
 import type { Finding, FindingCode } from "../evaluate/findings";
 import { toBlock, toTankBlock } from "../fit/obstacleGaps";
@@ -76,12 +78,19 @@ import { proposeSeal, proposeShallowerSeal, proposeSteadyAir, proposeSteadySeal 
 import { proposeBolts, proposeBoltsAside, proposeHold, proposeSenderIn, proposeWiderValve } from "./specRemedies";
 import { UNAIDED } from "./unaided";
 
+// With its breather, and afloat with its pump-out.
+function proposeFirstTank(design: Design): Remedy[] {
+  const chain = startChain(design);
+  const { id } = hangTank(chain, { holds: "grey", name: FIRST_TANK_NAME, near: null });
+  return [{ byMm: null, edit: { code: "addTank", at: { kind: "tank", id }, ops: chain.ops() } }];
+}
+
 /** What may settle each kind of finding; null where nothing simple does. A code that is missing does not compile. */
 const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   ...UNAIDED,
   ...GEAR_PROPOSALS,
   noFixtureYet: (design) => [{ byMm: null, edit: buildAddFixture(design, "kitchenSink", FIRST_FIXTURE_NAME) }],
-  noTankYet: (design) => [{ byMm: null, edit: buildAddTank(design, "grey", FIRST_TANK_NAME) }],
+  noTankYet: proposeFirstTank,
   parkedLevelOnly: () => proposeUsualEnvelope(),
   endsOnGround: (design, _finding, { drain }) => (drain ? proposeCanister(design, drain) : []),
   fixtureUndrained: (design, { at }) =>

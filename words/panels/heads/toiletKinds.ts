@@ -18,7 +18,7 @@ export const SCHOOL_NAMES: Readonly<Record<ToiletSchool, string>> = {
   tankOrSea: "tank or sea",
 };
 export const SCHOOL_HELP: Readonly<Record<ToiletSchool, string>> = {
-  tank: "Nothing to turn the wrong way, no second hole in her. Full, it is pumped out from the deck.",
+  tank: "Nothing to turn the wrong way, and one hole less in her. Full, it is pumped out from the deck.",
   tankOrSea:
     "One more seacock, loop and valve. In a no-discharge zone the valve must be locked, tied or its handle off: it is fitted so. Where it may be opened your flag and the coast say.",
 };
