@@ -13,13 +13,26 @@ export type WantedPiece = { readonly key: string; readonly name: string; readonl
 
 export type EditChain = ReturnType<typeof startChain>;
 
-/** Edits one after the other, each made on the design as the one before left it, and gathered as one. Throws where one is refused. */
+/** One of a chain of edits is refused: what was to be fitted cannot be fitted so. */
+class ChainRefused extends Error {}
+
+/** What a chain makes; null where one of its edits is refused. */
+export function tryChain<T>(build: () => T): T | null {
+  try {
+    return build();
+  } catch (error) {
+    if (error instanceof ChainRefused) return null;
+    throw error;
+  }
+}
+
+/** Edits one after the other, each made on the design as the one before left it, and gathered as one. `tryChain` stands round it. */
 export function startChain(design: Design) {
   let now = design;
   const ops: EditOp[] = [];
   const push = (more: readonly EditOp[]) => {
     const outcome = applyEdit(now, { code: "addLoop", at: { kind: "rig" }, ops: more });
-    if (!outcome.ok) throw new Error(`a part of what is fitted does not fit: ${JSON.stringify(outcome.faults)}`);
+    if (!outcome.ok) throw new ChainRefused(`a part of what is fitted does not fit: ${JSON.stringify(outcome.faults)}`);
     now = outcome.design;
     ops.push(...more);
   };

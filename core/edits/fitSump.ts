@@ -68,7 +68,7 @@ const BESIDE: Vec3 = vec(260, 0, 0);
 /**
  * Edit that leads a fixture's drain into a sump box beside it, from which a float pump sends the water up into the waste tank
  * or overboard: where it lies too low to drain. Null where the
- * fixture is not there, is a toilet, or there is no tank to pump to. Common practice, no source [T].
+ * fixture is not there, is a toilet, is joined by other drains, or there is no tank to pump to. Common practice, no source [T].
  */
 export function buildFitSump(
   design: Design,
@@ -77,7 +77,14 @@ export function buildFitSump(
   const fixture = design.fixtures.find(({ id }) => id === fixtureId);
   const hasTank = design.tanks.some(({ holds }) => holds === "grey" || holds === "black");
   const canGo = goal === "tank" ? hasTank : design.rig.waterlineZMm !== null;
-  if (!fixture || fixture.kind === "gravityToilet" || fixture.kind === "urineDiverter" || !canGo) return null;
+  if (
+    !fixture ||
+    fixture.kind === "gravityToilet" ||
+    fixture.kind === "urineDiverter" ||
+    !canGo ||
+    isJoined(design, fixtureId)
+  )
+    return null;
   const chain = startChain(design);
   const sumpId = setSump(chain, fixture, asideMm);
   leadInto(chain, fixture, sumpId);
@@ -92,6 +99,15 @@ export function buildFitSump(
   else pumpOverboard(chain, pumpId);
   return { code: "fitSump", at: { kind: "gear", id: sumpId }, ops: chain.ops() };
 }
+
+/** Whether other drains join the one of a fixture: it cannot be led elsewhere without them. */
+export const isJoined = ({ lines }: Pick<Design, "lines">, fixtureId: string): boolean =>
+  lines.some(
+    (line) =>
+      line.kind === "drain" &&
+      line.fromFixture === fixtureId &&
+      lines.some((other) => other.kind === "drain" && other.to.kind === "junction" && other.to.lineId === line.id),
+  );
 
 // On the floor where the trap's weir is high enough over it, else right under the floor, in the bilge afloat.
 function setSump(chain: EditChain, { outletMm, name }: Fixture, aside: Vec3): string {

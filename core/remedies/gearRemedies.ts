@@ -2,6 +2,7 @@ import type { Design } from "../design/design";
 import type { EditOp } from "../design/editOps";
 import { buildMove, roundTenth } from "../design/moves";
 import type { PartRef } from "../design/part";
+import { tryChain } from "../edits/editChain";
 import { buildRemoveGear } from "../edits/loopEdits";
 import { buildPlumbToilet } from "../edits/plumbToilet";
 import { isMoved } from "../evaluate/checkLoopWater";
@@ -43,7 +44,7 @@ export function proposeTurned({ lines }: Design, at: PartRef): Remedy[] {
 
 /** A toilet that lacks its tank, its water or both given all it needs. */
 export function proposePlumbed(design: Design, at: PartRef): Remedy[] {
-  const edit = buildPlumbToilet(design, at);
+  const edit = tryChain(() => buildPlumbToilet(design, at));
   return edit ? [{ byMm: null, edit }] : [];
 }
 

@@ -1,4 +1,5 @@
 import type { Design } from "../design/design";
+import { tryChain } from "../edits/editChain";
 import { buildLoop, type LoopPlan, type LoopSchool } from "../edits/loopEdits";
 import { layDrainClear } from "./cleanWay";
 import { fitBest, type OnStep } from "./fitBest";
@@ -15,7 +16,7 @@ export function planLoop(
   { fixtureId, school, cabinetId }: WantedLoop,
   onStep?: OnStep,
 ): LoopPlan | null {
-  const plan = buildLoop(design, fixtureId, school, cabinetId);
+  const plan = tryChain(() => buildLoop(design, fixtureId, school, cabinetId));
   const edit = plan && fitBest(design, [plan.edit], onStep);
   return plan && { ...plan, edit: layDrainClear(design, edit ?? plan.edit, fixtureId) };
 }

@@ -1,7 +1,7 @@
 import type { Design } from "../design/design";
 import type { Edit } from "../design/editOps";
 import type { HeldWater } from "../design/plumbing";
-import { startChain } from "../edits/editChain";
+import { startChain, tryChain } from "../edits/editChain";
 import { hangTank } from "../edits/hangTank";
 import { type Vec3, vec } from "../geometry/vec";
 import { fitBest, type OnStep } from "./fitBest";
@@ -21,10 +21,13 @@ export function buildFitTank(
     null,
     ...ALONG.flatMap((x) => ACROSS.map((y) => vec(x * lengthMm, (y * widthMm) / 2, 0))),
   ];
-  const edits = nears.map((near): Edit => {
-    const chain = startChain(design);
-    const { id } = hangTank(chain, { holds, name, near });
-    return { code: "addTank", at: { kind: "tank", id }, ops: chain.ops() };
-  });
+  const edits = nears.flatMap(
+    (near) =>
+      tryChain((): Edit => {
+        const chain = startChain(design);
+        const { id } = hangTank(chain, { holds, name, near });
+        return { code: "addTank", at: { kind: "tank", id }, ops: chain.ops() };
+      }) ?? [],
+  );
   return fitBest(design, edits, onStep);
 }

@@ -2,6 +2,7 @@ import type { Design } from "../design/design";
 import { applyEdit } from "../design/edit";
 import type { Edit } from "../design/editOps";
 import { buildMove, roundTenth } from "../design/moves";
+import { tryChain } from "../edits/editChain";
 import { buildPlumbToilet, type ToiletSchool } from "../edits/plumbToilet";
 import { buildAddToilet, type ToiletNames } from "../edits/toiletEdits";
 import { type Vec3, vec } from "../geometry/vec";
@@ -29,7 +30,7 @@ export function buildFitToilet(design: Design, { kind, names, school }: WantedTo
   const edits = listWallPlaces(design, SIZE).flatMap((placeMm): Edit[] => {
     const move = buildMove(outcome.design, alone.at, toPlace(outcome.design, alone, placeMm));
     const placed = move ? applyEdit(outcome.design, move) : outcome;
-    const plumb = placed.ok ? buildPlumbToilet(placed.design, alone.at, school) : null;
+    const plumb = placed.ok ? tryChain(() => buildPlumbToilet(placed.design, alone.at, school)) : null;
     return plumb ? [{ ...alone, ops: [...alone.ops, ...(move?.ops ?? []), ...plumb.ops] }] : [];
   });
   return fitBest(design, edits, onStep) ?? alone;

@@ -1,3 +1,4 @@
+import { readDemo } from "@/tests/demoRigs";
 import { USUAL_MEASURES } from "../design/createDesign";
 import type { Design } from "../design/design";
 import { applyEdit } from "../design/edit";
@@ -56,7 +57,9 @@ const RIGS = RIG_KINDS.flatMap((kind) => [false, true].map((isFull) => [kind, is
 const TANKS = (["grey", "black", "fresh", "loop"] as const).map(
   (holds): Wanted => ({ what: "tank", holds, name: `New ${holds}` }),
 );
-// a macerating one is laid as one with a pump is
+const listToilets = (rig: Kind): Wanted[] =>
+  TOILET_WANTS.filter((wanted) => rig === "boat" || !("kind" in wanted) || wanted.kind !== "vacuum");
+// ashore one under vacuum is flushed as one with a pump is, and a macerating one is laid as that
 const TOILET_WANTS = (["handPump", "vacuum", "gravity"] as const).map(
   (kind): Wanted => ({ what: "toilet", kind, names: NAMES, school: kind === "handPump" ? "tankOrSea" : "tank" }),
 );
@@ -65,7 +68,7 @@ test.each(RIGS)(
   "a %s, full underneath: %s: a tank or a toilet that is fitted whole leaves nothing to settle",
   (kind, isFull) => {
     const design = begin(kind, isFull);
-    for (const wanted of [...TANKS, ...TOILET_WANTS]) {
+    for (const wanted of [...TANKS, ...listToilets(kind)]) {
       const after = take(design, wanted);
       expect([wanted, listNewMusts(design, after).map(({ id }) => id)]).toEqual([wanted, []]);
       expectKept(design, after);
@@ -156,7 +159,7 @@ test("ashore the water for a bowl falls through an air gap, and the valve at the
   expect(fresh!.ports.some(({ kind }) => kind === "draw")).toBe(true);
 });
 
-const SUMPED = ["showerTray", "basin", "bath"] as const;
+const SUMPED = ["showerTray", "bath"] as const;
 
 test.each(RIGS)(
   "a %s, full underneath: %s: what lies too low is pumped up, and its drain falls into the sump",
@@ -199,6 +202,31 @@ test("a bath pumped up into a tank that cannot hold it is told as one that runs 
   // a litre of it is no fault
   const larger = { ...after, fixtures: after.fixtures.map((one) => ({ ...one, volumePerUseL: 1 })) };
   expect(told(larger)).toHaveLength(0);
+});
+
+test.each(["lesesaal-furnished", "puppenwagen", "otter"] as const)(
+  "%s, which is laid out already, takes more of everything",
+  (name) => {
+    const design = readDemo(name);
+    for (const wanted of [...TANKS, ...TOILET_WANTS, { what: "fixture", kind: "basin", name: "Basin" } as const]) {
+      const after = take(design, wanted);
+      expect([wanted, listNewMusts(design, after).map(({ id }) => id)]).toEqual([wanted, []]);
+      expectKept(design, after);
+    }
+  },
+);
+
+test("a drain that others join is not led into a sump: they would go along", () => {
+  const design = readDemo("lesesaal-furnished");
+  const main = design.lines.find(
+    (line) =>
+      line.kind === "drain" &&
+      design.lines.some(
+        (other) => other.kind === "drain" && other.to.kind === "junction" && other.to.lineId === line.id,
+      ),
+  );
+  if (main?.kind !== "drain") throw new Error("no drain is joined");
+  expect(fitWanted(design, { what: "sump", fixtureId: main.fromFixture, goal: "tank" }).edit).toBeNull();
 });
 
 test("no toilet is led into a sump", () => {

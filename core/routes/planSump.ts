@@ -1,5 +1,6 @@
 import type { Design } from "../design/design";
 import type { Edit } from "../design/editOps";
+import { tryChain } from "../edits/editChain";
 import { buildFitSump, type SumpGoal } from "../edits/fitSump";
 import { vec } from "../geometry/vec";
 import { fitBest, type OnStep } from "./fitBest";
@@ -18,7 +19,7 @@ export type WantedSump = { readonly fixtureId: string; readonly goal: SumpGoal }
 export function planSump(design: Design, { fixtureId, goal }: WantedSump, onStep?: OnStep): Edit | null {
   const edits = ASIDE.flatMap((asideMm) =>
     (goal === "tank" ? [false, true] : [false]).flatMap(
-      (isOverFloor) => buildFitSump(design, { fixtureId, goal, asideMm, isOverFloor }) ?? [],
+      (isOverFloor) => tryChain(() => buildFitSump(design, { fixtureId, goal, asideMm, isOverFloor })) ?? [],
     ),
   );
   return edits.length === 0 ? null : fitBest(design, edits, onStep);

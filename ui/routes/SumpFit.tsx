@@ -1,6 +1,6 @@
 "use client";
 import type { Drain } from "@/core/design/plumbing";
-import { SUMP_GOALS, type SumpGoal } from "@/core/edits/fitSump";
+import { isJoined, SUMP_GOALS, type SumpGoal } from "@/core/edits/fitSump";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, tell, undo } from "@/store/workbench";
 import * as WORDS from "@/words/panels/routes/sumpFit";
@@ -13,8 +13,14 @@ export function SumpFit({ drain }: { readonly drain: Drain }) {
   const design = useWorkbench((state) => state.dragBase ?? state.history!.design);
   const { search, stop, fitWhole } = useFit();
   const fixture = design.fixtures.find(({ id }) => id === drain.fromFixture);
-  // sewage needs a pump of its own kind
-  if (!fixture || fixture.kind === "gravityToilet" || fixture.kind === "urineDiverter" || drain.to.kind === "sump") {
+  // sewage needs a pump of its own kind, and who joins it would be led along
+  if (
+    !fixture ||
+    fixture.kind === "gravityToilet" ||
+    fixture.kind === "urineDiverter" ||
+    drain.to.kind === "sump" ||
+    isJoined(design, fixture.id)
+  ) {
     return null;
   }
   const goals = SUMP_GOALS.filter((goal) =>
