@@ -1,4 +1,4 @@
-import { expect, expectAccessible, oneRig, openRig, test } from "./fixtures";
+import { expect, expectAccessible, oneRig, openRig, openSample, openWorkbench, test } from "./fixtures";
 
 for (const name of oneRig("Kranich")) {
   test(`${name}: a shower that uses its water again is laid out, poured, and one stuck valve is found`, async ({
@@ -58,3 +58,24 @@ for (const name of oneRig("Kranich")) {
     await expect(findings).not.toContainText("can get to");
   });
 }
+
+test("Lesesaal, furnished: water is laid to every tap in one step, with nothing to settle, and undone as one", async ({
+  page,
+}) => {
+  await openWorkbench(page);
+  await openSample(page, "Lesesaal, furnished");
+  const findings = page.getByRole("region", { name: "Findings" });
+  const musts = await findings.getByRole("img", { name: "Must" }).count();
+  await page.getByRole("navigation", { name: "Stations" }).getByRole("button", { name: "Loop" }).click();
+  const panel = page.getByRole("region", { name: "Measures: Loop" });
+  const lay = panel.getByRole("button", { name: "Lay water to the taps" });
+  await expect(panel).toContainText(/No tap yet over .* and \d+ more\./);
+  await lay.click();
+  await expect(page.getByText(/Water is laid to \d+ taps/)).toBeVisible();
+  await expect(lay).toBeHidden();
+  await expect(panel).toContainText("Fresh water pump");
+  await expect(findings.getByRole("img", { name: "Must" })).toHaveCount(musts);
+  await expectAccessible(page);
+  await page.keyboard.press("Control+z");
+  await expect(lay).toBeVisible();
+});

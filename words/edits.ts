@@ -57,6 +57,7 @@ export function describeEdit(edit: Edit, design: Design): string {
     addToilet: "Fit a toilet",
     plumbToilet: "Plumb in a toilet",
     fitSump: "Fit a sump",
+    fitSupply: "Lay water to the taps",
     useToilet: "Count the toilet",
     countFixtures: "Count what goes down",
     countFlush: "Count the whole flush",

@@ -108,6 +108,7 @@ export const EDIT_CODES = [
   "fitDumpValve",
   "fitPumpOut",
   "fitSump",
+  "fitSupply",
   "fitLoop",
   "fitStrainer",
   "fitStopValve",

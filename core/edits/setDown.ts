@@ -2,6 +2,8 @@ import type { Design } from "../design/design";
 import { freeId } from "../design/freeId";
 import type { Gear, GearSpec } from "../design/gear";
 import { roundTenth } from "../design/moves";
+import { GIVES_MM, measureLegIn } from "../fit/clashes";
+import { listOwnLegs } from "../fit/lineLegs";
 import { toGearBlock } from "../gear/gearBlock";
 import { USUAL_GEAR } from "../gear/usualGear";
 import { measureBlockGap } from "../geometry/blocks";
@@ -21,13 +23,16 @@ const PLACES: readonly { readonly x: number; readonly y: number }[] = (() => {
 })();
 
 /**
- * Where a piece of a kind stands clear of tanks, gear and what is solid, within the floor, as near as can be to where it is
+ * Where a piece of a kind stands clear of tanks, gear, pipes and what is solid, within the floor, as near as can be to where it is
  * wanted (its lowest, rearmost, rightmost corner, mm); there itself where no place is clear.
  */
 export function placeClear(design: Design, { spec, sizeMm }: Pick<Gear, "spec" | "sizeMm">, wantedMm: Vec3): Vec3 {
   const { lengthMm, widthMm } = design.rig;
   const piece: Gear = { id: freeId("piece", design.gear), name: "", spec, sizeMm, openBelowMm: 0, atMm: wantedMm };
   const others = design.gear.map(toGearBlock);
+  // hoses are led past by hand
+  const legs = design.lines.flatMap((line) => (line.kind === "hose" ? [] : listOwnLegs(design, line)));
+  let onPipe: Vec3 | null = null;
   for (const { x, y } of PLACES) {
     const atMm = roundTenth(vec(wantedMm.x + x, wantedMm.y + y, wantedMm.z));
     const isOn =
@@ -35,9 +40,11 @@ export function placeClear(design: Design, { spec, sizeMm }: Pick<Gear, "spec" |
     if (!isOn) continue;
     const tried = { ...piece, atMm };
     const block = toGearBlock(tried);
-    if (others.every((other) => measureBlockGap(block, other) >= ROOM_MM) && isFree(design, tried)) return atMm;
+    const isClear = others.every((other) => measureBlockGap(block, other) >= ROOM_MM) && isFree(design, tried);
+    if (isClear && legs.every((leg) => measureLegIn(leg, block) <= GIVES_MM)) return atMm;
+    if (isClear) onPipe ??= atMm;
   }
-  return wantedMm;
+  return onPipe ?? wantedMm;
 }
 
 /** The usual size of a kind of gear. */

@@ -3,14 +3,17 @@ import type { Design } from "../design/design";
 import { freeId } from "../design/freeId";
 import type { Gear, HoseEnd } from "../design/gear";
 import { roundTenth } from "../design/moves";
+import { isCourseClear } from "../fit/clearCourse";
+import { isClearOfParts } from "../fit/clearOfParts";
 import { clearPort } from "../fit/clearPort";
 import { placeGearPort } from "../gear/gearPorts";
 import { USUAL_GEAR, usualSpec } from "../gear/usualGear";
 import { measureExtent } from "../geometry/solid";
-import { vec } from "../geometry/vec";
+import { add, type Vec3, vec } from "../geometry/vec";
 import { findHalfBreadthMm } from "../hull/loft";
 import type { EditChain } from "./editChain";
 import { hangTank } from "./hangTank";
+import { USUAL_HOSE } from "./hosePipe";
 import { toGear } from "./putPiece";
 import { placeClear, toUsual } from "./setDown";
 import { listFitStopValve } from "./stopValve";
@@ -22,6 +25,9 @@ const OVER_WATER_MM = 400;
 /** A skin fitting so far under the water, where she rolls no air into it, mm [T]. */
 const UNDER_WATER_MM = 240;
 const INTAKE_MM = 19;
+/** A draw so far over the bottom, and where its hose has come up through the floor, mm [T]. */
+const DRAW_OVER_MM = 20;
+const COMES_UP_MM = 60;
 /** An intake so far ahead of what is let out, behind the bowl where there is no room for that, and from her ends, mm [T]. */
 const AHEAD_MM = 1_050;
 const AFT_MM = 420;
@@ -44,7 +50,7 @@ export type FlushWater = {
  * once the states are named.
  */
 export function takeFresh(chain: EditChain, bowl: Gear): FlushWater {
-  const from = findDraw(chain);
+  const from = findFreshDraw(chain);
   const flush = placeGearPort(bowl, "flush");
   const pump = usualSpec("pump");
   const beside = vec(bowl.atMm.x - 260, bowl.atMm.y, 40);
@@ -68,20 +74,29 @@ export function takeFresh(chain: EditChain, bowl: Gear): FlushWater {
   return { on: [pumpId], shutAtRest };
 }
 
-function findDraw(chain: EditChain): Extract<HoseEnd, { kind: "tank" }> {
+/** A draw of its own in the fresh tank; one is hung where there is none. */
+export function findFreshDraw(chain: EditChain): Extract<HoseEnd, { kind: "tank" }> {
   const find = () => chain.now().tanks.find(({ holds }) => holds === "fresh");
   if (!find()) {
     hangTank(chain, { holds: "fresh", name: "Fresh tank", near: null });
   }
   const tank = find()!;
   const { min, max } = measureExtent(tank.solid);
+  const [x, y, z] = [(min.x + max.x) / 2, (min.y + max.y) / 2, min.z + DRAW_OVER_MM];
+  const spots = [vec(x, min.y, z), vec(x, max.y, z), vec(max.x, y, z), vec(min.x, y, z)];
+  // in the wall from which the hose comes up clear of what is under the floor
+  const isClear = (spot: Vec3) => {
+    const foot = add(tank.atMm, spot);
+    const way = [foot, vec(foot.x, foot.y, Math.max(foot.z, COMES_UP_MM))];
+    return isCourseClear(chain.now(), way, USUAL_HOSE) && isClearOfParts(chain.now(), way, USUAL_HOSE, tank.id);
+  };
   // a port of its own: what is there may have its hose
   const port = clearPort(
     tank,
     createPort({
       id: freeId("draw", tank.ports),
       kind: "draw",
-      atMm: vec((min.x + max.x) / 2, min.y, min.z + 20),
+      atMm: spots.find(isClear) ?? spots[0]!,
       boreMm: 13,
     }),
   );

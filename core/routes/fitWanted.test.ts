@@ -8,6 +8,7 @@ import { RIG_KINDS } from "../design/rig";
 import { SUMP_GOALS } from "../edits/fitSump";
 import { evaluate } from "../evaluate/evaluate";
 import type { Finding } from "../evaluate/findings";
+import { computeTapFlows } from "../gear/tapFlows";
 import { listSumps } from "../heads/sumpFigures";
 import { TOILET_KINDS, TOILETS } from "../heads/toiletKinds";
 import { buildFirstDesign } from "./firstDesign";
@@ -228,6 +229,35 @@ test("a drain that others join is not led into a sump: they would go along", () 
   if (main?.kind !== "drain") throw new Error("no drain is joined");
   expect(fitWanted(design, { what: "sump", fixtureId: main.fromFixture, goal: "tank" }).edit).toBeNull();
 });
+
+test.each(RIGS)(
+  "a %s, full underneath: %s: water is laid to every tap, over a valve that is shut at rest",
+  (kind, isFull) => {
+    let design = begin(kind, isFull);
+    for (const fixture of ["basin", "showerTray"] as const)
+      design = take(design, { what: "fixture", kind: fixture, name: fixture });
+    const after = take(design, { what: "supply" });
+    expect(listNewMusts(design, after).map(({ id }) => id)).toEqual([]);
+    expectKept(design, after);
+    const taps = after.gear.flatMap(({ spec }) => (spec.kind === "tap" ? [spec.fixtureId] : []));
+    expect(taps.sort()).toEqual(design.fixtures.map(({ id }) => id).sort());
+    // each tap runs in a state of its own, and all of them give water
+    const opened = after.states.flatMap(({ openTaps }) => openTaps);
+    expect(new Set(opened).size).toBe(taps.length);
+    const flows = computeTapFlows(after);
+    expect(flows.length).toBe(taps.length);
+    for (const { aloneLpm } of flows) expect(aloneLpm).toBeGreaterThan(3);
+    const valve = after.gear.find(({ spec }) => spec.kind === "valve")!;
+    const at = (isOn: boolean) =>
+      after.states
+        .filter(({ on }) => on.length > 0 === isOn)
+        .map(({ positions }) => positions.find(({ gearId }) => gearId === valve.id)?.at);
+    expect(new Set(at(false))).toEqual(new Set(["shut"]));
+    expect(new Set(at(true))).toEqual(new Set(["open"]));
+    // nothing is left to be laid
+    expect(fitWanted(after, { what: "supply" }).edit).toBeNull();
+  },
+);
 
 test("no toilet is led into a sump", () => {
   const design = take(begin("bus", false), { what: "toilet", kind: "gravity", names: NAMES, school: "tank" });

@@ -1,8 +1,10 @@
 import type { Design } from "../design/design";
 import type { Edit } from "../design/editOps";
 import type { FixtureKind, HeldWater } from "../design/plumbing";
+import { tryChain } from "../edits/editChain";
+import { buildFitSupply } from "../edits/fitSupply";
 import type { Lack } from "../gear/shelf";
-import type { OnStep } from "./fitBest";
+import { fitBest, type OnStep } from "./fitBest";
 import { buildFitFixture } from "./fitFixture";
 import { planLoop, type WantedLoop } from "./fitLoop";
 import { buildFitTank } from "./fitTank";
@@ -15,7 +17,8 @@ export type Wanted =
   | { readonly what: "tank"; readonly holds: HeldWater; readonly name: string }
   | ({ readonly what: "toilet" } & WantedToilet)
   | ({ readonly what: "loop" } & WantedLoop)
-  | ({ readonly what: "sump" } & WantedSump);
+  | ({ readonly what: "sump" } & WantedSump)
+  | { readonly what: "supply" };
 
 export type Fitted = {
   /** Null where it cannot be fitted at all. */
@@ -35,6 +38,10 @@ export function fitWanted(design: Design, wanted: Wanted, onStep?: OnStep): Fitt
       return { edit: buildFitToilet(design, wanted, onStep), lacks: [] };
     case "sump":
       return { edit: planSump(design, wanted, onStep), lacks: [] };
+    case "supply": {
+      const edit = tryChain(() => buildFitSupply(design));
+      return { edit: edit && fitBest(design, [edit], onStep), lacks: [] };
+    }
     case "loop": {
       const plan = planLoop(design, wanted, onStep);
       return { edit: plan?.edit ?? null, lacks: plan?.lacks ?? [] };

@@ -26,6 +26,7 @@ import { HoseList } from "./HoseList";
 import { Interlock } from "./Interlock";
 import { LoopCareWalks } from "./LoopCareWalks";
 import { StateList } from "./StateList";
+import { SupplyAssistant } from "./SupplyAssistant";
 import { TapTable } from "./TapTable";
 
 /** The pumped side: a loop laid out in one step, what it comes to, each piece with its figures, and hoses. */
@@ -37,6 +38,7 @@ export function LoopMeasures() {
   const kinds = Object.keys(GEAR_PORTS) as GearKind[];
   return (
     <>
+      <SupplyAssistant />
       <LoopAssistant />
       {gear.length > 0 && <Interlock />}
       {gear.length > 0 && <Figures />}

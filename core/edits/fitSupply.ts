@@ -1,0 +1,126 @@
+import type { Design } from "../design/design";
+import type { Edit } from "../design/editOps";
+import type { GearSpec } from "../design/gear";
+import { roundTenth } from "../design/moves";
+import type { Fixture, FixtureKind } from "../design/plumbing";
+import { placeHoseEnd } from "../fit/lineLegs";
+import { USUAL_GEAR, usualSpec } from "../gear/usualGear";
+import { type Vec3, vec } from "../geometry/vec";
+import { type EditChain, startChain } from "./editChain";
+import { toGear } from "./putPiece";
+import { placeClear, toUsual } from "./setDown";
+import { listFitStopValve } from "./stopValve";
+import { findFreshDraw } from "./toiletWater";
+
+/** What a tap over each kind of fixture is used for; null where none is. */
+const TAP_USES = {
+  kitchenSink: "drinking",
+  basin: "washing",
+  showerTray: "shower",
+  bath: "washing",
+  outsideShower: "shower",
+  washingMachine: "washing",
+  iceboxDrain: null,
+  urineDiverter: null,
+  gravityToilet: null,
+} as const satisfies Readonly<Record<FixtureKind, "drinking" | "washing" | "shower" | null>>;
+
+/** A tap over the rim, and a shower's head over its tray, mm [T]. */
+const OVER_RIM_MM = 150;
+const HEAD_MM = 1_500;
+/** Gear on the floor, and what is opened below over it, mm [T]. */
+const ON_FLOOR_MM = 40;
+/** The strainer so far beside where the hose comes up: between the two stands the stop valve, mm [T]. */
+const FROM_DRAW_MM = 220;
+/** A design has no more working states. */
+const MOST_STATES = 16;
+
+/** The fixtures over which a tap is wanted and none is yet. */
+export const listUntapped = ({ fixtures, gear }: Pick<Design, "fixtures" | "gear">): Fixture[] =>
+  fixtures.filter(
+    ({ id, kind }) => TAP_USES[kind] !== null && !gear.some(({ spec }) => spec.kind === "tap" && spec.fixtureId === id),
+  );
+
+/**
+ * Edit that lays fresh water to a tap over every fixture that has none: from the fresh tank, one is hung where there is none, over
+ * a stop valve and a strainer to a pump with a pressure switch, and on by tees; a working state for each tap. Cold water only. Null
+ * where no fixture wants a tap. Common practice, no source [T].
+ */
+export function buildFitSupply(design: Design): Edit | null {
+  const wanted = listUntapped(design);
+  if (wanted.length === 0) return null;
+  const chain = startChain(design);
+  const draw = findFreshDraw(chain);
+  const fromMm = placeHoseEnd(chain.now(), draw);
+  const beside = vec(fromMm.x + FROM_DRAW_MM, fromMm.y, ON_FLOOR_MM);
+  const strainerId = setBeside(chain, "Fresh water strainer", usualSpec("strainer"), beside);
+  const pumpId = setBeside(chain, "Fresh water pump", usualSpec("pump"), vec(beside.x + 120, beside.y, ON_FLOOR_MM));
+  const hoseId = chain.addHose(draw, toGear(strainerId, "in"));
+  chain.addHose(toGear(strainerId, "out"), toGear(pumpId, "in"));
+  const tapIds = leadToTaps(chain, sortAlong(wanted, fromMm), pumpId);
+  nameStates(chain, pumpId, tapIds);
+  const [valve] = listFitStopValve(chain.now(), hoseId, draw.tankId, "Fresh water stop valve");
+  chain.add(valve ?? null);
+  return { code: "fitSupply", at: { kind: "gear", id: pumpId }, ops: chain.ops() };
+}
+
+function setBeside(chain: EditChain, name: string, spec: GearSpec, wanted: Vec3): string {
+  const z = Math.max(wanted.z, USUAL_GEAR[spec.kind].openBelowMm);
+  const key = name.toLowerCase().replaceAll(" ", "-");
+  return chain.addGear({ key, name, spec }, placeClear(chain.now(), toUsual(spec), vec(wanted.x, wanted.y, z)));
+}
+
+// The nearest first, so that no hose goes back past a tap it has served.
+const sortAlong = (fixtures: readonly Fixture[], { x, y }: Vec3): Fixture[] =>
+  [...fixtures].sort((a, b) => away(a, x, y) - away(b, x, y));
+
+const away = ({ outletMm }: Fixture, x: number, y: number): number => Math.hypot(outletMm.x - x, outletMm.y - y);
+
+type Tapped = { readonly fixture: Fixture; readonly tapId: string };
+
+// From the pump on a tee for each tap but the last.
+function leadToTaps(chain: EditChain, fixtures: readonly Fixture[], pumpId: string): Tapped[] {
+  let last = toGear(pumpId, "out");
+  return fixtures.map((fixture, i) => {
+    const tapId = setTap(chain, fixture);
+    if (i === fixtures.length - 1) {
+      chain.addHose(last, toGear(tapId, "in"));
+      return { fixture, tapId };
+    }
+    const { x, y } = fixture.outletMm;
+    const teeId = setBeside(
+      chain,
+      `Tee to ${fixture.name}`.slice(0, 60),
+      usualSpec("tee"),
+      vec(x - 150, y, ON_FLOOR_MM),
+    );
+    chain.addHose(last, toGear(teeId, "a"));
+    chain.addHose(toGear(teeId, "c"), toGear(tapId, "in"));
+    last = toGear(teeId, "b");
+    return { fixture, tapId };
+  });
+}
+
+function setTap(chain: EditChain, { id, name, kind, outletMm, rimMm }: Fixture): string {
+  const use = TAP_USES[kind] ?? "washing";
+  const { sizeMm } = USUAL_GEAR.tap;
+  const z = outletMm.z + (use === "shower" ? HEAD_MM : rimMm + OVER_RIM_MM);
+  return chain.addGear(
+    { key: `${id}-tap`, name: `${name} tap`.slice(0, 60), spec: usualSpec("tap", { use, fixtureId: id }) },
+    roundTenth(vec(outletMm.x - sizeMm.x / 2, outletMm.y - sizeMm.y / 2, z)),
+  );
+}
+
+function nameStates(chain: EditChain, pumpId: string, tapped: readonly Tapped[]): void {
+  const add = (name: string, openTaps: string[]) =>
+    chain.addState({ name: name.slice(0, 60), on: [pumpId], positions: [], openTaps });
+  if (chain.now().states.length === 0) chain.addState({ name: "Standby", on: [], positions: [], openTaps: [] });
+  if (chain.now().states.length + tapped.length <= MOST_STATES) {
+    for (const { fixture, tapId } of tapped) add(fixture.name, [tapId]);
+  } else {
+    add(
+      "Taps",
+      tapped.map(({ tapId }) => tapId),
+    );
+  }
+}
