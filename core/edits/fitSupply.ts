@@ -35,11 +35,18 @@ const FROM_DRAW_MM = 220;
 /** A design has no more working states. */
 const MOST_STATES = 16;
 
-/** The fixtures over which a tap is wanted and none is yet. */
-export const listUntapped = ({ fixtures, gear }: Pick<Design, "fixtures" | "gear">): Fixture[] =>
-  fixtures.filter(
-    ({ id, kind }) => TAP_USES[kind] !== null && !gear.some(({ spec }) => spec.kind === "tap" && spec.fixtureId === id),
-  );
+/** The fixtures over which a tap is wanted and none is yet; a tap that names no fixture counts as one over a fixture of its use. */
+export function listUntapped({ fixtures, gear }: Pick<Design, "fixtures" | "gear">): Fixture[] {
+  const taps = gear.flatMap(({ spec }) => (spec.kind === "tap" ? [spec] : []));
+  const unsaid: string[] = taps.filter(({ fixtureId }) => fixtureId === null).map(({ use }) => use);
+  return fixtures.filter(({ id, kind }) => {
+    const use = TAP_USES[kind];
+    if (use === null || taps.some(({ fixtureId }) => fixtureId === id)) return false;
+    const at = unsaid.indexOf(use);
+    if (at >= 0) unsaid.splice(at, 1);
+    return at < 0;
+  });
+}
 
 /**
  * Edit that lays fresh water to a tap over every fixture that has none: from the fresh tank, one is hung where there is none, over

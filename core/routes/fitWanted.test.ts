@@ -6,6 +6,7 @@ import { ASKED_UNDER, type FirstObstacles, listUsualUnder, NOTHING_UNDER } from 
 import { FIXTURE_KINDS } from "../design/plumbing";
 import { RIG_KINDS } from "../design/rig";
 import { SUMP_GOALS } from "../edits/fitSump";
+import { listUntapped } from "../edits/fitSupply";
 import { evaluate } from "../evaluate/evaluate";
 import type { Finding } from "../evaluate/findings";
 import { computeTapFlows } from "../gear/tapFlows";
@@ -259,6 +260,15 @@ test.each(RIGS)(
     expect(fitWanted(after, { what: "supply" }).edit).toBeNull();
   },
 );
+
+test("a tap that names no fixture is taken for the one over a fixture of its use", () => {
+  // its drinking tap stands by itself, its shower has the loop's head
+  const design = readDemo("kranich-loop");
+  expect(listUntapped(design)).toEqual([]);
+  expect(fitWanted(design, { what: "supply" }).edit).toBeNull();
+  const without = { ...design, gear: design.gear.filter(({ spec }) => spec.kind !== "tap" || spec.use !== "drinking") };
+  expect(listUntapped(without).map(({ kind }) => kind)).toEqual(["kitchenSink"]);
+});
 
 test("no toilet is led into a sump", () => {
   const design = take(begin("bus", false), { what: "toilet", kind: "gravity", names: NAMES, school: "tank" });
