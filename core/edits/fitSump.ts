@@ -13,13 +13,13 @@ import { placeDrainEnd, placeGearPort } from "../gear/gearPorts";
 import { USUAL_GEAR, usualSpec } from "../gear/usualGear";
 import { add, type Vec3, vec } from "../geometry/vec";
 import { findWastePipe } from "../parts/pipes";
+import { findSide, setInSide, setLoop } from "./boatGear";
 import { relay } from "./drawnDrain";
 import { type EditChain, startChain } from "./editChain";
 import { listLeftBehind } from "./leftBehind";
 import { addOnTop } from "./portOnTop";
 import { toGear } from "./putPiece";
 import { placeClear, toUsual } from "./setDown";
-import { findSideMm } from "./toiletWater";
 
 /** Where a sump's pump sends what it gathers: up into the waste tank, or afloat over a loop overboard. */
 export const SUMP_GOALS = ["tank", "overboard"] as const;
@@ -38,6 +38,8 @@ const APART_MM = 20;
 /** Over the water she floats in: the skin fitting, and the loop's top, mm [T]. */
 const OUT_OVER_WATER_MM = 260;
 const LOOP_OVER_WATER_MM = 440;
+/** A skin fitting so far from her bow, mm [T]. */
+const FROM_END_MM = 120;
 
 /** A box as large as the usual one, its float set wide apart, so that what runs back out of the hose does not start it again [T]. */
 const SUMP: GearSpec = usualSpec("sump", { litres: 9, onMm: 130, offMm: 20, areaCm2: 550 });
@@ -82,7 +84,7 @@ export function buildFitSump(
     fixture.kind === "gravityToilet" ||
     fixture.kind === "urineDiverter" ||
     !canGo ||
-    isJoined(design, fixtureId)
+    isJoinedByOthers(design, fixtureId)
   )
     return null;
   const chain = startChain(design);
@@ -101,7 +103,7 @@ export function buildFitSump(
 }
 
 /** Whether other drains join the one of a fixture: it cannot be led elsewhere without them. */
-export const isJoined = ({ lines }: Pick<Design, "lines">, fixtureId: string): boolean =>
+export const isJoinedByOthers = ({ lines }: Pick<Design, "lines">, fixtureId: string): boolean =>
   lines.some(
     (line) =>
       line.kind === "drain" &&
@@ -176,30 +178,24 @@ function pumpIntoTank(chain: EditChain, pumpId: string, { nearMm, isOverFloor }:
 function pumpOverboard(chain: EditChain, pumpId: string): void {
   const { rig, gear } = chain.now();
   const pump = gear.find(({ id }) => id === pumpId)!;
-  const side = pump.atMm.y + pump.sizeMm.y / 2 < 0 ? -1 : 1;
+  const side = findSide(pump);
   const water = rig.waterlineZMm ?? 0;
-  const loop = usualSpec("ventedLoop");
-  const loopId = chain.addGear(
-    { key: "sump-loop", name: "Sump vented loop", spec: loop },
-    placeClear(
-      chain.now(),
-      toUsual(loop),
-      vec(pump.atMm.x + 160, side * (rig.widthMm / 2 - 110) - 20, water + LOOP_OVER_WATER_MM),
-    ),
-  );
-  const fitting = usualSpec("skinFitting", { serves: "discharge", boreMm: HOSE_MM });
-  const { sizeMm } = USUAL_GEAR.skinFitting;
-  const x = Math.min(rig.lengthMm - 120, pump.atMm.x + 420);
-  const outId = chain.addGear(
-    { key: "sump-out", name: "Sump overboard", spec: fitting },
-    roundTenth(
-      vec(
-        x,
-        side * findSideMm(chain, x, water + OUT_OVER_WATER_MM) - sizeMm.y / 2,
-        water + OUT_OVER_WATER_MM - sizeMm.z / 2,
-      ),
-    ),
-  );
+  const loopId = setLoop(chain, {
+    key: "sump-loop",
+    name: "Sump vented loop",
+    side,
+    xMm: pump.atMm.x + 160,
+    zMm: water + LOOP_OVER_WATER_MM,
+  });
+  const outId = setInSide(chain, {
+    key: "sump-out",
+    name: "Sump overboard",
+    serves: "discharge",
+    boreMm: HOSE_MM,
+    side,
+    xMm: Math.min(rig.lengthMm - FROM_END_MM, pump.atMm.x + 420),
+    zMm: water + OUT_OVER_WATER_MM,
+  });
   chain.addHose(toGear(pumpId, "out"), toGear(loopId, "in"));
   chain.addHose(toGear(loopId, "out"), toGear(outId, "in"));
 }

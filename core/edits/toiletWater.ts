@@ -2,7 +2,6 @@ import { createPort } from "../design/createPort";
 import type { Design } from "../design/design";
 import { freeId } from "../design/freeId";
 import type { Gear, HoseEnd } from "../design/gear";
-import { roundTenth } from "../design/moves";
 import { isCourseClear } from "../fit/clearCourse";
 import { isClearOfParts } from "../fit/clearOfParts";
 import { clearPort } from "../fit/clearPort";
@@ -10,7 +9,7 @@ import { placeGearPort } from "../gear/gearPorts";
 import { USUAL_GEAR, usualSpec } from "../gear/usualGear";
 import { measureExtent } from "../geometry/solid";
 import { add, type Vec3, vec } from "../geometry/vec";
-import { findHalfBreadthMm } from "../hull/loft";
+import { findSide, findSideMm, setInSide, setLoop } from "./boatGear";
 import type { EditChain } from "./editChain";
 import { hangTank } from "./hangTank";
 import { USUAL_HOSE } from "./hosePipe";
@@ -109,34 +108,36 @@ export function findFreshDraw(chain: EditChain): Extract<HoseEnd, { kind: "tank"
  * Nothing is on while it is flushed: the bowl pumps it.
  */
 export function takeInSea(chain: EditChain, bowl: Gear): FlushWater {
-  const { rig } = chain.now();
-  const side = bowl.atMm.y + bowl.sizeMm.y / 2 < 0 ? -1 : 1;
+  const side = findSide(bowl);
   const flush = placeGearPort(bowl, "flush");
-  const water = rig.waterlineZMm ?? 0;
-  const x = findIntakeX(chain.now(), bowl, side);
-  const half = findSideMm(chain, x, water - UNDER_WATER_MM);
-  const fitting = usualSpec("skinFitting", { serves: "intake", boreMm: INTAKE_MM });
-  const size = USUAL_GEAR.skinFitting.sizeMm;
-  const intakeId = chain.addGear(
-    { key: "intake", name: "Flush intake", spec: fitting },
-    // its tail is at its rear, half way across
-    roundTenth(vec(x, side * half - size.y / 2, water - UNDER_WATER_MM - size.z / 2)),
-  );
+  const water = chain.now().rig.waterlineZMm ?? 0;
+  const xMm = findIntakeX(chain.now(), bowl, side);
+  const intakeId = setInSide(chain, {
+    key: "intake",
+    name: "Flush intake",
+    serves: "intake",
+    boreMm: INTAKE_MM,
+    side,
+    xMm,
+    zMm: water - UNDER_WATER_MM,
+  });
+  const half = findSideMm(chain, xMm, water - UNDER_WATER_MM);
   const strainer = usualSpec("strainer");
   const strainerId = chain.addGear(
     { key: "strainer", name: "Flush strainer", spec: strainer },
     placeClear(
       chain.now(),
       toUsual(strainer),
-      vec(x + 60, side * (half - 200) - 30, Math.max(OPENED_BELOW_MM, water - 150)),
+      vec(xMm + 60, side * (half - 200) - 30, Math.max(OPENED_BELOW_MM, water - 150)),
     ),
   );
-  const loop = usualSpec("ventedLoop");
-  const top = Math.max(water + OVER_WATER_MM, bowl.atMm.z + bowl.sizeMm.z + OVER_WATER_MM / 2);
-  const loopId = chain.addGear(
-    { key: "flush-loop", name: "Flush vented loop", spec: loop },
-    placeClear(chain.now(), toUsual(loop), vec(flush.x - 200, side * (rig.widthMm / 2 - 110) - 20, top)),
-  );
+  const loopId = setLoop(chain, {
+    key: "flush-loop",
+    name: "Flush vented loop",
+    side,
+    xMm: flush.x - 200,
+    zMm: Math.max(water + OVER_WATER_MM, bowl.atMm.z + bowl.sizeMm.z + OVER_WATER_MM / 2),
+  });
   chain.addHose(toGear(intakeId, "in"), toGear(strainerId, "in"));
   chain.addHose(toGear(strainerId, "out"), toGear(loopId, "in"));
   chain.addHose(toGear(loopId, "out"), toGear(bowl.id, "flush"));
@@ -150,10 +151,4 @@ function findIntakeX({ rig, gear }: Design, { atMm, sizeMm }: Gear, side: number
   );
   const ahead = Math.max(atMm.x + sizeMm.x, ...outs.map((out) => out.atMm.x)) + AHEAD_MM;
   return ahead <= rig.lengthMm - FROM_END_MM ? ahead : Math.max(FROM_END_MM, atMm.x - AFT_MM);
-}
-
-/** Where her side is at a place along her and a height, mm from the middle: by her sections, or by the sole where they are not known. */
-export function findSideMm(chain: EditChain, xMm: number, zMm: number): number {
-  const { hull, widthMm } = chain.now().rig;
-  return (hull ? findHalfBreadthMm(hull, xMm, zMm) : null) ?? widthMm / 2 - 50;
 }

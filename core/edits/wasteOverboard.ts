@@ -1,17 +1,18 @@
 import type { Gear, HoseEnd, WorkingState } from "../design/gear";
-import { roundTenth } from "../design/moves";
 import { placeGearPort } from "../gear/gearPorts";
-import { USUAL_GEAR, usualSpec } from "../gear/usualGear";
+import { usualSpec } from "../gear/usualGear";
 import { vec } from "../geometry/vec";
+import { findSide, setInSide, setLoop } from "./boatGear";
 import type { EditChain } from "./editChain";
 import { toGear } from "./putPiece";
 import { placeClear, toUsual } from "./setDown";
-import { findSideMm } from "./toiletWater";
 
 const BORE_MM = 38;
 /** The loop's top over the water, and the skin fitting under it, mm [T]. */
 const OVER_WATER_MM = 400;
 const UNDER_WATER_MM = 200;
+/** A skin fitting so far from her bow, mm [T]. */
+const FROM_END_MM = 120;
 
 /**
  * Leads a bowl's waste to a valve that sends it into the tank, or over a vented loop and a seacock overboard; the valve's handle
@@ -20,7 +21,7 @@ const UNDER_WATER_MM = 200;
 export function leadOverboard(chain: EditChain, bowl: Gear, waste: HoseEnd, tank: HoseEnd): WorkingState["positions"] {
   const from = placeGearPort(bowl, "waste");
   const { rig } = chain.now();
-  const side = bowl.atMm.y + bowl.sizeMm.y / 2 < 0 ? -1 : 1;
+  const side = findSide(bowl);
   const water = rig.waterlineZMm ?? 0;
   const diverter = usualSpec("diverter");
   const valveId = chain.addGear(
@@ -28,24 +29,22 @@ export function leadOverboard(chain: EditChain, bowl: Gear, waste: HoseEnd, tank
     placeClear(chain.now(), toUsual(diverter), vec(from.x + 220, from.y - 30, 40)),
   );
   chain.push([{ op: "set", path: ["gear", valveId, "isSecured"], value: true }]);
-  const loop = usualSpec("ventedLoop");
-  const loopId = chain.addGear(
-    { key: "out-loop", name: "Waste vented loop", spec: loop },
-    placeClear(
-      chain.now(),
-      toUsual(loop),
-      vec(from.x + 320, side * (rig.widthMm / 2 - 110) - 20, water + OVER_WATER_MM),
-    ),
-  );
-  const fitting = usualSpec("skinFitting", { serves: "discharge", boreMm: BORE_MM });
-  const size = USUAL_GEAR.skinFitting.sizeMm;
-  const x = Math.min(rig.lengthMm - 120, from.x + 620);
-  const outId = chain.addGear(
-    { key: "seacock", name: "Waste overboard", spec: fitting },
-    roundTenth(
-      vec(x, side * findSideMm(chain, x, water - UNDER_WATER_MM) - size.y / 2, water - UNDER_WATER_MM - size.z / 2),
-    ),
-  );
+  const loopId = setLoop(chain, {
+    key: "out-loop",
+    name: "Waste vented loop",
+    side,
+    xMm: from.x + 320,
+    zMm: water + OVER_WATER_MM,
+  });
+  const outId = setInSide(chain, {
+    key: "seacock",
+    name: "Waste overboard",
+    serves: "discharge",
+    boreMm: BORE_MM,
+    side,
+    xMm: Math.min(rig.lengthMm - FROM_END_MM, from.x + 620),
+    zMm: water - UNDER_WATER_MM,
+  });
   const lead = (a: HoseEnd, b: HoseEnd, name: string) => chain.addHose(a, b, { name, wall: "sanitation" });
   lead(waste, toGear(valveId, "common"), `${bowl.name}, waste`.slice(0, 80));
   lead(toGear(valveId, "a"), tank, "Waste into the tank");

@@ -16,7 +16,7 @@ import { buildNetwork, type Network } from "../falls/network";
 import { listLineLegs } from "../fit/lineLegs";
 import { measureLength, subtract } from "../geometry/vec";
 import { MM_PER_M } from "../quantity/convert";
-import { placeExit } from "../through/exits";
+import { placeWayOut } from "../through/exits";
 import { findBranchEnd, listPointFittings, measureIntoDeg, type PipedLine, type Turn } from "./pointFittings";
 
 /** Something to buy. Lengths in metres, everything else by the piece. */
@@ -71,7 +71,7 @@ const THROUGH_MM = 100;
 
 // One that ends beside a wall is led on to it and through it; where it was drawn out, it crossed it on the way.
 function measureOutMm(design: Design, vent: Vent): number {
-  const exit = placeExit(design, vent, listLineLegs(design, vent));
+  const exit = placeWayOut(design, vent, listLineLegs(design, vent));
   const end = vent.pointsMm.at(-1);
   const onMm = exit && end ? measureLength(subtract(exit.atMm, end)) : Infinity;
   return onMm > ALONG_WALL_MM ? 0 : onMm + THROUGH_MM;

@@ -38,13 +38,13 @@ export function listExits(design: Design, { drains, linePassages }: Judged): Exi
   const legsOf = new Map(drains.map(({ lineId, legs, ownLegs }) => [lineId, legs.slice(0, ownLegs)]));
   const passages = [...drains.flatMap((drain) => drain.passages), ...linePassages];
   return design.lines.flatMap((line): Exit[] => {
-    const exit = placeExit(design, line, legsOf.get(line.id) ?? listLineLegs(design, line));
+    const exit = placeWayOut(design, line, legsOf.get(line.id) ?? listLineLegs(design, line));
     return exit && !passages.some((one) => one.lineId === line.id && isSameWall(one, exit)) ? [exit] : [];
   });
 }
 
 /** The same of one line with its own legs, drawn wall or not; a hose goes out through a piece that is set in the wall. */
-export const placeExit = (design: Design, line: Line, legs: readonly Leg[]): Exit | null =>
+export const placeWayOut = (design: Design, line: Line, legs: readonly Leg[]): Exit | null =>
   line.kind === "hose" ? null : (findCrossing(design, line, legs) ?? findEnd(design, line));
 
 // Where it leaves the floor's outline for the first time; below the floor it goes out through nothing.

@@ -7,7 +7,7 @@ import { buildDrainPath } from "../falls/drainPath";
 import { buildNetwork, type Network } from "../falls/network";
 import { listCourse, listLineLegs } from "../fit/lineLegs";
 import { listDumpWays } from "../tanks/dumpWays";
-import { placeExit } from "../through/exits";
+import { placeWayOut } from "../through/exits";
 import { standsUnderPressure } from "./pressed";
 
 export const SYMPTOMS = [
@@ -237,7 +237,7 @@ export function listSuspects(
   }
   for (const line of design.lines) {
     const legs = line.kind === "drain" ? buildDrainPath(design, line, network).ownLegs : listLineLegs(design, line);
-    if (!placeExit(design, line, legs)) continue;
+    if (!placeWayOut(design, line, legs)) continue;
     const at = { kind: "line", id: line.id } as const;
     propose("sprayOut", line.id, at, add("outSeal", line.id, at));
   }

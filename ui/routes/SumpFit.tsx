@@ -1,6 +1,6 @@
 "use client";
 import type { Drain } from "@/core/design/plumbing";
-import { isJoined, SUMP_GOALS, type SumpGoal } from "@/core/edits/fitSump";
+import { isJoinedByOthers, SUMP_GOALS, type SumpGoal } from "@/core/edits/fitSump";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, tell, undo } from "@/store/workbench";
 import * as WORDS from "@/words/panels/routes/sumpFit";
@@ -19,7 +19,7 @@ export function SumpFit({ drain }: { readonly drain: Drain }) {
     fixture.kind === "gravityToilet" ||
     fixture.kind === "urineDiverter" ||
     drain.to.kind === "sump" ||
-    isJoined(design, fixture.id)
+    isJoinedByOthers(design, fixture.id)
   ) {
     return null;
   }
