@@ -2,7 +2,7 @@ import type { Shown } from "../../shown";
 
 export const thePumpedWater = "The pumped water";
 export const nothingIsPumpedOnThis = (side: Shown) =>
-  `Nothing is pumped on this rig yet. Make a shower use its water again ${side}, or set single pieces down.`;
+  `Nothing is pumped on this rig yet. Lay water to the taps or make a shower use its water again ${side}, or set single pieces down.`;
 export const everythingShut = "Everything shut";
 export const loop = "Loop";
 export const workingState = "Working state";
