@@ -2,8 +2,8 @@ import type { IDBPTransaction } from "idb";
 import { cleanName } from "@/core/design/cleanText";
 import type { Design } from "@/core/design/design";
 import type { Fault } from "@/core/design/faults";
-import { parseDesign } from "@/core/design/parseDesign";
 import type { Database, DesignRecord, Schema } from "./database";
+import { readStored } from "./readStored";
 
 /** A design in the list; a damaged one stays in it with the reason, and its text can still be saved. */
 export type LibraryEntry = {
@@ -71,14 +71,14 @@ const isNumber = (value: unknown): value is number => typeof value === "number" 
 export async function findFault(db: Database, id: string): Promise<Fault | null> {
   const record = await db.get("designs", id);
   if (!record) return null;
-  const outcome = parseDesign(record.document);
+  const outcome = await readStored(record.document);
   return outcome.ok ? null : outcome.faults[0]!;
 }
 
 export async function openDesign(db: Database, id: string): Promise<OpenOutcome> {
   const record = await db.get("designs", id);
   if (!record || toSound(record).deletedAt !== undefined) return { ok: false, reason: "gone" };
-  const outcome = parseDesign(record.document);
+  const outcome = await readStored(record.document);
   if (!outcome.ok) return { ok: false, reason: "damaged", fault: outcome.faults[0]!, document: record.document };
   return { ok: true, design: outcome.design, revision: toSound(record).revision };
 }

@@ -375,9 +375,9 @@ export class Session {
   async #recoverSlip(): Promise<boolean> {
     const { slip } = this.#world;
     if (!slip) return false;
-    const left = readSlip(slip);
-    // what cannot be judged yet stays on its slip
-    if (left && !(await this.#isReady(left.design))) return false;
+    const left = await readSlip(slip).catch(() => undefined);
+    // what cannot be read or judged yet stays on its slip
+    if (left === undefined || (left && !(await this.#isReady(left.design)))) return false;
     slip.clear();
     if (!left || !canEvaluate(left.design)) return false;
     const { design, over } = left;

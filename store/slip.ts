@@ -1,5 +1,5 @@
 import type { Design } from "@/core/design/design";
-import { parseDesign } from "@/core/design/parseDesign";
+import { readStored } from "./readStored";
 
 /** A place that takes a text at once, before the page is gone. */
 export type SlipPlace = {
@@ -19,14 +19,21 @@ export function writeSlip(place: SlipPlace, { design, over }: Slip): void {
   }
 }
 
-/** What was left behind, read through the schema like any file; what cannot be read is no work of ours. */
-export function readSlip(place: SlipPlace): Slip | null {
+/**
+ * What was left behind, read through the schema like any file; what cannot be read is no work of ours. Rejects where what brings an
+ * older one up to date cannot be fetched: it stays on its slip.
+ */
+export async function readSlip(place: SlipPlace): Promise<Slip | null> {
+  const left = readText(place);
+  if (!left) return null;
+  const outcome = await readStored(left.design);
+  return outcome.ok ? { design: outcome.design, over: typeof left.over === "number" ? left.over : null } : null;
+}
+
+function readText(place: SlipPlace): { readonly design?: unknown; readonly over?: unknown } | null {
   try {
     const text = place.read();
-    if (text === null) return null;
-    const { design, over } = JSON.parse(text) as { readonly design?: unknown; readonly over?: unknown };
-    const outcome = parseDesign(design);
-    return outcome.ok ? { design: outcome.design, over: typeof over === "number" ? over : null } : null;
+    return text === null ? null : (JSON.parse(text) as { readonly design?: unknown; readonly over?: unknown } | null);
   } catch {
     return null;
   }

@@ -1,4 +1,5 @@
-import { parseDesign, parseDesignText, writeDesignText } from "@/core/design/parseDesign";
+import { writeDesignText } from "@/core/design/parseDesign";
+import { readDesign, readDesignText } from "@/core/design/readDesign";
 import { evaluate } from "@/core/evaluate/evaluate";
 import { proposeRemedies } from "@/core/remedies/proposeRemedies";
 import { describeFault } from "@/words/faults";
@@ -35,15 +36,15 @@ export function fuzzFiles(texts: readonly string[], runs: number, seed: number):
 }
 
 function tryOne(text: string, random: () => number): "refused" | "opened" {
-  const outcome = parseDesignText(text);
+  const outcome = readDesignText(text);
   if (!outcome.ok) {
     if (outcome.faults.length === 0) throw new Error("refused without a fault");
     for (const fault of outcome.faults) expectSentence(describeFault(fault));
     return "refused";
   }
   const { design } = outcome;
-  if (!parseDesign(design).ok) throw new Error("what was opened does not open again");
-  const again = parseDesignText(writeDesignText(design));
+  if (!readDesign(design).ok) throw new Error("what was opened does not open again");
+  const again = readDesignText(writeDesignText(design));
   if (!again.ok || JSON.stringify(again.design) !== JSON.stringify(design)) throw new Error("not read back as saved");
   const attitude = { pitchDeg: Math.round(random() * 40 - 20), rollDeg: Math.round(random() * 40 - 20) };
   const evaluation = evaluate(design, attitude);

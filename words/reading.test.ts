@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { parseDesign, parseDesignText } from "@/core/design/parseDesign";
+import { readDesign, readDesignText } from "@/core/design/readDesign";
 import { DEMO_NAMES, readDemoText } from "@/tests/demoRigs";
 import { describeFault } from "./faults";
 
@@ -45,9 +45,9 @@ test("4,000 mutated files: every one is read soundly or refused with a sentence,
     (which, steps, value, how, cut) => {
       let text = mutate(texts[which]!, steps, value, how);
       if (cut) text = text.slice(0, cut.from) + text.slice(cut.from + cut.length);
-      const outcome = parseDesignText(text);
+      const outcome = readDesignText(text);
       if (outcome.ok) {
-        expect(parseDesign(outcome.design).ok).toBe(true);
+        expect(readDesign(outcome.design).ok).toBe(true);
         return;
       }
       refused++;
@@ -67,7 +67,7 @@ test.each([
   ["a comment", '"rig":', '/* mine */"rig":'],
 ])("%s is refused with a sentence and leaves no trace", (_, from, to) => {
   const text = JSON.stringify(JSON.parse(readDemoText("kranich"))).replace(from, to);
-  const outcome = parseDesignText(text);
+  const outcome = readDesignText(text);
   if (outcome.ok) throw new Error("it was taken");
   expect(describeFault(outcome.faults[0]!)).toMatch(/^[A-Z].*\.$/s);
   expect(({} as Record<string, unknown>)["polluted"]).toBeUndefined();
@@ -75,5 +75,5 @@ test.each([
 
 test("a byte order mark and other line ends are no fault", () => {
   const text = `\uFEFF${readDemoText("otter").replace(/\n/g, "\r\n")}`;
-  expect(parseDesignText(text).ok).toBe(true);
+  expect(readDesignText(text).ok).toBe(true);
 });

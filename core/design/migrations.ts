@@ -1,13 +1,7 @@
-import { CURRENT_VERSION, FORMAT } from "./design";
-import type { Fault } from "./faults";
-
-export type DesignDocument = Record<string, unknown>;
-/** Brings a document from one version to the next. A step never changes once a version has been released. */
-export type Migration = (old: DesignDocument) => DesignDocument;
-export type MigrationTable = Readonly<Record<number, Migration>>;
+import { type DesignDocument, isDocument, type MigrationTable } from "./migrate";
 
 /** Step n leads from version n to n + 1. */
-const MIGRATIONS: MigrationTable = {
+export const MIGRATIONS: MigrationTable = {
   1: giveDrainsAnEnd,
   2: giveBreathersAnEnd,
   3: giveFittings,
@@ -253,30 +247,4 @@ const mapEach = (
 // Version 5 knew only water that falls.
 function giveGear(document: DesignDocument): DesignDocument {
   return { ...document, gear: [], states: [] };
-}
-
-export type MigrationOutcome =
-  | { readonly ok: true; readonly document: DesignDocument; readonly fromVersion: number }
-  | { readonly ok: false; readonly fault: Fault };
-
-/** Brings a document of any older version to `newest`; refuses what is not ours or is newer. */
-export function migrate(
-  value: unknown,
-  { table = MIGRATIONS, newest = CURRENT_VERSION }: { readonly table?: MigrationTable; readonly newest?: number } = {},
-): MigrationOutcome {
-  if (!isDocument(value) || value["format"] !== FORMAT) return { ok: false, fault: { code: "notOurs", path: [] } };
-  const version = value["version"];
-  if (typeof version !== "number" || !Number.isInteger(version) || version < 1) {
-    return { ok: false, fault: { code: "unknownVersion", path: ["version"] } };
-  }
-  if (version > newest) {
-    return { ok: false, fault: { code: "newerVersion", path: ["version"], found: version, newest } };
-  }
-  let document = value;
-  for (let from = version; from < newest; from++) document = { ...table[from]!(document), version: from + 1 };
-  return { ok: true, document, fromVersion: version };
-}
-
-function isDocument(value: unknown): value is DesignDocument {
-  return typeof value === "object" && value !== null && !Array.isArray(value);
 }

@@ -12,20 +12,20 @@ import { evaluate } from "../evaluate/evaluate";
 import { createHabits } from "./createHabits";
 import { CURRENT_VERSION } from "./design";
 import type { Fault } from "./faults";
-import { migrate } from "./migrations";
-import { parseDesign, parseDesignText } from "./parseDesign";
+import { migrate } from "./migrate";
+import { readDesign, readDesignText } from "./readDesign";
 
 function readFault(change: (doc: Record<string, never>) => void): Fault {
   const document = JSON.parse(readDemoText("kranich"));
   change(document);
-  const outcome = parseDesign(document);
+  const outcome = readDesign(document);
   if (outcome.ok) throw new Error("it was taken");
   return outcome.faults[0]!;
 }
 
 test.each(DEMO_NAMES)("%s is read, and written again it is the same file", (name) => {
   const design = readDemo(name);
-  const again = parseDesignText(JSON.stringify(design));
+  const again = readDesignText(JSON.stringify(design));
   expect(again).toEqual({ ok: true, design, fromVersion: CURRENT_VERSION, cleaned: false });
 });
 
@@ -40,7 +40,7 @@ test.each<[string, string, Fault["code"]]>([
   ["deep nesting", `${"[".repeat(100_000)}${"]".repeat(100_000)}`, "tooDeep"],
   ["a prototype", '{"format":"schleuse-design","version":1,"__proto__":{"isAdmin":true}}', "forbiddenKey"],
 ])("%s is refused as such", (_, text, code) => {
-  const outcome = parseDesignText(text);
+  const outcome = readDesignText(text);
   if (outcome.ok) throw new Error("it was taken");
   expect(outcome.faults[0]!.code).toBe(code);
 });
@@ -207,7 +207,7 @@ const toVersion3 = (document: Loose): Loose => {
 
 /** As the file of version 4 is read today. */
 const readOld = (name: (typeof DEMO_NAMES)[number]) => {
-  const outcome = parseDesignText(readOldText(4, name));
+  const outcome = readDesignText(readOldText(4, name));
   if (!outcome.ok) throw new Error(JSON.stringify(outcome.faults));
   return outcome.design;
 };
@@ -216,7 +216,7 @@ test.each([...DEMO_NAMES, FURNISHED] as const)(
   "%s as version 4 wrote it keeps its people, its litres and all else",
   (name) => {
     const old = JSON.parse(readOldText(4, name));
-    const outcome = parseDesign(old);
+    const outcome = readDesign(old);
     if (!outcome.ok) throw new Error(JSON.stringify(outcome.faults));
     const { habits, ...rest } = outcome.design;
     const { habits: plain, ...oldRest } = old;
@@ -238,7 +238,7 @@ test.each([...DEMO_NAMES, FURNISHED] as const)(
 
 test.each([...DEMO_NAMES, FURNISHED] as const)("%s as version 5 wrote it is the same, without gear", (name) => {
   const old = JSON.parse(readOldText(5, name));
-  const outcome = parseDesign(old);
+  const outcome = readDesign(old);
   expect(outcome).toMatchObject({ ok: true, fromVersion: 5 });
   if (outcome.ok) expect(outcome.design).toEqual(toNewest({ ...old, gear: [], states: [] }));
 });
@@ -247,7 +247,7 @@ test.each([...DEMO_NAMES, ...LOOP_NAMES, FURNISHED] as const)(
   "%s as version 6 wrote it is the same, with bolts in rows and one unit",
   (name) => {
     const old = JSON.parse(readOldText(6, name));
-    const outcome = parseDesign(old);
+    const outcome = readDesign(old);
     expect(outcome).toMatchObject({ ok: true, fromVersion: 6 });
     if (outcome.ok) expect(outcome.design).toEqual(toNewest(old));
   },
@@ -257,7 +257,7 @@ test.each([...DEMO_NAMES, ...LOOP_NAMES, ...HEADS_NAMES, HEADS_NAME, FURNISHED] 
   "%s as version 7 wrote it is the same, its points known by ids",
   (name) => {
     const old = JSON.parse(readOldText(7, name));
-    const outcome = parseDesign(old);
+    const outcome = readDesign(old);
     expect(outcome).toMatchObject({ ok: true, fromVersion: 7 });
     if (outcome.ok)
       expect(outcome.design).toEqual({ ...old, lines: gatherItems(nameNodes(old.lines)), version: CURRENT_VERSION });
@@ -268,7 +268,7 @@ test.each([...DEMO_NAMES, ...LOOP_NAMES, ...HEADS_NAMES, HEADS_NAME, FURNISHED] 
   "%s as version 8 wrote it is the same, all that sits on a drain in one list",
   (name) => {
     const old = JSON.parse(readOldText(8, name));
-    const outcome = parseDesign(old);
+    const outcome = readDesign(old);
     expect(outcome).toMatchObject({ ok: true, fromVersion: 8 });
     if (outcome.ok) expect(outcome.design).toEqual({ ...old, lines: gatherItems(old.lines), version: CURRENT_VERSION });
   },
@@ -277,13 +277,13 @@ test.each([...DEMO_NAMES, ...LOOP_NAMES, ...HEADS_NAMES, HEADS_NAME, FURNISHED] 
 test("a fixing of version 6 keeps its one rating for both directions, with a factor on it", () => {
   const old = JSON.parse(readOldText(6, "kranich"));
   const fixing = { kind: "straps", fastener: "rivetNut", bolts: 6, size: "M8", heldKN: 4, strapKN: null };
-  const outcome = parseDesign({ ...old, tanks: [{ ...old.tanks[0], fixing }, ...old.tanks.slice(1)] });
+  const outcome = readDesign({ ...old, tanks: [{ ...old.tanks[0], fixing }, ...old.tanks.slice(1)] });
   const given = { placesMm: null, heldShearKN: 4, heldFactor: 1.5, hasPlate: false, hasEndStop: false };
   expect(outcome.ok && outcome.design.tanks[0]!.fixing).toEqual({ ...fixing, ...given });
 });
 
 test.each(DEMO_NAMES)("%s as version 3 wrote it is read as the same design", (name) => {
-  const outcome = parseDesign(toVersion3(JSON.parse(readOldText(4, name))));
+  const outcome = readDesign(toVersion3(JSON.parse(readOldText(4, name))));
   expect(outcome).toEqual({ ok: true, design: readOld(name), fromVersion: 3, cleaned: false });
 });
 
@@ -317,14 +317,14 @@ const toVersion1 = (document: Loose): Loose => {
 test.each(DEMO_NAMES)("%s as versions 1 and 2 wrote it is read as the same design", (name) => {
   const document = JSON.parse(readOldText(4, name));
   const tanks = readOld(name).tanks.map((tank) => ({ ...tank, material: "polyethylene" }));
-  expect(parseDesign(toVersion2(document))).toEqual({
+  expect(readDesign(toVersion2(document))).toEqual({
     ok: true,
     design: { ...readOld(name), tanks },
     fromVersion: 2,
     cleaned: false,
   });
   const first = { ...document, lines: document.lines.filter((l: Loose) => l.to?.kind !== "junction") };
-  const outcome = parseDesign(toVersion1(first));
+  const outcome = readDesign(toVersion1(first));
   expect(outcome).toMatchObject({ ok: true, fromVersion: 1 });
 });
 

@@ -2,7 +2,7 @@ import { checkConsistency } from "./checkConsistency";
 import { cleanDocument } from "./cleanDocument";
 import { type Design, design } from "./design";
 import type { Fault, FaultMeasure, FaultPath } from "./faults";
-import { migrate } from "./migrations";
+import { type MigrationTable, migrate } from "./migrate";
 import * as z from "./z";
 
 /** A design file of a thousand lines is below 1 MB; more than this is not a design. */
@@ -21,8 +21,8 @@ export function writeDesignText(design: Design): string {
   return text.length <= MOST_BYTES ? text : `${JSON.stringify(design)}\n`;
 }
 
-/** Reads the text of a design file of any version. Never throws; every refusal names its place. */
-export function parseDesignText(text: string): ParseOutcome {
+/** Reads the text of a design file; `readDesignText` knows older versions too. Never throws; every refusal names its place. */
+export function parseDesignText(text: string, older?: MigrationTable): ParseOutcome {
   if (text.length > MOST_BYTES) {
     return refuse({ code: "tooLarge", path: [], bytes: text.length, most: MOST_BYTES });
   }
@@ -32,14 +32,14 @@ export function parseDesignText(text: string): ParseOutcome {
   } catch {
     return refuse({ code: "notJson", path: [] });
   }
-  return parseDesign(value);
+  return parseDesign(value, older);
 }
 
-/** Checks an unknown value against the schema and against itself; older versions are brought up to date first. */
-export function parseDesign(value: unknown): ParseOutcome {
+/** Checks an unknown value against the schema and against itself; older versions are brought up to date first, where their steps are given. */
+export function parseDesign(value: unknown, older?: MigrationTable): ParseOutcome {
   const hostile = findHostileShape(value);
   if (hostile) return refuse(hostile);
-  const migrated = migrate(value);
+  const migrated = migrate(value, older && { table: older });
   if (!migrated.ok) return refuse(migrated.fault);
   const document = cleanDocument(migrated.document);
   const parsed = design.safeParse(document, { reportInput: true });

@@ -1,5 +1,5 @@
 import { readFileSync } from "node:fs";
-import { parseDesignText } from "../design/parseDesign";
+import { readDesignText } from "../design/readDesign";
 import { evaluate } from "./evaluate";
 
 type Figures = {
@@ -24,7 +24,7 @@ test("files of every version before this one are there", () => {
 test.each(FILES)(
   "version %i, %s: it opens, and has the falls and litres its own program found",
   (version, file, said) => {
-    const outcome = parseDesignText(readFileSync(`tests/files/v${version}/${file}`, "utf8"));
+    const outcome = readDesignText(readFileSync(`tests/files/v${version}/${file}`, "utf8"));
     if (!outcome.ok) throw new Error(JSON.stringify(outcome.faults));
     expect(outcome.fromVersion).toBe(version);
     const { drains, tanks } = evaluate(outcome.design);

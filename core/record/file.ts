@@ -1,5 +1,6 @@
 import type { Design } from "../design/design";
-import { MOST_BYTES, type ParseOutcome, parseDesign, parseDesignText, writeDesignText } from "../design/parseDesign";
+import { MOST_BYTES, type ParseOutcome, writeDesignText } from "../design/parseDesign";
+import { readDesign, readDesignText } from "../design/readDesign";
 import * as z from "../design/z";
 import { EMPTY_JOURNEY, type Journey, journey as journeySchema } from "./journey";
 import { MOST_PHOTO_LETTERS, type PhotosInFile, readPhotos } from "./photos";
@@ -59,10 +60,10 @@ export function parseFileText(text: string): FileOutcome {
   try {
     value = JSON.parse(text.replace(/^\uFEFF/, ""));
   } catch {
-    return plain(parseDesignText(text));
+    return plain(readDesignText(text));
   }
   if (typeof value !== "object" || value === null || (value as { format?: unknown }).format !== FILE_FORMAT) {
-    return plain(parseDesignText(text));
+    return plain(readDesignText(text));
   }
   const file = value as {
     readonly version?: unknown;
@@ -84,7 +85,7 @@ export function parseFileText(text: string): FileOutcome {
   const journey = journeySchema.safeParse(file.journey ?? EMPTY_JOURNEY);
   const { photos, lost } = readPhotos(file.photos);
   return {
-    design: parseDesign(file.design),
+    design: readDesign(file.design),
     records: {
       build: build.success ? build.data : EMPTY_BUILD,
       log,

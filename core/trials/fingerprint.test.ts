@@ -1,6 +1,6 @@
 import { ALL_DEMOS, type DemoName, readOldText } from "@/tests/demoRigs";
-import { parseDesignText } from "../design/parseDesign";
 import type { Drain } from "../design/plumbing";
+import { readDesignText } from "../design/readDesign";
 import { isTriedOn, takeFingerprint } from "./fingerprint";
 
 // What the program of version 8 wrote down when a trial of that drain was held.
@@ -16,7 +16,7 @@ test.each<[DemoName, string, string]>([
   ["otter-heads", "iceboxdrain-drain", "1ohio1g"],
   ["setzkasten", "basin-drain", "7pme3g"],
 ])("a trial that was held on %s, %s, before the file changed its form is held still", (name, drainId, word) => {
-  const outcome = parseDesignText(readOldText(8, name));
+  const outcome = readDesignText(readOldText(8, name));
   if (!outcome.ok) throw new Error(JSON.stringify(outcome.faults));
   for (const kind of ["trialDrain", "trialBack"])
     expect(isTriedOn(word, outcome.design, `${kind}:${drainId}`)).toBe(true);
