@@ -116,12 +116,6 @@ export function describeAirFinding(
         why: `${length(finding.gapMm)} between them; ${limit} is wanted. ${finding.isFresh ? "An exhaust blows into the drinking water." : "Gas goes in at a window, and an exhaust blows into the tank."}`,
         advice: "Let it end further off, above the roof, or low under the floor and down wind.",
       };
-    case "sharedAirSucks":
-      return {
-        title: `${DRAWING[finding.by]} ${finding.otherName} sucks on ${part}`,
-        why: `Through the breather they share it puts ${formatQuantity(finding.suctionPa, "pressure", units)} on the traps; ${limit} is allowed.`,
-        advice: "Widen the stretch they share, or give each its own way out.",
-      };
     case "flapInDrain":
       return {
         title: `The flap at ${part} is not counted on`,
@@ -149,7 +143,7 @@ export function describeAirFinding(
     case "sealBlown":
       return {
         title: `Filling blows ${part} out`,
-        why: `${formatQuantity(finding.pressurePa, "pressure", units)} build up in the tank while it fills; that is more than ${length(finding.sealMm)} of seal hold.`,
+        why: `${formatQuantity(finding.pressurePa, "pressure", units)} build up in the tank while it fills${finding.isShared ? ", and others through the breather they share" : ""}; that is more than ${length(finding.sealMm)} of seal hold.`,
         advice: "Widen the breather.",
       };
     case "ventPortNarrow":

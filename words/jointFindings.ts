@@ -1,9 +1,10 @@
 import type { FindingOf } from "@/core/evaluate/findingRegistry";
 import type { FindingWords, Told } from "./findingWords";
+import { DRAWING } from "./pumpOut";
 import { formatQuantity } from "./units";
 
-/** What is found where pipes join, in words. */
-export function describeJointFinding(finding: FindingOf<"joints">, { part, limit, units }: Told): FindingWords {
+/** What is found where pipes join, drains and breathers, in words. */
+export function describeJointFinding(finding: FindingOf<"joints">, { part, length, limit, units }: Told): FindingWords {
   switch (finding.code) {
     case "branchAgainstFlow":
       return {
@@ -22,6 +23,20 @@ export function describeJointFinding(finding: FindingOf<"joints">, { part, limit
         title: `Other water can suck ${part} empty`,
         why: `${formatQuantity(finding.othersLps, "flow", units)} from the others fill the shared pipe to ${formatQuantity(finding.fillRatio, "ratio", units)}; above ${limit} no air comes through it.`,
         advice: "Give this branch air of its own, or widen the pipe they share.",
+      };
+    case "sharedAirSucks":
+      return {
+        title: `${DRAWING[finding.by]} ${finding.otherName} sucks on ${part}`,
+        why: `Through the breather they share it puts ${formatQuantity(finding.suctionPa, "pressure", units)} on the traps; ${limit} is allowed.`,
+        advice: "Widen the stretch they share, or give each its own way out.",
+      };
+    case "airTogether":
+      return {
+        title: finding.isAlone
+          ? `${part} is short of air with all its ways out open`
+          : `Opened together, ${finding.tankNames.join(" and ")} suck on ${part}`,
+        why: `${formatQuantity(finding.suctionPa, "pressure", units)} of suction${finding.breaksSeal ? `, more than a seal of ${length(finding.sealMm)} holds. One at a time it holds.` : `; ${limit} is allowed. One at a time it stays within.`}`,
+        advice: `Let one run empty before the next, or widen the ${finding.isAlone ? "breather" : "stretch they share"}.`,
       };
     case "floodedByOthers":
       return {

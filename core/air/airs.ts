@@ -4,17 +4,17 @@ import type { Network } from "../falls/network";
 import { lookUpValue } from "../rules/lookUpLimit";
 import { computeAirwayPressurePa } from "./airPressure";
 import { sumFillLps } from "./filling";
+import { type Fill, findMetAir, type MetAir } from "./meetAir";
 import { computePumpDraws, type PumpDraw } from "./pumpOut";
-import { computeSharedAir, computeTankAir, type SharedAir, type TankAir } from "./tankAir";
+import { computeTankAir, type TankAir } from "./tankAir";
 import { buildVentPath, listVents } from "./ventPath";
 
 /** The air of all tanks: what each one's own dump, a pump-out and its pumps suck, and what the others' do to it. By the tank's id. */
-export type Airs = {
+export type Airs = Omit<MetAir, "fills"> & {
   readonly own: ReadonlyMap<string, TankAir>;
   readonly draws: ReadonlyMap<string, readonly PumpDraw[]>;
-  readonly shared: ReadonlyMap<string, SharedAir>;
-  /** Pressure while it fills, Pa: of every tank that has a breather, whether it is let go, pumped out or neither. */
-  readonly fillsPa: ReadonlyMap<string, number>;
+  /** Every tank that has a breather while it fills, whether it is let go, pumped out or neither. */
+  readonly fills: ReadonlyMap<string, Fill>;
 };
 
 /** All of it for a design, its drains looked up. Source: the parts [C]. */
@@ -29,18 +29,21 @@ export function computeAirs(design: Design, network: Network): Airs {
     );
   const own = each((tank) => computeTankAir(design, tank, mostPa, network));
   const draws = each((tank) => computePumpDraws(design, tank, mostPa, network));
-  // only where breathers meet
-  const isShared = design.lines.some((line) => line.kind === "vent" && line.to.kind === "tee");
+  const { shared, together, fills } = findMetAir(design, network, own, draws);
   return {
     own,
     draws,
-    shared: each((tank) => (isShared ? computeSharedAir(design, tank, own, draws) : null)),
-    fillsPa: each((tank) => own.get(tank.id)?.fillPa ?? computeFillPa(design, tank, network)),
+    shared,
+    together,
+    fills: each((tank) => {
+      const pa = own.get(tank.id)?.fillPa ?? computeFillPa(design, tank, network);
+      return fills.get(tank.id) ?? (pa === null ? null : { pa, otherIds: [] });
+    }),
   };
 }
 
 /**
- * Pressure in a tank, Pa, at the largest flow that can come, `sumFillLps`; null without a
+ * Pressure in a tank, Pa, at the largest flow that can come into it alone, `sumFillLps`; null without a
  * breather. Of several breathers the best is counted alone, which is on the safe side. Source: `computeAirwayPressurePa` [C].
  */
 export function computeFillPa(design: Design, tank: Tank, network: Network): number | null {

@@ -1,6 +1,5 @@
 import type { Design } from "../design/design";
 import type { Gear, GearKind, GearOf, HoseEnd } from "../design/gear";
-import { findSealMm } from "../design/lineItems";
 import type { Hose, Tank, Vent } from "../design/plumbing";
 import type { Network } from "../falls/network";
 import { followHoses, isPort } from "../gear/hoseWays";
@@ -9,6 +8,7 @@ import { computeSealAfterMm, computeSealBreakPa } from "../traps/sealPressure";
 import { computeAirwayPressurePa } from "./airPressure";
 import { computeLeastBoreForFlowM } from "./dumping";
 import { buildVentPath, listVents, toFreePipe, type VentStretch } from "./ventPath";
+import { findWeakestSealMm } from "./weakestSeal";
 
 /** What a pump-out station draws out of a tank, L/s [T: 1 to 2]. */
 export const PUMP_OUT_LPS = 1.5;
@@ -142,8 +142,7 @@ function computeDraw(
     return { vent, stretches, suctionPa: computeAirwayPressurePa(flowM3PerS, airway) };
   });
   const { vent, stretches, suctionPa } = air.reduce((a, b) => (b.suctionPa < a.suctionPa ? b : a));
-  const seals = (network.drainsByTank.get(tank.id) ?? []).flatMap((drain) => findSealMm(drain) ?? []);
-  const weakestSealMm = seals.length > 0 ? Math.min(...seals) : null;
+  const weakestSealMm = findWeakestSealMm(network, tank.id);
   return {
     pumps,
     flowLps,

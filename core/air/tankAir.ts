@@ -1,6 +1,5 @@
 import { computeUp } from "../attitude/attitude";
 import type { Design } from "../design/design";
-import { findSealMm } from "../design/lineItems";
 import type { Port, Tank, Vent } from "../design/plumbing";
 import { buildNetwork, type Network } from "../falls/network";
 import { add, dot, type Vec3 } from "../geometry/vec";
@@ -16,8 +15,11 @@ import { computeSealAfterMm, computeSealBreakPa } from "../traps/sealPressure";
 import { computeAirwayPressurePa } from "./airPressure";
 import { computeDumping, computeLeastBreatherBoreM, type Dumping, sumAirway } from "./dumping";
 import { sumFillLps } from "./filling";
-import type { PumpDraw } from "./pumpOut";
-import { buildVentPath, followVent, listVents, toFreePipe, type VentStretch } from "./ventPath";
+import { buildVentPath, listVents, toFreePipe, type VentStretch } from "./ventPath";
+import { findWeakestSealMm } from "./weakestSeal";
+
+/** What stands over an outlet as it is opened, mm, and the bore that it passes as. */
+export type OutletHead = { readonly headMm: number; readonly boreMm: number };
 
 /** What a tank's breather does while the tank is dumped full, and while every fixture on it runs. */
 export type TankAir = {
@@ -28,6 +30,8 @@ export type TankAir = {
   readonly headMm: number;
   /** The bore that outlet, valve and hose together pass as. */
   readonly outletBoreMm: number;
+  /** The same of each of its outlets. */
+  readonly outlets: readonly OutletHead[];
   readonly dumpFlowLps: number;
   /** Suction in the tank the moment the valve opens, Pa. */
   readonly suctionPa: number;
@@ -46,8 +50,8 @@ const recallDrawn = createRecall<Vent, { readonly dumping: Dumping; readonly lea
 
 /**
  * Air of a tank at its dumping attitude; null without a breather or an outlet. Of several breathers the best one is
- * counted alone, and of several outlets the one that sucks the most, which is on the safe side; that two are opened at once
- * is not counted. Suction limit in Pa > 0. Source: `computeDumping` [C].
+ * counted alone, which is on the safe side, and of several outlets the one that sucks the most; what is opened at once is in
+ * `computeTogether`. Suction limit in Pa > 0. Source: `computeDumping` [C].
  */
 export function computeTankAir(
   design: Design,
@@ -61,10 +65,8 @@ export function computeTankAir(
   const up = computeUp(design.rig.dumpAttitude);
   const { surfaceMm } = computeTankFull(tank, listOpenings(design, network, tank), up);
   const cd = lookUpValue(design.rules, "outletFast");
-  const drains = network.drainsByTank.get(tank.id) ?? [];
   const inflowM3PerS = sumFillLps(design, network, tank.id) / 1000;
-  const seals = drains.flatMap((drain) => findSealMm(drain) ?? []);
-  const weakestSealMm = seals.length > 0 ? Math.min(...seals) : null;
+  const weakestSealMm = findWeakestSealMm(network, tank.id);
   const airways = vents.map((vent) => {
     const { stretches } = buildVentPath(design, vent);
     return { vent, stretches, airway: stretches.map(({ pipe }) => pipe) };
@@ -88,6 +90,7 @@ export function computeTankAir(
     });
     return air.reduce((a, b) => (b.dumping.suctionPa < a.dumping.suctionPa ? b : a));
   });
+  const outletHeads = ways.map(({ headMm, boreMm }) => ({ headMm, boreMm }));
   const best = ways.reduce((a, b) => (b.dumping.suctionPa > a.dumping.suctionPa ? b : a));
   const { suctionPa, flowM3PerS } = best.dumping;
   return {
@@ -95,6 +98,7 @@ export function computeTankAir(
     stretches: best.stretches,
     headMm: best.headMm,
     outletBoreMm: best.boreMm,
+    outlets: outletHeads,
     dumpFlowLps: flowM3PerS * 1000,
     suctionPa,
     fillPa: computeAirwayPressurePa(inflowM3PerS, best.airway),
@@ -106,13 +110,7 @@ export function computeTankAir(
 }
 
 // What stands over an outlet when it is opened, and how wide the way behind it is, mm.
-function findHead(
-  design: Design,
-  tank: Tank,
-  outlet: Port,
-  up: Vec3,
-  surfaceMm: number,
-): { readonly headMm: number; readonly boreMm: number } {
+function findHead(design: Design, tank: Tank, outlet: Port, up: Vec3, surfaceMm: number): OutletHead {
   const line = findDumpLine(design, tank.id, outlet.id);
   const { boreMm, dropMm } = findOutletWay(outlet, design.rig.dumpHose, line && buildDumpRun(design, line));
   // a bore in the bottom has all of the depth as its head, one in a wall what is over its middle
@@ -120,41 +118,4 @@ function findHead(
   const overMm = Math.max(0, surfaceMm - dot(up, add(tank.atMm, outlet.atMm)) - halfMm);
   // a hose that hangs down pulls with what stands in it
   return { headMm: overMm > 0 ? overMm + dropMm : 0, boreMm };
-}
-
-/** Suction or pressure, Pa, that one tank's air puts on another through the breather they share. */
-export type SharedAir = {
-  readonly fromTankId: string;
-  readonly suctionPa: number;
-  /** It is let go, or a station or its own pump pumps it out. */
-  readonly by: "dump" | "pumpOut";
-};
-
-/**
- * The worst suction another tank puts on this one while it is dumped or pumped out: what the stretches they share take at that flow.
- * The air of this tank stands still meanwhile, so the tee's suction reaches it whole [C]. Null where nothing is shared.
- */
-export function computeSharedAir(
-  design: Design,
-  tank: Tank,
-  airs: ReadonlyMap<string, TankAir>,
-  draws: ReadonlyMap<string, readonly PumpDraw[]> = new Map(),
-): SharedAir | null {
-  const own = new Set(listVents(design, tank.id).flatMap((vent) => followVent(design, vent).map(({ id }) => id)));
-  let worst: SharedAir | null = null;
-  const drawn = [
-    ...[...airs].map(([id, { stretches, dumpFlowLps: lps }]) => ({ id, stretches, lps, by: "dump" as const })),
-    ...[...draws].flatMap(([id, those]) =>
-      those.map(({ stretches, flowLps: lps }) => ({ id, stretches, lps, by: "pumpOut" as const })),
-    ),
-  ];
-  for (const { id: fromTankId, stretches, lps, by } of drawn) {
-    if (fromTankId === tank.id) continue;
-    const first = stretches.findIndex(({ lineId }) => own.has(lineId));
-    if (first < 0) continue;
-    const shared = stretches.slice(first).map(toFreePipe);
-    const suctionPa = computeAirwayPressurePa(lps / 1000, shared);
-    if (!worst || suctionPa > worst.suctionPa) worst = { fromTankId, suctionPa, by };
-  }
-  return worst;
 }

@@ -7,7 +7,7 @@ import { measureSillGapMm, measureTankGaps } from "../fit/obstacleGaps";
 import { measureInFloorMm } from "../fit/tankBlocks";
 import { measureExtent } from "../geometry/solid";
 import { isAtLeast, isAtMost } from "../quantity/tolerance";
-import { type Limit, lookUpLimit } from "../rules/lookUpLimit";
+import { lookUpLimit } from "../rules/lookUpLimit";
 import { listLevelGroup } from "../tanks/linkedTanks";
 import { computeWaterColumn } from "../tanks/waterColumn";
 import { checkFixing } from "./checkFixing";
@@ -43,7 +43,12 @@ export function checkTank(design: Design, network: Network, tank: Tank, result: 
     if (highMm > heightMm) findings.push(createFinding(at, { code: "senderLong", highMm, heightMm }));
   }
   findings.push(...checkVents(design, tank));
-  findings.push(...checkDumping(design, result), ...checkDraws(design, result), ...checkLeft(design, result));
+  findings.push(
+    ...checkDumping(design, result),
+    ...checkDraws(design, result),
+
+    ...checkLeft(design, result),
+  );
   findings.push(...checkFirstToDrown(design, tank, result));
   const bears = lookUpLimit(design.rules, "tankColumn");
   const column = computeWaterColumn(design, network, tank);
@@ -79,24 +84,9 @@ function isUnfed({ lines, tanks }: Design, { id, holds, ports, link }: Tank): bo
 }
 
 // The valve opens on a full tank: the breather must let in what the outlet lets out.
-function checkDumping(design: Design, { air, sharedAir, tankId }: TankResult): Finding[] {
-  const limit = lookUpLimit(design.rules, "ventSuction");
-  const other = design.tanks.find(({ id }) => id === sharedAir?.fromTankId);
-  const shared =
-    sharedAir && other && !isAtMost(sharedAir.suctionPa, limit.value ?? Infinity)
-      ? [
-          createFinding(
-            { kind: "tank", id: tankId },
-            { code: "sharedAirSucks", suctionPa: sharedAir.suctionPa, otherName: other.name, by: sharedAir.by },
-            limit,
-          ),
-        ]
-      : [];
-  return [...shared, ...checkOwnDumping(air, limit)];
-}
-
-function checkOwnDumping(air: TankResult["air"], limit: Limit): Finding[] {
+function checkDumping({ rules }: Design, { air }: TankResult): Finding[] {
   if (!air) return [];
+  const limit = lookUpLimit(rules, "ventSuction");
   const { suctionPa, breaksSeal, weakestSealMm, leastBoreMm } = air;
   if (isAtMost(suctionPa, limit.value ?? Infinity) && !breaksSeal) return [];
   const at = { kind: "line", id: air.ventId } as const;

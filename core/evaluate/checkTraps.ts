@@ -169,12 +169,13 @@ export function checkTrapAir({
   suctionBy: by,
   isShared,
   pressurePa,
+  isPressureShared,
   togetherMm,
 }: TrapAir): Finding[] {
   const at = bend === null ? ({ kind: "trap", lineId } as const) : ({ kind: "bend", lineId, index: bend } as const);
   const findings: Finding[] = [];
   if (sealMm > 0 && pressurePa >= 2 * computeSealBreakPa(sealMm)) {
-    findings.push(createFinding(at, { code: "sealBlown", pressurePa, sealMm }));
+    findings.push(createFinding(at, { code: "sealBlown", pressurePa, sealMm, isShared: isPressureShared }));
   }
   // each by itself is told elsewhere; here what they do together, unless one of them does it alone
   if (sealMm > 0 && togetherMm <= 0 && suctionPa < computeSealBreakPa(sealMm)) {

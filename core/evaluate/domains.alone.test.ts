@@ -1,6 +1,8 @@
 import fc from "fast-check";
 import { designs, networks } from "@/tests/arbitraries";
 import { DEMO_NAMES, FURNISHED, HEADS_NAME, HEADS_NAMES, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
+import { computeAirs } from "../air/airs";
+import { meetAir } from "../air/meeting";
 import type { Design } from "../design/design";
 import { buildDrainPath } from "../falls/drainPath";
 import { buildNetwork } from "../falls/network";
@@ -31,7 +33,18 @@ test("an area says nothing of a design that it does not concern: leaving it away
   const holds = (design: Design) => {
     const network = buildNetwork(design);
     const paths = [...network.drains.values()].map((drain) => buildDrainPath(design, drain, network));
-    const judged = { design, network, paths } as unknown as Judged;
+    // what breathers that meet do is not asked for here, so it is worked out as if they met
+    const { own, draws } = computeAirs(design, network);
+    const met = meetAir(design, network, own, draws);
+    const tanks = design.tanks.map(({ id }) => ({
+      tankId: id,
+      air: own.get(id) ?? null,
+      draws: draws.get(id) ?? [],
+      sharedAir: met.shared.get(id) ?? null,
+      together: met.together.get(id) ?? null,
+    }));
+    if (!CONCERNS.sharedAir(design)) expect([...met.shared, ...met.together, ...met.fills]).toEqual([]);
+    const judged = { design, network, paths, tanks } as unknown as Judged;
     for (const id of FITTED_IDS) {
       if (CONCERNS[id](design)) continue;
       silent += 1;

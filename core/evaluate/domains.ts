@@ -1,3 +1,4 @@
+import { isAirMet } from "../air/meetAir";
 import type { Balance } from "../days/balance";
 import type { Design } from "../design/design";
 import type { LineItem } from "../design/plumbing";
@@ -38,6 +39,7 @@ export const FITTED_IDS = [
   "dumpLines",
   "counted",
   "pads",
+  "sharedAir",
 ] as const;
 const AFTER = ["ramps", "tanks", "uses", "whole"] as const;
 
@@ -67,6 +69,7 @@ export const CONCERNS: Readonly<Record<FittedId, (design: Design) => boolean>> =
   counted: ({ fixtures, habits }) =>
     fixtures.some(({ id, kind }) => kind === "washingMachine" || !isUsedAlways(habits, id)),
   pads: ({ tanks }) => tanks.some(({ padW = 0 }) => padW > 0),
+  sharedAir: isAirMet,
   dumpLines: ({ lines }) => lines.some(({ kind }) => kind === "dumpLine"),
   heads: ({ gear, lines, fixtures, rig, tanks }) =>
     gear.length > 0 ||

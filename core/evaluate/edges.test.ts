@@ -246,7 +246,16 @@ test("a seal is blown at twice what sucks it, told together where neither does i
   const breaks = computeSealBreakPa(50);
   const left = { afterSuctionMm: 50, afterPressureMm: 50, togetherMm: 20 };
   const still: TrapAir = {
-    ...{ lineId: "d", bend: null, sealMm: 50, suctionPa: 0, suctionBy: "dump", isShared: false, pressurePa: 0 },
+    ...{
+      lineId: "d",
+      bend: null,
+      sealMm: 50,
+      suctionPa: 0,
+      suctionBy: "dump",
+      isShared: false,
+      pressurePa: 0,
+      isPressureShared: false,
+    },
     ...left,
   };
   const air = (more: Partial<TrapAir>) => checkTrapAir({ ...still, ...more }).map(({ code }) => code);

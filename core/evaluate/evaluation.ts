@@ -1,5 +1,8 @@
+import type { Fill } from "../air/meetAir";
 import type { PumpDraw } from "../air/pumpOut";
-import type { SharedAir, TankAir } from "../air/tankAir";
+import type { SharedAir } from "../air/sharedAir";
+import type { TankAir } from "../air/tankAir";
+import type { Together } from "../air/together";
 import type { Attitude } from "../attitude/attitude";
 import type { Balance, BalanceStand } from "../days/balance";
 import type { DrainFlow } from "../falls/drainFlow";
@@ -71,6 +74,10 @@ export type TankResult = {
   readonly air: TankAir | null;
   /** What another tank's dumping does to it through a breather they share. */
   readonly sharedAir: SharedAir | null;
+  /** What is done to its air by all that can be opened and run at once; null where only one thing draws on it. */
+  readonly together: Together | null;
+  /** Its air while it fills, and others with it; null without a breather. */
+  readonly fill: Fill | null;
   /** What a pump-out station and its own pumps do to its air; none where no hose leads to a deck fitting or a pump. */
   readonly draws: readonly PumpDraw[];
   readonly usableLevelL: number;

@@ -58,7 +58,6 @@ const ALWAYS = {
   ventEndNear: ["air", "air", "should"],
   ventEndsInside: ["air", "air", ["must", "note"]],
   ventNoMesh: ["air", "air", "note"],
-  sharedAirSucks: ["air", "air", "should"],
   fixingWeak: ["tank", "part", "must"],
   fixingUnrated: ["tank", "part", "should"],
   fixingMissing: ["tank", "part", "should"],

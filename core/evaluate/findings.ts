@@ -128,12 +128,6 @@ type Numbers =
       readonly isFresh: boolean;
     }
   | {
-      readonly code: "sharedAirSucks";
-      readonly suctionPa: number;
-      readonly otherName: string;
-      readonly by: "dump" | "pumpOut";
-    }
-  | {
       readonly code: "fixingWeak";
       readonly load: LoadCaseId;
       readonly utilisation: number;
@@ -187,7 +181,7 @@ type Numbers =
   | { readonly code: "trapsInSeries" }
   | { readonly code: "trapUnreachable" }
   | { readonly code: "trapFreezes"; readonly hours: number }
-  | { readonly code: "sealBlown"; readonly pressurePa: number; readonly sealMm: number }
+  | { readonly code: "sealBlown"; readonly pressurePa: number; readonly sealMm: number; readonly isShared: boolean }
   | { readonly code: "holeSmall"; readonly drilledMm: number; readonly neededMm: number }
   | { readonly code: "holeNearEdge"; readonly gapMm: number; readonly memberName: string }
   | { readonly code: "drillTowards"; readonly clearMm: number; readonly obstacleName: string }

@@ -1,3 +1,5 @@
+import { fitMeetAir } from "../air/meetAir";
+import { meetAir } from "../air/meeting";
 import { fitSkin } from "../fit/tankHinders";
 import { listPumpedDrains } from "../heads/pumpedDrains";
 import { listHullBlocks } from "../hull/hullBlocks";
@@ -12,3 +14,4 @@ fitFindings(FITTED_FINDINGS);
 fitDomains(FITTED_CHECKS);
 fitSkin(listHullBlocks);
 fitPumped(listPumpedDrains);
+fitMeetAir(meetAir);

@@ -15,6 +15,7 @@ import { checkHull } from "./checkHull";
 import { checkJunctions } from "./checkJunctions";
 import { checkPads } from "./checkPads";
 import { checkSeaInlets } from "./checkSeaInlets";
+import { checkSharedAir } from "./checkSharedAir";
 import { checkSumps } from "./checkSumps";
 import { checkTapFlows } from "./checkTapFlows";
 import { checkThrough } from "./checkThrough";
@@ -40,6 +41,7 @@ export const FITTED_CHECKS: Readonly<Record<FittedId, Check>> = {
   counted: ({ design, network }) => checkCounted(design, network),
   fittings: ({ design }) => checkFittings(design),
   pads: ({ design }) => checkPads(design),
+  sharedAir: (judged) => checkSharedAir(judged),
   dumpLines: ({ design }) => checkDumpLines(design),
   hull: ({ design }) => checkHull(design),
   heads: ({ design }) => [

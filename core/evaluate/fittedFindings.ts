@@ -88,6 +88,8 @@ export const FITTED_FINDINGS = {
   teeOnTheFlat: ["joints", "part", "should"],
   siphonedByOthers: ["joints", "part", "should"],
   floodedByOthers: ["joints", "part", "should"],
+  sharedAirSucks: ["joints", "air", "should"],
+  airTogether: ["joints", "air", ["should", "note"]],
   branchBends: ["codes", "air", "should"],
   branchDrops: ["codes", "air", "should"],
   branchOverloaded: ["codes", "part", "should"],

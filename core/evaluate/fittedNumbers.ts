@@ -59,6 +59,21 @@ export type FittedNumbers =
   | { readonly code: "hoseSmells"; readonly years: number | null }
   | { readonly code: "sumpNoPump" }
   | { readonly code: "sumpOutrun"; readonly pumpLps: number; readonly inflowLps: number }
+  | {
+      readonly code: "sharedAirSucks";
+      readonly suctionPa: number;
+      readonly otherName: string;
+      readonly by: "dump" | "pumpOut";
+    }
+  | {
+      readonly code: "airTogether";
+      readonly suctionPa: number;
+      /** The tanks that are drawn on at once; only this one where it has several ways out. */
+      readonly tankNames: readonly string[];
+      readonly isAlone: boolean;
+      readonly breaksSeal: boolean;
+      readonly sealMm: number;
+    }
   | { readonly code: "sumpCycles"; readonly drainBackL: number; readonly bandL: number; readonly perHour: number }
   | { readonly code: "gmEaten"; readonly lossMm: number; readonly share: number }
   | { readonly code: "toiletNotBlack"; readonly into: Receiver }

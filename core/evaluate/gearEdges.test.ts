@@ -1,4 +1,5 @@
 import { readDemo } from "@/tests/demoRigs";
+import { buildSharedAir } from "@/tests/sharedAir";
 import type { Design } from "../design/design";
 import type { Gear, GearOf } from "../design/gear";
 import type { Hose, Line, Tank } from "../design/plumbing";
@@ -284,7 +285,8 @@ test("which areas a rig concerns is asked of the rig alone", () => {
   expect(listFitted(loop)).toEqual(expect.arrayContaining(["gear", "heads"]));
   expect(listFitted(boat)).toEqual(expect.arrayContaining(["gear", "through", "fittings", "hull", "heads"]));
   const dry = { ...boat, rig: { ...boat.rig, waterlineZMm: null, hull: null } };
-  expect(listFitted(dry)).toEqual(["gear", "heads"]);
+  expect(listFitted(dry)).toEqual(["gear", "heads", "sharedAir"]);
+  expect(listFitted(buildSharedAir())).toContain("sharedAir");
 });
 
 test("one sink alone may not drain by an intake; a bowl shares with nobody, also where both come out over the water", () => {

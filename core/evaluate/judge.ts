@@ -298,8 +298,8 @@ function computeTrapAirs(
   return paths.flatMap((path): TrapAir[] => {
     const { drain, tank } = path;
     // an end in the open has no tank behind it that could suck
-    const fillPa = tank && airs.fillsPa.get(tank.id);
-    if (!tank || fillPa === undefined || fillPa === null) return [];
+    const fill = tank && airs.fills.get(tank.id);
+    if (!tank || !fill) return [];
     const [trap, branchVent] = [findTrap(drain), findBranchVent(drain)];
     const lineTrap = findLineTrap(drain);
     const sucks = findSuction(airs, tank.id);
@@ -312,7 +312,7 @@ function computeTrapAirs(
     const inLine = lineTrap ? [{ bend: lineTrap.bend, sealMm: lineTrap.sealMm, vent: null, spanMm }] : [];
     return [...own, ...inLine].map(({ bend, sealMm, vent, spanMm: span }): TrapAir => {
       const suctionPa = vent ? 0 : sucks.pa;
-      const pressurePa = vent?.kind === "openPipe" ? 0 : fillPa;
+      const pressurePa = vent?.kind === "openPipe" ? 0 : fill.pa;
       return {
         lineId: drain.id,
         bend,
@@ -321,6 +321,7 @@ function computeTrapAirs(
         suctionBy: sucks.by,
         isShared: sucks.isShared,
         pressurePa,
+        isPressureShared: fill.otherIds.length > 0,
         afterSuctionMm: computeSealAfterMm(sealMm, suctionPa),
         afterPressureMm: computeSealUnderMm(sealMm, pressurePa),
         togetherMm: computeTogetherMm(
@@ -368,6 +369,8 @@ function evaluateTank({ design, tank, network, attitude, parked, airs }: TankInp
     undrawnL: isDrawn ? undrawnL : null,
     air: airs.own.get(tank.id) ?? null,
     sharedAir: airs.shared.get(tank.id) ?? null,
+    together: airs.together.get(tank.id) ?? null,
+    fill: airs.fills.get(tank.id) ?? null,
     draws: airs.draws.get(tank.id) ?? [],
     usableLevelL: Math.max(0, level.litres - undrawnL.level),
     usableHereL: Math.max(0, here.litres - undrawnL.here),

@@ -86,12 +86,12 @@ export const listFixturesOf = (network: Network, tankId: string): Fixture[] =>
   (network.drainsByTank.get(tankId) ?? []).flatMap((drain) => network.fixtures.get(drain.fromFixture) ?? []);
 
 /**
- * The largest flow that can come into a tank at once, L/s: the one bowl that sends the most let go, and the taps of all
- * the rest [C; that one is let go while the others run is what builders reckon with, T].
+ * The largest flow that can come into a tank, or into some together, at once, L/s: the one bowl that sends the most let go, and the
+ * taps of all the rest [C; that one is let go while the others run is what builders reckon with, T].
  */
-export function sumSurgeLps(network: Network, tankId: string): number {
+export function sumSurgeLps(network: Network, ...tankIds: readonly string[]): number {
   let sum = NOTHING;
-  for (const drain of network.drainsByTank.get(tankId) ?? []) {
+  for (const drain of tankIds.flatMap((id) => network.drainsByTank.get(id) ?? [])) {
     const fixture = network.fixtures.get(drain.fromFixture);
     if (fixture) sum = addFlows(sum, toFlows(drain, fixture));
   }

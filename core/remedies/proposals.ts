@@ -138,6 +138,7 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   sealSucked: (design, { at }, { drain }) => (drain ? proposeSteadyAir(design, at, drain) : []),
   sealTogether: (design, { at }, { drain }) => (drain ? proposeSteadyAir(design, at, drain) : []),
   sharedAirSucks: (design) => proposeWiderVents(design),
+  airTogether: (design) => proposeWiderVents(design),
   iceboxOpen: (design, { at }) => {
     const own = at.kind === "fixture" ? findDrainOf(design, at.id) : undefined;
     return own ? proposeTrap(design, own) : [];

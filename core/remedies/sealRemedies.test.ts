@@ -1,6 +1,6 @@
 import { readDemo } from "@/tests/demoRigs";
 import { findAll } from "@/tests/findingEdges";
-import { mustApply } from "@/tests/sharedAir";
+import { buildSharedAir, mustApply } from "@/tests/sharedAir";
 import type { Design } from "../design/design";
 import { buildPutItems, findTrap, withBranchVent, withTrap as withTrapOf } from "../design/lineItems";
 import type { Drain, Trap, Vent } from "../design/plumbing";
@@ -44,6 +44,8 @@ const joined = (() => {
   const vents = boat.lines.filter((line): line is Vent => line.kind === "vent");
   return withBore(mustApply(boat, buildJoinVent(boat, vents[0]!.id, vents[1]!.id)), 9);
 })();
+/** Two tanks on one breather that is wide enough for either alone. */
+const opened = withBore(buildSharedAir("grey"), 22);
 const openIcebox: Design = {
   ...heads,
   lines: heads.lines.map((line) => {
@@ -56,6 +58,7 @@ const CASES: readonly (readonly [FindingCode, Design, ReadonlySet<string>])[] = 
   // a valve that lets air in lets none out
   ["sealBlown", shut, new Set(["widenVent", "setSeal"])],
   ["sharedAirSucks", joined, new Set(["widenVent", "widenVents"])],
+  ["airTogether", opened, new Set(["widenVent", "widenVents"])],
   ["sealDeep", withTrap(kranich, { sealMm: 140 }), new Set(["setSeal"])],
   ["sealTogether", withTrap(kranich, { spanMm: 200 }), new Set(["setSeal", "fitBottleTrap", "widenVent"])],
   ["iceboxOpen", openIcebox, new Set(["addTrap"])],

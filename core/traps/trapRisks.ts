@@ -25,6 +25,8 @@ export type TrapAir = {
   /** It is another tank's, through a breather they share. */
   readonly isShared: boolean;
   readonly pressurePa: number;
+  /** Other tanks fill meanwhile through a breather they share. */
+  readonly isPressureShared: boolean;
   readonly afterSuctionMm: number;
   readonly afterPressureMm: number;
   /** After the worst that comes together: driven to the dump, parked askew, a week dry, the valve opened; below 0 gas comes in. */

@@ -67,6 +67,7 @@ const BEHIND: Readonly<Record<FindingCode, Sought | null>> = {
   ventNoMesh: null,
   crashLeftOut: null,
   sharedAirSucks: null,
+  airTogether: null,
   fixingWeak: { formula: "boltUse" },
   fixingUnrated: null,
   hoseKinks: null,

@@ -74,7 +74,7 @@ function AirFigures() {
   const tanks = useWorkbench((state) => state.evaluation?.tanks ?? NO_TANKS);
   const designTanks = useWorkbench((state) => state.history!.design.tanks);
   const units = useWorkbench((state) => state.units);
-  return tanks.map(({ tankId, air, sharedAir, draws }) => {
+  return tanks.map(({ tankId, air, sharedAir, draws, together, fill }) => {
     if (!air && draws.length === 0) return null;
     const at = { kind: "tank", id: tankId } as const;
     const figure = (formula: FormulaId, label: string, text: string) => (
@@ -113,6 +113,8 @@ function AirFigures() {
             {WORDS.onItThroughTheBreather}
           </>
         )}
+        {fill && fill.otherIds.length > 0 && ` ${WORDS.withOthersFilling(formatQuantity(fill.pa, "pressure", units))}`}
+        {together && ` ${WORDS.allOpenAtOnce(formatQuantity(together.suctionPa, "pressure", units))}`}
       </p>
     );
   });

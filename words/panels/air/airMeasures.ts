@@ -12,6 +12,9 @@ export const pressureWhileFilling = "Pressure while filling";
 export const pushBack = "push back.";
 export const puts = "puts";
 export const onItThroughTheBreather = "on it through the breather they share.";
+export const withOthersFilling = (pressure: Shown) =>
+  `With others filling through the same breather, ${pressure} push back.`;
+export const allOpenAtOnce = (suction: Shown) => `All that can draw on it open at once: ${suction}.`;
 export const breatherFor = "Breather for";
 export const inTheOpenAir = "In the open air";
 export const inByATee = (name: Shown) => `In ${name}, by a tee`;
