@@ -1,11 +1,12 @@
 import fc from "fast-check";
 import { readDemo } from "@/tests/demoRigs";
 import { findAll, isSaid } from "@/tests/findingEdges";
-import { buildSharedAir } from "@/tests/sharedAir";
+import { buildSharedAir, mustApply } from "@/tests/sharedAir";
 import { LEVEL } from "../attitude/attitude";
 import { createPort } from "../design/createPort";
 import type { Design } from "../design/design";
 import type { Fixture, Vent } from "../design/plumbing";
+import { buildJoinVent } from "../edits/ventEdits";
 import { evaluate } from "../evaluate/evaluate";
 import { buildNetwork, sumSurgeLps } from "../falls/network";
 import { lookUpValue } from "../rules/lookUpLimit";
@@ -14,7 +15,7 @@ import { type AirPipe, computeAirPressurePa } from "./airPressure";
 import { computeAirs } from "./airs";
 import { computeDumping, computeOutletFlow } from "./dumping";
 import { listPortions } from "./portions";
-import { type Drawn, solveSuctionsPa } from "./together";
+import { computeTogether, type Drawn, solveSuctionsPa } from "./together";
 import type { VentStretch } from "./ventPath";
 
 const CD = 0.8;
@@ -102,6 +103,41 @@ test("one outlet on one breather sucks as it does alone, and every further one s
   );
 });
 
+test("nothing is said of a tank on which one thing draws, or none; a pump and an outlet are two", () => {
+  const main = toStretch("main", { boreM: 0.019, lengthM: 2, lossK: 3 });
+  const one = { headMm: 200, boreMm: 38 };
+  const of = (...tanks: readonly [outlets: number, pumpLps: number][]) =>
+    computeTogether(
+      tanks.map(([count, pumpLps], i) => ({
+        tankId: `t${i}`,
+        stretches: [main],
+        outlets: Array.from({ length: count }, () => one),
+        pumpLps,
+      })),
+      CD,
+      () => 50,
+    );
+  const drawn = (...tanks: readonly [number, number][]) => [...of(...tanks)].map(([id, { tankIds }]) => [id, tankIds]);
+  expect(drawn([1, 0])).toEqual([]);
+  expect(drawn([0, 0.5])).toEqual([]);
+  expect(drawn([1, 0], [0, 0])).toEqual([]);
+  expect(drawn([0, 0.5], [0, 0])).toEqual([]);
+  expect(drawn([1, 0.5])).toEqual([["t0", ["t0"]]]);
+  expect(drawn([2, 0], [0, 0])).toEqual([
+    ["t0", ["t0"]],
+    ["t1", ["t0"]],
+  ]);
+  expect(drawn([1, 0], [0, 0.5])).toEqual([
+    ["t0", ["t0", "t1"]],
+    ["t1", ["t1", "t0"]],
+  ]);
+  // 489 Pa break through 50 mm, and half of the suction's column is what it takes of less
+  for (const { suctionPa, sealAfterMm, breaksSeal } of of([2, 0]).values()) {
+    expect(breaksSeal).toBe(suctionPa >= 489.46);
+    if (!breaksSeal) expect(sealAfterMm).toBeCloseTo(50 - suctionPa / 9.789 / 2, 1);
+  }
+});
+
 test("the portions of a way are as long as it, lose as much, and the tank's own air goes through each", () => {
   fc.assert(
     fc.property(rigs, (tanks) => {
@@ -176,6 +212,38 @@ test("a tank with two outlets is told of both at once, where one alone is within
     expect(findAll(withBore(two, bore), "airTogether")).toMatchObject([{ isAlone: true, tankNames: [tank.name] }]);
     expect(isSaid(withBore(kranich, bore), "airTogether")).toBe(false);
   }
+});
+
+test("a station pumps out one tank at a time: it is not counted with what else is open", () => {
+  const boat = readDemo("setzkasten");
+  const vents = boat.lines.filter((line): line is Vent => line.kind === "vent");
+  const joined = mustApply(boat, buildJoinVent(boat, vents[0]!.id, vents[1]!.id));
+  const isByStation = (id: string) =>
+    computeAirs(joined, buildNetwork(joined))
+      .draws.get(id)
+      ?.every(({ pumps }) => pumps.length === 0) ?? false;
+  const [tank] = joined.tanks.filter(({ id }) => isByStation(id));
+  const shut: Design = {
+    ...joined,
+    tanks: joined.tanks.map((one) =>
+      one === tank ? { ...one, ports: one.ports.filter(({ kind }) => kind !== "outlet") } : one,
+    ),
+  };
+  const { draws, together } = computeAirs(shut, buildNetwork(shut));
+  expect(draws.get(tank!.id)).toMatchObject([{ pumps: [] }]);
+  for (const { tankIds } of together.values()) expect(tankIds).not.toContain(tank!.id);
+  // beside its own outlet it is not a second way out either
+  const one: Design = {
+    ...joined,
+    lines: joined.lines.filter((line) => line.kind !== "vent" || line.fromTank === tank!.id),
+  };
+  const alone = {
+    ...one,
+    lines: one.lines.map((line) =>
+      line.kind === "vent" ? ({ ...line, to: { kind: "openAir", hasMesh: true } } as Vent) : line,
+    ),
+  };
+  expect(computeAirs(alone, buildNetwork(alone)).together.has(tank!.id)).toBe(false);
 });
 
 test("tanks that breathe through one pipe fill together: its flow is that of all fixtures on both", () => {
