@@ -1,7 +1,8 @@
 import type { Design } from "../design/design";
 import { applyEdit } from "../design/edit";
 import type { Edit, EditOp } from "../design/editOps";
-import type { Use } from "../design/habits";
+import { freeId } from "../design/freeId";
+import type { Use, Vessel } from "../design/habits";
 import { buildResize } from "../design/resizeTank";
 import { evaluate } from "../evaluate/evaluate";
 import { measureCapacityL } from "../geometry/solid";
@@ -83,14 +84,20 @@ function carryMore({ habits: { vessels } }: Design): Edit {
         op: "insert",
         path: ["habits", "vessels"],
         index: vessels.length,
-        value: { id: "fresh-can", name: "Fresh water can", holds: "fresh", litres: STEP_L, on: "rig" },
+        value: { id: freeId("fresh-can", vessels), name: "Fresh water can", holds: "fresh", litres: STEP_L, on: "rig" },
       };
   return { code: "change", at: AT, ops: [op] };
 }
 
 function giveVessel({ habits: { vessels } }: Design, wayId: string, use: Use): Edit {
   const known = vessels.find(({ holds }) => holds === "black");
-  const vessel = known ?? { id: "urine-bottle", name: "Urine canister", holds: "black" as const, litres: 10 };
+  const vessel: Vessel = known ?? {
+    id: freeId("urine-canister", vessels),
+    name: "Urine canister",
+    holds: "black",
+    litres: 10,
+    on: "rig",
+  };
   return {
     code: "change",
     at: AT,
