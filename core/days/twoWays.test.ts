@@ -9,7 +9,7 @@ import { findEvenRooms } from "./balance";
 import { forecast } from "./forecast";
 import { computeDayChances } from "./fullChance";
 import { findRhythm, listNeeds } from "./rhythm";
-import { computeSizeCurve } from "./sizeCurve";
+import { computeSizeCurve, daysWith } from "./sizeCurve";
 import { compareWasteSchools } from "./wasteSchools";
 
 // The balance a second time, in the plainest way there is: each use is followed by itself, each day added up.
@@ -242,6 +242,7 @@ test("fresh water and the waste that ends first last alike with the rooms that a
 
 test("a store is followed exactly where no fresh water can end what comes into it, else drawn by chance", () => {
   const methods = new Set<string>();
+  let plenty = 0;
   fc.assert(
     fc.property(livedDesigns, fc.constantFrom("level", "here", "worst"), (design, stand) => {
       const { balance } = evaluate(design);
@@ -263,6 +264,13 @@ test("a store is followed exactly where no fresh water can end what comes into i
         if (method === "exact") expect(chanceByDay).toEqual(exact);
         // with fresh water that may give out a tank fills no sooner; four standard errors of 400 journeys at a half
         else for (const [day, chance] of chanceByDay.entries()) expect(chance).toBeLessThanOrEqual(exact[day]! + 0.1);
+        // and just as soon where there is plenty; how many fresh water ended at all is drawn for whole uses
+        const dry = told.find(({ holds }) => holds === "fresh")?.chanceByDay ?? [];
+        for (const [day, chance] of chanceByDay.entries()) {
+          if (dry.slice(0, day + 1).some((share) => share > 0.001)) continue;
+          plenty += 1;
+          expect(chance).toBeGreaterThanOrEqual(exact[day]! - 0.1);
+        }
         const reached = (share: number) => chanceByDay.findIndex((chance) => chance >= share - 1e-12);
         expect([dayAt.p5, dayAt.p50, dayAt.p95]).toEqual(
           [0.05, 0.5, 0.95].map((share) => (reached(share) < 0 ? null : reached(share) + 1)),
@@ -276,6 +284,7 @@ test("a store is followed exactly where no fresh water can end what comes into i
     { numRuns: 40 },
   );
   expect([...methods].sort()).toEqual(["exact", "simulated"]);
+  expect(plenty).toBeGreaterThan(50);
 });
 
 test("the curve of sizes runs to twice today's room, each size as long as its own days and as sure as asked", () => {
@@ -294,7 +303,14 @@ test("the curve of sizes runs to twice today's room, each size as long as its ow
         drawn += 1;
         expect(curve.at(-1)!.litres).toBeCloseTo(2 * roomL.here, 9);
         for (const { litres, sureDays } of [curve[0]!, curve[11]!, curve.at(-1)!]) {
-          if (sureDays === null) continue;
+          if (sureDays === null) {
+            // a year is as far as is looked, or twice the mean
+            const { days } = daysWith(balance.stretches, store.id, litres, certainty);
+            const horizon = Math.min(365, Math.max(2, Math.ceil((days ?? 365) * 2)));
+            const chances = computeDayChances(balance.stretches, store.id, litres, horizon);
+            expect(chances.at(-1)!).toBeLessThan(1 - certainty + 2e-9);
+            continue;
+          }
           const chances = computeDayChances(balance.stretches, store.id, litres, sureDays + 1);
           if (sureDays > 0) expect(chances[sureDays - 1]!).toBeLessThanOrEqual(1 - certainty + 2e-9);
           expect(chances[sureDays]!).toBeGreaterThan(1 - certainty - 2e-9);
