@@ -210,3 +210,68 @@ test("what was just built is new: its care is due a span after the day it was ti
   const steps = new Set(listSteps(design, evaluate(design)).map(({ id }) => id));
   for (const { newWith } of listCare(design)) for (const id of newWith) expect(steps).toContain(id);
 });
+
+// A second list in the plainest way: what each part is looked after for, part by part.
+test("every part is asked for by what it is, once, and nothing that is not there", () => {
+  const gearKinds: Readonly<Record<string, string>> = {
+    strainer: "filter",
+    filter: "filter",
+    uvLamp: "lamp",
+    skinFitting: "seacock",
+    bowl: "bowl",
+    sump: "sump",
+    ventedLoop: "loopAir",
+    accumulator: "precharge",
+    relief: "relief",
+    nonReturn: "nonReturn",
+  };
+  for (const design of ALL_DEMOS) {
+    const wanted: string[] = [];
+    for (const { id, spec } of design.gear) if (gearKinds[spec.kind]) wanted.push(`${gearKinds[spec.kind]}:${id}`);
+    for (const { id, holds, ports, fixing, sender } of design.tanks) {
+      if (holds === "black") wanted.push(`rinse:${id}`);
+      if (ports.filter(({ kind }) => kind === "outlet").length > 0) wanted.push(`valve:${id}`);
+      if (fixing !== null) wanted.push(`fixing:${id}`);
+      if (sender !== null) wanted.push(`senders:${id}`);
+    }
+    let hasSeal = false;
+    for (const line of design.lines) {
+      if (line.kind === "vent" && line.to.kind === "openAir" && line.to.hasMesh) wanted.push(`mesh:${line.id}`);
+      if (line.kind !== "drain") continue;
+      const kinds = line.items.map((item) => (item.kind === "trap" ? item.trap.kind : item.kind));
+      const isFlap = line.items.some((item) => item.kind === "inline" && item.piece === "nonReturn");
+      if (kinds.includes("membrane") || isFlap) wanted.push(`membrane:${line.id}`);
+      if (line.items.some((item) => item.kind === "branchVent" && item.vent.kind === "admittanceValve"))
+        wanted.push(`admittance:${line.id}`);
+      hasSeal ||= line.items.some(
+        (item) => (item.kind === "trap" && item.trap.sealMm > 0) || (item.kind === "runningTrap" && item.sealMm > 0),
+      );
+    }
+    if (hasSeal) wanted.push("primeTraps");
+    if (design.lines.some(({ kind }) => kind === "hose")) wanted.push("clamps", "hoses");
+    const holdsFresh = ({ holds }: { readonly holds: string }) => holds === "fresh";
+    if (design.tanks.some(holdsFresh) || design.habits.vessels.some(holdsFresh)) wanted.push("sanitise");
+    expect([
+      design.name,
+      listCare(design)
+        .map(({ id }) => id)
+        .sort(),
+    ]).toEqual([design.name, wanted.sort()]);
+  }
+});
+
+test("a lamp is changed after its hours at the showers' minutes, or after a year", () => {
+  const base = readDemo("kranich-loop");
+  const lamp = base.gear.find(({ spec }) => spec.kind === "uvLamp")!;
+  const days = (lifeHours: number) => {
+    const gear = base.gear.map((piece) =>
+      piece === lamp ? { ...piece, spec: { ...piece.spec, lifeHours } as typeof piece.spec } : piece,
+    );
+    return listCare({ ...base, gear }).find(({ kind }) => kind === "lamp")!.everyDays;
+  };
+  expect(days(50_000)).toBe(365);
+  const [few, twice] = [days(10), days(20)];
+  expect(few).toBeLessThan(365);
+  expect(twice / few).toBeGreaterThan(1.8);
+  expect(twice / few).toBeLessThan(2.2);
+});

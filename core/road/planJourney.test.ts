@@ -41,6 +41,28 @@ test("a pitch that leans takes room and is said; a level one, or one nobody know
   expect(leaning.holdsWith).toBeLessThanOrEqual(plain.holdsWith + 1e-12);
 });
 
+test("on a pitch that leans it is planned as a rig with so much less room is", () => {
+  const design = readDemo("kranich");
+  const { balance } = evaluate(design);
+  const stands = { pitchDeg: 4, rollDeg: -3 };
+  const roomL = evaluate(design, stands).balance.stores.find(({ holds }) => holds === "grey")!.roomL.here;
+  const small = {
+    ...balance,
+    stores: balance.stores.map((one) =>
+      one.store.id === "grey" ? { ...one, roomL: { ...one.roomL, here: roomL } } : one,
+    ),
+  };
+  const stops = [0, 1, 2, 3].map((i) => stop(i));
+  const options = { from: FROM, certainty: 0.8 };
+  const level = planJourney(design, small, [], { ...options, stops });
+  const leaning = planJourney(design, balance, [], {
+    ...options,
+    stops: stops.map((one, i) => (i === 1 ? { ...one, stands } : one)),
+  });
+  expect({ ...leaning, leaning: [] }).toEqual({ ...level, leaning: [] });
+  expect(planJourney(design, balance, [], { ...options, stops }).holdsWith).toBeGreaterThan(leaning.holdsWith);
+});
+
 test("the loop's water is changed in time wherever there is a dump with fresh water, from the last change in the book on", () => {
   const every = computeLoopRhythm(readDemo("kranich-loop"))!.everyDays!;
   const stops = Array.from({ length: 12 }, (_, i) => stop(i));
