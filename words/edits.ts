@@ -71,6 +71,7 @@ export function describeEdit(edit: Edit, design: Design): string {
     useComposite: `Use composite for ${part}`,
     fitTail: `Change the tail of ${part}`,
     setFloat: `Lower the float of ${part}`,
+    enlargeSump: `Larger box for ${part}`,
     setSender: `Change the sender of ${part}`,
     widenValve: `Widen the valve of ${part}`,
     fitSeacock: `Fit ${part} with a seacock`,

@@ -58,6 +58,13 @@ export function describeHeadsFinding(finding: FindingOf<"heads">, { part, length
         why: `${formatQuantity(finding.inflowLps, "flow", units)} runs in; at its lift the pump sends ${formatQuantity(finding.pumpLps, "flow", units)}, not what is printed on it.`,
         advice: "A stronger pump, a wider hose, or less lift.",
       };
+    case "sumpSurges":
+      return {
+        title: `${finding.fixtureName} let go overfills ${part}`,
+        why: `Of ${litres(finding.bowlL)} let go at once ${litres(finding.risesL)} comes faster than the pump sends, and over the float there is room for ${litres(finding.roomL)}.`,
+        advice:
+          "A larger box, a float that starts sooner, or a stronger pump; until then let it go a little at a time.",
+      };
     case "sumpCycles":
       return {
         title: `The pump of ${part} cuts in and out`,

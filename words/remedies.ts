@@ -137,6 +137,8 @@ export function describeRemedy(
       return "Use one of rated composite";
     case "fitTail":
       return `Use a tail for a hose of ${by} bore`;
+    case "enlargeSump":
+      return `Use a larger box for ${part}`;
     case "setFloat":
       return "Let its float start the pump lower";
     case "setSender":

@@ -45,6 +45,7 @@ export const EDIT_CODES = [
   "fitRelief",
   "fitMixer",
   "setFloat",
+  "enlargeSump",
   "swapFilters",
   "turnRound",
   "turnOff",

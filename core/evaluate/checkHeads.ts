@@ -41,13 +41,19 @@ export function checkHeads(design: Design): Finding[] {
   for (const { bowlId, into } of findMisledBowls(design)) {
     findings.push(createFinding({ kind: "gear", id: bowlId }, { code: "toiletNotBlack", into }));
   }
-  for (const { sumpId, pumpLpm, inflowLpm, bandL, drainBackL, cyclesPerHour } of listSumps(design)) {
+  for (const { sumpId, pumpLpm, inflowLpm, bandL, drainBackL, cyclesPerHour, surge } of listSumps(design)) {
     const at = { kind: "gear", id: sumpId } as const;
     if (pumpLpm === null) findings.push(createFinding(at, { code: "sumpNoPump" }));
     else if (pumpLpm <= inflowLpm) {
       findings.push(createFinding(at, { code: "sumpOutrun", pumpLps: pumpLpm / 60, inflowLps: inflowLpm / 60 }));
     } else if (drainBackL >= bandL || (cyclesPerHour ?? 0) > MOST_STARTS) {
       findings.push(createFinding(at, { code: "sumpCycles", drainBackL, bandL, perHour: cyclesPerHour ?? 0 }));
+    }
+    // without a pump, or outrun by the tap, it runs over anyway
+    if (surge && pumpLpm !== null && pumpLpm > inflowLpm && surge.risesL > surge.roomL) {
+      const { bowlL, risesL, roomL } = surge;
+      const fixtureName = design.fixtures.find(({ id }) => id === surge.fixtureId)?.name ?? "";
+      findings.push(createFinding(at, { code: "sumpSurges", fixtureName, bowlL, risesL, roomL }));
     }
   }
   for (const { bowl, loop, overMm } of listBowlLoops(design)) {

@@ -6,6 +6,7 @@ export const FITTED_FINDINGS = {
   hoseSmells: ["heads", "heads", ["should", "note"]],
   sumpNoPump: ["heads", "heads", "must"],
   sumpOutrun: ["heads", "heads", "must"],
+  sumpSurges: ["heads", "heads", "should"],
   sumpCycles: ["heads", "heads", "should"],
   gmEaten: ["heads", "heads", "should"],
   toiletNotBlack: ["heads", "heads", "must"],

@@ -74,6 +74,13 @@ export type FittedNumbers =
       readonly breaksSeal: boolean;
       readonly sealMm: number;
     }
+  | {
+      readonly code: "sumpSurges";
+      readonly fixtureName: string;
+      readonly bowlL: number;
+      readonly risesL: number;
+      readonly roomL: number;
+    }
   | { readonly code: "sumpCycles"; readonly drainBackL: number; readonly bandL: number; readonly perHour: number }
   | { readonly code: "gmEaten"; readonly lossMm: number; readonly share: number }
   | { readonly code: "toiletNotBlack"; readonly into: Receiver }

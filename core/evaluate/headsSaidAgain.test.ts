@@ -85,13 +85,15 @@ function tellAgain(design: Design): Told[] {
     if (years === undefined) told.push({ code: "hoseSmells", at, severity: "note", years: null });
     else if (years !== null && years < 3) told.push({ code: "hoseSmells", at, severity: "should", years });
   }
-  for (const { sumpId, pumpLpm, inflowLpm, bandL, drainBackL, cyclesPerHour } of listSumps(design)) {
+  for (const { sumpId, pumpLpm, inflowLpm, bandL, drainBackL, cyclesPerHour, surge } of listSumps(design)) {
     const at = { kind: "gear", id: sumpId };
     const perHour = cyclesPerHour ?? 0;
     if (pumpLpm === null) told.push({ code: "sumpNoPump", at });
     else if (!(pumpLpm > inflowLpm))
       told.push({ code: "sumpOutrun", at, pumpLps: pumpLpm / 60, inflowLps: inflowLpm / 60 });
     else if (!(drainBackL < bandL) || perHour > 60) told.push({ code: "sumpCycles", at, drainBackL, bandL, perHour });
+    if (surge && pumpLpm !== null && inflowLpm < pumpLpm && surge.roomL < surge.risesL)
+      told.push({ code: "sumpSurges", at, bowlL: surge.bowlL, risesL: surge.risesL, roomL: surge.roomL });
   }
   for (const { bowl, loop, overMm } of listBowlLoops(design))
     if (!(overMm > 0))

@@ -39,7 +39,8 @@ export const toWaterPipe = ({ pipe, lengthMm, turns }: GearLink & { kind: "hose"
   lossK: turns * TURN_K,
 });
 
-function computeGearLossPa(spec: GearSpec, flow: number, load: number): number {
+/** Pressure, Pa ≥ 0, a piece takes at a flow, m³/s ≥ 0; a pump takes none here [C on T]. */
+export function computeGearLossPa(spec: GearSpec, flow: number, load = USUAL_LOAD): number {
   switch (spec.kind) {
     case "filter": {
       // a cake of dirt: half of it grows with the flow, half with its square, taken as the square on the safe side

@@ -4,7 +4,7 @@ import type { HoseEnd } from "../design/gear";
 import type { Hose } from "../design/plumbing";
 import { listHoseCourse } from "../fit/lineLegs";
 import { computeHoseLossPa } from "../gear/hoseLoss";
-import { computePumpPa } from "../gear/linkLoss";
+import { computeGearLossPa, computePumpPa } from "../gear/linkLoss";
 import type { Vec3 } from "../geometry/vec";
 import { measureHoseRun } from "./hoseRun";
 
@@ -64,8 +64,8 @@ export function listOutWays(design: Design, gearId: string): OutHose[][] {
 }
 
 /**
- * What the pump on these hoses sends at a lift, mm, L/min: its curve against the lift and what the hoses take, by halving; 0
- * where it cannot lift so high, null without a pump. Source: Darcy and Weisbach [C].
+ * What the pump on these hoses sends at a lift, mm, L/min: its curve against the lift and what the hoses and the pieces in them take,
+ * all of them one after the other, by halving; 0 where it cannot lift so high, null without a pump. Source: Darcy and Weisbach [C].
  */
 export function solveLift(design: Design, hoses: readonly Hose[], liftMm: number): number | null {
   const ids = new Set(
@@ -79,10 +79,14 @@ export function solveLift(design: Design, hoses: readonly Hose[], liftMm: number
     lengthMm: measureHoseRun(design, hose).lengthMm,
     lossK: 1.5,
   }));
-  const spare = (lpm: number) =>
-    computePumpPa(spec, lpm / 60_000) -
-    liftPa -
-    pipes.reduce((sum, pipe) => sum + computeHoseLossPa(lpm / 60_000, pipe), 0);
+  const pieces = design.gear.flatMap((piece) => (ids.has(piece.id) && "dropKPa" in piece.spec ? [piece.spec] : []));
+  const crackPa = pieces.reduce((sum, one) => sum + (one.kind === "nonReturn" ? one.crackKPa * 1000 : 0), 0);
+  const spare = (lpm: number) => {
+    const flow = lpm / 60_000;
+    const inHoses = pipes.reduce((sum, pipe) => sum + computeHoseLossPa(flow, pipe), 0);
+    const inPieces = pieces.reduce((sum, one) => sum + computeGearLossPa(one, flow), 0);
+    return computePumpPa(spec, flow) - liftPa - crackPa - inHoses - inPieces;
+  };
   if (spare(0) <= 0) return 0;
   let [low, high] = [0, spec.freeLpm];
   for (let i = 0; i < 60; i++) {

@@ -35,7 +35,7 @@ import { proposeLoopRaised, proposeVentedLoop } from "./loopRemedy";
 import { proposeHigherGap } from "./partRemedies";
 import type { Propose } from "./propose";
 import type { Remedy } from "./remedy";
-import { proposeLowerFloat, proposeSpec, proposeWiderFloat } from "./specRemedies";
+import { proposeLargerSump, proposeLowerFloat, proposeSpec, proposeWiderFloat } from "./specRemedies";
 import { proposeOpened, proposeOwnState, proposeStates } from "./stateRemedies";
 
 /** Under where its pump starts an accumulator is charged by so much, and a pump's switch stops it at this share of all it gives [T]. */
@@ -117,6 +117,7 @@ export const GEAR_PROPOSALS = {
   loopUnderBowl: (design, { at }) => proposeHigher(design, at),
   seaInFixture: (design, { at }) => (at.kind === "fixture" ? proposeOverTank(design, at.id, []) : []),
   sumpOutrun: (design, { at }) => proposeWiderHoses(design, at),
+  sumpSurges: (design, finding) => proposeLargerSump(design, finding.at, finding),
   neverUsed: (design, { at }) => proposeOwnState(design, at),
   endNarrow: (design, { at, boreMm }, { tank }) => {
     const byMm = listFamily("smoothHose").find(({ pipe }) => pipe.innerMm >= boreMm)?.pipe.innerMm ?? Math.ceil(boreMm);

@@ -128,6 +128,12 @@ function heated({ isAgainst }: { readonly isAgainst: boolean }): Design {
   };
 }
 
+/** A basin over a sump that cannot take it let go at once. */
+const fullBasin: Design = {
+  ...readDemo("otter-heads"),
+  fixtures: readDemo("otter-heads").fixtures.map((one) => (one.id === "basin" ? { ...one, volumePerUseL: 40 } : one)),
+};
+
 const CASES: readonly (readonly [FindingCode, string, Design])[] = [
   ["seacockMissing", "fitSeacock", withSpec(boat, "skinFitting", { hasSeacock: false })],
   ["clampsFew", "fitClamps", withSpec(boat, "skinFitting", { clamps: 1 })],
@@ -150,6 +156,7 @@ const CASES: readonly (readonly [FindingCode, string, Design])[] = [
   ["partOutside", "moveInside", moved("gear", { x: -2_500 })],
   ["partSticksOut", "moveInside", moved("gear", { y: kranich.rig.widthMm / 2 + 300 })],
   ["valveNarrow", "widenValve", withPorts(kranich, ({ valve }) => (valve ? { valve: { ...valve, boreMm: 20 } } : {}))],
+  ["sumpSurges", "enlargeSump", fullBasin],
   ["floatOverRim", "setFloat", withSpec(boat, "sump", { onMm: 200 })],
   ["senderLong", "setSender", withSender({ lowMm: 10, highMm: 900 })],
   ["senderBeside", "setSender", withSender({ lowMm: 10, highMm: 100, xMm: -50, yMm: 2_000 })],

@@ -40,6 +40,37 @@ export const proposeLowerFloat = (design: Design, at: PartRef, highMm: number): 
     return onMm > offMm ? { onMm } : null;
   });
 
+/** A box that has so many litres ≥ 0 more over its float: higher, else longer, with its float as it is. */
+export function proposeLargerSump({ gear }: Design, at: PartRef, { risesL, roomL }: SumpRoom): Remedy[] {
+  const piece = at.kind === "gear" ? gear.find(({ id }) => id === at.id) : undefined;
+  if (piece?.spec.kind !== "sump") return [];
+  const { spec, sizeMm } = piece;
+  const more = Math.ceil(risesL - roomL);
+  const higher = { litres: spec.litres + more };
+  const times = roomL > 0 ? (1.05 * risesL) / roomL : Infinity;
+  const longer = { litres: Math.ceil(spec.litres * times), areaCm2: Math.ceil(spec.areaCm2 * times) };
+  const grow = (changes: Partial<typeof spec>, size: Partial<typeof sizeMm>): Remedy => ({
+    byMm: null,
+    isByLeast: true,
+    edit: {
+      code: "enlargeSump",
+      at,
+      ops: [
+        { op: "set", path: ["gear", piece.id, "spec"], value: { ...spec, ...changes } },
+        { op: "set", path: ["gear", piece.id, "sizeMm"], value: { ...sizeMm, ...size } },
+      ],
+    },
+  });
+  return [
+    grow(higher, { z: Math.ceil(sizeMm.z + (more * 10_000) / spec.areaCm2) }),
+    ...(times <= MOST_TIMES_LONGER ? [grow(longer, { x: Math.ceil(sizeMm.x * times) })] : []),
+  ];
+}
+
+type SumpRoom = { readonly risesL: number; readonly roomL: number };
+/** A box longer than so many times is another box [T]. */
+const MOST_TIMES_LONGER = 3;
+
 /** How much wider a float's band is tried, mm: on higher, and off lower. */
 const WIDER_MM = [10, 20, 30, 40, 60, 80, 100, 140, 180] as const;
 

@@ -74,6 +74,7 @@ const BEHIND: Readonly<Record<FindingCode, Sought | null>> = {
   hoseSmells: null,
   sumpNoPump: null,
   sumpOutrun: null,
+  sumpSurges: null,
   sumpCycles: null,
   gmEaten: null,
   toiletNotBlack: null,
