@@ -59,12 +59,15 @@ export function listFrostParts(design: Design, evaluation: Evaluation, fillShare
     if (litres <= 0) continue;
     const at = { kind: "line", id: line.id } as const;
     parts.push({ kind: "sag", at, litres, hours: chillSag(litres, line.pipe, line.insulationMm ?? 0, night) });
+    // its own valve stands bare at the end of it, however well the line is lagged
+    if (line.endValve) parts.push({ kind: "valve", at, ...chillBore(line.endValve.boreMm, night) });
   }
   return [...parts, ...listGearFrost(design)].sort(byHours);
 }
 
-function chillValve({ boreMm, valve }: Port, night: Night): { readonly litres: number; readonly hours: number } {
-  const bore = valve?.boreMm ?? boreMm;
+const chillValve = ({ boreMm, valve }: Port, night: Night) => chillBore(valve?.boreMm ?? boreMm, night);
+
+function chillBore(bore: number, night: Night): { readonly litres: number; readonly hours: number } {
   const lengthMm = VALVE_BORES * bore;
   const litres = ((Math.PI / 4) * bore ** 2 * lengthMm) / MM3_PER_L;
   const lossWPerK = (night.outerFilm * Math.PI * bore * lengthMm) / 1e6;
