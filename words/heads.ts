@@ -56,7 +56,7 @@ export function describeStability({ tanks, lossMm, share, sinkMm }: Stability, d
     ...(sinkMm === null
       ? ["Trim and how deep full tanks put her are not worked out: give her hull's sections at Rig."]
       : [`All tanks full she lies ${formatLength(sinkMm, units)} deeper.`]),
-    ...tanks.map(({ tankId, lossMm: own, turnedMm, heelDeg, trimDeg }) => {
+    ...tanks.map(({ tankId, lossMm: own, turnedMm, sharedMm, heelDeg, trimDeg }) => {
       const heel =
         heelDeg === null || Math.abs(heelDeg) < 0.05
           ? ""
@@ -65,7 +65,9 @@ export function describeStability({ tanks, lossMm, share, sinkMm }: Stability, d
         trimDeg === null || Math.abs(trimDeg) < 0.05
           ? ""
           : `; it puts her ${formatNumber(Math.abs(trimDeg), 1)}° down by the ${trimDeg > 0 ? "bow" : "stern"}`;
-      return `${nameOf(tankId)}: ${formatLength(own, units)}, turned by a right angle ${formatLength(turnedMm, units)}${heel}${trim}.`;
+      const joined =
+        sharedMm < 0.05 ? "" : `, and ${formatLength(sharedMm, units)} more by what runs over to the other side`;
+      return `${nameOf(tankId)}: ${formatLength(own, units)}${joined}, turned by a right angle ${formatLength(turnedMm, units)}${heel}${trim}.`;
     }),
   ];
 }

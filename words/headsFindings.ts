@@ -79,7 +79,9 @@ export function describeHeadsFinding(finding: FindingOf<"heads">, { part, length
       return {
         title: "Loose water takes her stability",
         why: `Part-full tanks take ${length(finding.lossMm)} off her metacentric height, ${formatQuantity(finding.share, "ratio", units)} of it.`,
-        advice: "Narrower tanks athwart, a baffle along the middle, or keep them full or empty.",
+        advice: finding.isJoined
+          ? "Shut the pipe between tanks that are joined across her: water running over from side to side counts as one wide tank."
+          : "Narrower tanks athwart, a baffle along the middle, or keep them full or empty.",
       };
     case "toiletNotBlack":
       return {

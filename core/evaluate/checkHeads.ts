@@ -76,9 +76,9 @@ export function checkHeads(design: Design): Finding[] {
   }
   const stability = computeStability(design);
   if (stability?.share != null && stability.share > MOST_GM_SHARE) {
-    findings.push(
-      createFinding({ kind: "rig" }, { code: "gmEaten", lossMm: stability.lossMm, share: stability.share }),
-    );
+    const { lossMm, share } = stability;
+    const isJoined = stability.tanks.some(({ sharedMm }) => sharedMm > 0);
+    findings.push(createFinding({ kind: "rig" }, { code: "gmEaten", lossMm, share, isJoined }));
   }
   return findings;
 }

@@ -82,7 +82,7 @@ export type FittedNumbers =
       readonly roomL: number;
     }
   | { readonly code: "sumpCycles"; readonly drainBackL: number; readonly bandL: number; readonly perHour: number }
-  | { readonly code: "gmEaten"; readonly lossMm: number; readonly share: number }
+  | { readonly code: "gmEaten"; readonly lossMm: number; readonly share: number; readonly isJoined: boolean }
   | { readonly code: "toiletNotBlack"; readonly into: Receiver }
   /** What its outlet measures: 75 mm for what falls, less for what is pumped. */
   | { readonly code: "toiletNarrow"; readonly boreMm: number; readonly wantedMm: number; readonly isPumped: boolean }

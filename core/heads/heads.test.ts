@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { readDemo } from "@/tests/demoRigs";
 import { findUseEnd, listStores } from "../days/stores";
 import { toNodes } from "../design/nodes";
-import type { Hose } from "../design/plumbing";
+import type { Hose, Tank } from "../design/plumbing";
 import { evaluate } from "../evaluate/evaluate";
 import { buildNetwork } from "../falls/network";
 import { proposeRemedies } from "../remedies/proposeRemedies";
@@ -191,4 +191,33 @@ test("a vented loop under its bowl is a must, on the side of the flush by the ri
   // its outlet at a tenth of its height, 36
   expect(said(lower("out-loop", -73))).toEqual([]);
   expect(said(lower("out-loop", -100))).toEqual([[{ kind: "gear", id: "out-loop" }, 26]]);
+});
+
+test("two tanks joined across her are as bad as the one they make, and apart as the two they are", () => {
+  const [tank] = otter.tanks as [Tank];
+  const box = (widthMm: number) => ({ shape: "box" as const, lengthMm: 800, widthMm, heightMm: 200 });
+  const rig = { ...otter.rig, displacementKg: 4_000, gmMm: 500 };
+  const at = (y: number) => ({ x: 0, y, z: 0 });
+  const lossOf = (tanks: readonly Tank[]) => computeStability({ ...otter, rig, tanks: [...tanks] })!;
+  const port: Tank = { ...tank, id: "port", solid: box(400), atMm: at(0), link: null };
+  const starboard: Tank = { ...port, id: "starboard", atMm: at(-400) };
+  const one = lossOf([{ ...port, solid: box(800), atMm: at(-400) }]).lossMm;
+  const apart = lossOf([port, starboard]);
+  expect(apart.tanks.map(({ sharedMm }) => sharedMm)).toEqual([0, 0]);
+  expect(apart.lossMm).toBeCloseTo(one / 4, 9);
+  const link = { kind: "communicating" as const, toTank: "port" };
+  const joined = lossOf([port, { ...starboard, link }]);
+  expect(joined.lossMm).toBeCloseTo(one, 9);
+  // wing tanks 1.2 m apart: 800 × 400 mm, each 600 mm off the middle
+  const wide = lossOf([
+    { ...port, atMm: at(400) },
+    { ...starboard, atMm: at(-800), link },
+  ]);
+  expect(wide.tanks[0]!.sharedMm).toBeCloseTo(28.7, 1);
+  expect(
+    lossOf([
+      { ...port, atMm: at(400) },
+      { ...starboard, atMm: at(-800), link: { ...link, kind: "pumped" } },
+    ]).lossMm,
+  ).toBeCloseTo(one / 4, 9);
 });
