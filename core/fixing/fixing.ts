@@ -1,7 +1,7 @@
 import { GRAVITY } from "../air/dumping";
 import type { BoltSize, Fixing, Tank } from "../design/plumbing";
 import type { CrashClass, Rig } from "../design/rig";
-import { measureExtent } from "../geometry/solid";
+import { findCentre, measureExtent } from "../geometry/solid";
 import { computeFullKg } from "../tanks/shell";
 import { type BoltForce, computeBoltGroup } from "./boltGroup";
 import { listBoltPlaces } from "./boltPlaces";
@@ -120,13 +120,16 @@ const findPullG = (kind: Fixing["kind"], downG: number): number =>
   kind === "onFloor" ? Math.max(0, -downG) : Math.abs(downG);
 
 /**
- * Every bolt of a full tank, case by case: level pushes act at its middle, half its height off the plane of the bolts, with
- * its weight where it hangs, all at once. A standing tank's weight is not counted as holding it down. The bolt, what it sits
+ * Every bolt of a full tank, case by case: level pushes act at the middle of its volume, as far off the plane of the bolts as it lies,
+ * with its weight where it hangs, all at once. A standing tank's weight is not counted as holding it down. The bolt, what it sits
  * in and the strap are in a row: the worst decides. Null where the bolts stand in one line and nothing holds it across.
  * Mass in kg > 0 [C on T: a full tank moves as one solid]. What a bolt sits in: factor × (V/VR + T/TR) ≤ 1.
  */
 export function computeFixing(tank: Tank, fixing: Fixing, rig: Shaken): FixingResult[] | null {
   const { min, max } = measureExtent(tank.solid);
+  const centre = findCentre(tank.solid);
+  // what stands is held at its foot, what hangs at its top
+  const leverMm = fixing.kind === "onFloor" ? centre.z - min.z : max.z - centre.z;
   const places = listBoltPlaces(tank, fixing);
   const bolt = computeBolt(fixing.size);
   const weightKN = (computeFullKg(tank) * GRAVITY) / 1000;
@@ -138,8 +141,8 @@ export function computeFixing(tank: Tank, fixing: Fixing, rig: Shaken): FixingRe
         pushXKN: along * weightKN * load.forwardG,
         pushYKN: across * weightKN * load.sidewaysG,
         pullKN: weightKN * findPullG(fixing.kind, load.downG),
-        at: { x: (min.x + max.x) / 2, y: (min.y + max.y) / 2 },
-        leverMm: (max.z - min.z) / 2,
+        at: centre,
+        leverMm,
       });
       if (!group.bolts) return null;
       const result = judge(load, group.bolts, bolt, fixing);

@@ -12,6 +12,22 @@ export function measureSignedArea(corners: readonly Vec2[]): number {
   return twice / 2;
 }
 
+/** The middle of an outline's area, wherever its corners run; the mean of its corners where it has no area. Shoelace formula [C]. */
+export function findCentroid(corners: readonly Vec2[]): Vec2 {
+  let [twice, u, v] = [0, 0, 0];
+  for (let i = 0; i < corners.length; i++) {
+    const a = corners[i]!;
+    const b = corners[(i + 1) % corners.length]!;
+    const cross = a.u * b.v - b.u * a.v;
+    twice += cross;
+    u += (a.u + b.u) * cross;
+    v += (a.v + b.v) * cross;
+  }
+  if (twice !== 0) return { u: u / (3 * twice), v: v / (3 * twice) };
+  const mean = (pick: (p: Vec2) => number) => corners.reduce((sum, p) => sum + pick(p), 0) / corners.length;
+  return { u: mean((p) => p.u), v: mean((p) => p.v) };
+}
+
 /** How far a point lies inside an outline that does not cross itself, mm: from the nearest edge, below 0 outside. */
 export function measureInside(corners: readonly Vec2[], p: Vec2): number {
   let [nearest, isInside] = [Infinity, false];

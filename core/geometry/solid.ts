@@ -1,6 +1,6 @@
 import { MM3_PER_L } from "../quantity/convert";
-import { measureSignedArea, type Vec2 } from "./polygon";
-import { type Vec3, vec } from "./vec";
+import { findCentroid, measureSignedArea, type Vec2 } from "./polygon";
+import { add, scale, type Vec3, vec } from "./vec";
 
 /** The inside of a tank, its lowest corner at the solid's own origin; mm. */
 export type Solid = BoxSolid | PrismSolid | CylinderSolid;
@@ -100,6 +100,13 @@ function findExtent(solid: Solid): Extent {
   const of = (pick: (...n: number[]) => number): Vec3 =>
     vec(pick(...corners.map((c) => c.x)), pick(...corners.map((c) => c.y)), pick(...corners.map((c) => c.z)));
   return { min: of(Math.min), max: of(Math.max) };
+}
+
+/** The middle of a solid's volume in its own frame, mm: where the water of a full tank weighs [C]. */
+export function findCentre(solid: Solid): Vec3 {
+  const { min, max } = measureExtent(solid);
+  if (solid.shape !== "prism") return scale(add(min, max), 0.5);
+  return placeOnAxis(solid.axis, findCentroid(solid.profileMm), solid.lengthMm / 2);
 }
 
 /** Volume, L: area of the profile times length [C]. */

@@ -1,6 +1,6 @@
 import type { Design } from "../design/design";
 import type { Tank } from "../design/plumbing";
-import { measureExtent } from "../geometry/solid";
+import { findCentre, measureExtent } from "../geometry/solid";
 import { computeHydrostatics } from "../hull/hydrostatics";
 import { measureLoadedSinkMm } from "../hull/loadedLine";
 import { radToDeg } from "../quantity/convert";
@@ -55,8 +55,8 @@ export function computeStability({ rig, tanks }: Design): Stability | null {
     const { min, max } = measureExtent(tank.solid);
     const [length, breadth] = [max.x - min.x, max.y - min.y];
     const kg = computeFullKg(tank);
-    const middle = tank.atMm.y + (min.y + max.y) / 2;
-    const along = tank.atMm.x + (min.x + max.x) / 2;
+    const centre = findCentre(tank.solid);
+    const [along, middle] = [tank.atMm.x + centre.x, tank.atMm.y + centre.y];
     return {
       tankId: tank.id,
       lossMm: computeFreeSurfaceMm(length, breadth, displacementKg),

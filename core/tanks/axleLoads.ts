@@ -2,7 +2,7 @@ import { WATER_DENSITY } from "../air/dumping";
 import type { Design } from "../design/design";
 import type { Tank } from "../design/plumbing";
 import type { Rig } from "../design/rig";
-import { measureExtent } from "../geometry/solid";
+import { findCentre } from "../geometry/solid";
 import { computeEmptyKg, computeFullKg } from "./shell";
 
 /** What the water tanks put on one support, kg: an axle, or the coupling of a rig on one axle. */
@@ -86,7 +86,7 @@ export function computeTankLoads({ rig, tanks }: Design): TankLoads | null {
   const span = [supports[0].xMm, supports[1].xMm] as const;
   const loads = tanks.map((tank) => {
     const emptyKg = computeEmptyKg(tank);
-    return { emptyKg, fullKg: computeFullKg(tank), centre: findCentre(tank) };
+    return { emptyKg, fullKg: computeFullKg(tank), centre: placeCentre(tank) };
   });
   const track = rig.widthMm - 2 * TYRE_IN_MM;
   const sum = (pick: (load: (typeof loads)[number]) => number) => loads.reduce((all, load) => all + pick(load), 0);
@@ -108,8 +108,8 @@ export function computeTankLoads({ rig, tanks }: Design): TankLoads | null {
   return { axles, leftKg, rightKg: fullKg - leftKg, emptyKg: sum((load) => load.emptyKg), fullKg };
 }
 
-// The middle of a tank's extent: right for boxes and cylinders, near enough for a stepped one.
-function findCentre({ solid, atMm }: Tank) {
-  const { min, max } = measureExtent(solid);
-  return { xMm: atMm.x + (min.x + max.x) / 2, yMm: atMm.y + (min.y + max.y) / 2 };
+// Where its water weighs; the shell of a stepped one is taken to weigh there too.
+function placeCentre({ solid, atMm }: Tank) {
+  const { x, y } = findCentre(solid);
+  return { xMm: atMm.x + x, yMm: atMm.y + y };
 }

@@ -169,7 +169,7 @@ test("what stands in it before a valve at its end is told on a cold night, and f
   const kranich = readDemo("kranich");
   const { design, line } = withLine(kranich, { endValve: { kind: "manual", boreMm: 38 } });
   const parts = listFrostParts(design, evaluate(design), 0.5);
-  const own = parts.find(({ at }) => at.kind === "line" && at.id === line.id);
+  const own = parts.find(({ kind, at }) => kind === "sag" && at.kind === "line" && at.id === line.id);
   const tank = parts.find(({ kind }) => kind === "tank");
   expect(own).toMatchObject({ kind: "sag", litres: buildDumpRun(design, line).boreL });
   expect(own!.hours).toBeLessThan(tank!.hours);
