@@ -262,7 +262,10 @@ export function describeGearFinding(
     case "waterFouled":
       return {
         title: `${capitalise(WATERS_SHORT[finding.water])} water can get to ${part}`,
-        why: `${describeState(finding)} ${finding.fromName ?? "It"} has an open way to it.`,
+        why:
+          finding.storedIn === null
+            ? `${describeState(finding)} ${finding.fromName ?? "It"} has an open way to it.`
+            : `${describeState(finding)} ${finding.storedIn} still holds it under pressure${finding.chargedIn === null ? "" : ` from “${finding.chargedIn}”`}, and presses it on with every pump off.`,
         advice:
           "Part the two waters by an air gap: fill the loop by a hose that ends over its water. One valve is no protection.",
       };

@@ -50,7 +50,8 @@ const nameState = ({ states }: Design, stateId: string): string =>
   states.find(({ id }) => id === stateId)?.name ?? "Everything at rest";
 
 /** One way of the states, in a line. */
-export function describeHazard(design: Design, { kind, water, to, from, stateId, failure }: Hazard, alike = 0): string {
+export function describeHazard(design: Design, hazard: Hazard, alike = 0): string {
+  const { kind, water, to, from, stateId, failure, stored } = hazard;
   const what =
     kind === "runsDry" || kind === "deadHead"
       ? `${nameNode(design, from)} ${VERBS[kind]}`
@@ -59,7 +60,10 @@ export function describeHazard(design: Design, { kind, water, to, from, stateId,
         : `${WATERS[water ?? "grey"]} water ${speakFor(design.rig.kind)(VERBS[kind].replace("water ", ""))} ${nameNode(design, to)}${kind === "floods" ? ` by ${nameNode(design, from)}` : ""}`;
   const why = failure ? `${describeFailure(failure, nameFailed(design, failure))}` : "no failure needed";
   const more = alike === 0 ? "" : ` ${alike} more like it.`;
-  return `${what}: ${nameState(design, stateId)}, ${why}.${more}`;
+  const pressed = stored
+    ? `, out of ${nameNode(design, `${stored.gearId}:in`)}, pressed in by “${nameState(design, stored.stateId)}”`
+    : "";
+  return `${what}${pressed}: ${nameState(design, stateId)}, ${why}.${more}`;
 }
 
 // Who turns what, away from which working state.
@@ -73,9 +77,13 @@ function describeTurns(design: Design, stateId: string, turns: readonly Turn[]):
 }
 
 /** One way over all positions: who turns what, and what fails. */
-export function describeWrongTurns(design: Design, { water, to, stateId, turns, failure }: WrongTurns): string {
+export function describeWrongTurns(
+  design: Design,
+  { water, to, stateId, turns, failure, storedIn }: WrongTurns,
+): string {
+  const stored = storedIn === null ? "" : `, out of ${nameNode(design, `${storedIn}:in`)}, where a pump has pressed it`;
   const fails = failure ? `, with ${describeFailure(failure, nameFailed(design, failure))}` : "";
-  return `${WATERS[water]} water gets to ${nameNode(design, to)}: ${describeTurns(design, stateId, turns)}${fails}.`;
+  return `${WATERS[water]} water gets to ${nameNode(design, to)}${stored}: ${describeTurns(design, stateId, turns)}${fails}.`;
 }
 
 /** How a pump comes to run dry or against a shut line. */

@@ -133,8 +133,18 @@ function toFinding(design: Design, [hazard, ...more]: readonly [Hazard, ...Hazar
     case "fouls": {
       const tankId = hazard.from.startsWith("tank:") ? hazard.from.split(":")[1] : null;
       const fromName = tanks.find(({ id }) => id === tankId)?.name ?? null;
+      const { stored } = hazard;
+      const storedIn = stored ? (gear.find(({ id }) => id === stored.gearId)?.name ?? null) : null;
+      const chargedIn = stored ? (states.find(({ id }) => id === stored.stateId)?.name ?? null) : null;
       // what can be drunk is a must with one failure as with none
-      return createFinding(at, { code: "waterFouled", water: hazard.water!, fromName, ...common });
+      return createFinding(at, {
+        code: "waterFouled",
+        water: hazard.water!,
+        fromName,
+        storedIn,
+        chargedIn,
+        ...common,
+      });
     }
     case "floods":
       return createGraded(failure ? "should" : "must", at, {

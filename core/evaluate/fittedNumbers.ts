@@ -276,7 +276,14 @@ export type FittedNumbers =
   | { readonly code: "floatReversed" }
   | { readonly code: "filterOrder"; readonly otherId: string; readonly otherName: string }
   | { readonly code: "pumpsInRow"; readonly otherId: string; readonly otherName: string }
-  | ({ readonly code: "waterFouled"; readonly water: HeldWater | "sea"; readonly fromName: string | null } & InState)
+  | ({
+      readonly code: "waterFouled";
+      readonly water: HeldWater | "sea";
+      readonly fromName: string | null;
+      /** The accumulator it stood in under pressure, and the working state in which it was pressed in. */
+      readonly storedIn: string | null;
+      readonly chargedIn: string | null;
+    } & InState)
   | ({ readonly code: "seaComesIn"; readonly fromName: string } & InState)
   | ({
       readonly code: "hoseComesOff";

@@ -116,7 +116,13 @@ function tellAgain(design: Design, group: readonly [Hazard, ...Hazard[]]): objec
   };
   switch (kind) {
     case "fouls":
-      return { ...own, water, fromName: nameOf(tanks, ownerOf(from).replace("tank:", "")) };
+      return {
+        ...own,
+        water,
+        fromName: nameOf(tanks, ownerOf(from).replace("tank:", "")),
+        storedIn: worst.stored ? nameOf(gear, worst.stored.gearId) : null,
+        chargedIn: worst.stored ? states.find(({ id }) => id === worst.stored!.stateId)!.name : null,
+      };
     case "spills": {
       const isWatched = isAttended(design, stateId);
       const hoses = new Set<string>();

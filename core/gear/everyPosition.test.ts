@@ -77,11 +77,11 @@ test("what is found happens: turned so and failed so, the way is open link by li
   for (const name of ["kranich-loop", "lesesaal-loop", "otter-heads"] as const) {
     const design = readDemo(name);
     const graph = buildGearGraph(design);
-    for (const { stateId, turns, failure, way, from } of proveEveryPosition(design)!.ways) {
+    for (const { stateId, turns, failure, way, from, storedIn } of proveEveryPosition(design)!.ways) {
       const state = design.states.find(({ id }) => id === stateId)!;
       const turned = takeTurns(design.gear, state, turns);
       const setting = toSetting(turned, failure);
-      let node = from;
+      let node = storedIn === null ? from : `${storedIn}:in`;
       for (const id of way) {
         const link = graph.links.find((one) => one.id === id && (one.from === node || one.to === node))!;
         const passing = findPassing(link, setting);

@@ -2,8 +2,8 @@ import type { Design } from "../design/design";
 import type { Gear, WorkingState } from "../design/gear";
 import type { HeldWater } from "../design/plumbing";
 import { findPumpTurns, type PumpTurns } from "./everyPump";
+import { FOUL, listTargets } from "./foulTargets";
 import { buildGearGraph, type GearEnd, type GearGraph, type GearLink } from "./gearGraph";
-import { FOUL, listTargets } from "./interlock";
 import { passesUndriven, standsOver, toPlace } from "./reach";
 import { type Failure, listFailures, type Setting, toSetting } from "./settings";
 import { listJudgedStates, type Turn } from "./turns";
@@ -20,6 +20,8 @@ export type WrongTurns = {
   readonly turns: readonly Turn[];
   readonly failure: Failure | null;
   readonly way: readonly string[];
+  /** The accumulator it stands in under pressure, pressed in before anything was turned; null where it comes from where it is held. */
+  readonly storedIn: string | null;
 };
 
 export type EveryPosition = {
@@ -37,7 +39,7 @@ const MOVES = new Set<Gear["spec"]["kind"]>(["valve", "diverter", "pump", "tap",
 /**
  * Every way by which grey, black, loop or sea water reaches fresh water or a tap, over all positions of all valves, pumps
  * and taps, each alone and with every single failure: with the fewest turns from a working state, and with a failure only
- * where that spares a turn. More that is open never takes a way away, so ways are searched by what they need open instead
+ * where that spares a turn; what an accumulator presses on is searched from there. More that is open never takes a way away, so ways are searched by what they need open instead
  * of trying each position; held against trying each [C]. Tells its progress as a share; null when told to stop.
  */
 export function proveEveryPosition(
@@ -49,14 +51,19 @@ export function proveEveryPosition(
   const failures: (Failure | null)[] = [null, ...listFailures(design.gear)];
   const best = new Map<string, WrongTurns>();
   for (const [i, failure] of failures.entries()) {
-    for (const state of states) {
-      for (const found of searchWays(design, graph, state, failure)) {
-        const key = [found.from, found.to].join("|");
-        const known = best.get(key);
-        // a failure counts for more than a turn that is one less
-        if (!known || found.turns.length < known.turns.length - (known.failure === null && failure !== null ? 1 : 0)) {
-          best.set(key, found);
-        }
+    const charges: Charges = new Map();
+    const running = states.flatMap((state) => searchWays(design, graph, state, failure, charges));
+    // what stands in an accumulator was pressed in before anything was turned
+    const stored = states.flatMap((state) => searchStored(design, graph, state, failure, charges));
+    const direct = new Map<string, number>();
+    for (const { to, turns } of running) direct.set(to, Math.min(turns.length, direct.get(to) ?? Infinity));
+    const sooner = stored.filter(({ to, turns }) => turns.length < (direct.get(to) ?? Infinity));
+    for (const found of [...running, ...sooner]) {
+      const key = [found.from, found.to].join("|");
+      const known = best.get(key);
+      // a failure counts for more than a turn that is one less
+      if (!known || found.turns.length < known.turns.length - (known.failure === null && failure !== null ? 1 : 0)) {
+        best.set(key, found);
       }
     }
     if (!onProgress((i + 1) / failures.length)) return null;
@@ -81,22 +88,67 @@ type Label = {
   readonly link: string;
 };
 
-function searchWays(design: Design, graph: GearGraph, state: WorkingState, failure: Failure | null): WrongTurns[] {
+/** Accumulators that a pump may press foul water into, by their nodes, and what comes from where. */
+type Charges = Map<string, { readonly water: NonNullable<GearEnd["holds"]>; readonly from: string }>;
+
+// From an accumulator under pressure: height is no hindrance, and no pump has to run.
+function searchStored(
+  design: Design,
+  graph: GearGraph,
+  state: WorkingState,
+  failure: Failure | null,
+  charges: Charges,
+): WrongTurns[] {
   const setting = toSetting(state, failure);
+  const links = indexLinks(graph);
+  return [...charges].flatMap(([node, { water, from }]) => {
+    const labels = spread(graph, links, { node, highMm: Infinity, kind: "tank" }, setting, failure, true);
+    return listTargets(graph, design.gear, () => true, { holds: "loop" }).flatMap((target): WrongTurns[] => {
+      const reached = findFewest(labels.get(target.node) ?? []);
+      if (!reached) return [];
+      const { gearId, tankId } = target;
+      const { turns } = reached;
+      const way = listLinks(reached);
+      const storedIn = node.slice(0, node.lastIndexOf(":"));
+      return [{ water, from, to: target.node, gearId, tankId, stateId: state.id, turns, failure, way, storedIn }];
+    });
+  });
+}
+
+const findFewest = (labels: readonly Label[]): Label | null =>
+  labels.reduce<Label | null>((a, b) => (a && a.turns.length <= b.turns.length ? a : b), null);
+
+function indexLinks(graph: GearGraph): ReadonlyMap<string, readonly GearLink[]> {
   const links = new Map<string, GearLink[]>();
   for (const link of [...graph.links, ...graph.drops]) {
     links.set(link.from, [...(links.get(link.from) ?? []), link]);
     links.set(link.to, [...(links.get(link.to) ?? []), link]);
   }
+  return links;
+}
+
+function searchWays(
+  design: Design,
+  graph: GearGraph,
+  state: WorkingState,
+  failure: Failure | null,
+  charges: Charges,
+): WrongTurns[] {
+  const setting = toSetting(state, failure);
+  const links = indexLinks(graph);
+  const accumulators = design.gear.flatMap(({ id, spec }) => (spec.kind === "accumulator" ? [`${id}:in`] : []));
   return graph.ends.flatMap((source) => {
     if (!FOUL.has(source.holds) || !source.isEverWet) return [];
     const labels = spread(graph, links, source, setting, failure);
+    for (const node of accumulators)
+      if (labels.get(node)?.some(({ isDriven }) => isDriven))
+        charges.set(node, { water: source.holds!, from: source.node });
     return listTargets(graph, design.gear, () => true, source).flatMap((target): WrongTurns[] => {
       if (target.node === source.node) return [];
       const needsTap = source.holds === "sea" && target.tankId === null && !setting.isTapOpen(target.gearId!);
-      const reached = (labels.get(target.node) ?? [])
-        .filter(({ isDriven }) => isDriven || standsOver(source, toPlace(target)))
-        .reduce<Label | null>((a, b) => (a && a.turns.length <= b.turns.length ? a : b), null);
+      const reached = findFewest(
+        (labels.get(target.node) ?? []).filter(({ isDriven }) => isDriven || standsOver(source, toPlace(target))),
+      );
       if (!reached) return [];
       const tap: Turn[] = needsTap ? [{ gearId: target.gearId!, to: "open" }] : [];
       return [
@@ -110,6 +162,7 @@ function searchWays(design: Design, graph: GearGraph, state: WorkingState, failu
           turns: [...reached.turns, ...tap],
           failure,
           way: listLinks(reached),
+          storedIn: null,
         },
       ];
     });
@@ -120,12 +173,13 @@ function searchWays(design: Design, graph: GearGraph, state: WorkingState, failu
 function spread(
   graph: GearGraph,
   links: ReadonlyMap<string, readonly GearLink[]>,
-  source: GearEnd,
+  source: Pick<GearEnd, "node" | "highMm" | "kind">,
   setting: Setting,
   failure: Failure | null,
+  isPressed = false,
 ): ReadonlyMap<string, readonly Label[]> {
   const kept = new Map<string, Label[]>();
-  const rounds: Label[][] = [[{ node: source.node, isDriven: false, ways: [], turns: [], before: null, link: "" }]];
+  const rounds: Label[][] = [[{ node: source.node, isDriven: isPressed, ways: [], turns: [], before: null, link: "" }]];
   for (let count = 0; count < rounds.length; count++) {
     const open = rounds[count] ?? [];
     for (let label = open.shift(); label; label = open.shift()) {

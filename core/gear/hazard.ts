@@ -37,4 +37,6 @@ export type Hazard = {
   readonly isDriven: boolean;
   /** It begins at a port high up: only what a full tank holds over it comes. */
   readonly needsFull?: true;
+  /** It stood under pressure in this accumulator, pressed into it in this working state; no pump runs now. */
+  readonly stored?: { readonly gearId: string; readonly stateId: string };
 };

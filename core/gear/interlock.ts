@@ -1,17 +1,16 @@
 import type { Design } from "../design/design";
 import type { Gear, WorkingState } from "../design/gear";
 import { listDischarges } from "./discharges";
-import { buildGearGraph, type GearEnd, type GearGraph } from "./gearGraph";
+import { FOUL, listTargets } from "./foulTargets";
+import { buildGearGraph, type GearGraph } from "./gearGraph";
 import type { Hazard } from "./hazard";
 import { listOverfills } from "./overfills";
 import { type Arc, buildArcs, findWays, reaches, standsOver, toPlace } from "./reach";
 import { listFloodedRims } from "./rims";
 import { type Failure, listFailures, type Setting, toSetting } from "./settings";
 import { listSpills } from "./spills";
+import { listStored } from "./storedPressure";
 import { listJudgedStates } from "./turns";
-
-/** Waters that must not come to what is drunk. */
-export const FOUL = new Set<GearEnd["holds"]>(["grey", "black", "loop", "sea"]);
 
 /**
  * Every way by which water can go where it must not, in every working state alone and with every single failure. Whether
@@ -47,10 +46,12 @@ export function listEveryHazard(design: Design): Hazard[] {
   const graph = buildGearGraph(design);
   const failures: (Failure | null)[] = [null, ...listFailures(design.gear)];
   const states = listJudgedStates(design);
+  const running = failures.flatMap((failure) =>
+    states.flatMap((state) => listHazards(design, graph, state, toSetting(state, failure), failure)),
+  );
   return [
-    ...failures.flatMap((failure) =>
-      states.flatMap((state) => listHazards(design, graph, state, toSetting(state, failure), failure)),
-    ),
+    ...running,
+    ...listStored(design, graph, running),
     ...listSpills(design, graph),
     ...listDischarges(design, graph),
     ...listOverfills(design, graph, isAttended),
@@ -144,27 +145,6 @@ function listHazards(
     return [...targets, ...flooded];
   });
   return [...fouled, ...listPumpHazards(graph, arcs, gear, setting).map((hazard) => ({ ...common, ...hazard }))];
-}
-
-/** Where foul water must not come to: fresh tanks, the tap outside, and taps for drinking and washing that are open or may be. */
-export function listTargets(
-  graph: GearGraph,
-  gear: readonly Gear[],
-  isTapOpen: (gearId: string) => boolean,
-  source: GearEnd,
-): GearEnd[] {
-  return graph.ends.filter((end) => {
-    if (end.tankId !== null) {
-      // the sea floods any tank, other waters foul what is fresh
-      return source.holds === "sea" ? true : end.holds === "fresh";
-    }
-    // back into the tap outside, when its pressure is gone
-    if (end.kind === "supply") return true;
-    const spec = gear.find(({ id }) => id === end.gearId)?.spec;
-    if (spec?.kind !== "tap") return false;
-    if (source.holds === "sea") return isTapOpen(end.gearId!) && spec.use !== "deckWash";
-    return spec.use === "drinking" || spec.use === "washing";
-  });
 }
 
 type PumpHazard = Omit<Hazard, "stateId" | "failure">;

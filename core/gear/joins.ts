@@ -1,8 +1,8 @@
 import type { Design } from "../design/design";
 import type { GearKind } from "../design/gear";
 import type { HeldWater } from "../design/plumbing";
+import { FOUL, listTargets } from "./foulTargets";
 import { buildGearGraph, type GearEnd, type GearGraph } from "./gearGraph";
-import { FOUL, listTargets } from "./interlock";
 import { buildBothWays, findWays } from "./reach";
 
 /** Fluid categories of water that might flow back [P: EN 1717, from memory, 95 %]: 5 is a danger to health by germs. */

@@ -9,14 +9,14 @@ const MOST_SUCTION_MM = 9_000;
 const LETS_AIR_IN = new Set<GearKind>(["ventedLoop", "airGap"]);
 
 /** Whether water of a source comes by itself to what lies so high, mm. */
-export const standsOver = (source: GearEnd, { heightMm, overSeaMm }: Place): boolean =>
+export const standsOver = (source: Pick<GearEnd, "kind" | "highMm">, { heightMm, overSeaMm }: Place): boolean =>
   source.kind === "sea" ? overSeaMm < SAFE_OVER_WATER_MM : source.highMm >= heightMm;
 
 /** A place aboard: its height over the floor, and its least height over the sea, mm. */
 export type Place = { readonly heightMm: number; readonly overSeaMm: number };
 
 /** Whether water that nothing drives passes from a source through a link that ends so high: not sucked over too much, not over a vented loop or up to a gap. */
-export function passesUndriven(source: GearEnd, link: GearLink, to: GearNode): boolean {
+export function passesUndriven(source: Pick<GearEnd, "kind" | "highMm">, link: GearLink, to: GearNode): boolean {
   const place = { heightMm: to.atMm.z, overSeaMm: to.overSeaMm };
   if (place.heightMm - source.highMm > MOST_SUCTION_MM) return false;
   // air let in at the top of a vented loop, or at a gap, breaks what would run over it by itself
