@@ -59,7 +59,7 @@ export function proveEveryPosition(
     for (const { to, turns } of running) direct.set(to, Math.min(turns.length, direct.get(to) ?? Infinity));
     const sooner = stored.filter(({ to, turns }) => turns.length < (direct.get(to) ?? Infinity));
     for (const found of [...running, ...sooner]) {
-      const key = [found.from, found.to].join("|");
+      const key = [found.from, found.to, found.storedIn].join("|");
       const known = best.get(key);
       // a failure counts for more than a turn that is one less
       if (!known || found.turns.length < known.turns.length - (known.failure === null && failure !== null ? 1 : 0)) {
