@@ -25,7 +25,8 @@ export function proveInterlock(design: Design): Hazard[] {
     const { kind, from, to, gearId, failure } = hazard;
     // what runs onto the floor while somebody stands at a tap is another thing than what runs while nobody does
     const isWatched = kind === "spills" && isAttended(design, hazard.stateId);
-    const key = [kind, from, to, gearId, isWatched].join("|");
+    // nor is what runs by itself hidden by what only an accumulator presses on
+    const key = [kind, from, to, gearId, isWatched, hazard.stored?.gearId].join("|");
     const own = failure === null ? key : `${key}|${toFailureKey(failure)}`;
     const known = told.get(own);
     // of states in which the same runs out the one in which it is worst speaks, whichever stands first
@@ -49,9 +50,10 @@ export function listEveryHazard(design: Design): Hazard[] {
   const running = failures.flatMap((failure) =>
     states.flatMap((state) => listHazards(design, graph, state, toSetting(state, failure), failure)),
   );
+  const foul = [...running, ...listStored(design, graph, running)];
   return [
-    ...running,
-    ...listStored(design, graph, running),
+    ...foul.filter(({ failure }) => failure === null),
+    ...foul.filter(({ failure }) => failure !== null),
     ...listSpills(design, graph),
     ...listDischarges(design, graph),
     ...listOverfills(design, graph, isAttended),
