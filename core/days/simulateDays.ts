@@ -204,14 +204,15 @@ function runEvenly(
   let taken = 0;
   for (let store = 0; store < level.length; store++) {
     const before = level[store]!;
-    const own = without[store]!;
-    const both = own + withFresh[store]!;
-    const [wet, dry] = [both * (dryAt - from), own * (to - dryAt)];
-    level[store] = before + wet + dry;
-    taken += wet + dry;
-    if (store === fresh || wet + dry <= 0 || done[store] !== NEVER || level[store]! < roomsL[store]! - 1e-9) continue;
+    const litres = withFresh[store]! * (dryAt - from) + without[store]! * (to - from);
+    level[store] = before + litres;
+    taken += litres;
+    if (store === fresh || litres <= 0 || done[store] !== NEVER || level[store]! < roomsL[store]! - 1e-9) continue;
     // as long as there is fresh water it fills faster than after
     const left = Math.max(0, roomsL[store]! - before);
+    const own = without[store]!;
+    const both = own + withFresh[store]!;
+    const wet = both * (dryAt - from);
     done[store] = left <= wet || own === 0 ? from + left / both : dryAt + (left - wet) / own;
   }
   return taken;
