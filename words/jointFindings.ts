@@ -34,7 +34,7 @@ export function describeJointFinding(finding: FindingOf<"joints">, { part, lengt
       return {
         title: finding.isAlone
           ? `${part} is short of air with all its ways out open`
-          : `Opened together, ${finding.tankNames.join(" and ")} suck on ${part}`,
+          : `Opened together, ${finding.tankNames.join(" and ")} leave ${part} short of air`,
         why: `${formatQuantity(finding.suctionPa, "pressure", units)} of suction${finding.breaksSeal ? `, more than a seal of ${length(finding.sealMm)} holds. One at a time it holds.` : `; ${limit} is allowed. One at a time it stays within.`}`,
         advice: `Let one run empty before the next, or widen the ${finding.isAlone ? "breather" : "stretch they share"}.`,
       };

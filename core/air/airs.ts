@@ -36,8 +36,9 @@ export function computeAirs(design: Design, network: Network): Airs {
     shared,
     together,
     fills: each((tank) => {
-      const pa = own.get(tank.id)?.fillPa ?? computeFillPa(design, tank, network);
-      return fills.get(tank.id) ?? (pa === null ? null : { pa, otherIds: [] });
+      const met = fills.get(tank.id);
+      const pa = met?.pa ?? own.get(tank.id)?.fillPa ?? computeFillPa(design, tank, network);
+      return met ?? (pa === null ? null : { pa, otherIds: [] });
     }),
   };
 }

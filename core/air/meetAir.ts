@@ -25,9 +25,13 @@ export type MeetAir = (
 
 const APART: MetAir = { shared: new Map(), together: new Map(), fills: new Map() };
 
+/** Whether a breather ends in another one. */
+export const doBreathersMeet = ({ lines }: Pick<Design, "lines">): boolean =>
+  lines.some((line) => line.kind === "vent" && line.to.kind === "tee");
+
 /** Whether breathers meet, or anything can be drawn on in more than one way at once. */
 export const isAirMet = ({ lines, tanks, gear }: Pick<Design, "lines" | "tanks" | "gear">): boolean =>
-  lines.some((line) => line.kind === "vent" && line.to.kind === "tee") ||
+  doBreathersMeet({ lines }) ||
   tanks.some(({ ports }) => {
     const outlets = ports.filter(({ kind }) => kind === "outlet").length;
     return outlets > 1 || (outlets > 0 && gear.length > 0);

@@ -3,7 +3,7 @@ import type { Network } from "../falls/network";
 import { lookUpValue } from "../rules/lookUpLimit";
 import { computeAirPressurePa, computeAirwayPressurePa } from "./airPressure";
 import { sumFillLps } from "./filling";
-import type { Fill, MeetAir } from "./meetAir";
+import { doBreathersMeet, type Fill, type MeetAir } from "./meetAir";
 import { type AirWay, listPortions, listThrough } from "./portions";
 import { computeSharedAir } from "./sharedAir";
 import { computeTogether } from "./together";
@@ -12,7 +12,7 @@ import { findWeakestSealMm } from "./weakestSeal";
 
 /** What tanks do to one another's air where their breathers meet, and what several ways out of one do at once. */
 export const meetAir: MeetAir = (design, network, own, draws) => {
-  const isShared = design.lines.some((line) => line.kind === "vent" && line.to.kind === "tee");
+  const isShared = doBreathersMeet(design);
   const ways = listWays(design, network);
   return {
     shared: new Map(

@@ -244,20 +244,9 @@ test("tanks that share a level need a height in common", () => {
 
 test("a seal is blown at twice what sucks it, told together where neither does it alone, and in the line when sucked", () => {
   const breaks = computeSealBreakPa(50);
+  const nothing = { suctionPa: 0, suctionBy: "dump", isShared: false, pressurePa: 0, isPressureShared: false } as const;
   const left = { afterSuctionMm: 50, afterPressureMm: 50, togetherMm: 20 };
-  const still: TrapAir = {
-    ...{
-      lineId: "d",
-      bend: null,
-      sealMm: 50,
-      suctionPa: 0,
-      suctionBy: "dump",
-      isShared: false,
-      pressurePa: 0,
-      isPressureShared: false,
-    },
-    ...left,
-  };
+  const still: TrapAir = { lineId: "d", bend: null, sealMm: 50, ...nothing, ...left };
   const air = (more: Partial<TrapAir>) => checkTrapAir({ ...still, ...more }).map(({ code }) => code);
   expect(air({ pressurePa: 2 * breaks - 0.01 })).toEqual([]);
   expect(air({ pressurePa: 2 * breaks })).toEqual(["sealBlown"]);

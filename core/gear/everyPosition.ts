@@ -39,22 +39,23 @@ const MOVES = new Set<Gear["spec"]["kind"]>(["valve", "diverter", "pump", "tap",
 /**
  * Every way by which grey, black, loop or sea water reaches fresh water or a tap, over all positions of all valves, pumps
  * and taps, each alone and with every single failure: with the fewest turns from a working state, and with a failure only
- * where that spares a turn; what an accumulator presses on is searched from there. More that is open never takes a way away, so ways are searched by what they need open instead
- * of trying each position; held against trying each [C]. Tells its progress as a share; null when told to stop.
+ * where that spares a turn; what an accumulator presses on is searched from there. More that is open never takes a way away,
+ * so ways are searched by what they need open instead of trying each position; held against trying each [C]. Tells its progress as a share; null when told to stop.
  */
 export function proveEveryPosition(
   design: Design,
   onProgress: (share: number) => boolean = () => true,
 ): EveryPosition | null {
   const graph = buildGearGraph(design);
+  const search: Search = { design, graph, links: indexLinks(graph) };
   const states = listJudgedStates(design);
   const failures: (Failure | null)[] = [null, ...listFailures(design.gear)];
   const best = new Map<string, WrongTurns>();
   for (const [i, failure] of failures.entries()) {
     const charges: Charges = new Map();
-    const running = states.flatMap((state) => searchWays(design, graph, state, failure, charges));
+    const running = states.flatMap((state) => searchWays(search, state, failure, charges));
     // what stands in an accumulator was pressed in before anything was turned
-    const stored = states.flatMap((state) => searchStored(design, graph, state, failure, charges));
+    const stored = states.flatMap((state) => searchStored(search, state, failure, charges));
     const direct = new Map<string, number>();
     for (const { to, turns } of running) direct.set(to, Math.min(turns.length, direct.get(to) ?? Infinity));
     const sooner = stored.filter(({ to, turns }) => turns.length < (direct.get(to) ?? Infinity));
@@ -88,32 +89,43 @@ type Label = {
   readonly link: string;
 };
 
+/** A design as it is searched, with the links at every node. */
+type Search = {
+  readonly design: Design;
+  readonly graph: GearGraph;
+  readonly links: ReadonlyMap<string, readonly GearLink[]>;
+};
+
 /** Accumulators that a pump may press foul water into, by their nodes, and what comes from where. */
 type Charges = Map<string, { readonly water: NonNullable<GearEnd["holds"]>; readonly from: string }>;
 
 // From an accumulator under pressure: height is no hindrance, and no pump has to run.
 function searchStored(
-  design: Design,
-  graph: GearGraph,
+  { design, graph, links }: Search,
   state: WorkingState,
   failure: Failure | null,
   charges: Charges,
-): WrongTurns[] {
+) {
   const setting = toSetting(state, failure);
-  const links = indexLinks(graph);
-  return [...charges].flatMap(([node, { water, from }]) => {
+  return [...charges].flatMap(([node, { water, from }]): WrongTurns[] => {
     const labels = spread(graph, links, { node, highMm: Infinity, kind: "tank" }, setting, failure, true);
     return listTargets(graph, design.gear, () => true, { holds: "loop" }).flatMap((target): WrongTurns[] => {
       const reached = findFewest(labels.get(target.node) ?? []);
       if (!reached) return [];
-      const { gearId, tankId } = target;
-      const { turns } = reached;
-      const way = listLinks(reached);
       const storedIn = node.slice(0, node.lastIndexOf(":"));
-      return [{ water, from, to: target.node, gearId, tankId, stateId: state.id, turns, failure, way, storedIn }];
+      return [toWrongTurns(reached, target, { water, from, stateId: state.id, failure, storedIn })];
     });
   });
 }
+
+type Begun = Pick<WrongTurns, "water" | "from" | "stateId" | "failure" | "storedIn">;
+
+const toWrongTurns = (
+  reached: Label,
+  { node: to, gearId, tankId }: GearEnd,
+  begun: Begun,
+  more: readonly Turn[] = [],
+): WrongTurns => ({ ...begun, to, gearId, tankId, turns: [...reached.turns, ...more], way: listLinks(reached) });
 
 const findFewest = (labels: readonly Label[]): Label | null =>
   labels.reduce<Label | null>((a, b) => (a && a.turns.length <= b.turns.length ? a : b), null);
@@ -127,22 +139,18 @@ function indexLinks(graph: GearGraph): ReadonlyMap<string, readonly GearLink[]> 
   return links;
 }
 
-function searchWays(
-  design: Design,
-  graph: GearGraph,
-  state: WorkingState,
-  failure: Failure | null,
-  charges: Charges,
-): WrongTurns[] {
+function searchWays({ design, graph, links }: Search, state: WorkingState, failure: Failure | null, charges: Charges) {
   const setting = toSetting(state, failure);
-  const links = indexLinks(graph);
   const accumulators = design.gear.flatMap(({ id, spec }) => (spec.kind === "accumulator" ? [`${id}:in`] : []));
-  return graph.ends.flatMap((source) => {
+  return graph.ends.flatMap((source): WrongTurns[] => {
     if (!FOUL.has(source.holds) || !source.isEverWet) return [];
     const labels = spread(graph, links, source, setting, failure);
-    for (const node of accumulators)
-      if (labels.get(node)?.some(({ isDriven }) => isDriven))
+    for (const node of accumulators) {
+      // of several waters the one whose end comes first by name speaks, whatever the order in the file
+      const known = charges.get(node)?.from;
+      if ((known === undefined || source.node < known) && labels.get(node)?.some(({ isDriven }) => isDriven))
         charges.set(node, { water: source.holds!, from: source.node });
+    }
     return listTargets(graph, design.gear, () => true, source).flatMap((target): WrongTurns[] => {
       if (target.node === source.node) return [];
       const needsTap = source.holds === "sea" && target.tankId === null && !setting.isTapOpen(target.gearId!);
@@ -151,20 +159,8 @@ function searchWays(
       );
       if (!reached) return [];
       const tap: Turn[] = needsTap ? [{ gearId: target.gearId!, to: "open" }] : [];
-      return [
-        {
-          water: source.holds!,
-          from: source.node,
-          to: target.node,
-          gearId: target.gearId,
-          tankId: target.tankId,
-          stateId: state.id,
-          turns: [...reached.turns, ...tap],
-          failure,
-          way: listLinks(reached),
-          storedIn: null,
-        },
-      ];
+      const begun = { water: source.holds!, from: source.node, stateId: state.id, failure, storedIn: null };
+      return [toWrongTurns(reached, target, begun, tap)];
     });
   });
 }

@@ -41,7 +41,7 @@ export function listStored(design: Design, graph: GearGraph, told: readonly Haza
       const setting = toSetting(state, failure);
       return charges.flatMap(({ gearId: storedIn, water, from, stateId: chargedIn }): Hazard[] => {
         const ways = spread(arcs, toNode(storedIn));
-        // the sea in an accumulator is under its pump's pressure, and comes to fresh water as any other
+        // the sea in an accumulator is under its pump's pressure, and comes where loop water would
         const targets = listTargets(graph, design.gear, setting.isTapOpen, { holds: "loop" });
         return targets.flatMap((target): Hazard[] => {
           const way = ways.get(target.node);
