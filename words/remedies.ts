@@ -27,6 +27,8 @@ export function describeRemedy(
       return `Let ${part} join the other one before the tank`;
     case "redirect":
       return "Let it join at another place";
+    case "reroute":
+      return sayReroute(part, by, way, design);
     case "shareFall":
       return "Share the fall out over the bends";
     case "raiseOutlet":
@@ -191,8 +193,11 @@ export function describeRemedy(
     case "openVent":
       return "Take this breather to the open air by itself";
     case "moveClear":
+      if (edit.at.kind === "tank" && edit.ops.some(({ path }) => path[0] === "lines"))
+        return `Hang ${part} ${by} higher, its dump line with it`;
+      return sayMove(part, by, way, design);
     case "clearLeg":
-      return way ? `Move ${part} ${nameWay(way, design)} by ${by}` : `Move ${part} clear by ${by}`;
+      return sayMove(part, by, way, design);
     case "moveVentEnd":
       return way ? `Take the open end ${by} ${nameWay(way, design)}` : `Take the open end ${by} further off`;
     case "fitMesh":
@@ -272,6 +277,16 @@ const isInlet = ({ at }: Edit, { tanks }: Design): boolean =>
   tanks.some(({ id, ports }) => id === at.tankId && ports.some((port) => port.id === at.id && port.kind === "inlet"));
 
 /** Which way, as one says it on such a rig. */
+const sayMove = (part: string, by: string, way: Way | undefined, design: Design): string =>
+  way ? `Move ${part} ${nameWay(way, design)} by ${by}` : `Move ${part} clear by ${by}`;
+
+// What stands at its ends may have to move for it: the tank down, the outlet any other way.
+function sayReroute(part: string, by: string, way: Way | undefined, design: Design): string {
+  if (way === undefined) return `Lay ${part} another way`;
+  if (way === "down") return `Hang its tank ${by} lower and lay ${part} another way`;
+  return `Move its outlet ${by} ${nameWay(way, design)} and lay ${part} another way`;
+}
+
 function nameWay(way: Way, { rig }: Design): string {
   const isAfloat = rig.kind === "boat";
   const names: Readonly<Record<Way, string>> = {

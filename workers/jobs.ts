@@ -5,10 +5,10 @@ import { evaluate } from "@/core/evaluate/evaluate";
 import { computeStandingMap, type StandingMap } from "@/core/evaluate/standingMap";
 import { type EveryPosition, proveEveryPosition } from "@/core/gear/everyPosition";
 import { type AlikeRemedy, buildMendAlike } from "@/core/remedies/mendAlike";
-import { proposeRemedies } from "@/core/remedies/proposeRemedies";
 import type { ProvenRemedy } from "@/core/remedies/remedy";
 import { findRoutes, type RouteOutcome } from "@/core/routes/findRoutes";
 import { type Fitted, fitWanted, type Wanted } from "@/core/routes/fitWanted";
+import { seekRemedies } from "@/core/routes/seekRemedies";
 import { findLargestTanks, type TankAim } from "@/core/tanks/largestTanks";
 import type { TankPlace } from "@/core/tanks/tankPlaces";
 
@@ -51,7 +51,7 @@ type Judged = { readonly design: Design; readonly attitude: Attitude };
 const remedies: Job<Judged & { readonly findingId: string }, readonly ProvenRemedy[]> = (input) => {
   const evaluation = evaluate(input.design, input.attitude);
   const finding = evaluation.findings.find(({ id }) => id === input.findingId);
-  return finding ? proposeRemedies(input.design, evaluation, finding) : [];
+  return finding ? seekRemedies(input.design, evaluation, finding) : [];
 };
 
 const mendAlike: Job<Judged & { readonly ids: readonly string[] }, { readonly remedy: AlikeRemedy | null }> = ({

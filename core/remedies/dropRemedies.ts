@@ -1,9 +1,10 @@
 import type { Design } from "../design/design";
 import type { EditOp } from "../design/editOps";
 import { roundTenth } from "../design/moves";
-import type { Drain, Vent } from "../design/plumbing";
+import type { Drain, Line } from "../design/plumbing";
 import { buildDrainPath } from "../falls/drainPath";
-import { add, type Vec3, vec } from "../geometry/vec";
+import { listCourse } from "../fit/lineLegs";
+import { type Vec3, vec } from "../geometry/vec";
 import { toCodeBoreMm } from "../parts/pipes";
 import { MM_PER_M } from "../quantity/convert";
 import { lookUpLimit } from "../rules/lookUpLimit";
@@ -24,14 +25,13 @@ export function proposeDropInLeg(design: Design, drain: Drain, index: number): R
   return proposeCorners(drain.id, "bendsMm", index, from, to, least);
 }
 
-/** The same for a breather, which is led flat and straight up. */
-export function proposeRiseInLeg({ tanks }: Design, vent: Vent, index: number): Remedy[] {
-  const tank = tanks.find(({ id }) => id === vent.fromTank);
-  const port = tank?.ports.find(({ id }) => id === vent.fromPort);
-  if (!tank || !port) return [];
-  const from = index === 0 ? add(tank.atMm, port.atMm) : vent.pointsMm[index - 1];
-  const to = vent.pointsMm[index];
-  return from && to ? proposeCorners(vent.id, "pointsMm", index, to, from, 0) : [];
+/** The same for a breather, a hose or a dump line, which is led flat and straight up or down. */
+export function proposeUprightLeg(design: Design, line: Exclude<Line, Drain>, index: number): Remedy[] {
+  const course = listCourse(design, line);
+  const [from, to] = [course[index], course[index + 1]];
+  if (!from || !to) return [];
+  const [high, low] = from.z > to.z ? [from, to] : [to, from];
+  return proposeCorners(line.id, "pointsMm", index, high, low, 0);
 }
 
 function proposeCorners(

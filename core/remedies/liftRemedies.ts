@@ -39,6 +39,22 @@ function proposeLineHigher({ lines }: Design, id: string, byMm?: number): Remedy
   });
 }
 
+/** A dump line hung higher with the tank it comes from, so that it keeps its fall. */
+export function proposeWithTank({ lines, tanks }: Design, at: PartRef, byMm: number): Remedy[] {
+  const line = lines.find(({ id }) => at.kind === "line" && id === at.id);
+  const tank = line?.kind === "dumpLine" ? tanks.find(({ id }) => id === line.fromTank) : undefined;
+  if (!line || !tank) return [];
+  const mm = Math.ceil(byMm);
+  const up = vec(0, 0, mm);
+  const ops: EditOp[] = [
+    { op: "set", path: ["tanks", tank.id, "atMm"], value: roundTenth(add(tank.atMm, up)) },
+    ...listPoints(line).map((p, i): EditOp => {
+      return { op: "set", path: ["lines", line.id, "pointsMm", i], value: roundTenth(add(p, up)) };
+    }),
+  ];
+  return [{ byMm: mm, way: "up", edit: { code: "moveClear", at: { kind: "tank", id: tank.id }, ops } }];
+}
+
 /** An outlet that the tank rises to before anything else, raised, or the tank hung lower, by as little as helps. */
 export const proposeOverTank = (design: Design, fixtureId: string, tanks: readonly string[]): Remedy[] =>
   TRIED_MM.flatMap((mm): Remedy[] => [

@@ -31,13 +31,13 @@ import {
   proposeVentEndClear,
   toMissingMm,
 } from "./clearRemedies";
-import { proposeDropInLeg, proposeRiseInLeg } from "./dropRemedies";
+import { proposeDropInLeg, proposeUprightLeg } from "./dropRemedies";
 import { proposeUsualEnvelope } from "./envelopeRemedies";
 import { proposeFallRemedies } from "./fallRemedies";
 import { GEAR_PROPOSALS } from "./gearProposals";
 import { proposePlumbed } from "./gearRemedies";
 import { proposePartInside } from "./insideRemedies";
-import { proposeHigher, proposeOneLevel, proposeOverTank } from "./liftRemedies";
+import { proposeHigher, proposeOneLevel, proposeOverTank, proposeWithTank } from "./liftRemedies";
 import { HEELED } from "./loopRemedy";
 import { proposeCanister, proposeOwnVessel } from "./ownVesselRemedy";
 import {
@@ -125,10 +125,10 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   legHitsObstacle: (design, finding) => (finding.at.kind === "leg" ? proposeClear(design, finding.at, finding) : []),
   legTooSteep: (design, { at }, { drain }) =>
     drain && at.kind === "leg" ? proposeDropInLeg(design, drain, at.index) : [],
-  passageSlants: (design, { at }, { drain, vent }) => {
-    if (at.kind !== "leg") return [];
-    if (vent) return proposeRiseInLeg(design, vent, at.index);
-    return drain ? proposeDropInLeg(design, drain, at.index) : [];
+  passageSlants: (design, { at }) => {
+    const line = at.kind === "leg" ? findLine(design, at.lineId) : undefined;
+    if (!line || at.kind !== "leg") return [];
+    return line.kind === "drain" ? proposeDropInLeg(design, line, at.index) : proposeUprightLeg(design, line, at.index);
   },
   runsFull: (design, _finding, { drain }) =>
     drain ? [...proposeBranchVent(design, drain), ...proposeWiderPipe(drain)] : [],
@@ -269,7 +269,7 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   },
   partOutside: proposePartInside,
   partSticksOut: proposePartInside,
-  partBelowSill: (design, { at, byMm }) => proposeHigher(design, at, byMm),
+  partBelowSill: (design, { at, byMm }) => [...proposeHigher(design, at, byMm), ...proposeWithTank(design, at, byMm)],
   tankBelowSill: (design, { at, byMm }) => proposeHigher(design, at, byMm),
   touchesRamp: (design, { at }) => proposeHigher(design, at),
   valveNarrow: (_design, { at }, { tank }) => (tank ? proposeWiderValve(tank, at) : []),

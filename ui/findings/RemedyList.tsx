@@ -1,6 +1,7 @@
 "use client";
 import type { Finding } from "@/core/evaluate/findings";
 import type { ProvenRemedy } from "@/core/remedies/remedy";
+import { UNAIDED } from "@/core/remedies/unaided";
 import { useWorkbench } from "@/store/useWorkbench";
 import { change, view as look, previewEdit, tell, undo } from "@/store/workbench";
 import { describeEdit } from "@/words/edits";
@@ -24,7 +25,8 @@ export function RemedyList({ finding }: { readonly finding: Finding }) {
       </p>
     );
   const { remedies } = sought;
-  if (remedies.length === 0) return null;
+  if (remedies.length === 0)
+    return finding.code in UNAIDED ? null : <p className="mt-2 text-[13px] text-faint">{WORDS.nothingTriedHelps}</p>;
   const take = (remedy: ProvenRemedy) => {
     if (!change(remedy.edit).ok) return;
     look({ findingId: null });

@@ -16,3 +16,5 @@ export const none = "none";
 export const theStayLevel = "the stay, level";
 export const lookingForWhatHelps = "Looking for what helps…";
 export const whatHelpsIsNotKnown = "What helps could not be worked out. Close this and open it again.";
+export const nothingTriedHelps =
+  "No single change that was tried settles this. Change the drawing in steps: what is left is told at once.";
