@@ -30,7 +30,7 @@ export function describeEdit(edit: Edit, design: Design): string {
     shorten: `Bring ${part} nearer`,
     shareFall: "Share the fall out",
     widenPipe: "Use a wider pipe",
-    widenVent: "Use a wider breather",
+    widenVent: `Widen ${part}`,
     deepenSeal: "Fit a deeper trap",
     setSeal: "Fit a trap with another seal",
     takeDown: `Lay ${part} flat, then straight down`,

@@ -52,7 +52,7 @@ export function describeRemedy(
     case "takeDown":
       return `Lay it flat, and straight down by ${by} ${nameWay(way ?? "lowerEnd", design)}`;
     case "widenVents":
-      return `Use breathers of ${by} bore`;
+      return `Use a bore of ${by} for every breather`;
     case "widenHoses":
       return `Use hose of ${by} bore all the way to it`;
     case "widenFloat":
@@ -233,7 +233,7 @@ export function describeRemedy(
     case "removeTrap":
       return "Take the trap under the fixture out";
     case "widenVent":
-      return `Use a breather of ${by} bore`;
+      return `Use a bore of ${by} for ${part}`;
     case "lowerEnd":
       return `Hang the open end ${by} lower`;
     case "addOutlet":

@@ -1,10 +1,9 @@
 import type { Design } from "../design/design";
 import type { Edit, EditOp } from "../design/editOps";
 import { freeId } from "../design/freeId";
-import { findJunctionBend, findTrap, toBeginning } from "../design/lineItems";
+import { findJunctionBend, findTrap } from "../design/lineItems";
 import { roundTenth } from "../design/moves";
-import { nameDrain } from "../design/nameDrain";
-import { createNodeId, toNewNode, toNodes } from "../design/nodes";
+import { createNodeId, toNewNode } from "../design/nodes";
 import type { Drain, Fixture, Node, Outfall } from "../design/plumbing";
 import { USUAL_TRAPS } from "../design/usualTraps";
 import { buildDrainPath, type Leg } from "../falls/drainPath";
@@ -12,8 +11,8 @@ import { buildNetwork, followDrain } from "../falls/network";
 import { measureFloorMm } from "../fit/floor";
 import { placeDrainEnd } from "../gear/gearPorts";
 import { add, dot, interpolate, measureLength, measurePlanLength, subtract, type Vec3, vec } from "../geometry/vec";
-import { findWastePipe } from "../parts/pipes";
 import { clamp } from "../quantity/tolerance";
+import { createDrain } from "./createDrain";
 import { listLeftBehind } from "./leftBehind";
 
 /** Where a drain is to end: at an inlet, or somewhere in another drain. */
@@ -79,16 +78,7 @@ export function buildAddDrain(
   before: readonly EditOp[],
 ): Edit {
   const id = freeId("drain", design.lines);
-  const value: Drain = {
-    id,
-    name: nameDrain(fixture.name),
-    kind: "drain",
-    pipe: findWastePipe(fixture.boreMm),
-    fromFixture: fixture.id,
-    items: toBeginning(USUAL_TRAPS.pTrap),
-    to,
-    bendsMm: toNodes(bendsMm),
-  };
+  const value = createDrain(fixture, { id, trap: USUAL_TRAPS.pTrap, to, bendsMm });
   return {
     code: "addDrain",
     at: { kind: "line", id },

@@ -2,9 +2,8 @@ import type { Design } from "../design/design";
 import type { Edit } from "../design/editOps";
 import { freeId } from "../design/freeId";
 import type { GearSpec } from "../design/gear";
-import { findTrap, toBeginning } from "../design/lineItems";
+import { findTrap } from "../design/lineItems";
 import { roundTenth } from "../design/moves";
-import { nameDrain } from "../design/nameDrain";
 import { toNodes } from "../design/nodes";
 import type { Drain, Fixture } from "../design/plumbing";
 import { USUAL_TRAPS } from "../design/usualTraps";
@@ -12,8 +11,8 @@ import { measureFloorMm } from "../fit/floor";
 import { placeDrainEnd, placeGearPort } from "../gear/gearPorts";
 import { USUAL_GEAR, usualSpec } from "../gear/usualGear";
 import { add, type Vec3, vec } from "../geometry/vec";
-import { findWastePipe } from "../parts/pipes";
 import { findSide, setInSide, setLoop } from "./boatGear";
+import { createDrain } from "./createDrain";
 import { relay } from "./drawnDrain";
 import { type EditChain, startChain } from "./editChain";
 import { listLeftBehind } from "./leftBehind";
@@ -134,22 +133,13 @@ function leadInto(chain: EditChain, fixture: Fixture, sumpId: string): void {
   const trap = known ? findTrap(known) : USUAL_TRAPS.running;
   const reach = Math.hypot(lid.x - outletMm.x, lid.y - outletMm.y);
   const over = vec(lid.x, lid.y, Math.max(lid.z, outletMm.z - (trap?.dropMm ?? 0) - FALL * reach - 5));
-  const bendsMm = over.z - lid.z > 2 * LEAST_DROP_MM ? toNodes([roundTenth(over)]) : [];
+  const bendsMm = over.z - lid.z > 2 * LEAST_DROP_MM ? [roundTenth(over)] : [];
   const to = { kind: "sump", gearId: sumpId } as const;
   if (known) {
     chain.push([...relay(known, to, bendsMm), ...listLeftBehind(design, known, to)]);
     return;
   }
-  const drain: Drain = {
-    id: freeId("drain", design.lines),
-    name: nameDrain(fixture.name),
-    kind: "drain",
-    pipe: findWastePipe(fixture.boreMm),
-    fromFixture: fixture.id,
-    items: toBeginning(USUAL_TRAPS.running),
-    to,
-    bendsMm,
-  };
+  const drain = createDrain(fixture, { id: freeId("drain", design.lines), trap: USUAL_TRAPS.running, to, bendsMm });
   chain.push([{ op: "insert", path: ["lines"], index: design.lines.length, value: drain }]);
 }
 

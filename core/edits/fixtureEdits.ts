@@ -2,9 +2,6 @@ import { createPort } from "../design/createPort";
 import type { Design } from "../design/design";
 import type { Edit, EditOp } from "../design/editOps";
 import { freeId } from "../design/freeId";
-import { toBeginning } from "../design/lineItems";
-import { nameDrain } from "../design/nameDrain";
-import { toNodes } from "../design/nodes";
 import type { Drain, Fixture, FixtureKind, Port, Tank } from "../design/plumbing";
 import { USUAL_FIXTURES } from "../design/usualFixtures";
 import { clearPort } from "../fit/clearPort";
@@ -13,6 +10,7 @@ import { measureExtent } from "../geometry/solid";
 import { type Vec3, vec } from "../geometry/vec";
 import { findWastePipe } from "../parts/pipes";
 import { clamp } from "../quantity/tolerance";
+import { createDrain } from "./createDrain";
 import { listHandOver } from "./drainEdits";
 import { listForgotten, listTaken } from "./habitEdits";
 
@@ -38,16 +36,12 @@ export function buildAddFixture(design: Design, kind: FixtureKind, name: string,
   const inlet = placeInlet(design, tank, outletMm, pipe.innerMm);
   const { heightMm: _height, halfMm: _half, trap, ...measures } = usual;
   const fixture: Fixture = { id: fixtureId, name, kind, outletMm, ...measures, runsAlone: false };
-  const drain: Drain = {
+  const drain = createDrain(fixture, {
     id: drainId,
-    name: nameDrain(name),
-    kind: "drain",
-    pipe,
-    fromFixture: fixtureId,
+    trap,
     to: { kind: "inlet", tankId: tank.id, portId: inlet.id },
-    bendsMm: toNodes(layBends(design, outletMm, outletMm.z - (trap?.dropMm ?? 0), tank.atMm.z + inlet.atMm.z, tank)),
-    items: toBeginning(trap),
-  };
+    bendsMm: layBends(design, outletMm, outletMm.z - (trap?.dropMm ?? 0), tank.atMm.z + inlet.atMm.z, tank),
+  });
   const ops: EditOp[] = [
     { op: "insert", path: ["fixtures"], index: design.fixtures.length, value: fixture },
     { op: "insert", path: ["tanks", tank.id, "ports"], index: tank.ports.length, value: inlet },

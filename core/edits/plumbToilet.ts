@@ -2,13 +2,11 @@ import type { Design } from "../design/design";
 import type { Edit } from "../design/editOps";
 import { freeId } from "../design/freeId";
 import type { Gear, WorkingState } from "../design/gear";
-import { toBeginning } from "../design/lineItems";
-import { nameDrain } from "../design/nameDrain";
 import type { PartRef } from "../design/part";
-import type { Drain, Fixture } from "../design/plumbing";
+import type { Fixture } from "../design/plumbing";
 import { placeGearPort } from "../gear/gearPorts";
 import { TOILETS } from "../heads/toiletKinds";
-import { findWastePipe } from "../parts/pipes";
+import { createDrain } from "./createDrain";
 import { type EditChain, startChain } from "./editChain";
 import { hangBlackTank } from "./hangTank";
 import { addOnTop } from "./portOnTop";
@@ -43,16 +41,12 @@ function plumbFixture(chain: EditChain, fixture: Fixture): void {
   if (chain.now().lines.some((line) => line.kind === "drain" && line.fromFixture === fixture.id)) return;
   const tank = hangBlackTank(chain, fixture.outletMm);
   const inlet = addOnTop(chain, tank, "inlet", { nearMm: fixture.outletMm, boreMm: fixture.boreMm });
-  const drain: Drain = {
+  const drain = createDrain(fixture, {
     id: freeId("drain", chain.now().lines),
-    name: nameDrain(fixture.name),
-    kind: "drain",
-    pipe: findWastePipe(fixture.boreMm),
-    fromFixture: fixture.id,
-    items: toBeginning(null),
+    trap: null,
     to: { kind: "inlet", tankId: tank.id, portId: inlet.id },
     bendsMm: [],
-  };
+  });
   chain.push([{ op: "insert", path: ["lines"], index: chain.now().lines.length, value: drain }]);
 }
 

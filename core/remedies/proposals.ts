@@ -169,7 +169,8 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   sealShallow: (design, _finding, { drain }) => (drain ? proposeSeal(design, drain) : []),
   sealSlops: (design, finding, { drain }) => (drain ? proposeSteadySeal(design, drain, finding) : []),
   trapSiphons: (design, _finding, { drain }) => (drain ? proposeBranchVent(design, drain) : []),
-  trapArmLong: (design, _finding, { drain }) => (drain ? proposeBranchVent(design, drain) : []),
+  trapArmLong: (design, _finding, { drain }) =>
+    drain ? [...proposeBranchVent(design, drain), ...proposeDropInLeg(design, drain, 0)] : [],
   drainSlow: (_design, _finding, { drain }) => (drain ? proposeWiderPipe(drain) : []),
   narrowsDownstream: (design, finding, { drain }) => proposeWiderWay(design, drain, finding),
   branchAgainstFlow: (design, _finding, { drain }) => (drain ? proposeTurnedBranch(design, drain) : []),
