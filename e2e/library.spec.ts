@@ -30,9 +30,16 @@ test("a new design from a tape: pick the rig, measure, draw it", async ({ page }
   await sheet.getByRole("button", { name: /^Next: the tank/ }).click();
   await sheet.getByRole("button", { name: /^Next: days/ }).click();
   await sheet.getByLabel("People").fill("3");
+  await sheet.getByRole("button", { name: /^Next: what else goes aboard/ }).click();
+  await sheet.getByLabel("Shower tray").check();
+  await sheet.getByLabel("Toilet").selectOption("Vacuum toilet");
+  await expectAccessible(page);
   await sheet.getByRole("button", { name: "Draw it" }).click();
   await expect(page.getByRole("button", { name: "Designs; Zaunkönig is open" })).toBeVisible();
   await expect(section(page)).toBeVisible();
+  // it comes whole, with nothing that must be settled
+  await expect(page.getByRole("region", { name: "Findings" })).not.toContainText("to settle before you drill");
+  await expect(page.getByRole("button", { name: /^Tanks/ })).toContainText("usable");
   await page.keyboard.press("1");
   await expect(page.getByLabel("Floor, length")).toHaveValue("4191");
 });
@@ -111,7 +118,7 @@ test("the wizard holds what it does not understand, and closing it loses no meas
   await page.keyboard.press("n");
   await sheet.getByRole("button", { name: "Back" }).click();
   await expect(sheet.getByLabel("Sole, length")).toHaveValue("5000");
-  for (const next of [/heights/, /in the bilge/, /the sink/, /the tank/, /days/]) {
+  for (const next of [/heights/, /in the bilge/, /the sink/, /the tank/, /days/, /what else goes aboard/]) {
     await sheet.getByRole("button", { name: new RegExp(`^Next: ${next.source}`) }).click();
     if (next.source === "in the bilge") await sheet.getByLabel("Ballast or an engine in the bilge").check();
   }

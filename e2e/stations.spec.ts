@@ -319,7 +319,7 @@ test("rig: a new rig has no axles; once they are measured the level says what to
   await page.keyboard.press("n");
   const sheet = page.getByRole("dialog");
   await sheet.getByRole("button", { name: "Van" }).click();
-  for (const next of [/heights/, /under the floor/, /the sink/, /the tank/, /days/]) {
+  for (const next of [/heights/, /under the floor/, /the sink/, /the tank/, /days/, /what else goes aboard/]) {
     await sheet.getByRole("button", { name: new RegExp(`^Next: ${next.source}`) }).click();
   }
   await sheet.getByRole("button", { name: "Draw it" }).click();

@@ -39,6 +39,7 @@ export function describeEdit(edit: Edit, design: Design): string {
     widenFloat: "Widen the float's band",
     lowerOutlet: "Set an outlet lower",
     lowerTrap: "Fit a lower trap",
+    hangTrap: `Hang ${part} under the floor`,
     setRelief: "Use another relief valve",
     widenFitting: "Use a wider fitting",
     setEnvelope: "Say how far out of level it is parked",

@@ -153,6 +153,8 @@ export type MeasureStep = {
   readonly keys: readonly (keyof FirstMeasures)[];
   /** What bars the way is asked for instead of measures. */
   readonly isUnder?: true;
+  /** What else goes aboard is asked for. */
+  readonly isAboard?: true;
 };
 
 /** The order of measuring: what stands still first, what can be moved last. */
@@ -171,5 +173,6 @@ export function listMeasureSteps(kind: RigKind): readonly MeasureStep[] {
       keys: ["tankLengthMm", "tankWidthMm", "tankHeightMm", "tankForwardMm", "tankLeftMm", "tankTopBelowMm"],
     },
     { title: "Days", keys: ["people", "sinkLPerPersonDay", "freshL"] },
+    { title: "What else goes aboard", keys: [], isAboard: true },
   ];
 }

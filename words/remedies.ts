@@ -39,10 +39,10 @@ export function describeRemedy(
       return `Set the inlet ${by} lower in the tank`;
     case "shorten":
       return `Bring ${part} ${by} nearer`;
+    case "hangTrap":
+      return `Hang it under the ${design.rig.kind === "boat" ? "sole" : "floor"} on a tailpiece, ${by} lower, with a cleanout`;
     case "lowerTrap":
-      return isMembrane(edit)
-        ? "Fit a membrane valve in its place, which needs no height"
-        : "Fit a low running trap in its place, which takes less height";
+      return sayLowerTrap(edit, by);
     case "addTrap":
       return byMm === null ? "Fit a P-trap and share the fall out" : `Fit a P-trap and raise the outlet by ${by}`;
     case "deepenSeal":
@@ -243,6 +243,13 @@ export function describeRemedy(
     default:
       return describeEdit(edit, design);
   }
+}
+
+function sayLowerTrap(edit: Edit, by: string): string {
+  const fitted = isMembrane(edit)
+    ? "Fit a membrane valve in its place, which needs no height"
+    : "Fit a low running trap in its place, which takes less height";
+  return by === "" ? fitted : `${fitted}, and raise the outlet by ${by}`;
 }
 
 const isMembrane = ({ ops }: Edit): boolean =>

@@ -1,12 +1,15 @@
 import type { Attitude } from "@/core/attitude/attitude";
 import { type ForecastInput, forecast, type StoreForecast } from "@/core/days/forecast";
 import type { Design } from "@/core/design/design";
+import type { ParseOutcome } from "@/core/design/parseDesign";
 import { evaluate } from "@/core/evaluate/evaluate";
 import { computeStandingMap, type StandingMap } from "@/core/evaluate/standingMap";
 import { type EveryPosition, proveEveryPosition } from "@/core/gear/everyPosition";
 import { type AlikeRemedy, buildMendAlike } from "@/core/remedies/mendAlike";
 import type { ProvenRemedy } from "@/core/remedies/remedy";
 import { findRoutes, type RouteOutcome } from "@/core/routes/findRoutes";
+import type { FirstDesign } from "@/core/routes/firstDesign";
+import { buildFirstRig } from "@/core/routes/firstRig";
 import { type Fitted, fitWanted, type Wanted } from "@/core/routes/fitWanted";
 import { seekRemedies } from "@/core/routes/seekRemedies";
 import { findLargestTanks, type TankAim } from "@/core/tanks/largestTanks";
@@ -63,8 +66,23 @@ const mendAlike: Job<Judged & { readonly ids: readonly string[] }, { readonly re
 const fit: Job<{ readonly design: Design; readonly wanted: Wanted }, Fitted> = ({ design, wanted }, onProgress) =>
   fitWanted(design, wanted, onProgress);
 
+const firstRig: Job<{ readonly first: FirstDesign; readonly wanted: readonly Wanted[] }, ParseOutcome> = (
+  { first, wanted },
+  onProgress,
+) => buildFirstRig(first, wanted, onProgress);
+
 /** Everything the worker can be asked, by name. */
-export const JOBS = { standingMap, routes, largestTanks, days, everyPosition, remedies, mendAlike, fit } as const;
+export const JOBS = {
+  standingMap,
+  routes,
+  largestTanks,
+  days,
+  everyPosition,
+  remedies,
+  mendAlike,
+  fit,
+  firstRig,
+} as const;
 
 export type JobName = keyof typeof JOBS;
 export type JobInput<Name extends JobName> = Parameters<(typeof JOBS)[Name]>[0];

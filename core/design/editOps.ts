@@ -139,6 +139,7 @@ export const EDIT_CODES = [
   "widenFloat",
   "lowerOutlet",
   "lowerTrap",
+  "hangTrap",
   "setRelief",
   "widenFitting",
   "setEnvelope",

@@ -2,7 +2,7 @@ import type { Design } from "../design/design";
 import type { Edit } from "../design/editOps";
 import { freeId } from "../design/freeId";
 import type { GearSpec } from "../design/gear";
-import { findTrap } from "../design/lineItems";
+import { buildPutItems, findTrap, listAtBeginning } from "../design/lineItems";
 import { roundTenth } from "../design/moves";
 import { toNodes } from "../design/nodes";
 import type { Drain, Fixture } from "../design/plumbing";
@@ -130,13 +130,16 @@ function leadInto(chain: EditChain, fixture: Fixture, sumpId: string): void {
   const known = design.lines.find((line): line is Drain => line.kind === "drain" && line.fromFixture === fixture.id);
   const lid = placeDrainEnd(design.gear.find(({ id }) => id === sumpId)!);
   const { outletMm } = fixture;
-  const trap = known ? findTrap(known) : USUAL_TRAPS.running;
+  // one that hangs under the floor would hang under the sump
+  const isHung = known && outletMm.z - (findTrap(known)?.dropMm ?? 0) < lid.z;
+  const trap = known && !isHung ? findTrap(known) : USUAL_TRAPS.running;
   const reach = Math.hypot(lid.x - outletMm.x, lid.y - outletMm.y);
   const over = vec(lid.x, lid.y, Math.max(lid.z, outletMm.z - (trap?.dropMm ?? 0) - FALL * reach - 5));
   const bendsMm = over.z - lid.z > 2 * LEAST_DROP_MM ? [roundTenth(over)] : [];
   const to = { kind: "sump", gearId: sumpId } as const;
   if (known) {
     chain.push([...relay(known, to, bendsMm), ...listLeftBehind(design, known, to)]);
+    if (isHung) chain.push([buildPutItems({ ...known, items: listAtBeginning(known) }, { trap })]);
     return;
   }
   const drain = createDrain(fixture, { id: freeId("drain", design.lines), trap: USUAL_TRAPS.running, to, bendsMm });

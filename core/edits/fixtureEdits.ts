@@ -2,7 +2,7 @@ import { createPort } from "../design/createPort";
 import type { Design } from "../design/design";
 import type { Edit, EditOp } from "../design/editOps";
 import { freeId } from "../design/freeId";
-import type { Drain, Fixture, FixtureKind, Port, Tank } from "../design/plumbing";
+import type { Drain, Fixture, FixtureKind, Port, Tank, Trap } from "../design/plumbing";
 import { USUAL_FIXTURES } from "../design/usualFixtures";
 import { clearPort } from "../fit/clearPort";
 import { measureFloorMm } from "../fit/floor";
@@ -22,7 +22,13 @@ const DROP_ASIDE_MM = 180;
  * inlet of its own (or sets its outlet where it is told to), with half of what fall there is given to each run. It may well have findings; the place is to be
  * measured. Where no tank is there to drain to, the fixture comes alone.
  */
-export function buildAddFixture(design: Design, kind: FixtureKind, name: string, placeMm: Vec3 | null = null): Edit {
+export function buildAddFixture(
+  design: Design,
+  kind: FixtureKind,
+  name: string,
+  placeMm: Vec3 | null = null,
+  trap: Trap | null = USUAL_FIXTURES[kind].trap,
+): Edit {
   // what falls from a toilet is sewage and needs a tank of its own
   const tank = design.tanks.find(({ holds }) =>
     kind === "gravityToilet" ? holds === "black" : holds === "grey" || holds === "black",
@@ -34,7 +40,7 @@ export function buildAddFixture(design: Design, kind: FixtureKind, name: string,
   const drainId = freeId(`${fixtureId}-drain`, design.lines);
   const outletMm = placeMm ?? placeFixture(design, tank, usual.heightMm);
   const inlet = placeInlet(design, tank, outletMm, pipe.innerMm);
-  const { heightMm: _height, halfMm: _half, trap, ...measures } = usual;
+  const { heightMm: _height, halfMm: _half, trap: _trap, ...measures } = usual;
   const fixture: Fixture = { id: fixtureId, name, kind, outletMm, ...measures, runsAlone: false };
   const drain = createDrain(fixture, {
     id: drainId,

@@ -10,6 +10,7 @@ import { lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
 import { computeSealBreakPa } from "../traps/sealPressure";
 import { measureArmFallMm } from "../traps/trapArm";
 import type { TrapAir, TrapRisks } from "../traps/trapRisks";
+import { findTrapBottomMm, leavesOverMm } from "../traps/trapRoom";
 import { createFinding, createGraded } from "./createFinding";
 import type { DrainResult } from "./evaluation";
 import type { Finding } from "./findings";
@@ -52,12 +53,11 @@ function checkTrapInFloor(design: Surroundings, { drain, outletMm, nodesMm, pipe
   const trap = findTrap(drain);
   const weir = nodesMm[0]!;
   if (!trap) return [];
-  const bottomMm = weir.z - (trap.sealMm > 0 ? trap.sealMm + pipe.innerMm : 0) - (pipe.outerMm - pipe.innerMm) / 2;
+  const bottomMm = findTrapBottomMm(weir.z, trap, pipe);
   const undersideMm = -measureFloorMm(design);
   if (bottomMm >= 0 || outletMm.z <= undersideMm) return [];
   const roomMm = pipe.outerMm + 2 * Math.max(0, lookUpValue(design.rules, "holeClearance"));
-  // the pipe leaves the trap with its bore over the weir
-  const endsInFloor = weir.z + pipe.innerMm > undersideMm;
+  const endsInFloor = leavesOverMm(weir.z, pipe, undersideMm);
   const numbers = {
     code: "trapInFloor",
     deepMm: Math.min(-bottomMm, -undersideMm),

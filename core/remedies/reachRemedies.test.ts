@@ -3,7 +3,7 @@ import { addItem, changeTrap } from "@/tests/findingEdges";
 import { mustApply } from "@/tests/sharedAir";
 import type { Design } from "../design/design";
 import type { EditOp } from "../design/editOps";
-import { buildPutItems } from "../design/lineItems";
+import { buildPutItems, findTrap } from "../design/lineItems";
 import type { Drain } from "../design/plumbing";
 import { buildRedirect, type Goal } from "../edits/drainEdits";
 import { buildAddFixture } from "../edits/fixtureEdits";
@@ -79,6 +79,14 @@ const CASES: readonly [Finding["code"], () => Design][] = [
         set(["lines", drain.id, "bendsMm"], [{ ...bends[0]!, z: 40 }, ...bends.slice(1)]),
       ]),
   ],
+  [
+    "trapInFloor",
+    () =>
+      change(kranich, [
+        set(["fixtures", "sink", "outletMm", "z"], 40),
+        set(["lines", drain.id, "bendsMm"], [{ ...bends[0]!, z: -95 }]),
+      ]),
+  ],
   ["useOverfillsTank", () => change(kranich, [set(["fixtures", "sink", "volumePerUseL"], 290)])],
   ["fixtureOutside", () => change(kranich, [set(["fixtures", "sink", "outletMm", "y"], 4000)])],
   [
@@ -110,7 +118,10 @@ test.each(CASES)("%s is settled by a remedy that was tried", (code, build) => {
   expect(remedies.length).toBeGreaterThan(0);
   for (const { edit } of remedies) {
     const after = evaluate(mustApply(design, edit));
-    expect(after.findings.map(({ id }) => id)).not.toContain(finding!.id);
+    // a trap that goes through the floor and leaves it below is a note
+    expect(after.findings.filter(({ id, severity }) => id === finding!.id && severity === finding!.severity)).toEqual(
+      [],
+    );
   }
 });
 
@@ -166,4 +177,22 @@ test("a second drain led to a taken inlet gets a hole of its own, and lies besid
   const own = proposeRemedies(design, evaluation, finding).find(({ edit }) => edit.code === "ownInlet");
   const after = evaluate(mustApply(design, own!.edit));
   expect(after.findings.map(({ code }) => code)).not.toContain("pipesClash");
+});
+
+test("a trap hung under the floor leaves it by its whole bore and can be opened", () => {
+  const design = change(kranich, [
+    set(["fixtures", "sink", "outletMm", "z"], 40),
+    set(["lines", drain.id, "bendsMm"], [{ ...bends[0]!, z: -95 }]),
+  ]);
+  const evaluation = evaluate(design);
+  const finding = evaluation.findings.find(({ code }) => code === "trapInFloor")!;
+  const remedies = proposeRemedies(design, evaluation, finding);
+  const hung = remedies.find(({ edit }) => edit.code === "hangTrap")!;
+  const after = mustApply(design, hung.edit);
+  const trap = findTrap(after.lines.find((line): line is Drain => line.id === drain.id)!)!;
+  const was = findTrap(design.lines.find((line): line is Drain => line.id === drain.id)!)!;
+  // floor of 44 mm, bore of 36.4 mm
+  expect(trap).toEqual({ ...was, dropMm: 121, hasCleanout: true });
+  expect(hung.byMm).toBe(121 - was.dropMm);
+  expect(evaluate(after).findings.find(({ id }) => id === finding.id)?.severity).toBe("note");
 });

@@ -35,5 +35,6 @@ export function layDrainClear(design: Design, edit: Edit, fixtureId: string): Ed
   return way ? { ...edit, ops: [...edit.ops, ...way.ops] } : edit;
 }
 
-const countMusts = (design: Design): number =>
+/** How much of a design must be settled. */
+export const countMusts = (design: Design): number =>
   evaluate(design).findings.filter(({ severity }) => severity === "must").length;

@@ -6,11 +6,10 @@ import { type FirstObstacles, NOTHING_UNDER } from "../design/firstObstacles";
 import { type ParseOutcome, parseDesign } from "../design/parseDesign";
 import type { RigKind } from "../design/rig";
 import { buildFitPumpOut } from "../edits/pumpOutEdits";
-import { buildVentWay } from "../edits/ventEdits";
 import { evaluate } from "../evaluate/evaluate";
 import { findClearance, measureTankGaps } from "../fit/obstacleGaps";
-import { proposeBranchVent } from "../remedies/partRemedies";
-import { findCleanWay } from "./cleanWay";
+import { countMusts, findCleanWay } from "./cleanWay";
+import { settleLaid } from "./settleLaid";
 
 export type FirstDesign = {
   readonly id: string;
@@ -29,11 +28,11 @@ const MOST_TRIED = 40;
 /**
  * A first design from the first measures. Where the builder has measured no place for the tank it hangs as near to the sink
  * as it keeps clear of what is under the floor and its drain has nothing that must be settled; where there is no such place,
- * the nearest clear one, with another way for the drain where there is one. A trap that would be sucked dry has air. Refused with the faults of what was measured.
+ * the nearest clear one, with another way for the drain where there is one. What one press would mend of its lines is mended (`settleLaid`). Refused with the faults of what was measured.
  */
 export function buildFirstDesign({ id, name, kind, measures, under = NOTHING_UNDER }: FirstDesign): ParseOutcome {
   const at = (m: FirstMeasures) => fitOut(createDesign(id, name, kind, m, under));
-  if (measures.tankForwardMm !== null && measures.tankLeftMm !== null) return airTraps(parseDesign(at(measures)));
+  if (measures.tankForwardMm !== null && measures.tankLeftMm !== null) return settle(parseDesign(at(measures)));
   let best: { readonly outcome: ParseOutcome; readonly regrets: number } | null = null;
   let tried = 0;
   for (const place of listPlaces(measures)) {
@@ -46,54 +45,14 @@ export function buildFirstDesign({ id, name, kind, measures, under = NOTHING_UND
     tried += 1;
     if (regrets === 0 || tried === MOST_TRIED) break;
   }
-  return airTraps(best ? leadVents(layAnew(best.outcome)) : parseDesign(at(measures)));
+  return settle(best ? layAnew(best.outcome) : parseDesign(at(measures)));
 }
 
-// Nobody is handed a trap that can be sucked dry: its branch has air, where that brings nothing else.
-function airTraps(outcome: ParseOutcome): ParseOutcome {
-  if (!outcome.ok) return outcome;
-  let { design } = outcome;
-  for (const line of design.lines) {
-    if (line.kind !== "drain" || !isSucked(design, line.id)) continue;
-    const [air] = proposeBranchVent(design, line);
-    const aired = air && applyEdit(design, air.edit);
-    if (
-      aired?.ok &&
-      countMusts(aired.design) <= countMusts(design) &&
-      countRegrets(aired.design) < countRegrets(design)
-    )
-      design = aired.design;
-  }
-  return { ...outcome, design };
-}
-
-const isSucked = (design: Design, drainId: string): boolean =>
-  evaluate(design).findings.some(
-    ({ code, at }) => (code === "trapSiphons" || code === "trapArmLong") && "lineId" in at && at.lineId === drainId,
-  );
-
-// A breather that would hang in the room is led to the wall, where that brings nothing else.
-function leadVents(outcome: ParseOutcome): ParseOutcome {
-  if (!outcome.ok) return outcome;
-  let { design } = outcome;
-  for (const { id, kind } of design.lines) {
-    if (kind !== "vent" || !hangsInRoom(design, id)) continue;
-    const led = (["wall", "underFloor"] as const).flatMap((way) => {
-      const edit = buildVentWay(design, id, way);
-      const tried = edit && applyEdit(design, edit);
-      const isBetter =
-        tried?.ok &&
-        countMusts(tried.design) <= countMusts(design) &&
-        countRegrets(tried.design) < countRegrets(design);
-      return isBetter ? [tried.design] : [];
-    });
-    design = led[0] ?? design;
-  }
-  return { ...outcome, design };
-}
-
-const hangsInRoom = (design: Design, ventId: string): boolean =>
-  evaluate(design).findings.some(({ code, at }) => code === "ventInRoom" && at.kind === "line" && at.id === ventId);
+// Nobody is handed a trap that is sucked dry, or a breather that hangs in the room, where a press mends it.
+const settle = (outcome: ParseOutcome): ParseOutcome =>
+  outcome.ok
+    ? { ...outcome, design: settleLaid(outcome.design, { isOwn: ({ path }) => path[0] === "lines" }).design }
+    : outcome;
 
 const countRegrets = (design: Design): number =>
   evaluate(design).findings.filter(({ severity }) => severity !== "note").length;
@@ -106,9 +65,6 @@ function layAnew(outcome: ParseOutcome): ParseOutcome {
   const laid = edit && applyEdit(outcome.design, edit);
   return laid?.ok ? { ...outcome, design: laid.design } : outcome;
 }
-
-const countMusts = (design: Design): number =>
-  evaluate(design).findings.filter(({ severity }) => severity === "must").length;
 
 // Under a van one puts a hose on the outlet; a boat's tank is pumped out through the deck.
 function fitOut(design: Design): Design {

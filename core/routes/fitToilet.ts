@@ -5,13 +5,15 @@ import { buildMove, roundTenth } from "../design/moves";
 import { tryChain } from "../edits/editChain";
 import { buildPlumbToilet, type ToiletSchool } from "../edits/plumbToilet";
 import { buildAddToilet, type ToiletNames } from "../edits/toiletEdits";
-import { type Vec3, vec } from "../geometry/vec";
+import { add, type Vec3, vec } from "../geometry/vec";
 import { TOILETS, type ToiletKind } from "../heads/toiletKinds";
 import { fitBest, type OnStep } from "./fitBest";
+import { isRoomFree } from "./floorRoom";
 import { listWallPlaces } from "./wallPlaces";
 
 /** Room a toilet takes, mm [T]. */
 const SIZE = { longMm: 450, wideMm: 380 } as const;
+const ROOM = vec(SIZE.longMm, SIZE.wideMm, 900);
 
 export type WantedToilet = {
   readonly kind: ToiletKind;
@@ -27,7 +29,9 @@ export function buildFitToilet(design: Design, { kind, names, school }: WantedTo
   const alone = buildAddToilet(design, kind, names);
   const outcome = applyEdit(design, alone);
   if (TOILETS[kind].fit.as === "vessel" || !outcome.ok) return alone;
-  const edits = listWallPlaces(design, SIZE).flatMap((placeMm): Edit[] => {
+  const places = listWallPlaces(design, SIZE);
+  const free = places.filter((at) => isRoomFree(design, { min: at, max: add(at, ROOM) }, false));
+  const edits = (free.length > 0 ? free : places).flatMap((placeMm): Edit[] => {
     const move = buildMove(outcome.design, alone.at, toPlace(outcome.design, alone, placeMm));
     const placed = move ? applyEdit(outcome.design, move) : outcome;
     const plumb = placed.ok ? tryChain(() => buildPlumbToilet(placed.design, alone.at, school)) : null;

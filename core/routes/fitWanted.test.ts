@@ -1,10 +1,9 @@
 import { readDemo } from "@/tests/demoRigs";
-import { USUAL_MEASURES } from "../design/createDesign";
+import { FIRST_RIGS, toFirst } from "@/tests/firstRigs";
 import type { Design } from "../design/design";
 import { applyEdit } from "../design/edit";
-import { ASKED_UNDER, type FirstObstacles, listUsualUnder, NOTHING_UNDER } from "../design/firstObstacles";
 import { FIXTURE_KINDS } from "../design/plumbing";
-import { RIG_KINDS } from "../design/rig";
+import type { RIG_KINDS } from "../design/rig";
 import { SUMP_GOALS } from "../edits/fitSump";
 import { listUntapped } from "../edits/fitSupply";
 import { evaluate } from "../evaluate/evaluate";
@@ -18,15 +17,7 @@ import { fitWanted, type Wanted } from "./fitWanted";
 type Kind = (typeof RIG_KINDS)[number];
 
 function begin(kind: Kind, isFull: boolean): Design {
-  const measures = USUAL_MEASURES[kind];
-  const usual = listUsualUnder(measures);
-  const under = Object.fromEntries(
-    Object.keys(NOTHING_UNDER).map((key) => [
-      key,
-      isFull && ASKED_UNDER[kind].includes(key as never) ? usual[key as keyof FirstObstacles] : null,
-    ]),
-  ) as FirstObstacles;
-  const outcome = buildFirstDesign({ id: "first", name: "First", kind, measures, under });
+  const outcome = buildFirstDesign(toFirst(kind, isFull));
   if (!outcome.ok) throw new Error(JSON.stringify(outcome.faults));
   return outcome.design;
 }
@@ -54,7 +45,7 @@ function expectKept(before: Design, after: Design): void {
 }
 
 const NAMES = { toilet: "Toilet", urineVessel: "Bottle", restVessel: "Bin", urineUse: "Urine", restUse: "Rest" };
-const RIGS = RIG_KINDS.flatMap((kind) => [false, true].map((isFull) => [kind, isFull] as const));
+const RIGS = FIRST_RIGS;
 
 // a loop's tank is hung with its loop
 const TANKS = (["grey", "black", "fresh"] as const).map(

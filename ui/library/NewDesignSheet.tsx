@@ -1,5 +1,5 @@
 "use client";
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { USUAL_MEASURES } from "@/core/design/createDesign";
 import type { FirstMeasures } from "@/core/design/firstMeasures";
 import {
@@ -10,21 +10,22 @@ import {
   NOTHING_UNDER,
 } from "@/core/design/firstObstacles";
 import { RIG_KINDS, type RigKind } from "@/core/design/rig";
-import { buildFirstDesign } from "@/core/routes/firstDesign";
 import type { Quantity } from "@/core/workings/working";
 import { createDesignId } from "@/store/library";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
 import { describeFault } from "@/words/faults";
 import { RIG_NAMES } from "@/words/labels";
-import { describeMeasure, listMeasureSteps, UNDER_WORDS } from "@/words/measuring";
+import { describeMeasure, listMeasureSteps, type MeasureStep, UNDER_WORDS } from "@/words/measuring";
 import * as WORDS from "@/words/panels/library/newDesignSheet";
+import { ask } from "@/workers/client";
 import { Trade } from "../glossary/Trade";
 import { Button } from "../kit/Button";
 import { NumberField } from "../kit/NumberField";
 import { Sheet } from "../kit/Sheet";
 import { Tick } from "../kit/Tick";
 import { session } from "../shell/browserSession";
+import { type Aboard, AboardStep, listWanted, NOTHING_ABOARD } from "./AboardStep";
 import { TapeDrawing } from "./TapeDrawing";
 
 /** What has been measured so far; it outlives the sheet, so that closing it loses nothing. */
@@ -33,10 +34,18 @@ type Measured = {
   readonly kind: RigKind | null;
   readonly measures: FirstMeasures;
   readonly under: FirstObstacles;
+  readonly aboard: Aboard;
   readonly step: number;
 };
 
-const NOTHING: Measured = { name: "", kind: null, measures: USUAL_MEASURES.van, under: NOTHING_UNDER, step: 0 };
+const NOTHING: Measured = {
+  name: "",
+  kind: null,
+  measures: USUAL_MEASURES.van,
+  under: NOTHING_UNDER,
+  aboard: NOTHING_ABOARD,
+  step: 0,
+};
 let measured = NOTHING;
 
 /** Leads through the few measures that matter, and draws a first drain from them. */
@@ -44,10 +53,13 @@ export function NewDesignSheet({ onClose }: { readonly onClose: () => void }) {
   const [now, setNow] = useState(measured);
   const [refused, setRefused] = useState<ReadonlySet<string>>(new Set());
   const [refusal, setRefusal] = useState<string | null>(null);
+  const [isFitting, setIsFitting] = useState(false);
+  const fitting = useRef<AbortController | null>(null);
+  useEffect(() => () => fitting.current?.abort(), []);
   const library = useWorkbench((state) => state.library);
   const bin = useWorkbench((state) => state.bin);
   const units = useWorkbench((state) => state.units);
-  const { kind, step, measures, under } = now;
+  const { kind, step, measures, under, aboard } = now;
   const steps = kind ? listMeasureSteps(kind) : [];
   const change = (part: Partial<Measured>) => {
     measured = { ...now, ...part };
@@ -71,14 +83,30 @@ export function NewDesignSheet({ onClose }: { readonly onClose: () => void }) {
     setRefusal(null);
     change({ step: to });
   };
-  const finish = () => {
-    if (!kind || refused.size > 0) return;
+  const finish = async () => {
+    if (!kind || refused.size > 0 || isFitting) return;
     const title = now.name.trim() || WORDS.my(RIG_NAMES[kind].toLowerCase());
     const id = createDesignId(
       title,
       [...library, ...bin].map((entry) => entry.id),
     );
-    const outcome = buildFirstDesign({ id, name: title, kind, measures, under });
+    const controller = new AbortController();
+    fitting.current = controller;
+    setIsFitting(true);
+    setRefusal(null);
+    const asked = await ask(
+      "firstRig",
+      { first: { id, name: title, kind, measures, under }, wanted: listWanted(aboard) },
+      controller,
+    );
+    // closed meanwhile, nothing is drawn
+    if (asked.status === "cancelled") return;
+    setIsFitting(false);
+    if (asked.status !== "ready") {
+      setRefusal(WORDS.theFittingDidNotCome);
+      return;
+    }
+    const outcome = asked.answer;
     if (!outcome.ok) {
       setRefusal(WORDS.thisCannotBeBuilt(describeFault(outcome.faults[0]!, units)));
       return;
@@ -93,11 +121,7 @@ export function NewDesignSheet({ onClose }: { readonly onClose: () => void }) {
   return (
     <Sheet
       title={step === 0 ? WORDS.aNewDesign : (at?.title ?? "")}
-      about={
-        step === 0
-          ? WORDS.fiveMinutesWithATape
-          : WORDS.stepOf(step, steps.length, at?.isUnder ? WORDS.whatIsThereBars : WORDS.pickAField)
-      }
+      about={step === 0 ? WORDS.fiveMinutesWithATape : WORDS.stepOf(step, steps.length, sayHow(at))}
       onClose={onClose}
     >
       {step === 0 ? (
@@ -106,7 +130,9 @@ export function NewDesignSheet({ onClose }: { readonly onClose: () => void }) {
         kind &&
         at && (
           <div key={step}>
-            {at.isUnder ? (
+            {at.isAboard ? (
+              <AboardStep aboard={aboard} isBoat={kind === "boat"} onPick={(next) => change({ aboard: next })} />
+            ) : at.isUnder ? (
               <UnderStep
                 kind={kind}
                 measures={measures}
@@ -144,8 +170,8 @@ export function NewDesignSheet({ onClose }: { readonly onClose: () => void }) {
               {WORDS.next} {steps[step]!.title.toLowerCase()}
             </Button>
           ) : (
-            <Button look="plate" onClick={finish}>
-              {WORDS.drawIt}
+            <Button look="plate" onClick={() => void finish()}>
+              {isFitting ? WORDS.fitting : WORDS.drawIt}
             </Button>
           )}
         </div>
@@ -153,6 +179,11 @@ export function NewDesignSheet({ onClose }: { readonly onClose: () => void }) {
     </Sheet>
   );
 }
+
+const sayHow = (step: MeasureStep | undefined): string => {
+  if (step?.isAboard) return WORDS.tickWhatYouWant;
+  return step?.isUnder ? WORDS.whatIsThereBars : WORDS.pickAField;
+};
 
 type KindProps = {
   readonly name: string;

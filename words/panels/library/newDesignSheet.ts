@@ -19,5 +19,8 @@ export const typeItsMeasure = "Type its measure.";
 export const whatElseIsThereSuch =
   "What else is there, such as spare wheel, shaft or walls, is added at the station Rig.";
 export const whatIsThereBars = "Measure what is in the way of drains and tank.";
+export const tickWhatYouWant = "Tick what you know already; all of it can wait.";
+export const fitting = "Fitting…";
+export const theFittingDidNotCome = "The fitting did not come to an end. Draw it again.";
 export const pickAField = "Pick a field to see where to hold the tape.";
 export const my = (rig: string) => `My ${rig}`;

@@ -1,0 +1,32 @@
+import type { Design } from "../design/design";
+import { USUAL_FIXTURES } from "../design/usualFixtures";
+import { toBlock } from "../fit/obstacleGaps";
+import { toGearBlock } from "../gear/gearBlock";
+import { areApart, type Block } from "../geometry/blocks";
+import { add, type Vec3, vec } from "../geometry/vec";
+
+/** What stands on the floor is taken to reach so high where nothing else is known, mm [T]. */
+const HIGH_MM = 900;
+
+/** The room a fixture takes over the floor, as it is usual for its kind, by the place of its outlet, mm. */
+export function findFixtureRoom(kind: keyof typeof USUAL_FIXTURES, outletMm: Vec3): Block {
+  const { halfMm } = USUAL_FIXTURES[kind];
+  const half = vec(halfMm, halfMm, 0);
+  return {
+    min: vec(outletMm.x - half.x, outletMm.y - half.y, 0),
+    max: add(vec(outletMm.x, outletMm.y, HIGH_MM), half),
+  };
+}
+
+/**
+ * Whether nothing stands in a room over the floor: fixtures by their usual size, gear, and, unless it is let into furniture as a sink is,
+ * what else stands on the rig. Sizes are usual ones: for where something is set first, not for judging it [T].
+ */
+export function isRoomFree(design: Design, room: Block, isLetIn: boolean): boolean {
+  const taken = [
+    ...design.fixtures.map(({ kind, outletMm }) => findFixtureRoom(kind, outletMm)),
+    ...design.gear.map(toGearBlock),
+    ...(isLetIn ? [] : design.obstacles.filter(({ kind }) => kind !== "window").map(toBlock)),
+  ];
+  return taken.every((other) => areApart(room, other));
+}

@@ -1,0 +1,9 @@
+import type { Pipe, Trap } from "../design/plumbing";
+
+/** Height of the lowest outside of a trap whose weir stands at a height, mm: its bend hangs a bore under the seal. Source: geometry [C]. */
+export const findTrapBottomMm = (weirMm: number, { sealMm }: Trap, { innerMm, outerMm }: Pipe): number =>
+  weirMm - (sealMm > 0 ? sealMm + innerMm : 0) - (outerMm - innerMm) / 2;
+
+/** Whether the pipe behind a trap leaves it within a floor or over it, mm: with its bore over the weir. Source: geometry [C]. */
+export const leavesOverMm = (weirMm: number, { innerMm }: Pipe, undersideMm: number): boolean =>
+  weirMm + innerMm > undersideMm;
