@@ -2,8 +2,11 @@ import type { Design } from "../design/design";
 import type { Edit } from "../design/editOps";
 import type { GearSpec } from "../design/gear";
 import { roundTenth } from "../design/moves";
+import { toNodes } from "../design/nodes";
 import type { Fixture, FixtureKind } from "../design/plumbing";
+import { listTrayRooms } from "../fit/floorRoom";
 import { placeHoseEnd } from "../fit/lineLegs";
+import { placeGearPort } from "../gear/gearPorts";
 import { USUAL_GEAR, usualSpec } from "../gear/usualGear";
 import { type Vec3, vec } from "../geometry/vec";
 import { type EditChain, startChain } from "./editChain";
@@ -32,6 +35,10 @@ const HEAD_MM = 1_500;
 const ON_FLOOR_MM = 40;
 /** The strainer so far beside where the hose comes up: between the two stands the stop valve, mm [T]. */
 const FROM_DRAW_MM = 220;
+/** Under these a pump and what it wants stand in a cabinet. */
+const OVER_PUMP: ReadonlySet<FixtureKind> = new Set(["kitchenSink", "basin"]);
+/** So far beside the trap, mm [T]. */
+const BESIDE_TRAP_MM = 180;
 /** A design has no more working states. */
 const MOST_STATES = 16;
 
@@ -51,18 +58,33 @@ export function listUntapped({ fixtures, gear }: Pick<Design, "fixtures" | "gear
 /**
  * Edit that lays fresh water to a tap over every fixture that has none: from the fresh tank, one is hung where there is none, over
  * a stop valve and a strainer to a pump with a pressure switch, and on by tees; a working state for each tap. Cold water only. Null
- * where no fixture wants a tap. Common practice, no source [T].
+ * where no fixture wants a tap. Pump and strainer stand where the hose comes up beside the tank, or under the nearest sink or basin, to which
+ * the hose comes under the floor. Common practice, no source [T].
  */
-export function buildFitSupply(design: Design): Edit | null {
+export function buildFitSupply(design: Design, isUnderSink = false): Edit | null {
   const wanted = listUntapped(design);
   if (wanted.length === 0) return null;
   const chain = startChain(design);
   const draw = findFreshDraw(chain);
   const fromMm = placeHoseEnd(chain.now(), draw);
-  const beside = vec(fromMm.x + FROM_DRAW_MM, fromMm.y, ON_FLOOR_MM);
+  const sink = isUnderSink ? sortAlong(wanted, fromMm).find(({ kind }) => OVER_PUMP.has(kind)) : undefined;
+  if (isUnderSink && !sink) return null;
+  // away from a tray beside it: there the hose would come up where somebody stands
+  const way = sink && isInTray(design, sink.outletMm, -1) ? 1 : -1;
+  const beside = sink
+    ? vec(sink.outletMm.x + way * BESIDE_TRAP_MM, sink.outletMm.y, ON_FLOOR_MM)
+    : vec(fromMm.x + FROM_DRAW_MM, fromMm.y, ON_FLOOR_MM);
   const strainerId = setBeside(chain, "Fresh water strainer", usualSpec("strainer"), beside);
-  const pumpId = setBeside(chain, "Fresh water pump", usualSpec("pump"), vec(beside.x + 120, beside.y, ON_FLOOR_MM));
-  const hoseId = chain.addHose(draw, toGear(strainerId, "in"));
+  const pumpId = setBeside(
+    chain,
+    "Fresh water pump",
+    usualSpec("pump"),
+    vec(beside.x - way * 120, beside.y, ON_FLOOR_MM),
+  );
+  const intoMm = placeGearPort(chain.now().gear.find(({ id }) => id === strainerId)!, "in");
+  const upAt = (z: number) => roundTenth(vec(intoMm.x + way * FROM_DRAW_MM, intoMm.y, z));
+  const under = sink ? { pointsMm: toNodes([upAt(fromMm.z), upAt(intoMm.z)]) } : {};
+  const hoseId = chain.addHose(draw, toGear(strainerId, "in"), under);
   chain.addHose(toGear(strainerId, "out"), toGear(pumpId, "in"));
   const tapIds = leadToTaps(chain, sortAlong(wanted, fromMm), pumpId);
   nameStates(chain, pumpId, tapIds);
@@ -70,6 +92,11 @@ export function buildFitSupply(design: Design): Edit | null {
   chain.add(valve ?? null);
   return { code: "fitSupply", at: { kind: "gear", id: pumpId }, ops: chain.ops() };
 }
+
+const isInTray = (design: Design, { x, y }: Vec3, way: 1 | -1): boolean => {
+  const atX = x + way * (BESIDE_TRAP_MM + FROM_DRAW_MM);
+  return listTrayRooms(design).some(({ min, max }) => atX > min.x && atX < max.x && y > min.y && y < max.y);
+};
 
 function setBeside(chain: EditChain, name: string, spec: GearSpec, wanted: Vec3): string {
   const z = Math.max(wanted.z, USUAL_GEAR[spec.kind].openBelowMm);

@@ -3,10 +3,11 @@ import { freeId } from "../design/freeId";
 import type { Gear, GearSpec } from "../design/gear";
 import { roundTenth } from "../design/moves";
 import { GIVES_MM, measureLegIn } from "../fit/clashes";
+import { listTrayRooms } from "../fit/floorRoom";
 import { listOwnLegs } from "../fit/lineLegs";
 import { toGearBlock } from "../gear/gearBlock";
 import { USUAL_GEAR } from "../gear/usualGear";
-import { measureBlockGap } from "../geometry/blocks";
+import { areApart, measureBlockGap } from "../geometry/blocks";
 import { type Vec3, vec } from "../geometry/vec";
 import { isFree } from "./putPiece";
 
@@ -23,7 +24,7 @@ const PLACES: readonly { readonly x: number; readonly y: number }[] = (() => {
 })();
 
 /**
- * Where a piece of a kind stands clear of tanks, gear, pipes and what is solid, within the floor, as near as can be to where it is
+ * Where a piece of a kind stands clear of tanks, gear, pipes, trays and what is solid, within the floor, as near as can be to where it is
  * wanted (its lowest, rearmost, rightmost corner, mm); there itself where no place is clear.
  */
 export function placeClear(design: Design, { spec, sizeMm }: Pick<Gear, "spec" | "sizeMm">, wantedMm: Vec3): Vec3 {
@@ -31,6 +32,7 @@ export function placeClear(design: Design, { spec, sizeMm }: Pick<Gear, "spec" |
   const piece: Gear = { id: freeId("piece", design.gear), name: "", spec, sizeMm, openBelowMm: 0, atMm: wantedMm };
   const others = design.gear.map(toGearBlock);
   // hoses are led past by hand
+  const trays = listTrayRooms(design);
   const legs = design.lines.flatMap((line) => (line.kind === "hose" ? [] : listOwnLegs(design, line)));
   let onPipe: Vec3 | null = null;
   for (const { x, y } of PLACES) {
@@ -40,7 +42,10 @@ export function placeClear(design: Design, { spec, sizeMm }: Pick<Gear, "spec" |
     if (!isOn) continue;
     const tried = { ...piece, atMm };
     const block = toGearBlock(tried);
-    const isClear = others.every((other) => measureBlockGap(block, other) >= ROOM_MM) && isFree(design, tried);
+    const isClear =
+      others.every((other) => measureBlockGap(block, other) >= ROOM_MM) &&
+      trays.every((tray) => areApart(block, tray)) &&
+      isFree(design, tried);
     if (isClear && legs.every((leg) => measureLegIn(leg, block) <= GIVES_MM)) return atMm;
     if (isClear) onPipe ??= atMm;
   }

@@ -38,3 +38,9 @@ export function layDrainClear(design: Design, edit: Edit, fixtureId: string): Ed
 /** How much of a design must be settled. */
 export const countMusts = (design: Design): number =>
   evaluate(design).findings.filter(({ severity }) => severity === "must").length;
+
+/** Whether an edit leaves more that must be settled than there was, or is refused. */
+export function bringsMust(design: Design, edit: Edit): boolean {
+  const fitted = applyEdit(design, edit);
+  return !fitted.ok || countMusts(fitted.design) > countMusts(design);
+}

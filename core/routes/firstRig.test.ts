@@ -6,11 +6,12 @@ import type { Design } from "../design/design";
 import type { RigKind } from "../design/rig";
 import { listUntapped } from "../edits/fitSupply";
 import { evaluate } from "../evaluate/evaluate";
+import { findFixtureRoom, listTrayRooms } from "../fit/floorRoom";
+import { toGearBlock } from "../gear/gearBlock";
 import { areApart } from "../geometry/blocks";
 import type { ToiletKind } from "../heads/toiletKinds";
 import { buildFirstRig } from "./firstRig";
 import type { Wanted } from "./fitWanted";
-import { findFixtureRoom } from "./floorRoom";
 
 const NAMES = { toilet: "Toilet", urineVessel: "Bottle", restVessel: "Bin", urineUse: "Urine", restUse: "Rest" };
 
@@ -56,6 +57,27 @@ test("nothing is set where something stands already: no tray under a sink", () =
     const rooms = fixtures.map((one) => findFixtureRoom(one.kind, one.outletMm));
     const pairs = rooms.flatMap((a, i) => rooms.slice(i + 1).map((b) => areApart(a, b)));
     expect(pairs).toEqual(pairs.map(() => true));
+  }
+});
+
+test("pump and strainer stand under a sink or basin, and nothing stands in a tray", () => {
+  for (const [kind, isFull] of FIRST_RIGS) {
+    const { gear, fixtures, lines } = build(kind, isFull, listAll("cassette"));
+    const pump = gear.find(({ spec }) => spec.kind === "pump")!;
+    const cabinets = fixtures.filter(({ kind: one }) => one === "kitchenSink" || one === "basin");
+    const rooms = cabinets.map((one) => findFixtureRoom(one.kind, one.outletMm));
+    expect(rooms.some((room) => !areApart(room, toGearBlock(pump)))).toBe(true);
+    const inTrays = gear.filter(
+      (piece) =>
+        piece.spec.kind !== "tap" && listTrayRooms({ fixtures }).some((tray) => !areApart(tray, toGearBlock(piece))),
+    );
+    expect(inTrays.map(({ name }) => name)).toEqual([]);
+    // the stop valve is where a hand gets at it
+    const valve = gear.find(({ spec }) => spec.kind === "valve")!;
+    expect(valve.atMm.z).toBeGreaterThanOrEqual(0);
+    expect(lines.some((line) => line.kind === "hose" && line.to.kind === "gear" && line.to.gearId === pump.id)).toBe(
+      true,
+    );
   }
 });
 

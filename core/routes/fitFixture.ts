@@ -6,13 +6,13 @@ import { USUAL_FIXTURES } from "../design/usualFixtures";
 import { buildAddFixture } from "../edits/fixtureEdits";
 import { evaluate } from "../evaluate/evaluate";
 import { measureFloorMm } from "../fit/floor";
+import { findFixtureRoom, isRoomFree } from "../fit/floorRoom";
 import { measureExtent } from "../geometry/solid";
 import { add, scale, type Vec3, vec } from "../geometry/vec";
 import { findWastePipe } from "../parts/pipes";
 import { findTrapBottomMm } from "../traps/trapRoom";
-import { countMusts, layDrainClear } from "./cleanWay";
+import { bringsMust, layDrainClear } from "./cleanWay";
 import { fitBest, type OnStep } from "./fitBest";
-import { findFixtureRoom, isRoomFree } from "./floorRoom";
 import { settleLaid, toOwn } from "./settleLaid";
 import { listWallPlaces } from "./wallPlaces";
 
@@ -55,11 +55,6 @@ export function buildFitFixture(
     first ??= edit;
   }
   return first ?? usual;
-}
-
-function bringsMust(design: Design, edit: Edit): boolean {
-  const fitted = applyEdit(design, edit);
-  return !fitted.ok || countMusts(fitted.design) > countMusts(design);
 }
 
 // Laid another way its trap may want air, and its pipe go slanting.

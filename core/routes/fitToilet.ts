@@ -5,10 +5,10 @@ import { buildMove, roundTenth } from "../design/moves";
 import { tryChain } from "../edits/editChain";
 import { buildPlumbToilet, type ToiletSchool } from "../edits/plumbToilet";
 import { buildAddToilet, type ToiletNames } from "../edits/toiletEdits";
+import { isRoomFree } from "../fit/floorRoom";
 import { add, type Vec3, vec } from "../geometry/vec";
 import { TOILETS, type ToiletKind } from "../heads/toiletKinds";
 import { fitBest, type OnStep } from "./fitBest";
-import { isRoomFree } from "./floorRoom";
 import { listWallPlaces } from "./wallPlaces";
 
 /** Room a toilet takes, mm [T]. */

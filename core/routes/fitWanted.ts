@@ -4,6 +4,7 @@ import type { FixtureKind, HeldWater } from "../design/plumbing";
 import { tryChain } from "../edits/editChain";
 import { buildFitSupply } from "../edits/fitSupply";
 import type { Lack } from "../gear/shelf";
+import { bringsMust } from "./cleanWay";
 import { fitBest, type OnStep } from "./fitBest";
 import { buildFitFixture } from "./fitFixture";
 import { planLoop, type WantedLoop } from "./fitLoop";
@@ -39,8 +40,13 @@ export function fitWanted(design: Design, wanted: Wanted, onStep?: OnStep): Fitt
     case "sump":
       return { edit: planSump(design, wanted, onStep), lacks: [] };
     case "supply": {
-      const edit = tryChain(() => buildFitSupply(design));
-      return { edit: edit && fitBest(design, [edit], onStep), lacks: [] };
+      const fitted = [true, false].flatMap((isUnderSink) => {
+        const edit = tryChain(() => buildFitSupply(design, isUnderSink));
+        return (edit && fitBest(design, [edit], onStep)) ?? [];
+      });
+      // under a sink it is out of the way, where its hose finds one under the floor
+      const clean = fitted.find((edit) => !bringsMust(design, edit));
+      return { edit: clean ?? fitted.at(-1) ?? null, lacks: [] };
     }
     case "loop": {
       const plan = planLoop(design, wanted, onStep);
