@@ -42,6 +42,23 @@ test("more fall never asks for more clips, no two clips are further apart than a
   );
 });
 
+test("plates go behind through bolts alone; straps, stops and foam by what holds the tank", () => {
+  const kranich = readDemo("kranich");
+  const [tank] = kranich.tanks;
+  const hold = (change: Partial<NonNullable<Tank["fixing"]>>) => {
+    const design = { ...kranich, tanks: [{ ...tank!, fixing: { ...tank!.fixing!, bolts: 6, ...change } }] };
+    const goods = listGoods(design, evaluate(design));
+    const count = (kind: Good["ware"]["kind"]) => of(goods, kind).reduce((sum, { amount }) => sum + amount, 0);
+    return { plates: count("backPlate"), straps: count("strap"), stops: count("endStop"), foam: count("foamStrip") };
+  };
+  expect(hold({ fastener: "through", hasPlate: true })).toMatchObject({ plates: 6, straps: 0, stops: 0, foam: 0 });
+  expect(hold({ fastener: "through", hasPlate: false }).plates).toBe(0);
+  expect(hold({ fastener: "rivetNut", hasPlate: true }).plates).toBe(0);
+  const strapped = hold({ kind: "straps", hasEndStop: true });
+  expect(strapped).toMatchObject({ straps: 3, stops: 2 });
+  expect(strapped.foam).toBeGreaterThan(0);
+});
+
 test.each(ALL)("%s: every tank, line and piece of gear has its goods, every amount is above nothing", (name) => {
   const design = readDemo(name);
   const goods = listGoods(design, evaluate(design));

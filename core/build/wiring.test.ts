@@ -45,6 +45,17 @@ test("the drop is kept, the fuse never lets through more than the cable bears, 2
   );
 });
 
+test("a cable runs along, across and up from the fuse box, wherever that sits", () => {
+  const place = fc.integer({ min: -3_000, max: 6_000 });
+  const places = fc.record({ x: place, y: place, z: place });
+  fc.assert(
+    fc.property(places, places, (atMm, boxMm) => {
+      const far = Math.abs(atMm.x - boxMm.x) + Math.abs(atMm.y - boxMm.y) + Math.abs(atMm.z - boxMm.z);
+      expect(sizeWire({ ...at(0), atMm }, { ...supply, boxMm }).lengthMm).toBeCloseTo(1.15 * far, 6);
+    }),
+  );
+});
+
 const ALL = [...DEMO_NAMES, ...LOOP_NAMES, FURNISHED, ...HEADS_NAMES] as const;
 
 test("every pump and lamp of a loop has its cable, a tank its sender's, and its pad's where one is fitted", () => {

@@ -1,11 +1,12 @@
 import fc from "fast-check";
 import { networks } from "@/tests/arbitraries";
 import { DEMO_NAMES, FURNISHED, HEADS_NAME, HEADS_NAMES, LOOP_NAMES, readDemo } from "@/tests/demoRigs";
+import { takeDrawnTrial } from "../build/redrawn";
 import { listSteps } from "../build/steps";
 import { evaluate } from "../evaluate/evaluate";
 import { type BuildRecord, EMPTY_BUILD, TRIAL_RESULTS, type TrialRun } from "../record/record";
 import { buildWaterway } from "../waterway/buildWaterway";
-import { judgeProofs, judgeTrial, listTrials } from "./proof";
+import { findTrialOf, judgeProofs, judgeTrial, listTrials } from "./proof";
 
 const run = (trialId: string, result: TrialRun["result"], minute = 0): TrialRun => ({
   id: `${trialId}-${minute}`,
@@ -62,6 +63,42 @@ test("a leak stays one until a later run held, whatever was ticked, unclear, or 
   );
   expect(judgeTrial("a", { done: [{ stepId: "a", on: "2026-11-27" }] })).toBe("ticked");
   expect(judgeTrial("a", EMPTY_BUILD)).toBe("open");
+});
+
+test("a tick holds for what was drawn when it was ticked, and not for a tank that was drawn larger since", () => {
+  for (const name of ["kranich", "lesesaal-heads", "otter-heads"] as const) {
+    const design = readDemo(name);
+    for (const { id, at } of listTrials(listSteps(design, evaluate(design)))) {
+      if (at.kind !== "tank") continue;
+      const done = [{ stepId: id, on: "2026-11-27", drawn: takeDrawnTrial(design, id) }];
+      expect(judgeTrial(id, { done }, design)).toBe("ticked");
+      const larger = {
+        ...design,
+        tanks: design.tanks.map((tank) => (tank.id === at.id ? { ...tank, wallMm: tank.wallMm + 3 } : tank)),
+      };
+      expect([id, judgeTrial(id, { done }, larger)]).toEqual([id, "open"]);
+    }
+  }
+});
+
+test("what a part is proven by: a fitting in a boat's skin by the launch, gear with hoses by their trial, a line by its own", () => {
+  const boat = readDemo("otter-heads");
+  for (const piece of boat.gear) {
+    const hasHose = boat.lines.some(
+      (line) => line.kind === "hose" && [line.from, line.to].some((end) => "gearId" in end && end.gearId === piece.id),
+    );
+    const byHoses = hasHose ? "trialHoses:all" : null;
+    expect(findTrialOf(boat, { kind: "gear", id: piece.id })).toBe(
+      piece.spec.kind === "skinFitting" ? "trialLaunch:all" : byHoses,
+    );
+  }
+  for (const line of boat.lines) {
+    const trial = findTrialOf(boat, { kind: "line", id: line.id });
+    if (line.kind === "drain") expect(trial).toBe(`trialDrain:${line.id}`);
+    if (line.kind === "hose") expect(trial).toBe("trialHoses:all");
+    if (line.kind === "vent" && trial !== null) expect(trial).toBe(`trialDump:${line.fromTank}`);
+  }
+  expect(findTrialOf(boat, { kind: "line", id: "gone" })).toBeNull();
 });
 
 test("of any network, held once is held everywhere it counts, and one leak shows on its own line at every stretch", () => {

@@ -23,6 +23,18 @@ test("the surface of a tank's trial is no smaller than any level in it, so that 
   }
 });
 
+test("of a tank it is its length by its width, and of tanks that share their level all of them", () => {
+  const kranich = readDemo("kranich");
+  const [tank] = kranich.tanks;
+  const step = trialsOf(kranich).find(({ kind }) => kind === "trialTank")!;
+  const wide = { ...tank!, solid: { shape: "box" as const, lengthMm: 800, widthMm: 400, heightMm: 200 } };
+  expect(measureTrialSurfaceMm2({ ...kranich, tanks: [wide] }, step)).toBe(320_000);
+  const other = { ...wide, id: "other", solid: { ...wide.solid, lengthMm: 500 } };
+  expect(measureTrialSurfaceMm2({ ...kranich, tanks: [wide, other] }, step)).toBe(320_000);
+  const joined = [{ ...wide, link: { kind: "communicating" as const, toTank: "other" } }, other];
+  expect(measureTrialSurfaceMm2({ ...kranich, tanks: joined }, step)).toBe(520_000);
+});
+
 test("a drain that others join is filled with them: all their bowls sink together, a drain alone its own", () => {
   const design = readDemo("lesesaal-furnished");
   const areaOf = (id: string) =>
