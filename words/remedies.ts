@@ -27,6 +27,8 @@ export function describeRemedy(
       return `Let ${part} join the other one before the tank`;
     case "redirect":
       return "Let it join at another place";
+    case "resize":
+      return `Make ${part} ${by} flatter`;
     case "reroute":
       return sayReroute(part, by, way, design);
     case "shareFall":

@@ -34,6 +34,7 @@ import {
 import { proposeDropInLeg, proposeUprightLeg } from "./dropRemedies";
 import { proposeUsualEnvelope } from "./envelopeRemedies";
 import { proposeFallRemedies } from "./fallRemedies";
+import { proposeFlatter } from "./flatterTank";
 import { GEAR_PROPOSALS } from "./gearProposals";
 import { proposePlumbed } from "./gearRemedies";
 import { proposePartInside } from "./insideRemedies";
@@ -263,7 +264,10 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
     return proposePartClear(design, part, toTankBlock(tank), toBlock(obstacle), finding.limit?.value ?? 0);
   },
   tanksClash: proposeTanksApart,
-  tankInFloor: (design, finding, { tank }) => (tank ? proposeOutOfFloor(design, tank, finding.deepMm) : []),
+  tankInFloor: (design, finding, { tank }) =>
+    tank
+      ? [...proposeOutOfFloor(design, tank, finding.deepMm), ...proposeFlatter(tank, "top", finding.deepMm + 1)]
+      : [],
   padWeak: (_design, { wantedW }, { tank }) => {
     const edit = tank ? buildFitPad(tank, wantedW) : null;
     return edit ? [{ byMm: null, edit }] : [];
@@ -271,8 +275,14 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   partOutside: proposePartInside,
   partSticksOut: proposePartInside,
   partBelowSill: (design, { at, byMm }) => [...proposeHigher(design, at, byMm), ...proposeWithTank(design, at, byMm)],
-  tankBelowSill: (design, { at, byMm }) => proposeHigher(design, at, byMm),
-  touchesRamp: (design, { at }) => proposeHigher(design, at),
+  tankBelowSill: (design, { at, byMm }, { tank }) => [
+    ...proposeHigher(design, at, byMm),
+    ...(tank ? proposeFlatter(tank, "bottom", byMm) : []),
+  ],
+  touchesRamp: (design, { at }, { tank }) => [
+    ...proposeHigher(design, at),
+    ...(tank ? proposeFlatter(tank, "bottom") : []),
+  ],
   valveNarrow: (_design, { at }, { tank }) => (tank ? proposeWiderValve(tank, at) : []),
   senderLong: (_design, _finding, { tank }) => (tank ? proposeSenderIn(tank) : []),
   senderBeside: (_design, _finding, { tank }) => (tank ? proposeSenderIn(tank) : []),
