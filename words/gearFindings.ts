@@ -274,7 +274,9 @@ export function describeGearFinding(
         title: `The sea can come in through ${part}`,
         why: `It comes from ${finding.fromName}. ${describeState(finding)}`,
         advice:
-          "Take the hose up over the worst heeled waterline with a vented loop at its top, and shut the seacock when you leave her.",
+          finding.failure?.kind === "airShut"
+            ? `Rinse the air hole of ${finding.failedName ?? "the loop"} in fresh water every season, and blow through it; shut the seacock after every use and when you leave her.`
+            : "Take the hose up over the worst heeled waterline with a vented loop at its top, and shut the seacock when you leave her.",
       };
     case "hoseComesOff": {
       const which = finding.hoses === 1 ? finding.hoseName : `${finding.hoseName}, or any of ${finding.hoses} hoses,`;
@@ -368,6 +370,8 @@ export function describeFailure(failure: Failure, name: string): string {
       return `${name} stuck ${failure.at === "shut" ? "shut" : `on way ${failure.at.toUpperCase()}`}`;
     case "halfWay":
       return `${name} stuck half way`;
+    case "airShut":
+      return `the air hole of ${name} crusted shut`;
     case "leaksBack":
       return `${name} leaking back`;
     case "leftOn":

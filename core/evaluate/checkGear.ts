@@ -147,7 +147,8 @@ function toFinding(design: Design, [hazard, ...more]: readonly [Hazard, ...Hazar
       });
     }
     case "floods":
-      return createGraded(failure ? "should" : "must", at, {
+      // a loop is cared for every year, and a seacock shut behind it
+      return createGraded(failure?.kind === "airShut" ? "note" : failure ? "should" : "must", at, {
         code: "seaComesIn",
         fromName: nameOwner(gear, hazard.from),
         ...common,

@@ -76,7 +76,7 @@ export const FITTED_FINDINGS = {
   filterOrder: ["gear", "part", "should"],
   pumpsInRow: ["gear", "part", "note"],
   waterFouled: ["gear", "loop", "must"],
-  seaComesIn: ["gear", "loop", ["must", "should"]],
+  seaComesIn: ["gear", "loop", ["must", "should", "note"]],
   hoseComesOff: ["gear", "loop", ["should", "note"]],
   blackOverboard: ["gear", "loop", ["must", "should"]],
   fillPresses: ["gear", "loop", "should"],

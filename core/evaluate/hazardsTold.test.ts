@@ -108,7 +108,8 @@ function tellAgain(design: Design, group: readonly [Hazard, ...Hazard[]]): objec
   const own = {
     code,
     at: tankId === null ? { kind: "gear", id: gearId } : { kind: "tank", id: tankId },
-    severity: failure === null ? alone : withFailure,
+    // the air hole of a loop is cared for every season, and the seacock is shut
+    severity: failure === null ? alone : kind === "floods" && failure.kind === "airShut" ? "note" : withFailure,
     stateName: state?.name ?? stateId,
     failure,
     failedName: failure?.kind === "hoseOff" ? nameOf(lines, failure.lineId) : nameOf(gear, failedId),

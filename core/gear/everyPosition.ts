@@ -4,7 +4,7 @@ import type { HeldWater } from "../design/plumbing";
 import { findPumpTurns, type PumpTurns } from "./everyPump";
 import { FOUL, listTargets } from "./foulTargets";
 import { buildGearGraph, type GearEnd, type GearGraph, type GearLink } from "./gearGraph";
-import { passesUndriven, standsOver, toPlace } from "./reach";
+import { letsAirIn, passesUndriven, standsOver, toPlace } from "./reach";
 import { type Failure, listFailures, type Setting, toSetting } from "./settings";
 import { listJudgedStates, type Turn } from "./turns";
 
@@ -184,7 +184,7 @@ function spread(
         for (const step of pass(link, link.from === label.node, setting, failure)) {
           const to = link.from === label.node ? link.to : link.from;
           const isDriven = label.isDriven || step.isDriven;
-          if (!isDriven && !passesUndriven(source, link, graph.nodes.get(to)!)) continue;
+          if (!isDriven && !passesUndriven(source, letsAirIn(link, setting), graph.nodes.get(to)!)) continue;
           const diverter = link.kind === "inside" && link.gear.spec.kind === "diverter" ? link.gear.id : null;
           const isBound = diverter !== null && !setting.isHalfWay(diverter);
           if (isBound && label.ways.some((id) => id !== link.id && id.startsWith(`${diverter}.`))) continue;

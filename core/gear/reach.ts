@@ -8,6 +8,10 @@ const MOST_SUCTION_MM = 9_000;
 
 const LETS_AIR_IN = new Set<GearKind>(["ventedLoop", "airGap"]);
 
+/** Whether air comes in where a link passes, so that nothing runs over it by itself. */
+export const letsAirIn = (link: GearLink, { isAirShut }: Pick<Setting, "isAirShut">): boolean =>
+  link.kind === "inside" && LETS_AIR_IN.has(link.gear.spec.kind) && !isAirShut(link.gear.id);
+
 /** Whether water of a source comes by itself to what lies so high, mm. */
 export const standsOver = (source: Pick<GearEnd, "kind" | "highMm">, { heightMm, overSeaMm }: Place): boolean =>
   source.kind === "sea" ? overSeaMm < SAFE_OVER_WATER_MM : source.highMm >= heightMm;
@@ -15,18 +19,24 @@ export const standsOver = (source: Pick<GearEnd, "kind" | "highMm">, { heightMm,
 /** A place aboard: its height over the floor, and its least height over the sea, mm. */
 export type Place = { readonly heightMm: number; readonly overSeaMm: number };
 
-/** Whether water that nothing drives passes from a source through a link that ends so high: not sucked over too much, not over a vented loop or up to a gap. */
-export function passesUndriven(source: Pick<GearEnd, "kind" | "highMm">, link: GearLink, to: GearNode): boolean {
+/** Whether water that nothing drives passes from a source to what lies so high: not sucked over too much, not over what lets air in, a vented loop or a gap. */
+export function passesUndriven(source: Pick<GearEnd, "kind" | "highMm">, hasAir: boolean, to: GearNode): boolean {
   const place = { heightMm: to.atMm.z, overSeaMm: to.overSeaMm };
   if (place.heightMm - source.highMm > MOST_SUCTION_MM) return false;
   // air let in at the top of a vented loop, or at a gap, breaks what would run over it by itself
-  return !(link.kind === "inside" && LETS_AIR_IN.has(link.gear.spec.kind) && !standsOver(source, place));
+  return !hasAir || standsOver(source, place);
 }
 
 /** Where an end lies, by how high its water or its opening stands. */
 export const toPlace = ({ headMm, overSeaMm }: GearEnd): Place => ({ heightMm: headMm, overSeaMm });
 
-export type Arc = { readonly link: GearLink; readonly to: string; readonly isDriven: boolean };
+export type Arc = {
+  readonly link: GearLink;
+  readonly to: string;
+  readonly isDriven: boolean;
+  /** Air comes in on the way. */
+  readonly hasAir: boolean;
+};
 
 /** What is open in a setting, from node to node. */
 export function buildArcs({ links, drops }: GearGraph, setting: Setting): ReadonlyMap<string, readonly Arc[]> {
@@ -38,8 +48,9 @@ export function buildArcs({ links, drops }: GearGraph, setting: Setting): Readon
   };
   for (const link of [...links, ...drops]) {
     const { forward, back, isDriven }: Passing = findPassing(link, setting);
-    if (forward) push(link.from, { link, to: link.to, isDriven });
-    if (back) push(link.to, { link, to: link.from, isDriven: false });
+    const hasAir = letsAirIn(link, setting);
+    if (forward) push(link.from, { link, to: link.to, isDriven, hasAir });
+    if (back) push(link.to, { link, to: link.from, isDriven: false, hasAir });
   }
   return arcs;
 }
@@ -48,7 +59,7 @@ export function buildArcs({ links, drops }: GearGraph, setting: Setting): Readon
 export function buildBothWays({ links, drops }: GearGraph): ReadonlyMap<string, readonly Arc[]> {
   const arcs = new Map<string, Arc[]>();
   const put = (from: string, to: string, link: GearLink) =>
-    arcs.set(from, [...(arcs.get(from) ?? []), { link, to, isDriven: true }]);
+    arcs.set(from, [...(arcs.get(from) ?? []), { link, to, isDriven: true, hasAir: false }]);
   for (const link of [...links, ...drops]) {
     put(link.from, link.to, link);
     put(link.to, link.from, link);
@@ -74,9 +85,9 @@ export function findWays(
   for (const step of open) {
     const known = ways.get(step.node);
     if (!known || (step.isDriven && !known.isDriven)) ways.set(step.node, step);
-    for (const { link, to, isDriven } of arcs.get(step.node) ?? []) {
+    for (const { link, to, isDriven, hasAir } of arcs.get(step.node) ?? []) {
       const driven = step.isDriven || isDriven;
-      if (!driven && !passesUndriven(source, link, graph.nodes.get(to)!)) continue;
+      if (!driven && !passesUndriven(source, hasAir, graph.nodes.get(to)!)) continue;
       const reached = driven ? seen.driven : seen.undriven;
       if (reached.has(to)) continue;
       reached.add(to);

@@ -51,6 +51,7 @@ const failures: fc.Arbitrary<Failure | null> = fc.oneof(
     { kind: "leftOn", gearId: "p" },
     { kind: "leftOpen", gearId: "t" },
     { kind: "leaksBack", gearId: "p" },
+    { kind: "airShut", gearId: "l" },
   ),
 );
 
@@ -78,8 +79,9 @@ test("where valves stand, what is on and open, in every state and with every fai
         expect(setting.isTapOpen("t")).toBe(isOpen || failure?.kind === "leftOpen");
         expect(setting.isHalfWay("d")).toBe(failure?.kind === "halfWay");
         expect(setting.leaksBack("p")).toBe(failure?.kind === "leaksBack");
+        expect(setting.isAirShut("l")).toBe(failure?.kind === "airShut");
         // what fails is one piece, and no other
-        for (const ask of [setting.isOn, setting.isTapOpen, setting.isHalfWay, setting.leaksBack])
+        for (const ask of [setting.isOn, setting.isTapOpen, setting.isHalfWay, setting.leaksBack, setting.isAirShut])
           expect(ask("another")).toBe(false);
       },
     ),
@@ -101,6 +103,7 @@ const FAILS: Readonly<Partial<Record<GearKind, number>>> = {
   pump: 2,
   coupling: 1,
   tap: 1,
+  ventedLoop: 1,
 };
 
 test("every kind of gear fails in the ways it can; a timer stops a pump that was forgotten; a motor makes power one thing more", () => {
@@ -151,5 +154,9 @@ test("what a piece lets through: a valve what it stands at, a non-return and an 
   expect(passes(piece("c", usualSpec("coupling")))).toBe("fb");
   // everything open lets through all that anything could, and nothing leaks back
   expect(ALL_OPEN.isOn("p") && ALL_OPEN.isTapOpen("t") && ALL_OPEN.isHalfWay("d")).toBe(true);
-  expect([ALL_OPEN.leaksBack("n"), ALL_OPEN.positionOf(valve)]).toEqual([false, "open"]);
+  expect([ALL_OPEN.leaksBack("n"), ALL_OPEN.isAirShut("l"), ALL_OPEN.positionOf(valve)]).toEqual([
+    false,
+    false,
+    "open",
+  ]);
 });

@@ -6,6 +6,8 @@ export type Failure =
   | { readonly kind: "stuck"; readonly gearId: string; readonly at: Position }
   | { readonly kind: "halfWay"; readonly gearId: string }
   | { readonly kind: "leaksBack"; readonly gearId: string }
+  /** The air hole of a vented loop is crusted shut: what runs over it is not broken any more. */
+  | { readonly kind: "airShut"; readonly gearId: string }
   | { readonly kind: "leftOn"; readonly gearId: string }
   | { readonly kind: "leftOpen"; readonly gearId: string }
   | { readonly kind: "powerLost" }
@@ -19,6 +21,7 @@ export type Setting = {
   readonly positionOf: (gear: Gear) => Position;
   readonly isTapOpen: (gearId: string) => boolean;
   readonly leaksBack: (gearId: string) => boolean;
+  readonly isAirShut: (gearId: string) => boolean;
   /** A three-way valve between its ways: all three are one water. */
   readonly isHalfWay: (gearId: string) => boolean;
 };
@@ -38,6 +41,7 @@ export function toSetting(state: WorkingState | null, failure: Failure | null = 
     isTapOpen: (id) => taps.has(id) || (failure?.kind === "leftOpen" && failure.gearId === id),
     isHalfWay: (id) => failure?.kind === "halfWay" && failure.gearId === id,
     leaksBack: (id) => failure?.kind === "leaksBack" && failure.gearId === id,
+    isAirShut: (id) => failure?.kind === "airShut" && failure.gearId === id,
     positionOf: ({ id, spec }) => {
       if (failure?.kind === "stuck" && failure.gearId === id) return failure.at;
       if (spec.kind === "diverter") {
@@ -58,6 +62,7 @@ export const ALL_OPEN: Setting = {
   isTapOpen: () => true,
   isHalfWay: () => true,
   leaksBack: () => false,
+  isAirShut: () => false,
   positionOf: () => "open",
 };
 
@@ -76,6 +81,8 @@ export function listFailures(gear: readonly Gear[]): Failure[] {
           ];
         case "nonReturn":
           return [{ kind: "leaksBack", gearId: id }];
+        case "ventedLoop":
+          return [{ kind: "airShut", gearId: id }];
         case "pump":
           // a timer stops what somebody forgot
           return [...(spec.timerS ? [] : [{ kind: "leftOn", gearId: id } as const]), { kind: "leaksBack", gearId: id }];

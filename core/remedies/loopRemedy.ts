@@ -11,7 +11,9 @@ import type { Remedy } from "./remedy";
 type SeaComesIn = Extract<Finding, { readonly code: "seaComesIn" }>;
 
 /** A vented loop in the way the sea comes by: in the hose next to what it floods first, then in those before it. */
-export function proposeVentedLoop(design: Design, { at, otherId }: SeaComesIn, name: string): Remedy[] {
+export function proposeVentedLoop(design: Design, { at, otherId, failure }: SeaComesIn, name: string): Remedy[] {
+  // its air hole is cared for: nobody fits a second one behind it
+  if (failure?.kind === "airShut") return [];
   const graph = buildGearGraph(design);
   const source = graph.ends.find(({ node }) => node === otherId.split("~")[0]);
   if (!source || !("id" in at)) return [];

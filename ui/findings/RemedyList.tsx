@@ -26,7 +26,10 @@ export function RemedyList({ finding }: { readonly finding: Finding }) {
     );
   const { remedies } = sought;
   if (remedies.length === 0)
-    return finding.code in UNAIDED ? null : <p className="mt-2 text-[13px] text-faint">{WORDS.nothingTriedHelps}</p>;
+    // a note may stay, and says itself what is done by hand
+    return finding.code in UNAIDED || finding.severity === "note" ? null : (
+      <p className="mt-2 text-[13px] text-faint">{WORDS.nothingTriedHelps}</p>
+    );
   const take = (remedy: ProvenRemedy) => {
     if (!change(remedy.edit).ok) return;
     look({ findingId: null });
