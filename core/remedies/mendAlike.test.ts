@@ -4,6 +4,7 @@ import type { Design } from "../design/design";
 import { withBranchVent } from "../design/lineItems";
 import { evaluate } from "../evaluate/evaluate";
 import { buildMendAlike } from "./mendAlike";
+import { proposeRemedies } from "./proposeRemedies";
 
 // The furnished rig as it was before its branches were given air.
 const airless = (): Design => {
@@ -37,4 +38,35 @@ test("what is not named is left as it was; one alone is no case for it", () => {
   expect(listArms(after)).toEqual(ids.slice(3));
   expect(buildMendAlike(design, evaluate(design).attitude, ids.slice(0, 1))).toBeNull();
   expect(buildMendAlike(design, evaluate(design).attitude, ["gone", "lost"])).toBeNull();
+});
+
+test("of several kinds of remedy the one that settles most is taken: traps in the floor, of which only some have the fall to hang under it", () => {
+  const design = readDemo(FURNISHED);
+  const evaluation = evaluate(design);
+  const told = evaluation.findings.filter(({ code, severity }) => code === "trapInFloor" && severity === "should");
+  expect(told.length).toBeGreaterThan(2);
+  const mended = buildMendAlike(
+    design,
+    evaluation.attitude,
+    told.map(({ id }) => id),
+  )!;
+  const left = evaluate(mustApply(design, mended.edit)).findings.filter(
+    ({ code, severity }) => code === "trapInFloor" && severity === "should",
+  );
+  expect(mended.settled).toBe(told.length - left.length);
+  // by each kind that is offered for the first, one after the other
+  const kinds = new Set(proposeRemedies(design, evaluation, told[0]!).map(({ edit }) => edit.code));
+  expect(kinds.size).toBeGreaterThan(1);
+  for (const kind of kinds) {
+    let now = design;
+    let settled = 0;
+    for (const { id } of told) {
+      const finding = evaluate(now).findings.find((one) => one.id === id)!;
+      const remedy = proposeRemedies(now, evaluate(now), finding).find(({ edit }) => edit.code === kind);
+      if (!remedy) continue;
+      now = mustApply(now, remedy.edit);
+      settled += 1;
+    }
+    expect(settled).toBeLessThanOrEqual(mended.settled);
+  }
 });

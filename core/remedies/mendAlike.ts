@@ -15,14 +15,29 @@ export type AlikeRemedy = {
 };
 
 /**
- * Settles the findings of one code and severity one after the other, each on the design as the ones before left it, by
- * the kind of remedy that comes first for the first of them. Every remedy has been tried: it settles its finding and
- * raises no new must. Null where fewer than two can be settled so.
+ * Settles the findings of one code and severity one after the other, each on the design as the ones before left it, by one
+ * kind of remedy: the first that is offered for the first of them which settles them all, else the one that settles most. Every remedy
+ * has been tried: it settles its finding and raises no new must. Null where fewer than two can be settled so.
  */
 export function buildMendAlike(design: Design, attitude: Attitude, ids: readonly string[]): AlikeRemedy | null {
+  const evaluation = evaluate(design, attitude);
+  const kinds = new Set<Edit["code"]>();
+  for (const finding of evaluation.findings.filter(({ id }) => ids.includes(id))) {
+    for (const { edit } of proposeRemedies(design, evaluation, finding)) kinds.add(edit.code);
+    if (kinds.size > 0) break;
+  }
+  let best: AlikeRemedy | null = null;
+  for (const kind of kinds) {
+    const mended = mendBy(design, attitude, ids, kind);
+    if (mended && mended.settled > (best?.settled ?? 1)) best = mended;
+    if (best?.settled === ids.length) break;
+  }
+  return best;
+}
+
+function mendBy(design: Design, attitude: Attitude, ids: readonly string[], kind: Edit["code"]): AlikeRemedy | null {
   let mended = design;
   let first: Remedy | null = null;
-  let wanted: Edit["code"] | null = null;
   const ops: EditOp[] = [];
   let settled = 0;
   for (const id of ids) {
@@ -30,16 +45,13 @@ export function buildMendAlike(design: Design, attitude: Attitude, ids: readonly
     const finding = evaluation.findings.find((one) => one.id === id);
     // one that is gone was settled with another
     if (!finding) continue;
-    const remedy: Remedy | undefined = proposeRemedies(mended, evaluation, finding).find(
-      ({ edit }) => !wanted || edit.code === wanted,
-    );
+    const remedy = proposeRemedies(mended, evaluation, finding).find(({ edit }) => edit.code === kind);
     const outcome = remedy && applyEdit(mended, remedy.edit);
     if (!remedy || !outcome?.ok) continue;
     first ??= remedy;
-    wanted = first.edit.code;
     mended = outcome.design;
     ops.push(...remedy.edit.ops);
     settled += 1;
   }
-  return first && settled > 1 ? { edit: { code: first.edit.code, at: first.edit.at, ops }, first, settled } : null;
+  return first && { edit: { code: kind, at: first.edit.at, ops }, first, settled };
 }
