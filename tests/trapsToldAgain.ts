@@ -131,7 +131,7 @@ function tellTrapInFloor(design: Design, drain: Drain, { nodesMm, outletMm }: Dr
       at: { kind: "trap", lineId: drain.id },
       severity: endsInFloor ? "should" : "note",
       deepMm: Math.min(-bottomMm, floorMm),
-      lengthMm: Math.hypot(weir.x - outletMm.x, weir.y - outletMm.y) + widthMm,
+      lengthMm: (endsInFloor ? Math.hypot(weir.x - outletMm.x, weir.y - outletMm.y) : 0) + widthMm,
       widthMm,
       endsInFloor,
     },

@@ -15,7 +15,9 @@ export function describeAirFinding(
     case "trapInFloor":
       return {
         title: finding.endsInFloor ? `${part} ends within the floor` : `${part} goes through the floor`,
-        why: `It reaches ${length(finding.deepMm)} into it: the floor wants an opening of ${length(finding.lengthMm)} by ${length(finding.widthMm)} under the outlet.`,
+        why: finding.endsInFloor
+          ? `It reaches ${length(finding.deepMm)} into it: the floor wants an opening of ${length(finding.lengthMm)} by ${length(finding.widthMm)} under the outlet.`
+          : `It hangs under it: the tailpiece wants a round hole of ${length(finding.widthMm)} under the outlet.`,
         advice: finding.endsInFloor
           ? "Raise the fixture or fit a flatter trap, so that the pipe leaves it above the floor or below it."
           : "Look what is under the floor there before you cut, and seal the opening all round.",

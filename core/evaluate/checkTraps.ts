@@ -61,7 +61,8 @@ function checkTrapInFloor(design: Surroundings, { drain, outletMm, nodesMm, pipe
   const numbers = {
     code: "trapInFloor",
     deepMm: Math.min(-bottomMm, -undersideMm),
-    lengthMm: measurePlanLength(subtract(weir, outletMm)) + roomMm,
+    // hung under the floor whole it wants no more than a round hole for its tailpiece
+    lengthMm: endsInFloor ? measurePlanLength(subtract(weir, outletMm)) + roomMm : roomMm,
     widthMm: roomMm,
     endsInFloor,
   } as const;

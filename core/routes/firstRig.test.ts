@@ -1,5 +1,6 @@
 import "../evaluate/fitted";
 import { FIRST_RIGS, toFirst } from "@/tests/firstRigs";
+import { listSteps, orderSteps } from "../build/steps";
 import { listUncounted } from "../days/uncounted";
 import { USUAL_MEASURES } from "../design/createDesign";
 import type { Design } from "../design/design";
@@ -10,6 +11,8 @@ import { findFixtureRoom, listTrayRooms } from "../fit/floorRoom";
 import { toGearBlock } from "../gear/gearBlock";
 import { areApart } from "../geometry/blocks";
 import type { ToiletKind } from "../heads/toiletKinds";
+import { countHoles } from "../through/fittings";
+import { listHoles, toTailHoleId } from "../through/holes";
 import { buildFirstRig } from "./firstRig";
 import type { Wanted } from "./fitWanted";
 
@@ -88,6 +91,22 @@ test("a trap that would end within the floor hangs under it, where it is reached
   expect(drain.worst.inHandMm).toBeGreaterThan(0);
   expect(findings.find(({ code }) => code === "trapInFloor")?.severity).toBe("note");
   expect(findings.map(({ code }) => code)).not.toContain("trapUnreachable");
+  // its tailpiece is a hole like the others: right under the outlet, round, drilled before the drain is laid
+  const evaluation = evaluate(design);
+  const holes = listHoles(design, evaluation);
+  expect(countHoles(design, evaluation)).toBe(holes.length);
+  const hole = holes.find(({ id }) => id === toTailHoleId(drain.lineId))!;
+  const { x, y } = design.fixtures.at(-1)!.outletMm;
+  expect(hole.facesMm[0]).toEqual({ x, y, z: 0 });
+  expect(hole.lengthMm).toBe(hole.widthMm);
+  expect(hole.widthMm).toBeGreaterThanOrEqual(40);
+  const order = orderSteps(listSteps(design, evaluation));
+  if (!order.ok) throw new Error(order.circle.join(", "));
+  const at = (id: string) => order.steps.findIndex((step) => step.id === id);
+  expect(at(`drillHole:${hole.id}`)).toBeGreaterThanOrEqual(0);
+  expect(at(`drillHole:${hole.id}`)).toBeLessThan(at(`layDrain:${drain.lineId}`));
+  // the sink's trap hangs over the floor and wants none
+  expect(holes.filter(({ id }) => id.endsWith("-trap"))).toHaveLength(1);
 });
 
 test("it is told how far it is; the same is built twice; refused measures are refused", () => {

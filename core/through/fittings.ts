@@ -2,6 +2,7 @@ import type { Design } from "../design/design";
 import type { GearOf } from "../design/gear";
 import type { Evaluation } from "../evaluate/evaluation";
 import { listExits } from "./exits";
+import { listTrapTails } from "./trapTails";
 
 export type Fitting = GearOf<"skinFitting">;
 
@@ -13,4 +14,5 @@ export const listFittings = ({ gear }: Pick<Design, "gear">): Fitting[] =>
 export const countHoles = (design: Design, judged: Pick<Evaluation, "drains" | "linePassages">): number =>
   judged.drains.reduce((sum, { passages }) => sum + passages.length, judged.linePassages.length) +
   listExits(design, judged).length +
+  listTrapTails(design, judged.drains).length +
   listFittings(design).length;

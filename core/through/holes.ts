@@ -2,11 +2,12 @@ import type { Attitude } from "../attitude/attitude";
 import type { Design } from "../design/design";
 import { toLegKey } from "../design/nodes";
 import type { Evaluation } from "../evaluate/evaluation";
+import { measureFloorMm } from "../fit/floor";
 import { computeWallHole } from "../fit/holeSize";
 import type { Passage } from "../fit/passages";
 import type { RigSide } from "../fit/rigSides";
 import { placeGearPort } from "../gear/gearPorts";
-import type { Vec3 } from "../geometry/vec";
+import { type Vec3, vec } from "../geometry/vec";
 import { measureOverWater, measureWorstOverWater } from "../hull/overWater";
 import { createRecall } from "../quantity/recall";
 import { lookUpValue } from "../rules/lookUpLimit";
@@ -14,6 +15,7 @@ import { type Exit, listExits } from "./exits";
 import { type Fitting, listFittings } from "./fittings";
 import { computeFloodLps } from "./openHole";
 import { findSaw, type Saw } from "./saws";
+import { listTrapTails, type TrapTail } from "./trapTails";
 
 export type HoleEntry = {
   readonly id: string;
@@ -48,6 +50,9 @@ export const toHoleId = (
   );
   return `${lineId}-${key}-${nth}`;
 };
+
+/** The id of the hole a trap's tailpiece goes through. */
+export const toTailHoleId = (lineId: string | null): string => `${lineId}-trap`;
 
 /** Every hole of a rig in one list: floor, walls and bulkheads, its own sides and roof, hull. Sizes with the room to seal that is set. */
 export const listHoles = (
@@ -86,6 +91,7 @@ function collectHoles(
         isUnderWater: false,
       };
     }),
+    ...listTrapTails(design, drains).map((tail) => toTailHole(design, tail)),
     ...listExits(design, { drains, linePassages }).map((exit) => toExitHole(design, exit)),
     ...listFittings(design).map((piece): HoleEntry => {
       const at = placeGearPort(piece, "in");
@@ -110,6 +116,29 @@ function collectHoles(
       };
     }),
   ];
+}
+
+// A round hole under the outlet, through the floor at right angles.
+function toTailHole(design: Design, { drain, outletMm: { x, y } }: TrapTail): HoleEntry {
+  const thicknessMm = measureFloorMm(design);
+  const widthMm = drain.pipe.outerMm + 2 * Math.max(0, lookUpValue(design.rules, "holeClearance"));
+  return {
+    id: toTailHoleId(drain.id),
+    through: "floor",
+    side: null,
+    lineId: drain.id,
+    gearId: null,
+    panelName: null,
+    facesMm: [vec(x, y, 0), vec(x, y, -thicknessMm)],
+    lengthMm: widthMm,
+    widthMm,
+    thicknessMm,
+    angleRad: Math.PI / 2,
+    drillFrom: "either",
+    behind: null,
+    saw: findSaw(widthMm),
+    isUnderWater: false,
+  };
 }
 
 // Straight through, with room to seal; how thick a side or a roof is, is not asked for.

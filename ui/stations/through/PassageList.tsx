@@ -1,7 +1,7 @@
 "use client";
 import { buildPutHoles, listDrilledHoles } from "@/core/design/lineItems";
 import type { Passage } from "@/core/fit/passages";
-import { type HoleEntry, listHoles, toHoleId } from "@/core/through/holes";
+import { type HoleEntry, listHoles, toHoleId, toTailHoleId } from "@/core/through/holes";
 import { toWorkingId } from "@/core/workings/working";
 import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
@@ -22,7 +22,9 @@ export function PassageList() {
   const design = useWorkbench((state) => state.history!.design);
   const { lines, rig } = design;
   const passages = [...evaluation.drains.flatMap((drain) => drain.passages), ...evaluation.linePassages];
-  const outs = listHoles(design, evaluation).filter(({ through }) => through === "side" || through === "roof");
+  const outs = listHoles(design, evaluation).filter(
+    ({ through, id, lineId }) => through === "side" || through === "roof" || id === toTailHoleId(lineId),
+  );
   const fittings = design.gear.filter(({ spec }) => spec.kind === "skinFitting").length;
   const setIn = design.gear.filter(({ spec }) => spec.kind === "deckFitting" || spec.kind === "coupling");
   const drilled = passages.length + outs.length;
@@ -63,7 +65,7 @@ function OutRow({ hole }: { readonly hole: HoleEntry }) {
   const design = useWorkbench((state) => state.history!.design);
   const isVent = design.lines.some(({ id, kind }) => id === hole.lineId && kind === "vent");
   const how = [
-    WORDS.lookForStruts,
+    hole.through === "floor" ? WORDS.underTheOutlet : WORDS.lookForStruts,
     ...(hole.through === "side" ? [WORDS.downOutward] : []),
     ...(isVent ? [WORDS.bedTheCowl] : []),
   ].join(" ");

@@ -11,6 +11,8 @@ export const byTheirTemplate = (names: Shown) =>
   `Not among them, for each is cut by the template it comes with: ${names}.`;
 export const lookForStruts =
   "How thick it is and what is in it isn't known: look for struts and wires first. Pilot first, then half from each side.";
+export const underTheOutlet =
+  "Right under the outlet, for the trap's tailpiece: look what is under the floor there first. Pilot first, then half from each side.";
 export const downOutward = "Slope it down outward.";
 export const bedTheCowl = "Bed the cowl.";
 export const holeInTheFloor = "Hole in the floor";
