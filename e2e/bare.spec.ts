@@ -101,7 +101,9 @@ test("Lesesaal, bare: twelve fixtures where they stand, each with a way that was
   // findings of one kind stand behind one line, and are answered in one step
   await findings.getByRole("button", { name: /ends within the floor.*more like it/ }).click();
   await findings.getByRole("button", { name: "Settle them together" }).click();
-  await expect(findings).toContainText(/(Fit a (low running trap|membrane valve)|Hang it under the floor) .*, and the like in 2 other places/);
+  await expect(findings).toContainText(
+    /(Fit a (low running trap|membrane valve)|Hang it under the floor) .*, and the like in 2 other places/,
+  );
   await findings.getByRole("button", { name: "Do it" }).first().click();
   await expect(findings).not.toContainText("ends within the floor");
   await expect(page.getByRole("group", { name: "Fixtures" }).getByRole("listitem")).toHaveCount(WHOLE.length);
