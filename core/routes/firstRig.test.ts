@@ -25,9 +25,15 @@ const listAll = (toilet: ToiletKind): Wanted[] => [
   { what: "supply" },
 ];
 
+const built = new Map<string, Design>();
+
 function build(kind: RigKind, isFull: boolean, wanted: readonly Wanted[]): Design {
+  const key = JSON.stringify([kind, isFull, wanted]);
+  const before = built.get(key);
+  if (before) return before;
   const outcome = buildFirstRig(toFirst(kind, isFull), wanted);
   if (!outcome.ok) throw new Error(JSON.stringify(outcome.faults));
+  built.set(key, outcome.design);
   return outcome.design;
 }
 

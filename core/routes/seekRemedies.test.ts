@@ -114,7 +114,7 @@ test("whatever is offered settles what it is offered for, brings no must, and le
         }
       }
     }),
-    { numRuns: 40 },
+    { numRuns: 25 },
   );
-  expect(offered).toBeGreaterThan(5);
+  expect(offered).toBeGreaterThan(3);
 });
