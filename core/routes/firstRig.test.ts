@@ -25,6 +25,9 @@ const listAll = (toilet: ToiletKind): Wanted[] => [
   { what: "supply" },
 ];
 
+/** Afloat a bowl that is pumped, on land one over its tank. */
+const listFor = (kind: RigKind): Wanted[] => listAll(kind === "boat" ? "handPump" : "gravity");
+
 const built = new Map<string, Design>();
 
 function build(kind: RigKind, isFull: boolean, wanted: readonly Wanted[]): Design {
@@ -40,7 +43,7 @@ function build(kind: RigKind, isFull: boolean, wanted: readonly Wanted[]): Desig
 test.each(FIRST_RIGS)(
   "a %s, full underneath: %s: whole from the first measures, nothing is left to settle",
   (kind, isFull) => {
-    const design = build(kind, isFull, listAll(kind === "boat" ? "handPump" : "gravity"));
+    const design = build(kind, isFull, listFor(kind));
     const { findings } = evaluate(design);
     expect(findings.filter(({ severity }) => severity === "must")).toEqual([]);
     // what nobody but the builder knows is asked for
@@ -62,7 +65,7 @@ test.each(FIRST_RIGS)(
 
 test("nothing is set where something stands already: no tray under a sink", () => {
   for (const kind of ["van", "bus", "trailer", "boat"] as const) {
-    const { fixtures } = build(kind, false, listAll("cassette"));
+    const { fixtures } = build(kind, false, listFor(kind));
     const rooms = fixtures.map((one) => findFixtureRoom(one.kind, one.outletMm));
     const pairs = rooms.flatMap((a, i) => rooms.slice(i + 1).map((b) => areApart(a, b)));
     expect(pairs).toEqual(pairs.map(() => true));
@@ -71,8 +74,8 @@ test("nothing is set where something stands already: no tray under a sink", () =
 
 test("pump and strainer stand under a sink or basin, and nothing stands in a tray", () => {
   for (const [kind, isFull] of FIRST_RIGS) {
-    const { gear, fixtures, lines } = build(kind, isFull, listAll("cassette"));
-    const pump = gear.find(({ spec }) => spec.kind === "pump")!;
+    const { gear, fixtures, lines } = build(kind, isFull, listFor(kind));
+    const pump = gear.find(({ name }) => name === "Fresh water pump")!;
     const cabinets = fixtures.filter(({ kind: one }) => one === "kitchenSink" || one === "basin");
     const rooms = cabinets.map((one) => findFixtureRoom(one.kind, one.outletMm));
     expect(rooms.some((room) => !areApart(room, toGearBlock(pump)))).toBe(true);
