@@ -14,7 +14,7 @@ import { measureFloorMm } from "../fit/floor";
 import { add, measureLength, subtract, type Vec3, vec } from "../geometry/vec";
 import { clamp } from "../quantity/tolerance";
 import { listServed } from "../tanks/portPlace";
-import { findTrapBottomMm } from "../traps/trapRoom";
+import { computeHungDropMm, findTrapBottomMm } from "../traps/trapRoom";
 import type { Remedy } from "./remedy";
 
 type PortRef = { readonly tankId: string; readonly id: string };
@@ -78,7 +78,7 @@ function proposeRaised(design: Design, drain: Drain, fixture: Fixture, trap: Tra
 
 // So much lower that the pipe leaves it under the floor.
 function proposeHungTrap(design: Design, drain: Drain, { outletMm }: Fixture, trap: Trap): Remedy[] {
-  const dropMm = Math.ceil(outletMm.z + measureFloorMm(design) + drain.pipe.innerMm);
+  const dropMm = computeHungDropMm(outletMm.z, measureFloorMm(design), drain.pipe);
   const value: Trap = { ...trap, dropMm, hasCleanout: true };
   const at = { kind: "trap", lineId: drain.id } as const;
   const ops = [buildPutItems(drain, { trap: value })];

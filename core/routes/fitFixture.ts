@@ -10,7 +10,7 @@ import { findFixtureRoom, isRoomFree } from "../fit/floorRoom";
 import { measureExtent } from "../geometry/solid";
 import { add, scale, type Vec3, vec } from "../geometry/vec";
 import { findWastePipe } from "../parts/pipes";
-import { findTrapBottomMm } from "../traps/trapRoom";
+import { computeHungDropMm, findTrapBottomMm } from "../traps/trapRoom";
 import { bringsMust, layDrainClear } from "./cleanWay";
 import { fitBest, type OnStep } from "./fitBest";
 import { settleLaid, toOwn } from "./settleLaid";
@@ -71,7 +71,7 @@ function listTraps(design: Design, kind: FixtureKind): (Trap | null)[] {
   const { trap, heightMm, boreMm } = USUAL_FIXTURES[kind];
   const pipe = findWastePipe(boreMm);
   if (!trap || findTrapBottomMm(heightMm - trap.dropMm, trap, pipe) >= 0) return [trap];
-  const dropMm = Math.ceil(heightMm + measureFloorMm(design) + pipe.innerMm);
+  const dropMm = computeHungDropMm(heightMm, measureFloorMm(design), pipe);
   return [{ ...trap, dropMm: Math.max(dropMm, trap.dropMm), hasCleanout: true }, trap];
 }
 

@@ -7,3 +7,10 @@ export const findTrapBottomMm = (weirMm: number, { sealMm }: Trap, { innerMm, ou
 /** Whether the pipe behind a trap leaves it within a floor or over it, mm: with its bore over the weir. Source: geometry [C]. */
 export const leavesOverMm = (weirMm: number, { innerMm }: Pipe, undersideMm: number): boolean =>
   weirMm + innerMm > undersideMm;
+
+/**
+ * How far under its outlet the weir of a trap stands that hangs under a floor whole, mm, up to the next whole one: outlet over the floor, the floor's
+ * thickness and the pipe's bore. Source: geometry [C]. Example: 40 mm over 44 mm of floor, bore 36.4 mm → 121 mm.
+ */
+export const computeHungDropMm = (outletMm: number, floorMm: number, { innerMm }: Pick<Pipe, "innerMm">): number =>
+  Math.ceil(outletMm + floorMm + innerMm);
