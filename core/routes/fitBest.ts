@@ -3,6 +3,7 @@ import { applyEdit } from "../design/edit";
 import type { Edit } from "../design/editOps";
 import { evaluate } from "../evaluate/evaluate";
 import type { Finding } from "../evaluate/findings";
+import { laySquare } from "./laySquare";
 import { settleLaid, toOwn } from "./settleLaid";
 
 /** Tells how far it is, as a share in (0, 1]. */
@@ -15,7 +16,7 @@ const TRIED_SHARE = 0.6;
 
 /**
  * Of edits that fit the same thing in different ways the one that brings the least to be settled, the first of equals, with
- * what its own remedies settle by laying it otherwise done as well. Parts that were there stay as they are. Null where every
+ * what its own remedies settle by laying it otherwise done as well, and its hoses led square. Parts that were there stay as they are. Null where every
  * one of them is refused. Each costs a whole evaluation.
  */
 export function fitBest(design: Design, edits: readonly Edit[], onStep: OnStep = () => undefined): Edit | null {
@@ -31,12 +32,12 @@ export function fitBest(design: Design, edits: readonly Edit[], onStep: OnStep =
   }
   if (!best) return null;
   const now = applyAll(design, best.edit);
-  const { ops } = settleLaid(now, {
+  const settled = settleLaid(now, {
     known,
     isOwn: toOwn(design, now),
     onStep: (share) => onStep(TRIED_SHARE + (1 - TRIED_SHARE) * share),
   });
-  return { ...best.edit, ops: [...best.edit.ops, ...ops] };
+  return { ...best.edit, ops: [...best.edit.ops, ...settled.ops, ...laySquare(settled.design, design)] };
 }
 
 const listFresh = (design: Design, known: ReadonlySet<string>): Finding[] =>

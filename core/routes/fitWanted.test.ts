@@ -8,17 +8,24 @@ import { SUMP_GOALS } from "../edits/fitSump";
 import { listUntapped } from "../edits/fitSupply";
 import { evaluate } from "../evaluate/evaluate";
 import type { Finding } from "../evaluate/findings";
+import { listHoseCourse } from "../fit/lineLegs";
 import { computeTapFlows } from "../gear/tapFlows";
 import { listSumps } from "../heads/sumpFigures";
 import { TOILET_KINDS, TOILETS } from "../heads/toiletKinds";
 import { buildFirstDesign } from "./firstDesign";
 import { fitWanted, type Wanted } from "./fitWanted";
+import { isAskew } from "./laySquare";
 
 type Kind = (typeof RIG_KINDS)[number];
 
+const begun = new Map<string, Design>();
+
 function begin(kind: Kind, isFull: boolean): Design {
+  const known = begun.get(`${kind} ${isFull}`);
+  if (known) return known;
   const outcome = buildFirstDesign(toFirst(kind, isFull));
   if (!outcome.ok) throw new Error(JSON.stringify(outcome.faults));
+  begun.set(`${kind} ${isFull}`, outcome.design);
   return outcome.design;
 }
 
@@ -234,6 +241,9 @@ test.each(RIGS)(
     expectKept(design, after);
     const taps = after.gear.flatMap(({ spec }) => (spec.kind === "tap" ? [spec.fixtureId] : []));
     expect(taps.sort()).toEqual(design.fixtures.map(({ id }) => id).sort());
+    // its hoses are as long as they will be on walls and floor
+    const hoses = after.lines.slice(design.lines.length).flatMap((line) => (line.kind === "hose" ? [line] : []));
+    expect(hoses.filter((hose) => isAskew(listHoseCourse(after, hose))).map(({ name }) => name)).toEqual([]);
     // each tap runs in a state of its own, and all of them give water
     const opened = after.states.flatMap(({ openTaps }) => openTaps);
     expect(new Set(opened).size).toBe(taps.length);
