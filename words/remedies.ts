@@ -249,7 +249,7 @@ export function describeRemedy(
 
 function sayLowerTrap(edit: Edit, by: string): string {
   const fitted = isMembrane(edit)
-    ? "Fit a membrane valve in its place, which needs no height"
+    ? "Fit a membrane valve in its place: it holds no water and takes next to no height"
     : "Fit a low running trap in its place, which takes less height";
   return by === "" ? fitted : `${fitted}, and raise the outlet by ${by}`;
 }

@@ -53,7 +53,7 @@ export function buildAddVent(design: Design, tank: Tank): Edit {
 
 /** Kept below the floor, mm. */
 const UNDER_MM = 30;
-/** Rise of a long breather under the floor, m/m: more than a rig is parked askew [T]. */
+/** Rise of a long breather under the floor or on it, m/m: more than a rig is parked askew [T]. */
 const STEEP = 0.08;
 /** A hose that lies on the floor has its middle this far over it, mm [T]. */
 const ON_FLOOR_MM = 40;
@@ -87,7 +87,7 @@ function listWaysToWall(design: Design, foot: Vec3): Vec3[][] {
     }),
     ...[wallY, -wallY].map((y) => [
       vec(foot.x, foot.y, ON_FLOOR_MM),
-      vec(foot.x, y, ON_FLOOR_MM + 20),
+      vec(foot.x, y, ON_FLOOR_MM + Math.max(20, Math.abs(y - foot.y) * STEEP)),
       vec(foot.x, y, WALL_END_MM),
     ]),
   ].map((way) => way.map(roundTenth));

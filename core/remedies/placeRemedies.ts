@@ -1,20 +1,17 @@
 import type { Design } from "../design/design";
 import type { EditOp } from "../design/editOps";
 import { freeId } from "../design/freeId";
-import { buildPutHoles, buildPutItems, findTrap, listDrilledHoles } from "../design/lineItems";
+import { buildPutHoles, listDrilledHoles } from "../design/lineItems";
 import { buildMove, roundTenth } from "../design/moves";
-import type { Drain, Fixture, Line, Trap, Vent } from "../design/plumbing";
-import { USUAL_TRAPS } from "../design/usualTraps";
+import type { Drain, Line, Vent } from "../design/plumbing";
 import { buildDrawDrain, buildRedirect, type Goal, listGoals } from "../edits/drainEdits";
 import { buildVentWay } from "../edits/ventEdits";
 import type { Finding } from "../evaluate/findings";
 import { buildDrainPath } from "../falls/drainPath";
 import { clearPort } from "../fit/clearPort";
-import { measureFloorMm } from "../fit/floor";
 import { add, measureLength, subtract, type Vec3, vec } from "../geometry/vec";
 import { clamp } from "../quantity/tolerance";
 import { listServed } from "../tanks/portPlace";
-import { computeHungDropMm, findTrapBottomMm } from "../traps/trapRoom";
 import type { Remedy } from "./remedy";
 
 type PortRef = { readonly tankId: string; readonly id: string };
@@ -36,53 +33,6 @@ export function proposeWiderHole(line: Line, leg: number, { neededMm }: Of<"hole
   );
   const ops = [buildPutHoles(line, holes)];
   return [{ byMm: wideMm, edit: { code: "widenHole", at: { kind: "line", id: line.id }, ops } }];
-}
-
-/** A fixture is raised by no more than a step, mm [T]. */
-const STEP_MM = 150;
-
-/**
- * Takes a trap out of the floor: up, by a fixture that stands higher or a trap that takes less height; or down, hung under the
- * floor on a tailpiece, where it is reached by its cleanout.
- */
-export function proposeTrapOutOfFloor(design: Design, drain: Drain, { endsInFloor }: Of<"trapInFloor">): Remedy[] {
-  const trap = findTrap(drain);
-  const fixture = design.fixtures.find(({ id }) => id === drain.fromFixture);
-  if (!trap || !fixture) return [];
-  const at = { kind: "trap", lineId: drain.id } as const;
-  const kinds = (["running", "membrane"] as const)
-    .map((kind) => USUAL_TRAPS[kind])
-    .filter((other) => other.kind !== trap.kind && other.dropMm + other.sealMm < trap.dropMm + trap.sealMm);
-  return [
-    ...proposeRaised(design, drain, fixture, trap),
-    ...(endsInFloor ? proposeHungTrap(design, drain, fixture, trap) : []),
-    ...kinds.flatMap((value): Remedy[] => {
-      const put = buildPutItems(drain, { trap: value });
-      const own = { byMm: null, edit: { code: "lowerTrap", at, ops: [put] } } as const;
-      // a hair too low still, it goes in with the fixture raised by that
-      const raised = proposeRaised(design, drain, fixture, value).map(({ byMm, edit }): Remedy => {
-        return { byMm, edit: { code: "lowerTrap", at, ops: [put, ...edit.ops] } };
-      });
-      return [own, ...raised];
-    }),
-  ];
-}
-
-// The fixture so much higher that the trap's bottom is over the floor.
-function proposeRaised(design: Design, drain: Drain, fixture: Fixture, trap: Trap): Remedy[] {
-  const byMm = Math.ceil(-findTrapBottomMm(fixture.outletMm.z - trap.dropMm, trap, drain.pipe));
-  const at = { kind: "fixture", id: fixture.id } as const;
-  const move = byMm > 0 && byMm <= STEP_MM ? buildMove(design, at, add(fixture.outletMm, vec(0, 0, byMm))) : null;
-  return move ? [{ byMm, edit: { ...move, code: "raiseOutlet" } }] : [];
-}
-
-// So much lower that the pipe leaves it under the floor.
-function proposeHungTrap(design: Design, drain: Drain, { outletMm }: Fixture, trap: Trap): Remedy[] {
-  const dropMm = computeHungDropMm(outletMm.z, measureFloorMm(design), drain.pipe);
-  const value: Trap = { ...trap, dropMm, hasCleanout: true };
-  const at = { kind: "trap", lineId: drain.id } as const;
-  const ops = [buildPutItems(drain, { trap: value })];
-  return dropMm > trap.dropMm ? [{ byMm: dropMm - trap.dropMm, edit: { code: "hangTrap", at, ops } }] : [];
 }
 
 /** How far the last bend of a branch is set back against the flow of the pipe it joins, mm. */

@@ -67,7 +67,6 @@ import {
   proposeDrain,
   proposeInside,
   proposeLessUse,
-  proposeTrapOutOfFloor,
   proposeTurnedBranch,
   proposeWiderHole,
 } from "./placeRemedies";
@@ -77,6 +76,7 @@ import type { Remedy } from "./remedy";
 import { proposeLongerLeg } from "./roomRemedies";
 import { proposeSeal, proposeShallowerSeal, proposeSteadyAir, proposeSteadySeal } from "./sealRemedies";
 import { proposeBolts, proposeBoltsAside, proposeHold, proposeSenderIn, proposeWiderValve } from "./specRemedies";
+import { proposeSteadyTrap, proposeTrapOutOfFloor, proposeWaterless } from "./trapRemedies";
 import { UNAIDED } from "./unaided";
 
 // With its breather, and afloat with its pump-out.
@@ -168,17 +168,20 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
   trapMissing: (design, _finding, { drain }) => (drain ? proposeTrap(design, drain) : []),
   trapInFloor: (design, finding, { drain }) => (drain ? proposeTrapOutOfFloor(design, drain, finding) : []),
   sealShallow: (design, _finding, { drain }) => (drain ? proposeSeal(design, drain) : []),
-  sealSlops: (design, finding, { drain }) => (drain ? proposeSteadySeal(design, drain, finding) : []),
-  trapSiphons: (design, _finding, { drain }) => (drain ? proposeBranchVent(design, drain) : []),
+  sealSlops: (design, finding, { drain }) =>
+    drain ? [...proposeSteadySeal(design, drain, finding), ...proposeWaterless(design, drain)] : [],
+  trapSiphons: proposeSteadyTrap,
   trapArmLong: (design, _finding, { drain }) =>
-    drain ? [...proposeBranchVent(design, drain), ...proposeDropInLeg(design, drain, 0)] : [],
+    drain
+      ? [...proposeBranchVent(design, drain), ...proposeDropInLeg(design, drain, 0), ...proposeWaterless(design, drain)]
+      : [],
   drainSlow: (_design, _finding, { drain }) => (drain ? proposeWiderPipe(drain) : []),
   narrowsDownstream: (design, finding, { drain }) => proposeWiderWay(design, drain, finding),
   branchAgainstFlow: (design, _finding, { drain }) => (drain ? proposeTurnedBranch(design, drain) : []),
   teeOnTheFlat: (_design, _finding, { drain }) => (drain ? proposeWye(drain) : []),
-  siphonedByOthers: (design, _finding, { drain }) => (drain ? proposeBranchVent(design, drain) : []),
-  branchBends: (design, _finding, { drain }) => (drain ? proposeBranchVent(design, drain) : []),
-  branchDrops: (design, _finding, { drain }) => (drain ? proposeBranchVent(design, drain) : []),
+  siphonedByOthers: proposeSteadyTrap,
+  branchBends: proposeSteadyTrap,
+  branchDrops: proposeSteadyTrap,
   branchOverloaded: (_design, _finding, { drain }) => (drain ? proposeWiderPipe(drain) : []),
   ventAtTrap: (design, _finding, { drain }) => (drain ? proposeBranchVent(design, drain) : []),
   tankUnvented: (design, _finding, { tank }) => (tank ? proposeVent(design, tank) : []),

@@ -6,6 +6,7 @@ import { type FirstObstacles, NOTHING_UNDER } from "../design/firstObstacles";
 import { type ParseOutcome, parseDesign } from "../design/parseDesign";
 import type { RigKind } from "../design/rig";
 import { buildFitPumpOut } from "../edits/pumpOutEdits";
+import { buildVentWay } from "../edits/ventEdits";
 import { evaluate } from "../evaluate/evaluate";
 import { findClearance, measureTankGaps } from "../fit/obstacleGaps";
 import { countMusts, findCleanWay } from "./cleanWay";
@@ -31,7 +32,7 @@ const MOST_TRIED = 40;
  * the nearest clear one, with another way for the drain where there is one. What one press would mend of its lines is mended (`settleLaid`). Refused with the faults of what was measured.
  */
 export function buildFirstDesign({ id, name, kind, measures, under = NOTHING_UNDER }: FirstDesign): ParseOutcome {
-  const at = (m: FirstMeasures) => fitOut(createDesign(id, name, kind, m, under));
+  const at = (m: FirstMeasures) => fitOut(leadAlongWall(createDesign(id, name, kind, m, under)));
   if (measures.tankForwardMm !== null && measures.tankLeftMm !== null) return settle(parseDesign(at(measures)));
   let best: { readonly outcome: ParseOutcome; readonly regrets: number } | null = null;
   let tried = 0;
@@ -64,6 +65,14 @@ function layAnew(outcome: ParseOutcome): ParseOutcome {
   const edit = drain && findCleanWay(outcome.design, drain.id);
   const laid = edit && applyEdit(outcome.design, edit);
   return laid?.ok ? { ...outcome, design: laid.design } : outcome;
+}
+
+// Its breather under the floor to a wall and up it; where nothing lets it through, up through the floor and along it.
+function leadAlongWall(design: Design): Design {
+  const vent = design.lines.find(({ kind }) => kind === "vent");
+  const edit = vent && buildVentWay(design, vent.id, "wall");
+  const led = edit && applyEdit(design, edit);
+  return led?.ok ? led.design : design;
 }
 
 // Under a van one puts a hose on the outlet; a boat's tank is pumped out through the deck.

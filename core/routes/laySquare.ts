@@ -12,7 +12,7 @@ import { listSquareWays } from "./squareWays";
 /** A piece that goes less than this aside is no slant, mm [T]. */
 const ASKEW_MM = 60;
 /** So many ways of a hose are tried. */
-const MOST_TRIED = 4;
+const MOST_TRIED = 8;
 
 /**
  * Ops that lead the new hoses of a design along the rig, across it and upright, as they are clipped to walls and floor: straight

@@ -17,7 +17,9 @@ const LAID: ReadonlySet<Edit["code"]> = new Set([
   "clearLeg",
   "fitPumpOut",
   "fitStopValve",
+  "hangTrap",
   "liftVent",
+  "lowerTrap",
   "moveClear",
   "regradeDumpLine",
   "removeBend",
@@ -53,9 +55,10 @@ export function settleLaid(
     const evaluation = evaluate(now);
     const finding = evaluation.findings.find(isLeft);
     if (!finding) break;
-    const remedy = seekRemedies(now, evaluation, finding).find(
-      ({ newFindings, edit }) => newFindings === 0 && LAID.has(edit.code) && edit.ops.every(isOwn),
-    );
+    // what settles most by one press first
+    const [remedy] = seekRemedies(now, evaluation, finding)
+      .filter(({ newFindings, edit }) => newFindings === 0 && LAID.has(edit.code) && edit.ops.every(isOwn))
+      .sort((a, b) => a.after.findings - b.after.findings);
     const laid = remedy && applyEdit(now, remedy.edit);
     if (!laid?.ok) {
       left.add(finding.id);

@@ -10,7 +10,7 @@ import { hindersPipes } from "../fit/roles";
 import { listTankBlocks } from "../fit/tankBlocks";
 import { isSetIn, toGearBlock } from "../gear/gearBlock";
 import type { Block } from "../geometry/blocks";
-import { measureLength, subtract, type Vec3 } from "../geometry/vec";
+import { interpolate, measureLength, subtract, type Vec3 } from "../geometry/vec";
 
 /** Kept beside what it passes, mm [T]. */
 const PAST_MM = 10;
@@ -18,6 +18,10 @@ const PAST_MM = 10;
 const BEND_MM = 150;
 /** Over the floor, where what came through it turns, mm [T]. */
 const OVER_FLOOR_MM = 60;
+/** What is as low as this lies on the floor, as near as this along a wall, mm; a piece that stands free in the room counts so often [T]. */
+const AT_FLOOR_MM = 200;
+const AT_WALL_MM = 200;
+const IN_ROOM = 2;
 /** Bends this near to each other are none, mm. */
 const SAME_MM = 1;
 
@@ -34,7 +38,8 @@ const ORDERS = [
 
 /**
  * Ways of a hose or a breather between two points, by its middle line, whose pieces lie along the rig, across it or upright, clear of
- * all that stands on it and of the builder's own parts; the shortest first, a bend counting as 150 mm. Each goes out of its way in one
+ * all that stands on it and of the builder's own parts; the shortest first, a bend counting as 150 mm and what stands free in the room
+ * twice. Each goes out of its way in one
  * direction at most, past one face of what is there. Without the two ends. Source: geometry [C]; what a bend is worth [T].
  */
 export function listSquareWays(design: Design, line: Hose | Vent, from: Vec3, to: Vec3, most: number): Vec3[][] {
@@ -47,7 +52,7 @@ export function listSquareWays(design: Design, line: Hose | Vent, from: Vec3, to
   // orders that differ only in what they do not do are one way
   const apart = [...new Map(courses.map((course) => [JSON.stringify(course), course])).values()];
   const sorted = apart
-    .map((course) => ({ course, costMm: measureCourse(course) + BEND_MM * course.length }))
+    .map((course) => ({ course, costMm: measureCost(design, course) + BEND_MM * course.length }))
     .sort((a, b) => a.costMm - b.costMm);
   const ways: Vec3[][] = [];
   for (const { course } of sorted) {
@@ -80,8 +85,21 @@ function dropStraight(course: readonly Vec3[]): Vec3[] {
   });
 }
 
-const measureCourse = (course: readonly Vec3[]): number =>
-  course.slice(1).reduce((sum, p, i) => sum + measureLength(subtract(p, course[i]!)), 0);
+const measureCost = (design: Design, course: readonly Vec3[]): number =>
+  course.slice(1).reduce((sum, p, i) => {
+    const lengthMm = measureLength(subtract(p, course[i]!));
+    return sum + lengthMm * (standsInRoom(design, course[i]!, p) ? IN_ROOM : 1);
+  }, 0);
+
+// Over the floor with nothing to be clipped to.
+function standsInRoom({ rig: { lengthMm, widthMm } }: Design, a: Vec3, b: Vec3): boolean {
+  const middle = interpolate(a, b, 0.5);
+  const toWallMm = Math.min(
+    a.y === b.y ? widthMm / 2 - Math.abs(a.y) : Number.POSITIVE_INFINITY,
+    a.x === b.x ? Math.min(a.x, lengthMm - a.x) : Number.POSITIVE_INFINITY,
+  );
+  return middle.z > AT_FLOOR_MM && toWallMm > AT_WALL_MM;
+}
 
 const listPartBlocks = ({ tanks, gear }: Design): Block[] => [
   ...tanks.flatMap(listTankBlocks),
