@@ -55,7 +55,9 @@ export function describeStability({ tanks, lossMm, share, sinkMm }: Stability, d
     `Part full, the tanks take ${formatLength(lossMm, units)} off GM${share === null ? "" : `, ${formatQuantity(share, "ratio", units)} of it`}.`,
     ...(sinkMm === null
       ? ["Trim and how deep full tanks put her are not worked out: give her hull's sections at Rig."]
-      : [`All tanks full she lies ${formatLength(sinkMm, units)} deeper.`]),
+      : [
+          `All tanks full, and in fresh water, she lies ${formatLength(sinkMm, units)} deeper than at sea with them empty.`,
+        ]),
     ...tanks.map(({ tankId, lossMm: own, turnedMm, sharedMm, heelDeg, trimDeg }) => {
       const heel =
         heelDeg === null || Math.abs(heelDeg) < 0.05

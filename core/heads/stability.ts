@@ -28,7 +28,7 @@ export type Stability = {
   /** All surfaces together, mm, and as a share of GM; null where GM is not known. */
   readonly lossMm: number;
   readonly share: number | null;
-  /** All tanks full: how much deeper she lies than without them, mm; null without the hull's sections. */
+  /** All tanks full, and in fresh water: how much deeper she lies than at the given line, mm; null without the hull's sections. */
   readonly sinkMm: number | null;
 };
 

@@ -200,15 +200,26 @@ test("off her ends, under her keel and over her sheer she is not", () => {
   expect(buildHullField(hull, vec(0, 0, 1)).capacityL).toBeCloseTo(8_800, 6);
 });
 
-test("with her tanks full she lies deeper by their weight over what a centimetre takes, never less", () => {
+test("with her tanks full and in fresh water she lies deeper by what she has to displace more, never less", () => {
   const setzkasten = readDemo("setzkasten");
   const { rig, tanks } = setzkasten;
-  const sinkMm = measureLoadedSinkMm(setzkasten)!;
-  const afloat = (by: number) => computeHydrostatics(rig.hull!, rig.waterlineZMm! + by)!;
+  const litresAt = (by: number) => measureVolumeBelowL(buildHullField(rig.hull!, vec(0, 0, 1)), rig.waterlineZMm! + by);
+  const seaKg = litresAt(0) * 1.025;
   const kg = tanks.reduce((sum, tank) => sum + computeFullKg(tank), 0);
-  // exactly: where what she displaces is more by just the weight of the tanks
-  expect(afloat(sinkMm).displacementKg).toBeGreaterThanOrEqual(afloat(0).displacementKg + kg * 0.995);
-  expect(sinkMm).toBeLessThan(200);
-  expect(measureLoadedSinkMm({ rig, tanks: [] })).toBe(0);
+  for (const [has, weighsKg] of [
+    [tanks, seaKg + kg],
+    [[], seaKg],
+  ] as const) {
+    const sinkMm = measureLoadedSinkMm({ rig, tanks: [...has] })!;
+    // exactly: where fresh water of what she weighs then is put aside
+    const wantedL = weighsKg / 0.998;
+    expect(litresAt(sinkMm)).toBeGreaterThanOrEqual(wantedL * 0.999);
+    expect(litresAt(sinkMm)).toBeLessThan(wantedL * 1.05);
+    expect(sinkMm).toBeGreaterThan(0);
+    expect(sinkMm).toBeLessThan(200);
+  }
+  // a box of 4 × 2 m, 0.5 m deep: 4,000 L at sea are 4,108 L of fresh water, over 8 m²
+  const barge = { ...rig, hull: box(4_000, 1_000, -500, 500), waterlineZMm: 0 };
+  expect(measureLoadedSinkMm({ rig: barge, tanks: [] })).toBeCloseTo((4_000 * (1.025 / 0.998 - 1)) / 8, 1);
   expect(measureLoadedSinkMm(readDemo("kranich"))).toBeNull();
 });

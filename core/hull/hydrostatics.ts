@@ -4,8 +4,8 @@ import { type HeightField, measureVolumeBelowL } from "../geometry/volumeBelow";
 import { MM3_PER_L } from "../quantity/convert";
 import { findHalfBreadthMm, type HalfPoint, listRings } from "./loft";
 
-/** Sea water, kg/L [P: standard tables, from memory, 98 %]; fresh water lets her float a fortieth deeper. */
-const SEA_KG_PER_L = 1.025;
+/** Sea water, kg/L [P: standard tables, from memory, 98 %]. */
+export const SEA_KG_PER_L = 1.025;
 /** Places along her at which her waterplane is read. */
 const STATIONS = 120;
 

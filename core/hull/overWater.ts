@@ -22,7 +22,7 @@ export function measureOverWater({ rig }: Pick<Design, "rig">, p: Vec3, attitude
 
 /**
  * The least height of a point over the water, mm, below 0 under it, at rest and at every heel and trim she is judged at, her
- * tanks full; and where that is [C on T]. Infinity without a waterline.
+ * tanks full and in fresh water; and where that is [C on T]. Infinity without a waterline.
  */
 export function measureWorstOverWater(
   design: Pick<Design, "rig" | "tanks">,

@@ -8,7 +8,7 @@ export const putInTheAxlesAt = (side: Shown) =>
   `Put in the axles ${side}: without them no ridge or ramp is worked out.`;
 export const nothingHangsUnderTheFloor = "Nothing hangs under the floor yet that a ridge or a ramp could touch.";
 export const underThe = (which: Shown, groundZMm: Shown, which2: Shown) => `${which} ${groundZMm} under the ${which2}`;
-export const tanksFullDeeper = (sinkMm: Shown) => `Tanks full: ${sinkMm} deeper`;
+export const tanksFullDeeper = (sinkMm: Shown) => `Tanks full, in fresh water: ${sinkMm} deeper`;
 export const moveFromTheSide = (which: Shown) => `Move ${which} from the side`;
 export const ground = "Ground";
 export const bow = "bow";
