@@ -147,6 +147,12 @@ const BEDDED: StepWords = {
     "Ashore. Turn its seacock before: handle in line with the hose is open. Let the sealant cure as its maker says before she floats.",
 };
 
+/** The load is of ABYC H-27, from memory, 90 % [P]: 500 lbf for 30 s at the inboard end. */
+const BEDDED_SEACOCK: StepWords = {
+  ...BEDDED,
+  caution: `${BEDDED.caution} Then lean on the inner end of its seacock with your whole weight: it is meant to bear three times that, 227 kg (500 lbf) for 30 seconds (ABYC H-27, from memory), with nothing giving way.`,
+};
+
 /** What rain and spray stand on: a hole as its maker says, closed before anything is set in it. */
 const SET_IN: StepWords = {
   verb: (part) => `Set ${part} into the outside wall`,
@@ -188,7 +194,7 @@ const SET_DOWN: Pick<StepWords, "verb" | "tools" | "caution"> = {
 function findWords({ kind, at }: Pick<BuildStep, "kind" | "at">, design: Design): StepWords {
   const { rig, gear, lines, tanks } = design;
   const piece = kind === "mountGear" ? gear.find(({ id }) => at.kind === "gear" && at.id === id) : undefined;
-  if (piece?.spec.kind === "skinFitting" && rig.kind === "boat") return BEDDED;
+  if (piece?.spec.kind === "skinFitting" && rig.kind === "boat") return piece.spec.hasSeacock ? BEDDED_SEACOCK : BEDDED;
   const words = piece && SET_IN_KINDS.includes(piece.spec.kind) ? SET_IN : STEP_WORDS[kind];
   if (kind === "trialHoses" && !standsUnderPressure({ gear })) return RUN_THROUGH;
   const isInto =

@@ -134,7 +134,7 @@ export function describeHeadsFinding(finding: FindingOf<"heads">, { part, length
     case "hullUnknown":
       return {
         title: "Her hull isn't measured",
-        why: `Whether ${finding.fittings === 1 ? "her skin fitting sits" : `her ${finding.fittings} skin fittings sit`} in her side, and whether tanks, pipes and bolts reach through it, isn't checked.`,
+        why: `Whether ${finding.fittings === 1 ? "her skin fitting sits" : `her ${finding.fittings} skin fittings sit`} in her side, and whether tanks, pipes and bolts reach through it, isn't checked. Nor is how much deeper she lies with her tanks full and in fresh water.`,
         advice: "Give her sections at Rig; three are enough to begin with.",
       };
     case "stabilityUnknown":
