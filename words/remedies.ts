@@ -1,5 +1,5 @@
 import type { Design } from "@/core/design/design";
-import type { Edit } from "@/core/design/editOps";
+import type { Edit, EditPath } from "@/core/design/editOps";
 import type { Fixing } from "@/core/design/plumbing";
 import type { Remedy, Way } from "@/core/remedies/remedy";
 import { describePart } from "./describePart";
@@ -28,7 +28,7 @@ export function describeRemedy(
     case "redirect":
       return "Let it join at another place";
     case "resize":
-      return `Make ${part} ${by} flatter`;
+      return sayResize(part, by, way, design);
     case "reroute":
       return sayReroute(part, by, way, design);
     case "shareFall":
@@ -195,9 +195,9 @@ export function describeRemedy(
     case "openVent":
       return "Take this breather to the open air by itself";
     case "moveClear":
-      if (edit.at.kind === "tank" && edit.ops.some(({ path }) => path[0] === "lines"))
-        return `Hang ${part} ${by} higher, its dump line with it`;
-      return sayMove(part, by, way, design);
+      return way === "up" && edit.ops.some(({ path }) => isPointOfDumpLine(path, design))
+        ? `Hang ${part} ${by} higher, its dump line with it`
+        : sayMove(part, by, way, design);
     case "clearLeg":
       return sayMove(part, by, way, design);
     case "moveVentEnd":
@@ -288,6 +288,28 @@ const isInlet = ({ at }: Edit, { tanks }: Design): boolean =>
 /** Which way, as one says it on such a rig. */
 const sayMove = (part: string, by: string, way: Way | undefined, design: Design): string =>
   way ? `Move ${part} ${nameWay(way, design)} by ${by}` : `Move ${part} clear by ${by}`;
+
+const isPointOfDumpLine = ([list, id, key, point]: EditPath, { lines }: Design): boolean =>
+  list === "lines" &&
+  key === "pointsMm" &&
+  point !== undefined &&
+  lines.some((line) => line.id === id && line.kind === "dumpLine");
+
+function sayResize(part: string, by: string, way: Way | undefined, { rig }: Design): string {
+  const isAfloat = rig.kind === "boat";
+  switch (way) {
+    case "left":
+      return `Make ${part} ${by} narrower on its ${isAfloat ? "port" : "left"} side`;
+    case "right":
+      return `Make ${part} ${by} narrower on its ${isAfloat ? "starboard" : "right"} side`;
+    case "forward":
+      return `Make ${part} ${by} shorter at its front end`;
+    case "aft":
+      return `Make ${part} ${by} shorter at its ${isAfloat ? "after" : "rear"} end`;
+    default:
+      return `Make ${part} ${by} flatter`;
+  }
+}
 
 // What stands at its ends may have to move for it: the tank down, the outlet any other way.
 function sayReroute(part: string, by: string, way: Way | undefined, design: Design): string {

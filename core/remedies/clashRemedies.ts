@@ -11,6 +11,7 @@ import { toGearBlock } from "../gear/gearBlock";
 import { add, vec } from "../geometry/vec";
 import { proposeLegClear, proposeLegPast, proposePartClear } from "./clearRemedies";
 import type { Remedy } from "./remedy";
+import { proposeShrunk } from "./smallerTank";
 
 type Of<C extends FindingCode> = Extract<Finding, { readonly code: C }>;
 
@@ -38,11 +39,15 @@ export function proposePipesApart(design: Design, { at, otherId, otherLeg, deepM
   });
 }
 
-/** A tank moved off the other. */
+/** A tank moved off the other, or so much smaller. */
 export function proposeTanksApart(design: Design, { at, otherId }: Of<"tanksClash">): Remedy[] {
   const [tank, other] = [at.kind === "tank" ? at.id : "", otherId].map((id) => design.tanks.find((t) => t.id === id));
   if (!tank || !other) return [];
-  return proposePartClear(design, { kind: "tank", id: tank.id }, toTankBlock(tank), toTankBlock(other), APART_MM);
+  const [own, taken] = [toTankBlock(tank), toTankBlock(other)];
+  return [
+    ...proposePartClear(design, { kind: "tank", id: tank.id }, own, taken, APART_MM),
+    ...proposeShrunk(tank, own, taken, APART_MM),
+  ];
 }
 
 /** A tank hung lower, or stood higher, until it is clear of the floor. */

@@ -52,7 +52,7 @@ export const proposeLegPast = (line: Line, leg: Leg, block: Block): Remedy[] =>
 const PAST_MM = 10;
 
 /** The straight moves that take one block clear of another by so much, nearest first. */
-function listWaysOut(a: Block, b: Block, clearMm: number): Shift[] {
+export function listWaysOut(a: Block, b: Block, clearMm: number): Shift[] {
   const byMm: Readonly<Record<MoveWay, number>> = {
     left: b.max.y + clearMm - a.min.y,
     right: a.max.y - (b.min.y - clearMm),

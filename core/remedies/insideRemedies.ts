@@ -6,6 +6,7 @@ import { findPartBlock } from "../fit/partBlock";
 import { add, measureLength, vec } from "../geometry/vec";
 import { clamp } from "../quantity/tolerance";
 import type { Remedy } from "./remedy";
+import { proposeTakenOff, type TankSide } from "./smallerTank";
 import { toWay } from "./toWay";
 
 /** A line's point may stand so far beside the floor and is left there: a wall's thickness and what is clipped to it, mm [T]. */
@@ -33,12 +34,23 @@ export function proposePartInside(design: Design, { at }: Off): Remedy[] {
   if (!block || !place) return [];
   const { min, max } = block;
   const [x, y] = [findShift(min.x, max.x, 0, lengthMm), findShift(min.y, max.y, -half, half)];
-  return FARTHER_MM.flatMap((mm): Remedy[] => {
+  const tank = design.tanks.find(({ id }) => id === at.id);
+  const over: Readonly<Record<TankSide, number>> = {
+    left: max.y - half,
+    right: -half - min.y,
+    forward: max.x - lengthMm,
+    aft: -min.x,
+  };
+  const moved = FARTHER_MM.flatMap((mm): Remedy[] => {
     const by = vec(x + Math.sign(x) * mm, y + Math.sign(y) * mm, 0);
     const move = buildMove(design, at, roundTenth(add(place, by)));
     return move ? [{ byMm: Math.round(measureLength(by)), way: toWay(by), edit: { ...move, code: "moveInside" } }] : [];
   });
+  // where it cannot come in, it may be so much smaller
+  return [...moved, ...(tank ? SIDES.flatMap((side) => proposeTakenOff(tank, side, over[side])) : [])];
 }
+
+const SIDES = ["left", "right", "forward", "aft"] as const;
 
 function proposeLineInside({ rig, lines }: Design, id: string): Remedy[] {
   const line = lines.find((one) => one.id === id);

@@ -34,7 +34,6 @@ import {
 import { proposeDropInLeg, proposeUprightLeg } from "./dropRemedies";
 import { proposeUsualEnvelope } from "./envelopeRemedies";
 import { proposeFallRemedies } from "./fallRemedies";
-import { proposeFlatter } from "./flatterTank";
 import { GEAR_PROPOSALS } from "./gearProposals";
 import { proposePlumbed } from "./gearRemedies";
 import { proposePartInside } from "./insideRemedies";
@@ -75,6 +74,7 @@ import type { Propose } from "./propose";
 import type { Remedy } from "./remedy";
 import { proposeLongerLeg } from "./roomRemedies";
 import { proposeSeal, proposeShallowerSeal, proposeSteadyAir, proposeSteadySeal } from "./sealRemedies";
+import { proposeFlatter, proposeShrunk } from "./smallerTank";
 import { proposeBolts, proposeBoltsAside, proposeHold, proposeSenderIn, proposeWiderValve } from "./specRemedies";
 import { proposeSteadyTrap, proposeTrapOutOfFloor, proposeWaterless } from "./trapRemedies";
 import { UNAIDED } from "./unaided";
@@ -264,7 +264,8 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
     const obstacle = design.obstacles.find((o) => o.id === finding.obstacleId);
     if (!tank || !obstacle) return [];
     const part = { kind: "tank", id: tank.id } as const;
-    return proposePartClear(design, part, toTankBlock(tank), toBlock(obstacle), finding.limit?.value ?? 0);
+    const [own, other, clearMm] = [toTankBlock(tank), toBlock(obstacle), finding.limit?.value ?? 0];
+    return [...proposePartClear(design, part, own, other, clearMm), ...proposeShrunk(tank, own, other, clearMm)];
   },
   tanksClash: proposeTanksApart,
   tankInFloor: (design, finding, { tank }) =>
