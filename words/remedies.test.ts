@@ -44,3 +44,31 @@ test("of a tank that is made smaller it is said at which side", () => {
     }
   }
 });
+
+test("a breather led to a wall is said to go where it goes: under the floor, or through it first", () => {
+  const [design] = ALL_DEMOS;
+  const vent = design!.lines.find(({ kind }) => kind === "vent")!;
+  const say = (points: readonly number[]) => {
+    const value = points.map((z, i) => vec(0, i, z));
+    const ops = [{ op: "set", path: ["lines", vent.id, "pointsMm"], value } as const];
+    const edit = { code: "ventAlongWall", at: { kind: "line", id: vent.id }, ops } as const;
+    return describeRemedy({ edit, byMm: null }, design!, "metric");
+  };
+  expect(say([-80, 600])).toMatch(/under the floor/);
+  expect(say([40, 90, 600])).toMatch(/through the floor/);
+});
+
+test("only of a tank that is hung higher is it said that its dump line goes along", () => {
+  for (const design of ALL_DEMOS) {
+    for (const line of design.lines) {
+      if (line.kind !== "dumpLine") continue;
+      const { pointsMm } = line;
+      const ops = pointsMm.map((p, i) => {
+        return { op: "set", path: ["lines", line.id, "pointsMm", i], value: add(p, vec(0, 0, 60)) } as const;
+      });
+      const at = { kind: "line", id: line.id } as const;
+      const said = describeRemedy({ edit: { code: "moveClear", at, ops }, byMm: 60, way: "up" }, design, "metric");
+      expect(said).not.toMatch(/its dump line with it/);
+    }
+  }
+});

@@ -1,6 +1,7 @@
 import type { Design } from "@/core/design/design";
 import type { Edit, EditPath } from "@/core/design/editOps";
 import type { Fixing } from "@/core/design/plumbing";
+import type { Vec3 } from "@/core/geometry/vec";
 import type { Remedy, Way } from "@/core/remedies/remedy";
 import { describePart } from "./describePart";
 import { describeEdit } from "./edits";
@@ -195,7 +196,7 @@ export function describeRemedy(
     case "openVent":
       return "Take this breather to the open air by itself";
     case "moveClear":
-      return way === "up" && edit.ops.some(({ path }) => isPointOfDumpLine(path, design))
+      return edit.at.kind === "tank" && way === "up" && edit.ops.some(({ path }) => isPointOfDumpLine(path, design))
         ? `Hang ${part} ${by} higher, its dump line with it`
         : sayMove(part, by, way, design);
     case "clearLeg":
@@ -227,7 +228,7 @@ export function describeRemedy(
     case "moveInside":
       return edit.at.kind === "fixture" ? `Move ${part} onto the floor, by ${by}` : `Move ${part} in by ${by}`;
     case "ventAlongWall":
-      return "Lead it to the wall under the floor, then up";
+      return sayAlongWall(edit);
     case "removeLineTrap":
       return "Take the trap in the line out";
     case "addCleanout":
@@ -288,6 +289,14 @@ const isInlet = ({ at }: Edit, { tanks }: Design): boolean =>
 /** Which way, as one says it on such a rig. */
 const sayMove = (part: string, by: string, way: Way | undefined, design: Design): string =>
   way ? `Move ${part} ${nameWay(way, design)} by ${by}` : `Move ${part} clear by ${by}`;
+
+// Under the floor it stays until it is at the wall; else it comes through the floor first.
+function sayAlongWall({ ops }: Edit): string {
+  const points = ops.flatMap((op) => (op.op === "set" && op.path.at(-1) === "pointsMm" ? [op.value as Vec3[]] : []))[0];
+  return points && points.length > 2 && points[0]!.z > 0
+    ? "Take it up through the floor, along the floor to the wall, then up"
+    : "Lead it to the wall under the floor, then up";
+}
 
 const isPointOfDumpLine = ([list, id, key, point]: EditPath, { lines }: Design): boolean =>
   list === "lines" &&
