@@ -37,7 +37,9 @@ export function describeRemedy(
     case "raiseOutlet":
       return `Raise the outlet of ${part} by ${by}`;
     case "lowerTank":
-      return `Hang ${part} ${by} lower`;
+      return edit.ops.some(({ path }) => path[2] === "ports")
+        ? `Hang ${part} ${by} lower and set its inlet as much higher, so that the drain stays`
+        : `Hang ${part} ${by} lower`;
     case "lowerInlet":
       return `Set the inlet ${by} lower in the tank`;
     case "shorten":

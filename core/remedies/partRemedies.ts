@@ -151,15 +151,30 @@ export const proposeMesh = ({ id, to }: Vent): Remedy[] =>
       ]
     : [];
 
-/** Puts an inlet as high as the tank lets it. */
+/** An inlet is set so much higher at least, and is tried a step at a time, mm. */
+const INLET_STEP_MM = 10;
+
+/**
+ * Puts an inlet as high as the tank lets it, or as high as its drain does; or the tank so much lower and its inlet as much higher, so that the
+ * drain stays as it is.
+ */
 export function proposeHigherInlet(design: Design, tank: Tank, portId: string): Remedy[] {
   const port = tank.ports.find((p) => p.id === portId);
   if (!port) return [];
-  const topMm = measureExtent(tank.solid).max.z - port.boreMm;
-  const byMm = Math.floor(topMm - port.atMm.z);
+  const mostMm = Math.floor(measureExtent(tank.solid).max.z - port.boreMm - port.atMm.z);
   const part = { kind: "port", tankId: tank.id, id: portId } as const;
-  const edit = byMm > 0 ? buildMove(design, part, add(tank.atMm, add(port.atMm, vec(0, 0, byMm)))) : null;
-  return edit ? [{ byMm, edit }] : [];
+  const raised = (byMm: number): Remedy[] => {
+    const edit = byMm > 0 ? buildMove(design, part, add(tank.atMm, add(port.atMm, vec(0, 0, byMm)))) : null;
+    return edit ? [{ byMm, isByLeast: true, edit }] : [];
+  };
+  const steps = Array.from({ length: Math.floor(mostMm / INLET_STEP_MM) }, (_, i) => (i + 1) * INLET_STEP_MM);
+  const lowered = steps.flatMap((byMm): Remedy[] => {
+    const down = buildMove(design, { kind: "tank", id: tank.id }, add(tank.atMm, vec(0, 0, -byMm)));
+    const [up] = raised(byMm);
+    if (!down || !up) return [];
+    return [{ byMm, isByLeast: true, edit: { ...down, code: "lowerTank", ops: [...down.ops, ...up.edit.ops] } }];
+  });
+  return [...raised(mostMm), ...[...steps].reverse().flatMap(raised), ...lowered];
 }
 
 /** Lifts the tee that two breathers share above both tanks. */
