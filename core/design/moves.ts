@@ -94,7 +94,7 @@ export function listPoints(line: Line | undefined): readonly Node[] {
 }
 
 /**
- * Edit that puts a part at a place, mm in the rig frame, rounded to 0.1 mm. A tank takes its breather and dump line along, a fixture its
+ * Edit that puts a part at a place, mm in the rig frame, rounded to 0.1 mm. A tank takes its breather and dump line along, but for what is clipped to a wall, a fixture its
  * trap and stack, a leg the inlet it ends in, a passage both ends of its leg; a port stays within its tank. Null when the part has no place.
  */
 export function buildMove(design: Design, part: Movable, toMm: Vec3): Edit | null {
@@ -192,13 +192,21 @@ function findFoot(outletMm: Vec3, bends: readonly Vec3[]): number {
   return -1;
 }
 
-function carryLines(design: Design, tankId: string, by: Vec3): EditOp[] {
-  return design.lines.flatMap((line) => {
+function carryLines({ rig, lines }: Design, tankId: string, by: Vec3): EditOp[] {
+  const isNear = (value: number, wall: number) => Math.abs(value - wall) <= AT_WALL_MM;
+  // what goes up a wall or ends at a side stays at it
+  const carry = ({ x, y, z }: Vec3): Vec3 => {
+    const isAtEnd = isNear(x, 0) || isNear(x, rig.lengthMm);
+    return roundTenth(vec(isAtEnd ? x : x + by.x, isNear(Math.abs(y), rig.widthMm / 2) ? y : y + by.y, z));
+  };
+  return lines.flatMap((line) => {
     if ((line.kind !== "vent" && line.kind !== "dumpLine") || line.fromTank !== tankId) return [];
-    const moved = line.pointsMm.map((p) => roundTenth(add(p, vec(by.x, by.y, 0))));
-    return [set(["lines", line.id, "pointsMm"], moved)];
+    return [set(["lines", line.id, "pointsMm"], line.pointsMm.map(carry))];
   });
 }
+
+/** As near to a wall as this a pipe is clipped to it, mm [T]. */
+const AT_WALL_MM = 60;
 
 function clampToTank(tank: Tank, at: Vec3): Vec3 {
   const { min, max } = measureExtent(tank.solid);
