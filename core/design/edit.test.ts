@@ -1,12 +1,13 @@
 import fc from "fast-check";
 import { designs } from "@/tests/arbitraries";
 import { readDemo } from "@/tests/demoRigs";
-import { vec } from "../geometry/vec";
+import { add, type Vec3, vec } from "../geometry/vec";
 import { buildTankField, measureTankVolumeL } from "../tanks/tankLevels";
 import { createDesign, USUAL_MEASURES } from "./createDesign";
 import { applyEdit } from "./edit";
 import type { Edit } from "./editOps";
 import { buildMove, findPlaceMm, type Movable } from "./moves";
+import { toNodes } from "./nodes";
 import { parseDesign } from "./parseDesign";
 import { buildResize } from "./resizeTank";
 import { RIG_KINDS } from "./rig";
@@ -131,6 +132,26 @@ test("a part moved there and back is where it was, and so is everything else", (
       expect(findPlaceMm(back, part)).toEqual(from);
     }),
   );
+});
+
+test("what goes up a wall stays at it when its tank is moved, and goes along it", () => {
+  const { widthMm, lengthMm } = kranich.rig;
+  const side = [vec(900, 200, -60), vec(900, widthMm / 2 - 30, -40), vec(900, widthMm / 2 - 30, 600)];
+  // one up the front keeps to that
+  const front = side.map(({ z }, i) => vec(i === 0 ? 900 : lengthMm - 30, 200, z));
+  const move = (points: readonly Vec3[]) => {
+    const laid: Edit = {
+      code: "move",
+      at,
+      ops: [{ op: "set", path: ["lines", "grey-vent", "pointsMm"], value: toNodes(points) }],
+    };
+    const design = apply(kranich, laid);
+    const to = add(design.tanks[0]!.atMm, vec(100, -250, 0));
+    const moved = apply(design, buildMove(design, { kind: "tank", id: "grey" }, to));
+    return moved.lines.flatMap((line) => (line.id === "grey-vent" && line.kind === "vent" ? line.pointsMm : []));
+  };
+  expect(move(side)).toMatchObject([vec(1000, -50, -60), ...side.slice(1).map((p) => add(p, vec(100, 0, 0)))]);
+  expect(move(front)).toMatchObject([vec(1000, -50, -60), ...front.slice(1).map((p) => add(p, vec(0, -250, 0)))]);
 });
 
 test("a tank takes its breather along; a port never leaves its tank", () => {

@@ -272,7 +272,19 @@ export type FindingCode = Numbers["code"];
 
 const RANK: Readonly<Record<Severity, number>> = { must: 0, should: 1, note: 2 };
 
-/** Worst first; within a severity in the order they were found, which follows the water. */
+/** A part stands where it cannot: what runs to it and past it is judged there, and often settled with it. */
+const ROOTS: ReadonlySet<FindingCode> = new Set<FindingCode>([
+  "tanksClash",
+  "tankHitsObstacle",
+  "tankInFloor",
+  "gearClashes",
+  "fixtureOutside",
+  "partOutside",
+]);
+
+const rank = ({ severity, code }: Finding): number => 2 * RANK[severity] + (ROOTS.has(code) ? 0 : 1);
+
+/** Worst first; within a severity first what stands in something, then in the order they were found, which follows the water. */
 export function sortFindings(findings: readonly Finding[]): Finding[] {
-  return [...findings].sort((a, b) => RANK[a.severity] - RANK[b.severity]);
+  return [...findings].sort((a, b) => rank(a) - rank(b));
 }
