@@ -1,6 +1,7 @@
 import type { Design } from "../design/design";
 import { applyEdit } from "../design/edit";
-import { buildMove, findPlaceMm, listPoints } from "../design/moves";
+import { listPoints } from "../design/linePoints";
+import { buildMove, findPlaceMm } from "../design/moves";
 import { findNode, findNodeId } from "../design/nodes";
 import type { PartRef } from "../design/part";
 import { evaluate } from "../evaluate/evaluate";

@@ -7,7 +7,7 @@ import { checkWays } from "./checkWays";
 import type { Design } from "./design";
 import type { Fault, FaultPath } from "./faults";
 import type { HoseEnd } from "./gear";
-import { listPoints } from "./moves";
+import { listPoints } from "./linePoints";
 import { findNode } from "./nodes";
 import type { Drain, DumpLine, Hose, Line, PortKind, Tank, Vent } from "./plumbing";
 

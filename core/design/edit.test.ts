@@ -6,9 +6,12 @@ import { buildTankField, measureTankVolumeL } from "../tanks/tankLevels";
 import { createDesign, USUAL_MEASURES } from "./createDesign";
 import { applyEdit } from "./edit";
 import type { Edit } from "./editOps";
+import { measureFloorMm } from "./floor";
+import { buildPutItems, findTrap } from "./lineItems";
 import { buildMove, findPlaceMm, type Movable } from "./moves";
 import { toNodes } from "./nodes";
 import { parseDesign } from "./parseDesign";
+import type { Drain } from "./plumbing";
 import { buildResize } from "./resizeTank";
 import { RIG_KINDS } from "./rig";
 
@@ -132,6 +135,29 @@ test("a part moved there and back is where it was, and so is everything else", (
       expect(findPlaceMm(back, part)).toEqual(from);
     }),
   );
+});
+
+test("a trap that hangs under the floor stays there when its fixture goes up or down; one over it goes along", () => {
+  const floorMm = measureFloorMm(kranich);
+  const drain = kranich.lines.find((line): line is Drain => line.id === "sink-drain" && line.kind === "drain")!;
+  const { z } = kranich.fixtures[0]!.outletMm;
+  const dropAfter = (from: number, dropMm: number, by: number) => {
+    const low = apply(kranich, buildMove(kranich, { kind: "fixture", id: "sink" }, vec(2300, 380, from)));
+    const trap = { kind: "running", sealMm: 50, dropMm, spanMm: 95, hasCleanout: true } as const;
+    const hung = apply(low, { code: "hangTrap", at, ops: [buildPutItems(drain, { trap })] });
+    const moved = apply(hung, buildMove(hung, { kind: "fixture", id: "sink" }, vec(2300, 380, from + by)));
+    return findTrap(moved.lines.find((line): line is Drain => line.id === "sink-drain" && line.kind === "drain")!)
+      ?.dropMm;
+  };
+  const hungMm = Math.ceil(60 + floorMm + drain.pipe.innerMm);
+  for (const by of [-40, -5, 30, 120]) {
+    expect(dropAfter(60, hungMm, by)).toBe(hungMm + by);
+    // a trap within the floor is lifted out of it with its fixture
+    expect(dropAfter(60, 70, by)).toBe(70);
+    expect(dropAfter(z, 90, by)).toBe(90);
+  }
+  // no longer than a tailpiece may be
+  expect(dropAfter(60, hungMm, 480 - hungMm + 60)).toBe(hungMm);
 });
 
 test("what goes up a wall stays at it when its tank is moved, and goes along it", () => {

@@ -1,6 +1,6 @@
 import type { Design } from "./design";
 import type { EditOp } from "./editOps";
-import { listPoints } from "./moves";
+import { listPoints } from "./linePoints";
 import { isJoint } from "./nodes";
 import type { Drain, DumpLine, Line, LineItem, Vent } from "./plumbing";
 

@@ -3,8 +3,11 @@ import { add, interpolate, subtract, type Vec3, vec } from "../geometry/vec";
 import { clamp } from "../quantity/tolerance";
 import type { Design } from "./design";
 import type { Edit, EditOp, EditPath } from "./editOps";
+import { measureFloorMm } from "./floor";
+import { buildPutItems, findTrap } from "./lineItems";
+import { listPoints } from "./linePoints";
 import type { PartRef, RigLine } from "./part";
-import type { Drain, Line, Node, Tank } from "./plumbing";
+import type { Drain, Tank } from "./plumbing";
 
 /** A thing that can be dragged: a part with a place, or the floor passage of a drain's leg. */
 export type Movable = PartRef | { readonly kind: "passage"; readonly lineId: string; readonly index: number };
@@ -87,12 +90,6 @@ function findLegEnds(
   return tank && port ? { from, to: add(tank.atMm, port.atMm), into: { tank, portId } } : null;
 }
 
-/** The free points of a line: a drain's bends, a vent's whole route. */
-export function listPoints(line: Line | undefined): readonly Node[] {
-  if (!line) return [];
-  return line.kind === "drain" ? line.bendsMm : line.pointsMm;
-}
-
 /**
  * Edit that puts a part at a place, mm in the rig frame, rounded to 0.1 mm. A tank takes its breather and dump line along, but for what is clipped to a wall, a fixture its
  * trap and stack, a leg the inlet it ends in, a passage both ends of its leg; a port stays within its tank. Null when the part has no place.
@@ -110,7 +107,11 @@ function listMoveOps(design: Design, part: Movable, from: Vec3, by: Vec3): EditO
   const to = roundTenth(add(from, by));
   switch (part.kind) {
     case "fixture":
-      return [set(["fixtures", part.id, "outletMm"], to), ...carryStack(design, part.id, by)];
+      return [
+        set(["fixtures", part.id, "outletMm"], to),
+        ...carryStack(design, part.id, by),
+        ...keepHungTrap(design, part.id, by.z),
+      ];
     case "axle":
       return [set(["rig", "axles", part.index, "xMm"], to.x)];
     case "measure":
@@ -180,6 +181,24 @@ function carryStack(design: Design, fixtureId: string, by: Vec3): EditOp[] {
     });
   });
 }
+
+// A trap under the floor stays there: its tailpiece gets longer or shorter.
+function keepHungTrap(design: Design, fixtureId: string, byMm: number): EditOp[] {
+  const { z } = design.fixtures.find(({ id }) => id === fixtureId)!.outletMm;
+  const undersideMm = -measureFloorMm(design);
+  return design.lines.flatMap((line): EditOp[] => {
+    const trap = line.kind === "drain" && line.fromFixture === fixtureId && !line.locked ? findTrap(line) : null;
+    if (!trap || line.kind !== "drain" || byMm === 0) return [];
+    const dropMm = tenth(trap.dropMm + byMm);
+    const isHung = z - trap.dropMm + line.pipe.innerMm <= undersideMm + HAIR_MM;
+    return isHung && dropMm >= 0 && dropMm <= MOST_DROP_MM ? [buildPutItems(line, { trap: { ...trap, dropMm } })] : [];
+  });
+}
+
+/** Two heights as near as this are one, mm. */
+const HAIR_MM = 0.5;
+/** A tailpiece is no longer than the schema lets a trap be, mm. */
+const MOST_DROP_MM = 500;
 
 // The bend at which the first drop ends; −1 where the drain runs off at once.
 function findFoot(outletMm: Vec3, bends: readonly Vec3[]): number {

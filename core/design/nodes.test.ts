@@ -9,7 +9,8 @@ import { takeFingerprint } from "../trials/fingerprint";
 import type { Design } from "./design";
 import { applyEdit } from "./edit";
 import type { EditOp } from "./editOps";
-import { buildMove, findPlaceMm, listPoints } from "./moves";
+import { listPoints } from "./linePoints";
+import { buildMove, findPlaceMm } from "./moves";
 import { settleNodes, toLegKey } from "./nodes";
 import { parseDesign } from "./parseDesign";
 

@@ -1,7 +1,7 @@
 import type { Vec3 } from "../geometry/vec";
 import type { Design } from "./design";
 import type { EditOp } from "./editOps";
-import { listPoints } from "./moves";
+import { listPoints } from "./linePoints";
 import type { Line, Node } from "./plumbing";
 
 /** The node of a line by its id: how the manieth point it is; −1 where it is gone. */

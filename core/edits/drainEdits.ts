@@ -1,5 +1,6 @@
 import type { Design } from "../design/design";
 import type { Edit, EditOp } from "../design/editOps";
+import { measureFloorMm } from "../design/floor";
 import { freeId } from "../design/freeId";
 import { findJunctionBend, findTrap } from "../design/lineItems";
 import { roundTenth } from "../design/moves";
@@ -8,7 +9,6 @@ import type { Drain, Fixture, Node, Outfall } from "../design/plumbing";
 import { USUAL_TRAPS } from "../design/usualTraps";
 import { buildDrainPath, type Leg } from "../falls/drainPath";
 import { buildNetwork, followDrain } from "../falls/network";
-import { measureFloorMm } from "../fit/floor";
 import { placeDrainEnd } from "../gear/gearPorts";
 import { add, dot, interpolate, measureLength, measurePlanLength, subtract, type Vec3, vec } from "../geometry/vec";
 import { clamp } from "../quantity/tolerance";

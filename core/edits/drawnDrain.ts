@@ -1,11 +1,11 @@
 import type { Design } from "../design/design";
 import type { Edit, EditOp } from "../design/editOps";
+import { measureFloorMm } from "../design/floor";
 import { findTrap, listAtBeginning } from "../design/lineItems";
 import { roundTenth } from "../design/moves";
 import type { Drain, Fixture, Outfall } from "../design/plumbing";
 import { USUAL_TRAPS } from "../design/usualTraps";
 import { buildDrainPath } from "../falls/drainPath";
-import { measureFloorMm } from "../fit/floor";
 import { add, measurePlanLength, subtract, type Vec3, vec } from "../geometry/vec";
 import { MM_PER_M } from "../quantity/convert";
 import { buildAddDrain, listGoals, reachGoal } from "./drainEdits";

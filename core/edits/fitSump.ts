@@ -1,5 +1,6 @@
 import type { Design } from "../design/design";
 import type { Edit } from "../design/editOps";
+import { measureFloorMm } from "../design/floor";
 import { freeId } from "../design/freeId";
 import type { GearSpec } from "../design/gear";
 import { buildPutItems, findTrap, listAtBeginning } from "../design/lineItems";
@@ -7,7 +8,6 @@ import { roundTenth } from "../design/moves";
 import { toNodes } from "../design/nodes";
 import type { Drain, Fixture } from "../design/plumbing";
 import { USUAL_TRAPS } from "../design/usualTraps";
-import { measureFloorMm } from "../fit/floor";
 import { placeDrainEnd, placeGearPort } from "../gear/gearPorts";
 import { USUAL_GEAR, usualSpec } from "../gear/usualGear";
 import { add, type Vec3, vec } from "../geometry/vec";

@@ -1,11 +1,11 @@
 import { createPort } from "../design/createPort";
 import type { Design } from "../design/design";
 import type { Edit, EditOp } from "../design/editOps";
+import { measureFloorMm } from "../design/floor";
 import { freeId } from "../design/freeId";
 import type { Drain, Fixture, FixtureKind, Port, Tank, Trap } from "../design/plumbing";
 import { USUAL_FIXTURES } from "../design/usualFixtures";
 import { clearPort } from "../fit/clearPort";
-import { measureFloorMm } from "../fit/floor";
 import { measureExtent } from "../geometry/solid";
 import { type Vec3, vec } from "../geometry/vec";
 import { findWastePipe } from "../parts/pipes";

@@ -1,13 +1,13 @@
 import { createPort } from "../design/createPort";
 import type { Design } from "../design/design";
 import type { Edit, EditOp } from "../design/editOps";
+import { measureFloorMm } from "../design/floor";
 import { freeId } from "../design/freeId";
 import type { HeldWater, Port, Tank } from "../design/plumbing";
 import { listPortEnds } from "../design/portEnds";
 import { toResizeEdit } from "../design/resizeTank";
 import { GIVES_MM, measureLegIn } from "../fit/clashes";
 import { clearPort } from "../fit/clearPort";
-import { measureFloorMm } from "../fit/floor";
 import { listOwnLegs } from "../fit/lineLegs";
 import { findClearance, toBlock, toTankBlock } from "../fit/obstacleGaps";
 import { listTankHinders } from "../fit/tankHinders";

@@ -1,5 +1,5 @@
 import type { Design } from "../design/design";
-import { listPoints } from "../design/moves";
+import { listPoints } from "../design/linePoints";
 import type { PartRef } from "../design/part";
 import type { FixtureKind } from "../design/plumbing";
 import type { Rig, RigKind } from "../design/rig";

@@ -1,8 +1,8 @@
 import type { Surroundings } from "../design/design";
+import { measureFloorMm } from "../design/floor";
 import { findBranchVent, findLineTrap, findTrap, listInlinePieces } from "../design/lineItems";
 import type { PartRef } from "../design/part";
 import { type DrainPath, findPipeOf, listLineTraps } from "../falls/drainPath";
-import { measureFloorMm } from "../fit/floor";
 import { measurePlanLength, subtract } from "../geometry/vec";
 import { toCodeBoreMm } from "../parts/pipes";
 import { isAtLeast, isAtMost } from "../quantity/tolerance";

@@ -1,10 +1,10 @@
 import fc from "fast-check";
 import { designs } from "@/tests/arbitraries";
 import { readDemo } from "@/tests/demoRigs";
+import { measureFloorMm } from "../design/floor";
 import type { Drain } from "../design/plumbing";
 import { buildDrainPath } from "../falls/drainPath";
 import { vec } from "../geometry/vec";
-import { measureFloorMm } from "./floor";
 import { findClearance, measureLegGaps, measureSillGapMm, measureTankGaps, toBlock, toTankBlock } from "./obstacleGaps";
 import { listPassages } from "./passages";
 

@@ -1,10 +1,10 @@
 import type { Surroundings } from "../design/design";
+import { measureFloorMm } from "../design/floor";
 import { type DrilledHole, listDrilledHoles } from "../design/lineItems";
 import type { Obstacle } from "../design/rig";
 import type { DrainPath, Leg } from "../falls/drainPath";
 import { add, interpolate, scale, subtract, type Vec3, vec } from "../geometry/vec";
 import { createRecall } from "../quantity/recall";
-import { measureFloorMm } from "./floor";
 import { computeFloorHole, computeWallHole, type Hole } from "./holeSize";
 import { toBlock } from "./obstacleGaps";
 import { findRole } from "./roles";

@@ -1,6 +1,6 @@
 import type { Design } from "../design/design";
+import { measureFloorMm } from "../design/floor";
 import { type Vec3, vec } from "../geometry/vec";
-import { measureFloorMm } from "./floor";
 import { findClearance, toBlock, toTankBlock } from "./obstacleGaps";
 import { listTankHinders } from "./tankHinders";
 

@@ -1,10 +1,10 @@
 import type { Design } from "../design/design";
+import { measureFloorMm } from "../design/floor";
 import type { Tank } from "../design/plumbing";
 import { type Block, measureBlockGap } from "../geometry/blocks";
 import type { Vec2 } from "../geometry/polygon";
 import { measureExtent, placeOnAxis, type Solid, toPrism } from "../geometry/solid";
 import { add, type Vec3, vec } from "../geometry/vec";
-import { measureFloorMm } from "./floor";
 
 type Covered = Pick<Tank, "solid" | "atMm" | "wallMm" | "insulationMm">;
 

@@ -1,8 +1,8 @@
 import type { Design } from "../design/design";
+import { measureFloorMm } from "../design/floor";
 import type { Fixing, Tank } from "../design/plumbing";
 import type { ObstacleKind } from "../design/rig";
 import type { Leg } from "../falls/drainPath";
-import { measureFloorMm } from "../fit/floor";
 import { toBlock, toTankBlock } from "../fit/obstacleGaps";
 import { isSetIn, toGearBlock } from "../gear/gearBlock";
 import { type Block, measureLegGap } from "../geometry/blocks";

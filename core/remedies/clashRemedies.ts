@@ -1,9 +1,9 @@
 import type { Design } from "../design/design";
+import { measureFloorMm } from "../design/floor";
 import { buildMove } from "../design/moves";
 import type { Tank } from "../design/plumbing";
 import type { Finding, FindingCode } from "../evaluate/findings";
 import { buildDrainPath, type Leg } from "../falls/drainPath";
-import { measureFloorMm } from "../fit/floor";
 import { listLineLegs } from "../fit/lineLegs";
 import { findClearance, toTankBlock } from "../fit/obstacleGaps";
 import { findPartBlock } from "../fit/partBlock";

@@ -1,6 +1,7 @@
 import type { Design } from "../design/design";
 import type { EditOp } from "../design/editOps";
-import { buildMove, findPlaceMm, listPoints, roundTenth } from "../design/moves";
+import { listPoints } from "../design/linePoints";
+import { buildMove, findPlaceMm, roundTenth } from "../design/moves";
 import type { PartRef } from "../design/part";
 import type { Line, Vent } from "../design/plumbing";
 import type { Finding } from "../evaluate/findings";

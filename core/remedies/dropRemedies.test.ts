@@ -6,7 +6,7 @@ import { LEVEL } from "../attitude/attitude";
 import type { Design } from "../design/design";
 import { applyEdit } from "../design/edit";
 import type { Edit } from "../design/editOps";
-import { listPoints } from "../design/moves";
+import { listPoints } from "../design/linePoints";
 import type { Drain, Vent } from "../design/plumbing";
 import { evaluate } from "../evaluate/evaluate";
 import { buildDrainPath } from "../falls/drainPath";

@@ -1,6 +1,7 @@
 import { computeUp, LEVEL } from "../attitude/attitude";
 import type { Design } from "../design/design";
 import type { EditOp } from "../design/editOps";
+import { measureFloorMm } from "../design/floor";
 import { findBranchVent } from "../design/lineItems";
 import { roundTenth } from "../design/moves";
 import type { Drain } from "../design/plumbing";
@@ -9,7 +10,6 @@ import { measureLegSlacks } from "../evaluate/legSlack";
 import { listParkedStandings } from "../evaluate/parkedAttitudes";
 import { buildDrainPath, type DrainPath, type Leg } from "../falls/drainPath";
 import { measureLegFallMm, measureLevelLengthMm } from "../falls/fallBudget";
-import { measureFloorMm } from "../fit/floor";
 import { add, scale, subtract, vec } from "../geometry/vec";
 import { toCodeBoreMm } from "../parts/pipes";
 import { lookUpLimit } from "../rules/lookUpLimit";

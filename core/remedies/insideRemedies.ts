@@ -1,6 +1,7 @@
 import type { Design } from "../design/design";
 import type { EditOp } from "../design/editOps";
-import { buildMove, findPlaceMm, listPoints, roundTenth } from "../design/moves";
+import { listPoints } from "../design/linePoints";
+import { buildMove, findPlaceMm, roundTenth } from "../design/moves";
 import type { Finding } from "../evaluate/findings";
 import { findPartBlock } from "../fit/partBlock";
 import { add, measureLength, vec } from "../geometry/vec";

@@ -1,6 +1,7 @@
 import type { Design } from "../design/design";
 import type { Edit, EditOp } from "../design/editOps";
-import { buildMove, findPlaceMm, listPoints, type Movable, roundTenth } from "../design/moves";
+import { listPoints } from "../design/linePoints";
+import { buildMove, findPlaceMm, type Movable, roundTenth } from "../design/moves";
 import type { PartRef } from "../design/part";
 import type { Tank } from "../design/plumbing";
 import { measureExtent } from "../geometry/solid";

@@ -1,5 +1,6 @@
 import type { Design } from "../design/design";
-import { buildMove, listPoints } from "../design/moves";
+import { listPoints } from "../design/linePoints";
+import { buildMove } from "../design/moves";
 import type { Line } from "../design/plumbing";
 import type { Finding } from "../evaluate/findings";
 import { buildDrainPath, type Leg } from "../falls/drainPath";

@@ -1,10 +1,10 @@
 import type { Design } from "../design/design";
+import { measureFloorMm } from "../design/floor";
 import { buildPutItems, findTrap } from "../design/lineItems";
 import { buildMove } from "../design/moves";
 import type { Drain, Fixture, Trap } from "../design/plumbing";
 import { USUAL_TRAPS } from "../design/usualTraps";
 import type { Finding } from "../evaluate/findings";
-import { measureFloorMm } from "../fit/floor";
 import { add, vec } from "../geometry/vec";
 import { computeHungDropMm, findTrapBottomMm } from "../traps/trapRoom";
 import { proposeBranchVent } from "./partRemedies";

@@ -1,11 +1,11 @@
 import type { Design } from "../design/design";
 import { applyEdit } from "../design/edit";
 import type { Edit } from "../design/editOps";
+import { measureFloorMm } from "../design/floor";
 import type { Fixture, FixtureKind, Trap } from "../design/plumbing";
 import { USUAL_FIXTURES } from "../design/usualFixtures";
 import { buildAddFixture } from "../edits/fixtureEdits";
 import { evaluate } from "../evaluate/evaluate";
-import { measureFloorMm } from "../fit/floor";
 import { findFixtureRoom, isRoomFree } from "../fit/floorRoom";
 import { measureExtent } from "../geometry/solid";
 import { add, scale, type Vec3, vec } from "../geometry/vec";

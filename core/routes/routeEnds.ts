@@ -1,11 +1,11 @@
 import { createPort } from "../design/createPort";
 import type { Design } from "../design/design";
+import { measureFloorMm } from "../design/floor";
 import { freeId } from "../design/freeId";
 import type { Drain, Fixture, Port, Tank } from "../design/plumbing";
 import { buildDrainPath } from "../falls/drainPath";
 import { buildNetwork, followDrain, type Network } from "../falls/network";
 import { clearPort } from "../fit/clearPort";
-import { measureFloorMm } from "../fit/floor";
 import { measureExtent } from "../geometry/solid";
 import { add, interpolate, measureLength, measurePlanLength, subtract, type Vec3, vec } from "../geometry/vec";
 import { listLevelGroup } from "../tanks/linkedTanks";

@@ -1,9 +1,9 @@
 import type { Design } from "../design/design";
+import { measureFloorMm } from "../design/floor";
 import { findInsulationMm } from "../design/lagging";
 import type { Hose, Vent } from "../design/plumbing";
 import { buildLeg, type Leg } from "../falls/drainPath";
 import { GIVES_MM, goesThroughOwn, measureLegClash, measureLegIn } from "../fit/clashes";
-import { measureFloorMm } from "../fit/floor";
 import { listOwnLegs } from "../fit/lineLegs";
 import { findClearance, measureGapsOf, toBlock } from "../fit/obstacleGaps";
 import { hindersPipes } from "../fit/roles";

@@ -1,5 +1,6 @@
 import { type Attitude, computeUp } from "../attitude/attitude";
 import type { Design } from "../design/design";
+import { measureFloorMm } from "../design/floor";
 import { findInsulationMm } from "../design/lagging";
 import { findJunctionBend, findSealMm } from "../design/lineItems";
 import type { Drain } from "../design/plumbing";
@@ -7,7 +8,6 @@ import { USUAL_FIXTURES } from "../design/usualFixtures";
 import { buildDrainPath } from "../falls/drainPath";
 import { buildNetwork } from "../falls/network";
 import { computePonds } from "../falls/ponding";
-import { measureFloorMm } from "../fit/floor";
 import { dot, type Vec3, vec } from "../geometry/vec";
 import { listOpenings } from "../tanks/openings";
 import { layOutFoam } from "./foam";

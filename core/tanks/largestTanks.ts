@@ -1,7 +1,7 @@
 import type { Design } from "../design/design";
 import type { Edit } from "../design/editOps";
+import { measureFloorMm } from "../design/floor";
 import { buildAddTank } from "../edits/tankEdits";
-import { measureFloorMm } from "../fit/floor";
 import { toBlock } from "../fit/obstacleGaps";
 import { listTankBlocks } from "../fit/tankBlocks";
 import { listTankHinders } from "../fit/tankHinders";

@@ -1,5 +1,5 @@
 import type { Design } from "../design/design";
-import { measureFloorMm } from "../fit/floor";
+import { measureFloorMm } from "../design/floor";
 import { listHoseCourse } from "../fit/lineLegs";
 import { vec } from "../geometry/vec";
 import { measureVolumeBelowL } from "../geometry/volumeBelow";

@@ -1,8 +1,8 @@
 import type { Attitude } from "../attitude/attitude";
 import type { Design } from "../design/design";
+import { measureFloorMm } from "../design/floor";
 import { toLegKey } from "../design/nodes";
 import type { Evaluation } from "../evaluate/evaluation";
-import { measureFloorMm } from "../fit/floor";
 import { computeWallHole } from "../fit/holeSize";
 import type { Passage } from "../fit/passages";
 import type { RigSide } from "../fit/rigSides";

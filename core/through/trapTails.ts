@@ -1,8 +1,8 @@
 import type { Design, Surroundings } from "../design/design";
+import { measureFloorMm } from "../design/floor";
 import { findTrap } from "../design/lineItems";
 import type { Drain } from "../design/plumbing";
 import type { DrainResult } from "../evaluate/evaluation";
-import { measureFloorMm } from "../fit/floor";
 import type { Vec3 } from "../geometry/vec";
 import { findTrapBottomMm, leavesOverMm } from "../traps/trapRoom";
 

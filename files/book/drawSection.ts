@@ -1,8 +1,8 @@
 import type { Design } from "@/core/design/design";
+import { measureFloorMm } from "@/core/design/floor";
 import type { Drain } from "@/core/design/plumbing";
 import { buildDrainPath, type DrainPath } from "@/core/falls/drainPath";
 import { buildNetwork } from "@/core/falls/network";
-import { measureFloorMm } from "@/core/fit/floor";
 import { measureExtent } from "@/core/geometry/solid";
 import { measureLength, measurePlanLength, subtract } from "@/core/geometry/vec";
 import { formatLength, type Units } from "@/words/units";

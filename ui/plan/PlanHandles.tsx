@@ -1,6 +1,7 @@
 "use client";
 import type { Design } from "@/core/design/design";
-import { findPlaceMm, listPoints, type Movable } from "@/core/design/moves";
+import { listPoints } from "@/core/design/linePoints";
+import { findPlaceMm, type Movable } from "@/core/design/moves";
 import { measureExtent } from "@/core/geometry/solid";
 import { add, scale, type Vec3, vec } from "@/core/geometry/vec";
 import { useWorkbench } from "@/store/useWorkbench";

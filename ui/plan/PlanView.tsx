@@ -3,7 +3,7 @@ import { Ruler, Spline } from "lucide-react";
 import dynamic from "next/dynamic";
 import { useId, useMemo, useRef } from "react";
 import type { Design } from "@/core/design/design";
-import { listPoints } from "@/core/design/moves";
+import { listPoints } from "@/core/design/linePoints";
 import { isHit } from "@/core/fit/hits";
 import { type Vec3, vec } from "@/core/geometry/vec";
 import type { PlanTool } from "@/store/state";

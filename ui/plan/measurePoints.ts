@@ -1,5 +1,5 @@
 import type { Design } from "@/core/design/design";
-import { listPoints } from "@/core/design/moves";
+import { listPoints } from "@/core/design/linePoints";
 import type { PlanPoint } from "@/core/edits/drawnDrain";
 import { toBlock } from "@/core/fit/obstacleGaps";
 import { add, type Vec3 } from "@/core/geometry/vec";

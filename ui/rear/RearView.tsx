@@ -1,10 +1,11 @@
 "use client";
 import { useCallback, useId, useMemo, useRef } from "react";
 import type { Design } from "@/core/design/design";
-import { listPoints, type Movable } from "@/core/design/moves";
+import { measureFloorMm } from "@/core/design/floor";
+import { listPoints } from "@/core/design/linePoints";
+import type { Movable } from "@/core/design/moves";
 import { USUAL_FIXTURES } from "@/core/design/usualFixtures";
 import { listCollisions } from "@/core/fit/collisions";
-import { measureFloorMm } from "@/core/fit/floor";
 import { listCourse } from "@/core/fit/lineLegs";
 import { measureExtent } from "@/core/geometry/solid";
 import { add, scale, type Vec3, vec } from "@/core/geometry/vec";

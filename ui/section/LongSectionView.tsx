@@ -2,12 +2,12 @@
 import dynamic from "next/dynamic";
 import { memo, useId, useMemo, useRef } from "react";
 import type { Design } from "@/core/design/design";
+import { measureFloorMm } from "@/core/design/floor";
 import { findTrap } from "@/core/design/lineItems";
 import { toPartKey } from "@/core/design/part";
 import type { FixtureKind } from "@/core/design/plumbing";
 import type { Severity } from "@/core/evaluate/findings";
 import type { Leg } from "@/core/falls/drainPath";
-import { measureFloorMm } from "@/core/fit/floor";
 import { isHit } from "@/core/fit/hits";
 import { layOutLongSection } from "@/core/section/longSection";
 import type { LongSection } from "@/core/section/sectionLayout";

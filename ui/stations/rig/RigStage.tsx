@@ -1,9 +1,9 @@
 "use client";
 import { useCallback, useId, useMemo, useRef } from "react";
 import type { Design } from "@/core/design/design";
+import { measureFloorMm } from "@/core/design/floor";
 import type { Movable } from "@/core/design/moves";
 import { USUAL_FIXTURES } from "@/core/design/usualFixtures";
-import { measureFloorMm } from "@/core/fit/floor";
 import { add, type Vec3, vec } from "@/core/geometry/vec";
 import { listProfile } from "@/core/hull/lines";
 import { measureLoadedSinkMm } from "@/core/hull/loadedLine";

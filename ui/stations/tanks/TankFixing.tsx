@@ -1,4 +1,5 @@
 "use client";
+import { measureFloorMm } from "@/core/design/floor";
 import {
   BOLT_SIZES,
   type BoltSize,
@@ -10,7 +11,6 @@ import {
 } from "@/core/design/plumbing";
 import { CRASH_CLASSES, type CrashClass } from "@/core/design/rig";
 import { buildBoltCount } from "@/core/edits/boltEdits";
-import { measureFloorMm } from "@/core/fit/floor";
 import { listAssembly } from "@/core/fixing/assembly";
 import { computeFixing, type FixingResult } from "@/core/fixing/fixing";
 import { USUAL_FIXING } from "@/core/fixing/usualFixing";

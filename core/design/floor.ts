@@ -1,4 +1,4 @@
-import type { Rig } from "../design/rig";
+import type { Rig } from "./rig";
 
 /** Total thickness of the floor, mm. */
 export const measureFloorMm = ({ rig }: { readonly rig: Pick<Rig, "floorLayers"> }): number =>
