@@ -83,3 +83,19 @@ test("a trial that held says so until its own part is drawn anew, and not when a
     expect(judgeTrial(`trialDrain:${drain.id}`, old, moved)).toBe("held");
   }
 });
+
+// By hand: 40 L, 30 L after 10 s, 10 L after 60 s: the first 20 L are out after 10 s and half of the next 50.
+test("between two points of the curve the watch is read in proportion", () => {
+  const curve = [
+    { second: 0, litres: 40 },
+    { second: 10, litres: 30 },
+    { second: 60, litres: 10 },
+    { second: 61, litres: 0 },
+  ];
+  const [run] = DEMO_NAMES.flatMap(runsOf);
+  const dump = { ...run!.shut, curve };
+  const read = (litres: number) => judgeBucket(dump, dump, { litres, shutS: 60, openS: null })!.shutS;
+  expect(read(5)).toBeCloseTo(5, 9);
+  expect(read(20)).toBeCloseTo(35, 9);
+  expect(read(30)).toBeCloseTo(60, 9);
+});

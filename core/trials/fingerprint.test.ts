@@ -59,3 +59,27 @@ test("water of a trial runs on through every drain that is joined: a third one l
   expect(read(laidAnew)).not.toBe(read(third!));
   expect(read({ ...third! })).toBe(read(third!));
 });
+
+test("ids of points are no part of the word: a course that is read anew is the course that was tried", () => {
+  let told = 0;
+  for (const design of ALL_DEMOS) {
+    const named = {
+      ...design,
+      lines: design.lines.map((line) =>
+        line.kind === "drain"
+          ? { ...line, bendsMm: line.bendsMm.map((at, i) => ({ ...at, id: `other${i}` })) }
+          : { ...line, pointsMm: line.pointsMm.map((at, i) => ({ ...at, id: `other${i}` })) },
+      ),
+    };
+    const joined = new Set(design.lines.flatMap(({ to }) => ("lineId" in to ? [to.lineId] : [])));
+    for (const line of design.lines) {
+      // what others join is found by the id of its point
+      if (line.kind === "drain" || joined.has(line.id) || "lineId" in line.to) continue;
+      const kind = { vent: "trialDump", dumpLine: "trialDump", hose: "trialHoses" }[line.kind];
+      const id = line.kind === "hose" ? line.id : line.fromTank;
+      expect(takeFingerprint(named as typeof design, `${kind}:${id}`)).toBe(takeFingerprint(design, `${kind}:${id}`));
+      told += 1;
+    }
+  }
+  expect(told).toBeGreaterThan(20);
+});

@@ -33,6 +33,12 @@ test.each([...DEMO_NAMES, ...LOOP_NAMES, FURNISHED, HEADS_NAME, ...HEADS_NAMES] 
       expect(before.has(id)).toBe(isTried);
     }
     for (const { id } of design.tanks) expect(before.get(`tank:${id}`)).toBe("open");
+    // gear is marked by the trial that is asked of it, and no other is
+    for (const { id, kind, part } of waterway.nodes) {
+      if (kind !== "gear" || part.kind !== "gear") continue;
+      const trial = findTrialOf(design, part);
+      expect([id, before.has(id)]).toEqual([id, trials.some((asked) => asked.id === trial)]);
+    }
     const [first] = trials;
     const one = judgeProofs(waterway, design, trials, { done: [], trials: [run(first!.id, "leaks")] });
     const leaking = [...one].filter(([, proof]) => proof === "leaks").map(([id]) => id);

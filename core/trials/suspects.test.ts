@@ -1,4 +1,5 @@
 import { ALL_DEMOS, readDemo } from "@/tests/demoRigs";
+import type { Design } from "../design/design";
 import { findTrap } from "../design/lineItems";
 import { buildDrainPath } from "../falls/drainPath";
 import { listSuspects, SYMPTOMS } from "./suspects";
@@ -86,4 +87,37 @@ test("in a loop all hoses are put under pressure, with a grey tank beside them; 
     if (ports.includes("out")) expect(walls).toContain(line.id);
     if (ports.includes("in")) expect(walls).not.toContain(line.id);
   }
+});
+
+// A second dump line that comes into the first one.
+const joinSecond = (design: Design): Design[] => {
+  const first = design.lines.find(({ kind }) => kind === "dumpLine");
+  if (first?.kind !== "dumpLine") return [];
+  const to = { kind: "wye", lineId: first.id, node: first.pointsMm[0]!.id } as const;
+  return [{ ...design, lines: [...design.lines, { ...first, id: "second", to }] }];
+};
+
+test("what is looked into is the first leg, at itself; a dump line that joins another one has a joint there", () => {
+  let [looked, joints] = [0, 0];
+  for (const design of [...ALL_DEMOS, ...ALL_DEMOS.flatMap(joinSecond)]) {
+    for (const symptom of SYMPTOMS) {
+      const { suspects, trials } = listSuspects(design, symptom);
+      for (const { kind, at, covers } of trials) {
+        if (kind !== "lookInto") continue;
+        looked += 1;
+        const [id] = covers;
+        expect(covers.size).toBe(1);
+        expect(suspects.find((one) => one.id === id)!.at).toEqual(at);
+      }
+    }
+    const { suspects } = listSuspects(design, "wetFloor");
+    for (const line of design.lines) {
+      if (line.kind !== "dumpLine") continue;
+      const own = suspects.filter(({ kind, at }) => kind === "inletJoint" && at.kind === "line" && at.id === line.id);
+      expect([line.id, own.length]).toEqual([line.id, line.to.kind === "wye" ? 1 : 0]);
+      joints += own.length;
+    }
+  }
+  expect(looked).toBeGreaterThan(5);
+  expect(joints).toBeGreaterThan(0);
 });

@@ -79,3 +79,18 @@ test("a boat is let go only when every fitting in her skin was bedded, hosed and
     expect(at(launch.id)).toBeLessThan(at("closeUp:all"));
   }
 });
+
+test("bowls of drains that are not joined do not sink along", () => {
+  const design = readDemo("lesesaal-furnished");
+  const areaOf = (id: string) =>
+    measureTrialSurfaceMm2(design, trialsOf(design).find((step) => step.id === `trialDrain:${id}`)!);
+  let alone = 0;
+  for (const line of design.lines) {
+    if (line.kind !== "drain" || line.to.kind === "junction") continue;
+    if (design.lines.some(({ to }) => to.kind === "junction" && to.lineId === line.id)) continue;
+    const { kind } = design.fixtures.find(({ id }) => id === line.fromFixture)!;
+    expect(areaOf(line.id)).toBe(Math.max(1_040, measureBowlMm2(kind)));
+    alone += 1;
+  }
+  expect(alone).toBeGreaterThan(1);
+});
