@@ -134,3 +134,21 @@ test("a pumped hose has two clamps an end, its wall said, a tenth over, and a ta
   }
   expect(amount(goods, "adaptor")).toBeGreaterThan(0);
 });
+
+test("a long leg with hardly any fall is clipped nearer, by its fall to the metre", () => {
+  const level = { noseDownDeg: 0, noseUpDeg: 0, leftLowDeg: 0, rightLowDeg: 0 };
+  const far = { ...drain.bendsMm.at(-1)!, x: drain.bendsMm.at(-1)!.x + 1_500 };
+  const laid = (z: number): Drain => ({ ...drain, bendsMm: [...drain.bendsMm.slice(0, -1), { ...far, z }] });
+  const end = buildDrainPath(put([laid(0)]), laid(0)).ownLegs.at(-1)!;
+  let before = 0;
+  for (const slope of [0.02, 0.008, 0.004, 0.002]) {
+    const own = laid(end.to.z + slope * end.lengthMm);
+    const design = { ...put([own]), rig: { ...kranich.rig, envelope: level, standings: [] } };
+    const clips = listLineGoods(design, evaluate(design)).filter(({ ware }) => ware.kind === "clip");
+    const wanted = countClips(end.lengthMm, findClipSpacingMm(end.pipe, slope));
+    expect([slope, clips.at(-1)!.amount]).toEqual([slope, wanted]);
+    expect(wanted).toBeGreaterThanOrEqual(before);
+    before = wanted;
+  }
+  expect(before).toBeGreaterThan(countClips(end.lengthMm, findClipSpacingMm(end.pipe, 0.02)));
+});

@@ -235,3 +235,13 @@ test("what is tried from behind holds water back, what is launched sits in her s
     }
   }
 });
+
+test("only where there are hoses are they tried under pressure, after the last of them and every cable", () => {
+  for (const design of ALL_DEMOS) {
+    const hoses = design.lines.filter(({ kind }) => kind === "hose");
+    const steps = listSteps(design, evaluate(design));
+    const trial = steps.find(({ kind }) => kind === "trialHoses");
+    expect([design.name, trial !== undefined]).toEqual([design.name, hoses.length > 0]);
+    for (const { id } of trial ? hoses : []) expect(trial!.after).toContain(`layHose:${id}`);
+  }
+});

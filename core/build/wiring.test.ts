@@ -198,3 +198,22 @@ test("a heater wants current and a hand pump none; what lies under the floor is 
   expect(put(-pump!.sizeMm.z - 1, heater)).toMatchObject([{ isOutside: true }]);
   if (pump!.spec.kind === "pump") expect(put(0, { ...pump!.spec, pump: "hand", watts: 50 })).toEqual([]);
 });
+
+test("a motor valve and a pad are switched by hand, a gauge runs by itself", () => {
+  const design = readDemo("kranich");
+  const [tank] = design.tanks;
+  const fitted = {
+    ...tank!,
+    padW: 40,
+    sender: { kind: "probes", xMm: 100, yMm: 100, lowMm: 20, highMm: 150 } as never,
+    ports: tank!.ports.map((port) =>
+      port.kind === "outlet" ? { ...port, valve: { kind: "electric", boreMm: 38 } as const } : port,
+    ),
+  };
+  const loads = listLoads({ ...design, tanks: [fitted] }).filter(({ at: place }) => place.kind === "tank");
+  expect(loads.map(({ kind, startedBy }) => [kind, startedBy])).toEqual([
+    ["dumpValve", "switch"],
+    ["sender", "itself"],
+    ["pad", "switch"],
+  ]);
+});
