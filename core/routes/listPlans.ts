@@ -5,7 +5,7 @@ import { findClearance, toBlock, toTankBlock } from "../fit/obstacleGaps";
 import { hindersPipes } from "../fit/roles";
 import { add, type Vec3 } from "../geometry/vec";
 import { findPipedCells } from "./pipedCells";
-import { buildPlanGrid, findCell, findWay, type Hindrance, type PlanGrid, placeCell } from "./planGrid";
+import { buildPlanGrid, findCell, findWay, type Hindrance, measureToGo, type PlanGrid, placeCell } from "./planGrid";
 import { findFacing, findUndersideMm, type Task } from "./routeEnds";
 
 /** From the outlet to where the pipe goes down, mm. */
@@ -78,11 +78,12 @@ function lookForWays(
     const plungeMm = sucks && asideMm < RUN_MM ? PLUNGE_PRICE_MM : 0;
     return ASIDE_PRICE * Math.max(0, asideMm - BENEATH_MM) + plungeMm + (isPiped[cell] ? PIPED_PRICE_MM : 0);
   };
+  const toGoMm = measureToGo(grid, goal);
   const ways: Vec3[][] = [];
   const trodden = new Set<number>();
   for (const turnMm of [...TURN_PRICES, TURN_PRICES[0]]) {
     const extraMm = (cell: number) => (trodden.has(cell) ? TRODDEN_MM : 0) + (isPiped[cell] ? PIPED_PRICE_MM : 0);
-    const cells = findWay(grid, starts, goal, { turnMm, extraMm, startMm });
+    const cells = findWay(grid, starts, goal, { turnMm, extraMm, toGoMm, startMm });
     if (!cells) return ways;
     for (const cell of cells.slice(0, -2)) trodden.add(cell);
     const corners = pickCorners(grid, cells).map((cell) => placeCell(grid, cell));

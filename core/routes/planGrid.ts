@@ -60,9 +60,33 @@ const WAYS = [
 
 const STEPS = WAYS.map(([dx, dy]) => ({ dx, dy, cells: Math.hypot(dx, dy) }));
 
+/** How far it is from each cell to the goal over free cells, mm; infinite where none leads there. Source: Dijkstra [C]. */
+export function measureToGo({ columns, rows, isBlocked, cellMm }: PlanGrid, goal: number): Float64Array {
+  const toGo = new Float64Array(columns * rows).fill(Infinity);
+  const heap = new Heap();
+  toGo[goal] = 0;
+  heap.push(goal, 0);
+  const isDone = new Uint8Array(columns * rows);
+  for (let cell = heap.pop(); cell !== null; cell = heap.pop()) {
+    if (isDone[cell]) continue;
+    isDone[cell] = 1;
+    const [fromColumn, fromRow] = [cell % columns, Math.floor(cell / columns)];
+    for (const { dx, dy, cells } of STEPS) {
+      const [column, row] = [fromColumn + dx, fromRow + dy];
+      if (column < 0 || column >= columns || row < 0 || row >= rows) continue;
+      const other = row * columns + column;
+      const total = toGo[cell]! + cells * cellMm;
+      if (isBlocked[other] || total >= toGo[other]!) continue;
+      toGo[other] = total;
+      heap.push(other, total);
+    }
+  }
+  return toGo;
+}
+
 /**
  * The cheapest way over free cells from any of the starts to the goal, as cells: its length, mm, a price a turn of 45°,
- * what some cells cost extra, and what it costs to begin at one. Null when there is none. Best first with the straight distance as the least to come [C].
+ * what some cells cost extra, and what it costs to begin at one. Null when there is none. Best first with what is at least to come, `measureToGo` [C].
  */
 export function findWay(
   grid: PlanGrid,
@@ -71,9 +95,11 @@ export function findWay(
   {
     turnMm,
     extraMm,
+    toGoMm = measureToGo(grid, goal),
     startMm = () => 0,
   }: {
     readonly turnMm: number;
+    readonly toGoMm?: Float64Array;
     readonly extraMm: (cell: number) => number;
     readonly startMm?: (cell: number) => number;
   },
@@ -82,21 +108,15 @@ export function findWay(
   const states = columns * rows * WAYS.length;
   const cost = new Float64Array(states).fill(Infinity);
   const from = new Int32Array(states).fill(-1);
-  // a way into a cell that was gone on from stays the cheapest: the straight distance never shrinks by more than a step
+  // a way into a cell that was gone on from stays the cheapest: what is to come never shrinks by more than a step
   const isDone = new Uint8Array(states);
   const heap = new Heap();
-  const distances = new Float64Array(columns * rows).fill(-1);
-  const [goalColumn, goalRow] = [goal % columns, Math.floor(goal / columns)];
-  const toGo = (cell: number): number => {
-    if (distances[cell]! < 0)
-      distances[cell] = Math.hypot((cell % columns) - goalColumn, Math.floor(cell / columns) - goalRow) * cellMm;
-    return distances[cell]!;
-  };
   for (const start of starts) {
+    if (toGoMm[start] === Infinity) continue;
     const price = startMm(start);
     for (let way = 0; way < WAYS.length; way++) {
       cost[start * WAYS.length + way] = price;
-      heap.push(start * WAYS.length + way, price + toGo(start));
+      heap.push(start * WAYS.length + way, price + toGoMm[start]!);
     }
   }
   for (let state = heap.pop(); state !== null; state = heap.pop()) {
@@ -122,7 +142,7 @@ export function findWay(
       if (total >= cost[place]!) continue;
       cost[place] = total;
       from[place] = state;
-      heap.push(place, total + toGo(other));
+      heap.push(place, total + toGoMm[other]!);
     }
   }
   return null;
