@@ -2,7 +2,6 @@ import { memo } from "react";
 import type { Design } from "@/core/design/design";
 import type { Obstacle, Rig } from "@/core/design/rig";
 import * as WORDS from "@/words/panels/plan/planScenery";
-import { HaloText } from "../drawing/HaloText";
 import { toObstacleFill } from "../drawing/Hatches";
 import type { View } from "../drawing/view";
 
@@ -78,11 +77,6 @@ export const PlanObstacles = memo(function PlanObstacles({ obstacles, view, hatc
           >
             <title>{name}</title>
           </rect>
-          {lengthMm * view.kx > name.length * 6.4 && widthMm * view.ky > 15 && (
-            <HaloText x={view.x(atMm.x + lengthMm / 2)} y={view.y(atMm.y + widthMm / 2) + 4} anchor="middle">
-              {name}
-            </HaloText>
-          )}
         </g>
       ))}
     </g>

@@ -30,6 +30,7 @@ const PlanHull = dynamic(() => import("./PlanHull").then((module) => module.Plan
 // The tools and the marks of what is wrong come when they are wanted.
 const PlanTools = dynamic(() => import("./PlanTools").then((module) => module.PlanTools), { ssr: false });
 const PlanToolBar = dynamic(() => import("./PlanToolBar").then((module) => module.PlanToolBar), { ssr: false });
+const PlanNames = dynamic(() => import("./PlanNames").then((module) => module.PlanNames), { ssr: false });
 const PlanMarks = dynamic(() => import("./PlanMarks").then((module) => module.PlanMarks), { ssr: false });
 const GroupBar = dynamic(() => import("./GroupBar").then((module) => module.GroupBar), { ssr: false });
 
@@ -65,7 +66,9 @@ export function PlanView() {
     return bounds && fitView({ bounds, pad: PAD, exaggeration: 1, ...frame });
   }, [bounds, width, height, isTurned, zoom]);
   if (!design || !view) return null;
-  const turn = isTurned ? WORDS.translateScaleTranslate0Rotate(zoom.x, zoom.y, zoom.k, size.height) : undefined;
+  const turn = isTurned
+    ? `translate(${zoom.x} ${zoom.y}) scale(${zoom.k}) translate(0 ${size.height}) rotate(-90)`
+    : undefined;
   const shown = findShownDrain(design, drainId);
   return (
     <>
@@ -107,6 +110,9 @@ export function PlanView() {
               <PlanTanks tanks={design.tanks} view={view} hatch={hatch} />
               {design.gear.length > 0 && <PlanGear design={design} view={view} />}
               <PlanLines design={design} view={view} shownId={shown?.id ?? null} />
+              {design.obstacles.length > 0 && (
+                <PlanNames design={dragBase?.obstacles === design.obstacles ? dragBase : design} view={view} />
+              )}
               {preview && <PlanGhost design={preview} view={view} />}
               <PlanHandles design={design} view={view} turnedZoom={isTurned ? zoom.k : null} />
               {hasHits && <PlanMarks design={design} view={view} />}
