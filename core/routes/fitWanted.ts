@@ -40,13 +40,15 @@ export function fitWanted(design: Design, wanted: Wanted, onStep?: OnStep): Fitt
     case "sump":
       return { edit: planSump(design, wanted, onStep), lacks: [] };
     case "supply": {
-      const fitted = [true, false].flatMap((isUnderSink) => {
-        const edit = tryChain(() => buildFitSupply(design, isUnderSink));
-        return (edit && fitBest(design, [edit], onStep)) ?? [];
-      });
       // under a sink it is out of the way, where its hose finds one under the floor
-      const clean = fitted.find((edit) => !bringsMust(design, edit));
-      return { edit: clean ?? fitted.at(-1) ?? null, lacks: [] };
+      let edit: Edit | null = null;
+      for (const isUnderSink of [true, false]) {
+        const built = tryChain(() => buildFitSupply(design, isUnderSink));
+        const fitted = built && fitBest(design, [built], onStep);
+        edit = fitted ?? edit;
+        if (fitted && !bringsMust(design, fitted)) break;
+      }
+      return { edit, lacks: [] };
     }
     case "loop": {
       const plan = planLoop(design, wanted, onStep);
