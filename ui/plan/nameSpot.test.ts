@@ -10,7 +10,7 @@ test("a name stands in the middle of what it names, and not at all where it does
   expect(findNameSpot({ ...BENCH, bottom: 60 }, "Bench", NOTHING)).toBeNull();
 });
 
-test("it goes out of the way of a pipe, and of a tank where there is no pipe", () => {
+test("it goes out of the way of a pipe, and of a tank, or is left out", () => {
   const pipe = [
     { x: 160, y: 0 },
     { x: 160, y: 200 },
@@ -19,6 +19,8 @@ test("it goes out of the way of a pipe, and of a tank where there is no pipe", (
   expect(Math.abs(beside.x - 160)).toBeGreaterThan(16);
   const tank = { left: 90, top: 80, right: 230, bottom: 140 };
   expect(findNameSpot(BENCH, "Bench", { pieces: [], boxes: [tank] })!.y).toBeLessThan(80);
+  // under a tank that covers it, it would be taken for the tank's
+  expect(findNameSpot(BENCH, "Bench", { pieces: [], boxes: [{ ...tank, top: 40 }] })).toBeNull();
 });
 
 test("wherever it goes it stays within what it names", () => {

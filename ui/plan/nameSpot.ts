@@ -13,10 +13,7 @@ const LETTER_PX = 6.4;
 const LINE_PX = 15;
 /** Kept to the edge of what is named, px. */
 const EDGE_PX = 4;
-/** A pipe through a name is as bad as so many boxes under it. */
-const PIPE = 3;
-
-/** Where in its box a name is written, by its middle: in the box's middle, or where less runs through it. Null where it does not fit. */
+/** Where in its box a name is written, by its middle: in the box's middle, or where fewer pipes run. Null where it does not fit, or would name what stands over it. */
 export function findNameSpot(box: SheetBox, name: string, taken: Taken): Point | null {
   const half = { x: (name.length * LETTER_PX) / 2, y: LINE_PX / 2 };
   if (box.right - box.left <= 2 * half.x || box.bottom - box.top <= 2 * half.y) return null;
@@ -27,9 +24,8 @@ export function findNameSpot(box: SheetBox, name: string, taken: Taken): Point |
   for (const y of ys) {
     for (const x of xs) {
       const own = { left: x - half.x, right: x + half.x, top: y - half.y, bottom: y + half.y };
-      const cost =
-        PIPE * taken.pieces.filter(([a, b]) => crosses(a, b, own)).length +
-        taken.boxes.filter((other) => overlaps(own, other)).length;
+      if (taken.boxes.some((other) => overlaps(own, other))) continue;
+      const cost = taken.pieces.filter(([a, b]) => crosses(a, b, own)).length;
       if (!best || cost < best.cost) best = { spot: { x, y }, cost };
     }
   }
