@@ -1,6 +1,7 @@
 import { type Extent, measureExtent } from "../geometry/solid";
 import { clamp } from "../quantity/tolerance";
 import type { Edit, EditOp } from "./editOps";
+import { roundTenth } from "./moves";
 import type { Tank } from "./plumbing";
 
 /** Edit that gives a box tank new inside lengths, mm; ports on a wall stay on that wall, the others stay inside. */
@@ -23,6 +24,24 @@ export function buildResize(tank: Tank, size: { lengthMm?: number; widthMm?: num
     return { ...port, atMm: { x: follow("x", x, rimMm), y: follow("y", y, rimMm), z: Math.min(kept, most) } };
   });
   return toResizeEdit(tank, solid as Tank["solid"], ports);
+}
+
+/**
+ * Edit that takes so much, mm, off the near end of a box tank or off its right side: its corner, from which it is told, comes in, and
+ * what does not sit on that wall keeps its place. Of another shape nothing is taken.
+ */
+export function buildTakeOffNear(tank: Tank, axis: "x" | "y", mm: number): Edit {
+  const key = axis === "x" ? "lengthMm" : "widthMm";
+  const solid = tank.solid.shape === "box" ? { ...tank.solid, [key]: tank.solid[key] - mm } : tank.solid;
+  if (solid === tank.solid) return toResizeEdit(tank, solid, tank.ports);
+  const ports = tank.ports.map((port) => {
+    const value = port.atMm[axis];
+    const kept = value <= WALL_MM ? 0 : Math.max(value - mm, port.boreMm / 2);
+    return { ...port, atMm: { ...port.atMm, [axis]: kept } };
+  });
+  const edit = toResizeEdit(tank, solid, ports);
+  const value = roundTenth({ ...tank.atMm, [axis]: tank.atMm[axis] + mm });
+  return { ...edit, ops: [...edit.ops, { op: "set", path: ["tanks", tank.id, "atMm"], value }] };
 }
 
 /** Edit that gives a tank another inside and other ports; its gauge stays in it and its bolts at its ends. */

@@ -1,5 +1,4 @@
-/** A place on a sheet. */
-type At = readonly [x: number, y: number];
+import { type At, type Box, crosses, overlap, type Segment } from "./sheetBox";
 
 /** A word that belongs to a circle on the sheet, mm. */
 export type Label = {
@@ -9,9 +8,6 @@ export type Label = {
   readonly width: number;
   readonly height: number;
 };
-
-type Box = { readonly x0: number; readonly y0: number; readonly x1: number; readonly y1: number };
-type Segment = readonly [At, At];
 
 /** Ways from a circle a word is tried at, the best liked first: above, below, right, left, and between. */
 const WAYS: readonly At[] = [
@@ -61,23 +57,3 @@ const around = ([x, y]: At, width: number, height: number): Box => ({
   x1: x + width / 2,
   y1: y + height / 2,
 });
-
-const overlap = (a: Box, b: Box): boolean => a.x0 < b.x1 && b.x0 < a.x1 && a.y0 < b.y1 && b.y0 < a.y1;
-
-// Whether any part of a segment lies in a box: clipped against its four sides.
-function crosses([[x0, y0], [x1, y1]]: Segment, box: Box): boolean {
-  let [from, to] = [0, 1];
-  for (const [start, step, low, high] of [
-    [x0, x1 - x0, box.x0, box.x1],
-    [y0, y1 - y0, box.y0, box.y1],
-  ] as const) {
-    if (step === 0) {
-      if (start < low || start > high) return false;
-      continue;
-    }
-    const [a, b] = [(low - start) / step, (high - start) / step];
-    from = Math.max(from, Math.min(a, b));
-    to = Math.min(to, Math.max(a, b));
-  }
-  return from <= to;
-}

@@ -1,7 +1,7 @@
 import type { Edit, EditOp } from "../design/editOps";
 import { roundTenth } from "../design/moves";
 import type { Tank } from "../design/plumbing";
-import { buildResize, toResizeEdit } from "../design/resizeTank";
+import { buildResize, buildTakeOffNear } from "../design/resizeTank";
 import type { Block } from "../geometry/blocks";
 import { add, vec } from "../geometry/vec";
 import { listWaysOut } from "./clearRemedies";
@@ -53,22 +53,6 @@ export function proposeTakenOff(tank: Tank, side: TankSide, byMm: number): Remed
   const now = was - mm;
   if (now < LEAST_PLAN_MM || mm > was * MOST_OFF) return [];
   const isFar = side === "left" || side === "forward";
-  const edit = isFar ? buildResize(tank, { [key]: now }) : takeOffNear(tank, { ...solid, [key]: now }, axis, mm);
+  const edit = isFar ? buildResize(tank, { [key]: now }) : buildTakeOffNear(tank, axis, mm);
   return [{ byMm: mm, way: side, edit }];
 }
-
-// A tank is told from its near corner: that comes in, and what does not sit on that wall keeps its place.
-function takeOffNear(tank: Tank, solid: Tank["solid"], axis: "x" | "y", mm: number): Edit {
-  const ports = tank.ports.map((port) => {
-    const value = port.atMm[axis];
-    const kept = value <= WALL_MM ? 0 : Math.max(value - mm, port.boreMm / 2);
-    return { ...port, atMm: { ...port.atMm, [axis]: kept } };
-  });
-  const inward = axis === "x" ? vec(mm, 0, 0) : vec(0, mm, 0);
-  const edit = toResizeEdit(tank, solid, ports);
-  const value = roundTenth(add(tank.atMm, inward));
-  return { ...edit, ops: [...edit.ops, { op: "set", path: ["tanks", tank.id, "atMm"], value }] };
-}
-
-/** Nearer to a wall than this a port is on it, mm. */
-const WALL_MM = 0.05;

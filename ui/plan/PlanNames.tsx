@@ -4,11 +4,11 @@ import type { Design } from "@/core/design/design";
 import { USUAL_FIXTURES } from "@/core/design/usualFixtures";
 import { listOwnLegs } from "@/core/fit/lineLegs";
 import { toTankBlock } from "@/core/fit/obstacleGaps";
-import type { Vec3 } from "@/core/geometry/vec";
-import { vec } from "@/core/geometry/vec";
+import type { At, Box } from "@/core/geometry/sheetBox";
+import { type Vec3, vec } from "@/core/geometry/vec";
 import { HaloText } from "../drawing/HaloText";
 import type { View } from "../drawing/view";
-import { findNameSpot, type SheetBox, type Taken } from "./nameSpot";
+import { findNameSpot, type Taken } from "./nameSpot";
 import type { PlanProps } from "./PlanScenery";
 
 /** Names of what is in the way, over all that is drawn, where the fewest pipes run. */
@@ -20,7 +20,7 @@ export const PlanNames = memo(function PlanNames({ design, view }: PlanProps) {
         const spot = findNameSpot(toBox(view, atMm, vec(atMm.x + lengthMm, atMm.y + widthMm, 0)), name, taken);
         return (
           spot && (
-            <HaloText key={id} x={spot.x} y={spot.y + 4} anchor="middle">
+            <HaloText key={id} x={spot[0]} y={spot[1] + 4} anchor="middle">
               {name}
             </HaloText>
           )
@@ -30,15 +30,15 @@ export const PlanNames = memo(function PlanNames({ design, view }: PlanProps) {
   );
 });
 
-const toBox = (view: View, low: Vec3, high: Vec3): SheetBox => ({
-  left: view.x(low.x),
-  right: view.x(high.x),
-  top: view.y(high.y),
-  bottom: view.y(low.y),
+const toBox = (view: View, low: Vec3, high: Vec3): Box => ({
+  x0: view.x(low.x),
+  x1: view.x(high.x),
+  y0: view.y(high.y),
+  y1: view.y(low.y),
 });
 
 function listTaken(design: Design, view: View): Taken {
-  const at = ({ x, y }: Vec3) => ({ x: view.x(x), y: view.y(y) });
+  const at = ({ x, y }: Vec3): At => [view.x(x), view.y(y)];
   return {
     pieces: design.lines.flatMap((line) =>
       listOwnLegs(design, line).map(({ from, to }) => [at(from), at(to)] as const),
