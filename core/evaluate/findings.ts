@@ -286,5 +286,7 @@ const rank = ({ severity, code }: Finding): number => 2 * RANK[severity] + (ROOT
 
 /** Worst first; within a severity first what stands in something, then in the order they were found, which follows the water. */
 export function sortFindings(findings: readonly Finding[]): Finding[] {
-  return [...findings].sort((a, b) => rank(a) - rank(b));
+  const ranks: Finding[][] = [[], [], [], [], [], []];
+  for (const finding of findings) ranks[rank(finding)]!.push(finding);
+  return ranks.flat();
 }
