@@ -5,11 +5,13 @@ import type { Design } from "../design/design";
 import type { EditOp } from "../design/editOps";
 import { buildPutItems, findTrap } from "../design/lineItems";
 import type { Drain } from "../design/plumbing";
+import { USUAL_TRAPS } from "../design/usualTraps";
 import { buildRedirect, type Goal } from "../edits/drainEdits";
 import { buildAddFixture } from "../edits/fixtureEdits";
 import { evaluate } from "../evaluate/evaluate";
 import type { Finding } from "../evaluate/findings";
 import { proposeRemedies } from "./proposeRemedies";
+import { proposeWaterless } from "./trapRemedies";
 
 const kranich = readDemo("kranich");
 const drain = kranich.lines.find((line) => line.kind === "drain")!;
@@ -195,4 +197,19 @@ test("a trap hung under the floor leaves it by its whole bore and can be opened"
   expect(trap).toEqual({ ...was, dropMm: 121, hasCleanout: true });
   expect(hung.byMm).toBe(121 - was.dropMm);
   expect(evaluate(after).findings.find(({ id }) => id === finding.id)?.severity).toBe("note");
+});
+
+test("a membrane valve in place of a trap that hangs under the floor goes up with its fixture, and stays a membrane valve", () => {
+  const design = change(kranich, [
+    set(["fixtures", "sink", "outletMm", "z"], 40),
+    buildPutItems(drain, { trap: { ...findTrap(drain)!, dropMm: 121, hasCleanout: true } }),
+  ]);
+  const hung = design.lines.find((line): line is Drain => line.id === drain.id)!;
+  const remedies = proposeWaterless(design, hung);
+  expect(remedies).toHaveLength(2);
+  for (const { edit, byMm } of remedies) {
+    const after = mustApply(design, edit);
+    expect(findTrap(after.lines.find((line): line is Drain => line.id === drain.id)!)).toEqual(USUAL_TRAPS.membrane);
+    expect(after.fixtures[0]!.outletMm.z).toBe(40 + (byMm ?? 0));
+  }
 });

@@ -1,4 +1,5 @@
 import type { Design } from "../design/design";
+import { applyEdit } from "../design/edit";
 import { measureFloorMm } from "../design/floor";
 import { buildPutItems, findTrap } from "../design/lineItems";
 import { buildMove } from "../design/moves";
@@ -54,10 +55,13 @@ export const proposeSteadyTrap = (
 function proposeOtherTrap(design: Design, drain: Drain, fixture: Fixture, value: Trap): Remedy[] {
   const at = { kind: "trap", lineId: drain.id } as const;
   const put = buildPutItems(drain, { trap: value });
-  // a hair too low still, it goes in with the fixture raised by that
-  const raised = proposeRaised(design, drain, fixture, value).map(({ byMm, edit }): Remedy => {
-    return { byMm, edit: { code: "lowerTrap", at, ops: [put, ...edit.ops] } };
-  });
+  // a hair too low still, it goes in with the fixture raised by that; it is what goes along, not the one before
+  const fitted = applyEdit(design, { code: "lowerTrap", at, ops: [put] });
+  const raised = fitted.ok
+    ? proposeRaised(fitted.design, drain, fixture, value).map(({ byMm, edit }): Remedy => {
+        return { byMm, edit: { code: "lowerTrap", at, ops: [put, ...edit.ops] } };
+      })
+    : [];
   return [{ byMm: null, edit: { code: "lowerTrap", at, ops: [put] } }, ...raised];
 }
 
