@@ -191,7 +191,7 @@ function HeadsDrawing({ design }: { readonly design: Design }) {
                       strokeDasharray="7 4"
                     />
                     <HaloText x={8} y={at([0, sinkMm])[1] - 5}>
-                      {WORDS.tanksFullDeeper(formatLength(sinkMm, units))}
+                      {WORDS.deepest(formatLength(sinkMm, units))}
                     </HaloText>
                   </>
                 )}

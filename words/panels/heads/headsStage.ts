@@ -15,7 +15,7 @@ export const upright = "upright";
 export const to = (abs: Shown, which: Shown) => `${abs}° to ${which}`;
 export const headsFromBehindToScale = "Heads from behind, to scale";
 export const water = "water";
-export const tanksFullDeeper = (sinkMm: Shown) => `tanks full, in fresh water, ${sinkMm} deeper`;
+export const deepest = (sinkMm: Shown) => `deepest, +${sinkMm}`;
 export const starboard = "starboard";
 export const port = "port";
 export const topOfWater = (name: string, length: string, isUnder: boolean) =>
