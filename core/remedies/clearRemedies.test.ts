@@ -71,7 +71,7 @@ const CASES: readonly (readonly [FindingCode, Design, string])[] = [
   ["handleBlocked", boxedIn, "moveClear"],
   ["seaInFixture", lowSink, "raiseOutlet"],
   ["fittingOffHull", moveGear(boat, "seacock", { y: 300 }), "moveClear"],
-  ["loopUnderBowl", moveGear(boat, "out-loop", { z: -380 }), "moveClear"],
+  ["loopUnderBowl", moveGear(boat, "out-loop", { z: -400 }), "moveClear"],
   ["sumpOutrun", narrowRise, "widenHoses"],
 ];
 
