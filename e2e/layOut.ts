@@ -78,7 +78,7 @@ async function hangBare(page: Page, name: string, isPumpedOut: boolean): Promise
   if (await line.isVisible()) await line.click();
   if (!isPumpedOut) return;
   const loop = await goTo(page, "Loop");
-  await startsWith(groupOf(loop, "Gear"), `${name}, pump-out`).click();
+  await startsWith(groupOf(loop, "Pieces"), `${name}, pump-out`).click();
   await loop.getByRole("button", { name: `Take ${name}, pump-out away` }).click();
 }
 
