@@ -75,7 +75,16 @@ test("Lesesaal, furnished: water is laid to every tap in one step, with nothing 
   await expect(lay).toBeHidden();
   await expect(panel).toContainText("Fresh water pump");
   await expect(findings.getByRole("img", { name: "Must" })).toHaveCount(musts);
+  // and hot water to a warm tap beside each
+  const heat = panel.getByRole("button", { name: "Fit hot water" });
+  await heat.click();
+  await expect(page.getByText(/Hot water comes to \d+ warm taps/)).toBeVisible();
+  await expect(heat).toBeHidden();
+  await expect(panel).toContainText("Water heater");
+  await expect(findings.getByRole("img", { name: "Must" })).toHaveCount(musts);
   await expectAccessible(page);
+  await page.keyboard.press("Control+z");
+  await expect(heat).toBeVisible();
   await page.keyboard.press("Control+z");
   await expect(lay).toBeVisible();
 });

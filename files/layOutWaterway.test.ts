@@ -12,8 +12,25 @@ const SHEETS: readonly (readonly [aspect: number, widthPx: number | null])[] = [
   [2.4, null],
 ];
 
+const LABEL = "88 mm in hand";
+/** Room its letters take, px. */
+const figureOf = ([x, y]: readonly [number, number]) => ({ x, y, width: LABEL.length * 6.2, height: 14 });
+
+type Points = ReturnType<typeof layOutWaterway>["edges"][number]["points"];
+type Box = { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
+
+// Looked at every few pixels along it; grazing a side is none.
+const runsThrough = (points: Points, { x, y, width, height }: Box): boolean =>
+  points.slice(1).some(([bx, by], i) => {
+    const [ax, ay] = points[i]!;
+    const steps = Math.ceil(Math.hypot(bx - ax, by - ay) / 3);
+    return Array.from({ length: steps + 1 }, (_, k) => (steps === 0 ? 0 : k / steps)).some(
+      (t) => Math.abs(ax + (bx - ax) * t - x) < width / 2 - 1 && Math.abs(ay + (by - ay) * t - y) < height / 2 - 1,
+    );
+  });
+
 function expectReadable(waterway: Waterway): void {
-  const labels = new Map(waterway.edges.flatMap(({ id, figure }) => (figure ? [[id, "88 mm in hand"] as const] : [])));
+  const labels = new Map(waterway.edges.flatMap(({ id, figure }) => (figure ? [[id, LABEL] as const] : [])));
   for (const [aspect, widthPx] of SHEETS) {
     const { nodes, edges, width, height } = layOutWaterway(waterway, labels, aspect, widthPx);
     expect(nodes.map(({ id }) => id)).toEqual(waterway.nodes.map(({ id }) => id));
@@ -31,7 +48,15 @@ function expectReadable(waterway: Waterway): void {
         expect([node.id, other.id, apart]).toEqual([node.id, other.id, true]);
       }
     });
-    for (const { id, points, labelAt } of edges) {
+    for (const { id, from, to, points, labelAt } of edges) {
+      // no line runs through a part it doesn't belong to
+      const through = nodes.filter((node) => node.id !== from && node.id !== to && runsThrough(points, node));
+      expect([aspect, id, through.map((node) => node.id)]).toEqual([aspect, id, []]);
+      // nor through the figure of another
+      const read = edges.filter(
+        (edge) => edge.id !== id && edge.labelAt && runsThrough(points, figureOf(edge.labelAt)),
+      );
+      expect([aspect, id, read.map((edge) => edge.id)]).toEqual([aspect, id, []]);
       expect(points.length).toBeGreaterThan(1);
       expect(points.flat().every(Number.isFinite)).toBe(true);
       expect(labelAt !== null).toBe(labels.has(id));

@@ -1,5 +1,6 @@
 import { graphlib, layout } from "@dagrejs/dagre";
 import type { WaterEdge, WaterNode, Waterway } from "@/core/waterway/buildWaterway";
+import { leadPastParts } from "./leadPastParts";
 
 /** A place where drains meet. */
 const DOT_PX = { width: 10, height: 10 } as const;
@@ -28,6 +29,8 @@ const LANE_PX = 17;
 const MARGIN_PX = 12;
 /** Between two rows of a folded diagram, px. */
 const ROW_GAP = 34;
+/** Lines beside the rows lie so far apart, px. */
+const BESIDE_PX = 6;
 /** How far a line runs out beside a row before it goes on in the next, px. */
 const TURN_PX = 14;
 
@@ -48,14 +51,14 @@ export function layOutWaterway(
   if (nodes.length === 0) return { nodes: [], edges: [], width: NODE_PX.width, height: NODE_PX.height };
   const isTall = aspect < 0.8;
   const graph = new graphlib.Graph({ multigraph: true });
-  graph.setGraph({ rankdir: isTall ? "TB" : "LR", nodesep: 16, ranksep: 24, edgesep: 12, marginx: 16, marginy: 16 });
+  graph.setGraph({ rankdir: isTall ? "TB" : "LR", nodesep: 16, ranksep: 34, edgesep: 12, marginx: 16, marginy: 16 });
   for (const node of nodes) graph.setNode(node.id, { ...sizeOf(node) });
   for (const edge of edges) {
     const label = labels.get(edge.id);
     graph.setEdge(
       edge.from,
       edge.to,
-      label ? { width: label.length * LETTER_PX + 12, height: 18, labelpos: "c" } : { width: 0, height: 0 },
+      label ? { width: measureLabelPx(label), height: 18, labelpos: "c" } : { width: 0, height: 0 },
       edge.id,
     );
   }
@@ -77,8 +80,11 @@ export function layOutWaterway(
       };
     }),
   };
-  return isTall ? laid : fold(laid, aspect, widthPx);
+  const led = { ...laid, edges: leadPastParts(laid, isTall, (id) => measureLabelPx(labels.get(id) ?? "")) };
+  return isTall ? led : fold(led, aspect, widthPx);
 }
+
+const measureLabelPx = (label: string): number => label.length * LETTER_PX + 12;
 
 // A long chain is folded into rows like the lines of a page, so that it can be read: so many rows as fit the sheet best, or more
 // of them where they would be too small to read.
@@ -91,6 +97,11 @@ function fold(laid: LaidOut, aspect: number, widthPx: number | null): LaidOut {
 }
 
 type Band = { readonly left: number; readonly right: number; readonly top: number; readonly bottom: number };
+type Point = readonly [x: number, y: number];
+
+// What of a line lies beside the parts of a row, where room was kept for it.
+const keepIn = (points: readonly Point[], { left, right }: Pick<Band, "left" | "right">): Point[] =>
+  points.filter(([x]) => x >= left && x <= right);
 
 // How far each row reaches, with the lines that stay in it.
 function measureRows(laid: LaidOut, ranks: readonly number[], rows: number) {
@@ -99,35 +110,43 @@ function measureRows(laid: LaidOut, ranks: readonly number[], rows: number) {
   const byId = new Map(laid.nodes.map((node) => [node.id, rowOf(node.x)]));
   const bands = Array.from({ length: Math.ceil(ranks.length / perRow) }, (_, row): Band => {
     const own = laid.nodes.filter((node) => rowOf(node.x) === row);
-    const inside = laid.edges.filter(({ from, to }) => byId.get(from) === row && byId.get(to) === row);
+    const left = Math.min(...own.map((node) => node.x - node.width / 2));
+    const right = Math.max(...own.map((node) => node.x + node.width / 2));
     const ys = [
       ...own.flatMap(({ y, height }) => [y - height / 2, y + height / 2]),
-      ...inside.flatMap(({ points, labelAt }) => [
-        ...points.map(([, y]) => y),
-        ...(labelAt ? [labelAt[1] - LANE_PX / 2, labelAt[1] + LANE_PX / 2] : []),
-      ]),
+      ...laid.edges.flatMap(({ from, to, points, labelAt }) => {
+        const ends = [byId.get(from), byId.get(to)];
+        if (!ends.includes(row)) return [];
+        const isInside = ends.every((end) => end === row);
+        return [
+          ...(isInside ? points : keepIn(points, { left, right })).map(([, y]) => y),
+          ...(isInside && labelAt ? [labelAt[1] - LANE_PX / 2, labelAt[1] + LANE_PX / 2] : []),
+        ];
+      }),
     ];
     return {
-      left: Math.min(...own.map((node) => node.x - node.width / 2)),
-      right: Math.max(...own.map((node) => node.x + node.width / 2)),
+      left,
+      right,
       top: Math.min(...ys) - MARGIN_PX,
       bottom: Math.max(...ys) + MARGIN_PX,
     };
   });
-  const width = Math.max(...bands.map(({ left, right }) => right - left)) + 4 * TURN_PX;
-  return { bands, rowOf, width };
+  // lines that go on in another row, by the gap they run in: the one before the lower of the two
+  const crossing = new Map<number, number>();
+  for (const { from, to } of laid.edges) {
+    const [a, b] = [byId.get(from)!, byId.get(to)!];
+    if (a !== b) crossing.set(Math.max(a, b), (crossing.get(Math.max(a, b)) ?? 0) + 1);
+  }
+  // beside the rows each of them has a lane of its own
+  const side = 2 * TURN_PX + Math.max(0, ...[...crossing.values()].map((lines) => lines - 1)) * BESIDE_PX;
+  const width = Math.max(...bands.map(({ left, right }) => right - left)) + 2 * side;
+  return { bands, rowOf, crossing, side, width };
 }
 
 function foldInto(laid: LaidOut, ranks: readonly number[], rows: number): LaidOut {
   const lanes = new Map<number, number>();
-  const { bands, rowOf, width } = measureRows(laid, ranks, rows);
+  const { bands, rowOf, crossing, side, width } = measureRows(laid, ranks, rows);
   const byId = new Map(laid.nodes.map((node) => [node.id, node]));
-  // lines that go on in another row, by the gap they run in: the one before the lower of the two
-  const crossing = new Map<number, number>();
-  for (const { from, to } of laid.edges) {
-    const [a, b] = [rowOf(byId.get(from)!.x), rowOf(byId.get(to)!.x)];
-    if (a !== b) crossing.set(Math.max(a, b), (crossing.get(Math.max(a, b)) ?? 0) + 1);
-  }
   const gapBefore = (row: number) => ROW_GAP + Math.max(0, (crossing.get(row) ?? 0) - 1) * LANE_PX;
   // where each row begins: as high as the rows before it need, and the gap for the lines between
   const tops: number[] = [];
@@ -137,7 +156,7 @@ function foldInto(laid: LaidOut, ranks: readonly number[], rows: number): LaidOu
     tops.push(begin);
     end = begin + bottom - top;
   }
-  const shift = (row: number) => ({ x: 2 * TURN_PX - bands[row]!.left, y: tops[row]! - bands[row]!.top });
+  const shift = (row: number) => ({ x: side - bands[row]!.left, y: tops[row]! - bands[row]!.top });
   return {
     width,
     height: end,
@@ -159,17 +178,20 @@ function foldInto(laid: LaidOut, ranks: readonly number[], rows: number): LaidOu
           labelAt: edge.labelAt && [edge.labelAt[0] + by.x, edge.labelAt[1] + by.y],
         };
       }
-      // out at the end of the row, down between the two, and in at the beginning of the other
-      const [start, end] = [
-        [from.x + from.width / 2 + by.x, from.y + by.y],
-        [to.x - to.width / 2 + on.x, to.y + on.y],
-      ] as const;
+      // on beside the parts of its row, out at its end, between the two, and in at the beginning of the other, beside its parts again
+      const own = keepIn(edge.points, bands[a]!).map(([x, y]): Point => [x + by.x, y + by.y]);
+      const other = keepIn(edge.points, bands[b]!).map(([x, y]): Point => [x + on.x, y + on.y]);
       const between = tops[Math.max(a, b)]! - gapBefore(Math.max(a, b)) / 2 + laneOffset(lane, LANE_PX);
-      const out = bands[a]!.right + by.x + TURN_PX + laneOffset(lane, LANE_PX / 3);
-      const back = TURN_PX + laneOffset(lane, LANE_PX / 3);
+      // past the ends of all rows on the way
+      const passed = bands.slice(Math.min(a, b), Math.max(a, b));
+      const right = side + Math.max(...passed.map((band) => band.right - band.left)) + TURN_PX + lane * BESIDE_PX;
+      const left = side - TURN_PX - lane * BESIDE_PX;
+      // what flows back goes out where the others come in
+      const [out, back] = a < b ? [right, left] : [left, right];
+      const [leaves, comes] = [own.at(-1)![1], other[0]![1]];
       return {
         ...edge,
-        points: [start, [out, start[1]], [out, between], [back, between], [back, end[1]], end],
+        points: [...own, [out, leaves], [out, between], [back, between], [back, comes], ...other],
         labelAt: edge.labelAt && [(out + back) / 2, between],
       };
     }),

@@ -59,6 +59,7 @@ export function describeEdit(edit: Edit, design: Design): string {
     plumbToilet: "Plumb in a toilet",
     fitSump: "Fit a sump",
     fitSupply: "Lay water to the taps",
+    fitHotWater: "Fit hot water",
     useToilet: "Count the toilet",
     countFixtures: "Count what goes down",
     countFlush: "Count the whole flush",

@@ -110,6 +110,7 @@ export const EDIT_CODES = [
   "fitPumpOut",
   "fitSump",
   "fitSupply",
+  "fitHotWater",
   "fitLoop",
   "fitStrainer",
   "fitStopValve",

@@ -1,6 +1,5 @@
 import type { Design } from "../design/design";
 import type { Edit } from "../design/editOps";
-import type { GearSpec } from "../design/gear";
 import { roundTenth } from "../design/moves";
 import { toNodes } from "../design/nodes";
 import type { Fixture, FixtureKind } from "../design/plumbing";
@@ -10,13 +9,13 @@ import { placeGearPort } from "../gear/gearPorts";
 import { USUAL_GEAR, usualSpec } from "../gear/usualGear";
 import { type Vec3, vec } from "../geometry/vec";
 import { type EditChain, startChain } from "./editChain";
+import { leadToTaps, ON_FLOOR_MM, setBeside } from "./leadToTaps";
 import { toGear } from "./putPiece";
-import { placeClear, toUsual } from "./setDown";
 import { listFitStopValve } from "./stopValve";
 import { findFreshDraw } from "./toiletWater";
 
 /** What a tap over each kind of fixture is used for; null where none is. */
-const TAP_USES = {
+export const TAP_USES = {
   kitchenSink: "drinking",
   basin: "washing",
   showerTray: "shower",
@@ -31,8 +30,6 @@ const TAP_USES = {
 /** A tap over the rim, and a shower's head over its tray, mm [T]. */
 const OVER_RIM_MM = 150;
 const HEAD_MM = 1_500;
-/** Gear on the floor, and what is opened below over it, mm [T]. */
-const ON_FLOOR_MM = 40;
 /** The strainer so far beside where the hose comes up: between the two stands the stop valve, mm [T]. */
 const FROM_DRAW_MM = 220;
 /** Under these a pump and what it wants stand in a cabinet. */
@@ -86,8 +83,13 @@ export function buildFitSupply(design: Design, isUnderSink = false): Edit | null
   const under = sink ? { pointsMm: toNodes([upAt(fromMm.z), upAt(intoMm.z)]) } : {};
   const hoseId = chain.addHose(draw, toGear(strainerId, "in"), under);
   chain.addHose(toGear(strainerId, "out"), toGear(pumpId, "in"));
-  const tapIds = leadToTaps(chain, sortAlong(wanted, fromMm), pumpId);
-  nameStates(chain, pumpId, tapIds);
+  const tapped = sortAlong(wanted, fromMm).map((fixture): Tapped => ({ fixture, tapId: setTap(chain, fixture) }));
+  leadToTaps(
+    chain,
+    toGear(pumpId, "out"),
+    tapped.map(({ fixture, tapId }) => ({ tapId, teeName: `Tee to ${fixture.name}` })),
+  );
+  nameStates(chain, pumpId, tapped);
   const [valve] = listFitStopValve(chain.now(), hoseId, draw.tankId, "Fresh water stop valve");
   chain.add(valve ?? null);
   return { code: "fitSupply", at: { kind: "gear", id: pumpId }, ops: chain.ops() };
@@ -98,12 +100,6 @@ const isInTray = (design: Design, { x, y }: Vec3, way: 1 | -1): boolean => {
   return listTrayRooms(design).some(({ min, max }) => atX > min.x && atX < max.x && y > min.y && y < max.y);
 };
 
-function setBeside(chain: EditChain, name: string, spec: GearSpec, wanted: Vec3): string {
-  const z = Math.max(wanted.z, USUAL_GEAR[spec.kind].openBelowMm);
-  const key = name.toLowerCase().replaceAll(" ", "-");
-  return chain.addGear({ key, name, spec }, placeClear(chain.now(), toUsual(spec), vec(wanted.x, wanted.y, z)));
-}
-
 // The nearest first, so that no hose goes back past a tap it has served.
 const sortAlong = (fixtures: readonly Fixture[], { x, y }: Vec3): Fixture[] =>
   [...fixtures].sort((a, b) => away(a, x, y) - away(b, x, y));
@@ -111,29 +107,6 @@ const sortAlong = (fixtures: readonly Fixture[], { x, y }: Vec3): Fixture[] =>
 const away = ({ outletMm }: Fixture, x: number, y: number): number => Math.hypot(outletMm.x - x, outletMm.y - y);
 
 type Tapped = { readonly fixture: Fixture; readonly tapId: string };
-
-// From the pump on a tee for each tap but the last.
-function leadToTaps(chain: EditChain, fixtures: readonly Fixture[], pumpId: string): Tapped[] {
-  let last = toGear(pumpId, "out");
-  return fixtures.map((fixture, i) => {
-    const tapId = setTap(chain, fixture);
-    if (i === fixtures.length - 1) {
-      chain.addHose(last, toGear(tapId, "in"));
-      return { fixture, tapId };
-    }
-    const { x, y } = fixture.outletMm;
-    const teeId = setBeside(
-      chain,
-      `Tee to ${fixture.name}`.slice(0, 60),
-      usualSpec("tee"),
-      vec(x - 150, y, ON_FLOOR_MM),
-    );
-    chain.addHose(last, toGear(teeId, "a"));
-    chain.addHose(toGear(teeId, "c"), toGear(tapId, "in"));
-    last = toGear(teeId, "b");
-    return { fixture, tapId };
-  });
-}
 
 function setTap(chain: EditChain, { id, name, kind, outletMm, rimMm }: Fixture): string {
   const use = TAP_USES[kind] ?? "washing";

@@ -4,6 +4,7 @@ import type { Design } from "../design/design";
 import { applyEdit } from "../design/edit";
 import { FIXTURE_KINDS } from "../design/plumbing";
 import type { RIG_KINDS } from "../design/rig";
+import { findColdSource } from "../edits/fitHotWater";
 import { SUMP_GOALS } from "../edits/fitSump";
 import { listUntapped } from "../edits/fitSupply";
 import { evaluate } from "../evaluate/evaluate";
@@ -50,6 +51,17 @@ function expectKept(before: Design, after: Design): void {
     expect({ ...after.tanks[i]!, ports: after.tanks[i]!.ports.slice(0, tank.ports.length) }).toEqual(tank);
   }
 }
+
+const TEE_PORTS: Readonly<Record<string, string>> = { in: "a", hot: "a", out: "b", cold: "c" };
+
+/** Hoses as they join a tee that stands where a piece stood. */
+const throughTee = (lines: Design["lines"], gearId: string): Design["lines"] =>
+  lines.map((line) => {
+    if (line.kind !== "hose") return line;
+    const swap = (end: typeof line.from) =>
+      end.kind === "gear" && end.gearId === gearId ? { ...end, port: TEE_PORTS[end.port]! } : end;
+    return { ...line, from: swap(line.from), to: swap(line.to) };
+  });
 
 const NAMES = { toilet: "Toilet", urineVessel: "Bottle", restVessel: "Bin", urineUse: "Urine", restUse: "Rest" };
 const RIGS = FIRST_RIGS;
@@ -261,6 +273,89 @@ test.each(RIGS)(
     expect(fitWanted(after, { what: "supply" }).edit).toBeNull();
   },
 );
+
+test.each(RIGS)(
+  "a %s, full underneath: %s: hot water comes to a warm tap beside each cold one, relieved and mixed",
+  (kind, isFull) => {
+    let design = begin(kind, isFull);
+    // what is cold only has nothing to be heated yet
+    expect(fitWanted(design, { what: "hotWater" }).edit).toBeNull();
+    for (const fixture of ["basin", "showerTray", "washingMachine"] as const)
+      design = take(design, { what: "fixture", kind: fixture, name: fixture });
+    design = take(design, { what: "supply" });
+    const after = take(design, { what: "hotWater" });
+    const known = new Set(evaluate(design).findings.map(({ id }) => id));
+    const told = evaluate(after).findings.filter(({ id, severity }) => severity !== "note" && !known.has(id));
+    expect(told.map(({ id }) => id)).toEqual([]);
+    // what its plate says is asked for
+    expect(evaluate(after).findings.map(({ code }) => code)).toContain("heaterUnrated");
+    const fresh = after.gear.slice(design.gear.length);
+    expect(after.gear.slice(0, design.gear.length)).toEqual(design.gear);
+    expect(after.tanks).toEqual(design.tanks);
+    const warm = fresh.flatMap(({ id, spec }) => (spec.kind === "tap" ? [{ id, fixtureId: spec.fixtureId }] : []));
+    const wants = design.fixtures.filter(({ kind: of }) => of !== "washingMachine").map(({ id }) => id);
+    expect(warm.map(({ fixtureId }) => fixtureId).sort()).toEqual(wants.sort());
+    // each in one state of its own, in which it runs and the valve at the tank is open
+    const flows = new Map(computeTapFlows(after).map((flow) => [flow.tapId, flow]));
+    for (const { id } of warm) {
+      const open = after.states.filter(({ openTaps }) => openTaps.includes(id));
+      expect([id, open.length, open[0]?.openTaps.length]).toEqual([id, 1, 1]);
+      expect(open[0]!.positions.map(({ at }) => at)).toEqual(["open"]);
+      expect(flows.get(id)!.aloneLpm).toBeGreaterThan(3);
+    }
+    // a hair of what is fitted left out is told: it does what it is there for
+    for (const kindOut of ["relief", "mixer"] as const) {
+      const piece = fresh.find(({ spec }) => spec.kind === kindOut)!;
+      const gear = after.gear.map((one) => (one === piece ? { ...one, spec: { kind: "tee" as const } } : one));
+      const codes = evaluate({ ...after, gear, lines: throughTee(after.lines, piece.id) }).findings.map(
+        ({ code }) => code,
+      );
+      expect(codes).toContain(kindOut === "relief" ? "heaterUnrelieved" : "heaterUnmixed");
+    }
+    expect(fitWanted(after, { what: "hotWater" }).edit).toBeNull();
+    expect(listUntapped(after)).toEqual([]);
+  },
+);
+
+test("where there is no room for a state for each, all warm taps stand open in one", () => {
+  const design = take(readDemo("lesesaal-furnished"), { what: "supply" });
+  const after = take(design, { what: "hotWater" });
+  const warm = after.gear.flatMap(({ id, spec }) =>
+    spec.kind === "tap" && !design.gear.some((one) => one.id === id) ? [id] : [],
+  );
+  expect(warm.length).toBe(findColdSource(design)!.taps.length);
+  const more = after.states.slice(design.states.length);
+  expect(more.map(({ openTaps }) => [...openTaps].sort())).toEqual([warm.sort()]);
+  const known = new Set(evaluate(design).findings.map(({ id }) => id));
+  const told = evaluate(after).findings.filter(({ id, severity }) => severity !== "note" && !known.has(id));
+  expect(told.map(({ id }) => id)).toEqual([]);
+});
+
+test("water of a loop is not heated, and a tap behind a valve waits for its own", () => {
+  const loop = readDemo("kranich-loop");
+  const source = findColdSource(loop)!;
+  // the shower draws from its loop, over a valve
+  expect([source.pushId, source.taps.map(({ fixture }) => fixture.kind)]).toEqual(["freshpump", ["kitchenSink"]]);
+  const grey = {
+    ...loop,
+    tanks: loop.tanks.map((tank) => (tank.holds === "fresh" ? { ...tank, holds: "grey" as const } : tank)),
+  };
+  expect(findColdSource(grey)).toBeNull();
+  const deckWash = loop.gear.map((one) =>
+    one.spec.kind === "tap" ? { ...one, spec: { ...one.spec, use: "deckWash" as const } } : one,
+  );
+  expect(findColdSource({ ...loop, gear: deckWash })).toBeNull();
+  const after = take(loop, { what: "hotWater" });
+  // in the drain-down, where no pump runs, the warm tap stands open with the cold one
+  const winter = after.states.find(({ name }) => name === "Winter")!;
+  const warm = after.gear.slice(loop.gear.length).find(({ spec }) => spec.kind === "tap")!;
+  expect(winter.openTaps).toContain(warm.id);
+  // what this school lets happen at the cold tap comes to the warm one too, and is told of it
+  const musts = listNewMusts(loop, after);
+  expect(musts.length).toBeGreaterThan(0);
+  expect(musts.filter(({ code, at }) => code !== "waterFouled" || !("id" in at) || at.id !== warm.id)).toEqual([]);
+  expect(findColdSource(after)).toBeNull();
+});
 
 test("a tap that names no fixture is taken for the one over a fixture of its use", () => {
   // its drinking tap stands by itself, its shower has the loop's head

@@ -2,6 +2,7 @@ import type { Design } from "../design/design";
 import type { Edit } from "../design/editOps";
 import type { FixtureKind, HeldWater } from "../design/plumbing";
 import { tryChain } from "../edits/editChain";
+import { listFitHotWater } from "../edits/fitHotWater";
 import { buildFitSupply } from "../edits/fitSupply";
 import type { Lack } from "../gear/shelf";
 import { bringsMust } from "./cleanWay";
@@ -19,7 +20,8 @@ export type Wanted =
   | ({ readonly what: "toilet" } & WantedToilet)
   | ({ readonly what: "loop" } & WantedLoop)
   | ({ readonly what: "sump" } & WantedSump)
-  | { readonly what: "supply" };
+  | { readonly what: "supply" }
+  | { readonly what: "hotWater" };
 
 export type Fitted = {
   /** Null where it cannot be fitted at all. */
@@ -49,6 +51,10 @@ export function fitWanted(design: Design, wanted: Wanted, onStep?: OnStep): Fitt
         if (fitted && !bringsMust(design, fitted)) break;
       }
       return { edit, lacks: [] };
+    }
+    case "hotWater": {
+      const edits = listFitHotWater(design).flatMap((build) => tryChain(build) ?? []);
+      return { edit: fitBest(design, edits, onStep), lacks: [] };
     }
     case "loop": {
       const plan = planLoop(design, wanted, onStep);

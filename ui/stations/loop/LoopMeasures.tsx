@@ -23,6 +23,7 @@ import { SearchButton } from "../../kit/SearchButton";
 import { useRecords } from "../useRecords";
 import { GearFields } from "./GearFields";
 import { HoseList } from "./HoseList";
+import { HotWaterAssistant } from "./HotWaterAssistant";
 import { Interlock } from "./Interlock";
 import { LoopCareWalks } from "./LoopCareWalks";
 import { StateList } from "./StateList";
@@ -39,6 +40,7 @@ export function LoopMeasures() {
   return (
     <>
       <SupplyAssistant />
+      <HotWaterAssistant />
       <LoopAssistant />
       {gear.length > 0 && <Interlock />}
       {gear.length > 0 && <Figures />}
