@@ -1,4 +1,4 @@
-import { type Assembly, COUNTERS, type Counter, type Good, type Ware } from "@/core/build/goods";
+import { type Assembly, type BoughtFor, COUNTERS, type Counter, type Good, type Ware } from "@/core/build/goods";
 import { type BuildStep, type StepKind, toCableStepId } from "@/core/build/steps";
 import type { ToolKind } from "@/core/build/tools";
 import { findWireGauge } from "@/core/build/wireGauge";
@@ -57,6 +57,17 @@ const BEDDING_NAMES: Readonly<Record<Bedding, string>> = {
   none: "no bedding",
 };
 
+/** What a hose is asked for by, beside its size. */
+function listBoughtFor({ bearsKPa, isDrawn, isHot, isDrunk }: BoughtFor, units: Units): string[] {
+  const bears = bearsKPa === undefined ? [] : [`made for ${formatQuantity(bearsKPa, "waterPressure", units)}`];
+  return [
+    ...(isDrunk ? ["for drinking water"] : []),
+    ...(isHot ? ["for hot water"] : []),
+    ...bears.map((words) => (isHot ? `${words} when hot` : words)),
+    ...(isDrawn ? ["for suction"] : []),
+  ];
+}
+
 /** A ware by the name it is asked for. */
 export function nameWare(ware: Ware, units: Units): string {
   const mm = (value: number) => formatLength(value, units);
@@ -71,10 +82,11 @@ export function nameWare(ware: Ware, units: Units): string {
       return `hose clamp, stainless, ${mm(ware.pipe.outerMm)}`;
     case "adaptor":
       return `adaptor, ${THREAD_NAMES[ware.thread]} to ${describePipe(ware.pipe, units)}`;
-    case "hose":
-      return ware.wall && ware.wall !== "plain"
-        ? `${HOSE_WALL_NAMES[ware.wall]}, ${describePipe(ware.pipe, units)}`
-        : describePipe(ware.pipe, units);
+    case "hose": {
+      const pipe = describePipe(ware.pipe, units);
+      const name = ware.wall && ware.wall !== "plain" ? `${HOSE_WALL_NAMES[ware.wall]}, ${pipe}` : pipe;
+      return [name, ...(ware.duty ? listBoughtFor(ware.duty, units) : [])].join(", ");
+    }
     case "sleeve":
       return `grommet or sealed sleeve for a hole of ${mm(ware.boreMm)}`;
     case "sealant":

@@ -20,6 +20,14 @@ export const COUNTERS = ["pipe", "tank", "fixings", "sealing", "gear", "electric
 export type Counter = (typeof COUNTERS)[number];
 
 /** What is bought; how much stands beside it, in pieces unless said. */
+/** What a hose is bought for: the least pressure it is made for, kPa, and what it must stand; what asks for nothing is left away. */
+export type BoughtFor = {
+  readonly bearsKPa?: number;
+  readonly isDrawn?: true;
+  readonly isHot?: true;
+  readonly isDrunk?: true;
+};
+
 export type Ware =
   | { readonly kind: "part"; readonly part: Part }
   | { readonly kind: "union" | "clip" | "hoseClamp"; readonly pipe: Pipe }
@@ -27,7 +35,7 @@ export type Ware =
   | { readonly kind: "adaptor"; readonly thread: Thread; readonly pipe: Pipe }
   /** Hose, m. */
   | { readonly kind: "dumpCap"; readonly pipe: Pipe }
-  | { readonly kind: "hose"; readonly pipe: Pipe; readonly wall?: HoseWall | undefined }
+  | { readonly kind: "hose"; readonly pipe: Pipe; readonly wall?: HoseWall | undefined; readonly duty?: BoughtFor }
   | { readonly kind: "sleeve"; readonly boreMm: number }
   /** mL. */
   | { readonly kind: "sealant" | "edgePrimer" }

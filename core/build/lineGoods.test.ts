@@ -5,6 +5,7 @@ import type { Drain, DumpLine, Line, Pipe, Vent } from "../design/plumbing";
 import { evaluate } from "../evaluate/evaluate";
 import { buildDrainPath } from "../falls/drainPath";
 import { listLineLegs } from "../fit/lineLegs";
+import { listHoseDuties } from "../gear/hoseDuty";
 import { vec } from "../geometry/vec";
 import { PIPE_SIZES } from "../parts/pipes";
 import { countClips, findClipSpacingMm } from "./clipSpacing";
@@ -151,4 +152,29 @@ test("a long leg with hardly any fall is clipped nearer, by its fall to the metr
     before = wanted;
   }
   expect(before).toBeGreaterThan(countClips(end.lengthMm, findClipSpacingMm(end.pipe, 0.02)));
+});
+
+test("hose is bought for what it must bear, in whole steps and never for less", () => {
+  const loop = readDemo("kranich-loop");
+  const duties = listHoseDuties(loop);
+  const bought = list(loop).flatMap(({ ware, assembly }) =>
+    ware.kind === "hose" && "id" in assembly ? [{ id: assembly.id, duty: ware.duty }] : [],
+  );
+  expect(bought.length).toBe(duties.size);
+  for (const { id, duty } of bought) {
+    const { pressed, isDrawn, isHot, isDrunk } = duties.get(id)!;
+    const bearsKPa = duty?.bearsKPa ?? 0;
+    expect([id, bearsKPa >= (pressed?.kPa ?? 0), bearsKPa < (pressed?.kPa ?? 0) + 100, bearsKPa % 100]).toEqual([
+      id,
+      true,
+      pressed !== null || bearsKPa === 0,
+      0,
+    ]);
+    expect([id, duty?.isDrawn ?? false, duty?.isHot ?? false, duty?.isDrunk ?? false]).toEqual([
+      id,
+      isDrawn,
+      isHot,
+      isDrunk,
+    ]);
+  }
 });

@@ -5,13 +5,14 @@ import type { Evaluation } from "../evaluate/evaluation";
 import { buildDrainPath, type Leg, sumLengthMm } from "../falls/drainPath";
 import { buildNetwork, type Network } from "../falls/network";
 import { listLineLegs } from "../fit/lineLegs";
+import { type HoseDuty, listHoseDuties } from "../gear/hoseDuty";
 import { type LinePiece, listLinePieces } from "../parts/linePieces";
 import { listBreatherParts, listDrainParts, listDumpLineParts, type Part } from "../parts/listParts";
 import { findPipeSize, isHose } from "../parts/pipes";
 import { listPointFittings, type PipedLine } from "../parts/pointFittings";
 import { buildDumpRun } from "../tanks/dumpRun";
 import { countClips, findClipSpacingMm } from "./clipSpacing";
-import type { Counter, Good, Ware } from "./goods";
+import type { BoughtFor, Counter, Good, Ware } from "./goods";
 import { listLagging } from "./lagging";
 
 /** Clips of hoses and breathers, mm apart [T]. */
@@ -25,9 +26,12 @@ const CLAMPS = { drain: 1, vent: 1, dumpLine: 2, hose: 2 } as const satisfies Re
 /** All that the lines take: pipe and hose with their fittings, clips, clamps, what their joints want, and how they go on a thread. */
 export function listLineGoods(design: Design, evaluation: Evaluation): Good[] {
   const network = buildNetwork(design);
+  const duties = listHoseDuties(design);
   return [
     ...design.lines.flatMap((line) => [
-      ...listOneLine(design, evaluation, network, line),
+      ...(line.kind === "hose"
+        ? listHoseGoods(design, line, duties.get(line.id))
+        : listOneLine(design, evaluation, network, line)),
       ...listLagging(design, network, line).map(({ thickMm, outerMm, lengthMm }) =>
         toGood(line, { kind: "pipeLagging", thickMm, outerMm }, (lengthMm * SPARE) / 1000, "pipe"),
       ),
@@ -36,14 +40,12 @@ export function listLineGoods(design: Design, evaluation: Evaluation): Good[] {
   ];
 }
 
-function listOneLine(design: Design, evaluation: Evaluation, network: Network, line: Line): Good[] {
+function listOneLine(design: Design, evaluation: Evaluation, network: Network, line: Exclude<Line, Hose>): Good[] {
   switch (line.kind) {
     case "drain":
       return listDrainGoods(design, evaluation, network, line);
     case "vent":
       return listVentGoods(design, line);
-    case "hose":
-      return listHoseGoods(design, line);
     case "dumpLine":
       return listDumpLineGoods(design, line);
   }
@@ -104,11 +106,25 @@ function listVentGoods(design: Design, vent: Vent): Good[] {
   ];
 }
 
-function listHoseGoods(design: Design, hose: Hose): Good[] {
+/** Hoses are told apart by the pressure they bear in such steps, kPa [T]. */
+const PRESSURE_STEP_KPA = 100;
+
+function toBoughtFor({ pressed, isDrawn, isHot, isDrunk }: HoseDuty): BoughtFor | null {
+  const asked = {
+    ...(pressed && { bearsKPa: Math.ceil(pressed.kPa / PRESSURE_STEP_KPA) * PRESSURE_STEP_KPA }),
+    ...(isDrawn && { isDrawn }),
+    ...(isHot && { isHot }),
+    ...(isDrunk && { isDrunk }),
+  };
+  return Object.keys(asked).length > 0 ? asked : null;
+}
+
+function listHoseGoods(design: Design, hose: Hose, asked: HoseDuty | undefined): Good[] {
+  const duty = asked && toBoughtFor(asked);
   const lengthMm = sumLengthMm(listLineLegs(design, hose));
   const { pipe, wall } = hose;
   return [
-    toGood(hose, { kind: "hose", pipe, wall }, (lengthMm * SPARE) / 1000, "pipe"),
+    toGood(hose, { kind: "hose", pipe, wall, ...(duty && { duty }) }, (lengthMm * SPARE) / 1000, "pipe"),
     toGood(hose, { kind: "hoseClamp", pipe }, 2 * CLAMPS.hose, "fixings"),
     toGood(hose, { kind: "clip", pipe }, countClips(lengthMm, SOFT_CLIPS_MM), "fixings"),
   ];

@@ -1,8 +1,12 @@
 "use client";
+import { useMemo } from "react";
 import { HOSE_WALLS, type Hose, type HoseWall } from "@/core/design/plumbing";
 import { listHoseCourse } from "@/core/fit/lineLegs";
+import { listHoseDuties } from "@/core/gear/hoseDuty";
+import { useWorkbench } from "@/store/useWorkbench";
 import { workbench } from "@/store/workbench";
 import { HOSE_WALL_NAMES } from "@/words/heads";
+import { describeHoseDuty } from "@/words/hoseDuty";
 import * as WORDS from "@/words/panels/loop/hoseFields";
 import { LaggingField } from "../../fields/LaggingField";
 import { PointList } from "../../fields/PointList";
@@ -43,6 +47,7 @@ export function HoseFields({ hose }: { readonly hose: Hose }) {
         onCommit={(value) => (value === null ? null : set(at, path("pipe", "outerMm"), value))}
       />
       <WallPick hose={hose} label={WORDS.madeOf} />
+      <DutyLine hoseId={hose.id} />
       <LaggingField line={hose} />
       <PointList line={hose} routeMm={courseMm} nameOf={(index) => WORDS.point(index + 1)} />
       <Button look="bare" onClick={() => remove(at, path())}>
@@ -50,6 +55,17 @@ export function HoseFields({ hose }: { readonly hose: Hose }) {
       </Button>
     </div>
   );
+}
+
+/** What it must bear, with what presses on it. */
+function DutyLine({ hoseId }: { readonly hoseId: string }) {
+  const design = useWorkbench((state) => state.history!.design);
+  const units = useWorkbench((state) => state.units);
+  const duty = useMemo(() => listHoseDuties(design).get(hoseId), [design, hoseId]);
+  const nameOf = (gearId: string) => design.gear.find(({ id }) => id === gearId)?.name ?? gearId;
+  const words = duty && describeHoseDuty(duty, nameOf, units);
+  if (!words) return null;
+  return <p className="py-1 text-[12px] leading-snug text-faint">{words}</p>;
 }
 
 /** What the wall of a hose is made of; not said until somebody says it. */

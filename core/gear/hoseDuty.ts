@@ -1,0 +1,114 @@
+import type { Design } from "../design/design";
+import type { Gear } from "../design/gear";
+import { buildGearGraph, type GearLink, toPortNode } from "./gearGraph";
+import { findHardest, listPushes, shiftKPa } from "./pushes";
+import { type Arc, buildArcs, buildBothWays, listReached } from "./reach";
+import { ALL_OPEN } from "./settings";
+
+/** What a hose is to be bought for. */
+export type HoseDuty = {
+  /** The most that can come to stand in it, gauge, kPa, and the piece it comes from; null where nothing pushes. */
+  readonly pressed: { readonly kPa: number; readonly gearId: string } | null;
+  /** A pump draws through it: a soft one goes flat. */
+  readonly isDrawn: boolean;
+  /** Water of a heater comes to it, past a mixer too, which is set by hand. */
+  readonly isHot: boolean;
+  /** Fresh water comes to it. */
+  readonly isDrunk: boolean;
+};
+
+type Arcs = ReadonlyMap<string, readonly Arc[]>;
+
+/** Between these a heater's water has nowhere to grow to: what lets it go is the relief valve. */
+const SHUTS = new Set<Gear["spec"]["kind"]>(["valve", "diverter", "nonReturn", "pump"]);
+const PARTS = new Set<Gear["spec"]["kind"]>(["pump", "airGap"]);
+
+/**
+ * What each hose must bear, by its id, with every valve open and every tap shut: the hardest push of any pump or tap outside, and beside a
+ * heater what its relief valve lets come. Knocks when a tap is shut, a heavy hand and age are not counted; a toilet's own pump is not
+ * known. Source: hydrostatics [C]; that mixers and heaters let hot water go either way, common practice [T].
+ */
+export function listHoseDuties(design: Design): ReadonlyMap<string, HoseDuty> {
+  const graph = buildGearGraph(design);
+  const arcs = buildArcs(graph, ALL_OPEN);
+  const both = buildBothWays(graph);
+  const pushes = listPushes(design.gear, arcs);
+  const hot = listHot(design.gear, arcs);
+  const drawn = spread(
+    design.gear.flatMap(({ id, spec }) => (spec.kind === "pump" ? [toPortNode(id, "in")] : [])),
+    (node) => listReached(both, node, ({ spec }) => PARTS.has(spec.kind)),
+  );
+  const drunk = spread(
+    graph.ends.flatMap(({ node, holds }) => (holds === "fresh" ? [node] : [])),
+    (node) => listReached(arcs, node),
+  );
+  const reliefs = listReliefs(design.gear, both);
+  const isHose = (link: GearLink) => link.kind === "hose";
+  // where it grows hot backwards: at a heater's inlet, and where its relief valve lets go
+  const warms = new Set([
+    ...design.gear.flatMap(({ id, spec }) => (spec.kind === "heater" ? [toPortNode(id, "in")] : [])),
+    ...reliefs.map(({ relief }) => toPortNode(relief.id, "in")),
+  ]);
+  return new Map(
+    graph.links.filter(isHose).map(({ id, from, to }): [string, HoseDuty] => {
+      const isIn = (nodes: ReadonlySet<string>) => nodes.has(from) && nodes.has(to);
+      const pressed = [from, to].flatMap((node) => {
+        const [piece, port] = findPort(design.gear, node);
+        if (!piece) return [];
+        const push = findHardest(pushes, piece, port);
+        const grown = reliefs
+          .filter(({ nodes }) => isIn(nodes))
+          .map(({ relief, setKPa }) => ({ kPa: shiftKPa(setKPa, [relief, "in"], [piece, port]), gearId: relief.id }));
+        return [...(push ? [{ kPa: push.pushKPa, gearId: push.piece.id }] : []), ...grown];
+      });
+      const [hardest = null] = pressed.filter(({ kPa }) => kPa > 0).sort((a, b) => b.kPa - a.kPa);
+      return [
+        id,
+        {
+          pressed: hardest,
+          isDrawn: hardest === null && isIn(drawn),
+          isHot: isIn(hot) || warms.has(from) || warms.has(to),
+          isDrunk: isIn(drunk),
+        },
+      ];
+    }),
+  );
+}
+
+const spread = (nodes: readonly string[], reach: (node: string) => ReadonlySet<string>): ReadonlySet<string> =>
+  new Set(nodes.flatMap((node) => [...reach(node)]));
+
+function findPort(gear: readonly Gear[], node: string): readonly [Gear | undefined, string] {
+  const at = node.lastIndexOf(":");
+  return [gear.find(({ id }) => toPortNode(id, node.slice(at + 1)) === node), node.slice(at + 1)];
+}
+
+// From a heater on, and through a mixer only the way it mixes.
+function listHot(gear: readonly Gear[], arcs: Arcs): ReadonlySet<string> {
+  const isLeftOut = ({ spec }: Gear) => spec.kind === "heater" || spec.kind === "mixer";
+  const hot = new Set<string>();
+  const open = gear.flatMap(({ id, spec }) => (spec.kind === "heater" ? [toPortNode(id, "out")] : []));
+  const mixers = new Set(gear.filter(({ spec }) => spec.kind === "mixer"));
+  for (const node of open) {
+    for (const reached of listReached(arcs, node, isLeftOut)) hot.add(reached);
+    for (const mixer of mixers) {
+      if (!["hot", "cold"].some((port) => hot.has(toPortNode(mixer.id, port)))) continue;
+      mixers.delete(mixer);
+      open.push(toPortNode(mixer.id, "out"));
+    }
+  }
+  return hot;
+}
+
+// The relief valves beside a heater, with all that its water presses on before one of them opens.
+function listReliefs(gear: readonly Gear[], both: Arcs) {
+  const heaters = gear.filter(({ spec }) => spec.kind === "heater");
+  return gear.flatMap((relief) => {
+    if (relief.spec.kind !== "relief") return [];
+    const { setKPa } = relief.spec;
+    const nodes = listReached(both, toPortNode(relief.id, "in"), ({ spec }) => SHUTS.has(spec.kind));
+    return heaters.some(({ id }) => nodes.has(toPortNode(id, "in")) || nodes.has(toPortNode(id, "out")))
+      ? [{ relief, setKPa, nodes }]
+      : [];
+  });
+}
