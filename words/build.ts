@@ -7,6 +7,7 @@ import { findTankJoin, type TankJoin } from "@/core/tanks/tankJoins";
 import { standsUnderPressure } from "@/core/trials/pressed";
 import { describePart } from "./describePart";
 import { describeWall } from "./holes";
+import { MOUNT_CAUTIONS } from "./mountCautions";
 import { formatNumber } from "./units";
 
 /** What wants current, with the part it is of. */
@@ -203,12 +204,16 @@ function findWords({ kind, at }: Pick<BuildStep, "kind" | "at">, design: Design)
   const join = tank ? findTankJoin(design, tank) : null;
   const isInside =
     kind === "hangTank" && tanks.some(({ id, atMm: { z } }) => at.kind === "tank" && at.id === id && z >= 0);
+  const mount = piece && MOUNT_CAUTIONS[piece.spec.kind];
   return {
     ...words,
     ...(isInside ? SET_DOWN : {}),
     ...(rig.kind === "boat" ? words.afloat : {}),
     ...(isInto ? LAID_INTO : {}),
     ...(join ? joinWords(join) : {}),
+    ...(mount
+      ? { caution: `${(rig.kind === "boat" ? words.afloat?.caution : undefined) ?? words.caution} ${mount}` }
+      : {}),
   };
 }
 

@@ -3,7 +3,7 @@ import { add, interpolate, subtract, type Vec3, vec } from "../geometry/vec";
 import { clamp } from "../quantity/tolerance";
 import type { Design } from "./design";
 import type { Edit, EditOp, EditPath } from "./editOps";
-import { measureFloorMm } from "./floor";
+import { leavesOverMm, measureFloorMm } from "./floor";
 import { buildPutItems, findTrap } from "./lineItems";
 import { listPoints } from "./linePoints";
 import type { PartRef, RigLine } from "./part";
@@ -190,7 +190,7 @@ function keepHungTrap(design: Design, fixtureId: string, byMm: number): EditOp[]
     const trap = line.kind === "drain" && line.fromFixture === fixtureId && !line.locked ? findTrap(line) : null;
     if (!trap || line.kind !== "drain" || byMm === 0) return [];
     const dropMm = tenth(trap.dropMm + byMm);
-    const isHung = z - trap.dropMm + line.pipe.innerMm <= undersideMm + HAIR_MM;
+    const isHung = !leavesOverMm(z - trap.dropMm - HAIR_MM, line.pipe, undersideMm);
     return isHung && dropMm >= 0 && dropMm <= MOST_DROP_MM ? [buildPutItems(line, { trap: { ...trap, dropMm } })] : [];
   });
 }

@@ -1,5 +1,5 @@
 import type { Surroundings } from "../design/design";
-import { measureFloorMm } from "../design/floor";
+import { leavesOverMm, measureFloorMm } from "../design/floor";
 import { findBranchVent, findLineTrap, findTrap, listInlinePieces } from "../design/lineItems";
 import type { PartRef } from "../design/part";
 import { type DrainPath, findPipeOf, listLineTraps } from "../falls/drainPath";
@@ -10,7 +10,7 @@ import { lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
 import { computeSealBreakPa } from "../traps/sealPressure";
 import { measureArmFallMm } from "../traps/trapArm";
 import type { TrapAir, TrapRisks } from "../traps/trapRisks";
-import { findTrapBottomMm, leavesOverMm } from "../traps/trapRoom";
+import { findTrapBottomMm } from "../traps/trapRoom";
 import { createFinding, createGraded } from "./createFinding";
 import type { DrainResult } from "./evaluation";
 import type { Finding } from "./findings";

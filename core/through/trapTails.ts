@@ -1,10 +1,10 @@
 import type { Design, Surroundings } from "../design/design";
-import { measureFloorMm } from "../design/floor";
+import { leavesOverMm, measureFloorMm } from "../design/floor";
 import { findTrap } from "../design/lineItems";
 import type { Drain } from "../design/plumbing";
 import type { DrainResult } from "../evaluate/evaluation";
 import type { Vec3 } from "../geometry/vec";
-import { findTrapBottomMm, leavesOverMm } from "../traps/trapRoom";
+import { findTrapBottomMm } from "../traps/trapRoom";
 
 /** A trap that hangs under the floor: its tailpiece goes straight down through it, at its outlet. */
 export type TrapTail = { readonly drain: Drain; readonly outletMm: Vec3 };

@@ -4,10 +4,6 @@ import type { Pipe, Trap } from "../design/plumbing";
 export const findTrapBottomMm = (weirMm: number, { sealMm }: Trap, { innerMm, outerMm }: Pipe): number =>
   weirMm - (sealMm > 0 ? sealMm + innerMm : 0) - (outerMm - innerMm) / 2;
 
-/** Whether the pipe behind a trap leaves it within a floor or over it, mm: with its bore over the weir. Source: geometry [C]. */
-export const leavesOverMm = (weirMm: number, { innerMm }: Pipe, undersideMm: number): boolean =>
-  weirMm + innerMm > undersideMm;
-
 /**
  * How far under its outlet the weir of a trap stands that hangs under a floor whole, mm, up to the next whole one: outlet over the floor, the floor's
  * thickness and the pipe's bore. Source: geometry [C]. Example: 40 mm over 44 mm of floor, bore 36.4 mm → 121 mm.
