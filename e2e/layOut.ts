@@ -3,7 +3,7 @@ import type { Design } from "@/core/design/design";
 import type { Gear, HoseEnd, WorkingState } from "@/core/design/gear";
 import { findBranchVent, findTrap } from "@/core/design/lineItems";
 import type { Drain, DumpLine, Fixture, Hose, Port, Tank, Vent } from "@/core/design/plumbing";
-import type { Obstacle } from "@/core/design/rig";
+import type { Obstacle, Supply } from "@/core/design/rig";
 import type { Vec3 } from "@/core/geometry/vec";
 import { findPipeSize } from "@/core/parts/pipes";
 import { findFace } from "@/core/templates/tankFaces";
@@ -94,7 +94,9 @@ export async function layTank(page: Page, tank: Tank, rig: Design["rig"]): Promi
   await type(panel.getByLabel("Inside, width", { exact: true }), solid.widthMm);
   await type(panel.getByLabel("Inside, height", { exact: true }), solid.heightMm);
   await type(panel.getByLabel("Wall", { exact: true }), tank.wallMm);
+  await type(panel.getByLabel("Lagged with foam of", { exact: true }), tank.insulationMm);
   await typePlace(groupOf(panel, CORNER), tank.atMm);
+  if (tank.padW) await type(panel.getByLabel("Heating pad", { exact: true }), tank.padW);
   // ports that come with the tank and are not wanted go, those that lack are added
   const wanted = [...tank.ports];
   const order: Port[] = [];
@@ -230,6 +232,7 @@ export async function layHose(page: Page, hose: Hose, target: Design): Promise<v
   await type(row.getByLabel("Name", { exact: true }), hose.name);
   await type(row.getByLabel("Bore", { exact: true }), hose.pipe.innerMm);
   await type(row.getByLabel("Outside", { exact: true }), hose.pipe.outerMm);
+  if (hose.insulationMm) await type(row.getByLabel("Lagged under the floor", { exact: true }), hose.insulationMm);
   if (hose.wall) await choose(row.getByLabel("Made of", { exact: true }), HOSE_WALL_NAMES[hose.wall]);
   await typePoints(row, hose.pointsMm);
   await expect(rows.first()).toBeVisible();
@@ -370,4 +373,14 @@ export async function layState(page: Page, state: WorkingState, gear: readonly G
     await drawing.getByRole("button", { name: new RegExp(`^${nameOf(id)}, (off|dark)$`) }).press("Enter");
   const keep = page.getByRole("button", { name: `Keep as ${state.name}` });
   if (await keep.isVisible()) await keep.click();
+}
+
+/** Says what feeds pumps and lamps, and where the fuse box hangs. */
+export async function laySupply(page: Page, { volts, boxMm, dropShare }: Supply): Promise<void> {
+  const group = groupOf(await goTo(page, "Build"), "Wiring of the water side");
+  await choose(group.getByLabel("Battery", { exact: true }), `${volts} V`);
+  await type(group.getByLabel("Fuse box, from the rear edge", { exact: true }), boxMm.x);
+  await type(group.getByLabel("Fuse box, left of the middle", { exact: true }), boxMm.y);
+  await type(group.getByLabel("Fuse box, over the floor", { exact: true }), boxMm.z);
+  await type(group.getByLabel("May be lost on the way", { exact: true }), `${100 * dropShare} %`);
 }

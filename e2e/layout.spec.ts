@@ -14,6 +14,7 @@ import {
   layHose,
   layObstacle,
   layState,
+  laySupply,
   layTank,
   layVent,
   moveTank,
@@ -114,6 +115,8 @@ async function layOut(page: Page, base: Design, target: Design): Promise<void> {
     for (const use of way.uses.filter(isNew(before.uses))) await layUse(page, use, way.name);
   }
   for (const state of target.states) await layState(page, state, target.gear);
+  const { supply } = target.rig;
+  if (supply && JSON.stringify(supply) !== JSON.stringify(base.rig.supply)) await laySupply(page, supply);
 }
 
 // How the list of ends calls it.
