@@ -96,8 +96,12 @@ export function buildFitSump(
   );
   chain.addHose(toGear(sumpId, "out"), toGear(pumpId, "in"));
   if (chain.now().states.length === 0) chain.addState({ name: "Standby", on: [], positions: [], openTaps: [] });
-  if (goal === "tank") pumpIntoTank(chain, pumpId, { nearMm: fixture.outletMm, isOverFloor });
-  else pumpOverboard(chain, pumpId);
+  if (goal === "tank") {
+    pumpIntoTank(chain, pumpId, { nearMm: fixture.outletMm, isOverFloor });
+    // its hose comes into the tank now: what only its drain came in by goes
+    const known = design.lines.find((line): line is Drain => line.kind === "drain" && line.fromFixture === fixtureId);
+    if (known) chain.push(listLeftBehind(chain.now(), known, { kind: "sump", gearId: sumpId }));
+  } else pumpOverboard(chain, pumpId);
   return { code: "fitSump", at: { kind: "gear", id: sumpId }, ops: chain.ops() };
 }
 

@@ -1,7 +1,7 @@
 import type { Design } from "../design/design";
 import type { EditOp } from "../design/editOps";
 import { findJunctionBend } from "../design/lineItems";
-import type { Drain, Outfall } from "../design/plumbing";
+import type { Drain, Hose, Outfall } from "../design/plumbing";
 import { buildDrainPath } from "../falls/drainPath";
 import { dot, measureLength, subtract, type Vec3 } from "../geometry/vec";
 
@@ -9,8 +9,8 @@ import { dot, measureLength, subtract, type Vec3 } from "../geometry/vec";
 const STRAIGHT_SINE = 0.02;
 
 /**
- * What a drain leaves behind when it is led to another end: the inlet in the tank that then serves nothing, unless it is
- * the tank's last, and the bend in the drain it joined that was only there for its fitting. To be done after the drain has
+ * What a drain leaves behind when it is led to another end: the inlet in the tank that then serves nothing, unless nothing else
+ * comes into the tank, and the bend in the drain it joined that was only there for its fitting. To be done after the drain has
  * its new end.
  */
 export function listLeftBehind(design: Design, drain: Drain, to: Outfall): EditOp[] {
@@ -33,12 +33,22 @@ type Junction = Extract<Outfall, { kind: "junction" }>;
 const isAt = (end: Outfall, { tankId, portId }: Inlet): boolean =>
   end.kind === "inlet" && end.tankId === tankId && end.portId === portId;
 
+const isHosePort = ({ from, to }: Hose, tankId: string, portIds: readonly string[]): boolean =>
+  [from, to].some((end) => end.kind === "tank" && end.tankId === tankId && portIds.includes(end.portId));
+
 function dropInlet({ tanks, lines }: Design, drain: Drain, from: Inlet, to: Outfall): EditOp[] {
   const tank = tanks.find(({ id }) => id === from.tankId);
-  const isUsed = lines.some((line) => line.kind === "drain" && line.id !== drain.id && isAt(line.to, from));
-  if (!tank || tank.locked || isUsed || isAt(to, from)) return [];
+  const isUsed = lines.some((line) =>
+    line.kind === "hose"
+      ? isHosePort(line, from.tankId, [from.portId])
+      : line.kind === "drain" && line.id !== drain.id && isAt(line.to, from),
+  );
+  const isThere = tank?.ports.some(({ id }) => id === from.portId);
+  if (!tank || !isThere || tank.locked || isUsed || isAt(to, from)) return [];
   const inlets = tank.ports.filter(({ kind }) => kind === "inlet").length;
-  return inlets < 2 ? [] : [{ op: "remove", path: ["tanks", from.tankId, "ports", from.portId] }];
+  const fills = tank.ports.flatMap(({ id, kind }) => (kind === "fill" ? [id] : []));
+  const isFilled = lines.some((line) => line.kind === "hose" && isHosePort(line, tank.id, fills));
+  return inlets < 2 && !isFilled ? [] : [{ op: "remove", path: ["tanks", from.tankId, "ports", from.portId] }];
 }
 
 function dropBend(design: Design, drain: Drain, from: Junction, to: Outfall): EditOp[] {
