@@ -1,28 +1,16 @@
 import fc from "fast-check";
 import { readDemo } from "@/tests/demoRigs";
-import { toFirst } from "@/tests/firstRigs";
+import { begin, take } from "@/tests/fitting";
 import { gearDesigns } from "@/tests/gearArbitraries";
 import type { Design } from "../design/design";
-import { applyEdit } from "../design/edit";
 import type { GearKind } from "../design/gear";
-import { buildFirstDesign } from "../routes/firstDesign";
-import { fitWanted, type Wanted } from "../routes/fitWanted";
 import { buildGearGraph, toPortNode } from "./gearGraph";
 import { type HoseDuty, listHoseDuties } from "./hoseDuty";
 import { toSetting } from "./settings";
 import { solveFlows } from "./solveFlows";
 
-function take(design: Design, what: Wanted): Design {
-  const { edit } = fitWanted(design, what);
-  const outcome = edit && applyEdit(design, edit);
-  if (!outcome?.ok) throw new Error(JSON.stringify(outcome));
-  return outcome.design;
-}
-
 function withHotWater(): Design {
-  const first = buildFirstDesign(toFirst("van", false));
-  if (!first.ok) throw new Error(JSON.stringify(first.faults));
-  return take(take(first.design, { what: "supply" }), { what: "hotWater" });
+  return take(take(begin("van", false), { what: "supply" }), { what: "hotWater" });
 }
 
 /** The duty of the hose at a port of the first piece of a kind. */

@@ -1,73 +1,17 @@
 import { readDemo } from "@/tests/demoRigs";
-import { FIRST_RIGS, toFirst } from "@/tests/firstRigs";
+import { FIRST_RIGS } from "@/tests/firstRigs";
+import { begin, expectKept, listNew, listNewMusts, listUnsettled, TOILET_NAMES, take } from "@/tests/fitting";
 import type { Design } from "../design/design";
 import { applyEdit } from "../design/edit";
 import { FIXTURE_KINDS } from "../design/plumbing";
-import type { RIG_KINDS } from "../design/rig";
-import { findColdSource } from "../edits/fitHotWater";
 import { SUMP_GOALS } from "../edits/fitSump";
-import { listUntapped } from "../edits/fitSupply";
 import { evaluate } from "../evaluate/evaluate";
-import type { Finding } from "../evaluate/findings";
-import { listHoseCourse } from "../fit/lineLegs";
-import { computeTapFlows } from "../gear/tapFlows";
 import { listSumps } from "../heads/sumpFigures";
 import { TOILET_KINDS, TOILETS } from "../heads/toiletKinds";
-import { buildFirstDesign } from "./firstDesign";
 import { fitWanted, type Wanted } from "./fitWanted";
-import { isAskew } from "./laySquare";
 
-type Kind = (typeof RIG_KINDS)[number];
+type Kind = (typeof FIRST_RIGS)[number][0];
 
-const begun = new Map<string, Design>();
-
-function begin(kind: Kind, isFull: boolean): Design {
-  const known = begun.get(`${kind} ${isFull}`);
-  if (known) return known;
-  const outcome = buildFirstDesign(toFirst(kind, isFull));
-  if (!outcome.ok) throw new Error(JSON.stringify(outcome.faults));
-  begun.set(`${kind} ${isFull}`, outcome.design);
-  return outcome.design;
-}
-
-function take(design: Design, wanted: Wanted): Design {
-  const { edit } = fitWanted(design, wanted);
-  const outcome = edit && applyEdit(design, edit);
-  if (!outcome?.ok) throw new Error(JSON.stringify(outcome));
-  return outcome.design;
-}
-
-const listNew = (before: Design, after: Design): Finding[] => {
-  const known = new Set(evaluate(before).findings.map(({ id }) => id));
-  return evaluate(after).findings.filter(({ id }) => !known.has(id));
-};
-const listNewMusts = (before: Design, after: Design): Finding[] =>
-  listNew(before, after).filter(({ severity }) => severity === "must");
-const listUnsettled = (before: Design, after: Design): Finding[] =>
-  listNew(before, after).filter(({ severity }) => severity !== "note");
-
-// What was there is as it was, but for what a tank is drilled for.
-function expectKept(before: Design, after: Design): void {
-  expect(after.lines.slice(0, before.lines.length)).toEqual(before.lines);
-  expect(after.gear.slice(0, before.gear.length)).toEqual(before.gear);
-  expect(after.fixtures.slice(0, before.fixtures.length)).toEqual(before.fixtures);
-  for (const [i, tank] of before.tanks.entries()) {
-    expect({ ...after.tanks[i]!, ports: after.tanks[i]!.ports.slice(0, tank.ports.length) }).toEqual(tank);
-  }
-}
-
-const TEE_PORTS: Readonly<Record<string, string>> = { in: "a", hot: "a", out: "b", cold: "c" };
-
-/** Hoses as they join a tee that stands where a piece stood. */
-const throughTee = (lines: Design["lines"], gearId: string): Design["lines"] =>
-  lines.map((line) => {
-    if (line.kind !== "hose") return line;
-    const swap = (end: typeof line.from) =>
-      end.kind === "gear" && end.gearId === gearId ? { ...end, port: TEE_PORTS[end.port]! } : end;
-    return { ...line, from: swap(line.from), to: swap(line.to) };
-  });
-
-const NAMES = { toilet: "Toilet", urineVessel: "Bottle", restVessel: "Bin", urineUse: "Urine", restUse: "Rest" };
 const RIGS = FIRST_RIGS;
 
 // a loop's tank is hung with its loop
@@ -78,7 +22,7 @@ const listToilets = (rig: Kind): Wanted[] =>
   TOILET_WANTS.filter((wanted) => rig === "boat" || !("kind" in wanted) || wanted.kind !== "vacuum");
 // ashore one under vacuum is flushed as one with a pump is, and a macerating one is laid as that
 const TOILET_WANTS = (["handPump", "vacuum", "gravity"] as const).map(
-  (kind): Wanted => ({ what: "toilet", kind, names: NAMES, school: kind === "handPump" ? "tankOrSea" : "tank" }),
+  (kind): Wanted => ({ what: "toilet", kind, names: TOILET_NAMES, school: kind === "handPump" ? "tankOrSea" : "tank" }),
 );
 
 test.each(RIGS)(
@@ -94,6 +38,26 @@ test.each(RIGS)(
         expect(after.lines.some((line) => line.kind === "vent" && line.fromTank === tank.id)).toBe(true);
         expect(tank.ports.some(({ kind: port }) => port === "outlet" || port === "draw")).toBe(true);
       }
+    }
+  },
+);
+
+test.each(RIGS)(
+  "a %s, full underneath: %s: a toilet over a black tank that is there leaves nothing to settle",
+  (kind, isFull) => {
+    for (const first of [
+      { what: "tank", holds: "black", name: "New black" },
+      { what: "toilet", kind: "handPump", names: TOILET_NAMES, school: "tank" },
+      { what: "toilet", kind: "gravity", names: TOILET_NAMES, school: "tank" },
+    ] as const) {
+      const design = take(begin(kind, isFull), first);
+      const after = take(design, { what: "toilet", kind: "gravity", names: TOILET_NAMES, school: "tank" });
+      expect([first.what, listUnsettled(design, after).map(({ id }) => id)]).toEqual([first.what, []]);
+      expectKept(design, after);
+      // it falls straight into the tank that was there
+      expect(after.tanks.length).toBe(design.tanks.length);
+      const drain = after.lines.at(-1)!;
+      expect([drain.kind, drain.to.kind]).toEqual(["drain", "inlet"]);
     }
   },
 );
@@ -135,7 +99,7 @@ test("the school with one motor valve is drawn as it is done, and what it lets h
 
 test("afloat a toilet with hoses takes sea water over a loop and, where it may go overboard, its valve is secured", () => {
   const design = begin("boat", false);
-  const after = take(design, { what: "toilet", kind: "handPump", names: NAMES, school: "tankOrSea" });
+  const after = take(design, { what: "toilet", kind: "handPump", names: TOILET_NAMES, school: "tankOrSea" });
   const kinds = after.gear.map(({ spec }) => spec.kind).sort();
   expect(kinds).toEqual(
     expect.arrayContaining([
@@ -160,7 +124,7 @@ test("afloat a toilet with hoses takes sea water over a loop and, where it may g
 });
 
 test("ashore the water for a bowl falls through an air gap, and the valve at the tank is shut while nothing is on", () => {
-  const after = take(begin("van", false), { what: "toilet", kind: "handPump", names: NAMES, school: "tank" });
+  const after = take(begin("van", false), { what: "toilet", kind: "handPump", names: TOILET_NAMES, school: "tank" });
   const [fresh, black] = (["fresh", "black"] as const).map(
     (holds) => after.tanks.find((tank) => tank.holds === holds)!,
   );
@@ -258,128 +222,8 @@ test("a drain that others join is not led into a sump: they would go along", () 
   expect(fitWanted(design, { what: "sump", fixtureId: main.fromFixture, goal: "tank" }).edit).toBeNull();
 });
 
-test.each(RIGS)(
-  "a %s, full underneath: %s: water is laid to every tap, over a valve that is shut at rest",
-  (kind, isFull) => {
-    let design = begin(kind, isFull);
-    for (const fixture of ["basin", "showerTray"] as const)
-      design = take(design, { what: "fixture", kind: fixture, name: fixture });
-    const after = take(design, { what: "supply" });
-    expect(listNewMusts(design, after).map(({ id }) => id)).toEqual([]);
-    expectKept(design, after);
-    const taps = after.gear.flatMap(({ spec }) => (spec.kind === "tap" ? [spec.fixtureId] : []));
-    expect(taps.sort()).toEqual(design.fixtures.map(({ id }) => id).sort());
-    // its hoses are as long as they will be on walls and floor
-    const hoses = after.lines.slice(design.lines.length).flatMap((line) => (line.kind === "hose" ? [line] : []));
-    expect(hoses.filter((hose) => isAskew(listHoseCourse(after, hose))).map(({ name }) => name)).toEqual([]);
-    // each tap runs in a state of its own, and all of them give water
-    const opened = after.states.flatMap(({ openTaps }) => openTaps);
-    expect(new Set(opened).size).toBe(taps.length);
-    const flows = computeTapFlows(after);
-    expect(flows.length).toBe(taps.length);
-    for (const { aloneLpm } of flows) expect(aloneLpm).toBeGreaterThan(3);
-    const valve = after.gear.find(({ spec }) => spec.kind === "valve")!;
-    const at = (isOn: boolean) =>
-      after.states
-        .filter(({ on }) => on.length > 0 === isOn)
-        .map(({ positions }) => positions.find(({ gearId }) => gearId === valve.id)?.at);
-    expect(new Set(at(false))).toEqual(new Set(["shut"]));
-    expect(new Set(at(true))).toEqual(new Set(["open"]));
-    // nothing is left to be laid
-    expect(fitWanted(after, { what: "supply" }).edit).toBeNull();
-  },
-);
-
-test.each(RIGS)(
-  "a %s, full underneath: %s: hot water comes to a warm tap beside each cold one, relieved and mixed",
-  (kind, isFull) => {
-    let design = begin(kind, isFull);
-    // what is cold only has nothing to be heated yet
-    expect(fitWanted(design, { what: "hotWater" }).edit).toBeNull();
-    for (const fixture of ["basin", "showerTray", "washingMachine"] as const)
-      design = take(design, { what: "fixture", kind: fixture, name: fixture });
-    design = take(design, { what: "supply" });
-    const after = take(design, { what: "hotWater" });
-    expect(listUnsettled(design, after).map(({ id }) => id)).toEqual([]);
-    // what its plate says is asked for
-    expect(evaluate(after).findings.map(({ code }) => code)).toContain("heaterUnrated");
-    const fresh = after.gear.slice(design.gear.length);
-    expect(after.gear.slice(0, design.gear.length)).toEqual(design.gear);
-    expect(after.tanks).toEqual(design.tanks);
-    const warm = fresh.flatMap(({ id, spec }) => (spec.kind === "tap" ? [{ id, fixtureId: spec.fixtureId }] : []));
-    const wants = design.fixtures.filter(({ kind: of }) => of !== "washingMachine").map(({ id }) => id);
-    expect(warm.map(({ fixtureId }) => fixtureId).sort()).toEqual(wants.sort());
-    // each in one state of its own, in which it runs and the valve at the tank is open
-    const flows = new Map(computeTapFlows(after).map((flow) => [flow.tapId, flow]));
-    for (const { id } of warm) {
-      const open = after.states.filter(({ openTaps }) => openTaps.includes(id));
-      expect([id, open.length, open[0]?.openTaps.length]).toEqual([id, 1, 1]);
-      expect(open[0]!.positions.map(({ at }) => at)).toEqual(["open"]);
-      expect(flows.get(id)!.aloneLpm).toBeGreaterThan(3);
-    }
-    // a hair of what is fitted left out is told: it does what it is there for
-    for (const kindOut of ["relief", "mixer"] as const) {
-      const piece = fresh.find(({ spec }) => spec.kind === kindOut)!;
-      const gear = after.gear.map((one) => (one === piece ? { ...one, spec: { kind: "tee" as const } } : one));
-      const codes = evaluate({ ...after, gear, lines: throughTee(after.lines, piece.id) }).findings.map(
-        ({ code }) => code,
-      );
-      expect(codes).toContain(kindOut === "relief" ? "heaterUnrelieved" : "heaterUnmixed");
-    }
-    expect(fitWanted(after, { what: "hotWater" }).edit).toBeNull();
-    expect(listUntapped(after)).toEqual([]);
-  },
-);
-
-test("where there is no room for a state for each, all warm taps stand open in one", () => {
-  const design = take(readDemo("lesesaal-furnished"), { what: "supply" });
-  const after = take(design, { what: "hotWater" });
-  const warm = after.gear.flatMap(({ id, spec }) =>
-    spec.kind === "tap" && !design.gear.some((one) => one.id === id) ? [id] : [],
-  );
-  expect(warm.length).toBe(findColdSource(design)!.taps.length);
-  const more = after.states.slice(design.states.length);
-  expect(more.map(({ openTaps }) => [...openTaps].sort())).toEqual([warm.sort()]);
-  expect(listUnsettled(design, after).map(({ id }) => id)).toEqual([]);
-});
-
-test("water of a loop is not heated, and a tap behind a valve waits for its own", () => {
-  const loop = readDemo("kranich-loop");
-  const source = findColdSource(loop)!;
-  // the shower draws from its loop, over a valve
-  expect([source.pushId, source.taps.map(({ fixture }) => fixture.kind)]).toEqual(["freshpump", ["kitchenSink"]]);
-  const grey = {
-    ...loop,
-    tanks: loop.tanks.map((tank) => (tank.holds === "fresh" ? { ...tank, holds: "grey" as const } : tank)),
-  };
-  expect(findColdSource(grey)).toBeNull();
-  const deckWash = loop.gear.map((one) =>
-    one.spec.kind === "tap" ? { ...one, spec: { ...one.spec, use: "deckWash" as const } } : one,
-  );
-  expect(findColdSource({ ...loop, gear: deckWash })).toBeNull();
-  const after = take(loop, { what: "hotWater" });
-  // in the drain-down, where no pump runs, the warm tap stands open with the cold one
-  const winter = after.states.find(({ name }) => name === "Winter")!;
-  const warm = after.gear.slice(loop.gear.length).find(({ spec }) => spec.kind === "tap")!;
-  expect(winter.openTaps).toContain(warm.id);
-  // what this school lets happen at the cold tap comes to the warm one too, and is told of it
-  const musts = listNewMusts(loop, after);
-  expect(musts.length).toBeGreaterThan(0);
-  expect(musts.filter(({ code, at }) => code !== "waterFouled" || !("id" in at) || at.id !== warm.id)).toEqual([]);
-  expect(findColdSource(after)).toBeNull();
-});
-
-test("a tap that names no fixture is taken for the one over a fixture of its use", () => {
-  // its drinking tap stands by itself, its shower has the loop's head
-  const design = readDemo("kranich-loop");
-  expect(listUntapped(design)).toEqual([]);
-  expect(fitWanted(design, { what: "supply" }).edit).toBeNull();
-  const without = { ...design, gear: design.gear.filter(({ spec }) => spec.kind !== "tap" || spec.use !== "drinking") };
-  expect(listUntapped(without).map(({ kind }) => kind)).toEqual(["kitchenSink"]);
-});
-
 test("no toilet is led into a sump", () => {
-  const design = take(begin("bus", false), { what: "toilet", kind: "gravity", names: NAMES, school: "tank" });
+  const design = take(begin("bus", false), { what: "toilet", kind: "gravity", names: TOILET_NAMES, school: "tank" });
   const toilet = design.fixtures.find(({ kind }) => kind === "gravityToilet")!;
   expect(fitWanted(design, { what: "sump", fixtureId: toilet.id, goal: "tank" }).edit).toBeNull();
 });
@@ -387,7 +231,7 @@ test("no toilet is led into a sump", () => {
 test("a toilet that is carried comes as it is: there is no place to be looked for", () => {
   const design = begin("trailer", false);
   for (const kind of TOILET_KINDS.filter((one) => TOILETS[one].fit.as === "vessel")) {
-    const after = take(design, { what: "toilet", kind, names: NAMES, school: "tank" });
+    const after = take(design, { what: "toilet", kind, names: TOILET_NAMES, school: "tank" });
     expect(after.tanks).toEqual(design.tanks);
     expect(after.habits.vessels.length).toBeGreaterThan(design.habits.vessels.length);
   }

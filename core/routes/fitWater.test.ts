@@ -1,0 +1,142 @@
+import { readDemo } from "@/tests/demoRigs";
+import { FIRST_RIGS } from "@/tests/firstRigs";
+import { begin, expectKept, listNewMusts, listUnsettled, take } from "@/tests/fitting";
+import type { Design } from "../design/design";
+import { findColdSource } from "../edits/fitHotWater";
+import { listUntapped } from "../edits/fitSupply";
+import { evaluate } from "../evaluate/evaluate";
+import { listHoseCourse } from "../fit/lineLegs";
+import { computeTapFlows } from "../gear/tapFlows";
+import { fitWanted } from "./fitWanted";
+import { isAskew } from "./laySquare";
+
+const TEE_PORTS: Readonly<Record<string, string>> = { in: "a", hot: "a", out: "b", cold: "c" };
+
+/** Hoses as they join a tee that stands where a piece stood. */
+const throughTee = (lines: Design["lines"], gearId: string): Design["lines"] =>
+  lines.map((line) => {
+    if (line.kind !== "hose") return line;
+    const swap = (end: typeof line.from) =>
+      end.kind === "gear" && end.gearId === gearId ? { ...end, port: TEE_PORTS[end.port]! } : end;
+    return { ...line, from: swap(line.from), to: swap(line.to) };
+  });
+
+test.each(FIRST_RIGS)(
+  "a %s, full underneath: %s: water is laid to every tap, over a valve that is shut at rest",
+  (kind, isFull) => {
+    let design = begin(kind, isFull);
+    for (const fixture of ["basin", "showerTray"] as const)
+      design = take(design, { what: "fixture", kind: fixture, name: fixture });
+    const after = take(design, { what: "supply" });
+    expect(listNewMusts(design, after).map(({ id }) => id)).toEqual([]);
+    expectKept(design, after);
+    const taps = after.gear.flatMap(({ spec }) => (spec.kind === "tap" ? [spec.fixtureId] : []));
+    expect(taps.sort()).toEqual(design.fixtures.map(({ id }) => id).sort());
+    // its hoses are as long as they will be on walls and floor
+    const hoses = after.lines.slice(design.lines.length).flatMap((line) => (line.kind === "hose" ? [line] : []));
+    expect(hoses.filter((hose) => isAskew(listHoseCourse(after, hose))).map(({ name }) => name)).toEqual([]);
+    // each tap runs in a state of its own, and all of them give water
+    const opened = after.states.flatMap(({ openTaps }) => openTaps);
+    expect(new Set(opened).size).toBe(taps.length);
+    const flows = computeTapFlows(after);
+    expect(flows.length).toBe(taps.length);
+    for (const { aloneLpm } of flows) expect(aloneLpm).toBeGreaterThan(3);
+    const valve = after.gear.find(({ spec }) => spec.kind === "valve")!;
+    const at = (isOn: boolean) =>
+      after.states
+        .filter(({ on }) => on.length > 0 === isOn)
+        .map(({ positions }) => positions.find(({ gearId }) => gearId === valve.id)?.at);
+    expect(new Set(at(false))).toEqual(new Set(["shut"]));
+    expect(new Set(at(true))).toEqual(new Set(["open"]));
+    // nothing is left to be laid
+    expect(fitWanted(after, { what: "supply" }).edit).toBeNull();
+  },
+);
+
+test.each(FIRST_RIGS)(
+  "a %s, full underneath: %s: hot water comes to a warm tap beside each cold one, relieved and mixed",
+  (kind, isFull) => {
+    let design = begin(kind, isFull);
+    // what is cold only has nothing to be heated yet
+    expect(fitWanted(design, { what: "hotWater" }).edit).toBeNull();
+    for (const fixture of ["basin", "showerTray", "washingMachine"] as const)
+      design = take(design, { what: "fixture", kind: fixture, name: fixture });
+    design = take(design, { what: "supply" });
+    const after = take(design, { what: "hotWater" });
+    expect(listUnsettled(design, after).map(({ id }) => id)).toEqual([]);
+    // what its plate says is asked for
+    expect(evaluate(after).findings.map(({ code }) => code)).toContain("heaterUnrated");
+    const fresh = after.gear.slice(design.gear.length);
+    expect(after.gear.slice(0, design.gear.length)).toEqual(design.gear);
+    expect(after.tanks).toEqual(design.tanks);
+    const warm = fresh.flatMap(({ id, spec }) => (spec.kind === "tap" ? [{ id, fixtureId: spec.fixtureId }] : []));
+    const wants = design.fixtures.filter(({ kind: of }) => of !== "washingMachine").map(({ id }) => id);
+    expect(warm.map(({ fixtureId }) => fixtureId).sort()).toEqual(wants.sort());
+    // each in one state of its own, in which it runs and the valve at the tank is open
+    const flows = new Map(computeTapFlows(after).map((flow) => [flow.tapId, flow]));
+    for (const { id } of warm) {
+      const open = after.states.filter(({ openTaps }) => openTaps.includes(id));
+      expect([id, open.length, open[0]?.openTaps.length]).toEqual([id, 1, 1]);
+      expect(open[0]!.positions.map(({ at }) => at)).toEqual(["open"]);
+      expect(flows.get(id)!.aloneLpm).toBeGreaterThan(3);
+    }
+    // a hair of what is fitted left out is told: it does what it is there for
+    for (const kindOut of ["relief", "mixer"] as const) {
+      const piece = fresh.find(({ spec }) => spec.kind === kindOut)!;
+      const gear = after.gear.map((one) => (one === piece ? { ...one, spec: { kind: "tee" as const } } : one));
+      const codes = evaluate({ ...after, gear, lines: throughTee(after.lines, piece.id) }).findings.map(
+        ({ code }) => code,
+      );
+      expect(codes).toContain(kindOut === "relief" ? "heaterUnrelieved" : "heaterUnmixed");
+    }
+    expect(fitWanted(after, { what: "hotWater" }).edit).toBeNull();
+    expect(listUntapped(after)).toEqual([]);
+  },
+);
+
+test("where there is no room for a state for each, all warm taps stand open in one", () => {
+  const design = take(readDemo("lesesaal-furnished"), { what: "supply" });
+  const after = take(design, { what: "hotWater" });
+  const warm = after.gear.flatMap(({ id, spec }) =>
+    spec.kind === "tap" && !design.gear.some((one) => one.id === id) ? [id] : [],
+  );
+  expect(warm.length).toBe(findColdSource(design)!.taps.length);
+  const more = after.states.slice(design.states.length);
+  expect(more.map(({ openTaps }) => [...openTaps].sort())).toEqual([warm.sort()]);
+  expect(listUnsettled(design, after).map(({ id }) => id)).toEqual([]);
+});
+
+test("water of a loop is not heated, and a tap behind a valve waits for its own", () => {
+  const loop = readDemo("kranich-loop");
+  const source = findColdSource(loop)!;
+  // the shower draws from its loop, over a valve
+  expect([source.pushId, source.taps.map(({ fixture }) => fixture.kind)]).toEqual(["freshpump", ["kitchenSink"]]);
+  const grey = {
+    ...loop,
+    tanks: loop.tanks.map((tank) => (tank.holds === "fresh" ? { ...tank, holds: "grey" as const } : tank)),
+  };
+  expect(findColdSource(grey)).toBeNull();
+  const deckWash = loop.gear.map((one) =>
+    one.spec.kind === "tap" ? { ...one, spec: { ...one.spec, use: "deckWash" as const } } : one,
+  );
+  expect(findColdSource({ ...loop, gear: deckWash })).toBeNull();
+  const after = take(loop, { what: "hotWater" });
+  // in the drain-down, where no pump runs, the warm tap stands open with the cold one
+  const winter = after.states.find(({ name }) => name === "Winter")!;
+  const warm = after.gear.slice(loop.gear.length).find(({ spec }) => spec.kind === "tap")!;
+  expect(winter.openTaps).toContain(warm.id);
+  // what this school lets happen at the cold tap comes to the warm one too, and is told of it
+  const musts = listNewMusts(loop, after);
+  expect(musts.length).toBeGreaterThan(0);
+  expect(musts.filter(({ code, at }) => code !== "waterFouled" || !("id" in at) || at.id !== warm.id)).toEqual([]);
+  expect(findColdSource(after)).toBeNull();
+});
+
+test("a tap that names no fixture is taken for the one over a fixture of its use", () => {
+  // its drinking tap stands by itself, its shower has the loop's head
+  const design = readDemo("kranich-loop");
+  expect(listUntapped(design)).toEqual([]);
+  expect(fitWanted(design, { what: "supply" }).edit).toBeNull();
+  const without = { ...design, gear: design.gear.filter(({ spec }) => spec.kind !== "tap" || spec.use !== "drinking") };
+  expect(listUntapped(without).map(({ kind }) => kind)).toEqual(["kitchenSink"]);
+});
