@@ -69,7 +69,7 @@ const BESIDE: Vec3 = vec(260, 0, 0);
 /**
  * Edit that leads a fixture's drain into a sump box beside it, from which a float pump sends the water up into the waste tank
  * or overboard: where it lies too low to drain. Null where the
- * fixture is not there, is a toilet, is joined by other drains, or there is no tank to pump to. Common practice, no source [T].
+ * fixture is not there, is a toilet, is joined by other drains or runs into a sump already, or there is no tank to pump to. Common practice, no source [T].
  */
 export function buildFitSump(
   design: Design,
@@ -78,14 +78,7 @@ export function buildFitSump(
   const fixture = design.fixtures.find(({ id }) => id === fixtureId);
   const hasTank = design.tanks.some(({ holds }) => holds === "grey" || holds === "black");
   const canGo = goal === "tank" ? hasTank : design.rig.waterlineZMm !== null;
-  if (
-    !fixture ||
-    fixture.kind === "gravityToilet" ||
-    fixture.kind === "urineDiverter" ||
-    !canGo ||
-    isJoinedByOthers(design, fixtureId)
-  )
-    return null;
+  if (!fixture || !canGo || !mayHaveSump(design, fixture)) return null;
   const chain = startChain(design);
   const sumpId = setSump(chain, fixture, asideMm);
   leadInto(chain, fixture, sumpId);
@@ -105,8 +98,15 @@ export function buildFitSump(
   return { code: "fitSump", at: { kind: "gear", id: sumpId }, ops: chain.ops() };
 }
 
-/** Whether other drains join the one of a fixture: it cannot be led elsewhere without them. */
-export const isJoinedByOthers = ({ lines }: Pick<Design, "lines">, fixtureId: string): boolean =>
+/** Whether a fixture may be led into a sump: sewage needs a pump of its own kind, who joins its drain would be led along, and one sump is enough. */
+export const mayHaveSump = (design: Pick<Design, "lines">, { id, kind }: Pick<Fixture, "id" | "kind">): boolean =>
+  kind !== "gravityToilet" &&
+  kind !== "urineDiverter" &&
+  !isJoinedByOthers(design, id) &&
+  !design.lines.some((line) => line.kind === "drain" && line.fromFixture === id && line.to.kind === "sump");
+
+// It cannot be led elsewhere without those that join it.
+const isJoinedByOthers = ({ lines }: Pick<Design, "lines">, fixtureId: string): boolean =>
   lines.some(
     (line) =>
       line.kind === "drain" &&

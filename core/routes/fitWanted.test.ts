@@ -222,6 +222,12 @@ test("a drain that others join is not led into a sump: they would go along", () 
   expect(fitWanted(design, { what: "sump", fixtureId: main.fromFixture, goal: "tank" }).edit).toBeNull();
 });
 
+test("what runs into a sump gets no second one", () => {
+  const design = begin("van", false);
+  const wanted = { what: "sump", fixtureId: design.fixtures[0]!.id, goal: "tank" } as const;
+  expect(fitWanted(take(design, wanted), wanted).edit).toBeNull();
+});
+
 test("no toilet is led into a sump", () => {
   const design = take(begin("bus", false), { what: "toilet", kind: "gravity", names: TOILET_NAMES, school: "tank" });
   const toilet = design.fixtures.find(({ kind }) => kind === "gravityToilet")!;

@@ -1,6 +1,6 @@
 "use client";
 import type { Drain } from "@/core/design/plumbing";
-import { isJoinedByOthers, SUMP_GOALS, type SumpGoal } from "@/core/edits/fitSump";
+import { mayHaveSump, SUMP_GOALS, type SumpGoal } from "@/core/edits/fitSump";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, tell, undo } from "@/store/workbench";
 import * as WORDS from "@/words/panels/routes/sumpFit";
@@ -13,16 +13,7 @@ export function SumpFit({ drain }: { readonly drain: Drain }) {
   const design = useWorkbench((state) => state.dragBase ?? state.history!.design);
   const { search, stop, fitWhole } = useFit();
   const fixture = design.fixtures.find(({ id }) => id === drain.fromFixture);
-  // sewage needs a pump of its own kind, and who joins it would be led along
-  if (
-    !fixture ||
-    fixture.kind === "gravityToilet" ||
-    fixture.kind === "urineDiverter" ||
-    drain.to.kind === "sump" ||
-    isJoinedByOthers(design, fixture.id)
-  ) {
-    return null;
-  }
+  if (!fixture || !mayHaveSump(design, fixture)) return null;
   const goals = SUMP_GOALS.filter((goal) =>
     goal === "overboard"
       ? design.rig.waterlineZMm !== null
