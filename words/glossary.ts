@@ -60,12 +60,21 @@ export const GLOSSARY = [
     "A rubber sleeve in place of a water trap. A hair keeps it open, and it holds back only what it is rated for.",
     "waterless trap",
   ),
+  word(
+    "Mixer",
+    "Mixes hot and cold to one warmth and holds it, so that nobody is scalded. It is set by hand.",
+    "mixing valve",
+  ),
   word("Non-return valve", "Lets water through one way. Grit keeps it open: never the only protection.", "check valve"),
   word("P-trap", "The usual bend of water under a sink. It takes 150 to 200 mm, 6 to 8 in, of height.", "siphon"),
   word("Pitch", "Nose down or nose up."),
   word(
     "Pre-charge",
     "Air pressure in an accumulator while it is empty of water: 10 to 20 kPa, 1.5 to 3 psi, below the pump's cut-in.",
+  ),
+  word(
+    "Relief valve",
+    "Opens by itself before something bursts, and drips whenever the water in a heater grows. Nothing may shut it off.",
   ),
   word("Rim", "The edge over which a fixture runs over.", "flood rim"),
   word("Rivet nut", "A threaded sleeve set into sheet metal. The sheet round it gives before the bolt does."),

@@ -107,7 +107,7 @@ function listVentGoods(design: Design, vent: Vent): Good[] {
 }
 
 /** Hoses are told apart by the pressure they bear in such steps, kPa [T]. */
-const PRESSURE_STEP_KPA = 100;
+const PRESSURE_STEP_KPA = 50;
 
 function toBoughtFor({ pressed, isDrawn, isHot, isDrunk }: HoseDuty): BoughtFor | null {
   const asked = {

@@ -76,7 +76,7 @@ function findFixture({ fixtures, gear }: Design, { spec }: GearOf<"tap">): Fixtu
 
 /**
  * Edits that give hot water to the taps of a rig that has cold: from a tee at the outlet of what pushes to a heater, with a relief valve right
- * before it and a mixing valve right behind, and on by tees to a warm tap beside each cold one, each in a working state of its own. One for
+ * before it and a mixer right behind, and on by tees to a warm tap beside each cold one, each in a working state of its own. One for
  * each place the heater is tried at. Empty where there is no cold water to heat. Common practice, no source [T].
  */
 export function listFitHotWater(design: Design): (() => Edit)[] {
@@ -97,7 +97,7 @@ function buildFitHotWater(design: Design, { pushId, taps }: ColdSource, aside: V
     teeName: `Warm tee to ${fixture.name}`,
   }));
   leadToTaps(chain, toGear(heaterId, "out"), sortFrom(chain.now(), heaterId, served));
-  chain.add(listFitMixer(chain.now(), heaterId, { tee: "Mixer tee", piece: "Mixing valve" })[0] ?? null);
+  chain.add(listFitMixer(chain.now(), heaterId, { tee: "Mixer tee", piece: "Mixer" })[0] ?? null);
   chain.add(listFitRelief(chain.now(), heaterId, { tee: "Relief tee", piece: "Relief valve" })[0] ?? null);
   openWarm(chain, served, pushId);
   return { code: "fitHotWater", at: { kind: "gear", id: heaterId }, ops: chain.ops() };

@@ -112,6 +112,11 @@ export const WORD_DRAWINGS: Readonly<Record<GlossaryName, WordPicture>> = {
     ink: "M6 24h38M6 48h38M76 24h38M76 48h38",
     mark: "M44 24l32 11M44 48l32-11",
   },
+  Mixer: {
+    ink: "M6 20h40v32H6M114 20H74v32h40M46 20q14-10 28 0M46 52v14M74 52v14",
+    water: "M46 30h28v36H46Z",
+    mark: "M14 36h22M30 31l6 5-6 5M106 36H84M90 31l-6 5 6 5M60 44v18M55 57l5 5 5-5",
+  },
   "Non-return valve": { ink: "M6 26h108M6 48h108", mark: "M46 26l20 22M78 37h20M92 32l6 5-6 5" },
   "P-trap": { ink: TRAP_INK, water: TRAP_WATER },
   Pitch: { ink: "M14 46l92-18V12L14 30Z", faint: "M4 62h112", mark: "M106 34q6 12 2 24" },
@@ -119,6 +124,12 @@ export const WORD_DRAWINGS: Readonly<Record<GlossaryName, WordPicture>> = {
     ink: "M26 10h34q8 0 8 8v36q0 8-8 8H26q-8 0-8-8V18q0-8 8-8ZM94 20a15 15 0 1 0 .1 0ZM68 35h11",
     mark: "M94 35l8-9",
     faint: "M30 22h26M30 32h26M30 42h26M30 52h26",
+  },
+  "Relief valve": {
+    ink: "M6 52h108M6 66h108M46 52V34h28v18M52 34V8h16v26",
+    water: "M6 53h108v12H6Z",
+    mark: "M46 34h28M60 34l-7-5 14-5-14-5 14-5-7-5",
+    faint: "M74 42h16M90 42v6",
   },
   Rim: {
     ink: "M8 22h14q0 32 12 36h52q12-4 12-36h14",

@@ -4,7 +4,7 @@ export const fitHotWater = "Fit hot water";
 export const fittingHotWater = "Fitting hot water";
 
 export const coldOnly = (source: string, taps: number): string =>
-  `Cold water only. From a tee behind ${source} to a water heater, a relief valve right before it and a mixing valve right behind it, then on to a warm tap beside ${taps === 1 ? "the cold one" : `each of ${taps} cold ones`}.`;
+  `Cold water only. From a tee behind ${source} to a water heater, a relief valve right before it and a mixer right behind it, then on to a warm tap beside ${taps === 1 ? "the cold one" : `each of ${taps} cold ones`}.`;
 
 export const caution =
   "Gas, diesel and mains electricity are for people licensed to fit them. The relief valve drips whenever the water heats: let it drip outside.";
