@@ -1,7 +1,11 @@
+import fc from "fast-check";
+import { networks } from "@/tests/arbitraries";
 import { ALL_DEMOS, readDemo } from "@/tests/demoRigs";
+import type { Design } from "../design/design";
 import { findTrap } from "../design/lineItems";
 import { evaluate } from "../evaluate/evaluate";
 import { listDrainDown, listTrapWaters, sortGear } from "./drainDown";
+import { listFrostParts } from "./frostParts";
 import { listSpringUp } from "./springUp";
 
 test("heat goes off before anything is emptied and comes back after water; every switch, valve and seacock is said both ways", () => {
@@ -89,5 +93,78 @@ test("a tank that is pumped over is pumped first; a toilet's motor has a fuse, a
     for (const line of design.lines)
       if (line.kind === "drain" && (findTrap(line)?.sealMm ?? 0) > 0)
         expect(waters.map(({ lineId }) => lineId)).toContain(line.id);
+  }
+});
+
+/** Less than this has room to grow, L: 50 mL of water that freezes grow by 5. */
+const HARMLESS_L = 0.05;
+
+const listSags = (design: Design) =>
+  listDrainDown(design, evaluate(design)).flatMap((step) => (step.kind === "emptySag" ? [step] : []));
+
+test("every sag that holds more than does no harm is emptied by the drain that owns it, once, and no other is", () => {
+  let [sags, shared, small] = [0, 0, 0];
+  const expectTold = (design: Design) => {
+    const told = listSags(design);
+    const drains = design.lines.flatMap(({ id, kind }) => (kind === "drain" ? [id] : []));
+    const wanted = evaluate(design).drains.flatMap(({ lineId, legs, ponds }) =>
+      ponds.flatMap(({ legIndex, litres }) => {
+        // a leg it runs on through belongs to the drain it joined, which tells of it
+        const isOwn = legs[legIndex]!.lineId === lineId;
+        if (!isOwn) shared += 1;
+        if (litres <= HARMLESS_L) small += 1;
+        return isOwn && litres > HARMLESS_L ? [{ kind: "emptySag", lineId, leg: legIndex, litres }] : [];
+      }),
+    );
+    sags += wanted.length;
+    expect(told.filter(({ lineId }) => drains.includes(lineId))).toEqual(wanted);
+    // what is on the list of what freezes lies under the floor, and is one of them or too little
+    for (const part of listFrostParts(design, evaluate(design), 0.5)) {
+      if (part.kind !== "sag" || part.at.kind !== "leg") continue;
+      const { lineId, index } = part.at;
+      const pond = evaluate(design)
+        .drains.find((drain) => drain.lineId === lineId)!
+        .ponds.find(({ legIndex }) => legIndex === index)!;
+      expect(pond.litres).toBeGreaterThan(0);
+      expect(part.litres).toBe(pond.litres);
+      expect(design.lines.find(({ id }) => id === lineId)).toBeDefined();
+      expect(told.some((one) => one.lineId === lineId && one.leg === index)).toBe(pond.litres > HARMLESS_L);
+    }
+  };
+  fc.assert(fc.property(networks, expectTold), { numRuns: 60 });
+  for (const design of ALL_DEMOS) expectTold(design);
+  expect([sags > 5, shared > 5, small > 5]).toEqual([true, true, true]);
+});
+
+test("on the way back the fresh side is sanitised where there is fresh water to draw, and taps are shut where there are any", () => {
+  const van = readDemo("kranich");
+  const kinds = (design: Design) => listSpringUp(design, evaluate(design)).map(({ kind }) => kind);
+  // nothing is pumped in it, and its water is carried
+  expect(van.tanks.some(({ holds }) => holds === "fresh")).toBe(false);
+  for (const design of ALL_DEMOS) {
+    const carried = design.habits.vessels.filter(({ holds }) => holds === "fresh").length;
+    const fresh = design.tanks.filter(({ holds }) => holds === "fresh").length + carried;
+    const told = kinds(design);
+    expect([design.id, told.includes("sanitise")]).toEqual([design.id, fresh > 0]);
+    expect([design.id, told.includes("shutTaps")]).toEqual([
+      design.id,
+      design.gear.some(({ spec }) => spec.kind === "tap" || spec.kind === "mixer"),
+    ]);
+  }
+  const dry = {
+    ...van,
+    habits: { ...van.habits, vessels: van.habits.vessels.filter(({ holds }) => holds !== "fresh") },
+  };
+  expect(kinds(dry)).not.toContain("sanitise");
+});
+
+test("a float's fuse is pulled with the others, a hand pump has none", () => {
+  const { gear } = readDemo("otter-heads");
+  const { driven } = sortGear({ gear });
+  const of = (kind: "sump" | "pump") => gear.filter(({ spec }) => spec.kind === kind).map(({ id }) => id);
+  expect(of("sump").length).toBeGreaterThan(0);
+  for (const id of of("sump")) expect(driven).toContain(id);
+  for (const { id, spec } of gear) {
+    if (spec.kind === "pump") expect([id, driven.includes(id)]).toEqual([id, spec.pump !== "hand"]);
   }
 });
