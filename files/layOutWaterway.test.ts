@@ -7,6 +7,7 @@ import { layOutWaterway } from "./layOutWaterway";
 
 const SHEETS: readonly (readonly [aspect: number, widthPx: number | null])[] = [
   [0.5, null],
+  [0.5, 350],
   [0.9, 340],
   [1.6, 700],
   [2.4, null],

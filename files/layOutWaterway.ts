@@ -1,6 +1,6 @@
 import { graphlib, layout } from "@dagrejs/dagre";
 import type { WaterEdge, WaterNode, Waterway } from "@/core/waterway/buildWaterway";
-import { leadPastParts } from "./leadPastParts";
+import { LEAD_PX, leadPastParts } from "./leadPastParts";
 
 /** A place where drains meet. */
 const DOT_PX = { width: 10, height: 10 } as const;
@@ -34,24 +34,34 @@ const BESIDE_PX = 6;
 /** How far a line runs out beside a row before it goes on in the next, px. */
 const TURN_PX = 14;
 
+/** A sheet is tall where its width is less than this of its height. */
+const TALL = 0.8;
+
 /** Its letters are 14 high and can still be read at this scale on a screen. */
-const READABLE = 0.6;
+export const READABLE = 0.6;
 
 /**
- * Lays the diagram out from left to right with the water; room is kept for each figure, so that none crosses another. Where
- * the place it is shown at can be scrolled its width is given, px: rows are then short enough to be read, and it may be higher.
+ * Lays the diagram out from left to right with the water, on a tall sheet from above; room is kept for each figure, so that none crosses
+ * another. Where the place it is shown at can be scrolled its width is given, px: rows are then short enough to be read, and it may be higher.
  */
 export function layOutWaterway(
-  { nodes, edges }: Waterway,
+  waterway: Waterway,
   labels: ReadonlyMap<string, string>,
   aspect: number,
   widthPx: number | null = null,
 ): LaidOut {
   // nothing has no width of its own
-  if (nodes.length === 0) return { nodes: [], edges: [], width: NODE_PX.width, height: NODE_PX.height };
-  const isTall = aspect < 0.8;
+  if (waterway.nodes.length === 0) return { nodes: [], edges: [], width: NODE_PX.width, height: NODE_PX.height };
+  if (aspect < TALL) {
+    const tall = layOutAlong(waterway, labels, true);
+    if (widthPx === null || widthPx / tall.width >= READABLE) return tall;
+  }
+  return fold(layOutAlong(waterway, labels, false), aspect, widthPx);
+}
+
+function layOutAlong({ nodes, edges }: Waterway, labels: ReadonlyMap<string, string>, isTall: boolean): LaidOut {
   const graph = new graphlib.Graph({ multigraph: true });
-  graph.setGraph({ rankdir: isTall ? "TB" : "LR", nodesep: 16, ranksep: 34, edgesep: 12, marginx: 16, marginy: 16 });
+  graph.setGraph({ rankdir: isTall ? "TB" : "LR", nodesep: 16, ranksep: 24, edgesep: 12, marginx: 16, marginy: 16 });
   for (const node of nodes) graph.setNode(node.id, { ...sizeOf(node) });
   for (const edge of edges) {
     const label = labels.get(edge.id);
@@ -80,8 +90,7 @@ export function layOutWaterway(
       };
     }),
   };
-  const led = { ...laid, edges: leadPastParts(laid, isTall, (id) => measureLabelPx(labels.get(id) ?? "")) };
-  return isTall ? led : fold(led, aspect, widthPx);
+  return leadPastParts(laid, isTall, (id) => measureLabelPx(labels.get(id) ?? ""));
 }
 
 const measureLabelPx = (label: string): number => label.length * LETTER_PX + 12;
@@ -110,8 +119,8 @@ function measureRows(laid: LaidOut, ranks: readonly number[], rows: number) {
   const byId = new Map(laid.nodes.map((node) => [node.id, rowOf(node.x)]));
   const bands = Array.from({ length: Math.ceil(ranks.length / perRow) }, (_, row): Band => {
     const own = laid.nodes.filter((node) => rowOf(node.x) === row);
-    const left = Math.min(...own.map((node) => node.x - node.width / 2));
-    const right = Math.max(...own.map((node) => node.x + node.width / 2));
+    const left = Math.min(...own.map((node) => node.x - node.width / 2)) - LEAD_PX;
+    const right = Math.max(...own.map((node) => node.x + node.width / 2)) + LEAD_PX;
     const ys = [
       ...own.flatMap(({ y, height }) => [y - height / 2, y + height / 2]),
       ...laid.edges.flatMap(({ from, to, points, labelAt }) => {

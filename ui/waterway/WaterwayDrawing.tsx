@@ -3,7 +3,7 @@ import { memo, useCallback, useEffect, useId, useMemo, useRef } from "react";
 import type { GearKind } from "@/core/design/gear";
 import type { Proof } from "@/core/trials/proof";
 import type { WaterEdge, WaterNode, Waterway } from "@/core/waterway/buildWaterway";
-import { type Led, layOutWaterway, type Placed } from "@/files/layOutWaterway";
+import { type Led, layOutWaterway, type Placed, READABLE } from "@/files/layOutWaterway";
 import { useWorkbench } from "@/store/useWorkbench";
 import * as WORDS from "@/words/panels/waterway/waterwayDrawing";
 import { PROOF_NAMES } from "@/words/proof";
@@ -81,8 +81,8 @@ export function WaterwayDrawing({
     () => layOutWaterway(shape, figures, aspect, widthPx ?? null),
     [shape, figures, aspect, widthPx],
   );
-  // higher than its place once it is wide enough to be read
-  const isScrolled = widthPx !== undefined && laid.height / laid.width > 1 / aspect;
+  // higher than its place where it could not be read whole
+  const isScrolled = widthPx !== undefined && Math.min(widthPx / laid.width, widthPx / aspect / laid.height) < READABLE;
   const carried = new Map(waterway.edges.map(({ id, carries }) => [id, carries]));
   // parts are drawn again only when they change, and always tell the hands of now
   const hands = useRef({ onNode, onEdge });
@@ -96,6 +96,7 @@ export function WaterwayDrawing({
     <svg
       viewBox={`0 0 ${laid.width} ${laid.height}`}
       className={`mx-auto block w-full max-w-full ${isScrolled ? "" : "h-full max-h-full"}`}
+      {...(isScrolled ? { style: { maxWidth: laid.width } } : {})}
       role="group"
       aria-label={WORDS.waterwayTheWholeRigAs}
     >

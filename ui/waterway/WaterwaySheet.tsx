@@ -1,6 +1,6 @@
 "use client";
 import { Printer } from "lucide-react";
-import { useMemo, useState } from "react";
+import { useMemo } from "react";
 import type { Design } from "@/core/design/design";
 import type { PartRef } from "@/core/design/part";
 import { buildWaterway } from "@/core/waterway/buildWaterway";
@@ -9,6 +9,7 @@ import { useWorkbench } from "@/store/useWorkbench";
 import { view as look, workbench } from "@/store/workbench";
 import * as WORDS from "@/words/panels/waterway/waterwaySheet";
 import { showPart } from "../drawing/showPart";
+import { useFrame } from "../drawing/useFrame";
 import { Button } from "../kit/Button";
 import { Sheet } from "../kit/Sheet";
 import { WaterwayDrawing } from "./WaterwayDrawing";
@@ -18,7 +19,8 @@ export function WaterwaySheet({ onClose }: { readonly onClose: () => void }) {
   const design = useWorkbench((state) => state.history!.design);
   const evaluation = useWorkbench((state) => state.evaluation!);
   const waterway = useMemo(() => buildWaterway(design, evaluation), [design, evaluation]);
-  const [aspect] = useState(() => window.innerWidth / window.innerHeight);
+  const frame = useFrame<HTMLDivElement>();
+  const { width, height } = frame.size;
   return (
     <Sheet size="full" title={WORDS.waterway} about={WORDS.whereTheWaterComesFrom} onClose={onClose}>
       <div className="flex h-full min-h-0 flex-col gap-2">
@@ -30,12 +32,24 @@ export function WaterwaySheet({ onClose }: { readonly onClose: () => void }) {
           </Button>
         </div>
         <div className="min-h-0 flex-1 bg-sheet" data-waterway>
-          <WaterwayDrawing
-            waterway={waterway}
-            aspect={aspect}
-            onNode={(node) => openPart(node.part)}
-            onEdge={(edge) => openPart(edge.part, edge.carries === "air")}
-          />
+          <div
+            ref={frame.ref}
+            className="more h-full overflow-y-auto"
+            // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keys
+            tabIndex={0}
+            role="group"
+            aria-label={WORDS.waterway}
+          >
+            {width > 0 && (
+              <WaterwayDrawing
+                waterway={waterway}
+                aspect={width / height}
+                widthPx={width}
+                onNode={(node) => openPart(node.part)}
+                onEdge={(edge) => openPart(edge.part, edge.carries === "air")}
+              />
+            )}
+          </div>
         </div>
       </div>
     </Sheet>
