@@ -3,7 +3,7 @@ import { evaluate } from "@/core/evaluate/evaluate";
 import { buildWaterway, type Waterway } from "@/core/waterway/buildWaterway";
 import { networks } from "@/tests/arbitraries";
 import { ALL_DEMOS } from "@/tests/demoRigs";
-import { layOutWaterway } from "./layOutWaterway";
+import { layOutWaterway, READABLE } from "./layOutWaterway";
 
 const SHEETS: readonly (readonly [aspect: number, widthPx: number | null])[] = [
   [0.5, null],
@@ -30,8 +30,11 @@ const runsThrough = (points: Points, { x, y, width, height }: Box): boolean =>
     );
   });
 
+const toLabels = ({ edges }: Waterway) =>
+  new Map(edges.flatMap(({ id, figure }) => (figure ? [[id, LABEL] as const] : [])));
+
 function expectReadable(waterway: Waterway): void {
-  const labels = new Map(waterway.edges.flatMap(({ id, figure }) => (figure ? [[id, LABEL] as const] : [])));
+  const labels = toLabels(waterway);
   for (const [aspect, widthPx] of SHEETS) {
     const { nodes, edges, width, height } = layOutWaterway(waterway, labels, aspect, widthPx);
     expect(nodes.map(({ id }) => id)).toEqual(waterway.nodes.map(({ id }) => id));
@@ -66,7 +69,15 @@ function expectReadable(waterway: Waterway): void {
 }
 
 test("the Waterway of every sample lies in its sheet, on a desk and on a phone, and no two parts on one another", () => {
-  for (const design of ALL_DEMOS) expectReadable(buildWaterway(design, evaluate(design)));
+  for (const design of ALL_DEMOS) {
+    const waterway = buildWaterway(design, evaluate(design));
+    expectReadable(waterway);
+    // and its letters are large enough where it can be scrolled
+    for (const [aspect, widthPx] of SHEETS) {
+      const { width } = layOutWaterway(waterway, toLabels(waterway), aspect, widthPx);
+      expect([design.id, (widthPx ?? width) / width >= READABLE]).toEqual([design.id, true]);
+    }
+  }
 });
 
 test("so does that of any network, and of one with nothing in it", () => {
