@@ -61,5 +61,12 @@ test("1 L at 170 kPa between 180 and 310 kPa gives 0.305 L: every 20 s that is 9
   expect(computeCycleLeakMlPerMin(at(gear, cut), 20)).toBeNull();
   expect(computeCycleLeakMlPerMin(at(gear), 40)!).toBeCloseTo(computeCycleLeakMlPerMin(at(gear), 20)! / 2, 6);
   expect(computeCycleLeakMlPerMin(at(gear), 0)).toBeNull();
+  // a switch of which one end is not known tells nothing
+  for (const lacks of [{ cutInKPa: null }, { cutOutKPa: null }]) {
+    const unsaid = gear.map((piece) =>
+      piece.spec.kind === "pump" ? { ...piece, spec: { ...piece.spec, ...lacks } } : piece,
+    );
+    expect(computeCycleLeakMlPerMin(at(unsaid), 20)).toBeNull();
+  }
   expect(computeCycleLeakMlPerMin({ ...base, gear: [], states: [], lines: [] }, 20)).toBeNull();
 });

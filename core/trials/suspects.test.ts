@@ -1,8 +1,9 @@
 import { ALL_DEMOS, readDemo } from "@/tests/demoRigs";
 import type { Design } from "../design/design";
 import { findTrap } from "../design/lineItems";
+import type { Drain } from "../design/plumbing";
 import { buildDrainPath } from "../falls/drainPath";
-import { listSuspects, SYMPTOMS } from "./suspects";
+import { listSuspects, SYMPTOMS, type Symptom } from "./suspects";
 
 type At = { readonly kind: string; readonly id?: string; readonly lineId?: string; readonly tankId?: string };
 
@@ -120,4 +121,62 @@ test("what is looked into is the first leg, at itself; a dump line that joins an
   }
   expect(looked).toBeGreaterThan(5);
   expect(joints).toBeGreaterThan(0);
+});
+
+test("an admittance valve is bagged for a smell and lifted for a gurgle; where none sits neither is tried", () => {
+  const design = readDemo("lesesaal-furnished");
+  const line = design.lines.find((one): one is Drain => one.kind === "drain")!;
+  const valved = {
+    ...design,
+    lines: design.lines.map((one) => (one.id === line.id ? withAdmittance(line) : one)),
+  };
+  const tried = (of: Design, symptom: Symptom) =>
+    listSuspects(of, symptom).trials.flatMap(({ kind, id }) =>
+      kind.endsWith("Admittance") && id.endsWith(`:${line.id}`) ? [kind] : [],
+    );
+  expect(tried(valved, "smell")).toEqual(["bagAdmittance"]);
+  for (const symptom of ["gurgles", "slowDrain"] as const) expect(tried(valved, symptom)).toEqual(["liftAdmittance"]);
+  for (const symptom of SYMPTOMS) expect(tried(withoutAir(valved, line.id), symptom)).toEqual([]);
+});
+
+const withAdmittance = (line: Drain): Drain => ({
+  ...line,
+  items: [
+    ...line.items.filter(({ kind }) => kind !== "branchVent"),
+    { kind: "branchVent", node: null, vent: { kind: "admittanceValve", fromWeirMm: 300 } },
+  ],
+});
+
+const withoutAir = (design: Design, lineId: string): Design => ({
+  ...design,
+  lines: design.lines.map((one) =>
+    one.id === lineId && one.kind === "drain"
+      ? { ...one, items: one.items.filter(({ kind }) => kind !== "branchVent") }
+      : one,
+  ),
+});
+
+test("a waste tank is dipped where what it holds comes up, a fresh one never; ports are tried from the lowest up", () => {
+  let [waste, fresh] = [0, 0];
+  for (const design of ALL_DEMOS) {
+    for (const symptom of ["comesUp", "spits"] as const) {
+      const { suspects, trials } = listSuspects(design, symptom);
+      for (const { id, holds } of design.tanks) {
+        const isDipped = trials.some(({ kind, at }) => kind === "dipTank" && "id" in at && at.id === id);
+        const isSuspected = suspects.some(({ kind, at }) => kind === "tankFull" && "id" in at && at.id === id);
+        expect([design.id, id, isDipped, isSuspected]).toEqual([design.id, id, holds !== "fresh", holds !== "fresh"]);
+        if (holds === "fresh") fresh += 1;
+        else waste += 1;
+      }
+    }
+    const { trials } = listSuspects(design, "wetFloor");
+    for (const { id, ports } of design.tanks) {
+      const fills = trials.filter(({ kind, at }) => kind === "fillTank" && "tankId" in at && at.tankId === id);
+      const heights = fills.map(({ at }) => ports.find((port) => "id" in at && port.id === at.id)!.atMm.z);
+      expect(heights).toEqual([...heights].sort((a, b) => a - b));
+      // each has all lower ports under water
+      expect(fills.map(({ covers }) => covers.size)).toEqual(fills.map((_, i) => i + 1));
+    }
+  }
+  expect([waste > 5, fresh > 2]).toEqual([true, true]);
 });
