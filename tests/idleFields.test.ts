@@ -16,7 +16,6 @@ import { listLeaves, setLeaf, tryOther } from "./leaves";
 
 /** Numbers and switches that change nothing of what is worked out, and why they are asked for all the same. */
 const IDLE: Readonly<Record<string, string>> = {
-  "gear.spec<coupling>.supplyKPa": "the reducer behind it lets through no more than the sample's tap gives",
   "habits.certainty": "how sure the simulated days are to be, drawn apart from the judgement",
   "habits.ways.uses<other>.takesL": "its water comes from elsewhere",
   "habits.ways.uses<urine>.takesL": "its water comes from elsewhere",

@@ -137,15 +137,18 @@ function sortFrom({ gear }: Design, heaterId: string, served: readonly Warm[]): 
 }
 
 // As the cold one stands in a state, so the warm one in one of its own, where there is room for so many; else all together in one more, or
-// in those of the cold ones. Where nothing is on, as in a drain-down, both stand open.
+// in those of the cold ones. Where the pump rests, as in a drain-down, both stand open.
 function openWarm(chain: EditChain, served: readonly Warm[], pushId: string): void {
   const states = chain.now().states;
   const warmOf = new Map(served.map(({ coldId, tapId }) => [coldId, tapId]));
   const toWarm = (openTaps: readonly string[]) => openTaps.flatMap((id) => warmOf.get(id) ?? []);
-  const cold = states.filter(({ on, openTaps }) => on.length > 0 && toWarm(openTaps).length > 0);
+  const isPump = chain.now().gear.some(({ id, spec }) => id === pushId && spec.kind === "pump");
+  // a tap outside presses with nothing on
+  const isRest = ({ on }: WorkingState) => isPump && on.length === 0;
+  const cold = states.filter((state) => !isRest(state) && toWarm(state.openTaps).length > 0);
   const isRoom = states.length + cold.length <= MOST_STATES;
   const isFull = states.length >= MOST_STATES;
-  const opensBoth = ({ on }: WorkingState) => on.length === 0 || isFull;
+  const opensBoth = (state: WorkingState) => isRest(state) || isFull;
   const value = states.map((state) =>
     opensBoth(state) ? { ...state, openTaps: [...state.openTaps, ...toWarm(state.openTaps)] } : state,
   );
@@ -161,7 +164,6 @@ function openWarm(chain: EditChain, served: readonly Warm[], pushId: string): vo
   const left = served.map(({ tapId }) => tapId).filter((id) => !open.has(id));
   if (left.length === 0 || chain.now().states.length >= MOST_STATES) return;
   const like = cold[0];
-  const isPump = chain.now().gear.some(({ id, spec }) => id === pushId && spec.kind === "pump");
   chain.addState({
     name: "Warm taps",
     on: like?.on ?? (isPump ? [pushId] : []),

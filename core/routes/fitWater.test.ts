@@ -2,11 +2,14 @@ import { readDemo } from "@/tests/demoRigs";
 import { FIRST_RIGS } from "@/tests/firstRigs";
 import { begin, expectKept, listNewMusts, listUnsettled, take } from "@/tests/fitting";
 import type { Design } from "../design/design";
+import type { Gear } from "../design/gear";
+import type { Hose } from "../design/plumbing";
 import { findColdSource } from "../edits/fitHotWater";
 import { listUntapped } from "../edits/fitSupply";
 import { evaluate } from "../evaluate/evaluate";
 import { listHoseCourse } from "../fit/lineLegs";
 import { computeTapFlows } from "../gear/tapFlows";
+import { USUAL_GEAR } from "../gear/usualGear";
 import { fitWanted } from "./fitWanted";
 import { isAskew } from "./laySquare";
 
@@ -130,6 +133,48 @@ test("water of a loop is not heated, and a tap behind a valve waits for its own"
   expect(musts.length).toBeGreaterThan(0);
   expect(musts.filter(({ code, at }) => code !== "waterFouled" || !("id" in at) || at.id !== warm.id)).toEqual([]);
   expect(findColdSource(after)).toBeNull();
+});
+
+test("water of a tap outside is heated as well: its warm tap has a state of its own, with nothing on", () => {
+  const loop = readDemo("kranich-loop");
+  const like = loop.lines.find((line): line is Hose => line.kind === "hose")!;
+  const piece = (id: string, kind: "coupling" | "tap", z: number): Gear => ({
+    id,
+    name: id,
+    ...USUAL_GEAR[kind],
+    atMm: { x: 1_500, y: 300, z },
+  });
+  const camp: Design = {
+    ...loop,
+    gear: [piece("camp", "coupling", 100), piece("cold", "tap", 900)],
+    lines: [
+      ...loop.lines.filter(({ kind }) => kind !== "hose"),
+      {
+        ...like,
+        from: { kind: "gear", gearId: "camp", port: "out" },
+        to: { kind: "gear", gearId: "cold", port: "in" },
+        pointsMm: [],
+      },
+    ],
+    states: [{ id: "sink", name: "Sink", on: [], positions: [], openTaps: ["cold"] }],
+  };
+  const sink = camp.fixtures.find(({ kind }) => kind === "kitchenSink")!.id;
+  const over = camp.gear.map((one) =>
+    one.spec.kind === "tap" ? { ...one, spec: { ...one.spec, use: "drinking" as const, fixtureId: sink } } : one,
+  );
+  const design = { ...camp, gear: over };
+  expect(findColdSource(design)?.pushId).toBe("camp");
+  const after = take(design, { what: "hotWater" });
+  const warm = after.gear.slice(2).find(({ spec }) => spec.kind === "tap")!;
+  expect(after.states.map(({ on, openTaps }) => [on, openTaps])).toEqual([
+    [[], ["cold"]],
+    [[], [warm.id]],
+  ]);
+  // nothing comes out of one that only lets water out
+  const outlet = over.map((one) =>
+    one.spec.kind === "coupling" ? { ...one, spec: { ...one.spec, supplyKPa: null } } : one,
+  );
+  expect(findColdSource({ ...design, gear: outlet })).toBeNull();
 });
 
 test("a tap that names no fixture is taken for the one over a fixture of its use", () => {
