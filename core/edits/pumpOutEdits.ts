@@ -6,6 +6,8 @@ import type { Gear } from "../design/gear";
 import { roundTenth } from "../design/moves";
 import { toNodes } from "../design/nodes";
 import type { Hose, Port, Tank } from "../design/plumbing";
+import { isCourseClear } from "../fit/clearCourse";
+import { isClearOfParts } from "../fit/clearOfParts";
 import { clearPort } from "../fit/clearPort";
 import { USUAL_GEAR } from "../gear/usualGear";
 import { measureExtent } from "../geometry/solid";
@@ -21,12 +23,28 @@ const BORE_MM = 38;
 const NEAR_SIDE_MM = 350;
 
 /**
- * Edit that gives a tank a pump-out: a draw near its bottom in the end wall with more room before it, a fitting in the deck at
- * the nearer side, and hose between them, rising all the way. Where the deck is has to be measured [T].
+ * Edit that gives a tank a pump-out: a draw near its bottom in an end wall, that with more room before it where its hose runs clear of what
+ * is there, a fitting in the deck at the nearer side, and hose between them, rising all the way. Where the deck is has to be measured [T].
  */
 export function buildFitPumpOut(design: Design, tank: Tank, name: string): Edit {
   const { min, max } = measureExtent(tank.solid);
   const isAhead = design.rig.lengthMm - (tank.atMm.x + max.x) >= tank.atMm.x + min.x;
+  const plans = [isAhead, !isAhead].map((ahead) => planPumpOut(design, tank, name, ahead));
+  const isClear = ({ hose, draw }: Plan) => {
+    const course = [add(tank.atMm, draw.atMm), ...hose.pointsMm];
+    return isCourseClear(design, course, hose.pipe) && isClearOfParts(design, course, hose.pipe, tank.id);
+  };
+  return {
+    code: "fitPumpOut",
+    at: { kind: "tank", id: tank.id },
+    ops: listOps(design, tank, plans.find(isClear) ?? plans[0]!),
+  };
+}
+
+type Plan = { readonly draw: Port; readonly deck: Gear; readonly hose: Hose };
+
+function planPumpOut(design: Design, tank: Tank, name: string, isAhead: boolean): Plan {
+  const { min, max } = measureExtent(tank.solid);
   const draw = clearPort(
     tank,
     createPort({
@@ -64,14 +82,10 @@ export function buildFitPumpOut(design: Design, tank: Tank, name: string): Edit 
     ),
     wall: "sanitation",
   };
-  return { code: "fitPumpOut", at: { kind: "tank", id: tank.id }, ops: listOps(design, tank, { draw, deck, hose }) };
+  return { draw, deck, hose };
 }
 
-function listOps(
-  design: Design,
-  tank: Tank,
-  { draw, deck, hose }: { readonly draw: Port; readonly deck: Gear; readonly hose: Hose },
-): EditOp[] {
+function listOps(design: Design, tank: Tank, { draw, deck, hose }: Plan): EditOp[] {
   return [
     { op: "insert", path: ["tanks", tank.id, "ports"], index: tank.ports.length, value: draw },
     { op: "insert", path: ["gear"], index: design.gear.length, value: deck },

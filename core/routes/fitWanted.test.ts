@@ -92,6 +92,15 @@ test.each(RIGS)(
   },
 );
 
+test("afloat a loop's tank behind a fresh one is pumped out at its other end", () => {
+  let design = take(begin("boat", true), { what: "supply" });
+  design = take(design, { what: "tank", holds: "fresh", name: "More fresh" });
+  design = take(design, { what: "fixture", kind: "showerTray", name: "Shower" });
+  const fixtureId = design.fixtures.at(-1)!.id;
+  const after = take(design, { what: "loop", fixtureId, school: "airGap", cabinetId: null });
+  expect(listNewMusts(design, after).map(({ id }) => id)).toEqual([]);
+});
+
 test("the school with one motor valve is drawn as it is done, and what it lets happen is told", () => {
   const design = take(begin("van", false), { what: "fixture", kind: "showerTray", name: "Shower" });
   const fixtureId = design.fixtures.at(-1)!.id;
