@@ -13,6 +13,7 @@ import { useFrame } from "../drawing/useFrame";
 import { Button } from "../kit/Button";
 import { Sheet } from "../kit/Sheet";
 import { WaterwayDrawing } from "./WaterwayDrawing";
+import { WaterwayPlace } from "./WaterwayPlace";
 
 /** One sheet that shows the whole rig: press a part and its station opens. It prints on one page. */
 export function WaterwaySheet({ onClose }: { readonly onClose: () => void }) {
@@ -32,14 +33,7 @@ export function WaterwaySheet({ onClose }: { readonly onClose: () => void }) {
           </Button>
         </div>
         <div className="min-h-0 flex-1 bg-sheet" data-waterway>
-          <div
-            ref={frame.ref}
-            className="more h-full overflow-y-auto"
-            // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keys
-            tabIndex={0}
-            role="group"
-            aria-label={WORDS.waterway}
-          >
+          <WaterwayPlace frame={frame} label={WORDS.waterway} className="h-full">
             {width > 0 && (
               <WaterwayDrawing
                 waterway={waterway}
@@ -49,7 +43,7 @@ export function WaterwaySheet({ onClose }: { readonly onClose: () => void }) {
                 onEdge={(edge) => openPart(edge.part, edge.carries === "air")}
               />
             )}
-          </div>
+          </WaterwayPlace>
         </div>
       </div>
     </Sheet>

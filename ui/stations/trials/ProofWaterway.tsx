@@ -12,6 +12,7 @@ import { describeProofs, PROOF_NAMES } from "@/words/proof";
 import { useFrame } from "../../drawing/useFrame";
 import { ProofMark } from "../../waterway/ProofMark";
 import { WaterwayDrawing } from "../../waterway/WaterwayDrawing";
+import { WaterwayPlace } from "../../waterway/WaterwayPlace";
 import { useRecords } from "../useRecords";
 
 /** From this share on a suspect is lit. */
@@ -62,14 +63,7 @@ export function ProofWaterway({ chances, asked }: ProofWaterwayProps) {
       <p className="px-3 pt-2 pb-1.5 text-[13.5px] leading-snug" data-testid="proof-line">
         {describeProofs(trials.map(({ id }) => judgeTrial(id, build, design)))}
       </p>
-      <div
-        ref={frame.ref}
-        className="more min-h-0 flex-1 overflow-y-auto p-1"
-        // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keys
-        tabIndex={0}
-        role="group"
-        aria-label={WORDS.waterwayOfTheTrials}
-      >
+      <WaterwayPlace frame={frame} label={WORDS.waterwayOfTheTrials} className="min-h-0 flex-1 p-1">
         <div className="h-full" style={{ minHeight: design.fixtures.length * ROW_PX }}>
           <WaterwayDrawing
             waterway={tried}
@@ -81,7 +75,7 @@ export function ProofWaterway({ chances, asked }: ProofWaterwayProps) {
             proofs={proofs}
           />
         </div>
-      </div>
+      </WaterwayPlace>
       <div className="flex flex-wrap gap-x-4 gap-y-0.5 px-3 pb-2 text-[12.5px] text-faint">
         {PROOFS.map((proof) => (
           <span key={proof} className="flex items-center gap-1.5">
