@@ -14,6 +14,7 @@ import { listPoints } from "../drawing/view";
 import { EdgeFigure, TONES } from "./EdgeFigure";
 import { GearGlyph } from "./GearGlyph";
 import { ProofMark } from "./ProofMark";
+import { TrapMark } from "./TrapMark";
 
 /** How each water is drawn: by its stroke first, by its colour second. */
 const STROKES: Readonly<
@@ -179,6 +180,7 @@ type EdgeLineProps = {
 const EdgeLine = memo(function EdgeLine({ edge, text, isLit, isFoul, carries, onPress }: EdgeLineProps) {
   const { stroke, width, dash } = STROKES[carries];
   const points = listPoints(edge.points);
+  const [start, next] = edge.points;
   const [end, before] = [edge.points.at(-1), edge.points.at(-2)];
   return (
     <g
@@ -205,21 +207,11 @@ const EdgeLine = memo(function EdgeLine({ edge, text, isLit, isFoul, carries, on
         strokeLinejoin="round"
         {...(dash ? { strokeDasharray: dash } : {})}
       />
-      {edge.trapMm !== null && edge.points[0] && <TrapMark at={edge.points[0]} />}
+      {edge.trapMm !== null && start && next && <TrapMark at={start} towards={next} />}
       {end && before && <Arrow from={before} to={end} />}
     </g>
   );
 });
-
-// A U with its water, where the line leaves the fixture.
-function TrapMark({ at: [x, y] }: { readonly at: readonly [number, number] }) {
-  return (
-    <g fill="none" stroke="var(--ink)" strokeWidth={1.6}>
-      <path d={`M${x + 2} ${y - 7}v7a6 6 0 0 0 12 0v-7`} fill="var(--sheet)" />
-      <path d={`M${x + 3} ${y - 2}h10`} stroke="var(--water)" strokeWidth={2} />
-    </g>
-  );
-}
 
 function Arrow({ from, to }: { readonly from: readonly [number, number]; readonly to: readonly [number, number] }) {
   const angle = Math.atan2(to[1] - from[1], to[0] - from[0]);
