@@ -160,7 +160,9 @@ export const workingState = z.strictObject({
 });
 
 export const gearList = list(gear, { most: 120 });
-export const workingStates = list(workingState, { most: 16 });
+/** A design has no more working states. */
+export const MOST_STATES = 16;
+export const workingStates = list(workingState, { most: MOST_STATES });
 
 export type Gear = z.infer<typeof gear>;
 export type GearSpec = Gear["spec"];

@@ -1,7 +1,7 @@
 import type { Design } from "../design/design";
 import type { Edit } from "../design/editOps";
 import { freeId } from "../design/freeId";
-import type { Gear, GearOf, HoseEnd, WorkingState } from "../design/gear";
+import { type Gear, type GearOf, type HoseEnd, MOST_STATES, type WorkingState } from "../design/gear";
 import { roundTenth } from "../design/moves";
 import type { Fixture, FixtureKind } from "../design/plumbing";
 import { buildGearGraph, toPortNode } from "../gear/gearGraph";
@@ -28,8 +28,6 @@ const TAP_APART_MM = 60;
 const TEE_OFF_MM = 60;
 /** Where the heater is tried, from the pump, mm. */
 const AROUND: readonly Vec3[] = [vec(300, 0, 0), vec(-500, 0, 0), vec(0, 350, 0), vec(0, -350, 0)];
-/** A design has no more working states. */
-const MOST_STATES = 16;
 
 /** A cold tap with the fixture it stands over. */
 type ColdTap = { readonly tap: GearOf<"tap">; readonly fixture: Fixture };

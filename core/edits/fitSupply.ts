@@ -1,5 +1,6 @@
 import type { Design } from "../design/design";
 import type { Edit } from "../design/editOps";
+import { MOST_STATES } from "../design/gear";
 import { roundTenth } from "../design/moves";
 import { toNodes } from "../design/nodes";
 import type { Fixture, FixtureKind } from "../design/plumbing";
@@ -36,8 +37,6 @@ const FROM_DRAW_MM = 220;
 const OVER_PUMP: ReadonlySet<FixtureKind> = new Set(["kitchenSink", "basin"]);
 /** So far beside the trap, mm [T]. */
 const BESIDE_TRAP_MM = 180;
-/** A design has no more working states. */
-const MOST_STATES = 16;
 
 /** The fixtures over which a tap is wanted and none is yet; a tap that names no fixture counts as one over a fixture of its use. */
 export function listUntapped({ fixtures, gear }: Pick<Design, "fixtures" | "gear">): Fixture[] {

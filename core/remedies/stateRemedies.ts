@@ -1,7 +1,7 @@
 import type { Design } from "../design/design";
 import type { EditOp } from "../design/editOps";
 import { freeId } from "../design/freeId";
-import type { WorkingState } from "../design/gear";
+import { MOST_STATES, type WorkingState } from "../design/gear";
 import type { PartRef } from "../design/part";
 import { buildGearGraph, toPortNode } from "../gear/gearGraph";
 import { buildArcs, listReached } from "../gear/reach";
@@ -65,9 +65,6 @@ export function proposeOpened({ states, gear }: Design, stateId: string): Remedy
 }
 
 const REST_NAME = "Standby";
-
-/** As many as a file takes. */
-const MOST_STATES = 16;
 
 function offer(design: Design, at: PartRef, on: readonly string[], openTaps: readonly string[]): Remedy {
   const value = buildState(design, design.states, on, openTaps);
