@@ -2,7 +2,6 @@ import { listGoods } from "@/core/build/goods";
 import { takeDrawn } from "@/core/build/redrawn";
 import { listSteps } from "@/core/build/steps";
 import type { Design } from "@/core/design/design";
-import { parseDesign } from "@/core/design/parseDesign";
 import { evaluate } from "@/core/evaluate/evaluate";
 import "@/core/evaluate/fitted";
 import { computeLoopFigures } from "@/core/gear/loopFigures";
@@ -12,7 +11,7 @@ import { listCare } from "@/core/road/care";
 import { listFloods } from "@/core/through/flood";
 import { listHoles } from "@/core/through/holes";
 import { ALL_DEMOS } from "./demoRigs";
-import { listLeaves, setLeaf, tryOther } from "./leaves";
+import { changeLeaf, listLeaves, tryOther } from "./leaves";
 
 /** Numbers and switches that change nothing of what is worked out, and why they are asked for all the same. */
 const IDLE: Readonly<Record<string, string>> = {
@@ -67,8 +66,8 @@ test("every number and switch of the samples changes something that is said, or 
       if (isWritten || alive.has(pattern) || (tried.get(pattern) ?? 0) >= most) continue;
       tried.set(pattern, (tried.get(pattern) ?? 0) + 1);
       const changes = tryOther(value, (other) => {
-        const read = parseDesign(setLeaf(design, path, other));
-        return read.ok && isToldOtherwise(read.design, before) ? true : null;
+        const changed = changeLeaf(design, path, other);
+        return changed && isToldOtherwise(changed, before) ? true : null;
       });
       if (changes) alive.add(pattern);
     }

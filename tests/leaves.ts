@@ -1,3 +1,6 @@
+import type { Design } from "@/core/design/design";
+import { parseChanged } from "@/core/design/parseDesign";
+
 /** One value of a design that is no list and no object, with the way to it and the same without places in lists. */
 export type Leaf = {
   readonly path: readonly (string | number)[];
@@ -20,13 +23,18 @@ const tellKind = (value: unknown): string =>
     ? `<${value.kind}>`
     : "";
 
-/** The same with another value there. */
+/** The same with another value there; what is not on the way to it stays the same object. */
 export function setLeaf<T>(root: T, path: readonly (string | number)[], value: unknown): T {
-  const copy = structuredClone(root);
-  let at = copy as Record<string | number, unknown>;
-  for (const key of path.slice(0, -1)) at = at[key] as Record<string | number, unknown>;
-  at[path.at(-1)!] = value;
-  return copy;
+  const [key, ...rest] = path;
+  if (key === undefined) return value as T;
+  if (Array.isArray(root)) return root.map((one, i) => (i === key ? setLeaf(one, rest, value) : one)) as T;
+  return { ...root, [key]: setLeaf((root as Record<string | number, unknown>)[key], rest, value) };
+}
+
+/** A design with another value there, as an edit would leave it; null where it is refused. */
+export function changeLeaf(design: Design, path: readonly (string | number)[], value: unknown): Design | null {
+  const changed = setLeaf(design, path, value);
+  return parseChanged(design, changed).ok ? changed : null;
 }
 
 /** What the first other value that is taken makes of it: of a number one near, of a switch the other, of a word another of its list. */

@@ -1,7 +1,7 @@
 import Sequencer from "@jest/test-sequencer";
 
 /** They take most of all, and would keep one worker busy long after the other has nothing left. */
-const SLOW = ["idleFields", "fuzz", "recall", "findRoutes", "redrawnFields"];
+const SLOW = ["fitWanted", "idleFields", "fitWater", "firstRig", "fuzz", "redrawnFields", "findRoutes", "recall"];
 
 /** The slowest first, also where no run before has told which they are. */
 export default class SlowFirst extends Sequencer {

@@ -124,7 +124,7 @@ test("every finding and working of any design reads as sentences, in both units"
         }
       },
     ),
-    { numRuns: 60 },
+    { numRuns: 30 },
   );
 });
 

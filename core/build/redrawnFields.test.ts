@@ -1,5 +1,5 @@
 import { ALL_DEMOS } from "@/tests/demoRigs";
-import { listLeaves, setLeaf, tryOther } from "@/tests/leaves";
+import { changeLeaf, listLeaves, tryOther } from "@/tests/leaves";
 import "../evaluate/fitted";
 import type { Design } from "../design/design";
 import {
@@ -13,7 +13,6 @@ import {
   TAILS,
   TAP_USES,
 } from "../design/gear";
-import { parseDesign } from "../design/parseDesign";
 import {
   BOLT_SIZES,
   FASTENERS,
@@ -78,11 +77,7 @@ test("whatever is changed of a tank, a line or a piece of gear that stands, the 
       const pattern = leaf.pattern;
       if (STAYS[pattern] || (seen.get(pattern) ?? 0) >= 2 || (tried.get(pattern) ?? 0) >= 12) continue;
       tried.set(pattern, (tried.get(pattern) ?? 0) + 1);
-      const take = (value: unknown) => {
-        const read = parseDesign(setLeaf(design, leaf.path, value));
-        return read.ok ? read.design : null;
-      };
-      const other = tryOther(leaf.value, take, FIELD_WORDS);
+      const other = tryOther(leaf.value, (value) => changeLeaf(design, leaf.path, value), FIELD_WORDS);
       if (!other) continue;
       seen.set(pattern, (seen.get(pattern) ?? 0) + 1);
       if (tell(other).length === 0) silent.set(pattern, `${design.id} ${leaf.path.join(".")}`);

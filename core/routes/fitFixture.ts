@@ -46,8 +46,10 @@ export function buildFitFixture(
   ] as const;
   let first: Edit | null = null;
   for (const [where, which] of tries) {
-    const edits = where.flatMap((placeMm) => which.map((trap) => buildAddFixture(design, kind, name, placeMm, trap)));
-    const best = fitBest(design, edits, onStep);
+    const ways = where.flatMap((placeMm) =>
+      which.map((trap) => () => buildAddFixture(design, kind, name, placeMm, trap)),
+    );
+    const best = fitBest(design, ways, onStep);
     if (best?.at.kind !== "fixture") continue;
     const laid = layDrainClear(design, best, best.at.id);
     const edit = laid === best ? best : settleAnew(design, laid);

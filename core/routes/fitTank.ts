@@ -21,13 +21,13 @@ export function buildFitTank(
     null,
     ...ALONG.flatMap((x) => ACROSS.map((y) => vec(x * lengthMm, (y * widthMm) / 2, 0))),
   ];
-  const edits = nears.flatMap(
-    (near) =>
+  const ways = nears.map(
+    (near) => () =>
       tryChain((): Edit => {
         const chain = startChain(design);
         const { id } = hangTank(chain, { holds, name, near });
         return { code: "addTank", at: { kind: "tank", id }, ops: chain.ops() };
-      }) ?? [],
+      }),
   );
-  return fitBest(design, edits, onStep);
+  return fitBest(design, ways, onStep);
 }

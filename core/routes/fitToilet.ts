@@ -35,13 +35,13 @@ export function buildFitToilet(design: Design, { kind, names, school }: WantedTo
   if (TOILETS[kind].fit.as === "vessel" || !outcome.ok) return alone;
   const places = [...listWallPlaces(design, SIZE), ...(isOver ? listOverBlack(design) : [])];
   const free = places.filter((at) => isRoomFree(design, { min: at, max: add(at, ROOM) }, false));
-  const edits = (free.length > 0 ? free : places).flatMap((placeMm): Edit[] => {
+  const ways = (free.length > 0 ? free : places).map((placeMm) => (): Edit | null => {
     const move = buildMove(outcome.design, alone.at, toPlace(outcome.design, alone, placeMm));
     const placed = move ? applyEdit(outcome.design, move) : outcome;
     const plumb = placed.ok ? tryChain(() => buildPlumbToilet(placed.design, alone.at, school)) : null;
-    return plumb ? [{ ...alone, ops: [...alone.ops, ...(move?.ops ?? []), ...plumb.ops] }] : [];
+    return plumb && { ...alone, ops: [...alone.ops, ...(move?.ops ?? []), ...plumb.ops] };
   });
-  return fitBest(design, edits, onStep) ?? alone;
+  return fitBest(design, ways, onStep) ?? alone;
 }
 
 /** Places over a tank are tried so far apart, mm. */

@@ -53,8 +53,8 @@ export function fitWanted(design: Design, wanted: Wanted, onStep?: OnStep): Fitt
       return { edit, lacks: [] };
     }
     case "hotWater": {
-      const edits = listFitHotWater(design).flatMap((build) => tryChain(build) ?? []);
-      return { edit: fitBest(design, edits, onStep), lacks: [] };
+      const ways = listFitHotWater(design).map((build) => () => tryChain(build));
+      return { edit: fitBest(design, ways, onStep), lacks: [] };
     }
     case "loop": {
       const plan = planLoop(design, wanted, onStep);

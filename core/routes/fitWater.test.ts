@@ -1,5 +1,5 @@
 import { readDemo } from "@/tests/demoRigs";
-import { FIRST_RIGS } from "@/tests/firstRigs";
+import { FULL_RIGS } from "@/tests/firstRigs";
 import { begin, expectKept, listNewMusts, listUnsettled, take } from "@/tests/fitting";
 import type { Design } from "../design/design";
 import type { Gear } from "../design/gear";
@@ -24,7 +24,7 @@ const throughTee = (lines: Design["lines"], gearId: string): Design["lines"] =>
     return { ...line, from: swap(line.from), to: swap(line.to) };
   });
 
-test.each(FIRST_RIGS)(
+test.each(FULL_RIGS)(
   "a %s, full underneath: %s: water is laid to every tap, over a valve that is shut at rest",
   (kind, isFull) => {
     let design = begin(kind, isFull);
@@ -56,7 +56,7 @@ test.each(FIRST_RIGS)(
   },
 );
 
-test.each(FIRST_RIGS)(
+test.each(FULL_RIGS)(
   "a %s, full underneath: %s: hot water comes to a warm tap beside each cold one, relieved and mixed",
   (kind, isFull) => {
     let design = begin(kind, isFull);

@@ -17,10 +17,10 @@ export type WantedSump = { readonly fixtureId: string; readonly goal: SumpGoal }
 
 /** Edit that leads a fixture into a sump with a pump, where that brings the least to be settled; null where it cannot be. */
 export function planSump(design: Design, { fixtureId, goal }: WantedSump, onStep?: OnStep): Edit | null {
-  const edits = ASIDE.flatMap((asideMm) =>
-    (goal === "tank" ? [false, true] : [false]).flatMap(
-      (isOverFloor) => tryChain(() => buildFitSump(design, { fixtureId, goal, asideMm, isOverFloor })) ?? [],
+  const ways = ASIDE.flatMap((asideMm) =>
+    (goal === "tank" ? [false, true] : [false]).map(
+      (isOverFloor) => () => tryChain(() => buildFitSump(design, { fixtureId, goal, asideMm, isOverFloor })),
     ),
   );
-  return edits.length === 0 ? null : fitBest(design, edits, onStep);
+  return fitBest(design, ways, onStep);
 }
