@@ -3,6 +3,7 @@ import { applyEdit } from "../design/edit";
 import type { Edit } from "../design/editOps";
 import { evaluate } from "../evaluate/evaluate";
 import type { Finding } from "../evaluate/findings";
+import { ASKED_OF_BUILDER } from "./askedOfBuilder";
 import { laySquare } from "./laySquare";
 import { settleLaid, toOwn } from "./settleLaid";
 
@@ -13,15 +14,7 @@ export type OnStep = (share: number) => void;
 export type Way = Edit | (() => Edit | null);
 
 /** What is told of a part wherever it is put: no other place is looked for on its account. */
-const EVERYWHERE: ReadonlySet<Finding["code"]> = new Set([
-  "fixingMissing",
-  "fixtureUncounted",
-  "heaterUnrated",
-  "portFree",
-  "tankUnfed",
-  "toiletUnused",
-  "urineInGrey",
-]);
+const isEverywhere = (code: Finding["code"]): boolean => ASKED_OF_BUILDER.has(code) || code === "portFree";
 
 /** A must weighs so many regrets. */
 const MUST = 100;
@@ -57,7 +50,7 @@ export function fitBest(design: Design, ways: readonly Way[], onStep: OnStep = (
 
 const listFresh = (design: Design, known: ReadonlySet<string>): Finding[] =>
   evaluate(design).findings.filter(
-    ({ id, code, severity }) => severity !== "note" && !known.has(id) && !EVERYWHERE.has(code),
+    ({ id, code, severity }) => severity !== "note" && !known.has(id) && !isEverywhere(code),
   );
 
 const weigh = (findings: readonly Finding[]): number =>

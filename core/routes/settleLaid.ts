@@ -3,6 +3,7 @@ import { applyEdit } from "../design/edit";
 import type { Edit, EditOp } from "../design/editOps";
 import { evaluate } from "../evaluate/evaluate";
 import type { Finding } from "../evaluate/findings";
+import { ASKED_OF_BUILDER } from "./askedOfBuilder";
 import { seekRemedies } from "./seekRemedies";
 
 /** So many findings are taken up at most. */
@@ -50,7 +51,8 @@ export function settleLaid(
   const ops: EditOp[] = [];
   const left = new Set<string>();
   let now = design;
-  const isLeft = ({ id, severity }: Finding) => severity !== "note" && !known.has(id) && !left.has(id);
+  const isLeft = ({ id, code, severity }: Finding) =>
+    severity !== "note" && !known.has(id) && !left.has(id) && !ASKED_OF_BUILDER.has(code);
   for (let done = 0; done < MOST_SETTLED; ) {
     const evaluation = evaluate(now);
     const finding = evaluation.findings.find(isLeft);
