@@ -39,6 +39,10 @@ export function startChain(design: Design) {
   const insert = (list: "gear" | "lines" | "states", value: { readonly id: string }) =>
     push([{ op: "insert", path: [list], index: now[list].length, value }]);
   return {
+    /** What was to be fitted cannot be fitted so. */
+    refuse: (why: string): never => {
+      throw new ChainRefused(why);
+    },
     now: () => now,
     ops: () => ops,
     add: (edit: Edit | null) => edit && push(edit.ops),

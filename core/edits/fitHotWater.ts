@@ -4,24 +4,20 @@ import { freeId } from "../design/freeId";
 import { type Gear, type GearOf, type HoseEnd, MOST_STATES, type WorkingState } from "../design/gear";
 import { roundTenth } from "../design/moves";
 import type { Fixture, FixtureKind } from "../design/plumbing";
-import { buildGearGraph, toPortNode } from "../gear/gearGraph";
 import { placeGearPort } from "../gear/gearPorts";
-import { buildArcs, listReached } from "../gear/reach";
-import { ALL_OPEN } from "../gear/settings";
+import { findTapFixture } from "../gear/tapFixture";
+import { listTapRuns, type WarmRun } from "../gear/tapRuns";
 import { USUAL_GEAR, usualSpec } from "../gear/usualGear";
 import { add, subtract, type Vec3, vec } from "../geometry/vec";
 import { type EditChain, startChain } from "./editChain";
-import { TAP_USES } from "./fitSupply";
 import { listFitMixer, listFitRelief } from "./heaterEdits";
+import { leadFromRun } from "./leadFromRun";
 import { leadToTaps, ON_FLOOR_MM, setBeside } from "./leadToTaps";
 import { findHoseAt, putAtEnd, toGear } from "./putPiece";
 import { placeClear, toUsual } from "./setDown";
 
 /** A machine heats its own water, and nobody washes on deck with warm. */
 const WANTS_WARM: ReadonlySet<FixtureKind> = new Set(["kitchenSink", "basin", "showerTray", "bath", "outsideShower"]);
-
-/** Behind these a tap is served by hand or by a circuit of its own. */
-const PARTS: ReadonlySet<Gear["spec"]["kind"]> = new Set(["pump", "valve", "diverter", "airGap"]);
 
 /** The warm tap so far beside the cold one, and the tee before the pump's outlet, mm [T]. */
 const TAP_APART_MM = 60;
@@ -41,45 +37,55 @@ export type ColdSource = { readonly pushId: string; readonly name: string; reado
  */
 export function findColdSource(design: Design): ColdSource | null {
   if (design.gear.some(({ spec }) => spec.kind === "heater")) return null;
-  const pushes = design.gear.filter(({ spec }) => spec.kind === "pump" || spec.kind === "coupling");
-  if (pushes.length === 0) return null;
-  const graph = buildGearGraph(design);
-  const arcs = buildArcs(graph, ALL_OPEN);
-  const comesIn = (piece: Gear): boolean => {
-    if (piece.spec.kind === "coupling") return piece.spec.supplyKPa !== null;
-    const inlet = toPortNode(piece.id, "in");
-    const feeds = graph.ends.filter(({ node, holds }) => holds !== null && listReached(arcs, node, isPump).has(inlet));
-    return feeds.length > 0 && feeds.every(({ holds }) => holds === "fresh");
-  };
-  const sources = pushes.filter(comesIn).map(({ id, name }): ColdSource => {
-    const reached = listReached(arcs, toPortNode(id, "out"), ({ spec }) => PARTS.has(spec.kind));
-    const taps = design.gear.flatMap((piece): ColdTap[] => {
-      const fixture = isTap(piece) && reached.has(toPortNode(piece.id, "in")) ? findFixture(design, piece) : undefined;
-      return fixture && isTap(piece) && WANTS_WARM.has(fixture.kind) ? [{ tap: piece, fixture }] : [];
-    });
-    return { pushId: id, name, taps };
+  const sources = listTapRuns(design).cold.map(({ push: { id, name }, taps }): ColdSource => {
+    return { pushId: id, name, taps: listWanting(design, taps) };
   });
   return sources.filter(({ taps }) => taps.length > 0).sort((a, b) => b.taps.length - a.taps.length)[0] ?? null;
 }
 
-const isPump = ({ spec }: Gear): boolean => spec.kind === "pump";
-const isTap = (piece: Gear): piece is GearOf<"tap"> => piece.spec.kind === "tap";
+const listWanting = (design: Design, taps: readonly GearOf<"tap">[]): ColdTap[] =>
+  taps.flatMap((tap): ColdTap[] => {
+    const fixture = findTapFixture(design, tap);
+    return fixture && WANTS_WARM.has(fixture.kind) ? [{ tap, fixture }] : [];
+  });
 
-// A tap that names no fixture is taken for the one over a fixture of its use that no tap names.
-function findFixture({ fixtures, gear }: Design, { spec }: GearOf<"tap">): Fixture | undefined {
-  if (spec.fixtureId !== null) return fixtures.find(({ id }) => id === spec.fixtureId);
-  const named = new Set(gear.flatMap((one) => (isTap(one) ? [one.spec.fixtureId] : [])));
-  return fixtures.find(({ id, kind }) => TAP_USES[kind] === spec.use && !named.has(id));
+/** A heater's run of warm taps, and the cold taps beside which one is wanted and none is yet. */
+export type Unwarmed = { readonly run: WarmRun; readonly taps: readonly ColdTap[] };
+
+/** Null where no heater serves a tap, or each fixture over which hot water is wanted has its warm tap. */
+export function findUnwarmed(design: Design): Unwarmed | null {
+  const { cold, warm } = listTapRuns(design);
+  const [run] = warm;
+  if (!run) return null;
+  const warmed = new Set(warm.flatMap(({ taps }) => taps.map((tap) => findTapFixture(design, tap)?.id)));
+  const taps = listWanting(
+    design,
+    cold.flatMap((one) => one.taps),
+  ).filter(({ fixture }) => !warmed.has(fixture.id));
+  return taps.length > 0 ? { run, taps } : null;
 }
 
 /**
  * Edits that give hot water to the taps of a rig that has cold: from a tee at the outlet of what pushes to a heater, with a relief valve right
  * before it and a mixer right behind, and on by tees to a warm tap beside each cold one, each in a working state of its own. One for
- * each place the heater is tried at. Empty where there is no cold water to heat. Common practice, no source [T].
+ * each place the heater is tried at. Where a heater serves taps already, one that leads its water on to a warm tap beside each cold one that has none.
+ * Empty where there is no cold water to heat. Common practice, no source [T].
  */
 export function listFitHotWater(design: Design): (() => Edit)[] {
   const source = findColdSource(design);
-  return source ? AROUND.map((aside) => () => buildFitHotWater(design, source, aside)) : [];
+  if (source) return AROUND.map((aside) => () => buildFitHotWater(design, source, aside));
+  const unwarmed = findUnwarmed(design);
+  return unwarmed ? [() => buildMoreWarm(design, unwarmed)] : [];
+}
+
+function buildMoreWarm(design: Design, { run, taps }: Unwarmed): Edit {
+  const chain = startChain(design);
+  const warm = taps.map(({ tap, fixture }) => ({ tapId: setWarmTap(chain, tap, fixture), name: fixture.name }));
+  leadFromRun(chain, run, warm, {
+    tee: (name) => `Warm tee to ${name}`,
+    state: (name) => `${name.slice(0, 50)}, warm`,
+  });
+  return { code: "fitHotWater", at: { kind: "gear", id: warm[0]!.tapId }, ops: chain.ops() };
 }
 
 function buildFitHotWater(design: Design, { pushId, taps }: ColdSource, aside: Vec3): Edit {

@@ -7,26 +7,16 @@ import type { Fixture, FixtureKind } from "../design/plumbing";
 import { listTrayRooms } from "../fit/floorRoom";
 import { placeHoseEnd } from "../fit/lineLegs";
 import { placeGearPort } from "../gear/gearPorts";
+import { TAP_USE_OF } from "../gear/tapFixture";
+import { listTapRuns, type TapRun } from "../gear/tapRuns";
 import { USUAL_GEAR, usualSpec } from "../gear/usualGear";
 import { type Vec3, vec } from "../geometry/vec";
 import { type EditChain, startChain } from "./editChain";
+import { leadFromRun } from "./leadFromRun";
 import { leadToTaps, ON_FLOOR_MM, setBeside } from "./leadToTaps";
 import { toGear } from "./putPiece";
 import { listFitStopValve } from "./stopValve";
 import { findFreshDraw } from "./toiletWater";
-
-/** What a tap over each kind of fixture is used for; null where none is. */
-export const TAP_USES = {
-  kitchenSink: "drinking",
-  basin: "washing",
-  showerTray: "shower",
-  bath: "washing",
-  outsideShower: "shower",
-  washingMachine: "washing",
-  iceboxDrain: null,
-  urineDiverter: null,
-  gravityToilet: null,
-} as const satisfies Readonly<Record<FixtureKind, "drinking" | "washing" | "shower" | null>>;
 
 /** A tap over the rim, and a shower's head over its tray, mm [T]. */
 const OVER_RIM_MM = 150;
@@ -43,7 +33,7 @@ export function listUntapped({ fixtures, gear }: Pick<Design, "fixtures" | "gear
   const taps = gear.flatMap(({ spec }) => (spec.kind === "tap" ? [spec] : []));
   const unsaid: string[] = taps.filter(({ fixtureId }) => fixtureId === null).map(({ use }) => use);
   return fixtures.filter(({ id, kind }) => {
-    const use = TAP_USES[kind];
+    const use = TAP_USE_OF[kind];
     if (use === null || taps.some(({ fixtureId }) => fixtureId === id)) return false;
     const at = unsaid.indexOf(use);
     if (at >= 0) unsaid.splice(at, 1);
@@ -52,19 +42,35 @@ export function listUntapped({ fixtures, gear }: Pick<Design, "fixtures" | "gear
 }
 
 /**
- * Edit that lays fresh water to a tap over every fixture that has none: from the fresh tank, one is hung where there is none, over
- * a stop valve and a strainer to a pump with a pressure switch, and on by tees; a working state for each tap. Cold water only. Null
- * where no fixture wants a tap. Pump and strainer stand where the hose comes up beside the tank, or under the nearest sink or basin, to which
- * the hose comes under the floor. Common practice, no source [T].
+ * Edits that lay fresh water to a tap over every fixture that has none, cold water only, the better way first: from a tee at a tap that
+ * is there, else from the fresh tank. Empty where no fixture wants a tap. Common practice, no source [T].
  */
-export function buildFitSupply(design: Design, isUnderSink = false): Edit | null {
+export function listFitSupply(design: Design): (() => Edit)[] {
   const wanted = listUntapped(design);
-  if (wanted.length === 0) return null;
+  if (wanted.length === 0) return [];
+  const [run] = listTapRuns(design).cold;
+  if (run) return [() => buildMoreTaps(design, run, wanted)];
+  return [true, false].map((isUnderSink) => () => buildFitSupply(design, wanted, isUnderSink));
+}
+
+function buildMoreTaps(design: Design, run: TapRun, wanted: readonly Fixture[]): Edit {
+  const chain = startChain(design);
+  const taps = wanted.map((fixture) => ({ tapId: setTap(chain, fixture), name: fixture.name }));
+  leadFromRun(chain, run, taps, { tee: (name) => `Tee to ${name}`, state: (name) => name });
+  return { code: "fitSupply", at: { kind: "gear", id: taps[0]!.tapId }, ops: chain.ops() };
+}
+
+/*
+ * From the fresh tank, one is hung where there is none, over a stop valve and a strainer to a pump with a pressure switch, and on by tees;
+ * a working state for each tap. Pump and strainer stand where the hose comes up beside the tank, or under the nearest sink or basin, to which
+ * the hose comes under the floor.
+ */
+function buildFitSupply(design: Design, wanted: readonly Fixture[], isUnderSink: boolean): Edit {
   const chain = startChain(design);
   const draw = findFreshDraw(chain);
   const fromMm = placeHoseEnd(chain.now(), draw);
   const sink = isUnderSink ? sortAlong(wanted, fromMm).find(({ kind }) => OVER_PUMP.has(kind)) : undefined;
-  if (isUnderSink && !sink) return null;
+  if (isUnderSink && !sink) return chain.refuse("there is no sink or basin");
   // away from a tray beside it: there the hose would come up where somebody stands
   const way = sink && isInTray(design, sink.outletMm, -1) ? 1 : -1;
   const beside = sink
@@ -108,7 +114,7 @@ const away = ({ outletMm }: Fixture, x: number, y: number): number => Math.hypot
 type Tapped = { readonly fixture: Fixture; readonly tapId: string };
 
 function setTap(chain: EditChain, { id, name, kind, outletMm, rimMm }: Fixture): string {
-  const use = TAP_USES[kind] ?? "washing";
+  const use = TAP_USE_OF[kind] ?? "washing";
   const { sizeMm } = USUAL_GEAR.tap;
   const z = outletMm.z + (use === "shower" ? HEAD_MM : rimMm + OVER_RIM_MM);
   return chain.addGear(

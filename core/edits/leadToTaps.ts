@@ -9,7 +9,7 @@ import { placeClear, toUsual } from "./setDown";
 /** Gear on the floor, mm [T]. */
 export const ON_FLOOR_MM = 40;
 /** A tee so far beside the tap it serves, mm [T]. */
-const TEE_BESIDE_MM = 150;
+export const TEE_BESIDE_MM = 150;
 
 /** A tap that is to have water, and what its tee is called. */
 export type Served = { readonly tapId: string; readonly teeName: string };

@@ -1,6 +1,7 @@
 import type { Design } from "../design/design";
 import type { Gear } from "../design/gear";
 import { buildGearGraph, type GearLink, toPortNode } from "./gearGraph";
+import { listHot } from "./hotWays";
 import { findHardest, listPushes, shiftKPa } from "./pushes";
 import { type Arc, buildArcs, buildBothWays, listReached } from "./reach";
 import { ALL_OPEN } from "./settings";
@@ -33,7 +34,11 @@ export function listHoseDuties(design: Design): ReadonlyMap<string, HoseDuty> {
   const arcs = buildArcs(graph, ALL_OPEN);
   const both = buildBothWays(graph);
   const pushes = listPushes(design.gear, arcs);
-  const hot = listHot(design.gear, arcs);
+  const hot = listHot(
+    design.gear,
+    arcs,
+    design.gear.filter(({ spec }) => spec.kind === "heater"),
+  );
   const drawn = spread(
     design.gear.flatMap(({ id, spec }) => (spec.kind === "pump" ? [toPortNode(id, "in")] : [])),
     (node) => listReached(both, node, ({ spec }) => PARTS.has(spec.kind)),
@@ -81,23 +86,6 @@ const spread = (nodes: readonly string[], reach: (node: string) => ReadonlySet<s
 function findPort(gear: readonly Gear[], node: string): readonly [Gear | undefined, string] {
   const at = node.lastIndexOf(":");
   return [gear.find(({ id }) => toPortNode(id, node.slice(at + 1)) === node), node.slice(at + 1)];
-}
-
-// From a heater on, and through a mixer only the way it mixes.
-function listHot(gear: readonly Gear[], arcs: Arcs): ReadonlySet<string> {
-  const isLeftOut = ({ spec }: Gear) => spec.kind === "heater" || spec.kind === "mixer";
-  const hot = new Set<string>();
-  const open = gear.flatMap(({ id, spec }) => (spec.kind === "heater" ? [toPortNode(id, "out")] : []));
-  const mixers = new Set(gear.filter(({ spec }) => spec.kind === "mixer"));
-  for (const node of open) {
-    for (const reached of listReached(arcs, node, isLeftOut)) hot.add(reached);
-    for (const mixer of mixers) {
-      if (!["hot", "cold"].some((port) => hot.has(toPortNode(mixer.id, port)))) continue;
-      mixers.delete(mixer);
-      open.push(toPortNode(mixer.id, "out"));
-    }
-  }
-  return hot;
 }
 
 // The relief valves beside a heater, with all that its water presses on before one of them opens.

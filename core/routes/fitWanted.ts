@@ -3,7 +3,7 @@ import type { Edit } from "../design/editOps";
 import type { FixtureKind, HeldWater } from "../design/plumbing";
 import { tryChain } from "../edits/editChain";
 import { listFitHotWater } from "../edits/fitHotWater";
-import { buildFitSupply } from "../edits/fitSupply";
+import { listFitSupply } from "../edits/fitSupply";
 import type { Lack } from "../gear/shelf";
 import { bringsMust } from "./cleanWay";
 import { fitBest, type OnStep } from "./fitBest";
@@ -44,9 +44,8 @@ export function fitWanted(design: Design, wanted: Wanted, onStep?: OnStep): Fitt
     case "supply": {
       // under a sink it is out of the way, where its hose finds one under the floor
       let edit: Edit | null = null;
-      for (const isUnderSink of [true, false]) {
-        const built = tryChain(() => buildFitSupply(design, isUnderSink));
-        const fitted = built && fitBest(design, [built], onStep);
+      for (const build of listFitSupply(design)) {
+        const fitted = fitBest(design, [() => tryChain(build)], onStep);
         edit = fitted ?? edit;
         if (fitted && !bringsMust(design, fitted)) break;
       }

@@ -97,6 +97,49 @@ test.each(FULL_RIGS)(
   },
 );
 
+const countOf = (design: Design, kind: Gear["spec"]["kind"]): number =>
+  design.gear.filter(({ spec }) => spec.kind === kind).length;
+
+test.each(FULL_RIGS)(
+  "a %s, full underneath: %s: taps of what is set down later come from the pump and the heater that are there",
+  (kind, isFull) => {
+    let design = take(begin(kind, isFull), { what: "supply" });
+    const first = design.fixtures.length;
+    for (const fixture of ["showerTray", "basin"] as const)
+      design = take(design, { what: "fixture", kind: fixture, name: fixture });
+    const later = design.fixtures.slice(first).map(({ id }) => id);
+    const cold = take(design, { what: "supply" });
+    expect(listUnsettled(design, cold).map(({ id }) => id)).toEqual([]);
+    for (const piece of ["pump", "strainer", "valve"] as const)
+      expect([piece, countOf(cold, piece)]).toEqual([piece, countOf(design, piece)]);
+    expectGiven(design, cold, later);
+    expect(fitWanted(cold, { what: "supply" }).edit).toBeNull();
+    // hot water was fitted before the shower came, and comes to it later as well
+    const warm = take(cold, { what: "hotWater" });
+    const bath = take(warm, { what: "fixture", kind: "outsideShower", name: "Outside" });
+    const coldToo = take(bath, { what: "supply" });
+    const after = take(coldToo, { what: "hotWater" });
+    expect(listUnsettled(coldToo, after).map(({ id }) => id)).toEqual([]);
+    for (const piece of ["heater", "relief", "mixer"] as const)
+      expect([piece, countOf(after, piece)]).toEqual([piece, 1]);
+    expectGiven(coldToo, after, [bath.fixtures.at(-1)!.id]);
+    expect(fitWanted(after, { what: "hotWater" }).edit).toBeNull();
+  },
+);
+
+/** A new tap over each of some fixtures, that runs in one new state, the valve at the tank open in it. */
+function expectGiven(before: Design, after: Design, fixtureIds: readonly string[]): void {
+  const taps = after.gear.slice(before.gear.length).filter(({ spec }) => spec.kind === "tap");
+  expect(taps.map(({ spec }) => "fixtureId" in spec && spec.fixtureId).sort()).toEqual([...fixtureIds].sort());
+  const flows = new Map(computeTapFlows(after).map((flow) => [flow.tapId, flow]));
+  for (const { id } of taps) {
+    const open = after.states.filter(({ openTaps }) => openTaps.includes(id));
+    expect([id, open.length, open[0]?.positions.map(({ at }) => at)]).toEqual([id, 1, ["open"]]);
+    expect(before.states.some((state) => state.id === open[0]!.id)).toBe(false);
+    expect(flows.get(id)!.aloneLpm).toBeGreaterThan(3);
+  }
+}
+
 test("where there is no room for a state for each, all warm taps stand open in one", () => {
   const design = take(readDemo("lesesaal-furnished"), { what: "supply" });
   const after = take(design, { what: "hotWater" });

@@ -1,6 +1,6 @@
 "use client";
 import { useMemo } from "react";
-import { findColdSource } from "@/core/edits/fitHotWater";
+import { findColdSource, findUnwarmed } from "@/core/edits/fitHotWater";
 import { useWorkbench } from "@/store/useWorkbench";
 import { tell, undo } from "@/store/workbench";
 import * as WORDS from "@/words/panels/loop/hotWaterAssistant";
@@ -9,26 +9,34 @@ import { useFit } from "../../fields/useFit";
 import { Trade } from "../../glossary/Trade";
 import { SearchButton } from "../../kit/SearchButton";
 
-/** A heater with its valves, and a warm tap beside each cold one, in one step. */
+/** A heater with its valves, where there is none, and a warm tap beside each cold one, in one step. */
 export function HotWaterAssistant() {
   const design = useWorkbench((state) => state.history!.design);
   const { search, stop, fitWhole } = useFit();
   const source = useMemo(() => findColdSource(design), [design]);
-  if (!source) return null;
-  const taps = source.taps.length;
+  const unwarmed = useMemo(() => findUnwarmed(design), [design]);
+  const taps = (source ?? unwarmed)?.taps.length;
+  if (!taps) return null;
+  const told = unwarmed
+    ? WORDS.coldBeside(
+        unwarmed.run.heater.name,
+        unwarmed.taps.map(({ fixture }) => fixture.name),
+      )
+    : WORDS.coldOnly(source!.name, taps);
   const fit = () =>
     fitWhole({ what: "hotWater" }, (refusal) => {
-      if (refusal === null) tell(WORDS.fitted(taps), { action: { label: WORDS.undo, run: undo } });
+      if (refusal === null)
+        tell(unwarmed ? WORDS.ledOn(taps) : WORDS.fitted(taps), { action: { label: WORDS.undo, run: undo } });
     });
   return (
     <Group title={WORDS.hotWater}>
       <p className="pb-1.5 text-[13px] leading-snug">
-        <Trade>{WORDS.coldOnly(source.name, taps)}</Trade>
+        <Trade>{told}</Trade>
       </p>
       <SearchButton search={search} looking={WORDS.fittingHotWater} onLook={fit} onStop={stop}>
-        {WORDS.fitHotWater}
+        {unwarmed ? WORDS.leadHotWaterOn : WORDS.fitHotWater}
       </SearchButton>
-      <p className="pt-1.5 text-[12px] leading-snug text-faint">{WORDS.caution}</p>
+      {!unwarmed && <p className="pt-1.5 text-[12px] leading-snug text-faint">{WORDS.caution}</p>}
     </Group>
   );
 }

@@ -1,14 +1,16 @@
+import { nameSome } from "../../nameSome";
+
 export const waterToTheTaps = "Water to the taps";
 export const undo = "Undo";
 export const layWaterToTheTaps = "Lay water to the taps";
 export const layingWater = "Laying water";
 
-const MOST_NAMED = 3;
-
-export const noTapYet = (names: readonly string[]): string => {
-  const named = names.slice(0, MOST_NAMED).join(", ");
-  const more = names.length > MOST_NAMED ? ` and ${names.length - MOST_NAMED} more` : "";
-  return `No tap yet over ${named}${more}. From the fresh tank over stop valve and strainer to a pump with a pressure switch, and on by tees; cold water only.`;
+export const noTapYet = (names: readonly string[], pushName?: string): string => {
+  const way =
+    pushName === undefined
+      ? "From the fresh tank over stop valve and strainer to a pump with a pressure switch, and on by tees"
+      : `From a tee at the nearest tap that ${pushName} brings cold water to, and on by tees`;
+  return `No tap yet over ${nameSome(names)}. ${way}; cold water only.`;
 };
 
 export const laid = (taps: number): string =>
