@@ -59,32 +59,44 @@ for (const name of oneRig("Kranich")) {
   });
 }
 
-test("Lesesaal, furnished: water is laid to every tap in one step, with nothing to settle, and undone as one", async ({
+test("Kranich: water is laid in one step and heated in one more; a basin set down later gets both from what is there", async ({
   page,
 }) => {
   await openWorkbench(page);
-  await openSample(page, "Lesesaal, furnished");
   const findings = page.getByRole("region", { name: "Findings" });
   const musts = await findings.getByRole("img", { name: "Must" }).count();
-  await page.getByRole("navigation", { name: "Stations" }).getByRole("button", { name: "Loop" }).click();
+  const stations = page.getByRole("navigation", { name: "Stations" });
   const panel = page.getByRole("region", { name: "Measures: Loop" });
   const lay = panel.getByRole("button", { name: "Lay water to the taps" });
-  await expect(panel).toContainText(/No tap yet over .* and \d+ more\./);
+  const heat = panel.getByRole("button", { name: "Fit hot water" });
+  await stations.getByRole("button", { name: "Loop" }).click();
+  await expect(panel).toContainText(/No tap yet over Kitchen sink\. From the fresh tank/);
   await lay.click();
-  await expect(page.getByText(/Water is laid to \d+ taps/)).toBeVisible();
+  await expect(page.getByText("Water is laid to the tap.")).toBeVisible();
   await expect(lay).toBeHidden();
   await expect(panel).toContainText("Fresh water pump");
-  await expect(findings.getByRole("img", { name: "Must" })).toHaveCount(musts);
-  // and hot water to a warm tap beside each
-  const heat = panel.getByRole("button", { name: "Fit hot water" });
+  // and hot water to a warm tap beside it
   await heat.click();
-  await expect(page.getByText(/Hot water comes to \d+ warm taps/)).toBeVisible();
+  await expect(page.getByText(/Hot water comes to a warm tap/)).toBeVisible();
   await expect(heat).toBeHidden();
   await expect(panel).toContainText("Water heater");
+  // what comes later is led on from there, with no second pump and no second heater
+  await stations.getByRole("button", { name: "Falls" }).click();
+  await page.getByLabel("Add a fixture", { exact: true }).selectOption("basin");
+  await expect(page.getByRole("group", { name: /^Basin/ })).toBeVisible();
+  await stations.getByRole("button", { name: "Loop" }).click();
+  await expect(panel).toContainText("No tap yet over Basin. From a tee at the nearest cold tap of Fresh water pump");
+  await lay.click();
+  await expect(lay).toBeHidden();
+  const leadOn = panel.getByRole("button", { name: "Lead hot water on" });
+  await expect(panel).toContainText("No warm tap yet over Basin. From a tee at the nearest warm tap of Water heater");
+  await leadOn.click();
+  await expect(page.getByText(/Hot water comes to one more tap/)).toBeVisible();
+  await expect(leadOn).toBeHidden();
   await expect(findings.getByRole("img", { name: "Must" })).toHaveCount(musts);
   await expectAccessible(page);
   await page.keyboard.press("Control+z");
-  await expect(heat).toBeVisible();
+  await expect(leadOn).toBeVisible();
   await page.keyboard.press("Control+z");
   await expect(lay).toBeVisible();
 });

@@ -11,7 +11,7 @@ export const coldOnly = (source: string, taps: number): string =>
 export const leadHotWaterOn = "Lead hot water on";
 
 export const coldBeside = (heater: string, names: readonly string[]): string =>
-  `No warm tap yet over ${nameSome(names)}. From a tee at the nearest tap that ${heater} serves, behind its mixer if it has one.`;
+  `No warm tap yet over ${nameSome(names)}. From a tee at the nearest warm tap of ${heater}, and on by tees.`;
 
 export const ledOn = (taps: number): string =>
   `Hot water comes to ${taps === 1 ? "one more tap" : `${taps} more taps`}. Measure where each piece stands, then try its states.`;

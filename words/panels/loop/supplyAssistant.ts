@@ -9,7 +9,7 @@ export const noTapYet = (names: readonly string[], pushName?: string): string =>
   const way =
     pushName === undefined
       ? "From the fresh tank over stop valve and strainer to a pump with a pressure switch, and on by tees"
-      : `From a tee at the nearest tap that ${pushName} brings cold water to, and on by tees`;
+      : `From a tee at the nearest cold tap of ${pushName}, and on by tees`;
   return `No tap yet over ${nameSome(names)}. ${way}; cold water only.`;
 };
 
