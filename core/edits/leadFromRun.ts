@@ -55,18 +55,21 @@ function setTeeAtTap(chain: EditChain, tapId: string, name: string): string {
   const low = hose.pointsMm.map(({ z }) => z <= ON_FLOOR_MM + UP_MM);
   const turn = isToTap ? low.lastIndexOf(true) : low.indexOf(true);
   const turnMm = hose.pointsMm[turn];
+  // from under the floor it is led to the tee as it comes
+  const isTurn = turnMm !== undefined && turnMm.z >= 0;
   const half = scale(USUAL_GEAR.tee.sizeMm, 0.5);
-  const wanted = turnMm
+  const wanted = isTurn
     ? subtract(turnMm, half)
     : vec(tap.x + USUAL_GEAR.tap.sizeMm.x / 2 - TEE_BESIDE_MM, tap.y, ON_FLOOR_MM);
   const atMm = placeClear(design, toUsual(usualSpec("tee")), roundTenth(wanted));
   const id = freeId("more-taps-tee", design.gear);
   const tee: Gear = { id, name: name.slice(0, 60), atMm, ...USUAL_GEAR.tee };
   const count = hose.pointsMm.length;
+  const kept = isTurn ? 0 : 1;
   chain.push(
     isToTap
-      ? cutHose(design, hose, [Math.max(0, turn), count], tee, ["a", "b"])
-      : cutHose(design, hose, [0, turn < 0 ? count : turn + 1], tee, ["b", "a"]),
+      ? cutHose(design, hose, [turn + kept, count], tee, ["a", "b"])
+      : cutHose(design, hose, [0, turn < 0 ? count : turn + 1 - kept], tee, ["b", "a"]),
   );
   return id;
 }
@@ -86,10 +89,11 @@ function openLike(chain: EditChain, { likeId, run, more, toName }: Like): void {
   const isPump = run.push.spec.kind === "pump";
   // a tap outside presses with nothing on
   const isRest = ({ on }: WorkingState) => isPump && on.length === 0;
-  const like = states.find((state) => !isRest(state) && state.openTaps.includes(likeId));
+  const isOn = ({ on }: WorkingState) => !isPump || on.includes(run.push.id);
+  const like = states.find((state) => !isRest(state) && state.openTaps.includes(likeId)) ?? states.find(isOn);
   const isRoom = states.length + more.length <= MOST_STATES;
   const opensBoth = (state: WorkingState) =>
-    state.openTaps.includes(likeId) && (isRest(state) || (!isRoom && state === like));
+    (isRest(state) && state.openTaps.includes(likeId)) || (!isRoom && state === like);
   const value = states.map((state) => (opensBoth(state) ? { ...state, openTaps: [...state.openTaps, ...ids] } : state));
   chain.push([{ op: "set", path: ["states"], value }]);
   if (!isRoom) return;
