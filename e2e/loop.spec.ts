@@ -1,4 +1,4 @@
-import { expect, expectAccessible, oneRig, openRig, openSample, openWorkbench, test } from "./fixtures";
+import { expect, expectAccessible, oneRig, openRig, openWorkbench, test } from "./fixtures";
 
 for (const name of oneRig("Kranich")) {
   test(`${name}: a shower that uses its water again is laid out, poured, and one stuck valve is found`, async ({
