@@ -1,20 +1,11 @@
 import { AxeBuilder } from "@axe-core/playwright";
-import { test as base, expect, type Locator, type Page } from "@playwright/test";
-
-type Rules = {
-  readonly quiet: undefined;
-  /** Whether the browser knows service workers. Filling the offline store costs a fifth of a test that has no use for it. */
-  readonly keepsOffline: boolean;
-};
+import { expect, type Locator, type Page } from "@playwright/test";
+import { test as onePage } from "./onePage";
 
 /** Every test fails on a console error, a page error, or a request that leaves the machine. */
-export const test = base.extend<Rules>({
-  keepsOffline: [false, { option: true }],
+export const test = onePage.extend<{ readonly quiet: undefined }>({
   quiet: [
-    async ({ page, baseURL, keepsOffline }, use) => {
-      if (!keepsOffline) {
-        await page.context().addInitScript(() => Reflect.deleteProperty(Navigator.prototype, "serviceWorker"));
-      }
+    async ({ page, baseURL }, use) => {
       const troubles: string[] = [];
       page.on("console", (message) => {
         if (message.type() === "error") troubles.push(`console: ${message.text()}`);
@@ -25,6 +16,7 @@ export const test = base.extend<Rules>({
         if (protocol.startsWith("http") && origin !== new URL(baseURL!).origin) troubles.push(`left: ${request.url()}`);
       });
       await use(undefined);
+      for (const kind of ["console", "pageerror", "request"]) page.removeAllListeners(kind);
       expect(troubles).toEqual([]);
     },
     { auto: true },

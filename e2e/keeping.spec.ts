@@ -3,31 +3,53 @@ import { expect, expectAccessible, openSample, openWorkbench, plan, pull, readIn
 const tankHandle = (page: Parameters<typeof section>[0]) =>
   section(page).getByRole("button", { name: "Move Grey tank" });
 
-test("two tabs that both changed a design: the later one is told and keeps its work as a copy", async ({
-  page,
-  context,
-}) => {
-  await openWorkbench(page);
-  const other = await context.newPage();
-  await openWorkbench(other);
-  // hold this tab's save back while the other one saves
-  await page.evaluate(() => {
-    BroadcastChannel.prototype.postMessage = () => undefined;
+test.describe("in a browser of its own", () => {
+  test.use({ isApart: true });
+
+  test("two tabs that both changed a design: the later one is told and keeps its work as a copy", async ({
+    page,
+    context,
+  }) => {
+    await openWorkbench(page);
+    const other = await context.newPage();
+    await openWorkbench(other);
+    // hold this tab's save back while the other one saves
+    await page.evaluate(() => {
+      BroadcastChannel.prototype.postMessage = () => undefined;
+    });
+    await other.evaluate(() => {
+      BroadcastChannel.prototype.postMessage = () => undefined;
+    });
+    await pull(other, tankHandle(other), 0, 6);
+    await other.waitForTimeout(800);
+    await pull(page, tankHandle(page), 0, -4);
+    const mine = await readInHand(page, "worst");
+    await expect(page.getByRole("alert").filter({ hasText: "Another tab has changed this design" })).toBeVisible();
+    await expect(page.getByTestId("save-state")).toHaveText("changed in another tab");
+    await page.getByRole("button", { name: "Keep mine as a copy" }).click();
+    await expect(page.getByRole("button", { name: "Designs; Kranich (this tab) is open" })).toBeVisible();
+    expect(await readInHand(page, "worst")).toBe(mine);
+    await page.keyboard.press("Control+o");
+    await expect(page.getByRole("dialog").getByRole("button", { name: /^Kranich kept/ })).toBeVisible();
   });
-  await other.evaluate(() => {
-    BroadcastChannel.prototype.postMessage = () => undefined;
+
+  test("a part that cannot be loaded is said in its place; the others work on, and nothing is lost", async ({
+    page,
+  }) => {
+    page.removeAllListeners("console");
+    page.removeAllListeners("pageerror");
+    await openWorkbench(page);
+    await page.waitForTimeout(1_500);
+    await page.route(/_next\/static\/chunks/, (route) => route.abort());
+    await page.keyboard.press("1");
+    const failed = page.getByRole("alert").filter({ hasText: "This station could not be loaded" });
+    await expect(failed).toBeVisible();
+    await pull(page, plan(page).getByRole("button", { name: "Move Grey tank in plan" }), 0, 6);
+    await expect(page.getByRole("button", { name: /^Undo/ })).toBeEnabled();
+    await expect(failed.getByRole("button", { name: "Save to a file" })).toBeVisible();
+    await expectAccessible(page);
+    await page.unroute(/_next\/static\/chunks/);
   });
-  await pull(other, tankHandle(other), 0, 6);
-  await other.waitForTimeout(800);
-  await pull(page, tankHandle(page), 0, -4);
-  const mine = await readInHand(page, "worst");
-  await expect(page.getByRole("alert").filter({ hasText: "Another tab has changed this design" })).toBeVisible();
-  await expect(page.getByTestId("save-state")).toHaveText("changed in another tab");
-  await page.getByRole("button", { name: "Keep mine as a copy" }).click();
-  await expect(page.getByRole("button", { name: "Designs; Kranich (this tab) is open" })).toBeVisible();
-  expect(await readInHand(page, "worst")).toBe(mine);
-  await page.keyboard.press("Control+o");
-  await expect(page.getByRole("dialog").getByRole("button", { name: /^Kranich kept/ })).toBeVisible();
 });
 
 test("a full store is told at once; the work stays open and goes to a file", async ({ page }) => {
@@ -108,20 +130,4 @@ test("what is opened last comes back first, with the tilt level and nothing to u
   await expect(page.getByRole("button", { name: "Designs; Otter is open" })).toBeVisible();
   await expect(page.getByTestId("attitude")).toHaveText("Standing level");
   await expect(page.getByRole("button", { name: "Undo", exact: true })).toBeDisabled();
-});
-
-test("a part that cannot be loaded is said in its place; the others work on, and nothing is lost", async ({ page }) => {
-  page.removeAllListeners("console");
-  page.removeAllListeners("pageerror");
-  await openWorkbench(page);
-  await page.waitForTimeout(1_500);
-  await page.route(/_next\/static\/chunks/, (route) => route.abort());
-  await page.keyboard.press("1");
-  const failed = page.getByRole("alert").filter({ hasText: "This station could not be loaded" });
-  await expect(failed).toBeVisible();
-  await pull(page, plan(page).getByRole("button", { name: "Move Grey tank in plan" }), 0, 6);
-  await expect(page.getByRole("button", { name: /^Undo/ })).toBeEnabled();
-  await expect(failed.getByRole("button", { name: "Save to a file" })).toBeVisible();
-  await expectAccessible(page);
-  await page.unroute(/_next\/static\/chunks/);
 });

@@ -44,16 +44,31 @@ test("a new design from a tape: pick the rig, measure, draw it", async ({ page }
   await expect(page.getByLabel("Floor, length")).toHaveValue("4191");
 });
 
-test("work is found again after the tab was closed", async ({ page, context }) => {
-  await openWorkbench(page);
-  await pull(page, section(page).getByRole("button", { name: "Move Grey tank" }), 0, 6);
-  const inHand = await readInHand(page, "level");
-  await expect(page.getByTestId("save-state")).toHaveText("kept in this browser");
-  await page.waitForTimeout(600);
-  await page.close();
-  const again = await context.newPage();
-  await openWorkbench(again);
-  expect(await readInHand(again, "level")).toBe(inHand);
+test.describe("in a browser of its own", () => {
+  test.use({ isApart: true });
+
+  test("work is found again after the tab was closed", async ({ page, context }) => {
+    await openWorkbench(page);
+    await pull(page, section(page).getByRole("button", { name: "Move Grey tank" }), 0, 6);
+    const inHand = await readInHand(page, "level");
+    await expect(page.getByTestId("save-state")).toHaveText("kept in this browser");
+    await page.waitForTimeout(600);
+    await page.close();
+    const again = await context.newPage();
+    await openWorkbench(again);
+    expect(await readInHand(again, "level")).toBe(inHand);
+  });
+
+  test("two tabs on one design: nothing of either is lost", async ({ page, context }) => {
+    await openWorkbench(page);
+    const other = await context.newPage();
+    await openWorkbench(other);
+    await pull(other, section(other).getByRole("button", { name: "Move Grey tank" }), 0, 6);
+    const theirs = await readInHand(other, "level");
+    // the first tab had nothing unsaved, so it follows
+    await expect(page.getByRole("status")).toContainText("Another tab changed this design");
+    expect(await readInHand(page, "level")).toBe(theirs);
+  });
 });
 
 test("several designs: duplicate, rename, delete with undo", async ({ page }) => {
@@ -180,17 +195,6 @@ test("a file with an impossible value names its place", async ({ page }) => {
     buffer: Buffer.from(JSON.stringify(design)),
   });
   await expect(page.getByRole("alert").filter({ hasText: "short.json" })).toContainText(/tank 1.*length.*too small/);
-});
-
-test("two tabs on one design: nothing of either is lost", async ({ page, context }) => {
-  await openWorkbench(page);
-  const other = await context.newPage();
-  await openWorkbench(other);
-  await pull(other, section(other).getByRole("button", { name: "Move Grey tank" }), 0, 6);
-  const theirs = await readInHand(other, "level");
-  // the first tab had nothing unsaved, so it follows
-  await expect(page.getByRole("status")).toContainText("Another tab changed this design");
-  expect(await readInHand(page, "level")).toBe(theirs);
 });
 
 test("the palette finds a command by its name", async ({ page }) => {

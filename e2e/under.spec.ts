@@ -92,50 +92,54 @@ async function playCodes(page: Page, frames: readonly string[]): Promise<void> {
   }, codes);
 }
 
-test("a sheet is handed over by codes in any order, read by a fake camera; a refused camera says what else to do", async ({
-  page,
-}) => {
-  const sheet = {
-    designId: "other",
-    name: "Rig from the desk",
-    cards: Array.from({ length: 40 }, (_, i) => ({
-      id: `steps:${i}`,
-      group: "steps",
-      title: `Step ${i + 1} ${"of the work ".repeat(8)}${i * 7919}`,
-      figures: [],
-      text: `${i * 104729}`,
-      slopeMmPerM: null,
-    })),
-  };
-  const frames = splitFrames(JSON.stringify(sheet));
-  expect(frames.length).toBeGreaterThan(1);
-  await playCodes(page, frames);
-  await page.goto("/under");
-  await page.getByRole("button", { name: "Read codes" }).click();
-  await expect(page.getByRole("heading", { name: "Rig from the desk" })).toBeVisible();
-  await expect(page.getByTestId("under-card")).toContainText("1 of 40");
-  await page.evaluate(() => Object.assign(window, { refuse: true }));
-  await page.getByRole("button", { name: "Read codes" }).click();
-  await expect(page.getByRole("alert").filter({ hasText: "camera was refused" })).toBeVisible();
-});
+test.describe("before a fake camera", () => {
+  test.use({ isApart: true });
 
-test("what was ticked on the phone comes back by the desk's camera, once; ticks of another rig are refused", async ({
-  page,
-}) => {
-  const steps = new Set(["steps:fitTankPorts:grey", "steps:fitFixing:grey"]);
-  await playCodes(page, splitFrames(writeTicks("kranich", "2026-05-01", steps)));
-  await openWorkbench(page);
-  await page.keyboard.press("8");
-  const hand = page.getByRole("group", { name: /^Under the (floor|sole)$/ });
-  await hand.getByRole("button", { name: "Read the phone's codes" }).click();
-  await expect(hand.getByRole("status")).toContainText("2 steps ticked there are ticked here now");
-  const done = page.getByRole("list", { name: "Done" }).getByRole("checkbox");
-  await expect(done).toHaveCount(2);
-  await hand.getByRole("button", { name: "Read the phone's codes" }).click();
-  await expect(hand.getByRole("status")).toContainText("ticked here already");
-  await expect(done).toHaveCount(2);
-  await openSample(page, "Otter");
-  await page.keyboard.press("8");
-  await hand.getByRole("button", { name: "Read the phone's codes" }).click();
-  await expect(hand.getByRole("alert")).toContainText("belong to another design");
+  test("a sheet is handed over by codes in any order, read by a fake camera; a refused camera says what else to do", async ({
+    page,
+  }) => {
+    const sheet = {
+      designId: "other",
+      name: "Rig from the desk",
+      cards: Array.from({ length: 40 }, (_, i) => ({
+        id: `steps:${i}`,
+        group: "steps",
+        title: `Step ${i + 1} ${"of the work ".repeat(8)}${i * 7919}`,
+        figures: [],
+        text: `${i * 104729}`,
+        slopeMmPerM: null,
+      })),
+    };
+    const frames = splitFrames(JSON.stringify(sheet));
+    expect(frames.length).toBeGreaterThan(1);
+    await playCodes(page, frames);
+    await page.goto("/under");
+    await page.getByRole("button", { name: "Read codes" }).click();
+    await expect(page.getByRole("heading", { name: "Rig from the desk" })).toBeVisible();
+    await expect(page.getByTestId("under-card")).toContainText("1 of 40");
+    await page.evaluate(() => Object.assign(window, { refuse: true }));
+    await page.getByRole("button", { name: "Read codes" }).click();
+    await expect(page.getByRole("alert").filter({ hasText: "camera was refused" })).toBeVisible();
+  });
+
+  test("what was ticked on the phone comes back by the desk's camera, once; ticks of another rig are refused", async ({
+    page,
+  }) => {
+    const steps = new Set(["steps:fitTankPorts:grey", "steps:fitFixing:grey"]);
+    await playCodes(page, splitFrames(writeTicks("kranich", "2026-05-01", steps)));
+    await openWorkbench(page);
+    await page.keyboard.press("8");
+    const hand = page.getByRole("group", { name: /^Under the (floor|sole)$/ });
+    await hand.getByRole("button", { name: "Read the phone's codes" }).click();
+    await expect(hand.getByRole("status")).toContainText("2 steps ticked there are ticked here now");
+    const done = page.getByRole("list", { name: "Done" }).getByRole("checkbox");
+    await expect(done).toHaveCount(2);
+    await hand.getByRole("button", { name: "Read the phone's codes" }).click();
+    await expect(hand.getByRole("status")).toContainText("ticked here already");
+    await expect(done).toHaveCount(2);
+    await openSample(page, "Otter");
+    await page.keyboard.press("8");
+    await hand.getByRole("button", { name: "Read the phone's codes" }).click();
+    await expect(hand.getByRole("alert")).toContainText("belong to another design");
+  });
 });
