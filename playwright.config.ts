@@ -1,5 +1,5 @@
 import { defineConfig } from "@playwright/test";
-import { BROWSER_ARGS, TESTED } from "./e2e/browser";
+import { TEST_ARGS, TESTED } from "./e2e/browser";
 
 const port = Number(process.env["PORT"] ?? 3217);
 
@@ -16,7 +16,7 @@ export default defineConfig({
   use: {
     baseURL: `http://localhost:${port}`,
     viewport: { width: 1280, height: 800 },
-    launchOptions: { executablePath: TESTED, args: BROWSER_ARGS },
+    launchOptions: { executablePath: TESTED, args: TEST_ARGS },
   },
   projects: [
     { name: "desk", testIgnore: /phone\.spec/ },

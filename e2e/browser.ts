@@ -45,3 +45,6 @@ export const BROWSER_ARGS: string[] = [
   "--disable-sync",
   `--disable-features=${TURNED_OFF.join(",")}`,
 ];
+
+/** A page that lives for seconds is done before its scripts are compiled better: that begins later, and saves a tenth. */
+export const TEST_ARGS: string[] = [...BROWSER_ARGS, "--js-flags=--invocation-count-for-maglev=4000"];
