@@ -1,4 +1,5 @@
-import { register } from "tsx/esm/api";
+import { register } from "node:module";
 
 // A worker's own way to read TypeScript; what the process that started it registered is not its.
-register();
+register("./typescriptHooks.mjs", import.meta.url);
+process.setSourceMapsEnabled(true);
