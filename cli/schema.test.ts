@@ -1,4 +1,4 @@
-import Ajv2020 from "ajv/dist/2020";
+import Ajv2020 from "ajv/dist/2020.js";
 import { parseDesignText } from "@/core/design/parseDesign";
 import { DEMO_NAMES, readDemoText } from "@/tests/demoRigs";
 import { runCli } from "./main";
