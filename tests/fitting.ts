@@ -30,8 +30,19 @@ export function begin(kind: Kind, isFull: boolean): Design {
   return outcome.design;
 }
 
-/** What is wanted, fitted; a refusal fails the test. */
+const taken = new WeakMap<Design, Map<string, Design>>();
+
+/** What is wanted, fitted, worked out once for each design; a refusal fails the test. */
 export function take(design: Design, wanted: Wanted): Design {
+  const known = taken.get(design) ?? new Map<string, Design>();
+  taken.set(design, known);
+  const asked = JSON.stringify(wanted);
+  const after = known.get(asked) ?? takeAnew(design, wanted);
+  known.set(asked, after);
+  return after;
+}
+
+function takeAnew(design: Design, wanted: Wanted): Design {
   const { edit } = fitWanted(design, wanted);
   const outcome = edit && applyEdit(design, edit);
   if (!outcome?.ok) throw new Error(JSON.stringify(outcome));
