@@ -1,7 +1,7 @@
 "use client";
 import type ApexCharts from "apexcharts";
 import type { ApexOptions } from "apexcharts";
-import { useEffect, useRef } from "react";
+import { useEffect, useRef, useState } from "react";
 import { useWorkbench } from "@/store/useWorkbench";
 import { type ChartInk, readColors, toThemeOptions } from "./chartTheme";
 
@@ -30,30 +30,40 @@ export type ChartProps = {
   readonly height?: number;
 };
 
-/** A chart of lines, drawn by the library once it is shown; until then its room is kept. */
+/** Drawn this far before it is scrolled into sight. */
+const AHEAD = "200px";
+
+/** A chart of lines, drawn by the library while it is in sight; until then its room is kept. */
 export function Chart(props: ChartProps) {
   const isDark = useWorkbench((state) => state.theme === "dark");
   const place = useRef<HTMLDivElement>(null);
+  const [isSeen, setSeen] = useState(false);
   const chart = useRef<Promise<ApexCharts | null> | null>(null);
   const height = props.height ?? 130;
   const options = JSON.stringify([props.lines, props.marks, props.dot, props.label, isDark]);
   const latest = useRef(props);
+  const drawn = useRef("");
   latest.current = props;
   useEffect(() => {
-    const box = place.current;
+    const box = place.current?.parentElement;
     if (!box) return;
-    let isGone = false;
-    chart.current = import("./drawChart").then(({ drawChart }) => (isGone ? null : drawChart(box)));
+    const watch = new IntersectionObserver(([one]) => setSeen(one?.isIntersecting === true), { rootMargin: AHEAD });
+    watch.observe(box);
     return () => {
-      isGone = true;
+      watch.disconnect();
       void chart.current?.then((made) => made?.destroy());
       chart.current = null;
+      drawn.current = "";
     };
   }, []);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: what is drawn is known by what it says
   useEffect(() => {
-    void chart.current?.then((made) => made?.updateOptions(toOptions(latest.current, isDark, height), false, false));
-  }, [options, isDark, height]);
+    const box = place.current;
+    const asked = `${options} ${height}`;
+    if (!isSeen || !box || drawn.current === asked) return;
+    drawn.current = asked;
+    chart.current ??= import("./drawChart").then(({ drawChart }) => (box.isConnected ? drawChart(box) : null));
+    void chart.current.then((made) => made?.updateOptions(toOptions(latest.current, isDark, height), false, false));
+  }, [options, isDark, height, isSeen]);
   return (
     <div role="img" aria-label={props.label} className="my-1 w-full" style={{ height }}>
       <div ref={place} aria-hidden />

@@ -165,8 +165,9 @@ function FindingItem({ finding, design, isOpen, onToggle }: ItemProps) {
               {WORDS.seeIt} {describeAttitude(attitude, design.rig.kind)}
             </Button>
           )}
-          <WordsOf text={`${title}. ${why} ${advice}`} />
           <RemedyList finding={finding} />
+          {/* it comes late, and must not push away what a thumb is on its way to */}
+          <WordsOf text={`${title}. ${why} ${advice}`} />
           <FindingWorking finding={finding} />
         </div>
       )}
