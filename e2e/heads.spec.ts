@@ -1,4 +1,4 @@
-import { expect, expectAccessible, openSample, openWorkbench, PLACE, plan, readUnfolded, test } from "./fixtures";
+import { expect, expectAccessible, openSample, openWorkbench, PLACE, plan, test } from "./fixtures";
 
 test("Otter, heads: the loop that stands too low is seen as she heels; hoses, sump and stability are told", async ({
   page,
@@ -79,18 +79,9 @@ test("a boat's hull is begun, pulled by keys, read from offsets with a fault tol
   await expectAccessible(page);
 });
 
-test("Otter, heads: no station speaks of floors, rear edges or axles; her fittings are tried in the slings", async ({
-  page,
-}) => {
+test("Otter, heads: her fittings are tried in the slings", async ({ page }) => {
   await openWorkbench(page);
   await openSample(page, "Otter, heads");
-  for (const key of ["1", "2", "3", "4", "5", "6", "7", "8", "9", "0", "-"]) {
-    await page.keyboard.press(key);
-    await expect(page.getByRole("main")).toBeVisible();
-    expect(await readUnfolded(page)).not.toMatch(
-      /the floor|over floor|rear edge|tank's rear|right bottom|\b(left|right) of the middle|axle|\bjack\b|nose (down|up)|the rig\b/i,
-    );
-  }
   await page.keyboard.press("0");
   const run = page.getByRole("group", { name: "Run a trial" });
   const proof = page.getByRole("group", { name: "State of proof" });

@@ -124,7 +124,7 @@ test("every finding and working of any design reads as sentences, in both units"
         }
       },
     ),
-    { numRuns: 30 },
+    { numRuns: 20 },
   );
 });
 

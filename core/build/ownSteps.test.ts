@@ -46,7 +46,7 @@ test("a rule that is let in is kept by every order; one that is refused stands a
         expect(order.steps).toHaveLength(base.length + OWN.length);
       },
     ),
-    { numRuns: 60 },
+    { numRuns: 30 },
   );
 });
 

@@ -105,7 +105,7 @@ test("an edit is refused exactly where the whole file would be, and for the same
       expect(outcome.ok).toBe(whole.ok);
       if (!outcome.ok && !whole.ok) expect(outcome.faults[0]).toEqual(whole.faults[0]);
     }),
-    { numRuns: 1500 },
+    { numRuns: 800 },
   );
 });
 

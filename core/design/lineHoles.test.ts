@@ -47,7 +47,7 @@ test("any hole of any line of any sample: as wide as it must be nothing is said,
       if (again.ok)
         expect(listDrilledHoles(lineOf(again.design, lineId))).toEqual(listDrilledHoles(lineOf(small, lineId)));
     }),
-    { numRuns: 40 },
+    { numRuns: 25 },
   );
 });
 

@@ -53,7 +53,7 @@ test("led anywhere it may go, every junction stays at a bend that is there, and 
         expect(Math.abs(length(now) - length(result))).toBeLessThan(1);
       }
     }),
-    { numRuns: 60 },
+    { numRuns: 40 },
   );
 });
 

@@ -96,7 +96,7 @@ test("a relief valve that opens over what the heater bears is a must, by the hei
       if (!remedy) return expect(bearsKPa + upMm * 0.00980665).toBeLessThan(51);
       expect(findAll(mustApply(design, remedy.edit), "heaterPressed")).toEqual([]);
     }),
-    { numRuns: 60 },
+    { numRuns: 30 },
   );
   expect(told).toBeGreaterThan(10);
 });
@@ -142,7 +142,7 @@ test("with no relief valve near it is what pushes that must not be too much; a p
       expect(finding !== undefined).toBe(most > bearsKPa);
       if (finding) expect(finding).toMatchObject({ by: "push", severity: "must" });
     }),
-    { numRuns: 60 },
+    { numRuns: 30 },
   );
 });
 

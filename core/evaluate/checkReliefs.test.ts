@@ -80,7 +80,7 @@ test("a relief valve is told of from nine tenths of what it is set to, by what t
         expect(findAll(mustApply(design, remedy.edit), "reliefRuns")).toEqual([]);
       },
     ),
-    { numRuns: 60 },
+    { numRuns: 40 },
   );
   expect(told).toBeGreaterThan(10);
 });

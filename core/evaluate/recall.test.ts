@@ -163,7 +163,7 @@ test("what is remembered from before an edit is what a fresh reading of the desi
       const tilted = { pitchDeg: 3.5, rollDeg: -2 };
       expectSame(evaluate(design, tilted), evaluate(structuredClone(design), tilted));
     }),
-    { numRuns: 30 },
+    { numRuns: 20 },
   );
   expect(done).toBeGreaterThan(100);
 });

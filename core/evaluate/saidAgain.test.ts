@@ -279,7 +279,7 @@ test("of any network everything is said that its figures say, once, of the right
         met.set(told.code, (met.get(told.code) ?? 0) + 1);
       }
     }),
-    { numRuns: 150 },
+    { numRuns: 100 },
   );
   // and each of them was there
   expect([...CODES].filter((code) => !met.has(code))).toEqual([]);

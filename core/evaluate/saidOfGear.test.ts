@@ -199,7 +199,7 @@ test("every hose that a toilet sends through is as wide as its kind wants, and o
         expect(told).toEqual(isNarrow ? [[{ kind: "line", id: hose.id }, innerMm, true]] : []);
       },
     ),
-    { numRuns: 80 },
+    { numRuns: 50 },
   );
 });
 

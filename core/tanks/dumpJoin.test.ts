@@ -135,7 +135,7 @@ test("any two courses: what is reckoned of a joined line is what one line over t
         for (const code of ["dumpLineHigh", "dumpLineOpen"]) expect(says(design, code)).toBe(says(alone, code));
       },
     ),
-    { numRuns: 60 },
+    { numRuns: 30 },
   );
 });
 

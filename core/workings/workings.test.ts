@@ -152,7 +152,7 @@ test("a finding with a number opens to the sum that made it", () => {
         if ("attitude" in finding) expect(working.attitude).toEqual(finding.attitude);
       }
     }),
-    { numRuns: 300 },
+    { numRuns: 150 },
   );
   for (const code of ["legBackwards", "inletDrownsEarly", "passageSlants"]) {
     expect(opened).toContain(code);
