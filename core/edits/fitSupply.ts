@@ -53,6 +53,12 @@ export function listFitSupply(design: Design): (() => Edit)[] {
   return [true, false].map((isUnderSink) => () => buildFitSupply(design, wanted, isUnderSink));
 }
 
+/** Whether water that is laid to the taps has no tank to come from. */
+export const wantsFreshTank = (design: Design): boolean =>
+  listUntapped(design).length > 0 &&
+  listTapRuns(design).cold.length === 0 &&
+  design.tanks.every(({ holds }) => holds !== "fresh");
+
 function buildMoreTaps(design: Design, run: TapRun, wanted: readonly Fixture[]): Edit {
   const chain = startChain(design);
   const taps = wanted.map((fixture) => ({ tapId: setTap(chain, fixture), name: fixture.name }));

@@ -3,14 +3,13 @@ import type { Edit } from "../design/editOps";
 import type { FixtureKind, HeldWater } from "../design/plumbing";
 import { tryChain } from "../edits/editChain";
 import { listFitHotWater } from "../edits/fitHotWater";
-import { listFitSupply } from "../edits/fitSupply";
 import type { Lack } from "../gear/shelf";
-import { bringsMust } from "./cleanWay";
 import { fitBest, type OnStep } from "./fitBest";
 import { buildFitFixture } from "./fitFixture";
 import { planLoop, type WantedLoop } from "./fitLoop";
 import { buildFitTank } from "./fitTank";
 import { buildFitToilet, type WantedToilet } from "./fitToilet";
+import { buildLaySupply } from "./laySupply";
 import { planSump, type WantedSump } from "./planSump";
 
 /** What a builder can have fitted whole. */
@@ -41,16 +40,8 @@ export function fitWanted(design: Design, wanted: Wanted, onStep?: OnStep): Fitt
       return { edit: buildFitToilet(design, wanted, onStep), lacks: [] };
     case "sump":
       return { edit: planSump(design, wanted, onStep), lacks: [] };
-    case "supply": {
-      // under a sink it is out of the way, where its hose finds one under the floor
-      let edit: Edit | null = null;
-      for (const build of listFitSupply(design)) {
-        const fitted = fitBest(design, [() => tryChain(build)], onStep);
-        edit = fitted ?? edit;
-        if (fitted && !bringsMust(design, fitted)) break;
-      }
-      return { edit, lacks: [] };
-    }
+    case "supply":
+      return { edit: buildLaySupply(design, onStep), lacks: [] };
     case "hotWater": {
       const ways = listFitHotWater(design).map((build) => () => tryChain(build));
       return { edit: fitBest(design, ways, onStep), lacks: [] };

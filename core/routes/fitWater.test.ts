@@ -1,6 +1,6 @@
 import { readDemo } from "@/tests/demoRigs";
 import { FULL_RIGS } from "@/tests/firstRigs";
-import { begin, expectKept, listNewMusts, listUnsettled, take } from "@/tests/fitting";
+import { begin, expectKept, listNew, listNewMusts, listUnsettled, take } from "@/tests/fitting";
 import type { Design } from "../design/design";
 import { applyEdit } from "../design/edit";
 import type { Edit } from "../design/editOps";
@@ -133,6 +133,19 @@ test.each(FULL_RIGS.filter(([kind]) => kind === "van" || kind === "boat"))(
     expect(fitWanted(after, { what: "hotWater" }).edit).toBeNull();
   },
 );
+
+test("a fresh tank that comes with the water hangs where nothing is touched, as one that is fitted by itself", () => {
+  const { rig, ...rest } = begin("trailer", true);
+  // lower than usual, its axle far behind: in the first place there is, a ramp would be touched
+  const axles = [{ name: "Axle", xMm: rig.lengthMm * 0.25, spareKg: null }];
+  const design: Design = { ...rest, rig: { ...rig, groundZMm: rig.groundZMm + 100, axles } };
+  const after = take(design, { what: "supply" });
+  expect(after.tanks.filter(({ holds }) => holds === "fresh")).toHaveLength(1);
+  expect(listNew(design, after).map(({ code }) => code)).not.toContain("touchesRamp");
+  const [build] = listFitSupply(design);
+  const first = applyEdit(design, build!());
+  expect(first.ok && listNew(design, first.design).map(({ code }) => code)).toContain("touchesRamp");
+});
 
 test("the hose to a tap is cut where it turns up to it, whichever way it was drawn, and comes from under the floor as it did", () => {
   const loop = readDemo("kranich-loop");

@@ -36,7 +36,9 @@ export function HotWaterAssistant() {
       <SearchButton search={search} looking={WORDS.fittingHotWater} onLook={fit} onStop={stop}>
         {unwarmed ? WORDS.leadHotWaterOn : WORDS.fitHotWater}
       </SearchButton>
-      {!unwarmed && <p className="pt-1.5 text-[12px] leading-snug text-faint">{WORDS.caution}</p>}
+      <p className="pt-1.5 text-[12px] leading-snug text-faint">
+        {unwarmed ? WORDS.scalds : `${WORDS.scalds} ${WORDS.caution}`}
+      </p>
     </Group>
   );
 }

@@ -19,5 +19,7 @@ export const ledOn = (taps: number): string =>
 export const caution =
   "Gas, diesel and mains electricity are for people licensed to fit them. The relief valve drips whenever the water heats: let it drip outside.";
 
+export const scalds = "Hot water scalds. Measure what comes from each tap with a thermometer before anybody uses it.";
+
 export const fitted = (taps: number): string =>
   `Hot water comes to ${taps === 1 ? "a warm tap" : `${taps} warm taps`}. Read what the heater bears on its plate, measure where each piece stands, then try its states.`;
