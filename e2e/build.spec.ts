@@ -1,16 +1,5 @@
 import { readFileSync } from "node:fs";
-import {
-  expect,
-  expectAccessible,
-  oneRig,
-  openRig,
-  openSample,
-  openWorkbench,
-  RIG_NAMES,
-  test,
-  toNumber,
-  type,
-} from "./fixtures";
+import { expect, expectAccessible, oneRig, openRig, openSample, openWorkbench, test, toNumber, type } from "./fixtures";
 
 for (const name of oneRig("Kranich")) {
   test(`${name}: the building is ticked off step by step, and is there again after a reload`, async ({ page }) => {
@@ -154,8 +143,9 @@ test("the road: dumped, read, taken back, searched, and there again after a relo
   await expect(page.getByText("No line has these words.")).toBeVisible();
 });
 
+// the core's own tests plant a fault everywhere in every sample
 for (const [name, drain] of [
-  ...RIG_NAMES.map((rig) => [rig, "Sink drain"] as const),
+  ...oneRig("Kranich").map((rig) => [rig, "Sink drain"] as const),
   ["Otter", "Galley drain"] as const,
 ]) {
   test(`${name}: a planted leak is found by answering truthfully`, async ({ page }) => {

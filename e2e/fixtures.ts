@@ -33,11 +33,8 @@ export const TWO_SAMPLES: readonly (typeof SAMPLES)[number][] = isWhole ? SAMPLE
 /** The rigs every capability of the drain side is walked through on, and what their sink is called. */
 export const RIGS = { Kranich: "Kitchen sink", Lesesaal: "Kitchen sink", Puppenwagen: "Washing-up bowl" } as const;
 export type RigName = keyof typeof RIGS;
-export const RIG_NAMES = Object.keys(RIGS) as RigName[];
-/** Two unlike rigs, for what the hand does alike on every rig; the core's own tests go over all of them. */
-export const TWO_RIGS: readonly RigName[] = isWhole ? RIG_NAMES : ["Kranich", "Puppenwagen"];
-
-/** One rig for what has nothing of its own on any: which, is spread over them. */
+const RIG_NAMES = Object.keys(RIGS) as RigName[];
+/** One rig for what the hand does alike on every rig: which, is spread over them; the core's own tests go over all of them. */
 export const oneRig = (name: RigName): readonly RigName[] => (isWhole ? RIG_NAMES : [name]);
 
 /** One sample, for what a bus and a boat have alike. */
