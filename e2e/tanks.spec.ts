@@ -41,6 +41,14 @@ test("dip chart, gauge, running empty and a cold night: each tells what is true 
   const dips = page.getByRole("group", { name: "Dip stick, in its middle" });
   // 190 mm of inside in ten steps: half of it is 34.2 L of 68.4
   await expect(dips.getByRole("row", { name: /^95 34.2 34.2/ })).toBeVisible();
+  // on paper its curves are drawn, also while they are out of sight
+  await page.evaluate(() => {
+    window.print = () => {
+      document.body.dataset["printed"] = `${document.querySelectorAll(".printing svg path[stroke]").length} strokes`;
+    };
+  });
+  await dips.getByRole("button", { name: "Print" }).click();
+  await expect(page.locator("body")).toHaveAttribute("data-printed", /^[1-9]/);
   await page.keyboard.press("w");
   await expect(dips).toContainText("as it stands: nose down 3°");
   const gauge = page.getByRole("group", { name: "Gauge" });

@@ -3,6 +3,7 @@ import type ApexCharts from "apexcharts";
 import type { ApexOptions } from "apexcharts";
 import { useEffect, useRef, useState } from "react";
 import { useWorkbench } from "@/store/useWorkbench";
+import { whenWanted } from "./chartsWanted";
 import { type ChartInk, readColors, toThemeOptions } from "./chartTheme";
 
 export type ChartLine = {
@@ -44,28 +45,35 @@ export function Chart(props: ChartProps) {
   const latest = useRef(props);
   const drawn = useRef("");
   latest.current = props;
+  const draw = useRef<() => Promise<unknown>>(async () => undefined);
+  draw.current = async () => {
+    const box = place.current;
+    const asked = `${options} ${height}`;
+    if (!box || drawn.current === asked) return chart.current;
+    drawn.current = asked;
+    chart.current ??= import("./drawChart").then(({ drawChart }) => (box.isConnected ? drawChart(box) : null));
+    return (await chart.current)?.updateOptions(toOptions(latest.current, isDark, height), false, false);
+  };
   useEffect(() => {
     const box = place.current?.parentElement;
     if (!box) return;
     const watch = new IntersectionObserver(([one]) => setSeen(one?.isIntersecting === true), { rootMargin: AHEAD });
     watch.observe(box);
+    const stopListening = whenWanted(box, () => draw.current());
     return () => {
       watch.disconnect();
+      stopListening();
       void chart.current?.then((made) => made?.destroy());
       chart.current = null;
       drawn.current = "";
     };
   }, []);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what is drawn is known by what it says
   useEffect(() => {
-    const box = place.current;
-    const asked = `${options} ${height}`;
-    if (!isSeen || !box || drawn.current === asked) return;
-    drawn.current = asked;
-    chart.current ??= import("./drawChart").then(({ drawChart }) => (box.isConnected ? drawChart(box) : null));
-    void chart.current.then((made) => made?.updateOptions(toOptions(latest.current, isDark, height), false, false));
+    if (isSeen) void draw.current();
   }, [options, isDark, height, isSeen]);
   return (
-    <div role="img" aria-label={props.label} className="my-1 w-full" style={{ height }}>
+    <div data-chart role="img" aria-label={props.label} className="my-1 w-full" style={{ height }}>
       <div ref={place} aria-hidden />
     </div>
   );

@@ -16,6 +16,7 @@ import { describeSeconds } from "@/words/pour";
 import { SENDER_NAMES } from "@/words/tankLabels";
 import { formatLength, formatLengthFigure, formatParts, formatQuantity, lengthUnit } from "@/words/units";
 import { Chart } from "../../charts/Chart";
+import { drawAllCharts } from "../../charts/chartsWanted";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
 import { Trade } from "../../glossary/Trade";
@@ -123,11 +124,13 @@ function DipChart({ tank }: { readonly tank: Tank }) {
 }
 
 // Only the group the button stands in goes on paper.
-function printGroup(button: HTMLElement): void {
+async function printGroup(button: HTMLElement): Promise<void> {
   const group = button.closest("fieldset");
-  group?.classList.add("printing");
+  if (!group) return;
+  await drawAllCharts(group);
+  group.classList.add("printing");
   window.print();
-  group?.classList.remove("printing");
+  group.classList.remove("printing");
 }
 
 const toNew = (tank: Tank, kind: SenderKind): Sender => {
