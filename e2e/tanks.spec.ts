@@ -44,7 +44,7 @@ test("dip chart, gauge, running empty and a cold night: each tells what is true 
   // on paper its curves are drawn, also while they are out of sight
   await page.evaluate(() => {
     window.print = () => {
-      document.body.dataset["printed"] = `${document.querySelectorAll(".printing svg path[stroke]").length} strokes`;
+      document.body.dataset["printed"] = `${document.querySelectorAll(".paper svg path[stroke]").length} strokes`;
     };
   });
   await dips.getByRole("button", { name: "Print" }).click();

@@ -6,6 +6,7 @@ import * as WORDS from "@/words/panels/sums/sumsSheet";
 import { STANDINGS } from "@/words/sources";
 import { SUM_WORDS } from "@/words/sums";
 import { Button } from "../kit/Button";
+import { printPart } from "../kit/printPart";
 import { Sheet } from "../kit/Sheet";
 import { SumFields } from "./SumFields";
 
@@ -65,18 +66,11 @@ function OneSum({ sum }: { readonly sum: Sum }) {
       <p className="mt-1 text-[12.5px] text-faint" title={STANDINGS[sum.standing].long}>
         {words.source} ({STANDINGS[sum.standing].short}).
       </p>
-      <Button className="mt-2" onClick={(event) => print(event.currentTarget)}>
+      <Button className="mt-2" onClick={(event) => printPart(event.currentTarget.closest("[data-sum]"))}>
         <Printer size={14} aria-hidden /> {WORDS.print}
       </Button>
     </article>
   );
-}
-
-function print(button: HTMLElement): void {
-  const sheet = button.closest("[data-sum]");
-  sheet?.classList.add("printing");
-  window.print();
-  sheet?.classList.remove("printing");
 }
 
 function matches({ id }: Sum, query: string): boolean {

@@ -11,6 +11,7 @@ import * as WORDS from "@/words/panels/waterway/waterwaySheet";
 import { showPart } from "../drawing/showPart";
 import { useFrame } from "../drawing/useFrame";
 import { Button } from "../kit/Button";
+import { printPart } from "../kit/printPart";
 import { Sheet } from "../kit/Sheet";
 import { WaterwayDrawing } from "./WaterwayDrawing";
 import { WaterwayPlace } from "./WaterwayPlace";
@@ -28,7 +29,9 @@ export function WaterwaySheet({ onClose }: { readonly onClose: () => void }) {
         <div className="flex flex-wrap items-center gap-x-5 gap-y-1 text-[12.5px] text-faint">
           <Legend />
           <span className="flex-1" />
-          <Button onClick={(event) => printSheet(event.currentTarget)}>
+          <Button
+            onClick={(event) => printPart(event.currentTarget.closest("section")?.querySelector("[data-waterway]"))}
+          >
             <Printer size={14} aria-hidden /> {WORDS.print}
           </Button>
         </div>
@@ -71,14 +74,6 @@ function Legend() {
       ))}
     </>
   );
-}
-
-// Only the diagram goes on paper, on one page.
-function printSheet(button: HTMLElement): void {
-  const drawing = button.closest("section")?.querySelector("[data-waterway]");
-  drawing?.classList.add("printing");
-  window.print();
-  drawing?.classList.remove("printing");
 }
 
 /** Opens the station a part is worked at, with the part picked. */

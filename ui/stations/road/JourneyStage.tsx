@@ -20,6 +20,7 @@ import {
 import * as WORDS from "@/words/panels/road/journeyStage";
 import { Trade } from "../../glossary/Trade";
 import { Button } from "../../kit/Button";
+import { printPart } from "../../kit/printPart";
 import { today } from "../now";
 import { StageHeader } from "../StageHeader";
 import { useRecords } from "../useRecords";
@@ -70,7 +71,7 @@ export function JourneyStage({ choice }: { readonly choice: ReactNode }) {
         )}
         {stops.length > 0 && <JourneyMap stops={stops} served={served} />}
         {planned && (
-          <Button onClick={(event) => printCard(event.currentTarget)}>
+          <Button onClick={(event) => printPart(event.currentTarget.closest("[data-card]"))}>
             <Printer size={14} aria-hidden /> {WORDS.printAsACard}
           </Button>
         )}
@@ -151,14 +152,6 @@ function LoopChanges({
       })}
     </ul>
   );
-}
-
-// Map, plan and days alone on the paper: a card for the dashboard.
-function printCard(button: HTMLElement): void {
-  const card = button.closest("[data-card]");
-  card?.classList.add("printing");
-  window.print();
-  card?.classList.remove("printing");
 }
 
 /** Every stop with its days, longest at the widest; one may close, open and stay longer. */

@@ -16,13 +16,13 @@ import { describeSeconds } from "@/words/pour";
 import { SENDER_NAMES } from "@/words/tankLabels";
 import { formatLength, formatLengthFigure, formatParts, formatQuantity, lengthUnit } from "@/words/units";
 import { Chart } from "../../charts/Chart";
-import { drawAllCharts } from "../../charts/chartsWanted";
 import { Group } from "../../fields/Group";
 import { useEdits } from "../../fields/useEdits";
 import { Trade } from "../../glossary/Trade";
 import { Button } from "../../kit/Button";
 import { NumberField } from "../../kit/NumberField";
 import { Pick } from "../../kit/Pick";
+import { printPart } from "../../kit/printPart";
 import { ColdNight } from "./ColdNight";
 import { EmptyingCurve } from "./EmptyingCurve";
 
@@ -65,7 +65,7 @@ function DipChart({ tank }: { readonly tank: Tank }) {
     <Group
       title={WORDS.dipStickInItsMiddle}
       aside={
-        <Button onClick={(event) => printGroup(event.currentTarget)}>
+        <Button onClick={(event) => printPart(event.currentTarget.closest("fieldset"))}>
           <Printer size={14} aria-hidden /> {WORDS.print}
         </Button>
       }
@@ -121,16 +121,6 @@ function DipChart({ tank }: { readonly tank: Tank }) {
       </p>
     </Group>
   );
-}
-
-// Only the group the button stands in goes on paper.
-async function printGroup(button: HTMLElement): Promise<void> {
-  const group = button.closest("fieldset");
-  if (!group) return;
-  await drawAllCharts(group);
-  group.classList.add("printing");
-  window.print();
-  group.classList.remove("printing");
 }
 
 const toNew = (tank: Tank, kind: SenderKind): Sender => {
