@@ -1,4 +1,4 @@
-import { expect, expectAccessible, oneRig, openRig, openSample, openWorkbench, test } from "./fixtures";
+import { expect, expectAccessible, oneRig, openRig, openWorkbench, test } from "./fixtures";
 
 for (const name of oneRig("Kranich")) {
   test(`${name}: a second tank is hung and vented, its breather joins the first by a tee; never fresh with waste`, async ({
@@ -57,8 +57,7 @@ test("a breather that others join can be taken out: they end in the open air the
 test("Lesesaal, heads: what is said of the second breather puts it on the stage, with its fields first", async ({
   page,
 }) => {
-  await openWorkbench(page);
-  await openSample(page, "Lesesaal, heads");
+  await openWorkbench(page, "Lesesaal, heads");
   await page.keyboard.press("5");
   const shown = page.getByLabel("Breather shown");
   await expect(shown.locator("option")).toHaveCount(2);

@@ -11,8 +11,7 @@ const SECOND = {
 
 for (const name of oneRig("Puppenwagen")) {
   test(`${name}, bare: tank, breather, two fixtures and their ways, and nothing left to settle`, async ({ page }) => {
-    await openWorkbench(page);
-    await openSample(page, `${name}, bare`);
+    await openWorkbench(page, `${name}, bare`);
     await page.keyboard.press("3");
     await page.getByRole("button", { name: "Grey tank", exact: true }).click();
     const findings = page.getByRole("region", { name: "Findings" });
@@ -124,8 +123,7 @@ test("the section comes with the first drain and after an undo; a fixture withou
 }) => {
   const troubles: string[] = [];
   page.on("pageerror", (error) => troubles.push(error.message));
-  await openWorkbench(page);
-  await openSample(page, "Kranich, bare");
+  await openWorkbench(page, "Kranich, bare");
   const findings = page.getByRole("region", { name: "Findings" });
   await expect(findings).toContainText("Nothing to judge yet");
   await expect(findings).not.toContainText(/Nothing found against it|wherever it is parked/);

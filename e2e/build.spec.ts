@@ -1,5 +1,5 @@
 import { readFileSync } from "node:fs";
-import { expect, expectAccessible, oneRig, openRig, openSample, openWorkbench, test, toNumber, type } from "./fixtures";
+import { expect, expectAccessible, oneRig, openRig, openWorkbench, test, toNumber, type } from "./fixtures";
 
 for (const name of oneRig("Kranich")) {
   test(`${name}: the building is ticked off step by step, and is there again after a reload`, async ({ page }) => {
@@ -69,8 +69,7 @@ test("the parts go out as a table with price and shop and come back; steps are m
 test("what is not settled is not built: under the step stands why, a press leads there, and the phone says it too", async ({
   page,
 }) => {
-  await openWorkbench(page);
-  await openSample(page, "Lesesaal, heads");
+  await openWorkbench(page, "Lesesaal, heads");
   await page.keyboard.press("8");
   const held = page.getByRole("list", { name: "Settle first" });
   const hole = held.getByRole("listitem").filter({ hasText: "Drill the hole for Sink drain" });
@@ -149,8 +148,7 @@ for (const [name, drain] of [
   ["Otter", "Galley drain"] as const,
 ]) {
   test(`${name}: a planted leak is found by answering truthfully`, async ({ page }) => {
-    await openWorkbench(page);
-    if (name !== "Kranich") await openSample(page, name);
+    await openWorkbench(page, name);
     await page.keyboard.press("0");
     const trial = page.getByTestId("next-trial");
     await expect(trial).toContainText("Did it drip");

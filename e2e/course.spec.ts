@@ -4,7 +4,6 @@ import {
   expectAccessible,
   oneRig,
   openRig,
-  openSample,
   openWorkbench,
   PLACE,
   pull,
@@ -192,8 +191,7 @@ for (const name of oneRig("Puppenwagen")) {
 test("Lesesaal furnished: twelve fixtures, none to settle; one of them pours into the shared pipe", async ({
   page,
 }) => {
-  await openWorkbench(page);
-  await openSample(page, "Lesesaal, furnished");
+  await openWorkbench(page, "Lesesaal, furnished");
   await page.keyboard.press("4");
   await expect(page.getByRole("region", { name: "Findings" })).not.toContainText("to settle before you drill");
   await page.getByRole("group", { name: "Fixtures" }).getByRole("button", { name: "Nursery basin" }).click();

@@ -1,4 +1,4 @@
-import { expect, expectAccessible, oneRig, openRig, openSample, openWorkbench, test, toNumber } from "./fixtures";
+import { expect, expectAccessible, oneRig, openRig, openWorkbench, test, toNumber } from "./fixtures";
 
 for (const name of oneRig("Kranich")) {
   test(`${name}: when must we dump? Levels over the days, the day wished pulled, a way of living put in, the ladder climbed and undone`, async ({
@@ -38,8 +38,7 @@ for (const name of oneRig("Kranich")) {
 test("uses: one added, sent into a canister, refused where it is wrong; people and tap are kept; stretches are pulled", async ({
   page,
 }) => {
-  await openWorkbench(page);
-  await openSample(page, "Otter");
+  await openWorkbench(page, "Otter");
   await page.keyboard.press("2");
   const stay = page.getByTestId("stay");
   await page.getByLabel("Add a canister or bottle").selectOption({ label: "Black water or urine" });
@@ -85,8 +84,7 @@ test("uses: one added, sent into a canister, refused where it is wrong; people a
 test("a machine nobody counts is told and counted by one press; guests of the weekend are told while all are aboard", async ({
   page,
 }) => {
-  await openWorkbench(page);
-  await openSample(page, "Kranich");
+  await openWorkbench(page, "Kranich");
   await page.keyboard.press("4");
   await page.getByLabel("Add a fixture", { exact: true }).selectOption("washingMachine");
   const findings = page.getByRole("region", { name: "Findings" });
@@ -139,8 +137,7 @@ test("sizes are weighed by days, water on the trailer counts while hitched, and 
 test("the handbook: a word opened where it stands and looked up, the rules of another pack, the cautions", async ({
   page,
 }) => {
-  await openWorkbench(page);
-  await openSample(page, "Lesesaal");
+  await openWorkbench(page, "Lesesaal");
   // where a finding speaks of it, behind a heading, and in a sentence
   const findings = page.getByRole("region", { name: "Findings" });
   await findings.getByRole("button", { expanded: false }).first().click();

@@ -4,7 +4,6 @@ import {
   expect,
   expectAccessible,
   findBox,
-  openSample,
   openWorkbench,
   PLACE,
   plan,
@@ -39,8 +38,7 @@ for (const [name, broken] of [
   test(`${name} opens, is free of accessibility faults in light and dark, and no station shows a broken figure or speaks of another kind of rig`, async ({
     page,
   }) => {
-    await openWorkbench(page);
-    await openSample(page, name);
+    await openWorkbench(page, name);
     for (const station of ["1", "2", "3", "4", "5", "6", "7", "8", "9", "0", "-"]) {
       await page.keyboard.press(station);
       const said = await readUnfolded(page);
@@ -181,8 +179,7 @@ test("every height of the strip and of the section opens to its working", async 
 });
 
 test("a finding opens to the sum it rests on", async ({ page }) => {
-  await openWorkbench(page);
-  await openSample(page, "Lesesaal");
+  await openWorkbench(page, "Lesesaal");
   const finding = page.getByRole("region", { name: "Findings" }).getByRole("button", { expanded: false }).first();
   await finding.click();
   await page.getByText("How it is worked out").click();
@@ -204,8 +201,7 @@ test("the rules can be changed, a limit edited and given back", async ({ page })
 });
 
 test("a finding's remedy is drawn first, then done, then undone", async ({ page }) => {
-  await openWorkbench(page);
-  await openSample(page, "Lesesaal");
+  await openWorkbench(page, "Lesesaal");
   const finding = page.getByRole("region", { name: "Findings" }).getByRole("button", { name: /runs backwards/ });
   await finding.click();
   const remedy = page.getByRole("button", { name: /^Hang Grey tank 33/ });
@@ -219,8 +215,7 @@ test("a finding's remedy is drawn first, then done, then undone", async ({ page 
 });
 
 test("both faults of Puppenwagen can be mended from their findings", async ({ page }) => {
-  await openWorkbench(page);
-  await openSample(page, "Puppenwagen");
+  await openWorkbench(page, "Puppenwagen");
   const findings = page.getByRole("region", { name: "Findings" });
   await findings.getByRole("button", { name: /has no trap/ }).click();
   await findings

@@ -1,4 +1,4 @@
-import { expect, expectAccessible, openSample, openWorkbench, PLACE, test } from "./fixtures";
+import { expect, expectAccessible, openWorkbench, PLACE, test } from "./fixtures";
 
 test("Kranich: a dump line goes to the side, is shut, climbs when its end is lifted, falls again, is built and comes out", async ({
   page,
@@ -48,8 +48,7 @@ test("Kranich: a dump line goes to the side, is shut, climbs when its end is lif
 test("Lesesaal, heads: the grey tank's line joins the black one's, is shut off from it, and goes its own way again", async ({
   page,
 }) => {
-  await openWorkbench(page);
-  await openSample(page, "Lesesaal, heads");
+  await openWorkbench(page, "Lesesaal, heads");
   await page.keyboard.press("3");
   await page.getByLabel("Tank shown", { exact: true }).selectOption({ label: "Grey tank" });
   await page.getByLabel("Dump valve", { exact: true }).selectOption({ label: "Not chosen yet" });

@@ -50,9 +50,9 @@ type Offered =
   | "Setzkasten"
   | `${(typeof SAMPLES)[number]}, bare`;
 
-/** Opens the page and waits for the first design. */
-export async function openWorkbench(page: Page): Promise<void> {
-  await page.goto("/");
+/** Opens the page as a first visit does, or by a link to a sample, and waits for its design. */
+export async function openWorkbench(page: Page, name: Offered = "Kranich"): Promise<void> {
+  await page.goto(name === "Kranich" ? "/" : `/?sample=${name.toLowerCase().replace(", ", "-")}`);
   await expect(page.locator('[data-phase="ready"]')).toBeVisible();
 }
 
@@ -67,8 +67,7 @@ export async function openSample(page: Page, name: Offered): Promise<void> {
 
 /** Opens the page on one of the rigs. */
 export async function openRig(page: Page, name: RigName): Promise<void> {
-  await openWorkbench(page);
-  if (name !== "Kranich") await openSample(page, name);
+  await openWorkbench(page, name);
 }
 
 /** A figure on the strip, in millimetres. */

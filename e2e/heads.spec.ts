@@ -1,10 +1,9 @@
-import { expect, expectAccessible, openSample, openWorkbench, PLACE, plan, test } from "./fixtures";
+import { expect, expectAccessible, openWorkbench, PLACE, plan, test } from "./fixtures";
 
 test("Otter, heads: the loop that stands too low is seen as she heels; hoses, sump and stability are told", async ({
   page,
 }) => {
-  await openWorkbench(page);
-  await openSample(page, "Otter, heads");
+  await openWorkbench(page, "Otter, heads");
   await page.keyboard.press("-");
   const line = page.getByTestId("stage-line");
   await expect(line).toContainText(/Discharge loop: top 90.mm over the water here; 150.mm wanted/);
@@ -34,8 +33,7 @@ test("Otter, heads: the loop that stands too low is seen as she heels; hoses, su
 test("Lesesaal: a gravity toilet is added over a black tank and wants its trap of no one; in a grey one it is a must", async ({
   page,
 }) => {
-  await openWorkbench(page);
-  await openSample(page, "Lesesaal");
+  await openWorkbench(page, "Lesesaal");
   await page.keyboard.press("3");
   await page.getByLabel("Holds", { exact: true }).selectOption({ label: "Black water" });
   await page.keyboard.press("Escape");
@@ -54,8 +52,7 @@ test("Lesesaal: a gravity toilet is added over a black tank and wants its trap o
 test("a boat's hull is begun, pulled by keys, read from offsets with a fault told by its line, and says how she floats", async ({
   page,
 }) => {
-  await openWorkbench(page);
-  await openSample(page, "Otter");
+  await openWorkbench(page, "Otter");
   await page.getByRole("navigation", { name: "Stations" }).getByRole("button", { name: /^Rig/ }).click();
   const hull = page.getByRole("group", { name: "Hull", exact: true });
   await hull.getByRole("button", { name: "Begin with a round bilge" }).click();
@@ -80,8 +77,7 @@ test("a boat's hull is begun, pulled by keys, read from offsets with a fault tol
 });
 
 test("Otter, heads: her fittings are tried in the slings", async ({ page }) => {
-  await openWorkbench(page);
-  await openSample(page, "Otter, heads");
+  await openWorkbench(page, "Otter, heads");
   await page.keyboard.press("0");
   const run = page.getByRole("group", { name: "Run a trial" });
   const proof = page.getByRole("group", { name: "State of proof" });
@@ -94,8 +90,7 @@ test("Otter, heads: her fittings are tried in the slings", async ({ page }) => {
 test("Otter: a toilet is fitted whole, with tank, loops and seacocks, nothing to settle; undone as one step; a low tray is pumped up", async ({
   page,
 }) => {
-  await openWorkbench(page);
-  await openSample(page, "Otter");
+  await openWorkbench(page, "Otter");
   await page.keyboard.press("-");
   const heads = page.getByRole("region", { name: "Measures: Heads" });
   const findings = page.getByRole("region", { name: "Findings" });

@@ -1,4 +1,4 @@
-import { expect, expectAccessible, openSample, openWorkbench, plan, pull, readInHand, section, test } from "./fixtures";
+import { expect, expectAccessible, openWorkbench, plan, pull, readInHand, section, test } from "./fixtures";
 
 const tankHandle = (page: Parameters<typeof section>[0]) =>
   section(page).getByRole("button", { name: "Move Grey tank" });
@@ -91,8 +91,7 @@ test("without any store at all the page still works for the day", async ({ brows
 });
 
 test("by keyboard alone: from a faulty rig to a sound one, and saved", async ({ page }) => {
-  await openWorkbench(page);
-  await openSample(page, "Lesesaal");
+  await openWorkbench(page, "Lesesaal");
   const walkTo = async (name: RegExp) => {
     for (let i = 0; i < 80; i++) {
       await page.keyboard.press("Tab");
@@ -123,8 +122,7 @@ test("by keyboard alone: from a faulty rig to a sound one, and saved", async ({ 
 });
 
 test("what is opened last comes back first, with the tilt level and nothing to undo", async ({ page }) => {
-  await openWorkbench(page);
-  await openSample(page, "Otter");
+  await openWorkbench(page, "Otter");
   await page.keyboard.press("w");
   await page.reload();
   await expect(page.getByRole("button", { name: "Designs; Otter is open" })).toBeVisible();

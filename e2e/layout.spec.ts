@@ -4,7 +4,7 @@ import type { Design } from "@/core/design/design";
 import type { Gear } from "@/core/design/gear";
 import type { Drain } from "@/core/design/plumbing";
 import { listByName } from "./byName";
-import { expect, isWhole, openSample, openWorkbench, test } from "./fixtures";
+import { expect, isWhole, openWorkbench, test } from "./fixtures";
 import {
   layBoat,
   layDrain,
@@ -43,8 +43,7 @@ for (const [name, from, to] of LAID) {
   test(`${name}: ${to} is laid out whole by hand, and comes out as the sample has it`, async ({ page }) => {
     page.setDefaultTimeout(10_000);
     const [base, target] = [readDemo(from), readDemo(to)];
-    await openWorkbench(page);
-    await openSample(page, name);
+    await openWorkbench(page, name);
     await layOut(page, base, target);
     await page.keyboard.press("Control+o");
     const [download] = await Promise.all([

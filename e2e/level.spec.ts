@@ -1,19 +1,7 @@
-import {
-  expect,
-  expectAccessible,
-  oneRig,
-  openRig,
-  openSample,
-  openWorkbench,
-  pull,
-  readInHand,
-  section,
-  test,
-} from "./fixtures";
+import { expect, expectAccessible, oneRig, openRig, openWorkbench, pull, readInHand, section, test } from "./fixtures";
 
 test("tilting with the keys: worst, level, and by the bubble", async ({ page }) => {
-  await openWorkbench(page);
-  await openSample(page, "Lesesaal");
+  await openWorkbench(page, "Lesesaal");
   const attitude = page.getByTestId("attitude");
   await page.keyboard.press("w");
   await expect(attitude).toHaveText("Nose down 3°, left low 2°");
@@ -40,8 +28,7 @@ test("the usual standing places are one key or one click away", async ({ page })
 });
 
 test("at a bad standing the level says what to put under which wheel, and that much is enough", async ({ page }) => {
-  await openWorkbench(page);
-  await openSample(page, "Lesesaal");
+  await openWorkbench(page, "Lesesaal");
   await expect(page.getByTestId("ramps")).toHaveCount(0);
   await page.keyboard.press("w");
   const ramps = page.getByTestId("ramps");
@@ -84,8 +71,7 @@ for (const name of oneRig("Puppenwagen")) {
 }
 
 test("water lies in trap, pipe and tank as the rig stands, and the tank can be filled", async ({ page }) => {
-  await openWorkbench(page);
-  await openSample(page, "Lesesaal");
+  await openWorkbench(page, "Lesesaal");
   const water = section(page).getByTestId("standing-water");
   const level = await water.count();
   await page.keyboard.press("w");

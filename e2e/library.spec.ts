@@ -1,15 +1,5 @@
 import { readFileSync } from "node:fs";
-import {
-  expect,
-  expectAccessible,
-  openSample,
-  openWorkbench,
-  PLACE,
-  pull,
-  readInHand,
-  section,
-  test,
-} from "./fixtures";
+import { expect, expectAccessible, openWorkbench, PLACE, pull, readInHand, section, test } from "./fixtures";
 
 test("a new design from a tape: pick the rig, measure, draw it", async ({ page }) => {
   await openWorkbench(page);
@@ -167,8 +157,7 @@ const BAD: readonly (readonly [string, string, RegExp])[] = [
 ];
 
 test("bad files dropped on the page are refused with a sentence; the open design stays", async ({ page }) => {
-  await openWorkbench(page);
-  await openSample(page, "Otter");
+  await openWorkbench(page, "Otter");
   for (const [name, text, why] of BAD) {
     const transfer = await page.evaluateHandle(
       ([fileName, content]) => {

@@ -1,10 +1,9 @@
-import { expect, openSample, openWorkbench, test } from "./fixtures";
+import { expect, openWorkbench, test } from "./fixtures";
 
 test("a field of the column and its place on the stage light each other up, by pointer and by keys", async ({
   page,
 }) => {
-  await openWorkbench(page);
-  await openSample(page, "Lesesaal");
+  await openWorkbench(page, "Lesesaal");
   await page.keyboard.press("1");
   const stage = page.locator("svg .handle[data-part='measure:ground']").first();
   const field = page.locator("div[data-part='measure:ground']");

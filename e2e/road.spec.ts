@@ -1,6 +1,6 @@
 import { readFileSync } from "node:fs";
 import ical from "node-ical";
-import { expect, expectAccessible, openSample, openWorkbench, test } from "./fixtures";
+import { expect, expectAccessible, openWorkbench, test } from "./fixtures";
 
 test("a journey: stops by hand and from a file, a plan that holds, one closed, two days more, out as calendar", async ({
   page,
@@ -62,8 +62,7 @@ test("a journey: stops by hand and from a file, a plan that holds, one closed, t
 test("Lesesaal, furnished: the way round before frost is walked step by step; care that is done is due again", async ({
   page,
 }) => {
-  await openWorkbench(page);
-  await openSample(page, "Lesesaal, furnished");
+  await openWorkbench(page, "Lesesaal, furnished");
   await page.keyboard.press("9");
   await page.getByLabel("What Road shows").selectOption({ label: "Care" });
   const traps = page.getByTestId("care").getByRole("listitem").filter({ hasText: "Fill the traps" });

@@ -1,8 +1,7 @@
-import { expect, layBestWay, oneRig, openRig, openSample, openWorkbench, readInHand, test } from "./fixtures";
+import { expect, layBestWay, oneRig, openRig, openWorkbench, readInHand, test } from "./fixtures";
 
 test("Lesesaal: ways are looked for in the worker; what lacks is said, drawn, laid and undone", async ({ page }) => {
-  await openWorkbench(page);
-  await openSample(page, "Lesesaal");
+  await openWorkbench(page, "Lesesaal");
   await page.keyboard.press("4");
   const before = await readInHand(page, "worst");
   expect(before).toBeLessThan(0);

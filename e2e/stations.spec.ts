@@ -77,8 +77,7 @@ test("tanks: a longer tank holds more, and its ports stay on their walls", async
 });
 
 test("tanks: Otter's bilge tank is a profile, corner by corner; a crossing outline is refused", async ({ page }) => {
-  await openWorkbench(page);
-  await openSample(page, "Otter");
+  await openWorkbench(page, "Otter");
   await page.keyboard.press("3");
   const corner = page.getByLabel("Corner 1, across");
   const before = await corner.inputValue();

@@ -1,16 +1,5 @@
 import { readFileSync } from "node:fs";
-import {
-  expect,
-  expectAccessible,
-  findBox,
-  oneSample,
-  openSample,
-  openWorkbench,
-  PLACE,
-  plan,
-  pull,
-  test,
-} from "./fixtures";
+import { expect, expectAccessible, findBox, oneSample, openWorkbench, PLACE, plan, pull, test } from "./fixtures";
 
 const litresOf = (text: string | null) => Number.parseFloat(text ?? "");
 
@@ -79,8 +68,7 @@ test("dip chart, gauge, running empty and a cold night: each tells what is true 
 });
 
 test("the tanks weigh on axles and sides; an axle that may not carry it is a must", async ({ page }) => {
-  await openWorkbench(page);
-  await openSample(page, "Lesesaal");
+  await openWorkbench(page, "Lesesaal");
   await page.keyboard.press("3");
   await expect(page.getByRole("table", { name: "Weight on the axles" })).toContainText("Rear axle");
   await page.keyboard.press("1");
@@ -149,8 +137,7 @@ test("a breeze takes the heat off faster; the night is the builder's own", async
 
 for (const name of oneSample("Otter")) {
   test(`${name}, bare: the largest tank that fits is looked for, drawn, hung and undone`, async ({ page }) => {
-    await openWorkbench(page);
-    await openSample(page, `${name}, bare`);
+    await openWorkbench(page, `${name}, bare`);
     await page.keyboard.press("3");
     const largest = page.getByTestId("largest");
     await largest.getByRole("button", { name: "Find the largest that fits" }).click();
@@ -211,8 +198,7 @@ for (const name of oneSample("Lesesaal")) {
   test(`${name}: port, valve and hose, size, frost, hanging order, template and drawings, all from its tank`, async ({
     page,
   }) => {
-    await openWorkbench(page);
-    if (name !== "Kranich") await openSample(page, name);
+    await openWorkbench(page, name);
     await page.keyboard.press("3");
     // a hatch with a thread and a fitting that is drawn
     await page.getByRole("button", { name: "Inspection hatch" }).click();

@@ -1,10 +1,9 @@
-import { expect, expectAccessible, openSample, openWorkbench, test } from "./fixtures";
+import { expect, expectAccessible, openWorkbench, test } from "./fixtures";
 
 test("Setzkasten: own saws are kept and say what they cut; an odd stub; a plain brass fitting is found and taken back", async ({
   page,
 }) => {
-  await openWorkbench(page);
-  await openSample(page, "Setzkasten");
+  await openWorkbench(page, "Setzkasten");
   const stations = page.getByRole("navigation", { name: "Stations" });
   await stations.getByRole("button", { name: /^Through/ }).click();
   await page.getByLabel("Hole shown").selectOption({ label: "Sole, Galley drain" });
@@ -48,8 +47,7 @@ test("Setzkasten: own saws are kept and say what they cut; an odd stub; a plain 
 test("Otter: heads are laid out by hand: bowl, loop and fitting joined by hoses, which ask what they are made of", async ({
   page,
 }) => {
-  await openWorkbench(page);
-  await openSample(page, "Otter");
+  await openWorkbench(page, "Otter");
   const stations = page.getByRole("navigation", { name: "Stations" });
   const heads = page.getByRole("region", { name: "Measures: Heads" });
   await page.keyboard.press("-");
@@ -91,8 +89,7 @@ test("Otter: heads are laid out by hand: bowl, loop and fitting joined by hoses,
 test("Puppenwagen: a cassette toilet comes with its cassette and what fills it, and is carried so many times a week", async ({
   page,
 }) => {
-  await openWorkbench(page);
-  await openSample(page, "Puppenwagen");
+  await openWorkbench(page, "Puppenwagen");
   await page.keyboard.press("-");
   const heads = page.getByRole("region", { name: "Measures: Heads" });
   await expect(heads.getByTestId("toilet-kind")).toContainText(/vessel of 18.0.L/);
@@ -105,8 +102,7 @@ test("Puppenwagen: a cassette toilet comes with its cassette and what fills it, 
 test("Lesesaal: a hole of the breather that is there already is held against what it needs, and widened from its finding", async ({
   page,
 }) => {
-  await openWorkbench(page);
-  await openSample(page, "Lesesaal");
+  await openWorkbench(page, "Lesesaal");
   await page
     .getByRole("navigation", { name: "Stations" })
     .getByRole("button", { name: /^Through/ })

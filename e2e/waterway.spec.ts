@@ -1,9 +1,8 @@
-import { expect, expectAccessible, openSample, openWorkbench, TWO_SAMPLES, test } from "./fixtures";
+import { expect, expectAccessible, openWorkbench, TWO_SAMPLES, test } from "./fixtures";
 
 for (const name of TWO_SAMPLES) {
   test(`${name}: the Waterway shows the whole rig, and a press on a part opens its station`, async ({ page }) => {
-    await openWorkbench(page);
-    if (name !== "Kranich") await openSample(page, name);
+    await openWorkbench(page, name);
     const tank = name === "Otter" ? "Bilge tank" : "Grey tank";
     await page.keyboard.press("y");
     const sheet = page.getByRole("dialog", { name: "Waterway" });

@@ -13,3 +13,9 @@ export async function readSampleDesign(
   if (!outcome.ok) return null;
   return isBare ? stripPlumbing(outcome.design) : outcome.design;
 }
+
+/** What a link calls a sample, as its file and whether it comes bare. */
+export function nameSample(asked: string): readonly [name: string, isBare: boolean] {
+  const name = asked.replace(/-bare$/, "");
+  return [name, name !== asked];
+}

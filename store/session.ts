@@ -20,12 +20,13 @@ import {
   restoreDesign,
 } from "./library";
 import { pause } from "./pause";
-import { readSampleDesign } from "./samples";
+import { nameSample, readSampleDesign } from "./samples";
 import {
   tellBinned,
   tellBinnedElsewhere,
   tellDamaged,
   tellIfCleared,
+  tellNoSample,
   tellNothingKept,
   tellStoreEvent,
   tellUnworkable,
@@ -63,8 +64,8 @@ export class Session {
     return this.#keeper.db;
   }
 
-  /** Opens the store and the design last worked on, or the first sample; without a store the work goes on unsaved. */
-  async start(): Promise<void> {
+  /** Opens the store and the sample that is asked for, the design last worked on, or the first sample; without a store the work goes on unsaved. */
+  async start(asked: string | null = null): Promise<void> {
     await this.#openStore();
     this.#tabs = new Tabs((news) => void this.#hearOtherTab(news));
     this.#unsubscribe = workbench.subscribe((state, before) => {
@@ -73,7 +74,9 @@ export class Session {
     if (this.#db) await emptyBin(this.#db, this.#world.now()).catch(() => undefined);
     await this.#shelf.refresh(this.#db);
     tellIfCleared(this.#world.held, this.#db !== null);
-    if (await this.#recoverSlip()) return;
+    await this.#recoverSlip();
+    if (asked !== null) await this.openSample(...nameSample(asked)).catch(tellNoSample);
+    if (workbench.getState().history) return;
     const last = await readLast(this.#db);
     const sound = workbench.getState().library.filter((entry) => entry.fault === null);
     for (const entry of [...sound].sort((a, b) => Number(b.id === last) - Number(a.id === last))) {
@@ -219,7 +222,7 @@ export class Session {
       await this.adopt(design);
     } catch (error) {
       if (!workbench.getState().history) throw error;
-      tell(WORDS.thatSampleCouldNotBe, { tone: "warning" });
+      tellNoSample();
     }
   }
 
@@ -345,9 +348,7 @@ export class Session {
     this.#keeper.held.forget(id);
     const before = workbench.getState();
     if (before.history?.design.id !== id) return;
-    if (kind === "deleted") {
-      return tellBinnedElsewhere(() => void this.putBack(id));
-    }
+    if (kind === "deleted") return tellBinnedElsewhere(() => void this.putBack(id));
     // a clean tab follows the other one; a tab with unsaved work finds out when it saves
     if (before.save !== "saved" || before.dragBase || !this.#db) return;
     const outcome = await openDesign(this.#db, id).catch(() => null);
@@ -371,29 +372,28 @@ export class Session {
     tellStoreEvent(event);
   }
 
-  // Work that was on its way into the store when the page went away; true when it is open now.
-  async #recoverSlip(): Promise<boolean> {
+  // Opens work that was on its way into the store when the page went away.
+  async #recoverSlip(): Promise<void> {
     const { slip } = this.#world;
-    if (!slip) return false;
+    if (!slip) return;
     const left = await readSlip(slip).catch(() => undefined);
     // what cannot be read or judged yet stays on its slip
-    if (left === undefined || (left && !(await this.#isReady(left.design)))) return false;
+    if (left === undefined || (left && !(await this.#isReady(left.design)))) return;
     slip.clear();
-    if (!left || !canEvaluate(left.design)) return false;
+    if (!left || !canEvaluate(left.design)) return;
     const { design, over } = left;
     const lying = this.#db ? await openDesign(this.#db, design.id).catch(() => null) : null;
-    if (lying?.ok && JSON.stringify(lying.design) === JSON.stringify(design)) return false;
+    if (lying?.ok && JSON.stringify(lying.design) === JSON.stringify(design)) return;
     if (lying?.ok && lying.revision !== over) {
       const name = `${design.name} (recovered)`.slice(0, 80);
       await this.adopt({ ...design, id: createDesignId(name, this.#listTaken()), name });
       tell(WORDS.whatWasNotSavedWhen);
-      return true;
+      return;
     }
     const outcome = await this.#keeper.write(design, over);
     this.#show(design, null, outcome?.ok ? outcome.revision : over);
     await rememberLast(this.#db, design.id);
     if (outcome?.ok) this.#shelf.note(design, this.#world.now());
     else this.#keeper.tellNotSaved(outcome?.reason ?? "failed");
-    return true;
   }
 }

@@ -83,3 +83,6 @@ export function tellUnworkable(design: Design, save: () => void): void {
     action: { label: WORDS.saveItToAFile, run: save },
   });
 }
+
+/** A sample that is asked for and is not to be had. */
+export const tellNoSample = (): void => tell(WORDS.thatSampleCouldNotBe, { tone: "warning" });

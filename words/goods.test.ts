@@ -11,13 +11,14 @@ test("hose is asked for by its size and by what it must stand", () => {
   expect(name({ bearsKPa: 400, isHot: true, isDrunk: true })).toBe(
     `${plain}, for drinking water, for hot water, made for 400\u00a0kPa when hot`,
   );
+  expect(name({ isFlushed: true })).toMatch(/, for sewage, .*sheet/);
   expect(name({ bearsKPa: 300 })).toBe(`${plain}, made for 300\u00a0kPa`);
 });
 
 test("beside its measures stands what it must bear, and where that comes from", () => {
   const say = (duty: Partial<Parameters<typeof describeHoseDuty>[0]>) =>
     describeHoseDuty(
-      { pressed: null, isDrawn: false, isHot: false, isDrunk: false, ...duty },
+      { pressed: null, isDrawn: false, isHot: false, isDrunk: false, flushedBy: null, ...duty },
       (id) => `the ${id}`,
       "metric",
     );
@@ -26,4 +27,6 @@ test("beside its measures stands what it must bear, and where that comes from", 
   expect(say({ isHot: true, isDrunk: true, pressed: { kPa: 310.2, gearId: "pump" } })).toMatch(
     /hot drinking water at 311\u00a0kPa or more: as much can come from the pump/,
   );
+  // what a toilet's own pump gives nobody told
+  expect(say({ flushedBy: "toilet" })).toMatch(/^Made for sewage\. the toilet sends .* read off its sheet/);
 });

@@ -58,13 +58,14 @@ const BEDDING_NAMES: Readonly<Record<Bedding, string>> = {
 };
 
 /** What a hose is asked for by, beside its size. */
-function listBoughtFor({ bearsKPa, isDrawn, isHot, isDrunk }: BoughtFor, units: Units): string[] {
+function listBoughtFor({ bearsKPa, isDrawn, isHot, isDrunk, isFlushed }: BoughtFor, units: Units): string[] {
   const bears = bearsKPa === undefined ? [] : [`made for ${formatQuantity(bearsKPa, "waterPressure", units)}`];
   return [
     ...(isDrunk ? ["for drinking water"] : []),
     ...(isHot ? ["for hot water"] : []),
     ...bears.map((words) => (isHot ? `${words} when hot` : words)),
     ...(isDrawn ? ["for suction"] : []),
+    ...(isFlushed ? ["for sewage, as strong as the toilet's sheet asks"] : []),
   ];
 }
 

@@ -26,6 +26,8 @@ export type BoughtFor = {
   readonly isDrawn?: true;
   readonly isHot?: true;
   readonly isDrunk?: true;
+  /** A toilet's own pump sends waste through it. */
+  readonly isFlushed?: true;
 };
 
 export type Ware =

@@ -28,7 +28,13 @@ test("from the tank to the pump hose is sucked through, behind it pressed, behin
   const design = withHotWater();
   const set = design.gear.find(({ spec }) => spec.kind === "relief")!;
   if (set.spec.kind !== "relief") throw new Error("no relief valve");
-  expect(dutyAt(design, "valve", "in")).toEqual({ pressed: null, isDrawn: true, isHot: false, isDrunk: true });
+  expect(dutyAt(design, "valve", "in")).toEqual({
+    pressed: null,
+    isDrawn: true,
+    isHot: false,
+    isDrunk: true,
+    flushedBy: null,
+  });
   // the water that grows in the heater presses on the cold side as well, up to where its relief valve opens
   const cold = dutyAt(design, "pump", "out");
   expect([cold.pressed!.gearId, cold.isDrawn, cold.isHot, cold.isDrunk]).toEqual([set.id, false, false, true]);
@@ -73,8 +79,8 @@ test("loop water is nobody's drink, and without a pump no hose is asked for anyt
   const duties = listHoseDuties(loop);
   expect(duties.size).toBe(loop.lines.filter(({ kind }) => kind === "hose").length);
   // from the loop tank to its pump, and from the fresh tank to the other
-  expect(duties.get("hose")).toEqual({ pressed: null, isDrawn: true, isHot: false, isDrunk: false });
-  expect(duties.get("hose-12")).toEqual({ pressed: null, isDrawn: true, isHot: false, isDrunk: true });
+  expect(duties.get("hose")).toEqual({ pressed: null, isDrawn: true, isHot: false, isDrunk: false, flushedBy: null });
+  expect(duties.get("hose-12")).toEqual({ pressed: null, isDrawn: true, isHot: false, isDrunk: true, flushedBy: null });
   const still = {
     ...loop,
     gear: loop.gear.map((piece) =>
@@ -112,6 +118,29 @@ test("in no state does more stand in a hose than it is bought for, whatever is t
     ),
     { numRuns: 40 },
   );
+});
+
+test("waste of a toilet that pumps goes through each hose to its tank, and through none of water", () => {
+  for (const name of ["lesesaal-heads", "otter-heads", "setzkasten"] as const) {
+    const design = readDemo(name);
+    const duties = listHoseDuties(design);
+    const bowls = design.gear.filter(({ spec }) => spec.kind === "bowl");
+    for (const { id, spec } of bowls) {
+      const at = (port: string) =>
+        design.lines.find(
+          (line) =>
+            line.kind === "hose" &&
+            [line.from, line.to].some((end) => end.kind === "gear" && end.gearId === id && end.port === port),
+        );
+      const [out, flush] = [at("waste"), at("flush")];
+      expect([name, out && duties.get(out.id)!.flushedBy]).toEqual([name, id]);
+      // a vacuum draws, the others push
+      expect(duties.get(out!.id)!.isDrawn).toBe(spec.kind === "bowl" && spec.bowl === "vacuum");
+      if (flush) expect(duties.get(flush.id)!.flushedBy).toBeNull();
+    }
+    expect(bowls.length > 0).toBe([...duties.values()].some(({ flushedBy }) => flushedBy !== null));
+    for (const { flushedBy, isDrunk } of duties.values()) expect(flushedBy !== null && isDrunk).toBe(false);
+  }
 });
 
 test("what a tap outside presses with comes through a pump that stands", () => {

@@ -16,7 +16,11 @@ export type HoseDuty = {
   readonly isHot: boolean;
   /** Fresh water comes to it. */
   readonly isDrunk: boolean;
+  /** The toilet whose own pump sends waste through it; what that pump gives stands on its sheet alone. */
+  readonly flushedBy: string | null;
 };
+
+const isBowl = ({ spec }: Gear): boolean => spec.kind === "bowl";
 
 type Arcs = ReadonlyMap<string, readonly Arc[]>;
 
@@ -26,8 +30,8 @@ const PARTS = new Set<Gear["spec"]["kind"]>(["pump", "airGap"]);
 
 /**
  * What each hose must bear, by its id, with every valve open and every tap shut: the hardest push of any pump or tap outside, and beside a
- * heater what its relief valve lets come. Knocks when a tap is shut, a heavy hand and age are not counted; a toilet's own pump is not
- * known. Source: hydrostatics [C]; that mixers and heaters let hot water go either way, common practice [T].
+ * heater what its relief valve lets come. Knocks when a tap is shut, a heavy hand and age are not counted; what a toilet's own pump gives is not
+ * known, only where it sends to. Source: hydrostatics [C]; that mixers and heaters let hot water go either way, common practice [T].
  */
 export function listHoseDuties(design: Design): ReadonlyMap<string, HoseDuty> {
   const graph = buildGearGraph(design);
@@ -43,9 +47,20 @@ export function listHoseDuties(design: Design): ReadonlyMap<string, HoseDuty> {
     design.gear.flatMap(({ id, spec }) => (spec.kind === "pump" ? [toPortNode(id, "in")] : [])),
     (node) => listReached(both, node, ({ spec }) => PARTS.has(spec.kind)),
   );
+  // what has come to an end goes no further as what it was, and nothing that went through a toilet is drunk
+  const ends = new Set(graph.ends.map(({ node }) => node));
+  const onward = new Map([...arcs].filter(([node]) => !ends.has(node)));
   const drunk = spread(
     graph.ends.flatMap(({ node, holds }) => (holds === "fresh" ? [node] : [])),
-    (node) => listReached(arcs, node),
+    (node) => {
+      const from = new Map([...onward, [node, arcs.get(node) ?? []]]);
+      return listReached(from, node, isBowl);
+    },
+  );
+  const flushed = design.gear.flatMap(({ id, spec }) =>
+    spec.kind === "bowl"
+      ? [{ id, isDrawn: spec.bowl === "vacuum", nodes: listReached(onward, toPortNode(id, "waste"), isBowl) }]
+      : [],
   );
   const reliefs = listReliefs(design.gear, both);
   const isHose = (link: GearLink) => link.kind === "hose";
@@ -66,14 +81,16 @@ export function listHoseDuties(design: Design): ReadonlyMap<string, HoseDuty> {
           .map(({ relief, setKPa }) => ({ kPa: shiftKPa(setKPa, [relief, "in"], [piece, port]), gearId: relief.id }));
         return [...(push ? [{ kPa: push.pushKPa, gearId: push.piece.id }] : []), ...grown];
       });
+      const flushes = flushed.filter(({ nodes }) => isIn(nodes));
       const [hardest = null] = pressed.filter(({ kPa }) => kPa > 0).sort((a, b) => b.kPa - a.kPa);
       return [
         id,
         {
           pressed: hardest,
-          isDrawn: hardest === null && isIn(drawn),
+          isDrawn: hardest === null && (isIn(drawn) || flushes.some((by) => by.isDrawn)),
           isHot: isIn(hot) || warms.has(from) || warms.has(to),
           isDrunk: isIn(drunk),
+          flushedBy: flushes[0]?.id ?? null,
         },
       ];
     }),

@@ -16,7 +16,7 @@ const HELD_KEY = "schleuse-held";
 const download = (name: string, text: string): void => handOut(name, text, "application/json");
 
 async function readSample(name: string): Promise<string> {
-  const answer = await fetch(`/samples/${name}`);
+  const answer = await fetch(`/samples/${encodeURIComponent(name)}`);
   if (!answer.ok) throw new Error(`sample ${name}: ${answer.status}`);
   return answer.text();
 }
@@ -50,6 +50,13 @@ function recall(key: string): string | null {
   }
 }
 
+// A link may name a sample rig: /?sample=otter-heads. Once it is opened, the page comes back to what was worked on last.
+function takeAsked(): string | null {
+  const asked = new URLSearchParams(location.search).get("sample");
+  if (asked !== null) history.replaceState(history.state, "", location.pathname);
+  return asked;
+}
+
 let started = false;
 
 /** Starts the session once, however often the page is mounted. */
@@ -59,7 +66,7 @@ export async function startSession(): Promise<void> {
   look({ theme: document.documentElement.dataset["theme"] === "dark" ? "dark" : "light", units: readUnits() });
   watchLeaving();
   try {
-    await session.start();
+    await session.start(takeAsked());
   } catch {
     workbench.setState({ phase: "failed" });
   }

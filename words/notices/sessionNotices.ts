@@ -30,3 +30,5 @@ export const saveItToAFile = "Save it to a file";
 export const newerThanThisPage = "newer than this page";
 export const damaged = "damaged";
 export const undo = "Undo";
+export const thatSampleCouldNotBe =
+  "That sample could not be fetched. Check the link that named it, connect to the network once, or open a file.";
