@@ -7,6 +7,7 @@ test("a field of the column and its place on the stage light each other up, by p
   await page.keyboard.press("1");
   const stage = page.locator("svg .handle[data-part='measure:ground']").first();
   const field = page.locator("div[data-part='measure:ground']");
+  await expect(stage).toBeVisible();
   await expect(stage).not.toHaveAttribute("data-lit");
   await field.hover();
   await expect(stage).toHaveAttribute("data-lit", "");

@@ -23,6 +23,12 @@ test("a journey: stops by hand and from a file, a plan that holds, one closed, t
   await expect(plan.filter({ hasText: "Quarry pitch" })).toHaveCount(0);
   await expect(plan.filter({ hasText: "Heron weir" })).toHaveCount(1);
   await expect(line).toContainText("It does not hold: from");
+  // the card that is printed says so too, and of which rig it is
+  await page.evaluate(() => {
+    window.print = () => undefined;
+  });
+  await page.getByRole("button", { name: "Print as a card" }).click();
+  await expect(page.locator(".paper")).toContainText(/Kranich.*It does not hold: from.*Planned on/);
   await page.getByRole("button", { name: "Open again" }).click();
   await expect(plan).toHaveCount(4);
   await page.getByRole("button", { name: "2 days more" }).first().click();

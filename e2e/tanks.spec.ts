@@ -38,7 +38,10 @@ test("dip chart, gauge, running empty and a cold night: each tells what is true 
   });
   await dips.getByRole("button", { name: "Print" }).click();
   await expect(page.locator("body")).toHaveAttribute("data-printed", /^[1-9]/);
+  // a telephone goes on while it prints: the copy goes when the page is taken in hand again
+  await expect(page.locator(".paper")).toContainText(/Kranich.*Grey tank/);
   await page.keyboard.press("w");
+  await expect(page.locator(".paper")).toHaveCount(0);
   await expect(dips).toContainText("as it stands: nose down 3°");
   const gauge = page.getByRole("group", { name: "Gauge" });
   await gauge.getByLabel("Kind").selectOption({ label: "Float on an arm" });

@@ -25,17 +25,15 @@ export function WaterwaySheet({ onClose }: { readonly onClose: () => void }) {
   const { width, height } = frame.size;
   return (
     <Sheet size="full" title={WORDS.waterway} about={WORDS.whereTheWaterComesFrom} onClose={onClose}>
-      <div className="flex h-full min-h-0 flex-col gap-2">
+      <div className="flex h-full min-h-0 flex-col gap-2" data-waterway>
         <div className="flex flex-wrap items-center gap-x-5 gap-y-1 text-[12.5px] text-faint">
           <Legend />
           <span className="flex-1" />
-          <Button
-            onClick={(event) => printPart(event.currentTarget.closest("section")?.querySelector("[data-waterway]"))}
-          >
+          <Button onClick={(event) => printPart(event.currentTarget.closest("[data-waterway]"), [design.name])}>
             <Printer size={14} aria-hidden /> {WORDS.print}
           </Button>
         </div>
-        <div className="min-h-0 flex-1 bg-sheet" data-waterway>
+        <div className="min-h-0 flex-1 bg-sheet">
           <WaterwayPlace frame={frame} label={WORDS.waterway} className="h-full">
             {width > 0 && (
               <WaterwayDrawing

@@ -37,6 +37,8 @@ export function JourneyStage({ choice }: { readonly choice: ReactNode }) {
   const units = useWorkbench((state) => state.units);
   const { stops } = useRecords((state) => state.journey);
   const planned = useJourneyPlan();
+  const plan = planned && describePlan(planned.plan, design, planned.from, planned.certainty, units);
+  const head = [design.name, ...(plan ? [plan, WORDS.plannedOn(formatDay(today()))] : [])];
   const served = new Set(planned?.plan.services.map(({ stopId }) => stopId));
   return (
     <section aria-label={WORDS.journey} className="flex min-h-0 flex-1 flex-col bg-sheet">
@@ -45,9 +47,7 @@ export function JourneyStage({ choice }: { readonly choice: ReactNode }) {
         choice={choice}
         text={
           planned ? (
-            <span className={planned.plan.holds ? "" : "text-signal"}>
-              {describePlan(planned.plan, design, planned.from, planned.certainty, units)}
-            </span>
+            <span className={planned.plan.holds ? "" : "text-signal"}>{plan}</span>
           ) : (
             WORDS.addStopsAtTheRight(side)
           )
@@ -71,7 +71,7 @@ export function JourneyStage({ choice }: { readonly choice: ReactNode }) {
         )}
         {stops.length > 0 && <JourneyMap stops={stops} served={served} />}
         {planned && (
-          <Button onClick={(event) => printPart(event.currentTarget.closest("[data-card]"))}>
+          <Button onClick={(event) => printPart(event.currentTarget.closest("[data-card]"), head)}>
             <Printer size={14} aria-hidden /> {WORDS.printAsACard}
           </Button>
         )}

@@ -43,6 +43,7 @@ const DIP_STEPS = 10;
 function DipChart({ tank }: { readonly tank: Tank }) {
   const attitude = useWorkbench((state) => state.attitude);
   const units = useWorkbench((state) => state.units);
+  const rigName = useWorkbench((state) => state.history!.design.name);
   const kind = useWorkbench((state) => state.history!.design.rig.kind);
   const { min, max } = measureExtent(tank.solid);
   const place = { xMm: (min.x + max.x) / 2, yMm: (min.y + max.y) / 2 };
@@ -65,7 +66,7 @@ function DipChart({ tank }: { readonly tank: Tank }) {
     <Group
       title={WORDS.dipStickInItsMiddle}
       aside={
-        <Button onClick={(event) => printPart(event.currentTarget.closest("fieldset"))}>
+        <Button onClick={(event) => printPart(event.currentTarget.closest("fieldset"), [rigName])}>
           <Printer size={14} aria-hidden /> {WORDS.print}
         </Button>
       }

@@ -6,6 +6,7 @@ export const stopsAndPlan = "Stops and plan";
 export const noStopsYetWithThe =
   "No stops yet. With the days of each stop and what is there, it is worked out where to dump and fill so that no tank runs over and the fresh water lasts.";
 export const printAsACard = "Print as a card";
+export const plannedOn = (day: string) => `Planned on ${day}.`;
 export const onArrivingAt = "on arriving at";
 export const onLeaving = "on leaving";
 export const itIsClosed = "It is closed";
