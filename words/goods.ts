@@ -7,10 +7,9 @@ import type { Bedding } from "@/core/design/gear";
 import type { PartRef } from "@/core/design/part";
 import { MM_PER_IN } from "@/core/quantity/convert";
 import type { BuildRecord, PartState } from "@/core/record/record";
-import { HOSE_WALL_NAMES } from "./heads";
 import { PORT_NAMES } from "./labels";
 import { formatLengthToBuy } from "./lengthToBuy";
-import { describePart, describePipe } from "./parts";
+import { describeHose, describePart, describePipe } from "./parts";
 import { SENDER_NAMES, THREAD_NAMES } from "./tankLabels";
 import { formatLength, formatMl, formatNumber, formatQuantity, type Units } from "./units";
 
@@ -58,14 +57,15 @@ const BEDDING_NAMES: Readonly<Record<Bedding, string>> = {
 };
 
 /** What a hose is asked for by, beside its size. */
-function listBoughtFor({ bearsKPa, isDrawn, isHot, isDrunk, isFlushed }: BoughtFor, units: Units): string[] {
+function listBoughtFor({ bearsKPa, isDrawn, isHot, isDrunk, isSewage, isFlushed }: BoughtFor, units: Units): string[] {
   const bears = bearsKPa === undefined ? [] : [`made for ${formatQuantity(bearsKPa, "waterPressure", units)}`];
   return [
     ...(isDrunk ? ["for drinking water"] : []),
+    ...(isSewage ? ["for sewage"] : []),
     ...(isHot ? ["for hot water"] : []),
     ...bears.map((words) => (isHot ? `${words} when hot` : words)),
     ...(isDrawn ? ["for suction"] : []),
-    ...(isFlushed ? ["for sewage, as strong as the toilet's sheet asks"] : []),
+    ...(isFlushed ? ["as strong as the toilet's sheet asks"] : []),
   ];
 }
 
@@ -84,8 +84,7 @@ export function nameWare(ware: Ware, units: Units): string {
     case "adaptor":
       return `adaptor, ${THREAD_NAMES[ware.thread]} to ${describePipe(ware.pipe, units)}`;
     case "hose": {
-      const pipe = describePipe(ware.pipe, units);
-      const name = ware.wall && ware.wall !== "plain" ? `${HOSE_WALL_NAMES[ware.wall]}, ${pipe}` : pipe;
+      const name = ware.wall === undefined ? describePipe(ware.pipe, units) : describeHose(ware.wall, ware.pipe, units);
       return [name, ...(ware.duty ? listBoughtFor(ware.duty, units) : [])].join(", ");
     }
     case "sleeve":

@@ -8,16 +8,16 @@ export function describeHoseDuty(duty: HoseDuty, nameOf: (gearId: string) => str
 }
 
 function describeWater(
-  { pressed, isDrawn, isHot, isDrunk, flushedBy }: HoseDuty,
+  { pressed, isDrawn, isHot, isDrunk, isSewage }: HoseDuty,
   nameOf: (gearId: string) => string,
   units: Units,
 ): string | null {
-  const water = `${isHot ? "hot " : ""}${isDrunk ? "drinking water" : flushedBy !== null ? "sewage" : "water"}`;
+  const water = `${isHot ? "hot " : ""}${isSewage ? "sewage" : isDrunk ? "drinking water" : "water"}`;
   if (pressed) {
     return `Made for ${water} at ${formatQuantity(Math.ceil(pressed.kPa), "waterPressure", units)} or more: as much can come from ${nameOf(pressed.gearId)} with every tap shut.`;
   }
   if (isDrawn) return `Made for ${water} under suction: a soft one goes flat.`;
-  return isHot || isDrunk || flushedBy !== null ? `Made for ${water}.` : null;
+  return isHot || isDrunk || isSewage ? `Made for ${water}.` : null;
 }
 
 const describeFlush = ({ flushedBy }: HoseDuty, nameOf: (gearId: string) => string): string | null =>

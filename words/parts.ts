@@ -1,7 +1,8 @@
-import type { Pipe } from "@/core/design/plumbing";
+import type { HoseWall, Pipe } from "@/core/design/plumbing";
 import type { Part } from "@/core/parts/listParts";
 import { findPipeSize, type PipeSize } from "@/core/parts/pipes";
 import { FITTING_NAMES, INLINE_NAMES, TRAP_NAMES } from "./drainLabels";
+import { HOSE_WALL_NAMES } from "./heads";
 import { BRANCH_VENT_NAMES } from "./labels";
 import { formatLengthToBuy } from "./lengthToBuy";
 import { formatLengthFigure, lengthUnit, type Units } from "./units";
@@ -21,6 +22,14 @@ export function describePipe(pipe: Pipe, units: Units): string {
   return describeSize(size, units);
 }
 
+/** A hose by what its wall is made of and its size: "barrier hose 38 mm"; what is ribbed inside says so. */
+export function describeHose(wall: HoseWall, pipe: Pipe, units: Units): string {
+  const size = findPipeSize(pipe);
+  if (!size) return `${HOSE_WALL_NAMES[wall]}, ${describePipe(pipe, units)}`;
+  const ribbed = size.family === "ribbedHose" ? ", ribbed" : "";
+  return `${HOSE_WALL_NAMES[wall]} ${nameSize(size, units)}${ribbed}`;
+}
+
 /** Hoses by the inch sizes they are sold under. */
 const HOSE_INCHES: Readonly<Record<string, string>> = {
   "13": "½ in",
@@ -36,11 +45,14 @@ const HOSE_INCHES: Readonly<Record<string, string>> = {
 /** Family and size as at the counter: "Waste pipe 40 mm"; hoses in the reader's own sizes, metric pipe with what it comes to. */
 export function describeSize({ family, call, pipe }: PipeSize, units: Units): string {
   const name = FAMILY_NAMES[family];
-  if (/in$/.test(call)) return `${name} ${call}`;
-  if (units === "metric") return `${name} ${call} mm`;
-  return family === "metricWaste"
+  return family === "metricWaste" && units !== "metric"
     ? `Metric ${name.toLowerCase()} ${call} mm (${formatLengthFigure(pipe.outerMm, units)} in outside)`
-    : `${name} ${HOSE_INCHES[call] ?? `${call} mm`}`;
+    : `${name} ${nameSize({ call }, units)}`;
+}
+
+function nameSize({ call }: Pick<PipeSize, "call">, units: Units): string {
+  if (/in$/.test(call)) return call;
+  return units === "metric" ? `${call} mm` : (HOSE_INCHES[call] ?? `${call} mm`);
 }
 
 /** How much of a part, and what it is. */

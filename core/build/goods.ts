@@ -26,6 +26,7 @@ export type BoughtFor = {
   readonly isDrawn?: true;
   readonly isHot?: true;
   readonly isDrunk?: true;
+  readonly isSewage?: true;
   /** A toilet's own pump sends waste through it. */
   readonly isFlushed?: true;
 };

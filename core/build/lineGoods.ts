@@ -109,12 +109,13 @@ function listVentGoods(design: Design, vent: Vent): Good[] {
 /** Hoses are told apart by the pressure they bear in such steps, kPa [T]. */
 const PRESSURE_STEP_KPA = 50;
 
-function toBoughtFor({ pressed, isDrawn, isHot, isDrunk, flushedBy }: HoseDuty): BoughtFor | null {
+function toBoughtFor({ pressed, isDrawn, isHot, isDrunk, isSewage, flushedBy }: HoseDuty): BoughtFor | null {
   const asked = {
     ...(pressed && { bearsKPa: Math.ceil(pressed.kPa / PRESSURE_STEP_KPA) * PRESSURE_STEP_KPA }),
     ...(isDrawn && { isDrawn }),
     ...(isHot && { isHot }),
     ...(isDrunk && { isDrunk }),
+    ...(isSewage && { isSewage }),
     ...(flushedBy !== null && { isFlushed: true as const }),
   };
   return Object.keys(asked).length > 0 ? asked : null;

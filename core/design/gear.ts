@@ -14,6 +14,7 @@ export const PUMP_KINDS = ["diaphragm", "centrifugal", "macerator", "hand"] as c
 export const FILTER_MEDIA = ["sediment", "carbon", "block"] as const;
 export const TAP_USES = ["drinking", "washing", "shower", "deckWash"] as const;
 export const BOWL_KINDS = ["handPump", "macerating", "vacuum", "gravity"] as const;
+export type BowlKind = (typeof BOWL_KINDS)[number];
 export const METALS = ["bronze", "dzrBrass", "stainless", "composite", "brass", "domestic"] as const;
 export const TAILS = ["straight", "elbow90", "elbow120"] as const;
 export const BEDDINGS = ["polyurethane", "polysulphide", "butyl", "none"] as const;

@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { readDemo } from "@/tests/demoRigs";
+import { ALL_DEMOS, readDemo } from "@/tests/demoRigs";
 import { begin, take } from "@/tests/fitting";
 import { gearDesigns } from "@/tests/gearArbitraries";
 import type { Design } from "../design/design";
@@ -33,6 +33,7 @@ test("from the tank to the pump hose is sucked through, behind it pressed, behin
     isDrawn: true,
     isHot: false,
     isDrunk: true,
+    isSewage: false,
     flushedBy: null,
   });
   // the water that grows in the heater presses on the cold side as well, up to where its relief valve opens
@@ -79,8 +80,22 @@ test("loop water is nobody's drink, and without a pump no hose is asked for anyt
   const duties = listHoseDuties(loop);
   expect(duties.size).toBe(loop.lines.filter(({ kind }) => kind === "hose").length);
   // from the loop tank to its pump, and from the fresh tank to the other
-  expect(duties.get("hose")).toEqual({ pressed: null, isDrawn: true, isHot: false, isDrunk: false, flushedBy: null });
-  expect(duties.get("hose-12")).toEqual({ pressed: null, isDrawn: true, isHot: false, isDrunk: true, flushedBy: null });
+  expect(duties.get("hose")).toEqual({
+    pressed: null,
+    isDrawn: true,
+    isHot: false,
+    isDrunk: false,
+    isSewage: false,
+    flushedBy: null,
+  });
+  expect(duties.get("hose-12")).toEqual({
+    pressed: null,
+    isDrawn: true,
+    isHot: false,
+    isDrunk: true,
+    isSewage: false,
+    flushedBy: null,
+  });
   const still = {
     ...loop,
     gear: loop.gear.map((piece) =>
@@ -120,27 +135,55 @@ test("in no state does more stand in a hose than it is bought for, whatever is t
   );
 });
 
-test("waste of a toilet that pumps goes through each hose to its tank, and through none of water", () => {
-  for (const name of ["lesesaal-heads", "otter-heads", "setzkasten"] as const) {
-    const design = readDemo(name);
-    const duties = listHoseDuties(design);
-    const bowls = design.gear.filter(({ spec }) => spec.kind === "bowl");
-    for (const { id, spec } of bowls) {
-      const at = (port: string) =>
-        design.lines.find(
-          (line) =>
-            line.kind === "hose" &&
-            [line.from, line.to].some((end) => end.kind === "gear" && end.gearId === id && end.port === port),
-        );
-      const [out, flush] = [at("waste"), at("flush")];
-      expect([name, out && duties.get(out.id)!.flushedBy]).toEqual([name, id]);
-      // a vacuum draws, the others push
-      expect(duties.get(out!.id)!.isDrawn).toBe(spec.kind === "bowl" && spec.bowl === "vacuum");
-      if (flush) expect(duties.get(flush.id)!.flushedBy).toBeNull();
+/** Whether it draws at its waste and at its flush, and whether its own pump sends. */
+const BOWLS = [
+  ["handPump", false, true, true],
+  ["macerating", false, true, true],
+  ["vacuum", true, false, true],
+  ["gravity", false, false, false],
+] as const;
+
+test.each(BOWLS)(
+  "%s: its waste goes through each hose to its tank, and through none of water",
+  (bowl, waste, flush, sends) => {
+    for (const name of ["otter-heads", "setzkasten"] as const) {
+      const demo = readDemo(name);
+      const gear = demo.gear.map((piece) =>
+        piece.spec.kind === "bowl" ? { ...piece, spec: { ...piece.spec, bowl } } : piece,
+      );
+      const design = { ...demo, gear };
+      const { id } = gear.find(({ spec }) => spec.kind === "bowl")!;
+      const [out, into] = [dutyAt(design, "bowl", "waste"), dutyAt(design, "bowl", "flush")];
+      expect([out.isSewage, out.isDrawn, out.flushedBy]).toEqual([true, waste, sends ? id : null]);
+      expect([into.isSewage, into.isDrawn, into.flushedBy]).toEqual([false, flush, null]);
+      const all = [...listHoseDuties(design).values()];
+      expect(all.filter(({ isSewage }) => isSewage).length).toBeGreaterThan(3);
+      for (const { flushedBy, isSewage, isDrunk } of all) {
+        expect([flushedBy !== null && !isSewage, isSewage && isDrunk]).toEqual([false, false]);
+      }
     }
-    expect(bowls.length > 0).toBe([...duties.values()].some(({ flushedBy }) => flushedBy !== null));
-    for (const { flushedBy, isDrunk } of duties.values()) expect(flushedBy !== null && isDrunk).toBe(false);
+  },
+);
+
+test("what leaves a black tank is sewage, and a station's hose draws through all of its pump-out", () => {
+  let decks = 0;
+  for (const design of ALL_DEMOS) {
+    const duties = listHoseDuties(design);
+    const holds = new Map(design.tanks.map(({ id, holds: water }) => [id, water]));
+    const isDeck = new Set(design.gear.flatMap(({ id, spec }) => (spec.kind === "deckFitting" ? [id] : [])));
+    for (const line of design.lines) {
+      if (line.kind !== "hose") continue;
+      const { isSewage, isDrawn, pressed } = duties.get(line.id)!;
+      if (line.from.kind === "tank" && holds.get(line.from.tankId) === "black") {
+        expect([design.id, line.id, isSewage]).toEqual([design.id, line.id, true]);
+      }
+      if ([line.from, line.to].some((end) => end.kind === "gear" && isDeck.has(end.gearId))) {
+        expect([design.id, line.id, isDrawn || pressed !== null]).toEqual([design.id, line.id, true]);
+        decks += 1;
+      }
+    }
   }
+  expect(decks).toBeGreaterThan(2);
 });
 
 test("what a tap outside presses with comes through a pump that stands", () => {

@@ -1,5 +1,6 @@
 import type { Design } from "../design/design";
-import type { Gear } from "../design/gear";
+import type { BowlKind, Gear } from "../design/gear";
+import type { HeldWater } from "../design/plumbing";
 import { buildGearGraph, type GearLink, toPortNode } from "./gearGraph";
 import { listHot } from "./hotWays";
 import { findHardest, listPushes, shiftKPa } from "./pushes";
@@ -10,15 +11,25 @@ import { ALL_OPEN } from "./settings";
 export type HoseDuty = {
   /** The most that can come to stand in it, gauge, kPa, and the piece it comes from; null where nothing pushes. */
   readonly pressed: { readonly kPa: number; readonly gearId: string } | null;
-  /** A pump draws through it: a soft one goes flat. */
+  /** A pump, a toilet or a pump-out station draws through it: a soft one goes flat. */
   readonly isDrawn: boolean;
   /** Water of a heater comes to it, past a mixer too, which is set by hand. */
   readonly isHot: boolean;
   /** Fresh water comes to it. */
   readonly isDrunk: boolean;
+  /** What comes from a toilet or a black tank goes through it. */
+  readonly isSewage: boolean;
   /** The toilet whose own pump sends waste through it; what that pump gives stands on its sheet alone. */
   readonly flushedBy: string | null;
 };
+
+/** Where a toilet draws by itself, and whether its own pump sends waste on; its usual flush is pushed to it [T]. */
+const OWN_PUMP = {
+  handPump: { drawsAt: ["flush"], sends: true },
+  macerating: { drawsAt: ["flush"], sends: true },
+  vacuum: { drawsAt: ["waste"], sends: true },
+  gravity: { drawsAt: [], sends: false },
+} as const satisfies Record<BowlKind, { readonly drawsAt: readonly string[]; readonly sends: boolean }>;
 
 const isBowl = ({ spec }: Gear): boolean => spec.kind === "bowl";
 
@@ -26,7 +37,7 @@ type Arcs = ReadonlyMap<string, readonly Arc[]>;
 
 /** Between these a heater's water has nowhere to grow to: what lets it go is the relief valve. */
 const SHUTS = new Set<Gear["spec"]["kind"]>(["valve", "diverter", "nonReturn", "pump"]);
-const PARTS = new Set<Gear["spec"]["kind"]>(["pump", "airGap"]);
+const PARTS = new Set<Gear["spec"]["kind"]>(["pump", "airGap", "bowl"]);
 
 /**
  * What each hose must bear, by its id, with every valve open and every tap shut: the hardest push of any pump or tap outside, and beside a
@@ -44,22 +55,25 @@ export function listHoseDuties(design: Design): ReadonlyMap<string, HoseDuty> {
     design.gear.filter(({ spec }) => spec.kind === "heater"),
   );
   const drawn = spread(
-    design.gear.flatMap(({ id, spec }) => (spec.kind === "pump" ? [toPortNode(id, "in")] : [])),
+    design.gear.flatMap(({ id, spec }) => {
+      if (spec.kind === "pump") return [toPortNode(id, "in")];
+      if (spec.kind === "bowl") return OWN_PUMP[spec.bowl].drawsAt.map((port) => toPortNode(id, port));
+      return spec.kind === "deckFitting" ? [toPortNode(id, "out")] : [];
+    }),
     (node) => listReached(both, node, ({ spec }) => PARTS.has(spec.kind)),
   );
   // what has come to an end goes no further as what it was, and nothing that went through a toilet is drunk
   const ends = new Set(graph.ends.map(({ node }) => node));
   const onward = new Map([...arcs].filter(([node]) => !ends.has(node)));
-  const drunk = spread(
-    graph.ends.flatMap(({ node, holds }) => (holds === "fresh" ? [node] : [])),
-    (node) => {
-      const from = new Map([...onward, [node, arcs.get(node) ?? []]]);
-      return listReached(from, node, isBowl);
-    },
-  );
+  const spreadWater = (water: HeldWater) =>
+    spread(
+      graph.ends.flatMap(({ node, holds }) => (holds === water ? [node] : [])),
+      (node) => listReached(new Map([...onward, [node, arcs.get(node) ?? []]]), node, isBowl),
+    );
+  const [drunk, black] = [spreadWater("fresh"), spreadWater("black")];
   const flushed = design.gear.flatMap(({ id, spec }) =>
     spec.kind === "bowl"
-      ? [{ id, isDrawn: spec.bowl === "vacuum", nodes: listReached(onward, toPortNode(id, "waste"), isBowl) }]
+      ? [{ id, hasPump: OWN_PUMP[spec.bowl].sends, nodes: listReached(onward, toPortNode(id, "waste"), isBowl) }]
       : [],
   );
   const reliefs = listReliefs(design.gear, both);
@@ -87,10 +101,11 @@ export function listHoseDuties(design: Design): ReadonlyMap<string, HoseDuty> {
         id,
         {
           pressed: hardest,
-          isDrawn: hardest === null && (isIn(drawn) || flushes.some((by) => by.isDrawn)),
+          isDrawn: hardest === null && isIn(drawn),
           isHot: isIn(hot) || warms.has(from) || warms.has(to),
           isDrunk: isIn(drunk),
-          flushedBy: flushes[0]?.id ?? null,
+          isSewage: flushes.length > 0 || isIn(black),
+          flushedBy: flushes.find(({ hasPump }) => hasPump)?.id ?? null,
         },
       ];
     }),

@@ -1,10 +1,8 @@
-import type { GearSpec } from "../design/gear";
+import type { BowlKind } from "../design/gear";
 
 /** Every kind of toilet there is: bowls that are pumped or flushed away, and those that are carried. */
 export const TOILET_KINDS = ["handPump", "macerating", "vacuum", "gravity", "cassette", "diverting", "bucket"] as const;
 export type ToiletKind = (typeof TOILET_KINDS)[number];
-
-type BowlKind = Extract<GearSpec, { readonly kind: "bowl" }>["bowl"];
 
 /** What is done on it once a flush, in litres of one time: water, and all that goes into the vessel. */
 type Carried = { readonly holds: "black"; readonly litres: number };
