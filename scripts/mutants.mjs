@@ -58,7 +58,9 @@ async function tryArea(area) {
   const queue = [...drawn];
   const work = async () => {
     for (let fault = queue.shift(); fault; fault = queue.shift()) {
-      caught.set(fault.id, await tryFault(fault.id, known, met));
+      const isCaught = await tryFault(fault.id, known, met);
+      caught.set(fault.id, isCaught);
+      if (!isCaught) console.log(nameFault(fault));
       if (caught.size % 50 === 0) console.error(`${area}: ${caught.size} of ${drawn.length} tried`);
     }
   };
@@ -149,11 +151,10 @@ function drawSome(list, count, skipped) {
     .map(([, one]) => one);
 }
 
+const nameFault = ({ file, line, kind, was, becomes }) => `${file}:${line} ${kind}: ${was}  ->  ${becomes}`;
+
 function tell(area, drawn, all, caught) {
   const alive = drawn.filter(({ id }) => !caught.get(id));
-  const inOrder = alive.sort((a, b) => a.file.localeCompare(b.file) || a.line - b.line);
-  for (const { file, line, kind, was, becomes } of inOrder)
-    console.log(`${file}:${line} ${kind}: ${was}  ->  ${becomes}`);
   const share = drawn.length === 0 ? 1 : 1 - alive.length / drawn.length;
   const of = drawn.length < all ? ` drawn from ${all}` : "";
   console.log(
