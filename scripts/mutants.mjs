@@ -151,7 +151,9 @@ function drawSome(list, count, skipped) {
     .map(([, one]) => one);
 }
 
-const nameFault = ({ file, line, kind, was, becomes }) => `${file}:${line} ${kind}: ${was}  ->  ${becomes}`;
+function nameFault({ file, line, kind, was, becomes }) {
+  return `${file}:${line} ${kind}: ${was}  ->  ${becomes}`;
+}
 
 function tell(area, drawn, all, caught) {
   const alive = drawn.filter(({ id }) => !caught.get(id));

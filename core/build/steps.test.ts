@@ -166,26 +166,6 @@ test("what is pumped over is put there unless its pump is laid, and a trial fill
   expect([...listBefore(steps, `trialTank:${second.id}`)]).not.toContain(`joinTanks:${first.id}`);
   const surface = (id: string) => measureTrialSurfaceMm2(design, steps.find((step) => step.id === `trialTank:${id}`)!);
   expect(surface(first.id)).toBeCloseTo(surface(second.id), 6);
-  // the pump of the taps draws out of a fresh tank too, and fills no other; one whose hose leads there does
-  const loop = readDemo("kranich-loop");
-  const fresh = loop.tanks.find(({ holds }) => holds === "fresh")!;
-  const other: Tank = { ...fresh, id: "other", ports: [{ ...fresh.ports[0]!, id: "in", kind: "fill" }] };
-  const from: Tank = { ...fresh, link: { kind: "pumped", toTank: "other" } };
-  const tanks = [...loop.tanks.map((one) => (one === fresh ? from : one)), other];
-  expect(findTankJoin({ ...loop, tanks }, from)).not.toBeNull();
-  const hoses = loop.lines.filter((line) => line.kind === "hose");
-  const draw = hoses.find(({ from: end }) => end.kind === "tank" && end.tankId === fresh.id)!;
-  const pump = loop.gear.find(({ spec }) => spec.kind === "pump")!;
-  const lines: Design["lines"] = [
-    { ...draw, id: "a", to: { kind: "gear", gearId: pump.id, port: "in" } },
-    {
-      ...draw,
-      id: "b",
-      from: { kind: "gear", gearId: pump.id, port: "out" },
-      to: { kind: "tank", tankId: "other", portId: "in" },
-    },
-  ];
-  expect(findTankJoin({ ...loop, tanks, lines }, from)).toBeNull();
 });
 
 test("a drain that held is to be tried again when the tank or the fitting it ends in was moved", () => {

@@ -171,6 +171,15 @@ test("between two things the best is that of trying every place between them", (
     ),
     { numRuns: 25 },
   );
+  // two narrow ones by the edge, and something low that asks for a step: a step along the rig stays between them, too
+  const narrow = (id: string, x: number) => ({ ...beam(id, x, 30), atMm: { x, y: -225, z: -390 }, widthMm: 40 });
+  const low = { ...beam("low", 400, 150), atMm: { x: 400, y: -250, z: -395 }, widthMm: 500, heightMm: 150 };
+  const stepped = { ...small, obstacles: [narrow("a", 20), narrow("b", 620), low] };
+  const free = findLargestTanks(stepped)!;
+  expect(free.some((place) => place.stepped && place.atMm.x + place.lengthMm > 620)).toBe(true);
+  const kept = findLargestTanks(stepped, { aim: { most: "litres", between: ["a", "b"] } })!;
+  expect(kept.length).toBeGreaterThan(0);
+  for (const { atMm, lengthMm } of kept) expect([atMm.x >= 50, atMm.x + lengthMm <= 620]).toEqual([true, true]);
   const side = {
     ...small,
     obstacles: [beam("a", 100, 30), { ...beam("b", 100, 30), atMm: { x: 100, y: 150, z: -390 } }],
@@ -233,7 +242,11 @@ test("a tank with a step, along or across, is the best of trying every run and e
       fc.integer({ min: 250, max: 700 }),
       fc.integer({ min: -200, max: 0 }),
       fc.integer({ min: 160, max: 440 }),
-      (design, x, lengthMm, y, widthMm) => {
+      fc.option(fc.integer({ min: -3, max: 15 })),
+      (design, anyX, lengthMm, y, widthMm, beside) => {
+        // now and then one thing ends just where its room ends, or a little nearer
+        const [near] = listTaken(design);
+        const x = near && beside !== null ? near.block.max.x + near.roomMm + 6 + beside : anyX;
         const topMm = topOf(design) - 26;
         const box: Found = {
           atMm: { x, y, z: topMm - 100 },
