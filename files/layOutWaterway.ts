@@ -1,5 +1,6 @@
 import { graphlib, layout } from "@dagrejs/dagre";
-import type { WaterEdge, WaterNode, Waterway } from "@/core/waterway/buildWaterway";
+import type { WaterNode, Waterway } from "@/core/waterway/buildWaterway";
+import type { LaidOut, Placed } from "./laidOut";
 import { LEAD_PX, leadPastParts } from "./leadPastParts";
 
 /** A place where drains meet. */
@@ -7,18 +8,6 @@ const DOT_PX = { width: 10, height: 10 } as const;
 const NODE_PX = { width: 138, height: 58 } as const;
 /** A mark without words: an open end, the ground. */
 const MARK_PX = { width: 54, height: 44 } as const;
-
-export type Placed<T> = T & { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
-export type Led = WaterEdge & {
-  readonly points: readonly (readonly [number, number])[];
-  readonly labelAt: readonly [number, number] | null;
-};
-export type LaidOut = {
-  readonly nodes: readonly Placed<WaterNode>[];
-  readonly edges: readonly Led[];
-  readonly width: number;
-  readonly height: number;
-};
 
 /** Letters of the figures are about so wide, px. */
 const LETTER_PX = 6.2;

@@ -1,4 +1,4 @@
-import type { LaidOut, Placed } from "./layOutWaterway";
+import type { LaidOut, Placed } from "./laidOut";
 
 type Point = readonly [x: number, y: number];
 /** A row across the water: its middle and how far it reaches. */

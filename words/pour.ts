@@ -1,7 +1,8 @@
 import type { Design } from "@/core/design/design";
 import { findTrap } from "@/core/design/lineItems";
 import type { Fixture } from "@/core/design/plumbing";
-import type { Pour, PourEvent } from "@/core/pour/pour";
+import type { Pour } from "@/core/pour/pour";
+import type { PourEvent } from "@/core/pour/pourParts";
 import { formatLength, formatQuantity, type Units } from "./units";
 
 /** A use in a few words: "Kitchen sink let go, 8 L". */

@@ -16,7 +16,7 @@ import { listOpenings } from "../tanks/openings";
 import { computeTankFull } from "../tanks/tankLevels";
 import { measureArmFallMm } from "../traps/trapArm";
 import { computeSealAfterSiphonMm } from "../traps/trapRisks";
-import type { PourEvent, PourLeg } from "./pour";
+import type { PourEvent, PourLeg } from "./pourParts";
 import type { Idle } from "./risen";
 
 /** A leg shorter than this is counted as that long, mm: it would ask for steps without end and holds next to nothing. */

@@ -8,7 +8,8 @@ import { applyEdit } from "../design/edit";
 import type { EditOp } from "../design/editOps";
 import { computeFillRatio } from "../falls/manning";
 import { measureSegmentArea } from "../geometry/circularSegment";
-import { computePour, type Pour, type PourEvent } from "./pour";
+import { computePour, type Pour } from "./pour";
+import type { PourEvent } from "./pourParts";
 
 const sum = (values: readonly number[]): number => values.reduce((all, value) => all + value, 0);
 const last = (pour: Pour) => pour.frames.at(-1)!;

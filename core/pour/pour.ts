@@ -2,12 +2,8 @@ import type { Attitude } from "../attitude/attitude";
 import type { Design } from "../design/design";
 import { computeWasteLps } from "../falls/release";
 import { type Basin, type Cell, layOutPour, type Store, TABLE } from "./layOutPour";
+import type { PourEvent, PourLeg } from "./pourParts";
 import { isFull, listRisen } from "./risen";
-
-/** Water given to one fixture: let go at once with the plug pulled, or running for a while with the drain open. */
-export type PourEvent =
-  | { readonly kind: "empty"; readonly fixtureId: string; readonly litres: number }
-  | { readonly kind: "run"; readonly fixtureId: string; readonly lps: number; readonly seconds: number };
 
 /** What is where at one moment; litres in the order of `legs` and `fixtures`. */
 export type PourFrame = {
@@ -15,15 +11,6 @@ export type PourFrame = {
   readonly legsL: readonly number[];
   readonly fixturesL: readonly number[];
   readonly tankL: number;
-};
-
-export type PourLeg = {
-  readonly lineId: string;
-  readonly index: number;
-  /** Its whole bore, L. */
-  readonly fullL: number;
-  /** What its sag keeps at the attitude, L. */
-  readonly keptL: number;
 };
 
 export type PourFixture = {

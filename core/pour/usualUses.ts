@@ -1,6 +1,6 @@
 import type { Design } from "../design/design";
 import type { Fixture } from "../design/plumbing";
-import type { PourEvent } from "./pour";
+import type { PourEvent } from "./pourParts";
 
 /** One use of a fixture as people use it: its volume let go, or its tap for as long as that volume lasts. */
 export const toUse = ({ id, hasPlug, inflowLps, volumePerUseL }: Fixture): PourEvent =>

@@ -1,5 +1,5 @@
 import type { Severity } from "@/core/evaluate/findings";
-import type { Led } from "@/files/layOutWaterway";
+import type { Led } from "@/files/laidOut";
 
 /** How a line or part is drawn that something is said against. */
 export const TONES: Readonly<Record<Severity, string>> = {
