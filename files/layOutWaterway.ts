@@ -1,6 +1,6 @@
 import { graphlib, layout } from "@dagrejs/dagre";
 import type { WaterNode, Waterway } from "@/core/waterway/buildWaterway";
-import type { LaidOut, Placed } from "./laidOut";
+import type { LaidOut, Led } from "./laidOut";
 import { LEAD_PX, leadPastParts } from "./leadPastParts";
 
 /** A place where drains meet. */

@@ -72,6 +72,8 @@ test("any sender: its worst error is the worst of thirteen fillings at each stan
       };
       const best = findBestPlace(tank, sender, standings, 60);
       expect(best).toMatchObject({ kind: sender.kind, lowMm: sender.lowMm, highMm: sender.highMm });
+      if (best.xMm !== sender.xMm || best.yMm !== sender.yMm)
+        expect([best.xMm / 80, best.yMm / 40].map((tenths) => tenths % 2)).toEqual([1, 1]);
       for (const share of [0.1, 0.3, 0.5, 0.7, 0.9]) {
         for (const other of [0.1, 0.3, 0.5, 0.7, 0.9]) {
           const there = { ...sender, xMm: Math.round(800 * share), yMm: Math.round(400 * other) };

@@ -216,6 +216,20 @@ test("which drains come in at an inlet, and how high a port sits", () => {
   }
 });
 
+test("a port's height counts from the lowest corner of its tank, wherever its profile begins", () => {
+  const profileMm = [
+    { u: 0, v: 30 },
+    { u: 400, v: 30 },
+    { u: 400, v: 230 },
+    { u: 0, v: 230 },
+  ];
+  const tank = {
+    ...readDemo("kranich").tanks[0]!,
+    solid: { shape: "prism", axis: "x", lengthMm: 600, profileMm } as const,
+  };
+  expect(measurePortUpMm(tank, { atMm: { x: 0, y: 0, z: 130 } })).toBe(100);
+});
+
 test("a membrane valve holds the tank back by its rating, a trap by nothing", () => {
   const kranich = readDemo("kranich");
   const design = { ...kranich, rules: { ...kranich.rules, limits: { ...kranich.rules.limits, backHead: 400 } } };

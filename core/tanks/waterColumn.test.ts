@@ -78,6 +78,15 @@ test("an open filler lets it out, one a tap presses into does not; nowhere, or n
   });
   expect(compute(filled(null))).toMatchObject({ overMm: 350, outAt: "filler" });
   expect(compute(filled(300))).toMatchObject({ overMm: 2200, outAt: "vent" });
+  // the filler of another tank is none of its own
+  const beside = filled(null);
+  const elsewhere: Design = {
+    ...beside,
+    lines: beside.lines.map((line) =>
+      line.kind === "hose" ? { ...line, to: { kind: "tank", tankId: "other", portId: "any" } } : line,
+    ),
+  };
+  expect(compute(elsewhere)).toMatchObject({ overMm: 2200, outAt: "vent" });
   expect(compute(endAt(-200))).toBeNull();
   expect(compute({ ...endAt(0), lines: [] })).toBeNull();
 });
