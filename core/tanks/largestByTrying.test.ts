@@ -187,6 +187,12 @@ test("between two things the best is that of trying every place between them", (
   expect(measureBetween(side, ["b", "a"])).toEqual({ x: [-Infinity, Infinity], y: [100, 150] });
   expect(measureBetween(side, ["a", "gone"])).toBeNull();
   expect(findLargestTanks(side, { aim: { most: "litres", between: ["a", "gone"] } })).toEqual([]);
+  // across the rig it stays between them as it does along it
+  const rail = (id: string, y: number) => ({ ...beam(id, 0, LENGTH), atMm: { x: 0, y, z: -390 }, widthMm: 20 });
+  const rails = { ...small, obstacles: [rail("a", -180), rail("b", 120)] };
+  const across = findLargestTanks(rails, { aim: { most: "litres", between: ["a", "b"] } })!;
+  expect(across.length).toBeGreaterThan(0);
+  for (const { atMm, widthMm } of across) expect([atMm.y >= -160, atMm.y + widthMm <= 120]).toEqual([true, true]);
   const inside = {
     ...side,
     obstacles: [beam("a", 100, 300), { ...beam("b", 150, 30), atMm: { x: 150, y: -50, z: -390 } }],

@@ -386,7 +386,17 @@ test("a tank of the design runs empty through its breather, faster with the hatc
   expect(closed.seconds).toBeGreaterThan(open.seconds * 1.1);
   expect(computeRunEmpty(kranich, one, result(kranich))!.seconds).toBeLessThan(closed.seconds);
   expect(open.curve[0]!.litres).toBeCloseTo(result(narrow).level.litres, 9);
-  const shut = { ...one, ports: one.ports.filter(({ kind }) => kind !== "outlet") };
+  // of two at one height the wider is opened, whichever was put in first
+  const wide = one.ports.find(({ kind }) => kind === "outlet")!;
+  const thin = { ...wide, id: "thin", boreMm: wide.boreMm / 2 };
+  const others = one.ports.filter(({ kind }) => kind !== "outlet");
+  const seconds = [[thin], [wide], [thin, wide], [wide, thin]].map((outlets) => {
+    const design = { ...kranich, tanks: [{ ...one, ports: [...others, ...outlets] }], lines: [] };
+    return computeRunEmpty(design, design.tanks[0]!, result(kranich), true)!.seconds;
+  });
+  expect(seconds[0]).toBeGreaterThan(seconds[1]! * 2);
+  expect(seconds.slice(2)).toEqual([seconds[1], seconds[1]]);
+  const shut = { ...one, ports: others };
   expect(computeRunEmpty({ ...kranich, tanks: [shut] }, shut, result(kranich))).toBeNull();
 });
 
