@@ -187,8 +187,8 @@ test("between two things the best is that of trying every place between them", (
   expect(measureBetween(side, ["b", "a"])).toEqual({ x: [-Infinity, Infinity], y: [100, 150] });
   expect(measureBetween(side, ["a", "gone"])).toBeNull();
   expect(findLargestTanks(side, { aim: { most: "litres", between: ["a", "gone"] } })).toEqual([]);
-  // across the rig it stays between them as it does along it
-  const rail = (id: string, y: number) => ({ ...beam(id, 0, LENGTH), atMm: { x: 0, y, z: -390 }, widthMm: 20 });
+  // across the rig it stays between them as it does along it, also past their ends
+  const rail = (id: string, y: number) => ({ ...beam(id, 0, 60), atMm: { x: 0, y, z: -390 }, widthMm: 20 });
   const rails = { ...small, obstacles: [rail("a", -180), rail("b", 120)] };
   const across = findLargestTanks(rails, { aim: { most: "litres", between: ["a", "b"] } })!;
   expect(across.length).toBeGreaterThan(0);
