@@ -40,8 +40,16 @@ test("dip chart, gauge, running empty and a cold night: each tells what is true 
   await expect(page.locator("body")).toHaveAttribute("data-printed", /^[1-9]/);
   // a telephone goes on while it prints: the copy goes when the page is taken in hand again
   await expect(page.locator(".paper")).toContainText(/Kranich.*Grey tank/);
-  await page.keyboard.press("w");
+  // ink is dark on paper, also where the screen is
+  const inkOf = () => page.locator("body").evaluate((body) => getComputedStyle(body).color);
+  const ink = await inkOf();
+  await page.keyboard.press("d");
   await expect(page.locator(".paper")).toHaveCount(0);
+  await expect.poll(inkOf).not.toBe(ink);
+  await page.emulateMedia({ media: "print" });
+  expect(await inkOf()).toBe(ink);
+  await page.emulateMedia({ media: null });
+  await page.keyboard.press("w");
   await expect(dips).toContainText("as it stands: nose down 3°");
   const gauge = page.getByRole("group", { name: "Gauge" });
   await gauge.getByLabel("Kind").selectOption({ label: "Float on an arm" });
