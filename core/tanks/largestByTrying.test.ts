@@ -16,37 +16,46 @@ const [LENGTH, WIDTH, CELL] = [750, 450, 25];
 const kranich = stripPlumbing(readDemo("kranich"));
 const small: Design = { ...kranich, rig: { ...kranich.rig, lengthMm: LENGTH, widthMm: WIDTH }, obstacles: [] };
 
-const floors: fc.Arbitrary<Design> = fc
-  .array(
-    fc.record({
-      x: fc.integer({ min: -100, max: LENGTH }),
-      y: fc.integer({ min: -WIDTH / 2 - 50, max: WIDTH / 2 }),
-      z: fc.integer({ min: -420, max: -60 }),
-      l: fc.integer({ min: 10, max: 260 }),
-      w: fc.integer({ min: 10, max: 200 }),
-      h: fc.integer({ min: 10, max: 250 }),
-      kind: fc.constantFrom("crossMember" as const, "exhaust" as const, "fuelTank" as const, "seat" as const),
-    }),
-    { maxLength: 4 },
-  )
-  .map((blocks) => ({
-    ...small,
-    obstacles: blocks.map(
-      ({ x, y, z, l, w, h, kind }, i): Obstacle => ({
-        ...kranich.obstacles[0]!,
-        id: `o-${i}`,
-        name: `Thing ${i}`,
-        kind,
-        atMm: { x, y, z },
-        lengthMm: l,
-        widthMm: w,
-        heightMm: h,
+const floors: fc.Arbitrary<Design> = fc.tuple(fc.boolean(), things()).map(([hasSill, obstacles]) => ({
+  ...small,
+  rig: hasSill ? small.rig : { ...small.rig, sillZMm: null, groundZMm: -520 },
+  obstacles,
+}));
+
+function things(): fc.Arbitrary<Obstacle[]> {
+  return fc
+    .array(
+      fc.record({
+        x: fc.integer({ min: -100, max: LENGTH }),
+        y: fc.integer({ min: -WIDTH / 2 - 50, max: WIDTH / 2 }),
+        z: fc.integer({ min: -420, max: -60 }),
+        l: fc.integer({ min: 10, max: 260 }),
+        w: fc.integer({ min: 10, max: 200 }),
+        h: fc.integer({ min: 10, max: 250 }),
+        kind: fc.constantFrom("crossMember" as const, "exhaust" as const, "fuelTank" as const, "seat" as const),
       }),
-    ),
-  }));
+      { maxLength: 4 },
+    )
+    .map((blocks) =>
+      blocks.map(
+        ({ x, y, z, l, w, h, kind }, i): Obstacle => ({
+          ...kranich.obstacles[0]!,
+          id: `o-${i}`,
+          name: `Thing ${i}`,
+          kind,
+          atMm: { x, y, z },
+          lengthMm: l,
+          widthMm: w,
+          heightMm: h,
+        }),
+      ),
+    );
+}
 
 const topOf = ({ rig }: Design) => -rig.floorLayers.reduce((sum, { thicknessMm }) => sum + thicknessMm, 0);
-const lowestOf = (design: Design) => design.rig.sillZMm! + lookUpValue(design.rules, "sillGap");
+// where nobody measured the sill, a hand over the ground
+const sillOf = ({ rig }: Design) => rig.sillZMm ?? rig.groundZMm + 150;
+const lowestOf = (design: Design) => sillOf(design) + lookUpValue(design.rules, "sillGap");
 
 /** Of all boxes on the grid, at every height and depth, that hit nothing: the most litres, the longest, and of those the most litres. */
 function tryEvery(design: Design, from = -Infinity, to = Infinity) {
@@ -54,7 +63,7 @@ function tryEvery(design: Design, from = -Infinity, to = Infinity) {
   const [columns, rows] = [LENGTH / CELL, WIDTH / CELL];
   const best = { litres: 0, long: 0, longLitres: 0 };
   for (const belowMm of [140, 80, 20])
-    for (let heightMm = 80; heightMm <= Math.min(500, topOf(design) - design.rig.sillZMm!); heightMm += 20) {
+    for (let heightMm = 80; heightMm <= Math.min(500, topOf(design) - sillOf(design)); heightMm += 20) {
       const z = topOf(design) - belowMm - 6 - heightMm;
       if (z - 6 < lowestOf(design)) continue;
       const isFree = (c: number, r: number) => {

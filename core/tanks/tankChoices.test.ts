@@ -27,10 +27,9 @@ test("sizes weighed up: longer holds more, weighs more and lasts longer; its own
     });
     const own = sizes.find(({ lengthMm }) => lengthMm === Math.round(tank!.solid.lengthMm))!;
     expect(own.capacityL).toBeCloseTo(measureCapacityL(tank!.solid), 6);
-    expect(own.greyDays).toBeCloseTo(
-      evaluate(design).balance.stores.find(({ holds }) => holds === "grey")!.days.level!,
-      6,
-    );
+    const daysOf = (water: string) => evaluate(design).balance.stores.find(({ holds }) => holds === water)!.days.level!;
+    expect(own.greyDays).toBeCloseTo(daysOf("grey"), 6);
+    expect(own.freshDays).toBeCloseTo(daysOf("fresh"), 6);
   }
 });
 
