@@ -1,7 +1,8 @@
+import type { Design } from "../design/design";
 import type { HeldWater } from "../design/plumbing";
-import type { GearGraph } from "./gearGraph";
-import { findPassing, type Setting } from "./settings";
-import type { FlowResult } from "./solveFlows";
+import { buildGearGraph, type GearGraph, toPortNode } from "./gearGraph";
+import { ALL_OPEN, findPassing, type Setting, toSetting } from "./settings";
+import { type FlowResult, solveFlows } from "./solveFlows";
 
 /** Which water wins where two meet: the fouler one. */
 const RANK: Readonly<Record<HeldWater, number>> = { fresh: 0, loop: 1, grey: 2, black: 3 };
@@ -11,11 +12,12 @@ export const LEAST_LPM = 0.01;
 
 /**
  * Which water stands or runs in each link: downstream of what flows first, and where nothing flows that of the nearest
- * tank by an open way. Where two waters meet the fouler one is said, on the safe side.
+ * tank by an open way. What comes out of a toilet is black, whatever it is flushed with. Where two waters meet the fouler one is
+ * said, on the safe side.
  */
 export function findWaterInHoses(
   graph: GearGraph,
-  flows: FlowResult,
+  flows: Pick<FlowResult, "links">,
   setting: Setting,
 ): ReadonlyMap<string, HeldWater> {
   const byNode = new Map<string, HeldWater>();
@@ -32,10 +34,12 @@ export function findWaterInHoses(
     // the sea is fouler than anything that is drunk
     if (put(end.node, end.holds === "sea" ? "grey" : end.holds)) open.push(end.node);
   }
+  const bowls = new Set(graph.links.flatMap((link) => (isBowl(link) ? [link.id] : [])));
+  for (const id of bowls) if (put(toPortNode(id, "waste"), "black")) open.push(toPortNode(id, "waste"));
   for (let node = open.shift(); node !== undefined; node = open.shift()) {
     const water = byNode.get(node)!;
     for (const link of graph.links) {
-      if (link.from !== node && link.to !== node) continue;
+      if ((link.from !== node && link.to !== node) || bowls.has(link.id)) continue;
       const lpm = lpmOf.get(link.id) ?? 0;
       const { forward, back } = findPassing(link, setting);
       const isForward = link.from === node;
@@ -55,3 +59,26 @@ export function findWaterInHoses(
     }),
   );
 }
+
+const isBowl = (link: GearGraph["links"][number]): boolean => link.kind === "inside" && link.gear.spec.kind === "bowl";
+
+/**
+ * The foulest water that stands or runs in each link in any of the working states, at rest where there is none; where none comes
+ * by itself, what would come with everything open.
+ */
+export function findFoulestInHoses(design: Design): ReadonlyMap<string, HeldWater> {
+  const foulest = new Map<string, HeldWater>();
+  if (design.gear.length === 0) return foulest;
+  const graph = buildGearGraph(design);
+  const opened = findWaterInHoses(graph, { links: [] }, ALL_OPEN);
+  for (const state of design.states.length > 0 ? design.states : [null]) {
+    const setting = toSetting(state);
+    for (const [id, water] of findWaterInHoses(graph, solveFlows(design, graph, setting), setting)) {
+      foulest.set(id, pickFouler(water, foulest.get(id) ?? water));
+    }
+  }
+  return new Map([...opened, ...foulest]);
+}
+
+/** The fouler of two waters. */
+export const pickFouler = (a: HeldWater, b: HeldWater): HeldWater => (RANK[a] >= RANK[b] ? a : b);

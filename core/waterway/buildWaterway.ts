@@ -7,9 +7,11 @@ import { type PartRef, toPartKey } from "../design/part";
 import type { HeldWater, Outfall } from "../design/plumbing";
 import type { Evaluation } from "../evaluate/evaluation";
 import type { Severity } from "../evaluate/findings";
+import { findFoulestInHoses } from "../gear/waterInHoses";
 import { findDumpLine } from "../tanks/dumpRun";
 import { followDumpLine } from "../tanks/dumpWays";
 import type { Quantity } from "../workings/working";
+import { carryWaters } from "./carryWaters";
 
 export type WaterNodeKind =
   | "source"
@@ -169,7 +171,8 @@ export function buildWaterway(design: Design, evaluation: Evaluation): Waterway 
           ...common,
           from: toHoseEnd(line.from),
           to: toHoseEnd(line.to),
-          carries: findCarried(design, line.from, line.to),
+          // a hose that nothing comes to; the others are told below
+          carries: "fresh",
           trapMm: null,
           figure: null,
         });
@@ -177,7 +180,7 @@ export function buildWaterway(design: Design, evaluation: Evaluation): Waterway 
     }
   }
   edges.push(...listDumps(design, evaluation, add, severityOf), ...listLinks(design, severityOf));
-  return { nodes, edges };
+  return { nodes, edges: carryWaters(edges, findFoulestInHoses(design)) };
 }
 
 type AddNode = (node: Omit<WaterNode, "severity">) => void;
@@ -229,16 +232,6 @@ function findVentEnd(design: Design, lineId: string): string {
 }
 
 const toHoseEnd = (end: HoseEnd): string => (end.kind === "gear" ? `gear:${end.gearId}` : `tank:${end.tankId}`);
-
-// What a hose carries is known where a tank is at one of its ends; else it is taken to be fresh.
-function findCarried({ tanks }: Design, ...ends: HoseEnd[]): HeldWater {
-  for (const end of ends) {
-    if (end.kind !== "tank") continue;
-    const tank = tanks.find(({ id }) => id === end.tankId);
-    if (tank) return tank.holds;
-  }
-  return "fresh";
-}
 
 // Fixtures are fed from what fresh water there is, unless gear feeds them through a tap.
 function listSupplies({ fixtures, gear, tanks }: Design, sourceId: string | null): WaterEdge[] {

@@ -23,8 +23,11 @@ export function WaterwaySheet({ onClose }: { readonly onClose: () => void }) {
   const waterway = useMemo(() => buildWaterway(design, evaluation), [design, evaluation]);
   const frame = useFrame<HTMLDivElement>();
   const { width, height } = frame.size;
+  const about = [WORDS.whereTheWaterComesFrom, ...(design.gear.length > 0 ? [WORDS.hosesShowTheFoulest] : [])].join(
+    " ",
+  );
   return (
-    <Sheet size="full" title={WORDS.waterway} about={WORDS.whereTheWaterComesFrom} onClose={onClose}>
+    <Sheet size="full" title={WORDS.waterway} about={about} onClose={onClose}>
       <div className="flex h-full min-h-0 flex-col gap-2" data-waterway>
         <div className="flex flex-wrap items-center gap-x-5 gap-y-1 text-[12.5px] text-faint">
           <Legend />

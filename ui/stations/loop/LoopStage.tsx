@@ -10,6 +10,7 @@ import { solveFlows } from "@/core/gear/solveFlows";
 import { takeTurns } from "@/core/gear/turns";
 import { findWaterInHoses, LEAST_LPM } from "@/core/gear/waterInHoses";
 import { buildWaterway, type WaterNode, type Waterway } from "@/core/waterway/buildWaterway";
+import { carryWaters } from "@/core/waterway/carryWaters";
 import { useWorkbench } from "@/store/useWorkbench";
 import { view as look } from "@/store/workbench";
 import { describeLoop, describeStanding } from "@/words/gear";
@@ -67,13 +68,7 @@ function Trainer({ design }: { readonly design: Design }) {
   const waterway = useMemo(() => pickPumped(design, buildWaterway(design, evaluation)), [design, evaluation]);
   const shown = useMemo((): Waterway => {
     const waters = findWaterInHoses(graph, flows, setting);
-    return {
-      nodes: waterway.nodes,
-      edges: waterway.edges.map((edge) => {
-        const water = edge.id.startsWith("line:") ? waters.get(edge.id.slice(5)) : undefined;
-        return water ? { ...edge, carries: water } : edge;
-      }),
-    };
+    return { nodes: waterway.nodes, edges: carryWaters(waterway.edges, waters) };
   }, [waterway, graph, flows, setting]);
   // room is kept for the longest figure, so that nothing moves when a valve is turned
   const plan = useMemo(
