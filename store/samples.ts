@@ -15,7 +15,7 @@ export async function readSampleDesign(
 }
 
 /** What a link calls a sample, as its file and whether it comes bare. */
-export function nameSample(asked: string): readonly [name: string, isBare: boolean] {
+export function readSampleLink(asked: string): readonly [name: string, isBare: boolean] {
   const name = asked.replace(/-bare$/, "");
   return [name, name !== asked];
 }

@@ -195,19 +195,6 @@ test("without a store at all the sample opens and the builder is told", async ()
   expect(workbench.getState().notice!.text).toMatch(/save to a file/);
 });
 
-test("a link opens the sample it names over what was open last; a wrong name is told of, and the last design opens", async () => {
-  await createSession().start();
-  await createSession().start("lesesaal-bare");
-  expect([open().name, open().tanks]).toEqual(["Lesesaal, bare", []]);
-  const readSample = async (name: string) => {
-    if (name === "nobody") throw new Error("404");
-    return readDemoText(name as "otter");
-  };
-  for (const asked of ["otter", "nobody"]) await createSession({ readSample }).start(asked);
-  expect(open().name).toBe("Otter");
-  expect(workbench.getState().notice!.text).toMatch(/sample could not be fetched/);
-});
-
 test("duplicate, delete and undo of the deletion", async () => {
   const session = createSession();
   await session.start();

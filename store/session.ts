@@ -20,7 +20,7 @@ import {
   restoreDesign,
 } from "./library";
 import { pause } from "./pause";
-import { nameSample, readSampleDesign } from "./samples";
+import { readSampleDesign, readSampleLink } from "./samples";
 import {
   tellBinned,
   tellBinnedElsewhere,
@@ -75,7 +75,7 @@ export class Session {
     await this.#shelf.refresh(this.#db);
     tellIfCleared(this.#world.held, this.#db !== null);
     await this.#recoverSlip();
-    if (asked !== null) await this.openSample(...nameSample(asked)).catch(tellNoSample);
+    if (asked !== null) await this.openSample(...readSampleLink(asked)).catch(tellNoSample);
     if (workbench.getState().history) return;
     const last = await readLast(this.#db);
     const sound = workbench.getState().library.filter((entry) => entry.fault === null);

@@ -13,6 +13,16 @@ function withHotWater(): Design {
   return take(take(begin("van", false), { what: "supply" }), { what: "hotWater" });
 }
 
+/** A hose of which nothing is asked. */
+const NOTHING: HoseDuty = {
+  pressed: null,
+  isDrawn: false,
+  isHot: false,
+  isDrunk: false,
+  isSewage: false,
+  flushedBy: null,
+};
+
 /** The duty of the hose at a port of the first piece of a kind. */
 function dutyAt(design: Design, kind: GearKind, port: string): HoseDuty {
   const piece = design.gear.find(({ spec }) => spec.kind === kind)!;
@@ -29,12 +39,9 @@ test("from the tank to the pump hose is sucked through, behind it pressed, behin
   const set = design.gear.find(({ spec }) => spec.kind === "relief")!;
   if (set.spec.kind !== "relief") throw new Error("no relief valve");
   expect(dutyAt(design, "valve", "in")).toEqual({
-    pressed: null,
+    ...NOTHING,
     isDrawn: true,
-    isHot: false,
     isDrunk: true,
-    isSewage: false,
-    flushedBy: null,
   });
   // the water that grows in the heater presses on the cold side as well, up to where its relief valve opens
   const cold = dutyAt(design, "pump", "out");
@@ -81,20 +88,13 @@ test("loop water is nobody's drink, and without a pump no hose is asked for anyt
   expect(duties.size).toBe(loop.lines.filter(({ kind }) => kind === "hose").length);
   // from the loop tank to its pump, and from the fresh tank to the other
   expect(duties.get("hose")).toEqual({
-    pressed: null,
+    ...NOTHING,
     isDrawn: true,
-    isHot: false,
-    isDrunk: false,
-    isSewage: false,
-    flushedBy: null,
   });
   expect(duties.get("hose-12")).toEqual({
-    pressed: null,
+    ...NOTHING,
     isDrawn: true,
-    isHot: false,
     isDrunk: true,
-    isSewage: false,
-    flushedBy: null,
   });
   const still = {
     ...loop,

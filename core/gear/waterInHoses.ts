@@ -64,13 +64,13 @@ const isBowl = (link: GearGraph["links"][number]): boolean => link.kind === "ins
 
 /**
  * The foulest water that stands or runs in each link in any of the working states, at rest where there is none; where none comes
- * by itself, what would come with everything open.
+ * by itself, what could come with everything open.
  */
 export function findFoulestInHoses(design: Design): ReadonlyMap<string, HeldWater> {
   const foulest = new Map<string, HeldWater>();
   if (design.gear.length === 0) return foulest;
   const graph = buildGearGraph(design);
-  const opened = findWaterInHoses(graph, { links: [] }, ALL_OPEN);
+  const opened = findWaterOpened(graph);
   for (const state of design.states.length > 0 ? design.states : [null]) {
     const setting = toSetting(state);
     for (const [id, water] of findWaterInHoses(graph, solveFlows(design, graph, setting), setting)) {
@@ -78,6 +78,12 @@ export function findFoulestInHoses(design: Design): ReadonlyMap<string, HeldWate
     }
   }
   return new Map([...opened, ...foulest]);
+}
+
+/** The foulest water that could come into each link with everything open and every tank full. */
+export function findWaterOpened(graph: GearGraph): ReadonlyMap<string, HeldWater> {
+  const ends = graph.ends.map((end) => ({ ...end, isDry: !end.isEverWet }));
+  return findWaterInHoses({ ...graph, ends }, { links: [] }, ALL_OPEN);
 }
 
 /** The fouler of two waters. */

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { attitudes, networks } from "@/tests/arbitraries";
-import { ALL_DEMOS, readDemo } from "@/tests/demoRigs";
+import { readDemo } from "@/tests/demoRigs";
 import { box, shaped, volumeL } from "@/tests/tankShapes";
 import { computeUp, LEVEL } from "../attitude/attitude";
 import { createPort } from "../design/createPort";
@@ -16,7 +16,6 @@ import { computeDips, listDepths } from "./dipChart";
 import { computeEmptying, isBottomOutlet } from "./emptying";
 import { listOpenings } from "./openings";
 import { findOutletWay } from "./outletWay";
-import { listServed, measurePortUpMm } from "./portPlace";
 import { computeRunEmpty } from "./runEmpty";
 import { computeEmptyKg, computeFullKg, measureSurfaceM2 } from "./shell";
 import { computeLeftBehindL, computeTankFull, listDrownings } from "./tankLevels";
@@ -199,35 +198,6 @@ test("any network: a tank is full at its lowest opening or its top, and they dro
     }),
     { numRuns: 50 },
   );
-});
-
-test("which drains come in at an inlet, and how high a port sits", () => {
-  for (const design of ALL_DEMOS) {
-    for (const tank of design.tanks) {
-      for (const port of tank.ports) {
-        const served = listServed(design, tank.id, port.id);
-        const here = design.lines.filter(({ kind, to }) => {
-          return kind === "drain" && to.kind === "inlet" && to.tankId === tank.id && to.portId === port.id;
-        });
-        expect(served).toEqual(here);
-        expect(measurePortUpMm(tank, port)).toBeCloseTo(port.atMm.z - measureExtent(tank.solid).min.z, 9);
-      }
-    }
-  }
-});
-
-test("a port's height counts from the lowest corner of its tank, wherever its profile begins", () => {
-  const profileMm = [
-    { u: 0, v: 30 },
-    { u: 400, v: 30 },
-    { u: 400, v: 230 },
-    { u: 0, v: 230 },
-  ];
-  const tank = {
-    ...readDemo("kranich").tanks[0]!,
-    solid: { shape: "prism", axis: "x", lengthMm: 600, profileMm } as const,
-  };
-  expect(measurePortUpMm(tank, { atMm: { x: 0, y: 0, z: 130 } })).toBe(100);
 });
 
 test("a membrane valve holds the tank back by its rating, a trap by nothing", () => {

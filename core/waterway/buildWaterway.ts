@@ -171,7 +171,7 @@ export function buildWaterway(design: Design, evaluation: Evaluation): Waterway 
           ...common,
           from: toHoseEnd(line.from),
           to: toHoseEnd(line.to),
-          // a hose that nothing comes to; the others are told below
+          // where nothing could come to it; the others are told below
           carries: "fresh",
           trapMm: null,
           figure: null,

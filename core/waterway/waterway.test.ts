@@ -6,9 +6,9 @@ import type { Design } from "../design/design";
 import { evaluate } from "../evaluate/evaluate";
 import { buildGearGraph, toPortNode } from "../gear/gearGraph";
 import { listHoseDuties } from "../gear/hoseDuty";
-import { ALL_OPEN, toSetting } from "../gear/settings";
+import { toSetting } from "../gear/settings";
 import { solveFlows } from "../gear/solveFlows";
-import { findWaterInHoses, LEAST_LPM, pickFouler } from "../gear/waterInHoses";
+import { findWaterOpened, LEAST_LPM, pickFouler } from "../gear/waterInHoses";
 import { buildWaterway } from "./buildWaterway";
 
 test.each([...DEMO_NAMES, FURNISHED] as const)(
@@ -82,7 +82,7 @@ test("any gear: no hose is drawn cleaner than what runs into it out of a tank, n
       const design = { ...drawn, states: [state] };
       const graph = buildGearGraph(design);
       const carried = listCarried(design);
-      const most = findWaterInHoses(graph, { links: [] }, ALL_OPEN);
+      const most = findWaterOpened(graph);
       const holds = new Map(graph.ends.flatMap((end) => (end.isDry ? [] : [[end.node, end.holds] as const])));
       for (const { id, lpm } of solveFlows(design, graph, toSetting(state)).links) {
         const link = graph.links.find((one) => one.id === id)!;

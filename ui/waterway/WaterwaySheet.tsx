@@ -23,16 +23,25 @@ export function WaterwaySheet({ onClose }: { readonly onClose: () => void }) {
   const waterway = useMemo(() => buildWaterway(design, evaluation), [design, evaluation]);
   const frame = useFrame<HTMLDivElement>();
   const { width, height } = frame.size;
-  const about = [WORDS.whereTheWaterComesFrom, ...(design.gear.length > 0 ? [WORDS.hosesShowTheFoulest] : [])].join(
-    " ",
-  );
+  const hasSea = design.gear.some(({ spec }) => spec.kind === "skinFitting");
+  const notes = [
+    ...(design.gear.length > 0 ? [WORDS.hosesShowTheFoulest] : []),
+    ...(hasSea ? [WORDS.theSeaCountsAsGrey] : []),
+  ];
   return (
-    <Sheet size="full" title={WORDS.waterway} about={about} onClose={onClose}>
+    <Sheet
+      size="full"
+      title={WORDS.waterway}
+      about={[WORDS.whereTheWaterComesFrom, ...notes].join(" ")}
+      onClose={onClose}
+    >
       <div className="flex h-full min-h-0 flex-col gap-2" data-waterway>
         <div className="flex flex-wrap items-center gap-x-5 gap-y-1 text-[12.5px] text-faint">
           <Legend />
           <span className="flex-1" />
-          <Button onClick={(event) => printPart(event.currentTarget.closest("[data-waterway]"), [design.name])}>
+          <Button
+            onClick={(event) => printPart(event.currentTarget.closest("[data-waterway]"), [design.name, ...notes])}
+          >
             <Printer size={14} aria-hidden /> {WORDS.print}
           </Button>
         </div>

@@ -37,8 +37,8 @@ export function JourneyStage({ choice }: { readonly choice: ReactNode }) {
   const units = useWorkbench((state) => state.units);
   const { stops } = useRecords((state) => state.journey);
   const planned = useJourneyPlan();
-  const plan = planned && describePlan(planned.plan, design, planned.from, planned.certainty, units);
-  const head = [design.name, ...(plan ? [plan, WORDS.plannedOn(formatDay(today()))] : [])];
+  const verdict = planned && describePlan(planned.plan, design, planned.from, planned.certainty, units);
+  const head = [design.name, ...(verdict ? [verdict, WORDS.plannedOn(formatDay(today()))] : [])];
   const served = new Set(planned?.plan.services.map(({ stopId }) => stopId));
   return (
     <section aria-label={WORDS.journey} className="flex min-h-0 flex-1 flex-col bg-sheet">
@@ -47,7 +47,7 @@ export function JourneyStage({ choice }: { readonly choice: ReactNode }) {
         choice={choice}
         text={
           planned ? (
-            <span className={planned.plan.holds ? "" : "text-signal"}>{plan}</span>
+            <span className={planned.plan.holds ? "" : "text-signal"}>{verdict}</span>
           ) : (
             WORDS.addStopsAtTheRight(side)
           )
