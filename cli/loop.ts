@@ -17,6 +17,7 @@ import {
   describePumpProof,
   describePumpTurns,
   describeWrongTurns,
+  NOTHING_PUMPED,
 } from "@/words/interlock";
 import { formatQuantity, type Units } from "@/words/units";
 
@@ -66,16 +67,20 @@ export function printLoop(design: Design, stateId: string | null, units: Units):
   const sums = loop
     ? [describeLoop(loop, units), ...(describeDose(loop, units) ? [describeDose(loop, units)!] : [])]
     : [];
-  const proof = everyPosition
-    ? [
-        describeEveryPosition(everyPosition),
-        ...everyPosition.ways.map((way) => describeWrongTurns(design, way)),
-        describePumpProof(everyPosition),
-        ...everyPosition.pumps.map((pump) => describePumpTurns(design, pump)),
-      ]
-    : [];
+  const isPumped = design.gear.length > 0;
+  const proof = !isPumped
+    ? [NOTHING_PUMPED]
+    : everyPosition
+      ? [
+          describeEveryPosition(everyPosition),
+          ...everyPosition.ways.map((way) => describeWrongTurns(design, way)),
+          describePumpProof(everyPosition),
+          ...everyPosition.pumps.map((pump) => describePumpTurns(design, pump)),
+        ]
+      : [];
   const met = joins.map((join) => describeJoin(design, join));
-  return `${[design.name, ...lines, ...told, ...proof, ...met, ...sums, "Loop water is never drunk."].join("\n")}\n`;
+  const cautions = isPumped ? ["Loop water is never drunk."] : [];
+  return `${[design.name, ...lines, ...told, ...proof, ...met, ...sums, ...cautions].join("\n")}\n`;
 }
 
 /** The network of one working state as an EPANET input file. */

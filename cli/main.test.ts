@@ -1,5 +1,6 @@
 import { spawnSync } from "node:child_process";
 import { readDemoText } from "@/tests/demoRigs";
+import { NOTHING_PUMPED } from "@/words/interlock";
 import { runCli } from "./main";
 
 const read = (path: string): string => {
@@ -158,6 +159,8 @@ test("export writes parts, cuts and steps as tables; holes as full-size template
   expect(written.get("h.svg")).toMatch(/<ellipse/);
   const { holes } = JSON.parse(runCli(["holes", "demo:kranich", "--json"], read).out);
   expect(holes).toHaveLength(3);
+  // where nothing is pumped nothing is said to be proven
+  expect(runCli(["loop", "demo:kranich"], read).out).toBe(`Kranich\n${NOTHING_PUMPED}\n`);
   expect(runCli(["heads", "demo:otter", "--json"], read).code).toBe(0);
   for (const bad of [
     ["export", "demo:kranich", "--as", "song", "--out", "x"],

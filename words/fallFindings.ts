@@ -95,6 +95,14 @@ export function describeFallFinding(
         advice: "Lay it flatter and take the height in a drop, or give the trap its own vent.",
       };
     case "legHitsObstacle":
+      if (finding.within !== null) {
+        const where = finding.within === "side" ? `the side of ${finding.obstacleName}` : finding.obstacleName;
+        return {
+          title: `${part} runs along in ${where}`,
+          why: `It lies ${length(-finding.gapMm)} deep in it for more than the length of a hole: it would have to be cut open.`,
+          advice: "Lead it beside it, or square through.",
+        };
+      }
       return {
         title: `${part} ${finding.gapMm < 0 ? "runs into" : "is too near to"} ${finding.obstacleName}`,
         why:

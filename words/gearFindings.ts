@@ -2,6 +2,7 @@ import type { FindingOf } from "@/core/evaluate/findingRegistry";
 import type { Failure } from "@/core/gear/settings";
 import type { FindingWords, Told } from "./findingWords";
 import { DISCHARGE_NAMES } from "./heads";
+import { describeThroughSide } from "./throughSide";
 import { formatQuantity } from "./units";
 
 /** What is found on the pumped side and at skin fittings, in words. */
@@ -51,6 +52,7 @@ export function describeGearFinding(
         advice: "Put a hose on it, or take the piece out.",
       };
     case "gearClashes":
+      if (finding.within !== null) return describeThroughSide(part, finding.otherName, length(-finding.gapMm));
       return finding.gapMm < 0
         ? {
             title: `${part} stands in ${finding.otherName}`,

@@ -92,11 +92,16 @@ export const describePumpTurns = (design: Design, { kind, gearId, stateId, turns
 
 /** What was proven, in one line. */
 export function describeEveryPosition({ positions, failures, ways }: EveryPosition): string {
-  const over = `Over all ${formatNumber(positions, 0)} positions, alone and with each of ${failures} single failures`;
+  const stands = positions === 1 ? "In its one position" : `Over all ${formatNumber(positions, 0)} positions`;
+  const fails = failures === 1 ? "the one single failure" : `each of ${failures} single failures`;
+  const over = failures === 0 ? stands : `${stands}, alone and with ${fails}`;
   return ways.length === 0
     ? `${over}: no foul water gets to fresh water or a tap.`
     : `${over}: ${ways.length === 1 ? "one way" : `${ways.length} ways`} for foul water, each with the fewest turns it takes.`;
 }
+
+/** Where nothing is pumped or turned: what there is to prove. */
+export const NOTHING_PUMPED = "Nothing is pumped and no valve is turned here: there is nothing to prove.";
 
 /** What was proven of pumps, in one line; a valve that sticks is the same to a pump as one that is turned. */
 export const describePumpProof = ({ pumps }: EveryPosition): string =>

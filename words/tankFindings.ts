@@ -3,6 +3,7 @@ import type { FindingOf } from "@/core/evaluate/findingRegistry";
 import { isDrainedInto } from "./airFindings";
 import type { FindingWords, Told } from "./findingWords";
 import { LOAD_NAMES, PORT_NAMES } from "./labels";
+import { describeThroughSide } from "./throughSide";
 import { formatNumber, formatQuantity } from "./units";
 
 const WEAKEST = { bolt: "the bolts", held: "the bolts sit in", strap: "the straps" } as const;
@@ -261,6 +262,7 @@ export function describeTankFinding(
         advice: "Set the outlet lower, or stand so that its corner is the lowest when you dump.",
       };
     case "tankHitsObstacle":
+      if (finding.within !== null) return describeThroughSide(part, finding.obstacleName, length(-finding.gapMm));
       return {
         title: `${part} ${finding.gapMm < 0 ? "runs into" : "is too near to"} ${finding.obstacleName}`,
         why:

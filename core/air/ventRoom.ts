@@ -1,6 +1,6 @@
 import type { Design } from "../design/design";
 import type { Rig } from "../design/rig";
-import { toBlock } from "../fit/obstacleGaps";
+import { toBlock } from "../fit/obstacleBlock";
 import { measureInMm } from "../fit/rigSides";
 import { findRole } from "../fit/roles";
 import type { Block } from "../geometry/blocks";

@@ -6,8 +6,10 @@ import { roundTenth } from "../design/moves";
 import { toNodes } from "../design/nodes";
 import type { Hose } from "../design/plumbing";
 import { placeHoseEnd } from "../fit/lineLegs";
-import { findClearance, keepsAway, toBlock } from "../fit/obstacleGaps";
-import { hindersPipes } from "../fit/roles";
+import { toBlock } from "../fit/obstacleBlock";
+import { findClearance, keepsAway } from "../fit/obstacleGaps";
+import { hindersTanks } from "../fit/roles";
+import { measureThroughSides } from "../fit/sides";
 import { listTankBlocks } from "../fit/tankBlocks";
 import { toGearBlock } from "../gear/gearBlock";
 import { placeGearPort } from "../gear/gearPorts";
@@ -53,10 +55,11 @@ export function isFree({ tanks, gear, obstacles, rules }: Design, piece: Gear): 
   return (
     [...tanks.flatMap(listTankBlocks), ...gear.map(toGearBlock)].every((other) => measureBlockGap(block, other) >= 0) &&
     obstacles
-      .filter(({ kind }) => hindersPipes(kind))
+      .filter(({ kind }) => hindersTanks(kind))
       .every(
         (one) => measureBlockGap(block, toBlock(one)) >= (keepsAway(one) ? (findClearance(rules, one).value ?? 0) : 0),
-      )
+      ) &&
+    obstacles.every((one) => measureThroughSides(block, one) === null)
   );
 }
 

@@ -3,7 +3,7 @@ import type { Balance } from "../days/balance";
 import { FRESH_ID } from "../days/stores";
 import type { Design } from "../design/design";
 import type { Obstacle } from "../design/rig";
-import { toBlock } from "../fit/obstacleGaps";
+import { toBlock } from "../fit/obstacleBlock";
 import { findRole } from "../fit/roles";
 import { createRecall } from "../quantity/recall";
 import { checkAxles } from "./checkAxles";

@@ -38,10 +38,16 @@ export function checkDrain(
     ...checkBores(path),
     ...checkPassages(design, result.passages),
     ...path.ownLegs.flatMap((_, legIndex) =>
-      checkObstacleGaps(design, measureLegGaps(design, path, legIndex), (obstacle, gapMm, limit) =>
+      checkObstacleGaps(design, measureLegGaps(design, path, legIndex), ({ obstacle, gapMm, within }, limit) =>
         createFinding(
           { kind: "leg", lineId: path.drain.id, index: legIndex },
-          { code: "legHitsObstacle", obstacleId: obstacle.id, obstacleName: obstacle.name, gapMm },
+          {
+            code: "legHitsObstacle",
+            obstacleId: obstacle.id,
+            obstacleName: obstacle.name,
+            gapMm,
+            within: within ?? null,
+          },
           limit,
         ),
       ),

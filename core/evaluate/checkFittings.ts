@@ -1,7 +1,8 @@
 import type { Design } from "../design/design";
 import type { GearOf } from "../design/gear";
 import { findLineTrap, findTrap } from "../design/lineItems";
-import { toBlock, toTankBlock } from "../fit/obstacleGaps";
+import { toBlock } from "../fit/obstacleBlock";
+import { toTankBlock } from "../fit/obstacleGaps";
 import { toGearBlock } from "../gear/gearBlock";
 import { placeGearPort } from "../gear/gearPorts";
 import { areApart } from "../geometry/blocks";

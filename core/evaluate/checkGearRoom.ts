@@ -1,8 +1,11 @@
 import type { Design } from "../design/design";
 import type { Gear } from "../design/gear";
+import type { Obstacle } from "../design/rig";
 import { GIVES_MM } from "../fit/clashes";
-import { findClearance, keepsAway, toBlock } from "../fit/obstacleGaps";
-import { hindersPipes } from "../fit/roles";
+import { toBlock } from "../fit/obstacleBlock";
+import { findClearance, keepsAway } from "../fit/obstacleGaps";
+import { hindersTanks } from "../fit/roles";
+import { measureThroughSides } from "../fit/sides";
 import { listTankBlocks } from "../fit/tankBlocks";
 import { isSetIn, toBelowBlock, toGearBlock } from "../gear/gearBlock";
 import { type Block, measureBlockGap } from "../geometry/blocks";
@@ -21,6 +24,8 @@ type Other = {
   readonly name: string;
   readonly blocks: readonly Block[];
   readonly limit: Limit | null;
+  /** A cabinet holds anything, and nothing stands through its sides. */
+  readonly cabinet: Obstacle | null;
 };
 
 const recallRoom = createRecall<Design["gear"], readonly Finding[]>();
@@ -41,18 +46,18 @@ function listOthers({ gear, tanks, obstacles, rules }: Design): Other[] {
   return [
     ...gear.map((one): Other => {
       const blocks = isSetIn(one) ? [] : [toGearBlock(one)];
-      return { kind: "gear", piece: one, id: one.id, name: one.name, blocks, limit: null };
+      return { kind: "gear", piece: one, id: one.id, name: one.name, blocks, limit: null, cabinet: null };
     }),
     ...tanks.map((tank): Other => {
       const { id, name } = tank;
-      return { kind: "tank", piece: null, id, name, blocks: listTankBlocks(tank), limit: null };
+      return { kind: "tank", piece: null, id, name, blocks: listTankBlocks(tank), limit: null, cabinet: null };
     }),
-    ...obstacles
-      .filter(({ kind }) => hindersPipes(kind))
-      .map((one): Other => {
-        const limit = keepsAway(one) ? findClearance(rules, one) : null;
-        return { kind: "obstacle", piece: null, id: one.id, name: one.name, blocks: [toBlock(one)], limit };
-      }),
+    ...obstacles.map((one): Other => {
+      const limit = keepsAway(one) ? findClearance(rules, one) : null;
+      const blocks = hindersTanks(one.kind) ? [toBlock(one)] : [];
+      const cabinet = one.kind === "cabinet" ? one : null;
+      return { kind: "obstacle", piece: null, id: one.id, name: one.name, blocks, limit, cabinet };
+    }),
   ];
 }
 
@@ -63,7 +68,7 @@ function isMadeFor({ spec }: Gear, { kind, piece }: Other): boolean {
 }
 
 const measureGap = (block: Block, { blocks }: Other): number =>
-  Math.min(...blocks.map((other) => measureBlockGap(block, other)));
+  Math.min(Infinity, ...blocks.map((other) => measureBlockGap(block, other)));
 
 function checkPiece(piece: Gear, others: readonly Other[]): Finding[] {
   const at = { kind: "gear", id: piece.id } as const;
@@ -72,11 +77,13 @@ function checkPiece(piece: Gear, others: readonly Other[]): Finding[] {
     // of two pieces one is told, whatever their order in the file
     if (other.kind === "gear" && other.id >= piece.id) return [];
     if (isMadeFor(piece, other)) return [];
-    const gapMm = measureGap(body, other);
+    const throughMm = other.cabinet && measureThroughSides(body, other.cabinet);
+    const gapMm = throughMm ?? measureGap(body, other);
     const isInside = gapMm < -GIVES_MM;
     const { limit } = other;
     if (!isInside && (!limit || isAtLeast(gapMm, limit.value ?? 0))) return [];
-    const numbers = { code: "gearClashes", otherId: other.id, otherName: other.name, gapMm } as const;
+    const within = throughMm === null ? null : "side";
+    const numbers = { code: "gearClashes", otherId: other.id, otherName: other.name, gapMm, within } as const;
     const severity = isInside && other.kind !== "gear" ? "must" : "should";
     return [createGraded(severity, at, numbers, isInside ? null : limit)];
   });

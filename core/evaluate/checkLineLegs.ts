@@ -38,10 +38,16 @@ export function checkLineLegs(design: Design, passages: readonly Passage[]): Fin
 
 const judgeGaps = (design: Design, line: Line): Finding[] =>
   listLineLegs(design, line).flatMap((leg) =>
-    checkObstacleGaps(design, measureGapsOf(design, leg), (obstacle, gapMm, limit) =>
+    checkObstacleGaps(design, measureGapsOf(design, leg, line.kind === "hose"), ({ obstacle, gapMm, within }, limit) =>
       createFinding(
         { kind: "leg", lineId: line.id, index: leg.index },
-        { code: "legHitsObstacle", obstacleId: obstacle.id, obstacleName: obstacle.name, gapMm },
+        {
+          code: "legHitsObstacle",
+          obstacleId: obstacle.id,
+          obstacleName: obstacle.name,
+          gapMm,
+          within: within ?? null,
+        },
         limit,
       ),
     ),

@@ -1,5 +1,4 @@
 import type { Surroundings } from "../design/design";
-import type { Obstacle } from "../design/rig";
 import { findClearance, type ObstacleGap } from "../fit/obstacleGaps";
 import { isAtLeast } from "../quantity/tolerance";
 import type { Limit } from "../rules/lookUpLimit";
@@ -9,12 +8,12 @@ import type { Finding } from "./findings";
 export function checkObstacleGaps(
   design: Surroundings,
   gaps: readonly ObstacleGap[],
-  toFinding: (obstacle: Obstacle, gapMm: number, limit: Limit) => Finding,
+  toFinding: (gap: ObstacleGap, limit: Limit) => Finding,
 ): Finding[] {
   const findings: Finding[] = [];
-  for (const { obstacle, gapMm } of gaps) {
-    const limit = findClearance(design.rules, obstacle);
-    if (!isAtLeast(gapMm, limit.value ?? 0)) findings.push(toFinding(obstacle, gapMm, limit));
+  for (const gap of gaps) {
+    const limit = findClearance(design.rules, gap.obstacle);
+    if (!isAtLeast(gap.gapMm, limit.value ?? 0)) findings.push(toFinding(gap, limit));
   }
   return findings;
 }

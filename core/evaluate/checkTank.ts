@@ -63,10 +63,16 @@ export function checkTank(design: Design, network: Network, tank: Tank, result: 
   const inFloorMm = measureInFloorMm(design, tank);
   if (inFloorMm > GIVES_MM) findings.push(createFinding(at, { code: "tankInFloor", deepMm: inFloorMm }));
   findings.push(
-    ...checkObstacleGaps(design, measureTankGaps(design, tank), (obstacle, gapMm, limit) =>
+    ...checkObstacleGaps(design, measureTankGaps(design, tank), ({ obstacle, gapMm, within }, limit) =>
       createFinding(
         at,
-        { code: "tankHitsObstacle", obstacleId: obstacle.id, obstacleName: obstacle.name, gapMm },
+        {
+          code: "tankHitsObstacle",
+          obstacleId: obstacle.id,
+          obstacleName: obstacle.name,
+          gapMm,
+          within: within ?? null,
+        },
         limit,
       ),
     ),

@@ -1,6 +1,7 @@
 import type { Attitude } from "../attitude/attitude";
 import type { PartRef } from "../design/part";
 import type { FixtureKind, HeldWater, PortKind } from "../design/plumbing";
+import type { Within } from "../fit/obstacleGaps";
 import type { RampAngle } from "../fit/rampAngles";
 import type { BoltHit } from "../fixing/boltHits";
 import type { LoadCaseId } from "../fixing/fixing";
@@ -59,6 +60,8 @@ type Numbers =
       readonly obstacleId: string;
       readonly obstacleName: string;
       readonly gapMm: number;
+      /** It runs along in a wall or the side of a cabinet, and not through it by a hole. */
+      readonly within: Within | null;
     }
   /** A line that goes through a tank or a piece of gear; its own tank, which it is joined to, or another's. */
   | {
@@ -235,6 +238,8 @@ type Numbers =
       readonly obstacleId: string;
       readonly obstacleName: string;
       readonly gapMm: number;
+      /** It stands through the side of a cabinet. */
+      readonly within: Within | null;
     }
   | { readonly code: "tankInFloor"; readonly deepMm: number }
   | {

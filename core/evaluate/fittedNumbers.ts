@@ -1,6 +1,7 @@
 import type { Attitude } from "../attitude/attitude";
 import type { DischargePlace, SERVES } from "../design/gear";
 import type { HeldWater } from "../design/plumbing";
+import type { Within } from "../fit/obstacleGaps";
 import type { Failure } from "../gear/settings";
 import type { Receiver } from "./findings";
 
@@ -217,6 +218,8 @@ export type FittedNumbers =
       readonly code: "gearClashes";
       readonly otherId: string;
       readonly otherName: string;
+      /** It stands through the side of a cabinet. */
+      readonly within: Within | null;
       /** Negative is how deep it reaches in. */
       readonly gapMm: number;
     }

@@ -8,7 +8,7 @@ import { measureLegGap } from "../geometry/blocks";
 import { interpolate } from "../geometry/vec";
 import { listCollisions } from "./collisions";
 import { isHit } from "./hits";
-import { toBlock } from "./obstacleGaps";
+import { toBlock } from "./obstacleBlock";
 
 const block: Obstacle = {
   id: "block",

@@ -9,6 +9,7 @@ import { toAxis } from "./clashes";
 import { type Hit, isHit } from "./hits";
 import { listOwnLegs } from "./lineLegs";
 import { findPartBlock } from "./partBlock";
+import { findSideNear, findSideThrough } from "./sides";
 
 /** A place where two things take the same room, or are too near to each other, and the room that lacks, mm. */
 export type Collision = {
@@ -37,6 +38,7 @@ function findLack(finding: Hit): number | null {
     case "tanksClash":
       return finding.deepMm;
     default:
+      if (finding.within !== null) return -finding.gapMm;
       return (finding.limit?.value ?? 0) - finding.gapMm;
   }
 }
@@ -51,14 +53,19 @@ function findPlace(design: Design, finding: Hit): Pick<Collision, "on" | "atMm">
     const up = leg.pipe.innerMm / 2;
     return findNearestOn(leg, (p) => measureApartMm(toPoint({ ...p, z: p.z + up }), axis));
   }
-  const block = findPartBlock(design, "obstacleId" in finding ? finding.obstacleId : finding.otherId);
+  const otherId = "obstacleId" in finding ? finding.obstacleId : finding.otherId;
+  const block = findPartBlock(design, otherId);
   if (!block) return null;
+  const sided =
+    "within" in finding && finding.within !== null ? design.obstacles.find(({ id }) => id === otherId) : null;
   if (at.kind === "leg") {
     const leg = findLeg(design, at);
-    return leg && findNearestOn(leg, (p) => measureLegGap(p, p, block));
+    if (!leg) return null;
+    const other = (sided && findSideNear(interpolate(leg.from, leg.to, 0.5), sided)) ?? block;
+    return findNearestOn(leg, (p) => measureLegGap(p, p, other));
   }
   const own = at.kind === "tank" || at.kind === "gear" ? findPartBlock(design, at.id) : null;
-  return own && { on: null, atMm: findMiddle(own, block) };
+  return own && { on: null, atMm: findMiddle(own, (sided && findSideThrough(own, sided)) ?? block) };
 }
 
 const toPoint = (p: Vec3) => ({ from: p, to: p });

@@ -5,7 +5,8 @@ import { measureFloorMm } from "../design/floor";
 import type { Drain } from "../design/plumbing";
 import { buildDrainPath } from "../falls/drainPath";
 import { vec } from "../geometry/vec";
-import { findClearance, measureLegGaps, measureSillGapMm, measureTankGaps, toBlock, toTankBlock } from "./obstacleGaps";
+import { toBlock } from "./obstacleBlock";
+import { findClearance, measureLegGaps, measureSillGapMm, measureTankGaps, toTankBlock } from "./obstacleGaps";
 import { listPassages } from "./passages";
 
 const kranich = readDemo("kranich");

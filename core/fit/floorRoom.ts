@@ -4,7 +4,7 @@ import { USUAL_FIXTURES } from "../design/usualFixtures";
 import { toGearBlock } from "../gear/gearBlock";
 import { areApart, type Block } from "../geometry/blocks";
 import { add, type Vec3, vec } from "../geometry/vec";
-import { toBlock } from "./obstacleGaps";
+import { toBlock } from "./obstacleBlock";
 
 /** What stands on the floor is taken to reach so high where nothing else is known, mm [T]. */
 const HIGH_MM = 900;

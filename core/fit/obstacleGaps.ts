@@ -7,15 +7,21 @@ import { measureExtent } from "../geometry/solid";
 import { add, type Vec3, vec } from "../geometry/vec";
 import { createRecall } from "../quantity/recall";
 import type { LimitId } from "../rules/limitIds";
-import { type Limit, lookUpLimit } from "../rules/lookUpLimit";
+import { type Limit, lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
 import { toAxis } from "./clashes";
 import { findFittingBlock } from "./fittingBlock";
+import { toBlock } from "./obstacleBlock";
 import { hindersPipes } from "./roles";
+import { measureAlongSides, measureThroughSides } from "./sides";
 import { listTankBlocks } from "./tankBlocks";
 import { isOfSkin, listTankHinders } from "./tankHinders";
 
-/** The room between a part and something that is already on the rig; negative is how deep it reaches in. */
-export type ObstacleGap = { readonly obstacle: Obstacle; readonly gapMm: number };
+/**
+ * The room between a part and something that is already on the rig; negative is how deep it reaches in. Within: what it
+ * reaches into is a wall or the side of a cabinet, which it may go through by a hole only.
+ */
+export type ObstacleGap = { readonly obstacle: Obstacle; readonly gapMm: number; readonly within?: Within };
+export type Within = "wall" | "side";
 
 /** What is hot or moves wants more room than what only stands there. */
 const CLEARANCES: Readonly<Partial<Record<Obstacle["kind"], LimitId>>> = {
@@ -30,17 +36,6 @@ export const keepsAway = ({ kind }: Pick<Obstacle, "kind">): boolean => kind in 
 /** The room the rules ask for between a pipe or tank and an obstacle; an exhaust without a shield wants more. */
 export const findClearance = (rules: RulesChoice, { kind, bare }: Pick<Obstacle, "kind" | "bare">): Limit =>
   lookUpLimit(rules, kind === "exhaust" && bare ? "exhaustBareGap" : (CLEARANCES[kind] ?? "obstacleGap"));
-
-export function toBlock(obstacle: Obstacle): Block {
-  const known = blocks.get(obstacle);
-  if (known) return known;
-  const { atMm, lengthMm, widthMm, heightMm } = obstacle;
-  const block = { min: atMm, max: add(atMm, vec(lengthMm, widthMm, heightMm)) };
-  blocks.set(obstacle, block);
-  return block;
-}
-
-const blocks = new WeakMap<Obstacle, Block>();
 
 /** Outside of a tank as a block, wall and lagging included, mm. A stepped tank counts with its largest sizes. */
 export function toTankBlock(tank: Tank): Block {
@@ -60,6 +55,11 @@ export function measureTankGaps(design: Surroundings, tank: Tank): ObstacleGap[]
     const other = toBlock(obstacle);
     return { obstacle, gapMm: Math.min(...blocks.map((block) => measureBlockGap(block, other))) };
   });
+  const own = toTankBlock(tank);
+  const through = design.obstacles.flatMap((obstacle): ObstacleGap[] => {
+    const gapMm = measureThroughSides(own, obstacle);
+    return gapMm === null ? [] : [{ obstacle, gapMm, within: "side" }];
+  });
   // of her skin the nearest place on either side speaks for it
   const skins = new Map<string, ObstacleGap>();
   for (const gap of gaps) {
@@ -67,23 +67,25 @@ export function measureTankGaps(design: Surroundings, tank: Tank): ObstacleGap[]
     const before = skins.get(gap.obstacle.name);
     if (!before || gap.gapMm < before.gapMm) skins.set(gap.obstacle.name, gap);
   }
-  return [...gaps.filter(({ obstacle }) => !isOfSkin(obstacle)), ...skins.values()];
+  return [...gaps.filter(({ obstacle }) => !isOfSkin(obstacle)), ...skins.values(), ...through];
 }
 
 /** Gap from the outside of one leg of pipe to every obstacle, mm [C]. */
 export const measureLegGaps = (design: Surroundings, path: DrainPath, legIndex: number): readonly ObstacleGap[] =>
   measureGapsOf(design, path.legs[legIndex]!);
 
-/** The same for a leg of any line. */
-export function measureGapsOf(design: Surroundings, leg: Leg): readonly ObstacleGap[] {
-  return recallGaps(leg.from, [leg, design.obstacles], () => {
+/** The same for a leg of any line; a hose is soft, and led out of the side of a cabinet by hand. */
+export function measureGapsOf(design: Surroundings, leg: Leg, isHose = false): readonly ObstacleGap[] {
+  return recallGaps(leg.from, [leg, design.obstacles, design.rules], () => {
     const { from, to } = toAxis(leg);
-    return design.obstacles
-      .filter(({ kind }) => hindersPipes(kind))
-      .map((obstacle) => ({
-        obstacle,
-        gapMm: measureLegGap(from, to, toBlock(obstacle)) - leg.outsideMm / 2,
-      }));
+    const mostTimes = isHose ? Infinity : lookUpValue(design.rules, "holeSlant");
+    return design.obstacles.flatMap((obstacle): ObstacleGap[] => {
+      if (hindersPipes(obstacle.kind)) {
+        return [{ obstacle, gapMm: measureLegGap(from, to, toBlock(obstacle)) - leg.outsideMm / 2 }];
+      }
+      const gapMm = measureAlongSides(leg, obstacle, mostTimes);
+      return gapMm === null ? [] : [{ obstacle, gapMm, within: obstacle.kind === "cabinet" ? "side" : "wall" }];
+    });
   });
 }
 

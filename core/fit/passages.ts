@@ -6,8 +6,9 @@ import type { DrainPath, Leg } from "../falls/drainPath";
 import { add, interpolate, scale, subtract, type Vec3, vec } from "../geometry/vec";
 import { createRecall } from "../quantity/recall";
 import { computeFloorHole, computeWallHole, type Hole } from "./holeSize";
-import { toBlock } from "./obstacleGaps";
+import { toBlock } from "./obstacleBlock";
 import { findRole } from "./roles";
+import { isOnFace, listSides } from "./sides";
 
 /** A place where a drain goes through the floor, a wall, a bulkhead or the side of a cabinet. */
 export type Passage = {
@@ -35,8 +36,6 @@ export type Passage = {
   readonly drillFrom: "above" | "below" | "either";
 };
 
-/** Side of a cabinet, mm [T]. */
-const CABINET_MM = 16;
 /** A drill with its bit wants this much room behind it, mm [T]. */
 const DRILL_ROOM_MM = 250;
 /** What lies so near under the floor carries it, packing and tolerance counted, mm; lower things are behind the drill [T]. */
@@ -176,9 +175,7 @@ type Axis = (typeof AXES)[number];
 function crossPanels(design: Surroundings, leg: Leg, clearanceMm: number): Crossing[] {
   const crossings: { readonly share: number; readonly crossing: Crossing }[] = [];
   for (const obstacle of design.obstacles) {
-    const role = findRole(obstacle.kind);
-    if (role !== "panel" && role !== "cabinet") continue;
-    for (const { axis, atMm: planeMm, thicknessMm } of listPlanes(obstacle, role)) {
+    for (const { axis, atMm: planeMm, thicknessMm } of listSides(obstacle)) {
       const share = crossPlane(leg, axis, planeMm);
       if (share === null) continue;
       const at = interpolate(leg.from, leg.to, share);
@@ -207,27 +204,10 @@ function crossPanels(design: Surroundings, leg: Leg, clearanceMm: number): Cross
   return crossings.sort((a, b) => a.share - b.share).map(({ crossing }) => crossing);
 }
 
-// A wall is one plane in its middle; a cabinet has four upright sides.
-function listPlanes(obstacle: Obstacle, role: "panel" | "cabinet") {
-  const { min, max } = toBlock(obstacle);
-  if (role === "cabinet") {
-    return (["x", "y"] as const).flatMap((axis) =>
-      [min[axis], max[axis]].map((atMm) => ({ axis, atMm, thicknessMm: CABINET_MM })),
-    );
-  }
-  const thin = AXES.reduce<Axis>((a, b) => (max[b] - min[b] < max[a] - min[a] ? b : a), "x");
-  return [{ axis: thin, atMm: (min[thin] + max[thin]) / 2, thicknessMm: max[thin] - min[thin] }];
-}
-
 function crossPlane(leg: Leg, axis: Axis, planeMm: number): number | null {
   const [a, b] = [leg.from[axis], leg.to[axis]];
   return a > planeMm === b > planeMm ? null : (planeMm - a) / (b - a);
 }
-
-const isOnFace = (p: Vec3, obstacle: Obstacle, normal: Axis): boolean => {
-  const { min, max } = toBlock(obstacle);
-  return AXES.every((axis) => axis === normal || (p[axis] >= min[axis] && p[axis] <= max[axis]));
-};
 
 // What is left of the panel between the hole and its own nearest edge.
 function findEdge(at: Vec3, panel: Obstacle, normal: Axis, { lengthMm }: Hole): NonNullable<Passage["nearest"]> {

@@ -2,7 +2,8 @@ import type { Surroundings } from "../design/design";
 import type { Port, Tank } from "../design/plumbing";
 import { measureBlockGap } from "../geometry/blocks";
 import { findFittingBlock } from "./fittingBlock";
-import { type ObstacleGap, toBlock } from "./obstacleGaps";
+import { toBlock } from "./obstacleBlock";
+import type { ObstacleGap } from "./obstacleGaps";
 import { listTankHinders } from "./tankHinders";
 
 /** Gap between what stands before a port and every obstacle that is in the way of a tank, mm; negative reaches in [C]. */

@@ -1,7 +1,8 @@
 import type { Design } from "../design/design";
 import { measureFloorMm } from "../design/floor";
 import { type Vec3, vec } from "../geometry/vec";
-import { findClearance, toBlock, toTankBlock } from "./obstacleGaps";
+import { toBlock } from "./obstacleBlock";
+import { findClearance, toTankBlock } from "./obstacleGaps";
 import { listTankHinders } from "./tankHinders";
 
 type Axis = "x" | "y" | "z";

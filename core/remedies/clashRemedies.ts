@@ -7,6 +7,7 @@ import { buildDrainPath, type Leg } from "../falls/drainPath";
 import { listLineLegs } from "../fit/lineLegs";
 import { findClearance, toTankBlock } from "../fit/obstacleGaps";
 import { findPartBlock } from "../fit/partBlock";
+import { findSideThrough } from "../fit/sides";
 import { toGearBlock } from "../gear/gearBlock";
 import { add, vec } from "../geometry/vec";
 import { proposeLegClear, proposeLegPast, proposePartClear } from "./clearRemedies";
@@ -68,8 +69,11 @@ export function proposeGearClear(design: Design, { at, otherId }: Of<"gearClashe
   const block = findPartBlock(design, otherId);
   if (!piece || !block) return [];
   const obstacle = design.obstacles.find(({ id }) => id === otherId);
-  const clearMm = obstacle ? (findClearance(design.rules, obstacle).value ?? 0) : APART_MM;
-  return proposePartClear(design, { kind: "gear", id: piece.id }, toGearBlock(piece), block, clearMm);
+  const own = toGearBlock(piece);
+  // out of a cabinet's side it may go inward too
+  const side = obstacle ? findSideThrough(own, obstacle) : null;
+  const clearMm = side ? 0 : obstacle ? (findClearance(design.rules, obstacle).value ?? 0) : APART_MM;
+  return proposePartClear(design, { kind: "gear", id: piece.id }, own, side ?? block, clearMm);
 }
 
 /** A housing set so high that it can be opened. */

@@ -18,7 +18,9 @@ import { buildFitPumpOut } from "../edits/pumpOutEdits";
 import { buildAddPort, buildRemovePort } from "../edits/tankEdits";
 import { buildCountFlush } from "../edits/toiletEdits";
 import type { Finding, FindingCode } from "../evaluate/findings";
-import { toBlock, toTankBlock } from "../fit/obstacleGaps";
+import { toBlock } from "../fit/obstacleBlock";
+import { toTankBlock } from "../fit/obstacleGaps";
+import { findSideThrough } from "../fit/sides";
 import { followDumpLine } from "../tanks/dumpWays";
 import { proposeWiderAir, proposeWiderPort, proposeWiderVents } from "./airRemedies";
 import { proposeToiletWay, proposeWiderWay, proposeWiderWayDown } from "./boreRemedies";
@@ -264,7 +266,10 @@ const PROPOSALS: { readonly [C in FindingCode]: Propose<C> | null } = {
     const obstacle = design.obstacles.find((o) => o.id === finding.obstacleId);
     if (!tank || !obstacle) return [];
     const part = { kind: "tank", id: tank.id } as const;
-    const [own, other, clearMm] = [toTankBlock(tank), toBlock(obstacle), finding.limit?.value ?? 0];
+    const own = toTankBlock(tank);
+    // out of a cabinet's side it may go inward too
+    const side = findSideThrough(own, obstacle);
+    const [other, clearMm] = side ? [side, 0] : [toBlock(obstacle), finding.limit?.value ?? 0];
     return [...proposePartClear(design, part, own, other, clearMm), ...proposeShrunk(tank, own, other, clearMm)];
   },
   tanksClash: proposeTanksApart,

@@ -1,7 +1,8 @@
 import type { Design } from "../design/design";
 import { findTrap } from "../design/lineItems";
 import type { Drain } from "../design/plumbing";
-import { findClearance, toBlock, toTankBlock } from "../fit/obstacleGaps";
+import { toBlock } from "../fit/obstacleBlock";
+import { findClearance, toTankBlock } from "../fit/obstacleGaps";
 import { hindersPipes } from "../fit/roles";
 import { add, type Vec3 } from "../geometry/vec";
 import { findPipedCells } from "./pipedCells";

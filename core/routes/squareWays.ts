@@ -5,7 +5,8 @@ import type { Hose, Vent } from "../design/plumbing";
 import { buildLeg, type Leg } from "../falls/drainPath";
 import { GIVES_MM, goesThroughOwn, measureLegClash, measureLegIn } from "../fit/clashes";
 import { listOwnLegs } from "../fit/lineLegs";
-import { findClearance, measureGapsOf, toBlock } from "../fit/obstacleGaps";
+import { toBlock } from "../fit/obstacleBlock";
+import { findClearance, measureGapsOf } from "../fit/obstacleGaps";
 import { hindersPipes } from "../fit/roles";
 import { listTankBlocks } from "../fit/tankBlocks";
 import { isSetIn, toGearBlock } from "../gear/gearBlock";
@@ -136,7 +137,7 @@ function toTest(design: Design, line: Hose | Vent): (course: readonly Vec3[]) =>
   const isLegFree = (leg: Leg): boolean =>
     [...others, ...gear].every((block) => measureLegIn(leg, block) <= GIVES_MM) &&
     own.every((tank) => !goesThroughOwn(leg, tank)) &&
-    measureGapsOf(design, leg).every(
+    measureGapsOf(design, leg, line.kind === "hose").every(
       ({ obstacle, gapMm }) => gapMm >= (findClearance(design.rules, obstacle).value ?? 0),
     ) &&
     pipes.every((other) => measureLegClash(leg, other, []) <= GIVES_MM);

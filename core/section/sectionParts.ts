@@ -2,7 +2,7 @@ import { buildVentPath, listVents } from "../air/ventPath";
 import type { Design } from "../design/design";
 import { findBranchVent, findTrap } from "../design/lineItems";
 import type { DrainPath } from "../falls/drainPath";
-import { toBlock } from "../fit/obstacleGaps";
+import { toBlock } from "../fit/obstacleBlock";
 import { measurePlanCrossing } from "../geometry/blocks";
 import { computeLevelForVolume } from "../geometry/levelForVolume";
 import { clipBelow } from "../geometry/polygon";

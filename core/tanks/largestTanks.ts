@@ -2,7 +2,7 @@ import type { Design } from "../design/design";
 import type { Edit } from "../design/editOps";
 import { measureFloorMm } from "../design/floor";
 import { buildAddTank } from "../edits/tankEdits";
-import { toBlock } from "../fit/obstacleGaps";
+import { toBlock } from "../fit/obstacleBlock";
 import { listTankBlocks } from "../fit/tankBlocks";
 import { listTankHinders } from "../fit/tankHinders";
 import { type PrismSolid, placeOnAxis } from "../geometry/solid";

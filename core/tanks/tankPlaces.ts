@@ -1,5 +1,6 @@
 import type { Design } from "../design/design";
-import { findClearance, toBlock, toTankBlock } from "../fit/obstacleGaps";
+import { toBlock } from "../fit/obstacleBlock";
+import { findClearance, toTankBlock } from "../fit/obstacleGaps";
 import { listTankHinders } from "../fit/tankHinders";
 import type { Block } from "../geometry/blocks";
 import type { PrismSolid } from "../geometry/solid";

@@ -4,7 +4,7 @@ import type { DumpLine, Line, Pipe } from "../design/plumbing";
 import type { Evaluation } from "../evaluate/evaluation";
 import type { Leg } from "../falls/drainPath";
 import { listLineLegs } from "../fit/lineLegs";
-import { toBlock } from "../fit/obstacleGaps";
+import { toBlock } from "../fit/obstacleBlock";
 import type { Passage } from "../fit/passages";
 import { findNearestSide, measureBeyond, REACH_MM, RIG_SIDES, type RigSide } from "../fit/rigSides";
 import { findRole } from "../fit/roles";

@@ -1,7 +1,7 @@
 import type { Design } from "@/core/design/design";
 import { listPoints } from "@/core/design/linePoints";
 import type { PlanPoint } from "@/core/edits/drawnDrain";
-import { toBlock } from "@/core/fit/obstacleGaps";
+import { toBlock } from "@/core/fit/obstacleBlock";
 import { add, type Vec3 } from "@/core/geometry/vec";
 
 /** A place that is measured from or to; its height is known only where a part is. */

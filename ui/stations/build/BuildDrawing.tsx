@@ -55,6 +55,10 @@ export function BuildDrawing({ design, built, spot, marks: marked, units }: Buil
     above({ x: 0, y: rig.widthMm / 2, z: 0 }),
     above({ x: rig.lengthMm, y: -rig.widthMm / 2, z: 0 }),
   ];
+  // where there are many, those of the step alone, and none where something is measured out, so that they can be read
+  const numbers = shapes.flatMap(({ of, marks }) =>
+    spot || (isCrowded && built.get(of) !== "lit") ? [] : marks.map(({ text, at }) => ({ text, at: above(at) })),
+  );
   return (
     <svg
       viewBox={`0 0 ${SIZE.width} ${Math.round(height)}`}
@@ -106,13 +110,9 @@ export function BuildDrawing({ design, built, spot, marks: marked, units }: Buil
           <Cross at={side(spot)} />
         </>
       )}
-      {shapes.flatMap(({ key, of, marks }) =>
-        // where there are many, those of the step alone, and none where something is measured out, so that they can be read
-        (spot || (isCrowded && built.get(of) !== "lit") ? [] : marks).map(({ text, at }) => {
-          const [x, y] = above(at);
-          return <Words key={`${key}${text}`} at={[x, y - 4]} text={text} anchor="middle" fill="var(--ink)" />;
-        }),
-      )}
+      {joinNear(numbers).map(({ text, at: [x, y] }) => (
+        <Words key={text} at={[x, y - 4]} text={text} anchor="middle" fill="var(--ink)" />
+      ))}
     </svg>
   );
 }
@@ -144,6 +144,26 @@ type WordsProps = {
   readonly anchor: "start" | "middle" | "end";
   readonly fill: string;
 };
+
+type PieceNumber = { readonly text: string; readonly at: Flat };
+
+/** How far a number reaches, per letter and upward, in the drawing's own measure. */
+const LETTER = { width: 7, height: 13 };
+
+// What lies one over the other seen from above, as an upright piece does with the next, is written as one.
+function joinNear(numbers: readonly PieceNumber[]): PieceNumber[] {
+  const joined: PieceNumber[] = [];
+  for (const number of numbers) {
+    const near = joined.findIndex(
+      ({ text, at }) =>
+        Math.abs(at[0] - number.at[0]) < (LETTER.width * (text.length + number.text.length)) / 2 &&
+        Math.abs(at[1] - number.at[1]) < LETTER.height,
+    );
+    if (near < 0) joined.push(number);
+    else joined[near] = { ...joined[near]!, text: `${joined[near]!.text} ${number.text}` };
+  }
+  return joined;
+}
 
 // On a rim of paper, so that what runs under it does not cross it out.
 const Words = ({ at: [x, y], text, anchor, fill }: WordsProps) => (
