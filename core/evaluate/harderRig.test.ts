@@ -149,7 +149,7 @@ test.each(hows)("of no sample anything is found no more when %s", (how) => {
     fc.property(shares, (share) => {
       for (const design of ALL_DEMOS) expect(findMilder(design, how, share)).toEqual([]);
     }),
-    { numRuns: 2 },
+    { numRuns: 1 },
   );
 });
 
@@ -178,14 +178,7 @@ test("of a rig by chance neither, whichever way it is a harder case", () => {
   fc.assert(
     fc.property(rigs, fc.constantFrom(...hows), shares, (design, how, share) => {
       const milder = findMilder(design, how, share).filter(({ code }) => !GIVES_WAY.includes(code));
-      if (milder.length)
-        appendFileSync(
-          "/tmp/zz.out",
-          `${how} ${share.toFixed(2)} ${design.name} ${milder
-            .map((f) => JSON.stringify(f))
-            .join(" ")
-            .slice(0, 400)}\n`,
-        );
+      expect(milder).toEqual([]);
     }),
     { numRuns: 100 },
   );
