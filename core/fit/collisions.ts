@@ -9,7 +9,7 @@ import { toAxis } from "./clashes";
 import { type Hit, isHit } from "./hits";
 import { listOwnLegs } from "./lineLegs";
 import { findPartBlock } from "./partBlock";
-import { findSideNear, findSideThrough } from "./sides";
+import { findSideNear, findSideThrough } from "./sideBlocks";
 
 /** A place where two things take the same room, or are too near to each other, and the room that lacks, mm. */
 export type Collision = {

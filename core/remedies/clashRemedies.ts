@@ -7,7 +7,7 @@ import { buildDrainPath, type Leg } from "../falls/drainPath";
 import { listLineLegs } from "../fit/lineLegs";
 import { findClearance, toTankBlock } from "../fit/obstacleGaps";
 import { findPartBlock } from "../fit/partBlock";
-import { findSideThrough } from "../fit/sides";
+import { findSideThrough } from "../fit/sideBlocks";
 import { toGearBlock } from "../gear/gearBlock";
 import { add, vec } from "../geometry/vec";
 import { proposeLegClear, proposeLegPast, proposePartClear } from "./clearRemedies";

@@ -20,7 +20,7 @@ import { buildCountFlush } from "../edits/toiletEdits";
 import type { Finding, FindingCode } from "../evaluate/findings";
 import { toBlock } from "../fit/obstacleBlock";
 import { toTankBlock } from "../fit/obstacleGaps";
-import { findSideThrough } from "../fit/sides";
+import { findSideThrough } from "../fit/sideBlocks";
 import { followDumpLine } from "../tanks/dumpWays";
 import { proposeWiderAir, proposeWiderPort, proposeWiderVents } from "./airRemedies";
 import { proposeToiletWay, proposeWiderWay, proposeWiderWayDown } from "./boreRemedies";

@@ -15,13 +15,14 @@ import { Said } from "../kit/Said";
 import { useSettled } from "../kit/useSettled";
 import { Bubble, toLetter } from "./Bubble";
 import { findMapRange } from "./findMapRange";
-import { RampAdvice } from "./RampAdvice";
 import { tiltToWorst } from "./tiltToWorst";
 import { useStandingMap } from "./useStandingMap";
 
 const MeasuredStanding = dynamic(() => import("./MeasuredStanding").then((module) => module.MeasuredStanding), {
   ssr: false,
 });
+// there is nothing to put under a wheel while it stands level, as it does at first
+const RampAdvice = dynamic(() => import("./RampAdvice").then((module) => module.RampAdvice), { ssr: false });
 
 /** The level: how the rig stands, over the map of where its drains run. */
 export function LevelPanel() {
@@ -58,7 +59,7 @@ export function LevelPanel() {
         )}
       </div>
       {isSettled && <MeasuredStanding kind={rig.kind} />}
-      <RampAdvice />
+      {!isLevel(attitude) && <RampAdvice />}
       {rig.standings.length > 0 && (
         <ul className="flex flex-col">
           {rig.standings.map((place, i) => (

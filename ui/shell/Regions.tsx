@@ -10,10 +10,10 @@ import { PlanView } from "../plan/PlanView";
 import { Panel } from "../stations/Panel";
 import { Stage } from "../stations/Stage";
 import { Boundary } from "./Boundary";
-import { PhoneStations } from "./PhoneStations";
 import { Stair } from "./Stair";
 import { useIsNarrow } from "./useIsNarrow";
 
+const PhoneStations = dynamic(() => import("./PhoneStations").then((module) => module.PhoneStations), { ssr: false });
 const RearView = dynamic(() => import("../rear/RearView").then((module) => module.RearView), { ssr: false });
 
 /** Stair and level at the left, drawings in the middle, findings and measures at the right. */

@@ -1,5 +1,6 @@
 "use client";
 import { FolderOpen, Moon, Redo2, Search, Sun, Undo2, Waypoints } from "lucide-react";
+import dynamic from "next/dynamic";
 import { useEffect, useState } from "react";
 import { isUnkept } from "@/store/committed";
 import type { SaveState } from "@/store/state";
@@ -8,8 +9,11 @@ import { view as look, redo, undo } from "@/store/workbench";
 import type { describeEdit } from "@/words/edits";
 import * as WORDS from "@/words/panels/shell/topBar";
 import { Button } from "../kit/Button";
+import { useSettled } from "../kit/useSettled";
 import { setTheme, setUnits } from "./browserSession";
-import { UpdateLine } from "./UpdateLine";
+
+// a newer version is looked for when the page has nothing better to do
+const UpdateLine = dynamic(() => import("./UpdateLine").then((module) => module.UpdateLine), { ssr: false });
 
 const SAVE_WORDS: Readonly<Record<SaveState, string>> = {
   saved: WORDS.keptInThisBrowser,
@@ -28,6 +32,8 @@ export function TopBar() {
   const save = useWorkbench((state) => state.save);
   const units = useWorkbench((state) => state.units);
   const theme = useWorkbench((state) => state.theme);
+  const isReady = useWorkbench((state) => state.phase === "ready");
+  const isSettled = useSettled(isReady);
   const troubled = isUnkept(save);
   return (
     <header className="flex h-12 shrink-0 items-center gap-2 border-b border-ink bg-paper px-3 phone:gap-1 phone:px-2">
@@ -50,7 +56,7 @@ export function TopBar() {
         {SAVE_WORDS[save]}
       </span>
       <span className="flex-1" />
-      <UpdateLine />
+      {isSettled && <UpdateLine />}
       <WayBack />
       <Button look="bare" onClick={() => look({ overlay: "waterway" })} aria-label={WORDS.waterway} title={WORDS.keyY}>
         <Waypoints size={16} aria-hidden />

@@ -13,12 +13,13 @@ import { useSettled } from "../kit/useSettled";
 import { Announcer } from "./Announcer";
 import { Boundary } from "./Boundary";
 import { openFile, startSession } from "./browserSession";
-import { PhoneBar } from "./PhoneBar";
 import { TopBar } from "./TopBar";
 import { useHotkeys } from "./useHotkeys";
+import { useIsNarrow } from "./useIsNarrow";
 import { useKeepFocus } from "./useKeepFocus";
 import { WelcomeBar } from "./WelcomeBar";
 
+const PhoneBar = dynamic(() => import("./PhoneBar").then((module) => module.PhoneBar), { ssr: false });
 const Overlays = dynamic(() => import("./Overlays").then((module) => module.Overlays), { ssr: false });
 
 /** The whole workbench: its frame comes at once, what is in it as soon as the design is open. */
@@ -29,6 +30,7 @@ export function Workbench() {
   const say = speakFor(useWorkbench((state) => state.history?.design.rig.kind));
   const [Slip, setSlip] = useState<ComponentType | null>(null);
   const [isOver, setIsOver] = useState(false);
+  const isNarrow = useIsNarrow();
   useHotkeys();
   useKeepFocus();
   // fetched while the store is opened, and drawn when both are there
@@ -90,7 +92,7 @@ export function Workbench() {
       ) : (
         <Waiting failed={phase === "failed"} />
       )}
-      <PhoneBar />
+      {isNarrow && <PhoneBar />}
       {!overlay && <NoticeBar />}
       <Announcer />
       {Slip && <Slip />}
