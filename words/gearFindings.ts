@@ -64,6 +64,12 @@ export function describeGearFinding(
             why: `There is ${length(finding.gapMm)} between them; ${limit} is wanted.`,
             advice: "Move it away from there.",
           };
+    case "gearInFloor":
+      return {
+        title: `${part} stands in the floor`,
+        why: `It reaches ${length(finding.deepMm)} into it.`,
+        advice: "Set it on the floor, or under it.",
+      };
     case "tapWeak":
       return {
         title: `Next to nothing comes out of ${part}`,

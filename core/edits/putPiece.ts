@@ -5,12 +5,13 @@ import type { Gear, GearKind, HoseEnd } from "../design/gear";
 import { roundTenth } from "../design/moves";
 import { toNodes } from "../design/nodes";
 import type { Hose } from "../design/plumbing";
+import { GIVES_MM } from "../fit/clashes";
 import { placeHoseEnd } from "../fit/lineLegs";
 import { toBlock } from "../fit/obstacleBlock";
 import { findClearance, keepsAway } from "../fit/obstacleGaps";
 import { hindersTanks } from "../fit/roles";
 import { measureThroughSides } from "../fit/sides";
-import { listTankBlocks } from "../fit/tankBlocks";
+import { listTankBlocks, measureBlocksInFloorMm } from "../fit/tankBlocks";
 import { toGearBlock } from "../gear/gearBlock";
 import { placeGearPort } from "../gear/gearPorts";
 import { USUAL_GEAR } from "../gear/usualGear";
@@ -50,7 +51,7 @@ export function putAtEnd(
 }
 
 /** Whether a piece stands clear of tanks and gear, and as far from what is hot or moves as the rules ask. */
-export function isFree({ tanks, gear, obstacles, rules }: Design, piece: Gear): boolean {
+export function isFree({ rig, tanks, gear, obstacles, rules }: Design, piece: Gear): boolean {
   const block = toGearBlock(piece);
   return (
     [...tanks.flatMap(listTankBlocks), ...gear.map(toGearBlock)].every((other) => measureBlockGap(block, other) >= 0) &&
@@ -59,7 +60,8 @@ export function isFree({ tanks, gear, obstacles, rules }: Design, piece: Gear): 
       .every(
         (one) => measureBlockGap(block, toBlock(one)) >= (keepsAway(one) ? (findClearance(rules, one).value ?? 0) : 0),
       ) &&
-    obstacles.every((one) => measureThroughSides(block, one) === null)
+    obstacles.every((one) => measureThroughSides(block, one) === null) &&
+    measureBlocksInFloorMm({ rig }, [block]) <= GIVES_MM
   );
 }
 

@@ -6,7 +6,7 @@ import { toBlock } from "../fit/obstacleBlock";
 import { findClearance, keepsAway } from "../fit/obstacleGaps";
 import { hindersTanks } from "../fit/roles";
 import { measureThroughSides } from "../fit/sides";
-import { listTankBlocks } from "../fit/tankBlocks";
+import { listTankBlocks, measureBlocksInFloorMm } from "../fit/tankBlocks";
 import { isSetIn, toBelowBlock, toGearBlock } from "../gear/gearBlock";
 import { type Block, measureBlockGap } from "../geometry/blocks";
 import { createRecall } from "../quantity/recall";
@@ -37,10 +37,24 @@ const recallRoom = createRecall<Design["gear"], readonly Finding[]>();
 export const checkGearRoom = (design: Design): readonly Finding[] =>
   design.gear.length === 0
     ? []
-    : recallRoom(design.gear, [design.tanks, design.obstacles, design.rules], () => {
+    : recallRoom(design.gear, [design.tanks, design.obstacles, design.rules, design.rig], () => {
         const others = listOthers(design);
-        return design.gear.flatMap((piece) => (isSetIn(piece) ? [] : checkPiece(piece, others)));
+        return design.gear.flatMap((piece) =>
+          isSetIn(piece) ? [] : [...checkInFloor(design, piece), ...checkPiece(piece, others)],
+        );
       });
+
+// A pump in a tank is where the tank is.
+function checkInFloor(design: Design, piece: Gear): Finding[] {
+  const body = toGearBlock(piece);
+  const deepMm = measureBlocksInFloorMm(design, [body]);
+  const isInTank =
+    piece.spec.kind === "pump" &&
+    design.tanks.some((tank) => listTankBlocks(tank).some((block) => measureBlockGap(body, block) < -GIVES_MM));
+  return deepMm <= GIVES_MM || isInTank
+    ? []
+    : [createFinding({ kind: "gear", id: piece.id }, { code: "gearInFloor", deepMm })];
+}
 
 function listOthers({ gear, tanks, obstacles, rules }: Design): Other[] {
   return [

@@ -23,6 +23,7 @@ export const FITTED_FINDINGS = {
   airGapLow: ["gear", "loop", "must"],
   tapWeak: ["gear", "loop", "should"],
   gearClashes: ["gear", "part", ["must", "should"]],
+  gearInFloor: ["gear", "part", "should"],
   gearFreezes: ["gear", "part", ["should", "note"]],
   gearShutIn: ["gear", "part", "should"],
   neverUsed: ["gear", "part", ["should", "note"]],

@@ -223,6 +223,7 @@ export type FittedNumbers =
       /** Negative is how deep it reaches in. */
       readonly gapMm: number;
     }
+  | { readonly code: "gearInFloor"; readonly deepMm: number }
   | {
       readonly code: "tapWeak";
       readonly lps: number;

@@ -31,13 +31,20 @@ export function listTankBlocks({ solid, atMm, wallMm, insulationMm }: Covered): 
 }
 
 /** How deep a tank reaches into the floor, from above or from below, mm; 0 or less where it stands clear of it [C]. */
-export function measureInFloorMm({ rig }: Pick<Design, "rig">, tank: Covered): number {
-  const floor: Block = {
-    min: vec(0, -rig.widthMm / 2, -measureFloorMm({ rig })),
-    max: vec(rig.lengthMm, rig.widthMm / 2, 0),
-  };
-  return -Math.min(...listTankBlocks(tank).map((block) => measureBlockGap(block, floor)));
+export const measureInFloorMm = (design: Pick<Design, "rig">, tank: Covered): number =>
+  measureBlocksInFloorMm(design, listTankBlocks(tank));
+
+/** The same of anything, by the room it takes. */
+export function measureBlocksInFloorMm(design: Pick<Design, "rig">, blocks: readonly Block[]): number {
+  const floor = toFloorBlock(design);
+  return -Math.min(...blocks.map((block) => measureBlockGap(block, floor)));
 }
+
+/** The floor as it is built up, from its underside to its top, mm. */
+export const toFloorBlock = ({ rig }: Pick<Design, "rig">): Block => ({
+  min: vec(0, -rig.widthMm / 2, -measureFloorMm({ rig })),
+  max: vec(rig.lengthMm, rig.widthMm / 2, 0),
+});
 
 function cutSlabs(solid: Solid): Block[] {
   const { axis, lengthMm, profileMm } = toPrism(solid);

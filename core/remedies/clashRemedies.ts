@@ -8,6 +8,7 @@ import { listLineLegs } from "../fit/lineLegs";
 import { findClearance, toTankBlock } from "../fit/obstacleGaps";
 import { findPartBlock } from "../fit/partBlock";
 import { findSideThrough } from "../fit/sideBlocks";
+import { toFloorBlock } from "../fit/tankBlocks";
 import { toGearBlock } from "../gear/gearBlock";
 import { add, vec } from "../geometry/vec";
 import { proposeLegClear, proposeLegPast, proposePartClear } from "./clearRemedies";
@@ -74,6 +75,14 @@ export function proposeGearClear(design: Design, { at, otherId }: Of<"gearClashe
   const side = obstacle ? findSideThrough(own, obstacle) : null;
   const clearMm = side ? 0 : obstacle ? (findClearance(design.rules, obstacle).value ?? 0) : APART_MM;
   return proposePartClear(design, { kind: "gear", id: piece.id }, own, side ?? block, clearMm);
+}
+
+/** A piece of gear set on the floor, or under it, whichever is nearer. */
+export function proposeGearOutOfFloor(design: Design, { at }: Of<"gearInFloor">): Remedy[] {
+  const piece = at.kind === "gear" ? design.gear.find(({ id }) => id === at.id) : undefined;
+  return piece
+    ? proposePartClear(design, { kind: "gear", id: piece.id }, toGearBlock(piece), toFloorBlock(design), 0)
+    : [];
 }
 
 /** A housing set so high that it can be opened. */

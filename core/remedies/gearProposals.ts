@@ -13,7 +13,7 @@ import { readSupplyKPa, USUAL_REDUCED_KPA } from "../gear/supply";
 import { USUAL_GEAR } from "../gear/usualGear";
 import { listFamily } from "../parts/pipes";
 import { proposeWiderAir } from "./airRemedies";
-import { proposeGearClear, proposeGearRaised } from "./clashRemedies";
+import { proposeGearClear, proposeGearOutOfFloor, proposeGearRaised } from "./clashRemedies";
 import { proposeAside, proposeBendAside, proposeLineInward } from "./clearRemedies";
 import { proposeInDeck } from "./deckRemedies";
 import { proposeHeel } from "./envelopeRemedies";
@@ -173,6 +173,7 @@ export const GEAR_PROPOSALS = {
   tanksHeel: (design, { side, heelDeg }) => proposeHeel(design, side, heelDeg),
   airGapLow: (_design, finding) => proposeHigherGap(finding),
   gearClashes: proposeGearClear,
+  gearInFloor: proposeGearOutOfFloor,
   gearShutIn: proposeGearRaised,
 } as const satisfies { readonly [C in FindingCode]?: Propose<C> };
 

@@ -161,6 +161,7 @@ const BEHIND: Readonly<Record<FindingCode, Sought | null>> = {
   airGapLow: null,
   tapWeak: null,
   gearClashes: null,
+  gearInFloor: null,
   gearFreezes: null,
   gearShutIn: null,
   wasteEndsStay: { formula: "storeDays", stand: "level" },
