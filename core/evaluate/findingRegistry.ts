@@ -30,7 +30,7 @@ const ALWAYS = {
   legBarely: ["fall", "part", "should"],
   legTooShort: ["fall", "part", "should"],
   legTooSteep: ["fall", "part", "note"],
-  legHitsObstacle: ["fall", "part", "must"],
+  legHitsObstacle: ["fall", "part", ["must", "should"]],
   legInPart: ["fall", "part", "must"],
   pipesClash: ["fall", "part", "must"],
   trapMissing: ["air", "part", "must"],
