@@ -96,8 +96,7 @@ export function describeFallFinding(
       };
     case "legHitsObstacle":
       if (finding.within !== null) {
-        const { obstacleName } = finding;
-        const where = { side: `the side of ${obstacleName}`, wall: obstacleName, floor: "the floor" }[finding.within];
+        const where = finding.within === "side" ? `the side of ${finding.obstacleName}` : finding.obstacleName;
         return {
           title: `${part} runs along in ${where}`,
           why: `It lies ${length(-finding.gapMm)} deep in it for more than the length of a hole: it would have to be cut open.`,

@@ -1,4 +1,3 @@
-import type { Design } from "@/core/design/design";
 import type { FixtureKind, PortKind } from "@/core/design/plumbing";
 import type { RigKind } from "@/core/design/rig";
 import type { StandingState } from "@/core/evaluate/standingMap";
@@ -126,15 +125,6 @@ export const FIXTURE_NAMES: Readonly<Record<FixtureKind, string>> = {
   outsideShower: "Outside shower",
   gravityToilet: "Gravity toilet",
 };
-
-/** What a copy is called: the name, with the next number that is free. */
-export function nameCopy(design: Pick<Design, "fixtures">, name: string): string {
-  const base = name.replace(/ \d+$/, "").slice(0, 70);
-  const taken = new Set(design.fixtures.map((fixture) => fixture.name));
-  let nth = 2;
-  while (taken.has(`${base} ${nth}`)) nth += 1;
-  return `${base} ${nth}`;
-}
 
 /** Air on the branch near its trap. */
 export const BRANCH_VENT_NAMES = {

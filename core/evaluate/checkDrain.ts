@@ -7,7 +7,7 @@ import { measureLegGaps } from "../fit/obstacleGaps";
 import { toCodeBoreMm } from "../parts/pipes";
 import { isAtLeast, isAtMost } from "../quantity/tolerance";
 import { lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
-import { checkLegGaps } from "./checkObstacleGaps";
+import { checkObstacleGaps } from "./checkObstacleGaps";
 import { checkPassages } from "./checkPassages";
 import { checkToilet } from "./checkToilet";
 import { checkTraps } from "./checkTraps";
@@ -38,7 +38,19 @@ export function checkDrain(
     ...checkBores(path),
     ...checkPassages(design, result.passages),
     ...path.ownLegs.flatMap((_, legIndex) =>
-      checkLegGaps(design, path.drain.id, legIndex, measureLegGaps(design, path, legIndex)),
+      checkObstacleGaps(design, measureLegGaps(design, path, legIndex), ({ obstacle, gapMm, within }, limit) =>
+        createFinding(
+          { kind: "leg", lineId: path.drain.id, index: legIndex },
+          {
+            code: "legHitsObstacle",
+            obstacleId: obstacle.id,
+            obstacleName: obstacle.name,
+            gapMm,
+            within: within ?? null,
+          },
+          limit,
+        ),
+      ),
     ),
   ];
 }

@@ -6,8 +6,9 @@ import { measureGapsOf } from "../fit/obstacleGaps";
 import { listLegPassages, type Passage } from "../fit/passages";
 import { createRecall } from "../quantity/recall";
 import { lookUpValue } from "../rules/lookUpLimit";
-import { checkLegGaps } from "./checkObstacleGaps";
+import { checkObstacleGaps } from "./checkObstacleGaps";
 import { checkPassages } from "./checkPassages";
+import { createFinding } from "./createFinding";
 import type { Finding } from "./findings";
 
 const recallGaps = createRecall<Line, readonly Finding[]>();
@@ -37,7 +38,19 @@ export function checkLineLegs(design: Design, passages: readonly Passage[]): Fin
 
 const judgeGaps = (design: Design, line: Line): Finding[] =>
   listLineLegs(design, line).flatMap((leg) =>
-    checkLegGaps(design, line.id, leg.index, measureGapsOf(design, leg, line.kind === "hose")),
+    checkObstacleGaps(design, measureGapsOf(design, leg, line.kind === "hose"), ({ obstacle, gapMm, within }, limit) =>
+      createFinding(
+        { kind: "leg", lineId: line.id, index: leg.index },
+        {
+          code: "legHitsObstacle",
+          obstacleId: obstacle.id,
+          obstacleName: obstacle.name,
+          gapMm,
+          within: within ?? null,
+        },
+        limit,
+      ),
+    ),
   );
 
 /** The holes of all breathers and hoses. */

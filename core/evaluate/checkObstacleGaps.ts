@@ -2,7 +2,6 @@ import type { Surroundings } from "../design/design";
 import { findClearance, type ObstacleGap } from "../fit/obstacleGaps";
 import { isAtLeast } from "../quantity/tolerance";
 import type { Limit } from "../rules/lookUpLimit";
-import { createGraded } from "./createFinding";
 import type { Finding } from "./findings";
 
 /** Turns gaps that are smaller than the clearance rule of their obstacle into findings. */
@@ -18,19 +17,3 @@ export function checkObstacleGaps(
   }
   return findings;
 }
-
-/** The same of a leg of any line. Let into the floor on purpose it can be built; through anything else it cannot. */
-export const checkLegGaps = (
-  design: Surroundings,
-  lineId: string,
-  index: number,
-  gaps: readonly ObstacleGap[],
-): Finding[] =>
-  checkObstacleGaps(design, gaps, ({ obstacle: { id: obstacleId, name: obstacleName }, gapMm, within = null }, limit) =>
-    createGraded(
-      within === "floor" ? "should" : "must",
-      { kind: "leg", lineId, index },
-      { code: "legHitsObstacle", obstacleId, obstacleName, gapMm, within },
-      limit,
-    ),
-  );

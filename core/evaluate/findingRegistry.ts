@@ -30,7 +30,7 @@ const ALWAYS = {
   legBarely: ["fall", "part", "should"],
   legTooShort: ["fall", "part", "should"],
   legTooSteep: ["fall", "part", "note"],
-  legHitsObstacle: ["fall", "part", ["must", "should"]],
+  legHitsObstacle: ["fall", "part", "must"],
   legInPart: ["fall", "part", "must"],
   pipesClash: ["fall", "part", "must"],
   trapMissing: ["air", "part", "must"],

@@ -10,7 +10,6 @@ import type { LimitId } from "../rules/limitIds";
 import { type Limit, lookUpLimit, lookUpValue } from "../rules/lookUpLimit";
 import { toAxis } from "./clashes";
 import { findFittingBlock } from "./fittingBlock";
-import { toFloorObstacle } from "./floorObstacle";
 import { toBlock } from "./obstacleBlock";
 import { hindersPipes } from "./roles";
 import { measureAlongSides, measureThroughSides } from "./sides";
@@ -19,10 +18,10 @@ import { isOfSkin, listTankHinders } from "./tankHinders";
 
 /**
  * The room between a part and something that is already on the rig; negative is how deep it reaches in. Within: what it
- * reaches into is a wall, the side of a cabinet or the floor, which it may go through by a hole only.
+ * reaches into is a wall or the side of a cabinet, which it may go through by a hole only.
  */
 export type ObstacleGap = { readonly obstacle: Obstacle; readonly gapMm: number; readonly within?: Within };
-export type Within = "wall" | "side" | "floor";
+export type Within = "wall" | "side";
 
 /** What is hot or moves wants more room than what only stands there. */
 const CLEARANCES: Readonly<Partial<Record<Obstacle["kind"], LimitId>>> = {
@@ -77,23 +76,16 @@ export const measureLegGaps = (design: Surroundings, path: DrainPath, legIndex: 
 
 /** The same for a leg of any line; a hose is soft, and led out of the side of a cabinet by hand. */
 export function measureGapsOf(design: Surroundings, leg: Leg, isHose = false): readonly ObstacleGap[] {
-  return recallGaps(leg.from, [leg, design.obstacles, design.rules, design.rig], () => {
+  return recallGaps(leg.from, [leg, design.obstacles, design.rules], () => {
     const { from, to } = toAxis(leg);
     const mostTimes = isHose ? Infinity : lookUpValue(design.rules, "holeSlant");
-    // a leg that goes through the floor has its hole judged; one that lies on it lies over it with its middle
-    const floor = toFloorObstacle(design);
-    const isThrough = leg.from.z > 0 !== leg.to.z > 0;
-    const inFloorMm = isThrough ? null : measureAlongSides(leg, floor, mostTimes, leg.outsideMm / 2);
-    const inFloor: ObstacleGap[] = inFloorMm === null ? [] : [{ obstacle: floor, gapMm: inFloorMm, within: "floor" }];
-    return design.obstacles
-      .flatMap((obstacle): ObstacleGap[] => {
-        if (hindersPipes(obstacle.kind)) {
-          return [{ obstacle, gapMm: measureLegGap(from, to, toBlock(obstacle)) - leg.outsideMm / 2 }];
-        }
-        const gapMm = measureAlongSides(leg, obstacle, mostTimes);
-        return gapMm === null ? [] : [{ obstacle, gapMm, within: obstacle.kind === "cabinet" ? "side" : "wall" }];
-      })
-      .concat(inFloor);
+    return design.obstacles.flatMap((obstacle): ObstacleGap[] => {
+      if (hindersPipes(obstacle.kind)) {
+        return [{ obstacle, gapMm: measureLegGap(from, to, toBlock(obstacle)) - leg.outsideMm / 2 }];
+      }
+      const gapMm = measureAlongSides(leg, obstacle, mostTimes);
+      return gapMm === null ? [] : [{ obstacle, gapMm, within: obstacle.kind === "cabinet" ? "side" : "wall" }];
+    });
   });
 }
 

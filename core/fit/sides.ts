@@ -37,15 +37,9 @@ export const isOnFace = (p: Vec3, obstacle: Obstacle, normal: Axis): boolean => 
 
 /**
  * How deep the outside of a leg lies in a side along which it runs for more than a hole is long, mm, negative as gaps
- * are; null where it goes through by a hole, or past. A hole may be `mostTimes` ≥ 1 as long as the pipe is wide; so far as
- * `givesMm` it may reach in [C].
+ * are; null where it goes through by a hole, or past. A hole may be `mostTimes` ≥ 1 as long as the bare pipe is wide [C].
  */
-export function measureAlongSides(
-  leg: Leg,
-  obstacle: Obstacle,
-  mostTimes: number,
-  givesMm: number = GIVES_MM,
-): number | null {
+export function measureAlongSides(leg: Leg, obstacle: Obstacle, mostTimes: number): number | null {
   const { from, to } = toAxis(leg);
   const run = subtract(to, from);
   return findLeast(
@@ -55,10 +49,10 @@ export function measureAlongSides(
       const slab = (low: number, high: number) => clip(from[axis], run[axis], low, high);
       const stretch = AXES.reduce(
         (now, one) => (one === axis ? now : meet(now, clip(from[one], run[one], min[one], max[one]))),
-        slab(atMm - reachMm + givesMm, atMm + reachMm - givesMm),
+        slab(atMm - reachMm + GIVES_MM, atMm + reachMm - GIVES_MM),
       );
       const alongMm = (stretch[1] - stretch[0]) * Math.hypot(...AXES.map((one) => (one === axis ? 0 : run[one])));
-      if (alongMm <= mostTimes * leg.outsideMm) return [];
+      if (alongMm <= mostTimes * leg.pipe.outerMm) return [];
       const [a, b] = stretch.map((share) => from[axis] + run[axis] * share - atMm) as [number, number];
       return [(a > 0 === b > 0 ? Math.min(Math.abs(a), Math.abs(b)) : 0) - reachMm];
     }),

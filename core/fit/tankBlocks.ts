@@ -1,11 +1,10 @@
 import type { Design } from "../design/design";
+import { measureFloorMm } from "../design/floor";
 import type { Tank } from "../design/plumbing";
 import { type Block, measureBlockGap } from "../geometry/blocks";
 import type { Vec2 } from "../geometry/polygon";
 import { measureExtent, placeOnAxis, type Solid, toPrism } from "../geometry/solid";
 import { add, type Vec3, vec } from "../geometry/vec";
-import { toFloorObstacle } from "./floorObstacle";
-import { toBlock } from "./obstacleBlock";
 
 type Covered = Pick<Tank, "solid" | "atMm" | "wallMm" | "insulationMm">;
 
@@ -42,7 +41,10 @@ export function measureBlocksInFloorMm(design: Pick<Design, "rig">, blocks: read
 }
 
 /** The floor as it is built up, from its underside to its top, mm. */
-export const toFloorBlock = (design: Pick<Design, "rig">): Block => toBlock(toFloorObstacle(design));
+export const toFloorBlock = ({ rig }: Pick<Design, "rig">): Block => ({
+  min: vec(0, -rig.widthMm / 2, -measureFloorMm({ rig })),
+  max: vec(rig.lengthMm, rig.widthMm / 2, 0),
+});
 
 function cutSlabs(solid: Solid): Block[] {
   const { axis, lengthMm, profileMm } = toPrism(solid);

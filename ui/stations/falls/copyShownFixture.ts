@@ -1,6 +1,6 @@
 import { buildCopyFixture } from "@/core/edits/copyFixture";
 import { change, view as look, workbench } from "@/store/workbench";
-import { nameCopy } from "@/words/labels";
+import { nameCopy } from "@/words/nameCopy";
 import { findShownDrain } from "../../drawing/shown";
 
 /** Copies the fixture that is shown with its drain, and shows the copy. */
