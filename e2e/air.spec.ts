@@ -13,6 +13,9 @@ for (const name of oneRig("Kranich")) {
     await page.keyboard.press("3");
     // it comes with its breather
     await page.getByRole("button", { name: "Black tank", exact: true }).click();
+    // what is changed while a place is looked for does not lose the press
+    await page.getByRole("group", { name: "Grey tank", exact: true }).getByLabel("Name").fill("Grey water");
+    await page.keyboard.press("Enter");
     await expect(page.getByRole("group", { name: "Black tank" }).first()).toBeVisible();
     await page.keyboard.press("5");
     const breather = page.getByRole("group", { name: "Breather of Black tank" });

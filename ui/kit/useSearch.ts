@@ -14,7 +14,7 @@ type Ask<T> = (design: Design, onProgress: (share: number) => void, signal: Abor
 
 /**
  * Asks a worker about the open design, with progress; asked again, stopped or left, the one before is called off. What is to be
- * done at once with what is found is done while that design is still the open one.
+ * done at once with what is found is done in the design it was found for; where that was changed meanwhile, it is looked for anew.
  */
 export function useSearch<T>(
   ask: Ask<T>,
@@ -45,7 +45,10 @@ export function useSearch<T>(
     if (running.current !== abort) return;
     if (asked.status === "ready") {
       setSearch({ status: "found", design, answer: asked.answer, tookMs: asked.tookMs });
-      if (workbench.getState().history?.design === design) onFound?.(asked.answer);
+      const now = workbench.getState().history?.design;
+      if (now === design) onFound?.(asked.answer);
+      // changed meanwhile: it is looked for again in what is there now, so that no press comes to nothing
+      else if (goesOn && now?.id === design.id) await look();
     } else setSearch({ status: asked.status === "failed" ? "failed" : "none" });
   };
   return { search, look, stop: () => running.current?.abort() };
