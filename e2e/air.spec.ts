@@ -14,8 +14,10 @@ for (const name of oneRig("Kranich")) {
     // it comes with its breather
     await page.getByRole("button", { name: "Black tank", exact: true }).click();
     // what is changed while a place is looked for does not lose the press
-    await page.getByRole("group", { name: "Grey tank", exact: true }).getByLabel("Name").fill("Grey water");
-    await page.keyboard.press("Enter");
+    const field = page.getByRole("group", { name: "How it stands while it is dumped" }).getByLabel("Nose down");
+    await field.fill("0.5");
+    // what is typed is taken as the field is left
+    await field.blur();
     await expect(page.getByRole("group", { name: "Black tank" }).first()).toBeVisible();
     await page.keyboard.press("5");
     const breather = page.getByRole("group", { name: "Breather of Black tank" });
